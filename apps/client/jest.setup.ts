@@ -1,0 +1,1 @@
+require('react-native-reanimated').setUpTests();

@@ -1,0 +1,18 @@
+/** Jest project of a package that runs in plain node: the same Babel as the app, no React Native preset. */
+module.exports = (displayName, rootDir) => ({
+  displayName,
+  testEnvironment: 'node',
+  rootDir,
+  testMatch: ['<rootDir>/test/**/*.test.ts'],
+  transform: {
+    '\\.[jt]sx?$': [
+      'babel-jest',
+      {
+        configFile: false,
+        babelrc: false,
+        presets: ['babel-preset-expo'],
+        caller: { name: 'metro', platform: 'web' },
+      },
+    ],
+  },
+});

@@ -1,0 +1,22 @@
+import { MEDIA, METALS, SiteSettings, WEAR } from '@kelmot/core';
+import { z } from 'zod';
+import { Id } from './ids';
+
+/** Plant that is repaired. What it holds pre-fills the survey. */
+export const Asset = z.object({
+  id: Id,
+  tag: z.string(),
+  name: z.string(),
+  position: z.string(),
+  kind: z.string(),
+  metal: z.enum(METALS).nullable(),
+  medium: z.enum(MEDIA).nullable(),
+  mediumC: z.number().nullable(),
+  ph: z.number().nullable(),
+  wear: z.enum(WEAR).nullable(),
+  costPerHour: z.number(),
+});
+export type Asset = z.infer<typeof Asset>;
+
+export const Site = z.object({ id: Id, settings: SiteSettings });
+export type Site = z.infer<typeof Site>;

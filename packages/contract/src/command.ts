@@ -1,0 +1,61 @@
+import { StationId, Survey } from '@kelmot/core';
+import { z } from 'zod';
+import { Id, Instant, Version } from './ids';
+import { ReadingValues } from './repair';
+
+const base = { id: Id, repairId: Id, at: Instant };
+const grams = () => z.number().gt(0).max(1e6);
+const note = () => z.string().max(500);
+
+/**
+ * Every write, told apart by `type`. `id` is made by the client: the same command sent twice has one effect.
+ * `expect` is the version the person was looking at; an older one gets 409 with both states.
+ */
+export const Command = z.discriminatedUnion('type', [
+  z.strictObject({ ...base, type: z.literal('repair.create'), survey: Survey }),
+  z.strictObject({ ...base, type: z.literal('survey.save'), expect: Version, survey: Survey }),
+  z.strictObject({
+    ...base,
+    type: z.literal('plan.make'),
+    expect: Version,
+    planId: Id,
+    cardCode: z.string().max(12),
+    intent: z.enum(['lasting', 'stopgap']),
+  }),
+  z.strictObject({ ...base, type: z.literal('station.move'), expect: Version, station: StationId }),
+  z.strictObject({
+    ...base,
+    type: z.literal('check.set'),
+    stepId: z.string().max(40),
+    done: z.boolean(),
+    note: note(),
+  }),
+  z.strictObject({
+    ...base,
+    type: z.literal('reading.add'),
+    stepId: z.string().max(40),
+    values: ReadingValues,
+  }),
+  z.strictObject({
+    ...base,
+    type: z.literal('mix.start'),
+    batchNo: z.int().min(1).max(10000),
+    aG: grams(),
+    bG: grams(),
+    lot: z.string().max(60),
+  }),
+  z.strictObject({ ...base, type: z.literal('mix.placed'), mixId: Id }),
+  z.strictObject({ ...base, type: z.literal('mix.binned'), mixId: Id }),
+  z.strictObject({
+    ...base,
+    type: z.literal('signoff.add'),
+    verdict: z.enum(['accepted', 'redo']),
+    statement: z.string().trim().min(3).max(500),
+  }),
+]);
+export type Command = z.infer<typeof Command>;
+export type CommandType = Command['type'];
+
+/** The state after a command, as acknowledged: it is in the database. */
+export const Ack = z.object({ commandId: Id, repairId: Id, version: Version });
+export type Ack = z.infer<typeof Ack>;

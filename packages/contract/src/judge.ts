@@ -1,0 +1,57 @@
+import { ambientGate } from '@kelmot/core/ambient/ambientGate';
+import { hardness } from '@kelmot/core/inspect/hardness';
+import { say, type Hold, type Plan } from '@kelmot/core';
+import type { ReadingValues } from './repair';
+
+export interface ReadingVerdict {
+  passed: boolean;
+  /** One short sentence with the number and the limit. */
+  say: string;
+}
+
+/** Judges a reading against the hold it was taken for: the same on the device and on the server. */
+export function judgeReading(hold: Hold, values: ReadingValues, plan: Plan): ReadingVerdict {
+  if (hold.kind === 'ambient' && values.kind === 'ambient') {
+    const { airC, rhPct, surfaceC } = values;
+    const limits = plan.card.ambient;
+    const gate = ambientGate({ airC, rhPct, surfaceC, ...limits });
+    const celsius = (x: number) => say(x, 'temperature');
+    const reasons: Record<string, string> = {
+      'dew-margin': `steel is ${celsius(gate.marginC)} above dew point; it needs ${limits.minAboveDewC}`,
+      humidity: `humidity is ${say(rhPct, 'percent')}; ${limits.maxRhPct} is the most`,
+      'too-cold': `steel is at ${celsius(surfaceC)}; it needs ${limits.minSurfaceC}`,
+      'too-hot': `steel is at ${celsius(surfaceC)}; ${limits.maxSurfaceC} is the most`,
+    };
+    const first = gate.reasons[0];
+    return {
+      passed: gate.verdict === 'go',
+      say: first
+        ? `Stop: ${reasons[first]}.`
+        : `Go. Steel is ${celsius(gate.marginC)} above dew point; it needs ${limits.minAboveDewC}.`,
+    };
+  }
+  if (hold.kind === 'hardness' && values.kind === 'hardness') {
+    const { verdict, min } = hardness({
+      readings: values.values,
+      target: hold.target,
+      minReadings: hold.minReadings,
+      minSharePct: hold.minSharePct,
+    });
+    const words = {
+      more: `Take ${hold.minReadings - values.values.length} more.`,
+      accept: `Lowest ${min}; it needs ${hold.target}.`,
+      reject: `Stop: lowest ${min}; it needs ${hold.target}.`,
+    };
+    return { passed: verdict === 'accept', say: words[verdict] };
+  }
+  if (hold.kind === 'reading' && values.kind === 'reading') {
+    const { min, max, quantity } = hold;
+    const got = say(values.value, quantity);
+    if (min !== null && values.value < min)
+      return { passed: false, say: `Stop: ${got}; ${say(min, quantity)} is the least.` };
+    if (max !== null && values.value > max)
+      return { passed: false, say: `Stop: ${got}; ${say(max, quantity)} is the most.` };
+    return { passed: true, say: `${got} is inside the limits.` };
+  }
+  return { passed: false, say: 'This reading does not belong to this step.' };
+}

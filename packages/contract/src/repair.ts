@@ -1,0 +1,120 @@
+import { Plan, PlanGist, StationId, Survey } from '@kelmot/core';
+import { z } from 'zod';
+import { Id, Instant, Version } from './ids';
+
+export const RepairStatus = z.enum(['open', 'closed', 'dropped']);
+export type RepairStatus = z.infer<typeof RepairStatus>;
+
+/** A reading taken at a hold of the plan, in base units, judged when it was taken. */
+export const ReadingValues = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('ambient'),
+    airC: z.number().min(-40).max(60),
+    rhPct: z.number().min(1).max(100),
+    surfaceC: z.number().min(-40).max(120),
+  }),
+  z.strictObject({ kind: z.literal('reading'), value: z.number().min(-1e6).max(1e6) }),
+  z.strictObject({
+    kind: z.literal('hardness'),
+    values: z.array(z.number().min(0).max(100)).min(1).max(100),
+  }),
+]);
+export type ReadingValues = z.infer<typeof ReadingValues>;
+
+export const Reading = z.object({
+  id: Id,
+  stepId: z.string(),
+  values: ReadingValues,
+  passed: z.boolean(),
+  takenAt: Instant,
+  by: z.string(),
+});
+export type Reading = z.infer<typeof Reading>;
+
+export const Mix = z.object({
+  id: Id,
+  batchNo: z.int(),
+  aG: z.number(),
+  bG: z.number(),
+  deviationPct: z.number(),
+  inTolerance: z.boolean(),
+  lot: z.string(),
+  startedAt: Instant,
+  placedAt: Instant.nullable(),
+  binnedAt: Instant.nullable(),
+  by: z.string(),
+});
+export type Mix = z.infer<typeof Mix>;
+
+export const Check = z.object({
+  id: Id,
+  stepId: z.string(),
+  done: z.boolean(),
+  note: z.string(),
+  at: Instant,
+  by: z.string(),
+});
+export type Check = z.infer<typeof Check>;
+
+export const Signoff = z.object({
+  id: Id,
+  verdict: z.enum(['accepted', 'redo']),
+  statement: z.string(),
+  name: z.string(),
+  at: Instant,
+  supersedes: Id.nullable(),
+});
+export type Signoff = z.infer<typeof Signoff>;
+
+export const Review = z.object({
+  id: Id,
+  kind: z.enum(['look', 'replace']),
+  dueOn: z.string(),
+  doneAt: Instant.nullable(),
+});
+export type Review = z.infer<typeof Review>;
+
+const head = {
+  id: Id,
+  tag: z.string(),
+  assetName: z.string(),
+  position: z.string(),
+  title: z.string(),
+  family: z.string(),
+  intent: z.enum(['lasting', 'stopgap']),
+  station: StationId,
+  status: RepairStatus,
+  version: Version,
+  backBy: Instant,
+  createdAt: Instant,
+  updatedAt: Instant,
+};
+
+/** A repair as a row of a list: enough for its cure strip and its next act. */
+export const RepairRow = z.object({
+  ...head,
+  cardCode: z.string().nullable(),
+  gist: PlanGist.nullable(),
+  mixes: z.array(Mix),
+  /** The last ambient reading, when it stopped the job. */
+  stop: z.string().nullable(),
+  dueOn: z.string().nullable(),
+});
+export type RepairRow = z.infer<typeof RepairRow>;
+
+export const RepairPage = z.object({ rows: z.array(RepairRow), next: z.string().nullable() });
+export type RepairPage = z.infer<typeof RepairPage>;
+
+/** A repair whole: survey, plan with its working, and everything recorded against it. */
+export const RepairView = z.object({
+  ...head,
+  assetId: Id.nullable(),
+  survey: Survey,
+  plan: z.object({ id: Id, number: z.int(), body: Plan }).nullable(),
+  readings: z.array(Reading),
+  mixes: z.array(Mix),
+  checks: z.array(Check),
+  signoffs: z.array(Signoff),
+  reviews: z.array(Review),
+});
+export type RepairView = z.infer<typeof RepairView>;

@@ -1,0 +1,96 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { airC, rhPct, tempC } from '../calc/number';
+import { dewPoint } from './dewPoint';
+
+const RULE =
+  'ISO 8502-4: surface at least the stated margin above dew point; the card may ask more';
+
+/** The limits of a gate, with the trade's usual values as defaults. */
+export const gateLimits = {
+  minAboveDewC: z.number().min(0).max(50).default(3),
+  maxRhPct: rhPct().default(85),
+  minSurfaceC: tempC().default(5),
+  maxSurfaceC: tempC().default(45),
+};
+export const GateLimits = z.strictObject(gateLimits);
+export type GateLimits = z.output<typeof GateLimits>;
+
+export const AmbientGateInput = z.strictObject({
+  airC: airC(),
+  rhPct: rhPct(),
+  surfaceC: tempC(),
+  ...gateLimits,
+});
+export type AmbientGateInput = z.output<typeof AmbientGateInput>;
+
+export type GateReason = 'dew-margin' | 'humidity' | 'too-cold' | 'too-hot';
+export interface AmbientGate {
+  dewPointC: number;
+  frostPointC: number | null;
+  marginC: number;
+  verdict: 'go' | 'no-go';
+  reasons: GateReason[];
+}
+
+/**
+ * Says whether a surface may be coated now: dry enough, warm enough, not too hot.
+ * Temperatures in °C, humidity in %. The margin counts from the frost point where there is one.
+ * Never refuses; a stop carries its reasons in a fixed order.
+ */
+export function ambientGate(input: AmbientGateInput): Worked<AmbientGate> {
+  const { surfaceC, minAboveDewC, maxRhPct, minSurfaceC, maxSurfaceC } = input;
+  const dew = dewPoint(input);
+  const wetC = dew.frostPointC ?? dew.dewPointC;
+  const marginC = surfaceC - wetC;
+  const reasons: GateReason[] = [];
+  if (marginC < minAboveDewC) reasons.push('dew-margin');
+  if (input.rhPct > maxRhPct) reasons.push('humidity');
+  if (surfaceC < minSurfaceC) reasons.push('too-cold');
+  if (surfaceC > maxSurfaceC) reasons.push('too-hot');
+  const verdict = reasons.length === 0 ? 'go' : 'no-go';
+  const working = [
+    ...dew.working,
+    line(
+      'ΔT',
+      'surface above dew or frost point',
+      `${fig(surfaceC)} − ${fig(wetC)}, least ${fig(minAboveDewC)}`,
+      marginC,
+      '°C',
+      RULE,
+    ),
+    line(
+      'rh',
+      'humidity against its limit',
+      `${fig(input.rhPct)}, most ${fig(maxRhPct)}`,
+      input.rhPct,
+      '%',
+      'card',
+    ),
+    line(
+      'Ts',
+      'surface against its limits',
+      `${fig(minSurfaceC)} to ${fig(maxSurfaceC)}`,
+      surfaceC,
+      '°C',
+      'card',
+    ),
+    line('', 'verdict', reasons.length ? reasons.join(', ') : 'all inside limits', verdict),
+    line('Td', 'dew point the gate stands on', 'from above', dew.dewPointC, '°C'),
+  ];
+  const { dewPointC, frostPointC } = dew;
+  return worked({ dewPointC, frostPointC, marginC, verdict, reasons }, working);
+}
+
+/** Coldest surface at which the gate's dew margin is met, in °C, for air as measured. */
+export function goFromC(air: { airC: number; rhPct: number }, limits: GateLimits): number {
+  const dew = dewPoint(air);
+  return Math.max((dew.frostPointC ?? dew.dewPointC) + limits.minAboveDewC, limits.minSurfaceC);
+}
+
+export const ambientGateCalc = defineCalc(
+  'ambient-gate',
+  'Whether the surface may be coated now: dew margin, humidity, temperature.',
+  AmbientGateInput,
+  ambientGate,
+);

@@ -1,0 +1,48 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { airC, rhPct } from '../calc/number';
+
+const MAGNUS = 'Magnus formula, WMO constants over water';
+const MAGNUS_ICE = 'Magnus formula, WMO constants over ice';
+
+export const DewPointInput = z.strictObject({ airC: airC(), rhPct: rhPct() });
+export type DewPointInput = z.infer<typeof DewPointInput>;
+export interface DewPoint {
+  dewPointC: number;
+  frostPointC: number | null;
+}
+
+/**
+ * Temperature at which moisture settles out of the air: dew, and below freezing also frost.
+ * Input air temperature in °C (-40..60) and relative humidity in % (1..100). Never refuses.
+ * γ = ln(rh/100) + 17.62·T/(243.12+T); Td = 243.12·γ/(17.62−γ); Tf = 272.62·γ/(22.46−γ) when Td < 0.
+ */
+export function dewPoint({ airC, rhPct }: DewPointInput): Worked<DewPoint> {
+  const gamma = Math.log(rhPct / 100) + (17.62 * airC) / (243.12 + airC);
+  const dewPointC = (243.12 * gamma) / (17.62 - gamma);
+  const frostPointC = dewPointC < 0 ? (272.62 * gamma) / (22.46 - gamma) : null;
+  const working = [
+    line(
+      'γ',
+      'humidity term',
+      `ln(${fig(rhPct)}/100) + 17.62·${fig(airC)}/(243.12 + ${fig(airC)})`,
+      gamma,
+      '',
+      MAGNUS,
+    ),
+  ];
+  if (frostPointC !== null) {
+    const expression = `272.62·${fig(gamma)}/(22.46 − ${fig(gamma)})`;
+    working.push(line('Tf', 'frost point', expression, frostPointC, '°C', MAGNUS_ICE));
+  }
+  const expression = `243.12·${fig(gamma)}/(17.62 − ${fig(gamma)})`;
+  working.push(line('Td', 'dew point', expression, dewPointC, '°C', MAGNUS));
+  return worked({ dewPointC, frostPointC }, working);
+}
+
+export const dewPointCalc = defineCalc(
+  'dew-point',
+  'Temperature at which moisture settles out of the air.',
+  DewPointInput,
+  dewPoint,
+);

@@ -1,0 +1,70 @@
+import { z } from 'zod';
+
+/** One line of a sum as a person would write it down. `value` is in `unit`, unrounded. */
+export interface WorkingLine {
+  symbol: string;
+  label: string;
+  expression: string;
+  value: number | string;
+  unit: string;
+  source: string;
+}
+
+/** A worked result, or a reasoned refusal of well-formed input. */
+export type Answer<R extends object> = Worked<R> | Refusal;
+export type Worked<R extends object> = { ok: true } & R & { working: WorkingLine[] };
+export interface Refusal {
+  ok: false;
+  why: string;
+}
+
+/** A calculation as `bin/calc` and the quick tools list it: a name, a purpose, a schema, a pure function. */
+export interface Calc {
+  name: string;
+  purpose: string;
+  input: z.ZodType;
+  run: (input: unknown) => Answer<object>;
+}
+
+/** Binds a pure function to the schema of its input, so that every edge parses the same way. */
+export function defineCalc<S extends z.ZodType, R extends object>(
+  name: string,
+  purpose: string,
+  input: S,
+  fn: (input: z.output<S>) => Answer<R>,
+): Calc {
+  return { name, purpose, input, run: (raw) => fn(input.parse(raw)) };
+}
+
+export const refuse = (why: string): Refusal => ({ ok: false, why });
+
+export function worked<R extends object>(result: R, working: WorkingLine[]): Worked<R> {
+  return { ok: true, ...result, working };
+}
+
+export function line(
+  symbol: string,
+  label: string,
+  expression: string,
+  value: number | string,
+  unit = '',
+  source = '',
+): WorkingLine {
+  return { symbol, label, expression, value, unit, source };
+}
+
+/** Takes the result of a calculation that was given input known to have an answer. Throws with the reason otherwise. */
+export function must<R extends object>(answer: Answer<R>): Worked<R> {
+  if (!answer.ok) throw new Error(answer.why);
+  return answer;
+}
+
+/** A figure inside an expression: four significant digits, no exponent, no trailing zeros. */
+export function fig(x: number): string {
+  if (x === 0) return '0';
+  const magnitude = Math.abs(x);
+  if (magnitude >= 1e7 || magnitude < 1e-4) return x.toExponential(3);
+  const digits = Math.max(0, 3 - Math.floor(Math.log10(magnitude)));
+  const text = x.toFixed(Math.min(digits, 8));
+  return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
+}

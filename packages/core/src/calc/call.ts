@@ -1,0 +1,29 @@
+import { z } from 'zod';
+import { issuesOf, type Issue } from './issues';
+import { calcByName, calcs } from './registry';
+
+export interface BadInput {
+  error: string;
+  issues: Issue[];
+}
+export type CallResult = { status: 'answer'; answer: object } | { status: 'bad'; bad: BadInput };
+
+const bad = (error: string, issues: Issue[] = []): CallResult => ({
+  status: 'bad',
+  bad: { error, issues },
+});
+
+/** Runs one calculation by name on raw input: an answer (also a refusal), or what is wrong with the input. */
+export function call(name: string, input: unknown): CallResult {
+  const calc = calcByName.get(name);
+  if (!calc)
+    return bad(`no calculation "${name}"`, [
+      { path: 'calc', message: `one of ${calcs.map((c) => c.name).join(', ')}` },
+    ]);
+  try {
+    return { status: 'answer', answer: calc.run(input) };
+  } catch (error) {
+    if (error instanceof z.ZodError) return bad(`bad input to ${name}`, issuesOf(error));
+    throw error;
+  }
+}

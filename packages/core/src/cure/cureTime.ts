@@ -1,0 +1,152 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, refuse, worked, type Answer, type WorkingLine } from '../calc/calc';
+import { kelvin, tempC } from '../calc/number';
+
+export type CurePoint = { tempC: number; minutes: number };
+export type CureBasis = 'data' | 'interpolated' | 'extrapolated' | 'assumed-q10';
+
+/** How far past its data a card is trusted: two points or more, and a single one. */
+export const REACH_C = { pair: 10, single: 20 };
+
+const ARRHENIUS = 'Arrhenius: ln(minutes) linear in 1/K between the card’s points';
+const Q10 = 'rule of thumb: twice as fast for each 10 °C; ask the supplier for a second point';
+
+/** Measured times of one milestone: no temperature twice, and warmer is always faster. Any order. */
+export const CurePoints = z
+  .array(z.strictObject({ tempC: tempC(), minutes: z.number().min(1e-6).max(1e9) }))
+  .min(1)
+  .superRefine((points, ctx) => {
+    const sorted = [...points].sort((p, q) => p.tempC - q.tempC);
+    for (let i = 1; i < sorted.length; i++) {
+      const colder = sorted[i - 1];
+      const warmer = sorted[i];
+      if (!colder || !warmer) continue;
+      const at = points.indexOf(warmer);
+      if (warmer.tempC === colder.tempC) {
+        ctx.addIssue({
+          code: 'custom',
+          path: [at, 'tempC'],
+          message: `${warmer.tempC} °C stands twice; give each temperature once`,
+        });
+      } else if (warmer.minutes >= colder.minutes) {
+        ctx.addIssue({
+          code: 'custom',
+          path: [at, 'minutes'],
+          message: `must be under ${colder.minutes}, the time at ${colder.tempC} °C: warmer is faster`,
+        });
+      }
+    }
+  });
+
+export const CureTimeInput = z.strictObject({ points: CurePoints, tempC: tempC() });
+export type CureTimeInput = z.infer<typeof CureTimeInput>;
+export interface CureTime {
+  minutes: number;
+  basis: CureBasis;
+}
+
+const sortByTemp = (points: CurePoint[]): CurePoint[] =>
+  [...points].sort((p, q) => p.tempC - q.tempC);
+
+interface Reading {
+  minutes: number;
+  basis: CureBasis;
+  pair?: [CurePoint, CurePoint];
+}
+
+/** The time at a temperature with no limit on how far it is carried past the data. Points sorted by temperature. */
+function readCurve(sorted: CurePoint[], at: number): Reading {
+  const first = sorted[0] as CurePoint;
+  const last = sorted[sorted.length - 1] as CurePoint;
+  if (sorted.length === 1) {
+    const basis = at === first.tempC ? 'data' : 'assumed-q10';
+    return { minutes: first.minutes * 2 ** ((first.tempC - at) / 10), basis };
+  }
+  const exact = sorted.find((p) => p.tempC === at);
+  if (exact) return { minutes: exact.minutes, basis: 'data' };
+  const above = sorted.findIndex((p) => p.tempC > at);
+  const hi = above === -1 ? sorted.length - 1 : Math.max(above, 1);
+  const colder = sorted[hi - 1] as CurePoint;
+  const warmer = sorted[hi] as CurePoint;
+  const x = 1 / kelvin(at);
+  const x0 = 1 / kelvin(colder.tempC);
+  const x1 = 1 / kelvin(warmer.tempC);
+  const y0 = Math.log(colder.minutes);
+  const y1 = Math.log(warmer.minutes);
+  const minutes = Math.exp(y0 + ((y1 - y0) * (x - x0)) / (x1 - x0));
+  const outside = at < first.tempC || at > last.tempC;
+  return { minutes, basis: outside ? 'extrapolated' : 'interpolated', pair: [colder, warmer] };
+}
+
+/** The span of temperatures a set of points answers for, in °C. */
+export function curveReach(points: CurePoint[]): { fromC: number; toC: number } {
+  const temps = points.map((p) => p.tempC);
+  const reach = points.length === 1 ? REACH_C.single : REACH_C.pair;
+  return { fromC: Math.min(...temps) - reach, toC: Math.max(...temps) + reach };
+}
+
+/**
+ * Minutes to a cure milestone at a steady temperature in °C, from a card's measured points.
+ * On a point the data; between two Arrhenius; outside, the nearest pair carried on for at most 10 °C.
+ * A single point is doubled or halved for each 10 °C, for at most 20 °C. Refuses past that.
+ */
+export function cureTime({ points, tempC: at }: CureTimeInput): Answer<CureTime> {
+  const sorted = sortByTemp(points);
+  const { fromC, toC } = curveReach(points);
+  if (at < fromC || at > toC) {
+    return refuse(
+      `${fig(at)} °C is outside ${fig(fromC)} to ${fig(toC)} °C, the range the card’s data can answer for.`,
+    );
+  }
+  const { minutes, basis, pair } = readCurve(sorted, at);
+  const working: WorkingLine[] = [line('T', 'temperature', fig(at), at, '°C', 'reading')];
+  if (pair) {
+    const [colder, warmer] = pair;
+    working.push(
+      line(
+        't₁',
+        `card at ${fig(colder.tempC)} °C`,
+        fig(colder.minutes),
+        colder.minutes,
+        'min',
+        'card',
+      ),
+      line(
+        't₂',
+        `card at ${fig(warmer.tempC)} °C`,
+        fig(warmer.minutes),
+        warmer.minutes,
+        'min',
+        'card',
+      ),
+    );
+  }
+  const expression = pair
+    ? 'exp(ln t₁ + (ln t₂ − ln t₁)·(1/T − 1/T₁)/(1/T₂ − 1/T₁)), in kelvin'
+    : basis === 'data'
+      ? 'as on the card'
+      : `${fig((sorted[0] as CurePoint).minutes)}·2^((${fig((sorted[0] as CurePoint).tempC)} − ${fig(at)})/10)`;
+  const source = pair ? ARRHENIUS : basis === 'data' ? 'card' : Q10;
+  working.push(line('t', `time, ${basis}`, expression, minutes, 'min', source));
+  return worked({ minutes, basis }, working);
+}
+
+/** Rate of progress toward a milestone per minute at °C: 0 below the card's reach, held at its limit above. */
+export function cureRate(
+  points: CurePoint[],
+): (tempC: number) => { rate: number; outside: boolean } {
+  const sorted = sortByTemp(points);
+  const { fromC, toC } = curveReach(points);
+  return (at) => {
+    if (at < fromC) return { rate: 0, outside: true };
+    const { minutes } = readCurve(sorted, Math.min(at, toC));
+    return { rate: 1 / minutes, outside: at > toC };
+  };
+}
+
+export const cureTimeCalc = defineCalc(
+  'cure-time',
+  'Minutes to a cure milestone at a steady temperature.',
+  CureTimeInput,
+  cureTime,
+);

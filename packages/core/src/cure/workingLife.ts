@@ -1,0 +1,50 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, worked, type Answer } from '../calc/calc';
+import { positive, tempC } from '../calc/number';
+import { CurePoints, cureTime, type CureTime } from './cureTime';
+
+/** A small batch sheds heat, so it lives longer than the card says, but never more than this many times. */
+const MOST_STRETCH = 1.5;
+const MASS_RULE =
+  'mass rule: a bigger batch holds its heat; exponent and reference mass from the card';
+
+export const WorkingLifeInput = z.strictObject({
+  points: CurePoints,
+  tempC: tempC(),
+  massG: positive(),
+  refMassG: positive(),
+  massExponent: z.number().min(0).max(1),
+});
+export type WorkingLifeInput = z.infer<typeof WorkingLifeInput>;
+
+/**
+ * Minutes a mixed batch stays workable at a temperature (°C) and batch mass (g).
+ * life = cure-time(life points, T) · min(1.5, (refMass/mass)^exponent). Refuses where cure-time does.
+ */
+export function workingLife(input: WorkingLifeInput): Answer<CureTime> {
+  const atRef = cureTime({ points: input.points, tempC: input.tempC });
+  if (!atRef.ok) return atRef;
+  const { massG, refMassG, massExponent } = input;
+  const stretch = Math.min(MOST_STRETCH, (refMassG / massG) ** massExponent);
+  const minutes = atRef.minutes * stretch;
+  const working = [
+    ...atRef.working,
+    line(
+      'f',
+      'batch mass factor',
+      `min(${MOST_STRETCH}, (${fig(refMassG)}/${fig(massG)})^${fig(massExponent)})`,
+      stretch,
+      '',
+      MASS_RULE,
+    ),
+    line('L', 'working life', `${fig(atRef.minutes)}·${fig(stretch)}`, minutes, 'min', MASS_RULE),
+  ];
+  return worked({ minutes, basis: atRef.basis }, working);
+}
+
+export const workingLifeCalc = defineCalc(
+  'working-life',
+  'Minutes a mixed batch stays workable at its temperature and mass.',
+  WorkingLifeInput,
+  workingLife,
+);

@@ -1,0 +1,64 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { count, lossPct, positive } from '../calc/number';
+
+export const FilmInput = z.strictObject({
+  areaM2: positive(),
+  dftUm: positive(),
+  volumeSolidsPct: z.number().gt(0).min(1e-6).max(100),
+  lossPct: lossPct().default(0),
+  coats: count().max(1000).default(1),
+});
+export type FilmInput = z.output<typeof FilmInput>;
+export interface Film {
+  wftUm: number;
+  litres: number;
+  coverageM2L: number;
+}
+
+/**
+ * Wet film per coat (µm), litres for all coats, and theoretical coverage (m²/l per coat) of a film
+ * of `dftUm` dry in total. Volume solids and loss in percent. Never refuses.
+ */
+export function film(input: FilmInput): Worked<Film> {
+  const { areaM2, dftUm, volumeSolidsPct, lossPct, coats } = input;
+  const solids = volumeSolidsPct / 100;
+  const perCoat = dftUm / coats;
+  const wftUm = perCoat / solids;
+  const litres = (areaM2 * (dftUm / 1000)) / solids / (1 - lossPct / 100);
+  const coverageM2L = (1000 * solids) / perCoat;
+  const working = [
+    line('d', 'dry film per coat', `${fig(dftUm)}/${coats}`, perCoat, 'µm'),
+    line(
+      'C',
+      'coverage per coat, no loss',
+      `1000·${fig(solids)}/${fig(perCoat)}`,
+      coverageM2L,
+      'm²/l',
+      'volume solids',
+    ),
+    line(
+      'V',
+      'litres, all coats',
+      `${fig(areaM2)}·${fig(dftUm)}/1000/${fig(solids)}/(1 − ${fig(lossPct)}/100)`,
+      litres,
+      'l',
+    ),
+    line(
+      'WFT',
+      'wet film per coat',
+      `${fig(perCoat)}/${fig(solids)}`,
+      wftUm,
+      'µm',
+      'volume solids',
+    ),
+  ];
+  return worked({ wftUm, litres, coverageM2L }, working);
+}
+
+export const filmCalc = defineCalc(
+  'film',
+  'Wet film, litres and coverage for a dry film thickness.',
+  FilmInput,
+  film,
+);

@@ -1,0 +1,163 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, worked, type WorkingLine, type Worked } from '../calc/calc';
+import { atLeastZero, positive, wastePct } from '../calc/number';
+
+const ringed = z
+  .strictObject({
+    kind: z.literal('ring'),
+    outerMm: positive(),
+    innerMm: positive(),
+    depthMm: positive(),
+  })
+  .refine((s) => s.innerMm < s.outerMm, { path: ['innerMm'], message: 'must be under outerMm' });
+const round = { finishedDiameterMm: positive(), wornDiameterMm: positive(), lengthMm: positive() };
+
+export const Shape = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('slab'),
+    lengthMm: positive(),
+    widthMm: positive(),
+    depthMm: positive(),
+  }),
+  z.strictObject({ kind: z.literal('disc'), diameterMm: positive(), depthMm: positive() }),
+  ringed,
+  z.strictObject({
+    kind: z.literal('groove'),
+    lengthMm: positive(),
+    widthMm: positive(),
+    depthMm: positive(),
+    profile: z.enum(['square', 'vee']),
+  }),
+  z
+    .strictObject({ kind: z.literal('band'), ...round })
+    .refine((s) => s.finishedDiameterMm > s.wornDiameterMm, {
+      path: ['finishedDiameterMm'],
+      message: 'must be over wornDiameterMm: a shaft is built up',
+    }),
+  z
+    .strictObject({ kind: z.literal('bore-band'), ...round })
+    .refine((s) => s.wornDiameterMm > s.finishedDiameterMm, {
+      path: ['wornDiameterMm'],
+      message: 'must be over finishedDiameterMm: a bore is built in',
+    }),
+  z.strictObject({ kind: z.literal('dish'), diameterMm: positive(), depthMm: positive() }),
+]);
+export type Shape = z.infer<typeof Shape>;
+
+export const ShapeVolumeInput = z.strictObject({
+  shape: Shape,
+  overfillPct: wastePct().default(0),
+  wastePct: wastePct().default(0),
+  profileUm: atLeastZero().default(0),
+});
+export type ShapeVolumeInput = z.output<typeof ShapeVolumeInput>;
+export interface ShapeVolume {
+  areaMm2: number;
+  netMl: number;
+  grossMl: number;
+}
+
+interface Solid {
+  areaMm2: number;
+  mm3: number;
+  area: string;
+  volume: string;
+}
+
+/** Bonded area and volume of one solid, with the sums as text. For slab, disc and ring the floor only bonds. */
+function solid(s: Shape): Solid {
+  switch (s.kind) {
+    case 'slab': {
+      const areaMm2 = s.lengthMm * s.widthMm;
+      const area = `${fig(s.lengthMm)}·${fig(s.widthMm)}`;
+      return { areaMm2, mm3: areaMm2 * s.depthMm, area, volume: `A·${fig(s.depthMm)}` };
+    }
+    case 'disc': {
+      const areaMm2 = (Math.PI * s.diameterMm ** 2) / 4;
+      const area = `π·${fig(s.diameterMm)}²/4`;
+      return { areaMm2, mm3: areaMm2 * s.depthMm, area, volume: `A·${fig(s.depthMm)}` };
+    }
+    case 'ring': {
+      const areaMm2 = (Math.PI * (s.outerMm - s.innerMm) * (s.outerMm + s.innerMm)) / 4;
+      const area = `π·(${fig(s.outerMm)}² − ${fig(s.innerMm)}²)/4`;
+      return { areaMm2, mm3: areaMm2 * s.depthMm, area, volume: `A·${fig(s.depthMm)}` };
+    }
+    case 'groove': {
+      const { lengthMm: l, widthMm: w, depthMm: d } = s;
+      const [L, W, D] = [fig(l), fig(w), fig(d)];
+      return s.profile === 'square'
+        ? {
+            areaMm2: l * (w + 2 * d),
+            mm3: l * w * d,
+            area: `${L}·(${W} + 2·${D})`,
+            volume: `${L}·${W}·${D}`,
+          }
+        : {
+            areaMm2: 2 * l * Math.hypot(d, w / 2),
+            mm3: (l * w * d) / 2,
+            area: `2·${L}·√(${D}² + ${W}²/4)`,
+            volume: `${L}·${W}·${D}/2`,
+          };
+    }
+    case 'band':
+    case 'bore-band': {
+      const outer = Math.max(s.finishedDiameterMm, s.wornDiameterMm);
+      const inner = Math.min(s.finishedDiameterMm, s.wornDiameterMm);
+      return {
+        areaMm2: Math.PI * s.wornDiameterMm * s.lengthMm,
+        mm3: (Math.PI * s.lengthMm * (outer - inner) * (outer + inner)) / 4,
+        area: `π·${fig(s.wornDiameterMm)}·${fig(s.lengthMm)}`,
+        volume: `π·${fig(s.lengthMm)}·(${fig(outer)}² − ${fig(inner)}²)/4`,
+      };
+    }
+    case 'dish': {
+      const a = s.diameterMm / 2;
+      const h = s.depthMm;
+      return {
+        areaMm2: Math.PI * (a * a + h * h),
+        mm3: (Math.PI * h * (3 * a * a + h * h)) / 6,
+        area: `π·(${fig(a)}² + ${fig(h)}²)`,
+        volume: `π·${fig(h)}·(3·${fig(a)}² + ${fig(h)}²)/6`,
+      };
+    }
+  }
+}
+
+/**
+ * Bonded area (mm²) and volume (ml) of a shape in mm, and the volume to mix: half the blast profile over the area,
+ * then overfill and waste, in percent. Solid geometry; never refuses.
+ */
+export function shapeVolume(input: ShapeVolumeInput): Worked<ShapeVolume> {
+  const { shape, overfillPct, wastePct, profileUm } = input;
+  const { areaMm2, mm3, area, volume } = solid(shape);
+  const netMl = mm3 / 1000;
+  const profileMl = (areaMm2 * (profileUm / 1000 / 2)) / 1000;
+  const grossMl = (netMl + profileMl) * (1 + overfillPct / 100) * (1 + wastePct / 100);
+  const working: WorkingLine[] = [
+    line('V', `volume of the ${shape.kind}`, `${volume}/1000`, netMl, 'ml', 'solid geometry'),
+    line(
+      'Vp',
+      'to fill the profile',
+      `A·${fig(profileUm)} µm/2`,
+      profileMl,
+      'ml',
+      'half the peak-to-valley height',
+    ),
+    line(
+      'Vm',
+      'volume to mix',
+      `(${fig(netMl)} + ${fig(profileMl)})·(1 + ${fig(overfillPct)} %)·(1 + ${fig(wastePct)} %)`,
+      grossMl,
+      'ml',
+    ),
+    line('A', 'bonded area', area, areaMm2, 'mm²', 'solid geometry'),
+  ];
+  return worked({ areaMm2, netMl, grossMl }, working);
+}
+
+export const shapeVolumeCalc = defineCalc(
+  'shape-volume',
+  'Bonded area and volume of a pocket, band, ring or groove, and how much to mix.',
+  ShapeVolumeInput,
+  shapeVolume,
+);

@@ -1,0 +1,70 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { count } from '../calc/number';
+
+const shore = () => z.number().min(0).max(1000);
+
+export const HardnessInput = z.strictObject({
+  readings: z.array(shore()).min(1).max(10000),
+  target: shore(),
+  minSharePct: z.number().min(0).max(100).default(100),
+  minReadings: count().default(3),
+});
+export type HardnessInput = z.output<typeof HardnessInput>;
+export interface Hardness {
+  mean: number;
+  sd: number | null;
+  min: number;
+  sharePct: number;
+  verdict: 'more' | 'accept' | 'reject';
+}
+
+/**
+ * Judges hardness readings against a target on the same scale: `more` when too few were taken, else `accept`
+ * when the share at or over target is enough. Standard deviation with n − 1, null for a single reading.
+ */
+export function hardness({
+  readings,
+  target,
+  minSharePct,
+  minReadings,
+}: HardnessInput): Worked<Hardness> {
+  const n = readings.length;
+  const mean = readings.reduce((sum, r) => sum + r, 0) / n;
+  const sd =
+    n > 1 ? Math.sqrt(readings.reduce((sum, r) => sum + (r - mean) ** 2, 0) / (n - 1)) : null;
+  const min = Math.min(...readings);
+  const good = readings.filter((r) => r >= target).length;
+  const sharePct = (good / n) * 100;
+  const verdict = n < minReadings ? 'more' : sharePct >= minSharePct ? 'accept' : 'reject';
+  const working = [
+    line('n', 'readings taken', `${n}, at least ${minReadings}`, n),
+    line('min', 'lowest', 'the smallest reading', min),
+    line(
+      'p',
+      'share at or over target',
+      `${good} of ${n} ≥ ${fig(target)}; at least ${fig(minSharePct)} %`,
+      sharePct,
+      '%',
+      'card',
+    ),
+  ];
+  if (sd !== null) working.push(line('s', 'spread', '√(Σ(x − mean)²/(n − 1))', sd));
+  working.push(
+    line(
+      '',
+      'verdict',
+      verdict === 'more' ? `take ${minReadings - n} more` : 'share against the least',
+      verdict,
+    ),
+    line('x̄', 'mean', `Σx/${n}`, mean),
+  );
+  return worked({ mean, sd, min, sharePct, verdict }, working);
+}
+
+export const hardnessCalc = defineCalc(
+  'hardness',
+  'Whether hardness readings meet the card.',
+  HardnessInput,
+  hardness,
+);

@@ -1,0 +1,65 @@
+import type { SystemCard } from '../materials/card';
+import { methodOf } from '../methods/registry';
+import type { SiteSettings } from '../plan/site';
+import { timeline } from '../plan/timeline';
+import { workUp, type WorkUp } from '../plan/workUp';
+import type { Survey } from '../survey/survey';
+import { jobRules } from './jobRules';
+import type { Against, Judgement, Rule, Verdict } from './rule';
+import { serviceRules } from './serviceRules';
+import { surfaceRules } from './surfaceRules';
+
+export const rules: readonly Rule[] = [...surfaceRules, ...serviceRules, ...jobRules];
+
+export interface Judged extends Judgement {
+  rule: Pick<Rule, 'id' | 'name' | 'question'>;
+}
+export interface CardMatch {
+  card: SystemCard;
+  work: WorkUp;
+  verdict: Verdict;
+  judged: Judged[];
+  marginPct: number;
+  lifeDays: number;
+  readyMin: number | null;
+  materialCost: number | null;
+  downtimeCost: number | null;
+}
+
+/** How far a figure is inside its limit, in percent of the limit; negative past it. */
+export function marginPct({ value, limit, sense }: Against): number {
+  const size = Math.max(Math.abs(limit), 1e-6);
+  return ((sense === 'max' ? limit - value : value - limit) / size) * 100;
+}
+
+/** Judges one card against a survey by every rule. A single `no` excludes; an `if` carries its condition. */
+export function judge(survey: Survey, card: SystemCard, site: SiteSettings): CardMatch {
+  const work = workUp(survey, card, site, methodOf(survey.family));
+  const judged = rules.map(({ id, name, question, judge }) => ({
+    rule: { id, name, question },
+    ...judge(work),
+  }));
+  const verdicts = judged.map((j) => j.verdict);
+  const verdict = verdicts.includes('no') ? 'no' : verdicts.includes('if') ? 'if' : 'fits';
+  // A count of batches or a wear mark is no reserve of strength: only measured limits make the margin.
+  const margins = judged.flatMap((j) =>
+    j.against && j.against.quantity !== 'count' ? [marginPct(j.against)] : [],
+  );
+  const readyMin = timeline(work)?.readyMin ?? null;
+  return {
+    card,
+    work,
+    verdict,
+    judged,
+    marginPct: Math.min(100, ...margins),
+    lifeDays: card.lifeDays[survey.intent],
+    readyMin,
+    materialCost: work.packs.ok ? work.packs.totalPrice : null,
+    downtimeCost: readyMin === null ? null : (readyMin / 60) * survey.asset.costPerHour,
+  };
+}
+
+/** Judges every card that serves the survey's family. */
+export function matchAll(survey: Survey, cards: SystemCard[], site: SiteSettings): CardMatch[] {
+  return cards.filter((c) => c.families.includes(survey.family)).map((c) => judge(survey, c, site));
+}

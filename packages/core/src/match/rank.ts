@@ -1,0 +1,121 @@
+import type { Intent } from '../materials/words';
+import type { QuantityId } from '../units/quantities';
+import type { CardMatch } from './match';
+
+export interface Criterion {
+  id: string;
+  name: string;
+  quantity: QuantityId;
+  better: 'more' | 'less';
+  /** Weight of the criterion in each of the two orders; each column adds up to 1. */
+  weight: Record<Intent, number>;
+  of: (match: CardMatch) => number | null;
+}
+
+/** What the order of systems is made of: all of it visible, none of it hidden. */
+export const criteria: Criterion[] = [
+  {
+    id: 'margin',
+    name: 'Tightest margin',
+    quantity: 'percent',
+    better: 'more',
+    weight: { lasting: 0.3, stopgap: 0.15 },
+    of: (m) => m.marginPct,
+  },
+  {
+    id: 'life',
+    name: 'Expected life',
+    quantity: 'time',
+    better: 'more',
+    weight: { lasting: 0.35, stopgap: 0.1 },
+    of: (m) => m.lifeDays * 1440,
+  },
+  {
+    id: 'ready',
+    name: 'Time to service',
+    quantity: 'time',
+    better: 'less',
+    weight: { lasting: 0.1, stopgap: 0.4 },
+    of: (m) => m.readyMin,
+  },
+  {
+    id: 'material',
+    name: 'Material',
+    quantity: 'money',
+    better: 'less',
+    weight: { lasting: 0.1, stopgap: 0.1 },
+    of: (m) => m.materialCost,
+  },
+  {
+    id: 'downtime',
+    name: 'Downtime',
+    quantity: 'money',
+    better: 'less',
+    weight: { lasting: 0.15, stopgap: 0.25 },
+    of: (m) => m.downtimeCost,
+  },
+];
+
+export interface Scored {
+  match: CardMatch;
+  /** 0..1, the weighted sum of `parts`. */
+  score: number;
+  parts: {
+    id: string;
+    name: string;
+    value: number | null;
+    quantity: QuantityId;
+    score: number;
+    weight: number;
+  }[];
+}
+
+const ORDER = { fits: 0, if: 1, no: 2 };
+
+/** Share of the best: 1 for the best value among those compared, 0 for what is not known. */
+function shareOfBest(values: (number | null)[], better: 'more' | 'less'): number[] {
+  const known = values.filter((v): v is number => v !== null);
+  if (better === 'more') {
+    const most = Math.max(...known, 0);
+    return values.map((v) => (v === null ? 0 : most <= 0 ? 1 : Math.max(0, v) / most));
+  }
+  const least = Math.min(...known, Infinity);
+  return values.map((v) => (v === null ? 0 : v <= 0 ? 1 : least / v));
+}
+
+/** Orders matches: verdict first, then the weighted criteria of the intent. Ties keep the card order. */
+export function rank(matches: CardMatch[], intent: Intent): Scored[] {
+  const columns = criteria.map((c) => {
+    const values = matches.map(c.of);
+    return { c, values, scores: shareOfBest(values, c.better) };
+  });
+  const scored = matches.map((match, i): Scored => {
+    const parts = columns.map(({ c, values, scores }) => ({
+      id: c.id,
+      name: c.name,
+      value: values[i] ?? null,
+      quantity: c.quantity,
+      score: scores[i] ?? 0,
+      weight: c.weight[intent],
+    }));
+    return { match, parts, score: parts.reduce((sum, p) => sum + p.score * p.weight, 0) };
+  });
+  return scored.sort(
+    (p, q) => ORDER[p.match.verdict] - ORDER[q.match.verdict] || q.score - p.score,
+  );
+}
+
+/** The criterion that does most to put `first` before `second`, as one phrase; null when there is no second. */
+export function whyFirst(first: Scored, second: Scored | undefined): string | null {
+  if (!second) return null;
+  if (first.match.verdict !== second.match.verdict)
+    return `${second.match.card.code} only ${second.match.verdict === 'if' ? 'fits with a condition' : 'does not fit'}`;
+  const gains = first.parts.map((p, i) => ({
+    p,
+    gain: (p.score - (second.parts[i]?.score ?? 0)) * p.weight,
+  }));
+  const best = gains.sort((a, b) => b.gain - a.gain)[0];
+  return best && best.gain > 0
+    ? `${best.p.name.toLowerCase()} beats ${second.match.card.code}`
+    : null;
+}

@@ -1,0 +1,140 @@
+import {
+  AREA_NAMES,
+  DAMP,
+  DAMP_NAMES,
+  gradeRank,
+  GRADE_NAMES,
+  INTENT_NAMES,
+  METAL_NAMES,
+  TOOLS,
+  TOOL_NAMES,
+  TOOL_REACH,
+} from '../materials/words';
+import { goFromC } from '../ambient/ambientGate';
+import { gradeReached } from '../plan/workUp';
+import { say } from '../units/format';
+import { fits, fitsIf, no, type Rule } from './rule';
+
+const celsius = (x: number) => say(x, 'temperature');
+
+/** Whether it holds on this metal, cleaned with these tools, as damp as it is, in this air. */
+export const surfaceRules: Rule[] = [
+  {
+    id: 'substrate',
+    name: 'Parent metal',
+    question: 'Does it hold on this metal?',
+    judge: ({ card, survey }) => {
+      const metal = METAL_NAMES[survey.parent.metal].toLowerCase();
+      return card.substrates.some((s) => s.metal === survey.parent.metal)
+        ? fits(`The card names ${metal}.`)
+        : no(`The card does not name ${metal}.`);
+    },
+  },
+  {
+    id: 'prep',
+    name: 'Prep',
+    question: 'Can the grade it needs be reached with the tools and the area?',
+    judge: (work) => {
+      const { survey, grade } = work;
+      if (!grade) return no('No prep grade on the card for this metal.');
+      const needs = `${INTENT_NAMES[survey.intent]} asks ${grade}, ${GRADE_NAMES[grade]}`;
+      if (gradeReached(work, grade))
+        return fits(`${needs}; ${TOOL_NAMES[survey.site.tools].toLowerCase()} reach it.`);
+      if (survey.site.area !== 'safe') {
+        return no(`${needs}. ${AREA_NAMES[survey.site.area]} allows no sparks and no blasting.`, {
+          relax: { say: 'Would with a gas-free permit.', path: 'site.area', text: 'safe' },
+        });
+      }
+      const tool = TOOLS.find((t) => gradeRank(TOOL_REACH[t].grade) >= gradeRank(grade));
+      const best = TOOL_REACH[survey.site.tools].grade;
+      return no(`${needs}; ${TOOL_NAMES[survey.site.tools].toLowerCase()} reach ${best}.`, {
+        relax: tool && {
+          say: `Would with ${TOOL_NAMES[tool].toLowerCase()}.`,
+          path: 'site.tools',
+          text: tool,
+        },
+      });
+    },
+  },
+  {
+    id: 'damp',
+    name: 'Damp',
+    question: 'Does it hold on a surface as damp as this?',
+    judge: ({ card, survey }) => {
+      const got = DAMP_NAMES[survey.surface.damp].toLowerCase();
+      const most = DAMP_NAMES[card.damp].toLowerCase();
+      if (DAMP.indexOf(survey.surface.damp) <= DAMP.indexOf(card.damp))
+        return fits(`Holds on a ${got} surface.`);
+      if (survey.surface.damp === 'damp')
+        return fitsIf('the surface is dried first', `Needs it ${most}; it is ${got}.`);
+      return no(`Needs it ${most}; it is ${got}.`, {
+        relax: { say: `Would if ${most}.`, path: 'surface.damp', text: card.damp },
+      });
+    },
+  },
+  {
+    id: 'ambient',
+    name: 'Steel now',
+    question: 'May it be mixed in this air, on steel this cold or warm?',
+    judge: ({ card, survey, gate }) => {
+      const { minSurfaceC, maxSurfaceC } = card.ambient;
+      const { surfaceC } = survey.readings;
+      const against = {
+        value: surfaceC,
+        limit:
+          surfaceC > maxSurfaceC
+            ? maxSurfaceC
+            : Math.max(minSurfaceC, goFromC(survey.readings, card.ambient)),
+        quantity: 'temperature' as const,
+        sense: surfaceC > maxSurfaceC ? ('max' as const) : ('min' as const),
+      };
+      if (gate.verdict === 'go')
+        return fits(`Steel is ${celsius(gate.marginC)} above dew point.`, against);
+      const change = {
+        path: 'readings.surfaceC',
+        text: `${Math.ceil(against.limit * 10) / 10} °C`,
+      };
+      if (surfaceC > maxSurfaceC) {
+        return fitsIf(
+          `the steel is cooled to ${celsius(maxSurfaceC)}`,
+          `Steel is at ${celsius(surfaceC)}; ${celsius(maxSurfaceC)} is the most.`,
+          {
+            against,
+            relax: {
+              say: `Would at ${celsius(maxSurfaceC)} or below.`,
+              path: change.path,
+              text: `${maxSurfaceC} °C`,
+            },
+          },
+        );
+      }
+      if (gate.reasons.includes('dew-margin') || gate.reasons.includes('too-cold')) {
+        return fitsIf(
+          `the steel is warmed to ${celsius(Math.ceil(against.limit * 10) / 10)}`,
+          `Steel at ${celsius(surfaceC)} is too cold for this air.`,
+          {
+            against,
+            relax: { say: `Would at ${change.text} or warmer.`, ...change },
+          },
+        );
+      }
+      return fitsIf(
+        `the air is dried to ${card.ambient.maxRhPct} %`,
+        `Humidity is ${survey.readings.rhPct} %; ${card.ambient.maxRhPct} is the most.`,
+        {
+          against: {
+            value: survey.readings.rhPct,
+            limit: card.ambient.maxRhPct,
+            quantity: 'percent',
+            sense: 'max',
+          },
+          relax: {
+            say: `Would at ${card.ambient.maxRhPct} % or less.`,
+            path: 'readings.rhPct',
+            text: String(card.ambient.maxRhPct),
+          },
+        },
+      );
+    },
+  },
+];

@@ -1,0 +1,158 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, refuse, worked, type Answer } from '../calc/calc';
+import { atLeastZero, ceil, positive, share, tempC } from '../calc/number';
+import { CurePoints, cureTime } from '../cure/cureTime';
+import { workingLife } from '../cure/workingLife';
+
+const MOST_BATCHES = 1000;
+
+export const BatchPlanInput = z.strictObject({
+  totalMl: positive(),
+  densityGml: positive(),
+  lifePoints: CurePoints,
+  tempC: tempC(),
+  refMassG: positive(),
+  massExponent: z.number().min(0).max(1),
+  mixMinutes: atLeastZero(),
+  useFraction: share().default(0.8),
+  applyMlPerMin: positive(),
+  vesselMl: positive(),
+  vesselFill: share().default(0.75),
+  wholeKitMl: positive().optional(),
+});
+export type BatchPlanInput = z.output<typeof BatchPlanInput>;
+export type BatchLimit = 'total' | 'vessel' | 'life' | 'kit';
+export interface BatchPlan {
+  batches: number;
+  batchMl: number;
+  batchLifeMin: number;
+  minutesToPlace: number;
+  limit: BatchLimit;
+}
+
+/** Working life of `ml` mixed at once. The temperature is known to be inside the card's reach. */
+function lifeOf(input: BatchPlanInput, ml: number): number {
+  const { lifePoints: points, tempC, refMassG, massExponent, densityGml } = input;
+  const life = workingLife({ points, tempC, refMassG, massExponent, massG: ml * densityGml });
+  return life.ok ? life.minutes : 0;
+}
+
+/** Minutes to spare when `ml` is mixed and placed within the usable part of its life; negative when late. */
+function slack(input: BatchPlanInput, ml: number): number {
+  const needed = ml / input.applyMlPerMin + input.mixMinutes;
+  return input.useFraction * lifeOf(input, ml) - needed;
+}
+
+/** Largest volume that can be placed in time, at most `capMl`; 0 when none can. Slack falls as volume rises. */
+function largestInTime(input: BatchPlanInput, capMl: number): number {
+  if (slack(input, capMl) >= 0) return capMl;
+  let lo = 0;
+  let hi = capMl;
+  for (let i = 0; i < 200 && hi - lo > hi * 1e-13; i++) {
+    const mid = (lo + hi) / 2;
+    if (slack(input, mid) >= 0) lo = mid;
+    else hi = mid;
+  }
+  return lo;
+}
+
+/**
+ * Splits a total (ml) into equal batches that fit the pail and can be placed inside the usable share of
+ * their own working life at today's temperature. Whole kits are never split.
+ * Refuses when not even a small batch fits, past 1000 batches, or outside the card's temperatures.
+ */
+export function batchPlan(input: BatchPlanInput): Answer<BatchPlan> {
+  const { totalMl, applyMlPerMin, mixMinutes, useFraction, wholeKitMl } = input;
+  const reach = cureTime({ points: input.lifePoints, tempC: input.tempC });
+  if (!reach.ok) return reach;
+  const vesselMaxMl = input.vesselMl * input.vesselFill;
+  const lifeMaxMl = largestInTime(input, Math.max(vesselMaxMl, wholeKitMl ?? 0));
+  if (wholeKitMl !== undefined && wholeKitMl > vesselMaxMl) {
+    return refuse(
+      `A whole kit of ${fig(wholeKitMl)} ml does not go in the vessel: it takes ${fig(vesselMaxMl)} ml. Take a bigger vessel.`,
+    );
+  }
+  if (wholeKitMl !== undefined && slack(input, wholeKitMl) < 0) {
+    return refuse(
+      `A whole kit of ${fig(wholeKitMl)} ml cannot be placed within its working life at ${fig(input.tempC)} °C. Cool it, or place faster.`,
+    );
+  }
+  const maxMl = Math.min(vesselMaxMl, lifeMaxMl);
+  if (maxMl <= 0) {
+    return refuse(
+      `Mixing alone takes ${fig(mixMinutes)} min; no batch can be placed within its working life at ${fig(input.tempC)} °C.`,
+    );
+  }
+  const batches = ceil(totalMl / (wholeKitMl ?? maxMl));
+  if (batches > MOST_BATCHES) {
+    return refuse(
+      `That is ${batches} batches; more than ${MOST_BATCHES} is not a plan. Place faster, or use a longer-lived material.`,
+    );
+  }
+  const batchMl = wholeKitMl ?? totalMl / batches;
+  const limit: BatchLimit = wholeKitMl
+    ? 'kit'
+    : totalMl <= maxMl
+      ? 'total'
+      : lifeMaxMl < vesselMaxMl
+        ? 'life'
+        : 'vessel';
+  const batchLifeMin = lifeOf(input, batchMl);
+  const minutesToPlace = batchMl / applyMlPerMin;
+  const working = [
+    ...reach.working,
+    line(
+      'Vp',
+      'most the pail takes',
+      `${fig(input.vesselMl)}·${fig(input.vesselFill)}`,
+      vesselMaxMl,
+      'ml',
+      'site',
+    ),
+    line(
+      'Vt',
+      'most that can be placed in time',
+      `largest V with V/${fig(applyMlPerMin)} + ${fig(mixMinutes)} ≤ ${fig(useFraction)}·life(V)`,
+      lifeMaxMl,
+      'ml',
+      'working life falls as the batch grows',
+    ),
+    line(
+      'Vb',
+      'batch',
+      wholeKitMl ? 'the whole kit' : `${fig(totalMl)} in equal batches`,
+      batchMl,
+      'ml',
+    ),
+    line(
+      'L',
+      'working life of one batch',
+      'at its own mass',
+      batchLifeMin,
+      'min',
+      'card, mass rule',
+    ),
+    line(
+      'tp',
+      'minutes to place it',
+      `${fig(batchMl)}/${fig(applyMlPerMin)}`,
+      minutesToPlace,
+      'min',
+      'site pace',
+    ),
+    line(
+      'n',
+      `batches, limit: ${limit}`,
+      `${fig(totalMl)}/${fig(wholeKitMl ?? maxMl)}, rounded up`,
+      batches,
+    ),
+  ];
+  return worked({ batches, batchMl, batchLifeMin, minutesToPlace, limit }, working);
+}
+
+export const batchPlanCalc = defineCalc(
+  'batch-plan',
+  'Batches sized to the pail, the pace and the working life at today’s temperature.',
+  BatchPlanInput,
+  batchPlan,
+);

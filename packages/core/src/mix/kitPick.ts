@@ -1,0 +1,150 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, refuse, worked, type Answer } from '../calc/calc';
+import { atLeastZero, positive } from '../calc/number';
+
+const EPS = 1e-9;
+
+export const Kit = z.strictObject({
+  id: z.string().min(1),
+  ml: positive(),
+  price: positive(),
+  stock: z.int().min(0).optional(),
+});
+export type Kit = z.infer<typeof Kit>;
+
+export const KitPickInput = z.strictObject({
+  neededMl: atLeastZero(),
+  kits: z
+    .array(Kit)
+    .min(1)
+    .superRefine((kits, ctx) => {
+      kits.forEach((kit, i) => {
+        if (kits.findIndex((k) => k.id === kit.id) !== i) {
+          ctx.addIssue({
+            code: 'custom',
+            path: [i, 'id'],
+            message: `"${kit.id}" stands twice; give each kit its own id`,
+          });
+        }
+      });
+    }),
+  maxPacks: z.int().min(1).max(10000).default(200),
+});
+export type KitPickInput = z.output<typeof KitPickInput>;
+export interface KitPick {
+  picks: { id: string; count: number }[];
+  totalMl: number;
+  totalPrice: number;
+  leftoverMl: number;
+}
+
+interface Choice {
+  counts: number[];
+  price: number;
+  ml: number;
+  packs: number;
+}
+
+/** Negative when p is the better buy: price, then leftover, then packs, then more of the earlier listed. */
+function compare(p: Choice, q: Choice): number {
+  if (Math.abs(p.price - q.price) > EPS) return p.price - q.price;
+  if (Math.abs(p.ml - q.ml) > EPS) return p.ml - q.ml;
+  if (p.packs !== q.packs) return p.packs - q.packs;
+  const at = p.counts.findIndex((n, i) => n !== q.counts[i]);
+  return at === -1 ? 0 : (q.counts[at] ?? 0) - (p.counts[at] ?? 0);
+}
+
+/**
+ * Exact search: kits in listed order, most first, cut by the best unit price still to come and by states already
+ * reached more cheaply with the same volume left. Earlier visits hold more of the earlier listed, so ties stay right.
+ */
+function search(neededMl: number, kits: Kit[], maxPacks: number): Choice | null {
+  const unitFrom: number[] = new Array(kits.length + 1).fill(Infinity);
+  const largestFrom: number[] = new Array(kits.length + 1).fill(0);
+  const stock = kits.map((k) => k.stock ?? maxPacks);
+  for (let i = kits.length - 1; i >= 0; i--) {
+    const kit = kits[i] as Kit;
+    const open = (stock[i] ?? 0) > 0;
+    unitFrom[i] = Math.min(unitFrom[i + 1] as number, open ? kit.price / kit.ml : Infinity);
+    largestFrom[i] = Math.max(largestFrom[i + 1] as number, open ? kit.ml : 0);
+  }
+  let best: Choice | null = null;
+  const seen = new Map<string, { price: number; packs: number }[]>();
+  const counts: number[] = new Array(kits.length).fill(0);
+
+  const visit = (i: number, left: number, price: number, packs: number): void => {
+    if (left <= EPS) {
+      const choice = { counts: [...counts], price, ml: neededMl - left, packs };
+      if (!best || compare(choice, best) < 0) best = choice;
+      return;
+    }
+    const kit = kits[i];
+    if (!kit) return;
+    if (left / (largestFrom[i] as number) > maxPacks - packs + EPS) return;
+    if (best && price + left * (unitFrom[i] as number) > best.price + EPS) return;
+    const key = `${i}|${left.toFixed(7)}`;
+    const before = seen.get(key) ?? [];
+    if (before.some((s) => s.price <= price + EPS && s.packs <= packs)) return;
+    seen.set(key, [...before, { price, packs }]);
+    const most = Math.min(Math.ceil((left - EPS) / kit.ml), stock[i] as number, maxPacks - packs);
+    for (let n = most; n >= 0; n--) {
+      counts[i] = n;
+      visit(i + 1, left - n * kit.ml, price + n * kit.price, packs + n);
+    }
+    counts[i] = 0;
+  };
+  visit(0, neededMl, 0, 0);
+  return best;
+}
+
+/**
+ * Cheapest packs that cover a need in ml; then least left over, fewest packs, more of the earlier listed.
+ * Prices in any one currency. `stock` caps one kit, `maxPacks` all together. Refuses when they cannot cover it.
+ */
+export function kitPick({ neededMl, kits, maxPacks }: KitPickInput): Answer<KitPick> {
+  const found = search(neededMl, kits, maxPacks);
+  if (!found) {
+    return refuse(
+      `The packs allowed (stock, and ${maxPacks} together) do not cover ${fig(neededMl)} ml.`,
+    );
+  }
+  const rows = kits
+    .map((kit, i) => ({ kit, count: found.counts[i] ?? 0 }))
+    .filter((r) => r.count > 0);
+  const picks = rows.map(({ kit, count }) => ({ id: kit.id, count }));
+  const totalMl = rows.reduce((sum, { kit, count }) => sum + count * kit.ml, 0);
+  const totalPrice = rows.reduce((sum, { kit, count }) => sum + count * kit.price, 0);
+  const leftoverMl = totalMl - neededMl;
+  const sum = (of: (kit: Kit) => number) =>
+    rows.map(({ kit, count }) => `${count}·${fig(of(kit))}`).join(' + ') || '0';
+  const named = picks.map((p) => `${p.count} × ${p.id}`).join(', ') || 'nothing';
+  const working = [
+    line('V', 'needed', fig(neededMl), neededMl, 'ml'),
+    line(
+      'ΣV',
+      'in the packs',
+      sum((k) => k.ml),
+      totalMl,
+      'ml',
+      'card',
+    ),
+    line(
+      'Σ€',
+      'price',
+      sum((k) => k.price),
+      totalPrice,
+      '',
+      'card',
+    ),
+    line('rest', 'left over', `${fig(totalMl)} − ${fig(neededMl)}`, leftoverMl, 'ml'),
+    line('', 'packs', 'least price, then least left over, then fewest packs', named),
+  ];
+  return worked({ picks, totalMl, totalPrice, leftoverMl }, working);
+}
+
+export const kitPickCalc = defineCalc(
+  'kit-pick',
+  'Cheapest combination of packs that covers the need.',
+  KitPickInput,
+  kitPick,
+);

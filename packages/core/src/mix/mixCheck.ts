@@ -1,0 +1,64 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { positive } from '../calc/number';
+import { bothRatios, Ratio } from './ratio';
+
+export const MixCheckInput = z.strictObject({
+  ratio: Ratio,
+  densityA: positive(),
+  densityB: positive(),
+  weighed: z.strictObject({ aG: positive(), bG: positive() }),
+  tolerancePct: z.number().min(0).max(100),
+});
+export type MixCheckInput = z.infer<typeof MixCheckInput>;
+export interface MixCheck {
+  deviationPct: number;
+  verdict: 'in' | 'out';
+  addA_G: number;
+  addB_G: number;
+}
+
+/**
+ * Compares what was weighed (g) with the card's ratio. Deviation is of hardener over base, in % of nominal.
+ * The grams of the short part that put it right are given whatever the verdict. Never refuses.
+ */
+export function mixCheck(input: MixCheckInput): Worked<MixCheck> {
+  const { ratio, densityA, densityB, weighed, tolerancePct } = input;
+  const { byMass } = bothRatios(ratio, densityA, densityB);
+  const { aG, bG } = weighed;
+  // (b/a − n)/n with n = 1/byMass, as one difference of like sizes so that nothing cancels.
+  const wantedB = aG / byMass;
+  const deviationPct = ((bG - wantedB) / wantedB) * 100;
+  const verdict = Math.abs(deviationPct) <= tolerancePct ? 'in' : 'out';
+  const addB_G = Math.max(0, wantedB - bG);
+  const addA_G = Math.max(0, bG * byMass - aG);
+  const working = [
+    line(
+      'rm',
+      'ratio by mass, a to 1 of b',
+      `${fig(ratio.a)}:${fig(ratio.b)} by ${ratio.by}`,
+      byMass,
+      '',
+      'card',
+    ),
+    line('mB', 'hardener this much base asks for', `${fig(aG)}/${fig(byMass)}`, wantedB, 'g'),
+    line('+B', 'hardener to add', `${fig(wantedB)} − ${fig(bG)}, not below 0`, addB_G, 'g'),
+    line('+A', 'base to add', `${fig(bG)}·${fig(byMass)} − ${fig(aG)}, not below 0`, addA_G, 'g'),
+    line('', 'verdict', `within ±${fig(tolerancePct)} %`, verdict, '', 'card'),
+    line(
+      'd',
+      'hardener off ratio',
+      `(${fig(bG)} − ${fig(wantedB)})/${fig(wantedB)}·100`,
+      deviationPct,
+      '%',
+    ),
+  ];
+  return worked({ deviationPct, verdict, addA_G, addB_G }, working);
+}
+
+export const mixCheckCalc = defineCalc(
+  'mix-check',
+  'Whether what was weighed is on ratio, and what to add if not.',
+  MixCheckInput,
+  mixCheck,
+);

@@ -1,0 +1,67 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { positive } from '../calc/number';
+import { bothRatios, Ratio } from './ratio';
+
+export const MixSplitInput = z.strictObject({
+  ratio: Ratio,
+  densityA: positive(),
+  densityB: positive(),
+  total: z.union([z.strictObject({ ml: positive() }), z.strictObject({ g: positive() })]),
+});
+export type MixSplitInput = z.infer<typeof MixSplitInput>;
+export interface MixSplit {
+  aMl: number;
+  bMl: number;
+  aG: number;
+  bG: number;
+  ratioByVolume: number;
+  ratioByMass: number;
+}
+
+/**
+ * Splits a batch into base (a) and hardener (b). Densities in g/ml, total in ml or in g.
+ * The volume of a batch is taken as the sum of its parts' volumes. Never refuses.
+ */
+export function mixSplit({ ratio, densityA, densityB, total }: MixSplitInput): Worked<MixSplit> {
+  const { byVolume, byMass } = bothRatios(ratio, densityA, densityB);
+  const inMl = 'ml' in total;
+  const whole = inMl ? total.ml : total.g;
+  const r = inMl ? byVolume : byMass;
+  const partA = (whole * r) / (1 + r);
+  const partB = whole / (1 + r);
+  const aMl = inMl ? partA : partA / densityA;
+  const bMl = inMl ? partB : partB / densityB;
+  const aG = inMl ? partA * densityA : partA;
+  const bG = inMl ? partB * densityB : partB;
+  const stated = `${fig(ratio.a)}:${fig(ratio.b)} by ${ratio.by}`;
+  const working = [
+    line('rv', 'ratio by volume, a to 1 of b', stated, byVolume, '', 'card'),
+    line(
+      'rm',
+      'ratio by mass, a to 1 of b',
+      `rv·${fig(densityA)}/${fig(densityB)}`,
+      byMass,
+      '',
+      'card',
+    ),
+    line(
+      'mB',
+      'hardener',
+      inMl ? `${fig(bMl)} ml·${fig(densityB)}` : `${fig(whole)}/(1 + rm)`,
+      bG,
+      'g',
+    ),
+    line('mA', 'base', inMl ? `${fig(aMl)} ml·${fig(densityA)}` : `${fig(whole)} − mB`, aG, 'g'),
+    line('VB', 'hardener', inMl ? `${fig(whole)}/(1 + rv)` : `mB/${fig(densityB)}`, bMl, 'ml'),
+    line('VA', 'base', inMl ? `${fig(whole)}·rv/(1 + rv)` : `mA/${fig(densityA)}`, aMl, 'ml'),
+  ];
+  return worked({ aMl, bMl, aG, bG, ratioByVolume: byVolume, ratioByMass: byMass }, working);
+}
+
+export const mixSplitCalc = defineCalc(
+  'mix-split',
+  'Base and hardener of a batch, by volume and by mass.',
+  MixSplitInput,
+  mixSplit,
+);

@@ -1,0 +1,23 @@
+import { z } from 'zod';
+import { positive } from '../calc/number';
+
+/** Mix ratio, a parts of base to b of hardener, as the card states it. */
+export const Ratio = z.strictObject({
+  a: positive(),
+  b: positive(),
+  by: z.enum(['volume', 'mass']),
+});
+export type Ratio = z.infer<typeof Ratio>;
+
+/** A stated ratio as parts of a to one of b, both ways. Densities in g/ml. */
+export function bothRatios(
+  ratio: Ratio,
+  densityA: number,
+  densityB: number,
+): { byVolume: number; byMass: number } {
+  const stated = ratio.a / ratio.b;
+  const heavier = densityA / densityB;
+  return ratio.by === 'volume'
+    ? { byVolume: stated, byMass: stated * heavier }
+    : { byVolume: stated / heavier, byMass: stated };
+}

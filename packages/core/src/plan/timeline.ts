@@ -1,0 +1,31 @@
+import { methodOf } from '../methods/registry';
+import { buildMinutes, minutesTo, type WorkUp } from './workUp';
+
+export interface Timeline {
+  prepMin: number;
+  buildMin: number;
+  /** From the last mix to the milestone the service asks for. */
+  cureMin: number;
+  acceptMin: number;
+  readyMin: number;
+}
+
+/** Hours of the whole job, isolate to return to service; null where the card has no figure at this temperature. */
+export function timeline(work: WorkUp): Timeline | null {
+  const buildMin = buildMinutes(work);
+  const needed = minutesTo(work, work.needed);
+  if (buildMin === null || needed === null) return null;
+  const steps = methodOf(work.survey.family).steps(work);
+  const spent = (station: string) =>
+    steps.filter((s) => s.station === station).reduce((sum, s) => sum + s.minutes, 0);
+  const prepMin = spent('prep');
+  const acceptMin = spent('accept');
+  const cureMin = needed + spent('cure');
+  return {
+    prepMin,
+    buildMin,
+    cureMin,
+    acceptMin,
+    readyMin: prepMin + buildMin + cureMin + acceptMin,
+  };
+}

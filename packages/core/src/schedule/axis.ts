@@ -1,0 +1,76 @@
+/** A time axis at two speeds: the near hours wide, then a break, then the far hours coarse. */
+export interface Axis {
+  x: (at: number) => number;
+  width: number;
+  breakX: number | null;
+  nearTo: number;
+  ticks: { at: number; x: number; label: string | null; long: boolean }[];
+}
+
+export interface AxisSpec {
+  from: number;
+  /** End of the near part and of the whole, epoch ms. Equal: one speed, no break. */
+  nearTo: number;
+  to: number;
+  width: number;
+  /** Share of the width that the near part takes. */
+  nearShare: number;
+  zoneMin: number;
+}
+
+const MINUTE = 60_000;
+const STEPS = [1, 2, 5, 10, 15, 30, 60, 120, 180, 360, 720, 1440, 2880, 7200, 14400, 43200];
+const LABEL_PX = 62;
+const TICK_PX = 9;
+
+const two = (n: number) => String(n).padStart(2, '0');
+
+function stepFor(msPerPx: number, px: number): number {
+  return (STEPS.find((s) => (s * MINUTE) / msPerPx >= px) ?? 43200) * MINUTE;
+}
+
+function labelOf(at: number, stepMs: number, zoneMin: number): string {
+  const d = new Date(at + zoneMin * MINUTE);
+  if (stepMs >= 1440 * MINUTE) return `${d.getUTCDate()}.${d.getUTCMonth() + 1}.`;
+  if (stepMs >= 60 * MINUTE) return `${two(d.getUTCHours())} h`;
+  return `${two(d.getUTCHours())}:${two(d.getUTCMinutes())}`;
+}
+
+function ticksIn(
+  from: number,
+  to: number,
+  msPerPx: number,
+  zoneMin: number,
+  x: (at: number) => number,
+): Axis['ticks'] {
+  const labelStep = stepFor(msPerPx, LABEL_PX);
+  const small = stepFor(msPerPx, TICK_PX);
+  const zone = zoneMin * MINUTE;
+  const ticks: Axis['ticks'] = [];
+  for (let at = Math.ceil((from + zone) / small) * small - zone; at <= to; at += small) {
+    const labelled = (at + zone) % labelStep === 0;
+    ticks.push({
+      at,
+      x: x(at),
+      label: labelled ? labelOf(at, labelStep, zoneMin) : null,
+      long: labelled,
+    });
+  }
+  return ticks;
+}
+
+/** Builds the axis. Moments outside are held at its ends, so that a bar never leaves its row. */
+export function axisOf({ from, nearTo, to, width, nearShare, zoneMin }: AxisSpec): Axis {
+  const broken = to > nearTo;
+  const nearWidth = broken ? width * nearShare : width;
+  const nearMs = Math.max(1, nearTo - from);
+  const farMs = Math.max(1, to - nearTo);
+  const x = (at: number): number => {
+    const held = Math.min(Math.max(at, from), to);
+    if (held <= nearTo) return ((held - from) / nearMs) * nearWidth;
+    return nearWidth + ((held - nearTo) / farMs) * (width - nearWidth);
+  };
+  const near = ticksIn(from, nearTo, nearMs / nearWidth, zoneMin, x);
+  const far = broken ? ticksIn(nearTo + 1, to, farMs / (width - nearWidth), zoneMin, x) : [];
+  return { x, width, breakX: broken ? nearWidth : null, nearTo, ticks: [...near, ...far] };
+}

@@ -1,0 +1,71 @@
+const DAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
+const MINUTE = 60_000;
+const two = (n: number) => String(n).padStart(2, '0');
+
+/** A moment as 24-hour clock time, "13:58", in a zone given in minutes east of UTC. */
+export function clockText(at: number, zoneMin: number): string {
+  const d = new Date(at + zoneMin * MINUTE);
+  return `${two(d.getUTCHours())}:${two(d.getUTCMinutes())}`;
+}
+
+/** The same with the weekday when it is another day than `now`: "06:00 Fri"; past six days the date as well. */
+export function dayClockText(at: number, now: number, zoneMin: number): string {
+  const d = new Date(at + zoneMin * MINUTE);
+  const today = new Date(now + zoneMin * MINUTE);
+  const clock = clockText(at, zoneMin);
+  if (d.toISOString().slice(0, 10) === today.toISOString().slice(0, 10)) return clock;
+  if (Math.abs(at - now) < 6 * 1440 * MINUTE) return `${clock} ${DAYS[d.getUTCDay()]}`;
+  return `${clock} ${d.getUTCDate()}.${d.getUTCMonth() + 1}.`;
+}
+
+/** A date alone, "14 Mar 2027". */
+export function dateText(at: number, zoneMin: number): string {
+  const d = new Date(at + zoneMin * MINUTE);
+  const month = [
+    'Jan',
+    'Feb',
+    'Mar',
+    'Apr',
+    'May',
+    'Jun',
+    'Jul',
+    'Aug',
+    'Sep',
+    'Oct',
+    'Nov',
+    'Dec',
+  ][d.getUTCMonth()];
+  return `${d.getUTCDate()} ${month} ${d.getUTCFullYear()}`;
+}
+
+export interface Countdown {
+  /** "16:12" while ticking under an hour, else parts such as 2 h 38 min. */
+  parts: { figure: string; unit: string }[];
+  ticking: boolean;
+  over: boolean;
+}
+
+/** What a clock shows between now and a moment, both epoch ms; counts on past zero with `over`. */
+export function countdown(to: number, now: number): Countdown {
+  const over = now > to;
+  const seconds = Math.floor(Math.abs(to - now) / 1000);
+  if (seconds < 3600) {
+    const figure = `${two(Math.floor(seconds / 60))}:${two(seconds % 60)}`;
+    return { parts: [{ figure: over ? `−${figure}` : figure, unit: '' }], ticking: true, over };
+  }
+  const minutes = Math.floor(seconds / 60);
+  const days = Math.floor(minutes / 1440);
+  const hours = Math.floor(minutes / 60) - (days >= 2 ? days * 24 : 0);
+  const sign = over ? '−' : '';
+  const parts =
+    days >= 2
+      ? [
+          { figure: `${sign}${days}`, unit: 'd' },
+          { figure: String(hours), unit: 'h' },
+        ]
+      : [
+          { figure: `${sign}${hours}`, unit: 'h' },
+          { figure: two(minutes % 60), unit: 'min' },
+        ];
+  return { parts, ticking: false, over };
+}

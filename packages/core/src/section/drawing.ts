@@ -1,0 +1,61 @@
+import type { CureState } from '../schedule/strip';
+import type { Metal } from '../materials/words';
+
+export type Point = [number, number];
+
+/** What fills a cut face or a layer: a parent material's hatch, or a state of the repair. */
+export type Fill = Metal | 'concrete' | 'rubber' | 'sand' | 'planned' | 'unknown' | CureState;
+export type Tone = 'ink' | 'pencil' | 'stop' | 'layer';
+export type LineStyle = 'cut' | 'thin' | 'planned' | 'work' | 'centre' | 'unknown' | 'layer';
+
+/** One thing drawn. Coordinates in px of the drawing's own box; the renderer knows hatches and tones, never a family. */
+export type Prim =
+  | { kind: 'area'; points: Point[]; fill: Fill }
+  | { kind: 'line'; points: Point[]; style: LineStyle }
+  | { kind: 'dim'; from: Point; to: Point; text: string; beside?: boolean }
+  | { kind: 'leader'; from: Point; to: Point; text: string; tone: Tone; anchor: 'start' | 'end' }
+  | { kind: 'note'; at: Point; text: string; tone: Tone; anchor: 'start' | 'middle' | 'end' }
+  | { kind: 'balloon'; at: Point; text: string; on: boolean }
+  | { kind: 'flow'; at: Point };
+
+/** A cross-section as geometry: what is drawn, the title block under it, and the same in words. */
+export interface Drawing {
+  width: number;
+  height: number;
+  prims: Prim[];
+  title: { key: string; value: string }[];
+  describe: string;
+}
+
+/** A seeded generator in 0..1: the same repair always draws the same rough line. Mulberry32. */
+export function seeded(seed: number): () => number {
+  let a = seed >>> 0;
+  return () => {
+    a = (a + 0x6d2b79f5) >>> 0;
+    let t = a;
+    t = Math.imul(t ^ (t >>> 15), t | 1);
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+/** A number from a text, for seeding by a repair's tag. FNV-1a. */
+export function seedOf(text: string): number {
+  let h = 2166136261;
+  for (const c of text) h = Math.imul(h ^ c.charCodeAt(0), 16777619);
+  return h >>> 0;
+}
+
+/** A break line down the end of a piece: straight, one zigzag in the middle. */
+export function breakLine(x: number, top: number, bottom: number): Point[] {
+  const mid = (top + bottom) / 2;
+  const k = Math.min(9, (bottom - top) / 4);
+  return [
+    [x, top - 4],
+    [x, mid - k],
+    [x + k * 0.8, mid - k / 3],
+    [x - k * 0.8, mid + k / 3],
+    [x, mid + k],
+    [x, bottom + 4],
+  ];
+}

@@ -1,0 +1,124 @@
+import { z } from 'zod';
+import {
+  AREAS,
+  AREA_NAMES,
+  DAMP,
+  DAMP_NAMES,
+  INTENTS,
+  MEDIA,
+  MEDIUM_NAMES,
+  SLOPES,
+  SLOPE_NAMES,
+  TOOLS,
+  TOOL_NAMES,
+  WEAR,
+  WEAR_NAMES,
+} from '../materials/words';
+import { amount, choice, schemasOf, type Group } from './fields';
+
+/** Parts of a survey that most families ask, in the order a person looks: what it stands, how it lies, when, where. */
+export const serviceFields = {
+  medium: choice(MEDIA, MEDIUM_NAMES, {
+    label: 'Medium',
+    why: 'Each material stands some media and not others.',
+  }),
+  ph: amount('ph', {
+    label: 'pH',
+    why: 'Lime and acid cleaning are what paste fails to.',
+    min: 0,
+    max: 14,
+    step: 0.1,
+  }),
+  mediumC: amount('temperature', {
+    label: 'Medium temperature',
+    why: 'Wet heat decides more than any other figure.',
+    min: -40,
+    max: 250,
+    step: 1,
+  }),
+  wear: choice(WEAR, WEAR_NAMES, {
+    label: 'Wear',
+    why: 'It asks for a filler as hard as what passes.',
+  }),
+};
+
+export const surfaceFields = {
+  damp: choice(DAMP, DAMP_NAMES, {
+    label: 'Surface now',
+    why: 'Most paste lets go of a wet surface.',
+  }),
+  slope: choice(SLOPES, SLOPE_NAMES, {
+    label: 'Slope',
+    why: 'Thick coats sag on a wall and overhead.',
+  }),
+};
+
+export const windowFields = {
+  downMin: amount('time', {
+    label: 'Down for',
+    why: 'The cure must end inside it.',
+    min: 10,
+    max: 60 * 24 * 60,
+    step: 30,
+  }),
+};
+
+export const areaFields = {
+  area: choice(AREAS, AREA_NAMES, {
+    label: 'Explosive area',
+    why: 'No sparks and no blasting in one.',
+  }),
+  tools: choice(TOOLS, TOOL_NAMES, {
+    label: 'Best tool at hand',
+    why: 'It sets the grade you can reach.',
+  }),
+};
+
+export const readingFields = {
+  airC: amount('temperature', {
+    label: 'Air',
+    why: 'For the dew point.',
+    min: -40,
+    max: 60,
+    step: 0.5,
+  }),
+  rhPct: amount('percent', {
+    label: 'Humidity',
+    why: 'For the dew point.',
+    min: 1,
+    max: 100,
+    step: 1,
+  }),
+  surfaceC: amount('temperature', {
+    label: 'Surface',
+    why: 'Working life and cure run on it.',
+    min: -40,
+    max: 120,
+    step: 0.5,
+  }),
+};
+
+export const commonGroups = {
+  service: { id: 'service', title: 'What it must stand', fields: serviceFields },
+  surface: { id: 'surface', title: 'How it lies', fields: surfaceFields },
+  window: { id: 'window', title: 'How long it may be down', fields: windowFields },
+  site: { id: 'site', title: 'Around it', fields: areaFields },
+  readings: { id: 'readings', title: 'Readings', fields: readingFields },
+} satisfies Record<string, Group>;
+
+export const commonShape = {
+  version: z.literal(1),
+  asset: z.strictObject({
+    id: z.uuid().nullable(),
+    tag: z.string().trim().min(1).max(24),
+    name: z.string().trim().min(1).max(80),
+    position: z.string().trim().max(80),
+    costPerHour: z.number().min(0).max(1e7),
+  }),
+  intent: z.enum(INTENTS),
+  service: z.strictObject(schemasOf(serviceFields)),
+  surface: z.strictObject(schemasOf(surfaceFields)),
+  window: z.strictObject({ ...schemasOf(windowFields), startAt: z.iso.datetime({ offset: true }) }),
+  site: z.strictObject(schemasOf(areaFields)),
+  readings: z.strictObject(schemasOf(readingFields)),
+};

@@ -1,0 +1,110 @@
+import { issuesOf, type Issue } from '../calc/issues';
+import { parseQuantity } from '../units/parse';
+import { say } from '../units/format';
+import type { UnitSystem } from '../units/quantities';
+import type { Field, Fields } from './fields';
+import { familyOf, type Survey } from './survey';
+
+/**
+ * A survey as typed, kept whole on the device: every field by path ("damages.0.depthMm"), as text.
+ * Texts are what the person wrote; choices hold their value, flags "yes" or "no".
+ */
+export interface SurveyDraft {
+  family: string;
+  intent: string;
+  startAt: string;
+  asset: { id: string | null; tag: string; name: string; position: string; costPerHour: number };
+  shapes: string[];
+  texts: Record<string, string>;
+}
+
+export interface DraftResult {
+  survey: Survey | null;
+  issues: Issue[];
+}
+
+interface Placed {
+  path: string;
+  field: Field;
+}
+
+const place = (prefix: string, fields: Fields): Placed[] =>
+  Object.entries(fields).map(([key, field]) => ({ path: `${prefix}.${key}`, field }));
+
+/** Every field the draft asks for, in the order of the form. */
+export function draftFields(draft: SurveyDraft): Placed[] {
+  const family = familyOf(draft.family);
+  const ofShapes = draft.shapes.flatMap((shape, i) => {
+    const found = family.shapes.find((s) => s.shape === shape);
+    return found ? place(`damages.${i}`, found.fields) : [];
+  });
+  return [...ofShapes, ...family.groups.flatMap((g) => place(g.id, g.fields))];
+}
+
+type Read = { value: unknown } | { message: string };
+
+/** Reads one field from its text: its value in base units, or what is wrong with it, with the range. */
+export function readField(field: Field, text: string | undefined, system: UnitSystem): Read {
+  if (field.kind === 'flag') return { value: text === 'yes' };
+  if (field.kind === 'choice') {
+    return field.options.some((o) => o.value === text)
+      ? { value: text }
+      : { message: 'Choose one.' };
+  }
+  const parsed = parseQuantity(text ?? '', field.quantity, system);
+  const from = say(field.min, field.quantity, system);
+  const to = say(field.max, field.quantity, system);
+  if (!parsed.ok) return { message: `${parsed.message} From ${from} to ${to}.` };
+  if (parsed.value < field.min)
+    return { message: `Too small: ${from} is the least, ${to} the most.` };
+  if (parsed.value > field.max)
+    return { message: `Too big: ${to} is the most, ${from} the least.` };
+  return { value: parsed.value };
+}
+
+/** Reads a whole draft. Issues are keyed by the field's path; the survey is there only when there are none. */
+export function readDraft(draft: SurveyDraft, system: UnitSystem): DraftResult {
+  const issues: Issue[] = [];
+  const groups: Record<string, Record<string, unknown>> = {};
+  for (const { path, field } of draftFields(draft)) {
+    const read = readField(field, draft.texts[path], system);
+    if ('message' in read) {
+      issues.push({ path, message: read.message });
+      continue;
+    }
+    const at = path.lastIndexOf('.');
+    const group = path.slice(0, at);
+    groups[group] = { ...groups[group], [path.slice(at + 1)]: read.value };
+  }
+  if (draft.shapes.length === 0)
+    issues.push({ path: 'damages', message: 'Choose the shape of the damage.' });
+  const { id, tag, name, position, costPerHour } = draft.asset;
+  if (tag.trim() === '')
+    issues.push({
+      path: 'asset.tag',
+      message: 'Choose an asset, or type a new tag of 1 to 24 characters.',
+    });
+  if (name.trim() === '')
+    issues.push({ path: 'asset.name', message: 'Type what it is, 1 to 80 characters.' });
+  const damages = draft.shapes.map((shape, i) => ({ shape, ...groups[`damages.${i}`] }));
+  const named = Object.fromEntries(
+    familyOf(draft.family).groups.map((g) => [g.id, groups[g.id] ?? {}]),
+  );
+  const whole = {
+    family: draft.family,
+    version: 1,
+    asset: { id, tag, name, position, costPerHour },
+    intent: draft.intent,
+    damages,
+    ...named,
+    window: { ...named.window, startAt: draft.startAt },
+  };
+  const parsed = familyOf(draft.family).schema.safeParse(whole);
+  if (parsed.success && issues.length === 0) return { survey: parsed.data as Survey, issues };
+  if (!parsed.success) {
+    const known = new Set(issues.map((i) => i.path));
+    const under = (path: string) => [...known].some((k) => k === path || path.startsWith(`${k}.`));
+    issues.push(...issuesOf(parsed.error).filter((i) => !under(i.path)));
+  }
+  return { survey: null, issues };
+}

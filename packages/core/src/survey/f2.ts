@@ -1,0 +1,105 @@
+import { z } from 'zod';
+import { METALS, METAL_NAMES } from '../materials/words';
+import { commonGroups, commonShape } from './common';
+import { amount, choice, flag, schemasOf, type DamageShape } from './fields';
+import type { SurveyFamily } from './family';
+
+const mm = (label: string, why: string, min: number, max: number, step = 1) =>
+  amount('length', { label, why, min, max, step });
+
+const wall = mm(
+  'Sound wall around it',
+  'What is left under the pocket decides who must approve.',
+  1,
+  500,
+  0.5,
+);
+const depth = mm('Greatest depth', 'Sets the coats and the volume.', 0.2, 200, 0.5);
+
+const pocket = {
+  diameterMm: mm('Width across', 'At the widest, after cutting back to sound metal.', 5, 3000),
+  depthMm: depth,
+  wallMm: wall,
+};
+const flat = {
+  lengthMm: mm('Length', 'Along the longer side.', 5, 5000),
+  widthMm: mm('Width', 'Across it.', 5, 3000),
+  depthMm: depth,
+  wallMm: wall,
+};
+const seat = {
+  finishedDiameterMm: mm('Finished diameter', 'What it must measure in the end.', 10, 2000, 0.01),
+  wornDiameterMm: mm('Worn diameter', 'The smallest, after undercutting.', 5, 2000, 0.01),
+  lengthMm: mm('Length of the seat', 'Along the shaft.', 3, 2000),
+};
+const bore = {
+  ...seat,
+  wornDiameterMm: mm('Worn diameter', 'The largest, after boring it round.', 5, 2100, 0.01),
+  lengthMm: mm('Length of the bore', 'Along its axis.', 3, 2000),
+};
+
+const shapes: DamageShape[] = [
+  { shape: 'pocket', title: 'Round pocket', hint: 'eroded hollow in a wall', fields: pocket },
+  { shape: 'flat', title: 'Flat area', hint: 'wall worn thin', fields: flat },
+  { shape: 'seat', title: 'Shaft seat', hint: 'bearing or seal seat worn', fields: seat },
+  { shape: 'bore', title: 'Bore', hint: 'housing bore worn', fields: bore },
+];
+
+const shallower = {
+  path: ['depthMm'],
+  message: 'must be under the sound wall; a hole right through is another repair',
+};
+const Damage = z.discriminatedUnion('shape', [
+  z
+    .strictObject({ shape: z.literal('pocket'), ...schemasOf(pocket) })
+    .refine((d) => d.depthMm < d.wallMm, shallower),
+  z
+    .strictObject({ shape: z.literal('flat'), ...schemasOf(flat) })
+    .refine((d) => d.depthMm < d.wallMm, shallower),
+  z
+    .strictObject({ shape: z.literal('seat'), ...schemasOf(seat) })
+    .refine((d) => d.wornDiameterMm < d.finishedDiameterMm, {
+      path: ['wornDiameterMm'],
+      message: 'must be under the finished diameter: a shaft is built up',
+    }),
+  z
+    .strictObject({ shape: z.literal('bore'), ...schemasOf(bore) })
+    .refine((d) => d.wornDiameterMm > d.finishedDiameterMm, {
+      path: ['wornDiameterMm'],
+      message: 'must be over the finished diameter: a bore is built in',
+    }),
+]);
+export type RebuildDamage = z.infer<typeof Damage>;
+
+const parentFields = {
+  metal: choice(METALS, METAL_NAMES, { label: 'Parent metal', why: 'Prep and grip depend on it.' }),
+  salts: flag({
+    label: 'Old casting, in salt or lime service',
+    why: 'Salts come out with heat and must be blasted off again.',
+  }),
+  machined: flag({ label: 'Must be machined to size', why: 'Ceramic paste cannot be cut.' }),
+};
+
+export const RebuildSurvey = z.strictObject({
+  family: z.literal('F2'),
+  ...commonShape,
+  damages: z.array(Damage).min(1).max(12),
+  parent: z.strictObject(schemasOf(parentFields)),
+});
+export type RebuildSurvey = z.infer<typeof RebuildSurvey>;
+
+export const rebuildFamily: SurveyFamily = {
+  id: 'F2',
+  title: 'Pump casing, impeller, shaft seat',
+  hint: 'metal worn or eroded, to be rebuilt',
+  shapes,
+  groups: [
+    { id: 'parent', title: 'Parent metal', fields: parentFields },
+    commonGroups.service,
+    commonGroups.surface,
+    commonGroups.window,
+    commonGroups.site,
+    commonGroups.readings,
+  ],
+  schema: RebuildSurvey,
+};

@@ -1,0 +1,80 @@
+import { z } from 'zod';
+import type { QuantityId } from '../units/quantities';
+
+interface Base {
+  label: string;
+  /** Why it is asked, in one short sentence: shown at the field. */
+  why: string;
+}
+export interface Option {
+  value: string;
+  label: string;
+}
+export interface QuantityField extends Base {
+  kind: 'quantity';
+  quantity: QuantityId;
+  min: number;
+  max: number;
+  step: number;
+  schema: z.ZodNumber;
+}
+export interface ChoiceField<V extends string = string> extends Base {
+  kind: 'choice';
+  options: Option[];
+  schema: z.ZodType<V>;
+}
+export interface FlagField extends Base {
+  kind: 'flag';
+  schema: z.ZodBoolean;
+}
+export type Field = QuantityField | ChoiceField | FlagField;
+
+/** A number with a unit. Range and step in the quantity's base unit; the one place they are written. */
+export function amount(
+  quantity: QuantityId,
+  spec: Base & { min: number; max: number; step: number },
+): QuantityField {
+  return { kind: 'quantity', quantity, ...spec, schema: z.number().min(spec.min).max(spec.max) };
+}
+
+/** One of a closed list whose spoken names are given beside it. */
+export function choice<V extends string>(
+  values: readonly V[],
+  names: Record<V, string>,
+  spec: Base,
+): ChoiceField<V> {
+  const options = values.map((value) => ({ value, label: names[value] }));
+  return {
+    kind: 'choice',
+    options,
+    ...spec,
+    schema: z.enum(values as readonly [V, ...V[]]) as unknown as z.ZodType<V>,
+  };
+}
+
+export function flag(spec: Base): FlagField {
+  return { kind: 'flag', ...spec, schema: z.boolean() };
+}
+
+export type Fields = Record<string, Field>;
+type SchemasOf<F extends Fields> = { [K in keyof F]: F[K]['schema'] };
+
+/** The Zod shape of a set of fields: the form and the schema come from the same lines. */
+export function schemasOf<F extends Fields>(fields: F): SchemasOf<F> {
+  return Object.fromEntries(Object.entries(fields).map(([k, f]) => [k, f.schema])) as SchemasOf<F>;
+}
+
+/** Fields asked together, as one part of the survey. `id` is their place in the survey object. */
+export interface Group {
+  id: string;
+  title: string;
+  fields: Fields;
+}
+
+/** One way the damage can look: a tile to pick, its dimensions, and how it reads in words. */
+export interface DamageShape {
+  shape: string;
+  title: string;
+  hint: string;
+  fields: Fields;
+}

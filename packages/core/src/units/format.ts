@@ -1,0 +1,81 @@
+import {
+  fromBase,
+  quantity,
+  shownUnit,
+  type QuantityId,
+  type Unit,
+  type UnitSystem,
+} from './quantities';
+
+export interface Shown {
+  figure: string;
+  unit: string;
+}
+
+/** Decimals that can be measured on site, by unit; what is not listed shows three significant digits. */
+const DECIMALS: Record<string, (x: number) => number> = {
+  mm: (x) => (x < 10 ? 2 : x < 100 ? 1 : 0),
+  in: (x) => (x < 10 ? 3 : 2),
+  µm: () => 0,
+  mil: (x) => (x < 10 ? 1 : 0),
+  '°C': () => 1,
+  '°F': () => 0,
+  g: (x) => (x < 100 ? 1 : 0),
+  oz: (x) => (x < 10 ? 2 : 1),
+  ml: (x) => (x < 100 ? 1 : 0),
+  'US fl oz': (x) => (x < 10 ? 2 : 1),
+  'cm²': (x) => (x < 100 ? 1 : 0),
+  'in²': (x) => (x < 10 ? 2 : 1),
+  '%': (x) => (x < 10 ? 1 : 0),
+  '€': (x) => (x < 100 ? 2 : 0),
+  'Shore D': (x) => (Number.isInteger(x) ? 0 : 1),
+};
+
+const trim = (text: string): string => (text.includes('.') ? text.replace(/\.?0+$/, '') : text);
+
+/** Rounds a figure to what can be measured in its unit. Minus is the true sign, not a hyphen. */
+function round(x: number, unit: Unit): string {
+  const size = Math.abs(x);
+  const decimals =
+    DECIMALS[unit.symbol]?.(size) ??
+    (size >= 100 || size === 0 ? 0 : 2 - Math.floor(Math.log10(size)));
+  const text = trim(x.toFixed(Math.min(Math.max(decimals, 0), 6)));
+  return text === '-0' ? '0' : text.replace('-', '−');
+}
+
+/** Minutes as "45 min", "2 h 15 min", "3 d 4 h". Seconds under a minute and a half when they matter. */
+export function formatDuration(minutes: number): string {
+  if (minutes < 0) return `−${formatDuration(-minutes)}`;
+  if (minutes > 0 && minutes < 1.5) return `${Math.round(minutes * 60)} s`;
+  const whole = Math.round(minutes);
+  const days = Math.floor(whole / 1440);
+  const hours = Math.floor((whole % 1440) / 60);
+  const mins = whole % 60;
+  if (days >= 2) {
+    const roundedHours = Math.round((whole - days * 1440) / 60);
+    if (roundedHours === 24) return `${days + 1} d`;
+    return roundedHours ? `${days} d ${roundedHours} h` : `${days} d`;
+  }
+  const allHours = days * 24 + hours;
+  if (allHours === 0) return `${mins} min`;
+  return mins ? `${allHours} h ${mins} min` : `${allHours} h`;
+}
+
+/** A value in its base unit as figure and unit in the chosen system; mass and volume step up at 1 kg, 1 l. */
+export function show(value: number, id: QuantityId, system: UnitSystem): Shown {
+  if (id === 'time') return { figure: formatDuration(value), unit: '' };
+  const q = quantity(id);
+  let unit = shownUnit(id, system);
+  if (system === 'metric' && (id === 'mass' || id === 'volume') && Math.abs(value) >= 10000) {
+    unit = q.units[1] as Unit;
+  }
+  if (system === 'metric' && id === 'area' && Math.abs(value) >= 1e6) unit = q.units[2] as Unit;
+  return { figure: round(fromBase(value, unit), unit), unit: unit.symbol };
+}
+
+/** The same as one text: "38 mm", "2 h 15 min", "12.6 °C". */
+export function say(value: number, id: QuantityId, system: UnitSystem = 'metric'): string {
+  const { figure, unit } = show(value, id, system);
+  if (id === 'money') return `${unit}${figure}`;
+  return unit ? `${figure} ${unit}` : figure;
+}

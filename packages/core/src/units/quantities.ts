@@ -1,0 +1,145 @@
+export type QuantityId =
+  | 'length'
+  | 'thinFilm'
+  | 'temperature'
+  | 'mass'
+  | 'volume'
+  | 'time'
+  | 'area'
+  | 'percent'
+  | 'ph'
+  | 'count'
+  | 'money'
+  | 'hardness';
+
+export type UnitSystem = 'metric' | 'us';
+
+/** One unit: how to get to the quantity's base unit (base = x·factor + offset), and what people call it. */
+export interface Unit {
+  symbol: string;
+  factor: number;
+  offset?: number;
+  names: string[];
+}
+
+export interface Quantity {
+  id: QuantityId;
+  /** First unit is the base that every computed value is in. */
+  units: Unit[];
+  show: Record<UnitSystem, string>;
+}
+
+const LITRES_PER_US_GALLON = 3.785411784;
+
+const list: Quantity[] = [
+  {
+    id: 'length',
+    units: [
+      { symbol: 'mm', factor: 1, names: ['mm', 'millimetre', 'millimetres'] },
+      { symbol: 'cm', factor: 10, names: ['cm'] },
+      { symbol: 'm', factor: 1000, names: ['m', 'metre', 'metres'] },
+      { symbol: 'in', factor: 25.4, names: ['in', 'inch', 'inches', '"', '”', '″'] },
+      { symbol: 'ft', factor: 304.8, names: ['ft', 'foot', 'feet', "'", '’', '′'] },
+    ],
+    show: { metric: 'mm', us: 'in' },
+  },
+  {
+    id: 'thinFilm',
+    units: [
+      { symbol: 'µm', factor: 1, names: ['µm', 'μm', 'um', 'micron', 'microns'] },
+      { symbol: 'mm', factor: 1000, names: ['mm'] },
+      { symbol: 'mil', factor: 25.4, names: ['mil', 'mils', 'thou'] },
+    ],
+    show: { metric: 'µm', us: 'mil' },
+  },
+  {
+    id: 'temperature',
+    units: [
+      { symbol: '°C', factor: 1, names: ['°c', 'c', 'celsius', 'degc'] },
+      {
+        symbol: '°F',
+        factor: 5 / 9,
+        offset: (-32 * 5) / 9,
+        names: ['°f', 'f', 'fahrenheit', 'degf'],
+      },
+    ],
+    show: { metric: '°C', us: '°F' },
+  },
+  {
+    id: 'mass',
+    units: [
+      { symbol: 'g', factor: 1, names: ['g', 'gram', 'grams'] },
+      { symbol: 'kg', factor: 1000, names: ['kg'] },
+      { symbol: 'lb', factor: 453.59237, names: ['lb', 'lbs', 'pound', 'pounds'] },
+      { symbol: 'oz', factor: 28.349523125, names: ['oz', 'ounce', 'ounces'] },
+    ],
+    show: { metric: 'g', us: 'oz' },
+  },
+  {
+    id: 'volume',
+    units: [
+      { symbol: 'ml', factor: 1, names: ['ml', 'cc', 'millilitre'] },
+      { symbol: 'l', factor: 1000, names: ['l', 'litre', 'litres', 'liter'] },
+      {
+        symbol: 'US fl oz',
+        factor: (LITRES_PER_US_GALLON * 1000) / 128,
+        names: ['fl oz', 'floz', 'us fl oz'],
+      },
+      { symbol: 'qt', factor: (LITRES_PER_US_GALLON * 1000) / 4, names: ['qt', 'quart', 'quarts'] },
+      { symbol: 'gal', factor: LITRES_PER_US_GALLON * 1000, names: ['gal', 'gallon', 'gallons'] },
+    ],
+    show: { metric: 'ml', us: 'US fl oz' },
+  },
+  {
+    id: 'time',
+    units: [
+      { symbol: 'min', factor: 1, names: ['min', 'mins', 'minute', 'minutes'] },
+      { symbol: 'h', factor: 60, names: ['h', 'hr', 'hrs', 'hour', 'hours'] },
+      { symbol: 'd', factor: 1440, names: ['d', 'day', 'days'] },
+    ],
+    show: { metric: 'min', us: 'min' },
+  },
+  {
+    id: 'area',
+    units: [
+      { symbol: 'mm²', factor: 1, names: ['mm2', 'mm²'] },
+      { symbol: 'cm²', factor: 100, names: ['cm2', 'cm²'] },
+      { symbol: 'm²', factor: 1e6, names: ['m2', 'm²'] },
+      { symbol: 'in²', factor: 645.16, names: ['in2', 'in²'] },
+    ],
+    show: { metric: 'cm²', us: 'in²' },
+  },
+  {
+    id: 'percent',
+    units: [{ symbol: '%', factor: 1, names: ['%', 'pct'] }],
+    show: { metric: '%', us: '%' },
+  },
+  { id: 'ph', units: [{ symbol: '', factor: 1, names: ['ph'] }], show: { metric: '', us: '' } },
+  { id: 'count', units: [{ symbol: '', factor: 1, names: [] }], show: { metric: '', us: '' } },
+  {
+    id: 'money',
+    units: [{ symbol: '€', factor: 1, names: ['€', 'eur', 'euro'] }],
+    show: { metric: '€', us: '€' },
+  },
+  {
+    id: 'hardness',
+    units: [{ symbol: 'Shore D', factor: 1, names: ['d', 'shore d'] }],
+    show: { metric: 'Shore D', us: 'Shore D' },
+  },
+];
+
+const byId = new Map(list.map((q) => [q.id, q]));
+
+/** The quantity by its id. */
+export function quantity(id: QuantityId): Quantity {
+  return byId.get(id) as Quantity;
+}
+
+/** The unit in which a quantity is typed and shown when nothing else is said. */
+export function shownUnit(id: QuantityId, system: UnitSystem): Unit {
+  const q = quantity(id);
+  return q.units.find((u) => u.symbol === q.show[system]) as Unit;
+}
+
+export const toBase = (x: number, unit: Unit): number => x * unit.factor + (unit.offset ?? 0);
+export const fromBase = (x: number, unit: Unit): number => (x - (unit.offset ?? 0)) / unit.factor;
