@@ -1,3 +1,4 @@
+export * from './apply';
 export * from './asset';
 export * from './command';
 export * from './ids';

@@ -26,6 +26,8 @@ export const Reading = z.object({
   stepId: z.string(),
   values: ReadingValues,
   passed: z.boolean(),
+  /** The verdict in one sentence, with the number and the limit. */
+  say: z.string(),
   takenAt: Instant,
   by: z.string(),
 });

@@ -17,6 +17,8 @@ export interface SectionRequest {
   edgeMm: number | null;
   label: string | null;
   dimensions: boolean;
+  /** Names of sizes not known yet: drawn as typical, lettered “?”. */
+  unknown: string[];
   seed: number;
 }
 

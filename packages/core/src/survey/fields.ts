@@ -76,5 +76,9 @@ export interface DamageShape {
   shape: string;
   title: string;
   hint: string;
+  /** How the damage is called in a list. */
+  named: string;
+  /** Dimensions to draw before any are typed, in base units. */
+  typical: Record<string, number>;
   fields: Fields;
 }

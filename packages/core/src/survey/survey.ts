@@ -15,3 +15,11 @@ export function familyOf(id: string): SurveyFamily {
   if (!found) throw new Error(`no repair family ${id}`);
   return found;
 }
+
+/** The name a repair goes by in lists: what is wrong, not what it is on. */
+export function surveyTitle(survey: Survey): string {
+  const [first] = survey.damages;
+  const shape = familyOf(survey.family).shapes.find((s) => s.shape === first?.shape);
+  const name = shape?.named ?? 'damage';
+  return survey.damages.length > 1 ? `${survey.damages.length} × ${name}` : name;
+}

@@ -1,0 +1,13 @@
+import { router } from 'expo-router';
+import { Frame } from '@/features/frame/Frame';
+import { Empty } from '@/ui/states';
+
+export default function NotFound() {
+  return (
+    <Frame tab={null}>
+      <Empty title="No such page." action={{ label: 'To the bench', onPress: () => router.navigate('/') }}>
+        The address is not one of Kelmot’s.
+      </Empty>
+    </Frame>
+  );
+}

@@ -1,0 +1,1 @@
+export { KnowHowScreen as default } from '@/features/knowhow/KnowHowScreen';

@@ -1,0 +1,1 @@
+export { NewScreen as default } from '@/features/survey/NewScreen';

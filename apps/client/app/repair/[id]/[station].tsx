@@ -1,0 +1,1 @@
+export { RepairScreen as default } from '@/features/repair/RepairScreen';

@@ -1,0 +1,1 @@
+export { RepairsScreen as default } from '@/features/repairs/RepairsScreen';

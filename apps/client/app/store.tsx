@@ -1,0 +1,1 @@
+export { StoreScreen as default } from '@/features/store/StoreScreen';

@@ -1,0 +1,146 @@
+import { clockText, dateText, STATION_NAMES, type Axis } from '@kelmot/core';
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { Pressable, ScrollView, View } from 'react-native';
+import { Frame } from '@/features/frame/Frame';
+import { SendState } from '@/features/frame/SendState';
+import { listAxis } from '@/features/repairs/benchAxis';
+import { placeOf, useActs, type ActRow } from '@/features/repairs/useActs';
+import { RepairAside } from '@/features/repair/RepairAside';
+import { sayError, useSiteQuery } from '@/store/api';
+import { LinkButton, SecondaryButton, Tag } from '@/ui/Button';
+import { Countdown } from '@/ui/Countdown';
+import { AxisRuler, CureStrip } from '@/ui/CureStrip';
+import { useLayout } from '@/ui/layout';
+import { StopMark, WaitMark } from '@/ui/marks';
+import { Empty, Failed, Skeleton } from '@/ui/states';
+import { Txt } from '@/ui/Txt';
+import { useNow, zoneMin } from '@/ui/useNow';
+
+const DAY = 86_400_000;
+const open = (row: ActRow['row']) => router.navigate(`/repair/${row.id}/${row.station}`);
+
+function Head({ row, right }: { row: ActRow['row']; right: string }) {
+  return (
+    <View className="flex-row items-center gap-2.5">
+      <Tag text={row.tag} />
+      <Txt as="row" className="min-w-0 flex-1" numberOfLines={1}>
+        {row.assetName}
+      </Txt>
+      <Txt as="label" numberOfLines={1}>
+        {right}
+      </Txt>
+    </View>
+  );
+}
+
+/** What runs: the clock to the next act, the words, and the strip on the shared axis. */
+function Running({ item, axis, now, ruling }: { item: ActRow; axis: Axis; now: number; ruling: boolean }) {
+  const { row, act } = item;
+  if (!act) return null;
+  const closing = act.phase === 'overcoat' && act.clockTo !== null && act.clockTo - now < 3_600_000;
+  const right = act.phase === 'place' ? 'Mix' : act.phase === 'cure' || act.phase === 'ready' ? STATION_NAMES.cure : `Build, coat ${act.coat + 1} next`;
+  return (
+    <Pressable role="link" aria-label={`${row.tag} ${row.assetName}: ${act.say} ${act.second}`} testID={`bench-${row.tag}`} onPress={() => open(row)} className="mx-4 gap-1 border-b border-rule py-3 active:opacity-80">
+      <Head row={row} right={right} />
+      <View className="min-h-[48px] flex-row items-center gap-4">
+        {act.clockTo !== null ? <Countdown to={act.clockTo} now={now} ruling={ruling} tone={closing ? 'closing' : 'ink'} /> : null}
+        <View className="min-w-0 flex-1">
+          <Txt as="strong">{act.say}</Txt>
+          <Txt className="text-pencil">{act.second}</Txt>
+        </View>
+      </View>
+      <CureStrip strip={act.strip} axis={axis} now={now} height={ruling ? 26 : 14} withWindow={act.phase.startsWith('overcoat')} />
+    </Pressable>
+  );
+}
+
+function Stopped({ item }: { item: ActRow }) {
+  const { row } = item;
+  return (
+    <View className="mx-4 gap-2 border-b border-rule py-3">
+      <View className="flex-row items-start gap-3">
+        <StopMark size={32} />
+        <View className="min-w-0 flex-1 gap-1">
+          <Head row={row} right={STATION_NAMES[row.station]} />
+          <Txt as="row" className="text-oxideInk">
+            {row.stop}
+          </Txt>
+        </View>
+      </View>
+      <SecondaryButton label="Measure again" hint={`Measure again at ${row.tag}`} onPress={() => open(row)} />
+    </View>
+  );
+}
+
+/** The bench: what runs now, what is stopped, what is to be looked at, what has not begun. In that order. */
+export function BenchScreen() {
+  const now = useNow();
+  const layout = useLayout();
+  const [width, setWidth] = useState(0);
+  const { data: site } = useSiteQuery();
+  const { acts, isLoading, error, refetch } = useActs({ status: 'open', q: '' }, now);
+  const { acts: closed } = useActs({ status: 'closed', q: '' }, now);
+  const running = acts.filter((a) => placeOf(a) === 'running');
+  const stopped = acts.filter((a) => placeOf(a) === 'stopped');
+  const waiting = acts.filter((a) => placeOf(a) === 'waiting');
+  const due = closed.filter((a) => a.row.dueOn !== null && Date.parse(a.row.dueOn) <= now + DAY);
+  const axis = width > 0 ? listAxis(now, width - 32) : null;
+  const first = running[0]?.row.id ?? stopped[0]?.row.id;
+  return (
+    <Frame tab="bench" aside={first ? <RepairAside id={first} /> : null}>
+      <ScrollView className="flex-1" onLayout={(e) => setWidth(e.nativeEvent.layout.width)} stickyHeaderIndices={[0]}>
+        <View className="border-b border-ink bg-sheet">
+          <View className="flex-row items-center gap-3 border-b border-rule bg-paper px-4 py-2">
+            <Txt as="screen" role="heading">
+              Bench
+            </Txt>
+            <Txt as="label" className="flex-1" numberOfLines={1}>
+              {layout === 'phone' ? site?.settings.name : ''}
+            </Txt>
+            <SendState quiet />
+            {layout === 'phone' ? <LinkButton label="Set" hint="Settings and sign-out" testID="settings" onPress={() => router.navigate('/settings')} /> : null}
+          </View>
+          <View className="px-4">{axis ? <AxisRuler axis={axis} now={now} label={clockText(now, zoneMin())} /> : null}</View>
+        </View>
+        {isLoading ? <Skeleton /> : null}
+        {error ? <Failed say={sayError(error)} retry={() => void refetch()} /> : null}
+        {running.length > 0 && axis ? (
+          <View className="border-b border-ink bg-sheet">
+            {running.map((item, i) => (
+              <Running key={item.row.id} item={item} axis={axis} now={now} ruling={i === 0 && item.act?.clockTo !== null} />
+            ))}
+          </View>
+        ) : null}
+        {stopped.map((item) => (
+          <Stopped key={item.row.id} item={item} />
+        ))}
+        {due.map(({ row }) => (
+          <Pressable key={row.id} role="link" aria-label={`${row.tag}: look at it`} onPress={() => open(row)} className="mx-4 flex-row gap-3 border-b border-rule py-3">
+            <WaitMark size={26} />
+            <View className="min-w-0 flex-1 gap-1">
+              <Head row={row} right="" />
+              <Txt>
+                <Txt as="strong">{row.dueOn && Date.parse(row.dueOn) < now - DAY ? `Look at it: was due ${dateText(Date.parse(row.dueOn), zoneMin())}. ` : 'Look today. '}</Txt>
+                {row.title}
+                {row.intent === 'stopgap' ? ', stop-gap' : ''}.
+              </Txt>
+            </View>
+          </Pressable>
+        ))}
+        {waiting.map(({ row }) => (
+          <Pressable key={row.id} role="link" aria-label={`${row.tag} ${row.assetName}, at ${STATION_NAMES[row.station]}`} onPress={() => open(row)} className="mx-4 gap-1 border-b border-rule py-3">
+            <Head row={row} right={STATION_NAMES[row.station]} />
+            <Txt as="label">{row.title}</Txt>
+          </Pressable>
+        ))}
+        {!isLoading && !error && acts.length === 0 ? (
+          <Empty title="Nothing runs." action={{ label: 'New repair', onPress: () => router.navigate('/new') }}>
+            A repair shows here from its survey to its sign-off.
+          </Empty>
+        ) : null}
+        <View className="h-8" />
+      </ScrollView>
+    </Frame>
+  );
+}

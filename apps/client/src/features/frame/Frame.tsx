@@ -1,0 +1,52 @@
+import { router } from 'expo-router';
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
+import { Register } from '@/features/repairs/Register';
+import { useAppDispatch } from '@/store/hooks';
+import { keysToggled } from '@/store/view';
+import { useLayout } from '@/ui/layout';
+import { KeysHelp } from './KeysHelp';
+import { TabBar } from './TabBar';
+import { TopBar } from './TopBar';
+import type { TabId } from './tabs';
+import { useKey } from './useKey';
+
+interface FrameProps {
+  tab: TabId | null;
+  /** Third pane of the wide layout. */
+  aside?: ReactNode;
+  /** Inside a repair a phone's bar gives way to the station scale. */
+  bare?: boolean;
+  openId?: string;
+  children: ReactNode;
+}
+
+/** Lays a screen into the layout of the device: one column, two panes, or register, station and section. */
+export function Frame({ tab, aside, bare = false, openId, children }: FrameProps) {
+  const layout = useLayout();
+  const dispatch = useAppDispatch();
+  useKey('n', () => router.navigate('/new'));
+  useKey('?', () => dispatch(keysToggled()));
+  if (layout === 'phone') {
+    return (
+      <View className="flex-1 bg-paper">
+        <View className="flex-1">{children}</View>
+        {bare ? null : <TabBar on={tab} />}
+      </View>
+    );
+  }
+  const wide = layout === 'wide';
+  return (
+    <View className="flex-1 bg-paper">
+      <TopBar on={tab} />
+      <View className="flex-1 flex-row">
+        <View className="w-[300px] border-r-[1.25px] border-ink">
+          <Register openId={openId} />
+        </View>
+        <View className="min-w-0 flex-1">{children}</View>
+        {wide && aside ? <View className="w-[380px] border-l-[1.25px] border-ink bg-sheet">{aside}</View> : null}
+      </View>
+      <KeysHelp />
+    </View>
+  );
+}

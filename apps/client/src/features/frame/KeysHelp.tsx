@@ -1,0 +1,34 @@
+import { View } from 'react-native';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { keysToggled } from '@/store/view';
+import { KeyHint, SecondaryButton } from '@/ui/Button';
+import { Txt } from '@/ui/Txt';
+
+const KEYS: [string, string][] = [
+  ['/', 'Find a tag or a name'],
+  ['n', 'New repair'],
+  ['1 to 7', 'Go to a station'],
+  ['t', 'Start the next batch, or mark it placed'],
+  ['?', 'Show or hide this list'],
+];
+
+/** The keyboard's list. */
+export function KeysHelp() {
+  const shown = useAppSelector((s) => s.view.keysShown);
+  const dispatch = useAppDispatch();
+  if (!shown) return null;
+  return (
+    <View role="dialog" aria-label="Keys" testID="keys-help" className="absolute right-6 top-16 w-[340px] gap-3 border-[1.25px] border-ink bg-sheet p-4">
+      <Txt as="rowBold">Keys</Txt>
+      {KEYS.map(([key, does]) => (
+        <View key={key} className="flex-row items-center gap-3">
+          <View className="w-16 items-start">
+            <KeyHint keyName={key} />
+          </View>
+          <Txt className="flex-1">{does}</Txt>
+        </View>
+      ))}
+      <SecondaryButton label="Close" onPress={() => dispatch(keysToggled())} />
+    </View>
+  );
+}

@@ -1,0 +1,49 @@
+import { router } from 'expo-router';
+import { Pressable, View } from 'react-native';
+import { TabIcon } from '@/ui/marks';
+import { Txt } from '@/ui/Txt';
+import { TABS, type TabId } from './tabs';
+
+/** A phone's bar of four at the thumb, and the round New. */
+export function TabBar({ on }: { on: TabId | null }) {
+  return (
+    <View className="flex-row border-t border-ink bg-sheet pr-24" role="navigation" aria-label="Places">
+      {TABS.map((tab) => {
+        const here = tab.id === on;
+        return (
+          <Pressable
+            key={tab.id}
+            role="link"
+            aria-label={tab.label}
+            aria-current={here ? 'page' : undefined}
+            onPress={() => router.navigate(tab.href)}
+            testID={`tab-${tab.id}`}
+            className="h-16 flex-1 items-center justify-center gap-0.5"
+          >
+            <View className={`absolute top-0 h-1 w-12 ${here ? 'bg-ink' : ''}`} />
+            <TabIcon name={tab.id} on={here} />
+            <Txt as="label" className={here ? 'font-head text-ink' : ''} numberOfLines={1}>
+              {tab.label}
+            </Txt>
+          </Pressable>
+        );
+      })}
+      <View className="absolute bottom-3 right-3 h-[73px] w-[73px] items-center justify-center rounded-full border-[1.5px] border-ink bg-paper">
+        <Pressable
+          role="button"
+          aria-label="New repair"
+          testID="new-repair"
+          onPress={() => router.navigate('/new')}
+          className="h-[63px] w-[63px] items-center justify-center rounded-full bg-teal active:opacity-80"
+        >
+          <Txt as="screen" className="-mb-1 text-onTeal">
+            +
+          </Txt>
+          <Txt as="inline" className="text-onTeal">
+            New
+          </Txt>
+        </Pressable>
+      </View>
+    </View>
+  );
+}

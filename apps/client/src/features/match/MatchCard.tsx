@@ -1,0 +1,116 @@
+import { say, VERDICT_NAMES, type Judged, type Scored } from '@kelmot/core';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { useAppSelector } from '@/store/hooks';
+import { Disclosure } from '@/ui/Button';
+import { LimitRule } from '@/ui/LimitRule';
+import { VerdictMark } from '@/ui/marks';
+import { Txt } from '@/ui/Txt';
+
+const INK = { fits: 'text-mossInk', if: 'text-ochreInk', no: 'text-oxideInk' } as const;
+
+/** Rules worth a line: those that decide, and for what fits the measured ones. */
+function deciding({ match }: Scored): Judged[] {
+  const { judged, verdict } = match;
+  if (verdict === 'fits') return judged.filter((j) => j.against && j.against.quantity !== 'count');
+  return judged.filter((j) => j.verdict === verdict && j.against);
+}
+
+function sentence({ match }: Scored): { lead: string; rest: string } {
+  const { verdict, judged } = match;
+  const turned = judged.filter((j) => j.verdict === verdict);
+  if (verdict === 'if') return { lead: 'Fits if ', rest: `${turned.map((j) => j.condition).filter(Boolean).join('; ')}.` };
+  if (verdict === 'no') {
+    const relax = turned.length === 1 ? turned[0]?.relax?.say : undefined;
+    return { lead: 'Does not fit. ', rest: turned.length > 1 ? `${turned.map((j) => j.rule.name.toLowerCase()).join(', ')} stop it.` : (relax ?? turned[0]?.because ?? '') };
+  }
+  return { lead: '', rest: '' };
+}
+
+interface MatchCardProps {
+  scored: Scored;
+  selected: boolean;
+  onSelect: () => void;
+  /** One line: why this one comes first. */
+  why: string | null;
+  onTry: (path: string, text: string) => void;
+}
+
+/** A card judged: verdict, what decides against its limit, what would turn it; behind it every reason and the score. */
+export function MatchCard({ scored, selected, onSelect, why, onTry }: MatchCardProps) {
+  const { match, parts, score } = scored;
+  const { card, verdict } = match;
+  const [open, setOpen] = useState(false);
+  const units = useAppSelector((s) => s.settings.units);
+  const { lead, rest } = sentence(scored);
+  const turnable = match.judged.filter((j) => j.verdict !== 'fits' && j.relax);
+  return (
+    <View testID={`match-${card.code}`} className={`border-b border-rule ${selected ? 'border-l-[5px] border-l-moss bg-sheet' : 'pl-[5px]'}`}>
+      <Pressable role="radio" aria-checked={selected} aria-label={`${card.code} ${card.name}: ${VERDICT_NAMES[verdict]}. ${lead}${rest}`} disabled={verdict === 'no'} onPress={onSelect} className="gap-1 px-4 pt-3">
+        <View className="flex-row items-center gap-3">
+          <VerdictMark verdict={verdict} />
+          <Txt as={selected ? 'rowBold' : 'row'} className="min-w-0 flex-1" numberOfLines={1}>
+            {card.code} {card.name}
+          </Txt>
+          <Txt as="row" className={INK[verdict]}>
+            {verdict === 'fits' ? VERDICT_NAMES.fits : ''}
+          </Txt>
+        </View>
+        <View className={verdict === 'fits' ? '' : 'pl-10'}>
+          {deciding(scored).map((j) => (j.against ? <LimitRule key={j.rule.id} name={j.rule.name} against={j.against} verdict={j.verdict} /> : null))}
+          {lead ? (
+            <Txt>
+              <Txt as="strong" className={INK[verdict]}>
+                {lead}
+              </Txt>
+              {rest}
+            </Txt>
+          ) : null}
+        </View>
+        <View className="flex-row flex-wrap gap-x-4">
+          {parts
+            .filter((p) => p.value !== null && p.id !== 'margin')
+            .map((p) => (
+              <Txt as="label" key={p.id}>
+                {p.name.toLowerCase()} <Txt as="label" className="text-ink">{say(p.value ?? 0, p.quantity, units)}</Txt>
+              </Txt>
+            ))}
+        </View>
+        {why ? <Txt as="inline">First: {why}.</Txt> : null}
+      </Pressable>
+      <View className="px-4">
+        <Disclosure label={`All reasons${turnable.length ? ', and what would change it' : ''}`} open={open} onToggle={() => setOpen(!open)}>
+          {match.judged.map((j) => (
+            <View key={j.rule.id} className="gap-1">
+              <View className="flex-row items-baseline gap-2">
+                <Txt as="inline" className={`w-20 ${INK[j.verdict]}`}>
+                  {VERDICT_NAMES[j.verdict]}
+                </Txt>
+                <Txt className="min-w-0 flex-1">
+                  <Txt as="strong">{j.rule.question} </Txt>
+                  {j.because}
+                </Txt>
+              </View>
+              {j.relax && j.verdict !== 'fits' ? (
+                <Pressable
+                  role="button"
+                  aria-label={`Try it in the survey: ${j.relax.say}`}
+                  testID={`try-${card.code}-${j.rule.id}`}
+                  onPress={() => j.relax && onTry(j.relax.path, j.relax.text)}
+                  className="min-h-[48px] justify-center self-start pl-[88px]"
+                >
+                  <Txt as="inline" className="border-b-[1.5px] border-dotted border-teal">
+                    {j.relax.say} Try it
+                  </Txt>
+                </Pressable>
+              ) : null}
+            </View>
+          ))}
+          <Txt as="label">
+            Order: {score.toFixed(2)} = {parts.map((p) => `${p.name.toLowerCase()} ${p.score.toFixed(2)} × ${p.weight}`).join(' + ')}
+          </Txt>
+        </Disclosure>
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,102 @@
+import { dayClockText, INTENT_NAMES, INTENTS, whyFirst, type Intent } from '@kelmot/core';
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { RepairAside } from '@/features/repair/RepairAside';
+import { Refused } from '@/features/repair/Refused';
+import { sectionOf } from '@/features/repair/sectionOf';
+import { StationFrame } from '@/features/repair/StationFrame';
+import { type OpenRepair } from '@/features/repair/useRepair';
+import { draftOf } from '@/features/survey/draftOf';
+import { draftPut } from '@/store/drafts';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { sayError } from '@/store/api';
+import { LinkButton, PrimaryButton } from '@/ui/Button';
+import { Choices } from '@/ui/fields';
+import { SectionView } from '@/ui/SectionView';
+import { Failed, Skeleton } from '@/ui/states';
+import { Txt } from '@/ui/Txt';
+import { useNow, zoneMin } from '@/ui/useNow';
+import type { RepairView } from '@kelmot/contract';
+import { MatchCard } from './MatchCard';
+import { useMatches } from './useMatches';
+
+/** Match: every card with its verdict, ranked for lasting or for stop-gap, and the choice that goes to Prep. */
+export function MatchScreen({ view, repair, width }: { view: RepairView; repair: OpenRepair; width: number }) {
+  const dispatch = useAppDispatch();
+  const units = useAppSelector((s) => s.settings.units);
+  const now = useNow(60_000);
+  const [intent, setIntent] = useState<Intent>(view.intent);
+  const [picked, setPicked] = useState<string | null>(view.plan?.body.card.code ?? null);
+  const [all, setAll] = useState(false);
+  const { ranked, loading, error } = useMatches(view.survey, intent);
+  const usable = ranked.filter((s) => s.match.verdict !== 'no');
+  const chosen = usable.find((s) => s.match.card.code === picked) ?? usable[0];
+  const code = chosen?.match.card.code;
+  const shown = all ? ranked : ranked.slice(0, Math.max(usable.length + 2, 4));
+  const begun = view.mixes.length > 0;
+  const same = view.plan?.body.card.code === code && view.intent === intent;
+  const drawing = sectionOf({ ...view, plan: null }, now, units, { width, height: 250 });
+  const take = () => {
+    if (!code || !repair.canWrite) return;
+    if (!same) repair.send({ type: 'plan.make', planId: uuidv7(), cardCode: code, intent });
+    router.navigate(`/repair/${view.id}/prep`);
+  };
+  const tryIt = (path: string, text: string) => {
+    const draft = draftOf(view.survey, units);
+    dispatch(draftPut({ key: view.id, draft: { ...draft, texts: { ...draft.texts, [path]: text } } }));
+    router.navigate(`/repair/${view.id}/survey`);
+  };
+  const action = begun ? (
+    <PrimaryButton label="On to Prep" onPress={() => router.navigate(`/repair/${view.id}/prep`)} testID="take" />
+  ) : (
+    <PrimaryButton
+      label={code ? `Take ${code} to Prep` : 'No card fits: change the survey, or call the specialist'}
+      disabled={!code || !repair.canWrite}
+      onPress={take}
+      testID="take"
+    />
+  );
+  return (
+    <StationFrame
+      id={view.id}
+      station="match"
+      reached={view.station}
+      tag={view.tag}
+      title={`${ranked.length} cards for ${view.title}`}
+      header={drawing && width > 0 ? <SectionView drawing={drawing} extra={[{ key: 'back by', value: dayClockText(Date.parse(view.backBy), now, zoneMin()) }]} /> : null}
+      aside={<RepairAside id={view.id} />}
+      action={action}
+    >
+      <Refused waiting={repair.waiting} />
+      <View className="gap-2 border-b border-ink px-4 py-3">
+        <Txt as="label">Ranked for</Txt>
+        <Choices id="intent" label="Ranked for" options={INTENTS.map((value) => ({ value, label: INTENT_NAMES[value] }))} value={intent} onPick={(v) => setIntent(v as Intent)} />
+      </View>
+      {loading ? <Skeleton /> : null}
+      {error ? <Failed say={sayError(error)} /> : null}
+      <View role="radiogroup" aria-label="Material systems">
+        {shown.map((scored, i) => (
+          <MatchCard
+            key={scored.match.card.code}
+            scored={scored}
+            selected={scored.match.card.code === code}
+            onSelect={() => setPicked(scored.match.card.code)}
+            why={i === 0 && scored.match.verdict !== 'no' ? whyFirst(scored, ranked[1]) : null}
+            onTry={tryIt}
+          />
+        ))}
+      </View>
+      {ranked.length > shown.length ? (
+        <View className="px-4">
+          <LinkButton label={`${ranked.length - shown.length} more do not fit`} onPress={() => setAll(true)} testID="show-all" />
+        </View>
+      ) : null}
+      <View className="px-4 py-3">
+        <Txt as="label">Example figures. Replace with your supplier’s data sheet.</Txt>
+        <Txt as="label">Pressure equipment and structures: an engineer must approve.</Txt>
+      </View>
+    </StationFrame>
+  );
+}

@@ -1,0 +1,88 @@
+import { StationId, STATION_NAMES } from '@kelmot/core';
+import { router, useLocalSearchParams } from 'expo-router';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { Frame } from '@/features/frame/Frame';
+import { MatchScreen } from '@/features/match/MatchScreen';
+import { stationScreens } from '@/features/stations';
+import { SurveyScreen } from '@/features/survey/SurveyScreen';
+import { sayError } from '@/store/api';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { workingShown } from '@/store/view';
+import { PrimaryButton } from '@/ui/Button';
+import { SectionView } from '@/ui/SectionView';
+import { Empty, Failed, Skeleton } from '@/ui/states';
+import { useNow, zoneMin } from '@/ui/useNow';
+import { dayClockText } from '@kelmot/core';
+import { WorkingSheet } from '@/ui/Working';
+import { pathName } from './pathNames';
+import { Refused } from './Refused';
+import { RepairAside } from './RepairAside';
+import { sectionOf } from './sectionOf';
+import { StationFrame } from './StationFrame';
+import { useRepair, type OpenRepair } from './useRepair';
+import type { RepairView } from '@kelmot/contract';
+
+/** A station that works from the plan, or the word that there is none yet. */
+function Planned({ view, repair, station, width }: { view: RepairView; repair: OpenRepair; station: Exclude<StationId, 'survey' | 'match'>; width: number }) {
+  const now = useNow(15_000);
+  const units = useAppSelector((s) => s.settings.units);
+  const planning = repair.waiting.some((w) => w.command.type === 'plan.make' && !w.refused);
+  const plan = planning ? undefined : view.plan?.body;
+  const screen = stationScreens[station];
+  const short = station === 'mix' || station === 'accept' || station === 'cure';
+  const drawing = sectionOf(view, now, units, { width, height: short ? 108 : 230 }, 0, !short);
+  const props = plan && { id: view.id, view, plan, repair };
+  const card = plan ? `${plan.card.code} ${plan.card.name}` : '';
+  return (
+    <StationFrame
+      id={view.id}
+      station={station}
+      reached={view.station}
+      tag={view.tag}
+      title={plan ? `${STATION_NAMES[station]}, ${card}` : STATION_NAMES[station]}
+      header={drawing ? <SectionView drawing={drawing} extra={[{ key: 'back by', value: dayClockText(Date.parse(view.backBy), now, zoneMin()) }]} /> : null}
+      aside={<RepairAside id={view.id} />}
+      action={props ? <screen.action {...props} /> : <PrimaryButton label="Choose a system at Match" onPress={() => router.navigate(`/repair/${view.id}/match`)} testID="to-match" />}
+      sheet={<WorkingSheet namePath={(p) => pathName(view.survey.family, p)} />}
+    >
+      <Refused waiting={repair.waiting} />
+      {planning ? <Skeleton /> : null}
+      {!planning && !plan ? <Empty title="No plan yet.">{STATION_NAMES[station]} is worked out from the system that is chosen at Match.</Empty> : null}
+      {props ? <screen.body {...props} /> : null}
+    </StationFrame>
+  );
+}
+
+/** One repair at one station, by its address. */
+export function RepairScreen() {
+  const { id = '', station: raw } = useLocalSearchParams<{ id: string; station: string }>();
+  const station = StationId.safeParse(raw).data ?? 'survey';
+  const repair = useRepair(id);
+  const dispatch = useAppDispatch();
+  const [width, setWidth] = useState(0);
+  useEffect(() => {
+    dispatch(workingShown(null));
+  }, [dispatch, id, station]);
+  const { view, error, loading } = repair;
+  const creating = repair.waiting.some((w) => w.command.type === 'repair.create');
+  if (!view) {
+    return (
+      <Frame tab="repairs" openId={id}>
+        <Refused waiting={repair.waiting} />
+        {loading || creating ? <Skeleton /> : <Failed say={sayError(error)} retry={() => router.navigate('/repairs')} />}
+      </Frame>
+    );
+  }
+  return (
+    <View className="flex-1" onLayout={(e) => setWidth(Math.min(e.nativeEvent.layout.width, 620))}>
+      {station === 'survey' ? (
+        <SurveyScreen key={id} view={view} repair={repair} width={width} />
+      ) : station === 'match' ? (
+        <MatchScreen key={`${id}/${view.version}`} view={view} repair={repair} width={width} />
+      ) : (
+        <Planned view={view} repair={repair} station={station} width={width} />
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,91 @@
+import { STATION_NAMES, STATIONS, type StationId } from '@kelmot/core';
+import { router } from 'expo-router';
+import { useState, type ReactNode } from 'react';
+import { Pressable, ScrollView, View } from 'react-native';
+import Svg, { Path } from 'react-native-svg';
+import { Frame } from '@/features/frame/Frame';
+import { SendState } from '@/features/frame/SendState';
+import { useKey } from '@/features/frame/useKey';
+import { Tag } from '@/ui/Button';
+import { useLayout } from '@/ui/layout';
+import { StationScale } from '@/ui/StationScale';
+import { useTheme } from '@/ui/theme';
+import { Txt } from '@/ui/Txt';
+
+interface StationFrameProps {
+  id: string | null;
+  station: StationId;
+  reached: StationId;
+  tag: string;
+  title: string;
+  /** The section, over everything else on a phone. */
+  header?: ReactNode;
+  aside?: ReactNode;
+  /** The one primary action, above the scale. */
+  action?: ReactNode;
+  /** Lies over the lower half of a phone: the working of a figure. */
+  sheet?: ReactNode;
+  children: ReactNode;
+}
+
+function BackArrow() {
+  const { c } = useTheme();
+  return (
+    <Pressable role="link" aria-label="Back to the bench" testID="back" onPress={() => router.navigate('/')} className="h-12 w-12 items-center justify-center">
+      <Svg width={22} height={16}>
+        <Path d="M22 8H3M9 2L3 8l6 6" stroke={c.ink} strokeWidth={2} fill="none" />
+      </Svg>
+    </Pressable>
+  );
+}
+
+/** A station of a repair: the ruler of seven below on a phone and on top when wide, one action, one scroll. */
+export function StationFrame({ id, station, reached, tag, title, header, aside, action, sheet, children }: StationFrameProps) {
+  const layout = useLayout();
+  const [width, setWidth] = useState(0);
+  const go = (to: StationId) => {
+    if (id) router.navigate(`/repair/${id}/${to}`);
+  };
+  return (
+    <Frame tab="repairs" aside={aside} bare openId={id ?? undefined}>
+      {STATIONS.map((s, i) => (
+        <StationKey key={s} number={i + 1} go={() => go(s)} />
+      ))}
+      <View className="flex-1" onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
+        {layout === 'phone' ? (
+          <View className="flex-row items-center gap-2 bg-sheet pr-4">
+            <BackArrow />
+            {tag ? <Tag text={tag} /> : null}
+            <Txt as="row" role="heading" className="min-w-0 flex-1" numberOfLines={1}>
+              {title || STATION_NAMES[station]}
+            </Txt>
+            <SendState quiet />
+          </View>
+        ) : width > 0 ? (
+          <>
+            <StationScale width={width} current={station} reached={reached} onPick={go} named />
+            <View className="flex-row items-center gap-3 border-y border-ink bg-sheet px-4 py-2">
+              {tag ? <Tag text={tag} /> : null}
+              <Txt as="row" role="heading">
+                {title}
+              </Txt>
+            </View>
+          </>
+        ) : null}
+        <ScrollView className="flex-1" keyboardShouldPersistTaps="handled" testID={`screen-${station}`}>
+          {layout === 'wide' ? null : header}
+          {children}
+          <View className="h-6" />
+        </ScrollView>
+        {layout === 'wide' ? null : sheet}
+      </View>
+      {action ? <View className="border-t border-rule bg-paper px-4 py-3">{action}</View> : null}
+      {layout === 'phone' && width > 0 ? <StationScale width={width} current={station} reached={reached} onPick={go} /> : null}
+    </Frame>
+  );
+}
+
+function StationKey({ number, go }: { number: number; go: () => void }) {
+  useKey(String(number), go);
+  return null;
+}

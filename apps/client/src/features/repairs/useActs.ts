@@ -1,0 +1,51 @@
+import { mixedBatches, type RepairRow } from '@kelmot/contract';
+import { nextAct, STATION_NAMES, type NextAct } from '@kelmot/core';
+import { useMemo } from 'react';
+import { useRepairsInfiniteQuery, type RepairsQuery } from '@/store/api';
+import { zoneMin } from '@/ui/useNow';
+
+export interface ActRow {
+  row: RepairRow;
+  act: NextAct | null;
+  /** What the row says at its right end. */
+  say: string;
+}
+
+/** Where a row belongs on the bench. */
+export type Place = 'running' | 'stopped' | 'waiting';
+export const placeOf = ({ row, act }: ActRow): Place => (act ? 'running' : row.stop ? 'stopped' : 'waiting');
+
+const ORDER: Record<Place, number> = { running: 0, stopped: 1, waiting: 2 };
+
+/** Sooner first: what ticks, then what is stopped, then what has not begun. */
+function sooner(p: ActRow, q: ActRow): number {
+  const place = ORDER[placeOf(p)] - ORDER[placeOf(q)];
+  if (place !== 0) return place;
+  const at = (a: ActRow) => a.act?.clockTo ?? (a.act ? 0 : Date.parse(a.row.backBy));
+  return at(p) - at(q);
+}
+
+function shortSay(row: RepairRow, act: NextAct | null): string {
+  if (!act) return row.stop ? 'stop' : STATION_NAMES[row.station];
+  return act.say.replace(/[.,]$/, '').replace(/^Place it by/, 'place').replace(/^Overcoat before/, 'overcoat');
+}
+
+/** Adds to each row what it says now. `now` in epoch ms. */
+export const actsOf = (rows: RepairRow[], now: number): ActRow[] =>
+  rows.map((row) => {
+    const act = row.gist && row.status === 'open' ? nextAct(row.gist, mixedBatches(row.mixes), now, zoneMin()) : null;
+    return { row, act, say: row.status === 'closed' ? 'closed' : shortSay(row, act) };
+  });
+
+/** Repairs of a query with their next acts, soonest first. */
+export function useActs(query: RepairsQuery, now: number) {
+  const result = useRepairsInfiniteQuery(query, { pollingInterval: 20_000 });
+  const rows = useMemo(() => result.data?.pages.flatMap((p) => p.rows) ?? [], [result.data]);
+  // Acts change by the minute; the seconds are only in the clocks.
+  const minute = Math.floor(now / 15_000) * 15_000;
+  const acts = useMemo(() => {
+    const list = actsOf(rows, minute);
+    return query.status === 'open' ? list.sort(sooner) : list;
+  }, [rows, minute, query.status]);
+  return { ...result, acts };
+}

@@ -1,0 +1,58 @@
+import type { UnitSystem } from '@kelmot/core';
+import { ScrollView, View } from 'react-native';
+import { Frame } from '@/features/frame/Frame';
+import { api, useMeQuery, useSignOutMutation } from '@/store/api';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { themeChosen, unitsChosen, type Settings } from '@/store/settings';
+import { SecondaryButton } from '@/ui/Button';
+import { Choices, FieldFrame } from '@/ui/fields';
+import { Txt } from '@/ui/Txt';
+
+const THEMES = [
+  { value: 'auto', label: 'As the device' },
+  { value: 'light', label: 'Day' },
+  { value: 'night', label: 'Night shift' },
+];
+const UNITS = [
+  { value: 'metric', label: 'Metric' },
+  { value: 'us', label: 'US' },
+];
+
+/** Set once: units, theme; and the way out. */
+export function SettingsScreen() {
+  const dispatch = useAppDispatch();
+  const settings = useAppSelector((s) => s.settings);
+  const waiting = useAppSelector((s) => s.outbox.queue.length);
+  const { data: me } = useMeQuery();
+  const [signOut] = useSignOutMutation();
+  const leave = async () => {
+    await signOut();
+    dispatch(api.util.resetApiState());
+  };
+  return (
+    <Frame tab={null}>
+      <ScrollView className="flex-1">
+        <View className="border-b border-ink px-4 py-3">
+          <Txt as="screen" role="heading">
+            Settings
+          </Txt>
+        </View>
+        <View className="gap-5 p-4">
+          <FieldFrame label="Units" why="A unit can still be typed at each field.">
+            <Choices id="units" label="Units" options={UNITS} value={settings.units} onPick={(v) => dispatch(unitsChosen(v as UnitSystem))} />
+          </FieldFrame>
+          <FieldFrame label="Theme">
+            <Choices id="theme" label="Theme" options={THEMES} value={settings.theme} onPick={(v) => dispatch(themeChosen(v as Settings['theme']))} />
+          </FieldFrame>
+          <View className="gap-2">
+            <Txt as="inline">
+              Signed in: {me?.name}, {me?.role}
+            </Txt>
+            {waiting > 0 ? <Txt className="text-ochreInk">{waiting} waiting to send stay on this device and go on when someone signs in.</Txt> : null}
+            <SecondaryButton label={`Sign ${me?.name ?? ''} out`} onPress={() => void leave()} testID="sign-out" />
+          </View>
+        </View>
+      </ScrollView>
+    </Frame>
+  );
+}

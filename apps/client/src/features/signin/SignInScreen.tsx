@@ -1,0 +1,70 @@
+import { useState } from 'react';
+import { Pressable, ScrollView, View } from 'react-native';
+import { sayError, useDemoUsersQuery, useSignInMutation, type ApiError } from '@/store/api';
+import { PrimaryButton } from '@/ui/Button';
+import { FieldFrame, TextBox } from '@/ui/fields';
+import { Sign } from '@/ui/marks';
+import { Failed } from '@/ui/states';
+import { Txt } from '@/ui/Txt';
+
+function reasonOf(error: unknown): string {
+  const e = error as ApiError;
+  if (e.kind === 'problem' && e.problem.status === 401) return 'Name or password is wrong. Check both and try again';
+  if (e.kind === 'problem' && e.problem.status === 429) return 'Too many tries. Wait a minute, then try again';
+  if (e.kind === 'problem' && e.problem.status < 500) return 'Type your user name (2 characters or more) and your password';
+  return sayError(error);
+}
+
+/** Sign-in by name and password; on a demo server its people stand there to be tapped. */
+export function SignInScreen() {
+  const [username, setUsername] = useState('');
+  const [password, setPassword] = useState('');
+  const [signIn, { error, isLoading }] = useSignInMutation();
+  const { data: demo = [] } = useDemoUsersQuery();
+  return (
+    <ScrollView className="flex-1 bg-paper">
+      <View className="w-full max-w-[440px] gap-6 self-center p-4 pt-12">
+        <View className="flex-row items-center gap-3">
+          <Sign size={40} />
+          <View>
+            <Txt as="screen" role="heading">
+              Kelmot
+            </Txt>
+            <Txt as="label">Cold repairs, from survey to sign-off</Txt>
+          </View>
+        </View>
+        {error ? <Failed say={`${reasonOf(error)}.`} /> : null}
+        {demo.length > 0 ? (
+          <View className="gap-2">
+            <Txt as="label">Demo plant, made-up people. Come in as</Txt>
+            {demo.map((u) => (
+              <Pressable
+                key={u.username}
+                role="button"
+                aria-label={`Sign in as ${u.name}, ${u.role}`}
+                testID={`demo-${u.username}`}
+                disabled={isLoading}
+                onPress={() => void signIn({ username: u.username, password: u.password })}
+                className="min-h-[56px] flex-row items-center justify-between rounded border-[1.5px] border-ink bg-sheet px-4 active:bg-shade"
+              >
+                <Txt as="row">{u.name}</Txt>
+                <Txt as="inline" className="font-label text-pencil">
+                  {u.role}
+                </Txt>
+              </Pressable>
+            ))}
+          </View>
+        ) : null}
+        <View className="gap-4 border-t border-ink pt-5">
+          <FieldFrame label="User name">
+            <TextBox id="username" label="User name" text={username} onText={setUsername} />
+          </FieldFrame>
+          <FieldFrame label="Password">
+            <TextBox id="password" label="Password" text={password} onText={setPassword} secret onSubmit={() => void signIn({ username, password })} />
+          </FieldFrame>
+          <PrimaryButton label="Sign in" onPress={() => void signIn({ username, password })} disabled={isLoading} testID="sign-in" />
+        </View>
+      </View>
+    </ScrollView>
+  );
+}

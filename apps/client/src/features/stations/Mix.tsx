@@ -1,0 +1,124 @@
+import { clockText, say } from '@kelmot/core';
+import { View } from 'react-native';
+import { useKey } from '@/features/frame/useKey';
+import { textsDropped } from '@/store/drafts';
+import { useAppDispatch } from '@/store/hooks';
+import { PrimaryButton, SecondaryButton } from '@/ui/Button';
+import { FieldFrame, TextBox } from '@/ui/fields';
+import { FigureText } from '@/ui/FigureText';
+import { MixedSwatch, StopMark } from '@/ui/marks';
+import { Txt } from '@/ui/Txt';
+import { zoneMin } from '@/ui/useNow';
+import { PailClock } from './PailClock';
+import { StepList, useKeptText } from './Steps';
+import { MoveOn, type StationProps } from './StepsStation';
+import { useBatches, weightKey } from './useBatches';
+import { Weigh } from './Weigh';
+
+const MINUTE = 60_000;
+
+/** Mix: how much in all, the batch at hand, the scale, the clock. */
+export function Mix(props: StationProps) {
+  const { view, plan, repair } = props;
+  const { running, next, weighed } = useBatches(view, plan);
+  const [lot, setLot] = useKeptText(`${view.id}/lot`);
+  const shown = running?.batch ?? next;
+  return (
+    <View>
+      {running ? <PailClock plan={plan} mix={running.mix} batch={running.batch} /> : null}
+      <View className="flex-row flex-wrap gap-x-6 gap-y-2 border-b border-ink px-4 py-3">
+        <FigureText figure={plan.figures.total} label="to mix" as="reading" />
+        <FigureText figure={plan.figures.batches} label="batches" as="reading" />
+        <FigureText figure={plan.figures.batchMass} label="each" as="reading" />
+        {running ? null : <FigureText figure={plan.figures.life} label="working life" as="reading" />}
+      </View>
+      {shown && !running ? (
+        <>
+          <View className="px-4 pt-3">
+            <Txt as="row">
+              Batch {shown.no} of {plan.batches.length}
+              {plan.figures.coats && plan.figures.coats.value > 1 ? `, coat ${shown.coat}` : ''}
+            </Txt>
+          </View>
+          <Weigh view={view} plan={plan} batch={shown} weighed={weighed} />
+          <View className="border-b border-rule px-4 py-3">
+            <FieldFrame label="Lot" why="Who used which lot must be found again.">
+              <TextBox id="lot" label="Lot" text={lot} onText={setLot} />
+            </FieldFrame>
+          </View>
+        </>
+      ) : null}
+      {running ? (
+        <>
+          <View className="flex-row items-center gap-4 border-b border-rule px-4 py-3">
+            <MixedSwatch />
+            <View className="min-w-0 flex-1 gap-1">
+              <Txt as="row">Mix to {clockText(Date.parse(running.mix.startedAt) + plan.card.mix.mixMinutes * MINUTE, zoneMin())}, then look</Txt>
+              <Txt>Scrape wall and base of the pail. {plan.card.mix.mixedSign}.</Txt>
+            </View>
+          </View>
+          <View className="flex-row items-center gap-3 border-b border-rule px-4 py-3" role="note">
+            <StopMark maybe size={30} />
+            <Txt className="min-w-0 flex-1">
+              <Txt as="strong">Late? </Txt>
+              Stop placing, spread the rest thin on sheet; never leave it in the pail.
+            </Txt>
+          </View>
+          <View className="px-4 py-3">
+            <SecondaryButton
+              label={`Bin batch ${running.batch.no}: it is not good`}
+              tone="remove"
+              testID="bin-batch"
+              disabled={!repair.canWrite}
+              onPress={() => repair.send({ type: 'mix.binned', mixId: running.mix.id })}
+            />
+          </View>
+        </>
+      ) : null}
+      {view.mixes.length > 0 ? (
+        <View className="gap-1 border-b border-rule px-4 py-3">
+          <Txt as="label">Mixed so far</Txt>
+          {view.mixes.map((m) => (
+            <Txt as="inline" key={m.id} className="font-label">
+              {clockText(Date.parse(m.startedAt), zoneMin())} batch {m.batchNo}: {say(m.aG, 'mass')} + {say(m.bG, 'mass')}
+              {m.lot ? `, lot ${m.lot}` : ''}
+              {m.binnedAt ? ', binned' : m.placedAt ? `, placed ${clockText(Date.parse(m.placedAt), zoneMin())}` : ', in the pail'}
+            </Txt>
+          ))}
+        </View>
+      ) : null}
+      <View className="gap-1 border-b border-rule px-4 py-3">
+        <Txt as="label">Draw from the store</Txt>
+        {plan.picks.map((p) => (
+          <Txt as="inline" key={p.id}>
+            {p.count} × {p.label} {plan.card.code}
+          </Txt>
+        ))}
+        <View className="flex-row flex-wrap gap-x-6">
+          <FigureText figure={plan.figures.packCost} label="material" as="row" />
+          <FigureText figure={plan.figures.leftover} label="left over" as="row" />
+        </View>
+        <Txt as="label">{plan.card.openedPack}</Txt>
+      </View>
+      <StepList station="mix" {...props} />
+    </View>
+  );
+}
+
+/** The one action of Mix: start the next batch, say it is placed, or go on. The key t does the same. */
+export function MixAction(props: StationProps) {
+  const { view, plan, repair } = props;
+  const dispatch = useAppDispatch();
+  const { running, next, weighed, held } = useBatches(view, plan);
+  const [lot] = useKeptText(`${view.id}/lot`);
+  const start = () => {
+    if (!next || held || weighed.aG === null || weighed.bG === null || !repair.canWrite) return;
+    repair.send({ type: 'mix.start', batchNo: next.no, aG: weighed.aG, bG: weighed.bG, lot: lot.trim() });
+    dispatch(textsDropped([weightKey(view, 'a'), weightKey(view, 'b')]));
+  };
+  const placed = () => running && repair.canWrite && repair.send({ type: 'mix.placed', mixId: running.mix.id });
+  useKey('t', () => (running ? placed() : start()));
+  if (running) return <PrimaryButton label={`Batch ${running.batch.no} is placed`} sign="tick" keyHint={undefined} onPress={placed} disabled={!repair.canWrite} testID="batch-placed" />;
+  if (next) return <PrimaryButton label={held ?? `Start batch ${next.no}: mix ${say(plan.card.mix.mixMinutes, 'time')}`} disabled={held !== null || !repair.canWrite} onPress={start} testID="batch-start" />;
+  return <MoveOn {...props} station="mix" next="build" />;
+}

@@ -1,0 +1,77 @@
+import type { Mix } from '@kelmot/contract';
+import { axisOf, clockText, gistOf, stripOf, type Batch, type Plan } from '@kelmot/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Line, Text as SvgText } from 'react-native-svg';
+import { Countdown } from '@/ui/Countdown';
+import { CureStrip } from '@/ui/CureStrip';
+import { FigureText } from '@/ui/FigureText';
+import { useTheme } from '@/ui/theme';
+import { Txt } from '@/ui/Txt';
+import { useNow, zoneMin } from '@/ui/useNow';
+
+const MINUTE = 60_000;
+
+/** The pail that is mixed: the one clock that rules the screen, and its own fine strip. */
+export function PailClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: Batch }) {
+  const now = useNow();
+  const { c } = useTheme();
+  const [width, setWidth] = useState(0);
+  const started = Date.parse(mix.startedAt);
+  const mixed = started + plan.card.mix.mixMinutes * MINUTE;
+  const placeBy = started + batch.placeByMin * MINUTE;
+  const ends = started + batch.lifeMin * MINUTE;
+  const zone = zoneMin();
+  const over = now > ends;
+  const end = ends + (ends - started) * 0.08;
+  const axis = width > 0 ? axisOf({ from: started, nearTo: end, to: end, width, nearShare: 1, zoneMin: zone }) : null;
+  const marks = [
+    { at: mixed, ink: c.ink, text: clockText(mixed, zone) },
+    { at: placeBy, ink: c.ink, text: clockText(placeBy, zone) },
+    { at: ends, ink: c.oxideInk, text: clockText(ends, zone) },
+  ];
+  return (
+    <View className="gap-2 border-b border-rule bg-sheet px-4 py-3" testID="pail-clock">
+      <View className="flex-row flex-wrap items-center justify-between gap-x-4">
+        <Countdown to={placeBy} now={now} ruling />
+        <View className="items-end">
+          <Txt as="row" className={over ? 'text-oxideInk' : ''}>
+            {over ? 'Stop placing. Bin it.' : `Place it by ${clockText(placeBy, zone)}`}
+          </Txt>
+          <View className="flex-row items-baseline gap-1">
+            <Txt as="inline" className="font-label">
+              life
+            </Txt>
+            <FigureText figure={plan.figures.life} />
+          </View>
+        </View>
+      </View>
+      <View className="flex-row justify-between" aria-hidden>
+        <Txt as="inline" className="text-mossInk">
+          mix
+        </Txt>
+        <Txt as="inline">place</Txt>
+        <Txt as="inline" className="text-oxideInk">
+          stop
+        </Txt>
+      </View>
+      <View onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
+        {axis ? (
+          <>
+            <CureStrip strip={stripOf(gistOf(plan), started)} axis={axis} now={now} height={42} />
+            <Svg width={width} height={22} aria-hidden>
+              {axis.ticks.map((t) => (
+                <Line key={t.at} x1={t.x} y1={0} x2={t.x} y2={t.long ? 6 : 3} stroke={c.ink} strokeWidth={0.75} />
+              ))}
+              {marks.map((m, i) => (
+                <SvgText key={i} x={Math.min(Math.max(axis.x(m.at), 18), width - 18)} y={18} textAnchor="middle" fontFamily="BarlowSemiCondensed_600SemiBold" fontSize={16} fill={m.ink}>
+                  {m.text}
+                </SvgText>
+              ))}
+            </Svg>
+          </>
+        ) : null}
+      </View>
+    </View>
+  );
+}

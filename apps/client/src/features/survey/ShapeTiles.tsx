@@ -1,0 +1,51 @@
+import { drawSection, type DamageShape, type Damage, type FamilyId } from '@kelmot/core';
+import { Pressable, View } from 'react-native';
+import { SectionDrawing } from '@/ui/SectionView';
+import { Txt } from '@/ui/Txt';
+
+/** Picture tiles for the shape of the damage, drawn by the same section as the repair. */
+export function ShapeTiles({ family, shapes, value, onPick, index }: { family: FamilyId; shapes: DamageShape[]; value: string | undefined; onPick: (shape: string) => void; index: number }) {
+  return (
+    <View role="radiogroup" aria-label="Shape of the damage" className="flex-row flex-wrap gap-2">
+      {shapes.map((s) => {
+        const on = s.shape === value;
+        const drawing = drawSection(family, { shape: s.shape, ...s.typical } as Damage, {
+          width: 152,
+          height: 84,
+          system: 'metric',
+          tag: s.shape,
+          metal: 'carbon-steel',
+          medium: null,
+          layers: [],
+          edgeMm: null,
+          label: null,
+          dimensions: false,
+          unknown: [],
+        });
+        return (
+          <Pressable
+            key={s.shape}
+            role="radio"
+            aria-checked={on}
+            aria-label={`${s.title}: ${s.hint}`}
+            testID={`shape-${index}-${s.shape}`}
+            onPress={() => onPick(s.shape)}
+            className={`w-[48%] overflow-hidden rounded border-[1.5px] bg-sheet active:bg-shade ${on ? 'border-ink' : 'border-rule'}`}
+          >
+            <View className="items-center overflow-hidden">
+              <SectionDrawing drawing={drawing} />
+            </View>
+            <View className={`px-2.5 py-1.5 ${on ? 'bg-ink' : ''}`}>
+              <Txt as="inline" className={on ? 'text-sheet' : ''}>
+                {s.title}
+              </Txt>
+              <Txt as="label" className={on ? 'text-sheet' : ''} numberOfLines={1}>
+                {s.hint}
+              </Txt>
+            </View>
+          </Pressable>
+        );
+      })}
+    </View>
+  );
+}

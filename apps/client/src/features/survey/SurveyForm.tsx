@@ -1,0 +1,90 @@
+import { draftFields, familyOf, INTENT_NAMES, INTENTS, type FamilyId, type Field, type SurveyDraft } from '@kelmot/core';
+import { View } from 'react-native';
+import { draftPut, draftText } from '@/store/drafts';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { LinkButton } from '@/ui/Button';
+import { Choices, FieldBox, FieldFrame } from '@/ui/fields';
+import { Txt } from '@/ui/Txt';
+import { AssetPicker } from './AssetPicker';
+import { withAsset } from './draftOf';
+import { ShapeTiles } from './ShapeTiles';
+
+const MOST_DAMAGES = 12;
+
+interface FormProps {
+  draftKey: string;
+  draft: SurveyDraft;
+  errors: Record<string, string>;
+}
+
+function Part({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <View className="gap-4 border-b border-rule px-4 py-4" role="group" aria-label={title}>
+      <Txt as="rowBold" role="heading">
+        {title}
+      </Txt>
+      {children}
+    </View>
+  );
+}
+
+/** The survey, made of the family's own fields: a new family brings data here, never a screen. */
+export function SurveyForm({ draftKey, draft, errors }: FormProps) {
+  const dispatch = useAppDispatch();
+  const units = useAppSelector((s) => s.settings.units);
+  const family = familyOf(draft.family);
+  const put = (next: SurveyDraft) => dispatch(draftPut({ key: draftKey, draft: next }));
+  const fields = draftFields(draft);
+  const box = (path: string, field: Field) => (
+    <FieldBox key={path} id={path} field={field} text={draft.texts[path] ?? ''} error={errors[path]} onText={(text) => dispatch(draftText({ key: draftKey, path, text }))} />
+  );
+  const setShape = (index: number, shape: string) => {
+    const shapes = [...draft.shapes];
+    shapes[index] = shape;
+    put({ ...draft, shapes });
+  };
+  const removeDamage = (index: number) => {
+    // Texts are kept by place, so those behind the one taken out move up by one.
+    const texts = Object.fromEntries(
+      Object.entries(draft.texts).flatMap(([path, text]) => {
+        const found = /^damages\.(\d+)\.(.+)$/.exec(path);
+        const at = found ? Number(found[1]) : -1;
+        if (!found || at < index) return [[path, text]];
+        return at === index ? [] : [[`damages.${at - 1}.${found[2]}`, text]];
+      }),
+    );
+    put({ ...draft, shapes: draft.shapes.filter((_, i) => i !== index), texts });
+  };
+  const rows = Math.max(1, draft.shapes.length);
+  return (
+    <View>
+      <Part title="What is damaged">
+        <AssetPicker draft={draft} errors={errors} onPick={(a) => put(withAsset(draft, a, units))} onType={(asset) => put({ ...draft, asset })} />
+      </Part>
+      {Array.from({ length: rows }, (_, i) => (
+        <Part key={i} title={rows > 1 ? `Damage ${i + 1}` : 'The damage'}>
+          <FieldFrame label="Shape" error={i === 0 ? errors.damages : undefined}>
+            <ShapeTiles family={draft.family as FamilyId} shapes={family.shapes} value={draft.shapes[i]} onPick={(s) => setShape(i, s)} index={i} />
+          </FieldFrame>
+          {fields.filter((f) => f.path.startsWith(`damages.${i}.`)).map((f) => box(f.path, f.field))}
+          {rows > 1 ? <LinkButton label={`Remove damage ${i + 1}`} onPress={() => removeDamage(i)} testID={`damage-remove-${i}`} /> : null}
+        </Part>
+      ))}
+      {draft.shapes.length > 0 && draft.shapes.length < MOST_DAMAGES ? (
+        <View className="border-b border-rule px-4">
+          <LinkButton label="Add another damage on it" testID="damage-add" onPress={() => put({ ...draft, shapes: [...draft.shapes, draft.shapes[0] ?? ''] })} />
+        </View>
+      ) : null}
+      {family.groups.map((g) => (
+        <Part key={g.id} title={g.title}>
+          {Object.entries(g.fields).map(([key, field]) => box(`${g.id}.${key}`, field))}
+          {g.id === 'window' ? (
+            <FieldFrame label="Meant as" why="Both are ranked at Match; you can change it there.">
+              <Choices id="survey-intent" label="Meant as" options={INTENTS.map((value) => ({ value, label: INTENT_NAMES[value] }))} value={draft.intent} onPick={(intent) => put({ ...draft, intent })} />
+            </FieldFrame>
+          ) : null}
+        </Part>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,115 @@
+import type { RepairView } from '@kelmot/contract';
+import { drawSection, families, familyOf, MEDIUM_NAMES, MEDIA, readDraft, sketchOf, type Drawing, type FamilyId, type SurveyDraft, type UnitSystem } from '@kelmot/core';
+import { router } from 'expo-router';
+import { useEffect, useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { Refused } from '@/features/repair/Refused';
+import { StationFrame } from '@/features/repair/StationFrame';
+import type { OpenRepair } from '@/features/repair/useRepair';
+import { useMeQuery } from '@/store/api';
+import { draftDropped, draftPut } from '@/store/drafts';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { queued } from '@/store/outbox';
+import { LinkButton, PrimaryButton, SecondaryButton } from '@/ui/Button';
+import { SectionView } from '@/ui/SectionView';
+import { Txt } from '@/ui/Txt';
+import { draftOf, newDraft } from './draftOf';
+import { SurveyForm } from './SurveyForm';
+
+/** The section of what has been typed so far; before a shape is chosen, nothing. */
+function draftSection(draft: SurveyDraft, units: UnitSystem, width: number): Drawing | null {
+  const sketch = sketchOf(draft, 0, units);
+  if (!sketch || width <= 0) return null;
+  const medium = MEDIA.find((m) => m === draft.texts['service.medium']);
+  return drawSection(draft.family as FamilyId, sketch.damage, {
+    width,
+    height: 230,
+    system: units,
+    tag: draft.asset.tag || 'new repair',
+    metal: sketch.metal,
+    medium: medium ? MEDIUM_NAMES[medium].toLowerCase() : null,
+    layers: [],
+    edgeMm: null,
+    label: null,
+    dimensions: true,
+    unknown: sketch.unknown,
+  });
+}
+
+function Aside({ draft, units }: { draft: SurveyDraft; units: UnitSystem }) {
+  const drawing = draftSection(draft, units, 379);
+  if (!drawing) return <Txt className="p-4 text-pencil">Choose the shape of the damage: its section is drawn here as you type.</Txt>;
+  return (
+    <View role="complementary" aria-label="Section">
+      <SectionView drawing={drawing} />
+      {familyOf(draft.family).shapes.length > 0 && draft.shapes.length > 1 ? <Txt as="label" className="p-4">Drawn: damage 1 of {draft.shapes.length}.</Txt> : null}
+    </View>
+  );
+}
+
+/** The survey of a new repair, or of one that exists. Every letter is kept on the device until it is saved. */
+export function SurveyScreen({ view, repair, width }: { view?: RepairView; repair?: OpenRepair; width: number }) {
+  const dispatch = useAppDispatch();
+  const { data: me } = useMeQuery();
+  const units = useAppSelector((s) => s.settings.units);
+  const draftKey = view?.id ?? 'new';
+  const kept = useAppSelector((s) => s.drafts.surveys[draftKey]);
+  const [shown, setShown] = useState(false);
+  const stored = useMemo(() => (view ? draftOf(view.survey, units) : null), [view, units]);
+  const fresh = useMemo(() => newDraft(families[0]?.id ?? 'F2', new Date().toISOString()), []);
+  const draft = kept ?? stored ?? fresh;
+  useEffect(() => {
+    if (!kept) dispatch(draftPut({ key: draftKey, draft }));
+  }, [kept, draft, draftKey, dispatch]);
+  const { survey, issues } = useMemo(() => readDraft(draft, units), [draft, units]);
+  const errors = shown ? Object.fromEntries(issues.map((i) => [i.path, i.message])) : {};
+  const canWrite = me !== undefined && me.role !== 'viewer';
+  const begun = (view?.mixes.length ?? 0) > 0;
+  const changed = !view || JSON.stringify(draft) !== JSON.stringify(stored);
+  const save = () => {
+    setShown(true);
+    if (!survey || !canWrite) return;
+    if (!view) {
+      const repairId = uuidv7();
+      const at = new Date().toISOString();
+      const timed = { ...survey, window: { ...survey.window, startAt: at } };
+      dispatch(queued({ type: 'repair.create', id: uuidv7(), repairId, at, survey: timed }));
+      dispatch(draftDropped(draftKey));
+      router.replace(`/repair/${repairId}/match`);
+      return;
+    }
+    if (changed && !begun) repair?.send({ type: 'survey.save', survey });
+    dispatch(draftDropped(draftKey));
+    router.navigate(`/repair/${view.id}/match`);
+  };
+  const drawing = draftSection(draft, units, width);
+  const wrong = shown && issues.length > 0;
+  const label = wrong ? `${issues.length} to put right above` : begun && changed ? 'Mixing has begun: the survey stands' : changed ? 'Match the materials' : 'On to Match';
+  return (
+    <StationFrame
+      id={view?.id ?? null}
+      station="survey"
+      reached={view?.station ?? 'survey'}
+      tag={draft.asset.tag}
+      title={draft.asset.name || 'New repair'}
+      header={drawing ? <SectionView drawing={drawing} /> : null}
+      aside={<Aside draft={draft} units={units} />}
+      action={<PrimaryButton label={label} onPress={save} disabled={!canWrite || (begun && changed)} testID="survey-save" />}
+    >
+      {repair ? <Refused waiting={repair.waiting} /> : null}
+      {wrong ? (
+        <View role="alert" className="border-b border-rule px-4 py-3" testID="survey-issues">
+          <Txt as="inline" className="text-oxideInk">
+            {issues.length === 1 ? 'One field is' : `${issues.length} fields are`} still to be put right; what you typed is kept.
+          </Txt>
+        </View>
+      ) : null}
+      <SurveyForm draftKey={draftKey} draft={draft} errors={errors} />
+      <View className="gap-2 px-4 py-4">
+        {view && changed ? <LinkButton label="Take back my changes" testID="survey-revert" onPress={() => dispatch(draftDropped(draftKey))} /> : null}
+        {!view ? <SecondaryButton label="Throw this draft away" tone="remove" testID="draft-drop" onPress={() => { dispatch(draftDropped(draftKey)); router.navigate('/'); }} /> : null}
+      </View>
+    </StationFrame>
+  );
+}

@@ -1,0 +1,47 @@
+import { show, type Figure } from '@kelmot/core';
+import { Pressable, View } from 'react-native';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { workingShown } from '@/store/view';
+import { Txt, type TxtProps } from './Txt';
+
+interface FigureTextProps {
+  figure: Figure | undefined;
+  as?: TxtProps['as'];
+  /** A label over the figure, as in a row of key figures. */
+  label?: string;
+  suffix?: string;
+}
+
+/** A computed figure. Never bare: a touch shows its working. Dotted line under it; solid while its sum is open. */
+export function FigureText({ figure, as = 'inline', label, suffix }: FigureTextProps) {
+  const dispatch = useAppDispatch();
+  const units = useAppSelector((s) => s.settings.units);
+  const open = useAppSelector((s) => s.view.working?.id === figure?.id);
+  if (!figure) return null;
+  const { figure: text, unit } = show(figure.value, figure.quantity, units);
+  const money = figure.quantity === 'money';
+  const name = `${label ?? figure.label}: ${money ? unit : ''}${text} ${money ? '' : unit}. Show working`;
+  return (
+    <Pressable
+      role="button"
+      aria-label={name}
+      aria-expanded={open}
+      testID={`figure-${figure.id}`}
+      onPress={() => dispatch(workingShown(open ? null : figure))}
+      className={label ? 'min-h-[48px] justify-end' : ''}
+      hitSlop={12}
+    >
+      {label ? <Txt as="label">{label}</Txt> : null}
+      <View className={`flex-row items-baseline self-start ${open ? 'border-b-[3px]' : 'border-b-[1.5px] border-dotted'} border-teal`}>
+        {money ? <Txt as={as}>{unit}</Txt> : null}
+        <Txt as={as}>{text}</Txt>
+        {!money && unit ? (
+          <Txt as="inline" className="pl-0.5">
+            {unit}
+          </Txt>
+        ) : null}
+        {suffix ? <Txt as="inline"> {suffix}</Txt> : null}
+      </View>
+    </Pressable>
+  );
+}

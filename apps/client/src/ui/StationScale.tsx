@@ -1,0 +1,73 @@
+import { STATION_NAMES, STATIONS, type StationId } from '@kelmot/core';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import Svg, { Line, Path, Rect } from 'react-native-svg';
+import { useTheme } from './theme';
+import { Txt } from './Txt';
+
+interface ScaleProps {
+  width: number;
+  current: StationId;
+  /** How far the job itself has come; the screen may look back or ahead. */
+  reached: StationId;
+  onPick: (station: StationId) => void;
+  /** Every station named, with its key, as on wide screens. */
+  named?: boolean;
+}
+
+/** The seven stations as a ruler: moss is the way done, the tall tick is here. */
+export function StationScale({ width, current, reached, onPick, named = false }: ScaleProps) {
+  const { c } = useTheme();
+  const [peeked, setPeeked] = useState<StationId | null>(null);
+  const n = STATIONS.length;
+  const pitch = width / n;
+  const at = (i: number) => pitch * (i + 0.5);
+  const here = STATIONS.indexOf(current);
+  const done = STATIONS.indexOf(reached);
+  const ticks = Array.from({ length: n * 10 + 1 }, (_, i) => i);
+  return (
+    <View className="bg-paper" role="navigation" aria-label="Stations">
+      <Svg width={width} height={30} aria-hidden style={{ position: 'absolute', top: 0, left: 0 }}>
+        <Rect x={0} y={9} width={at(done)} height={4} fill={c.moss} />
+        <Line x1={0} y1={14} x2={width} y2={14} stroke={c.ink} strokeWidth={1.25} />
+        {ticks.map((i) => {
+          const x = (i * pitch) / 10;
+          const long = i % 10 === 5;
+          const past = x <= at(done);
+          return <Line key={i} x1={x} y1={14} x2={x} y2={long ? 27 : i % 5 === 0 ? 21 : 18} stroke={c.ink} strokeOpacity={long || past ? 1 : 0.45} strokeWidth={long ? 1.25 : 0.75} />;
+        })}
+        <Line x1={at(here)} y1={4} x2={at(here)} y2={29} stroke={c.ink} strokeWidth={2.5} />
+        <Path d={`M${at(here) - 7} 0h14l-7 9Z`} fill={c.ink} />
+      </Svg>
+      <View className="flex-row">
+        {STATIONS.map((id, i) => {
+          const on = id === current;
+          const far = Math.abs(i - here) > 1 && !named && peeked !== id;
+          return (
+            <Pressable
+              key={id}
+              role="link"
+              aria-label={`Station ${i + 1}, ${STATION_NAMES[id]}${on ? ', here' : ''}`}
+              aria-current={on ? 'step' : undefined}
+              testID={`station-${id}`}
+              onPress={() => onPick(id)}
+              onPressIn={() => setPeeked(id)}
+              onPressOut={() => setPeeked(null)}
+              onFocus={() => setPeeked(id)}
+              onBlur={() => setPeeked(null)}
+              className="h-16 items-center justify-end pb-2.5"
+              style={{ width: pitch }}
+            >
+              <View className="flex-row items-baseline gap-1">
+                {named ? <Txt as="label">{i + 1}</Txt> : null}
+                <Txt as={on ? 'rowBold' : 'inline'} className={on ? '' : 'font-label text-pencil'} numberOfLines={1}>
+                  {far ? String(i + 1) : STATION_NAMES[id]}
+                </Txt>
+              </View>
+            </Pressable>
+          );
+        })}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,77 @@
+import { fig, show, type Figure } from '@kelmot/core';
+import { ScrollView, View } from 'react-native';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { workingShown } from '@/store/view';
+import { SecondaryButton } from './Button';
+import { Txt } from './Txt';
+
+/** What a survey path is called in words, for “to change it”. */
+export type NamePath = (path: string) => string;
+
+const valueText = (value: number | string, unit: string): string => `${typeof value === 'number' ? fig(value) : value}${unit ? ` ${unit}` : ''}`;
+
+/** The sum behind a figure: symbols, expressions, values, sources, and which inputs would change it. */
+export function WorkingLines({ figure, namePath, onPath }: { figure: Figure; namePath: NamePath; onPath?: (path: string) => void }) {
+  const units = useAppSelector((s) => s.settings.units);
+  const shown = show(figure.value, figure.quantity, units);
+  return (
+    <View className="gap-3">
+      <View className="flex-row items-baseline justify-between border-b border-ink pb-2">
+        <Txt as="rowBold">Working: {figure.label.toLowerCase()}</Txt>
+        <Txt as="rowBold">
+          {figure.quantity === 'money' ? `${shown.unit}${shown.figure}` : `${shown.figure} ${shown.unit}`}
+        </Txt>
+      </View>
+      <View role="list">
+        {figure.working.map((line, i) => (
+          <View key={i} role="listitem" className="flex-row gap-3 border-b border-rule py-2">
+            <Txt as="strong" className="w-12 italic">
+              {line.symbol}
+            </Txt>
+            <View className="flex-1">
+              <Txt as="inline">{line.label}</Txt>
+              <Txt className="text-pencil">{line.expression}</Txt>
+              {line.source ? <Txt as="label">{line.source}</Txt> : null}
+            </View>
+            <Txt as="inline" className="max-w-[40%] text-right">
+              {valueText(line.value, line.unit)}
+            </Txt>
+          </View>
+        ))}
+      </View>
+      {figure.paths.length > 0 ? (
+        <View className="gap-1">
+          <Txt as="label">To change it, change</Txt>
+          <View className="flex-row flex-wrap gap-2">
+            {[...new Set(figure.paths)].map((path) =>
+              onPath ? (
+                <SecondaryButton key={path} label={namePath(path)} onPress={() => onPath(path)} />
+              ) : (
+                <Txt as="inline" key={path}>
+                  {namePath(path)}
+                </Txt>
+              ),
+            )}
+          </View>
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+/** Working as a sheet over a phone's lower half. */
+export function WorkingSheet({ namePath, onPath }: { namePath: NamePath; onPath?: (path: string) => void }) {
+  const figure = useAppSelector((s) => s.view.working);
+  const dispatch = useAppDispatch();
+  if (!figure) return null;
+  return (
+    <View role="dialog" aria-label={`Working: ${figure.label}`} testID="working" className="absolute inset-x-0 bottom-0 max-h-[70%] border-t-[1.25px] border-ink bg-sheet">
+      <ScrollView className="px-4 pt-3">
+        <WorkingLines figure={figure} namePath={namePath} onPath={onPath} />
+        <View className="py-4">
+          <SecondaryButton label="Close working" onPress={() => dispatch(workingShown(null))} />
+        </View>
+      </ScrollView>
+    </View>
+  );
+}

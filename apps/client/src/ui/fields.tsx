@@ -1,0 +1,163 @@
+import { say, shownUnit, type ChoiceField, type Field, type FlagField, type QuantityField } from '@kelmot/core';
+import type { ReactNode } from 'react';
+import { Pressable, TextInput, View } from 'react-native';
+import { useAppSelector } from '@/store/hooks';
+import { useTheme } from './theme';
+import { Txt } from './Txt';
+
+interface Bound {
+  text: string;
+  onText: (text: string) => void;
+  error?: string;
+  id: string;
+}
+
+/** A label, why it is asked, the control, and the error right under it: what was typed stays. */
+export function FieldFrame({ label, why, error, children }: { label: string; why?: string; error?: string; children: ReactNode }) {
+  return (
+    <View className="gap-1.5">
+      <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
+        <Txt as="inline">{label}</Txt>
+        {why ? <Txt as="label">{why}</Txt> : null}
+      </View>
+      {children}
+      {error ? (
+        <View role="alert">
+          <Txt as="inline" className="text-oxideInk">
+            {error}
+          </Txt>
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+/** A plain line of text. */
+export function TextBox({ text, onText, label, error, id, unit, numeric = false, large = false, placeholder, multiline = false, secret = false, onSubmit }: Bound & { label: string; unit?: string; numeric?: boolean; large?: boolean; placeholder?: string; multiline?: boolean; secret?: boolean; onSubmit?: () => void }) {
+  const { c } = useTheme();
+  return (
+    <View className={`flex-row items-center rounded border-[1.5px] bg-sheet ${error ? 'border-oxide' : 'border-ink'}`}>
+      <TextInput
+        value={text}
+        onChangeText={onText}
+        aria-label={unit ? `${label}, ${unit}` : label}
+        aria-invalid={error !== undefined}
+        testID={id}
+        nativeID={id}
+        placeholder={placeholder}
+        placeholderTextColor={c.pencil}
+        inputMode={numeric ? 'text' : undefined}
+        autoCapitalize="none"
+        autoCorrect={false}
+        multiline={multiline}
+        secureTextEntry={secret}
+        onSubmitEditing={onSubmit}
+        className={`min-h-[48px] min-w-0 flex-1 px-3 text-ink ${multiline ? 'py-3' : ''} ${large ? 'font-clock text-key tracking-[-0.05em]' : 'font-name text-row'}`}
+      />
+      {unit ? (
+        <Txt as="inline" className="pr-3 text-pencil">
+          {unit}
+        </Txt>
+      ) : null}
+    </View>
+  );
+}
+
+function Step({ sign, label, onPress }: { sign: string; label: string; onPress: () => void }) {
+  return (
+    <Pressable role="button" aria-label={label} onPress={onPress} className="h-[51px] w-12 items-center justify-center rounded border-[1.5px] border-ink bg-sheet active:bg-shade">
+      <Txt as="row">{sign}</Txt>
+    </Pressable>
+  );
+}
+
+function QuantityBox({ field, text, onText, error, id }: Bound & { field: QuantityField }) {
+  const units = useAppSelector((s) => s.settings.units);
+  const unit = shownUnit(field.quantity, units).symbol;
+  const typed = /^[-−\d.,\s]*$/.test(text);
+  const nudge = (by: number) => {
+    const now = Number(text.replace(',', '.').replace('−', '-'));
+    const start = Number.isFinite(now) ? now : field.min;
+    const next = Math.round((start + by) * 1000) / 1000;
+    onText(String(next));
+  };
+  return (
+    <View className="flex-row gap-2">
+      <View className="flex-1">
+        <TextBox label={field.label} text={text} onText={onText} error={error} id={id} unit={typed ? unit : undefined} numeric placeholder={field.quantity === 'time' ? '20 h' : undefined} />
+      </View>
+      {typed && units === 'metric' ? (
+        <>
+          <Step sign="−" label={`${field.label}: less by ${say(field.step, field.quantity)}`} onPress={() => nudge(-field.step)} />
+          <Step sign="+" label={`${field.label}: more by ${say(field.step, field.quantity)}`} onPress={() => nudge(field.step)} />
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+/** One of a few, all in sight: pressed is inked. */
+export function Choices({ options, value, onPick, label, id }: { options: { value: string; label: string }[]; value: string; onPick: (value: string) => void; label: string; id: string }) {
+  return (
+    <View role="radiogroup" aria-label={label} className="flex-row flex-wrap gap-2">
+      {options.map((o) => {
+        const on = o.value === value;
+        return (
+          <Pressable
+            key={o.value}
+            role="radio"
+            aria-checked={on}
+            aria-label={o.label}
+            testID={`${id}-${o.value}`}
+            onPress={() => onPick(o.value)}
+            className={`min-h-[48px] justify-center rounded border-[1.5px] px-3 ${on ? 'border-ink bg-ink' : 'border-pencil bg-sheet active:bg-shade'}`}
+          >
+            <Txt as="inline" className={on ? 'text-sheet' : ''}>
+              {o.label}
+            </Txt>
+          </Pressable>
+        );
+      })}
+    </View>
+  );
+}
+
+function ChoiceBox({ field, text, onText, id }: Bound & { field: ChoiceField }) {
+  return <Choices options={field.options} value={text} onPick={onText} label={field.label} id={id} />;
+}
+
+function FlagBox({ field, text, onText, id }: Bound & { field: FlagField }) {
+  const on = text === 'yes';
+  return (
+    <Pressable
+      role="checkbox"
+      aria-checked={on}
+      aria-label={field.label}
+      testID={id}
+      onPress={() => onText(on ? 'no' : 'yes')}
+      className="min-h-[48px] flex-row items-center gap-3"
+    >
+      <View className={`h-7 w-7 items-center justify-center rounded border-[1.5px] border-ink ${on ? 'bg-ink' : 'bg-sheet'}`}>
+        {on ? (
+          <Txt as="inline" className="text-sheet">
+            ✓
+          </Txt>
+        ) : null}
+      </View>
+      <View className="flex-1">
+        <Txt as="inline">{field.label}</Txt>
+        <Txt as="label">{field.why}</Txt>
+      </View>
+    </Pressable>
+  );
+}
+
+/** Any field of a survey, by its kind: a new family brings fields, never a screen. */
+export function FieldBox({ field, ...bound }: Bound & { field: Field }) {
+  if (field.kind === 'flag') return <FlagBox field={field} {...bound} />;
+  return (
+    <FieldFrame label={field.label} why={field.why} error={bound.error}>
+      {field.kind === 'choice' ? <ChoiceBox field={field} {...bound} /> : <QuantityBox field={field} {...bound} />}
+    </FieldFrame>
+  );
+}

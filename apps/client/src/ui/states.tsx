@@ -1,0 +1,55 @@
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
+import { SecondaryButton } from './Button';
+import { StopMark, WaitMark } from './marks';
+import { Txt } from './Txt';
+
+/** Lines where rows will be: shown while the first answer is on its way. */
+export function Skeleton({ rows = 4 }: { rows?: number }) {
+  return (
+    <View role="status" aria-label="Loading" className="gap-5 p-4">
+      {Array.from({ length: rows }, (_, i) => (
+        <View key={i} className="gap-2">
+          <View className="h-5 w-2/3 bg-shade" />
+          <View className="h-3 w-full border border-rule" />
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** Nothing here yet, and what to do about it. */
+export function Empty({ title, children, action }: { title: string; children?: ReactNode; action?: { label: string; onPress: () => void } }) {
+  return (
+    <View className="gap-3 p-4">
+      <Txt as="row">{title}</Txt>
+      {children ? <Txt className="text-pencil">{children}</Txt> : null}
+      {action ? <SecondaryButton {...action} /> : null}
+    </View>
+  );
+}
+
+/** Something failed: what, and the way on. */
+export function Failed({ say, retry }: { say: string; retry?: () => void }) {
+  return (
+    <View role="alert" className="gap-3 p-4">
+      <View className="flex-row items-start gap-3">
+        <StopMark />
+        <Txt as="row" className="flex-1 text-oxideInk">
+          {say}
+        </Txt>
+      </View>
+      {retry ? <SecondaryButton label="Try again" onPress={retry} /> : null}
+    </View>
+  );
+}
+
+/** A short note that something waits. */
+export function WaitingNote({ text }: { text: string }) {
+  return (
+    <View role="status" className="flex-row items-center gap-2">
+      <WaitMark size={18} />
+      <Txt as="label">{text}</Txt>
+    </View>
+  );
+}

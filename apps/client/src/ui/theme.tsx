@@ -1,0 +1,31 @@
+import { vars } from 'nativewind';
+import { createContext, useContext, useMemo, type ReactNode } from 'react';
+import { useColorScheme, View } from 'react-native';
+import { useAppSelector } from '@/store/hooks';
+import { colours, type Colours } from './tokens.cjs';
+
+interface Theme {
+  night: boolean;
+  c: Colours;
+}
+
+const ThemeContext = createContext<Theme>({ night: false, c: colours.light });
+
+/** The colours of the theme in use, for drawings; class names take the same ones by themselves. */
+export const useTheme = (): Theme => useContext(ThemeContext);
+
+/** Lays the theme's colours under everything: by the person's choice, else by the device's. */
+export function ThemeProvider({ children }: { children: ReactNode }) {
+  const device = useColorScheme();
+  const choice = useAppSelector((s) => s.settings.theme);
+  const night = choice === 'auto' ? device === 'dark' : choice === 'night';
+  const theme = useMemo(() => ({ night, c: night ? colours.night : colours.light }), [night]);
+  const style = useMemo(() => vars(Object.fromEntries(Object.entries(theme.c).map(([k, v]) => [`--${k}`, v]))), [theme]);
+  return (
+    <ThemeContext.Provider value={theme}>
+      <View style={style} className="flex-1 bg-paper" testID={night ? 'theme-night' : 'theme-light'}>
+        {children}
+      </View>
+    </ThemeContext.Provider>
+  );
+}

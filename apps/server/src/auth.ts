@@ -1,0 +1,51 @@
+import { hash, verify } from '@node-rs/argon2';
+import { betterAuth } from 'better-auth';
+import { drizzleAdapter } from 'better-auth/adapters/drizzle';
+import { username } from 'better-auth/plugins';
+import type { Db } from './db/client';
+import * as schema from './db/schema';
+
+/** The address of the caller, set by this server from the socket: rate limits count by it. */
+export const CLIENT_ADDRESS = 'x-kelmot-client-address';
+
+export interface AuthOptions {
+  secret: string;
+  /** Sign-ins allowed from one address in a minute. */
+  signInsPerMinute: number;
+}
+
+/** Sign-in by user name: sessions in the database, argon2id, rate limit, no self sign-up. */
+export function makeAuth(db: Db, { secret, signInsPerMinute }: AuthOptions) {
+  return betterAuth({
+    appName: 'kelmot',
+    secret,
+    basePath: '/api/auth',
+    trustedOrigins: (request) => (request ? [new URL(request.url).origin] : []),
+    database: drizzleAdapter(db, { provider: 'pg', schema, usePlural: true }),
+    telemetry: { enabled: false },
+    logger: { level: 'error' },
+    user: { additionalFields: { role: { type: 'string', input: false, required: true } } },
+    session: { expiresIn: 60 * 60 * 24 * 14, updateAge: 60 * 60 * 24 },
+    emailAndPassword: {
+      enabled: true,
+      disableSignUp: true,
+      password: { hash: hashPassword, verify: ({ hash: stored, password }) => verify(stored, password) },
+    },
+    rateLimit: {
+      enabled: true,
+      storage: 'database',
+      window: 60,
+      max: 600,
+      customRules: { '/sign-in/username': { window: 60, max: signInsPerMinute } },
+    },
+    advanced: {
+      cookiePrefix: 'kelmot',
+      defaultCookieAttributes: { sameSite: 'lax', httpOnly: true },
+      ipAddress: { ipAddressHeaders: [CLIENT_ADDRESS] },
+    },
+    plugins: [username({ minUsernameLength: 2, maxUsernameLength: 40 })],
+  });
+}
+export type Auth = ReturnType<typeof makeAuth>;
+
+export const hashPassword = (password: string): Promise<string> => hash(password);

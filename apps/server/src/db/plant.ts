@@ -1,0 +1,55 @@
+import type { Card } from '@kelmot/core';
+import { sql } from 'drizzle-orm';
+import { check, index, integer, jsonb, pgTable, primaryKey, text, unique, uuid } from 'drizzle-orm/pg-core';
+import { amount, moment } from './columns';
+
+export const sites = pgTable(
+  'sites',
+  {
+    id: uuid('id').primaryKey(),
+    name: text('name').notNull().unique(),
+    currency: text('currency').notNull(),
+    vesselMl: amount('vessel_ml').notNull(),
+    vesselFill: amount('vessel_fill').notNull(),
+    useFraction: amount('use_fraction').notNull(),
+    overfillPct: amount('overfill_pct').notNull(),
+    machiningMm: amount('machining_mm').notNull(),
+    extentMm: amount('extent_mm').notNull(),
+    labourPerHour: amount('labour_per_hour').notNull(),
+  },
+  (t) => [
+    check('sites_shares', sql`${t.vesselFill} > 0 and ${t.vesselFill} <= 1 and ${t.useFraction} > 0 and ${t.useFraction} <= 1`),
+  ],
+);
+
+export const assets = pgTable(
+  'assets',
+  {
+    id: uuid('id').primaryKey(),
+    siteId: uuid('site_id').notNull().references(() => sites.id),
+    tag: text('tag').notNull(),
+    name: text('name').notNull(),
+    position: text('position').notNull(),
+    kind: text('kind').notNull(),
+    metal: text('metal'),
+    medium: text('medium'),
+    mediumC: amount('medium_c'),
+    ph: amount('ph'),
+    wear: text('wear'),
+    costPerHour: amount('cost_per_hour').notNull(),
+  },
+  (t) => [unique('assets_tag').on(t.siteId, t.tag), check('assets_cost', sql`${t.costPerHour} >= 0`)],
+);
+
+/** A card never changes: editing it makes the next version, so that old plans keep theirs. */
+export const cards = pgTable(
+  'cards',
+  {
+    code: text('code').notNull(),
+    version: integer('version').notNull(),
+    role: text('role').notNull(),
+    body: jsonb('body').$type<Card>().notNull(),
+    createdAt: moment('created_at').notNull().defaultNow(),
+  },
+  (t) => [primaryKey({ columns: [t.code, t.version] }), index('cards_role').on(t.role), check('cards_version', sql`${t.version} >= 1`)],
+);

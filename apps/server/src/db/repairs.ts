@@ -1,0 +1,195 @@
+import type { ReadingValues } from '@kelmot/contract';
+import type { Plan, PlanGist, Survey } from '@kelmot/core';
+import { sql } from 'drizzle-orm';
+import {
+  bigserial,
+  boolean,
+  check,
+  date,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgEnum,
+  pgTable,
+  text,
+  unique,
+  uuid,
+} from 'drizzle-orm/pg-core';
+import { amount, moment } from './columns';
+import { users } from './people';
+import { assets, cards, sites } from './plant';
+
+export const repairStatus = pgEnum('repair_status', ['open', 'closed', 'dropped']);
+export const intent = pgEnum('intent', ['lasting', 'stopgap']);
+export const station = pgEnum('station', ['survey', 'match', 'prep', 'mix', 'build', 'cure', 'accept']);
+export const reviewKind = pgEnum('review_kind', ['look', 'replace']);
+export const signoffVerdict = pgEnum('signoff_verdict', ['accepted', 'redo']);
+
+export const repairs = pgTable(
+  'repairs',
+  {
+    id: uuid('id').primaryKey(),
+    siteId: uuid('site_id').notNull().references(() => sites.id),
+    assetId: uuid('asset_id').references(() => assets.id),
+    family: text('family').notNull(),
+    tag: text('tag').notNull(),
+    assetName: text('asset_name').notNull(),
+    position: text('position').notNull(),
+    title: text('title').notNull(),
+    intent: intent('intent').notNull(),
+    station: station('station').notNull(),
+    status: repairStatus('status').notNull().default('open'),
+    survey: jsonb('survey').$type<Survey>().notNull(),
+    planId: uuid('plan_id'),
+    backBy: moment('back_by').notNull(),
+    version: integer('version').notNull().default(1),
+    createdBy: text('created_by').notNull().references(() => users.id),
+    createdAt: moment('created_at').notNull(),
+    updatedAt: moment('updated_at').notNull(),
+  },
+  (t) => [
+    index('repairs_list').on(t.siteId, t.status, t.updatedAt.desc(), t.id.desc()),
+    index('repairs_asset').on(t.assetId),
+    check('repairs_version', sql`${t.version} >= 1`),
+  ],
+);
+
+const repairId = () => uuid('repair_id').notNull().references(() => repairs.id);
+const by = () => text('by').notNull().references(() => users.id);
+
+/** Plans are saved whole with their working and never edited: a new one gets the next number. */
+export const plans = pgTable(
+  'plans',
+  {
+    id: uuid('id').primaryKey(),
+    repairId: repairId(),
+    number: integer('number').notNull(),
+    cardCode: text('card_code').notNull(),
+    cardVersion: integer('card_version').notNull(),
+    core: text('core').notNull(),
+    body: jsonb('body').$type<Plan>().notNull(),
+    gist: jsonb('gist').$type<PlanGist>().notNull(),
+    madeAt: moment('made_at').notNull(),
+    by: by(),
+  },
+  (t) => [
+    unique('plans_number').on(t.repairId, t.number),
+    foreignKey({ columns: [t.cardCode, t.cardVersion], foreignColumns: [cards.code, cards.version] }),
+  ],
+);
+
+const planId = () => uuid('plan_id').notNull().references(() => plans.id);
+
+export const readings = pgTable(
+  'readings',
+  {
+    id: uuid('id').primaryKey(),
+    repairId: repairId(),
+    planId: planId(),
+    stepId: text('step_id').notNull(),
+    values: jsonb('values').$type<ReadingValues>().notNull(),
+    passed: boolean('passed').notNull(),
+    say: text('say').notNull(),
+    takenAt: moment('taken_at').notNull(),
+    by: by(),
+  },
+  (t) => [index('readings_repair').on(t.repairId, t.takenAt)],
+);
+
+export const mixes = pgTable(
+  'mixes',
+  {
+    id: uuid('id').primaryKey(),
+    repairId: repairId(),
+    planId: planId(),
+    batchNo: integer('batch_no').notNull(),
+    aG: amount('a_g').notNull(),
+    bG: amount('b_g').notNull(),
+    deviationPct: amount('deviation_pct').notNull(),
+    inTolerance: boolean('in_tolerance').notNull(),
+    lot: text('lot').notNull(),
+    startedAt: moment('started_at').notNull(),
+    placedAt: moment('placed_at'),
+    binnedAt: moment('binned_at'),
+    by: by(),
+  },
+  (t) => [
+    index('mixes_repair').on(t.repairId, t.startedAt),
+    check('mixes_grams', sql`${t.aG} > 0 and ${t.bG} > 0`),
+  ],
+);
+
+export const checks = pgTable(
+  'checks',
+  {
+    id: uuid('id').primaryKey(),
+    repairId: repairId(),
+    planId: planId(),
+    stepId: text('step_id').notNull(),
+    done: boolean('done').notNull(),
+    note: text('note').notNull(),
+    at: moment('at').notNull(),
+    by: by(),
+  },
+  (t) => [index('checks_repair').on(t.repairId, t.at)],
+);
+
+/** A sign-off names the person and is never edited, only superseded. */
+export const signoffs = pgTable(
+  'signoffs',
+  {
+    id: uuid('id').primaryKey(),
+    repairId: repairId(),
+    planId: planId(),
+    verdict: signoffVerdict('verdict').notNull(),
+    statement: text('statement').notNull(),
+    name: text('name').notNull(),
+    at: moment('at').notNull(),
+    by: by(),
+    supersedes: uuid('supersedes'),
+  },
+  (t) => [index('signoffs_repair').on(t.repairId, t.at), foreignKey({ columns: [t.supersedes], foreignColumns: [t.id] })],
+);
+
+export const reviews = pgTable(
+  'reviews',
+  {
+    id: uuid('id').primaryKey(),
+    repairId: repairId(),
+    kind: reviewKind('kind').notNull(),
+    dueOn: date('due_on').notNull(),
+    doneAt: moment('done_at'),
+  },
+  (t) => [index('reviews_due').on(t.dueOn), index('reviews_repair').on(t.repairId)],
+);
+
+/** Commands that took effect, by the id their sender made: sending one again finds it here. */
+export const commands = pgTable(
+  'commands',
+  {
+    id: uuid('id').primaryKey(),
+    type: text('type').notNull(),
+    repairId: repairId(),
+    by: by(),
+    version: integer('version').notNull(),
+    at: moment('at').notNull(),
+    receivedAt: moment('received_at').notNull().defaultNow(),
+  },
+  (t) => [index('commands_repair').on(t.repairId)],
+);
+
+/** Append-only: a trigger in the migrations refuses updates and deletes. */
+export const audit = pgTable(
+  'audit',
+  {
+    id: bigserial('id', { mode: 'number' }).primaryKey(),
+    at: moment('at').notNull().defaultNow(),
+    by: by(),
+    repairId: uuid('repair_id').notNull(),
+    commandId: uuid('command_id').notNull(),
+    type: text('type').notNull(),
+    body: jsonb('body').notNull(),
+  },
+  (t) => [index('audit_repair').on(t.repairId, t.id)],
+);

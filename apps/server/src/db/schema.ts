@@ -1,0 +1,3 @@
+export * from './people';
+export * from './plant';
+export * from './repairs';

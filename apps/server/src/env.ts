@@ -1,0 +1,21 @@
+import { z } from 'zod';
+
+const Env = z.object({
+  DATABASE_URL: z.string().min(1),
+  PORT: z.coerce.number().int().min(0).max(65535).default(4700),
+  HOST: z.string().default('127.0.0.1'),
+  AUTH_SECRET: z.string().min(16),
+  WEB_ROOT: z.string(),
+  /** Offers demo sign-ins and seeds the demo plant into an empty database. */
+  KELMOT_DEMO: z.enum(['0', '1']).default('0'),
+  SIGN_INS_PER_MINUTE: z.coerce.number().int().min(1).default(20),
+  LOG_LEVEL: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('info'),
+});
+export type Env = z.infer<typeof Env>;
+
+/** Settings from the environment; stops with the names of those that are missing or wrong. */
+export function readEnv(from: NodeJS.ProcessEnv): Env {
+  const parsed = Env.safeParse(from);
+  if (parsed.success) return parsed.data;
+  throw new Error(`Settings: ${parsed.error.issues.map((i) => `${i.path.join('.')} ${i.message}`).join('; ')}`);
+}

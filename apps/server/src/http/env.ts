@@ -1,0 +1,9 @@
+import type { Me } from '@kelmot/contract';
+import type { HttpBindings } from '@hono/node-server';
+import type { Logger } from 'pino';
+
+/** What every handler finds in its context. */
+export interface AppEnv {
+  Bindings: HttpBindings;
+  Variables: { requestId: string; log: Logger; me: Me };
+}

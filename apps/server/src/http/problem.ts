@@ -1,0 +1,59 @@
+import type { Problem, RepairView } from '@kelmot/contract';
+import type { Issue } from '@kelmot/core';
+import { issuesOf } from '@kelmot/core';
+import type { Context } from 'hono';
+import { HTTPException } from 'hono/http-exception';
+import type { ContentfulStatusCode } from 'hono/utils/http-status';
+import { ZodError } from 'zod';
+import type { AppEnv } from './env';
+
+/** An error that is the caller's to mend: thrown anywhere, told as problem+json. */
+export class ProblemError extends Error {
+  constructor(
+    readonly status: ContentfulStatusCode,
+    readonly title: string,
+    readonly detail?: string,
+    readonly issues?: Issue[],
+  ) {
+    super(title);
+  }
+}
+
+/** A stale write: carries the state as it is now, beside what was sent. */
+export class ConflictError extends ProblemError {
+  constructor(readonly current: RepairView) {
+    super(409, 'Someone changed this repair since you opened it', 'Look at both, then send again.');
+  }
+}
+
+export const notFound = (what: string) => new ProblemError(404, `No such ${what}`);
+
+export function problem(
+  c: Context<AppEnv>,
+  status: ContentfulStatusCode,
+  title: string,
+  more: Partial<Problem> & { current?: RepairView } = {},
+): Response {
+  const body: Problem & { current?: RepairView } = {
+    type: 'about:blank',
+    title,
+    status,
+    requestId: c.get('requestId'),
+    ...more,
+  };
+  return c.json(body, status, { 'content-type': 'application/problem+json' });
+}
+
+/** The one place where a thrown thing becomes an answer. No stack traces leave the server. */
+export function onError(error: Error, c: Context<AppEnv>): Response {
+  if (error instanceof ConflictError) {
+    return problem(c, 409, error.title, { detail: error.detail, current: error.current });
+  }
+  if (error instanceof ProblemError) {
+    return problem(c, error.status, error.title, { detail: error.detail, issues: error.issues });
+  }
+  if (error instanceof ZodError) return problem(c, 422, 'Input out of range', { issues: issuesOf(error) });
+  if (error instanceof HTTPException) return problem(c, error.status, error.message || 'Refused');
+  c.get('log').error({ err: error }, 'unexpected');
+  return problem(c, 500, 'Something failed here', { detail: 'It is logged. Nothing you typed is lost; send it again.' });
+}

@@ -1,0 +1,178 @@
+import type { Command, Me } from '@kelmot/contract';
+import { gistOf, stripOf, Survey, type Hold, type Plan } from '@kelmot/core';
+import { closedRepairs, demoAssets, demoCards, demoUsers, openRepairs, siteSettings, type DemoRepair, type Stage } from '@kelmot/demo';
+import { count, eq } from 'drizzle-orm';
+import { hashPassword } from '../auth';
+import type { Db } from '../db/client';
+import { accounts, users } from '../db/people';
+import { assets, cards, sites } from '../db/plant';
+import { readRepair } from '../db/repairQueries';
+import { uuidv7 } from '../ids';
+import { runCommand } from '../services/command';
+
+const MINUTE = 60_000;
+const HOUR = 60 * MINUTE;
+const iso = (at: number): string => new Date(at).toISOString();
+
+const ORDER: Stage[] = ['survey', 'match', 'gate-stopped', 'prep', 'placing', 'between-coats', 'curing', 'cured', 'closed'];
+const reaches = (repair: DemoRepair, stage: Stage): boolean => ORDER.indexOf(repair.stage) >= ORDER.indexOf(stage);
+
+async function seedPeople(db: Db): Promise<Me[]> {
+  const people: Me[] = [];
+  for (const { username, password, name, role } of demoUsers) {
+    const id = uuidv7();
+    await db.insert(users).values({ id, name, username, displayUsername: username, role, email: `${username}@quillmere.example`, emailVerified: true });
+    await db.insert(accounts).values({ id: uuidv7(), accountId: id, providerId: 'credential', userId: id, password: await hashPassword(password) });
+    people.push({ id, name, username, role });
+  }
+  return people;
+}
+
+type Draft<C> = C extends Command ? Omit<C, 'id' | 'repairId'> : never;
+
+/** Walks one demo repair through the same commands a person sends, at the times they would have sent them. */
+class Walk {
+  private readonly repairId = uuidv7();
+
+  constructor(
+    private readonly db: Db,
+    private readonly me: Me,
+    private at: number,
+  ) {}
+
+  private async send(draft: Draft<Command>): Promise<void> {
+    await runCommand(this.db, this.me, { ...draft, id: uuidv7(), repairId: this.repairId } as Command);
+  }
+
+  private async view() {
+    const view = await readRepair(this.db, this.repairId);
+    if (!view) throw new Error(`demo repair ${this.repairId} is gone`);
+    return view;
+  }
+
+  async plan(repair: DemoRepair, survey: Survey): Promise<void> {
+    await this.send({ type: 'repair.create', at: iso(this.at), survey });
+    if (!reaches(repair, 'gate-stopped')) return;
+    this.at += 10 * MINUTE;
+    const { intent } = repair.survey;
+    await this.send({ type: 'plan.make', at: iso(this.at), expect: 1, planId: uuidv7(), cardCode: repair.cardCode, intent });
+  }
+
+  /** Meets the holds of a station one by one, spread over the minutes given. `stopAt` gets a failing gate. */
+  async holds(plan: Plan, station: string, minutes: number, stopAtGate = false): Promise<void> {
+    const steps = plan.steps.filter((s) => s.station === station && s.hold);
+    for (const step of steps) {
+      this.at += (minutes / steps.length) * MINUTE;
+      if (step.hold) await this.hold(plan, step.id, step.hold, stopAtGate);
+    }
+  }
+
+  private async hold(plan: Plan, stepId: string, hold: Hold, stopAtGate: boolean): Promise<void> {
+    const at = iso(this.at);
+    if (hold.kind === 'check') return this.send({ type: 'check.set', at, stepId, done: true, note: '' });
+    if (hold.kind === 'hardness') {
+      const values = [hold.target + 1, hold.target + 2, hold.target + 1];
+      return this.send({ type: 'reading.add', at, stepId, values: { kind: 'hardness', values } });
+    }
+    if (hold.kind === 'ambient') {
+      const { airC, rhPct, surfaceC } = plan.survey.readings;
+      const wet = stopAtGate ? { airC: 21, rhPct: 74, surfaceC: 18 } : { airC, rhPct, surfaceC };
+      return this.send({ type: 'reading.add', at, stepId, values: { kind: 'ambient', ...wet } });
+    }
+    const { min, max } = hold;
+    const value = min !== null && max !== null ? (min + max) / 2 : (min ?? max ?? 1);
+    return this.send({ type: 'reading.add', at, stepId, values: { kind: 'reading', value } });
+  }
+
+  /** Mixes batches up to `upTo`; the last stays wet in the pail when `leaveWet`. */
+  async mix(plan: Plan, upTo: number, startedAt: number[], leaveWet: boolean): Promise<void> {
+    for (const batch of plan.batches.slice(0, upTo)) {
+      this.at = startedAt[batch.no - 1] as number;
+      await this.send({ type: 'mix.start', at: iso(this.at), batchNo: batch.no, aG: batch.aG * 1.004, bG: batch.bG * 0.996, lot: `${plan.card.code}-26${(batch.no % 7) + 1}4` });
+      if (leaveWet && batch.no === upTo) return;
+      const mixes = (await this.view()).mixes;
+      this.at += (plan.card.mix.mixMinutes + (plan.figures.place?.value ?? 10)) * MINUTE;
+      await this.send({ type: 'mix.placed', at: iso(this.at), mixId: mixes[mixes.length - 1]?.id ?? '' });
+    }
+  }
+
+  async close(plan: Plan, statement: string): Promise<void> {
+    await this.holds(plan, 'build', 5);
+    await this.holds(plan, 'cure', 5);
+    const mixes = (await this.view()).mixes;
+    const last = Date.parse(mixes[mixes.length - 1]?.startedAt ?? iso(this.at));
+    this.at = stripOf(gistOf(plan), last).ready + 20 * MINUTE;
+    await this.holds(plan, 'accept', 40);
+    await this.send({ type: 'signoff.add', at: iso(this.at + MINUTE), verdict: 'accepted', statement });
+  }
+
+  async planBody(): Promise<Plan> {
+    const { plan } = await this.view();
+    if (!plan) throw new Error('demo repair has no plan');
+    return plan.body;
+  }
+}
+
+/** When each batch was mixed, counting back from now so that what runs is at an interesting moment. */
+function mixTimes(repair: DemoRepair, plan: Plan, now: number, from: number): number[] {
+  const perBatch = (plan.card.mix.mixMinutes + (plan.figures.place?.value ?? 10) + 2) * MINUTE;
+  const opens = (plan.milestones.find((m) => m.id === 'overcoatOpens')?.minutes ?? 0) * MINUTE;
+  const perCoat = plan.batches.filter((b) => b.coat === 1).length;
+  const last = plan.batches.length - 1;
+  const start =
+    repair.stage === 'placing'
+      ? now - perBatch - 9 * MINUTE
+      : repair.stage === 'between-coats'
+        ? now - opens - 60 * MINUTE
+        : Math.max(from, repair.stage === 'curing' ? now - 5 * HOUR : from);
+  return Array.from({ length: last + 1 }, (_, i) => start + i * perBatch + Math.floor(i / perCoat) * opens);
+}
+
+async function seedRepair(db: Db, me: Me, repair: DemoRepair, assetId: string, now: number): Promise<void> {
+  const asset = demoAssets.find((a) => a.tag === repair.tag);
+  if (!asset) throw new Error(`no demo asset ${repair.tag}`);
+  const { tag, name, position, costPerHour } = asset;
+  const startedAt = now - repair.hoursAgo * HOUR;
+  const survey = Survey.parse({
+    family: 'F2',
+    version: 1,
+    asset: { id: assetId, tag, name, position, costPerHour },
+    ...repair.survey,
+    window: { ...repair.survey.window, startAt: iso(startedAt) },
+  });
+  const walk = new Walk(db, me, startedAt);
+  await walk.plan(repair, survey);
+  if (!reaches(repair, 'gate-stopped')) return;
+  const plan = await walk.planBody();
+  const prepMin = Math.min(plan.prepMin, repair.hoursAgo * 60 * 0.6);
+  if (repair.stage === 'prep') return;
+  await walk.holds(plan, 'prep', prepMin, repair.stage === 'gate-stopped');
+  if (!reaches(repair, 'placing')) return;
+  await walk.holds(plan, 'mix', 5);
+  const times = mixTimes(repair, plan, now, startedAt + (prepMin + 20) * MINUTE);
+  const perCoat = plan.batches.filter((b) => b.coat === 1).length;
+  const upTo = repair.stage === 'placing' ? Math.min(2, plan.batches.length) : repair.stage === 'between-coats' ? perCoat : plan.batches.length;
+  await walk.mix(plan, upTo, times, repair.stage === 'placing');
+  if (repair.stage === 'closed') await walk.close(plan, repair.statement ?? 'Accepted.');
+}
+
+/**
+ * Fills an empty database with the made-up plant: people, cards, assets, and repairs that are running now.
+ * Does nothing where there are people already. `now` in epoch ms.
+ */
+export async function seedDemo(db: Db, now: number): Promise<boolean> {
+  const [people] = await db.select({ n: count() }).from(users);
+  if (people && people.n > 0) return false;
+  const [technician] = await seedPeople(db);
+  if (!technician) throw new Error('the demo has no people');
+  const siteId = uuidv7();
+  await db.insert(sites).values({ id: siteId, ...siteSettings });
+  await db.insert(cards).values(demoCards.map((body) => ({ code: body.code, version: body.version, role: body.role, body })));
+  await db.insert(assets).values(demoAssets.map((a) => ({ id: uuidv7(), siteId, ...a })));
+  const known = await db.select({ id: assets.id, tag: assets.tag }).from(assets).where(eq(assets.siteId, siteId));
+  for (const repair of [...closedRepairs, ...openRepairs]) {
+    const asset = known.find((a) => a.tag === repair.tag);
+    if (asset) await seedRepair(db, technician, repair, asset.id, now);
+  }
+  return true;
+}

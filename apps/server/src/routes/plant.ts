@@ -1,0 +1,38 @@
+import { Asset, Site } from '@kelmot/contract';
+import { Card, METALS, MEDIA, WEAR } from '@kelmot/core';
+import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
+import { asc, desc } from 'drizzle-orm';
+import type { Db } from '../db/client';
+import { assets, cards, sites } from '../db/plant';
+import type { AppEnv } from '../http/env';
+import { json } from '../http/openapi';
+import { notFound } from '../http/problem';
+import { settingsOf } from '../services/planning';
+
+const siteRoute = createRoute({ method: 'get', path: '/site', responses: json(200, 'The site and its settings', Site) });
+const assetsRoute = createRoute({ method: 'get', path: '/assets', responses: json(200, 'All plant, by tag', z.array(Asset)) });
+const cardsRoute = createRoute({ method: 'get', path: '/cards', responses: json(200, 'The newest version of every card', z.array(Card)) });
+
+const oneOf = <V extends string>(values: readonly V[], text: string | null): V | null => values.find((v) => v === text) ?? null;
+
+export const plantRoutes = (db: Db) =>
+  new OpenAPIHono<AppEnv>()
+    .openapi(siteRoute, async (c) => {
+      const [site] = await db.select().from(sites).limit(1);
+      if (!site) throw notFound('site');
+      return c.json({ id: site.id, settings: settingsOf(site) }, 200);
+    })
+    .openapi(assetsRoute, async (c) => {
+      const rows = await db.select().from(assets).orderBy(asc(assets.tag));
+      const list = rows.map(({ siteId: _site, ...a }) => ({
+        ...a,
+        metal: oneOf(METALS, a.metal),
+        medium: oneOf(MEDIA, a.medium),
+        wear: oneOf(WEAR, a.wear),
+      }));
+      return c.json(list, 200);
+    })
+    .openapi(cardsRoute, async (c) => {
+      const rows = await db.selectDistinctOn([cards.code], { body: cards.body }).from(cards).orderBy(asc(cards.code), desc(cards.version));
+      return c.json(rows.map((r) => r.body), 200);
+    });

@@ -1,0 +1,54 @@
+import { Ack, Command, Id, RepairPage, RepairView } from '@kelmot/contract';
+import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
+import type { Db } from '../db/client';
+import { sites } from '../db/plant';
+import { listRepairs, readRepair } from '../db/repairQueries';
+import type { AppEnv } from '../http/env';
+import { json } from '../http/openapi';
+import { notFound } from '../http/problem';
+import { runCommand } from '../services/command';
+
+const listRoute = createRoute({
+  method: 'get',
+  path: '/repairs',
+  request: {
+    query: z.object({
+      status: z.enum(['open', 'closed', 'dropped', 'all']).default('all'),
+      q: z.string().max(80).default(''),
+      limit: z.coerce.number().int().min(1).max(200).default(50),
+      cursor: z.string().max(200).optional(),
+    }),
+  },
+  responses: json(200, 'Repairs, newest change first', RepairPage),
+});
+const oneRoute = createRoute({
+  method: 'get',
+  path: '/repairs/{id}',
+  request: { params: z.object({ id: Id }) },
+  responses: json(200, 'One repair whole, with its plan and record', RepairView),
+});
+const commandRoute = createRoute({
+  method: 'post',
+  path: '/commands',
+  request: { body: { required: true, content: { 'application/json': { schema: Command } } } },
+  responses: json(200, 'The command took effect, now or before', Ack),
+});
+
+export const repairRoutes = (db: Db) =>
+  new OpenAPIHono<AppEnv>({
+    defaultHook: (result) => {
+      if (!result.success) throw result.error;
+    },
+  })
+    .openapi(listRoute, async (c) => {
+      const { status, q, limit, cursor } = c.req.valid('query');
+      const [site] = await db.select({ id: sites.id }).from(sites).limit(1);
+      if (!site) throw notFound('site');
+      return c.json(await listRepairs(db, { siteId: site.id, status, q, limit, cursor: cursor ?? null }), 200);
+    })
+    .openapi(oneRoute, async (c) => {
+      const view = await readRepair(db, c.req.valid('param').id);
+      if (!view) throw notFound('repair');
+      return c.json(view, 200);
+    })
+    .openapi(commandRoute, async (c) => c.json(await runCommand(db, c.get('me'), c.req.valid('json')), 200));

@@ -1,0 +1,26 @@
+import type { Command, Me } from '@kelmot/contract';
+import type { Tx } from '../db/client';
+import type { CommandOf, Doing } from './command';
+import { createRepair, makePlanFor, moveStation, saveSurvey } from './planning';
+import { addReading, setCheck, startMix, markMix } from './recording';
+import { signOff } from './signing';
+
+type Handlers = {
+  [T in Exclude<Command['type'], 'repair.create'>]: (doing: Doing<T>) => Promise<number>;
+} & {
+  'repair.create': (doing: { tx: Tx; me: Me; command: CommandOf<'repair.create'> }) => Promise<number>;
+};
+
+/** What each command does: a function from the locked repair to its new version. */
+export const handlers: Handlers = {
+  'repair.create': createRepair,
+  'survey.save': saveSurvey,
+  'plan.make': makePlanFor,
+  'station.move': moveStation,
+  'check.set': setCheck,
+  'reading.add': addReading,
+  'mix.start': startMix,
+  'mix.placed': (doing) => markMix(doing, 'placedAt'),
+  'mix.binned': (doing) => markMix(doing, 'binnedAt'),
+  'signoff.add': signOff,
+};

@@ -1,0 +1,128 @@
+import { openHolds, type Me } from '@kelmot/contract';
+import { gistOf, makePlan, STATIONS, surveyTitle, SystemCard, type SiteSettings, type Survey } from '@kelmot/core';
+import { and, count, desc, eq } from 'drizzle-orm';
+import type { Tx } from '../db/client';
+import { assets, cards, sites } from '../db/plant';
+import { readRepair } from '../db/repairQueries';
+import { mixes, plans, repairs } from '../db/repairs';
+import { notFound, ProblemError } from '../http/problem';
+import { bump, expectVersion, type CommandOf, type Doing } from './command';
+
+const MINUTE = 60_000;
+
+type Site = typeof sites.$inferSelect;
+
+export function settingsOf({ id: _id, ...settings }: Site): SiteSettings {
+  return settings;
+}
+
+function columnsOf(survey: Survey) {
+  const { asset, window } = survey;
+  return {
+    assetId: asset.id,
+    family: survey.family,
+    tag: asset.tag,
+    assetName: asset.name,
+    position: asset.position,
+    title: surveyTitle(survey),
+    intent: survey.intent,
+    survey,
+    backBy: new Date(Date.parse(window.startAt) + window.downMin * MINUTE).toISOString(),
+  };
+}
+
+/** An asset typed in the survey joins the register under its tag, if it is not there yet. */
+async function assetFor(tx: Tx, siteId: string, survey: Survey, newId: string): Promise<string> {
+  const { asset, parent, service } = survey;
+  if (asset.id) {
+    const [known] = await tx.select({ id: assets.id }).from(assets).where(eq(assets.id, asset.id));
+    if (!known) throw new ProblemError(422, 'Input out of range', undefined, [{ path: 'survey.asset.id', message: 'no such asset; choose one from the list, or leave it empty for a new one' }]);
+    return known.id;
+  }
+  const { tag, name, position, costPerHour } = asset;
+  const { medium, mediumC, ph, wear } = service;
+  await tx
+    .insert(assets)
+    .values({ id: newId, siteId, tag, name, position, costPerHour, kind: 'typed', metal: parent.metal, medium, mediumC, ph, wear })
+    .onConflictDoNothing({ target: [assets.siteId, assets.tag] });
+  const [row] = await tx.select({ id: assets.id }).from(assets).where(and(eq(assets.siteId, siteId), eq(assets.tag, tag)));
+  if (!row) throw notFound('asset');
+  return row.id;
+}
+
+export async function createRepair({ tx, me, command }: { tx: Tx; me: Me; command: CommandOf<'repair.create'> }): Promise<number> {
+  const [site] = await tx.select().from(sites).limit(1);
+  if (!site) throw notFound('site');
+  const { survey, repairId, at } = command;
+  const assetId = await assetFor(tx, site.id, survey, repairId);
+  const inserted = await tx
+    .insert(repairs)
+    .values({
+      ...columnsOf({ ...survey, asset: { ...survey.asset, id: assetId } }),
+      id: repairId,
+      siteId: site.id,
+      station: 'match',
+      createdBy: me.id,
+      createdAt: at,
+      updatedAt: at,
+    })
+    .onConflictDoNothing()
+    .returning({ id: repairs.id });
+  if (inserted.length === 0) throw new ProblemError(409, 'This repair exists already', 'Open it from the list.');
+  return 1;
+}
+
+async function refuseOnceMixed(tx: Tx, planId: string | null): Promise<void> {
+  if (!planId) return;
+  const [mixed] = await tx.select({ n: count() }).from(mixes).where(eq(mixes.planId, planId));
+  if (mixed && mixed.n > 0) {
+    throw new ProblemError(409, 'Mixing has begun on this plan', 'Finish it, or sign it off as “do it again” first.');
+  }
+}
+
+export async function saveSurvey({ tx, command, repair }: Doing<'survey.save'>): Promise<number> {
+  await expectVersion(tx, repair, command.expect);
+  await refuseOnceMixed(tx, repair.planId);
+  const assetId = await assetFor(tx, repair.siteId, command.survey, command.id);
+  const survey = { ...command.survey, asset: { ...command.survey.asset, id: assetId } };
+  return bump(tx, repair, command.at, { ...columnsOf(survey), station: 'match', planId: null });
+}
+
+/** The plan is made here, from the stored survey and the newest card: what the device showed is not taken on trust. */
+export async function makePlanFor({ tx, me, command, repair }: Doing<'plan.make'>): Promise<number> {
+  await expectVersion(tx, repair, command.expect);
+  await refuseOnceMixed(tx, repair.planId);
+  const [site] = await tx.select().from(sites).where(eq(sites.id, repair.siteId));
+  const [card] = await tx.select().from(cards).where(and(eq(cards.code, command.cardCode), eq(cards.role, 'system'))).orderBy(desc(cards.version)).limit(1);
+  if (!site || !card) throw notFound('card');
+  const survey = { ...repair.survey, intent: command.intent };
+  const made = makePlan(survey, SystemCard.parse(card.body), settingsOf(site), command.at);
+  if (!made.ok) throw new ProblemError(422, `${command.cardCode} does not fit`, made.why);
+  const [last] = await tx.select({ number: plans.number }).from(plans).where(eq(plans.repairId, repair.id)).orderBy(desc(plans.number)).limit(1);
+  await tx.insert(plans).values({
+    id: command.planId,
+    repairId: repair.id,
+    number: (last?.number ?? 0) + 1,
+    cardCode: card.code,
+    cardVersion: card.version,
+    core: made.plan.core,
+    body: made.plan,
+    gist: gistOf(made.plan),
+    madeAt: command.at,
+    by: me.id,
+  });
+  return bump(tx, repair, command.at, { planId: command.planId, survey, intent: command.intent, station: 'prep' });
+}
+
+/** Going back is always allowed; going on is, when nothing before the new station still holds the job. */
+export async function moveStation({ tx, command, repair }: Doing<'station.move'>): Promise<number> {
+  await expectVersion(tx, repair, command.expect);
+  const to = STATIONS.indexOf(command.station);
+  if (to > STATIONS.indexOf(repair.station)) {
+    if (to > STATIONS.indexOf('match') && !repair.planId) throw new ProblemError(422, 'Choose a system first', 'Match has no plan yet.');
+    const view = await readRepair(tx, repair.id);
+    const open = view ? STATIONS.slice(0, to).flatMap((s) => openHolds(view, s)) : [];
+    if (open.length > 0) throw new ProblemError(422, 'Not yet: holds are open', `Still to do: ${open.join(', ')}.`);
+  }
+  return bump(tx, repair, command.at, { station: command.station });
+}

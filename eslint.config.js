@@ -1,0 +1,98 @@
+const { defineConfig, globalIgnores } = require('eslint/config');
+const expo = require('eslint-config-expo/flat');
+const prettier = require('eslint-config-prettier');
+
+/** Who may import whom: arrows go one way, client and server to contract to core. */
+const forbid = (files, patterns, message) => ({
+  files,
+  rules: {
+    'no-restricted-imports': ['error', { patterns: [{ group: patterns, message }] }],
+  },
+});
+
+module.exports = defineConfig([
+  globalIgnores(['**/dist/', '**/node_modules/', '**/.expo/', 'apps/server/drizzle/', '**/nativewind-env.d.ts']),
+  expo,
+  prettier,
+  {
+    settings: {
+      'import/resolver': {
+        typescript: {
+          project: ['packages/*/tsconfig.json', 'apps/*/tsconfig.json', 'e2e/tsconfig.json'],
+          noWarnOnMultipleProjects: true,
+        },
+      },
+    },
+    rules: { 'import/no-named-as-default-member': 'off' },
+  },
+  {
+    files: ['**/*.{ts,tsx}'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: __dirname } },
+    rules: {
+      '@typescript-eslint/no-floating-promises': [
+        'error',
+        {
+          allowForKnownSafeCalls: [
+            {
+              from: 'package',
+              name: ['test', 'describe', 'it', 'before', 'after'],
+              package: 'node:test',
+            },
+          ],
+        },
+      ],
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+    },
+  },
+  forbid(
+    ['packages/core/src/**'],
+    ['react*', 'expo*', 'hono*', '@hono/*', 'drizzle*', '@kelmot/*', 'pg'],
+    'Core is pure: no interface, no server, no other package of ours.',
+  ),
+  {
+    files: ['packages/core/src/**'],
+    ignores: ['packages/core/src/calc/cli.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'process', 'window', 'document', 'fetch', 'performance', 'setTimeout'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'Core has no clock: pass the moment in.' },
+        { object: 'Math', property: 'random', message: 'Core has no randomness: pass a seed in.' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Core has no clock.' },
+      ],
+    },
+  },
+  forbid(
+    ['packages/contract/src/**'],
+    ['react*', 'expo*', 'hono*', '@hono/*', 'drizzle*', '@kelmot/demo*', '@kelmot/server*', '@kelmot/client*'],
+    'Contract knows only core.',
+  ),
+  forbid(
+    ['packages/demo/src/**'],
+    ['react*', 'expo*', 'hono*', '@hono/*', 'drizzle*', '@kelmot/server*', '@kelmot/client*'],
+    'Demo knows only contract and core.',
+  ),
+  forbid(
+    ['apps/client/app/**', 'apps/client/src/**'],
+    ['@kelmot/demo*', '@kelmot/server*', 'hono*', 'drizzle*', 'pg'],
+    'The client reaches the server over HTTP only.',
+  ),
+  forbid(['apps/server/src/**'], ['@kelmot/client*', 'react*', 'expo*'], 'The server knows no interface.'),
+  {
+    files: ['**/*.config.{js,cjs}', '**/*.cjs', '**/jest.*.{js,cjs}', 'bin/**'],
+    languageOptions: {
+      globals: { __dirname: 'readonly', require: 'readonly', module: 'writable', process: 'readonly', console: 'readonly' },
+    },
+  },
+  {
+    files: ['**/__tests__/**', '**/*.test.{ts,tsx}', '**/jest.setup.ts'],
+    languageOptions: {
+      globals: { jest: 'readonly', test: 'readonly', expect: 'readonly', afterEach: 'readonly', beforeEach: 'readonly', describe: 'readonly' },
+    },
+  },
+]);

@@ -1,0 +1,40 @@
+import type { Metal } from '../materials/words';
+import { METALS } from '../materials/words';
+import type { Damage } from '../section/section';
+import type { UnitSystem } from '../units/quantities';
+import { readField, type SurveyDraft } from './draft';
+import { familyOf } from './survey';
+
+/** A damage for drawing while it is still being typed: what cannot be read yet is typical, and named in `unknown`. */
+export interface Sketch {
+  damage: Damage;
+  unknown: string[];
+  metal: Metal;
+}
+
+/** The sketch of one damage of a draft; null until its shape is chosen. */
+export function sketchOf(draft: SurveyDraft, index: number, system: UnitSystem): Sketch | null {
+  const shape = familyOf(draft.family).shapes.find((s) => s.shape === draft.shapes[index]);
+  if (!shape) return null;
+  const unknown: string[] = [];
+  const sizes = Object.entries(shape.fields).map(([key, field]) => {
+    const read = readField(field, draft.texts[`damages.${index}.${key}`], system);
+    if ('value' in read) return [key, read.value];
+    unknown.push(key);
+    return [key, shape.typical[key]];
+  });
+  const damage = { shape: shape.shape, ...Object.fromEntries(sizes) } as Damage;
+  const metal = METALS.find((m) => m === draft.texts['parent.metal']) ?? 'carbon-steel';
+  return { damage, unknown, metal };
+}
+
+/** Writes the unit behind every bare number, so that a change of unit system does not change what was typed. */
+export function withUnits(draft: SurveyDraft, unitOf: (path: string) => string): SurveyDraft {
+  const texts = Object.fromEntries(
+    Object.entries(draft.texts).map(([path, text]) => {
+      const unit = unitOf(path);
+      return [path, unit && /^[-−\d.,\s/]+$/.test(text) && text.trim() !== '' ? `${text.trim()} ${unit}` : text];
+    }),
+  );
+  return { ...draft, texts };
+}
