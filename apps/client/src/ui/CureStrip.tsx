@@ -114,8 +114,10 @@ export function AxisRuler({ axis, now, label, flag = true }: { axis: Axis; now: 
   const { c } = useTheme();
   const nowX = axis.x(now);
   const flagWidth = 66;
+  // Hoist side on the line; it flies back in time, or forward where there is no room.
+  const flies = nowX < flagWidth ? 1 : -1;
   const base = 46;
-  const hidden = (x: number) => (flag && x > nowX - flagWidth - 26 && x < nowX + 20) || (axis.breakX !== null && Math.abs(x - axis.breakX) < 22) || x > axis.width - 14 || x < 12;
+  const hidden = (x: number) => (flag && Math.abs(x - nowX - (flies * flagWidth) / 2) < flagWidth / 2 + 24) || (axis.breakX !== null && Math.abs(x - axis.breakX) < 22) || x > axis.width - 14 || x < 12;
   return (
     <View role="img" aria-label={`Now ${label}`}>
       <Svg width={axis.width} height={base + 6}>
@@ -133,8 +135,8 @@ export function AxisRuler({ axis, now, label, flag = true }: { axis: Axis; now: 
         {axis.breakX !== null ? <BreakMark x={axis.breakX} top={base - 5} bottom={base + 3} c={c} /> : null}
         {flag ? (
           <>
-            <Path d={`M${nowX} 8h${-flagWidth}l8 11-8 11h${flagWidth}Z`} fill={c.ink} />
-            <SvgText x={nowX - flagWidth / 2 + 5} y={25} fontFamily="BarlowSemiCondensed_700Bold" fontSize={16} textAnchor="middle" fill={c.sheet}>
+            <Path d={`M${nowX} 8h${flies * flagWidth}l${-flies * 8} 11 ${flies * 8} 11h${-flies * flagWidth}Z`} fill={c.ink} />
+            <SvgText x={nowX + flies * (flagWidth / 2 - 5)} y={25} fontFamily="BarlowSemiCondensed_700Bold" fontSize={16} textAnchor="middle" fill={c.sheet}>
               {label}
             </SvgText>
             <Line x1={nowX} y1={8} x2={nowX} y2={base + 6} stroke={c.ink} strokeWidth={2} />

@@ -12,6 +12,16 @@ interface FigureTextProps {
   suffix?: string;
 }
 
+/** A duration: its numbers in the size of the figure, its units small beside them. */
+function Duration({ text, as }: { text: string; as: TxtProps['as'] }) {
+  const parts = text.split(' ');
+  return parts.map((part, i) => (
+    <Txt key={i} as={i % 2 === 0 ? as : 'inline'} className={i % 2 === 0 ? '' : `pl-0.5 ${i < parts.length - 1 ? 'pr-1.5' : ''}`}>
+      {part}
+    </Txt>
+  ));
+}
+
 /** A computed figure. Never bare: a touch shows its working. Dotted line under it; solid while its sum is open. */
 export function FigureText({ figure, as = 'inline', label, suffix }: FigureTextProps) {
   const dispatch = useAppDispatch();
@@ -34,7 +44,7 @@ export function FigureText({ figure, as = 'inline', label, suffix }: FigureTextP
       {label ? <Txt as="label">{label}</Txt> : null}
       <View className={`flex-row items-baseline self-start ${open ? 'border-b-[3px]' : 'border-b-[1.5px] border-dotted'} border-teal`}>
         {money ? <Txt as={as}>{unit}</Txt> : null}
-        <Txt as={as}>{text}</Txt>
+        {figure.quantity === 'time' ? <Duration text={text} as={as} /> : <Txt as={as}>{text}</Txt>}
         {!money && unit ? (
           <Txt as="inline" className="pl-0.5">
             {unit}

@@ -17,7 +17,8 @@ export function LimitRule({ name, against, verdict }: { name: string; against: A
   const inkClass = { fits: 'text-ink', if: 'text-ochreInk', no: 'text-oxideInk' }[verdict];
   const share = limit === 0 ? (value > 0 ? 1.18 : 0) : Math.max(0, value / limit);
   const x = Math.min(share, 1.18) * LIMIT_X;
-  const solid = Math.min(x, LIMIT_X);
+  // Past a least limit is where it should be; past a most limit the bar goes on dashed.
+  const solid = sense === 'min' ? x : Math.min(x, LIMIT_X);
   const bracket = sense === 'max' ? `M${LIMIT_X + 5} 2h-5v16h5` : `M${LIMIT_X - 5} 2h5v16h-5`;
   const shown = say(value, quantity, units);
   const limitText = say(limit, quantity, units);
@@ -35,7 +36,7 @@ export function LimitRule({ name, against, verdict }: { name: string; against: A
           <Line key={q} x1={q * LIMIT_X} y1={8} x2={q * LIMIT_X} y2={12} stroke={c.ink} strokeWidth={0.75} />
         ))}
         <Line x1={0} y1={10} x2={solid} y2={10} stroke={colour} strokeWidth={5} />
-        {x > LIMIT_X ? <Line x1={LIMIT_X + 2} y1={10} x2={x} y2={10} stroke={colour} strokeWidth={5} strokeDasharray="4 2.5" /> : null}
+        {x > solid ? <Line x1={LIMIT_X + 2} y1={10} x2={x} y2={10} stroke={colour} strokeWidth={5} strokeDasharray="4 2.5" /> : null}
         <Path d={bracket} stroke={c.ink} strokeWidth={2.2} fill="none" />
       </Svg>
       <Txt as="inline" className="w-[68px] text-right">

@@ -153,6 +153,8 @@ async function seedRepair(db: Db, me: Me, repair: DemoRepair, assetId: string, n
   const perCoat = plan.batches.filter((b) => b.coat === 1).length;
   const upTo = repair.stage === 'placing' ? Math.min(2, plan.batches.length) : repair.stage === 'between-coats' ? perCoat : plan.batches.length;
   await walk.mix(plan, upTo, times, repair.stage === 'placing');
+  if (repair.stage === 'curing' || repair.stage === 'cured') await walk.holds(plan, 'build', 5);
+  if (repair.stage === 'cured') await walk.holds(plan, 'cure', 5);
   if (repair.stage === 'closed') await walk.close(plan, repair.statement ?? 'Accepted.');
 }
 

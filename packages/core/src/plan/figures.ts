@@ -204,7 +204,7 @@ function times(work: WorkUp): Figure[] {
       line(
         'tb',
         'mix and build',
-        `${work.coats} coats, waits between them`,
+        work.coats === 1 ? 'one coat' : `${work.coats} coats, with the waits between them`,
         buildMinutes(work) ?? 0,
         'min',
         'method, card',

@@ -29,14 +29,15 @@ function frameOf(p: Profile, { width, height, dimensions }: SectionRequest): Fra
   const scale = Math.min(across / p.acrossMm, room / bodyMm);
   const times = Math.max(1, Math.min(500, Math.floor(room / (bodyMm * scale))));
   const half = (p.acrossMm * scale) / 2;
+  const y0 = above + (room - bodyMm * scale * times) / 2;
   const [xa, xb] = [width / 2 - half, width / 2 + half];
   return {
     xa,
     xb,
     end0: Math.max(30, xa - 58),
     end1: Math.min(width - 18, xb + 58),
-    y0: above,
-    y1: above + bodyMm * scale * times,
+    y0,
+    y1: y0 + bodyMm * scale * times,
     pxPerMm: scale * times,
     times,
   };
@@ -158,7 +159,7 @@ export function rebuildSection(damage: RebuildDamage, request: SectionRequest): 
     ...(request.dimensions ? dimensionsOf(p, f, request, edgePx) : []),
   ];
   const drawn = p.hanging ? flip(prims, height) : prims;
-  if (request.medium && p.notes.length === 0) {
+  if (request.medium && request.dimensions && p.notes.length === 0) {
     drawn.push({ kind: 'note', at: [4, 14], text: request.medium, tone: 'pencil', anchor: 'start' }, { kind: 'flow', at: [4, 24] });
   }
   const unit = system === 'us' ? 'in' : 'mm';

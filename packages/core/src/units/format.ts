@@ -40,7 +40,9 @@ function round(x: number, unit: Unit): string {
     DECIMALS[unit.symbol]?.(size) ??
     (size >= 100 || size === 0 ? 0 : 2 - Math.floor(Math.log10(size)));
   const text = trim(x.toFixed(Math.min(Math.max(decimals, 0), 6)));
-  return text === '-0' ? '0' : text.replace('-', '−');
+  // Five figures or more are read in threes.
+  const grouped = size >= 10000 ? text.replace(/\B(?=(\d{3})+(?!\d))/g, '\u202f') : text;
+  return grouped === '-0' ? '0' : grouped.replace('-', '−');
 }
 
 /** Minutes as "45 min", "2 h 15 min", "3 d 4 h". Seconds under a minute and a half when they matter. */
@@ -51,6 +53,8 @@ export function formatDuration(minutes: number): string {
   const days = Math.floor(whole / 1440);
   const hours = Math.floor((whole % 1440) / 60);
   const mins = whole % 60;
+  if (days >= 730) return `${trim((days / 365).toFixed(1))} years`;
+  if (days >= 90) return `${days} d`;
   if (days >= 2) {
     const roundedHours = Math.round((whole - days * 1440) / 60);
     if (roundedHours === 24) return `${days + 1} d`;

@@ -37,7 +37,7 @@ export function MatchScreen({ view, repair, width }: { view: RepairView; repair:
   const shown = all ? ranked : ranked.slice(0, Math.max(usable.length + 2, 4));
   const begun = view.mixes.length > 0;
   const same = view.plan?.body.card.code === code && view.intent === intent;
-  const drawing = sectionOf({ ...view, plan: null }, now, units, { width, height: 250 });
+  const drawing = sectionOf({ ...view, plan: null }, now, units, { width, height: 196 });
   const take = () => {
     if (!code || !repair.canWrite) return;
     if (!same) repair.send({ type: 'plan.make', planId: uuidv7(), cardCode: code, intent });

@@ -21,13 +21,19 @@ const ORDER: Record<Place, number> = { running: 0, stopped: 1, waiting: 2 };
 function sooner(p: ActRow, q: ActRow): number {
   const place = ORDER[placeOf(p)] - ORDER[placeOf(q)];
   if (place !== 0) return place;
-  const at = (a: ActRow) => a.act?.clockTo ?? (a.act ? 0 : Date.parse(a.row.backBy));
+  // What has no clock left to run waits behind what ticks.
+  const at = (a: ActRow) => a.act?.clockTo ?? Date.parse(a.row.backBy) + (a.act ? Number.MAX_SAFE_INTEGER / 2 : 0);
   return at(p) - at(q);
 }
 
 function shortSay(row: RepairRow, act: NextAct | null): string {
   if (!act) return row.stop ? 'stop' : STATION_NAMES[row.station];
-  return act.say.replace(/[.,]$/, '').replace(/^Place it by/, 'place').replace(/^Overcoat before/, 'overcoat');
+  if (act.phase === 'ready') return 'inspect';
+  return act.say
+    .replace(/[.,]$/, '')
+    .replace(/^Place it by/, 'place')
+    .replace(/^Overcoat before/, 'overcoat')
+    .replace(/^Good for (.+) from/, '$1');
 }
 
 /** Adds to each row what it says now. `now` in epoch ms. */

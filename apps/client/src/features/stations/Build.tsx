@@ -1,7 +1,9 @@
 import { mixedBatches } from '@kelmot/contract';
 import { axisOf, clockText, dayClockText, gistOf, mixedAt, nextAct, say, stripOf } from '@kelmot/core';
 import { useState } from 'react';
+import { router } from 'expo-router';
 import { View } from 'react-native';
+import { PrimaryButton } from '@/ui/Button';
 import { Countdown } from '@/ui/Countdown';
 import { AxisRuler, CureStrip } from '@/ui/CureStrip';
 import { FigureText } from '@/ui/FigureText';
@@ -9,7 +11,8 @@ import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
 import { PailClock } from './PailClock';
 import { StepList } from './Steps';
-import type { StationProps } from './StepsStation';
+import { MixAction } from './Mix';
+import { MoveOn, type StationProps } from './StepsStation';
 import { useBatches } from './useBatches';
 
 const MINUTE = 60_000;
@@ -70,4 +73,13 @@ export function Build(props: StationProps) {
       <StepList station="build" {...props} />
     </View>
   );
+}
+
+/** The one action of Build: the pail at hand first, then the next batch, then on. */
+export function BuildAction(props: StationProps) {
+  const { id, view, plan } = props;
+  const { running, next } = useBatches(view, plan);
+  if (running) return <MixAction {...props} />;
+  if (next) return <PrimaryButton label={`Weigh batch ${next.no} of ${plan.batches.length}`} onPress={() => router.navigate(`/repair/${id}/mix`)} testID="next-batch" />;
+  return <MoveOn {...props} station="build" next="cure" />;
 }

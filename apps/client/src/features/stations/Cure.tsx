@@ -66,7 +66,7 @@ export function Cure(props: StationProps) {
                 {m.name}
                 {met ? ', met' : ''}
               </Txt>
-              <FigureText figure={plan.figures[`cure.${m.id}`]} />
+              <FigureText figure={m.id === 'life' ? plan.figures.life : plan.figures[`cure.${m.id}`]} />
               <Txt as="inline" className="w-24 text-right">
                 {dayClockText(m.at, now, zone)}
               </Txt>

@@ -1,7 +1,7 @@
 import type { StationId } from '@kelmot/core';
 import type { ComponentType } from 'react';
 import { Accept, AcceptAction } from './Accept';
-import { Build } from './Build';
+import { Build, BuildAction } from './Build';
 import { Cure } from './Cure';
 import { Mix, MixAction } from './Mix';
 import { Prep } from './Prep';
@@ -16,7 +16,7 @@ interface StationScreen {
 export const stationScreens: Record<Exclude<StationId, 'survey' | 'match'>, StationScreen> = {
   prep: { body: Prep, action: (p) => <MoveOn {...p} station="prep" next="mix" /> },
   mix: { body: Mix, action: MixAction },
-  build: { body: Build, action: (p) => <MoveOn {...p} station="build" next="cure" /> },
+  build: { body: Build, action: BuildAction },
   cure: { body: Cure, action: (p) => <MoveOn {...p} station="cure" next="accept" /> },
   accept: { body: Accept, action: AcceptAction },
 };

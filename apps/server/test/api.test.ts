@@ -1,0 +1,138 @@
+import assert from 'node:assert/strict';
+import { after, before, test } from 'node:test';
+import type { Asset, Problem, RepairPage } from '@kelmot/contract';
+import type { Card } from '@kelmot/core';
+import { demoAssets, demoCards } from '@kelmot/demo';
+import { v7 as uuidv7 } from 'uuid';
+import { seedDemo } from '../src/jobs/seedDemo';
+import { command, openWorld, surveyAt, type Person, type World } from './harness';
+
+let world: World;
+let ida: Person;
+
+before(async () => {
+  world = await openWorld();
+  ida = await world.person().signIn('ida');
+});
+after(() => world.close());
+
+test('health and readiness answer without signing in; everything else asks for it', async () => {
+  const anyone = world.person();
+  assert.equal((await anyone.get('/healthz')).status, 200);
+  assert.equal((await anyone.get('/readyz')).status, 200);
+  for (const path of ['/api/me', '/api/repairs', '/api/assets', '/api/cards', '/api/site']) {
+    const { status, headers, body } = await anyone.get<Problem>(path);
+    assert.equal(status, 401);
+    assert.match(headers.get('content-type') ?? '', /problem\+json/);
+    assert.equal(body.title, 'Sign in first');
+  }
+});
+
+test('a wrong password is refused, a viewer may look and not write, signing out ends it', async () => {
+  const wrong = await world.person().request('POST', '/api/auth/sign-in/username', { username: 'ida', password: 'not-this-one' });
+  assert.equal(wrong.status, 401);
+  const vera = await world.person().signIn('vera');
+  assert.equal((await vera.get<{ role: string }>('/api/me')).body.role, 'viewer');
+  const id = uuidv7();
+  const write = await vera.send<Problem>(command(id, { type: 'repair.create', survey: surveyAt(new Date().toISOString()) }));
+  assert.equal(write.status, 403);
+  await vera.request('POST', '/api/auth/sign-out', {});
+  assert.equal((await vera.get('/api/me')).status, 401);
+});
+
+test('sign-in is limited by address', async () => {
+  const strict = await openWorld(3);
+  const statuses: number[] = [];
+  for (let i = 0; i < 6; i++) {
+    statuses.push((await strict.person().request('POST', '/api/auth/sign-in/username', { username: 'ida', password: `guess-${i}-of-many` })).status);
+  }
+  await strict.close();
+  assert.deepEqual(statuses.slice(0, 3), [401, 401, 401]);
+  assert.deepEqual(statuses.slice(3), [429, 429, 429]);
+});
+
+test('passwords are stored as argon2id, sessions in the database', async () => {
+  const { rows } = await world.database.pool.query<{ password: string }>('select password from accounts');
+  for (const { password } of rows) assert.match(password, /^\$argon2id\$/);
+  const { rows: sessions } = await world.database.pool.query('select 1 from sessions');
+  assert.ok(sessions.length > 0);
+});
+
+test('plant and cards are served whole', async () => {
+  assert.equal((await ida.get<Asset[]>('/api/assets')).body.length, demoAssets.length);
+  const { body } = await ida.get<Card[]>('/api/cards');
+  assert.deepEqual(body.map((c) => c.code).sort(), demoCards.map((c) => c.code).sort());
+});
+
+test('the list pages by keyset without losing or repeating a row, and finds by tag, name and place', async () => {
+  const seen: string[] = [];
+  let cursor: string | null = null;
+  do {
+    const { body } = await ida.get<RepairPage>(`/api/repairs?limit=4${cursor ? `&cursor=${cursor}` : ''}`);
+    seen.push(...body.rows.map((r) => r.id));
+    cursor = body.next;
+  } while (cursor);
+  assert.equal(new Set(seen).size, seen.length);
+  assert.equal(seen.length, (await ida.get<RepairPage>('/api/repairs?limit=200')).body.rows.length);
+  const find = async (q: string) => (await ida.get<RepairPage>(`/api/repairs?q=${encodeURIComponent(q)}`)).body.rows;
+  assert.ok((await find('p-204')).every((r) => r.tag === 'P-204'));
+  assert.ok((await find('flume')).length >= 2);
+  assert.equal((await find('%')).length, 0, 'a wildcard is a letter like any other');
+  assert.ok((await find('lime house')).length >= 3);
+});
+
+test('the demo shows each stage: a batch in the pail, a failed gate, a window between coats, a cure, looks that are due', async () => {
+  const { rows } = (await ida.get<RepairPage>('/api/repairs?status=open&limit=200')).body;
+  const by = (tag: string) => rows.find((r) => r.tag === tag);
+  assert.ok(by('P-204')?.mixes.some((m) => m.placedAt === null));
+  assert.match(by('P-305')?.stop ?? '', /above dew point/);
+  assert.ok((by('P-201')?.gist?.batches.length ?? 0) > (by('P-201')?.mixes.length ?? 0));
+  assert.ok(by('P-117')?.gist);
+  const closed = (await ida.get<RepairPage>('/api/repairs?status=closed&limit=200')).body.rows;
+  assert.ok(closed.length >= 5);
+  assert.ok(closed.every((r) => r.dueOn !== null));
+  assert.equal(await seedDemo(world.database.db, Date.now()), false, 'seeding again changes nothing');
+});
+
+const bad: [string, (valid: ReturnType<typeof surveyAt>) => unknown, RegExp, RegExp][] = [
+  ['a depth below its range', (s) => ({ ...s, damages: [{ shape: 'pocket', diameterMm: 100, depthMm: -3, wallMm: 20 }] }), /survey\.damages\.0\.depthMm/, /must be 0\.2 or more/],
+  ['a temperature out of range', (s) => ({ ...s, service: { ...s.service, mediumC: 900 } }), /survey\.service\.mediumC/, /must be 250 or less/],
+  ['a word for a number', (s) => ({ ...s, readings: { ...s.readings, rhPct: 'wet' } }), /survey\.readings\.rhPct/, /must be a number/],
+  ['a metal that is none', (s) => ({ ...s, parent: { ...s.parent, metal: 'cheese' } }), /survey\.parent\.metal/, /must be carbon-steel, cast-iron/],
+  ['a field nobody asked for', (s) => ({ ...s, colour: 'red' }), /survey\.colour/, /unknown field/],
+  ['a missing window', (s) => ({ ...s, window: undefined }), /survey\.window/, /is missing/],
+  ['no damage at all', (s) => ({ ...s, damages: [] }), /survey\.damages/, /at least 1 entry/],
+];
+for (const [name, spoil, path, message] of bad) {
+  test(`${name} is refused with the field, the range and the fix`, async () => {
+    const survey = spoil(surveyAt(new Date().toISOString()));
+    const { status, body } = await ida.request<Problem>('POST', '/api/commands', { ...command(uuidv7(), { type: 'repair.create', survey: surveyAt(new Date().toISOString()) }), survey });
+    assert.equal(status, 422);
+    const issue = body.issues?.find((i) => path.test(i.path));
+    assert.ok(issue, JSON.stringify(body));
+    assert.match(issue.message, message);
+  });
+}
+
+test('writes from another site, in another form, or too large are refused', async () => {
+  const body = command(uuidv7(), { type: 'repair.create', survey: surveyAt(new Date().toISOString()) });
+  assert.equal((await ida.request('POST', '/api/commands', body, { origin: 'http://elsewhere.test' })).status, 403);
+  assert.equal((await ida.request('POST', '/api/commands', body, { 'content-type': 'text/plain' })).status, 415);
+  const large = await ida.request('POST', '/api/commands', { ...body, note: 'x'.repeat(600_000) });
+  assert.equal(large.status, 413);
+});
+
+test('unknown addresses and ids say so; the description of the API names every route', async () => {
+  assert.equal((await ida.get('/api/nothing')).status, 404);
+  assert.equal((await ida.get(`/api/repairs/${uuidv7()}`)).status, 404);
+  assert.equal((await ida.get('/api/repairs/not-an-id')).status, 422);
+  const { body } = await ida.get<{ paths: Record<string, unknown> }>('/api/openapi.json');
+  assert.deepEqual(Object.keys(body.paths).sort(), ['/assets', '/cards', '/commands', '/demo/users', '/me', '/repairs', '/repairs/{id}', '/site']);
+});
+
+test('answers carry safe headers, and no stack trace', async () => {
+  const { headers, body } = await ida.get('/api/nothing');
+  assert.match(headers.get('content-security-policy') ?? '', /default-src 'self'/);
+  assert.equal(headers.get('x-content-type-options'), 'nosniff');
+  assert.doesNotMatch(JSON.stringify(body), /at .*\.ts:/);
+});

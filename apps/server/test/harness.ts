@@ -1,0 +1,105 @@
+import { randomUUID } from 'node:crypto';
+import type { Command, RepairView } from '@kelmot/contract';
+import { Survey } from '@kelmot/core';
+import { demoUsers, openRepairs } from '@kelmot/demo';
+import { Pool } from 'pg';
+import { pino } from 'pino';
+import { v7 as uuidv7 } from 'uuid';
+import { makeApp } from '../src/app';
+import { makeAuth } from '../src/auth';
+import { openDatabase, type Database } from '../src/db/client';
+import { seedDemo } from '../src/jobs/seedDemo';
+
+export interface Answer<T> {
+  status: number;
+  body: T;
+  headers: Headers;
+}
+
+type Json = Record<string, unknown>;
+
+/** A person at a browser: a cookie jar over the real application, every request through its HTTP face. */
+export class Person {
+  private cookie = '';
+
+  constructor(private readonly fetch: (r: Request) => Response | Promise<Response>) {}
+
+  async request<T = Json>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer<T>> {
+    const response = await this.fetch(
+      new Request(`http://kelmot.test${path}`, {
+        method,
+        headers: { host: 'kelmot.test', origin: 'http://kelmot.test', ...(this.cookie ? { cookie: this.cookie } : {}), ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
+        body: body === undefined ? undefined : JSON.stringify(body),
+      }),
+    );
+    const set = response.headers.getSetCookie().map((c) => c.split(';')[0]);
+    if (set.length > 0) this.cookie = set.join('; ');
+    const text = await response.text();
+    const isJson = (response.headers.get('content-type') ?? '').includes('json');
+    return { status: response.status, headers: response.headers, body: (isJson ? JSON.parse(text) : text) as T };
+  }
+
+  get<T = Json>(path: string) {
+    return this.request<T>('GET', path);
+  }
+
+  async signIn(username: string): Promise<this> {
+    const password = demoUsers.find((u) => u.username === username)?.password;
+    const { status } = await this.request('POST', '/api/auth/sign-in/username', { username, password });
+    if (status !== 200) throw new Error(`sign-in of ${username}: ${status}`);
+    return this;
+  }
+
+  send<T = Json>(command: Command) {
+    return this.request<T>('POST', '/api/commands', command);
+  }
+
+  async repair(id: string): Promise<RepairView> {
+    return (await this.get<RepairView>(`/api/repairs/${id}`)).body;
+  }
+}
+
+export interface World {
+  database: Database;
+  person: () => Person;
+  close: () => Promise<void>;
+}
+
+/** A database of its own in the test cluster, migrated and seeded, with the application over it. */
+export async function openWorld(signInsPerMinute = 1000): Promise<World> {
+  const base = process.env.TEST_DATABASE_URL;
+  if (!base) throw new Error('TEST_DATABASE_URL is missing: run bin/test');
+  const name = `test_${randomUUID().replace(/-/g, '')}`;
+  const admin = new Pool({ connectionString: base, max: 1 });
+  await admin.query(`create database ${name}`);
+  await admin.end();
+  const database = openDatabase(base.replace(/\/[^/]*$/, `/${name}`));
+  await database.migrate();
+  await seedDemo(database.db, Date.now());
+  const auth = makeAuth(database.db, { secret: 'a secret of the tests alone', signInsPerMinute });
+  const app = makeApp({ db: database.db, auth, log: pino({ level: 'silent' }), webRoot: '.', demoUsers });
+  return {
+    database,
+    person: () => new Person((r) => app.fetch(r)),
+    close: () => database.pool.end(),
+  };
+}
+
+const [first] = openRepairs;
+
+/** A survey that R-210 fits, made some hours ago. */
+export function surveyAt(startAt: string, tag = 'T-1'): Survey {
+  if (!first) throw new Error('the demo has no repairs');
+  return Survey.parse({
+    family: 'F2',
+    version: 1,
+    asset: { id: null, tag, name: 'Test pump', position: 'Test bay', costPerHour: 100 },
+    ...first.survey,
+    window: { ...first.survey.window, startAt },
+  });
+}
+
+type Draft<C> = C extends Command ? Omit<C, 'id' | 'repairId' | 'at'> & { at?: string } : never;
+
+/** A command with a fresh id, sent for one repair. */
+export const command = (repairId: string, draft: Draft<Command>): Command => ({ at: new Date().toISOString(), ...draft, id: uuidv7(), repairId }) as Command;

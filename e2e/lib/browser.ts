@@ -1,0 +1,128 @@
+import { existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+
+const FLAGS = ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+const CHROMIUM = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];
+
+export const PHONE = { width: 390, height: 844 };
+export const WIDE = { width: 1280, height: 800 };
+
+export interface Session {
+  browser: Browser;
+  close: () => Promise<void>;
+}
+
+/** Debian's Chromium with an empty profile of its own. */
+export async function launch(): Promise<Session> {
+  const executablePath = CHROMIUM.find((p) => existsSync(p));
+  if (!executablePath) throw new Error('chromium is missing: run bin/test');
+  const userDataDir = mkdtempSync(join(tmpdir(), 'kelmot-chromium-'));
+  const browser = await puppeteer.launch({ executablePath, userDataDir, args: FLAGS, protocolTimeout: 60_000 });
+  return {
+    browser,
+    close: async () => {
+      await browser.close();
+      rmSync(userDataDir, { recursive: true, force: true });
+    },
+  };
+}
+
+const at = (id: string) => `[data-testid="${id}"]`;
+const WAIT = 15_000;
+
+/** A page driven as a person would: by what is on the screen, waiting for it to be there. */
+export class Screen {
+  readonly problems: string[] = [];
+
+  constructor(
+    readonly page: Page,
+    private readonly base: string,
+  ) {
+    page.on('pageerror', (e) => this.problems.push(String(e)));
+    page.on('console', (m) => {
+      // A 401 before signing in, and the refusals the tests provoke, are answers and not faults.
+      if (m.type() === 'error' && !/status of 4\d\d|ERR_INTERNET_DISCONNECTED/.test(m.text())) this.problems.push(m.text());
+    });
+  }
+
+  async open(path: string): Promise<void> {
+    await this.page.goto(this.base + path, { waitUntil: 'networkidle2' });
+  }
+
+  async see(id: string): Promise<void> {
+    await this.page.waitForSelector(at(id), { timeout: WAIT, visible: true });
+  }
+
+  async press(id: string): Promise<void> {
+    await this.see(id);
+    await this.page.$eval(at(id), (e) => e.scrollIntoView({ block: 'center' }));
+    await this.page.click(at(id));
+  }
+
+  async type(id: string, text: string): Promise<void> {
+    await this.press(id);
+    await this.page.click(at(id), { count: 3 });
+    await this.page.keyboard.press('Backspace');
+    if (text) await this.page.type(at(id), text);
+  }
+
+  async value(id: string): Promise<string> {
+    await this.see(id);
+    return this.page.$eval(at(id), (e) => (e as HTMLInputElement).value);
+  }
+
+  async text(id: string): Promise<string> {
+    await this.see(id);
+    return this.page.$eval(at(id), (e) => (e as HTMLElement).innerText);
+  }
+
+  /** Waits until the text shows anywhere on the screen. */
+  async says(text: string): Promise<void> {
+    await this.page.waitForFunction((t) => document.body.innerText.includes(t), { timeout: WAIT }, text);
+  }
+
+  async gone(id: string): Promise<void> {
+    await this.page.waitForSelector(at(id), { timeout: WAIT, hidden: true });
+  }
+
+  async attribute(id: string, name: string): Promise<string | null> {
+    await this.see(id);
+    return this.page.$eval(at(id), (e, n) => e.getAttribute(n), name);
+  }
+
+  /** Waits until everything typed has been taken by the server. */
+  async allSent(): Promise<void> {
+    await this.gone('send-state').catch(() => undefined);
+  }
+
+  key(key: string): Promise<void> {
+    return this.page.keyboard.press(key as Parameters<Page['keyboard']['press']>[0]);
+  }
+}
+
+/** A fresh page in a context of its own: nobody signed in, nothing kept. `hoursBack` sets its clock back. */
+export async function freshScreen(session: Session, base: string, size: { width: number; height: number }, hoursBack = 0): Promise<Screen> {
+  const context = await session.browser.createBrowserContext();
+  const page = await context.newPage();
+  await page.setViewport({ ...size, deviceScaleFactor: 1 });
+  if (hoursBack) await setBack(page, hoursBack);
+  return new Screen(page, base);
+}
+
+/** Sets the clock of a page back from its next load on: a job of two days can then be walked in a minute. */
+export async function setBack(page: Page, hours: number): Promise<void> {
+  await page.evaluateOnNewDocument((ms: number) => {
+    const real = Date.now.bind(Date);
+    const Native = Date;
+    class Shifted extends Native {
+      constructor(...args: [] | [number | string]) {
+        if (args.length === 0) super(real() - ms);
+        else super(args[0]);
+      }
+      static override now = () => real() - ms;
+    }
+    globalThis.Date = Shifted as DateConstructor;
+  }, hours * 3_600_000);
+}

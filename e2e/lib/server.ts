@@ -1,0 +1,68 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { fileURLToPath } from 'node:url';
+import { Pool } from 'pg';
+
+const ROOT = fileURLToPath(new URL('../../', import.meta.url));
+
+export interface Running {
+  base: string;
+  /** Stops the process and starts another over the same database: what was acknowledged must still be there. */
+  restart: () => Promise<void>;
+  stop: () => Promise<void>;
+}
+
+/** The real server as a process of its own, over a new database in the test cluster, seeded with the demo. */
+export async function startServer(): Promise<Running> {
+  const cluster = process.env.TEST_DATABASE_URL;
+  if (!cluster) throw new Error('TEST_DATABASE_URL is missing: run bin/test');
+  const name = `e2e_${randomUUID().replace(/-/g, '')}`;
+  const admin = new Pool({ connectionString: cluster, max: 1 });
+  await admin.query(`create database ${name}`);
+  await admin.end();
+  let child: ChildProcess;
+  let port = 0;
+
+  const start = (): Promise<void> =>
+    new Promise((resolve, reject) => {
+      child = spawn(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts'], {
+        cwd: ROOT,
+        env: {
+          ...process.env,
+          DATABASE_URL: cluster.replace(/\/[^/]*$/, `/${name}`),
+          PORT: String(port),
+          AUTH_SECRET: 'a secret of the tests alone',
+          WEB_ROOT: `${ROOT}apps/client/dist`,
+          KELMOT_DEMO: '1',
+          SIGN_INS_PER_MINUTE: '200',
+          LOG_LEVEL: 'error',
+        },
+        stdio: ['ignore', 'pipe', 'inherit'],
+      });
+      child.once('exit', (code) => reject(new Error(`server stopped with ${code}`)));
+      child.stdout?.on('data', (chunk: Buffer) => {
+        const found = /KELMOT_URL http:\/\/[^:]+:(\d+)/.exec(chunk.toString());
+        if (!found) return;
+        port = Number(found[1]);
+        resolve();
+      });
+    });
+  const stop = (): Promise<void> =>
+    new Promise((resolve) => {
+      child.removeAllListeners('exit');
+      child.once('exit', () => resolve());
+      child.kill('SIGTERM');
+    });
+
+  await start();
+  return {
+    get base() {
+      return `http://127.0.0.1:${port}`;
+    },
+    restart: async () => {
+      await stop();
+      await start();
+    },
+    stop,
+  };
+}

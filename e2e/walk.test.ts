@@ -1,0 +1,278 @@
+import assert from 'node:assert/strict';
+import { after, before, test } from 'node:test';
+import { freshScreen, launch, PHONE, setBack, WIDE, type Screen, type Session } from './lib/browser';
+import { startServer, type Running } from './lib/server';
+
+let server: Running;
+let session: Session;
+
+before(async () => {
+  [server, session] = await Promise.all([startServer(), launch()]);
+});
+after(async () => {
+  await session?.close();
+  await server?.stop();
+});
+
+async function signedIn(who: string, size: { width: number; height: number }, hoursBack = 0): Promise<Screen> {
+  const screen = await freshScreen(session, server.base, size, hoursBack);
+  await screen.open('/');
+  await screen.press(`demo-${who}`);
+  await screen.see('new-repair');
+  return screen;
+}
+
+/** Fills the survey of a pocket that R-210 fits. */
+async function typeSurvey(screen: Screen): Promise<void> {
+  await screen.type('asset-search', 'VP-2');
+  await screen.press('asset-VP-2');
+  await screen.press('shape-0-pocket');
+  const fields: [string, string][] = [
+    ['damages.0.diameterMm', '6 in'],
+    ['damages.0.depthMm', '11mm'],
+    ['damages.0.wallMm', '26'],
+    ['window.downMin', '30 h'],
+    ['readings.airC', '20'],
+    ['readings.rhPct', '50'],
+    ['readings.surfaceC', '18,5'],
+  ];
+  for (const [id, text] of fields) await screen.type(id, text);
+  await screen.press('site.tools-blast');
+}
+
+/** Meets every hold shown at the station: ticks boxes, records what the plan asks. */
+async function meetHolds(screen: Screen): Promise<void> {
+  const ids = await screen.page.$$eval('[data-testid^="check-"][aria-checked="false"]', (list) => list.map((e) => e.getAttribute('data-testid') ?? ''));
+  for (const id of ids) await screen.press(id);
+}
+
+test('a technician walks one repair through the seven stations on a phone', async () => {
+  const screen = await signedIn('ida', PHONE, 48);
+  await screen.press('new-repair');
+  await typeSurvey(screen);
+  assert.match((await screen.attribute('section', 'aria-label')) ?? '', /152\.4 mm|152 mm across, 11 mm deep, wall 26 mm, 15 mm left/);
+
+  // What was typed survives a reload.
+  await screen.page.reload({ waitUntil: 'networkidle2' });
+  assert.equal(await screen.value('damages.0.diameterMm'), '6 in');
+  await screen.press('survey-save');
+
+  await screen.see('match-R-210');
+  assert.match(await screen.text('match-R-210'), /Fits/);
+  assert.match(await screen.text('match-R-260'), /Fits|Does not fit/);
+  await screen.press('intent-stopgap');
+  await screen.press('intent-lasting');
+  await screen.press('match-R-210');
+  await screen.press('take');
+
+  await screen.see('step-isolate');
+  assert.equal(await screen.attribute('move-on', 'aria-disabled'), 'true');
+  await meetHolds(screen);
+  await screen.type('reading-open-up', '1');
+  await screen.press('record-open-up');
+  await screen.says('Stop: 1 mm; 3 mm is the least.');
+  await screen.type('reading-open-up', '4');
+  await screen.press('record-open-up');
+  await screen.type('reading-grade', '95');
+  await screen.press('record-grade');
+
+  // The gate stops a wet day and opens on a dry one.
+  await screen.type('gate-airC', '20');
+  await screen.type('gate-rhPct', '84');
+  await screen.type('gate-surfaceC', '18');
+  await screen.press('record-gate');
+  await screen.says('above dew point; it needs 3');
+  assert.equal(await screen.attribute('move-on', 'aria-disabled'), 'true');
+  await screen.type('gate-rhPct', '50');
+  await screen.press('record-gate');
+  await screen.says('Go. Steel is');
+  await screen.press('move-on');
+
+  // Every figure shows its working.
+  await screen.press('figure-total');
+  await screen.says('volume of the dish');
+  await screen.says('To change it, change');
+  await screen.press('figure-total');
+
+  await meetHolds(screen);
+  const target = async (id: string) => Number((await screen.text(id)).replace(/[^\d.]/g, ''));
+  for (let batch = 1; ; batch++) {
+    await screen.see('weigh-a');
+    await screen.type('weigh-a', String(await target('figure-aG')));
+    await screen.type('weigh-b', String((await target('figure-bG')) * 0.8));
+    assert.match(await screen.text('ratio-verdict'), /Out\. Hardener .* short.* Add .* g hardener/);
+    assert.equal(await screen.attribute('batch-start', 'aria-disabled'), 'true');
+    await screen.type('weigh-b', String(await target('figure-bG')));
+    assert.match(await screen.text('ratio-verdict'), /^In\./);
+    await screen.press('batch-start');
+    await screen.see('pail-clock');
+    await screen.press('batch-placed');
+    await screen.gone('pail-clock');
+    const more = await screen.page.$('[data-testid="weigh-a"]');
+    if (!more) break;
+    assert.ok(batch < 9, 'batches end');
+  }
+  await screen.press('move-on');
+  await screen.see('screen-build');
+  await meetHolds(screen);
+  await screen.press('move-on');
+  await screen.see('screen-cure');
+  await screen.says('Needed: ');
+  await meetHolds(screen);
+  await screen.press('move-on');
+  await screen.see('screen-accept');
+  await screen.says('to do first');
+
+  // The server stops and starts; two days later the repair is still there, cured.
+  await server.restart();
+  const address = screen.page.url();
+  await setBack(screen.page, 0);
+  await screen.page.goto(address, { waitUntil: 'networkidle2' });
+  await screen.see('screen-accept');
+  await meetHolds(screen);
+  await screen.type('reading-hardness', '70 86 87');
+  await screen.press('record-hardness');
+  await screen.says('Stop: lowest 70; it needs 84.');
+  await screen.type('reading-hardness', '86 87 88');
+  await screen.press('record-hardness');
+  await screen.says('Lowest 86; it needs 84.');
+  await screen.type('statement', 'Flush, one sound, hard all over.');
+  await screen.press('sign-off');
+  await screen.see('signoff-accepted');
+  await screen.see('review-look');
+  await screen.press('back');
+
+  await screen.press('tab-repairs');
+  await screen.press('filter-closed');
+  await screen.type('repairs-search', 'VP-2');
+  await screen.see('repair-VP-2');
+  await screen.says('Closed');
+  assert.deepEqual(screen.problems, []);
+});
+
+test('bad input is told at the field with its range, and nothing typed is lost', async () => {
+  const screen = await signedIn('ida', PHONE);
+  await screen.press('new-repair');
+  await screen.press('asset-new');
+  await screen.type('asset.tag', 'Z-9');
+  await screen.press('shape-0-seat');
+  await screen.type('damages.0.finishedDiameterMm', '-80');
+  await screen.type('damages.0.wornDiameterMm', '8 kg');
+  await screen.type('readings.rhPct', '1000000');
+  await screen.press('survey-save');
+  await screen.says('Too small: 10 mm is the least, 2000 mm the most.');
+  await screen.says('“kg” is not a unit here');
+  await screen.says('Too big: 100 % is the most, 1 % the least.');
+  await screen.says('Choose one.');
+  assert.equal(await screen.value('damages.0.wornDiameterMm'), '8 kg');
+  await screen.press('back');
+  await screen.press('new-repair');
+  assert.equal(await screen.value('damages.0.finishedDiameterMm'), '-80', 'leaving and coming back keeps it');
+  assert.deepEqual(screen.problems, []);
+});
+
+test('without signal a tick waits on the device, survives a reload, and is sent when signal returns', async () => {
+  const screen = await signedIn('ida', PHONE);
+  await screen.press('tab-repairs');
+  await screen.press('repair-P-031');
+  await screen.see('check-isolate');
+  await screen.page.setOfflineMode(true);
+  await screen.press('check-isolate');
+  assert.equal(await screen.attribute('check-isolate', 'aria-checked'), 'true');
+  await screen.see('send-state');
+  await screen.page.setOfflineMode(false);
+  await screen.page.reload({ waitUntil: 'networkidle2' });
+  await screen.gone('send-state');
+  assert.equal(await screen.attribute('check-isolate', 'aria-checked'), 'true');
+});
+
+test('two people changing one survey: the second sees both states and decides', async () => {
+  const ida = await signedIn('ida', PHONE);
+  const tomas = await signedIn('tomas', PHONE);
+  for (const s of [ida, tomas]) {
+    await s.press('tab-repairs');
+    await s.press('repair-GB-2');
+    await s.press('station-survey');
+    await s.see('window.downMin');
+  }
+  await tomas.type('window.downMin', '40 h');
+  await tomas.press('survey-save');
+  await tomas.see('take');
+  await tomas.page.waitForNetworkIdle();
+  await ida.type('readings.surfaceC', '21');
+  await ida.press('survey-save');
+  await ida.see('refused');
+  const words = await ida.text('refused');
+  assert.match(words, /Someone changed this repair/);
+  assert.match(words, /Down for: 2400 stored, 2160 yours/);
+  await ida.press('throw-away');
+  await ida.gone('refused');
+});
+
+test('a planner works the wide layout by keyboard', async () => {
+  const screen = await signedIn('tomas', WIDE);
+  await screen.see('register-P-204');
+  await screen.key('?');
+  await screen.see('keys-help');
+  await screen.key('?');
+  await screen.gone('keys-help');
+  await screen.key('/');
+  await screen.page.keyboard.type('P-204');
+  await screen.key('Escape');
+  await screen.see('register-P-204');
+  await screen.press('register-P-204');
+  await screen.see('screen-build');
+  for (const [key, station] of [['1', 'survey'], ['2', 'match'], ['3', 'prep'], ['4', 'mix'], ['6', 'cure'], ['7', 'accept'], ['5', 'build']] as const) {
+    await screen.key(key);
+    await screen.see(`screen-${station}`);
+  }
+  await screen.see('pail-clock');
+  await screen.see('section');
+  await screen.press('figure-coat');
+  assert.match(await screen.text('working'), /each coat/i);
+  await screen.key('t');
+  await screen.gone('pail-clock');
+  await screen.key('n');
+  await screen.see('asset-search');
+  assert.deepEqual(screen.problems, []);
+});
+
+test('the keyboard reaches and shows every control of the sign-in, and a viewer can only look', async () => {
+  const screen = await freshScreen(session, server.base, WIDE);
+  await screen.open('/');
+  await screen.see('demo-vera');
+  const seen: string[] = [];
+  for (let i = 0; i < 6; i++) {
+    await screen.key('Tab');
+    seen.push(await screen.page.evaluate(() => `${document.activeElement?.getAttribute('data-testid')}|${getComputedStyle(document.activeElement ?? document.body).outlineStyle}`));
+  }
+  for (const id of ['demo-ida', 'demo-tomas', 'demo-vera', 'username', 'password', 'sign-in']) {
+    assert.ok(seen.some((s) => s.startsWith(`${id}|`) && !s.endsWith('|none')), `${id} in ${seen.join(' ')}`);
+  }
+  await screen.press('demo-vera');
+  await screen.press('register-P-031');
+  await screen.see('check-isolate');
+  assert.equal(await screen.attribute('survey-save', 'aria-disabled').catch(() => 'true'), 'true');
+  assert.notEqual(await screen.attribute('check-isolate', 'disabled').catch(() => null), 'false');
+  const name = await screen.page.$$eval('[role="button"], [role="link"], [role="checkbox"], [role="radio"], input, textarea', (list) =>
+    list.filter((e) => !(e.getAttribute('aria-label') ?? '').trim()).map((e) => e.outerHTML.slice(0, 120)),
+  );
+  assert.deepEqual(name, [], 'every control has a name');
+});
+
+test('night shift, US units and 200 % text hold together', async () => {
+  const screen = await signedIn('ida', PHONE);
+  await screen.press('settings');
+  await screen.press('theme-night');
+  await screen.see('theme-night');
+  await screen.press('units-us');
+  await screen.press('tab-repairs');
+  await screen.press('repair-P-117');
+  await screen.press('station-survey');
+  assert.match((await screen.attribute('section', 'aria-label')) ?? '', / in across/);
+  await screen.page.evaluate(() => {
+    document.documentElement.style.fontSize = '32px';
+  });
+  const spill = await screen.page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  assert.ok(spill <= 0, `nothing runs off the side (${spill})`);
+});
