@@ -11,7 +11,13 @@ const forbid = (files, patterns, message) => ({
 });
 
 module.exports = defineConfig([
-  globalIgnores(['**/dist/', '**/node_modules/', '**/.expo/', 'apps/server/drizzle/', '**/nativewind-env.d.ts']),
+  globalIgnores([
+    '**/dist/',
+    '**/node_modules/',
+    '**/.expo/',
+    'apps/server/drizzle/',
+    '**/nativewind-env.d.ts',
+  ]),
   expo,
   prettier,
   {
@@ -42,7 +48,12 @@ module.exports = defineConfig([
         },
       ],
       '@typescript-eslint/no-explicit-any': 'error',
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      // A schema and the type it infers share one name.
+      '@typescript-eslint/no-redeclare': 'off',
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_' },
+      ],
       '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
     },
   },
@@ -55,7 +66,15 @@ module.exports = defineConfig([
     files: ['packages/core/src/**'],
     ignores: ['packages/core/src/calc/cli.ts'],
     rules: {
-      'no-restricted-globals': ['error', 'process', 'window', 'document', 'fetch', 'performance', 'setTimeout'],
+      'no-restricted-globals': [
+        'error',
+        'process',
+        'window',
+        'document',
+        'fetch',
+        'performance',
+        'setTimeout',
+      ],
       'no-restricted-properties': [
         'error',
         { object: 'Date', property: 'now', message: 'Core has no clock: pass the moment in.' },
@@ -63,13 +82,25 @@ module.exports = defineConfig([
       ],
       'no-restricted-syntax': [
         'error',
-        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Core has no clock.' },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'Core has no clock.',
+        },
       ],
     },
   },
   forbid(
     ['packages/contract/src/**'],
-    ['react*', 'expo*', 'hono*', '@hono/*', 'drizzle*', '@kelmot/demo*', '@kelmot/server*', '@kelmot/client*'],
+    [
+      'react*',
+      'expo*',
+      'hono*',
+      '@hono/*',
+      'drizzle*',
+      '@kelmot/demo*',
+      '@kelmot/server*',
+      '@kelmot/client*',
+    ],
     'Contract knows only core.',
   ),
   forbid(
@@ -82,17 +113,34 @@ module.exports = defineConfig([
     ['@kelmot/demo*', '@kelmot/server*', 'hono*', 'drizzle*', 'pg'],
     'The client reaches the server over HTTP only.',
   ),
-  forbid(['apps/server/src/**'], ['@kelmot/client*', 'react*', 'expo*'], 'The server knows no interface.'),
+  forbid(
+    ['apps/server/src/**'],
+    ['@kelmot/client*', 'react*', 'expo*'],
+    'The server knows no interface.',
+  ),
   {
     files: ['**/*.config.{js,cjs}', '**/*.cjs', '**/jest.*.{js,cjs}', 'bin/**'],
     languageOptions: {
-      globals: { __dirname: 'readonly', require: 'readonly', module: 'writable', process: 'readonly', console: 'readonly' },
+      globals: {
+        __dirname: 'readonly',
+        require: 'readonly',
+        module: 'writable',
+        process: 'readonly',
+        console: 'readonly',
+      },
     },
   },
   {
     files: ['**/__tests__/**', '**/*.test.{ts,tsx}', '**/jest.setup.ts'],
     languageOptions: {
-      globals: { jest: 'readonly', test: 'readonly', expect: 'readonly', afterEach: 'readonly', beforeEach: 'readonly', describe: 'readonly' },
+      globals: {
+        jest: 'readonly',
+        test: 'readonly',
+        expect: 'readonly',
+        afterEach: 'readonly',
+        beforeEach: 'readonly',
+        describe: 'readonly',
+      },
     },
   },
 ]);

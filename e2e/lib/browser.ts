@@ -3,7 +3,16 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
 
-const FLAGS = ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+const FLAGS = [
+  '--headless',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
 const CHROMIUM = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];
 
 export const PHONE = { width: 390, height: 844 };
@@ -19,7 +28,12 @@ export async function launch(): Promise<Session> {
   const executablePath = CHROMIUM.find((p) => existsSync(p));
   if (!executablePath) throw new Error('chromium is missing: run bin/test');
   const userDataDir = mkdtempSync(join(tmpdir(), 'kelmot-chromium-'));
-  const browser = await puppeteer.launch({ executablePath, userDataDir, args: FLAGS, protocolTimeout: 60_000 });
+  const browser = await puppeteer.launch({
+    executablePath,
+    userDataDir,
+    args: FLAGS,
+    protocolTimeout: 60_000,
+  });
   return {
     browser,
     close: async () => {
@@ -43,7 +57,8 @@ export class Screen {
     page.on('pageerror', (e) => this.problems.push(String(e)));
     page.on('console', (m) => {
       // A 401 before signing in, and the refusals the tests provoke, are answers and not faults.
-      if (m.type() === 'error' && !/status of 4\d\d|ERR_INTERNET_DISCONNECTED/.test(m.text())) this.problems.push(m.text());
+      if (m.type() === 'error' && !/status of 4\d\d|ERR_INTERNET_DISCONNECTED/.test(m.text()))
+        this.problems.push(m.text());
     });
   }
 
@@ -55,10 +70,13 @@ export class Screen {
     await this.page.waitForSelector(at(id), { timeout: WAIT, visible: true });
   }
 
+  /** Presses a control once it may be pressed and has stopped moving. */
   async press(id: string): Promise<void> {
-    await this.see(id);
-    await this.page.$eval(at(id), (e) => e.scrollIntoView({ block: 'center' }));
-    await this.page.click(at(id));
+    await this.page.waitForSelector(`${at(id)}:not([aria-disabled="true"])`, {
+      timeout: WAIT,
+      visible: true,
+    });
+    await this.page.locator(at(id)).setTimeout(WAIT).click();
   }
 
   async type(id: string, text: string): Promise<void> {
@@ -80,7 +98,25 @@ export class Screen {
 
   /** Waits until the text shows anywhere on the screen. */
   async says(text: string): Promise<void> {
-    await this.page.waitForFunction((t) => document.body.innerText.includes(t), { timeout: WAIT }, text);
+    await this.page.waitForFunction(
+      (t) => document.body.innerText.includes(t),
+      { timeout: WAIT },
+      text,
+    );
+  }
+
+  /** Waits until the text of one part of the screen matches. */
+  async matches(id: string, pattern: RegExp): Promise<void> {
+    await this.see(id);
+    const told = (selector: string, source: string) =>
+      new RegExp(source, 's').test(
+        (document.querySelector(selector) as HTMLElement | null)?.innerText ?? '',
+      );
+    await this.page
+      .waitForFunction(told, { timeout: WAIT }, at(id), pattern.source)
+      .catch(async () => {
+        throw new Error(`${id} says “${await this.text(id)}”, not ${pattern}`);
+      });
   }
 
   async gone(id: string): Promise<void> {
@@ -92,18 +128,18 @@ export class Screen {
     return this.page.$eval(at(id), (e, n) => e.getAttribute(n), name);
   }
 
-  /** Waits until everything typed has been taken by the server. */
-  async allSent(): Promise<void> {
-    await this.gone('send-state').catch(() => undefined);
-  }
-
   key(key: string): Promise<void> {
     return this.page.keyboard.press(key as Parameters<Page['keyboard']['press']>[0]);
   }
 }
 
 /** A fresh page in a context of its own: nobody signed in, nothing kept. `hoursBack` sets its clock back. */
-export async function freshScreen(session: Session, base: string, size: { width: number; height: number }, hoursBack = 0): Promise<Screen> {
+export async function freshScreen(
+  session: Session,
+  base: string,
+  size: { width: number; height: number },
+  hoursBack = 0,
+): Promise<Screen> {
   const context = await session.browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport({ ...size, deviceScaleFactor: 1 });
@@ -111,9 +147,11 @@ export async function freshScreen(session: Session, base: string, size: { width:
   return new Screen(page, base);
 }
 
+const shifts = new WeakMap<Page, string>();
+
 /** Sets the clock of a page back from its next load on: a job of two days can then be walked in a minute. */
 export async function setBack(page: Page, hours: number): Promise<void> {
-  await page.evaluateOnNewDocument((ms: number) => {
+  const script = await page.evaluateOnNewDocument((ms: number) => {
     const real = Date.now.bind(Date);
     const Native = Date;
     class Shifted extends Native {
@@ -125,4 +163,11 @@ export async function setBack(page: Page, hours: number): Promise<void> {
     }
     globalThis.Date = Shifted as DateConstructor;
   }, hours * 3_600_000);
+  shifts.set(page, script.identifier);
+}
+
+/** Lets a page that was set back live in the present again, from its next load on. */
+export async function setPresent(page: Page): Promise<void> {
+  const script = shifts.get(page);
+  if (script) await page.removeScriptToEvaluateOnNewDocument(script);
 }

@@ -5,7 +5,10 @@ import { Empty } from '@/ui/states';
 export default function NotFound() {
   return (
     <Frame tab={null}>
-      <Empty title="No such page." action={{ label: 'To the bench', onPress: () => router.navigate('/') }}>
+      <Empty
+        title="No such page."
+        action={{ label: 'To the bench', onPress: () => router.navigate('/') }}
+      >
         The address is not one of Kelmot’s.
       </Empty>
     </Frame>

@@ -1,5 +1,9 @@
 import { Barlow_400Regular, Barlow_600SemiBold } from '@expo-google-fonts/barlow';
-import { BarlowSemiCondensed_500Medium, BarlowSemiCondensed_600SemiBold, BarlowSemiCondensed_700Bold } from '@expo-google-fonts/barlow-semi-condensed';
+import {
+  BarlowSemiCondensed_500Medium,
+  BarlowSemiCondensed_600SemiBold,
+  BarlowSemiCondensed_700Bold,
+} from '@expo-google-fonts/barlow-semi-condensed';
 import { MartianMono_500Medium, MartianMono_600SemiBold } from '@expo-google-fonts/martian-mono';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
@@ -19,7 +23,10 @@ const store = makeStore();
 /** Shows the application to who is signed in, the sign-in to who is not. */
 function Gate({ children }: { children: ReactNode }) {
   const { data: me, error, isLoading, refetch } = useMeQuery();
-  const status = (error as ApiError | undefined)?.kind === 'problem' ? (error as Extract<ApiError, { kind: 'problem' }>).problem.status : null;
+  const status =
+    (error as ApiError | undefined)?.kind === 'problem'
+      ? (error as Extract<ApiError, { kind: 'problem' }>).problem.status
+      : null;
   if (isLoading) return <Skeleton />;
   if (me && status !== 401) return children;
   if (status === 401 || (!me && !error)) return <SignInScreen />;

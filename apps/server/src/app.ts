@@ -40,7 +40,10 @@ export function makeApp({ db, auth, log, webRoot, demoUsers }: AppDeps) {
     const begun = performance.now();
     await next();
     const ms = Math.round(performance.now() - begun);
-    c.get('log').info({ method: c.req.method, path: c.req.path, status: c.res.status, ms }, 'request');
+    c.get('log').info(
+      { method: c.req.method, path: c.req.path, status: c.res.status, ms },
+      'request',
+    );
   });
   app.use(
     secureHeaders({
@@ -69,7 +72,12 @@ export function makeApp({ db, auth, log, webRoot, demoUsers }: AppDeps) {
   });
 
   const api = new OpenAPIHono<AppEnv>();
-  api.use(bodyLimit({ maxSize: LARGEST_BODY, onError: (c) => problem(c, 413, 'Too large', { detail: 'At most 512 KiB in one write.' }) }));
+  api.use(
+    bodyLimit({
+      maxSize: LARGEST_BODY,
+      onError: (c) => problem(c, 413, 'Too large', { detail: 'At most 512 KiB in one write.' }),
+    }),
+  );
   api.use(sameOrigin);
   api.on(['GET', 'POST'], '/auth/*', (c) => {
     const headers = new Headers(c.req.raw.headers);
@@ -77,7 +85,11 @@ export function makeApp({ db, auth, log, webRoot, demoUsers }: AppDeps) {
     return auth.handler(new Request(c.req.raw, { headers }));
   });
   api.route('/', demoRoutes(demoUsers));
-  api.doc31('/openapi.json', { openapi: '3.1.0', info: { title: 'Kelmot', version: '0.1.0' }, servers: [{ url: '/api' }] });
+  api.doc31('/openapi.json', {
+    openapi: '3.1.0',
+    info: { title: 'Kelmot', version: '0.1.0' },
+    servers: [{ url: '/api' }],
+  });
   api.use(requireSession(auth));
   api.route('/', meRoutes);
   api.route('/', plantRoutes(db));
@@ -85,7 +97,24 @@ export function makeApp({ db, auth, log, webRoot, demoUsers }: AppDeps) {
   api.all('*', (c) => problem(c, 404, 'No such address'));
   app.route('/api', api);
 
-  app.use('*', serveStatic({ root: webRoot, onFound: (path, c) => c.header('cache-control', HASHED.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache') }));
-  app.get('*', serveStatic({ root: webRoot, path: 'index.html', onFound: (_, c) => c.header('cache-control', 'no-cache') }));
+  app.use(
+    '*',
+    serveStatic({
+      root: webRoot,
+      onFound: (path, c) =>
+        c.header(
+          'cache-control',
+          HASHED.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache',
+        ),
+    }),
+  );
+  app.get(
+    '*',
+    serveStatic({
+      root: webRoot,
+      path: 'index.html',
+      onFound: (_, c) => c.header('cache-control', 'no-cache'),
+    }),
+  );
   return app;
 }

@@ -29,7 +29,10 @@ export function makeAuth(db: Db, { secret, signInsPerMinute }: AuthOptions) {
     emailAndPassword: {
       enabled: true,
       disableSignUp: true,
-      password: { hash: hashPassword, verify: ({ hash: stored, password }) => verify(stored, password) },
+      password: {
+        hash: hashPassword,
+        verify: ({ hash: stored, password }) => verify(stored, password),
+      },
     },
     rateLimit: {
       enabled: true,

@@ -17,5 +17,7 @@ export type Env = z.infer<typeof Env>;
 export function readEnv(from: NodeJS.ProcessEnv): Env {
   const parsed = Env.safeParse(from);
   if (parsed.success) return parsed.data;
-  throw new Error(`Settings: ${parsed.error.issues.map((i) => `${i.path.join('.')} ${i.message}`).join('; ')}`);
+  throw new Error(
+    `Settings: ${parsed.error.issues.map((i) => `${i.path.join('.')} ${i.message}`).join('; ')}`,
+  );
 }

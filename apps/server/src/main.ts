@@ -14,8 +14,17 @@ await database.migrate();
 const demo = env.KELMOT_DEMO === '1';
 if (demo && (await seedDemo(database.db, Date.now()))) log.info('demo plant seeded');
 
-const auth = makeAuth(database.db, { secret: env.AUTH_SECRET, signInsPerMinute: env.SIGN_INS_PER_MINUTE });
-const app = makeApp({ db: database.db, auth, log, webRoot: env.WEB_ROOT, demoUsers: demo ? demoUsers : [] });
+const auth = makeAuth(database.db, {
+  secret: env.AUTH_SECRET,
+  signInsPerMinute: env.SIGN_INS_PER_MINUTE,
+});
+const app = makeApp({
+  db: database.db,
+  auth,
+  log,
+  webRoot: env.WEB_ROOT,
+  demoUsers: demo ? demoUsers : [],
+});
 const server = serve({ fetch: app.fetch, port: env.PORT, hostname: env.HOST }, ({ port }) => {
   log.info({ port }, 'listening');
   process.stdout.write(`KELMOT_URL http://${env.HOST}:${port}\n`);

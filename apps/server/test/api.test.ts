@@ -29,12 +29,16 @@ test('health and readiness answer without signing in; everything else asks for i
 });
 
 test('a wrong password is refused, a viewer may look and not write, signing out ends it', async () => {
-  const wrong = await world.person().request('POST', '/api/auth/sign-in/username', { username: 'ida', password: 'not-this-one' });
+  const wrong = await world
+    .person()
+    .request('POST', '/api/auth/sign-in/username', { username: 'ida', password: 'not-this-one' });
   assert.equal(wrong.status, 401);
   const vera = await world.person().signIn('vera');
   assert.equal((await vera.get<{ role: string }>('/api/me')).body.role, 'viewer');
   const id = uuidv7();
-  const write = await vera.send<Problem>(command(id, { type: 'repair.create', survey: surveyAt(new Date().toISOString()) }));
+  const write = await vera.send<Problem>(
+    command(id, { type: 'repair.create', survey: surveyAt(new Date().toISOString()) }),
+  );
   assert.equal(write.status, 403);
   await vera.request('POST', '/api/auth/sign-out', {});
   assert.equal((await vera.get('/api/me')).status, 401);
@@ -44,7 +48,16 @@ test('sign-in is limited by address', async () => {
   const strict = await openWorld(3);
   const statuses: number[] = [];
   for (let i = 0; i < 6; i++) {
-    statuses.push((await strict.person().request('POST', '/api/auth/sign-in/username', { username: 'ida', password: `guess-${i}-of-many` })).status);
+    statuses.push(
+      (
+        await strict
+          .person()
+          .request('POST', '/api/auth/sign-in/username', {
+            username: 'ida',
+            password: `guess-${i}-of-many`,
+          })
+      ).status,
+    );
   }
   await strict.close();
   assert.deepEqual(statuses.slice(0, 3), [401, 401, 401]);
@@ -52,7 +65,9 @@ test('sign-in is limited by address', async () => {
 });
 
 test('passwords are stored as argon2id, sessions in the database', async () => {
-  const { rows } = await world.database.pool.query<{ password: string }>('select password from accounts');
+  const { rows } = await world.database.pool.query<{ password: string }>(
+    'select password from accounts',
+  );
   for (const { password } of rows) assert.match(password, /^\$argon2id\$/);
   const { rows: sessions } = await world.database.pool.query('select 1 from sessions');
   assert.ok(sessions.length > 0);
@@ -68,13 +83,16 @@ test('the list pages by keyset without losing or repeating a row, and finds by t
   const seen: string[] = [];
   let cursor: string | null = null;
   do {
-    const { body } = await ida.get<RepairPage>(`/api/repairs?limit=4${cursor ? `&cursor=${cursor}` : ''}`);
+    const { body } = await ida.get<RepairPage>(
+      `/api/repairs?limit=4${cursor ? `&cursor=${cursor}` : ''}`,
+    );
     seen.push(...body.rows.map((r) => r.id));
     cursor = body.next;
   } while (cursor);
   assert.equal(new Set(seen).size, seen.length);
   assert.equal(seen.length, (await ida.get<RepairPage>('/api/repairs?limit=200')).body.rows.length);
-  const find = async (q: string) => (await ida.get<RepairPage>(`/api/repairs?q=${encodeURIComponent(q)}`)).body.rows;
+  const find = async (q: string) =>
+    (await ida.get<RepairPage>(`/api/repairs?q=${encodeURIComponent(q)}`)).body.rows;
   assert.ok((await find('p-204')).every((r) => r.tag === 'P-204'));
   assert.ok((await find('flume')).length >= 2);
   assert.equal((await find('%')).length, 0, 'a wildcard is a letter like any other');
@@ -91,14 +109,38 @@ test('the demo shows each stage: a batch in the pail, a failed gate, a window be
   const closed = (await ida.get<RepairPage>('/api/repairs?status=closed&limit=200')).body.rows;
   assert.ok(closed.length >= 5);
   assert.ok(closed.every((r) => r.dueOn !== null));
-  assert.equal(await seedDemo(world.database.db, Date.now()), false, 'seeding again changes nothing');
+  assert.equal(
+    await seedDemo(world.database.db, Date.now()),
+    false,
+    'seeding again changes nothing',
+  );
 });
 
 const bad: [string, (valid: ReturnType<typeof surveyAt>) => unknown, RegExp, RegExp][] = [
-  ['a depth below its range', (s) => ({ ...s, damages: [{ shape: 'pocket', diameterMm: 100, depthMm: -3, wallMm: 20 }] }), /survey\.damages\.0\.depthMm/, /must be 0\.2 or more/],
-  ['a temperature out of range', (s) => ({ ...s, service: { ...s.service, mediumC: 900 } }), /survey\.service\.mediumC/, /must be 250 or less/],
-  ['a word for a number', (s) => ({ ...s, readings: { ...s.readings, rhPct: 'wet' } }), /survey\.readings\.rhPct/, /must be a number/],
-  ['a metal that is none', (s) => ({ ...s, parent: { ...s.parent, metal: 'cheese' } }), /survey\.parent\.metal/, /must be carbon-steel, cast-iron/],
+  [
+    'a depth below its range',
+    (s) => ({ ...s, damages: [{ shape: 'pocket', diameterMm: 100, depthMm: -3, wallMm: 20 }] }),
+    /survey\.damages\.0\.depthMm/,
+    /must be 0\.2 or more/,
+  ],
+  [
+    'a temperature out of range',
+    (s) => ({ ...s, service: { ...s.service, mediumC: 900 } }),
+    /survey\.service\.mediumC/,
+    /must be 250 or less/,
+  ],
+  [
+    'a word for a number',
+    (s) => ({ ...s, readings: { ...s.readings, rhPct: 'wet' } }),
+    /survey\.readings\.rhPct/,
+    /must be a number/,
+  ],
+  [
+    'a metal that is none',
+    (s) => ({ ...s, parent: { ...s.parent, metal: 'cheese' } }),
+    /survey\.parent\.metal/,
+    /must be carbon-steel, cast-iron/,
+  ],
   ['a field nobody asked for', (s) => ({ ...s, colour: 'red' }), /survey\.colour/, /unknown field/],
   ['a missing window', (s) => ({ ...s, window: undefined }), /survey\.window/, /is missing/],
   ['no damage at all', (s) => ({ ...s, damages: [] }), /survey\.damages/, /at least 1 entry/],
@@ -106,7 +148,10 @@ const bad: [string, (valid: ReturnType<typeof surveyAt>) => unknown, RegExp, Reg
 for (const [name, spoil, path, message] of bad) {
   test(`${name} is refused with the field, the range and the fix`, async () => {
     const survey = spoil(surveyAt(new Date().toISOString()));
-    const { status, body } = await ida.request<Problem>('POST', '/api/commands', { ...command(uuidv7(), { type: 'repair.create', survey: surveyAt(new Date().toISOString()) }), survey });
+    const { status, body } = await ida.request<Problem>('POST', '/api/commands', {
+      ...command(uuidv7(), { type: 'repair.create', survey: surveyAt(new Date().toISOString()) }),
+      survey,
+    });
     assert.equal(status, 422);
     const issue = body.issues?.find((i) => path.test(i.path));
     assert.ok(issue, JSON.stringify(body));
@@ -115,9 +160,18 @@ for (const [name, spoil, path, message] of bad) {
 }
 
 test('writes from another site, in another form, or too large are refused', async () => {
-  const body = command(uuidv7(), { type: 'repair.create', survey: surveyAt(new Date().toISOString()) });
-  assert.equal((await ida.request('POST', '/api/commands', body, { origin: 'http://elsewhere.test' })).status, 403);
-  assert.equal((await ida.request('POST', '/api/commands', body, { 'content-type': 'text/plain' })).status, 415);
+  const body = command(uuidv7(), {
+    type: 'repair.create',
+    survey: surveyAt(new Date().toISOString()),
+  });
+  assert.equal(
+    (await ida.request('POST', '/api/commands', body, { origin: 'http://elsewhere.test' })).status,
+    403,
+  );
+  assert.equal(
+    (await ida.request('POST', '/api/commands', body, { 'content-type': 'text/plain' })).status,
+    415,
+  );
   const large = await ida.request('POST', '/api/commands', { ...body, note: 'x'.repeat(600_000) });
   assert.equal(large.status, 413);
 });
@@ -127,7 +181,16 @@ test('unknown addresses and ids say so; the description of the API names every r
   assert.equal((await ida.get(`/api/repairs/${uuidv7()}`)).status, 404);
   assert.equal((await ida.get('/api/repairs/not-an-id')).status, 422);
   const { body } = await ida.get<{ paths: Record<string, unknown> }>('/api/openapi.json');
-  assert.deepEqual(Object.keys(body.paths).sort(), ['/assets', '/cards', '/commands', '/demo/users', '/me', '/repairs', '/repairs/{id}', '/site']);
+  assert.deepEqual(Object.keys(body.paths).sort(), [
+    '/assets',
+    '/cards',
+    '/commands',
+    '/demo/users',
+    '/me',
+    '/repairs',
+    '/repairs/{id}',
+    '/site',
+  ]);
 });
 
 test('answers carry safe headers, and no stack trace', async () => {

@@ -17,11 +17,25 @@ before(async () => {
 after(() => world.close());
 
 /** A repair with a plan, its survey and plan made `hours` ago. */
-async function planned(hours: number, tag = `T-${Math.random().toString(36).slice(2, 8)}`): Promise<string> {
+async function planned(
+  hours: number,
+  tag = `T-${Math.random().toString(36).slice(2, 8)}`,
+): Promise<string> {
   const id = uuidv7();
-  const created = await ida.send(command(id, { type: 'repair.create', at: ago(hours), survey: surveyAt(ago(hours), tag) }));
+  const created = await ida.send(
+    command(id, { type: 'repair.create', at: ago(hours), survey: surveyAt(ago(hours), tag) }),
+  );
   assert.equal(created.status, 200);
-  const plan = await ida.send(command(id, { type: 'plan.make', at: ago(hours), expect: 1, planId: uuidv7(), cardCode: 'R-210', intent: 'lasting' }));
+  const plan = await ida.send(
+    command(id, {
+      type: 'plan.make',
+      at: ago(hours),
+      expect: 1,
+      planId: uuidv7(),
+      cardCode: 'R-210',
+      intent: 'lasting',
+    }),
+  );
   assert.equal(plan.status, 200, JSON.stringify(plan.body));
   return id;
 }
@@ -37,10 +51,31 @@ async function meet(id: string, stations: string[], at: string): Promise<void> {
       hold.kind === 'check'
         ? await ida.send(command(id, { type: 'check.set', at, stepId, done: true, note: '' }))
         : hold.kind === 'ambient'
-          ? await ida.send(command(id, { type: 'reading.add', at, stepId, values: { kind: 'ambient', airC: 18, rhPct: 50, surfaceC: 17.4 } }))
+          ? await ida.send(
+              command(id, {
+                type: 'reading.add',
+                at,
+                stepId,
+                values: { kind: 'ambient', airC: 18, rhPct: 50, surfaceC: 17.4 },
+              }),
+            )
           : hold.kind === 'hardness'
-            ? await ida.send(command(id, { type: 'reading.add', at, stepId, values: { kind: 'hardness', values: [86, 87, 86] } }))
-            : await ida.send(command(id, { type: 'reading.add', at, stepId, values: { kind: 'reading', value: hold.min ?? 1 } }));
+            ? await ida.send(
+                command(id, {
+                  type: 'reading.add',
+                  at,
+                  stepId,
+                  values: { kind: 'hardness', values: [86, 87, 86] },
+                }),
+              )
+            : await ida.send(
+                command(id, {
+                  type: 'reading.add',
+                  at,
+                  stepId,
+                  values: { kind: 'reading', value: hold.min ?? 1 },
+                }),
+              );
     assert.equal(answer.status, 200, JSON.stringify(answer.body));
   }
 }
@@ -49,11 +84,24 @@ async function mixAll(id: string, firstAt: number): Promise<void> {
   const { plan } = await ida.repair(id);
   let at = firstAt;
   for (const b of plan?.body.batches ?? []) {
-    const started = await ida.send(command(id, { type: 'mix.start', at: new Date(at).toISOString(), batchNo: b.no, aG: b.aG, bG: b.bG, lot: 'L1' }));
+    const started = await ida.send(
+      command(id, {
+        type: 'mix.start',
+        at: new Date(at).toISOString(),
+        batchNo: b.no,
+        aG: b.aG,
+        bG: b.bG,
+        lot: 'L1',
+      }),
+    );
     assert.equal(started.status, 200, JSON.stringify(started.body));
     at += 20 * 60_000;
     const mixId = (await ida.repair(id)).mixes.at(-1)?.id ?? '';
-    assert.equal((await ida.send(command(id, { type: 'mix.placed', at: new Date(at).toISOString(), mixId }))).status, 200);
+    assert.equal(
+      (await ida.send(command(id, { type: 'mix.placed', at: new Date(at).toISOString(), mixId })))
+        .status,
+      200,
+    );
   }
 }
 
@@ -62,25 +110,44 @@ test('a repair goes from survey to accepted, and reads back whole from the datab
   await meet(id, ['prep', 'mix'], ago(57));
   await mixAll(id, Date.now() - 56 * HOUR);
   await meet(id, ['build', 'cure', 'accept'], ago(2));
-  const signed = await ida.send(command(id, { type: 'signoff.add', verdict: 'accepted', statement: 'Flush and hard.' }));
+  const signed = await ida.send(
+    command(id, { type: 'signoff.add', verdict: 'accepted', statement: 'Flush and hard.' }),
+  );
   assert.equal(signed.status, 200, JSON.stringify(signed.body));
   const other = await world.person().signIn('tomas');
   const view = await other.repair(id);
   assert.equal(view.status, 'closed');
   assert.equal(view.signoffs[0]?.name, 'Ida Marl');
   assert.equal(view.reviews[0]?.kind, 'look');
-  assert.ok((view.plan?.body.figures.total?.working.length ?? 0) > 2, 'the plan is saved with its working');
-  const late = await ida.send(command(id, { type: 'check.set', stepId: 'isolate', done: false, note: '' }));
+  assert.ok(
+    (view.plan?.body.figures.total?.working.length ?? 0) > 2,
+    'the plan is saved with its working',
+  );
+  const late = await ida.send(
+    command(id, { type: 'check.set', stepId: 'isolate', done: false, note: '' }),
+  );
   assert.equal(late.status, 409, 'a closed repair takes no more');
 });
 
 test('the same command sent twice, even at once, has one effect', async () => {
   const id = await planned(3);
   const tick = command(id, { type: 'check.set', stepId: 'isolate', done: true, note: 'once' });
-  const answers = await Promise.all([ida.send<Ack>(tick), ida.send<Ack>(tick), ida.send<Ack>(tick)]);
-  assert.deepEqual(answers.map((a) => a.status), [200, 200, 200]);
+  const answers = await Promise.all([
+    ida.send<Ack>(tick),
+    ida.send<Ack>(tick),
+    ida.send<Ack>(tick),
+  ]);
+  assert.deepEqual(
+    answers.map((a) => a.status),
+    [200, 200, 200],
+  );
   assert.equal((await ida.repair(id)).checks.length, 1);
-  const stolen = await ida.send({ ...tick, type: 'station.move', expect: 2, station: 'survey' } as never);
+  const stolen = await ida.send({
+    ...tick,
+    type: 'station.move',
+    expect: 2,
+    station: 'survey',
+  } as never);
   assert.notEqual(stolen.status, 200, 'an id cannot be used for something else');
 });
 
@@ -88,9 +155,21 @@ test('a stale edit gets 409 with both states, and nothing is lost', async () => 
   const id = await planned(3);
   const tomas = await world.person().signIn('tomas');
   const before = await ida.repair(id);
-  const survey = (downMin: number) => ({ ...before.survey, window: { ...before.survey.window, downMin } });
-  assert.equal((await tomas.send(command(id, { type: 'survey.save', expect: before.version, survey: survey(3000) }))).status, 200);
-  const stale = await ida.send<Problem & { current: RepairView }>(command(id, { type: 'survey.save', expect: before.version, survey: survey(4000) }));
+  const survey = (downMin: number) => ({
+    ...before.survey,
+    window: { ...before.survey.window, downMin },
+  });
+  assert.equal(
+    (
+      await tomas.send(
+        command(id, { type: 'survey.save', expect: before.version, survey: survey(3000) }),
+      )
+    ).status,
+    200,
+  );
+  const stale = await ida.send<Problem & { current: RepairView }>(
+    command(id, { type: 'survey.save', expect: before.version, survey: survey(4000) }),
+  );
   assert.equal(stale.status, 409);
   assert.equal(stale.body.current.survey.window.downMin, 3000);
   assert.equal((await ida.repair(id)).survey.window.downMin, 3000);
@@ -104,7 +183,10 @@ test('two people ticking at once both keep their tick', async () => {
     tomas.send(command(id, { type: 'check.set', stepId: 'degrease', done: true, note: '' })),
   ]);
   assert.deepEqual([a.status, b.status], [200, 200]);
-  assert.deepEqual((await ida.repair(id)).checks.map((c) => c.stepId).sort(), ['degrease', 'isolate']);
+  assert.deepEqual((await ida.repair(id)).checks.map((c) => c.stepId).sort(), [
+    'degrease',
+    'isolate',
+  ]);
 });
 
 test('no mixing while a hold is open, off ratio, or out of order', async () => {
@@ -112,14 +194,31 @@ test('no mixing while a hold is open, off ratio, or out of order', async () => {
   const { plan } = await ida.repair(id);
   const b = plan?.body.batches[0];
   assert.ok(b);
-  const start = (aG: number, bG: number) => ida.send<Problem>(command(id, { type: 'mix.start', batchNo: 1, aG, bG, lot: '' }));
+  const start = (aG: number, bG: number) =>
+    ida.send<Problem>(command(id, { type: 'mix.start', batchNo: 1, aG, bG, lot: '' }));
   const early = await start(b.aG, b.bG);
   assert.equal(early.status, 422);
   assert.match(early.body.detail ?? '', /Isolate and drain/);
   await meet(id, ['prep', 'mix'], ago(1));
-  await ida.send(command(id, { type: 'reading.add', stepId: 'gate', values: { kind: 'ambient', airC: 20, rhPct: 84, surfaceC: 17 } }));
-  assert.match((await start(b.aG, b.bG)).body.detail ?? '', /Dew point gate/, 'a later failed gate stops it again');
-  await ida.send(command(id, { type: 'reading.add', stepId: 'gate', values: { kind: 'ambient', airC: 18, rhPct: 50, surfaceC: 17.4 } }));
+  await ida.send(
+    command(id, {
+      type: 'reading.add',
+      stepId: 'gate',
+      values: { kind: 'ambient', airC: 20, rhPct: 84, surfaceC: 17 },
+    }),
+  );
+  assert.match(
+    (await start(b.aG, b.bG)).body.detail ?? '',
+    /Dew point gate/,
+    'a later failed gate stops it again',
+  );
+  await ida.send(
+    command(id, {
+      type: 'reading.add',
+      stepId: 'gate',
+      values: { kind: 'ambient', airC: 18, rhPct: 50, surfaceC: 17.4 },
+    }),
+  );
   const off = await start(b.aG, b.bG * 0.9);
   assert.equal(off.status, 422);
   assert.equal(off.body.issues?.[0]?.path, 'bG');
@@ -127,7 +226,11 @@ test('no mixing while a hold is open, off ratio, or out of order', async () => {
   assert.equal((await start(b.aG, b.bG)).status, 200);
   assert.equal((await start(b.aG, b.bG)).status, 409, 'a batch is mixed once');
   const survey = (await ida.repair(id)).survey;
-  assert.equal((await ida.send(command(id, { type: 'survey.save', expect: 2, survey }))).status, 409, 'the survey stands once mixing has begun');
+  assert.equal(
+    (await ida.send(command(id, { type: 'survey.save', expect: 2, survey }))).status,
+    409,
+    'the survey stands once mixing has begun',
+  );
 });
 
 test('nobody accepts what is not cured, and doing it again keeps both records', async () => {
@@ -135,40 +238,86 @@ test('nobody accepts what is not cured, and doing it again keeps both records', 
   await meet(id, ['prep', 'mix'], ago(5));
   await mixAll(id, Date.now() - 4 * HOUR);
   await meet(id, ['build', 'cure', 'accept'], ago(1));
-  const soon = await ida.send<Problem>(command(id, { type: 'signoff.add', verdict: 'accepted', statement: 'Looks hard.' }));
+  const soon = await ida.send<Problem>(
+    command(id, { type: 'signoff.add', verdict: 'accepted', statement: 'Looks hard.' }),
+  );
   assert.equal(soon.status, 422);
   assert.equal(soon.body.title, 'Not cured yet');
-  assert.equal((await ida.send(command(id, { type: 'signoff.add', verdict: 'redo', statement: 'Soft spot at six o’clock.' }))).status, 200);
+  assert.equal(
+    (
+      await ida.send(
+        command(id, {
+          type: 'signoff.add',
+          verdict: 'redo',
+          statement: 'Soft spot at six o’clock.',
+        }),
+      )
+    ).status,
+    200,
+  );
   const view = await ida.repair(id);
   assert.equal(view.plan?.number, 2);
   assert.equal(view.station, 'prep');
   assert.equal(view.checks.length, 0, 'the new plan starts clean');
-  const kept = await world.database.db.execute(sql`select count(*)::int as n from mixes where repair_id = ${id}`);
+  const kept = await world.database.db.execute(
+    sql`select count(*)::int as n from mixes where repair_id = ${id}`,
+  );
   assert.ok(Number(kept.rows[0]?.n) > 0, 'the old record stays');
 });
 
 test('a station is not passed while something before it is open; going back is free', async () => {
   const id = await planned(3);
-  const ahead = await ida.send<Problem>(command(id, { type: 'station.move', expect: 2, station: 'cure' }));
+  const ahead = await ida.send<Problem>(
+    command(id, { type: 'station.move', expect: 2, station: 'cure' }),
+  );
   assert.equal(ahead.status, 422);
   assert.match(ahead.body.detail ?? '', /Isolate and drain/);
-  assert.equal((await ida.send(command(id, { type: 'station.move', expect: 2, station: 'match' }))).status, 200);
+  assert.equal(
+    (await ida.send(command(id, { type: 'station.move', expect: 2, station: 'match' }))).status,
+    200,
+  );
 });
 
 test('a moment that has not come, a card that does not fit, a step that is not there are refused by name', async () => {
   const id = await planned(3);
-  const future = await ida.send<Problem>(command(id, { type: 'check.set', at: new Date(Date.now() + HOUR).toISOString(), stepId: 'isolate', done: true, note: '' }));
+  const future = await ida.send<Problem>(
+    command(id, {
+      type: 'check.set',
+      at: new Date(Date.now() + HOUR).toISOString(),
+      stepId: 'isolate',
+      done: true,
+      note: '',
+    }),
+  );
   assert.equal(future.body.issues?.[0]?.path, 'at');
-  const ghost = await ida.send<Problem>(command(id, { type: 'check.set', stepId: 'dance', done: true, note: '' }));
+  const ghost = await ida.send<Problem>(
+    command(id, { type: 'check.set', stepId: 'dance', done: true, note: '' }),
+  );
   assert.equal(ghost.body.issues?.[0]?.path, 'stepId');
-  const misfit = await ida.send<Problem>(command(id, { type: 'plan.make', expect: 2, planId: uuidv7(), cardCode: 'R-250', intent: 'lasting' }));
+  const misfit = await ida.send<Problem>(
+    command(id, {
+      type: 'plan.make',
+      expect: 2,
+      planId: uuidv7(),
+      cardCode: 'R-250',
+      intent: 'lasting',
+    }),
+  );
   assert.equal(misfit.status, 422);
   assert.match(misfit.body.detail ?? '', /°C/);
 });
 
 test('plans, sign-offs and the audit trail cannot be changed in the database either', async () => {
   for (const table of ['plans', 'signoffs', 'audit']) {
-    const change = sql.raw(table === 'plans' ? `update plans set core = 'x'` : table === 'audit' ? `delete from audit` : `update signoffs set statement = 'x'`);
-    await assert.rejects(world.database.db.execute(change), (e: Error) => /append-only/.test(String(e.cause ?? e)));
+    const change = sql.raw(
+      table === 'plans'
+        ? `update plans set core = 'x'`
+        : table === 'audit'
+          ? `delete from audit`
+          : `update signoffs set statement = 'x'`,
+    );
+    await assert.rejects(world.database.db.execute(change), (e: Error) =>
+      /append-only/.test(String(e.cause ?? e)),
+    );
   }
 });

@@ -24,11 +24,22 @@ export class Person {
 
   constructor(private readonly fetch: (r: Request) => Response | Promise<Response>) {}
 
-  async request<T = Json>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer<T>> {
+  async request<T = Json>(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers: Record<string, string> = {},
+  ): Promise<Answer<T>> {
     const response = await this.fetch(
       new Request(`http://kelmot.test${path}`, {
         method,
-        headers: { host: 'kelmot.test', origin: 'http://kelmot.test', ...(this.cookie ? { cookie: this.cookie } : {}), ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
+        headers: {
+          host: 'kelmot.test',
+          origin: 'http://kelmot.test',
+          ...(this.cookie ? { cookie: this.cookie } : {}),
+          ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+          ...headers,
+        },
         body: body === undefined ? undefined : JSON.stringify(body),
       }),
     );
@@ -36,7 +47,11 @@ export class Person {
     if (set.length > 0) this.cookie = set.join('; ');
     const text = await response.text();
     const isJson = (response.headers.get('content-type') ?? '').includes('json');
-    return { status: response.status, headers: response.headers, body: (isJson ? JSON.parse(text) : text) as T };
+    return {
+      status: response.status,
+      headers: response.headers,
+      body: (isJson ? JSON.parse(text) : text) as T,
+    };
   }
 
   get<T = Json>(path: string) {
@@ -45,7 +60,10 @@ export class Person {
 
   async signIn(username: string): Promise<this> {
     const password = demoUsers.find((u) => u.username === username)?.password;
-    const { status } = await this.request('POST', '/api/auth/sign-in/username', { username, password });
+    const { status } = await this.request('POST', '/api/auth/sign-in/username', {
+      username,
+      password,
+    });
     if (status !== 200) throw new Error(`sign-in of ${username}: ${status}`);
     return this;
   }
@@ -77,7 +95,13 @@ export async function openWorld(signInsPerMinute = 1000): Promise<World> {
   await database.migrate();
   await seedDemo(database.db, Date.now());
   const auth = makeAuth(database.db, { secret: 'a secret of the tests alone', signInsPerMinute });
-  const app = makeApp({ db: database.db, auth, log: pino({ level: 'silent' }), webRoot: '.', demoUsers });
+  const app = makeApp({
+    db: database.db,
+    auth,
+    log: pino({ level: 'silent' }),
+    webRoot: '.',
+    demoUsers,
+  });
   return {
     database,
     person: () => new Person((r) => app.fetch(r)),
@@ -102,4 +126,5 @@ export function surveyAt(startAt: string, tag = 'T-1'): Survey {
 type Draft<C> = C extends Command ? Omit<C, 'id' | 'repairId' | 'at'> & { at?: string } : never;
 
 /** A command with a fresh id, sent for one repair. */
-export const command = (repairId: string, draft: Draft<Command>): Command => ({ at: new Date().toISOString(), ...draft, id: uuidv7(), repairId }) as Command;
+export const command = (repairId: string, draft: Draft<Command>): Command =>
+  ({ at: new Date().toISOString(), ...draft, id: uuidv7(), repairId }) as Command;

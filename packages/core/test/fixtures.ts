@@ -122,10 +122,21 @@ export const survey: Survey = {
 /** A survey as a person would have typed it, in metric. */
 export function asDraft(s: Survey): SurveyDraft {
   const { family, intent, window, asset, damages } = s;
-  const draft: SurveyDraft = { family, intent, startAt: window.startAt, asset: { ...asset }, shapes: damages.map((d) => d.shape), texts: {} };
-  const valueAt = (path: string) => path.split('.').reduce<unknown>((o, k) => (o as Record<string, unknown>)[k], s);
+  const draft: SurveyDraft = {
+    family,
+    intent,
+    startAt: window.startAt,
+    asset: { ...asset },
+    shapes: damages.map((d) => d.shape),
+    texts: {},
+  };
+  const valueAt = (path: string) =>
+    path.split('.').reduce<unknown>((o, k) => (o as Record<string, unknown>)[k], s);
   draft.texts = Object.fromEntries(
-    draftFields(draft).map(({ path, field }) => [path, field.kind === 'flag' ? (valueAt(path) ? 'yes' : 'no') : String(valueAt(path))]),
+    draftFields(draft).map(({ path, field }) => [
+      path,
+      field.kind === 'flag' ? (valueAt(path) ? 'yes' : 'no') : String(valueAt(path)),
+    ]),
   );
   return draft;
 }

@@ -18,37 +18,126 @@ const cases: [string, Change, string, Verdict][] = [
   ['aluminium, not on the card', (s) => (s.parent.metal = 'cast-aluminium'), 'substrate', 'no'],
   ['blasting reaches Sa 2½', () => undefined, 'prep', 'fits'],
   ['only hand tools for a lasting repair', (s) => (s.site.tools = 'hand'), 'prep', 'no'],
-  ['power tools for a stop-gap that asks St 3', (s) => { s.intent = 'stopgap'; s.site.tools = 'power'; }, 'prep', 'fits'],
+  [
+    'power tools for a stop-gap that asks St 3',
+    (s) => {
+      s.intent = 'stopgap';
+      s.site.tools = 'power';
+    },
+    'prep',
+    'fits',
+  ],
   ['blasting in zone 1', (s) => (s.site.area = 'zone-1'), 'prep', 'no'],
   ['damp can be dried', (s) => (s.surface.damp = 'damp'), 'damp', 'if'],
   ['under water with a dry paste', (s) => (s.surface.damp = 'under-water'), 'damp', 'no'],
   ['steel 4 °C under a 5 °C limit', (s) => (s.readings.surfaceC = 4), 'ambient', 'if'],
-  ['steel at the dew point', (s) => { s.readings.rhPct = 84; s.readings.surfaceC = 16; s.readings.airC = 18; }, 'ambient', 'if'],
-  ['air too humid', (s) => { s.readings.rhPct = 90; s.readings.airC = 10; s.readings.surfaceC = 30; }, 'ambient', 'if'],
+  [
+    'steel at the dew point',
+    (s) => {
+      s.readings.rhPct = 84;
+      s.readings.surfaceC = 16;
+      s.readings.airC = 18;
+    },
+    'ambient',
+    'if',
+  ],
+  [
+    'air too humid',
+    (s) => {
+      s.readings.rhPct = 90;
+      s.readings.airC = 10;
+      s.readings.surfaceC = 30;
+    },
+    'ambient',
+    'if',
+  ],
   ['steel at 60 °C', (s) => (s.readings.surfaceC = 60), 'ambient', 'if'],
   ['wet heat at the limit', (s) => (s.service.mediumC = 80), 'heat', 'fits'],
   ['wet heat one degree over', (s) => (s.service.mediumC = 81), 'heat', 'no'],
-  ['dry heat over the wet limit', (s) => { s.service.medium = 'air'; s.service.mediumC = 110; }, 'heat', 'fits'],
+  [
+    'dry heat over the wet limit',
+    (s) => {
+      s.service.medium = 'air';
+      s.service.mediumC = 110;
+    },
+    'heat',
+    'fits',
+  ],
   ['colder than the card goes', (s) => (s.service.mediumC = -35), 'heat', 'no'],
   ['an acid that is not on the card', (s) => (s.service.medium = 'mineral-acid'), 'medium', 'no'],
-  ['caustic hotter than the card stands', (s) => { s.service.medium = 'caustic'; s.service.mediumC = 55; }, 'medium', 'no'],
+  [
+    'caustic hotter than the card stands',
+    (s) => {
+      s.service.medium = 'caustic';
+      s.service.mediumC = 55;
+    },
+    'medium',
+    'no',
+  ],
   ['pH just inside', (s) => (s.service.ph = 13.5), 'ph', 'fits'],
   ['pH over the range', (s) => (s.service.ph = 13.9), 'ph', 'no'],
   ['pH under the range', (s) => (s.service.ph = 1), 'ph', 'no'],
-  ['air has no pH', (s) => { s.service.medium = 'air'; s.service.ph = 0; }, 'ph', 'fits'],
+  [
+    'air has no pH',
+    (s) => {
+      s.service.medium = 'air';
+      s.service.ph = 0;
+    },
+    'ph',
+    'fits',
+  ],
   ['good against erosion', (s) => (s.service.wear = 'erosion'), 'wear', 'fits'],
   ['fair against knocks', (s) => (s.service.wear = 'impact'), 'wear', 'if'],
   ['to be machined, and it can be', (s) => (s.parent.machined = true), 'machine', 'fits'],
-  ['11 mm in one level coat of 15', (s) => (s.damages = [{ shape: 'pocket', diameterMm: 100, depthMm: 11, wallMm: 30 }]), 'thickness', 'fits'],
-  ['11 mm overhead, where one coat holds 6', (s) => { s.surface.slope = 'overhead'; s.damages = [{ shape: 'pocket', diameterMm: 100, depthMm: 11, wallMm: 30 }]; }, 'thickness', 'if'],
-  ['thinner than it holds', (s) => (s.damages = [{ shape: 'flat', lengthMm: 100, widthMm: 50, depthMm: 0.8, wallMm: 12 }]), 'thickness', 'if'],
-  ['thicker than it may be in all', (s) => (s.damages = [{ shape: 'pocket', diameterMm: 300, depthMm: 70, wallMm: 150 }]), 'thickness', 'no'],
+  [
+    '11 mm in one level coat of 15',
+    (s) => (s.damages = [{ shape: 'pocket', diameterMm: 100, depthMm: 11, wallMm: 30 }]),
+    'thickness',
+    'fits',
+  ],
+  [
+    '11 mm overhead, where one coat holds 6',
+    (s) => {
+      s.surface.slope = 'overhead';
+      s.damages = [{ shape: 'pocket', diameterMm: 100, depthMm: 11, wallMm: 30 }];
+    },
+    'thickness',
+    'if',
+  ],
+  [
+    'thinner than it holds',
+    (s) => (s.damages = [{ shape: 'flat', lengthMm: 100, widthMm: 50, depthMm: 0.8, wallMm: 12 }]),
+    'thickness',
+    'if',
+  ],
+  [
+    'thicker than it may be in all',
+    (s) => (s.damages = [{ shape: 'pocket', diameterMm: 300, depthMm: 70, wallMm: 150 }]),
+    'thickness',
+    'no',
+  ],
   ['one small batch', () => undefined, 'batches', 'fits'],
   ['a day and a half down', (s) => (s.window.downMin = 36 * 60), 'window', 'fits'],
   ['four hours down', (s) => (s.window.downMin = 240), 'window', 'no'],
-  ['half the wall left', (s) => (s.damages = [{ shape: 'pocket', diameterMm: 80, depthMm: 8, wallMm: 16 }]), 'wall', 'fits'],
-  ['2 mm of wall left', (s) => (s.damages = [{ shape: 'pocket', diameterMm: 80, depthMm: 8, wallMm: 10 }]), 'wall', 'if'],
-  ['a shaft seat holds no pressure', (s) => (s.damages = [{ shape: 'seat', finishedDiameterMm: 80, wornDiameterMm: 76, lengthMm: 40 }]), 'wall', 'fits'],
+  [
+    'half the wall left',
+    (s) => (s.damages = [{ shape: 'pocket', diameterMm: 80, depthMm: 8, wallMm: 16 }]),
+    'wall',
+    'fits',
+  ],
+  [
+    '2 mm of wall left',
+    (s) => (s.damages = [{ shape: 'pocket', diameterMm: 80, depthMm: 8, wallMm: 10 }]),
+    'wall',
+    'if',
+  ],
+  [
+    'a shaft seat holds no pressure',
+    (s) =>
+      (s.damages = [{ shape: 'seat', finishedDiameterMm: 80, wornDiameterMm: 76, lengthMm: 40 }]),
+    'wall',
+    'fits',
+  ],
 ];
 
 test.each(cases)('%s', (_, change, ruleId, verdict) => {
@@ -64,10 +153,15 @@ test('a relax hint, typed into the survey, turns its rule', () => {
     for (const j of judge(before, card, site).judged) {
       if (!j.relax || j.verdict === 'fits') continue;
       const draft = asDraft(before);
-      const { survey: after, issues } = readDraft({ ...draft, texts: { ...draft.texts, [j.relax.path]: j.relax.text } }, 'metric');
+      const { survey: after, issues } = readDraft(
+        { ...draft, texts: { ...draft.texts, [j.relax.path]: j.relax.text } },
+        'metric',
+      );
       if (!after) throw new Error(`${j.rule.id}: ${JSON.stringify(issues)}`);
       const again = judge(after, card, site).judged.find((k) => k.rule.id === j.rule.id);
-      expect({ rule: j.rule.id, say: j.relax.say, verdict: again?.verdict }).not.toMatchObject({ verdict: j.verdict });
+      expect({ rule: j.rule.id, say: j.relax.say, verdict: again?.verdict }).not.toMatchObject({
+        verdict: j.verdict,
+      });
     }
   }
 });

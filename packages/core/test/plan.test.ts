@@ -24,7 +24,14 @@ test('one pocket planned by hand', () => {
   const plan = made();
   expect(plan.figures.total?.value).toBeCloseTo(201, 6);
   expect(plan.figures.batches?.value).toBe(1);
-  expect(plan.batches[0]).toMatchObject({ no: 1, coat: 1, aG: expect.closeTo(321.6, 6), bG: expect.closeTo(40.2, 6), lifeMin: expect.closeTo(50, 6), placeByMin: expect.closeTo(40, 6) });
+  expect(plan.batches[0]).toMatchObject({
+    no: 1,
+    coat: 1,
+    aG: expect.closeTo(321.6, 6),
+    bG: expect.closeTo(40.2, 6),
+    lifeMin: expect.closeTo(50, 6),
+    placeByMin: expect.closeTo(40, 6),
+  });
   expect(plan.picks).toEqual([{ id: 'R-100/100', label: '100 ml pack', count: 3 }]);
   expect(plan.figures.packCost?.value).toBe(120);
   expect(plan.needed).toBe('immersion');
@@ -34,7 +41,11 @@ test('one pocket planned by hand', () => {
 });
 
 test('two coats overhead: each waits for the window of the one before', () => {
-  const plan = made({ ...survey, surface: { damp: 'dry', slope: 'overhead' }, window: { ...survey.window, downMin: 2880 } });
+  const plan = made({
+    ...survey,
+    surface: { damp: 'dry', slope: 'overhead' },
+    window: { ...survey.window, downMin: 2880 },
+  });
   expect(plan.figures.coats?.value).toBe(2);
   expect(plan.figures.coat?.value).toBe(5);
   expect(plan.batches.map((b) => b.coat)).toEqual([1, 2]);
@@ -68,7 +79,12 @@ test('every figure ends in its own value, every step has a duration, the plan re
 });
 
 test('a card that does not fit makes no plan, and says why', () => {
-  const result = makePlan({ ...survey, service: { ...survey.service, mediumC: 95 } }, card, site, '2026-11-24T08:05:00Z');
+  const result = makePlan(
+    { ...survey, service: { ...survey.service, mediumC: 95 } },
+    card,
+    site,
+    '2026-11-24T08:05:00Z',
+  );
   expect(result).toEqual({ ok: false, why: expect.stringMatching(/95 °C.*80 °C/) });
 });
 
@@ -83,33 +99,70 @@ describe('a repair that runs', () => {
     const strip = stripOf(gist, start);
     expect(strip.segments.map((s) => s.state)).toEqual(['wet', 'late', 'curing', 'set']);
     strip.segments.slice(1).forEach((s, i) => expect(s.from).toBe(strip.segments[i]?.to));
-    expect(strip.segments.map((s) => (s.to - start) / MIN).slice(0, 3)).toEqual([expect.closeTo(40, 6), expect.closeTo(50, 6), 600]);
-    expect(stripText(strip, at(1), 0)).toBe('Mixed 10:00, wet. Place by 10:40. Life ends 10:50. Set 20:00. Needed 08:00.');
+    expect(strip.segments.map((s) => (s.to - start) / MIN).slice(0, 3)).toEqual([
+      expect.closeTo(40, 6),
+      expect.closeTo(50, 6),
+      600,
+    ]);
+    expect(stripText(strip, at(1), 0)).toBe(
+      'Mixed 10:00, wet. Place by 10:40. Life ends 10:50. Set 20:00. Needed 08:00.',
+    );
   });
 
   test('the next act follows the pail, the cure, and the end of it', () => {
     expect(nextAct(gist, [], at(0), 0)).toBeNull();
-    expect(nextAct(gist, [mix], at(5), 0)).toMatchObject({ phase: 'place', clockTo: expect.closeTo(at(40), -1), say: 'Place it by 10:40.' });
+    expect(nextAct(gist, [mix], at(5), 0)).toMatchObject({
+      phase: 'place',
+      clockTo: expect.closeTo(at(40), -1),
+      say: 'Place it by 10:40.',
+    });
     expect(nextAct(gist, [mix], at(60), 0)?.say).toMatch(/^Stop/);
     const placed = { ...mix, placedAt: at(25) };
-    expect(nextAct(gist, [placed], at(60), 0)).toMatchObject({ phase: 'cure', say: 'Good for immersion from 20:00,' });
+    expect(nextAct(gist, [placed], at(60), 0)).toMatchObject({
+      phase: 'cure',
+      say: 'Good for immersion from 20:00,',
+    });
     expect(nextAct(gist, [placed], at(601), 0)?.phase).toBe('ready');
     expect(nextAct(gist, [{ ...mix, binned: true }], at(5), 0)).toBeNull();
     expect(openBatches(plan, [{ ...mix, binned: true }])).toEqual([1]);
   });
 
   test('between coats the window opens, closes, and is missed', () => {
-    const two = gistOf(made({ ...survey, surface: { damp: 'dry', slope: 'overhead' }, window: { ...survey.window, downMin: 2880 } }));
+    const two = gistOf(
+      made({
+        ...survey,
+        surface: { damp: 'dry', slope: 'overhead' },
+        window: { ...survey.window, downMin: 2880 },
+      }),
+    );
     const first = { ...mix, placedAt: at(20) };
-    expect(nextAct(two, [first], at(30), 0)).toMatchObject({ phase: 'overcoat-wait', say: 'Coat 2 from 11:20,' });
-    expect(nextAct(two, [first], at(100), 0)).toMatchObject({ phase: 'overcoat', say: 'Overcoat before 16:40,' });
-    expect(nextAct(two, [first], at(500), 0)).toMatchObject({ phase: 'overcoat-missed', say: 'Abrade first.' });
+    expect(nextAct(two, [first], at(30), 0)).toMatchObject({
+      phase: 'overcoat-wait',
+      say: 'Coat 2 from 11:20,',
+    });
+    expect(nextAct(two, [first], at(100), 0)).toMatchObject({
+      phase: 'overcoat',
+      say: 'Overcoat before 16:40,',
+    });
+    expect(nextAct(two, [first], at(500), 0)).toMatchObject({
+      phase: 'overcoat-missed',
+      say: 'Abrade first.',
+    });
   });
 });
 
 test('an axis keeps order, holds what is outside, and breaks where the speed changes', () => {
-  const axis = axisOf({ from: 0, nearTo: 60 * MIN, to: 600 * MIN, width: 300, nearShare: 0.7, zoneMin: 60 });
-  expect([axis.x(-5), axis.x(30 * MIN), axis.x(60 * MIN), axis.x(1e12)]).toEqual([0, 105, 210, 300]);
+  const axis = axisOf({
+    from: 0,
+    nearTo: 60 * MIN,
+    to: 600 * MIN,
+    width: 300,
+    nearShare: 0.7,
+    zoneMin: 60,
+  });
+  expect([axis.x(-5), axis.x(30 * MIN), axis.x(60 * MIN), axis.x(1e12)]).toEqual([
+    0, 105, 210, 300,
+  ]);
   expect(axis.breakX).toBe(210);
   const xs = axis.ticks.map((t) => t.x);
   expect([...xs].sort((a, b) => a - b)).toEqual(xs);
@@ -117,12 +170,30 @@ test('an axis keeps order, holds what is outside, and breaks where the speed cha
 });
 
 describe('the section', () => {
-  const options = { width: 358, height: 230, system: 'metric' as const, tag: 'P-1', metal: 'cast-iron' as const, medium: null, layers: [], edgeMm: 3, label: 'R-100', dimensions: true, unknown: [] as string[] };
+  const options = {
+    width: 358,
+    height: 230,
+    system: 'metric' as const,
+    tag: 'P-1',
+    metal: 'cast-iron' as const,
+    medium: null,
+    layers: [],
+    edgeMm: 3,
+    label: 'R-100',
+    dimensions: true,
+    unknown: [] as string[],
+  };
 
   test.each([
     [{ shape: 'pocket', diameterMm: 140, depthMm: 11, wallMm: 16 }, ['140', '11', '16', '5 left']],
-    [{ shape: 'flat', lengthMm: 400, widthMm: 200, depthMm: 1, wallMm: 18 }, ['400 × 200', '1', '18', '17 left']],
-    [{ shape: 'seat', finishedDiameterMm: 80, wornDiameterMm: 76, lengthMm: 50 }, ['50', '2', 'finished ⌀ 80', 'worn ⌀ 76']],
+    [
+      { shape: 'flat', lengthMm: 400, widthMm: 200, depthMm: 1, wallMm: 18 },
+      ['400 × 200', '1', '18', '17 left'],
+    ],
+    [
+      { shape: 'seat', finishedDiameterMm: 80, wornDiameterMm: 76, lengthMm: 50 },
+      ['50', '2', 'finished ⌀ 80', 'worn ⌀ 76'],
+    ],
     [{ shape: 'bore', finishedDiameterMm: 120, wornDiameterMm: 123, lengthMm: 50 }, ['50', '1.5']],
   ] as const)('letters the true sizes of %j inside its box', (damage, texts) => {
     const drawing = drawSection('F2', damage, options);
@@ -137,13 +208,23 @@ describe('the section', () => {
   test('is the same line for the same repair, another for another', () => {
     const damage = { shape: 'pocket', diameterMm: 140, depthMm: 11, wallMm: 16 } as const;
     expect(drawSection('F2', damage, options)).toEqual(drawSection('F2', damage, options));
-    expect(drawSection('F2', damage, { ...options, tag: 'P-2' }).prims).not.toEqual(drawSection('F2', damage, options).prims);
+    expect(drawSection('F2', damage, { ...options, tag: 'P-2' }).prims).not.toEqual(
+      drawSection('F2', damage, options).prims,
+    );
   });
 
   test('is drawn while it is still being typed, with what is not known as a question', () => {
     const draft = asDraft(survey);
-    const sketch = sketchOf({ ...draft, texts: { ...draft.texts, 'damages.0.depthMm': 'deep' } }, 0, 'metric');
-    expect(sketch).toMatchObject({ unknown: ['depthMm'], metal: 'cast-iron', damage: { lengthMm: 200 } });
+    const sketch = sketchOf(
+      { ...draft, texts: { ...draft.texts, 'damages.0.depthMm': 'deep' } },
+      0,
+      'metric',
+    );
+    expect(sketch).toMatchObject({
+      unknown: ['depthMm'],
+      metal: 'cast-iron',
+      damage: { lengthMm: 200 },
+    });
     if (!sketch) return;
     const drawing = drawSection('F2', sketch.damage, { ...options, unknown: sketch.unknown });
     expect(drawing.prims.flatMap((p) => ('text' in p ? [p.text] : []))).toContain('?');
@@ -157,8 +238,17 @@ describe('a draft', () => {
 
   test('names each field that is wrong with its range, and keeps the rest', () => {
     const draft = asDraft(survey);
-    const texts = { ...draft.texts, 'damages.0.depthMm': '-4', 'readings.rhPct': '140', 'service.medium': '', 'window.downMin': 'soon' };
-    const { survey: none, issues } = readDraft({ ...draft, texts, asset: { ...draft.asset, tag: ' ' } }, 'metric');
+    const texts = {
+      ...draft.texts,
+      'damages.0.depthMm': '-4',
+      'readings.rhPct': '140',
+      'service.medium': '',
+      'window.downMin': 'soon',
+    };
+    const { survey: none, issues } = readDraft(
+      { ...draft, texts, asset: { ...draft.asset, tag: ' ' } },
+      'metric',
+    );
     expect(none).toBeNull();
     const byPath = Object.fromEntries(issues.map((i) => [i.path, i.message]));
     expect(byPath['damages.0.depthMm']).toBe('Too small: 0.2 mm is the least, 200 mm the most.');
@@ -169,8 +259,16 @@ describe('a draft', () => {
   });
 
   test('knows what cannot be: deeper than the wall, a shaft worn over its size', () => {
-    const deep = readDraft(asDraft({ ...survey, damages: [{ shape: 'pocket', diameterMm: 90, depthMm: 20, wallMm: 12 }] }), 'metric');
-    expect(deep.issues).toEqual([{ path: 'damages.0.depthMm', message: expect.stringMatching(/under the sound wall/) }]);
+    const deep = readDraft(
+      asDraft({
+        ...survey,
+        damages: [{ shape: 'pocket', diameterMm: 90, depthMm: 20, wallMm: 12 }],
+      }),
+      'metric',
+    );
+    expect(deep.issues).toEqual([
+      { path: 'damages.0.depthMm', message: expect.stringMatching(/under the sound wall/) },
+    ]);
   });
 
   test('says its unit before another system takes over', () => {

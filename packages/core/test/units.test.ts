@@ -63,7 +63,10 @@ test.each([
 test('a clock ticks in seconds under an hour and counts on when it is over', () => {
   const at = Date.parse('2026-11-24T14:00:00Z');
   expect(countdown(at, at - 972_000).parts).toEqual([{ figure: '16:12', unit: '' }]);
-  expect(countdown(at, at - 9_480_000).parts.map((p) => p.figure + p.unit)).toEqual(['2h', '38min']);
+  expect(countdown(at, at - 9_480_000).parts.map((p) => p.figure + p.unit)).toEqual([
+    '2h',
+    '38min',
+  ]);
   expect(countdown(at, at + 61_000)).toMatchObject({ over: true, parts: [{ figure: '−01:01' }] });
 });
 

@@ -15,7 +15,8 @@ const KEYS: (keyof Kept)[] = ['drafts', 'outbox', 'settings'];
 export const keeper = createListenerMiddleware();
 
 keeper.startListening({
-  predicate: (action) => KEYS.some((key) => action.type.startsWith(`${key}/`) && !action.type.endsWith('Read')),
+  predicate: (action) =>
+    KEYS.some((key) => action.type.startsWith(`${key}/`) && !action.type.endsWith('Read')),
   effect: async (action, { getState }) => {
     const key = KEYS.find((k) => action.type.startsWith(`${k}/`));
     const state = getState() as Kept;
@@ -26,7 +27,9 @@ keeper.startListening({
 
 /** Brings back what was kept, before anything is shown. */
 export async function restore(dispatch: Dispatch): Promise<void> {
-  const [drafts, outbox, settings] = await Promise.all(KEYS.map((key) => readKept<Kept[typeof key]>(key)));
+  const [drafts, outbox, settings] = await Promise.all(
+    KEYS.map((key) => readKept<Kept[typeof key]>(key)),
+  );
   dispatch(settingsRead({ ...initialSettings, ...(settings as Settings | undefined) }));
   dispatch(draftsRead({ ...initialDrafts, ...(drafts as Drafts | undefined) }));
   dispatch(outboxRead({ ...initialOutbox, ...(outbox as Outbox | undefined) }));

@@ -1,6 +1,14 @@
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
 import { api, type ApiError } from '@/store/api';
-import { outboxRead, queued, refused, retried, sent, thrownAway, type Outbox } from '@/store/outbox';
+import {
+  outboxRead,
+  queued,
+  refused,
+  retried,
+  sent,
+  thrownAway,
+  type Outbox,
+} from '@/store/outbox';
 import type { AppDispatch } from '@/store/store';
 
 /** How long to wait after a lost connection before trying again, ms. */
@@ -27,13 +35,26 @@ sender.startListening({
         const { command } = next;
         const result = await dispatch(api.endpoints.command.initiate(command));
         if (!result.error) {
+          // The command lies over the old state until the new one is here: nothing flickers back in between.
+          const fresh = dispatch(
+            api.endpoints.repair.initiate(command.repairId, { forceRefetch: true }),
+          );
+          await fresh;
           dispatch(sent(command.id));
-          dispatch(api.util.invalidateTags(['Repairs', { type: 'Repair', id: command.repairId }, 'Assets']));
+          fresh.unsubscribe();
+          dispatch(api.util.invalidateTags(['Repairs', 'Assets']));
           continue;
         }
         const error = result.error as ApiError;
-        if (error.kind === 'problem' && error.problem.status < 500 && error.problem.status !== 401 && error.problem.status !== 429) {
-          dispatch(refused({ id: command.id, problem: error.problem, current: error.current ?? null }));
+        if (
+          error.kind === 'problem' &&
+          error.problem.status < 500 &&
+          error.problem.status !== 401 &&
+          error.problem.status !== 429
+        ) {
+          dispatch(
+            refused({ id: command.id, problem: error.problem, current: error.current ?? null }),
+          );
           continue;
         }
         await listener.delay(RETRY_MS);

@@ -10,11 +10,17 @@ import {
   type Command,
 } from '@kelmot/contract';
 import { Card } from '@kelmot/core';
-import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
+import {
+  createApi,
+  fetchBaseQuery,
+  type BaseQueryFn,
+  type FetchArgs,
+} from '@reduxjs/toolkit/query/react';
 import { z } from 'zod';
 
 /** What a failed request tells a screen: the server's problem, or that there is no signal. */
-export type ApiError = { kind: 'offline' } | { kind: 'problem'; problem: Problem; current?: RepairView };
+export type ApiError =
+  { kind: 'offline' } | { kind: 'problem'; problem: Problem; current?: RepairView };
 
 const raw = fetchBaseQuery({
   // A relative address has no base outside a browser.
@@ -34,7 +40,12 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (arg
   }
   if (typeof result.error.status === 'number') {
     const { status } = result.error;
-    return { error: { kind: 'problem', problem: { type: 'about:blank', title: `The server answered ${status}`, status } } };
+    return {
+      error: {
+        kind: 'problem',
+        problem: { type: 'about:blank', title: `The server answered ${status}`, status },
+      },
+    };
   }
   return { error: { kind: 'offline' } };
 };
@@ -51,8 +62,15 @@ export const api = createApi({
   tagTypes: ['Me', 'Repairs', 'Repair', 'Assets'],
   refetchOnReconnect: true,
   endpoints: (build) => ({
-    me: build.query<Me, void>({ query: () => 'me', transformResponse: (r) => Me.parse(r), providesTags: ['Me'] }),
-    demoUsers: build.query<DemoUser[], void>({ query: () => 'demo/users', transformResponse: (r) => z.array(DemoUser).parse(r) }),
+    me: build.query<Me, void>({
+      query: () => 'me',
+      transformResponse: (r) => Me.parse(r),
+      providesTags: ['Me'],
+    }),
+    demoUsers: build.query<DemoUser[], void>({
+      query: () => 'demo/users',
+      transformResponse: (r) => z.array(DemoUser).parse(r),
+    }),
     signIn: build.mutation<void, { username: string; password: string }>({
       query: (body) => ({ url: 'auth/sign-in/username', method: 'POST', body }),
       transformResponse: () => undefined,
@@ -63,10 +81,20 @@ export const api = createApi({
       transformResponse: () => undefined,
     }),
     site: build.query<Site, void>({ query: () => 'site', transformResponse: (r) => Site.parse(r) }),
-    assets: build.query<Asset[], void>({ query: () => 'assets', transformResponse: (r) => z.array(Asset).parse(r), providesTags: ['Assets'] }),
-    cards: build.query<Card[], void>({ query: () => 'cards', transformResponse: (r) => z.array(Card).parse(r) }),
+    assets: build.query<Asset[], void>({
+      query: () => 'assets',
+      transformResponse: (r) => z.array(Asset).parse(r),
+      providesTags: ['Assets'],
+    }),
+    cards: build.query<Card[], void>({
+      query: () => 'cards',
+      transformResponse: (r) => z.array(Card).parse(r),
+    }),
     repairs: build.infiniteQuery<RepairPage, RepairsQuery, string | null>({
-      infiniteQueryOptions: { initialPageParam: null, getNextPageParam: (page) => page.next ?? undefined },
+      infiniteQueryOptions: {
+        initialPageParam: null,
+        getNextPageParam: (page) => page.next ?? undefined,
+      },
       query: ({ queryArg, pageParam }) => ({
         url: 'repairs',
         params: { ...queryArg, limit: 100, ...(pageParam ? { cursor: pageParam } : {}) },

@@ -47,5 +47,6 @@ const slice = createSlice({
   },
 });
 
-export const { draftPut, draftText, draftDropped, textTyped, textsDropped, draftsRead } = slice.actions;
+export const { draftPut, draftText, draftDropped, textTyped, textsDropped, draftsRead } =
+  slice.actions;
 export const draftsReducer = slice.reducer;

@@ -26,7 +26,10 @@ const slice = createSlice({
     sent: (state, { payload }: PayloadAction<string>) => {
       state.queue = state.queue.filter((w) => w.command.id !== payload);
     },
-    refused: (state, { payload }: PayloadAction<{ id: string; problem: Problem; current: RepairView | null }>) => {
+    refused: (
+      state,
+      { payload }: PayloadAction<{ id: string; problem: Problem; current: RepairView | null }>,
+    ) => {
       const waiting = state.queue.find((w) => w.command.id === payload.id);
       if (waiting) Object.assign(waiting, { refused: payload.problem, current: payload.current });
     },
@@ -36,7 +39,8 @@ const slice = createSlice({
       if (!waiting) return;
       waiting.refused = null;
       waiting.current = null;
-      if (payload.expect !== undefined && 'expect' in waiting.command) waiting.command.expect = payload.expect;
+      if (payload.expect !== undefined && 'expect' in waiting.command)
+        waiting.command.expect = payload.expect;
     },
     thrownAway: (state, { payload }: PayloadAction<string>) => {
       state.queue = state.queue.filter((w) => w.command.id !== payload);

@@ -20,7 +20,8 @@ export type RootState = ReturnType<typeof rootReducer>;
 export function makeStore() {
   const store = configureStore({
     reducer: rootReducer,
-    middleware: (defaults) => defaults().prepend(keeper.middleware, sender.middleware).concat(api.middleware),
+    middleware: (defaults) =>
+      defaults().prepend(keeper.middleware, sender.middleware).concat(api.middleware),
   });
   setupListeners(store.dispatch);
   return store;

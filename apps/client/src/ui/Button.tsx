@@ -15,7 +15,14 @@ interface ButtonProps {
 const SIGNS = { next: 'M2 8h18M14 2l6 6-6 6', tick: 'M2 9l6 6L20 2', none: '' };
 
 /** The one primary action of a screen: it says its result. An arrow moves on, a tick confirms. */
-export function PrimaryButton({ label, onPress, disabled = false, sign = 'next', keyHint, testID }: ButtonProps & { sign?: keyof typeof SIGNS; keyHint?: string }) {
+export function PrimaryButton({
+  label,
+  onPress,
+  disabled = false,
+  sign = 'next',
+  keyHint,
+  testID,
+}: ButtonProps & { sign?: keyof typeof SIGNS; keyHint?: string }) {
   const { c } = useTheme();
   return (
     <Pressable
@@ -34,7 +41,12 @@ export function PrimaryButton({ label, onPress, disabled = false, sign = 'next',
         <KeyHint keyName={keyHint} onTeal={!disabled} />
       ) : (
         <Svg width={22} height={18} viewBox="0 0 22 17" aria-hidden>
-          <Path d={SIGNS[sign]} stroke={disabled ? c.pencil : c.onTeal} strokeWidth={2.2} fill="none" />
+          <Path
+            d={SIGNS[sign]}
+            stroke={disabled ? c.pencil : c.onTeal}
+            strokeWidth={2.2}
+            fill="none"
+          />
         </Svg>
       )}
     </Pressable>
@@ -44,7 +56,10 @@ export function PrimaryButton({ label, onPress, disabled = false, sign = 'next',
 /** A key of the keyboard that does the same, shown on wide screens. */
 export function KeyHint({ keyName, onTeal = false }: { keyName: string; onTeal?: boolean }) {
   return (
-    <View className={`min-w-[24px] items-center rounded border-[1.25px] px-1.5 ${onTeal ? 'border-onTeal' : 'border-pencil'}`} aria-hidden>
+    <View
+      className={`min-w-[24px] items-center rounded border-[1.25px] px-1.5 ${onTeal ? 'border-onTeal' : 'border-pencil'}`}
+      aria-hidden
+    >
       <Txt as="label" className={onTeal ? 'text-onTeal' : ''}>
         {keyName}
       </Txt>
@@ -53,7 +68,14 @@ export function KeyHint({ keyName, onTeal = false }: { keyName: string; onTeal?:
 }
 
 /** Every other action: a frame, the label in the middle. `remove` names the thing and is framed in oxide. */
-export function SecondaryButton({ label, onPress, disabled = false, tone = 'ink', hint, testID }: ButtonProps & { tone?: 'ink' | 'remove' }) {
+export function SecondaryButton({
+  label,
+  onPress,
+  disabled = false,
+  tone = 'ink',
+  hint,
+  testID,
+}: ButtonProps & { tone?: 'ink' | 'remove' }) {
   const edge = tone === 'remove' ? 'border-oxide' : 'border-ink';
   return (
     <Pressable
@@ -65,7 +87,10 @@ export function SecondaryButton({ label, onPress, disabled = false, tone = 'ink'
       testID={testID}
       className={`min-h-[48px] items-center justify-center rounded border-[1.5px] bg-sheet px-4 active:bg-shade ${disabled ? 'border-rule' : edge}`}
     >
-      <Txt as="inline" className={`text-center ${tone === 'remove' ? 'text-oxideInk' : disabled ? 'text-pencil' : ''}`}>
+      <Txt
+        as="inline"
+        className={`text-center ${tone === 'remove' ? 'text-oxideInk' : disabled ? 'text-pencil' : ''}`}
+      >
         {label}
       </Txt>
     </Pressable>
@@ -75,8 +100,14 @@ export function SecondaryButton({ label, onPress, disabled = false, tone = 'ink'
 /** A quiet choice in a line of text: what can be opened or switched. */
 export function LinkButton({ label, onPress, hint, testID }: ButtonProps) {
   return (
-    <Pressable role="button" aria-label={hint ?? label} onPress={onPress} testID={testID} className="min-h-[48px] justify-center">
-      <Txt as="inline" className="border-b-[1.5px] border-dotted border-teal self-start">
+    <Pressable
+      role="button"
+      aria-label={hint ?? label}
+      onPress={onPress}
+      testID={testID}
+      className="min-h-[48px] justify-center"
+    >
+      <Txt as="inline" className="self-start border-b-[1.5px] border-dotted border-teal">
         {label}
       </Txt>
     </Pressable>
@@ -86,17 +117,36 @@ export function LinkButton({ label, onPress, hint, testID }: ButtonProps) {
 /** A tag of an asset, in its frame. */
 export function Tag({ text }: { text: string }) {
   return (
-    <View className="justify-center rounded border-[1.25px] border-ink bg-sheet px-2" style={{ minHeight: 24 }}>
+    <View
+      className="justify-center rounded border-[1.25px] border-ink bg-sheet px-2"
+      style={{ minHeight: 24 }}
+    >
       <Txt as="inline">{text}</Txt>
     </View>
   );
 }
 
 /** A line that opens and closes what is under it. */
-export function Disclosure({ label, open, onToggle, children }: { label: string; open: boolean; onToggle: () => void; children: ReactNode }) {
+export function Disclosure({
+  label,
+  open,
+  onToggle,
+  children,
+}: {
+  label: string;
+  open: boolean;
+  onToggle: () => void;
+  children: ReactNode;
+}) {
   return (
     <View>
-      <Pressable role="button" aria-expanded={open} aria-label={label} onPress={onToggle} className="min-h-[48px] flex-row items-center gap-2">
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        aria-label={label}
+        onPress={onToggle}
+        className="min-h-[48px] flex-row items-center gap-2"
+      >
         <Txt as="inline" className="w-4 text-pencil">
           {open ? '−' : '+'}
         </Txt>

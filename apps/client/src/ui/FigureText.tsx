@@ -16,7 +16,11 @@ interface FigureTextProps {
 function Duration({ text, as }: { text: string; as: TxtProps['as'] }) {
   const parts = text.split(' ');
   return parts.map((part, i) => (
-    <Txt key={i} as={i % 2 === 0 ? as : 'inline'} className={i % 2 === 0 ? '' : `pl-0.5 ${i < parts.length - 1 ? 'pr-1.5' : ''}`}>
+    <Txt
+      key={i}
+      as={i % 2 === 0 ? as : 'inline'}
+      className={i % 2 === 0 ? '' : `pl-0.5 ${i < parts.length - 1 ? 'pr-1.5' : ''}`}
+    >
       {part}
     </Txt>
   ));
@@ -42,7 +46,9 @@ export function FigureText({ figure, as = 'inline', label, suffix }: FigureTextP
       hitSlop={12}
     >
       {label ? <Txt as="label">{label}</Txt> : null}
-      <View className={`flex-row items-baseline self-start ${open ? 'border-b-[3px]' : 'border-b-[1.5px] border-dotted'} border-teal`}>
+      <View
+        className={`flex-row items-baseline self-start ${open ? 'border-b-[3px]' : 'border-b-[1.5px] border-dotted'} border-teal`}
+      >
         {money ? <Txt as={as}>{unit}</Txt> : null}
         {figure.quantity === 'time' ? <Duration text={text} as={as} /> : <Txt as={as}>{text}</Txt>}
         {!money && unit ? (

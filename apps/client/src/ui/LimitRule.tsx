@@ -9,7 +9,15 @@ const WIDTH = 118;
 const LIMIT_X = 100;
 
 /** A figure against its limit: the bar runs from zero, the bracket is the limit; past it the bar goes on dashed. */
-export function LimitRule({ name, against, verdict }: { name: string; against: Against; verdict: Verdict }) {
+export function LimitRule({
+  name,
+  against,
+  verdict,
+}: {
+  name: string;
+  against: Against;
+  verdict: Verdict;
+}) {
   const { c } = useTheme();
   const units = useAppSelector((s) => s.settings.units);
   const { value, limit, quantity, sense } = against;
@@ -23,7 +31,11 @@ export function LimitRule({ name, against, verdict }: { name: string; against: A
   const shown = say(value, quantity, units);
   const limitText = say(limit, quantity, units);
   return (
-    <View className="flex-row items-center gap-2 py-0.5" role="img" aria-label={`${name} ${shown}, ${sense === 'max' ? 'most' : 'least'} ${limitText}`}>
+    <View
+      className="flex-row items-center gap-2 py-0.5"
+      role="img"
+      aria-label={`${name} ${shown}, ${sense === 'max' ? 'most' : 'least'} ${limitText}`}
+    >
       <Txt as="inline" className="flex-1 font-label" numberOfLines={1}>
         {name}
       </Txt>
@@ -33,10 +45,28 @@ export function LimitRule({ name, against, verdict }: { name: string; against: A
       <Svg width={WIDTH} height={20}>
         <Line x1={0} y1={10} x2={LIMIT_X} y2={10} stroke={c.ink} strokeWidth={1} />
         {[0.25, 0.5, 0.75].map((q) => (
-          <Line key={q} x1={q * LIMIT_X} y1={8} x2={q * LIMIT_X} y2={12} stroke={c.ink} strokeWidth={0.75} />
+          <Line
+            key={q}
+            x1={q * LIMIT_X}
+            y1={8}
+            x2={q * LIMIT_X}
+            y2={12}
+            stroke={c.ink}
+            strokeWidth={0.75}
+          />
         ))}
         <Line x1={0} y1={10} x2={solid} y2={10} stroke={colour} strokeWidth={5} />
-        {x > solid ? <Line x1={LIMIT_X + 2} y1={10} x2={x} y2={10} stroke={colour} strokeWidth={5} strokeDasharray="4 2.5" /> : null}
+        {x > solid ? (
+          <Line
+            x1={LIMIT_X + 2}
+            y1={10}
+            x2={x}
+            y2={10}
+            stroke={colour}
+            strokeWidth={5}
+            strokeDasharray="4 2.5"
+          />
+        ) : null}
         <Path d={bracket} stroke={c.ink} strokeWidth={2.2} fill="none" />
       </Svg>
       <Txt as="inline" className="w-[68px] text-right">

@@ -11,9 +11,13 @@ const FONT = 'BarlowSemiCondensed_600SemiBold';
 const SIZE = 16;
 
 const pathOf = (points: Point[], closed: boolean): string =>
-  points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`).join('') + (closed ? 'Z' : '');
+  points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`).join('') +
+  (closed ? 'Z' : '');
 
-const lineOf = (style: LineStyle, c: Colours): { stroke: string; strokeWidth: number; strokeDasharray?: string } =>
+const lineOf = (
+  style: LineStyle,
+  c: Colours,
+): { stroke: string; strokeWidth: number; strokeDasharray?: string } =>
   ({
     cut: { stroke: c.ink, strokeWidth: 2 },
     thin: { stroke: c.ink, strokeWidth: 1.25 },
@@ -24,10 +28,29 @@ const lineOf = (style: LineStyle, c: Colours): { stroke: string; strokeWidth: nu
     unknown: { stroke: c.ink, strokeWidth: 1.25, strokeDasharray: '2 2.6' },
   })[style];
 
-const toneOf = (tone: Tone, c: Colours): string => ({ ink: c.ink, pencil: c.pencil, stop: c.oxideInk, layer: c.mossInk })[tone];
+const toneOf = (tone: Tone, c: Colours): string =>
+  ({ ink: c.ink, pencil: c.pencil, stop: c.oxideInk, layer: c.mossInk })[tone];
 
-function Letters({ at, text, colour, anchor, halo }: { at: Point; text: string; colour: string; anchor: 'start' | 'middle' | 'end'; halo: string }) {
-  const common = { x: at[0], y: at[1], fontFamily: FONT, fontSize: SIZE, textAnchor: anchor } as const;
+function Letters({
+  at,
+  text,
+  colour,
+  anchor,
+  halo,
+}: {
+  at: Point;
+  text: string;
+  colour: string;
+  anchor: 'start' | 'middle' | 'end';
+  halo: string;
+}) {
+  const common = {
+    x: at[0],
+    y: at[1],
+    fontFamily: FONT,
+    fontSize: SIZE,
+    textAnchor: anchor,
+  } as const;
   return (
     <>
       <SvgText {...common} fill={halo} stroke={halo} strokeWidth={4}>
@@ -45,14 +68,38 @@ function Dimension({ prim, c }: { prim: Extract<Prim, { kind: 'dim' }>; c: Colou
   const { from, to, text, beside } = prim;
   const upright = from[0] === to[0];
   const mid: Point = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
-  const slash = ([x, y]: Point) => <Line key={`${x},${y}`} x1={x - 4} y1={y + 4} x2={x + 4} y2={y - 4} stroke={c.ink} strokeWidth={1.4} />;
-  const at: Point = upright ? (beside ? [from[0] + 8, mid[1] + 5] : [from[0], mid[1] + 5]) : [mid[0], mid[1] - 5];
+  const slash = ([x, y]: Point) => (
+    <Line
+      key={`${x},${y}`}
+      x1={x - 4}
+      y1={y + 4}
+      x2={x + 4}
+      y2={y - 4}
+      stroke={c.ink}
+      strokeWidth={1.4}
+    />
+  );
+  const at: Point = upright
+    ? beside
+      ? [from[0] + 8, mid[1] + 5]
+      : [from[0], mid[1] + 5]
+    : [mid[0], mid[1] - 5];
   return (
     <G>
       <Line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} stroke={c.ink} strokeWidth={0.75} />
-      {upright ? null : [from, to].map(([x, y]) => <Line key={x} x1={x} y1={y - 6} x2={x} y2={y + 18} stroke={c.ink} strokeWidth={0.75} />)}
+      {upright
+        ? null
+        : [from, to].map(([x, y]) => (
+            <Line key={x} x1={x} y1={y - 6} x2={x} y2={y + 18} stroke={c.ink} strokeWidth={0.75} />
+          ))}
       {[from, to].map(slash)}
-      <Letters at={at} text={text} colour={c.ink} anchor={upright && beside ? 'start' : 'middle'} halo={c.sheet} />
+      <Letters
+        at={at}
+        text={text}
+        colour={c.ink}
+        anchor={upright && beside ? 'start' : 'middle'}
+        halo={c.sheet}
+      />
     </G>
   );
 }
@@ -70,25 +117,67 @@ function Drawn({ prim, id, c }: { prim: Prim; id: string; c: Colours }) {
       const toward = prim.anchor === 'start' ? 18 : -18;
       return (
         <G>
-          <Line x1={prim.from[0]} y1={prim.from[1]} x2={prim.to[0] + toward} y2={prim.to[1] - 14} stroke={colour} strokeWidth={1} />
+          <Line
+            x1={prim.from[0]}
+            y1={prim.from[1]}
+            x2={prim.to[0] + toward}
+            y2={prim.to[1] - 14}
+            stroke={colour}
+            strokeWidth={1}
+          />
           <Circle cx={prim.from[0]} cy={prim.from[1]} r={2.4} fill={colour} />
-          <Letters at={prim.to} text={prim.text} colour={colour} anchor={prim.anchor} halo={c.sheet} />
+          <Letters
+            at={prim.to}
+            text={prim.text}
+            colour={colour}
+            anchor={prim.anchor}
+            halo={c.sheet}
+          />
         </G>
       );
     }
     case 'note':
-      return <Letters at={prim.at} text={prim.text} colour={toneOf(prim.tone, c)} anchor={prim.anchor} halo={c.sheet} />;
+      return (
+        <Letters
+          at={prim.at}
+          text={prim.text}
+          colour={toneOf(prim.tone, c)}
+          anchor={prim.anchor}
+          halo={c.sheet}
+        />
+      );
     case 'balloon':
       return (
         <G>
-          <Circle cx={prim.at[0]} cy={prim.at[1]} r={11} fill={prim.on ? c.ink : c.sheet} stroke={c.ink} strokeWidth={1.5} />
-          <SvgText x={prim.at[0]} y={prim.at[1] + 5} fontFamily={FONT} fontSize={SIZE} textAnchor="middle" fill={prim.on ? c.sheet : c.ink}>
+          <Circle
+            cx={prim.at[0]}
+            cy={prim.at[1]}
+            r={11}
+            fill={prim.on ? c.ink : c.sheet}
+            stroke={c.ink}
+            strokeWidth={1.5}
+          />
+          <SvgText
+            x={prim.at[0]}
+            y={prim.at[1] + 5}
+            fontFamily={FONT}
+            fontSize={SIZE}
+            textAnchor="middle"
+            fill={prim.on ? c.sheet : c.ink}
+          >
             {prim.text}
           </SvgText>
         </G>
       );
     case 'flow':
-      return <Path d={`M${prim.at[0]} ${prim.at[1]}h34M${prim.at[0] + 27} ${prim.at[1] - 5}l7 5-7 5`} stroke={c.pencil} strokeWidth={1.25} fill="none" />;
+      return (
+        <Path
+          d={`M${prim.at[0]} ${prim.at[1]}h34M${prim.at[0] + 27} ${prim.at[1] - 5}l7 5-7 5`}
+          stroke={c.pencil}
+          strokeWidth={1.25}
+          fill="none"
+        />
+      );
   }
 }
 
@@ -97,7 +186,12 @@ export function SectionDrawing({ drawing }: { drawing: Drawing }) {
   const { c } = useTheme();
   const id = useId().replace(/[^a-zA-Z0-9]/g, '');
   return (
-    <Svg width={drawing.width} height={drawing.height} viewBox={`0 0 ${drawing.width} ${drawing.height}`} aria-hidden>
+    <Svg
+      width={drawing.width}
+      height={drawing.height}
+      viewBox={`0 0 ${drawing.width} ${drawing.height}`}
+      aria-hidden
+    >
       <Hatches id={id} c={c} />
       {drawing.prims.map((prim, i) => (
         <Drawn key={i} prim={prim} id={id} c={c} />
@@ -107,7 +201,13 @@ export function SectionDrawing({ drawing }: { drawing: Drawing }) {
 }
 
 /** A section with its title block under it. */
-export function SectionView({ drawing, extra = [] }: { drawing: Drawing; extra?: { key: string; value: string }[] }) {
+export function SectionView({
+  drawing,
+  extra = [],
+}: {
+  drawing: Drawing;
+  extra?: { key: string; value: string }[];
+}) {
   const cells = [...drawing.title, ...extra];
   return (
     <View className="bg-sheet">
@@ -116,7 +216,10 @@ export function SectionView({ drawing, extra = [] }: { drawing: Drawing; extra?:
       </View>
       <View className="flex-row border-y border-ink">
         {cells.map((cell, i) => (
-          <View key={cell.key} className={`px-4 py-1.5 ${i === 0 ? 'flex-1' : 'border-l border-ink'}`}>
+          <View
+            key={cell.key}
+            className={`px-4 py-1.5 ${i === 0 ? 'flex-1' : 'border-l border-ink'}`}
+          >
             <Txt as="label" numberOfLines={1}>
               {cell.key}
             </Txt>

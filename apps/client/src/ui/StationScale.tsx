@@ -34,7 +34,18 @@ export function StationScale({ width, current, reached, onPick, named = false }:
           const x = (i * pitch) / 10;
           const long = i % 10 === 5;
           const past = x <= at(done);
-          return <Line key={i} x1={x} y1={14} x2={x} y2={long ? 27 : i % 5 === 0 ? 21 : 18} stroke={c.ink} strokeOpacity={long || past ? 1 : 0.45} strokeWidth={long ? 1.25 : 0.75} />;
+          return (
+            <Line
+              key={i}
+              x1={x}
+              y1={14}
+              x2={x}
+              y2={long ? 27 : i % 5 === 0 ? 21 : 18}
+              stroke={c.ink}
+              strokeOpacity={long || past ? 1 : 0.45}
+              strokeWidth={long ? 1.25 : 0.75}
+            />
+          );
         })}
         <Line x1={at(here)} y1={4} x2={at(here)} y2={29} stroke={c.ink} strokeWidth={2.5} />
         <Path d={`M${at(here) - 7} 0h14l-7 9Z`} fill={c.ink} />
@@ -60,7 +71,11 @@ export function StationScale({ width, current, reached, onPick, named = false }:
             >
               <View className="flex-row items-baseline gap-1">
                 {named ? <Txt as="label">{i + 1}</Txt> : null}
-                <Txt as={on ? 'rowBold' : 'inline'} className={on ? '' : 'font-label text-pencil'} numberOfLines={1}>
+                <Txt
+                  as={on ? 'rowBold' : 'inline'}
+                  className={on ? '' : 'font-label text-pencil'}
+                  numberOfLines={1}
+                >
                   {far ? String(i + 1) : STATION_NAMES[id]}
                 </Txt>
               </View>

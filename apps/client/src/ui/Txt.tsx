@@ -15,7 +15,8 @@ const variants = {
 } as const;
 
 const FACE = /(^|\s)font-\w/;
-const COLOUR = /(^|\s)text-(ink|pencil|sheet|paper|teal|onTeal|onOchre|ochreInk|mossInk|oxideInk)\b/;
+const COLOUR =
+  /(^|\s)text-(ink|pencil|sheet|paper|teal|onTeal|onOchre|ochreInk|mossInk|oxideInk)\b/;
 
 export interface TxtProps extends TextProps {
   as?: keyof typeof variants;
@@ -25,6 +26,11 @@ export interface TxtProps extends TextProps {
 /** Text in one of the house's uses. A face or colour asked for takes the place of the usual one. */
 export function Txt({ as = 'body', className = '', ...rest }: TxtProps) {
   const [face, size, colour] = variants[as];
-  const classes = [FACE.test(className) ? '' : face, size, COLOUR.test(className) ? '' : colour, className];
+  const classes = [
+    FACE.test(className) ? '' : face,
+    size,
+    COLOUR.test(className) ? '' : colour,
+    className,
+  ];
   return <Text className={classes.filter(Boolean).join(' ')} {...rest} />;
 }

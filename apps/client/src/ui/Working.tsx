@@ -8,10 +8,19 @@ import { Txt } from './Txt';
 /** What a survey path is called in words, for “to change it”. */
 export type NamePath = (path: string) => string;
 
-const valueText = (value: number | string, unit: string): string => `${typeof value === 'number' ? fig(value) : value}${unit ? ` ${unit}` : ''}`;
+const valueText = (value: number | string, unit: string): string =>
+  `${typeof value === 'number' ? fig(value) : value}${unit ? ` ${unit}` : ''}`;
 
 /** The sum behind a figure: symbols, expressions, values, sources, and which inputs would change it. */
-export function WorkingLines({ figure, namePath, onPath }: { figure: Figure; namePath: NamePath; onPath?: (path: string) => void }) {
+export function WorkingLines({
+  figure,
+  namePath,
+  onPath,
+}: {
+  figure: Figure;
+  namePath: NamePath;
+  onPath?: (path: string) => void;
+}) {
   const units = useAppSelector((s) => s.settings.units);
   const shown = show(figure.value, figure.quantity, units);
   return (
@@ -19,7 +28,9 @@ export function WorkingLines({ figure, namePath, onPath }: { figure: Figure; nam
       <View className="flex-row items-baseline justify-between border-b border-ink pb-2">
         <Txt as="rowBold">Working: {figure.label.toLowerCase()}</Txt>
         <Txt as="rowBold">
-          {figure.quantity === 'money' ? `${shown.unit}${shown.figure}` : `${shown.figure} ${shown.unit}`}
+          {figure.quantity === 'money'
+            ? `${shown.unit}${shown.figure}`
+            : `${shown.figure} ${shown.unit}`}
         </Txt>
       </View>
       <View role="list">
@@ -60,16 +71,31 @@ export function WorkingLines({ figure, namePath, onPath }: { figure: Figure; nam
 }
 
 /** Working as a sheet over a phone's lower half. */
-export function WorkingSheet({ namePath, onPath }: { namePath: NamePath; onPath?: (path: string) => void }) {
+export function WorkingSheet({
+  namePath,
+  onPath,
+}: {
+  namePath: NamePath;
+  onPath?: (path: string) => void;
+}) {
   const figure = useAppSelector((s) => s.view.working);
   const dispatch = useAppDispatch();
   if (!figure) return null;
   return (
-    <View role="dialog" aria-label={`Working: ${figure.label}`} testID="working" className="absolute inset-x-0 bottom-0 max-h-[70%] border-t-[1.25px] border-ink bg-sheet">
+    <View
+      role="dialog"
+      aria-label={`Working: ${figure.label}`}
+      testID="working"
+      className="absolute inset-x-0 bottom-0 max-h-[70%] border-t-[1.25px] border-ink bg-sheet"
+    >
       <ScrollView className="px-4 pt-3">
         <WorkingLines figure={figure} namePath={namePath} onPath={onPath} />
         <View className="py-4">
-          <SecondaryButton label="Close working" onPress={() => dispatch(workingShown(null))} />
+          <SecondaryButton
+            label="Close working"
+            testID="close-working"
+            onPress={() => dispatch(workingShown(null))}
+          />
         </View>
       </ScrollView>
     </View>

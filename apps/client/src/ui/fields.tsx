@@ -1,4 +1,11 @@
-import { say, shownUnit, type ChoiceField, type Field, type FlagField, type QuantityField } from '@kelmot/core';
+import {
+  say,
+  shownUnit,
+  type ChoiceField,
+  type Field,
+  type FlagField,
+  type QuantityField,
+} from '@kelmot/core';
 import type { ReactNode } from 'react';
 import { Pressable, TextInput, View } from 'react-native';
 import { useAppSelector } from '@/store/hooks';
@@ -13,7 +20,17 @@ interface Bound {
 }
 
 /** A label, why it is asked, the control, and the error right under it: what was typed stays. */
-export function FieldFrame({ label, why, error, children }: { label: string; why?: string; error?: string; children: ReactNode }) {
+export function FieldFrame({
+  label,
+  why,
+  error,
+  children,
+}: {
+  label: string;
+  why?: string;
+  error?: string;
+  children: ReactNode;
+}) {
   return (
     <View className="gap-1.5">
       <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
@@ -33,10 +50,34 @@ export function FieldFrame({ label, why, error, children }: { label: string; why
 }
 
 /** A plain line of text. */
-export function TextBox({ text, onText, label, error, id, unit, numeric = false, large = false, placeholder, multiline = false, secret = false, onSubmit }: Bound & { label: string; unit?: string; numeric?: boolean; large?: boolean; placeholder?: string; multiline?: boolean; secret?: boolean; onSubmit?: () => void }) {
+export function TextBox({
+  text,
+  onText,
+  label,
+  error,
+  id,
+  unit,
+  numeric = false,
+  large = false,
+  placeholder,
+  multiline = false,
+  secret = false,
+  onSubmit,
+}: Bound & {
+  label: string;
+  unit?: string;
+  numeric?: boolean;
+  large?: boolean;
+  placeholder?: string;
+  multiline?: boolean;
+  secret?: boolean;
+  onSubmit?: () => void;
+}) {
   const { c } = useTheme();
   return (
-    <View className={`flex-row items-center rounded border-[1.5px] bg-sheet ${error ? 'border-oxide' : 'border-ink'}`}>
+    <View
+      className={`flex-row items-center rounded border-[1.5px] bg-sheet ${error ? 'border-oxide' : 'border-ink'}`}
+    >
       <TextInput
         value={text}
         onChangeText={onText}
@@ -65,7 +106,12 @@ export function TextBox({ text, onText, label, error, id, unit, numeric = false,
 
 function Step({ sign, label, onPress }: { sign: string; label: string; onPress: () => void }) {
   return (
-    <Pressable role="button" aria-label={label} onPress={onPress} className="h-[51px] w-12 items-center justify-center rounded border-[1.5px] border-ink bg-sheet active:bg-shade">
+    <Pressable
+      role="button"
+      aria-label={label}
+      onPress={onPress}
+      className="h-[51px] w-12 items-center justify-center rounded border-[1.5px] border-ink bg-sheet active:bg-shade"
+    >
       <Txt as="row">{sign}</Txt>
     </Pressable>
   );
@@ -84,12 +130,29 @@ function QuantityBox({ field, text, onText, error, id }: Bound & { field: Quanti
   return (
     <View className="flex-row gap-2">
       <View className="flex-1">
-        <TextBox label={field.label} text={text} onText={onText} error={error} id={id} unit={typed ? unit : undefined} numeric placeholder={field.quantity === 'time' ? '20 h' : undefined} />
+        <TextBox
+          label={field.label}
+          text={text}
+          onText={onText}
+          error={error}
+          id={id}
+          unit={typed ? unit : undefined}
+          numeric
+          placeholder={field.quantity === 'time' ? '20 h' : undefined}
+        />
       </View>
       {typed && units === 'metric' ? (
         <>
-          <Step sign="−" label={`${field.label}: less by ${say(field.step, field.quantity)}`} onPress={() => nudge(-field.step)} />
-          <Step sign="+" label={`${field.label}: more by ${say(field.step, field.quantity)}`} onPress={() => nudge(field.step)} />
+          <Step
+            sign="−"
+            label={`${field.label}: less by ${say(field.step, field.quantity)}`}
+            onPress={() => nudge(-field.step)}
+          />
+          <Step
+            sign="+"
+            label={`${field.label}: more by ${say(field.step, field.quantity)}`}
+            onPress={() => nudge(field.step)}
+          />
         </>
       ) : null}
     </View>
@@ -97,7 +160,19 @@ function QuantityBox({ field, text, onText, error, id }: Bound & { field: Quanti
 }
 
 /** One of a few, all in sight: pressed is inked. */
-export function Choices({ options, value, onPick, label, id }: { options: { value: string; label: string }[]; value: string; onPick: (value: string) => void; label: string; id: string }) {
+export function Choices({
+  options,
+  value,
+  onPick,
+  label,
+  id,
+}: {
+  options: { value: string; label: string }[];
+  value: string;
+  onPick: (value: string) => void;
+  label: string;
+  id: string;
+}) {
   return (
     <View role="radiogroup" aria-label={label} className="flex-row flex-wrap gap-2">
       {options.map((o) => {
@@ -123,7 +198,9 @@ export function Choices({ options, value, onPick, label, id }: { options: { valu
 }
 
 function ChoiceBox({ field, text, onText, id }: Bound & { field: ChoiceField }) {
-  return <Choices options={field.options} value={text} onPick={onText} label={field.label} id={id} />;
+  return (
+    <Choices options={field.options} value={text} onPick={onText} label={field.label} id={id} />
+  );
 }
 
 function FlagBox({ field, text, onText, id }: Bound & { field: FlagField }) {
@@ -137,7 +214,9 @@ function FlagBox({ field, text, onText, id }: Bound & { field: FlagField }) {
       onPress={() => onText(on ? 'no' : 'yes')}
       className="min-h-[48px] flex-row items-center gap-3"
     >
-      <View className={`h-7 w-7 items-center justify-center rounded border-[1.5px] border-ink ${on ? 'bg-ink' : 'bg-sheet'}`}>
+      <View
+        className={`h-7 w-7 items-center justify-center rounded border-[1.5px] border-ink ${on ? 'bg-ink' : 'bg-sheet'}`}
+      >
         {on ? (
           <Txt as="inline" className="text-sheet">
             ✓
@@ -157,7 +236,11 @@ export function FieldBox({ field, ...bound }: Bound & { field: Field }) {
   if (field.kind === 'flag') return <FlagBox field={field} {...bound} />;
   return (
     <FieldFrame label={field.label} why={field.why} error={bound.error}>
-      {field.kind === 'choice' ? <ChoiceBox field={field} {...bound} /> : <QuantityBox field={field} {...bound} />}
+      {field.kind === 'choice' ? (
+        <ChoiceBox field={field} {...bound} />
+      ) : (
+        <QuantityBox field={field} {...bound} />
+      )}
     </FieldFrame>
   );
 }

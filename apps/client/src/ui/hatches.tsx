@@ -18,9 +18,25 @@ export function Hatches({ id, c }: { id: string; c: Colours }) {
   return (
     <Defs>
       {METAL_DEFS.map(([name, { size, at, width }]) => (
-        <Pattern key={name} id={`${id}-${name}`} width={size} height={size} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <Pattern
+          key={name}
+          id={`${id}-${name}`}
+          width={size}
+          height={size}
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
           {at.map((x) => (
-            <Line key={x} x1={x} y1={0} x2={x} y2={size} stroke={c.ink} strokeOpacity={0.7} strokeWidth={width} />
+            <Line
+              key={x}
+              x1={x}
+              y1={0}
+              x2={x}
+              y2={size}
+              stroke={c.ink}
+              strokeOpacity={0.7}
+              strokeWidth={width}
+            />
           ))}
         </Pattern>
       ))}
@@ -35,25 +51,49 @@ export function Hatches({ id, c }: { id: string; c: Colours }) {
       </Pattern>
       <Pattern id={`${id}-sand`} width={8} height={8} patternUnits="userSpaceOnUse">
         <Circle cx={2} cy={3} r={0.7} fill={c.ink} />
-        <Circle cx={6} cy={6.500} r={0.7} fill={c.ink} />
+        <Circle cx={6} cy={6.5} r={0.7} fill={c.ink} />
       </Pattern>
       <Pattern id={`${id}-planned`} width={6} height={6} patternUnits="userSpaceOnUse">
         <Rect width={6} height={6} fill={c.mossTint} />
         <Circle cx={1.5} cy={1.5} r={0.8} fill={c.moss} />
         <Circle cx={4.5} cy={4.5} r={0.8} fill={c.moss} />
       </Pattern>
-      <Pattern id={`${id}-wet`} width={9} height={9} patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+      <Pattern
+        id={`${id}-wet`}
+        width={9}
+        height={9}
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(-45)"
+      >
         <Rect width={9} height={9} fill={c.mossTint} />
         <Line x1={2} y1={0} x2={2} y2={9} stroke={c.moss} strokeWidth={3.8} />
       </Pattern>
-      <Pattern id={`${id}-wet-row`} width={6} height={6} patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+      <Pattern
+        id={`${id}-wet-row`}
+        width={6}
+        height={6}
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(-45)"
+      >
         <Rect width={6} height={6} fill={c.mossTint} />
         <Line x1={1.5} y1={0} x2={1.5} y2={6} stroke={c.moss} strokeWidth={2.6} />
       </Pattern>
-      <Pattern id={`${id}-wet-future`} width={6} height={6} patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+      <Pattern
+        id={`${id}-wet-future`}
+        width={6}
+        height={6}
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(-45)"
+      >
         <Line x1={1.5} y1={0} x2={1.5} y2={6} stroke={c.mossPale} strokeWidth={1.7} />
       </Pattern>
-      <Pattern id={`${id}-late`} width={5} height={5} patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+      <Pattern
+        id={`${id}-late`}
+        width={5}
+        height={5}
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(-45)"
+      >
         <Line x1={1.5} y1={0} x2={1.5} y2={5} stroke={c.oxide} strokeWidth={1.6} />
       </Pattern>
     </Defs>

@@ -11,7 +11,15 @@ export function VerdictMark({ verdict, size = 30 }: { verdict: Verdict; size?: n
       {verdict === 'fits' ? <Rect x={6} y={6} width={18} height={18} fill={c.moss} /> : null}
       {verdict === 'if' ? (
         <>
-          <Rect x={7.5} y={2} width={15} height={13} fill="none" stroke={c.ochreInk} strokeWidth={1.75} />
+          <Rect
+            x={7.5}
+            y={2}
+            width={15}
+            height={13}
+            fill="none"
+            stroke={c.ochreInk}
+            strokeWidth={1.75}
+          />
           <Rect x={7.5} y={9} width={15} height={6} fill={c.ochreInk} />
           <Path d="M15 18v7M12 22l3 3 3-3" stroke={c.ochreInk} strokeWidth={1.75} fill="none" />
         </>
@@ -33,7 +41,12 @@ export function StopMark({ size = 28, maybe = false }: { size?: number; maybe?: 
   const colour = maybe ? c.pencil : c.oxide;
   return (
     <Svg width={size} height={size} viewBox="0 0 28 28" aria-hidden>
-      <Path d="M9 2.5h10L25.500 9v10L19 25.500H9L2.500 19V9Z" fill="none" stroke={colour} strokeWidth={2.2} />
+      <Path
+        d="M9 2.5h10L25.500 9v10L19 25.500H9L2.500 19V9Z"
+        fill="none"
+        stroke={colour}
+        strokeWidth={2.2}
+      />
       <Path d="M8 14h12" stroke={colour} strokeWidth={3} />
     </Svg>
   );
@@ -44,7 +57,16 @@ export function WaitMark({ size = 20 }: { size?: number }) {
   const { c } = useTheme();
   return (
     <Svg width={size} height={size} viewBox="0 0 20 20" aria-hidden>
-      <Rect x={2} y={2} width={16} height={16} fill="none" stroke={c.ink} strokeWidth={2} strokeDasharray="2 2.6" />
+      <Rect
+        x={2}
+        y={2}
+        width={16}
+        height={16}
+        fill="none"
+        stroke={c.ink}
+        strokeWidth={2}
+        strokeDasharray="2 2.6"
+      />
     </Svg>
   );
 }
@@ -72,7 +94,12 @@ export function TabIcon({ name, on }: { name: string; on: boolean }) {
   const { c } = useTheme();
   return (
     <Svg width={26} height={24} viewBox="0 0 24 24" aria-hidden>
-      <Path d={TAB_PATHS[name] ?? ''} stroke={on ? c.ink : c.pencil} strokeWidth={on ? 2 : 1.5} fill="none" />
+      <Path
+        d={TAB_PATHS[name] ?? ''}
+        stroke={on ? c.ink : c.pencil}
+        strokeWidth={on ? 2 : 1.5}
+        fill="none"
+      />
     </Svg>
   );
 }
@@ -88,7 +115,7 @@ export function MixedSwatch({ size = 84 }: { size?: number }) {
         <Path d="M3 50c12-4 22 8 39 0v12c-14 4-24-4-34 0Z" fill={c.moss} />
         <Path d="M42 2a40 40 0 0 1 0 80Z" fill={c.moss} />
         <Line x1={42} y1={1} x2={42} y2={83} stroke={c.paper} strokeWidth={3} />
-        <Circle cx={42} cy={42} r={40.500} fill="none" stroke={c.ink} strokeWidth={1.5} />
+        <Circle cx={42} cy={42} r={40.5} fill="none" stroke={c.ink} strokeWidth={1.5} />
       </Svg>
     </View>
   );

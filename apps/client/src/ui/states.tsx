@@ -19,7 +19,15 @@ export function Skeleton({ rows = 4 }: { rows?: number }) {
 }
 
 /** Nothing here yet, and what to do about it. */
-export function Empty({ title, children, action }: { title: string; children?: ReactNode; action?: { label: string; onPress: () => void } }) {
+export function Empty({
+  title,
+  children,
+  action,
+}: {
+  title: string;
+  children?: ReactNode;
+  action?: { label: string; onPress: () => void };
+}) {
   return (
     <View className="gap-3 p-4">
       <Txt as="row">{title}</Txt>

@@ -20,10 +20,17 @@ export function ThemeProvider({ children }: { children: ReactNode }) {
   const choice = useAppSelector((s) => s.settings.theme);
   const night = choice === 'auto' ? device === 'dark' : choice === 'night';
   const theme = useMemo(() => ({ night, c: night ? colours.night : colours.light }), [night]);
-  const style = useMemo(() => vars(Object.fromEntries(Object.entries(theme.c).map(([k, v]) => [`--${k}`, v]))), [theme]);
+  const style = useMemo(
+    () => vars(Object.fromEntries(Object.entries(theme.c).map(([k, v]) => [`--${k}`, v]))),
+    [theme],
+  );
   return (
     <ThemeContext.Provider value={theme}>
-      <View style={style} className="flex-1 bg-paper" testID={night ? 'theme-night' : 'theme-light'}>
+      <View
+        style={style}
+        className="flex-1 bg-paper"
+        testID={night ? 'theme-night' : 'theme-light'}
+      >
         {children}
       </View>
     </ThemeContext.Provider>

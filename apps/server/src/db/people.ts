@@ -1,4 +1,13 @@
-import { bigint, boolean, index, integer, pgEnum, pgTable, text, timestamp } from 'drizzle-orm/pg-core';
+import {
+  bigint,
+  boolean,
+  index,
+  integer,
+  pgEnum,
+  pgTable,
+  text,
+  timestamp,
+} from 'drizzle-orm/pg-core';
 
 /** Tables of sign-in, in the shape the auth library reads and writes. */
 export const role = pgEnum('role', ['technician', 'planner', 'viewer']);

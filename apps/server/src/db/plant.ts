@@ -1,6 +1,16 @@
 import type { Card } from '@kelmot/core';
 import { sql } from 'drizzle-orm';
-import { check, index, integer, jsonb, pgTable, primaryKey, text, unique, uuid } from 'drizzle-orm/pg-core';
+import {
+  check,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  unique,
+  uuid,
+} from 'drizzle-orm/pg-core';
 import { amount, moment } from './columns';
 
 export const sites = pgTable(
@@ -18,7 +28,10 @@ export const sites = pgTable(
     labourPerHour: amount('labour_per_hour').notNull(),
   },
   (t) => [
-    check('sites_shares', sql`${t.vesselFill} > 0 and ${t.vesselFill} <= 1 and ${t.useFraction} > 0 and ${t.useFraction} <= 1`),
+    check(
+      'sites_shares',
+      sql`${t.vesselFill} > 0 and ${t.vesselFill} <= 1 and ${t.useFraction} > 0 and ${t.useFraction} <= 1`,
+    ),
   ],
 );
 
@@ -26,7 +39,9 @@ export const assets = pgTable(
   'assets',
   {
     id: uuid('id').primaryKey(),
-    siteId: uuid('site_id').notNull().references(() => sites.id),
+    siteId: uuid('site_id')
+      .notNull()
+      .references(() => sites.id),
     tag: text('tag').notNull(),
     name: text('name').notNull(),
     position: text('position').notNull(),
@@ -38,7 +53,10 @@ export const assets = pgTable(
     wear: text('wear'),
     costPerHour: amount('cost_per_hour').notNull(),
   },
-  (t) => [unique('assets_tag').on(t.siteId, t.tag), check('assets_cost', sql`${t.costPerHour} >= 0`)],
+  (t) => [
+    unique('assets_tag').on(t.siteId, t.tag),
+    check('assets_cost', sql`${t.costPerHour} >= 0`),
+  ],
 );
 
 /** A card never changes: editing it makes the next version, so that old plans keep theirs. */
@@ -51,5 +69,9 @@ export const cards = pgTable(
     body: jsonb('body').$type<Card>().notNull(),
     createdAt: moment('created_at').notNull().defaultNow(),
   },
-  (t) => [primaryKey({ columns: [t.code, t.version] }), index('cards_role').on(t.role), check('cards_version', sql`${t.version} >= 1`)],
+  (t) => [
+    primaryKey({ columns: [t.code, t.version] }),
+    index('cards_role').on(t.role),
+    check('cards_version', sql`${t.version} >= 1`),
+  ],
 );

@@ -1,4 +1,13 @@
-import type { Check, Mix, Reading, RepairPage, RepairRow, RepairView, Review, Signoff } from '@kelmot/contract';
+import type {
+  Check,
+  Mix,
+  Reading,
+  RepairPage,
+  RepairRow,
+  RepairView,
+  Review,
+  Signoff,
+} from '@kelmot/contract';
 import { and, asc, desc, eq, ilike, inArray, isNull, lt, or, sql, type SQL } from 'drizzle-orm';
 import type { Db, Tx } from './client';
 import { users } from './people';
@@ -48,23 +57,73 @@ export async function readRepair(db: Db | Tx, id: string): Promise<RepairView | 
   const person = { name: users.name };
   const plan = await db.select().from(plans).where(eq(plans.id, planId));
   const ofPlan = {
-    readings: await db.select({ row: readings, person }).from(readings).innerJoin(users, eq(users.id, readings.by)).where(eq(readings.planId, planId)).orderBy(asc(readings.takenAt), asc(readings.id)),
-    mixes: await db.select({ row: mixes, person }).from(mixes).innerJoin(users, eq(users.id, mixes.by)).where(eq(mixes.planId, planId)).orderBy(asc(mixes.startedAt), asc(mixes.id)),
-    checks: await db.select({ row: checks, person }).from(checks).innerJoin(users, eq(users.id, checks.by)).where(eq(checks.planId, planId)).orderBy(asc(checks.at), asc(checks.id)),
+    readings: await db
+      .select({ row: readings, person })
+      .from(readings)
+      .innerJoin(users, eq(users.id, readings.by))
+      .where(eq(readings.planId, planId))
+      .orderBy(asc(readings.takenAt), asc(readings.id)),
+    mixes: await db
+      .select({ row: mixes, person })
+      .from(mixes)
+      .innerJoin(users, eq(users.id, mixes.by))
+      .where(eq(mixes.planId, planId))
+      .orderBy(asc(mixes.startedAt), asc(mixes.id)),
+    checks: await db
+      .select({ row: checks, person })
+      .from(checks)
+      .innerJoin(users, eq(users.id, checks.by))
+      .where(eq(checks.planId, planId))
+      .orderBy(asc(checks.at), asc(checks.id)),
   };
-  const signed = await db.select().from(signoffs).where(eq(signoffs.repairId, id)).orderBy(asc(signoffs.at));
-  const due = await db.select().from(reviews).where(eq(reviews.repairId, id)).orderBy(asc(reviews.dueOn));
+  const signed = await db
+    .select()
+    .from(signoffs)
+    .where(eq(signoffs.repairId, id))
+    .orderBy(asc(signoffs.at));
+  const due = await db
+    .select()
+    .from(reviews)
+    .where(eq(reviews.repairId, id))
+    .orderBy(asc(reviews.dueOn));
   const [current] = plan;
   return {
     ...headOf(repair),
     assetId: repair.assetId,
     survey: repair.survey,
     plan: current ? { id: current.id, number: current.number, body: current.body } : null,
-    readings: ofPlan.readings.map(({ row, person }): Reading => ({ id: row.id, stepId: row.stepId, values: row.values, passed: row.passed, say: row.say, takenAt: iso(row.takenAt), by: person.name })),
+    readings: ofPlan.readings.map(({ row, person }): Reading => ({
+      id: row.id,
+      stepId: row.stepId,
+      values: row.values,
+      passed: row.passed,
+      say: row.say,
+      takenAt: iso(row.takenAt),
+      by: person.name,
+    })),
     mixes: ofPlan.mixes.map(({ row, person }) => toMix(row, person.name)),
-    checks: ofPlan.checks.map(({ row, person }): Check => ({ id: row.id, stepId: row.stepId, done: row.done, note: row.note, at: iso(row.at), by: person.name })),
-    signoffs: signed.map((s): Signoff => ({ id: s.id, verdict: s.verdict, statement: s.statement, name: s.name, at: iso(s.at), supersedes: s.supersedes })),
-    reviews: due.map((r): Review => ({ id: r.id, kind: r.kind, dueOn: r.dueOn, doneAt: isoOrNull(r.doneAt) })),
+    checks: ofPlan.checks.map(({ row, person }): Check => ({
+      id: row.id,
+      stepId: row.stepId,
+      done: row.done,
+      note: row.note,
+      at: iso(row.at),
+      by: person.name,
+    })),
+    signoffs: signed.map((s): Signoff => ({
+      id: s.id,
+      verdict: s.verdict,
+      statement: s.statement,
+      name: s.name,
+      at: iso(s.at),
+      supersedes: s.supersedes,
+    })),
+    reviews: due.map((r): Review => ({
+      id: r.id,
+      kind: r.kind,
+      dueOn: r.dueOn,
+      doneAt: isoOrNull(r.doneAt),
+    })),
   };
 }
 
@@ -84,7 +143,10 @@ const cursorOf = (r: Repair): string => Buffer.from(`${r.updatedAt}|${r.id}`).to
 function after(cursor: string): SQL | undefined {
   const [updatedAt = '', id = ''] = Buffer.from(cursor, 'base64url').toString().split('|');
   if (Number.isNaN(Date.parse(updatedAt)) || !/^[0-9a-f-]{36}$/.test(id)) return undefined;
-  return or(lt(repairs.updatedAt, updatedAt), and(eq(repairs.updatedAt, updatedAt), lt(repairs.id, id)));
+  return or(
+    lt(repairs.updatedAt, updatedAt),
+    and(eq(repairs.updatedAt, updatedAt), lt(repairs.id, id)),
+  );
 }
 
 /** One page of repairs, newest change first, by keyset: page 200 costs what page 1 does. */
@@ -93,13 +155,28 @@ export async function listRepairs(db: Db, filter: RepairFilter): Promise<RepairP
   const where = and(
     eq(repairs.siteId, filter.siteId),
     filter.status === 'all' ? undefined : eq(repairs.status, filter.status),
-    filter.q.trim() === '' ? undefined : or(ilike(repairs.tag, like), ilike(repairs.assetName, like), ilike(repairs.title, like), ilike(repairs.position, like)),
+    filter.q.trim() === ''
+      ? undefined
+      : or(
+          ilike(repairs.tag, like),
+          ilike(repairs.assetName, like),
+          ilike(repairs.title, like),
+          ilike(repairs.position, like),
+        ),
     filter.cursor === null ? undefined : after(filter.cursor),
   );
-  const found = await db.select().from(repairs).where(where).orderBy(desc(repairs.updatedAt), desc(repairs.id)).limit(filter.limit + 1);
+  const found = await db
+    .select()
+    .from(repairs)
+    .where(where)
+    .orderBy(desc(repairs.updatedAt), desc(repairs.id))
+    .limit(filter.limit + 1);
   const page = found.slice(0, filter.limit);
   const last = page.at(-1);
-  return { rows: await withPlans(db, page), next: found.length > filter.limit && last ? cursorOf(last) : null };
+  return {
+    rows: await withPlans(db, page),
+    next: found.length > filter.limit && last ? cursorOf(last) : null,
+  };
 }
 
 /** Adds to each row what its strip and its next act need, in four queries for the whole page. */
@@ -108,15 +185,30 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
   const planIds = page.flatMap((r) => (r.planId ? [r.planId] : []));
   const ids = page.map((r) => r.id);
   const [gists, mixed, gates, due] = await Promise.all([
-    planIds.length ? db.select({ id: plans.id, cardCode: plans.cardCode, gist: plans.gist }).from(plans).where(inArray(plans.id, planIds)) : [],
-    planIds.length ? db.select().from(mixes).where(inArray(mixes.planId, planIds)).orderBy(asc(mixes.startedAt)) : [],
     planIds.length
-      ? db.selectDistinctOn([readings.repairId], { repairId: readings.repairId, passed: readings.passed, say: readings.say })
+      ? db
+          .select({ id: plans.id, cardCode: plans.cardCode, gist: plans.gist })
+          .from(plans)
+          .where(inArray(plans.id, planIds))
+      : [],
+    planIds.length
+      ? db.select().from(mixes).where(inArray(mixes.planId, planIds)).orderBy(asc(mixes.startedAt))
+      : [],
+    planIds.length
+      ? db
+          .selectDistinctOn([readings.repairId], {
+            repairId: readings.repairId,
+            passed: readings.passed,
+            say: readings.say,
+          })
           .from(readings)
-          .where(and(inArray(readings.planId, planIds), sql`${readings.values}->>'kind' = 'ambient'`))
+          .where(
+            and(inArray(readings.planId, planIds), sql`${readings.values}->>'kind' = 'ambient'`),
+          )
           .orderBy(readings.repairId, desc(readings.takenAt))
       : [],
-    db.selectDistinctOn([reviews.repairId], { repairId: reviews.repairId, dueOn: reviews.dueOn })
+    db
+      .selectDistinctOn([reviews.repairId], { repairId: reviews.repairId, dueOn: reviews.dueOn })
       .from(reviews)
       .where(and(inArray(reviews.repairId, ids), isNull(reviews.doneAt)))
       .orderBy(reviews.repairId, asc(reviews.dueOn)),

@@ -22,7 +22,15 @@ import { assets, cards, sites } from './plant';
 
 export const repairStatus = pgEnum('repair_status', ['open', 'closed', 'dropped']);
 export const intent = pgEnum('intent', ['lasting', 'stopgap']);
-export const station = pgEnum('station', ['survey', 'match', 'prep', 'mix', 'build', 'cure', 'accept']);
+export const station = pgEnum('station', [
+  'survey',
+  'match',
+  'prep',
+  'mix',
+  'build',
+  'cure',
+  'accept',
+]);
 export const reviewKind = pgEnum('review_kind', ['look', 'replace']);
 export const signoffVerdict = pgEnum('signoff_verdict', ['accepted', 'redo']);
 
@@ -30,7 +38,9 @@ export const repairs = pgTable(
   'repairs',
   {
     id: uuid('id').primaryKey(),
-    siteId: uuid('site_id').notNull().references(() => sites.id),
+    siteId: uuid('site_id')
+      .notNull()
+      .references(() => sites.id),
     assetId: uuid('asset_id').references(() => assets.id),
     family: text('family').notNull(),
     tag: text('tag').notNull(),
@@ -44,7 +54,9 @@ export const repairs = pgTable(
     planId: uuid('plan_id'),
     backBy: moment('back_by').notNull(),
     version: integer('version').notNull().default(1),
-    createdBy: text('created_by').notNull().references(() => users.id),
+    createdBy: text('created_by')
+      .notNull()
+      .references(() => users.id),
     createdAt: moment('created_at').notNull(),
     updatedAt: moment('updated_at').notNull(),
   },
@@ -55,8 +67,14 @@ export const repairs = pgTable(
   ],
 );
 
-const repairId = () => uuid('repair_id').notNull().references(() => repairs.id);
-const by = () => text('by').notNull().references(() => users.id);
+const repairId = () =>
+  uuid('repair_id')
+    .notNull()
+    .references(() => repairs.id);
+const by = () =>
+  text('by')
+    .notNull()
+    .references(() => users.id);
 
 /** Plans are saved whole with their working and never edited: a new one gets the next number. */
 export const plans = pgTable(
@@ -75,11 +93,17 @@ export const plans = pgTable(
   },
   (t) => [
     unique('plans_number').on(t.repairId, t.number),
-    foreignKey({ columns: [t.cardCode, t.cardVersion], foreignColumns: [cards.code, cards.version] }),
+    foreignKey({
+      columns: [t.cardCode, t.cardVersion],
+      foreignColumns: [cards.code, cards.version],
+    }),
   ],
 );
 
-const planId = () => uuid('plan_id').notNull().references(() => plans.id);
+const planId = () =>
+  uuid('plan_id')
+    .notNull()
+    .references(() => plans.id);
 
 export const readings = pgTable(
   'readings',
@@ -149,7 +173,10 @@ export const signoffs = pgTable(
     by: by(),
     supersedes: uuid('supersedes'),
   },
-  (t) => [index('signoffs_repair').on(t.repairId, t.at), foreignKey({ columns: [t.supersedes], foreignColumns: [t.id] })],
+  (t) => [
+    index('signoffs_repair').on(t.repairId, t.at),
+    foreignKey({ columns: [t.supersedes], foreignColumns: [t.id] }),
+  ],
 );
 
 export const reviews = pgTable(

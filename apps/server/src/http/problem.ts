@@ -52,8 +52,11 @@ export function onError(error: Error, c: Context<AppEnv>): Response {
   if (error instanceof ProblemError) {
     return problem(c, error.status, error.title, { detail: error.detail, issues: error.issues });
   }
-  if (error instanceof ZodError) return problem(c, 422, 'Input out of range', { issues: issuesOf(error) });
+  if (error instanceof ZodError)
+    return problem(c, 422, 'Input out of range', { issues: issuesOf(error) });
   if (error instanceof HTTPException) return problem(c, error.status, error.message || 'Refused');
   c.get('log').error({ err: error }, 'unexpected');
-  return problem(c, 500, 'Something failed here', { detail: 'It is logged. Nothing you typed is lost; send it again.' });
+  return problem(c, 500, 'Something failed here', {
+    detail: 'It is logged. Nothing you typed is lost; send it again.',
+  });
 }

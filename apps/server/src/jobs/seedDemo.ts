@@ -1,6 +1,15 @@
 import type { Command, Me } from '@kelmot/contract';
 import { gistOf, stripOf, Survey, type Hold, type Plan } from '@kelmot/core';
-import { closedRepairs, demoAssets, demoCards, demoUsers, openRepairs, siteSettings, type DemoRepair, type Stage } from '@kelmot/demo';
+import {
+  closedRepairs,
+  demoAssets,
+  demoCards,
+  demoUsers,
+  openRepairs,
+  siteSettings,
+  type DemoRepair,
+  type Stage,
+} from '@kelmot/demo';
 import { count, eq } from 'drizzle-orm';
 import { hashPassword } from '../auth';
 import type { Db } from '../db/client';
@@ -14,15 +23,44 @@ const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
 const iso = (at: number): string => new Date(at).toISOString();
 
-const ORDER: Stage[] = ['survey', 'match', 'gate-stopped', 'prep', 'placing', 'between-coats', 'curing', 'cured', 'closed'];
-const reaches = (repair: DemoRepair, stage: Stage): boolean => ORDER.indexOf(repair.stage) >= ORDER.indexOf(stage);
+const ORDER: Stage[] = [
+  'survey',
+  'match',
+  'gate-stopped',
+  'prep',
+  'placing',
+  'between-coats',
+  'curing',
+  'cured',
+  'closed',
+];
+const reaches = (repair: DemoRepair, stage: Stage): boolean =>
+  ORDER.indexOf(repair.stage) >= ORDER.indexOf(stage);
 
 async function seedPeople(db: Db): Promise<Me[]> {
   const people: Me[] = [];
   for (const { username, password, name, role } of demoUsers) {
     const id = uuidv7();
-    await db.insert(users).values({ id, name, username, displayUsername: username, role, email: `${username}@quillmere.example`, emailVerified: true });
-    await db.insert(accounts).values({ id: uuidv7(), accountId: id, providerId: 'credential', userId: id, password: await hashPassword(password) });
+    await db
+      .insert(users)
+      .values({
+        id,
+        name,
+        username,
+        displayUsername: username,
+        role,
+        email: `${username}@quillmere.example`,
+        emailVerified: true,
+      });
+    await db
+      .insert(accounts)
+      .values({
+        id: uuidv7(),
+        accountId: id,
+        providerId: 'credential',
+        userId: id,
+        password: await hashPassword(password),
+      });
     people.push({ id, name, username, role });
   }
   return people;
@@ -41,7 +79,11 @@ class Walk {
   ) {}
 
   private async send(draft: Draft<Command>): Promise<void> {
-    await runCommand(this.db, this.me, { ...draft, id: uuidv7(), repairId: this.repairId } as Command);
+    await runCommand(this.db, this.me, {
+      ...draft,
+      id: uuidv7(),
+      repairId: this.repairId,
+    } as Command);
   }
 
   private async view() {
@@ -55,7 +97,14 @@ class Walk {
     if (!reaches(repair, 'gate-stopped')) return;
     this.at += 10 * MINUTE;
     const { intent } = repair.survey;
-    await this.send({ type: 'plan.make', at: iso(this.at), expect: 1, planId: uuidv7(), cardCode: repair.cardCode, intent });
+    await this.send({
+      type: 'plan.make',
+      at: iso(this.at),
+      expect: 1,
+      planId: uuidv7(),
+      cardCode: repair.cardCode,
+      intent,
+    });
   }
 
   /** Meets the holds of a station one by one, spread over the minutes given. `stopAt` gets a failing gate. */
@@ -69,7 +118,8 @@ class Walk {
 
   private async hold(plan: Plan, stepId: string, hold: Hold, stopAtGate: boolean): Promise<void> {
     const at = iso(this.at);
-    if (hold.kind === 'check') return this.send({ type: 'check.set', at, stepId, done: true, note: '' });
+    if (hold.kind === 'check')
+      return this.send({ type: 'check.set', at, stepId, done: true, note: '' });
     if (hold.kind === 'hardness') {
       const values = [hold.target + 1, hold.target + 2, hold.target + 1];
       return this.send({ type: 'reading.add', at, stepId, values: { kind: 'hardness', values } });
@@ -88,11 +138,22 @@ class Walk {
   async mix(plan: Plan, upTo: number, startedAt: number[], leaveWet: boolean): Promise<void> {
     for (const batch of plan.batches.slice(0, upTo)) {
       this.at = startedAt[batch.no - 1] as number;
-      await this.send({ type: 'mix.start', at: iso(this.at), batchNo: batch.no, aG: batch.aG * 1.004, bG: batch.bG * 0.996, lot: `${plan.card.code}-26${(batch.no % 7) + 1}4` });
+      await this.send({
+        type: 'mix.start',
+        at: iso(this.at),
+        batchNo: batch.no,
+        aG: batch.aG * 1.004,
+        bG: batch.bG * 0.996,
+        lot: `${plan.card.code}-26${(batch.no % 7) + 1}4`,
+      });
       if (leaveWet && batch.no === upTo) return;
       const mixes = (await this.view()).mixes;
       this.at += (plan.card.mix.mixMinutes + (plan.figures.place?.value ?? 10)) * MINUTE;
-      await this.send({ type: 'mix.placed', at: iso(this.at), mixId: mixes[mixes.length - 1]?.id ?? '' });
+      await this.send({
+        type: 'mix.placed',
+        at: iso(this.at),
+        mixId: mixes[mixes.length - 1]?.id ?? '',
+      });
     }
   }
 
@@ -103,7 +164,12 @@ class Walk {
     const last = Date.parse(mixes[mixes.length - 1]?.startedAt ?? iso(this.at));
     this.at = stripOf(gistOf(plan), last).ready + 20 * MINUTE;
     await this.holds(plan, 'accept', 40);
-    await this.send({ type: 'signoff.add', at: iso(this.at + MINUTE), verdict: 'accepted', statement });
+    await this.send({
+      type: 'signoff.add',
+      at: iso(this.at + MINUTE),
+      verdict: 'accepted',
+      statement,
+    });
   }
 
   async planBody(): Promise<Plan> {
@@ -125,10 +191,19 @@ function mixTimes(repair: DemoRepair, plan: Plan, now: number, from: number): nu
       : repair.stage === 'between-coats'
         ? now - opens - 60 * MINUTE
         : Math.max(from, repair.stage === 'curing' ? now - 5 * HOUR : from);
-  return Array.from({ length: last + 1 }, (_, i) => start + i * perBatch + Math.floor(i / perCoat) * opens);
+  return Array.from(
+    { length: last + 1 },
+    (_, i) => start + i * perBatch + Math.floor(i / perCoat) * opens,
+  );
 }
 
-async function seedRepair(db: Db, me: Me, repair: DemoRepair, assetId: string, now: number): Promise<void> {
+async function seedRepair(
+  db: Db,
+  me: Me,
+  repair: DemoRepair,
+  assetId: string,
+  now: number,
+): Promise<void> {
   const asset = demoAssets.find((a) => a.tag === repair.tag);
   if (!asset) throw new Error(`no demo asset ${repair.tag}`);
   const { tag, name, position, costPerHour } = asset;
@@ -151,7 +226,12 @@ async function seedRepair(db: Db, me: Me, repair: DemoRepair, assetId: string, n
   await walk.holds(plan, 'mix', 5);
   const times = mixTimes(repair, plan, now, startedAt + (prepMin + 20) * MINUTE);
   const perCoat = plan.batches.filter((b) => b.coat === 1).length;
-  const upTo = repair.stage === 'placing' ? Math.min(2, plan.batches.length) : repair.stage === 'between-coats' ? perCoat : plan.batches.length;
+  const upTo =
+    repair.stage === 'placing'
+      ? Math.min(2, plan.batches.length)
+      : repair.stage === 'between-coats'
+        ? perCoat
+        : plan.batches.length;
   await walk.mix(plan, upTo, times, repair.stage === 'placing');
   if (repair.stage === 'curing' || repair.stage === 'cured') await walk.holds(plan, 'build', 5);
   if (repair.stage === 'cured') await walk.holds(plan, 'cure', 5);
@@ -169,9 +249,16 @@ export async function seedDemo(db: Db, now: number): Promise<boolean> {
   if (!technician) throw new Error('the demo has no people');
   const siteId = uuidv7();
   await db.insert(sites).values({ id: siteId, ...siteSettings });
-  await db.insert(cards).values(demoCards.map((body) => ({ code: body.code, version: body.version, role: body.role, body })));
+  await db
+    .insert(cards)
+    .values(
+      demoCards.map((body) => ({ code: body.code, version: body.version, role: body.role, body })),
+    );
   await db.insert(assets).values(demoAssets.map((a) => ({ id: uuidv7(), siteId, ...a })));
-  const known = await db.select({ id: assets.id, tag: assets.tag }).from(assets).where(eq(assets.siteId, siteId));
+  const known = await db
+    .select({ id: assets.id, tag: assets.tag })
+    .from(assets)
+    .where(eq(assets.siteId, siteId));
   for (const repair of [...closedRepairs, ...openRepairs]) {
     const asset = known.find((a) => a.tag === repair.tag);
     if (asset) await seedRepair(db, technician, repair, asset.id, now);

@@ -9,11 +9,24 @@ import { json } from '../http/openapi';
 import { notFound } from '../http/problem';
 import { settingsOf } from '../services/planning';
 
-const siteRoute = createRoute({ method: 'get', path: '/site', responses: json(200, 'The site and its settings', Site) });
-const assetsRoute = createRoute({ method: 'get', path: '/assets', responses: json(200, 'All plant, by tag', z.array(Asset)) });
-const cardsRoute = createRoute({ method: 'get', path: '/cards', responses: json(200, 'The newest version of every card', z.array(Card)) });
+const siteRoute = createRoute({
+  method: 'get',
+  path: '/site',
+  responses: json(200, 'The site and its settings', Site),
+});
+const assetsRoute = createRoute({
+  method: 'get',
+  path: '/assets',
+  responses: json(200, 'All plant, by tag', z.array(Asset)),
+});
+const cardsRoute = createRoute({
+  method: 'get',
+  path: '/cards',
+  responses: json(200, 'The newest version of every card', z.array(Card)),
+});
 
-const oneOf = <V extends string>(values: readonly V[], text: string | null): V | null => values.find((v) => v === text) ?? null;
+const oneOf = <V extends string>(values: readonly V[], text: string | null): V | null =>
+  values.find((v) => v === text) ?? null;
 
 export const plantRoutes = (db: Db) =>
   new OpenAPIHono<AppEnv>()
@@ -33,6 +46,12 @@ export const plantRoutes = (db: Db) =>
       return c.json(list, 200);
     })
     .openapi(cardsRoute, async (c) => {
-      const rows = await db.selectDistinctOn([cards.code], { body: cards.body }).from(cards).orderBy(asc(cards.code), desc(cards.version));
-      return c.json(rows.map((r) => r.body), 200);
+      const rows = await db
+        .selectDistinctOn([cards.code], { body: cards.body })
+        .from(cards)
+        .orderBy(asc(cards.code), desc(cards.version));
+      return c.json(
+        rows.map((r) => r.body),
+        200,
+      );
     });

@@ -44,11 +44,16 @@ export const repairRoutes = (db: Db) =>
       const { status, q, limit, cursor } = c.req.valid('query');
       const [site] = await db.select({ id: sites.id }).from(sites).limit(1);
       if (!site) throw notFound('site');
-      return c.json(await listRepairs(db, { siteId: site.id, status, q, limit, cursor: cursor ?? null }), 200);
+      return c.json(
+        await listRepairs(db, { siteId: site.id, status, q, limit, cursor: cursor ?? null }),
+        200,
+      );
     })
     .openapi(oneRoute, async (c) => {
       const view = await readRepair(db, c.req.valid('param').id);
       if (!view) throw notFound('repair');
       return c.json(view, 200);
     })
-    .openapi(commandRoute, async (c) => c.json(await runCommand(db, c.get('me'), c.req.valid('json')), 200));
+    .openapi(commandRoute, async (c) =>
+      c.json(await runCommand(db, c.get('me'), c.req.valid('json')), 200),
+    );

@@ -25,15 +25,31 @@ export async function expectVersion(tx: Tx, repair: Repair, expect: number): Pro
 }
 
 /** Writes changed columns of the repair, with the next version. */
-export async function bump(tx: Tx, repair: Repair, at: string, changes: Partial<Repair> = {}): Promise<number> {
+export async function bump(
+  tx: Tx,
+  repair: Repair,
+  at: string,
+  changes: Partial<Repair> = {},
+): Promise<number> {
   const version = repair.version + 1;
-  await tx.update(repairs).set({ ...changes, version, updatedAt: at }).where(eq(repairs.id, repair.id));
+  await tx
+    .update(repairs)
+    .set({ ...changes, version, updatedAt: at })
+    .where(eq(repairs.id, repair.id));
   return version;
 }
 
 /** Notes that something was recorded. A record is added, not edited, so the version stays: two people can tick at once. */
-export async function touch(tx: Tx, repair: Repair, at: string, changes: Partial<Repair> = {}): Promise<number> {
-  await tx.update(repairs).set({ ...changes, updatedAt: at }).where(eq(repairs.id, repair.id));
+export async function touch(
+  tx: Tx,
+  repair: Repair,
+  at: string,
+  changes: Partial<Repair> = {},
+): Promise<number> {
+  await tx
+    .update(repairs)
+    .set({ ...changes, updatedAt: at })
+    .where(eq(repairs.id, repair.id));
   return repair.version;
 }
 
@@ -42,16 +58,24 @@ const CLOCK_SLACK_MS = 10 * 60_000;
 
 function refuseFuture(at: string): void {
   if (Date.parse(at) <= Date.now() + CLOCK_SLACK_MS) return;
-  throw new ProblemError(422, 'This moment has not come yet', 'The clock of this device runs ahead. Set it, then send again.', [
-    { path: 'at', message: 'must not be later than now; set the clock of this device' },
-  ]);
+  throw new ProblemError(
+    422,
+    'This moment has not come yet',
+    'The clock of this device runs ahead. Set it, then send again.',
+    [{ path: 'at', message: 'must not be later than now; set the clock of this device' }],
+  );
 }
 
 async function perform(tx: Tx, me: Me, command: Command): Promise<number> {
   if (command.type === 'repair.create') return handlers['repair.create']({ tx, me, command });
-  const [repair] = await tx.select().from(repairs).where(eq(repairs.id, command.repairId)).for('update');
+  const [repair] = await tx
+    .select()
+    .from(repairs)
+    .where(eq(repairs.id, command.repairId))
+    .for('update');
   if (!repair) throw notFound('repair');
-  if (repair.status !== 'open') throw new ProblemError(409, `${repair.tag} is closed`, 'Start a new repair, or ask a planner.');
+  if (repair.status !== 'open')
+    throw new ProblemError(409, `${repair.tag} is closed`, 'Start a new repair, or ask a planner.');
   const handle = handlers[command.type] as (doing: Doing) => Promise<number>;
   return handle({ tx, me, command, repair });
 }
@@ -61,14 +85,23 @@ async function perform(tx: Tx, me: Me, command: Command): Promise<number> {
  * Throws ProblemError for what the sender must mend, ConflictError for a stale version.
  */
 export function runCommand(db: Db, me: Me, command: Command): Promise<Ack> {
-  if (me.role === 'viewer') throw new ProblemError(403, 'Viewers cannot change repairs', 'Ask a technician or a planner.');
+  if (me.role === 'viewer')
+    throw new ProblemError(403, 'Viewers cannot change repairs', 'Ask a technician or a planner.');
   refuseFuture(command.at);
   return db.transaction(async (tx) => {
     await tx.execute(sql`select pg_advisory_xact_lock(hashtextextended(${command.id}, 0))`);
     const [before] = await tx.select().from(commands).where(eq(commands.id, command.id));
     if (before) {
-      if (before.by !== me.id || before.type !== command.type || before.repairId !== command.repairId) {
-        throw new ProblemError(409, 'This command id was used for another command', 'Make a new id.');
+      if (
+        before.by !== me.id ||
+        before.type !== command.type ||
+        before.repairId !== command.repairId
+      ) {
+        throw new ProblemError(
+          409,
+          'This command id was used for another command',
+          'Make a new id.',
+        );
       }
       return { commandId: before.id, repairId: before.repairId, version: before.version };
     }

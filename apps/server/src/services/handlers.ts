@@ -8,7 +8,11 @@ import { signOff } from './signing';
 type Handlers = {
   [T in Exclude<Command['type'], 'repair.create'>]: (doing: Doing<T>) => Promise<number>;
 } & {
-  'repair.create': (doing: { tx: Tx; me: Me; command: CommandOf<'repair.create'> }) => Promise<number>;
+  'repair.create': (doing: {
+    tx: Tx;
+    me: Me;
+    command: CommandOf<'repair.create'>;
+  }) => Promise<number>;
 };
 
 /** What each command does: a function from the locked repair to its new version. */

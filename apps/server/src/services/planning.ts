@@ -1,5 +1,13 @@
 import { openHolds, type Me } from '@kelmot/contract';
-import { gistOf, makePlan, STATIONS, surveyTitle, SystemCard, type SiteSettings, type Survey } from '@kelmot/core';
+import {
+  gistOf,
+  makePlan,
+  STATIONS,
+  surveyTitle,
+  SystemCard,
+  type SiteSettings,
+  type Survey,
+} from '@kelmot/core';
 import { and, count, desc, eq } from 'drizzle-orm';
 import type { Tx } from '../db/client';
 import { assets, cards, sites } from '../db/plant';
@@ -36,21 +44,51 @@ async function assetFor(tx: Tx, siteId: string, survey: Survey, newId: string): 
   const { asset, parent, service } = survey;
   if (asset.id) {
     const [known] = await tx.select({ id: assets.id }).from(assets).where(eq(assets.id, asset.id));
-    if (!known) throw new ProblemError(422, 'Input out of range', undefined, [{ path: 'survey.asset.id', message: 'no such asset; choose one from the list, or leave it empty for a new one' }]);
+    if (!known)
+      throw new ProblemError(422, 'Input out of range', undefined, [
+        {
+          path: 'survey.asset.id',
+          message: 'no such asset; choose one from the list, or leave it empty for a new one',
+        },
+      ]);
     return known.id;
   }
   const { tag, name, position, costPerHour } = asset;
   const { medium, mediumC, ph, wear } = service;
   await tx
     .insert(assets)
-    .values({ id: newId, siteId, tag, name, position, costPerHour, kind: 'typed', metal: parent.metal, medium, mediumC, ph, wear })
+    .values({
+      id: newId,
+      siteId,
+      tag,
+      name,
+      position,
+      costPerHour,
+      kind: 'typed',
+      metal: parent.metal,
+      medium,
+      mediumC,
+      ph,
+      wear,
+    })
     .onConflictDoNothing({ target: [assets.siteId, assets.tag] });
-  const [row] = await tx.select({ id: assets.id }).from(assets).where(and(eq(assets.siteId, siteId), eq(assets.tag, tag)));
+  const [row] = await tx
+    .select({ id: assets.id })
+    .from(assets)
+    .where(and(eq(assets.siteId, siteId), eq(assets.tag, tag)));
   if (!row) throw notFound('asset');
   return row.id;
 }
 
-export async function createRepair({ tx, me, command }: { tx: Tx; me: Me; command: CommandOf<'repair.create'> }): Promise<number> {
+export async function createRepair({
+  tx,
+  me,
+  command,
+}: {
+  tx: Tx;
+  me: Me;
+  command: CommandOf<'repair.create'>;
+}): Promise<number> {
   const [site] = await tx.select().from(sites).limit(1);
   if (!site) throw notFound('site');
   const { survey, repairId, at } = command;
@@ -68,7 +106,8 @@ export async function createRepair({ tx, me, command }: { tx: Tx; me: Me; comman
     })
     .onConflictDoNothing()
     .returning({ id: repairs.id });
-  if (inserted.length === 0) throw new ProblemError(409, 'This repair exists already', 'Open it from the list.');
+  if (inserted.length === 0)
+    throw new ProblemError(409, 'This repair exists already', 'Open it from the list.');
   return 1;
 }
 
@@ -76,7 +115,11 @@ async function refuseOnceMixed(tx: Tx, planId: string | null): Promise<void> {
   if (!planId) return;
   const [mixed] = await tx.select({ n: count() }).from(mixes).where(eq(mixes.planId, planId));
   if (mixed && mixed.n > 0) {
-    throw new ProblemError(409, 'Mixing has begun on this plan', 'Finish it, or sign it off as “do it again” first.');
+    throw new ProblemError(
+      409,
+      'Mixing has begun on this plan',
+      'Finish it, or sign it off as “do it again” first.',
+    );
   }
 }
 
@@ -89,16 +132,31 @@ export async function saveSurvey({ tx, command, repair }: Doing<'survey.save'>):
 }
 
 /** The plan is made here, from the stored survey and the newest card: what the device showed is not taken on trust. */
-export async function makePlanFor({ tx, me, command, repair }: Doing<'plan.make'>): Promise<number> {
+export async function makePlanFor({
+  tx,
+  me,
+  command,
+  repair,
+}: Doing<'plan.make'>): Promise<number> {
   await expectVersion(tx, repair, command.expect);
   await refuseOnceMixed(tx, repair.planId);
   const [site] = await tx.select().from(sites).where(eq(sites.id, repair.siteId));
-  const [card] = await tx.select().from(cards).where(and(eq(cards.code, command.cardCode), eq(cards.role, 'system'))).orderBy(desc(cards.version)).limit(1);
+  const [card] = await tx
+    .select()
+    .from(cards)
+    .where(and(eq(cards.code, command.cardCode), eq(cards.role, 'system')))
+    .orderBy(desc(cards.version))
+    .limit(1);
   if (!site || !card) throw notFound('card');
   const survey = { ...repair.survey, intent: command.intent };
   const made = makePlan(survey, SystemCard.parse(card.body), settingsOf(site), command.at);
   if (!made.ok) throw new ProblemError(422, `${command.cardCode} does not fit`, made.why);
-  const [last] = await tx.select({ number: plans.number }).from(plans).where(eq(plans.repairId, repair.id)).orderBy(desc(plans.number)).limit(1);
+  const [last] = await tx
+    .select({ number: plans.number })
+    .from(plans)
+    .where(eq(plans.repairId, repair.id))
+    .orderBy(desc(plans.number))
+    .limit(1);
   await tx.insert(plans).values({
     id: command.planId,
     repairId: repair.id,
@@ -111,7 +169,12 @@ export async function makePlanFor({ tx, me, command, repair }: Doing<'plan.make'
     madeAt: command.at,
     by: me.id,
   });
-  return bump(tx, repair, command.at, { planId: command.planId, survey, intent: command.intent, station: 'prep' });
+  return bump(tx, repair, command.at, {
+    planId: command.planId,
+    survey,
+    intent: command.intent,
+    station: 'prep',
+  });
 }
 
 /** Going back is always allowed; going on is, when nothing before the new station still holds the job. */
@@ -119,10 +182,12 @@ export async function moveStation({ tx, command, repair }: Doing<'station.move'>
   await expectVersion(tx, repair, command.expect);
   const to = STATIONS.indexOf(command.station);
   if (to > STATIONS.indexOf(repair.station)) {
-    if (to > STATIONS.indexOf('match') && !repair.planId) throw new ProblemError(422, 'Choose a system first', 'Match has no plan yet.');
+    if (to > STATIONS.indexOf('match') && !repair.planId)
+      throw new ProblemError(422, 'Choose a system first', 'Match has no plan yet.');
     const view = await readRepair(tx, repair.id);
     const open = view ? STATIONS.slice(0, to).flatMap((s) => openHolds(view, s)) : [];
-    if (open.length > 0) throw new ProblemError(422, 'Not yet: holds are open', `Still to do: ${open.join(', ')}.`);
+    if (open.length > 0)
+      throw new ProblemError(422, 'Not yet: holds are open', `Still to do: ${open.join(', ')}.`);
   }
   return bump(tx, repair, command.at, { station: command.station });
 }

@@ -14,15 +14,23 @@ interface Running {
 }
 
 async function planOf(tx: Tx, repair: Repair): Promise<Running> {
-  const [row] = repair.planId ? await tx.select().from(plans).where(eq(plans.id, repair.planId)) : [];
-  if (!row) throw new ProblemError(422, 'Choose a system first', 'There is no plan to record against yet.');
+  const [row] = repair.planId
+    ? await tx.select().from(plans).where(eq(plans.id, repair.planId))
+    : [];
+  if (!row)
+    throw new ProblemError(422, 'Choose a system first', 'There is no plan to record against yet.');
   return { planId: row.id, plan: row.body };
 }
 
 function stepOf(plan: Plan, stepId: string): Step {
   const step = plan.steps.find((s) => s.id === stepId);
   if (!step?.hold) {
-    throw new ProblemError(422, 'Input out of range', undefined, [{ path: 'stepId', message: `no hold "${stepId}" in this plan; use the id of one of its steps` }]);
+    throw new ProblemError(422, 'Input out of range', undefined, [
+      {
+        path: 'stepId',
+        message: `no hold "${stepId}" in this plan; use the id of one of its steps`,
+      },
+    ]);
   }
   return step;
 }
@@ -30,21 +38,47 @@ function stepOf(plan: Plan, stepId: string): Step {
 export async function setCheck({ tx, me, command, repair }: Doing<'check.set'>): Promise<number> {
   const { planId, plan } = await planOf(tx, repair);
   const step = stepOf(plan, command.stepId);
-  if (step.hold?.kind !== 'check') throw new ProblemError(422, `${step.title} asks for a reading`, 'Measure it and send the reading.');
+  if (step.hold?.kind !== 'check')
+    throw new ProblemError(
+      422,
+      `${step.title} asks for a reading`,
+      'Measure it and send the reading.',
+    );
   const { id, stepId, done, note, at } = command;
-  await tx.insert(checks).values({ id, repairId: repair.id, planId, stepId, done, note, at, by: me.id });
+  await tx
+    .insert(checks)
+    .values({ id, repairId: repair.id, planId, stepId, done, note, at, by: me.id });
   return touch(tx, repair, at);
 }
 
-export async function addReading({ tx, me, command, repair }: Doing<'reading.add'>): Promise<number> {
+export async function addReading({
+  tx,
+  me,
+  command,
+  repair,
+}: Doing<'reading.add'>): Promise<number> {
   const { planId, plan } = await planOf(tx, repair);
   const { hold, title } = stepOf(plan, command.stepId);
   if (!hold || hold.kind === 'check' || hold.kind !== command.values.kind) {
-    throw new ProblemError(422, 'Input out of range', undefined, [{ path: 'values.kind', message: `${title} asks for ${hold?.kind ?? 'nothing'}` }]);
+    throw new ProblemError(422, 'Input out of range', undefined, [
+      { path: 'values.kind', message: `${title} asks for ${hold?.kind ?? 'nothing'}` },
+    ]);
   }
   const { passed, say } = judgeReading(hold, command.values, plan);
   const { id, stepId, values, at } = command;
-  await tx.insert(readings).values({ id, repairId: repair.id, planId, stepId, values, passed, say, takenAt: at, by: me.id });
+  await tx
+    .insert(readings)
+    .values({
+      id,
+      repairId: repair.id,
+      planId,
+      stepId,
+      values,
+      passed,
+      say,
+      takenAt: at,
+      by: me.id,
+    });
   return touch(tx, repair, at);
 }
 
@@ -53,21 +87,46 @@ export async function startMix({ tx, me, command, repair }: Doing<'mix.start'>):
   const { planId, plan } = await planOf(tx, repair);
   const batch = plan.batches.find((b) => b.no === command.batchNo);
   if (!batch) {
-    throw new ProblemError(422, 'Input out of range', undefined, [{ path: 'batchNo', message: `must be 1 to ${plan.batches.length}` }]);
+    throw new ProblemError(422, 'Input out of range', undefined, [
+      { path: 'batchNo', message: `must be 1 to ${plan.batches.length}` },
+    ]);
   }
   const view = await readRepair(tx, repair.id);
-  const open = view ? STATIONS.slice(0, STATIONS.indexOf('build')).flatMap((s) => openHolds(view, s)) : [];
-  if (open.length > 0) throw new ProblemError(422, 'Do not mix yet', `Still to do: ${open.join(', ')}.`);
+  const open = view
+    ? STATIONS.slice(0, STATIONS.indexOf('build')).flatMap((s) => openHolds(view, s))
+    : [];
+  if (open.length > 0)
+    throw new ProblemError(422, 'Do not mix yet', `Still to do: ${open.join(', ')}.`);
   const sound = (view?.mixes ?? []).filter((m) => m.binnedAt === null);
-  if (sound.some((m) => m.batchNo === batch.no)) throw new ProblemError(409, `Batch ${batch.no} is mixed already`, 'Bin it first, if it must be mixed again.');
-  const early = plan.batches.filter((b) => b.coat < batch.coat && !sound.some((m) => m.batchNo === b.no && m.placedAt !== null));
-  if (early.length > 0) throw new ProblemError(422, `Coat ${batch.coat} is not next`, `Place batch ${early.map((b) => b.no).join(', ')} first.`);
+  if (sound.some((m) => m.batchNo === batch.no))
+    throw new ProblemError(
+      409,
+      `Batch ${batch.no} is mixed already`,
+      'Bin it first, if it must be mixed again.',
+    );
+  const early = plan.batches.filter(
+    (b) => b.coat < batch.coat && !sound.some((m) => m.batchNo === b.no && m.placedAt !== null),
+  );
+  if (early.length > 0)
+    throw new ProblemError(
+      422,
+      `Coat ${batch.coat} is not next`,
+      `Place batch ${early.map((b) => b.no).join(', ')} first.`,
+    );
   const { ratio, densityA, densityB, tolerancePct } = plan.card.mix;
   const { id, aG, bG, lot, at } = command;
   const weighed = mixCheck({ ratio, densityA, densityB, tolerancePct, weighed: { aG, bG } });
   if (weighed.verdict === 'out') {
-    const add = weighed.addB_G > 0 ? `${say(weighed.addB_G, 'mass')} hardener` : `${say(weighed.addA_G, 'mass')} base`;
-    throw new ProblemError(422, `Off ratio by ${weighed.deviationPct.toFixed(1)} %; ${tolerancePct} is the most`, `Add ${add}.`, [{ path: weighed.addB_G > 0 ? 'bG' : 'aG', message: `add ${add}` }]);
+    const add =
+      weighed.addB_G > 0
+        ? `${say(weighed.addB_G, 'mass')} hardener`
+        : `${say(weighed.addA_G, 'mass')} base`;
+    throw new ProblemError(
+      422,
+      `Off ratio by ${weighed.deviationPct.toFixed(1)} %; ${tolerancePct} is the most`,
+      `Add ${add}.`,
+      [{ path: weighed.addB_G > 0 ? 'bG' : 'aG', message: `add ${add}` }],
+    );
   }
   await tx.insert(mixes).values({
     id,
@@ -86,11 +145,21 @@ export async function startMix({ tx, me, command, repair }: Doing<'mix.start'>):
 }
 
 /** Marks a running batch as placed or as binned, once. */
-export async function markMix({ tx, command, repair }: Doing<'mix.placed'> | Doing<'mix.binned'>, column: 'placedAt' | 'binnedAt'): Promise<number> {
+export async function markMix(
+  { tx, command, repair }: Doing<'mix.placed'> | Doing<'mix.binned'>,
+  column: 'placedAt' | 'binnedAt',
+): Promise<number> {
   const marked = await tx
     .update(mixes)
     .set({ [column]: command.at })
-    .where(and(eq(mixes.id, command.mixId), eq(mixes.repairId, repair.id), isNull(mixes.placedAt), isNull(mixes.binnedAt)))
+    .where(
+      and(
+        eq(mixes.id, command.mixId),
+        eq(mixes.repairId, repair.id),
+        isNull(mixes.placedAt),
+        isNull(mixes.binnedAt),
+      ),
+    )
     .returning({ id: mixes.id });
   if (marked.length === 0) throw notFound('running batch');
   return touch(tx, repair, command.at);

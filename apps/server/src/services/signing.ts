@@ -8,7 +8,8 @@ import { ProblemError } from '../http/problem';
 import { bump, type Doing } from './command';
 
 const DAY = 86_400_000;
-const dayAfter = (at: string, days: number): string => new Date(Date.parse(at) + days * DAY).toISOString().slice(0, 10);
+const dayAfter = (at: string, days: number): string =>
+  new Date(Date.parse(at) + days * DAY).toISOString().slice(0, 10);
 
 /**
  * Signs a repair off. Accepted: every hold met and the cure done; closes it and sets the next looks.
@@ -21,15 +22,37 @@ export async function signOff({ tx, me, command, repair }: Doing<'signoff.add'>)
   const { id, at, verdict, statement } = command;
   if (verdict === 'accepted') {
     const open = STATIONS.flatMap((s) => openHolds(view, s));
-    if (open.length > 0) throw new ProblemError(422, 'Not yet: holds are open', `Still to do: ${open.join(', ')}.`);
+    if (open.length > 0)
+      throw new ProblemError(422, 'Not yet: holds are open', `Still to do: ${open.join(', ')}.`);
     const mixed = mixedAt(mixedBatches(view.mixes));
     const ready = mixed === null ? null : stripOf(gistOf(plan), mixed).ready;
     if (ready === null || ready > Date.parse(at)) {
-      throw new ProblemError(422, 'Not cured yet', ready === null ? 'Nothing was mixed.' : `Good from ${new Date(ready).toISOString()}.`);
+      throw new ProblemError(
+        422,
+        'Not cured yet',
+        ready === null ? 'Nothing was mixed.' : `Good from ${new Date(ready).toISOString()}.`,
+      );
     }
   }
-  const [before] = await tx.select({ id: signoffs.id }).from(signoffs).where(eq(signoffs.repairId, repair.id)).orderBy(desc(signoffs.at)).limit(1);
-  await tx.insert(signoffs).values({ id, repairId: repair.id, planId, verdict, statement, name: me.name, at, by: me.id, supersedes: before?.id ?? null });
+  const [before] = await tx
+    .select({ id: signoffs.id })
+    .from(signoffs)
+    .where(eq(signoffs.repairId, repair.id))
+    .orderBy(desc(signoffs.at))
+    .limit(1);
+  await tx
+    .insert(signoffs)
+    .values({
+      id,
+      repairId: repair.id,
+      planId,
+      verdict,
+      statement,
+      name: me.name,
+      at,
+      by: me.id,
+      supersedes: before?.id ?? null,
+    });
   if (verdict === 'redo') {
     const again = uuidv7();
     await tx.insert(plans).values({
@@ -46,9 +69,23 @@ export async function signOff({ tx, me, command, repair }: Doing<'signoff.add'>)
     });
     return bump(tx, repair, at, { planId: again, station: 'prep' });
   }
-  await tx.insert(reviews).values({ id: uuidv7(), repairId: repair.id, kind: 'look', dueOn: dayAfter(at, plan.nextLookDays) });
+  await tx
+    .insert(reviews)
+    .values({
+      id: uuidv7(),
+      repairId: repair.id,
+      kind: 'look',
+      dueOn: dayAfter(at, plan.nextLookDays),
+    });
   if (plan.replaceInDays !== null) {
-    await tx.insert(reviews).values({ id: uuidv7(), repairId: repair.id, kind: 'replace', dueOn: dayAfter(at, plan.replaceInDays) });
+    await tx
+      .insert(reviews)
+      .values({
+        id: uuidv7(),
+        repairId: repair.id,
+        kind: 'replace',
+        dueOn: dayAfter(at, plan.replaceInDays),
+      });
   }
   return bump(tx, repair, at, { status: 'closed', station: 'accept' });
 }

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import type { z } from 'zod';
 
 /** One line of a sum as a person would write it down. `value` is in `unit`, unrounded. */
 export interface WorkingLine {

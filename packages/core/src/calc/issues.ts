@@ -35,7 +35,9 @@ function say(issue: ZodIssue): string {
     case 'invalid_type': {
       const wanted = nouns[issue.expected] ?? issue.expected;
       // A finished issue no longer carries its input; only its message tells a missing field from a wrong one.
-      return issue.message.endsWith('received undefined') ? `is missing; give ${wanted}` : `must be ${wanted}`;
+      return issue.message.endsWith('received undefined')
+        ? `is missing; give ${wanted}`
+        : `must be ${wanted}`;
     }
     case 'invalid_value':
       return `must be ${issue.values.map(String).join(', ')}`;

@@ -103,7 +103,13 @@ function dimensionsOf(p: Profile, f: Frame, request: SectionRequest, edgePx: num
   const under = f.y1 + 24;
   const prims: Prim[] = [
     { kind: 'dim', from: [f.xa, f.y0 - 20], to: [f.xb, f.y0 - 20], text: p.across },
-    { kind: 'dim', from: [middle, f.y0], to: [middle, deepest], text: p.depth, beside: deepest - f.y0 < 38 },
+    {
+      kind: 'dim',
+      from: [middle, f.y0],
+      to: [middle, deepest],
+      text: p.depth,
+      beside: deepest - f.y0 < 38,
+    },
   ];
   if (p.wallMm !== null) {
     prims.push(
@@ -120,15 +126,36 @@ function dimensionsOf(p: Profile, f: Frame, request: SectionRequest, edgePx: num
   }
   if (edgePx > 0) {
     const text = `edge square, ${request.edgeMm ?? ''}`;
-    prims.push({ kind: 'leader', from: [f.xa, f.y0 + edgePx / 2], to: [f.end0 - 16, under], text, tone: 'stop', anchor: 'start' });
+    prims.push({
+      kind: 'leader',
+      from: [f.xa, f.y0 + edgePx / 2],
+      to: [f.end0 - 16, under],
+      text,
+      tone: 'stop',
+      anchor: 'start',
+    });
   }
   if (request.label) {
     const from: Point = [f.xa + (f.xb - f.xa) * 0.72, f.y0 + (deepest - f.y0) * 0.42];
-    prims.push({ kind: 'leader', from, to: [f.end1 + 8, under], text: request.label, tone: 'layer', anchor: 'end' });
+    prims.push({
+      kind: 'leader',
+      from,
+      to: [f.end1 + 8, under],
+      text: request.label,
+      tone: 'layer',
+      anchor: 'end',
+    });
   }
   const [first, second] = p.notes;
   if (first) prims.push({ kind: 'note', at: [4, 14], text: first, tone: 'ink', anchor: 'start' });
-  if (second) prims.push({ kind: 'note', at: [request.width - 4, 14], text: second, tone: 'stop', anchor: 'end' });
+  if (second)
+    prims.push({
+      kind: 'note',
+      at: [request.width - 4, 14],
+      text: second,
+      tone: 'stop',
+      anchor: 'end',
+    });
   return prims;
 }
 
@@ -149,18 +176,31 @@ export function rebuildSection(damage: RebuildDamage, request: SectionRequest): 
   const p = profileOf(damage, request);
   const f = frameOf(p, request);
   const depths = roughDepths(p, edgeMm ?? 0, request.seed);
-  const bite = depths.map((d, i): Point => [f.xa + ((f.xb - f.xa) * i) / SAMPLES, f.y0 + d * f.pxPerMm]);
+  const bite = depths.map((d, i): Point => [
+    f.xa + ((f.xb - f.xa) * i) / SAMPLES,
+    f.y0 + d * f.pxPerMm,
+  ]);
   const edgePx = Math.min(edgeMm ?? 0, p.depthMm) * f.pxPerMm;
   const edges = edgePx > 0 ? [f.xa, f.xb] : [];
   const prims: Prim[] = [
     ...metalOf(p, f, bite, request),
     ...layersOf(bite, f, layers),
-    ...edges.map((x): Prim => ({ kind: 'line', style: 'work', points: [[x, f.y0], [x, f.y0 + edgePx]] })),
+    ...edges.map((x): Prim => ({
+      kind: 'line',
+      style: 'work',
+      points: [
+        [x, f.y0],
+        [x, f.y0 + edgePx],
+      ],
+    })),
     ...(request.dimensions ? dimensionsOf(p, f, request, edgePx) : []),
   ];
   const drawn = p.hanging ? flip(prims, height) : prims;
   if (request.medium && request.dimensions && p.notes.length === 0) {
-    drawn.push({ kind: 'note', at: [4, 14], text: request.medium, tone: 'pencil', anchor: 'start' }, { kind: 'flow', at: [4, 24] });
+    drawn.push(
+      { kind: 'note', at: [4, 14], text: request.medium, tone: 'pencil', anchor: 'start' },
+      { kind: 'flow', at: [4, 24] },
+    );
   }
   const unit = system === 'us' ? 'in' : 'mm';
   const wall = p.wallMm === null ? '' : `, wall ${p.wall} ${unit}, ${p.left} ${unit} left`;

@@ -21,7 +21,9 @@ export interface Profile {
 /** Reads a damage for drawing. Sizes not known yet are lettered “?”; impossible pairs are held at what can be drawn. */
 export function profileOf(damage: RebuildDamage, { system, unknown }: SectionRequest): Profile {
   const text = (x: number, ...keys: string[]): string =>
-    keys.some((key) => unknown.includes(key)) ? '?' : say(x, 'length', system).replace(/ (mm|in)$/, '');
+    keys.some((key) => unknown.includes(key))
+      ? '?'
+      : say(x, 'length', system).replace(/ (mm|in)$/, '');
   if (damage.shape === 'pocket' || damage.shape === 'flat') {
     const { wallMm } = damage;
     const depthMm = Math.min(damage.depthMm, wallMm * 0.96);
@@ -56,6 +58,9 @@ export function profileOf(damage: RebuildDamage, { system, unknown }: SectionReq
     depth: text(depthMm, 'finishedDiameterMm', 'wornDiameterMm'),
     wall: '',
     left: '',
-    notes: [`finished ⌀ ${text(finishedDiameterMm, 'finishedDiameterMm')}`, `worn ⌀ ${text(wornDiameterMm, 'wornDiameterMm')}`],
+    notes: [
+      `finished ⌀ ${text(finishedDiameterMm, 'finishedDiameterMm')}`,
+      `worn ⌀ ${text(wornDiameterMm, 'wornDiameterMm')}`,
+    ],
   };
 }

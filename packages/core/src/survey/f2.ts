@@ -39,10 +39,38 @@ const bore = {
 };
 
 const shapes: DamageShape[] = [
-  { shape: 'pocket', title: 'Round pocket', hint: 'eroded hollow in a wall', named: 'erosion pocket', typical: { diameterMm: 120, depthMm: 8, wallMm: 18 }, fields: pocket },
-  { shape: 'flat', title: 'Flat area', hint: 'wall worn thin', named: 'worn wall', typical: { lengthMm: 200, widthMm: 120, depthMm: 5, wallMm: 16 }, fields: flat },
-  { shape: 'seat', title: 'Shaft seat', hint: 'bearing or seal seat worn', named: 'worn shaft seat', typical: { finishedDiameterMm: 80, wornDiameterMm: 77, lengthMm: 50 }, fields: seat },
-  { shape: 'bore', title: 'Bore', hint: 'housing bore worn', named: 'worn bore', typical: { finishedDiameterMm: 120, wornDiameterMm: 123, lengthMm: 50 }, fields: bore },
+  {
+    shape: 'pocket',
+    title: 'Round pocket',
+    hint: 'eroded hollow in a wall',
+    named: 'erosion pocket',
+    typical: { diameterMm: 120, depthMm: 8, wallMm: 18 },
+    fields: pocket,
+  },
+  {
+    shape: 'flat',
+    title: 'Flat area',
+    hint: 'wall worn thin',
+    named: 'worn wall',
+    typical: { lengthMm: 200, widthMm: 120, depthMm: 5, wallMm: 16 },
+    fields: flat,
+  },
+  {
+    shape: 'seat',
+    title: 'Shaft seat',
+    hint: 'bearing or seal seat worn',
+    named: 'worn shaft seat',
+    typical: { finishedDiameterMm: 80, wornDiameterMm: 77, lengthMm: 50 },
+    fields: seat,
+  },
+  {
+    shape: 'bore',
+    title: 'Bore',
+    hint: 'housing bore worn',
+    named: 'worn bore',
+    typical: { finishedDiameterMm: 120, wornDiameterMm: 123, lengthMm: 50 },
+    fields: bore,
+  },
 ];
 
 const shallower = {

@@ -33,7 +33,10 @@ export function withUnits(draft: SurveyDraft, unitOf: (path: string) => string):
   const texts = Object.fromEntries(
     Object.entries(draft.texts).map(([path, text]) => {
       const unit = unitOf(path);
-      return [path, unit && /^[-−\d.,\s/]+$/.test(text) && text.trim() !== '' ? `${text.trim()} ${unit}` : text];
+      return [
+        path,
+        unit && /^[-−\d.,\s/]+$/.test(text) && text.trim() !== '' ? `${text.trim()} ${unit}` : text,
+      ];
     }),
   );
   return { ...draft, texts };

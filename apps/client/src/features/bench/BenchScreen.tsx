@@ -35,22 +35,56 @@ function Head({ row, right }: { row: ActRow['row']; right: string }) {
 }
 
 /** What runs: the clock to the next act, the words, and the strip on the shared axis. */
-function Running({ item, axis, now, ruling }: { item: ActRow; axis: Axis; now: number; ruling: boolean }) {
+function Running({
+  item,
+  axis,
+  now,
+  ruling,
+}: {
+  item: ActRow;
+  axis: Axis;
+  now: number;
+  ruling: boolean;
+}) {
   const { row, act } = item;
   if (!act) return null;
   const closing = act.phase === 'overcoat' && act.clockTo !== null && act.clockTo - now < 3_600_000;
-  const right = act.phase === 'place' ? 'Mix' : act.phase === 'cure' || act.phase === 'ready' ? STATION_NAMES.cure : `Build, coat ${act.coat + 1} next`;
+  const right =
+    act.phase === 'place'
+      ? 'Mix'
+      : act.phase === 'cure' || act.phase === 'ready'
+        ? STATION_NAMES.cure
+        : `Build, coat ${act.coat + 1} next`;
   return (
-    <Pressable role="link" aria-label={`${row.tag} ${row.assetName}: ${act.say} ${act.second}`} testID={`bench-${row.tag}`} onPress={() => open(row)} className="mx-4 gap-1 border-b border-rule py-3 active:opacity-80">
+    <Pressable
+      role="link"
+      aria-label={`${row.tag} ${row.assetName}: ${act.say} ${act.second}`}
+      testID={`bench-${row.tag}`}
+      onPress={() => open(row)}
+      className="mx-4 gap-1 border-b border-rule py-3 active:opacity-80"
+    >
       <Head row={row} right={right} />
       <View className="min-h-[48px] flex-row items-center gap-4">
-        {act.clockTo !== null ? <Countdown to={act.clockTo} now={now} ruling={ruling} tone={closing ? 'closing' : 'ink'} /> : null}
+        {act.clockTo !== null ? (
+          <Countdown
+            to={act.clockTo}
+            now={now}
+            ruling={ruling}
+            tone={closing ? 'closing' : 'ink'}
+          />
+        ) : null}
         <View className="min-w-0 flex-1">
           <Txt as="strong">{act.say}</Txt>
           <Txt className="text-pencil">{act.second}</Txt>
         </View>
       </View>
-      <CureStrip strip={act.strip} axis={axis} now={now} height={ruling ? 26 : 14} withWindow={act.phase.startsWith('overcoat')} />
+      <CureStrip
+        strip={act.strip}
+        axis={axis}
+        now={now}
+        height={ruling ? 26 : 14}
+        withWindow={act.phase.startsWith('overcoat')}
+      />
     </Pressable>
   );
 }
@@ -68,7 +102,11 @@ function Stopped({ item }: { item: ActRow }) {
           </Txt>
         </View>
       </View>
-      <SecondaryButton label="Measure again" hint={`Measure again at ${row.tag}`} onPress={() => open(row)} />
+      <SecondaryButton
+        label="Measure again"
+        hint={`Measure again at ${row.tag}`}
+        onPress={() => open(row)}
+      />
     </View>
   );
 }
@@ -89,7 +127,11 @@ export function BenchScreen() {
   const first = running[0]?.row.id ?? stopped[0]?.row.id;
   return (
     <Frame tab="bench" aside={first ? <RepairAside id={first} /> : null}>
-      <ScrollView className="flex-1" onLayout={(e) => setWidth(e.nativeEvent.layout.width)} stickyHeaderIndices={[0]}>
+      <ScrollView
+        className="flex-1"
+        onLayout={(e) => setWidth(e.nativeEvent.layout.width)}
+        stickyHeaderIndices={[0]}
+      >
         <View className="border-b border-ink bg-sheet">
           <View className="flex-row items-center gap-3 border-b border-rule bg-paper px-4 py-2">
             <Txt as="screen" role="heading">
@@ -99,16 +141,31 @@ export function BenchScreen() {
               {layout === 'phone' ? site?.settings.name : ''}
             </Txt>
             <SendState quiet />
-            {layout === 'phone' ? <LinkButton label="Set" hint="Settings and sign-out" testID="settings" onPress={() => router.navigate('/settings')} /> : null}
+            {layout === 'phone' ? (
+              <LinkButton
+                label="Set"
+                hint="Settings and sign-out"
+                testID="settings"
+                onPress={() => router.navigate('/settings')}
+              />
+            ) : null}
           </View>
-          <View className="px-4">{axis ? <AxisRuler axis={axis} now={now} label={clockText(now, zoneMin())} /> : null}</View>
+          <View className="px-4">
+            {axis ? <AxisRuler axis={axis} now={now} label={clockText(now, zoneMin())} /> : null}
+          </View>
         </View>
         {isLoading ? <Skeleton /> : null}
         {error ? <Failed say={sayError(error)} retry={() => void refetch()} /> : null}
         {running.length > 0 && axis ? (
           <View className="border-b border-ink bg-sheet">
             {running.map((item, i) => (
-              <Running key={item.row.id} item={item} axis={axis} now={now} ruling={i === 0 && item.act?.clockTo !== null} />
+              <Running
+                key={item.row.id}
+                item={item}
+                axis={axis}
+                now={now}
+                ruling={i === 0 && item.act?.clockTo !== null}
+              />
             ))}
           </View>
         ) : null}
@@ -116,12 +173,22 @@ export function BenchScreen() {
           <Stopped key={item.row.id} item={item} />
         ))}
         {due.map(({ row }) => (
-          <Pressable key={row.id} role="link" aria-label={`${row.tag}: look at it`} onPress={() => open(row)} className="mx-4 flex-row gap-3 border-b border-rule py-3">
+          <Pressable
+            key={row.id}
+            role="link"
+            aria-label={`${row.tag}: look at it`}
+            onPress={() => open(row)}
+            className="mx-4 flex-row gap-3 border-b border-rule py-3"
+          >
             <WaitMark size={26} />
             <View className="min-w-0 flex-1 gap-1">
               <Head row={row} right="" />
               <Txt>
-                <Txt as="strong">{row.dueOn && Date.parse(row.dueOn) < now - DAY ? `Look at it: was due ${dateText(Date.parse(row.dueOn), zoneMin())}. ` : 'Look today. '}</Txt>
+                <Txt as="strong">
+                  {row.dueOn && Date.parse(row.dueOn) < now - DAY
+                    ? `Look at it: was due ${dateText(Date.parse(row.dueOn), zoneMin())}. `
+                    : 'Look today. '}
+                </Txt>
                 {row.title}
                 {row.intent === 'stopgap' ? ', stop-gap' : ''}.
               </Txt>
@@ -129,13 +196,22 @@ export function BenchScreen() {
           </Pressable>
         ))}
         {waiting.map(({ row }) => (
-          <Pressable key={row.id} role="link" aria-label={`${row.tag} ${row.assetName}, at ${STATION_NAMES[row.station]}`} onPress={() => open(row)} className="mx-4 gap-1 border-b border-rule py-3">
+          <Pressable
+            key={row.id}
+            role="link"
+            aria-label={`${row.tag} ${row.assetName}, at ${STATION_NAMES[row.station]}`}
+            onPress={() => open(row)}
+            className="mx-4 gap-1 border-b border-rule py-3"
+          >
             <Head row={row} right={STATION_NAMES[row.station]} />
             <Txt as="label">{row.title}</Txt>
           </Pressable>
         ))}
         {!isLoading && !error && acts.length === 0 ? (
-          <Empty title="Nothing runs." action={{ label: 'New repair', onPress: () => router.navigate('/new') }}>
+          <Empty
+            title="Nothing runs."
+            action={{ label: 'New repair', onPress: () => router.navigate('/new') }}
+          >
             A repair shows here from its survey to its sign-off.
           </Empty>
         ) : null}

@@ -44,7 +44,9 @@ export function Frame({ tab, aside, bare = false, openId, children }: FrameProps
           <Register openId={openId} />
         </View>
         <View className="min-w-0 flex-1">{children}</View>
-        {wide && aside ? <View className="w-[380px] border-l-[1.25px] border-ink bg-sheet">{aside}</View> : null}
+        {wide && aside ? (
+          <View className="w-[380px] border-l-[1.25px] border-ink bg-sheet">{aside}</View>
+        ) : null}
       </View>
       <KeysHelp />
     </View>

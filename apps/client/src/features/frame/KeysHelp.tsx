@@ -18,7 +18,12 @@ export function KeysHelp() {
   const dispatch = useAppDispatch();
   if (!shown) return null;
   return (
-    <View role="dialog" aria-label="Keys" testID="keys-help" className="absolute right-6 top-16 w-[340px] gap-3 border-[1.25px] border-ink bg-sheet p-4">
+    <View
+      role="dialog"
+      aria-label="Keys"
+      testID="keys-help"
+      className="absolute right-6 top-16 w-[340px] gap-3 border-[1.25px] border-ink bg-sheet p-4"
+    >
       <Txt as="rowBold">Keys</Txt>
       {KEYS.map(([key, does]) => (
         <View key={key} className="flex-row items-center gap-3">

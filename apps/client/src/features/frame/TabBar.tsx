@@ -7,7 +7,11 @@ import { TABS, type TabId } from './tabs';
 /** A phone's bar of four at the thumb, and the round New. */
 export function TabBar({ on }: { on: TabId | null }) {
   return (
-    <View className="flex-row border-t border-ink bg-sheet pr-24" role="navigation" aria-label="Places">
+    <View
+      className="flex-row border-t border-ink bg-sheet pr-24"
+      role="navigation"
+      aria-label="Places"
+    >
       {TABS.map((tab) => {
         const here = tab.id === on;
         return (

@@ -12,7 +12,10 @@ export function TopBar({ on }: { on: TabId | null }) {
   const { data: me } = useMeQuery();
   const { data: site } = useSiteQuery();
   return (
-    <View className="h-12 flex-row items-center border-b-[1.25px] border-ink bg-sheet px-4" role="banner">
+    <View
+      className="h-12 flex-row items-center border-b-[1.25px] border-ink bg-sheet px-4"
+      role="banner"
+    >
       <View className="w-[284px] flex-row items-center gap-2.5">
         <Sign size={22} />
         <Txt as="rowBold">Kelmot</Txt>
@@ -42,10 +45,22 @@ export function TopBar({ on }: { on: TabId | null }) {
       </View>
       <View className="flex-row items-center gap-4">
         <SendState />
-        <Pressable role="link" aria-label="Settings and sign-out" testID="settings" onPress={() => router.navigate('/settings')} className="h-12 justify-center">
+        <Pressable
+          role="link"
+          aria-label="Settings and sign-out"
+          testID="settings"
+          onPress={() => router.navigate('/settings')}
+          className="h-12 justify-center"
+        >
           <Txt as="inline">{me?.name}</Txt>
         </Pressable>
-        <Pressable role="button" aria-label="New repair" testID="new-repair" onPress={() => router.navigate('/new')} className="h-9 flex-row items-center gap-2 rounded bg-teal px-3 active:opacity-80">
+        <Pressable
+          role="button"
+          aria-label="New repair"
+          testID="new-repair"
+          onPress={() => router.navigate('/new')}
+          className="h-9 flex-row items-center gap-2 rounded bg-teal px-3 active:opacity-80"
+        >
           <Txt as="inline" className="text-onTeal">
             New
           </Txt>

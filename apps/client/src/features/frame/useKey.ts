@@ -1,7 +1,8 @@
 import { useEffect, useRef } from 'react';
 
 const typing = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+  target instanceof HTMLElement &&
+  (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
 
 /** Runs `act` when the key is struck outside a text field. Escape leaves a text field first. */
 export function useKey(key: string, act: () => void): void {

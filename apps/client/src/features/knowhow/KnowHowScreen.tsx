@@ -4,11 +4,31 @@ import { Frame } from '@/features/frame/Frame';
 import { Txt } from '@/ui/Txt';
 
 const DIFFER: { question: string; schools: string; ours: string }[] = [
-  { question: 'How clean', schools: 'Hand tool and go, or blast or power tool always.', ours: 'The card’s least grade for its rated service. Hand tools only for stop-gaps, and shown as such.' },
-  { question: 'Ratio', schools: 'By volume with cups, or by mass on a scale.', ours: 'By mass where densities are known; the volume stands beside it.' },
-  { question: 'Wait before the next coat', schools: 'Overnight to be safe, or the shortest wait.', ours: 'The window: both its start and its end.' },
-  { question: 'Proud repairs', schools: 'Overfill and grind, or strike flush while soft.', ours: 'Overfill and grind.' },
-  { question: 'Stop-gap or lasting', schools: 'Quick now and again later, or once and right.', ours: 'Both ranked, with expected life and the cost of the stop.' },
+  {
+    question: 'How clean',
+    schools: 'Hand tool and go, or blast or power tool always.',
+    ours: 'The card’s least grade for its rated service. Hand tools only for stop-gaps, and shown as such.',
+  },
+  {
+    question: 'Ratio',
+    schools: 'By volume with cups, or by mass on a scale.',
+    ours: 'By mass where densities are known; the volume stands beside it.',
+  },
+  {
+    question: 'Wait before the next coat',
+    schools: 'Overnight to be safe, or the shortest wait.',
+    ours: 'The window: both its start and its end.',
+  },
+  {
+    question: 'Proud repairs',
+    schools: 'Overfill and grind, or strike flush while soft.',
+    ours: 'Overfill and grind.',
+  },
+  {
+    question: 'Stop-gap or lasting',
+    schools: 'Quick now and again later, or once and right.',
+    ours: 'Both ranked, with expected life and the cost of the stop.',
+  },
 ];
 
 /** Know-how: where practitioners differ, what Kelmot works out, and what it leaves to others. */
@@ -37,7 +57,9 @@ export function KnowHowScreen() {
           <Txt as="rowBold" role="heading">
             What is worked out
           </Txt>
-          <Txt className="text-pencil">Every figure in a plan comes from one of these. Touch a figure to see its sum.</Txt>
+          <Txt className="text-pencil">
+            Every figure in a plan comes from one of these. Touch a figure to see its sum.
+          </Txt>
           {calcs.map((c) => (
             <View key={c.name} className="flex-row gap-3 border-b border-rule py-1.5">
               <Txt as="inline" className="w-28">
@@ -51,7 +73,10 @@ export function KnowHowScreen() {
           <Txt as="rowBold" role="heading">
             Who decides
           </Txt>
-          <Txt>Pressure equipment, structures and life safety: an engineer must approve. Your site’s rules and the law come first.</Txt>
+          <Txt>
+            Pressure equipment, structures and life safety: an engineer must approve. Your site’s
+            rules and the law come first.
+          </Txt>
         </View>
       </ScrollView>
     </Frame>

@@ -19,10 +19,23 @@ function deciding({ match }: Scored): Judged[] {
 function sentence({ match }: Scored): { lead: string; rest: string } {
   const { verdict, judged } = match;
   const turned = judged.filter((j) => j.verdict === verdict);
-  if (verdict === 'if') return { lead: 'Fits if ', rest: `${turned.map((j) => j.condition).filter(Boolean).join('; ')}.` };
+  if (verdict === 'if')
+    return {
+      lead: 'Fits if ',
+      rest: `${turned
+        .map((j) => j.condition)
+        .filter(Boolean)
+        .join('; ')}.`,
+    };
   if (verdict === 'no') {
     const relax = turned.length === 1 ? turned[0]?.relax?.say : undefined;
-    return { lead: 'Does not fit. ', rest: turned.length > 1 ? `${turned.map((j) => j.rule.name.toLowerCase()).join(', ')} stop it.` : (relax ?? turned[0]?.because ?? '') };
+    return {
+      lead: 'Does not fit. ',
+      rest:
+        turned.length > 1
+          ? `${turned.map((j) => j.rule.name.toLowerCase()).join(', ')} stop it.`
+          : (relax ?? turned[0]?.because ?? ''),
+    };
   }
   return { lead: '', rest: '' };
 }
@@ -45,8 +58,18 @@ export function MatchCard({ scored, selected, onSelect, why, onTry }: MatchCardP
   const { lead, rest } = sentence(scored);
   const turnable = match.judged.filter((j) => j.verdict !== 'fits' && j.relax);
   return (
-    <View testID={`match-${card.code}`} className={`border-b border-rule ${selected ? 'border-l-[5px] border-l-moss bg-sheet' : 'pl-[5px]'}`}>
-      <Pressable role="radio" aria-checked={selected} aria-label={`${card.code} ${card.name}: ${VERDICT_NAMES[verdict]}. ${lead}${rest}`} disabled={verdict === 'no'} onPress={onSelect} className="gap-1 px-4 pt-3">
+    <View
+      testID={`match-${card.code}`}
+      className={`border-b border-rule ${selected ? 'border-l-[5px] border-l-moss bg-sheet' : 'pl-[5px]'}`}
+    >
+      <Pressable
+        role="radio"
+        aria-checked={selected}
+        aria-label={`${card.code} ${card.name}: ${VERDICT_NAMES[verdict]}. ${lead}${rest}`}
+        disabled={verdict === 'no'}
+        onPress={onSelect}
+        className="gap-1 px-4 pt-3"
+      >
         <View className="flex-row items-center gap-3">
           <VerdictMark verdict={verdict} />
           <Txt as={selected ? 'rowBold' : 'row'} className="min-w-0 flex-1" numberOfLines={1}>
@@ -57,7 +80,16 @@ export function MatchCard({ scored, selected, onSelect, why, onTry }: MatchCardP
           </Txt>
         </View>
         <View className={verdict === 'fits' ? '' : 'pl-10'}>
-          {deciding(scored).map((j) => (j.against ? <LimitRule key={j.rule.id} name={j.rule.name} against={j.against} verdict={j.verdict} /> : null))}
+          {deciding(scored).map((j) =>
+            j.against ? (
+              <LimitRule
+                key={j.rule.id}
+                name={j.rule.name}
+                against={j.against}
+                verdict={j.verdict}
+              />
+            ) : null,
+          )}
           {lead ? (
             <Txt>
               <Txt as="strong" className={INK[verdict]}>
@@ -72,14 +104,21 @@ export function MatchCard({ scored, selected, onSelect, why, onTry }: MatchCardP
             .filter((p) => p.value !== null && p.id !== 'margin')
             .map((p) => (
               <Txt as="label" key={p.id}>
-                {p.name.toLowerCase()} <Txt as="label" className="text-ink">{say(p.value ?? 0, p.quantity, units)}</Txt>
+                {p.name.toLowerCase()}{' '}
+                <Txt as="label" className="text-ink">
+                  {say(p.value ?? 0, p.quantity, units)}
+                </Txt>
               </Txt>
             ))}
         </View>
         {why ? <Txt as="inline">First: {why}.</Txt> : null}
       </Pressable>
       <View className="px-4">
-        <Disclosure label={`All reasons${turnable.length ? ', and what would change it' : ''}`} open={open} onToggle={() => setOpen(!open)}>
+        <Disclosure
+          label={`All reasons${turnable.length ? ', and what would change it' : ''}`}
+          open={open}
+          onToggle={() => setOpen(!open)}
+        >
           {match.judged.map((j) => (
             <View key={j.rule.id} className="gap-1">
               <View className="flex-row items-baseline gap-2">
@@ -107,7 +146,10 @@ export function MatchCard({ scored, selected, onSelect, why, onTry }: MatchCardP
             </View>
           ))}
           <Txt as="label">
-            Order: {score.toFixed(2)} = {parts.map((p) => `${p.name.toLowerCase()} ${p.score.toFixed(2)} × ${p.weight}`).join(' + ')}
+            Order: {score.toFixed(2)} ={' '}
+            {parts
+              .map((p) => `${p.name.toLowerCase()} ${p.score.toFixed(2)} × ${p.weight}`)
+              .join(' + ')}
           </Txt>
         </Disclosure>
       </View>

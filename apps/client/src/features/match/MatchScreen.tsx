@@ -23,7 +23,15 @@ import { MatchCard } from './MatchCard';
 import { useMatches } from './useMatches';
 
 /** Match: every card with its verdict, ranked for lasting or for stop-gap, and the choice that goes to Prep. */
-export function MatchScreen({ view, repair, width }: { view: RepairView; repair: OpenRepair; width: number }) {
+export function MatchScreen({
+  view,
+  repair,
+  width,
+}: {
+  view: RepairView;
+  repair: OpenRepair;
+  width: number;
+}) {
   const dispatch = useAppDispatch();
   const units = useAppSelector((s) => s.settings.units);
   const now = useNow(60_000);
@@ -45,14 +53,22 @@ export function MatchScreen({ view, repair, width }: { view: RepairView; repair:
   };
   const tryIt = (path: string, text: string) => {
     const draft = draftOf(view.survey, units);
-    dispatch(draftPut({ key: view.id, draft: { ...draft, texts: { ...draft.texts, [path]: text } } }));
+    dispatch(
+      draftPut({ key: view.id, draft: { ...draft, texts: { ...draft.texts, [path]: text } } }),
+    );
     router.navigate(`/repair/${view.id}/survey`);
   };
   const action = begun ? (
-    <PrimaryButton label="On to Prep" onPress={() => router.navigate(`/repair/${view.id}/prep`)} testID="take" />
+    <PrimaryButton
+      label="On to Prep"
+      onPress={() => router.navigate(`/repair/${view.id}/prep`)}
+      testID="take"
+    />
   ) : (
     <PrimaryButton
-      label={code ? `Take ${code} to Prep` : 'No card fits: change the survey, or call the specialist'}
+      label={
+        code ? `Take ${code} to Prep` : 'No card fits: change the survey, or call the specialist'
+      }
       disabled={!code || !repair.canWrite}
       onPress={take}
       testID="take"
@@ -65,14 +81,29 @@ export function MatchScreen({ view, repair, width }: { view: RepairView; repair:
       reached={view.station}
       tag={view.tag}
       title={`${ranked.length} cards for ${view.title}`}
-      header={drawing && width > 0 ? <SectionView drawing={drawing} extra={[{ key: 'back by', value: dayClockText(Date.parse(view.backBy), now, zoneMin()) }]} /> : null}
+      header={
+        drawing && width > 0 ? (
+          <SectionView
+            drawing={drawing}
+            extra={[
+              { key: 'back by', value: dayClockText(Date.parse(view.backBy), now, zoneMin()) },
+            ]}
+          />
+        ) : null
+      }
       aside={<RepairAside id={view.id} />}
       action={action}
     >
       <Refused waiting={repair.waiting} />
       <View className="gap-2 border-b border-ink px-4 py-3">
         <Txt as="label">Ranked for</Txt>
-        <Choices id="intent" label="Ranked for" options={INTENTS.map((value) => ({ value, label: INTENT_NAMES[value] }))} value={intent} onPick={(v) => setIntent(v as Intent)} />
+        <Choices
+          id="intent"
+          label="Ranked for"
+          options={INTENTS.map((value) => ({ value, label: INTENT_NAMES[value] }))}
+          value={intent}
+          onPick={(v) => setIntent(v as Intent)}
+        />
       </View>
       {loading ? <Skeleton /> : null}
       {error ? <Failed say={sayError(error)} /> : null}
@@ -90,7 +121,11 @@ export function MatchScreen({ view, repair, width }: { view: RepairView; repair:
       </View>
       {ranked.length > shown.length ? (
         <View className="px-4">
-          <LinkButton label={`${ranked.length - shown.length} more do not fit`} onPress={() => setAll(true)} testID="show-all" />
+          <LinkButton
+            label={`${ranked.length - shown.length} more do not fit`}
+            onPress={() => setAll(true)}
+            testID="show-all"
+          />
         </View>
       ) : null}
       <View className="px-4 py-3">

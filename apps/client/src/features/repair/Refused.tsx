@@ -27,10 +27,18 @@ export function Refused({ waiting }: { waiting: Waiting[] }) {
     .map(({ command, refused, current }) => {
       const name = NAMES[command.type] ?? 'this';
       const version = current?.version;
-      const mine = command.type === 'survey.save' && current ? surveyChanges(current.survey, command.survey) : [];
+      const mine =
+        command.type === 'survey.save' && current
+          ? surveyChanges(current.survey, command.survey)
+          : [];
       const fields = refused?.issues?.map((i) => i.message).join('; ');
       return (
-        <View key={command.id} role="alert" testID="refused" className="gap-3 border-b border-ink bg-sheet px-4 py-3">
+        <View
+          key={command.id}
+          role="alert"
+          testID="refused"
+          className="gap-3 border-b border-ink bg-sheet px-4 py-3"
+        >
           <View className="flex-row items-start gap-3">
             <StopMark size={28} />
             <View className="min-w-0 flex-1 gap-1">
@@ -38,7 +46,9 @@ export function Refused({ waiting }: { waiting: Waiting[] }) {
                 {refused?.title}.
               </Txt>
               {refused?.detail ? <Txt>{refused.detail}</Txt> : null}
-              {fields && fields !== refused?.detail ? <Txt className="text-pencil">{fields}</Txt> : null}
+              {fields && fields !== refused?.detail ? (
+                <Txt className="text-pencil">{fields}</Txt>
+              ) : null}
             </View>
           </View>
           {current ? (
@@ -52,8 +62,19 @@ export function Refused({ waiting }: { waiting: Waiting[] }) {
               ))}
             </View>
           ) : null}
-          {version !== undefined ? <SecondaryButton label="Send mine over it" testID="send-mine" onPress={() => dispatch(retried({ id: command.id, expect: version }))} /> : null}
-          <SecondaryButton label={`Throw away ${name}`} tone="remove" testID="throw-away" onPress={() => dispatch(thrownAway(command.id))} />
+          {version !== undefined ? (
+            <SecondaryButton
+              label="Send mine over it"
+              testID="send-mine"
+              onPress={() => dispatch(retried({ id: command.id, expect: version }))}
+            />
+          ) : null}
+          <SecondaryButton
+            label={`Throw away ${name}`}
+            tone="remove"
+            testID="throw-away"
+            onPress={() => dispatch(thrownAway(command.id))}
+          />
         </View>
       );
     });

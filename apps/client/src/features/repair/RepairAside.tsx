@@ -23,12 +23,23 @@ export function RepairAside({ id }: { id: string }) {
   const figure = chosen ?? plan?.figures.ready ?? null;
   return (
     <ScrollView className="flex-1" role="complementary" aria-label="Section and working">
-      {drawing ? <SectionView drawing={drawing} extra={[{ key: 'back by', value: dayClockText(Date.parse(view.backBy), now, zoneMin()) }]} /> : null}
+      {drawing ? (
+        <SectionView
+          drawing={drawing}
+          extra={[{ key: 'back by', value: dayClockText(Date.parse(view.backBy), now, zoneMin()) }]}
+        />
+      ) : null}
       <View className="p-4" testID="working">
         {figure ? (
-          <WorkingLines figure={figure} namePath={(p) => pathName(view.survey.family, p)} onPath={plan ? () => router.navigate(`/repair/${id}/survey`) : undefined} />
+          <WorkingLines
+            figure={figure}
+            namePath={(p) => pathName(view.survey.family, p)}
+            onPath={plan ? () => router.navigate(`/repair/${id}/survey`) : undefined}
+          />
         ) : (
-          <Txt className="text-pencil">Choose a system at Match: every figure then shows its working here.</Txt>
+          <Txt className="text-pencil">
+            Choose a system at Match: every figure then shows its working here.
+          </Txt>
         )}
       </View>
     </ScrollView>

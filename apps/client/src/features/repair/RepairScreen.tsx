@@ -1,4 +1,4 @@
-import { StationId, STATION_NAMES } from '@kelmot/core';
+import { dayClockText, StationId, STATION_NAMES } from '@kelmot/core';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
@@ -13,7 +13,6 @@ import { PrimaryButton } from '@/ui/Button';
 import { SectionView } from '@/ui/SectionView';
 import { Empty, Failed, Skeleton } from '@/ui/states';
 import { useNow, zoneMin } from '@/ui/useNow';
-import { dayClockText } from '@kelmot/core';
 import { WorkingSheet } from '@/ui/Working';
 import { pathName } from './pathNames';
 import { Refused } from './Refused';
@@ -24,7 +23,17 @@ import { useRepair, type OpenRepair } from './useRepair';
 import type { RepairView } from '@kelmot/contract';
 
 /** A station that works from the plan, or the word that there is none yet. */
-function Planned({ view, repair, station, width }: { view: RepairView; repair: OpenRepair; station: Exclude<StationId, 'survey' | 'match'>; width: number }) {
+function Planned({
+  view,
+  repair,
+  station,
+  width,
+}: {
+  view: RepairView;
+  repair: OpenRepair;
+  station: Exclude<StationId, 'survey' | 'match'>;
+  width: number;
+}) {
   const now = useNow(15_000);
   const units = useAppSelector((s) => s.settings.units);
   const planning = repair.waiting.some((w) => w.command.type === 'plan.make' && !w.refused);
@@ -41,14 +50,37 @@ function Planned({ view, repair, station, width }: { view: RepairView; repair: O
       reached={view.station}
       tag={view.tag}
       title={plan ? `${STATION_NAMES[station]}, ${card}` : STATION_NAMES[station]}
-      header={drawing ? <SectionView drawing={drawing} extra={[{ key: 'back by', value: dayClockText(Date.parse(view.backBy), now, zoneMin()) }]} /> : null}
+      header={
+        drawing ? (
+          <SectionView
+            drawing={drawing}
+            extra={[
+              { key: 'back by', value: dayClockText(Date.parse(view.backBy), now, zoneMin()) },
+            ]}
+          />
+        ) : null
+      }
       aside={<RepairAside id={view.id} />}
-      action={props ? <screen.action {...props} /> : <PrimaryButton label="Choose a system at Match" onPress={() => router.navigate(`/repair/${view.id}/match`)} testID="to-match" />}
+      action={
+        props ? (
+          <screen.action {...props} />
+        ) : (
+          <PrimaryButton
+            label="Choose a system at Match"
+            onPress={() => router.navigate(`/repair/${view.id}/match`)}
+            testID="to-match"
+          />
+        )
+      }
       sheet={<WorkingSheet namePath={(p) => pathName(view.survey.family, p)} />}
     >
       <Refused waiting={repair.waiting} />
       {planning ? <Skeleton /> : null}
-      {!planning && !plan ? <Empty title="No plan yet.">{STATION_NAMES[station]} is worked out from the system that is chosen at Match.</Empty> : null}
+      {!planning && !plan ? (
+        <Empty title="No plan yet.">
+          {STATION_NAMES[station]} is worked out from the system that is chosen at Match.
+        </Empty>
+      ) : null}
       {props ? <screen.body {...props} /> : null}
     </StationFrame>
   );
@@ -70,7 +102,11 @@ export function RepairScreen() {
     return (
       <Frame tab="repairs" openId={id}>
         <Refused waiting={repair.waiting} />
-        {loading || creating ? <Skeleton /> : <Failed say={sayError(error)} retry={() => router.navigate('/repairs')} />}
+        {loading || creating ? (
+          <Skeleton />
+        ) : (
+          <Failed say={sayError(error)} retry={() => router.navigate('/repairs')} />
+        )}
       </Frame>
     );
   }

@@ -31,7 +31,13 @@ interface StationFrameProps {
 function BackArrow() {
   const { c } = useTheme();
   return (
-    <Pressable role="link" aria-label="Back to the bench" testID="back" onPress={() => router.navigate('/')} className="h-12 w-12 items-center justify-center">
+    <Pressable
+      role="link"
+      aria-label="Back to the bench"
+      testID="back"
+      onPress={() => router.navigate('/')}
+      className="h-12 w-12 items-center justify-center"
+    >
       <Svg width={22} height={16}>
         <Path d="M22 8H3M9 2L3 8l6 6" stroke={c.ink} strokeWidth={2} fill="none" />
       </Svg>
@@ -40,7 +46,18 @@ function BackArrow() {
 }
 
 /** A station of a repair: the ruler of seven below on a phone and on top when wide, one action, one scroll. */
-export function StationFrame({ id, station, reached, tag, title, header, aside, action, sheet, children }: StationFrameProps) {
+export function StationFrame({
+  id,
+  station,
+  reached,
+  tag,
+  title,
+  header,
+  aside,
+  action,
+  sheet,
+  children,
+}: StationFrameProps) {
   const layout = useLayout();
   const [width, setWidth] = useState(0);
   const go = (to: StationId) => {
@@ -72,7 +89,11 @@ export function StationFrame({ id, station, reached, tag, title, header, aside, 
             </View>
           </>
         ) : null}
-        <ScrollView className="flex-1" keyboardShouldPersistTaps="handled" testID={`screen-${station}`}>
+        <ScrollView
+          className="flex-1"
+          keyboardShouldPersistTaps="handled"
+          testID={`screen-${station}`}
+        >
           {layout === 'wide' ? null : header}
           {children}
           <View className="h-6" />
@@ -80,7 +101,9 @@ export function StationFrame({ id, station, reached, tag, title, header, aside, 
         {layout === 'wide' ? null : sheet}
       </View>
       {action ? <View className="border-t border-rule bg-paper px-4 py-3">{action}</View> : null}
-      {layout === 'phone' && width > 0 ? <StationScale width={width} current={station} reached={reached} onPick={go} /> : null}
+      {layout === 'phone' && width > 0 ? (
+        <StationScale width={width} current={station} reached={reached} onPick={go} />
+      ) : null}
     </Frame>
   );
 }

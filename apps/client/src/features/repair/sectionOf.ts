@@ -1,5 +1,16 @@
 import { mixedBatches, type RepairView } from '@kelmot/contract';
-import { drawSection, gistOf, MEDIUM_NAMES, mixedAt, say, stripOf, type Drawing, type Fill, type Plan, type UnitSystem } from '@kelmot/core';
+import {
+  drawSection,
+  gistOf,
+  MEDIUM_NAMES,
+  mixedAt,
+  say,
+  stripOf,
+  type Drawing,
+  type Fill,
+  type Plan,
+  type UnitSystem,
+} from '@kelmot/core';
 
 interface Size {
   width: number;
@@ -22,7 +33,14 @@ export function coatStates(plan: Plan, view: RepairView, now: number): Fill[] {
 }
 
 /** The section of a repair as it stands: its damage, its card's edge, its coats. */
-export function sectionOf(view: RepairView, now: number, units: UnitSystem, { width, height }: Size, index = 0, dimensions = true): Drawing | null {
+export function sectionOf(
+  view: RepairView,
+  now: number,
+  units: UnitSystem,
+  { width, height }: Size,
+  index = 0,
+  dimensions = true,
+): Drawing | null {
   const { survey, plan } = view;
   const damage = survey.damages[index] ?? survey.damages[0];
   if (!damage) return null;

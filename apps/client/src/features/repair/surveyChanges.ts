@@ -18,6 +18,14 @@ function leaves(value: unknown, at = ''): [string, string][] {
 export function surveyChanges(theirs: Survey, yours: Survey): Change[] {
   const stored = new Map(leaves(theirs));
   return leaves(yours)
-    .filter(([path, text]) => stored.get(path) !== text && !path.endsWith('startAt') && !path.endsWith('asset.id'))
-    .map(([path, text]) => ({ path, name: pathName(yours.family, path), theirs: stored.get(path) ?? 'nothing', yours: text }));
+    .filter(
+      ([path, text]) =>
+        stored.get(path) !== text && !path.endsWith('startAt') && !path.endsWith('asset.id'),
+    )
+    .map(([path, text]) => ({
+      path,
+      name: pathName(yours.family, path),
+      theirs: stored.get(path) ?? 'nothing',
+      yours: text,
+    }));
 }

@@ -28,7 +28,9 @@ export function useRepair(id: string): OpenRepair {
   const waiting = useMemo(() => queue.filter((w) => w.command.repairId === id), [queue, id]);
   const name = me?.name ?? '';
   const view = useMemo(
-    () => data && waiting.filter((w) => !w.refused).reduce((v, w) => applyCommand(v, w.command, name), data),
+    () =>
+      data &&
+      waiting.filter((w) => !w.refused).reduce((v, w) => applyCommand(v, w.command, name), data),
     [data, waiting, name],
   );
   const version = data?.version ?? 1;
@@ -36,10 +38,23 @@ export function useRepair(id: string): OpenRepair {
   const send = useCallback(
     (draft: Draft<Command>) => {
       const expect = EDITS.includes(draft.type) ? { expect: version + edits } : {};
-      const command = { ...draft, ...expect, id: uuidv7(), at: new Date().toISOString(), repairId: id } as Command;
+      const command = {
+        ...draft,
+        ...expect,
+        id: uuidv7(),
+        at: new Date().toISOString(),
+        repairId: id,
+      } as Command;
       dispatch(queued(command));
     },
     [dispatch, id, version, edits],
   );
-  return { view, error, loading: isLoading, waiting, canWrite: me !== undefined && me.role !== 'viewer', send };
+  return {
+    view,
+    error,
+    loading: isLoading,
+    waiting,
+    canWrite: me !== undefined && me.role !== 'viewer',
+    send,
+  };
 }

@@ -54,7 +54,9 @@ function Line({ item, now, open }: { item: ActRow; now: number; open: boolean })
           <CureStrip strip={act.strip} axis={axis} now={now} height={8} needle="line" />
         </View>
       ) : (
-        <View className={`my-2.5 border-t ${stopped ? 'border-dotted border-oxide' : 'border-pencil'}`} />
+        <View
+          className={`my-2.5 border-t ${stopped ? 'border-dotted border-oxide' : 'border-pencil'}`}
+        />
       )}
     </Pressable>
   );
@@ -68,7 +70,10 @@ export function Register({ openId }: { openId?: string }) {
   const box = useRef<TextInput>(null);
   useKey('/', () => box.current?.focus());
   const searching = q.trim() !== '';
-  const { acts, isLoading, error, refetch, hasNextPage, fetchNextPage } = useActs({ status: searching ? 'all' : 'open', q: q.trim() }, now);
+  const { acts, isLoading, error, refetch, hasNextPage, fetchNextPage } = useActs(
+    { status: searching ? 'all' : 'open', q: q.trim() },
+    now,
+  );
   return (
     <View className="flex-1" role="region" aria-label="Register">
       <View className="gap-1 border-b border-ink px-4 pt-2">
@@ -95,7 +100,11 @@ export function Register({ openId }: { openId?: string }) {
       </View>
       {isLoading ? <Skeleton /> : null}
       {error ? <Failed say={sayError(error)} retry={() => void refetch()} /> : null}
-      {!isLoading && !error && acts.length === 0 ? <Empty title={searching ? 'Nothing found.' : 'No open repairs.'}>{searching ? 'Try a tag, a part of a name, or a place.' : 'Start one with New.'}</Empty> : null}
+      {!isLoading && !error && acts.length === 0 ? (
+        <Empty title={searching ? 'Nothing found.' : 'No open repairs.'}>
+          {searching ? 'Try a tag, a part of a name, or a place.' : 'Start one with New.'}
+        </Empty>
+      ) : null}
       <FlatList
         data={acts}
         keyExtractor={(a) => a.row.id}

@@ -65,7 +65,10 @@ export function RepairsScreen() {
   const [status, setStatus] = useState<Filter>('open');
   const { c } = useTheme();
   const now = useNow(15_000);
-  const { acts, isLoading, error, refetch, hasNextPage, fetchNextPage } = useActs({ status, q: q.trim() }, now);
+  const { acts, isLoading, error, refetch, hasNextPage, fetchNextPage } = useActs(
+    { status, q: q.trim() },
+    now,
+  );
   return (
     <Frame tab="repairs">
       <View className="gap-3 border-b border-ink bg-paper px-4 py-3">
@@ -81,16 +84,31 @@ export function RepairsScreen() {
           testID="repairs-search"
           className="h-12 rounded border-[1.5px] border-ink bg-sheet px-3 font-name text-row text-ink"
         />
-        <Choices id="filter" label="Which repairs" options={[...FILTERS]} value={status} onPick={(v) => setStatus(v as Filter)} />
+        <Choices
+          id="filter"
+          label="Which repairs"
+          options={[...FILTERS]}
+          value={status}
+          onPick={(v) => setStatus(v as Filter)}
+        />
       </View>
       {isLoading ? <Skeleton rows={6} /> : null}
       {error ? <Failed say={sayError(error)} retry={() => void refetch()} /> : null}
       {!isLoading && !error && acts.length === 0 ? (
-        <Empty title={q.trim() ? 'Nothing found.' : 'None here yet.'} action={{ label: 'New repair', onPress: () => router.navigate('/new') }}>
+        <Empty
+          title={q.trim() ? 'Nothing found.' : 'None here yet.'}
+          action={{ label: 'New repair', onPress: () => router.navigate('/new') }}
+        >
           {q.trim() ? 'Try a tag, a part of a name, or All.' : 'A repair starts with its survey.'}
         </Empty>
       ) : null}
-      <FlatList data={acts} keyExtractor={(a) => a.row.id} renderItem={({ item }) => <Row item={item} now={now} />} onEndReached={() => hasNextPage && void fetchNextPage()} initialNumToRender={16} />
+      <FlatList
+        data={acts}
+        keyExtractor={(a) => a.row.id}
+        renderItem={({ item }) => <Row item={item} now={now} />}
+        onEndReached={() => hasNextPage && void fetchNextPage()}
+        initialNumToRender={16}
+      />
     </Frame>
   );
 }

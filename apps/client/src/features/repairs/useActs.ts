@@ -13,7 +13,8 @@ export interface ActRow {
 
 /** Where a row belongs on the bench. */
 export type Place = 'running' | 'stopped' | 'waiting';
-export const placeOf = ({ row, act }: ActRow): Place => (act ? 'running' : row.stop ? 'stopped' : 'waiting');
+export const placeOf = ({ row, act }: ActRow): Place =>
+  act ? 'running' : row.stop ? 'stopped' : 'waiting';
 
 const ORDER: Record<Place, number> = { running: 0, stopped: 1, waiting: 2 };
 
@@ -22,7 +23,8 @@ function sooner(p: ActRow, q: ActRow): number {
   const place = ORDER[placeOf(p)] - ORDER[placeOf(q)];
   if (place !== 0) return place;
   // What has no clock left to run waits behind what ticks.
-  const at = (a: ActRow) => a.act?.clockTo ?? Date.parse(a.row.backBy) + (a.act ? Number.MAX_SAFE_INTEGER / 2 : 0);
+  const at = (a: ActRow) =>
+    a.act?.clockTo ?? Date.parse(a.row.backBy) + (a.act ? Number.MAX_SAFE_INTEGER / 2 : 0);
   return at(p) - at(q);
 }
 
@@ -39,7 +41,10 @@ function shortSay(row: RepairRow, act: NextAct | null): string {
 /** Adds to each row what it says now. `now` in epoch ms. */
 export const actsOf = (rows: RepairRow[], now: number): ActRow[] =>
   rows.map((row) => {
-    const act = row.gist && row.status === 'open' ? nextAct(row.gist, mixedBatches(row.mixes), now, zoneMin()) : null;
+    const act =
+      row.gist && row.status === 'open'
+        ? nextAct(row.gist, mixedBatches(row.mixes), now, zoneMin())
+        : null;
     return { row, act, say: row.status === 'closed' ? 'closed' : shortSay(row, act) };
   });
 

@@ -39,17 +39,37 @@ export function SettingsScreen() {
         </View>
         <View className="gap-5 p-4">
           <FieldFrame label="Units" why="A unit can still be typed at each field.">
-            <Choices id="units" label="Units" options={UNITS} value={settings.units} onPick={(v) => dispatch(unitsChosen(v as UnitSystem))} />
+            <Choices
+              id="units"
+              label="Units"
+              options={UNITS}
+              value={settings.units}
+              onPick={(v) => dispatch(unitsChosen(v as UnitSystem))}
+            />
           </FieldFrame>
           <FieldFrame label="Theme">
-            <Choices id="theme" label="Theme" options={THEMES} value={settings.theme} onPick={(v) => dispatch(themeChosen(v as Settings['theme']))} />
+            <Choices
+              id="theme"
+              label="Theme"
+              options={THEMES}
+              value={settings.theme}
+              onPick={(v) => dispatch(themeChosen(v as Settings['theme']))}
+            />
           </FieldFrame>
           <View className="gap-2">
             <Txt as="inline">
               Signed in: {me?.name}, {me?.role}
             </Txt>
-            {waiting > 0 ? <Txt className="text-ochreInk">{waiting} waiting to send stay on this device and go on when someone signs in.</Txt> : null}
-            <SecondaryButton label={`Sign ${me?.name ?? ''} out`} onPress={() => void leave()} testID="sign-out" />
+            {waiting > 0 ? (
+              <Txt className="text-ochreInk">
+                {waiting} waiting to send stay on this device and go on when someone signs in.
+              </Txt>
+            ) : null}
+            <SecondaryButton
+              label={`Sign ${me?.name ?? ''} out`}
+              onPress={() => void leave()}
+              testID="sign-out"
+            />
           </View>
         </View>
       </ScrollView>

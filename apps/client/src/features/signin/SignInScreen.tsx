@@ -9,9 +9,12 @@ import { Txt } from '@/ui/Txt';
 
 function reasonOf(error: unknown): string {
   const e = error as ApiError;
-  if (e.kind === 'problem' && e.problem.status === 401) return 'Name or password is wrong. Check both and try again';
-  if (e.kind === 'problem' && e.problem.status === 429) return 'Too many tries. Wait a minute, then try again';
-  if (e.kind === 'problem' && e.problem.status < 500) return 'Type your user name (2 characters or more) and your password';
+  if (e.kind === 'problem' && e.problem.status === 401)
+    return 'Name or password is wrong. Check both and try again';
+  if (e.kind === 'problem' && e.problem.status === 429)
+    return 'Too many tries. Wait a minute, then try again';
+  if (e.kind === 'problem' && e.problem.status < 500)
+    return 'Type your user name (2 characters or more) and your password';
   return sayError(error);
 }
 
@@ -60,9 +63,21 @@ export function SignInScreen() {
             <TextBox id="username" label="User name" text={username} onText={setUsername} />
           </FieldFrame>
           <FieldFrame label="Password">
-            <TextBox id="password" label="Password" text={password} onText={setPassword} secret onSubmit={() => void signIn({ username, password })} />
+            <TextBox
+              id="password"
+              label="Password"
+              text={password}
+              onText={setPassword}
+              secret
+              onSubmit={() => void signIn({ username, password })}
+            />
           </FieldFrame>
-          <PrimaryButton label="Sign in" onPress={() => void signIn({ username, password })} disabled={isLoading} testID="sign-in" />
+          <PrimaryButton
+            label="Sign in"
+            onPress={() => void signIn({ username, password })}
+            disabled={isLoading}
+            testID="sign-in"
+          />
         </View>
       </View>
     </ScrollView>

@@ -31,14 +31,21 @@ export function Accept(props: StationProps) {
   const { data: me } = useMeQuery();
   const [text, setText, drop] = useKeptText(statementKey(view.id));
   const [sure, setSure] = useState(false);
+  const now = useNow(60_000);
   const closed = view.status === 'closed';
   const zone = zoneMin();
   return (
     <View>
       {view.signoffs.map((s) => (
-        <View key={s.id} className="gap-1 border-b border-ink bg-sheet px-4 py-3" testID={`signoff-${s.verdict}`}>
+        <View
+          key={s.id}
+          className="gap-1 border-b border-ink bg-sheet px-4 py-3"
+          testID={`signoff-${s.verdict}`}
+        >
           <Txt as="row" className={s.verdict === 'accepted' ? 'text-mossInk' : 'text-oxideInk'}>
-            {s.verdict === 'accepted' ? 'Accepted, returned to service' : 'Not accepted: to be done again'}
+            {s.verdict === 'accepted'
+              ? 'Accepted, returned to service'
+              : 'Not accepted: to be done again'}
           </Txt>
           <Txt>{s.statement}</Txt>
           <Txt as="label">
@@ -49,19 +56,32 @@ export function Accept(props: StationProps) {
       {view.reviews.map((r) => (
         <View key={r.id} className="border-b border-rule px-4 py-3" testID={`review-${r.kind}`}>
           <Txt as="inline">
-            {r.kind === 'look' ? 'Look at it again' : 'Stop-gap: replace it'} by {dateText(Date.parse(r.dueOn), zone)}
+            {r.kind === 'look' ? 'Look at it again' : 'Stop-gap: replace it'} by{' '}
+            {dateText(Date.parse(r.dueOn), zone)}
           </Txt>
         </View>
       ))}
       <StepList station="accept" {...props} />
       {closed ? null : (
         <View className="gap-3 px-4 py-3">
-          <FieldFrame label="What you found" why={`Signed by ${me?.name ?? ''}. It cannot be edited later.`}>
-            <TextBox id="statement" label="What you found" text={text} onText={setText} multiline placeholder="Flush, one sound, hard all over" />
+          <FieldFrame
+            label="What you found"
+            why={`Signed by ${me?.name ?? ''}. It cannot be edited later.`}
+          >
+            <TextBox
+              id="statement"
+              label="What you found"
+              text={text}
+              onText={setText}
+              multiline
+              placeholder="Flush, one sound, hard all over"
+            />
           </FieldFrame>
           <Txt className="text-pencil">
-            Next look {dateText(Date.now() + plan.nextLookDays * DAY, zone)}
-            {plan.replaceInDays === null ? '.' : `; as a stop-gap it must be replaced by ${dateText(Date.now() + plan.replaceInDays * DAY, zone)}.`}
+            Next look {dateText(now + plan.nextLookDays * DAY, zone)}
+            {plan.replaceInDays === null
+              ? '.'
+              : `; as a stop-gap it must be replaced by ${dateText(now + plan.replaceInDays * DAY, zone)}.`}
           </Txt>
           {sure ? (
             <View className="gap-2" role="alert">
@@ -77,10 +97,17 @@ export function Accept(props: StationProps) {
                   setSure(false);
                 }}
               />
-              {text.trim().length < 3 ? <Txt as="label">Say first what you found, 3 characters or more.</Txt> : null}
+              {text.trim().length < 3 ? (
+                <Txt as="label">Say first what you found, 3 characters or more.</Txt>
+              ) : null}
             </View>
           ) : (
-            <SecondaryButton label="Not good: do it again" onPress={() => setSure(true)} testID="redo" disabled={!repair.canWrite} />
+            <SecondaryButton
+              label="Not good: do it again"
+              onPress={() => setSure(true)}
+              testID="redo"
+              disabled={!repair.canWrite}
+            />
           )}
         </View>
       )}

@@ -9,12 +9,18 @@ export function Cautions({ plan }: { plan: Plan }) {
   const [open, setOpen] = useState(false);
   return (
     <View className="border-b border-rule px-4 py-1" role="note" aria-label="Cautions">
-      <Disclosure label={`Cautions, ${plan.cautions.length}`} open={open} onToggle={() => setOpen(!open)}>
+      <Disclosure
+        label={`Cautions, ${plan.cautions.length}`}
+        open={open}
+        onToggle={() => setOpen(!open)}
+      >
         {plan.cautions.map((c) => (
           <Txt key={c.id}>{c.text}</Txt>
         ))}
         <Txt as="label">Wear: {plan.card.ppe.join(', ')}.</Txt>
-        <Txt as="label">Your site’s rules and the law come first; Kelmot does not replace them.</Txt>
+        <Txt as="label">
+          Your site’s rules and the law come first; Kelmot does not replace them.
+        </Txt>
       </Disclosure>
     </View>
   );

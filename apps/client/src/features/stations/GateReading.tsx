@@ -10,14 +10,52 @@ import { SecondaryButton } from '@/ui/Button';
 import { FieldFrame, TextBox } from '@/ui/fields';
 import { DewGauge } from '@/ui/Gauges';
 
-const INPUTS: { id: 'airC' | 'rhPct' | 'surfaceC'; label: string; quantity: QuantityId; min: number; max: number; range: string }[] = [
-  { id: 'airC', label: 'Air', quantity: 'temperature', min: -40, max: 60, range: 'From −40 to 60 °C.' },
-  { id: 'rhPct', label: 'Humidity', quantity: 'percent', min: 1, max: 100, range: 'From 1 to 100 %.' },
-  { id: 'surfaceC', label: 'Steel', quantity: 'temperature', min: -40, max: 120, range: 'From −40 to 120 °C.' },
+const INPUTS: {
+  id: 'airC' | 'rhPct' | 'surfaceC';
+  label: string;
+  quantity: QuantityId;
+  min: number;
+  max: number;
+  range: string;
+}[] = [
+  {
+    id: 'airC',
+    label: 'Air',
+    quantity: 'temperature',
+    min: -40,
+    max: 60,
+    range: 'From −40 to 60 °C.',
+  },
+  {
+    id: 'rhPct',
+    label: 'Humidity',
+    quantity: 'percent',
+    min: 1,
+    max: 100,
+    range: 'From 1 to 100 %.',
+  },
+  {
+    id: 'surfaceC',
+    label: 'Steel',
+    quantity: 'temperature',
+    min: -40,
+    max: 120,
+    range: 'From −40 to 120 °C.',
+  },
 ];
 
 /** The dew point gate: three readings typed, the gauge live, the verdict recorded. */
-export function GateReading({ step, view, plan, repair }: { step: Step; view: RepairView; plan: Plan; repair: OpenRepair }) {
+export function GateReading({
+  step,
+  view,
+  plan,
+  repair,
+}: {
+  step: Step;
+  view: RepairView;
+  plan: Plan;
+  repair: OpenRepair;
+}) {
   const dispatch = useAppDispatch();
   const units = useAppSelector((s) => s.settings.units);
   const texts = useAppSelector((s) => s.drafts.texts);
@@ -31,12 +69,16 @@ export function GateReading({ step, view, plan, repair }: { step: Step; view: Re
     return { ...input, key, text, value: inside ? parsed.value : null };
   });
   const [air, rh, surface] = read.map((r) => r.value);
-  const whole = air != null && rh != null && surface != null ? { airC: air, rhPct: rh, surfaceC: surface } : null;
+  const whole =
+    air != null && rh != null && surface != null
+      ? { airC: air, rhPct: rh, surfaceC: surface }
+      : null;
   const limits = plan.card.ambient;
   const gate = whole && ambientGate({ ...whole, ...limits });
   const record = () => {
     setShown(true);
-    if (whole) repair.send({ type: 'reading.add', stepId: step.id, values: { kind: 'ambient', ...whole } });
+    if (whole)
+      repair.send({ type: 'reading.add', stepId: step.id, values: { kind: 'ambient', ...whole } });
   };
   return (
     <View className="gap-3" onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
@@ -58,9 +100,20 @@ export function GateReading({ step, view, plan, repair }: { step: Step; view: Re
         ))}
       </View>
       {gate && whole && width > 0 ? (
-        <DewGauge width={width} dewPointC={gate.frostPointC ?? gate.dewPointC} surfaceC={whole.surfaceC} goFromC={goFromC(whole, limits)} go={gate.verdict === 'go'} />
+        <DewGauge
+          width={width}
+          dewPointC={gate.frostPointC ?? gate.dewPointC}
+          surfaceC={whole.surfaceC}
+          goFromC={goFromC(whole, limits)}
+          go={gate.verdict === 'go'}
+        />
       ) : null}
-      <SecondaryButton label="Record readings" testID="record-gate" onPress={record} disabled={!repair.canWrite} />
+      <SecondaryButton
+        label="Record readings"
+        testID="record-gate"
+        onPress={record}
+        disabled={!repair.canWrite}
+      />
     </View>
   );
 }

@@ -30,7 +30,9 @@ export function Mix(props: StationProps) {
         <FigureText figure={plan.figures.total} label="to mix" as="reading" />
         <FigureText figure={plan.figures.batches} label="batches" as="reading" />
         <FigureText figure={plan.figures.batchMass} label="each" as="reading" />
-        {running ? null : <FigureText figure={plan.figures.life} label="working life" as="reading" />}
+        {running ? null : (
+          <FigureText figure={plan.figures.life} label="working life" as="reading" />
+        )}
       </View>
       {shown && !running ? (
         <>
@@ -53,7 +55,14 @@ export function Mix(props: StationProps) {
           <View className="flex-row items-center gap-4 border-b border-rule px-4 py-3">
             <MixedSwatch />
             <View className="min-w-0 flex-1 gap-1">
-              <Txt as="row">Mix to {clockText(Date.parse(running.mix.startedAt) + plan.card.mix.mixMinutes * MINUTE, zoneMin())}, then look</Txt>
+              <Txt as="row">
+                Mix to{' '}
+                {clockText(
+                  Date.parse(running.mix.startedAt) + plan.card.mix.mixMinutes * MINUTE,
+                  zoneMin(),
+                )}
+                , then look
+              </Txt>
               <Txt>Scrape wall and base of the pail. {plan.card.mix.mixedSign}.</Txt>
             </View>
           </View>
@@ -80,9 +89,14 @@ export function Mix(props: StationProps) {
           <Txt as="label">Mixed so far</Txt>
           {view.mixes.map((m) => (
             <Txt as="inline" key={m.id} className="font-label">
-              {clockText(Date.parse(m.startedAt), zoneMin())} batch {m.batchNo}: {say(m.aG, 'mass')} + {say(m.bG, 'mass')}
+              {clockText(Date.parse(m.startedAt), zoneMin())} batch {m.batchNo}: {say(m.aG, 'mass')}{' '}
+              + {say(m.bG, 'mass')}
               {m.lot ? `, lot ${m.lot}` : ''}
-              {m.binnedAt ? ', binned' : m.placedAt ? `, placed ${clockText(Date.parse(m.placedAt), zoneMin())}` : ', in the pail'}
+              {m.binnedAt
+                ? ', binned'
+                : m.placedAt
+                  ? `, placed ${clockText(Date.parse(m.placedAt), zoneMin())}`
+                  : ', in the pail'}
             </Txt>
           ))}
         </View>
@@ -113,12 +127,37 @@ export function MixAction(props: StationProps) {
   const [lot] = useKeptText(`${view.id}/lot`);
   const start = () => {
     if (!next || held || weighed.aG === null || weighed.bG === null || !repair.canWrite) return;
-    repair.send({ type: 'mix.start', batchNo: next.no, aG: weighed.aG, bG: weighed.bG, lot: lot.trim() });
+    repair.send({
+      type: 'mix.start',
+      batchNo: next.no,
+      aG: weighed.aG,
+      bG: weighed.bG,
+      lot: lot.trim(),
+    });
     dispatch(textsDropped([weightKey(view, 'a'), weightKey(view, 'b')]));
   };
-  const placed = () => running && repair.canWrite && repair.send({ type: 'mix.placed', mixId: running.mix.id });
+  const placed = () =>
+    running && repair.canWrite && repair.send({ type: 'mix.placed', mixId: running.mix.id });
   useKey('t', () => (running ? placed() : start()));
-  if (running) return <PrimaryButton label={`Batch ${running.batch.no} is placed`} sign="tick" keyHint={undefined} onPress={placed} disabled={!repair.canWrite} testID="batch-placed" />;
-  if (next) return <PrimaryButton label={held ?? `Start batch ${next.no}: mix ${say(plan.card.mix.mixMinutes, 'time')}`} disabled={held !== null || !repair.canWrite} onPress={start} testID="batch-start" />;
+  if (running)
+    return (
+      <PrimaryButton
+        label={`Batch ${running.batch.no} is placed`}
+        sign="tick"
+        keyHint={undefined}
+        onPress={placed}
+        disabled={!repair.canWrite}
+        testID="batch-placed"
+      />
+    );
+  if (next)
+    return (
+      <PrimaryButton
+        label={held ?? `Start batch ${next.no}: mix ${say(plan.card.mix.mixMinutes, 'time')}`}
+        disabled={held !== null || !repair.canWrite}
+        onPress={start}
+        testID="batch-start"
+      />
+    );
   return <MoveOn {...props} station="mix" next="build" />;
 }

@@ -24,7 +24,10 @@ export function PailClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: B
   const zone = zoneMin();
   const over = now > ends;
   const end = ends + (ends - started) * 0.08;
-  const axis = width > 0 ? axisOf({ from: started, nearTo: end, to: end, width, nearShare: 1, zoneMin: zone }) : null;
+  const axis =
+    width > 0
+      ? axisOf({ from: started, nearTo: end, to: end, width, nearShare: 1, zoneMin: zone })
+      : null;
   const marks = [
     { at: mixed, ink: c.ink, text: clockText(mixed, zone) },
     { at: placeBy, ink: c.ink, text: clockText(placeBy, zone) },
@@ -61,10 +64,26 @@ export function PailClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: B
             <CureStrip strip={stripOf(gistOf(plan), started)} axis={axis} now={now} height={42} />
             <Svg width={width} height={22} aria-hidden>
               {axis.ticks.map((t) => (
-                <Line key={t.at} x1={t.x} y1={0} x2={t.x} y2={t.long ? 6 : 3} stroke={c.ink} strokeWidth={0.75} />
+                <Line
+                  key={t.at}
+                  x1={t.x}
+                  y1={0}
+                  x2={t.x}
+                  y2={t.long ? 6 : 3}
+                  stroke={c.ink}
+                  strokeWidth={0.75}
+                />
               ))}
               {marks.map((m, i) => (
-                <SvgText key={i} x={Math.min(Math.max(axis.x(m.at), 18), width - 18)} y={18} textAnchor="middle" fontFamily="BarlowSemiCondensed_600SemiBold" fontSize={16} fill={m.ink}>
+                <SvgText
+                  key={i}
+                  x={Math.min(Math.max(axis.x(m.at), 18), width - 18)}
+                  y={18}
+                  textAnchor="middle"
+                  fontFamily="BarlowSemiCondensed_600SemiBold"
+                  fontSize={16}
+                  fill={m.ink}
+                >
                   {m.text}
                 </SvgText>
               ))}

@@ -1,5 +1,13 @@
 import { judgeReading, stepDone, type ReadingValues, type RepairView } from '@kelmot/contract';
-import { clockText, parseQuantity, say, shownUnit, type Hold, type Plan, type Step } from '@kelmot/core';
+import {
+  clockText,
+  parseQuantity,
+  say,
+  shownUnit,
+  type Hold,
+  type Plan,
+  type Step,
+} from '@kelmot/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import type { OpenRepair } from '@/features/repair/useRepair';
@@ -28,11 +36,22 @@ export function useKeptText(key: string): [string, (text: string) => void, () =>
   return [text, (t) => dispatch(textTyped({ key, text: t })), () => dispatch(textsDropped([key]))];
 }
 
-function ReadingHold({ step, hold, plan, view, repair }: StepProps & { hold: Extract<Hold, { kind: 'reading' }> }) {
+function ReadingHold({
+  step,
+  hold,
+  plan,
+  view,
+  repair,
+}: StepProps & { hold: Extract<Hold, { kind: 'reading' }> }) {
   const units = useAppSelector((s) => s.settings.units);
   const [text, setText, drop] = useKeptText(`${view.id}/${step.id}`);
   const [error, setError] = useState<string>();
-  const limits = [hold.min !== null ? `${say(hold.min, hold.quantity, units)} or more` : null, hold.max !== null ? `${say(hold.max, hold.quantity, units)} or less` : null].filter(Boolean).join(', ');
+  const limits = [
+    hold.min !== null ? `${say(hold.min, hold.quantity, units)} or more` : null,
+    hold.max !== null ? `${say(hold.max, hold.quantity, units)} or less` : null,
+  ]
+    .filter(Boolean)
+    .join(', ');
   const record = () => {
     const parsed = parseQuantity(text, hold.quantity, units);
     if (!parsed.ok) return setError(`${parsed.message} It needs ${limits}.`);
@@ -45,19 +64,42 @@ function ReadingHold({ step, hold, plan, view, repair }: StepProps & { hold: Ext
     <FieldFrame label={hold.label} why={limits} error={error}>
       <View className="flex-row gap-2">
         <View className="flex-1">
-          <TextBox id={`reading-${step.id}`} label={hold.label} text={text} onText={setText} unit={shownUnit(hold.quantity, units).symbol} numeric error={error} />
+          <TextBox
+            id={`reading-${step.id}`}
+            label={hold.label}
+            text={text}
+            onText={setText}
+            unit={shownUnit(hold.quantity, units).symbol}
+            numeric
+            error={error}
+          />
         </View>
-        <SecondaryButton label="Record" hint={`Record ${hold.label}`} testID={`record-${step.id}`} onPress={record} disabled={!repair.canWrite} />
+        <SecondaryButton
+          label="Record"
+          hint={`Record ${hold.label}`}
+          testID={`record-${step.id}`}
+          onPress={record}
+          disabled={!repair.canWrite}
+        />
       </View>
     </FieldFrame>
   );
 }
 
-function HardnessHold({ step, hold, view, repair, plan }: StepProps & { hold: Extract<Hold, { kind: 'hardness' }> }) {
+function HardnessHold({
+  step,
+  hold,
+  view,
+  repair,
+  plan,
+}: StepProps & { hold: Extract<Hold, { kind: 'hardness' }> }) {
   const [text, setText, drop] = useKeptText(`${view.id}/${step.id}`);
   const [error, setError] = useState<string>();
   const record = () => {
-    const values = text.split(/[\s,;]+/).filter(Boolean).map(Number);
+    const values = text
+      .split(/[\s,;]+/)
+      .filter(Boolean)
+      .map(Number);
     if (values.length === 0 || values.some((v) => !Number.isFinite(v) || v < 0 || v > 100)) {
       return setError('Type Shore D readings from 0 to 100 with spaces between, such as 86 85 87.');
     }
@@ -67,12 +109,30 @@ function HardnessHold({ step, hold, view, repair, plan }: StepProps & { hold: Ex
     if (judgeReading(hold, reading, plan).passed) drop();
   };
   return (
-    <FieldFrame label="Shore D readings" why={`${hold.minReadings} or more, each ${hold.target} or over`} error={error}>
+    <FieldFrame
+      label="Shore D readings"
+      why={`${hold.minReadings} or more, each ${hold.target} or over`}
+      error={error}
+    >
       <View className="flex-row gap-2">
         <View className="flex-1">
-          <TextBox id={`reading-${step.id}`} label="Shore D readings" text={text} onText={setText} numeric error={error} placeholder="86 85 87" />
+          <TextBox
+            id={`reading-${step.id}`}
+            label="Shore D readings"
+            text={text}
+            onText={setText}
+            numeric
+            error={error}
+            placeholder="86 85 87"
+          />
         </View>
-        <SecondaryButton label="Record" hint="Record hardness" testID={`record-${step.id}`} onPress={record} disabled={!repair.canWrite} />
+        <SecondaryButton
+          label="Record"
+          hint="Record hardness"
+          testID={`record-${step.id}`}
+          onPress={record}
+          disabled={!repair.canWrite}
+        />
       </View>
     </FieldFrame>
   );
@@ -98,7 +158,9 @@ function Tick({ step, done, repair }: { step: Step; done: boolean; repair: OpenR
       onPress={() => repair.send({ type: 'check.set', stepId: step.id, done: !done, note: '' })}
       className="h-12 w-12 items-center justify-center"
     >
-      <View className={`h-8 w-8 items-center justify-center rounded border-[1.5px] border-ink ${done ? 'bg-moss' : 'bg-sheet'}`}>
+      <View
+        className={`h-8 w-8 items-center justify-center rounded border-[1.5px] border-ink ${done ? 'bg-moss' : 'bg-sheet'}`}
+      >
         {done ? (
           <Txt as="row" className="text-sheet">
             ✓
@@ -117,9 +179,14 @@ export function StepRow(props: StepProps) {
   const last = view.readings.filter((r) => r.stepId === step.id).at(-1);
   const figures = step.figures.flatMap((id) => (plan.figures[id] ? [plan.figures[id]] : []));
   return (
-    <View className={`gap-2 border-b border-rule px-4 py-3 ${done ? '' : 'bg-sheet'}`} testID={`step-${step.id}`}>
+    <View
+      className={`gap-2 border-b border-rule px-4 py-3 ${done ? '' : 'bg-sheet'}`}
+      testID={`step-${step.id}`}
+    >
       <View className="flex-row items-start gap-3">
-        <View className={`mt-0.5 h-6 w-6 items-center justify-center rounded-full border-[1.5px] border-ink ${done && step.hold ? 'bg-ink' : ''}`}>
+        <View
+          className={`mt-0.5 h-6 w-6 items-center justify-center rounded-full border-[1.5px] border-ink ${done && step.hold ? 'bg-ink' : ''}`}
+        >
           <Txt as="label" className={done && step.hold ? 'text-sheet' : 'text-ink'}>
             {no}
           </Txt>
@@ -150,7 +217,10 @@ export function StepRow(props: StepProps) {
         {last ? (
           <View className="flex-row items-start gap-2" role="status" testID={`verdict-${step.id}`}>
             {last.passed ? null : <StopMark size={22} />}
-            <Txt as="inline" className={`min-w-0 flex-1 ${last.passed ? 'text-mossInk' : 'text-oxideInk'}`}>
+            <Txt
+              as="inline"
+              className={`min-w-0 flex-1 ${last.passed ? 'text-mossInk' : 'text-oxideInk'}`}
+            >
               {last.say}{' '}
               <Txt as="label">
                 {clockText(Date.parse(last.takenAt), zoneMin())}, {last.by}
@@ -174,8 +244,20 @@ export function StepRow(props: StepProps) {
 }
 
 /** All steps of one station, numbered. */
-export function StepList({ station, view, plan, repair }: { station: Step['station']; view: RepairView; plan: Plan; repair: OpenRepair }) {
+export function StepList({
+  station,
+  view,
+  plan,
+  repair,
+}: {
+  station: Step['station'];
+  view: RepairView;
+  plan: Plan;
+  repair: OpenRepair;
+}) {
   return plan.steps
     .filter((s) => s.station === station)
-    .map((step, i) => <StepRow key={step.id} step={step} no={i + 1} view={view} plan={plan} repair={repair} />);
+    .map((step, i) => (
+      <StepRow key={step.id} step={step} no={i + 1} view={view} plan={plan} repair={repair} />
+    ));
 }

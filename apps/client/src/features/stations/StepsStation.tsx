@@ -13,7 +13,13 @@ export interface StationProps {
 }
 
 /** Moves on to the next station: closed while a hold is open, and saying which. */
-export function MoveOn({ station, next, id, view, repair }: StationProps & { station: StationId; next: StationId }): ReactNode {
+export function MoveOn({
+  station,
+  next,
+  id,
+  view,
+  repair,
+}: StationProps & { station: StationId; next: StationId }): ReactNode {
   const upTo = STATIONS.slice(0, STATIONS.indexOf(next));
   const open = upTo.flatMap((s) => openHolds(view, s));
   const ahead = STATIONS.indexOf(view.station) >= STATIONS.indexOf(next);
@@ -24,7 +30,14 @@ export function MoveOn({ station, next, id, view, repair }: StationProps & { sta
   if (open.length > 0 && !ahead) {
     const here = openHolds(view, station);
     const first = here[0] ?? open[0];
-    return <PrimaryButton label={`${open.length} to do first: ${first?.toLowerCase() ?? ''}`} disabled onPress={go} testID="move-on" />;
+    return (
+      <PrimaryButton
+        label={`${open.length} to do first: ${first?.toLowerCase() ?? ''}`}
+        disabled
+        onPress={go}
+        testID="move-on"
+      />
+    );
   }
   return <PrimaryButton label={`On to ${STATION_NAMES[next]}`} onPress={go} testID="move-on" />;
 }

@@ -37,9 +37,16 @@ export function useBatches(view: RepairView, plan: Plan): Batches {
   const bText = texts[weightKey(view, 'b')] ?? '';
   const [aG, bG] = [grams(aText), grams(bText)];
   const { ratio, densityA, densityB, tolerancePct } = plan.card.mix;
-  const check = aG !== null && bG !== null ? mixCheck({ ratio, densityA, densityB, tolerancePct, weighed: { aG, bG } }) : null;
+  const check =
+    aG !== null && bG !== null
+      ? mixCheck({ ratio, densityA, densityB, tolerancePct, weighed: { aG, bG } })
+      : null;
   const open = STATIONS.slice(0, STATIONS.indexOf('build')).flatMap((s) => openHolds(view, s));
-  const earlier = next && plan.batches.filter((b) => b.coat < next.coat).some((b) => !view.mixes.some((m) => m.batchNo === b.no && m.placedAt !== null));
+  const earlier =
+    next &&
+    plan.batches
+      .filter((b) => b.coat < next.coat)
+      .some((b) => !view.mixes.some((m) => m.batchNo === b.no && m.placedAt !== null));
   const held =
     open.length > 0
       ? `First: ${open.join(', ').toLowerCase()}`
@@ -50,5 +57,10 @@ export function useBatches(view: RepairView, plan: Plan): Batches {
           : check.verdict === 'out'
             ? 'Off ratio: put it right first'
             : null;
-  return { running: wet && wetBatch ? { mix: wet, batch: wetBatch } : null, next, weighed: { aText, bText, aG, bG, check }, held };
+  return {
+    running: wet && wetBatch ? { mix: wet, batch: wetBatch } : null,
+    next,
+    weighed: { aText, bText, aG, bG, check },
+    held,
+  };
 }

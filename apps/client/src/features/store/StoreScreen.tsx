@@ -1,4 +1,11 @@
-import { METAL_NAMES, MILESTONE_NAMES, MilestoneId, say, type Card, type SystemCard } from '@kelmot/core';
+import {
+  METAL_NAMES,
+  MILESTONE_NAMES,
+  MilestoneId,
+  say,
+  type Card,
+  type SystemCard,
+} from '@kelmot/core';
 import { useState } from 'react';
 import { FlatList, Pressable, View } from 'react-native';
 import { Frame } from '@/features/frame/Frame';
@@ -27,17 +34,42 @@ function SystemFigures({ card }: { card: SystemCard }) {
   const temp = (x: number) => say(x, 'temperature', units);
   return (
     <View className="pb-3">
-      <Line name="Ratio" text={`${mix.ratio.a} : ${mix.ratio.b} by ${mix.ratio.by}, within ${mix.tolerancePct} %`} />
+      <Line
+        name="Ratio"
+        text={`${mix.ratio.a} : ${mix.ratio.b} by ${mix.ratio.by}, within ${mix.tolerancePct} %`}
+      />
       <Line name="Mix" text={`${say(mix.mixMinutes, 'time')}. ${mix.mixedSign}.`} />
       <Line name="Heat" text={`dry ${temp(service.dryHeatC)}, wet ${temp(service.wetHeatC)}`} />
-      {card.postCure ? <Line name="Post-cure" text={`${say(card.postCure.minutes, 'time')} at ${temp(card.postCure.tempC)}; without it ${temp(card.postCure.withoutC)}`} /> : null}
-      <Line name="Steel when placed" text={`${temp(ambient.minSurfaceC)} to ${temp(ambient.maxSurfaceC)}, ${ambient.minAboveDewC} °C above dew point`} />
-      <Line name="One coat" text={`level ${say(layer.maxMm.level, 'length', units)}, vertical ${say(layer.maxMm.vertical, 'length', units)}, overhead ${say(layer.maxMm.overhead, 'length', units)}`} />
-      <Line name="Metals" text={card.substrates.map((s) => `${METAL_NAMES[s.metal]} ${s.lasting}`).join(', ')} />
+      {card.postCure ? (
+        <Line
+          name="Post-cure"
+          text={`${say(card.postCure.minutes, 'time')} at ${temp(card.postCure.tempC)}; without it ${temp(card.postCure.withoutC)}`}
+        />
+      ) : null}
+      <Line
+        name="Steel when placed"
+        text={`${temp(ambient.minSurfaceC)} to ${temp(ambient.maxSurfaceC)}, ${ambient.minAboveDewC} °C above dew point`}
+      />
+      <Line
+        name="One coat"
+        text={`level ${say(layer.maxMm.level, 'length', units)}, vertical ${say(layer.maxMm.vertical, 'length', units)}, overhead ${say(layer.maxMm.overhead, 'length', units)}`}
+      />
+      <Line
+        name="Metals"
+        text={card.substrates.map((s) => `${METAL_NAMES[s.metal]} ${s.lasting}`).join(', ')}
+      />
       <Line name="Hardness" text={`Shore D ${service.hardnessShoreD}`} />
       {MilestoneId.options.flatMap((id) => {
         const points = card.cure.milestones[id];
-        return points ? [<Line key={id} name={MILESTONE_NAMES[id]} text={points.map((p) => `${temp(p.tempC)} ${say(p.minutes, 'time')}`).join(', ')} />] : [];
+        return points
+          ? [
+              <Line
+                key={id}
+                name={MILESTONE_NAMES[id]}
+                text={points.map((p) => `${temp(p.tempC)} ${say(p.minutes, 'time')}`).join(', ')}
+              />,
+            ]
+          : [];
       })}
       <Line name="Wear" text={card.ppe.join(', ')} />
       <Line name="Keep" text={`${card.storage}; ${card.shelfLifeMonths} months`} />
@@ -49,7 +81,14 @@ function CardRow({ card }: { card: Card }) {
   const [open, setOpen] = useState(false);
   return (
     <View className="border-b border-rule px-4">
-      <Pressable role="button" aria-expanded={open} aria-label={`${card.code} ${card.name}`} testID={`card-${card.code}`} onPress={() => setOpen(!open)} className="gap-1 py-3">
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        aria-label={`${card.code} ${card.name}`}
+        testID={`card-${card.code}`}
+        onPress={() => setOpen(!open)}
+        className="gap-1 py-3"
+      >
         <View className="flex-row items-center gap-2.5">
           <Tag text={card.code} />
           <Txt as="row" className="min-w-0 flex-1" numberOfLines={1}>
@@ -61,7 +100,9 @@ function CardRow({ card }: { card: Card }) {
         <Txt as="label">{card.packs.map((p) => `${p.label} €${p.price}`).join(', ')}</Txt>
       </Pressable>
       {open && card.role === 'system' ? <SystemFigures card={card} /> : null}
-      {open ? <Txt className="pb-3 text-pencil">Must not touch: {card.mustNotTouch.join(', ')}.</Txt> : null}
+      {open ? (
+        <Txt className="pb-3 text-pencil">Must not touch: {card.mustNotTouch.join(', ')}.</Txt>
+      ) : null}
     </View>
   );
 }
@@ -79,8 +120,14 @@ export function StoreScreen() {
       </View>
       {isLoading ? <Skeleton rows={6} /> : null}
       {error ? <Failed say={sayError(error)} retry={() => void refetch()} /> : null}
-      {cards?.length === 0 ? <Empty title="No cards yet.">A planner adds the materials your site uses.</Empty> : null}
-      <FlatList data={cards ?? []} keyExtractor={(c) => c.code} renderItem={({ item }) => <CardRow card={item} />} />
+      {cards?.length === 0 ? (
+        <Empty title="No cards yet.">A planner adds the materials your site uses.</Empty>
+      ) : null}
+      <FlatList
+        data={cards ?? []}
+        keyExtractor={(c) => c.code}
+        renderItem={({ item }) => <CardRow card={item} />}
+      />
     </Frame>
   );
 }

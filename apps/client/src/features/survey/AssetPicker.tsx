@@ -31,37 +31,79 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
           <Txt as="row" className="min-w-0 flex-1">
             {asset.name}
           </Txt>
-          <LinkButton label="Change" hint="Choose another asset" testID="asset-change" onPress={() => onType({ id: null, tag: '', name: '', position: '', costPerHour: 0 })} />
+          <LinkButton
+            label="Change"
+            hint="Choose another asset"
+            testID="asset-change"
+            onPress={() => onType({ id: null, tag: '', name: '', position: '', costPerHour: 0 })}
+          />
         </View>
         <Txt as="label">{asset.position}</Txt>
       </View>
     );
   }
   const needle = q.trim().toLowerCase();
-  const found = needle ? assets.filter((a) => `${a.tag} ${a.name} ${a.position}`.toLowerCase().includes(needle)) : [];
+  const found = needle
+    ? assets.filter((a) => `${a.tag} ${a.name} ${a.position}`.toLowerCase().includes(needle))
+    : [];
   return (
     <View className="gap-3">
       {asNew ? (
         <>
           <FieldFrame label="Tag" error={errors['asset.tag']}>
-            <TextBox id="asset.tag" label="Tag" text={asset.tag} onText={(tag) => onType({ ...asset, tag })} error={errors['asset.tag']} />
+            <TextBox
+              id="asset.tag"
+              label="Tag"
+              text={asset.tag}
+              onText={(tag) => onType({ ...asset, tag })}
+              error={errors['asset.tag']}
+            />
           </FieldFrame>
           <FieldFrame label="What it is" error={errors['asset.name']}>
-            <TextBox id="asset.name" label="What it is" text={asset.name} onText={(name) => onType({ ...asset, name })} error={errors['asset.name']} />
+            <TextBox
+              id="asset.name"
+              label="What it is"
+              text={asset.name}
+              onText={(name) => onType({ ...asset, name })}
+              error={errors['asset.name']}
+            />
           </FieldFrame>
           <FieldFrame label="Where">
-            <TextBox id="asset.position" label="Where" text={asset.position} onText={(position) => onType({ ...asset, position })} />
+            <TextBox
+              id="asset.position"
+              label="Where"
+              text={asset.position}
+              onText={(position) => onType({ ...asset, position })}
+            />
           </FieldFrame>
           <LinkButton label="Choose from the list instead" onPress={() => setAsNew(false)} />
         </>
       ) : (
         <>
-          <FieldFrame label="Asset" why="What it holds fills in the rest." error={errors['asset.tag']}>
-            <TextBox id="asset-search" label="Asset: find by tag, name or place" text={q} onText={setQ} placeholder="P-204, lime pump" error={errors['asset.tag']} />
+          <FieldFrame
+            label="Asset"
+            why="What it holds fills in the rest."
+            error={errors['asset.tag']}
+          >
+            <TextBox
+              id="asset-search"
+              label="Asset: find by tag, name or place"
+              text={q}
+              onText={setQ}
+              placeholder="P-204, lime pump"
+              error={errors['asset.tag']}
+            />
           </FieldFrame>
           <View role="list">
             {found.slice(0, MOST_SHOWN).map((a) => (
-              <Pressable key={a.id} role="button" aria-label={`${a.tag} ${a.name}`} testID={`asset-${a.tag}`} onPress={() => onPick(a)} className="min-h-[48px] flex-row items-center gap-2.5 border-b border-rule active:bg-shade">
+              <Pressable
+                key={a.id}
+                role="button"
+                aria-label={`${a.tag} ${a.name}`}
+                testID={`asset-${a.tag}`}
+                onPress={() => onPick(a)}
+                className="min-h-[48px] flex-row items-center gap-2.5 border-b border-rule active:bg-shade"
+              >
                 <Tag text={a.tag} />
                 <Txt as="inline" className="min-w-0 flex-1" numberOfLines={1}>
                   {a.name}
@@ -71,8 +113,12 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
                 </Txt>
               </Pressable>
             ))}
-            {needle && found.length === 0 ? <Txt className="text-pencil">No such asset.</Txt> : null}
-            {found.length > MOST_SHOWN ? <Txt as="label">{found.length - MOST_SHOWN} more: type on.</Txt> : null}
+            {needle && found.length === 0 ? (
+              <Txt className="text-pencil">No such asset.</Txt>
+            ) : null}
+            {found.length > MOST_SHOWN ? (
+              <Txt as="label">{found.length - MOST_SHOWN} more: type on.</Txt>
+            ) : null}
           </View>
           <LinkButton
             label={needle && found.length === 0 ? `Enter “${q.trim()}” as new` : 'Enter a new one'}

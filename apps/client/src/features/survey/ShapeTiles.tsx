@@ -4,7 +4,19 @@ import { SectionDrawing } from '@/ui/SectionView';
 import { Txt } from '@/ui/Txt';
 
 /** Picture tiles for the shape of the damage, drawn by the same section as the repair. */
-export function ShapeTiles({ family, shapes, value, onPick, index }: { family: FamilyId; shapes: DamageShape[]; value: string | undefined; onPick: (shape: string) => void; index: number }) {
+export function ShapeTiles({
+  family,
+  shapes,
+  value,
+  onPick,
+  index,
+}: {
+  family: FamilyId;
+  shapes: DamageShape[];
+  value: string | undefined;
+  onPick: (shape: string) => void;
+  index: number;
+}) {
   return (
     <View role="radiogroup" aria-label="Shape of the damage" className="flex-row flex-wrap gap-2">
       {shapes.map((s) => {

@@ -1,4 +1,12 @@
-import { draftFields, familyOf, INTENT_NAMES, INTENTS, type FamilyId, type Field, type SurveyDraft } from '@kelmot/core';
+import {
+  draftFields,
+  familyOf,
+  INTENT_NAMES,
+  INTENTS,
+  type FamilyId,
+  type Field,
+  type SurveyDraft,
+} from '@kelmot/core';
 import { View } from 'react-native';
 import { draftPut, draftText } from '@/store/drafts';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
@@ -36,7 +44,14 @@ export function SurveyForm({ draftKey, draft, errors }: FormProps) {
   const put = (next: SurveyDraft) => dispatch(draftPut({ key: draftKey, draft: next }));
   const fields = draftFields(draft);
   const box = (path: string, field: Field) => (
-    <FieldBox key={path} id={path} field={field} text={draft.texts[path] ?? ''} error={errors[path]} onText={(text) => dispatch(draftText({ key: draftKey, path, text }))} />
+    <FieldBox
+      key={path}
+      id={path}
+      field={field}
+      text={draft.texts[path] ?? ''}
+      error={errors[path]}
+      onText={(text) => dispatch(draftText({ key: draftKey, path, text }))}
+    />
   );
   const setShape = (index: number, shape: string) => {
     const shapes = [...draft.shapes];
@@ -59,20 +74,43 @@ export function SurveyForm({ draftKey, draft, errors }: FormProps) {
   return (
     <View>
       <Part title="What is damaged">
-        <AssetPicker draft={draft} errors={errors} onPick={(a) => put(withAsset(draft, a, units))} onType={(asset) => put({ ...draft, asset })} />
+        <AssetPicker
+          draft={draft}
+          errors={errors}
+          onPick={(a) => put(withAsset(draft, a, units))}
+          onType={(asset) => put({ ...draft, asset })}
+        />
       </Part>
       {Array.from({ length: rows }, (_, i) => (
         <Part key={i} title={rows > 1 ? `Damage ${i + 1}` : 'The damage'}>
           <FieldFrame label="Shape" error={i === 0 ? errors.damages : undefined}>
-            <ShapeTiles family={draft.family as FamilyId} shapes={family.shapes} value={draft.shapes[i]} onPick={(s) => setShape(i, s)} index={i} />
+            <ShapeTiles
+              family={draft.family as FamilyId}
+              shapes={family.shapes}
+              value={draft.shapes[i]}
+              onPick={(s) => setShape(i, s)}
+              index={i}
+            />
           </FieldFrame>
-          {fields.filter((f) => f.path.startsWith(`damages.${i}.`)).map((f) => box(f.path, f.field))}
-          {rows > 1 ? <LinkButton label={`Remove damage ${i + 1}`} onPress={() => removeDamage(i)} testID={`damage-remove-${i}`} /> : null}
+          {fields
+            .filter((f) => f.path.startsWith(`damages.${i}.`))
+            .map((f) => box(f.path, f.field))}
+          {rows > 1 ? (
+            <LinkButton
+              label={`Remove damage ${i + 1}`}
+              onPress={() => removeDamage(i)}
+              testID={`damage-remove-${i}`}
+            />
+          ) : null}
         </Part>
       ))}
       {draft.shapes.length > 0 && draft.shapes.length < MOST_DAMAGES ? (
         <View className="border-b border-rule px-4">
-          <LinkButton label="Add another damage on it" testID="damage-add" onPress={() => put({ ...draft, shapes: [...draft.shapes, draft.shapes[0] ?? ''] })} />
+          <LinkButton
+            label="Add another damage on it"
+            testID="damage-add"
+            onPress={() => put({ ...draft, shapes: [...draft.shapes, draft.shapes[0] ?? ''] })}
+          />
         </View>
       ) : null}
       {family.groups.map((g) => (
@@ -80,7 +118,13 @@ export function SurveyForm({ draftKey, draft, errors }: FormProps) {
           {Object.entries(g.fields).map(([key, field]) => box(`${g.id}.${key}`, field))}
           {g.id === 'window' ? (
             <FieldFrame label="Meant as" why="Both are ranked at Match; you can change it there.">
-              <Choices id="survey-intent" label="Meant as" options={INTENTS.map((value) => ({ value, label: INTENT_NAMES[value] }))} value={draft.intent} onPick={(intent) => put({ ...draft, intent })} />
+              <Choices
+                id="survey-intent"
+                label="Meant as"
+                options={INTENTS.map((value) => ({ value, label: INTENT_NAMES[value] }))}
+                value={draft.intent}
+                onPick={(intent) => put({ ...draft, intent })}
+              />
             </FieldFrame>
           ) : null}
         </Part>

@@ -1,5 +1,17 @@
 import type { RepairView } from '@kelmot/contract';
-import { drawSection, families, familyOf, MEDIUM_NAMES, MEDIA, readDraft, sketchOf, type Drawing, type FamilyId, type SurveyDraft, type UnitSystem } from '@kelmot/core';
+import {
+  drawSection,
+  families,
+  familyOf,
+  MEDIUM_NAMES,
+  MEDIA,
+  readDraft,
+  sketchOf,
+  type Drawing,
+  type FamilyId,
+  type SurveyDraft,
+  type UnitSystem,
+} from '@kelmot/core';
 import { router } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -39,17 +51,34 @@ function draftSection(draft: SurveyDraft, units: UnitSystem, width: number): Dra
 
 function Aside({ draft, units }: { draft: SurveyDraft; units: UnitSystem }) {
   const drawing = draftSection(draft, units, 379);
-  if (!drawing) return <Txt className="p-4 text-pencil">Choose the shape of the damage: its section is drawn here as you type.</Txt>;
+  if (!drawing)
+    return (
+      <Txt className="p-4 text-pencil">
+        Choose the shape of the damage: its section is drawn here as you type.
+      </Txt>
+    );
   return (
     <View role="complementary" aria-label="Section">
       <SectionView drawing={drawing} />
-      {familyOf(draft.family).shapes.length > 0 && draft.shapes.length > 1 ? <Txt as="label" className="p-4">Drawn: damage 1 of {draft.shapes.length}.</Txt> : null}
+      {familyOf(draft.family).shapes.length > 0 && draft.shapes.length > 1 ? (
+        <Txt as="label" className="p-4">
+          Drawn: damage 1 of {draft.shapes.length}.
+        </Txt>
+      ) : null}
     </View>
   );
 }
 
 /** The survey of a new repair, or of one that exists. Every letter is kept on the device until it is saved. */
-export function SurveyScreen({ view, repair, width }: { view?: RepairView; repair?: OpenRepair; width: number }) {
+export function SurveyScreen({
+  view,
+  repair,
+  width,
+}: {
+  view?: RepairView;
+  repair?: OpenRepair;
+  width: number;
+}) {
   const dispatch = useAppDispatch();
   const { data: me } = useMeQuery();
   const units = useAppSelector((s) => s.settings.units);
@@ -85,7 +114,13 @@ export function SurveyScreen({ view, repair, width }: { view?: RepairView; repai
   };
   const drawing = draftSection(draft, units, width);
   const wrong = shown && issues.length > 0;
-  const label = wrong ? `${issues.length} to put right above` : begun && changed ? 'Mixing has begun: the survey stands' : changed ? 'Match the materials' : 'On to Match';
+  const label = wrong
+    ? `${issues.length} to put right above`
+    : begun && changed
+      ? 'Mixing has begun: the survey stands'
+      : changed
+        ? 'Match the materials'
+        : 'On to Match';
   return (
     <StationFrame
       id={view?.id ?? null}
@@ -95,20 +130,44 @@ export function SurveyScreen({ view, repair, width }: { view?: RepairView; repai
       title={draft.asset.name || 'New repair'}
       header={drawing ? <SectionView drawing={drawing} /> : null}
       aside={<Aside draft={draft} units={units} />}
-      action={<PrimaryButton label={label} onPress={save} disabled={!canWrite || (begun && changed)} testID="survey-save" />}
+      action={
+        <PrimaryButton
+          label={label}
+          onPress={save}
+          disabled={!canWrite || (begun && changed)}
+          testID="survey-save"
+        />
+      }
     >
       {repair ? <Refused waiting={repair.waiting} /> : null}
       {wrong ? (
         <View role="alert" className="border-b border-rule px-4 py-3" testID="survey-issues">
           <Txt as="inline" className="text-oxideInk">
-            {issues.length === 1 ? 'One field is' : `${issues.length} fields are`} still to be put right; what you typed is kept.
+            {issues.length === 1 ? 'One field is' : `${issues.length} fields are`} still to be put
+            right; what you typed is kept.
           </Txt>
         </View>
       ) : null}
       <SurveyForm draftKey={draftKey} draft={draft} errors={errors} />
       <View className="gap-2 px-4 py-4">
-        {view && changed ? <LinkButton label="Take back my changes" testID="survey-revert" onPress={() => dispatch(draftDropped(draftKey))} /> : null}
-        {!view ? <SecondaryButton label="Throw this draft away" tone="remove" testID="draft-drop" onPress={() => { dispatch(draftDropped(draftKey)); router.navigate('/'); }} /> : null}
+        {view && changed ? (
+          <LinkButton
+            label="Take back my changes"
+            testID="survey-revert"
+            onPress={() => dispatch(draftDropped(draftKey))}
+          />
+        ) : null}
+        {!view ? (
+          <SecondaryButton
+            label="Throw this draft away"
+            tone="remove"
+            testID="draft-drop"
+            onPress={() => {
+              dispatch(draftDropped(draftKey));
+              router.navigate('/');
+            }}
+          />
+        ) : null}
       </View>
     </StationFrame>
   );

@@ -1,17 +1,33 @@
-import { draftFields, fromBase, shownUnit, type Survey, type SurveyDraft, type UnitSystem } from '@kelmot/core';
+import {
+  draftFields,
+  fromBase,
+  shownUnit,
+  type Survey,
+  type SurveyDraft,
+  type UnitSystem,
+} from '@kelmot/core';
 import type { Asset } from '@kelmot/contract';
 
 /** Enough digits to come back to the same size, without the dust of a conversion. */
 const tidy = (x: number): string => String(Number(x.toPrecision(7)));
 
 function valueAt(survey: Survey, path: string): unknown {
-  return path.split('.').reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], survey);
+  return path
+    .split('.')
+    .reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], survey);
 }
 
 /** A stored survey as a draft to go on typing in. */
 export function draftOf(survey: Survey, units: UnitSystem): SurveyDraft {
   const { family, intent, asset, window, damages } = survey;
-  const empty: SurveyDraft = { family, intent, startAt: window.startAt, asset: { ...asset }, shapes: damages.map((d) => d.shape), texts: {} };
+  const empty: SurveyDraft = {
+    family,
+    intent,
+    startAt: window.startAt,
+    asset: { ...asset },
+    shapes: damages.map((d) => d.shape),
+    texts: {},
+  };
   const texts = Object.fromEntries(
     draftFields(empty).map(({ path, field }) => {
       const value = valueAt(survey, path);
@@ -50,7 +66,12 @@ export function withAsset(draft: SurveyDraft, asset: Asset, units: UnitSystem): 
   if (asset.metal) known['parent.metal'] = asset.metal;
   if (asset.medium) known['service.medium'] = asset.medium;
   if (asset.ph !== null) known['service.ph'] = tidy(asset.ph);
-  if (asset.mediumC !== null) known['service.mediumC'] = tidy(fromBase(asset.mediumC, shownUnit('temperature', units)));
+  if (asset.mediumC !== null)
+    known['service.mediumC'] = tidy(fromBase(asset.mediumC, shownUnit('temperature', units)));
   if (asset.wear) known['service.wear'] = asset.wear;
-  return { ...draft, asset: { id, tag, name, position, costPerHour }, texts: { ...draft.texts, ...known } };
+  return {
+    ...draft,
+    asset: { id, tag, name, position, costPerHour },
+    texts: { ...draft.texts, ...known },
+  };
 }

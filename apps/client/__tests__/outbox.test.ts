@@ -1,0 +1,38 @@
+import type { Command } from '@kelmot/contract';
+import {
+  initialOutbox,
+  outboxReducer,
+  queued,
+  refused,
+  retried,
+  sent,
+  thrownAway,
+} from '@/store/outbox';
+
+const save: Command = {
+  id: '1',
+  repairId: 'r',
+  at: '2026-11-24T08:00:00Z',
+  type: 'station.move',
+  expect: 2,
+  station: 'mix',
+};
+const problem = { type: 'about:blank', title: 'Someone changed this repair', status: 409 };
+
+test('a command waits once, however often it is queued, until it is sent', () => {
+  let state = outboxReducer(initialOutbox, queued(save));
+  state = outboxReducer(state, queued(save));
+  expect(state.queue).toHaveLength(1);
+  expect(outboxReducer(state, sent('1')).queue).toEqual([]);
+});
+
+test('what is refused stays with its reason; sent again it carries the version seen', () => {
+  let state = outboxReducer(
+    outboxReducer(initialOutbox, queued(save)),
+    refused({ id: '1', problem, current: null }),
+  );
+  expect(state.queue[0]?.refused?.status).toBe(409);
+  state = outboxReducer(state, retried({ id: '1', expect: 5 }));
+  expect(state.queue[0]).toMatchObject({ refused: null, command: { expect: 5 } });
+  expect(outboxReducer(state, thrownAway('1')).queue).toEqual([]);
+});

@@ -1,0 +1,67 @@
+import { mkdirSync } from 'node:fs';
+import { setTimeout as sleep } from 'node:timers/promises';
+import { freshScreen, launch, PHONE, WIDE, type Screen } from './lib/browser';
+
+const base = process.argv[2] ?? 'http://127.0.0.1:4700';
+const folder = 'docs/screenshots';
+
+async function shoot(screen: Screen, name: string): Promise<void> {
+  await sleep(1200);
+  await screen.page.screenshot({ path: `${folder}/${name}.png` });
+}
+
+async function phone(screen: Screen): Promise<void> {
+  await shoot(screen, 'bench');
+  await screen.press('bench-P-204');
+  await shoot(screen, 'build');
+  for (const station of ['mix', 'prep', 'cure', 'match']) {
+    await screen.press(`station-${station}`);
+    await screen.see(`screen-${station}`);
+    await shoot(screen, station);
+  }
+  await screen.press('back');
+  await screen.press('tab-repairs');
+  await shoot(screen, 'repairs');
+  await screen.press('repair-P-012');
+  await screen.press('station-accept');
+  await shoot(screen, 'accept');
+  await screen.press('back');
+  await screen.press('tab-store');
+  await screen.press('card-R-210');
+  await shoot(screen, 'store');
+  await screen.press('new-repair');
+  await screen.type('asset-search', 'P-014');
+  await screen.press('asset-P-014');
+  await screen.press('shape-0-seat');
+  await screen.type('damages.0.finishedDiameterMm', '3 1/4 in');
+  await screen.type('damages.0.wornDiameterMm', '79.4');
+  await screen.type('damages.0.lengthMm', '48');
+  await shoot(screen, 'survey');
+}
+
+mkdirSync(folder, { recursive: true });
+const session = await launch();
+const small = await freshScreen(session, base, PHONE);
+await small.open('/');
+await shoot(small, 'sign-in');
+await small.press('demo-ida');
+await small.see('bench-P-204');
+await phone(small);
+
+const night = await freshScreen(session, base, PHONE);
+await night.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'dark' }]);
+await night.open('/');
+await night.press('demo-ida');
+await night.see('bench-P-204');
+await shoot(night, 'bench-night');
+
+const wide = await freshScreen(session, base, WIDE);
+await wide.open('/');
+await wide.press('demo-tomas');
+await wide.press('register-P-204');
+await wide.see('screen-build');
+await wide.press('figure-coat');
+await shoot(wide, 'wide');
+await wide.key('2');
+await shoot(wide, 'wide-match');
+await session.close();

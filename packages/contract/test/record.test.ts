@@ -1,0 +1,128 @@
+import { makePlan, type Hold } from '@kelmot/core';
+import {
+  applyCommand,
+  Command,
+  judgeReading,
+  openHolds,
+  stepDone,
+  type RepairView,
+} from '../src/index';
+import { card, site, survey } from '../../core/test/fixtures';
+
+const made = makePlan(survey, card, site, '2026-11-24T08:05:00Z');
+if (!made.ok) throw new Error(made.why);
+const plan = made.plan;
+const ID = '01936f00-0000-7000-8000-000000000001';
+const AT = '2026-11-24T09:00:00Z';
+
+const view: RepairView = {
+  id: ID,
+  assetId: null,
+  tag: 'P-1',
+  assetName: 'Test pump',
+  position: '',
+  title: 'worn wall',
+  family: 'F2',
+  intent: 'lasting',
+  station: 'prep',
+  status: 'open',
+  version: 2,
+  backBy: AT,
+  createdAt: AT,
+  updatedAt: AT,
+  survey,
+  plan: { id: ID, number: 1, body: plan },
+  readings: [],
+  mixes: [],
+  checks: [],
+  signoffs: [],
+  reviews: [],
+};
+const base = { id: ID, repairId: ID, at: AT };
+const hold = (id: string): Hold => {
+  const found = plan.steps.find((s) => s.id === id)?.hold;
+  if (!found) throw new Error(id);
+  return found;
+};
+
+test('the gate says stop or go with the number and the limit', () => {
+  expect(
+    judgeReading(hold('gate'), { kind: 'ambient', airC: 20, rhPct: 50, surfaceC: 18 }, plan),
+  ).toEqual({
+    passed: true,
+    say: 'Go. Steel is 8.7 °C above dew point; it needs 3.',
+  });
+  const wet = judgeReading(
+    hold('gate'),
+    { kind: 'ambient', airC: 20, rhPct: 80, surfaceC: 18 },
+    plan,
+  );
+  expect(wet).toEqual({ passed: false, say: 'Stop: steel is 1.6 °C above dew point; it needs 3.' });
+});
+
+test.each([
+  ['open-up', { kind: 'reading', value: 2 }, false, 'Stop: 2 mm; 3 mm is the least.'],
+  ['grade', { kind: 'reading', value: 120 }, false, 'Stop: 120 µm; 100 µm is the most.'],
+  ['grade', { kind: 'reading', value: 80 }, true, '80 µm is inside the limits.'],
+  ['hardness', { kind: 'hardness', values: [81, 82] }, false, 'Take 1 more.'],
+  ['hardness', { kind: 'hardness', values: [81, 82, 79] }, false, 'Stop: lowest 79; it needs 80.'],
+  ['hardness', { kind: 'hardness', values: [81, 82, 80] }, true, 'Lowest 80; it needs 80.'],
+  ['gate', { kind: 'reading', value: 5 }, false, 'This reading does not belong to this step.'],
+] as const)('%s judged', (step, values, passed, say) => {
+  expect(judgeReading(hold(step), values as never, plan)).toEqual({ passed, say });
+});
+
+test('a hold is met by its last word: a tick taken back opens it again', () => {
+  const step = plan.steps.find((s) => s.id === 'isolate');
+  if (!step) throw new Error('no step');
+  const ticked = applyCommand(
+    view,
+    { ...base, type: 'check.set', stepId: 'isolate', done: true, note: '' },
+    'Ida',
+  );
+  expect(stepDone(step, ticked)).toBe(true);
+  const back = applyCommand(
+    ticked,
+    { ...base, type: 'check.set', stepId: 'isolate', done: false, note: '' },
+    'Ida',
+  );
+  expect(stepDone(step, back)).toBe(false);
+  expect(openHolds(back, 'prep')).toContain('Isolate and drain');
+});
+
+test('what waits on the device is laid over the view: a reading judged, a batch mixed, placed, binned', () => {
+  const measured = applyCommand(
+    view,
+    { ...base, type: 'reading.add', stepId: 'grade', values: { kind: 'reading', value: 80 } },
+    'Ida',
+  );
+  expect(measured.readings[0]).toMatchObject({ passed: true, by: 'Ida' });
+  const batch = plan.batches[0];
+  if (!batch) throw new Error('no batch');
+  const mixed = applyCommand(
+    view,
+    { ...base, type: 'mix.start', batchNo: 1, aG: batch.aG, bG: batch.bG, lot: 'L' },
+    'Ida',
+  );
+  expect(mixed).toMatchObject({ station: 'build', mixes: [{ inTolerance: true, placedAt: null }] });
+  expect(openHolds(mixed, 'build')).toContain('1 batch to place');
+  const placed = applyCommand(mixed, { ...base, type: 'mix.placed', mixId: ID }, 'Ida');
+  expect(openHolds(placed, 'build')).not.toContain('1 batch to place');
+  const binned = applyCommand(mixed, { ...base, type: 'mix.binned', mixId: ID }, 'Ida');
+  expect(openHolds(binned, 'build')).toContain('1 of 1 batches to mix');
+});
+
+test('a command out of its range is refused by its schema', () => {
+  const start = { ...base, type: 'mix.start', batchNo: 1, aG: 100, bG: 20, lot: '' };
+  expect(Command.safeParse(start).success).toBe(true);
+  for (const wrong of [
+    { aG: -1 },
+    { aG: 1e9 },
+    { batchNo: 1.5 },
+    { at: 'yesterday' },
+    { id: '7' },
+    { colour: 'red' },
+  ]) {
+    expect(Command.safeParse({ ...start, ...wrong }).success).toBe(false);
+  }
+});
