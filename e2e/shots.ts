@@ -7,6 +7,9 @@ const folder = 'docs/screenshots';
 
 async function shoot(screen: Screen, name: string): Promise<void> {
   await sleep(1200);
+  await screen.page.evaluate(() =>
+    document.querySelectorAll('[data-testid^="screen-"]').forEach((e) => e.scrollTo(0, 0)),
+  );
   await screen.page.screenshot({ path: `${folder}/${name}.png` });
 }
 
@@ -39,29 +42,33 @@ async function phone(screen: Screen): Promise<void> {
   await shoot(screen, 'survey');
 }
 
-mkdirSync(folder, { recursive: true });
-const session = await launch();
-const small = await freshScreen(session, base, PHONE);
-await small.open('/');
-await shoot(small, 'sign-in');
-await small.press('demo-ida');
-await small.see('bench-P-204');
-await phone(small);
+async function main(): Promise<void> {
+  mkdirSync(folder, { recursive: true });
+  const session = await launch();
+  const small = await freshScreen(session, base, PHONE);
+  await small.open('/');
+  await shoot(small, 'sign-in');
+  await small.press('demo-ida');
+  await small.see('bench-P-204');
+  await phone(small);
 
-const night = await freshScreen(session, base, PHONE);
-await night.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'dark' }]);
-await night.open('/');
-await night.press('demo-ida');
-await night.see('bench-P-204');
-await shoot(night, 'bench-night');
+  const night = await freshScreen(session, base, PHONE);
+  await night.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'dark' }]);
+  await night.open('/');
+  await night.press('demo-ida');
+  await night.see('bench-P-204');
+  await shoot(night, 'bench-night');
 
-const wide = await freshScreen(session, base, WIDE);
-await wide.open('/');
-await wide.press('demo-tomas');
-await wide.press('register-P-204');
-await wide.see('screen-build');
-await wide.press('figure-coat');
-await shoot(wide, 'wide');
-await wide.key('2');
-await shoot(wide, 'wide-match');
-await session.close();
+  const wide = await freshScreen(session, base, WIDE);
+  await wide.open('/');
+  await wide.press('demo-tomas');
+  await wide.press('register-P-204');
+  await wide.see('screen-build');
+  await wide.press('figure-coat');
+  await shoot(wide, 'wide');
+  await wide.key('2');
+  await shoot(wide, 'wide-match');
+  await session.close();
+}
+
+void main();

@@ -54,6 +54,7 @@ async function typeSurvey(screen: Screen): Promise<void> {
 
 /** Meets every hold shown at the station: ticks boxes, records what the plan asks. */
 async function meetHolds(screen: Screen): Promise<void> {
+  await screen.page.waitForSelector('[data-testid^="step-"]');
   const ids = await screen.page.$$eval('[data-testid^="check-"][aria-checked="false"]', (list) =>
     list.map((e) => e.getAttribute('data-testid') ?? ''),
   );
@@ -277,7 +278,7 @@ test('the keyboard reaches and shows every control of the sign-in, and a viewer 
     seen.push(
       await screen.page.evaluate(
         () =>
-          `${document.activeElement?.getAttribute('data-testid')}|${getComputedStyle(document.activeElement ?? document.body).outlineStyle}`,
+          `${document.activeElement?.getAttribute('data-testid')}|${[document.activeElement, document.activeElement?.parentElement].map((e) => e && getComputedStyle(e).outlineStyle).find((o) => o && o !== 'none') ?? 'none'}`,
       ),
     );
   }

@@ -66,7 +66,7 @@ export function StationScale({ width, current, reached, onPick, named = false }:
               onPressOut={() => setPeeked(null)}
               onFocus={() => setPeeked(id)}
               onBlur={() => setPeeked(null)}
-              className="h-16 items-center justify-end pb-2.5"
+              className={`h-16 justify-end pb-2.5 ${named || (i > 0 && i < n - 1) ? 'items-center' : i === 0 ? 'items-start pl-1' : 'items-end pr-1'}`}
               style={{ width: pitch }}
             >
               <View className="flex-row items-baseline gap-1">

@@ -20,6 +20,8 @@ interface StationFrameProps {
   title: string;
   /** The section, over everything else on a phone. */
   header?: ReactNode;
+  /** The section stays in sight while the rest scrolls, as in the survey that draws it. */
+  pinned?: boolean;
   aside?: ReactNode;
   /** The one primary action, above the scale. */
   action?: ReactNode;
@@ -53,6 +55,7 @@ export function StationFrame({
   tag,
   title,
   header,
+  pinned = false,
   aside,
   action,
   sheet,
@@ -89,12 +92,13 @@ export function StationFrame({
             </View>
           </>
         ) : null}
+        {layout !== 'wide' && pinned ? header : null}
         <ScrollView
           className="flex-1"
           keyboardShouldPersistTaps="handled"
           testID={`screen-${station}`}
         >
-          {layout === 'wide' ? null : header}
+          {layout === 'wide' || pinned ? null : header}
           {children}
           <View className="h-6" />
         </ScrollView>

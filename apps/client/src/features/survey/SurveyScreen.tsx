@@ -30,13 +30,18 @@ import { draftOf, newDraft } from './draftOf';
 import { SurveyForm } from './SurveyForm';
 
 /** The section of what has been typed so far; before a shape is chosen, nothing. */
-function draftSection(draft: SurveyDraft, units: UnitSystem, width: number): Drawing | null {
+function draftSection(
+  draft: SurveyDraft,
+  units: UnitSystem,
+  width: number,
+  height: number,
+): Drawing | null {
   const sketch = sketchOf(draft, 0, units);
   if (!sketch || width <= 0) return null;
   const medium = MEDIA.find((m) => m === draft.texts['service.medium']);
   return drawSection(draft.family as FamilyId, sketch.damage, {
     width,
-    height: 230,
+    height,
     system: units,
     tag: draft.asset.tag || 'new repair',
     metal: sketch.metal,
@@ -50,7 +55,7 @@ function draftSection(draft: SurveyDraft, units: UnitSystem, width: number): Dra
 }
 
 function Aside({ draft, units }: { draft: SurveyDraft; units: UnitSystem }) {
-  const drawing = draftSection(draft, units, 379);
+  const drawing = draftSection(draft, units, 379, 250);
   if (!drawing)
     return (
       <Txt className="p-4 text-pencil">
@@ -112,7 +117,7 @@ export function SurveyScreen({
     dispatch(draftDropped(draftKey));
     router.navigate(`/repair/${view.id}/match`);
   };
-  const drawing = draftSection(draft, units, width);
+  const drawing = draftSection(draft, units, width, 168);
   const wrong = shown && issues.length > 0;
   const label = wrong
     ? `${issues.length} to put right above`
@@ -125,6 +130,7 @@ export function SurveyScreen({
     <StationFrame
       id={view?.id ?? null}
       station="survey"
+      pinned
       reached={view?.station ?? 'survey'}
       tag={draft.asset.tag}
       title={draft.asset.name || 'New repair'}
