@@ -1,5 +1,6 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
+import { setTimeout as sleep } from 'node:timers/promises';
 import {
   freshScreen,
   launch,
@@ -126,6 +127,7 @@ test('a technician walks one repair through the seven stations on a phone', asyn
     await screen.matches('ratio-verdict', /^In\./);
     await screen.press('batch-start');
     await screen.see('pail-clock');
+    await sleep(600);
     await screen.press('batch-placed');
     await screen.gone('pail-clock');
     const more = await screen.page.$('[data-testid="weigh-a"]');

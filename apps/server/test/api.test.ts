@@ -5,7 +5,7 @@ import type { Card } from '@kelmot/core';
 import { demoAssets, demoCards } from '@kelmot/demo';
 import { v7 as uuidv7 } from 'uuid';
 import { seedDemo } from '../src/jobs/seedDemo';
-import { command, openWorld, surveyAt, type Person, type World } from './harness';
+import { command, openWorld, surveyAt, type Answer, type Person, type World } from './harness';
 
 let world: World;
 let ida: Person;
@@ -50,12 +50,10 @@ test('sign-in is limited by address', async () => {
   for (let i = 0; i < 6; i++) {
     statuses.push(
       (
-        await strict
-          .person()
-          .request('POST', '/api/auth/sign-in/username', {
-            username: 'ida',
-            password: `guess-${i}-of-many`,
-          })
+        await strict.person().request('POST', '/api/auth/sign-in/username', {
+          username: 'ida',
+          password: `guess-${i}-of-many`,
+        })
       ).status,
     );
   }
@@ -83,7 +81,7 @@ test('the list pages by keyset without losing or repeating a row, and finds by t
   const seen: string[] = [];
   let cursor: string | null = null;
   do {
-    const { body } = await ida.get<RepairPage>(
+    const { body }: Answer<RepairPage> = await ida.get<RepairPage>(
       `/api/repairs?limit=4${cursor ? `&cursor=${cursor}` : ''}`,
     );
     seen.push(...body.rows.map((r) => r.id));

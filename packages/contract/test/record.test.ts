@@ -1,49 +1,12 @@
-import { makePlan, type Hold } from '@kelmot/core';
-import {
-  applyCommand,
-  Command,
-  judgeReading,
-  openHolds,
-  stepDone,
-  type RepairView,
-} from '../src/index';
-import { card, site, survey } from '../../core/test/fixtures';
+import { applyCommand, Command, judgeReading, openHolds, stepDone } from '../src/index';
+import { AT, holdOf, ID, planOf, viewOf } from './view';
 
-const made = makePlan(survey, card, site, '2026-11-24T08:05:00Z');
-if (!made.ok) throw new Error(made.why);
-const plan = made.plan;
-const ID = '01936f00-0000-7000-8000-000000000001';
-const AT = '2026-11-24T09:00:00Z';
-
-const view: RepairView = {
-  id: ID,
-  assetId: null,
-  tag: 'P-1',
-  assetName: 'Test pump',
-  position: '',
-  title: 'worn wall',
-  family: 'F2',
-  intent: 'lasting',
-  station: 'prep',
-  status: 'open',
-  version: 2,
-  backBy: AT,
-  createdAt: AT,
-  updatedAt: AT,
-  survey,
-  plan: { id: ID, number: 1, body: plan },
-  readings: [],
-  mixes: [],
-  checks: [],
-  signoffs: [],
-  reviews: [],
-};
-const base = { id: ID, repairId: ID, at: AT };
-const hold = (id: string): Hold => {
-  const found = plan.steps.find((s) => s.id === id)?.hold;
-  if (!found) throw new Error(id);
-  return found;
-};
+const plan = planOf();
+const view = viewOf(plan);
+let made = 0;
+/** A fresh id for each command, the same repair. */
+const base = () => ({ id: `${ID.slice(0, -4)}${String(1000 + ++made)}`, repairId: ID, at: AT });
+const hold = (id: string) => holdOf(plan, id);
 
 test('the gate says stop or go with the number and the limit', () => {
   expect(
@@ -77,13 +40,13 @@ test('a hold is met by its last word: a tick taken back opens it again', () => {
   if (!step) throw new Error('no step');
   const ticked = applyCommand(
     view,
-    { ...base, type: 'check.set', stepId: 'isolate', done: true, note: '' },
+    { ...base(), type: 'check.set', stepId: 'isolate', done: true, note: '' },
     'Ida',
   );
   expect(stepDone(step, ticked)).toBe(true);
   const back = applyCommand(
     ticked,
-    { ...base, type: 'check.set', stepId: 'isolate', done: false, note: '' },
+    { ...base(), type: 'check.set', stepId: 'isolate', done: false, note: '' },
     'Ida',
   );
   expect(stepDone(step, back)).toBe(false);
@@ -93,7 +56,7 @@ test('a hold is met by its last word: a tick taken back opens it again', () => {
 test('what waits on the device is laid over the view: a reading judged, a batch mixed, placed, binned', () => {
   const measured = applyCommand(
     view,
-    { ...base, type: 'reading.add', stepId: 'grade', values: { kind: 'reading', value: 80 } },
+    { ...base(), type: 'reading.add', stepId: 'grade', values: { kind: 'reading', value: 80 } },
     'Ida',
   );
   expect(measured.readings[0]).toMatchObject({ passed: true, by: 'Ida' });
@@ -101,19 +64,27 @@ test('what waits on the device is laid over the view: a reading judged, a batch 
   if (!batch) throw new Error('no batch');
   const mixed = applyCommand(
     view,
-    { ...base, type: 'mix.start', batchNo: 1, aG: batch.aG, bG: batch.bG, lot: 'L' },
+    { ...base(), type: 'mix.start', batchNo: 1, aG: batch.aG, bG: batch.bG, lot: 'L' },
     'Ida',
   );
   expect(mixed).toMatchObject({ station: 'build', mixes: [{ inTolerance: true, placedAt: null }] });
   expect(openHolds(mixed, 'build')).toContain('1 batch to place');
-  const placed = applyCommand(mixed, { ...base, type: 'mix.placed', mixId: ID }, 'Ida');
+  const placed = applyCommand(
+    mixed,
+    { ...base(), type: 'mix.placed', mixId: mixed.mixes[0]?.id ?? '' },
+    'Ida',
+  );
   expect(openHolds(placed, 'build')).not.toContain('1 batch to place');
-  const binned = applyCommand(mixed, { ...base, type: 'mix.binned', mixId: ID }, 'Ida');
+  const binned = applyCommand(
+    mixed,
+    { ...base(), type: 'mix.binned', mixId: mixed.mixes[0]?.id ?? '' },
+    'Ida',
+  );
   expect(openHolds(binned, 'build')).toContain('1 of 1 batches to mix');
 });
 
 test('a command out of its range is refused by its schema', () => {
-  const start = { ...base, type: 'mix.start', batchNo: 1, aG: 100, bG: 20, lot: '' };
+  const start = { ...base(), type: 'mix.start', batchNo: 1, aG: 100, bG: 20, lot: '' };
   expect(Command.safeParse(start).success).toBe(true);
   for (const wrong of [
     { aG: -1 },

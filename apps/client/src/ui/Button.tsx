@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useRef, type ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import { useTheme } from './theme';
@@ -12,6 +12,9 @@ interface ButtonProps {
   testID?: string;
 }
 
+/** A second touch this soon is a slip of the glove: the button may by then say something else. */
+const SETTLE_MS = 500;
+
 const SIGNS = { next: 'M2 8h18M14 2l6 6-6 6', tick: 'M2 9l6 6L20 2', none: '' };
 
 /** The one primary action of a screen: it says its result. An arrow moves on, a tick confirms. */
@@ -24,13 +27,20 @@ export function PrimaryButton({
   testID,
 }: ButtonProps & { sign?: keyof typeof SIGNS; keyHint?: string }) {
   const { c } = useTheme();
+  const last = useRef(0);
+  const press = () => {
+    const now = Date.now();
+    if (now - last.current < SETTLE_MS) return;
+    last.current = now;
+    onPress();
+  };
   return (
     <Pressable
       role="button"
       aria-label={label}
       aria-disabled={disabled}
       disabled={disabled}
-      onPress={onPress}
+      onPress={press}
       testID={testID}
       className={`min-h-[56px] flex-row items-center justify-between gap-3 rounded px-4 ${disabled ? 'border-[1.5px] border-dashed border-pencil bg-paper' : 'bg-teal active:opacity-80'}`}
     >

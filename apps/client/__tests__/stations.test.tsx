@@ -1,0 +1,257 @@
+import type { Command, RepairView } from '@kelmot/contract';
+import { judge, matchAll, rank, stripOf, gistOf, axisOf, drawSection } from '@kelmot/core';
+import { configureStore } from '@reduxjs/toolkit';
+import { fireEvent, render, screen } from '@testing-library/react-native';
+import type { ReactElement } from 'react';
+import { Provider } from 'react-redux';
+import { draftsReducer } from '@/store/drafts';
+import { outboxReducer } from '@/store/outbox';
+import { settingsReducer } from '@/store/settings';
+import { viewReducer } from '@/store/view';
+import { MatchCard } from '@/features/match/MatchCard';
+import { Refused } from '@/features/repair/Refused';
+import type { OpenRepair } from '@/features/repair/useRepair';
+import { coatStates } from '@/features/repair/sectionOf';
+import { Cautions } from '@/features/stations/Cautions';
+import { Mix, MixAction } from '@/features/stations/Mix';
+import { StepList } from '@/features/stations/Steps';
+import { MoveOn } from '@/features/stations/StepsStation';
+import { CureStrip } from '@/ui/CureStrip';
+import { SectionView } from '@/ui/SectionView';
+import { StationScale } from '@/ui/StationScale';
+import { card, site, survey } from '../../../packages/core/test/fixtures';
+import { met, planOf, viewOf } from '../../../packages/contract/test/view';
+
+const mockNavigate = jest.fn();
+jest.mock('expo-router', () => ({ router: { navigate: (to: string) => mockNavigate(to) } }));
+
+const plan = planOf();
+const fresh = viewOf(plan);
+
+function show(element: ReactElement) {
+  const store = configureStore({
+    reducer: {
+      settings: settingsReducer,
+      view: viewReducer,
+      drafts: draftsReducer,
+      outbox: outboxReducer,
+    },
+  });
+  render(<Provider store={store}>{element}</Provider>);
+  return store;
+}
+
+/** A repair as a screen gets it, with what it sends noted down. */
+function opened(view: RepairView, canWrite = true) {
+  const sent: Partial<Command>[] = [];
+  const repair: OpenRepair = {
+    view,
+    error: undefined,
+    loading: false,
+    waiting: [],
+    canWrite,
+    send: (c) => sent.push(c),
+  };
+  return { sent, props: { id: view.id, view, plan, repair } };
+}
+
+beforeEach(() => mockNavigate.mockClear());
+
+test('a step is ticked once, and a viewer cannot', () => {
+  const { sent, props } = opened(fresh);
+  show(<StepList station="prep" {...props} />);
+  fireEvent.press(screen.getByTestId('check-isolate'));
+  expect(sent).toEqual([{ type: 'check.set', stepId: 'isolate', done: true, note: '' }]);
+});
+
+test('a viewer sees the steps and sends nothing', () => {
+  const { sent, props } = opened(fresh, false);
+  show(<StepList station="prep" {...props} />);
+  fireEvent.press(screen.getByTestId('check-isolate'));
+  expect(sent).toEqual([]);
+});
+
+test('a reading with a unit of its own is recorded in millimetres; nonsense is told at the field', () => {
+  const { sent, props } = opened(fresh);
+  show(<StepList station="prep" {...props} />);
+  fireEvent.changeText(screen.getByTestId('reading-open-up'), 'deep');
+  fireEvent.press(screen.getByTestId('record-open-up'));
+  expect(screen.getByText(/not a number.*3 mm or more/)).toBeTruthy();
+  fireEvent.changeText(screen.getByTestId('reading-open-up'), '1/4 in');
+  fireEvent.press(screen.getByTestId('record-open-up'));
+  expect(sent).toEqual([
+    { type: 'reading.add', stepId: 'open-up', values: { kind: 'reading', value: 6.35 } },
+  ]);
+});
+
+test('the gate asks for three readings inside their ranges before it judges', () => {
+  const { sent, props } = opened(fresh);
+  show(<StepList station="prep" {...props} />);
+  fireEvent.changeText(screen.getByTestId('gate-airC'), '20');
+  fireEvent.changeText(screen.getByTestId('gate-rhPct'), '400');
+  fireEvent.press(screen.getByTestId('record-gate'));
+  expect(screen.getByText('From 1 to 100 %.')).toBeTruthy();
+  expect(sent).toEqual([]);
+  fireEvent.changeText(screen.getByTestId('gate-rhPct'), '50');
+  fireEvent.changeText(screen.getByTestId('gate-surfaceC'), '64 F');
+  fireEvent.press(screen.getByTestId('record-gate'));
+  expect(sent).toMatchObject([
+    { values: { kind: 'ambient', airC: 20, rhPct: 50, surfaceC: expect.closeTo(17.78, 2) } },
+  ]);
+});
+
+test('moving on names what is still to do, and goes when nothing is', () => {
+  const held = opened(fresh);
+  show(<MoveOn {...held.props} station="prep" next="mix" />);
+  fireEvent.press(screen.getByTestId('move-on'));
+  expect(screen.getByText(/to do first: isolate and drain/)).toBeTruthy();
+  expect(mockNavigate).not.toHaveBeenCalled();
+  const free = opened(met(fresh, ['prep']));
+  show(<MoveOn {...free.props} station="prep" next="mix" />);
+  fireEvent.press(screen.getByLabelText('On to Mix'));
+  expect(free.sent).toEqual([{ type: 'station.move', station: 'mix' }]);
+  expect(mockNavigate).toHaveBeenCalledWith(`/repair/${fresh.id}/mix`);
+});
+
+test('a batch starts on ratio only, and says what to add when it is not', () => {
+  const { sent, props } = opened(met(fresh, ['prep', 'mix']));
+  show(
+    <>
+      <Mix {...props} />
+      <MixAction {...props} />
+    </>,
+  );
+  expect(screen.getByText('Weigh 322 g base, 40.2 g hardener.')).toBeTruthy();
+  fireEvent.changeText(screen.getByTestId('weigh-a'), '322');
+  fireEvent.changeText(screen.getByTestId('weigh-b'), '30');
+  expect(
+    screen.getByText(/Out\. Hardener 25\.5 % short; 3 is the most\. Add 10\.3 g hardener\./),
+  ).toBeTruthy();
+  fireEvent.press(screen.getByTestId('batch-start'));
+  expect(sent).toEqual([]);
+  fireEvent.changeText(screen.getByTestId('weigh-b'), '40');
+  fireEvent.press(screen.getByTestId('batch-start'));
+  expect(sent).toEqual([{ type: 'mix.start', batchNo: 1, aG: 322, bG: 40, lot: '' }]);
+});
+
+test('a card shows what decides, its condition, and the change to try', () => {
+  const [scored] = rank(
+    matchAll({ ...survey, window: { ...survey.window, downMin: 600 } }, [card], site),
+    'lasting',
+  );
+  if (!scored) throw new Error('no match');
+  const tried: string[] = [];
+  show(
+    <MatchCard
+      scored={scored}
+      selected
+      why="it holds longer"
+      onSelect={() => undefined}
+      onTry={(path, text) => tried.push(`${path}=${text}`)}
+    />,
+  );
+  expect(screen.getByText('First: it holds longer.')).toBeTruthy();
+  fireEvent.press(screen.getByText(/All reasons, and what would change it/));
+  fireEvent.press(screen.getByTestId('try-R-100-window'));
+  expect(tried).toEqual([expect.stringMatching(/^readings\.surfaceC=\d+ °C$/)]);
+  expect(judge(survey, card, site).verdict).toBe('fits');
+});
+
+test('what the server refused shows both states and is thrown away by name only', () => {
+  const theirs = { ...fresh, survey: { ...survey, window: { ...survey.window, downMin: 2400 } } };
+  const command: Command = {
+    id: '1',
+    repairId: fresh.id,
+    at: '2026-11-24T08:00:00Z',
+    type: 'survey.save',
+    expect: 1,
+    survey,
+  };
+  show(
+    <Refused
+      waiting={[
+        {
+          command,
+          refused: { type: 'about:blank', title: 'Someone changed this repair', status: 409 },
+          current: theirs,
+        },
+      ]}
+    />,
+  );
+  expect(screen.getByText('Down for: 2400 stored, 1440 yours')).toBeTruthy();
+  expect(screen.getByLabelText('Throw away the survey')).toBeTruthy();
+});
+
+test('coats are planned, wet, curing and set as the clock runs', () => {
+  const start = Date.parse('2026-11-24T10:00:00Z');
+  const mix = {
+    id: 'm',
+    batchNo: 1,
+    aG: 1,
+    bG: 1,
+    deviationPct: 0,
+    inTolerance: true,
+    lot: '',
+    startedAt: new Date(start).toISOString(),
+    placedAt: null,
+    binnedAt: null,
+    by: 'Ida',
+  };
+  const at = (minutes: number) =>
+    coatStates(plan, { ...fresh, mixes: [mix] }, start + minutes * 60_000);
+  expect([coatStates(plan, fresh, start), at(10), at(100), at(700)]).toEqual([
+    ['planned'],
+    ['wet'],
+    ['curing'],
+    ['set'],
+  ]);
+});
+
+test('the strip, the section and the scale can be read without eyes', () => {
+  const start = Date.parse('2026-11-24T10:00:00Z');
+  const strip = stripOf(gistOf(plan), start);
+  const axis = axisOf({
+    from: start,
+    nearTo: strip.end,
+    to: strip.end,
+    width: 300,
+    nearShare: 1,
+    zoneMin: 0,
+  });
+  const [damage] = survey.damages;
+  if (!damage) throw new Error('no damage');
+  const drawing = drawSection('F2', damage, {
+    width: 358,
+    height: 200,
+    system: 'metric',
+    tag: 'P-1',
+    metal: 'cast-iron',
+    medium: null,
+    layers: ['planned', 'wet', 'curing', 'set'],
+    edgeMm: 3,
+    label: 'R-100',
+    dimensions: true,
+    unknown: [],
+  });
+  const picked: string[] = [];
+  show(
+    <>
+      <CureStrip strip={strip} axis={axis} now={start + 60_000} height={14} withWindow />
+      <SectionView drawing={drawing} />
+      <StationScale width={360} current="match" reached="mix" onPick={(s) => picked.push(s)} />
+      <Cautions plan={plan} />
+    </>,
+  );
+  expect(
+    screen.getByTestId('cure-strip').props['aria-label'] ??
+      screen.getByTestId('cure-strip').props.accessibilityLabel,
+  ).toMatch(/^Mixed .*, wet\. Place by/);
+  expect(
+    screen.getByTestId('section').props['aria-label'] ??
+      screen.getByTestId('section').props.accessibilityLabel,
+  ).toMatch(/200 × 100 mm across, 10 mm deep, wall 40 mm, 30 mm left/);
+  fireEvent.press(screen.getByLabelText('Station 6, Cure'));
+  expect(picked).toEqual(['cure']);
+  fireEvent.press(screen.getByLabelText(/^Cautions, \d+$/));
+  expect(screen.getByText(/The hardener can make skin allergic/)).toBeTruthy();
+});

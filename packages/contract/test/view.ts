@@ -1,0 +1,68 @@
+import { makePlan, type Hold, type Plan, type Survey } from '@kelmot/core';
+import type { RepairView } from '../src/index';
+import { card, site, survey } from '../../core/test/fixtures';
+
+export const ID = '01936f00-0000-7000-8000-000000000001';
+export const AT = '2026-11-24T09:00:00Z';
+
+/** The plan of the fixtures' survey, or of one that differs from it. */
+export function planOf(changes: Partial<Survey> = {}): Plan {
+  const made = makePlan({ ...survey, ...changes }, card, site, '2026-11-24T08:05:00Z');
+  if (!made.ok) throw new Error(made.why);
+  return made.plan;
+}
+
+/** A repair that has its plan and nothing recorded yet. */
+export function viewOf(plan: Plan): RepairView {
+  return {
+    id: ID,
+    assetId: null,
+    tag: 'P-1',
+    assetName: 'Test pump',
+    position: '',
+    title: 'worn wall',
+    family: 'F2',
+    intent: 'lasting',
+    station: 'prep',
+    status: 'open',
+    version: 2,
+    backBy: AT,
+    createdAt: AT,
+    updatedAt: AT,
+    survey: plan.survey,
+    plan: { id: ID, number: 1, body: plan },
+    readings: [],
+    mixes: [],
+    checks: [],
+    signoffs: [],
+    reviews: [],
+  };
+}
+
+export function holdOf(plan: Plan, id: string): Hold {
+  const found = plan.steps.find((s) => s.id === id)?.hold;
+  if (!found) throw new Error(`no hold ${id}`);
+  return found;
+}
+
+/** The view with every hold of the stations named met. */
+export function met(view: RepairView, stations: string[]): RepairView {
+  const steps = (view.plan?.body.steps ?? []).filter((s) => stations.includes(s.station) && s.hold);
+  return {
+    ...view,
+    checks: steps
+      .filter((s) => s.hold?.kind === 'check')
+      .map((s) => ({ id: s.id, stepId: s.id, done: true, note: '', at: AT, by: 'Ida' })),
+    readings: steps
+      .filter((s) => s.hold?.kind !== 'check')
+      .map((s) => ({
+        id: s.id,
+        stepId: s.id,
+        values: { kind: 'reading', value: 1 },
+        passed: true,
+        say: 'ok',
+        takenAt: AT,
+        by: 'Ida',
+      })),
+  };
+}
