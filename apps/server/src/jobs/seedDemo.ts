@@ -41,26 +41,22 @@ async function seedPeople(db: Db): Promise<Me[]> {
   const people: Me[] = [];
   for (const { username, password, name, role } of demoUsers) {
     const id = uuidv7();
-    await db
-      .insert(users)
-      .values({
-        id,
-        name,
-        username,
-        displayUsername: username,
-        role,
-        email: `${username}@quillmere.example`,
-        emailVerified: true,
-      });
-    await db
-      .insert(accounts)
-      .values({
-        id: uuidv7(),
-        accountId: id,
-        providerId: 'credential',
-        userId: id,
-        password: await hashPassword(password),
-      });
+    await db.insert(users).values({
+      id,
+      name,
+      username,
+      displayUsername: username,
+      role,
+      email: `${username}@quillmere.example`,
+      emailVerified: true,
+    });
+    await db.insert(accounts).values({
+      id: uuidv7(),
+      accountId: id,
+      providerId: 'credential',
+      userId: id,
+      password: await hashPassword(password),
+    });
     people.push({ id, name, username, role });
   }
   return people;

@@ -66,19 +66,17 @@ export async function addReading({
   }
   const { passed, say } = judgeReading(hold, command.values, plan);
   const { id, stepId, values, at } = command;
-  await tx
-    .insert(readings)
-    .values({
-      id,
-      repairId: repair.id,
-      planId,
-      stepId,
-      values,
-      passed,
-      say,
-      takenAt: at,
-      by: me.id,
-    });
+  await tx.insert(readings).values({
+    id,
+    repairId: repair.id,
+    planId,
+    stepId,
+    values,
+    passed,
+    say,
+    takenAt: at,
+    by: me.id,
+  });
   return touch(tx, repair, at);
 }
 

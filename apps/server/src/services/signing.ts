@@ -40,19 +40,17 @@ export async function signOff({ tx, me, command, repair }: Doing<'signoff.add'>)
     .where(eq(signoffs.repairId, repair.id))
     .orderBy(desc(signoffs.at))
     .limit(1);
-  await tx
-    .insert(signoffs)
-    .values({
-      id,
-      repairId: repair.id,
-      planId,
-      verdict,
-      statement,
-      name: me.name,
-      at,
-      by: me.id,
-      supersedes: before?.id ?? null,
-    });
+  await tx.insert(signoffs).values({
+    id,
+    repairId: repair.id,
+    planId,
+    verdict,
+    statement,
+    name: me.name,
+    at,
+    by: me.id,
+    supersedes: before?.id ?? null,
+  });
   if (verdict === 'redo') {
     const again = uuidv7();
     await tx.insert(plans).values({
@@ -69,23 +67,19 @@ export async function signOff({ tx, me, command, repair }: Doing<'signoff.add'>)
     });
     return bump(tx, repair, at, { planId: again, station: 'prep' });
   }
-  await tx
-    .insert(reviews)
-    .values({
+  await tx.insert(reviews).values({
+    id: uuidv7(),
+    repairId: repair.id,
+    kind: 'look',
+    dueOn: dayAfter(at, plan.nextLookDays),
+  });
+  if (plan.replaceInDays !== null) {
+    await tx.insert(reviews).values({
       id: uuidv7(),
       repairId: repair.id,
-      kind: 'look',
-      dueOn: dayAfter(at, plan.nextLookDays),
+      kind: 'replace',
+      dueOn: dayAfter(at, plan.replaceInDays),
     });
-  if (plan.replaceInDays !== null) {
-    await tx
-      .insert(reviews)
-      .values({
-        id: uuidv7(),
-        repairId: repair.id,
-        kind: 'replace',
-        dueOn: dayAfter(at, plan.replaceInDays),
-      });
   }
   return bump(tx, repair, at, { status: 'closed', station: 'accept' });
 }
