@@ -1,6 +1,6 @@
 import type { Command, Me } from '@kelmot/contract';
 import type { Tx } from '../db/client';
-import type { CommandOf, Doing } from './command';
+import type { CommandOf, Doing } from './doing';
 import { createRepair, makePlanFor, moveStation, saveSurvey } from './planning';
 import { addReading, setCheck, startMix, markMix } from './recording';
 import { signOff } from './signing';

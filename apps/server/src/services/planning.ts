@@ -14,7 +14,7 @@ import { assets, cards, sites } from '../db/plant';
 import { readRepair } from '../db/repairQueries';
 import { mixes, plans, repairs } from '../db/repairs';
 import { notFound, ProblemError } from '../http/problem';
-import { bump, expectVersion, type CommandOf, type Doing } from './command';
+import { bump, expectVersion, type CommandOf, type Doing } from './doing';
 
 const MINUTE = 60_000;
 

@@ -6,7 +6,7 @@ import type { Tx } from '../db/client';
 import { readRepair } from '../db/repairQueries';
 import { checks, mixes, plans, readings } from '../db/repairs';
 import { notFound, ProblemError } from '../http/problem';
-import { touch, type Doing, type Repair } from './command';
+import { touch, type Doing, type Repair } from './doing';
 
 interface Running {
   planId: string;

@@ -5,7 +5,7 @@ import { uuidv7 } from '../ids';
 import { readRepair } from '../db/repairQueries';
 import { plans, reviews, signoffs } from '../db/repairs';
 import { ProblemError } from '../http/problem';
-import { bump, type Doing } from './command';
+import { bump, type Doing } from './doing';
 
 const DAY = 86_400_000;
 const dayAfter = (at: string, days: number): string =>

@@ -1,5 +1,6 @@
 import type { CureState } from '../schedule/strip';
 import type { Metal } from '../materials/words';
+import type { UnitSystem } from '../units/quantities';
 
 export type Point = [number, number];
 
@@ -25,6 +26,25 @@ export interface Drawing {
   prims: Prim[];
   title: { key: string; value: string }[];
   describe: string;
+}
+
+/** What a section is asked to draw besides the damage: the box, the metal, how far the build has come. */
+export interface SectionRequest {
+  width: number;
+  height: number;
+  system: UnitSystem;
+  tag: string;
+  metal: Metal;
+  medium: string | null;
+  /** One entry a coat, first coat first; empty while nothing is decided. */
+  layers: Fill[];
+  /** Least depth of the squared edge, once a card is chosen. */
+  edgeMm: number | null;
+  label: string | null;
+  dimensions: boolean;
+  /** Names of sizes not known yet: drawn as typical, lettered “?”. */
+  unknown: string[];
+  seed: number;
 }
 
 /** A seeded generator in 0..1: the same repair always draws the same rough line. Mulberry32. */

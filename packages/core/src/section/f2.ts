@@ -1,7 +1,13 @@
 import type { RebuildDamage } from '../survey/f2';
-import { breakLine, seeded, type Drawing, type Point, type Prim } from './drawing';
+import {
+  breakLine,
+  seeded,
+  type Drawing,
+  type Point,
+  type Prim,
+  type SectionRequest,
+} from './drawing';
 import { profileOf, type Profile } from './profile';
-import type { SectionRequest } from './section';
 
 const SAMPLES = 44;
 /** Room kept above the metal for the across dimension, and below it for leaders, in px. */

@@ -1,6 +1,6 @@
 import type { RebuildDamage } from '../survey/f2';
 import { say } from '../units/format';
-import type { SectionRequest } from './section';
+import type { SectionRequest } from './drawing';
 
 /** What a rebuild section needs to know of its damage, whichever shape it has. Sizes in mm, texts as lettered. */
 export interface Profile {
