@@ -88,7 +88,7 @@ test('a limit rule reads as figure and limit', () => {
       against={{ value: 62, limit: 55, quantity: 'temperature', sense: 'max' }}
     />,
   );
-  expect(screen.getByLabelText('Wet heat 62 °C, most 55 °C')).toBeTruthy();
+  expect(screen.getByLabelText('Wet heat 62 °C, most 55 °C. Show working')).toBeTruthy();
 });
 
 test('two surveys are told apart field by field, in the words of the form', () => {

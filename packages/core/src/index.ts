@@ -11,6 +11,7 @@ export * from './survey/survey';
 export * from './survey/draft';
 export * from './survey/f2';
 export * from './survey/sketch';
+export * from './match/figures';
 export * from './match/match';
 export * from './match/rank';
 export * from './match/rule';

@@ -42,7 +42,14 @@ sender.startListening({
           await fresh;
           dispatch(sent(command.id));
           fresh.unsubscribe();
-          dispatch(api.util.invalidateTags(['Repairs', 'Assets']));
+          // A fetch that was under way before the write may have answered for this one: ask once more.
+          dispatch(
+            api.util.invalidateTags([
+              'Repairs',
+              { type: 'Repair', id: command.repairId },
+              'Assets',
+            ]),
+          );
           continue;
         }
         const error = result.error as ApiError;

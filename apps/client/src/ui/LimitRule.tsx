@@ -1,24 +1,29 @@
-import { say, type Against, type Verdict } from '@kelmot/core';
-import { View } from 'react-native';
+import { say, type Against, type Figure, type Verdict } from '@kelmot/core';
+import { Pressable } from 'react-native';
+import { workingShown } from '@/store/view';
 import Svg, { Line, Path } from 'react-native-svg';
-import { useAppSelector } from '@/store/hooks';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { useTheme } from './theme';
 import { Txt } from './Txt';
 
 const WIDTH = 118;
 const LIMIT_X = 100;
 
-/** A figure against its limit: the bar runs from zero, the bracket is the limit; past it the bar goes on dashed. */
+/** A touch shows the working. A figure against its limit: the bar runs from zero, the bracket is the limit; past it the bar goes on dashed. */
 export function LimitRule({
   name,
   against,
   verdict,
+  figure,
 }: {
   name: string;
   against: Against;
   verdict: Verdict;
+  figure?: Figure;
 }) {
   const { c } = useTheme();
+  const dispatch = useAppDispatch();
+  const open = useAppSelector((s) => figure !== undefined && s.view.working?.id === figure.id);
   const units = useAppSelector((s) => s.settings.units);
   const { value, limit, quantity, sense } = against;
   const colour = { fits: c.moss, if: c.ochre, no: c.oxide }[verdict];
@@ -31,15 +36,22 @@ export function LimitRule({
   const shown = say(value, quantity, units);
   const limitText = say(limit, quantity, units);
   return (
-    <View
+    <Pressable
       className="flex-row items-center gap-2 py-0.5"
-      role="img"
-      aria-label={`${name} ${shown}, ${sense === 'max' ? 'most' : 'least'} ${limitText}`}
+      role="button"
+      aria-label={`${name} ${shown}, ${sense === 'max' ? 'most' : 'least'} ${limitText}. Show working`}
+      aria-expanded={open}
+      testID={figure ? `figure-${figure.id}` : undefined}
+      disabled={!figure}
+      onPress={() => figure && dispatch(workingShown(open ? null : figure))}
     >
       <Txt as="inline" className="flex-1 font-label" numberOfLines={1}>
         {name}
       </Txt>
-      <Txt as="inline" className={`text-right ${inkClass}`}>
+      <Txt
+        as="inline"
+        className={`text-right ${inkClass} ${figure ? `border-teal ${open ? 'border-b-[3px]' : 'border-b-[1.5px] border-dotted'}` : ''}`}
+      >
         {shown}
       </Txt>
       <Svg width={WIDTH} height={20}>
@@ -72,6 +84,6 @@ export function LimitRule({
       <Txt as="inline" className="w-[68px] text-right">
         {limitText}
       </Txt>
-    </View>
+    </Pressable>
   );
 }

@@ -1,8 +1,8 @@
-import { say, VERDICT_NAMES, type Judged, type Scored } from '@kelmot/core';
-import { useState } from 'react';
+import { matchFigures, VERDICT_NAMES, type Judged, type Scored } from '@kelmot/core';
+import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { useAppSelector } from '@/store/hooks';
 import { Disclosure } from '@/ui/Button';
+import { FigureText } from '@/ui/FigureText';
 import { LimitRule } from '@/ui/LimitRule';
 import { VerdictMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
@@ -54,7 +54,7 @@ export function MatchCard({ scored, selected, onSelect, why, onTry }: MatchCardP
   const { match, parts, score } = scored;
   const { card, verdict } = match;
   const [open, setOpen] = useState(false);
-  const units = useAppSelector((s) => s.settings.units);
+  const figures = useMemo(() => matchFigures(match), [match]);
   const { lead, rest } = sentence(scored);
   const turnable = match.judged.filter((j) => j.verdict !== 'fits' && j.relax);
   return (
@@ -68,7 +68,7 @@ export function MatchCard({ scored, selected, onSelect, why, onTry }: MatchCardP
         aria-label={`${card.code} ${card.name}: ${VERDICT_NAMES[verdict]}. ${lead}${rest}`}
         disabled={verdict === 'no'}
         onPress={onSelect}
-        className="gap-1 px-4 pt-3"
+        className="min-h-[48px] justify-center px-4 pt-3"
       >
         <View className="flex-row items-center gap-3">
           <VerdictMark verdict={verdict} />
@@ -79,6 +79,8 @@ export function MatchCard({ scored, selected, onSelect, why, onTry }: MatchCardP
             {verdict === 'fits' ? VERDICT_NAMES.fits : ''}
           </Txt>
         </View>
+      </Pressable>
+      <View className="gap-1 px-4">
         <View className={verdict === 'fits' ? '' : 'pl-10'}>
           {deciding(scored).map((j) =>
             j.against ? (
@@ -87,6 +89,7 @@ export function MatchCard({ scored, selected, onSelect, why, onTry }: MatchCardP
                 name={j.rule.name}
                 against={j.against}
                 verdict={j.verdict}
+                figure={figures[`rule.${j.rule.id}`]}
               />
             ) : null,
           )}
@@ -103,16 +106,11 @@ export function MatchCard({ scored, selected, onSelect, why, onTry }: MatchCardP
           {parts
             .filter((p) => p.value !== null && p.id !== 'margin')
             .map((p) => (
-              <Txt as="label" key={p.id}>
-                {p.name.toLowerCase()}{' '}
-                <Txt as="label" className="text-ink">
-                  {say(p.value ?? 0, p.quantity, units)}
-                </Txt>
-              </Txt>
+              <FigureText key={p.id} figure={figures[p.id]} label={p.name.toLowerCase()} />
             ))}
         </View>
         {why ? <Txt as="inline">First: {why}.</Txt> : null}
-      </Pressable>
+      </View>
       <View className="px-4">
         <Disclosure
           label={`All reasons${turnable.length ? ', and what would change it' : ''}`}

@@ -3,6 +3,7 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
+import { pathName } from '@/features/repair/pathNames';
 import { RepairAside } from '@/features/repair/RepairAside';
 import { Refused } from '@/features/repair/Refused';
 import { sectionOf } from '@/features/repair/sectionOf';
@@ -19,6 +20,7 @@ import { Failed, Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
 import type { RepairView } from '@kelmot/contract';
+import { WorkingSheet } from '@/ui/Working';
 import { MatchCard } from './MatchCard';
 import { useMatches } from './useMatches';
 
@@ -93,6 +95,7 @@ export function MatchScreen({
       }
       aside={<RepairAside id={view.id} />}
       action={action}
+      sheet={<WorkingSheet namePath={(p) => pathName(view.survey.family, p)} />}
     >
       <Refused waiting={repair.waiting} />
       <View className="gap-2 border-b border-ink px-4 py-3">

@@ -21,11 +21,13 @@ export interface OpenRepair {
 
 /** One repair as it is on the server with what still waits on the device laid over it, and a way to change it. */
 export function useRepair(id: string): OpenRepair {
-  const { data, error, isLoading } = useRepairQuery(id);
   const { data: me } = useMeQuery();
   const dispatch = useAppDispatch();
   const queue = useAppSelector((s) => s.outbox.queue);
   const waiting = useMemo(() => queue.filter((w) => w.command.repairId === id), [queue, id]);
+  // One that is still to be created is not on the server yet: asking for it would only fail.
+  const creating = waiting.some((w) => w.command.type === 'repair.create');
+  const { data, error, isLoading } = useRepairQuery(id, { skip: creating });
   const name = me?.name ?? '';
   const view = useMemo(
     () =>
