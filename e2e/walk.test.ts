@@ -86,7 +86,7 @@ test('a technician walks one repair through the seven stations on a phone', asyn
   await screen.gone('working');
   await screen.press('intent-stopgap');
   await screen.press('intent-lasting');
-  await screen.press('match-R-210');
+  await screen.press('pick-R-210');
   await screen.press('take');
 
   await screen.see('step-isolate');

@@ -68,6 +68,7 @@ export function MatchCard({ scored, selected, onSelect, why, onTry }: MatchCardP
         aria-label={`${card.code} ${card.name}: ${VERDICT_NAMES[verdict]}. ${lead}${rest}`}
         disabled={verdict === 'no'}
         onPress={onSelect}
+        testID={`pick-${card.code}`}
         className="min-h-[48px] justify-center px-4 pt-3"
       >
         <View className="flex-row items-center gap-3">
