@@ -1,5 +1,5 @@
 import { ambientGate, type AmbientGate } from '../ambient/ambientGate';
-import { must, type Answer, type Worked } from '../calc/calc';
+import type { Answer, Worked } from '../calc/calc';
 import { ceil } from '../calc/number';
 import { cureTime, type CureTime } from '../cure/cureTime';
 import { shapeVolume, type ShapeVolume } from '../geometry/shapeVolume';
@@ -147,5 +147,3 @@ export function buildMinutes(work: WorkUp): number | null {
   if (opens === null) return null;
   return perCoat * work.coats + Math.max(0, opens - perCoat) * (work.coats - 1);
 }
-
-export const pickedCost = (work: WorkUp): number => must(work.packs).totalPrice;

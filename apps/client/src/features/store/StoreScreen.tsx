@@ -97,7 +97,9 @@ function CardRow({ card }: { card: Card }) {
           <Txt as="label">version {card.version}</Txt>
         </View>
         <Txt>{card.summary}</Txt>
-        <Txt as="label">{card.packs.map((p) => `${p.label} €${p.price}`).join(', ')}</Txt>
+        <Txt as="label">
+          {card.packs.map((p) => `${p.label} ${say(p.price, 'money')}`).join(', ')}
+        </Txt>
       </Pressable>
       {open && card.role === 'system' ? <SystemFigures card={card} /> : null}
       {open ? (
