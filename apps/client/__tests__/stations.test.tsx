@@ -90,7 +90,7 @@ test('the gate asks for three readings inside their ranges before it judges', ()
   fireEvent.changeText(screen.getByTestId('gate-airC'), '20');
   fireEvent.changeText(screen.getByTestId('gate-rhPct'), '400');
   fireEvent.press(screen.getByTestId('record-gate'));
-  expect(screen.getByText('From 1 to 100 %.')).toBeTruthy();
+  expect(screen.getByText('Too big: 100 % is the most, 1 % the least.')).toBeTruthy();
   expect(sent).toEqual([]);
   fireEvent.changeText(screen.getByTestId('gate-rhPct'), '50');
   fireEvent.changeText(screen.getByTestId('gate-surfaceC'), '64 F');

@@ -1,5 +1,6 @@
 import type { RepairView } from '@kelmot/contract';
-import { parseQuantity, shownUnit, type Plan, type QuantityId, type Step } from '@kelmot/core';
+import { readField, shownUnit, type Plan, type Step } from '@kelmot/core';
+import { readingFields } from '@kelmot/core/survey/common';
 import { ambientGate, goFromC } from '@kelmot/core/ambient/ambientGate';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -9,40 +10,6 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { SecondaryButton } from '@/ui/Button';
 import { FieldFrame, TextBox } from '@/ui/fields';
 import { DewGauge } from '@/ui/Gauges';
-
-const INPUTS: {
-  id: 'airC' | 'rhPct' | 'surfaceC';
-  label: string;
-  quantity: QuantityId;
-  min: number;
-  max: number;
-  range: string;
-}[] = [
-  {
-    id: 'airC',
-    label: 'Air',
-    quantity: 'temperature',
-    min: -40,
-    max: 60,
-    range: 'From −40 to 60 °C.',
-  },
-  {
-    id: 'rhPct',
-    label: 'Humidity',
-    quantity: 'percent',
-    min: 1,
-    max: 100,
-    range: 'From 1 to 100 %.',
-  },
-  {
-    id: 'surfaceC',
-    label: 'Steel',
-    quantity: 'temperature',
-    min: -40,
-    max: 120,
-    range: 'From −40 to 120 °C.',
-  },
-];
 
 /** The dew point gate: three readings typed, the gauge live, the verdict recorded. */
 export function GateReading({
@@ -61,12 +28,13 @@ export function GateReading({
   const texts = useAppSelector((s) => s.drafts.texts);
   const [shown, setShown] = useState(false);
   const [width, setWidth] = useState(0);
-  const read = INPUTS.map((input) => {
-    const key = `${view.id}/${step.id}/${input.id}`;
+  const read = Object.entries(readingFields).map(([id, field]) => {
+    const key = `${view.id}/${step.id}/${id}`;
     const text = texts[key] ?? '';
-    const parsed = parseQuantity(text, input.quantity, units);
-    const inside = parsed.ok && parsed.value >= input.min && parsed.value <= input.max;
-    return { ...input, key, text, value: inside ? parsed.value : null };
+    const result = readField(field, text, units);
+    const value = 'value' in result ? Number(result.value) : null;
+    const error = shown && 'message' in result ? result.message : undefined;
+    return { id, key, text, value, error, label: field.label, quantity: field.quantity };
   });
   const [air, rh, surface] = read.map((r) => r.value);
   const whole =
@@ -85,7 +53,7 @@ export function GateReading({
       <View className="flex-row gap-2">
         {read.map((r) => (
           <View key={r.id} className="min-w-0 flex-1">
-            <FieldFrame label={r.label} error={shown && r.value === null ? r.range : undefined}>
+            <FieldFrame label={r.label} error={r.error}>
               <TextBox
                 id={`gate-${r.id}`}
                 label={r.label}
@@ -93,7 +61,7 @@ export function GateReading({
                 onText={(text) => dispatch(textTyped({ key: r.key, text }))}
                 unit={shownUnit(r.quantity, units).symbol}
                 numeric
-                error={shown && r.value === null ? r.range : undefined}
+                error={r.error}
               />
             </FieldFrame>
           </View>
