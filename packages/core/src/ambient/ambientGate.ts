@@ -88,9 +88,17 @@ export function goFromC(air: { airC: number; rhPct: number }, limits: GateLimits
   return Math.max((dew.frostPointC ?? dew.dewPointC) + limits.minAboveDewC, limits.minSurfaceC);
 }
 
-export const ambientGateCalc = defineCalc(
-  'ambient-gate',
-  'Whether the surface may be coated now: dew margin, humidity, temperature.',
-  AmbientGateInput,
-  ambientGate,
-);
+export const ambientGateCalc = defineCalc({
+  name: 'ambient-gate',
+  purpose: 'Whether the surface may be coated now: dew margin, humidity, temperature.',
+  input: AmbientGateInput,
+  run: ambientGate,
+  formula: [
+    'margin = Ts − Td, or Ts − Tf below freezing',
+    'go: margin, humidity and surface are all inside their limits',
+  ],
+  source: 'ISO 8502-4; the limits are the card’s, 3 °C, 85 %, 5 to 45 °C where it has none.',
+  limits:
+    'True for the moment and the place of the reading. Measure again after a change of weather.',
+  example: { airC: 18, rhPct: 70, surfaceC: 15.5 },
+});

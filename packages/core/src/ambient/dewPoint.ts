@@ -40,9 +40,17 @@ export function dewPoint({ airC, rhPct }: DewPointInput): Worked<DewPoint> {
   return worked({ dewPointC, frostPointC }, working);
 }
 
-export const dewPointCalc = defineCalc(
-  'dew-point',
-  'Temperature at which moisture settles out of the air.',
-  DewPointInput,
-  dewPoint,
-);
+export const dewPointCalc = defineCalc({
+  name: 'dew-point',
+  purpose: 'Temperature at which moisture settles out of the air.',
+  input: DewPointInput,
+  run: dewPoint,
+  formula: [
+    'γ = ln(rh/100) + 17.62·T/(243.12 + T)',
+    'Td = 243.12·γ/(17.62 − γ)',
+    'Tf = 272.62·γ/(22.46 − γ), when Td < 0',
+  ],
+  source: 'Magnus formula with the WMO constants, over water and over ice.',
+  limits: 'Air −40 to 60 °C, humidity 1 to 100 %. Good to about 0.1 °C; a hygrometer is worse.',
+  example: { airC: 20, rhPct: 60 },
+});

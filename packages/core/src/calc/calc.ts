@@ -18,22 +18,43 @@ export interface Refusal {
   why: string;
 }
 
+/** Told how far a long sum has come, from 0 to 1. */
+export type Report = (share: number) => void;
+
+/** What docs/formulas.md says of a calculation. Symbols and units come from the working of its example. */
+export interface CalcDoc<I> {
+  /** The sums in their order, one a line. */
+  formula: readonly string[];
+  /** Where they come from. */
+  source: string;
+  /** What they are good for, and where not to trust them. */
+  limits: string;
+  /** One worked example: real-sounding input that has an answer. */
+  example: I;
+}
+
 /** A calculation as `bin/calc` and the quick tools list it: a name, a purpose, a schema, a pure function. */
-export interface Calc {
+export interface Calc extends CalcDoc<object> {
   name: string;
   purpose: string;
   input: z.ZodType;
-  run: (input: unknown) => Answer<object>;
+  /** Takes long enough to be run in a worker, with progress. */
+  heavy: boolean;
+  run: (input: unknown, report?: Report) => Answer<object>;
+}
+
+interface CalcSpec<S extends z.ZodType, R extends object> extends CalcDoc<z.input<S> & object> {
+  name: string;
+  purpose: string;
+  input: S;
+  heavy?: boolean;
+  run: (input: z.output<S>, report?: Report) => Answer<R>;
 }
 
 /** Binds a pure function to the schema of its input, so that every edge parses the same way. */
-export function defineCalc<S extends z.ZodType, R extends object>(
-  name: string,
-  purpose: string,
-  input: S,
-  fn: (input: z.output<S>) => Answer<R>,
-): Calc {
-  return { name, purpose, input, run: (raw) => fn(input.parse(raw)) };
+export function defineCalc<S extends z.ZodType, R extends object>(spec: CalcSpec<S, R>): Calc {
+  const { input, run, heavy = false } = spec;
+  return { ...spec, heavy, run: (raw, report) => run(input.parse(raw), report) };
 }
 
 export const refuse = (why: string): Refusal => ({ ok: false, why });

@@ -144,9 +144,24 @@ export function cureRate(
   };
 }
 
-export const cureTimeCalc = defineCalc(
-  'cure-time',
-  'Minutes to a cure milestone at a steady temperature.',
-  CureTimeInput,
-  cureTime,
-);
+export const cureTimeCalc = defineCalc({
+  name: 'cure-time',
+  purpose: 'Minutes to a cure milestone at a steady temperature.',
+  input: CureTimeInput,
+  run: cureTime,
+  formula: [
+    't = exp(ln t₁ + (ln t₂ − ln t₁)·(1/T − 1/T₁)/(1/T₂ − 1/T₁)), T in kelvin',
+    'one point only: t = t₁·2^((T₁ − T)/10)',
+  ],
+  source: 'Arrhenius between the card’s measured points; a rule of thumb where there is only one.',
+  limits:
+    'At most 10 °C outside the card’s points (20 °C from a single one): past that there is no answer.',
+  example: {
+    points: [
+      { tempC: 10, minutes: 1440 },
+      { tempC: 20, minutes: 720 },
+      { tempC: 30, minutes: 380 },
+    ],
+    tempC: 16,
+  },
+});

@@ -42,9 +42,23 @@ export function workingLife(input: WorkingLifeInput): Answer<CureTime> {
   return worked({ minutes, basis: atRef.basis }, working);
 }
 
-export const workingLifeCalc = defineCalc(
-  'working-life',
-  'Minutes a mixed batch stays workable at its temperature and mass.',
-  WorkingLifeInput,
-  workingLife,
-);
+export const workingLifeCalc = defineCalc({
+  name: 'working-life',
+  purpose: 'Minutes a mixed batch stays workable at its temperature and mass.',
+  input: WorkingLifeInput,
+  run: workingLife,
+  formula: ['L = cure-time(T)·min(1.5, (m_ref/m)^x)'],
+  source: 'The card’s life points, its reference mass and its mass exponent.',
+  limits: 'A batch in one compact lump. Spread thin it lives longer; in a warm pail, shorter.',
+  example: {
+    points: [
+      { tempC: 10, minutes: 60 },
+      { tempC: 20, minutes: 40 },
+      { tempC: 30, minutes: 22 },
+    ],
+    tempC: 17.4,
+    massG: 329,
+    refMassG: 500,
+    massExponent: 0.4,
+  },
+});

@@ -56,9 +56,17 @@ export function film(input: FilmInput): Worked<Film> {
   return worked({ wftUm, litres, coverageM2L }, working);
 }
 
-export const filmCalc = defineCalc(
-  'film',
-  'Wet film, litres and coverage for a dry film thickness.',
-  FilmInput,
-  film,
-);
+export const filmCalc = defineCalc({
+  name: 'film',
+  purpose: 'Wet film, litres and coverage for a dry film thickness.',
+  input: FilmInput,
+  run: film,
+  formula: [
+    'WFT = (DFT/coats)/VS',
+    'coverage = 1000·VS/(DFT/coats)',
+    'litres = area·DFT/1000/VS/(1 − loss)',
+  ],
+  source: 'Volume solids from the card.',
+  limits: 'Flat area; a profile takes more, see shape-volume.',
+  example: { areaM2: 2.4, dftUm: 500, volumeSolidsPct: 96, lossPct: 10, coats: 2 },
+});

@@ -155,9 +155,22 @@ export function shapeVolume(input: ShapeVolumeInput): Worked<ShapeVolume> {
   return worked({ areaMm2, netMl, grossMl }, working);
 }
 
-export const shapeVolumeCalc = defineCalc(
-  'shape-volume',
-  'Bonded area and volume of a pocket, band, ring or groove, and how much to mix.',
-  ShapeVolumeInput,
-  shapeVolume,
-);
+export const shapeVolumeCalc = defineCalc({
+  name: 'shape-volume',
+  purpose: 'Bonded area and volume of a pocket, band, ring or groove, and how much to mix.',
+  input: ShapeVolumeInput,
+  run: shapeVolume,
+  formula: [
+    'gross = (net + A·profile/2)·(1 + overfill)·(1 + waste)',
+    'slab A·d; disc πD²/4·d; ring π(D² − d²)/4·h; groove L·w·d, vee half of it',
+    'band and bore band πL(D² − d²)/4; dish πh(3a² + h²)/6',
+  ],
+  source: 'Solid geometry; half the peak-to-valley height for the profile.',
+  limits: 'Area is the bonded one: of slab, disc and ring only the floor.',
+  example: {
+    shape: { kind: 'dish', diameterMm: 140, depthMm: 11 },
+    overfillPct: 10,
+    wastePct: 5,
+    profileUm: 75,
+  },
+});

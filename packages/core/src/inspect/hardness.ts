@@ -62,9 +62,13 @@ export function hardness({
   return worked({ mean, sd, min, sharePct, verdict }, working);
 }
 
-export const hardnessCalc = defineCalc(
-  'hardness',
-  'Whether hardness readings meet the card.',
-  HardnessInput,
-  hardness,
-);
+export const hardnessCalc = defineCalc({
+  name: 'hardness',
+  purpose: 'Whether hardness readings meet the card.',
+  input: HardnessInput,
+  run: hardness,
+  formula: ['share = readings at or over the target / n', 's = √(Σ(x − mean)²/(n − 1))'],
+  source: 'Readings after ISO 868 (Shore); target from the card.',
+  limits: 'At the temperature the target is given for: a warm repair reads soft.',
+  example: { readings: [84, 86, 83, 87], target: 82 },
+});

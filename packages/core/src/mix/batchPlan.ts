@@ -150,9 +150,29 @@ export function batchPlan(input: BatchPlanInput): Answer<BatchPlan> {
   return worked({ batches, batchMl, batchLifeMin, minutesToPlace, limit }, working);
 }
 
-export const batchPlanCalc = defineCalc(
-  'batch-plan',
-  'Batches sized to the pail, the pace and the working life at today’s temperature.',
-  BatchPlanInput,
-  batchPlan,
-);
+export const batchPlanCalc = defineCalc({
+  name: 'batch-plan',
+  purpose: 'Batches sized to the pail, the pace and the working life at today’s temperature.',
+  input: BatchPlanInput,
+  run: batchPlan,
+  formula: [
+    'largest V with V ≤ pail·fill and V/pace + mixing ≤ use·life(V·ρ)',
+    'n = total/V, rounded up; equal batches',
+  ],
+  source: 'The card’s life, the site’s pail and pace.',
+  limits: 'At most 1 000 batches. Whole kits are never split.',
+  example: {
+    totalMl: 720,
+    densityGml: 2.2,
+    lifePoints: [
+      { tempC: 10, minutes: 60 },
+      { tempC: 20, minutes: 40 },
+    ],
+    tempC: 17.4,
+    refMassG: 500,
+    massExponent: 0.4,
+    mixMinutes: 4,
+    applyMlPerMin: 12,
+    vesselMl: 1000,
+  },
+});

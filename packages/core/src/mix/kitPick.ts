@@ -142,9 +142,21 @@ export function kitPick({ neededMl, kits, maxPacks }: KitPickInput): Answer<KitP
   return worked({ picks, totalMl, totalPrice, leftoverMl }, working);
 }
 
-export const kitPickCalc = defineCalc(
-  'kit-pick',
-  'Cheapest combination of packs that covers the need.',
-  KitPickInput,
-  kitPick,
-);
+export const kitPickCalc = defineCalc({
+  name: 'kit-pick',
+  purpose: 'Cheapest combination of packs that covers the need.',
+  input: KitPickInput,
+  run: kitPick,
+  formula: [
+    'least Σ price with Σ ml ≥ need; then least left over, fewest packs, more of the earlier listed',
+  ],
+  source: 'Exact search over the packs, cut where a cheaper cover is known.',
+  limits: 'Up to 10 000 packs; stock and the cap on packs are kept.',
+  example: {
+    neededMl: 720,
+    kits: [
+      { id: '250 ml', ml: 250, price: 38 },
+      { id: '1 l', ml: 1000, price: 112 },
+    ],
+  },
+});

@@ -56,9 +56,22 @@ export function mixCheck(input: MixCheckInput): Worked<MixCheck> {
   return worked({ deviationPct, verdict, addA_G, addB_G }, working);
 }
 
-export const mixCheckCalc = defineCalc(
-  'mix-check',
-  'Whether what was weighed is on ratio, and what to add if not.',
-  MixCheckInput,
-  mixCheck,
-);
+export const mixCheckCalc = defineCalc({
+  name: 'mix-check',
+  purpose: 'Whether what was weighed is on ratio, and what to add if not.',
+  input: MixCheckInput,
+  run: mixCheck,
+  formula: [
+    'd = (b − a/r)/(a/r)·100, a and b in grams, r by mass',
+    'add b = a/r − b, or a = b·r − a, whichever is short',
+  ],
+  source: 'The card’s ratio and tolerance.',
+  limits: 'Put it right before mixing starts; never after.',
+  example: {
+    ratio: { a: 4.5, b: 1, by: 'mass' },
+    densityA: 2.4,
+    densityB: 1.6,
+    weighed: { aG: 270.2, bG: 59.1 },
+    tolerancePct: 3,
+  },
+});

@@ -59,9 +59,18 @@ export function mixSplit({ ratio, densityA, densityB, total }: MixSplitInput): W
   return worked({ aMl, bMl, aG, bG, ratioByVolume: byVolume, ratioByMass: byMass }, working);
 }
 
-export const mixSplitCalc = defineCalc(
-  'mix-split',
-  'Base and hardener of a batch, by volume and by mass.',
-  MixSplitInput,
-  mixSplit,
-);
+export const mixSplitCalc = defineCalc({
+  name: 'mix-split',
+  purpose: 'Base and hardener of a batch, by volume and by mass.',
+  input: MixSplitInput,
+  run: mixSplit,
+  formula: ['r_mass = r_vol·ρA/ρB', 'part A = total·r/(1 + r), part B = total/(1 + r)'],
+  source: 'The card’s ratio and densities.',
+  limits: 'The parts’ volumes are taken as adding up.',
+  example: {
+    ratio: { a: 3, b: 1, by: 'volume' },
+    densityA: 2.4,
+    densityB: 1.6,
+    total: { ml: 150 },
+  },
+});

@@ -47,18 +47,6 @@ export interface SectionRequest {
   seed: number;
 }
 
-/** A seeded generator in 0..1: the same repair always draws the same rough line. Mulberry32. */
-export function seeded(seed: number): () => number {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) >>> 0;
-    let t = a;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
-
 /** A number from a text, for seeding by a repair's tag. FNV-1a. */
 export function seedOf(text: string): number {
   let h = 2166136261;

@@ -1,12 +1,6 @@
+import { mulberry32 } from '../calc/random';
 import type { RebuildDamage } from '../survey/f2';
-import {
-  breakLine,
-  seeded,
-  type Drawing,
-  type Point,
-  type Prim,
-  type SectionRequest,
-} from './drawing';
+import { breakLine, type Drawing, type Point, type Prim, type SectionRequest } from './drawing';
 import { profileOf, type Profile } from './profile';
 
 const SAMPLES = 44;
@@ -51,7 +45,7 @@ function frameOf(p: Profile, { width, height, dimensions }: SectionRequest): Fra
 
 /** Depth of the rough bottom at each sample across, in mm, never shallower than the squared edge. */
 function roughDepths(p: Profile, edgeMm: number, seed: number): number[] {
-  const random = seeded(seed);
+  const random = mulberry32(seed);
   return Array.from({ length: SAMPLES + 1 }, (_, i) => {
     const t = (i / SAMPLES) * 2 - 1;
     const ideal = p.dished ? p.depthMm * (1 - t * t) : p.depthMm;

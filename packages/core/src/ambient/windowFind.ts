@@ -1,0 +1,156 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { airC, atLeastZero, ceil, floor, rhPct, tempC } from '../calc/number';
+import { ambientGate, GateLimits } from './ambientGate';
+
+const HOUR_MS = 3_600_000;
+
+const ForecastHour = z.strictObject({
+  at: z.iso.datetime({
+    offset: true,
+    error: 'must be a time with its zone, such as 2031-05-06T07:00:00Z',
+  }),
+  airC: airC(),
+  rhPct: rhPct(),
+  surfaceC: tempC().optional(),
+  rainMm: atLeastZero().default(0),
+});
+
+export const WindowFindInput = z.strictObject({
+  hours: z
+    .array(ForecastHour)
+    .min(1)
+    .max(10_000)
+    .superRefine((hours, ctx) => {
+      hours.forEach((hour, i) => {
+        const before = hours[i - 1];
+        if (before && Date.parse(hour.at) - Date.parse(before.at) !== HOUR_MS) {
+          ctx.addIssue({
+            code: 'custom',
+            path: [i, 'at'],
+            message: `must be exactly one hour after ${before.at}`,
+          });
+        }
+      });
+    }),
+  applyMinutes: z.number().min(0).max(1e6),
+  protectMinutes: z.number().min(0).max(1e6),
+  gate: GateLimits,
+  dryOnly: z.boolean().default(true),
+  minProtectC: tempC().optional(),
+});
+export type WindowFindInput = z.output<typeof WindowFindInput>;
+export interface Window {
+  from: string;
+  to: string;
+  latestStart: string;
+}
+
+interface Judged {
+  workable: boolean;
+  protects: boolean;
+}
+
+/** Whether an hour may be worked in, and whether a fresh coat is safe in it. */
+function judgeHour(hour: WindowFindInput['hours'][number], input: WindowFindInput): Judged {
+  const { gate, dryOnly } = input;
+  const surfaceC = hour.surfaceC ?? hour.airC;
+  const { verdict, marginC } = ambientGate({
+    airC: hour.airC,
+    rhPct: hour.rhPct,
+    surfaceC,
+    ...gate,
+  });
+  const dry = !dryOnly || hour.rainMm === 0;
+  const warm = surfaceC >= (input.minProtectC ?? gate.minSurfaceC) && surfaceC <= gate.maxSurfaceC;
+  return { workable: dry && verdict === 'go', protects: dry && warm && marginC >= 0 };
+}
+
+/**
+ * Hours in a forecast at which a coat may be started and left: the gate says go for all of the application, and it
+ * stays dry, warm and above dew point for all of the protection. Times out in UTC. Windows may overlap; none is an
+ * empty list. Never refuses.
+ */
+export function windowFind(input: WindowFindInput): Worked<{ windows: Window[] }> {
+  const { hours, applyMinutes, protectMinutes } = input;
+  const judged = hours.map((hour) => judgeHour(hour, input));
+  /** Hours touched by an interval of minutes from a start: first and one past the last. Empty touches none. */
+  const touched = (from: number, to: number): [number, number] =>
+    to <= from ? [0, 0] : [floor(from / 60), ceil(to / 60)];
+  const [a0, a1] = touched(0, applyMinutes);
+  const [p0, p1] = touched(applyMinutes, applyMinutes + protectMinutes);
+  const all = (start: number, from: number, to: number, what: keyof Judged) =>
+    judged.slice(start + from, start + to).every((j) => j[what]);
+  const known = Math.max(a1, p1);
+  const good = judged.map(
+    (_, i) => i + known <= hours.length && all(i, a0, a1, 'workable') && all(i, p0, p1, 'protects'),
+  );
+  const iso = (i: number, minutes = 0) =>
+    new Date(Date.parse((hours[i] as { at: string }).at) + minutes * 60_000).toISOString();
+  const windows: Window[] = [];
+  let from: number | null = null;
+  good.forEach((ok, i) => {
+    if (ok) from ??= i;
+    if (from !== null && ok && !good[i + 1]) {
+      windows.push({
+        from: iso(from),
+        to: iso(i, applyMinutes + protectMinutes),
+        latestStart: iso(i),
+      });
+      from = null;
+    }
+  });
+  const count = (what: keyof Judged) => judged.filter((j) => j[what]).length;
+  const working = [
+    line(
+      'nw',
+      'hours that may be worked in',
+      `of ${hours.length}: the gate says go${input.dryOnly ? ', no rain' : ''}`,
+      count('workable'),
+      'h',
+      'forecast, gate',
+    ),
+    line(
+      'np',
+      'hours safe for a fresh coat',
+      `surface ${fig(input.minProtectC ?? input.gate.minSurfaceC)} to ${fig(input.gate.maxSurfaceC)} °C, no dew`,
+      count('protects'),
+      'h',
+      'forecast',
+    ),
+    line(
+      'ns',
+      'good starts',
+      `${fig(applyMinutes)} min to apply, ${fig(protectMinutes)} min to protect, all known`,
+      good.filter(Boolean).length,
+    ),
+    line('', 'windows', 'runs of good starts', windows.length),
+  ];
+  return worked({ windows }, working);
+}
+
+export const windowFindCalc = defineCalc({
+  name: 'window-find',
+  purpose: 'Hours of a forecast in which a coat may be started and left.',
+  input: WindowFindInput,
+  run: windowFind,
+  formula: [
+    'start is good: every hour of applying passes the gate, every hour of protecting is dry, warm and above dew',
+    'window: a run of good starts; to = latest start + apply + protect',
+  ],
+  source: 'ambient-gate over an hourly forecast.',
+  limits:
+    'Hours past the forecast are not known, so not good. Read the gate again at the repair before mixing.',
+  example: {
+    hours: [9, 10, 12, 14, 15, 13, 11, 9].map((air, i) => ({
+      at: `2031-03-04T${String(8 + i).padStart(2, '0')}:00:00.000Z`,
+      airC: air,
+      rhPct: 70 - i,
+      surfaceC: air + 1,
+      rainMm: i === 0 ? 0.4 : 0,
+    })),
+    applyMinutes: 60,
+    protectMinutes: 120,
+    gate: {},
+  },
+});

@@ -1,0 +1,100 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { positive, wastePct } from '../calc/number';
+
+export const CrackRun = z.strictObject({
+  lengthM: positive(),
+  widthMm: positive(),
+  depthMm: positive(),
+});
+export type CrackRun = z.infer<typeof CrackRun>;
+
+export const CrackFillInput = z
+  .strictObject({
+    runs: z.array(CrackRun).min(1).max(10_000),
+    workingDepthMm: positive(),
+    minDepthMm: z.number().min(0).max(1e12),
+    wastePct: wastePct().default(0),
+  })
+  .refine((i) => i.minDepthMm <= i.workingDepthMm, {
+    path: ['minDepthMm'],
+    message: 'must be workingDepthMm or less',
+  });
+export type CrackFillInput = z.output<typeof CrackFillInput>;
+export interface FilledRun extends CrackRun {
+  resinL: number;
+  sandBaseL: number;
+  note?: 'too-shallow';
+}
+export interface CrackFill {
+  resinL: number;
+  sandBaseL: number;
+  runs: FilledRun[];
+}
+
+/**
+ * Repair material and sand base of runs of wide crack, in litres. A run shallower than the least depth is deepened to
+ * it and says so; what is deeper than the working depth is filled with sand. Waste on the material only. Never refuses.
+ */
+export function crackFill({
+  runs,
+  workingDepthMm,
+  minDepthMm,
+  wastePct,
+}: CrackFillInput): Worked<CrackFill> {
+  const filled = runs.map((run): FilledRun => {
+    const depthMm = Math.max(run.depthMm, minDepthMm);
+    const fillMm = Math.min(depthMm, workingDepthMm);
+    // A metre by a square millimetre is a thousandth of a litre.
+    const litres = (mm: number) => (run.lengthM * run.widthMm * mm) / 1000;
+    const done = {
+      ...run,
+      resinL: litres(fillMm) * (1 + wastePct / 100),
+      sandBaseL: litres(depthMm - fillMm),
+    };
+    return run.depthMm < minDepthMm ? { ...done, note: 'too-shallow' } : done;
+  });
+  const total = (of: (run: FilledRun) => number) => filled.reduce((sum, run) => sum + of(run), 0);
+  const resinL = total((r) => r.resinL);
+  const sandBaseL = total((r) => r.sandBaseL);
+  const shallow = filled.filter((r) => r.note).length;
+  const working = [
+    ...filled
+      .slice(0, 12)
+      .map((r, i) =>
+        line(
+          `V${i + 1}`,
+          `run ${i + 1}${r.note ? `, deepen to ${fig(minDepthMm)}` : ''}`,
+          `${fig(r.lengthM)}·${fig(r.widthMm)}·${fig(Math.min(Math.max(r.depthMm, minDepthMm), workingDepthMm))}/1000·(1 + ${fig(wastePct)} %)`,
+          r.resinL,
+          'l',
+        ),
+      ),
+    line('', 'runs to deepen', `shallower than ${fig(minDepthMm)} mm`, shallow, '', 'card'),
+    line('S', 'sand base', `what is deeper than ${fig(workingDepthMm)} mm`, sandBaseL, 'l', 'card'),
+    line('V', 'repair material', `Σ of ${filled.length} runs`, resinL, 'l'),
+  ];
+  return worked({ resinL, sandBaseL, runs: filled }, working);
+}
+
+export const crackFillCalc = defineCalc({
+  name: 'crack-fill',
+  purpose: 'Material and sand base for runs of wide crack.',
+  input: CrackFillInput,
+  run: crackFill,
+  formula: [
+    'depth = max(depth, least); filled = min(depth, working)',
+    'material = Σ L·w·filled·(1 + waste)/1000; sand = Σ L·w·(depth − filled)/1000',
+  ],
+  source: 'Working and least depth from the card.',
+  limits: 'Crack walls taken as straight. A run that is too shallow must be deepened.',
+  example: {
+    runs: [
+      { lengthM: 24.2, widthMm: 37, depthMm: 60 },
+      { lengthM: 6.5, widthMm: 20, depthMm: 12 },
+    ],
+    workingDepthMm: 40,
+    minDepthMm: 20,
+    wastePct: 10,
+  },
+});

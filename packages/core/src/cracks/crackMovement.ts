@@ -1,0 +1,119 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { positive } from '../calc/number';
+
+export const CrackMovementInput = z
+  .strictObject({
+    panelLengthM: positive(),
+    deltaC: z.number().min(-310).max(310),
+    expansionPerC: z.number().gt(0).min(1e-9).max(1e-3).default(1e-5),
+    movementShare: z.number().min(0).max(1).default(1),
+    restraint: z.number().min(0).max(1).default(1),
+    crackWidthMm: positive(),
+    materialMovementPct: z.number().min(0).max(10_000),
+    tied: z.boolean().default(false),
+    modulusMPa: positive().optional(),
+    tensileMPa: positive().optional(),
+  })
+  .superRefine((i, ctx) => {
+    if (!i.tied) return;
+    for (const path of ['modulusMPa', 'tensileMPa'] as const) {
+      if (i[path] === undefined)
+        ctx.addIssue({
+          code: 'custom',
+          path: [path],
+          message: 'is missing; a tied crack needs it',
+        });
+    }
+  });
+export type CrackMovementInput = z.output<typeof CrackMovementInput>;
+export interface CrackMovement {
+  movementMm: number;
+  demandPct: number;
+  stressMPa: number | null;
+  verdict: 'holds' | 'opens';
+}
+
+/**
+ * What day and night do to a filled crack: movement in mm, and in percent of its width against what the filler
+ * stands; or, tied across, the stress in MPa against its tensile strength. Never refuses.
+ */
+export function crackMovement(input: CrackMovementInput): Worked<CrackMovement> {
+  const {
+    panelLengthM,
+    expansionPerC,
+    movementShare,
+    restraint,
+    crackWidthMm,
+    materialMovementPct,
+  } = input;
+  const deltaC = Math.abs(input.deltaC);
+  const movementMm = panelLengthM * 1000 * expansionPerC * deltaC * movementShare;
+  const demandPct = (movementMm / crackWidthMm) * 100;
+  const working = [
+    line('ΔT', 'change of temperature', 'without its sign', deltaC, 'K', 'survey'),
+    line(
+      'd',
+      'demand on the filler',
+      `x/${fig(crackWidthMm)}·100, most ${fig(materialMovementPct)}`,
+      demandPct,
+      '%',
+      'card',
+    ),
+  ];
+  let stressMPa: number | null = null;
+  let holds = demandPct <= materialMovementPct;
+  if (input.tied) {
+    stressMPa = (input.modulusMPa as number) * expansionPerC * deltaC * restraint;
+    holds = stressMPa <= (input.tensileMPa as number);
+    working.push(
+      line(
+        'σ',
+        'stress, tied across',
+        `${fig(input.modulusMPa as number)}·${expansionPerC}·${fig(deltaC)}·${fig(restraint)}, most ${fig(input.tensileMPa as number)}`,
+        stressMPa,
+        'MPa',
+        'Hooke',
+      ),
+    );
+  }
+  const verdict = holds ? 'holds' : 'opens';
+  working.push(
+    line(
+      '',
+      'verdict',
+      input.tied ? 'stress against tensile strength' : 'demand against what it stands',
+      verdict,
+    ),
+    line(
+      'x',
+      'movement',
+      `${fig(panelLengthM)}·1000·${expansionPerC}·${fig(deltaC)}·${fig(movementShare)}`,
+      movementMm,
+      'mm',
+      'thermal expansion',
+    ),
+  );
+  return worked({ movementMm, demandPct, stressMPa, verdict }, working);
+}
+
+export const crackMovementCalc = defineCalc({
+  name: 'crack-movement',
+  purpose: 'Whether a filled crack holds when day and night move it.',
+  input: CrackMovementInput,
+  run: crackMovement,
+  formula: [
+    'x = L·1000·α·ΔT·share; demand = x/width·100',
+    'tied: σ = E·α·ΔT·restraint against the tensile strength',
+  ],
+  source: 'Linear thermal expansion; Hooke for a tied crack.',
+  limits:
+    'Temperature only. Loads, shrinkage and settlement come on top; a structural crack is an engineer’s.',
+  example: {
+    panelLengthM: 6,
+    deltaC: 15,
+    movementShare: 0.8,
+    crackWidthMm: 12,
+    materialMovementPct: 12,
+  },
+});

@@ -1,0 +1,151 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, refuse, worked, type Answer, type Report } from '../calc/calc';
+import { share, tempC } from '../calc/number';
+import { follow, type Leg } from './kamal';
+
+const KAMAL = 'Kamal kinetics, one temperature for the whole mass';
+/** Points of the curve that is drawn. */
+const CURVE_POINTS = 240;
+
+const measure = (most: number) => z.number().gt(0).min(1e-6).max(most);
+const kinetic = (most: number) => z.number().min(0).max(most);
+
+export const ExothermInput = z.strictObject({
+  massG: measure(1e7),
+  cpJgK: measure(100),
+  heatJg: kinetic(1e5),
+  A1: kinetic(1e20),
+  E1: kinetic(1e6),
+  A2: kinetic(1e20),
+  E2: kinetic(1e6),
+  m: kinetic(10),
+  n: kinetic(10),
+  alphaGel: share(),
+  hWm2K: kinetic(1e5),
+  areaM2: kinetic(1e4),
+  startC: tempC(),
+  ambientC: tempC(),
+  horizonMin: measure(1e6),
+});
+export type ExothermInput = z.output<typeof ExothermInput>;
+export interface Exotherm {
+  peakC: number;
+  peakMin: number;
+  gelMin: number | null;
+  alphaEnd: number;
+  /** The course of it, thinned for drawing. */
+  curve: { min: number; tempC: number; alpha: number }[];
+}
+
+/** First moment (s) inside a leg at which the conversion passes `alpha`, straight between its ends. */
+const passes = ({ from, to, start, end }: Leg, alpha: number): number =>
+  from + ((to - from) * (alpha - start[0])) / (end[0] - start[0]);
+
+/**
+ * Course of a batch’s own heat: highest temperature (°C) and its first minute, minute of gelling, conversion at the
+ * end. Masses in g, heats in J/g, rates per second, activation in J/mol. Stiff: solved by an L-stable Rosenbrock pair
+ * with adaptive steps. Refuses constants that no material has, for which no step is short enough.
+ */
+export function exotherm(input: ExothermInput, report?: Report): Answer<Exotherm> {
+  const seconds = input.horizonMin * 60;
+  let peakC = input.startC;
+  let peakS = 0;
+  let gelS: number | null = null;
+  let alphaEnd = 0;
+  let tempEnd = input.startC;
+  const curve = [{ min: 0, tempC: input.startC, alpha: 0 }];
+  let drawn = { s: 0, tempC: input.startC };
+  const solved = follow(input, input.startC, seconds, (leg) => {
+    const [alpha, t] = leg.end;
+    if (t > peakC) [peakC, peakS] = [t, leg.to];
+    if (gelS === null && alpha >= input.alphaGel) gelS = passes(leg, input.alphaGel);
+    [alphaEnd, tempEnd] = [alpha, t];
+    if (leg.to - drawn.s >= seconds / CURVE_POINTS || Math.abs(t - drawn.tempC) > 4) {
+      curve.push({ min: leg.to / 60, tempC: t, alpha });
+      drawn = { s: leg.to, tempC: t };
+      report?.(leg.to / seconds);
+    }
+  });
+  if (!solved || !Number.isFinite(peakC))
+    return refuse(
+      'These constants react faster than can be followed. Check A, E and their units: 1/s and J/mol.',
+    );
+  const gelMin = gelS === null ? null : gelS / 60;
+  curve.push({ min: input.horizonMin, tempC: tempEnd, alpha: alphaEnd });
+  const working = [
+    line(
+      'ΔT',
+      'rise if no heat were lost',
+      `${fig(input.heatJg)}/${fig(input.cpJgK)}`,
+      input.heatJg / input.cpJgK,
+      'K',
+      'heat of reaction over heat capacity',
+    ),
+    line(
+      'U',
+      'heat lost per kelvin',
+      `${fig(input.hWm2K)}·${fig(input.areaM2)}`,
+      input.hWm2K * input.areaM2,
+      'W/K',
+    ),
+    line(
+      'dα/dt',
+      'rate of reaction',
+      '(k₁ + k₂·α^m)·(1 − α)^n, k = A·exp(−E/RT)',
+      'solved in small steps',
+      '1/s',
+      KAMAL,
+    ),
+    line('αe', `conversion after ${fig(input.horizonMin)} min`, '∫ dα/dt', alphaEnd, '', KAMAL),
+    line(
+      'tg',
+      'gels at',
+      `first α ≥ ${fig(input.alphaGel)}`,
+      gelMin ?? 'not in this time',
+      'min',
+      KAMAL,
+    ),
+    line('tp', 'minute of the peak', 'the first time it is reached', peakS / 60, 'min', KAMAL),
+    line(
+      'Tp',
+      'peak',
+      `from ${fig(input.startC)} °C; the core of a thick batch is hotter`,
+      peakC,
+      '°C',
+      KAMAL,
+    ),
+  ];
+  return worked({ peakC, peakMin: peakS / 60, gelMin, alphaEnd, curve }, working);
+}
+
+export const exothermCalc = defineCalc({
+  name: 'exotherm',
+  purpose: 'How hot a batch gets from its own heat, and when it gels.',
+  input: ExothermInput,
+  heavy: true,
+  run: exotherm,
+  formula: [
+    'dα/dt = (k₁ + k₂·α^m)·(1 − α)^n, k = A·exp(−E/(R·T)) per second',
+    'dT/dt = (heat/cp)·dα/dt − h·A·(T − T_air)/(m·cp)',
+  ],
+  source: 'Kamal’s autocatalytic model with a lumped heat balance.',
+  limits:
+    'One temperature for the whole mass, so the core of a thick batch is hotter than this says. Kinetics of the very material, measured, or it is a guess.',
+  example: {
+    massG: 794,
+    cpJgK: 1.15,
+    heatJg: 184,
+    A1: 59650,
+    E1: 51811,
+    A2: 1307634,
+    E2: 50376,
+    m: 0.81,
+    n: 1.36,
+    alphaGel: 0.52,
+    hWm2K: 7.9,
+    areaM2: 0.07,
+    startC: 15.8,
+    ambientC: 18.9,
+    horizonMin: 120,
+  },
+});

@@ -1,0 +1,33 @@
+import { z } from 'zod';
+
+/** Refuses a time that does not come after the one before it, naming the entry. */
+function rising<T>(at: (entry: T) => number, field: string) {
+  return (entries: T[], ctx: z.RefinementCtx): void => {
+    entries.forEach((entry, i) => {
+      const before = entries[i - 1];
+      if (before !== undefined && !(at(entry) > at(before))) {
+        ctx.addIssue({
+          code: 'custom',
+          path: [i, field],
+          message: `must be over ${at(before)}, the time before it`,
+        });
+      }
+    });
+  };
+}
+
+/** A logged or forecast history of temperatures: one entry or more, times strictly rising. */
+export function historyOf<K extends string>(timeField: K, most: number) {
+  const entry = z.strictObject({
+    [timeField]: z.number().min(-most).max(most),
+    tempC: z.number().min(-60).max(250),
+  } as { [P in K | 'tempC']: z.ZodNumber });
+  type Entry = z.infer<typeof entry>;
+  return z
+    .array(entry)
+    .min(1)
+    .max(100_000)
+    .superRefine(
+      rising<Entry>((e) => (e as Record<string, number>)[timeField] as number, timeField),
+    );
+}

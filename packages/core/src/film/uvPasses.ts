@@ -1,0 +1,60 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { ceil, positive } from '../calc/number';
+
+export const UvPassesInput = z.strictObject({
+  depthMm: positive(),
+  depthPerPassMm: positive(),
+  doseJcm2: positive(),
+  irradianceWcm2: positive(),
+  filler: z.number().gt(0).min(0.01).max(100).default(1),
+});
+export type UvPassesInput = z.output<typeof UvPassesInput>;
+export interface UvPasses {
+  passes: number;
+  secondsPerPass: number;
+  totalSeconds: number;
+}
+
+/** Passes under a lamp, no deeper than it cures, and the seconds of each: dose over irradiance, times the filler's shade. Never refuses. */
+export function uvPasses({
+  depthMm,
+  depthPerPassMm,
+  doseJcm2,
+  irradianceWcm2,
+  filler,
+}: UvPassesInput): Worked<UvPasses> {
+  const passes = ceil(depthMm / depthPerPassMm);
+  const secondsPerPass = (doseJcm2 / irradianceWcm2) * filler;
+  const totalSeconds = passes * secondsPerPass;
+  const working = [
+    line(
+      'tp',
+      'seconds a pass',
+      `${fig(doseJcm2)}/${fig(irradianceWcm2)}·${fig(filler)}`,
+      secondsPerPass,
+      's',
+      'card dose, lamp',
+    ),
+    line('t', 'under the lamp in all', `n·${fig(secondsPerPass)}`, totalSeconds, 's'),
+    line('n', 'passes', `${fig(depthMm)}/${fig(depthPerPassMm)}, rounded up`, passes, '', 'card'),
+  ];
+  return worked({ passes, secondsPerPass, totalSeconds }, working);
+}
+
+export const uvPassesCalc = defineCalc({
+  name: 'uv-passes',
+  purpose: 'Passes and seconds under a curing lamp.',
+  input: UvPassesInput,
+  run: uvPasses,
+  formula: ['n = depth/depth a pass, rounded up', 'seconds = dose/irradiance·filler'],
+  source: 'Dose is irradiance times time.',
+  limits: 'Irradiance measured at the work, not at the lamp. Eyes and skin covered.',
+  example: {
+    depthMm: 4.3,
+    depthPerPassMm: 0.6,
+    doseJcm2: 6.8,
+    irradianceWcm2: 0.494,
+    filler: 1.39,
+  },
+});

@@ -1,0 +1,105 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { atLeastZero, positive, wastePct } from '../calc/number';
+
+export const BeltHole = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('round'), diameterMm: positive() }),
+  z.strictObject({ kind: z.literal('slot'), lengthMm: positive(), widthMm: positive() }),
+]);
+export type BeltHole = z.infer<typeof BeltHole>;
+
+export const BeltPatchInput = z.strictObject({
+  hole: BeltHole,
+  throughMm: positive(),
+  lapMm: atLeastZero(),
+  coverMm: atLeastZero(),
+  through: z.boolean().default(false),
+  wastePct: wastePct().default(0),
+});
+export type BeltPatchInput = z.output<typeof BeltPatchInput>;
+export interface BeltPatch {
+  holeMl: number;
+  coverMl: number;
+  totalMl: number;
+  primerAreaMm2: number;
+}
+
+/** Area of the hole's outline grown by so much on every side, mm². */
+function grown(hole: BeltHole, by: number): number {
+  return hole.kind === 'round'
+    ? (Math.PI * (hole.diameterMm + 2 * by) ** 2) / 4
+    : (hole.lengthMm + 2 * by) * (hole.widthMm + 2 * by);
+}
+
+/**
+ * Rubber for a hole in a belt (mm in, ml out): the hole to `throughMm` under the surface, a cover over it that falls
+ * straight to nothing at the lap, and the area to prime. Never refuses.
+ */
+export function beltPatch(input: BeltPatchInput): Worked<BeltPatch> {
+  const { hole, throughMm, lapMm, coverMm, through, wastePct } = input;
+  const more = 1 + wastePct / 100;
+  const [holeMm2, midMm2, outerMm2] = [0, lapMm / 2, lapMm].map((by) => grown(hole, by)) as [
+    number,
+    number,
+    number,
+  ];
+  const rimMm =
+    hole.kind === 'round' ? Math.PI * hole.diameterMm : 2 * (hole.lengthMm + hole.widthMm);
+  const holeMl = (holeMm2 * throughMm * more) / 1000;
+  const coverMl = ((coverMm / 6) * (outerMm2 + 4 * midMm2 + holeMm2) * more) / 1000;
+  const totalMl = holeMl + coverMl;
+  const primerAreaMm2 = outerMm2 - (through ? holeMm2 : 0) + rimMm * throughMm;
+  const working = [
+    line(
+      'A0',
+      'hole',
+      hole.kind === 'round'
+        ? `π·${fig(hole.diameterMm)}²/4`
+        : `${fig(hole.lengthMm)}·${fig(hole.widthMm)}`,
+      holeMm2,
+      'mm²',
+    ),
+    line('A2', `grown by the lap of ${fig(lapMm)}`, 'on every side', outerMm2, 'mm²', 'card'),
+    line('A1', 'grown by half the lap', 'on every side', midMm2, 'mm²'),
+    line(
+      'Vc',
+      'cover',
+      `${fig(coverMm)}/6·(A2 + 4·A1 + A0)·(1 + ${fig(wastePct)} %)/1000`,
+      coverMl,
+      'ml',
+      'prismatoid',
+    ),
+    line('V', 'in all', 'Vh + Vc', totalMl, 'ml'),
+    line(
+      'Ap',
+      'to prime',
+      `A2${through ? ' − A0' : ''} + ${fig(rimMm)}·${fig(throughMm)}`,
+      primerAreaMm2,
+      'mm²',
+    ),
+    line('Vh', 'hole', `A0·${fig(throughMm)}·(1 + ${fig(wastePct)} %)/1000`, holeMl, 'ml'),
+  ];
+  return worked({ holeMl, coverMl, totalMl, primerAreaMm2 }, working);
+}
+
+export const beltPatchCalc = defineCalc({
+  name: 'belt-patch',
+  purpose: 'Rubber for a belt hole with its lap, and the area to prime.',
+  input: BeltPatchInput,
+  run: beltPatch,
+  formula: [
+    'hole = A₀·depth·(1 + waste)',
+    'cover = t/6·(A_outer + 4·A_mid + A₀)·(1 + waste)',
+    'primer = A_outer − (A₀ if through) + rim·depth',
+  ],
+  source: 'Prismatoid; each outline grown by the lap, half of it, nothing.',
+  limits: 'Flat belt. Whole kits only: take the total to the kits of the card.',
+  example: {
+    hole: { kind: 'round', diameterMm: 68 },
+    throughMm: 18,
+    lapMm: 130,
+    coverMm: 3.8,
+    through: true,
+    wastePct: 12,
+  },
+});

@@ -1,0 +1,70 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { atLeastZero } from '../calc/number';
+
+export const ClearanceBuildInput = z.strictObject({
+  stations: z
+    .array(
+      z.strictObject({
+        name: z.string().trim().min(1).max(80),
+        clearanceMm: atLeastZero(),
+        marginMm: atLeastZero(),
+        wantedMm: atLeastZero(),
+      }),
+    )
+    .min(1)
+    .max(1000),
+});
+export type ClearanceBuildInput = z.output<typeof ClearanceBuildInput>;
+export interface StationBuild {
+  name: string;
+  buildMm: number;
+  verdict: 'ok' | 'reduced' | 'none';
+}
+
+/** How thick may be built at each station without fouling what moves past it, mm. Never refuses. */
+export function clearanceBuild({
+  stations,
+}: ClearanceBuildInput): Worked<{ stations: StationBuild[] }> {
+  const built = stations.map(({ name, clearanceMm, marginMm, wantedMm }): StationBuild => {
+    const buildMm = Math.max(0, Math.min(wantedMm, clearanceMm - marginMm));
+    const verdict = buildMm === 0 ? 'none' : buildMm < wantedMm ? 'reduced' : 'ok';
+    return { name, buildMm, verdict };
+  });
+  const working = [
+    ...stations.map((s, i) => {
+      const { buildMm, verdict } = built[i] as StationBuild;
+      return line(
+        `b${i + 1}`,
+        `${s.name}, ${verdict}`,
+        `min(${fig(s.wantedMm)}, ${fig(s.clearanceMm)} − ${fig(s.marginMm)}), not below 0`,
+        buildMm,
+        'mm',
+        'dry fit',
+      );
+    }),
+    line(
+      '',
+      'stations',
+      'built as wanted, of all',
+      `${built.filter((b) => b.verdict === 'ok').length} of ${built.length}`,
+    ),
+  ];
+  return worked({ stations: built }, working);
+}
+
+export const clearanceBuildCalc = defineCalc({
+  name: 'clearance-build',
+  purpose: 'How thick may be built at each station without fouling.',
+  input: ClearanceBuildInput,
+  run: clearanceBuild,
+  formula: ['build = min(wanted, clearance − margin), not below 0'],
+  source: 'Clearances measured at a dry fit.',
+  limits: 'Measure with the parts as they move, warm and loaded.',
+  example: {
+    stations: [
+      { name: 'cover side', clearanceMm: 9.4, marginMm: 1, wantedMm: 6 },
+      { name: 'pin side', clearanceMm: 4.2, marginMm: 1, wantedMm: 6 },
+    ],
+  },
+});

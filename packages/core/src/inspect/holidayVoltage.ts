@@ -1,0 +1,52 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { positive } from '../calc/number';
+
+const D5162 = 'ASTM D5162';
+/** Thinner films are tested with a wet sponge; up to the second limit the lower constant holds. mm. */
+const SPONGE_UNDER_MM = 0.5;
+const THIN_UPTO_MM = 1.016;
+
+export const HolidayVoltageInput = z.strictObject({ thicknessMm: positive().max(100) });
+export type HolidayVoltageInput = z.output<typeof HolidayVoltageInput>;
+export interface HolidayVoltage {
+  method: 'wet-sponge' | 'high-voltage';
+  volts: number | null;
+}
+
+/** How to look for pinholes in a cured film of so many mm, and at what voltage. The material maker's maximum governs. Never refuses. */
+export function holidayVoltage({ thicknessMm }: HolidayVoltageInput): Worked<HolidayVoltage> {
+  if (thicknessMm < SPONGE_UNDER_MM) {
+    return worked({ method: 'wet-sponge', volts: null }, [
+      line('t', 'film', `under ${SPONGE_UNDER_MM} mm`, thicknessMm, 'mm', 'gauge'),
+      line('', 'method', 'wet sponge, low voltage', 'wet-sponge', '', D5162),
+    ]);
+  }
+  const constant = thicknessMm <= THIN_UPTO_MM ? 3294 : 7843;
+  const volts = constant * Math.sqrt(thicknessMm);
+  return worked({ method: 'high-voltage', volts }, [
+    line('t', 'film', `${SPONGE_UNDER_MM} mm or more`, thicknessMm, 'mm', 'gauge'),
+    line('M', 'constant', `${THIN_UPTO_MM} mm or less 3294, else 7843`, constant, '', D5162),
+    line(
+      'V',
+      'test voltage; the material maker’s maximum governs',
+      `${constant}·√${fig(thicknessMm)}`,
+      volts,
+      'V',
+      D5162,
+    ),
+    line('', 'method', 'spark test', 'high-voltage', '', D5162),
+  ]);
+}
+
+export const holidayVoltageCalc = defineCalc({
+  name: 'holiday-voltage',
+  purpose: 'How to test a film for pinholes, and at what voltage.',
+  input: HolidayVoltageInput,
+  run: holidayVoltage,
+  formula: ['under 0.5 mm: wet sponge', 'else V = M·√t, M = 3294 up to 1.016 mm, 7843 over it'],
+  source: 'ASTM D5162.',
+  limits:
+    'The material maker’s maximum governs. High voltage: earthed, dry, no flammable vapour, nobody with an implant near.',
+  example: { thicknessMm: 0.75 },
+});

@@ -1,0 +1,91 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+
+const KM = 'Kaplan–Meier';
+
+export const SurvivalInput = z.strictObject({
+  lives: z
+    .array(z.strictObject({ days: z.number().min(0).max(1e6), failed: z.boolean() }))
+    .min(1)
+    .max(100_000),
+});
+export type SurvivalInput = z.output<typeof SurvivalInput>;
+export interface SurvivalStep {
+  days: number;
+  atRisk: number;
+  failed: number;
+  survival: number;
+}
+export interface Survival {
+  steps: SurvivalStep[];
+  medianDays: number | null;
+}
+
+/**
+ * Share of repairs still holding after so many days, from lives that ended in failure and lives that still run.
+ * A life that was stopped on a day counts as at risk that day. The median is null while over half still hold.
+ * Never refuses.
+ */
+export function survival({ lives }: SurvivalInput): Worked<Survival> {
+  const sorted = [...lives].sort((p, q) => p.days - q.days);
+  const steps: SurvivalStep[] = [];
+  let share = 1;
+  for (let i = 0; i < sorted.length;) {
+    const { days } = sorted[i] as { days: number };
+    let next = i;
+    let failed = 0;
+    for (; sorted[next]?.days === days; next++) if (sorted[next]?.failed) failed += 1;
+    if (failed > 0) {
+      const atRisk = sorted.length - i;
+      share *= 1 - failed / atRisk;
+      steps.push({ days, atRisk, failed, survival: share });
+    }
+    i = next;
+  }
+  const medianDays = steps.find((s) => s.survival <= 0.5 + 1e-9)?.days ?? null;
+  const shown = steps.slice(-12);
+  const working = [
+    line(
+      'N',
+      'lives',
+      `${lives.filter((l) => l.failed).length} failed, the rest still run or were stopped`,
+      lives.length,
+    ),
+    ...shown.map((s) =>
+      line('S', `after ${fig(s.days)} days`, `S·(1 − ${s.failed}/${s.atRisk})`, s.survival, '', KM),
+    ),
+    line(
+      '',
+      'median life',
+      'first day with S ≤ 0.5',
+      medianDays ?? 'over half still hold',
+      'd',
+      KM,
+    ),
+    line('', 'steps', 'days with a failure', steps.length),
+  ];
+  return worked({ steps, medianDays }, working);
+}
+
+export const survivalCalc = defineCalc({
+  name: 'survival',
+  purpose: 'How long repairs of a kind hold, from those that failed and those that still run.',
+  input: SurvivalInput,
+  run: survival,
+  formula: [
+    'S(t) = Π(1 − failed/at risk) over the days with a failure',
+    'median: the first day with S ≤ 0.5',
+  ],
+  source: 'Kaplan–Meier.',
+  limits:
+    'Lives that were stopped for another reason count until that day. Few lives make a rough curve.',
+  example: {
+    lives: [
+      { days: 180, failed: false },
+      { days: 321, failed: true },
+      { days: 488, failed: true },
+      { days: 620, failed: false },
+      { days: 1459, failed: true },
+    ],
+  },
+});

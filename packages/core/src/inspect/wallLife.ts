@@ -1,0 +1,43 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, refuse, worked, type Answer } from '../calc/calc';
+import { atLeastZero } from '../calc/number';
+
+export const WallLifeInput = z.strictObject({
+  remainingMm: atLeastZero(),
+  minimumMm: atLeastZero(),
+  ratePerYearMm: z.number().min(0).max(1e6),
+});
+export type WallLifeInput = z.output<typeof WallLifeInput>;
+
+/** Years until a wall (mm) is down to its minimum at a steady loss (mm a year), not below 0. Refuses a loss of nothing. */
+export function wallLife({
+  remainingMm,
+  minimumMm,
+  ratePerYearMm,
+}: WallLifeInput): Answer<{ years: number }> {
+  if (ratePerYearMm === 0) return refuse('No loss measured.');
+  const spareMm = remainingMm - minimumMm;
+  const years = Math.max(0, spareMm / ratePerYearMm);
+  return worked({ years }, [
+    line('Δ', 'wall to spare', `${fig(remainingMm)} − ${fig(minimumMm)}`, spareMm, 'mm', 'gauge'),
+    line(
+      'T',
+      'years left',
+      `${fig(spareMm)}/${fig(ratePerYearMm)}, not below 0`,
+      years,
+      'years',
+      'steady loss',
+    ),
+  ]);
+}
+
+export const wallLifeCalc = defineCalc({
+  name: 'wall-life',
+  purpose: 'Years until a wall is down to its minimum.',
+  input: WallLifeInput,
+  run: wallLife,
+  formula: ['T = (remaining − minimum)/rate, not below 0'],
+  source: 'Steady loss between gaugings.',
+  limits: 'Pitting runs ahead of the mean. The minimum is an engineer’s figure.',
+  example: { remainingMm: 9.1, minimumMm: 4.3, ratePerYearMm: 1.18 },
+});

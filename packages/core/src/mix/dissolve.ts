@@ -1,0 +1,87 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, refuse, worked, type Answer } from '../calc/calc';
+import { atLeastZero, positive } from '../calc/number';
+
+/** Closer than this to the target is on it. */
+const ON_TARGET = 1e-9;
+
+export const DissolveInput = z
+  .strictObject({
+    pelletsG: atLeastZero(),
+    solventMl: atLeastZero(),
+    solventDensityGml: positive(),
+    targetSolids: z.number().min(0).max(1),
+  })
+  .refine((i) => i.pelletsG > 0 || i.solventMl > 0, {
+    path: ['pelletsG'],
+    message: 'must be over 0, or solventMl must be: there is nothing in the jar',
+  });
+export type DissolveInput = z.output<typeof DissolveInput>;
+export interface Dissolve {
+  solids: number;
+  addPelletsG: number;
+  addSolventMl: number;
+}
+
+/**
+ * Mass fraction of polymer in a solution of pellets (g) in solvent (ml), and what to add to bring it to a target.
+ * Refuses a target of nothing but solvent with pellets in it, or of nothing but pellets with solvent in it.
+ */
+export function dissolve(input: DissolveInput): Answer<Dissolve> {
+  const { pelletsG, solventMl, solventDensityGml, targetSolids } = input;
+  const solventG = solventMl * solventDensityGml;
+  if (targetSolids === 0 && pelletsG > 0)
+    return refuse('With pellets in it, it never becomes pure solvent. Start a new jar.');
+  if (targetSolids === 1 && solventG > 0)
+    return refuse(
+      'With solvent in it, adding pellets never makes it all solid. Let the solvent off instead.',
+    );
+  const solids = pelletsG / (pelletsG + solventG);
+  const off = solids - targetSolids;
+  const short = off < -ON_TARGET;
+  const long = off > ON_TARGET;
+  const addPelletsG = short ? (targetSolids * solventG) / (1 - targetSolids) - pelletsG : 0;
+  const addSolventG = long ? (pelletsG * (1 - targetSolids)) / targetSolids - solventG : 0;
+  const addSolventMl = addSolventG / solventDensityGml;
+  const working = [
+    line('ms', 'solvent', `${fig(solventMl)}·${fig(solventDensityGml)}`, solventG, 'g'),
+    line(
+      '+P',
+      'pellets to add',
+      short ? `${fig(targetSolids)}·ms/(1 − ${fig(targetSolids)}) − ${fig(pelletsG)}` : 'none',
+      addPelletsG,
+      'g',
+    ),
+    line(
+      '+S',
+      'solvent to add',
+      long
+        ? `(${fig(pelletsG)}·(1 − ${fig(targetSolids)})/${fig(targetSolids)} − ms)/${fig(solventDensityGml)}`
+        : 'none',
+      addSolventMl,
+      'ml',
+    ),
+    line(
+      'w',
+      'solids now, by mass',
+      `${fig(pelletsG)}/(${fig(pelletsG)} + ${fig(solventG)})`,
+      solids,
+    ),
+  ];
+  return worked({ solids, addPelletsG, addSolventMl }, working);
+}
+
+export const dissolveCalc = defineCalc({
+  name: 'dissolve',
+  purpose: 'Solids of a dissolved-polymer filler, and what to add to reach paste or syrup.',
+  input: DissolveInput,
+  run: dissolve,
+  formula: [
+    'w = pellets/(pellets + solvent·ρ)',
+    'add pellets w_t·S/(1 − w_t) − P, or solvent P·(1 − w_t)/w_t − S',
+  ],
+  source: 'Mass balance.',
+  limits:
+    'Highly flammable: no ignition, ventilate. Solvent that left the jar is not counted; weigh again.',
+  example: { pelletsG: 318, solventMl: 495, solventDensityGml: 0.79, targetSolids: 0.49 },
+});

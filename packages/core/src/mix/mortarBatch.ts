@@ -1,0 +1,76 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { atLeastZero, ceil, positive, wastePct } from '../calc/number';
+
+export const MortarBatchInput = z.strictObject({
+  volumeL: positive(),
+  bagKg: positive(),
+  yieldLPerBag: positive(),
+  waterLPerBag: atLeastZero(),
+  aggregatePct: z.number().min(0).max(1000).default(0),
+  aggregateDensityKgL: positive().default(2.65),
+  wastePct: wastePct().default(0),
+});
+export type MortarBatchInput = z.output<typeof MortarBatchInput>;
+export interface MortarBatch {
+  bags: number;
+  waterL: number;
+  aggregateKg: number;
+  madeL: number;
+}
+
+/** Bags, water and clean dry aggregate for a volume in litres; aggregate in percent of the bag's mass. Never refuses. */
+export function mortarBatch(input: MortarBatchInput): Worked<MortarBatch> {
+  const {
+    volumeL,
+    bagKg,
+    yieldLPerBag,
+    waterLPerBag,
+    aggregatePct,
+    aggregateDensityKgL,
+    wastePct,
+  } = input;
+  const aggregatePerBagKg = (bagKg * aggregatePct) / 100;
+  const perBagL = yieldLPerBag + aggregatePerBagKg / aggregateDensityKgL;
+  const bags = ceil((volumeL * (1 + wastePct / 100)) / perBagL);
+  const waterL = bags * waterLPerBag;
+  const aggregateKg = bags * aggregatePerBagKg;
+  const madeL = bags * perBagL;
+  const working = [
+    line(
+      'Vb',
+      'made of one bag',
+      `${fig(yieldLPerBag)} + ${fig(bagKg)}·${fig(aggregatePct)} %/${fig(aggregateDensityKgL)}`,
+      perBagL,
+      'l',
+      'card',
+    ),
+    line('W', 'water', `n·${fig(waterLPerBag)}`, waterL, 'l', 'card'),
+    line('G', 'aggregate', `n·${fig(bagKg)}·${fig(aggregatePct)} %`, aggregateKg, 'kg', 'card'),
+    line('V', 'made', `n·${fig(perBagL)}`, madeL, 'l'),
+    line('n', 'bags', `${fig(volumeL)}·(1 + ${fig(wastePct)} %)/${fig(perBagL)}, rounded up`, bags),
+  ];
+  return worked({ bags, waterL, aggregateKg, madeL }, working);
+}
+
+export const mortarBatchCalc = defineCalc({
+  name: 'mortar-batch',
+  purpose: 'Bags, water and aggregate of a repair mortar.',
+  input: MortarBatchInput,
+  run: mortarBatch,
+  formula: [
+    'per bag = yield + bag·aggregate/100/density',
+    'n = V·(1 + waste)/per bag, rounded up; the rest times n',
+  ],
+  source: 'Yield and water from the card.',
+  limits:
+    'Aggregate clean, dry and no more than the card’s share. Water by coat: patch, base and broom coats differ.',
+  example: {
+    volumeL: 92,
+    bagKg: 25,
+    yieldLPerBag: 13.6,
+    waterLPerBag: 2.5,
+    aggregatePct: 15,
+    wastePct: 8,
+  },
+});

@@ -1,0 +1,69 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { positive, wastePct } from '../calc/number';
+
+export const RubberCrumbInput = z.strictObject({
+  volumeL: positive(),
+  bulkDensityKgL: positive(),
+  compaction: z.number().min(0.1).max(10),
+  binderPct: z.number().min(0).max(100),
+  primerShare: z.number().min(0).max(1),
+  wastePct: wastePct().default(0),
+});
+export type RubberCrumbInput = z.output<typeof RubberCrumbInput>;
+export interface RubberCrumb {
+  granulesKg: number;
+  binderKg: number;
+  primerKg: number;
+  mixBinderKg: number;
+}
+
+/** Granules and binder of a crumb bed, kg, for a finished volume in litres; part of the binder primes the edges. Never refuses. */
+export function rubberCrumb(input: RubberCrumbInput): Worked<RubberCrumb> {
+  const { volumeL, bulkDensityKgL, compaction, binderPct, primerShare, wastePct } = input;
+  const granulesKg = volumeL * (1 + wastePct / 100) * bulkDensityKgL * compaction;
+  const binderKg = (granulesKg * binderPct) / 100;
+  const primerKg = binderKg * primerShare;
+  const mixBinderKg = binderKg - primerKg;
+  const working = [
+    line('B', 'binder in all', `G·${fig(binderPct)} %`, binderKg, 'kg', 'card'),
+    line(
+      'Bp',
+      'of it to prime the edges',
+      `${fig(binderKg)}·${fig(primerShare)}`,
+      primerKg,
+      'kg',
+      'card',
+    ),
+    line('Bm', 'of it into the granules', `${fig(binderKg)} − ${fig(primerKg)}`, mixBinderKg, 'kg'),
+    line(
+      'G',
+      'granules',
+      `${fig(volumeL)}·(1 + ${fig(wastePct)} %)·${fig(bulkDensityKgL)}·${fig(compaction)}`,
+      granulesKg,
+      'kg',
+      'card',
+    ),
+  ];
+  return worked({ granulesKg, binderKg, primerKg, mixBinderKg }, working);
+}
+
+export const rubberCrumbCalc = defineCalc({
+  name: 'rubber-crumb',
+  purpose: 'Granules and binder of a rubber crumb bed.',
+  input: RubberCrumbInput,
+  run: rubberCrumb,
+  formula: [
+    'G = V·(1 + waste)·bulk·compaction',
+    'B = G·binder; primer = B·share; the rest into the granules',
+  ],
+  source: 'Bulk density, binder share and compaction from the card.',
+  limits: 'A dry day: moisture makes the binder foam.',
+  example: {
+    volumeL: 25.8,
+    bulkDensityKgL: 0.54,
+    compaction: 1.08,
+    binderPct: 16.7,
+    primerShare: 0.09,
+  },
+});

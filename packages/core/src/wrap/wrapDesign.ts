@@ -1,0 +1,299 @@
+import {
+  defineCalc,
+  fig,
+  line,
+  refuse,
+  worked,
+  type Answer,
+  type Refusal,
+  type WorkingLine,
+} from '../calc/calc';
+import { ceil, floor } from '../calc/number';
+import { WrapDesignInput } from './laminate';
+
+const METHOD = 'ISO 24817, ASME PCC-2 part 4';
+/** Kelvins that the design temperature must stay under the glass transition: thinning, hole. */
+const BELOW_TG = { thinning: 20, hole: 30 };
+const THINNEST_MM = 1;
+/** Thicker than this share of the diameter the thin-shell sums no longer hold. */
+const MOST_OF_D = 1 / 6;
+const LEAST_OVERLAP_MM = 50;
+const TAPER = 5;
+
+export interface WrapDesign {
+  temperatureFactor: number;
+  strainHoopAllow: number;
+  strainAxialAllow: number;
+  hoopMm: number;
+  axialMm: number;
+  leakMm: number | null;
+  requiredMm: number;
+  plies: number;
+  thicknessMm: number;
+  overlapMm: number;
+  taperMm: number;
+  totalLengthMm: number;
+}
+
+interface Allowed {
+  factor: number;
+  hoop: number;
+  axial: number;
+}
+
+/** Temperature factor and the strains it leaves after thermal mismatch, or why there is none. */
+function allowed({
+  designC,
+  installC,
+  steel,
+  laminate,
+  defect,
+}: WrapDesignInput): Allowed | Refusal {
+  const topC = laminate.tgC - BELOW_TG[defect.kind];
+  const under = topC - designC;
+  if (under < 0)
+    return refuse(
+      `Design temperature is ${fig(designC)} °C; this laminate allows ${fig(topC)} °C (${BELOW_TG[defect.kind]} under its glass transition). Take one with a higher one.`,
+    );
+  const factor = Math.min(1, 6e-5 * under ** 2 + 0.001 * under + 0.7014);
+  const thermal =
+    Math.abs(designC - installC) * Math.abs(steel.expansionPerC - laminate.expansionPerC);
+  const hoop = factor * laminate.strainHoop - thermal;
+  const axial = factor * laminate.strainAxial - thermal;
+  if (hoop <= 0 || axial <= 0)
+    return refuse(
+      'Warming from installation to design temperature uses up all the strain this laminate allows. Install it warmer, or take another laminate.',
+    );
+  return { factor, hoop, axial };
+}
+
+interface Loads {
+  p: number;
+  thrust: number;
+  force: number;
+}
+
+/** Thicknesses against hoop and axial load, mm, not below 0, with their sums as text. */
+function strength(input: WrapDesignInput, { hoop, axial }: Allowed, { p, thrust, force }: Loads) {
+  const { outsideDiameterMm: D, laminate, steel, remainingWallMm, defect } = input;
+  const { hoopModulusMPa: Ec, axialModulusMPa: Ea, poisson } = laminate;
+  if (defect.kind === 'hole') {
+    const hoopMm =
+      ((p * D) / (2 * Ec) - (poisson * Math.min(force, thrust)) / (Math.PI * D * Ec)) / hoop;
+    const axialMm = (force / (Math.PI * D * Ea) - (poisson * p * D) / (2 * Ec)) / axial;
+    return {
+      hoopMm: Math.max(0, hoopMm),
+      axialMm: Math.max(0, axialMm),
+      hoopText: '(p·D/(2·Ec) − ν·min(F, F0)/(π·D·Ec))/εc',
+      axialText: '(F/(π·D·Ea) − ν·p·D/(2·Ec))/εa',
+    };
+  }
+  const s = steel.allowableMPa;
+  const ps = (2 * s * remainingWallMm) / D;
+  const hoopMm = (D / (2 * s)) * (steel.modulusMPa / Ec) * (p - ps);
+  const axialMm = (D / (2 * s)) * (steel.modulusMPa / Ea) * ((2 * force) / (Math.PI * D * D) - ps);
+  return {
+    hoopMm: Math.max(0, hoopMm),
+    axialMm: Math.max(0, axialMm),
+    hoopText: `D/(2·s)·(Es/Ec)·(p − ps), ps = 2·s·${fig(remainingWallMm)}/D`,
+    axialText: 'D/(2·s)·(Es/Ea)·(2·F/(π·D²) − ps)',
+  };
+}
+
+/** Thickness, in whole plies, that holds the pressure blowing under a hole; null when none up to D/6 does. */
+function leakThickness(
+  input: WrapDesignInput,
+  p: number,
+  factor: number,
+  d: number,
+): number | null {
+  const { outsideDiameterMm: D, laminate, serviceFactor } = input;
+  const { plyMm, poisson, shearMPa: G, toughnessJm2 } = laminate;
+  const Eac = Math.sqrt(laminate.axialModulusMPa * laminate.hoopModulusMPa);
+  const holds = (plies: number): boolean => {
+    const t = plies * plyMm;
+    const bending = ((1 - poisson ** 2) / Eac) * ((3 * d ** 4) / (512 * t ** 3) + d / Math.PI);
+    const shear = (3 * d * d) / (64 * G * t);
+    const most = factor * serviceFactor * Math.sqrt((0.001 * toughnessJm2) / (bending + shear));
+    return p <= most && d <= Math.sqrt(6 * D * t);
+  };
+  // Both conditions ease with every ply, so the first that holds is found by halving.
+  const most = floor((D * MOST_OF_D) / plyMm);
+  if (most < 1 || !holds(most)) return null;
+  let [lo, hi] = [0, most];
+  while (hi - lo > 1) {
+    const mid = Math.floor((lo + hi) / 2);
+    if (holds(mid)) hi = mid;
+    else lo = mid;
+  }
+  return hi * plyMm;
+}
+
+/**
+ * Plies, overlap and taper of an engineered wrap on straight steel pipe under static pressure and axial load.
+ * mm, bar, N, MPa, °C. Guidance for a competent engineer, not a certificate. Refuses past the method's limits:
+ * too hot for the laminate, no strain left, no wall left, a hole too big to hold, a wrap thicker than D/6.
+ */
+export function wrapDesign(input: WrapDesignInput): Answer<WrapDesign> {
+  const { outsideDiameterMm: D, wallMm, laminate, defect, minPlies } = input;
+  if (defect.kind === 'thinning' && input.remainingWallMm < THINNEST_MM)
+    return refuse(`Less than ${THINNEST_MM} mm of wall is left: treat as a hole.`);
+  const allow = allowed(input);
+  if ('ok' in allow) return allow;
+  const p = input.pressureBar / 10;
+  const thrust = (Math.PI * D * D * p) / 4;
+  const loads = { p, thrust, force: input.axialForceN ?? thrust };
+  const { hoopMm, axialMm, hoopText, axialText } = strength(input, allow, loads);
+  const leakMm =
+    defect.kind === 'hole' ? leakThickness(input, p, allow.factor, defect.diameterMm) : null;
+  if (defect.kind === 'hole' && leakMm === null)
+    return refuse(
+      `No wrap up to D/6 holds ${fig(input.pressureBar)} bar over a hole of ${fig(defect.diameterMm)} mm. Plug or patch it in steel; a pressure engineer decides.`,
+    );
+  const requiredMm = Math.max(hoopMm, axialMm, leakMm ?? 0);
+  const plies = Math.max(minPlies, ceil(requiredMm / laminate.plyMm));
+  const thicknessMm = plies * laminate.plyMm;
+  if (thicknessMm > D * MOST_OF_D + 1e-9)
+    return refuse(
+      `It would take ${fig(thicknessMm)} mm, over a sixth of the diameter: past this method. A pressure engineer decides.`,
+    );
+  const shearMm = (3 * laminate.axialModulusMPa * allow.axial * thicknessMm) / laminate.lapShearMPa;
+  const overlapMm = Math.max(
+    LEAST_OVERLAP_MM,
+    laminate.minLapMm,
+    2 * Math.sqrt(D * wallMm),
+    shearMm,
+  );
+  const taperMm = TAPER * thicknessMm;
+  const defectMm = defect.kind === 'hole' ? defect.diameterMm : defect.lengthMm;
+  const totalLengthMm = defectMm + 2 * overlapMm + 2 * taperMm;
+  const working: WorkingLine[] = [
+    line('p', 'pressure', `${fig(input.pressureBar)}/10`, p, 'MPa', 'survey'),
+    line('F0', 'end thrust', `π·${fig(D)}²·p/4`, thrust, 'N'),
+    line(
+      'F',
+      'axial force',
+      input.axialForceN === undefined ? 'the end thrust' : 'as given, thrust included',
+      loads.force,
+      'N',
+    ),
+    line(
+      'εc',
+      'hoop strain allowed',
+      `fT·${laminate.strainHoop} − thermal mismatch`,
+      allow.hoop,
+      '',
+      METHOD,
+    ),
+    line(
+      'εa',
+      'axial strain allowed',
+      `fT·${laminate.strainAxial} − thermal mismatch`,
+      allow.axial,
+      '',
+      METHOD,
+    ),
+    line('th', 'against hoop load', hoopText, hoopMm, 'mm', METHOD),
+    line('ta', 'against axial load', axialText, axialMm, 'mm', METHOD),
+  ];
+  if (leakMm !== null)
+    working.push(
+      line(
+        'tl',
+        'against blowing off the hole',
+        'first whole ply with p ≤ fT·f·√(0.001·γ/(…)) and d ≤ √(6·D·t)',
+        leakMm,
+        'mm',
+        METHOD,
+      ),
+    );
+  working.push(
+    line('tr', 'required', 'the greatest of them', requiredMm, 'mm'),
+    line(
+      'n',
+      'plies',
+      `${fig(requiredMm)}/${fig(laminate.plyMm)}, rounded up, at least ${minPlies}`,
+      plies,
+      '',
+      'card',
+    ),
+    line('t', 'thickness', `${plies}·${fig(laminate.plyMm)}`, thicknessMm, 'mm'),
+    line(
+      'lo',
+      'overlap each side',
+      `max(50, ${fig(laminate.minLapMm)}, 2·√(${fig(D)}·${fig(wallMm)}), 3·Ea·εa·t/τ)`,
+      overlapMm,
+      'mm',
+      METHOD,
+    ),
+    line('lt', 'taper each side', `5·${fig(thicknessMm)}`, taperMm, 'mm', METHOD),
+    line('L', 'length in all', `${fig(defectMm)} + 2·lo + 2·lt`, totalLengthMm, 'mm'),
+    line(
+      'fT',
+      'temperature factor',
+      '6·10⁻⁵·ΔT² + 0.001·ΔT + 0.7014, at most 1',
+      allow.factor,
+      '',
+      METHOD,
+    ),
+  );
+  return worked(
+    {
+      temperatureFactor: allow.factor,
+      strainHoopAllow: allow.hoop,
+      strainAxialAllow: allow.axial,
+      hoopMm,
+      axialMm,
+      leakMm,
+      requiredMm,
+      plies,
+      thicknessMm,
+      overlapMm,
+      taperMm,
+      totalLengthMm,
+    },
+    working,
+  );
+}
+
+export const wrapDesignCalc = defineCalc({
+  name: 'wrap-design',
+  purpose: 'Plies, overlap and taper of an engineered wrap on a pipe under pressure.',
+  input: WrapDesignInput,
+  run: wrapDesign,
+  formula: [
+    'Tm = Tg − 20 (thinning) or − 30 (hole); fT = 6·10⁻⁵·(Tm − T)² + 0.001·(Tm − T) + 0.7014, at most 1',
+    'ε = fT·ε₀ − |T − Ti|·|αs − αc|',
+    'hole: th = (p·D/(2·Ec) − ν·min(F, F0)/(π·D·Ec))/εc; ta = (F/(π·D·Ea) − ν·p·D/(2·Ec))/εa',
+    'thinning: th = D/(2s)·(Es/Ec)·(p − ps); ta = D/(2s)·(Es/Ea)·(2F/(π·D²) − ps); ps = 2·s·tr/D',
+    'leak: p ≤ fT·f·√(0.001·γ/((1 − ν²)/Eac·(3d⁴/(512t³) + d/π) + 3d²/(64·G·t))), d ≤ √(6·D·t)',
+    'overlap = max(50, least, 2·√(D·wall), 3·Ea·εa·t/τ); taper = 5·t',
+  ],
+  source: 'After ISO 24817 and ASME PCC-2 part 4.',
+  limits:
+    'Straight steel pipe, static internal pressure and axial load, wrap no thicker than D/6. Guidance for a competent engineer, not a certificate: a pressure engineer must approve it.',
+  example: {
+    outsideDiameterMm: 219.1,
+    wallMm: 6.3,
+    remainingWallMm: 6.3,
+    pressureBar: 6,
+    designC: 72,
+    installC: 18,
+    steel: { allowableMPa: 120, modulusMPa: 205000, expansionPerC: 1.2e-5 },
+    laminate: {
+      hoopModulusMPa: 14000,
+      axialModulusMPa: 12500,
+      poisson: 0.14,
+      shearMPa: 2800,
+      plyMm: 0.42,
+      strainHoop: 0.0027,
+      strainAxial: 0.0027,
+      expansionPerC: 1.6e-5,
+      tgC: 124,
+      toughnessJm2: 140,
+      lapShearMPa: 6,
+      minLapMm: 50,
+    },
+    defect: { kind: 'hole', diameterMm: 22 },
+  },
+});

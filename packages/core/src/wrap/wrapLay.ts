@@ -1,0 +1,86 @@
+import { z } from 'zod';
+import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { ceil, count, floor, positive } from '../calc/number';
+
+export const WrapLayInput = z.strictObject({
+  outsideDiameterMm: positive(),
+  axialLengthMm: positive(),
+  tapeWidthMm: positive(),
+  overlapPct: z.number().min(0).lt(100).max(99.9999),
+  layers: count().max(1000),
+  plyMm: positive(),
+  rollLengthM: positive(),
+});
+export type WrapLayInput = z.output<typeof WrapLayInput>;
+export interface WrapLay {
+  passes: number;
+  turnsPerPass: number;
+  metres: number;
+  rolls: number;
+  thicknessMm: number;
+}
+
+/**
+ * Tape for a spiral wrap with a square turn at each end: passes, turns, metres and rolls. mm in; overlap in percent of
+ * the tape's width. A pass is sure of ⌊1/(1 − overlap)⌋ layers everywhere. Never refuses.
+ */
+export function wrapLay(input: WrapLayInput): Worked<WrapLay> {
+  const { outsideDiameterMm, axialLengthMm, tapeWidthMm, overlapPct, layers, plyMm, rollLengthM } =
+    input;
+  const open = 1 - overlapPct / 100;
+  const sure = floor(1 / open);
+  const passes = ceil(layers / sure);
+  const advanceMm = tapeWidthMm * open;
+  const helical = Math.max(0, (axialLengthMm - tapeWidthMm) / advanceMm);
+  const turnsPerPass = helical + 2;
+  const meanMm = outsideDiameterMm + layers * plyMm;
+  const roundMm = Math.PI * meanMm;
+  const metres = (passes * (helical * Math.hypot(roundMm, advanceMm) + 2 * roundMm)) / 1000;
+  const rolls = ceil(metres / rollLengthM);
+  const thicknessMm = layers * plyMm;
+  const working = [
+    line('ls', 'layers a pass is sure of', `1/(1 − ${fig(overlapPct)} %), rounded down`, sure),
+    line('a', 'advance a turn', `${fig(tapeWidthMm)}·(1 − ${fig(overlapPct)} %)`, advanceMm, 'mm'),
+    line(
+      'nt',
+      'turns a pass',
+      `(${fig(axialLengthMm)} − ${fig(tapeWidthMm)})/a + 2 square`,
+      turnsPerPass,
+    ),
+    line('t', 'thickness', `${layers}·${fig(plyMm)}`, thicknessMm, 'mm', 'card'),
+    line(
+      'Dm',
+      'mean diameter',
+      `${fig(outsideDiameterMm)} + ${layers}·${fig(plyMm)}`,
+      meanMm,
+      'mm',
+    ),
+    line('l', 'tape', 'np·((nt − 2)·√((π·Dm)² + a²) + 2·π·Dm)/1000', metres, 'm'),
+    line('nr', 'rolls', `${fig(metres)}/${fig(rollLengthM)}, rounded up`, rolls, '', 'card'),
+    line('np', 'passes', `${layers}/${sure}, rounded up`, passes),
+  ];
+  return worked({ passes, turnsPerPass, metres, rolls, thicknessMm }, working);
+}
+
+export const wrapLayCalc = defineCalc({
+  name: 'wrap-lay',
+  purpose: 'Passes, turns, metres and rolls of tape for a wrap.',
+  input: WrapLayInput,
+  run: wrapLay,
+  formula: [
+    'passes = layers/⌊1/(1 − o)⌋, rounded up',
+    'a = width·(1 − o); turns = (L − width)/a + 2',
+    'metres = passes·((turns − 2)·√((π·Dm)² + a²) + 2·π·Dm)/1000',
+  ],
+  source: 'Spiral of a tape on a cylinder, a square turn at each end.',
+  limits: 'Straight pipe. Bends and tees take more tape; cut and lay them dry first.',
+  example: {
+    outsideDiameterMm: 219.1,
+    axialLengthMm: 200,
+    tapeWidthMm: 100,
+    overlapPct: 50,
+    layers: 8,
+    plyMm: 0.42,
+    rollLengthM: 4,
+  },
+});
