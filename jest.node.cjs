@@ -4,6 +4,8 @@ module.exports = (displayName, rootDir) => ({
   testEnvironment: 'node',
   rootDir,
   testMatch: ['<rootDir>/test/**/*.test.ts'],
+  // A table of units that tests compare ours with; it ships as modules only.
+  moduleNameMapper: { '^convert$': `${__dirname}/node_modules/convert/dist/index.cjs` },
   transform: {
     '\\.[jt]sx?$': [
       'babel-jest',

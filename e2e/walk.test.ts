@@ -149,9 +149,10 @@ test('a technician walks one repair through the seven stations on a phone', asyn
   await screen.see('screen-accept');
   await screen.says('to do first');
 
-  // The server stops and starts; two days later the repair is still there, cured.
-  await server.restart();
+  // The phone is put away, the server stops and starts; two days later the repair is still there, cured.
   const address = screen.page.url();
+  await screen.page.goto('about:blank');
+  await server.restart();
   await setPresent(screen.page);
   await screen.page.goto(address, { waitUntil: 'networkidle2' });
   await screen.see('screen-accept');

@@ -1,7 +1,9 @@
+import { convert } from 'convert';
 import { countdown, dayClockText } from '../src/schedule/clock';
 import { formatDuration, say } from '../src/units/format';
 import { parseQuantity } from '../src/units/parse';
-import type { QuantityId } from '../src/units/quantities';
+import fc from 'fast-check';
+import { fromBase, quantity, QUANTITY_IDS, toBase, type QuantityId } from '../src/units/quantities';
 
 test.each<[string, QuantityId, number]>([
   ['1 1/2 in', 'length', 38.1],
@@ -19,6 +21,17 @@ test.each<[string, QuantityId, number]>([
   ['1.5 kg', 'mass', 1500],
   ['3 mil', 'thinFilm', 76.2],
   ['55%', 'percent', 55],
+  ['5\' 6 1/2"', 'length', 1689.1],
+  ['−1 1/4 in', 'length', -31.75],
+  ['87 psi', 'pressure', 5.998439],
+  ['600 kPa', 'pressure', 6],
+  ['2.4 g/cm3', 'density', 2.4],
+  ['60 sq ft', 'area', 5574182.4],
+  ['12 mm2', 'area', 12],
+  ['8 fl oz', 'volume', 236.588236],
+  ['1 gal 2 qt', 'volume', 5678.117676],
+  ['40 sq ft/gal', 'coverage', 0.981695],
+  ['5 °F', 'temperatureStep', 2.777778],
 ])('%s is read as %s %d', (text, quantity, value) => {
   const parsed = parseQuantity(text, quantity, 'metric');
   expect(parsed).toEqual({ ok: true, value: expect.closeTo(value, 6) });
@@ -46,7 +59,10 @@ test('figures are rounded to what can be measured', () => {
   expect(say(12500, 'mass')).toBe('12.5 kg');
   expect(say(-1.84, 'temperature')).toBe('−1.8 °C');
   expect(say(13381.4, 'money')).toBe('€13\u202f381');
-  expect(say(38.1, 'length', 'us')).toBe('1.5 in');
+  expect(say(38.1, 'length', 'us')).toBe('1 1/2 in');
+  expect(say(-9.525, 'length', 'us')).toBe('−3/8 in');
+  expect(say(38, 'length', 'us')).toBe('1.496 in');
+  expect(say(6, 'pressure', 'us')).toBe('87 psi');
 });
 
 test.each([
@@ -75,4 +91,47 @@ test('a moment on another day carries its weekday', () => {
   expect(dayClockText(Date.parse('2026-11-24T22:30:00Z'), now, 0)).toBe('22:30');
   expect(dayClockText(Date.parse('2026-11-25T06:00:00Z'), now, 0)).toBe('06:00 Wed');
   expect(dayClockText(Date.parse('2026-11-24T23:30:00Z'), now, 60)).toBe('00:30 Wed');
+});
+
+/** What an independent table of units calls ours, and how finely it knows them. */
+const ELSEWHERE: [QuantityId, string, string, string, number][] = [
+  ['length', 'in', 'in', 'mm', 1e-12],
+  ['length', 'ft', 'ft', 'mm', 1e-12],
+  ['mass', 'lb', 'lb', 'g', 1e-12],
+  ['mass', 'oz', 'oz', 'g', 1e-12],
+  ['volume', 'US fl oz', 'fl oz', 'ml', 1e-9],
+  ['volume', 'qt', 'qt', 'ml', 1e-9],
+  ['volume', 'gal', 'gal', 'ml', 1e-9],
+  ['pressure', 'psi', 'psi', 'bar', 1e-6],
+  ['pressure', 'kPa', 'kPa', 'bar', 1e-12],
+  ['area', 'in²', 'sq in', 'mm2', 1e-12],
+  ['temperature', '°F', 'F', 'C', 1e-12],
+];
+
+test.each(ELSEWHERE)('%s: %s is what a kept table of units says', (id, symbol, from, to, tol) => {
+  const unit = quantity(id).units.find((u) => u.symbol === symbol);
+  if (!unit) throw new Error(symbol);
+  const theirs = convert(7, from as 'in').to(to as 'mm');
+  expect(Math.abs(toBase(7, unit) / theirs - 1)).toBeLessThan(tol);
+});
+
+test('there and back again, in every unit of every quantity', () => {
+  const units = QUANTITY_IDS.flatMap((id) => quantity(id).units.map((u) => ({ id, u })));
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...units),
+      fc.double({ min: -1e6, max: 1e6, noNaN: true }),
+      ({ id, u }, x) => {
+        expect(fromBase(toBase(x, u), u)).toBeCloseTo(x, 6);
+        // What is typed with its unit is read as that unit, whatever the system in use.
+        const text = `${x.toFixed(4)} ${u.names[0] ?? ''}`;
+        for (const system of ['metric', 'us'] as const) {
+          const read = parseQuantity(text, id, system);
+          if (u.names[0] && read.ok)
+            expect(fromBase(read.value, u)).toBeCloseTo(Number(x.toFixed(4)), 6);
+          else expect(u.names[0] ?? '').toBe('');
+        }
+      },
+    ),
+  );
 });

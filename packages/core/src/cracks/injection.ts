@@ -33,8 +33,9 @@ export function injection(input: InjectionInput): Worked<Injection> {
   const { crackLengthMm, wallMm, maxSpacingMm, crackWidthMm, sealFaces, lossPct, expansion } =
     input;
   const widest = Math.min(wallMm, maxSpacingMm);
-  const ports = ceil(crackLengthMm / widest) + 1;
-  const spacingMm = crackLengthMm / (ports - 1);
+  const gaps = Math.max(1, ceil(crackLengthMm / widest));
+  const ports = gaps + 1;
+  const spacingMm = crackLengthMm / gaps;
   const sealMl = (crackLengthMm * input.sealWidthMm * input.sealThickMm * sealFaces) / 1000;
   const resinMl = (crackLengthMm * wallMm * crackWidthMm * (1 + lossPct / 100)) / expansion / 1000;
   const rows = [...input.minutesPerPort].sort((p, q) => p.uptoWidthMm - q.uptoWidthMm);

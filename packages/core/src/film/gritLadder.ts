@@ -6,11 +6,9 @@ export const GRITS = [
   40, 60, 80, 120, 180, 240, 320, 400, 600, 800, 1000, 1200, 1500, 2000, 2500, 3000,
 ] as const;
 const grit = () =>
-  z
-    .int()
-    .refine((n) => (GRITS as readonly number[]).includes(n), {
-      message: `must be one of ${GRITS.join(', ')}`,
-    });
+  z.int().refine((n) => (GRITS as readonly number[]).includes(n), {
+    message: `must be one of ${GRITS.join(', ')}`,
+  });
 
 export const GritLadderInput = z
   .strictObject({ from: grit(), to: grit(), maxStep: z.number().gt(1).max(100).default(2) })

@@ -33,7 +33,7 @@ export function tyreCover(input: TyreCoverInput): Answer<TyreCover> {
       `The crack and its margins are ${fig(needMm)} mm wide; the sheet is ${fig(sheetWidthMm)} mm. Take a wider sheet.`,
     );
   const stripsPerSheet = needMm > 0 ? floor(sheetWidthMm / needMm) : 1;
-  const strips = ceil(coverMm / sheetLengthMm);
+  const strips = Math.max(1, ceil(coverMm / sheetLengthMm));
   const sheets = ceil(strips / stripsPerSheet);
   const stripWidthMm = sheetWidthMm / Math.min(stripsPerSheet, strips);
   const marginGotMm = (stripWidthMm - crackWidthMm) / 2;

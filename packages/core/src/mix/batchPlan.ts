@@ -83,7 +83,7 @@ export function batchPlan(input: BatchPlanInput): Answer<BatchPlan> {
       `Mixing alone takes ${fig(mixMinutes)} min; no batch can be placed within its working life at ${fig(input.tempC)} °C.`,
     );
   }
-  const batches = ceil(totalMl / (wholeKitMl ?? maxMl));
+  const batches = Math.max(1, ceil(totalMl / (wholeKitMl ?? maxMl)));
   if (batches > MOST_BATCHES) {
     return refuse(
       `That is ${batches} batches; more than ${MOST_BATCHES} is not a plan. Place faster, or use a longer-lived material.`,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { QUANTITY_IDS } from '../units/quantities';
 
 export const WorkingLineSchema = z.strictObject({
   symbol: z.string(),
@@ -8,21 +9,6 @@ export const WorkingLineSchema = z.strictObject({
   unit: z.string(),
   source: z.string(),
 });
-
-export const QUANTITY_IDS = [
-  'length',
-  'thinFilm',
-  'temperature',
-  'mass',
-  'volume',
-  'time',
-  'area',
-  'percent',
-  'ph',
-  'count',
-  'money',
-  'hardness',
-] as const;
 
 /** A computed number that carries its sum with it, and the survey fields that would change it. */
 export const Figure = z.strictObject({

@@ -31,10 +31,26 @@ const DECIMALS: Record<string, (x: number) => number> = {
   'Shore D': (x) => (Number.isInteger(x) ? 0 : 1),
 };
 
+/** Inches this near to a sixteenth are read off the tape as that fraction. */
+const TAPE_SLACK_IN = 0.0005;
+
+/** Inches on a tape: "1 1/2", "3/8"; null where they fall between its marks. */
+function tape(x: number): string | null {
+  const sixteenths = Math.round(Math.abs(x) * 16);
+  if (sixteenths === 0 || Math.abs(Math.abs(x) - sixteenths / 16) > TAPE_SLACK_IN) return null;
+  const whole = Math.floor(sixteenths / 16);
+  let [top, bottom] = [sixteenths % 16, 16];
+  while (top > 0 && top % 2 === 0) [top, bottom] = [top / 2, bottom / 2];
+  const parts = [whole > 0 ? String(whole) : '', top > 0 ? `${top}/${bottom}` : ''];
+  return `${x < 0 ? '−' : ''}${parts.filter(Boolean).join(' ')}`;
+}
+
 const trim = (text: string): string => (text.includes('.') ? text.replace(/\.?0+$/, '') : text);
 
 /** Rounds a figure to what can be measured in its unit. Minus is the true sign, not a hyphen. */
 function round(x: number, unit: Unit): string {
+  const onTape = unit.symbol === 'in' ? tape(x) : null;
+  if (onTape) return onTape;
   const size = Math.abs(x);
   const decimals =
     DECIMALS[unit.symbol]?.(size) ??

@@ -11,9 +11,11 @@ export type Parsed = { ok: true; value: number } | { ok: false; message: string 
 
 const NUMBER = String.raw`[-+−]?\d+(?:[.,]\d+)?`;
 const FRACTION = String.raw`\d+\s*\/\s*\d+`;
+/** A unit is letters and signs; it may go on behind a slash, and end in a power: g/ml, mm2, ft²/gal. */
+const UNIT = String.raw`[^\d\s.,+\-−/](?:[^\d.,+\-−/]|\/(?=[a-z])|(?<=[mtn])[23](?=\s*(?:$|\/)))*`;
 /** A term is "1 1/2 in", "3/8", "38mm", "-5 °C": a mixed, plain or fractional number, then perhaps a unit. */
 const TERM = new RegExp(
-  String.raw`^\s*(?:(?<mixed>${NUMBER})[\s-]+(?<part>${FRACTION})|(?<fraction>[-+−]?${FRACTION})|(?<plain>${NUMBER}))\s*(?<unit>[^\d\s.,+\-−/][^\d.,+\-−/]*)?`,
+  String.raw`^\s*(?:(?<mixed>${NUMBER})[\s-]+(?<part>${FRACTION})|(?<fraction>[-+−]?${FRACTION})|(?<plain>${NUMBER}))\s*(?<unit>${UNIT})?`,
 );
 
 const VULGAR: Record<string, string> = {

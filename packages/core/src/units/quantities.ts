@@ -1,16 +1,27 @@
-export type QuantityId =
-  | 'length'
-  | 'thinFilm'
-  | 'temperature'
-  | 'mass'
-  | 'volume'
-  | 'time'
-  | 'area'
-  | 'percent'
-  | 'ph'
-  | 'count'
-  | 'money'
-  | 'hardness';
+/** Everything that is measured, counted or priced. */
+export const QUANTITY_IDS = [
+  'length',
+  'thinFilm',
+  'temperature',
+  'temperatureStep',
+  'mass',
+  'volume',
+  'time',
+  'area',
+  'percent',
+  'ph',
+  'count',
+  'money',
+  'hardness',
+  'pressure',
+  'stress',
+  'force',
+  'density',
+  'flow',
+  'coverage',
+  'wear',
+] as const;
+export type QuantityId = (typeof QUANTITY_IDS)[number];
 
 export type UnitSystem = 'metric' | 'us';
 
@@ -29,7 +40,9 @@ export interface Quantity {
   show: Record<UnitSystem, string>;
 }
 
+/** Exact by definition: the gallon of 231 cubic inches, the pound-force of a pound at standard gravity. */
 const LITRES_PER_US_GALLON = 3.785411784;
+const POUND_FORCE_N = 0.45359237 * 9.80665;
 
 const list: Quantity[] = [
   {
@@ -62,6 +75,15 @@ const list: Quantity[] = [
         offset: (-32 * 5) / 9,
         names: ['°f', 'f', 'fahrenheit', 'degf'],
       },
+    ],
+    show: { metric: '°C', us: '°F' },
+  },
+  {
+    // A difference of temperatures: no offset.
+    id: 'temperatureStep',
+    units: [
+      { symbol: '°C', factor: 1, names: ['°c', 'c', 'k', 'kelvin'] },
+      { symbol: '°F', factor: 5 / 9, names: ['°f', 'f'] },
     ],
     show: { metric: '°C', us: '°F' },
   },
@@ -105,7 +127,8 @@ const list: Quantity[] = [
       { symbol: 'mm²', factor: 1, names: ['mm2', 'mm²'] },
       { symbol: 'cm²', factor: 100, names: ['cm2', 'cm²'] },
       { symbol: 'm²', factor: 1e6, names: ['m2', 'm²'] },
-      { symbol: 'in²', factor: 645.16, names: ['in2', 'in²'] },
+      { symbol: 'in²', factor: 645.16, names: ['in2', 'in²', 'sq in'] },
+      { symbol: 'ft²', factor: 92903.04, names: ['ft2', 'ft²', 'sq ft'] },
     ],
     show: { metric: 'cm²', us: 'in²' },
   },
@@ -125,6 +148,77 @@ const list: Quantity[] = [
     id: 'hardness',
     units: [{ symbol: 'Shore D', factor: 1, names: ['d', 'shore d'] }],
     show: { metric: 'Shore D', us: 'Shore D' },
+  },
+  {
+    id: 'pressure',
+    units: [
+      { symbol: 'bar', factor: 1, names: ['bar'] },
+      { symbol: 'kPa', factor: 0.01, names: ['kpa'] },
+      { symbol: 'MPa', factor: 10, names: ['mpa'] },
+      { symbol: 'psi', factor: POUND_FORCE_N / 645.16 / 0.1, names: ['psi', 'lbf/in2'] },
+    ],
+    show: { metric: 'bar', us: 'psi' },
+  },
+  {
+    id: 'stress',
+    units: [
+      { symbol: 'MPa', factor: 1, names: ['mpa', 'n/mm2', 'n/mm²'] },
+      { symbol: 'psi', factor: POUND_FORCE_N / 645.16, names: ['psi'] },
+      { symbol: 'ksi', factor: (1000 * POUND_FORCE_N) / 645.16, names: ['ksi'] },
+      { symbol: 'GPa', factor: 1000, names: ['gpa'] },
+    ],
+    show: { metric: 'MPa', us: 'psi' },
+  },
+  {
+    id: 'force',
+    units: [
+      { symbol: 'N', factor: 1, names: ['n', 'newton'] },
+      { symbol: 'kN', factor: 1000, names: ['kn'] },
+      { symbol: 'lbf', factor: POUND_FORCE_N, names: ['lbf'] },
+    ],
+    show: { metric: 'N', us: 'lbf' },
+  },
+  {
+    id: 'density',
+    units: [
+      { symbol: 'g/ml', factor: 1, names: ['g/ml', 'g/cm3', 'g/cm³', 'kg/l'] },
+      { symbol: 'kg/m³', factor: 0.001, names: ['kg/m3', 'kg/m³'] },
+      { symbol: 'lb/gal', factor: 453.59237 / (LITRES_PER_US_GALLON * 1000), names: ['lb/gal'] },
+    ],
+    show: { metric: 'g/ml', us: 'lb/gal' },
+  },
+  {
+    id: 'flow',
+    units: [
+      { symbol: 'ml/min', factor: 1, names: ['ml/min'] },
+      { symbol: 'l/min', factor: 1000, names: ['l/min'] },
+      {
+        symbol: 'fl oz/min',
+        factor: (LITRES_PER_US_GALLON * 1000) / 128,
+        names: ['fl oz/min', 'floz/min'],
+      },
+    ],
+    show: { metric: 'ml/min', us: 'fl oz/min' },
+  },
+  {
+    id: 'coverage',
+    units: [
+      { symbol: 'm²/l', factor: 1, names: ['m2/l', 'm²/l'] },
+      {
+        symbol: 'ft²/gal',
+        factor: 0.09290304 / LITRES_PER_US_GALLON,
+        names: ['ft2/gal', 'ft²/gal', 'sq ft/gal'],
+      },
+    ],
+    show: { metric: 'm²/l', us: 'ft²/gal' },
+  },
+  {
+    id: 'wear',
+    units: [
+      { symbol: 'mm/year', factor: 1, names: ['mm/year', 'mm/a', 'mm/y'] },
+      { symbol: 'mil/year', factor: 0.0254, names: ['mil/year', 'mpy'] },
+    ],
+    show: { metric: 'mm/year', us: 'mil/year' },
   },
 ];
 
