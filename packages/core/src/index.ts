@@ -26,3 +26,8 @@ export * from './schedule/nextAct';
 export * from './schedule/strip';
 export * from './section/drawing';
 export * from './section/section';
+export * from './tool/edit';
+export * from './tool/fieldNames';
+export * from './tool/form';
+export * from './tool/result';
+export * from './tool/typed';

@@ -6,6 +6,7 @@ import { api } from './api';
 import { draftsReducer } from './drafts';
 import { outboxReducer } from './outbox';
 import { settingsReducer } from './settings';
+import { toolsReducer } from './tools';
 import { viewReducer } from './view';
 
 const rootReducer = combineReducers({
@@ -13,6 +14,7 @@ const rootReducer = combineReducers({
   drafts: draftsReducer,
   outbox: outboxReducer,
   settings: settingsReducer,
+  tools: toolsReducer,
   view: viewReducer,
 });
 export type RootState = ReturnType<typeof rootReducer>;

@@ -124,6 +124,24 @@ export function LinkButton({ label, onPress, hint, testID }: ButtonProps) {
   );
 }
 
+/** The way back, at the left of a phone's title. */
+export function BackArrow({ label, onPress }: { label: string; onPress: () => void }) {
+  const { c } = useTheme();
+  return (
+    <Pressable
+      role="link"
+      aria-label={label}
+      testID="back"
+      onPress={onPress}
+      className="h-12 w-12 items-center justify-center"
+    >
+      <Svg width={22} height={16}>
+        <Path d="M22 8H3M9 2L3 8l6 6" stroke={c.ink} strokeWidth={2} fill="none" />
+      </Svg>
+    </Pressable>
+  );
+}
+
 /** A tag of an asset, in its frame. */
 export function Tag({ text }: { text: string }) {
   return (

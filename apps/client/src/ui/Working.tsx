@@ -1,4 +1,4 @@
-import { fig, show, type Figure } from '@kelmot/core';
+import { fig, show, type Figure, type WorkingLine } from '@kelmot/core';
 import { ScrollView, View } from 'react-native';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { workingShown } from '@/store/view';
@@ -10,6 +10,29 @@ export type NamePath = (path: string) => string;
 
 const valueText = (value: number | string, unit: string): string =>
   `${typeof value === 'number' ? fig(value) : value}${unit ? ` ${unit}` : ''}`;
+
+/** The lines of a sum, as a person would write them down. */
+export function WorkingRows({ lines }: { lines: readonly WorkingLine[] }) {
+  return (
+    <View role="list">
+      {lines.map((line, i) => (
+        <View key={i} role="listitem" className="flex-row gap-3 border-b border-rule py-2">
+          <Txt as="strong" className="w-12 italic">
+            {line.symbol}
+          </Txt>
+          <View className="flex-1">
+            <Txt as="inline">{line.label}</Txt>
+            <Txt className="text-pencil">{line.expression}</Txt>
+            {line.source ? <Txt as="label">{line.source}</Txt> : null}
+          </View>
+          <Txt as="inline" className="max-w-[40%] text-right">
+            {valueText(line.value, line.unit)}
+          </Txt>
+        </View>
+      ))}
+    </View>
+  );
+}
 
 /** The sum behind a figure: symbols, expressions, values, sources, and which inputs would change it. */
 export function WorkingLines({
@@ -33,23 +56,7 @@ export function WorkingLines({
             : `${shown.figure} ${shown.unit}`}
         </Txt>
       </View>
-      <View role="list">
-        {figure.working.map((line, i) => (
-          <View key={i} role="listitem" className="flex-row gap-3 border-b border-rule py-2">
-            <Txt as="strong" className="w-12 italic">
-              {line.symbol}
-            </Txt>
-            <View className="flex-1">
-              <Txt as="inline">{line.label}</Txt>
-              <Txt className="text-pencil">{line.expression}</Txt>
-              {line.source ? <Txt as="label">{line.source}</Txt> : null}
-            </View>
-            <Txt as="inline" className="max-w-[40%] text-right">
-              {valueText(line.value, line.unit)}
-            </Txt>
-          </View>
-        ))}
-      </View>
+      <WorkingRows lines={figure.working} />
       {figure.paths.length > 0 ? (
         <View className="gap-1">
           <Txt as="label">To change it, change</Txt>

@@ -1,11 +1,4 @@
-import {
-  say,
-  shownUnit,
-  type ChoiceField,
-  type Field,
-  type FlagField,
-  type QuantityField,
-} from '@kelmot/core';
+import { say, shownUnit, type ChoiceField, type Field, type QuantityField } from '@kelmot/core';
 import type { ReactNode } from 'react';
 import { Pressable, TextInput, View } from 'react-native';
 import { useAppSelector } from '@/store/hooks';
@@ -33,10 +26,12 @@ export function FieldFrame({
 }) {
   return (
     <View className="gap-1.5">
-      <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
-        <Txt as="inline">{label}</Txt>
-        {why ? <Txt as="label">{why}</Txt> : null}
-      </View>
+      {label || why ? (
+        <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
+          <Txt as="inline">{label}</Txt>
+          {why ? <Txt as="label">{why}</Txt> : null}
+        </View>
+      ) : null}
       {children}
       {error ? (
         <View role="alert">
@@ -203,15 +198,30 @@ function ChoiceBox({ field, text, onText, id }: Bound & { field: ChoiceField }) 
   );
 }
 
-function FlagBox({ field, text, onText, id }: Bound & { field: FlagField }) {
-  const on = text === 'yes';
+/** A box to tick, with what it means beside it. */
+export function CheckBox({
+  label,
+  name = label,
+  why,
+  on,
+  onToggle,
+  id,
+}: {
+  label: string;
+  /** How it is called where the label alone is not enough. */
+  name?: string;
+  why?: string;
+  on: boolean;
+  onToggle: () => void;
+  id: string;
+}) {
   return (
     <Pressable
       role="checkbox"
       aria-checked={on}
-      aria-label={field.label}
+      aria-label={name}
       testID={id}
-      onPress={() => onText(on ? 'no' : 'yes')}
+      onPress={onToggle}
       className="min-h-[48px] flex-row items-center gap-3"
     >
       <View
@@ -224,8 +234,8 @@ function FlagBox({ field, text, onText, id }: Bound & { field: FlagField }) {
         ) : null}
       </View>
       <View className="flex-1">
-        <Txt as="inline">{field.label}</Txt>
-        <Txt as="label">{field.why}</Txt>
+        <Txt as="inline">{label}</Txt>
+        {why ? <Txt as="label">{why}</Txt> : null}
       </View>
     </Pressable>
   );
@@ -233,7 +243,18 @@ function FlagBox({ field, text, onText, id }: Bound & { field: FlagField }) {
 
 /** Any field of a survey, by its kind: a new family brings fields, never a screen. */
 export function FieldBox({ field, ...bound }: Bound & { field: Field }) {
-  if (field.kind === 'flag') return <FlagBox field={field} {...bound} />;
+  if (field.kind === 'flag') {
+    const on = bound.text === 'yes';
+    return (
+      <CheckBox
+        label={field.label}
+        why={field.why}
+        on={on}
+        onToggle={() => bound.onText(on ? 'no' : 'yes')}
+        id={bound.id}
+      />
+    );
+  }
   return (
     <FieldFrame label={field.label} why={field.why} error={bound.error}>
       {field.kind === 'choice' ? (

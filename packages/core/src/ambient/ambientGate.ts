@@ -93,6 +93,7 @@ export const ambientGateCalc = defineCalc({
   purpose: 'Whether the surface may be coated now: dew margin, humidity, temperature.',
   input: AmbientGateInput,
   run: ambientGate,
+  headline: 'verdict',
   formula: [
     'margin = Ts − Td, or Ts − Tf below freezing',
     'go: margin, humidity and surface are all inside their limits',

@@ -40,6 +40,8 @@ export interface Calc extends CalcDoc<object> {
   input: z.ZodType;
   /** Takes long enough to be run in a worker, with progress. */
   heavy: boolean;
+  /** The result a person looks for first, where it is not the first one named. */
+  headline?: string;
   run: (input: unknown, report?: Report) => Answer<object>;
 }
 
@@ -48,6 +50,7 @@ interface CalcSpec<S extends z.ZodType, R extends object> extends CalcDoc<z.inpu
   purpose: string;
   input: S;
   heavy?: boolean;
+  headline?: keyof R & string;
   run: (input: z.output<S>, report?: Report) => Answer<R>;
 }
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Report } from './calc';
 import { issuesOf, type Issue } from './issues';
 import { calcByName, calcs } from './registry';
 
@@ -13,15 +14,18 @@ const bad = (error: string, issues: Issue[] = []): CallResult => ({
   bad: { error, issues },
 });
 
-/** Runs one calculation by name on raw input: an answer (also a refusal), or what is wrong with the input. */
-export function call(name: string, input: unknown): CallResult {
+/**
+ * Runs one calculation by name on raw input: an answer (also a refusal), or what is wrong with the input.
+ * Long ones tell `report` how far they have come.
+ */
+export function call(name: string, input: unknown, report?: Report): CallResult {
   const calc = calcByName.get(name);
   if (!calc)
     return bad(`no calculation "${name}"`, [
       { path: 'calc', message: `one of ${calcs.map((c) => c.name).join(', ')}` },
     ]);
   try {
-    return { status: 'answer', answer: calc.run(input) };
+    return { status: 'answer', answer: calc.run(input, report) };
   } catch (error) {
     if (error instanceof z.ZodError) return bad(`bad input to ${name}`, issuesOf(error));
     throw error;

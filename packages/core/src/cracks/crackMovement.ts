@@ -102,6 +102,7 @@ export const crackMovementCalc = defineCalc({
   purpose: 'Whether a filled crack holds when day and night move it.',
   input: CrackMovementInput,
   run: crackMovement,
+  headline: 'verdict',
   formula: [
     'x = L·1000·α·ΔT·share; demand = x/width·100',
     'tied: σ = E·α·ΔT·restraint against the tensile strength',

@@ -33,7 +33,7 @@ function stretchesOf({ points, history }: Pick<CureClockInput, 'points' | 'histo
   return history.slice(1).flatMap((end, i) => {
     const start = history[i] as (typeof history)[number];
     const slope = (end.tempC - start.tempC) / (end.atMin - start.atMin);
-    const rate = (min: number) => at(start.tempC + slope * (min - start.atMin)).rate;
+    const rate = (min: number) => at(start.tempC + slope * (min - start.atMin));
     const cuts = [
       start.atMin,
       ...crossings(start.atMin, start.tempC, end.atMin, end.tempC, kinks),
@@ -88,7 +88,7 @@ export function cureClock(input: CureClockInput, report?: Report): Worked<CureCl
     progress += stretch.gain;
     report?.((i + 1) / stretches.length);
   }
-  const holdRate = cureRate(points)(last.tempC).rate;
+  const holdRate = cureRate(points)(last.tempC);
   if (doneAt === null && holdRate > 0) doneAt = last.atMin + Math.max(0, 1 - progress) / holdRate;
   const doneAtMin = doneAt !== null && doneAt <= horizonMin ? doneAt : null;
   const remainingMin = doneAtMin === null ? null : Math.max(0, doneAtMin - last.atMin);
@@ -129,6 +129,7 @@ export const cureClockCalc = defineCalc({
   purpose: 'How far a cure has come over the temperatures it saw, and when it is done.',
   input: CureClockInput,
   run: cureClock,
+  headline: 'doneAtMin',
   formula: [
     'a = ∫ dt/t(T), T straight between readings',
     'done when a = 1; the last temperature is held',

@@ -131,16 +131,45 @@ export function cureTime({ points, tempC: at }: CureTimeInput): Answer<CureTime>
   return worked({ minutes, basis }, working);
 }
 
-/** Rate of progress toward a milestone per minute at °C: 0 below the card's reach, held at its limit above. */
-export function cureRate(
-  points: CurePoint[],
-): (tempC: number) => { rate: number; outside: boolean } {
+/** One stretch of the curve as numbers: ln(minutes) = y + slope·(1/K − x), good up to `toC`. */
+interface Piece {
+  toC: number;
+  x: number;
+  y: number;
+  slope: number;
+}
+
+function piecesOf(sorted: CurePoint[]): Piece[] {
+  return sorted.slice(1).map((warmer, i) => {
+    const colder = sorted[i] as CurePoint;
+    const [x, y] = [1 / kelvin(colder.tempC), Math.log(colder.minutes)];
+    const slope = (Math.log(warmer.minutes) - y) / (1 / kelvin(warmer.tempC) - x);
+    return { toC: warmer.tempC, x, y, slope };
+  });
+}
+
+/**
+ * Rate of progress toward a milestone per minute at °C: 0 below the card's reach, held at its limit above.
+ * The curve is prepared once, since an integral asks for it thousands of times.
+ */
+export function cureRate(points: CurePoint[]): (tempC: number) => number {
   const sorted = sortByTemp(points);
   const { fromC, toC } = curveReach(points);
+  const first = sorted[0] as CurePoint;
+  const pieces = piecesOf(sorted);
+  const last = pieces[pieces.length - 1];
   return (at) => {
-    if (at < fromC) return { rate: 0, outside: true };
-    const { minutes } = readCurve(sorted, Math.min(at, toC));
-    return { rate: 1 / minutes, outside: at > toC };
+    if (at < fromC) return 0;
+    const held = Math.min(at, toC);
+    if (!last) return 2 ** ((held - first.tempC) / 10) / first.minutes;
+    let piece = last;
+    for (const p of pieces) {
+      if (held <= p.toC) {
+        piece = p;
+        break;
+      }
+    }
+    return Math.exp(-(piece.y + piece.slope * (1 / kelvin(held) - piece.x)));
   };
 }
 

@@ -93,7 +93,7 @@ export function exotherm(input: ExothermInput, report?: Report): Answer<Exotherm
       'rate of reaction',
       '(k₁ + k₂·α^m)·(1 − α)^n, k = A·exp(−E/RT)',
       'solved in small steps',
-      '1/s',
+      '',
       KAMAL,
     ),
     line('αe', `conversion after ${fig(input.horizonMin)} min`, '∫ dα/dt', alphaEnd, '', KAMAL),

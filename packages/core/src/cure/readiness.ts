@@ -91,8 +91,7 @@ function percentile(sorted: (number | null)[], share: number): number | null {
 export function readiness(input: ReadinessInput, report?: Report): Worked<Readiness> {
   const { points, deadlineMin, meanTempC, sdTempC, traces, seed } = input;
   const random = mulberry32(seed);
-  const at = cureRate(points);
-  const rate = (c: number) => at(c).rate;
+  const rate = cureRate(points);
   const wave = dayWave(input);
   const sum = new Float64Array(CELLS + 1);
   const all: (number | null)[] = [];

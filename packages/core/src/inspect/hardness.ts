@@ -67,6 +67,7 @@ export const hardnessCalc = defineCalc({
   purpose: 'Whether hardness readings meet the card.',
   input: HardnessInput,
   run: hardness,
+  headline: 'verdict',
   formula: ['share = readings at or over the target / n', 's = √(Σ(x − mean)²/(n − 1))'],
   source: 'Readings after ISO 868 (Shore); target from the card.',
   limits: 'At the temperature the target is given for: a warm repair reads soft.',

@@ -72,6 +72,7 @@ export const survivalCalc = defineCalc({
   purpose: 'How long repairs of a kind hold, from those that failed and those that still run.',
   input: SurvivalInput,
   run: survival,
+  headline: 'medianDays',
   formula: [
     'S(t) = Π(1 − failed/at risk) over the days with a failure',
     'median: the first day with S ≤ 0.5',

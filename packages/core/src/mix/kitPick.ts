@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, refuse, worked, type Answer } from '../calc/calc';
+import { defineCalc, fig, line, refuse, worked, type Answer, type Report } from '../calc/calc';
 import { atLeastZero, positive } from '../calc/number';
 
 const EPS = 1e-9;
@@ -58,7 +58,7 @@ function compare(p: Choice, q: Choice): number {
  * Exact search: kits in listed order, most first, cut by the best unit price still to come and by states already
  * reached more cheaply with the same volume left. Earlier visits hold more of the earlier listed, so ties stay right.
  */
-function search(neededMl: number, kits: Kit[], maxPacks: number): Choice | null {
+function search(neededMl: number, kits: Kit[], maxPacks: number, report?: Report): Choice | null {
   const unitFrom: number[] = new Array(kits.length + 1).fill(Infinity);
   const largestFrom: number[] = new Array(kits.length + 1).fill(0);
   const stock = kits.map((k) => k.stock ?? maxPacks);
@@ -90,6 +90,7 @@ function search(neededMl: number, kits: Kit[], maxPacks: number): Choice | null 
     for (let n = most; n >= 0; n--) {
       counts[i] = n;
       visit(i + 1, left - n * kit.ml, price + n * kit.price, packs + n);
+      if (i === 0) report?.((most - n + 1) / (most + 1));
     }
     counts[i] = 0;
   };
@@ -101,8 +102,11 @@ function search(neededMl: number, kits: Kit[], maxPacks: number): Choice | null 
  * Cheapest packs that cover a need in ml; then least left over, fewest packs, more of the earlier listed.
  * Prices in any one currency. `stock` caps one kit, `maxPacks` all together. Refuses when they cannot cover it.
  */
-export function kitPick({ neededMl, kits, maxPacks }: KitPickInput): Answer<KitPick> {
-  const found = search(neededMl, kits, maxPacks);
+export function kitPick(
+  { neededMl, kits, maxPacks }: KitPickInput,
+  report?: Report,
+): Answer<KitPick> {
+  const found = search(neededMl, kits, maxPacks, report);
   if (!found) {
     return refuse(
       `The packs allowed (stock, and ${maxPacks} together) do not cover ${fig(neededMl)} ml.`,
@@ -146,7 +150,9 @@ export const kitPickCalc = defineCalc({
   name: 'kit-pick',
   purpose: 'Cheapest combination of packs that covers the need.',
   input: KitPickInput,
+  heavy: true,
   run: kitPick,
+  headline: 'totalPrice',
   formula: [
     'least Σ price with Σ ml ≥ need; then least left over, fewest packs, more of the earlier listed',
   ],

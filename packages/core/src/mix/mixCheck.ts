@@ -61,6 +61,7 @@ export const mixCheckCalc = defineCalc({
   purpose: 'Whether what was weighed is on ratio, and what to add if not.',
   input: MixCheckInput,
   run: mixCheck,
+  headline: 'verdict',
   formula: [
     'd = (b − a/r)/(a/r)·100, a and b in grams, r by mass',
     'add b = a/r − b, or a = b·r − a, whichever is short',

@@ -81,10 +81,13 @@ export function formatDuration(minutes: number): string {
   return mins ? `${allHours} h ${mins} min` : `${allHours} h`;
 }
 
-/** A value in its base unit as figure and unit in the chosen system; mass and volume step up at 1 kg, 1 l. */
-export function show(value: number, id: QuantityId, system: UnitSystem): Shown {
+/** A value in its base unit as figure and unit in the chosen system, or in the unit asked for; mass and volume step up at 10 kg, 10 l. */
+export function show(value: number, id: QuantityId, system: UnitSystem, symbol?: string): Shown {
   if (id === 'time') return { figure: formatDuration(value), unit: '' };
   const q = quantity(id);
+  const asked = q.units.find((u) => u.symbol === symbol);
+  if (asked && asked.factor !== 1)
+    return { figure: round(fromBase(value, asked), asked), unit: asked.symbol };
   let unit = shownUnit(id, system);
   if (system === 'metric' && (id === 'mass' || id === 'volume') && Math.abs(value) >= 10000) {
     unit = q.units[1] as Unit;

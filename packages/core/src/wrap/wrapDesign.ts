@@ -261,6 +261,7 @@ export const wrapDesignCalc = defineCalc({
   purpose: 'Plies, overlap and taper of an engineered wrap on a pipe under pressure.',
   input: WrapDesignInput,
   run: wrapDesign,
+  headline: 'plies',
   formula: [
     'Tm = Tg − 20 (thinning) or − 30 (hole); fT = 6·10⁻⁵·(Tm − T)² + 0.001·(Tm − T) + 0.7014, at most 1',
     'ε = fT·ε₀ − |T − Ti|·|αs − αc|',

@@ -1,6 +1,6 @@
-import { calcs } from '@kelmot/core/calc/registry';
 import { ScrollView, View } from 'react-native';
 import { Frame } from '@/features/frame/Frame';
+import { ToolList } from '@/features/tools/ToolList';
 import { Txt } from '@/ui/Txt';
 
 const DIFFER: { question: string; schools: string; ours: string }[] = [
@@ -31,7 +31,7 @@ const DIFFER: { question: string; schools: string; ours: string }[] = [
   },
 ];
 
-/** Know-how: where practitioners differ, what Kelmot works out, and what it leaves to others. */
+/** Know-how: the quick tools, where practitioners differ, and what is left to others. */
 export function KnowHowScreen() {
   return (
     <Frame tab="know-how">
@@ -41,6 +41,7 @@ export function KnowHowScreen() {
             Know-how
           </Txt>
         </View>
+        <ToolList />
         <View className="gap-3 border-b border-ink px-4 py-4">
           <Txt as="rowBold" role="heading">
             Where practitioners differ
@@ -50,22 +51,6 @@ export function KnowHowScreen() {
               <Txt as="strong">{d.question}</Txt>
               <Txt className="text-pencil">{d.schools}</Txt>
               <Txt>Here: {d.ours}</Txt>
-            </View>
-          ))}
-        </View>
-        <View className="gap-2 border-b border-ink px-4 py-4">
-          <Txt as="rowBold" role="heading">
-            What is worked out
-          </Txt>
-          <Txt className="text-pencil">
-            Every figure in a plan comes from one of these. Touch a figure to see its sum.
-          </Txt>
-          {calcs.map((c) => (
-            <View key={c.name} className="flex-row gap-3 border-b border-rule py-1.5">
-              <Txt as="inline" className="w-28">
-                {c.name}
-              </Txt>
-              <Txt className="min-w-0 flex-1">{c.purpose}</Txt>
             </View>
           ))}
         </View>

@@ -1,15 +1,13 @@
 import { STATION_NAMES, STATIONS, type StationId } from '@kelmot/core';
 import { router } from 'expo-router';
 import { useState, type ReactNode } from 'react';
-import { Pressable, ScrollView, View } from 'react-native';
-import Svg, { Path } from 'react-native-svg';
+import { ScrollView, View } from 'react-native';
 import { Frame } from '@/features/frame/Frame';
 import { SendState } from '@/features/frame/SendState';
 import { useKey } from '@/features/frame/useKey';
-import { Tag } from '@/ui/Button';
+import { BackArrow, Tag } from '@/ui/Button';
 import { useLayout } from '@/ui/layout';
 import { StationScale } from '@/ui/StationScale';
-import { useTheme } from '@/ui/theme';
 import { Txt } from '@/ui/Txt';
 
 interface StationFrameProps {
@@ -28,23 +26,6 @@ interface StationFrameProps {
   /** Lies over the lower half of a phone: the working of a figure. */
   sheet?: ReactNode;
   children: ReactNode;
-}
-
-function BackArrow() {
-  const { c } = useTheme();
-  return (
-    <Pressable
-      role="link"
-      aria-label="Back to the bench"
-      testID="back"
-      onPress={() => router.navigate('/')}
-      className="h-12 w-12 items-center justify-center"
-    >
-      <Svg width={22} height={16}>
-        <Path d="M22 8H3M9 2L3 8l6 6" stroke={c.ink} strokeWidth={2} fill="none" />
-      </Svg>
-    </Pressable>
-  );
 }
 
 /** A station of a repair: the ruler of seven below on a phone and on top when wide, one action, one scroll. */
@@ -74,7 +55,7 @@ export function StationFrame({
       <View className="flex-1" onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
         {layout === 'phone' ? (
           <View className="flex-row items-center gap-2 bg-sheet pr-4">
-            <BackArrow />
+            <BackArrow label="Back to the bench" onPress={() => router.navigate('/')} />
             {tag ? <Tag text={tag} /> : null}
             <Txt as="row" role="heading" className="min-w-0 flex-1" numberOfLines={1}>
               {title || STATION_NAMES[station]}

@@ -1,0 +1,1 @@
+export { ToolScreen as default } from '@/features/tools/ToolScreen';

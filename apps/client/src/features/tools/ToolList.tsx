@@ -1,0 +1,51 @@
+import { calcTitle } from '@kelmot/core';
+import { calcs } from '@kelmot/core/calc/registry';
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { TextBox } from '@/ui/fields';
+import { Txt } from '@/ui/Txt';
+
+/** Every calculation as a quick tool, to be found by name or by what it is for. */
+export function ToolList() {
+  const [sought, setSought] = useState('');
+  const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
+  const found = calcs.filter((c) =>
+    words.every((w) => `${c.name} ${c.purpose}`.toLowerCase().includes(w)),
+  );
+  return (
+    <View className="gap-2 border-b border-ink px-4 py-4">
+      <Txt as="rowBold" role="heading">
+        Quick tools
+      </Txt>
+      <TextBox
+        id="tools-search"
+        label="Find a tool"
+        placeholder="Find a tool: dew, ratio, bolts"
+        text={sought}
+        onText={setSought}
+      />
+      <View role="list" className="md:flex-row md:flex-wrap">
+        {found.map((c) => (
+          <View key={c.name} role="listitem" className="md:w-1/2 md:pr-4">
+            <Pressable
+              role="link"
+              aria-label={`${calcTitle(c.name)}: ${c.purpose}`}
+              testID={`tool-open-${c.name}`}
+              onPress={() => router.navigate(`/know-how/${c.name}`)}
+              className="min-h-[56px] justify-center border-b border-rule py-1.5 active:bg-shade"
+            >
+              <Txt as="inline">{calcTitle(c.name)}</Txt>
+              <Txt as="label">{c.purpose}</Txt>
+            </Pressable>
+          </View>
+        ))}
+      </View>
+      {found.length === 0 ? (
+        <Txt className="text-pencil">
+          No tool by that name. Try one word: volume, cure, hardness.
+        </Txt>
+      ) : null}
+    </View>
+  );
+}

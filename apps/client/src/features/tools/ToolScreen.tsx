@@ -1,0 +1,270 @@
+import {
+  calcTitle,
+  formOf,
+  readTyped,
+  resultRows,
+  typedOf,
+  type Calc,
+  type Typed,
+} from '@kelmot/core';
+import { calcByName } from '@kelmot/core/calc/registry';
+import { router, useLocalSearchParams } from 'expo-router';
+import { useEffect, useMemo, useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { Frame } from '@/features/frame/Frame';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { toolTyped } from '@/store/tools';
+import { BackArrow, SecondaryButton } from '@/ui/Button';
+import { useLayout } from '@/ui/layout';
+import { Empty } from '@/ui/states';
+import { Txt } from '@/ui/Txt';
+import { WorkingRows } from '@/ui/Working';
+import { pictures } from './pictures';
+import { Fields } from './ToolForm';
+import { resultText, ToolResult } from './ToolResult';
+import { useCalc, type CalcState } from './useCalc';
+
+/** What the address carries, if it can be read: a link shared by somebody else. */
+function inputOf(text: string | undefined): unknown {
+  if (!text) return undefined;
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    return undefined;
+  }
+}
+
+/** The typed form of a tool, kept on the device: from a shared link, else as it was left, else its example. */
+function useTyped(calc: Calc) {
+  const dispatch = useAppDispatch();
+  const units = useAppSelector((s) => s.settings.units);
+  const kept = useAppSelector((s) => s.tools.typed[calc.name]);
+  const { in: shared } = useLocalSearchParams<{ in?: string }>();
+  const form = useMemo(() => formOf(calc), [calc]);
+  const example = useMemo(() => typedOf(form, calc.example, units) ?? {}, [form, calc, units]);
+  const put = (typed: Typed) => dispatch(toolTyped({ tool: calc.name, typed }));
+  useEffect(() => {
+    const typed = typedOf(form, inputOf(shared), units);
+    if (shared === undefined) return;
+    if (typed !== undefined) dispatch(toolTyped({ tool: calc.name, typed }));
+    // Taken over: from here what is typed counts, also after a reload.
+    router.replace(`/know-how/${calc.name}`);
+  }, [shared, form, units, calc, dispatch]);
+  return { form, typed: kept ?? example, example, put, units };
+}
+
+function Progress({ state }: { state: CalcState }) {
+  if (state.stopped) {
+    return (
+      <View className="flex-row items-center justify-between gap-3">
+        <Txt as="inline">Stopped.</Txt>
+        <SecondaryButton label="Run again" testID="tool-again" onPress={state.again} />
+      </View>
+    );
+  }
+  if (state.busy === null) return null;
+  const pct = Math.round(state.busy * 100);
+  return (
+    <View className="flex-row items-center gap-3">
+      <View
+        role="progressbar"
+        aria-label="Working it out"
+        aria-valuenow={pct}
+        aria-valuemin={0}
+        aria-valuemax={100}
+        testID="tool-progress"
+        className="h-3.5 flex-1 border border-ink bg-sheet"
+      >
+        <View className="h-full bg-moss" style={{ width: `${pct}%` }} />
+      </View>
+      <SecondaryButton label="Stop" testID="tool-stop" onPress={state.stop} />
+    </View>
+  );
+}
+
+/** Picture, figures and working of a tool. */
+function Outcome({
+  calc,
+  input,
+  state,
+  width,
+}: {
+  calc: Calc;
+  input: unknown;
+  state: CalcState;
+  width: number;
+}) {
+  const Picture = pictures[calc.name];
+  const answer =
+    state.result?.status === 'answer' ? (state.result.answer as ReturnType<Calc['run']>) : null;
+  const taken = useMemo(() => {
+    const parsed = calc.input.safeParse(input);
+    return parsed.success ? parsed.data : null;
+  }, [calc, input]);
+  return (
+    <View className="gap-4 p-4">
+      <Progress state={state} />
+      {answer?.ok && Picture && taken !== null && width > 0 ? (
+        <Picture input={taken} answer={answer} width={width - 32} />
+      ) : null}
+      {answer ? <ToolResult answer={answer} headline={calc.headline} /> : null}
+      {!answer && state.busy === null && !state.stopped ? (
+        <Txt className="text-pencil">The answer stands here once every field can be read.</Txt>
+      ) : null}
+    </View>
+  );
+}
+
+function About({ calc }: { calc: Calc }) {
+  return (
+    <View className="gap-2 border-t border-ink px-4 py-4">
+      <Txt as="rowBold" role="heading">
+        Where it comes from
+      </Txt>
+      {calc.formula.map((f) => (
+        <Txt key={f}>{f}</Txt>
+      ))}
+      <Txt className="text-pencil">{calc.source}</Txt>
+      <Txt as="strong">{calc.limits}</Txt>
+    </View>
+  );
+}
+
+function Tool({ calc }: { calc: Calc }) {
+  const layout = useLayout();
+  const { form, typed, example, put, units } = useTyped(calc);
+  const [width, setWidth] = useState(0);
+  const [said, setSaid] = useState('');
+  const [before, setBefore] = useState<Typed | null>(null);
+  const read = useMemo(() => readTyped(form, typed, units), [form, typed, units]);
+  const input = read.issues.length === 0 ? read.value : null;
+  const state = useCalc(calc, input);
+  const errors = useMemo(() => {
+    const found = state.result?.status === 'bad' ? state.result.bad.issues : [];
+    return new Map([...found, ...read.issues].map((i) => [i.path, i.message]));
+  }, [state.result, read.issues]);
+  const answer =
+    state.result?.status === 'answer' ? (state.result.answer as ReturnType<Calc['run']>) : null;
+  const title = calcTitle(calc.name);
+
+  const copy = (what: string, text: string) => {
+    // Without the right to the clipboard the text is shown instead, to be taken by hand.
+    navigator.clipboard?.writeText(text).then(
+      () => setSaid(`${what} copied.`),
+      () => setSaid(text),
+    );
+  };
+  const link = () =>
+    `${globalThis.location?.origin ?? ''}/know-how/${calc.name}?in=${encodeURIComponent(JSON.stringify(input))}`;
+  const outcome = (at: number) => (
+    <View className="bg-sheet">
+      <Outcome calc={calc} input={input} state={state} width={at} />
+    </View>
+  );
+  const working = answer?.ok ? (
+    <View className="gap-2 border-t border-ink bg-sheet px-4 py-4" testID="tool-working">
+      <Txt as="rowBold" role="heading">
+        Working
+      </Txt>
+      <WorkingRows lines={answer.working} />
+    </View>
+  ) : null;
+
+  return (
+    <Frame
+      tab="know-how"
+      aside={
+        layout === 'wide' ? (
+          <ScrollView>
+            {outcome(379)}
+            {working}
+          </ScrollView>
+        ) : undefined
+      }
+    >
+      <View className="flex-row items-center gap-2 border-b border-ink bg-sheet pr-4">
+        <BackArrow label="Back to Know-how" onPress={() => router.navigate('/know-how')} />
+        <Txt as="row" role="heading" className="min-w-0 flex-1" numberOfLines={1}>
+          {title}
+        </Txt>
+        <Txt as="label">quick tool</Txt>
+      </View>
+      <ScrollView
+        className="flex-1"
+        keyboardShouldPersistTaps="handled"
+        testID={`screen-${calc.name}`}
+        onLayout={(e) => setWidth(e.nativeEvent.layout.width)}
+      >
+        {layout === 'wide' ? null : <View className="border-b border-ink">{outcome(width)}</View>}
+        <View className="gap-4 px-4 py-4">
+          <Txt className="text-pencil">{calc.purpose}</Txt>
+          {errors.get('') ? (
+            <View role="alert">
+              <Txt as="inline" className="text-oxideInk">
+                {errors.get('')}
+              </Txt>
+            </View>
+          ) : null}
+          <Fields node={form} path={[]} typed={typed} onTyped={put} errors={errors} />
+          <View className="flex-row flex-wrap gap-2">
+            <SecondaryButton
+              label="Copy the result"
+              testID="tool-copy"
+              disabled={!answer?.ok}
+              onPress={() => answer && copy('Result', resultText(title, resultRows(answer, units)))}
+            />
+            <SecondaryButton
+              label="Copy a link"
+              testID="tool-link"
+              disabled={input === null}
+              onPress={() => copy('Link', link())}
+            />
+            {before ? (
+              <SecondaryButton
+                label="Undo: bring mine back"
+                testID="tool-undo"
+                onPress={() => {
+                  put(before);
+                  setBefore(null);
+                }}
+              />
+            ) : typed !== example ? (
+              <SecondaryButton
+                label="Back to the example"
+                testID="tool-example"
+                onPress={() => {
+                  setBefore(typed);
+                  put(example);
+                }}
+              />
+            ) : null}
+          </View>
+          <View role="status" aria-live="polite">
+            {said ? (
+              <Txt as="inline" selectable testID="tool-said">
+                {said}
+              </Txt>
+            ) : null}
+          </View>
+        </View>
+        {layout === 'wide' ? null : working}
+        <About calc={calc} />
+      </ScrollView>
+    </Frame>
+  );
+}
+
+/** A calculation for use without a repair: typed fields, live answer, its working, and where it comes from. */
+export function ToolScreen() {
+  const { tool } = useLocalSearchParams<{ tool: string }>();
+  const calc = calcByName.get(tool);
+  if (calc) return <Tool key={calc.name} calc={calc} />;
+  return (
+    <Frame tab="know-how">
+      <Empty
+        title={`There is no tool called ${tool}.`}
+        action={{ label: 'See all tools', onPress: () => router.navigate('/know-how') }}
+      />
+    </Frame>
+  );
+}

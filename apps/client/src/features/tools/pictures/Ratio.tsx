@@ -1,0 +1,84 @@
+import { say } from '@kelmot/core';
+import type { MixCheck, MixCheckInput } from '@kelmot/core/mix/mixCheck';
+import type { MixSplit } from '@kelmot/core/mix/mixSplit';
+import { View } from 'react-native';
+import Svg, { Line, Rect, Text as SvgText } from 'react-native-svg';
+import { useAppSelector } from '@/store/hooks';
+import { RatioGauge } from '@/ui/Gauges';
+import { useTheme } from '@/ui/theme';
+import { Txt } from '@/ui/Txt';
+import { LETTER, SMALL, type PictureProps } from './props';
+
+const BAR = 34;
+
+/** Both parts on one rule, by volume and by mass: the same batch, two measures. */
+export function RatioScale({ answer, width }: PictureProps) {
+  const { c } = useTheme();
+  const units = useAppSelector((s) => s.settings.units);
+  const { aMl, bMl, aG, bG } = answer as MixSplit;
+  const rows = [
+    { name: 'by volume', a: aMl, b: bMl, quantity: 'volume' as const },
+    { name: 'by mass', a: aG, b: bG, quantity: 'mass' as const },
+  ];
+  const text = (x: number, q: 'volume' | 'mass') => say(x, q, units);
+  const label = rows
+    .map((r) => `${r.name}: base ${text(r.a, r.quantity)}, hardener ${text(r.b, r.quantity)}`)
+    .join('; ');
+  return (
+    <View role="img" aria-label={label}>
+      <Svg width={width} height={rows.length * 82}>
+        {rows.map((r, i) => {
+          const y = i * 82 + 22;
+          const split = (width * r.a) / (r.a + r.b);
+          return [
+            <SvgText key="n" {...SMALL} x={0} y={y - 7} fill={c.pencil}>
+              {r.name}
+            </SvgText>,
+            <Rect key="a" x={0} y={y} width={split} height={BAR} fill={c.teal} />,
+            <Rect key="b" x={split} y={y} width={width - split} height={BAR} fill={c.ochre} />,
+            ...Array.from({ length: 11 }, (_, k) => (
+              <Line
+                key={k}
+                x1={(k * (width - 1)) / 10 + 0.5}
+                y1={y + BAR}
+                x2={(k * (width - 1)) / 10 + 0.5}
+                y2={y + BAR + (k % 5 === 0 ? 8 : 4)}
+                stroke={c.ink}
+                strokeWidth={0.75}
+              />
+            )),
+            <SvgText key="at" {...LETTER} x={8} y={y + 22} fill={c.onTeal}>
+              {`A ${text(r.a, r.quantity)}`}
+            </SvgText>,
+            <SvgText key="bt" {...LETTER} x={width} y={y - 6} textAnchor="end" fill={c.ochreInk}>
+              {`B ${text(r.b, r.quantity)}`}
+            </SvgText>,
+          ];
+        })}
+      </Svg>
+    </View>
+  );
+}
+
+/** What was weighed against the tolerance, and what puts it right. */
+export function RatioCheck({ input, answer, width }: PictureProps) {
+  const units = useAppSelector((s) => s.settings.units);
+  const { tolerancePct } = input as MixCheckInput;
+  const { deviationPct, verdict, addA_G, addB_G } = answer as MixCheck;
+  const short =
+    addB_G > 0
+      ? `${say(addB_G, 'mass', units)} of hardener`
+      : `${say(addA_G, 'mass', units)} of base`;
+  return (
+    <View className="items-center gap-1">
+      <RatioGauge
+        width={width}
+        deviationPct={deviationPct}
+        tolerancePct={Math.max(tolerancePct, 0.1)}
+      />
+      <Txt as="strong" className={verdict === 'in' ? 'text-mossInk' : 'text-oxideInk'}>
+        {verdict === 'in' ? 'In.' : `Out. Add ${short}, before mixing starts.`}
+      </Txt>
+    </View>
+  );
+}

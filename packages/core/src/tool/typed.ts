@@ -1,0 +1,184 @@
+import { type Issue } from '../calc/issues';
+import { say } from '../units/format';
+import { parseQuantity } from '../units/parse';
+import { fromBase, quantity, type UnitSystem } from '../units/quantities';
+import type { FormNode } from './form';
+
+/** A form as typed: the shape of the input, every number still the text that was written. */
+export type Typed = string | boolean | Typed[] | TypedGroup;
+export interface TypedGroup {
+  [key: string]: Typed;
+}
+
+/** Smaller or larger limits than these guard the sums, not the person: they are not worth naming. */
+const TINY = 1e-3;
+const VAST = 1e9;
+
+type NumberNode = Extract<FormNode, { kind: 'number' }>;
+
+/** The unit a bare number of this field is in. */
+export function unitOf(node: NumberNode, system: UnitSystem): string {
+  return node.measure ? node.measure[system] : node.fixedUnit;
+}
+
+/** A number as a text of the form: bare in metric; with its unit where the system in use is another. */
+function textOf(node: NumberNode, x: number, system: UnitSystem): string {
+  if (!node.measure) return String(x);
+  const { quantity: id, factor, metric } = node.measure;
+  const unit = quantity(id).units.find((u) => u.symbol === metric);
+  const shown = unit ? Number(fromBase(x * factor, unit).toPrecision(12)) : x;
+  const bare = node.measure[system] === metric || !unit;
+  return bare ? String(shown) : `${shown} ${metric}`;
+}
+
+/** The typed form of an input: for an example, or for what a link carries. What does not fit the form is left out. */
+export function typedOf(node: FormNode, value: unknown, system: UnitSystem): Typed | undefined {
+  switch (node.kind) {
+    case 'number':
+      return typeof value === 'number' ? textOf(node, value, system) : undefined;
+    case 'flag':
+      return typeof value === 'boolean' ? value : undefined;
+    case 'choice':
+    case 'text':
+      return typeof value === 'string' ? value : undefined;
+    case 'list':
+      return Array.isArray(value)
+        ? value.map((v) => typedOf(node.item, v, system) ?? blank(node.item))
+        : undefined;
+    case 'variant': {
+      const given = value as Record<string, unknown> | null;
+      if (typeof given !== 'object' || given === null) return undefined;
+      const option =
+        node.options.find((o) =>
+          Object.keys(o.fixed).length > 0
+            ? Object.entries(o.fixed).every(([k, v]) => given[k] === v)
+            : o.node.nodes.every((n) => n.key in given),
+        ) ?? node.options[0];
+      return option
+        ? { ...(typedOf(option.node, value, system) as TypedGroup), '': option.name }
+        : undefined;
+    }
+    case 'group': {
+      const given = (value ?? {}) as Record<string, unknown>;
+      const entries = node.nodes.flatMap((n) => {
+        const typed = typedOf(n, given[n.key], system);
+        return typed === undefined ? [] : [[n.key, typed] as const];
+      });
+      return Object.fromEntries(entries);
+    }
+  }
+}
+
+/** A node with nothing typed. */
+export function blank(node: FormNode): Typed {
+  switch (node.kind) {
+    case 'flag':
+      return node.usual === true;
+    case 'list':
+      return [blank(node.item)];
+    case 'group':
+      return {};
+    case 'variant':
+      return { '': node.options[0]?.name ?? '' };
+    case 'choice':
+      return node.options[0] ?? '';
+    default:
+      return '';
+  }
+}
+
+/** The option of a variant that is chosen. */
+export function optionOf(node: Extract<FormNode, { kind: 'variant' }>, typed: Typed | undefined) {
+  const name = typeof typed === 'object' && !Array.isArray(typed) ? typed[''] : undefined;
+  return node.options.find((o) => o.name === name) ?? node.options[0];
+}
+
+interface Reading {
+  value: unknown;
+  issues: Issue[];
+}
+
+const fine = (value: unknown): Reading => ({ value, issues: [] });
+const wrong = (path: string, message: string): Reading => ({
+  value: undefined,
+  issues: [{ path, message }],
+});
+const join = (path: string, key: string | number) => (path ? `${path}.${key}` : String(key));
+
+/** Names a limit in the unit that is typed in. */
+function limit(node: NumberNode, x: number, system: UnitSystem): string {
+  if (!node.measure) return `${x}${node.fixedUnit ? ` ${node.fixedUnit}` : ''}`;
+  return say(x * node.measure.factor, node.measure.quantity, system);
+}
+
+function readNumber(node: NumberNode, text: string, path: string, system: UnitSystem): Reading {
+  if (text.trim() === '')
+    return node.optional
+      ? fine(undefined)
+      : wrong(path, `Type ${node.whole ? 'a whole number' : 'a number'}.`);
+  let x: number;
+  if (node.measure) {
+    const { quantity: id, factor } = node.measure;
+    const read = parseQuantity(text, id, system, unitOf(node, system));
+    if (!read.ok) return wrong(path, read.message);
+    x = read.value / factor;
+  } else {
+    x = Number(text.trim().replace(',', '.').replace('−', '-'));
+    if (!Number.isFinite(x))
+      return wrong(path, `“${text.trim()}” is not a number. Write it like 12 or 0.5.`);
+  }
+  if (node.whole && !Number.isInteger(x)) return wrong(path, 'Must be a whole number.');
+  const [low, high] = [node.min, node.max];
+  const least = low > 0 && low < TINY ? 'over 0' : `${limit(node, low, system)} or more`;
+  const range =
+    high < VAST && Number.isFinite(low) ? `, ${limit(node, high, system)} the most` : '';
+  if (x < low) return wrong(path, `Too small: must be ${least}${range}.`);
+  if (x > high) return wrong(path, `Too big: ${limit(node, high, system)} is the most.`);
+  return fine(x);
+}
+
+/** Reads a typed form into the input of its calculation, with what is wrong by path. Nothing typed is changed. */
+export function readTyped(
+  node: FormNode,
+  typed: Typed | undefined,
+  system: UnitSystem,
+  path = '',
+): Reading {
+  switch (node.kind) {
+    case 'number':
+      return readNumber(node, typeof typed === 'string' ? typed : '', path, system);
+    case 'flag':
+      return fine(typed === true || (typed === undefined && node.usual === true));
+    case 'choice':
+      return typeof typed === 'string' && node.options.includes(typed)
+        ? fine(typed)
+        : node.optional
+          ? fine(undefined)
+          : wrong(path, `Choose one: ${node.options.join(', ')}.`);
+    case 'text': {
+      const text = typeof typed === 'string' ? typed.trim() : '';
+      if (text) return fine(text);
+      return node.optional ? fine(undefined) : wrong(path, 'Type something.');
+    }
+    case 'list': {
+      const items = (Array.isArray(typed) ? typed : []).map((t, i) =>
+        readTyped(node.item, t, system, join(path, i)),
+      );
+      return { value: items.map((i) => i.value), issues: items.flatMap((i) => i.issues) };
+    }
+    case 'variant': {
+      const option = optionOf(node, typed);
+      if (!option) return wrong(path, 'Choose one.');
+      const read = readTyped(option.node, typed, system, path);
+      return { value: { ...option.fixed, ...(read.value as object) }, issues: read.issues };
+    }
+    case 'group': {
+      const given = (typeof typed === 'object' && !Array.isArray(typed) ? typed : {}) as TypedGroup;
+      const reads = node.nodes.map(
+        (n) => [n.key, readTyped(n, given[n.key], system, join(path, n.key))] as const,
+      );
+      const entries = reads.filter(([, r]) => r.value !== undefined).map(([k, r]) => [k, r.value]);
+      return { value: Object.fromEntries(entries), issues: reads.flatMap(([, r]) => r.issues) };
+    }
+  }
+}
