@@ -24,7 +24,12 @@ module.exports = defineConfig([
     settings: {
       'import/resolver': {
         typescript: {
-          project: ['packages/*/tsconfig.json', 'apps/*/tsconfig.json', 'e2e/tsconfig.json'],
+          project: [
+            'packages/*/tsconfig.json',
+            'apps/*/tsconfig.json',
+            'e2e/tsconfig.json',
+            'bench/tsconfig.json',
+          ],
           noWarnOnMultipleProjects: true,
         },
       },

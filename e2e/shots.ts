@@ -51,6 +51,8 @@ async function main(): Promise<void> {
   await small.press('demo-ida');
   await small.see('bench-P-204');
   await phone(small);
+  await small.open('/know-how/bolt-sequence');
+  await shoot(small, 'tool');
 
   const night = await freshScreen(session, base, PHONE);
   await night.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'dark' }]);
@@ -68,6 +70,9 @@ async function main(): Promise<void> {
   await shoot(wide, 'wide');
   await wide.key('2');
   await shoot(wide, 'wide-match');
+  await wide.open('/know-how/exotherm');
+  await wide.see('chart-exotherm');
+  await shoot(wide, 'wide-tool');
   await session.close();
 }
 

@@ -12,6 +12,18 @@ interface Bound {
   id: string;
 }
 
+/** What is wrong with a field, said where it is. */
+export function FieldError({ error }: { error: string | undefined }) {
+  if (!error) return null;
+  return (
+    <View role="alert">
+      <Txt as="inline" className="text-oxideInk">
+        {error}
+      </Txt>
+    </View>
+  );
+}
+
 /** A label, why it is asked, the control, and the error right under it: what was typed stays. */
 export function FieldFrame({
   label,
@@ -33,13 +45,7 @@ export function FieldFrame({
         </View>
       ) : null}
       {children}
-      {error ? (
-        <View role="alert">
-          <Txt as="inline" className="text-oxideInk">
-            {error}
-          </Txt>
-        </View>
-      ) : null}
+      <FieldError error={error} />
     </View>
   );
 }

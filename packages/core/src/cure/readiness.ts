@@ -25,7 +25,7 @@ export const ReadinessInput = z.strictObject({
   sdTempC: z.number().min(0).max(50),
   dailySwingC: z.number().min(0).max(100),
   utcOffsetMin: z.number().min(-960).max(960).default(0),
-  traces: z.int().min(1).max(200_000).default(2000),
+  traces: z.int().min(1).max(1_000_000).default(2000),
   seed: z.int().min(-Number.MAX_SAFE_INTEGER).max(Number.MAX_SAFE_INTEGER),
 });
 export type ReadinessInput = z.output<typeof ReadinessInput>;

@@ -11,7 +11,7 @@ import {
 import { View } from 'react-native';
 import { useAppSelector } from '@/store/hooks';
 import { SecondaryButton } from '@/ui/Button';
-import { CheckBox, Choices, FieldFrame, TextBox } from '@/ui/fields';
+import { CheckBox, Choices, FieldError, FieldFrame, TextBox } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
 
 interface Bound {
@@ -104,13 +104,7 @@ function Rows({ node, path, ...bound }: NodeProps & { node: Extract<FormNode, { 
           </View>
         );
       })}
-      {error ? (
-        <View role="alert">
-          <Txt as="inline" className="text-oxideInk">
-            {error}
-          </Txt>
-        </View>
-      ) : null}
+      <FieldError error={error} />
       <View className="self-start">
         <SecondaryButton
           label="Add a row"

@@ -15,6 +15,7 @@ import { Frame } from '@/features/frame/Frame';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { toolTyped } from '@/store/tools';
 import { BackArrow, SecondaryButton } from '@/ui/Button';
+import { FieldError } from '@/ui/fields';
 import { useLayout } from '@/ui/layout';
 import { Empty } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
@@ -198,13 +199,7 @@ function Tool({ calc }: { calc: Calc }) {
         {layout === 'wide' ? null : <View className="border-b border-ink">{outcome(width)}</View>}
         <View className="gap-4 px-4 py-4">
           <Txt className="text-pencil">{calc.purpose}</Txt>
-          {errors.get('') ? (
-            <View role="alert">
-              <Txt as="inline" className="text-oxideInk">
-                {errors.get('')}
-              </Txt>
-            </View>
-          ) : null}
+          <FieldError error={errors.get('')} />
           <Fields node={form} path={[]} typed={typed} onTyped={put} errors={errors} />
           <View className="flex-row flex-wrap gap-2">
             <SecondaryButton

@@ -1,6 +1,6 @@
 import type { Calc } from '@kelmot/core';
 import { call, type CallResult } from '@kelmot/core/calc/call';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { makeCalcRunner } from '@/workers/calcRunner';
 
 /** A pause in typing this long starts a long sum. */
@@ -19,66 +19,42 @@ interface Run {
   key: string;
   share: number;
   result: CallResult | null;
-  stopped: boolean;
 }
 
 /** Runs a calculation live: short ones at once, long ones in a worker after a pause in typing, with progress and stop. */
 export function useCalc(calc: Calc, input: unknown): CalcState {
-  const key = input === null ? '' : `${calc.name}${JSON.stringify(input)}`;
-  const [round, setRound] = useState(0);
+  const key = input === null ? '' : JSON.stringify(input);
+  const [halted, setHalted] = useState<string | null>(null);
   const [run, setRun] = useState<Run | null>(null);
-  const runner = useMemo(makeCalcRunner, []);
+  const [runner] = useState(makeCalcRunner);
   useEffect(() => runner.close, [runner]);
+
+  const stopped = halted === key;
   useEffect(() => {
-    if (!calc.heavy || key === '') return;
+    if (!calc.heavy || key === '' || stopped) return;
     let over = false;
-    const mine = (change: Partial<Run>) => {
-      if (!over)
-        setRun((r) => ({
-          key,
-          share: 0,
-          result: null,
-          stopped: false,
-          ...(r?.key === key ? r : {}),
-          ...change,
-        }));
+    const tell = (share: number, result: CallResult | null) => {
+      // Progress comes by a way of its own, and may come after the answer.
+      if (!over) setRun((r) => (r?.key === key && r.result ? r : { key, share, result }));
     };
     const timer = setTimeout(() => {
-      mine({ share: 0, result: null, stopped: false });
-      const parsed = JSON.parse(key.slice(calc.name.length)) as unknown;
-      void runner
-        .run(calc.name, parsed, (share) => mine({ share }))
-        .then((result) => mine({ result }));
+      const report = (share: number) => tell(share, null);
+      void runner.run(calc.name, JSON.parse(key), report).then((result) => tell(1, result));
     }, SETTLE_MS);
     return () => {
       over = true;
       clearTimeout(timer);
       runner.stop();
     };
-  }, [calc, key, round, runner]);
-
-  const stop = useCallback(() => {
-    runner.stop();
-    setRun((r) => r && { ...r, stopped: true });
-  }, [runner]);
-  const again = useCallback(() => setRound((n) => n + 1), []);
+  }, [calc, key, stopped, runner]);
 
   const direct = useMemo(
-    () =>
-      calc.heavy || key === ''
-        ? null
-        : call(calc.name, JSON.parse(key.slice(calc.name.length)) as unknown),
+    () => (calc.heavy || key === '' ? null : call(calc.name, JSON.parse(key))),
     [calc, key],
   );
-  if (!calc.heavy || key === '') return { result: direct, busy: null, stopped: false, stop, again };
+  const control = { stop: () => setHalted(key), again: () => setHalted(null) };
+  if (!calc.heavy || key === '') return { result: direct, busy: null, stopped: false, ...control };
   const mine = run?.key === key ? run : null;
-  const stopped = mine?.stopped === true && mine.result === null;
-  return {
-    // While the next one runs the last answer stays in sight.
-    result: mine?.result ?? (stopped ? null : (run?.result ?? null)),
-    busy: mine?.result || stopped ? null : (mine?.share ?? 0),
-    stopped,
-    stop,
-    again,
-  };
+  if (mine?.result) return { result: mine.result, busy: null, stopped: false, ...control };
+  return { result: null, busy: stopped ? null : (mine?.share ?? 0), stopped, ...control };
 }

@@ -1,39 +1,8 @@
 import assert from 'node:assert/strict';
-import { after, before, test } from 'node:test';
+import { test } from 'node:test';
 import { setTimeout as sleep } from 'node:timers/promises';
-import {
-  freshScreen,
-  launch,
-  PHONE,
-  setPresent,
-  WIDE,
-  type Screen,
-  type Session,
-} from './lib/browser';
-import { startServer, type Running } from './lib/server';
-
-let server: Running;
-let session: Session;
-
-before(async () => {
-  [server, session] = await Promise.all([startServer(), launch()]);
-});
-after(async () => {
-  await session?.close();
-  await server?.stop();
-});
-
-async function signedIn(
-  who: string,
-  size: { width: number; height: number },
-  hoursBack = 0,
-): Promise<Screen> {
-  const screen = await freshScreen(session, server.base, size, hoursBack);
-  await screen.open('/');
-  await screen.press(`demo-${who}`);
-  await screen.see('new-repair');
-  return screen;
-}
+import { PHONE, setPresent, WIDE, type Screen } from './lib/browser';
+import { newScreen, server, signedIn } from './lib/stage';
 
 /** Fills the survey of a pocket that R-210 fits. */
 async function typeSurvey(screen: Screen): Promise<void> {
@@ -152,7 +121,7 @@ test('a technician walks one repair through the seven stations on a phone', asyn
   // The phone is put away, the server stops and starts; two days later the repair is still there, cured.
   const address = screen.page.url();
   await screen.page.goto('about:blank');
-  await server.restart();
+  await server().restart();
   await setPresent(screen.page);
   await screen.page.goto(address, { waitUntil: 'networkidle2' });
   await screen.see('screen-accept');
@@ -276,7 +245,7 @@ test('a planner works the wide layout by keyboard', async () => {
 });
 
 test('the keyboard reaches and shows every control of the sign-in, and a viewer can only look', async () => {
-  const screen = await freshScreen(session, server.base, WIDE);
+  const screen = await newScreen(WIDE);
   await screen.open('/');
   await screen.see('demo-vera');
   const seen: string[] = [];

@@ -1,0 +1,7 @@
+import { after, before } from 'node:test';
+import { raise, strike } from './lib/stage';
+import './tools';
+import './walk';
+
+before(raise);
+after(strike);

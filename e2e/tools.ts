@@ -1,0 +1,91 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { PHONE, WIDE } from './lib/browser';
+import { signedIn } from './lib/stage';
+
+test('a quick tool answers as it is typed into, in any unit, and keeps what cannot be read', async () => {
+  const screen = await signedIn('ida', PHONE);
+  await screen.press('tab-know-how');
+  await screen.type('tools-search', 'dew');
+  await screen.press('tool-open-dew-point');
+  await screen.matches('tool-result', /Dew point\s+12\s*°C/);
+  await screen.type('tool-airC', '77 F');
+  await screen.matches('tool-result', /16\.7\s*°C/);
+  await screen.says('Magnus formula');
+  await screen.type('tool-rhPct', '400');
+  await screen.says('Too big: 100 % is the most.');
+  await screen.gone('tool-result');
+  await screen.page.reload({ waitUntil: 'networkidle2' });
+  assert.equal(await screen.value('tool-rhPct'), '400');
+  assert.equal(await screen.value('tool-airC'), '77 F');
+  await screen.press('tool-example');
+  await screen.matches('tool-result', /12\s*°C/);
+  await screen.press('tool-undo');
+  assert.equal(await screen.value('tool-rhPct'), '400');
+  assert.deepEqual(screen.problems, []);
+});
+
+test('a link carries the inputs to somebody else', async () => {
+  const ida = await signedIn('ida', PHONE);
+  await ida.open('/know-how/bolt-sequence');
+  await ida.type('tool-count', '8');
+  await ida.matches('tool-result', /1, 5, 3, 7, 2, 6, 4, 8/);
+  // As text: a compiled function would carry helpers that the page does not have.
+  await ida.page.evaluate(
+    `Object.defineProperty(navigator, 'clipboard', { value: { writeText: () => Promise.reject(new Error('not allowed')) } })`,
+  );
+  await ida.press('tool-link');
+  const link = await ida.text('tool-said');
+  assert.match(link, /\/know-how\/bolt-sequence\?in=/);
+  const tomas = await signedIn('tomas', WIDE);
+  await tomas.open(new URL(link).pathname + new URL(link).search);
+  await tomas.matches('tool-result', /1, 5, 3, 7, 2, 6, 4, 8/);
+  assert.equal(await tomas.value('tool-count'), '8');
+  assert.deepEqual(tomas.problems, []);
+});
+
+test('long sums run in a worker with progress, can be stopped and run again, and are drawn', async () => {
+  const screen = await signedIn('ida', WIDE);
+  const workers = () => screen.page.workers().length;
+  await screen.open('/know-how/readiness');
+  await screen.see('chart-readiness');
+  assert.equal(workers(), 1, 'the sum ran in a worker');
+  await screen.type('tool-traces', '1000000');
+  await screen.page.waitForSelector('[data-testid="tool-progress"]:not([aria-valuenow="0"])');
+  await screen.press('tool-stop');
+  await screen.says('Stopped.');
+  assert.equal(workers(), 0, 'stopping ends it');
+  await screen.type('tool-traces', '4000');
+  await screen.matches('tool-result', /Chance of being done\s+4\d/);
+  await screen.open('/know-how/exotherm');
+  await screen.see('chart-exotherm');
+  await screen.matches('tool-result', /Peak\s+170\s*°C/);
+  assert.deepEqual(screen.problems, []);
+});
+
+test('every tool opens with its example answered, no two alike, and none runs off the side of a phone', async () => {
+  const screen = await signedIn('vera', PHONE);
+  await screen.open('/know-how');
+  const names = await screen.page.$$eval('[data-testid^="tool-open-"]', (list) =>
+    list.map((e) => (e.getAttribute('data-testid') ?? '').replace('tool-open-', '')),
+  );
+  assert.equal(names.length, 33);
+  for (const name of names) {
+    await screen.press(`tool-open-${name}`);
+    await screen.see(`screen-${name}`);
+    await screen.see('tool-result');
+    const spill = await screen.page.evaluate(
+      () => document.documentElement.scrollWidth - window.innerWidth,
+    );
+    assert.ok(spill <= 0, `${name} runs off by ${spill}`);
+    await screen.press('back');
+    await screen.see('tools-search');
+  }
+  assert.deepEqual(screen.problems, []);
+});
+
+test('an address of no tool says so and leads on', async () => {
+  const screen = await signedIn('ida', PHONE);
+  await screen.open('/know-how/perpetual-motion');
+  await screen.says('There is no tool called perpetual-motion.');
+});

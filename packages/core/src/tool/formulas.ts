@@ -1,0 +1,51 @@
+import { must, fig, type Calc, type WorkingLine } from '../calc/calc';
+import { calcTitle } from './edit';
+
+/** A text inside a table: its bars would end the cell. */
+const cell = (text: string): string => text.replace(/\|/g, '\\|');
+
+const row = (line: WorkingLine): string => {
+  const value = typeof line.value === 'number' ? fig(line.value) : line.value;
+  const cells = [line.symbol, line.label, line.expression, value, line.unit, line.source];
+  return `| ${cells.map(cell).join(' | ')} |`;
+};
+
+function entry(calc: Calc): string {
+  const answer = must(calc.run(calc.example));
+  return [
+    `## ${calcTitle(calc.name)}`,
+    '',
+    `\`${calc.name}\`: ${calc.purpose}`,
+    '',
+    ...calc.formula.map((f) => `- ${f}`),
+    '',
+    `Source: ${calc.source}`,
+    '',
+    `Limits of use: ${calc.limits}`,
+    '',
+    'Worked example:',
+    '',
+    '```json',
+    JSON.stringify(calc.example),
+    '```',
+    '',
+    '| symbol | what | sum | value | unit | source |',
+    '| --- | --- | --- | --- | --- | --- |',
+    ...answer.working.map(row),
+    '',
+  ].join('\n');
+}
+
+/** docs/formulas.md from what the calculations say of themselves: formula, symbols, units, source, limits, an example each. */
+export function formulasPage(calcs: readonly Calc[]): string {
+  return [
+    '# Formulas',
+    '',
+    'Made by `bin/formulas` from the code; do not edit. Every calculation is one pure function of `packages/core`, reached',
+    'from a shell by `bin/calc NAME`, in the application under Know-how, Quick tools, and in every figure’s Working.',
+    'Temperatures are in °C, kelvin = °C + 273.15, R = 8.314462618 J/(mol·K), 1 bar = 0.1 MPa. Random draws come from the',
+    'seeded generator mulberry32.',
+    '',
+    ...calcs.map(entry),
+  ].join('\n');
+}

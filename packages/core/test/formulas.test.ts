@@ -1,0 +1,18 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { calcs } from '../src/calc/registry';
+import { formulasPage } from '../src/tool/formulas';
+
+test('docs/formulas.md is what the code says of itself (bin/formulas writes it)', () => {
+  expect(readFileSync(join(__dirname, '../../../docs/formulas.md'), 'utf8')).toBe(
+    formulasPage(calcs),
+  );
+});
+
+test('every calculation names its sums, their source and their limits', () => {
+  for (const calc of calcs) {
+    expect(calc.formula.length).toBeGreaterThan(0);
+    expect(calc.source).toMatch(/\.$/);
+    expect(calc.limits).toMatch(/\.$/);
+  }
+});
