@@ -1,5 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
+import { setTimeout as sleep } from 'node:timers/promises';
 import { PHONE, WIDE } from './lib/browser';
 import { signedIn } from './lib/stage';
 
@@ -54,6 +55,7 @@ test('long sums run in a worker with progress, can be stopped and run again, and
   await screen.page.waitForSelector('[data-testid="tool-progress"]:not([aria-valuenow="0"])');
   await screen.press('tool-stop');
   await screen.says('Stopped.');
+  for (let i = 0; i < 50 && workers() > 0; i++) await sleep(100);
   assert.equal(workers(), 0, 'stopping ends it');
   await screen.type('tool-traces', '4000');
   await screen.matches('tool-result', /Chance of being done\s+4\d/);
