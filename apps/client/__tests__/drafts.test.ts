@@ -48,7 +48,7 @@ test('an asset fills in what it knows and leaves the rest', () => {
     name: 'Pump',
     position: 'Hall',
     kind: 'pump',
-    metal: 'bronze',
+    material: 'bronze',
     medium: 'juice',
     mediumC: 72,
     ph: 6.2,
@@ -58,7 +58,7 @@ test('an asset fills in what it knows and leaves the rest', () => {
   const draft = withAsset(newDraft('F2', '2026-11-24T08:00:00Z'), asset, 'metric');
   expect(draft.asset.tag).toBe('P-1');
   expect(draft.texts).toMatchObject({
-    'parent.metal': 'bronze',
+    'parent.material': 'bronze',
     'service.medium': 'juice',
     'service.mediumC': '72',
     'service.wear': 'none',

@@ -225,7 +225,7 @@ test('the strip, the section and the scale can be read without eyes', () => {
     height: 200,
     system: 'metric',
     tag: 'P-1',
-    metal: 'cast-iron',
+    material: 'cast-iron',
     medium: null,
     layers: ['planned', 'wet', 'curing', 'set'],
     edgeMm: 3,

@@ -135,8 +135,8 @@ const bad: [string, (valid: ReturnType<typeof surveyAt>) => unknown, RegExp, Reg
   ],
   [
     'a metal that is none',
-    (s) => ({ ...s, parent: { ...s.parent, metal: 'cheese' } }),
-    /survey\.parent\.metal/,
+    (s) => ({ ...s, parent: { ...s.parent, material: 'cheese' } }),
+    /survey\.parent\.material/,
     /must be carbon-steel, cast-iron/,
   ],
   ['a field nobody asked for', (s) => ({ ...s, colour: 'red' }), /survey\.colour/, /unknown field/],

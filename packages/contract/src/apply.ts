@@ -29,7 +29,8 @@ export function applyCommand(view: RepairView, command: Command, by: string): Re
     }
     case 'mix.start': {
       const mix = view.plan?.body.card.mix;
-      if (!mix) return view;
+      // Only what is weighed in two parts has a ratio to be off.
+      if (mix?.kind !== 'two-part') return view;
       const { batchNo, aG, bG, lot } = command;
       const { ratio, densityA, densityB, tolerancePct } = mix;
       const { deviationPct, verdict } = mixCheck({

@@ -1,4 +1,4 @@
-import { MEDIA, METALS, SiteSettings, WEAR } from '@kelmot/core';
+import { MEDIA, SiteSettings, SUBSTRATES, WEAR } from '@kelmot/core';
 import { z } from 'zod';
 import { Id } from './ids';
 
@@ -9,7 +9,7 @@ export const Asset = z.object({
   name: z.string(),
   position: z.string(),
   kind: z.string(),
-  metal: z.enum(METALS).nullable(),
+  material: z.enum(SUBSTRATES).nullable(),
   medium: z.enum(MEDIA).nullable(),
   mediumC: z.number().nullable(),
   ph: z.number().nullable(),

@@ -1,4 +1,4 @@
-import { makePlan, type Hold, type Plan, type Survey } from '@kelmot/core';
+import { makePlan, type Hold, type Plan, type SurveyOf } from '@kelmot/core';
 import type { RepairView } from '../src/index';
 import { card, site, survey } from '../../core/test/fixtures';
 
@@ -6,7 +6,7 @@ export const ID = '01936f00-0000-7000-8000-000000000001';
 export const AT = '2026-11-24T09:00:00Z';
 
 /** The plan of the fixtures' survey, or of one that differs from it. */
-export function planOf(changes: Partial<Survey> = {}): Plan {
+export function planOf(changes: Partial<SurveyOf<'F2'>> = {}): Plan {
   const made = makePlan({ ...survey, ...changes }, card, site, '2026-11-24T08:05:00Z');
   if (!made.ok) throw new Error(made.why);
   return made.plan;

@@ -1,7 +1,7 @@
 import type { SystemCard } from '../src/materials/card';
 import type { SiteSettings } from '../src/plan/site';
-import { draftFields, type SurveyDraft } from '../src/survey/draft';
-import type { Survey } from '../src/survey/survey';
+import { everyField, type SurveyDraft } from '../src/survey/draft';
+import type { Survey, SurveyOf } from '../src/survey/survey';
 
 const at20 = (minutes: number) => [
   { tempC: 10, minutes: minutes * 2 },
@@ -18,6 +18,13 @@ export const card: SystemCard = {
   summary: 'Round figures.',
   families: ['F2'],
   example: true,
+  packUnit: 'ml',
+  mostMm: 1000,
+  flammable: false,
+  ventilate: false,
+  spoils: ['paint'],
+  permission: 'none',
+  stopgapOnly: false,
   mix: {
     kind: 'two-part',
     ratio: { a: 4, b: 1, by: 'volume' },
@@ -30,8 +37,8 @@ export const card: SystemCard = {
     tool: 'Board',
   },
   packs: [
-    { id: 'R-100/100', label: '100 ml pack', ml: 100, price: 40 },
-    { id: 'R-100/500', label: '500 ml pack', ml: 500, price: 150 },
+    { id: 'R-100/100', label: '100 ml pack', size: 100, price: 40 },
+    { id: 'R-100/500', label: '500 ml pack', size: 500, price: 150 },
   ],
   cure: {
     refMassG: 180,
@@ -52,8 +59,13 @@ export const card: SystemCard = {
   ambient: { minAboveDewC: 3, maxRhPct: 85, minSurfaceC: 5, maxSurfaceC: 45 },
   damp: 'dry',
   substrates: [
-    { metal: 'cast-iron', lasting: 'Sa 2½', stopgap: 'St 3', profileUm: { min: 60, max: 100 } },
-    { metal: 'carbon-steel', lasting: 'Sa 2½', stopgap: 'St 3', profileUm: { min: 60, max: 100 } },
+    { material: 'cast-iron', lasting: 'Sa 2½', stopgap: 'St 3', profileUm: { min: 60, max: 100 } },
+    {
+      material: 'carbon-steel',
+      lasting: 'Sa 2½',
+      stopgap: 'St 3',
+      profileUm: { min: 60, max: 100 },
+    },
   ],
   service: {
     dryHeatC: 120,
@@ -68,10 +80,13 @@ export const card: SystemCard = {
     sliding: 3,
     erosion: 3,
     impact: 2,
+    flex: 0,
+    movementPct: 0.5,
+    pressureBar: 10,
     machinable: true,
     compressiveMPa: 90,
     lapShearMPa: 18,
-    hardnessShoreD: 80,
+    hardness: { scale: 'D', least: 80 },
   },
   layer: {
     minMm: 1.5,
@@ -96,26 +111,28 @@ export const site: SiteSettings = {
   name: 'Test works',
   currency: '€',
   vesselMl: 1000,
+  mortarVesselMl: 40_000,
   vesselFill: 0.75,
   useFraction: 0.8,
   overfillPct: 0,
   machiningMm: 1,
   extentMm: 25,
+  workingDepthMm: 40,
   labourPerHour: 50,
 };
 
 /** A flat 200 × 100 × 10 mm: 200 ml, and 1 ml to fill half of a 100 µm profile. */
-export const survey: Survey = {
+export const survey: SurveyOf<'F2'> = {
   family: 'F2',
   version: 1,
   asset: { id: null, tag: 'P-1', name: 'Test pump', position: '', costPerHour: 600 },
   intent: 'lasting',
   damages: [{ shape: 'flat', lengthMm: 200, widthMm: 100, depthMm: 10, wallMm: 40 }],
-  parent: { metal: 'cast-iron', salts: false, machined: false },
-  service: { medium: 'water', ph: 7, mediumC: 40, wear: 'none' },
+  parent: { material: 'cast-iron', salts: false, machined: false },
+  service: { medium: 'water', concPct: null, ph: 7, mediumC: 40, wear: 'none' },
   surface: { damp: 'dry', slope: 'level' },
   window: { downMin: 24 * 60, startAt: '2026-11-24T08:00:00Z' },
-  site: { area: 'safe', tools: 'blast' },
+  site: { area: 'safe', tools: 'blast', nearby: 'none', closed: false },
   readings: { airC: 20, rhPct: 50, surfaceC: 20 },
 };
 
@@ -133,9 +150,9 @@ export function asDraft(s: Survey): SurveyDraft {
   const valueAt = (path: string) =>
     path.split('.').reduce<unknown>((o, k) => (o as Record<string, unknown>)[k], s);
   draft.texts = Object.fromEntries(
-    draftFields(draft).map(({ path, field }) => [
+    everyField(draft).map(({ path, field }) => [
       path,
-      field.kind === 'flag' ? (valueAt(path) ? 'yes' : 'no') : String(valueAt(path)),
+      field.kind === 'flag' ? (valueAt(path) ? 'yes' : 'no') : String(valueAt(path) ?? ''),
     ]),
   );
   return draft;

@@ -2,11 +2,12 @@ import { judge, matchAll } from '../src/match/match';
 import { rank, whyFirst } from '../src/match/rank';
 import type { Verdict } from '../src/match/rule';
 import { readDraft } from '../src/survey/draft';
-import type { Survey } from '../src/survey/survey';
+import type { SurveyOf } from '../src/survey/survey';
 import { asDraft, card, site, survey } from './fixtures';
 
-type Change = (s: Survey) => void;
-const changed = (change: Change): Survey => {
+type Rebuild = SurveyOf<'F2'>;
+type Change = (s: Rebuild) => void;
+const changed = (change: Change): Rebuild => {
   const copy = structuredClone(survey);
   change(copy);
   return copy;
@@ -15,7 +16,7 @@ const changed = (change: Change): Survey => {
 /** What a technician would say of the card, before any code: survey in short, rule, verdict. */
 const cases: [string, Change, string, Verdict][] = [
   ['clean cast iron pocket, blasted, water at 40', () => undefined, 'substrate', 'fits'],
-  ['aluminium, not on the card', (s) => (s.parent.metal = 'cast-aluminium'), 'substrate', 'no'],
+  ['aluminium, not on the card', (s) => (s.parent.material = 'cast-aluminium'), 'substrate', 'no'],
   ['blasting reaches Sa 2½', () => undefined, 'prep', 'fits'],
   ['only hand tools for a lasting repair', (s) => (s.site.tools = 'hand'), 'prep', 'no'],
   [
@@ -69,6 +70,7 @@ const cases: [string, Change, string, Verdict][] = [
     'caustic hotter than the card stands',
     (s) => {
       s.service.medium = 'caustic';
+      s.service.concPct = 5;
       s.service.mediumC = 55;
     },
     'medium',

@@ -58,8 +58,8 @@ test('a shaft seat leaves material on for the tool, and waits for full load', ()
   const plan = made({
     ...survey,
     damages: [{ shape: 'seat', finishedDiameterMm: 80, wornDiameterMm: 76, lengthMm: 50 }],
-    parent: { metal: 'carbon-steel', salts: false, machined: true },
-    service: { medium: 'oil', ph: 7, mediumC: 60, wear: 'sliding' },
+    parent: { material: 'carbon-steel', salts: false, machined: true },
+    service: { medium: 'oil', concPct: null, ph: 7, mediumC: 60, wear: 'sliding' },
   });
   const net = (Math.PI * 50 * (82 ** 2 - 76 ** 2)) / 4 / 1000;
   const profile = (Math.PI * 76 * 50 * 0.05) / 1000;
@@ -175,7 +175,7 @@ describe('the section', () => {
     height: 230,
     system: 'metric' as const,
     tag: 'P-1',
-    metal: 'cast-iron' as const,
+    material: 'cast-iron' as const,
     medium: null,
     layers: [],
     edgeMm: 3,
@@ -222,7 +222,7 @@ describe('the section', () => {
     );
     expect(sketch).toMatchObject({
       unknown: ['depthMm'],
-      metal: 'cast-iron',
+      material: 'cast-iron',
       damage: { lengthMm: 200 },
     });
     if (!sketch) return;

@@ -5,18 +5,20 @@ export const siteSettings: SiteSettings = {
   name: 'Quillmere Sugar Works',
   currency: '€',
   vesselMl: 750,
+  mortarVesselMl: 40_000,
   vesselFill: 0.75,
   useFraction: 0.8,
   overfillPct: 10,
   machiningMm: 1,
   extentMm: 25,
+  workingDepthMm: 40,
   labourPerHour: 48,
 };
 
 export type DemoAsset = Omit<Asset, 'id'>;
 
 const base = {
-  metal: null,
+  material: null,
   medium: null,
   mediumC: null,
   ph: null,
@@ -31,7 +33,7 @@ function pump(tag: string, name: string, position: string, more: Partial<DemoAss
     position,
     kind: 'pump',
     costPerHour: 320,
-    metal: 'cast-iron',
+    material: 'cast-iron',
     ...more,
   };
 }
@@ -47,7 +49,7 @@ const juice = {
   mediumC: 72,
   ph: 6.2,
   wear: 'none',
-  metal: 'stainless',
+  material: 'stainless',
   costPerHour: 780,
 } as const;
 const slurry = {
@@ -67,12 +69,12 @@ const pumps: DemoAsset[] = [
   pump('P-209', 'Thin juice pump', 'Filter station', { ...juice, mediumC: 88, ph: 8.8 }),
   pump('P-012', 'Flume pump', 'Beet yard', slurry),
   pump('P-014', 'Flume pump, standby', 'Beet yard', slurry),
-  pump('P-031', 'Washer drain pump', 'Beet wash', { ...slurry, metal: 'carbon-steel' }),
+  pump('P-031', 'Washer drain pump', 'Beet wash', { ...slurry, material: 'carbon-steel' }),
   pump('P-305', 'Condensate pump', 'Evaporator, level 1', {
     medium: 'condensate',
     mediumC: 92,
     ph: 8.5,
-    metal: 'carbon-steel',
+    material: 'carbon-steel',
     costPerHour: 610,
   }),
   pump('P-312', 'Cooling water pump', 'Cooling tower', {
@@ -85,14 +87,14 @@ const pumps: DemoAsset[] = [
     medium: 'mineral-acid',
     mediumC: 20,
     ph: 1,
-    metal: 'stainless',
+    material: 'stainless',
     costPerHour: 150,
   }),
   pump('P-320', 'Caustic cleaning pump', 'Evaporator, ground', {
     medium: 'caustic',
     mediumC: 60,
     ph: 13.6,
-    metal: 'stainless',
+    material: 'stainless',
     costPerHour: 380,
   }),
   pump('VP-2', 'Vacuum pump', 'Pan floor', {

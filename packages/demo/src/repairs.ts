@@ -1,4 +1,4 @@
-import type { Survey } from '@kelmot/core';
+import type { SurveyOf } from '@kelmot/core';
 
 /** How far a demo repair has come: each stage includes all before it. */
 export type Stage =
@@ -19,7 +19,7 @@ export interface DemoRepair {
   /** Hours before the seeding at which the survey was made. */
   hoursAgo: number;
   survey: Pick<
-    Survey,
+    SurveyOf<'F2'>,
     'intent' | 'damages' | 'parent' | 'service' | 'surface' | 'window' | 'site' | 'readings'
   >;
   /** For closed ones: what the inspector wrote. */
@@ -27,12 +27,13 @@ export interface DemoRepair {
 }
 
 type Part = DemoRepair['survey'];
-const parent = { metal: 'cast-iron', salts: false, machined: false } satisfies Part['parent'];
+const parent = { material: 'cast-iron', salts: false, machined: false } satisfies Part['parent'];
 const surface = { damp: 'dry', slope: 'level' } satisfies Part['surface'];
-const site = { area: 'safe', tools: 'blast' } satisfies Part['site'];
+const site = { area: 'safe', tools: 'blast', nearby: 'none', closed: false } satisfies Part['site'];
 const readings = { airC: 18.5, rhPct: 56, surfaceC: 17.4 } satisfies Part['readings'];
 const lime = {
   medium: 'lime-milk',
+  concPct: null,
   ph: 12.6,
   mediumC: 62,
   wear: 'erosion',
@@ -79,8 +80,8 @@ export const openRepairs: DemoRepair[] = [
     survey: {
       ...usual,
       damages: [{ shape: 'seat', finishedDiameterMm: 85, wornDiameterMm: 81.4, lengthMm: 46 }],
-      parent: { metal: 'carbon-steel', salts: false, machined: true },
-      service: { medium: 'oil', ph: 7, mediumC: 70, wear: 'sliding' },
+      parent: { material: 'carbon-steel', salts: false, machined: true },
+      service: { medium: 'oil', concPct: null, ph: 7, mediumC: 70, wear: 'sliding' },
       window: down(30 * 60),
     },
   },
@@ -95,7 +96,7 @@ export const openRepairs: DemoRepair[] = [
         { shape: 'pocket', diameterMm: 190, depthMm: 14, wallMm: 30 },
         { shape: 'pocket', diameterMm: 110, depthMm: 9, wallMm: 30 },
       ],
-      service: { medium: 'soil-slurry', ph: 7, mediumC: 16, wear: 'erosion' },
+      service: { medium: 'soil-slurry', concPct: null, ph: 7, mediumC: 16, wear: 'erosion' },
       window: down(48 * 60),
     },
   },
@@ -107,8 +108,8 @@ export const openRepairs: DemoRepair[] = [
     survey: {
       ...usual,
       damages: [{ shape: 'pocket', diameterMm: 90, depthMm: 6, wallMm: 14 }],
-      parent: { metal: 'carbon-steel', salts: false, machined: false },
-      service: { medium: 'condensate', ph: 8.5, mediumC: 92, wear: 'none' },
+      parent: { material: 'carbon-steel', salts: false, machined: false },
+      service: { medium: 'condensate', concPct: null, ph: 8.5, mediumC: 92, wear: 'none' },
       readings: { airC: 21, rhPct: 58, surfaceC: 19 },
       window: down(72 * 60),
     },
@@ -122,9 +123,9 @@ export const openRepairs: DemoRepair[] = [
       ...usual,
       intent: 'stopgap',
       damages: [{ shape: 'pocket', diameterMm: 70, depthMm: 5, wallMm: 12 }],
-      parent: { metal: 'carbon-steel', salts: false, machined: false },
-      service: { medium: 'soil-slurry', ph: 7, mediumC: 18, wear: 'none' },
-      site: { area: 'safe', tools: 'power' },
+      parent: { material: 'carbon-steel', salts: false, machined: false },
+      service: { medium: 'soil-slurry', concPct: null, ph: 7, mediumC: 18, wear: 'none' },
+      site: { ...site, tools: 'power' },
       readings: { airC: 9, rhPct: 62, surfaceC: 8 },
       window: down(16 * 60),
     },
@@ -149,8 +150,8 @@ export const openRepairs: DemoRepair[] = [
     survey: {
       ...usual,
       damages: [{ shape: 'bore', finishedDiameterMm: 160, wornDiameterMm: 163, lengthMm: 52 }],
-      parent: { metal: 'cast-iron', salts: false, machined: true },
-      service: { medium: 'oil', ph: 7, mediumC: 65, wear: 'sliding' },
+      parent: { material: 'cast-iron', salts: false, machined: true },
+      service: { medium: 'oil', concPct: null, ph: 7, mediumC: 65, wear: 'sliding' },
       window: down(36 * 60),
     },
   },
@@ -196,7 +197,7 @@ export const closedRepairs: DemoRepair[] = [
     { shape: 'flat', lengthMm: 220, widthMm: 120, depthMm: 8, wallMm: 26 },
     'Even, hard, edges tight.',
     {
-      service: { medium: 'soil-slurry', ph: 7, mediumC: 15, wear: 'erosion' },
+      service: { medium: 'soil-slurry', concPct: null, ph: 7, mediumC: 15, wear: 'erosion' },
       window: down(48 * 60),
     },
   ),
@@ -207,8 +208,8 @@ export const closedRepairs: DemoRepair[] = [
     { shape: 'seat', finishedDiameterMm: 70, wornDiameterMm: 66.4, lengthMm: 40 },
     'Turned to 70.00, runs true.',
     {
-      parent: { metal: 'stainless', salts: false, machined: true },
-      service: { medium: 'oil', ph: 7, mediumC: 60, wear: 'sliding' },
+      parent: { material: 'stainless', salts: false, machined: true },
+      service: { medium: 'oil', concPct: null, ph: 7, mediumC: 60, wear: 'sliding' },
       window: down(36 * 60),
     },
   ),
@@ -219,7 +220,7 @@ export const closedRepairs: DemoRepair[] = [
     { shape: 'pocket', diameterMm: 80, depthMm: 6, wallMm: 16 },
     'Tapped and looked at: good.',
     {
-      service: { medium: 'water', ph: 7.4, mediumC: 28, wear: 'none' },
+      service: { medium: 'water', concPct: null, ph: 7.4, mediumC: 28, wear: 'none' },
     },
   ),
   closed(
@@ -229,8 +230,8 @@ export const closedRepairs: DemoRepair[] = [
     { shape: 'pocket', diameterMm: 60, depthMm: 5, wallMm: 14 },
     'No soft spots; hardness 87.',
     {
-      parent: { metal: 'stainless', salts: false, machined: false },
-      service: { medium: 'caustic', ph: 13.6, mediumC: 60, wear: 'none' },
+      parent: { material: 'stainless', salts: false, machined: false },
+      service: { medium: 'caustic', concPct: 8, ph: 13.6, mediumC: 60, wear: 'none' },
       window: down(72 * 60),
     },
   ),
@@ -242,9 +243,9 @@ export const closedRepairs: DemoRepair[] = [
     'Stop-gap only; look in a week.',
     {
       intent: 'stopgap',
-      parent: { metal: 'carbon-steel', salts: false, machined: false },
-      service: { medium: 'soil-slurry', ph: 7, mediumC: 18, wear: 'none' },
-      site: { area: 'safe', tools: 'power' },
+      parent: { material: 'carbon-steel', salts: false, machined: false },
+      service: { medium: 'soil-slurry', concPct: null, ph: 7, mediumC: 18, wear: 'none' },
+      site: { ...site, tools: 'power' },
     },
   ),
 ];

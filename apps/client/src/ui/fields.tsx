@@ -1,4 +1,11 @@
-import { say, shownUnit, type ChoiceField, type Field, type QuantityField } from '@kelmot/core';
+import {
+  say,
+  shownUnit,
+  type ChoiceField,
+  type Field,
+  type QuantityField,
+  type WhenField,
+} from '@kelmot/core';
 import type { ReactNode } from 'react';
 import { Pressable, TextInput, View } from 'react-native';
 import { useAppSelector } from '@/store/hooks';
@@ -118,7 +125,13 @@ function Step({ sign, label, onPress }: { sign: string; label: string; onPress: 
   );
 }
 
-function QuantityBox({ field, text, onText, error, id }: Bound & { field: QuantityField }) {
+function QuantityBox({
+  field,
+  text,
+  onText,
+  error,
+  id,
+}: Bound & { field: QuantityField | WhenField }) {
   const units = useAppSelector((s) => s.settings.units);
   const unit = shownUnit(field.quantity, units).symbol;
   const typed = /^[-−\d.,\s]*$/.test(text);

@@ -13,6 +13,23 @@ const METAL_LINES: Record<string, { size: number; at: number[]; width: number }>
 
 const METAL_DEFS = Object.entries(METAL_LINES);
 
+/** The other parents: one small motif each, told apart by its lines and not by colour. */
+const CROSSED = { size: 8, d: 'M0 0L8 8M8 0L0 8', width: 0.8 };
+const DASHED = { size: 12, d: 'M1 11L5 7M7 5L11 1', width: 0.9 };
+const MOTIFS = Object.entries({
+  'belt-rubber': CROSSED,
+  'tyre-rubber': CROSSED,
+  masonry: { size: 20, d: 'M0 5H20M0 15H20M5 5V15M15 15V20M15 0V5', width: 0.8 },
+  asphalt: { size: 10, d: 'M2 2h1.500M7 3h1.500M4.500 7h1.500M9 8.500h.8M0 6h1', width: 1.5 },
+  abs: DASHED,
+  pvc: DASHED,
+  pe: DASHED,
+  pp: DASHED,
+  grp: { size: 12, d: 'M0 3q3 -3 6 0t6 0M0 9q3 -3 6 0t6 0', width: 0.8 },
+  'coated-sheet': { size: 6, d: 'M0 6L6 0', width: 0.8 },
+  'board-laminate': { size: 6, d: 'M0 2H6M0 5H6', width: 0.7 },
+});
+
 /** The pattern definitions a drawing needs. `id` keeps those of two drawings on one page apart. */
 export function Hatches({ id, c }: { id: string; c: Colours }) {
   return (
@@ -46,9 +63,17 @@ export function Hatches({ id, c }: { id: string; c: Colours }) {
         ))}
         <Path d="M6 18l6 0-3-5Z M19 8l6 0-3-5Z" fill="none" stroke={c.ink} strokeWidth={0.8} />
       </Pattern>
-      <Pattern id={`${id}-rubber`} width={8} height={8} patternUnits="userSpaceOnUse">
-        <Path d="M0 0L8 8M8 0L0 8" stroke={c.ink} strokeOpacity={0.7} strokeWidth={0.8} />
-      </Pattern>
+      {MOTIFS.map(([name, { size, d, width }]) => (
+        <Pattern
+          key={name}
+          id={`${id}-${name}`}
+          width={size}
+          height={size}
+          patternUnits="userSpaceOnUse"
+        >
+          <Path d={d} stroke={c.ink} strokeOpacity={0.7} strokeWidth={width} fill="none" />
+        </Pattern>
+      ))}
       <Pattern id={`${id}-sand`} width={8} height={8} patternUnits="userSpaceOnUse">
         <Circle cx={2} cy={3} r={0.7} fill={c.ink} />
         <Circle cx={6} cy={6.5} r={0.7} fill={c.ink} />

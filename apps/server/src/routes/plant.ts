@@ -1,5 +1,5 @@
 import { Asset, Site } from '@kelmot/contract';
-import { Card, METALS, MEDIA, WEAR } from '@kelmot/core';
+import { Card, SUBSTRATES, MEDIA, WEAR } from '@kelmot/core';
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { asc, desc } from 'drizzle-orm';
 import type { Db } from '../db/client';
@@ -39,7 +39,7 @@ export const plantRoutes = (db: Db) =>
       const rows = await db.select().from(assets).orderBy(asc(assets.tag));
       const list = rows.map(({ siteId: _site, ...a }) => ({
         ...a,
-        metal: oneOf(METALS, a.metal),
+        material: oneOf(SUBSTRATES, a.material),
         medium: oneOf(MEDIA, a.medium),
         wear: oneOf(WEAR, a.wear),
       }));

@@ -65,7 +65,7 @@ async function assetFor(tx: Tx, siteId: string, survey: Survey, newId: string): 
       position,
       costPerHour,
       kind: 'typed',
-      metal: parent.metal,
+      material: parent.material,
       medium,
       mediumC,
       ph,

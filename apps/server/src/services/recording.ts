@@ -111,7 +111,14 @@ export async function startMix({ tx, me, command, repair }: Doing<'mix.start'>):
       `Coat ${batch.coat} is not next`,
       `Place batch ${early.map((b) => b.no).join(', ')} first.`,
     );
-  const { ratio, densityA, densityB, tolerancePct } = plan.card.mix;
+  const { mix } = plan.card;
+  if (mix.kind !== 'two-part')
+    throw new ProblemError(
+      422,
+      'Nothing to weigh',
+      `${plan.card.code} is not mixed from two parts.`,
+    );
+  const { ratio, densityA, densityB, tolerancePct } = mix;
   const { id, aG, bG, lot, at } = command;
   const weighed = mixCheck({ ratio, densityA, densityB, tolerancePct, weighed: { aG, bG } });
   if (weighed.verdict === 'out') {

@@ -17,6 +17,10 @@ export const WorkingLifeInput = z.strictObject({
 });
 export type WorkingLifeInput = z.infer<typeof WorkingLifeInput>;
 
+/** How many times the life at reference mass a batch of `massG` lives. */
+export const massStretch = (massG: number, refMassG: number, massExponent: number): number =>
+  Math.min(MOST_STRETCH, (refMassG / massG) ** massExponent);
+
 /**
  * Minutes a mixed batch stays workable at a temperature (°C) and batch mass (g).
  * life = cure-time(life points, T) · min(1.5, (refMass/mass)^exponent). Refuses where cure-time does.
@@ -25,7 +29,7 @@ export function workingLife(input: WorkingLifeInput): Answer<CureTime> {
   const atRef = cureTime({ points: input.points, tempC: input.tempC });
   if (!atRef.ok) return atRef;
   const { massG, refMassG, massExponent } = input;
-  const stretch = Math.min(MOST_STRETCH, (refMassG / massG) ** massExponent);
+  const stretch = massStretch(massG, refMassG, massExponent);
   const minutes = atRef.minutes * stretch;
   const working = [
     ...atRef.working,

@@ -39,7 +39,8 @@ export const jobRules: Rule[] = [
     id: 'thickness',
     name: 'One coat',
     question: 'Can it be built this thick at this slope?',
-    judge: ({ card, survey, buildMm, coats }) => {
+    judge: ({ card, survey, buildMm, coats, wrap }) => {
+      if (wrap) return fits(`${wrap.layers} layers, ${mm(buildMm)}.`);
       const slope = SLOPE_NAMES[survey.surface.slope].toLowerCase();
       const perCoat = card.layer.maxMm[survey.surface.slope];
       const against = {
@@ -109,6 +110,10 @@ export const jobRules: Rule[] = [
       const { downMin } = survey.window;
       const plan = timeline(work);
       const name = MILESTONE_NAMES[needed];
+      if (!plan && work.coats > 1 && minutesTo(work, 'overcoatOpens') === null)
+        return no(
+          `It takes ${work.coats} coats; the card has no overcoat window at this temperature.`,
+        );
       if (!plan) {
         const refusal = work.milestones.find((m) => m.id === needed)?.time;
         return no(refusal && !refusal.ok ? refusal.why : `The card has no time to ${name}.`);

@@ -1,15 +1,21 @@
 import type { SystemCard } from '../materials/card';
-import { methodOf } from '../methods/registry';
 import type { SiteSettings } from '../plan/site';
 import { timeline } from '../plan/timeline';
-import { workUp, type WorkUp } from '../plan/workUp';
-import type { Survey } from '../survey/survey';
+import { workUp, type WorkContext, type WorkUp } from '../plan/workUp';
+import type { Demand } from '../survey/demand';
+import { demandOfSurvey, type Survey } from '../survey/survey';
 import { jobRules } from './jobRules';
+import { placeRules } from './placeRules';
 import type { Against, Judgement, Rule, Verdict } from './rule';
 import { serviceRules } from './serviceRules';
 import { surfaceRules } from './surfaceRules';
 
-export const rules: readonly Rule[] = [...surfaceRules, ...serviceRules, ...jobRules];
+export const rules: readonly Rule[] = [
+  ...placeRules,
+  ...surfaceRules,
+  ...serviceRules,
+  ...jobRules,
+];
 
 export interface Judged extends Judgement {
   rule: Pick<Rule, 'id' | 'name' | 'question'>;
@@ -33,8 +39,14 @@ export function marginPct({ value, limit, sense }: Against): number {
 }
 
 /** Judges one card against a survey by every rule. A single `no` excludes; an `if` carries its condition. */
-export function judge(survey: Survey, card: SystemCard, site: SiteSettings): CardMatch {
-  const work = workUp(survey, card, site, methodOf(survey.family));
+export function judge(
+  survey: Survey,
+  card: SystemCard,
+  site: SiteSettings,
+  context: WorkContext = {},
+  demand: Demand = demandOfSurvey(survey, site),
+): CardMatch {
+  const work = workUp(survey, card, site, context, demand);
   const judged = rules.map(({ id, name, question, judge }) => ({
     rule: { id, name, question },
     ...judge(work),
@@ -60,6 +72,14 @@ export function judge(survey: Survey, card: SystemCard, site: SiteSettings): Car
 }
 
 /** Judges every card that serves the survey's family. */
-export function matchAll(survey: Survey, cards: SystemCard[], site: SiteSettings): CardMatch[] {
-  return cards.filter((c) => c.families.includes(survey.family)).map((c) => judge(survey, c, site));
+export function matchAll(
+  survey: Survey,
+  cards: readonly SystemCard[],
+  site: SiteSettings,
+  context: WorkContext = {},
+): CardMatch[] {
+  const demand = demandOfSurvey(survey, site);
+  return cards
+    .filter((c) => c.families.includes(survey.family))
+    .map((c) => judge(survey, c, site, context, demand));
 }

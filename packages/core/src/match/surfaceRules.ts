@@ -1,17 +1,15 @@
+import { goFromC } from '../ambient/ambientGate';
 import {
-  AREA_NAMES,
-  DAMP,
-  DAMP_NAMES,
   gradeRank,
   GRADE_NAMES,
-  INTENT_NAMES,
-  METAL_NAMES,
+  prepKindOf,
+  SUBSTRATE_NAMES,
   TOOLS,
   TOOL_NAMES,
   TOOL_REACH,
-} from '../materials/words';
-import { goFromC } from '../ambient/ambientGate';
-import { gradeReached } from '../plan/workUp';
+} from '../materials/substrates';
+import { AREA_NAMES, DAMP, DAMP_NAMES, INTENT_NAMES } from '../materials/words';
+import { bestGrade, gradeReached } from '../plan/workUp';
 import { say } from '../units/format';
 import { fits, fitsIf, no, type Rule } from './rule';
 
@@ -21,13 +19,13 @@ const celsius = (x: number) => say(x, 'temperature');
 export const surfaceRules: Rule[] = [
   {
     id: 'substrate',
-    name: 'Parent metal',
-    question: 'Does it hold on this metal?',
-    judge: ({ card, survey }) => {
-      const metal = METAL_NAMES[survey.parent.metal].toLowerCase();
-      return card.substrates.some((s) => s.metal === survey.parent.metal)
-        ? fits(`The card names ${metal}.`)
-        : no(`The card does not name ${metal}.`);
+    name: 'What it is on',
+    question: 'Does it hold on this?',
+    judge: ({ card, demand }) => {
+      const name = SUBSTRATE_NAMES[demand.material].toLowerCase();
+      return card.substrates.some((s) => s.material === demand.material)
+        ? fits(`The card names ${name}.`)
+        : no(`The card does not name ${name}.`);
     },
   },
   {
@@ -35,8 +33,9 @@ export const surfaceRules: Rule[] = [
     name: 'Prep',
     question: 'Can the grade it needs be reached with the tools and the area?',
     judge: (work) => {
-      const { survey, grade } = work;
-      if (!grade) return no('No prep grade on the card for this metal.');
+      const { survey, grade, demand } = work;
+      if (!grade) return no('No prep grade on the card for this.');
+      const kind = prepKindOf(demand.material);
       const needs = `${INTENT_NAMES[survey.intent]} asks ${grade}, ${GRADE_NAMES[grade]}`;
       if (gradeReached(work, grade))
         return fits(`${needs}; ${TOOL_NAMES[survey.site.tools].toLowerCase()} reach it.`);
@@ -45,8 +44,8 @@ export const surfaceRules: Rule[] = [
           relax: { say: 'Would with a gas-free permit.', path: 'site.area', text: 'safe' },
         });
       }
-      const tool = TOOLS.find((t) => gradeRank(TOOL_REACH[t].grade) >= gradeRank(grade));
-      const best = TOOL_REACH[survey.site.tools].grade;
+      const tool = TOOLS.find((t) => gradeRank(TOOL_REACH[t].grades[kind]) >= gradeRank(grade));
+      const best = bestGrade(work);
       return no(`${needs}; ${TOOL_NAMES[survey.site.tools].toLowerCase()} reach ${best}.`, {
         relax: tool && {
           say: `Would with ${TOOL_NAMES[tool].toLowerCase()}.`,
@@ -74,8 +73,8 @@ export const surfaceRules: Rule[] = [
   },
   {
     id: 'ambient',
-    name: 'Steel now',
-    question: 'May it be mixed in this air, on steel this cold or warm?',
+    name: 'Surface now',
+    question: 'May it be mixed in this air, on a surface this cold or warm?',
     judge: ({ card, survey, gate }) => {
       const { minSurfaceC, maxSurfaceC } = card.ambient;
       const { surfaceC } = survey.readings;
@@ -89,15 +88,15 @@ export const surfaceRules: Rule[] = [
         sense: surfaceC > maxSurfaceC ? ('max' as const) : ('min' as const),
       };
       if (gate.verdict === 'go')
-        return fits(`Steel is ${celsius(gate.marginC)} above dew point.`, against);
+        return fits(`The surface is ${celsius(gate.marginC)} above dew point.`, against);
       const change = {
         path: 'readings.surfaceC',
         text: `${Math.ceil(against.limit * 10) / 10} °C`,
       };
       if (surfaceC > maxSurfaceC) {
         return fitsIf(
-          `the steel is cooled to ${celsius(maxSurfaceC)}`,
-          `Steel is at ${celsius(surfaceC)}; ${celsius(maxSurfaceC)} is the most.`,
+          `the surface is cooled to ${celsius(maxSurfaceC)}`,
+          `The surface is at ${celsius(surfaceC)}; ${celsius(maxSurfaceC)} is the most.`,
           {
             against,
             relax: {
@@ -110,8 +109,8 @@ export const surfaceRules: Rule[] = [
       }
       if (gate.reasons.includes('dew-margin') || gate.reasons.includes('too-cold')) {
         return fitsIf(
-          `the steel is warmed to ${celsius(Math.ceil(against.limit * 10) / 10)}`,
-          `Steel at ${celsius(surfaceC)} is too cold for this air.`,
+          `the surface is warmed to ${celsius(Math.ceil(against.limit * 10) / 10)}`,
+          `A surface at ${celsius(surfaceC)} is too cold for this air.`,
           {
             against,
             relax: { say: `Would at ${change.text} or warmer.`, ...change },

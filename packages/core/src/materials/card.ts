@@ -1,12 +1,14 @@
 import { z } from 'zod';
-import { CurePoints } from '../cure/cureTime';
 import { gateLimits } from '../ambient/ambientGate';
-import { Kit } from '../mix/kitPick';
-import { Ratio } from '../mix/ratio';
-import { DAMP, MEDIA, METALS, PREP_GRADES, SLOPES } from './words';
+import { CurePoints } from '../cure/cureTime';
+import { Laminate } from '../wrap/laminate';
+import { Mix, placedDensity } from './mix';
+import { PREP_GRADES, SUBSTRATES } from './substrates';
+import { DAMP, MEDIA, NEARBY, PERMISSIONS, SLOPES } from './words';
 
 const mm = () => z.number().gt(0).max(10000);
 const celsius = () => z.number().min(-60).max(400);
+const mega = () => z.number().gt(0).max(1e7);
 /** 0 none, 1 poor, 2 fair, 3 good, 4 very good. */
 const rating = () => z.int().min(0).max(4);
 
@@ -39,32 +41,62 @@ export const MILESTONE_NAMES: Record<MilestoneId, string> = {
   chemical: 'full chemical',
 };
 
-export const TwoPartMix = z.strictObject({
-  kind: z.literal('two-part'),
-  ratio: Ratio,
-  densityA: z.number().gt(0).max(25),
-  densityB: z.number().gt(0).max(25),
-  tolerancePct: z.number().min(0).max(20),
-  wholeKit: z.boolean(),
-  mixMinutes: z.number().gt(0).max(30),
-  mixedSign: z.string(),
-  tool: z.string(),
-});
+/** What a pack holds is counted in: millilitres to place, metres of wrap, or pieces of sheet. */
+export const PACK_UNITS = ['ml', 'm', 'piece'] as const;
 
-export const Pack = Kit.omit({ stock: true }).extend({ label: z.string() });
+export const Pack = z.strictObject({
+  id: z.string().min(1),
+  label: z.string().min(1),
+  size: z.number().gt(0).max(1e7),
+  price: z.number().gt(0).max(1e7),
+});
 export type Pack = z.infer<typeof Pack>;
 
 const PrepFor = z.strictObject({
-  metal: z.enum(METALS),
+  material: z.enum(SUBSTRATES),
   lasting: z.enum(PREP_GRADES),
   stopgap: z.enum(PREP_GRADES),
-  profileUm: z.strictObject({ min: z.number().gt(0), max: z.number().gt(0) }),
+  profileUm: z.strictObject({ min: z.number().gt(0), max: z.number().gt(0) }).optional(),
 });
 
 const MediumLimit = z.strictObject({
   medium: z.enum(MEDIA),
   maxC: celsius(),
+  maxConcPct: z.number().gt(0).max(100).optional(),
   note: z.string().optional(),
+});
+
+const Service = z.strictObject({
+  dryHeatC: celsius(),
+  wetHeatC: celsius(),
+  minC: celsius(),
+  media: z.array(MediumLimit),
+  ph: z.strictObject({ min: z.number().min(0).max(14), max: z.number().min(0).max(14) }),
+  sliding: rating(),
+  erosion: rating(),
+  impact: rating(),
+  flex: rating(),
+  /** Movement a filled gap stands, percent of its width. */
+  movementPct: z.number().min(0).max(200),
+  /** Pressure it may hold, bar; 0: none. A laminate’s own is worked out, not stated. */
+  pressureBar: z.number().min(0).max(400),
+  machinable: z.boolean(),
+  compressiveMPa: mega().optional(),
+  tensileMPa: mega().optional(),
+  lapShearMPa: mega().optional(),
+  modulusMPa: mega().optional(),
+  hardness: z
+    .strictObject({ scale: z.enum(['A', 'D']), least: z.number().gt(0).max(100) })
+    .optional(),
+});
+
+const Layer = z.strictObject({
+  minMm: mm(),
+  minEdgeMm: z.number().min(0).max(1000),
+  maxMm: z.record(z.enum(SLOPES), mm()),
+  maxTotalMm: mm(),
+  leastCoats: z.int().min(1),
+  volumeSolidsPct: z.number().gt(0).max(100),
 });
 
 /** A repair material as its data sheet gives it: everything the rules and the plan ask of it. */
@@ -72,11 +104,12 @@ export const SystemCard = z.strictObject({
   role: z.literal('system'),
   code: z.string().regex(/^[A-Z]-\d{3}$/, 'one letter, a hyphen, three digits, such as R-210'),
   version: z.int().min(1),
-  name: z.string(),
-  summary: z.string(),
+  name: z.string().trim().min(1).max(60),
+  summary: z.string().max(200),
   families: z.array(z.string()).min(1),
   example: z.boolean(),
-  mix: z.discriminatedUnion('kind', [TwoPartMix]),
+  mix: Mix,
+  packUnit: z.enum(PACK_UNITS),
   packs: z.array(Pack).min(1),
   cure: z.strictObject({
     refMassG: z.number().gt(0),
@@ -86,36 +119,33 @@ export const SystemCard = z.strictObject({
   ambient: z.strictObject(gateLimits),
   damp: z.enum(DAMP),
   substrates: z.array(PrepFor).min(1),
-  service: z.strictObject({
-    dryHeatC: celsius(),
-    wetHeatC: celsius(),
-    minC: celsius(),
-    media: z.array(MediumLimit),
-    ph: z.strictObject({ min: z.number().min(0).max(14), max: z.number().min(0).max(14) }),
-    sliding: rating(),
-    erosion: rating(),
-    impact: rating(),
-    machinable: z.boolean(),
-    compressiveMPa: z.number().gt(0),
-    lapShearMPa: z.number().gt(0),
-    hardnessShoreD: z.number().gt(0).max(100),
-  }),
+  service: Service,
   postCure: z
     .strictObject({ tempC: celsius(), minutes: z.number().gt(0), withoutC: celsius() })
     .optional(),
-  layer: z.strictObject({
-    minMm: mm(),
-    minEdgeMm: mm(),
-    maxMm: z.record(z.enum(SLOPES), mm()),
-    maxTotalMm: mm(),
-    leastCoats: z.int().min(1),
-    volumeSolidsPct: z.number().gt(0).max(100),
-  }),
+  layer: Layer,
+  /** Widths of crack it runs into and stays in, mm. */
+  crackMm: z.strictObject({ min: z.number().min(0), max: mm() }).optional(),
+  laminate: Laminate.optional(),
+  /** Wrap or sheet as it comes, mm. */
+  tape: z.strictObject({ widthMm: mm(), plyMm: mm() }).optional(),
+  sheet: z
+    .strictObject({ lengthMm: mm(), widthMm: mm(), marginMm: mm(), dropPitchMm: mm() })
+    .optional(),
+  /** The longest side of a damage it is meant for, mm. */
+  mostMm: z.number().gt(0).max(1e6),
   applyMlPerMin: z.number().gt(0),
   wastePct: z.number().min(0).max(100),
+  flammable: z.boolean(),
+  ventilate: z.boolean(),
   hazards: z.array(z.string()),
   ppe: z.array(z.string()),
   mustNotTouch: z.array(z.string()),
+  /** What stands near and would be spoilt. */
+  spoils: z.array(z.enum(NEARBY)),
+  permission: z.enum(PERMISSIONS),
+  /** Fit for a stop-gap only, whatever its figures. */
+  stopgapOnly: z.boolean(),
   shelfLifeMonths: z.int().min(1),
   storage: z.string(),
   openedPack: z.string(),
@@ -129,27 +159,23 @@ export const AidCard = z.strictObject({
   role: z.literal('aid'),
   code: z.string().regex(/^A-\d{3}$/, 'A, a hyphen, three digits, such as A-905'),
   version: z.int().min(1),
-  name: z.string(),
-  summary: z.string(),
+  name: z.string().trim().min(1).max(60),
+  summary: z.string().max(200),
   use: z.enum(['degreaser', 'release', 'wipe', 'primer', 'conditioner', 'etch']),
   example: z.boolean(),
   flashOffMinutes: z.number().min(0),
   coverageM2L: z.number().gt(0),
   packs: z.array(Pack).min(1),
+  flammable: z.boolean(),
   hazards: z.array(z.string()),
   ppe: z.array(z.string()),
   mustNotTouch: z.array(z.string()),
+  spoils: z.array(z.enum(NEARBY)),
 });
 export type AidCard = z.infer<typeof AidCard>;
 
 export const Card = z.discriminatedUnion('role', [SystemCard, AidCard]);
 export type Card = z.infer<typeof Card>;
 
-/** Density of the mixed material in g/ml, volumes taken as adding up. */
-export function mixedDensity({ mix }: SystemCard): number {
-  const r =
-    mix.ratio.by === 'volume'
-      ? mix.ratio.a / mix.ratio.b
-      : ((mix.ratio.a / mix.ratio.b) * mix.densityB) / mix.densityA;
-  return (r * mix.densityA + mix.densityB) / (r + 1);
-}
+/** Density of the material as it is placed, in g/ml. */
+export const mixedDensity = ({ mix }: SystemCard): number => placedDensity(mix);

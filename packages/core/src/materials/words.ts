@@ -1,34 +1,5 @@
 /** The closed lists that surveys and cards share. Each has its spoken name beside it, so that no screen holds one. */
 
-export const METALS = [
-  'carbon-steel',
-  'cast-iron',
-  'stainless',
-  'cast-aluminium',
-  'bronze',
-] as const;
-export type Metal = (typeof METALS)[number];
-export const METAL_NAMES: Record<Metal, string> = {
-  'carbon-steel': 'Carbon steel',
-  'cast-iron': 'Cast iron',
-  stainless: 'Stainless steel',
-  'cast-aluminium': 'Cast aluminium',
-  bronze: 'Bronze',
-};
-
-/** Surface cleanliness from the least to the most; later ones meet every earlier one. */
-export const PREP_GRADES = ['St 2', 'St 3', 'SP 11', 'Sa 2', 'Sa 2½', 'Sa 3'] as const;
-export type PrepGrade = (typeof PREP_GRADES)[number];
-export const GRADE_NAMES: Record<PrepGrade, string> = {
-  'St 2': 'thorough hand tool cleaning, ISO 8501-1',
-  'St 3': 'very thorough power tool cleaning, ISO 8501-1',
-  'SP 11': 'bare metal by power tool with a profile, SSPC-SP 11',
-  'Sa 2': 'thorough blast cleaning, ISO 8501-1',
-  'Sa 2½': 'very thorough blast cleaning, ISO 8501-1',
-  'Sa 3': 'blast cleaning to visually clean steel, ISO 8501-1',
-};
-export const gradeRank = (grade: PrepGrade): number => PREP_GRADES.indexOf(grade);
-
 export const DAMP = ['dry', 'damp', 'wet', 'under-water'] as const;
 export type Damp = (typeof DAMP)[number];
 export const DAMP_NAMES: Record<Damp, string> = {
@@ -69,6 +40,8 @@ export const MEDIUM_NAMES: Record<Medium, string> = {
   oil: 'Oil or grease',
   air: 'Air',
 };
+/** Media whose strength decides. */
+export const DILUTED: readonly Medium[] = ['caustic', 'mineral-acid'];
 /** Typical pH where the survey has no reading. */
 export const MEDIUM_PH: Record<Medium, number> = {
   water: 7,
@@ -99,22 +72,34 @@ export const AREA_NAMES: Record<Area, string> = {
   'zone-1': 'Zone 1',
 };
 
-export const TOOLS = ['hand', 'power', 'bristle', 'blast'] as const;
-export type Tool = (typeof TOOLS)[number];
-export const TOOL_NAMES: Record<Tool, string> = {
-  hand: 'Hand tools',
-  power: 'Power tools',
-  bristle: 'Impact power tool',
-  blast: 'Grit blasting',
-};
-/** The best grade each tool reaches, and whether it strikes sparks or charges dust. */
-export const TOOL_REACH: Record<Tool, { grade: PrepGrade; sparks: boolean }> = {
-  hand: { grade: 'St 2', sparks: false },
-  power: { grade: 'St 3', sparks: true },
-  bristle: { grade: 'SP 11', sparks: true },
-  blast: { grade: 'Sa 2½', sparks: true },
-};
-
 export const INTENTS = ['lasting', 'stopgap'] as const;
 export type Intent = (typeof INTENTS)[number];
 export const INTENT_NAMES: Record<Intent, string> = { lasting: 'Lasting', stopgap: 'Stop-gap' };
+
+/** What a material or its solvent may spoil, where it stands near. */
+export const NEARBY = ['paint', 'plastic', 'rubber', 'electronics', 'food'] as const;
+export type Nearby = (typeof NEARBY)[number];
+export const NEARBY_NAMES: Record<Nearby, string> = {
+  paint: 'Paint that stays',
+  plastic: 'Plastic parts',
+  rubber: 'Rubber parts',
+  electronics: 'Electronics',
+  food: 'Open product',
+};
+
+/** Who must decide or do it where the technician may not. */
+export const PERMISSIONS = [
+  'none',
+  'pressure-engineer',
+  'structural-engineer',
+  'tyre-shop',
+  'electronics-shop',
+] as const;
+export type Permission = (typeof PERMISSIONS)[number];
+export const PERMISSION_NAMES: Record<Permission, string> = {
+  none: 'Nobody else',
+  'pressure-engineer': 'A pressure engineer',
+  'structural-engineer': 'A structural engineer',
+  'tyre-shop': 'A licensed tyre shop',
+  'electronics-shop': 'A qualified electronics workshop',
+};

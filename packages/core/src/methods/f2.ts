@@ -1,74 +1,18 @@
-import type { Shape } from '../geometry/shapeVolume';
-import type { MilestoneId } from '../materials/card';
-import type { Medium } from '../materials/words';
-import type { SiteSettings } from '../plan/site';
+import type { SystemCard } from '../materials/card';
 import type { StepDraft } from '../plan/step';
 import type { WorkUp } from '../plan/workUp';
-import type { RebuildDamage } from '../survey/f2';
-import type { Survey } from '../survey/survey';
+
 import { say } from '../units/format';
 import { isRound, rebuildPrep } from './f2Prep';
-import type { Body, Method } from './method';
+import { defineMethod } from './method';
+import type { SurveyOf } from '../survey/survey';
+
+type Work = WorkUp<SurveyOf<'F2'>>;
+type Hardness = NonNullable<SystemCard['service']['hardness']>;
 
 const mm = (x: number) => say(x, 'length');
 
-/** Material left on for the tool where the finished size is cut. */
-const allowance = (survey: Survey, site: SiteSettings) =>
-  survey.parent.machined ? site.machiningMm : 0;
-
-function bodyOf(damage: RebuildDamage, i: number, extraMm: number): Body {
-  const paths = (...keys: string[]) => keys.map((key) => `damages.${i}.${key}`);
-  if (damage.shape === 'seat' || damage.shape === 'bore') {
-    const { finishedDiameterMm: finished, wornDiameterMm, lengthMm } = damage;
-    const onShaft = damage.shape === 'seat';
-    const finishedDiameterMm = onShaft
-      ? finished + 2 * extraMm
-      : Math.max(finished - 2 * extraMm, finished / 2);
-    const kind = onShaft ? ('band' as const) : ('bore-band' as const);
-    const shape: Shape = { kind, finishedDiameterMm, wornDiameterMm, lengthMm };
-    const buildMm = Math.abs(finishedDiameterMm - wornDiameterMm) / 2;
-    const title = onShaft ? 'Shaft seat' : 'Bore';
-    return {
-      title,
-      shape,
-      buildMm,
-      remainingMm: null,
-      paths: paths('finishedDiameterMm', 'wornDiameterMm', 'lengthMm'),
-    };
-  }
-  const { depthMm, wallMm } = damage;
-  const remainingMm = wallMm - depthMm;
-  const buildMm = depthMm + extraMm;
-  if (damage.shape === 'pocket') {
-    const shape: Shape = { kind: 'dish', diameterMm: damage.diameterMm, depthMm: buildMm };
-    return {
-      title: 'Round pocket',
-      shape,
-      buildMm,
-      remainingMm,
-      paths: paths('diameterMm', 'depthMm'),
-    };
-  }
-  const { lengthMm, widthMm } = damage;
-  const shape: Shape = { kind: 'slab', lengthMm, widthMm, depthMm: buildMm };
-  return {
-    title: 'Flat area',
-    shape,
-    buildMm,
-    remainingMm,
-    paths: paths('lengthMm', 'widthMm', 'depthMm'),
-  };
-}
-
-const AGGRESSIVE: readonly Medium[] = ['lime-milk', 'caustic', 'mineral-acid'];
-
-/** Dry seats wait for load; wetted metal for immersion; strong alkali and acid for the full cure when it must last. */
-function needed({ service, intent }: Survey): MilestoneId {
-  if (service.medium === 'air' || service.medium === 'oil') return 'fullLoad';
-  return AGGRESSIVE.includes(service.medium) && intent === 'lasting' ? 'chemical' : 'immersion';
-}
-
-function mix(work: WorkUp): StepDraft[] {
+function mix(work: Work): StepDraft[] {
   const { card, batch } = work;
   const each = card.mix.mixMinutes;
   return [
@@ -106,7 +50,7 @@ function mix(work: WorkUp): StepDraft[] {
   ];
 }
 
-function build(work: WorkUp): StepDraft[] {
+function build(work: Work): StepDraft[] {
   const { coats, coatMm, survey, batch } = work;
   const placeMin = batch.ok ? batch.minutesToPlace * batch.batches : 0;
   const coat = (n: number): StepDraft => ({
@@ -136,7 +80,7 @@ function build(work: WorkUp): StepDraft[] {
   return Array.from({ length: coats }, (_, i) => coat(i + 1));
 }
 
-function cure(work: WorkUp): StepDraft[] {
+function cure(work: Work): StepDraft[] {
   const { card, survey } = work;
   const steps: StepDraft[] = [
     {
@@ -174,8 +118,29 @@ function cure(work: WorkUp): StepDraft[] {
   return steps;
 }
 
-function accept(work: WorkUp): StepDraft[] {
+function hardnessStep(hard: Hardness): StepDraft {
+  return {
+    id: 'hardness',
+    station: 'accept',
+    title: 'Hardness',
+    text: `Shore ${hard.scale} ${hard.least} or more, three readings on the repair or on the batch sample.`,
+    minutes: 10,
+    hold: {
+      kind: 'hardness',
+      target: hard.least,
+      minReadings: 3,
+      minSharePct: 100,
+    },
+    figures: ['hardness'],
+    wrong: [
+      { sign: 'Soft spot', remedy: 'Bad mixing or too cold. Warm it; still soft: cut it out.' },
+    ],
+  };
+}
+
+function accept(work: Work): StepDraft[] {
   const { card, survey } = work;
+  const hard = card.service.hardness;
   const station = 'accept' as const;
   const cut: StepDraft = survey.parent.machined
     ? {
@@ -207,31 +172,13 @@ function accept(work: WorkUp): StepDraft[] {
         { sign: 'Hollow sound', remedy: 'Cut that part out to the metal and do it again.' },
       ],
     },
-    {
-      id: 'hardness',
-      station,
-      title: 'Hardness',
-      text: `Shore D ${card.service.hardnessShoreD} or more, three readings on the repair or on the batch sample.`,
-      minutes: 10,
-      hold: {
-        kind: 'hardness',
-        target: card.service.hardnessShoreD,
-        minReadings: 3,
-        minSharePct: 100,
-      },
-      figures: ['hardness'],
-      wrong: [
-        { sign: 'Soft spot', remedy: 'Bad mixing or too cold. Warm it; still soft: cut it out.' },
-      ],
-    },
+    ...(hard ? [hardnessStep(hard)] : []),
     cut,
   ];
 }
 
-export const rebuildMethod: Method = {
+export const rebuildMethod = defineMethod({
   family: 'F2',
-  bodies: (survey, site) => survey.damages.map((d, i) => bodyOf(d, i, allowance(survey, site))),
-  needed,
   steps: (work) => [
     ...rebuildPrep(work),
     ...mix(work),
@@ -240,4 +187,4 @@ export const rebuildMethod: Method = {
     ...accept(work),
   ],
   nextLookDays: { lasting: 90, stopgap: 7 },
-};
+});

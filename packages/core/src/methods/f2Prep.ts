@@ -1,7 +1,7 @@
-import { GRADE_NAMES, TOOL_NAMES } from '../materials/words';
+import { GRADE_NAMES, TOOL_NAMES } from '../materials/substrates';
 import type { StepDraft } from '../plan/step';
 import type { WorkUp } from '../plan/workUp';
-import type { Survey } from '../survey/survey';
+import type { SurveyOf } from '../survey/survey';
 import { say } from '../units/format';
 
 const mm = (x: number) => say(x, 'length');
@@ -10,11 +10,11 @@ const mm = (x: number) => say(x, 'length');
 const PACE = { setUp: 10, grindSetUp: 15, wipeCm2: 60, cutCm2: 30, gradeCm2: 20 };
 
 /** Whether the damage runs round an axis: a former then closes on it. */
-export const isRound = (survey: Survey) =>
+export const isRound = (survey: SurveyOf<'F2'>) =>
   survey.damages.some((d) => d.shape === 'seat' || d.shape === 'bore');
 
 /** Prep of a rebuild: isolate, clean, cut back, grade, mask, wipe, gate. */
-export function rebuildPrep(work: WorkUp): StepDraft[] {
+export function rebuildPrep(work: WorkUp<SurveyOf<'F2'>>): StepDraft[] {
   const { survey, card, site, grade, profileUm } = work;
   const station = 'prep' as const;
   const squareMm = mm(card.layer.minEdgeMm);

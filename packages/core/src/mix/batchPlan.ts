@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { defineCalc, fig, line, refuse, worked, type Answer } from '../calc/calc';
 import { atLeastZero, ceil, positive, share, tempC } from '../calc/number';
 import { CurePoints, cureTime } from '../cure/cureTime';
-import { workingLife } from '../cure/workingLife';
+import { massStretch } from '../cure/workingLife';
 
 const MOST_BATCHES = 1000;
 
@@ -30,27 +30,19 @@ export interface BatchPlan {
   limit: BatchLimit;
 }
 
-/** Working life of `ml` mixed at once. The temperature is known to be inside the card's reach. */
-function lifeOf(input: BatchPlanInput, ml: number): number {
-  const { lifePoints: points, tempC, refMassG, massExponent, densityGml } = input;
-  const life = workingLife({ points, tempC, refMassG, massExponent, massG: ml * densityGml });
-  return life.ok ? life.minutes : 0;
-}
-
-/** Minutes to spare when `ml` is mixed and placed within the usable part of its life; negative when late. */
-function slack(input: BatchPlanInput, ml: number): number {
-  const needed = ml / input.applyMlPerMin + input.mixMinutes;
-  return input.useFraction * lifeOf(input, ml) - needed;
-}
-
-/** Largest volume that can be placed in time, at most `capMl`; 0 when none can. Slack falls as volume rises. */
-function largestInTime(input: BatchPlanInput, capMl: number): number {
-  if (slack(input, capMl) >= 0) return capMl;
+/** Largest volume that can be placed in time, at most `capMl`; 0 when none can. Time to spare falls as volume rises. */
+function largestInTime(
+  { applyMlPerMin, mixMinutes, useFraction }: BatchPlanInput,
+  lifeOf: (ml: number) => number,
+  capMl: number,
+): number {
+  const inTime = (ml: number) => ml / applyMlPerMin + mixMinutes <= useFraction * lifeOf(ml);
+  if (inTime(capMl)) return capMl;
   let lo = 0;
   let hi = capMl;
   for (let i = 0; i < 200 && hi - lo > hi * 1e-13; i++) {
     const mid = (lo + hi) / 2;
-    if (slack(input, mid) >= 0) lo = mid;
+    if (inTime(mid)) lo = mid;
     else hi = mid;
   }
   return lo;
@@ -66,13 +58,15 @@ export function batchPlan(input: BatchPlanInput): Answer<BatchPlan> {
   const reach = cureTime({ points: input.lifePoints, tempC: input.tempC });
   if (!reach.ok) return reach;
   const vesselMaxMl = input.vesselMl * input.vesselFill;
-  const lifeMaxMl = largestInTime(input, Math.max(vesselMaxMl, wholeKitMl ?? 0));
+  const lifeOf = (ml: number) =>
+    reach.minutes * massStretch(ml * input.densityGml, input.refMassG, input.massExponent);
+  const lifeMaxMl = largestInTime(input, lifeOf, Math.max(vesselMaxMl, wholeKitMl ?? 0));
   if (wholeKitMl !== undefined && wholeKitMl > vesselMaxMl) {
     return refuse(
       `A whole kit of ${fig(wholeKitMl)} ml does not go in the vessel: it takes ${fig(vesselMaxMl)} ml. Take a bigger vessel.`,
     );
   }
-  if (wholeKitMl !== undefined && slack(input, wholeKitMl) < 0) {
+  if (wholeKitMl !== undefined && wholeKitMl > lifeMaxMl) {
     return refuse(
       `A whole kit of ${fig(wholeKitMl)} ml cannot be placed within its working life at ${fig(input.tempC)} °C. Cool it, or place faster.`,
     );
@@ -97,7 +91,7 @@ export function batchPlan(input: BatchPlanInput): Answer<BatchPlan> {
       : lifeMaxMl < vesselMaxMl
         ? 'life'
         : 'vessel';
-  const batchLifeMin = lifeOf(input, batchMl);
+  const batchLifeMin = lifeOf(batchMl);
   const minutesToPlace = batchMl / applyMlPerMin;
   const working = [
     ...reach.working,

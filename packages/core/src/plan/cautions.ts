@@ -44,12 +44,13 @@ const table: CautionRule[] = [
   {
     id: 'acid',
     text: 'Corrosive residue in the pump: neutralise, flush, face shield.',
-    when: ({ survey }) => ['mineral-acid', 'caustic', 'lime-milk'].includes(survey.service.medium),
+    when: ({ demand }) => ['mineral-acid', 'caustic', 'lime-milk'].includes(demand.service.medium),
   },
   {
     id: 'heat',
     text: 'Heating the casting: no naked flame on solvent-wet metal; hot surfaces.',
-    when: ({ survey, card }) => survey.parent.salts || card.postCure !== undefined,
+    when: ({ survey, card }) =>
+      (survey.family === 'F2' && survey.parent.salts) || card.postCure !== undefined,
   },
   {
     id: 'blast',

@@ -138,7 +138,7 @@ function layers({
       `card ${card.code}`,
     );
     figures.push(
-      figure('profile', 'Least profile', profileUm.min, 'thinFilm', [card0], ['parent.metal']),
+      figure('profile', 'Least profile', profileUm.min, 'thinFilm', [card0], ['parent.material']),
     );
   }
   return figures;
@@ -251,6 +251,16 @@ function times(work: WorkUp): Figure[] {
   return figures;
 }
 
+function hardnessOf({ code, service: { hardness } }: WorkUp['card']): Figure[] {
+  if (!hardness) return [];
+  const unit = `Shore ${hardness.scale}`;
+  return [
+    figure('hardness', 'Least hardness', hardness.least, 'hardness', [
+      line('H', `least hardness, ${unit}`, 'as on the card', hardness.least, unit, `card ${code}`),
+    ]),
+  ];
+}
+
 /** Every figure the screens may show for a job, by id, each with its own working. */
 export function figuresOf(work: WorkUp): Record<string, Figure> {
   const { gate, card } = work;
@@ -268,16 +278,7 @@ export function figuresOf(work: WorkUp): Record<string, Figure> {
       endingIn(gate.working, 'ΔT'),
       READINGS,
     ),
-    figure('hardness', 'Least hardness', card.service.hardnessShoreD, 'hardness', [
-      line(
-        'H',
-        'least hardness, Shore D',
-        'as on the card',
-        card.service.hardnessShoreD,
-        'Shore D',
-        `card ${card.code}`,
-      ),
-    ]),
+    ...hardnessOf(card),
   ];
   return Object.fromEntries(all.map((f) => [f.id, f]));
 }

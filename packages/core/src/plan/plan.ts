@@ -67,6 +67,10 @@ function batchesOf(work: WorkUp): Batch[] {
   }));
 }
 
+/** Said where a family is judged but its steps are not written. */
+export const NO_METHOD =
+  'The steps of this kind of repair are not in Kelmot yet. Take the verdicts, and work by the data sheet.';
+
 /**
  * Makes the plan of one repair from its survey, the chosen card and the site's settings. Pure: the time it was
  * made is passed in. Refuses with the first reason when the card does not fit or a sum has no answer.
@@ -85,6 +89,7 @@ export function makePlan(
   if (!times) return { ok: false, why: `${card.code} has no cure time at this temperature.` };
   if (!work.packs.ok) return { ok: false, why: work.packs.why };
   const method = methodOf(survey.family);
+  if (!method) return { ok: false, why: NO_METHOD };
   const days = card.lifeDays[survey.intent];
   return {
     ok: true,

@@ -5,11 +5,15 @@ export const SiteSettings = z.strictObject({
   name: z.string(),
   currency: z.string(),
   vesselMl: z.number().gt(0),
+  /** Tub or drum for mortar and crumb. */
+  mortarVesselMl: z.number().gt(0),
   vesselFill: z.number().gt(0).max(1),
   useFraction: z.number().gt(0).max(1),
   overfillPct: z.number().min(0).max(200),
   machiningMm: z.number().min(0).max(10),
   extentMm: z.number().gt(0).max(500),
+  /** Depth of repair material over a sand bed, in a wide crack. */
+  workingDepthMm: z.number().gt(0).max(500),
   labourPerHour: z.number().min(0),
 });
 export type SiteSettings = z.infer<typeof SiteSettings>;

@@ -15,11 +15,13 @@ export function timeline(work: WorkUp): Timeline | null {
   const buildMin = buildMinutes(work);
   const needed = minutesTo(work, work.needed);
   if (buildMin === null || needed === null) return null;
-  const steps = methodOf(work.survey.family).steps(work);
+  const { demand } = work;
+  const steps = methodOf(work.survey.family)?.steps(work);
   const spent = (station: string) =>
-    steps.filter((s) => s.station === station).reduce((sum, s) => sum + s.minutes, 0);
-  const prepMin = spent('prep');
-  const acceptMin = spent('accept');
+    (steps ?? []).filter((s) => s.station === station).reduce((sum, s) => sum + s.minutes, 0);
+  // A family whose steps are not listed goes by the tradesman’s usual minutes.
+  const prepMin = steps ? spent('prep') : demand.prepMin;
+  const acceptMin = steps ? spent('accept') : demand.acceptMin;
   const cureMin = needed + spent('cure');
   return {
     prepMin,

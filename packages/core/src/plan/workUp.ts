@@ -1,15 +1,17 @@
 import { ambientGate, type AmbientGate } from '../ambient/ambientGate';
 import type { Answer, Worked } from '../calc/calc';
 import { ceil } from '../calc/number';
-import { cureTime, type CureTime } from '../cure/cureTime';
+import { cureClock } from '../cure/cureClock';
+import { cureTime, type CurePoint, type CureTime } from '../cure/cureTime';
 import { shapeVolume, type ShapeVolume } from '../geometry/shapeVolume';
 import { MILESTONES, mixedDensity, type MilestoneId, type SystemCard } from '../materials/card';
-import { gradeRank, TOOL_REACH, type PrepGrade } from '../materials/words';
-import type { Body, Method } from '../methods/method';
+import { gradeRank, prepKindOf, TOOL_REACH, type PrepGrade } from '../materials/substrates';
 import { batchPlan, type BatchPlan } from '../mix/batchPlan';
 import { kitPick, type KitPick } from '../mix/kitPick';
 import { mixSplit, type MixSplit } from '../mix/mixSplit';
-import type { Survey } from '../survey/survey';
+import type { Body, Demand } from '../survey/demand';
+import { demandOfSurvey, type Survey } from '../survey/survey';
+import { amountToDraw, wrapped, type Wrapped } from './quantity';
 import type { SiteSettings } from './site';
 
 export interface Milestone {
@@ -17,11 +19,21 @@ export interface Milestone {
   time: Answer<CureTime>;
 }
 
+/** What is known besides survey, card and site: a forecast of the surface, and packs on the shelf. */
+export interface WorkContext {
+  /** Surface temperatures to come, minutes from now. */
+  forecast?: readonly { atMin: number; tempC: number }[];
+  /** Packs on hand by pack id; a pack not named has none. */
+  stock?: Readonly<Record<string, number>>;
+}
+
 /** Everything the sums give for one survey with one card: what the rules judge and the plan is written from. */
-export interface WorkUp {
-  survey: Survey;
+export interface WorkUp<S extends Survey = Survey> {
+  survey: S;
   card: SystemCard;
   site: SiteSettings;
+  context: WorkContext;
+  demand: Demand;
   bodies: { body: Body; volume: Worked<ShapeVolume> }[];
   areaMm2: number;
   grossMl: number;
@@ -32,6 +44,7 @@ export interface WorkUp {
   grade: PrepGrade | null;
   profileUm: { min: number; max: number } | null;
   gate: Worked<AmbientGate>;
+  wrap: Wrapped | null;
   batch: Answer<BatchPlan>;
   batches: number;
   split: Worked<MixSplit> | null;
@@ -46,17 +59,70 @@ function neededOn(card: SystemCard, wanted: MilestoneId): MilestoneId {
   return [...upTo].reverse().find((id) => card.cure.milestones[id]) ?? 'life';
 }
 
+/** What is mixed or opened at once: the site’s pail, its mortar tub, or the pack itself. */
+function vesselOf(card: SystemCard, site: SiteSettings): { vesselMl: number; vesselFill: number } {
+  const pack = Math.max(...card.packs.map((p) => p.size));
+  switch (card.mix.kind) {
+    case 'powder-water':
+    case 'crumb':
+      return { vesselMl: site.mortarVesselMl, vesselFill: site.vesselFill };
+    case 'cartridge':
+      return { vesselMl: pack, vesselFill: 1 };
+    case 'water-set':
+      return { vesselMl: pack * tapeMlPerM(card), vesselFill: 1 };
+    case 'two-part':
+      // A whole kit is mixed in the pail that it comes in.
+      return {
+        vesselMl: card.mix.wholeKit
+          ? Math.max(site.vesselMl, pack / site.vesselFill)
+          : site.vesselMl,
+        vesselFill: site.vesselFill,
+      };
+    default:
+      return { vesselMl: site.vesselMl, vesselFill: site.vesselFill };
+  }
+}
+
+/** Volume of a metre of wrap, ml. */
+const tapeMlPerM = ({ tape }: SystemCard): number => (tape ? tape.widthMm * tape.plyMm : 1);
+
+/** Milestones at today’s surface temperature, or over the forecast where there is one. */
+function milestonesOf({ cure }: SystemCard, tempC: number, { forecast }: WorkContext): Milestone[] {
+  return MILESTONES.flatMap((id) => {
+    const points = cure.milestones[id];
+    return points
+      ? [
+          {
+            id,
+            time: forecast?.length ? overForecast(points, forecast) : cureTime({ points, tempC }),
+          },
+        ]
+      : [];
+  });
+}
+
+function overForecast(
+  points: CurePoint[],
+  forecast: NonNullable<WorkContext['forecast']>,
+): Answer<CureTime> {
+  const clock = cureClock({ points, history: [...forecast], horizonMin: 1e6 });
+  return clock.doneAtMin === null
+    ? { ok: false, why: 'It is never done at the forecast temperatures.' }
+    : { ok: true, minutes: clock.doneAtMin, basis: 'interpolated', working: clock.working };
+}
+
 /** Works a survey up with a card. Pure; refusals of single sums stay inside as answers for the rules to judge. */
-export function workUp(
-  survey: Survey,
+export function workUp<S extends Survey>(
+  survey: S,
   card: SystemCard,
   site: SiteSettings,
-  method: Method,
-): WorkUp {
+  context: WorkContext = {},
+  demand: Demand = demandOfSurvey(survey, site),
+): WorkUp<S> {
   const tempC = survey.readings.surfaceC;
-  const prep = card.substrates.find((s) => s.metal === survey.parent.metal) ?? null;
+  const prep = card.substrates.find((s) => s.material === demand.material) ?? null;
   const profileUm = prep?.profileUm ?? null;
-  const bodies = method.bodies(survey, site).map((body) => ({
+  const bodies = demand.bodies.map((body) => ({
     body,
     volume: shapeVolume({
       shape: body.shape,
@@ -65,48 +131,46 @@ export function workUp(
       profileUm: profileUm?.max ?? 0,
     }),
   }));
-  const grossMl = bodies.reduce((sum, b) => sum + b.volume.grossMl, 0);
+  const wrap = wrapped(card, demand, tempC);
+  const filledMl = bodies.reduce((sum, b) => sum + b.volume.grossMl, 0);
+  const grossMl = wrap ? wrap.lay.metres * tapeMlPerM(card) : filledMl;
   const areaMm2 = bodies.reduce((sum, b) => sum + b.volume.areaMm2, 0);
-  const buildMm = Math.max(...bodies.map((b) => b.body.buildMm));
-  const coats = Math.max(
-    card.layer.leastCoats,
-    ceil(buildMm / card.layer.maxMm[survey.surface.slope]),
-  );
+  const buildMm = wrap ? wrap.lay.thicknessMm : Math.max(0, ...bodies.map((b) => b.body.buildMm));
+  const coats = wrap
+    ? 1
+    : Math.max(card.layer.leastCoats, ceil(buildMm / card.layer.maxMm[survey.surface.slope]));
   const { mix, cure } = card;
-  const life = cure.milestones.life ?? [];
   const batch = batchPlan({
-    totalMl: grossMl / coats,
+    totalMl: Math.max(grossMl / coats, 1e-6),
     densityGml: mixedDensity(card),
-    lifePoints: life,
+    lifePoints: cure.milestones.life ?? [{ tempC: 20, minutes: 1e6 }],
     tempC,
     refMassG: cure.refMassG,
     massExponent: cure.massExponent,
     mixMinutes: mix.mixMinutes,
     useFraction: site.useFraction,
     applyMlPerMin: card.applyMlPerMin,
-    vesselMl: site.vesselMl,
-    vesselFill: site.vesselFill,
-    wholeKitMl: mix.wholeKit ? card.packs[0]?.ml : undefined,
+    ...vesselOf(card, site),
+    wholeKitMl: mix.kind === 'two-part' && mix.wholeKit ? card.packs[0]?.size : undefined,
   });
   const batches = batch.ok ? batch.batches * coats : 0;
-  const split = batch.ok
-    ? mixSplit({
-        ratio: mix.ratio,
-        densityA: mix.densityA,
-        densityB: mix.densityB,
-        total: { ml: batch.batchMl },
-      })
-    : null;
-  const neededMl = batch.ok ? Math.max(grossMl, batch.batchMl * batches) : grossMl;
-  const kits = card.packs.map(({ id, ml, price }) => ({ id, ml, price }));
-  const milestones = MILESTONES.flatMap((id) => {
-    const points = cure.milestones[id];
-    return points ? [{ id, time: cureTime({ points, tempC }) }] : [];
-  });
+  const split =
+    batch.ok && mix.kind === 'two-part'
+      ? mixSplit({
+          ratio: mix.ratio,
+          densityA: mix.densityA,
+          densityB: mix.densityB,
+          total: { ml: batch.batchMl },
+        })
+      : null;
+  const mixedMl = batch.ok && !wrap ? Math.max(grossMl, batch.batchMl * batches) : grossMl;
+  const kits = card.packs.map(({ id, size, price }) => ({ id, ml: size, price }));
   return {
     survey,
     card,
     site,
+    context,
+    demand,
     bodies,
     areaMm2,
     grossMl,
@@ -115,13 +179,19 @@ export function workUp(
     coatMm: buildMm / coats,
     grade: prep?.[survey.intent] ?? null,
     profileUm,
-    gate: ambientGate({ ...survey.readings, ...card.ambient }),
+    gate: ambientGate({
+      airC: survey.readings.airC,
+      rhPct: survey.readings.rhPct,
+      surfaceC: tempC,
+      ...card.ambient,
+    }),
+    wrap,
     batch,
     batches,
     split,
-    packs: kitPick({ neededMl, kits, maxPacks: 200 }),
-    milestones,
-    needed: neededOn(card, method.needed(survey)),
+    packs: kitPick({ neededMl: amountToDraw(card, demand, mixedMl, wrap), kits, maxPacks: 2000 }),
+    milestones: milestonesOf(card, tempC, context),
+    needed: neededOn(card, demand.needed),
   };
 }
 
@@ -131,12 +201,16 @@ export function minutesTo(work: WorkUp, id: MilestoneId): number | null {
   return time?.ok ? time.minutes : null;
 }
 
-/** Whether the named grade is reached by the best tool at hand; no blasting in a classified area. */
-export function gradeReached(work: Pick<WorkUp, 'survey'>, grade: PrepGrade): boolean {
-  const { tools, area } = work.survey.site;
+/** The best grade the tools at hand reach on this kind of surface; nothing that sparks in a classified area. */
+export function bestGrade({ survey, demand }: Pick<WorkUp, 'survey' | 'demand'>): PrepGrade {
+  const { tools, area } = survey.site;
   const tool = area !== 'safe' && TOOL_REACH[tools].sparks ? 'hand' : tools;
-  return gradeRank(TOOL_REACH[tool].grade) >= gradeRank(grade);
+  return TOOL_REACH[tool].grades[prepKindOf(demand.material)];
 }
+
+/** Whether the named grade is reached by the best tool at hand. */
+export const gradeReached = (work: Pick<WorkUp, 'survey' | 'demand'>, grade: PrepGrade): boolean =>
+  gradeRank(bestGrade(work)) >= gradeRank(grade);
 
 /** Minutes of mixing, placing and waiting between coats, up to the end of the last batch. Null when unknown. */
 export function buildMinutes(work: WorkUp): number | null {

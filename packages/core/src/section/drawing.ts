@@ -1,11 +1,11 @@
 import type { CureState } from '../schedule/strip';
-import type { Metal } from '../materials/words';
+import type { Substrate } from '../materials/substrates';
 import type { UnitSystem } from '../units/quantities';
 
 export type Point = [number, number];
 
 /** What fills a cut face or a layer: a parent material's hatch, or a state of the repair. */
-export type Fill = Metal | 'concrete' | 'rubber' | 'sand' | 'planned' | 'unknown' | CureState;
+export type Fill = Substrate | 'sand' | 'planned' | 'unknown' | CureState;
 export type Tone = 'ink' | 'pencil' | 'stop' | 'layer';
 export type LineStyle = 'cut' | 'thin' | 'planned' | 'work' | 'centre' | 'unknown' | 'layer';
 
@@ -28,13 +28,13 @@ export interface Drawing {
   describe: string;
 }
 
-/** What a section is asked to draw besides the damage: the box, the metal, how far the build has come. */
+/** What a section is asked to draw besides the damage: the box, the parent, how far the build has come. */
 export interface SectionRequest {
   width: number;
   height: number;
   system: UnitSystem;
   tag: string;
-  metal: Metal;
+  material: Substrate;
   medium: string | null;
   /** One entry a coat, first coat first; empty while nothing is decided. */
   layers: Fill[];

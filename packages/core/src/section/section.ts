@@ -1,19 +1,14 @@
-import type { Survey } from '../survey/survey';
+import type { FamilyId, Survey } from '../survey/survey';
 import { seedOf, type Drawing, type SectionRequest } from './drawing';
-import { rebuildSection } from './f2';
+import { specFor } from './families';
+import { slabSection } from './slab';
+import { lettering } from './spec';
 
 export type Damage = Survey['damages'][number];
 export type SectionOptions = Omit<SectionRequest, 'seed'>;
 
-/** Draws one damage of a repair as a cross-section. A new family adds its case and its file. */
-export function drawSection(
-  family: Survey['family'],
-  damage: Damage,
-  options: SectionOptions,
-): Drawing {
+/** Draws one damage of a repair as a cross-section. A new family adds its spec to families.ts. */
+export function drawSection(family: FamilyId, damage: Damage, options: SectionOptions): Drawing {
   const request = { ...options, seed: seedOf(`${options.tag}|${damage.shape}`) };
-  switch (family) {
-    case 'F2':
-      return rebuildSection(damage, request);
-  }
+  return slabSection(specFor(family, damage, lettering(options)), request);
 }

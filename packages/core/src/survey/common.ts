@@ -1,26 +1,36 @@
 import { z } from 'zod';
+import { TOOLS, TOOL_NAMES } from '../materials/substrates';
 import {
   AREAS,
   AREA_NAMES,
   DAMP,
   DAMP_NAMES,
+  DILUTED,
   INTENTS,
   MEDIA,
   MEDIUM_NAMES,
+  NEARBY,
+  NEARBY_NAMES,
   SLOPES,
   SLOPE_NAMES,
-  TOOLS,
-  TOOL_NAMES,
   WEAR,
   WEAR_NAMES,
 } from '../materials/words';
-import { amount, choice, schemasOf, type Group } from './fields';
+import { amount, amountWhen, choice, flag, schemasOf, type Group } from './fields';
 
 /** Parts of a survey that most families ask, in the order a person looks: what it stands, how it lies, when, where. */
 export const serviceFields = {
   medium: choice(MEDIA, MEDIUM_NAMES, {
     label: 'Medium',
     why: 'Each material stands some media and not others.',
+  }),
+  concPct: amountWhen('percent', {
+    label: 'Strength',
+    why: 'Strong and weak are two different chemicals.',
+    min: 0.1,
+    max: 100,
+    step: 1,
+    when: { key: 'medium', in: DILUTED },
   }),
   ph: amount('ph', {
     label: 'pH',
@@ -72,7 +82,22 @@ export const areaFields = {
     label: 'Best tool at hand',
     why: 'It sets the grade you can reach.',
   }),
+  nearby: choice(
+    ['none', ...NEARBY] as const,
+    { none: 'Nothing', ...NEARBY_NAMES },
+    {
+      label: 'Close by',
+      why: 'Solvent and resin spoil some things.',
+    },
+  ),
+  closed: flag({
+    label: 'Closed space, little air',
+    why: 'Vapour gathers in pits, tanks and cowls.',
+  }),
 };
+
+/** What a survey says of service where its family does not ask: air, and nothing that wears it. */
+const noService = { medium: 'air', concPct: null, ph: 7, mediumC: 20, wear: 'none' } as const;
 
 export const readingFields = {
   airC: amount('temperature', {
@@ -116,9 +141,27 @@ export const commonShape = {
     costPerHour: z.number().min(0).max(1e7),
   }),
   intent: z.enum(INTENTS),
-  service: z.strictObject(schemasOf(serviceFields)),
+  service: z.strictObject(schemasOf(serviceFields)).default({ ...noService }),
   surface: z.strictObject(schemasOf(surfaceFields)),
   window: z.strictObject({ ...schemasOf(windowFields), startAt: z.iso.datetime({ offset: true }) }),
   site: z.strictObject(schemasOf(areaFields)),
   readings: z.strictObject(schemasOf(readingFields)),
 };
+
+/** Usual values of the common groups, as typed. */
+export const commonUsual = {
+  'surface.damp': 'dry',
+  'surface.slope': 'level',
+  'site.area': 'safe',
+  'site.nearby': 'none',
+  'site.closed': 'no',
+  'service.wear': 'none',
+} as const;
+
+/** The groups at the end of every survey, in the order a person looks. */
+export const closingGroups = [
+  commonGroups.surface,
+  commonGroups.window,
+  commonGroups.site,
+  commonGroups.readings,
+];

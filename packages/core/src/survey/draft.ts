@@ -31,8 +31,20 @@ interface Placed {
 const place = (prefix: string, fields: Fields): Placed[] =>
   Object.entries(fields).map(([key, field]) => ({ path: `${prefix}.${key}`, field }));
 
+/** Whether a field is asked now, by what its neighbours say. */
+function asked({ path, field }: Placed, draft: SurveyDraft): boolean {
+  if (!field.when) return true;
+  const beside = `${path.slice(0, path.lastIndexOf('.'))}.${field.when.key}`;
+  return field.when.in.includes(draft.texts[beside] ?? '');
+}
+
 /** Every field the draft asks for, in the order of the form. */
 export function draftFields(draft: SurveyDraft): Placed[] {
+  return everyField(draft).filter((placed) => asked(placed, draft));
+}
+
+/** Every field the family has for these damages, asked now or not: to fill a draft from a stored survey. */
+export function everyField(draft: SurveyDraft): Placed[] {
   const family = familyOf(draft.family);
   const ofShapes = draft.shapes.flatMap((shape, i) => {
     const found = family.shapes.find((s) => s.shape === shape);
@@ -66,8 +78,11 @@ export function readField(field: Field, text: string | undefined, system: UnitSy
 export function readDraft(draft: SurveyDraft, system: UnitSystem): DraftResult {
   const issues: Issue[] = [];
   const groups: Record<string, Record<string, unknown>> = {};
-  for (const { path, field } of draftFields(draft)) {
-    const read = readField(field, draft.texts[path], system);
+  for (const placed of everyField(draft)) {
+    const { path, field } = placed;
+    const read = asked(placed, draft)
+      ? readField(field, draft.texts[path], system)
+      : { value: null };
     if ('message' in read) {
       issues.push({ path, message: read.message });
       continue;

@@ -1,11 +1,13 @@
 import { z } from 'zod';
-import { METALS, METAL_NAMES } from '../materials/words';
-import { commonGroups, commonShape } from './common';
-import { amount, choice, flag, schemasOf, type DamageShape } from './fields';
-import type { SurveyFamily } from './family';
-
-const mm = (label: string, why: string, min: number, max: number, step = 1) =>
-  amount('length', { label, why, min, max, step });
+import type { Shape } from '../geometry/shapeVolume';
+import type { MilestoneId } from '../materials/card';
+import { METALS, SUBSTRATE_NAMES } from '../materials/substrates';
+import type { Medium } from '../materials/words';
+import type { SiteSettings } from '../plan/site';
+import { closingGroups, commonGroups, commonShape, commonUsual } from './common';
+import { demandOf, prepPace, type Body } from './demand';
+import { defineFamily } from './family';
+import { choice, flag, mm, schemasOf, type DamageShape } from './fields';
 
 const wall = mm(
   'Sound wall around it',
@@ -100,7 +102,10 @@ const Damage = z.discriminatedUnion('shape', [
 export type RebuildDamage = z.infer<typeof Damage>;
 
 const parentFields = {
-  metal: choice(METALS, METAL_NAMES, { label: 'Parent metal', why: 'Prep and grip depend on it.' }),
+  material: choice(METALS, SUBSTRATE_NAMES, {
+    label: 'Parent metal',
+    why: 'Prep and grip depend on it.',
+  }),
   salts: flag({
     label: 'Old casting, in salt or lime service',
     why: 'Salts come out with heat and must be blasted off again.',
@@ -116,18 +121,92 @@ export const RebuildSurvey = z.strictObject({
 });
 export type RebuildSurvey = z.infer<typeof RebuildSurvey>;
 
-export const rebuildFamily: SurveyFamily = {
+/** Material left on for the tool where the finished size is cut. */
+const allowance = (survey: RebuildSurvey, site: SiteSettings) =>
+  survey.parent.machined ? site.machiningMm : 0;
+
+function bodyOf(damage: RebuildDamage, i: number, extraMm: number): Body {
+  const paths = (...keys: string[]) => keys.map((key) => `damages.${i}.${key}`);
+  if (damage.shape === 'seat' || damage.shape === 'bore') {
+    const { finishedDiameterMm: finished, wornDiameterMm, lengthMm } = damage;
+    const onShaft = damage.shape === 'seat';
+    const finishedDiameterMm = onShaft
+      ? finished + 2 * extraMm
+      : Math.max(finished - 2 * extraMm, finished / 2);
+    const kind = onShaft ? ('band' as const) : ('bore-band' as const);
+    const shape: Shape = { kind, finishedDiameterMm, wornDiameterMm, lengthMm };
+    const buildMm = Math.abs(finishedDiameterMm - wornDiameterMm) / 2;
+    const title = onShaft ? 'Shaft seat' : 'Bore';
+    return {
+      title,
+      shape,
+      buildMm,
+      remainingMm: null,
+      paths: paths('finishedDiameterMm', 'wornDiameterMm', 'lengthMm'),
+    };
+  }
+  const { depthMm, wallMm } = damage;
+  const remainingMm = wallMm - depthMm;
+  const buildMm = depthMm + extraMm;
+  if (damage.shape === 'pocket') {
+    const shape: Shape = { kind: 'dish', diameterMm: damage.diameterMm, depthMm: buildMm };
+    return {
+      title: 'Round pocket',
+      shape,
+      buildMm,
+      remainingMm,
+      paths: paths('diameterMm', 'depthMm'),
+    };
+  }
+  const { lengthMm, widthMm } = damage;
+  const shape: Shape = { kind: 'slab', lengthMm, widthMm, depthMm: buildMm };
+  return {
+    title: 'Flat area',
+    shape,
+    buildMm,
+    remainingMm,
+    paths: paths('lengthMm', 'widthMm', 'depthMm'),
+  };
+}
+
+const AGGRESSIVE: readonly Medium[] = ['lime-milk', 'caustic', 'mineral-acid'];
+
+/** Dry seats wait for load; wetted metal for immersion; strong alkali and acid for the full cure when it must last. */
+function needed({ service, intent }: RebuildSurvey): MilestoneId {
+  if (service.medium === 'air' || service.medium === 'oil') return 'fullLoad';
+  return AGGRESSIVE.includes(service.medium) && intent === 'lasting' ? 'chemical' : 'immersion';
+}
+
+export const rebuildFamily = defineFamily({
   id: 'F2',
   title: 'Pump casing, impeller, shaft seat',
   hint: 'metal worn or eroded, to be rebuilt',
+  kinds: ['pump', 'gearbox', 'valve'],
   shapes,
   groups: [
     { id: 'parent', title: 'Parent metal', fields: parentFields },
     commonGroups.service,
-    commonGroups.surface,
-    commonGroups.window,
-    commonGroups.site,
-    commonGroups.readings,
+    ...closingGroups,
   ],
+  usual: { ...commonUsual, 'parent.salts': 'no', 'parent.machined': 'no' },
   schema: RebuildSurvey,
-};
+  demand: (survey, site) => {
+    const bodies = survey.damages.map((d, i) => bodyOf(d, i, allowance(survey, site)));
+    const longestMm = Math.max(
+      ...survey.damages.map((d) =>
+        d.shape === 'pocket'
+          ? d.diameterMm
+          : d.shape === 'flat'
+            ? Math.max(d.lengthMm, d.widthMm)
+            : d.lengthMm,
+      ),
+    );
+    return demandOf(survey, {
+      needed: needed(survey),
+      bodies,
+      machined: survey.parent.machined,
+      longestMm,
+      prepMin: prepPace(90, longestMm ** 2, 120),
+    });
+  },
+});

@@ -5,18 +5,26 @@ interface Base {
   label: string;
   /** Why it is asked, in one short sentence: shown at the field. */
   why: string;
+  /** Asked only while another field of its group has one of these values; else it is null. */
+  when?: { key: string; in: readonly string[] };
 }
 export interface Option {
   value: string;
   label: string;
 }
-export interface QuantityField extends Base {
+interface Amount extends Base {
   kind: 'quantity';
   quantity: QuantityId;
   min: number;
   max: number;
   step: number;
-  schema: z.ZodNumber;
+}
+export interface QuantityField extends Amount {
+  schema: z.ZodType<number>;
+}
+/** Asked only sometimes, so that its value may be null. */
+export interface WhenField extends Amount {
+  schema: z.ZodType<number | null>;
 }
 export interface ChoiceField<V extends string = string> extends Base {
   kind: 'choice';
@@ -27,7 +35,7 @@ export interface FlagField extends Base {
   kind: 'flag';
   schema: z.ZodBoolean;
 }
-export type Field = QuantityField | ChoiceField | FlagField;
+export type Field = QuantityField | WhenField | ChoiceField | FlagField;
 
 /** A number with a unit. Range and step in the quantity's base unit; the one place they are written. */
 export function amount(
@@ -36,6 +44,23 @@ export function amount(
 ): QuantityField {
   return { kind: 'quantity', quantity, ...spec, schema: z.number().min(spec.min).max(spec.max) };
 }
+
+/** The same, asked only while another field of its group has one of the given values; null when it is not asked. */
+export function amountWhen(
+  quantity: QuantityId,
+  spec: Base & { min: number; max: number; step: number; when: NonNullable<Base['when']> },
+): WhenField {
+  return {
+    kind: 'quantity',
+    quantity,
+    ...spec,
+    schema: z.number().min(spec.min).max(spec.max).nullable(),
+  };
+}
+
+/** A length in mm, the most usual field. */
+export const mm = (label: string, why: string, min: number, max: number, step = 1): QuantityField =>
+  amount('length', { label, why, min, max, step });
 
 /** One of a closed list whose spoken names are given beside it. */
 export function choice<V extends string>(

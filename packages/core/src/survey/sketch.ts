@@ -1,6 +1,6 @@
-import type { Metal } from '../materials/words';
-import { METALS } from '../materials/words';
+import { SUBSTRATES, type Substrate } from '../materials/substrates';
 import type { Damage } from '../section/section';
+import { TYPICAL_PARENT } from '../section/spec';
 import type { UnitSystem } from '../units/quantities';
 import { readField, type SurveyDraft } from './draft';
 import { familyOf } from './survey';
@@ -9,7 +9,7 @@ import { familyOf } from './survey';
 export interface Sketch {
   damage: Damage;
   unknown: string[];
-  metal: Metal;
+  material: Substrate;
 }
 
 /** The sketch of one damage of a draft; null until its shape is chosen. */
@@ -24,8 +24,8 @@ export function sketchOf(draft: SurveyDraft, index: number, system: UnitSystem):
     return [key, shape.typical[key]];
   });
   const damage = { shape: shape.shape, ...Object.fromEntries(sizes) } as Damage;
-  const metal = METALS.find((m) => m === draft.texts['parent.metal']) ?? 'carbon-steel';
-  return { damage, unknown, metal };
+  const typed = SUBSTRATES.find((m) => m === draft.texts['parent.material']);
+  return { damage, unknown, material: typed ?? TYPICAL_PARENT[draft.family] ?? 'carbon-steel' };
 }
 
 /** Writes the unit behind every bare number, so that a change of unit system does not change what was typed. */

@@ -32,7 +32,7 @@ const DECIMALS: Record<string, (x: number) => number> = {
 };
 
 /** Inches this near to a sixteenth are read off the tape as that fraction. */
-const TAPE_SLACK_IN = 0.0005;
+const TAPE_SLACK_IN = 0.00051;
 
 /** Inches on a tape: "1 1/2", "3/8"; null where they fall between its marks. */
 function tape(x: number): string | null {
@@ -49,13 +49,13 @@ const trim = (text: string): string => (text.includes('.') ? text.replace(/\.?0+
 
 /** Rounds a figure to what can be measured in its unit. Minus is the true sign, not a hyphen. */
 function round(x: number, unit: Unit): string {
-  const onTape = unit.symbol === 'in' ? tape(x) : null;
-  if (onTape) return onTape;
   const size = Math.abs(x);
   const decimals =
     DECIMALS[unit.symbol]?.(size) ??
     (size >= 100 || size === 0 ? 0 : 2 - Math.floor(Math.log10(size)));
   const text = trim(x.toFixed(Math.min(Math.max(decimals, 0), 6)));
+  const onTape = unit.symbol === 'in' ? tape(Number(text)) : null;
+  if (onTape) return onTape;
   // Five figures or more are read in threes.
   const grouped = size >= 10000 ? text.replace(/\B(?=(\d{3})+(?!\d))/g, '\u202f') : text;
   return grouped === '-0' ? '0' : grouped.replace('-', '−');

@@ -1,7 +1,20 @@
 import type { Card, SystemCard } from '@kelmot/core';
 import { aidCards } from './aids';
+import { floorCards } from './floors';
+import { puttyCards } from './putties';
 import { rebuildCards } from './rebuild';
 import { specialRebuildCards } from './rebuildSpecial';
+import { rubberCards } from './rubbers';
+import { specialCards } from './specials';
+import { wrapCards } from './wraps';
 
-export const systemCards: SystemCard[] = [...rebuildCards, ...specialRebuildCards];
+export const systemCards: SystemCard[] = [
+  ...rebuildCards,
+  ...specialRebuildCards,
+  ...puttyCards,
+  ...wrapCards,
+  ...rubberCards,
+  ...floorCards,
+  ...specialCards,
+];
 export const demoCards: Card[] = [...systemCards, ...aidCards];

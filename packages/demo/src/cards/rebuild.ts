@@ -1,12 +1,12 @@
-import type { SystemCard } from '@kelmot/core';
+import { METALS, type SystemCard } from '@kelmot/core';
 import { at } from './points';
 
 type Prep = SystemCard['substrates'][number];
-type Metal = Prep['metal'];
+type Metal = (typeof METALS)[number];
 
-const prepFor = (metals: Metal[], prep: Omit<Prep, 'metal'>): Prep[] =>
-  metals.map((metal) => ({ metal, ...prep }));
-const ALL: Metal[] = ['carbon-steel', 'cast-iron', 'stainless', 'cast-aluminium', 'bronze'];
+const prepFor = (metals: readonly Metal[], prep: Omit<Prep, 'material'>): Prep[] =>
+  metals.map((material) => ({ material, ...prep }));
+const ALL = METALS;
 const FERROUS: Metal[] = ['carbon-steel', 'cast-iron', 'stainless'];
 const blasted = { lasting: 'Sa 2½', stopgap: 'SP 11', profileUm: { min: 75, max: 120 } } as const;
 const tooled = { lasting: 'SP 11', stopgap: 'St 3', profileUm: { min: 50, max: 100 } } as const;
@@ -16,6 +16,13 @@ const common = {
   version: 1,
   families: ['F2'],
   example: true,
+  packUnit: 'ml',
+  mostMm: 1200,
+  flammable: false,
+  ventilate: false,
+  spoils: ['paint', 'electronics'],
+  permission: 'none',
+  stopgapOnly: false,
   hazards: ['amine', 'exotherm'],
   ppe: ['nitrile gloves, two pairs', 'eye protection', 'long sleeves'],
   mustNotTouch: ['silicone', 'oily rags', 'release agent'],
@@ -30,6 +37,7 @@ export const rebuildCards: SystemCard[] = [
   {
     ...common,
     code: 'R-210',
+    families: ['F1', 'F2', 'F3'],
     name: 'Steel paste, long life',
     summary: 'The all-rounder: machinable, middling heat.',
     mix: {
@@ -44,9 +52,9 @@ export const rebuildCards: SystemCard[] = [
       tool: 'Flat board and spreader, or a slow paddle',
     },
     packs: [
-      { id: 'R-210/500', label: '500 g pack', ml: 192, price: 58 },
-      { id: 'R-210/1000', label: '1 kg pack', ml: 385, price: 98 },
-      { id: 'R-210/5000', label: '5 kg pack', ml: 1925, price: 430 },
+      { id: 'R-210/500', label: '500 g pack', size: 192, price: 58 },
+      { id: 'R-210/1000', label: '1 kg pack', size: 385, price: 98 },
+      { id: 'R-210/5000', label: '5 kg pack', size: 1925, price: 430 },
     ],
     cure: {
       refMassG: 500,
@@ -76,7 +84,7 @@ export const rebuildCards: SystemCard[] = [
         { medium: 'condensate', maxC: 75 },
         { medium: 'juice', maxC: 78 },
         { medium: 'lime-milk', maxC: 75 },
-        { medium: 'caustic', maxC: 50, note: 'to 10 %' },
+        { medium: 'caustic', maxC: 50, maxConcPct: 10 },
         { medium: 'soil-slurry', maxC: 60 },
         { medium: 'oil', maxC: 90 },
       ],
@@ -84,10 +92,13 @@ export const rebuildCards: SystemCard[] = [
       sliding: 3,
       erosion: 3,
       impact: 2,
+      flex: 0,
+      movementPct: 0.5,
+      pressureBar: 10,
       machinable: true,
       compressiveMPa: 92,
       lapShearMPa: 19,
-      hardnessShoreD: 84,
+      hardness: { scale: 'D', least: 84 },
     },
     layer: {
       minMm: 1.5,
@@ -105,6 +116,7 @@ export const rebuildCards: SystemCard[] = [
   {
     ...common,
     code: 'R-215',
+    families: ['F2', 'F3'],
     name: 'Steel paste, fast',
     summary: 'Short life, sets in the cold, lower heat.',
     mix: {
@@ -119,8 +131,8 @@ export const rebuildCards: SystemCard[] = [
       tool: 'Flat board and spreader',
     },
     packs: [
-      { id: 'R-215/500', label: '500 g pack', ml: 233, price: 52 },
-      { id: 'R-215/1000', label: '1 kg pack', ml: 465, price: 92 },
+      { id: 'R-215/500', label: '500 g pack', size: 233, price: 52 },
+      { id: 'R-215/1000', label: '1 kg pack', size: 465, price: 92 },
     ],
     cure: {
       refMassG: 250,
@@ -157,10 +169,13 @@ export const rebuildCards: SystemCard[] = [
       sliding: 2,
       erosion: 2,
       impact: 2,
+      flex: 0,
+      movementPct: 0.5,
+      pressureBar: 10,
       machinable: true,
       compressiveMPa: 68,
       lapShearMPa: 14,
-      hardnessShoreD: 80,
+      hardness: { scale: 'D', least: 80 },
     },
     layer: {
       minMm: 1,
@@ -192,8 +207,8 @@ export const rebuildCards: SystemCard[] = [
       tool: 'Stiff spreader and board',
     },
     packs: [
-      { id: 'R-225/1500', label: '1.5 kg pack', ml: 664, price: 168 },
-      { id: 'R-225/5000', label: '5 kg pack', ml: 2212, price: 496 },
+      { id: 'R-225/1500', label: '1.5 kg pack', size: 664, price: 168 },
+      { id: 'R-225/5000', label: '5 kg pack', size: 2212, price: 496 },
     ],
     cure: {
       refMassG: 1000,
@@ -222,17 +237,20 @@ export const rebuildCards: SystemCard[] = [
         { medium: 'condensate', maxC: 80 },
         { medium: 'juice', maxC: 82 },
         { medium: 'lime-milk', maxC: 78 },
-        { medium: 'caustic', maxC: 45 },
+        { medium: 'caustic', maxC: 45, maxConcPct: 20 },
         { medium: 'soil-slurry', maxC: 80 },
       ],
       ph: { min: 3, max: 13.5 },
       sliding: 4,
       erosion: 4,
       impact: 2,
+      flex: 0,
+      movementPct: 0.5,
+      pressureBar: 10,
       machinable: false,
       compressiveMPa: 105,
       lapShearMPa: 17,
-      hardnessShoreD: 89,
+      hardness: { scale: 'D', least: 89 },
     },
     layer: {
       minMm: 5,
@@ -264,8 +282,8 @@ export const rebuildCards: SystemCard[] = [
       tool: 'Paddle, then a short stiff brush',
     },
     packs: [
-      { id: 'R-230/750', label: '750 g pack', ml: 459, price: 92 },
-      { id: 'R-230/2000', label: '2 kg pack', ml: 1224, price: 218 },
+      { id: 'R-230/750', label: '750 g pack', size: 459, price: 92 },
+      { id: 'R-230/2000', label: '2 kg pack', size: 1224, price: 218 },
     ],
     cure: {
       refMassG: 750,
@@ -294,7 +312,7 @@ export const rebuildCards: SystemCard[] = [
         { medium: 'condensate', maxC: 65 },
         { medium: 'juice', maxC: 68 },
         { medium: 'lime-milk', maxC: 62 },
-        { medium: 'caustic', maxC: 55 },
+        { medium: 'caustic', maxC: 55, maxConcPct: 20 },
         { medium: 'soil-slurry', maxC: 55 },
         { medium: 'oil', maxC: 80 },
       ],
@@ -302,10 +320,13 @@ export const rebuildCards: SystemCard[] = [
       sliding: 2,
       erosion: 3,
       impact: 1,
+      flex: 0,
+      movementPct: 0.5,
+      pressureBar: 10,
       machinable: false,
       compressiveMPa: 88,
       lapShearMPa: 20,
-      hardnessShoreD: 86,
+      hardness: { scale: 'D', least: 86 },
     },
     layer: {
       minMm: 0.4,

@@ -1,13 +1,14 @@
-import type { SystemCard } from '@kelmot/core';
+import type { SystemCard, TwoPartMix } from '@kelmot/core';
 import { at } from './points';
 import { rebuildCards } from './rebuild';
 
-const [allRounder] = rebuildCards as [SystemCard];
+const [allRounder] = rebuildCards as [SystemCard & { mix: TwoPartMix }];
 /** Those made for one hard case: heat, damp, acid. What is not said here is as on the all-rounder's card. */
 export const specialRebuildCards: SystemCard[] = [
   {
     ...allRounder,
     code: 'R-240',
+    families: ['F1', 'F2'],
     name: 'High-heat paste',
     summary: 'Needs post-cure to reach its rating.',
     mix: {
@@ -18,8 +19,8 @@ export const specialRebuildCards: SystemCard[] = [
       mixMinutes: 4,
     },
     packs: [
-      { id: 'R-240/500', label: '500 g pack', ml: 235, price: 96 },
-      { id: 'R-240/2000', label: '2 kg pack', ml: 941, price: 338 },
+      { id: 'R-240/500', label: '500 g pack', size: 235, price: 96 },
+      { id: 'R-240/2000', label: '2 kg pack', size: 941, price: 338 },
     ],
     cure: {
       refMassG: 500,
@@ -47,7 +48,7 @@ export const specialRebuildCards: SystemCard[] = [
         { medium: 'condensate', maxC: 125 },
         { medium: 'juice', maxC: 125 },
         { medium: 'lime-milk', maxC: 95 },
-        { medium: 'caustic', maxC: 70 },
+        { medium: 'caustic', maxC: 70, maxConcPct: 20 },
         { medium: 'oil', maxC: 150 },
         { medium: 'soil-slurry', maxC: 80 },
       ],
@@ -55,7 +56,7 @@ export const specialRebuildCards: SystemCard[] = [
       erosion: 2,
       impact: 1,
       compressiveMPa: 110,
-      hardnessShoreD: 87,
+      hardness: { scale: 'D', least: 87 },
     },
     postCure: { tempC: 80, minutes: 240, withoutC: 70 },
     layer: {
@@ -69,6 +70,7 @@ export const specialRebuildCards: SystemCard[] = [
   {
     ...allRounder,
     code: 'R-250',
+    families: ['F2'],
     name: 'Damp-tolerant paste',
     summary: 'Grips wet metal; lower strength.',
     mix: {
@@ -80,8 +82,8 @@ export const specialRebuildCards: SystemCard[] = [
       mixMinutes: 3,
     },
     packs: [
-      { id: 'R-250/500', label: '500 g pack', ml: 265, price: 62 },
-      { id: 'R-250/1500', label: '1.5 kg pack', ml: 796, price: 162 },
+      { id: 'R-250/500', label: '500 g pack', size: 265, price: 62 },
+      { id: 'R-250/1500', label: '1.5 kg pack', size: 796, price: 162 },
     ],
     cure: {
       refMassG: 500,
@@ -125,7 +127,7 @@ export const specialRebuildCards: SystemCard[] = [
       impact: 2,
       compressiveMPa: 52,
       lapShearMPa: 9,
-      hardnessShoreD: 76,
+      hardness: { scale: 'D', least: 76 },
     },
     layer: { ...allRounder.layer, maxMm: { level: 12, vertical: 10, overhead: 8 }, maxTotalMm: 40 },
     applyMlPerMin: 15,
@@ -134,6 +136,7 @@ export const specialRebuildCards: SystemCard[] = [
   {
     ...allRounder,
     code: 'R-260',
+    families: ['F1', 'F2'],
     name: 'Acid-resisting paste',
     summary: 'Novolac: acids and caustic.',
     mix: {
@@ -144,8 +147,8 @@ export const specialRebuildCards: SystemCard[] = [
       mixMinutes: 4,
     },
     packs: [
-      { id: 'R-260/1000', label: '1 kg pack', ml: 612, price: 142 },
-      { id: 'R-260/4000', label: '4 kg pack', ml: 2449, price: 498 },
+      { id: 'R-260/1000', label: '1 kg pack', size: 612, price: 142 },
+      { id: 'R-260/4000', label: '4 kg pack', size: 2449, price: 498 },
     ],
     cure: {
       refMassG: 1000,
@@ -182,7 +185,7 @@ export const specialRebuildCards: SystemCard[] = [
       sliding: 2,
       erosion: 2,
       impact: 1,
-      hardnessShoreD: 85,
+      hardness: { scale: 'D', least: 85 },
     },
     layer: {
       ...allRounder.layer,

@@ -52,7 +52,7 @@ export function sectionOf(
     height,
     system: units,
     tag: survey.asset.tag,
-    metal: survey.parent.metal,
+    material: survey.parent.material,
     medium: `${MEDIUM_NAMES[medium].toLowerCase()} ${say(mediumC, 'temperature', units)}`,
     layers: plan ? coatStates(plan.body, view, now) : [],
     edgeMm: card?.layer.minEdgeMm ?? null,

@@ -108,7 +108,8 @@ export function Weigh({
   weighed: Weighed;
 }) {
   const [width, setWidth] = useState(0);
-  const { tolerancePct } = plan.card.mix;
+  const { mix } = plan.card;
+  const tolerancePct = mix.kind === 'two-part' ? mix.tolerancePct : 0;
   const verdict = verdictOf(weighed, tolerancePct, batch);
   return (
     <View

@@ -36,10 +36,16 @@ export function useBatches(view: RepairView, plan: Plan): Batches {
   const aText = texts[weightKey(view, 'a')] ?? '';
   const bText = texts[weightKey(view, 'b')] ?? '';
   const [aG, bG] = [grams(aText), grams(bText)];
-  const { ratio, densityA, densityB, tolerancePct } = plan.card.mix;
+  const { mix } = plan.card;
   const check =
-    aG !== null && bG !== null
-      ? mixCheck({ ratio, densityA, densityB, tolerancePct, weighed: { aG, bG } })
+    aG !== null && bG !== null && mix.kind === 'two-part'
+      ? mixCheck({
+          ratio: mix.ratio,
+          densityA: mix.densityA,
+          densityB: mix.densityB,
+          tolerancePct: mix.tolerancePct,
+          weighed: { aG, bG },
+        })
       : null;
   const open = STATIONS.slice(0, STATIONS.indexOf('build')).flatMap((s) => openHolds(view, s));
   const earlier =

@@ -1,8 +1,9 @@
 import {
-  METAL_NAMES,
   MILESTONE_NAMES,
   MilestoneId,
+  mixText,
   say,
+  SUBSTRATE_NAMES,
   type Card,
   type SystemCard,
 } from '@kelmot/core';
@@ -34,10 +35,7 @@ function SystemFigures({ card }: { card: SystemCard }) {
   const temp = (x: number) => say(x, 'temperature', units);
   return (
     <View className="pb-3">
-      <Line
-        name="Ratio"
-        text={`${mix.ratio.a} : ${mix.ratio.b} by ${mix.ratio.by}, within ${mix.tolerancePct} %`}
-      />
+      <Line name="Made ready" text={mixText(mix)} />
       <Line name="Mix" text={`${say(mix.mixMinutes, 'time')}. ${mix.mixedSign}.`} />
       <Line name="Heat" text={`dry ${temp(service.dryHeatC)}, wet ${temp(service.wetHeatC)}`} />
       {card.postCure ? (
@@ -47,7 +45,7 @@ function SystemFigures({ card }: { card: SystemCard }) {
         />
       ) : null}
       <Line
-        name="Steel when placed"
+        name="Surface when placed"
         text={`${temp(ambient.minSurfaceC)} to ${temp(ambient.maxSurfaceC)}, ${ambient.minAboveDewC} °C above dew point`}
       />
       <Line
@@ -55,10 +53,12 @@ function SystemFigures({ card }: { card: SystemCard }) {
         text={`level ${say(layer.maxMm.level, 'length', units)}, vertical ${say(layer.maxMm.vertical, 'length', units)}, overhead ${say(layer.maxMm.overhead, 'length', units)}`}
       />
       <Line
-        name="Metals"
-        text={card.substrates.map((s) => `${METAL_NAMES[s.metal]} ${s.lasting}`).join(', ')}
+        name="Holds on"
+        text={card.substrates.map((s) => `${SUBSTRATE_NAMES[s.material]} ${s.lasting}`).join(', ')}
       />
-      <Line name="Hardness" text={`Shore D ${service.hardnessShoreD}`} />
+      {service.hardness ? (
+        <Line name="Hardness" text={`Shore ${service.hardness.scale} ${service.hardness.least}`} />
+      ) : null}
       {MilestoneId.options.flatMap((id) => {
         const points = card.cure.milestones[id];
         return points
@@ -102,7 +102,7 @@ function CardRow({ card }: { card: Card }) {
         </Txt>
       </Pressable>
       {open && card.role === 'system' ? <SystemFigures card={card} /> : null}
-      {open ? (
+      {open && card.mustNotTouch.length > 0 ? (
         <Txt className="pb-3 text-pencil">Must not touch: {card.mustNotTouch.join(', ')}.</Txt>
       ) : null}
     </View>

@@ -1,4 +1,10 @@
-import { drawSection, type DamageShape, type Damage, type FamilyId } from '@kelmot/core';
+import {
+  drawSection,
+  TYPICAL_PARENT,
+  type DamageShape,
+  type Damage,
+  type FamilyId,
+} from '@kelmot/core';
 import { Pressable, View } from 'react-native';
 import { SectionDrawing } from '@/ui/SectionView';
 import { Txt } from '@/ui/Txt';
@@ -26,7 +32,7 @@ export function ShapeTiles({
           height: 84,
           system: 'metric',
           tag: s.shape,
-          metal: 'carbon-steel',
+          material: TYPICAL_PARENT[family] ?? 'carbon-steel',
           medium: null,
           layers: [],
           edgeMm: null,

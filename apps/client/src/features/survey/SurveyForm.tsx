@@ -1,5 +1,6 @@
 import {
   draftFields,
+  familiesFor,
   familyOf,
   INTENT_NAMES,
   INTENTS,
@@ -13,8 +14,10 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { LinkButton } from '@/ui/Button';
 import { Choices, FieldBox, FieldFrame } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
+import { useAssetsQuery } from '@/store/api';
 import { AssetPicker } from './AssetPicker';
-import { withAsset } from './draftOf';
+import { withAsset, withFamily } from './draftOf';
+import { FamilyPicker } from './FamilyPicker';
 import { ShapeTiles } from './ShapeTiles';
 
 const MOST_DAMAGES = 12;
@@ -23,6 +26,8 @@ interface FormProps {
   draftKey: string;
   draft: SurveyDraft;
   errors: Record<string, string>;
+  /** A repair that is under way keeps its kind. */
+  fixedFamily: boolean;
 }
 
 function Part({ title, children }: { title: string; children: React.ReactNode }) {
@@ -37,7 +42,8 @@ function Part({ title, children }: { title: string; children: React.ReactNode })
 }
 
 /** The survey, made of the family's own fields: a new family brings data here, never a screen. */
-export function SurveyForm({ draftKey, draft, errors }: FormProps) {
+export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) {
+  const { data: assets = [] } = useAssetsQuery();
   const dispatch = useAppDispatch();
   const units = useAppSelector((s) => s.settings.units);
   const family = familyOf(draft.family);
@@ -71,16 +77,32 @@ export function SurveyForm({ draftKey, draft, errors }: FormProps) {
     put({ ...draft, shapes: draft.shapes.filter((_, i) => i !== index), texts });
   };
   const rows = Math.max(1, draft.shapes.length);
+  const asset = assets.find((a) => a.id === draft.asset.id) ?? null;
   return (
     <View>
       <Part title="What is damaged">
         <AssetPicker
           draft={draft}
           errors={errors}
-          onPick={(a) => put(withAsset(draft, a, units))}
+          onPick={(a) => {
+            const family = familiesFor(a.kind)[0]?.id ?? draft.family;
+            const begun = fixedFamily || draft.shapes.length > 0 || draft.family === family;
+            put(begun ? withAsset(draft, a, units) : withFamily(draft, family, a, units));
+          }}
           onType={(asset) => put({ ...draft, asset })}
         />
       </Part>
+      {fixedFamily ? null : (
+        <Part title="What kind of repair">
+          <FamilyPicker
+            kind={asset?.kind ?? null}
+            value={draft.family}
+            onPick={(family) =>
+              family === draft.family ? undefined : put(withFamily(draft, family, asset, units))
+            }
+          />
+        </Part>
+      )}
       {Array.from({ length: rows }, (_, i) => (
         <Part key={i} title={rows > 1 ? `Damage ${i + 1}` : 'The damage'}>
           <FieldFrame label="Shape" error={i === 0 ? errors.damages : undefined}>
@@ -115,7 +137,7 @@ export function SurveyForm({ draftKey, draft, errors }: FormProps) {
       ) : null}
       {family.groups.map((g) => (
         <Part key={g.id} title={g.title}>
-          {Object.entries(g.fields).map(([key, field]) => box(`${g.id}.${key}`, field))}
+          {fields.filter((f) => f.path.startsWith(`${g.id}.`)).map((f) => box(f.path, f.field))}
           {g.id === 'window' ? (
             <FieldFrame label="Meant as" why="Both are ranked at Match; you can change it there.">
               <Choices

@@ -1,7 +1,6 @@
 import type { RepairView } from '@kelmot/contract';
 import {
   drawSection,
-  families,
   familyOf,
   MEDIUM_NAMES,
   MEDIA,
@@ -44,7 +43,7 @@ function draftSection(
     height,
     system: units,
     tag: draft.asset.tag || 'new repair',
-    metal: sketch.metal,
+    material: sketch.material,
     medium: medium ? MEDIUM_NAMES[medium].toLowerCase() : null,
     layers: [],
     edgeMm: null,
@@ -91,7 +90,7 @@ export function SurveyScreen({
   const kept = useAppSelector((s) => s.drafts.surveys[draftKey]);
   const [shown, setShown] = useState(false);
   const stored = useMemo(() => (view ? draftOf(view.survey, units) : null), [view, units]);
-  const fresh = useMemo(() => newDraft(families[0]?.id ?? 'F2', new Date().toISOString()), []);
+  const fresh = useMemo(() => newDraft('F2', new Date().toISOString()), []);
   const draft = kept ?? stored ?? fresh;
   useEffect(() => {
     if (!kept) dispatch(draftPut({ key: draftKey, draft }));
@@ -154,7 +153,12 @@ export function SurveyScreen({
           </Txt>
         </View>
       ) : null}
-      <SurveyForm draftKey={draftKey} draft={draft} errors={errors} />
+      <SurveyForm
+        draftKey={draftKey}
+        draft={draft}
+        errors={errors}
+        fixedFamily={view !== undefined}
+      />
       <View className="gap-2 px-4 py-4">
         {view && changed ? (
           <LinkButton

@@ -1,5 +1,6 @@
 import {
-  draftFields,
+  everyField,
+  familyOf,
   fromBase,
   shownUnit,
   type Survey,
@@ -29,8 +30,9 @@ export function draftOf(survey: Survey, units: UnitSystem): SurveyDraft {
     texts: {},
   };
   const texts = Object.fromEntries(
-    draftFields(empty).map(({ path, field }) => {
+    everyField(empty).map(({ path, field }) => {
       const value = valueAt(survey, path);
+      if (value === null || value === undefined) return [path, ''];
       if (field.kind === 'flag') return [path, value ? 'yes' : 'no'];
       if (field.kind === 'choice') return [path, String(value)];
       if (field.quantity === 'time') return [path, `${tidy(Number(value) / 60)} h`];
@@ -40,7 +42,7 @@ export function draftOf(survey: Survey, units: UnitSystem): SurveyDraft {
   return { ...empty, texts };
 }
 
-/** A new survey: what is nearly always so is filled in; what must be looked at is not. */
+/** A new survey: what is nearly always so in its family is filled in; what must be looked at is not. */
 export function newDraft(family: string, startAt: string): SurveyDraft {
   return {
     family,
@@ -48,22 +50,42 @@ export function newDraft(family: string, startAt: string): SurveyDraft {
     startAt,
     asset: { id: null, tag: '', name: '', position: '', costPerHour: 0 },
     shapes: [],
-    texts: {
-      'surface.damp': 'dry',
-      'surface.slope': 'level',
-      'site.area': 'safe',
-      'parent.salts': 'no',
-      'parent.machined': 'no',
-      'service.wear': 'none',
-    },
+    texts: { ...familyOf(family).usual },
   };
+}
+
+/** The same survey for another family: the asset and what both ask is kept, the damage begins anew. */
+export function withFamily(
+  draft: SurveyDraft,
+  family: string,
+  asset: Asset | null,
+  units: UnitSystem,
+): SurveyDraft {
+  const next = newDraft(family, draft.startAt);
+  const shared = Object.entries(draft.texts).filter(([path]) =>
+    /^(service|window|site|readings)\./.test(path),
+  );
+  const moved = {
+    ...next,
+    intent: draft.intent,
+    asset: draft.asset,
+    texts: { ...next.texts, ...Object.fromEntries(shared) },
+  };
+  return asset ? withAsset(moved, asset, units) : moved;
+}
+
+/** Whether a family’s survey lets this material be chosen. */
+function offers(family: string, material: string): boolean {
+  const field = familyOf(family).groups.find((g) => g.id === 'parent')?.fields.material;
+  return field?.kind === 'choice' && field.options.some((o) => o.value === material);
 }
 
 /** The draft with an asset taken from the register, and what it knows filled in. */
 export function withAsset(draft: SurveyDraft, asset: Asset, units: UnitSystem): SurveyDraft {
   const { id, tag, name, position, costPerHour } = asset;
   const known: Record<string, string> = {};
-  if (asset.metal) known['parent.metal'] = asset.metal;
+  if (asset.material && offers(draft.family, asset.material))
+    known['parent.material'] = asset.material;
   if (asset.medium) known['service.medium'] = asset.medium;
   if (asset.ph !== null) known['service.ph'] = tidy(asset.ph);
   if (asset.mediumC !== null)

@@ -1,0 +1,137 @@
+import { z } from 'zod';
+import { Ratio } from '../mix/ratio';
+
+const minutes = () => z.number().gt(0).max(120);
+const density = () => z.number().gt(0).max(25);
+const common = { mixMinutes: minutes(), mixedSign: z.string(), tool: z.string() };
+
+export const TwoPartMix = z.strictObject({
+  kind: z.literal('two-part'),
+  ratio: Ratio,
+  densityA: density(),
+  densityB: density(),
+  tolerancePct: z.number().min(0).max(20),
+  wholeKit: z.boolean(),
+  ...common,
+});
+/** A cartridge mixes in its nozzle: the first of it is purged and set aside. */
+export const CartridgeMix = z.strictObject({
+  kind: z.literal('cartridge'),
+  ratio: Ratio,
+  density: density(),
+  purgeMl: z.number().min(0).max(200),
+  ...common,
+});
+/** Bags mixed with water, by the consistency of each coat. */
+export const PowderMix = z.strictObject({
+  kind: z.literal('powder-water'),
+  bagKg: density().max(100),
+  yieldLPerBag: z.number().gt(0).max(100),
+  waterLPerBag: z.strictObject({
+    patch: z.number().gt(0),
+    base: z.number().gt(0).optional(),
+    finish: z.number().gt(0).optional(),
+  }),
+  restMinutes: z.number().min(0).max(60),
+  maxAggregatePct: z.number().min(0).max(100),
+  ...common,
+});
+/** A bandage whose resin is set off by water. */
+export const WaterSetMix = z.strictObject({
+  kind: z.literal('water-set'),
+  soakSeconds: z.number().gt(0).max(600),
+  squeezes: z.int().min(0).max(20),
+  leastLayers: z.int().min(1).max(40),
+  ...common,
+});
+export const DissolvedMix = z.strictObject({
+  kind: z.literal('dissolved'),
+  solventDensityGml: density(),
+  solids: z.strictObject({ paste: z.number().gt(0).lt(1), syrup: z.number().gt(0).lt(1) }),
+  density: density(),
+  ...common,
+});
+export const LightCuredMix = z.strictObject({
+  kind: z.literal('light-cured'),
+  depthPerPassMm: z.number().gt(0).max(20),
+  doseJcm2: z.number().gt(0).max(1000),
+  filler: z.number().gt(0).max(20),
+  density: density(),
+  ...common,
+});
+/** Granules bound by a resin. */
+export const CrumbMix = z.strictObject({
+  kind: z.literal('crumb'),
+  bulkDensityKgL: density(),
+  compaction: z.number().min(0.5).max(3),
+  binderPct: z.number().gt(0).max(60),
+  primerShare: z.number().min(0).lt(1),
+  ...common,
+});
+/** Ready as it is, or kneaded in the hand. */
+export const SingleMix = z.strictObject({
+  kind: z.literal('single'),
+  density: density(),
+  ...common,
+});
+
+/** How a material is made ready. */
+export const Mix = z.discriminatedUnion('kind', [
+  TwoPartMix,
+  CartridgeMix,
+  PowderMix,
+  WaterSetMix,
+  DissolvedMix,
+  LightCuredMix,
+  CrumbMix,
+  SingleMix,
+]);
+export type Mix = z.infer<typeof Mix>;
+export type TwoPartMix = z.infer<typeof TwoPartMix>;
+
+/** Density of two parts mixed, g/ml, their volumes taken as adding up. */
+function twoPartDensity(mix: TwoPartMix): number {
+  const r =
+    mix.ratio.by === 'volume'
+      ? mix.ratio.a / mix.ratio.b
+      : ((mix.ratio.a / mix.ratio.b) * mix.densityB) / mix.densityA;
+  return (r * mix.densityA + mix.densityB) / (r + 1);
+}
+
+/** Density of the material as it is placed, g/ml; wraps count as a laminate of common glass. */
+export function placedDensity(mix: Mix): number {
+  switch (mix.kind) {
+    case 'two-part':
+      return twoPartDensity(mix);
+    case 'powder-water':
+      return (mix.bagKg + mix.waterLPerBag.patch) / mix.yieldLPerBag;
+    case 'crumb':
+      return mix.bulkDensityKgL * mix.compaction * (1 + mix.binderPct / 100);
+    case 'water-set':
+      return 1.6;
+    default:
+      return mix.density;
+  }
+}
+
+/** How a material is made ready, in one phrase. */
+export function mixText(mix: Mix): string {
+  switch (mix.kind) {
+    case 'two-part':
+      return `${mix.ratio.a} : ${mix.ratio.b} by ${mix.ratio.by}, within ${mix.tolerancePct} %${mix.wholeKit ? ', whole kits only' : ''}`;
+    case 'cartridge':
+      return `cartridge ${mix.ratio.a} : ${mix.ratio.b}, purge ${mix.purgeMl} ml and set it aside`;
+    case 'powder-water':
+      return `${mix.bagKg} kg into ${mix.waterLPerBag.patch} l of water, rest ${mix.restMinutes} min`;
+    case 'water-set':
+      return `soak ${mix.soakSeconds} s, squeeze ${mix.squeezes} times, ${mix.leastLayers} layers or more`;
+    case 'dissolved':
+      return `solids ${mix.solids.paste * 100} % for paste, ${mix.solids.syrup * 100} % for syrup`;
+    case 'light-cured':
+      return `passes of ${mix.depthPerPassMm} mm, ${mix.doseJcm2} J/cm² each`;
+    case 'crumb':
+      return `binder ${mix.binderPct} % of the granules, ${mix.primerShare * 100} % of it to prime`;
+    case 'single':
+      return 'ready as it is';
+  }
+}

@@ -1,0 +1,128 @@
+import { z } from 'zod';
+import { SUBSTRATE_NAMES } from '../materials/substrates';
+import { closingGroups, commonShape, commonUsual } from './common';
+import { demandOf, prepPace } from './demand';
+import { defineFamily } from './family';
+import { choice, flag, mm, schemasOf, type DamageShape } from './fields';
+import { body, crackWidth, panel, pathsOf, swing, traffic, TRAFFIC_WEAR } from './parts';
+
+const run = {
+  lengthMm: mm('Length of the crack', 'All of it, along its turns.', 50, 200000, 100),
+  widthMm: crackWidth(60),
+  depthMm: mm('Depth to fill', 'To the bottom, or to a sand bed.', 2, 400),
+};
+const stepped = { ...run, stepMm: mm('Step', 'One side over the other.', 0.5, 60, 0.5) };
+const shapes: DamageShape[] = [
+  {
+    shape: 'crack',
+    title: 'Crack',
+    hint: 'both sides level',
+    named: 'floor crack',
+    typical: { lengthMm: 2400, widthMm: 3, depthMm: 40 },
+    fields: run,
+  },
+  {
+    shape: 'bottomless',
+    title: 'Bottomless crack',
+    hint: 'resin would drain',
+    named: 'open floor crack',
+    typical: { lengthMm: 2400, widthMm: 8, depthMm: 60 },
+    fields: run,
+  },
+  {
+    shape: 'stepped',
+    title: 'Stepped crack',
+    hint: 'one side has sunk',
+    named: 'stepped floor crack',
+    typical: { lengthMm: 1800, widthMm: 12, depthMm: 80, stepMm: 6 },
+    fields: stepped,
+  },
+];
+const Damage = z.discriminatedUnion('shape', [
+  z.strictObject({ shape: z.literal('crack'), ...schemasOf(run) }),
+  z.strictObject({ shape: z.literal('bottomless'), ...schemasOf(run) }),
+  z.strictObject({ shape: z.literal('stepped'), ...schemasOf(stepped) }),
+]);
+
+const parentFields = {
+  material: choice(['concrete'] as const, SUBSTRATE_NAMES, {
+    label: 'Floor',
+    why: 'Prep depends on it.',
+  }),
+};
+const floorFields = {
+  panelMm: panel,
+  swingC: swing,
+  traffic,
+  washed: flag({ label: 'Washed down or wet', why: 'Some resins do not stand standing water.' }),
+  structural: flag({
+    label: 'The slab spans or carries a machine base',
+    why: 'Then the crack is a structural one.',
+  }),
+};
+
+export const FloorCrackSurvey = z.strictObject({
+  family: z.literal('F8'),
+  ...commonShape,
+  damages: z.array(Damage).min(1).max(40),
+  parent: z.strictObject(schemasOf(parentFields)),
+  floor: z.strictObject(schemasOf(floorFields)),
+});
+
+export const floorCrackFamily = defineFamily({
+  id: 'F8',
+  title: 'Floor crack',
+  hint: 'hairline to wide, still or moving',
+  kinds: ['floor'],
+  shapes,
+  groups: [
+    { id: 'parent', title: 'The floor', fields: parentFields },
+    { id: 'floor', title: 'How it is used', fields: floorFields },
+    ...closingGroups,
+  ],
+  usual: {
+    ...commonUsual,
+    'parent.material': 'concrete',
+    'floor.traffic': 'foot',
+    'floor.washed': 'no',
+    'floor.structural': 'no',
+  },
+  schema: FloorCrackSurvey,
+  demand: (survey) => {
+    const { floor } = survey;
+    const total = survey.damages.reduce((sum, d) => sum + d.lengthMm, 0);
+    const widest = Math.max(...survey.damages.map((d) => d.widthMm));
+    return demandOf(survey, {
+      needed: floor.traffic === 'foot' ? 'lightLoad' : 'fullLoad',
+      bodies: survey.damages.map((d, i) =>
+        body(
+          'Crack',
+          {
+            kind: 'groove',
+            lengthMm: d.lengthMm,
+            widthMm: d.widthMm,
+            depthMm: d.depthMm,
+            profile: 'square',
+          },
+          d.depthMm,
+          pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
+        ),
+      ),
+      crack: { widthMm: widest, panelLengthM: floor.panelMm / 1000, swingC: floor.swingC },
+      longestMm: total,
+      prepMin: prepPace(20, total * 100, 60),
+      acceptMin: 20,
+      refusals: floor.structural
+        ? [
+            {
+              id: 'structural',
+              because:
+                'The slab spans or carries a machine: find why it cracked before it is filled.',
+              who: 'structural-engineer',
+            },
+          ]
+        : [],
+      service: { medium: floor.washed ? 'water' : 'air', wear: TRAFFIC_WEAR[floor.traffic] },
+    });
+  },
+});

@@ -1,0 +1,90 @@
+import type { Shape } from '../geometry/shapeVolume';
+import type { Body } from './demand';
+import { amount, choice, flag, mm } from './fields';
+
+/** Fields and bodies that several families share. */
+
+export const depth = (max = 500) =>
+  mm('Greatest depth', 'Sets the coats and the volume.', 0.2, max, 0.5);
+export const wall = (label = 'Sound wall around it', max = 1000) =>
+  mm(label, 'What is left behind it decides who must approve.', 0.5, max, 0.5);
+export const across = (max = 3000) =>
+  mm('Width across', 'At the widest, cut back to sound.', 1, max);
+export const length = (max = 20000) => mm('Length', 'Along the longer side.', 1, max);
+export const width = (max = 10000) => mm('Width', 'Across it.', 0.1, max, 0.5);
+export const crackWidth = (max = 100) =>
+  mm('Crack width', 'Thin resin runs into a hairline; a wide one drains.', 0.05, max, 0.1);
+
+export const outside = mm(
+  'Outside diameter',
+  'Measure round it, or read the pipe table.',
+  10,
+  3000,
+  0.1,
+);
+export const pressure = amount('pressure', {
+  label: 'Pressure in service',
+  why: 'What holds pressure is designed for it.',
+  min: 0,
+  max: 400,
+  step: 0.5,
+});
+
+const FLUIDS = ['plain', 'steam', 'toxic', 'hydrocarbon'] as const;
+export const fluidDanger = choice(
+  FLUIDS,
+  { plain: 'Plain liquid', steam: 'Steam', toxic: 'Toxic', hydrocarbon: 'Hydrocarbon or gas' },
+  { label: 'What is in it', why: 'High energy and toxic service is an engineer’s.' },
+);
+export const shutOff = flag({
+  label: 'Can be shut off and drained',
+  why: 'A running leak pushes the plug out.',
+});
+
+export const swing = amount('temperatureStep', {
+  label: 'Day and night swing',
+  why: 'It moves the crack every day.',
+  min: 0,
+  max: 80,
+  step: 1,
+});
+export const panel = mm(
+  'Length of slab that moves',
+  'Joint to joint: it sets the movement.',
+  100,
+  60000,
+  100,
+);
+
+const TRAFFIC = ['foot', 'wheels', 'trucks'] as const;
+export type Traffic = (typeof TRAFFIC)[number];
+export const traffic = choice(
+  TRAFFIC,
+  { foot: 'Feet', wheels: 'Trolleys, forklifts', trucks: 'Trucks' },
+  { label: 'Traffic', why: 'It sets the strength and when it may open.' },
+);
+
+/** What each kind of traffic does to a floor. */
+export const TRAFFIC_WEAR: Record<Traffic, 'none' | 'sliding' | 'impact'> = {
+  foot: 'none',
+  wheels: 'sliding',
+  trucks: 'impact',
+};
+
+/** A body of a shape, built to a depth, with nothing behind it that has to hold. */
+export function body(
+  title: string,
+  shape: Shape,
+  buildMm: number,
+  paths: string[],
+  remainingMm: number | null = null,
+): Body {
+  return { title, shape, buildMm, remainingMm, paths };
+}
+
+/** The survey paths of some keys of one damage. */
+export const pathsOf = (i: number, ...keys: string[]) => keys.map((key) => `damages.${i}.${key}`);
+
+/** Area that bonds, mm², for the pace of prep: a rectangle grown by the usual extent. */
+export const grownArea = (lengthMm: number, widthMm: number, byMm: number) =>
+  (lengthMm + 2 * byMm) * (widthMm + 2 * byMm);
