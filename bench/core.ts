@@ -1,6 +1,6 @@
 import { calcs } from '@kelmot/core/calc/registry';
-import { makePlan, Survey, type SystemCard } from '@kelmot/core';
-import { demoAssets, openRepairs, siteSettings, systemCards } from '@kelmot/demo';
+import { makePlan, type Survey, type SystemCard } from '@kelmot/core';
+import { demoSurvey, openRepairs, siteSettings, systemCards } from '@kelmot/demo';
 import { perSecond, rate, table, times } from './lib/measure';
 import { makeSheet } from './lib/sheet';
 import { planSheet, sheets } from './lib/sheets';
@@ -46,15 +46,8 @@ function check(name: string, answer: object, sheet: unknown): void {
 function onePocket(): { survey: Survey; card: SystemCard } {
   const [repair] = openRepairs;
   const card = systemCards.find((c) => c.code === repair?.cardCode);
-  const asset = demoAssets.find((a) => a.tag === repair?.tag);
-  if (!repair || !card || !asset) throw new Error('the demo has lost its first repair');
-  const { tag, name, position, costPerHour } = asset;
-  const survey = Survey.parse({
-    family: 'F2',
-    version: 1,
-    asset: { id: null, tag, name, position, costPerHour },
-    ...repair.survey,
-  });
+  if (!repair || !card) throw new Error('the demo has lost its first repair');
+  const survey = demoSurvey(repair.tag, null, '2031-01-01T00:00:00.000Z', repair.survey);
   return { survey, card };
 }
 

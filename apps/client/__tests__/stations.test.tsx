@@ -147,7 +147,9 @@ test('a card shows what decides, its condition, and the change to try', () => {
       selected
       why="it holds longer"
       onSelect={() => undefined}
-      onTry={(path, text) => tried.push(`${path}=${text}`)}
+      onTry={(relax) => tried.push(`${relax.path}=${relax.text}`)}
+      compared={false}
+      onCompare={null}
     />,
   );
   expect(screen.getByText('First: it holds longer.')).toBeTruthy();

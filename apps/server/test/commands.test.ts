@@ -34,6 +34,7 @@ async function planned(
       planId: uuidv7(),
       cardCode: 'R-210',
       intent: 'lasting',
+      schools: {},
     }),
   );
   assert.equal(plan.status, 200, JSON.stringify(plan.body));
@@ -301,6 +302,7 @@ test('a moment that has not come, a card that does not fit, a step that is not t
       planId: uuidv7(),
       cardCode: 'R-250',
       intent: 'lasting',
+      schools: {},
     }),
   );
   assert.equal(misfit.status, 422);

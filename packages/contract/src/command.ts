@@ -21,6 +21,8 @@ export const Command = z.discriminatedUnion('type', [
     planId: Id,
     cardCode: z.string().max(12),
     intent: z.enum(['lasting', 'stopgap']),
+    /** What was chosen where practitioners differ, by question. */
+    schools: z.record(z.string().max(20), z.string().max(20)).default({}),
   }),
   z.strictObject({ ...base, type: z.literal('station.move'), expect: Version, station: StationId }),
   z.strictObject({

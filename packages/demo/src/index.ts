@@ -1,4 +1,5 @@
 export * from './cards/index';
+export * from './families';
 export * from './people';
 export * from './plant';
 export * from './repairs';

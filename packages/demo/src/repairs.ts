@@ -1,4 +1,5 @@
 import type { SurveyOf } from '@kelmot/core';
+import type { Part } from './families';
 
 /** How far a demo repair has come: each stage includes all before it. */
 export type Stage =
@@ -18,29 +19,32 @@ export interface DemoRepair {
   cardCode: string;
   /** Hours before the seeding at which the survey was made. */
   hoursAgo: number;
-  survey: Pick<
-    SurveyOf<'F2'>,
-    'intent' | 'damages' | 'parent' | 'service' | 'surface' | 'window' | 'site' | 'readings'
-  >;
+  survey: Part<SurveyOf<'F2'>> & Pick<SurveyOf<'F2'>, 'service'>;
   /** For closed ones: what the inspector wrote. */
   statement?: string;
 }
 
-type Part = DemoRepair['survey'];
-const parent = { material: 'cast-iron', salts: false, machined: false } satisfies Part['parent'];
-const surface = { damp: 'dry', slope: 'level' } satisfies Part['surface'];
-const site = { area: 'safe', tools: 'blast', nearby: 'none', closed: false } satisfies Part['site'];
-const readings = { airC: 18.5, rhPct: 56, surfaceC: 17.4 } satisfies Part['readings'];
+type Rebuild = DemoRepair['survey'];
+const parent = { material: 'cast-iron', salts: false, machined: false } satisfies Rebuild['parent'];
+const surface = { damp: 'dry', slope: 'level' } satisfies Rebuild['surface'];
+const site = {
+  area: 'safe',
+  tools: 'blast',
+  nearby: 'none',
+  closed: false,
+} satisfies Rebuild['site'];
+const readings = { airC: 18.5, rhPct: 56, surfaceC: 17.4 } satisfies Rebuild['readings'];
 const lime = {
   medium: 'lime-milk',
   concPct: null,
   ph: 12.6,
   mediumC: 62,
   wear: 'erosion',
-} satisfies Part['service'];
+} satisfies Rebuild['service'];
 const down = (downMin: number) => ({ downMin, startAt: '2000-01-01T00:00:00Z' });
 
-const usual: Part = {
+const usual: Rebuild = {
+  family: 'F2',
   intent: 'lasting',
   damages: [],
   parent,
@@ -161,9 +165,9 @@ const closed = (
   tag: string,
   cardCode: string,
   daysAgo: number,
-  damage: Part['damages'][number],
+  damage: Rebuild['damages'][number],
   statement: string,
-  more: Partial<Part> = {},
+  more: Partial<Rebuild> = {},
 ): DemoRepair => ({
   tag,
   stage: 'closed',

@@ -1,25 +1,19 @@
-import { Card, judge, makePlan, Plan, Survey } from '@kelmot/core';
+import { Card, families, judge, makePlan, matchAll, Plan, type Survey } from '@kelmot/core';
 import {
   closedRepairs,
   demoAssets,
   demoCards,
+  demoSurvey,
   openRepairs,
   siteSettings,
+  surveyedRepairs,
   systemCards,
   type DemoRepair,
+  type SurveyedRepair,
 } from '../src/index';
 
-const surveyOf = (r: DemoRepair): Survey => {
-  const asset = demoAssets.find((a) => a.tag === r.tag);
-  if (!asset) throw new Error(`no asset ${r.tag}`);
-  const { tag, name, position, costPerHour } = asset;
-  return Survey.parse({
-    family: 'F2',
-    version: 1,
-    asset: { id: null, tag, name, position, costPerHour },
-    ...r.survey,
-  });
-};
+const surveyOf = (r: SurveyedRepair | DemoRepair): Survey =>
+  demoSurvey(r.tag, null, '2026-11-24T06:00:00Z', r.survey);
 
 test.each(demoCards.map((c) => [c.code, c] as const))(
   'card %s is whole by the schema',
@@ -61,3 +55,19 @@ test.each([...openRepairs, ...closedRepairs].map((r) => [r.tag, r.cardCode, r] a
     expect(Plan.parse(JSON.parse(JSON.stringify(result.plan)))).toEqual(result.plan);
   },
 );
+
+test('there is a repair of every family, and for each a system that fits or a refusal with who decides', () => {
+  const seen = new Set(surveyedRepairs.map((r) => r.survey.family));
+  expect([...seen, 'F2'].sort()).toEqual(families.map((f) => f.id).sort());
+  for (const r of surveyedRepairs) {
+    const matches = matchAll(surveyOf(r), systemCards, siteSettings);
+    const usable = matches.filter((m) => m.verdict !== 'no').map((m) => m.card.code);
+    expect([r.tag, usable]).not.toEqual([r.tag, []]);
+  }
+});
+
+test('the codes of the demo library are those of the plant’s list', () => {
+  const codes = demoCards.map((c) => c.code);
+  expect(new Set(codes).size).toBe(codes.length);
+  expect(systemCards.length).toBe(37);
+});

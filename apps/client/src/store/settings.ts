@@ -1,12 +1,14 @@
-import type { UnitSystem } from '@kelmot/core';
+import type { Intent, UnitSystem, Weights } from '@kelmot/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 export interface Settings {
   theme: 'auto' | 'light' | 'night';
   units: UnitSystem;
+  /** A person’s own weights for the order at Match; the usual ones where there are none. */
+  weights: Partial<Record<Intent, Weights>>;
 }
 
-export const initialSettings: Settings = { theme: 'auto', units: 'metric' };
+export const initialSettings: Settings = { theme: 'auto', units: 'metric', weights: {} };
 
 const slice = createSlice({
   name: 'settings',
@@ -18,9 +20,18 @@ const slice = createSlice({
     unitsChosen: (state, { payload }: PayloadAction<UnitSystem>) => {
       state.units = payload;
     },
+    weightMoved: (
+      state,
+      { payload }: PayloadAction<{ intent: Intent; weights: Record<string, number> }>,
+    ) => {
+      state.weights[payload.intent] = payload.weights;
+    },
+    weightsReset: (state, { payload }: PayloadAction<Intent>) => {
+      delete state.weights[payload];
+    },
     settingsRead: (_, { payload }: PayloadAction<Settings>) => payload,
   },
 });
 
-export const { themeChosen, unitsChosen, settingsRead } = slice.actions;
+export const { themeChosen, unitsChosen, weightMoved, weightsReset, settingsRead } = slice.actions;
 export const settingsReducer = slice.reducer;

@@ -1,7 +1,9 @@
 import type { Command, Me } from '@kelmot/contract';
-import { gistOf, stripOf, Survey, type Hold, type Plan } from '@kelmot/core';
+import { gistOf, stripOf, type Survey, type Hold, type Plan } from '@kelmot/core';
 import {
   closedRepairs,
+  demoSurvey,
+  surveyedRepairs,
   demoAssets,
   demoCards,
   demoUsers,
@@ -100,6 +102,7 @@ class Walk {
       planId: uuidv7(),
       cardCode: repair.cardCode,
       intent,
+      schools: {},
     });
   }
 
@@ -200,17 +203,8 @@ async function seedRepair(
   assetId: string,
   now: number,
 ): Promise<void> {
-  const asset = demoAssets.find((a) => a.tag === repair.tag);
-  if (!asset) throw new Error(`no demo asset ${repair.tag}`);
-  const { tag, name, position, costPerHour } = asset;
   const startedAt = now - repair.hoursAgo * HOUR;
-  const survey = Survey.parse({
-    family: 'F2',
-    version: 1,
-    asset: { id: assetId, tag, name, position, costPerHour },
-    ...repair.survey,
-    window: { ...repair.survey.window, startAt: iso(startedAt) },
-  });
+  const survey = demoSurvey(repair.tag, assetId, iso(startedAt), repair.survey);
   const walk = new Walk(db, me, startedAt);
   await walk.plan(repair, survey);
   if (!reaches(repair, 'gate-stopped')) return;
@@ -255,6 +249,18 @@ export async function seedDemo(db: Db, now: number): Promise<boolean> {
     .select({ id: assets.id, tag: assets.tag })
     .from(assets)
     .where(eq(assets.siteId, siteId));
+  for (const { tag, hoursAgo, survey } of surveyedRepairs) {
+    const asset = known.find((a) => a.tag === tag);
+    const at = iso(now - hoursAgo * HOUR);
+    if (!asset) throw new Error(`no demo asset ${tag}`);
+    await runCommand(db, technician, {
+      type: 'repair.create',
+      id: uuidv7(),
+      repairId: uuidv7(),
+      at,
+      survey: demoSurvey(tag, asset.id, at, survey),
+    });
+  }
   for (const repair of [...closedRepairs, ...openRepairs]) {
     const asset = known.find((a) => a.tag === repair.tag);
     if (asset) await seedRepair(db, technician, repair, asset.id, now);

@@ -149,7 +149,13 @@ export async function makePlanFor({
     .limit(1);
   if (!site || !card) throw notFound('card');
   const survey = { ...repair.survey, intent: command.intent };
-  const made = makePlan(survey, SystemCard.parse(card.body), settingsOf(site), command.at);
+  const made = makePlan(
+    survey,
+    SystemCard.parse(card.body),
+    settingsOf(site),
+    command.at,
+    command.schools,
+  );
   if (!made.ok) throw new ProblemError(422, `${command.cardCode} does not fit`, made.why);
   const [last] = await tx
     .select({ number: plans.number })

@@ -56,6 +56,16 @@ export const criteria: Criterion[] = [
   },
 ];
 
+/** Weights of the criteria by id, moved by a person; they are brought to a sum of 1. */
+export type Weights = Readonly<Record<string, number>>;
+
+/** The weights of an intent as they stand, a person’s own or the usual ones, adding up to 1. */
+export function weightsOf(intent: Intent, own?: Weights): Record<string, number> {
+  const raw = criteria.map((c) => [c.id, Math.max(0, own?.[c.id] ?? c.weight[intent])] as const);
+  const sum = raw.reduce((s, [, w]) => s + w, 0);
+  return Object.fromEntries(raw.map(([id, w]) => [id, sum > 0 ? w / sum : 1 / raw.length]));
+}
+
 export interface Scored {
   match: CardMatch;
   /** 0..1, the weighted sum of `parts`. */
@@ -84,7 +94,8 @@ function shareOfBest(values: (number | null)[], better: 'more' | 'less'): number
 }
 
 /** Orders matches: verdict first, then the weighted criteria of the intent. Ties keep the card order. */
-export function rank(matches: CardMatch[], intent: Intent): Scored[] {
+export function rank(matches: CardMatch[], intent: Intent, own?: Weights): Scored[] {
+  const weights = weightsOf(intent, own);
   const columns = criteria.map((c) => {
     const values = matches.map(c.of);
     return { c, values, scores: shareOfBest(values, c.better) };
@@ -96,7 +107,7 @@ export function rank(matches: CardMatch[], intent: Intent): Scored[] {
       value: values[i] ?? null,
       quantity: c.quantity,
       score: scores[i] ?? 0,
-      weight: c.weight[intent],
+      weight: weights[c.id] ?? 0,
     }));
     return { match, parts, score: parts.reduce((sum, p) => sum + p.score * p.weight, 0) };
   });

@@ -6,6 +6,7 @@ import { Survey } from '../survey/survey';
 import { cautionsOf } from './cautions';
 import { Figure } from './figure';
 import { figuresOf } from './figures';
+import { schoolsFor, settled, type Schools } from './schools';
 import { SiteSettings } from './site';
 import { finishStep, Step } from './step';
 import { timeline } from './timeline';
@@ -35,6 +36,8 @@ export const Plan = z.strictObject({
   site: SiteSettings,
   figures: z.record(z.string(), Figure),
   conditions: z.array(z.string()),
+  /** What was chosen where practitioners differ. */
+  schools: z.record(z.string(), z.string()).default({}),
   steps: z.array(Step),
   batches: z.array(Batch),
   picks: z.array(z.strictObject({ id: z.string(), label: z.string(), count: z.int() })),
@@ -80,8 +83,10 @@ export function makePlan(
   card: SystemCard,
   site: SiteSettings,
   madeAt: string,
+  chosen: Schools = {},
 ): PlanResult {
-  const match = judge(survey, card, site);
+  const settledSchools = settled(schoolsFor(survey.family, card), chosen);
+  const match = judge(survey, card, site, { schools: settledSchools });
   const { work } = match;
   const stop = match.judged.find((j) => j.verdict === 'no');
   if (stop) return { ok: false, why: stop.because };
@@ -104,6 +109,7 @@ export function makePlan(
       conditions: match.judged.flatMap((j) =>
         j.verdict === 'if' && j.condition ? [j.condition] : [],
       ),
+      schools: settledSchools,
       steps: method.steps(work).map(finishStep),
       batches: batchesOf(work),
       picks: work.packs.picks.map((p) => ({

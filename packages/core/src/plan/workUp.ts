@@ -12,6 +12,7 @@ import { mixSplit, type MixSplit } from '../mix/mixSplit';
 import type { Body, Demand } from '../survey/demand';
 import { demandOfSurvey, type Survey } from '../survey/survey';
 import { amountToDraw, wrapped, type Wrapped } from './quantity';
+import { OVERNIGHT_MIN, type Schools } from './schools';
 import type { SiteSettings } from './site';
 
 export interface Milestone {
@@ -25,6 +26,8 @@ export interface WorkContext {
   forecast?: readonly { atMin: number; tempC: number }[];
   /** Packs on hand by pack id; a pack not named has none. */
   stock?: Readonly<Record<string, number>>;
+  /** What was chosen where practitioners differ. */
+  schools?: Schools;
 }
 
 /** Everything the sums give for one survey with one card: what the rules judge and the plan is written from. */
@@ -126,7 +129,7 @@ export function workUp<S extends Survey>(
     body,
     volume: shapeVolume({
       shape: body.shape,
-      overfillPct: site.overfillPct,
+      overfillPct: context.schools?.proud === 'strike' ? 0 : site.overfillPct,
       wastePct: card.wastePct,
       profileUm: profileUm?.max ?? 0,
     }),
@@ -151,7 +154,10 @@ export function workUp<S extends Survey>(
     useFraction: site.useFraction,
     applyMlPerMin: card.applyMlPerMin,
     ...vesselOf(card, site),
-    wholeKitMl: mix.kind === 'two-part' && mix.wholeKit ? card.packs[0]?.size : undefined,
+    wholeKitMl:
+      mix.kind === 'two-part' && (mix.wholeKit || context.schools?.split === 'whole')
+        ? card.packs[0]?.size
+        : undefined,
   });
   const batches = batch.ok ? batch.batches * coats : 0;
   const split =
@@ -177,7 +183,7 @@ export function workUp<S extends Survey>(
     buildMm,
     coats,
     coatMm: buildMm / coats,
-    grade: prep?.[survey.intent] ?? null,
+    grade: prep?.[context.schools?.clean === 'always' ? 'lasting' : survey.intent] ?? null,
     profileUm,
     gate: ambientGate({
       airC: survey.readings.airC,
@@ -219,5 +225,6 @@ export function buildMinutes(work: WorkUp): number | null {
   if (work.coats === 1) return perCoat;
   const opens = minutesTo(work, 'overcoatOpens');
   if (opens === null) return null;
-  return perCoat * work.coats + Math.max(0, opens - perCoat) * (work.coats - 1);
+  const wait = work.context.schools?.wait === 'overnight' ? Math.max(opens, OVERNIGHT_MIN) : opens;
+  return perCoat * work.coats + Math.max(0, wait - perCoat) * (work.coats - 1);
 }

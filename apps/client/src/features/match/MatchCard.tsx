@@ -1,7 +1,8 @@
-import { matchFigures, VERDICT_NAMES, type Judged, type Scored } from '@kelmot/core';
+import { matchFigures, VERDICT_NAMES, type Judged, type Relax, type Scored } from '@kelmot/core';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Disclosure } from '@/ui/Button';
+import { CheckBox } from '@/ui/fields';
 import { FigureText } from '@/ui/FigureText';
 import { LimitRule } from '@/ui/LimitRule';
 import { VerdictMark } from '@/ui/marks';
@@ -46,11 +47,22 @@ interface MatchCardProps {
   onSelect: () => void;
   /** One line: why this one comes first. */
   why: string | null;
-  onTry: (path: string, text: string) => void;
+  onTry: (relax: Relax) => void;
+  /** Put beside others; null when enough are. */
+  compared: boolean;
+  onCompare: (() => void) | null;
 }
 
 /** A card judged: verdict, what decides against its limit, what would turn it; behind it every reason and the score. */
-export function MatchCard({ scored, selected, onSelect, why, onTry }: MatchCardProps) {
+export function MatchCard({
+  scored,
+  selected,
+  onSelect,
+  why,
+  onTry,
+  compared,
+  onCompare,
+}: MatchCardProps) {
   const { match, parts, score } = scored;
   const { card, verdict } = match;
   const [open, setOpen] = useState(false);
@@ -111,6 +123,15 @@ export function MatchCard({ scored, selected, onSelect, why, onTry }: MatchCardP
             ))}
         </View>
         {why ? <Txt as="inline">First: {why}.</Txt> : null}
+        {onCompare || compared ? (
+          <CheckBox
+            id={`compare-${card.code}`}
+            label="Compare"
+            name={`Compare ${card.code}`}
+            on={compared}
+            onToggle={() => onCompare?.()}
+          />
+        ) : null}
       </View>
       <View className="px-4">
         <Disclosure
@@ -132,9 +153,9 @@ export function MatchCard({ scored, selected, onSelect, why, onTry }: MatchCardP
               {j.relax && j.verdict !== 'fits' ? (
                 <Pressable
                   role="button"
-                  aria-label={`Try it in the survey: ${j.relax.say}`}
+                  aria-label={`Try it: ${j.relax.say}`}
                   testID={`try-${card.code}-${j.rule.id}`}
-                  onPress={() => j.relax && onTry(j.relax.path, j.relax.text)}
+                  onPress={() => j.relax && onTry(j.relax)}
                   className="min-h-[48px] justify-center self-start pl-[88px]"
                 >
                   <Txt as="inline" className="border-b-[1.5px] border-dotted border-teal">

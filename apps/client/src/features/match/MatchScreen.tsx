@@ -1,4 +1,17 @@
-import { dayClockText, INTENT_NAMES, INTENTS, whyFirst, type Intent } from '@kelmot/core';
+import {
+  dayClockText,
+  INTENT_NAMES,
+  INTENTS,
+  methodOf,
+  NO_METHOD,
+  schoolsFor,
+  settled,
+  whyFirst,
+  withChanges,
+  type Intent,
+  type Relax,
+  type Schools,
+} from '@kelmot/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -9,9 +22,7 @@ import { Refused } from '@/features/repair/Refused';
 import { sectionOf } from '@/features/repair/sectionOf';
 import { StationFrame } from '@/features/repair/StationFrame';
 import { type OpenRepair } from '@/features/repair/useRepair';
-import { draftOf } from '@/features/survey/draftOf';
-import { draftPut } from '@/store/drafts';
-import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { useAppSelector } from '@/store/hooks';
 import { sayError } from '@/store/api';
 import { LinkButton, PrimaryButton } from '@/ui/Button';
 import { Choices } from '@/ui/fields';
@@ -21,8 +32,13 @@ import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
 import type { RepairView } from '@kelmot/contract';
 import { WorkingSheet } from '@/ui/Working';
+import { Compare, MOST_COMPARED } from './Compare';
 import { MatchCard } from './MatchCard';
+import { RefusalBlock } from './RefusalBlock';
+import { SchoolChoices } from './SchoolChoices';
 import { useMatches } from './useMatches';
+import { Weighing } from './Weighing';
+import { TrialBar, WhatIfBlock } from './WhatIfBlock';
 
 /** Match: every card with its verdict, ranked for lasting or for stop-gap, and the choice that goes to Prep. */
 export function MatchScreen({
@@ -34,13 +50,17 @@ export function MatchScreen({
   repair: OpenRepair;
   width: number;
 }) {
-  const dispatch = useAppDispatch();
   const units = useAppSelector((s) => s.settings.units);
   const now = useNow(60_000);
   const [intent, setIntent] = useState<Intent>(view.intent);
   const [picked, setPicked] = useState<string | null>(view.plan?.body.card.code ?? null);
   const [all, setAll] = useState(false);
-  const { ranked, loading, error } = useMatches(view.survey, intent);
+  const [compared, setCompared] = useState<string[]>([]);
+  const [schools, setSchools] = useState<Schools>(view.plan?.body.schools ?? {});
+  const [trial, setTrial] = useState<readonly Relax[]>([]);
+  const weights = useAppSelector((s) => s.settings.weights[intent]);
+  const survey = (trial.length > 0 && withChanges(view.survey, trial)) || view.survey;
+  const { ranked, whatIf, loading, error } = useMatches(survey, intent, weights, schools);
   const usable = ranked.filter((s) => s.match.verdict !== 'no');
   const chosen = usable.find((s) => s.match.card.code === picked) ?? usable[0];
   const code = chosen?.match.card.code;
@@ -48,24 +68,33 @@ export function MatchScreen({
   const begun = view.mixes.length > 0;
   const same = view.plan?.body.card.code === code && view.intent === intent;
   const drawing = sectionOf({ ...view, plan: null }, now, units, { width, height: 196 });
+  const planned = methodOf(view.survey.family) !== null;
+  const taken = settled(schoolsFor(view.survey.family, chosen?.match.card), schools);
+  const sameSchools = JSON.stringify(taken) === JSON.stringify(view.plan?.body.schools ?? taken);
   const take = () => {
     if (!code || !repair.canWrite) return;
-    if (!same) repair.send({ type: 'plan.make', planId: uuidv7(), cardCode: code, intent });
+    if (!same || !sameSchools)
+      repair.send({ type: 'plan.make', planId: uuidv7(), cardCode: code, intent, schools: taken });
     router.navigate(`/repair/${view.id}/prep`);
   };
-  const tryIt = (path: string, text: string) => {
-    const draft = draftOf(view.survey, units);
-    dispatch(
-      draftPut({ key: view.id, draft: { ...draft, texts: { ...draft.texts, [path]: text } } }),
-    );
-    router.navigate(`/repair/${view.id}/survey`);
+  const keep = () => {
+    repair.send({ type: 'survey.save', survey });
+    setTrial([]);
   };
+  const compare = (which: string) =>
+    setCompared((list) =>
+      list.includes(which) ? list.filter((c) => c !== which) : [...list, which],
+    );
   const action = begun ? (
     <PrimaryButton
       label="On to Prep"
       onPress={() => router.navigate(`/repair/${view.id}/prep`)}
       testID="take"
     />
+  ) : trial.length > 0 ? (
+    <PrimaryButton label="Keep or undo what is tried first" disabled onPress={take} testID="take" />
+  ) : !planned && code ? (
+    <PrimaryButton label={NO_METHOD} disabled onPress={take} testID="take" />
   ) : (
     <PrimaryButton
       label={
@@ -98,6 +127,14 @@ export function MatchScreen({
       sheet={<WorkingSheet namePath={(p) => pathName(view.survey.family, p)} />}
     >
       <Refused waiting={repair.waiting} />
+      {trial.length > 0 ? (
+        <TrialBar
+          say={trial.map((t) => t.say).join(' ')}
+          onUndo={() => setTrial([])}
+          onKeep={repair.canWrite && !begun ? keep : null}
+        />
+      ) : null}
+      <RefusalBlock survey={survey} repairId={view.id} />
       <View className="gap-2 border-b border-ink px-4 py-3">
         <Txt as="label">Ranked for</Txt>
         <Choices
@@ -108,6 +145,17 @@ export function MatchScreen({
           onPick={(v) => setIntent(v as Intent)}
         />
       </View>
+      <Weighing intent={intent} />
+      <SchoolChoices
+        family={view.survey.family}
+        card={chosen?.match.card}
+        chosen={schools}
+        onChoose={setSchools}
+      />
+      <Compare
+        chosen={ranked.filter((s) => compared.includes(s.match.card.code))}
+        onDrop={compare}
+      />
       {loading ? <Skeleton /> : null}
       {error ? <Failed say={sayError(error)} /> : null}
       <View role="radiogroup" aria-label="Material systems">
@@ -118,7 +166,13 @@ export function MatchScreen({
             selected={scored.match.card.code === code}
             onSelect={() => setPicked(scored.match.card.code)}
             why={i === 0 && scored.match.verdict !== 'no' ? whyFirst(scored, ranked[1]) : null}
-            onTry={tryIt}
+            onTry={(relax) => setTrial([...trial, relax])}
+            compared={compared.includes(scored.match.card.code)}
+            onCompare={
+              compared.length < MOST_COMPARED || compared.includes(scored.match.card.code)
+                ? () => compare(scored.match.card.code)
+                : null
+            }
           />
         ))}
       </View>
@@ -131,6 +185,7 @@ export function MatchScreen({
           />
         </View>
       ) : null}
+      <WhatIfBlock found={whatIf} onTry={(w) => setTrial([...trial, ...w.changes])} />
       <View className="px-4 py-3">
         <Txt as="label">Example figures. Replace with your supplier’s data sheet.</Txt>
         <Txt as="label">Pressure equipment and structures: an engineer must approve.</Txt>

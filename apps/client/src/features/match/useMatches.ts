@@ -1,27 +1,48 @@
 import {
   matchAll,
   rank,
+  whatWouldChange,
   type Card,
   type Intent,
+  type Schools,
   type Scored,
-  type SystemCard,
   type Survey,
+  type SystemCard,
+  type Weights,
+  type WhatIf,
 } from '@kelmot/core';
 import { useMemo } from 'react';
 import { useCardsQuery, useSiteQuery } from '@/store/api';
 
 const isSystem = (card: Card): card is SystemCard => card.role === 'system';
 
+interface Matches {
+  ranked: Scored[];
+  /** The smallest changes of the survey that would let a better system in. */
+  whatIf: WhatIf[];
+  loading: boolean;
+  error: unknown;
+}
+
 /** Every card judged against a survey and ranked for an intent, by the same core the server plans with. */
 export function useMatches(
-  survey: Survey | undefined,
+  survey: Survey,
   intent: Intent,
-): { ranked: Scored[]; loading: boolean; error: unknown } {
+  weights?: Weights,
+  schools?: Schools,
+): Matches {
   const { data: cards, isLoading, error } = useCardsQuery();
   const { data: site, isLoading: siteLoading } = useSiteQuery();
-  const ranked = useMemo(() => {
-    if (!survey || !cards || !site) return [];
-    return rank(matchAll({ ...survey, intent }, cards.filter(isSystem), site.settings), intent);
-  }, [survey, intent, cards, site]);
-  return { ranked, loading: isLoading || siteLoading, error };
+  const meant = useMemo(() => ({ ...survey, intent }), [survey, intent]);
+  const matches = useMemo(
+    () =>
+      cards && site ? matchAll(meant, cards.filter(isSystem), site.settings, { schools }) : [],
+    [meant, cards, site, schools],
+  );
+  const ranked = useMemo(() => rank(matches, intent, weights), [matches, intent, weights]);
+  const whatIf = useMemo(
+    () => (site ? whatWouldChange(meant, ranked, site.settings, { schools }, weights) : []),
+    [meant, ranked, site, schools, weights],
+  );
+  return { ranked, whatIf, loading: isLoading || siteLoading, error };
 }

@@ -1,0 +1,1 @@
+export { ReferralScreen as default } from '@/features/referral/ReferralScreen';

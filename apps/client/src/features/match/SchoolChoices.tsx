@@ -1,0 +1,52 @@
+import { schoolsFor, settled, type FamilyId, type Schools, type SystemCard } from '@kelmot/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Disclosure } from '@/ui/Button';
+import { Choices } from '@/ui/fields';
+import { Txt } from '@/ui/Txt';
+
+/** Where practitioners differ: both ways, which one is usual here, and why. Kept with the plan. */
+export function SchoolChoices({
+  family,
+  card,
+  chosen,
+  onChoose,
+}: {
+  family: FamilyId;
+  card: SystemCard | undefined;
+  chosen: Schools;
+  onChoose: (next: Schools) => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const asked = schoolsFor(family, card);
+  const now = settled(asked, chosen);
+  const own = asked.filter((s) => now[s.id] !== s.usual).length;
+  return (
+    <View className="border-b border-rule px-4">
+      <Disclosure
+        label={
+          own > 0 ? `Where practitioners differ: ${own} not as usual` : 'Where practitioners differ'
+        }
+        open={open}
+        onToggle={() => setOpen(!open)}
+      >
+        {asked.map((s) => (
+          <View key={s.id} className="gap-1.5 pb-2">
+            <Txt as="inline">{s.question}</Txt>
+            <Choices
+              id={`school-${s.id}`}
+              label={s.question}
+              options={s.options.map((o) => ({
+                ...o,
+                label: o.value === s.usual ? `${o.label} (usual)` : o.label,
+              }))}
+              value={now[s.id] ?? s.usual}
+              onPick={(value) => onChoose({ ...chosen, [s.id]: value })}
+            />
+            <Txt as="label">{s.why}</Txt>
+          </View>
+        ))}
+      </Disclosure>
+    </View>
+  );
+}

@@ -1,0 +1,68 @@
+import { VERDICT_NAMES, type WhatIf } from '@kelmot/core';
+import { View } from 'react-native';
+import { SecondaryButton } from '@/ui/Button';
+import { Txt } from '@/ui/Txt';
+
+const sayChanges = (w: WhatIf) =>
+  w.changes.map((c) => c.say.replace(/^Would /, '').replace(/\.$/, '')).join('; ');
+
+/** The least changes of the survey that would let a better system in, each one touch to try. */
+export function WhatIfBlock({
+  found,
+  onTry,
+}: {
+  found: readonly WhatIf[];
+  onTry: (w: WhatIf) => void;
+}) {
+  if (found.length === 0) return null;
+  return (
+    <View className="gap-3 border-b border-rule px-4 py-4" testID="what-if">
+      <Txt as="rowBold" role="heading">
+        What would change this
+      </Txt>
+      {found.map((w) => (
+        <View key={w.code} className="flex-row items-center gap-3">
+          <View className="min-w-0 flex-1">
+            <Txt as="inline">
+              {w.code} {w.name}: {VERDICT_NAMES[w.verdict].toLowerCase()}
+            </Txt>
+            <Txt className="text-pencil">{sayChanges(w)}.</Txt>
+          </View>
+          <SecondaryButton
+            label="Try"
+            hint={`Try ${sayChanges(w)}, for ${w.code}`}
+            testID={`what-if-${w.code}`}
+            onPress={() => onTry(w)}
+          />
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** What is being tried: not saved yet, one touch to keep or to go back. */
+export function TrialBar({
+  say,
+  onUndo,
+  onKeep,
+}: {
+  say: string;
+  onUndo: () => void;
+  onKeep: (() => void) | null;
+}) {
+  return (
+    <View role="status" testID="trial" className="gap-2 border-b border-ink bg-mossTint px-4 py-3">
+      <Txt as="inline">Trying: {say}</Txt>
+      <View className="flex-row gap-2">
+        <View className="flex-1">
+          <SecondaryButton label="Undo" testID="trial-undo" onPress={onUndo} />
+        </View>
+        {onKeep ? (
+          <View className="flex-1">
+            <SecondaryButton label="Keep in the survey" testID="trial-keep" onPress={onKeep} />
+          </View>
+        ) : null}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,100 @@
+import { demandOfSurvey, familyOf, PERMISSION_NAMES, surveyLines } from '@kelmot/core';
+import { router, useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { sectionOf } from '@/features/repair/sectionOf';
+import { useRepair } from '@/features/repair/useRepair';
+import { sayError, useMeQuery, useSiteQuery } from '@/store/api';
+import { useAppSelector } from '@/store/hooks';
+import { BackArrow, SecondaryButton } from '@/ui/Button';
+import { SectionView } from '@/ui/SectionView';
+import { Failed, Skeleton } from '@/ui/states';
+import { Txt } from '@/ui/Txt';
+import { useNow } from '@/ui/useNow';
+
+/** The sheet that goes to who must decide: why it was stopped, the section, and every measurement taken. */
+export function ReferralScreen() {
+  const { id = '' } = useLocalSearchParams<{ id: string }>();
+  const { view, error, loading } = useRepair(id);
+  const { data: site } = useSiteQuery();
+  const { data: me } = useMeQuery();
+  const units = useAppSelector((s) => s.settings.units);
+  const now = useNow(60_000);
+  const [width, setWidth] = useState(0);
+  if (!view || !site) return loading || !error ? <Skeleton /> : <Failed say={sayError(error)} />;
+  const { survey } = view;
+  const { refusals } = demandOfSurvey(survey, site.settings);
+  const lines = surveyLines(survey, units);
+  const groups = [...new Set(lines.map((l) => l.group))];
+  const date = new Date(now).toISOString().slice(0, 10);
+  return (
+    <ScrollView
+      className="flex-1 bg-sheet"
+      testID="referral-sheet"
+      onLayout={(e) => setWidth(Math.min(e.nativeEvent.layout.width, 720))}
+    >
+      <View className="w-full max-w-[720px] self-center pb-10">
+        <View className="flex-row items-center gap-2 border-b border-ink pr-4 print:hidden">
+          <BackArrow label="Back to Match" onPress={() => router.navigate(`/repair/${id}/match`)} />
+          <View className="flex-1" />
+          <SecondaryButton label="Print" testID="print" onPress={() => globalThis.print?.()} />
+        </View>
+        <View className="gap-1 px-4 py-4">
+          <Txt as="screen" role="heading">
+            Referral: {survey.asset.tag} {survey.asset.name}
+          </Txt>
+          <Txt as="label">
+            {site.settings.name}, {survey.asset.position}. {familyOf(survey.family).title}. {date},{' '}
+            {me?.name}.
+          </Txt>
+        </View>
+        <View className="gap-2 border-y border-ink px-4 py-3">
+          {refusals.length === 0 ? (
+            <Txt>Nothing about this damage asks for somebody else.</Txt>
+          ) : null}
+          {refusals.map((r) => (
+            <View key={r.id}>
+              <Txt as="strong">{r.because}</Txt>
+              <Txt>
+                {r.who === 'none'
+                  ? 'The site decides what is done instead.'
+                  : `${PERMISSION_NAMES[r.who]} must decide.`}
+              </Txt>
+            </View>
+          ))}
+        </View>
+        {survey.damages.map((_, i) => {
+          const drawing =
+            width > 0
+              ? sectionOf({ ...view, plan: null }, now, units, { width, height: 210 }, i)
+              : null;
+          return drawing ? <SectionView key={i} drawing={drawing} /> : null;
+        })}
+        {groups.map((g) => (
+          <View key={g} className="gap-1 px-4 pt-4">
+            <Txt as="rowBold" role="heading">
+              {g}
+            </Txt>
+            {lines
+              .filter((l) => l.group === g)
+              .map((l) => (
+                <View
+                  key={l.label}
+                  className="flex-row justify-between gap-4 border-b border-rule py-1"
+                >
+                  <Txt as="label">{l.label}</Txt>
+                  <Txt as="inline">{l.text}</Txt>
+                </View>
+              ))}
+          </View>
+        ))}
+        <View className="gap-1 px-4 pt-6">
+          <Txt>
+            Measured on site; not a design. The law, the site’s rules and the licensed trade come
+            first.
+          </Txt>
+        </View>
+      </View>
+    </ScrollView>
+  );
+}

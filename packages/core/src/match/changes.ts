@@ -1,0 +1,98 @@
+import type { SiteSettings } from '../plan/site';
+import type { WorkContext } from '../plan/workUp';
+import { readField } from '../survey/draft';
+import type { Field } from '../survey/fields';
+import { familyOf, Survey } from '../survey/survey';
+import { judge, type CardMatch } from './match';
+import { rank, type Scored, type Weights } from './rank';
+import type { Relax, Verdict } from './rule';
+
+/** A set of survey changes that would let a system in, or let it in without conditions. */
+export interface WhatIf {
+  code: string;
+  name: string;
+  changes: Relax[];
+  verdict: Verdict;
+}
+
+/** More changes than this at once is another job, not a small change. */
+const MOST_CHANGES = 3;
+const SHOWN = 4;
+
+function fieldAt(survey: Survey, path: string): Field | undefined {
+  const family = familyOf(survey.family);
+  const [group = '', ...rest] = path.split('.');
+  const key = rest[rest.length - 1] ?? '';
+  if (group !== 'damages') return family.groups.find((g) => g.id === group)?.fields[key];
+  const shape = survey.damages[Number(rest[0])]?.shape;
+  return family.shapes.find((s) => s.shape === shape)?.fields[key];
+}
+
+function put(value: unknown, [head, ...rest]: string[], leaf: unknown): unknown {
+  if (head === undefined) return leaf;
+  if (Array.isArray(value))
+    return value.map((v, i) => (i === Number(head) ? put(v, rest, leaf) : (v as unknown)));
+  const group = value as Record<string, unknown>;
+  return { ...group, [head]: put(group[head], rest, leaf) };
+}
+
+/** A survey with changes typed into it; null where one of them is no field of this survey, or out of its range. */
+export function withChanges(survey: Survey, changes: readonly Relax[]): Survey | null {
+  let next: unknown = survey;
+  for (const { path, text } of changes) {
+    const field = fieldAt(survey, path);
+    const read = field ? readField(field, text, 'metric') : null;
+    if (!read || !('value' in read)) return null;
+    next = put(next, path.split('.'), read.value);
+  }
+  const parsed = Survey.safeParse(next);
+  return parsed.success ? parsed.data : null;
+}
+
+/** The least changes that turn every verdict of a kind on one card: one for each field they touch. */
+function changesFor(match: CardMatch): Relax[] | null {
+  const blocking = match.judged.filter((j) => j.verdict === match.verdict);
+  const relaxes = blocking.map((j) => j.relax);
+  if (relaxes.some((r) => r === undefined)) return null;
+  const byPath = new Map((relaxes as Relax[]).map((r) => [r.path, r]));
+  return byPath.size <= MOST_CHANGES ? [...byPath.values()] : null;
+}
+
+/**
+ * The smallest sets of survey changes that would let a better system in, fewest changes first: each is tried on the
+ * whole survey before it is offered, since one change may trip another rule.
+ */
+export function whatWouldChange(
+  survey: Survey,
+  ranked: readonly Scored[],
+  site: SiteSettings,
+  context: WorkContext = {},
+  weights?: Weights,
+): WhatIf[] {
+  const best = ranked[0];
+  const found = ranked.flatMap(({ match }): (WhatIf & { score: number })[] => {
+    if (match.verdict === 'fits') return [];
+    const changes = changesFor(match);
+    const changed = changes && withChanges(survey, changes);
+    if (!changes || !changed) return [];
+    const after = judge(changed, match.card, site, context);
+    if (ORDER[after.verdict] >= ORDER[match.verdict]) return [];
+    // Better: it would stand before what stands first now, everything else as it is.
+    const cards = [
+      after,
+      ...(best && best.match.card.code !== match.card.code
+        ? [judge(changed, best.match.card, site, context)]
+        : []),
+    ];
+    const order = rank(cards, survey.intent, weights);
+    if (order[0]?.match.card.code !== match.card.code) return [];
+    const { code, name } = match.card;
+    return [{ code, name, changes, verdict: after.verdict, score: order[0].score }];
+  });
+  return found
+    .sort((p, q) => p.changes.length - q.changes.length || q.score - p.score)
+    .slice(0, SHOWN)
+    .map(({ score: _score, ...rest }) => rest);
+}
+
+const ORDER: Record<Verdict, number> = { fits: 0, if: 1, no: 2 };
