@@ -1,4 +1,3 @@
-import { goFromC } from '../ambient/ambientGate';
 import {
   gradeRank,
   GRADE_NAMES,
@@ -10,10 +9,8 @@ import {
 } from '../materials/substrates';
 import { AREA_NAMES, DAMP, DAMP_NAMES, INTENT_NAMES } from '../materials/words';
 import { bestGrade, gradeReached } from '../plan/workUp';
-import { say } from '../units/format';
+import { ambientRule } from './ambientRule';
 import { fits, fitsIf, no, type Rule } from './rule';
-
-const celsius = (x: number) => say(x, 'temperature');
 
 /** Whether it holds on this metal, cleaned with these tools, as damp as it is, in this air. */
 export const surfaceRules: Rule[] = [
@@ -71,69 +68,5 @@ export const surfaceRules: Rule[] = [
       });
     },
   },
-  {
-    id: 'ambient',
-    name: 'Surface now',
-    question: 'May it be mixed in this air, on a surface this cold or warm?',
-    judge: ({ card, survey, gate }) => {
-      const { minSurfaceC, maxSurfaceC } = card.ambient;
-      const { surfaceC } = survey.readings;
-      const against = {
-        value: surfaceC,
-        limit:
-          surfaceC > maxSurfaceC
-            ? maxSurfaceC
-            : Math.max(minSurfaceC, goFromC(survey.readings, card.ambient)),
-        quantity: 'temperature' as const,
-        sense: surfaceC > maxSurfaceC ? ('max' as const) : ('min' as const),
-      };
-      if (gate.verdict === 'go')
-        return fits(`The surface is ${celsius(gate.marginC)} above dew point.`, against);
-      const change = {
-        path: 'readings.surfaceC',
-        text: `${Math.ceil(against.limit * 10) / 10} °C`,
-      };
-      if (surfaceC > maxSurfaceC) {
-        return fitsIf(
-          `the surface is cooled to ${celsius(maxSurfaceC)}`,
-          `The surface is at ${celsius(surfaceC)}; ${celsius(maxSurfaceC)} is the most.`,
-          {
-            against,
-            relax: {
-              say: `Would at ${celsius(maxSurfaceC)} or below.`,
-              path: change.path,
-              text: `${maxSurfaceC} °C`,
-            },
-          },
-        );
-      }
-      if (gate.reasons.includes('dew-margin') || gate.reasons.includes('too-cold')) {
-        return fitsIf(
-          `the surface is warmed to ${celsius(Math.ceil(against.limit * 10) / 10)}`,
-          `A surface at ${celsius(surfaceC)} is too cold for this air.`,
-          {
-            against,
-            relax: { say: `Would at ${change.text} or warmer.`, ...change },
-          },
-        );
-      }
-      return fitsIf(
-        `the air is dried to ${card.ambient.maxRhPct} %`,
-        `Humidity is ${survey.readings.rhPct} %; ${card.ambient.maxRhPct} is the most.`,
-        {
-          against: {
-            value: survey.readings.rhPct,
-            limit: card.ambient.maxRhPct,
-            quantity: 'percent',
-            sense: 'max',
-          },
-          relax: {
-            say: `Would at ${card.ambient.maxRhPct} % or less.`,
-            path: 'readings.rhPct',
-            text: String(card.ambient.maxRhPct),
-          },
-        },
-      );
-    },
-  },
+  ambientRule,
 ];

@@ -1,4 +1,11 @@
-import { matchFigures, VERDICT_NAMES, type Judged, type Relax, type Scored } from '@kelmot/core';
+import {
+  marginPct,
+  matchFigures,
+  VERDICT_NAMES,
+  type Judged,
+  type Relax,
+  type Scored,
+} from '@kelmot/core';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Disclosure } from '@/ui/Button';
@@ -10,10 +17,21 @@ import { Txt } from '@/ui/Txt';
 
 const INK = { fits: 'text-mossInk', if: 'text-ochreInk', no: 'text-oxideInk' } as const;
 
-/** Rules worth a line: those that decide, and for what fits the measured ones. */
+/** What fits shows its tightest figures: the others have room to spare, and stand under All reasons. */
+const MOST_SHOWN = 5;
+
+/** Rules worth a line: those that decide, and for what fits the tightest of the measured ones. */
 function deciding({ match }: Scored): Judged[] {
   const { judged, verdict } = match;
-  if (verdict === 'fits') return judged.filter((j) => j.against && j.against.quantity !== 'count');
+  if (verdict === 'fits') {
+    const measured = judged.flatMap((j) =>
+      j.against && j.against.quantity !== 'count' ? [{ j, margin: marginPct(j.against) }] : [],
+    );
+    return measured
+      .sort((p, q) => p.margin - q.margin)
+      .slice(0, MOST_SHOWN)
+      .map(({ j }) => j);
+  }
   return judged.filter((j) => j.verdict === verdict && j.against);
 }
 

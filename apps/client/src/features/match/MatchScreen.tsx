@@ -94,7 +94,7 @@ export function MatchScreen({
   ) : trial.length > 0 ? (
     <PrimaryButton label="Keep or undo what is tried first" disabled onPress={take} testID="take" />
   ) : !planned && code ? (
-    <PrimaryButton label={NO_METHOD} disabled onPress={take} testID="take" />
+    <PrimaryButton label="Judged, not planned: see below" disabled onPress={take} testID="take" />
   ) : (
     <PrimaryButton
       label={
@@ -145,13 +145,6 @@ export function MatchScreen({
           onPick={(v) => setIntent(v as Intent)}
         />
       </View>
-      <Weighing intent={intent} />
-      <SchoolChoices
-        family={view.survey.family}
-        card={chosen?.match.card}
-        chosen={schools}
-        onChoose={setSchools}
-      />
       <Compare
         chosen={ranked.filter((s) => compared.includes(s.match.card.code))}
         onDrop={compare}
@@ -186,7 +179,15 @@ export function MatchScreen({
         </View>
       ) : null}
       <WhatIfBlock found={whatIf} onTry={(w) => setTrial([...trial, ...w.changes])} />
+      <Weighing intent={intent} />
+      <SchoolChoices
+        family={view.survey.family}
+        card={chosen?.match.card}
+        chosen={schools}
+        onChoose={setSchools}
+      />
       <View className="px-4 py-3">
+        {planned ? null : <Txt as="strong">{NO_METHOD}</Txt>}
         <Txt as="label">Example figures. Replace with your supplier’s data sheet.</Txt>
         <Txt as="label">Pressure equipment and structures: an engineer must approve.</Txt>
       </View>

@@ -1,6 +1,7 @@
 import { mixedBatches, type RepairView } from '@kelmot/contract';
 import {
   drawSection,
+  familyOf,
   gistOf,
   MEDIUM_NAMES,
   mixedAt,
@@ -53,7 +54,9 @@ export function sectionOf(
     system: units,
     tag: survey.asset.tag,
     material: survey.parent.material,
-    medium: `${MEDIUM_NAMES[medium].toLowerCase()} ${say(mediumC, 'temperature', units)}`,
+    medium: familyOf(survey.family).groups.some((g) => g.id === 'service')
+      ? `${MEDIUM_NAMES[medium].toLowerCase()} ${say(mediumC, 'temperature', units)}`
+      : null,
     layers: plan ? coatStates(plan.body, view, now) : [],
     edgeMm: card?.layer.minEdgeMm ?? null,
     label: card ? `${card.code}, ${coats === 1 ? 'one coat' : `${coats} coats`}` : null,

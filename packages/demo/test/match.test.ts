@@ -1,0 +1,368 @@
+import {
+  judge,
+  matchAll,
+  rank,
+  rules,
+  weightsOf,
+  whatWouldChange,
+  withChanges,
+  type FamilyId,
+  type Survey,
+  type Verdict,
+} from '@kelmot/core';
+import { demoSurvey, openRepairs, siteSettings, surveyedRepairs, systemCards } from '../src/index';
+
+const AT = '2026-11-24T06:00:00Z';
+const base = new Map<FamilyId, Survey>(
+  [...surveyedRepairs.filter((r) => r.tag !== 'WL-2'), ...openRepairs.slice(0, 1)].map((r) => [
+    r.survey.family,
+    demoSurvey(r.tag, null, AT, r.survey),
+  ]),
+);
+const card = (code: string) => {
+  const found = systemCards.find((c) => c.code === code);
+  if (!found) throw new Error(code);
+  return found;
+};
+
+type Leaf = string | number | boolean | null;
+/** A survey of a family with some of its answers put otherwise, by path. */
+function surveyed(family: FamilyId, answers: Record<string, Leaf>): Survey {
+  const copy = structuredClone(base.get(family)) as unknown as Record<string, unknown>;
+  for (const [path, leaf] of Object.entries(answers)) {
+    const keys = path.split('.');
+    const last = keys.pop() as string;
+    const holder = keys.reduce<Record<string, unknown>>(
+      (o, k) => o[k] as Record<string, unknown>,
+      copy,
+    );
+    holder[last] = leaf;
+  }
+  return copy as unknown as Survey;
+}
+
+/**
+ * What an old hand would say, written before any code was run: the job in short, the card, the question, the verdict.
+ */
+const cases: [
+  said: string,
+  family: FamilyId,
+  answers: Record<string, Leaf>,
+  code: string,
+  rule: string,
+  verdict: Verdict,
+][] = [
+  // Flanges
+  ['juice flange at 74 °C, paste good to 80 wet', 'F1', {}, 'R-210', 'heat', 'fits'],
+  ['the same at 95 °C', 'F1', { 'service.mediumC': 95 }, 'R-210', 'heat', 'no'],
+  [
+    'at 95 °C with the paste for heat, post-cured',
+    'F1',
+    { 'service.mediumC': 95 },
+    'R-240',
+    'heat',
+    'if',
+  ],
+  ['flange of a 16 bar line', 'F1', { 'joint.pressureBar': 16 }, 'R-210', 'pressure', 'no'],
+  ['no good face to copy', 'F1', { 'joint.mateGood': false }, 'R-210', 'route', 'no'],
+  [
+    'face eaten past a quarter of the flange',
+    'F1',
+    { 'damages.0.depthMm': 9 },
+    'R-210',
+    'route',
+    'no',
+  ],
+  ['only hand tools for a lasting face', 'F1', { 'site.tools': 'hand' }, 'R-210', 'prep', 'no'],
+  ['blasting in zone 1', 'F1', { 'site.area': 'zone-1' }, 'R-210', 'prep', 'no'],
+  // Pumps
+  ['lime milk pH 12.6 on the all-rounder', 'F2', {}, 'R-210', 'ph', 'fits'],
+  [
+    'strong caustic on the all-rounder',
+    'F2',
+    { 'service.medium': 'caustic', 'service.concPct': 30, 'service.mediumC': 40 },
+    'R-210',
+    'medium',
+    'no',
+  ],
+  [
+    'weak caustic, cool',
+    'F2',
+    { 'service.medium': 'caustic', 'service.concPct': 5, 'service.mediumC': 40 },
+    'R-210',
+    'medium',
+    'fits',
+  ],
+  [
+    'mineral acid on the all-rounder',
+    'F2',
+    { 'service.medium': 'mineral-acid', 'service.concPct': 10, 'service.mediumC': 20 },
+    'R-210',
+    'medium',
+    'no',
+  ],
+  ['a 14 mm pocket with the brush coat', 'F2', {}, 'R-230', 'thickness', 'no'],
+  ['turned to size in ceramic', 'F2', { 'parent.machined': true }, 'R-225', 'machine', 'no'],
+  ['turned to size in steel paste', 'F2', { 'parent.machined': true }, 'R-210', 'machine', 'fits'],
+  ['running wet, dry paste', 'F2', { 'surface.damp': 'wet' }, 'R-210', 'damp', 'no'],
+  ['running wet, damp-tolerant paste', 'F2', { 'surface.damp': 'wet' }, 'R-250', 'damp', 'fits'],
+  [
+    'steel at 2 °C with the all-rounder',
+    'F2',
+    { 'readings.surfaceC': 2, 'readings.airC': 4 },
+    'R-210',
+    'ambient',
+    'if',
+  ],
+  [
+    'steel at 2 °C with the fast paste',
+    'F2',
+    { 'readings.surfaceC': 2, 'readings.airC': 4, 'readings.rhPct': 45 },
+    'R-215',
+    'ambient',
+    'fits',
+  ],
+  ['beside paint that stays', 'F2', { 'site.nearby': 'paint' }, 'R-210', 'nearby', 'if'],
+  // Brackets
+  ['a guard bracket that takes knocks, toughened', 'F3', {}, 'X-870', 'wear', 'fits'],
+  ['the same with instant adhesive', 'F3', {}, 'X-860', 'wear', 'no'],
+  ['instant adhesive to last', 'F3', {}, 'X-860', 'intent', 'no'],
+  ['a lifting lug', 'F3', { 'load.carries': 'structure' }, 'X-870', 'route', 'no'],
+  ['a bracket by a furnace at 130 °C', 'F3', { 'load.serviceC': 130 }, 'X-870', 'heat', 'no'],
+  // Low-pressure leaks
+  ['pinhole at 3 bar, water-set wrap', 'F4', {}, 'W-310', 'pressure', 'fits'],
+  ['pinhole at 8 bar, water-set wrap', 'F4', { 'line.pressureBar': 8 }, 'W-310', 'pressure', 'no'],
+  ['damp pipe, water-set wrap', 'F4', {}, 'W-310', 'damp', 'fits'],
+  ['steam', 'F4', { 'line.fluid': 'steam' }, 'W-310', 'route', 'no'],
+  ['cannot be shut off', 'F4', { 'line.shutOff': false }, 'W-310', 'route', 'no'],
+  ['condensate at 90 °C', 'F4', { 'service.mediumC': 90 }, 'W-310', 'heat', 'no'],
+  ['a hand-cleaned pipe for a stop-gap', 'F4', { 'site.tools': 'hand' }, 'W-310', 'prep', 'fits'],
+  ['putty for under water, meant to last', 'F4', { intent: 'lasting' }, 'P-120', 'intent', 'no'],
+  // Rated pipes
+  ['22 mm hole at 6 bar and 72 °C, glass', 'F5', {}, 'W-330', 'pressure', 'if'],
+  [
+    'the same at 110 °C: past the laminate',
+    'F5',
+    { 'line.designC': 110 },
+    'W-330',
+    'pressure',
+    'no',
+  ],
+  [
+    'a 200 mm hole at 16 bar',
+    'F5',
+    { 'damages.0.diameterMm': 200, 'line.pressureBar': 16 },
+    'W-330',
+    'pressure',
+    'no',
+  ],
+  ['hydrocarbon', 'F5', { 'line.fluid': 'hydrocarbon' }, 'W-330', 'route', 'no'],
+  ['power tools only under a lasting wrap', 'F5', { 'site.tools': 'power' }, 'W-330', 'prep', 'no'],
+  // Belts
+  ['level belt, pour-on', 'F6', {}, 'B-410', 'flex', 'fits'],
+  ['a quarter of the carcass cut', 'F6', { 'belt.carcassCutPct': 25 }, 'B-410', 'route', 'no'],
+  [
+    'four hours, pour-on in time if the belt is warmed',
+    'F6',
+    { 'window.downMin': 240 },
+    'B-410',
+    'window',
+    'if',
+  ],
+  ['an hour for the pour-on', 'F6', { 'window.downMin': 60 }, 'B-410', 'window', 'no'],
+  ['belt at 85 °C', 'F6', { 'belt.runsC': 85 }, 'B-410', 'heat', 'no'],
+  ['rubber only degreased by hand', 'F6', { 'site.tools': 'hand' }, 'B-410', 'prep', 'no'],
+  ['solvent cement in zone 1', 'F6', { 'site.area': 'zone-1' }, 'B-430', 'ventilation', 'no'],
+  ['solvent cement in a closed space', 'F6', { 'site.closed': true }, 'B-430', 'ventilation', 'if'],
+  // Tyres
+  ['a scuff in the rubber', 'F7', {}, 'T-510', 'route', 'fits'],
+  ['cords showing, cover kit', 'F7', { 'tyre.cords': 'showing' }, 'T-510', 'route', 'no'],
+  [
+    'cords showing, the shop’s section repair',
+    'F7',
+    { 'tyre.cords': 'showing' },
+    'T-540',
+    'route',
+    'fits',
+  ],
+  ['the shop’s section repair by the technician', 'F7', {}, 'T-540', 'permission', 'if'],
+  ['near the bead', 'F7', { 'tyre.place': 'bead' }, 'T-510', 'route', 'no'],
+  ['a plugged sidewall', 'F7', { 'tyre.plugged': true }, 'T-510', 'route', 'no'],
+  // Floors
+  ['4 mm crack, water-thin resin', 'F8', {}, 'C-605', 'crackWidth', 'no'],
+  ['4 mm crack, cartridge', 'F8', {}, 'C-620', 'crackWidth', 'fits'],
+  [
+    'hairline, water-thin resin',
+    'F8',
+    { 'damages.0.widthMm': 0.3, 'damages.1.widthMm': 0.3 },
+    'C-605',
+    'crackWidth',
+    'fits',
+  ],
+  [
+    'hairline, cartridge',
+    'F8',
+    { 'damages.0.widthMm': 0.3, 'damages.1.widthMm': 0.3 },
+    'C-620',
+    'crackWidth',
+    'no',
+  ],
+  [
+    'a crack that moves half its width, rigid filler',
+    'F8',
+    { 'floor.swingC': 30 },
+    'C-620',
+    'movement',
+    'no',
+  ],
+  ['still indoors', 'F8', { 'floor.swingC': 0 }, 'C-620', 'movement', 'fits'],
+  ['a slab that spans', 'F8', { 'floor.structural': true }, 'C-620', 'route', 'no'],
+  ['a wet washed patch in damp concrete, mortar', 'F9', {}, 'C-640', 'damp', 'fits'],
+  ['acid drips on cement mortar', 'F9', { 'floor.juice': true }, 'C-640', 'medium', 'no'],
+  ['a 55 mm patch with the overlay', 'F9', {}, 'C-650', 'thickness', 'no'],
+  ['wide yard crack, resin and sand', 'F10', {}, 'C-630', 'crackWidth', 'fits'],
+  ['wide yard crack, fast thin resin', 'F10', {}, 'C-610', 'crackWidth', 'no'],
+  ['yard that swings 40 °C', 'F10', { 'yard.swingC': 40 }, 'C-630', 'movement', 'no'],
+  // Walls, tanks, wet
+  ['wet wall crack, expanding resin', 'F11', {}, 'C-670', 'damp', 'fits'],
+  ['must carry load across', 'F11', { 'wall.structural': true }, 'C-670', 'route', 'no'],
+  ['12 % acid in PVC, dissolved polymer', 'F12', {}, 'X-810', 'medium', 'fits'],
+  [
+    'polyethylene with dissolved ABS',
+    'F12',
+    { 'parent.material': 'pe' },
+    'X-810',
+    'substrate',
+    'no',
+  ],
+  ['solvent filler beside plastic parts', 'F12', {}, 'X-810', 'nearby', 'if'],
+  ['tank under pressure', 'F12', { 'tank.pressurised': true }, 'X-810', 'pressure', 'no'],
+  ['under water, wet-set gel', 'F13', {}, 'X-830', 'damp', 'fits'],
+  ['only a diver reaches it', 'F13', { 'sump.diver': true }, 'X-830', 'route', 'no'],
+  // Panels, boards, matting
+  ['cut fibre', 'F14', { 'panel.fibre': 'cut' }, 'X-840', 'route', 'no'],
+  ['a 1.5 mm spot with topcoat alone', 'F14', {}, 'X-850', 'thickness', 'no'],
+  ['the lamp does not reach', 'F15', { 'board.lampReaches': false }, 'X-820', 'light', 'no'],
+  ['a life-safety board', 'F15', { 'board.lifeSafety': true }, 'X-820', 'route', 'no'],
+  ['a board at 170 °C', 'F15', { 'board.hotC': 170 }, 'X-820', 'heat', 'no'],
+  ['crumb on a damp day', 'F16', { 'readings.rhPct': 88 }, 'S-710', 'ambient', 'if'],
+  ['crumb on wet concrete', 'F16', { 'surface.damp': 'wet' }, 'S-710', 'damp', 'no'],
+];
+
+test.each(cases)('%s', (_, family, answers, code, rule, verdict) => {
+  const found = judge(surveyed(family, answers), card(code), siteSettings).judged.find(
+    (j) => j.rule.id === rule,
+  );
+  expect({ rule, verdict: found?.verdict, because: found?.because }).toMatchObject({
+    rule,
+    verdict,
+  });
+  expect(found?.because).toMatch(/\.$/);
+});
+
+test('there are sixty cases or more, and every rule but the counted shelf is spoken to', () => {
+  expect(cases.length).toBeGreaterThanOrEqual(60);
+  const spoken = new Set(cases.map((c) => c[4]));
+  const silent = rules.map((r) => r.id).filter((id) => !spoken.has(id));
+  expect(silent.sort()).toEqual(['batches', 'size', 'stock', 'wall']);
+});
+
+test('a stricter survey never widens what fits', () => {
+  const stricter: Record<string, Leaf>[] = [
+    { 'site.tools': 'hand' },
+    { 'site.area': 'zone-1' },
+    { 'site.closed': true },
+    { 'window.downMin': 30 },
+    { 'surface.slope': 'overhead' },
+  ];
+  const rankOf = { fits: 2, if: 1, no: 0 };
+  for (const [family, survey] of base) {
+    const before = matchAll(survey, systemCards, siteSettings);
+    for (const answers of stricter) {
+      const after = matchAll(surveyed(family, answers), systemCards, siteSettings);
+      after.forEach((m, i) => {
+        const was = before[i];
+        if (was)
+          expect([family, m.card.code, answers, rankOf[m.verdict] <= rankOf[was.verdict]]).toEqual([
+            family,
+            m.card.code,
+            answers,
+            true,
+          ]);
+      });
+    }
+  }
+});
+
+test('a hint applied turns its own rule, in every family', () => {
+  let turned = 0;
+  for (const [, family, answers, code] of cases) {
+    const survey = surveyed(family, answers);
+    for (const j of judge(survey, card(code), siteSettings).judged) {
+      if (!j.relax || j.verdict === 'fits') continue;
+      const after = withChanges(survey, [j.relax]);
+      if (!after) continue;
+      const again = judge(after, card(code), siteSettings).judged.find(
+        (k) => k.rule.id === j.rule.id,
+      );
+      expect([code, j.rule.id, j.relax.text, again?.verdict]).not.toEqual([
+        code,
+        j.rule.id,
+        j.relax.text,
+        j.verdict,
+      ]);
+      turned += 1;
+    }
+  }
+  expect(turned).toBeGreaterThan(20);
+});
+
+test('what would change this: few changes, each set proved on the whole survey', () => {
+  const survey = surveyed('F2', { 'site.tools': 'power' });
+  const ranked = rank(matchAll(survey, systemCards, siteSettings), 'lasting');
+  const found = whatWouldChange(survey, ranked, siteSettings);
+  expect(found.length).toBeGreaterThan(0);
+  for (const w of found) {
+    const after = withChanges(survey, w.changes);
+    if (!after) throw new Error(w.code);
+    expect(judge(after, card(w.code), siteSettings).verdict).toBe(w.verdict);
+  }
+  expect(found.map((w) => w.changes.length)).toEqual(
+    [...found.map((w) => w.changes.length)].sort(),
+  );
+});
+
+test('weights add up to one however they are moved, and moving them moves the order', () => {
+  const sum = (w: Record<string, number>) => Object.values(w).reduce((s, x) => s + x, 0);
+  expect(sum(weightsOf('lasting'))).toBeCloseTo(1, 12);
+  expect(sum(weightsOf('lasting', { life: 5, margin: 0 }))).toBeCloseTo(1, 12);
+  expect(
+    sum(weightsOf('lasting', { margin: 0, life: 0, ready: 0, material: 0, downtime: 0 })),
+  ).toBeCloseTo(1, 12);
+  const matches = matchAll(surveyed('F6', {}), systemCards, siteSettings);
+  const only = (id: string) =>
+    rank(matches, 'lasting', { margin: 0, life: 0, ready: 0, material: 0, downtime: 0, [id]: 1 })[0]
+      ?.match.card.code;
+  expect(only('life')).toBe('B-430');
+  const cheapest = [...matches]
+    .filter((m) => m.verdict === 'fits')
+    .sort((p, q) => (p.materialCost ?? 0) - (q.materialCost ?? 0))[0];
+  expect(only('material')).toBe(cheapest?.card.code);
+});
+
+test('what is on the shelf and what the forecast brings change the verdict', () => {
+  const survey = surveyed('F2', {});
+  const r210 = card('R-210');
+  const rule = (id: string, context: Parameters<typeof judge>[3]) =>
+    judge(survey, r210, siteSettings, context).judged.find((j) => j.rule.id === id);
+  expect(rule('stock', { stock: {} })).toMatchObject({ verdict: 'if' });
+  const all = Object.fromEntries(r210.packs.map((p) => [p.id, 99]));
+  expect(rule('stock', { stock: all })).toMatchObject({ verdict: 'fits' });
+  const cold = [
+    { atMin: 0, tempC: 17 },
+    { atMin: 240, tempC: 4 },
+  ];
+  const ready = (context: Parameters<typeof judge>[3]) =>
+    judge(survey, r210, siteSettings, context).readyMin ?? 0;
+  expect(ready({ forecast: cold })).toBeGreaterThan(ready({}));
+});
