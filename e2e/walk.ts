@@ -49,8 +49,8 @@ test('a technician walks one repair through the seven stations on a phone', asyn
   await screen.matches('match-R-210', /Fits/);
   await screen.matches('match-R-215', /Fits if .*2 coats/);
   await screen.matches('match-R-230', /Does not fit/);
-  await screen.press('figure-R-210.rule.heat');
-  await screen.says('Does it stand the temperature, wet or dry?');
+  await screen.press('figure-R-210.rule.thickness');
+  await screen.says('Can it be built this thick at this slope?');
   await screen.press('close-working');
   await screen.gone('working');
   await screen.press('intent-stopgap');

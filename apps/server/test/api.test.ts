@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
-import type { Asset, Problem, RepairPage } from '@kelmot/contract';
+import type { Asset, CardOutcome, Problem, RepairPage } from '@kelmot/contract';
 import type { Card } from '@kelmot/core';
 import { demoAssets, demoCards } from '@kelmot/demo';
 import { v7 as uuidv7 } from 'uuid';
@@ -196,4 +196,32 @@ test('answers carry safe headers, and no stack trace', async () => {
   assert.match(headers.get('content-security-policy') ?? '', /default-src 'self'/);
   assert.equal(headers.get('x-content-type-options'), 'nosniff');
   assert.doesNotMatch(JSON.stringify(body), /at .*\.ts:/);
+});
+
+test('cards are imported as new versions by a planner; what says nothing new is left; a stale edit is refused', async () => {
+  const tomas = await world.person().signIn('tomas');
+  const [card] = (await tomas.get<Card[]>('/api/cards')).body.filter((c) => c.code === 'R-225');
+  if (!card) throw new Error('R-225 is missing');
+  const file = (...cards: Card[]) => ({ format: 'kelmot-cards', version: 1, cards });
+  const post = (who: Person, body: object) =>
+    who.request<Problem & CardOutcome[]>('POST', '/api/cards', body);
+
+  assert.equal((await post(ida, file(card))).status, 403);
+  assert.deepEqual((await post(tomas, file(card))).body, [
+    { code: 'R-225', version: 1, outcome: 'unchanged' },
+  ]);
+  const edited = { ...card, name: 'Ceramic wear paste, coarse' };
+  assert.deepEqual((await post(tomas, file(edited))).body, [
+    { code: 'R-225', version: 2, outcome: 'new-version' },
+  ]);
+  const stale = await post(tomas, file({ ...card, name: 'Another name' }));
+  assert.equal(stale.status, 409);
+  assert.match(JSON.stringify(stale.body), /the newest is 2/);
+  const added = await post(tomas, file({ ...card, code: 'R-299', version: 1 }));
+  assert.deepEqual(added.body, [{ code: 'R-299', version: 1, outcome: 'added' }]);
+  const bad = await post(tomas, file({ ...card, name: '' }));
+  assert.equal(bad.status, 422);
+  assert.match(JSON.stringify(bad.body), /cards\.0\.name/);
+  const names = (await tomas.get<Card[]>('/api/cards')).body.map((c) => `${c.code} ${c.version}`);
+  assert.ok(names.includes('R-225 2') && names.includes('R-299 1'));
 });

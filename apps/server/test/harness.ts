@@ -115,7 +115,6 @@ const [first] = openRepairs;
 export function surveyAt(startAt: string, tag = 'T-1'): Survey {
   if (!first) throw new Error('the demo has no repairs');
   return Survey.parse({
-    family: 'F2',
     version: 1,
     asset: { id: null, tag, name: 'Test pump', position: 'Test bay', costPerHour: 100 },
     ...first.survey,

@@ -1,5 +1,6 @@
 export * from './apply';
 export * from './asset';
+export * from './cards';
 export * from './command';
 export * from './ids';
 export * from './judge';

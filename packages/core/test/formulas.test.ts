@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { calcs } from '../src/calc/registry';
 import { formulasPage } from '../src/tool/formulas';
 
-test('docs/formulas.md is what the code says of itself (bin/formulas writes it)', () => {
+test('docs/formulas.md is what the code says of itself (bin/docs writes it)', () => {
   expect(readFileSync(join(__dirname, '../../../docs/formulas.md'), 'utf8')).toBe(
     formulasPage(calcs),
   );

@@ -128,7 +128,7 @@ const wall: PartOf<'F11'> = {
   family: 'F11',
   damages: [{ shape: 'face', lengthMm: 2600, widthMm: 0.6, wallMm: 300 }],
   parent: { material: 'concrete' },
-  wall: { panelMm: 6000, swingC: 5, structural: false },
+  wall: { panelMm: 6000, swingC: 1, structural: false },
   service: { medium: 'soil-slurry', concPct: null, ph: 7, mediumC: 12, wear: 'none' },
   surface: { damp: 'wet', slope: 'vertical' },
   window: down(30),

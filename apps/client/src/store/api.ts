@@ -1,12 +1,14 @@
 import {
   Ack,
   Asset,
+  CardOutcome,
   DemoUser,
   Me,
   Problem,
   RepairPage,
   RepairView,
   Site,
+  type CardFile,
   type Command,
 } from '@kelmot/contract';
 import { Card } from '@kelmot/core';
@@ -59,7 +61,7 @@ export interface RepairsQuery {
 export const api = createApi({
   reducerPath: 'api',
   baseQuery,
-  tagTypes: ['Me', 'Repairs', 'Repair', 'Assets'],
+  tagTypes: ['Me', 'Repairs', 'Repair', 'Assets', 'Cards'],
   refetchOnReconnect: true,
   endpoints: (build) => ({
     me: build.query<Me, void>({
@@ -89,6 +91,12 @@ export const api = createApi({
     cards: build.query<Card[], void>({
       query: () => 'cards',
       transformResponse: (r) => z.array(Card).parse(r),
+      providesTags: ['Cards'],
+    }),
+    importCards: build.mutation<CardOutcome[], CardFile>({
+      query: (body) => ({ url: 'cards', method: 'POST', body }),
+      transformResponse: (r) => z.array(CardOutcome).parse(r),
+      invalidatesTags: ['Cards'],
     }),
     repairs: build.infiniteQuery<RepairPage, RepairsQuery, string | null>({
       infiniteQueryOptions: {
@@ -122,6 +130,7 @@ export const {
   useSiteQuery,
   useAssetsQuery,
   useCardsQuery,
+  useImportCardsMutation,
   useRepairsInfiniteQuery,
   useRepairQuery,
 } = api;

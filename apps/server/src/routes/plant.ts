@@ -1,4 +1,4 @@
-import { Asset, Site } from '@kelmot/contract';
+import { Asset, CardFile, CardOutcome, Site } from '@kelmot/contract';
 import { Card, SUBSTRATES, MEDIA, WEAR } from '@kelmot/core';
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { asc, desc } from 'drizzle-orm';
@@ -7,6 +7,7 @@ import { assets, cards, sites } from '../db/plant';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import { notFound } from '../http/problem';
+import { importCards } from '../services/cards';
 import { settingsOf } from '../services/planning';
 
 const siteRoute = createRoute({
@@ -25,11 +26,22 @@ const cardsRoute = createRoute({
   responses: json(200, 'The newest version of every card', z.array(Card)),
 });
 
+const importRoute = createRoute({
+  method: 'post',
+  path: '/cards',
+  request: { body: { required: true, content: { 'application/json': { schema: CardFile } } } },
+  responses: json(200, 'What became of each card', z.array(CardOutcome)),
+});
+
 const oneOf = <V extends string>(values: readonly V[], text: string | null): V | null =>
   values.find((v) => v === text) ?? null;
 
 export const plantRoutes = (db: Db) =>
-  new OpenAPIHono<AppEnv>()
+  new OpenAPIHono<AppEnv>({
+    defaultHook: (result) => {
+      if (!result.success) throw result.error;
+    },
+  })
     .openapi(siteRoute, async (c) => {
       const [site] = await db.select().from(sites).limit(1);
       if (!site) throw notFound('site');
@@ -54,4 +66,7 @@ export const plantRoutes = (db: Db) =>
         rows.map((r) => r.body),
         200,
       );
-    });
+    })
+    .openapi(importRoute, async (c) =>
+      c.json(await importCards(db, c.get('me'), c.req.valid('json')), 200),
+    );

@@ -49,7 +49,7 @@ export function ambientGate(input: AmbientGateInput): Worked<AmbientGate> {
   if (surfaceC < minSurfaceC) reasons.push('too-cold');
   if (surfaceC > maxSurfaceC) reasons.push('too-hot');
   const verdict = reasons.length === 0 ? 'go' : 'no-go';
-  const working = [
+  const working = () => [
     ...dew.working,
     line(
       'ΔT',

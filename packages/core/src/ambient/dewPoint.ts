@@ -21,22 +21,25 @@ export function dewPoint({ airC, rhPct }: DewPointInput): Worked<DewPoint> {
   const gamma = Math.log(rhPct / 100) + (17.62 * airC) / (243.12 + airC);
   const dewPointC = (243.12 * gamma) / (17.62 - gamma);
   const frostPointC = dewPointC < 0 ? (272.62 * gamma) / (22.46 - gamma) : null;
-  const working = [
-    line(
-      'γ',
-      'humidity term',
-      `ln(${fig(rhPct)}/100) + 17.62·${fig(airC)}/(243.12 + ${fig(airC)})`,
-      gamma,
-      '',
-      MAGNUS,
-    ),
-  ];
-  if (frostPointC !== null) {
-    const expression = `272.62·${fig(gamma)}/(22.46 − ${fig(gamma)})`;
-    working.push(line('Tf', 'frost point', expression, frostPointC, '°C', MAGNUS_ICE));
-  }
-  const expression = `243.12·${fig(gamma)}/(17.62 − ${fig(gamma)})`;
-  working.push(line('Td', 'dew point', expression, dewPointC, '°C', MAGNUS));
+  const working = () => {
+    const lines = [
+      line(
+        'γ',
+        'humidity term',
+        `ln(${fig(rhPct)}/100) + 17.62·${fig(airC)}/(243.12 + ${fig(airC)})`,
+        gamma,
+        '',
+        MAGNUS,
+      ),
+    ];
+    if (frostPointC !== null) {
+      const expression = `272.62·${fig(gamma)}/(22.46 − ${fig(gamma)})`;
+      lines.push(line('Tf', 'frost point', expression, frostPointC, '°C', MAGNUS_ICE));
+    }
+    const expression = `243.12·${fig(gamma)}/(17.62 − ${fig(gamma)})`;
+    lines.push(line('Td', 'dew point', expression, dewPointC, '°C', MAGNUS));
+    return lines;
+  };
   return worked({ dewPointC, frostPointC }, working);
 }
 

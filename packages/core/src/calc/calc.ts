@@ -57,14 +57,42 @@ interface CalcSpec<S extends z.ZodType, R extends object> extends CalcDoc<z.inpu
 /** Binds a pure function to the schema of its input, so that every edge parses the same way. */
 export function defineCalc<S extends z.ZodType, R extends object>(spec: CalcSpec<S, R>): Calc {
   const { input, run, heavy = false } = spec;
-  return { ...spec, heavy, run: (raw, report) => run(input.parse(raw), report) };
+  return { ...spec, heavy, run: (raw, report) => plain(run(input.parse(raw), report)) };
 }
 
 export const refuse = (why: string): Refusal => ({ ok: false, why });
 
-export function worked<R extends object>(result: R, working: WorkingLine[]): Worked<R> {
-  return { ok: true, ...result, working };
+const LINES = Symbol('lines');
+
+/** Holds the lines of a sum until somebody looks; they are then written once. JSON does not see them: see `plain`. */
+class Lazily {
+  [LINES]: WorkingLine[] | (() => WorkingLine[]);
+  readonly ok = true as const;
+
+  constructor(result: object, lines: WorkingLine[] | (() => WorkingLine[])) {
+    this[LINES] = lines;
+    Object.assign(this, result);
+  }
+
+  get working(): WorkingLine[] {
+    const lines = this[LINES];
+    if (typeof lines !== 'function') return lines;
+    return (this[LINES] = lines());
+  }
 }
+
+/**
+ * A result with its working. A sum that is made thousands of times and shown once gives its lines as a function: they
+ * are written when they are asked for. What leaves the core as data is made plain first, see `plain`.
+ */
+export const worked = <R extends object>(
+  result: R,
+  working: WorkingLine[] | (() => WorkingLine[]),
+): Worked<R> => new Lazily(result, working) as unknown as Worked<R>;
+
+/** An answer as plain data, its working written out: for printing, sending and saving. */
+export const plain = <R extends object>(answer: Answer<R>): Answer<R> =>
+  answer.ok ? { ...answer, working: answer.working } : answer;
 
 export function line(
   symbol: string,

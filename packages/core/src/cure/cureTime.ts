@@ -98,7 +98,13 @@ export function cureTime({ points, tempC: at }: CureTimeInput): Answer<CureTime>
       `${fig(at)} °C is outside ${fig(fromC)} to ${fig(toC)} °C, the range the card’s data can answer for.`,
     );
   }
-  const { minutes, basis, pair } = readCurve(sorted, at);
+  const reading = readCurve(sorted, at);
+  const { minutes, basis } = reading;
+  return worked({ minutes, basis }, () => workingOf(reading, sorted[0] as CurePoint, at));
+}
+
+/** The sum of one reading of the curve. */
+function workingOf({ minutes, basis, pair }: Reading, first: CurePoint, at: number): WorkingLine[] {
   const working: WorkingLine[] = [line('T', 'temperature', fig(at), at, '°C', 'reading')];
   if (pair) {
     const [colder, warmer] = pair;
@@ -125,10 +131,10 @@ export function cureTime({ points, tempC: at }: CureTimeInput): Answer<CureTime>
     ? 'exp(ln t₁ + (ln t₂ − ln t₁)·(1/T − 1/T₁)/(1/T₂ − 1/T₁)), in kelvin'
     : basis === 'data'
       ? 'as on the card'
-      : `${fig((sorted[0] as CurePoint).minutes)}·2^((${fig((sorted[0] as CurePoint).tempC)} − ${fig(at)})/10)`;
+      : `${fig(first.minutes)}·2^((${fig(first.tempC)} − ${fig(at)})/10)`;
   const source = pair ? ARRHENIUS : basis === 'data' ? 'card' : Q10;
   working.push(line('t', `time, ${basis}`, expression, minutes, 'min', source));
-  return worked({ minutes, basis }, working);
+  return working;
 }
 
 /** One stretch of the curve as numbers: ln(minutes) = y + slope·(1/K − x), good up to `toC`. */

@@ -31,7 +31,7 @@ export function workingLife(input: WorkingLifeInput): Answer<CureTime> {
   const { massG, refMassG, massExponent } = input;
   const stretch = massStretch(massG, refMassG, massExponent);
   const minutes = atRef.minutes * stretch;
-  const working = [
+  const working = () => [
     ...atRef.working,
     line(
       'f',

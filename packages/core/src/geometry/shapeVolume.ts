@@ -133,7 +133,7 @@ export function shapeVolume(input: ShapeVolumeInput): Worked<ShapeVolume> {
   const netMl = mm3 / 1000;
   const profileMl = (areaMm2 * (profileUm / 1000 / 2)) / 1000;
   const grossMl = (netMl + profileMl) * (1 + overfillPct / 100) * (1 + wastePct / 100);
-  const working: WorkingLine[] = [
+  const working = (): WorkingLine[] => [
     line('V', `volume of the ${shape.kind}`, `${volume}/1000`, netMl, 'ml', 'solid geometry'),
     line(
       'Vp',

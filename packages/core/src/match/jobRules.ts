@@ -2,7 +2,7 @@ import { cureTime } from '../cure/cureTime';
 import { MILESTONE_NAMES } from '../materials/card';
 import { SLOPE_NAMES } from '../materials/words';
 import { timeline } from '../plan/timeline';
-import { minutesTo, type WorkUp } from '../plan/workUp';
+import { minutesTo, timeTo, type WorkUp } from '../plan/workUp';
 import { say } from '../units/format';
 import { fits, fitsIf, no, type Relax, type Rule } from './rule';
 
@@ -115,7 +115,7 @@ export const jobRules: Rule[] = [
           `It takes ${work.coats} coats; the card has no overcoat window at this temperature.`,
         );
       if (!plan) {
-        const refusal = work.milestones.find((m) => m.id === needed)?.time;
+        const refusal = timeTo(work, needed);
         return no(refusal && !refusal.ok ? refusal.why : `The card has no time to ${name}.`);
       }
       const against = {

@@ -10,6 +10,7 @@ import type { Against, Judgement, Rule, Verdict } from './rule';
 import { serviceRules } from './serviceRules';
 import { surfaceRules } from './surfaceRules';
 
+/** Every rule, in the order a person would ask. */
 export const rules: readonly Rule[] = [
   ...placeRules,
   ...surfaceRules,
@@ -47,23 +48,25 @@ export function judge(
   demand: Demand = demandOfSurvey(survey, site),
 ): CardMatch {
   const work = workUp(survey, card, site, context, demand);
-  const judged = rules.map(({ id, name, question, judge }) => ({
-    rule: { id, name, question },
-    ...judge(work),
-  }));
-  const verdicts = judged.map((j) => j.verdict);
-  const verdict = verdicts.includes('no') ? 'no' : verdicts.includes('if') ? 'if' : 'fits';
-  // A count of batches or a wear mark is no reserve of strength: only measured limits make the margin.
-  const margins = judged.flatMap((j) =>
-    j.against && j.against.quantity !== 'count' ? [marginPct(j.against)] : [],
-  );
+  const judged: Judged[] = [];
+  let verdict: Verdict = 'fits';
+  let margin = 100;
+  for (const rule of rules) {
+    const found = Object.assign(rule.judge(work), { rule });
+    judged.push(found);
+    if (found.verdict === 'no' || (found.verdict === 'if' && verdict === 'fits'))
+      verdict = found.verdict;
+    // A count of batches or a wear mark is no reserve of strength: only measured limits make the margin.
+    if (found.against && found.against.quantity !== 'count')
+      margin = Math.min(margin, marginPct(found.against));
+  }
   const readyMin = timeline(work)?.readyMin ?? null;
   return {
     card,
     work,
     verdict,
     judged,
-    marginPct: Math.min(100, ...margins),
+    marginPct: margin,
     lifeDays: card.lifeDays[survey.intent],
     readyMin,
     materialCost: work.packs.ok ? work.packs.totalPrice : null,

@@ -20,7 +20,8 @@ function mix(work: Work): StepDraft[] {
       id: 'lay-out',
       station: 'mix',
       title: 'Lay out, say who',
-      text: `One mixes, one places. A clean tool for each part. Write the time on each pail. ${card.mix.tool}.`,
+      text: () =>
+        `One mixes, one places. A clean tool for each part. Write the time on each pail. ${card.mix.tool}.`,
       minutes: 5,
       people: 2,
       hold: { kind: 'check' },
@@ -30,7 +31,8 @@ function mix(work: Work): StepDraft[] {
       id: 'mix',
       station: 'mix',
       title: `Mix ${work.batches === 1 ? 'one batch' : `${work.batches} batches`}`,
-      text: `Weigh both parts, mix ${say(each, 'time')}, scrape wall and base of the pail. ${card.mix.mixedSign}.`,
+      text: () =>
+        `Weigh both parts, mix ${say(each, 'time')}, scrape wall and base of the pail. ${card.mix.mixedSign}.`,
       minutes: each * Math.max(work.batches, 1),
       people: 2,
       figures: ['total', 'batch', 'life'],
@@ -57,17 +59,18 @@ function build(work: Work): StepDraft[] {
     id: `coat-${n}`,
     station: 'build',
     title: coats === 1 ? 'Place it' : `Coat ${n} of ${coats}`,
-    text: `${
-      n === 1
-        ? 'Scrub a thin wetting coat hard into the profile with a stiff brush. Without waiting, build on it'
-        : 'Inside the overcoat window, or abrade first. Press on the next coat'
-    }, ${mm(coatMm)}, from the middle out so that air leaves.${
-      n === coats
-        ? isRound(survey)
-          ? ' Close the former square.'
-          : ' Leave it proud by the overfill, pull the tape while wet.'
-        : ''
-    }`,
+    text: () =>
+      `${
+        n === 1
+          ? 'Scrub a thin wetting coat hard into the profile with a stiff brush. Without waiting, build on it'
+          : 'Inside the overcoat window, or abrade first. Press on the next coat'
+      }, ${mm(coatMm)}, from the middle out so that air leaves.${
+        n === coats
+          ? isRound(survey)
+            ? ' Close the former square.'
+            : ' Leave it proud by the overfill, pull the tape while wet.'
+          : ''
+      }`,
     minutes: placeMin,
     people: 2,
     hold: { kind: 'check' },
@@ -87,7 +90,8 @@ function cure(work: Work): StepDraft[] {
       id: 'leave',
       station: 'cure',
       title: 'Leave it',
-      text: `Keep it at ${say(survey.readings.surfaceC, 'temperature')} or warmer and dry. Hard is not cured.`,
+      text: () =>
+        `Keep it at ${say(survey.readings.surfaceC, 'temperature')} or warmer and dry. Hard is not cured.`,
       minutes: 0,
       hold: { kind: 'check' },
       wrong: [
@@ -104,7 +108,8 @@ function cure(work: Work): StepDraft[] {
       id: 'post-cure',
       station: 'cure',
       title: 'Post-cure',
-      text: `Hold at ${say(postCure.tempC, 'temperature')} for ${say(postCure.minutes, 'time')}, heated evenly. Without it the limit is ${say(postCure.withoutC, 'temperature')}.`,
+      text: () =>
+        `Hold at ${say(postCure.tempC, 'temperature')} for ${say(postCure.minutes, 'time')}, heated evenly. Without it the limit is ${say(postCure.withoutC, 'temperature')}.`,
       minutes: postCure.minutes,
       hold: {
         kind: 'reading',
@@ -123,7 +128,8 @@ function hardnessStep(hard: Hardness): StepDraft {
     id: 'hardness',
     station: 'accept',
     title: 'Hardness',
-    text: `Shore ${hard.scale} ${hard.least} or more, three readings on the repair or on the batch sample.`,
+    text: () =>
+      `Shore ${hard.scale} ${hard.least} or more, three readings on the repair or on the batch sample.`,
     minutes: 10,
     hold: {
       kind: 'hardness',
@@ -147,7 +153,8 @@ function accept(work: Work): StepDraft[] {
         id: 'machine',
         station,
         title: 'Machine to size',
-        text: 'Cut to the finished size. Speeds and feeds are the machinist’s. Wet, or with extraction.',
+        text: () =>
+          'Cut to the finished size. Speeds and feeds are the machinist’s. Wet, or with extraction.',
         minutes: 60,
         hold: { kind: 'check' },
       }
@@ -155,7 +162,7 @@ function accept(work: Work): StepDraft[] {
         id: 'dress',
         station,
         title: 'Dress it',
-        text: 'Grind flush to the template. Dust off, mask on.',
+        text: () => 'Grind flush to the template. Dust off, mask on.',
         minutes: 20,
         hold: { kind: 'check' },
       };
@@ -164,7 +171,7 @@ function accept(work: Work): StepDraft[] {
       id: 'look',
       station,
       title: 'Look and tap',
-      text: 'No pinholes, no lifted edge, one colour. Tap all over: one sound.',
+      text: () => 'No pinholes, no lifted edge, one colour. Tap all over: one sound.',
       minutes: 10,
       hold: { kind: 'check' },
       wrong: [

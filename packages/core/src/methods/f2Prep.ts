@@ -24,7 +24,8 @@ export function rebuildPrep(work: WorkUp<SurveyOf<'F2'>>): StepDraft[] {
       id: 'isolate',
       station,
       title: 'Isolate and drain',
-      text: `Lock off and tag ${survey.asset.tag}. Drain, vent, prove no pressure. Permit for grinding and for entry where your site asks.`,
+      text: () =>
+        `Lock off and tag ${survey.asset.tag}. Drain, vent, prove no pressure. Permit for grinding and for entry where your site asks.`,
       minutes: 30,
       hold: { kind: 'check' },
     },
@@ -32,7 +33,8 @@ export function rebuildPrep(work: WorkUp<SurveyOf<'F2'>>): StepDraft[] {
       id: 'degrease',
       station,
       title: 'Degrease',
-      text: 'Degrease well past the damage with A-905, clean to dirty, before any abrading. Rinse, dry.',
+      text: () =>
+        'Degrease well past the damage with A-905, clean to dirty, before any abrading. Rinse, dry.',
       minutes: PACE.setUp + areaCm2 / PACE.wipeCm2,
       hold: { kind: 'check' },
       wrong: [{ sign: 'Water beads on the metal', remedy: 'Degrease again, with fresh rags.' }],
@@ -41,7 +43,8 @@ export function rebuildPrep(work: WorkUp<SurveyOf<'F2'>>): StepDraft[] {
       id: 'open-up',
       station,
       title: 'Cut the edge square',
-      text: `Cut back to sound metal. Edge square, ${squareMm} deep or more all round: no feather edge.`,
+      text: () =>
+        `Cut back to sound metal. Edge square, ${squareMm} deep or more all round: no feather edge.`,
       minutes: PACE.grindSetUp + areaCm2 / PACE.cutCm2,
       hold: {
         kind: 'reading',
@@ -57,7 +60,8 @@ export function rebuildPrep(work: WorkUp<SurveyOf<'F2'>>): StepDraft[] {
       id: 'salts',
       station,
       title: 'Sweat out the salts',
-      text: 'Warm the casting slowly until oil and salt sweat out, wipe, let it cool, then clean again. Repeat until nothing comes.',
+      text: () =>
+        'Warm the casting slowly until oil and salt sweat out, wipe, let it cool, then clean again. Repeat until nothing comes.',
       minutes: 90,
       hold: { kind: 'check' },
       wrong: [
@@ -68,9 +72,10 @@ export function rebuildPrep(work: WorkUp<SurveyOf<'F2'>>): StepDraft[] {
       id: 'grade',
       station,
       title: grade ? `Clean to ${grade}` : 'Clean the metal',
-      text: `${grade ? `${grade}: ${GRADE_NAMES[grade]}. ` : ''}${TOOL_NAMES[survey.site.tools]}, ${mm(site.extentMm)} past the damage each way. Profile ${
-        profileUm ? `${profileUm.min} to ${profileUm.max} µm` : 'as the card says'
-      }, peak to valley.`,
+      text: () =>
+        `${grade ? `${grade}: ${GRADE_NAMES[grade]}. ` : ''}${TOOL_NAMES[survey.site.tools]}, ${mm(site.extentMm)} past the damage each way. Profile ${
+          profileUm ? `${profileUm.min} to ${profileUm.max} µm` : 'as the card says'
+        }, peak to valley.`,
       minutes: PACE.grindSetUp + areaCm2 / PACE.gradeCm2,
       hold: {
         kind: 'reading',
@@ -95,11 +100,12 @@ export function rebuildPrep(work: WorkUp<SurveyOf<'F2'>>): StepDraft[] {
       id: 'mask',
       station,
       title: 'Mask and release',
-      text: `Mask ${mm(site.extentMm)} out with a pull tab. A-910 on ${
-        isRound(survey)
-          ? 'the former, the keyway, and all threads'
-          : 'studs, bores and faces that must come apart'
-      }; two thin coats, let dry. None on the repair.`,
+      text: () =>
+        `Mask ${mm(site.extentMm)} out with a pull tab. A-910 on ${
+          isRound(survey)
+            ? 'the former, the keyway, and all threads'
+            : 'studs, bores and faces that must come apart'
+        }; two thin coats, let dry. None on the repair.`,
       minutes: 15,
       hold: { kind: 'check' },
     },
@@ -107,7 +113,8 @@ export function rebuildPrep(work: WorkUp<SurveyOf<'F2'>>): StepDraft[] {
       id: 'wipe',
       station,
       title: 'Wipe, new gloves',
-      text: 'Dust off, wipe with A-930 on a lint-free cloth one way, let it flash off. From here no bare hand touches it.',
+      text: () =>
+        'Dust off, wipe with A-930 on a lint-free cloth one way, let it flash off. From here no bare hand touches it.',
       minutes: 10,
       hold: { kind: 'check' },
     },
@@ -115,7 +122,8 @@ export function rebuildPrep(work: WorkUp<SurveyOf<'F2'>>): StepDraft[] {
       id: 'gate',
       station,
       title: 'Dew point gate',
-      text: `Measure air, humidity and steel at the repair. Steel ${card.ambient.minAboveDewC} °C above dew point or more, ${card.ambient.minSurfaceC} to ${card.ambient.maxSurfaceC} °C, humidity ${card.ambient.maxRhPct} % or less.`,
+      text: () =>
+        `Measure air, humidity and steel at the repair. Steel ${card.ambient.minAboveDewC} °C above dew point or more, ${card.ambient.minSurfaceC} to ${card.ambient.maxSurfaceC} °C, humidity ${card.ambient.maxRhPct} % or less.`,
       minutes: 5,
       hold: { kind: 'ambient' },
       figures: ['dewPoint', 'margin'],

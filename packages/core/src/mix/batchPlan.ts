@@ -93,7 +93,7 @@ export function batchPlan(input: BatchPlanInput): Answer<BatchPlan> {
         : 'vessel';
   const batchLifeMin = lifeOf(batchMl);
   const minutesToPlace = batchMl / applyMlPerMin;
-  const working = [
+  const working = () => [
     ...reach.working,
     line(
       'Vp',

@@ -122,7 +122,7 @@ export function kitPick(
   const sum = (of: (kit: Kit) => number) =>
     rows.map(({ kit, count }) => `${count}·${fig(of(kit))}`).join(' + ') || '0';
   const named = picks.map((p) => `${p.count} × ${p.id}`).join(', ') || 'nothing';
-  const working = [
+  const working = () => [
     line('V', 'needed', fig(neededMl), neededMl, 'ml'),
     line(
       'ΣV',

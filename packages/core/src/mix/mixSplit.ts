@@ -35,7 +35,7 @@ export function mixSplit({ ratio, densityA, densityB, total }: MixSplitInput): W
   const aG = inMl ? partA * densityA : partA;
   const bG = inMl ? partB * densityB : partB;
   const stated = `${fig(ratio.a)}:${fig(ratio.b)} by ${ratio.by}`;
-  const working = [
+  const working = () => [
     line('rv', 'ratio by volume, a to 1 of b', stated, byVolume, '', 'card'),
     line(
       'rm',

@@ -2,7 +2,7 @@ import { fig, line, type WorkingLine } from '../calc/calc';
 import { MILESTONE_NAMES } from '../materials/card';
 import type { Figure } from './figure';
 import { timeline } from './timeline';
-import { buildMinutes, type WorkUp } from './workUp';
+import { buildMinutes, milestonesOf, type WorkUp } from './workUp';
 
 const READINGS = ['readings.airC', 'readings.rhPct', 'readings.surfaceC'];
 const TEMP = ['readings.surfaceC'];
@@ -192,7 +192,7 @@ function mixing(work: WorkUp): Figure[] {
 }
 
 function times(work: WorkUp): Figure[] {
-  const figures = work.milestones.flatMap(({ id, time }) =>
+  const figures = milestonesOf(work).flatMap(({ id, time }) =>
     time.ok
       ? [figure(`cure.${id}`, MILESTONE_NAMES[id], time.minutes, 'time', time.working, TEMP)]
       : [],

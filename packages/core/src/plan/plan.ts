@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { judge } from '../match/match';
-import { MILESTONES, MilestoneId, SystemCard } from '../materials/card';
+import { MilestoneId, SystemCard } from '../materials/card';
 import { methodOf } from '../methods/registry';
 import { Survey } from '../survey/survey';
 import { cautionsOf } from './cautions';
@@ -10,7 +10,7 @@ import { schoolsFor, settled, type Schools } from './schools';
 import { SiteSettings } from './site';
 import { finishStep, Step } from './step';
 import { timeline } from './timeline';
-import { buildMinutes, type WorkUp } from './workUp';
+import { buildMinutes, milestonesOf, type WorkUp } from './workUp';
 
 /** The version of the core that made a plan: an old plan keeps its own figures when a formula changes. */
 export const CORE_VERSION = '0.1.0';
@@ -116,10 +116,9 @@ export function makePlan(
         ...p,
         label: card.packs.find((pack) => pack.id === p.id)?.label ?? p.id,
       })),
-      milestones: MILESTONES.flatMap((id) => {
-        const time = work.milestones.find((m) => m.id === id)?.time;
-        return time?.ok ? [{ id, minutes: time.minutes }] : [];
-      }),
+      milestones: milestonesOf(work).flatMap(({ id, time }) =>
+        time.ok ? [{ id, minutes: time.minutes }] : [],
+      ),
       needed: work.needed,
       prepMin: times.prepMin,
       buildMin: buildMinutes(work) ?? 0,

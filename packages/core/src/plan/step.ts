@@ -49,7 +49,12 @@ export const Step = z.strictObject({
 export type Step = z.infer<typeof Step>;
 
 /** A step as a method file writes it: what is left out takes the usual value. */
-export type StepDraft = Pick<Step, 'id' | 'station' | 'title' | 'text' | 'minutes'> & Partial<Step>;
+export type StepDraft = Pick<Step, 'id' | 'station' | 'minutes'> &
+  Partial<Omit<Step, 'text' | 'title'>> & {
+    title: string;
+    /** Given as a function, since the hours of a job are asked for far more often than its words. */
+    text: () => string;
+  };
 
 export const finishStep = (draft: StepDraft): Step => ({
   people: 1,
@@ -57,4 +62,5 @@ export const finishStep = (draft: StepDraft): Step => ({
   wrong: [],
   figures: [],
   ...draft,
+  text: draft.text(),
 });

@@ -10,8 +10,21 @@ export interface Timeline {
   readyMin: number;
 }
 
-/** Hours of the whole job, isolate to return to service; null where the card has no figure at this temperature. */
+const known = new WeakMap<WorkUp, Timeline | null>();
+
+/**
+ * Hours of the whole job, isolate to return to service; null where the card has no figure at this temperature.
+ * Worked out once for each job: rules, ranking and plan all ask for it.
+ */
 export function timeline(work: WorkUp): Timeline | null {
+  const before = known.get(work);
+  if (before !== undefined) return before;
+  const times = workOut(work);
+  known.set(work, times);
+  return times;
+}
+
+function workOut(work: WorkUp): Timeline | null {
   const buildMin = buildMinutes(work);
   const needed = minutesTo(work, work.needed);
   if (buildMin === null || needed === null) return null;

@@ -52,7 +52,6 @@ export interface WorkUp<S extends Survey = Survey> {
   batches: number;
   split: Worked<MixSplit> | null;
   packs: Answer<KitPick>;
-  milestones: Milestone[];
   needed: MilestoneId;
 }
 
@@ -89,20 +88,25 @@ function vesselOf(card: SystemCard, site: SiteSettings): { vesselMl: number; ves
 /** Volume of a metre of wrap, ml. */
 const tapeMlPerM = ({ tape }: SystemCard): number => (tape ? tape.widthMm * tape.plyMm : 1);
 
-/** Milestones at today’s surface temperature, or over the forecast where there is one. */
-function milestonesOf({ cure }: SystemCard, tempC: number, { forecast }: WorkContext): Milestone[] {
-  return MILESTONES.flatMap((id) => {
-    const points = cure.milestones[id];
-    return points
-      ? [
-          {
-            id,
-            time: forecast?.length ? overForecast(points, forecast) : cureTime({ points, tempC }),
-          },
-        ]
-      : [];
-  });
+/** Time to one milestone at today’s surface temperature, or over the forecast where there is one; null if not on the card. */
+export function timeTo(
+  work: Pick<WorkUp, 'card' | 'survey' | 'context'>,
+  id: MilestoneId,
+): Answer<CureTime> | null {
+  const points = work.card.cure.milestones[id];
+  const { forecast } = work.context;
+  if (!points) return null;
+  return forecast?.length
+    ? overForecast(points, forecast)
+    : cureTime({ points, tempC: work.survey.readings.surfaceC });
 }
+
+/** Every milestone of the card with its time. */
+export const milestonesOf = (work: WorkUp): Milestone[] =>
+  MILESTONES.flatMap((id) => {
+    const time = timeTo(work, id);
+    return time ? [{ id, time }] : [];
+  });
 
 function overForecast(
   points: CurePoint[],
@@ -196,14 +200,13 @@ export function workUp<S extends Survey>(
     batches,
     split,
     packs: kitPick({ neededMl: amountToDraw(card, demand, mixedMl, wrap), kits, maxPacks: 2000 }),
-    milestones: milestonesOf(card, tempC, context),
     needed: neededOn(card, demand.needed),
   };
 }
 
 /** Minutes to a milestone at today's surface temperature; null where the card cannot say. */
 export function minutesTo(work: WorkUp, id: MilestoneId): number | null {
-  const time = work.milestones.find((m) => m.id === id)?.time;
+  const time = timeTo(work, id);
   return time?.ok ? time.minutes : null;
 }
 

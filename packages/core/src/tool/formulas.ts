@@ -41,7 +41,7 @@ export function formulasPage(calcs: readonly Calc[]): string {
   return [
     '# Formulas',
     '',
-    'Made by `bin/formulas` from the code; do not edit. Every calculation is one pure function of `packages/core`, reached',
+    'Made by `bin/docs` from the code; do not edit. Every calculation is one pure function of `packages/core`, reached',
     'from a shell by `bin/calc NAME`, in the application under Know-how, Quick tools, and in every figure’s Working.',
     'Temperatures are in °C, kelvin = °C + 273.15, R = 8.314462618 J/(mol·K), 1 bar = 0.1 MPa. Random draws come from the',
     'seeded generator mulberry32.',

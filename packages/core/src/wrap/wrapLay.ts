@@ -38,7 +38,7 @@ export function wrapLay(input: WrapLayInput): Worked<WrapLay> {
   const metres = (passes * (helical * Math.hypot(roundMm, advanceMm) + 2 * roundMm)) / 1000;
   const rolls = ceil(metres / rollLengthM);
   const thicknessMm = layers * plyMm;
-  const working = [
+  const working = () => [
     line('ls', 'layers a pass is sure of', `1/(1 − ${fig(overlapPct)} %), rounded down`, sure),
     line('a', 'advance a turn', `${fig(tapeWidthMm)}·(1 − ${fig(overlapPct)} %)`, advanceMm, 'mm'),
     line(

@@ -12,6 +12,7 @@ import { FlatList, Pressable, View } from 'react-native';
 import { Frame } from '@/features/frame/Frame';
 import { sayError, useCardsQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
+import { CardEdit, CardTools } from './CardTools';
 import { Tag } from '@/ui/Button';
 import { Empty, Failed, Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
@@ -102,6 +103,7 @@ function CardRow({ card }: { card: Card }) {
         </Txt>
       </Pressable>
       {open && card.role === 'system' ? <SystemFigures card={card} /> : null}
+      {open ? <CardEdit card={card} /> : null}
       {open && card.mustNotTouch.length > 0 ? (
         <Txt className="pb-3 text-pencil">Must not touch: {card.mustNotTouch.join(', ')}.</Txt>
       ) : null}
@@ -126,6 +128,7 @@ export function StoreScreen() {
         <Empty title="No cards yet.">A planner adds the materials your site uses.</Empty>
       ) : null}
       <FlatList
+        ListHeaderComponent={cards ? <CardTools cards={cards} /> : null}
         data={cards ?? []}
         keyExtractor={(c) => c.code}
         renderItem={({ item }) => <CardRow card={item} />}

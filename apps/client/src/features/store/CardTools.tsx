@@ -1,0 +1,136 @@
+import { cardFile, CardFile, type CardOutcome } from '@kelmot/contract';
+import { issuesOf, type Card } from '@kelmot/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { sayError, useImportCardsMutation, useMeQuery } from '@/store/api';
+import { SecondaryButton } from '@/ui/Button';
+import { FieldFrame, TextBox } from '@/ui/fields';
+import { Txt } from '@/ui/Txt';
+
+const pretty = (value: unknown) => JSON.stringify(value, null, 2);
+const WORDS = {
+  added: 'added',
+  'new-version': 'is now version',
+  unchanged: 'says nothing new',
+} as const;
+
+const sayOutcome = ({ code, version, outcome }: CardOutcome) =>
+  outcome === 'new-version' ? `${code} ${WORDS[outcome]} ${version}` : `${code} ${WORDS[outcome]}`;
+
+/** Saves a text as a file on the device. */
+function download(name: string, text: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(url);
+}
+
+type Read = { file: CardFile } | { say: string };
+
+/** Reads what was pasted or edited: a whole file, one card, or a list of them. */
+function readCards(text: string): Read {
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch (error) {
+    return { say: `This is not JSON: ${(error as Error).message}` };
+  }
+  const isFile = typeof raw === 'object' && raw !== null && 'cards' in raw;
+  const file = isFile ? raw : cardFile((Array.isArray(raw) ? raw : [raw]) as Card[]);
+  const parsed = CardFile.safeParse(file);
+  if (parsed.success) return { file: parsed.data };
+  return {
+    say: issuesOf(parsed.error)
+      .slice(0, 4)
+      .map((i) => `${i.path}: ${i.message}`)
+      .join('; '),
+  };
+}
+
+/** A planner’s box of JSON: what is in it becomes cards, or says at which field it cannot. Nothing typed is lost. */
+export function CardBox({ start, onDone }: { start: string; onDone: () => void }) {
+  const [text, setText] = useState(start);
+  const [said, setSaid] = useState<string | null>(null);
+  const [send, { isLoading }] = useImportCardsMutation();
+  const save = async () => {
+    const read = readCards(text);
+    if ('say' in read) return setSaid(read.say);
+    try {
+      const outcomes = await send(read.file).unwrap();
+      setSaid(outcomes.map(sayOutcome).join('; '));
+    } catch (error) {
+      setSaid(sayError(error));
+    }
+  };
+  return (
+    <View className="gap-3 pb-4">
+      <FieldFrame
+        label="Cards as JSON"
+        why="An edit makes a new version; plans made before keep theirs."
+      >
+        <TextBox id="card-json" label="Cards as JSON" text={text} onText={setText} multiline />
+      </FieldFrame>
+      {said ? (
+        <View role="status">
+          <Txt as="inline" testID="card-said">
+            {said}
+          </Txt>
+        </View>
+      ) : null}
+      <View className="flex-row gap-2">
+        <SecondaryButton
+          label="Save as new version"
+          testID="card-save"
+          disabled={isLoading}
+          onPress={() => void save()}
+        />
+        <SecondaryButton label="Close" testID="card-close" onPress={onDone} />
+      </View>
+    </View>
+  );
+}
+
+/** Export of all cards, and the box to bring them in: the open format is in docs/formats/cards.schema.json. */
+export function CardTools({ cards }: { cards: readonly Card[] }) {
+  const { data: me } = useMeQuery();
+  const [open, setOpen] = useState(false);
+  return (
+    <View className="gap-3 border-b border-rule px-4 py-3">
+      <View className="flex-row flex-wrap gap-2">
+        <SecondaryButton
+          label="Export all cards"
+          testID="cards-export"
+          onPress={() => download('kelmot-cards.json', pretty(cardFile([...cards])))}
+        />
+        {me?.role === 'planner' ? (
+          <SecondaryButton
+            label="Import cards"
+            testID="cards-import"
+            onPress={() => setOpen(!open)}
+          />
+        ) : null}
+      </View>
+      {open ? <CardBox start="" onDone={() => setOpen(false)} /> : null}
+    </View>
+  );
+}
+
+/** One card to be edited by a planner. */
+export function CardEdit({ card }: { card: Card }) {
+  const { data: me } = useMeQuery();
+  const [open, setOpen] = useState(false);
+  if (me?.role !== 'planner') return null;
+  return open ? (
+    <CardBox start={pretty(card)} onDone={() => setOpen(false)} />
+  ) : (
+    <View className="self-start pb-3">
+      <SecondaryButton
+        label={`Edit ${card.code}`}
+        testID={`card-edit-${card.code}`}
+        onPress={() => setOpen(true)}
+      />
+    </View>
+  );
+}

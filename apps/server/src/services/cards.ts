@@ -1,0 +1,58 @@
+import { isDeepStrictEqual } from 'node:util';
+import type { CardFile, CardOutcome, Me } from '@kelmot/contract';
+import type { Card } from '@kelmot/core';
+import { desc, inArray } from 'drizzle-orm';
+import type { Db } from '../db/client';
+import { cards } from '../db/plant';
+import { ProblemError } from '../http/problem';
+
+const without = ({ version: _version, ...rest }: Card) => rest;
+
+/**
+ * Takes cards in. A card that says something new becomes the next version, so that old plans keep the one they were
+ * made with; one that says nothing new is left. A card edited from an older version than the newest is refused whole,
+ * with its code: somebody else changed it meanwhile. All or nothing.
+ */
+export async function importCards(db: Db, me: Me, file: CardFile): Promise<CardOutcome[]> {
+  if (me.role !== 'planner')
+    throw new ProblemError(403, 'Only a planner changes cards', 'Ask a planner to import them.');
+  const codes = file.cards.map((c) => c.code);
+  const twice = codes.find((code, i) => codes.indexOf(code) !== i);
+  if (twice)
+    throw new ProblemError(422, 'Input out of range', undefined, [
+      { path: 'cards', message: `${twice} stands twice; give each card once` },
+    ]);
+  return db.transaction(async (tx) => {
+    const stored = await tx
+      .select({ code: cards.code, version: cards.version, body: cards.body })
+      .from(cards)
+      .where(inArray(cards.code, codes))
+      .orderBy(desc(cards.version))
+      .for('update');
+    const outcomes: CardOutcome[] = [];
+    for (const [i, card] of file.cards.entries()) {
+      const newest = stored.find((s) => s.code === card.code);
+      if (newest && isDeepStrictEqual(without(newest.body), without(card))) {
+        outcomes.push({ code: card.code, version: newest.version, outcome: 'unchanged' });
+        continue;
+      }
+      if (newest && card.version < newest.version)
+        throw new ProblemError(409, `${card.code} was changed meanwhile`, undefined, [
+          {
+            path: `cards.${i}.version`,
+            message: `is ${card.version}; the newest is ${newest.version}. Export again and put your change into it`,
+          },
+        ]);
+      const version = (newest?.version ?? 0) + 1;
+      const [made] = await tx
+        .insert(cards)
+        .values({ code: card.code, version, role: card.role, body: { ...card, version } })
+        .onConflictDoNothing()
+        .returning({ version: cards.version });
+      if (!made)
+        throw new ProblemError(409, `${card.code} was changed meanwhile`, 'Send it again.');
+      outcomes.push({ code: card.code, version, outcome: newest ? 'new-version' : 'added' });
+    }
+    return outcomes;
+  });
+}

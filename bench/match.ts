@@ -1,0 +1,39 @@
+import { matchAll, rank, type Survey, type SystemCard } from '@kelmot/core';
+import { demoSurvey, openRepairs, siteSettings, systemCards } from '@kelmot/demo';
+import { perSecond, table } from './lib/measure';
+
+/** So many cards of the survey’s own family, each a little different from a real one. */
+function generated(count: number, family: Survey['family']): SystemCard[] {
+  const kinds = systemCards.filter((c) => c.families.includes(family));
+  return Array.from({ length: count }, (_, i) => {
+    const kind = kinds[i % kinds.length] as SystemCard;
+    const heat = kind.service.wetHeatC + (i % 17) - 8;
+    return {
+      ...kind,
+      code: `${kind.code.slice(0, 1)}-${String(100 + (i % 900))}`,
+      service: { ...kind.service, wetHeatC: heat },
+      packs: kind.packs.map((p) => ({ ...p, price: p.price * (1 + (i % 11) / 20) })),
+    };
+  });
+}
+
+/** Milliseconds to judge and rank so many cards by all rules, and how it grows. One frame of a screen is 16 ms. */
+function main(): void {
+  const [repair] = openRepairs;
+  if (!repair) throw new Error('the demo has no repairs');
+  const survey = demoSurvey(repair.tag, null, '2031-01-01T00:00:00Z', repair.survey);
+  const sizes = [50, 500, 5000];
+  const times = sizes.map((n) => {
+    const cards = generated(n, survey.family);
+    return 1000 / perSecond(() => rank(matchAll(survey, cards, siteSettings), survey.intent), 300);
+  });
+  const rows = sizes.map((n, i) => {
+    const ms = times[i] ?? 0;
+    const per = (times[0] ?? 1) / 50;
+    return [String(n), ms.toFixed(2), (16 / ms).toFixed(1), (ms / n / per).toFixed(2)];
+  });
+  const head = ['cards', 'ms', 'frames of 16 ms over it', 'a card, over that of 50'];
+  process.stdout.write(`${table(head, rows)}\n`);
+}
+
+main();

@@ -1,0 +1,89 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { PHONE, WIDE } from './lib/browser';
+import { signedIn } from './lib/stage';
+
+test('a belt is surveyed by its own questions, drawn, and judged by its own cards', async () => {
+  const screen = await signedIn('ida', PHONE);
+  await screen.press('new-repair');
+  await screen.type('asset-search', 'BC-5');
+  await screen.press('asset-BC-5');
+  await screen.see('family-F6');
+  assert.equal(await screen.attribute('family-F6', 'aria-checked'), 'true');
+  await screen.press('shape-0-hole');
+  const fields: [string, string][] = [
+    ['damages.0.diameterMm', '2 1/2 in'],
+    ['damages.0.beltMm', '12'],
+    ['belt.runsC', '30'],
+    ['window.downMin', '12 h'],
+    ['readings.airC', '20'],
+    ['readings.rhPct', '50'],
+    ['readings.surfaceC', '20'],
+  ];
+  for (const [id, text] of fields) await screen.type(id, text);
+  await screen.press('site.tools-power');
+  assert.match(
+    (await screen.attribute('section', 'aria-label')) ?? '',
+    /hole: .*63\.5 mm|64 mm across/i,
+  );
+  await screen.press('survey-save');
+  await screen.matches('match-B-410', /Fits/);
+  await screen.says('Judged, not planned');
+  assert.deepEqual(screen.problems, []);
+});
+
+test('a tyre with its cords showing is refused: why, who decides, and the sheet with the measurements', async () => {
+  const screen = await signedIn('ida', PHONE);
+  await screen.press('tab-repairs');
+  await screen.press('repair-WL-2');
+  await screen.press('station-match');
+  await screen.matches('refusal', /cords show or are cut.*licensed tyre shop must decide/s);
+  await screen.matches('match-T-510', /Does not fit/);
+  await screen.press('referral');
+  await screen.matches('referral-sheet', /Wheel loader 2.*90 mm.*14 mm.*Showing/s);
+  assert.deepEqual(screen.problems, []);
+});
+
+test('a planner weighs, compares, tries what would change it, and goes back', async () => {
+  const screen = await signedIn('tomas', WIDE);
+  await screen.press('register-SG-2');
+  await screen.key('2');
+  await screen.see('match-X-870');
+  await screen.press('compare-X-870');
+  await screen.press('compare-R-215');
+  await screen.matches('compare', /X-870.*R-215/s);
+  await screen.press('what-if-X-870');
+  await screen.see('trial');
+  assert.equal(await screen.attribute('take', 'aria-disabled'), 'true');
+  await screen.matches('match-X-870', /Fits/);
+  await screen.press('trial-undo');
+  await screen.gone('trial');
+  await screen.matches('match-X-870', /Fits if/);
+  await screen.page.locator('::-p-aria(What counts)').click();
+  await screen.press('weight-life-more');
+  await screen.says('your own weights');
+  await screen.press('weights-reset');
+  assert.deepEqual(screen.problems, []);
+});
+
+test('a planner edits a card into a new version; a slip in it is told, and nothing typed is lost', async () => {
+  const screen = await signedIn('tomas', PHONE);
+  await screen.press('tab-store');
+  await screen.press('card-R-215');
+  await screen.press('card-edit-R-215');
+  const text = await screen.value('card-json');
+  const put = (json: string) =>
+    screen.page.evaluate(
+      `(() => { const e = document.querySelector('[data-testid="card-json"]');
+        Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, 'value').set.call(e, ${JSON.stringify(json)});
+        e.dispatchEvent(new Event('input', { bubbles: true })); })()`,
+    );
+  await put(text.replace('"wetHeatC": 55', '"wetHeatC": "warm"'));
+  await screen.press('card-save');
+  await screen.matches('card-said', /service\.wetHeatC: must be a number/);
+  assert.match(await screen.value('card-json'), /"warm"/);
+  await put(text.replace('"wetHeatC": 55', '"wetHeatC": 57'));
+  await screen.press('card-save');
+  await screen.matches('card-said', /R-215 is now version 2/);
+  assert.deepEqual(screen.problems, []);
+});
