@@ -132,7 +132,7 @@ export const jobRules: Rule[] = [
       if (warm)
         return fitsIf(warm.say, because, {
           against,
-          relax: { ...warm, say: `Would ${warm.say}.` },
+          relax: { ...warm, say: `Would if ${warm.say}.` },
         });
       const more = Math.ceil((plan.readyMin - downMin) / 30) * 30;
       return no(because, {

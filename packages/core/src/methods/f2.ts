@@ -193,5 +193,7 @@ export const rebuildMethod = defineMethod({
     ...cure(work),
     ...accept(work),
   ],
+  minutesHangOn: ({ card }) =>
+    `${card.postCure?.minutes ?? 0}|${card.postCure?.withoutC ?? 0}|${card.service.hardness ? 1 : 0}`,
   nextLookDays: { lasting: 90, stopgap: 7 },
 });

@@ -7,15 +7,18 @@ import type { FamilyId, SurveyOf } from '../survey/survey';
 export interface Method {
   family: FamilyId;
   steps: (work: WorkUp) => StepDraft[];
+  /** What of the card the minutes of its prep, cure and accept steps hang on: cards alike in it share them. */
+  minutesHangOn: (work: WorkUp) => string;
   /** Days to the next look after return to service. */
   nextLookDays: Record<Intent, number>;
 }
 
 /** Binds a method to the survey of its own family. */
 export function defineMethod<F extends FamilyId>(
-  spec: Omit<Method, 'family' | 'steps'> & {
+  spec: Omit<Method, 'family' | 'steps' | 'minutesHangOn'> & {
     family: F;
     steps: (work: WorkUp<SurveyOf<F>>) => StepDraft[];
+    minutesHangOn: (work: WorkUp<SurveyOf<F>>) => string;
   },
 ): Method {
   return spec as unknown as Method;

@@ -1,4 +1,6 @@
+import { sharedBy } from '../calc/memo';
 import { methodOf } from '../methods/registry';
+import type { Demand } from '../survey/demand';
 import { buildMinutes, minutesTo, type WorkUp } from './workUp';
 
 export interface Timeline {
@@ -24,18 +26,33 @@ export function timeline(work: WorkUp): Timeline | null {
   return times;
 }
 
+interface StepMinutes {
+  prepMin: number;
+  cureStepsMin: number;
+  acceptMin: number;
+}
+
+const shared = sharedBy<Demand, StepMinutes>();
+
+/** Minutes of the steps of a family; one whose steps are not listed goes by the tradesman’s usual minutes. */
+function stepMinutes(work: WorkUp): StepMinutes {
+  const { demand, survey } = work;
+  const method = methodOf(survey.family);
+  if (!method) return { prepMin: demand.prepMin, cureStepsMin: 0, acceptMin: demand.acceptMin };
+  return shared(demand, method.minutesHangOn(work), () => {
+    const steps = method.steps(work);
+    const spent = (station: string) =>
+      steps.filter((s) => s.station === station).reduce((sum, s) => sum + s.minutes, 0);
+    return { prepMin: spent('prep'), cureStepsMin: spent('cure'), acceptMin: spent('accept') };
+  });
+}
+
 function workOut(work: WorkUp): Timeline | null {
   const buildMin = buildMinutes(work);
   const needed = minutesTo(work, work.needed);
   if (buildMin === null || needed === null) return null;
-  const { demand } = work;
-  const steps = methodOf(work.survey.family)?.steps(work);
-  const spent = (station: string) =>
-    (steps ?? []).filter((s) => s.station === station).reduce((sum, s) => sum + s.minutes, 0);
-  // A family whose steps are not listed goes by the tradesman’s usual minutes.
-  const prepMin = steps ? spent('prep') : demand.prepMin;
-  const acceptMin = steps ? spent('accept') : demand.acceptMin;
-  const cureMin = needed + spent('cure');
+  const { prepMin, cureStepsMin, acceptMin } = stepMinutes(work);
+  const cureMin = needed + cureStepsMin;
   return {
     prepMin,
     buildMin,

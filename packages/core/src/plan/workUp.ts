@@ -1,5 +1,6 @@
 import { ambientGate, type AmbientGate } from '../ambient/ambientGate';
 import type { Answer, Worked } from '../calc/calc';
+import { sharedBy } from '../calc/memo';
 import { ceil } from '../calc/number';
 import { cureClock } from '../cure/cureClock';
 import { cureTime, type CurePoint, type CureTime } from '../cure/cureTime';
@@ -118,6 +119,9 @@ function overForecast(
     : { ok: true, minutes: clock.doneAtMin, basis: 'interpolated', working: clock.working };
 }
 
+const volumes = sharedBy<Demand, WorkUp['bodies']>();
+const gates = sharedBy<Survey, Worked<AmbientGate>>();
+
 /** Works a survey up with a card. Pure; refusals of single sums stay inside as answers for the rules to judge. */
 export function workUp<S extends Survey>(
   survey: S,
@@ -129,15 +133,14 @@ export function workUp<S extends Survey>(
   const tempC = survey.readings.surfaceC;
   const prep = card.substrates.find((s) => s.material === demand.material) ?? null;
   const profileUm = prep?.profileUm ?? null;
-  const bodies = demand.bodies.map((body) => ({
-    body,
-    volume: shapeVolume({
-      shape: body.shape,
-      overfillPct: context.schools?.proud === 'strike' ? 0 : site.overfillPct,
-      wastePct: card.wastePct,
-      profileUm: profileUm?.max ?? 0,
-    }),
-  }));
+  const fill = {
+    overfillPct: context.schools?.proud === 'strike' ? 0 : site.overfillPct,
+    wastePct: card.wastePct,
+    profileUm: profileUm?.max ?? 0,
+  };
+  const bodies = volumes(demand, `${fill.overfillPct}|${fill.wastePct}|${fill.profileUm}`, () =>
+    demand.bodies.map((body) => ({ body, volume: shapeVolume({ shape: body.shape, ...fill }) })),
+  );
   const wrap = wrapped(card, demand, tempC);
   const filledMl = bodies.reduce((sum, b) => sum + b.volume.grossMl, 0);
   const grossMl = wrap ? wrap.lay.metres * tapeMlPerM(card) : filledMl;
@@ -189,12 +192,14 @@ export function workUp<S extends Survey>(
     coatMm: buildMm / coats,
     grade: prep?.[context.schools?.clean === 'always' ? 'lasting' : survey.intent] ?? null,
     profileUm,
-    gate: ambientGate({
-      airC: survey.readings.airC,
-      rhPct: survey.readings.rhPct,
-      surfaceC: tempC,
-      ...card.ambient,
-    }),
+    gate: gates(survey, Object.values(card.ambient).join('|'), () =>
+      ambientGate({
+        airC: survey.readings.airC,
+        rhPct: survey.readings.rhPct,
+        surfaceC: tempC,
+        ...card.ambient,
+      }),
+    ),
     wrap,
     batch,
     batches,

@@ -53,7 +53,8 @@ function round(x: number, unit: Unit): string {
   const decimals =
     DECIMALS[unit.symbol]?.(size) ??
     (size >= 100 || size === 0 ? 0 : 2 - Math.floor(Math.log10(size)));
-  const text = trim(x.toFixed(Math.min(Math.max(decimals, 0), 6)));
+  // Through a number and back: without its trailing zeros, and faster than a pattern.
+  const text = String(Number(x.toFixed(Math.min(Math.max(decimals, 0), 6))));
   const onTape = unit.symbol === 'in' ? tape(Number(text)) : null;
   if (onTape) return onTape;
   // Five figures or more are read in threes.

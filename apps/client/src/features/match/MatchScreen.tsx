@@ -129,7 +129,7 @@ export function MatchScreen({
       <Refused waiting={repair.waiting} />
       {trial.length > 0 ? (
         <TrialBar
-          say={trial.map((t) => t.say).join(' ')}
+          changes={trial}
           onUndo={() => setTrial([])}
           onKeep={repair.canWrite && !begun ? keep : null}
         />

@@ -1,10 +1,11 @@
-import { VERDICT_NAMES, type WhatIf } from '@kelmot/core';
+import { VERDICT_NAMES, type Relax, type WhatIf } from '@kelmot/core';
 import { View } from 'react-native';
 import { SecondaryButton } from '@/ui/Button';
 import { Txt } from '@/ui/Txt';
 
-const sayChanges = (w: WhatIf) =>
-  w.changes.map((c) => c.say.replace(/^Would /, '').replace(/\.$/, '')).join('; ');
+/** Changes as one phrase: “with power tools; with 2 h more”. */
+const sayChanges = (changes: readonly Relax[]) =>
+  changes.map((c) => c.say.replace(/^Would (if )?/, '').replace(/\.$/, '')).join('; ');
 
 /** The least changes of the survey that would let a better system in, each one touch to try. */
 export function WhatIfBlock({
@@ -26,11 +27,11 @@ export function WhatIfBlock({
             <Txt as="inline">
               {w.code} {w.name}: {VERDICT_NAMES[w.verdict].toLowerCase()}
             </Txt>
-            <Txt className="text-pencil">{sayChanges(w)}.</Txt>
+            <Txt className="text-pencil">{sayChanges(w.changes)}.</Txt>
           </View>
           <SecondaryButton
             label="Try"
-            hint={`Try ${sayChanges(w)}, for ${w.code}`}
+            hint={`Try ${sayChanges(w.changes)}, for ${w.code}`}
             testID={`what-if-${w.code}`}
             onPress={() => onTry(w)}
           />
@@ -42,17 +43,17 @@ export function WhatIfBlock({
 
 /** What is being tried: not saved yet, one touch to keep or to go back. */
 export function TrialBar({
-  say,
+  changes,
   onUndo,
   onKeep,
 }: {
-  say: string;
+  changes: readonly Relax[];
   onUndo: () => void;
   onKeep: (() => void) | null;
 }) {
   return (
     <View role="status" testID="trial" className="gap-2 border-b border-ink bg-mossTint px-4 py-3">
-      <Txt as="inline">Trying: {say}</Txt>
+      <Txt as="inline">Trying: {sayChanges(changes)}</Txt>
       <View className="flex-row gap-2">
         <View className="flex-1">
           <SecondaryButton label="Undo" testID="trial-undo" onPress={onUndo} />
