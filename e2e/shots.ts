@@ -51,6 +51,16 @@ async function main(): Promise<void> {
   await small.press('demo-ida');
   await small.see('bench-P-204');
   await phone(small);
+  for (const [tag, name] of [
+    ['BC-3', 'match-belt'],
+    ['WL-2', 'refused'],
+  ] as const) {
+    await small.open('/repairs');
+    await small.press(`repair-${tag}`);
+    await small.press('station-match');
+    await small.see('intent-lasting');
+    await shoot(small, name);
+  }
   await small.open('/know-how/bolt-sequence');
   await shoot(small, 'tool');
 
@@ -70,6 +80,12 @@ async function main(): Promise<void> {
   await shoot(wide, 'wide');
   await wide.key('2');
   await shoot(wide, 'wide-match');
+  await wide.press('register-SG-2');
+  await wide.key('2');
+  await wide.press('compare-X-870');
+  await wide.press('compare-R-215');
+  await wide.see('compare');
+  await shoot(wide, 'wide-compare');
   await wide.open('/know-how/exotherm');
   await wide.see('chart-exotherm');
   await shoot(wide, 'wide-tool');

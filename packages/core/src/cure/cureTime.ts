@@ -45,8 +45,12 @@ export interface CureTime {
   basis: CureBasis;
 }
 
+const rising = (points: CurePoint[]): boolean =>
+  points.every((p, i) => i === 0 || (points[i - 1] as CurePoint).tempC < p.tempC);
+
+/** Points from cold to warm; as they are where the card gives them so. */
 const sortByTemp = (points: CurePoint[]): CurePoint[] =>
-  [...points].sort((p, q) => p.tempC - q.tempC);
+  rising(points) ? points : [...points].sort((p, q) => p.tempC - q.tempC);
 
 interface Reading {
   minutes: number;

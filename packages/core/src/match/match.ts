@@ -52,7 +52,8 @@ export function judge(
   let verdict: Verdict = 'fits';
   let margin = 100;
   for (const rule of rules) {
-    const found = Object.assign(rule.judge(work), { rule });
+    const found = rule.judge(work) as Judged;
+    found.rule = rule;
     judged.push(found);
     if (found.verdict === 'no' || (found.verdict === 'if' && verdict === 'fits'))
       verdict = found.verdict;

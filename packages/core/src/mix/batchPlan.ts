@@ -40,7 +40,7 @@ function largestInTime(
   if (inTime(capMl)) return capMl;
   let lo = 0;
   let hi = capMl;
-  for (let i = 0; i < 200 && hi - lo > hi * 1e-13; i++) {
+  for (let i = 0; i < 60 && hi - lo > hi * 1e-13; i++) {
     const mid = (lo + hi) / 2;
     if (inTime(mid)) lo = mid;
     else hi = mid;

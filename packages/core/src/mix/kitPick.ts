@@ -3,6 +3,8 @@ import { defineCalc, fig, line, refuse, worked, type Answer, type Report } from 
 import { atLeastZero, positive } from '../calc/number';
 
 const EPS = 1e-9;
+/** Up to so many of the smallest pack the search is quicker without remembering where it has been. */
+const FEW_PACKS = 12;
 
 export const Kit = z.strictObject({
   id: z.string().min(1),
@@ -69,6 +71,8 @@ function search(neededMl: number, kits: Kit[], maxPacks: number, report?: Report
     largestFrom[i] = Math.max(largestFrom[i + 1] as number, open ? kit.ml : 0);
   }
   let best: Choice | null = null;
+  // Few packs meet the same rest seldom: remembering would cost more than it saves.
+  const remember = kits.some((k) => neededMl / k.ml > FEW_PACKS);
   const seen = new Map<string, { price: number; packs: number }[]>();
   const counts: number[] = new Array(kits.length).fill(0);
 
@@ -82,12 +86,16 @@ function search(neededMl: number, kits: Kit[], maxPacks: number, report?: Report
     if (!kit) return;
     if (left / (largestFrom[i] as number) > maxPacks - packs + EPS) return;
     if (best && price + left * (unitFrom[i] as number) > best.price + EPS) return;
-    const key = `${i}|${left.toFixed(7)}`;
-    const before = seen.get(key) ?? [];
-    if (before.some((s) => s.price <= price + EPS && s.packs <= packs)) return;
-    seen.set(key, [...before, { price, packs }]);
+    if (remember) {
+      const key = `${i}|${left.toFixed(7)}`;
+      const before = seen.get(key) ?? [];
+      if (before.some((s) => s.price <= price + EPS && s.packs <= packs)) return;
+      seen.set(key, [...before, { price, packs }]);
+    }
     const most = Math.min(Math.ceil((left - EPS) / kit.ml), stock[i] as number, maxPacks - packs);
-    for (let n = most; n >= 0; n--) {
+    // Of the last kit only the count that covers the rest can answer.
+    const least = i === kits.length - 1 ? most : 0;
+    for (let n = most; n >= least; n--) {
       counts[i] = n;
       visit(i + 1, left - n * kit.ml, price + n * kit.price, packs + n);
       if (i === 0) report?.((most - n + 1) / (most + 1));
