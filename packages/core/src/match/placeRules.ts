@@ -39,7 +39,8 @@ export const placeRules: Rule[] = [
     id: 'size',
     name: 'Size',
     question: 'Is it of a size this is meant for?',
-    judge: ({ card, demand }) => {
+    judge: ({ card, demand, packs }) => {
+      if (!packs.ok) return no(packs.why);
       const against = {
         value: demand.longestMm,
         limit: card.mostMm,

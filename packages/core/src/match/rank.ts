@@ -120,7 +120,7 @@ export function rank(matches: CardMatch[], intent: Intent, own?: Weights): Score
 export function whyFirst(first: Scored, second: Scored | undefined): string | null {
   if (!second) return null;
   if (first.match.verdict !== second.match.verdict)
-    return `${second.match.card.code} only ${second.match.verdict === 'if' ? 'fits with a condition' : 'does not fit'}`;
+    return `${second.match.card.code} ${second.match.verdict === 'if' ? 'only fits with a condition' : 'does not fit'}`;
   const gains = first.parts.map((p, i) => ({
     p,
     gain: (p.score - (second.parts[i]?.score ?? 0)) * p.weight,

@@ -1,4 +1,4 @@
-import type { Answer, Worked } from '../calc/calc';
+import { refuse, type Answer, type Refusal, type Worked } from '../calc/calc';
 import { tyreCover } from '../geometry/tyreCover';
 import type { SystemCard } from '../materials/card';
 import type { Demand, WrapNeed } from '../survey/demand';
@@ -60,15 +60,20 @@ export function wrapped(card: SystemCard, demand: Demand, installC: number): Wra
   return { design, lay, layers, lengthMm };
 }
 
-/** How much to draw, in the card’s own pack unit: ml, metres of wrap, or pieces of sheet. */
+/**
+ * How much to draw, in the card’s own pack unit: ml, metres of wrap, or pieces of sheet. Refuses where the sheet is too
+ * narrow for the damage and its margins, or where there is nothing to lay it over.
+ */
 export function amountToDraw(
   card: SystemCard,
   demand: Demand,
   grossMl: number,
   wrap: Wrapped | null,
-): number {
-  if (card.packUnit === 'm') return wrap ? wrap.lay.metres : 0;
-  if (card.packUnit === 'ml' || !card.sheet || !demand.sheet) return grossMl;
+): { ok: true; amount: number } | Refusal {
+  if (card.packUnit === 'm') return { ok: true, amount: wrap ? wrap.lay.metres : 0 };
+  if (card.packUnit === 'ml' || !card.sheet) return { ok: true, amount: grossMl };
+  if (!demand.sheet)
+    return refuse('It comes in sheets, and there is no crack here to lay one over.');
   const cover = tyreCover({
     ...demand.sheet,
     marginMm: card.sheet.marginMm,
@@ -76,5 +81,5 @@ export function amountToDraw(
     sheetWidthMm: card.sheet.widthMm,
     dropPitchMm: card.sheet.dropPitchMm,
   });
-  return cover.ok ? cover.sheets : 0;
+  return cover.ok ? { ok: true, amount: cover.sheets } : cover;
 }

@@ -177,6 +177,7 @@ export function workUp<S extends Survey>(
         })
       : null;
   const mixedMl = batch.ok && !wrap ? Math.max(grossMl, batch.batchMl * batches) : grossMl;
+  const draw = amountToDraw(card, demand, mixedMl, wrap);
   const kits = card.packs.map(({ id, size, price }) => ({ id, ml: size, price }));
   return {
     survey,
@@ -204,7 +205,7 @@ export function workUp<S extends Survey>(
     batch,
     batches,
     split,
-    packs: kitPick({ neededMl: amountToDraw(card, demand, mixedMl, wrap), kits, maxPacks: 2000 }),
+    packs: draw.ok ? kitPick({ neededMl: draw.amount, kits, maxPacks: 2000 }) : draw,
     needed: neededOn(card, demand.needed),
   };
 }

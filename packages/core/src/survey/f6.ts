@@ -177,12 +177,14 @@ export const beltFamily = defineFamily({
     const longestMm = Math.max(
       ...survey.damages.map((d) => (d.shape === 'hole' ? d.diameterMm : d.lengthMm)),
     );
-    const first = survey.damages.find((d) => d.shape === 'rip');
+    const widest = Math.max(
+      ...survey.damages.map((d) => (d.shape === 'hole' ? d.diameterMm : d.widthMm)),
+    );
     return demandOf(survey, {
       needed: 'lightLoad',
       bodies,
       flexes: true,
-      sheet: first ? { crackLengthMm: longestMm, crackWidthMm: 12 } : null,
+      sheet: { crackLengthMm: longestMm, crackWidthMm: widest },
       longestMm,
       prepMin: prepPace(35, longestMm * (2 * LAP_MM + 50), 300),
       acceptMin: 15,
