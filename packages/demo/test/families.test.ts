@@ -1,0 +1,175 @@
+import {
+  demandOfSurvey,
+  drawSection,
+  families,
+  familyOf,
+  familiesFor,
+  readDraft,
+  schoolsFor,
+  settled,
+  surveyLines,
+  surveyTitle,
+  TYPICAL_PARENT,
+  type Damage,
+  type FamilyId,
+  type SurveyDraft,
+} from '@kelmot/core';
+import { demoSurvey, siteSettings, surveyedRepairs } from '../src/index';
+
+const AT = '2026-11-24T06:00:00Z';
+const options = {
+  width: 358,
+  height: 230,
+  system: 'metric' as const,
+  tag: 'X-1',
+  medium: null,
+  edgeMm: 3,
+  label: 'R-100',
+  dimensions: true,
+  unknown: [],
+};
+const everyShape = families.flatMap((f) =>
+  f.shapes.map((s) => [`${f.id} ${s.shape}`, f.id as FamilyId, s] as const),
+);
+
+test.each(everyShape)(
+  '%s is drawn inside its box, bare and with its layers, and said in words',
+  (_, family, shape) => {
+    const damage = { shape: shape.shape, ...shape.typical } as Damage;
+    const material = TYPICAL_PARENT[family] ?? 'carbon-steel';
+    for (const layers of [[], ['planned'], ['set', 'wet']] as const) {
+      const drawing = drawSection(family, damage, { ...options, material, layers: [...layers] });
+      const points = drawing.prims.flatMap((p) =>
+        p.kind === 'area' || p.kind === 'line' ? p.points : [],
+      );
+      expect(points.length).toBeGreaterThan(10);
+      for (const [x, y] of points) {
+        expect(Number.isFinite(x) && Number.isFinite(y)).toBe(true);
+        expect(x >= -1 && x <= 359 && y >= -1 && y <= 231).toBe(true);
+      }
+      expect(drawing.describe).toMatch(/^Section of .+\.$/);
+      expect(drawing.title[1]?.value).toMatch(/^mm(, (depth|width) ×\d+)?$/);
+    }
+    const open = drawSection(family, damage, {
+      ...options,
+      material,
+      layers: [],
+      unknown: Object.keys(shape.typical),
+    });
+    expect(open.prims.some((p) => 'text' in p && p.text.includes('?'))).toBe(true);
+  },
+);
+
+test.each(everyShape)(
+  '%s: what is usual and typical makes a survey; an empty one names what is missing',
+  (_, family, shape) => {
+    const { usual, groups } = familyOf(family);
+    const texts: Record<string, string> = {
+      ...usual,
+      'site.tools': 'blast',
+      'window.downMin': '40 h',
+    };
+    for (const [key, x] of Object.entries(shape.typical)) texts[`damages.0.${key}`] = String(x);
+    for (const g of groups)
+      for (const [key, field] of Object.entries(g.fields)) {
+        const path = `${g.id}.${key}`;
+        if (texts[path] !== undefined) continue;
+        if (field.kind === 'choice') texts[path] = field.options[0]?.value ?? '';
+        if (field.kind === 'quantity')
+          texts[path] = String(Math.min(Math.max(20, field.min), field.max));
+      }
+    const draft: SurveyDraft = {
+      family,
+      intent: 'lasting',
+      startAt: AT,
+      asset: { id: null, tag: 'X-1', name: 'Thing', position: '', costPerHour: 0 },
+      shapes: [shape.shape],
+      texts,
+    };
+    const { survey, issues } = readDraft(draft, 'metric');
+    expect(issues.filter((i) => !i.path.startsWith('damages'))).toEqual([]);
+    if (survey) {
+      expect(surveyTitle(survey)).toBe(shape.named);
+      const demand = demandOfSurvey(survey, siteSettings);
+      expect(demand.longestMm).toBeGreaterThan(0);
+      expect(demand.prepMin).toBeGreaterThan(0);
+      expect(surveyLines(survey, 'us').every((l) => l.text !== '')).toBe(true);
+    }
+    const empty = readDraft({ ...draft, texts: {} }, 'metric');
+    expect(empty.survey).toBeNull();
+    expect(empty.issues.length).toBeGreaterThan(3);
+  },
+);
+
+const demand = (tag: string) => {
+  const found = surveyedRepairs.find((r) => r.tag === tag);
+  if (!found) throw new Error(tag);
+  return demandOfSurvey(demoSurvey(tag, null, AT, found.survey), siteSettings);
+};
+
+test('demands by hand: a flange ring, a low-pressure wrap, a yard over sand, a wall, a juice floor', () => {
+  expect(demand('JH-2')).toMatchObject({ pressureBar: 4, longestMm: 410, needed: 'chemical' });
+  expect(demand('JH-2').bodies[0]?.shape).toEqual({
+    kind: 'ring',
+    outerMm: 410,
+    innerMm: 268,
+    depthMm: 4,
+  });
+  // Plug of three times the hole; the wrap runs a hundred millimetres past it each way.
+  expect(demand('CP-08').bodies[0]?.shape).toEqual({ kind: 'disc', diameterMm: 15, depthMm: 5 });
+  expect(demand('CP-08').wrap).toMatchObject({ engineered: false, extentMm: 100, pressureBar: 3 });
+  expect(demand('JP-31').wrap).toMatchObject({
+    engineered: true,
+    designC: 72,
+    defect: { kind: 'hole', diameterMm: 22 },
+  });
+  // Resin no deeper than the working depth, sand below.
+  expect(demand('YD-1').bodies.map((b) => b.buildMm)).toEqual([40, 40]);
+  expect(demand('YD-1').crack).toEqual({ widthMm: 26, panelLengthM: 8, swingC: 12 });
+  expect(demand('BS-4').bodies[0]?.shape).toEqual({
+    kind: 'slab',
+    lengthMm: 2600,
+    widthMm: 300,
+    depthMm: 0.6,
+  });
+  expect(demand('TK-22').service).toMatchObject({ medium: 'mineral-acid', concPct: 12 });
+  expect(demand('CB-3')).toMatchObject({
+    nearby: 'electronics',
+    light: { reaches: true, irradianceWcm2: 0.45 },
+  });
+});
+
+test('a hole in a belt takes the hole and its lap, as worked by hand', () => {
+  const [body] = demand('BC-3').bodies;
+  if (body?.shape.kind !== 'slab') throw new Error('slab');
+  const { lengthMm, widthMm, depthMm } = body.shape;
+  const area = (d: number) => (Math.PI * d * d) / 4;
+  const cover = (3 / 6) * (area(64 + 150) + 4 * area(64 + 75) + area(64));
+  expect((lengthMm * widthMm * depthMm) / 1000).toBeCloseTo((area(64) * 14 + cover) / 1000, 6);
+});
+
+test('refusals say why and who; families are offered by the kind of asset', () => {
+  expect(demand('WL-2').refusals).toEqual([
+    expect.objectContaining({ id: 'cords', who: 'tyre-shop' }),
+  ]);
+  expect(demand('TR-6').refusals).toEqual([]);
+  expect(familiesFor('belt')[0]?.id).toBe('F6');
+  expect(
+    familiesFor('pipe')
+      .slice(0, 2)
+      .map((f) => f.id),
+  ).toEqual(['F4', 'F5']);
+  expect(familiesFor(null)).toHaveLength(16);
+});
+
+test('schools: asked where they matter, the usual one unless another is chosen, nonsense ignored', () => {
+  const asked = schoolsFor('F4');
+  expect(asked.map((s) => s.id)).toContain('plug');
+  expect(schoolsFor('F2').map((s) => s.id)).not.toContain('plug');
+  expect(settled(asked)).toMatchObject({ clean: 'card', plug: 'plug' });
+  expect(settled(asked, { plug: 'wrap', clean: 'shiny' })).toMatchObject({
+    plug: 'wrap',
+    clean: 'card',
+  });
+  for (const s of asked) expect(s.why).toMatch(/\.$/);
+});
