@@ -1,3 +1,4 @@
+import { COVER_MM, LAP_MM } from '../survey/f6';
 import type { FamilyId, Survey, SurveyOf } from '../survey/survey';
 import { specOf, type Lettering, type SectionSpec } from './spec';
 
@@ -70,7 +71,7 @@ const size = (text: Lettering, d: { lengthMm: number; widthMm: number }) =>
   `${text(d.lengthMm, 'lengthMm')} × ${text(d.widthMm, 'widthMm')}`;
 const diameter = (text: Lettering, mm: number) => `⌀ ${text(mm, 'outsideDiameterMm')}`;
 /** Usual lap and cover of a belt patch, and plies of a wrap, as they are sketched before a card is chosen. */
-const BELT_COVER = { lapMm: 75, thickMm: 3, plies: 1 };
+const BELT_COVER = { lapMm: LAP_MM, thickMm: COVER_MM, plies: 1 };
 const WRAP_PLIES = 8;
 const WRAP_PLY_MM = 0.42;
 const wrapCover = (lapMm: number) => ({

@@ -101,8 +101,8 @@ type BeltSurvey = z.infer<typeof BeltSurvey>;
 /** Share of the carcass that may be cut across before a splice is the repair, percent of the belt’s width. */
 const MOST_CUT_PCT = 10;
 /** The usual lap past the hole, and its thickness, mm. */
-const LAP_MM = 75;
-const COVER_MM = 3;
+export const LAP_MM = 75;
+export const COVER_MM = 3;
 
 function patch(d: BeltSurvey['damages'][number]) {
   const throughMm = d.shape === 'gouge' ? d.depthMm : d.beltMm;
