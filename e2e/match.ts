@@ -28,7 +28,8 @@ test('a belt is surveyed by its own questions, drawn, and judged by its own card
   );
   await screen.press('survey-save');
   await screen.matches('match-B-410', /Fits/);
-  await screen.says('Judged, not planned');
+  await screen.press('take');
+  await screen.matches('step-condition', /Start: flashing off, 15 min/);
   assert.deepEqual(screen.problems, []);
 });
 

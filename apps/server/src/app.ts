@@ -15,6 +15,8 @@ import { requireSession, sameOrigin } from './http/session';
 import { demoRoutes, meRoutes } from './routes/people';
 import { plantRoutes } from './routes/plant';
 import { repairRoutes } from './routes/repairs';
+import { shelfRoutes } from './routes/shelf';
+import type { WeatherService } from './services/weather';
 
 export interface AppDeps {
   db: Db;
@@ -22,6 +24,7 @@ export interface AppDeps {
   log: Logger;
   webRoot: string;
   demoUsers: DemoUser[];
+  weather: WeatherService;
 }
 
 const LARGEST_BODY = 512 * 1024;
@@ -29,7 +32,7 @@ const LARGEST_BODY = 512 * 1024;
 const HASHED = /[.-][0-9a-f]{32}\./;
 
 /** Kelmot's whole HTTP face: API under /api, everything else the web client. */
-export function makeApp({ db, auth, log, webRoot, demoUsers }: AppDeps) {
+export function makeApp({ db, auth, log, webRoot, demoUsers, weather }: AppDeps) {
   const app = new OpenAPIHono<AppEnv>();
   app.onError(onError);
   app.use(async (c, next) => {
@@ -93,7 +96,8 @@ export function makeApp({ db, auth, log, webRoot, demoUsers }: AppDeps) {
   api.use(requireSession(auth));
   api.route('/', meRoutes);
   api.route('/', plantRoutes(db));
-  api.route('/', repairRoutes(db));
+  api.route('/', repairRoutes(db, weather));
+  api.route('/', shelfRoutes(db, weather));
   api.all('*', (c) => problem(c, 404, 'No such address'));
   app.route('/api', api);
 

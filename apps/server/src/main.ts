@@ -1,11 +1,12 @@
 import { serve } from '@hono/node-server';
-import { demoUsers } from '@kelmot/demo';
+import { demoUsers, simulatedWeather } from '@kelmot/demo';
 import { pino } from 'pino';
 import { makeApp } from './app';
 import { makeAuth } from './auth';
 import { openDatabase } from './db/client';
 import { readEnv } from './env';
 import { seedDemo } from './jobs/seedDemo';
+import { noWeather } from './services/weather';
 
 const env = readEnv(process.env);
 const log = pino({ level: env.LOG_LEVEL });
@@ -24,6 +25,7 @@ const app = makeApp({
   log,
   webRoot: env.WEB_ROOT,
   demoUsers: demo ? demoUsers : [],
+  weather: demo ? simulatedWeather : noWeather,
 });
 const server = serve({ fetch: app.fetch, port: env.PORT, hostname: env.HOST }, ({ port }) => {
   log.info({ port }, 'listening');

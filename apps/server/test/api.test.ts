@@ -184,9 +184,13 @@ test('unknown addresses and ids say so; the description of the API names every r
     '/cards',
     '/commands',
     '/demo/users',
+    '/forecast',
     '/me',
+    '/photos/{id}',
     '/repairs',
     '/repairs/{id}',
+    '/shelf',
+    '/shelf/moves',
     '/site',
   ]);
 });

@@ -1,9 +1,10 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
 import type { Ack, Problem, RepairView } from '@kelmot/contract';
+import { meets } from '@kelmot/demo';
 import { sql } from 'drizzle-orm';
 import { v7 as uuidv7 } from 'uuid';
-import { command, openWorld, surveyAt, type Person, type World } from './harness';
+import { command, openWorld, surveyAt, type Answer, type Person, type World } from './harness';
 
 let world: World;
 let ida: Person;
@@ -44,39 +45,12 @@ async function planned(
 /** Meets every hold of the stations named, at a moment. */
 async function meet(id: string, stations: string[], at: string): Promise<void> {
   const { plan } = await ida.repair(id);
-  for (const step of plan?.body.steps ?? []) {
+  if (!plan) throw new Error('no plan');
+  for (const step of plan.body.steps) {
     if (!stations.includes(step.station) || !step.hold) continue;
-    const { hold } = step;
-    const stepId = step.id;
-    const answer =
-      hold.kind === 'check'
-        ? await ida.send(command(id, { type: 'check.set', at, stepId, done: true, note: '' }))
-        : hold.kind === 'ambient'
-          ? await ida.send(
-              command(id, {
-                type: 'reading.add',
-                at,
-                stepId,
-                values: { kind: 'ambient', airC: 18, rhPct: 50, surfaceC: 17.4 },
-              }),
-            )
-          : hold.kind === 'hardness'
-            ? await ida.send(
-                command(id, {
-                  type: 'reading.add',
-                  at,
-                  stepId,
-                  values: { kind: 'hardness', values: [86, 87, 86] },
-                }),
-              )
-            : await ida.send(
-                command(id, {
-                  type: 'reading.add',
-                  at,
-                  stepId,
-                  values: { kind: 'reading', value: hold.min ?? 1 },
-                }),
-              );
+    const answer: Answer<unknown> = await ida.send(
+      command(id, { ...meets(step.hold, step.id, plan.body), at }),
+    );
     assert.equal(answer.status, 200, JSON.stringify(answer.body));
   }
 }
@@ -195,11 +169,11 @@ test('no mixing while a hold is open, off ratio, or out of order', async () => {
   const { plan } = await ida.repair(id);
   const b = plan?.body.batches[0];
   assert.ok(b);
-  const start = (aG: number, bG: number) =>
+  const start = (aG: number | null, bG: number | null) =>
     ida.send<Problem>(command(id, { type: 'mix.start', batchNo: 1, aG, bG, lot: '' }));
   const early = await start(b.aG, b.bG);
   assert.equal(early.status, 422);
-  assert.match(early.body.detail ?? '', /Isolate and drain/);
+  assert.match(early.body.detail ?? '', /Isolate and make safe/);
   await meet(id, ['prep', 'mix'], ago(1));
   await ida.send(
     command(id, {
@@ -220,7 +194,7 @@ test('no mixing while a hold is open, off ratio, or out of order', async () => {
       values: { kind: 'ambient', airC: 18, rhPct: 50, surfaceC: 17.4 },
     }),
   );
-  const off = await start(b.aG, b.bG * 0.9);
+  const off = await start(b.aG, (b.bG ?? 0) * 0.9);
   assert.equal(off.status, 422);
   assert.equal(off.body.issues?.[0]?.path, 'bG');
   assert.match(off.body.issues?.[0]?.message ?? '', /^add [\d.]+ g hardener$/);
@@ -272,7 +246,7 @@ test('a station is not passed while something before it is open; going back is f
     command(id, { type: 'station.move', expect: 2, station: 'cure' }),
   );
   assert.equal(ahead.status, 422);
-  assert.match(ahead.body.detail ?? '', /Isolate and drain/);
+  assert.match(ahead.body.detail ?? '', /Isolate and make safe/);
   assert.equal(
     (await ida.send(command(id, { type: 'station.move', expect: 2, station: 'match' }))).status,
     200,

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Command, RepairView } from '@kelmot/contract';
 import { Survey } from '@kelmot/core';
-import { demoUsers, openRepairs } from '@kelmot/demo';
+import { demoUsers, openRepairs, simulatedWeather } from '@kelmot/demo';
 import { Pool } from 'pg';
 import { pino } from 'pino';
 import { v7 as uuidv7 } from 'uuid';
@@ -101,6 +101,7 @@ export async function openWorld(signInsPerMinute = 1000): Promise<World> {
     log: pino({ level: 'silent' }),
     webRoot: '.',
     demoUsers,
+    weather: simulatedWeather,
   });
   return {
     database,

@@ -1,4 +1,4 @@
-import { mixCheck } from '@kelmot/core/mix/mixCheck';
+import { checkWeighed } from '@kelmot/core/plan/weighing';
 import type { Command } from './command';
 import { judgeReading } from './judge';
 import type { RepairView } from './repair';
@@ -27,27 +27,33 @@ export function applyCommand(view: RepairView, command: Command, by: string): Re
         readings: [...view.readings, { id, stepId, values, passed, say, takenAt: at, by }],
       };
     }
+    case 'photo.add': {
+      const { stepId } = command;
+      const values = { kind: 'photo', photoId: id } as const;
+      const hold = view.plan?.body.steps.find((s) => s.id === stepId)?.hold;
+      const say = hold?.kind === 'photo' ? `${hold.label}.` : '';
+      return {
+        ...view,
+        readings: [...view.readings, { id, stepId, values, passed: true, say, takenAt: at, by }],
+      };
+    }
     case 'mix.start': {
-      const mix = view.plan?.body.card.mix;
-      // Only what is weighed in two parts has a ratio to be off.
-      if (mix?.kind !== 'two-part') return view;
+      const plan = view.plan?.body;
+      const batch = plan?.batches.find((b) => b.no === command.batchNo);
+      if (!plan || !batch) return view;
       const { batchNo, aG, bG, lot } = command;
-      const { ratio, densityA, densityB, tolerancePct } = mix;
-      const { deviationPct, verdict } = mixCheck({
-        ratio,
-        densityA,
-        densityB,
-        tolerancePct,
-        weighed: { aG, bG },
-      });
+      const check =
+        aG !== null && bG !== null
+          ? checkWeighed(plan.card.mix, { aG, bG }, batch.consistency, plan.survey.surface.slope)
+          : null;
       const started = {
         id,
         batchNo,
         aG,
         bG,
         lot,
-        deviationPct,
-        inTolerance: verdict === 'in',
+        deviationPct: check?.deviationPct ?? null,
+        inTolerance: check === null || check.verdict === 'in',
         startedAt: at,
         placedAt: null,
         binnedAt: null,

@@ -5,6 +5,8 @@ import { ReadingValues } from './repair';
 
 const base = { id: Id, repairId: Id, at: Instant };
 const grams = () => z.number().gt(0).max(1e6);
+/** Most of a picture in base64, characters: a phone’s photo at 1280 px is half of it. */
+export const MOST_PHOTO = 450_000;
 const note = () => z.string().max(500);
 
 /**
@@ -42,9 +44,18 @@ export const Command = z.discriminatedUnion('type', [
     ...base,
     type: z.literal('mix.start'),
     batchNo: z.int().min(1).max(10000),
-    aG: grams(),
-    bG: grams(),
+    /** What the scale shows of both parts; null where nothing is weighed. */
+    aG: grams().nullable(),
+    bG: grams().nullable(),
     lot: z.string().max(60),
+  }),
+  z.strictObject({
+    ...base,
+    type: z.literal('photo.add'),
+    stepId: z.string().max(40),
+    mime: z.enum(['image/jpeg', 'image/png']),
+    /** The picture, made small on the device, in base64. */
+    data: z.base64().min(16).max(MOST_PHOTO),
   }),
   z.strictObject({ ...base, type: z.literal('mix.placed'), mixId: Id }),
   z.strictObject({ ...base, type: z.literal('mix.binned'), mixId: Id }),

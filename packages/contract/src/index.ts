@@ -8,3 +8,4 @@ export * from './people';
 export * from './problem';
 export * from './progress';
 export * from './repair';
+export * from './shelf';

@@ -9,6 +9,29 @@ export interface ReadingVerdict {
   say: string;
 }
 
+/** No thickness under this share of what was planned, as film gauges are read: four fifths. */
+const LEAST_SHARE = 0.8;
+
+function judgeThickness(
+  hold: Extract<Hold, { kind: 'thickness' }>,
+  valuesMm: number[],
+): ReadingVerdict {
+  const missing = hold.minReadings - valuesMm.length;
+  if (missing > 0) return { passed: false, say: `Take ${missing} more.` };
+  const mean = valuesMm.reduce((sum, v) => sum + v, 0) / valuesMm.length;
+  const least = Math.min(...valuesMm);
+  const mm = (x: number) => say(x, 'length');
+  const target = mm(hold.targetMm);
+  if (mean < hold.targetMm - 1e-9)
+    return { passed: false, say: `Stop: mean ${mm(mean)}; it needs ${target}.` };
+  if (least < hold.targetMm * LEAST_SHARE - 1e-9)
+    return {
+      passed: false,
+      say: `Stop: lowest ${mm(least)}; no place under ${mm(hold.targetMm * LEAST_SHARE)}.`,
+    };
+  return { passed: true, say: `Mean ${mm(mean)}, lowest ${mm(least)}; it needs ${target}.` };
+}
+
 /** Judges a reading against the hold it was taken for: the same on the device and on the server. */
 export function judgeReading(hold: Hold, values: ReadingValues, plan: Plan): ReadingVerdict {
   if (hold.kind === 'ambient' && values.kind === 'ambient') {
@@ -53,5 +76,13 @@ export function judgeReading(hold: Hold, values: ReadingValues, plan: Plan): Rea
       return { passed: false, say: `Stop: ${got}; ${say(max, quantity)} is the most.` };
     return { passed: true, say: `${got} is inside the limits.` };
   }
+  if (hold.kind === 'thickness' && values.kind === 'thickness')
+    return judgeThickness(hold, values.valuesMm);
+  if (hold.kind === 'countdown' && values.kind === 'countdown')
+    return { passed: true, say: `${hold.label}, ${say(hold.minutes, 'time')}.` };
+  if (hold.kind === 'photo' && values.kind === 'photo')
+    return { passed: true, say: `${hold.label}.` };
+  if (hold.kind === 'approval' && values.kind === 'approval')
+    return { passed: true, say: `Approved by ${values.name}, ${values.reference}.` };
   return { passed: false, say: 'This reading does not belong to this step.' };
 }

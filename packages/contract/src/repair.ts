@@ -18,6 +18,18 @@ export const ReadingValues = z.discriminatedUnion('kind', [
     kind: z.literal('hardness'),
     values: z.array(z.number().min(0).max(100)).min(1).max(100),
   }),
+  z.strictObject({
+    kind: z.literal('thickness'),
+    valuesMm: z.array(z.number().min(0).max(1000)).min(1).max(100),
+  }),
+  /** A wait that was started: it runs from when it was recorded. */
+  z.strictObject({ kind: z.literal('countdown') }),
+  z.strictObject({ kind: z.literal('photo'), photoId: Id }),
+  z.strictObject({
+    kind: z.literal('approval'),
+    name: z.string().trim().min(2).max(80),
+    reference: z.string().trim().min(1).max(120),
+  }),
 ]);
 export type ReadingValues = z.infer<typeof ReadingValues>;
 
@@ -36,9 +48,10 @@ export type Reading = z.infer<typeof Reading>;
 export const Mix = z.object({
   id: Id,
   batchNo: z.int(),
-  aG: z.number(),
-  bG: z.number(),
-  deviationPct: z.number(),
+  /** Grams on the scale; null where nothing is weighed. */
+  aG: z.number().nullable(),
+  bG: z.number().nullable(),
+  deviationPct: z.number().nullable(),
   inTolerance: z.boolean(),
   lot: z.string(),
   startedAt: Instant,

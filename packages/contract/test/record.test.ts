@@ -35,6 +35,9 @@ test.each([
   expect(judgeReading(hold(step), values as never, plan)).toEqual({ passed, say });
 });
 
+/** Long after everything that is recorded here. */
+const later = Date.parse('2027-01-01T00:00:00Z');
+
 test('a hold is met by its last word: a tick taken back opens it again', () => {
   const step = plan.steps.find((s) => s.id === 'isolate');
   if (!step) throw new Error('no step');
@@ -43,14 +46,14 @@ test('a hold is met by its last word: a tick taken back opens it again', () => {
     { ...base(), type: 'check.set', stepId: 'isolate', done: true, note: '' },
     'Ida',
   );
-  expect(stepDone(step, ticked)).toBe(true);
+  expect(stepDone(step, ticked, later)).toBe(true);
   const back = applyCommand(
     ticked,
     { ...base(), type: 'check.set', stepId: 'isolate', done: false, note: '' },
     'Ida',
   );
-  expect(stepDone(step, back)).toBe(false);
-  expect(openHolds(back, 'prep')).toContain('Isolate and drain');
+  expect(stepDone(step, back, later)).toBe(false);
+  expect(openHolds(back, 'prep', later)).toContain('Isolate and make safe');
 });
 
 test('what waits on the device is laid over the view: a reading judged, a batch mixed, placed, binned', () => {
@@ -68,19 +71,19 @@ test('what waits on the device is laid over the view: a reading judged, a batch 
     'Ida',
   );
   expect(mixed).toMatchObject({ station: 'build', mixes: [{ inTolerance: true, placedAt: null }] });
-  expect(openHolds(mixed, 'build')).toContain('1 batch to place');
+  expect(openHolds(mixed, 'build', later)).toContain('1 batch to place');
   const placed = applyCommand(
     mixed,
     { ...base(), type: 'mix.placed', mixId: mixed.mixes[0]?.id ?? '' },
     'Ida',
   );
-  expect(openHolds(placed, 'build')).not.toContain('1 batch to place');
+  expect(openHolds(placed, 'build', later)).not.toContain('1 batch to place');
   const binned = applyCommand(
     mixed,
     { ...base(), type: 'mix.binned', mixId: mixed.mixes[0]?.id ?? '' },
     'Ida',
   );
-  expect(openHolds(binned, 'build')).toContain('1 of 1 batches to mix');
+  expect(openHolds(binned, 'build', later)).toContain('1 of 1 batches to mix');
 });
 
 test('a command out of its range is refused by its schema', () => {

@@ -17,6 +17,7 @@ export const card: SystemCard = {
   name: 'Test paste',
   summary: 'Round figures.',
   families: ['F2'],
+  helps: [],
   example: true,
   packUnit: 'ml',
   mostMm: 1000,
@@ -119,6 +120,10 @@ export const site: SiteSettings = {
   extentMm: 25,
   workingDepthMm: 40,
   labourPerHour: 50,
+  clearanceMarginMm: 1.5,
+  tempSdC: 1.5,
+  swingIndoorsC: 2,
+  swingOutdoorsC: 8,
 };
 
 /** A flat 200 × 100 × 10 mm: 200 ml, and 1 ml to fill half of a 100 µm profile. */
@@ -131,8 +136,9 @@ export const survey: SurveyOf<'F2'> = {
   parent: { material: 'cast-iron', salts: false, machined: false },
   service: { medium: 'water', concPct: null, ph: 7, mediumC: 40, wear: 'none' },
   surface: { damp: 'dry', slope: 'level' },
+  past: { old: 'none', grows: 'no', nowMm: null, mmPerWeek: null, stopsAtMm: null, stopMin: null },
   window: { downMin: 24 * 60, startAt: '2026-11-24T08:00:00Z' },
-  site: { area: 'safe', tools: 'blast', nearby: 'none', closed: false },
+  site: { area: 'safe', tools: 'blast', nearby: 'none', closed: false, outdoors: false },
   readings: { airC: 20, rhPct: 50, surfaceC: 20 },
 };
 

@@ -32,7 +32,9 @@ test('one pocket planned by hand', () => {
     lifeMin: expect.closeTo(50, 6),
     placeByMin: expect.closeTo(40, 6),
   });
-  expect(plan.picks).toEqual([{ id: 'R-100/100', label: '100 ml pack', count: 3 }]);
+  expect(plan.picks).toEqual([
+    { id: 'R-100/100', label: '100 ml pack', count: 3, price: 120, lot: null },
+  ]);
   expect(plan.figures.packCost?.value).toBe(120);
   expect(plan.needed).toBe('immersion');
   expect(plan.milestones.find((m) => m.id === 'immersion')?.minutes).toBe(600);

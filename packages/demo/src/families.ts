@@ -1,9 +1,13 @@
 import { Survey, type FamilyId, type SurveyOf } from '@kelmot/core';
 import { demoAssets } from './plant';
 
-/** A survey of one family without its asset. */
+/** A survey of one family without its asset; what was asked later has a usual answer and may be left out. */
 export type Part<S extends Survey> = S extends Survey
-  ? Omit<S, 'version' | 'asset' | 'service'> & Partial<Pick<S, 'service'>>
+  ? Omit<S, 'version' | 'asset' | 'service' | 'past' | 'site'> &
+      Partial<Pick<S, 'service'>> & {
+        past?: Partial<S['past']>;
+        site: Omit<S['site'], 'outdoors'> & { outdoors?: boolean };
+      }
   : never;
 /** A survey without its asset, of any family. */
 export type SurveyPart = Part<Survey>;
@@ -40,7 +44,7 @@ const bracket: PartOf<'F3'> = {
   family: 'F3',
   damages: [{ shape: 'snapped', lengthMm: 110, wallMm: 12, buildMm: 8 }],
   parent: { material: 'cast-iron' },
-  load: { carries: 'guard', wear: 'impact', clearanceMm: 10, serviceC: 35 },
+  load: { carries: 'guard', loadN: 900, wear: 'impact', clearanceMm: 10, serviceC: 35 },
   surface: upright,
   window: down(30),
 };
@@ -50,9 +54,10 @@ const leak: PartOf<'F4'> = {
   damages: [{ shape: 'pinhole', diameterMm: 5, outsideDiameterMm: 114.3, wallMm: 5 }],
   parent: { material: 'carbon-steel' },
   line: { pressureBar: 3, shutOff: true, fluid: 'plain' },
-  service: { medium: 'condensate', concPct: null, ph: 8.5, mediumC: 68, wear: 'none' },
+  service: { medium: 'condensate', concPct: null, ph: 8.5, mediumC: 58, wear: 'none' },
   surface: { damp: 'damp', slope: 'vertical' },
-  window: down(5),
+  window: down(8),
+  past: { old: 'clamp', grows: 'no' },
 };
 const rated: PartOf<'F5'> = {
   ...lasting,
@@ -73,6 +78,14 @@ const belt: PartOf<'F6'> = {
   belt: { carcassCutPct: 4, slopeDeg: 0, carries: 'sliding', runsC: 25, wetRun: true },
   surface: level,
   window: down(9),
+  past: {
+    old: 'none',
+    grows: 'yes',
+    nowMm: 64,
+    mmPerWeek: 120,
+    stopsAtMm: 900,
+    stopMin: 960,
+  },
 };
 const tyre: PartOf<'F7'> = {
   ...lasting,
@@ -109,6 +122,7 @@ const patch: PartOf<'F9'> = {
   floor: { traffic: 'wheels', washed: true, juice: false },
   surface: { damp: 'damp', slope: 'level' },
   window: down(20),
+  past: { old: 'mortar', grows: 'no' },
 };
 const yard: PartOf<'F10'> = {
   ...lasting,
@@ -122,6 +136,8 @@ const yard: PartOf<'F10'> = {
   surface: level,
   window: down(48),
   readings: outdoors,
+  site: { ...safe, outdoors: true },
+  past: { old: 'sealant', grows: 'no' },
 };
 const wall: PartOf<'F11'> = {
   ...lasting,
@@ -133,6 +149,7 @@ const wall: PartOf<'F11'> = {
   surface: { damp: 'wet', slope: 'vertical' },
   window: down(30),
   readings: outdoors,
+  site: { ...safe, outdoors: true },
 };
 const tank: PartOf<'F12'> = {
   ...lasting,
@@ -155,6 +172,7 @@ const sump: PartOf<'F13'> = {
   surface: { damp: 'under-water', slope: 'level' },
   window: down(24),
   readings: outdoors,
+  site: { ...safe, outdoors: true },
 };
 const cowl: PartOf<'F14'> = {
   ...lasting,
@@ -164,7 +182,7 @@ const cowl: PartOf<'F14'> = {
   panel: { fibre: 'covered', turns: false, erodes: true },
   surface: upright,
   window: down(16),
-  site: { ...safe, tools: 'power' },
+  site: { ...safe, outdoors: true, tools: 'power' },
 };
 const board: PartOf<'F15'> = {
   ...lasting,

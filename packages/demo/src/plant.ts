@@ -13,6 +13,10 @@ export const siteSettings: SiteSettings = {
   extentMm: 25,
   workingDepthMm: 40,
   labourPerHour: 48,
+  clearanceMarginMm: 1.5,
+  tempSdC: 1.5,
+  swingIndoorsC: 2,
+  swingOutdoorsC: 8,
 };
 
 export type DemoAsset = Omit<Asset, 'id'>;

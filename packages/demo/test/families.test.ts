@@ -92,7 +92,7 @@ test.each(everyShape)(
       expect(surveyTitle(survey)).toBe(shape.named);
       const demand = demandOfSurvey(survey, siteSettings);
       expect(demand.longestMm).toBeGreaterThan(0);
-      expect(demand.prepMin).toBeGreaterThan(0);
+      expect(demand.prepMm2).toBeGreaterThan(0);
       expect(surveyLines(survey, 'us').every((l) => l.text !== '')).toBe(true);
     }
     const empty = readDraft({ ...draft, texts: {} }, 'metric');

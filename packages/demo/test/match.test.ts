@@ -162,9 +162,9 @@ const cases: [
   ['level belt, pour-on', 'F6', {}, 'B-410', 'flex', 'fits'],
   ['a quarter of the carcass cut', 'F6', { 'belt.carcassCutPct': 25 }, 'B-410', 'route', 'no'],
   [
-    'four hours, pour-on in time if the belt is warmed',
+    'five hours, pour-on in time if the belt is warmed',
     'F6',
-    { 'window.downMin': 240 },
+    { 'window.downMin': 300 },
     'B-410',
     'window',
     'if',
@@ -368,9 +368,18 @@ test('what is on the shelf and what the forecast brings change the verdict', () 
   const r210 = card('R-210');
   const rule = (id: string, context: Parameters<typeof judge>[3]) =>
     judge(survey, r210, siteSettings, context).judged.find((j) => j.rule.id === id);
-  expect(rule('stock', { stock: {} })).toMatchObject({ verdict: 'if' });
-  const all = Object.fromEntries(r210.packs.map((p) => [p.id, 99]));
-  expect(rule('stock', { stock: all })).toMatchObject({ verdict: 'fits' });
+  expect(rule('stock', { shelf: [] })).toMatchObject({ verdict: 'if' });
+  const lots = (expiresOn: string) =>
+    r210.packs.map((p) => ({
+      id: p.id,
+      cardCode: 'R-210',
+      packId: p.id,
+      lot: 'A1',
+      expiresOn,
+      count: 99,
+    }));
+  expect(rule('stock', { shelf: lots('2099-01-01') })).toMatchObject({ verdict: 'fits' });
+  expect(rule('stock', { shelf: lots('2001-01-01') })).toMatchObject({ verdict: 'if' });
   const cold = [
     { atMin: 0, tempC: 17 },
     { atMin: 240, tempC: 4 },

@@ -3,13 +3,16 @@ import {
   Asset,
   CardOutcome,
   DemoUser,
+  Forecast,
   Me,
   Problem,
   RepairPage,
   RepairView,
+  ShelfLot,
   Site,
   type CardFile,
   type Command,
+  type StockMove,
 } from '@kelmot/contract';
 import { Card } from '@kelmot/core';
 import {
@@ -61,7 +64,7 @@ export interface RepairsQuery {
 export const api = createApi({
   reducerPath: 'api',
   baseQuery,
-  tagTypes: ['Me', 'Repairs', 'Repair', 'Assets', 'Cards'],
+  tagTypes: ['Me', 'Repairs', 'Repair', 'Assets', 'Cards', 'Shelf'],
   refetchOnReconnect: true,
   endpoints: (build) => ({
     me: build.query<Me, void>({
@@ -98,6 +101,20 @@ export const api = createApi({
       transformResponse: (r) => z.array(CardOutcome).parse(r),
       invalidatesTags: ['Cards'],
     }),
+    shelf: build.query<ShelfLot[], void>({
+      query: () => 'shelf',
+      transformResponse: (r) => z.array(ShelfLot).parse(r),
+      providesTags: ['Shelf'],
+    }),
+    moveStock: build.mutation<ShelfLot[], StockMove>({
+      query: (body) => ({ url: 'shelf/moves', method: 'POST', body }),
+      transformResponse: (r) => z.array(ShelfLot).parse(r),
+      invalidatesTags: ['Shelf'],
+    }),
+    forecast: build.query<Forecast, void>({
+      query: () => 'forecast',
+      transformResponse: (r) => Forecast.parse(r),
+    }),
     repairs: build.infiniteQuery<RepairPage, RepairsQuery, string | null>({
       infiniteQueryOptions: {
         initialPageParam: null,
@@ -131,6 +148,9 @@ export const {
   useAssetsQuery,
   useCardsQuery,
   useImportCardsMutation,
+  useShelfQuery,
+  useMoveStockMutation,
+  useForecastQuery,
   useRepairsInfiniteQuery,
   useRepairQuery,
 } = api;

@@ -16,7 +16,7 @@ import {
   unique,
   uuid,
 } from 'drizzle-orm/pg-core';
-import { amount, moment } from './columns';
+import { amount, bytes, moment } from './columns';
 import { users } from './people';
 import { assets, cards, sites } from './plant';
 
@@ -128,9 +128,10 @@ export const mixes = pgTable(
     repairId: repairId(),
     planId: planId(),
     batchNo: integer('batch_no').notNull(),
-    aG: amount('a_g').notNull(),
-    bG: amount('b_g').notNull(),
-    deviationPct: amount('deviation_pct').notNull(),
+    /** Null where nothing is weighed: a whole kit, a cartridge, a roll. */
+    aG: amount('a_g'),
+    bG: amount('b_g'),
+    deviationPct: amount('deviation_pct'),
     inTolerance: boolean('in_tolerance').notNull(),
     lot: text('lot').notNull(),
     startedAt: moment('started_at').notNull(),
@@ -157,6 +158,25 @@ export const checks = pgTable(
     by: by(),
   },
   (t) => [index('checks_repair').on(t.repairId, t.at)],
+);
+
+/** Pictures, small, as they were taken: the reading of the step points at one. */
+export const photos = pgTable(
+  'photos',
+  {
+    id: uuid('id').primaryKey(),
+    repairId: repairId(),
+    planId: planId(),
+    stepId: text('step_id').notNull(),
+    mime: text('mime').notNull(),
+    data: bytes('data').notNull(),
+    takenAt: moment('taken_at').notNull(),
+    by: by(),
+  },
+  (t) => [
+    index('photos_repair').on(t.repairId, t.takenAt),
+    check('photos_size', sql`octet_length(${t.data}) between 12 and 1048576`),
+  ],
 );
 
 /** A sign-off names the person and is never edited, only superseded. */

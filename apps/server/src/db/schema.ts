@@ -1,3 +1,4 @@
 export * from './people';
 export * from './plant';
 export * from './repairs';
+export * from './shelf';

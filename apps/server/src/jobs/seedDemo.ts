@@ -6,7 +6,9 @@ import {
   surveyedRepairs,
   demoAssets,
   demoCards,
+  demoLots,
   demoUsers,
+  meets,
   openRepairs,
   siteSettings,
   type DemoRepair,
@@ -18,6 +20,7 @@ import type { Db } from '../db/client';
 import { accounts, users } from '../db/people';
 import { assets, cards, sites } from '../db/plant';
 import { readRepair } from '../db/repairQueries';
+import { lots, stockMoves } from '../db/shelf';
 import { uuidv7 } from '../ids';
 import { runCommand } from '../services/command';
 
@@ -116,21 +119,14 @@ class Walk {
   }
 
   private async hold(plan: Plan, stepId: string, hold: Hold, stopAtGate: boolean): Promise<void> {
-    const at = iso(this.at);
-    if (hold.kind === 'check')
-      return this.send({ type: 'check.set', at, stepId, done: true, note: '' });
-    if (hold.kind === 'hardness') {
-      const values = [hold.target + 1, hold.target + 2, hold.target + 1];
-      return this.send({ type: 'reading.add', at, stepId, values: { kind: 'hardness', values } });
-    }
-    if (hold.kind === 'ambient') {
-      const { airC, rhPct, surfaceC } = plan.survey.readings;
-      const wet = stopAtGate ? { airC: 21, rhPct: 74, surfaceC: 18 } : { airC, rhPct, surfaceC };
-      return this.send({ type: 'reading.add', at, stepId, values: { kind: 'ambient', ...wet } });
-    }
-    const { min, max } = hold;
-    const value = min !== null && max !== null ? (min + max) / 2 : (min ?? max ?? 1);
-    return this.send({ type: 'reading.add', at, stepId, values: { kind: 'reading', value } });
+    const wet = { kind: 'ambient', airC: 21, rhPct: 74, surfaceC: 18 } as const;
+    const met = meets(hold, stepId, plan);
+    const said =
+      stopAtGate && hold.kind === 'ambient'
+        ? ({ type: 'reading.add', stepId, values: wet } as const)
+        : met;
+    await this.send({ ...said, at: iso(this.at) });
+    if (hold.kind === 'countdown') this.at += hold.minutes * MINUTE;
   }
 
   /** Mixes batches up to `upTo`; the last stays wet in the pail when `leaveWet`. */
@@ -141,8 +137,8 @@ class Walk {
         type: 'mix.start',
         at: iso(this.at),
         batchNo: batch.no,
-        aG: batch.aG * 1.004,
-        bG: batch.bG * 0.996,
+        aG: batch.aG === null ? null : batch.aG * 1.004,
+        bG: batch.bG === null ? null : batch.bG * 0.996,
         lot: `${plan.card.code}-26${(batch.no % 7) + 1}4`,
       });
       if (leaveWet && batch.no === upTo) return;
@@ -228,6 +224,27 @@ async function seedRepair(
   if (repair.stage === 'closed') await walk.close(plan, repair.statement ?? 'Accepted.');
 }
 
+async function seedShelf(db: Db, siteId: string, me: Me, now: number): Promise<void> {
+  const rows = demoLots.map((lot) => ({ ...lot, id: uuidv7() }));
+  await db.insert(lots).values(
+    rows.map(({ id, cardCode, packId, lot, daysLeft }) => {
+      const expiresOn = iso(now + daysLeft * 24 * HOUR).slice(0, 10);
+      return { id, siteId, cardCode, packId, lot, expiresOn };
+    }),
+  );
+  const at = iso(now - 30 * 24 * HOUR);
+  await db.insert(stockMoves).values(
+    rows.map(({ id, count: delta }) => ({
+      id: uuidv7(),
+      lotId: id,
+      delta,
+      reason: 'received' as const,
+      at,
+      by: me.id,
+    })),
+  );
+}
+
 /**
  * Fills an empty database with the made-up plant: people, cards, assets, and repairs that are running now.
  * Does nothing where there are people already. `now` in epoch ms.
@@ -245,6 +262,7 @@ export async function seedDemo(db: Db, now: number): Promise<boolean> {
       demoCards.map((body) => ({ code: body.code, version: body.version, role: body.role, body })),
     );
   await db.insert(assets).values(demoAssets.map((a) => ({ id: uuidv7(), siteId, ...a })));
+  await seedShelf(db, siteId, technician, now);
   const known = await db
     .select({ id: assets.id, tag: assets.tag })
     .from(assets)

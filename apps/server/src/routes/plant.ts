@@ -1,9 +1,10 @@
 import { Asset, CardFile, CardOutcome, Site } from '@kelmot/contract';
 import { Card, SUBSTRATES, MEDIA, WEAR } from '@kelmot/core';
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { asc, desc } from 'drizzle-orm';
+import { asc } from 'drizzle-orm';
 import type { Db } from '../db/client';
-import { assets, cards, sites } from '../db/plant';
+import { readCards } from '../db/cardQueries';
+import { assets, sites } from '../db/plant';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import { notFound } from '../http/problem';
@@ -57,16 +58,7 @@ export const plantRoutes = (db: Db) =>
       }));
       return c.json(list, 200);
     })
-    .openapi(cardsRoute, async (c) => {
-      const rows = await db
-        .selectDistinctOn([cards.code], { body: cards.body })
-        .from(cards)
-        .orderBy(asc(cards.code), desc(cards.version));
-      return c.json(
-        rows.map((r) => r.body),
-        200,
-      );
-    })
+    .openapi(cardsRoute, async (c) => c.json(await readCards(db), 200))
     .openapi(importRoute, async (c) =>
       c.json(await importCards(db, c.get('me'), c.req.valid('json')), 200),
     );

@@ -7,6 +7,7 @@ import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import { notFound } from '../http/problem';
 import { runCommand } from '../services/command';
+import type { WeatherService } from '../services/weather';
 
 const listRoute = createRoute({
   method: 'get',
@@ -34,7 +35,7 @@ const commandRoute = createRoute({
   responses: json(200, 'The command took effect, now or before', Ack),
 });
 
-export const repairRoutes = (db: Db) =>
+export const repairRoutes = (db: Db, weather: WeatherService) =>
   new OpenAPIHono<AppEnv>({
     defaultHook: (result) => {
       if (!result.success) throw result.error;
@@ -55,5 +56,5 @@ export const repairRoutes = (db: Db) =>
       return c.json(view, 200);
     })
     .openapi(commandRoute, async (c) =>
-      c.json(await runCommand(db, c.get('me'), c.req.valid('json')), 200),
+      c.json(await runCommand(db, c.get('me'), c.req.valid('json'), weather), 200),
     );

@@ -5,6 +5,7 @@ import { audit, commands, repairs } from '../db/repairs';
 import { notFound, ProblemError } from '../http/problem';
 import type { Doing } from './doing';
 import { handlers } from './handlers';
+import { noWeather, type WeatherService } from './weather';
 
 /** How far ahead of the server a device's clock may run before its moments are refused. */
 const CLOCK_SLACK_MS = 10 * 60_000;
@@ -19,7 +20,7 @@ function refuseFuture(at: string): void {
   );
 }
 
-async function perform(tx: Tx, me: Me, command: Command): Promise<number> {
+async function perform(tx: Tx, me: Me, command: Command, weather: WeatherService): Promise<number> {
   if (command.type === 'repair.create') return handlers['repair.create']({ tx, me, command });
   const [repair] = await tx
     .select()
@@ -30,14 +31,25 @@ async function perform(tx: Tx, me: Me, command: Command): Promise<number> {
   if (repair.status !== 'open')
     throw new ProblemError(409, `${repair.tag} is closed`, 'Start a new repair, or ask a planner.');
   const handle = handlers[command.type] as (doing: Doing) => Promise<number>;
-  return handle({ tx, me, command, repair });
+  return handle({ tx, me, command, repair, weather });
 }
+
+/** A command as the audit keeps it: a picture by its size, since the picture itself is kept once. */
+const audited = (command: Command): object =>
+  command.type === 'photo.add'
+    ? { ...command, data: `${command.data.length} characters` }
+    : command;
 
 /**
  * Carries out one command: all or nothing, once. A command id that took effect before answers as it did then.
  * Throws ProblemError for what the sender must mend, ConflictError for a stale version.
  */
-export function runCommand(db: Db, me: Me, command: Command): Promise<Ack> {
+export function runCommand(
+  db: Db,
+  me: Me,
+  command: Command,
+  weather: WeatherService = noWeather,
+): Promise<Ack> {
   if (me.role === 'viewer')
     throw new ProblemError(403, 'Viewers cannot change repairs', 'Ask a technician or a planner.');
   refuseFuture(command.at);
@@ -58,10 +70,12 @@ export function runCommand(db: Db, me: Me, command: Command): Promise<Ack> {
       }
       return { commandId: before.id, repairId: before.repairId, version: before.version };
     }
-    const version = await perform(tx, me, command);
+    const version = await perform(tx, me, command, weather);
     const { id, repairId, type, at } = command;
     await tx.insert(commands).values({ id, type, repairId, by: me.id, version, at });
-    await tx.insert(audit).values({ by: me.id, repairId, commandId: id, type, body: command });
+    await tx
+      .insert(audit)
+      .values({ by: me.id, repairId, commandId: id, type, body: audited(command) });
     return { commandId: id, repairId, version };
   });
 }

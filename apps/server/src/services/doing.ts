@@ -4,6 +4,7 @@ import type { Tx } from '../db/client';
 import { readRepair } from '../db/repairQueries';
 import { repairs } from '../db/repairs';
 import { ConflictError } from '../http/problem';
+import type { WeatherService } from './weather';
 
 export type Repair = typeof repairs.$inferSelect;
 export type CommandOf<T extends Command['type']> = Extract<Command, { type: T }>;
@@ -12,6 +13,7 @@ export interface Doing<T extends Command['type'] = Command['type']> {
   tx: Tx;
   me: Me;
   command: CommandOf<T>;
+  weather: WeatherService;
   /** The repair, locked for this transaction. */
   repair: Repair;
 }

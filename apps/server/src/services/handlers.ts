@@ -2,7 +2,7 @@ import type { Command, Me } from '@kelmot/contract';
 import type { Tx } from '../db/client';
 import type { CommandOf, Doing } from './doing';
 import { createRepair, makePlanFor, moveStation, saveSurvey } from './planning';
-import { addReading, setCheck, startMix, markMix } from './recording';
+import { addPhoto, addReading, setCheck, startMix, markMix } from './recording';
 import { signOff } from './signing';
 
 type Handlers = {
@@ -23,6 +23,7 @@ export const handlers: Handlers = {
   'station.move': moveStation,
   'check.set': setCheck,
   'reading.add': addReading,
+  'photo.add': addPhoto,
   'mix.start': startMix,
   'mix.placed': (doing) => markMix(doing, 'placedAt'),
   'mix.binned': (doing) => markMix(doing, 'binnedAt'),

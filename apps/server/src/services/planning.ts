@@ -5,13 +5,16 @@ import {
   STATIONS,
   surveyTitle,
   SystemCard,
+  weatherFor,
   type SiteSettings,
   type Survey,
 } from '@kelmot/core';
 import { and, count, desc, eq } from 'drizzle-orm';
 import type { Tx } from '../db/client';
 import { assets, cards, sites } from '../db/plant';
+import { readCards } from '../db/cardQueries';
 import { readRepair } from '../db/repairQueries';
+import { readShelf } from '../db/shelfQueries';
 import { mixes, plans, repairs } from '../db/repairs';
 import { notFound, ProblemError } from '../http/problem';
 import { bump, expectVersion, type CommandOf, type Doing } from './doing';
@@ -137,6 +140,7 @@ export async function makePlanFor({
   me,
   command,
   repair,
+  weather,
 }: Doing<'plan.make'>): Promise<number> {
   await expectVersion(tx, repair, command.expect);
   await refuseOnceMixed(tx, repair.planId);
@@ -149,13 +153,12 @@ export async function makePlanFor({
     .limit(1);
   if (!site || !card) throw notFound('card');
   const survey = { ...repair.survey, intent: command.intent };
-  const made = makePlan(
-    survey,
-    SystemCard.parse(card.body),
-    settingsOf(site),
-    command.at,
-    command.schools,
-  );
+  const made = makePlan(survey, SystemCard.parse(card.body), settingsOf(site), command.at, {
+    ...weatherFor(survey, await weather.hours(Date.parse(command.at))),
+    schools: command.schools,
+    shelf: await readShelf(tx),
+    library: await readCards(tx),
+  });
   if (!made.ok) throw new ProblemError(422, `${command.cardCode} does not fit`, made.why);
   const [last] = await tx
     .select({ number: plans.number })
@@ -191,7 +194,9 @@ export async function moveStation({ tx, command, repair }: Doing<'station.move'>
     if (to > STATIONS.indexOf('match') && !repair.planId)
       throw new ProblemError(422, 'Choose a system first', 'Match has no plan yet.');
     const view = await readRepair(tx, repair.id);
-    const open = view ? STATIONS.slice(0, to).flatMap((s) => openHolds(view, s)) : [];
+    const open = view
+      ? STATIONS.slice(0, to).flatMap((s) => openHolds(view, s, Date.parse(command.at)))
+      : [];
     if (open.length > 0)
       throw new ProblemError(422, 'Not yet: holds are open', `Still to do: ${open.join(', ')}.`);
   }

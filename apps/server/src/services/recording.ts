@@ -1,10 +1,17 @@
 import { judgeReading, openHolds } from '@kelmot/contract';
-import { mixCheck } from '@kelmot/core/mix/mixCheck';
-import { say, STATIONS, type Plan, type Step } from '@kelmot/core';
+import {
+  checkWeighed,
+  say,
+  STATIONS,
+  weighing,
+  type Batch,
+  type Plan,
+  type Step,
+} from '@kelmot/core';
 import { and, eq, isNull } from 'drizzle-orm';
 import type { Tx } from '../db/client';
 import { readRepair } from '../db/repairQueries';
-import { checks, mixes, plans, readings } from '../db/repairs';
+import { checks, mixes, photos, plans, readings } from '../db/repairs';
 import { notFound, ProblemError } from '../http/problem';
 import { touch, type Doing, type Repair } from './doing';
 
@@ -59,7 +66,8 @@ export async function addReading({
 }: Doing<'reading.add'>): Promise<number> {
   const { planId, plan } = await planOf(tx, repair);
   const { hold, title } = stepOf(plan, command.stepId);
-  if (!hold || hold.kind === 'check' || hold.kind !== command.values.kind) {
+  // A picture comes with its own command, so that a reading never points at one that is not there.
+  if (!hold || hold.kind === 'photo' || hold.kind !== command.values.kind) {
     throw new ProblemError(422, 'Input out of range', undefined, [
       { path: 'values.kind', message: `${title} asks for ${hold?.kind ?? 'nothing'}` },
     ]);
@@ -80,6 +88,45 @@ export async function addReading({
   return touch(tx, repair, at);
 }
 
+/** Keeps a picture, and the reading of its step that points at it. */
+export async function addPhoto({ tx, me, command, repair }: Doing<'photo.add'>): Promise<number> {
+  const { planId, plan } = await planOf(tx, repair);
+  const { hold, title } = stepOf(plan, command.stepId);
+  if (hold?.kind !== 'photo')
+    throw new ProblemError(422, 'Input out of range', undefined, [
+      { path: 'stepId', message: `${title} asks for ${hold?.kind ?? 'nothing'}, not a picture` },
+    ]);
+  const { id, stepId, mime, data, at } = command;
+  const common = { id, repairId: repair.id, planId, stepId, takenAt: at, by: me.id };
+  await tx.insert(photos).values({ ...common, mime, data: Buffer.from(data, 'base64') });
+  const values = { kind: 'photo', photoId: id } as const;
+  const { passed, say } = judgeReading(hold, values, plan);
+  await tx.insert(readings).values({ ...common, values, passed, say });
+  return touch(tx, repair, at);
+}
+
+/** How far a batch is off its ratio, percent; null where nothing is weighed. Refuses what is out, and says what to add. */
+function onRatio(plan: Plan, batch: Batch, aG: number | null, bG: number | null): number | null {
+  const { mix } = plan.card;
+  const { slope } = plan.survey.surface;
+  const weigh = weighing(mix, batch.consistency, slope);
+  if (!weigh || batch.aG === null) return null;
+  if (aG === null || bG === null)
+    throw new ProblemError(422, 'Weigh both parts first', undefined, [
+      { path: aG === null ? 'aG' : 'bG', message: 'must be what the scale shows, in g' },
+    ]);
+  const weighed = checkWeighed(mix, { aG, bG }, batch.consistency, slope);
+  if (!weighed || weighed.verdict === 'in') return weighed?.deviationPct ?? null;
+  const short = weighed.addB_G > 0;
+  const add = `${say(short ? weighed.addB_G : weighed.addA_G, 'mass')} ${(short ? weigh.nameB : weigh.nameA).toLowerCase()}`;
+  throw new ProblemError(
+    422,
+    `Off ratio by ${weighed.deviationPct.toFixed(1)} %; ${weigh.tolerancePct} is the most`,
+    `Add ${add}.`,
+    [{ path: short ? 'bG' : 'aG', message: `add ${add}` }],
+  );
+}
+
 /** Starts a batch: only on ratio, with every hold before mixing met, coats in their order. */
 export async function startMix({ tx, me, command, repair }: Doing<'mix.start'>): Promise<number> {
   const { planId, plan } = await planOf(tx, repair);
@@ -91,7 +138,9 @@ export async function startMix({ tx, me, command, repair }: Doing<'mix.start'>):
   }
   const view = await readRepair(tx, repair.id);
   const open = view
-    ? STATIONS.slice(0, STATIONS.indexOf('build')).flatMap((s) => openHolds(view, s))
+    ? STATIONS.slice(0, STATIONS.indexOf('build')).flatMap((s) =>
+        openHolds(view, s, Date.parse(command.at)),
+      )
     : [];
   if (open.length > 0)
     throw new ProblemError(422, 'Do not mix yet', `Still to do: ${open.join(', ')}.`);
@@ -111,28 +160,8 @@ export async function startMix({ tx, me, command, repair }: Doing<'mix.start'>):
       `Coat ${batch.coat} is not next`,
       `Place batch ${early.map((b) => b.no).join(', ')} first.`,
     );
-  const { mix } = plan.card;
-  if (mix.kind !== 'two-part')
-    throw new ProblemError(
-      422,
-      'Nothing to weigh',
-      `${plan.card.code} is not mixed from two parts.`,
-    );
-  const { ratio, densityA, densityB, tolerancePct } = mix;
   const { id, aG, bG, lot, at } = command;
-  const weighed = mixCheck({ ratio, densityA, densityB, tolerancePct, weighed: { aG, bG } });
-  if (weighed.verdict === 'out') {
-    const add =
-      weighed.addB_G > 0
-        ? `${say(weighed.addB_G, 'mass')} hardener`
-        : `${say(weighed.addA_G, 'mass')} base`;
-    throw new ProblemError(
-      422,
-      `Off ratio by ${weighed.deviationPct.toFixed(1)} %; ${tolerancePct} is the most`,
-      `Add ${add}.`,
-      [{ path: weighed.addB_G > 0 ? 'bG' : 'aG', message: `add ${add}` }],
-    );
-  }
+  const deviationPct = onRatio(plan, batch, aG, bG);
   await tx.insert(mixes).values({
     id,
     repairId: repair.id,
@@ -140,7 +169,7 @@ export async function startMix({ tx, me, command, repair }: Doing<'mix.start'>):
     batchNo: batch.no,
     aG,
     bG,
-    deviationPct: weighed.deviationPct,
+    deviationPct,
     inTolerance: true,
     lot,
     startedAt: at,

@@ -21,7 +21,7 @@ export async function signOff({ tx, me, command, repair }: Doing<'signoff.add'>)
   const { body: plan, id: planId, number } = view.plan;
   const { id, at, verdict, statement } = command;
   if (verdict === 'accepted') {
-    const open = STATIONS.flatMap((s) => openHolds(view, s));
+    const open = STATIONS.flatMap((s) => openHolds(view, s, Date.parse(at)));
     if (open.length > 0)
       throw new ProblemError(422, 'Not yet: holds are open', `Still to do: ${open.join(', ')}.`);
     const mixed = mixedAt(mixedBatches(view.mixes));

@@ -1,6 +1,7 @@
 import { line, type WorkingLine } from '../calc/calc';
 import type { Figure } from '../plan/figure';
 import { figuresOf } from '../plan/figures';
+import { suppliesOf } from '../plan/supplies';
 import type { CardMatch, Judged } from './match';
 
 /** Which figure of the plan carries the sum of a rule; the others compare a reading with the card. */
@@ -13,7 +14,10 @@ const SUMS: Record<string, string> = {
 
 /** The figures of a match, each with its working: those of the plan it would make, and one a rule that measures. */
 export function matchFigures({ work, card, judged, lifeDays }: CardMatch): Record<string, Figure> {
-  const plan = figuresOf(work);
+  const plan = {
+    ...figuresOf(work),
+    ...Object.fromEntries(suppliesOf(work, []).figures.map((f) => [f.id, f])),
+  };
   const life = lifeDays * 1440;
   const figures: Record<string, Figure> = {
     life: {

@@ -1,5 +1,6 @@
 import { AREA_NAMES, INTENT_NAMES, NEARBY_NAMES, PERMISSION_NAMES } from '../materials/words';
 import { say } from '../units/format';
+import { onShelf } from '../plan/draw';
 import { fits, fitsIf, no, type Rule } from './rule';
 
 /** Whether it may be done here, by these people, with what is on the shelf. */
@@ -118,12 +119,12 @@ export const placeRules: Rule[] = [
     id: 'stock',
     name: 'On the shelf',
     question: 'Is enough of it on the shelf?',
-    judge: ({ packs, context }) => {
-      if (!context.stock || !packs.ok) return fits('The shelf is not counted here.');
-      const { stock } = context;
-      const short = packs.picks.filter((p) => (stock[p.id] ?? 0) < p.count);
+    judge: ({ packs, context, survey }) => {
+      if (!context.shelf || !packs.ok) return fits('The shelf is not counted here.');
+      const on = onShelf(context.shelf, survey.window.startAt);
+      const short = packs.picks.filter((p) => (on[p.id] ?? 0) < p.count);
       const wanted = packs.picks.reduce((n, p) => n + p.count, 0);
-      const held = packs.picks.reduce((n, p) => n + Math.min(p.count, stock[p.id] ?? 0), 0);
+      const held = packs.picks.reduce((n, p) => n + Math.min(p.count, on[p.id] ?? 0), 0);
       const against = {
         value: held,
         limit: wanted,
@@ -131,7 +132,7 @@ export const placeRules: Rule[] = [
         sense: 'min' as const,
       };
       if (short.length === 0) return fits('All packs are on the shelf.', against);
-      const list = short.map((p) => `${p.count - (stock[p.id] ?? 0)} × ${p.id}`).join(', ');
+      const list = short.map((p) => `${p.count - (on[p.id] ?? 0)} × ${p.id}`).join(', ');
       return fitsIf(`${list} is fetched first`, `${held} of ${wanted} packs are on the shelf.`, {
         against,
       });

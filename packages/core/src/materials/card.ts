@@ -4,7 +4,7 @@ import { CurePoints } from '../cure/cureTime';
 import { Laminate } from '../wrap/laminate';
 import { Mix, placedDensity } from './mix';
 import { PREP_GRADES, SUBSTRATES } from './substrates';
-import { DAMP, MEDIA, NEARBY, PERMISSIONS, SLOPES } from './words';
+import { DAMP, HELPS, MEDIA, NEARBY, PERMISSIONS, SLOPES } from './words';
 
 const mm = () => z.number().gt(0).max(10000);
 const celsius = () => z.number().min(-60).max(400);
@@ -106,7 +106,10 @@ export const SystemCard = z.strictObject({
   version: z.int().min(1),
   name: z.string().trim().min(1).max(60),
   summary: z.string().max(200),
-  families: z.array(z.string()).min(1),
+  /** Families it repairs by itself; none where it only helps another. */
+  families: z.array(z.string()),
+  /** What it does beside another system: plugs a hole under a wrap, seals ports, seals a floor. */
+  helps: z.array(z.enum(HELPS)).default([]),
   example: z.boolean(),
   mix: Mix,
   packUnit: z.enum(PACK_UNITS),
@@ -127,6 +130,18 @@ export const SystemCard = z.strictObject({
   /** Widths of crack it runs into and stays in, mm. */
   crackMm: z.strictObject({ min: z.number().min(0), max: mm() }).optional(),
   laminate: Laminate.optional(),
+  /** How it is injected: ports by the wall, paste round them, time at each by the width of the crack. */
+  injection: z
+    .strictObject({
+      maxSpacingMm: mm(),
+      sealWidthMm: mm(),
+      sealThickMm: mm(),
+      expansion: z.number().gt(0).max(60),
+      minutesPerPort: z
+        .array(z.strictObject({ uptoWidthMm: z.number().gt(0), minutes: z.number().gt(0) }))
+        .min(1),
+    })
+    .optional(),
   /** Wrap or sheet as it comes, mm. */
   tape: z.strictObject({ widthMm: mm(), plyMm: mm() }).optional(),
   sheet: z
@@ -153,6 +168,8 @@ export const SystemCard = z.strictObject({
   lifeDays: z.strictObject({ lasting: z.number().gt(0), stopgap: z.number().gt(0) }),
 });
 export type SystemCard = z.infer<typeof SystemCard>;
+/** A card as it is written: what has a usual value may be left out. */
+export type SystemCardInput = z.input<typeof SystemCard>;
 
 /** A help to the job that is no repair material: cleaner, release agent, wipe. */
 export const AidCard = z.strictObject({

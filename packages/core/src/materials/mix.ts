@@ -3,6 +3,8 @@ import { Ratio } from '../mix/ratio';
 
 const minutes = () => z.number().gt(0).max(120);
 const density = () => z.number().gt(0).max(25);
+/** How far the weighed parts may be off, percent; usual where a card does not say. */
+const tolerance = (usual: number) => z.number().min(0).max(50).default(usual);
 const common = { mixMinutes: minutes(), mixedSign: z.string(), tool: z.string() };
 
 export const TwoPartMix = z.strictObject({
@@ -34,6 +36,9 @@ export const PowderMix = z.strictObject({
   }),
   restMinutes: z.number().min(0).max(60),
   maxAggregatePct: z.number().min(0).max(100),
+  /** Deeper fills than this are extended with aggregate, mm. */
+  aggregateOverMm: z.number().gt(0).max(1000).default(50),
+  tolerancePct: tolerance(5),
   ...common,
 });
 /** A bandage whose resin is set off by water. */
@@ -49,6 +54,7 @@ export const DissolvedMix = z.strictObject({
   solventDensityGml: density(),
   solids: z.strictObject({ paste: z.number().gt(0).lt(1), syrup: z.number().gt(0).lt(1) }),
   density: density(),
+  tolerancePct: tolerance(10),
   ...common,
 });
 export const LightCuredMix = z.strictObject({
@@ -66,6 +72,7 @@ export const CrumbMix = z.strictObject({
   compaction: z.number().min(0.5).max(3),
   binderPct: z.number().gt(0).max(60),
   primerShare: z.number().min(0).lt(1),
+  tolerancePct: tolerance(5),
   ...common,
 });
 /** Ready as it is, or kneaded in the hand. */
@@ -88,6 +95,8 @@ export const Mix = z.discriminatedUnion('kind', [
 ]);
 export type Mix = z.infer<typeof Mix>;
 export type TwoPartMix = z.infer<typeof TwoPartMix>;
+export type PowderMix = z.infer<typeof PowderMix>;
+export type DissolvedMix = z.infer<typeof DissolvedMix>;
 
 /** Density of two parts mixed, g/ml, their volumes taken as adding up. */
 function twoPartDensity(mix: TwoPartMix): number {

@@ -103,3 +103,38 @@ export const PERMISSION_NAMES: Record<Permission, string> = {
   'tyre-shop': 'A licensed tyre shop',
   'electronics-shop': 'A qualified electronics workshop',
 };
+
+/** What the last repair here was made of: it comes off before anything else goes on. */
+export const OLD_REPAIRS = [
+  'none',
+  'paste',
+  'wrap',
+  'rubber',
+  'mortar',
+  'sealant',
+  'film',
+  'clamp',
+] as const;
+export type OldRepair = (typeof OLD_REPAIRS)[number];
+export const OLD_REPAIR_NAMES: Record<OldRepair, string> = {
+  none: 'None',
+  paste: 'Paste or putty',
+  wrap: 'A wrap',
+  rubber: 'Rubber or a strip',
+  mortar: 'Mortar or resin',
+  sealant: 'Soft sealant',
+  film: 'Paint or film',
+  clamp: 'A clamp or a weld',
+};
+
+/** What a second material does beside the one that is chosen. */
+export const HELPS = ['plug', 'port-seal', 'tack', 'topcoat', 'seal', 'fairing'] as const;
+export type Help = (typeof HELPS)[number];
+export const HELP_NAMES: Record<Help, string> = {
+  plug: 'Putty to plug with',
+  'port-seal': 'Port paste',
+  tack: 'Tack adhesive and powder',
+  topcoat: 'Topcoat',
+  seal: 'Sealer',
+  fairing: 'Paste to fair with',
+};

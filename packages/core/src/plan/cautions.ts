@@ -1,40 +1,110 @@
+import type { Card } from '../materials/card';
+import { PERMISSION_NAMES, type Permission } from '../materials/words';
+import { methodOf } from '../methods/registry';
+import type { Step } from './step';
 import type { WorkUp } from './workUp';
+
+/** A job as the cautions look at it: what is done, and every material that is used. */
+export interface Job {
+  work: WorkUp;
+  used: readonly Card[];
+  steps: readonly Step[];
+}
 
 interface CautionRule {
   id: string;
   text: string;
-  when: (work: WorkUp) => boolean;
+  when: (job: Job) => boolean;
 }
 
-const hazard = (name: string) => (work: WorkUp) => work.card.hazards.includes(name);
+const hazard =
+  (...names: string[]) =>
+  ({ used }: Job) =>
+    used.some((c) => c.hazards.some((h) => names.includes(h)));
+/** A danger of the trade itself: the family’s method names it. */
+const trade =
+  (id: string) =>
+  ({ work }: Job) =>
+    methodOf(work.survey.family).cautions.includes(id);
+const always = () => true;
 
 /** The usual cautions. Shown when the plan does or uses the thing; never a substitute for local rules. */
 const table: CautionRule[] = [
   {
     id: 'isolate',
     text: 'Isolate, lock off, prove no pressure and no stored energy before opening.',
-    when: () => true,
+    when: always,
+  },
+  {
+    id: 'pressure',
+    text: 'Pressure: drained and vented before, raised in steps after, nobody in line with the repair. The law on pressure equipment decides.',
+    when: (job) => trade('pressure')(job) || job.work.demand.pressureBar > 0,
   },
   {
     id: 'hot-work',
     text: 'Grinding is hot work: permit, fire watch, no flammable vapour near.',
-    when: ({ survey }) => survey.site.tools !== 'hand',
+    when: ({ work }) => work.survey.site.tools !== 'hand',
   },
   {
     id: 'area',
     text: 'Explosive area: non-sparking tools only, earth everything, gas test before each start.',
-    when: ({ survey }) => survey.site.area !== 'safe',
+    when: ({ work }) => work.survey.site.area !== 'safe',
   },
-  { id: 'dust', text: 'Grinding dust: extract it, mask and eye protection on.', when: () => true },
+  {
+    id: 'confined',
+    text: 'Closed space: permit, gas test, air blown through, somebody outside.',
+    when: ({ work }) => work.demand.closed,
+  },
+  { id: 'dust', text: 'Grinding dust: extract it, mask and eye protection on.', when: always },
+  {
+    id: 'silica',
+    text: 'Concrete dust holds silica: wet or extracted, a P3 mask, never swept dry.',
+    when: trade('silica'),
+  },
+  {
+    id: 'rubber-dust',
+    text: 'Rubber dust smoulders and harms the lungs: low speed, extraction, mask, no hot heap of it left.',
+    when: trade('rubber-dust'),
+  },
   {
     id: 'solvent',
-    text: 'Solvent wipes are flammable: no ignition, ventilate, rags into a closed metal bin.',
-    when: () => true,
+    text: 'Solvents burn: no ignition, ventilate, rags into a closed metal bin.',
+    when: (job) => hazard('solvent', 'flammable')(job) || job.used.some((c) => c.flammable),
+  },
+  {
+    id: 'no-ignition',
+    text: 'The filler’s solvent is highly flammable: no flame, spark or hot surface within five metres, air blown through.',
+    when: (job) => trade('no-ignition')(job) && job.work.card.flammable,
+  },
+  {
+    id: 'no-ship',
+    text: 'It may not be shipped: buy it locally.',
+    when: (job) => trade('no-ship')(job) && job.work.card.flammable,
   },
   {
     id: 'amine',
     text: 'The hardener can make skin allergic for life: gloves, long sleeves, wash at once. No solvent on skin.',
     when: hazard('amine'),
+  },
+  {
+    id: 'isocyanate',
+    text: 'Isocyanate can make the lungs allergic for life: gloves, air, no spraying; nobody with asthma.',
+    when: hazard('isocyanate'),
+  },
+  {
+    id: 'acrylate',
+    text: 'Uncured resin makes skin allergic: nitrile gloves, changed often.',
+    when: hazard('acrylate'),
+  },
+  {
+    id: 'instant-bond',
+    text: 'It bonds skin in seconds: glasses on, warm soapy water, never pull.',
+    when: hazard('instant-bond'),
+  },
+  {
+    id: 'alkaline',
+    text: 'Wet cement burns skin and eyes: gloves, glasses, kneel on a board, rinse at once.',
+    when: hazard('alkaline'),
   },
   {
     id: 'exotherm',
@@ -43,28 +113,95 @@ const table: CautionRule[] = [
   },
   {
     id: 'acid',
-    text: 'Corrosive residue in the pump: neutralise, flush, face shield.',
-    when: ({ demand }) => ['mineral-acid', 'caustic', 'lime-milk'].includes(demand.service.medium),
+    text: 'Corrosive residue: neutralise, flush, face shield.',
+    when: ({ work }) =>
+      ['mineral-acid', 'caustic', 'lime-milk'].includes(work.demand.service.medium),
+  },
+  {
+    id: 'acid-etch',
+    text: 'Etch cleaner: acid into water, face shield, apron; neutralise before it goes to the drain.',
+    when: ({ used }) => used.some((c) => c.role === 'aid' && c.use === 'etch'),
   },
   {
     id: 'heat',
-    text: 'Heating the casting: no naked flame on solvent-wet metal; hot surfaces.',
-    when: ({ survey, card }) =>
-      (survey.family === 'F2' && survey.parent.salts) || card.postCure !== undefined,
+    text: 'Heating: no naked flame on solvent-wet parts; hot surfaces.',
+    when: ({ steps }) => steps.some((s) => ['salts', 'post-cure', 'heat'].includes(s.id)),
   },
   {
     id: 'blast',
     text: 'Blasting: air-fed helmet, area closed, hose restraint.',
-    when: ({ survey }) => survey.site.tools === 'blast',
+    when: ({ work }) => work.survey.site.tools === 'blast' && work.survey.site.area === 'safe',
+  },
+  {
+    id: 'lamp',
+    text: 'Curing lamp: goggles for its light on everybody near, never look in, hot in front.',
+    when: (job) => trade('lamp')(job) || hazard('lamp')(job),
+  },
+  {
+    id: 'lamp-heat',
+    text: 'A heating lamp: fixed, watched, nothing that burns near; solvent flashed off first.',
+    when: trade('lamp-heat'),
+  },
+  {
+    id: 'moving',
+    text: 'A belt can run back by its own load: hold it, and the load, before a hand goes on it.',
+    when: trade('moving'),
+  },
+  {
+    id: 'tyre',
+    text: 'Tyres: wheel off load, core out, inflated in a cage by a remote hose; never stand in line with it.',
+    when: trade('tyre'),
+  },
+  {
+    id: 'discharge',
+    text: 'Boards: unplugged, capacitors discharged and proved. Not for boards that guard life.',
+    when: trade('discharge'),
+  },
+  {
+    id: 'injection',
+    text: 'Injection under pressure: face shield, two pairs of gloves, nobody below the port.',
+    when: ({ steps }) => steps.some((s) => s.id === 'inject'),
+  },
+  {
+    id: 'water',
+    text: 'Work over or in water: life-jacket, line, rescue at hand; divers are a licensed trade.',
+    when: trade('water'),
+  },
+  { id: 'alone', text: 'Nobody works alone here.', when: trade('alone') },
+  { id: 'height', text: 'Height: platform, harness, tools on lanyards.', when: trade('height') },
+  {
+    id: 'traffic',
+    text: 'Vehicles: lane closed, high-visibility, a banksman.',
+    when: trade('traffic'),
+  },
+  {
+    id: 'high-voltage',
+    text: 'High-voltage holiday test: earthed, dry, no vapour, nobody with a pacemaker.',
+    when: ({ steps }) => steps.some((s) => s.id === 'holiday'),
   },
   {
     id: 'waste',
-    text: 'Unmixed parts and rags are hazardous waste: follow your site’s rules.',
-    when: () => true,
+    text: 'Unmixed parts, leftovers and rags are hazardous waste: follow your site’s rules.',
+    when: always,
   },
 ];
 
-/** Cautions this job calls for, with who must approve where Kelmot does not decide. */
-export function cautionsOf(work: WorkUp): { id: string; text: string }[] {
-  return table.filter((c) => c.when(work)).map(({ id, text }) => ({ id, text }));
+/** Cautions this job calls for. */
+export const cautionsOf = (job: Job): { id: string; text: string }[] =>
+  table.filter((c) => c.when(job)).map(({ id, text }) => ({ id, text }));
+
+/** Every glove, mask and shield that a material of the job asks for, each once. */
+export function gearOf({ used }: Job): string[] {
+  const all = [...new Set(used.flatMap((c) => c.ppe))];
+  // Two pairs of gloves are gloves as well.
+  return all.filter((g) => !all.some((other) => other.startsWith(`${g},`)));
+}
+
+/** Who must approve where Kelmot does not decide. */
+export function approversOf({ steps, work }: Job): string[] {
+  const asked = steps.flatMap((s): Permission[] =>
+    s.hold?.kind === 'approval' ? [s.hold.who] : [],
+  );
+  const card: Permission[] = work.card.permission === 'none' ? [] : [work.card.permission];
+  return [...new Set([...card, ...asked])].map((who) => PERMISSION_NAMES[who]);
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { QUANTITY_IDS } from '../units/quantities';
+import type { WorkingLine } from '../calc/calc';
+import { QUANTITY_IDS, type QuantityId } from '../units/quantities';
 
 export const WorkingLineSchema = z.strictObject({
   symbol: z.string(),
@@ -20,3 +21,19 @@ export const Figure = z.strictObject({
   paths: z.array(z.string()),
 });
 export type Figure = z.infer<typeof Figure>;
+
+/** A figure with its sum, and the survey fields that would change it. */
+export const figureOf = (
+  id: string,
+  label: string,
+  value: number,
+  quantity: QuantityId,
+  working: WorkingLine[],
+  paths: string[] = [],
+): Figure => ({ id, label, value, quantity, working, paths });
+
+/** The same lines, with those of one symbol last: a sum ends in the figure it explains. */
+export const endingIn = (lines: WorkingLine[], symbol: string): WorkingLine[] => [
+  ...lines.filter((w) => w.symbol !== symbol),
+  ...lines.filter((w) => w.symbol === symbol),
+];

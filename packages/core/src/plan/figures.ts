@@ -1,28 +1,13 @@
-import { fig, line, type WorkingLine } from '../calc/calc';
+import { fig, line } from '../calc/calc';
+import { holidayVoltage } from '../inspect/holidayVoltage';
 import { MILESTONE_NAMES } from '../materials/card';
-import type { Figure } from './figure';
+import { endingIn, figureOf, type Figure } from './figure';
 import { timeline } from './timeline';
-import { buildMinutes, milestonesOf, type WorkUp } from './workUp';
+import { weighing } from './weighing';
+import { batchParts, consistencyOf, milestonesOf, type WorkUp } from './workUp';
 
 const READINGS = ['readings.airC', 'readings.rhPct', 'readings.surfaceC'];
 const TEMP = ['readings.surfaceC'];
-
-/** The same lines, with those of one symbol last: a sum ends in the figure it explains. */
-const endingIn = (lines: WorkingLine[], symbol: string): WorkingLine[] => [
-  ...lines.filter((w) => w.symbol !== symbol),
-  ...lines.filter((w) => w.symbol === symbol),
-];
-
-function figure(
-  id: string,
-  label: string,
-  value: number,
-  quantity: Figure['quantity'],
-  working: WorkingLine[],
-  paths: string[] = [],
-): Figure {
-  return { id, label, value, quantity, working, paths };
-}
 
 /** Volume over all damages: each one's own sum, then the total. */
 function volumes({ bodies, grossMl, areaMm2 }: WorkUp): Figure[] {
@@ -33,7 +18,7 @@ function volumes({ bodies, grossMl, areaMm2 }: WorkUp): Figure[] {
   const sum = (of: (b: (typeof bodies)[number]) => number) =>
     bodies.map((b) => fig(of(b))).join(' + ');
   return [
-    figure(
+    figureOf(
       'total',
       'To mix',
       grossMl,
@@ -50,7 +35,7 @@ function volumes({ bodies, grossMl, areaMm2 }: WorkUp): Figure[] {
       ],
       paths,
     ),
-    figure(
+    figureOf(
       'area',
       'Bonded area',
       areaMm2,
@@ -105,8 +90,8 @@ function layers({
     coats,
   );
   const figures = [
-    figure('coats', 'Coats', coats, 'count', [build, perCoat, number], paths),
-    figure(
+    figureOf('coats', 'Coats', coats, 'count', [build, perCoat, number], paths),
+    figureOf(
       'coat',
       'Each coat',
       coatMm,
@@ -114,7 +99,7 @@ function layers({
       [build, number, line('h₁', 'each coat', `${fig(buildMm)}/${coats}`, coatMm, 'mm')],
       paths,
     ),
-    figure('minEdge', 'Least edge depth', card.layer.minEdgeMm, 'length', [
+    figureOf('minEdge', 'Least edge depth', card.layer.minEdgeMm, 'length', [
       line(
         'e',
         'least edge depth',
@@ -124,7 +109,7 @@ function layers({
         `card ${card.code}`,
       ),
     ]),
-    figure('extent', 'Prep past the damage', site.extentMm, 'length', [
+    figureOf('extent', 'Prep past the damage', site.extentMm, 'length', [
       line('x', 'prepared past the damage', 'site setting', site.extentMm, 'mm', site.name),
     ]),
   ];
@@ -138,63 +123,92 @@ function layers({
       `card ${card.code}`,
     );
     figures.push(
-      figure('profile', 'Least profile', profileUm.min, 'thinFilm', [card0], ['parent.material']),
+      figureOf('profile', 'Least profile', profileUm.min, 'thinFilm', [card0], ['parent.material']),
     );
   }
   return figures;
 }
 
+/** Batches, their size and life; and what of each goes on the scale. */
 function mixing(work: WorkUp): Figure[] {
-  const { batch, batches, split, packs, coats } = work;
-  const figures: Figure[] = [];
-  if (batch.ok && split) {
-    const own = [
-      ...batch.working,
-      line('N', 'batches, all coats', `${batch.batches}·${coats}`, batches),
-    ];
-    const paths = [...TEMP, ...work.bodies.flatMap((b) => b.body.paths)];
+  const { batch, batches, split, coats, card } = work;
+  if (!batch.ok) return [];
+  const own = [
+    ...batch.working,
+    line('N', 'batches, all coats', `${batch.batches}·${coats}`, batches),
+  ];
+  const paths = [...TEMP, ...work.bodies.flatMap((b) => b.body.paths)];
+  const figures = [
+    figureOf('batches', 'Batches', batches, 'count', own, paths),
+    figureOf('batch', 'Each batch', batch.batchMl, 'volume', endingIn(own, 'Vb'), paths),
+    figureOf('life', 'Working life', batch.batchLifeMin, 'time', endingIn(own, 'L'), paths),
+    figureOf('place', 'To place a batch', batch.minutesToPlace, 'time', endingIn(own, 'tp'), paths),
+  ];
+  const parts = batchParts(work, 1);
+  const weigh = weighing(card.mix, consistencyOf(work, 1), work.survey.surface.slope);
+  if (!parts || !weigh) return figures;
+  const { a, b, by } = weigh.ratio;
+  const lines = split?.working ?? [
+    line('Vb', 'batch', 'from above', batch.batchMl, 'ml'),
+    line(
+      'a:b',
+      `${weigh.nameA.toLowerCase()} to ${weigh.nameB.toLowerCase()}`,
+      `by ${by}`,
+      `${fig(a)} : ${fig(b)}`,
+      '',
+      `card ${card.code}`,
+    ),
+    line('mA', weigh.nameA.toLowerCase(), 'by the batch and the ratio', parts.aG, 'g'),
+    line('mB', weigh.nameB.toLowerCase(), 'by the batch and the ratio', parts.bG, 'g'),
+  ];
+  const mass = parts.aG + parts.bG;
+  figures.push(
+    figureOf(
+      'batchMass',
+      'Each batch',
+      mass,
+      'mass',
+      [
+        ...endingIn(lines, 'mA'),
+        line('m', 'batch', `${fig(parts.aG)} + ${fig(parts.bG)}`, mass, 'g'),
+      ],
+      paths,
+    ),
+    figureOf('aG', weigh.nameA, parts.aG, 'mass', endingIn(lines, 'mA'), paths),
+    figureOf('bG', weigh.nameB, parts.bG, 'mass', endingIn(lines, 'mB'), paths),
+  );
+  if (split)
     figures.push(
-      figure('batches', 'Batches', batches, 'count', own, paths),
-      figure('batch', 'Each batch', batch.batchMl, 'volume', endingIn(own, 'Vb'), paths),
-      figure(
-        'batchMass',
-        'Each batch',
-        split.aG + split.bG,
-        'mass',
+      figureOf('aMl', weigh.nameA, split.aMl, 'volume', endingIn(split.working, 'VA'), paths),
+      figureOf('bMl', weigh.nameB, split.bMl, 'volume', endingIn(split.working, 'VB'), paths),
+    );
+  else
+    figures.push(
+      figureOf(
+        'bMl',
+        weigh.nameB,
+        parts.bG / weigh.densityB,
+        'volume',
         [
-          ...endingIn(split.working, 'mA'),
-          line('m', 'batch', `${fig(split.aG)} + ${fig(split.bG)}`, split.aG + split.bG, 'g'),
+          ...endingIn(lines, 'mB'),
+          line(
+            'VB',
+            weigh.nameB.toLowerCase(),
+            `mB/${fig(weigh.densityB)}`,
+            parts.bG / weigh.densityB,
+            'ml',
+          ),
         ],
         paths,
       ),
-      figure('life', 'Working life', batch.batchLifeMin, 'time', endingIn(own, 'L'), paths),
-      figure('place', 'To place a batch', batch.minutesToPlace, 'time', endingIn(own, 'tp'), paths),
-      figure('aG', 'Base', split.aG, 'mass', endingIn(split.working, 'mA'), paths),
-      figure('bG', 'Hardener', split.bG, 'mass', endingIn(split.working, 'mB'), paths),
-      figure('aMl', 'Base', split.aMl, 'volume', endingIn(split.working, 'VA'), paths),
-      figure('bMl', 'Hardener', split.bMl, 'volume', endingIn(split.working, 'VB'), paths),
     );
-  }
-  if (packs.ok) {
-    figures.push(
-      figure(
-        'packs',
-        'Packs to draw',
-        packs.picks.reduce((n, p) => n + p.count, 0),
-        'count',
-        packs.working,
-      ),
-      figure('packCost', 'Material', packs.totalPrice, 'money', packs.working),
-      figure('leftover', 'Left over', packs.leftoverMl, 'volume', packs.working),
-    );
-  }
   return figures;
 }
 
 function times(work: WorkUp): Figure[] {
   const figures = milestonesOf(work).flatMap(({ id, time }) =>
     time.ok
-      ? [figure(`cure.${id}`, MILESTONE_NAMES[id], time.minutes, 'time', time.working, TEMP)]
+      ? [figureOf(`cure.${id}`, MILESTONE_NAMES[id], time.minutes, 'time', time.working, TEMP)]
       : [],
   );
   const plan = timeline(work);
@@ -205,7 +219,7 @@ function times(work: WorkUp): Figure[] {
         'tb',
         'mix and build',
         work.coats === 1 ? 'one coat' : `${work.coats} coats, with the waits between them`,
-        buildMinutes(work) ?? 0,
+        plan.buildMin,
         'min',
         'method, card',
       ),
@@ -221,14 +235,14 @@ function times(work: WorkUp): Figure[] {
       line('t', 'ready', 'tp + tb + tc + ta', plan.readyMin, 'min'),
     ];
     figures.push(
-      figure('ready', 'Back in service in', plan.readyMin, 'time', working, [
+      figureOf('ready', 'Back in service in', plan.readyMin, 'time', working, [
         ...TEMP,
         'window.downMin',
       ]),
     );
     const cost = (plan.readyMin / 60) * work.survey.asset.costPerHour;
     figures.push(
-      figure(
+      figureOf(
         'downtime',
         'Downtime',
         cost,
@@ -255,10 +269,19 @@ function hardnessOf({ code, service: { hardness } }: WorkUp['card']): Figure[] {
   if (!hardness) return [];
   const unit = `Shore ${hardness.scale}`;
   return [
-    figure('hardness', 'Least hardness', hardness.least, 'hardness', [
+    figureOf('hardness', 'Least hardness', hardness.least, 'hardness', [
       line('H', `least hardness, ${unit}`, 'as on the card', hardness.least, unit, `card ${code}`),
     ]),
   ];
+}
+
+/** Test voltage of a lining by its thickness. */
+function holidayOf({ buildMm, card }: WorkUp): Figure[] {
+  if (card.layer.leastCoats < 2 || card.packUnit !== 'ml') return [];
+  const { volts, working } = holidayVoltage({ thicknessMm: buildMm });
+  return volts === null
+    ? []
+    : [figureOf('holiday', 'Holiday test, volts', volts, 'count', working)];
 }
 
 /** Every figure the screens may show for a job, by id, each with its own working. */
@@ -269,8 +292,8 @@ export function figuresOf(work: WorkUp): Record<string, Figure> {
     ...layers(work),
     ...mixing(work),
     ...times(work),
-    figure('dewPoint', 'Dew point', gate.dewPointC, 'temperature', gate.working, READINGS),
-    figure(
+    figureOf('dewPoint', 'Dew point', gate.dewPointC, 'temperature', gate.working, READINGS),
+    figureOf(
       'margin',
       'Above dew point',
       gate.marginC,
@@ -279,6 +302,7 @@ export function figuresOf(work: WorkUp): Record<string, Figure> {
       READINGS,
     ),
     ...hardnessOf(card),
+    ...holidayOf(work),
   ];
   return Object.fromEntries(all.map((f) => [f.id, f]));
 }

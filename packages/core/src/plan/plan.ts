@@ -1,26 +1,40 @@
 import { z } from 'zod';
-import { judge } from '../match/match';
+import { judge, type CardMatch } from '../match/match';
 import { MilestoneId, SystemCard } from '../materials/card';
 import { methodOf } from '../methods/registry';
 import { Survey } from '../survey/survey';
-import { cautionsOf } from './cautions';
+import { approversOf, cautionsOf, gearOf, type Job } from './cautions';
+import { costFigures, NextOption } from './costs';
 import { Figure } from './figure';
 import { figuresOf } from './figures';
-import { schoolsFor, settled, type Schools } from './schools';
+import {
+  HeatOption,
+  heatOptions,
+  raiseChance,
+  readinessFigures,
+  workWindows,
+  WorkWindow,
+} from './outlook';
+import { schoolsFor, settled } from './schools';
 import { SiteSettings } from './site';
 import { finishStep, Step } from './step';
+import { DrawnPickSchema, suppliesOf, Supply } from './supplies';
 import { timeline } from './timeline';
-import { buildMinutes, milestonesOf, type WorkUp } from './workUp';
+import { CONSISTENCIES } from './weighing';
+import { batchParts, consistencyOf, milestonesOf, type WorkContext, type WorkUp } from './workUp';
 
 /** The version of the core that made a plan: an old plan keeps its own figures when a formula changes. */
-export const CORE_VERSION = '0.1.0';
+export const CORE_VERSION = '0.2.0';
 
 const Batch = z.strictObject({
   no: z.int().min(1),
   coat: z.int().min(1),
   ml: z.number(),
-  aG: z.number(),
-  bG: z.number(),
+  /** Grams of the two parts; null where nothing is weighed. */
+  aG: z.number().nullable(),
+  bG: z.number().nullable(),
+  /** Which water a powder takes in this coat. */
+  consistency: z.enum(CONSISTENCIES).default('patch'),
   lifeMin: z.number(),
   placeByMin: z.number(),
 });
@@ -40,53 +54,106 @@ export const Plan = z.strictObject({
   schools: z.record(z.string(), z.string()).default({}),
   steps: z.array(Step),
   batches: z.array(Batch),
-  picks: z.array(z.strictObject({ id: z.string(), label: z.string(), count: z.int() })),
+  /** Packs of the system itself. */
+  picks: z.array(
+    DrawnPickSchema.extend({
+      price: z.number().default(0),
+      lot: z.string().nullable().default(null),
+    }),
+  ),
+  /** Everything to have at hand, the system first. */
+  supplies: z.array(Supply).default([]),
   milestones: z.array(z.strictObject({ id: MilestoneId, minutes: z.number() })),
   needed: MilestoneId,
   prepMin: z.number(),
   buildMin: z.number(),
   acceptMin: z.number(),
   readyMin: z.number(),
+  /** How a heater would shorten the needed cure. */
+  heat: z.array(HeatOption).default([]),
+  /** When the forecast allows it, out of doors. */
+  windows: z.array(WorkWindow).default([]),
+  /** What would raise a poor chance of being ready. */
+  raise: z.array(z.string()).default([]),
+  /** The next best card, where others were at hand to compare. */
+  next: NextOption.nullable().default(null),
   nextLookDays: z.int(),
+  lifeDays: z.number().default(0),
   /** For a stop-gap: days until it must be replaced by the lasting repair. */
   replaceInDays: z.int().nullable(),
+  /** How it would come off again. */
+  removal: z.array(z.string()).default([]),
   cautions: z.array(z.strictObject({ id: z.string(), text: z.string() })),
+  gear: z.array(z.string()).default([]),
+  approvers: z.array(z.string()).default([]),
 });
 export type Plan = z.infer<typeof Plan>;
 
 export type PlanResult = { ok: true; plan: Plan } | { ok: false; why: string };
 
 function batchesOf(work: WorkUp): Batch[] {
-  const { batch, split, batches, site } = work;
-  if (!batch.ok || !split) return [];
-  return Array.from({ length: batches }, (_, i) => ({
-    no: i + 1,
-    coat: Math.floor(i / batch.batches) + 1,
-    ml: batch.batchMl,
-    aG: split.aG,
-    bG: split.bG,
-    lifeMin: batch.batchLifeMin,
-    placeByMin: batch.batchLifeMin * site.useFraction,
-  }));
+  const { batch, batches, site } = work;
+  if (!batch.ok) return [];
+  return Array.from({ length: batches }, (_, i) => {
+    const coat = Math.floor(i / batch.batches) + 1;
+    const parts = batchParts(work, coat);
+    return {
+      no: i + 1,
+      coat,
+      ml: batch.batchMl,
+      aG: parts?.aG ?? null,
+      bG: parts?.bG ?? null,
+      consistency: consistencyOf(work, coat),
+      lifeMin: batch.batchLifeMin,
+      placeByMin: batch.batchLifeMin * site.useFraction,
+    };
+  });
 }
 
-/** Said where a family is judged but its steps are not written. */
-export const NO_METHOD =
-  'The steps of this kind of repair are not in Kelmot yet. Take the verdicts, and work by the data sheet.';
+/** The best of the other cards for the same job: it fits, and costs the least in all. */
+function nextOption(match: CardMatch, context: WorkContext): NextOption | null {
+  const { survey, site, demand } = match.work;
+  const others = (context.library ?? []).filter(
+    (c): c is SystemCard =>
+      c.role === 'system' && c.code !== match.card.code && c.families.includes(survey.family),
+  );
+  const { schools, forecast } = context;
+  const options = others.flatMap((card) => {
+    const other = judge(survey, card, site, { schools, forecast }, demand);
+    if (other.verdict === 'no' || other.readyMin === null) return [];
+    const total = (other.materialCost ?? 0) + (other.downtimeCost ?? 0);
+    return [
+      {
+        code: card.code,
+        name: card.name,
+        total,
+        readyMin: other.readyMin,
+        lifeDays: other.lifeDays,
+      },
+    ];
+  });
+  return options.sort((p, q) => p.total - q.total)[0] ?? null;
+}
+
+/** A seed from a tag and a moment, so that the same plan is made again to the last digit. */
+const seedFrom = (text: string): number =>
+  [...text].reduce((h, c) => (Math.imul(h, 31) + c.charCodeAt(0)) >>> 0, 7);
 
 /**
- * Makes the plan of one repair from its survey, the chosen card and the site's settings. Pure: the time it was
- * made is passed in. Refuses with the first reason when the card does not fit or a sum has no answer.
+ * Makes the plan of one repair from its survey, the chosen card, the site's settings, and what else is known: schools,
+ * forecast, shelf, the other cards. Pure: the time it was made is passed in. Refuses with the first reason when the
+ * card does not fit or a sum has no answer.
  */
 export function makePlan(
   survey: Survey,
   card: SystemCard,
   site: SiteSettings,
   madeAt: string,
-  chosen: Schools = {},
+  given: WorkContext = {},
 ): PlanResult {
-  const settledSchools = settled(schoolsFor(survey.family, card), chosen);
-  const match = judge(survey, card, site, { schools: settledSchools });
+  const schools = settled(schoolsFor(survey.family, card), given.schools);
+  const context = { ...given, schools };
+  const match = judge(survey, card, site, context);
   const { work } = match;
   const stop = match.judged.find((j) => j.verdict === 'no');
   if (stop) return { ok: false, why: stop.because };
@@ -94,7 +161,19 @@ export function makePlan(
   if (!times) return { ok: false, why: `${card.code} has no cure time at this temperature.` };
   if (!work.packs.ok) return { ok: false, why: work.packs.why };
   const method = methodOf(survey.family);
-  if (!method) return { ok: false, why: NO_METHOD };
+  const steps = method.steps(work).map(finishStep);
+  const { supplies, figures: supplyFigures, used } = suppliesOf(work, method.needs(work));
+  const job: Job = { work, used, steps };
+  const extra = [
+    ...method.figures(work),
+    ...supplyFigures,
+    ...costFigures(work, steps, supplies, times),
+    ...readinessFigures(work, times, seedFrom(survey.asset.tag)),
+  ];
+  const figures = {
+    ...figuresOf(work),
+    ...Object.fromEntries(extra.map((f) => [f.id, f])),
+  };
   const days = card.lifeDays[survey.intent];
   return {
     ok: true,
@@ -105,28 +184,52 @@ export function makePlan(
       survey,
       card,
       site,
-      figures: figuresOf(work),
+      figures,
       conditions: match.judged.flatMap((j) =>
         j.verdict === 'if' && j.condition ? [j.condition] : [],
       ),
-      schools: settledSchools,
-      steps: method.steps(work).map(finishStep),
+      schools,
+      steps: withConditions(steps, match),
       batches: batchesOf(work),
-      picks: work.packs.picks.map((p) => ({
-        ...p,
-        label: card.packs.find((pack) => pack.id === p.id)?.label ?? p.id,
-      })),
+      picks: supplies[0]?.picks ?? [],
+      supplies,
       milestones: milestonesOf(work).flatMap(({ id, time }) =>
         time.ok ? [{ id, minutes: time.minutes }] : [],
       ),
       needed: work.needed,
       prepMin: times.prepMin,
-      buildMin: buildMinutes(work) ?? 0,
+      buildMin: times.buildMin,
       acceptMin: times.acceptMin,
       readyMin: times.readyMin,
+      heat: heatOptions(work),
+      windows: workWindows(work, times),
+      raise: raiseChance(work, figures.readiness?.value ?? null),
+      next: nextOption(match, context),
       nextLookDays: method.nextLookDays[survey.intent],
+      lifeDays: days,
       replaceInDays: survey.intent === 'stopgap' ? Math.round(days) : null,
-      cautions: cautionsOf(work),
+      removal: method.removal(work),
+      cautions: cautionsOf(job),
+      gear: gearOf(job),
+      approvers: approversOf(job),
     },
   };
+}
+
+/** What a verdict hangs on is held to before anything is mixed: one tick for all of it. */
+function withConditions(steps: Step[], match: CardMatch): Step[] {
+  const held = match.judged.flatMap((j) =>
+    j.verdict === 'if' && j.condition ? [j.condition] : [],
+  );
+  if (held.length === 0) return steps;
+  const at = steps.findIndex((s) => s.id === 'gate');
+  const hold = finishStep({
+    id: 'conditions',
+    station: 'prep',
+    title: held.length === 1 ? 'It fits on one condition' : `It fits on ${held.length} conditions`,
+    text: () => held.map((c) => `${c[0]?.toUpperCase() ?? ''}${c.slice(1)}.`).join(' '),
+    minutes: 0,
+    hold: { kind: 'check' },
+  });
+  return at < 0 ? [hold, ...steps] : [...steps.slice(0, at), hold, ...steps.slice(at)];
 }

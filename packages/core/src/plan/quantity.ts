@@ -1,9 +1,10 @@
 import { refuse, type Answer, type Refusal, type Worked } from '../calc/calc';
-import { tyreCover } from '../geometry/tyreCover';
+import { tyreCover, type TyreCover } from '../geometry/tyreCover';
 import type { SystemCard } from '../materials/card';
 import type { Demand, WrapNeed } from '../survey/demand';
 import { wrapDesign, type WrapDesign } from '../wrap/wrapDesign';
 import { wrapLay, type WrapLay } from '../wrap/wrapLay';
+import { litresPerBag } from './weighing';
 
 /** Usual figures of line-pipe steel; where pressure decides, the engineer’s own govern. */
 const PARENT_STEEL = { allowableMPa: 118, modulusMPa: 205_000, expansionPerC: 1.2e-5 };
@@ -60,6 +61,23 @@ export function wrapped(card: SystemCard, demand: Demand, installC: number): Wra
   return { design, lay, layers, lengthMm };
 }
 
+/** Aggregate that a fill of this depth is extended with, percent of the powder. */
+export const aggregateFor = ({ mix }: SystemCard, buildMm: number): number =>
+  mix.kind === 'powder-water' && buildMm > mix.aggregateOverMm ? mix.maxAggregatePct : 0;
+
+/** Strips, sheets and drops of adhesive over the longest crack of a survey; null where nothing is covered so. */
+export function coverOf(card: SystemCard, demand: Demand): Answer<TyreCover> | null {
+  if (!card.sheet || !demand.sheet) return null;
+  const { marginMm, lengthMm, widthMm, dropPitchMm } = card.sheet;
+  return tyreCover({
+    ...demand.sheet,
+    marginMm,
+    sheetLengthMm: lengthMm,
+    sheetWidthMm: widthMm,
+    dropPitchMm,
+  });
+}
+
 /**
  * How much to draw, in the card’s own pack unit: ml, metres of wrap, or pieces of sheet. Refuses where the sheet is too
  * narrow for the damage and its margins, or where there is nothing to lay it over.
@@ -69,17 +87,16 @@ export function amountToDraw(
   demand: Demand,
   grossMl: number,
   wrap: Wrapped | null,
+  aggregatePct = 0,
 ): { ok: true; amount: number } | Refusal {
   if (card.packUnit === 'm') return { ok: true, amount: wrap ? wrap.lay.metres : 0 };
-  if (card.packUnit === 'ml' || !card.sheet) return { ok: true, amount: grossMl };
-  if (!demand.sheet)
-    return refuse('It comes in sheets, and there is no crack here to lay one over.');
-  const cover = tyreCover({
-    ...demand.sheet,
-    marginMm: card.sheet.marginMm,
-    sheetLengthMm: card.sheet.lengthMm,
-    sheetWidthMm: card.sheet.widthMm,
-    dropPitchMm: card.sheet.dropPitchMm,
-  });
+  if (card.packUnit === 'ml' || !card.sheet) {
+    const { mix } = card;
+    const less =
+      mix.kind === 'powder-water' ? mix.yieldLPerBag / litresPerBag(mix, aggregatePct) : 1;
+    return { ok: true, amount: grossMl * less };
+  }
+  const cover = coverOf(card, demand);
+  if (!cover) return refuse('It comes in sheets, and there is no crack here to lay one over.');
   return cover.ok ? { ok: true, amount: cover.sheets } : cover;
 }

@@ -106,6 +106,12 @@ export const schoolsFor = (family: FamilyId, card?: SystemCard): School[] =>
       (!s.mixes || (card !== undefined && s.mixes.includes(card.mix.kind))),
   );
 
+/** Whether a family raises a question at all. */
+export const asksSchool = (family: FamilyId, id: string): boolean => {
+  const school = schools.find((s) => s.id === id);
+  return school !== undefined && (school.families?.includes(family) ?? true);
+};
+
 /** What was chosen, with the usual answer where nothing was. Answers that are none are the usual one. */
 export function settled(asked: readonly School[], chosen: Schools = {}): Record<string, string> {
   return Object.fromEntries(

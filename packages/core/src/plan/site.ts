@@ -15,5 +15,11 @@ export const SiteSettings = z.strictObject({
   /** Depth of repair material over a sand bed, in a wide crack. */
   workingDepthMm: z.number().gt(0).max(500),
   labourPerHour: z.number().min(0),
+  /** Kept free of whatever moves past a build, mm. */
+  clearanceMarginMm: z.number().min(0).max(100).default(1.5),
+  /** How far the surface may turn out from what was measured, and its swing from night to day, °C. */
+  tempSdC: z.number().min(0).max(20).default(1.5),
+  swingIndoorsC: z.number().min(0).max(40).default(2),
+  swingOutdoorsC: z.number().min(0).max(40).default(8),
 });
 export type SiteSettings = z.infer<typeof SiteSettings>;

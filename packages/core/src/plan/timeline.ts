@@ -1,6 +1,8 @@
 import { sharedBy } from '../calc/memo';
 import { methodOf } from '../methods/registry';
+import type { MilestoneId } from '../materials/card';
 import type { Demand } from '../survey/demand';
+import type { StationId, StepDraft } from './step';
 import { buildMinutes, minutesTo, type WorkUp } from './workUp';
 
 export interface Timeline {
@@ -28,30 +30,46 @@ export function timeline(work: WorkUp): Timeline | null {
 
 interface StepMinutes {
   prepMin: number;
+  /** Building besides mixing and placing: backing, flushing, lamp time, waits that are counted down. */
+  besideMin: number;
   cureStepsMin: number;
   acceptMin: number;
 }
 
 const shared = sharedBy<Demand, StepMinutes>();
 
-/** Minutes of the steps of a family; one whose steps are not listed goes by the tradesman’s usual minutes. */
+/** Minutes a step takes, with the wait that it starts. */
+export const stepTime = (step: Pick<StepDraft, 'minutes' | 'hold'>): number =>
+  step.minutes + (step.hold?.kind === 'countdown' ? step.hold.minutes : 0);
+
+/** A step of the cure that begins at the needed milestone, or after all waiting, puts off the return to service. */
+export const delays = (step: Pick<StepDraft, 'waitsFor'>, needed: MilestoneId): boolean =>
+  (step.waitsFor ?? needed) === needed;
+
 function stepMinutes(work: WorkUp): StepMinutes {
-  const { demand, survey } = work;
-  const method = methodOf(survey.family);
-  if (!method) return { prepMin: demand.prepMin, cureStepsMin: 0, acceptMin: demand.acceptMin };
-  return shared(demand, method.minutesHangOn(work), () => {
+  const method = methodOf(work.survey.family);
+  return shared(work.demand, method.minutesHangOn(work), () => {
     const steps = method.steps(work);
-    const spent = (station: string) =>
-      steps.filter((s) => s.station === station).reduce((sum, s) => sum + s.minutes, 0);
-    return { prepMin: spent('prep'), cureStepsMin: spent('cure'), acceptMin: spent('accept') };
+    const spent = (station: StationId) =>
+      steps
+        .filter((s) => s.station === station && (station !== 'cure' || delays(s, work.needed)))
+        .reduce((sum, s) => sum + stepTime(s), 0);
+    const placing = work.batch.ok ? work.batch.batches * work.batch.minutesToPlace * work.coats : 0;
+    return {
+      prepMin: spent('prep'),
+      besideMin: Math.max(0, spent('build') - placing),
+      cureStepsMin: spent('cure'),
+      acceptMin: spent('accept'),
+    };
   });
 }
 
 function workOut(work: WorkUp): Timeline | null {
-  const buildMin = buildMinutes(work);
+  const mixAndPlace = buildMinutes(work);
   const needed = minutesTo(work, work.needed);
-  if (buildMin === null || needed === null) return null;
-  const { prepMin, cureStepsMin, acceptMin } = stepMinutes(work);
+  if (mixAndPlace === null || needed === null) return null;
+  const { prepMin, besideMin, cureStepsMin, acceptMin } = stepMinutes(work);
+  const buildMin = mixAndPlace + besideMin;
   const cureMin = needed + cureStepsMin;
   return {
     prepMin,

@@ -5,15 +5,24 @@ import { ceil } from '../calc/number';
 import { cureClock } from '../cure/cureClock';
 import { cureTime, type CurePoint, type CureTime } from '../cure/cureTime';
 import { shapeVolume, type ShapeVolume } from '../geometry/shapeVolume';
-import { MILESTONES, mixedDensity, type MilestoneId, type SystemCard } from '../materials/card';
+import {
+  MILESTONES,
+  mixedDensity,
+  type Card,
+  type MilestoneId,
+  type SystemCard,
+} from '../materials/card';
 import { gradeRank, prepKindOf, TOOL_REACH, type PrepGrade } from '../materials/substrates';
 import { batchPlan, type BatchPlan } from '../mix/batchPlan';
 import { kitPick, type KitPick } from '../mix/kitPick';
 import { mixSplit, type MixSplit } from '../mix/mixSplit';
 import type { Body, Demand } from '../survey/demand';
 import { demandOfSurvey, type Survey } from '../survey/survey';
-import { amountToDraw, wrapped, type Wrapped } from './quantity';
-import { OVERNIGHT_MIN, type Schools } from './schools';
+import type { Lot } from './draw';
+import { aggregateFor, amountToDraw, wrapped, type Wrapped } from './quantity';
+import { asksSchool, OVERNIGHT_MIN, type Schools } from './schools';
+import type { WeatherHour } from './weather';
+import { partsFor, type Consistency } from './weighing';
 import type { SiteSettings } from './site';
 
 export interface Milestone {
@@ -25,8 +34,12 @@ export interface Milestone {
 export interface WorkContext {
   /** Surface temperatures to come, minutes from now. */
   forecast?: readonly { atMin: number; tempC: number }[];
-  /** Packs on hand by pack id; a pack not named has none. */
-  stock?: Readonly<Record<string, number>>;
+  /** Weather to come, hour by hour: when it may be mixed out of doors. */
+  weather?: readonly WeatherHour[];
+  /** Lots on the shelf; where it is left out the shelf is not counted. */
+  shelf?: readonly Lot[];
+  /** All cards at hand: aids and second materials are taken from them. */
+  library?: readonly Card[];
   /** What was chosen where practitioners differ. */
   schools?: Schools;
 }
@@ -41,6 +54,8 @@ export interface WorkUp<S extends Survey = Survey> {
   bodies: { body: Body; volume: Worked<ShapeVolume> }[];
   areaMm2: number;
   grossMl: number;
+  /** Aggregate that a deep mortar fill is extended with, percent of the powder. */
+  aggregatePct: number;
   /** Thickest build, and the coats it takes at this slope. */
   buildMm: number;
   coats: number;
@@ -119,6 +134,13 @@ function overForecast(
     : { ok: true, minutes: clock.doneAtMin, basis: 'interpolated', working: clock.working };
 }
 
+/** A crack filled whole, without a bed of sand: its own depth instead of the working depth. */
+function unsanded(body: Body): Body {
+  const { shape, sandedFromMm } = body;
+  if (sandedFromMm === null || shape.kind !== 'groove') return body;
+  return { ...body, shape: { ...shape, depthMm: sandedFromMm }, buildMm: sandedFromMm };
+}
+
 const volumes = sharedBy<Demand, WorkUp['bodies']>();
 const gates = sharedBy<Survey, Worked<AmbientGate>>();
 
@@ -134,12 +156,22 @@ export function workUp<S extends Survey>(
   const prep = card.substrates.find((s) => s.material === demand.material) ?? null;
   const profileUm = prep?.profileUm ?? null;
   const fill = {
-    overfillPct: context.schools?.proud === 'strike' ? 0 : site.overfillPct,
+    overfillPct:
+      context.schools?.proud !== 'strike' && asksSchool(survey.family, 'proud')
+        ? site.overfillPct
+        : 0,
     wastePct: card.wastePct,
     profileUm: profileUm?.max ?? 0,
   };
-  const bodies = volumes(demand, `${fill.overfillPct}|${fill.wastePct}|${fill.profileUm}`, () =>
-    demand.bodies.map((body) => ({ body, volume: shapeVolume({ shape: body.shape, ...fill }) })),
+  const whole = context.schools?.sand === 'none';
+  const bodies = volumes(
+    demand,
+    `${fill.overfillPct}|${fill.wastePct}|${fill.profileUm}|${whole}`,
+    () =>
+      (whole ? demand.bodies.map(unsanded) : demand.bodies).map((body) => ({
+        body,
+        volume: shapeVolume({ shape: body.shape, ...fill }),
+      })),
   );
   const wrap = wrapped(card, demand, tempC);
   const filledMl = bodies.reduce((sum, b) => sum + b.volume.grossMl, 0);
@@ -177,7 +209,8 @@ export function workUp<S extends Survey>(
         })
       : null;
   const mixedMl = batch.ok && !wrap ? Math.max(grossMl, batch.batchMl * batches) : grossMl;
-  const draw = amountToDraw(card, demand, mixedMl, wrap);
+  const aggregatePct = aggregateFor(card, buildMm);
+  const draw = amountToDraw(card, demand, mixedMl, wrap, aggregatePct);
   const kits = card.packs.map(({ id, size, price }) => ({ id, ml: size, price }));
   return {
     survey,
@@ -188,6 +221,7 @@ export function workUp<S extends Survey>(
     bodies,
     areaMm2,
     grossMl,
+    aggregatePct,
     buildMm,
     coats,
     coatMm: buildMm / coats,
@@ -208,6 +242,26 @@ export function workUp<S extends Survey>(
     packs: draw.ok ? kitPick({ neededMl: draw.amount, kits, maxPacks: 2000 }) : draw,
     needed: neededOn(card, demand.needed),
   };
+}
+
+/** The water of a coat: an overlay has a base and a finish, what is placed in one has the patch’s. */
+export function consistencyOf(work: Pick<WorkUp, 'card' | 'coats'>, coat: number): Consistency {
+  const { mix } = work.card;
+  if (mix.kind !== 'powder-water' || !mix.waterLPerBag.base || work.coats === 1) return 'patch';
+  return coat === work.coats && mix.waterLPerBag.finish ? 'finish' : 'base';
+}
+
+/** Grams of both parts of one batch of a coat; null where nothing is weighed. */
+export function batchParts(work: WorkUp, coat: number): { aG: number; bG: number } | null {
+  const { card, batch, survey, aggregatePct } = work;
+  if (!batch.ok) return null;
+  return partsFor(
+    card,
+    batch.batchMl,
+    consistencyOf(work, coat),
+    survey.surface.slope,
+    aggregatePct,
+  );
 }
 
 /** Minutes to a milestone at today's surface temperature; null where the card cannot say. */
@@ -237,3 +291,9 @@ export function buildMinutes(work: WorkUp): number | null {
   const wait = work.context.schools?.wait === 'overnight' ? Math.max(opens, OVERNIGHT_MIN) : opens;
   return perCoat * work.coats + Math.max(0, wait - perCoat) * (work.coats - 1);
 }
+
+/** People the pace asks for: one mixes and one places; a third finishes where it is spread by the square metre. */
+export const crewOf = ({ card, areaMm2 }: Pick<WorkUp, 'card' | 'areaMm2'>): number => {
+  if (card.mix.kind === 'powder-water' && areaMm2 > 1e6) return 3;
+  return card.mix.kind === 'single' || card.mix.kind === 'light-cured' ? 1 : 2;
+};

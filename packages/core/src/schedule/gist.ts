@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { MilestoneId } from '../materials/card';
 import type { Plan } from '../plan/plan';
+import { delays, stepTime } from '../plan/timeline';
 
 const MINUTE = 60_000;
 
@@ -30,8 +31,8 @@ export function gistOf(plan: Plan): PlanGist {
     })),
     needed: plan.needed,
     cureStepsMin: plan.steps
-      .filter((s) => s.station === 'cure')
-      .reduce((sum, s) => sum + s.minutes, 0),
+      .filter((s) => s.station === 'cure' && delays(s, plan.needed))
+      .reduce((sum, s) => sum + stepTime(s), 0),
     deadline: Date.parse(startAt) + downMin * MINUTE,
   };
 }

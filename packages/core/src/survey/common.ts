@@ -16,7 +16,8 @@ import {
   WEAR,
   WEAR_NAMES,
 } from '../materials/words';
-import { amount, amountWhen, choice, flag, schemasOf, type Group } from './fields';
+import { amount, amountWhen, choice, flag, laterFlag, schemasOf, type Group } from './fields';
+import { OLD_REPAIRS, OLD_REPAIR_NAMES } from '../materials/words';
 
 /** Parts of a survey that most families ask, in the order a person looks: what it stands, how it lies, when, where. */
 export const serviceFields = {
@@ -94,7 +95,66 @@ export const areaFields = {
     label: 'Closed space, little air',
     why: 'Vapour gathers in pits, tanks and cowls.',
   }),
+  outdoors: laterFlag({
+    label: 'Out of doors',
+    why: 'Then the weather decides when it may be mixed, and how it cures.',
+  }),
 };
+
+const grows = { key: 'grows', in: ['yes'] } as const;
+/** What stood here before, and what happens if nothing is done. */
+export const pastFields = {
+  old: choice(OLD_REPAIRS, OLD_REPAIR_NAMES, {
+    label: 'Old repair on it',
+    why: 'It comes off first; how it failed says what to use now.',
+  }),
+  grows: choice(
+    ['no', 'yes'] as const,
+    { no: 'Not known', yes: 'It grows' },
+    { label: 'If it is left alone', why: 'Doing nothing has a cost as well.' },
+  ),
+  nowMm: amountWhen('length', {
+    label: 'Size now',
+    why: 'Where its growth starts.',
+    min: 0.1,
+    max: 100_000,
+    step: 1,
+    when: grows,
+  }),
+  mmPerWeek: amountWhen('length', {
+    label: 'Growth a week',
+    why: 'From two looks, a week or more apart.',
+    min: 0.01,
+    max: 10_000,
+    step: 1,
+    when: grows,
+  }),
+  stopsAtMm: amountWhen('length', {
+    label: 'Size at which it must stop',
+    why: 'There the choice is no longer yours.',
+    min: 0.1,
+    max: 200_000,
+    step: 1,
+    when: grows,
+  }),
+  stopMin: amountWhen('time', {
+    label: 'Such a stop lasts',
+    why: 'Unplanned, with a new part to fetch.',
+    min: 10,
+    max: 60 * 24 * 90,
+    step: 60,
+    when: grows,
+  }),
+};
+/** What a survey saved before this was asked says of it. */
+const noPast = {
+  old: 'none',
+  grows: 'no',
+  nowMm: null,
+  mmPerWeek: null,
+  stopsAtMm: null,
+  stopMin: null,
+} as const;
 
 /** What a survey says of service where its family does not ask: air, and nothing that wears it. */
 const noService = { medium: 'air', concPct: null, ph: 7, mediumC: 20, wear: 'none' } as const;
@@ -126,6 +186,7 @@ export const readingFields = {
 export const commonGroups = {
   service: { id: 'service', title: 'What it must stand', fields: serviceFields },
   surface: { id: 'surface', title: 'How it lies', fields: surfaceFields },
+  past: { id: 'past', title: 'Before, and if left alone', fields: pastFields },
   window: { id: 'window', title: 'How long it may be down', fields: windowFields },
   site: { id: 'site', title: 'Around it', fields: areaFields },
   readings: { id: 'readings', title: 'Readings', fields: readingFields },
@@ -143,6 +204,7 @@ export const commonShape = {
   intent: z.enum(INTENTS),
   service: z.strictObject(schemasOf(serviceFields)).default({ ...noService }),
   surface: z.strictObject(schemasOf(surfaceFields)),
+  past: z.strictObject(schemasOf(pastFields)).default({ ...noPast }),
   window: z.strictObject({ ...schemasOf(windowFields), startAt: z.iso.datetime({ offset: true }) }),
   site: z.strictObject(schemasOf(areaFields)),
   readings: z.strictObject(schemasOf(readingFields)),
@@ -155,12 +217,16 @@ export const commonUsual = {
   'site.area': 'safe',
   'site.nearby': 'none',
   'site.closed': 'no',
+  'site.outdoors': 'no',
+  'past.old': 'none',
+  'past.grows': 'no',
   'service.wear': 'none',
 } as const;
 
 /** The groups at the end of every survey, in the order a person looks. */
 export const closingGroups = [
   commonGroups.surface,
+  commonGroups.past,
   commonGroups.window,
   commonGroups.site,
   commonGroups.readings,

@@ -11,6 +11,8 @@ export interface Body {
   remainingMm: number | null;
   /** Survey paths whose figures make this volume: where a person goes to change it. */
   paths: string[];
+  /** Depth of the damage where only its upper part is filled, over a bed of sand; null where all of it is. */
+  sandedFromMm: number | null;
 }
 
 /** A pipe to be wrapped. */
@@ -66,9 +68,10 @@ export interface Demand {
   /** A closed space with little air. */
   closed: boolean;
   longestMm: number;
-  /** A tradesman’s usual minutes to prepare, and to inspect and hand back, where no method lists its steps. */
-  prepMin: number;
-  acceptMin: number;
+  /** Surface to be prepared, damage and margins, mm²: the pace of prep goes by it. */
+  prepMm2: number;
+  /** Load across the bond, N, and the area that carries it; null where nothing is carried. */
+  load: { newtons: number; areaMm2: number } | null;
   refusals: RefusalReason[];
 }
 
@@ -78,7 +81,7 @@ interface Common {
   service: ServiceNeed;
   site: { nearby: string; closed: boolean };
 }
-type Given = Pick<Demand, 'needed' | 'bodies' | 'longestMm' | 'prepMin'> &
+type Given = Pick<Demand, 'needed' | 'bodies' | 'longestMm' | 'prepMm2'> &
   Partial<Omit<Demand, 'service'>> & { service?: Partial<ServiceNeed> };
 
 /** A demand from a survey’s common parts and what its family states; what is left out asks for nothing. */
@@ -94,13 +97,9 @@ export function demandOf({ parent, service, site }: Common, given: Given): Deman
     light: null,
     nearby: NEARBY.find((n) => n === site.nearby) ?? null,
     closed: site.closed,
-    acceptMin: 30,
+    load: null,
     refusals: [],
     ...given,
     service: { ...service, ...given.service },
   };
 }
-
-/** Minutes of prep by a usual pace: to set up, and by the area in m². */
-export const prepPace = (setUpMin: number, areaMm2: number, minPerM2: number): number =>
-  setUpMin + (areaMm2 / 1e6) * minPerM2;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { METALS, SUBSTRATE_NAMES } from '../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from './common';
-import { demandOf, prepPace, type RefusalReason } from './demand';
+import { demandOf, type RefusalReason } from './demand';
 import { defineFamily } from './family';
 import { amount, choice, flag, mm, schemasOf, type DamageShape } from './fields';
 import { body, depth, length, pathsOf, pressure, wall, width } from './parts';
@@ -142,8 +142,7 @@ export const flangeFamily = defineFamily({
       pressureBar: survey.joint.pressureBar,
       longestMm,
       // A former is made and released before anything is mixed.
-      prepMin: prepPace(150, (longestMm + site.extentMm) ** 2, 120),
-      acceptMin: 60,
+      prepMm2: (longestMm + site.extentMm) ** 2,
       refusals: refusals(survey),
     });
   },

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { SUBSTRATE_NAMES } from '../materials/substrates';
 import { closingGroups, commonShape, commonUsual } from './common';
-import { demandOf, prepPace } from './demand';
+import { demandOf } from './demand';
 import { defineFamily } from './family';
 import { choice, mm, schemasOf, type DamageShape } from './fields';
-import { body, crackWidth, panel, pathsOf, swing, traffic, TRAFFIC_WEAR } from './parts';
+import { crackBody, crackWidth, panel, swing, traffic, TRAFFIC_WEAR } from './parts';
 
 const run = {
   lengthMm: mm('Length of this run', 'All of it, along its turns.', 100, 500000, 500),
@@ -68,23 +68,14 @@ export const yardCrackFamily = defineFamily({
     const total = survey.damages.reduce((sum, d) => sum + d.lengthMm, 0);
     return demandOf(survey, {
       needed: yard.traffic === 'foot' ? 'lightLoad' : 'fullLoad',
-      bodies: survey.damages.map((d, i) => {
-        const depthMm = Math.min(d.depthMm, site.workingDepthMm);
-        return body(
-          'Crack',
-          { kind: 'groove', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm, profile: 'square' },
-          depthMm,
-          pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
-        );
-      }),
+      bodies: survey.damages.map((d, i) => crackBody(d, i, site.workingDepthMm)),
       crack: {
         widthMm: Math.min(...survey.damages.map((d) => d.widthMm)),
         panelLengthM: yard.panelMm / 1000,
         swingC: yard.swingC,
       },
       longestMm: total,
-      prepMin: prepPace(30, total * 100, 50),
-      acceptMin: 15,
+      prepMm2: total * 100,
       service: { medium: 'water', mediumC: 25, wear: TRAFFIC_WEAR[yard.traffic] },
     });
   },

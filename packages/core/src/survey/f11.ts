@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { SUBSTRATE_NAMES } from '../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from './common';
-import { demandOf, prepPace } from './demand';
+import { demandOf } from './demand';
 import { defineFamily } from './family';
 import { choice, flag, mm, schemasOf, type DamageShape } from './fields';
 import { body, crackWidth, panel, pathsOf, swing, wall } from './parts';
@@ -94,8 +94,7 @@ export const wallCrackFamily = defineFamily({
         swingC: survey.wall.swingC,
       },
       longestMm: total,
-      prepMin: prepPace(60, total * 100, 200),
-      acceptMin: 30,
+      prepMm2: total * 100,
       refusals: survey.wall.structural
         ? [
             {

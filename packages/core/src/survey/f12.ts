@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { SUBSTRATE_NAMES } from '../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from './common';
-import { demandOf, prepPace } from './demand';
+import { demandOf } from './demand';
 import { defineFamily } from './family';
 import { choice, flag, mm, schemasOf, type DamageShape } from './fields';
 import { body, crackWidth, pathsOf, wall } from './parts';
@@ -100,7 +100,6 @@ export const tankFamily = defineFamily({
       longestMm: Math.max(
         ...survey.damages.map((d) => (d.shape === 'hole' ? d.diameterMm : d.lengthMm)),
       ),
-      prepMin: prepPace(45, 20_000, 100),
-      acceptMin: 30,
+      prepMm2: 20_000,
     }),
 });

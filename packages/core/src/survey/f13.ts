@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { SUBSTRATE_NAMES } from '../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from './common';
-import { demandOf, prepPace } from './demand';
+import { demandOf } from './demand';
 import { defineFamily } from './family';
 import { choice, flag, mm, schemasOf, type DamageShape } from './fields';
 import { body, length, pathsOf, wall, width } from './parts';
@@ -110,8 +110,7 @@ export const sumpFamily = defineFamily({
       longestMm: Math.max(
         ...survey.damages.map((d) => (d.shape === 'fitting' ? d.diameterMm : d.lengthMm)),
       ),
-      prepMin: prepPace(50, 60_000, 200),
-      acceptMin: 20,
+      prepMm2: 60_000,
       refusals: survey.sump.diver
         ? [
             {

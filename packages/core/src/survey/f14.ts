@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { SUBSTRATE_NAMES } from '../materials/substrates';
 import { closingGroups, commonShape, commonUsual } from './common';
-import { demandOf, prepPace } from './demand';
+import { demandOf } from './demand';
 import { defineFamily } from './family';
 import { amount, choice, flag, schemasOf, type DamageShape } from './fields';
 import { body, depth, length, pathsOf, wall, width } from './parts';
@@ -105,8 +105,7 @@ export const panelFamily = defineFamily({
         );
       }),
       longestMm,
-      prepMin: prepPace(30, longestMm * 200, 200),
-      acceptMin: 30,
+      prepMm2: longestMm * 200,
       refusals:
         fibre === 'cut' || turns
           ? [

@@ -103,8 +103,7 @@ export const boardFamily = defineFamily({
       ),
       light: { reaches: board.lampReaches, irradianceWcm2: board.lampWcm2 },
       longestMm: Math.max(...survey.damages.map((d) => d.lengthMm)),
-      prepMin: 60,
-      acceptMin: 45,
+      prepMm2: Math.max(...survey.damages.map((d) => d.lengthMm * d.widthMm)),
       refusals: board.lifeSafety
         ? [
             {

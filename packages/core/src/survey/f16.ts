@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { SUBSTRATE_NAMES } from '../materials/substrates';
 import { closingGroups, commonShape, commonUsual } from './common';
-import { demandOf, prepPace } from './demand';
+import { demandOf } from './demand';
 import { defineFamily } from './family';
 import { choice, flag, schemasOf, type DamageShape } from './fields';
 import { body, depth, length, pathsOf, traffic, TRAFFIC_WEAR, width } from './parts';
@@ -76,8 +76,7 @@ export const mattingFamily = defineFamily({
       ),
       flexes: true,
       longestMm: Math.max(...survey.damages.map((d) => d.lengthMm)),
-      prepMin: prepPace(30, area, 15),
-      acceptMin: 15,
+      prepMm2: area,
       service: { medium: 'water', mediumC: 30, wear: TRAFFIC_WEAR[survey.matting.traffic] },
     });
   },

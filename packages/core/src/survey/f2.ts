@@ -5,9 +5,10 @@ import { METALS, SUBSTRATE_NAMES } from '../materials/substrates';
 import type { Medium } from '../materials/words';
 import type { SiteSettings } from '../plan/site';
 import { closingGroups, commonGroups, commonShape, commonUsual } from './common';
-import { demandOf, prepPace, type Body } from './demand';
+import { demandOf, type Body } from './demand';
 import { defineFamily } from './family';
 import { choice, flag, mm, schemasOf, type DamageShape } from './fields';
+import { body, pathsOf } from './parts';
 
 const wall = mm(
   'Sound wall around it',
@@ -126,7 +127,7 @@ const allowance = (survey: RebuildSurvey, site: SiteSettings) =>
   survey.parent.machined ? site.machiningMm : 0;
 
 function bodyOf(damage: RebuildDamage, i: number, extraMm: number): Body {
-  const paths = (...keys: string[]) => keys.map((key) => `damages.${i}.${key}`);
+  const paths = (...keys: string[]) => pathsOf(i, ...keys);
   if (damage.shape === 'seat' || damage.shape === 'bore') {
     const { finishedDiameterMm: finished, wornDiameterMm, lengthMm } = damage;
     const onShaft = damage.shape === 'seat';
@@ -137,36 +138,18 @@ function bodyOf(damage: RebuildDamage, i: number, extraMm: number): Body {
     const shape: Shape = { kind, finishedDiameterMm, wornDiameterMm, lengthMm };
     const buildMm = Math.abs(finishedDiameterMm - wornDiameterMm) / 2;
     const title = onShaft ? 'Shaft seat' : 'Bore';
-    return {
-      title,
-      shape,
-      buildMm,
-      remainingMm: null,
-      paths: paths('finishedDiameterMm', 'wornDiameterMm', 'lengthMm'),
-    };
+    return body(title, shape, buildMm, paths('finishedDiameterMm', 'wornDiameterMm', 'lengthMm'));
   }
   const { depthMm, wallMm } = damage;
   const remainingMm = wallMm - depthMm;
   const buildMm = depthMm + extraMm;
   if (damage.shape === 'pocket') {
     const shape: Shape = { kind: 'dish', diameterMm: damage.diameterMm, depthMm: buildMm };
-    return {
-      title: 'Round pocket',
-      shape,
-      buildMm,
-      remainingMm,
-      paths: paths('diameterMm', 'depthMm'),
-    };
+    return body('Round pocket', shape, buildMm, paths('diameterMm', 'depthMm'), remainingMm);
   }
   const { lengthMm, widthMm } = damage;
   const shape: Shape = { kind: 'slab', lengthMm, widthMm, depthMm: buildMm };
-  return {
-    title: 'Flat area',
-    shape,
-    buildMm,
-    remainingMm,
-    paths: paths('lengthMm', 'widthMm', 'depthMm'),
-  };
+  return body('Flat area', shape, buildMm, paths('lengthMm', 'widthMm', 'depthMm'), remainingMm);
 }
 
 const AGGRESSIVE: readonly Medium[] = ['lime-milk', 'caustic', 'mineral-acid'];
@@ -206,7 +189,7 @@ export const rebuildFamily = defineFamily({
       bodies,
       machined: survey.parent.machined,
       longestMm,
-      prepMin: prepPace(90, longestMm ** 2, 120),
+      prepMm2: longestMm ** 2,
     });
   },
 });

@@ -2,9 +2,9 @@ import { z } from 'zod';
 import { METALS, SUBSTRATE_NAMES } from '../materials/substrates';
 import { type WEAR } from '../materials/words';
 import { closingGroups, commonShape, commonUsual } from './common';
-import { demandOf, prepPace } from './demand';
+import { demandOf } from './demand';
 import { defineFamily } from './family';
-import { amount, choice, mm, schemasOf, type DamageShape } from './fields';
+import { amount, amountWhen, choice, mm, schemasOf, type DamageShape } from './fields';
 import { body, depth, length, pathsOf, wall, width } from './parts';
 
 const build = mm(
@@ -81,6 +81,14 @@ const loadFields = {
     },
     { label: 'What it carries', why: 'A structural member is an engineer’s.' },
   ),
+  loadN: amountWhen('force', {
+    label: 'Greatest load on it',
+    why: 'Bonded area must carry it with a factor to spare.',
+    min: 1,
+    max: 1e6,
+    step: 50,
+    when: { key: 'carries', in: ['guard', 'working'] },
+  }),
   wear: choice(
     ['none', 'impact'] as const satisfies readonly (typeof WEAR)[number][],
     { none: 'None', impact: 'Knocks' },
@@ -96,6 +104,9 @@ const loadFields = {
   }),
 };
 
+/** The build laps this many wall thicknesses on to sound metal, each way. */
+export const LAP_WALLS = 3;
+
 export const BracketSurvey = z.strictObject({
   family: z.literal('F3'),
   ...commonShape,
@@ -103,6 +114,14 @@ export const BracketSurvey = z.strictObject({
   parent: z.strictObject(schemasOf(parentFields)),
   load: z.strictObject(schemasOf(loadFields)),
 });
+
+/** Half of what is laid over a break bonds to each side of it, mm². */
+const lapArea = (damages: z.infer<typeof Damage>[]): number =>
+  damages.reduce((sum, d) => {
+    if (d.shape === 'chip') return sum + d.lengthMm * d.widthMm;
+    if (d.shape === 'snapped') return sum + 2 * d.lengthMm * LAP_WALLS * d.wallMm;
+    return sum + (d.lengthMm + d.widthMm) * 2 * LAP_WALLS * d.wallMm;
+  }, 0);
 
 export const bracketFamily = defineFamily({
   id: 'F3',
@@ -127,12 +146,11 @@ export const bracketFamily = defineFamily({
           pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
           d.wallMm - d.depthMm > 0 ? d.wallMm - d.depthMm : null,
         );
-      // Round a break and over a hole the build laps three wall thicknesses on to sound metal, on both faces.
       const buildMm = Math.min(d.buildMm, Math.max(0.5, survey.load.clearanceMm || d.buildMm));
       const [long, wide] =
         d.shape === 'hole'
-          ? [d.lengthMm + 6 * d.wallMm, d.widthMm + 6 * d.wallMm]
-          : [d.lengthMm, 6 * d.wallMm];
+          ? [d.lengthMm + 2 * LAP_WALLS * d.wallMm, d.widthMm + 2 * LAP_WALLS * d.wallMm]
+          : [d.lengthMm, 2 * LAP_WALLS * d.wallMm];
       const sides = d.shape === 'hole' ? 1 : 2;
       return body(
         d.shape === 'hole' ? 'Hole' : 'Break',
@@ -142,12 +160,14 @@ export const bracketFamily = defineFamily({
       );
     });
     const longestMm = Math.max(...survey.damages.map((d) => d.lengthMm));
+    const { loadN } = survey.load;
     return demandOf(survey, {
       needed: 'fullLoad',
       bodies,
+      load: loadN === null ? null : { newtons: loadN, areaMm2: lapArea(survey.damages) },
       flexes: false,
       longestMm,
-      prepMin: prepPace(75, longestMm ** 2, 200),
+      prepMm2: longestMm ** 2,
       refusals:
         survey.load.carries === 'structure'
           ? [

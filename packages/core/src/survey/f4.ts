@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { METALS, SUBSTRATE_NAMES } from '../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from './common';
-import { demandOf, prepPace, type Body, type RefusalReason } from './demand';
+import { demandOf, type Body, type RefusalReason } from './demand';
 import { defineFamily } from './family';
 import { choice, schemasOf, mm, type DamageShape } from './fields';
 import { body, crackWidth, fluidDanger, outside, pathsOf, pressure, shutOff, wall } from './parts';
@@ -150,8 +150,7 @@ export const pipeLeakFamily = defineFamily({
             extentMm: EXTENT_MM,
           }
         : null,
-      prepMin: prepPace(60, 400 * Math.PI * (first?.outsideDiameterMm ?? 100), 120),
-      acceptMin: 45,
+      prepMm2: 400 * Math.PI * (first?.outsideDiameterMm ?? 100),
       refusals: lineRefusals(survey.line),
     });
   },

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { METALS, SUBSTRATE_NAMES } from '../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from './common';
-import { demandOf, prepPace } from './demand';
+import { demandOf } from './demand';
 import { defineFamily } from './family';
 import { amount, choice, mm, schemasOf, type DamageShape } from './fields';
 import { lineFields, lineRefusals } from './f4';
@@ -119,8 +119,7 @@ export const pipeWrapFamily = defineFamily({
         engineered: true,
         extentMm: 0,
       },
-      prepMin: prepPace(90, (longestMm + 400) * Math.PI * d.outsideDiameterMm, 90),
-      acceptMin: 90,
+      prepMm2: (longestMm + 400) * Math.PI * d.outsideDiameterMm,
       refusals: lineRefusals(survey.line),
     });
   },

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { SUBSTRATE_NAMES } from '../materials/substrates';
-import { beltPatch } from '../geometry/beltPatch';
+import { beltPatch, type BeltHole } from '../geometry/beltPatch';
 import { closingGroups, commonShape, commonUsual } from './common';
-import { demandOf, prepPace, type RefusalReason } from './demand';
+import { demandOf, type RefusalReason } from './demand';
 import { defineFamily } from './family';
 import { amount, choice, flag, mm, schemasOf, type DamageShape } from './fields';
 import { body, depth, length, pathsOf, width } from './parts';
@@ -104,16 +104,18 @@ const MOST_CUT_PCT = 10;
 export const LAP_MM = 75;
 export const COVER_MM = 3;
 
+/** The hole of a damage as the patch is worked out for. */
+export const beltHole = (d: BeltSurvey['damages'][number]): BeltHole =>
+  d.shape === 'hole'
+    ? { kind: 'round', diameterMm: d.diameterMm }
+    : { kind: 'slot', lengthMm: d.lengthMm, widthMm: d.widthMm };
+
 function patch(d: BeltSurvey['damages'][number]) {
   const throughMm = d.shape === 'gouge' ? d.depthMm : d.beltMm;
-  const hole =
-    d.shape === 'hole'
-      ? { kind: 'round' as const, diameterMm: d.diameterMm }
-      : { kind: 'slot' as const, lengthMm: d.lengthMm, widthMm: d.widthMm };
   return {
     throughMm,
     made: beltPatch({
-      hole,
+      hole: beltHole(d),
       throughMm,
       lapMm: LAP_MM,
       coverMm: COVER_MM,
@@ -186,8 +188,7 @@ export const beltFamily = defineFamily({
       flexes: true,
       sheet: { crackLengthMm: longestMm, crackWidthMm: widest },
       longestMm,
-      prepMin: prepPace(35, longestMm * (2 * LAP_MM + 50), 300),
-      acceptMin: 15,
+      prepMm2: longestMm * (2 * LAP_MM + 50),
       refusals: refusals(survey),
       service: {
         medium: survey.belt.wetRun ? 'water' : 'air',

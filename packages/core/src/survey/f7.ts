@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { SUBSTRATE_NAMES } from '../materials/substrates';
 import { closingGroups, commonShape, commonUsual } from './common';
-import { demandOf, prepPace, type RefusalReason } from './demand';
+import { demandOf, type RefusalReason } from './demand';
 import { defineFamily } from './family';
 import { choice, flag, mm, schemasOf, type DamageShape } from './fields';
 import { body, pathsOf } from './parts';
@@ -130,8 +130,7 @@ export const tyreFamily = defineFamily({
       flexes: true,
       sheet: { crackLengthMm: longestMm, crackWidthMm: widest },
       longestMm,
-      prepMin: prepPace(40, longestMm * 120, 300),
-      acceptMin: 20,
+      prepMm2: longestMm * 120,
       refusals: refusals(survey),
       service: { mediumC: 40, wear: 'impact' },
     });

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { SUBSTRATE_NAMES } from '../materials/substrates';
 import { closingGroups, commonShape, commonUsual } from './common';
-import { demandOf, prepPace } from './demand';
+import { demandOf } from './demand';
 import { defineFamily } from './family';
 import { choice, flag, mm, schemasOf, type DamageShape } from './fields';
-import { body, crackWidth, panel, pathsOf, swing, traffic, TRAFFIC_WEAR } from './parts';
+import { crackBody, crackWidth, panel, swing, traffic, TRAFFIC_WEAR } from './parts';
 
 const run = {
   lengthMm: mm('Length of the crack', 'All of it, along its turns.', 50, 200000, 100),
@@ -88,30 +88,19 @@ export const floorCrackFamily = defineFamily({
     'floor.structural': 'no',
   },
   schema: FloorCrackSurvey,
-  demand: (survey) => {
+  demand: (survey, site) => {
     const { floor } = survey;
     const total = survey.damages.reduce((sum, d) => sum + d.lengthMm, 0);
     const widest = Math.max(...survey.damages.map((d) => d.widthMm));
     return demandOf(survey, {
       needed: floor.traffic === 'foot' ? 'lightLoad' : 'fullLoad',
       bodies: survey.damages.map((d, i) =>
-        body(
-          'Crack',
-          {
-            kind: 'groove',
-            lengthMm: d.lengthMm,
-            widthMm: d.widthMm,
-            depthMm: d.depthMm,
-            profile: 'square',
-          },
-          d.depthMm,
-          pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
-        ),
+        // A crack without a bottom drains what is poured: sand stops it.
+        crackBody(d, i, d.shape === 'bottomless' ? site.workingDepthMm : d.depthMm),
       ),
       crack: { widthMm: widest, panelLengthM: floor.panelMm / 1000, swingC: floor.swingC },
       longestMm: total,
-      prepMin: prepPace(20, total * 100, 60),
-      acceptMin: 20,
+      prepMm2: total * 100,
       refusals: floor.structural
         ? [
             {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { SUBSTRATE_NAMES } from '../materials/substrates';
 import { closingGroups, commonShape, commonUsual } from './common';
-import { demandOf, prepPace } from './demand';
+import { demandOf } from './demand';
 import { defineFamily } from './family';
 import { choice, flag, mm, schemasOf, type DamageShape } from './fields';
 import { body, depth, length, pathsOf, traffic, TRAFFIC_WEAR, width } from './parts';
@@ -116,8 +116,7 @@ export const floorPatchFamily = defineFamily({
       needed: floor.traffic === 'foot' ? 'lightLoad' : 'fullLoad',
       bodies,
       longestMm: Math.max(...survey.damages.map((d) => d.lengthMm)),
-      prepMin: prepPace(45, area, 25),
-      acceptMin: 20,
+      prepMm2: area,
       service: {
         medium: floor.juice ? 'juice' : floor.washed ? 'water' : 'air',
         ph: floor.juice ? 4.5 : 7,

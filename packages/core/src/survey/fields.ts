@@ -33,7 +33,7 @@ export interface ChoiceField<V extends string = string> extends Base {
 }
 export interface FlagField extends Base {
   kind: 'flag';
-  schema: z.ZodBoolean;
+  schema: z.ZodType<boolean>;
 }
 export type Field = QuantityField | WhenField | ChoiceField | FlagField;
 
@@ -54,7 +54,7 @@ export function amountWhen(
     kind: 'quantity',
     quantity,
     ...spec,
-    schema: z.number().min(spec.min).max(spec.max).nullable(),
+    schema: z.number().min(spec.min).max(spec.max).nullable().default(null),
   };
 }
 
@@ -79,6 +79,11 @@ export function choice<V extends string>(
 
 export function flag(spec: Base): FlagField {
   return { kind: 'flag', ...spec, schema: z.boolean() };
+}
+
+/** A flag that surveys saved before it was asked do not have: they are read as “no”. */
+export function laterFlag(spec: Base): FlagField {
+  return { kind: 'flag', ...spec, schema: z.boolean().default(false) };
 }
 
 export type Fields = Record<string, Field>;

@@ -79,7 +79,22 @@ export function body(
   paths: string[],
   remainingMm: number | null = null,
 ): Body {
-  return { title, shape, buildMm, remainingMm, paths };
+  return { title, shape, buildMm, remainingMm, paths, sandedFromMm: null };
+}
+
+/** A crack filled with repair material down to a working depth, and with sand below it. */
+export function crackBody(
+  d: { lengthMm: number; widthMm: number; depthMm: number },
+  i: number,
+  workingMm: number,
+): Body {
+  const { lengthMm, widthMm } = d;
+  const depthMm = Math.min(d.depthMm, workingMm);
+  const shape = { kind: 'groove', lengthMm, widthMm, depthMm, profile: 'square' } as const;
+  return {
+    ...body('Crack', shape, depthMm, pathsOf(i, 'lengthMm', 'widthMm', 'depthMm')),
+    sandedFromMm: d.depthMm > depthMm ? d.depthMm : null,
+  };
 }
 
 /** The survey paths of some keys of one damage. */

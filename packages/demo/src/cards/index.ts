@@ -1,5 +1,6 @@
 import type { Card, SystemCard } from '@kelmot/core';
 import { aidCards } from './aids';
+import { crackCards } from './cracks';
 import { floorCards } from './floors';
 import { puttyCards } from './putties';
 import { rebuildCards } from './rebuild';
@@ -14,6 +15,7 @@ export const systemCards: SystemCard[] = [
   ...puttyCards,
   ...wrapCards,
   ...rubberCards,
+  ...crackCards,
   ...floorCards,
   ...specialCards,
 ];

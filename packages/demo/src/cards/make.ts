@@ -1,4 +1,10 @@
-import type { Medium, PrepGrade, Substrate, SystemCard } from '@kelmot/core';
+import {
+  SystemCard,
+  type Medium,
+  type PrepGrade,
+  type Substrate,
+  type SystemCardInput,
+} from '@kelmot/core';
 
 type Rare =
   | 'role'
@@ -23,8 +29,8 @@ type Rare =
   | 'shelfLifeMonths'
   | 'storage'
   | 'openedPack';
-type Given = Omit<SystemCard, Rare> &
-  Partial<Omit<SystemCard, 'service' | 'layer'>> & {
+type Given = Omit<SystemCardInput, Rare> &
+  Partial<Omit<SystemCardInput, 'service' | 'layer'>> & {
     service?: Partial<SystemCard['service']>;
     layer?: Partial<SystemCard['layer']>;
   };
@@ -54,7 +60,7 @@ const layer: SystemCard['layer'] = {
 
 /** A card with what it does not state left usual for its kind. Example figures all. */
 export function makeCard(given: Given): SystemCard {
-  return {
+  return SystemCard.parse({
     role: 'system',
     version: 1,
     example: true,
@@ -78,7 +84,7 @@ export function makeCard(given: Given): SystemCard {
     ...given,
     service: { ...service, ...given.service },
     layer: { ...layer, ...given.layer },
-  };
+  });
 }
 
 type Grades = { lasting: PrepGrade; stopgap: PrepGrade; profileUm?: { min: number; max: number } };

@@ -13,6 +13,7 @@ export const puttyCards: SystemCard[] = [
     name: 'Putty stick, steel',
     summary: 'Hand-kneaded, for small holes.',
     families: ['F3', 'F4', 'F12'],
+    helps: ['plug'],
     mix: {
       kind: 'single',
       density: 2,
@@ -61,6 +62,7 @@ export const puttyCards: SystemCard[] = [
     name: 'Putty stick, under water',
     summary: 'Sets wet or submerged; a stop-gap.',
     families: ['F4', 'F12', 'F13'],
+    helps: ['plug'],
     mix: {
       kind: 'single',
       density: 1.9,

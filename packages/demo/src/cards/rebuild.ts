@@ -15,6 +15,7 @@ const common = {
   role: 'system',
   version: 1,
   families: ['F2'],
+  helps: [],
   example: true,
   packUnit: 'ml',
   mostMm: 1200,
@@ -40,6 +41,7 @@ export const rebuildCards: SystemCard[] = [
     families: ['F1', 'F2', 'F3'],
     name: 'Steel paste, long life',
     summary: 'The all-rounder: machinable, middling heat.',
+    helps: ['fairing'],
     mix: {
       kind: 'two-part',
       ratio: { a: 4, b: 1, by: 'volume' },
@@ -119,6 +121,7 @@ export const rebuildCards: SystemCard[] = [
     families: ['F2', 'F3'],
     name: 'Steel paste, fast',
     summary: 'Short life, sets in the cold, lower heat.',
+    helps: ['fairing'],
     mix: {
       kind: 'two-part',
       ratio: { a: 1, b: 1, by: 'volume' },

@@ -200,6 +200,7 @@ export const specialCards: SystemCard[] = [
     name: 'Spot topcoat',
     summary: 'Thin coats; a lamp speeds it.',
     families: ['F14'],
+    helps: ['topcoat'],
     mix: {
       kind: 'two-part',
       ratio: { a: 4, b: 1, by: 'volume' },
@@ -254,6 +255,7 @@ export const specialCards: SystemCard[] = [
     name: 'Tack adhesive and filler powder',
     summary: 'Seconds; brittle; to hold parts in place only.',
     families: ['F3'],
+    helps: ['tack'],
     mix: {
       kind: 'single',
       density: 1.1,

@@ -2,8 +2,6 @@ import {
   dayClockText,
   INTENT_NAMES,
   INTENTS,
-  methodOf,
-  NO_METHOD,
   schoolsFor,
   settled,
   whyFirst,
@@ -68,7 +66,6 @@ export function MatchScreen({
   const begun = view.mixes.length > 0;
   const same = view.plan?.body.card.code === code && view.intent === intent;
   const drawing = sectionOf({ ...view, plan: null }, now, units, { width, height: 196 });
-  const planned = methodOf(view.survey.family) !== null;
   const taken = settled(schoolsFor(view.survey.family, chosen?.match.card), schools);
   const sameSchools = JSON.stringify(taken) === JSON.stringify(view.plan?.body.schools ?? taken);
   const take = () => {
@@ -93,8 +90,6 @@ export function MatchScreen({
     />
   ) : trial.length > 0 ? (
     <PrimaryButton label="Keep or undo what is tried first" disabled onPress={take} testID="take" />
-  ) : !planned && code ? (
-    <PrimaryButton label="Judged, not planned: see below" disabled onPress={take} testID="take" />
   ) : (
     <PrimaryButton
       label={
@@ -187,7 +182,6 @@ export function MatchScreen({
         onChoose={setSchools}
       />
       <View className="px-4 py-3">
-        {planned ? null : <Txt as="strong">{NO_METHOD}</Txt>}
         <Txt as="label">Example figures. Replace with your supplier’s data sheet.</Txt>
         <Txt as="label">Pressure equipment and structures: an engineer must approve.</Txt>
       </View>

@@ -13,6 +13,7 @@ import {
 } from '@kelmot/core';
 import { useMemo } from 'react';
 import { useCardsQuery, useSiteQuery } from '@/store/api';
+import { useWorkContext } from './useWorkContext';
 
 const isSystem = (card: Card): card is SystemCard => card.role === 'system';
 
@@ -34,15 +35,15 @@ export function useMatches(
   const { data: cards, isLoading, error } = useCardsQuery();
   const { data: site, isLoading: siteLoading } = useSiteQuery();
   const meant = useMemo(() => ({ ...survey, intent }), [survey, intent]);
+  const context = useWorkContext(meant, schools);
   const matches = useMemo(
-    () =>
-      cards && site ? matchAll(meant, cards.filter(isSystem), site.settings, { schools }) : [],
-    [meant, cards, site, schools],
+    () => (cards && site ? matchAll(meant, cards.filter(isSystem), site.settings, context) : []),
+    [meant, cards, site, context],
   );
   const ranked = useMemo(() => rank(matches, intent, weights), [matches, intent, weights]);
   const whatIf = useMemo(
-    () => (site ? whatWouldChange(meant, ranked, site.settings, { schools }, weights) : []),
-    [meant, ranked, site, schools, weights],
+    () => (site ? whatWouldChange(meant, ranked, site.settings, context, weights) : []),
+    [meant, ranked, site, context, weights],
   );
   return { ranked, whatIf, loading: isLoading || siteLoading, error };
 }

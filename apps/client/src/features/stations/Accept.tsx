@@ -7,7 +7,8 @@ import { FieldFrame, TextBox } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
 import { useMeQuery } from '@/store/api';
-import { StepList, useKeptText } from './Steps';
+import { StepList } from './Steps';
+import { useKeptText } from './useKeptText';
 import type { StationProps } from './StepsStation';
 
 const DAY = 86_400_000;
@@ -15,7 +16,7 @@ const DAY = 86_400_000;
 /** What still stands between this repair and its sign-off; null when it may be signed. */
 function useHeld({ view, plan }: StationProps): string | null {
   const now = useNow(5000);
-  const open = STATIONS.flatMap((s) => openHolds(view, s));
+  const open = STATIONS.flatMap((s) => openHolds(view, s, now));
   const started = mixedAt(mixedBatches(view.mixes));
   const ready = started === null ? null : stripOf(gistOf(plan), started).ready;
   if (open.length > 0) return `${open.length} to do first: ${open[0]?.toLowerCase() ?? ''}`;

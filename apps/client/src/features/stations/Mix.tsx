@@ -10,7 +10,9 @@ import { MixedSwatch, StopMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
 import { zoneMin } from '@/ui/useNow';
 import { PailClock } from './PailClock';
-import { StepList, useKeptText } from './Steps';
+import { StepList } from './Steps';
+import { useKeptText } from './useKeptText';
+import { Supplies } from './Supplies';
 import { MoveOn, type StationProps } from './StepsStation';
 import { useBatches, weightKey } from './useBatches';
 import { Weigh } from './Weigh';
@@ -20,7 +22,7 @@ const MINUTE = 60_000;
 /** Mix: how much in all, the batch at hand, the scale, the clock. */
 export function Mix(props: StationProps) {
   const { view, plan, repair } = props;
-  const { running, next, weighed } = useBatches(view, plan);
+  const { running, next, weigh, weighed } = useBatches(view, plan);
   const [lot, setLot] = useKeptText(`${view.id}/lot`);
   const shown = running?.batch ?? next;
   return (
@@ -42,7 +44,9 @@ export function Mix(props: StationProps) {
               {plan.figures.coats && plan.figures.coats.value > 1 ? `, coat ${shown.coat}` : ''}
             </Txt>
           </View>
-          <Weigh view={view} plan={plan} batch={shown} weighed={weighed} />
+          {weigh ? (
+            <Weigh view={view} plan={plan} batch={shown} weigh={weigh} weighed={weighed} />
+          ) : null}
           <View className="border-b border-rule px-4 py-3">
             <FieldFrame label="Lot" why="Who used which lot must be found again.">
               <TextBox id="lot" label="Lot" text={lot} onText={setLot} />
@@ -89,8 +93,10 @@ export function Mix(props: StationProps) {
           <Txt as="label">Mixed so far</Txt>
           {view.mixes.map((m) => (
             <Txt as="inline" key={m.id} className="font-label">
-              {clockText(Date.parse(m.startedAt), zoneMin())} batch {m.batchNo}: {say(m.aG, 'mass')}{' '}
-              + {say(m.bG, 'mass')}
+              {clockText(Date.parse(m.startedAt), zoneMin())} batch {m.batchNo}
+              {m.aG !== null && m.bG !== null
+                ? `: ${say(m.aG, 'mass')} + ${say(m.bG, 'mass')}`
+                : ''}
               {m.lot ? `, lot ${m.lot}` : ''}
               {m.binnedAt
                 ? ', binned'
@@ -101,19 +107,7 @@ export function Mix(props: StationProps) {
           ))}
         </View>
       ) : null}
-      <View className="gap-1 border-b border-rule px-4 py-3">
-        <Txt as="label">Draw from the store</Txt>
-        {plan.picks.map((p) => (
-          <Txt as="inline" key={p.id}>
-            {p.count} × {p.label} {plan.card.code}
-          </Txt>
-        ))}
-        <View className="flex-row flex-wrap gap-x-6">
-          <FigureText figure={plan.figures.packCost} label="material" as="row" />
-          <FigureText figure={plan.figures.leftover} label="left over" as="row" />
-        </View>
-        <Txt as="label">{plan.card.openedPack}</Txt>
-      </View>
+      <Supplies plan={plan} />
       <StepList station="mix" {...props} />
     </View>
   );
@@ -123,15 +117,15 @@ export function Mix(props: StationProps) {
 export function MixAction(props: StationProps) {
   const { view, plan, repair } = props;
   const dispatch = useAppDispatch();
-  const { running, next, weighed, held } = useBatches(view, plan);
+  const { running, next, weigh, weighed, held } = useBatches(view, plan);
   const [lot] = useKeptText(`${view.id}/lot`);
   const start = () => {
-    if (!next || held || weighed.aG === null || weighed.bG === null || !repair.canWrite) return;
+    if (!next || held || !repair.canWrite) return;
     repair.send({
       type: 'mix.start',
       batchNo: next.no,
-      aG: weighed.aG,
-      bG: weighed.bG,
+      aG: weigh ? weighed.aG : null,
+      bG: weigh ? weighed.bG : null,
       lot: lot.trim(),
     });
     dispatch(textsDropped([weightKey(view, 'a'), weightKey(view, 'b')]));

@@ -1,27 +1,27 @@
-import { judgeReading, stepDone, type ReadingValues, type RepairView } from '@kelmot/contract';
+import { mixedBatches, stepDone, type RepairView } from '@kelmot/contract';
 import {
   clockText,
-  parseQuantity,
+  dayClockText,
+  MILESTONE_NAMES,
+  mixedAt,
   say,
-  shownUnit,
-  type Hold,
+  stepTime,
   type Plan,
   type Step,
 } from '@kelmot/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import type { OpenRepair } from '@/features/repair/useRepair';
-import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { textsDropped, textTyped } from '@/store/drafts';
-import { Disclosure, SecondaryButton } from '@/ui/Button';
-import { FieldFrame, TextBox } from '@/ui/fields';
+import { Disclosure } from '@/ui/Button';
 import { FigureText } from '@/ui/FigureText';
 import { StopMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
-import { zoneMin } from '@/ui/useNow';
+import { useNow, zoneMin } from '@/ui/useNow';
 import { GateReading } from './GateReading';
+import { ApprovalHold, CountdownHold, PhotoHold } from './Holds';
+import { ReadingHold, SetHold } from './ReadingHolds';
 
-interface StepProps {
+export interface StepProps {
   step: Step;
   no: number;
   view: RepairView;
@@ -29,121 +29,24 @@ interface StepProps {
   repair: OpenRepair;
 }
 
-/** A text kept on the device under a key until it has been recorded. */
-export function useKeptText(key: string): [string, (text: string) => void, () => void] {
-  const dispatch = useAppDispatch();
-  const text = useAppSelector((s) => s.drafts.texts[key] ?? '');
-  return [text, (t) => dispatch(textTyped({ key, text: t })), () => dispatch(textsDropped([key]))];
-}
-
-function ReadingHold({
-  step,
-  hold,
-  plan,
-  view,
-  repair,
-}: StepProps & { hold: Extract<Hold, { kind: 'reading' }> }) {
-  const units = useAppSelector((s) => s.settings.units);
-  const [text, setText, drop] = useKeptText(`${view.id}/${step.id}`);
-  const [error, setError] = useState<string>();
-  const limits = [
-    hold.min !== null ? `${say(hold.min, hold.quantity, units)} or more` : null,
-    hold.max !== null ? `${say(hold.max, hold.quantity, units)} or less` : null,
-  ]
-    .filter(Boolean)
-    .join(', ');
-  const record = () => {
-    const parsed = parseQuantity(text, hold.quantity, units);
-    if (!parsed.ok) return setError(`${parsed.message} It needs ${limits}.`);
-    setError(undefined);
-    const values: ReadingValues = { kind: 'reading', value: parsed.value };
-    repair.send({ type: 'reading.add', stepId: step.id, values });
-    if (judgeReading(hold, values, plan).passed) drop();
-  };
-  return (
-    <FieldFrame label={hold.label} why={limits} error={error}>
-      <View className="flex-row gap-2">
-        <View className="flex-1">
-          <TextBox
-            id={`reading-${step.id}`}
-            label={hold.label}
-            text={text}
-            onText={setText}
-            unit={shownUnit(hold.quantity, units).symbol}
-            numeric
-            error={error}
-          />
-        </View>
-        <SecondaryButton
-          label="Record"
-          hint={`Record ${hold.label}`}
-          testID={`record-${step.id}`}
-          onPress={record}
-          disabled={!repair.canWrite}
-        />
-      </View>
-    </FieldFrame>
-  );
-}
-
-function HardnessHold({
-  step,
-  hold,
-  view,
-  repair,
-  plan,
-}: StepProps & { hold: Extract<Hold, { kind: 'hardness' }> }) {
-  const [text, setText, drop] = useKeptText(`${view.id}/${step.id}`);
-  const [error, setError] = useState<string>();
-  const record = () => {
-    const values = text
-      .split(/[\s,;]+/)
-      .filter(Boolean)
-      .map(Number);
-    if (values.length === 0 || values.some((v) => !Number.isFinite(v) || v < 0 || v > 100)) {
-      return setError('Type Shore D readings from 0 to 100 with spaces between, such as 86 85 87.');
-    }
-    setError(undefined);
-    const reading: ReadingValues = { kind: 'hardness', values };
-    repair.send({ type: 'reading.add', stepId: step.id, values: reading });
-    if (judgeReading(hold, reading, plan).passed) drop();
-  };
-  return (
-    <FieldFrame
-      label="Shore D readings"
-      why={`${hold.minReadings} or more, each ${hold.target} or over`}
-      error={error}
-    >
-      <View className="flex-row gap-2">
-        <View className="flex-1">
-          <TextBox
-            id={`reading-${step.id}`}
-            label="Shore D readings"
-            text={text}
-            onText={setText}
-            numeric
-            error={error}
-            placeholder="86 85 87"
-          />
-        </View>
-        <SecondaryButton
-          label="Record"
-          hint="Record hardness"
-          testID={`record-${step.id}`}
-          onPress={record}
-          disabled={!repair.canWrite}
-        />
-      </View>
-    </FieldFrame>
-  );
-}
-
 function HoldControl(props: StepProps) {
   const { hold } = props.step;
   if (!hold || hold.kind === 'check') return null;
-  if (hold.kind === 'ambient') return <GateReading {...props} />;
-  if (hold.kind === 'hardness') return <HardnessHold {...props} hold={hold} />;
-  return <ReadingHold {...props} hold={hold} />;
+  switch (hold.kind) {
+    case 'ambient':
+      return <GateReading {...props} />;
+    case 'hardness':
+    case 'thickness':
+      return <SetHold {...props} hold={hold} />;
+    case 'countdown':
+      return <CountdownHold {...props} hold={hold} />;
+    case 'photo':
+      return <PhotoHold {...props} hold={hold} />;
+    case 'approval':
+      return <ApprovalHold {...props} hold={hold} />;
+    case 'reading':
+      return <ReadingHold {...props} hold={hold} />;
+  }
 }
 
 /** The tick of a step that is done by doing it. */
@@ -175,7 +78,11 @@ function Tick({ step, done, repair }: { step: Step; done: boolean; repair: OpenR
 export function StepRow(props: StepProps) {
   const { step, no, view, plan, repair } = props;
   const [open, setOpen] = useState(false);
-  const done = stepDone(step, view);
+  const now = useNow(step.hold?.kind === 'countdown' ? 1000 : 30_000);
+  const done = stepDone(step, view, now);
+  const started = mixedAt(mixedBatches(view.mixes));
+  const waits = plan.milestones.find((m) => m.id === step.waitsFor);
+  const from = waits && started !== null ? started + waits.minutes * 60_000 : null;
   const last = view.readings.filter((r) => r.stepId === step.id).at(-1);
   const figures = step.figures.flatMap((id) => (plan.figures[id] ? [plan.figures[id]] : []));
   return (
@@ -197,11 +104,20 @@ export function StepRow(props: StepProps) {
               {step.title}
             </Txt>
             <Txt as="label">
-              {step.minutes > 0 ? say(step.minutes, 'time') : ''}
+              {stepTime(step) > 0 ? say(stepTime(step), 'time') : ''}
               {step.people > 1 ? `, ${step.people} people` : ''}
             </Txt>
           </View>
           <Txt>{step.text}</Txt>
+          {waits ? (
+            <Txt as="label">
+              {from === null
+                ? `Not before ${MILESTONE_NAMES[waits.id]}, ${say(waits.minutes, 'time')} after mixing.`
+                : from > now
+                  ? `Not before ${dayClockText(from, now, zoneMin())}: ${MILESTONE_NAMES[waits.id]}.`
+                  : `${MILESTONE_NAMES[waits.id]} since ${dayClockText(from, now, zoneMin())}.`}
+            </Txt>
+          ) : null}
         </View>
         {step.hold?.kind === 'check' ? <Tick step={step} done={done} repair={repair} /> : null}
       </View>

@@ -4,6 +4,7 @@ import { router } from 'expo-router';
 import type { ReactNode } from 'react';
 import type { OpenRepair } from '@/features/repair/useRepair';
 import { PrimaryButton } from '@/ui/Button';
+import { useNow } from '@/ui/useNow';
 
 export interface StationProps {
   id: string;
@@ -21,14 +22,15 @@ export function MoveOn({
   repair,
 }: StationProps & { station: StationId; next: StationId }): ReactNode {
   const upTo = STATIONS.slice(0, STATIONS.indexOf(next));
-  const open = upTo.flatMap((s) => openHolds(view, s));
+  const now = useNow(5000);
+  const open = upTo.flatMap((s) => openHolds(view, s, now));
   const ahead = STATIONS.indexOf(view.station) >= STATIONS.indexOf(next);
   const go = () => {
     if (!ahead && repair.canWrite) repair.send({ type: 'station.move', station: next });
     router.navigate(`/repair/${id}/${next}`);
   };
   if (open.length > 0 && !ahead) {
-    const here = openHolds(view, station);
+    const here = openHolds(view, station, now);
     const first = here[0] ?? open[0];
     return (
       <PrimaryButton

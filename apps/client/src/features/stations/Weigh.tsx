@@ -1,5 +1,5 @@
 import type { RepairView } from '@kelmot/contract';
-import { say, shownUnit, type Batch, type Plan } from '@kelmot/core';
+import { say, shownUnit, type Batch, type Plan, type Weighing } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useAppSelector } from '@/store/hooks';
@@ -7,13 +7,14 @@ import { TextBox } from '@/ui/fields';
 import { FigureText } from '@/ui/FigureText';
 import { RatioGauge } from '@/ui/Gauges';
 import { Txt } from '@/ui/Txt';
-import { useKeptText } from './Steps';
+import { useKeptText } from './useKeptText';
 import { weightKey, type Weighed } from './useBatches';
 
 function Part({
   letter,
   name,
   figure,
+  grams,
   volume,
   plan,
   view,
@@ -21,12 +22,15 @@ function Part({
   letter: 'A' | 'B';
   name: string;
   figure: string;
+  grams: number;
   volume: string;
   plan: Plan;
   view: RepairView;
 }) {
   const units = useAppSelector((s) => s.settings.units);
   const part = letter === 'A' ? 'a' : 'b';
+  // The figures with their working are those of the first coat; a later one can take other water.
+  const sameCoat = Math.abs((plan.figures[figure]?.value ?? 0) - grams) < 1e-6;
   const [text, setText] = useKeptText(weightKey(view, part));
   return (
     <View className="min-w-[150px] flex-1 gap-2">
@@ -41,11 +45,17 @@ function Part({
         </View>
         <View>
           <Txt as="label">{name}</Txt>
-          <FigureText figure={plan.figures[figure]} as="clock" />
-          <View className="flex-row items-baseline gap-1 pt-1">
-            <Txt as="label">or</Txt>
-            <FigureText figure={plan.figures[volume]} />
-          </View>
+          {sameCoat ? (
+            <FigureText figure={plan.figures[figure]} as="clock" />
+          ) : (
+            <Txt as="clock">{say(grams, 'mass', units)}</Txt>
+          )}
+          {sameCoat && plan.figures[volume] ? (
+            <View className="flex-row items-baseline gap-1 pt-1">
+              <Txt as="label">or</Txt>
+              <FigureText figure={plan.figures[volume]} />
+            </View>
+          ) : null}
         </View>
       </View>
       <TextBox
@@ -63,34 +73,35 @@ function Part({
 
 function verdictOf(
   weighed: Weighed,
-  tolerancePct: number,
+  weigh: Weighing,
   batch: Batch,
 ): { text: string; good: boolean } {
   const { check, aG, bG } = weighed;
+  const [nameA, nameB] = [weigh.nameA.toLowerCase(), weigh.nameB.toLowerCase()];
   if (!check || aG === null || bG === null)
     return {
-      text: `Weigh ${say(batch.aG, 'mass')} base, ${say(batch.bG, 'mass')} hardener.`,
+      text: `Weigh ${say(batch.aG ?? 0, 'mass')} ${nameA}, ${say(batch.bG ?? 0, 'mass')} ${nameB}.`,
       good: true,
     };
   const off = check.deviationPct;
   const side = off < 0 ? 'short' : 'over';
   if (check.verdict === 'in') {
-    const more =
-      aG + bG > (batch.aG + batch.bG) * 1.1 ? ' More than the batch: its life is shorter.' : '';
+    const planned = (batch.aG ?? 0) + (batch.bG ?? 0);
+    const more = aG + bG > planned * 1.1 ? ' More than the batch: its life is shorter.' : '';
     return {
       text:
         Math.abs(off) < 0.05
           ? `In. On ratio.${more}`
-          : `In. Hardener ${Math.abs(off).toFixed(1)} % ${side}.${more}`,
+          : `In. ${weigh.nameB} ${Math.abs(off).toFixed(1)} % ${side}.${more}`,
       good: true,
     };
   }
   const add =
     check.addB_G > 0
-      ? `${say(check.addB_G, 'mass')} hardener`
-      : `${say(check.addA_G, 'mass')} base`;
+      ? `${say(check.addB_G, 'mass')} ${nameB}`
+      : `${say(check.addA_G, 'mass')} ${nameA}`;
   return {
-    text: `Out. Hardener ${Math.abs(off).toFixed(1)} % ${side}; ${tolerancePct} is the most. Add ${add}.`,
+    text: `Out. ${weigh.nameB} ${Math.abs(off).toFixed(1)} % ${side}; ${weigh.tolerancePct} is the most. Add ${add}.`,
     good: false,
   };
 }
@@ -100,25 +111,31 @@ export function Weigh({
   view,
   plan,
   batch,
+  weigh,
   weighed,
 }: {
   view: RepairView;
   plan: Plan;
   batch: Batch;
+  weigh: Weighing;
   weighed: Weighed;
 }) {
   const [width, setWidth] = useState(0);
-  const { mix } = plan.card;
-  const tolerancePct = mix.kind === 'two-part' ? mix.tolerancePct : 0;
-  const verdict = verdictOf(weighed, tolerancePct, batch);
+  const { tolerancePct } = weigh;
+  const verdict = verdictOf(weighed, weigh, batch);
+  const parts = [
+    { letter: 'A', name: weigh.nameA, figure: 'aG', grams: batch.aG ?? 0, volume: 'aMl' },
+    { letter: 'B', name: weigh.nameB, figure: 'bG', grams: batch.bG ?? 0, volume: 'bMl' },
+  ] as const;
   return (
     <View
       className="gap-3 border-b border-rule px-4 py-3"
       onLayout={(e) => setWidth(e.nativeEvent.layout.width)}
     >
       <View className="flex-row flex-wrap gap-3">
-        <Part letter="A" name="Base" figure="aG" volume="aMl" plan={plan} view={view} />
-        <Part letter="B" name="Hardener" figure="bG" volume="bMl" plan={plan} view={view} />
+        {parts.map((p) => (
+          <Part key={p.letter} {...p} plan={plan} view={view} />
+        ))}
       </View>
       {width > 32 ? (
         <RatioGauge

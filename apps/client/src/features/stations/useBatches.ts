@@ -1,7 +1,17 @@
 import { mixedBatches, openHolds, type Mix, type RepairView } from '@kelmot/contract';
-import { openBatches, parseQuantity, STATIONS, type Batch, type Plan } from '@kelmot/core';
-import { mixCheck, type MixCheck } from '@kelmot/core/mix/mixCheck';
+import {
+  checkWeighed,
+  openBatches,
+  parseQuantity,
+  STATIONS,
+  weighing,
+  type Batch,
+  type Plan,
+  type Weighing,
+} from '@kelmot/core';
+import type { MixCheck } from '@kelmot/core/mix/mixCheck';
 import { useAppSelector } from '@/store/hooks';
+import { useNow } from '@/ui/useNow';
 
 export interface Weighed {
   aText: string;
@@ -14,6 +24,8 @@ export interface Weighed {
 export interface Batches {
   running: { mix: Mix; batch: Batch } | null;
   next: Batch | null;
+  /** What goes on the scale for the next batch; null where nothing is weighed. */
+  weigh: Weighing | null;
   weighed: Weighed;
   /** Why the next batch may not start yet; null when it may. */
   held: string | null;
@@ -36,18 +48,14 @@ export function useBatches(view: RepairView, plan: Plan): Batches {
   const aText = texts[weightKey(view, 'a')] ?? '';
   const bText = texts[weightKey(view, 'b')] ?? '';
   const [aG, bG] = [grams(aText), grams(bText)];
-  const { mix } = plan.card;
+  const { slope } = plan.survey.surface;
+  const weigh = next && next.aG !== null ? weighing(plan.card.mix, next.consistency, slope) : null;
   const check =
-    aG !== null && bG !== null && mix.kind === 'two-part'
-      ? mixCheck({
-          ratio: mix.ratio,
-          densityA: mix.densityA,
-          densityB: mix.densityB,
-          tolerancePct: mix.tolerancePct,
-          weighed: { aG, bG },
-        })
+    next && aG !== null && bG !== null
+      ? checkWeighed(plan.card.mix, { aG, bG }, next.consistency, slope)
       : null;
-  const open = STATIONS.slice(0, STATIONS.indexOf('build')).flatMap((s) => openHolds(view, s));
+  const now = useNow(5000);
+  const open = STATIONS.slice(0, STATIONS.indexOf('build')).flatMap((s) => openHolds(view, s, now));
   const earlier =
     next &&
     plan.batches
@@ -58,14 +66,15 @@ export function useBatches(view: RepairView, plan: Plan): Batches {
       ? `First: ${open.join(', ').toLowerCase()}`
       : earlier
         ? 'First place the coat before it'
-        : check === null
+        : weigh && check === null
           ? 'Weigh both parts first'
-          : check.verdict === 'out'
+          : check?.verdict === 'out'
             ? 'Off ratio: put it right first'
             : null;
   return {
     running: wet && wetBatch ? { mix: wet, batch: wetBatch } : null,
     next,
+    weigh,
     weighed: { aText, bText, aG, bG, check },
     held,
   };

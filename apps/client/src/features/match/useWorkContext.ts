@@ -1,0 +1,14 @@
+import { weatherFor, type Schools, type Survey, type WorkContext } from '@kelmot/core';
+import { useMemo } from 'react';
+import { useCardsQuery, useForecastQuery, useShelfQuery } from '@/store/api';
+
+/** What is known besides survey, card and site: cards at hand, shelf, forecast, schools. The server plans with the same. */
+export function useWorkContext(survey: Survey, schools?: Schools): WorkContext {
+  const { data: library } = useCardsQuery();
+  const { data: shelf } = useShelfQuery();
+  const { data: forecast } = useForecastQuery();
+  return useMemo(
+    () => ({ ...weatherFor(survey, forecast?.hours ?? []), schools, shelf, library }),
+    [survey, forecast, schools, shelf, library],
+  );
+}

@@ -1,0 +1,46 @@
+import { MOST_PHOTO } from '@kelmot/contract';
+
+type Picked = { mime: 'image/jpeg'; data: string } | { error: string };
+
+/** Longest side of a kept picture, px, and how hard it is pressed; tried smaller until it fits. */
+const TRIES = [
+  { side: 1280, quality: 0.75 },
+  { side: 1024, quality: 0.65 },
+  { side: 800, quality: 0.5 },
+];
+
+function chosenFile(): Promise<File | null> {
+  return new Promise((resolve) => {
+    const input = document.createElement('input');
+    input.type = 'file';
+    input.accept = 'image/*';
+    input.setAttribute('capture', 'environment');
+    input.onchange = () => resolve(input.files?.[0] ?? null);
+    input.oncancel = () => resolve(null);
+    input.click();
+  });
+}
+
+function shrink(image: ImageBitmap, side: number, quality: number): string | null {
+  const scale = Math.min(1, side / Math.max(image.width, image.height));
+  const canvas = document.createElement('canvas');
+  canvas.width = Math.max(1, Math.round(image.width * scale));
+  canvas.height = Math.max(1, Math.round(image.height * scale));
+  const context = canvas.getContext('2d');
+  if (!context) return null;
+  context.drawImage(image, 0, 0, canvas.width, canvas.height);
+  return canvas.toDataURL('image/jpeg', quality).split(',')[1] ?? null;
+}
+
+/** Asks for a picture from camera or files and makes it small enough to be sent with a weak signal; null if none was chosen. */
+export async function pickPicture(): Promise<Picked | null> {
+  const file = await chosenFile();
+  if (!file) return null;
+  const image = await createImageBitmap(file).catch(() => null);
+  if (!image) return { error: 'This file is no picture. Choose a JPEG or a PNG.' };
+  for (const { side, quality } of TRIES) {
+    const data = shrink(image, side, quality);
+    if (data && data.length <= MOST_PHOTO) return { mime: 'image/jpeg', data };
+  }
+  return { error: 'This picture is too large to send. Take it again from nearer.' };
+}

@@ -1,0 +1,13 @@
+import { Card } from '@kelmot/core';
+import { asc, desc } from 'drizzle-orm';
+import type { Db, Tx } from './client';
+import { cards } from './plant';
+
+/** The newest version of every card, by code. */
+export async function readCards(db: Db | Tx): Promise<Card[]> {
+  const rows = await db
+    .selectDistinctOn([cards.code], { body: cards.body })
+    .from(cards)
+    .orderBy(asc(cards.code), desc(cards.version));
+  return rows.map((r) => Card.parse(r.body));
+}

@@ -1,0 +1,61 @@
+import { Forecast, Id, ShelfLot, StockMove } from '@kelmot/contract';
+import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
+import { eq } from 'drizzle-orm';
+import type { Db } from '../db/client';
+import { photos } from '../db/repairs';
+import { readShelf } from '../db/shelfQueries';
+import type { AppEnv } from '../http/env';
+import { json } from '../http/openapi';
+import { notFound } from '../http/problem';
+import { moveStock } from '../services/shelf';
+import type { WeatherService } from '../services/weather';
+
+const shelfRoute = createRoute({
+  method: 'get',
+  path: '/shelf',
+  responses: json(200, 'Every lot with packs left, soonest to expire first', z.array(ShelfLot)),
+});
+const moveRoute = createRoute({
+  method: 'post',
+  path: '/shelf/moves',
+  request: { body: { required: true, content: { 'application/json': { schema: StockMove } } } },
+  responses: json(200, 'The shelf after the move', z.array(ShelfLot)),
+});
+const forecastRoute = createRoute({
+  method: 'get',
+  path: '/forecast',
+  responses: json(200, 'Weather to come at the site, hour by hour', Forecast),
+});
+const photoRoute = createRoute({
+  method: 'get',
+  path: '/photos/{id}',
+  request: { params: z.object({ id: Id }) },
+  responses: {
+    200: { description: 'The picture', content: { 'image/*': { schema: z.any() } } },
+  },
+});
+
+export const shelfRoutes = (db: Db, weather: WeatherService) =>
+  new OpenAPIHono<AppEnv>({
+    defaultHook: (result) => {
+      if (!result.success) throw result.error;
+    },
+  })
+    .openapi(shelfRoute, async (c) => c.json(await readShelf(db), 200))
+    .openapi(moveRoute, async (c) =>
+      c.json(await moveStock(db, c.get('me'), c.req.valid('json')), 200),
+    )
+    .openapi(forecastRoute, async (c) =>
+      c.json({ source: weather.source, hours: await weather.hours(Date.now()) }, 200),
+    )
+    .openapi(photoRoute, async (c) => {
+      const [photo] = await db
+        .select()
+        .from(photos)
+        .where(eq(photos.id, c.req.valid('param').id));
+      if (!photo) throw notFound('picture');
+      return c.body(new Uint8Array(photo.data), 200, {
+        'content-type': photo.mime,
+        'cache-control': 'private, max-age=31536000, immutable',
+      });
+    });

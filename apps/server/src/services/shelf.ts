@@ -1,0 +1,59 @@
+import type { Me, ShelfLot, StockMove } from '@kelmot/contract';
+import { and, eq, sql } from 'drizzle-orm';
+import type { Db } from '../db/client';
+import { readCards } from '../db/cardQueries';
+import { sites } from '../db/plant';
+import { lots, stockMoves } from '../db/shelf';
+import { readShelf } from '../db/shelfQueries';
+import { notFound, ProblemError } from '../http/problem';
+import { uuidv7 } from '../ids';
+
+const wrong = (path: string, message: string) =>
+  new ProblemError(422, 'Input out of range', undefined, [{ path, message }]);
+
+/** Writes one move into the ledger and answers with the shelf. Never takes more than is there. */
+export async function moveStock(db: Db, me: Me, move: StockMove): Promise<ShelfLot[]> {
+  if (me.role === 'viewer')
+    throw new ProblemError(
+      403,
+      'Viewers cannot change the shelf',
+      'Ask a technician or a planner.',
+    );
+  await db.transaction(async (tx) => {
+    const [known] = await tx.select().from(stockMoves).where(eq(stockMoves.id, move.id));
+    if (known) return;
+    const card = (await readCards(tx)).find((c) => c.code === move.cardCode);
+    if (!card?.packs.some((p) => p.id === move.packId))
+      throw wrong('packId', `no such pack of ${move.cardCode}; use one of its card`);
+    if (move.delta === 0) throw wrong('delta', 'must be packs in or out, not 0');
+    const [site] = await tx.select({ id: sites.id }).from(sites).limit(1);
+    if (!site) throw notFound('site');
+    const same = and(
+      eq(lots.siteId, site.id),
+      eq(lots.packId, move.packId),
+      eq(lots.lot, move.lot),
+    );
+    let [lot] = await tx.select().from(lots).where(same).for('update');
+    if (!lot) {
+      if (!move.expiresOn) throw wrong('expiresOn', 'a new lot needs its last day, YYYY-MM-DD');
+      const { cardCode, packId, expiresOn } = move;
+      await tx
+        .insert(lots)
+        .values({ id: uuidv7(), siteId: site.id, cardCode, packId, lot: move.lot, expiresOn })
+        .onConflictDoNothing();
+      [lot] = await tx.select().from(lots).where(same).for('update');
+    }
+    if (!lot) throw notFound('lot');
+    const [left] = await tx
+      .select({ n: sql<number>`coalesce(sum(${stockMoves.delta}), 0)`.mapWith(Number) })
+      .from(stockMoves)
+      .where(eq(stockMoves.lotId, lot.id));
+    if ((left?.n ?? 0) + move.delta < 0)
+      throw wrong('delta', `only ${left?.n ?? 0} of lot ${move.lot} are on the shelf`);
+    const { id, delta, reason, repairId, at } = move;
+    await tx
+      .insert(stockMoves)
+      .values({ id, lotId: lot.id, delta, reason, repairId, at, by: me.id });
+  });
+  return readShelf(db);
+}

@@ -1,0 +1,106 @@
+import { line, worked, type Answer } from '../calc/calc';
+import type { Pack } from '../materials/card';
+import { kitPick } from '../mix/kitPick';
+
+/** Packs of one lot on the shelf. */
+export interface Lot {
+  id: string;
+  cardCode: string;
+  packId: string;
+  lot: string;
+  /** Last day it may be used, YYYY-MM-DD. */
+  expiresOn: string;
+  count: number;
+}
+
+export interface DrawnPick {
+  id: string;
+  label: string;
+  count: number;
+  price: number;
+  /** The lot on the shelf; null where it is to be bought. */
+  lot: string | null;
+}
+export interface Drawn {
+  picks: DrawnPick[];
+  total: number;
+  price: number;
+  leftover: number;
+  toBuy: number;
+}
+
+const usable = (lot: Lot, at: string): boolean => lot.count > 0 && lot.expiresOn >= at.slice(0, 10);
+
+/** Packs on the shelf that may still be used on a day, by pack id. */
+export function onShelf(lots: readonly Lot[], at: string): Record<string, number> {
+  const counts: Record<string, number> = {};
+  for (const lot of lots)
+    if (usable(lot, at)) counts[lot.packId] = (counts[lot.packId] ?? 0) + lot.count;
+  return counts;
+}
+
+/** Packs taken from the shelf for an amount, oldest usable lot first; none that the others make needless. */
+function fromShelf(need: number, packs: readonly Pack[], lots: readonly Lot[], at: string) {
+  const sizeOf = (id: string) => packs.find((p) => p.id === id)?.size ?? 0;
+  const inOrder = lots
+    .filter((l) => usable(l, at) && sizeOf(l.packId) > 0)
+    .sort((p, q) => p.expiresOn.localeCompare(q.expiresOn) || p.lot.localeCompare(q.lot));
+  let left = need;
+  const taken = inOrder.flatMap((lot) => {
+    const size = sizeOf(lot.packId);
+    const count = Math.min(lot.count, Math.max(0, Math.ceil(left / size - 1e-9)));
+    left -= count * size;
+    return count > 0 ? [{ lot, size, count }] : [];
+  });
+  // A later, bigger pack can make an earlier, smaller one needless: it stays on the shelf.
+  for (const t of taken) {
+    const spare = Math.max(0, Math.min(t.count, Math.floor(-left / t.size + 1e-9)));
+    t.count -= spare;
+    left += spare * t.size;
+  }
+  return { taken: taken.filter((t) => t.count > 0), left: Math.max(0, left) };
+}
+
+/**
+ * Packs for an amount: from the shelf, oldest usable lot first, then the cheapest to buy. Amounts in the pack’s own
+ * unit. Refuses where no number of packs covers it.
+ */
+export function drawPacks(
+  need: number,
+  packs: readonly Pack[],
+  lots: readonly Lot[],
+  at: string,
+): Answer<Drawn> {
+  const { taken, left } = fromShelf(need, packs, lots, at);
+  const kits = packs.map(({ id, size, price }) => ({ id, ml: size, price }));
+  const bought = kitPick({ neededMl: left, kits, maxPacks: 2000 });
+  if (!bought.ok) return bought;
+  const packOf = (id: string) => packs.find((p) => p.id === id) as Pack;
+  const pick = (id: string, count: number, lot: string | null): DrawnPick => ({
+    id,
+    label: packOf(id).label,
+    count,
+    price: packOf(id).price * count,
+    lot,
+  });
+  const picks = [
+    ...taken.map((t) => pick(t.lot.packId, t.count, t.lot.lot)),
+    ...bought.picks.map((p) => pick(p.id, p.count, null)),
+  ];
+  const total = picks.reduce((sum, p) => sum + p.count * packOf(p.id).size, 0);
+  const price = picks.reduce((sum, p) => sum + p.price, 0);
+  return worked({ picks, total, price, leftover: total - need, toBuy: bought.totalPrice }, () => [
+    ...taken.map((t) =>
+      line(
+        't',
+        `from the shelf, lot ${t.lot.lot}, good to ${t.lot.expiresOn}`,
+        `${t.count} × ${packOf(t.lot.packId).label}`,
+        t.count * t.size,
+      ),
+    ),
+    ...(left > 0 ? bought.working : []),
+    line('T', 'in all', picks.map((p) => `${p.count} × ${p.label}`).join(' + ') || 'none', total),
+    line('r', 'left over', 'in all less the need', total - need),
+    line('€', 'worth', 'packs at their price', price),
+  ]);
+}
