@@ -1,6 +1,16 @@
-import { matchAll, rank, type Survey, type SystemCard } from '@kelmot/core';
-import { demoSurvey, openRepairs, siteSettings, systemCards } from '@kelmot/demo';
+import { makePlan, matchAll, rank, type Survey, type SystemCard } from '@kelmot/core';
+import {
+  demoCards,
+  demoSurvey,
+  openRepairs,
+  siteSettings,
+  surveyedRepairs,
+  systemCards,
+} from '@kelmot/demo';
 import { perSecond, table } from './lib/measure';
+
+const AT = '2031-01-01T00:00:00Z';
+const FRAME_MS = 16;
 
 /** So many cards of the survey’s own family, each a little different from a real one. */
 function generated(count: number, family: Survey['family']): SystemCard[] {
@@ -18,10 +28,10 @@ function generated(count: number, family: Survey['family']): SystemCard[] {
 }
 
 /** Milliseconds to judge and rank so many cards by all rules, and how it grows. One frame of a screen is 16 ms. */
-function main(): void {
+function judging(): string {
   const [repair] = openRepairs;
   if (!repair) throw new Error('the demo has no repairs');
-  const survey = demoSurvey(repair.tag, null, '2031-01-01T00:00:00Z', repair.survey);
+  const survey = demoSurvey(repair.tag, null, AT, repair.survey);
   const sizes = [50, 500, 5000];
   const times = sizes.map((n) => {
     const cards = generated(n, survey.family);
@@ -30,10 +40,22 @@ function main(): void {
   const rows = sizes.map((n, i) => {
     const ms = times[i] ?? 0;
     const per = (times[0] ?? 1) / 50;
-    return [String(n), ms.toFixed(2), (16 / ms).toFixed(1), (ms / n / per).toFixed(2)];
+    return [String(n), ms.toFixed(2), (FRAME_MS / ms).toFixed(1), (ms / n / per).toFixed(2)];
   });
-  const head = ['cards', 'ms', 'frames of 16 ms over it', 'a card, over that of 50'];
-  process.stdout.write(`${table(head, rows)}\n`);
+  return table(['cards', 'ms', 'frames over it', 'a card, over that of 50'], rows);
 }
 
-main();
+/** Milliseconds to plan one repair of each family whole, as it is done at every change of the survey. */
+function planning(): string {
+  const rows = surveyedRepairs.flatMap(({ tag, survey: part }) => {
+    const survey = demoSurvey(tag, null, AT, part);
+    const best = rank(matchAll(survey, systemCards, siteSettings), survey.intent)[0]?.match.card;
+    const plan = () => best && makePlan(survey, best, siteSettings, AT, { library: demoCards });
+    if (!best || !plan()?.ok) return [];
+    const ms = 1000 / perSecond(plan, 60);
+    return [[`${survey.family} ${best.code}`, ms.toFixed(2), (FRAME_MS / ms).toFixed(1)]];
+  });
+  return table(['plan', 'ms', 'frames over it'], rows);
+}
+
+export const bench = (): string => `${judging()}\n\n${planning()}`;

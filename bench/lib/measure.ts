@@ -1,5 +1,3 @@
-import { performance } from 'node:perf_hooks';
-
 /** Runs a second of it after warming up, and takes the best of five: the machine’s other work only ever slows it. */
 export function perSecond(work: () => unknown, budgetMs = 100): number {
   const until = (ms: number): number => {

@@ -9,3 +9,4 @@ export * from './problem';
 export * from './progress';
 export * from './repair';
 export * from './shelf';
+export * from './planFile';

@@ -41,6 +41,7 @@ export * from './schedule/nextAct';
 export * from './schedule/strip';
 export * from './section/drawing';
 export * from './section/section';
+export { layersText } from './section/planned';
 export { TYPICAL_PARENT } from './section/spec';
 export * from './tool/edit';
 export * from './tool/fieldNames';

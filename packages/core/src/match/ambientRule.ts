@@ -73,7 +73,8 @@ export const ambientRule: Rule = {
     };
     const stops = [surfaceStop(work, against), airStop(work)].filter((s): s is Stop => s !== null);
     const [first] = stops;
-    if (!first) return fits(`The surface is ${celsius(gate.marginC)} above dew point.`, against);
+    if (!first)
+      return fits(() => `The surface is ${celsius(gate.marginC)} above dew point.`, against);
     return fitsIf(
       stops.map((s) => s.condition).join(' and '),
       stops.map((s) => s.because).join(' '),

@@ -40,7 +40,7 @@ export const jobRules: Rule[] = [
     name: 'One coat',
     question: 'Can it be built this thick at this slope?',
     judge: ({ card, survey, buildMm, coats, wrap }) => {
-      if (wrap) return fits(`${wrap.layers} layers, ${mm(buildMm)}.`);
+      if (wrap) return fits(() => `${wrap.layers} layers, ${mm(buildMm)}.`);
       const slope = SLOPE_NAMES[survey.surface.slope].toLowerCase();
       const perCoat = card.layer.maxMm[survey.surface.slope];
       const against = {
@@ -52,26 +52,27 @@ export const jobRules: Rule[] = [
       const { minMm, maxTotalMm, leastCoats } = card.layer;
       if (buildMm < minMm) {
         return fitsIf(
-          `undercut to ${mm(minMm)}`,
-          `It is ${mm(buildMm)} deep; ${mm(minMm)} is the least that holds.`,
+          () => `undercut to ${mm(minMm)}`,
+          () => `It is ${mm(buildMm)} deep; ${mm(minMm)} is the least that holds.`,
           {
             against: { ...against, limit: minMm, sense: 'min' },
           },
         );
       }
       if (buildMm > maxTotalMm) {
-        return no(`It is ${mm(buildMm)} deep; ${mm(maxTotalMm)} is the most in all.`, {
+        return no(() => `It is ${mm(buildMm)} deep; ${mm(maxTotalMm)} is the most in all.`, {
           against: { ...against, limit: maxTotalMm },
         });
       }
       if (coats > leastCoats) {
         return fitsIf(
-          `built in ${coats} coats`,
-          `${SLOPE_NAMES[survey.surface.slope]}, one coat holds ${mm(perCoat)}; it is ${mm(buildMm)}.`,
+          () => `built in ${coats} coats`,
+          () =>
+            `${SLOPE_NAMES[survey.surface.slope]}, one coat holds ${mm(perCoat)}; it is ${mm(buildMm)}.`,
           { against },
         );
       }
-      const because =
+      const because = () =>
         leastCoats > 1
           ? `${leastCoats} coats of up to ${mm(perCoat)}, ${slope}.`
           : `One coat to ${mm(perCoat)}, ${slope}.`;
@@ -90,15 +91,19 @@ export const jobRules: Rule[] = [
         quantity: 'count' as const,
         sense: 'max' as const,
       };
-      const each = `${say(batch.batchMl, 'volume')} each, ${time(batch.batchLifeMin)} of life`;
+      const each = () =>
+        `${say(batch.batchMl, 'volume')} each, ${time(batch.batchLifeMin)} of life`;
       if (batches > MANY_BATCHES) {
         return fitsIf(
-          `mixed in ${batches} small batches`,
-          `${each}; more than ${MANY_BATCHES} follow one another.`,
+          () => `mixed in ${batches} small batches`,
+          () => `${each()}; more than ${MANY_BATCHES} follow one another.`,
           { against },
         );
       }
-      return fits(`${batches === 1 ? 'One batch' : `${batches} batches`}, ${each}.`, against);
+      return fits(
+        () => `${batches === 1 ? 'One batch' : `${batches} batches`}, ${each()}.`,
+        against,
+      );
     },
   },
   {
@@ -112,7 +117,8 @@ export const jobRules: Rule[] = [
       const name = MILESTONE_NAMES[needed];
       if (!plan && work.coats > 1 && minutesTo(work, 'overcoatOpens') === null)
         return no(
-          `It takes ${work.coats} coats; the card has no overcoat window at this temperature.`,
+          () =>
+            `It takes ${work.coats} coats; the card has no overcoat window at this temperature.`,
         );
       if (!plan) {
         const refusal = timeTo(work, needed);
@@ -125,8 +131,9 @@ export const jobRules: Rule[] = [
         sense: 'max' as const,
       };
       if (plan.readyMin <= downMin)
-        return fits(`Ready for ${name} in ${time(plan.readyMin)}.`, against);
-      const because = `Ready for ${name} in ${time(plan.readyMin)}; it may be down ${time(downMin)}.`;
+        return fits(() => `Ready for ${name} in ${time(plan.readyMin)}.`, against);
+      const because = () =>
+        `Ready for ${name} in ${time(plan.readyMin)}; it may be down ${time(downMin)}.`;
       const cureNow = minutesTo(work, needed) ?? 0;
       const warm = warmEnough(work, downMin - (plan.readyMin - cureNow));
       if (warm)
@@ -156,10 +163,10 @@ export const jobRules: Rule[] = [
       const left = thinnest.remainingMm;
       const limit = Math.max(THIN_MM, THIN_SHARE * (left + thinnest.buildMm));
       const against = { value: left, limit, quantity: 'length' as const, sense: 'min' as const };
-      if (left >= limit) return fits(`${mm(left)} of wall is left.`, against);
+      if (left >= limit) return fits(() => `${mm(left)} of wall is left.`, against);
       return fitsIf(
         'a pressure engineer approves the wall',
-        `${mm(left)} of wall is left; under ${mm(limit)} the paste would carry pressure.`,
+        () => `${mm(left)} of wall is left; under ${mm(limit)} the paste would carry pressure.`,
         {
           against,
         },

@@ -23,8 +23,8 @@ export const placeRules: Rule[] = [
       card.permission === 'none'
         ? fits('The technician’s own work.')
         : fitsIf(
-            `${PERMISSION_NAMES[card.permission].toLowerCase()} does it`,
-            `${PERMISSION_NAMES[card.permission]} must do this one.`,
+            () => `${PERMISSION_NAMES[card.permission].toLowerCase()} does it`,
+            () => `${PERMISSION_NAMES[card.permission]} must do this one.`,
           ),
   },
   {
@@ -33,8 +33,8 @@ export const placeRules: Rule[] = [
     question: 'Is it made to last?',
     judge: ({ card, survey }) =>
       card.stopgapOnly && survey.intent === 'lasting'
-        ? no(`${card.code} is a stop-gap, and this is meant to last.`)
-        : fits(`${INTENT_NAMES[survey.intent]}: yes.`),
+        ? no(() => `${card.code} is a stop-gap, and this is meant to last.`)
+        : fits(() => `${INTENT_NAMES[survey.intent]}: yes.`),
   },
   {
     id: 'size',
@@ -49,9 +49,10 @@ export const placeRules: Rule[] = [
         sense: 'max' as const,
       };
       return demand.longestMm <= card.mostMm
-        ? fits(`Up to ${say(card.mostMm, 'length')}.`, against)
+        ? fits(() => `Up to ${say(card.mostMm, 'length')}.`, against)
         : no(
-            `${say(demand.longestMm, 'length')} long; it is meant for up to ${say(card.mostMm, 'length')}.`,
+            () =>
+              `${say(demand.longestMm, 'length')} long; it is meant for up to ${say(card.mostMm, 'length')}.`,
             { against },
           );
     },
@@ -61,14 +62,16 @@ export const placeRules: Rule[] = [
     name: 'Light',
     question: 'Does the lamp reach all of it?',
     judge: ({ card, demand, buildMm }) => {
-      if (card.mix.kind !== 'light-cured') return fits('It needs no lamp.');
+      const { mix } = card;
+      if (mix.kind !== 'light-cured') return fits('It needs no lamp.');
       if (!demand.light?.reaches)
         return no('It cures by light, and the lamp does not reach it.', {
           relax: { say: 'Would if the lamp reaches it.', path: 'board.lampReaches', text: 'yes' },
         });
-      const passes = Math.ceil(buildMm / card.mix.depthPerPassMm - 1e-9);
+      const passes = Math.ceil(buildMm / mix.depthPerPassMm - 1e-9);
       return fits(
-        `${passes} ${passes === 1 ? 'pass' : 'passes'} of ${say(card.mix.depthPerPassMm, 'length')} under the lamp.`,
+        () =>
+          `${passes} ${passes === 1 ? 'pass' : 'passes'} of ${say(mix.depthPerPassMm, 'length')} under the lamp.`,
       );
     },
   },
@@ -81,8 +84,8 @@ export const placeRules: Rule[] = [
         return fits('It spoils nothing close by.');
       const name = NEARBY_NAMES[demand.nearby].toLowerCase();
       return fitsIf(
-        `${name} ${name.endsWith('s') ? 'are' : 'is'} covered first`,
-        `It spoils ${name}.`,
+        () => `${name} ${name.endsWith('s') ? 'are' : 'is'} covered first`,
+        () => `It spoils ${name}.`,
         {
           relax: {
             say: 'Would without a cover if it were moved.',
@@ -99,9 +102,12 @@ export const placeRules: Rule[] = [
     question: 'Is there air enough, and nothing to light it?',
     judge: ({ card, demand, survey }) => {
       if (card.flammable && survey.site.area === 'zone-1')
-        return no(`Its vapour burns, and this is ${AREA_NAMES[survey.site.area].toLowerCase()}.`, {
-          relax: { say: 'Would with a gas-free permit.', path: 'site.area', text: 'safe' },
-        });
+        return no(
+          () => `Its vapour burns, and this is ${AREA_NAMES[survey.site.area].toLowerCase()}.`,
+          {
+            relax: { say: 'Would with a gas-free permit.', path: 'site.area', text: 'safe' },
+          },
+        );
       if ((card.flammable || card.ventilate) && demand.closed)
         return fitsIf(
           'air is blown through, and its exit watched',
@@ -132,10 +138,14 @@ export const placeRules: Rule[] = [
         sense: 'min' as const,
       };
       if (short.length === 0) return fits('All packs are on the shelf.', against);
-      const list = short.map((p) => `${p.count - (on[p.id] ?? 0)} × ${p.id}`).join(', ');
-      return fitsIf(`${list} is fetched first`, `${held} of ${wanted} packs are on the shelf.`, {
-        against,
-      });
+      const list = () => short.map((p) => `${p.count - (on[p.id] ?? 0)} × ${p.id}`).join(', ');
+      return fitsIf(
+        () => `${list()} is fetched first`,
+        () => `${held} of ${wanted} packs are on the shelf.`,
+        {
+          against,
+        },
+      );
     },
   },
 ];

@@ -41,23 +41,43 @@ export interface Rule {
   judge: (work: WorkUp) => Judgement;
 }
 
-export const fits = (because: string, against?: Against): Judgement => ({
-  verdict: 'fits',
-  because,
-  against,
-});
-export const fitsIf = (
-  condition: string,
-  because: string,
-  more: Partial<Judgement> = {},
-): Judgement => ({
-  verdict: 'if',
-  condition,
-  because,
-  ...more,
-});
-export const no = (because: string, more: Partial<Judgement> = {}): Judgement => ({
-  verdict: 'no',
-  because,
-  ...more,
-});
+/** Words, or how to write them: thousands of verdicts are judged for each one that is read. */
+type Words = string | (() => string);
+
+/** A judgement whose sentences are written when somebody reads them, once. */
+class Lazily implements Judgement {
+  readonly verdict: Verdict;
+  readonly against?: Against;
+  readonly relax?: Relax;
+  /** Set by who asks the question; here from the start, so that every verdict has one shape. */
+  rule: Pick<Rule, 'id' | 'name' | 'question'> | undefined = undefined;
+  private words: Words;
+  private terms?: Words;
+
+  constructor(verdict: Verdict, words: Words, more: More, terms?: Words) {
+    this.verdict = verdict;
+    this.words = words;
+    this.terms = terms;
+    this.against = more.against;
+    this.relax = more.relax;
+  }
+
+  get because(): string {
+    if (typeof this.words === 'function') this.words = this.words();
+    return this.words;
+  }
+
+  get condition(): string | undefined {
+    if (typeof this.terms === 'function') this.terms = this.terms();
+    return this.terms;
+  }
+}
+type More = Pick<Judgement, 'against' | 'relax'>;
+const NOTHING: More = {};
+
+export const fits = (because: Words, against?: Against): Judgement =>
+  new Lazily('fits', because, against ? { against } : NOTHING);
+export const fitsIf = (condition: Words, because: Words, more: More = NOTHING): Judgement =>
+  new Lazily('if', because, more, condition);
+export const no = (because: Words, more: More = NOTHING): Judgement =>
+  new Lazily('no', because, more);

@@ -31,7 +31,7 @@ export const serviceRules: Rule[] = [
         return no(because, { against: { ...against, limit: card.service.minC, sense: 'min' } });
       }
       if (mediumC > full) {
-        return no(`${kind} ${celsius(mediumC)}; the card’s limit is ${celsius(full)}.`, {
+        return no(() => `${kind} ${celsius(mediumC)}; the card’s limit is ${celsius(full)}.`, {
           against,
           relax: {
             say: `Would at ${celsius(full)} or below.`,
@@ -42,8 +42,8 @@ export const serviceRules: Rule[] = [
       }
       if (postCure && mediumC > postCure.withoutC) {
         return fitsIf(
-          `post-cured ${say(postCure.minutes, 'time')} at ${celsius(postCure.tempC)}`,
-          `Without post-cure it stands ${celsius(postCure.withoutC)}.`,
+          () => `post-cured ${say(postCure.minutes, 'time')} at ${celsius(postCure.tempC)}`,
+          () => `Without post-cure it stands ${celsius(postCure.withoutC)}.`,
           {
             against,
             relax: {
@@ -54,7 +54,7 @@ export const serviceRules: Rule[] = [
           },
         );
       }
-      return fits(`${kind} to ${celsius(full)}.`, against);
+      return fits(() => `${kind} to ${celsius(full)}.`, against);
     },
   },
   {
@@ -66,14 +66,14 @@ export const serviceRules: Rule[] = [
       const name = MEDIUM_NAMES[medium].toLowerCase();
       if (medium === 'air') return fits('Air only.');
       const limit = card.service.media.find((m) => m.medium === medium);
-      if (!limit) return no(`The card does not stand ${name}.`);
+      if (!limit) return no(() => `The card does not stand ${name}.`);
       if (limit.maxConcPct !== undefined && concPct === null)
         return fitsIf(
-          `it is no stronger than ${limit.maxConcPct} %`,
-          `Stands ${name} to ${limit.maxConcPct} %.`,
+          () => `it is no stronger than ${limit.maxConcPct} %`,
+          () => `Stands ${name} to ${limit.maxConcPct} %.`,
         );
       if (limit.maxConcPct !== undefined && concPct !== null && concPct > limit.maxConcPct) {
-        return no(`Stands ${name} to ${limit.maxConcPct} %; this is ${concPct} %.`, {
+        return no(() => `Stands ${name} to ${limit.maxConcPct} %; this is ${concPct} %.`, {
           against: { value: concPct, limit: limit.maxConcPct, quantity: 'percent', sense: 'max' },
           relax: {
             say: `Would at ${limit.maxConcPct} % or weaker.`,
@@ -88,8 +88,9 @@ export const serviceRules: Rule[] = [
         quantity: 'temperature' as const,
         sense: 'max' as const,
       };
-      if (mediumC <= limit.maxC) return fits(`Stands ${name} to ${celsius(limit.maxC)}.`, against);
-      return no(`Stands ${name} to ${celsius(limit.maxC)}; this is ${celsius(mediumC)}.`, {
+      if (mediumC <= limit.maxC)
+        return fits(() => `Stands ${name} to ${celsius(limit.maxC)}.`, against);
+      return no(() => `Stands ${name} to ${celsius(limit.maxC)}; this is ${celsius(mediumC)}.`, {
         against,
         relax: {
           say: `Would at ${celsius(limit.maxC)} or below.`,
@@ -110,9 +111,9 @@ export const serviceRules: Rule[] = [
       const sense = ph < min ? ('min' as const) : ('max' as const);
       const limit = ph < min ? min : max;
       const against = { value: ph, limit, quantity: 'ph' as const, sense };
-      if (ph >= min && ph <= max) return fits(`pH ${min} to ${max}.`, against);
+      if (ph >= min && ph <= max) return fits(() => `pH ${min} to ${max}.`, against);
       const side = ph < min ? `${min} or more` : `${max} or less`;
-      return no(`pH ${ph}; the card goes ${min} to ${max}.`, {
+      return no(() => `pH ${ph}; the card goes ${min} to ${max}.`, {
         against,
         relax: { say: `Would at pH ${side}.`, path: 'service.ph', text: String(limit) },
       });
@@ -168,7 +169,8 @@ export const serviceRules: Rule[] = [
         const { plies } = wrap.design;
         return fitsIf(
           'a pressure engineer approves the wrap',
-          `${plies} plies hold ${say(pressureBar, 'pressure')} by the composite repair method.`,
+          () =>
+            `${plies} plies hold ${say(pressureBar, 'pressure')} by the composite repair method.`,
         );
       }
       if (pressureBar === 0) return fits('It holds no pressure.');
@@ -181,9 +183,9 @@ export const serviceRules: Rule[] = [
         quantity: 'pressure' as const,
         sense: 'max' as const,
       };
-      if (pressureBar <= limit) return fits(`Holds ${say(limit, 'pressure')}.`, against);
+      if (pressureBar <= limit) return fits(() => `Holds ${say(limit, 'pressure')}.`, against);
       if (limit === 0) return no('It is not made to hold pressure.', { against });
-      return no(`Holds ${say(limit, 'pressure')}; this is ${say(pressureBar, 'pressure')}.`, {
+      return no(() => `Holds ${say(limit, 'pressure')}; this is ${say(pressureBar, 'pressure')}.`, {
         against,
         relax: {
           say: `Would at ${say(limit, 'pressure')} or less.`,
@@ -201,9 +203,9 @@ export const serviceRules: Rule[] = [
       if (!demand.flexes) return fits('It does not flex.');
       const { flex } = card.service;
       const against = { value: flex, limit: 3, quantity: 'count' as const, sense: 'min' as const };
-      if (flex >= 3) return fits(`Flexing: the card is ${WORDS[flex]}.`, against);
+      if (flex >= 3) return fits(() => `Flexing: the card is ${WORDS[flex]}.`, against);
       if (flex === 2)
-        return fitsIf('it is looked at again early', `Flexing: the card is ${WORDS[flex]}.`, {
+        return fitsIf('it is looked at again early', () => `Flexing: the card is ${WORDS[flex]}.`, {
           against,
         });
       return no('It is rigid and cracks where it must bend.', { against });
@@ -235,7 +237,7 @@ export const serviceRules: Rule[] = [
       };
       const asked = `It moves ${say(move.movementMm, 'length')}, ${say(move.demandPct, 'percent')} of the crack`;
       if (move.verdict === 'holds')
-        return fits(`${asked}; the card stands ${movementPct} %.`, against);
+        return fits(() => `${asked}; the card stands ${movementPct} %.`, against);
       const stress =
         modulusMPa && tensileMPa && modulusMPa >= TIES_FROM_MPA
           ? (modulusMPa * 1e-5 * crack.swingC) / tensileMPa
@@ -243,11 +245,11 @@ export const serviceRules: Rule[] = [
       if (stress <= 1)
         return fitsIf(
           'both halves are tied across',
-          `${asked}; tied, its stress stays under its strength.`,
+          () => `${asked}; tied, its stress stays under its strength.`,
           { against },
         );
       const swing = Math.floor((movementPct / move.demandPct) * crack.swingC);
-      return no(`${asked}; the card stands ${movementPct} %.`, {
+      return no(() => `${asked}; the card stands ${movementPct} %.`, {
         against,
         relax:
           swing >= 1
@@ -272,7 +274,7 @@ export const serviceRules: Rule[] = [
       const [sense, limit] = widthMm < min ? (['min', min] as const) : (['max', max] as const);
       const against = { value: widthMm, limit, quantity: 'length' as const, sense };
       if (widthMm < min)
-        return no(`Too thick for ${say(widthMm, 'length')}: from ${say(min, 'length')}.`, {
+        return no(() => `Too thick for ${say(widthMm, 'length')}: from ${say(min, 'length')}.`, {
           against,
           relax: {
             say: `Would if chased out to ${say(min, 'length')}.`,
@@ -281,10 +283,10 @@ export const serviceRules: Rule[] = [
           },
         });
       if (widthMm > max)
-        return no(`Runs out of ${say(widthMm, 'length')}: up to ${say(max, 'length')}.`, {
+        return no(() => `Runs out of ${say(widthMm, 'length')}: up to ${say(max, 'length')}.`, {
           against,
         });
-      return fits(`For cracks of ${say(min, 'length')} to ${say(max, 'length')}.`, against);
+      return fits(() => `For cracks of ${say(min, 'length')} to ${say(max, 'length')}.`, against);
     },
   },
 ];

@@ -21,8 +21,8 @@ export const surfaceRules: Rule[] = [
     judge: ({ card, demand }) => {
       const name = SUBSTRATE_NAMES[demand.material].toLowerCase();
       return card.substrates.some((s) => s.material === demand.material)
-        ? fits(`The card names ${name}.`)
-        : no(`The card does not name ${name}.`);
+        ? fits(() => `The card names ${name}.`)
+        : no(() => `The card does not name ${name}.`);
     },
   },
   {
@@ -33,17 +33,20 @@ export const surfaceRules: Rule[] = [
       const { survey, grade, demand } = work;
       if (!grade) return no('No prep grade on the card for this.');
       const kind = prepKindOf(demand.material);
-      const needs = `${INTENT_NAMES[survey.intent]} asks ${grade}, ${GRADE_NAMES[grade]}`;
+      const needs = () => `${INTENT_NAMES[survey.intent]} asks ${grade}, ${GRADE_NAMES[grade]}`;
       if (gradeReached(work, grade))
-        return fits(`${needs}; ${TOOL_NAMES[survey.site.tools].toLowerCase()} reach it.`);
+        return fits(() => `${needs()}; ${TOOL_NAMES[survey.site.tools].toLowerCase()} reach it.`);
       if (survey.site.area !== 'safe') {
-        return no(`${needs}. ${AREA_NAMES[survey.site.area]} allows no sparks and no blasting.`, {
-          relax: { say: 'Would with a gas-free permit.', path: 'site.area', text: 'safe' },
-        });
+        return no(
+          () => `${needs()}. ${AREA_NAMES[survey.site.area]} allows no sparks and no blasting.`,
+          {
+            relax: { say: 'Would with a gas-free permit.', path: 'site.area', text: 'safe' },
+          },
+        );
       }
       const tool = TOOLS.find((t) => gradeRank(TOOL_REACH[t].grades[kind]) >= gradeRank(grade));
       const best = bestGrade(work);
-      return no(`${needs}; ${TOOL_NAMES[survey.site.tools].toLowerCase()} reach ${best}.`, {
+      return no(() => `${needs()}; ${TOOL_NAMES[survey.site.tools].toLowerCase()} reach ${best}.`, {
         relax: tool && {
           say: `Would with ${TOOL_NAMES[tool].toLowerCase()}.`,
           path: 'site.tools',
@@ -60,10 +63,10 @@ export const surfaceRules: Rule[] = [
       const got = DAMP_NAMES[survey.surface.damp].toLowerCase();
       const most = DAMP_NAMES[card.damp].toLowerCase();
       if (DAMP.indexOf(survey.surface.damp) <= DAMP.indexOf(card.damp))
-        return fits(`Holds on a ${got} surface.`);
+        return fits(() => `Holds on a ${got} surface.`);
       if (survey.surface.damp === 'damp')
-        return fitsIf('the surface is dried first', `Needs it ${most}; it is ${got}.`);
-      return no(`Needs it ${most}; it is ${got}.`, {
+        return fitsIf('the surface is dried first', () => `Needs it ${most}; it is ${got}.`);
+      return no(() => `Needs it ${most}; it is ${got}.`, {
         relax: { say: `Would if ${most}.`, path: 'surface.damp', text: card.damp },
       });
     },

@@ -33,22 +33,11 @@ type Spec<W> = Pick<Method, 'nextLookDays'> &
 
 /** Everything of a card that the shared steps take their minutes from. */
 const usualKey = ({ card, coats, grade, wrap, demand, aggregatePct }: WorkUp): string =>
-  [
-    card.mix.kind,
-    card.packUnit,
-    card.permission,
-    coats,
-    grade,
-    wrap?.layers,
-    aggregatePct,
-    demand.pressureBar > 0,
-    card.laminate !== undefined,
-    card.service.hardness !== undefined,
-    card.postCure?.minutes,
-    card.postCure?.withoutC,
-    card.crackMm?.max,
-    card.injection?.maxSpacingMm,
-  ].join('|');
+  `${card.mix.kind}|${card.packUnit}|${card.permission}|${coats}|${grade}|${wrap?.layers}|${aggregatePct}|${
+    demand.pressureBar > 0
+  }|${card.laminate !== undefined}|${card.service.hardness !== undefined}|${card.postCure?.minutes}|${
+    card.postCure?.withoutC
+  }|${card.crackMm?.max}|${card.injection?.maxSpacingMm}`;
 
 /** Binds a method to the survey of its own family. */
 export function defineMethod<F extends FamilyId>(

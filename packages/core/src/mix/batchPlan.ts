@@ -31,12 +31,7 @@ export interface BatchPlan {
 }
 
 /** Largest volume that can be placed in time, at most `capMl`; 0 when none can. Time to spare falls as volume rises. */
-function largestInTime(
-  { applyMlPerMin, mixMinutes, useFraction }: BatchPlanInput,
-  lifeOf: (ml: number) => number,
-  capMl: number,
-): number {
-  const inTime = (ml: number) => ml / applyMlPerMin + mixMinutes <= useFraction * lifeOf(ml);
+function largestInTime(inTime: (ml: number) => boolean, capMl: number): number {
   if (inTime(capMl)) return capMl;
   let lo = 0;
   let hi = capMl;
@@ -60,7 +55,11 @@ export function batchPlan(input: BatchPlanInput): Answer<BatchPlan> {
   const vesselMaxMl = input.vesselMl * input.vesselFill;
   const lifeOf = (ml: number) =>
     reach.minutes * massStretch(ml * input.densityGml, input.refMassG, input.massExponent);
-  const lifeMaxMl = largestInTime(input, lifeOf, Math.max(vesselMaxMl, wholeKitMl ?? 0));
+  const inTime = (ml: number) => ml / applyMlPerMin + mixMinutes <= useFraction * lifeOf(ml);
+  const mostInTime = () => largestInTime(inTime, Math.max(vesselMaxMl, wholeKitMl ?? 0));
+  // A job that goes in one pail and in one go needs no search for more; it is made when the sum is read.
+  const atOnce = wholeKitMl === undefined && totalMl <= vesselMaxMl && inTime(totalMl);
+  const lifeMaxMl = atOnce ? totalMl : mostInTime();
   if (wholeKitMl !== undefined && wholeKitMl > vesselMaxMl) {
     return refuse(
       `A whole kit of ${fig(wholeKitMl)} ml does not go in the vessel: it takes ${fig(vesselMaxMl)} ml. Take a bigger vessel.`,
@@ -71,7 +70,7 @@ export function batchPlan(input: BatchPlanInput): Answer<BatchPlan> {
       `A whole kit of ${fig(wholeKitMl)} ml cannot be placed within its working life at ${fig(input.tempC)} °C. Cool it, or place faster.`,
     );
   }
-  const maxMl = Math.min(vesselMaxMl, lifeMaxMl);
+  const maxMl = atOnce ? totalMl : Math.min(vesselMaxMl, lifeMaxMl);
   if (maxMl <= 0) {
     return refuse(
       `Mixing alone takes ${fig(mixMinutes)} min; no batch can be placed within its working life at ${fig(input.tempC)} °C.`,
@@ -107,7 +106,7 @@ export function batchPlan(input: BatchPlanInput): Answer<BatchPlan> {
       'Vt',
       'most that can be placed in time',
       `largest V with V/${fig(applyMlPerMin)} + ${fig(mixMinutes)} ≤ ${fig(useFraction)}·life(V)`,
-      lifeMaxMl,
+      atOnce ? mostInTime() : lifeMaxMl,
       'ml',
       'working life falls as the batch grows',
     ),

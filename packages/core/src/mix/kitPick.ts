@@ -73,7 +73,7 @@ function search(neededMl: number, kits: Kit[], maxPacks: number, report?: Report
   let best: Choice | null = null;
   // Few packs meet the same rest seldom: remembering would cost more than it saves.
   const remember = kits.some((k) => neededMl / k.ml > FEW_PACKS);
-  const seen = new Map<string, { price: number; packs: number }[]>();
+  const seen = remember ? new Map<string, { price: number; packs: number }[]>() : null;
   const counts: number[] = new Array(kits.length).fill(0);
 
   const visit = (i: number, left: number, price: number, packs: number): void => {
@@ -86,7 +86,7 @@ function search(neededMl: number, kits: Kit[], maxPacks: number, report?: Report
     if (!kit) return;
     if (left / (largestFrom[i] as number) > maxPacks - packs + EPS) return;
     if (best && price + left * (unitFrom[i] as number) > best.price + EPS) return;
-    if (remember) {
+    if (seen) {
       const key = `${i}|${left.toFixed(7)}`;
       const before = seen.get(key) ?? [];
       if (before.some((s) => s.price <= price + EPS && s.packs <= packs)) return;

@@ -103,7 +103,7 @@ const table: CautionRule[] = [
   },
   {
     id: 'alkaline',
-    text: 'Wet cement burns skin and eyes: gloves, glasses, kneel on a board, rinse at once.',
+    text: 'Alkaline, as wet cement and cleaners are: it burns skin and eyes. Gloves, glasses, rinse at once.',
     when: hazard('alkaline'),
   },
   {

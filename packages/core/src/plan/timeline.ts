@@ -3,29 +3,17 @@ import { methodOf } from '../methods/registry';
 import type { MilestoneId } from '../materials/card';
 import type { Demand } from '../survey/demand';
 import type { StationId, StepDraft } from './step';
-import { buildMinutes, minutesTo, type WorkUp } from './workUp';
+import { buildMinutes, minutesTo, type Timeline, type WorkUp } from './workUp';
 
-export interface Timeline {
-  prepMin: number;
-  buildMin: number;
-  /** From the last mix to the milestone the service asks for. */
-  cureMin: number;
-  acceptMin: number;
-  readyMin: number;
-}
-
-const known = new WeakMap<WorkUp, Timeline | null>();
+export type { Timeline };
 
 /**
  * Hours of the whole job, isolate to return to service; null where the card has no figure at this temperature.
  * Worked out once for each job: rules, ranking and plan all ask for it.
  */
 export function timeline(work: WorkUp): Timeline | null {
-  const before = known.get(work);
-  if (before !== undefined) return before;
-  const times = workOut(work);
-  known.set(work, times);
-  return times;
+  if (work.hours === undefined) work.hours = workOut(work);
+  return work.hours;
 }
 
 interface StepMinutes {

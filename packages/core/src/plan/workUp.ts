@@ -69,6 +69,17 @@ export interface WorkUp<S extends Survey = Survey> {
   split: Worked<MixSplit> | null;
   packs: Answer<KitPick>;
   needed: MilestoneId;
+  /** Its hours, once they were asked for: kept here, since a table beside it would cost more than the sum. */
+  hours?: Timeline | null;
+}
+
+export interface Timeline {
+  prepMin: number;
+  buildMin: number;
+  /** From the last mix to the milestone the service asks for. */
+  cureMin: number;
+  acceptMin: number;
+  readyMin: number;
 }
 
 /** The needed milestone, or the nearest earlier one the card has figures for. */
@@ -133,6 +144,10 @@ function overForecast(
     ? { ok: false, why: 'It is never done at the forecast temperatures.' }
     : { ok: true, minutes: clock.doneAtMin, basis: 'interpolated', working: clock.working };
 }
+
+/** The limits of a gate as one text: cards alike in it share one judgement of the air. */
+const limitsKey = (a: SystemCard['ambient']): string =>
+  `${a.minAboveDewC}|${a.maxRhPct}|${a.minSurfaceC}|${a.maxSurfaceC}`;
 
 /** A crack filled whole, without a bed of sand: its own depth instead of the working depth. */
 function unsanded(body: Body): Body {
@@ -227,7 +242,7 @@ export function workUp<S extends Survey>(
     coatMm: buildMm / coats,
     grade: prep?.[context.schools?.clean === 'always' ? 'lasting' : survey.intent] ?? null,
     profileUm,
-    gate: gates(survey, Object.values(card.ambient).join('|'), () =>
+    gate: gates(survey, limitsKey(card.ambient), () =>
       ambientGate({
         airC: survey.readings.airC,
         rhPct: survey.readings.rhPct,

@@ -98,3 +98,7 @@ export function cutSide(f: Frame, x: number, seed: number, vee: boolean): Point[
     return [x + lean + off, f.y0 + (f.y1 - f.y0) * t];
   });
 }
+
+/** How far a cover reaches past the damage on the sheet, px: its lap, or as much of it as there is room for. */
+export const lapPx = ({ cover }: SectionSpec, f: Frame): number =>
+  cover ? Math.min(cover.lapMm * f.xPerMm, f.xa - f.end0 - 12) : 0;

@@ -1,5 +1,5 @@
 import type { Point, Prim, SectionRequest } from './drawing';
-import type { Frame } from './frame';
+import { lapPx, type Frame } from './frame';
 import type { SectionSpec } from './spec';
 
 /** Dimensions, leaders and notes of a section. */
@@ -16,6 +16,10 @@ export function lettersOf(
   const prims: Prim[] = p.across
     ? [{ kind: 'dim', from: [f.xa, over], to: [f.xb, over], text: p.across }]
     : [];
+  const lap = lapPx(p, f);
+  // Too narrow for its figure it is left to the words below the drawing.
+  if (p.lap && lap > 30)
+    prims.push({ kind: 'dim', from: [f.xb, over], to: [f.xb + lap, over], text: p.lap });
   if (p.depth)
     prims.push({
       kind: 'dim',

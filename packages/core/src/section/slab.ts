@@ -6,7 +6,7 @@ import {
   type Prim,
   type SectionRequest,
 } from './drawing';
-import { biteOf, cutSide, frameOf, type Frame } from './frame';
+import { biteOf, cutSide, frameOf, lapPx, type Frame } from './frame';
 import { lettersOf } from './letters';
 import type { SectionSpec } from './spec';
 
@@ -49,10 +49,11 @@ function layersOf(p: SectionSpec, bite: Point[], f: Frame, layers: Fill[]): Prim
 }
 
 /** What is laid over the piece: one tapered cover, or plies stepped in towards the top. */
-function coverOf({ cover }: SectionSpec, f: Frame, layers: Fill[]): Prim[] {
+function coverOf(p: SectionSpec, f: Frame, layers: Fill[]): Prim[] {
+  const { cover } = p;
   const fill = layers[layers.length - 1];
   if (!cover || !fill) return [];
-  const lap = Math.min(cover.lapMm * f.xPerMm, f.xa - f.end0 - 12);
+  const lap = lapPx(p, f);
   const high = Math.max(5, Math.min(cover.thickMm * f.yPerMm, f.y0 * 0.45));
   const each = high / cover.plies;
   return Array.from({ length: cover.plies }, (_, i): Prim[] => {
@@ -203,6 +204,7 @@ export function slabSection(p: SectionSpec, request: SectionRequest): Drawing {
     p.depth ? `${p.depth} ${unit} deep` : 'right through',
     p.wall ? `wall ${p.wall} ${unit}` : '',
     p.left ? `${p.left} ${unit} left` : '',
+    p.lap ? `laid ${p.lap} ${unit} past it` : '',
   ];
   return {
     width,

@@ -33,6 +33,8 @@ export interface SectionSpec {
   /** Axis under the piece, as of a pipe or a shaft. */
   axis: boolean;
   across: string;
+  /** The lap of what is laid over it, each side; empty while it is only sketched. */
+  lap: string;
   depth: string;
   wall: string;
   left: string;
@@ -68,6 +70,7 @@ export const specOf = (given: Plain): SectionSpec => ({
   pins: 0,
   axis: false,
   wall: '',
+  lap: '',
   left: '',
   notes: [],
   ...given,

@@ -11,13 +11,14 @@ import {
   MEDIUM_NAMES,
   NEARBY,
   NEARBY_NAMES,
+  OLD_REPAIRS,
+  OLD_REPAIR_NAMES,
   SLOPES,
   SLOPE_NAMES,
   WEAR,
   WEAR_NAMES,
 } from '../materials/words';
 import { amount, amountWhen, choice, flag, laterFlag, schemasOf, type Group } from './fields';
-import { OLD_REPAIRS, OLD_REPAIR_NAMES } from '../materials/words';
 
 /** Parts of a survey that most families ask, in the order a person looks: what it stands, how it lies, when, where. */
 export const serviceFields = {

@@ -3,6 +3,7 @@ import {
   drawSection,
   familyOf,
   gistOf,
+  layersText,
   MEDIUM_NAMES,
   mixedAt,
   say,
@@ -47,7 +48,6 @@ export function sectionOf(
   if (!damage) return null;
   const { medium, mediumC } = survey.service;
   const card = plan?.body.card;
-  const coats = plan?.body.figures.coats?.value ?? 0;
   return drawSection(survey.family, damage, {
     width,
     height,
@@ -59,7 +59,8 @@ export function sectionOf(
       : null,
     layers: plan ? coatStates(plan.body, view, now) : [],
     edgeMm: card?.layer.minEdgeMm ?? null,
-    label: card ? `${card.code}, ${coats === 1 ? 'one coat' : `${coats} coats`}` : null,
+    label: plan ? layersText(plan.body) : null,
+    plan: plan?.body,
     dimensions,
     unknown: [],
   });

@@ -1,0 +1,320 @@
+import {
+  familyOf,
+  INTENT_NAMES,
+  MILESTONE_NAMES,
+  say,
+  schoolsFor,
+  show,
+  STATION_NAMES,
+  STATIONS,
+  stepTime,
+  type Drawing,
+  type Figure,
+  type Hold,
+  type Plan,
+  type Step,
+  type UnitSystem,
+} from '@kelmot/core';
+import QRCode from 'qrcode';
+import { drawSectionOn } from './section';
+import { INK, Sheet, STYLES, type Fonts, type PaperSize } from './sheet';
+
+export type { PaperSize } from './sheet';
+
+export interface JobCardRequest {
+  plan: Plan;
+  paper: PaperSize;
+  fonts: Fonts;
+  /** One a damage, laid out by core for a box as wide as SECTION_BOX. */
+  sections: Drawing[];
+  /** Where the repair is opened again: printed, and coded as QR. */
+  url: string;
+  units: UnitSystem;
+  /** Minutes east of UTC, for clock times. */
+  zoneMin: number;
+}
+
+/** The box that a section is drawn for, in points. */
+export const SECTION_BOX = { width: 500, height: 190 };
+const QR_SIDE = 74;
+
+const figureText = (f: Figure, units: UnitSystem): string => {
+  const { figure, unit } = show(f.value, f.quantity, units);
+  return f.quantity === 'money' ? `${unit}${figure}` : `${figure} ${unit}`.trim();
+};
+
+/** A moment as it is written on paper: date and 24-hour clock. */
+function when(at: number, zoneMin: number): string {
+  const iso = new Date(at + zoneMin * 60_000).toISOString();
+  return `${iso.slice(0, 10)} ${iso.slice(11, 16)}`;
+}
+
+function head(sheet: Sheet, { plan, url, zoneMin }: JobCardRequest): void {
+  const { asset, window } = plan.survey;
+  const qr = QRCode.create(url, { errorCorrectionLevel: 'M' }).modules;
+  const cell = QR_SIDE / qr.size;
+  for (let row = 0; row < qr.size; row++)
+    for (let column = 0; column < qr.size; column++)
+      if (qr.get(row, column))
+        sheet.page.drawRectangle({
+          x: sheet.right - QR_SIDE + column * cell,
+          y: sheet.up(sheet.y + (row + 1) * cell),
+          width: cell + 0.05,
+          height: cell + 0.05,
+          color: INK.ink,
+        });
+  const top = sheet.y;
+  const width = sheet.width - QR_SIDE - 16;
+  sheet.write(`${asset.tag}  ${asset.name}`, STYLES.title, 0, width);
+  sheet.write(
+    `${familyOf(plan.survey.family).title}. ${INTENT_NAMES[plan.survey.intent]}. ${plan.card.code} ${plan.card.name}, card version ${plan.card.version}.`,
+    STYLES.row,
+    0,
+    width,
+  );
+  const back = Date.parse(window.startAt) + window.downMin * 60_000;
+  sheet.write(
+    `${plan.site.name}, ${asset.position}. Planned ${when(Date.parse(plan.madeAt), zoneMin)}. Back by ${when(back, zoneMin)}.`,
+    STYLES.text,
+    0,
+    width,
+  );
+  sheet.write(url, STYLES.label, 0, width);
+  sheet.y = Math.max(sheet.y, top + QR_SIDE + 6);
+}
+
+function sections(sheet: Sheet, drawings: Drawing[]): void {
+  for (const drawing of drawings) {
+    sheet.need(drawing.height + 34);
+    sheet.rule(1, INK.ink);
+    const x = sheet.left + (sheet.width - drawing.width) / 2;
+    drawSectionOn(sheet, drawing, x, sheet.y + 4);
+    sheet.y += drawing.height + 8;
+    sheet.write(drawing.title.map((t) => `${t.key}: ${t.value}`).join('   '), STYLES.label);
+  }
+}
+
+const KEY_FIGURES = [
+  'ready',
+  'readiness',
+  'total',
+  'batches',
+  'batch',
+  'life',
+  'coats',
+  'coat',
+  'layers',
+  'cost.total',
+  'cost.material',
+  'cost.labour',
+  'downtime',
+  'nothing.until',
+  'nothing.cost',
+];
+
+/** Figures in four columns: what a person asks first. */
+function keyFigures(sheet: Sheet, { plan, units }: JobCardRequest): void {
+  const shown = KEY_FIGURES.flatMap((id) => (plan.figures[id] ? [plan.figures[id]] : []));
+  const column = sheet.width / 4;
+  for (let i = 0; i < shown.length; i += 4) {
+    sheet.need(30);
+    shown.slice(i, i + 4).forEach((f, n) => {
+      const x = sheet.left + n * column;
+      sheet.put(f.label, x, sheet.y, STYLES.label);
+      sheet.put(figureText(f, units), x, sheet.y + STYLES.label.lead, STYLES.row);
+    });
+    sheet.y += 28;
+  }
+  if (plan.next)
+    sheet.write(
+      `Next best: ${plan.next.code} ${plan.next.name}, ready in ${say(plan.next.readyMin, 'time')}, material and downtime ${plan.site.currency}${Math.round(plan.next.total)}, expected life ${Math.round(plan.next.lifeDays)} days; this one ${Math.round(plan.lifeDays)}.`,
+      STYLES.label,
+    );
+}
+
+/** What is written on the line of a hold: limits, and room for what was read. */
+function holdLine(hold: Hold, units: UnitSystem): string | null {
+  switch (hold.kind) {
+    case 'check':
+      return null;
+    case 'ambient':
+      return 'Air ______   Humidity ______   Surface ______   Go / Stop';
+    case 'reading': {
+      const limits = [
+        hold.min === null ? null : `${say(hold.min, hold.quantity, units)} or more`,
+        hold.max === null ? null : `${say(hold.max, hold.quantity, units)} or less`,
+      ].filter(Boolean);
+      return `${hold.label}: ${limits.join(', ')}.   Read ____________`;
+    }
+    case 'hardness':
+      return `Shore ${hold.scale} ${hold.target} or more:   ______   ______   ______`;
+    case 'thickness':
+      return `Mean ${say(hold.targetMm, 'length', units)}, none under four fifths: ${'   ______'.repeat(hold.minReadings)}`;
+    case 'countdown':
+      return `${hold.label}: ${say(hold.minutes, 'time')}.   From ______ to ______`;
+    case 'photo':
+      return `Photograph: ${hold.label.toLowerCase()}.`;
+    case 'approval':
+      return 'Name ______________________   Reference ________________   Signed ______________';
+  }
+}
+
+function stepOn(sheet: Sheet, step: Step, no: number, units: UnitSystem): void {
+  const indent = 30;
+  const time = stepTime(step);
+  const side = [
+    time > 0 ? say(time, 'time') : '',
+    step.people > 1 ? `${step.people} people` : '',
+    step.waitsFor ? `not before ${MILESTONE_NAMES[step.waitsFor]}` : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+  const lines = sheet.wrap(step.text, sheet.width - indent, STYLES.text).length;
+  sheet.need(STYLES.row.lead + Math.min(lines, 3) * STYLES.text.lead + 6);
+  if (step.hold) sheet.box(sheet.left, sheet.y + 1, 11, 11);
+  sheet.put(`${no}`, sheet.left + 16, sheet.y, STYLES.row);
+  sheet.put(step.title, sheet.left + indent, sheet.y, STYLES.row);
+  sheet.put(side, sheet.right, sheet.y + 1.5, STYLES.label, 'right');
+  sheet.y += STYLES.row.lead;
+  sheet.write(step.text, STYLES.text, indent);
+  const line = step.hold && holdLine(step.hold, units);
+  if (line) {
+    sheet.y += 2;
+    sheet.write(line, STYLES.strong, indent);
+  }
+  for (const { sign, remedy } of step.wrong)
+    sheet.write(`${sign}: ${remedy}`, STYLES.label, indent);
+  sheet.y += 4;
+  sheet.rule();
+  sheet.y += 4;
+}
+
+function stations(sheet: Sheet, { plan, units }: JobCardRequest): void {
+  for (const station of STATIONS) {
+    const steps = plan.steps.filter((s) => s.station === station);
+    if (steps.length === 0) continue;
+    sheet.heading(STATION_NAMES[station]);
+    if (station === 'mix') batches(sheet, plan);
+    if (station === 'cure') clocks(sheet, plan);
+    steps.forEach((step, i) => stepOn(sheet, step, i + 1, units));
+  }
+}
+
+function batches(sheet: Sheet, plan: Plan): void {
+  const grams = (g: number | null) => (g === null ? '' : say(g, 'mass'));
+  sheet.table(
+    ['Batch', 'Coat', 'Makes', 'Part A', 'Part B', 'Place within', 'Lot', 'Mixed at', 'Placed at'],
+    plan.batches
+      .slice(0, 40)
+      .map((b) => [
+        `${b.no}`,
+        `${b.coat}`,
+        say(b.ml, 'volume'),
+        grams(b.aG),
+        grams(b.bG),
+        say(b.placeByMin, 'time'),
+        '__________',
+        '________',
+        '________',
+      ]),
+    [0.6, 0.5, 1, 1, 1, 1.2, 1.3, 1, 1],
+  );
+  sheet.y += 4;
+}
+
+function clocks(sheet: Sheet, plan: Plan): void {
+  sheet.table(
+    ['From the last mix', 'After', 'At the clock', 'Needed'],
+    [...plan.milestones]
+      .sort((p, q) => p.minutes - q.minutes)
+      .map((m) => [
+        MILESTONE_NAMES[m.id],
+        say(m.minutes, 'time'),
+        '________',
+        m.id === plan.needed ? 'this one' : '',
+      ]),
+    [2, 1, 1, 1],
+  );
+  sheet.y += 4;
+  if (plan.heat.length > 0)
+    sheet.write(
+      `Held warmer, ${MILESTONE_NAMES[plan.needed]} comes sooner: ${plan.heat
+        .map((h) => `${say(h.minutes, 'time')} at ${say(h.tempC, 'temperature')}`)
+        .join(', ')}.`,
+      STYLES.label,
+    );
+}
+
+function supplies(sheet: Sheet, { plan, units }: JobCardRequest): void {
+  sheet.heading('To have at hand');
+  sheet.table(
+    ['', 'What', 'For', 'Needed', 'Packs', 'Left over'],
+    plan.supplies.map((s) => [
+      '[  ]',
+      `${s.code ?? ''} ${s.name}`.trim(),
+      s.for,
+      say(s.amount, s.quantity, units),
+      s.picks.map((p) => `${p.count} × ${p.label}, ${p.lot ? `lot ${p.lot}` : 'buy'}`).join('; '),
+      s.leftover ? say(s.leftover, s.quantity, units) : '',
+    ]),
+    [0.3, 1.6, 1.4, 0.8, 2, 0.9],
+  );
+}
+
+function safety(sheet: Sheet, { plan }: JobCardRequest): void {
+  sheet.heading('Cautions');
+  for (const c of plan.cautions) sheet.write(`• ${c.text}`, STYLES.text, 4);
+  sheet.write(`Wear: ${plan.gear.join(', ')}.`, STYLES.strong);
+  for (const who of plan.approvers) sheet.write(`${who} must approve.`, STYLES.strong);
+  if (plan.conditions.length > 0)
+    sheet.write(`It fits if: ${plan.conditions.join('; ')}.`, STYLES.strong);
+}
+
+function afterwards(sheet: Sheet, { plan }: JobCardRequest): void {
+  sheet.heading('Afterwards');
+  sheet.write(
+    `Look at it again ${plan.nextLookDays} days after its return. Expected life ${Math.round(plan.lifeDays)} days.${
+      plan.replaceInDays === null
+        ? ''
+        : ` A stop-gap: replace it within ${plan.replaceInDays} days.`
+    }`,
+    STYLES.text,
+  );
+  for (const line of plan.removal) sheet.write(`How it comes off: ${line}`, STYLES.text);
+  for (const school of schoolsFor(plan.survey.family, plan.card)) {
+    const value = plan.schools[school.id] ?? school.usual;
+    const label = school.options.find((o) => o.value === value)?.label;
+    if (label) sheet.write(`${school.question}: ${label.toLowerCase()}.`, STYLES.label);
+  }
+  sheet.y += 14;
+  sheet.need(40);
+  sheet.write(
+    'Done by ____________________   Date ____________   Accepted by ____________________   Date ____________',
+    STYLES.text,
+  );
+}
+
+/** The job card as a PDF: Section, steps with tick boxes, quantities, clocks, cautions, and a QR code back to the repair. */
+export async function jobCard(request: JobCardRequest): Promise<Uint8Array> {
+  const { plan, paper, fonts, sections: drawings } = request;
+  const sheet = await Sheet.open(paper, fonts);
+  sheet.doc.setTitle(`Job card ${plan.survey.asset.tag}`);
+  sheet.doc.setProducer('Kelmot');
+  sheet.doc.setCreationDate(new Date(plan.madeAt));
+  sheet.doc.setModificationDate(new Date(plan.madeAt));
+  head(sheet, request);
+  sections(sheet, drawings);
+  sheet.y += 6;
+  keyFigures(sheet, request);
+  safety(sheet, request);
+  supplies(sheet, request);
+  stations(sheet, request);
+  afterwards(sheet, request);
+  const example = plan.card.example
+    ? ' Example figures: replace with your supplier’s data sheet.'
+    : '';
+  sheet.finish(
+    `${plan.survey.asset.tag} ${plan.card.code}, core ${plan.core}.${example} The law, your site’s rules and the licensed trade come first.`,
+  );
+  return sheet.doc.save();
+}
