@@ -26,6 +26,7 @@ export * from './plan/plan';
 export * from './plan/schools';
 export * from './plan/site';
 export type { WorkContext } from './plan/workUp';
+export * from './plan/changes';
 export * from './plan/costs';
 export * from './plan/draw';
 export * from './plan/supplies';

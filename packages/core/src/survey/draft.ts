@@ -44,9 +44,18 @@ export function draftFields(draft: SurveyDraft): Placed[] {
 }
 
 /** Every field the family has for these damages, asked now or not: to fill a draft from a stored survey. */
-export function everyField(draft: SurveyDraft): Placed[] {
-  const family = familyOf(draft.family);
-  const ofShapes = draft.shapes.flatMap((shape, i) => {
+export const everyField = (draft: SurveyDraft): Placed[] => fieldsOf(draft.family, draft.shapes);
+
+/** The same for a survey as it is stored. */
+export const everyFieldOf = (survey: Survey): Placed[] =>
+  fieldsOf(
+    survey.family,
+    survey.damages.map((d) => d.shape),
+  );
+
+function fieldsOf(familyId: string, shapes: readonly string[]): Placed[] {
+  const family = familyOf(familyId);
+  const ofShapes = shapes.flatMap((shape, i) => {
     const found = family.shapes.find((s) => s.shape === shape);
     return found ? place(`damages.${i}`, found.fields) : [];
   });

@@ -15,9 +15,9 @@ import { View } from 'react-native';
 import { PrimaryButton } from '@/ui/Button';
 import { Countdown } from '@/ui/Countdown';
 import { AxisRuler, CureStrip } from '@/ui/CureStrip';
-import { FigureText } from '@/ui/FigureText';
 import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
+import { KeyFigures } from './KeyFigures';
 import { PailClock } from './PailClock';
 import { StepList } from './Steps';
 import { MixAction } from './Mix';
@@ -74,16 +74,7 @@ export function Build(props: StationProps) {
           </View>
         </View>
       ) : null}
-      <View className="flex-row flex-wrap gap-x-6 gap-y-2 border-b border-ink px-4 py-3">
-        <FigureText figure={plan.figures.coats} label="coats" as="reading" />
-        <FigureText figure={plan.figures.coat} label="each" as="reading" />
-        <FigureText
-          figure={plan.figures['cure.overcoatOpens']}
-          label="overcoat from"
-          as="reading"
-        />
-        <FigureText figure={plan.figures['cure.overcoatCloses']} label="and before" as="reading" />
-      </View>
+      <KeyFigures plan={plan} station="build" />
       <View
         className="border-b border-ink bg-sheet px-4 pb-2"
         onLayout={(e) => setWidth(e.nativeEvent.layout.width - 32)}

@@ -17,7 +17,12 @@ export function Cautions({ plan }: { plan: Plan }) {
         {plan.cautions.map((c) => (
           <Txt key={c.id}>{c.text}</Txt>
         ))}
-        <Txt as="label">Wear: {plan.card.ppe.join(', ')}.</Txt>
+        <Txt as="label">Wear: {(plan.gear.length > 0 ? plan.gear : plan.card.ppe).join(', ')}.</Txt>
+        {plan.approvers.map((who) => (
+          <Txt as="strong" key={who}>
+            {who} must approve.
+          </Txt>
+        ))}
         <Txt as="label">
           Your site’s rules and the law come first; Kelmot does not replace them.
         </Txt>

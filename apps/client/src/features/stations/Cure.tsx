@@ -16,6 +16,7 @@ import { AxisRuler, CureStrip } from '@/ui/CureStrip';
 import { FigureText } from '@/ui/FigureText';
 import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
+import { Outlook } from './Outlook';
 import { StepList } from './Steps';
 import type { StationProps } from './StepsStation';
 
@@ -81,6 +82,7 @@ export function Cure(props: StationProps) {
           {strip.late ? 'late' : 'in time'}
         </Txt>
       </View>
+      <Outlook plan={plan} />
       <View role="list">
         {[...strip.milestones]
           .sort((p, q) => p.at - q.at)

@@ -1,20 +1,43 @@
+import { dayClockText, type Plan } from '@kelmot/core';
+import { router } from 'expo-router';
 import { View } from 'react-native';
-import { FigureText } from '@/ui/FigureText';
+import { LinkButton } from '@/ui/Button';
 import { Txt } from '@/ui/Txt';
+import { useNow, zoneMin } from '@/ui/useNow';
 import { Cautions } from './Cautions';
+import { KeyFigures } from './KeyFigures';
 import { StepList } from './Steps';
 import type { StationProps } from './StepsStation';
 
+/** When the forecast lets it be mixed, out of doors. */
+function Windows({ plan }: { plan: Plan }) {
+  const now = useNow(60_000);
+  const clock = (iso: string) => dayClockText(Date.parse(iso), now, zoneMin());
+  const ahead = plan.windows.filter((w) => Date.parse(w.latestStart) > now);
+  if (!plan.survey.site.outdoors) return null;
+  return (
+    <View className="border-b border-rule px-4 py-3" role="note" testID="windows">
+      <Txt as="inline">By the forecast, mix</Txt>
+      {ahead.length === 0 ? (
+        <Txt className="text-oxideInk">
+          At no hour of the days to come: shelter it and warm it, or wait.
+        </Txt>
+      ) : null}
+      {ahead.slice(0, 3).map((w) => (
+        <Txt key={w.from}>
+          from {clock(w.from)}, begun by {clock(w.latestStart)}; dry until {clock(w.to)}
+        </Txt>
+      ))}
+    </View>
+  );
+}
+
 /** Prep: the key figures, the cautions, the numbered steps with their holds. */
 export function Prep(props: StationProps) {
-  const { plan } = props;
+  const { plan, view } = props;
   return (
     <View>
-      <View className="flex-row flex-wrap gap-x-6 gap-y-2 border-b border-ink px-4 py-3">
-        <FigureText figure={plan.figures.area} label="bonded area" as="reading" />
-        <FigureText figure={plan.figures.profile} label="least profile" as="reading" />
-        <FigureText figure={plan.figures.minEdge} label="edge, least" as="reading" />
-      </View>
+      <KeyFigures plan={plan} station="prep" />
       {plan.conditions.length > 0 ? (
         <View className="border-b border-rule px-4 py-3" role="note">
           <Txt as="inline" className="text-ochreInk">
@@ -22,6 +45,14 @@ export function Prep(props: StationProps) {
           </Txt>
         </View>
       ) : null}
+      <View className="border-b border-rule px-4">
+        <LinkButton
+          label="The whole job: costs, list, papers to print"
+          testID="to-papers"
+          onPress={() => router.navigate(`/papers/${view.id}`)}
+        />
+      </View>
+      <Windows plan={plan} />
       <Cautions plan={plan} />
       <StepList station="prep" {...props} />
     </View>

@@ -2,6 +2,7 @@ import { cardFile, CardFile, type CardOutcome } from '@kelmot/contract';
 import { issuesOf, type Card } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { download } from '@/offline/download';
 import { sayError, useImportCardsMutation, useMeQuery } from '@/store/api';
 import { SecondaryButton } from '@/ui/Button';
 import { FieldFrame, TextBox } from '@/ui/fields';
@@ -16,16 +17,6 @@ const WORDS = {
 
 const sayOutcome = ({ code, version, outcome }: CardOutcome) =>
   outcome === 'new-version' ? `${code} ${WORDS[outcome]} ${version}` : `${code} ${WORDS[outcome]}`;
-
-/** Saves a text as a file on the device. */
-function download(name: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(url);
-}
 
 type Read = { file: CardFile } | { say: string };
 
@@ -102,7 +93,9 @@ export function CardTools({ cards }: { cards: readonly Card[] }) {
         <SecondaryButton
           label="Export all cards"
           testID="cards-export"
-          onPress={() => download('kelmot-cards.json', pretty(cardFile([...cards])))}
+          onPress={() =>
+            download('kelmot-cards.json', pretty(cardFile([...cards])), 'application/json')
+          }
         />
         {me?.role === 'planner' ? (
           <SecondaryButton

@@ -26,6 +26,7 @@ import { LinkButton, PrimaryButton, SecondaryButton } from '@/ui/Button';
 import { SectionView } from '@/ui/SectionView';
 import { Txt } from '@/ui/Txt';
 import { draftOf, newDraft } from './draftOf';
+import { Replan } from './Replan';
 import { SurveyForm } from './SurveyForm';
 
 /** The section of what has been typed so far; before a shape is chosen, nothing. */
@@ -153,6 +154,7 @@ export function SurveyScreen({
           </Txt>
         </View>
       ) : null}
+      {view && changed && !begun ? <Replan view={view} survey={survey} /> : null}
       <SurveyForm
         draftKey={draftKey}
         draft={draft}

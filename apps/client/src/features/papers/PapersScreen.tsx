@@ -1,0 +1,160 @@
+import { familyOf, INTENT_NAMES, say, type Plan } from '@kelmot/core';
+import { router, useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { pathName } from '@/features/repair/pathNames';
+import { sectionOf } from '@/features/repair/sectionOf';
+import { useRepair } from '@/features/repair/useRepair';
+import { Supplies } from '@/features/stations/Supplies';
+import { sayError } from '@/store/api';
+import { useAppSelector } from '@/store/hooks';
+import { BackArrow, SecondaryButton, Tag } from '@/ui/Button';
+import { FigureText } from '@/ui/FigureText';
+import { SectionView } from '@/ui/SectionView';
+import { Failed, Skeleton } from '@/ui/states';
+import { Txt } from '@/ui/Txt';
+import { useNow } from '@/ui/useNow';
+import { WorkingSheet } from '@/ui/Working';
+import type { RepairView } from '@kelmot/contract';
+import { usePapers } from './usePapers';
+
+const KEY = ['ready', 'readiness', 'cost.total', 'cost.material', 'cost.labour', 'downtime'];
+
+/** What the job costs, against doing nothing and against the next card. */
+function Costs({ plan }: { plan: Plan }) {
+  const { figures, next, site } = plan;
+  return (
+    <View className="gap-2 border-b border-ink px-4 py-3">
+      <View className="flex-row flex-wrap gap-x-8 gap-y-3">
+        {KEY.map((id) =>
+          figures[id] ? (
+            <FigureText key={id} figure={figures[id]} label={figures[id].label} as="reading" />
+          ) : null,
+        )}
+      </View>
+      {figures['nothing.cost'] ? (
+        <View className="flex-row flex-wrap gap-x-8" testID="doing-nothing">
+          <FigureText
+            figure={figures['nothing.until']}
+            label={figures['nothing.until']?.label ?? ''}
+            as="row"
+          />
+          <FigureText figure={figures['nothing.cost']} label="and that stop costs" as="row" />
+        </View>
+      ) : null}
+      {next ? (
+        <Txt className="text-pencil" testID="next-option">
+          Next best: {next.code} {next.name}, ready in {say(next.readyMin, 'time')}, material and
+          downtime {site.currency}
+          {say(next.total, 'money').replace(/^\D+/, '')}, expected life{' '}
+          {say(next.lifeDays * 1440, 'time')}; this one {say(plan.lifeDays * 1440, 'time')}.
+        </Txt>
+      ) : null}
+    </View>
+  );
+}
+
+function Buttons({ view, plan }: { view: RepairView; plan: Plan }) {
+  const papers = usePapers(view, plan);
+  const list = [
+    { id: 'a4', label: 'Job card, A4', press: () => papers.jobCard('a4') },
+    { id: 'letter', label: 'Job card, letter', press: () => papers.jobCard('letter') },
+    { id: 'csv', label: 'Picking list, CSV', press: papers.pickingList },
+    { id: 'ics', label: 'Timeline, iCalendar', press: papers.calendar },
+    { id: 'json', label: 'The plan, JSON', press: papers.whole },
+  ];
+  return (
+    <View className="gap-2 border-b border-ink px-4 py-3">
+      <View className="flex-row flex-wrap gap-2">
+        {list.map(({ id, label, press }) => (
+          <SecondaryButton
+            key={id}
+            label={papers.making === id ? 'Making it' : label}
+            testID={`paper-${id}`}
+            disabled={papers.making !== null}
+            onPress={() => void press()}
+          />
+        ))}
+      </View>
+      {papers.error ? (
+        <Txt role="alert" className="text-oxideInk">
+          {papers.error}
+        </Txt>
+      ) : null}
+    </View>
+  );
+}
+
+function Lines({ title, lines }: { title: string; lines: string[] }) {
+  if (lines.length === 0) return null;
+  return (
+    <View className="gap-1 border-b border-rule px-4 py-3">
+      <Txt as="row" role="heading">
+        {title}
+      </Txt>
+      {lines.map((line) => (
+        <Txt key={line}>{line}</Txt>
+      ))}
+    </View>
+  );
+}
+
+/** The whole job on one sheet: what it costs, what to have at hand, who approves; and its papers to print and to send. */
+export function PapersScreen() {
+  const { id = '' } = useLocalSearchParams<{ id: string }>();
+  const { view, error, loading } = useRepair(id);
+  const units = useAppSelector((s) => s.settings.units);
+  const now = useNow(60_000);
+  const [width, setWidth] = useState(0);
+  if (!view) return loading || !error ? <Skeleton /> : <Failed say={sayError(error)} />;
+  const plan = view.plan?.body;
+  const drawing = width > 0 ? sectionOf(view, now, units, { width, height: 220 }) : null;
+  return (
+    <View className="flex-1 bg-paper">
+      <ScrollView
+        className="flex-1"
+        testID="papers"
+        onLayout={(e) => setWidth(Math.min(e.nativeEvent.layout.width, 760))}
+      >
+        <View className="w-full max-w-[760px] self-center pb-10">
+          <View className="flex-row items-center gap-2 bg-sheet pr-4">
+            <BackArrow
+              label="Back to the repair"
+              onPress={() => router.navigate(`/repair/${id}/${view.station}`)}
+            />
+            <Tag text={view.tag} />
+            <Txt as="row" role="heading" className="min-w-0 flex-1" numberOfLines={1}>
+              The whole job
+            </Txt>
+          </View>
+          {drawing ? <SectionView drawing={drawing} /> : null}
+          {plan ? (
+            <>
+              <View className="border-b border-rule px-4 py-3">
+                <Txt as="row">
+                  {plan.card.code} {plan.card.name}
+                </Txt>
+                <Txt className="text-pencil">
+                  {familyOf(view.survey.family).title}. {INTENT_NAMES[plan.survey.intent]}.{' '}
+                  {plan.steps.length} steps, {plan.batches.length}{' '}
+                  {plan.batches.length === 1 ? 'batch' : 'batches'}.
+                </Txt>
+              </View>
+              <Buttons view={view} plan={plan} />
+              <Costs plan={plan} />
+              <Supplies plan={plan} />
+              <Lines title="What would raise the chance" lines={plan.raise} />
+              <Lines title="Who must approve" lines={plan.approvers.map((w) => `${w}.`)} />
+              <Lines title="Wear" lines={plan.gear} />
+              <Lines title="Cautions" lines={plan.cautions.map((c) => c.text)} />
+              <Lines title="How it comes off" lines={plan.removal} />
+            </>
+          ) : (
+            <Txt className="p-4">No plan yet: choose a system at Match.</Txt>
+          )}
+        </View>
+      </ScrollView>
+      <WorkingSheet namePath={(p) => pathName(view.survey.family, p)} />
+    </View>
+  );
+}

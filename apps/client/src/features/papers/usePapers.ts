@@ -1,0 +1,91 @@
+import { Barlow_400Regular, Barlow_600SemiBold } from '@expo-google-fonts/barlow';
+import { BarlowSemiCondensed_600SemiBold } from '@expo-google-fonts/barlow-semi-condensed';
+import { planFile, type RepairView } from '@kelmot/contract';
+import { drawSection, layersText, type Plan, type UnitSystem } from '@kelmot/core';
+import type { PaperSize } from '@kelmot/papers';
+import { Asset } from 'expo-asset';
+import { useState } from 'react';
+import { download } from '@/offline/download';
+import { useAppSelector } from '@/store/hooks';
+import { zoneMin } from '@/ui/useNow';
+
+async function bytesOf(font: number | string): Promise<Uint8Array> {
+  const { uri } = Asset.fromModule(font);
+  const answer = await fetch(uri);
+  return new Uint8Array(await answer.arrayBuffer());
+}
+
+/** The sections of a plan, each damage as it will be built. */
+function plannedSections(plan: Plan, units: UnitSystem, box: { width: number; height: number }) {
+  const { survey, card, figures } = plan;
+  const coats = figures.coats?.value ?? 1;
+  return survey.damages.map((damage) =>
+    drawSection(survey.family, damage, {
+      ...box,
+      system: units,
+      tag: survey.asset.tag,
+      material: survey.parent.material,
+      medium: null,
+      layers: Array.from({ length: coats }, () => 'planned' as const),
+      edgeMm: card.layer.minEdgeMm,
+      label: layersText(plan),
+      plan,
+      dimensions: true,
+      unknown: [],
+    }),
+  );
+}
+
+/** Makes the papers of a plan on the device, without signal: job card, picking list, timeline, the plan itself. */
+export function usePapers(view: RepairView, plan: Plan) {
+  const units = useAppSelector((s) => s.settings.units);
+  const [making, setMaking] = useState<string | null>(null);
+  const [error, setError] = useState<string | null>(null);
+  const url = `${globalThis.location?.origin ?? ''}/repair/${view.id}/${view.station}`;
+  const name = `${view.tag}-${plan.card.code}`.replace(/[^\w.-]+/g, '-');
+  const make = async (id: string, work: () => Promise<void>) => {
+    setMaking(id);
+    setError(null);
+    try {
+      await work();
+    } catch (problem) {
+      setError(`This paper could not be made: ${(problem as Error).message}`);
+    } finally {
+      setMaking(null);
+    }
+  };
+  const jobCard = (paper: PaperSize) =>
+    make(paper, async () => {
+      const papers = await import('@kelmot/papers');
+      const [text, bold, label] = await Promise.all(
+        [Barlow_400Regular, Barlow_600SemiBold, BarlowSemiCondensed_600SemiBold].map(bytesOf),
+      );
+      if (!text || !bold || !label) throw new Error('the fonts are not there');
+      const pdf = await papers.jobCard({
+        plan,
+        paper,
+        fonts: { text, bold, label },
+        sections: plannedSections(plan, units, papers.SECTION_BOX),
+        url,
+        units,
+        zoneMin: zoneMin(),
+      });
+      download(`${name}-${paper}.pdf`, pdf, 'application/pdf');
+    });
+  const pickingList = () =>
+    make('csv', async () => {
+      const papers = await import('@kelmot/papers');
+      download(`${name}-list.csv`, papers.pickingList(plan, units), 'text/csv');
+    });
+  const calendar = () =>
+    make('ics', async () => {
+      const papers = await import('@kelmot/papers');
+      download(`${name}.ics`, papers.calendarOf(plan, view.id, url), 'text/calendar');
+    });
+  const whole = () =>
+    make('json', () => {
+      download(`${name}.json`, JSON.stringify(planFile(plan), null, 2), 'application/json');
+      return Promise.resolve();
+    });
+  return { making, error, jobCard, pickingList, calendar, whole };
+}

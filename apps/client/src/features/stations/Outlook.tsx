@@ -1,0 +1,31 @@
+import { MILESTONE_NAMES, POOR_PCT, say, type Plan } from '@kelmot/core';
+import { View } from 'react-native';
+import { useAppSelector } from '@/store/hooks';
+import { FigureText } from '@/ui/FigureText';
+import { Txt } from '@/ui/Txt';
+
+/** The chance of being ready, what a heater would bring, and what to change where the chance is poor. */
+export function Outlook({ plan }: { plan: Plan }) {
+  const units = useAppSelector((s) => s.settings.units);
+  const chance = plan.figures.readiness;
+  const poor = chance !== undefined && chance.value < POOR_PCT;
+  return (
+    <View className="gap-2 border-b border-ink px-4 py-3" testID="outlook">
+      {chance ? (
+        <FigureText figure={chance} label="chance of being ready, as planned" as="reading" />
+      ) : (
+        <Txt className="text-oxideInk">There is no time left for this cure in the stop.</Txt>
+      )}
+      {poor || !chance ? plan.raise.map((line) => <Txt key={line}>{line}</Txt>) : null}
+      {plan.heat.length > 0 ? (
+        <Txt className="text-pencil">
+          Held warmer, {MILESTONE_NAMES[plan.needed]} comes sooner:{' '}
+          {plan.heat
+            .map((h) => `${say(h.minutes, 'time')} at ${say(h.tempC, 'temperature', units)}`)
+            .join(', ')}
+          .
+        </Txt>
+      ) : null}
+    </View>
+  );
+}

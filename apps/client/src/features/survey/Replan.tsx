@@ -1,0 +1,46 @@
+import type { RepairView } from '@kelmot/contract';
+import { changesText, makePlan, planChanges, type Survey } from '@kelmot/core';
+import { useDeferredValue, useMemo } from 'react';
+import { View } from 'react-native';
+import { useWorkContext } from '@/features/match/useWorkContext';
+import { useCardsQuery, useSiteQuery } from '@/store/api';
+import { useAppSelector } from '@/store/hooks';
+import { StopMark } from '@/ui/marks';
+import { Txt } from '@/ui/Txt';
+
+/** What the plan becomes with the survey as it is typed now: worked out again at every letter, said in one line. */
+export function Replan({ view, survey }: { view: RepairView; survey: Survey | null }) {
+  const units = useAppSelector((s) => s.settings.units);
+  const { data: site } = useSiteQuery();
+  const { data: cards } = useCardsQuery();
+  const plan = view.plan?.body;
+  const typed = useDeferredValue(survey) ?? view.survey;
+  const context = useWorkContext(typed, plan?.schools);
+  const made = useMemo(() => {
+    const card = cards?.find((c) => c.code === plan?.card.code);
+    if (!plan || !site || card?.role !== 'system') return null;
+    return makePlan(typed, card, site.settings, plan.madeAt, context);
+  }, [plan, site, cards, typed, context]);
+  if (!plan || !made || !survey) return null;
+  if (!made.ok)
+    return (
+      <View
+        role="status"
+        className="flex-row items-center gap-3 border-b border-rule bg-sheet px-4 py-3"
+        testID="replan"
+      >
+        <StopMark size={22} />
+        <Txt className="min-w-0 flex-1 text-oxideInk">
+          {plan.card.code} would not fit any more. {made.why}
+        </Txt>
+      </View>
+    );
+  const text = changesText(planChanges(plan, made.plan, units));
+  if (!text) return null;
+  return (
+    <View role="status" className="border-b border-rule bg-sheet px-4 py-3" testID="replan">
+      <Txt as="label">With {plan.card.code}, planned again</Txt>
+      <Txt as="inline">{text}</Txt>
+    </View>
+  );
+}
