@@ -1,5 +1,6 @@
 import { Survey, type FamilyId, type SurveyOf } from '@kelmot/core';
 import { demoAssets } from './plant';
+import type { Stage } from './stages';
 
 /** A survey of one family without its asset; what was asked later has a usual answer and may be left out. */
 export type Part<S extends Survey> = S extends Survey
@@ -17,6 +18,8 @@ export interface SurveyedRepair {
   tag: string;
   hoursAgo: number;
   survey: SurveyPart;
+  /** The card it was taken on with, and how far it has come; left out where it waits at Match. */
+  taken?: { cardCode: string; stage: Stage };
 }
 
 const readings = { airC: 16, rhPct: 58, surfaceC: 15 };
@@ -204,24 +207,24 @@ const matting: PartOf<'F16'> = {
   window: down(72),
 };
 
-/** One of every family, surveyed and waiting at Match; among them a tyre that is refused, its cords showing. */
+/** One of every family, at different stations; among them a tyre that is refused, its cords showing. */
 export const surveyedRepairs: SurveyedRepair[] = [
-  { tag: 'JH-2', hoursAgo: 2, survey: flange },
+  { tag: 'JH-2', hoursAgo: 3, survey: flange, taken: { cardCode: 'R-210', stage: 'prep' } },
   { tag: 'SG-2', hoursAgo: 5, survey: bracket },
-  { tag: 'CP-08', hoursAgo: 1, survey: leak },
-  { tag: 'JP-31', hoursAgo: 6, survey: rated },
-  { tag: 'BC-3', hoursAgo: 1, survey: belt },
+  { tag: 'CP-08', hoursAgo: 5, survey: leak, taken: { cardCode: 'W-310', stage: 'cured' } },
+  { tag: 'JP-31', hoursAgo: 9, survey: rated, taken: { cardCode: 'W-330', stage: 'curing' } },
+  { tag: 'BC-3', hoursAgo: 3, survey: belt, taken: { cardCode: 'B-410', stage: 'curing' } },
   { tag: 'WL-2', hoursAgo: 8, survey: tyre },
   { tag: 'TR-6', hoursAgo: 9, survey: scuffed },
-  { tag: 'FL-06', hoursAgo: 3, survey: crack },
-  { tag: 'FL-08', hoursAgo: 4, survey: patch },
-  { tag: 'YD-1', hoursAgo: 7, survey: yard },
-  { tag: 'BS-4', hoursAgo: 10, survey: wall },
+  { tag: 'FL-06', hoursAgo: 2, survey: crack, taken: { cardCode: 'C-620', stage: 'prep' } },
+  { tag: 'FL-08', hoursAgo: 6, survey: patch, taken: { cardCode: 'C-645', stage: 'curing' } },
+  { tag: 'YD-1', hoursAgo: 4, survey: yard, taken: { cardCode: 'C-630', stage: 'prep' } },
+  { tag: 'BS-4', hoursAgo: 10, survey: wall, taken: { cardCode: 'C-670', stage: 'cured' } },
   { tag: 'TK-22', hoursAgo: 12, survey: tank },
-  { tag: 'SU-1', hoursAgo: 11, survey: sump },
-  { tag: 'CT-1', hoursAgo: 13, survey: cowl },
+  { tag: 'SU-1', hoursAgo: 5, survey: sump, taken: { cardCode: 'X-830', stage: 'curing' } },
+  { tag: 'CT-1', hoursAgo: 1, survey: cowl, taken: { cardCode: 'X-840', stage: 'prep' } },
   { tag: 'CB-3', hoursAgo: 14, survey: board },
-  { tag: 'LB-1', hoursAgo: 15, survey: matting },
+  { tag: 'LB-1', hoursAgo: 15, survey: matting, taken: { cardCode: 'S-710', stage: 'curing' } },
 ];
 
 /** A demo survey made whole with the asset of a tag, begun at a moment. Throws where the plant has no such asset. */

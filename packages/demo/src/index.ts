@@ -6,3 +6,4 @@ export * from './repairs';
 export * from './instruments/weather';
 export * from './shelf';
 export * from './meets';
+export * from './stages';

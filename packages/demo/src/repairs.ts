@@ -1,17 +1,6 @@
 import type { SurveyOf } from '@kelmot/core';
 import type { Part } from './families';
-
-/** How far a demo repair has come: each stage includes all before it. */
-export type Stage =
-  | 'survey'
-  | 'match'
-  | 'gate-stopped'
-  | 'prep'
-  | 'placing'
-  | 'between-coats'
-  | 'curing'
-  | 'cured'
-  | 'closed';
+import type { Stage } from './stages';
 
 export interface DemoRepair {
   tag: string;

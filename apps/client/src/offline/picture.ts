@@ -1,4 +1,5 @@
 import { MOST_PHOTO } from '@kelmot/contract';
+import { chosenFile } from './chosenFile';
 
 type Picked = { mime: 'image/jpeg'; data: string } | { error: string };
 
@@ -8,18 +9,6 @@ const TRIES = [
   { side: 1024, quality: 0.65 },
   { side: 800, quality: 0.5 },
 ];
-
-function chosenFile(): Promise<File | null> {
-  return new Promise((resolve) => {
-    const input = document.createElement('input');
-    input.type = 'file';
-    input.accept = 'image/*';
-    input.setAttribute('capture', 'environment');
-    input.onchange = () => resolve(input.files?.[0] ?? null);
-    input.oncancel = () => resolve(null);
-    input.click();
-  });
-}
 
 function shrink(image: ImageBitmap, side: number, quality: number): string | null {
   const scale = Math.min(1, side / Math.max(image.width, image.height));
@@ -34,7 +23,7 @@ function shrink(image: ImageBitmap, side: number, quality: number): string | nul
 
 /** Asks for a picture from camera or files and makes it small enough to be sent with a weak signal; null if none was chosen. */
 export async function pickPicture(): Promise<Picked | null> {
-  const file = await chosenFile();
+  const file = await chosenFile('image/*', true);
   if (!file) return null;
   const image = await createImageBitmap(file).catch(() => null);
   if (!image) return { error: 'This file is no picture. Choose a JPEG or a PNG.' };

@@ -10,9 +10,12 @@ import {
   demoUsers,
   meets,
   openRepairs,
+  simulatedWeather,
   siteSettings,
+  STAGES,
   type DemoRepair,
   type Stage,
+  type SurveyPart,
 } from '@kelmot/demo';
 import { count, eq } from 'drizzle-orm';
 import { hashPassword } from '../auth';
@@ -28,19 +31,10 @@ const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
 const iso = (at: number): string => new Date(at).toISOString();
 
-const ORDER: Stage[] = [
-  'survey',
-  'match',
-  'gate-stopped',
-  'prep',
-  'placing',
-  'between-coats',
-  'curing',
-  'cured',
-  'closed',
-];
-const reaches = (repair: DemoRepair, stage: Stage): boolean =>
-  ORDER.indexOf(repair.stage) >= ORDER.indexOf(stage);
+/** A repair to be walked to its stage, of any family. */
+type Walked = Omit<DemoRepair, 'survey'> & { survey: SurveyPart };
+const reaches = (repair: Walked, stage: Stage): boolean =>
+  STAGES.indexOf(repair.stage) >= STAGES.indexOf(stage);
 
 async function seedPeople(db: Db): Promise<Me[]> {
   const people: Me[] = [];
@@ -76,15 +70,13 @@ class Walk {
   constructor(
     private readonly db: Db,
     private readonly me: Me,
-    private at: number,
+    /** The moment the walk has come to. */
+    public at: number,
   ) {}
 
   private async send(draft: Draft<Command>): Promise<void> {
-    await runCommand(this.db, this.me, {
-      ...draft,
-      id: uuidv7(),
-      repairId: this.repairId,
-    } as Command);
+    const command = { ...draft, id: uuidv7(), repairId: this.repairId } as Command;
+    await runCommand(this.db, this.me, command, simulatedWeather);
   }
 
   private async view() {
@@ -93,7 +85,7 @@ class Walk {
     return view;
   }
 
-  async plan(repair: DemoRepair, survey: Survey): Promise<void> {
+  async plan(repair: Walked, survey: Survey): Promise<void> {
     await this.send({ type: 'repair.create', at: iso(this.at), survey });
     if (!reaches(repair, 'gate-stopped')) return;
     this.at += 10 * MINUTE;
@@ -175,7 +167,7 @@ class Walk {
 }
 
 /** When each batch was mixed, counting back from now so that what runs is at an interesting moment. */
-function mixTimes(repair: DemoRepair, plan: Plan, now: number, from: number): number[] {
+function mixTimes(repair: Walked, plan: Plan, now: number, from: number): number[] {
   const perBatch = (plan.card.mix.mixMinutes + (plan.figures.place?.value ?? 10) + 2) * MINUTE;
   const opens = (plan.milestones.find((m) => m.id === 'overcoatOpens')?.minutes ?? 0) * MINUTE;
   const perCoat = plan.batches.filter((b) => b.coat === 1).length;
@@ -195,7 +187,7 @@ function mixTimes(repair: DemoRepair, plan: Plan, now: number, from: number): nu
 async function seedRepair(
   db: Db,
   me: Me,
-  repair: DemoRepair,
+  repair: Walked,
   assetId: string,
   now: number,
 ): Promise<void> {
@@ -210,7 +202,7 @@ async function seedRepair(
   await walk.holds(plan, 'prep', prepMin, repair.stage === 'gate-stopped');
   if (!reaches(repair, 'placing')) return;
   await walk.holds(plan, 'mix', 5);
-  const times = mixTimes(repair, plan, now, startedAt + (prepMin + 20) * MINUTE);
+  const times = mixTimes(repair, plan, now, walk.at + 10 * MINUTE);
   const perCoat = plan.batches.filter((b) => b.coat === 1).length;
   const upTo =
     repair.stage === 'placing'
@@ -267,21 +259,15 @@ export async function seedDemo(db: Db, now: number): Promise<boolean> {
     .select({ id: assets.id, tag: assets.tag })
     .from(assets)
     .where(eq(assets.siteId, siteId));
-  for (const { tag, hoursAgo, survey } of surveyedRepairs) {
-    const asset = known.find((a) => a.tag === tag);
-    const at = iso(now - hoursAgo * HOUR);
-    if (!asset) throw new Error(`no demo asset ${tag}`);
-    await runCommand(db, technician, {
-      type: 'repair.create',
-      id: uuidv7(),
-      repairId: uuidv7(),
-      at,
-      survey: demoSurvey(tag, asset.id, at, survey),
-    });
-  }
-  for (const repair of [...closedRepairs, ...openRepairs]) {
+  const waiting = { cardCode: '', stage: 'match' } as const;
+  const ofFamilies = surveyedRepairs.map(({ taken = waiting, ...repair }): Walked => ({
+    ...repair,
+    ...taken,
+  }));
+  for (const repair of [...ofFamilies, ...closedRepairs, ...openRepairs]) {
     const asset = known.find((a) => a.tag === repair.tag);
-    if (asset) await seedRepair(db, technician, repair, asset.id, now);
+    if (!asset) throw new Error(`no demo asset ${repair.tag}`);
+    await seedRepair(db, technician, repair, asset.id, now);
   }
   return true;
 }

@@ -101,10 +101,10 @@ export function raiseChance(work: WorkUp, readyPct: number | null): string[] {
   ];
 }
 
-/** When it may be mixed and stay dry until it is tack-free, by the forecast. */
-export function workWindows(work: WorkUp, times: Timeline): z.infer<typeof WorkWindow>[] {
+/** When it may be mixed and stay dry until it is tack-free, by the forecast; null without one. */
+export function workWindows(work: WorkUp, times: Timeline): z.infer<typeof WorkWindow>[] | null {
   const { weather } = work.context;
-  if (!weather || weather.length === 0) return [];
+  if (!weather || weather.length === 0) return null;
   const protect = minutesTo(work, 'tackFree') ?? 120;
   return windowsIn(weather, work.card.ambient, times.buildMin, protect).slice(0, 6);
 }

@@ -71,8 +71,8 @@ export const Plan = z.strictObject({
   readyMin: z.number(),
   /** How a heater would shorten the needed cure. */
   heat: z.array(HeatOption).default([]),
-  /** When the forecast allows it, out of doors. */
-  windows: z.array(WorkWindow).default([]),
+  /** When the forecast allows it, out of doors; null where no forecast was asked. */
+  windows: z.array(WorkWindow).nullable().default(null),
   /** What would raise a poor chance of being ready. */
   raise: z.array(z.string()).default([]),
   /** The next best card, where others were at hand to compare. */

@@ -107,7 +107,12 @@ export function Mix(props: StationProps) {
           ))}
         </View>
       ) : null}
-      <Supplies plan={plan} />
+      <Supplies
+        plan={plan}
+        drawFor={
+          repair.canWrite && view.plan ? { repairId: view.id, planId: view.plan.id } : undefined
+        }
+      />
       <StepList station="mix" {...props} />
     </View>
   );

@@ -13,8 +13,8 @@ import type { StationProps } from './StepsStation';
 function Windows({ plan }: { plan: Plan }) {
   const now = useNow(60_000);
   const clock = (iso: string) => dayClockText(Date.parse(iso), now, zoneMin());
+  if (!plan.windows) return null;
   const ahead = plan.windows.filter((w) => Date.parse(w.latestStart) > now);
-  if (!plan.survey.site.outdoors) return null;
   return (
     <View className="border-b border-rule px-4 py-3" role="note" testID="windows">
       <Txt as="inline">By the forecast, mix</Txt>

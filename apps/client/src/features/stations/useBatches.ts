@@ -63,7 +63,7 @@ export function useBatches(view: RepairView, plan: Plan): Batches {
       .some((b) => !view.mixes.some((m) => m.batchNo === b.no && m.placedAt !== null));
   const held =
     open.length > 0
-      ? `First: ${open.join(', ').toLowerCase()}`
+      ? `${open.length} to do first: ${open[0]?.toLowerCase() ?? ''}`
       : earlier
         ? 'First place the coat before it'
         : weigh && check === null

@@ -10,12 +10,14 @@ import {
 import { useState } from 'react';
 import { FlatList, Pressable, View } from 'react-native';
 import { Frame } from '@/features/frame/Frame';
-import { sayError, useCardsQuery } from '@/store/api';
+import { sayError, useCardsQuery, useShelfQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
 import { CardEdit, CardTools } from './CardTools';
+import { Shelf, shelfText } from './Shelf';
 import { Tag } from '@/ui/Button';
 import { Empty, Failed, Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
+import { useNow } from '@/ui/useNow';
 
 function Line({ name, text }: { name: string; text: string }) {
   return (
@@ -78,7 +80,7 @@ function SystemFigures({ card }: { card: SystemCard }) {
   );
 }
 
-function CardRow({ card }: { card: Card }) {
+function CardRow({ card, shelf }: { card: Card; shelf: string | null }) {
   const [open, setOpen] = useState(false);
   return (
     <View className="border-b border-rule px-4">
@@ -100,9 +102,11 @@ function CardRow({ card }: { card: Card }) {
         <Txt>{card.summary}</Txt>
         <Txt as="label">
           {card.packs.map((p) => `${p.label} ${say(p.price, 'money')}`).join(', ')}
+          {shelf === null ? '' : `; ${shelf}`}
         </Txt>
       </Pressable>
       {open && card.role === 'system' ? <SystemFigures card={card} /> : null}
+      {open ? <Shelf card={card} /> : null}
       {open ? <CardEdit card={card} /> : null}
       {open && card.mustNotTouch.length > 0 ? (
         <Txt className="pb-3 text-pencil">Must not touch: {card.mustNotTouch.join(', ')}.</Txt>
@@ -114,6 +118,15 @@ function CardRow({ card }: { card: Card }) {
 /** Store: the material cards the plant works with, each with its figures. */
 export function StoreScreen() {
   const { data: cards, isLoading, error, refetch } = useCardsQuery();
+  const { data: shelf } = useShelfQuery();
+  const now = useNow(60_000);
+  const onShelf = (code: string) =>
+    shelf
+      ? shelfText(
+          shelf.filter((l) => l.cardCode === code),
+          now,
+        )
+      : null;
   return (
     <Frame tab="store">
       <View className="border-b border-ink px-4 py-3">
@@ -131,7 +144,7 @@ export function StoreScreen() {
         ListHeaderComponent={cards ? <CardTools cards={cards} /> : null}
         data={cards ?? []}
         keyExtractor={(c) => c.code}
-        renderItem={({ item }) => <CardRow card={item} />}
+        renderItem={({ item }) => <CardRow card={item} shelf={onShelf(item.code)} />}
       />
     </Frame>
   );

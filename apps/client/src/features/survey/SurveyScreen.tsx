@@ -26,6 +26,7 @@ import { LinkButton, PrimaryButton, SecondaryButton } from '@/ui/Button';
 import { SectionView } from '@/ui/SectionView';
 import { Txt } from '@/ui/Txt';
 import { draftOf, newDraft } from './draftOf';
+import { FromPlanFile } from './FromPlanFile';
 import { Replan } from './Replan';
 import { SurveyForm } from './SurveyForm';
 
@@ -169,6 +170,7 @@ export function SurveyScreen({
             onPress={() => dispatch(draftDropped(draftKey))}
           />
         ) : null}
+        {!view ? <FromPlanFile /> : null}
         {!view ? (
           <SecondaryButton
             label="Throw this draft away"

@@ -1,0 +1,157 @@
+import type { ShelfLot } from '@kelmot/contract';
+import type { Card } from '@kelmot/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { sayError, useMeQuery, useMoveStockMutation, useShelfQuery } from '@/store/api';
+import { SecondaryButton } from '@/ui/Button';
+import { Choices, FieldFrame, TextBox } from '@/ui/fields';
+import { Txt } from '@/ui/Txt';
+import { useNow } from '@/ui/useNow';
+
+/** Whether a lot is over its last day. */
+const over = (lot: ShelfLot, now: number) =>
+  lot.expiresOn < new Date(now).toISOString().slice(0, 10);
+
+/** Packs of a card on the shelf, by those that may still be used. */
+export function shelfText(lots: readonly ShelfLot[], now: number): string {
+  const good = lots.filter((l) => !over(l, now)).reduce((n, l) => n + l.count, 0);
+  const past = lots.filter((l) => over(l, now)).reduce((n, l) => n + l.count, 0);
+  if (good + past === 0) return 'none on the shelf';
+  return `${good} on the shelf${past > 0 ? `, ${past} past their date` : ''}`;
+}
+
+function Receive({ card }: { card: Card }) {
+  const [packId, setPackId] = useState(card.packs[0]?.id ?? '');
+  const [lot, setLot] = useState('');
+  const [day, setDay] = useState('');
+  const [count, setCount] = useState('1');
+  const [said, setSaid] = useState<string>();
+  const [move, { isLoading }] = useMoveStockMutation();
+  const receive = async () => {
+    const packs = Number(count);
+    if (lot.trim() === '') return setSaid('Type the lot, as on the pack.');
+    if (!/^\d{4}-\d{2}-\d{2}$/.test(day)) return setSaid('Type its last day as 2027-05-31.');
+    if (!Number.isInteger(packs) || packs < 1 || packs > 1000)
+      return setSaid('Packs: a whole number from 1 to 1000.');
+    try {
+      await move({
+        id: uuidv7(),
+        at: new Date().toISOString(),
+        cardCode: card.code,
+        packId,
+        lot: lot.trim(),
+        expiresOn: day,
+        delta: packs,
+        reason: 'received',
+        repairId: null,
+      }).unwrap();
+      setSaid(`${packs} of lot ${lot.trim()} on the shelf.`);
+      setLot('');
+    } catch (problem) {
+      setSaid(sayError(problem));
+    }
+  };
+  return (
+    <FieldFrame label="Packs came in" why="By lot: the oldest is used first.">
+      <View className="gap-2">
+        <Choices
+          id={`pack-${card.code}`}
+          label="Pack"
+          options={card.packs.map((p) => ({ value: p.id, label: p.label }))}
+          value={packId}
+          onPick={setPackId}
+        />
+        <View className="flex-row gap-2">
+          <View className="flex-1">
+            <TextBox
+              id={`lot-${card.code}`}
+              label="Lot"
+              text={lot}
+              onText={setLot}
+              placeholder="Lot"
+            />
+          </View>
+          <View className="flex-1">
+            <TextBox
+              id={`day-${card.code}`}
+              label="Last day"
+              text={day}
+              onText={setDay}
+              placeholder="2027-05-31"
+            />
+          </View>
+          <View className="w-20">
+            <TextBox
+              id={`count-${card.code}`}
+              label="Packs"
+              text={count}
+              onText={setCount}
+              numeric
+            />
+          </View>
+        </View>
+        <SecondaryButton
+          label="Put on the shelf"
+          testID={`receive-${card.code}`}
+          disabled={isLoading}
+          onPress={() => void receive()}
+        />
+        {said ? (
+          <Txt role="status" testID={`shelf-said-${card.code}`}>
+            {said}
+          </Txt>
+        ) : null}
+      </View>
+    </FieldFrame>
+  );
+}
+
+/** The shelf of one card: each lot with what is left and its last day; packs taken out and put in. */
+export function Shelf({ card }: { card: Card }) {
+  const { data } = useShelfQuery();
+  const { data: me } = useMeQuery();
+  const now = useNow(60_000);
+  const [move, { isLoading }] = useMoveStockMutation();
+  const lots = (data ?? []).filter((l) => l.cardCode === card.code);
+  const canWrite = me !== undefined && me.role !== 'viewer';
+  const take = (lot: ShelfLot) =>
+    void move({
+      id: uuidv7(),
+      at: new Date().toISOString(),
+      cardCode: lot.cardCode,
+      packId: lot.packId,
+      lot: lot.lot,
+      delta: -1,
+      reason: over(lot, now) ? 'binned' : 'drawn',
+      repairId: null,
+    });
+  return (
+    <View className="gap-2 pb-3" testID={`shelf-${card.code}`}>
+      <Txt as="label">On the shelf</Txt>
+      {lots.length === 0 ? <Txt className="text-pencil">None.</Txt> : null}
+      {lots.map((lot) => (
+        <View key={lot.id} className="flex-row items-center gap-3 border-b border-rule py-1">
+          <View className="min-w-0 flex-1">
+            <Txt as="inline">
+              {lot.count} × {card.packs.find((p) => p.id === lot.packId)?.label ?? lot.packId}
+            </Txt>
+            <Txt as="label" className={over(lot, now) ? 'text-oxideInk' : undefined}>
+              Lot {lot.lot}, {over(lot, now) ? 'past its date' : 'good to'} {lot.expiresOn}
+            </Txt>
+          </View>
+          {canWrite ? (
+            <SecondaryButton
+              label={over(lot, now) ? 'Bin one' : 'Take one'}
+              hint={`One of lot ${lot.lot}`}
+              testID={`take-${lot.lot}`}
+              disabled={isLoading}
+              onPress={() => take(lot)}
+            />
+          ) : null}
+        </View>
+      ))}
+      {canWrite ? <Receive card={card} /> : null}
+    </View>
+  );
+}

@@ -1,0 +1,80 @@
+import { PlanFile } from '@kelmot/contract';
+import { issuesOf } from '@kelmot/core';
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { chosenFile } from '@/offline/chosenFile';
+import { useMeQuery } from '@/store/api';
+import { useAppDispatch } from '@/store/hooks';
+import { queued } from '@/store/outbox';
+import { SecondaryButton } from '@/ui/Button';
+import { Txt } from '@/ui/Txt';
+
+type Read = { file: PlanFile } | { say: string };
+
+/** Reads a plan file, or says at which field it is none. */
+function readPlan(text: string): Read {
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch (error) {
+    return { say: `This is not JSON: ${(error as Error).message}` };
+  }
+  const parsed = PlanFile.safeParse(raw);
+  if (parsed.success) return { file: parsed.data };
+  const issues = issuesOf(parsed.error).slice(0, 3);
+  return { say: `This is no plan: ${issues.map((i) => `${i.path} ${i.message}`).join('; ')}` };
+}
+
+/** Begins a repair from a plan file: its survey, card and schools, planned anew with this site’s cards and shelf. */
+export function FromPlanFile() {
+  const dispatch = useAppDispatch();
+  const { data: me } = useMeQuery();
+  const [said, setSaid] = useState<string>();
+  const open = async () => {
+    const chosen = await chosenFile('application/json,.json');
+    if (!chosen) return;
+    const read = readPlan(await chosen.text());
+    if ('say' in read) return setSaid(read.say);
+    const { survey, card, schools } = read.file.plan;
+    const repairId = uuidv7();
+    const at = new Date().toISOString();
+    // The asset is found again by its tag: its id is this site’s own.
+    const timed = {
+      ...survey,
+      asset: { ...survey.asset, id: null },
+      window: { ...survey.window, startAt: at },
+    };
+    dispatch(queued({ type: 'repair.create', id: uuidv7(), repairId, at, survey: timed }));
+    dispatch(
+      queued({
+        type: 'plan.make',
+        id: uuidv7(),
+        repairId,
+        at,
+        expect: 1,
+        planId: uuidv7(),
+        cardCode: card.code,
+        intent: survey.intent,
+        schools,
+      }),
+    );
+    router.replace(`/repair/${repairId}/prep`);
+  };
+  if (me?.role === 'viewer') return null;
+  return (
+    <View className="gap-2">
+      <SecondaryButton
+        label="Begin from a plan file"
+        testID="from-plan-file"
+        onPress={() => void open()}
+      />
+      {said ? (
+        <Txt role="alert" className="text-oxideInk" testID="plan-file-said">
+          {said}
+        </Txt>
+      ) : null}
+    </View>
+  );
+}

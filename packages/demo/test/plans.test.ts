@@ -1,0 +1,394 @@
+import {
+  changesText,
+  makePlan,
+  Plan,
+  planChanges,
+  stepTime,
+  STATIONS,
+  weatherFor,
+  type FamilyId,
+  type Survey,
+  type SystemCard,
+  type WorkContext,
+} from '@kelmot/core';
+import fc from 'fast-check';
+import {
+  demoCards,
+  demoSurvey,
+  simulatedWeather,
+  siteSettings,
+  surveyedRepairs,
+  systemCards,
+} from '../src/index';
+
+const AT = '2026-11-25T08:00:00Z';
+const context: WorkContext = { library: demoCards };
+
+const surveyOf = (family: FamilyId): Survey => {
+  const found = surveyedRepairs.filter((r) => r.survey.family === family).at(-1);
+  if (!found) throw new Error(`no demo survey of ${family}`);
+  return demoSurvey(found.tag, null, AT, found.survey);
+};
+const card = (code: string): SystemCard => {
+  const found = systemCards.find((c) => c.code === code);
+  if (!found) throw new Error(`no card ${code}`);
+  return found;
+};
+function planned(family: FamilyId, code: string, survey = surveyOf(family), given = context): Plan {
+  const made = makePlan(survey, card(code), siteSettings, AT, given);
+  if (!made.ok) throw new Error(made.why);
+  return made.plan;
+}
+const figure = (plan: Plan, id: string): number => {
+  const found = plan.figures[id];
+  if (!found) throw new Error(`no figure ${id}`);
+  return found.value;
+};
+const step = (plan: Plan, id: string) => {
+  const found = plan.steps.find((s) => s.id === id);
+  if (!found) throw new Error(`no step ${id}; there are ${plan.steps.map((s) => s.id).join(' ')}`);
+  return found;
+};
+const supply = (plan: Plan, id: string) => plan.supplies.find((s) => s.id === id);
+
+describe('each family by a worked plan', () => {
+  test('F1: a ring of 410 to 268, 4 deep, closed in a star', () => {
+    const plan = planned('F1', 'R-210');
+    // π/4·(410² − 268²)·4 is 302.46 ml; half a profile of 120 µm over 756 cm² is 4.54 ml; 10 % over, 8 % waste.
+    expect(figure(plan, 'total')).toBeCloseTo((302.46 + 4.537) * 1.1 * 1.08, 0);
+    expect(step(plan, 'close').text).toContain('1 7 4 10 2 8 5 11 3 9 6 12');
+    expect(step(plan, 'open').waitsFor).toBe('handle');
+    expect(step(plan, 'flatness').hold).toMatchObject({ kind: 'reading', max: 0.1 });
+    expect(plan.cautions.map((c) => c.id)).toEqual(expect.arrayContaining(['pressure', 'amine']));
+  });
+
+  test('F3: a break of 110 in 12 mm, 10 mm of room', () => {
+    const plan = planned('F3', 'X-870');
+    // Laps of three walls on both faces: 2·110·3·12 is 7920 mm²; a quarter of 26 MPa on it is 51 480 N, 57.2 times 900.
+    expect(figure(plan, 'bond')).toBeCloseTo(57.2, 6);
+    expect(figure(plan, 'proof')).toBe(1125);
+    expect(figure(plan, 'envelope')).toBe(8);
+    expect(step(plan, 'proof').hold).toMatchObject({ quantity: 'force', min: 1125 });
+    expect(supply(plan, 'tack')).toMatchObject({ code: 'X-860' });
+  });
+
+  test('F4: a 5 mm pinhole in a 114.3 pipe, 75 mm tape, eight layers', () => {
+    const plan = planned('F4', 'W-310');
+    // 205 long; turn π·(114.3 + 8·0.38); advance 37.5; (205 − 75)/37.5 helical turns and two square ones, four times.
+    const turn = Math.PI * (114.3 + 8 * 0.38);
+    const metres = (4 * ((130 / 37.5) * Math.hypot(turn, 37.5) + 2 * turn)) / 1000;
+    expect(figure(plan, 'wrapLength')).toBe(205);
+    expect(figure(plan, 'tape') / 1000).toBeCloseTo(metres, 6);
+    expect(plan.picks.reduce((n, p) => n + p.count, 0)).toBe(Math.ceil(metres / 2.7));
+    expect(step(plan, 'remove-old').hold?.kind).toBe('photo');
+    expect(supply(plan, 'plug')?.code).toBe('P-110');
+    expect(step(plan, 'pressure-50').hold).toMatchObject({ min: 1.5 });
+    expect(step(plan, 'pressure-100').hold).toMatchObject({ min: 3 });
+    expect(plan.removal[0]).toMatch(/two lines opposite/);
+  });
+
+  test('F4: wrapped alone where no plug is wanted', () => {
+    const plan = planned('F4', 'W-310', undefined, { ...context, schools: { plug: 'wrap' } });
+    expect(plan.steps.some((s) => s.id === 'plug')).toBe(false);
+    expect(supply(plan, 'plug')).toBeUndefined();
+  });
+
+  test('F5: a 22 mm hole at 6 bar, designed and approved by name', () => {
+    const plan = planned('F5', 'W-330');
+    const layers = figure(plan, 'layers');
+    // Overlap 2·√(219.1·6.3); taper five thicknesses; the hole and both of both.
+    expect(figure(plan, 'overlap')).toBeCloseTo(2 * Math.sqrt(219.1 * 6.3), 6);
+    expect(figure(plan, 'taper')).toBeCloseTo(5 * layers * 0.45, 6);
+    expect(figure(plan, 'wrapLength')).toBeCloseTo(
+      22 + 2 * figure(plan, 'overlap') + 2 * figure(plan, 'taper'),
+      6,
+    );
+    expect(step(plan, 'design-approval').hold).toEqual({
+      kind: 'approval',
+      who: 'pressure-engineer',
+    });
+    expect(plan.approvers).toEqual(['A pressure engineer']);
+    expect(planned('F5', 'W-350').steps.some((s) => s.id === 'isolate-ply')).toBe(true);
+  });
+
+  test('F6: a 64 mm hole in a 14 mm belt, lap 75, cover 3', () => {
+    const plan = planned('F6', 'B-410');
+    const area = (d: number) => (Math.PI / 4) * d * d;
+    expect(figure(plan, 'holeMl')).toBeCloseTo((area(64) * 14 * 1.05) / 1000, 6);
+    expect(figure(plan, 'coverMl')).toBeCloseTo(
+      (0.5 * (area(214) + 4 * area(139) + area(64)) * 1.05) / 1000,
+      6,
+    );
+    expect(plan.picks).toEqual([expect.objectContaining({ count: 1 })]);
+    expect(plan.batches[0]).toMatchObject({ aG: null, bG: null });
+    expect(step(plan, 'condition').hold).toMatchObject({ kind: 'countdown', minutes: 15 });
+    // (900 − 64)/120 weeks until it must stop; a stop of 16 h.
+    expect(figure(plan, 'nothing.until') / 10080).toBeCloseTo(836 / 120, 6);
+    expect(figure(plan, 'nothing.cost')).toBeCloseTo(16 * plan.survey.asset.costPerHour, 6);
+  });
+
+  test('F6: humid air doubles the flash-off', () => {
+    const survey = surveyOf('F6');
+    const humid = { ...survey, readings: { ...survey.readings, rhPct: 80 } };
+    expect(step(planned('F6', 'B-410', humid), 'condition').hold).toMatchObject({ minutes: 30 });
+  });
+
+  test('F7: a crack of 180 by 4 under sheets of 110 by 120', () => {
+    const plan = planned('F7', 'T-510');
+    // 28 wide is needed: four go in a sheet; 204/110 long are two strips, each half a sheet; (60 − 4)/2 of margin.
+    expect([figure(plan, 'strips'), figure(plan, 'stripWidth'), figure(plan, 'marginGot')]).toEqual(
+      [2, 60, 28],
+    );
+    expect(figure(plan, 'drops')).toBe(33);
+    expect(plan.cautions.some((c) => c.id === 'tyre')).toBe(true);
+    const leaky = surveyOf('F7') as Extract<Survey, { family: 'F7' }>;
+    const tight = planned('F7', 'T-510', { ...leaky, tyre: { ...leaky.tyre, airtight: false } });
+    expect(step(tight, 'air').text).toMatch(/all four corners/);
+  });
+
+  test('F8: 3.4 m of 4 by 45 and 1.6 m of 2 by 40, by cartridge', () => {
+    const plan = planned('F8', 'C-620');
+    expect(figure(plan, 'resin')).toBeCloseTo((3.4 * 4 * 45 + 1.6 * 2 * 40) * 1.1, 6);
+    // Both cartridges are purged: 15 ml each, over and above.
+    expect(supply(plan, 'system')?.amount).toBeCloseTo(figure(plan, 'total') + 30, 6);
+    expect(step(plan, 'mix').text).toMatch(/cure witness/);
+    expect(step(plan, 'grind').waitsFor).toBe('handle');
+    const struck = planned('F8', 'C-620', undefined, { ...context, schools: { proud: 'strike' } });
+    expect(struck.steps.some((s) => s.id === 'grind')).toBe(false);
+    expect(step(struck, 'scrape').station).toBe('build');
+  });
+
+  test('F8: a bottomless crack is sanded up to the working depth, unless it is packed', () => {
+    const survey = surveyOf('F8') as Extract<Survey, { family: 'F8' }>;
+    const open: Survey = {
+      ...survey,
+      damages: [{ shape: 'bottomless', lengthMm: 2000, widthMm: 10, depthMm: 100 }],
+    };
+    const sanded = planned('F8', 'C-620', open);
+    // 2 m · 10 mm · (100 − 40) of sand, 40 of resin.
+    expect(figure(sanded, 'sandBed')).toBeCloseTo(1200, 6);
+    expect(figure(sanded, 'resin')).toBeCloseTo(800 * 1.1, 6);
+    expect(supply(sanded, 'sand')?.amount).toBeCloseTo(1.2 * 1.6 * 1000, 6);
+    const whole = planned('F8', 'C-620', open, { ...context, schools: { sand: 'none' } });
+    expect(figure(whole, 'resin')).toBeCloseTo(2000 * 1.1, 6);
+    expect(figure(whole, 'total')).toBeGreaterThan(figure(sanded, 'total') * 2);
+  });
+
+  test('F9: a patch of 900 by 600 by 55, extended with aggregate', () => {
+    const plan = planned('F9', 'C-645');
+    // 29.7 l and 21 % on top; a bag makes 12.2 l and 10 kg of stone 3.77 l more: three bags.
+    expect(figure(plan, 'total') / 1000).toBeCloseTo(29.7 * 1.1 * 1.1, 6);
+    expect(figure(plan, 'bags')).toBe(3);
+    expect(figure(plan, 'water')).toBeCloseTo(6600, 6);
+    expect(supply(plan, 'aggregate')?.amount).toBeCloseTo(30_000, 6);
+    expect(supply(plan, 'seal')?.code).toBe('C-660');
+    expect(step(plan, 'mix').text).toMatch(/^Powder into water, never the other way/);
+  });
+
+  test('F9: an overlay has a base and a finish with different water', () => {
+    const survey = surveyOf('F9') as Extract<Survey, { family: 'F9' }>;
+    const overlay: Survey = {
+      ...survey,
+      damages: [{ shape: 'overlay', lengthMm: 3000, widthMm: 2000, depthMm: 6 }],
+      window: { ...survey.window, downMin: 3 * 1440 },
+    };
+    const plan = planned('F9', 'C-650', overlay);
+    expect([...new Set(plan.batches.map((b) => b.consistency))]).toEqual(['base', 'finish']);
+    const of = (consistency: string) => plan.batches.find((b) => b.consistency === consistency);
+    const ratio = (b = plan.batches[0]) => (b?.bG ?? 0) / (b?.aG ?? 1);
+    expect(ratio(of('base'))).not.toBeCloseTo(ratio(of('finish')), 3);
+    expect(step(plan, 'coat-2').title).toBe('Finish coat');
+  });
+
+  test('F10: 14 m of 26 by 80 and 6.5 m of 40 by 60 over sand', () => {
+    const plan = planned('F10', 'C-630');
+    expect(figure(plan, 'resin') / 1000).toBeCloseTo((14.56 + 10.4) * 1.1, 6);
+    expect(figure(plan, 'sandBed') / 1000).toBeCloseTo(14.56 + 5.2, 6);
+    expect(step(plan, 'remove-old').text).toMatch(/walls/);
+    expect(step(plan, 'open').text).toMatch(/Walk on it after .*drive after/);
+  });
+
+  test('F11: 2.6 m through a 300 wall, ports every 200', () => {
+    const plan = planned('F11', 'C-670');
+    expect([figure(plan, 'ports'), figure(plan, 'spacing')]).toEqual([14, 200]);
+    expect(figure(plan, 'resin')).toBeCloseTo((2600 * 300 * 0.6 * 1.25) / 1000, 6);
+    expect(figure(plan, 'total')).toBeCloseTo(figure(plan, 'resin'), 6);
+    expect(figure(plan, 'portMinutes')).toBe(70);
+    // A band of 40 by 4 along it, and the paste’s own waste.
+    expect(figure(plan, 'supply.port-seal')).toBeCloseTo(((2600 * 40 * 4) / 1000) * 1.1, 6);
+  });
+
+  test('F12: a vee of 90 by 3 by 6, paste on a wall', () => {
+    const plan = planned('F12', 'X-810');
+    const ml = 0.81 * 1.1 * 1.1;
+    expect(figure(plan, 'total')).toBeCloseTo(ml, 6);
+    expect(figure(plan, 'pellets')).toBeCloseTo(ml * 0.92 * 0.45, 6);
+    expect(figure(plan, 'solvent')).toBeCloseTo((ml * 0.92 * 0.55) / 0.8, 6);
+    expect(plan.cautions.map((c) => c.id)).toEqual(
+      expect.arrayContaining(['no-ignition', 'no-ship']),
+    );
+  });
+
+  test('F13: a fitting of 220 bedded on 8 mm, under water', () => {
+    const plan = planned('F13', 'X-830');
+    expect(figure(plan, 'total')).toBeCloseTo(
+      ((Math.PI / 4) * (220 ** 2 - 154 ** 2) * 8 * 1.1) / 1000,
+      4,
+    );
+    expect(step(plan, 'bed').people).toBe(2);
+    expect(plan.cautions.some((c) => c.id === 'water')).toBe(true);
+  });
+
+  test('F14: a spot of 240 by 70 by 1.5 with its topcoat and witness', () => {
+    const plan = planned('F14', 'X-840');
+    expect(figure(plan, 'total')).toBeCloseTo(25.2 * 1.1 * 1.1, 6);
+    expect(figure(plan, 'topcoatL')).toBeCloseTo((0.0168 * 80) / 0.52 / 0.8, 6);
+    expect(figure(plan, 'wet')).toBeCloseTo(40 / 0.52, 6);
+    expect(step(plan, 'polish').text).toContain('P320, P600, P1200, P1500');
+  });
+
+  test('F15: a burn through 1.6 mm, three holes, a lamp of 0.45 W/cm²', () => {
+    const plan = planned('F15', 'X-820');
+    expect(figure(plan, 'passes')).toBe(2);
+    expect(figure(plan, 'passSeconds') * 60).toBeCloseTo((6 / 0.45) * 1.3, 6);
+    expect(supply(plan, 'legs')?.amount).toBe(3);
+    expect(step(plan, 'mains').hold).toMatchObject({ who: 'electronics-shop' });
+  });
+
+  test('F16: a spot of 1200 by 800 by 28', () => {
+    const plan = planned('F16', 'S-710');
+    const granules = 26.88 * 1.1 * 0.55 * 1.12;
+    expect(figure(plan, 'granules') / 1000).toBeCloseTo(granules, 6);
+    expect(figure(plan, 'binder') / 1000).toBeCloseTo(granules * 0.17, 6);
+    expect(figure(plan, 'primer') / 1000).toBeCloseTo(granules * 0.017, 6);
+    const [first] = plan.batches;
+    expect((first?.bG ?? 0) / (first?.aG ?? 1)).toBeCloseTo(0.17 * 0.9, 6);
+  });
+});
+
+/** Every damage a little larger or smaller, the air and the hours a little other: a survey of the same family. */
+function stretched(survey: Survey, size: number, surfaceC: number, hours: number): Survey {
+  const damages = survey.damages.map((d) =>
+    Object.fromEntries(
+      Object.entries(d).map(([key, v]) => [
+        key,
+        typeof v === 'number' && /^(length|width|diameter)Mm$/.test(key) ? v * size : v,
+      ]),
+    ),
+  );
+  return {
+    ...survey,
+    damages,
+    readings: { ...survey.readings, surfaceC },
+    window: { ...survey.window, downMin: hours * 60 },
+  } as Survey;
+}
+
+const families = [...new Set(surveyedRepairs.map((r) => r.survey.family))];
+
+test.each(families)('%s: whatever the survey, the plan holds together', (family) => {
+  const base = surveyOf(family);
+  const cards = systemCards.filter((c) => c.families.includes(family));
+  let made = 0;
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0.6, max: 1.8, noNaN: true }),
+      fc.integer({ min: 8, max: 30 }),
+      fc.integer({ min: 6, max: 300 }),
+      fc.nat(cards.length - 1),
+      (size, surfaceC, hours, index) => {
+        const survey = stretched(base, size, surfaceC, hours);
+        const result = makePlan(survey, cards[index] as SystemCard, siteSettings, AT, context);
+        if (!result.ok) return expect(result.why.length).toBeGreaterThan(5);
+        made += 1;
+        const { plan } = result;
+        for (const s of plan.steps) {
+          expect(Number.isFinite(stepTime(s)) && s.minutes >= 0 && s.people >= 1).toBe(true);
+          expect(s.text).not.toMatch(/NaN|undefined|Infinity/);
+          if (s.hold?.kind === 'countdown') expect(s.hold.minutes).toBeGreaterThan(0);
+          for (const id of s.figures) expect(plan.figures[id]?.id ?? id).toBe(id);
+        }
+        // Every wait is for a moment that the cure has.
+        const moments = plan.milestones.map((m) => m.id);
+        for (const s of plan.steps) if (s.waitsFor) expect(moments).toContain(s.waitsFor);
+        const order = plan.steps.map((s) => STATIONS.indexOf(s.station));
+        expect([...order].sort((p, q) => p - q)).toEqual(order);
+        for (const f of Object.values(plan.figures))
+          expect(Number.isFinite(f.value) && (f.value >= 0 || f.quantity === 'temperature')).toBe(
+            true,
+          );
+        for (const s of plan.supplies) expect(s.amount).toBeGreaterThanOrEqual(0);
+        const mixed = plan.batches.reduce((sum, b) => sum + b.ml, 0);
+        expect(mixed).toBeGreaterThanOrEqual(figure(plan, 'total') - 1e-6);
+        expect(plan.readyMin).toBeGreaterThan(plan.prepMin + plan.buildMin + plan.acceptMin);
+        expect(Plan.parse(JSON.parse(JSON.stringify(plan)))).toEqual(
+          JSON.parse(JSON.stringify(plan)),
+        );
+      },
+    ),
+    { numRuns: 25 },
+  );
+  expect(made).toBeGreaterThan(0);
+});
+
+test('packs come off the shelf first, the oldest usable lot before the others, the rest is bought', () => {
+  const lot = (id: string, expiresOn: string, count: number) => ({
+    id,
+    cardCode: 'C-645',
+    packId: card('C-645').packs[0]?.id ?? '',
+    lot: id,
+    expiresOn,
+    count,
+  });
+  const shelf = [
+    lot('new', '2027-12-01', 5),
+    lot('old', '2027-01-01', 1),
+    lot('past', '2026-01-01', 9),
+  ];
+  const picks = (lots: typeof shelf) =>
+    planned('F9', 'C-645', undefined, { ...context, shelf: lots }).picks.map((p) => [
+      p.lot,
+      p.count,
+    ]);
+  expect(picks(shelf)).toEqual([
+    ['old', 1],
+    ['new', 2],
+  ]);
+  expect(picks(shelf.slice(1))).toEqual([
+    ['old', 1],
+    [null, 2],
+  ]);
+});
+
+test('a warmer day makes more batches, and says so in one line', () => {
+  const survey = surveyOf('F1');
+  const warm = { ...survey, readings: { ...survey.readings, surfaceC: 27 } };
+  const changes = planChanges(planned('F1', 'R-210'), planned('F1', 'R-210', warm), 'metric');
+  expect(changesText(changes)).toMatch(/batch(es)? became .*: it is 12 °C warmer\.$/s);
+  expect(changesText(planChanges(planned('F1', 'R-210'), planned('F1', 'R-210'), 'metric'))).toBe(
+    null,
+  );
+});
+
+test('out of doors the forecast sets the hours of work and the cure', async () => {
+  const survey = surveyOf('F10');
+  const hours = await simulatedWeather.hours(Date.parse(AT));
+  const plan = planned('F10', 'C-630', survey, { ...context, ...weatherFor(survey, hours) });
+  expect(plan.windows?.length).toBeGreaterThan(0);
+  for (const w of plan.windows ?? [])
+    expect(w.from <= w.latestStart && w.latestStart < w.to).toBe(true);
+  const inside = surveyOf('F8');
+  expect(weatherFor(inside, hours)).toEqual({});
+  expect(planned('F8', 'C-620').windows).toBeNull();
+});
+
+test('a stop too short says what would help', () => {
+  const survey = surveyOf('F8');
+  const short = { ...survey, window: { ...survey.window, downMin: 270 } };
+  const plan = planned('F8', 'C-620', short);
+  expect(figure(plan, 'readiness')).toBeLessThan(90);
+  expect(plan.raise[0]).toMatch(/^Hold it at \d+ °C: .* instead of/);
+  expect(plan.heat[0]?.minutes).toBeLessThan(
+    plan.milestones.find((m) => m.id === plan.needed)?.minutes ?? 0,
+  );
+});
