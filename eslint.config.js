@@ -114,6 +114,20 @@ module.exports = defineConfig([
     'Demo knows only contract and core.',
   ),
   forbid(
+    ['packages/papers/src/**'],
+    [
+      'react*',
+      'expo*',
+      'hono*',
+      '@hono/*',
+      'drizzle*',
+      '@kelmot/demo*',
+      '@kelmot/server*',
+      '@kelmot/client*',
+    ],
+    'Papers know only contract and core.',
+  ),
+  forbid(
     ['apps/client/app/**', 'apps/client/src/**'],
     ['@kelmot/demo*', '@kelmot/server*', 'hono*', 'drizzle*', 'pg'],
     'The client reaches the server over HTTP only.',

@@ -1,6 +1,6 @@
 import { ambientGate } from '@kelmot/core/ambient/ambientGate';
 import { hardness } from '@kelmot/core/inspect/hardness';
-import { say, type Hold, type Plan } from '@kelmot/core';
+import { prepKindOf, say, type Hold, type Plan } from '@kelmot/core';
 import type { ReadingValues } from './repair';
 
 export interface ReadingVerdict {
@@ -39,18 +39,19 @@ export function judgeReading(hold: Hold, values: ReadingValues, plan: Plan): Rea
     const limits = plan.card.ambient;
     const gate = ambientGate({ airC, rhPct, surfaceC, ...limits });
     const celsius = (x: number) => say(x, 'temperature');
+    const it = prepKindOf(plan.survey.parent.material) === 'metal' ? 'steel' : 'the surface';
     const reasons: Record<string, string> = {
-      'dew-margin': `steel is ${celsius(gate.marginC)} above dew point; it needs ${limits.minAboveDewC}`,
+      'dew-margin': `${it} is ${celsius(gate.marginC)} above dew point; it needs ${limits.minAboveDewC}`,
       humidity: `humidity is ${say(rhPct, 'percent')}; ${limits.maxRhPct} is the most`,
-      'too-cold': `steel is at ${celsius(surfaceC)}; it needs ${limits.minSurfaceC}`,
-      'too-hot': `steel is at ${celsius(surfaceC)}; ${limits.maxSurfaceC} is the most`,
+      'too-cold': `${it} is at ${celsius(surfaceC)}; it needs ${limits.minSurfaceC}`,
+      'too-hot': `${it} is at ${celsius(surfaceC)}; ${limits.maxSurfaceC} is the most`,
     };
     const first = gate.reasons[0];
     return {
       passed: gate.verdict === 'go',
       say: first
         ? `Stop: ${reasons[first]}.`
-        : `Go. Steel is ${celsius(gate.marginC)} above dew point; it needs ${limits.minAboveDewC}.`,
+        : `Go. ${it[0]?.toUpperCase() ?? ''}${it.slice(1)} is ${celsius(gate.marginC)} above dew point; it needs ${limits.minAboveDewC}.`,
     };
   }
   if (hold.kind === 'hardness' && values.kind === 'hardness') {

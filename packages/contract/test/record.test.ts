@@ -1,4 +1,13 @@
-import { applyCommand, Command, judgeReading, openHolds, stepDone } from '../src/index';
+import type { Hold } from '@kelmot/core';
+import {
+  applyCommand,
+  Command,
+  judgeReading,
+  openHolds,
+  stepDone,
+  waitEnds,
+  type ReadingValues,
+} from '../src/index';
 import { AT, holdOf, ID, planOf, viewOf } from './view';
 
 const plan = planOf();
@@ -99,4 +108,58 @@ test('a command out of its range is refused by its schema', () => {
   ]) {
     expect(Command.safeParse({ ...start, ...wrong }).success).toBe(false);
   }
+});
+
+describe('the other holds', () => {
+  const judged = (hold: Hold, values: ReadingValues) => judgeReading(hold, values, plan);
+
+  test.each([
+    [[2, 2], false, 'Take 1 more.'],
+    [[2, 2, 1.9], false, 'Stop: mean 1.97 mm; it needs 2 mm.'],
+    [[3, 3, 1.5], false, 'Stop: lowest 1.5 mm; no place under 1.6 mm.'],
+    [[2.2, 2.1, 1.8], true, 'Mean 2.03 mm, lowest 1.8 mm; it needs 2 mm.'],
+  ])('thicknesses %j', (valuesMm, passed, say) => {
+    const hold = { kind: 'thickness', targetMm: 2, minReadings: 3 } as const;
+    expect(judged(hold, { kind: 'thickness', valuesMm })).toEqual({ passed, say });
+  });
+
+  test('an approval is kept by name and reference; a picture by its id', () => {
+    expect(
+      judged(
+        { kind: 'approval', who: 'pressure-engineer' },
+        { kind: 'approval', name: 'A. Example', reference: 'D-12' },
+      ),
+    ).toEqual({ passed: true, say: 'Approved by A. Example, D-12.' });
+    expect(judged({ kind: 'photo', label: 'The leak' }, { kind: 'photo', photoId: ID })).toEqual({
+      passed: true,
+      say: 'The leak.',
+    });
+  });
+
+  test('a wait is over when its minutes are, counted from when it was recorded', () => {
+    const step = {
+      ...(plan.steps[0] as (typeof plan.steps)[number]),
+      id: 'flash',
+      hold: { kind: 'countdown', label: 'Flashing off', minutes: 15 } as const,
+    };
+    expect(waitEnds(step, view)).toBeNull();
+    const begun = {
+      ...view,
+      readings: [
+        {
+          id: ID,
+          stepId: 'flash',
+          values: { kind: 'countdown' },
+          passed: true,
+          say: '',
+          takenAt: AT,
+          by: 'Ida',
+        } as const,
+      ],
+    };
+    const at = (minutes: number) => Date.parse(AT) + minutes * 60_000;
+    expect(waitEnds(step, begun)).toBe(at(15));
+    expect(stepDone(step, begun, at(14))).toBe(false);
+    expect(stepDone(step, begun, at(15))).toBe(true);
+  });
 });

@@ -52,7 +52,8 @@ export class Sheet {
   page!: PDFPage;
   y = 0;
   private readonly size: [number, number];
-  private readonly known = new Map<string, boolean>();
+  private readonly signs = new Map<PDFFont, Set<number>>();
+  private readonly widths = new Map<string, number>();
 
   private constructor(
     readonly doc: PDFDocument,
@@ -106,21 +107,22 @@ export class Sheet {
   /** A text with every sign that the font has; what it lacks by its stand-in. */
   private legible(text: string, style: Style): string {
     const font = this.fonts[style.font];
+    let signs = this.signs.get(font);
+    if (!signs) this.signs.set(font, (signs = new Set(font.getCharacterSet())));
+    const has = signs;
     return [...text]
-      .map((sign) => {
-        const key = `${style.font}${sign}`;
-        let has = this.known.get(key);
-        if (has === undefined) {
-          has = font.getCharacterSet().includes(sign.codePointAt(0) ?? 0);
-          this.known.set(key, has);
-        }
-        return has ? sign : (STAND_INS[sign] ?? '?');
-      })
+      .map((sign) => (has.has(sign.codePointAt(0) ?? 0) ? sign : (STAND_INS[sign] ?? '?')))
       .join('');
   }
 
   widthOf(text: string, style: Style): number {
-    return this.fonts[style.font].widthOfTextAtSize(this.legible(text, style), style.size);
+    const key = `${style.font}|${style.size}|${text}`;
+    let width = this.widths.get(key);
+    if (width === undefined) {
+      width = this.fonts[style.font].widthOfTextAtSize(this.legible(text, style), style.size);
+      this.widths.set(key, width);
+    }
+    return width;
   }
 
   /** One line at a place; `right` sets it against that edge. */
@@ -146,15 +148,21 @@ export class Sheet {
   /** Breaks a text into lines of a width. */
   wrap(text: string, width: number, style: Style): string[] {
     const lines: string[] = [];
-    let line = '';
+    const space = this.widthOf(' ', style);
+    let line: string[] = [];
+    let used = 0;
+    // Word by word: a word is measured once, however often it comes.
     for (const word of text.split(/\s+/).filter(Boolean)) {
-      const longer = line ? `${line} ${word}` : word;
-      if (line && this.widthOf(longer, style) > width) {
-        lines.push(line);
-        line = word;
-      } else line = longer;
+      const more = this.widthOf(word, style);
+      if (line.length > 0 && used + space + more > width) {
+        lines.push(line.join(' '));
+        line = [];
+        used = 0;
+      }
+      used += (line.length > 0 ? space : 0) + more;
+      line.push(word);
     }
-    return line ? [...lines, line] : lines;
+    return line.length > 0 ? [...lines, line.join(' ')] : lines;
   }
 
   /** A paragraph from the left edge, or from `indent`; turns the page where it must. */

@@ -1,0 +1,221 @@
+import assert from 'node:assert/strict';
+import { after, before, test } from 'node:test';
+import type { Forecast, Problem, ShelfLot, StockMove } from '@kelmot/contract';
+import type { FamilyId } from '@kelmot/core';
+import { demoSurvey, meets, surveyedRepairs } from '@kelmot/demo';
+import { v7 as uuidv7 } from 'uuid';
+import { command, openWorld, type Answer, type Person, type World } from './harness';
+
+let world: World;
+let ida: Person;
+const MINUTE = 60_000;
+const ago = (minutes: number) => new Date(Date.now() - minutes * MINUTE).toISOString();
+
+before(async () => {
+  world = await openWorld();
+  ida = await world.person().signIn('ida');
+});
+after(() => world.close());
+
+/** A planned repair of a family, begun so many minutes ago. */
+async function planned(family: FamilyId, cardCode: string, minutes: number): Promise<string> {
+  const found = surveyedRepairs.filter((r) => r.survey.family === family).at(-1);
+  if (!found) throw new Error(`no demo survey of ${family}`);
+  const id = uuidv7();
+  const survey = demoSurvey(found.tag, null, ago(minutes), found.survey);
+  const created = await ida.send(command(id, { type: 'repair.create', at: ago(minutes), survey }));
+  assert.equal(created.status, 200, JSON.stringify(created.body));
+  const made = await ida.send(
+    command(id, {
+      type: 'plan.make',
+      at: ago(minutes),
+      expect: 1,
+      planId: uuidv7(),
+      cardCode,
+      intent: survey.intent,
+      schools: {},
+    }),
+  );
+  assert.equal(made.status, 200, JSON.stringify(made.body));
+  return id;
+}
+
+/** Meets the holds of stations, one minute after the other from a moment. */
+async function meet(id: string, stations: string[], from: number): Promise<void> {
+  const { plan } = await ida.repair(id);
+  if (!plan) throw new Error('no plan');
+  for (const step of plan.body.steps) {
+    if (!stations.includes(step.station) || !step.hold) continue;
+    const answer: Answer<unknown> = await ida.send(
+      command(id, { ...meets(step.hold, step.id, plan.body), at: ago(from) }),
+    );
+    assert.equal(answer.status, 200, `${step.id}: ${JSON.stringify(answer.body)}`);
+  }
+}
+
+test('a belt is poured from a whole kit: nothing is weighed, and not before the primer has flashed off', async () => {
+  const id = await planned('F6', 'B-410', 400);
+  const start = (minutes: number) =>
+    ida.send<Problem>(
+      command(id, {
+        type: 'mix.start',
+        at: ago(minutes),
+        batchNo: 1,
+        aG: null,
+        bG: null,
+        lot: 'B410-1',
+      }),
+    );
+  await meet(id, ['prep', 'mix'], 390);
+  const early = await start(385);
+  assert.equal(early.status, 422);
+  assert.match(early.body.detail ?? '', /Condition/);
+  assert.equal((await start(370)).status, 200);
+  const view = await ida.repair(id);
+  assert.deepEqual(
+    view.mixes.map((m) => [m.aG, m.bG, m.deviationPct, m.lot]),
+    [[null, null, null, 'B410-1']],
+  );
+  await ida.send(command(id, { type: 'mix.placed', at: ago(365), mixId: view.mixes[0]?.id ?? '' }));
+  await meet(id, ['build', 'cure', 'accept'], 30);
+  const signed = await ida.send(
+    command(id, { type: 'signoff.add', at: ago(1), verdict: 'accepted', statement: 'Runs true.' }),
+  );
+  assert.equal(signed.status, 200, JSON.stringify(signed.body));
+  assert.equal((await ida.repair(id)).status, 'closed');
+});
+
+test('a mortar is weighed as powder and water; too much water is told, and what to add', async () => {
+  const id = await planned('F9', 'C-645', 600);
+  await meet(id, ['prep', 'mix'], 500);
+  const { plan } = await ida.repair(id);
+  const batch = plan?.body.batches[0];
+  assert.ok(batch?.aG && batch.bG);
+  const start = (aG: number | null, bG: number | null) =>
+    ida.send<Problem>(
+      command(id, { type: 'mix.start', at: ago(480), batchNo: 1, aG, bG, lot: '' }),
+    );
+  const none = await start(null, null);
+  assert.equal(none.body.issues?.[0]?.path, 'aG');
+  const wet = await start(batch.aG, batch.bG * 1.2);
+  assert.match(wet.body.title, /^Off ratio by 20\.0 %; 5 is the most$/);
+  assert.match(wet.body.detail ?? '', /^Add [\d.\u202f]+ k?g powder\.$/);
+  assert.equal((await start(batch.aG, batch.bG)).status, 200);
+});
+
+test('a picture is kept with its step and read back; a reading cannot stand for one', async () => {
+  const id = await planned('F4', 'W-310', 300);
+  const stepId = 'mark';
+  const false_ = await ida.send<Problem>(
+    command(id, {
+      type: 'reading.add',
+      at: ago(299),
+      stepId,
+      values: { kind: 'photo', photoId: uuidv7() },
+    }),
+  );
+  assert.equal(false_.status, 422);
+  const data = Buffer.from('not a picture, but bytes as good as one').toString('base64');
+  const photo = command(id, { type: 'photo.add', at: ago(298), stepId, mime: 'image/jpeg', data });
+  assert.equal((await ida.send(photo)).status, 200);
+  assert.equal((await ida.send(photo)).status, 200, 'sent twice it counts once');
+  const view = await ida.repair(id);
+  const readings = view.readings.filter((r) => r.stepId === stepId);
+  assert.equal(readings.length, 1);
+  const got = await ida.get<string>(`/api/photos/${photo.id}`);
+  assert.equal(got.headers.get('content-type'), 'image/jpeg');
+  assert.match(got.body, /as good as one/);
+  assert.equal((await ida.get(`/api/photos/${uuidv7()}`)).status, 404);
+  const other = await ida.send<Problem>(
+    command(id, { type: 'photo.add', at: ago(297), stepId: 'isolate', mime: 'image/jpeg', data }),
+  );
+  assert.equal(other.status, 422);
+});
+
+test('a pressure wrap waits for the engineer by name', async () => {
+  const id = await planned('F5', 'W-330', 100);
+  const approve = (name: string, reference: string) =>
+    ida.send<Problem>(
+      command(id, {
+        type: 'reading.add',
+        at: ago(90),
+        stepId: 'design-approval',
+        values: { kind: 'approval', name, reference },
+      }),
+    );
+  const empty = await approve('', '');
+  assert.equal(empty.status, 422);
+  assert.ok(empty.body.issues?.some((i) => i.path.includes('name')));
+  assert.equal((await approve('R. Example', 'Calc 12')).status, 200);
+  const said = (await ida.repair(id)).readings.at(-1)?.say;
+  assert.equal(said, 'Approved by R. Example, Calc 12.');
+});
+
+test('the shelf is a ledger: by lot, never below nothing, each move once, no viewer', async () => {
+  const shelf = async () => (await ida.get<ShelfLot[]>('/api/shelf')).body;
+  const lots = await shelf();
+  assert.ok(lots.length > 20);
+  assert.deepEqual(
+    lots.map((l) => l.expiresOn),
+    lots.map((l) => l.expiresOn).sort(),
+  );
+  const [lot] = lots;
+  assert.ok(lot);
+  const move = (given: Partial<StockMove>): StockMove => ({
+    id: uuidv7(),
+    at: ago(1),
+    cardCode: lot.cardCode,
+    packId: lot.packId,
+    lot: lot.lot,
+    delta: -1,
+    reason: 'drawn',
+    repairId: null,
+    ...given,
+  });
+  const post = <T>(body: StockMove, who: Person = ida) =>
+    who.request<T>('POST', '/api/shelf/moves', body);
+  const one = move({});
+  assert.equal((await post(one)).status, 200);
+  assert.equal((await post(one)).status, 200);
+  const left = (await shelf()).find((l) => l.id === lot.id);
+  assert.equal(left?.count ?? 0, lot.count - 1, 'sent twice it counts once');
+  const most = await post<Problem>(move({ delta: -1000 }));
+  assert.equal(most.status, 422);
+  assert.match(most.body.issues?.[0]?.message ?? '', /are on the shelf/);
+  const unknown = await post<Problem>(move({ lot: 'NEW-1', delta: 3, reason: 'received' }));
+  assert.equal(unknown.body.issues?.[0]?.path, 'expiresOn');
+  const fresh = move({ lot: 'NEW-1', delta: 3, reason: 'received', expiresOn: '2031-01-01' });
+  assert.equal((await post(fresh)).status, 200);
+  assert.equal((await shelf()).find((l) => l.lot === 'NEW-1')?.count, 3);
+  assert.equal((await post<Problem>(move({ packId: 'none' }))).body.issues?.[0]?.path, 'packId');
+  const vera = await world.person().signIn('vera');
+  assert.equal((await post(move({}), vera)).status, 403);
+});
+
+test('two people taking the last packs: one of them is told', async () => {
+  const lot = (await ida.get<ShelfLot[]>('/api/shelf')).body.at(-1);
+  assert.ok(lot);
+  const take = () =>
+    ida.request('POST', '/api/shelf/moves', {
+      id: uuidv7(),
+      at: ago(1),
+      cardCode: lot.cardCode,
+      packId: lot.packId,
+      lot: lot.lot,
+      delta: -lot.count,
+      reason: 'drawn',
+      repairId: null,
+    });
+  const answers = await Promise.all([take(), take()]);
+  assert.deepEqual(answers.map((a) => a.status).sort(), [200, 422]);
+});
+
+test('the forecast is hourly for five days, says where it is from, and reaches the plan', async () => {
+  const { body } = await ida.get<Forecast>('/api/forecast');
+  assert.equal(body.source, 'simulated');
+  assert.equal(body.hours.length, 120);
+  const id = await planned('F10', 'C-630', 10);
+  const { plan } = await ida.repair(id);
+  assert.ok(plan?.body.windows, 'out of doors the plan asks the weather');
+  assert.ok(plan.body.supplies.length > 1);
+});

@@ -1,0 +1,142 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import {
+  drawSection,
+  layersText,
+  makePlan,
+  matchAll,
+  rank,
+  type Plan,
+  type Survey,
+} from '@kelmot/core';
+import { demoCards, demoSurvey, siteSettings, surveyedRepairs, systemCards } from '@kelmot/demo';
+import Papa from 'papaparse';
+import { PDFDocument } from 'pdf-lib';
+import {
+  calendarOf,
+  jobCard,
+  momentsOf,
+  pickingList,
+  SECTION_BOX,
+  type PaperSize,
+} from '../src/index';
+
+const AT = '2026-11-25T08:00:00Z';
+const font = (family: string, name: string) =>
+  readFileSync(
+    join(
+      __dirname,
+      `../../../node_modules/@expo-google-fonts/${family}/${name.split('_')[1]}/${name}.ttf`,
+    ),
+  );
+const fonts = {
+  text: font('barlow', 'Barlow_400Regular'),
+  bold: font('barlow', 'Barlow_600SemiBold'),
+  label: font('barlow-semi-condensed', 'BarlowSemiCondensed_600SemiBold'),
+};
+
+function planned(family: string): Plan {
+  const found = surveyedRepairs.filter((r) => r.survey.family === family).at(-1);
+  if (!found) throw new Error(`no demo survey of ${family}`);
+  const survey: Survey = demoSurvey(found.tag, null, AT, found.survey);
+  const best = rank(matchAll(survey, systemCards, siteSettings), survey.intent)[0];
+  const made = best && makePlan(survey, best.match.card, siteSettings, AT, { library: demoCards });
+  if (!made?.ok) throw new Error(made?.why ?? 'no card');
+  return made.plan;
+}
+
+async function printed(plan: Plan, paper: PaperSize): Promise<PDFDocument> {
+  const sections = plan.survey.damages.map((d) =>
+    drawSection(plan.survey.family, d, {
+      ...SECTION_BOX,
+      system: 'metric',
+      tag: plan.survey.asset.tag,
+      material: plan.survey.parent.material,
+      medium: null,
+      layers: ['planned'],
+      edgeMm: plan.card.layer.minEdgeMm,
+      label: layersText(plan),
+      plan,
+      dimensions: true,
+      unknown: [],
+    }),
+  );
+  const bytes = await jobCard({
+    plan,
+    paper,
+    fonts,
+    sections,
+    url: 'http://127.0.0.1:4700/repair/x/prep',
+    units: 'metric',
+    zoneMin: 60,
+  });
+  return PDFDocument.load(bytes);
+}
+
+const families = [...new Set(surveyedRepairs.map((r) => r.survey.family))];
+
+test.each(families)(
+  'the job card of %s prints',
+  async (family) => {
+    const plan = planned(family);
+    const a4 = await printed(plan, 'a4');
+    expect(a4.getPageCount()).toBeGreaterThanOrEqual(2);
+    expect(a4.getPageCount()).toBeLessThanOrEqual(6);
+    expect(a4.getTitle()).toBe(`Job card ${plan.survey.asset.tag}`);
+    expect(a4.getPage(0).getSize()).toEqual({ width: 595.28, height: 841.89 });
+  },
+);
+
+test('a job card prints on letter too, and the same one twice is the same', async () => {
+  const plan = planned('F6');
+  const letter = await printed(plan, 'letter');
+  expect(letter.getPage(0).getSize()).toEqual({ width: 612, height: 792 });
+  const [one, two] = await Promise.all([printed(plan, 'a4'), printed(plan, 'a4')]);
+  expect((await one.save()).length).toBe((await two.save()).length);
+});
+
+describe('the picking list', () => {
+  const rows = (plan: Plan) =>
+    Papa.parse<Record<string, string>>(pickingList(plan, 'metric'), { header: true }).data;
+
+  test('names every supply, and what each pack costs', () => {
+    const plan = planned('F9');
+    const list = rows(plan);
+    expect(list.map((r) => r.item)).toEqual(
+      expect.arrayContaining(plan.supplies.map((s) => s.name)),
+    );
+    const price = list.reduce((sum, r) => sum + Number(r.price ?? 0), 0);
+    expect(price).toBeCloseTo(plan.figures['cost.material']?.value ?? 0, 6);
+  });
+
+  test('a lot that looks like a formula is not run as one', () => {
+    const plan = planned('F6');
+    const [system] = plan.supplies;
+    const [pick] = system?.picks ?? [];
+    if (pick) pick.lot = '=1+1';
+    expect(pickingList(plan, 'metric')).toContain("'=1+1");
+  });
+});
+
+describe('the timeline', () => {
+  test('goes forward, and ends with the next look', () => {
+    const plan = planned('F5');
+    const moments = momentsOf(plan);
+    for (const m of moments) expect(m.to).toBeGreaterThanOrEqual(m.from);
+    const at = (id: string) => moments.find((m) => m.id === id)?.from ?? NaN;
+    expect(at('prep')).toBe(Date.parse(AT));
+    expect(at('build')).toBe(Date.parse(AT) + plan.prepMin * 60_000);
+    expect(at('look') - at('accept')).toBeGreaterThan(plan.nextLookDays * 86_400_000);
+    expect(moments.some((m) => m.id === 'replace')).toBe(false);
+    expect(momentsOf(planned('F4')).some((m) => m.id === 'replace')).toBe(true);
+  });
+
+  test('is an iCalendar with the same events when it is sent again', () => {
+    const plan = planned('F6');
+    const text = calendarOf(plan, 'repair-1', 'http://127.0.0.1/x');
+    expect(text).toMatch(/^BEGIN:VCALENDAR\r\n/);
+    expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(momentsOf(plan).length);
+    expect(text).toContain('UID:repair-1-prep');
+    expect(calendarOf(plan, 'repair-1', 'http://127.0.0.1/x')).toBe(text);
+  });
+});
