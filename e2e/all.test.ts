@@ -1,5 +1,6 @@
 import { after, before } from 'node:test';
 import { raise, strike } from './lib/stage';
+import './jobs';
 import './match';
 import './tools';
 import './walk';

@@ -47,7 +47,6 @@ async function main(): Promise<void> {
   const session = await launch();
   const small = await freshScreen(session, base, PHONE);
   await small.open('/');
-  await shoot(small, 'sign-in');
   await small.press('demo-ida');
   await small.see('bench-P-204');
   await phone(small);
@@ -61,6 +60,12 @@ async function main(): Promise<void> {
     await small.see('intent-lasting');
     await shoot(small, name);
   }
+  await small.open('/repairs');
+  await small.press('repair-JP-31');
+  await small.press('station-prep');
+  await small.press('to-papers');
+  await small.see('paper-a4');
+  await shoot(small, 'papers');
   await small.open('/know-how/bolt-sequence');
   await shoot(small, 'tool');
 

@@ -1,4 +1,14 @@
 const { getDefaultConfig } = require('expo/metro-config');
 const { withNativeWind } = require('nativewind/metro');
+const path = require('node:path');
 
-module.exports = withNativeWind(getDefaultConfig(__dirname), { input: './src/global.css' });
+const config = getDefaultConfig(__dirname);
+const usual = config.resolver.resolveRequest;
+// tslib's own entry for modules takes a default export that Metro's interop does not give it.
+const tslib = path.join(path.dirname(require.resolve('tslib/package.json')), 'tslib.es6.js');
+config.resolver.resolveRequest = (context, name, platform) =>
+  name === 'tslib'
+    ? { type: 'sourceFile', filePath: tslib }
+    : (usual ?? context.resolveRequest)(context, name, platform);
+
+module.exports = withNativeWind(config, { input: './src/global.css' });

@@ -72,10 +72,12 @@ export class Screen {
 
   /** Presses a control once it may be pressed and has stopped moving. */
   async press(id: string): Promise<void> {
-    await this.page.waitForSelector(`${at(id)}:not([aria-disabled="true"])`, {
-      timeout: WAIT,
-      visible: true,
-    });
+    await this.page
+      .waitForSelector(`${at(id)}:not([aria-disabled="true"])`, { timeout: WAIT, visible: true })
+      .catch(async () => {
+        const label = await this.page.$eval(at(id), (e) => e.textContent).catch(() => 'not there');
+        throw new Error(`${id} cannot be pressed: ${label}`);
+      });
     await this.page.locator(at(id)).setTimeout(WAIT).click();
   }
 

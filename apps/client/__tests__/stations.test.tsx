@@ -104,7 +104,7 @@ test('moving on names what is still to do, and goes when nothing is', () => {
   const held = opened(fresh);
   show(<MoveOn {...held.props} station="prep" next="mix" />);
   fireEvent.press(screen.getByTestId('move-on'));
-  expect(screen.getByText(/to do first: isolate and drain/)).toBeTruthy();
+  expect(screen.getByText(/to do first: isolate and make safe/)).toBeTruthy();
   expect(mockNavigate).not.toHaveBeenCalled();
   const free = opened(met(fresh, ['prep']));
   show(<MoveOn {...free.props} station="prep" next="mix" />);

@@ -75,17 +75,14 @@ async function printed(plan: Plan, paper: PaperSize): Promise<PDFDocument> {
 
 const families = [...new Set(surveyedRepairs.map((r) => r.survey.family))];
 
-test.each(families)(
-  'the job card of %s prints',
-  async (family) => {
-    const plan = planned(family);
-    const a4 = await printed(plan, 'a4');
-    expect(a4.getPageCount()).toBeGreaterThanOrEqual(2);
-    expect(a4.getPageCount()).toBeLessThanOrEqual(6);
-    expect(a4.getTitle()).toBe(`Job card ${plan.survey.asset.tag}`);
-    expect(a4.getPage(0).getSize()).toEqual({ width: 595.28, height: 841.89 });
-  },
-);
+test.each(families)('the job card of %s prints', async (family) => {
+  const plan = planned(family);
+  const a4 = await printed(plan, 'a4');
+  expect(a4.getPageCount()).toBeGreaterThanOrEqual(2);
+  expect(a4.getPageCount()).toBeLessThanOrEqual(6);
+  expect(a4.getTitle()).toBe(`Job card ${plan.survey.asset.tag}`);
+  expect(a4.getPage(0).getSize()).toEqual({ width: 595.28, height: 841.89 });
+});
 
 test('a job card prints on letter too, and the same one twice is the same', async () => {
   const plan = planned('F6');

@@ -1,0 +1,174 @@
+import type { Command, RepairView } from '@kelmot/contract';
+import type { Hold, Plan, Step } from '@kelmot/core';
+import { configureStore } from '@reduxjs/toolkit';
+import { fireEvent, render, screen } from '@testing-library/react-native';
+import type { ReactElement } from 'react';
+import { Provider } from 'react-redux';
+import { api } from '@/store/api';
+import { draftsReducer } from '@/store/drafts';
+import { outboxReducer } from '@/store/outbox';
+import { settingsReducer } from '@/store/settings';
+import { viewReducer } from '@/store/view';
+import type { OpenRepair } from '@/features/repair/useRepair';
+import { KeyFigures } from '@/features/stations/KeyFigures';
+import { Outlook } from '@/features/stations/Outlook';
+import { StepList } from '@/features/stations/Steps';
+import { Supplies } from '@/features/stations/Supplies';
+import { shelfText } from '@/features/store/Shelf';
+import { AT, ID, planOf, viewOf } from '../../../packages/contract/test/view';
+
+jest.mock('expo-router', () => ({ router: { navigate: jest.fn() } }));
+
+const plan = planOf();
+const first = plan.steps[0] as Step;
+
+function show(element: ReactElement) {
+  const store = configureStore({
+    reducer: {
+      [api.reducerPath]: api.reducer,
+      settings: settingsReducer,
+      view: viewReducer,
+      drafts: draftsReducer,
+      outbox: outboxReducer,
+    },
+    middleware: (defaults) => defaults().concat(api.middleware),
+  });
+  render(<Provider store={store}>{element}</Provider>);
+}
+
+/** A repair whose plan asks one thing at Prep, and what is sent to meet it. */
+function asking(hold: Hold, readings: RepairView['readings'] = [], canWrite = true) {
+  const asked: Plan = { ...plan, steps: [{ ...first, id: 'it', hold }] };
+  const view = { ...viewOf(asked), readings };
+  const sent: Partial<Command>[] = [];
+  const repair: OpenRepair = {
+    view,
+    error: undefined,
+    loading: false,
+    waiting: [],
+    canWrite,
+    send: (c) => sent.push(c),
+  };
+  show(<StepList station="prep" view={view} plan={asked} repair={repair} />);
+  return sent;
+}
+
+test('a wait is started once and runs from then', () => {
+  const sent = asking({ kind: 'countdown', label: 'Flashing off', minutes: 15 });
+  fireEvent.press(screen.getByText('Start: flashing off, 15 min'));
+  expect(sent).toEqual([{ type: 'reading.add', stepId: 'it', values: { kind: 'countdown' } }]);
+});
+
+test('a wait under way shows its end; one that is over asks for nothing more', () => {
+  const begun = (takenAt: string): RepairView['readings'] => [
+    {
+      id: ID,
+      stepId: 'it',
+      values: { kind: 'countdown' },
+      passed: true,
+      say: '',
+      takenAt,
+      by: 'Ida',
+    },
+  ];
+  const hold = { kind: 'countdown', label: 'Flashing off', minutes: 15 } as const;
+  asking(hold, begun(new Date().toISOString()));
+  expect(screen.getByText('Start it again')).toBeTruthy();
+  screen.unmount();
+  asking(hold, begun('2020-01-01T00:00:00Z'));
+  expect(screen.queryByTestId('start-it')).toBeNull();
+});
+
+test('an approval needs a name and a place, and keeps what was typed until it has both', () => {
+  const sent = asking({ kind: 'approval', who: 'pressure-engineer' });
+  fireEvent.press(screen.getByTestId('approve-it'));
+  expect(screen.getByText(/Type the name of who approved/)).toBeTruthy();
+  fireEvent.changeText(screen.getByTestId('name-it'), 'R. Example');
+  fireEvent.press(screen.getByTestId('approve-it'));
+  expect(screen.getByText(/Type where it is written/)).toBeTruthy();
+  expect(screen.getByTestId('name-it').props.value).toBe('R. Example');
+  fireEvent.changeText(screen.getByTestId('reference-it'), 'Calc 12');
+  fireEvent.press(screen.getByTestId('approve-it'));
+  expect(sent).toEqual([
+    {
+      type: 'reading.add',
+      stepId: 'it',
+      values: { kind: 'approval', name: 'R. Example', reference: 'Calc 12' },
+    },
+  ]);
+});
+
+test('thicknesses are read in the unit that is set, and what is none of them is told', () => {
+  const sent = asking({ kind: 'thickness', targetMm: 2, minReadings: 3 });
+  fireEvent.changeText(screen.getByTestId('reading-it'), '2.1 thick 2.2');
+  fireEvent.press(screen.getByTestId('record-it'));
+  expect(screen.getByText(/Type thicknesses in mm/)).toBeTruthy();
+  fireEvent.changeText(screen.getByTestId('reading-it'), '2.1 2.2 1.9');
+  fireEvent.press(screen.getByTestId('record-it'));
+  expect(sent).toEqual([
+    { type: 'reading.add', stepId: 'it', values: { kind: 'thickness', valuesMm: [2.1, 2.2, 1.9] } },
+  ]);
+});
+
+test('a viewer starts, records and photographs nothing', () => {
+  asking({ kind: 'photo', label: 'The leak' }, [], false);
+  expect(screen.getByTestId('photo-it').props.accessibilityState).toMatchObject({ disabled: true });
+});
+
+test('key figures are those that the steps name, each once, nothing that is nought', () => {
+  show(<KeyFigures plan={plan} station="build" />);
+  expect(screen.getByText('coats')).toBeTruthy();
+  screen.unmount();
+  show(<KeyFigures plan={{ ...plan, steps: [] }} station="build" />);
+  expect(screen.toJSON()).toBeNull();
+});
+
+test('a poor chance says what would raise it; a good one does not', () => {
+  const poor = plan.figures.readiness;
+  if (!poor) throw new Error('no chance');
+  const raise = ['Hold it at 25 °C: 5 h instead of 8 h.'];
+  const withChance = (value: number): Plan => ({
+    ...plan,
+    raise,
+    figures: { ...plan.figures, readiness: { ...poor, value } },
+  });
+  show(<Outlook plan={withChance(60)} />);
+  expect(screen.getByText(/Hold it at 25/)).toBeTruthy();
+  screen.unmount();
+  show(<Outlook plan={withChance(99)} />);
+  expect(screen.queryByText(/Hold it at 25/)).toBeNull();
+});
+
+test('supplies name lot or purchase, what is left over, and what becomes of it', () => {
+  const [system] = plan.supplies;
+  if (!system) throw new Error('no supplies');
+  const picks = [
+    { ...system.picks[0], id: 'p', label: '500 ml pack', count: 2, price: 9, lot: 'L7' },
+  ];
+  show(
+    <Supplies
+      plan={{ ...plan, supplies: [{ ...system, picks, leftover: 40 }] }}
+      drawFor={{ repairId: ID, planId: ID }}
+    />,
+  );
+  expect(screen.getByText(/2 × 500 ml pack, lot L7/)).toBeTruthy();
+  expect(screen.getByText(/40 ml left over\. Close it\./)).toBeTruthy();
+  expect(screen.getByTestId('take-off-shelf')).toBeTruthy();
+});
+
+test('the shelf counts what may be used apart from what is past its date', () => {
+  const lot = (expiresOn: string, count: number) => ({
+    id: ID,
+    cardCode: 'R-100',
+    packId: 'p',
+    lot: expiresOn,
+    expiresOn,
+    count,
+  });
+  const now = Date.parse(AT);
+  expect(shelfText([], now)).toBe('none on the shelf');
+  expect(shelfText([lot('2027-01-01', 3)], now)).toBe('3 on the shelf');
+  expect(shelfText([lot('2027-01-01', 3), lot('2026-01-01', 2)], now)).toBe(
+    '3 on the shelf, 2 past their date',
+  );
+});

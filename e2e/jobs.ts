@@ -1,0 +1,183 @@
+import assert from 'node:assert/strict';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { test } from 'node:test';
+import { setTimeout as sleep } from 'node:timers/promises';
+import { PHONE, setBack, setPresent, WIDE, type Screen } from './lib/browser';
+import { signedIn } from './lib/stage';
+
+/** Ticks every box of the station that is shown. */
+async function tickAll(screen: Screen): Promise<void> {
+  await screen.page.waitForSelector('[data-testid^="step-"]');
+  const ids = await screen.page.$$eval('[data-testid^="check-"][aria-checked="false"]', (list) =>
+    list.map((e) => e.getAttribute('data-testid') ?? ''),
+  );
+  for (const id of ids) await screen.press(id);
+}
+
+/** Lets hours go by for a page whose clock was set back. */
+async function later(screen: Screen, hoursBack: number): Promise<void> {
+  await sleep(1500);
+  await setPresent(screen.page);
+  await setBack(screen.page, hoursBack);
+  await screen.page.reload({ waitUntil: 'networkidle2' });
+}
+
+/** Downloads land in a folder of their own; the file that a press makes is read from there. */
+async function downloaded(screen: Screen, press: string, ending: string): Promise<Buffer> {
+  const folder = mkdtempSync(join(tmpdir(), 'kelmot-down-'));
+  const cdp = await screen.page.createCDPSession();
+  await cdp.send('Browser.setDownloadBehavior', {
+    behavior: 'allow',
+    downloadPath: folder,
+    browserContextId: screen.page.browserContext().id,
+  });
+  await screen.press(press);
+  try {
+    for (let i = 0; i < 100; i++) {
+      const name = readdirSync(folder).find((f) => f.endsWith(ending));
+      if (name) return readFileSync(join(folder, name));
+      await sleep(200);
+    }
+    throw new Error(`${press} made no ${ending}`);
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+test('a belt is cut, primed, poured from a whole kit and run again, hold by hold, on a phone', async () => {
+  const screen = await signedIn('ida', PHONE, 60);
+  await screen.press('new-repair');
+  await screen.type('asset-search', 'BC-7');
+  await screen.press('asset-BC-7');
+  await screen.press('shape-0-hole');
+  const fields: [string, string][] = [
+    ['damages.0.diameterMm', '64'],
+    ['damages.0.beltMm', '14'],
+    ['belt.runsC', '25'],
+    ['window.downMin', '12 h'],
+    ['readings.airC', '20'],
+    ['readings.rhPct', '50'],
+    ['readings.surfaceC', '20'],
+  ];
+  for (const [id, text] of fields) await screen.type(id, text);
+  await screen.press('site.tools-power');
+  await screen.press('survey-save');
+  await screen.press('pick-B-410');
+  await screen.press('take');
+
+  await tickAll(screen);
+  await screen.type('gate-airC', '20');
+  await screen.type('gate-rhPct', '50');
+  await screen.type('gate-surfaceC', '20');
+  await screen.press('record-gate');
+  await screen.says('Go. The surface is');
+  await screen.press('start-condition');
+  await screen.matches('step-condition', /Flashing off, until/);
+  await screen.matches('move-on', /1 to do first: condition/);
+  await later(screen, 59);
+  await screen.press('move-on');
+
+  await screen.matches('step-mix', /Never split by eye/);
+  await screen.matches('supply-system', /B-410.*400 ml/s);
+  await tickAll(screen);
+  await screen.press('batch-start');
+  await screen.see('pail-clock');
+  await sleep(600);
+  await screen.press('batch-placed');
+  await screen.gone('pail-clock');
+  await screen.press('move-on');
+  await screen.matches('step-pour', /from the bottom/);
+  await tickAll(screen);
+  await screen.press('move-on');
+  await screen.matches('outlook', /chance of being ready/);
+  await tickAll(screen);
+  await screen.press('move-on');
+  await later(screen, 40);
+  await tickAll(screen);
+  await screen.type('reading-hardness', '72 73 74');
+  await screen.press('record-hardness');
+  await screen.type('statement', 'Runs true, no edge lifts.');
+  await screen.press('sign-off');
+  await screen.see('signoff-accepted');
+  assert.deepEqual(screen.problems, []);
+});
+
+test('the papers of a job are printed and sent, and its plan is read back into a repair', async () => {
+  const screen = await signedIn('tomas', WIDE);
+  await screen.press('register-FL-06');
+  await screen.press('to-papers');
+  await screen.matches('papers', /The job.*Material in all.*Labour/s);
+  const pdf = await downloaded(screen, 'paper-a4', '.pdf');
+  assert.equal(pdf.subarray(0, 5).toString(), '%PDF-');
+  assert.match((await downloaded(screen, 'paper-csv', '.csv')).toString(), /C-620,system/);
+  assert.match((await downloaded(screen, 'paper-ics', '.ics')).toString(), /^BEGIN:VCALENDAR/);
+  const json = await downloaded(screen, 'paper-json', '.json');
+  assert.equal((JSON.parse(json.toString()) as { format: string }).format, 'kelmot-plan');
+  await screen.press('figure-cost.total');
+  await screen.says('steps by minutes and people');
+
+  const folder = mkdtempSync(join(tmpdir(), 'kelmot-plan-'));
+  const choose = async (name: string, text: string) => {
+    const path = join(folder, name);
+    writeFileSync(path, text);
+    const [chooser] = await Promise.all([
+      screen.page.waitForFileChooser(),
+      screen.press('from-plan-file'),
+    ]);
+    await chooser.accept([path]);
+  };
+  await screen.open('/new');
+  await choose('wrong.json', '{"format":"kelmot-plan","version":1}');
+  await screen.matches('plan-file-said', /This is no plan: plan/);
+  await choose('plan.json', json.toString());
+  await screen.matches('step-chase', /Chase the crack/);
+  rmSync(folder, { recursive: true, force: true });
+  assert.deepEqual(screen.problems, []);
+});
+
+test('a changed survey says what becomes of the plan, and a picture is kept with its step', async () => {
+  const screen = await signedIn('ida', PHONE);
+  await screen.press('tab-repairs');
+  await screen.press('repair-YD-1');
+  await screen.see('windows');
+  const picture = join(mkdtempSync(join(tmpdir(), 'kelmot-photo-')), 'old.png');
+  writeFileSync(picture, await screen.page.screenshot());
+  const [chooser] = await Promise.all([
+    screen.page.waitForFileChooser(),
+    screen.press('photo-remove-old'),
+  ]);
+  await chooser.accept([picture]);
+  await screen.matches('verdict-remove-old', /How the old repair failed\./);
+  await screen.page.waitForSelector('[data-testid="step-remove-old"] img', { timeout: 15_000 });
+
+  await screen.press('station-survey');
+  await screen.type('readings.surfaceC', '24');
+  await screen.matches('replan', /became .*: it is 16 °C warmer\./s);
+  await screen.type('damages.0.lengthMm', '28 m');
+  await screen.matches('replan', /packs? became.*length of this run is 28/s);
+  await screen.press('survey-revert');
+  await screen.gone('replan');
+  assert.deepEqual(screen.problems, []);
+});
+
+test('packs come in by lot and go out again, and what is drawn is what the shelf loses', async () => {
+  const screen = await signedIn('ida', PHONE);
+  await screen.press('tab-store');
+  await screen.press('card-B-420');
+  await screen.press('receive-B-420');
+  await screen.matches('shelf-said-B-420', /Type the lot/);
+  await screen.type('lot-B-420', 'NEW-7');
+  await screen.type('day-B-420', 'soon');
+  await screen.press('receive-B-420');
+  await screen.matches('shelf-said-B-420', /as 2027-05-31/);
+  assert.equal(await screen.value('lot-B-420'), 'NEW-7');
+  await screen.type('day-B-420', '2031-05-31');
+  await screen.type('count-B-420', '4');
+  await screen.press('receive-B-420');
+  await screen.matches('shelf-B-420', /4 × .*Lot NEW-7, good to 2031-05-31/s);
+  await screen.press('take-NEW-7');
+  await screen.matches('shelf-B-420', /3 × .*Lot NEW-7/s);
+  assert.deepEqual(screen.problems, []);
+});
