@@ -6,15 +6,7 @@ import { test } from 'node:test';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { PHONE, setBack, setPresent, WIDE, type Screen } from './lib/browser';
 import { signedIn } from './lib/stage';
-
-/** Ticks every box of the station that is shown. */
-async function tickAll(screen: Screen): Promise<void> {
-  await screen.page.waitForSelector('[data-testid^="step-"]');
-  const ids = await screen.page.$$eval('[data-testid^="check-"][aria-checked="false"]', (list) =>
-    list.map((e) => e.getAttribute('data-testid') ?? ''),
-  );
-  for (const id of ids) await screen.press(id);
-}
+import { typeBelt } from './lib/belt';
 
 /** Lets hours go by for a page whose clock was set back. */
 async function later(screen: Screen, hoursBack: number): Promise<void> {
@@ -48,26 +40,12 @@ async function downloaded(screen: Screen, press: string, ending: string): Promis
 
 test('a belt is cut, primed, poured from a whole kit and run again, hold by hold, on a phone', async () => {
   const screen = await signedIn('ida', PHONE, 60);
-  await screen.press('new-repair');
-  await screen.type('asset-search', 'BC-7');
-  await screen.press('asset-BC-7');
-  await screen.press('shape-0-hole');
-  const fields: [string, string][] = [
-    ['damages.0.diameterMm', '64'],
-    ['damages.0.beltMm', '14'],
-    ['belt.runsC', '25'],
-    ['window.downMin', '12 h'],
-    ['readings.airC', '20'],
-    ['readings.rhPct', '50'],
-    ['readings.surfaceC', '20'],
-  ];
-  for (const [id, text] of fields) await screen.type(id, text);
-  await screen.press('site.tools-power');
+  await typeBelt(screen, 'BC-7', '64', '14');
   await screen.press('survey-save');
   await screen.press('pick-B-410');
   await screen.press('take');
 
-  await tickAll(screen);
+  await screen.tickAll();
   await screen.type('gate-airC', '20');
   await screen.type('gate-rhPct', '50');
   await screen.type('gate-surfaceC', '20');
@@ -81,7 +59,7 @@ test('a belt is cut, primed, poured from a whole kit and run again, hold by hold
 
   await screen.matches('step-mix', /Never split by eye/);
   await screen.matches('supply-system', /B-410.*400 ml/s);
-  await tickAll(screen);
+  await screen.tickAll();
   await screen.press('batch-start');
   await screen.see('pail-clock');
   await sleep(600);
@@ -89,13 +67,13 @@ test('a belt is cut, primed, poured from a whole kit and run again, hold by hold
   await screen.gone('pail-clock');
   await screen.press('move-on');
   await screen.matches('step-pour', /from the bottom/);
-  await tickAll(screen);
+  await screen.tickAll();
   await screen.press('move-on');
   await screen.matches('outlook', /chance of being ready/);
-  await tickAll(screen);
+  await screen.tickAll();
   await screen.press('move-on');
   await later(screen, 40);
-  await tickAll(screen);
+  await screen.tickAll();
   await screen.type('reading-hardness', '72 73 74');
   await screen.press('record-hardness');
   await screen.type('statement', 'Runs true, no edge lifts.');

@@ -1,27 +1,13 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
+import { typeBelt } from './lib/belt';
 import { PHONE, WIDE } from './lib/browser';
 import { signedIn } from './lib/stage';
 
 test('a belt is surveyed by its own questions, drawn, and judged by its own cards', async () => {
   const screen = await signedIn('ida', PHONE);
-  await screen.press('new-repair');
-  await screen.type('asset-search', 'BC-5');
-  await screen.press('asset-BC-5');
-  await screen.see('family-F6');
+  await typeBelt(screen, 'BC-5', '2 1/2 in', '12');
   assert.equal(await screen.attribute('family-F6', 'aria-checked'), 'true');
-  await screen.press('shape-0-hole');
-  const fields: [string, string][] = [
-    ['damages.0.diameterMm', '2 1/2 in'],
-    ['damages.0.beltMm', '12'],
-    ['belt.runsC', '30'],
-    ['window.downMin', '12 h'],
-    ['readings.airC', '20'],
-    ['readings.rhPct', '50'],
-    ['readings.surfaceC', '20'],
-  ];
-  for (const [id, text] of fields) await screen.type(id, text);
-  await screen.press('site.tools-power');
   assert.match(
     (await screen.attribute('section', 'aria-label')) ?? '',
     /hole: .*63\.5 mm|64 mm across/i,

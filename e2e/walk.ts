@@ -9,7 +9,7 @@ async function typeSurvey(screen: Screen): Promise<void> {
   await screen.type('asset-search', 'VP-2');
   await screen.press('asset-VP-2');
   await screen.press('shape-0-pocket');
-  const fields: [string, string][] = [
+  await screen.fill([
     ['damages.0.diameterMm', '6 in'],
     ['damages.0.depthMm', '11mm'],
     ['damages.0.wallMm', '26'],
@@ -17,18 +17,8 @@ async function typeSurvey(screen: Screen): Promise<void> {
     ['readings.airC', '20'],
     ['readings.rhPct', '50'],
     ['readings.surfaceC', '18,5'],
-  ];
-  for (const [id, text] of fields) await screen.type(id, text);
+  ]);
   await screen.press('site.tools-blast');
-}
-
-/** Meets every hold shown at the station: ticks boxes, records what the plan asks. */
-async function meetHolds(screen: Screen): Promise<void> {
-  await screen.page.waitForSelector('[data-testid^="step-"]');
-  const ids = await screen.page.$$eval('[data-testid^="check-"][aria-checked="false"]', (list) =>
-    list.map((e) => e.getAttribute('data-testid') ?? ''),
-  );
-  for (const id of ids) await screen.press(id);
 }
 
 test('a technician walks one repair through the seven stations on a phone', async () => {
@@ -60,7 +50,7 @@ test('a technician walks one repair through the seven stations on a phone', asyn
 
   await screen.see('step-isolate');
   assert.equal(await screen.attribute('move-on', 'aria-disabled'), 'true');
-  await meetHolds(screen);
+  await screen.tickAll();
   await screen.type('reading-open-up', '1');
   await screen.press('record-open-up');
   await screen.says('Stop: 1 mm; 3 mm is the least.');
@@ -88,7 +78,7 @@ test('a technician walks one repair through the seven stations on a phone', asyn
   await screen.press('close-working');
   await screen.gone('working');
 
-  await meetHolds(screen);
+  await screen.tickAll();
   const target = async (id: string) => Number((await screen.text(id)).replace(/[^\d.]/g, ''));
   for (let batch = 1; ; batch++) {
     await screen.see('weigh-a');
@@ -109,11 +99,11 @@ test('a technician walks one repair through the seven stations on a phone', asyn
   }
   await screen.press('move-on');
   await screen.see('screen-build');
-  await meetHolds(screen);
+  await screen.tickAll();
   await screen.press('move-on');
   await screen.see('screen-cure');
   await screen.says('Needed: ');
-  await meetHolds(screen);
+  await screen.tickAll();
   await screen.press('move-on');
   await screen.see('screen-accept');
   await screen.says('to do first');
@@ -125,7 +115,7 @@ test('a technician walks one repair through the seven stations on a phone', asyn
   await setPresent(screen.page);
   await screen.page.goto(address, { waitUntil: 'networkidle2' });
   await screen.see('screen-accept');
-  await meetHolds(screen);
+  await screen.tickAll();
   await screen.type('reading-hardness', '70 86 87');
   await screen.press('record-hardness');
   await screen.says('Stop: lowest 70; it needs 84.');

@@ -88,6 +88,20 @@ export class Screen {
     if (text) await this.page.type(at(id), text);
   }
 
+  /** Types a form, field by field. */
+  async fill(fields: readonly (readonly [id: string, text: string])[]): Promise<void> {
+    for (const [id, text] of fields) await this.type(id, text);
+  }
+
+  /** Ticks every box of the station that is shown. */
+  async tickAll(): Promise<void> {
+    await this.page.waitForSelector('[data-testid^="step-"]');
+    const ids = await this.page.$$eval('[data-testid^="check-"][aria-checked="false"]', (list) =>
+      list.map((e) => e.getAttribute('data-testid') ?? ''),
+    );
+    for (const id of ids) await this.press(id);
+  }
+
   async value(id: string): Promise<string> {
     await this.see(id);
     return this.page.$eval(at(id), (e) => (e as HTMLInputElement).value);

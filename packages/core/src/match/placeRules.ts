@@ -125,7 +125,7 @@ export const placeRules: Rule[] = [
     id: 'stock',
     name: 'On the shelf',
     question: 'Is enough of it on the shelf?',
-    judge: ({ packs, context, survey }) => {
+    judge: ({ card, packs, context, survey }) => {
       if (!context.shelf || !packs.ok) return fits('The shelf is not counted here.');
       const on = onShelf(context.shelf, survey.window.startAt);
       const short = packs.picks.filter((p) => (on[p.id] ?? 0) < p.count);
@@ -138,7 +138,9 @@ export const placeRules: Rule[] = [
         sense: 'min' as const,
       };
       if (short.length === 0) return fits('All packs are on the shelf.', against);
-      const list = () => short.map((p) => `${p.count - (on[p.id] ?? 0)} × ${p.id}`).join(', ');
+      const named = (id: string) => card.packs.find((p) => p.id === id)?.label ?? id;
+      const list = () =>
+        short.map((p) => `${p.count - (on[p.id] ?? 0)} × ${named(p.id)}`).join(', ');
       return fitsIf(
         () => `${list()} is fetched first`,
         () => `${held} of ${wanted} packs are on the shelf.`,

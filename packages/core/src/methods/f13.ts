@@ -28,6 +28,16 @@ const clothMm2 = ({ survey }: Work) =>
     0,
   );
 
+const clothLines = (work: Work) => [
+  line(
+    'A',
+    'cloth',
+    `both sides grown by ${2 * LAP_MM} mm, ${CLOTHS} cloths`,
+    clothMm2(work),
+    'mm²',
+  ),
+];
+
 export const sumpMethod = defineMethod({
   family: 'F13',
   steps: (work: Work) => [
@@ -154,15 +164,7 @@ export const sumpMethod = defineMethod({
             for: 'the patch',
             amount: clothMm2(work),
             quantity: 'area' as const,
-            working: [
-              line(
-                'A',
-                'cloth',
-                `both sides grown by ${2 * LAP_MM} mm, ${CLOTHS} cloths`,
-                clothMm2(work),
-                'mm²',
-              ),
-            ],
+            working: clothLines(work),
           },
         ]
       : []),
@@ -178,22 +180,10 @@ export const sumpMethod = defineMethod({
   figures: (work) =>
     patched(work)
       ? [
-          figureOf(
-            'cloth',
-            'Cloth',
-            clothMm2(work),
-            'area',
-            [
-              line(
-                'A',
-                'cloth',
-                `both sides grown by ${2 * LAP_MM} mm, ${CLOTHS} cloths`,
-                clothMm2(work),
-                'mm²',
-              ),
-            ],
-            ['damages.0.lengthMm', 'damages.0.widthMm'],
-          ),
+          figureOf('cloth', 'Cloth', clothMm2(work), 'area', clothLines(work), [
+            'damages.0.lengthMm',
+            'damages.0.widthMm',
+          ]),
         ]
       : [],
   removal: () => ['Drain it, chisel along the bed, lift; grind off what stays.'],

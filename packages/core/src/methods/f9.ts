@@ -1,6 +1,7 @@
 import { fig, line, type WorkingLine } from '../calc/calc';
 import { mortarBatch } from '../mix/mortarBatch';
 import { figureOf } from '../plan/figure';
+import type { StepDraft } from '../plan/step';
 import { aidCode } from '../plan/supplies';
 import { AGGREGATE_KGL, waterPerBag } from '../plan/weighing';
 import { consistencyOf, crewOf, minutesTo, type WorkUp } from '../plan/workUp';
@@ -92,6 +93,18 @@ const coatsOf = (work: Work) =>
     );
   });
 
+/** Joints and high spots after the base and before what finishes it; after the only coat where there is one. */
+function withJoints(coats: StepDraft[]): StepDraft[] {
+  const joints = build(
+    'joints',
+    'Rake joints, scrape high spots',
+    10,
+    () => 'Joints and edges raked out before it is hard; high spots scraped with a straight edge.',
+  );
+  const last = coats.length > 1 ? coats.length - 1 : coats.length;
+  return [...coats.slice(0, last), joints, ...coats.slice(last)];
+}
+
 export const floorPatchMethod = defineMethod({
   family: 'F9',
   steps: (work: Work) => [
@@ -147,7 +160,7 @@ export const floorPatchMethod = defineMethod({
     ),
     gate(work),
     ...mixSteps(work),
-    ...coatsOf(work),
+    ...withJoints(coatsOf(work)),
     ...(has(work, 'coving')
       ? [
           build(
@@ -158,13 +171,6 @@ export const floorPatchMethod = defineMethod({
           ),
         ]
       : []),
-    build(
-      'joints',
-      'Rake joints, scrape high spots',
-      10,
-      () =>
-        'Joints and edges raked out before it is hard; high spots scraped with a straight edge.',
-    ),
     leave(
       work,
       isPowder(work)

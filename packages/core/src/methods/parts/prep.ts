@@ -118,7 +118,7 @@ export function gradeStep(work: WorkUp, extentMm: number, more?: More): StepDraf
     grade ? `Prepare to ${grade}` : 'Prepare the surface',
     gradeMinutes(work),
     () =>
-      `${grade ? `${grade}: ${GRADE_NAMES[grade]}. ` : ''}${TOOL_NAMES[survey.site.tools]}, ${mm(extentMm)} past the damage each way.${
+      `${grade ? `${grade}: ${GRADE_NAMES[grade]}. ` : ''}${TOOL_NAMES[survey.site.tools]}${extentMm > 0 ? `, ${mm(extentMm)} past the damage each way` : ''}.${
         profileUm ? ` Profile ${profileUm.min} to ${profileUm.max} µm, peak to valley.` : ''
       }${survey.site.area === 'safe' ? '' : ' Non-sparking tools only.'}`,
     {
@@ -131,7 +131,11 @@ export function gradeStep(work: WorkUp, extentMm: number, more?: More): StepDraf
             max: profileUm.max,
           }
         : { kind: 'check' },
-      figures: profileUm ? ['profile', 'extent'] : ['extent'],
+      // A family’s own extent is in the words; the figure is the site’s.
+      figures: [
+        ...(profileUm ? ['profile'] : []),
+        ...(extentMm === work.site.extentMm ? ['extent'] : []),
+      ],
       wrong: metal
         ? [
             {
