@@ -1,6 +1,6 @@
 import { AREA_NAMES, INTENT_NAMES, NEARBY_NAMES, PERMISSION_NAMES } from '../materials/words';
 import { say } from '../units/format';
-import { onShelf } from '../plan/draw';
+import { drawPacks } from '../plan/draw';
 import { fits, fitsIf, no, type Rule } from './rule';
 
 /** Whether it may be done here, by these people, with what is on the shelf. */
@@ -125,28 +125,25 @@ export const placeRules: Rule[] = [
     id: 'stock',
     name: 'On the shelf',
     question: 'Is enough of it on the shelf?',
-    judge: ({ card, packs, context, survey }) => {
-      if (!context.shelf || !packs.ok) return fits('The shelf is not counted here.');
-      const on = onShelf(context.shelf, survey.window.startAt);
-      const short = packs.picks.filter((p) => (on[p.id] ?? 0) < p.count);
-      const wanted = packs.picks.reduce((n, p) => n + p.count, 0);
-      const held = packs.picks.reduce((n, p) => n + Math.min(p.count, on[p.id] ?? 0), 0);
+    judge: ({ card, toDraw, context, survey }) => {
+      if (!context.shelf || toDraw === null) return fits('The shelf is not counted here.');
+      const own = context.shelf.filter((l) => l.cardCode === card.code);
+      const drawn = drawPacks(toDraw, card.packs, own, survey.window.startAt);
+      if (!drawn.ok) return no(drawn.why);
+      const toBuy = drawn.picks.filter((p) => p.lot === null);
+      const wanted = drawn.picks.reduce((n, p) => n + p.count, 0);
+      const held = wanted - toBuy.reduce((n, p) => n + p.count, 0);
       const against = {
         value: held,
         limit: wanted,
         quantity: 'count' as const,
         sense: 'min' as const,
       };
-      if (short.length === 0) return fits('All packs are on the shelf.', against);
-      const named = (id: string) => card.packs.find((p) => p.id === id)?.label ?? id;
-      const list = () =>
-        short.map((p) => `${p.count - (on[p.id] ?? 0)} × ${named(p.id)}`).join(', ');
+      if (toBuy.length === 0) return fits('All packs are on the shelf.', against);
       return fitsIf(
-        () => `${list()} is fetched first`,
+        () => `${toBuy.map((p) => `${p.count} × ${p.label}`).join(', ')} is fetched first`,
         () => `${held} of ${wanted} packs are on the shelf.`,
-        {
-          against,
-        },
+        { against },
       );
     },
   },

@@ -31,14 +31,6 @@ export interface Drawn {
 
 const usable = (lot: Lot, at: string): boolean => lot.count > 0 && lot.expiresOn >= at.slice(0, 10);
 
-/** Packs on the shelf that may still be used on a day, by pack id. */
-export function onShelf(lots: readonly Lot[], at: string): Record<string, number> {
-  const counts: Record<string, number> = {};
-  for (const lot of lots)
-    if (usable(lot, at)) counts[lot.packId] = (counts[lot.packId] ?? 0) + lot.count;
-  return counts;
-}
-
 /** Packs taken from the shelf for an amount, oldest usable lot first; none that the others make needless. */
 function fromShelf(need: number, packs: readonly Pack[], lots: readonly Lot[], at: string) {
   const sizeOf = (id: string) => packs.find((p) => p.id === id)?.size ?? 0;

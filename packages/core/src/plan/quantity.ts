@@ -100,3 +100,14 @@ export function amountToDraw(
   if (!cover) return refuse('It comes in sheets, and there is no crack here to lay one over.');
   return cover.ok ? { ok: true, amount: cover.sheets } : cover;
 }
+
+/** What is mixed in all, ml: whole batches where it is mixed, with what is purged; else the volume itself. */
+export function mixedInAll(
+  { mix }: SystemCard,
+  grossMl: number,
+  batch: { batches: number; batchMl: number } | null,
+): number {
+  if (!batch || mix.kind === 'single' || mix.kind === 'light-cured') return grossMl;
+  if (mix.kind === 'cartridge') return grossMl + mix.purgeMl * batch.batches;
+  return Math.max(grossMl, batch.batchMl * batch.batches);
+}

@@ -237,13 +237,12 @@ function plainSupply(need: Extract<Need, { kind: 'plain' }>): Supplied {
 
 /** Everything to have at hand for a job, the system first. */
 export function suppliesOf(work: WorkUp, needs: readonly Need[]): Supplied {
-  const { card, demand, wrap, aggregatePct } = work;
+  const { card, demand } = work;
   const { quantity, scale } = packQuantity(card);
-  const draw = amountToDraw(card, demand, drawnMl(work), wrap, aggregatePct);
   const system = drawn(
     work,
     card,
-    draw.ok ? draw.amount : 0,
+    work.toDraw ?? 0,
     {
       id: 'system',
       role: 'system',
@@ -266,14 +265,6 @@ export function suppliesOf(work: WorkUp, needs: readonly Need[]): Supplied {
     figures: [...own, ...rest.flatMap((r) => r.figures)],
     used: [card, ...rest.flatMap((r) => r.used)],
   };
-}
-
-/** What is mixed in all, ml: whole batches where it is mixed, with what is purged; else the volume itself. */
-export function drawnMl({ batch, batches, grossMl, wrap, card }: WorkUp): number {
-  const mixed = card.mix.kind !== 'single' && card.mix.kind !== 'light-cured';
-  const purged = card.mix.kind === 'cartridge' ? card.mix.purgeMl * batches : 0;
-  if (purged > 0) return grossMl + purged;
-  return batch.ok && !wrap && mixed ? Math.max(grossMl, batch.batchMl * batches) : grossMl;
 }
 
 function packFigures(draw: Drawn, quantity: QuantityId, scale: number): Figure[] {

@@ -19,7 +19,7 @@ import { mixSplit, type MixSplit } from '../mix/mixSplit';
 import type { Body, Demand } from '../survey/demand';
 import { demandOfSurvey, type Survey } from '../survey/survey';
 import type { Lot } from './draw';
-import { aggregateFor, amountToDraw, wrapped, type Wrapped } from './quantity';
+import { aggregateFor, amountToDraw, mixedInAll, wrapped, type Wrapped } from './quantity';
 import { asksSchool, OVERNIGHT_MIN, type Schools } from './schools';
 import type { WeatherHour } from './weather';
 import { partsFor, type Consistency } from './weighing';
@@ -67,6 +67,9 @@ export interface WorkUp<S extends Survey = Survey> {
   batch: Answer<BatchPlan>;
   batches: number;
   split: Worked<MixSplit> | null;
+  /** How much to draw, in the card’s own pack unit; null where it cannot be said. */
+  toDraw: number | null;
+  /** The cheapest packs to buy for it. */
   packs: Answer<KitPick>;
   needed: MilestoneId;
   /** Its hours, once they were asked for: kept here, since a table beside it would cost more than the sum. */
@@ -223,7 +226,8 @@ export function workUp<S extends Survey>(
           total: { ml: batch.batchMl },
         })
       : null;
-  const mixedMl = batch.ok && !wrap ? Math.max(grossMl, batch.batchMl * batches) : grossMl;
+  const made = batch.ok && !wrap ? { batches, batchMl: batch.batchMl } : null;
+  const mixedMl = mixedInAll(card, grossMl, made);
   const aggregatePct = aggregateFor(card, buildMm);
   const draw = amountToDraw(card, demand, mixedMl, wrap, aggregatePct);
   const kits = card.packs.map(({ id, size, price }) => ({ id, ml: size, price }));
@@ -254,6 +258,7 @@ export function workUp<S extends Survey>(
     batch,
     batches,
     split,
+    toDraw: draw.ok ? draw.amount : null,
     packs: draw.ok ? kitPick({ neededMl: draw.amount, kits, maxPacks: 2000 }) : draw,
     needed: neededOn(card, demand.needed),
   };
