@@ -44,7 +44,8 @@ export function layersText({ figures, card }: Plan): string {
   return (
     many('layers', 'ply', 'plies') ??
     many('passes', 'pass', 'passes') ??
-    many('coats', 'coat', 'coats') ??
+    // What is injected or poured into a crack goes in once, and has no coats.
+    (card.injection ? card.code : many('coats', 'coat', 'coats')) ??
     card.code
   );
 }

@@ -194,14 +194,14 @@ function stations(sheet: Sheet, { plan, units }: JobCardRequest): void {
     const steps = plan.steps.filter((s) => s.station === station);
     if (steps.length === 0) continue;
     sheet.heading(STATION_NAMES[station]);
-    if (station === 'mix') batches(sheet, plan);
-    if (station === 'cure') clocks(sheet, plan);
+    if (station === 'mix') batches(sheet, plan, units);
+    if (station === 'cure') clocks(sheet, plan, units);
     steps.forEach((step, i) => stepOn(sheet, step, i + 1, units));
   }
 }
 
-function batches(sheet: Sheet, plan: Plan): void {
-  const grams = (g: number | null) => (g === null ? '' : say(g, 'mass'));
+function batches(sheet: Sheet, plan: Plan, units: UnitSystem): void {
+  const grams = (g: number | null) => (g === null ? '' : say(g, 'mass', units));
   sheet.table(
     ['Batch', 'Coat', 'Makes', 'Part A', 'Part B', 'Place within', 'Lot', 'Mixed at', 'Placed at'],
     plan.batches
@@ -209,7 +209,7 @@ function batches(sheet: Sheet, plan: Plan): void {
       .map((b) => [
         `${b.no}`,
         `${b.coat}`,
-        say(b.ml, 'volume'),
+        say(b.ml, 'volume', units),
         grams(b.aG),
         grams(b.bG),
         say(b.placeByMin, 'time'),
@@ -222,7 +222,7 @@ function batches(sheet: Sheet, plan: Plan): void {
   sheet.y += 4;
 }
 
-function clocks(sheet: Sheet, plan: Plan): void {
+function clocks(sheet: Sheet, plan: Plan, units: UnitSystem): void {
   sheet.table(
     ['From the last mix', 'After', 'At the clock', 'Needed'],
     [...plan.milestones]
@@ -239,7 +239,7 @@ function clocks(sheet: Sheet, plan: Plan): void {
   if (plan.heat.length > 0)
     sheet.write(
       `Held warmer, ${MILESTONE_NAMES[plan.needed]} comes sooner: ${plan.heat
-        .map((h) => `${say(h.minutes, 'time')} at ${say(h.tempC, 'temperature')}`)
+        .map((h) => `${say(h.minutes, 'time')} at ${say(h.tempC, 'temperature', units)}`)
         .join(', ')}.`,
       STYLES.label,
     );
@@ -286,8 +286,8 @@ function afterwards(sheet: Sheet, { plan }: JobCardRequest): void {
     const label = school.options.find((o) => o.value === value)?.label;
     if (label) sheet.write(`${school.question}: ${label.toLowerCase()}.`, STYLES.label);
   }
-  sheet.y += 14;
-  sheet.need(40);
+  sheet.y += 8;
+  sheet.need(STYLES.text.lead);
   sheet.write(
     'Done by ____________________   Date ____________   Accepted by ____________________   Date ____________',
     STYLES.text,
