@@ -42,7 +42,7 @@ hash_of() { cat "$@" 2>/dev/null | sha256sum | cut -d' ' -f1; }
 
 ensure_packages() {
   local want
-  want=$(hash_of package-lock.json package.json packages/*/package.json apps/*/package.json)
+  want=$(hash_of package-lock.json)
   [ "$(cat node_modules/.kelmot-lock 2>/dev/null)" = "$want" ] && return
   note "installing npm packages by the lockfile"
   npm ci --no-progress --loglevel=error >&2

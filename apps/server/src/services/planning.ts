@@ -3,11 +3,11 @@ import {
   gistOf,
   makePlan,
   STATIONS,
+  Survey as SurveySchema,
   surveyTitle,
   SystemCard,
   weatherFor,
   type SiteSettings,
-  type Survey,
 } from '@kelmot/core';
 import { and, count, desc, eq } from 'drizzle-orm';
 import type { Tx } from '../db/client';
@@ -27,7 +27,7 @@ export function settingsOf({ id: _id, ...settings }: Site): SiteSettings {
   return settings;
 }
 
-function columnsOf(survey: Survey) {
+function columnsOf(survey: SurveySchema) {
   const { asset, window } = survey;
   return {
     assetId: asset.id,
@@ -43,7 +43,12 @@ function columnsOf(survey: Survey) {
 }
 
 /** An asset typed in the survey joins the register under its tag, if it is not there yet. */
-async function assetFor(tx: Tx, siteId: string, survey: Survey, newId: string): Promise<string> {
+async function assetFor(
+  tx: Tx,
+  siteId: string,
+  survey: SurveySchema,
+  newId: string,
+): Promise<string> {
   const { asset, parent, service } = survey;
   if (asset.id) {
     const [known] = await tx.select({ id: assets.id }).from(assets).where(eq(assets.id, asset.id));
@@ -152,7 +157,8 @@ export async function makePlanFor({
     .orderBy(desc(cards.version))
     .limit(1);
   if (!site || !card) throw notFound('card');
-  const survey = { ...repair.survey, intent: command.intent };
+  // Parsed again: a survey saved by an earlier version takes what it was not asked as usual.
+  const survey = { ...SurveySchema.parse(repair.survey), intent: command.intent };
   const made = makePlan(survey, SystemCard.parse(card.body), settingsOf(site), command.at, {
     ...weatherFor(survey, await weather.hours(Date.parse(command.at))),
     schools: command.schools,
