@@ -1,7 +1,6 @@
 import type { SystemCard } from '../materials/card';
 import type { DissolvedMix, Mix, PowderMix } from '../materials/mix';
 import type { Slope } from '../materials/words';
-import { dissolve } from '../mix/dissolve';
 import { mixCheck } from '../mix/mixCheck';
 import { mixSplit } from '../mix/mixSplit';
 import type { Ratio } from '../mix/ratio';
@@ -137,15 +136,4 @@ export function checkWeighed(
   if (!weigh) return null;
   const { ratio, densityA, densityB, tolerancePct } = weigh;
   return mixCheck({ ratio, densityA, densityB, tolerancePct, weighed });
-}
-
-/** What to add to a dissolved filler that is off its solids; null for other mixes. */
-export function adjustSolids(mix: Mix, weighed: { aG: number; bG: number }, slope: Slope) {
-  if (mix.kind !== 'dissolved') return null;
-  return dissolve({
-    pelletsG: weighed.aG,
-    solventMl: weighed.bG / mix.solventDensityGml,
-    solventDensityGml: mix.solventDensityGml,
-    targetSolids: solidsFor(mix, slope),
-  });
 }

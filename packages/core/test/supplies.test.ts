@@ -1,0 +1,241 @@
+import { drawPacks, type Lot } from '../src/plan/draw';
+import { costFigures } from '../src/plan/costs';
+import { makePlan } from '../src/plan/plan';
+import { aidFor, suppliesOf } from '../src/plan/supplies';
+import { timeline } from '../src/plan/timeline';
+import { weatherFor, windowsIn } from '../src/plan/weather';
+import { checkWeighed, partsFor, waterPerBag, weighing } from '../src/plan/weighing';
+import { workUp } from '../src/plan/workUp';
+import type { AidCard, SystemCard } from '../src/materials/card';
+import type { Mix } from '../src/materials/mix';
+import { card, site, survey } from './fixtures';
+
+const packs = [
+  { id: 's', label: 'small', size: 100, price: 40 },
+  { id: 'l', label: 'large', size: 500, price: 150 },
+];
+const lot = (packId: string, name: string, expiresOn: string, count: number): Lot => ({
+  id: name,
+  cardCode: 'R-100',
+  packId,
+  lot: name,
+  expiresOn,
+  count,
+});
+const drawn = (need: number, lots: Lot[]) => {
+  const found = drawPacks(need, packs, lots, '2026-11-24T08:00:00Z');
+  if (!found.ok) throw new Error(found.why);
+  return found;
+};
+
+describe('packs for an amount', () => {
+  test.each<[string, number, Lot[], [string | null, number][], number]>([
+    ['nothing on the shelf: the cheapest to buy', 201, [], [[null, 3]], 120],
+    [
+      'the oldest lot first',
+      150,
+      [lot('s', 'b', '2027-09-01', 5), lot('s', 'a', '2027-01-01', 1)],
+      [
+        ['a', 1],
+        ['b', 1],
+      ],
+      80,
+    ],
+    ['past its date is not taken', 90, [lot('s', 'old', '2026-11-23', 5)], [[null, 1]], 40],
+    ['good on its last day', 90, [lot('s', 'old', '2026-11-24', 5)], [['old', 1]], 40],
+    [
+      'what a larger pack covers stays',
+      450,
+      [lot('s', 'a', '2027-01-01', 2), lot('l', 'b', '2027-02-01', 1)],
+      [['b', 1]],
+      150,
+    ],
+    [
+      'the rest is bought',
+      320,
+      [lot('s', 'a', '2027-01-01', 2)],
+      [
+        ['a', 2],
+        [null, 2],
+      ],
+      160,
+    ],
+    ['nothing is needed', 0, [lot('s', 'a', '2027-01-01', 2)], [], 0],
+  ])('%s', (_, need, lots, picks, price) => {
+    const found = drawn(need, lots);
+    expect(found.picks.map((p) => [p.lot, p.count])).toEqual(picks);
+    expect(found.price).toBe(price);
+    expect(found.total - need).toBeCloseTo(found.leftover, 9);
+    expect(found.leftover).toBeGreaterThanOrEqual(0);
+    expect(found.working.at(-1)).toMatchObject({ symbol: '€', value: price });
+  });
+});
+
+describe('what goes on the scale', () => {
+  const powder: Mix = {
+    kind: 'powder-water',
+    bagKg: 25,
+    yieldLPerBag: 12.5,
+    waterLPerBag: { patch: 2.5, base: 4, finish: 3 },
+    restMinutes: 3,
+    maxAggregatePct: 50,
+    aggregateOverMm: 50,
+    tolerancePct: 5,
+    mixMinutes: 3,
+    mixedSign: 'Even',
+    tool: 'Paddle',
+  };
+  const made = (mix: Mix): SystemCard => ({ ...card, mix });
+
+  test('a whole kit, a cartridge, a roll: nothing', () => {
+    const { mix } = card;
+    expect(weighing(mix.kind === 'two-part' ? { ...mix, wholeKit: true } : mix)).toBeNull();
+    expect(partsFor(made({ ...powder }), 12_500, 'base', 'level')).toEqual({
+      aG: expect.closeTo(25_000, 6),
+      bG: expect.closeTo(4000, 6),
+    });
+  });
+
+  test('water goes by the coat, and falls back on the patch’s', () => {
+    expect([waterPerBag(powder, 'base'), waterPerBag(powder, 'finish')]).toEqual([4, 3]);
+    const plain = { ...powder, waterLPerBag: { patch: 2.5 } };
+    expect(waterPerBag(plain, 'finish')).toBe(2.5);
+  });
+
+  test('aggregate makes a bag go further: less powder for the same fill', () => {
+    const parts = partsFor(made(powder), 12_500, 'patch', 'level', 50);
+    // 12.5 l and 12.5 kg of stone at 2.65 kg/l: 17.217 l a bag.
+    expect(parts?.aG).toBeCloseTo((25_000 * 12.5) / (12.5 + 12.5 / 2.65), 6);
+  });
+
+  test('too wet is out, and says how much powder brings it right', () => {
+    const weighed = { aG: 25_000, bG: 3000 };
+    const check = checkWeighed(powder, weighed, 'patch', 'level');
+    expect(check).toMatchObject({ verdict: 'out', addB_G: 0 });
+    expect(check?.deviationPct).toBeCloseTo(20, 9);
+    expect(check?.addA_G).toBeCloseTo(5000, 6);
+    expect(checkWeighed(powder, weighed, 'finish', 'level')?.verdict).toBe('in');
+  });
+
+  test('a filler too thin or too thick says what to add', () => {
+    const filler: Mix = {
+      kind: 'dissolved',
+      solventDensityGml: 0.8,
+      solids: { paste: 0.5, syrup: 0.25 },
+      density: 0.9,
+      tolerancePct: 10,
+      mixMinutes: 5,
+      mixedSign: 'Smooth',
+      tool: 'Jar',
+    };
+    const weighed = { aG: 40, bG: 60 };
+    // Half solids want 60 g of pellets to 60 of solvent; a quarter wants 120 of solvent to 40 of pellets.
+    expect(checkWeighed(filler, weighed, 'patch', 'vertical')?.addA_G).toBeCloseTo(20, 9);
+    expect(checkWeighed(filler, weighed, 'patch', 'level')?.addB_G).toBeCloseTo(60, 9);
+  });
+});
+
+describe('aids and costs', () => {
+  const aid: AidCard = {
+    role: 'aid',
+    code: 'A-101',
+    version: 1,
+    name: 'Test wipe',
+    summary: '',
+    use: 'wipe',
+    example: true,
+    flashOffMinutes: 5,
+    coverageM2L: 10,
+    packs: [{ id: 'A-101/500', label: '500 ml', size: 500, price: 9 }],
+    flammable: true,
+    hazards: ['solvent'],
+    ppe: ['gloves'],
+    mustNotTouch: [],
+    spoils: [],
+  };
+
+  test('an aid is drawn by area and coverage; one that is not there is named all the same', () => {
+    const work = workUp(survey, card, site, { library: [aid] });
+    const { supplies, used } = suppliesOf(work, [
+      { kind: 'aid', use: 'wipe', for: 'the metal', areaMm2: 2e6 },
+      { kind: 'aid', use: 'release', for: 'the former', areaMm2: 1e6 },
+      { kind: 'help', help: 'plug', for: 'a hole', ml: 5 },
+    ]);
+    // 2 m² at 10 m²/l.
+    expect(supplies[1]).toMatchObject({ code: 'A-101', amount: 200, price: 9, leftover: 300 });
+    expect(supplies[2]).toMatchObject({ code: null, name: 'Release agent', picks: [] });
+    expect(supplies[3]).toMatchObject({ code: null, name: 'Putty to plug with', amount: 5 });
+    expect(used.map((c) => c.code)).toEqual(['R-100', 'A-101']);
+    expect(aidFor([aid], 'etch')).toBeNull();
+  });
+
+  test('the job is material, people and the stop; leaving it alone is the stop that comes by itself', () => {
+    const past = {
+      ...survey.past,
+      grows: 'yes',
+      nowMm: 10,
+      mmPerWeek: 5,
+      stopsAtMm: 60,
+      stopMin: 600,
+    } as const;
+    const work = workUp({ ...survey, past }, card, site);
+    const times = timeline(work);
+    if (!times) throw new Error('no hours');
+    const supplies = suppliesOf(work, []).supplies;
+    const figures = new Map(costFigures(work, [], supplies, times).map((f) => [f.id, f.value]));
+    // One batch, 5 min to mix and 20.1 to place, by two people, at 50 an hour.
+    expect(figures.get('cost.labour')).toBeCloseTo(((2 * 25.1) / 60) * 50, 6);
+    expect(figures.get('cost.material')).toBe(120);
+    expect(figures.get('cost.total')).toBeCloseTo(
+      120 + ((2 * 25.1) / 60) * 50 + (times.readyMin / 60) * 600,
+      6,
+    );
+    expect(figures.get('nothing.until')).toBeCloseTo(10 * 7 * 1440, 6);
+    expect(figures.get('nothing.cost')).toBe(6000);
+  });
+});
+
+describe('weather', () => {
+  const hours = Array.from({ length: 30 }, (_, i) => ({
+    at: new Date(Date.parse('2026-11-24T08:00:00Z') + i * 3_600_000).toISOString(),
+    airC: 12,
+    rhPct: i < 10 ? 60 : 95,
+    rainMm: i === 4 ? 1 : 0,
+  }));
+  const gate = { minAboveDewC: 3, maxRhPct: 85, minSurfaceC: 5, maxSurfaceC: 40 };
+
+  test('under a roof nothing is asked of it; out of doors the surface follows the air', () => {
+    expect(weatherFor(survey, hours)).toEqual({});
+    const outside = { ...survey, site: { ...survey.site, outdoors: true } };
+    const { forecast } = weatherFor(outside, hours);
+    expect(forecast?.[0]).toEqual({ atMin: 0, tempC: survey.readings.surfaceC });
+    expect(forecast?.[1]).toEqual({ atMin: 60, tempC: 12 });
+    expect(weatherFor(outside, [])).toEqual({});
+  });
+
+  test('windows end before the rain, and no hours have none', () => {
+    const found = windowsIn(hours, gate, 60, 60);
+    expect(found[0]).toMatchObject({
+      from: '2026-11-24T08:00:00.000Z',
+      latestStart: '2026-11-24T10:00:00.000Z',
+    });
+    expect(windowsIn([], gate, 60, 60)).toEqual([]);
+  });
+
+  test('a cold night makes the plan longer, and is said in the plan', () => {
+    const outside = {
+      ...survey,
+      site: { ...survey.site, outdoors: true },
+      window: { ...survey.window, downMin: 3000 },
+    };
+    const ready = (airC: number) => {
+      const context = weatherFor(
+        outside,
+        hours.map((h) => ({ ...h, airC })),
+      );
+      const made = makePlan(outside, card, site, '2026-11-24T08:00:00Z', context);
+      return made.ok ? made.plan.readyMin : NaN;
+    };
+    expect(ready(11)).toBeGreaterThan(ready(18));
+  });
+});
