@@ -4,6 +4,7 @@ import {
   families,
   familyOf,
   familiesFor,
+  matchAll,
   readDraft,
   schoolsFor,
   settled,
@@ -14,7 +15,7 @@ import {
   type FamilyId,
   type SurveyDraft,
 } from '@kelmot/core';
-import { demoSurvey, siteSettings, surveyedRepairs } from '../src/index';
+import { demoSurvey, siteSettings, surveyedRepairs, systemCards } from '../src/index';
 
 const AT = '2026-11-24T06:00:00Z';
 const options = {
@@ -172,4 +173,28 @@ test('schools: asked where they matter, the usual one unless another is chosen, 
     clean: 'card',
   });
   for (const s of asked) expect(s.why).toMatch(/\.$/);
+});
+
+test('a kind of fill or of tyre repair that is chosen rules the others out, and says so', () => {
+  const verdicts = (tag: string, schools: Record<string, string>) => {
+    const found = surveyedRepairs.find((r) => r.tag === tag);
+    if (!found) throw new Error(tag);
+    const survey = demoSurvey(tag, null, '2026-11-25T08:00:00Z', found.survey);
+    return matchAll(survey, systemCards, siteSettings, { schools }).map((m) => {
+      const rule = m.judged.find((j) => j.rule.id === 'chosen');
+      return [m.card.code, rule?.verdict, rule?.because] as const;
+    });
+  };
+  const allowed = (tag: string, schools: Record<string, string>) =>
+    verdicts(tag, schools)
+      .filter(([, verdict]) => verdict === 'fits')
+      .map(([code]) => code);
+  expect(allowed('FL-06', { moving: 'flexible' })).toEqual(['C-680']);
+  expect(allowed('FL-06', { moving: 'tied' })).toEqual(['C-640', 'C-645']);
+  expect(allowed('FL-06', { moving: 'check' })).toHaveLength(verdicts('FL-06', {}).length);
+  expect(verdicts('FL-06', { moving: 'flexible' }).find(([c]) => c === 'C-620')?.[2]).toBe(
+    'You chose flexible fill; this one is rigid.',
+  );
+  expect(allowed('TR-6', { tyre: 'shop' })).toEqual(['T-540']);
+  expect(allowed('TR-6', {})).toEqual(['T-510', 'T-540']);
 });

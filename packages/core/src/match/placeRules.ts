@@ -1,5 +1,6 @@
 import { AREA_NAMES, INTENT_NAMES, NEARBY_NAMES, PERMISSION_NAMES } from '../materials/words';
 import { say } from '../units/format';
+import { fillKind } from '../materials/card';
 import { drawPacks } from '../plan/draw';
 import { fits, fitsIf, no, type Rule } from './rule';
 
@@ -35,6 +36,20 @@ export const placeRules: Rule[] = [
       card.stopgapOnly && survey.intent === 'lasting'
         ? no(() => `${card.code} is a stop-gap, and this is meant to last.`)
         : fits(() => `${INTENT_NAMES[survey.intent]}: yes.`),
+  },
+  {
+    id: 'chosen',
+    name: 'Your choice',
+    question: 'Is it of the kind that was chosen?',
+    judge: ({ card, context, demand }) => {
+      const { moving = 'check', tyre = 'cover' } = context.schools ?? {};
+      const kind = fillKind(card);
+      if (demand.crack && moving !== 'check' && kind !== moving)
+        return no(() => `You chose ${moving} fill; this one is ${kind}.`);
+      if (tyre === 'shop' && demand.material === 'tyre-rubber' && card.permission !== 'tyre-shop')
+        return no('You chose a section repair at the shop; this is a cover.');
+      return fits('Nothing was chosen against it.');
+    },
   },
   {
     id: 'size',

@@ -1,11 +1,10 @@
 import { crackMovement } from '../cracks/crackMovement';
+import { fillKind } from '../materials/card';
 import { MEDIUM_NAMES, WEAR_NAMES } from '../materials/words';
 import { say } from '../units/format';
 import { fits, fitsIf, no, type Rule } from './rule';
 
 const celsius = (x: number) => say(x, 'temperature');
-/** Only a mortar as stiff as concrete ties the two halves; a resin or a sealant just fills between them. MPa. */
-const TIES_FROM_MPA = 10_000;
 const WORDS = ['none', 'poor', 'fair', 'good', 'very good'];
 
 /** Whether it stands what it must: heat, chemical, wear, the cutter, pressure, bending and movement. */
@@ -239,7 +238,7 @@ export const serviceRules: Rule[] = [
       if (move.verdict === 'holds')
         return fits(() => `${asked}; the card stands ${movementPct} %.`, against);
       const stress =
-        modulusMPa && tensileMPa && modulusMPa >= TIES_FROM_MPA
+        modulusMPa && tensileMPa && fillKind(card) === 'tied'
           ? (modulusMPa * 1e-5 * crack.swingC) / tensileMPa
           : Infinity;
       if (stress <= 1)

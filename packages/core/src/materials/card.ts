@@ -196,3 +196,13 @@ export type Card = z.infer<typeof Card>;
 
 /** Density of the material as it is placed, in g/ml. */
 export const mixedDensity = ({ mix }: SystemCard): number => placedDensity(mix);
+
+/** Stiff as concrete a mortar ties the two halves of a crack, MPa; a sealant gives by this share of its width, percent. */
+const TIES_FROM_MPA = 10_000;
+const GIVES_FROM_PCT = 20;
+
+/** What a filled crack is to the two halves: tied by it, kept apart by something that gives, or just filled. */
+export function fillKind({ service }: SystemCard): 'tied' | 'flexible' | 'rigid' {
+  if ((service.modulusMPa ?? 0) >= TIES_FROM_MPA) return 'tied';
+  return service.movementPct >= GIVES_FROM_PCT ? 'flexible' : 'rigid';
+}

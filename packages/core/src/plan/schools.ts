@@ -85,6 +85,27 @@ export const schools: readonly School[] = [
     families: ['F11', 'F12', 'F13'],
   },
   {
+    id: 'moving',
+    question: 'Moving cracks',
+    options: [
+      opt('check', 'By the movement check'),
+      opt('rigid', 'Rigid resin'),
+      opt('tied', 'Tied mortar, full depth'),
+      opt('flexible', 'Flexible sealant'),
+    ],
+    usual: 'check',
+    why: 'The sum says what the crack does to each: rigid fill alone comes back where it moves.',
+    families: ['F8', 'F10', 'F11'],
+  },
+  {
+    id: 'tyre',
+    question: 'Tyres',
+    options: [opt('cover', 'Cover, for protection'), opt('shop', 'Section repair at the shop')],
+    usual: 'cover',
+    why: 'A cover protects and carries nothing; a sidewall is never plugged; anything else is referred.',
+    families: ['F7'],
+  },
+  {
     id: 'wait',
     question: 'Wait between coats',
     options: [opt('window', 'The window'), opt('overnight', 'Overnight, to be safe')],
