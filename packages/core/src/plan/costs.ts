@@ -16,6 +16,43 @@ export const NextOption = z.strictObject({
 });
 export type NextOption = z.infer<typeof NextOption>;
 
+/** The next option’s figures, to be set beside this one’s. Money in the site’s currency. */
+export function nextFigures(
+  next: (NextOption & { material: number; downtime: number }) | null,
+  unit: string,
+): Figure[] {
+  if (!next) return [];
+  const source = `card ${next.code}`;
+  return [
+    figureOf('next.total', `${next.code}, material and downtime`, next.total, 'money', [
+      line('€m', 'material', 'cheapest packs', next.material, unit, source),
+      line(
+        '€d',
+        'downtime',
+        `${fig(next.readyMin)}/60 at the asset’s rate`,
+        next.downtime,
+        unit,
+        'asset',
+      ),
+      line('€', 'in all', '€m + €d', next.total, unit),
+    ]),
+    figureOf('next.ready', `${next.code}, back in service in`, next.readyMin, 'time', [
+      line(
+        't',
+        'ready',
+        'prep, build, cure and accept, as for this one',
+        next.readyMin,
+        'min',
+        source,
+      ),
+    ]),
+    figureOf('next.life', `${next.code}, expected life`, next.lifeDays * 1440, 'time', [
+      line('L', 'expected life', 'as on the card', next.lifeDays, 'd', source),
+      line('t', 'the same', 'L·1440', next.lifeDays * 1440, 'min'),
+    ]),
+  ];
+}
+
 /** Hours of people: every step by its minutes and people, mixing and placing by the crew; waits are nobody’s. */
 function personMinutes(work: WorkUp, steps: readonly Step[], times: Timeline): number {
   const { batch, coats, card } = work;

@@ -18,8 +18,8 @@ export const WorkWindow = z.strictObject({
 /** Warmer than it is by these, °C: what a lamp or a heater brings. */
 const WARMER_C = [5, 10, 15];
 
-/** How long the needed cure takes when a heater holds it warmer; inside the card’s limits. */
-export function heatOptions(work: WorkUp): z.infer<typeof HeatOption>[] {
+/** How long the needed cure takes when a heater holds it warmer, each with its sum; inside the card’s limits. */
+function heated(work: WorkUp) {
   const points = work.card.cure.milestones[work.needed];
   const { surfaceC } = work.survey.readings;
   if (!points) return [];
@@ -27,9 +27,20 @@ export function heatOptions(work: WorkUp): z.infer<typeof HeatOption>[] {
     const tempC = Math.round(surfaceC + more);
     if (tempC > work.card.ambient.maxSurfaceC) return [];
     const at = cureTime({ points, tempC });
-    return at.ok ? [{ tempC, minutes: at.minutes }] : [];
+    return at.ok ? [{ tempC, minutes: at.minutes, working: at.working }] : [];
   });
 }
+
+export const heatOptions = (work: WorkUp): z.infer<typeof HeatOption>[] =>
+  heated(work).map(({ tempC, minutes }) => ({ tempC, minutes }));
+
+/** The same as figures, by temperature. */
+export const heatFigures = (work: WorkUp): Figure[] =>
+  heated(work).map(({ tempC, minutes, working }) =>
+    figureOf(`heat.${tempC}`, `Held at ${say(tempC, 'temperature')}`, minutes, 'time', working, [
+      'readings.surfaceC',
+    ]),
+  );
 
 /** Traces of day and night: enough for the chance to a few parts in a hundred, few enough to be worked at once. */
 const TRACES = 120;

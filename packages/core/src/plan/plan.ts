@@ -4,11 +4,13 @@ import { MilestoneId, SystemCard } from '../materials/card';
 import { methodOf } from '../methods/registry';
 import { Survey } from '../survey/survey';
 import { approversOf, cautionsOf, gearOf, type Job } from './cautions';
-import { costFigures, NextOption } from './costs';
-import { Figure } from './figure';
+import { line } from '../calc/calc';
+import { costFigures, nextFigures, NextOption } from './costs';
+import { Figure, figureOf } from './figure';
 import { figuresOf } from './figures';
 import {
   HeatOption,
+  heatFigures,
   heatOptions,
   raiseChance,
   readinessFigures,
@@ -111,7 +113,10 @@ function batchesOf(work: WorkUp): Batch[] {
 }
 
 /** The best of the other cards for the same job: it fits, and costs the least in all. */
-function nextOption(match: CardMatch, context: WorkContext): NextOption | null {
+function nextOption(
+  match: CardMatch,
+  context: WorkContext,
+): (NextOption & { material: number; downtime: number }) | null {
   const { survey, site, demand } = match.work;
   const others = (context.library ?? []).filter(
     (c): c is SystemCard =>
@@ -121,16 +126,10 @@ function nextOption(match: CardMatch, context: WorkContext): NextOption | null {
   const options = others.flatMap((card) => {
     const other = judge(survey, card, site, { schools, forecast }, demand);
     if (other.verdict === 'no' || other.readyMin === null) return [];
-    const total = (other.materialCost ?? 0) + (other.downtimeCost ?? 0);
-    return [
-      {
-        code: card.code,
-        name: card.name,
-        total,
-        readyMin: other.readyMin,
-        lifeDays: other.lifeDays,
-      },
-    ];
+    const { materialCost, downtimeCost, readyMin, lifeDays } = other;
+    const [material, downtime] = [materialCost ?? 0, downtimeCost ?? 0];
+    const total = material + downtime;
+    return [{ code: card.code, name: card.name, total, material, downtime, readyMin, lifeDays }];
   });
   return options.sort((p, q) => p.total - q.total)[0] ?? null;
 }
@@ -164,8 +163,23 @@ export function makePlan(
   const steps = method.steps(work).map(finishStep);
   const { supplies, figures: supplyFigures, used } = suppliesOf(work, method.needs(work));
   const job: Job = { work, used, steps };
+  const days = card.lifeDays[survey.intent];
+  const next = nextOption(match, context);
   const extra = [
     ...method.figures(work),
+    ...heatFigures(work),
+    ...nextFigures(next, site.currency),
+    figureOf('expected', 'Expected life', days * 1440, 'time', [
+      line(
+        'L',
+        `expected life, ${survey.intent}`,
+        'as on the card',
+        days,
+        'd',
+        `card ${card.code}`,
+      ),
+      line('t', 'the same', 'L·1440', days * 1440, 'min'),
+    ]),
     ...supplyFigures,
     ...costFigures(work, steps, supplies, times),
     ...readinessFigures(work, times, seedFrom(survey.asset.tag)),
@@ -174,7 +188,6 @@ export function makePlan(
     ...figuresOf(work),
     ...Object.fromEntries(extra.map((f) => [f.id, f])),
   };
-  const days = card.lifeDays[survey.intent];
   return {
     ok: true,
     plan: {
@@ -204,7 +217,13 @@ export function makePlan(
       heat: heatOptions(work),
       windows: workWindows(work, times),
       raise: raiseChance(work, figures.readiness?.value ?? null),
-      next: nextOption(match, context),
+      next: next && {
+        code: next.code,
+        name: next.name,
+        total: next.total,
+        readyMin: next.readyMin,
+        lifeDays: next.lifeDays,
+      },
       nextLookDays: method.nextLookDays[survey.intent],
       lifeDays: days,
       replaceInDays: survey.intent === 'stopgap' ? Math.round(days) : null,

@@ -3,7 +3,7 @@ import { line, type WorkingLine } from '../calc/calc';
 import type { AidCard, Card, SystemCard } from '../materials/card';
 import { SUBSTRATE_NAMES } from '../materials/substrates';
 import { HELP_NAMES, type Help } from '../materials/words';
-import { QUANTITY_IDS, type QuantityId } from '../units/quantities';
+import { QUANTITY_IDS, shownUnit, type QuantityId } from '../units/quantities';
 import { drawPacks, type Drawn } from './draw';
 import type { Figure } from './figure';
 import { amountToDraw } from './quantity';
@@ -252,7 +252,29 @@ export function suppliesOf(work: WorkUp, needs: readonly Need[]): Supplied {
     },
     scale,
   );
-  const own: Figure[] = system.draw ? packFigures(system.draw, quantity, scale) : [];
+  const amount = (work.toDraw ?? 0) * scale;
+  const own: Figure[] = [
+    {
+      id: 'supply.system',
+      label: card.name,
+      value: amount,
+      quantity,
+      working: [
+        line('V', 'to place', 'with overfill, waste and profile', work.grossMl, 'ml'),
+        line('n', 'batches', 'whole ones are mixed; cartridges are purged', work.batches),
+        line(
+          'q',
+          card.name.toLowerCase(),
+          'in the unit of its packs',
+          amount,
+          shownUnit(quantity, 'metric').symbol,
+          `card ${card.code}`,
+        ),
+      ],
+      paths: work.bodies.flatMap((b) => b.body.paths),
+    },
+    ...(system.draw ? packFigures(system.draw, quantity, scale) : []),
+  ];
   const rest = needs.map((need) =>
     need.kind === 'aid'
       ? aidSupply(work, need)

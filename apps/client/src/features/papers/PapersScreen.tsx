@@ -1,4 +1,4 @@
-import { familyOf, INTENT_NAMES, say, type Plan } from '@kelmot/core';
+import { familyOf, INTENT_NAMES, type Plan } from '@kelmot/core';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
@@ -22,7 +22,7 @@ const KEY = ['ready', 'readiness', 'cost.total', 'cost.material', 'cost.labour',
 
 /** What the job costs, against doing nothing and against the next card. */
 function Costs({ plan }: { plan: Plan }) {
-  const { figures, next, site } = plan;
+  const { figures, next } = plan;
   return (
     <View className="gap-2 border-b border-ink px-4 py-3">
       <View className="flex-row flex-wrap gap-x-8 gap-y-3">
@@ -43,12 +43,17 @@ function Costs({ plan }: { plan: Plan }) {
         </View>
       ) : null}
       {next ? (
-        <Txt className="text-pencil" testID="next-option">
-          Next best: {next.code} {next.name}, ready in {say(next.readyMin, 'time')}, material and
-          downtime {site.currency}
-          {say(next.total, 'money').replace(/^\D+/, '')}, expected life{' '}
-          {say(next.lifeDays * 1440, 'time')}; this one {say(plan.lifeDays * 1440, 'time')}.
-        </Txt>
+        <View className="gap-1" testID="next-option">
+          <Txt className="text-pencil">
+            Next best: {next.code} {next.name}
+          </Txt>
+          <View className="flex-row flex-wrap gap-x-8 gap-y-2">
+            <FigureText figure={figures['next.ready']} label="ready in" as="row" />
+            <FigureText figure={figures['next.total']} label="material and downtime" as="row" />
+            <FigureText figure={figures['next.life']} label="expected life" as="row" />
+            <FigureText figure={figures.expected} label="this one’s" as="row" />
+          </View>
+        </View>
       ) : null}
     </View>
   );

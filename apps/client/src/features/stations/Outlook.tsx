@@ -18,13 +18,21 @@ export function Outlook({ plan }: { plan: Plan }) {
       )}
       {poor || !chance ? plan.raise.map((line) => <Txt key={line}>{line}</Txt>) : null}
       {plan.heat.length > 0 ? (
-        <Txt className="text-pencil">
-          Held warmer, {MILESTONE_NAMES[plan.needed]} comes sooner:{' '}
-          {plan.heat
-            .map((h) => `${say(h.minutes, 'time')} at ${say(h.tempC, 'temperature', units)}`)
-            .join(', ')}
-          .
-        </Txt>
+        <View className="gap-1">
+          <Txt className="text-pencil">
+            Held warmer, {MILESTONE_NAMES[plan.needed]} comes sooner
+          </Txt>
+          <View className="flex-row flex-wrap gap-x-6 gap-y-1">
+            {plan.heat.map((h) => (
+              <FigureText
+                key={h.tempC}
+                figure={plan.figures[`heat.${h.tempC}`]}
+                label={`at ${say(h.tempC, 'temperature', units)}`}
+                as="row"
+              />
+            ))}
+          </View>
+        </View>
       ) : null}
     </View>
   );
