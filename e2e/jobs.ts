@@ -58,7 +58,7 @@ test('a belt is cut, primed, poured from a whole kit and run again, hold by hold
   await screen.press('move-on');
 
   await screen.matches('step-mix', /Never split by eye/);
-  await screen.matches('supply-system', /B-410.*400 ml/s);
+  await screen.matches('supply-system', /B-410.*400\s+ml/s);
   await screen.tickAll();
   await screen.press('batch-start');
   await screen.see('pail-clock');
