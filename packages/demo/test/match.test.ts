@@ -159,6 +159,9 @@ const cases: [
   ['hydrocarbon', 'F5', { 'line.fluid': 'hydrocarbon' }, 'W-330', 'route', 'no'],
   ['power tools only under a lasting wrap', 'F5', { 'site.tools': 'power' }, 'W-330', 'prep', 'no'],
   // Belts
+  ['a guard of 900 N on its bond', 'F3', {}, 'X-870', 'load', 'fits'],
+  ['six tonnes on the same bond', 'F3', { 'load.loadN': 60_000 }, 'X-870', 'load', 'no'],
+  ['nothing on it', 'F3', { 'load.carries': 'none', 'load.loadN': null }, 'X-870', 'load', 'fits'],
   ['level belt, pour-on', 'F6', {}, 'B-410', 'flex', 'fits'],
   ['a quarter of the carcass cut', 'F6', { 'belt.carcassCutPct': 25 }, 'B-410', 'route', 'no'],
   [

@@ -218,6 +218,20 @@ describe('each family by a worked plan', () => {
     expect(figure(plan, 'supply.port-seal')).toBeCloseTo(((2600 * 40 * 4) / 1000) * 1.1, 6);
   });
 
+  test('F11: the paste sets by its own card at the cold of the day, not by a rule of thumb', () => {
+    const wait = (surfaceC: number) => {
+      const survey = surveyOf('F11');
+      const { hold } = step(
+        planned('F11', 'C-670', { ...survey, readings: { ...survey.readings, surfaceC } }),
+        'seal-set',
+      );
+      return hold?.kind === 'countdown' ? hold.minutes : NaN;
+    };
+    // Tack-free in 45 min at 20 °C, and 1.75 times that at 10.
+    expect(wait(20)).toBeCloseTo(45, 6);
+    expect(wait(10)).toBeCloseTo(78.8, 6);
+  });
+
   test('F12: a vee of 90 by 3 by 6, paste on a wall', () => {
     const plan = planned('F12', 'X-810');
     const ml = 0.81 * 1.1 * 1.1;

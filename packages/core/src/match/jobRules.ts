@@ -1,6 +1,7 @@
 import { cureTime } from '../cure/cureTime';
 import { MILESTONE_NAMES } from '../materials/card';
 import { SLOPE_NAMES } from '../materials/words';
+import { bondHolds } from '../plan/bond';
 import { timeline } from '../plan/timeline';
 import { minutesTo, timeTo, type WorkUp } from '../plan/workUp';
 import { say } from '../units/format';
@@ -150,6 +151,27 @@ export const jobRules: Rule[] = [
           text: time(downMin + more),
         },
       });
+    },
+  },
+  {
+    id: 'load',
+    name: 'Bond',
+    question: 'Does the bonded area carry the load, with a factor to spare?',
+    judge: ({ card, demand }) => {
+      const { load } = demand;
+      const shear = card.service.lapShearMPa;
+      if (!load) return fits('Nothing hangs on the bond.');
+      if (!shear) return no('Its lap shear strength is not on the card: it may not carry a load.');
+      const holds = bondHolds(load.areaMm2, shear);
+      const against = {
+        value: load.newtons,
+        limit: holds,
+        quantity: 'force' as const,
+        sense: 'max' as const,
+      };
+      const because = () =>
+        `It carries ${say(load.newtons, 'force')}; the bond is good for ${say(holds, 'force')}.`;
+      return load.newtons <= holds ? fits(because, against) : no(because, { against });
     },
   },
   {

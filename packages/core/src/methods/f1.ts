@@ -7,6 +7,7 @@ import { defineMethod } from './method';
 import { fingernail, hardness, inspect, lookAndTap, pressureSteps, tidy } from './parts/accept';
 import { during, leave, postCure } from './parts/cure';
 import { mixSteps } from './parts/mix';
+import { flashMinutes } from './parts/pace';
 import {
   degrease,
   gate,
@@ -79,7 +80,11 @@ export const flangeMethod = defineMethod({
       10,
       () => 'Two coats, dry to the touch, or it prints through.',
       {
-        hold: { kind: 'countdown', label: 'Release drying', minutes: 10 },
+        hold: {
+          kind: 'countdown',
+          label: 'Release drying',
+          minutes: flashMinutes(work, 'release'),
+        },
       },
     ),
     wipe(work),

@@ -1,6 +1,6 @@
-import { line, type Worked } from '../calc/calc';
+import { type Worked } from '../calc/calc';
 import { injection, type Injection } from '../cracks/injection';
-import { figureOf } from '../plan/figure';
+import { closing, figureOf } from '../plan/figure';
 import { helperCode } from '../plan/supplies';
 import type { WorkUp } from '../plan/workUp';
 import type { SurveyOf } from '../survey/survey';
@@ -10,6 +10,7 @@ import { inspect, lookAndTap, tidy } from './parts/accept';
 import { build, placeAll } from './parts/build';
 import { during, leave } from './parts/cure';
 import { mixSteps } from './parts/mix';
+import { helpMinutes } from './parts/pace';
 import { gate, gradeStep, isolate, mm, own, protect, removeOld } from './parts/prep';
 
 type Work = WorkUp<SurveyOf<'F11'>>;
@@ -78,7 +79,11 @@ const injected = (work: Work) => [
     0,
     () => 'Until a fingernail leaves no mark; and inject before its window ends.',
     {
-      hold: { kind: 'countdown', label: 'Paste setting', minutes: 45 },
+      hold: {
+        kind: 'countdown',
+        label: 'Paste setting',
+        minutes: helpMinutes(work, 'port-seal', 'tackFree'),
+      },
     },
   ),
   build(
@@ -195,10 +200,7 @@ export const wallCrackMethod = defineMethod({
     if (all.length === 0) return [];
     const working = all.flatMap((i) => i.working);
     const paths = work.bodies.flatMap((b) => b.body.paths);
-    const end = (symbol: string, label: string, value: number, unit = '') => [
-      ...working,
-      line(symbol, label, 'from above', value, unit),
-    ];
+    const end = closing(working);
     const [ports, resin, minutes] = [
       total(work, (i) => i.ports),
       total(work, (i) => i.resinMl),

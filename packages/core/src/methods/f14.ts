@@ -1,5 +1,4 @@
 import { line } from '../calc/calc';
-import { cureTime } from '../cure/cureTime';
 import { film } from '../film/film';
 import { gritLadder } from '../film/gritLadder';
 import { figureOf } from '../plan/figure';
@@ -11,6 +10,7 @@ import { fingernail, hardness, inspect, lookAndTap, thickness, tidy } from './pa
 import { build, coatSteps, placeAll } from './parts/build';
 import { during, leave } from './parts/cure';
 import { mixSteps } from './parts/mix';
+import { helpMinutes } from './parts/pace';
 import { gate, gradeStep, isolate, mm, own, protect, removeOld, wipe } from './parts/prep';
 
 type Work = WorkUp<SurveyOf<'F14'>>;
@@ -38,13 +38,6 @@ const top = (work: Work) => {
     coats: coats(work) ? work.coats : TOP_COATS,
   });
 };
-
-/** Minutes until the topcoat over a filled spot may be handled; it follows the fill’s own cure. */
-function topSet(work: Work): number {
-  const points = helperFor(work, 'topcoat')?.cure.milestones.handle;
-  const at = points && cureTime({ points, tempC: work.survey.readings.surfaceC });
-  return at?.ok ? at.minutes : 0;
-}
 
 const fillSteps = (work: Work) => [
   build(
@@ -119,10 +112,16 @@ export const panelMethod = defineMethod({
             'topcoat',
             'handle',
             'Topcoat',
-            25 + topSet(work),
+            25 + helpMinutes(work, 'topcoat', 'handle'),
             () =>
               `${helperCode(work, 'topcoat')}, ${TOP_COATS} thin coats with flash-off between, feathered inside the tape line.`,
-            { hold: { kind: 'countdown', label: 'Topcoat flashing off', minutes: 15 } },
+            {
+              hold: {
+                kind: 'countdown',
+                label: 'Topcoat flashing off',
+                minutes: helpMinutes(work, 'topcoat', 'tackFree'),
+              },
+            },
           ),
         ]),
     inspect(

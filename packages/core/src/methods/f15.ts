@@ -1,6 +1,6 @@
 import { line } from '../calc/calc';
 import { uvPasses } from '../film/uvPasses';
-import { figureOf } from '../plan/figure';
+import { closing, figureOf } from '../plan/figure';
 import { aidCode } from '../plan/supplies';
 import type { WorkUp } from '../plan/workUp';
 import type { SurveyOf } from '../survey/survey';
@@ -10,7 +10,7 @@ import { inspect, lookAndTap, tidy } from './parts/accept';
 import { build, placeAll } from './parts/build';
 import { during, leave } from './parts/cure';
 import { mixSteps } from './parts/mix';
-import { gradeMinutes } from './parts/pace';
+import { flashMinutes, gradeMinutes } from './parts/pace';
 import { approval, gate, isolate, mm, own } from './parts/prep';
 
 type Work = WorkUp<SurveyOf<'F15'>>;
@@ -67,7 +67,7 @@ export const boardMethod = defineMethod({
       { wrong: [{ sign: 'Brown shows', remedy: 'Mill on: it carbonises again from there.' }] },
     ),
     own('clean', 'Alcohol', 5, () => `${aidCode(work, 'wipe')} and a brush, dry with clean air.`, {
-      hold: { kind: 'countdown', label: 'Alcohol drying', minutes: 5 },
+      hold: { kind: 'countdown', label: 'Alcohol drying', minutes: flashMinutes(work, 'wipe') },
     }),
     own(
       'dam',
@@ -176,10 +176,7 @@ export const boardMethod = defineMethod({
       ['damages.0.pins'],
     );
     if (!lamp) return [count];
-    const end = (symbol: string, label: string, value: number, unit = '') => [
-      ...lamp.working,
-      line(symbol, label, 'from above', value, unit),
-    ];
+    const end = closing(lamp.working);
     return [
       count,
       figureOf('passes', 'Passes', lamp.passes, 'count', end('n', 'passes', lamp.passes), paths),

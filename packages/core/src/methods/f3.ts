@@ -1,5 +1,6 @@
 import { line } from '../calc/calc';
 import { clearanceBuild } from '../geometry/clearanceBuild';
+import { BOND_SHARE, bondHolds } from '../plan/bond';
 import { figureOf, type Figure } from '../plan/figure';
 import { helperCode } from '../plan/supplies';
 import type { WorkUp } from '../plan/workUp';
@@ -24,8 +25,6 @@ import {
 
 type Work = WorkUp<SurveyOf<'F3'>>;
 
-/** Share of the lap shear strength that a bond is worked at: a quarter, for what is bonded on site. */
-export const BOND_SHARE = 0.25;
 /** Proof load over the load in service. */
 const PROOF = 1.25;
 /** Volume of tack adhesive and powder along a break, mm² of bead. */
@@ -47,7 +46,7 @@ const putty = ({ card }: Work) => card.mix.kind === 'single';
 function bond({ survey, demand, card }: Work): Figure[] {
   const shear = card.service.lapShearMPa;
   if (!demand.load || !shear) return [];
-  const holds = demand.load.areaMm2 * shear * BOND_SHARE;
+  const holds = bondHolds(demand.load.areaMm2, shear);
   const factor = holds / demand.load.newtons;
   return [
     figureOf(

@@ -1,7 +1,7 @@
 import type { WorkUp } from '../plan/workUp';
 import type { SurveyOf } from '../survey/survey';
 import { say } from '../units/format';
-import { figureOf } from '../plan/figure';
+import { closing, figureOf } from '../plan/figure';
 import { defineMethod } from './method';
 import { hardness, inspect, lookAndTap, pressureSteps, thickness, tidy } from './parts/accept';
 import { build } from './parts/build';
@@ -183,7 +183,7 @@ export const pipeWrapMethod = defineMethod({
               'Overlap each side',
               made.overlapMm,
               'length',
-              ending(made.working, 'overlap', made.overlapMm),
+              closing(made.working)('', 'overlap', made.overlapMm, 'mm'),
               paths,
             ),
             figureOf(
@@ -191,7 +191,7 @@ export const pipeWrapMethod = defineMethod({
               'Taper each side',
               made.taperMm,
               'length',
-              ending(made.working, 'taper', made.taperMm),
+              closing(made.working)('', 'taper', made.taperMm, 'mm'),
               paths,
             ),
           ]
@@ -202,9 +202,3 @@ export const pipeWrapMethod = defineMethod({
   cautions: ['pressure'],
   nextLookDays: { lasting: 180, stopgap: 14 },
 });
-
-const ending = (
-  working: NonNullable<ReturnType<typeof design>>['working'],
-  label: string,
-  value: number,
-) => [...working, { symbol: '', label, expression: 'from above', value, unit: 'mm', source: '' }];

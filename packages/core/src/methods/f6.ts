@@ -1,33 +1,23 @@
 import { line } from '../calc/calc';
 import { beltPatch } from '../geometry/beltPatch';
 import { figureOf } from '../plan/figure';
-import { coverOf } from '../plan/quantity';
-import { aidCode, aidFor } from '../plan/supplies';
+import { aidCode } from '../plan/supplies';
 import type { WorkUp } from '../plan/workUp';
 import { beltHole, COVER_MM, LAP_MM } from '../survey/f6';
 import type { SurveyOf } from '../survey/survey';
 import { say } from '../units/format';
 import { defineMethod } from './method';
 import { fingernail, hardness, inspect, lookAndTap, tidy } from './parts/accept';
-import { build, placeAll } from './parts/build';
+import { build, coverIn, placeAll } from './parts/build';
 import { during, leave } from './parts/cure';
 import { mixSteps } from './parts/mix';
+import { flashMinutes, HUMID_PCT, minutesOf } from './parts/pace';
 import { degrease, gate, gradeStep, isolate, mm, own, removeOld } from './parts/prep';
 
 type Work = WorkUp<SurveyOf<'F6'>>;
 
-/** Humid air slows the flash-off: over this it is given twice the time. */
-const HUMID_PCT = 75;
 const sheet = ({ card }: Work) => card.packUnit === 'piece';
 const through = ({ survey }: Work) => survey.damages.some((d) => d.shape !== 'gouge');
-const flashMinutes = (work: Work): number => {
-  const usual = aidFor(work.context.library ?? [], 'conditioner')?.flashOffMinutes ?? 15;
-  return work.survey.readings.rhPct > HUMID_PCT ? usual * 2 : usual;
-};
-const cover = ({ card, demand }: Work) => {
-  const made = coverOf(card, demand);
-  return made?.ok ? made : null;
-};
 const patches = ({ survey, card }: Work) =>
   survey.damages.map((d) =>
     beltPatch({
@@ -94,7 +84,11 @@ const stripSteps = (work: Work) => [
     10,
     () => 'Thin, on belt and strip, brushed into the nap. Touch-dry.',
     {
-      hold: { kind: 'countdown', label: 'First coat drying', minutes: 15 },
+      hold: {
+        kind: 'countdown',
+        label: 'First coat drying',
+        minutes: minutesOf(work.card, 'tackFree', work),
+      },
     },
   ),
   build(
@@ -103,7 +97,11 @@ const stripSteps = (work: Work) => [
     10,
     () => 'The same again; touch-dry means it pulls no string to the knuckle.',
     {
-      hold: { kind: 'countdown', label: 'Second coat drying', minutes: 10 },
+      hold: {
+        kind: 'countdown',
+        label: 'Second coat drying',
+        minutes: minutesOf(work.card, 'tackFree', work),
+      },
     },
   ),
   build(
@@ -111,7 +109,7 @@ const stripSteps = (work: Work) => [
     'Lay the strip',
     10 + placeAll(work),
     () => {
-      const c = cover(work);
+      const c = coverIn(work);
       return `${c ? `${c.strips} ${c.strips === 1 ? 'strip' : 'strips'}, ${say(c.stripWidthMm, 'length')} wide, ${say(c.marginGotMm, 'length')} past the rip each side. ` : ''}From one end, film drawn off as it goes: it cannot be moved once it touches.`;
     },
     {
@@ -154,11 +152,15 @@ export const beltMethod = defineMethod({
       'Condition',
       5,
       () =>
-        `${aidCode(work, 'conditioner')} thin over the buffed rubber, ${say(flashMinutes(work), 'time')} to flash off${
+        `${aidCode(work, 'conditioner')} thin over the buffed rubber, ${say(flashMinutes(work, 'conditioner'), 'time')} to flash off${
           work.survey.readings.rhPct > HUMID_PCT ? ': the air is humid, so twice its time' : ''
         }.`,
       {
-        hold: { kind: 'countdown', label: 'Flashing off', minutes: flashMinutes(work) },
+        hold: {
+          kind: 'countdown',
+          label: 'Flashing off',
+          minutes: flashMinutes(work, 'conditioner'),
+        },
         figures: ['supply.conditioner'],
         wrong: [{ sign: 'Left over its time', remedy: 'Buff lightly, condition again.' }],
       },
@@ -222,7 +224,7 @@ export const beltMethod = defineMethod({
     const paths = work.bodies.flatMap((b) => b.body.paths);
     const sum = (of: (p: (typeof made)[number]) => number) => made.reduce((s, p) => s + of(p), 0);
     const lines = made.flatMap((p) => p.working);
-    const c = cover(work);
+    const c = coverIn(work);
     return [
       figureOf(
         'holeMl',

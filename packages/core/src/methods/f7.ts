@@ -1,23 +1,19 @@
 import { line } from '../calc/calc';
-import { figureOf } from '../plan/figure';
-import { coverOf } from '../plan/quantity';
+import { closing, figureOf } from '../plan/figure';
 import { aidCode } from '../plan/supplies';
 import type { WorkUp } from '../plan/workUp';
 import type { SurveyOf } from '../survey/survey';
 import { say } from '../units/format';
 import { defineMethod } from './method';
 import { inspect, lookAndTap, tidy } from './parts/accept';
-import { build, placeAll } from './parts/build';
+import { build, coverIn, placeAll } from './parts/build';
 import { during, leave } from './parts/cure';
 import { mixSteps } from './parts/mix';
+import { flashMinutes } from './parts/pace';
 import { approval, degrease, gate, gradeStep, isolate, mm, own, removeOld } from './parts/prep';
 
 type Work = WorkUp<SurveyOf<'F7'>>;
 
-const cover = ({ card, demand }: Work) => {
-  const made = coverOf(card, demand);
-  return made?.ok ? made : null;
-};
 const margin = ({ card, site }: Work) => card.sheet?.marginMm ?? site.extentMm;
 const section = ({ card }: Work) => card.permission === 'tyre-shop';
 const deepest = ({ survey }: Work) => Math.max(...survey.damages.map((d) => d.depthMm));
@@ -103,7 +99,7 @@ const coverSteps = (work: Work) => [
     'Trace the place',
     5,
     () => {
-      const c = cover(work);
+      const c = coverIn(work);
       return `${c ? `${c.strips} ${c.strips === 1 ? 'strip' : 'strips'} of ${say(c.stripWidthMm, 'length')}, end to end. ` : ''}Lay the patch dry, ${mm(margin(work))} past the crack all round, draw round it.`;
     },
     { figures: ['strips', 'stripWidth', 'marginGot'] },
@@ -114,7 +110,11 @@ const coverSteps = (work: Work) => [
     5,
     () => `${aidCode(work, 'conditioner')} thin on the buffed rubber; touch-dry.`,
     {
-      hold: { kind: 'countdown', label: 'Flashing off', minutes: 15 },
+      hold: {
+        kind: 'countdown',
+        label: 'Flashing off',
+        minutes: flashMinutes(work, 'conditioner'),
+      },
     },
   ),
   gate(work),
@@ -135,7 +135,7 @@ const coverSteps = (work: Work) => [
     'Drops',
     6,
     () =>
-      `${cover(work)?.drops ?? 0} drops on the tyre inside the line, one by one, never smeared.`,
+      `${coverIn(work)?.drops ?? 0} drops on the tyre inside the line, one by one, never smeared.`,
     {
       figures: ['drops'],
       wrong: [
@@ -209,7 +209,7 @@ export const tyreMethod = defineMethod({
     { kind: 'aid', use: 'conditioner', for: 'the buffed rubber', areaMm2: work.demand.prepMm2 },
   ],
   figures: (work) => {
-    const c = cover(work);
+    const c = coverIn(work);
     const paths = work.bodies.flatMap((b) => b.body.paths);
     const longest = Math.max(...work.survey.damages.map((d) => d.lengthMm));
     if (!c)
@@ -232,10 +232,7 @@ export const tyreMethod = defineMethod({
           paths,
         ),
       ];
-    const end = (symbol: string, label: string, value: number, unit = '') => [
-      ...c.working,
-      line(symbol, label, 'from above', value, unit),
-    ];
+    const end = closing(c.working);
     return [
       figureOf('strips', 'Strips', c.strips, 'count', end('n', 'strips', c.strips), paths),
       figureOf(

@@ -1,5 +1,7 @@
+import { sharedBy } from '../calc/memo';
 import type { Intent } from '../materials/words';
 import type { Figure } from '../plan/figure';
+import type { Schools } from '../plan/schools';
 import type { StepDraft } from '../plan/step';
 import type { Need } from '../plan/supplies';
 import type { WorkUp } from '../plan/workUp';
@@ -17,8 +19,6 @@ export interface Method {
   removal: (work: WorkUp) => string[];
   /** Cautions of the trade that no card names, by id of the table of cautions. */
   cautions: readonly string[];
-  /** What of the card the minutes of its prep, cure and accept steps hang on: cards alike in it share them. */
-  minutesHangOn: (work: WorkUp) => string;
   /** Days to the next look after return to service. */
   nextLookDays: Record<Intent, number>;
 }
@@ -31,13 +31,31 @@ type Spec<W> = Pick<Method, 'nextLookDays'> &
     removal: (work: W) => string[];
   };
 
-/** Everything of a card that the shared steps take their minutes from. */
-const usualKey = ({ card, coats, grade, wrap, demand, aggregatePct }: WorkUp): string =>
-  `${card.mix.kind}|${card.packUnit}|${card.permission}|${coats}|${grade}|${wrap?.layers}|${aggregatePct}|${
+const chosen = sharedBy<Schools, string>();
+const NONE: Schools = {};
+
+/** Cards that are worked by figures of their own share no minutes with others: lamp, ports, sheets. */
+const ownFigures = ({ mix, injection, packUnit, code, version }: WorkUp['card']): string =>
+  mix.kind === 'light-cured' || injection || packUnit === 'piece' ? `${code}.${version}` : '';
+
+/** Everything of card and choices that the minutes of the steps hang on: what is alike in it shares them. */
+export function minutesKey({
+  card,
+  coats,
+  grade,
+  wrap,
+  demand,
+  aggregatePct,
+  context,
+}: WorkUp): string {
+  const { schools = NONE, library } = context;
+  const choices = chosen(schools, '', () => JSON.stringify(schools));
+  return `${card.mix.kind}|${card.packUnit}|${card.permission}|${coats}|${grade}|${wrap?.layers}|${aggregatePct}|${
     demand.pressureBar > 0
   }|${card.laminate !== undefined}|${card.service.hardness !== undefined}|${card.postCure?.minutes}|${
     card.postCure?.withoutC
-  }|${card.crackMm?.max}|${card.injection?.maxSpacingMm}`;
+  }|${card.layer.volumeSolidsPct < 100}|${ownFigures(card)}|${library !== undefined}|${choices}`;
+}
 
 /** Binds a method to the survey of its own family. */
 export function defineMethod<F extends FamilyId>(
@@ -47,7 +65,6 @@ export function defineMethod<F extends FamilyId>(
     needs: () => [],
     figures: () => [],
     cautions: [],
-    minutesHangOn: usualKey,
     ...spec,
   } as unknown as Method;
 }

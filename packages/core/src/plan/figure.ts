@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { WorkingLine } from '../calc/calc';
+import { line, type WorkingLine } from '../calc/calc';
 import { QUANTITY_IDS, type QuantityId } from '../units/quantities';
 
 export const WorkingLineSchema = z.strictObject({
@@ -37,3 +37,11 @@ export const endingIn = (lines: WorkingLine[], symbol: string): WorkingLine[] =>
   ...lines.filter((w) => w.symbol !== symbol),
   ...lines.filter((w) => w.symbol === symbol),
 ];
+
+/** The lines of a sum, closed by the one result of it that a figure shows. */
+export const closing =
+  (working: WorkingLine[]) =>
+  (symbol: string, label: string, value: number, unit = ''): WorkingLine[] => [
+    ...working,
+    line(symbol, label, 'from above', value, unit),
+  ];

@@ -122,9 +122,9 @@ function nextOption(
     (c): c is SystemCard =>
       c.role === 'system' && c.code !== match.card.code && c.families.includes(survey.family),
   );
-  const { schools, forecast } = context;
+  const { schools, forecast, library } = context;
   const options = others.flatMap((card) => {
-    const other = judge(survey, card, site, { schools, forecast }, demand);
+    const other = judge(survey, card, site, { schools, forecast, library }, demand);
     if (other.verdict === 'no' || other.readyMin === null) return [];
     const { materialCost, downtimeCost, readyMin, lifeDays } = other;
     const [material, downtime] = [materialCost ?? 0, downtimeCost ?? 0];

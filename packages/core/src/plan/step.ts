@@ -52,7 +52,6 @@ export const Hold = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('approval'), who: z.enum(PERMISSIONS) }),
 ]);
 export type Hold = z.infer<typeof Hold>;
-export type HoldKind = Hold['kind'];
 
 export const Step = z.strictObject({
   id: z.string(),

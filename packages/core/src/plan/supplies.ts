@@ -1,11 +1,11 @@
 import { z } from 'zod';
-import { line, type WorkingLine } from '../calc/calc';
+import { line, type Worked, type WorkingLine } from '../calc/calc';
 import type { AidCard, Card, SystemCard } from '../materials/card';
 import { SUBSTRATE_NAMES } from '../materials/substrates';
 import { HELP_NAMES, type Help } from '../materials/words';
 import { QUANTITY_IDS, shownUnit, type QuantityId } from '../units/quantities';
 import { drawPacks, type Drawn } from './draw';
-import type { Figure } from './figure';
+import { closing, type Figure } from './figure';
 import { amountToDraw } from './quantity';
 import type { WorkUp } from './workUp';
 
@@ -95,7 +95,7 @@ function drawn(
   need: number,
   given: Pick<Supply, 'id' | 'role' | 'for' | 'quantity' | 'keep'>,
   scale = 1,
-): { supply: Supply; draw: Drawn | null } {
+): { supply: Supply; draw: Worked<Drawn> | null } {
   const lots = (work.context.shelf ?? []).filter((l) => l.cardCode === card.code);
   const draw = drawPacks(need, card.packs, lots, work.survey.window.startAt);
   return {
@@ -289,12 +289,8 @@ export function suppliesOf(work: WorkUp, needs: readonly Need[]): Supplied {
   };
 }
 
-function packFigures(draw: Drawn, quantity: QuantityId, scale: number): Figure[] {
-  const working = (draw as Drawn & { working: WorkingLine[] }).working;
-  const end = (label: string, value: number, unit: string) => [
-    ...working,
-    line('', label, 'from above', value, unit),
-  ];
+function packFigures(draw: Worked<Drawn>, quantity: QuantityId, scale: number): Figure[] {
+  const end = closing(draw.working);
   const count = draw.picks.reduce((n, p) => n + p.count, 0);
   return [
     {
@@ -302,7 +298,7 @@ function packFigures(draw: Drawn, quantity: QuantityId, scale: number): Figure[]
       label: 'Packs to draw',
       value: count,
       quantity: 'count',
-      working: end('packs', count, ''),
+      working: end('', 'packs', count),
       paths: [],
     },
     {
@@ -310,7 +306,7 @@ function packFigures(draw: Drawn, quantity: QuantityId, scale: number): Figure[]
       label: 'Material',
       value: draw.price,
       quantity: 'money',
-      working: end('material', draw.price, ''),
+      working: end('', 'material', draw.price),
       paths: [],
     },
     {
@@ -318,7 +314,7 @@ function packFigures(draw: Drawn, quantity: QuantityId, scale: number): Figure[]
       label: 'Left over',
       value: draw.leftover * scale,
       quantity,
-      working: end('left over', draw.leftover, ''),
+      working: end('', 'left over', draw.leftover),
       paths: [],
     },
   ];

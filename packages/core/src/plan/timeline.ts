@@ -1,4 +1,5 @@
 import { sharedBy } from '../calc/memo';
+import { minutesKey } from '../methods/method';
 import { methodOf } from '../methods/registry';
 import type { MilestoneId } from '../materials/card';
 import type { Demand } from '../survey/demand';
@@ -36,7 +37,7 @@ export const delays = (step: Pick<StepDraft, 'waitsFor'>, needed: MilestoneId): 
 
 function stepMinutes(work: WorkUp): StepMinutes {
   const method = methodOf(work.survey.family);
-  return shared(work.demand, method.minutesHangOn(work), () => {
+  return shared(work.demand, minutesKey(work), () => {
     const steps = method.steps(work);
     const spent = (station: StationId) =>
       steps

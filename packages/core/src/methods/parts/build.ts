@@ -1,3 +1,4 @@
+import { coverOf } from '../../plan/quantity';
 import type { StepDraft } from '../../plan/step';
 import type { WorkUp } from '../../plan/workUp';
 import { mm } from './prep';
@@ -66,3 +67,9 @@ export function coatSteps(
 /** Whether what is placed is struck flush while soft; else it is left proud and ground. */
 export const strikes = ({ context }: Pick<WorkUp, 'context'>): boolean =>
   context.schools?.proud === 'strike';
+
+/** Strips, sheets and drops over the damage, where the card is a sheet that covers it; else null. */
+export function coverIn({ card, demand }: Pick<WorkUp, 'card' | 'demand'>) {
+  const made = coverOf(card, demand);
+  return made?.ok ? made : null;
+}

@@ -107,7 +107,7 @@ function words(work: WorkUp, mix: Mix): { title: string; text: () => string; wro
       return {
         title: `${work.batches} ${work.batches === 1 ? 'roll' : 'rolls'}, one at a time`,
         text: () =>
-          `Gloves on. Open one pouch only when ready to wrap. Under water ${survey.past && work.context.schools?.soak === 'still' ? 'twice as long and still' : say(mix.soakSeconds / 60, 'time')}, squeeze ${mix.squeezes} times, lift out. It sets in minutes: wrap at once.`,
+          `Gloves on. Open one pouch only when ready to wrap. Under water ${work.context.schools?.soak === 'still' ? 'twice as long and still' : say(mix.soakSeconds / 60, 'time')}, squeeze ${mix.squeezes} times, lift out. It sets in minutes: wrap at once.`,
         wrong: [
           { sign: 'Roll stiff in the pouch', remedy: 'The pouch leaked: bin it, open the next.' },
           {

@@ -1,4 +1,8 @@
 import { prepKindOf, type PrepKind } from '../../materials/substrates';
+import { cureTime } from '../../cure/cureTime';
+import type { AidCard, MilestoneId, SystemCard } from '../../materials/card';
+import type { Help } from '../../materials/words';
+import { aidFor, helperFor } from '../../plan/supplies';
 import type { WorkUp } from '../../plan/workUp';
 
 /** A fitter's usual pace by what is prepared: minutes to set up, and cm² a minute for wiping and for grading. */
@@ -22,3 +26,25 @@ export const gradeMinutes = (work: Pick<WorkUp, 'demand'>): number => {
   const pace = paceOf(work);
   return pace.setUp + work.demand.prepMm2 / 100 / pace.gradeCm2;
 };
+
+/** Humid air slows a flash-off: over this it is given twice the time. */
+export const HUMID_PCT = 75;
+/** Where no card of an aid or a second material is at hand, its maker’s sheet is asked; this is what is planned with. */
+const UNKNOWN_MIN = 15;
+
+/** Minutes an aid takes to dry in this air, by its card. */
+export function flashMinutes(work: WorkUp, use: AidCard['use']): number {
+  const usual = aidFor(work.context.library ?? [], use)?.flashOffMinutes ?? UNKNOWN_MIN;
+  return work.survey.readings.rhPct > HUMID_PCT ? usual * 2 : usual;
+}
+
+/** Minutes to a moment of a card’s cure at today’s surface. */
+export function minutesOf(card: SystemCard | null, id: MilestoneId, work: WorkUp): number {
+  const points = card?.cure.milestones[id];
+  const at = points && cureTime({ points, tempC: work.survey.readings.surfaceC });
+  return at?.ok ? at.minutes : UNKNOWN_MIN;
+}
+
+/** The same of the second material that helps. */
+export const helpMinutes = (work: WorkUp, help: Help, id: MilestoneId): number =>
+  minutesOf(helperFor(work, help), id, work);
