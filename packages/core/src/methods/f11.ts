@@ -1,4 +1,4 @@
-import { type Worked } from '../calc/calc';
+import type { Worked } from '../calc/calc';
 import { injection, type Injection } from '../cracks/injection';
 import { closing, figureOf } from '../plan/figure';
 import { helperCode } from '../plan/supplies';
