@@ -10,6 +10,53 @@ const forbid = (files, patterns, message) => ({
   },
 });
 
+const PURE = ['react*', 'expo*', 'hono*', '@hono/*', 'drizzle*', '@kelmot/*', 'pg'];
+/** Folders of core from the lowest up: each may import those before it, so that no two ever import each other. */
+const CORE_ORDER = [
+  ['calc'],
+  ['units'],
+  ['message'],
+  ['ambient', 'cure', 'mix', 'geometry', 'wrap', 'cracks', 'film', 'inspect'],
+  ['materials'],
+  ['site'],
+  ['survey'],
+  ['work'],
+  ['schedule'],
+  ['section'],
+  ['methods'],
+  ['families'],
+  ['form'],
+  ['rules'],
+  ['job'],
+  ['match'],
+  ['plan'],
+  ['run'],
+  ['tool'],
+];
+const coreOrder = CORE_ORDER.flatMap((level, i) =>
+  level.map((folder) => ({
+    files: [`packages/core/src/${folder}/**`],
+    // These three gather the calculations of every folder into one list.
+    ignores: ['registry', 'call', 'cli'].map((file) => `packages/core/src/calc/${file}.ts`),
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            { group: PURE, message: 'Core is pure.' },
+            ...CORE_ORDER.slice(i + 1)
+              .flat()
+              .map((above) => ({
+                group: [`**/${above}/*`],
+                message: `${folder} stands below ${above}: move what both need down.`,
+              })),
+          ],
+        },
+      ],
+    },
+  })),
+);
+
 module.exports = defineConfig([
   globalIgnores([
     '**/dist/',
@@ -64,9 +111,10 @@ module.exports = defineConfig([
   },
   forbid(
     ['packages/core/src/**'],
-    ['react*', 'expo*', 'hono*', '@hono/*', 'drizzle*', '@kelmot/*', 'pg'],
+    PURE,
     'Core is pure: no interface, no server, no other package of ours.',
   ),
+  ...coreOrder,
   {
     files: ['packages/core/src/**'],
     ignores: ['packages/core/src/calc/cli.ts'],
@@ -134,8 +182,8 @@ module.exports = defineConfig([
   ),
   forbid(
     ['apps/server/src/**'],
-    ['@kelmot/client*', 'react*', 'expo*'],
-    'The server knows no interface.',
+    ['@kelmot/client*', '@kelmot/demo*', 'react*', 'expo*'],
+    'The server knows no interface and no demo.',
   ),
   {
     files: ['**/*.config.{js,cjs}', '**/*.cjs', '**/jest.*.{js,cjs}', 'bin/**'],

@@ -15,7 +15,8 @@ test('a belt is surveyed by its own questions, drawn, and judged by its own card
   await screen.press('survey-save');
   await screen.matches('match-B-410', /Fits/);
   await screen.press('take');
-  await screen.matches('step-condition', /Start: flashing off, 15 min/);
+  await screen.press('station-build');
+  await screen.matches('step-condition.conditioner', /A-915|conditioner/i);
   assert.deepEqual(screen.problems, []);
 });
 

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { setTimeout as sleep } from 'node:timers/promises';
-import { PHONE, setPresent, WIDE, type Screen } from './lib/browser';
+import { later, PHONE, setPresent, WIDE, type Screen } from './lib/browser';
 import { newScreen, server, signedIn } from './lib/stage';
 
 /** Fills the survey of a pocket that R-210 fits. */
@@ -69,10 +69,14 @@ test('a technician walks one repair through the seven stations on a phone', asyn
   await screen.type('gate-rhPct', '50');
   await screen.press('record-gate');
   await screen.says('Go. Steel is');
+  // The release agent dries before anything is mixed.
+  await screen.press('start-release-dry');
+  await screen.matches('move-on', /1 to do first: let the release dry/);
+  await later(screen, 47);
   await screen.press('move-on');
 
   // Every figure shows its working.
-  await screen.press('figure-total');
+  await screen.press('figure-round.main.total');
   await screen.says('volume of the dish');
   await screen.says('To change it, change');
   await screen.press('close-working');
@@ -82,11 +86,11 @@ test('a technician walks one repair through the seven stations on a phone', asyn
   const target = async (id: string) => Number((await screen.text(id)).replace(/[^\d.]/g, ''));
   for (let batch = 1; ; batch++) {
     await screen.see('weigh-a');
-    await screen.type('weigh-a', String(await target('figure-aG')));
-    await screen.type('weigh-b', String((await target('figure-bG')) * 0.8));
+    await screen.type('weigh-a', String(await target('figure-round.main.aG')));
+    await screen.type('weigh-b', String((await target('figure-round.main.bG')) * 0.8));
     await screen.matches('ratio-verdict', /Out\. Hardener .* short.* Add .* g hardener/);
     assert.equal(await screen.attribute('batch-start', 'aria-disabled'), 'true');
-    await screen.type('weigh-b', String(await target('figure-bG')));
+    await screen.type('weigh-b', String(await target('figure-round.main.bG')));
     await screen.matches('ratio-verdict', /^In\./);
     await screen.press('batch-start');
     await screen.see('pail-clock');

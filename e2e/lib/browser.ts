@@ -1,6 +1,7 @@
-import { existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
 
 const FLAGS = [
@@ -78,6 +79,8 @@ export class Screen {
         const label = await this.page.$eval(at(id), (e) => e.textContent).catch(() => 'not there');
         throw new Error(`${id} cannot be pressed: ${label}`);
       });
+    // Into the middle of what scrolls: at its edge the bar of the action would take the press.
+    await this.page.$eval(at(id), (e) => e.scrollIntoView({ block: 'center' }));
     await this.page.locator(at(id)).setTimeout(WAIT).click();
   }
 
@@ -93,13 +96,32 @@ export class Screen {
     for (const [id, text] of fields) await this.type(id, text);
   }
 
-  /** Ticks every box of the station that is shown. */
+  /** Takes the picture that a step asks for: what the page looks like now does for one. */
+  async photograph(stepId: string): Promise<void> {
+    const folder = mkdtempSync(join(tmpdir(), 'kelmot-photo-'));
+    const picture = join(folder, 'photo.png');
+    writeFileSync(picture, await this.page.screenshot());
+    const [chooser] = await Promise.all([
+      this.page.waitForFileChooser(),
+      this.press(`photo-${stepId}`),
+    ]);
+    await chooser.accept([picture]);
+    await this.see(`verdict-${stepId}`);
+    rmSync(folder, { recursive: true, force: true });
+  }
+
+  /** Ticks every box of the station that is shown, and takes every picture that it still asks for. */
   async tickAll(): Promise<void> {
     await this.page.waitForSelector('[data-testid^="step-"]');
     const ids = await this.page.$$eval('[data-testid^="check-"][aria-checked="false"]', (list) =>
       list.map((e) => e.getAttribute('data-testid') ?? ''),
     );
     for (const id of ids) await this.press(id);
+    const photos = await this.page.$$eval('[data-testid^="photo-"]', (list) =>
+      list.map((e) => (e.getAttribute('data-testid') ?? '').slice('photo-'.length)),
+    );
+    for (const id of photos)
+      if (!(await this.page.$(at(`verdict-${id}`)))) await this.photograph(id);
   }
 
   async value(id: string): Promise<string> {
@@ -187,4 +209,12 @@ export async function setBack(page: Page, hours: number): Promise<void> {
 export async function setPresent(page: Page): Promise<void> {
   const script = shifts.get(page);
   if (script) await page.removeScriptToEvaluateOnNewDocument(script);
+}
+
+/** Lets hours go by for a page whose clock was set back. */
+export async function later(screen: Screen, hoursBack: number): Promise<void> {
+  await sleep(1500);
+  await setPresent(screen.page);
+  await setBack(screen.page, hoursBack);
+  await screen.page.reload({ waitUntil: 'networkidle2' });
 }

@@ -25,7 +25,7 @@ export async function startServer(): Promise<Running> {
 
   const start = (): Promise<void> =>
     new Promise((resolve, reject) => {
-      child = spawn(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts'], {
+      child = spawn(process.execPath, ['--import', 'tsx', 'apps/demo/src/main.ts'], {
         cwd: ROOT,
         env: {
           ...process.env,
@@ -33,7 +33,6 @@ export async function startServer(): Promise<Running> {
           PORT: String(port),
           AUTH_SECRET: 'a secret of the tests alone',
           WEB_ROOT: `${ROOT}apps/client/dist`,
-          KELMOT_DEMO: '1',
           SIGN_INS_PER_MINUTE: '200',
           LOG_LEVEL: 'error',
         },

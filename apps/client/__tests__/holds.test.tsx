@@ -1,5 +1,5 @@
 import type { Command, RepairView } from '@kelmot/contract';
-import type { Hold, Plan, Step } from '@kelmot/core';
+import { m, type Hold, type Plan, type Step } from '@kelmot/core';
 import { configureStore } from '@reduxjs/toolkit';
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import type { ReactElement } from 'react';
@@ -54,7 +54,7 @@ function asking(hold: Hold, readings: RepairView['readings'] = [], canWrite = tr
 }
 
 test('a wait is started once and runs from then', () => {
-  const sent = asking({ kind: 'countdown', label: 'Flashing off', minutes: 15 });
+  const sent = asking({ kind: 'countdown', label: m('Flashing off'), minutes: 15 });
   fireEvent.press(screen.getByText('Start: flashing off, 15 min'));
   expect(sent).toEqual([{ type: 'reading.add', stepId: 'it', values: { kind: 'countdown' } }]);
 });
@@ -66,12 +66,12 @@ test('a wait under way shows its end; one that is over asks for nothing more', (
       stepId: 'it',
       values: { kind: 'countdown' },
       passed: true,
-      say: '',
+      say: m(''),
       takenAt,
       by: 'Ida',
     },
   ];
-  const hold = { kind: 'countdown', label: 'Flashing off', minutes: 15 } as const;
+  const hold = { kind: 'countdown', label: m('Flashing off'), minutes: 15 } as const;
   asking(hold, begun(new Date().toISOString()));
   expect(screen.getByText('Start it again')).toBeTruthy();
   screen.unmount();
@@ -99,7 +99,7 @@ test('an approval needs a name and a place, and keeps what was typed until it ha
 });
 
 test('thicknesses are read in the unit that is set, and what is none of them is told', () => {
-  const sent = asking({ kind: 'thickness', targetMm: 2, minReadings: 3 });
+  const sent = asking({ kind: 'thickness', targetMm: 2, minReadings: 3, leastShare: 0.8 });
   fireEvent.changeText(screen.getByTestId('reading-it'), '2.1 thick 2.2');
   fireEvent.press(screen.getByTestId('record-it'));
   expect(screen.getByText(/Type thicknesses in mm/)).toBeTruthy();
@@ -111,7 +111,7 @@ test('thicknesses are read in the unit that is set, and what is none of them is 
 });
 
 test('a viewer starts, records and photographs nothing', () => {
-  asking({ kind: 'photo', label: 'The leak' }, [], false);
+  asking({ kind: 'photo', label: m('The leak') }, [], false);
   expect(screen.getByTestId('photo-it').props.accessibilityState).toMatchObject({ disabled: true });
 });
 
@@ -126,7 +126,7 @@ test('key figures are those that the steps name, each once, nothing that is noug
 test('a poor chance says what would raise it; a good one does not', () => {
   const poor = plan.figures.readiness;
   if (!poor) throw new Error('no chance');
-  const raise = ['Hold it at 25 °C: 5 h instead of 8 h.'];
+  const raise = [m('Hold it at 25 °C: 5 h instead of 8 h.')];
   const withChance = (value: number): Plan => ({
     ...plan,
     raise,

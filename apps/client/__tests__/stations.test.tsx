@@ -102,12 +102,12 @@ test('the gate asks for three readings inside their ranges before it judges', ()
 
 test('moving on names what is still to do, and goes when nothing is', () => {
   const held = opened(fresh);
-  show(<MoveOn {...held.props} station="prep" next="mix" />);
+  show(<MoveOn {...held.props} next="mix" />);
   fireEvent.press(screen.getByTestId('move-on'));
   expect(screen.getByText(/to do first: isolate and make safe/)).toBeTruthy();
   expect(mockNavigate).not.toHaveBeenCalled();
   const free = opened(met(fresh, ['prep']));
-  show(<MoveOn {...free.props} station="prep" next="mix" />);
+  show(<MoveOn {...free.props} next="mix" />);
   fireEvent.press(screen.getByLabelText('On to Mix'));
   expect(free.sent).toEqual([{ type: 'station.move', station: 'mix' }]);
   expect(mockNavigate).toHaveBeenCalledWith(`/repair/${fresh.id}/mix`);
@@ -211,7 +211,10 @@ test('coats are planned, wet, curing and set as the clock runs', () => {
 
 test('the strip, the section and the scale can be read without eyes', () => {
   const start = Date.parse('2026-11-24T10:00:00Z');
-  const strip = stripOf(gistOf(plan), start);
+  const gist = gistOf(plan);
+  const [round] = gist.rounds;
+  if (!round) throw new Error('a plan has a round');
+  const strip = stripOf(gist, round, start);
   const axis = axisOf({
     from: start,
     nearTo: strip.end,

@@ -6,8 +6,6 @@ const Env = z.object({
   HOST: z.string().default('127.0.0.1'),
   AUTH_SECRET: z.string().min(16),
   WEB_ROOT: z.string(),
-  /** Offers demo sign-ins and seeds the demo plant into an empty database. */
-  KELMOT_DEMO: z.enum(['0', '1']).default('0'),
   SIGN_INS_PER_MINUTE: z.coerce.number().int().min(1).default(20),
   LOG_LEVEL: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('info'),
 });

@@ -2,9 +2,18 @@ import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
 import type { Ack, Problem, RepairView } from '@kelmot/contract';
 import { meets } from '@kelmot/demo';
+import { planBatches, type Step } from '@kelmot/core';
 import { sql } from 'drizzle-orm';
 import { v7 as uuidv7 } from 'uuid';
-import { command, openWorld, surveyAt, type Answer, type Person, type World } from './harness';
+import {
+  command,
+  openWorld,
+  surveyAt,
+  work,
+  type Answer,
+  type Person,
+  type World,
+} from './harness';
 
 let world: World;
 let ida: Person;
@@ -36,18 +45,19 @@ async function planned(
       cardCode: 'R-210',
       intent: 'lasting',
       schools: {},
+      seconds: {},
     }),
   );
   assert.equal(plan.status, 200, JSON.stringify(plan.body));
   return id;
 }
 
-/** Meets every hold of the stations named, at a moment. */
-async function meet(id: string, stations: string[], at: string): Promise<void> {
+/** Meets every hold of a plan that is named, at a moment. */
+async function meet(id: string, which: (step: Step) => boolean, at: string): Promise<void> {
   const { plan } = await ida.repair(id);
   if (!plan) throw new Error('no plan');
-  for (const step of plan.body.steps) {
-    if (!stations.includes(step.station) || !step.hold) continue;
+  for (const step of plan.body.steps.filter((s) => s.hold && which(s))) {
+    if (!step.hold) continue;
     const answer: Answer<unknown> = await ida.send(
       command(id, { ...meets(step.hold, step.id, plan.body), at }),
     );
@@ -55,36 +65,9 @@ async function meet(id: string, stations: string[], at: string): Promise<void> {
   }
 }
 
-async function mixAll(id: string, firstAt: number): Promise<void> {
-  const { plan } = await ida.repair(id);
-  let at = firstAt;
-  for (const b of plan?.body.batches ?? []) {
-    const started = await ida.send(
-      command(id, {
-        type: 'mix.start',
-        at: new Date(at).toISOString(),
-        batchNo: b.no,
-        aG: b.aG,
-        bG: b.bG,
-        lot: 'L1',
-      }),
-    );
-    assert.equal(started.status, 200, JSON.stringify(started.body));
-    at += 20 * 60_000;
-    const mixId = (await ida.repair(id)).mixes.at(-1)?.id ?? '';
-    assert.equal(
-      (await ida.send(command(id, { type: 'mix.placed', at: new Date(at).toISOString(), mixId })))
-        .status,
-      200,
-    );
-  }
-}
-
 test('a repair goes from survey to accepted, and reads back whole from the database', async () => {
   const id = await planned(60);
-  await meet(id, ['prep', 'mix'], ago(57));
-  await mixAll(id, Date.now() - 56 * HOUR);
-  await meet(id, ['build', 'cure', 'accept'], ago(2));
+  await work(ida, id, Date.now() - 59 * HOUR);
   const signed = await ida.send(
     command(id, { type: 'signoff.add', verdict: 'accepted', statement: 'Flush and hard.' }),
   );
@@ -167,14 +150,14 @@ test('two people ticking at once both keep their tick', async () => {
 test('no mixing while a hold is open, off ratio, or out of order', async () => {
   const id = await planned(3);
   const { plan } = await ida.repair(id);
-  const b = plan?.body.batches[0];
+  const b = plan && planBatches(plan.body)[0];
   assert.ok(b);
   const start = (aG: number | null, bG: number | null) =>
     ida.send<Problem>(command(id, { type: 'mix.start', batchNo: 1, aG, bG, lot: '' }));
   const early = await start(b.aG, b.bG);
   assert.equal(early.status, 422);
   assert.match(early.body.detail ?? '', /Isolate and make safe/);
-  await meet(id, ['prep', 'mix'], ago(1));
+  await meet(id, (step) => step.station === 'prep' || step.station === 'mix', ago(1));
   await ida.send(
     command(id, {
       type: 'reading.add',
@@ -210,9 +193,12 @@ test('no mixing while a hold is open, off ratio, or out of order', async () => {
 
 test('nobody accepts what is not cured, and doing it again keeps both records', async () => {
   const id = await planned(6);
-  await meet(id, ['prep', 'mix'], ago(5));
-  await mixAll(id, Date.now() - 4 * HOUR);
-  await meet(id, ['build', 'cure', 'accept'], ago(1));
+  let placed = 0;
+  await work(ida, id, Date.now() - 6 * HOUR, (act, plan) => {
+    placed += act.kind === 'placed' ? 1 : 0;
+    return act.kind === 'hold' && placed === planBatches(plan).length;
+  });
+  await meet(id, (step) => ['build', 'cure', 'accept'].includes(step.station), ago(0.1));
   const soon = await ida.send<Problem>(
     command(id, { type: 'signoff.add', verdict: 'accepted', statement: 'Looks hard.' }),
   );
@@ -277,6 +263,7 @@ test('a moment that has not come, a card that does not fit, a step that is not t
       cardCode: 'R-250',
       intent: 'lasting',
       schools: {},
+      seconds: {},
     }),
   );
   assert.equal(misfit.status, 422);

@@ -1,14 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import type { Command, RepairView } from '@kelmot/contract';
-import { Survey } from '@kelmot/core';
-import { demoUsers, openRepairs, simulatedWeather } from '@kelmot/demo';
+import { planBatches, Survey, type Plan } from '@kelmot/core';
+import { seedDemo } from '@kelmot/demo-server/seedDemo';
+import { actsOf, type Act } from '@kelmot/demo-server/walk';
+import { demoUsers, meets, openRepairs, simulatedWeather } from '@kelmot/demo';
 import { Pool } from 'pg';
 import { pino } from 'pino';
 import { v7 as uuidv7 } from 'uuid';
 import { makeApp } from '../src/app';
 import { makeAuth } from '../src/auth';
 import { openDatabase, type Database } from '../src/db/client';
-import { seedDemo } from '../src/jobs/seedDemo';
 
 export interface Answer<T> {
   status: number;
@@ -128,3 +129,49 @@ type Draft<C> = C extends Command ? Omit<C, 'id' | 'repairId' | 'at'> & { at?: s
 /** A command with a fresh id, sent for one repair. */
 export const command = (repairId: string, draft: Draft<Command>): Command =>
   ({ at: new Date().toISOString(), ...draft, id: uuidv7(), repairId }) as Command;
+
+const MINUTE = 60_000;
+
+/** What one act of a job sends. */
+async function acted(person: Person, id: string, plan: Plan, act: Act): Promise<Draft<Command>> {
+  if (act.kind === 'hold') {
+    const hold = plan.steps.find((s) => s.id === act.stepId)?.hold;
+    if (!hold) throw new Error(`no hold ${act.stepId}`);
+    return meets(hold, act.stepId, plan);
+  }
+  const { batchNo } = act;
+  if (act.kind === 'mix') {
+    const batch = planBatches(plan).find((b) => b.no === batchNo);
+    return {
+      type: 'mix.start',
+      batchNo,
+      aG: batch?.aG ?? null,
+      bG: batch?.bG ?? null,
+      lot: `L${batchNo}`,
+    };
+  }
+  const { mixes } = await person.repair(id);
+  const wet = mixes.find((x) => x.batchNo === batchNo && x.placedAt === null);
+  return { type: 'mix.placed', mixId: wet?.id ?? '' };
+}
+
+/** Does a planned job as its schedule says, from a moment in epoch ms, until an act; each must be taken. */
+export async function work(
+  person: Person,
+  id: string,
+  start: number,
+  until: (act: Act, plan: Plan) => boolean = () => false,
+  skip: (act: Act) => boolean = () => false,
+): Promise<number> {
+  const plan = (await person.repair(id)).plan?.body;
+  if (!plan) throw new Error('no plan');
+  for (const act of actsOf(plan)) {
+    if (until(act, plan)) break;
+    if (skip(act)) continue;
+    const at = new Date(start + act.atMin * MINUTE).toISOString();
+    const answer = await person.send({ ...command(id, await acted(person, id, plan, act)), at });
+    if (answer.status !== 200)
+      throw new Error(`${JSON.stringify(act)}: ${JSON.stringify(answer.body)}`);
+  }
+  return start + plan.readyMin * MINUTE;
+}

@@ -1,6 +1,7 @@
-import { checkWeighed } from '@kelmot/core/plan/weighing';
+import { checkWeighed, m, planBatches } from '@kelmot/core';
 import type { Command } from './command';
 import { judgeReading } from './judge';
+import { mixOf } from './weighed';
 import type { RepairView } from './repair';
 
 /**
@@ -31,7 +32,7 @@ export function applyCommand(view: RepairView, command: Command, by: string): Re
       const { stepId } = command;
       const values = { kind: 'photo', photoId: id } as const;
       const hold = view.plan?.body.steps.find((s) => s.id === stepId)?.hold;
-      const say = hold?.kind === 'photo' ? `${hold.label}.` : '';
+      const say = hold?.kind === 'photo' ? m('{label}.', { label: hold.label }) : m('');
       return {
         ...view,
         readings: [...view.readings, { id, stepId, values, passed: true, say, takenAt: at, by }],
@@ -39,12 +40,17 @@ export function applyCommand(view: RepairView, command: Command, by: string): Re
     }
     case 'mix.start': {
       const plan = view.plan?.body;
-      const batch = plan?.batches.find((b) => b.no === command.batchNo);
+      const batch = plan && planBatches(plan).find((b) => b.no === command.batchNo);
       if (!plan || !batch) return view;
       const { batchNo, aG, bG, lot } = command;
       const check =
         aG !== null && bG !== null
-          ? checkWeighed(plan.card.mix, { aG, bG }, batch.consistency, plan.survey.surface.slope)
+          ? checkWeighed(
+              mixOf(plan, batch),
+              { aG, bG },
+              batch.consistency,
+              plan.survey.surface.slope,
+            )
           : null;
       const started = {
         id,

@@ -1,19 +1,35 @@
-import { Card } from '@kelmot/core';
+import { Card, families, isFamily } from '@kelmot/core';
 import { z } from 'zod';
+
+/** A card whose families are all known: one that names another is refused with the list. */
+const KnownCard = Card.superRefine((card, ctx) => {
+  if (card.role !== 'system') return;
+  card.families.forEach((id, i) => {
+    if (isFamily(id)) return;
+    ctx.addIssue({
+      code: 'custom',
+      path: ['families', i],
+      message: `no family ${id}; there are ${families()
+        .map((f) => f.id)
+        .join(', ')}`,
+    });
+  });
+});
 
 /** The open format of material cards: a file of it is exported, edited and imported again. */
 export const CardFile = z.strictObject({
   format: z.literal('kelmot-cards'),
   version: z.literal(1),
-  cards: z.array(Card).min(1).max(2000),
+  cards: z.array(KnownCard).min(1).max(2000),
 });
 export type CardFile = z.infer<typeof CardFile>;
 
+const IMPORTED = ['added', 'new-version', 'unchanged'] as const;
 /** What an import did with each card: those that say nothing new are left as they are. */
 export const CardOutcome = z.object({
   code: z.string(),
   version: z.int(),
-  outcome: z.enum(['added', 'new-version', 'unchanged']),
+  outcome: z.enum(IMPORTED),
 });
 export type CardOutcome = z.infer<typeof CardOutcome>;
 

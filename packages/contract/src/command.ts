@@ -1,7 +1,7 @@
-import { StationId, Survey } from '@kelmot/core';
+import { INTENTS, StationId, Survey } from '@kelmot/core';
 import { z } from 'zod';
 import { Id, Instant, Version } from './ids';
-import { ReadingValues } from './repair';
+import { ReadingValues, SIGNOFF_VERDICTS } from './repair';
 
 const base = { id: Id, repairId: Id, at: Instant };
 const grams = () => z.number().gt(0).max(1e6);
@@ -22,22 +22,24 @@ export const Command = z.discriminatedUnion('type', [
     expect: Version,
     planId: Id,
     cardCode: z.string().max(12),
-    intent: z.enum(['lasting', 'stopgap']),
+    intent: z.enum(INTENTS),
     /** What was chosen where practitioners differ, by question. */
     schools: z.record(z.string().max(20), z.string().max(20)).default({}),
+    /** Second materials that were chosen by the person, card code by purpose. */
+    seconds: z.record(z.string().max(20), z.string().max(12)).default({}),
   }),
   z.strictObject({ ...base, type: z.literal('station.move'), expect: Version, station: StationId }),
   z.strictObject({
     ...base,
     type: z.literal('check.set'),
-    stepId: z.string().max(40),
+    stepId: z.string().max(60),
     done: z.boolean(),
     note: note(),
   }),
   z.strictObject({
     ...base,
     type: z.literal('reading.add'),
-    stepId: z.string().max(40),
+    stepId: z.string().max(60),
     values: ReadingValues,
   }),
   z.strictObject({
@@ -52,7 +54,7 @@ export const Command = z.discriminatedUnion('type', [
   z.strictObject({
     ...base,
     type: z.literal('photo.add'),
-    stepId: z.string().max(40),
+    stepId: z.string().max(60),
     mime: z.enum(['image/jpeg', 'image/png']),
     /** The picture, made small on the device, in base64. */
     data: z.base64().min(16).max(MOST_PHOTO),
@@ -62,7 +64,7 @@ export const Command = z.discriminatedUnion('type', [
   z.strictObject({
     ...base,
     type: z.literal('signoff.add'),
-    verdict: z.enum(['accepted', 'redo']),
+    verdict: z.enum(SIGNOFF_VERDICTS),
     statement: z.string().trim().min(3).max(500),
   }),
 ]);

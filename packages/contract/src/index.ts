@@ -10,3 +10,4 @@ export * from './progress';
 export * from './repair';
 export * from './shelf';
 export * from './planFile';
+export * from './weighed';

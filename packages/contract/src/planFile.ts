@@ -1,13 +1,50 @@
-import { Plan } from '@kelmot/core';
+import { issuesOf, Plan } from '@kelmot/core';
 import { z } from 'zod';
+
+/** The version that is written, and that is read. */
+export const PLAN_FILE_VERSION = 2;
 
 /** The open format of a plan: the whole job as data, with its working, to be kept, sent and read back. */
 export const PlanFile = z.strictObject({
   format: z.literal('kelmot-plan'),
-  version: z.literal(1),
+  version: z.literal(PLAN_FILE_VERSION),
   plan: Plan,
 });
 export type PlanFile = z.infer<typeof PlanFile>;
 
 /** A plan as a file of the open format. */
-export const planFile = (plan: Plan): PlanFile => ({ format: 'kelmot-plan', version: 1, plan });
+export const planFile = (plan: Plan): PlanFile => ({
+  format: 'kelmot-plan',
+  version: PLAN_FILE_VERSION,
+  plan,
+});
+
+/**
+ * Reads a plan file. The version is looked at before anything else: a file of another one is told by its number, and is
+ * never read as if it were of this one. When the format changes, the reader of version N stays and gives N + 1.
+ */
+export function readPlanFile(
+  given: unknown,
+): { ok: true; file: PlanFile } | { ok: false; say: string } {
+  const head = z
+    .looseObject({ format: z.literal('kelmot-plan'), version: z.int() })
+    .safeParse(given);
+  if (!head.success) return { ok: false, say: 'This is not a plan file of Kelmot.' };
+  const { version } = head.data;
+  if (version !== PLAN_FILE_VERSION)
+    return {
+      ok: false,
+      say: `This plan file is of version ${version}; this Kelmot reads version ${PLAN_FILE_VERSION}. ${
+        version < PLAN_FILE_VERSION
+          ? 'Plan it again from its survey.'
+          : 'Open it with a newer Kelmot.'
+      }`,
+    };
+  const read = PlanFile.safeParse(given);
+  if (read.success) return { ok: true, file: read.data };
+  const [first] = issuesOf(read.error);
+  return {
+    ok: false,
+    say: `This plan file is not whole: ${first?.path ?? 'plan'} ${first?.message ?? ''}.`,
+  };
+}

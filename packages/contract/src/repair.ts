@@ -1,8 +1,9 @@
-import { Plan, PlanGist, StationId, Survey } from '@kelmot/core';
+import { INTENTS, MessageSchema, Plan, PlanGist, StationId, Survey } from '@kelmot/core';
 import { z } from 'zod';
 import { Id, Instant, Version } from './ids';
 
-export const RepairStatus = z.enum(['open', 'closed', 'dropped']);
+export const STATUSES = ['open', 'closed', 'dropped'] as const;
+export const RepairStatus = z.enum(STATUSES);
 export type RepairStatus = z.infer<typeof RepairStatus>;
 
 /** A reading taken at a hold of the plan, in base units, judged when it was taken. */
@@ -39,7 +40,7 @@ export const Reading = z.object({
   values: ReadingValues,
   passed: z.boolean(),
   /** The verdict in one sentence, with the number and the limit. */
-  say: z.string(),
+  say: MessageSchema,
   takenAt: Instant,
   by: z.string(),
 });
@@ -71,9 +72,10 @@ export const Check = z.object({
 });
 export type Check = z.infer<typeof Check>;
 
+export const SIGNOFF_VERDICTS = ['accepted', 'redo'] as const;
 export const Signoff = z.object({
   id: Id,
-  verdict: z.enum(['accepted', 'redo']),
+  verdict: z.enum(SIGNOFF_VERDICTS),
   statement: z.string(),
   name: z.string(),
   at: Instant,
@@ -81,9 +83,10 @@ export const Signoff = z.object({
 });
 export type Signoff = z.infer<typeof Signoff>;
 
+export const REVIEW_KINDS = ['look', 'replace'] as const;
 export const Review = z.object({
   id: Id,
-  kind: z.enum(['look', 'replace']),
+  kind: z.enum(REVIEW_KINDS),
   dueOn: z.string(),
   doneAt: Instant.nullable(),
 });
@@ -96,7 +99,7 @@ const head = {
   position: z.string(),
   title: z.string(),
   family: z.string(),
-  intent: z.enum(['lasting', 'stopgap']),
+  intent: z.enum(INTENTS),
   station: StationId,
   status: RepairStatus,
   version: Version,
@@ -112,7 +115,7 @@ export const RepairRow = z.object({
   gist: PlanGist.nullable(),
   mixes: z.array(Mix),
   /** The last ambient reading, when it stopped the job. */
-  stop: z.string().nullable(),
+  stop: MessageSchema.nullable(),
   dueOn: z.string().nullable(),
 });
 export type RepairRow = z.infer<typeof RepairRow>;

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
 import { cardFile, CardFile } from '../src/cards';
-import { planFile, PlanFile } from '../src/planFile';
+import { planFile, PlanFile, readPlanFile } from '../src/planFile';
 import { card } from '../../core/test/fixtures';
 import { planOf } from './view';
 
@@ -24,23 +24,26 @@ test('a file of cards is read back as it was written', () => {
   expect(CardFile.safeParse({ ...file, format: 'something-else' }).success).toBe(false);
 });
 
-test('a plan is read back as it was written, its working with it; an older one takes what it lacks as usual', () => {
+describe('a plan file', () => {
   const file = planFile(planOf());
-  const text = JSON.parse(JSON.stringify(file)) as { plan: Record<string, unknown> };
-  expect(PlanFile.parse(text)).toEqual(file);
-  for (const key of [
-    'supplies',
-    'heat',
-    'windows',
-    'raise',
-    'next',
-    'removal',
-    'gear',
-    'approvers',
-  ])
-    delete text.plan[key];
-  expect(PlanFile.parse(text).plan).toMatchObject({ supplies: [], windows: null, next: null });
-  expect(PlanFile.safeParse({ ...file, plan: { ...file.plan, steps: 'none' } }).success).toBe(
-    false,
-  );
+  const text = () => JSON.parse(JSON.stringify(file)) as Record<string, unknown>;
+
+  test('is read back as it was written, its working with it', () => {
+    expect(readPlanFile(text())).toEqual({ ok: true, file });
+  });
+
+  test.each<[string, unknown, RegExp]>([
+    ['of the first version', { ...file, version: 1 }, /version 1.*reads version 2.*Plan it again/],
+    ['of a version to come', { ...file, version: 3 }, /version 3.*reads version 2.*newer/],
+    ['of another kind', { format: 'notes', version: 2 }, /not a plan file/],
+    ['that is no object', 'plan', /not a plan file/],
+    [
+      'with a plan that is not whole',
+      { ...file, plan: { ...file.plan, steps: 'none' } },
+      /plan\.steps/,
+    ],
+  ])('%s is refused, and it is said why', (_, given, why) => {
+    const read = readPlanFile(given);
+    expect(read.ok ? '' : read.say).toMatch(why);
+  });
 });

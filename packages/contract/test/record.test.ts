@@ -1,14 +1,17 @@
-import type { Hold } from '@kelmot/core';
+import { m, planBatches, word, type Hold, type Plan } from '@kelmot/core';
 import {
   applyCommand,
   Command,
   judgeReading,
+  openForBatch,
   openHolds,
+  openInAll,
   stepDone,
   waitEnds,
   type ReadingValues,
+  type RepairView,
 } from '../src/index';
-import { AT, holdOf, ID, planOf, viewOf } from './view';
+import { AT, holdOf, ID, met, planOf, viewOf } from './view';
 
 const plan = planOf();
 const view = viewOf(plan);
@@ -16,20 +19,26 @@ let made = 0;
 /** A fresh id for each command, the same repair. */
 const base = () => ({ id: `${ID.slice(0, -4)}${String(1000 + ++made)}`, repairId: ID, at: AT });
 const hold = (id: string) => holdOf(plan, id);
+/** A verdict in words. */
+const told = (of: Hold, values: ReadingValues, by: Plan = plan) => {
+  const { passed, say } = judgeReading(of, values, by);
+  return { passed, say: word(say) };
+};
+const said = (open: ReturnType<typeof openHolds>) => open.map((x) => word(x));
 
 test('the gate says stop or go with the number and the limit', () => {
-  expect(
-    judgeReading(hold('gate'), { kind: 'ambient', airC: 20, rhPct: 50, surfaceC: 18 }, plan),
-  ).toEqual({
+  expect(told(hold('gate'), { kind: 'ambient', airC: 20, rhPct: 50, surfaceC: 18 })).toEqual({
     passed: true,
-    say: 'Go. Steel is 8.7 °C above dew point; it needs 3.',
+    say: 'Go. Steel is 8.7 °C above dew point; it needs 3 °C.',
   });
-  const wet = judgeReading(
-    hold('gate'),
-    { kind: 'ambient', airC: 20, rhPct: 80, surfaceC: 18 },
-    plan,
+  const wet = { kind: 'ambient', airC: 20, rhPct: 80, surfaceC: 18 } as const;
+  expect(told(hold('gate'), wet)).toEqual({
+    passed: false,
+    say: 'Stop. Steel is 1.6 °C above dew point; it needs 3 °C.',
+  });
+  expect(word(judgeReading(hold('gate'), wet, plan).say, 'us')).toBe(
+    'Stop. Steel is 3 °F above dew point; it needs 5 °F.',
   );
-  expect(wet).toEqual({ passed: false, say: 'Stop: steel is 1.6 °C above dew point; it needs 3.' });
 });
 
 test.each([
@@ -41,7 +50,7 @@ test.each([
   ['hardness', { kind: 'hardness', values: [81, 82, 80] }, true, 'Lowest 80; it needs 80.'],
   ['gate', { kind: 'reading', value: 5 }, false, 'This reading does not belong to this step.'],
 ] as const)('%s judged', (step, values, passed, say) => {
-  expect(judgeReading(hold(step), values as never, plan)).toEqual({ passed, say });
+  expect(told(hold(step), values as never)).toEqual({ passed, say });
 });
 
 /** Long after everything that is recorded here. */
@@ -62,7 +71,7 @@ test('a hold is met by its last word: a tick taken back opens it again', () => {
     'Ida',
   );
   expect(stepDone(step, back, later)).toBe(false);
-  expect(openHolds(back, 'prep', later)).toContain('Isolate and make safe');
+  expect(said(openHolds(back, 'mix', later))).toContain('Isolate and make safe');
 });
 
 test('what waits on the device is laid over the view: a reading judged, a batch mixed, placed, binned', () => {
@@ -72,7 +81,7 @@ test('what waits on the device is laid over the view: a reading judged, a batch 
     'Ida',
   );
   expect(measured.readings[0]).toMatchObject({ passed: true, by: 'Ida' });
-  const batch = plan.batches[0];
+  const batch = planBatches(plan)[0];
   if (!batch) throw new Error('no batch');
   const mixed = applyCommand(
     view,
@@ -80,19 +89,22 @@ test('what waits on the device is laid over the view: a reading judged, a batch 
     'Ida',
   );
   expect(mixed).toMatchObject({ station: 'build', mixes: [{ inTolerance: true, placedAt: null }] });
-  expect(openHolds(mixed, 'build', later)).toContain('1 batch to place');
+  expect(said(openHolds(mixed, 'cure', later))).toContain('one batch to place');
   const placed = applyCommand(
     mixed,
     { ...base(), type: 'mix.placed', mixId: mixed.mixes[0]?.id ?? '' },
     'Ida',
   );
-  expect(openHolds(placed, 'build', later)).not.toContain('1 batch to place');
+  expect(said(openHolds(placed, 'cure', later))).not.toContain('one batch to place');
   const binned = applyCommand(
     mixed,
     { ...base(), type: 'mix.binned', mixId: mixed.mixes[0]?.id ?? '' },
     'Ida',
   );
-  expect(openHolds(binned, 'build', later)).toContain('1 of 1 batches to mix');
+  expect(said(openHolds(binned, 'cure', later))).toContain('one batch to place');
+  // Nothing may be mixed while what stands before its round is open.
+  expect(said(openForBatch(view, 1, later))).toContain('Isolate and make safe');
+  expect(said(openInAll(placed, later)).length).toBeGreaterThan(0);
 });
 
 test('a command out of its range is refused by its schema', () => {
@@ -111,7 +123,7 @@ test('a command out of its range is refused by its schema', () => {
 });
 
 describe('the other holds', () => {
-  const judged = (hold: Hold, values: ReadingValues) => judgeReading(hold, values, plan);
+  const judged = (hold: Hold, values: ReadingValues) => told(hold, values);
 
   test.each([
     [[2, 2], false, 'Take 1 more.'],
@@ -119,7 +131,7 @@ describe('the other holds', () => {
     [[3, 3, 1.5], false, 'Stop: lowest 1.5 mm; no place under 1.6 mm.'],
     [[2.2, 2.1, 1.8], true, 'Mean 2.03 mm, lowest 1.8 mm; it needs 2 mm.'],
   ])('thicknesses %j', (valuesMm, passed, say) => {
-    const hold = { kind: 'thickness', targetMm: 2, minReadings: 3 } as const;
+    const hold = { kind: 'thickness', targetMm: 2, minReadings: 3, leastShare: 0.8 } as const;
     expect(judged(hold, { kind: 'thickness', valuesMm })).toEqual({ passed, say });
   });
 
@@ -130,17 +142,19 @@ describe('the other holds', () => {
         { kind: 'approval', name: 'A. Example', reference: 'D-12' },
       ),
     ).toEqual({ passed: true, say: 'Approved by A. Example, D-12.' });
-    expect(judged({ kind: 'photo', label: 'The leak' }, { kind: 'photo', photoId: ID })).toEqual({
-      passed: true,
-      say: 'The leak.',
-    });
+    expect(judged({ kind: 'photo', label: m('The leak') }, { kind: 'photo', photoId: ID })).toEqual(
+      {
+        passed: true,
+        say: 'The leak.',
+      },
+    );
   });
 
   test('a wait is over when its minutes are, counted from when it was recorded', () => {
     const step = {
       ...(plan.steps[0] as (typeof plan.steps)[number]),
       id: 'flash',
-      hold: { kind: 'countdown', label: 'Flashing off', minutes: 15 } as const,
+      hold: { kind: 'countdown', label: m('Flashing off'), minutes: 15 } as const,
     };
     expect(waitEnds(step, view)).toBeNull();
     const begun = {
@@ -151,7 +165,7 @@ describe('the other holds', () => {
           stepId: 'flash',
           values: { kind: 'countdown' },
           passed: true,
-          say: '',
+          say: m(''),
           takenAt: AT,
           by: 'Ida',
         } as const,
@@ -161,5 +175,48 @@ describe('the other holds', () => {
     expect(waitEnds(step, begun)).toBe(at(15));
     expect(stepDone(step, begun, at(14))).toBe(false);
     expect(stepDone(step, begun, at(15))).toBe(true);
+  });
+});
+
+describe('the waits of a plan hold in the job as it really runs', () => {
+  const coated = planOf({
+    surface: { damp: 'dry', slope: 'overhead' },
+    window: { downMin: 2880, startAt: '2026-11-24T08:00:00Z' },
+  });
+  const start = Date.parse(AT);
+  const at = (minutes: number) => start + minutes * 60_000;
+  const [one, two] = planBatches(coated);
+  if (!one || !two) throw new Error('two coats');
+  const mixed: RepairView = {
+    ...met(viewOf(coated), ['prep', 'mix', 'build']),
+    mixes: [
+      {
+        id: ID,
+        batchNo: one.no,
+        aG: one.aG,
+        bG: one.bG,
+        deviationPct: 0,
+        inTolerance: true,
+        lot: '',
+        startedAt: new Date(start).toISOString(),
+        placedAt: new Date(at(20)).toISOString(),
+        binnedAt: null,
+        by: 'Ida',
+      },
+    ],
+  };
+  const link = coated.links.find((l) => 'round' in l.from && l.from.round === one.round);
+  const open = (minutes: number) => said(openForBatch(mixed, two.no, at(minutes))).join(' ');
+
+  test('a coat waits for the one before it, and is told how long', () => {
+    const least = link?.least ?? 0;
+    expect(least).toBeGreaterThan(0);
+    expect(open(least - 10)).toMatch(/10 min to wait/);
+    expect(open(least + 1)).not.toMatch(/to wait/);
+  });
+
+  test('a gate reading that has grown old is taken again', () => {
+    expect(open(119)).not.toMatch(/again/);
+    expect(open(121)).toMatch(/Dew point gate, again\./);
   });
 });

@@ -1,4 +1,4 @@
-import { makePlan, type Hold, type Plan, type SurveyOf } from '@kelmot/core';
+import { m, makePlan, word, type Hold, type Plan, type SurveyOf } from '@kelmot/core';
 import type { RepairView } from '../src/index';
 import { card, site, survey } from '../../core/test/fixtures';
 
@@ -8,7 +8,7 @@ export const AT = '2026-11-24T09:00:00Z';
 /** The plan of the fixtures' survey, or of one that differs from it. */
 export function planOf(changes: Partial<SurveyOf<'F2'>> = {}): Plan {
   const made = makePlan({ ...survey, ...changes }, card, site, '2026-11-24T08:05:00Z');
-  if (!made.ok) throw new Error(made.why);
+  if (!made.ok) throw new Error(word(made.why));
   return made.plan;
 }
 
@@ -60,7 +60,7 @@ export function met(view: RepairView, stations: string[]): RepairView {
         stepId: s.id,
         values: { kind: 'reading', value: 1 },
         passed: true,
-        say: 'ok',
+        say: m('ok'),
         takenAt: AT,
         by: 'Ida',
       })),

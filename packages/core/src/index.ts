@@ -3,47 +3,61 @@ export * from './calc/issues';
 export * from './units/quantities';
 export * from './units/parse';
 export * from './units/format';
+export {
+  isMessage,
+  joined,
+  m,
+  MessageSchema,
+  q,
+  type Message,
+  type MessageValue,
+  type Quantified,
+} from './message/message';
+export * from './message/word';
 export * from './materials/card';
+export * from './materials/hazards';
 export * from './materials/mix';
 export * from './materials/substrates';
 export * from './materials/words';
+export * from './site/site';
 export * from './survey/fields';
-export * from './survey/family';
-export * from './survey/survey';
-export * from './survey/draft';
-export * from './survey/f2';
 export * from './survey/demand';
-export * from './survey/lines';
-export * from './survey/sketch';
-export * from './match/figures';
+export * from './work/draw';
+export * from './work/figure';
+export * from './work/schools';
+export * from './work/step';
+export * from './work/supplies';
+export * from './work/weather';
+export * from './work/weighing';
+export type { WorkContext } from './work/work';
+export * from './schedule/axis';
+export * from './schedule/clock';
+export * from './schedule/state';
+export * from './section/drawing';
+export * from './families/family';
+export * from './families/registry';
+export * from './form/draft';
+export * from './form/lines';
+export * from './form/sketch';
+export * from './job/asked';
+export * from './rules/rule';
 export * from './match/changes';
 export * from './match/match';
 export * from './match/rank';
-export * from './match/rule';
-export { methodOf } from './methods/registry';
-export * from './plan/figure';
-export * from './plan/plan';
-export * from './plan/schools';
-export * from './plan/site';
-export type { WorkContext } from './plan/workUp';
 export * from './plan/changes';
+export * from './plan/check';
 export * from './plan/costs';
-export * from './plan/draw';
-export * from './plan/supplies';
-export * from './plan/weather';
-export * from './plan/weighing';
+export { layersText } from './plan/layers';
+export * from './plan/make';
 export { POOR_PCT } from './plan/outlook';
-export { stepTime } from './plan/timeline';
-export * from './plan/step';
-export * from './schedule/axis';
-export * from './schedule/clock';
-export * from './schedule/gist';
-export * from './schedule/nextAct';
-export * from './schedule/strip';
-export * from './section/drawing';
-export * from './section/section';
-export { layersText } from './section/planned';
-export { TYPICAL_PARENT } from './section/spec';
+export * from './plan/plan';
+export * from './plan/preview';
+export * from './plan/roundFigure';
+export * from './plan/section';
+export * from './run/gist';
+export * from './run/nextAct';
+export * from './run/strip';
+export * from './run/strips';
 export * from './tool/edit';
 export * from './tool/fieldNames';
 export * from './tool/form';

@@ -1,7 +1,7 @@
 import type { SystemCard } from '../src/materials/card';
-import type { SiteSettings } from '../src/plan/site';
-import { everyField, type SurveyDraft } from '../src/survey/draft';
-import type { Survey, SurveyOf } from '../src/survey/survey';
+import type { Survey, SurveyOf } from '../src/families/registry';
+import { everyField, type SurveyDraft } from '../src/form/draft';
+import { SiteSettings } from '../src/site/site';
 
 const at20 = (minutes: number) => [
   { tempC: 10, minutes: minutes * 2 },
@@ -102,13 +102,15 @@ export const card: SystemCard = {
   hazards: ['amine', 'exotherm'],
   ppe: ['gloves'],
   mustNotTouch: ['silicone'],
+  chemistry: 'epoxy',
+  notUnder: [],
   shelfLifeMonths: 24,
   storage: 'dry',
   openedPack: 'Close it.',
   lifeDays: { lasting: 1000, stopgap: 100 },
 };
 
-export const site: SiteSettings = {
+export const site: SiteSettings = SiteSettings.parse({
   name: 'Test works',
   currency: '€',
   vesselMl: 1000,
@@ -124,7 +126,7 @@ export const site: SiteSettings = {
   tempSdC: 1.5,
   swingIndoorsC: 2,
   swingOutdoorsC: 8,
-};
+});
 
 /** A flat 200 × 100 × 10 mm: 200 ml, and 1 ml to fill half of a 100 µm profile. */
 export const survey: SurveyOf<'F2'> = {
@@ -136,7 +138,18 @@ export const survey: SurveyOf<'F2'> = {
   parent: { material: 'cast-iron', salts: false, machined: false },
   service: { medium: 'water', concPct: null, ph: 7, mediumC: 40, wear: 'none' },
   surface: { damp: 'dry', slope: 'level' },
-  past: { old: 'none', grows: 'no', nowMm: null, mmPerWeek: null, stopsAtMm: null, stopMin: null },
+  past: {
+    old: 'none',
+    grows: 'no',
+    nowMm: null,
+    mmPerWeek: null,
+    stopsAtMm: null,
+    stopMin: null,
+    quoteCost: null,
+    quoteMin: null,
+    partCost: null,
+    partMin: null,
+  },
   window: { downMin: 24 * 60, startAt: '2026-11-24T08:00:00Z' },
   site: { area: 'safe', tools: 'blast', nearby: 'none', closed: false, outdoors: false },
   readings: { airC: 20, rhPct: 50, surfaceC: 20 },

@@ -1,8 +1,9 @@
 import { judge, matchAll } from '../src/match/match';
 import { rank, whyFirst } from '../src/match/rank';
-import type { Verdict } from '../src/match/rule';
-import { readDraft } from '../src/survey/draft';
-import type { SurveyOf } from '../src/survey/survey';
+import type { SurveyOf } from '../src/families/registry';
+import { readDraft } from '../src/form/draft';
+import { word } from '../src/message/word';
+import type { Verdict } from '../src/rules/rule';
 import { asDraft, card, site, survey } from './fixtures';
 
 type Rebuild = SurveyOf<'F2'>;
@@ -145,7 +146,7 @@ const cases: [string, Change, string, Verdict][] = [
 test.each(cases)('%s', (_, change, ruleId, verdict) => {
   const found = judge(changed(change), card, site).judged.find((j) => j.rule.id === ruleId);
   expect({ ruleId, verdict: found?.verdict }).toEqual({ ruleId, verdict });
-  expect(found?.because).toMatch(/\.$/);
+  expect(found && word(found.because)).toMatch(/\.$/);
   if (verdict === 'if') expect(found?.condition).toBeTruthy();
 });
 

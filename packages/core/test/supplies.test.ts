@@ -1,11 +1,12 @@
-import { drawPacks, type Lot } from '../src/plan/draw';
+import { demandOfSurvey } from '../src/families/registry';
+import { jobFrom, workFor } from '../src/job/job';
+import { m } from '../src/message/message';
 import { costFigures } from '../src/plan/costs';
-import { makePlan } from '../src/plan/plan';
-import { aidFor, suppliesOf } from '../src/plan/supplies';
-import { timeline } from '../src/plan/timeline';
-import { weatherFor, windowsIn } from '../src/plan/weather';
-import { checkWeighed, partsFor, waterPerBag, weighing } from '../src/plan/weighing';
-import { workUp } from '../src/plan/workUp';
+import { makePlan } from '../src/plan/make';
+import { drawPacks, type Lot } from '../src/work/draw';
+import { aidFor, suppliesOf } from '../src/work/supplies';
+import { weatherFor, windowsIn } from '../src/work/weather';
+import { checkWeighed, partsFor, waterPerBag, weighing } from '../src/work/weighing';
 import type { AidCard, SystemCard } from '../src/materials/card';
 import type { Mix } from '../src/materials/mix';
 import { card, site, survey } from './fixtures';
@@ -154,17 +155,32 @@ describe('aids and costs', () => {
     spoils: [],
   };
 
+  const worked = (s = survey) =>
+    workFor({
+      survey: s,
+      card,
+      site,
+      context: { library: [aid] },
+      demand: demandOfSurvey(s, site),
+      heldC: null,
+    });
+
   test('an aid is drawn by area and coverage; one that is not there is named all the same', () => {
-    const work = workUp(survey, card, site, { library: [aid] });
-    const { supplies, used } = suppliesOf(work, [
-      { kind: 'aid', use: 'wipe', for: 'the metal', areaMm2: 2e6 },
-      { kind: 'aid', use: 'release', for: 'the former', areaMm2: 1e6 },
-      { kind: 'help', help: 'plug', for: 'a hole', ml: 5 },
+    const work = worked();
+    const { supplies, used } = suppliesOf(work, card, jobFrom(work).draft.rounds, [
+      { kind: 'aid', use: 'wipe', for: m('the metal'), areaMm2: 2e6 },
+      { kind: 'aid', use: 'release', for: m('the former'), areaMm2: 1e6 },
     ]);
     // 2 m² at 10 m²/l.
-    expect(supplies[1]).toMatchObject({ code: 'A-101', amount: 200, price: 9, leftover: 300 });
-    expect(supplies[2]).toMatchObject({ code: null, name: 'Release agent', picks: [] });
-    expect(supplies[3]).toMatchObject({ code: null, name: 'Putty to plug with', amount: 5 });
+    expect(supplies.find((s) => s.code === 'A-101')).toMatchObject({
+      amount: 200,
+      price: 9,
+      leftover: 300,
+    });
+    expect(supplies.find((s) => s.name === 'Release agent')).toMatchObject({
+      code: null,
+      picks: [],
+    });
     expect(used.map((c) => c.code)).toEqual(['R-100', 'A-101']);
     expect(aidFor([aid], 'etch')).toBeNull();
   });
@@ -177,21 +193,22 @@ describe('aids and costs', () => {
       mmPerWeek: 5,
       stopsAtMm: 60,
       stopMin: 600,
+      quoteCost: 900,
+      quoteMin: 60,
     } as const;
-    const work = workUp({ ...survey, past }, card, site);
-    const times = timeline(work);
-    if (!times) throw new Error('no hours');
-    const supplies = suppliesOf(work, []).supplies;
-    const figures = new Map(costFigures(work, [], supplies, times).map((f) => [f.id, f.value]));
-    // One batch, 5 min to mix and 20.1 to place, by two people, at 50 an hour.
-    expect(figures.get('cost.labour')).toBeCloseTo(((2 * 25.1) / 60) * 50, 6);
+    const work = worked({ ...survey, past });
+    const { supplies } = suppliesOf(work, card, jobFrom(work).draft.rounds, []);
+    const spent = { supplies, labourMin: 90, readyMin: 700, heatMin: 120 };
+    const figures = new Map(costFigures(work, spent).map((f) => [f.id, f.value]));
+    expect(figures.get('cost.labour')).toBeCloseTo((90 / 60) * 50, 6);
     expect(figures.get('cost.material')).toBe(120);
-    expect(figures.get('cost.total')).toBeCloseTo(
-      120 + ((2 * 25.1) / 60) * 50 + (times.readyMin / 60) * 600,
-      6,
-    );
+    // A heater costs 6 an hour.
+    expect(figures.get('cost.heat')).toBeCloseTo(12, 6);
+    expect(figures.get('cost.total')).toBeCloseTo(120 + 75 + 12 + (700 / 60) * 600, 6);
     expect(figures.get('nothing.until')).toBeCloseTo(10 * 7 * 1440, 6);
     expect(figures.get('nothing.cost')).toBe(6000);
+    // A contractor's price and an hour of the stop.
+    expect(figures.get('quote.cost')).toBeCloseTo(900 + 600, 6);
   });
 });
 

@@ -122,9 +122,9 @@ const patch: PartOf<'F9'> = {
   family: 'F9',
   damages: [{ shape: 'patch', lengthMm: 900, widthMm: 600, depthMm: 55 }],
   parent: { material: 'concrete' },
-  floor: { traffic: 'wheels', washed: true, juice: false },
+  floor: { traffic: 'wheels', washed: true, juice: false, cracksMm: null },
   surface: { damp: 'damp', slope: 'level' },
-  window: down(20),
+  window: down(48),
   past: { old: 'mortar', grows: 'no' },
 };
 const yard: PartOf<'F10'> = {

@@ -1,7 +1,8 @@
 import type { Asset } from '@kelmot/contract';
-import type { SiteSettings } from '@kelmot/core';
+import { SiteSettings } from '@kelmot/core';
 
-export const siteSettings: SiteSettings = {
+/** What the demo site settles once; what is not said here is as usual. */
+export const siteSettings: SiteSettings = SiteSettings.parse({
   name: 'Quillmere Sugar Works',
   currency: '€',
   vesselMl: 750,
@@ -17,7 +18,7 @@ export const siteSettings: SiteSettings = {
   tempSdC: 1.5,
   swingIndoorsC: 2,
   swingOutdoorsC: 8,
-};
+});
 
 export type DemoAsset = Omit<Asset, 'id'>;
 

@@ -6,16 +6,16 @@ import {
   familiesFor,
   matchAll,
   readDraft,
-  schoolsFor,
+  askedBy,
   settled,
   surveyLines,
   surveyTitle,
-  TYPICAL_PARENT,
+  word,
   type Damage,
   type FamilyId,
   type SurveyDraft,
 } from '@kelmot/core';
-import { demoSurvey, siteSettings, surveyedRepairs, systemCards } from '../src/index';
+import { demoCards, demoSurvey, siteSettings, surveyedRepairs, systemCards } from '../src/index';
 
 const AT = '2026-11-24T06:00:00Z';
 const options = {
@@ -29,7 +29,7 @@ const options = {
   dimensions: true,
   unknown: [],
 };
-const everyShape = families.flatMap((f) =>
+const everyShape = families().flatMap((f) =>
   f.shapes.map((s) => [`${f.id} ${s.shape}`, f.id as FamilyId, s] as const),
 );
 
@@ -37,7 +37,7 @@ test.each(everyShape)(
   '%s is drawn inside its box, bare and with its layers, and said in words',
   (_, family, shape) => {
     const damage = { shape: shape.shape, ...shape.typical } as Damage;
-    const material = TYPICAL_PARENT[family] ?? 'carbon-steel';
+    const material = familyOf(family).typicalParent;
     for (const layers of [[], ['planned'], ['set', 'wet']] as const) {
       const drawing = drawSection(family, damage, { ...options, material, layers: [...layers] });
       const points = drawing.prims.flatMap((p) =>
@@ -122,11 +122,16 @@ test('demands by hand: a flange ring, a low-pressure wrap, a yard over sand, a w
   expect(demand('JP-31').wrap).toMatchObject({
     engineered: true,
     designC: 72,
-    defect: { kind: 'hole', diameterMm: 22 },
+    defects: [{ kind: 'hole', diameterMm: 22 }],
   });
   // Resin no deeper than the working depth, sand below.
   expect(demand('YD-1').bodies.map((b) => b.buildMm)).toEqual([40, 40]);
-  expect(demand('YD-1').crack).toEqual({ widthMm: 26, panelLengthM: 8, swingC: 12 });
+  expect(demand('YD-1').crack).toEqual({
+    widthMm: 40,
+    widthsMm: [26, 40],
+    panelLengthM: 8,
+    swingC: 12,
+  });
   expect(demand('BS-4').bodies[0]?.shape).toEqual({
     kind: 'slab',
     lengthMm: 2600,
@@ -164,9 +169,9 @@ test('refusals say why and who; families are offered by the kind of asset', () =
 });
 
 test('schools: asked where they matter, the usual one unless another is chosen, nonsense ignored', () => {
-  const asked = schoolsFor('F4');
+  const asked = askedBy(familyOf('F4').method.schools);
   expect(asked.map((s) => s.id)).toContain('plug');
-  expect(schoolsFor('F2').map((s) => s.id)).not.toContain('plug');
+  expect(askedBy(familyOf('F2').method.schools).map((s) => s.id)).not.toContain('plug');
   expect(settled(asked)).toMatchObject({ clean: 'card', plug: 'plug' });
   expect(settled(asked, { plug: 'wrap', clean: 'shiny' })).toMatchObject({
     plug: 'wrap',
@@ -180,9 +185,9 @@ test('a kind of fill or of tyre repair that is chosen rules the others out, and 
     const found = surveyedRepairs.find((r) => r.tag === tag);
     if (!found) throw new Error(tag);
     const survey = demoSurvey(tag, null, '2026-11-25T08:00:00Z', found.survey);
-    return matchAll(survey, systemCards, siteSettings, { schools }).map((m) => {
+    return matchAll(survey, systemCards, siteSettings, { schools, library: demoCards }).map((m) => {
       const rule = m.judged.find((j) => j.rule.id === 'chosen');
-      return [m.card.code, rule?.verdict, rule?.because] as const;
+      return [m.card.code, rule?.verdict, rule && word(rule.because)] as const;
     });
   };
   const allowed = (tag: string, schools: Record<string, string>) =>

@@ -1,11 +1,13 @@
 import {
   changesText,
+  checkPlan,
   makePlan,
   Plan,
+  planBatches,
   planChanges,
   stepTime,
-  STATIONS,
   weatherFor,
+  word,
   type FamilyId,
   type Survey,
   type SystemCard,
@@ -36,7 +38,7 @@ const card = (code: string): SystemCard => {
 };
 function planned(family: FamilyId, code: string, survey = surveyOf(family), given = context): Plan {
   const made = makePlan(survey, card(code), siteSettings, AT, given);
-  if (!made.ok) throw new Error(made.why);
+  if (!made.ok) throw new Error(word(made.why));
   return made.plan;
 }
 const figure = (plan: Plan, id: string): number => {
@@ -45,10 +47,14 @@ const figure = (plan: Plan, id: string): number => {
   return found.value;
 };
 const step = (plan: Plan, id: string) => {
-  const found = plan.steps.find((s) => s.id === id);
+  const found = plan.steps.find((s) => s.id === id) ?? plan.steps.find((s) => s.name === id);
   if (!found) throw new Error(`no step ${id}; there are ${plan.steps.map((s) => s.id).join(' ')}`);
   return found;
 };
+/** Minutes at the least between a round and the step that waits for it. */
+const waitFor = (plan: Plan, to: string) =>
+  plan.links.find((l) => 'round' in l.from && l.to === step(plan, to).id);
+const textOf = (plan: Plan, id: string): string => word(step(plan, id).text);
 const supply = (plan: Plan, id: string) => plan.supplies.find((s) => s.id === id);
 
 describe('each family by a worked plan', () => {
@@ -56,8 +62,8 @@ describe('each family by a worked plan', () => {
     const plan = planned('F1', 'R-210');
     // π/4·(410² − 268²)·4 is 302.46 ml; half a profile of 120 µm over 756 cm² is 4.54 ml; 10 % over, 8 % waste.
     expect(figure(plan, 'total')).toBeCloseTo((302.46 + 4.537) * 1.1 * 1.08, 0);
-    expect(step(plan, 'close').text).toContain('1 7 4 10 2 8 5 11 3 9 6 12');
-    expect(step(plan, 'open').waitsFor).toBe('handle');
+    expect(textOf(plan, 'close')).toContain('1 7 4 10 2 8 5 11 3 9 6 12');
+    expect(waitFor(plan, 'open')?.from).toMatchObject({ at: 'handle' });
     expect(step(plan, 'flatness').hold).toMatchObject({ kind: 'reading', max: 0.1 });
     expect(plan.cautions.map((c) => c.id)).toEqual(expect.arrayContaining(['pressure', 'amine']));
   });
@@ -69,7 +75,7 @@ describe('each family by a worked plan', () => {
     expect(figure(plan, 'proof')).toBe(1125);
     expect(figure(plan, 'envelope')).toBe(8);
     expect(step(plan, 'proof').hold).toMatchObject({ quantity: 'force', min: 1125 });
-    expect(supply(plan, 'tack')).toMatchObject({ code: 'X-860' });
+    expect(supply(plan, 'X-860')).toMatchObject({ code: 'X-860' });
   });
 
   test('F4: a 5 mm pinhole in a 114.3 pipe, 75 mm tape, eight layers', () => {
@@ -79,18 +85,20 @@ describe('each family by a worked plan', () => {
     const metres = (4 * ((130 / 37.5) * Math.hypot(turn, 37.5) + 2 * turn)) / 1000;
     expect(figure(plan, 'wrapLength')).toBe(205);
     expect(figure(plan, 'tape') / 1000).toBeCloseTo(metres, 6);
-    expect(plan.picks.reduce((n, p) => n + p.count, 0)).toBe(Math.ceil(metres / 2.7));
+    expect(supply(plan, 'W-310')?.picks.reduce((n, p) => n + p.count, 0)).toBe(
+      Math.ceil(metres / 2.7),
+    );
     expect(step(plan, 'remove-old').hold?.kind).toBe('photo');
-    expect(supply(plan, 'plug')?.code).toBe('P-110');
-    expect(step(plan, 'pressure-50').hold).toMatchObject({ min: 1.5 });
-    expect(step(plan, 'pressure-100').hold).toMatchObject({ min: 3 });
-    expect(plan.removal[0]).toMatch(/two lines opposite/);
+    expect(supply(plan, 'P-110')?.role).toBe('second');
+    expect(step(plan, 'pressure-half').hold).toMatchObject({ min: 1.5 });
+    expect(step(plan, 'pressure-full').hold).toMatchObject({ min: 3 });
+    expect(word(plan.removal[0] ?? { text: '', values: {} })).toMatch(/two lines opposite/);
   });
 
   test('F4: wrapped alone where no plug is wanted', () => {
     const plan = planned('F4', 'W-310', undefined, { ...context, schools: { plug: 'wrap' } });
     expect(plan.steps.some((s) => s.id === 'plug')).toBe(false);
-    expect(supply(plan, 'plug')).toBeUndefined();
+    expect(supply(plan, 'P-110')).toBeUndefined();
   });
 
   test('F5: a 22 mm hole at 6 bar, designed and approved by name', () => {
@@ -103,34 +111,30 @@ describe('each family by a worked plan', () => {
       22 + 2 * figure(plan, 'overlap') + 2 * figure(plan, 'taper'),
       6,
     );
-    expect(step(plan, 'design-approval').hold).toEqual({
+    expect(step(plan, 'approval').hold).toEqual({
       kind: 'approval',
       who: 'pressure-engineer',
     });
     expect(plan.approvers).toEqual(['A pressure engineer']);
-    expect(planned('F5', 'W-350').steps.some((s) => s.id === 'isolate-ply')).toBe(true);
+    expect(planned('F5', 'W-350').rounds.some((x) => x.purpose === 'isolation-ply')).toBe(true);
   });
 
   test('F6: a 64 mm hole in a 14 mm belt, lap 75, cover 3', () => {
     const plan = planned('F6', 'B-410');
     const area = (d: number) => (Math.PI / 4) * d * d;
-    expect(figure(plan, 'holeMl')).toBeCloseTo((area(64) * 14 * 1.05) / 1000, 6);
+    expect(figure(plan, 'holeMl')).toBeCloseTo((area(64) * 14) / 1000, 6);
     expect(figure(plan, 'coverMl')).toBeCloseTo(
-      (0.5 * (area(214) + 4 * area(139) + area(64)) * 1.05) / 1000,
+      (0.5 * (area(214) + 4 * area(139) + area(64))) / 1000,
       6,
     );
-    expect(plan.picks).toEqual([expect.objectContaining({ count: 1 })]);
-    expect(plan.batches[0]).toMatchObject({ aG: null, bG: null });
-    expect(step(plan, 'condition').hold).toMatchObject({ kind: 'countdown', minutes: 15 });
+    expect(supply(plan, 'B-410')?.picks).toEqual([expect.objectContaining({ count: 1 })]);
+    for (const b of planBatches(plan)) expect([b.aG, b.bG]).toEqual([null, null]);
+    // The conditioner A-915 is a round of its own: 400 cm² of belt, and its tack is waited for.
+    expect(plan.rounds.map((x) => x.card.code)).toEqual(['A-915', 'B-410']);
+    expect(waitFor(plan, 'mix.main')?.from).toMatchObject({ round: 'conditioner' });
     // (900 − 64)/120 weeks until it must stop; a stop of 16 h.
     expect(figure(plan, 'nothing.until') / 10080).toBeCloseTo(836 / 120, 6);
     expect(figure(plan, 'nothing.cost')).toBeCloseTo(16 * plan.survey.asset.costPerHour, 6);
-  });
-
-  test('F6: humid air doubles the flash-off', () => {
-    const survey = surveyOf('F6');
-    const humid = { ...survey, readings: { ...survey.readings, rhPct: 80 } };
-    expect(step(planned('F6', 'B-410', humid), 'condition').hold).toMatchObject({ minutes: 30 });
   });
 
   test('F7: a crack of 180 by 4 under sheets of 110 by 120', () => {
@@ -143,16 +147,16 @@ describe('each family by a worked plan', () => {
     expect(plan.cautions.some((c) => c.id === 'tyre')).toBe(true);
     const leaky = surveyOf('F7') as Extract<Survey, { family: 'F7' }>;
     const tight = planned('F7', 'T-510', { ...leaky, tyre: { ...leaky.tyre, airtight: false } });
-    expect(step(tight, 'air').text).toMatch(/all four corners/);
+    expect(textOf(tight, 'air')).toMatch(/all four corners/);
   });
 
-  test('F8: 3.4 m of 4 by 45 and 1.6 m of 2 by 40, by cartridge', () => {
+  test('F8: 3.4 m of 4 by 45 and 1.6 m of 2 by 40, chased 2 wider, by cartridge', () => {
     const plan = planned('F8', 'C-620');
-    expect(figure(plan, 'resin')).toBeCloseTo((3.4 * 4 * 45 + 1.6 * 2 * 40) * 1.1, 6);
-    // Both cartridges are purged: 15 ml each, over and above.
-    expect(supply(plan, 'system')?.amount).toBeCloseTo(figure(plan, 'total') + 30, 6);
-    expect(step(plan, 'mix').text).toMatch(/cure witness/);
-    expect(step(plan, 'grind').waitsFor).toBe('handle');
+    expect(figure(plan, 'resin')).toBeCloseTo(3.4 * 6 * 45 + 1.6 * 4 * 40, 6);
+    // Three cartridges are opened and purged: 15 ml each, over and above.
+    expect(supply(plan, 'C-620')?.amount).toBeCloseTo(figure(plan, 'total') + 45, 6);
+    expect(textOf(plan, 'mix')).toMatch(/cure witness/);
+    expect(waitFor(plan, 'grind')?.from).toMatchObject({ at: 'handle' });
     const struck = planned('F8', 'C-620', undefined, { ...context, schools: { proud: 'strike' } });
     expect(struck.steps.some((s) => s.id === 'grind')).toBe(false);
     expect(step(struck, 'scrape').station).toBe('build');
@@ -165,24 +169,25 @@ describe('each family by a worked plan', () => {
       damages: [{ shape: 'bottomless', lengthMm: 2000, widthMm: 10, depthMm: 100 }],
     };
     const sanded = planned('F8', 'C-620', open);
-    // 2 m · 10 mm · (100 − 40) of sand, 40 of resin.
+    // 2 m · 10 mm · (100 − 40) of sand; 40 of resin, in a crack that is chased 2 mm wider.
     expect(figure(sanded, 'sandBed')).toBeCloseTo(1200, 6);
-    expect(figure(sanded, 'resin')).toBeCloseTo(800 * 1.1, 6);
+    expect(figure(sanded, 'resin')).toBeCloseTo(2 * 12 * 40, 6);
     expect(supply(sanded, 'sand')?.amount).toBeCloseTo(1.2 * 1.6 * 1000, 6);
     const whole = planned('F8', 'C-620', open, { ...context, schools: { sand: 'none' } });
-    expect(figure(whole, 'resin')).toBeCloseTo(2000 * 1.1, 6);
+    expect(figure(whole, 'resin')).toBeCloseTo(2 * 12 * 100, 6);
     expect(figure(whole, 'total')).toBeGreaterThan(figure(sanded, 'total') * 2);
   });
 
   test('F9: a patch of 900 by 600 by 55, extended with aggregate', () => {
     const plan = planned('F9', 'C-645');
-    // 29.7 l and 21 % on top; a bag makes 12.2 l and 10 kg of stone 3.77 l more: three bags.
-    expect(figure(plan, 'total') / 1000).toBeCloseTo(29.7 * 1.1 * 1.1, 6);
+    // 29.7 l and 10 % on the tools; a bag makes 12.2 l and 10 kg of stone 3.77 l more: three bags.
+    expect(figure(plan, 'total') / 1000).toBeCloseTo(29.7 * 1.1, 6);
     expect(figure(plan, 'bags')).toBe(3);
-    expect(figure(plan, 'water')).toBeCloseTo(6600, 6);
-    expect(supply(plan, 'aggregate')?.amount).toBeCloseTo(30_000, 6);
-    expect(supply(plan, 'seal')?.code).toBe('C-660');
-    expect(step(plan, 'mix').text).toMatch(/^Powder into water, never the other way/);
+    const bags = 32.67 / (12.2 + 10 / 2.65);
+    expect(figure(plan, 'water')).toBeCloseTo(bags * 2200, 6);
+    expect(supply(plan, 'aggregate')?.amount).toBeCloseTo(bags * 10_000, 6);
+    expect(supply(plan, 'C-660')?.role).toBe('second');
+    expect(textOf(plan, 'mix')).toMatch(/Powder into water, never the other way/);
   });
 
   test('F9: an overlay has a base and a finish with different water', () => {
@@ -193,39 +198,44 @@ describe('each family by a worked plan', () => {
       window: { ...survey.window, downMin: 3 * 1440 },
     };
     const plan = planned('F9', 'C-650', overlay);
-    expect([...new Set(plan.batches.map((b) => b.consistency))]).toEqual(['base', 'finish']);
-    const of = (consistency: string) => plan.batches.find((b) => b.consistency === consistency);
-    const ratio = (b = plan.batches[0]) => (b?.bG ?? 0) / (b?.aG ?? 1);
+    expect([...new Set(planBatches(plan).map((b) => b.consistency))].slice(0, 2)).toEqual([
+      'base',
+      'finish',
+    ]);
+    const of = (consistency: string) =>
+      planBatches(plan).find((b) => b.consistency === consistency);
+    const ratio = (b = planBatches(plan)[0]) => (b?.bG ?? 0) / (b?.aG ?? 1);
     expect(ratio(of('base'))).not.toBeCloseTo(ratio(of('finish')), 3);
-    expect(step(plan, 'coat-2').title).toBe('Finish coat');
   });
 
   test('F10: 14 m of 26 by 80 and 6.5 m of 40 by 60 over sand', () => {
     const plan = planned('F10', 'C-630');
-    expect(figure(plan, 'resin') / 1000).toBeCloseTo((14.56 + 10.4) * 1.1, 6);
+    expect(figure(plan, 'resin') / 1000).toBeCloseTo(14 * 28 * 0.04 + 6.5 * 42 * 0.04, 6);
     expect(figure(plan, 'sandBed') / 1000).toBeCloseTo(14.56 + 5.2, 6);
-    expect(step(plan, 'remove-old').text).toMatch(/walls/);
-    expect(step(plan, 'open').text).toMatch(/Walk on it after .*drive after/);
+    expect(textOf(plan, 'remove-old')).toMatch(/walls/);
+    expect(textOf(plan, 'open-traffic')).toMatch(/^Walk on it .*drive .* after the last mix/);
   });
 
   test('F11: 2.6 m through a 300 wall, ports every 200', () => {
     const plan = planned('F11', 'C-670');
     expect([figure(plan, 'ports'), figure(plan, 'spacing')]).toEqual([14, 200]);
-    expect(figure(plan, 'resin')).toBeCloseTo((2600 * 300 * 0.6 * 1.25) / 1000, 6);
-    expect(figure(plan, 'total')).toBeCloseTo(figure(plan, 'resin'), 6);
+    expect(figure(plan, 'resin')).toBeCloseTo((2600 * 300 * 0.6) / 1000, 6);
+    expect(figure(plan, 'total')).toBeCloseTo(figure(plan, 'resin') * 1.25, 6);
     expect(figure(plan, 'portMinutes')).toBe(70);
-    // A band of 40 by 4 along it, and the paste’s own waste.
-    expect(figure(plan, 'supply.port-seal')).toBeCloseTo(((2600 * 40 * 4) / 1000) * 1.1, 6);
+    // A band of 40 by 4 along it, and the paste’s own waste, by whole kits of 275.
+    const paste = ((2600 * 40 * 4) / 1000) * 1.1;
+    expect(figure(plan, 'supply.C-671')).toBeCloseTo(Math.ceil(paste / 275) * 275, 6);
   });
 
   test('F11: the paste sets by its own card at the cold of the day, not by a rule of thumb', () => {
     const wait = (surfaceC: number) => {
       const survey = surveyOf('F11');
-      const { hold } = step(
-        planned('F11', 'C-670', { ...survey, readings: { ...survey.readings, surfaceC } }),
-        'seal-set',
-      );
-      return hold?.kind === 'countdown' ? hold.minutes : NaN;
+      const plan = planned('F11', 'C-670', {
+        ...survey,
+        readings: { ...survey.readings, surfaceC },
+      });
+      const paste = plan.rounds.find((x) => x.card.code === 'C-671');
+      return paste?.milestones.find((x) => x.id === 'tackFree')?.minutes ?? NaN;
     };
     // Tack-free in 45 min at 20 °C, and 1.75 times that at 10.
     expect(wait(20)).toBeCloseTo(45, 6);
@@ -234,7 +244,7 @@ describe('each family by a worked plan', () => {
 
   test('F12: a vee of 90 by 3 by 6, paste on a wall', () => {
     const plan = planned('F12', 'X-810');
-    const ml = 0.81 * 1.1 * 1.1;
+    const ml = 0.81 * 1.1;
     expect(figure(plan, 'total')).toBeCloseTo(ml, 6);
     expect(figure(plan, 'pellets')).toBeCloseTo(ml * 0.92 * 0.45, 6);
     expect(figure(plan, 'solvent')).toBeCloseTo((ml * 0.92 * 0.55) / 0.8, 6);
@@ -249,16 +259,18 @@ describe('each family by a worked plan', () => {
       ((Math.PI / 4) * (220 ** 2 - 154 ** 2) * 8 * 1.1) / 1000,
       4,
     );
-    expect(step(plan, 'bed').people).toBe(2);
+    expect(step(plan, 'bed.main').people).toBe(2);
     expect(plan.cautions.some((c) => c.id === 'water')).toBe(true);
   });
 
   test('F14: a spot of 240 by 70 by 1.5 with its topcoat and witness', () => {
     const plan = planned('F14', 'X-840');
-    expect(figure(plan, 'total')).toBeCloseTo(25.2 * 1.1 * 1.1, 6);
-    expect(figure(plan, 'topcoatL')).toBeCloseTo((0.0168 * 80) / 0.52 / 0.8, 6);
+    // 25.2 ml and a tenth on the tools come out of one cartridge of 50, of which 5 are purged.
+    expect(plan.card.mix).toMatchObject({ kind: 'cartridge', purgeMl: 5 });
+    expect(figure(plan, 'total')).toBeCloseTo(50 - 5, 6);
+    expect(figure(plan, 'topcoatL')).toBeCloseTo(((0.0168 * 80) / 0.52) * 1.1, 6);
     expect(figure(plan, 'wet')).toBeCloseTo(40 / 0.52, 6);
-    expect(step(plan, 'polish').text).toContain('P320, P600, P1200, P1500');
+    expect(textOf(plan, 'polish')).toContain('P320, P600, P1200, P1500');
   });
 
   test('F15: a burn through 1.6 mm, three holes, a lamp of 0.45 W/cm²', () => {
@@ -266,7 +278,7 @@ describe('each family by a worked plan', () => {
     expect(figure(plan, 'passes')).toBe(2);
     expect(figure(plan, 'passSeconds') * 60).toBeCloseTo((6 / 0.45) * 1.3, 6);
     expect(supply(plan, 'legs')?.amount).toBe(3);
-    expect(step(plan, 'mains').hold).toMatchObject({ who: 'electronics-shop' });
+    expect(step(plan, 'approval').hold).toMatchObject({ who: 'electronics-shop' });
   });
 
   test('F16: a spot of 1200 by 800 by 28', () => {
@@ -275,7 +287,7 @@ describe('each family by a worked plan', () => {
     expect(figure(plan, 'granules') / 1000).toBeCloseTo(granules, 6);
     expect(figure(plan, 'binder') / 1000).toBeCloseTo(granules * 0.17, 6);
     expect(figure(plan, 'primer') / 1000).toBeCloseTo(granules * 0.017, 6);
-    const [first] = plan.batches;
+    const first = planBatches(plan).find((b) => b.round === plan.mainRound);
     expect((first?.bG ?? 0) / (first?.aG ?? 1)).toBeCloseTo(0.17 * 0.9, 6);
   });
 });
@@ -313,31 +325,22 @@ test.each(families)('%s: whatever the survey, the plan holds together', (family)
       (size, surfaceC, hours, index) => {
         const survey = stretched(base, size, surfaceC, hours);
         const result = makePlan(survey, cards[index] as SystemCard, siteSettings, AT, context);
-        if (!result.ok) return expect(result.why.length).toBeGreaterThan(5);
+        if (!result.ok) return expect(word(result.why).length).toBeGreaterThan(5);
         made += 1;
         const { plan } = result;
+        expect(checkPlan(plan).filter((f) => !f.ok)).toEqual([]);
         for (const s of plan.steps) {
           expect(Number.isFinite(stepTime(s)) && s.minutes >= 0 && s.people >= 1).toBe(true);
-          expect(s.text).not.toMatch(/NaN|undefined|Infinity/);
+          for (const units of ['metric', 'us'] as const)
+            expect(word(s.text, units)).not.toMatch(/NaN|undefined|Infinity|[{}]/);
           if (s.hold?.kind === 'countdown') expect(s.hold.minutes).toBeGreaterThan(0);
-          for (const id of s.figures) expect(plan.figures[id]?.id ?? id).toBe(id);
         }
-        // Every wait is for a moment that the cure has.
-        const moments = plan.milestones.map((m) => m.id);
-        for (const s of plan.steps) if (s.waitsFor) expect(moments).toContain(s.waitsFor);
-        const order = plan.steps.map((s) => STATIONS.indexOf(s.station));
-        expect([...order].sort((p, q) => p - q)).toEqual(order);
         for (const f of Object.values(plan.figures))
           expect(Number.isFinite(f.value) && (f.value >= 0 || f.quantity === 'temperature')).toBe(
             true,
           );
-        for (const s of plan.supplies) expect(s.amount).toBeGreaterThanOrEqual(0);
-        const mixed = plan.batches.reduce((sum, b) => sum + b.ml, 0);
-        expect(mixed).toBeGreaterThanOrEqual(figure(plan, 'total') - 1e-6);
-        expect(plan.readyMin).toBeGreaterThan(plan.prepMin + plan.buildMin + plan.acceptMin);
-        expect(Plan.parse(JSON.parse(JSON.stringify(plan)))).toEqual(
-          JSON.parse(JSON.stringify(plan)),
-        );
+        const saved: unknown = JSON.parse(JSON.stringify(plan));
+        expect(Plan.parse(saved)).toEqual(saved);
       },
     ),
     { numRuns: 25 },
@@ -360,10 +363,9 @@ test('packs come off the shelf first, the oldest usable lot before the others, t
     lot('past', '2026-01-01', 9),
   ];
   const picks = (lots: typeof shelf) =>
-    planned('F9', 'C-645', undefined, { ...context, shelf: lots }).picks.map((p) => [
-      p.lot,
-      p.count,
-    ]);
+    supply(planned('F9', 'C-645', undefined, { ...context, shelf: lots }), 'C-645')?.picks.map(
+      (p) => [p.lot, p.count],
+    );
   expect(picks(shelf)).toEqual([
     ['old', 1],
     ['new', 2],
@@ -374,11 +376,11 @@ test('packs come off the shelf first, the oldest usable lot before the others, t
   ]);
 });
 
-test('a warmer day makes more batches, and says so in one line', () => {
+test('a warmer day changes the clock, and says so in one line', () => {
   const survey = surveyOf('F1');
   const warm = { ...survey, readings: { ...survey.readings, surfaceC: 27 } };
   const changes = planChanges(planned('F1', 'R-210'), planned('F1', 'R-210', warm), 'metric');
-  expect(changesText(changes)).toMatch(/batch(es)? became .*: it is 12 °C warmer\.$/s);
+  expect(changesText(changes)).toMatch(/became .*: it is 12 °C warmer\.$/s);
   expect(changesText(planChanges(planned('F1', 'R-210'), planned('F1', 'R-210'), 'metric'))).toBe(
     null,
   );
@@ -398,11 +400,9 @@ test('out of doors the forecast sets the hours of work and the cure', async () =
 
 test('a stop too short says what would help', () => {
   const survey = surveyOf('F8');
-  const short = { ...survey, window: { ...survey.window, downMin: 270 } };
+  const short = { ...survey, window: { ...survey.window, downMin: 296 } };
   const plan = planned('F8', 'C-620', short);
   expect(figure(plan, 'readiness')).toBeLessThan(90);
-  expect(plan.raise[0]).toMatch(/^Hold it at \d+ °C: .* instead of/);
-  expect(plan.heat[0]?.minutes).toBeLessThan(
-    plan.milestones.find((m) => m.id === plan.needed)?.minutes ?? 0,
-  );
+  expect(plan.raise.map((x) => word(x))[0]).toMatch(/^Hold it at \d+ °C: .* instead of/);
+  expect(plan.heat[0]?.minutes).toBeLessThan(figure(plan, `cure.${plan.needed}`));
 });

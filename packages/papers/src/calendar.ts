@@ -1,9 +1,18 @@
-import type { Plan } from '@kelmot/core';
+import { MINUTE, type Plan } from '@kelmot/core';
 import ical, { ICalCalendarMethod } from 'ical-generator';
 import { momentsOf } from './times';
 
-/** The job as an iCalendar file (RFC 5545). `repairId` keeps the events of one job the same when it is sent again. */
-export function calendarOf(plan: Plan, repairId: string, url: string): string {
+export interface CalendarRequest {
+  plan: Plan;
+  /** Keeps the events of one job the same when it is sent again. */
+  repairId: string;
+  url: string;
+  /** Which plan of the repair it is, from 1: a later one takes the place of what was sent before. */
+  number: number;
+}
+
+/** The job as an iCalendar file (RFC 5545). */
+export function calendarOf({ plan, repairId, url, number }: CalendarRequest): string {
   const { tag, name, position } = plan.survey.asset;
   const calendar = ical({
     name: `${tag} ${name}`,
@@ -13,8 +22,9 @@ export function calendarOf(plan: Plan, repairId: string, url: string): string {
   for (const moment of momentsOf(plan)) {
     calendar.createEvent({
       id: `${repairId}-${moment.id}`,
+      sequence: number - 1,
       start: new Date(moment.from),
-      end: new Date(Math.max(moment.to, moment.from + 60_000)),
+      end: new Date(Math.max(moment.to, moment.from + MINUTE)),
       stamp: new Date(plan.madeAt),
       summary: `${tag}: ${moment.title}`,
       description: moment.note || null,
@@ -22,5 +32,7 @@ export function calendarOf(plan: Plan, repairId: string, url: string): string {
       url,
     });
   }
-  return calendar.toString();
+  const text = calendar.toString();
+  // RFC 5545 section 3.1: every line ends so, the last one too.
+  return text.endsWith('\r\n') ? text : `${text}\r\n`;
 }

@@ -1,23 +1,24 @@
-import { show, shownUnit, type Plan, type Supply, type UnitSystem } from '@kelmot/core';
+import { show, word, type Plan, type Supply, type UnitSystem } from '@kelmot/core';
 import Papa from 'papaparse';
 
 const ROLES: Record<Supply['role'], string> = {
   system: 'system',
-  helper: 'second material',
+  second: 'second material',
   aid: 'aid',
   plain: 'other',
 };
 
 /** One line a pack to be drawn or bought; one line for what is not packed. */
 function rowsOf(supply: Supply, plan: Plan, units: UnitSystem): Record<string, string | number>[] {
-  const { figure } = show(supply.amount, supply.quantity, units);
+  const { figure, unit } = show(supply.amount, supply.quantity, units);
   const common = {
     item: supply.name,
     code: supply.code ?? '',
     role: ROLES[supply.role],
-    for: supply.for,
+    for: word(supply.for, units),
     needed: figure.replace(/\u202f/g, ''),
-    unit: shownUnit(supply.quantity, units).symbol,
+    // The unit that the figure was shown in: large amounts step up to kg and l.
+    unit,
   };
   if (supply.picks.length === 0)
     return [{ ...common, pack: '', count: '', source: 'bring', lot: '', price: '', currency: '' }];

@@ -1,6 +1,14 @@
-import { MILESTONE_NAMES, stepTime, STATION_NAMES, type Plan } from '@kelmot/core';
+import {
+  MILESTONE_NAMES,
+  MINUTE,
+  STATION_NAMES,
+  word,
+  type Plan,
+  type PlanRound,
+  type Slot,
+  type Step,
+} from '@kelmot/core';
 
-const MINUTE = 60_000;
 const DAY = 1440 * MINUTE;
 
 /** A stretch or a moment of the job, epoch ms. */
@@ -12,67 +20,108 @@ export interface Moment {
   to: number;
 }
 
+type Planned = Slot & { planned: Step };
+
+/** Work in its order, split where the station or the round changes or where a wait begins. */
+function stretches(plan: Plan): Planned[][] {
+  const slots = plan.schedule
+    .flatMap((slot): Planned[] => {
+      const planned = plan.steps.find((s) => s.id === slot.step);
+      return planned ? [{ ...slot, planned }] : [];
+    })
+    .sort((a, b) => a.from - b.from);
+  const runs: Planned[][] = [];
+  for (const slot of slots) {
+    const run = runs.at(-1);
+    const before = run?.at(-1);
+    const follows =
+      before !== undefined &&
+      before.planned.hold?.kind !== 'countdown' &&
+      slot.planned.hold?.kind !== 'countdown' &&
+      before.planned.round === slot.planned.round &&
+      (before.planned.round !== null || before.planned.station === slot.planned.station);
+    if (run && follows) run.push(slot);
+    else runs.push([slot]);
+  }
+  return runs;
+}
+
+function stretchTitle(run: Planned[], plan: Plan): string {
+  const [{ planned }] = run as [Planned];
+  if (planned.hold?.kind === 'countdown') return word(planned.title);
+  const round = plan.rounds.find((r) => r.id === planned.round);
+  return round
+    ? `${word(round.name)}, ${round.card.code} ${round.card.name}`
+    : STATION_NAMES[planned.station];
+}
+
+function stretchNote(run: Planned[], round: PlanRound | undefined): string {
+  const titles = [...new Set(run.map((s) => word(s.planned.title)))].join(', ');
+  const batches = round?.batches.length ?? 0;
+  return batches > 0 ? `${titles}. ${batches} ${batches === 1 ? 'batch' : 'batches'}.` : titles;
+}
+
+/** Each moment of the cure of a round, from its last mix. */
+function curing(round: PlanRound, at: (minutes: number) => number): Moment[] {
+  const mixed = Math.max(...round.batches.map((b) => b.mixedAtMin));
+  if (!Number.isFinite(mixed)) return [];
+  return round.milestones
+    .filter((c) => c.id !== 'life')
+    .map((c) => ({
+      id: `cure-${round.id}-${c.id}`,
+      title: `${word(round.name)}, ${round.card.code}: ${MILESTONE_NAMES[c.id]}`,
+      note: c.id === round.needed ? 'The one that this service needs.' : '',
+      from: at(mixed + c.minutes),
+      to: at(mixed + c.minutes),
+    }));
+}
+
 /**
- * The job on a calendar, as it would run if it began when the stop begins: prep, mixing and building, every milestone of
- * the cure from the last mix, inspection, back in service, and the next looks.
+ * The job on a calendar, as it would run if it began when the stop begins: every stretch of work and every wait of its
+ * schedule, every moment of every cure, back in service, and the next looks.
  */
 export function momentsOf(plan: Plan): Moment[] {
-  const { survey, prepMin, buildMin, acceptMin, readyMin } = plan;
-  const start = Date.parse(survey.window.startAt);
+  const start = Date.parse(plan.survey.window.startAt);
   const at = (minutes: number) => start + minutes * MINUTE;
-  const mixed = prepMin + buildMin;
-  const spent = (station: 'prep' | 'accept') =>
-    plan.steps
-      .filter((s) => s.station === station)
-      .map((s) => `${s.title} (${Math.round(stepTime(s))} min)`)
-      .join(', ');
-  const stretch = (id: string, title: string, note: string, from: number, to: number): Moment => ({
+  const one = (id: string, title: string, note: string, when: number): Moment => ({
     id,
     title,
     note,
-    from: at(from),
-    to: at(to),
+    from: when,
+    to: when,
   });
-  const back = Date.parse(survey.window.startAt) + survey.window.downMin * MINUTE;
+  const work = stretches(plan).map((run, i, all): Moment => {
+    const [first] = run as [Planned];
+    const again = all.slice(0, i).filter(([other]) => other?.step === first.step).length;
+    const round = plan.rounds.find((r) => r.id === first.planned.round);
+    return {
+      id: `work-${first.step}${again > 0 ? `-${again + 1}` : ''}`,
+      title: stretchTitle(run, plan),
+      note: stretchNote(run, round),
+      from: at(first.from),
+      to: at(Math.max(...run.map((s) => s.to))),
+    };
+  });
+  const ready = at(plan.readyMin);
   return [
-    stretch('prep', STATION_NAMES.prep, spent('prep'), 0, prepMin),
-    stretch(
-      'build',
-      `${STATION_NAMES.mix} and ${STATION_NAMES.build.toLowerCase()}`,
-      `${plan.batches.length} batches of ${plan.card.code} ${plan.card.name}`,
-      prepMin,
-      mixed,
+    ...work,
+    ...plan.rounds.flatMap((round) => curing(round, at)),
+    one('back', 'Must be back in service', 'By the survey.', at(plan.survey.window.downMin)),
+    one(
+      'look',
+      'Look at it again',
+      `${plan.nextLookDays} days after its return.`,
+      ready + plan.nextLookDays * DAY,
     ),
-    ...plan.milestones
-      .filter((m) => m.id !== 'life')
-      .map((m) =>
-        stretch(
-          `cure-${m.id}`,
-          `${plan.card.code}: ${MILESTONE_NAMES[m.id]}`,
-          m.id === plan.needed ? 'The one that this service needs.' : '',
-          mixed + m.minutes,
-          mixed + m.minutes,
-        ),
-      ),
-    stretch('accept', STATION_NAMES.accept, spent('accept'), readyMin - acceptMin, readyMin),
-    { id: 'back', title: 'Must be back in service', note: 'By the survey.', from: back, to: back },
-    {
-      id: 'look',
-      title: 'Look at it again',
-      note: `${plan.nextLookDays} days after its return.`,
-      from: at(readyMin) + plan.nextLookDays * DAY,
-      to: at(readyMin) + plan.nextLookDays * DAY,
-    },
     ...(plan.replaceInDays === null
       ? []
       : [
-          {
-            id: 'replace',
-            title: 'Stop-gap: replace it',
-            note: `It was made to last ${plan.replaceInDays} days.`,
-            from: at(readyMin) + plan.replaceInDays * DAY,
-            to: at(readyMin) + plan.replaceInDays * DAY,
-          },
+          one(
+            'replace',
+            'Stop-gap: replace it',
+            `It was made to last ${plan.replaceInDays} days.`,
+            ready + plan.replaceInDays * DAY,
+          ),
         ]),
   ];
 }

@@ -1,15 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import {
-  drawSection,
-  layersText,
-  makePlan,
-  matchAll,
-  rank,
-  type Plan,
-  type Survey,
-} from '@kelmot/core';
-import { demoCards, demoSurvey, siteSettings, surveyedRepairs, systemCards } from '@kelmot/demo';
+import { drawSection, layersText, word, type Plan } from '@kelmot/core';
+import { demoPlan, demoSurvey, surveyedRepairs } from '@kelmot/demo';
 import Papa from 'papaparse';
 import { PDFDocument } from 'pdf-lib';
 import {
@@ -38,11 +30,7 @@ const fonts = {
 function planned(family: string): Plan {
   const found = surveyedRepairs.filter((r) => r.survey.family === family).at(-1);
   if (!found) throw new Error(`no demo survey of ${family}`);
-  const survey: Survey = demoSurvey(found.tag, null, AT, found.survey);
-  const best = rank(matchAll(survey, systemCards, siteSettings), survey.intent)[0];
-  const made = best && makePlan(survey, best.match.card, siteSettings, AT, { library: demoCards });
-  if (!made?.ok) throw new Error(made?.why ?? 'no card');
-  return made.plan;
+  return demoPlan({ survey: demoSurvey(found.tag, null, AT, found.survey), madeAt: AT });
 }
 
 async function printed(plan: Plan, paper: PaperSize): Promise<PDFDocument> {
@@ -115,25 +103,64 @@ describe('the picking list', () => {
   });
 });
 
+test('a picking list tells amounts in the unit that it names', () => {
+  const plan = planned('F9');
+  const [system] = plan.supplies;
+  if (!system) throw new Error('a plan has its system first');
+  const heavy = { ...system, amount: 25_000, quantity: 'mass' as const };
+  const text = pickingList({ ...plan, supplies: [heavy] }, 'metric');
+  const [row] = Papa.parse<Record<string, string>>(text, { header: true }).data;
+  expect([row?.needed, row?.unit]).toEqual(['25', 'kg']);
+});
+
 describe('the timeline', () => {
   test('goes forward, and ends with the next look', () => {
     const plan = planned('F5');
     const moments = momentsOf(plan);
-    for (const m of moments) expect(m.to).toBeGreaterThanOrEqual(m.from);
-    const at = (id: string) => moments.find((m) => m.id === id)?.from ?? NaN;
-    expect(at('prep')).toBe(Date.parse(AT));
-    expect(at('build')).toBe(Date.parse(AT) + plan.prepMin * 60_000);
-    expect(at('look') - at('accept')).toBeGreaterThan(plan.nextLookDays * 86_400_000);
-    expect(moments.some((m) => m.id === 'replace')).toBe(false);
-    expect(momentsOf(planned('F4')).some((m) => m.id === 'replace')).toBe(true);
+    for (const moment of moments) expect(moment.to).toBeGreaterThanOrEqual(moment.from);
+    const at = (id: string) => moments.find((x) => x.id === id)?.from ?? NaN;
+    expect(Math.min(...moments.map((x) => x.from))).toBe(Date.parse(AT));
+    expect(at('look')).toBe(
+      Date.parse(AT) + plan.readyMin * 60_000 + plan.nextLookDays * 86_400_000,
+    );
+    expect(moments.some((x) => x.id === 'replace')).toBe(false);
+    expect(momentsOf(planned('F4')).some((x) => x.id === 'replace')).toBe(true);
   });
 
-  test('is an iCalendar with the same events when it is sent again', () => {
+  test.each(families)('every round and every wait of %s is an event of its own', (family) => {
+    const plan = planned(family);
+    const moments = momentsOf(plan);
+    expect(new Set(moments.map((x) => x.id)).size).toBe(moments.length);
+    for (const round of plan.rounds.filter((r) => r.batches.length > 0))
+      expect(moments.some((x) => x.title.includes(`${word(round.name)}, ${round.card.code}`))).toBe(
+        true,
+      );
+    for (const step of plan.steps.filter((x) => x.hold?.kind === 'countdown'))
+      expect(moments.some((x) => x.title === word(step.title))).toBe(true);
+  });
+
+  test('is an iCalendar with the same events when it is sent again, later plans after earlier', () => {
     const plan = planned('F6');
-    const text = calendarOf(plan, 'repair-1', 'http://127.0.0.1/x');
+    const ask = { plan, repairId: 'repair-1', url: 'http://127.0.0.1/x', number: 1 };
+    const text = calendarOf(ask);
     expect(text).toMatch(/^BEGIN:VCALENDAR\r\n/);
+    expect(text).toMatch(/END:VCALENDAR\r\n$/);
     expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(momentsOf(plan).length);
-    expect(text).toContain('UID:repair-1-prep');
-    expect(calendarOf(plan, 'repair-1', 'http://127.0.0.1/x')).toBe(text);
+    expect(text).toContain('UID:repair-1-back');
+    expect(calendarOf(ask)).toBe(text);
+    expect(text).toContain('SEQUENCE:0');
+    expect(calendarOf({ ...ask, number: 3 })).toContain('SEQUENCE:2');
+  });
+
+  test('escapes what a name may hold', () => {
+    const plan = planned('F6');
+    const survey = { ...plan.survey, asset: { ...plan.survey.asset, tag: 'A;B,C' } };
+    const text = calendarOf({
+      plan: { ...plan, survey } as Plan,
+      repairId: 'r',
+      url: 'http://x',
+      number: 1,
+    });
+    expect(text).toContain('A\\;B\\,C');
   });
 });

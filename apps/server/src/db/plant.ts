@@ -1,4 +1,4 @@
-import type { Card } from '@kelmot/core';
+import type { Card, SiteSettings } from '@kelmot/core';
 import { sql } from 'drizzle-orm';
 import {
   check,
@@ -32,6 +32,12 @@ export const sites = pgTable(
     tempSdC: amount('temp_sd_c').notNull().default(1.5),
     swingIndoorsC: amount('swing_indoors_c').notNull().default(2),
     swingOutdoorsC: amount('swing_outdoors_c').notNull().default(8),
+    gateMinutes: amount('gate_minutes').notNull().default(120),
+    bareMinutes: amount('bare_minutes').notNull().default(480),
+    crew: integer('crew').notNull().default(4),
+    heaterPerHour: amount('heater_per_hour').notNull().default(6),
+    shift: jsonb('shift').$type<SiteSettings['shift']>(),
+    zoneMin: integer('zone_min').notNull().default(0),
   },
   (t) => [
     check(

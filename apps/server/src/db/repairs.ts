@@ -1,5 +1,5 @@
 import type { ReadingValues } from '@kelmot/contract';
-import type { Plan, PlanGist, Survey } from '@kelmot/core';
+import type { Message, Plan, PlanGist, Survey } from '@kelmot/core';
 import { sql } from 'drizzle-orm';
 import {
   bigserial,
@@ -114,7 +114,7 @@ export const readings = pgTable(
     stepId: text('step_id').notNull(),
     values: jsonb('values').$type<ReadingValues>().notNull(),
     passed: boolean('passed').notNull(),
-    say: text('say').notNull(),
+    say: jsonb('say').$type<Message>().notNull(),
     takenAt: moment('taken_at').notNull(),
     by: by(),
   },

@@ -2,11 +2,13 @@ import { openHolds, type Me } from '@kelmot/contract';
 import {
   gistOf,
   makePlan,
+  MINUTE,
   STATIONS,
   Survey as SurveySchema,
   surveyTitle,
   SystemCard,
   weatherFor,
+  word,
   type SiteSettings,
 } from '@kelmot/core';
 import { and, count, desc, eq } from 'drizzle-orm';
@@ -16,10 +18,8 @@ import { readCards } from '../db/cardQueries';
 import { readRepair } from '../db/repairQueries';
 import { readShelf } from '../db/shelfQueries';
 import { mixes, plans, repairs } from '../db/repairs';
-import { notFound, ProblemError } from '../http/problem';
+import { notFound, ProblemError, stillToDo } from '../http/problem';
 import { bump, expectVersion, type CommandOf, type Doing } from './doing';
-
-const MINUTE = 60_000;
 
 type Site = typeof sites.$inferSelect;
 
@@ -162,10 +162,11 @@ export async function makePlanFor({
   const made = makePlan(survey, SystemCard.parse(card.body), settingsOf(site), command.at, {
     ...weatherFor(survey, await weather.hours(Date.parse(command.at))),
     schools: command.schools,
+    seconds: command.seconds,
     shelf: await readShelf(tx),
     library: await readCards(tx),
   });
-  if (!made.ok) throw new ProblemError(422, `${command.cardCode} does not fit`, made.why);
+  if (!made.ok) throw new ProblemError(422, `${command.cardCode} does not fit`, word(made.why));
   const [last] = await tx
     .select({ number: plans.number })
     .from(plans)
@@ -200,11 +201,8 @@ export async function moveStation({ tx, command, repair }: Doing<'station.move'>
     if (to > STATIONS.indexOf('match') && !repair.planId)
       throw new ProblemError(422, 'Choose a system first', 'Match has no plan yet.');
     const view = await readRepair(tx, repair.id);
-    const open = view
-      ? STATIONS.slice(0, to).flatMap((s) => openHolds(view, s, Date.parse(command.at)))
-      : [];
-    if (open.length > 0)
-      throw new ProblemError(422, 'Not yet: holds are open', `Still to do: ${open.join(', ')}.`);
+    const open = view ? openHolds(view, command.station, Date.parse(command.at)) : [];
+    if (open.length > 0) throw new ProblemError(422, 'Not yet: holds are open', stillToDo(open));
   }
   return bump(tx, repair, command.at, { station: command.station });
 }

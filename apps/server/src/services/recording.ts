@@ -1,18 +1,19 @@
-import { judgeReading, openHolds } from '@kelmot/contract';
+import { judgeReading, mixOf, openForBatch } from '@kelmot/contract';
 import {
   checkWeighed,
+  planBatches,
   say,
-  STATIONS,
+  sentence,
   weighing,
-  type Batch,
   type Plan,
+  type PlanBatch,
   type Step,
 } from '@kelmot/core';
 import { and, eq, isNull } from 'drizzle-orm';
 import type { Tx } from '../db/client';
 import { readRepair } from '../db/repairQueries';
 import { checks, mixes, photos, plans, readings } from '../db/repairs';
-import { notFound, ProblemError } from '../http/problem';
+import { notFound, ProblemError, stillToDo } from '../http/problem';
 import { touch, type Doing, type Repair } from './doing';
 
 interface Running {
@@ -48,7 +49,7 @@ export async function setCheck({ tx, me, command, repair }: Doing<'check.set'>):
   if (step.hold?.kind !== 'check')
     throw new ProblemError(
       422,
-      `${step.title} asks for a reading`,
+      `${sentence(step.title)} asks for a reading`,
       'Measure it and send the reading.',
     );
   const { id, stepId, done, note, at } = command;
@@ -69,7 +70,7 @@ export async function addReading({
   // A picture comes with its own command, so that a reading never points at one that is not there.
   if (!hold || hold.kind === 'photo' || hold.kind !== command.values.kind) {
     throw new ProblemError(422, 'Input out of range', undefined, [
-      { path: 'values.kind', message: `${title} asks for ${hold?.kind ?? 'nothing'}` },
+      { path: 'values.kind', message: `${sentence(title)} asks for ${hold?.kind ?? 'nothing'}` },
     ]);
   }
   const { passed, say } = judgeReading(hold, command.values, plan);
@@ -94,7 +95,10 @@ export async function addPhoto({ tx, me, command, repair }: Doing<'photo.add'>):
   const { hold, title } = stepOf(plan, command.stepId);
   if (hold?.kind !== 'photo')
     throw new ProblemError(422, 'Input out of range', undefined, [
-      { path: 'stepId', message: `${title} asks for ${hold?.kind ?? 'nothing'}, not a picture` },
+      {
+        path: 'stepId',
+        message: `${sentence(title)} asks for ${hold?.kind ?? 'nothing'}, not a picture`,
+      },
     ]);
   const { id, stepId, mime, data, at } = command;
   const common = { id, repairId: repair.id, planId, stepId, takenAt: at, by: me.id };
@@ -106,8 +110,13 @@ export async function addPhoto({ tx, me, command, repair }: Doing<'photo.add'>):
 }
 
 /** How far a batch is off its ratio, percent; null where nothing is weighed. Refuses what is out, and says what to add. */
-function onRatio(plan: Plan, batch: Batch, aG: number | null, bG: number | null): number | null {
-  const { mix } = plan.card;
+function onRatio(
+  plan: Plan,
+  batch: PlanBatch,
+  aG: number | null,
+  bG: number | null,
+): number | null {
+  const mix = mixOf(plan, batch);
   const { slope } = plan.survey.surface;
   const weigh = weighing(mix, batch.consistency, slope);
   if (!weigh || batch.aG === null) return null;
@@ -127,39 +136,26 @@ function onRatio(plan: Plan, batch: Batch, aG: number | null, bG: number | null)
   );
 }
 
-/** Starts a batch: only on ratio, with every hold before mixing met, coats in their order. */
+/** Starts a batch: only on ratio, with every hold before its round met, rounds and batches in their order. */
 export async function startMix({ tx, me, command, repair }: Doing<'mix.start'>): Promise<number> {
   const { planId, plan } = await planOf(tx, repair);
-  const batch = plan.batches.find((b) => b.no === command.batchNo);
+  const batches = planBatches(plan);
+  const batch = batches.find((b) => b.no === command.batchNo);
   if (!batch) {
     throw new ProblemError(422, 'Input out of range', undefined, [
-      { path: 'batchNo', message: `must be 1 to ${plan.batches.length}` },
+      { path: 'batchNo', message: `must be 1 to ${batches.length}` },
     ]);
   }
   const view = await readRepair(tx, repair.id);
-  const open = view
-    ? STATIONS.slice(0, STATIONS.indexOf('build')).flatMap((s) =>
-        openHolds(view, s, Date.parse(command.at)),
-      )
-    : [];
-  if (open.length > 0)
-    throw new ProblemError(422, 'Do not mix yet', `Still to do: ${open.join(', ')}.`);
-  const sound = (view?.mixes ?? []).filter((m) => m.binnedAt === null);
-  if (sound.some((m) => m.batchNo === batch.no))
+  const sound = (view?.mixes ?? []).filter((x) => x.binnedAt === null);
+  if (sound.some((x) => x.batchNo === batch.no))
     throw new ProblemError(
       409,
       `Batch ${batch.no} is mixed already`,
       'Bin it first, if it must be mixed again.',
     );
-  const early = plan.batches.filter(
-    (b) => b.coat < batch.coat && !sound.some((m) => m.batchNo === b.no && m.placedAt !== null),
-  );
-  if (early.length > 0)
-    throw new ProblemError(
-      422,
-      `Coat ${batch.coat} is not next`,
-      `Place batch ${early.map((b) => b.no).join(', ')} first.`,
-    );
+  const open = view ? openForBatch(view, batch.no, Date.parse(command.at)) : [];
+  if (open.length > 0) throw new ProblemError(422, 'Do not mix yet', stillToDo(open));
   const { id, aG, bG, lot, at } = command;
   const deviationPct = onRatio(plan, batch, aG, bG);
   await tx.insert(mixes).values({

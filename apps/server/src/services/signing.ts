@@ -1,10 +1,10 @@
-import { mixedBatches, openHolds } from '@kelmot/contract';
-import { gistOf, mixedAt, STATIONS, stripOf } from '@kelmot/core';
+import { mixedBatches, openInAll } from '@kelmot/contract';
+import { curedAt, gistOf } from '@kelmot/core';
 import { desc, eq } from 'drizzle-orm';
 import { uuidv7 } from '../ids';
 import { readRepair } from '../db/repairQueries';
 import { plans, reviews, signoffs } from '../db/repairs';
-import { ProblemError } from '../http/problem';
+import { ProblemError, stillToDo } from '../http/problem';
 import { bump, type Doing } from './doing';
 
 const DAY = 86_400_000;
@@ -21,11 +21,9 @@ export async function signOff({ tx, me, command, repair }: Doing<'signoff.add'>)
   const { body: plan, id: planId, number } = view.plan;
   const { id, at, verdict, statement } = command;
   if (verdict === 'accepted') {
-    const open = STATIONS.flatMap((s) => openHolds(view, s, Date.parse(at)));
-    if (open.length > 0)
-      throw new ProblemError(422, 'Not yet: holds are open', `Still to do: ${open.join(', ')}.`);
-    const mixed = mixedAt(mixedBatches(view.mixes));
-    const ready = mixed === null ? null : stripOf(gistOf(plan), mixed).ready;
+    const open = openInAll(view, Date.parse(at));
+    if (open.length > 0) throw new ProblemError(422, 'Not yet: holds are open', stillToDo(open));
+    const ready = curedAt(gistOf(plan), mixedBatches(view.mixes));
     if (ready === null || ready > Date.parse(at)) {
       throw new ProblemError(
         422,

@@ -1,14 +1,17 @@
 /**
- * A store of results that many cards share for one survey: kept as long as the object they were worked out for, told
- * apart by a key made of the figures they hang on. Pure: the same key must always mean the same result.
+ * A store of results for one match run: a sum that several cards ask with the very same input is worked once. The key is
+ * the whole input, written out, so that two questions that differ in anything never share an answer.
  */
-export function sharedBy<O extends object, R>(): (owner: O, key: string, make: () => R) => R {
-  const known = new WeakMap<O, Map<string, R>>();
-  return (owner, key, make) => {
-    let results = known.get(owner);
-    if (!results) known.set(owner, (results = new Map()));
-    let result = results.get(key);
-    if (result === undefined) results.set(key, (result = make()));
-    return result;
+export type Memo = <I extends object, R>(name: string, input: I, run: (input: I) => R) => R;
+
+/** A fresh store. It lives as long as whoever made it holds it: one run of judging, or one plan. */
+export function memoOf(): Memo {
+  const known = new Map<string, unknown>();
+  return (name, input, run) => {
+    const key = name + JSON.stringify(input);
+    if (known.has(key)) return known.get(key) as ReturnType<typeof run>;
+    const made = run(input);
+    known.set(key, made);
+    return made;
   };
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, refuse, worked, type Answer, type Report } from '../calc/calc';
 import { share, tempC } from '../calc/number';
-import { follow, type Leg } from './kamal';
+import { follow, warming, type Leg, type Reaction } from './kamal';
 
 const KAMAL = 'Kamal kinetics, one temperature for the whole mass';
 /** Points of the curve that is drawn. */
@@ -42,6 +42,22 @@ const passes = ({ from, to, start, end }: Leg, alpha: number): number =>
   from + ((to - from) * (alpha - start[0])) / (end[0] - start[0]);
 
 /**
+ * The hottest moment of a leg, s, and what it is then, °C: the top of the cubic that has the temperatures and the rates
+ * of warming of both ends, where it stops warming inside; else its end.
+ */
+function hottest(r: Reaction, { from, to, start, end }: Leg): { s: number; tempC: number } {
+  const h = to - from;
+  const [a, b] = [h * warming(r, start), h * warming(r, end)];
+  if (!(a > 0 && b < 0)) return { s: to, tempC: end[1] };
+  const rise = end[1] - start[1];
+  const [square, cube] = [3 * rise - 2 * a - b, a + b - 2 * rise];
+  // a + 2·square·u + 3·cube·u² = 0, by the form that stays true where the cube is nearly none.
+  const u = -a / (square - Math.sqrt(Math.max(0, square * square - 3 * a * cube)));
+  const at = Math.min(1, Math.max(0, u));
+  return { s: from + h * at, tempC: start[1] + a * at + square * at * at + cube * at ** 3 };
+}
+
+/**
  * Course of a batch’s own heat: highest temperature (°C) and its first minute, minute of gelling, conversion at the
  * end. Masses in g, heats in J/g, rates per second, activation in J/mol. Stiff: solved by an L-stable Rosenbrock pair
  * with adaptive steps. Refuses constants that no material has, for which no step is short enough.
@@ -57,7 +73,8 @@ export function exotherm(input: ExothermInput, report?: Report): Answer<Exotherm
   let drawn = { s: 0, tempC: input.startC };
   const solved = follow(input, input.startC, seconds, (leg) => {
     const [alpha, t] = leg.end;
-    if (t > peakC) [peakC, peakS] = [t, leg.to];
+    const top = hottest(input, leg);
+    if (top.tempC > peakC) [peakC, peakS] = [top.tempC, top.s];
     if (gelS === null && alpha >= input.alphaGel) gelS = passes(leg, input.alphaGel);
     [alphaEnd, tempEnd] = [alpha, t];
     if (leg.to - drawn.s >= seconds / CURVE_POINTS || Math.abs(t - drawn.tempC) > 4) {

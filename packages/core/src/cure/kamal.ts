@@ -50,6 +50,9 @@ function slopes(r: Reaction, [a, tempC]: State): Slopes {
   };
 }
 
+/** How fast it warms at a state, °C a second. */
+export const warming = (r: Reaction, at: State): number => slopes(r, at).f[1];
+
 const GAMMA = 0.5;
 /** Smallest errors that are told apart: conversion, and °C. */
 const TOLERANCE: State = [1e-6, 1e-3];

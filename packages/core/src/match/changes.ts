@@ -1,11 +1,11 @@
-import type { SiteSettings } from '../plan/site';
-import type { WorkContext } from '../plan/workUp';
-import { readField } from '../survey/draft';
+import { familyOf, type Survey } from '../families/registry';
+import { readField } from '../form/draft';
+import type { Relax, Verdict } from '../rules/rule';
+import type { SiteSettings } from '../site/site';
 import type { Field } from '../survey/fields';
-import { familyOf, Survey } from '../survey/survey';
+import type { WorkContext } from '../work/work';
 import { judge, type CardMatch } from './match';
 import { rank, type Scored, type Weights } from './rank';
-import type { Relax, Verdict } from './rule';
 
 /** A set of survey changes that would let a system in, or let it in without conditions. */
 export interface WhatIf {
@@ -45,8 +45,8 @@ export function withChanges(survey: Survey, changes: readonly Relax[]): Survey |
     if (!read || !('value' in read)) return null;
     next = put(next, path.split('.'), read.value);
   }
-  const parsed = Survey.safeParse(next);
-  return parsed.success ? parsed.data : null;
+  const parsed = familyOf(survey.family).schema.safeParse(next);
+  return parsed.success ? (parsed.data as Survey) : null;
 }
 
 /** The least changes that turn every verdict of a kind on one card: one for each field they touch. */

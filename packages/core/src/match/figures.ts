@@ -1,7 +1,7 @@
 import { line, type WorkingLine } from '../calc/calc';
-import type { Figure } from '../plan/figure';
-import { figuresOf } from '../plan/figures';
-import { suppliesOf } from '../plan/supplies';
+import { word } from '../message/word';
+import type { UnitSystem } from '../units/quantities';
+import { figureOf, type Figure } from '../work/figure';
 import type { CardMatch, Judged } from './match';
 
 /** Which figure of the plan carries the sum of a rule; the others compare a reading with the card. */
@@ -13,30 +13,22 @@ const SUMS: Record<string, string> = {
 };
 
 /** The figures of a match, each with its working: those of the plan it would make, and one a rule that measures. */
-export function matchFigures({ work, card, judged, lifeDays }: CardMatch): Record<string, Figure> {
-  const plan = {
-    ...figuresOf(work),
-    ...Object.fromEntries(suppliesOf(work, []).figures.map((f) => [f.id, f])),
-  };
-  const life = lifeDays * 1440;
+export function matchFigures(
+  { work, card, judged, lifeDays }: CardMatch,
+  plan: Record<string, Figure>,
+  units: UnitSystem = 'metric',
+): Record<string, Figure> {
   const figures: Record<string, Figure> = {
-    life: {
-      id: 'life',
-      label: 'Expected life',
-      value: life,
-      quantity: 'time',
-      working: [
-        line(
-          'L',
-          `expected life, ${work.survey.intent}`,
-          'as on the card',
-          lifeDays,
-          'd',
-          `card ${card.code}`,
-        ),
-      ],
-      paths: [],
-    },
+    life: figureOf('life', 'Expected life', lifeDays * 1440, 'time', [
+      line(
+        'L',
+        `expected life, ${work.survey.intent}`,
+        'as on the card',
+        lifeDays,
+        'd',
+        `card ${card.code}`,
+      ),
+    ]),
   };
   const named: [string, string][] = [
     ['ready', 'ready'],
@@ -45,7 +37,7 @@ export function matchFigures({ work, card, judged, lifeDays }: CardMatch): Recor
   ];
   for (const [id, of] of named) if (plan[of]) figures[id] = plan[of];
   for (const j of judged) {
-    const figure = ruleFigure(j, plan, card.code);
+    const figure = ruleFigure(j, plan, card.code, units);
     if (figure) figures[`rule.${j.rule.id}`] = figure;
   }
   return Object.fromEntries(
@@ -53,7 +45,12 @@ export function matchFigures({ work, card, judged, lifeDays }: CardMatch): Recor
   );
 }
 
-function ruleFigure(judged: Judged, plan: Record<string, Figure>, code: string): Figure | null {
+function ruleFigure(
+  judged: Judged,
+  plan: Record<string, Figure>,
+  code: string,
+  units: UnitSystem,
+): Figure | null {
   const { against, rule, because } = judged;
   if (!against) return null;
   const { value, limit, quantity, sense } = against;
@@ -67,8 +64,21 @@ function ruleFigure(judged: Judged, plan: Record<string, Figure>, code: string):
       '',
       rule.id === 'window' ? 'survey' : `card ${code}`,
     ),
-    line('', rule.name.toLowerCase(), because, value, '', sum ? 'from above' : 'survey'),
+    line(
+      '',
+      rule.name.toLowerCase(),
+      word(because, units),
+      value,
+      '',
+      sum ? 'from above' : 'survey',
+    ),
   ];
-  const working = [...(sum?.working ?? []), ...compared];
-  return { id: rule.id, label: rule.name, value, quantity, working, paths: sum?.paths ?? [] };
+  return figureOf(
+    rule.id,
+    rule.name,
+    value,
+    quantity,
+    [...(sum?.working ?? []), ...compared],
+    sum?.paths ?? [],
+  );
 }

@@ -1,108 +1,84 @@
-import { cureTime } from '../cure/cureTime';
 import { MILESTONE_NAMES } from '../materials/card';
-import { SLOPE_NAMES } from '../materials/words';
-import { bondHolds } from '../plan/bond';
-import { timeline } from '../plan/timeline';
-import { minutesTo, timeTo, type WorkUp } from '../plan/workUp';
-import { say } from '../units/format';
-import { fits, fitsIf, no, type Relax, type Rule } from './rule';
+import { drawPacks } from '../work/draw';
+import { celsius, m, minutes, ml, type Message } from '../message/message';
+import { neededOn } from '../work/round';
+import type { Job } from '../job/job';
+import { fits, fitsIf, no, relaxCommon, type Judgement, type Rule } from '../rules/rule';
 
-const mm = (x: number) => say(x, 'length');
-const time = (x: number) => say(x, 'time');
 /** More batches than this in one job is a crowd at the pail, not a plan to lean on. */
 const MANY_BATCHES = 6;
-/** Wall left, under which the pressure boundary is an engineer's to judge: share of sound wall, and mm. */
-const THIN_SHARE = 0.5;
-const THIN_MM = 3;
+/** A stop is asked for in steps of this, minutes. */
+const HALF_HOUR = 30;
 
-/** The coldest steel (whole °C, at most 15 warmer and inside the card) at which the cure still ends inside the window. */
-function warmEnough(work: WorkUp, spareMin: number): Relax | undefined {
-  const points = work.card.cure.milestones[work.needed];
-  if (!points || spareMin <= 0) return undefined;
-  const now = Math.ceil(work.survey.readings.surfaceC);
-  const top = Math.min(work.card.ambient.maxSurfaceC, now + 15);
-  for (let tempC = now; tempC <= top; tempC++) {
-    const at = cureTime({ points, tempC });
-    if (at.ok && at.minutes <= spareMin) {
-      return {
-        say: `held at ${say(tempC, 'temperature')} or more`,
-        path: 'readings.surfaceC',
-        text: `${tempC} °C`,
-      };
-    }
-  }
-  return undefined;
+/** A job as the last rules see it: laid on the clock, and what it is held at so that it ends in time. */
+export interface JudgedJob {
+  job: Job;
+  /** Held at this so that it is ready in time, °C; null where it need not be. */
+  heldForTimeC: number | null;
+  /** Ready without any heat, minutes; for the words beside it. */
+  coldReadyMin: number | null;
 }
 
-/** Whether the job can be done: how thick, how many coats and batches, in the hours there are, on the wall that is left. */
-export const jobRules: Rule[] = [
+const ownRounds = ({ draft, work }: Job) =>
+  draft.rounds.filter((r) => r.card.code === work.card.code);
+
+/** Whether the job can be done: other materials, batches, hours, shelf. */
+export const jobRules: Rule<JudgedJob>[] = [
   {
-    id: 'thickness',
-    name: 'One coat',
-    question: 'Can it be built this thick at this slope?',
-    judge: ({ card, survey, buildMm, coats, wrap }) => {
-      if (wrap) return fits(() => `${wrap.layers} layers, ${mm(buildMm)}.`);
-      const slope = SLOPE_NAMES[survey.surface.slope].toLowerCase();
-      const perCoat = card.layer.maxMm[survey.surface.slope];
-      const against = {
-        value: buildMm,
-        limit: perCoat,
-        quantity: 'length' as const,
-        sense: 'max' as const,
-      };
-      const { minMm, maxTotalMm, leastCoats } = card.layer;
-      if (buildMm < minMm) {
-        return fitsIf(
-          () => `undercut to ${mm(minMm)}`,
-          () => `It is ${mm(buildMm)} deep; ${mm(minMm)} is the least that holds.`,
-          {
-            against: { ...against, limit: minMm, sense: 'min' },
-          },
-        );
-      }
-      if (buildMm > maxTotalMm) {
-        return no(() => `It is ${mm(buildMm)} deep; ${mm(maxTotalMm)} is the most in all.`, {
-          against: { ...against, limit: maxTotalMm },
-        });
-      }
-      if (coats > leastCoats) {
-        return fitsIf(
-          () => `built in ${coats} coats`,
-          () =>
-            `${SLOPE_NAMES[survey.surface.slope]}, one coat holds ${mm(perCoat)}; it is ${mm(buildMm)}.`,
-          { against },
-        );
-      }
-      const because = () =>
-        leastCoats > 1
-          ? `${leastCoats} coats of up to ${mm(perCoat)}, ${slope}.`
-          : `One coat to ${mm(perCoat)}, ${slope}.`;
-      return fits(because, { ...against, limit: perCoat * leastCoats });
+    id: 'seconds',
+    name: 'With it',
+    question: 'Do the other materials of the job stand it too?',
+    judge: ({ job }) => {
+      const others = job.draft.rounds.filter(
+        (r) => r.card.code !== job.work.card.code || r.problem,
+      );
+      const bad =
+        others.find((r) => r.problem && r.card.code !== job.work.card.code) ??
+        others.find((r) => r.problem && r.batching.problem === null);
+      if (bad?.problem) return no(bad.problem);
+      const codes = [...new Set(others.map((r) => r.card.code))];
+      return fits(() =>
+        codes.length === 0 ? m('It needs no other material.') : m('With {codes}.', { codes }),
+      );
     },
   },
   {
     id: 'batches',
     name: 'Batches',
     question: 'Can it be mixed and placed inside its working life?',
-    judge: ({ batch, batches }) => {
-      if (!batch.ok) return no(batch.why);
+    judge: ({ job }) => {
+      const rounds = ownRounds(job);
+      const bad = rounds.find((r) => r.problem);
+      if (bad?.problem) return no(bad.problem);
+      const n = rounds.reduce((s, r) => s + r.batches.length, 0);
       const against = {
-        value: batches,
+        value: n,
         limit: MANY_BATCHES,
         quantity: 'count' as const,
         sense: 'max' as const,
       };
-      const each = () =>
-        `${say(batch.batchMl, 'volume')} each, ${time(batch.batchLifeMin)} of life`;
-      if (batches > MANY_BATCHES) {
+      const [first] = rounds.flatMap((r) => r.batches);
+      const each = (): Message =>
+        m('{each} each, {life} of life', {
+          each: ml(first?.ml ?? 0),
+          life: minutes(first?.lifeMin ?? 0),
+        });
+      const chose = rounds.find((r) => r.batching.chose)?.batching.chose;
+      if (chose)
         return fitsIf(
-          () => `mixed in ${batches} small batches`,
-          () => `${each()}; more than ${MANY_BATCHES} follow one another.`,
-          { against },
+          chose,
+          () => m('{each}; by itself it would not be placed in time.', { each: each() }),
+          { against, planned: true },
         );
-      }
+      if (n > MANY_BATCHES)
+        return fitsIf(
+          () => m('mixed in {n} small batches', { n }),
+          () =>
+            m('{each}; more than {many} follow one another.', { each: each(), many: MANY_BATCHES }),
+          { against, planned: true },
+        );
       return fits(
-        () => `${batches === 1 ? 'One batch' : `${batches} batches`}, ${each()}.`,
+        () => m('{n, plural, one {One batch} other {# batches}}, {each}.', { n, each: each() }),
         against,
       );
     },
@@ -111,87 +87,71 @@ export const jobRules: Rule[] = [
     id: 'window',
     name: 'Back in',
     question: 'Is it cured before it must run?',
-    judge: (work) => {
-      const { survey, needed } = work;
+    judge: ({ job, heldForTimeC, coldReadyMin }) => {
+      const { survey, demand, card } = job.work;
       const { downMin } = survey.window;
-      const plan = timeline(work);
-      const name = MILESTONE_NAMES[needed];
-      if (!plan && work.coats > 1 && minutesTo(work, 'overcoatOpens') === null)
-        return no(
-          () =>
-            `It takes ${work.coats} coats; the card has no overcoat window at this temperature.`,
-        );
-      if (!plan) {
-        const refusal = timeTo(work, needed);
-        return no(refusal && !refusal.ok ? refusal.why : `The card has no time to ${name}.`);
-      }
+      if (!job.laid.ok) return no(job.laid.why);
+      const { readyMin } = job.laid;
+      const name = MILESTONE_NAMES[neededOn(card, demand.needed)];
       const against = {
-        value: plan.readyMin,
+        value: coldReadyMin ?? readyMin,
         limit: downMin,
         quantity: 'time' as const,
         sense: 'max' as const,
       };
-      if (plan.readyMin <= downMin)
-        return fits(() => `Ready for ${name} in ${time(plan.readyMin)}.`, against);
-      const because = () =>
-        `Ready for ${name} in ${time(plan.readyMin)}; it may be down ${time(downMin)}.`;
-      const cureNow = minutesTo(work, needed) ?? 0;
-      const warm = warmEnough(work, downMin - (plan.readyMin - cureNow));
-      if (warm)
-        return fitsIf(warm.say, because, {
-          against,
-          relax: { ...warm, say: `Would if ${warm.say}.` },
-        });
-      const more = Math.ceil((plan.readyMin - downMin) / 30) * 30;
-      return no(because, {
+      const given = { name, ready: minutes(coldReadyMin ?? readyMin), down: minutes(downMin) };
+      const late = () => m('Ready for {name} in {ready}; it may be down {down}.', given);
+      if (heldForTimeC !== null)
+        return fitsIf(
+          () => m('held at {temp} or more to the end of its cure', { temp: celsius(heldForTimeC) }),
+          late,
+          {
+            against,
+            planned: true,
+            relax: relaxCommon(
+              'readings.surfaceC',
+              `${heldForTimeC} °C`,
+              m('Would as it is at {temp}.', { temp: celsius(heldForTimeC) }),
+            ),
+          },
+        );
+      if (readyMin <= downMin) return fits(() => m('Ready for {name} in {ready}.', given), against);
+      const more = Math.ceil((readyMin - downMin) / HALF_HOUR) * HALF_HOUR;
+      return no(late, {
         against,
-        relax: {
-          say: `Would with ${time(more)} more.`,
-          path: 'window.downMin',
-          text: time(downMin + more),
-        },
+        relax: relaxCommon(
+          'window.downMin',
+          `${downMin + more} min`,
+          m('Would with {more} more.', { more: minutes(more) }),
+        ),
       });
     },
   },
   {
-    id: 'load',
-    name: 'Bond',
-    question: 'Does the bonded area carry the load, with a factor to spare?',
-    judge: ({ card, demand }) => {
-      const { load } = demand;
-      const shear = card.service.lapShearMPa;
-      if (!load) return fits('Nothing hangs on the bond.');
-      if (!shear) return no('Its lap shear strength is not on the card: it may not carry a load.');
-      const holds = bondHolds(load.areaMm2, shear);
+    id: 'stock',
+    name: 'On the shelf',
+    question: 'Is enough of it on the shelf?',
+    judge: ({ job }): Judgement => {
+      const { card, context, survey } = job.work;
+      const need = ownRounds(job).reduce((s, r) => s + r.draw, 0);
+      if (!context.shelf) return fits('The shelf is not counted here.');
+      const own = context.shelf.filter((l) => l.cardCode === card.code);
+      const drawn = drawPacks(need, card.packs, own, survey.window.startAt);
+      if (!drawn.ok) return no(drawn.why);
+      const toBuy = drawn.picks.filter((p) => p.lot === null);
+      const wanted = drawn.picks.reduce((n, p) => n + p.count, 0);
+      const held = wanted - toBuy.reduce((n, p) => n + p.count, 0);
       const against = {
-        value: load.newtons,
-        limit: holds,
-        quantity: 'force' as const,
-        sense: 'max' as const,
+        value: held,
+        limit: wanted,
+        quantity: 'count' as const,
+        sense: 'min' as const,
       };
-      const because = () =>
-        `It carries ${say(load.newtons, 'force')}; the bond is good for ${say(holds, 'force')}.`;
-      return load.newtons <= holds ? fits(because, against) : no(because, { against });
-    },
-  },
-  {
-    id: 'wall',
-    name: 'Wall left',
-    question: 'Is enough wall left for the paste to be a lining and not the wall?',
-    judge: ({ bodies }) => {
-      const walls = bodies.flatMap(({ body }) => (body.remainingMm === null ? [] : [body]));
-      const thinnest = walls.sort((p, q) => (p.remainingMm ?? 0) - (q.remainingMm ?? 0))[0];
-      if (!thinnest || thinnest.remainingMm === null) return fits('It holds no pressure.');
-      const left = thinnest.remainingMm;
-      const limit = Math.max(THIN_MM, THIN_SHARE * (left + thinnest.buildMm));
-      const against = { value: left, limit, quantity: 'length' as const, sense: 'min' as const };
-      if (left >= limit) return fits(() => `${mm(left)} of wall is left.`, against);
+      if (toBuy.length === 0) return fits('All packs are on the shelf.', against);
       return fitsIf(
-        'a pressure engineer approves the wall',
-        () => `${mm(left)} of wall is left; under ${mm(limit)} the paste would carry pressure.`,
-        {
-          against,
-        },
+        () => m('{packs} is fetched first', { packs: toBuy.map((p) => `${p.count} × ${p.label}`) }),
+        () => m('{held} of {wanted} packs are on the shelf.', { held, wanted }),
+        { against },
       );
     },
   },

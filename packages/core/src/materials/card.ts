@@ -4,7 +4,8 @@ import { CurePoints } from '../cure/cureTime';
 import { Laminate } from '../wrap/laminate';
 import { Mix, placedDensity } from './mix';
 import { PREP_GRADES, SUBSTRATES } from './substrates';
-import { DAMP, HELPS, MEDIA, NEARBY, PERMISSIONS, SLOPES } from './words';
+import { CHEMISTRIES, HAZARDS } from './hazards';
+import { DAMP, MEDIA, NEARBY, PERMISSIONS, PURPOSES, SLOPES } from './words';
 
 const mm = () => z.number().gt(0).max(10000);
 const celsius = () => z.number().min(-60).max(400);
@@ -48,6 +49,8 @@ export const Pack = z.strictObject({
   id: z.string().min(1),
   label: z.string().min(1),
   size: z.number().gt(0).max(1e7),
+  /** Width of the wrap in it, where the packs of a card differ in it, mm. */
+  widthMm: z.number().gt(0).max(2000).optional(),
   price: z.number().gt(0).max(1e7),
 });
 export type Pack = z.infer<typeof Pack>;
@@ -109,7 +112,7 @@ export const SystemCard = z.strictObject({
   /** Families it repairs by itself; none where it only helps another. */
   families: z.array(z.string()),
   /** What it does beside another system: plugs a hole under a wrap, seals ports, seals a floor. */
-  helps: z.array(z.enum(HELPS)).default([]),
+  helps: z.array(z.enum(PURPOSES)).default([]),
   example: z.boolean(),
   mix: Mix,
   packUnit: z.enum(PACK_UNITS),
@@ -143,19 +146,31 @@ export const SystemCard = z.strictObject({
     })
     .optional(),
   /** Wrap or sheet as it comes, mm. */
-  tape: z.strictObject({ widthMm: mm(), plyMm: mm() }).optional(),
+  /** `resinShare`: resin in a laminate laid by hand, as a share of its volume. */
+  tape: z
+    .strictObject({
+      widthMm: mm(),
+      plyMm: mm(),
+      resinShare: z.number().gt(0).max(1).default(0.55),
+    })
+    .optional(),
   sheet: z
     .strictObject({ lengthMm: mm(), widthMm: mm(), marginMm: mm(), dropPitchMm: mm() })
     .optional(),
   /** The longest side of a damage it is meant for, mm. */
   mostMm: z.number().gt(0).max(1e6),
   applyMlPerMin: z.number().gt(0),
+  /** How thick it goes on where it is brushed or rolled as a thin film, wet, µm. */
+  wetFilmUm: z.number().gt(0).max(5000).optional(),
   wastePct: z.number().min(0).max(100),
   flammable: z.boolean(),
   ventilate: z.boolean(),
-  hazards: z.array(z.string()),
+  hazards: z.array(z.enum(HAZARDS)),
   ppe: z.array(z.string()),
   mustNotTouch: z.array(z.string()),
+  /** Its own chemistry, and those that may not lie over it. */
+  chemistry: z.enum(CHEMISTRIES).default('epoxy'),
+  notUnder: z.array(z.enum(CHEMISTRIES)).default([]),
   /** What stands near and would be spoilt. */
   spoils: z.array(z.enum(NEARBY)),
   permission: z.enum(PERMISSIONS),
@@ -171,6 +186,15 @@ export type SystemCard = z.infer<typeof SystemCard>;
 /** A card as it is written: what has a usual value may be left out. */
 export type SystemCardInput = z.input<typeof SystemCard>;
 
+export const AID_USES = ['degreaser', 'release', 'wipe', 'etch'] as const;
+export type AidUse = (typeof AID_USES)[number];
+export const AID_NAMES: Record<AidUse, string> = {
+  degreaser: 'Degreaser',
+  release: 'Release agent',
+  wipe: 'Last wipe',
+  etch: 'Etch cleaner',
+};
+
 /** A help to the job that is no repair material: cleaner, release agent, wipe. */
 export const AidCard = z.strictObject({
   role: z.literal('aid'),
@@ -178,13 +202,13 @@ export const AidCard = z.strictObject({
   version: z.int().min(1),
   name: z.string().trim().min(1).max(60),
   summary: z.string().max(200),
-  use: z.enum(['degreaser', 'release', 'wipe', 'primer', 'conditioner', 'etch']),
+  use: z.enum(AID_USES),
   example: z.boolean(),
   flashOffMinutes: z.number().min(0),
   coverageM2L: z.number().gt(0),
   packs: z.array(Pack).min(1),
   flammable: z.boolean(),
-  hazards: z.array(z.string()),
+  hazards: z.array(z.enum(HAZARDS)),
   ppe: z.array(z.string()),
   mustNotTouch: z.array(z.string()),
   spoils: z.array(z.enum(NEARBY)),

@@ -1,77 +1,52 @@
 /** What is repaired, how clean it must be, and what reaches that. Closed lists; each has its spoken name beside it. */
 
-export const SUBSTRATES = [
-  'carbon-steel',
-  'cast-iron',
-  'stainless',
-  'cast-aluminium',
-  'bronze',
-  'belt-rubber',
-  'tyre-rubber',
-  'concrete',
-  'masonry',
-  'asphalt',
-  'abs',
-  'pvc',
-  'pe',
-  'pp',
-  'grp',
-  'coated-sheet',
-  'board-laminate',
-] as const;
-export type Substrate = (typeof SUBSTRATES)[number];
-
 /** How a substrate is prepared: each kind has grades of its own. */
 export type PrepKind = 'metal' | 'concrete' | 'rubber' | 'plastic' | 'film' | 'laminate';
+/** How its cut face is drawn, on screen and on paper alike. */
+export const HATCHES = ['cast-iron', 'steel', 'rubber', 'concrete', 'plastic', 'laminate'] as const;
+export type Hatch = (typeof HATCHES)[number];
 
-export const SUBSTRATE_NAMES: Record<Substrate, string> = {
-  'carbon-steel': 'Carbon steel',
-  'cast-iron': 'Cast iron',
-  stainless: 'Stainless steel',
-  'cast-aluminium': 'Cast aluminium',
-  bronze: 'Bronze',
-  'belt-rubber': 'Belt rubber',
-  'tyre-rubber': 'Tyre rubber',
-  concrete: 'Concrete',
-  masonry: 'Masonry',
-  asphalt: 'Asphalt',
-  abs: 'ABS',
-  pvc: 'PVC',
-  pe: 'Polyethylene',
-  pp: 'Polypropylene',
-  grp: 'Glass-fibre composite',
-  'coated-sheet': 'Coated sheet',
-  'board-laminate': 'Board laminate',
-};
+/** Every parent material: one record each. */
+const SUBSTRATE_TABLE = [
+  { id: 'carbon-steel', name: 'Carbon steel', kind: 'metal', hatch: 'steel' },
+  { id: 'cast-iron', name: 'Cast iron', kind: 'metal', hatch: 'cast-iron' },
+  { id: 'stainless', name: 'Stainless steel', kind: 'metal', hatch: 'steel' },
+  { id: 'cast-aluminium', name: 'Cast aluminium', kind: 'metal', hatch: 'steel' },
+  { id: 'bronze', name: 'Bronze', kind: 'metal', hatch: 'steel' },
+  { id: 'belt-rubber', name: 'Belt rubber', kind: 'rubber', hatch: 'rubber' },
+  { id: 'tyre-rubber', name: 'Tyre rubber', kind: 'rubber', hatch: 'rubber' },
+  { id: 'concrete', name: 'Concrete', kind: 'concrete', hatch: 'concrete' },
+  { id: 'masonry', name: 'Masonry', kind: 'concrete', hatch: 'concrete' },
+  { id: 'asphalt', name: 'Asphalt', kind: 'concrete', hatch: 'concrete' },
+  { id: 'abs', name: 'ABS', kind: 'plastic', hatch: 'plastic' },
+  { id: 'pvc', name: 'PVC', kind: 'plastic', hatch: 'plastic' },
+  { id: 'pe', name: 'Polyethylene', kind: 'plastic', hatch: 'plastic' },
+  { id: 'pp', name: 'Polypropylene', kind: 'plastic', hatch: 'plastic' },
+  { id: 'grp', name: 'Glass-fibre composite', kind: 'film', hatch: 'laminate' },
+  { id: 'coated-sheet', name: 'Coated sheet', kind: 'film', hatch: 'steel' },
+  { id: 'board-laminate', name: 'Board laminate', kind: 'laminate', hatch: 'laminate' },
+] as const satisfies readonly { id: string; name: string; kind: PrepKind; hatch: Hatch }[];
 
-const KIND: Record<Substrate, PrepKind> = {
-  'carbon-steel': 'metal',
-  'cast-iron': 'metal',
-  stainless: 'metal',
-  'cast-aluminium': 'metal',
-  bronze: 'metal',
-  'belt-rubber': 'rubber',
-  'tyre-rubber': 'rubber',
-  concrete: 'concrete',
-  masonry: 'concrete',
-  asphalt: 'concrete',
-  abs: 'plastic',
-  pvc: 'plastic',
-  pe: 'plastic',
-  pp: 'plastic',
-  grp: 'film',
-  'coated-sheet': 'film',
-  'board-laminate': 'laminate',
-};
-export const prepKindOf = (substrate: Substrate): PrepKind => KIND[substrate];
+export type Substrate = (typeof SUBSTRATE_TABLE)[number]['id'];
+export const SUBSTRATES = SUBSTRATE_TABLE.map((s) => s.id) as [Substrate, ...Substrate[]];
+const byId = new Map<Substrate, (typeof SUBSTRATE_TABLE)[number]>(
+  SUBSTRATE_TABLE.map((s) => [s.id, s]),
+);
 
-export const METALS = SUBSTRATES.slice(0, 5) as unknown as readonly [
+/** A parent material by its id. */
+export const substrate = (id: Substrate) => byId.get(id) as (typeof SUBSTRATE_TABLE)[number];
+export const prepKindOf = (id: Substrate): PrepKind => substrate(id).kind;
+export const SUBSTRATE_NAMES = Object.fromEntries(
+  SUBSTRATE_TABLE.map((s) => [s.id, s.name]),
+) as Record<Substrate, string>;
+
+export const METALS = [
   'carbon-steel',
   'cast-iron',
   'stainless',
   'cast-aluminium',
   'bronze',
-];
+] as const;
 
 /** Grades of each kind from the least to the most; later ones meet every earlier one. */
 const GRADES_OF = {
@@ -121,10 +96,11 @@ export const gradeRank = (grade: PrepGrade): number =>
     ...Object.values(GRADES_OF).map((grades) => (grades as readonly string[]).indexOf(grade)),
   );
 
-export const TOOLS = ['hand', 'power', 'bristle', 'blast'] as const;
+export const TOOLS = ['hand', 'nonspark', 'power', 'bristle', 'blast'] as const;
 export type Tool = (typeof TOOLS)[number];
 export const TOOL_NAMES: Record<Tool, string> = {
   hand: 'Hand tools',
+  nonspark: 'Non-sparking power tools',
   power: 'Power tools',
   bristle: 'Impact power tool',
   blast: 'Grit blasting',
@@ -149,6 +125,8 @@ export const TOOL_REACH: Record<Tool, Reach> = {
     },
     sparks: false,
   },
+  // Air-driven, of bronze or copper-beryllium: slower, and no spark.
+  nonspark: { grades: { metal: 'St 3', concrete: 'CSP 2', ...powered }, sparks: false },
   power: { grades: { metal: 'St 3', concrete: 'CSP 3', ...powered }, sparks: true },
   bristle: { grades: { metal: 'SP 11', concrete: 'CSP 5', ...powered }, sparks: true },
   blast: { grades: { metal: 'Sa 2½', concrete: 'CSP 7', ...powered }, sparks: true },

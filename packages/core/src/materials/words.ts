@@ -94,6 +94,8 @@ export const PERMISSIONS = [
   'structural-engineer',
   'tyre-shop',
   'electronics-shop',
+  'belt-splicer',
+  'diver',
 ] as const;
 export type Permission = (typeof PERMISSIONS)[number];
 export const PERMISSION_NAMES: Record<Permission, string> = {
@@ -102,6 +104,8 @@ export const PERMISSION_NAMES: Record<Permission, string> = {
   'structural-engineer': 'A structural engineer',
   'tyre-shop': 'A licensed tyre shop',
   'electronics-shop': 'A qualified electronics workshop',
+  'belt-splicer': 'A belt splicer',
+  diver: 'A commercial diver',
 };
 
 /** What the last repair here was made of: it comes off before anything else goes on. */
@@ -127,14 +131,60 @@ export const OLD_REPAIR_NAMES: Record<OldRepair, string> = {
   clamp: 'A clamp or a weld',
 };
 
-/** What a second material does beside the one that is chosen. */
-export const HELPS = ['plug', 'port-seal', 'tack', 'topcoat', 'seal', 'fairing'] as const;
-export type Help = (typeof HELPS)[number];
-export const HELP_NAMES: Record<Help, string> = {
-  plug: 'Putty to plug with',
-  'port-seal': 'Port paste',
-  tack: 'Tack adhesive and powder',
+/** What a round of material is for. A card that can do one of them beside another says so in `helps`. */
+export const PURPOSES = [
+  'plug',
+  'fair',
+  'tack',
+  'port-paste',
+  'conditioner',
+  'cement',
+  'primer',
+  'wet-coat',
+  'isolation-ply',
+  'close',
+  'crack',
+  'bed',
+  'fill',
+  'patch',
+  'base',
+  'finish',
+  'coat',
+  'build',
+  'wrap',
+  'cover',
+  'resin',
+  'paste',
+  'topcoat',
+  'seal',
+] as const;
+export type Purpose = (typeof PURPOSES)[number];
+export const PURPOSE_NAMES: Record<Purpose, string> = {
+  plug: 'Plug',
+  fair: 'Fairing paste',
+  tack: 'Tack',
+  'port-paste': 'Port paste',
+  conditioner: 'Conditioner',
+  cement: 'Cement',
+  primer: 'Primer',
+  'wet-coat': 'Wetting coat',
+  'isolation-ply': 'Glass ply under carbon',
+  close: 'Closing the crack',
+  crack: 'Cracks first',
+  bed: 'Bed',
+  fill: 'Fill',
+  patch: 'Patch',
+  base: 'Base coat',
+  finish: 'Finish coat',
+  coat: 'Coat',
+  build: 'Build',
+  wrap: 'Wrap',
+  cover: 'Cover',
+  resin: 'Resin',
+  paste: 'Paste',
   topcoat: 'Topcoat',
   seal: 'Sealer',
-  fairing: 'Paste to fair with',
 };
+
+/** Milliseconds in a minute. */
+export const MINUTE = 60_000;

@@ -1,31 +1,37 @@
+import type { Job } from '../job/job';
 import type { Card } from '../materials/card';
+import type { Hazard } from '../materials/hazards';
+import { prepKindOf } from '../materials/substrates';
 import { PERMISSION_NAMES, type Permission } from '../materials/words';
-import { methodOf } from '../methods/registry';
-import type { Step } from './step';
-import type { WorkUp } from './workUp';
+import type { CautionId } from '../work/cautions';
+import type { Step } from '../work/step';
+import { toolUsed } from '../work/work';
 
 /** A job as the cautions look at it: what is done, and every material that is used. */
-export interface Job {
-  work: WorkUp;
+export interface Done extends Pick<Job, 'work' | 'family'> {
   used: readonly Card[];
   steps: readonly Step[];
 }
 
 interface CautionRule {
-  id: string;
+  id: CautionId;
   text: string;
-  when: (job: Job) => boolean;
+  when: (job: Done) => boolean;
 }
 
 const hazard =
-  (...names: string[]) =>
-  ({ used }: Job) =>
+  (...names: Hazard[]) =>
+  ({ used }: Done) =>
     used.some((c) => c.hazards.some((h) => names.includes(h)));
 /** A danger of the trade itself: the family’s method names it. */
 const trade =
-  (id: string) =>
-  ({ work }: Job) =>
-    methodOf(work.survey.family).cautions.includes(id);
+  (id: CautionId) =>
+  ({ family }: Done) =>
+    family.method.cautions.includes(id);
+const does =
+  (...names: Step['does'][]) =>
+  ({ steps }: Done) =>
+    steps.some((s) => names.includes(s.does));
 const always = () => true;
 
 /** The usual cautions. Shown when the plan does or uses the thing; never a substitute for local rules. */
@@ -43,7 +49,7 @@ const table: CautionRule[] = [
   {
     id: 'hot-work',
     text: 'Grinding is hot work: permit, fire watch, no flammable vapour near.',
-    when: ({ work }) => work.survey.site.tools !== 'hand',
+    when: ({ work }) => toolUsed(work) !== 'hand',
   },
   {
     id: 'area',
@@ -59,7 +65,9 @@ const table: CautionRule[] = [
   {
     id: 'silica',
     text: 'Concrete dust holds silica: wet or extracted, a P3 mask, never swept dry.',
-    when: trade('silica'),
+    when: (job) =>
+      trade('silica')(job) ||
+      (prepKindOf(job.work.demand.material) === 'concrete' && does('abrade')(job)),
   },
   {
     id: 'rubber-dust',
@@ -125,12 +133,12 @@ const table: CautionRule[] = [
   {
     id: 'heat',
     text: 'Heating: no naked flame on solvent-wet parts; hot surfaces.',
-    when: ({ steps }) => steps.some((s) => ['salts', 'post-cure', 'heat'].includes(s.id)),
+    when: ({ steps }) => steps.some((s) => s.does === 'heat' || s.name === 'sweat'),
   },
   {
     id: 'blast',
     text: 'Blasting: air-fed helmet, area closed, hose restraint.',
-    when: ({ work }) => work.survey.site.tools === 'blast' && work.survey.site.area === 'safe',
+    when: ({ work }) => toolUsed(work) === 'blast',
   },
   {
     id: 'lamp',
@@ -160,7 +168,7 @@ const table: CautionRule[] = [
   {
     id: 'injection',
     text: 'Injection under pressure: face shield, two pairs of gloves, nobody below the port.',
-    when: ({ steps }) => steps.some((s) => s.id === 'inject'),
+    when: ({ steps }) => steps.some((s) => s.name === 'inject'),
   },
   {
     id: 'water',
@@ -177,7 +185,7 @@ const table: CautionRule[] = [
   {
     id: 'high-voltage',
     text: 'High-voltage holiday test: earthed, dry, no vapour, nobody with a pacemaker.',
-    when: ({ steps }) => steps.some((s) => s.id === 'holiday'),
+    when: ({ steps }) => steps.some((s) => s.name === 'holiday' && s.figures.includes('holiday')),
   },
   {
     id: 'waste',
@@ -187,18 +195,22 @@ const table: CautionRule[] = [
 ];
 
 /** Cautions this job calls for. */
-export const cautionsOf = (job: Job): { id: string; text: string }[] =>
+export const cautionsOf = (job: Done): { id: CautionId; text: string }[] =>
   table.filter((c) => c.when(job)).map(({ id, text }) => ({ id, text }));
 
-/** Every glove, mask and shield that a material of the job asks for, each once. */
-export function gearOf({ used }: Job): string[] {
-  const all = [...new Set(used.flatMap((c) => c.ppe))];
+/** A mask for what grinding concrete sets free, whatever the cards say. */
+const SILICA_MASK = 'P3 mask';
+
+/** Every glove, mask and shield that a material or a tool of the job asks for, each once. */
+export function gearOf(job: Done): string[] {
+  const silica = cautionsOf(job).some((c) => c.id === 'silica');
+  const all = [...new Set([...job.used.flatMap((c) => c.ppe), ...(silica ? [SILICA_MASK] : [])])];
   // Two pairs of gloves are gloves as well.
   return all.filter((g) => !all.some((other) => other.startsWith(`${g},`)));
 }
 
 /** Who must approve where Kelmot does not decide. */
-export function approversOf({ steps, work }: Job): string[] {
+export function approversOf({ steps, work }: Done): string[] {
   const asked = steps.flatMap((s): Permission[] =>
     s.hold?.kind === 'approval' ? [s.hold.who] : [],
   );

@@ -1,6 +1,7 @@
-import { everyFieldOf } from '../survey/draft';
-import { fieldText } from '../survey/lines';
-import type { Survey } from '../survey/survey';
+import type { Survey } from '../families/registry';
+import { everyFieldOf } from '../form/draft';
+import { fieldText } from '../form/lines';
+import { word } from '../message/word';
 import { say } from '../units/format';
 import type { UnitSystem } from '../units/quantities';
 import type { Plan } from './plan';
@@ -46,17 +47,18 @@ function effectsOf(before: Plan, after: Plan, units: UnitSystem): string[] {
   const [chance, now] = [value(before, 'readiness'), value(after, 'readiness')];
   const chances =
     chance !== undefined && now !== undefined && Math.abs(now - chance) > CHANCE_MOVES
-      ? [`the chance of being ready ${Math.round(chance)} % became ${Math.round(now)} %`]
+      ? [
+          `the chance of being ready ${say(chance, 'chance', units)} became ${say(now, 'chance', units)}`,
+        ]
       : [];
-  const titles = (plan: Plan) => new Map(plan.steps.map((s) => [s.id, s.title]));
+  const titles = (plan: Plan) => new Map(plan.steps.map((s) => [s.name, word(s.title, units)]));
   const [old, fresh] = [titles(before), titles(after)];
-  const numbered = /^coat-\d+$/;
   const steps = [
     ...[...fresh]
-      .filter(([id]) => !old.has(id) && !numbered.test(id))
+      .filter(([id]) => !old.has(id))
       .map(([, title]) => `a new step: ${title.toLowerCase()}`),
     ...[...old]
-      .filter(([id]) => !fresh.has(id) && !numbered.test(id))
+      .filter(([id]) => !fresh.has(id))
       .map(([, title]) => `no more: ${title.toLowerCase()}`),
   ];
   return [...counted, ...measured, ...chances, ...steps];

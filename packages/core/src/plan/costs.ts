@@ -1,10 +1,8 @@
 import { z } from 'zod';
 import { fig, line } from '../calc/calc';
-import { figureOf, type Figure } from './figure';
-import type { Step } from './step';
-import type { Supply } from './supplies';
-import type { Timeline } from './timeline';
-import { crewOf, type WorkUp } from './workUp';
+import { figureOf, type Figure } from '../work/figure';
+import type { Supply } from '../work/supplies';
+import type { Work } from '../work/work';
 
 /** The next best card for the same job, as the costs set it beside this one. */
 export const NextOption = z.strictObject({
@@ -37,14 +35,7 @@ export function nextFigures(
       line('€', 'in all', '€m + €d', next.total, unit),
     ]),
     figureOf('next.ready', `${next.code}, back in service in`, next.readyMin, 'time', [
-      line(
-        't',
-        'ready',
-        'prep, build, cure and accept, as for this one',
-        next.readyMin,
-        'min',
-        source,
-      ),
+      line('t', 'ready', 'its own schedule', next.readyMin, 'min', source),
     ]),
     figureOf('next.life', `${next.code}, expected life`, next.lifeDays * 1440, 'time', [
       line('L', 'expected life', 'as on the card', next.lifeDays, 'd', source),
@@ -53,33 +44,29 @@ export function nextFigures(
   ];
 }
 
-/** Hours of people: every step by its minutes and people, mixing and placing by the crew; waits are nobody’s. */
-function personMinutes(work: WorkUp, steps: readonly Step[], times: Timeline): number {
-  const { batch, coats, card } = work;
-  const byHand = steps
-    .filter((s) => s.station === 'prep' || s.station === 'accept' || s.id === 'lay-out')
-    .reduce((sum, s) => sum + s.minutes * s.people, 0);
-  const building = batch.ok
-    ? batch.batches * coats * (card.mix.mixMinutes + batch.minutesToPlace)
-    : times.buildMin;
-  return byHand + building * crewOf(work);
+export interface Spent {
+  supplies: readonly Supply[];
+  /** Minutes of people, from the schedule. */
+  labourMin: number;
+  readyMin: number;
+  /** Minutes that a heater runs; 0 where none does. */
+  heatMin: number;
 }
 
-/** What the job costs: material, people, the stop; and what doing nothing would. Money in the site’s currency. */
+/** What the job costs: material, people, heat, the stop; and what else could be done. Money in the site’s currency. */
 export function costFigures(
-  work: WorkUp,
-  steps: readonly Step[],
-  supplies: readonly Supply[],
-  times: Timeline,
+  work: Work,
+  { supplies, labourMin, readyMin, heatMin }: Spent,
 ): Figure[] {
   const { site, survey } = work;
   const unit = site.currency;
-  const material = supplies.reduce((sum, s) => sum + (s.price ?? 0), 0);
-  const hours = personMinutes(work, steps, times) / 60;
+  const material = supplies.reduce((s, x) => s + (x.price ?? 0), 0);
+  const hours = labourMin / 60;
   const labour = hours * site.labourPerHour;
-  const downtime = (times.readyMin / 60) * survey.asset.costPerHour;
-  const total = material + labour + downtime;
-  const materials = supplies
+  const heat = (heatMin / 60) * site.heaterPerHour;
+  const downtime = (readyMin / 60) * survey.asset.costPerHour;
+  const total = material + labour + heat + downtime;
+  const bought = supplies
     .filter((s) => s.price !== null)
     .map((s) =>
       line(
@@ -91,31 +78,37 @@ export function costFigures(
         s.code ?? '',
       ),
     );
-  const down = line(
-    '€d',
-    'downtime',
-    `${fig(times.readyMin)}/60·${fig(survey.asset.costPerHour)} an hour`,
-    downtime,
-    unit,
-    'asset',
-  );
-  const work$ = [
+  const labourLines = [
     line(
       'h',
       'hours of people',
-      'steps by minutes and people, batches by the crew',
+      'every step of the schedule by its people',
       hours,
       'h',
-      'method',
+      'schedule',
     ),
     line('€l', 'labour', `h·${fig(site.labourPerHour)} an hour`, labour, unit, site.name),
   ];
+  const heatLines =
+    heat > 0
+      ? [
+          line(
+            '€h',
+            'heater',
+            `${fig(heatMin)}/60·${fig(site.heaterPerHour)} an hour`,
+            heat,
+            unit,
+            site.name,
+          ),
+        ]
+      : [];
   return [
     figureOf('cost.material', 'Material in all', material, 'money', [
-      ...materials,
+      ...bought,
       line('€m', 'material', 'sum', material, unit),
     ]),
-    figureOf('cost.labour', 'Labour', labour, 'money', work$),
+    figureOf('cost.labour', 'Labour', labour, 'money', labourLines),
+    ...(heat > 0 ? [figureOf('cost.heat', 'Heater', heat, 'money', heatLines)] : []),
     figureOf(
       'cost.total',
       'The job',
@@ -123,18 +116,76 @@ export function costFigures(
       'money',
       [
         line('€m', 'material', 'sum of the packs', material, unit),
-        ...work$,
-        down,
-        line('€', 'the job', '€m + €l + €d', total, unit),
+        ...labourLines,
+        ...heatLines,
+        line(
+          '€d',
+          'downtime',
+          `${fig(readyMin)}/60·${fig(survey.asset.costPerHour)} an hour`,
+          downtime,
+          unit,
+          'asset',
+        ),
+        line('€', 'the job', heat > 0 ? '€m + €l + €h + €d' : '€m + €l + €d', total, unit),
       ],
       ['window.downMin'],
     ),
     ...nothing(work),
+    ...other(work, 'quote', 'A contractor', survey.past.quoteCost, survey.past.quoteMin),
+    ...other(work, 'part', 'A new part', survey.past.partCost, survey.past.partMin),
+  ];
+}
+
+/** Somebody else’s repair, or a new part: its price and the stop until it is done. */
+function other(
+  work: Work,
+  id: 'quote' | 'part',
+  name: string,
+  price: number | null,
+  min: number | null,
+): Figure[] {
+  if (price === null && min === null) return [];
+  const { survey, site } = work;
+  const downtime = ((min ?? 0) / 60) * survey.asset.costPerHour;
+  const total = (price ?? 0) + downtime;
+  const paths = [`past.${id}Cost`, `past.${id}Min`];
+  return [
+    figureOf(
+      `${id}.cost`,
+      `${name}, price and downtime`,
+      total,
+      'money',
+      [
+        line('€p', 'price', 'survey', price ?? 0, site.currency, 'survey'),
+        line(
+          '€d',
+          'downtime',
+          `${fig(min ?? 0)}/60·${fig(survey.asset.costPerHour)} an hour`,
+          downtime,
+          site.currency,
+          'asset',
+        ),
+        line('€', 'in all', '€p + €d', total, site.currency),
+      ],
+      paths,
+    ),
+    ...(min === null
+      ? []
+      : [
+          figureOf(
+            `${id}.ready`,
+            `${name}, done in`,
+            min,
+            'time',
+            [line('t', 'done in', 'survey', min, 'min', 'survey')],
+            paths,
+          ),
+        ]),
   ];
 }
 
 /** Doing nothing: when a damage that grows stops the plant by itself, and what that stop costs. */
-function nothing({ survey, site }: WorkUp): Figure[] {
+function nothing({ survey, site }: Work): Figure[] {
   const { grows, nowMm, mmPerWeek, stopsAtMm, stopMin } = survey.past;
   if (
     grows !== 'yes' ||

@@ -1,87 +1,35 @@
 import { fig, line } from '../calc/calc';
-import { holidayVoltage } from '../inspect/holidayVoltage';
+import type { Job } from '../job/job';
 import { MILESTONE_NAMES } from '../materials/card';
-import { endingIn, figureOf, type Figure } from './figure';
-import { timeline } from './timeline';
-import { weighing } from './weighing';
-import { batchParts, consistencyOf, milestonesOf, type WorkUp } from './workUp';
+import { endingIn, figureOf, type Figure } from '../work/figure';
+import { grossWorking, momentsOf, neededOn, timeTo, type Round } from '../work/round';
+import type { Work } from '../work/work';
+import type { Laid } from '../schedule/layOut';
+import { roundFigures } from './figuresOfRound';
 
 const READINGS = ['readings.airC', 'readings.rhPct', 'readings.surfaceC'];
 const TEMP = ['readings.surfaceC'];
 
-/** Volume over all damages: each one's own sum, then the total. */
-function volumes({ bodies, grossMl, areaMm2 }: WorkUp): Figure[] {
-  const paths = bodies.flatMap((b) => b.body.paths);
-  const each = bodies.flatMap((b, i) =>
-    b.volume.working.map((w) => (bodies.length > 1 ? { ...w, label: `${i + 1}: ${w.label}` } : w)),
-  );
-  const sum = (of: (b: (typeof bodies)[number]) => number) =>
-    bodies.map((b) => fig(of(b))).join(' + ');
-  return [
-    figureOf(
-      'total',
-      'To mix',
-      grossMl,
-      'volume',
-      [
-        ...endingIn(each, 'Vm'),
-        line(
-          'ΣV',
-          'to mix in all',
-          sum((b) => b.volume.grossMl),
-          grossMl,
-          'ml',
-        ),
-      ],
-      paths,
-    ),
-    figureOf(
-      'area',
-      'Bonded area',
-      areaMm2,
-      'area',
-      [
-        ...each.filter((w) => w.symbol === 'A'),
-        line(
-          'ΣA',
-          'bonded area in all',
-          sum((b) => b.volume.areaMm2),
-          areaMm2,
-          'mm²',
-        ),
-      ],
-      paths,
-    ),
-  ];
-}
-
-function layers({
-  card,
-  site,
-  survey,
-  buildMm,
-  coats,
-  coatMm,
-  bodies,
-  profileUm,
-}: WorkUp): Figure[] {
+function layers(work: Work): Figure[] {
+  const { card, site, survey, buildMm, coats, coatMm, bodies, profileUm, areaMm2 } = work;
   const max = card.layer.maxMm[survey.surface.slope];
+  const source = `card ${card.code}`;
+  const paths = [...bodies.flatMap((b) => b.body.paths), 'surface.slope'];
   const build = line(
     'h',
     'thickest build',
-    'damage depth, with what is left on for machining',
+    'damage depth, as it is opened and with what is left on',
     buildMm,
     'mm',
-    'survey',
+    'survey, card',
   );
-  const paths = [...bodies.flatMap((b) => b.body.paths), 'surface.slope'];
   const perCoat = line(
     'hc',
     `most in one coat, ${survey.surface.slope}`,
     fig(max),
     max,
     'mm',
-    `card ${card.code}`,
+    source,
   );
   const number = line(
     'n',
@@ -89,7 +37,27 @@ function layers({
     `${fig(buildMm)}/${fig(max)}, rounded up, at least ${card.layer.leastCoats}`,
     coats,
   );
-  const figures = [
+  const wetUm = (coatMm * 1000) / (card.layer.volumeSolidsPct / 100);
+  return [
+    figureOf(
+      'area',
+      'Bonded area',
+      areaMm2,
+      'area',
+      [
+        ...bodies.flatMap((b) =>
+          b.volumes.flatMap((v) => v.working.filter((w) => w.symbol === 'A')),
+        ),
+        line(
+          'ΣA',
+          'bonded area in all',
+          bodies.map((b) => fig(b.areaMm2)).join(' + ') || '0',
+          areaMm2,
+          'mm²',
+        ),
+      ],
+      paths,
+    ),
     figureOf('coats', 'Coats', coats, 'count', [build, perCoat, number], paths),
     figureOf(
       'coat',
@@ -99,210 +67,217 @@ function layers({
       [build, number, line('h₁', 'each coat', `${fig(buildMm)}/${coats}`, coatMm, 'mm')],
       paths,
     ),
-    figureOf('minEdge', 'Least edge depth', card.layer.minEdgeMm, 'length', [
-      line(
-        'e',
-        'least edge depth',
-        'as on the card',
-        card.layer.minEdgeMm,
-        'mm',
-        `card ${card.code}`,
-      ),
-    ]),
-    figureOf('extent', 'Prep past the damage', site.extentMm, 'length', [
-      line('x', 'prepared past the damage', 'site setting', site.extentMm, 'mm', site.name),
-    ]),
-  ];
-  if (profileUm) {
-    const card0 = line(
-      'Rz',
-      'profile, peak to valley',
-      `${profileUm.min} to ${profileUm.max}`,
-      profileUm.min,
-      'µm',
-      `card ${card.code}`,
-    );
-    figures.push(
-      figureOf('profile', 'Least profile', profileUm.min, 'thinFilm', [card0], ['parent.material']),
-    );
-  }
-  return figures;
-}
-
-/** Batches, their size and life; and what of each goes on the scale. */
-function mixing(work: WorkUp): Figure[] {
-  const { batch, batches, split, coats, card } = work;
-  if (!batch.ok) return [];
-  const own = [
-    ...batch.working,
-    line('N', 'batches, all coats', `${batch.batches}·${coats}`, batches),
-  ];
-  const paths = [...TEMP, ...work.bodies.flatMap((b) => b.body.paths)];
-  const figures = [
-    figureOf('batches', 'Batches', batches, 'count', own, paths),
-    figureOf('batch', 'Each batch', batch.batchMl, 'volume', endingIn(own, 'Vb'), paths),
-    figureOf('life', 'Working life', batch.batchLifeMin, 'time', endingIn(own, 'L'), paths),
-    figureOf('place', 'To place a batch', batch.minutesToPlace, 'time', endingIn(own, 'tp'), paths),
-  ];
-  const parts = batchParts(work, 1);
-  const weigh = weighing(card.mix, consistencyOf(work, 1), work.survey.surface.slope);
-  if (!parts || !weigh) return figures;
-  const { a, b, by } = weigh.ratio;
-  const lines = split?.working ?? [
-    line('Vb', 'batch', 'from above', batch.batchMl, 'ml'),
-    line(
-      'a:b',
-      `${weigh.nameA.toLowerCase()} to ${weigh.nameB.toLowerCase()}`,
-      `by ${by}`,
-      `${fig(a)} : ${fig(b)}`,
-      '',
-      `card ${card.code}`,
-    ),
-    line('mA', weigh.nameA.toLowerCase(), 'by the batch and the ratio', parts.aG, 'g'),
-    line('mB', weigh.nameB.toLowerCase(), 'by the batch and the ratio', parts.bG, 'g'),
-  ];
-  const mass = parts.aG + parts.bG;
-  figures.push(
-    figureOf(
-      'batchMass',
-      'Each batch',
-      mass,
-      'mass',
-      [
-        ...endingIn(lines, 'mA'),
-        line('m', 'batch', `${fig(parts.aG)} + ${fig(parts.bG)}`, mass, 'g'),
-      ],
-      paths,
-    ),
-    figureOf('aG', weigh.nameA, parts.aG, 'mass', endingIn(lines, 'mA'), paths),
-    figureOf('bG', weigh.nameB, parts.bG, 'mass', endingIn(lines, 'mB'), paths),
-  );
-  if (split)
-    figures.push(
-      figureOf('aMl', weigh.nameA, split.aMl, 'volume', endingIn(split.working, 'VA'), paths),
-      figureOf('bMl', weigh.nameB, split.bMl, 'volume', endingIn(split.working, 'VB'), paths),
-    );
-  else
-    figures.push(
+    ...[
       figureOf(
-        'bMl',
-        weigh.nameB,
-        parts.bG / weigh.densityB,
-        'volume',
+        'wetFilm',
+        'Wet film a coat',
+        wetUm,
+        'thinFilm',
         [
-          ...endingIn(lines, 'mB'),
+          line('h₁', 'each coat, dry', 'from above', coatMm, 'mm'),
           line(
-            'VB',
-            weigh.nameB.toLowerCase(),
-            `mB/${fig(weigh.densityB)}`,
-            parts.bG / weigh.densityB,
-            'ml',
+            'WFT',
+            'wet film',
+            `h₁·1000/${fig(card.layer.volumeSolidsPct / 100)}`,
+            wetUm,
+            'µm',
+            source,
           ),
         ],
         paths,
       ),
-    );
-  return figures;
-}
-
-function times(work: WorkUp): Figure[] {
-  const figures = milestonesOf(work).flatMap(({ id, time }) =>
-    time.ok
-      ? [figureOf(`cure.${id}`, MILESTONE_NAMES[id], time.minutes, 'time', time.working, TEMP)]
-      : [],
-  );
-  const plan = timeline(work);
-  if (plan) {
-    const working = [
-      line('tp', 'prep', 'sum of the prep steps', plan.prepMin, 'min', 'method'),
-      line(
-        'tb',
-        'mix and build',
-        work.coats === 1 ? 'one coat' : `${work.coats} coats, with the waits between them`,
-        plan.buildMin,
-        'min',
-        'method, card',
-      ),
-      line(
-        'tc',
-        `cure to ${MILESTONE_NAMES[work.needed]}`,
-        `at ${fig(work.survey.readings.surfaceC)} °C, from the last mix`,
-        plan.cureMin,
-        'min',
-        `card ${work.card.code}`,
-      ),
-      line('ta', 'inspect and dress', 'sum of the accept steps', plan.acceptMin, 'min', 'method'),
-      line('t', 'ready', 'tp + tb + tc + ta', plan.readyMin, 'min'),
-    ];
-    figures.push(
-      figureOf('ready', 'Back in service in', plan.readyMin, 'time', working, [
-        ...TEMP,
-        'window.downMin',
-      ]),
-    );
-    const cost = (plan.readyMin / 60) * work.survey.asset.costPerHour;
-    figures.push(
-      figureOf(
-        'downtime',
-        'Downtime',
-        cost,
-        'money',
-        [
-          ...working,
-          line(
-            '€',
-            'downtime',
-            `${fig(plan.readyMin)}/60·${fig(work.survey.asset.costPerHour)} an hour`,
-            cost,
-            work.site.currency,
-            'asset',
-          ),
-        ],
-        ['window.downMin'],
-      ),
-    );
-  }
-  return figures;
-}
-
-function hardnessOf({ code, service: { hardness } }: WorkUp['card']): Figure[] {
-  if (!hardness) return [];
-  const unit = `Shore ${hardness.scale}`;
-  return [
-    figureOf('hardness', 'Least hardness', hardness.least, 'hardness', [
-      line('H', `least hardness, ${unit}`, 'as on the card', hardness.least, unit, `card ${code}`),
+    ],
+    figureOf('minEdge', 'Least edge depth', card.layer.minEdgeMm, 'length', [
+      line('e', 'least edge depth', 'as on the card', card.layer.minEdgeMm, 'mm', source),
     ]),
+    figureOf('extent', 'Prep past the damage', site.extentMm, 'length', [
+      line('x', 'prepared past the damage', 'site setting', site.extentMm, 'mm', site.name),
+    ]),
+    ...(profileUm
+      ? [
+          figureOf(
+            'profile',
+            'Least profile',
+            profileUm.min,
+            'thinFilm',
+            [
+              line(
+                'Rz',
+                'profile, peak to valley',
+                `${profileUm.min} to ${profileUm.max}`,
+                profileUm.min,
+                'µm',
+                source,
+              ),
+            ],
+            ['parent.material'],
+          ),
+        ]
+      : []),
   ];
 }
 
-/** Test voltage of a lining by its thickness. */
-function holidayOf({ buildMm, card }: WorkUp): Figure[] {
-  if (card.layer.leastCoats < 2 || card.packUnit !== 'ml') return [];
-  const { volts, working } = holidayVoltage({ thicknessMm: buildMm });
-  return volts === null
-    ? []
-    : [figureOf('holiday', 'Holiday test, volts', volts, 'count', working)];
+/** The same figures for the chosen card over all its rounds: what a list or a heading shows. */
+function mainFigures(own: readonly Round[], slope: Work['survey']['surface']['slope']): Figure[] {
+  const [first] = own;
+  if (!first) return [];
+  const total = own.reduce((s, r) => s + r.mixMl, 0);
+  const batches = own.reduce((s, r) => s + r.batches.length, 0);
+  const paths = [...first.paths];
+  const lines = own.flatMap((r) => grossWorking(r));
+  return [
+    ...roundFigures(first, slope, ''),
+    figureOf(
+      'total',
+      'To mix',
+      total,
+      'volume',
+      [
+        ...lines,
+        line('ΣV', 'to mix in all', own.map((r) => fig(r.mixMl)).join(' + '), total, 'ml'),
+      ],
+      paths,
+    ),
+    figureOf(
+      'batches',
+      'Batches',
+      batches,
+      'count',
+      [
+        ...first.batching.working(),
+        line('N', 'batches in all', own.map((r) => r.batches.length).join(' + '), batches),
+      ],
+      [...paths, ...TEMP],
+    ),
+  ];
+}
+
+function cures(rounds: readonly Round[], laid: Laid, main: Round): Figure[] {
+  return rounds.flatMap((round) => {
+    const at = laid.mixedAt.get(round.id)?.last ?? 0;
+    // The life is a figure of its own, at what the pail is mixed at.
+    const moments = momentsOf(round, at).filter((x) => x.id !== 'life');
+    return moments.flatMap(({ id, minutes, working }) => [
+      figureOf(`cure.${round.id}.${id}`, MILESTONE_NAMES[id], minutes, 'time', working, TEMP),
+      ...(round === main
+        ? [figureOf(`cure.${id}`, MILESTONE_NAMES[id], minutes, 'time', working, TEMP)]
+        : []),
+    ]);
+  });
+}
+
+function hours(job: Job, laid: Laid, main: Round): Figure[] {
+  const { work } = job;
+  const { asset } = work.survey;
+  const needed = neededOn(main.card, work.demand.needed);
+  const cure = timeTo(main, needed, laid.mixedAt.get(main.id)?.last ?? 0);
+  const last = laid.mixedAt.get(main.id)?.last ?? 0;
+  const working = [
+    line(
+      'tm',
+      'last mix of it',
+      'the schedule: every step, batch and wait before it',
+      last,
+      'min',
+      'schedule',
+    ),
+    line(
+      'tc',
+      `cure to ${MILESTONE_NAMES[needed]}`,
+      `at ${fig(work.tempC)} °C, from that mix`,
+      cure?.ok ? cure.minutes : 0,
+      'min',
+      `card ${main.card.code}`,
+    ),
+    line(
+      'te',
+      'end of the last step',
+      'the schedule',
+      laid.slots.at(-1)?.to ?? 0,
+      'min',
+      'schedule',
+    ),
+    line(
+      't',
+      'ready',
+      'the later of all that the service loads and the last step',
+      laid.readyMin,
+      'min',
+    ),
+  ];
+  const cost = (laid.readyMin / 60) * asset.costPerHour;
+  return [
+    figureOf('ready', 'Back in service in', laid.readyMin, 'time', working, [
+      ...TEMP,
+      'window.downMin',
+    ]),
+    figureOf(
+      'downtime',
+      'Downtime',
+      cost,
+      'money',
+      [
+        ...working,
+        line(
+          '€',
+          'downtime',
+          `${fig(laid.readyMin)}/60·${fig(asset.costPerHour)} an hour`,
+          cost,
+          work.site.currency,
+          'asset',
+        ),
+      ],
+      ['window.downMin'],
+    ),
+  ];
+}
+
+/** The round of the chosen card that the service waits for last. */
+export function mainRoundOf({ draft, work }: Job): Round {
+  const own = draft.rounds.filter((r) => r.card.code === work.card.code);
+  return (
+    own.filter((r) => r.needed !== null).at(-1) ?? own.at(-1) ?? (draft.rounds.at(-1) as Round)
+  );
 }
 
 /** Every figure the screens may show for a job, by id, each with its own working. */
-export function figuresOf(work: WorkUp): Record<string, Figure> {
+export function figuresOf(job: Job, laid: Laid): Record<string, Figure> {
+  const { work, draft } = job;
   const { gate, card } = work;
+  const main = mainRoundOf(job);
+  const own = draft.rounds.filter((r) => r.card.code === card.code);
+  const { slope } = work.survey.surface;
+  const hard = card.service.hardness;
   const all = [
-    ...volumes(work),
     ...layers(work),
-    ...mixing(work),
-    ...times(work),
+    ...draft.rounds.flatMap((r) => roundFigures(r, slope, `round.${r.id}.`)),
+    ...mainFigures(own, slope),
+    ...cures(draft.rounds, laid, main),
+    ...hours(job, laid, main),
     figureOf('dewPoint', 'Dew point', gate.dewPointC, 'temperature', gate.working, READINGS),
     figureOf(
       'margin',
       'Above dew point',
       gate.marginC,
-      'temperature',
+      'temperatureStep',
       endingIn(gate.working, 'ΔT'),
       READINGS,
     ),
-    ...hardnessOf(card),
-    ...holidayOf(work),
+    ...(hard
+      ? [
+          figureOf('hardness', 'Least hardness', hard.least, 'hardness', [
+            line(
+              'H',
+              `least hardness, Shore ${hard.scale}`,
+              'as on the card',
+              hard.least,
+              `Shore ${hard.scale}`,
+              `card ${card.code}`,
+            ),
+          ]),
+        ]
+      : []),
+    ...draft.figures(),
   ];
   return Object.fromEntries(all.map((f) => [f.id, f]));
 }

@@ -1,12 +1,15 @@
 import { z } from 'zod';
+import { line } from '../calc/calc';
 import { cureTime } from '../cure/cureTime';
 import { readiness } from '../cure/readiness';
-import { say } from '../units/format';
-import { figureOf, type Figure } from './figure';
-import { line } from '../calc/calc';
-import { windowsIn } from './weather';
-import type { Timeline } from './timeline';
-import { minutesTo, type WorkUp } from './workUp';
+import type { Job } from '../job/job';
+import { MINUTE } from '../materials/words';
+import { celsius, m, minutes, type Message } from '../message/message';
+import { setsWet } from '../methods/prep';
+import type { Laid } from '../schedule/layOut';
+import { figureOf, type Figure } from '../work/figure';
+import { historyFrom, neededOn, timeTo, type Round } from '../work/round';
+import { windowsIn } from '../work/weather';
 
 export const HeatOption = z.strictObject({ tempC: z.number(), minutes: z.number() });
 export const WorkWindow = z.strictObject({
@@ -18,65 +21,59 @@ export const WorkWindow = z.strictObject({
 /** Warmer than it is by these, °C: what a lamp or a heater brings. */
 const WARMER_C = [5, 10, 15];
 
+const neededOf = (main: Round) => neededOn(main.card, main.needed ?? 'fullLoad');
+
 /** How long the needed cure takes when a heater holds it warmer, each with its sum; inside the card’s limits. */
-function heated(work: WorkUp) {
-  const points = work.card.cure.milestones[work.needed];
-  const { surfaceC } = work.survey.readings;
+function heated(main: Round) {
+  const points = main.card.cure.milestones[neededOf(main)];
   if (!points) return [];
   return WARMER_C.flatMap((more) => {
-    const tempC = Math.round(surfaceC + more);
-    if (tempC > work.card.ambient.maxSurfaceC) return [];
+    const tempC = Math.round(main.base.tempC + more);
+    if (tempC > main.card.ambient.maxSurfaceC) return [];
     const at = cureTime({ points, tempC });
     return at.ok ? [{ tempC, minutes: at.minutes, working: at.working }] : [];
   });
 }
 
-export const heatOptions = (work: WorkUp): z.infer<typeof HeatOption>[] =>
-  heated(work).map(({ tempC, minutes }) => ({ tempC, minutes }));
+export const heatOptions = (main: Round): z.infer<typeof HeatOption>[] =>
+  heated(main).map(({ tempC, minutes: min }) => ({ tempC, minutes: min }));
 
 /** The same as figures, by temperature. */
-export const heatFigures = (work: WorkUp): Figure[] =>
-  heated(work).map(({ tempC, minutes, working }) =>
-    figureOf(`heat.${tempC}`, `Held at ${say(tempC, 'temperature')}`, minutes, 'time', working, [
-      'readings.surfaceC',
-    ]),
+export const heatFigures = (main: Round): Figure[] =>
+  heated(main).map(({ tempC, minutes: min, working }) =>
+    figureOf(`heat.${tempC}`, 'Held warmer', min, 'time', working, ['readings.surfaceC']),
   );
 
 /** Traces of day and night: enough for the chance to a few parts in a hundred, few enough to be worked at once. */
 const TRACES = 120;
-const MINUTE = 60_000;
 /** Nobody waits longer than thirty days for a cure. */
 const LONGEST_MIN = 43_200;
+/** What a heater with a thermostat lets through, °C. */
+const HELD_SD_C = 0.5;
 
-/** Minutes into the stop at which the last batch is mixed. */
-const mixedAfter = ({ prepMin, buildMin }: Timeline): number => prepMin + buildMin;
-
-/** The chance that it is cured in time, over temperatures as they may turn out. Null where there is no time at all. */
-export function readinessFigures(work: WorkUp, times: Timeline, seed: number): Figure[] {
-  const { survey, site, card, context, needed } = work;
-  const points = card.cure.milestones[needed];
-  const deadlineMin =
-    survey.window.downMin -
-    mixedAfter(times) -
-    times.acceptMin -
-    (times.cureMin - (minutesTo(work, needed) ?? 0));
+/** The chance that it is cured in time, over temperatures as they may turn out. None where there is no time at all. */
+export function readinessFigures({ work }: Job, laid: Laid, main: Round, seed: number): Figure[] {
+  const { survey, site } = work;
+  const points = main.card.cure.milestones[neededOf(main)];
+  const mixed = laid.mixedAt.get(main.id)?.last ?? 0;
+  const cure = timeTo(main, neededOf(main), mixed);
+  // What comes after the cure keeps its length, whenever the cure is done.
+  const after = cure?.ok ? laid.readyMin - mixed - cure.minutes : 0;
+  const deadlineMin = survey.window.downMin - mixed - after;
   if (!points || deadlineMin <= 0) return [];
-  const startAt = new Date(
-    Date.parse(survey.window.startAt) + mixedAfter(times) * MINUTE,
-  ).toISOString();
-  const ahead = context.forecast?.slice(0, 48) ?? [];
+  const startAt = new Date(Date.parse(survey.window.startAt) + mixed * MINUTE).toISOString();
+  const ahead = main.base.forecast ? historyFrom(main.base.forecast, mixed).slice(0, 48) : [];
   const meanTempC =
-    ahead.length > 0
-      ? ahead.reduce((sum, h) => sum + h.tempC, 0) / ahead.length
-      : survey.readings.surfaceC;
+    ahead.length > 0 ? ahead.reduce((s, h) => s + h.tempC, 0) / ahead.length : work.tempC;
+  const held = work.heldC !== null;
   const found = readiness({
     points,
     startAt,
     deadlineMin: Math.min(deadlineMin, LONGEST_MIN),
     meanTempC,
-    sdTempC: site.tempSdC,
-    dailySwingC: survey.site.outdoors ? site.swingOutdoorsC : site.swingIndoorsC,
-    utcOffsetMin: 0,
+    sdTempC: held ? HELD_SD_C : site.tempSdC,
+    dailySwingC: held ? 0 : survey.site.outdoors ? site.swingOutdoorsC : site.swingIndoorsC,
+    utcOffsetMin: site.zoneMin,
     traces: TRACES,
     seed,
   });
@@ -86,7 +83,7 @@ export function readinessFigures(work: WorkUp, times: Timeline, seed: number): F
       'readiness',
       'Chance of being ready',
       pct,
-      'percent',
+      'chance',
       [...found.working, line('P', 'chance of being ready', 'of all traces', pct, '%')],
       ['window.downMin', 'readings.surfaceC'],
     ),
@@ -97,25 +94,60 @@ export function readinessFigures(work: WorkUp, times: Timeline, seed: number): F
 export const POOR_PCT = 90;
 
 /** What would raise a poor chance: warmth first, then hours. */
-export function raiseChance(work: WorkUp, readyPct: number | null): string[] {
+export function raiseChance(main: Round, mixedAtMin: number, readyPct: number | null): Message[] {
   if (readyPct === null || readyPct >= POOR_PCT) return [];
-  const now = minutesTo(work, work.needed) ?? 0;
-  const [warm] = heatOptions(work);
+  const now = timeTo(main, neededOf(main), mixedAtMin);
+  const [warm] = heatOptions(main);
   return [
-    ...(warm
+    ...(warm && now?.ok
       ? [
-          `Hold it at ${say(warm.tempC, 'temperature')}: ${say(warm.minutes, 'time')} instead of ${say(now, 'time')}.`,
+          m('Hold it at {temp}: {warm} instead of {now}.', {
+            temp: celsius(warm.tempC),
+            warm: minutes(warm.minutes),
+            now: minutes(now.minutes),
+          }),
         ]
       : []),
-    'Start earlier, or ask for more hours.',
-    'A faster card: see Match.',
+    m('Start earlier, or ask for more hours.'),
+    m('A faster card: see Match.'),
   ];
 }
 
-/** When it may be mixed and stay dry until it is tack-free, by the forecast; null without one. */
-export function workWindows(work: WorkUp, times: Timeline): z.infer<typeof WorkWindow>[] | null {
+/** Frost on the way to the milestone, by the forecast or by the usual swing of a night. */
+export function warningsOf({ work }: Job, laid: Laid, main: Round): Message[] {
+  const { survey, site } = work;
+  if (!survey.site.outdoors || work.heldC !== null) return [];
+  const mixed = laid.mixedAt.get(main.id)?.last ?? 0;
+  const need = timeTo(main, neededOf(main), mixed);
+  const until = need?.ok ? need.minutes : LONGEST_MIN;
+  const coldest = main.base.forecast
+    ? Math.min(
+        ...historyFrom(main.base.forecast, mixed)
+          .filter((h) => h.atMin <= until)
+          .map((h) => h.tempC),
+      )
+    : work.tempC - site.swingOutdoorsC / 2;
+  return coldest < 0
+    ? [
+        m(
+          'Frost before it is cured: {coldest} on the way. Cover it, hold it warm, or wait for another day.',
+          { coldest: celsius(coldest) },
+        ),
+      ]
+    : [];
+}
+
+/** When it may be mixed and stay dry until it is tack-free, by the forecast; null without one, or where it sets wet. */
+export function workWindows(
+  { work }: Job,
+  laid: Laid,
+  main: Round,
+): z.infer<typeof WorkWindow>[] | null {
   const { weather } = work.context;
-  if (!weather || weather.length === 0) return null;
-  const protect = minutesTo(work, 'tackFree') ?? 120;
-  return windowsIn(weather, work.card.ambient, times.buildMin, protect).slice(0, 6);
+  if (!weather || weather.length === 0 || setsWet(work)) return null;
+  const mixes = [...laid.mixedAt.values()];
+  const from = Math.min(...mixes.map((x) => x.first));
+  const to = Math.max(...mixes.map((x) => x.placed));
+  const dry = timeTo(main, 'tackFree', laid.mixedAt.get(main.id)?.last ?? 0);
+  return windowsIn(weather, work.card.ambient, to - from, dry?.ok ? dry.minutes : 120).slice(0, 6);
 }

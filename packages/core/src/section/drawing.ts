@@ -1,4 +1,4 @@
-import type { CureState } from '../schedule/strip';
+import type { CureState } from '../schedule/state';
 import type { Substrate } from '../materials/substrates';
 import type { UnitSystem } from '../units/quantities';
 

@@ -1,4 +1,3 @@
-import type { Substrate } from '../materials/substrates';
 import { say } from '../units/format';
 import type { SectionRequest } from './drawing';
 
@@ -75,18 +74,3 @@ export const specOf = (given: Plain): SectionSpec => ({
   notes: [],
   ...given,
 });
-
-/** Materials that are drawn when a damage is sketched before its parent is known. */
-export const TYPICAL_PARENT: Record<string, Substrate> = {
-  F6: 'belt-rubber',
-  F7: 'tyre-rubber',
-  F8: 'concrete',
-  F9: 'concrete',
-  F10: 'asphalt',
-  F11: 'concrete',
-  F12: 'pvc',
-  F13: 'grp',
-  F14: 'grp',
-  F15: 'board-laminate',
-  F16: 'concrete',
-};

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { TOOLS, TOOL_NAMES } from '../materials/substrates';
+import { TOOLS, TOOL_NAMES, type Substrate } from '../materials/substrates';
 import {
   AREAS,
   AREA_NAMES,
@@ -18,7 +18,16 @@ import {
   WEAR,
   WEAR_NAMES,
 } from '../materials/words';
-import { amount, amountWhen, choice, flag, laterFlag, schemasOf, type Group } from './fields';
+import {
+  amount,
+  amountIfKnown,
+  amountWhen,
+  choice,
+  flag,
+  laterFlag,
+  schemasOf,
+  type Group,
+} from './fields';
 
 /** Parts of a survey that most families ask, in the order a person looks: what it stands, how it lies, when, where. */
 export const serviceFields = {
@@ -146,6 +155,34 @@ export const pastFields = {
     step: 60,
     when: grows,
   }),
+  quoteCost: amountIfKnown('money', {
+    label: 'A contractor’s price',
+    why: 'If one was asked; empty if not.',
+    min: 0,
+    max: 1e7,
+    step: 100,
+  }),
+  quoteMin: amountIfKnown('time', {
+    label: 'Done by the contractor in',
+    why: 'From now until it runs again.',
+    min: 10,
+    max: 60 * 24 * 365,
+    step: 1440,
+  }),
+  partCost: amountIfKnown('money', {
+    label: 'A new part, fitted',
+    why: 'If it was asked; empty if not.',
+    min: 0,
+    max: 1e7,
+    step: 100,
+  }),
+  partMin: amountIfKnown('time', {
+    label: 'The part is here and fitted in',
+    why: 'Its lead time decides as much as its price.',
+    min: 10,
+    max: 60 * 24 * 730,
+    step: 1440,
+  }),
 };
 /** What a survey saved before this was asked says of it. */
 const noPast = {
@@ -155,6 +192,10 @@ const noPast = {
   mmPerWeek: null,
   stopsAtMm: null,
   stopMin: null,
+  quoteCost: null,
+  quoteMin: null,
+  partCost: null,
+  partMin: null,
 } as const;
 
 /** What a survey says of service where its family does not ask: air, and nothing that wears it. */
@@ -232,3 +273,10 @@ export const closingGroups = [
   commonGroups.site,
   commonGroups.readings,
 ];
+
+/** The parts that every survey has, whichever family it is of. */
+export interface SurveyBase extends z.output<z.ZodObject<typeof commonShape>> {
+  family: string;
+  parent: { material: Substrate };
+  damages: readonly { shape: string }[];
+}

@@ -2,6 +2,7 @@ import type { Shape } from '../geometry/shapeVolume';
 import type { MilestoneId } from '../materials/card';
 import type { Substrate } from '../materials/substrates';
 import { NEARBY, type Medium, type Nearby, type Permission, type Wear } from '../materials/words';
+import type { Message } from '../message/message';
 
 /** A damage as the sums see it: the solid to fill, how thick it is built, what wall is left behind it. */
 export interface Body {
@@ -13,6 +14,10 @@ export interface Body {
   paths: string[];
   /** Depth of the damage where only its upper part is filled, over a bed of sand; null where all of it is. */
   sandedFromMm: number | null;
+  /** A crack in a floor or a wall: how it is opened goes by the card. */
+  crack: boolean;
+  /** May be cut deeper to the least that a card holds at: its volume then follows. */
+  deepens: boolean;
 }
 
 /** A pipe to be wrapped. */
@@ -22,14 +27,17 @@ export interface WrapNeed {
   remainingMm: number;
   pressureBar: number;
   designC: number;
-  defect: { kind: 'thinning'; lengthMm: number } | { kind: 'hole'; diameterMm: number };
+  /** Each place is wrapped by itself. */
+  defects: ({ kind: 'thinning'; lengthMm: number } | { kind: 'hole'; diameterMm: number })[];
   /** Designed by the composite repair method; else plain layers past the leak both ways. */
   engineered: boolean;
   extentMm: number;
 }
 
 export interface CrackNeed {
+  /** The widest of all that are filled, and each of them. */
   widthMm: number;
+  widthsMm: readonly number[];
   panelLengthM: number;
   swingC: number;
 }
@@ -37,7 +45,7 @@ export interface CrackNeed {
 /** Why a family's own route is not for this damage, and who decides instead. */
 export interface RefusalReason {
   id: string;
-  because: string;
+  because: Message;
   who: Permission;
 }
 
@@ -50,6 +58,24 @@ export interface ServiceNeed {
   wear: Wear;
 }
 
+/** Figures of a demand that a person can go back to and change. */
+export const DEMAND_FIGURES = [
+  'medium',
+  'concPct',
+  'ph',
+  'mediumC',
+  'wear',
+  'pressureBar',
+  'swingC',
+  'crackWidth',
+  'machined',
+  'light',
+  'closed',
+] as const;
+export type DemandFigure = (typeof DEMAND_FIGURES)[number];
+/** The survey’s field behind each figure; one that is worked out or fixed for its family has none. */
+export type DemandPaths = Partial<Record<DemandFigure, string>>;
+
 /** What the job asks of a material, in one shape for all families: the rules read this, never a family's survey. */
 export interface Demand {
   material: Substrate;
@@ -57,7 +83,7 @@ export interface Demand {
   needed: MilestoneId;
   bodies: Body[];
   wrap: WrapNeed | null;
-  sheet: { crackLengthMm: number; crackWidthMm: number } | null;
+  sheets: { crackLengthMm: number; crackWidthMm: number }[];
   /** Pressure to hold, bar; 0 for none. */
   pressureBar: number;
   crack: CrackNeed | null;
@@ -73,6 +99,7 @@ export interface Demand {
   /** Load across the bond, N, and the area that carries it; null where nothing is carried. */
   load: { newtons: number; areaMm2: number } | null;
   refusals: RefusalReason[];
+  paths: DemandPaths;
 }
 
 /** The parts of a survey that every family has. */
@@ -81,15 +108,24 @@ interface Common {
   service: ServiceNeed;
   site: { nearby: string; closed: boolean };
 }
-type Given = Pick<Demand, 'needed' | 'bodies' | 'longestMm' | 'prepMm2'> &
+type Given = Pick<Demand, 'needed' | 'bodies' | 'longestMm' | 'prepMm2' | 'paths'> &
   Partial<Omit<Demand, 'service'>> & { service?: Partial<ServiceNeed> };
+
+/** Where the common group of service asks for each figure. */
+export const SERVICE_PATHS = {
+  medium: 'service.medium',
+  concPct: 'service.concPct',
+  ph: 'service.ph',
+  mediumC: 'service.mediumC',
+  wear: 'service.wear',
+} as const satisfies DemandPaths;
 
 /** A demand from a survey’s common parts and what its family states; what is left out asks for nothing. */
 export function demandOf({ parent, service, site }: Common, given: Given): Demand {
   return {
     material: parent.material,
     wrap: null,
-    sheet: null,
+    sheets: [],
     pressureBar: 0,
     crack: null,
     flexes: false,
@@ -101,5 +137,6 @@ export function demandOf({ parent, service, site }: Common, given: Given): Deman
     refusals: [],
     ...given,
     service: { ...service, ...given.service },
+    paths: { closed: 'site.closed', ...given.paths },
   };
 }

@@ -22,9 +22,11 @@ interface Amount extends Base {
 export interface QuantityField extends Amount {
   schema: z.ZodType<number>;
 }
-/** Asked only sometimes, so that its value may be null. */
+/** Asked only sometimes, or not always known, so that its value may be null. */
 export interface WhenField extends Amount {
   schema: z.ZodType<number | null>;
+  /** May be left empty. */
+  optional?: true;
 }
 export interface ChoiceField<V extends string = string> extends Base {
   kind: 'choice';
@@ -53,6 +55,20 @@ export function amountWhen(
   return {
     kind: 'quantity',
     quantity,
+    ...spec,
+    schema: z.number().min(spec.min).max(spec.max).nullable().default(null),
+  };
+}
+
+/** The same, asked always and left empty where nobody knows it; null then. */
+export function amountIfKnown(
+  quantity: QuantityId,
+  spec: Base & { min: number; max: number; step: number },
+): WhenField {
+  return {
+    kind: 'quantity',
+    quantity,
+    optional: true,
     ...spec,
     schema: z.number().min(spec.min).max(spec.max).nullable().default(null),
   };

@@ -1,5 +1,5 @@
 import type { Shape } from '../geometry/shapeVolume';
-import type { Body } from './demand';
+import type { Body, CrackNeed, DemandFigure } from './demand';
 import { amount, choice, flag, mm } from './fields';
 
 /** Fields and bodies that several families share. */
@@ -79,7 +79,16 @@ export function body(
   paths: string[],
   remainingMm: number | null = null,
 ): Body {
-  return { title, shape, buildMm, remainingMm, paths, sandedFromMm: null };
+  return {
+    title,
+    shape,
+    buildMm,
+    remainingMm,
+    paths,
+    sandedFromMm: null,
+    crack: false,
+    deepens: true,
+  };
 }
 
 /** A crack filled with repair material down to a working depth, and with sand below it. */
@@ -94,6 +103,7 @@ export function crackBody(
   return {
     ...body('Crack', shape, depthMm, pathsOf(i, 'lengthMm', 'widthMm', 'depthMm')),
     sandedFromMm: d.depthMm > depthMm ? d.depthMm : null,
+    crack: true,
   };
 }
 
@@ -103,3 +113,16 @@ export const pathsOf = (i: number, ...keys: string[]) => keys.map((key) => `dama
 /** Area that bonds, mm², for the pace of prep: a rectangle grown by the usual extent. */
 export const grownArea = (lengthMm: number, widthMm: number, byMm: number) =>
   (lengthMm + 2 * byMm) * (widthMm + 2 * byMm);
+
+/** What cracks ask for, and the field of the narrowest: that is the one to chase wider. */
+export function crackNeed(
+  damages: readonly { widthMm: number }[],
+  { panelMm, swingC }: { panelMm: number; swingC: number },
+): { crack: CrackNeed; paths: Partial<Record<DemandFigure, string>> } {
+  const widthsMm = damages.map((d) => d.widthMm);
+  const narrowest = widthsMm.indexOf(Math.min(...widthsMm));
+  return {
+    crack: { widthMm: Math.max(...widthsMm), widthsMm, panelLengthM: panelMm / 1000, swingC },
+    paths: { crackWidth: `damages.${narrowest}.widthMm` },
+  };
+}

@@ -62,7 +62,7 @@ function round(x: number, unit: Unit): string {
   return grouped === '-0' ? '0' : grouped.replace('-', '−');
 }
 
-/** Minutes as "45 min", "2 h 15 min", "3 d 4 h". Seconds under a minute and a half when they matter. */
+/** Minutes as "45 min", "2 h 15 min", "3 d 4 h", "14 months", "10 years". Seconds under a minute and a half when they matter. */
 export function formatDuration(minutes: number): string {
   if (minutes < 0) return `−${formatDuration(-minutes)}`;
   if (minutes > 0 && minutes < 1.5) return `${Math.round(minutes * 60)} s`;
@@ -71,6 +71,7 @@ export function formatDuration(minutes: number): string {
   const hours = Math.floor((whole % 1440) / 60);
   const mins = whole % 60;
   if (days >= 730) return `${trim((days / 365).toFixed(1))} years`;
+  if (days >= 365) return `${Math.round(days / 30.44)} months`;
   if (days >= 90) return `${days} d`;
   if (days >= 2) {
     const roundedHours = Math.round((whole - days * 1440) / 60);
@@ -82,9 +83,14 @@ export function formatDuration(minutes: number): string {
   return mins ? `${allHours} h ${mins} min` : `${allHours} h`;
 }
 
+/** Nothing ahead is sure: no chance is told as nought or as a hundred. */
+const chanceText = (pct: number): string =>
+  pct > 99 ? 'over 99' : pct < 1 ? 'under 1' : String(Math.round(pct));
+
 /** A value in its base unit as figure and unit in the chosen system, or in the unit asked for; mass and volume step up at 10 kg, 10 l. */
 export function show(value: number, id: QuantityId, system: UnitSystem, symbol?: string): Shown {
   if (id === 'time') return { figure: formatDuration(value), unit: '' };
+  if (id === 'chance') return { figure: chanceText(value), unit: '%' };
   const q = quantity(id);
   const asked = q.units.find((u) => u.symbol === symbol);
   if (asked && asked.factor !== 1)

@@ -9,6 +9,7 @@ export const QUANTITY_IDS = [
   'time',
   'area',
   'percent',
+  'chance',
   'ph',
   'count',
   'money',
@@ -131,6 +132,11 @@ const list: Quantity[] = [
       { symbol: 'ft²', factor: 92903.04, names: ['ft2', 'ft²', 'sq ft'] },
     ],
     show: { metric: 'cm²', us: 'in²' },
+  },
+  {
+    id: 'chance',
+    units: [{ symbol: '%', factor: 1, names: ['%'] }],
+    show: { metric: '%', us: '%' },
   },
   {
     id: 'percent',

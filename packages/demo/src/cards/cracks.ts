@@ -26,6 +26,7 @@ export const crackCards: SystemCard[] = [
     name: 'Hairline crack resin',
     summary: 'Water-thin: runs in by itself.',
     families: ['F8'],
+    helps: ['crack'],
     mix: two(2, 1, 1.08, 1.0, 2),
     packs: packs('C-605', ['600 ml kit', 600, 38], ['3 l kit', 3000, 150]),
     cure: {
@@ -51,6 +52,8 @@ export const crackCards: SystemCard[] = [
     name: 'Fast crack resin',
     summary: 'Thin; a very short life in bulk.',
     families: ['F8', 'F10'],
+    helps: ['crack'],
+    chemistry: 'urethane',
     mix: two(1, 1, 1.06, 1.06, 0.5),
     packs: packs('C-610', ['600 ml bottle pair', 600, 46], ['2 l pair', 2000, 128]),
     cure: {
@@ -82,6 +85,7 @@ export const crackCards: SystemCard[] = [
   }),
   makeCard({
     code: 'C-620',
+    chemistry: 'urethane',
     name: 'Cartridge crack filler',
     summary: 'Semi-rigid; grindable early.',
     families: ['F8'],
@@ -174,6 +178,7 @@ export const crackCards: SystemCard[] = [
   }),
   makeCard({
     code: 'C-670',
+    chemistry: 'urethane',
     name: 'Expanding injection resin',
     summary: 'Wet cracks; with port paste C-671.',
     injection: {
@@ -221,6 +226,7 @@ export const crackCards: SystemCard[] = [
   }),
   makeCard({
     code: 'C-680',
+    chemistry: 'urethane',
     name: 'Flexible joint sealant',
     summary: 'For cracks that move.',
     families: ['F8', 'F10', 'F11'],
@@ -269,14 +275,22 @@ export const crackCards: SystemCard[] = [
     name: 'Port paste',
     summary: 'Equal parts; seals ports and crack before injection.',
     families: [],
-    helps: ['port-seal'],
+    helps: ['port-paste'],
     mix: two(1, 1, 1.5, 1.5, 2),
     packs: packs('C-671', ['600 ml pair', 600, 34], ['2 l pair', 2000, 96]),
     cure: {
       refMassG: 300,
       massExponent: 0.3,
       milestones: cured(
-        { life: 20, tackFree: 45, handle: 60, lightLoad: 90, fullLoad: 480 },
+        {
+          life: 20,
+          tackFree: 45,
+          overcoatOpens: 45,
+          overcoatCloses: 1440,
+          handle: 60,
+          lightLoad: 90,
+          fullLoad: 480,
+        },
         'fast',
       ),
     },

@@ -10,6 +10,7 @@ const BRUSHED = { lasting: 'CSP 2', stopgap: 'CSP 1' } as const;
 export const floorCards: SystemCard[] = [
   makeCard({
     code: 'C-640',
+    chemistry: 'cement',
     name: 'Structural repair mortar',
     summary: 'Full depth; extends with aggregate.',
     families: ['F8', 'F9'],
@@ -67,6 +68,7 @@ export const floorCards: SystemCard[] = [
   }),
   makeCard({
     code: 'C-645',
+    chemistry: 'cement',
     name: 'Fast patch mortar',
     summary: 'Deep small patches; little water.',
     families: ['F8', 'F9'],
@@ -123,6 +125,7 @@ export const floorCards: SystemCard[] = [
   }),
   makeCard({
     code: 'C-650',
+    chemistry: 'cement',
     name: 'Broom overlay',
     summary: 'Base and finish coat with different water.',
     families: ['F9'],
@@ -180,6 +183,7 @@ export const floorCards: SystemCard[] = [
   }),
   makeCard({
     code: 'C-660',
+    chemistry: 'acrylic',
     name: 'Acrylic floor sealer',
     summary: 'Solvent-borne; by roller.',
     families: ['F9'],
@@ -223,6 +227,7 @@ export const floorCards: SystemCard[] = [
       volumeSolidsPct: 26,
     },
     mostMm: 60_000,
+    wetFilmUm: 150,
     applyMlPerMin: 800,
     flammable: true,
     ventilate: true,

@@ -2,6 +2,7 @@ import type { Card, SystemCard } from '@kelmot/core';
 import { aidCards } from './aids';
 import { crackCards } from './cracks';
 import { floorCards } from './floors';
+import { primerCards } from './primers';
 import { puttyCards } from './putties';
 import { rebuildCards } from './rebuild';
 import { specialRebuildCards } from './rebuildSpecial';
@@ -15,6 +16,7 @@ export const systemCards: SystemCard[] = [
   ...puttyCards,
   ...wrapCards,
   ...rubberCards,
+  ...primerCards,
   ...crackCards,
   ...floorCards,
   ...specialCards,

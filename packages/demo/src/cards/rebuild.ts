@@ -22,6 +22,8 @@ const common = {
   flammable: false,
   ventilate: false,
   spoils: ['paint', 'electronics'],
+  chemistry: 'epoxy',
+  notUnder: [],
   permission: 'none',
   stopgapOnly: false,
   hazards: ['amine', 'exotherm'],
@@ -41,7 +43,7 @@ export const rebuildCards: SystemCard[] = [
     families: ['F1', 'F2', 'F3'],
     name: 'Steel paste, long life',
     summary: 'The all-rounder: machinable, middling heat.',
-    helps: ['fairing'],
+    helps: ['fair', 'plug'],
     mix: {
       kind: 'two-part',
       ratio: { a: 4, b: 1, by: 'volume' },
@@ -121,7 +123,7 @@ export const rebuildCards: SystemCard[] = [
     families: ['F2', 'F3'],
     name: 'Steel paste, fast',
     summary: 'Short life, sets in the cold, lower heat.',
-    helps: ['fairing'],
+    helps: ['fair'],
     mix: {
       kind: 'two-part',
       ratio: { a: 1, b: 1, by: 'volume' },

@@ -11,6 +11,7 @@ const SOLVENT_PPE = ['solvent gloves', 'eye protection'];
 export const rubberCards: SystemCard[] = [
   makeCard({
     code: 'B-410',
+    chemistry: 'urethane',
     name: 'Pour-on belt rubber',
     summary: 'Levels itself; whole kits; level belts.',
     families: ['F6'],
@@ -66,6 +67,7 @@ export const rubberCards: SystemCard[] = [
   }),
   makeCard({
     code: 'B-420',
+    chemistry: 'urethane',
     name: 'Trowel belt rubber',
     summary: 'Stays where it is put: slopes and edges.',
     families: ['F6'],
@@ -119,6 +121,7 @@ export const rubberCards: SystemCard[] = [
   }),
   makeCard({
     code: 'B-430',
+    chemistry: 'rubber-cement',
     name: 'Cold-bond cement and strip',
     summary: 'Long rips: strip stitched down over two coats of cement.',
     families: ['F6'],
@@ -175,13 +178,14 @@ export const rubberCards: SystemCard[] = [
   }),
   makeCard({
     code: 'T-510',
+    chemistry: 'cyanoacrylate',
     name: 'Tyre sidewall cover kit',
     summary: 'Protects the rubber; carries nothing.',
     families: ['F7'],
     mix: {
       kind: 'single',
       density: 1.05,
-      mixMinutes: 1,
+      mixMinutes: 0.25,
       mixedSign: 'Drops stay round',
       tool: 'Roller',
     },
@@ -208,6 +212,7 @@ export const rubberCards: SystemCard[] = [
   }),
   makeCard({
     code: 'T-540',
+    chemistry: 'rubber-cement',
     name: 'Section repair materials',
     summary: 'Reinforced patch and uncured rubber, heat cured; licensed shop only.',
     families: ['F7'],
@@ -238,6 +243,7 @@ export const rubberCards: SystemCard[] = [
   }),
   makeCard({
     code: 'S-710',
+    chemistry: 'urethane',
     name: 'Rubber crumb and binder',
     summary: 'Bound granules; a dry day.',
     families: ['F16'],
@@ -256,7 +262,17 @@ export const rubberCards: SystemCard[] = [
       refMassG: 20_000,
       massExponent: 0,
       milestones: cured(
-        { life: 50, tackFree: 360, handle: 720, lightLoad: 1200, fullLoad: 4320, immersion: 4320 },
+        {
+          life: 50,
+          tackFree: 360,
+          // Of the binder laid thin as its own primer: tacky, and not yet dry.
+          overcoatOpens: 15,
+          overcoatCloses: 120,
+          handle: 720,
+          lightLoad: 1200,
+          fullLoad: 4320,
+          immersion: 4320,
+        },
         'urethane',
       ),
     },

@@ -10,6 +10,7 @@ const TOOLED = { lasting: 'SP 11', stopgap: 'St 3', profileUm: { min: 40, max: 1
 export const specialCards: SystemCard[] = [
   makeCard({
     code: 'X-810',
+    chemistry: 'polymer-solution',
     name: 'Dissolved-polymer filler, ABS',
     summary: 'Pellets in solvent, paste to syrup.',
     families: ['F12'],
@@ -66,6 +67,7 @@ export const specialCards: SystemCard[] = [
   }),
   makeCard({
     code: 'X-820',
+    chemistry: 'acrylate',
     name: 'Light-cured board resin',
     summary: 'With milled glass; in passes under a lamp.',
     families: ['F15'],
@@ -155,6 +157,7 @@ export const specialCards: SystemCard[] = [
   }),
   makeCard({
     code: 'X-840',
+    chemistry: 'urethane',
     name: 'Film repair paste',
     summary: 'Static mixer; for composite panels.',
     families: ['F14'],
@@ -197,6 +200,7 @@ export const specialCards: SystemCard[] = [
   }),
   makeCard({
     code: 'X-850',
+    chemistry: 'urethane',
     name: 'Spot topcoat',
     summary: 'Thin coats; a lamp speeds it.',
     families: ['F14'],
@@ -252,6 +256,7 @@ export const specialCards: SystemCard[] = [
   }),
   makeCard({
     code: 'X-860',
+    chemistry: 'cyanoacrylate',
     name: 'Tack adhesive and filler powder',
     summary: 'Seconds; brittle; to hold parts in place only.',
     families: ['F3'],
@@ -259,7 +264,7 @@ export const specialCards: SystemCard[] = [
     mix: {
       kind: 'single',
       density: 1.1,
-      mixMinutes: 0.5,
+      mixMinutes: 0.25,
       mixedSign: 'Powder soaked, hard at once',
       tool: 'Dropper',
     },

@@ -7,10 +7,21 @@ const BLASTED = { lasting: 'Sa 2½', stopgap: 'SP 11', profileUm: { min: 60, max
 const KEYED = { lasting: 'keyed', stopgap: 'keyed' } as const;
 const wet = { minAboveDewC: 3, maxRhPct: 85, minSurfaceC: 10, maxSurfaceC: 45 };
 
+/** Rolls of a wrap by width, mm, and length, m: each width is a pack of its own. */
+const rolls = (code: string, ...list: [widthMm: number, metres: number, price: number][]) =>
+  list.map(([widthMm, size, price]) => ({
+    id: `${code}/${widthMm}-mm-x-${size}-m`,
+    label: `${widthMm} mm × ${size} m`,
+    size,
+    price,
+    widthMm,
+  }));
+
 /** Water-set bandages for low pressure, and engineered wet lay-up wraps. */
 export const wrapCards: SystemCard[] = [
   makeCard({
     code: 'W-310',
+    chemistry: 'urethane',
     name: 'Water-set glass wrap',
     summary: 'Minutes; low pressure; by the pack.',
     families: ['F4'],
@@ -24,8 +35,8 @@ export const wrapCards: SystemCard[] = [
       tool: 'Bucket of clean water',
     },
     packUnit: 'm',
-    packs: packs('W-310', ['50 mm × 1.5 m', 1.5, 26], ['75 mm × 2.7 m', 2.7, 41]),
-    tape: { widthMm: 75, plyMm: 0.38 },
+    packs: rolls('W-310', [50, 1.5, 26], [75, 2.7, 41]),
+    tape: { widthMm: 75, plyMm: 0.38, resinShare: 0.5 },
     cure: {
       refMassG: 150,
       massExponent: 0.1,
@@ -65,6 +76,7 @@ export const wrapCards: SystemCard[] = [
   }),
   makeCard({
     code: 'W-320',
+    chemistry: 'urethane',
     name: 'Water-set glass wrap, wide',
     summary: 'Larger pipes; slower.',
     families: ['F4'],
@@ -78,8 +90,8 @@ export const wrapCards: SystemCard[] = [
       tool: 'Trough of clean water',
     },
     packUnit: 'm',
-    packs: packs('W-320', ['100 mm × 3.6 m', 3.6, 58], ['150 mm × 4.5 m', 4.5, 84]),
-    tape: { widthMm: 150, plyMm: 0.42 },
+    packs: rolls('W-320', [100, 3.6, 58], [150, 4.5, 84]),
+    tape: { widthMm: 150, plyMm: 0.42, resinShare: 0.5 },
     cure: {
       refMassG: 400,
       massExponent: 0.1,
@@ -119,6 +131,7 @@ export const wrapCards: SystemCard[] = [
     name: 'Wet lay-up glass wrap',
     summary: 'Engineered: laminate properties qualified.',
     families: ['F5'],
+    helps: ['isolation-ply'],
     mix: {
       kind: 'two-part',
       ratio: { a: 100, b: 32, by: 'mass' },
@@ -132,7 +145,7 @@ export const wrapCards: SystemCard[] = [
     },
     packUnit: 'm',
     packs: packs('W-330', ['10 m kit', 10, 190], ['25 m kit', 25, 420]),
-    tape: { widthMm: 150, plyMm: 0.45 },
+    tape: { widthMm: 150, plyMm: 0.45, resinShare: 0.55 },
     cure: {
       refMassG: 500,
       massExponent: 0.3,
@@ -207,7 +220,7 @@ export const wrapCards: SystemCard[] = [
     },
     packUnit: 'm',
     packs: packs('W-350', ['10 m kit', 10, 640]),
-    tape: { widthMm: 150, plyMm: 0.6 },
+    tape: { widthMm: 150, plyMm: 0.6, resinShare: 0.5 },
     cure: {
       refMassG: 500,
       massExponent: 0.3,

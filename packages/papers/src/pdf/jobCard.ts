@@ -1,21 +1,19 @@
 import {
+  askedBy,
   familyOf,
+  formatDuration,
   INTENT_NAMES,
-  MILESTONE_NAMES,
+  MINUTE,
   say,
-  schoolsFor,
   show,
-  STATION_NAMES,
-  STATIONS,
-  stepTime,
+  word,
   type Drawing,
   type Figure,
-  type Hold,
   type Plan,
-  type Step,
   type UnitSystem,
 } from '@kelmot/core';
 import QRCode from 'qrcode';
+import { stations } from './steps';
 import { drawSectionOn } from './section';
 import { INK, Sheet, STYLES, type Fonts, type PaperSize } from './sheet';
 
@@ -38,6 +36,9 @@ export interface JobCardRequest {
 export const SECTION_BOX = { width: 500, height: 190 };
 const QR_SIDE = 74;
 
+const DAY_MIN = 1440;
+const days = (n: number) => formatDuration(n * DAY_MIN);
+
 const figureText = (f: Figure, units: UnitSystem): string => {
   const { figure, unit } = show(f.value, f.quantity, units);
   return f.quantity === 'money' ? `${unit}${figure}` : `${figure} ${unit}`.trim();
@@ -45,7 +46,7 @@ const figureText = (f: Figure, units: UnitSystem): string => {
 
 /** A moment as it is written on paper: date and 24-hour clock. */
 function when(at: number, zoneMin: number): string {
-  const iso = new Date(at + zoneMin * 60_000).toISOString();
+  const iso = new Date(at + zoneMin * MINUTE).toISOString();
   return `${iso.slice(0, 10)} ${iso.slice(11, 16)}`;
 }
 
@@ -72,7 +73,7 @@ function head(sheet: Sheet, { plan, url, zoneMin }: JobCardRequest): void {
     0,
     width,
   );
-  const back = Date.parse(window.startAt) + window.downMin * 60_000;
+  const back = Date.parse(window.startAt) + window.downMin * MINUTE;
   sheet.write(
     `${plan.site.name}, ${asset.position}. Planned ${when(Date.parse(plan.madeAt), zoneMin)}. Back by ${when(back, zoneMin)}.`,
     STYLES.text,
@@ -110,6 +111,10 @@ const KEY_FIGURES = [
   'downtime',
   'nothing.until',
   'nothing.cost',
+  'quote.cost',
+  'quote.ready',
+  'part.cost',
+  'part.ready',
 ];
 
 /** Figures in four columns: what a person asks first. */
@@ -125,122 +130,14 @@ function keyFigures(sheet: Sheet, { plan, units }: JobCardRequest): void {
     });
     sheet.y += 28;
   }
+  if (plan.tightest.length > 0)
+    sheet.write(
+      `Tightest: ${plan.tightest.map((t) => `${word(t.about, units)}, ${formatDuration(t.slackMin)} to spare`).join('; ')}.`,
+      STYLES.strong,
+    );
   if (plan.next)
     sheet.write(
-      `Next best: ${plan.next.code} ${plan.next.name}, ready in ${say(plan.next.readyMin, 'time')}, material and downtime ${plan.site.currency}${Math.round(plan.next.total)}, expected life ${Math.round(plan.next.lifeDays)} days; this one ${Math.round(plan.lifeDays)}.`,
-      STYLES.label,
-    );
-}
-
-/** What is written on the line of a hold: limits, and room for what was read. */
-function holdLine(hold: Hold, units: UnitSystem): string | null {
-  switch (hold.kind) {
-    case 'check':
-      return null;
-    case 'ambient':
-      return 'Air ______   Humidity ______   Surface ______   Go / Stop';
-    case 'reading': {
-      const limits = [
-        hold.min === null ? null : `${say(hold.min, hold.quantity, units)} or more`,
-        hold.max === null ? null : `${say(hold.max, hold.quantity, units)} or less`,
-      ].filter(Boolean);
-      return `${hold.label}: ${limits.join(', ')}.   Read ____________`;
-    }
-    case 'hardness':
-      return `Shore ${hold.scale} ${hold.target} or more:   ______   ______   ______`;
-    case 'thickness':
-      return `Mean ${say(hold.targetMm, 'length', units)}, none under four fifths: ${'   ______'.repeat(hold.minReadings)}`;
-    case 'countdown':
-      return `${hold.label}: ${say(hold.minutes, 'time')}.   From ______ to ______`;
-    case 'photo':
-      return `Photograph: ${hold.label.toLowerCase()}.`;
-    case 'approval':
-      return 'Name ______________________   Reference ________________   Signed ______________';
-  }
-}
-
-function stepOn(sheet: Sheet, step: Step, no: number, units: UnitSystem): void {
-  const indent = 30;
-  const time = stepTime(step);
-  const side = [
-    time > 0 ? say(time, 'time') : '',
-    step.people > 1 ? `${step.people} people` : '',
-    step.waitsFor ? `not before ${MILESTONE_NAMES[step.waitsFor]}` : '',
-  ]
-    .filter(Boolean)
-    .join(', ');
-  const lines = sheet.wrap(step.text, sheet.width - indent, STYLES.text).length;
-  sheet.need(STYLES.row.lead + Math.min(lines, 3) * STYLES.text.lead + 6);
-  if (step.hold) sheet.box(sheet.left, sheet.y + 1, 11, 11);
-  sheet.put(`${no}`, sheet.left + 16, sheet.y, STYLES.row);
-  sheet.put(step.title, sheet.left + indent, sheet.y, STYLES.row);
-  sheet.put(side, sheet.right, sheet.y + 1.5, STYLES.label, 'right');
-  sheet.y += STYLES.row.lead;
-  sheet.write(step.text, STYLES.text, indent);
-  const line = step.hold && holdLine(step.hold, units);
-  if (line) {
-    sheet.y += 2;
-    sheet.write(line, STYLES.strong, indent);
-  }
-  for (const { sign, remedy } of step.wrong)
-    sheet.write(`${sign}: ${remedy}`, STYLES.label, indent);
-  sheet.y += 4;
-  sheet.rule();
-  sheet.y += 4;
-}
-
-function stations(sheet: Sheet, { plan, units }: JobCardRequest): void {
-  for (const station of STATIONS) {
-    const steps = plan.steps.filter((s) => s.station === station);
-    if (steps.length === 0) continue;
-    sheet.heading(STATION_NAMES[station]);
-    if (station === 'mix') batches(sheet, plan, units);
-    if (station === 'cure') clocks(sheet, plan, units);
-    steps.forEach((step, i) => stepOn(sheet, step, i + 1, units));
-  }
-}
-
-function batches(sheet: Sheet, plan: Plan, units: UnitSystem): void {
-  const grams = (g: number | null) => (g === null ? '' : say(g, 'mass', units));
-  sheet.table(
-    ['Batch', 'Coat', 'Makes', 'Part A', 'Part B', 'Place within', 'Lot', 'Mixed at', 'Placed at'],
-    plan.batches
-      .slice(0, 40)
-      .map((b) => [
-        `${b.no}`,
-        `${b.coat}`,
-        say(b.ml, 'volume', units),
-        grams(b.aG),
-        grams(b.bG),
-        say(b.placeByMin, 'time'),
-        '__________',
-        '________',
-        '________',
-      ]),
-    [0.6, 0.5, 1, 1, 1, 1.2, 1.3, 1, 1],
-  );
-  sheet.y += 4;
-}
-
-function clocks(sheet: Sheet, plan: Plan, units: UnitSystem): void {
-  sheet.table(
-    ['From the last mix', 'After', 'At the clock', 'Needed'],
-    [...plan.milestones]
-      .sort((p, q) => p.minutes - q.minutes)
-      .map((m) => [
-        MILESTONE_NAMES[m.id],
-        say(m.minutes, 'time'),
-        '________',
-        m.id === plan.needed ? 'this one' : '',
-      ]),
-    [2, 1, 1, 1],
-  );
-  sheet.y += 4;
-  if (plan.heat.length > 0)
-    sheet.write(
-      `Held warmer, ${MILESTONE_NAMES[plan.needed]} comes sooner: ${plan.heat
-        .map((h) => `${say(h.minutes, 'time')} at ${say(h.tempC, 'temperature', units)}`)
-        .join(', ')}.`,
+      `Next best: ${plan.next.code} ${plan.next.name}, ready in ${say(plan.next.readyMin, 'time')}, material and downtime ${plan.site.currency}${Math.round(plan.next.total)}, expected life ${days(plan.next.lifeDays)}; this one ${days(plan.lifeDays)}.`,
       STYLES.label,
     );
 }
@@ -252,7 +149,7 @@ function supplies(sheet: Sheet, { plan, units }: JobCardRequest): void {
     plan.supplies.map((s) => [
       '[  ]',
       `${s.code ?? ''} ${s.name}`.trim(),
-      s.for,
+      word(s.for, units),
       say(s.amount, s.quantity, units),
       s.picks.map((p) => `${p.count} × ${p.label}, ${p.lot ? `lot ${p.lot}` : 'buy'}`).join('; '),
       s.leftover ? say(s.leftover, s.quantity, units) : '',
@@ -261,27 +158,36 @@ function supplies(sheet: Sheet, { plan, units }: JobCardRequest): void {
   );
 }
 
-function safety(sheet: Sheet, { plan }: JobCardRequest): void {
+function safety(sheet: Sheet, { plan, units }: JobCardRequest): void {
   sheet.heading('Cautions');
   for (const c of plan.cautions) sheet.write(`• ${c.text}`, STYLES.text, 4);
   sheet.write(`Wear: ${plan.gear.join(', ')}.`, STYLES.strong);
-  for (const who of plan.approvers) sheet.write(`${who} must approve.`, STYLES.strong);
+  for (const who of plan.approvers)
+    sheet.write(
+      `${who} approves:   Name ____________________   Signed ____________________   Date ____________`,
+      STYLES.strong,
+    );
   if (plan.conditions.length > 0)
-    sheet.write(`It fits if: ${plan.conditions.join('; ')}.`, STYLES.strong);
+    sheet.write(
+      `It fits if: ${plan.conditions.map((c) => word(c, units)).join('; ')}.`,
+      STYLES.strong,
+    );
+  for (const warning of plan.warnings) sheet.write(word(warning, units), STYLES.text);
 }
 
-function afterwards(sheet: Sheet, { plan }: JobCardRequest): void {
+function afterwards(sheet: Sheet, { plan, units }: JobCardRequest): void {
   sheet.heading('Afterwards');
   sheet.write(
-    `Look at it again ${plan.nextLookDays} days after its return. Expected life ${Math.round(plan.lifeDays)} days.${
+    `Look at it again ${days(plan.nextLookDays)} after its return. Expected life ${days(plan.lifeDays)}.${
       plan.replaceInDays === null
         ? ''
-        : ` A stop-gap: replace it within ${plan.replaceInDays} days.`
+        : ` A stop-gap: replace it within ${days(plan.replaceInDays)}.`
     }`,
     STYLES.text,
   );
-  for (const line of plan.removal) sheet.write(`How it comes off: ${line}`, STYLES.text);
-  for (const school of schoolsFor(plan.survey.family, plan.card)) {
+  for (const line of plan.removal)
+    sheet.write(`How it comes off: ${word(line, units)}`, STYLES.text);
+  for (const school of askedBy(familyOf(plan.survey.family).method.schools, plan.card)) {
     const value = plan.schools[school.id] ?? school.usual;
     const label = school.options.find((o) => o.value === value)?.label;
     if (label) sheet.write(`${school.question}: ${label.toLowerCase()}.`, STYLES.label);

@@ -16,6 +16,7 @@ import { StopMark, WaitMark } from '@/ui/marks';
 import { Empty, Failed, Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
+import { useWords } from '@/ui/useWords';
 
 const DAY = 86_400_000;
 const open = (row: ActRow['row']) => router.navigate(`/repair/${row.id}/${row.station}`);
@@ -46,7 +47,8 @@ function Running({
   now: number;
   ruling: boolean;
 }) {
-  const { row, act } = item;
+  const { row, act, strips } = item;
+  const { say, tell } = useWords();
   if (!act) return null;
   const closing = act.phase === 'overcoat' && act.clockTo !== null && act.clockTo - now < 3_600_000;
   const right =
@@ -54,11 +56,11 @@ function Running({
       ? 'Mix'
       : act.phase === 'cure' || act.phase === 'ready'
         ? STATION_NAMES.cure
-        : `Build, coat ${act.coat + 1} next`;
+        : STATION_NAMES.build;
   return (
     <Pressable
       role="link"
-      aria-label={`${row.tag} ${row.assetName}: ${act.say} ${act.second}`}
+      aria-label={`${row.tag} ${row.assetName}: ${tell(act.say)} ${say(act.second)}`}
       testID={`bench-${row.tag}`}
       onPress={() => open(row)}
       className="mx-4 gap-1 border-b border-rule py-3 active:opacity-80"
@@ -74,23 +76,36 @@ function Running({
           />
         ) : null}
         <View className="min-w-0 flex-1">
-          <Txt as="strong">{act.say}</Txt>
-          <Txt className="text-pencil">{act.second}</Txt>
+          <Txt as="strong">{tell(act.say)}</Txt>
+          <Txt className="text-pencil">{say(act.second)}</Txt>
         </View>
       </View>
-      <CureStrip
-        strip={act.strip}
-        axis={axis}
-        now={now}
-        height={ruling ? 26 : 14}
-        withWindow={act.phase.startsWith('overcoat')}
-      />
+      {strips.map((s) => {
+        const atHand = s.round.id === act.round.id;
+        return (
+          <View key={s.round.id}>
+            {strips.length > 1 ? (
+              <Txt as="label">
+                {tell(s.round.name)}, {s.round.cardCode}
+              </Txt>
+            ) : null}
+            <CureStrip
+              strip={atHand ? act.strip : s.strip}
+              axis={axis}
+              now={now}
+              height={ruling && atHand ? 26 : 14}
+              withWindow={s.strip.window !== null}
+            />
+          </View>
+        );
+      })}
     </Pressable>
   );
 }
 
 function Stopped({ item }: { item: ActRow }) {
   const { row } = item;
+  const { tell } = useWords();
   return (
     <View className="mx-4 gap-2 border-b border-rule py-3">
       <View className="flex-row items-start gap-3">
@@ -98,7 +113,7 @@ function Stopped({ item }: { item: ActRow }) {
         <View className="min-w-0 flex-1 gap-1">
           <Head row={row} right={STATION_NAMES[row.station]} />
           <Txt as="row" className="text-oxideInk">
-            {row.stop}
+            {row.stop ? tell(row.stop) : ''}
           </Txt>
         </View>
       </View>

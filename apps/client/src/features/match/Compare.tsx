@@ -1,10 +1,10 @@
 import { say, VERDICT_NAMES, type Scored } from '@kelmot/core';
 import { View } from 'react-native';
-import { useAppSelector } from '@/store/hooks';
 import { LinkButton } from '@/ui/Button';
 import { useLayout } from '@/ui/layout';
 import { VerdictMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
+import { useWords } from '@/ui/useWords';
 
 /** Four side by side is as many as can be read. */
 export const MOST_COMPARED = 4;
@@ -17,7 +17,7 @@ export function Compare({
   chosen: readonly Scored[];
   onDrop: (code: string) => void;
 }) {
-  const units = useAppSelector((s) => s.settings.units);
+  const { units, tell } = useWords();
   const wide = useLayout() !== 'phone';
   if (chosen.length < 2) return null;
   return (
@@ -63,7 +63,7 @@ export function Compare({
               {decisive.map((j) => (
                 <Txt key={j.rule.id}>
                   <Txt as="strong">{j.rule.name}. </Txt>
-                  {j.because}
+                  {tell(j.because)}
                 </Txt>
               ))}
               <LinkButton

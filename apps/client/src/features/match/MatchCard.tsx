@@ -1,8 +1,9 @@
 import {
   marginPct,
-  matchFigures,
+  previewFigures,
   VERDICT_NAMES,
   type Judged,
+  type Message,
   type Relax,
   type Scored,
 } from '@kelmot/core';
@@ -14,6 +15,7 @@ import { FigureText } from '@/ui/FigureText';
 import { LimitRule } from '@/ui/LimitRule';
 import { VerdictMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
+import { useWords } from '@/ui/useWords';
 
 const INK = { fits: 'text-mossInk', if: 'text-ochreInk', no: 'text-oxideInk' } as const;
 
@@ -35,25 +37,30 @@ function deciding({ match }: Scored): Judged[] {
   return judged.filter((j) => j.verdict === verdict && j.against);
 }
 
-function sentence({ match }: Scored): { lead: string; rest: string } {
+function decision(
+  { match }: Scored,
+  say: (message: Message) => string,
+): { lead: string; rest: string } {
   const { verdict, judged } = match;
   const turned = judged.filter((j) => j.verdict === verdict);
   if (verdict === 'if')
     return {
       lead: 'Fits if ',
-      rest: `${turned
-        .map((j) => j.condition)
-        .filter(Boolean)
-        .join('; ')}.`,
+      rest: `${turned.flatMap((j) => (j.condition ? [say(j.condition)] : [])).join('; ')}.`,
     };
   if (verdict === 'no') {
-    const relax = turned.length === 1 ? turned[0]?.relax?.say : undefined;
+    const [first] = turned;
+    const relax = turned.length === 1 ? first?.relax?.say : undefined;
     return {
       lead: 'Does not fit. ',
       rest:
         turned.length > 1
           ? `${turned.map((j) => j.rule.name.toLowerCase()).join(', ')} stop it.`
-          : (relax ?? turned[0]?.because ?? ''),
+          : relax
+            ? say(relax)
+            : first
+              ? say(first.because)
+              : '',
     };
   }
   return { lead: '', rest: '' };
@@ -83,9 +90,10 @@ export function MatchCard({
 }: MatchCardProps) {
   const { match, parts, score } = scored;
   const { card, verdict } = match;
+  const { units, say, tell } = useWords();
   const [open, setOpen] = useState(false);
-  const figures = useMemo(() => matchFigures(match), [match]);
-  const { lead, rest } = sentence(scored);
+  const figures = useMemo(() => previewFigures(match, units), [match, units]);
+  const { lead, rest } = decision(scored, verdict === 'if' ? say : tell);
   const turnable = match.judged.filter((j) => j.verdict !== 'fits' && j.relax);
   return (
     <View
@@ -165,19 +173,19 @@ export function MatchCard({
                 </Txt>
                 <Txt className="min-w-0 flex-1">
                   <Txt as="strong">{j.rule.question} </Txt>
-                  {j.because}
+                  {tell(j.because)}
                 </Txt>
               </View>
               {j.relax && j.verdict !== 'fits' ? (
                 <Pressable
                   role="button"
-                  aria-label={`Try it: ${j.relax.say}`}
+                  aria-label={`Try it: ${tell(j.relax.say)}`}
                   testID={`try-${card.code}-${j.rule.id}`}
                   onPress={() => j.relax && onTry(j.relax)}
                   className="min-h-[48px] justify-center self-start pl-[88px]"
                 >
                   <Txt as="inline" className="border-b-[1.5px] border-dotted border-teal">
-                    {j.relax.say} Try it
+                    {tell(j.relax.say)} Try it
                   </Txt>
                 </Pressable>
               ) : null}

@@ -1,8 +1,9 @@
 import {
+  askedBy,
   dayClockText,
+  familyOf,
   INTENT_NAMES,
   INTENTS,
-  schoolsFor,
   settled,
   whyFirst,
   withChanges,
@@ -34,6 +35,7 @@ import { Compare, MOST_COMPARED } from './Compare';
 import { MatchCard } from './MatchCard';
 import { RefusalBlock } from './RefusalBlock';
 import { SchoolChoices } from './SchoolChoices';
+import { SecondChoices } from './SecondChoices';
 import { useMatches } from './useMatches';
 import { Weighing } from './Weighing';
 import { TrialBar, WhatIfBlock } from './WhatIfBlock';
@@ -55,10 +57,13 @@ export function MatchScreen({
   const [all, setAll] = useState(false);
   const [compared, setCompared] = useState<string[]>([]);
   const [schools, setSchools] = useState<Schools>(view.plan?.body.schools ?? {});
+  const [seconds, setSeconds] = useState<Readonly<Record<string, string>>>(
+    view.plan?.body.seconds ?? {},
+  );
   const [trial, setTrial] = useState<readonly Relax[]>([]);
   const weights = useAppSelector((s) => s.settings.weights[intent]);
   const survey = (trial.length > 0 && withChanges(view.survey, trial)) || view.survey;
-  const { ranked, whatIf, loading, error } = useMatches(survey, intent, weights, schools);
+  const { ranked, whatIf, loading, error } = useMatches(survey, intent, weights, schools, seconds);
   const usable = ranked.filter((s) => s.match.verdict !== 'no');
   const chosen = usable.find((s) => s.match.card.code === picked) ?? usable[0];
   const code = chosen?.match.card.code;
@@ -66,12 +71,25 @@ export function MatchScreen({
   const begun = view.mixes.length > 0;
   const same = view.plan?.body.card.code === code && view.intent === intent;
   const drawing = sectionOf({ ...view, plan: null }, now, units, { width, height: 196 });
-  const taken = settled(schoolsFor(view.survey.family, chosen?.match.card), schools);
-  const sameSchools = JSON.stringify(taken) === JSON.stringify(view.plan?.body.schools ?? taken);
+  const taken = settled(
+    askedBy(familyOf(view.survey.family).method.schools, chosen?.match.card),
+    schools,
+  );
+  const before = view.plan?.body;
+  const sameSchools =
+    JSON.stringify([taken, seconds]) ===
+    JSON.stringify([before?.schools ?? taken, before?.seconds ?? {}]);
   const take = () => {
     if (!code || !repair.canWrite) return;
     if (!same || !sameSchools)
-      repair.send({ type: 'plan.make', planId: uuidv7(), cardCode: code, intent, schools: taken });
+      repair.send({
+        type: 'plan.make',
+        planId: uuidv7(),
+        cardCode: code,
+        intent,
+        schools: taken,
+        seconds,
+      });
     router.navigate(`/repair/${view.id}/prep`);
   };
   const keep = () => {
@@ -174,6 +192,9 @@ export function MatchScreen({
         </View>
       ) : null}
       <WhatIfBlock found={whatIf} onTry={(w) => setTrial([...trial, ...w.changes])} />
+      {chosen ? (
+        <SecondChoices match={chosen.match} chosen={seconds} onChoose={setSeconds} />
+      ) : null}
       <Weighing intent={intent} />
       <SchoolChoices
         family={view.survey.family}

@@ -5,10 +5,12 @@ import { useSiteQuery } from '@/store/api';
 import { SecondaryButton } from '@/ui/Button';
 import { StopMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
+import { useWords } from '@/ui/useWords';
 
 /** A refusal is an answer too: why, who must decide, and the sheet that goes to them. */
 export function RefusalBlock({ survey, repairId }: { survey: Survey; repairId: string }) {
   const { data: site } = useSiteQuery();
+  const { tell } = useWords();
   if (!site) return null;
   const { refusals } = demandOfSurvey(survey, site.settings);
   if (refusals.length === 0) return null;
@@ -19,7 +21,7 @@ export function RefusalBlock({ survey, repairId }: { survey: Survey; repairId: s
           <StopMark />
           <View className="min-w-0 flex-1 gap-0.5">
             <Txt as="row" className="text-oxideInk">
-              Stop. {r.because}
+              Stop. {tell(r.because)}
             </Txt>
             {r.who === 'none' ? null : (
               <Txt as="strong">{PERMISSION_NAMES[r.who]} must decide.</Txt>

@@ -1,4 +1,11 @@
-import { schoolsFor, settled, type FamilyId, type Schools, type SystemCard } from '@kelmot/core';
+import {
+  askedBy,
+  familyOf,
+  settled,
+  type FamilyId,
+  type Schools,
+  type SystemCard,
+} from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Disclosure } from '@/ui/Button';
@@ -18,7 +25,7 @@ export function SchoolChoices({
   onChoose: (next: Schools) => void;
 }) {
   const [open, setOpen] = useState(false);
-  const asked = schoolsFor(family, card);
+  const asked = askedBy(familyOf(family).method.schools, card);
   const now = settled(asked, chosen);
   const own = asked.filter((s) => now[s.id] !== s.usual).length;
   return (

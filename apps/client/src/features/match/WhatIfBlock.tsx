@@ -1,11 +1,18 @@
-import { VERDICT_NAMES, type Relax, type WhatIf } from '@kelmot/core';
+import { VERDICT_NAMES, word, type Relax, type UnitSystem, type WhatIf } from '@kelmot/core';
 import { View } from 'react-native';
 import { SecondaryButton } from '@/ui/Button';
 import { Txt } from '@/ui/Txt';
+import { useWords } from '@/ui/useWords';
 
 /** Changes as one phrase: “with power tools; with 2 h more”. */
-const sayChanges = (changes: readonly Relax[]) =>
-  changes.map((c) => c.say.replace(/^Would (if )?/, '').replace(/\.$/, '')).join('; ');
+const sayChanges = (changes: readonly Relax[], units: UnitSystem) =>
+  changes
+    .map((c) =>
+      word(c.say, units)
+        .replace(/^Would (if )?/, '')
+        .replace(/\.$/, ''),
+    )
+    .join('; ');
 
 /** The least changes of the survey that would let a better system in, each one touch to try. */
 export function WhatIfBlock({
@@ -15,6 +22,7 @@ export function WhatIfBlock({
   found: readonly WhatIf[];
   onTry: (w: WhatIf) => void;
 }) {
+  const { units } = useWords();
   if (found.length === 0) return null;
   return (
     <View className="gap-3 border-b border-rule px-4 py-4" testID="what-if">
@@ -27,11 +35,11 @@ export function WhatIfBlock({
             <Txt as="inline">
               {w.code} {w.name}: {VERDICT_NAMES[w.verdict].toLowerCase()}
             </Txt>
-            <Txt className="text-pencil">{sayChanges(w.changes)}.</Txt>
+            <Txt className="text-pencil">{sayChanges(w.changes, units)}.</Txt>
           </View>
           <SecondaryButton
             label="Try"
-            hint={`Try ${sayChanges(w.changes)}, for ${w.code}`}
+            hint={`Try ${sayChanges(w.changes, units)}, for ${w.code}`}
             testID={`what-if-${w.code}`}
             onPress={() => onTry(w)}
           />
@@ -51,9 +59,10 @@ export function TrialBar({
   onUndo: () => void;
   onKeep: (() => void) | null;
 }) {
+  const { units } = useWords();
   return (
     <View role="status" testID="trial" className="gap-2 border-b border-ink bg-mossTint px-4 py-3">
-      <Txt as="inline">Trying: {sayChanges(changes)}</Txt>
+      <Txt as="inline">Trying: {sayChanges(changes, units)}</Txt>
       <View className="flex-row gap-2">
         <View className="flex-1">
           <SecondaryButton label="Undo" testID="trial-undo" onPress={onUndo} />

@@ -31,11 +31,12 @@ export function useMatches(
   intent: Intent,
   weights?: Weights,
   schools?: Schools,
+  seconds?: Readonly<Record<string, string>>,
 ): Matches {
   const { data: cards, isLoading, error } = useCardsQuery();
   const { data: site, isLoading: siteLoading } = useSiteQuery();
   const meant = useMemo(() => ({ ...survey, intent }), [survey, intent]);
-  const context = useWorkContext(meant, schools);
+  const context = useWorkContext(meant, schools, seconds);
   const matches = useMemo(
     () => (cards && site ? matchAll(meant, cards.filter(isSystem), site.settings, context) : []),
     [meant, cards, site, context],

@@ -3,12 +3,16 @@ import { useMemo } from 'react';
 import { useCardsQuery, useForecastQuery, useShelfQuery } from '@/store/api';
 
 /** What is known besides survey, card and site: cards at hand, shelf, forecast, schools. The server plans with the same. */
-export function useWorkContext(survey: Survey, schools?: Schools): WorkContext {
+export function useWorkContext(
+  survey: Survey,
+  schools?: Schools,
+  seconds?: Readonly<Record<string, string>>,
+): WorkContext {
   const { data: library } = useCardsQuery();
   const { data: shelf } = useShelfQuery();
   const { data: forecast } = useForecastQuery();
   return useMemo(
-    () => ({ ...weatherFor(survey, forecast?.hours ?? []), schools, shelf, library }),
-    [survey, forecast, schools, shelf, library],
+    () => ({ ...weatherFor(survey, forecast?.hours ?? []), schools, seconds, shelf, library }),
+    [survey, forecast, schools, seconds, shelf, library],
   );
 }

@@ -1,4 +1,4 @@
-import { familyOf, INTENT_NAMES, type Plan } from '@kelmot/core';
+import { familyOf, formatDuration, INTENT_NAMES, planBatches, type Plan } from '@kelmot/core';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
@@ -7,12 +7,12 @@ import { sectionOf } from '@/features/repair/sectionOf';
 import { useRepair } from '@/features/repair/useRepair';
 import { Supplies } from '@/features/stations/Supplies';
 import { sayError } from '@/store/api';
-import { useAppSelector } from '@/store/hooks';
 import { BackArrow, SecondaryButton, Tag } from '@/ui/Button';
 import { FigureText } from '@/ui/FigureText';
 import { SectionView } from '@/ui/SectionView';
 import { Failed, Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
+import { useWords } from '@/ui/useWords';
 import { useNow } from '@/ui/useNow';
 import { WorkingSheet } from '@/ui/Working';
 import type { RepairView } from '@kelmot/contract';
@@ -108,7 +108,7 @@ function Lines({ title, lines }: { title: string; lines: string[] }) {
 export function PapersScreen() {
   const { id = '' } = useLocalSearchParams<{ id: string }>();
   const { view, error, loading } = useRepair(id);
-  const units = useAppSelector((s) => s.settings.units);
+  const { units, tell } = useWords();
   const now = useNow(60_000);
   const [width, setWidth] = useState(0);
   if (!view) return loading || !error ? <Skeleton /> : <Failed say={sayError(error)} />;
@@ -141,18 +141,26 @@ export function PapersScreen() {
                 </Txt>
                 <Txt className="text-pencil">
                   {familyOf(view.survey.family).title}. {INTENT_NAMES[plan.survey.intent]}.{' '}
-                  {plan.steps.length} steps, {plan.batches.length}{' '}
-                  {plan.batches.length === 1 ? 'batch' : 'batches'}.
+                  {plan.steps.length} steps, {plan.rounds.length}{' '}
+                  {plan.rounds.length === 1 ? 'round' : 'rounds'}, {planBatches(plan).length}{' '}
+                  {planBatches(plan).length === 1 ? 'batch' : 'batches'}.
                 </Txt>
               </View>
               <Buttons view={view} plan={plan} />
               <Costs plan={plan} />
               <Supplies plan={plan} />
-              <Lines title="What would raise the chance" lines={plan.raise} />
+              <Lines
+                title="Tightest"
+                lines={plan.tightest.map(
+                  (t) => `${tell(t.about)}: ${formatDuration(t.slackMin)} to spare.`,
+                )}
+              />
+              <Lines title="Mind" lines={plan.warnings.map(tell)} />
+              <Lines title="What would raise the chance" lines={plan.raise.map(tell)} />
               <Lines title="Who must approve" lines={plan.approvers.map((w) => `${w}.`)} />
               <Lines title="Wear" lines={plan.gear} />
               <Lines title="Cautions" lines={plan.cautions.map((c) => c.text)} />
-              <Lines title="How it comes off" lines={plan.removal} />
+              <Lines title="How it comes off" lines={plan.removal.map(tell)} />
             </>
           ) : (
             <Txt className="p-4">No plan yet: choose a system at Match.</Txt>

@@ -43,6 +43,7 @@ export function usePapers(view: RepairView, plan: Plan) {
   const [error, setError] = useState<string | null>(null);
   const url = `${globalThis.location?.origin ?? ''}/repair/${view.id}/${view.station}`;
   const name = `${view.tag}-${plan.card.code}`.replace(/[^\w.-]+/g, '-');
+  const number = view.plan?.number ?? 1;
   const make = async (id: string, work: () => Promise<void>) => {
     setMaking(id);
     setError(null);
@@ -80,7 +81,11 @@ export function usePapers(view: RepairView, plan: Plan) {
   const calendar = () =>
     make('ics', async () => {
       const papers = await import('@kelmot/papers');
-      download(`${name}.ics`, papers.calendarOf(plan, view.id, url), 'text/calendar');
+      download(
+        `${name}.ics`,
+        papers.calendarOf({ plan, repairId: view.id, url, number }),
+        'text/calendar',
+      );
     });
   const whole = () =>
     make('json', () => {

@@ -5,11 +5,11 @@ import { ScrollView, View } from 'react-native';
 import { sectionOf } from '@/features/repair/sectionOf';
 import { useRepair } from '@/features/repair/useRepair';
 import { sayError, useMeQuery, useSiteQuery } from '@/store/api';
-import { useAppSelector } from '@/store/hooks';
 import { BackArrow, SecondaryButton } from '@/ui/Button';
 import { SectionView } from '@/ui/SectionView';
 import { Failed, Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
+import { useWords } from '@/ui/useWords';
 import { useNow } from '@/ui/useNow';
 
 /** The sheet that goes to who must decide: why it was stopped, the section, and every measurement taken. */
@@ -18,7 +18,7 @@ export function ReferralScreen() {
   const { view, error, loading } = useRepair(id);
   const { data: site } = useSiteQuery();
   const { data: me } = useMeQuery();
-  const units = useAppSelector((s) => s.settings.units);
+  const { units, tell } = useWords();
   const now = useNow(60_000);
   const [width, setWidth] = useState(0);
   if (!view || !site) return loading || !error ? <Skeleton /> : <Failed say={sayError(error)} />;
@@ -54,7 +54,7 @@ export function ReferralScreen() {
           ) : null}
           {refusals.map((r) => (
             <View key={r.id}>
-              <Txt as="strong">{r.because}</Txt>
+              <Txt as="strong">{tell(r.because)}</Txt>
               <Txt>
                 {r.who === 'none'
                   ? 'The site decides what is done instead.'

@@ -5,7 +5,7 @@ import {
   gistOf,
   layersText,
   MEDIUM_NAMES,
-  mixedAt,
+  mixedOf,
   say,
   stripOf,
   type Drawing,
@@ -22,13 +22,17 @@ interface Size {
 /** The state of each coat as it is really built: planned, wet, curing, set. */
 export function coatStates(plan: Plan, view: RepairView, now: number): Fill[] {
   const coats = plan.figures.coats?.value ?? 1;
-  const sound = mixedBatches(view.mixes).filter((m) => !m.binned);
+  const mixes = mixedBatches(view.mixes);
+  const gist = gistOf(plan);
+  const done = new Set(mixes.filter((x) => !x.binned).map((x) => x.batchNo));
+  const own = gist.rounds.filter((r) => r.cardCode === plan.card.code);
   return Array.from({ length: coats }, (_, i): Fill => {
-    const numbers = plan.batches.filter((b) => b.coat === i + 1).map((b) => b.no);
-    const mixed = sound.filter((m) => numbers.includes(m.batchNo));
-    const at = mixedAt(mixed);
-    if (at === null || mixed.length < numbers.length) return mixed.length > 0 ? 'wet' : 'planned';
-    const strip = stripOf(gistOf(plan), at);
+    const round = own[Math.min(i, own.length - 1)];
+    const mixed = round && mixedOf(round, mixes);
+    if (!round || !mixed) return 'planned';
+    if (round.batches.some((b) => !done.has(b.no))) return 'wet';
+    const at = mixed.last;
+    const strip = stripOf(gist, round, at);
     if (now < (strip.segments[1]?.to ?? at)) return 'wet';
     return now < strip.ready ? 'curing' : 'set';
   });

@@ -1,4 +1,4 @@
-import { clockText } from '@kelmot/core';
+import { clockText, word } from '@kelmot/core';
 import { router } from 'expo-router';
 import { useRef, useState } from 'react';
 import { FlatList, Pressable, TextInput, View } from 'react-native';
@@ -23,7 +23,7 @@ function Line({ item, now, open }: { item: ActRow; now: number; open: boolean })
   return (
     <Pressable
       role="link"
-      aria-label={`${row.tag} ${row.assetName}, ${row.title}: ${stopped ? row.stop : say}`}
+      aria-label={`${row.tag} ${row.assetName}, ${row.title}: ${stopped && row.stop ? word(row.stop) : say}`}
       aria-current={open ? 'true' : undefined}
       testID={`register-${row.tag}`}
       onPress={() => router.navigate(`/repair/${row.id}/${row.station}`)}

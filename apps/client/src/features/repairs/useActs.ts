@@ -1,5 +1,12 @@
 import { mixedBatches, type RepairRow } from '@kelmot/contract';
-import { nextAct, STATION_NAMES, type NextAct } from '@kelmot/core';
+import {
+  nextAct,
+  STATION_NAMES,
+  stripsOf,
+  word,
+  type NextAct,
+  type RoundStrip,
+} from '@kelmot/core';
 import { useMemo } from 'react';
 import { useRepairsInfiniteQuery, type RepairsQuery } from '@/store/api';
 import { zoneMin } from '@/ui/useNow';
@@ -7,6 +14,8 @@ import { zoneMin } from '@/ui/useNow';
 export interface ActRow {
   row: RepairRow;
   act: NextAct | null;
+  /** Every round that was begun and is not covered yet, one strip each. */
+  strips: RoundStrip[];
   /** What the row says at its right end. */
   say: string;
 }
@@ -31,11 +40,7 @@ function sooner(p: ActRow, q: ActRow): number {
 function shortSay(row: RepairRow, act: NextAct | null): string {
   if (!act) return row.stop ? 'stop' : STATION_NAMES[row.station];
   if (act.phase === 'ready') return 'inspect';
-  return act.say
-    .replace(/[.,]$/, '')
-    .replace(/^Place it by/, 'place')
-    .replace(/^Overcoat before/, 'overcoat')
-    .replace(/^Good for (.+) from/, '$1');
+  return word(act.short);
 }
 
 /** Adds to each row what it says now. `now` in epoch ms. */
@@ -45,7 +50,13 @@ export const actsOf = (rows: RepairRow[], now: number): ActRow[] =>
       row.gist && row.status === 'open'
         ? nextAct(row.gist, mixedBatches(row.mixes), now, zoneMin())
         : null;
-    return { row, act, say: row.status === 'closed' ? 'closed' : shortSay(row, act) };
+    const strips =
+      row.gist && act
+        ? stripsOf(row.gist, mixedBatches(row.mixes), now).filter(
+            (s, i, all) => s.begun && (s.round.needed !== null || !all[i + 1]?.begun),
+          )
+        : [];
+    return { row, act, strips, say: row.status === 'closed' ? 'closed' : shortSay(row, act) };
   });
 
 /** Repairs of a query with their next acts, soonest first. */

@@ -1,25 +1,26 @@
-import { mixedBatches, openHolds } from '@kelmot/contract';
-import { dateText, dayClockText, gistOf, mixedAt, STATIONS, stripOf } from '@kelmot/core';
+import { mixedBatches, openInAll } from '@kelmot/contract';
+import { curedAt, dateText, dayClockText, gistOf } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { PrimaryButton, SecondaryButton } from '@/ui/Button';
 import { FieldFrame, TextBox } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
+import { useWords } from '@/ui/useWords';
 import { useMeQuery } from '@/store/api';
 import { StepList } from './Steps';
 import { useKeptText } from './useKeptText';
-import type { StationProps } from './StepsStation';
+import { firstOf, type StationProps } from './StepsStation';
 
 const DAY = 86_400_000;
 
 /** What still stands between this repair and its sign-off; null when it may be signed. */
 function useHeld({ view, plan }: StationProps): string | null {
   const now = useNow(5000);
-  const open = STATIONS.flatMap((s) => openHolds(view, s, now));
-  const started = mixedAt(mixedBatches(view.mixes));
-  const ready = started === null ? null : stripOf(gistOf(plan), started).ready;
-  if (open.length > 0) return `${open.length} to do first: ${open[0]?.toLowerCase() ?? ''}`;
+  const { say } = useWords();
+  const open = openInAll(view, now);
+  const ready = curedAt(gistOf(plan), mixedBatches(view.mixes));
+  if (open.length > 0) return firstOf(open, say);
   if (ready === null) return 'Nothing was mixed yet';
   return ready > now ? `Cured from ${dayClockText(ready, now, zoneMin())}` : null;
 }

@@ -5,9 +5,9 @@ import {
   dayClockText,
   gistOf,
   MILESTONE_NAMES,
-  mixedAt,
   nextAct,
-  stripOf,
+  planRound,
+  stripsOf,
 } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -16,11 +16,13 @@ import { AxisRuler, CureStrip } from '@/ui/CureStrip';
 import { FigureText } from '@/ui/FigureText';
 import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
+import { useWords } from '@/ui/useWords';
 import { Outlook } from './Outlook';
+import { RoundStrips } from './RoundStrips';
 import { StepList } from './Steps';
 import type { StationProps } from './StepsStation';
 
-/** Cure: the strip large, each milestone's time at the entered temperature, and the clock once something is mixed. */
+/** Cure: the strip of what the service loads large, the other rounds beside it, each milestone's time at the entered temperature, and the clock once something is mixed. */
 export function Cure(props: StationProps) {
   const { view, plan } = props;
   const now = useNow();
@@ -28,12 +30,15 @@ export function Cure(props: StationProps) {
   const zone = zoneMin();
   const gist = gistOf(plan);
   const mixes = mixedBatches(view.mixes);
-  const started = mixedAt(mixes);
-  // Before anything is mixed the strip stands where it would, if mixing began after the prep that is planned.
-  const at =
-    started ?? Math.max(now, Date.parse(plan.survey.window.startAt) + plan.prepMin * 60_000);
-  const strip = stripOf(gist, at);
-  const act = started === null ? null : nextAct(gist, mixes, now, zone);
+  const { say, tell } = useWords();
+  const strips = stripsOf(gist, mixes, now);
+  const main = strips.find((s) => s.round.id === plan.mainRound) ?? strips[0];
+  const mainRound = planRound(plan, plan.mainRound);
+  const act = nextAct(gist, mixes, now, zone);
+  if (!main) return <StepList station="cure" {...props} />;
+  // Before it is mixed the strip stands where it would, as the job runs now.
+  const { strip, begun } = main;
+  const at = strip.start;
   const from = Math.min(at, now) - (strip.end - at) * 0.02;
   const axis =
     width > 0
@@ -48,8 +53,8 @@ export function Cure(props: StationProps) {
         >
           {act.clockTo !== null ? <Countdown to={act.clockTo} now={now} ruling /> : null}
           <View className="min-w-0 flex-1">
-            <Txt as="row">{act.say}</Txt>
-            <Txt className="text-pencil">{act.second}</Txt>
+            <Txt as="row">{tell(act.say)}</Txt>
+            <Txt className="text-pencil">{say(act.second)}</Txt>
           </View>
         </View>
       ) : (
@@ -63,13 +68,13 @@ export function Cure(props: StationProps) {
       <View className="bg-sheet px-4" onLayout={(e) => setWidth(e.nativeEvent.layout.width - 32)}>
         {axis ? (
           <>
-            <AxisRuler axis={axis} now={now} label={clockText(now, zone)} flag={started !== null} />
+            <AxisRuler axis={axis} now={now} label={clockText(now, zone)} flag={begun} />
             <CureStrip
               strip={strip}
               axis={axis}
               now={now}
               height={42}
-              withWindow={plan.figures.coats !== undefined && plan.figures.coats.value > 1}
+              withWindow={strip.window !== null}
             />
           </>
         ) : null}
@@ -82,12 +87,20 @@ export function Cure(props: StationProps) {
           {strip.late ? 'late' : 'in time'}
         </Txt>
       </View>
+      {strips.length > 1 ? <RoundStrips view={view} plan={plan} /> : null}
       <Outlook plan={plan} />
+      {mainRound && strips.length > 1 ? (
+        <View className="border-b border-rule px-4 py-2">
+          <Txt as="label">
+            {tell(mainRound.name)}, {mainRound.card.code} {mainRound.card.name}
+          </Txt>
+        </View>
+      ) : null}
       <View role="list">
         {[...strip.milestones]
           .sort((p, q) => p.at - q.at)
           .map((m) => {
-            const met = started !== null && now >= m.at;
+            const met = begun && now >= m.at;
             return (
               <View
                 key={m.id}

@@ -1,5 +1,5 @@
 import { waitEnds } from '@kelmot/contract';
-import { clockText, PERMISSION_NAMES, say, type Hold } from '@kelmot/core';
+import { clockText, formatDuration, PERMISSION_NAMES, type Hold } from '@kelmot/core';
 import { useState } from 'react';
 import { Image, View } from 'react-native';
 import { pickPicture } from '@/offline/picture';
@@ -8,6 +8,8 @@ import { Countdown } from '@/ui/Countdown';
 import { FieldFrame, TextBox } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
+import { useWords } from '@/ui/useWords';
+import { lowered } from './StepsStation';
 import type { StepProps } from './Steps';
 import { useKeptText } from './useKeptText';
 
@@ -16,6 +18,7 @@ type HoldOf<K extends Hold['kind']> = StepProps & { hold: Extract<Hold, { kind: 
 /** A wait: it runs from when it was started, whatever the device did since. */
 export function CountdownHold({ step, hold, view, repair }: HoldOf<'countdown'>) {
   const now = useNow();
+  const { say, tell } = useWords();
   const ends = waitEnds(step, view);
   const running = ends !== null && ends > now;
   return (
@@ -24,7 +27,7 @@ export function CountdownHold({ step, hold, view, repair }: HoldOf<'countdown'>)
         <View className="flex-row flex-wrap items-center gap-x-4" role="timer">
           <Countdown to={ends} now={now} />
           <Txt>
-            {hold.label}, until {clockText(ends, zoneMin())}
+            {tell(hold.label)}, until {clockText(ends, zoneMin())}
           </Txt>
         </View>
       ) : null}
@@ -33,7 +36,7 @@ export function CountdownHold({ step, hold, view, repair }: HoldOf<'countdown'>)
           label={
             running
               ? 'Start it again'
-              : `Start: ${hold.label.toLowerCase()}, ${say(hold.minutes, 'time')}`
+              : `Start: ${lowered(say(hold.label))}, ${formatDuration(hold.minutes)}`
           }
           testID={`start-${step.id}`}
           disabled={!repair.canWrite}
@@ -48,6 +51,7 @@ export function CountdownHold({ step, hold, view, repair }: HoldOf<'countdown'>)
 
 /** A picture taken with the phone, made small, kept with the step. */
 export function PhotoHold({ step, hold, view, repair }: HoldOf<'photo'>) {
+  const { say, tell } = useWords();
   const [error, setError] = useState<string>();
   const pictures = view.readings.flatMap((r) =>
     r.stepId === step.id && r.values.kind === 'photo' ? [r.values.photoId] : [],
@@ -69,14 +73,14 @@ export function PhotoHold({ step, hold, view, repair }: HoldOf<'photo'>) {
             <Image
               key={id}
               source={{ uri: `/api/photos/${id}` }}
-              accessibilityLabel={`${hold.label}, picture ${i + 1}`}
+              accessibilityLabel={`${tell(hold.label)}, picture ${i + 1}`}
               className="h-24 w-32 border border-ink"
               resizeMode="cover"
             />
           ))}
       </View>
       <SecondaryButton
-        label={pictures.length > 0 ? 'Take another' : `Photograph: ${hold.label.toLowerCase()}`}
+        label={pictures.length > 0 ? 'Take another' : `Photograph: ${lowered(say(hold.label))}`}
         testID={`photo-${step.id}`}
         disabled={!repair.canWrite}
         onPress={() => void take()}

@@ -1,4 +1,14 @@
-import { clockText, say } from '@kelmot/core';
+import { mixOf, nextStep } from '@kelmot/contract';
+import {
+  clockText,
+  formatDuration,
+  MINUTE,
+  planRound,
+  roundFigure,
+  say,
+  STATION_NAMES,
+} from '@kelmot/core';
+import { router } from 'expo-router';
 import { View } from 'react-native';
 import { useKey } from '@/features/frame/useKey';
 import { textsDropped } from '@/store/drafts';
@@ -8,41 +18,47 @@ import { FieldFrame, TextBox } from '@/ui/fields';
 import { FigureText } from '@/ui/FigureText';
 import { MixedSwatch, StopMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
-import { zoneMin } from '@/ui/useNow';
+import { useNow, zoneMin } from '@/ui/useNow';
+import { useWords } from '@/ui/useWords';
 import { PailClock } from './PailClock';
 import { StepList } from './Steps';
 import { useKeptText } from './useKeptText';
 import { Supplies } from './Supplies';
-import { MoveOn, type StationProps } from './StepsStation';
-import { useBatches, weightKey } from './useBatches';
+import { lowered, MoveOn, type StationProps } from './StepsStation';
+import { batchName, useBatches, weightKey } from './useBatches';
 import { Weigh } from './Weigh';
-
-const MINUTE = 60_000;
 
 /** Mix: how much in all, the batch at hand, the scale, the clock. */
 export function Mix(props: StationProps) {
   const { view, plan, repair } = props;
-  const { running, next, weigh, weighed } = useBatches(view, plan);
+  const { units, say: words, tell } = useWords();
+  const { running, next, round, weigh, weighed } = useBatches(view, plan);
   const [lot, setLot] = useKeptText(`${view.id}/lot`);
   const shown = running?.batch ?? next;
+  const figure = (id: string) => (round ? roundFigure(plan, round.id, id) : plan.figures[id]);
+  const placeOf = (no: number) => {
+    const of = plan.rounds.find((r) => r.batches.some((b) => b.no === no));
+    return of ? batchName(of, { no }, words) : `batch ${no}`;
+  };
   return (
     <View>
       {running ? <PailClock plan={plan} mix={running.mix} batch={running.batch} /> : null}
       <View className="flex-row flex-wrap gap-x-6 gap-y-2 border-b border-ink px-4 py-3">
-        <FigureText figure={plan.figures.total} label="to mix" as="reading" />
-        <FigureText figure={plan.figures.batches} label="batches" as="reading" />
-        <FigureText figure={plan.figures.batchMass} label="each" as="reading" />
-        {running ? null : (
-          <FigureText figure={plan.figures.life} label="working life" as="reading" />
-        )}
+        <FigureText figure={figure('total')} label="to mix" as="reading" />
+        <FigureText figure={figure('batches')} label="batches" as="reading" />
+        <FigureText figure={figure('batchMass') ?? figure('batch')} label="each" as="reading" />
+        {running ? null : <FigureText figure={figure('life')} label="working life" as="reading" />}
       </View>
       {shown && !running ? (
         <>
           <View className="px-4 pt-3">
-            <Txt as="row">
-              Batch {shown.no} of {plan.batches.length}
-              {plan.figures.coats && plan.figures.coats.value > 1 ? `, coat ${shown.coat}` : ''}
-            </Txt>
+            <Txt as="row">Mix, {round ? batchName(round, shown, words) : ''}</Txt>
+            {round ? (
+              <Txt as="label">
+                {round.card.code} {round.card.name}
+              </Txt>
+            ) : null}
+            {round?.chose ? <Txt>{tell(round.chose)}.</Txt> : null}
           </View>
           {weigh ? (
             <Weigh view={view} plan={plan} batch={shown} weigh={weigh} weighed={weighed} />
@@ -62,12 +78,13 @@ export function Mix(props: StationProps) {
               <Txt as="row">
                 Mix to{' '}
                 {clockText(
-                  Date.parse(running.mix.startedAt) + plan.card.mix.mixMinutes * MINUTE,
+                  Date.parse(running.mix.startedAt) +
+                    mixOf(plan, running.batch).mixMinutes * MINUTE,
                   zoneMin(),
                 )}
                 , then look
               </Txt>
-              <Txt>Scrape wall and base of the pail. {plan.card.mix.mixedSign}.</Txt>
+              <Txt>Scrape wall and base of the pail. {mixOf(plan, running.batch).mixedSign}.</Txt>
             </View>
           </View>
           <View className="flex-row items-center gap-3 border-b border-rule px-4 py-3" role="note">
@@ -79,7 +96,7 @@ export function Mix(props: StationProps) {
           </View>
           <View className="px-4 py-3">
             <SecondaryButton
-              label={`Bin batch ${running.batch.no}: it is not good`}
+              label="Bin this batch: it is not good"
               tone="remove"
               testID="bin-batch"
               disabled={!repair.canWrite}
@@ -93,9 +110,9 @@ export function Mix(props: StationProps) {
           <Txt as="label">Mixed so far</Txt>
           {view.mixes.map((m) => (
             <Txt as="inline" key={m.id} className="font-label">
-              {clockText(Date.parse(m.startedAt), zoneMin())} batch {m.batchNo}
+              {clockText(Date.parse(m.startedAt), zoneMin())} {placeOf(m.batchNo)}
               {m.aG !== null && m.bG !== null
-                ? `: ${say(m.aG, 'mass')} + ${say(m.bG, 'mass')}`
+                ? `: ${say(m.aG, 'mass', units)} + ${say(m.bG, 'mass', units)}`
                 : ''}
               {m.lot ? `, lot ${m.lot}` : ''}
               {m.binnedAt
@@ -120,9 +137,12 @@ export function Mix(props: StationProps) {
 
 /** The one action of Mix: start the next batch, say it is placed, or go on. The key t does the same. */
 export function MixAction(props: StationProps) {
-  const { view, plan, repair } = props;
+  const { id, view, plan, repair } = props;
+  const now = useNow(5000);
   const dispatch = useAppDispatch();
-  const { running, next, weigh, weighed, held } = useBatches(view, plan);
+  const { say: words } = useWords();
+  const { running, next, round, weigh, weighed, held } = useBatches(view, plan);
+  const nextRound = next && planRound(plan, next.round);
   const [lot] = useKeptText(`${view.id}/lot`);
   const start = () => {
     if (!next || held || !repair.canWrite) return;
@@ -141,7 +161,7 @@ export function MixAction(props: StationProps) {
   if (running)
     return (
       <PrimaryButton
-        label={`Batch ${running.batch.no} is placed`}
+        label={`Placed: ${round ? batchName(round, running.batch, words) : ''}`}
         sign="tick"
         keyHint={undefined}
         onPress={placed}
@@ -149,14 +169,26 @@ export function MixAction(props: StationProps) {
         testID="batch-placed"
       />
     );
+  const step = next ? nextStep(view, now) : null;
+  if (next && held && step && step.station === 'build')
+    return (
+      <PrimaryButton
+        label={`On to ${STATION_NAMES.build}: ${lowered(words(step.title))}`}
+        onPress={() => router.navigate(`/repair/${id}/build`)}
+        testID="to-step"
+      />
+    );
   if (next)
     return (
       <PrimaryButton
-        label={held ?? `Start batch ${next.no}: mix ${say(plan.card.mix.mixMinutes, 'time')}`}
+        label={
+          held ??
+          `Start ${nextRound ? batchName(nextRound, next, words) : ''}: mix ${formatDuration(mixOf(plan, next).mixMinutes)}`
+        }
         disabled={held !== null || !repair.canWrite}
         onPress={start}
         testID="batch-start"
       />
     );
-  return <MoveOn {...props} station="mix" next="build" />;
+  return <MoveOn {...props} next="build" />;
 }

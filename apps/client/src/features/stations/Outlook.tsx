@@ -1,12 +1,12 @@
 import { MILESTONE_NAMES, POOR_PCT, say, type Plan } from '@kelmot/core';
 import { View } from 'react-native';
-import { useAppSelector } from '@/store/hooks';
+import { useWords } from '@/ui/useWords';
 import { FigureText } from '@/ui/FigureText';
 import { Txt } from '@/ui/Txt';
 
 /** The chance of being ready, what a heater would bring, and what to change where the chance is poor. */
 export function Outlook({ plan }: { plan: Plan }) {
-  const units = useAppSelector((s) => s.settings.units);
+  const { units, tell } = useWords();
   const chance = plan.figures.readiness;
   const poor = chance !== undefined && chance.value < POOR_PCT;
   return (
@@ -16,7 +16,7 @@ export function Outlook({ plan }: { plan: Plan }) {
       ) : (
         <Txt className="text-oxideInk">There is no time left for this cure in the stop.</Txt>
       )}
-      {poor || !chance ? plan.raise.map((line) => <Txt key={line}>{line}</Txt>) : null}
+      {poor || !chance ? plan.raise.map((line, i) => <Txt key={i}>{tell(line)}</Txt>) : null}
       {plan.heat.length > 0 ? (
         <View className="gap-1">
           <Txt className="text-pencil">

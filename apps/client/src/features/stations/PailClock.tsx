@@ -1,5 +1,17 @@
 import type { Mix } from '@kelmot/contract';
-import { axisOf, clockText, gistOf, stripOf, type Batch, type Plan } from '@kelmot/core';
+import { mixOf } from '@kelmot/contract';
+import {
+  axisOf,
+  clockText,
+  gistOf,
+  MINUTE,
+  roundFigure,
+  roundOfBatch,
+  stripOf,
+  usableMinutes,
+  type Plan,
+  type PlanBatch,
+} from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Text as SvgText } from 'react-native-svg';
@@ -10,18 +22,18 @@ import { useTheme } from '@/ui/theme';
 import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
 
-const MINUTE = 60_000;
-
 /** The pail that is mixed: the one clock that rules the screen, and its own fine strip. */
-export function PailClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: Batch }) {
+export function PailClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: PlanBatch }) {
   const now = useNow();
   const { c } = useTheme();
   const [width, setWidth] = useState(0);
   const started = Date.parse(mix.startedAt);
-  const mixed = started + plan.card.mix.mixMinutes * MINUTE;
-  const placeBy = started + batch.placeByMin * MINUTE;
+  const mixed = started + mixOf(plan, batch).mixMinutes * MINUTE;
+  const placeBy = started + usableMinutes(batch) * MINUTE;
   const ends = started + batch.lifeMin * MINUTE;
   const zone = zoneMin();
+  const gist = gistOf(plan);
+  const round = roundOfBatch(gist, batch.no);
   const over = now > ends;
   const end = ends + (ends - started) * 0.08;
   const axis =
@@ -45,7 +57,7 @@ export function PailClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: B
             <Txt as="inline" className="font-label">
               life
             </Txt>
-            <FigureText figure={plan.figures.life} />
+            <FigureText figure={roundFigure(plan, batch.round, 'life')} />
           </View>
         </View>
       </View>
@@ -61,7 +73,9 @@ export function PailClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: B
       <View onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
         {axis ? (
           <>
-            <CureStrip strip={stripOf(gistOf(plan), started)} axis={axis} now={now} height={42} />
+            {round ? (
+              <CureStrip strip={stripOf(gist, round, started)} axis={axis} now={now} height={42} />
+            ) : null}
             <Svg width={width} height={22} aria-hidden>
               {axis.ticks.map((t) => (
                 <Line

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { LinkButton } from '@/ui/Button';
 import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
+import { useWords } from '@/ui/useWords';
 import { Cautions } from './Cautions';
 import { KeyFigures } from './KeyFigures';
 import { StepList } from './Steps';
@@ -35,13 +36,14 @@ function Windows({ plan }: { plan: Plan }) {
 /** Prep: the key figures, the cautions, the numbered steps with their holds. */
 export function Prep(props: StationProps) {
   const { plan, view } = props;
+  const { say } = useWords();
   return (
     <View>
       <KeyFigures plan={plan} station="prep" />
       {plan.conditions.length > 0 ? (
         <View className="border-b border-rule px-4 py-3" role="note">
           <Txt as="inline" className="text-ochreInk">
-            {plan.card.code} fits if {plan.conditions.join('; ')}.
+            {plan.card.code} fits if {plan.conditions.map(say).join('; ')}.
           </Txt>
         </View>
       ) : null}

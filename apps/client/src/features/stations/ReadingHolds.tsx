@@ -3,6 +3,7 @@ import { parseQuantity, say, shownUnit, type Hold } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useAppSelector } from '@/store/hooks';
+import { useWords } from '@/ui/useWords';
 import { SecondaryButton } from '@/ui/Button';
 import { FieldFrame, TextBox } from '@/ui/fields';
 import type { StepProps } from './Steps';
@@ -16,7 +17,8 @@ export function ReadingHold({
   view,
   repair,
 }: StepProps & { hold: Extract<Hold, { kind: 'reading' }> }) {
-  const units = useAppSelector((s) => s.settings.units);
+  const { units, tell } = useWords();
+  const label = tell(hold.label);
   const [text, setText, drop] = useKeptText(`${view.id}/${step.id}`);
   const [error, setError] = useState<string>();
   const limits = [
@@ -34,12 +36,12 @@ export function ReadingHold({
     if (judgeReading(hold, values, plan).passed) drop();
   };
   return (
-    <FieldFrame label={hold.label} why={limits} error={error}>
+    <FieldFrame label={label} why={limits} error={error}>
       <View className="flex-row gap-2">
         <View className="flex-1">
           <TextBox
             id={`reading-${step.id}`}
-            label={hold.label}
+            label={label}
             text={text}
             onText={setText}
             unit={shownUnit(hold.quantity, units).symbol}
@@ -49,7 +51,7 @@ export function ReadingHold({
         </View>
         <SecondaryButton
           label="Record"
-          hint={`Record ${hold.label}`}
+          hint={`Record ${label}`}
           testID={`record-${step.id}`}
           onPress={record}
           disabled={!repair.canWrite}

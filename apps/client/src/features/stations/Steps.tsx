@@ -1,11 +1,12 @@
-import { mixedBatches, stepDone, type RepairView } from '@kelmot/contract';
+import { linkedFrom, stepDone, type RepairView } from '@kelmot/contract';
 import {
   clockText,
   dayClockText,
-  MILESTONE_NAMES,
-  mixedAt,
-  say,
+  formatDuration,
+  MINUTE,
+  sentence,
   stepTime,
+  type Link,
   type Plan,
   type Step,
 } from '@kelmot/core';
@@ -17,6 +18,7 @@ import { FigureText } from '@/ui/FigureText';
 import { StopMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
+import { useWords } from '@/ui/useWords';
 import { GateReading } from './GateReading';
 import { ApprovalHold, CountdownHold, PhotoHold } from './Holds';
 import { ReadingHold, SetHold } from './ReadingHolds';
@@ -55,7 +57,7 @@ function Tick({ step, done, repair }: { step: Step; done: boolean; repair: OpenR
     <Pressable
       role="checkbox"
       aria-checked={done}
-      aria-label={`${step.title}: done`}
+      aria-label={`${sentence(step.title)}: done`}
       testID={`check-${step.id}`}
       disabled={!repair.canWrite}
       onPress={() => repair.send({ type: 'check.set', stepId: step.id, done: !done, note: '' })}
@@ -74,15 +76,26 @@ function Tick({ step, done, repair }: { step: Step; done: boolean; repair: OpenR
   );
 }
 
+/** The clock of a link, once what it counts from has happened: not before, and not after. */
+function linkClock(link: Link, view: RepairView, now: number): string {
+  const { least, most } = link;
+  const clock = (at: number) => dayClockText(at, now, zoneMin());
+  const done = linkedFrom(link, view);
+  if (!done) return '';
+  const opens = least > 0 ? `From ${clock(done.last + least * MINUTE)}` : '';
+  const closes =
+    most === null ? '' : `${opens ? ', by ' : 'By '}${clock(done.first + most * MINUTE)}`;
+  return opens || closes ? `${opens}${closes}.` : '';
+}
+
 /** One step of the plan: what to do, its hold, what was recorded, and what can go wrong. */
 export function StepRow(props: StepProps) {
   const { step, no, view, plan, repair } = props;
   const [open, setOpen] = useState(false);
   const now = useNow(step.hold?.kind === 'countdown' ? 1000 : 30_000);
   const done = stepDone(step, view, now);
-  const started = mixedAt(mixedBatches(view.mixes));
-  const waits = plan.milestones.find((m) => m.id === step.waitsFor);
-  const from = waits && started !== null ? started + waits.minutes * 60_000 : null;
+  const { tell } = useWords();
+  const waits = plan.links.filter((l) => l.to === step.id && (l.least > 0 || l.most !== null));
   const last = view.readings.filter((r) => r.stepId === step.id).at(-1);
   const figures = step.figures.flatMap((id) => (plan.figures[id] ? [plan.figures[id]] : []));
   return (
@@ -101,23 +114,19 @@ export function StepRow(props: StepProps) {
         <View className="min-w-0 flex-1 gap-1">
           <View className="flex-row items-baseline justify-between gap-2">
             <Txt as="row" className="flex-1">
-              {step.title}
+              {tell(step.title)}
             </Txt>
             <Txt as="label">
-              {stepTime(step) > 0 ? say(stepTime(step), 'time') : ''}
+              {stepTime(step) > 0 ? formatDuration(stepTime(step)) : ''}
               {step.people > 1 ? `, ${step.people} people` : ''}
             </Txt>
           </View>
-          <Txt>{step.text}</Txt>
-          {waits ? (
-            <Txt as="label">
-              {from === null
-                ? `Not before ${MILESTONE_NAMES[waits.id]}, ${say(waits.minutes, 'time')} after mixing.`
-                : from > now
-                  ? `Not before ${dayClockText(from, now, zoneMin())}: ${MILESTONE_NAMES[waits.id]}.`
-                  : `${MILESTONE_NAMES[waits.id]} since ${dayClockText(from, now, zoneMin())}.`}
+          <Txt>{tell(step.text)}</Txt>
+          {waits.map((link, i) => (
+            <Txt as="label" key={i}>
+              {tell(link.why)} {linkClock(link, view, now)}
             </Txt>
-          ) : null}
+          ))}
         </View>
         {step.hold?.kind === 'check' ? <Tick step={step} done={done} repair={repair} /> : null}
       </View>
@@ -137,7 +146,7 @@ export function StepRow(props: StepProps) {
               as="inline"
               className={`min-w-0 flex-1 ${last.passed ? 'text-mossInk' : 'text-oxideInk'}`}
             >
-              {last.say}{' '}
+              {tell(last.say)}{' '}
               <Txt as="label">
                 {clockText(Date.parse(last.takenAt), zoneMin())}, {last.by}
               </Txt>
@@ -147,9 +156,9 @@ export function StepRow(props: StepProps) {
         {step.wrong.length > 0 ? (
           <Disclosure label="What can go wrong" open={open} onToggle={() => setOpen(!open)}>
             {step.wrong.map((w) => (
-              <Txt key={w.sign}>
-                <Txt as="strong">{w.sign}. </Txt>
-                {w.remedy}
+              <Txt key={w.sign.text}>
+                <Txt as="strong">{tell(w.sign)}. </Txt>
+                {tell(w.remedy)}
               </Txt>
             ))}
           </Disclosure>

@@ -3,17 +3,17 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { v5 as uuidv5 } from 'uuid';
 import { sayError, useMoveStockMutation } from '@/store/api';
-import { useAppSelector } from '@/store/hooks';
 import { SecondaryButton } from '@/ui/Button';
 import { FigureText } from '@/ui/FigureText';
 import { Txt } from '@/ui/Txt';
+import { useWords } from '@/ui/useWords';
 
 /** The packs of one supply: from which lot, or to be bought. */
 const packText = ({ picks }: Supply): string =>
   picks.map((p) => `${p.count} × ${p.label}, ${p.lot ? `lot ${p.lot}` : 'buy'}`).join('; ');
 
 function Row({ supply, plan }: { supply: Supply; plan: Plan }) {
-  const units = useAppSelector((s) => s.settings.units);
+  const { units, tell } = useWords();
   const figure = plan.figures[`supply.${supply.id}`];
   const amount = say(supply.amount, supply.quantity, units);
   return (
@@ -25,7 +25,9 @@ function Row({ supply, plan }: { supply: Supply; plan: Plan }) {
         </Txt>
         {figure ? <FigureText figure={figure} /> : <Txt as="inline">{amount}</Txt>}
       </View>
-      <Txt className="text-pencil">{[supply.for, packText(supply)].filter(Boolean).join('. ')}</Txt>
+      <Txt className="text-pencil">
+        {[tell(supply.for), packText(supply)].filter(Boolean).join('. ')}
+      </Txt>
       {supply.leftover !== null && supply.leftover > 0 && supply.role !== 'aid' ? (
         <Txt as="label">
           {say(supply.leftover, supply.quantity, units)} left over. {supply.keep}

@@ -1,5 +1,12 @@
 import type { RepairView } from '@kelmot/contract';
-import { say, shownUnit, type Batch, type Plan, type Weighing } from '@kelmot/core';
+import {
+  roundFigure,
+  say,
+  shownUnit,
+  type Plan,
+  type PlanBatch,
+  type Weighing,
+} from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useAppSelector } from '@/store/hooks';
@@ -13,6 +20,7 @@ import { weightKey, type Weighed } from './useBatches';
 function Part({
   letter,
   name,
+  round,
   figure,
   grams,
   volume,
@@ -21,6 +29,7 @@ function Part({
 }: {
   letter: 'A' | 'B';
   name: string;
+  round: string;
   figure: string;
   grams: number;
   volume: string;
@@ -29,8 +38,10 @@ function Part({
 }) {
   const units = useAppSelector((s) => s.settings.units);
   const part = letter === 'A' ? 'a' : 'b';
-  // The figures with their working are those of the first coat; a later one can take other water.
-  const sameCoat = Math.abs((plan.figures[figure]?.value ?? 0) - grams) < 1e-6;
+  const worked = roundFigure(plan, round, figure);
+  const byVolume = roundFigure(plan, round, volume);
+  // The figures with their working are those of the first batch; the last one may be smaller.
+  const same = Math.abs((worked?.value ?? 0) - grams) < 1e-6;
   const [text, setText] = useKeptText(weightKey(view, part));
   return (
     <View className="min-w-[150px] flex-1 gap-2">
@@ -45,15 +56,15 @@ function Part({
         </View>
         <View>
           <Txt as="label">{name}</Txt>
-          {sameCoat ? (
-            <FigureText figure={plan.figures[figure]} as="clock" />
+          {same ? (
+            <FigureText figure={worked} as="clock" />
           ) : (
             <Txt as="clock">{say(grams, 'mass', units)}</Txt>
           )}
-          {sameCoat && plan.figures[volume] ? (
+          {same && byVolume ? (
             <View className="flex-row items-baseline gap-1 pt-1">
               <Txt as="label">or</Txt>
-              <FigureText figure={plan.figures[volume]} />
+              <FigureText figure={byVolume} />
             </View>
           ) : null}
         </View>
@@ -74,7 +85,7 @@ function Part({
 function verdictOf(
   weighed: Weighed,
   weigh: Weighing,
-  batch: Batch,
+  batch: PlanBatch,
 ): { text: string; good: boolean } {
   const { check, aG, bG } = weighed;
   const [nameA, nameB] = [weigh.nameA.toLowerCase(), weigh.nameB.toLowerCase()];
@@ -116,7 +127,7 @@ export function Weigh({
 }: {
   view: RepairView;
   plan: Plan;
-  batch: Batch;
+  batch: PlanBatch;
   weigh: Weighing;
   weighed: Weighed;
 }) {
@@ -134,7 +145,7 @@ export function Weigh({
     >
       <View className="flex-row flex-wrap gap-3">
         {parts.map((p) => (
-          <Part key={p.letter} {...p} plan={plan} view={view} />
+          <Part key={p.letter} {...p} round={batch.round} plan={plan} view={view} />
         ))}
       </View>
       {width > 32 ? (

@@ -14,9 +14,9 @@ interface StationScreen {
 
 /** The five stations that work from a plan. They read its data, so a new family changes none of them. */
 export const stationScreens: Record<Exclude<StationId, 'survey' | 'match'>, StationScreen> = {
-  prep: { body: Prep, action: (p) => <MoveOn {...p} station="prep" next="mix" /> },
+  prep: { body: Prep, action: (p) => <MoveOn {...p} next="mix" /> },
   mix: { body: Mix, action: MixAction },
   build: { body: Build, action: BuildAction },
-  cure: { body: Cure, action: (p) => <MoveOn {...p} station="cure" next="accept" /> },
+  cure: { body: Cure, action: (p) => <MoveOn {...p} next="accept" /> },
   accept: { body: Accept, action: AcceptAction },
 };

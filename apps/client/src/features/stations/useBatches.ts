@@ -1,17 +1,21 @@
-import { mixedBatches, openHolds, type Mix, type RepairView } from '@kelmot/contract';
+import { batchesAt, mixOf, openForBatch, type Mix, type RepairView } from '@kelmot/contract';
 import {
   checkWeighed,
-  openBatches,
   parseQuantity,
-  STATIONS,
+  planBatches,
+  planRound,
   weighing,
-  type Batch,
+  type Message,
   type Plan,
+  type PlanBatch,
+  type PlanRound,
   type Weighing,
 } from '@kelmot/core';
 import type { MixCheck } from '@kelmot/core/mix/mixCheck';
 import { useAppSelector } from '@/store/hooks';
 import { useNow } from '@/ui/useNow';
+import { useWords } from '@/ui/useWords';
+import { firstOf, lowered } from './StepsStation';
 
 export interface Weighed {
   aText: string;
@@ -22,8 +26,10 @@ export interface Weighed {
 }
 
 export interface Batches {
-  running: { mix: Mix; batch: Batch } | null;
-  next: Batch | null;
+  running: { mix: Mix; batch: PlanBatch } | null;
+  next: PlanBatch | null;
+  /** The round at hand: of what is in the pail, else of the next batch. */
+  round: PlanRound | null;
   /** What goes on the scale for the next batch; null where nothing is weighed. */
   weigh: Weighing | null;
   weighed: Weighed;
@@ -33,14 +39,25 @@ export interface Batches {
 
 export const weightKey = (view: RepairView, part: 'a' | 'b'): string => `${view.id}/weigh/${part}`;
 
+/** A batch by its round, and its place there if there are more: "port paste, 1 of 2". */
+export const batchName = (
+  round: PlanRound,
+  { no }: Pick<PlanBatch, 'no'>,
+  say: (message: Message) => string,
+): string => {
+  const name = lowered(say(round.name));
+  const { length } = round.batches;
+  return length > 1
+    ? `${name}, ${round.batches.findIndex((b) => b.no === no) + 1} of ${length}`
+    : name;
+};
+
 /** Where the mixing stands: the batch in the pail, the next one, what the scale shows, and what still holds it. */
 export function useBatches(view: RepairView, plan: Plan): Batches {
   const texts = useAppSelector((s) => s.drafts.texts);
-  const units = useAppSelector((s) => s.settings.units);
-  const wet = view.mixes.find((m) => m.placedAt === null && m.binnedAt === null);
-  const wetBatch = wet && plan.batches.find((b) => b.no === wet.batchNo);
-  const nextNo = openBatches(plan, mixedBatches(view.mixes))[0];
-  const next = plan.batches.find((b) => b.no === nextNo) ?? null;
+  const { units, say } = useWords();
+  const { wet, next } = batchesAt(view);
+  const wetBatch = wet && planBatches(plan).find((b) => b.no === wet.batchNo);
   const grams = (text: string): number | null => {
     const parsed = parseQuantity(text, 'mass', units);
     return parsed.ok && parsed.value > 0 && parsed.value <= 1e6 ? parsed.value : null;
@@ -49,31 +66,27 @@ export function useBatches(view: RepairView, plan: Plan): Batches {
   const bText = texts[weightKey(view, 'b')] ?? '';
   const [aG, bG] = [grams(aText), grams(bText)];
   const { slope } = plan.survey.surface;
-  const weigh = next && next.aG !== null ? weighing(plan.card.mix, next.consistency, slope) : null;
+  const weigh =
+    next && next.aG !== null ? weighing(mixOf(plan, next), next.consistency, slope) : null;
   const check =
     next && aG !== null && bG !== null
-      ? checkWeighed(plan.card.mix, { aG, bG }, next.consistency, slope)
+      ? checkWeighed(mixOf(plan, next), { aG, bG }, next.consistency, slope)
       : null;
   const now = useNow(5000);
-  const open = STATIONS.slice(0, STATIONS.indexOf('build')).flatMap((s) => openHolds(view, s, now));
-  const earlier =
-    next &&
-    plan.batches
-      .filter((b) => b.coat < next.coat)
-      .some((b) => !view.mixes.some((m) => m.batchNo === b.no && m.placedAt !== null));
+  const open = next ? openForBatch(view, next.no, now) : [];
   const held =
     open.length > 0
-      ? `${open.length} to do first: ${open[0]?.toLowerCase() ?? ''}`
-      : earlier
-        ? 'First place the coat before it'
-        : weigh && check === null
-          ? 'Weigh both parts first'
-          : check?.verdict === 'out'
-            ? 'Off ratio: put it right first'
-            : null;
+      ? firstOf(open, say)
+      : weigh && check === null
+        ? 'Weigh both parts first'
+        : check?.verdict === 'out'
+          ? 'Off ratio: put it right first'
+          : null;
+  const shown = wetBatch ?? next;
   return {
     running: wet && wetBatch ? { mix: wet, batch: wetBatch } : null,
     next,
+    round: (shown && planRound(plan, shown.round)) ?? null,
     weigh,
     weighed: { aText, bText, aG, bG, check },
     held,

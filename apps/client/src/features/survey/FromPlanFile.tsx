@@ -1,5 +1,4 @@
-import { PlanFile } from '@kelmot/contract';
-import { issuesOf } from '@kelmot/core';
+import { readPlanFile, type PlanFile } from '@kelmot/contract';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -21,10 +20,8 @@ function readPlan(text: string): Read {
   } catch (error) {
     return { say: `This is not JSON: ${(error as Error).message}` };
   }
-  const parsed = PlanFile.safeParse(raw);
-  if (parsed.success) return { file: parsed.data };
-  const issues = issuesOf(parsed.error).slice(0, 3);
-  return { say: `This is no plan: ${issues.map((i) => `${i.path} ${i.message}`).join('; ')}` };
+  const read = readPlanFile(raw);
+  return read.ok ? { file: read.file } : { say: read.say };
 }
 
 /** Begins a repair from a plan file: its survey, card and schools, planned anew with this site’s cards and shelf. */
@@ -37,7 +34,7 @@ export function FromPlanFile() {
     if (!chosen) return;
     const read = readPlan(await chosen.text());
     if ('say' in read) return setSaid(read.say);
-    const { survey, card, schools } = read.file.plan;
+    const { survey, card, schools, seconds } = read.file.plan;
     const repairId = uuidv7();
     const at = new Date().toISOString();
     // The asset is found again by its tag: its id is this site’s own.
@@ -58,6 +55,7 @@ export function FromPlanFile() {
         cardCode: card.code,
         intent: survey.intent,
         schools,
+        seconds,
       }),
     );
     router.replace(`/repair/${repairId}/prep`);

@@ -4,18 +4,18 @@ import { useDeferredValue, useMemo } from 'react';
 import { View } from 'react-native';
 import { useWorkContext } from '@/features/match/useWorkContext';
 import { useCardsQuery, useSiteQuery } from '@/store/api';
-import { useAppSelector } from '@/store/hooks';
 import { StopMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
+import { useWords } from '@/ui/useWords';
 
 /** What the plan becomes with the survey as it is typed now: worked out again at every letter, said in one line. */
 export function Replan({ view, survey }: { view: RepairView; survey: Survey | null }) {
-  const units = useAppSelector((s) => s.settings.units);
+  const { units, tell } = useWords();
   const { data: site } = useSiteQuery();
   const { data: cards } = useCardsQuery();
   const plan = view.plan?.body;
   const typed = useDeferredValue(survey) ?? view.survey;
-  const context = useWorkContext(typed, plan?.schools);
+  const context = useWorkContext(typed, plan?.schools, plan?.seconds);
   const made = useMemo(() => {
     const card = cards?.find((c) => c.code === plan?.card.code);
     if (!plan || !site || card?.role !== 'system') return null;
@@ -31,7 +31,7 @@ export function Replan({ view, survey }: { view: RepairView; survey: Survey | nu
       >
         <StopMark size={22} />
         <Txt className="min-w-0 flex-1 text-oxideInk">
-          {plan.card.code} would not fit any more. {made.why}
+          {plan.card.code} would not fit any more. {tell(made.why)}
         </Txt>
       </View>
     );

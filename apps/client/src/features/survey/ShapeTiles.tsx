@@ -1,10 +1,4 @@
-import {
-  drawSection,
-  TYPICAL_PARENT,
-  type DamageShape,
-  type Damage,
-  type FamilyId,
-} from '@kelmot/core';
+import { drawSection, familyOf, type DamageShape, type Damage, type FamilyId } from '@kelmot/core';
 import { Pressable, View } from 'react-native';
 import { SectionDrawing } from '@/ui/SectionView';
 import { Txt } from '@/ui/Txt';
@@ -32,7 +26,7 @@ export function ShapeTiles({
           height: 84,
           system: 'metric',
           tag: s.shape,
-          material: TYPICAL_PARENT[family] ?? 'carbon-steel',
+          material: familyOf(family).typicalParent,
           medium: null,
           layers: [],
           edgeMm: null,

@@ -1,0 +1,97 @@
+import { mixedBatches, type RepairView } from '@kelmot/contract';
+import {
+  axisOf,
+  clockText,
+  dayClockText,
+  gistOf,
+  MINUTE,
+  say,
+  stripsOf,
+  type Axis,
+  type Plan,
+  type RoundStrip,
+} from '@kelmot/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { AxisRuler, CureStrip } from '@/ui/CureStrip';
+import { Txt } from '@/ui/Txt';
+import { useNow, zoneMin } from '@/ui/useNow';
+import { useWords } from '@/ui/useWords';
+
+/** From a little before the first mix to where the last round is ready: near hours wide, the rest coarse. */
+function axisFor(strips: RoundStrip[], now: number, width: number): Axis {
+  const from = Math.min(now, ...strips.map((s) => s.strip.start));
+  const to = Math.max(now, ...strips.map((s) => s.strip.ready));
+  const span = Math.max(to - from, 30 * MINUTE);
+  const lead = span * 0.03;
+  const next = strips
+    .flatMap(({ strip }) => [strip.segments[1]?.to ?? 0, strip.window?.to ?? strip.ready])
+    .filter((at) => at > now);
+  const near = Math.max(now, Math.min(...next, to)) + 20 * MINUTE;
+  // Two speeds only where the far part would crush the near one.
+  const broken = to - from > 3 * (near - from);
+  return axisOf({
+    from: from - lead,
+    nearTo: broken ? near : to + lead,
+    to: to + lead,
+    width,
+    nearShare: 0.66,
+    zoneMin: zoneMin(),
+  });
+}
+
+/** What is said beside a round: its window to the next, or when it is good. */
+function stateText({ strip, begun }: RoundStrip, now: number): string {
+  const clock = (at: number) => dayClockText(at, now, zoneMin());
+  if (!begun) return `not begun; about ${clock(strip.start)}`;
+  return strip.window
+    ? `next ${clock(strip.window.from)} to ${clock(strip.window.to)}`
+    : `good from ${clock(strip.ready)}`;
+}
+
+/** Every round of the job, one strip each, on one axis with now drawn through. */
+export function RoundStrips({ view, plan }: { view: RepairView; plan: Plan }) {
+  const now = useNow();
+  const { tell, units } = useWords();
+  const [width, setWidth] = useState(0);
+  const strips = stripsOf(gistOf(plan), mixedBatches(view.mixes), now);
+  if (strips.length === 0) return null;
+  const axis = width > 0 ? axisFor(strips, now, width) : null;
+  return (
+    <View
+      className="border-b border-ink bg-sheet px-4 pb-2"
+      onLayout={(e) => setWidth(e.nativeEvent.layout.width - 32)}
+      testID="round-strips"
+    >
+      {axis ? <AxisRuler axis={axis} now={now} label={clockText(now, zoneMin())} /> : null}
+      {strips.map((s) => {
+        const round = plan.rounds.find((r) => r.id === s.round.id);
+        return (
+          <View key={s.round.id} className="border-b border-rule pt-2">
+            <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
+              <Txt as="inline">
+                {tell(s.round.name)}{' '}
+                <Txt as="label">
+                  {s.round.cardCode}
+                  {round && round.buildMm > 0 ? `, ${say(round.buildMm, 'length', units)}` : ''}
+                </Txt>
+              </Txt>
+              <Txt as="label">{stateText(s, now)}</Txt>
+            </View>
+            {axis && s.begun ? (
+              <CureStrip
+                strip={s.strip}
+                axis={axis}
+                now={now}
+                height={14}
+                withWindow={s.strip.window !== null}
+              />
+            ) : (
+              <View className="my-4 border-t border-dashed border-pencil" />
+            )}
+          </View>
+        );
+      })}
+    </View>
+  );
+}

@@ -1,0 +1,16 @@
+import { sentence, word, type Message, type UnitSystem } from '@kelmot/core';
+import { useAppSelector } from '@/store/hooks';
+
+/** Messages of core in the reader’s units. */
+export function useWords(): {
+  units: UnitSystem;
+  say: (message: Message) => string;
+  tell: (message: Message) => string;
+} {
+  const units = useAppSelector((s) => s.settings.units);
+  return {
+    units,
+    say: (message) => word(message, units),
+    tell: (message) => sentence(message, units),
+  };
+}

@@ -1,0 +1,50 @@
+import { serve } from '@hono/node-server';
+import type { DemoUser } from '@kelmot/contract';
+import { pino } from 'pino';
+import { makeApp } from './app';
+import { makeAuth } from './auth';
+import { openDatabase, type Db } from './db/client';
+import type { Env } from './env';
+import { noWeather, type WeatherService } from './services/weather';
+
+/** What one that starts the server may add to it. */
+export interface Starting {
+  env: Env;
+  /** Run once the tables are there, before anybody is served. */
+  prepare?: (db: Db) => Promise<void>;
+  /** Sign-ins that are offered to anybody. */
+  demoUsers?: DemoUser[];
+  weather?: WeatherService;
+}
+
+/** Migrates, serves, says its address on standard output, and ends cleanly when it is told to. */
+export async function startServer({
+  env,
+  prepare,
+  demoUsers = [],
+  weather = noWeather,
+}: Starting): Promise<void> {
+  const log = pino({ level: env.LOG_LEVEL });
+  const database = openDatabase(env.DATABASE_URL);
+  await database.migrate();
+  await prepare?.(database.db);
+  const auth = makeAuth(database.db, {
+    secret: env.AUTH_SECRET,
+    signInsPerMinute: env.SIGN_INS_PER_MINUTE,
+  });
+  const app = makeApp({ db: database.db, auth, log, webRoot: env.WEB_ROOT, demoUsers, weather });
+  const server = serve({ fetch: app.fetch, port: env.PORT, hostname: env.HOST }, ({ port }) => {
+    log.info({ port }, 'listening');
+    process.stdout.write(`KELMOT_URL http://${env.HOST}:${port}\n`);
+  });
+
+  /** Stops taking requests, lets those under way end, then closes the database. */
+  const stop = () => {
+    server.close(() => {
+      void database.pool.end().then(() => process.exit(0));
+    });
+    setTimeout(() => process.exit(1), 8000).unref();
+  };
+  process.on('SIGINT', stop);
+  process.on('SIGTERM', stop);
+}

@@ -1,0 +1,161 @@
+import { z } from 'zod';
+import { m } from '../../message/message';
+import { METALS, SUBSTRATE_NAMES } from '../../materials/substrates';
+import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
+import { demandOf, SERVICE_PATHS, type RefusalReason } from '../../survey/demand';
+import { surveyOf } from '../family';
+import { amount, choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { body, depth, grownArea, length, pathsOf, pressure, wall, width } from '../../survey/parts';
+
+const thickness = wall('Flange thickness');
+const ring = {
+  outerMm: mm('Outer diameter of the face', 'Where the gasket ends.', 20, 4000),
+  innerMm: mm('Inner diameter of the face', 'The bore, or where sound metal begins.', 5, 3900),
+  depthMm: depth(30),
+  wallMm: thickness,
+};
+const gouge = {
+  lengthMm: length(2000),
+  widthMm: width(500),
+  depthMm: depth(30),
+  wallMm: thickness,
+};
+
+const shapes: DamageShape[] = [
+  {
+    shape: 'ring',
+    title: 'Whole face',
+    hint: 'corroded all round',
+    named: 'corroded flange face',
+    typical: { outerMm: 280, innerMm: 168, depthMm: 3, wallMm: 26 },
+    fields: ring,
+  },
+  {
+    shape: 'gouge',
+    title: 'Gouge',
+    hint: 'one place across the face',
+    named: 'gouged flange face',
+    typical: { lengthMm: 60, widthMm: 14, depthMm: 2, wallMm: 26 },
+    fields: gouge,
+  },
+];
+
+const Damage = z.discriminatedUnion('shape', [
+  z
+    .strictObject({ shape: z.literal('ring'), ...schemasOf(ring) })
+    .refine((d) => d.innerMm < d.outerMm, {
+      path: ['innerMm'],
+      message: 'must be under the outer diameter',
+    }),
+  z.strictObject({ shape: z.literal('gouge'), ...schemasOf(gouge) }),
+]);
+
+const parentFields = {
+  material: choice(METALS, SUBSTRATE_NAMES, {
+    label: 'Flange metal',
+    why: 'Prep and grip depend on it.',
+  }),
+};
+const jointFields = {
+  pressureBar: pressure,
+  bolts: amount('count', {
+    label: 'Bolts',
+    why: 'For the star sequence.',
+    min: 4,
+    max: 64,
+    step: 2,
+  }),
+  mateGood: flag({ label: 'A good face to copy is at hand', why: 'The former is cast from it.' }),
+};
+
+/** The most damages one repair takes. */
+export const MOST_DAMAGES = 12;
+
+export const FlangeSurvey = z.strictObject({
+  family: z.literal('F1'),
+  ...commonShape,
+  damages: z.array(Damage).min(1).max(MOST_DAMAGES),
+  parent: z.strictObject(schemasOf(parentFields)),
+  joint: z.strictObject(schemasOf(jointFields)),
+});
+export type FlangeSurvey = z.infer<typeof FlangeSurvey>;
+
+function refusals({ joint, damages }: FlangeSurvey): RefusalReason[] {
+  const thin = damages.some((d) => d.depthMm > d.wallMm / 4);
+  return [
+    ...(thin
+      ? [
+          {
+            id: 'flange-thin',
+            because: m(
+              'Over a quarter of the flange’s thickness is gone: it no longer carries its bolts.',
+            ),
+            who: 'pressure-engineer' as const,
+          },
+        ]
+      : []),
+    ...(joint.mateGood
+      ? []
+      : [
+          {
+            id: 'no-former',
+            because: m(
+              'There is no good face to copy: without a former the face cannot be made flat by hand.',
+            ),
+            who: 'pressure-engineer' as const,
+          },
+        ]),
+  ];
+}
+
+export const flangeSurvey = surveyOf({
+  id: 'F1',
+  title: 'Flange or sealing face',
+  hint: 'rebuilt flat against a former',
+  kinds: ['flange'],
+  shapes,
+  groups: [
+    { id: 'parent', title: 'Flange metal', fields: parentFields },
+    { id: 'joint', title: 'The joint', fields: jointFields },
+    commonGroups.service,
+    ...closingGroups,
+  ],
+  usual: { ...commonUsual, 'joint.mateGood': 'yes', 'joint.bolts': '8' },
+  schema: FlangeSurvey,
+  demand: (survey, site) => {
+    const bodies = survey.damages.map((d, i) =>
+      d.shape === 'ring'
+        ? body(
+            'Flange face',
+            { kind: 'ring', outerMm: d.outerMm, innerMm: d.innerMm, depthMm: d.depthMm },
+            d.depthMm,
+            pathsOf(i, 'outerMm', 'innerMm', 'depthMm'),
+          )
+        : body(
+            'Gouge',
+            { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
+            d.depthMm,
+            pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
+          ),
+    );
+    const longestMm = Math.max(
+      ...survey.damages.map((d) => (d.shape === 'ring' ? d.outerMm : d.lengthMm)),
+    );
+    return demandOf(survey, {
+      needed: survey.intent === 'lasting' ? 'chemical' : 'immersion',
+      bodies,
+      pressureBar: survey.joint.pressureBar,
+      longestMm,
+      prepMm2: survey.damages.reduce(
+        (sum, d) =>
+          sum +
+          (d.shape === 'ring'
+            ? (Math.PI * ((d.outerMm + 2 * site.extentMm) ** 2 - d.innerMm ** 2)) / 4
+            : grownArea(d.lengthMm, d.widthMm, site.extentMm)),
+        0,
+      ),
+      paths: { ...SERVICE_PATHS, pressureBar: 'joint.pressureBar' },
+      refusals: refusals(survey),
+    });
+  },
+});

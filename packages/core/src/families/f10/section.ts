@@ -1,0 +1,9 @@
+import { SAND_FROM_MM, ground } from '../../section/parts';
+import { type Lettering, type SectionSpec } from '../../section/spec';
+import { type YardCrackSurvey } from './survey';
+
+type Damage = YardCrackSurvey['damages'][number];
+
+/** One damage as it is drawn. */
+export const section = (d: Damage, text: Lettering): SectionSpec =>
+  ground('Wide crack', d, text, { sandFromMm: d.depthMm > SAND_FROM_MM ? SAND_FROM_MM : null });

@@ -1,0 +1,92 @@
+import { z } from 'zod';
+import { SUBSTRATE_NAMES } from '../../materials/substrates';
+import { closingGroups, commonShape, commonUsual } from '../../survey/common';
+import { demandOf } from '../../survey/demand';
+import { surveyOf } from '../family';
+import { choice, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import {
+  crackBody,
+  crackNeed,
+  crackWidth,
+  panel,
+  swing,
+  traffic,
+  TRAFFIC_WEAR,
+} from '../../survey/parts';
+
+const run = {
+  lengthMm: mm('Length of this run', 'All of it, along its turns.', 100, 500000, 500),
+  widthMm: crackWidth(150),
+  depthMm: mm('Depth, cleaned out', 'What is over the working depth is filled with sand.', 5, 500),
+};
+const shapes: DamageShape[] = [
+  {
+    shape: 'run',
+    title: 'Wide crack',
+    hint: 'in slab or asphalt',
+    named: 'wide yard crack',
+    typical: { lengthMm: 12000, widthMm: 25, depthMm: 70 },
+    fields: run,
+  },
+  {
+    shape: 'joint',
+    title: 'Joint edge',
+    hint: 'old sealant out',
+    named: 'failed yard joint',
+    typical: { lengthMm: 8000, widthMm: 20, depthMm: 50 },
+    fields: run,
+  },
+];
+const Damage = z.discriminatedUnion('shape', [
+  z.strictObject({ shape: z.literal('run'), ...schemasOf(run) }),
+  z.strictObject({ shape: z.literal('joint'), ...schemasOf(run) }),
+]);
+
+const parentFields = {
+  material: choice(['concrete', 'asphalt'] as const, SUBSTRATE_NAMES, {
+    label: 'Yard',
+    why: 'Asphalt gives; concrete does not.',
+  }),
+};
+const yardFields = { panelMm: panel, swingC: swing, traffic };
+
+/** The most damages one repair takes. */
+export const MOST_DAMAGES = 40;
+
+export const YardCrackSurvey = z.strictObject({
+  family: z.literal('F10'),
+  ...commonShape,
+  damages: z.array(Damage).min(1).max(MOST_DAMAGES),
+  parent: z.strictObject(schemasOf(parentFields)),
+  yard: z.strictObject(schemasOf(yardFields)),
+});
+export type YardCrackSurvey = z.infer<typeof YardCrackSurvey>;
+
+export const yardCrackSurvey = surveyOf({
+  id: 'F10',
+  title: 'Yard: wide cracks',
+  hint: 'asphalt and slabs, resin and sand',
+  kinds: ['yard', 'floor'],
+  shapes,
+  groups: [
+    { id: 'parent', title: 'The yard', fields: parentFields },
+    { id: 'yard', title: 'How it is used', fields: yardFields },
+    ...closingGroups,
+  ],
+  usual: { ...commonUsual, 'yard.traffic': 'trucks' },
+  schema: YardCrackSurvey,
+  demand: (survey, site) => {
+    const { yard } = survey;
+    const need = crackNeed(survey.damages, yard);
+    const total = survey.damages.reduce((sum, d) => sum + d.lengthMm, 0);
+    return demandOf(survey, {
+      needed: yard.traffic === 'foot' ? 'lightLoad' : 'fullLoad',
+      bodies: survey.damages.map((d, i) => crackBody(d, i, site.workingDepthMm)),
+      crack: need.crack,
+      longestMm: total,
+      paths: { wear: 'yard.traffic', swingC: 'yard.swingC', ...need.paths },
+      prepMm2: total * 100,
+      service: { medium: 'water', mediumC: 25, wear: TRAFFIC_WEAR[yard.traffic] },
+    });
+  },
+});

@@ -1,0 +1,112 @@
+import { z } from 'zod';
+import { m } from '../../message/message';
+import { SUBSTRATE_NAMES } from '../../materials/substrates';
+import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
+import { demandOf, SERVICE_PATHS } from '../../survey/demand';
+import { surveyOf } from '../family';
+import { choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { body, crackNeed, crackWidth, panel, pathsOf, swing, wall } from '../../survey/parts';
+
+const crack = {
+  lengthMm: mm('Length of the crack', 'From its lowest point to its end.', 50, 50000, 50),
+  widthMm: crackWidth(20),
+  wallMm: wall('Wall thickness', 3000),
+};
+const shapes: DamageShape[] = [
+  {
+    shape: 'through',
+    title: 'Through the wall',
+    hint: 'shows on both faces',
+    named: 'wall crack',
+    typical: { lengthMm: 2400, widthMm: 0.8, wallMm: 300 },
+    fields: crack,
+  },
+  {
+    shape: 'face',
+    title: 'One face',
+    hint: 'the other is buried',
+    named: 'wall crack, one face',
+    typical: { lengthMm: 2400, widthMm: 0.8, wallMm: 300 },
+    fields: crack,
+  },
+];
+const Damage = z.discriminatedUnion('shape', [
+  z.strictObject({ shape: z.literal('through'), ...schemasOf(crack) }),
+  z.strictObject({ shape: z.literal('face'), ...schemasOf(crack) }),
+]);
+
+const parentFields = {
+  material: choice(['concrete', 'masonry'] as const, SUBSTRATE_NAMES, {
+    label: 'Wall',
+    why: 'Ports are spaced by what it is.',
+  }),
+};
+const wallFields = {
+  panelMm: panel,
+  swingC: swing,
+  structural: flag({
+    label: 'It must carry load across the crack',
+    why: 'Foam stops water; it ties nothing.',
+  }),
+};
+
+/** The most damages one repair takes. */
+export const MOST_DAMAGES = 20;
+
+export const WallCrackSurvey = z.strictObject({
+  family: z.literal('F11'),
+  ...commonShape,
+  damages: z.array(Damage).min(1).max(MOST_DAMAGES),
+  parent: z.strictObject(schemasOf(parentFields)),
+  wall: z.strictObject(schemasOf(wallFields)),
+});
+export type WallCrackSurvey = z.infer<typeof WallCrackSurvey>;
+
+export const wallCrackSurvey = surveyOf({
+  id: 'F11',
+  title: 'Wall crack injection',
+  hint: 'bunds, basins, pits',
+  kinds: ['wall', 'basin', 'bund'],
+  shapes,
+  groups: [
+    { id: 'parent', title: 'The wall', fields: parentFields },
+    { id: 'wall', title: 'How it works', fields: wallFields },
+    commonGroups.service,
+    ...closingGroups,
+  ],
+  usual: {
+    ...commonUsual,
+    'wall.structural': 'no',
+    'surface.slope': 'vertical',
+    'surface.damp': 'wet',
+  },
+  schema: WallCrackSurvey,
+  demand: (survey) => {
+    const need = crackNeed(survey.damages, survey.wall);
+    const total = survey.damages.reduce((sum, d) => sum + d.lengthMm, 0);
+    return demandOf(survey, {
+      needed: 'immersion',
+      bodies: survey.damages.map((d, i) =>
+        body(
+          'Crack',
+          { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.wallMm, depthMm: d.widthMm },
+          d.widthMm,
+          pathsOf(i, 'lengthMm', 'widthMm', 'wallMm'),
+        ),
+      ),
+      crack: need.crack,
+      longestMm: total,
+      paths: { ...SERVICE_PATHS, swingC: 'wall.swingC', ...need.paths },
+      prepMm2: total * 100,
+      refusals: survey.wall.structural
+        ? [
+            {
+              id: 'structural',
+              because: m('It must carry load across the crack: an engineer designs that repair.'),
+              who: 'structural-engineer',
+            },
+          ]
+        : [],
+    });
+  },
+});

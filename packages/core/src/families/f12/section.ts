@@ -1,0 +1,17 @@
+import { holed } from '../../section/parts';
+import { type Lettering, type SectionSpec } from '../../section/spec';
+import { type TankSurvey } from './survey';
+
+type Damage = TankSurvey['damages'][number];
+
+/** One damage as it is drawn. */
+export const section = (d: Damage, text: Lettering): SectionSpec => {
+  const wall = text(d.wallMm, 'wallMm');
+  const cover = { lapMm: Math.max(15, d.wallMm * 3), thickMm: d.wallMm / 2, plies: 1 };
+  return d.shape === 'hole'
+    ? holed('Hole', d.diameterMm, text(d.diameterMm, 'diameterMm'), d.wallMm, wall, { cover })
+    : holed('Crack', d.widthMm, text(d.widthMm, 'widthMm'), d.wallMm, wall, {
+        bite: 'vee',
+        cover,
+      });
+};

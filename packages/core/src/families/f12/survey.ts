@@ -1,0 +1,114 @@
+import { z } from 'zod';
+import { SUBSTRATE_NAMES } from '../../materials/substrates';
+import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
+import { demandOf, SERVICE_PATHS } from '../../survey/demand';
+import { surveyOf } from '../family';
+import { choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { body, crackWidth, grownArea, pathsOf, wall } from '../../survey/parts';
+
+const shell = wall('Shell thickness', 60);
+const hole = { diameterMm: mm('Hole', 'At its widest.', 1, 300), wallMm: shell };
+const crack = {
+  lengthMm: mm('Length of the crack', 'End to end; drill its ends.', 3, 2000),
+  widthMm: crackWidth(20),
+  wallMm: shell,
+};
+const shapes: DamageShape[] = [
+  {
+    shape: 'hole',
+    title: 'Hole',
+    hint: 'in shell or fitting',
+    named: 'holed tank shell',
+    typical: { diameterMm: 20, wallMm: 6 },
+    fields: hole,
+  },
+  {
+    shape: 'crack',
+    title: 'Crack',
+    hint: 'at a corner or fitting',
+    named: 'cracked tank shell',
+    typical: { lengthMm: 120, widthMm: 2, wallMm: 6 },
+    fields: crack,
+  },
+];
+const Damage = z.discriminatedUnion('shape', [
+  z.strictObject({ shape: z.literal('hole'), ...schemasOf(hole) }),
+  z.strictObject({ shape: z.literal('crack'), ...schemasOf(crack) }),
+]);
+
+const parentFields = {
+  material: choice(['abs', 'pvc', 'pe', 'pp', 'grp'] as const, SUBSTRATE_NAMES, {
+    label: 'Plastic',
+    why: 'A solvent must dissolve it; polyethylene it does not.',
+  }),
+};
+const tankFields = {
+  pressurised: flag({
+    label: 'Under pressure',
+    why: 'A filler holds a head of liquid, not pressure.',
+  }),
+};
+
+/** The most damages one repair takes. */
+export const MOST_DAMAGES = 12;
+
+export const TankSurvey = z.strictObject({
+  family: z.literal('F12'),
+  ...commonShape,
+  damages: z.array(Damage).min(1).max(MOST_DAMAGES),
+  parent: z.strictObject(schemasOf(parentFields)),
+  tank: z.strictObject(schemasOf(tankFields)),
+});
+export type TankSurvey = z.infer<typeof TankSurvey>;
+
+export const tankSurvey = surveyOf({
+  id: 'F12',
+  title: 'Plastic tank, pot, fitting',
+  hint: 'dissolved-polymer filler or putty',
+  kinds: ['tank', 'dosing'],
+  shapes,
+  groups: [
+    { id: 'parent', title: 'The plastic', fields: parentFields },
+    { id: 'tank', title: 'The tank', fields: tankFields },
+    commonGroups.service,
+    ...closingGroups,
+  ],
+  usual: { ...commonUsual, 'tank.pressurised': 'no', 'surface.slope': 'vertical' },
+  schema: TankSurvey,
+  demand: (survey, site) =>
+    demandOf(survey, {
+      needed: 'immersion',
+      // Filled through, with as much again laid over it on the outside.
+      bodies: survey.damages.map((d, i) =>
+        d.shape === 'hole'
+          ? body(
+              'Hole',
+              { kind: 'disc', diameterMm: d.diameterMm * 1.5, depthMm: d.wallMm },
+              d.wallMm,
+              pathsOf(i, 'diameterMm', 'wallMm'),
+            )
+          : body(
+              'Crack',
+              {
+                kind: 'groove',
+                lengthMm: d.lengthMm,
+                widthMm: Math.max(3, d.widthMm),
+                depthMm: d.wallMm,
+                profile: 'vee',
+              },
+              d.wallMm,
+              pathsOf(i, 'lengthMm', 'widthMm', 'wallMm'),
+            ),
+      ),
+      pressureBar: survey.tank.pressurised ? 1 : 0,
+      longestMm: Math.max(
+        ...survey.damages.map((d) => (d.shape === 'hole' ? d.diameterMm : d.lengthMm)),
+      ),
+      prepMm2: survey.damages.reduce((sum, d) => {
+        const [long, wide] =
+          d.shape === 'hole' ? [d.diameterMm, d.diameterMm] : [d.lengthMm, d.widthMm];
+        return sum + grownArea(long, wide, Math.max(site.extentMm, d.wallMm * 3));
+      }, 0),
+      paths: { ...SERVICE_PATHS, pressureBar: 'tank.pressurised' },
+    }),
+});

@@ -1,0 +1,137 @@
+import { z } from 'zod';
+import { m } from '../../message/message';
+import { SUBSTRATE_NAMES } from '../../materials/substrates';
+import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
+import { demandOf, SERVICE_PATHS } from '../../survey/demand';
+import { surveyOf } from '../family';
+import { choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { body, grownArea, length, pathsOf, wall, width } from '../../survey/parts';
+
+const fitting = {
+  diameterMm: mm('Outside of the new fitting', 'It is bedded over the broken one.', 20, 1500),
+  gapMm: mm('Thickness of the bed', 'Gel squeezed out all round.', 2, 60),
+  wallMm: wall('Sump wall', 600),
+};
+const patch = { lengthMm: length(2000), widthMm: width(2000), wallMm: wall('Wall thickness', 600) };
+const shapes: DamageShape[] = [
+  {
+    shape: 'fitting',
+    title: 'Fitting bedded over',
+    hint: 'a broken sump outlet',
+    named: 'broken sump fitting',
+    typical: { diameterMm: 200, gapMm: 8, wallMm: 12 },
+    fields: fitting,
+  },
+  {
+    shape: 'patch',
+    title: 'Patch',
+    hint: 'glass cloth, set under water',
+    named: 'holed liner',
+    typical: { lengthMm: 200, widthMm: 160, wallMm: 8 },
+    fields: patch,
+  },
+];
+const Damage = z.discriminatedUnion('shape', [
+  z.strictObject({ shape: z.literal('fitting'), ...schemasOf(fitting) }),
+  z.strictObject({ shape: z.literal('patch'), ...schemasOf(patch) }),
+]);
+
+const parentFields = {
+  material: choice(
+    ['grp', 'pvc', 'pe', 'concrete', 'stainless', 'carbon-steel'] as const,
+    SUBSTRATE_NAMES,
+    { label: 'What it is made of', why: 'Gel holds on some and not on others.' },
+  ),
+};
+const sumpFields = {
+  drainable: flag({
+    label: 'It could be drained',
+    why: 'Dry is stronger, if the stop can be afforded.',
+  }),
+  diver: flag({ label: 'Reached by a diver only', why: 'Diving is a licensed trade.' }),
+};
+/** A patch is two cloths wetted out, mm. */
+const PATCH_MM = 4;
+
+/** The most damages one repair takes. */
+export const MOST_DAMAGES = 6;
+
+export const SumpSurvey = z.strictObject({
+  family: z.literal('F13'),
+  ...commonShape,
+  damages: z.array(Damage).min(1).max(MOST_DAMAGES),
+  parent: z.strictObject(schemasOf(parentFields)),
+  sump: z.strictObject(schemasOf(sumpFields)),
+});
+export type SumpSurvey = z.infer<typeof SumpSurvey>;
+
+export const sumpSurvey = surveyOf({
+  id: 'F13',
+  title: 'Submerged or wet',
+  hint: 'set under water, without draining',
+  kinds: ['sump', 'tank', 'basin'],
+  shapes,
+  groups: [
+    { id: 'parent', title: 'What it is made of', fields: parentFields },
+    { id: 'sump', title: 'How it is reached', fields: sumpFields },
+    commonGroups.service,
+    ...closingGroups,
+  ],
+  usual: {
+    ...commonUsual,
+    'surface.damp': 'under-water',
+    'sump.drainable': 'no',
+    'sump.diver': 'no',
+  },
+  schema: SumpSurvey,
+  demand: (survey) =>
+    demandOf(survey, {
+      needed: 'immersion',
+      bodies: survey.damages.map((d, i) =>
+        d.shape === 'fitting'
+          ? body(
+              'Bed',
+              {
+                kind: 'ring',
+                outerMm: d.diameterMm,
+                innerMm: d.diameterMm * 0.7,
+                depthMm: d.gapMm,
+              },
+              d.gapMm,
+              pathsOf(i, 'diameterMm', 'gapMm'),
+            )
+          : body(
+              'Patch',
+              {
+                kind: 'slab',
+                lengthMm: d.lengthMm + 100,
+                widthMm: d.widthMm + 100,
+                depthMm: PATCH_MM,
+              },
+              PATCH_MM,
+              pathsOf(i, 'lengthMm', 'widthMm'),
+            ),
+      ),
+      longestMm: Math.max(
+        ...survey.damages.map((d) => (d.shape === 'fitting' ? d.diameterMm : d.lengthMm)),
+      ),
+      prepMm2: survey.damages.reduce(
+        (sum, d) =>
+          sum +
+          (d.shape === 'fitting'
+            ? grownArea(d.diameterMm, d.diameterMm, 50)
+            : grownArea(d.lengthMm, d.widthMm, 100)),
+        0,
+      ),
+      paths: { ...SERVICE_PATHS },
+      refusals: survey.sump.diver
+        ? [
+            {
+              id: 'diver',
+              because: m('Only a diver reaches it: commercial diving is a licensed trade.'),
+              who: 'diver',
+            },
+          ]
+        : [],
+    }),
+});

@@ -1,0 +1,21 @@
+import { size, walled } from '../../section/parts';
+import { type Lettering, type SectionSpec } from '../../section/spec';
+import { type PanelSurvey } from './survey';
+
+type Damage = PanelSurvey['damages'][number];
+
+/** One damage as it is drawn. */
+export const section = (d: Damage, text: Lettering): SectionSpec => {
+  const depthMm = d.shape === 'spot' ? d.depthMm : d.filmUm / 1000;
+  return walled(
+    d.shape === 'spot' ? 'Eroded spot' : 'Bare spot',
+    d.lengthMm,
+    size(text, d),
+    { depthMm, wallMm: d.wallMm },
+    text,
+    {
+      depth: d.shape === 'spot' ? text(d.depthMm, 'depthMm') : text(depthMm, 'filmUm'),
+      left: '',
+    },
+  );
+};

@@ -1,0 +1,132 @@
+import { z } from 'zod';
+import { m } from '../../message/message';
+import { SUBSTRATE_NAMES } from '../../materials/substrates';
+import { closingGroups, commonShape, commonUsual } from '../../survey/common';
+import { demandOf } from '../../survey/demand';
+import { surveyOf } from '../family';
+import { amount, choice, flag, schemasOf, type DamageShape } from '../../survey/fields';
+import { body, depth, grownArea, length, pathsOf, wall, width } from '../../survey/parts';
+
+const spot = {
+  lengthMm: length(3000),
+  widthMm: width(2000),
+  depthMm: depth(20),
+  wallMm: wall('Panel thickness', 120),
+};
+const film = {
+  lengthMm: length(3000),
+  widthMm: width(2000),
+  filmUm: amount('thinFilm', {
+    label: 'Film thickness',
+    why: 'It sets the coats.',
+    min: 10,
+    max: 2000,
+    step: 10,
+  }),
+  wallMm: wall('Panel thickness', 120),
+};
+const shapes: DamageShape[] = [
+  {
+    shape: 'spot',
+    title: 'Eroded spot',
+    hint: 'film and filler gone',
+    named: 'eroded panel',
+    typical: { lengthMm: 180, widthMm: 60, depthMm: 1.5, wallMm: 12 },
+    fields: spot,
+  },
+  {
+    shape: 'film',
+    title: 'Film gone',
+    hint: 'topcoat only',
+    named: 'bare panel',
+    typical: { lengthMm: 300, widthMm: 120, filmUm: 150, wallMm: 3 },
+    fields: film,
+  },
+];
+const Damage = z.discriminatedUnion('shape', [
+  z.strictObject({ shape: z.literal('spot'), ...schemasOf(spot) }),
+  z.strictObject({ shape: z.literal('film'), ...schemasOf(film) }),
+]);
+
+const parentFields = {
+  material: choice(['grp', 'coated-sheet', 'carbon-steel', 'stainless'] as const, SUBSTRATE_NAMES, {
+    label: 'Panel',
+    why: 'Only the solvent the film stands may touch it.',
+  }),
+};
+const panelFields = {
+  fibre: choice(
+    ['covered', 'showing', 'cut'] as const,
+    { covered: 'Not to be seen', showing: 'Showing', cut: 'Cut' },
+    { label: 'Fibre', why: 'Cut fibre is strength gone, not looks.' },
+  ),
+  turns: flag({ label: 'It turns or carries load', why: 'A blade or a rotor is its maker’s.' }),
+  erodes: flag({ label: 'Rain or grit beats on it', why: 'A leading edge wears.' }),
+};
+
+/** The most damages one repair takes. */
+export const MOST_DAMAGES = 12;
+
+export const PanelSurvey = z.strictObject({
+  family: z.literal('F14'),
+  ...commonShape,
+  damages: z.array(Damage).min(1).max(MOST_DAMAGES),
+  parent: z.strictObject(schemasOf(parentFields)),
+  panel: z.strictObject(schemasOf(panelFields)),
+});
+export type PanelSurvey = z.infer<typeof PanelSurvey>;
+
+export const panelSurvey = surveyOf({
+  id: 'F14',
+  title: 'Composite panel, coated sheet',
+  hint: 'film and spot repairs',
+  kinds: ['panel', 'cowl'],
+  shapes,
+  groups: [
+    { id: 'parent', title: 'The panel', fields: parentFields },
+    { id: 'panel', title: 'What is hurt', fields: panelFields },
+    ...closingGroups,
+  ],
+  usual: {
+    ...commonUsual,
+    'panel.fibre': 'covered',
+    'panel.turns': 'no',
+    'panel.erodes': 'no',
+    'surface.slope': 'vertical',
+  },
+  schema: PanelSurvey,
+  demand: (survey) => {
+    const { fibre, turns, erodes } = survey.panel;
+    const longestMm = Math.max(...survey.damages.map((d) => d.lengthMm));
+    return demandOf(survey, {
+      needed: 'handle',
+      bodies: survey.damages.map((d, i) => {
+        const depthMm = d.shape === 'spot' ? d.depthMm : d.filmUm / 1000;
+        return body(
+          d.shape === 'spot' ? 'Spot' : 'Film',
+          { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm },
+          depthMm,
+          pathsOf(i, 'lengthMm', 'widthMm', d.shape === 'spot' ? 'depthMm' : 'filmUm'),
+        );
+      }),
+      longestMm,
+      prepMm2: survey.damages.reduce((sum, d) => sum + grownArea(d.lengthMm, d.widthMm, 50), 0),
+      paths: { wear: 'panel.erodes' },
+      refusals:
+        fibre === 'cut' || turns
+          ? [
+              {
+                id: 'laminate',
+                because: m(
+                  fibre === 'cut'
+                    ? 'The fibre is cut: its strength is gone, and a filler does not bring it back.'
+                    : 'It turns or carries load: its maker’s repair, not a spot repair.',
+                ),
+                who: 'structural-engineer',
+              },
+            ]
+          : [],
+      service: { medium: 'water', mediumC: 40, wear: erodes ? 'erosion' : 'none' },
+    });
+  },
+});

@@ -1,0 +1,11 @@
+import { holed, size } from '../../section/parts';
+import { type Lettering, type SectionSpec } from '../../section/spec';
+import { type BoardSurvey } from './survey';
+
+type Damage = BoardSurvey['damages'][number];
+
+/** One damage as it is drawn. */
+export const section = (d: Damage, text: Lettering): SectionSpec =>
+  holed('Burn', d.lengthMm, size(text, d), d.depthMm, text(d.depthMm, 'depthMm'), {
+    pins: d.pins,
+  });

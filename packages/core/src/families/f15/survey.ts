@@ -1,0 +1,125 @@
+import { z } from 'zod';
+import { m } from '../../message/message';
+import { SUBSTRATE_NAMES } from '../../materials/substrates';
+import { closingGroups, commonShape, commonUsual } from '../../survey/common';
+import { demandOf } from '../../survey/demand';
+import { surveyOf } from '../family';
+import { amount, choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { body, pathsOf } from '../../survey/parts';
+
+const burn = {
+  lengthMm: mm('Length milled out', 'To sound laminate, all char gone.', 1, 120),
+  widthMm: mm('Width milled out', 'Across it.', 1, 120),
+  depthMm: mm('Board thickness', 'Milled right through, as a rule.', 0.4, 6, 0.1),
+  pins: amount('count', {
+    label: 'Holes to form',
+    why: 'Spare legs are the formers.',
+    min: 0,
+    max: 60,
+    step: 1,
+  }),
+};
+const shapes: DamageShape[] = [
+  {
+    shape: 'burn',
+    title: 'Burnt through',
+    hint: 'char milled out',
+    named: 'burnt board',
+    typical: { lengthMm: 18, widthMm: 12, depthMm: 1.6, pins: 2 },
+    fields: burn,
+  },
+];
+const Damage = z.discriminatedUnion('shape', [
+  z.strictObject({ shape: z.literal('burn'), ...schemasOf(burn) }),
+]);
+
+const parentFields = {
+  material: choice(['board-laminate'] as const, SUBSTRATE_NAMES, {
+    label: 'Board',
+    why: 'Milled, not scraped.',
+  }),
+};
+const boardFields = {
+  lifeSafety: flag({ label: 'It guards people', why: 'A safety board is replaced, never filled.' }),
+  mains: flag({
+    label: 'Mains or higher on this part',
+    why: 'Creepage must come back to the maker’s distance.',
+  }),
+  lampReaches: flag({ label: 'The lamp reaches the fill', why: 'What is in shadow stays wet.' }),
+  lampWcm2: amount('count', {
+    label: 'Lamp at the work, W/cm²',
+    why: 'Dose is power times time.',
+    min: 0.005,
+    max: 20,
+    step: 0.05,
+  }),
+  hotC: amount('temperature', {
+    label: 'Hottest it runs',
+    why: 'It burnt once.',
+    min: 0,
+    max: 250,
+    step: 5,
+  }),
+};
+
+/** The most damages one repair takes. */
+export const MOST_DAMAGES = 6;
+
+export const BoardSurvey = z.strictObject({
+  family: z.literal('F15'),
+  ...commonShape,
+  damages: z.array(Damage).min(1).max(MOST_DAMAGES),
+  parent: z.strictObject(schemasOf(parentFields)),
+  board: z.strictObject(schemasOf(boardFields)),
+});
+export type BoardSurvey = z.infer<typeof BoardSurvey>;
+
+export const boardSurvey = surveyOf({
+  id: 'F15',
+  title: 'Control board',
+  hint: 'burnt substrate filled',
+  kinds: ['board'],
+  shapes,
+  groups: [
+    { id: 'parent', title: 'The board', fields: parentFields },
+    { id: 'board', title: 'What it does', fields: boardFields },
+    ...closingGroups,
+  ],
+  usual: {
+    ...commonUsual,
+    'parent.material': 'board-laminate',
+    'board.lifeSafety': 'no',
+    'board.mains': 'no',
+    'board.lampReaches': 'yes',
+    'site.nearby': 'electronics',
+  },
+  schema: BoardSurvey,
+  demand: (survey) => {
+    const { board } = survey;
+    return demandOf(survey, {
+      needed: 'handle',
+      bodies: survey.damages.map((d, i) =>
+        body(
+          'Burn',
+          { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
+          d.depthMm,
+          pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
+        ),
+      ),
+      light: { reaches: board.lampReaches, irradianceWcm2: board.lampWcm2 },
+      longestMm: Math.max(...survey.damages.map((d) => d.lengthMm)),
+      prepMm2: survey.damages.reduce((sum, d) => sum + d.lengthMm * d.widthMm, 0),
+      paths: { mediumC: 'board.hotC', light: 'board.lampReaches' },
+      refusals: board.lifeSafety
+        ? [
+            {
+              id: 'life-safety',
+              because: m('The board guards people: it is replaced with the maker’s part.'),
+              who: 'electronics-shop',
+            },
+          ]
+        : [],
+      service: { mediumC: board.hotC },
+    });
+  },
+});

@@ -1,0 +1,88 @@
+import { z } from 'zod';
+import { SUBSTRATE_NAMES } from '../../materials/substrates';
+import { closingGroups, commonShape, commonUsual } from '../../survey/common';
+import { demandOf } from '../../survey/demand';
+import { surveyOf } from '../family';
+import { choice, flag, schemasOf, type DamageShape } from '../../survey/fields';
+import { body, depth, length, pathsOf, traffic, TRAFFIC_WEAR, width } from '../../survey/parts';
+
+const bed = { lengthMm: length(40000), widthMm: width(20000), depthMm: depth(150) };
+const shapes: DamageShape[] = [
+  {
+    shape: 'bed',
+    title: 'Whole bed',
+    hint: 'laid new',
+    named: 'worn matting',
+    typical: { lengthMm: 2400, widthMm: 1200, depthMm: 30 },
+    fields: bed,
+  },
+  {
+    shape: 'spot',
+    title: 'Torn spot',
+    hint: 'cut out square and filled',
+    named: 'torn matting',
+    typical: { lengthMm: 500, widthMm: 400, depthMm: 25 },
+    fields: bed,
+  },
+];
+const Damage = z.discriminatedUnion('shape', [
+  z.strictObject({ shape: z.literal('bed'), ...schemasOf(bed) }),
+  z.strictObject({ shape: z.literal('spot'), ...schemasOf(bed) }),
+]);
+
+const parentFields = {
+  material: choice(['concrete', 'asphalt'] as const, SUBSTRATE_NAMES, {
+    label: 'Base under it',
+    why: 'The binder primes it.',
+  }),
+};
+const mattingFields = {
+  traffic,
+  drains: flag({ label: 'Water must run through', why: 'Too much binder closes it.' }),
+};
+
+/** The most damages one repair takes. */
+export const MOST_DAMAGES = 20;
+
+export const MattingSurvey = z.strictObject({
+  family: z.literal('F16'),
+  ...commonShape,
+  damages: z.array(Damage).min(1).max(MOST_DAMAGES),
+  parent: z.strictObject(schemasOf(parentFields)),
+  matting: z.strictObject(schemasOf(mattingFields)),
+});
+export type MattingSurvey = z.infer<typeof MattingSurvey>;
+
+export const mattingSurvey = surveyOf({
+  id: 'F16',
+  title: 'Rubber crumb matting',
+  hint: 'granules and binder',
+  kinds: ['matting', 'floor'],
+  shapes,
+  groups: [
+    { id: 'parent', title: 'The base', fields: parentFields },
+    { id: 'matting', title: 'How it is used', fields: mattingFields },
+    ...closingGroups,
+  ],
+  usual: { ...commonUsual, 'matting.traffic': 'foot', 'matting.drains': 'yes' },
+  schema: MattingSurvey,
+  demand: (survey) => {
+    const area = survey.damages.reduce((sum, d) => sum + d.lengthMm * d.widthMm, 0);
+    return demandOf(survey, {
+      needed: 'lightLoad',
+      bodies: survey.damages.map((d, i) =>
+        body(
+          d.shape === 'bed' ? 'Bed' : 'Spot',
+          { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
+          d.depthMm,
+          pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
+        ),
+      ),
+      flexes: true,
+      longestMm: Math.max(...survey.damages.map((d) => d.lengthMm)),
+      prepMm2: area,
+      paths: { wear: 'matting.traffic' },
+      service: { medium: 'water', mediumC: 30, wear: TRAFFIC_WEAR[survey.matting.traffic] },
+    });
+  },
+});

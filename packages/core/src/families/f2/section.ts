@@ -1,0 +1,28 @@
+import { size, walled } from '../../section/parts';
+import { specOf, type Lettering, type SectionSpec } from '../../section/spec';
+import { type RebuildSurvey } from './survey';
+
+type Damage = RebuildSurvey['damages'][number];
+
+/** One damage as it is drawn. */
+export const section = (d: Damage, text: Lettering): SectionSpec => {
+  if (d.shape === 'pocket')
+    return walled('Round pocket', d.diameterMm, text(d.diameterMm, 'diameterMm'), d, text, {
+      bite: 'dished',
+    });
+  if (d.shape === 'flat') return walled('Flat area', d.lengthMm, size(text, d), d, text);
+  const depthMm = Math.max(0.05, Math.abs(d.finishedDiameterMm - d.wornDiameterMm) / 2);
+  return specOf({
+    named: d.shape === 'seat' ? 'Shaft seat' : 'Bore',
+    acrossMm: d.lengthMm,
+    across: text(d.lengthMm, 'lengthMm'),
+    depthMm,
+    depth: text(depthMm, 'finishedDiameterMm', 'wornDiameterMm'),
+    hanging: d.shape === 'bore',
+    axis: true,
+    notes: [
+      `finished ⌀ ${text(d.finishedDiameterMm, 'finishedDiameterMm')}`,
+      `worn ⌀ ${text(d.wornDiameterMm, 'wornDiameterMm')}`,
+    ],
+  });
+};

@@ -1,0 +1,203 @@
+import { z } from 'zod';
+import type { Shape } from '../../geometry/shapeVolume';
+import type { MilestoneId } from '../../materials/card';
+import { METALS, SUBSTRATE_NAMES } from '../../materials/substrates';
+import type { Medium } from '../../materials/words';
+import type { SiteSettings } from '../../site/site';
+import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
+import { demandOf, SERVICE_PATHS, type Body } from '../../survey/demand';
+import { surveyOf } from '../family';
+import { choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { body, grownArea, pathsOf } from '../../survey/parts';
+
+const wall = mm(
+  'Sound wall around it',
+  'What is left under the pocket decides who must approve.',
+  1,
+  500,
+  0.5,
+);
+const depth = mm('Greatest depth', 'Sets the coats and the volume.', 0.2, 200, 0.5);
+
+const pocket = {
+  diameterMm: mm('Width across', 'At the widest, after cutting back to sound metal.', 5, 3000),
+  depthMm: depth,
+  wallMm: wall,
+};
+const flat = {
+  lengthMm: mm('Length', 'Along the longer side.', 5, 5000),
+  widthMm: mm('Width', 'Across it.', 5, 3000),
+  depthMm: depth,
+  wallMm: wall,
+};
+const seat = {
+  finishedDiameterMm: mm('Finished diameter', 'What it must measure in the end.', 10, 2000, 0.01),
+  wornDiameterMm: mm('Worn diameter', 'The smallest, after undercutting.', 5, 2000, 0.01),
+  lengthMm: mm('Length of the seat', 'Along the shaft.', 3, 2000),
+};
+const bore = {
+  ...seat,
+  wornDiameterMm: mm('Worn diameter', 'The largest, after boring it round.', 5, 2100, 0.01),
+  lengthMm: mm('Length of the bore', 'Along its axis.', 3, 2000),
+};
+
+const shapes: DamageShape[] = [
+  {
+    shape: 'pocket',
+    title: 'Round pocket',
+    hint: 'eroded hollow in a wall',
+    named: 'erosion pocket',
+    typical: { diameterMm: 120, depthMm: 8, wallMm: 18 },
+    fields: pocket,
+  },
+  {
+    shape: 'flat',
+    title: 'Flat area',
+    hint: 'wall worn thin',
+    named: 'worn wall',
+    typical: { lengthMm: 200, widthMm: 120, depthMm: 5, wallMm: 16 },
+    fields: flat,
+  },
+  {
+    shape: 'seat',
+    title: 'Shaft seat',
+    hint: 'bearing or seal seat worn',
+    named: 'worn shaft seat',
+    typical: { finishedDiameterMm: 80, wornDiameterMm: 77, lengthMm: 50 },
+    fields: seat,
+  },
+  {
+    shape: 'bore',
+    title: 'Bore',
+    hint: 'housing bore worn',
+    named: 'worn bore',
+    typical: { finishedDiameterMm: 120, wornDiameterMm: 123, lengthMm: 50 },
+    fields: bore,
+  },
+];
+
+const shallower = {
+  path: ['depthMm'],
+  message: 'must be under the sound wall; a hole right through is another repair',
+};
+const Damage = z.discriminatedUnion('shape', [
+  z
+    .strictObject({ shape: z.literal('pocket'), ...schemasOf(pocket) })
+    .refine((d) => d.depthMm < d.wallMm, shallower),
+  z
+    .strictObject({ shape: z.literal('flat'), ...schemasOf(flat) })
+    .refine((d) => d.depthMm < d.wallMm, shallower),
+  z
+    .strictObject({ shape: z.literal('seat'), ...schemasOf(seat) })
+    .refine((d) => d.wornDiameterMm < d.finishedDiameterMm, {
+      path: ['wornDiameterMm'],
+      message: 'must be under the finished diameter: a shaft is built up',
+    }),
+  z
+    .strictObject({ shape: z.literal('bore'), ...schemasOf(bore) })
+    .refine((d) => d.wornDiameterMm > d.finishedDiameterMm, {
+      path: ['wornDiameterMm'],
+      message: 'must be over the finished diameter: a bore is built in',
+    }),
+]);
+export type RebuildDamage = z.infer<typeof Damage>;
+
+const parentFields = {
+  material: choice(METALS, SUBSTRATE_NAMES, {
+    label: 'Parent metal',
+    why: 'Prep and grip depend on it.',
+  }),
+  salts: flag({
+    label: 'Old casting, in salt or lime service',
+    why: 'Salts come out with heat and must be blasted off again.',
+  }),
+  machined: flag({ label: 'Must be machined to size', why: 'Ceramic paste cannot be cut.' }),
+};
+
+/** The most damages one repair takes. */
+export const MOST_DAMAGES = 12;
+
+export const RebuildSurvey = z.strictObject({
+  family: z.literal('F2'),
+  ...commonShape,
+  damages: z.array(Damage).min(1).max(MOST_DAMAGES),
+  parent: z.strictObject(schemasOf(parentFields)),
+});
+export type RebuildSurvey = z.infer<typeof RebuildSurvey>;
+
+/** Material left on for the tool where the finished size is cut. */
+const allowance = (survey: RebuildSurvey, site: SiteSettings) =>
+  survey.parent.machined ? site.machiningMm : 0;
+
+function bodyOf(damage: RebuildDamage, i: number, extraMm: number): Body {
+  const paths = (...keys: string[]) => pathsOf(i, ...keys);
+  if (damage.shape === 'seat' || damage.shape === 'bore') {
+    const { finishedDiameterMm: finished, wornDiameterMm, lengthMm } = damage;
+    const onShaft = damage.shape === 'seat';
+    const finishedDiameterMm = onShaft
+      ? finished + 2 * extraMm
+      : Math.max(finished - 2 * extraMm, finished / 2);
+    const kind = onShaft ? ('band' as const) : ('bore-band' as const);
+    const shape: Shape = { kind, finishedDiameterMm, wornDiameterMm, lengthMm };
+    const buildMm = Math.abs(finishedDiameterMm - wornDiameterMm) / 2;
+    const title = onShaft ? 'Shaft seat' : 'Bore';
+    return body(title, shape, buildMm, paths('finishedDiameterMm', 'wornDiameterMm', 'lengthMm'));
+  }
+  const { depthMm, wallMm } = damage;
+  const remainingMm = wallMm - depthMm;
+  const buildMm = depthMm + extraMm;
+  if (damage.shape === 'pocket') {
+    const shape: Shape = { kind: 'dish', diameterMm: damage.diameterMm, depthMm: buildMm };
+    return body('Round pocket', shape, buildMm, paths('diameterMm', 'depthMm'), remainingMm);
+  }
+  const { lengthMm, widthMm } = damage;
+  const shape: Shape = { kind: 'slab', lengthMm, widthMm, depthMm: buildMm };
+  return body('Flat area', shape, buildMm, paths('lengthMm', 'widthMm', 'depthMm'), remainingMm);
+}
+
+const AGGRESSIVE: readonly Medium[] = ['lime-milk', 'caustic', 'mineral-acid'];
+
+/** Dry seats wait for load; wetted metal for immersion; strong alkali and acid for the full cure when it must last. */
+function needed({ service, intent }: RebuildSurvey): MilestoneId {
+  if (service.medium === 'air' || service.medium === 'oil') return 'fullLoad';
+  return AGGRESSIVE.includes(service.medium) && intent === 'lasting' ? 'chemical' : 'immersion';
+}
+
+export const rebuildSurvey = surveyOf({
+  id: 'F2',
+  title: 'Pump casing, impeller, shaft seat',
+  hint: 'metal worn or eroded, to be rebuilt',
+  kinds: ['pump', 'gearbox', 'valve'],
+  shapes,
+  groups: [
+    { id: 'parent', title: 'Parent metal', fields: parentFields },
+    commonGroups.service,
+    ...closingGroups,
+  ],
+  usual: { ...commonUsual, 'parent.salts': 'no', 'parent.machined': 'no' },
+  schema: RebuildSurvey,
+  demand: (survey, site) => {
+    const bodies = survey.damages.map((d, i) => bodyOf(d, i, allowance(survey, site)));
+    const longestMm = Math.max(
+      ...survey.damages.map((d) =>
+        d.shape === 'pocket'
+          ? d.diameterMm
+          : d.shape === 'flat'
+            ? Math.max(d.lengthMm, d.widthMm)
+            : d.lengthMm,
+      ),
+    );
+    return demandOf(survey, {
+      needed: needed(survey),
+      bodies,
+      machined: survey.parent.machined,
+      longestMm,
+      prepMm2: survey.damages.reduce((sum, d) => {
+        if (d.shape === 'pocket') return sum + grownArea(d.diameterMm, d.diameterMm, site.extentMm);
+        if (d.shape === 'flat') return sum + grownArea(d.lengthMm, d.widthMm, site.extentMm);
+        return sum + Math.PI * d.wornDiameterMm * (d.lengthMm + 2 * site.extentMm);
+      }, 0),
+      paths: { ...SERVICE_PATHS, machined: 'parent.machined' },
+    });
+  },
+});

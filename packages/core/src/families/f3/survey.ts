@@ -1,0 +1,212 @@
+import { z } from 'zod';
+import { m } from '../../message/message';
+import { METALS, SUBSTRATE_NAMES } from '../../materials/substrates';
+import { type WEAR } from '../../materials/words';
+import { closingGroups, commonShape, commonUsual } from '../../survey/common';
+import { demandOf } from '../../survey/demand';
+import { surveyOf } from '../family';
+import { amount, amountWhen, choice, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { body, depth, grownArea, length, pathsOf, wall, width } from '../../survey/parts';
+
+const build = mm(
+  'Build thickness wanted',
+  'As thick as the clearance allows holds longest.',
+  1,
+  60,
+);
+const hole = {
+  lengthMm: length(1000),
+  widthMm: width(1000),
+  wallMm: wall('Sheet or wall thickness', 60),
+  buildMm: build,
+};
+const snapped = {
+  lengthMm: mm('Length of the break', 'All round the broken edge.', 5, 2000),
+  wallMm: wall('Thickness at the break', 100),
+  buildMm: build,
+};
+const chip = {
+  lengthMm: length(500),
+  widthMm: width(500),
+  depthMm: depth(60),
+  wallMm: wall('Wall behind it', 200),
+};
+
+const shapes: DamageShape[] = [
+  {
+    shape: 'hole',
+    title: 'Hole in a wall',
+    hint: 'sheet or casting worn through',
+    named: 'holed casting',
+    typical: { lengthMm: 60, widthMm: 40, wallMm: 6, buildMm: 6 },
+    fields: hole,
+  },
+  {
+    shape: 'snapped',
+    title: 'Snapped',
+    hint: 'two parts to be joined',
+    named: 'snapped bracket',
+    typical: { lengthMm: 90, wallMm: 12, buildMm: 8 },
+    fields: snapped,
+  },
+  {
+    shape: 'chip',
+    title: 'Chip',
+    hint: 'a corner or edge is gone',
+    named: 'chipped casting',
+    typical: { lengthMm: 50, widthMm: 30, depthMm: 10, wallMm: 20 },
+    fields: chip,
+  },
+];
+const Damage = z.discriminatedUnion('shape', [
+  z.strictObject({ shape: z.literal('hole'), ...schemasOf(hole) }),
+  z.strictObject({ shape: z.literal('snapped'), ...schemasOf(snapped) }),
+  z.strictObject({ shape: z.literal('chip'), ...schemasOf(chip) }),
+]);
+
+const parentFields = {
+  material: choice(METALS, SUBSTRATE_NAMES, {
+    label: 'Parent metal',
+    why: 'Prep and grip depend on it.',
+  }),
+};
+const LOADS = ['none', 'guard', 'working', 'structure'] as const;
+const loadFields = {
+  carries: choice(
+    LOADS,
+    {
+      none: 'Nothing',
+      guard: 'A guard or cover',
+      working: 'A working load',
+      structure: 'A building or lifting load',
+    },
+    { label: 'What it carries', why: 'A structural member is an engineer’s.' },
+  ),
+  loadN: amountWhen('force', {
+    label: 'Greatest load on it',
+    why: 'Bonded area must carry it with a factor to spare.',
+    min: 1,
+    max: 1e6,
+    step: 50,
+    when: { key: 'carries', in: ['guard', 'working'] },
+  }),
+  wear: choice(
+    ['none', 'impact'] as const satisfies readonly (typeof WEAR)[number][],
+    { none: 'None', impact: 'Knocks' },
+    { label: 'Knocks', why: 'A brittle adhesive cracks at the first one.' },
+  ),
+  clearanceMm: mm('Least clearance', 'The build must not foul what moves past it.', 0, 200, 0.5),
+  serviceC: amount('temperature', {
+    label: 'Warmest it gets',
+    why: 'Epoxy softens over its limit.',
+    min: -40,
+    max: 250,
+    step: 5,
+  }),
+};
+
+/** The build laps this many wall thicknesses on to sound metal, each way. */
+export const LAP_WALLS = 3;
+
+/** The most damages one repair takes. */
+export const MOST_DAMAGES = 12;
+
+export const BracketSurvey = z.strictObject({
+  family: z.literal('F3'),
+  ...commonShape,
+  damages: z.array(Damage).min(1).max(MOST_DAMAGES),
+  parent: z.strictObject(schemasOf(parentFields)),
+  load: z.strictObject(schemasOf(loadFields)),
+});
+export type BracketSurvey = z.infer<typeof BracketSurvey>;
+
+/** A build that would leave nothing is none: this is the thinnest that is drawn and refused by its card, mm. */
+const LEAST_BUILD_MM = 0.1;
+
+/** What may be built: as wanted, and never more than the clearance less what is kept free of it, mm. */
+export const buildOf = (wantedMm: number, clearanceMm: number, marginMm: number): number =>
+  Math.max(LEAST_BUILD_MM, Math.min(wantedMm, clearanceMm - marginMm));
+
+/** Half of what is laid over a break bonds to each side of it, mm². */
+const lapArea = (damages: z.infer<typeof Damage>[]): number =>
+  damages.reduce((sum, d) => {
+    if (d.shape === 'chip') return sum + d.lengthMm * d.widthMm;
+    if (d.shape === 'snapped') return sum + 2 * d.lengthMm * LAP_WALLS * d.wallMm;
+    return sum + (d.lengthMm + d.widthMm) * 2 * LAP_WALLS * d.wallMm;
+  }, 0);
+
+export const bracketSurvey = surveyOf({
+  id: 'F3',
+  title: 'Bracket, housing, hopper',
+  hint: 'snapped, chipped or holed castings and sheet',
+  kinds: ['structure', 'hopper', 'gearbox'],
+  shapes,
+  groups: [
+    { id: 'parent', title: 'Parent metal', fields: parentFields },
+    { id: 'load', title: 'What it must bear', fields: loadFields },
+    ...closingGroups,
+  ],
+  usual: { ...commonUsual, 'load.carries': 'none', 'load.wear': 'none' },
+  schema: BracketSurvey,
+  demand: (survey, site) => {
+    const bodies = survey.damages.map((d, i) => {
+      if (d.shape === 'chip')
+        return body(
+          'Chip',
+          { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
+          d.depthMm,
+          pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
+          d.wallMm - d.depthMm > 0 ? d.wallMm - d.depthMm : null,
+        );
+      const buildMm = buildOf(d.buildMm, survey.load.clearanceMm, site.clearanceMarginMm);
+      const [long, wide] =
+        d.shape === 'hole'
+          ? [d.lengthMm + 2 * LAP_WALLS * d.wallMm, d.widthMm + 2 * LAP_WALLS * d.wallMm]
+          : [d.lengthMm, 2 * LAP_WALLS * d.wallMm];
+      const sides = d.shape === 'hole' ? 1 : 2;
+      // A hole is filled as well as lapped over: putty keyed on both faces.
+      const fillMm = d.shape === 'hole' ? (d.lengthMm * d.widthMm * d.wallMm) / (long * wide) : 0;
+      return {
+        ...body(
+          d.shape === 'hole' ? 'Hole' : 'Break',
+          { kind: 'slab', lengthMm: long * sides, widthMm: wide, depthMm: buildMm + fillMm },
+          buildMm,
+          pathsOf(i, 'lengthMm', 'wallMm', 'buildMm'),
+        ),
+        deepens: false,
+      };
+    });
+    const longestMm = Math.max(...survey.damages.map((d) => d.lengthMm));
+    const { loadN } = survey.load;
+    return demandOf(survey, {
+      needed: 'fullLoad',
+      bodies,
+      load: loadN === null ? null : { newtons: loadN, areaMm2: lapArea(survey.damages) },
+      flexes: false,
+      longestMm,
+      prepMm2: survey.damages.reduce(
+        (sum, d) =>
+          sum +
+          grownArea(
+            d.lengthMm,
+            d.shape === 'snapped' ? 2 * LAP_WALLS * d.wallMm : d.widthMm,
+            site.extentMm,
+          ) *
+            (d.shape === 'snapped' ? 2 : 1),
+        0,
+      ),
+      paths: { mediumC: 'load.serviceC', wear: 'load.wear' },
+      refusals:
+        survey.load.carries === 'structure'
+          ? [
+              {
+                id: 'structural',
+                because: m('It carries a building or a lifting load: a bonded repair may not.'),
+                who: 'structural-engineer',
+              },
+            ]
+          : [],
+      service: { medium: 'air', mediumC: survey.load.serviceC, wear: survey.load.wear },
+    });
+  },
+});

@@ -1,0 +1,21 @@
+import { diameter, holed, wrapCover } from '../../section/parts';
+import { type Lettering, type SectionSpec } from '../../section/spec';
+import { type PipeLeakSurvey } from './survey';
+
+type Damage = PipeLeakSurvey['damages'][number];
+
+/** One damage as it is drawn. */
+export const section = (d: Damage, text: Lettering): SectionSpec => {
+  const wall = text(d.wallMm, 'wallMm');
+  const more = {
+    cover: wrapCover(100),
+    axis: true,
+    notes: [diameter(text, d.outsideDiameterMm)],
+  };
+  return d.shape === 'pinhole'
+    ? holed('Pinhole', d.diameterMm, text(d.diameterMm, 'diameterMm'), d.wallMm, wall, more)
+    : holed('Crack', d.widthMm, text(d.widthMm, 'widthMm'), d.wallMm, wall, {
+        ...more,
+        bite: 'crack',
+      });
+};

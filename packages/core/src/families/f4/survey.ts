@@ -1,0 +1,176 @@
+import { z } from 'zod';
+import { m } from '../../message/message';
+import { METALS, SUBSTRATE_NAMES } from '../../materials/substrates';
+import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
+import { demandOf, SERVICE_PATHS, type Body, type RefusalReason } from '../../survey/demand';
+import { surveyOf } from '../family';
+import { choice, schemasOf, mm, type DamageShape } from '../../survey/fields';
+import {
+  body,
+  crackWidth,
+  fluidDanger,
+  outside,
+  pathsOf,
+  pressure,
+  shutOff,
+  wall,
+} from '../../survey/parts';
+
+const pipe = { outsideDiameterMm: outside, wallMm: wall('Pipe wall', 100) };
+const pinhole = {
+  diameterMm: mm('Hole', 'The plug is several times its size.', 0.5, 100, 0.5),
+  ...pipe,
+};
+const crack = {
+  lengthMm: mm('Length of the crack', 'End to end.', 2, 1000),
+  widthMm: crackWidth(20),
+  ...pipe,
+};
+
+export const LINE_METALS = [...METALS, 'pvc', 'pe', 'pp'] as const;
+
+const shapes: DamageShape[] = [
+  {
+    shape: 'pinhole',
+    title: 'Pinhole',
+    hint: 'a round leak',
+    named: 'pinhole leak',
+    typical: { diameterMm: 4, outsideDiameterMm: 114.3, wallMm: 6 },
+    fields: pinhole,
+  },
+  {
+    shape: 'crack',
+    title: 'Crack',
+    hint: 'a line that weeps',
+    named: 'cracked pipe',
+    typical: { lengthMm: 60, widthMm: 1, outsideDiameterMm: 114.3, wallMm: 6 },
+    fields: crack,
+  },
+];
+const Damage = z.discriminatedUnion('shape', [
+  z.strictObject({ shape: z.literal('pinhole'), ...schemasOf(pinhole) }),
+  z.strictObject({ shape: z.literal('crack'), ...schemasOf(crack) }),
+]);
+
+const parentFields = {
+  material: choice(LINE_METALS, SUBSTRATE_NAMES, {
+    label: 'Pipe',
+    why: 'Prep and grip depend on it.',
+  }),
+};
+export const lineFields = { pressureBar: pressure, shutOff, fluid: fluidDanger };
+
+/** Service that is a pressure engineer’s whatever the material. */
+export function lineRefusals({
+  fluid,
+  shutOff: off,
+}: {
+  fluid: string;
+  shutOff: boolean;
+}): RefusalReason[] {
+  return [
+    ...(fluid === 'plain'
+      ? []
+      : [
+          {
+            id: 'fluid',
+            because: m('Steam, toxic or hydrocarbon service is past a bonded repair done on site.'),
+            who: 'pressure-engineer' as const,
+          },
+        ]),
+    ...(off
+      ? []
+      : [
+          {
+            id: 'running',
+            because: m(
+              'It cannot be shut off: reduce the pressure and plug it first, to an engineer’s plan.',
+            ),
+            who: 'pressure-engineer' as const,
+          },
+        ]),
+  ];
+}
+
+/** The most damages one repair takes. */
+export const MOST_DAMAGES = 12;
+
+export const PipeLeakSurvey = z.strictObject({
+  family: z.literal('F4'),
+  ...commonShape,
+  damages: z.array(Damage).min(1).max(MOST_DAMAGES),
+  parent: z.strictObject(schemasOf(parentFields)),
+  line: z.strictObject(schemasOf(lineFields)),
+});
+export type PipeLeakSurvey = z.infer<typeof PipeLeakSurvey>;
+
+/** A plug is kneaded to several times the hole and pressed in. */
+const PLUG_TIMES = 3;
+/** A low-pressure wrap runs this far past the leak both ways, at least. */
+const EXTENT_MM = 100;
+
+export const pipeLeakSurvey = surveyOf({
+  id: 'F4',
+  title: 'Pipe leak, low pressure',
+  hint: 'shut down, plugged and wrapped',
+  kinds: ['pipe'],
+  shapes,
+  groups: [
+    { id: 'parent', title: 'The pipe', fields: parentFields },
+    { id: 'line', title: 'The line', fields: lineFields },
+    commonGroups.service,
+    ...closingGroups,
+  ],
+  usual: { ...commonUsual, 'line.shutOff': 'yes', 'line.fluid': 'plain' },
+  schema: PipeLeakSurvey,
+  demand: (survey) => {
+    const [first] = survey.damages;
+    const plugs = survey.damages.map((d, i): Body =>
+      d.shape === 'pinhole'
+        ? body(
+            'Plug',
+            { kind: 'disc', diameterMm: d.diameterMm * PLUG_TIMES, depthMm: d.wallMm },
+            d.wallMm,
+            pathsOf(i, 'diameterMm', 'wallMm'),
+          )
+        : body(
+            'Plug',
+            {
+              kind: 'slab',
+              lengthMm: d.lengthMm + 20,
+              widthMm: Math.max(10, d.widthMm * PLUG_TIMES),
+              depthMm: d.wallMm,
+            },
+            d.wallMm,
+            pathsOf(i, 'lengthMm', 'widthMm', 'wallMm'),
+          ),
+    );
+    const sizes = survey.damages.map((d) => (d.shape === 'pinhole' ? d.diameterMm : d.lengthMm));
+    const longestMm = Math.max(...sizes);
+    const { pressureBar } = survey.line;
+    return demandOf(survey, {
+      needed: 'lightLoad',
+      bodies: plugs,
+      pressureBar,
+      longestMm,
+      wrap: first
+        ? {
+            outsideDiameterMm: first.outsideDiameterMm,
+            wallMm: first.wallMm,
+            remainingMm: 0,
+            pressureBar,
+            designC: survey.service.mediumC,
+            defects: sizes.map((diameterMm) => ({ kind: 'hole' as const, diameterMm })),
+            engineered: false,
+            extentMm: EXTENT_MM,
+          }
+        : null,
+      prepMm2: survey.damages.reduce(
+        (sum, d, i) => sum + (2 * EXTENT_MM + (sizes[i] ?? 0)) * Math.PI * d.outsideDiameterMm,
+        0,
+      ),
+      paths: { ...SERVICE_PATHS, pressureBar: 'line.pressureBar' },
+      refusals: lineRefusals(survey.line),
+    });
+  },
+});

@@ -1,0 +1,133 @@
+import { z } from 'zod';
+import { METALS, SUBSTRATE_NAMES } from '../../materials/substrates';
+import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
+import { demandOf, SERVICE_PATHS } from '../../survey/demand';
+import { surveyOf } from '../family';
+import { amount, choice, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { lineFields, lineRefusals } from '../f4/survey';
+import { body, outside, pathsOf, wall } from '../../survey/parts';
+
+const pipe = { outsideDiameterMm: outside, wallMm: wall('Wall when new', 100) };
+const thinning = {
+  lengthMm: mm('Length of the thin part', 'Along the pipe.', 5, 5000),
+  remainingMm: mm('Wall left', 'What will be left at the end of the repair’s life.', 0, 100, 0.1),
+  ...pipe,
+};
+const hole = { diameterMm: mm('Hole', 'At its widest.', 1, 300, 0.5), ...pipe };
+
+const shapes: DamageShape[] = [
+  {
+    shape: 'thinning',
+    title: 'Thin wall',
+    hint: 'corroded or eroded, not through',
+    named: 'thinned pipe wall',
+    typical: { lengthMm: 120, remainingMm: 3, outsideDiameterMm: 219.1, wallMm: 6.3 },
+    fields: thinning,
+  },
+  {
+    shape: 'hole',
+    title: 'Hole',
+    hint: 'through the wall',
+    named: 'holed pressure pipe',
+    typical: { diameterMm: 22, outsideDiameterMm: 219.1, wallMm: 6.3 },
+    fields: hole,
+  },
+];
+const Damage = z.discriminatedUnion('shape', [
+  z
+    .strictObject({ shape: z.literal('thinning'), ...schemasOf(thinning) })
+    .refine((d) => d.remainingMm < d.wallMm, {
+      path: ['remainingMm'],
+      message: 'must be under the wall when new',
+    }),
+  z.strictObject({ shape: z.literal('hole'), ...schemasOf(hole) }),
+]);
+
+const parentFields = {
+  material: choice(METALS, SUBSTRATE_NAMES, { label: 'Pipe', why: 'The method is for steel.' }),
+};
+const ratedFields = {
+  ...lineFields,
+  designC: amount('temperature', {
+    label: 'Design temperature',
+    why: 'The laminate must stay well under its glass transition.',
+    min: -40,
+    max: 250,
+    step: 5,
+  }),
+};
+
+/** The most damages one repair takes. */
+export const MOST_DAMAGES = 1;
+
+export const PipeWrapSurvey = z.strictObject({
+  family: z.literal('F5'),
+  ...commonShape,
+  damages: z.array(Damage).min(1).max(MOST_DAMAGES),
+  parent: z.strictObject(schemasOf(parentFields)),
+  line: z.strictObject(schemasOf(ratedFields)),
+});
+export type PipeWrapSurvey = z.infer<typeof PipeWrapSurvey>;
+
+export const pipeWrapSurvey = surveyOf({
+  id: 'F5',
+  title: 'Pipe under pressure rating',
+  hint: 'engineered wrap by the composite repair method',
+  kinds: ['pipe', 'pressure-pipe'],
+  shapes,
+  groups: [
+    { id: 'parent', title: 'The pipe', fields: parentFields },
+    { id: 'line', title: 'The line', fields: ratedFields },
+    commonGroups.service,
+    ...closingGroups,
+  ],
+  usual: { ...commonUsual, 'line.shutOff': 'yes', 'line.fluid': 'plain' },
+  schema: PipeWrapSurvey,
+  demand: (survey) => {
+    const d = survey.damages[0] as (typeof survey.damages)[number];
+    const thin = d.shape === 'thinning';
+    const longestMm = thin ? d.lengthMm : d.diameterMm;
+    const fill = thin
+      ? body(
+          'Fill to round',
+          {
+            kind: 'slab',
+            lengthMm: d.lengthMm,
+            widthMm: Math.min(d.lengthMm, (Math.PI * d.outsideDiameterMm) / 2),
+            depthMm: d.wallMm - d.remainingMm,
+          },
+          d.wallMm - d.remainingMm,
+          pathsOf(0, 'lengthMm', 'wallMm', 'remainingMm'),
+          d.remainingMm,
+        )
+      : body(
+          'Plug',
+          { kind: 'disc', diameterMm: d.diameterMm * 2, depthMm: d.wallMm },
+          d.wallMm,
+          pathsOf(0, 'diameterMm', 'wallMm'),
+        );
+    return demandOf(survey, {
+      needed: 'fullLoad',
+      bodies: [fill],
+      pressureBar: survey.line.pressureBar,
+      longestMm,
+      wrap: {
+        outsideDiameterMm: d.outsideDiameterMm,
+        wallMm: d.wallMm,
+        remainingMm: thin ? d.remainingMm : 0,
+        pressureBar: survey.line.pressureBar,
+        designC: survey.line.designC,
+        defects: [
+          thin
+            ? { kind: 'thinning', lengthMm: d.lengthMm }
+            : { kind: 'hole', diameterMm: d.diameterMm },
+        ],
+        engineered: true,
+        extentMm: 0,
+      },
+      prepMm2: (longestMm + 400) * Math.PI * d.outsideDiameterMm,
+      paths: { ...SERVICE_PATHS, pressureBar: 'line.pressureBar' },
+      refusals: lineRefusals(survey.line),
+    });
+  },
+});

@@ -1,0 +1,31 @@
+import { holed } from '../../section/parts';
+import { specOf, type Lettering, type SectionSpec } from '../../section/spec';
+import { COVER_MM, LAP_MM, type BeltSurvey } from './survey';
+
+type Damage = BeltSurvey['damages'][number];
+
+/** One damage as it is drawn. */
+export const section = (d: Damage, text: Lettering): SectionSpec => {
+  const belt = text(d.beltMm, 'beltMm');
+  if (d.shape === 'hole')
+    return holed('Hole', d.diameterMm, text(d.diameterMm, 'diameterMm'), d.beltMm, belt, {
+      cover: { lapMm: LAP_MM, thickMm: COVER_MM, plies: 1 },
+    });
+  if (d.shape === 'rip')
+    return holed('Rip', d.widthMm, text(d.widthMm, 'widthMm'), d.beltMm, belt, {
+      cover: { lapMm: LAP_MM, thickMm: COVER_MM, plies: 1 },
+      notes: [`rip ${text(d.lengthMm, 'lengthMm')} long`],
+    });
+  return specOf({
+    named: 'Gouge',
+    acrossMm: d.widthMm,
+    across: text(d.widthMm, 'widthMm'),
+    depthMm: d.depthMm,
+    depth: text(d.depthMm, 'depthMm'),
+    wallMm: d.beltMm,
+    wall: belt,
+    left: text(Math.max(0, d.beltMm - d.depthMm), 'beltMm', 'depthMm'),
+    bite: 'dished',
+    cover: { lapMm: LAP_MM, thickMm: COVER_MM, plies: 1 },
+  });
+};

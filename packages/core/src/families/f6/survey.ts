@@ -1,0 +1,216 @@
+import { z } from 'zod';
+import { m, q } from '../../message/message';
+import { SUBSTRATE_NAMES } from '../../materials/substrates';
+import { beltPatch, type BeltHole } from '../../geometry/beltPatch';
+import { closingGroups, commonShape, commonUsual } from '../../survey/common';
+import { demandOf, type RefusalReason } from '../../survey/demand';
+import { surveyOf } from '../family';
+import { amount, choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { body, depth, grownArea, length, pathsOf, width } from '../../survey/parts';
+
+const thick = mm('Belt thickness', 'A hole is filled through all of it.', 3, 60, 0.5);
+const hole = { diameterMm: mm('Hole', 'Across, cut back to sound rubber.', 3, 500), beltMm: thick };
+const gouge = { lengthMm: length(3000), widthMm: width(600), depthMm: depth(40), beltMm: thick };
+const rip = {
+  lengthMm: mm('Length of the rip', 'Along the belt.', 10, 50000),
+  widthMm: width(200),
+  beltMm: thick,
+};
+
+const shapes: DamageShape[] = [
+  {
+    shape: 'hole',
+    title: 'Hole',
+    hint: 'right through',
+    named: 'hole in the belt',
+    typical: { diameterMm: 60, beltMm: 14 },
+    fields: hole,
+  },
+  {
+    shape: 'gouge',
+    title: 'Gouge',
+    hint: 'cover torn, carcass whole',
+    named: 'gouged belt',
+    typical: { lengthMm: 260, widthMm: 50, depthMm: 5, beltMm: 14 },
+    fields: gouge,
+  },
+  {
+    shape: 'rip',
+    title: 'Rip',
+    hint: 'long and narrow',
+    named: 'ripped belt',
+    typical: { lengthMm: 900, widthMm: 12, beltMm: 14 },
+    fields: rip,
+  },
+];
+const Damage = z.discriminatedUnion('shape', [
+  z.strictObject({ shape: z.literal('hole'), ...schemasOf(hole) }),
+  z
+    .strictObject({ shape: z.literal('gouge'), ...schemasOf(gouge) })
+    .refine((d) => d.depthMm < d.beltMm, {
+      path: ['depthMm'],
+      message: 'must be under the belt’s thickness; right through is a hole',
+    }),
+  z.strictObject({ shape: z.literal('rip'), ...schemasOf(rip) }),
+]);
+
+const parentFields = {
+  material: choice(['belt-rubber'] as const, SUBSTRATE_NAMES, {
+    label: 'Belt',
+    why: 'Rubber is buffed, not blasted.',
+  }),
+};
+const beltFields = {
+  carcassCutPct: amount('percent', {
+    label: 'Carcass cut across',
+    why: 'Past a share of the width it is a splice, not a patch.',
+    min: 0,
+    max: 100,
+    step: 1,
+  }),
+  slopeDeg: amount('count', {
+    label: 'Belt slope here, degrees',
+    why: 'A pourable rubber runs off a slope.',
+    min: 0,
+    max: 45,
+    step: 1,
+  }),
+  carries: choice(
+    ['none', 'sliding', 'impact'] as const,
+    { none: 'Light goods', sliding: 'Grit that scrubs', impact: 'Lumps that drop' },
+    { label: 'What it carries', why: 'It sets the wear.' },
+  ),
+  runsC: amount('temperature', {
+    label: 'Warmest it runs',
+    why: 'Rubber softens with heat.',
+    min: -30,
+    max: 150,
+    step: 5,
+  }),
+  wetRun: flag({ label: 'Runs wet', why: 'Water gets under a poor edge.' }),
+};
+
+/** The most damages one repair takes. */
+export const MOST_DAMAGES = 12;
+
+export const BeltSurvey = z.strictObject({
+  family: z.literal('F6'),
+  ...commonShape,
+  damages: z.array(Damage).min(1).max(MOST_DAMAGES),
+  parent: z.strictObject(schemasOf(parentFields)),
+  belt: z.strictObject(schemasOf(beltFields)),
+});
+export type BeltSurvey = z.infer<typeof BeltSurvey>;
+
+/** Share of the carcass that may be cut across before a splice is the repair, percent of the belt’s width. */
+const MOST_CUT_PCT = 10;
+/** The usual lap past the hole, and its thickness, mm. */
+export const LAP_MM = 75;
+export const COVER_MM = 3;
+
+/** The hole of a damage as the patch is worked out for. */
+export const beltHole = (d: BeltSurvey['damages'][number]): BeltHole =>
+  d.shape === 'hole'
+    ? { kind: 'round', diameterMm: d.diameterMm }
+    : { kind: 'slot', lengthMm: d.lengthMm, widthMm: d.widthMm };
+
+function patch(d: BeltSurvey['damages'][number]) {
+  const throughMm = d.shape === 'gouge' ? d.depthMm : d.beltMm;
+  return {
+    throughMm,
+    made: beltPatch({
+      hole: beltHole(d),
+      throughMm,
+      lapMm: LAP_MM,
+      coverMm: COVER_MM,
+      through: d.shape !== 'gouge',
+      wastePct: 0,
+    }),
+  };
+}
+
+function refusals({ belt }: BeltSurvey): RefusalReason[] {
+  return belt.carcassCutPct > MOST_CUT_PCT
+    ? [
+        {
+          id: 'carcass',
+          because: m(
+            '{cut} of the carcass is cut across; over {most} it must be spliced, not patched.',
+            { cut: q(belt.carcassCutPct, 'percent'), most: q(MOST_CUT_PCT, 'percent') },
+          ),
+          who: 'belt-splicer',
+        },
+      ]
+    : [];
+}
+
+export const beltSurvey = surveyOf({
+  id: 'F6',
+  title: 'Conveyor belt',
+  hint: 'holes, gouges and rips',
+  kinds: ['belt'],
+  shapes,
+  groups: [
+    { id: 'parent', title: 'The belt', fields: parentFields },
+    { id: 'belt', title: 'How it runs', fields: beltFields },
+    ...closingGroups,
+  ],
+  usual: {
+    ...commonUsual,
+    'parent.material': 'belt-rubber',
+    'belt.carcassCutPct': '0',
+    'belt.slopeDeg': '0',
+    'belt.carries': 'none',
+    'belt.wetRun': 'no',
+  },
+  schema: BeltSurvey,
+  demand: (survey) => {
+    const bodies = survey.damages.map((d, i) => {
+      const { throughMm, made } = patch(d);
+      // One solid of the patch’s own volume and primed area: hole and cover together.
+      const sideMm = Math.sqrt(made.primerAreaMm2);
+      const keys =
+        d.shape === 'hole' ? ['diameterMm', 'beltMm'] : ['lengthMm', 'widthMm', 'beltMm'];
+      return body(
+        d.shape === 'gouge' ? 'Gouge' : 'Hole and lap',
+        {
+          kind: 'slab',
+          lengthMm: sideMm,
+          widthMm: sideMm,
+          depthMm: (made.totalMl * 1000) / made.primerAreaMm2,
+        },
+        throughMm + COVER_MM,
+        pathsOf(i, ...keys),
+      );
+    });
+    const longestMm = Math.max(
+      ...survey.damages.map((d) => (d.shape === 'hole' ? d.diameterMm : d.lengthMm)),
+    );
+    return demandOf(survey, {
+      needed: 'lightLoad',
+      bodies,
+      flexes: true,
+      sheets: survey.damages.map((d) =>
+        d.shape === 'hole'
+          ? { crackLengthMm: d.diameterMm, crackWidthMm: d.diameterMm }
+          : { crackLengthMm: d.lengthMm, crackWidthMm: d.widthMm },
+      ),
+      longestMm,
+      prepMm2: survey.damages.reduce(
+        (sum, d) =>
+          sum +
+          (d.shape === 'hole'
+            ? grownArea(d.diameterMm, d.diameterMm, LAP_MM)
+            : grownArea(d.lengthMm, d.widthMm, LAP_MM)),
+        0,
+      ),
+      paths: { mediumC: 'belt.runsC', medium: 'belt.wetRun', wear: 'belt.carries' },
+      refusals: refusals(survey),
+      service: {
+        medium: survey.belt.wetRun ? 'water' : 'air',
+        mediumC: survey.belt.runsC,
+        wear: survey.belt.carries,
+      },
+    });
+  },
+});

@@ -1,0 +1,153 @@
+import { z } from 'zod';
+import { m } from '../../message/message';
+import { SUBSTRATE_NAMES } from '../../materials/substrates';
+import { closingGroups, commonShape, commonUsual } from '../../survey/common';
+import { demandOf, type RefusalReason } from '../../survey/demand';
+import { surveyOf } from '../family';
+import { choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { body, grownArea, pathsOf } from '../../survey/parts';
+
+const crack = {
+  lengthMm: mm('Length of the crack', 'Along it.', 3, 2000),
+  widthMm: mm('Width of the crack', 'At the widest.', 0.5, 100, 0.5),
+  depthMm: mm('Depth', 'To the cords is too deep.', 0.5, 60, 0.5),
+};
+const shapes: DamageShape[] = [
+  {
+    shape: 'crack',
+    title: 'Crack or scuff',
+    hint: 'in the rubber only',
+    named: 'cracked sidewall',
+    typical: { lengthMm: 180, widthMm: 4, depthMm: 3 },
+    fields: crack,
+  },
+  {
+    shape: 'cut',
+    title: 'Cut',
+    hint: 'by a sharp edge',
+    named: 'cut sidewall',
+    typical: { lengthMm: 60, widthMm: 8, depthMm: 8 },
+    fields: crack,
+  },
+];
+const Damage = z.discriminatedUnion('shape', [
+  z.strictObject({ shape: z.literal('crack'), ...schemasOf(crack) }),
+  z.strictObject({ shape: z.literal('cut'), ...schemasOf(crack) }),
+]);
+
+const parentFields = {
+  material: choice(['tyre-rubber'] as const, SUBSTRATE_NAMES, {
+    label: 'Tyre',
+    why: 'Off-road tyres only by this route.',
+  }),
+};
+const tyreFields = {
+  place: choice(
+    ['sidewall', 'shoulder', 'bead', 'tread'] as const,
+    { sidewall: 'Sidewall', shoulder: 'Shoulder', bead: 'Near the bead', tread: 'Tread' },
+    { label: 'Where on the tyre', why: 'Bead and shoulder work too hard for a cover.' },
+  ),
+  cords: choice(
+    ['covered', 'showing', 'cut'] as const,
+    { covered: 'Not to be seen', showing: 'Showing', cut: 'Cut' },
+    { label: 'Cords', why: 'They carry the tyre; a cover does not.' },
+  ),
+  airtight: flag({ label: 'It holds its air', why: 'A leak is closed before it is covered.' }),
+  plugged: flag({
+    label: 'There is a plug in the sidewall',
+    why: 'Flexing makes a plugged injury grow.',
+  }),
+  road: flag({ label: 'It runs on public roads', why: 'The law decides there.' }),
+};
+
+/** The most damages one repair takes. */
+export const MOST_DAMAGES = 6;
+
+export const TyreSurvey = z.strictObject({
+  family: z.literal('F7'),
+  ...commonShape,
+  damages: z.array(Damage).min(1).max(MOST_DAMAGES),
+  parent: z.strictObject(schemasOf(parentFields)),
+  tyre: z.strictObject(schemasOf(tyreFields)),
+});
+export type TyreSurvey = z.infer<typeof TyreSurvey>;
+
+/** Buffed this far past an injury, mm, whatever cover goes on it. */
+const MARGIN_MM = 30;
+
+function refusals({ tyre }: TyreSurvey): RefusalReason[] {
+  const who = 'tyre-shop' as const;
+  const reasons: [boolean, string, string][] = [
+    [
+      tyre.cords !== 'covered',
+      'cords',
+      'The cords show or are cut: the tyre’s strength is hurt, and a cover would hide it.',
+    ],
+    [
+      tyre.place === 'bead' || tyre.place === 'shoulder',
+      'place',
+      'The injury is near the bead or the shoulder, where the tyre works hardest.',
+    ],
+    [tyre.plugged, 'plug', 'There is a plug in the sidewall: flexing makes the injury grow.'],
+    [tyre.road, 'road', 'The tyre runs on public roads: the law wants a licensed repair.'],
+  ];
+  return reasons
+    .filter(([when]) => when)
+    .map(([, id, because]) => ({ id, because: m(because), who }));
+}
+
+export const tyreSurvey = surveyOf({
+  id: 'F7',
+  title: 'Tyre sidewall',
+  hint: 'cover patch, or refused to the tyre shop',
+  kinds: ['tyre'],
+  shapes,
+  groups: [
+    { id: 'parent', title: 'The tyre', fields: parentFields },
+    { id: 'tyre', title: 'What is hurt', fields: tyreFields },
+    ...closingGroups,
+  ],
+  usual: {
+    ...commonUsual,
+    'parent.material': 'tyre-rubber',
+    'tyre.place': 'sidewall',
+    'tyre.airtight': 'yes',
+    'tyre.plugged': 'no',
+    'tyre.road': 'no',
+    'surface.slope': 'vertical',
+  },
+  schema: TyreSurvey,
+  demand: (survey) => {
+    const longestMm = Math.max(...survey.damages.map((d) => d.lengthMm));
+    return demandOf(survey, {
+      needed: 'lightLoad',
+      bodies: survey.damages.map((d, i) =>
+        body(
+          'Crack',
+          {
+            kind: 'groove',
+            lengthMm: d.lengthMm,
+            widthMm: d.widthMm,
+            depthMm: d.depthMm,
+            profile: 'vee',
+          },
+          d.depthMm,
+          pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
+        ),
+      ),
+      flexes: true,
+      sheets: survey.damages.map((d) => ({
+        crackLengthMm: d.lengthMm,
+        crackWidthMm: d.widthMm,
+      })),
+      longestMm,
+      prepMm2: survey.damages.reduce(
+        (sum, d) => sum + grownArea(d.lengthMm, d.widthMm, MARGIN_MM),
+        0,
+      ),
+      paths: {},
+      refusals: refusals(survey),
+      service: { mediumC: 40, wear: 'impact' },
+    });
+  },
+});

@@ -1,0 +1,212 @@
+import { type WorkingLine } from '../../calc/calc';
+import { mortarBatch } from '../../mix/mortarBatch';
+import { m, mm } from '../../message/message';
+import { mainSpec, overcoat } from '../../methods/build';
+import { aggregateFor, AGGREGATE_KGL, mixSteps, mixTouch } from '../../methods/mix';
+import { notBefore, stepsOf, wrong } from '../../methods/step';
+import type { Round } from '../../work/round';
+import type { StepDraft } from '../../work/step';
+import { waterPerBag, type Consistency } from '../../work/weighing';
+import { crewOf, type Work } from '../../work/work';
+import type { FloorPatchSurvey } from './survey';
+
+export const stepIds = [
+  'cut',
+  'etch',
+  'neutral',
+  'cracks',
+  'crack-fill',
+  'coat',
+  'finish',
+  'joints',
+  'cove',
+  'seal',
+  'level',
+] as const;
+export const step = stepsOf(stepIds);
+type W = Work<FloorPatchSurvey>;
+
+/** Of a coat’s minutes: spreading it, then brooming or striking it off, both inside its life. */
+const SPREAD = 0.75;
+const FINISH = 0.25;
+/** Dampened concrete is covered before it dries, minutes. */
+const DAMP_MIN = 30;
+
+export const isPowder = ({ card }: W) => card.mix.kind === 'powder-water';
+export const has = ({ survey }: W, shape: 'patch' | 'overlay' | 'coving') =>
+  survey.damages.some((d) => d.shape === shape);
+export const floorMm2 = ({ survey }: W) =>
+  survey.damages.reduce(
+    (s, d) => s + d.lengthMm * (d.shape === 'coving' ? d.legMm * 2 : d.widthMm),
+    0,
+  );
+
+export const consistencyOf = (work: W, i: number): Consistency => {
+  const { mix } = work.card;
+  if (mix.kind !== 'powder-water' || !mix.waterLPerBag.base || work.coats === 1) return 'patch';
+  return i === work.coats - 1 && mix.waterLPerBag.finish ? 'finish' : 'base';
+};
+
+export function coats(work: W): Round[] {
+  const { card, coats: n } = work;
+  return Array.from({ length: n }, (_, i) => {
+    const consistency = consistencyOf(work, i);
+    const lastOne = i === n - 1;
+    const title =
+      n === 1
+        ? m('Mortar')
+        : consistency === 'finish'
+          ? m('Finish coat')
+          : consistency === 'base' && n === 2 && i === 0
+            ? m('Base coat')
+            : m('Coat {i} of {n}', { i: i + 1, n });
+    return work.round(
+      mainSpec(work, {
+        id:
+          n === 1
+            ? 'main'
+            : consistency === 'finish'
+              ? 'finish'
+              : consistency === 'base' && n === 2 && i === 0
+                ? 'base'
+                : `coat-${i + 1}`,
+        purpose: consistency === 'finish' ? 'finish' : n === 1 ? 'patch' : 'base',
+        title,
+        netMl: work.netMl / n,
+        areaMm2: i === 0 ? work.areaMm2 : 0,
+        buildMm: work.coatMm,
+        consistency,
+        aggregatePct: aggregateFor(card, work.buildMm),
+        touches: [
+          mixTouch(card),
+          { name: 'coat', placing: SPREAD },
+          { name: 'finish', placing: FINISH },
+        ],
+        needed: lastOne ? work.demand.needed : null,
+      }),
+    );
+  });
+}
+
+export function coatSteps(work: W, rounds: readonly Round[]): StepDraft[] {
+  return rounds.flatMap((round, i) => {
+    const before = rounds[i - 1];
+    const lastOne = i === rounds.length - 1;
+    const wet = isPowder(work);
+    const window = before ? [overcoat(work, before)] : [];
+    return [
+      ...(wet
+        ? [
+            step.prep(
+              'dampen',
+              'dampen',
+              'Dampen to SSD',
+              10,
+              m(
+                'Soak, then let the water go: saturated, surface dry. Dark, no shine, no puddle. Just before the mortar.',
+              ),
+              { round, after: window },
+            ),
+          ]
+        : []),
+      ...mixSteps(
+        work,
+        round,
+        wet
+          ? [
+              {
+                step: 'dampen',
+                most: DAMP_MIN,
+                missed: 'dampen' as const,
+                why: m('Placed before the damp dries off.'),
+              },
+            ]
+          : window,
+      ),
+      step.touch(
+        round,
+        'coat',
+        round.title,
+        m(
+          '{scrub, select, yes {Brush a scrub coat of it into the dark, damp concrete, then spread} other {Spread}} {thick}, from the far end back.',
+          { scrub: wet && i === 0 ? 'yes' : 'no', thick: mm(round.buildMm) },
+        ),
+        {
+          people: Math.max(1, crewOf({ card: round.card, areaMm2: work.areaMm2 }) - 1),
+          figures: ['coats', 'coat'],
+          wrong: [
+            wrong('It drags', 'It is setting: stop, no water on it. Cut it square there.'),
+            wrong(
+              'Cracks like a map',
+              'Dried too fast: film over it, fog it. Wide ones are cut out.',
+            ),
+          ],
+        },
+      ),
+      step.touch(
+        round,
+        'finish',
+        lastOne ? (has(work, 'overlay') ? 'Broom it' : 'Strike off') : 'Leave it rough',
+        lastOne
+          ? has(work, 'overlay')
+            ? m('Broom it one way while it holds the line.')
+            : m('Strike off on the edges, float; feather a step into a gentle slope.')
+          : m('Level with a gauge rake, leave it rough for the next.'),
+        { people: 1 },
+      ),
+      ...(lastOne && has(work, 'coving')
+        ? [
+            step.build(
+              round,
+              'cove',
+              'place',
+              'Run the cove',
+              15,
+              m('A bottle or a cove trowel, one stroke, wetted; ends feathered.'),
+            ),
+          ]
+        : []),
+      // Joints and high spots after the base and before what finishes it; after the only coat where there is one.
+      ...(i === Math.max(0, rounds.length - 2)
+        ? [
+            step.build(
+              round,
+              'joints',
+              'finish',
+              'Rake joints, scrape high spots',
+              10,
+              m(
+                'Joints and edges raked out when it can be scraped; high spots scraped with a straight edge, and brushed off.',
+              ),
+              {
+                after: round.card.cure.milestones.tackFree ? [notBefore(round, 'tackFree')] : [],
+              },
+            ),
+          ]
+        : []),
+    ];
+  });
+}
+
+/** Bags, water and aggregate of each coat, by its own water. */
+export function bags(work: W, rounds: readonly Round[]) {
+  const { mix } = work.card;
+  if (mix.kind !== 'powder-water') return null;
+  const each = rounds.map((r) =>
+    mortarBatch({
+      volumeL: r.mixMl / 1000,
+      bagKg: mix.bagKg,
+      yieldLPerBag: mix.yieldLPerBag,
+      waterLPerBag: waterPerBag(mix, r.consistency),
+      aggregatePct: r.aggregatePct,
+      aggregateDensityKgL: AGGREGATE_KGL,
+      wastePct: 0,
+    }),
+  );
+  const working: WorkingLine[] = each.flatMap((b, i) =>
+    each.length > 1
+      ? b.working.map((w) => ({ ...w, label: `coat ${i + 1}: ${w.label}` }))
+      : b.working,
+  );
+  return { bags: each.reduce((s, b) => s + b.bags, 0), working };
+}

@@ -1,0 +1,139 @@
+import { z } from 'zod';
+import { SUBSTRATE_NAMES } from '../../materials/substrates';
+import { closingGroups, commonShape, commonUsual } from '../../survey/common';
+import { demandOf } from '../../survey/demand';
+import { surveyOf } from '../family';
+import { amountIfKnown, choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { body, depth, length, pathsOf, traffic, TRAFFIC_WEAR, width } from '../../survey/parts';
+
+const patch = { lengthMm: length(30000), widthMm: width(30000), depthMm: depth(300) };
+const overlay = {
+  lengthMm: length(60000),
+  widthMm: width(60000),
+  depthMm: mm('Thickness', 'Over the high spots.', 1, 60, 0.5),
+};
+const cove = {
+  lengthMm: length(60000),
+  legMm: mm('Leg of the cove', 'Up the wall and out on the floor.', 10, 300),
+};
+const shapes: DamageShape[] = [
+  {
+    shape: 'patch',
+    title: 'Deep patch',
+    hint: 'broken out, to be filled',
+    named: 'broken floor',
+    typical: { lengthMm: 600, widthMm: 400, depthMm: 40 },
+    fields: patch,
+  },
+  {
+    shape: 'overlay',
+    title: 'Overlay',
+    hint: 'worn surface, to be resurfaced',
+    named: 'worn floor',
+    typical: { lengthMm: 3000, widthMm: 2000, depthMm: 6 },
+    fields: overlay,
+  },
+  {
+    shape: 'coving',
+    title: 'Cove',
+    hint: 'floor to wall',
+    named: 'missing cove',
+    typical: { lengthMm: 3000, legMm: 60 },
+    fields: cove,
+  },
+];
+const Damage = z.discriminatedUnion('shape', [
+  z.strictObject({ shape: z.literal('patch'), ...schemasOf(patch) }),
+  z.strictObject({ shape: z.literal('overlay'), ...schemasOf(overlay) }),
+  z.strictObject({ shape: z.literal('coving'), ...schemasOf(cove) }),
+]);
+
+const parentFields = {
+  material: choice(['concrete'] as const, SUBSTRATE_NAMES, {
+    label: 'Floor',
+    why: 'Prep depends on it.',
+  }),
+};
+const floorFields = {
+  traffic,
+  washed: flag({
+    label: 'Washed down or wet',
+    why: 'It sets the sealer, and the fall to the drain.',
+  }),
+  cracksMm: amountIfKnown('length', {
+    label: 'Cracks under it, in all',
+    why: 'They are filled first, or they come through; empty where there are none.',
+    min: 0,
+    max: 500_000,
+    step: 500,
+  }),
+  juice: flag({ label: 'Juice or acid drips on it', why: 'Cement mortar is eaten by acid.' }),
+};
+
+/** The most damages one repair takes. */
+export const MOST_DAMAGES = 20;
+
+export const FloorPatchSurvey = z.strictObject({
+  family: z.literal('F9'),
+  ...commonShape,
+  damages: z.array(Damage).min(1).max(MOST_DAMAGES),
+  parent: z.strictObject(schemasOf(parentFields)),
+  floor: z.strictObject(schemasOf(floorFields)),
+});
+export type FloorPatchSurvey = z.infer<typeof FloorPatchSurvey>;
+
+export const floorPatchSurvey = surveyOf({
+  id: 'F9',
+  title: 'Floor patch, overlay, cove',
+  hint: 'deep fills and new surfaces',
+  kinds: ['floor'],
+  shapes,
+  groups: [
+    { id: 'parent', title: 'The floor', fields: parentFields },
+    { id: 'floor', title: 'How it is used', fields: floorFields },
+    ...closingGroups,
+  ],
+  usual: {
+    ...commonUsual,
+    'parent.material': 'concrete',
+    'floor.traffic': 'wheels',
+    'floor.washed': 'no',
+    'floor.juice': 'no',
+  },
+  schema: FloorPatchSurvey,
+  demand: (survey) => {
+    const { floor } = survey;
+    const bodies = survey.damages.map((d, i) =>
+      d.shape === 'coving'
+        ? // Half a square: the cove’s own hollow is left out.
+          body(
+            'Cove',
+            { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.legMm, depthMm: d.legMm / 2 },
+            d.legMm / 2,
+            pathsOf(i, 'lengthMm', 'legMm'),
+          )
+        : body(
+            d.shape === 'patch' ? 'Patch' : 'Overlay',
+            { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
+            d.depthMm,
+            pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
+          ),
+    );
+    const area = survey.damages.reduce(
+      (sum, d) => sum + d.lengthMm * (d.shape === 'coving' ? d.legMm * 2 : d.widthMm),
+      0,
+    );
+    return demandOf(survey, {
+      needed: floor.traffic === 'foot' ? 'lightLoad' : 'fullLoad',
+      bodies,
+      longestMm: Math.max(...survey.damages.map((d) => d.lengthMm)),
+      paths: { medium: 'floor.juice', ph: 'floor.juice', wear: 'floor.traffic' },
+      prepMm2: area,
+      service: {
+        medium: floor.juice ? 'juice' : floor.washed ? 'water' : 'air',
+        ph: floor.juice ? 4.5 : 7,
+        wear: TRAFFIC_WEAR[floor.traffic],
+      },
+    });
+  },
+});

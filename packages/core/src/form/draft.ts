@@ -1,0 +1,135 @@
+import { issuesOf, type Issue } from '../calc/issues';
+import { parseQuantity } from '../units/parse';
+import { say } from '../units/format';
+import type { UnitSystem } from '../units/quantities';
+import type { Field, Fields } from '../survey/fields';
+import { familyOf, type Survey } from '../families/registry';
+
+/**
+ * A survey as typed, kept whole on the device: every field by path ("damages.0.depthMm"), as text.
+ * Texts are what the person wrote; choices hold their value, flags "yes" or "no".
+ */
+export interface SurveyDraft {
+  family: string;
+  intent: string;
+  startAt: string;
+  asset: { id: string | null; tag: string; name: string; position: string; costPerHour: number };
+  shapes: string[];
+  texts: Record<string, string>;
+}
+
+export interface DraftResult {
+  survey: Survey | null;
+  issues: Issue[];
+}
+
+export interface Placed {
+  path: string;
+  field: Field;
+}
+
+const place = (prefix: string, fields: Fields): Placed[] =>
+  Object.entries(fields).map(([key, field]) => ({ path: `${prefix}.${key}`, field }));
+
+/** Whether a field is asked now, by what its neighbours say. */
+function asked({ path, field }: Placed, draft: SurveyDraft): boolean {
+  if (!field.when) return true;
+  const beside = `${path.slice(0, path.lastIndexOf('.'))}.${field.when.key}`;
+  return field.when.in.includes(draft.texts[beside] ?? '');
+}
+
+/** Every field the draft asks for, in the order of the form. */
+export function draftFields(draft: SurveyDraft): Placed[] {
+  return everyField(draft).filter((placed) => asked(placed, draft));
+}
+
+/** Every field the family has for these damages, asked now or not: to fill a draft from a stored survey. */
+export const everyField = (draft: SurveyDraft): Placed[] => fieldsOf(draft.family, draft.shapes);
+
+/** The same for a survey as it is stored. */
+export const everyFieldOf = (survey: Survey): Placed[] =>
+  fieldsOf(
+    survey.family,
+    survey.damages.map((d) => d.shape),
+  );
+
+function fieldsOf(familyId: string, shapes: readonly string[]): Placed[] {
+  const family = familyOf(familyId);
+  const ofShapes = shapes.flatMap((shape, i) => {
+    const found = family.shapes.find((s) => s.shape === shape);
+    return found ? place(`damages.${i}`, found.fields) : [];
+  });
+  return [...ofShapes, ...family.groups.flatMap((g) => place(g.id, g.fields))];
+}
+
+type Read = { value: unknown } | { message: string };
+
+/** Reads one field from its text: its value in base units, or what is wrong with it, with the range. */
+export function readField(field: Field, text: string | undefined, system: UnitSystem): Read {
+  if (field.kind === 'flag') return { value: text === 'yes' };
+  if (field.kind === 'choice') {
+    return field.options.some((o) => o.value === text)
+      ? { value: text }
+      : { message: 'Choose one.' };
+  }
+  if ('optional' in field && (text ?? '').trim() === '') return { value: null };
+  const parsed = parseQuantity(text ?? '', field.quantity, system);
+  const from = say(field.min, field.quantity, system);
+  const to = say(field.max, field.quantity, system);
+  if (!parsed.ok) return { message: `${parsed.message} From ${from} to ${to}.` };
+  if (parsed.value < field.min)
+    return { message: `Too small: ${from} is the least, ${to} the most.` };
+  if (parsed.value > field.max)
+    return { message: `Too big: ${to} is the most, ${from} the least.` };
+  return { value: parsed.value };
+}
+
+/** Reads a whole draft. Issues are keyed by the field's path; the survey is there only when there are none. */
+export function readDraft(draft: SurveyDraft, system: UnitSystem): DraftResult {
+  const issues: Issue[] = [];
+  const groups: Record<string, Record<string, unknown>> = {};
+  for (const placed of everyField(draft)) {
+    const { path, field } = placed;
+    const read = asked(placed, draft)
+      ? readField(field, draft.texts[path], system)
+      : { value: null };
+    if ('message' in read) {
+      issues.push({ path, message: read.message });
+      continue;
+    }
+    const at = path.lastIndexOf('.');
+    const group = path.slice(0, at);
+    groups[group] = { ...groups[group], [path.slice(at + 1)]: read.value };
+  }
+  if (draft.shapes.length === 0)
+    issues.push({ path: 'damages', message: 'Choose the shape of the damage.' });
+  const { id, tag, name, position, costPerHour } = draft.asset;
+  if (tag.trim() === '')
+    issues.push({
+      path: 'asset.tag',
+      message: 'Choose an asset, or type a new tag of 1 to 24 characters.',
+    });
+  if (name.trim() === '')
+    issues.push({ path: 'asset.name', message: 'Type what it is, 1 to 80 characters.' });
+  const damages = draft.shapes.map((shape, i) => ({ shape, ...groups[`damages.${i}`] }));
+  const named = Object.fromEntries(
+    familyOf(draft.family).groups.map((g) => [g.id, groups[g.id] ?? {}]),
+  );
+  const whole = {
+    family: draft.family,
+    version: 1,
+    asset: { id, tag, name, position, costPerHour },
+    intent: draft.intent,
+    damages,
+    ...named,
+    window: { ...named.window, startAt: draft.startAt },
+  };
+  const parsed = familyOf(draft.family).schema.safeParse(whole);
+  if (parsed.success && issues.length === 0) return { survey: parsed.data as Survey, issues };
+  if (!parsed.success) {
+    const known = new Set(issues.map((i) => i.path));
+    const under = (path: string) => [...known].some((k) => k === path || path.startsWith(`${k}.`));
+    issues.push(...issuesOf(parsed.error).filter((i) => !under(i.path)));
+  }
+  return { survey: null, issues };
+}

@@ -1,0 +1,39 @@
+import { say } from '../units/format';
+import type { UnitSystem } from '../units/quantities';
+import type { Field, Fields } from '../survey/fields';
+import { familyOf, type Survey } from '../families/registry';
+
+/** One thing a survey says, in the words of its form. */
+export interface SurveyLine {
+  group: string;
+  label: string;
+  text: string;
+}
+
+/** A field’s value as it is read out. */
+export function fieldText(field: Field, value: unknown, system: UnitSystem): string {
+  if (value === null || value === undefined) return 'not asked';
+  if (field.kind === 'flag') return value === true ? 'yes' : 'no';
+  if (field.kind === 'choice') return field.options.find((o) => o.value === value)?.label ?? '';
+  return say(Number(value), field.quantity, system);
+}
+
+/** Everything a survey says, group by group, for a sheet that goes to somebody else. */
+export function surveyLines(survey: Survey, system: UnitSystem): SurveyLine[] {
+  const family = familyOf(survey.family);
+  const of = (group: string, fields: Fields, values: Record<string, unknown>): SurveyLine[] =>
+    Object.entries(fields)
+      .filter(([key]) => values[key] !== null)
+      .map(([key, field]) => ({
+        group,
+        label: field.label,
+        text: fieldText(field, values[key], system),
+      }));
+  const damages = survey.damages.flatMap((d, i) => {
+    const shape = family.shapes.find((s) => s.shape === d.shape);
+    const group = `${shape?.title ?? 'Damage'}${survey.damages.length > 1 ? ` ${i + 1}` : ''}`;
+    return shape ? of(group, shape.fields, d) : [];
+  });
+  const whole = survey as unknown as Record<string, Record<string, unknown>>;
+  return [...damages, ...family.groups.flatMap((g) => of(g.title, g.fields, whole[g.id] ?? {}))];
+}

@@ -1,0 +1,37 @@
+import { memoOf } from '../calc/memo';
+import type { SystemCard } from '../materials/card';
+import type { Purpose } from '../materials/words';
+import type { Message } from '../message/message';
+import type { Job } from './job';
+import { judgeSeconds } from './seconds';
+
+/** A second material that a job asks for: what was chosen, why, and every card that could stand in for it. */
+export interface SecondAsked {
+  purpose: Purpose;
+  card: SystemCard;
+  because: Message | null;
+  options: SystemCard[];
+}
+
+/** The second materials of a job, in the order its family asks for them. */
+export function secondsAsked({ work, family }: Job): SecondAsked[] {
+  const asked = new Map<Purpose, SecondAsked>();
+  const memo = memoOf();
+  const watched: typeof work = {
+    ...work,
+    second: (need) => {
+      const { purpose } = need;
+      const found = work.second(need);
+      const options = judgeSeconds(work, need, memo).filter((j) => j.verdict !== 'no');
+      asked.set(purpose, {
+        purpose,
+        card: found.card,
+        because: found.because,
+        options: options.map((j) => j.card),
+      });
+      return found;
+    },
+  };
+  family.method.draft(watched as never);
+  return [...asked.values()];
+}

@@ -1,0 +1,128 @@
+import { memoOf, type Memo } from '../calc/memo';
+import type { SystemCard } from '../materials/card';
+import { MINUTE } from '../materials/words';
+import { m } from '../message/message';
+import { familyOf } from '../families/registry';
+import type { Survey } from '../families/registry';
+import type { Family } from '../families/family';
+import { warmedTo } from '../rules/ambient';
+import { layOut, type LayOut } from '../schedule/layOut';
+import type { SiteSettings } from '../site/site';
+import type { Demand } from '../survey/demand';
+import { neededOn, type Round } from '../work/round';
+import { askedBy, settled } from '../work/schools';
+import type { Draft, StepDraft } from '../work/step';
+import { workOf, type Work, type WorkContext } from '../work/work';
+import { missedSteps } from './missed';
+import { chooseSecond } from './seconds';
+
+/** A survey, a card and a site made into a job: rounds, steps in order, all of it on the clock. */
+export interface Job {
+  work: Work;
+  family: Family;
+  draft: Draft;
+  steps: readonly StepDraft[];
+  laid: LayOut;
+}
+
+export interface JobAsk {
+  survey: Survey;
+  card: SystemCard;
+  site: SiteSettings;
+  context: WorkContext;
+  demand: Demand;
+  memo?: Memo;
+  /** Held at this, °C; null: as it is measured. */
+  heldC: number | null;
+}
+
+/** The sums of a survey with a card, before any step is written. */
+export function workFor({
+  survey,
+  card,
+  site,
+  context,
+  demand,
+  heldC,
+  memo = memoOf(),
+}: JobAsk): Work {
+  const family = familyOf(survey.family);
+  const schools = settled(askedBy(family.method.schools, card), context.schools);
+  return workOf({
+    survey,
+    card,
+    site,
+    context,
+    schools,
+    demand,
+    heldC,
+    memo,
+    second: (work, need) => chooseSecond(work, need, memo),
+  });
+}
+
+/** Warmest that any material of a job must be held at, where the surface is colder; null where none must. */
+export function jobWarmC({ draft, work }: Job): number | null {
+  const warm = draft.rounds.flatMap((r) => warmedTo({ card: r.card, survey: work.survey }) ?? []);
+  return warm.length > 0 ? Math.max(...warm) : null;
+}
+
+const GATE_AGE = m('The gate’s reading is of now, not of hours ago.');
+const BARE_AGE = m('Bare metal is covered before it turns.');
+
+/** Each mix waits for a gate that is young enough; the first coat for metal that has not turned. */
+function withGates(work: Work, steps: readonly StepDraft[]): StepDraft[] {
+  const { site, demand } = work;
+  const gated = steps.some((s) => s.name === 'gate');
+  const bare =
+    steps.some((s) => s.name === 'grade') &&
+    work.profileUm !== null &&
+    demand.material !== 'stainless';
+  let first = true;
+  return steps.map((s) => {
+    if (s.name !== 'mix') return s;
+    const after = [
+      ...(s.after ?? []),
+      ...(first && bare
+        ? [{ step: 'grade', most: site.bareMinutes, missed: 'prepare' as const, why: BARE_AGE }]
+        : []),
+      ...(gated
+        ? [{ step: 'gate', most: site.gateMinutes, missed: 'gate' as const, why: GATE_AGE }]
+        : []),
+    ];
+    first = false;
+    return { ...s, after };
+  });
+}
+
+/** What the way back into service waits for: every round that the service loads. */
+export const loadedBy = (rounds: readonly Round[]) =>
+  rounds.flatMap((r) =>
+    r.needed === null ? [] : [{ round: r.id, at: neededOn(r.card, r.needed) }],
+  );
+
+/** The minute of the day at which a stop begins, by the site’s clock. */
+const startMinute = (startAt: string, zoneMin: number): number =>
+  (((Date.parse(startAt) / MINUTE + zoneMin) % 1440) + 1440) % 1440;
+
+/** Writes the job of a card for a survey, or takes one as it was written, and lays it on the clock. Pure. */
+export function jobFrom(work: Work, written?: Draft): Job {
+  const family = familyOf(work.survey.family);
+  const draft = written ?? family.method.draft(work as never);
+  const steps = withGates(work, draft.steps);
+  const { site, survey } = work;
+  const laid = layOut({
+    rounds: draft.rounds,
+    steps,
+    needed: loadedBy(draft.rounds),
+    missed: missedSteps(
+      work,
+      draft.steps.some((s) => s.name === 'wipe'),
+    ),
+    shift:
+      site.shift === null
+        ? null
+        : { ...site.shift, startsAtMin: startMinute(survey.window.startAt, site.zoneMin) },
+  });
+  return { work, family, draft, steps, laid };
+}

@@ -1,0 +1,74 @@
+import { m } from '../message/message';
+import { dustOff, gate, wipe } from '../methods/prep';
+import { gradeMinutes, wipeMinutes } from '../methods/pace';
+import { step } from '../methods/step';
+import type { Missed, StepDraft } from '../work/step';
+import type { Work } from '../work/work';
+
+/** Going over a coat that has gone shiny takes this share of grading it bare. */
+const ABRADE_SHARE = 0.4;
+
+/**
+ * What is done where a step would begin after its time: put into the plan, not left to be found out. A job that wipes
+ * nothing before its first mix, such as concrete that is damp, wipes nothing here either.
+ */
+export const missedSteps =
+  (work: Work, wipes: boolean) =>
+  (kind: Missed, to: StepDraft): StepDraft[] => {
+    const round = to.round;
+    switch (kind) {
+      case 'abrade':
+        return [
+          step.prep(
+            'abrade',
+            'abrade',
+            'Abrade: its window has closed',
+            gradeMinutes(work) * ABRADE_SHARE,
+            m(
+              'By then it has gone shiny and does not hold: matt all over by hand, wet where it dusts.',
+            ),
+            { round },
+          ),
+          { ...dustOff(), round },
+          ...(wipes ? [{ ...wipe(work), round }] : []),
+        ];
+      case 'gate':
+        return [{ ...gate(work), round }];
+      case 'prepare':
+        return [
+          step.prep(
+            'grade',
+            'abrade',
+            'Prepare it again',
+            gradeMinutes(work) * ABRADE_SHARE,
+            m('Bare metal has waited too long: over it once more to the same grade.'),
+            { round },
+          ),
+          { ...dustOff(), round },
+          ...(wipes ? [{ ...wipe(work), round }] : []),
+        ];
+      case 'dampen':
+        return [
+          step.prep(
+            'dampen',
+            'dampen',
+            'Dampen again',
+            8,
+            m('It has dried: soak again to saturated, surface dry.'),
+            { round },
+          ),
+        ];
+      case 'condition':
+        return [
+          step.prep(
+            'abrade',
+            'abrade',
+            'Buff and condition again',
+            wipeMinutes(work),
+            m('Its open time is over: buff lightly, dust off, lay it again, and let it flash off.'),
+            { round },
+          ),
+          { ...dustOff(), round },
+        ];
+    }
+  };

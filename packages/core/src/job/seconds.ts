@@ -1,0 +1,131 @@
+import type { Memo } from '../calc/memo';
+import type { SystemCard } from '../materials/card';
+import { PURPOSE_NAMES } from '../materials/words';
+import { m, type Message } from '../message/message';
+import { placeRules } from '../rules/place';
+import { fits, no, type Judgement, type Rule, type Verdict } from '../rules/rule';
+import { mediumRules } from '../rules/medium';
+import { surfaceRules } from '../rules/surface';
+import type { SurveyBase } from '../survey/common';
+import type { Demand } from '../survey/demand';
+import { workOf, type Second, type SecondNeed, type Work } from '../work/work';
+
+const pick = (rules: readonly Rule[], ...ids: string[]) => rules.filter((r) => ids.includes(r.id));
+
+/** Rules that every material of a job is judged by, each on what it meets where it lies. */
+const SHARED: readonly Rule[] = [
+  ...pick(placeRules, 'nearby', 'ventilation', 'size'),
+  ...pick(surfaceRules, 'substrate', 'damp', 'ambient'),
+  ...mediumRules,
+];
+const MEANT = pick(placeRules, 'intent');
+
+/** A card that may not lie under the next: their chemistries do not bear each other. */
+const bears = (card: SystemCard, over: SystemCard | undefined): Judgement =>
+  over && card.notUnder.includes(over.chemistry)
+    ? no(() => m('{over} may not lie over it.', { over: over.code }))
+    : fits('What lies over it holds on it.');
+
+export interface JudgedSecond {
+  card: SystemCard;
+  verdict: Verdict;
+  /** The first reason that decides. */
+  because: Message;
+}
+
+const ORDER: Record<Verdict, number> = { fits: 0, if: 1, no: 2 };
+
+/** What a second material is asked for, as a demand of its own. */
+function demandFor(demand: Demand, need: SecondNeed): Demand {
+  const service = need.wetted ? demand.service : { ...demand.service, medium: 'air' as const };
+  return {
+    ...demand,
+    material: need.material ?? demand.material,
+    service: { ...service, ...need.service },
+    bodies: [],
+    wrap: null,
+    sheets: [],
+    pressureBar: 0,
+    crack: null,
+    flexes: false,
+    machined: false,
+    light: null,
+    longestMm: need.longestMm ?? 0,
+    load: null,
+    refusals: [],
+  };
+}
+
+/** Judges every card of the library that can do it, best first: what fits, then the cheapest a millilitre. */
+export function judgeSeconds(work: Work, need: SecondNeed, memo: Memo): JudgedSecond[] {
+  const { context, site, schools, survey } = work;
+  const able = (context.library ?? []).filter(
+    (c): c is SystemCard =>
+      c.role === 'system' && c.helps.includes(need.purpose) && c.code !== work.card.code,
+  );
+  const demand = demandFor(work.demand, need);
+  const rules = need.wetted ? [...SHARED, ...MEANT] : SHARED;
+  // Judged at the temperature it will really be laid at.
+  const held = {
+    ...survey,
+    readings: { ...survey.readings, surfaceC: work.tempC },
+    surface: { ...survey.surface, damp: need.damp ?? survey.surface.damp },
+  };
+  const price = (c: SystemCard) => Math.min(...c.packs.map((p) => p.price / p.size));
+  return able
+    .map((card): JudgedSecond => {
+      const subject = workOf<SurveyBase>({
+        survey: held,
+        card,
+        site,
+        context,
+        schools,
+        demand,
+        heldC: null,
+        memo,
+        second: () => ({ card, because: null, problem: null }),
+      });
+      const judged = [...rules.map((r) => r.judge(subject)), bears(card, need.under)];
+      const worst =
+        judged.find((j) => j.verdict === 'no') ?? judged.find((j) => j.verdict === 'if');
+      return {
+        card,
+        verdict: worst?.verdict ?? 'fits',
+        because: worst?.because ?? m('It fits.'),
+      };
+    })
+    .sort((a, b) => ORDER[a.verdict] - ORDER[b.verdict] || price(a.card) - price(b.card));
+}
+
+/** Chooses a second material and says why; the person’s own choice goes first where it is among them. */
+export function chooseSecond(work: Work, need: SecondNeed, memo: Memo): Second {
+  const judged = judgeSeconds(work, need, memo);
+  const wanted = work.context.seconds?.[need.purpose];
+  const best = judged.find((j) => j.card.code === wanted) ?? judged[0];
+  const name = PURPOSE_NAMES[need.purpose].toLowerCase();
+  if (!best)
+    return {
+      card: work.card,
+      because: null,
+      problem: m('No card in the library does this: {name}.', { name }),
+    };
+  const others = judged.filter((j) => j !== best);
+  return {
+    card: best.card,
+    because: m('{card}: {because}{n, plural, =0 {} other { Besides it: {others}.}}', {
+      card: best.card.code,
+      because: best.because,
+      n: others.length,
+      others: others.map((o) =>
+        m('{card} {verdict, select, no {does not fit} other {is dearer}}', {
+          card: o.card.code,
+          verdict: o.verdict,
+        }),
+      ),
+    }),
+    problem:
+      best.verdict === 'no'
+        ? m('{card} as {name}: {because}', { card: best.card.code, name, because: best.because })
+        : null,
+  };
+}

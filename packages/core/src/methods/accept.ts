@@ -1,0 +1,193 @@
+import { line } from '../calc/calc';
+import { holidayVoltage } from '../inspect/holidayVoltage';
+import { LEAST_THICKNESS_SHARE } from '../inspect/shares';
+import { joined, m, minutes, mm, q } from '../message/message';
+import { figureOf, type Figure } from '../work/figure';
+import type { After, StepDraft, Wrong } from '../work/step';
+import type { Work } from '../work/work';
+import { step, wrong, type Text } from './step';
+
+const station = 'accept' as const;
+
+/** Eyes, then a coin: one colour, one sound. The first of Accept: it waits for what the service loads. */
+export const lookAndTap = (
+  after: readonly After[],
+  text = 'No pinholes, no lifted edge, one colour. Tap all over: one sound.',
+  wrongs: readonly Wrong[] = [
+    wrong('Pinholes', 'Abrade, fill with a wet coat, let it cure.'),
+    wrong('Hollow sound', 'Cut that part out to the parent and do it again.'),
+  ],
+): StepDraft =>
+  step('look', station, 'look', 'Look and tap', 10, m(text), { wrong: wrongs, after });
+
+/** A fingernail says whether it is hard, where no durometer goes. */
+export const fingernail = (work: Work): StepDraft =>
+  step(
+    'fingernail',
+    station,
+    'test',
+    'Fingernail',
+    3,
+    m(
+      'Press a fingernail into the repair and into the kept sample: no mark on either. {cartridge, select, yes {The purge} other {The sample}} is the witness.',
+      { cartridge: work.card.mix.kind === 'cartridge' ? 'yes' : 'no' },
+    ),
+    {
+      wrong: [wrong('It takes a mark', 'Warm it, wait; still soft: cut it out, it was off ratio.')],
+    },
+  );
+
+/** Hardness by the card: three readings or more, none under its least. A fingernail where the card gives none. */
+export function hardness(work: Work): StepDraft[] {
+  const hard = work.card.service.hardness;
+  if (!hard) return [fingernail(work)];
+  return [
+    step(
+      'hardness',
+      station,
+      'test',
+      'Hardness',
+      10,
+      m('Shore {scale} {least} or more, three readings on the repair or on the batch sample.', {
+        scale: hard.scale,
+        least: hard.least,
+      }),
+      {
+        hold: {
+          kind: 'hardness',
+          target: hard.least,
+          minReadings: 3,
+          minSharePct: 100,
+          scale: hard.scale,
+        },
+        figures: ['hardness'],
+        wrong: [wrong('Soft spot', 'Bad mixing or too cold. Warm it; still soft: cut it out.')],
+      },
+    ),
+  ];
+}
+
+/** Shares of the service pressure that a test stops at, and how long each is held, minutes. */
+const PRESSURE_STEPS = [
+  { name: 'pressure-half', figure: 'pressureHalf', share: 0.5, holdMin: 10, work: 15 },
+  { name: 'pressure-full', figure: 'pressureFull', share: 1, holdMin: 30, work: 15 },
+] as const;
+
+/** Pressure in steps up to service; the code that governs decides how far past it. */
+export function pressureSteps({ demand }: Work, after: readonly After[]): StepDraft[] {
+  const bar = demand.pressureBar;
+  if (bar <= 0) return [];
+  return PRESSURE_STEPS.map(({ name, figure, share, holdMin, work }) =>
+    step(
+      name,
+      station,
+      'test',
+      share < 1 ? 'Half pressure' : 'Service pressure',
+      work + holdMin,
+      joined([
+        m('Raise to {bar} slowly, nobody in line with the repair. Hold {hold}, look for weeping.', {
+          bar: q(bar * share, 'pressure'),
+          hold: minutes(holdMin),
+        }),
+        share < 1
+          ? m('Dry: go on.')
+          : m('The code that governs the line says how far past service it is tested.'),
+      ]),
+      {
+        hold: {
+          kind: 'reading',
+          label: m('Pressure held'),
+          quantity: 'pressure',
+          min: bar * share,
+          max: null,
+        },
+        after,
+        figures: [figure],
+        wrong: [
+          wrong(
+            'It weeps',
+            'Down to nothing, drain, take it off, do it again. Do not wrap over a leak.',
+          ),
+        ],
+      },
+    ),
+  );
+}
+export const pressureFigures = ({ demand }: Work): Figure[] =>
+  demand.pressureBar > 0
+    ? PRESSURE_STEPS.map(({ figure, share }) =>
+        figureOf(
+          figure,
+          share < 1 ? 'Half pressure' : 'Service pressure',
+          demand.pressureBar * share,
+          'pressure',
+          [
+            line('p', 'pressure in service', 'survey', demand.pressureBar, 'bar', 'survey'),
+            line('pt', 'held', `p·${share}`, demand.pressureBar * share, 'bar'),
+          ],
+          demand.paths.pressureBar ? [demand.paths.pressureBar] : [],
+        ),
+      )
+    : [];
+
+/** Thickness against the plan: mean on target, none under a share of it. */
+export const thickness = (targetMm: number, minReadings: number, text: Text): StepDraft =>
+  step('thickness', station, 'test', 'Thickness', 10, text, {
+    hold: { kind: 'thickness', targetMm, minReadings, leastShare: LEAST_THICKNESS_SHARE },
+    wrong: [wrong('Too thin', 'Abrade, wipe, lay what is missing; it counts from the new coat.')],
+  });
+
+/** Volts of a holiday test by thickness; null where a wet sponge does it. */
+export const holidayVolts = (thicknessMm: number) => holidayVoltage({ thicknessMm });
+
+/** Pinholes of a lining, last of all its tests. */
+export function holidayTest(thicknessMm: number): StepDraft {
+  const { volts } = holidayVolts(thicknessMm);
+  return step(
+    'holiday',
+    station,
+    'test',
+    'Holiday test',
+    15,
+    volts === null
+      ? m('Wet sponge all over {thick}: no bell.', { thick: mm(thicknessMm) })
+      : m(
+          'High voltage, {volts} V over {thick}, ground and dust off before; the material maker’s most governs. No spark.',
+          {
+            volts: Math.round(volts),
+            thick: mm(thicknessMm),
+          },
+        ),
+    {
+      figures: volts === null ? [] : ['holiday'],
+      wrong: [wrong('It sparks', 'Mark, abrade, touch up in two coats, test again.')],
+    },
+  );
+}
+
+/** People told when it may be used and when it is looked at again; everything tidied. */
+export const handBack = (work: Work, lookDays: number): StepDraft[] => [
+  step(
+    'agree',
+    station,
+    'tidy',
+    'Say when, close the area',
+    3,
+    m(
+      'Say from when what is allowed. The area stays closed until then. Agree the next look, in {days}.',
+      {
+        days: minutes(lookDays * 1440),
+      },
+    ),
+  ),
+  step(
+    'tidy',
+    station,
+    'tidy',
+    'Tidy',
+    10,
+    m('Strings and flash off. Leftovers bagged, labelled, binned by your site’s rules. {pack}', {
+      pack: work.card.openedPack,
+    }),
+  ),
+];

@@ -1,0 +1,159 @@
+import { line } from '../calc/calc';
+import { m, mm, type Message } from '../message/message';
+import type { Touch } from '../work/batching';
+import type { Round, RoundSpec } from '../work/round';
+import type { After, StepDraft } from '../work/step';
+import { leastWait, type Work } from '../work/work';
+import { mixSteps, mixTouch } from './mix';
+import { step, wrong } from './step';
+
+/** The deepest tooth of a wet-film comb, mm. */
+const COMB_MM = 2;
+
+/** Whether what is placed is struck flush while soft; else it is left proud and ground. A zone grinds nothing. */
+export const strikes = ({ schools, survey }: Pick<Work, 'schools' | 'survey'>): boolean =>
+  schools.proud === 'strike' || survey.site.area !== 'safe';
+
+/** What is left proud, percent: only where it is ground off again. */
+export const overfill = (work: Work): number => (strikes(work) ? 0 : work.site.overfillPct);
+
+/** The sum of the damages’ own volumes, ending in what stays in the repair. */
+export const bodyWorking = (work: Work) => () => [
+  ...work.bodies.flatMap((b, i) =>
+    b.volumes.flatMap((v) =>
+      v.working.map((w) => (work.bodies.length > 1 ? { ...w, label: `${i + 1}: ${w.label}` } : w)),
+    ),
+  ),
+  line(
+    'ΣV',
+    'all damages',
+    work.bodies.map((b) => b.netMl.toFixed(1)).join(' + '),
+    work.netMl,
+    'ml',
+  ),
+];
+
+/** What the main material of a job is asked for, with what a family changes. */
+export const mainSpec = (
+  work: Work,
+  more: Partial<RoundSpec> & Pick<RoundSpec, 'id' | 'purpose' | 'title' | 'touches'>,
+): RoundSpec => ({
+  card: work.card,
+  netMl: work.netMl,
+  areaMm2: work.areaMm2,
+  profileUm: work.profileUm?.max ?? 0,
+  buildMm: work.buildMm,
+  paths: work.bodies.flatMap((b) => b.body.paths),
+  working: bodyWorking(work),
+  needed: work.demand.needed,
+  ...more,
+});
+
+const WINDOW = m('Next coat: not before the last is firm, not after it has gone shiny.');
+
+/** What the next coat waits for: the window of the one before, both its ends. */
+export const overcoat = (
+  work: Work,
+  before: Round,
+  missed: 'abrade' | 'dampen' = 'abrade',
+): After => ({
+  round: before.id,
+  at: 'overcoatOpens',
+  until: 'overcoatCloses',
+  missed,
+  leastMin: leastWait(work),
+  why: WINDOW,
+});
+
+export interface CoatWords {
+  first: Message;
+  last?: Message;
+  people?: number;
+  touches?: readonly Touch[];
+}
+
+/** The coats of the main material as rounds of their own, thin enough for the slope. */
+export function coatRounds(work: Work, more: Partial<RoundSpec> = {}): Round[] {
+  const { coats, netMl, areaMm2, coatMm } = work;
+  return Array.from({ length: coats }, (_, i) =>
+    work.round(
+      mainSpec(work, {
+        id: coats === 1 ? 'main' : `coat-${i + 1}`,
+        purpose: 'coat',
+        title: coats === 1 ? m('The fill') : m('Coat {n} of {coats}', { n: i + 1, coats }),
+        netMl: netMl / coats,
+        // Half of the profile lies under the first coat alone.
+        areaMm2: i === 0 ? areaMm2 : 0,
+        buildMm: coatMm,
+        overfillPct: i === coats - 1 ? overfill(work) : 0,
+        touches: [mixTouch(work.card), { name: 'place', placing: 1 }],
+        needed: i === coats - 1 ? work.demand.needed : null,
+        ...more,
+      }),
+    ),
+  );
+}
+
+/** Mixing and placing each coat: scrubbed in first, inside the window or abraded after. */
+export function coatSteps(
+  work: Work,
+  rounds: readonly Round[],
+  words: CoatWords,
+  firstAfter: readonly After[] = [],
+): StepDraft[] {
+  return rounds.flatMap((round, i) => {
+    const before = rounds[i - 1];
+    const after = before ? [overcoat(work, before)] : firstAfter;
+    const last = i === rounds.length - 1;
+    return [
+      ...mixSteps(work, round, after),
+      step.touch(
+        round,
+        'place',
+        rounds.length === 1 ? 'Place it' : round.title,
+        () =>
+          m(
+            '{lead} {thick}{n, plural, =0 {} other { more}}, from the middle out so that air leaves.{hasEnd, select, yes { {end}} other {}}',
+            {
+              lead:
+                i === 0
+                  ? words.first
+                  : m('Inside the overcoat window, or abrade first: a shiny coat does not hold.'),
+              thick: mm(round.buildMm),
+              n: i,
+              hasEnd: last && words.last ? 'yes' : 'no',
+              end: words.last ?? m(''),
+            },
+          ),
+        {
+          people: words.people ?? 2,
+          figures: [
+            ...(i === 0 ? ['coats'] : []),
+            'coat',
+            // A wet film is measured with a comb, which has no teeth for a fill.
+            ...(work.coatMm < COMB_MM ? ['wetFilm'] : []),
+            ...(i === 0 ? [] : [`cure.${rounds[i - 1]?.id}.overcoatOpens`]),
+          ],
+          wrong: [
+            wrong('It sags', 'Take the excess off while wet; build the rest as another coat.'),
+            wrong('Trapped air', 'Slit, press out, close over while wet.'),
+          ],
+        },
+      ),
+    ];
+  });
+}
+
+/** Tools cleaned before the material sets on them. */
+export const cleanTools = (round: Round): StepDraft =>
+  step(
+    'tools',
+    'build',
+    'tidy',
+    'Clean the tools',
+    5,
+    m(
+      'Now, before it sets on them. Leftovers spread to cool, never left in the pail; part packs closed.',
+    ),
+    { round },
+  );

@@ -1,0 +1,168 @@
+import { line } from '../calc/calc';
+import { fillKind } from '../materials/card';
+import { m, mm } from '../message/message';
+import { crackRoute } from '../work/crack';
+import { figureOf, type Figure } from '../work/figure';
+import type { StepDraft } from '../work/step';
+import type { Need } from '../work/supplies';
+import type { Work } from '../work/work';
+import { step } from './step';
+
+/** Loose dry sand, kg a litre. */
+const SAND_KGL = 1.6;
+/** A backing rod is this much wider than the gap. */
+const ROD_SHARE = 1.25;
+
+interface Run {
+  lengthMm: number;
+  widthMm: number;
+}
+
+export const isMortar = ({ card }: Work): boolean => card.mix.kind === 'powder-water';
+export const isSealant = ({ card }: Work): boolean => fillKind(card) === 'flexible';
+
+/** The way all cracks of a job are opened: the widest says it. */
+export const routeOf = (work: Work): ReturnType<typeof crackRoute> =>
+  crackRoute(work.card, work.demand.crack?.widthMm ?? 0);
+
+/** Sand under what is filled, ml: the rest of each crack below it, as it was opened. */
+export const sandMl = (work: Work): number =>
+  work.schools.sand === 'none' || isSealant(work) || isMortar(work)
+    ? 0
+    : work.bodies.reduce((sum, { body, buildMm }) => {
+        const { shape, sandedFromMm } = body;
+        if (shape.kind !== 'groove' || sandedFromMm === null) return sum;
+        return sum + (shape.lengthMm * shape.widthMm * Math.max(0, sandedFromMm - buildMm)) / 1000;
+      }, 0);
+
+/** Fine dry sand before anything is mixed, to leave the working depth. */
+export const sandStep = (work: Work): StepDraft[] => {
+  const ml = sandMl(work);
+  return ml > 0
+    ? [
+        step.prep(
+          'dry',
+          'dam',
+          'Sand first',
+          5 + ml / 1500,
+          m(
+            'Fine dry sand in, tapped down, to leave {depth}. Not less: under it it breaks up. More is money in the ground.',
+            { depth: mm(work.buildMm) },
+          ),
+          { uses: ['sand'], figures: ['sandBed'] },
+        ),
+      ]
+    : [];
+};
+
+export function crackNeeds(work: Work, runs: readonly Run[]): Need[] {
+  const ml = sandMl(work);
+  const metresMm = runs.reduce((s, r) => s + r.lengthMm, 0);
+  return [
+    ...(ml > 0
+      ? [
+          {
+            kind: 'plain' as const,
+            id: 'sand',
+            name: 'Fine dry sand',
+            for: m('the bed under the resin'),
+            amount: (ml / 1000) * SAND_KGL * 1000,
+            quantity: 'mass' as const,
+            working: [
+              line('Vs', 'bed', 'length · width · depth under the working depth', ml / 1000, 'l'),
+              line('ρ', 'loose sand', 'usual', SAND_KGL, 'kg/l'),
+              line('m', 'sand', 'Vs·ρ·1000', ml * SAND_KGL, 'g'),
+            ],
+          },
+        ]
+      : []),
+    ...(isSealant(work)
+      ? [
+          {
+            kind: 'plain' as const,
+            id: 'rod',
+            name: 'Backing rod',
+            for: m('under the bead, {size} thick', {
+              size: mm(ROD_SHARE * Math.max(...runs.map((r) => r.widthMm))),
+            }),
+            amount: metresMm,
+            quantity: 'length' as const,
+          },
+        ]
+      : []),
+  ];
+}
+
+/** Backing rod before the bead, a quarter wider than the gap. */
+export const rodStep = (work: Work, runs: readonly Run[]): StepDraft[] =>
+  isSealant(work)
+    ? [
+        step.prep(
+          'dry',
+          'dam',
+          'Backing rod',
+          5 + runs.reduce((s, r) => s + r.lengthMm, 0) / 1000,
+          m(
+            'Backing rod, {rod} thick for {gap}, pushed down to leave {bead}: the bead bonds to two sides only and is half as deep as wide.',
+            {
+              rod: mm(ROD_SHARE * Math.max(...runs.map((r) => r.widthMm))),
+              gap: mm(Math.max(...runs.map((r) => r.widthMm))),
+              bead: mm(work.buildMm),
+            },
+          ),
+          { uses: ['rod'] },
+        ),
+      ]
+    : [];
+
+export const CRACK_FIGURES = ['resin', 'sandBed', 'run', 'opened'] as const;
+
+export function crackFigures(work: Work, runs: readonly Run[]): Figure[] {
+  const paths = work.bodies.flatMap((b) => b.body.paths);
+  const metresMm = runs.reduce((s, r) => s + r.lengthMm, 0);
+  const lines = work.bodies.flatMap((b) => b.volumes.flatMap((v) => v.working));
+  const sand = sandMl(work);
+  return [
+    figureOf(
+      'resin',
+      'Repair material',
+      work.netMl,
+      'volume',
+      [...lines, line('Vr', 'repair material', 'as it is opened', work.netMl, 'ml')],
+      paths,
+    ),
+    figureOf(
+      'sandBed',
+      'Sand bed',
+      sand,
+      'volume',
+      [line('Vs', 'sand bed', 'what is under the working depth', sand, 'ml')],
+      paths,
+    ),
+    figureOf(
+      'run',
+      'Crack in all',
+      metresMm,
+      'length',
+      [
+        line(
+          'ΣL',
+          'crack in all',
+          runs.map((r) => String(r.lengthMm)).join(' + '),
+          metresMm,
+          'mm',
+          'survey',
+        ),
+      ],
+      paths,
+    ),
+    figureOf(
+      'opened',
+      'Filled deep',
+      work.buildMm,
+      'length',
+      [line('h', 'filled deep', `opened for ${work.card.code}`, work.buildMm, 'mm')],
+      paths,
+    ),
+  ];
+}

@@ -1,0 +1,80 @@
+import type { MilestoneId } from '../materials/card';
+import { MILESTONE_NAMES } from '../materials/card';
+import { celsius, joined, m, minutes, type Message } from '../message/message';
+import type { Round } from '../work/round';
+import type { StepDraft } from '../work/step';
+import type { Work } from '../work/work';
+import { setsWet } from './prep';
+import { notBefore, step, wrong, type More } from './step';
+
+/** Nobody touches it until it is ready. */
+export const leave = (work: Work, round: Round, extra?: Message): StepDraft =>
+  step(
+    'leave',
+    'cure',
+    'wait',
+    'Leave it',
+    0,
+    () =>
+      joined([
+        m('Keep it at {temp} or warmer{dry, select, yes { and dry} other {}}. Hard is not cured.', {
+          temp: celsius(work.tempC),
+          dry: work.card.damp === 'dry' && !setsWet(work) ? 'yes' : 'no',
+        }),
+        extra ?? null,
+      ]),
+    {
+      round,
+      wrong: [
+        wrong(
+          'It got colder',
+          'Every time stretches. Measure, and read the strip at the new temperature.',
+        ),
+      ],
+    },
+  );
+
+/** A wait of a second material before the next is opened: felt, not only timed. */
+export const waitFor = (
+  round: Round,
+  at: MilestoneId,
+  title: string | Message,
+  text: Message,
+  more: More = {},
+): StepDraft =>
+  step('wait', 'cure', 'wait', title, 2, text, {
+    round,
+    after: [
+      notBefore(
+        round,
+        at,
+        m('{round}: {moment} first.', { round: round.title, moment: MILESTONE_NAMES[at] }),
+      ),
+    ],
+    ...more,
+  });
+
+/** Heat that brings it to its rating, where the service asks for it. */
+export function postCure({ card, demand }: Work, round: Round): StepDraft[] {
+  const { postCure: heat } = card;
+  if (!heat || demand.service.mediumC <= heat.withoutC) return [];
+  return [
+    step(
+      'post-cure',
+      'cure',
+      'heat',
+      'Post-cure',
+      20,
+      m('Hold at {temp} for {time}, heated evenly. Without it the limit is {without}.', {
+        temp: celsius(heat.tempC),
+        time: minutes(heat.minutes),
+        without: celsius(heat.withoutC),
+      }),
+      {
+        round,
+        hold: { kind: 'countdown', label: m('Post-cure'), minutes: heat.minutes },
+        after: [notBefore(round, card.cure.milestones.handle ? 'handle' : 'tackFree')],
+      },
+    ),
+  ];
+}

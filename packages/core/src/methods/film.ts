@@ -1,0 +1,67 @@
+import { line } from '../calc/calc';
+import type { MilestoneId } from '../materials/card';
+import type { Purpose } from '../materials/words';
+import type { Message } from '../message/message';
+import type { Round } from '../work/round';
+import type { SecondNeed, Work } from '../work/work';
+import { mixTouch } from './mix';
+
+/** What a card goes on at where it says nothing, wet, µm. */
+const USUAL_WET_UM = 200;
+
+interface Film {
+  id: string;
+  purpose: Purpose;
+  title: Message;
+  areaMm2: number;
+  /** Name of the step that lays it on. */
+  touch: string;
+  wetted?: boolean;
+  need?: Partial<SecondNeed>;
+  /** Dry film wanted, µm: the wet one follows from the volume solids. Left out: as the card lays it. */
+  dftUm?: number;
+  needed?: MilestoneId | null;
+  paths?: string[];
+}
+
+/** A thin film of a second material over an area: a conditioner, a sealer, a topcoat. Counts its volume solids. */
+export function filmRound(work: Work, film: Film): Round {
+  const second = work.second({
+    purpose: film.purpose,
+    wetted: film.wetted ?? false,
+    ...film.need,
+  });
+  const { card } = second;
+  const solids = card.layer.volumeSolidsPct / 100;
+  const wetUm = film.dftUm === undefined ? (card.wetFilmUm ?? USUAL_WET_UM) : film.dftUm / solids;
+  const netMl = (film.areaMm2 * wetUm) / 1e6;
+  return work.round({
+    id: film.id,
+    purpose: film.purpose,
+    title: film.title,
+    card,
+    netMl,
+    buildMm: (wetUm * solids) / 1000,
+    paths: film.paths ?? work.bodies.flatMap((b) => b.body.paths),
+    working: () => [
+      line('A', 'area', 'by the survey', film.areaMm2 / 1e6, 'm²'),
+      line(
+        'WFT',
+        'wet film',
+        film.dftUm === undefined ? 'as on the card' : `dry film/${solids}`,
+        wetUm,
+        'µm',
+        `card ${card.code}`,
+      ),
+      line('V', 'film', 'A·WFT', netMl, 'ml'),
+    ],
+    touches: [mixTouch(card), { name: film.touch, placing: 1 }],
+    needed: film.needed ?? null,
+    problem: second.problem,
+    because: second.because,
+  });
+}
+
+/** Wet film of a round that is laid thin, µm. */
+export const wetUmOf = (round: Round): number =>
+  (round.buildMm * 1000) / (round.card.layer.volumeSolidsPct / 100);

@@ -1,0 +1,128 @@
+import type { MilestoneId } from '../materials/card';
+import { m, type Message } from '../message/message';
+import { touchMinutes } from '../work/batching';
+import type { Round } from '../work/round';
+import type { After, StationId, StepDraft, Wrong } from '../work/step';
+import type { SharedStep } from './ids';
+
+/** What a step may say beside its name, title, minutes and words. */
+export type More = Partial<Omit<StepDraft, 'name' | 'text' | 'title'>>;
+export type Text = Message | (() => Message);
+type Title = string | Message;
+
+/** A remedy by its sign, for steps that say what can go wrong. */
+export const wrong = (sign: string, remedy: string | Message): Wrong => ({
+  sign: m(sign),
+  remedy: typeof remedy === 'string' ? m(remedy) : remedy,
+});
+
+const LATER = m('Not before this moment of its cure.');
+/** Not before a moment of the cure of a round. */
+export const notBefore = (
+  round: Pick<Round, 'id'>,
+  at: MilestoneId,
+  why: Message = LATER,
+): After => ({
+  round: round.id,
+  at,
+  why,
+});
+
+/** Writes steps whose names are of one closed list: the shared ones, and those of a family. */
+export interface Maker<Name extends string> {
+  (
+    name: Name,
+    station: StationId,
+    does: StepDraft['does'],
+    title: Title,
+    minutes: number,
+    text: Text,
+    more?: More,
+  ): StepDraft;
+  prep: (
+    name: Name,
+    does: StepDraft['does'],
+    title: Title,
+    minutes: number,
+    text: Text,
+    more?: More,
+  ) => StepDraft;
+  /** Work in Build of a round, outside the life of any batch. */
+  build: (
+    round: Round,
+    name: Name,
+    does: StepDraft['does'],
+    title: Title,
+    minutes: number,
+    text: Text,
+    more?: More,
+  ) => StepDraft;
+  /** Done with each batch of a round inside its life: its minutes are those the round counts with. */
+  touch: (round: Round, name: Name, title: Title, text: Text, more?: More) => StepDraft;
+  /** Done to a round while it cures, not before a moment of its cure. */
+  during: (
+    round: Round,
+    name: Name,
+    at: MilestoneId,
+    title: Title,
+    minutes: number,
+    text: Text,
+    more?: More,
+  ) => StepDraft;
+  /** An inspection. */
+  inspect: (name: Name, title: Title, minutes: number, text: Text, more?: More) => StepDraft;
+}
+
+export function stepsOf<Own extends string = never>(
+  _own?: readonly Own[],
+): Maker<SharedStep | Own> {
+  type Name = SharedStep | Own;
+  const make = (
+    name: Name,
+    station: StationId,
+    does: StepDraft['does'],
+    title: Title,
+    minutes: number,
+    text: Text,
+    more: More = {},
+  ): StepDraft => ({
+    name,
+    station,
+    does,
+    minutes,
+    hold: { kind: 'check' },
+    ...more,
+    title: typeof title === 'string' ? m(title) : title,
+    text: typeof text === 'function' ? text : () => text,
+  });
+  return Object.assign(make, {
+    prep: ((name, does, title, minutes, text, more) =>
+      make(name, 'prep', does, title, minutes, text, more)) as Maker<Name>['prep'],
+    build: ((round, name, does, title, minutes, text, more) =>
+      make(name, 'build', does, title, minutes, text, { round, ...more })) as Maker<Name>['build'],
+    touch: ((round, name, title, text, more) => {
+      const touch = round.touches.find((t) => t.name === name);
+      if (!touch) throw new Error(`${round.id} does not count ${name} among its touches`);
+      const minutes = round.batches.reduce(
+        (s, b) => s + touchMinutes(touch, b.placedMl, round.placedMl, round.batching.paceMlPerMin),
+        0,
+      );
+      return make(name, 'build', 'place', title, minutes, text, {
+        people: 2,
+        touch: true,
+        round,
+        ...more,
+      });
+    }) as Maker<Name>['touch'],
+    during: ((round, name, at, title, minutes, text, more) =>
+      make(name, 'cure', 'finish', title, minutes, text, {
+        round,
+        after: [notBefore(round, at)],
+        ...more,
+      })) as Maker<Name>['during'],
+    inspect: ((name, title, minutes, text, more) =>
+      make(name, 'accept', 'test', title, minutes, text, more)) as Maker<Name>['inspect'],
+  });
+}
+
+export const step = stepsOf();

@@ -1,0 +1,127 @@
+import { touchedFor as touched } from '../work/batching';
+import { fig, line } from '../calc/calc';
+import { closing, endingIn, figureOf, type Figure } from '../work/figure';
+import { grossWorking, type Round } from '../work/round';
+import { weighing } from '../work/weighing';
+import type { Work } from '../work/work';
+
+const TEMP = ['readings.surfaceC'];
+
+/** Amount, batches, life and parts of one round, under a beginning of their own. */
+export function roundFigures(
+  round: Round,
+  slope: Work['survey']['surface']['slope'],
+  prefix: string,
+): Figure[] {
+  const [first] = round.batches;
+  const paths = [...round.paths, ...TEMP];
+  const total = figureOf(
+    `${prefix}total`,
+    'To mix',
+    round.mixMl,
+    'volume',
+    [
+      ...grossWorking(round),
+      line('ΣV', 'in whole batches', `${round.batches.length} of them`, round.mixMl, 'ml'),
+    ],
+    [...round.paths],
+  );
+  if (!first) return [total];
+  const own = [
+    ...round.batching.working(),
+    line(
+      'tu',
+      'touched for',
+      'all that is done with a batch',
+      touchedFor(round),
+      'min',
+      'method, pace',
+    ),
+  ];
+  const end = closing(own);
+  const figures = [
+    total,
+    figureOf(
+      `${prefix}batches`,
+      'Batches',
+      round.batches.length,
+      'count',
+      end('n', 'batches', round.batches.length),
+      paths,
+    ),
+    figureOf(
+      `${prefix}batch`,
+      'Each batch',
+      first.ml,
+      'volume',
+      end('Vb', 'a batch', first.ml, 'ml'),
+      paths,
+    ),
+    figureOf(
+      `${prefix}life`,
+      'Working life',
+      first.lifeMin,
+      'time',
+      end('L', 'working life of a batch', first.lifeMin, 'min'),
+      paths,
+    ),
+    figureOf(`${prefix}place`, 'To place a batch', touchedFor(round), 'time', own, paths),
+  ];
+  const weigh = weighing(round.card.mix, round.consistency, slope);
+  if (!weigh || first.aG === null || first.bG === null) return figures;
+  const { a, b, by } = weigh.ratio;
+  const common = [
+    line('Vb', 'batch', 'from above', first.ml, 'ml'),
+    line(
+      'a:b',
+      `${weigh.nameA.toLowerCase()} to ${weigh.nameB.toLowerCase()}`,
+      `by ${by}`,
+      `${fig(a)} : ${fig(b)}`,
+      '',
+      `card ${round.card.code}`,
+    ),
+    line('mA', weigh.nameA.toLowerCase(), 'by the batch and the ratio', first.aG, 'g'),
+    line('mB', weigh.nameB.toLowerCase(), 'by the batch and the ratio', first.bG, 'g'),
+  ];
+  const mass = first.aG + first.bG;
+  const [aMl, bMl] = [first.aG / weigh.densityA, first.bG / weigh.densityB];
+  figures.push(
+    figureOf(
+      `${prefix}batchMass`,
+      'Each batch',
+      mass,
+      'mass',
+      [...common, line('m', 'batch', 'mA + mB', mass, 'g')],
+      paths,
+    ),
+    figureOf(`${prefix}aG`, weigh.nameA, first.aG, 'mass', endingIn(common, 'mA'), paths),
+    figureOf(`${prefix}bG`, weigh.nameB, first.bG, 'mass', endingIn(common, 'mB'), paths),
+    figureOf(
+      `${prefix}aMl`,
+      weigh.nameA,
+      aMl,
+      'volume',
+      [
+        ...endingIn(common, 'mA'),
+        line('VA', weigh.nameA.toLowerCase(), `mA/${fig(weigh.densityA)}`, aMl, 'ml'),
+      ],
+      paths,
+    ),
+    figureOf(
+      `${prefix}bMl`,
+      weigh.nameB,
+      bMl,
+      'volume',
+      [
+        ...endingIn(common, 'mB'),
+        line('VB', weigh.nameB.toLowerCase(), `mB/${fig(weigh.densityB)}`, bMl, 'ml'),
+      ],
+      paths,
+    ),
+  );
+  return figures;
+}
+
+/** Minutes that the first batch of a round takes to be placed, all that is done with it counted. */
+const touchedFor = ({ batches, batching, touches, placedMl }: Round): number =>
+  batches[0] ? touched(touches, batches[0].placedMl, placedMl, batching.paceMlPerMin) : 0;

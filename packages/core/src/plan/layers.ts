@@ -1,0 +1,51 @@
+import type { Plan } from './plan';
+import type { Lettering, SectionSpec } from '../section/spec';
+
+/**
+ * A spec with what the plan decided in place of what was sketched: plies and their laps, the bed of sand, the strip and
+ * its margin, the band of paste. Read from the plan’s figures and card, so that no family is known here.
+ */
+export function asPlanned(spec: SectionSpec, plan: Plan, text: Lettering): SectionSpec {
+  const { figures, card } = plan;
+  const value = (id: string): number | null => figures[id]?.value ?? null;
+  const [layers, length] = [value('layers'), value('wrapLength')];
+  const marginMm = value('marginGot');
+  const sanded = (value('sandBed') ?? 0) > 0;
+  const cover = (): SectionSpec['cover'] => {
+    if (layers !== null && length !== null && card.tape) {
+      const lapMm = Math.max(5, (length - spec.acrossMm) / 2);
+      return { lapMm, thickMm: layers * card.tape.plyMm, plies: Math.round(layers) };
+    }
+    if (marginMm !== null && spec.cover) return { ...spec.cover, lapMm: marginMm };
+    if (card.injection && spec.ports)
+      return {
+        lapMm: card.injection.sealWidthMm / 2,
+        thickMm: card.injection.sealThickMm,
+        plies: 1,
+      };
+    // A plug alone has nothing laid over it.
+    return spec.axis && spec.through && layers === null ? null : spec.cover;
+  };
+  const planned = cover();
+  return {
+    ...spec,
+    cover: planned,
+    lap: planned ? text(planned.lapMm) : '',
+    sandFromMm: sanded ? Math.min(value('opened') ?? spec.depthMm, spec.depthMm) : null,
+  };
+}
+
+/** How the layers of a plan are called beside the drawing: the card, and its coats, plies or passes. */
+export function layersText({ figures, card }: Plan): string {
+  const many = (id: string, one: string, more: string): string | null => {
+    const n = figures[id]?.value;
+    return n === undefined ? null : `${card.code}, ${n === 1 ? `one ${one}` : `${n} ${more}`}`;
+  };
+  return (
+    many('layers', 'ply', 'plies') ??
+    many('passes', 'pass', 'passes') ??
+    // What is injected or poured into a crack goes in once, and has no coats.
+    (card.injection ? card.code : many('coats', 'coat', 'coats')) ??
+    card.code
+  );
+}

@@ -1,0 +1,279 @@
+import type { Survey } from '../families/registry';
+import { memoOf } from '../calc/memo';
+import { line } from '../calc/calc';
+import { jobFrom, type Job } from '../job/job';
+import type { Card, SystemCard } from '../materials/card';
+import type { Permission } from '../materials/words';
+import { joined, m, type Message } from '../message/message';
+import { sentence } from '../message/word';
+import { judge, type CardMatch } from '../match/match';
+import { approval } from '../methods/prep';
+import { step } from '../methods/step';
+import type { Laid, LaidStep } from '../schedule/layOut';
+import type { SiteSettings } from '../site/site';
+import { figureOf } from '../work/figure';
+import { momentsOf, neededOn, type Round } from '../work/round';
+import type { Step, StepDraft } from '../work/step';
+import { suppliesOf } from '../work/supplies';
+import { crewOf, type WorkContext } from '../work/work';
+import { approversOf, cautionsOf, gearOf } from './cautions';
+import { checkPlan } from './check';
+import { costFigures, nextFigures, type NextOption } from './costs';
+import { figuresOf, mainRoundOf } from './figures';
+import {
+  heatFigures,
+  heatOptions,
+  raiseChance,
+  readinessFigures,
+  warningsOf,
+  workWindows,
+} from './outlook';
+import { CORE_VERSION, type Plan, type PlanRound } from './plan';
+
+export type PlanResult = { ok: true; plan: Plan } | { ok: false; why: Message };
+
+/** The best of the other cards for the same job: it fits, and costs the least in all. */
+function nextOption(
+  match: CardMatch,
+  survey: Survey,
+  context: WorkContext,
+): (NextOption & { material: number; downtime: number }) | null {
+  const { site, demand } = match.work;
+  const memo = memoOf();
+  const others = (context.library ?? []).filter(
+    (c): c is SystemCard =>
+      c.role === 'system' && c.code !== match.card.code && c.families.includes(survey.family),
+  );
+  const options = others.flatMap((card) => {
+    const other = judge(survey, card, site, context, demand, memo);
+    if (other.verdict === 'no' || other.readyMin === null) return [];
+    const { materialCost, downtimeCost, readyMin, lifeDays } = other;
+    const [material, downtime] = [materialCost ?? 0, downtimeCost ?? 0];
+    return [
+      {
+        code: card.code,
+        name: card.name,
+        total: material + downtime,
+        material,
+        downtime,
+        readyMin,
+        lifeDays,
+      },
+    ];
+  });
+  return options.sort((a, b) => a.total - b.total)[0] ?? null;
+}
+
+/** A seed from a tag, so that the same plan is made again to the last digit. */
+const seedFrom = (text: string): number =>
+  [...text].reduce((h, c) => (Math.imul(h, 31) + c.charCodeAt(0)) >>> 0, 7);
+
+/** What a verdict hangs on is met in the plan: by name where somebody must approve, by a tick where no step does it. */
+function withConditions(steps: readonly StepDraft[], match: CardMatch): StepDraft[] {
+  const held = match.judged.filter((j) => j.verdict === 'if');
+  const asked = steps.flatMap((s): Permission[] =>
+    s.hold?.kind === 'approval' ? [s.hold.who] : [],
+  );
+  const before = steps.findIndex((s) => s.hold?.kind === 'approval');
+  const who = [...new Set(held.flatMap((j) => j.who ?? []))].filter(
+    (p) => !asked.includes(p) || before > steps.findIndex((s) => s.does === 'safe'),
+  );
+  const approvals = who.map((p) => {
+    const why = held.find((j) => j.who === p);
+    return approval(p, why?.because ?? m('It is not the technician’s to decide.'));
+  });
+  const terms = held.flatMap((j) => (j.planned || j.who || !j.condition ? [] : [j.condition]));
+  const at = steps.findIndex((s) => s.does === 'protect' || s.does === 'safe');
+  const hold =
+    terms.length === 0
+      ? []
+      : [
+          step.prep(
+            'conditions',
+            'look',
+            m('It fits on {n, plural, one {one condition} other {# conditions}}', {
+              n: terms.length,
+            }),
+            0,
+            () => joined(terms.map((t) => m('{t}.', { t: sentence(t) }))),
+          ),
+        ];
+  return [...approvals, ...steps.slice(0, at + 1), ...hold, ...steps.slice(at + 1)];
+}
+
+function stepOf({ draft, id, minutes }: LaidStep): Step {
+  return {
+    id,
+    name: draft.name,
+    station: draft.station,
+    round: draft.round?.id ?? null,
+    does: draft.does,
+    title: draft.title,
+    text: draft.text(),
+    minutes,
+    people: draft.people ?? 1,
+    eachBatch: draft.touch ?? false,
+    sparks: draft.sparks ?? false,
+    hold: draft.hold ?? null,
+    wrong: [...(draft.wrong ?? [])],
+    figures: [...(draft.figures ?? [])],
+    uses: [...(draft.uses ?? [])],
+  };
+}
+
+function roundOf(round: Round, before: Round | undefined, laid: Laid): PlanRound {
+  const mixed = laid.mixedAt.get(round.id)?.last ?? 0;
+  const { card, batching } = round;
+  return {
+    id: round.id,
+    name: round.title,
+    purpose: round.purpose,
+    card: { code: card.code, version: card.version, name: card.name },
+    amountMl: round.mixMl,
+    on: before?.id ?? 'parent',
+    buildMm: round.buildMm,
+    consistency: round.consistency,
+    tempC: round.base.tempC,
+    pailC: batching.pailC,
+    people: crewOf(round) + batching.moreHands,
+    chose: batching.chose,
+    because: round.because ?? null,
+    batches: laid.batches
+      .filter((b) => b.round === round.id)
+      .map(({ no, ml, aG, bG, lifeMin, useMin, mixedAtMin, lastTouchMin }) => ({
+        no,
+        round: round.id,
+        ml,
+        aG,
+        bG,
+        consistency: round.consistency,
+        lifeMin,
+        mixedAtMin,
+        lastTouchMin,
+        placeByMin: mixedAtMin + useMin,
+      })),
+    milestones: momentsOf(round, mixed).map(({ id, minutes }) => ({ id, minutes })),
+    needed: round.needed === null ? null : neededOn(card, round.needed),
+  };
+}
+
+/** The job with what its verdict hangs on put into its steps, laid on the clock again. */
+function conditioned(match: CardMatch): Job {
+  const job = match.job();
+  const steps = withConditions(job.draft.steps, match);
+  return jobFrom(job.work, { ...job.draft, steps });
+}
+
+/**
+ * Makes the plan of one repair from its survey, the chosen card, the site's settings, and what else is known: schools,
+ * forecast, shelf, the other cards. Pure: the time it was made is passed in. Refuses with the first reason when the
+ * card does not fit, when a sum has no answer, or when the checker finds a limit that the plan does not keep.
+ */
+export function makePlan(
+  survey: Survey,
+  card: SystemCard,
+  site: SiteSettings,
+  madeAt: string,
+  context: WorkContext = {},
+): PlanResult {
+  const match = judge(survey, card, site, context);
+  const stop = match.judged.find((j) => j.verdict === 'no');
+  if (stop) return { ok: false, why: stop.because };
+  const job = conditioned(match);
+  const { work, draft, laid, family } = job;
+  if (!laid.ok) return { ok: false, why: laid.why };
+  const main = mainRoundOf(job);
+  const steps = laid.steps.map(stepOf);
+  const {
+    supplies,
+    figures: supplyFigures,
+    used,
+  } = suppliesOf({ context, survey }, card, draft.rounds, draft.needs);
+  const labourMin = laid.slots.reduce((s, x) => s + (x.to - x.from) * x.people, 0);
+  const heatAt = laid.slots.find((s) => s.step === 'heat')?.from;
+  const mixedMain = laid.mixedAt.get(main.id)?.last ?? 0;
+  const next = nextOption(match, survey, context);
+  const days = card.lifeDays[survey.intent];
+  const expected = figureOf('expected', 'Expected life', days * 1440, 'time', [
+    line('L', `expected life, ${survey.intent}`, 'as on the card', days, 'd', `card ${card.code}`),
+    line('t', 'the same', 'L·1440', days * 1440, 'min'),
+  ]);
+  const extra = [
+    ...heatFigures(main),
+    ...nextFigures(next, site.currency),
+    expected,
+    ...supplyFigures,
+    ...costFigures(work, {
+      supplies,
+      labourMin,
+      readyMin: laid.readyMin,
+      heatMin: heatAt === undefined ? 0 : laid.readyMin - heatAt,
+    }),
+    ...readinessFigures(job, laid, main, seedFrom(survey.asset.tag)),
+  ];
+  const figures = { ...figuresOf(job, laid), ...Object.fromEntries(extra.map((f) => [f.id, f])) };
+  const done = { work, family, used, steps };
+  const plan: Plan = {
+    version: 2,
+    core: CORE_VERSION,
+    madeAt,
+    survey,
+    card,
+    cards: Object.fromEntries(
+      used.filter((c: Card): c is SystemCard => c.role === 'system').map((c) => [c.code, c]),
+    ),
+    site,
+    figures,
+    conditions: match.judged.flatMap((j) =>
+      j.verdict === 'if' && j.condition ? [j.condition] : [],
+    ),
+    schools: work.schools as Record<string, string>,
+    seconds: { ...context.seconds },
+    heldC: work.heldC,
+    rounds: draft.rounds.map((r, i) => roundOf(r, draft.rounds[i - 1], laid)),
+    steps,
+    links: laid.links,
+    schedule: laid.slots,
+    supplies,
+    mainRound: main.id,
+    needed: neededOn(main.card, work.demand.needed),
+    readyMin: laid.readyMin,
+    labourMin,
+    tightest: [],
+    heat: heatOptions(main),
+    windows: workWindows(job, laid, main),
+    raise: raiseChance(main, mixedMain, figures.readiness?.value ?? null),
+    warnings: warningsOf(job, laid, main),
+    next: next && {
+      code: next.code,
+      name: next.name,
+      total: next.total,
+      readyMin: next.readyMin,
+      lifeDays: next.lifeDays,
+    },
+    nextLookDays: family.method.nextLookDays[survey.intent],
+    lifeDays: days,
+    replaceInDays: survey.intent === 'stopgap' ? Math.round(days) : null,
+    removal: family.method.removal(work as never),
+    cautions: cautionsOf(done),
+    gear: gearOf(done),
+    approvers: approversOf(done),
+  };
+  const checked = checkPlan(plan);
+  const broken = checked.find((c) => !c.ok);
+  if (broken)
+    return { ok: false, why: m('The plan does not hold: {what}', { what: broken.about }) };
+  return {
+    ok: true,
+    plan: {
+      ...plan,
+      tightest: checked
+        .flatMap(({ about, slackMin }) => (slackMin === null ? [] : [{ about, slackMin }]))
+        .sort((a, b) => a.slackMin - b.slackMin)
+        .slice(0, TIGHTEST),
+    },
+  };
+}
+
+/** So many of the smallest slacks are shown. */
+const TIGHTEST = 3;

@@ -1,0 +1,17 @@
+import { familyOf, type Damage } from '../families/registry';
+import { seedOf, type Drawing, type SectionRequest } from '../section/drawing';
+import { slabSection } from '../section/slab';
+import { lettering } from '../section/spec';
+import { asPlanned } from './layers';
+import type { Plan } from './plan';
+
+/** What to draw of a damage; with a plan, its layers as they were decided. */
+export type SectionOptions = Omit<SectionRequest, 'seed'> & { plan?: Plan };
+
+/** Draws one damage of a repair as a cross-section: each family brings its own spec, and one drawing serves them all. */
+export function drawSection(family: string, damage: Damage, options: SectionOptions): Drawing {
+  const request = { ...options, seed: seedOf(`${options.tag}|${damage.shape}`) };
+  const text = lettering(options);
+  const sketched = familyOf(family).section(damage as never, text);
+  return slabSection(options.plan ? asPlanned(sketched, options.plan, text) : sketched, request);
+}

@@ -1,0 +1,116 @@
+import { goFromC } from '../ambient/ambientGate';
+import { celsius, m, q, type Message } from '../message/message';
+import type { Work } from '../work/work';
+import { fits, fitsIf, relaxCommon, type Against, type Relax, type Rule } from './rule';
+
+/** One thing that stops the gate: what must be done, why, and the change that would undo it alone. */
+interface Stop {
+  condition: Message;
+  because: Message;
+  against: Against;
+  relax: Relax;
+}
+
+/** Held warmer than it is, so that the gate lets it be mixed: the least that does, °C; null where it is warm enough. */
+export function warmedTo({ card, survey }: Pick<Work, 'card' | 'survey'>): number | null {
+  const { readings } = survey;
+  const wet = card.damp === 'wet' || card.damp === 'under-water';
+  const least = wet
+    ? card.ambient.minSurfaceC
+    : Math.max(card.ambient.minSurfaceC, goFromC(readings, card.ambient));
+  // Rounded up, so that what is typed is on the right side of the limit.
+  return readings.surfaceC < least - 1e-9 ? Math.ceil(least * 10 - 1e-9) / 10 : null;
+}
+
+function surfaceStop(work: Work): Stop | null {
+  const { card, survey } = work;
+  const { surfaceC } = survey.readings;
+  const { maxSurfaceC } = card.ambient;
+  if (surfaceC > maxSurfaceC)
+    return {
+      condition: m('the surface is cooled to {limit}', { limit: celsius(maxSurfaceC) }),
+      because: m('The surface is at {got}; {limit} is the most.', {
+        got: celsius(surfaceC),
+        limit: celsius(maxSurfaceC),
+      }),
+      against: { value: surfaceC, limit: maxSurfaceC, quantity: 'temperature', sense: 'max' },
+      relax: relaxCommon(
+        'readings.surfaceC',
+        `${maxSurfaceC} °C`,
+        m('Would at {limit} or below.', { limit: celsius(maxSurfaceC) }),
+      ),
+    };
+  const least = warmedTo(work);
+  if (least === null) return null;
+  return {
+    condition: m('the surface is warmed to {least} and held there', { least: celsius(least) }),
+    because: m('A surface at {got} is too cold for this air.', { got: celsius(surfaceC) }),
+    against: { value: surfaceC, limit: least, quantity: 'temperature', sense: 'min' },
+    relax: relaxCommon(
+      'readings.surfaceC',
+      `${least} °C`,
+      m('Would at {least} or warmer.', { least: celsius(least) }),
+    ),
+  };
+}
+
+function airStop({ card, survey }: Work): Stop | null {
+  const { maxRhPct } = card.ambient;
+  const { rhPct } = survey.readings;
+  if (rhPct <= maxRhPct || card.damp === 'wet' || card.damp === 'under-water') return null;
+  return {
+    condition: m('the air is dried to {most}', { most: q(maxRhPct, 'percent') }),
+    because: m('Humidity is {got}; {most} is the most.', {
+      got: q(rhPct, 'percent'),
+      most: q(maxRhPct, 'percent'),
+    }),
+    against: { value: rhPct, limit: maxRhPct, quantity: 'percent', sense: 'max' },
+    relax: relaxCommon(
+      'readings.rhPct',
+      String(maxRhPct),
+      m('Would at {most} or less.', { most: q(maxRhPct, 'percent') }),
+    ),
+  };
+}
+
+/** Whether it may be mixed in this air on this surface; two stops at once have no single change that undoes them. */
+export const ambientRule: Rule = {
+  id: 'ambient',
+  name: 'Surface now',
+  question: 'May it be mixed in this air, on a surface this cold or warm?',
+  judge: (work) => {
+    const { card, survey, gate } = work;
+    const stops = [surfaceStop(work), airStop(work)].filter((s): s is Stop => s !== null);
+    const [first] = stops;
+    if (!first)
+      return fits(
+        () =>
+          card.damp === 'wet' || card.damp === 'under-water'
+            ? m('It sets wet: no dew point stands against it.')
+            : m('The surface is {margin} above dew point.', {
+                margin: q(gate.marginC, 'temperatureStep'),
+              }),
+        {
+          value: survey.readings.surfaceC,
+          limit: card.ambient.minSurfaceC,
+          quantity: 'temperature',
+          sense: 'min',
+        },
+      );
+    return fitsIf(
+      () =>
+        stops.length === 1
+          ? first.condition
+          : m('{a} and {b}', { a: first.condition, b: (stops[1] as Stop).condition }),
+      () =>
+        stops.length === 1
+          ? first.because
+          : m('{a} {b}', { a: first.because, b: (stops[1] as Stop).because }),
+      {
+        against: first.against,
+        relax: stops.length === 1 ? first.relax : undefined,
+        planned: first.against.sense === 'min' || first.against.quantity === 'percent',
+      },
+    );
+  },
+};

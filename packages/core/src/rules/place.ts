@@ -1,0 +1,144 @@
+import { fillKind } from '../materials/card';
+import { AREA_NAMES, INTENT_NAMES, NEARBY_NAMES, PERMISSION_NAMES } from '../materials/words';
+import { m, mm } from '../message/message';
+import { fits, fitsIf, no, relaxBy, relaxCommon, type Rule } from './rule';
+
+/** Whether this material may be used here, by these people. */
+export const placeRules: Rule[] = [
+  {
+    id: 'route',
+    name: 'The route',
+    question: 'Is a repair of this kind for this damage at all?',
+    judge: ({ card, demand }) => {
+      // A refusal of the site’s own route is not one of the trade it is handed to.
+      const stop = demand.refusals.find((r) => r.who === 'none' || r.who !== card.permission);
+      return stop ? no(stop.because) : fits('Nothing about the damage rules it out.');
+    },
+  },
+  {
+    id: 'permission',
+    name: 'Who may do it',
+    question: 'May the technician do it?',
+    judge: ({ card }) =>
+      card.permission === 'none'
+        ? fits('The technician’s own work.')
+        : fitsIf(
+            () => m('{who} does it', { who: PERMISSION_NAMES[card.permission].toLowerCase() }),
+            () => m('{who} must do this one.', { who: PERMISSION_NAMES[card.permission] }),
+            { who: card.permission },
+          ),
+  },
+  {
+    id: 'intent',
+    name: 'Meant as',
+    question: 'Is it made to last?',
+    judge: ({ card, survey }) =>
+      card.stopgapOnly && survey.intent === 'lasting'
+        ? no(() => m('{card} is a stop-gap, and this is meant to last.', { card: card.code }))
+        : fits(() => m('{intent}: yes.', { intent: INTENT_NAMES[survey.intent] })),
+  },
+  {
+    id: 'chosen',
+    name: 'Your choice',
+    question: 'Is it of the kind that was chosen?',
+    judge: ({ card, schools, demand }) => {
+      const { moving = 'check', tyre = 'cover' } = schools;
+      const kind = fillKind(card);
+      if (demand.crack && moving !== 'check' && kind !== moving)
+        return no(() => m('You chose {moving} fill; this one is {kind}.', { moving, kind }));
+      if (tyre === 'shop' && demand.material === 'tyre-rubber' && card.permission !== 'tyre-shop')
+        return no('You chose a section repair at the shop; this is a cover.');
+      return fits('Nothing was chosen against it.');
+    },
+  },
+  {
+    id: 'size',
+    name: 'Size',
+    question: 'Is it of a size this is meant for?',
+    judge: ({ card, demand, covers }) => {
+      if (covers && !covers.ok) return no(covers.why);
+      const against = {
+        value: demand.longestMm,
+        limit: card.mostMm,
+        quantity: 'length' as const,
+        sense: 'max' as const,
+      };
+      return demand.longestMm <= card.mostMm
+        ? fits(() => m('Up to {most}.', { most: mm(card.mostMm) }), against)
+        : no(
+            () =>
+              m('{long} long; it is meant for up to {most}.', {
+                long: mm(demand.longestMm),
+                most: mm(card.mostMm),
+              }),
+            { against },
+          );
+    },
+  },
+  {
+    id: 'light',
+    name: 'Light',
+    question: 'Does the lamp reach all of it?',
+    judge: ({ card, demand, buildMm }) => {
+      const { mix } = card;
+      if (mix.kind !== 'light-cured') return fits('It needs no lamp.');
+      if (!demand.light?.reaches)
+        return no('It cures by light, and the lamp does not reach it.', {
+          relax: relaxBy(demand, 'light', 'yes', m('Would if the lamp reaches it.')),
+        });
+      const n = Math.ceil(buildMm / mix.depthPerPassMm - 1e-9);
+      return fits(() =>
+        m('{n, plural, one {One pass} other {# passes}} of {deep} under the lamp.', {
+          n,
+          deep: mm(mix.depthPerPassMm),
+        }),
+      );
+    },
+  },
+  {
+    id: 'nearby',
+    name: 'Close by',
+    question: 'Does it spoil what is close by?',
+    judge: ({ card, demand }) => {
+      if (!demand.nearby || !card.spoils.includes(demand.nearby))
+        return fits('It spoils nothing close by.');
+      const name = NEARBY_NAMES[demand.nearby].toLowerCase();
+      return fitsIf(
+        () =>
+          m('{name} {many, select, yes {are} other {is}} covered first', {
+            name,
+            many: name.endsWith('s') ? 'yes' : 'no',
+          }),
+        () => m('It spoils {name}.', { name }),
+        { relax: relaxCommon('site.nearby', 'none', m('Would without a cover if it were moved.')) },
+      );
+    },
+  },
+  {
+    id: 'ventilation',
+    name: 'Vapour',
+    question: 'Is there air enough, and nothing to light it?',
+    judge: ({ card, demand, survey }) => {
+      if (card.flammable && survey.site.area === 'zone-1')
+        return no(
+          () =>
+            m('Its vapour burns, and this is {area}.', {
+              area: AREA_NAMES[survey.site.area].toLowerCase(),
+            }),
+          { relax: relaxCommon('site.area', 'safe', m('Would with a gas-free permit.')) },
+        );
+      if ((card.flammable || card.ventilate) && demand.closed)
+        return fitsIf(
+          'air is blown through, and its exit watched',
+          card.flammable
+            ? 'Its vapour burns and gathers in a closed space.'
+            : 'Its vapour harms and gathers in a closed space.',
+          {
+            relax: relaxCommon('site.closed', 'no', m('Would as it is in open air.')),
+            planned: true,
+          },
+        );
+      return fits(card.flammable ? 'No ignition near; there is air.' : 'No vapour to fear here.');
+    },
+  },
+];

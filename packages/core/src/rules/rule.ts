@@ -1,0 +1,120 @@
+import type { Permission } from '../materials/words';
+import { m, type Message } from '../message/message';
+import type { QuantityId } from '../units/quantities';
+import type { Demand, DemandFigure } from '../survey/demand';
+import type { Work } from '../work/work';
+
+export const VERDICTS = ['fits', 'if', 'no'] as const;
+export type Verdict = (typeof VERDICTS)[number];
+export const VERDICT_NAMES: Record<Verdict, string> = {
+  fits: 'Fits',
+  if: 'Fits if',
+  no: 'Does not fit',
+};
+
+/** A figure against its limit, for the limit rule. `sense` says on which side of the limit is good. */
+export interface Against {
+  value: number;
+  limit: number;
+  quantity: QuantityId;
+  sense: 'max' | 'min';
+}
+
+/** The smallest change of the survey that would turn the verdict. `text` is typed into the field at `path`. */
+export interface Relax {
+  say: Message;
+  path: string;
+  text: string;
+}
+
+export interface Judgement {
+  verdict: Verdict;
+  /** The reason in one sentence. */
+  because: Message;
+  against?: Against;
+  /** What must be held to, for `if`: carried into the plan. */
+  condition?: Message;
+  relax?: Relax;
+  /** Who must approve it by name. */
+  who?: Permission;
+  /** The plan has a step for it: it needs no tick of its own. */
+  planned?: boolean;
+}
+
+/** A rule of matching: one question asked of one card for one survey. */
+export interface Rule<S = Work> {
+  id: string;
+  name: string;
+  question: string;
+  judge: (subject: S) => Judgement;
+}
+
+/** Words, or how to write them: thousands of verdicts are judged for each one that is read. */
+export type Words = string | Message | (() => Message);
+const written = (words: Words): Message =>
+  typeof words === 'string' ? m(words) : typeof words === 'function' ? words() : words;
+
+type More = Pick<Judgement, 'against' | 'relax' | 'who' | 'planned'>;
+const NOTHING: More = {};
+
+/** A judgement whose sentences are written when somebody reads them. */
+class Lazily implements Judgement {
+  readonly verdict: Verdict;
+  readonly against?: Against;
+  readonly relax?: Relax;
+  readonly who?: Permission;
+  readonly planned?: boolean;
+  private readonly words: Words;
+  private readonly terms?: Words;
+
+  constructor(verdict: Verdict, words: Words, more: More, terms?: Words) {
+    this.verdict = verdict;
+    this.words = words;
+    this.terms = terms;
+    this.against = more.against;
+    this.relax = more.relax;
+    this.who = more.who;
+    this.planned = more.planned;
+  }
+
+  get because(): Message {
+    return written(this.words);
+  }
+
+  get condition(): Message | undefined {
+    return this.terms === undefined ? undefined : written(this.terms);
+  }
+}
+
+export const fits = (because: Words, against?: Against): Judgement =>
+  new Lazily('fits', because, against ? { against } : NOTHING);
+export const fitsIf = (condition: Words, because: Words, more: More = NOTHING): Judgement =>
+  new Lazily('if', because, more, condition);
+export const no = (because: Words, more: More = NOTHING): Judgement =>
+  new Lazily('no', because, more);
+
+/** A hint through the demand: only where its figure came from a field that is on the form. */
+export function relaxBy(
+  demand: Demand,
+  figure: DemandFigure,
+  text: string,
+  say: Message,
+): Relax | undefined {
+  const path = demand.paths[figure];
+  return path === undefined ? undefined : { say, path, text };
+}
+
+/** A hint to one of the fields that every family asks. */
+export const relaxCommon = (
+  path:
+    | 'readings.surfaceC'
+    | 'readings.rhPct'
+    | 'window.downMin'
+    | 'site.area'
+    | 'site.tools'
+    | 'site.nearby'
+    | 'site.closed'
+    | 'surface.damp',
+  text: string,
+  say: Message,
+): Relax => ({ say, path, text });

@@ -1,0 +1,97 @@
+import {
+  gradeRank,
+  GRADE_NAMES,
+  prepKindOf,
+  SUBSTRATE_NAMES,
+  TOOLS,
+  TOOL_NAMES,
+  TOOL_REACH,
+} from '../materials/substrates';
+import { AREA_NAMES, DAMP, DAMP_NAMES, INTENT_NAMES } from '../materials/words';
+import { m } from '../message/message';
+import { bestGrade, gradeReached } from '../work/work';
+import { ambientRule } from './ambient';
+import { fits, fitsIf, no, relaxCommon, type Rule } from './rule';
+
+/** Whether it holds on this metal, cleaned with these tools, as damp as it is, in this air. */
+export const surfaceRules: Rule[] = [
+  {
+    id: 'substrate',
+    name: 'What it is on',
+    question: 'Does it hold on this?',
+    judge: ({ card, demand }) => {
+      const name = SUBSTRATE_NAMES[demand.material].toLowerCase();
+      return card.substrates.some((s) => s.material === demand.material)
+        ? fits(() => m('The card names {name}.', { name }))
+        : no(() => m('The card does not name {name}.', { name }));
+    },
+  },
+  {
+    id: 'prep',
+    name: 'Prep',
+    question: 'Can the grade it needs be reached with the tools and the area?',
+    judge: (work) => {
+      const { survey, grade, demand } = work;
+      if (!grade) return no('No prep grade on the card for this.');
+      const kind = prepKindOf(demand.material);
+      const { tools, area } = survey.site;
+      const given = {
+        intent: INTENT_NAMES[survey.intent],
+        grade,
+        what: GRADE_NAMES[grade],
+        tools: TOOL_NAMES[tools].toLowerCase(),
+        area: AREA_NAMES[area],
+        best: bestGrade(work),
+      };
+      if (gradeReached(work, grade))
+        return fits(() => m('{intent} asks {grade}, {what}; {tools} reach it.', given));
+      const able = TOOLS.filter((t) => gradeRank(TOOL_REACH[t].grades[kind]) >= gradeRank(grade));
+      const safe = able.find((t) => !TOOL_REACH[t].sparks);
+      if (area !== 'safe')
+        return no(
+          () => m('{intent} asks {grade}, {what}. {area} allows no sparks and no blasting.', given),
+          {
+            relax: safe
+              ? relaxCommon(
+                  'site.tools',
+                  safe,
+                  m('Would with {tools}.', { tools: TOOL_NAMES[safe].toLowerCase() }),
+                )
+              : TOOL_REACH[tools].sparks && able.includes(tools)
+                ? relaxCommon('site.area', 'safe', m('Would with a gas-free permit.'))
+                : undefined,
+          },
+        );
+      const tool = able[0];
+      return no(() => m('{intent} asks {grade}, {what}; {tools} reach {best}.', given), {
+        relax:
+          tool &&
+          relaxCommon(
+            'site.tools',
+            tool,
+            m('Would with {tools}.', { tools: TOOL_NAMES[tool].toLowerCase() }),
+          ),
+      });
+    },
+  },
+  {
+    id: 'damp',
+    name: 'Damp',
+    question: 'Does it hold on a surface as damp as this?',
+    judge: ({ card, survey }) => {
+      const given = {
+        got: DAMP_NAMES[survey.surface.damp].toLowerCase(),
+        most: DAMP_NAMES[card.damp].toLowerCase(),
+      };
+      if (DAMP.indexOf(survey.surface.damp) <= DAMP.indexOf(card.damp))
+        return fits(() => m('Holds on a {got} surface.', given));
+      const because = () => m('It may be {most} at most; it is {got}.', given);
+      if (survey.surface.damp === 'damp')
+        return fitsIf('the surface is dried first', because, { planned: true });
+      return no(because, {
+        relax: relaxCommon('surface.damp', card.damp, m('Would if {most}.', given)),
+      });
+    },
+  },
+  ambientRule,
+];

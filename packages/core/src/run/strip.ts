@@ -1,0 +1,82 @@
+import { MILESTONE_NAMES, type MilestoneId } from '../materials/card';
+import { MINUTE } from '../materials/words';
+import { clockText } from '../schedule/clock';
+import type { CureState } from '../schedule/state';
+import type { GistRound, PlanGist } from './gist';
+
+export interface Strip {
+  segments: { state: CureState; from: number; to: number }[];
+  milestones: { id: MilestoneId; name: string; at: number }[];
+  /** When the next round may follow. */
+  window: { from: number; to: number } | null;
+  deadline: number;
+  /** When what is waited for is met: the service’s moment, or the next round’s. */
+  ready: number;
+  late: boolean;
+  start: number;
+  end: number;
+}
+
+/** The moment a round waits for by itself: what the service loads, or when the next may follow. */
+function waitOf(plan: PlanGist, round: GistRound): number {
+  const needed = round.milestones.find((x) => x.id === round.needed)?.minutes;
+  if (needed !== undefined) return needed + (round.id === plan.mainRound ? plan.cureStepsMin : 0);
+  const tack = round.milestones.find((x) => x.id === 'tackFree')?.minutes ?? 0;
+  return round.next?.least ?? tack;
+}
+
+/**
+ * The bar of a round that was (or will be) mixed at `mixedAt`, epoch ms. States follow one another: wet until placing
+ * must stop, late until the working life ends, curing until what is waited for, then set.
+ */
+export function stripOf(plan: PlanGist, round: GistRound, mixedAt: number): Strip {
+  const [first] = round.batches;
+  const waited = mixedAt + waitOf(plan, round) * MINUTE;
+  const lifeEnds = mixedAt + (first?.lifeMin ?? 0) * MINUTE;
+  // A film that is spread dries long before its can goes off: then nothing of it is late.
+  const dries = round.needed === null && waited < lifeEnds;
+  const life = dries ? waited : lifeEnds;
+  const placeBy = dries ? waited : mixedAt + (first?.useMin ?? 0) * MINUTE;
+  const ready = Math.max(life, waited);
+  const milestones = round.milestones
+    .filter((x) => x.id !== 'life')
+    .map((x) => ({ id: x.id, name: MILESTONE_NAMES[x.id], at: mixedAt + x.minutes * MINUTE }));
+  const last = Math.max(ready, ...milestones.map((x) => x.at));
+  const loaded = round.needed !== null;
+  const end = (loaded ? Math.max(last, plan.deadline) : last) + (last - mixedAt) * 0.04;
+  const { next } = round;
+  return {
+    segments: [
+      { state: 'wet', from: mixedAt, to: placeBy },
+      { state: 'late', from: placeBy, to: life },
+      { state: 'curing', from: life, to: ready },
+      { state: 'set', from: ready, to: end },
+    ],
+    milestones: [{ id: 'life', name: MILESTONE_NAMES.life, at: life }, ...milestones],
+    window:
+      next && next.most !== null
+        ? { from: mixedAt + next.least * MINUTE, to: mixedAt + next.most * MINUTE }
+        : null,
+    deadline: plan.deadline,
+    ready,
+    late: loaded && ready > plan.deadline,
+    start: mixedAt,
+    end,
+  };
+}
+
+/** The strip in words, for a screen reader. Clock times are of the zone given in minutes east of UTC. */
+export function stripText(strip: Strip, now: number, zoneMin: number): string {
+  const clock = (at: number) => clockText(at, zoneMin);
+  const [wet, late] = strip.segments;
+  const state =
+    strip.segments.find((s) => now >= s.from && now < s.to)?.state ??
+    (now < strip.start ? 'not begun' : 'set');
+  return [
+    `Mixed ${clock(strip.start)}, ${state}.`,
+    `Place by ${clock(wet?.to ?? strip.start)}.`,
+    `Life ends ${clock(late?.to ?? strip.start)}.`,
+    `Set ${clock(strip.ready)}.`,
+    `Needed ${clock(strip.deadline)}${strip.late ? ', late' : ''}.`,
+  ].join(' ');
+}

@@ -1,0 +1,29 @@
+import { MINUTE } from '../materials/words';
+import type { GistRound, PlanGist } from './gist';
+import { mixedOf, type MixedBatch } from './nextAct';
+import { stripOf, type Strip } from './strip';
+
+/** One round of a job on its axis: as it was mixed, or where it would stand. */
+export interface RoundStrip {
+  round: GistRound;
+  strip: Strip;
+  begun: boolean;
+}
+
+/**
+ * The strip of every round, in the order of the plan. What is not mixed yet stands where the plan puts it, moved by as
+ * much as the job runs late: after the last round that was begun, and never before `now`.
+ */
+export function stripsOf(plan: PlanGist, mixes: readonly MixedBatch[], now: number): RoundStrip[] {
+  const planned = (round: GistRound) => plan.startAt + round.plannedAtMin * MINUTE;
+  const begun = plan.rounds.map((round) => ({ round, mixed: mixedOf(round, mixes) }));
+  const last = begun.filter((b) => b.mixed !== null).at(-1);
+  const open = begun.filter((b) => b.mixed === null).map((b) => planned(b.round));
+  const moved = last?.mixed ? last.mixed.first - planned(last.round) : 0;
+  const late = Math.max(moved, open.length > 0 ? now - Math.min(...open) : moved);
+  return begun.map(({ round, mixed }) => ({
+    round,
+    strip: stripOf(plan, round, mixed ? mixed.last : planned(round) + late),
+    begun: mixed !== null,
+  }));
+}

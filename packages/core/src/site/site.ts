@@ -1,0 +1,41 @@
+import { z } from 'zod';
+
+/** What a site settles once for every job: pail, margins, money. */
+export const SiteSettings = z.strictObject({
+  name: z.string(),
+  currency: z.string(),
+  vesselMl: z.number().gt(0),
+  /** Tub or drum for mortar and crumb. */
+  mortarVesselMl: z.number().gt(0),
+  vesselFill: z.number().gt(0).max(1),
+  useFraction: z.number().gt(0).max(1),
+  overfillPct: z.number().min(0).max(200),
+  machiningMm: z.number().min(0).max(10),
+  extentMm: z.number().gt(0).max(500),
+  /** Depth of repair material over a sand bed, in a wide crack. */
+  workingDepthMm: z.number().gt(0).max(500),
+  labourPerHour: z.number().min(0),
+  /** Kept free of whatever moves past a build, mm. */
+  clearanceMarginMm: z.number().min(0).max(100).default(1.5),
+  /** How far the surface may turn out from what was measured, and its swing from night to day, °C. */
+  tempSdC: z.number().min(0).max(20).default(1.5),
+  swingIndoorsC: z.number().min(0).max(40).default(2),
+  swingOutdoorsC: z.number().min(0).max(40).default(8),
+  /** A gate reading older than this is taken again before anything is mixed, minutes. */
+  gateMinutes: z.number().min(5).max(1440).default(120),
+  /** Bare metal waits this long for its first coat before it is prepared again, minutes. */
+  bareMinutes: z.number().min(15).max(2880).default(480),
+  /** Most people at one repair. */
+  crew: z.int().min(1).max(20).default(4),
+  /** A heater and its power, an hour. */
+  heaterPerHour: z.number().min(0).max(1000).default(6),
+  /** Hours of the day in which people work, by the site’s clock; null: round the clock. */
+  shift: z
+    .strictObject({ fromMin: z.number().min(0).max(1440), toMin: z.number().min(0).max(1440) })
+    .refine((s) => s.toMin > s.fromMin, { path: ['toMin'], message: 'must be after its start' })
+    .nullable()
+    .default(null),
+  /** The site’s clock, minutes east of UTC. */
+  zoneMin: z.int().min(-840).max(840).default(0),
+});
+export type SiteSettings = z.infer<typeof SiteSettings>;

@@ -1,0 +1,254 @@
+import { line, type Answer, type WorkingLine } from '../calc/calc';
+import { cureTime } from '../cure/cureTime';
+import { massStretch } from '../cure/workingLife';
+import { mixedDensity, type SystemCard } from '../materials/card';
+import { batchPlan } from '../mix/batchPlan';
+import { kitPick } from '../mix/kitPick';
+import { m, celsius, minutes as min, type Message } from '../message/message';
+import type { SiteSettings } from '../site/site';
+
+/** One thing that is done with a batch inside its life: minutes by themselves, a share of placing, a part of a whole. */
+export interface Touch {
+  name: string;
+  fixed?: number;
+  /** Share of the minutes it takes to place the batch at the pace. */
+  placing?: number;
+  /** Minutes for the whole round, shared out by volume: at the ports, drop by drop. */
+  spread?: number;
+}
+
+/** A batch as it is made. */
+export interface Made {
+  /** As it is mixed, and what of it is placed: of a last whole pack the rest is left over. ml. */
+  ml: number;
+  placedMl: number;
+  lifeMin: number;
+}
+
+export interface Batching {
+  batches: Made[];
+  /** Placed a minute with the people it takes, ml. */
+  paceMlPerMin: number;
+  /** People beside the usual crew. */
+  moreHands: number;
+  /** The parts are brought down to this before they are mixed, °C; null: as they are. */
+  pailC: number | null;
+  /** What had to be chosen so that it is placed in time, as a condition: no full stop. */
+  chose: Message | null;
+  /** Why it cannot be done at all. */
+  problem: Message | null;
+  working: () => WorkingLine[];
+}
+
+/** What one more pair of hands adds to the pace: not as much as the first. */
+const MORE_HANDS = 0.7;
+/** Parts can be cooled by this much at a time before mixing, °C. */
+const COOLER_C = [5, 10, 15];
+const EPS = 1e-9;
+
+interface Ask {
+  card: SystemCard;
+  site: SiteSettings;
+  totalMl: number;
+  tempC: number;
+  touches: readonly Touch[];
+  /** All of it must be one batch. */
+  whole: boolean;
+  /** What is opened at once, where it is not the pail that says so, ml. */
+  mostMl: number | null;
+  /** Packs are mixed whole. */
+  kits: boolean;
+}
+
+const sum = (touches: readonly Touch[], of: (t: Touch) => number | undefined) =>
+  touches.reduce((s, t) => s + (of(t) ?? 0), 0);
+
+/** Minutes one touch takes for a batch. */
+export const touchMinutes = (touch: Touch, ml: number, totalMl: number, pace: number): number =>
+  (touch.fixed ?? 0) +
+  ((touch.placing ?? 0) * ml) / pace +
+  (totalMl > 0 ? ((touch.spread ?? 0) * ml) / totalMl : 0);
+
+/** Minutes all touches of a batch take. */
+export const touchedFor = (
+  touches: readonly Touch[],
+  ml: number,
+  totalMl: number,
+  pace: number,
+): number => touches.reduce((s, t) => s + touchMinutes(t, ml, totalMl, pace), 0);
+
+/** What is mixed or opened at once: the site’s pail, its mortar tub, or the pack itself, ml as it is placed. */
+function vesselMl(card: SystemCard, site: SiteSettings): number {
+  const pack = Math.max(...card.packs.map((p) => p.size));
+  switch (card.mix.kind) {
+    case 'powder-water':
+    case 'crumb':
+      return site.mortarVesselMl * site.vesselFill;
+    case 'single':
+    case 'light-cured':
+      return card.packUnit === 'ml' ? pack : site.vesselMl * site.vesselFill;
+    default:
+      return site.vesselMl * site.vesselFill;
+  }
+}
+
+function lifeAt(card: SystemCard, tempC: number): Answer<{ minutes: number }> {
+  const points = card.cure.milestones.life ?? [{ tempC: 20, minutes: 1e6 }];
+  return cureTime({ points, tempC });
+}
+
+const lifeOf = (card: SystemCard, base: number, ml: number): number =>
+  base * massStretch(ml * mixedDensity(card), card.cure.refMassG, card.cure.massExponent);
+
+type Tried = Pick<Batching, 'batches' | 'working'> | { why: Message };
+
+/** Whole packs: the cheapest that cover it and can each be placed in time. */
+function byKits(ask: Ask, base: number, pace: number): Tried {
+  const { card, site, totalMl, touches } = ask;
+  const purge = card.mix.kind === 'cartridge' ? card.mix.purgeMl : 0;
+  const able = card.packs.filter((p) => {
+    const ml = p.size - purge;
+    return (
+      ml > 0 &&
+      touchedFor(touches, Math.min(ml, totalMl), totalMl, pace) <=
+        site.useFraction * lifeOf(card, base, ml) + EPS
+    );
+  });
+  if (able.length === 0) {
+    const least = Math.min(...card.packs.map((p) => p.size)) - purge;
+    return {
+      why: m('A whole pack takes {takes} to place; {use} of its life can be used.', {
+        takes: min(touchedFor(touches, Math.min(least, totalMl), totalMl, pace)),
+        use: min(site.useFraction * lifeOf(card, base, least)),
+      }),
+    };
+  }
+  const kits = able.map((p) => ({ id: p.id, ml: p.size - purge, price: p.price }));
+  const picked = kitPick({ neededMl: totalMl, kits, maxPacks: 2000 });
+  if (!picked.ok) return { why: m(picked.why) };
+  const sizes = picked.picks
+    .flatMap(({ id, count }) => Array<number>(count).fill(kits.find((k) => k.id === id)?.ml ?? 0))
+    .sort((a, b) => b - a);
+  let wanted = totalMl;
+  const batches = sizes.map((ml): Made => {
+    const placedMl = Math.min(ml, wanted);
+    wanted -= placedMl;
+    return { ml, placedMl, lifeMin: lifeOf(card, base, ml) };
+  });
+  return {
+    batches,
+    working: () => picked.working,
+  };
+}
+
+function byPail(ask: Ask, base: number, tempC: number, pace: number): Tried {
+  const { card, site, totalMl, touches, whole } = ask;
+  const { cure } = card;
+  const perMl = sum(touches, (t) => t.placing) / pace + sum(touches, (t) => t.spread) / totalMl;
+  const fixed = sum(touches, (t) => t.fixed);
+  const cap = ask.mostMl ?? vesselMl(card, site);
+  const made = batchPlan({
+    totalMl,
+    densityGml: mixedDensity(card),
+    lifePoints: cure.milestones.life ?? [{ tempC: 20, minutes: 1e6 }],
+    tempC,
+    refMassG: cure.refMassG,
+    massExponent: cure.massExponent,
+    mixMinutes: fixed,
+    useFraction: site.useFraction,
+    applyMlPerMin: perMl > 0 ? 1 / perMl : 1e9,
+    vesselMl: whole ? Math.max(cap, totalMl) : cap,
+    vesselFill: 1,
+  });
+  if (!made.ok)
+    return {
+      why: m('Mixing and handling take {fixed} by themselves; {use} of {life} can be used.', {
+        fixed: min(fixed),
+        use: min(site.useFraction * base),
+        life: min(base),
+      }),
+    };
+  if (whole && made.batches > 1)
+    return {
+      why: m('One batch must do it all: that takes {takes}; {use} of its life can be used.', {
+        takes: min(touchedFor(touches, totalMl, totalMl, pace)),
+        use: min(site.useFraction * lifeOf(card, base, totalMl)),
+      }),
+    };
+  return {
+    batches: Array.from({ length: made.batches }, () => ({
+      ml: made.batchMl,
+      placedMl: made.batchMl,
+      lifeMin: made.batchLifeMin,
+    })),
+    working: () => made.working,
+  };
+}
+
+/**
+ * Splits a round into batches that can each be placed inside the usable share of their own life, everything that is done
+ * with them counted. Tries, in this order: smaller batches, more hands, cooler parts where the card allows; says what it
+ * chose, or why none will do. Volumes in ml as placed, temperatures in °C.
+ */
+export function batching(ask: Ask): Batching {
+  const { card, site, tempC, totalMl } = ask;
+  const pace0 = card.applyMlPerMin;
+  const nothing: Batching = {
+    batches: [],
+    paceMlPerMin: pace0,
+    moreHands: 0,
+    pailC: null,
+    chose: null,
+    problem: null,
+    working: () => [line('V', 'to mix', 'none', 0, 'ml')],
+  };
+  if (totalMl <= 0) return nothing;
+  const attempt = (moreHands: number, pailC: number): Batching | { why: Message } => {
+    const life = lifeAt(card, pailC);
+    if (!life.ok) return { why: m(life.why) };
+    const pace = pace0 * (1 + MORE_HANDS * moreHands);
+    const tried = ask.kits
+      ? byKits(ask, life.minutes, pace)
+      : byPail(ask, life.minutes, pailC, pace);
+    if ('why' in tried) return tried;
+    const cooled = pailC < tempC;
+    const chose =
+      moreHands === 0 && !cooled
+        ? null
+        : m(
+            '{hands, plural, =0 {} one {one more person helps} other {# more people help}}{both, select, yes { and } other {}}{cooled, select, yes {the parts are cooled to {pail} before they are mixed} other {}}; else it is not placed in its life',
+            {
+              hands: moreHands,
+              cooled: cooled ? 'yes' : 'no',
+              both: cooled && moreHands > 0 ? 'yes' : 'no',
+              pail: celsius(pailC),
+            },
+          );
+    return {
+      ...nothing,
+      ...tried,
+      paceMlPerMin: pace,
+      moreHands,
+      pailC: pailC < tempC ? pailC : null,
+      chose,
+    };
+  };
+  const plain = attempt(0, tempC);
+  if (!('why' in plain)) return plain;
+  const spare = Math.max(0, Math.min(2, site.crew - 2));
+  const cooler = COOLER_C.map((c) => tempC - c).filter((c) => c >= card.ambient.minSurfaceC);
+  const ways: [number, number][] = [
+    ...Array.from({ length: spare }, (_, i): [number, number] => [i + 1, tempC]),
+    ...cooler.map((c): [number, number] => [Math.min(1, spare), c]),
+  ];
+  for (const [hands, pail] of ways) {
+    const made = attempt(hands, pail);
+    if (!('why' in made)) return made;
+  }
+  return {
+    ...nothing,
+    // The figures of what was tried first stand, so that the refusal can be shown beside them.
+    batches: [{ ml: totalMl, placedMl: totalMl, lifeMin: 0 }],
+    problem: plain.why,
+  };
+}

@@ -1,0 +1,244 @@
+import { fig, line, type Answer, type WorkingLine } from '../calc/calc';
+import { cureClock } from '../cure/cureClock';
+import { cureTime } from '../cure/cureTime';
+import { MILESTONES, type MilestoneId, type SystemCard } from '../materials/card';
+import type { Purpose } from '../materials/words';
+import { m, type Message } from '../message/message';
+import type { SiteSettings } from '../site/site';
+import { batching, type Batching, type Touch } from './batching';
+import { closing } from './figure';
+import { litresPerBag, partsFor, type Consistency } from './weighing';
+import type { Schools } from './schools';
+import type { SurveyBase } from '../survey/common';
+
+/** What is known besides the survey and a card, as far as a round asks for it. */
+export interface RoundBase {
+  survey: SurveyBase;
+  site: SiteSettings;
+  schools: Schools;
+  /** Surface that it is mixed and cured at, °C: held there, or as it is. */
+  tempC: number;
+  /** Surface temperatures to come, minutes from the start of the stop; none where it is held or under a roof. */
+  forecast: readonly { atMin: number; tempC: number }[] | null;
+}
+
+/** One material taken from its pack to its next milestone, as a family asks for it. */
+export interface RoundSpec {
+  id: string;
+  purpose: Purpose;
+  title: Message;
+  card: SystemCard;
+  /** Volume that stays in the repair, ml, before profile, overfill and waste. */
+  netMl: number;
+  /** What it bonds to, mm²; half a profile of it is filled as well. */
+  areaMm2?: number;
+  profileUm?: number;
+  overfillPct?: number;
+  /** In the unit of its packs where that is not ml: metres, sheets. */
+  pieces?: number;
+  /** Packs that may be drawn for it; all where it is left out. */
+  packIds?: readonly string[];
+  touches: readonly Touch[];
+  /** What is opened at once where it is a roll of its own, ml as it is placed. */
+  mostMl?: number;
+  /** One batch must do it all. */
+  whole?: boolean;
+  consistency?: Consistency;
+  aggregatePct?: number;
+  /** Taken out of a pack that is weighed elsewhere: nothing of it goes on the scale. */
+  unweighed?: boolean;
+  /** How thick it is built, mm. */
+  buildMm: number;
+  paths: readonly string[];
+  /** The sum that ends in `netMl`. */
+  working?: () => WorkingLine[];
+  /** Moment of its cure that the service loads; null where another round covers it before. */
+  needed: MilestoneId | null;
+  /** Why no card was found for it, or why the card will not do. */
+  problem?: Message | null;
+  /** Why this card and no other, where the job chose it. */
+  because?: Message | null;
+}
+
+export interface RoundBatch {
+  /** As it is mixed, and what of it is placed, ml. */
+  ml: number;
+  placedMl: number;
+  lifeMin: number;
+  /** Minutes inside the life in which it may be touched. */
+  useMin: number;
+  aG: number | null;
+  bG: number | null;
+}
+
+/** A round worked out: its amount, its batches, its times. */
+export interface Round extends RoundSpec {
+  tempC: number;
+  /** All that is mixed or opened, ml as it is placed. */
+  mixMl: number;
+  /** What of it is placed; the rest of a last whole pack is left over. */
+  placedMl: number;
+  batches: RoundBatch[];
+  batching: Batching;
+  /** How much to draw, in the unit of its packs. */
+  draw: number;
+  consistency: Consistency;
+  aggregatePct: number;
+  base: RoundBase;
+}
+
+/** Volume to mix from the volume that stays: half the profile, what stands proud, what is lost. ml. */
+export function grossOf(spec: RoundSpec): number {
+  const { netMl, areaMm2 = 0, profileUm = 0, overfillPct = 0, card } = spec;
+  const profileMl = (areaMm2 * profileUm) / 2 / 1e6;
+  return (netMl + profileMl) * (1 + overfillPct / 100) * (1 + card.wastePct / 100);
+}
+
+/** The same as a sum. */
+export function grossWorking(spec: RoundSpec): WorkingLine[] {
+  const { netMl, areaMm2 = 0, profileUm = 0, overfillPct = 0, card } = spec;
+  const profileMl = (areaMm2 * profileUm) / 2 / 1e6;
+  return [
+    ...(spec.working?.() ?? []),
+    line('Vn', 'stays in the repair', 'from above', netMl, 'ml'),
+    ...(profileMl > 0
+      ? [
+          line(
+            'Vp',
+            'half the profile',
+            `${fig(areaMm2)}·${fig(profileUm)}/2/10⁶`,
+            profileMl,
+            'ml',
+            `card ${card.code}`,
+          ),
+        ]
+      : []),
+    ...(overfillPct > 0 ? [line('o', 'left proud', 'site setting', overfillPct, '%', 'site')] : []),
+    line('w', 'stays on tools and pail', 'as on the card', card.wastePct, '%', `card ${card.code}`),
+    line(
+      'Vg',
+      'to mix',
+      `(Vn${profileMl > 0 ? ' + Vp' : ''})${overfillPct > 0 ? '·(1 + o/100)' : ''}·(1 + w/100)`,
+      grossOf(spec),
+      'ml',
+    ),
+  ];
+}
+
+const mixesWholePacks = ({ mix }: SystemCard, schools: Schools): boolean =>
+  mix.kind === 'cartridge' ||
+  (mix.kind === 'two-part' && (mix.wholeKit || schools.split === 'whole'));
+
+/** Works a round out: amount, batches that can be placed in their life, what is drawn. Pure. */
+export function roundOf(base: RoundBase, spec: RoundSpec): Round {
+  const { card } = spec;
+  const { consistency = 'patch', aggregatePct = 0 } = spec;
+  const totalMl = grossOf(spec);
+  const kits = card.packUnit === 'ml' && mixesWholePacks(card, base.schools);
+  const made = batching({
+    card,
+    site: base.site,
+    totalMl,
+    tempC: base.tempC,
+    touches: spec.touches,
+    whole: spec.whole ?? false,
+    mostMl: spec.mostMl ?? null,
+    kits,
+  });
+  const { slope } = base.survey.surface;
+  const batches = made.batches.map(({ ml, placedMl, lifeMin }): RoundBatch => {
+    const parts =
+      kits || spec.unweighed ? null : partsFor(card, ml, consistency, slope, aggregatePct);
+    return {
+      ml,
+      placedMl,
+      lifeMin,
+      useMin: lifeMin * base.site.useFraction,
+      aG: parts?.aG ?? null,
+      bG: parts?.bG ?? null,
+    };
+  });
+  const mixMl = batches.reduce((s, b) => s + b.ml, 0);
+  return {
+    ...spec,
+    consistency,
+    aggregatePct,
+    tempC: made.pailC ?? base.tempC,
+    mixMl,
+    placedMl: batches.reduce((s, b) => s + b.placedMl, 0),
+    batches,
+    batching: made,
+    problem: spec.problem ?? made.problem,
+    draw: spec.pieces ?? drawOf(card, mixMl, batches.length, aggregatePct),
+    base,
+  };
+}
+
+/** What leaves the pack for what is placed, in ml: purge goes first, and stone makes a bag go further. */
+function drawOf(card: SystemCard, mixMl: number, batches: number, aggregatePct: number): number {
+  const { mix } = card;
+  if (mix.kind === 'cartridge') return mixMl + mix.purgeMl * batches;
+  if (mix.kind === 'powder-water')
+    return (mixMl * mix.yieldLPerBag) / litresPerBag(mix, aggregatePct);
+  return mixMl;
+}
+
+/** Minutes from a mix to a moment of its cure, counted from when it is mixed; null where the card has none. */
+export function timeTo(
+  { card, base }: Pick<Round, 'card' | 'base'>,
+  id: MilestoneId,
+  mixedAtMin: number,
+): Answer<{ minutes: number }> | null {
+  const points = card.cure.milestones[id];
+  if (!points) return null;
+  const { forecast, tempC } = base;
+  if (!forecast?.length) return cureTime({ points, tempC });
+  const history = historyFrom(forecast, mixedAtMin);
+  const clock = cureClock({ points, history, horizonMin: 1e6 });
+  const minutes = clock.doneAtMin;
+  if (minutes === null) return { ok: false, why: 'It is never done at the forecast temperatures.' };
+  return {
+    ok: true,
+    minutes,
+    // Written when it is asked for: it ends in the minutes, not in the share that is done.
+    get working() {
+      return closing(clock.working)('t', 'done after', minutes, 'min');
+    },
+  };
+}
+
+/** A forecast from a moment on, that moment as its start. */
+export function historyFrom(
+  forecast: readonly { atMin: number; tempC: number }[],
+  fromMin: number,
+): { atMin: number; tempC: number }[] {
+  const before = [...forecast].reverse().find((f) => f.atMin <= fromMin);
+  const ahead = forecast.filter((f) => f.atMin > fromMin);
+  const next = ahead[0];
+  const startC =
+    before && next
+      ? before.tempC +
+        ((next.tempC - before.tempC) * (fromMin - before.atMin)) / (next.atMin - before.atMin)
+      : (before?.tempC ?? next?.tempC ?? 20);
+  return [
+    { atMin: 0, tempC: startC },
+    ...ahead.map((f) => ({ atMin: f.atMin - fromMin, tempC: f.tempC })),
+  ];
+}
+
+/** Every moment of a round’s cure that its card has, minutes after it is mixed. */
+export const momentsOf = (round: Pick<Round, 'card' | 'base'>, mixedAtMin: number) =>
+  MILESTONES.flatMap((id) => {
+    const at = timeTo(round, id, mixedAtMin);
+    return at?.ok ? [{ id, minutes: at.minutes, working: at.working }] : [];
+  });
+
+/** The needed milestone, or the nearest earlier one the card has figures for. */
+export function neededOn(card: SystemCard, wanted: MilestoneId): MilestoneId {
+  const upTo = MILESTONES.slice(0, MILESTONES.indexOf(wanted) + 1);
+  return [...upTo].reverse().find((id) => card.cure.milestones[id]) ?? 'life';
+}
+
+/** How a batch is called in a title: the only one is not numbered. */
+export const batchTitle = (round: Pick<Round, 'batches'>): Message =>
+  m('{n, plural, one {one batch} other {# batches}}', { n: Math.max(1, round.batches.length) });

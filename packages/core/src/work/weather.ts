@@ -1,0 +1,49 @@
+import { windowFind, type Window } from '../ambient/windowFind';
+import { MINUTE } from '../materials/words';
+import type { SurveyBase } from '../survey/common';
+import type { WorkContext } from './work';
+
+/** One hour of a forecast. `at` is an ISO time. */
+export interface WeatherHour {
+  at: string;
+  airC: number;
+  rhPct: number;
+  rainMm: number;
+}
+
+/** What weather to come means for a survey: the surface follows the air out of doors; under a roof it is not asked. */
+export function weatherFor(
+  survey: SurveyBase,
+  hours: readonly WeatherHour[],
+): Pick<WorkContext, 'forecast' | 'weather'> {
+  if (!survey.site.outdoors || hours.length === 0) return {};
+  const start = Date.parse(survey.window.startAt);
+  const ahead = hours
+    .map((h) => ({ atMin: (Date.parse(h.at) - start) / MINUTE, tempC: h.airC }))
+    .filter((h) => h.atMin > -60);
+  const [first] = ahead;
+  if (!first) return {};
+  // From the start of the stop, at the surface as it is measured.
+  const forecast = [
+    { atMin: 0, tempC: survey.readings.surfaceC },
+    ...ahead.filter((h) => h.atMin > 0),
+  ];
+  return { forecast, weather: hours };
+}
+
+/** When it may be mixed and stay dry, by the forecast and a card’s limits. */
+export function windowsIn(
+  hours: readonly WeatherHour[],
+  gate: { minAboveDewC: number; maxRhPct: number; minSurfaceC: number; maxSurfaceC: number },
+  applyMinutes: number,
+  protectMinutes: number,
+): Window[] {
+  if (hours.length === 0) return [];
+  return windowFind({
+    hours: hours.map((h) => ({ ...h })),
+    applyMinutes,
+    protectMinutes,
+    gate,
+    dryOnly: true,
+  }).windows;
+}

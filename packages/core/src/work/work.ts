@@ -1,0 +1,248 @@
+import { ambientGate, type AmbientGate } from '../ambient/ambientGate';
+import type { Answer, Worked } from '../calc/calc';
+import { ceil } from '../calc/number';
+import { shapeVolume, type Shape, type ShapeVolume } from '../geometry/shapeVolume';
+import type { TyreCover } from '../geometry/tyreCover';
+import type { Card, SystemCard } from '../materials/card';
+import {
+  gradeRank,
+  prepKindOf,
+  TOOL_REACH,
+  type PrepGrade,
+  type Substrate,
+  type Tool,
+} from '../materials/substrates';
+import type { Damp, Purpose } from '../materials/words';
+import type { Message } from '../message/message';
+import type { SiteSettings } from '../site/site';
+import type { SurveyBase } from '../survey/common';
+import type { Body, Demand, ServiceNeed } from '../survey/demand';
+import type { Memo } from '../calc/memo';
+import { roundOf, type Round, type RoundBase, type RoundSpec } from './round';
+import { OVERNIGHT_MIN, type Schools } from './schools';
+import { openedCrack } from './crack';
+import type { Lot } from './draw';
+import type { WeatherHour } from './weather';
+import { coversOf, wrapped, type Wrapped } from './wrap';
+
+/** What is known besides survey, card and site: a forecast of the surface, and packs on the shelf. */
+export interface WorkContext {
+  /** Surface temperatures to come, minutes from the start of the stop. */
+  forecast?: readonly { atMin: number; tempC: number }[];
+  /** Weather to come, hour by hour: when it may be mixed out of doors. */
+  weather?: readonly WeatherHour[];
+  /** Lots on the shelf; where it is left out the shelf is not counted. */
+  shelf?: readonly Lot[];
+  /** All cards at hand: aids and second materials are taken from them. */
+  library?: readonly Card[];
+  /** What was chosen where practitioners differ. */
+  schools?: Schools;
+  /** Second materials that a person chose instead, card code by purpose. */
+  seconds?: Readonly<Record<string, string>>;
+}
+
+/** A damage with the solids that are really filled for a card: undercut, squared, deepened. */
+export interface WorkedBody {
+  body: Body;
+  buildMm: number;
+  volumes: Worked<ShapeVolume>[];
+  netMl: number;
+  areaMm2: number;
+}
+
+/** What a second material is asked for: what it lies on, what it stands. */
+export interface SecondNeed {
+  purpose: Purpose;
+  /** Stands the job’s own service, or is covered and stands only its heat. */
+  wetted: boolean;
+  material?: Substrate;
+  service?: Partial<ServiceNeed>;
+  /** How damp what it lies on is by then, where it was dried for it. */
+  damp?: Damp;
+  /** Its longest side, mm; not asked of what is spread. */
+  longestMm?: number;
+  /** Lies under this card: its chemistry must bear it. */
+  under?: SystemCard;
+}
+/** The card that was chosen for a second material, and why. */
+export interface Second {
+  card: SystemCard;
+  because: Message | null;
+  problem: Message | null;
+}
+
+/** Everything the sums give for one survey with one card: what the rules judge and a family writes its job from. */
+export interface Work<S = SurveyBase> {
+  survey: S & SurveyBase;
+  card: SystemCard;
+  site: SiteSettings;
+  context: WorkContext;
+  schools: Schools;
+  demand: Demand;
+  /** Surface that it is mixed and cured at, °C; and at what it is held there, null where nothing holds it. */
+  tempC: number;
+  heldC: number | null;
+  bodies: WorkedBody[];
+  netMl: number;
+  areaMm2: number;
+  /** Thickest build, and the coats it takes at this slope. */
+  buildMm: number;
+  coats: number;
+  coatMm: number;
+  grade: PrepGrade | null;
+  profileUm: { min: number; max: number } | null;
+  gate: Worked<AmbientGate>;
+  wrap: Wrapped | null;
+  covers: Answer<{ covers: Worked<TyreCover>[] }> | null;
+  /** Works a round of this job out. */
+  round: (spec: RoundSpec) => Round;
+  /** Chooses a second material by the same rules as the first. */
+  second: (need: SecondNeed) => Second;
+}
+
+/** Deepens a solid to the least a card holds at; a shaft or a bore is undercut by as much. */
+function deepened(shape: Shape, leastMm: number): Shape {
+  switch (shape.kind) {
+    case 'band': {
+      const worn = Math.min(shape.wornDiameterMm, shape.finishedDiameterMm - 2 * leastMm);
+      return worn > 0 ? { ...shape, wornDiameterMm: worn } : shape;
+    }
+    case 'bore-band':
+      return {
+        ...shape,
+        wornDiameterMm: Math.max(shape.wornDiameterMm, shape.finishedDiameterMm + 2 * leastMm),
+      };
+    default:
+      return { ...shape, depthMm: Math.max(shape.depthMm, leastMm) };
+  }
+}
+
+/** A dish whose edge is cut square is a disc of the edge’s depth with the rest of the dish under it. */
+function squared(shape: Shape, edgeMm: number): Shape[] {
+  if (shape.kind !== 'dish' || edgeMm <= 0) return [shape];
+  const { diameterMm, depthMm } = shape;
+  const disc = { kind: 'disc', diameterMm, depthMm: Math.min(edgeMm, depthMm) } as const;
+  return depthMm > edgeMm ? [disc, { ...shape, depthMm: depthMm - edgeMm }] : [disc];
+}
+
+/** Thickness of a shape as it is built, mm. */
+const thickOf = (shape: Shape, otherwise: number): number =>
+  shape.kind === 'band' || shape.kind === 'bore-band'
+    ? Math.abs(shape.finishedDiameterMm - shape.wornDiameterMm) / 2
+    : otherwise;
+
+/** The solid that a card really fills: a crack as it is opened for it, anything else no shallower than it holds. */
+function solidFor(body: Body, card: SystemCard, whole: boolean): { shape: Shape; buildMm: number } {
+  const { shape, sandedFromMm } = body;
+  if (body.crack && shape.kind === 'groove') {
+    // Packed without sand it is filled to its own bottom.
+    const deep = whole && sandedFromMm !== null ? { ...shape, depthMm: sandedFromMm } : shape;
+    const opened = openedCrack(deep, card);
+    return { shape: opened, buildMm: opened.depthMm };
+  }
+  const least = body.deepens ? card.layer.minMm : 0;
+  const cut = body.deepens && body.buildMm < least ? deepened(shape, least) : shape;
+  return { shape: cut, buildMm: thickOf(cut, Math.max(body.buildMm, least)) };
+}
+
+function workedBody(body: Body, card: SystemCard, whole: boolean, memo: Memo): WorkedBody {
+  const { shape, buildMm } = solidFor(body, card, whole);
+  const solids = squared(shape, card.layer.minEdgeMm);
+  const volumes = solids.map((solid) =>
+    memo('volume', { shape: solid, overfillPct: 0, wastePct: 0, profileUm: 0 }, shapeVolume),
+  );
+  return {
+    body,
+    buildMm,
+    volumes,
+    netMl: volumes.reduce((s, v) => s + v.netMl, 0),
+    areaMm2: Math.max(...volumes.map((v) => v.areaMm2)),
+  };
+}
+
+export interface WorkAsk<S> {
+  survey: S & SurveyBase;
+  card: SystemCard;
+  site: SiteSettings;
+  context: WorkContext;
+  schools: Schools;
+  demand: Demand;
+  heldC: number | null;
+  memo: Memo;
+  second: (work: Work<S>, need: SecondNeed) => Second;
+}
+
+/** Works a survey up with a card. Pure; refusals of single sums stay inside as answers for the rules to judge. */
+export function workOf<S>(ask: WorkAsk<S>): Work<S> {
+  const { survey, card, site, context, schools, demand, heldC, memo } = ask;
+  const { readings, surface, intent } = survey;
+  const tempC = heldC ?? readings.surfaceC;
+  const prep = card.substrates.find((s) => s.material === demand.material) ?? null;
+  const bodies = demand.bodies.map((body) => workedBody(body, card, schools.sand === 'none', memo));
+  const wrap = wrapped(card, demand, tempC);
+  const buildMm = wrap ? wrap.thicknessMm : Math.max(0, ...bodies.map((b) => b.buildMm));
+  const coats =
+    wrap || card.sheet
+      ? 1
+      : Math.max(card.layer.leastCoats, ceil(buildMm / card.layer.maxMm[surface.slope]));
+  const base: RoundBase = {
+    survey,
+    site,
+    schools,
+    tempC,
+    // What is held at a temperature does not follow the weather.
+    forecast: heldC === null ? (context.forecast ?? null) : null,
+  };
+  const work: Work<S> = {
+    survey,
+    card,
+    site,
+    context,
+    schools,
+    demand,
+    tempC,
+    heldC,
+    bodies,
+    netMl: bodies.reduce((s, b) => s + b.netMl, 0),
+    areaMm2: bodies.reduce((s, b) => s + b.areaMm2, 0),
+    buildMm,
+    coats,
+    coatMm: buildMm / coats,
+    grade: prep?.[schools.clean === 'always' ? 'lasting' : intent] ?? null,
+    profileUm: prep?.profileUm ?? null,
+    gate: memo(
+      'gate',
+      { airC: readings.airC, rhPct: readings.rhPct, surfaceC: tempC, ...card.ambient },
+      ambientGate,
+    ),
+    wrap,
+    covers: coversOf(card, demand),
+    round: (spec) => roundOf(base, spec),
+    second: (need) => ask.second(work, need),
+  };
+  return work;
+}
+
+/** The tool that is really used: nothing that sparks in a classified area. */
+export function toolUsed({ survey }: Pick<Work, 'survey'>): Tool {
+  const { tools, area } = survey.site;
+  return area !== 'safe' && TOOL_REACH[tools].sparks ? 'hand' : tools;
+}
+
+/** The best grade the tools at hand reach on this kind of surface. */
+export const bestGrade = ({ survey, demand }: Pick<Work, 'survey' | 'demand'>): PrepGrade =>
+  TOOL_REACH[toolUsed({ survey })].grades[prepKindOf(demand.material)];
+
+/** Whether the named grade is reached by the best tool at hand. */
+export const gradeReached = (work: Pick<Work, 'survey' | 'demand'>, grade: PrepGrade): boolean =>
+  gradeRank(bestGrade(work)) >= gradeRank(grade);
+
+/** Least wait before the next coat, minutes: the window opens, or a night is left between. */
+export const leastWait = ({ schools }: Pick<Work, 'schools'>): number =>
+  schools.wait === 'overnight' ? OVERNIGHT_MIN : 0;
+
+/** People the pace asks for: one mixes and one places; a third finishes where it is spread by the square metre. */
+export const crewOf = ({ card, areaMm2 = 0 }: { card: SystemCard; areaMm2?: number }): number => {
+  if (card.mix.kind === 'powder-water' && areaMm2 > 1e6) return 3;
+  return card.mix.kind === 'single' || card.mix.kind === 'light-cured' ? 1 : 2;
+};

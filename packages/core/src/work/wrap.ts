@@ -1,0 +1,116 @@
+import { refuse, type Answer, type Worked } from '../calc/calc';
+import { tyreCover, type TyreCover } from '../geometry/tyreCover';
+import type { SystemCard } from '../materials/card';
+import type { Demand, WrapNeed } from '../survey/demand';
+import { wrapDesign, type WrapDesign } from '../wrap/wrapDesign';
+import { wrapLay, type WrapLay } from '../wrap/wrapLay';
+
+/** Usual figures of line-pipe steel; where pressure decides, the engineer’s own govern. */
+const PARENT_STEEL = { allowableMPa: 118, modulusMPa: 205_000, expansionPerC: 1.2e-5 };
+/** Layers of a plain low-pressure wrap whose card names no least. */
+const PLAIN_LAYERS = 6;
+const HALF_LAP_PCT = 50;
+/** The method starts at some pressure: an open line is designed for this, bar. */
+const LEAST_DESIGN_BAR = 0.1;
+
+/** A wrap worked out: its design where the method asks for one, and how the tape goes on at each place. */
+export interface Wrapped {
+  design: Answer<WrapDesign> | null;
+  lays: Worked<WrapLay>[];
+  layers: number;
+  /** Wrapped length at each place, mm. */
+  lengthsMm: number[];
+  /** Width of the tape that is drawn, mm, and the packs that hold it. */
+  widthMm: number;
+  packIds: string[];
+  rollM: number;
+  metres: number;
+  thicknessMm: number;
+}
+
+type Defect = WrapNeed['defects'][number];
+
+const sizeOf = (d: Defect) => (d.kind === 'hole' ? d.diameterMm : d.lengthMm);
+
+function designOf(
+  card: SystemCard,
+  need: WrapNeed,
+  defect: Defect,
+  installC: number,
+): Answer<WrapDesign> | null {
+  if (!need.engineered || !card.laminate) return null;
+  return wrapDesign({
+    outsideDiameterMm: need.outsideDiameterMm,
+    wallMm: need.wallMm,
+    remainingWallMm: need.remainingMm,
+    pressureBar: Math.max(need.pressureBar, LEAST_DESIGN_BAR),
+    designC: need.designC,
+    installC,
+    steel: PARENT_STEEL,
+    laminate: card.laminate,
+    defect,
+    serviceFactor: 0.333,
+    minPlies: 2,
+  });
+}
+
+/** Plies, length and tape of a wrap card on a pipe; null where the card is no wrap or there is nothing to wrap. */
+export function wrapped(card: SystemCard, demand: Demand, installC: number): Wrapped | null {
+  const { wrap } = demand;
+  const { tape } = card;
+  const [first] = wrap?.defects ?? [];
+  if (!wrap || !tape || !first) return null;
+  const design = designOf(card, wrap, first, installC);
+  const least = card.mix.kind === 'water-set' ? card.mix.leastLayers : PLAIN_LAYERS;
+  const layers = design?.ok ? design.plies : least;
+  const lengthsMm = wrap.defects.map((d) =>
+    design?.ok ? design.totalLengthMm : sizeOf(d) + 2 * wrap.extentMm,
+  );
+  const laidWith = (widthMm: number) => {
+    const packs = card.packs.filter((p) => (p.widthMm ?? tape.widthMm) === widthMm);
+    const rollM = Math.max(...packs.map((p) => p.size));
+    const lays = lengthsMm.map((length) =>
+      wrapLay({
+        outsideDiameterMm: wrap.outsideDiameterMm,
+        axialLengthMm: Math.max(length, widthMm),
+        tapeWidthMm: widthMm,
+        overlapPct: HALF_LAP_PCT,
+        layers,
+        plyMm: tape.plyMm,
+        rollLengthM: rollM,
+      }),
+    );
+    const metres = lays.reduce((s, l) => s + l.metres, 0);
+    const perM = Math.min(...packs.map((p) => p.price / p.size));
+    return { widthMm, packIds: packs.map((p) => p.id), rollM, lays, metres, cost: metres * perM };
+  };
+  const widths = [...new Set(card.packs.map((p) => p.widthMm ?? tape.widthMm))];
+  // One width for the whole job, the cheapest that does it: two widths never lap alike.
+  const [best] = widths.map(laidWith).sort((a, b) => a.cost - b.cost);
+  if (!best) return null;
+  return { design, layers, lengthsMm, thicknessMm: layers * tape.plyMm, ...best };
+}
+
+/** Strips, sheets and drops of adhesive over each injury; null where nothing is covered so. */
+export function coversOf(
+  card: SystemCard,
+  demand: Demand,
+): Answer<{ covers: Worked<TyreCover>[] }> | null {
+  if (!card.sheet) return null;
+  if (demand.sheets.length === 0)
+    return refuse('It comes in sheets, and there is no crack here to lay one over.');
+  const { marginMm, lengthMm, widthMm, dropPitchMm } = card.sheet;
+  const covers: Worked<TyreCover>[] = [];
+  for (const sheet of demand.sheets) {
+    const cover = tyreCover({
+      ...sheet,
+      marginMm,
+      sheetLengthMm: lengthMm,
+      sheetWidthMm: widthMm,
+      dropPitchMm,
+    });
+    if (!cover.ok) return cover;
+    covers.push(cover);
+  }
+  return { ok: true, covers, working: [] };
+}

@@ -1,0 +1,167 @@
+import { mixOf } from '@kelmot/contract';
+import {
+  formatDuration,
+  MILESTONE_NAMES,
+  say,
+  sentence,
+  STATION_NAMES,
+  STATIONS,
+  stepTime,
+  usableMinutes,
+  weighing,
+  word,
+  type Figure,
+  type Hold,
+  type Plan,
+  type PlanRound,
+  type Step,
+  type UnitSystem,
+} from '@kelmot/core';
+import { type Sheet, STYLES } from './sheet';
+
+const INDENT = 30;
+
+/** What is written on the line of a hold: limits, and room for what was read. */
+function holdLine(hold: Hold, units: UnitSystem): string | null {
+  switch (hold.kind) {
+    case 'check':
+      return null;
+    case 'ambient':
+      return 'Air ______   Humidity ______   Surface ______   Go / Stop';
+    case 'reading': {
+      const limits = [
+        hold.min === null ? null : `${say(hold.min, hold.quantity, units)} or more`,
+        hold.max === null ? null : `${say(hold.max, hold.quantity, units)} or less`,
+      ].filter(Boolean);
+      return `${sentence(hold.label, units)}: ${limits.join(', ')}.   Read ____________`;
+    }
+    case 'hardness':
+      return `Shore ${hold.scale} ${hold.target} or more:${'   ______'.repeat(hold.minReadings)}`;
+    case 'thickness':
+      return `Mean ${say(hold.targetMm, 'length', units)}, none under ${say(hold.targetMm * hold.leastShare, 'length', units)}: ${'   ______'.repeat(hold.minReadings)}`;
+    case 'countdown':
+      return `${sentence(hold.label, units)}: ${formatDuration(hold.minutes)}.   From ______ to ______`;
+    case 'photo':
+      return `Photograph: ${word(hold.label, units)}.`;
+    case 'approval':
+      return 'Name ______________________   Reference ________________   Signed ______________';
+  }
+}
+
+/** The wait before a step, as its links say it. */
+function notBefore(step: Step, plan: Plan, units: UnitSystem): string[] {
+  return plan.links
+    .filter((l) => l.to === step.id && (l.least > 0 || l.most !== null))
+    .map((l) => word(l.why, units));
+}
+
+const figureLine = (figures: Figure[], units: UnitSystem): string =>
+  figures.map((f) => `${f.label} ${say(f.value, f.quantity, units)}`).join('   ');
+
+function stepOn(sheet: Sheet, step: Step, no: number, plan: Plan, units: UnitSystem): void {
+  const time = stepTime(step);
+  const side = [
+    time > 0 ? formatDuration(time) : '',
+    step.people > 1 ? `${step.people} people` : '',
+    step.eachBatch ? 'each batch' : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+  const text = word(step.text, units);
+  const lines = sheet.wrap(text, sheet.width - INDENT, STYLES.text).length;
+  sheet.need(STYLES.row.lead + Math.min(lines, 3) * STYLES.text.lead + 6);
+  if (step.hold) sheet.box(sheet.left, sheet.y + 1, 11, 11);
+  sheet.put(`${no}`, sheet.left + 16, sheet.y, STYLES.row);
+  sheet.put(sentence(step.title, units), sheet.left + INDENT, sheet.y, STYLES.row);
+  sheet.put(side, sheet.right, sheet.y + 1.5, STYLES.label, 'right');
+  sheet.y += STYLES.row.lead;
+  sheet.write(text, STYLES.text, INDENT);
+  for (const wait of notBefore(step, plan, units)) sheet.write(wait, STYLES.label, INDENT);
+  const figures = step.figures.flatMap((id) => plan.figures[id] ?? []);
+  if (figures.length > 0) sheet.write(figureLine(figures, units), STYLES.strong, INDENT);
+  const line = step.hold && holdLine(step.hold, units);
+  if (line) {
+    sheet.y += 2;
+    sheet.write(line, STYLES.strong, INDENT);
+  }
+  for (const { sign, remedy } of step.wrong)
+    sheet.write(`${word(sign, units)}: ${word(remedy, units)}`, STYLES.label, INDENT);
+  sheet.y += 4;
+  sheet.rule();
+  sheet.y += 4;
+}
+
+/** The batches of a round, its parts by the names that its card gives them. */
+function batches(sheet: Sheet, plan: Plan, round: PlanRound, units: UnitSystem): void {
+  const [first] = round.batches;
+  if (!first) return;
+  const weigh = weighing(mixOf(plan, first), first.consistency, plan.survey.surface.slope);
+  const grams = (g: number | null) => (g === null ? '' : say(g, 'mass', units));
+  sheet.write(
+    `${sentence(round.name, units)}: ${round.card.code} ${round.card.name}`,
+    STYLES.strong,
+  );
+  sheet.table(
+    [
+      'Batch',
+      'Makes',
+      weigh?.nameA ?? '',
+      weigh?.nameB ?? '',
+      'Place within',
+      'Lot',
+      'Mixed at',
+      'Placed at',
+    ],
+    round.batches.map((b) => [
+      `${b.no}`,
+      say(b.ml, 'volume', units),
+      grams(b.aG),
+      grams(b.bG),
+      formatDuration(usableMinutes(b)),
+      '__________',
+      '________',
+      '________',
+    ]),
+    [0.6, 1, 1, 1, 1.2, 1.3, 1, 1],
+  );
+  sheet.y += 4;
+}
+
+function clocks(sheet: Sheet, round: PlanRound, units: UnitSystem): void {
+  if (round.milestones.length === 0) return;
+  sheet.write(`${sentence(round.name, units)}, ${round.card.code}`, STYLES.strong);
+  sheet.table(
+    ['From its last mix', 'After', 'At the clock', 'Needed'],
+    [...round.milestones]
+      .sort((p, q) => p.minutes - q.minutes)
+      .map((c) => [
+        MILESTONE_NAMES[c.id],
+        formatDuration(c.minutes),
+        '________',
+        c.id === round.needed ? 'this one' : '',
+      ]),
+    [2, 1, 1, 1],
+  );
+  sheet.y += 4;
+}
+
+/** Every station with its steps in the order people work; the batches before the mixing, the clocks before the cure. */
+export function stations(sheet: Sheet, { plan, units }: { plan: Plan; units: UnitSystem }): void {
+  for (const station of STATIONS) {
+    const steps = plan.steps.filter((s) => s.station === station);
+    if (steps.length === 0) continue;
+    sheet.heading(STATION_NAMES[station]);
+    if (station === 'mix') for (const round of plan.rounds) batches(sheet, plan, round, units);
+    if (station === 'cure') {
+      for (const round of plan.rounds) clocks(sheet, round, units);
+      if (plan.heat.length > 0)
+        sheet.write(
+          `Held warmer, ${MILESTONE_NAMES[plan.needed]} comes sooner: ${plan.heat
+            .map((h) => `${formatDuration(h.minutes)} at ${say(h.tempC, 'temperature', units)}`)
+            .join(', ')}.`,
+          STYLES.label,
+        );
+    }
+    for (const step of steps) stepOn(sheet, step, plan.steps.indexOf(step) + 1, plan, units);
+  }
+}
