@@ -114,7 +114,10 @@ test('moving on names what is still to do, and goes when nothing is', () => {
 });
 
 test('a batch starts on ratio only, and says what to add when it is not', () => {
-  const { sent, props } = opened(met(fresh, ['prep', 'mix']));
+  // Half an hour ago: waits are over, and the gate’s reading is not yet old.
+  const { sent, props } = opened(
+    met(fresh, ['prep', 'mix'], new Date(Date.now() - 1_800_000).toISOString()),
+  );
   show(
     <>
       <Mix {...props} />

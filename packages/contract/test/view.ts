@@ -45,14 +45,14 @@ export function holdOf(plan: Plan, id: string): Hold {
   return found;
 }
 
-/** The view with every hold of the stations named met. */
-export function met(view: RepairView, stations: string[]): RepairView {
+/** The view with every hold of the stations named met, at a moment. */
+export function met(view: RepairView, stations: string[], at = AT): RepairView {
   const steps = (view.plan?.body.steps ?? []).filter((s) => stations.includes(s.station) && s.hold);
   return {
     ...view,
     checks: steps
       .filter((s) => s.hold?.kind === 'check')
-      .map((s) => ({ id: s.id, stepId: s.id, done: true, note: '', at: AT, by: 'Ida' })),
+      .map((s) => ({ id: s.id, stepId: s.id, done: true, note: '', at, by: 'Ida' })),
     readings: steps
       .filter((s) => s.hold?.kind !== 'check')
       .map((s) => ({
@@ -61,7 +61,7 @@ export function met(view: RepairView, stations: string[]): RepairView {
         values: { kind: 'reading', value: 1 },
         passed: true,
         say: m('ok'),
-        takenAt: AT,
+        takenAt: at,
         by: 'Ida',
       })),
   };
