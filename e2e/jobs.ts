@@ -45,7 +45,7 @@ test('a belt is cut, primed, poured from a whole kit and run again, hold by hold
   await screen.type('gate-surfaceC', '20');
   await screen.press('record-gate');
   await screen.says('Go. The surface is');
-  await screen.press('move-on');
+  await screen.moveOn('mix');
 
   // The conditioner is a round of its own, and its tack is waited for before the rubber is opened.
   await screen.matches('screen-mix', /Mix, conditioner.*A-915/s);
@@ -70,13 +70,13 @@ test('a belt is cut, primed, poured from a whole kit and run again, hold by hold
   await sleep(600);
   await screen.press('batch-placed');
   await screen.gone('pail-clock');
-  await screen.press('move-on');
+  await screen.moveOn('build');
   await screen.matches('step-pour.main', /from the bottom/);
   await screen.tickAll();
-  await screen.press('move-on');
+  await screen.moveOn('cure');
   await screen.matches('outlook', /chance of being ready/);
   await screen.tickAll();
-  await screen.press('move-on');
+  await screen.moveOn('accept');
   await later(screen, 40);
   await screen.tickAll();
   await screen.type('reading-hardness', '72 73 74');

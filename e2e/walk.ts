@@ -73,7 +73,7 @@ test('a technician walks one repair through the seven stations on a phone', asyn
   await screen.press('start-release-dry');
   await screen.matches('move-on', /1 to do first: let the release dry/);
   await later(screen, 47);
-  await screen.press('move-on');
+  await screen.moveOn('mix');
 
   // Every figure shows its working.
   await screen.press('figure-round.main.total');
@@ -101,15 +101,12 @@ test('a technician walks one repair through the seven stations on a phone', asyn
     if (!more) break;
     assert.ok(batch < 9, 'batches end');
   }
-  await screen.press('move-on');
-  await screen.see('screen-build');
+  await screen.moveOn('build');
   await screen.tickAll();
-  await screen.press('move-on');
-  await screen.see('screen-cure');
+  await screen.moveOn('cure');
   await screen.says('Needed: ');
   await screen.tickAll();
-  await screen.press('move-on');
-  await screen.see('screen-accept');
+  await screen.moveOn('accept');
   await screen.says('to do first');
 
   // The phone is put away, the server stops and starts; two days later the repair is still there, cured.

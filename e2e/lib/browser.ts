@@ -96,6 +96,19 @@ export class Screen {
     for (const [id, text] of fields) await this.type(id, text);
   }
 
+  /** Goes on to the next station; a press that fell while the bar was redrawn is given once more, as a person would. */
+  async moveOn(to: string): Promise<void> {
+    const there = () =>
+      this.page
+        .waitForSelector(at(`screen-${to}`), { timeout: WAIT / 2, visible: true })
+        .then(() => true)
+        .catch(() => false);
+    await this.press('move-on');
+    if (await there()) return;
+    await this.press('move-on');
+    await this.see(`screen-${to}`);
+  }
+
   /** Takes the picture that a step asks for: what the page looks like now does for one. */
   async photograph(stepId: string): Promise<void> {
     const folder = mkdtempSync(join(tmpdir(), 'kelmot-photo-'));
