@@ -1,3 +1,5 @@
+import { MINUTE } from '../materials/words';
+
 /** A time axis at two speeds: the near hours wide, then a break, then the far hours coarse. */
 export interface Axis {
   x: (at: number) => number;
@@ -18,7 +20,6 @@ export interface AxisSpec {
   zoneMin: number;
 }
 
-const MINUTE = 60_000;
 const STEPS = [1, 2, 5, 10, 15, 30, 60, 120, 180, 360, 720, 1440, 2880, 7200, 14400, 43200];
 const LABEL_PX = 62;
 const TICK_PX = 9;

@@ -1,5 +1,6 @@
+import { MINUTE } from '../materials/words';
+
 const DAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
-const MINUTE = 60_000;
 const two = (n: number) => String(n).padStart(2, '0');
 
 /** A moment as 24-hour clock time, "13:58", in a zone given in minutes east of UTC. */

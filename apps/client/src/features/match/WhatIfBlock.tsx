@@ -4,15 +4,9 @@ import { SecondaryButton } from '@/ui/Button';
 import { Txt } from '@/ui/Txt';
 import { useWords } from '@/ui/useWords';
 
-/** Changes as one phrase: “with power tools; with 2 h more”. */
+/** What each change says of itself, one after the other. */
 const sayChanges = (changes: readonly Relax[], units: UnitSystem) =>
-  changes
-    .map((c) =>
-      word(c.say, units)
-        .replace(/^Would (if )?/, '')
-        .replace(/\.$/, ''),
-    )
-    .join('; ');
+  changes.map((c) => word(c.say, units)).join(' ');
 
 /** The least changes of the survey that would let a better system in, each one touch to try. */
 export function WhatIfBlock({
@@ -35,7 +29,7 @@ export function WhatIfBlock({
             <Txt as="inline">
               {w.code} {w.name}: {VERDICT_NAMES[w.verdict].toLowerCase()}
             </Txt>
-            <Txt className="text-pencil">{sayChanges(w.changes, units)}.</Txt>
+            <Txt className="text-pencil">{sayChanges(w.changes, units)}</Txt>
           </View>
           <SecondaryButton
             label="Try"
@@ -62,7 +56,8 @@ export function TrialBar({
   const { units } = useWords();
   return (
     <View role="status" testID="trial" className="gap-2 border-b border-ink bg-mossTint px-4 py-3">
-      <Txt as="inline">Trying: {sayChanges(changes, units)}</Txt>
+      <Txt as="inline">Trying it, not saved yet</Txt>
+      <Txt className="text-pencil">{sayChanges(changes, units)}</Txt>
       <View className="flex-row gap-2">
         <View className="flex-1">
           <SecondaryButton label="Undo" testID="trial-undo" onPress={onUndo} />

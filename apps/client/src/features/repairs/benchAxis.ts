@@ -1,7 +1,5 @@
-import { axisOf, type Axis } from '@kelmot/core';
+import { axisOf, MINUTE, type Axis } from '@kelmot/core';
 import { zoneMin } from '@/ui/useNow';
-
-const MINUTE = 60_000;
 
 /** The axis shared by a list: half an hour back, an hour and a quarter wide, then a day coarse. Now stands still on it. */
 export function listAxis(now: number, width: number): Axis {
