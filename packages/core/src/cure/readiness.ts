@@ -1,7 +1,17 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Report, type Worked } from '../calc/calc';
+import {
+  defineCalc,
+  fig,
+  line,
+  worked,
+  type Report,
+  type Worked,
+  type WorkingLine,
+} from '../calc/calc';
+import { named } from '../calc/field';
 import { tempC } from '../calc/number';
 import { mulberry32, normalQuantile } from '../calc/random';
+import { MINUTE } from '../units/clock';
 import { CurePoints, cureRate } from './cureTime';
 
 /** After thirty days nobody is waiting any more. */
@@ -15,18 +25,25 @@ const MEAN_HOUR = 9;
 const CURVE_POINTS = 60;
 
 export const ReadinessInput = z.strictObject({
-  points: CurePoints,
-  startAt: z.iso.datetime({
-    offset: true,
-    error: 'must be a time with its zone, such as 2031-05-06T07:00:00Z',
-  }),
-  deadlineMin: z.number().min(0).max(HORIZON_MIN),
-  meanTempC: tempC(),
-  sdTempC: z.number().min(0).max(50),
-  dailySwingC: z.number().min(0).max(100),
-  utcOffsetMin: z.number().min(-960).max(960).default(0),
-  traces: z.int().min(1).max(1_000_000).default(2000),
-  seed: z.int().min(-Number.MAX_SAFE_INTEGER).max(Number.MAX_SAFE_INTEGER),
+  points: CurePoints.meta(named('Card’s cure points')),
+  startAt: z.iso
+    .datetime({
+      offset: true,
+      error: 'must be a time with its zone, such as 2031-05-06T07:00:00Z',
+    })
+    .meta(named('Mixed at')),
+  deadlineMin: z.number().min(0).max(HORIZON_MIN).meta(named('Deadline', 'min')),
+  meanTempC: tempC().meta(named('Mean of the forecast', '°C')),
+  sdTempC: z.number().min(0).max(50).meta(named('Spread of the forecast', 'K')),
+  dailySwingC: z.number().min(0).max(100).meta(named('Day to night swing', 'K')),
+  utcOffsetMin: z
+    .number()
+    .min(-960)
+    .max(960)
+    .default(0)
+    .meta(named('Local time ahead of UTC', 'min')),
+  traces: z.int().min(1).max(1_000_000).default(2000).meta(named('Traces')),
+  seed: z.int().min(-Number.MAX_SAFE_INTEGER).max(Number.MAX_SAFE_INTEGER).meta(named('Seed')),
 });
 export type ReadinessInput = z.output<typeof ReadinessInput>;
 export interface Readiness {
@@ -38,9 +55,12 @@ export interface Readiness {
   curve: { min: number; share: number }[];
 }
 
+/** Without the curve, which only a drawing asks for. */
+type Chance = Omit<Readiness, 'curve'>;
+
 /** Temperature above the mean at the start of each cell of the day that follows `startAt`, and at its end. */
 function dayWave({ startAt, utcOffsetMin, dailySwingC }: ReadinessInput): number[] {
-  const startMin = Date.parse(startAt) / 60_000 + utcOffsetMin;
+  const startMin = Date.parse(startAt) / MINUTE + utcOffsetMin;
   return Array.from({ length: CELLS + 1 }, (_, i) => {
     const hour = (startMin + i * CELL_MIN) / 60;
     return (dailySwingC / 2) * Math.sin((2 * Math.PI * (hour - MEAN_HOUR)) / 24);
@@ -75,45 +95,41 @@ function inCell(sum: Float64Array, i: number, wanted: number): number {
   return CELL_MIN * (i - 1 + (hi > lo ? (wanted - lo) / (hi - lo) : 0));
 }
 
-/** Value at a share of a sorted row, straight between neighbours; null where it falls among those never done. */
-function percentile(sorted: (number | null)[], share: number): number | null {
-  const at = share * (sorted.length - 1);
-  const low = sorted[Math.floor(at)] ?? null;
-  const high = sorted[Math.ceil(at)] ?? null;
-  return low === null || high === null ? null : low + (high - low) * (at % 1);
-}
-
-/**
- * Chance that a cure is done by a deadline, over day-and-night temperatures that are not known exactly: one draw a
- * trace for how far the forecast is off, stratified, from the generator mulberry32. Minutes from the start, °C.
- * Never refuses; percentiles are null where that share is not done in 30 days.
- */
-export function readiness(input: ReadinessInput, report?: Report): Worked<Readiness> {
-  const { points, deadlineMin, meanTempC, sdTempC, traces, seed } = input;
-  const random = mulberry32(seed);
+/** The time of a trace by its number, the coldest first: the warmer a trace, the sooner it is done. Worked when asked for. */
+function tracesOf(input: ReadinessInput): (k: number) => number | null {
+  const { points, meanTempC, sdTempC, dailySwingC, traces, seed } = input;
+  const draws = Float64Array.from({ length: traces }, mulberry32(seed));
   const rate = cureRate(points);
   const wave = dayWave(input);
   const sum = new Float64Array(CELLS + 1);
-  const all: (number | null)[] = [];
-  for (let k = 0; k < traces; k++) {
-    const u = Math.min(1 - 1e-12, Math.max(1e-12, (k + random()) / traces));
-    all.push(doneAt(rate, wave, meanTempC + sdTempC * normalQuantile(u), sum));
-    if (k % 64 === 63) report?.((k + 1) / traces);
-  }
-  const done = all.filter((t): t is number => t !== null).sort((p, q) => p - q);
-  const sorted = [...done, ...new Array<null>(all.length - done.length).fill(null)];
-  const inTime = done.filter((t) => t <= deadlineMin + 1e-9).length;
-  const probability = inTime / traces;
-  const [p10Min, p50Min, p90Min] = [0.1, 0.5, 0.9].map((p) => percentile(sorted, p)) as [
-    number | null,
-    number | null,
-    number | null,
-  ];
-  const last = Math.max(deadlineMin, done[done.length - 1] ?? 0) * 1.05;
-  const curve = Array.from({ length: CURVE_POINTS + 1 }, (_, i) => {
-    const min = (last * i) / CURVE_POINTS;
-    return { min, share: done.filter((t) => t <= min).length / traces };
-  });
+  return (k) => {
+    const u = Math.min(1 - 1e-12, Math.max(1e-12, (k + (draws[k] as number)) / traces));
+    const baseC = meanTempC + sdTempC * normalQuantile(u);
+    if (dailySwingC > 0) return doneAt(rate, wave, baseC, sum);
+    const steady = 1 / rate(baseC);
+    return steady <= HORIZON_MIN ? steady : null;
+  };
+}
+
+const inTime = (minutes: number | null, deadlineMin: number): boolean =>
+  minutes !== null && minutes <= deadlineMin + 1e-9;
+
+/** The share of traces that is in time and the hours of three of them, with the sum. */
+function chance(
+  input: ReadinessInput,
+  traceAt: (k: number) => number | null,
+  done: number,
+): { found: Chance; working: WorkingLine[] } {
+  const { deadlineMin, meanTempC, sdTempC, traces, seed } = input;
+  /** Straight between neighbours; null where it falls among those never done. */
+  const percentile = (share: number): number | null => {
+    const at = share * (traces - 1);
+    const low = traceAt(traces - 1 - Math.floor(at));
+    const high = traceAt(traces - 1 - Math.ceil(at));
+    return low === null || high === null ? null : low + (high - low) * (at % 1);
+  };
+  const probability = done / traces;
+  const [p10Min, p50Min, p90Min] = [percentile(0.1), percentile(0.5), percentile(0.9)];
   const working = [
     line(
       'T(t)',
@@ -137,13 +153,49 @@ export function readiness(input: ReadinessInput, report?: Report): Worked<Readin
     line(
       'P',
       `chance of being done in ${fig(deadlineMin)} min`,
-      `${inTime}/${traces}`,
+      `${done}/${traces}`,
       probability,
       '',
       'cure-clock over each trace',
     ),
   ];
-  return worked({ probability, p10Min, p50Min, p90Min, curve }, working);
+  return { found: { probability, p10Min, p50Min, p90Min }, working };
+}
+
+/**
+ * Chance that a cure is done by a deadline, over day-and-night temperatures that are not known exactly: one draw a
+ * trace for how far the forecast is off, stratified, from the generator mulberry32. Minutes from the start, °C.
+ * Never refuses; percentiles are null where that share is not done in 30 days.
+ */
+export function readiness(input: ReadinessInput, report?: Report): Worked<Readiness> {
+  const { deadlineMin, traces } = input;
+  const traceAt = tracesOf(input);
+  const all = Array.from({ length: traces }, (_, k) => {
+    if (k % 64 === 63) report?.((k + 1) / traces);
+    return traceAt(k);
+  });
+  const done = all.filter((t): t is number => t !== null);
+  const last = Math.max(deadlineMin, ...done.slice(0, 1)) * 1.05;
+  const curve = Array.from({ length: CURVE_POINTS + 1 }, (_, i) => {
+    const min = (last * i) / CURVE_POINTS;
+    return { min, share: done.filter((t) => t <= min).length / traces };
+  });
+  const count = all.filter((t) => inTime(t, deadlineMin)).length;
+  const { found, working } = chance(input, (k) => all[k] ?? null, count);
+  return worked({ ...found, curve }, working);
+}
+
+/** The same chance by itself, without its curve: as few traces are worked as tell it. */
+export function chanceOfReady(input: ReadinessInput): Worked<Chance> {
+  const traceAt = tracesOf(input);
+  let [late, done] = [-1, input.traces];
+  while (done - late > 1) {
+    const mid = (late + done) >> 1;
+    if (inTime(traceAt(mid), input.deadlineMin)) done = mid;
+    else late = mid;
+  }
+  const { found, working } = chance(input, traceAt, input.traces - done);
+  return worked(found, working);
 }
 
 export const readinessCalc = defineCalc({
@@ -152,6 +204,13 @@ export const readinessCalc = defineCalc({
   input: ReadinessInput,
   heavy: true,
   run: readiness,
+  result: {
+    probability: named('Chance of being done', 'share'),
+    p10Min: named('One in ten by', 'min'),
+    p50Min: named('Half by', 'min'),
+    p90Min: named('Nine in ten by', 'min'),
+    curve: null,
+  },
   formula: [
     'T(t) = mean + e + swing/2·sin(2π(h − 9)/24), h the local hour',
     'e_k = sd·Φ⁻¹((k + u_k)/N), u_k from mulberry32(seed)',

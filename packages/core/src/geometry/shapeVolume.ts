@@ -1,32 +1,41 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type WorkingLine, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 import { atLeastZero, positive, wastePct } from '../calc/number';
 
 const ringed = z
   .strictObject({
     kind: z.literal('ring'),
-    outerMm: positive(),
-    innerMm: positive(),
-    depthMm: positive(),
+    outerMm: positive().meta(named('Outer diameter', 'mm')),
+    innerMm: positive().meta(named('Inner diameter', 'mm')),
+    depthMm: positive().meta(named('Depth', 'mm')),
   })
   .refine((s) => s.innerMm < s.outerMm, { path: ['innerMm'], message: 'must be under outerMm' });
-const round = { finishedDiameterMm: positive(), wornDiameterMm: positive(), lengthMm: positive() };
+const round = {
+  finishedDiameterMm: positive().meta(named('Finished diameter', 'mm')),
+  wornDiameterMm: positive().meta(named('Worn diameter', 'mm')),
+  lengthMm: positive().meta(named('Length', 'mm')),
+};
 
 export const Shape = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('slab'),
-    lengthMm: positive(),
-    widthMm: positive(),
-    depthMm: positive(),
+    lengthMm: positive().meta(named('Length', 'mm')),
+    widthMm: positive().meta(named('Width', 'mm')),
+    depthMm: positive().meta(named('Depth', 'mm')),
   }),
-  z.strictObject({ kind: z.literal('disc'), diameterMm: positive(), depthMm: positive() }),
+  z.strictObject({
+    kind: z.literal('disc'),
+    diameterMm: positive().meta(named('Diameter', 'mm')),
+    depthMm: positive().meta(named('Depth', 'mm')),
+  }),
   ringed,
   z.strictObject({
     kind: z.literal('groove'),
-    lengthMm: positive(),
-    widthMm: positive(),
-    depthMm: positive(),
-    profile: z.enum(['square', 'vee']),
+    lengthMm: positive().meta(named('Length', 'mm')),
+    widthMm: positive().meta(named('Width', 'mm')),
+    depthMm: positive().meta(named('Depth', 'mm')),
+    profile: z.enum(['square', 'vee']).meta(named('Section')),
   }),
   z
     .strictObject({ kind: z.literal('band'), ...round })
@@ -40,15 +49,19 @@ export const Shape = z.discriminatedUnion('kind', [
       path: ['wornDiameterMm'],
       message: 'must be over finishedDiameterMm: a bore is built in',
     }),
-  z.strictObject({ kind: z.literal('dish'), diameterMm: positive(), depthMm: positive() }),
+  z.strictObject({
+    kind: z.literal('dish'),
+    diameterMm: positive().meta(named('Diameter', 'mm')),
+    depthMm: positive().meta(named('Depth', 'mm')),
+  }),
 ]);
 export type Shape = z.infer<typeof Shape>;
 
 export const ShapeVolumeInput = z.strictObject({
-  shape: Shape,
-  overfillPct: wastePct().default(0),
-  wastePct: wastePct().default(0),
-  profileUm: atLeastZero().default(0),
+  shape: Shape.meta(named('Shape')),
+  overfillPct: wastePct().default(0).meta(named('Left proud', '%')),
+  wastePct: wastePct().default(0).meta(named('Stays on tools', '%')),
+  profileUm: atLeastZero().default(0).meta(named('Blast profile', 'µm')),
 });
 export type ShapeVolumeInput = z.output<typeof ShapeVolumeInput>;
 export interface ShapeVolume {
@@ -60,8 +73,9 @@ export interface ShapeVolume {
 interface Solid {
   areaMm2: number;
   mm3: number;
-  area: string;
-  volume: string;
+  /** The sums as text, written when somebody reads them. */
+  area: () => string;
+  volume: () => string;
 }
 
 /** Bonded area and volume of one solid, with the sums as text. For slab, disc and ring the floor only bonds. */
@@ -69,34 +83,33 @@ function solid(s: Shape): Solid {
   switch (s.kind) {
     case 'slab': {
       const areaMm2 = s.lengthMm * s.widthMm;
-      const area = `${fig(s.lengthMm)}·${fig(s.widthMm)}`;
-      return { areaMm2, mm3: areaMm2 * s.depthMm, area, volume: `A·${fig(s.depthMm)}` };
+      const area = () => `${fig(s.lengthMm)}·${fig(s.widthMm)}`;
+      return { areaMm2, mm3: areaMm2 * s.depthMm, area, volume: () => `A·${fig(s.depthMm)}` };
     }
     case 'disc': {
       const areaMm2 = (Math.PI * s.diameterMm ** 2) / 4;
-      const area = `π·${fig(s.diameterMm)}²/4`;
-      return { areaMm2, mm3: areaMm2 * s.depthMm, area, volume: `A·${fig(s.depthMm)}` };
+      const area = () => `π·${fig(s.diameterMm)}²/4`;
+      return { areaMm2, mm3: areaMm2 * s.depthMm, area, volume: () => `A·${fig(s.depthMm)}` };
     }
     case 'ring': {
       const areaMm2 = (Math.PI * (s.outerMm - s.innerMm) * (s.outerMm + s.innerMm)) / 4;
-      const area = `π·(${fig(s.outerMm)}² − ${fig(s.innerMm)}²)/4`;
-      return { areaMm2, mm3: areaMm2 * s.depthMm, area, volume: `A·${fig(s.depthMm)}` };
+      const area = () => `π·(${fig(s.outerMm)}² − ${fig(s.innerMm)}²)/4`;
+      return { areaMm2, mm3: areaMm2 * s.depthMm, area, volume: () => `A·${fig(s.depthMm)}` };
     }
     case 'groove': {
       const { lengthMm: l, widthMm: w, depthMm: d } = s;
-      const [L, W, D] = [fig(l), fig(w), fig(d)];
       return s.profile === 'square'
         ? {
             areaMm2: l * (w + 2 * d),
             mm3: l * w * d,
-            area: `${L}·(${W} + 2·${D})`,
-            volume: `${L}·${W}·${D}`,
+            area: () => `${fig(l)}·(${fig(w)} + 2·${fig(d)})`,
+            volume: () => `${fig(l)}·${fig(w)}·${fig(d)}`,
           }
         : {
             areaMm2: 2 * l * Math.hypot(d, w / 2),
             mm3: (l * w * d) / 2,
-            area: `2·${L}·√(${D}² + ${W}²/4)`,
-            volume: `${L}·${W}·${D}/2`,
+            area: () => `2·${fig(l)}·√(${fig(d)}² + ${fig(w)}²/4)`,
+            volume: () => `${fig(l)}·${fig(w)}·${fig(d)}/2`,
           };
     }
     case 'band':
@@ -106,8 +119,8 @@ function solid(s: Shape): Solid {
       return {
         areaMm2: Math.PI * s.wornDiameterMm * s.lengthMm,
         mm3: (Math.PI * s.lengthMm * (outer - inner) * (outer + inner)) / 4,
-        area: `π·${fig(s.wornDiameterMm)}·${fig(s.lengthMm)}`,
-        volume: `π·${fig(s.lengthMm)}·(${fig(outer)}² − ${fig(inner)}²)/4`,
+        area: () => `π·${fig(s.wornDiameterMm)}·${fig(s.lengthMm)}`,
+        volume: () => `π·${fig(s.lengthMm)}·(${fig(outer)}² − ${fig(inner)}²)/4`,
       };
     }
     case 'dish': {
@@ -116,8 +129,8 @@ function solid(s: Shape): Solid {
       return {
         areaMm2: Math.PI * (a * a + h * h),
         mm3: (Math.PI * h * (3 * a * a + h * h)) / 6,
-        area: `π·(${fig(a)}² + ${fig(h)}²)`,
-        volume: `π·${fig(h)}·(3·${fig(a)}² + ${fig(h)}²)/6`,
+        area: () => `π·(${fig(a)}² + ${fig(h)}²)`,
+        volume: () => `π·${fig(h)}·(3·${fig(a)}² + ${fig(h)}²)/6`,
       };
     }
   }
@@ -134,7 +147,7 @@ export function shapeVolume(input: ShapeVolumeInput): Worked<ShapeVolume> {
   const profileMl = (areaMm2 * (profileUm / 1000 / 2)) / 1000;
   const grossMl = (netMl + profileMl) * (1 + overfillPct / 100) * (1 + wastePct / 100);
   const working = (): WorkingLine[] => [
-    line('V', `volume of the ${shape.kind}`, `${volume}/1000`, netMl, 'ml', 'solid geometry'),
+    line('V', `volume of the ${shape.kind}`, `${volume()}/1000`, netMl, 'ml', 'solid geometry'),
     line(
       'Vp',
       'to fill the profile',
@@ -150,7 +163,7 @@ export function shapeVolume(input: ShapeVolumeInput): Worked<ShapeVolume> {
       grossMl,
       'ml',
     ),
-    line('A', 'bonded area', area, areaMm2, 'mm²', 'solid geometry'),
+    line('A', 'bonded area', area(), areaMm2, 'mm²', 'solid geometry'),
   ];
   return worked({ areaMm2, netMl, grossMl }, working);
 }
@@ -160,6 +173,11 @@ export const shapeVolumeCalc = defineCalc({
   purpose: 'Bonded area and volume of a pocket, band, ring or groove, and how much to mix.',
   input: ShapeVolumeInput,
   run: shapeVolume,
+  result: {
+    areaMm2: named('Area', 'mm²'),
+    netMl: named('Stays in it', 'ml'),
+    grossMl: named('To mix', 'ml'),
+  },
   formula: [
     'gross = (net + A·profile/2)·(1 + overfill)·(1 + waste)',
     'slab A·d; disc πD²/4·d; ring π(D² − d²)/4·h; groove L·w·d, vee half of it',

@@ -1,4 +1,3 @@
-import { memoOf } from '../calc/memo';
 import type { SystemCard } from '../materials/card';
 import type { Purpose } from '../materials/words';
 import type { Message } from '../message/message';
@@ -16,13 +15,12 @@ export interface SecondAsked {
 /** The second materials of a job, in the order its family asks for them. */
 export function secondsAsked({ work, family }: Job): SecondAsked[] {
   const asked = new Map<Purpose, SecondAsked>();
-  const memo = memoOf();
   const watched: typeof work = {
     ...work,
     second: (need) => {
       const { purpose } = need;
       const found = work.second(need);
-      const options = judgeSeconds(work, need, memo).filter((j) => j.verdict !== 'no');
+      const options = judgeSeconds(work, need).filter((j) => j.verdict !== 'no');
       asked.set(purpose, {
         purpose,
         card: found.card,

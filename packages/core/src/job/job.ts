@@ -1,6 +1,5 @@
-import { memoOf, type Memo } from '../calc/memo';
 import type { SystemCard } from '../materials/card';
-import { MINUTE } from '../materials/words';
+import { MINUTE } from '../units/clock';
 import { m } from '../message/message';
 import { familyOf } from '../families/registry';
 import type { Survey } from '../families/registry';
@@ -31,21 +30,12 @@ export interface JobAsk {
   site: SiteSettings;
   context: WorkContext;
   demand: Demand;
-  memo?: Memo;
   /** Held at this, °C; null: as it is measured. */
   heldC: number | null;
 }
 
 /** The sums of a survey with a card, before any step is written. */
-export function workFor({
-  survey,
-  card,
-  site,
-  context,
-  demand,
-  heldC,
-  memo = memoOf(),
-}: JobAsk): Work {
+export function workFor({ survey, card, site, context, demand, heldC }: JobAsk): Work {
   const family = familyOf(survey.family);
   const schools = settled(askedBy(family.method.schools, card), context.schools);
   return workOf({
@@ -56,8 +46,7 @@ export function workFor({
     schools,
     demand,
     heldC,
-    memo,
-    second: (work, need) => chooseSecond(work, need, memo),
+    second: (work, need) => chooseSecond(work, need),
   });
 }
 

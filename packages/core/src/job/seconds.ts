@@ -1,4 +1,3 @@
-import type { Memo } from '../calc/memo';
 import type { SystemCard } from '../materials/card';
 import { PURPOSE_NAMES } from '../materials/words';
 import { m, type Message } from '../message/message';
@@ -57,7 +56,7 @@ function demandFor(demand: Demand, need: SecondNeed): Demand {
 }
 
 /** Judges every card of the library that can do it, best first: what fits, then the cheapest a millilitre. */
-export function judgeSeconds(work: Work, need: SecondNeed, memo: Memo): JudgedSecond[] {
+export function judgeSeconds(work: Work, need: SecondNeed): JudgedSecond[] {
   const { context, site, schools, survey } = work;
   const able = (context.library ?? []).filter(
     (c): c is SystemCard =>
@@ -82,7 +81,6 @@ export function judgeSeconds(work: Work, need: SecondNeed, memo: Memo): JudgedSe
         schools,
         demand,
         heldC: null,
-        memo,
         second: () => ({ card, because: null, problem: null }),
       });
       const judged = [...rules.map((r) => r.judge(subject)), bears(card, need.under)];
@@ -98,8 +96,8 @@ export function judgeSeconds(work: Work, need: SecondNeed, memo: Memo): JudgedSe
 }
 
 /** Chooses a second material and says why; the person’s own choice goes first where it is among them. */
-export function chooseSecond(work: Work, need: SecondNeed, memo: Memo): Second {
-  const judged = judgeSeconds(work, need, memo);
+export function chooseSecond(work: Work, need: SecondNeed): Second {
+  const judged = judgeSeconds(work, need);
   const wanted = work.context.seconds?.[need.purpose];
   const best = judged.find((j) => j.card.code === wanted) ?? judged[0];
   const name = PURPOSE_NAMES[need.purpose].toLowerCase();

@@ -2,7 +2,7 @@ import { MILESTONE_NAMES } from '../materials/card';
 import { drawPacks } from '../work/draw';
 import { celsius, m, minutes, ml, type Message } from '../message/message';
 import { neededOn } from '../work/round';
-import type { Job } from '../job/job';
+import { ownRounds, type JudgedJob } from './outcome';
 import { fits, fitsIf, no, relaxCommon, type Judgement, type Rule } from '../rules/rule';
 
 /** More batches than this in one job is a crowd at the pail, not a plan to lean on. */
@@ -10,63 +10,51 @@ const MANY_BATCHES = 6;
 /** A stop is asked for in steps of this, minutes. */
 const HALF_HOUR = 30;
 
-/** A job as the last rules see it: laid on the clock, and what it is held at so that it ends in time. */
-export interface JudgedJob {
-  job: Job;
-  /** Held at this so that it is ready in time, °C; null where it need not be. */
-  heldForTimeC: number | null;
-  /** Ready without any heat, minutes; for the words beside it. */
-  coldReadyMin: number | null;
-}
-
-const ownRounds = ({ draft, work }: Job) =>
-  draft.rounds.filter((r) => r.card.code === work.card.code);
-
 /** Whether the job can be done: other materials, batches, hours, shelf. */
 export const jobRules: Rule<JudgedJob>[] = [
   {
     id: 'seconds',
     name: 'With it',
     question: 'Do the other materials of the job stand it too?',
-    judge: ({ job }) => {
-      const others = job.draft.rounds.filter(
-        (r) => r.card.code !== job.work.card.code || r.problem,
-      );
-      const bad =
-        others.find((r) => r.problem && r.card.code !== job.work.card.code) ??
-        others.find((r) => r.problem && r.batching.problem === null);
-      if (bad?.problem) return no(bad.problem);
-      const codes = [...new Set(others.map((r) => r.card.code))];
-      return fits(() =>
-        codes.length === 0 ? m('It needs no other material.') : m('With {codes}.', { codes }),
-      );
+    judge: ({ sound, job }) => {
+      const others = () => job().draft.rounds.filter((r) => r.card !== job().work.card);
+      if (!sound) {
+        const bad =
+          others().find((r) => r.problem) ??
+          ownRounds(job()).find((r) => r.problem && r.batching.problem === null);
+        if (bad?.problem) return no(bad.problem);
+      }
+      return fits(() => {
+        const codes = [...new Set(others().map((r) => r.card.code))];
+        return codes.length === 0
+          ? m('It needs no other material.')
+          : m('With {codes}.', { codes });
+      });
     },
   },
   {
     id: 'batches',
     name: 'Batches',
     question: 'Can it be mixed and placed inside its working life?',
-    judge: ({ job }) => {
-      const rounds = ownRounds(job);
-      const bad = rounds.find((r) => r.problem);
+    judge: ({ sound, batches: n, chose, job }) => {
+      const bad = sound ? null : ownRounds(job()).find((r) => r.problem);
       if (bad?.problem) return no(bad.problem);
-      const n = rounds.reduce((s, r) => s + r.batches.length, 0);
       const against = {
         value: n,
         limit: MANY_BATCHES,
         quantity: 'count' as const,
         sense: 'max' as const,
       };
-      const [first] = rounds.flatMap((r) => r.batches);
-      const each = (): Message =>
-        m('{each} each, {life} of life', {
+      const each = (): Message => {
+        const [first] = ownRounds(job()).flatMap((r) => r.batches);
+        return m('{each} each, {life} of life', {
           each: ml(first?.ml ?? 0),
           life: minutes(first?.lifeMin ?? 0),
         });
-      const chose = rounds.find((r) => r.batching.chose)?.batching.chose;
+      };
       if (chose)
         return fitsIf(
-          chose,
+          () => ownRounds(job()).flatMap((r) => r.batching.chose ?? [])[0] as Message,
           () => m('{each}; by itself it would not be placed in time.', { each: each() }),
           { against, planned: true },
         );
@@ -87,20 +75,22 @@ export const jobRules: Rule<JudgedJob>[] = [
     id: 'window',
     name: 'Back in',
     question: 'Is it cured before it must run?',
-    judge: ({ job, heldForTimeC, coldReadyMin }) => {
-      const { survey, demand, card } = job.work;
-      const { downMin } = survey.window;
-      if (!job.laid.ok) return no(job.laid.why);
-      const { readyMin } = job.laid;
-      const name = MILESTONE_NAMES[neededOn(card, demand.needed)];
+    judge: ({ ask, sound, readyMin, heldForTimeC, coldReadyMin, job }) => {
+      const laid = sound ? null : job().laid;
+      if (laid?.ok === false) return no(laid.why);
+      const { downMin } = ask.survey.window;
       const against = {
         value: coldReadyMin ?? readyMin,
         limit: downMin,
         quantity: 'time' as const,
         sense: 'max' as const,
       };
-      const given = { name, ready: minutes(coldReadyMin ?? readyMin), down: minutes(downMin) };
-      const late = () => m('Ready for {name} in {ready}; it may be down {down}.', given);
+      const given = () => ({
+        name: MILESTONE_NAMES[neededOn(ask.card, ask.demand.needed)],
+        ready: minutes(coldReadyMin ?? readyMin),
+        down: minutes(downMin),
+      });
+      const late = () => m('Ready for {name} in {ready}; it may be down {down}.', given());
       if (heldForTimeC !== null)
         return fitsIf(
           () => m('held at {temp} or more to the end of its cure', { temp: celsius(heldForTimeC) }),
@@ -115,7 +105,8 @@ export const jobRules: Rule<JudgedJob>[] = [
             ),
           },
         );
-      if (readyMin <= downMin) return fits(() => m('Ready for {name} in {ready}.', given), against);
+      if (readyMin <= downMin)
+        return fits(() => m('Ready for {name} in {ready}.', given()), against);
       const more = Math.ceil((readyMin - downMin) / HALF_HOUR) * HALF_HOUR;
       return no(late, {
         against,
@@ -131,9 +122,7 @@ export const jobRules: Rule<JudgedJob>[] = [
     id: 'stock',
     name: 'On the shelf',
     question: 'Is enough of it on the shelf?',
-    judge: ({ job }): Judgement => {
-      const { card, context, survey } = job.work;
-      const need = ownRounds(job).reduce((s, r) => s + r.draw, 0);
+    judge: ({ ask: { card, context, survey }, drawn: need }): Judgement => {
       if (!context.shelf) return fits('The shelf is not counted here.');
       const own = context.shelf.filter((l) => l.cardCode === card.code);
       const drawn = drawPacks(need, card.packs, own, survey.window.startAt);

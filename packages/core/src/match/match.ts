@@ -1,6 +1,5 @@
-import { memoOf, type Memo } from '../calc/memo';
 import { demandOfSurvey, type Survey } from '../families/registry';
-import { jobFrom, jobWarmC, workFor, type Job, type JobAsk } from '../job/job';
+import { workFor, type Job, type JobAsk } from '../job/job';
 import type { SystemCard } from '../materials/card';
 import { kitPick } from '../mix/kitPick';
 import { warmedTo } from '../rules/ambient';
@@ -11,7 +10,8 @@ import { surfaceRules } from '../rules/surface';
 import type { SiteSettings } from '../site/site';
 import type { Demand } from '../survey/demand';
 import type { Work, WorkContext } from '../work/work';
-import { jobRules, type JudgedJob } from './jobRules';
+import { jobRules } from './jobRules';
+import { jobAlone, jobsShared, type JudgedJob, type Outcome } from './outcome';
 
 /** Rules of the card by itself, in the order a person would ask; those of the whole job follow. */
 const cardRules: readonly Rule[] = [...placeRules, ...surfaceRules, ...serviceRules];
@@ -43,95 +43,141 @@ export function marginPct({ value, limit, sense }: Against): number {
   return ((sense === 'max' ? limit - value : value - limit) / size) * 100;
 }
 
-const judgedBy = <S>(rule: Rule<S>, subject: S): Judged =>
-  Object.assign(rule.judge(subject), { rule });
+const named = (found: Judgement, rule: Named): Judged => Object.assign(found, { rule });
 
 /** A judgement of the whole job on a card that is out already: made when somebody reads it. */
-function later(rule: Rule<JudgedJob>, job: () => JudgedJob): Judged {
-  let made: Judgement | null = null;
-  const get = () => (made ??= rule.judge(job()));
-  return {
-    rule,
-    get verdict() {
-      return get().verdict;
-    },
-    get because() {
-      return get().because;
-    },
-    get against() {
-      return get().against;
-    },
-    get condition() {
-      return get().condition;
-    },
-    get relax() {
-      return get().relax;
-    },
-    get who() {
-      return get().who;
-    },
-    get planned() {
-      return get().planned;
-    },
-  };
-}
+class Later implements Judged {
+  private made: Judgement | null = null;
 
-const once = <T>(make: () => T): (() => T) => {
-  let made: { value: T } | null = null;
-  return () => (made ??= { value: make() }).value;
-};
+  constructor(
+    readonly rule: Rule<JudgedJob>,
+    private readonly job: () => JudgedJob,
+  ) {}
 
-/** Degrees that a heater is counted on for beyond what is there. */
-const HEATER_C = 15;
-
-const readyOf = ({ laid, draft }: Job): number =>
-  laid.ok && draft.rounds.every((r) => !r.problem) ? laid.readyMin : Infinity;
-
-/** The coldest whole degree, at most fifteen warmer and inside the card, at which the job ends inside the stop. */
-function heldInTime(ask: JobAsk, work: Work): Job | null {
-  const { downMin } = work.survey.window;
-  const from = Math.floor(work.tempC) + 1;
-  const top = Math.min(work.card.ambient.maxSurfaceC, Math.floor(work.tempC) + HEATER_C);
-  const at = (heldC: number) => jobFrom(workFor({ ...ask, heldC }));
-  let [lo, hi] = [from, top];
-  if (lo > hi) return null;
-  let best = at(hi);
-  if (readyOf(best) > downMin) return null;
-  while (lo < hi) {
-    const mid = Math.floor((lo + hi) / 2);
-    const tried = at(mid);
-    if (readyOf(tried) <= downMin) {
-      hi = mid;
-      best = tried;
-    } else lo = mid + 1;
+  private get found(): Judgement {
+    return (this.made ??= this.rule.judge(this.job()));
   }
-  return best;
+  get verdict() {
+    return this.found.verdict;
+  }
+  get because() {
+    return this.found.because;
+  }
+  get against() {
+    return this.found.against;
+  }
+  get condition() {
+    return this.found.condition;
+  }
+  get relax() {
+    return this.found.relax;
+  }
+  get who() {
+    return this.found.who;
+  }
+  get planned() {
+    return this.found.planned;
+  }
 }
 
-/** The job as it will be done: as it is, or held warm enough for its gate, its second materials and its hours. */
-function judgedJob(ask: JobAsk, work: Work): JudgedJob {
-  const asIs = jobFrom(work);
-  const warm = jobWarmC(asIs);
-  const job =
-    warm === null || warm <= work.tempC ? asIs : jobFrom(workFor({ ...ask, heldC: warm }));
-  const ready = readyOf(job);
-  if (ready <= work.survey.window.downMin || ready === Infinity)
-    return { job, heldForTimeC: null, coldReadyMin: null };
-  const warmer = heldInTime(ask, job.work);
-  return warmer
-    ? { job: warmer, heldForTimeC: warmer.work.heldC, coldReadyMin: ready }
-    : { job, heldForTimeC: null, coldReadyMin: null };
-}
-
-function materialCost({ draft, work }: Job): number | null {
-  const own = draft.rounds.filter((r) => r.card.code === work.card.code);
-  const need = own.reduce((s, r) => s + r.draw, 0);
-  const ids = own.find((r) => r.packIds)?.packIds;
-  const kits = work.card.packs
-    .filter((p) => !ids || ids.includes(p.id))
+function materialCost(card: SystemCard, { drawn, packIds }: Outcome): number | null {
+  const kits = card.packs
+    .filter((p) => !packIds || packIds.includes(p.id))
     .map(({ id, size, price }) => ({ id, ml: size, price }));
-  const picked = kitPick({ neededMl: need, kits, maxPacks: 2000 });
+  const picked = kitPick({ neededMl: drawn, kits, maxPacks: 2000 });
   return picked.ok ? picked.totalPrice : null;
+}
+
+type Ask = Omit<JobAsk, 'heldC'>;
+
+/** What the cards of one run share: what is asked of them, sums they ask alike, and how their jobs are worked out. */
+export interface Run {
+  demand: Demand;
+  jobOf: typeof jobAlone;
+}
+export const runAlone = (survey: Survey, site: SiteSettings): Run => ({
+  demand: demandOfSurvey(survey, site),
+  jobOf: jobAlone,
+});
+
+/**
+ * One card against one survey. Its verdict and figures are worked at once; the reasons behind them, and the sums they
+ * were judged on, when somebody reads them: of hundreds of cards a person reads a handful.
+ */
+class Judging implements CardMatch {
+  readonly verdict: Verdict;
+  readonly marginPct: number;
+  readonly readyMin: number | null = null;
+  readonly materialCost: number | null = null;
+  readonly heldC: number | null;
+  private whole: JudgedJob | null = null;
+  private reasons: readonly Judged[] | null = null;
+  private worked: Work | null = null;
+
+  constructor(
+    private readonly ask: Ask,
+    private readonly jobOf: Run['jobOf'],
+  ) {
+    const work = this.workAtGate();
+    let verdict: Verdict = 'fits';
+    let margin = 100;
+    const count = (found: Judgement) => {
+      if (found.verdict === 'no' || (found.verdict === 'if' && verdict === 'fits'))
+        verdict = found.verdict;
+      // A count of batches or a wear mark is no reserve of strength: only measured limits make the margin.
+      if (found.against && found.against.quantity !== 'count')
+        margin = Math.min(margin, marginPct(found.against));
+    };
+    for (const rule of cardRules) count(rule.judge(work));
+    this.heldC = work.heldC;
+    if ((verdict as Verdict) !== 'no') {
+      const judged = this.judgedJob();
+      for (const rule of jobRules) count(rule.judge(judged));
+      this.heldC = judged.heldC;
+      this.readyMin = judged.readyMin === Infinity ? null : judged.readyMin;
+      this.materialCost = materialCost(ask.card, judged);
+    }
+    this.verdict = verdict;
+    this.marginPct = margin;
+  }
+
+  private workAtGate(): Work {
+    return workFor({ ...this.ask, heldC: warmedTo(this.ask) });
+  }
+  private judgedJob(): JudgedJob {
+    return (this.whole ??= this.jobOf(this.ask));
+  }
+
+  get card() {
+    return this.ask.card;
+  }
+  get lifeDays() {
+    return this.card.lifeDays[this.ask.survey.intent];
+  }
+  get downtimeCost() {
+    return this.readyMin === null ? null : (this.readyMin / 60) * this.ask.survey.asset.costPerHour;
+  }
+  get work() {
+    return (this.worked ??=
+      this.heldC === warmedTo(this.ask) ? this.workAtGate() : this.job().work);
+  }
+  get judged() {
+    return (this.reasons ??= this.reasoned());
+  }
+  job() {
+    return this.judgedJob().job();
+  }
+
+  private reasoned(): Judged[] {
+    const work = this.workAtGate();
+    const own = cardRules.map((rule) => named(rule.judge(work), rule));
+    const out = own.some((j) => j.verdict === 'no');
+    const whole = () => this.judgedJob();
+    return [
+      ...own,
+      ...jobRules.map((rule) => (out ? new Later(rule, whole) : named(rule.judge(whole()), rule))),
+    ];
+  }
 }
 
 /** Judges one card against a survey by every rule. A single `no` excludes; an `if` carries its condition. */
@@ -140,51 +186,9 @@ export function judge(
   card: SystemCard,
   site: SiteSettings,
   context: WorkContext = {},
-  demand: Demand = demandOfSurvey(survey, site),
-  memo: Memo = memoOf(),
+  { demand, jobOf }: Run = runAlone(survey, site),
 ): CardMatch {
-  const ask: JobAsk = {
-    survey,
-    card,
-    site,
-    context,
-    demand,
-    memo,
-    heldC: warmedTo({ card, survey }),
-  };
-  const work = workFor(ask);
-  const judged: Judged[] = [];
-  let verdict: Verdict = 'fits';
-  let margin = 100;
-  const count = (found: Judged) => {
-    judged.push(found);
-    if (found.verdict === 'no' || (found.verdict === 'if' && verdict === 'fits'))
-      verdict = found.verdict;
-    // A count of batches or a wear mark is no reserve of strength: only measured limits make the margin.
-    if (found.against && found.against.quantity !== 'count')
-      margin = Math.min(margin, marginPct(found.against));
-  };
-  for (const rule of cardRules) count(judgedBy(rule, work));
-  const whole = once(() => judgedJob(ask, work));
-  const out = (verdict as Verdict) === 'no';
-  for (const rule of jobRules)
-    if (out) judged.push(later(rule, whole));
-    else count(judgedBy(rule, whole()));
-  const job = out ? null : whole().job;
-  const readyMin = job?.laid.ok ? job.laid.readyMin : null;
-  return {
-    card,
-    work: job?.work ?? work,
-    verdict,
-    judged,
-    marginPct: margin,
-    lifeDays: card.lifeDays[survey.intent],
-    readyMin,
-    materialCost: job && materialCost(job),
-    downtimeCost: readyMin === null ? null : (readyMin / 60) * survey.asset.costPerHour,
-    job: () => whole().job,
-    heldC: (job?.work ?? work).heldC,
-  };
+  return new Judging({ survey, card, site, context, demand }, jobOf);
 }
 
 /** Judges every card that serves the survey's family, sharing the sums that cards ask alike. */
@@ -194,9 +198,8 @@ export function matchAll(
   site: SiteSettings,
   context: WorkContext = {},
 ): CardMatch[] {
-  const demand = demandOfSurvey(survey, site);
-  const memo = memoOf();
+  const run = { ...runAlone(survey, site), jobOf: jobsShared() };
   return cards
     .filter((c) => c.families.includes(survey.family))
-    .map((c) => judge(survey, c, site, context, demand, memo));
+    .map((c) => judge(survey, c, site, context, run));
 }

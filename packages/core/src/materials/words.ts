@@ -185,6 +185,3 @@ export const PURPOSE_NAMES: Record<Purpose, string> = {
   topcoat: 'Topcoat',
   seal: 'Sealer',
 };
-
-/** Milliseconds in a minute. */
-export const MINUTE = 60_000;

@@ -265,7 +265,7 @@ export function mixSteps(work: Work, round: Round, after: readonly After[] = [])
           ),
           batching.chose && m('For this {chose}.', { chose: batching.chose }),
         ]),
-      { ...own, people: crewOf(round), uses: [card.code], figures: [`supply.${card.code}`] },
+      { ...own, people: crewOf(round), uses: () => [card.code], figures: () => [`supply.${card.code}`] },
     ),
     ...(batching.pailC === null
       ? []
@@ -296,7 +296,7 @@ export function mixSteps(work: Work, round: Round, after: readonly After[] = [])
       figures: [`round.${id}.total`, `round.${id}.batch`, `round.${id}.life`],
       hold: { kind: 'check' },
       wrong: wrongs,
-      uses: [
+      uses: () => [
         card.code,
         ...(round.aggregatePct > 0 ? ['aggregate'] : []),
         ...(card.mix.kind === 'water-set' || card.mix.kind === 'powder-water' ? ['water'] : []),

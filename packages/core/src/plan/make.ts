@@ -1,5 +1,4 @@
 import type { Survey } from '../families/registry';
-import { memoOf } from '../calc/memo';
 import { line } from '../calc/calc';
 import { jobFrom, type Job } from '../job/job';
 import type { Card, SystemCard } from '../materials/card';
@@ -7,13 +6,14 @@ import type { Permission } from '../materials/words';
 import { joined, m, type Message } from '../message/message';
 import { sentence } from '../message/word';
 import { judge, type CardMatch } from '../match/match';
+import { jobAlone } from '../match/outcome';
 import { approval } from '../methods/prep';
 import { step } from '../methods/step';
 import type { Laid, LaidStep } from '../schedule/layOut';
 import type { SiteSettings } from '../site/site';
 import { figureOf } from '../work/figure';
 import { momentsOf, neededOn, type Round } from '../work/round';
-import type { Step, StepDraft } from '../work/step';
+import { listed, type Step, type StepDraft } from '../work/step';
 import { suppliesOf } from '../work/supplies';
 import { crewOf, type WorkContext } from '../work/work';
 import { approversOf, cautionsOf, gearOf } from './cautions';
@@ -39,13 +39,13 @@ function nextOption(
   context: WorkContext,
 ): (NextOption & { material: number; downtime: number }) | null {
   const { site, demand } = match.work;
-  const memo = memoOf();
+  const run = { demand, jobOf: jobAlone };
   const others = (context.library ?? []).filter(
     (c): c is SystemCard =>
       c.role === 'system' && c.code !== match.card.code && c.families.includes(survey.family),
   );
   const options = others.flatMap((card) => {
-    const other = judge(survey, card, site, context, demand, memo);
+    const other = judge(survey, card, site, context, run);
     if (other.verdict === 'no' || other.readyMin === null) return [];
     const { materialCost, downtimeCost, readyMin, lifeDays } = other;
     const [material, downtime] = [materialCost ?? 0, downtimeCost ?? 0];
@@ -116,8 +116,8 @@ function stepOf({ draft, id, minutes }: LaidStep): Step {
     sparks: draft.sparks ?? false,
     hold: draft.hold ?? null,
     wrong: [...(draft.wrong ?? [])],
-    figures: [...(draft.figures ?? [])],
-    uses: [...(draft.uses ?? [])],
+    figures: listed(draft.figures),
+    uses: listed(draft.uses),
   };
 }
 

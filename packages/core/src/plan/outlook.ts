@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { line } from '../calc/calc';
 import { cureTime } from '../cure/cureTime';
-import { readiness } from '../cure/readiness';
+import { chanceOfReady } from '../cure/readiness';
 import type { Job } from '../job/job';
-import { MINUTE } from '../materials/words';
+import { MINUTE } from '../units/clock';
 import { celsius, m, minutes, type Message } from '../message/message';
 import { setsWet } from '../methods/prep';
 import type { Laid } from '../schedule/layOut';
@@ -66,7 +66,7 @@ export function readinessFigures({ work }: Job, laid: Laid, main: Round, seed: n
   const meanTempC =
     ahead.length > 0 ? ahead.reduce((s, h) => s + h.tempC, 0) / ahead.length : work.tempC;
   const held = work.heldC !== null;
-  const found = readiness({
+  const found = chanceOfReady({
     points,
     startAt,
     deadlineMin: Math.min(deadlineMin, LONGEST_MIN),

@@ -142,10 +142,10 @@ export const askedBy = (ids: readonly SchoolId[], card?: SystemCard): School[] =
 
 /** What was chosen, with the usual answer where nothing was. Answers that are none are the usual one. */
 export function settled(asked: readonly School[], chosen: Schools = {}): Record<string, string> {
-  return Object.fromEntries(
-    asked.map((s) => [
-      s.id,
-      s.options.some((o) => o.value === chosen[s.id]) ? (chosen[s.id] as string) : s.usual,
-    ]),
-  );
+  const answers: Record<string, string> = {};
+  for (const { id, options, usual } of asked) {
+    const own = chosen[id];
+    answers[id] = own !== undefined && options.some((o) => o.value === own) ? own : usual;
+  }
+  return answers;
 }

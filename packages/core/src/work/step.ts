@@ -157,6 +157,12 @@ export type After =
     }
   | { step: string; least?: number; most?: number; missed?: Missed; why: Message };
 
+/** Ids as a step names them; given as a function where they hang on the card, which the hours of a job do not. */
+type Listed = readonly string[] | (() => readonly string[]);
+export const listed = (ids: Listed = []): string[] => [
+  ...(typeof ids === 'function' ? ids() : ids),
+];
+
 /** A step as a method writes it: what is left out takes the usual value. */
 export interface StepDraft {
   name: string;
@@ -174,8 +180,9 @@ export interface StepDraft {
   sparks?: boolean;
   hold?: Hold | null;
   wrong?: readonly Wrong[];
-  figures?: readonly string[];
-  uses?: readonly string[];
+  figures?: Listed;
+  /** Supplies by their ids. */
+  uses?: Listed;
   after?: readonly After[];
 }
 

@@ -1,5 +1,5 @@
 import { windowFind, type Window } from '../ambient/windowFind';
-import { MINUTE } from '../materials/words';
+import { MINUTE } from '../units/clock';
 import type { SurveyBase } from '../survey/common';
 import type { WorkContext } from './work';
 

@@ -17,7 +17,6 @@ import type { Message } from '../message/message';
 import type { SiteSettings } from '../site/site';
 import type { SurveyBase } from '../survey/common';
 import type { Body, Demand, ServiceNeed } from '../survey/demand';
-import type { Memo } from '../calc/memo';
 import { roundOf, type Round, type RoundBase, type RoundSpec } from './round';
 import { OVERNIGHT_MIN, type Schools } from './schools';
 import { openedCrack } from './crack';
@@ -145,11 +144,11 @@ function solidFor(body: Body, card: SystemCard, whole: boolean): { shape: Shape;
   return { shape: cut, buildMm: thickOf(cut, Math.max(body.buildMm, least)) };
 }
 
-function workedBody(body: Body, card: SystemCard, whole: boolean, memo: Memo): WorkedBody {
+function workedBody(body: Body, card: SystemCard, whole: boolean): WorkedBody {
   const { shape, buildMm } = solidFor(body, card, whole);
   const solids = squared(shape, card.layer.minEdgeMm);
   const volumes = solids.map((solid) =>
-    memo('volume', { shape: solid, overfillPct: 0, wastePct: 0, profileUm: 0 }, shapeVolume),
+    shapeVolume({ shape: solid, overfillPct: 0, wastePct: 0, profileUm: 0 }),
   );
   return {
     body,
@@ -168,17 +167,16 @@ export interface WorkAsk<S> {
   schools: Schools;
   demand: Demand;
   heldC: number | null;
-  memo: Memo;
   second: (work: Work<S>, need: SecondNeed) => Second;
 }
 
 /** Works a survey up with a card. Pure; refusals of single sums stay inside as answers for the rules to judge. */
 export function workOf<S>(ask: WorkAsk<S>): Work<S> {
-  const { survey, card, site, context, schools, demand, heldC, memo } = ask;
+  const { survey, card, site, context, schools, demand, heldC } = ask;
   const { readings, surface, intent } = survey;
   const tempC = heldC ?? readings.surfaceC;
   const prep = card.substrates.find((s) => s.material === demand.material) ?? null;
-  const bodies = demand.bodies.map((body) => workedBody(body, card, schools.sand === 'none', memo));
+  const bodies = demand.bodies.map((body) => workedBody(body, card, schools.sand === 'none'));
   const wrap = wrapped(card, demand, tempC);
   const buildMm = wrap ? wrap.thicknessMm : Math.max(0, ...bodies.map((b) => b.buildMm));
   const coats =
@@ -210,11 +208,12 @@ export function workOf<S>(ask: WorkAsk<S>): Work<S> {
     coatMm: buildMm / coats,
     grade: prep?.[schools.clean === 'always' ? 'lasting' : intent] ?? null,
     profileUm: prep?.profileUm ?? null,
-    gate: memo(
-      'gate',
-      { airC: readings.airC, rhPct: readings.rhPct, surfaceC: tempC, ...card.ambient },
-      ambientGate,
-    ),
+    gate: ambientGate({
+      airC: readings.airC,
+      rhPct: readings.rhPct,
+      surfaceC: tempC,
+      ...card.ambient,
+    }),
     wrap,
     covers: coversOf(card, demand),
     round: (spec) => roundOf(base, spec),

@@ -54,7 +54,7 @@ const TRIM_MIN = 3;
 const LOOK_DAYS = { lasting: 180, stopgap: 14 };
 
 type W = Work<FlangeSurvey>;
-const order = ({ survey }: W) => boltSequence({ count: survey.joint.bolts }).order;
+const order = ({ survey }: W) => boltSequence({ count: survey.joint.bolts }).order.join(' ');
 
 /** The face is cast against a copy of the good one, closed while wet, opened when it is hard. */
 export const method: Method<FlangeSurvey> = {
@@ -88,7 +88,6 @@ export const method: Method<FlangeSurvey> = {
       }),
     );
     const ready = [notBefore(main, demand.needed)];
-    const sequence = order(work).join(' ');
     return {
       rounds: [main],
       steps: [
@@ -178,10 +177,11 @@ export const method: Method<FlangeSurvey> = {
           main,
           'close',
           'Close the former',
-          m(
-            'Pull the tape. Close square, run the nuts up a little at a time in the order {sequence}. Squeeze-out all round says it is full. Trim it, all inside the life.',
-            { sequence },
-          ),
+          () =>
+            m(
+              'Pull the tape. Close square, run the nuts up a little at a time in the order {sequence}. Squeeze-out all round says it is full. Trim it, all inside the life.',
+              { sequence: order(work) },
+            ),
           {
             figures: ['bolts'],
             wrong: [wrong('No squeeze-out on one side', 'Open at once, add there, close again.')],
@@ -243,7 +243,10 @@ export const method: Method<FlangeSurvey> = {
           'gasket',
           'Gasket and bolts',
           15,
-          m('New gasket, studs clean and oiled, tightened in the order {sequence}.', { sequence }),
+          () =>
+            m('New gasket, studs clean and oiled, tightened in the order {sequence}.', {
+              sequence: order(work),
+            }),
           { does: 'finish', uses: ['gasket'], figures: ['bolts'] },
         ),
         ...pressureSteps(work, ready),

@@ -322,7 +322,7 @@ export const method: Method<BeltSurvey> = {
                 {
                   people: 2,
                   figures: ['strips'],
-                  uses: [card.code],
+                  uses: () => [card.code],
                   after: [
                     {
                       round: sheet.second.id,

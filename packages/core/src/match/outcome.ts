@@ -1,0 +1,115 @@
+import { once } from '../calc/once';
+import { sharedByReads } from '../calc/reads';
+import { jobFrom, jobWarmC, workFor, type Job, type JobAsk } from '../job/job';
+import type { SystemCard } from '../materials/card';
+import { warmedTo } from '../rules/ambient';
+
+/** What a job comes to, in figures alone: all that its verdicts and its place in the order hang on. */
+export interface Outcome {
+  /** Held at this while it is done, °C; null: as it is. */
+  heldC: number | null;
+  /** Held at this so that it is ready in time, °C; null where it need not be. */
+  heldForTimeC: number | null;
+  /** Ready without any heat, minutes; for the words beside it. */
+  coldReadyMin: number | null;
+  /** Every round can be done and every step has its time. What is not sound is read from the job itself. */
+  sound: boolean;
+  /** Minutes to its readiness; without end where it cannot be laid on the clock. */
+  readyMin: number;
+  /** Of the card itself: batches, whether one needed more hands or cooler parts, and what is drawn from which packs. */
+  batches: number;
+  chose: boolean;
+  drawn: number;
+  packIds: readonly string[] | null;
+}
+
+type Ask = Omit<JobAsk, 'heldC'>;
+
+/** Degrees that a heater is counted on for beyond what is there. */
+const HEATER_C = 15;
+
+const isSound = ({ laid, draft }: Job): boolean => laid.ok && draft.rounds.every((r) => !r.problem);
+const readyOf = (job: Job): number => (job.laid.ok && isSound(job) ? job.laid.readyMin : Infinity);
+
+/** Rounds of the card that the job is of; the others are second materials. */
+export const ownRounds = ({ draft, work }: Pick<Job, 'draft' | 'work'>) =>
+  draft.rounds.filter((r) => r.card === work.card);
+
+/**
+ * The coldest whole degree, at most fifteen warmer and inside the card, at which the job ends inside the stop. Hours fall
+ * with warmth about by a share a degree, so each try is put where that line would cross the stop.
+ */
+function heldInTime(ask: Ask, { work }: Job, coldReadyMin: number): Job | null {
+  const { downMin } = work.survey.window;
+  const at = (heldC: number) => {
+    const job = jobFrom(workFor({ ...ask, heldC }));
+    return { heldC, job, readyMin: readyOf(job) };
+  };
+  let late = { heldC: Math.floor(work.tempC), readyMin: coldReadyMin };
+  const top = Math.min(work.card.ambient.maxSurfaceC, late.heldC + HEATER_C);
+  if (top <= late.heldC) return null;
+  let inTime = at(top);
+  if (inTime.readyMin > downMin) return null;
+  while (inTime.heldC - late.heldC > 1) {
+    const known = Math.log(late.readyMin / downMin) / Math.log(late.readyMin / inTime.readyMin);
+    // Where it cannot be done at all a little colder, there is no line to follow.
+    const share = Number.isFinite(known) ? known : 0.5;
+    const guess = Math.ceil(late.heldC + (inTime.heldC - late.heldC) * share);
+    const tried = at(Math.min(Math.max(guess, late.heldC + 1), inTime.heldC - 1));
+    if (tried.readyMin <= downMin) inTime = tried;
+    else late = tried;
+  }
+  return inTime.job;
+}
+
+function outcomeFrom(job: Job, cold: number | null): Outcome {
+  const own = ownRounds(job);
+  return {
+    heldC: job.work.heldC,
+    heldForTimeC: cold === null ? null : job.work.heldC,
+    coldReadyMin: cold,
+    sound: isSound(job),
+    readyMin: job.laid.ok ? job.laid.readyMin : Infinity,
+    batches: own.reduce((s, r) => s + r.batches.length, 0),
+    chose: own.some((r) => r.batching.chose !== null),
+    drawn: own.reduce((s, r) => s + r.draw, 0),
+    packIds: own.flatMap((r) => (r.packIds ? [[...r.packIds]] : []))[0] ?? null,
+  };
+}
+
+/** The job as it will be done: as it is, or held warm enough for its gate, its second materials and its hours. */
+function asDone(ask: Ask): { job: Job; outcome: Outcome } {
+  const work = workFor({ ...ask, heldC: warmedTo(ask) });
+  const asIs = jobFrom(work);
+  const warm = jobWarmC(asIs);
+  const job =
+    warm === null || warm <= work.tempC ? asIs : jobFrom(workFor({ ...ask, heldC: warm }));
+  const ready = readyOf(job);
+  const late = ready > work.survey.window.downMin && ready !== Infinity;
+  const warmer = late ? heldInTime(ask, job, ready) : null;
+  return warmer
+    ? { job: warmer, outcome: outcomeFrom(warmer, ready) }
+    : { job, outcome: outcomeFrom(job, null) };
+}
+
+/** What a job comes to, and the job itself for whoever reads its words. */
+export interface JudgedJob extends Outcome {
+  ask: Ask;
+  job: () => Job;
+}
+
+/** Works the job of one card out. */
+export function jobAlone(ask: Ask): JudgedJob {
+  const { job, outcome } = asDone(ask);
+  return { ...outcome, ask, job: () => job };
+}
+
+/** Works the jobs of many cards out, each outcome shared by all cards that it cannot tell apart. */
+export function jobsShared(): (ask: Ask) => JudgedJob {
+  const shared = sharedByReads<SystemCard, Outcome>();
+  return (ask) => {
+    const outcome = shared(ask.card, (card) => asDone({ ...ask, card }).outcome);
+    const { heldC } = outcome;
+    return { ...outcome, ask, job: once(() => jobFrom(workFor({ ...ask, heldC }))) };
+  };
+}
