@@ -1,4 +1,11 @@
-import type { Drawing, LineStyle, Prim, Point, Tone } from '@kelmot/core';
+import {
+  LETTER_PX,
+  type Drawing,
+  type LineStyle,
+  type Point,
+  type Prim,
+  type Tone,
+} from '@kelmot/core';
 import { useId } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
@@ -8,7 +15,6 @@ import type { Colours } from './tokens.cjs';
 import { Txt } from './Txt';
 
 const FONT = 'BarlowSemiCondensed_600SemiBold';
-const SIZE = 16;
 
 const pathOf = (points: Point[], closed: boolean): string =>
   points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`).join('') +
@@ -21,6 +27,7 @@ const lineOf = (
   ({
     cut: { stroke: c.ink, strokeWidth: 2 },
     thin: { stroke: c.ink, strokeWidth: 1.25 },
+    extension: { stroke: c.ink, strokeWidth: 0.75 },
     planned: { stroke: c.mossInk, strokeWidth: 1.5, strokeDasharray: '7 4' },
     layer: { stroke: c.ink, strokeWidth: 1 },
     work: { stroke: c.oxide, strokeWidth: 3 },
@@ -48,7 +55,7 @@ function Letters({
     x: at[0],
     y: at[1],
     fontFamily: FONT,
-    fontSize: SIZE,
+    fontSize: LETTER_PX,
     textAnchor: anchor,
   } as const;
   return (
@@ -63,43 +70,27 @@ function Letters({
   );
 }
 
-/** A dimension: a thin line between two oblique strokes, the figure over it, beside it when it is too short. */
+/** A dimension: a thin line between two oblique strokes, led to from below where it is level. */
 function Dimension({ prim, c }: { prim: Extract<Prim, { kind: 'dim' }>; c: Colours }) {
-  const { from, to, text, beside } = prim;
+  const { from, to, text, at, anchor } = prim;
   const upright = from[0] === to[0];
-  const mid: Point = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
-  const slash = ([x, y]: Point) => (
-    <Line
-      key={`${x},${y}`}
-      x1={x - 4}
-      y1={y + 4}
-      x2={x + 4}
-      y2={y - 4}
-      stroke={c.ink}
-      strokeWidth={1.4}
-    />
-  );
-  const at: Point = upright
-    ? beside
-      ? [from[0] + 8, mid[1] + 5]
-      : [from[0], mid[1] + 5]
-    : [mid[0], mid[1] - 5];
+  const thin = { stroke: c.ink, strokeWidth: 0.75 };
+  const ends: [string, Point][] = [
+    ['from', from],
+    ['to', to],
+  ];
+  // Towards the piece: away from the figure.
+  const down = at[1] < from[1] ? 1 : -1;
   return (
     <G>
-      <Line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} stroke={c.ink} strokeWidth={0.75} />
-      {upright
-        ? null
-        : [from, to].map(([x, y]) => (
-            <Line key={x} x1={x} y1={y - 6} x2={x} y2={y + 18} stroke={c.ink} strokeWidth={0.75} />
-          ))}
-      {[from, to].map(slash)}
-      <Letters
-        at={at}
-        text={text}
-        colour={c.ink}
-        anchor={upright && beside ? 'start' : 'middle'}
-        halo={c.sheet}
-      />
+      <Line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} {...thin} />
+      {ends.map(([key, [x, y]]) => (
+        <G key={key}>
+          {upright ? null : <Line x1={x} y1={y - 4 * down} x2={x} y2={y + 18 * down} {...thin} />}
+          <Line x1={x - 4} y1={y + 4} x2={x + 4} y2={y - 4} stroke={c.ink} strokeWidth={1.4} />
+        </G>
+      ))}
+      <Letters at={at} text={text} colour={c.ink} anchor={anchor} halo={c.sheet} />
     </G>
   );
 }
@@ -114,25 +105,12 @@ function Drawn({ prim, id, c }: { prim: Prim; id: string; c: Colours }) {
       return <Dimension prim={prim} c={c} />;
     case 'leader': {
       const colour = toneOf(prim.tone, c);
-      const toward = prim.anchor === 'start' ? 18 : -18;
+      const { from, to, at, text, anchor } = prim;
       return (
         <G>
-          <Line
-            x1={prim.from[0]}
-            y1={prim.from[1]}
-            x2={prim.to[0] + toward}
-            y2={prim.to[1] - 14}
-            stroke={colour}
-            strokeWidth={1}
-          />
-          <Circle cx={prim.from[0]} cy={prim.from[1]} r={2.4} fill={colour} />
-          <Letters
-            at={prim.to}
-            text={prim.text}
-            colour={colour}
-            anchor={prim.anchor}
-            halo={c.sheet}
-          />
+          <Line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} stroke={colour} strokeWidth={1} />
+          <Circle cx={from[0]} cy={from[1]} r={2.4} fill={colour} />
+          <Letters at={at} text={text} colour={colour} anchor={anchor} halo={c.sheet} />
         </G>
       );
     }
@@ -145,29 +123,6 @@ function Drawn({ prim, id, c }: { prim: Prim; id: string; c: Colours }) {
           anchor={prim.anchor}
           halo={c.sheet}
         />
-      );
-    case 'balloon':
-      return (
-        <G>
-          <Circle
-            cx={prim.at[0]}
-            cy={prim.at[1]}
-            r={11}
-            fill={prim.on ? c.ink : c.sheet}
-            stroke={c.ink}
-            strokeWidth={1.5}
-          />
-          <SvgText
-            x={prim.at[0]}
-            y={prim.at[1] + 5}
-            fontFamily={FONT}
-            fontSize={SIZE}
-            textAnchor="middle"
-            fill={prim.on ? c.sheet : c.ink}
-          >
-            {prim.text}
-          </SvgText>
-        </G>
       );
     case 'flow':
       return (

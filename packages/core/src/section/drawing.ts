@@ -1,22 +1,25 @@
 import type { CureState } from '../schedule/state';
 import type { Substrate } from '../materials/substrates';
 import type { UnitSystem } from '../units/quantities';
+import type { Lettered } from './lettering';
 
 export type Point = [number, number];
 
 /** What fills a cut face or a layer: a parent material's hatch, or a state of the repair. */
 export type Fill = Substrate | 'sand' | 'planned' | 'unknown' | CureState;
 export type Tone = 'ink' | 'pencil' | 'stop' | 'layer';
-export type LineStyle = 'cut' | 'thin' | 'planned' | 'work' | 'centre' | 'unknown' | 'layer';
+export type LineStyle =
+  'cut' | 'thin' | 'extension' | 'planned' | 'work' | 'centre' | 'unknown' | 'layer';
 
 /** One thing drawn. Coordinates in px of the drawing's own box; the renderer knows hatches and tones, never a family. */
 export type Prim =
   | { kind: 'area'; points: Point[]; fill: Fill }
   | { kind: 'line'; points: Point[]; style: LineStyle }
-  | { kind: 'dim'; from: Point; to: Point; text: string; beside?: boolean }
-  | { kind: 'leader'; from: Point; to: Point; text: string; tone: Tone; anchor: 'start' | 'end' }
-  | { kind: 'note'; at: Point; text: string; tone: Tone; anchor: 'start' | 'middle' | 'end' }
-  | { kind: 'balloon'; at: Point; text: string; on: boolean }
+  /** A size between two places, level or upright, its figure where `at` says. */
+  | ({ kind: 'dim'; from: Point; to: Point } & Lettered)
+  /** A line from a thing to what it is called. */
+  | ({ kind: 'leader'; from: Point; to: Point; tone: Tone } & Lettered)
+  | ({ kind: 'note'; tone: Tone } & Lettered)
   | { kind: 'flow'; at: Point };
 
 /** A cross-section as geometry: what is drawn, the title block under it, and the same in words. */

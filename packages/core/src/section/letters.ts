@@ -1,82 +1,131 @@
-import type { Point, Prim, SectionRequest } from './drawing';
-import { lapPx, type Frame } from './frame';
+import type { Point, Prim, SectionRequest, Tone } from './drawing';
+import { DIM_OFF, FIGURE_OFF, lapPx, type Frame } from './frame';
+import { boxOf, CLEAR, lineAt, sideBySide, textWidth, type Box, type Lettered } from './lettering';
 import type { SectionSpec } from './spec';
 
-/** Dimensions, leaders and notes of a section. */
+const apart = (a: Box, b: Box): boolean => a.x1 + CLEAR <= b.x0 || b.x1 + CLEAR <= a.x0;
+
+/** A figure over a level dimension, moved inwards where it would leave the frame. */
+function overDim(from: Point, to: Point, text: string, width: number): Prim {
+  const half = textWidth(text) / 2;
+  const x = Math.min(Math.max((from[0] + to[0]) / 2, CLEAR + half), width - CLEAR - half);
+  return { kind: 'dim', from, to, text, at: [x, from[1] - 9], anchor: 'middle' };
+}
+
+/** An upright dimension beside the piece, its figure on the far side of it, led to from both ends of what it measures. */
+function uprightDim(side: -1 | 1, f: Frame, from: Point, to: Point, text: string): Prim[] {
+  const x = side < 0 ? f.end0 - DIM_OFF : f.end1 + DIM_OFF;
+  const [top, bottom] = [from[1], to[1]];
+  const led = (at: Point): Prim => ({
+    kind: 'line',
+    style: 'extension',
+    points: [at, [x + side * 5, at[1]]],
+  });
+  return [
+    led(from),
+    led(to),
+    {
+      kind: 'dim',
+      from: [x, top],
+      to: [x, bottom],
+      text,
+      at: [x + side * FIGURE_OFF, lineAt((top + bottom) / 2)],
+      anchor: side < 0 ? 'end' : 'start',
+    },
+  ];
+}
+
+/** What is called by its name under the piece, from left to right. */
+function legendOf(p: SectionSpec, f: Frame, request: SectionRequest, edgePx: number) {
+  const middle = (f.xa + f.xb) / 2;
+  const deepest = f.y0 + p.depthMm * f.yPerMm;
+  const named: { from: Point; text: string; tone: Tone }[] = [];
+  if (edgePx > 0)
+    named.push({
+      from: [f.xa, f.y0 + edgePx / 2],
+      text: `edge square, ${request.edgeMm ?? ''}`,
+      tone: 'stop',
+    });
+  if (p.sandFromMm !== null)
+    named.push({
+      from: [middle, (f.y0 + p.sandFromMm * f.yPerMm + deepest) / 2],
+      text: 'sand',
+      tone: 'pencil',
+    });
+  if (p.left)
+    named.push({ from: [middle, (deepest + f.y1) / 2], text: `${p.left} left`, tone: 'ink' });
+  if (request.label)
+    named.push({
+      from: [f.xa + (f.xb - f.xa) * 0.72, f.y0 + (deepest - f.y0) * 0.42],
+      text: request.label,
+      tone: 'layer',
+    });
+  return named;
+}
+
+/** Names under the piece on one line, each led to from what it names; the last ones are left out where there is no room. */
+function legend(p: SectionSpec, f: Frame, request: SectionRequest, edgePx: number): Prim[] {
+  const named = legendOf(p, f, request, edgePx);
+  const [from, to] = [CLEAR, request.width - CLEAR];
+  let starts: number[] | null = null;
+  while (named.length > 0) {
+    starts = sideBySide(
+      named.map((n) => ({ text: n.text, x: n.from[0] })),
+      from,
+      to,
+    );
+    if (starts) break;
+    named.pop();
+  }
+  return named.map((n, i): Prim => {
+    const x = starts?.[i] ?? from;
+    const width = textWidth(n.text);
+    const foot = Math.min(Math.max(n.from[0], x + 6), x + width - 6);
+    const lettered: Lettered = { at: [x, f.legendY], text: n.text, anchor: 'start' };
+    return { kind: 'leader', ...n, ...lettered, to: [foot, boxOf(lettered).y0 - 2] };
+  });
+}
+
+/** Notes along the top: the first to the left, the second to the right, where it has room beside it. */
+function notesOf({ notes }: SectionSpec, f: Frame, { width, medium }: SectionRequest): Prim[] {
+  const note = (text: string, tone: Tone, right: boolean) => ({
+    kind: 'note' as const,
+    at: [right ? width - CLEAR : CLEAR, f.noteY] as Point,
+    text,
+    tone,
+    anchor: right ? ('end' as const) : ('start' as const),
+  });
+  const [first, second] = notes;
+  if (first) {
+    const one = note(first, 'ink', false);
+    const two = second ? note(second, 'stop', true) : null;
+    return two && apart(boxOf(one), boxOf(two)) ? [one, two] : [one];
+  }
+  if (!medium) return [];
+  const one = note(medium, 'pencil', false);
+  return [one, { kind: 'flow', at: [boxOf(one).x1 + CLEAR, f.noteY - 4] }];
+}
+
+/** Dimensions, leaders and notes of a section: no two of them on each other, none nearer to the frame than it may be. */
 export function lettersOf(
   p: SectionSpec,
   f: Frame,
   request: SectionRequest,
   edgePx: number,
 ): Prim[] {
-  const middle = (f.xa + f.xb) / 2;
-  const deepest = f.y0 + p.depthMm * f.yPerMm;
-  const under = f.y1 + 24;
-  const over = p.cover || p.former || p.ports ? Math.min(f.y0 - 20, 40) : f.y0 - 20;
-  const prims: Prim[] = p.across
-    ? [{ kind: 'dim', from: [f.xa, over], to: [f.xb, over], text: p.across }]
-    : [];
+  const prims: Prim[] = [];
   const lap = lapPx(p, f);
+  const across = p.across ? overDim([f.xa, f.dimY], [f.xb, f.dimY], p.across, request.width) : null;
+  if (across) prims.push(across);
   // Too narrow for its figure it is left to the words below the drawing.
-  if (p.lap && lap > 30)
-    prims.push({ kind: 'dim', from: [f.xb, over], to: [f.xb + lap, over], text: p.lap });
-  if (p.depth)
-    prims.push({
-      kind: 'dim',
-      from: [middle, f.y0],
-      to: [middle, deepest],
-      text: p.depth,
-      beside: deepest - f.y0 < 38 || f.xb - f.xa < 60,
-    });
-  if (p.wall)
-    prims.push({ kind: 'dim', from: [f.end0 - 14, f.y0], to: [f.end0 - 14, f.y1], text: p.wall });
-  if (p.left)
-    prims.push({
-      kind: 'leader',
-      from: [middle, (deepest + f.y1) / 2],
-      to: [middle + 14, under],
-      text: `${p.left} left`,
-      tone: 'ink',
-      anchor: 'start',
-    });
-  if (edgePx > 0)
-    prims.push({
-      kind: 'leader',
-      from: [f.xa, f.y0 + edgePx / 2],
-      to: [f.end0 - 16, under],
-      text: `edge square, ${request.edgeMm ?? ''}`,
-      tone: 'stop',
-      anchor: 'start',
-    });
-  if (p.sandFromMm !== null)
-    prims.push({
-      kind: 'leader',
-      from: [middle, (f.y0 + p.sandFromMm * f.yPerMm + deepest) / 2],
-      to: [f.end0 - 10, under],
-      text: 'sand',
-      tone: 'pencil',
-      anchor: 'start',
-    });
-  if (request.label) {
-    const from: Point = [f.xa + (f.xb - f.xa) * 0.72, f.y0 + (deepest - f.y0) * 0.42];
-    prims.push({
-      kind: 'leader',
-      from,
-      to: [f.end1 + 8, under],
-      text: request.label,
-      tone: 'layer',
-      anchor: 'end',
-    });
+  if (p.lap && lap > textWidth(p.lap) + CLEAR) {
+    const over = overDim([f.xb, f.dimY], [f.xb + lap, f.dimY], p.lap, request.width);
+    if (!across || apart(boxOf(across as Lettered), boxOf(over as Lettered))) prims.push(over);
   }
-  const [first, second] = p.notes;
-  if (first) prims.push({ kind: 'note', at: [4, 14], text: first, tone: 'ink', anchor: 'start' });
-  if (second)
-    prims.push({
-      kind: 'note',
-      at: [request.width - 4, 14],
-      text: second,
-      tone: 'stop',
-      anchor: 'end',
-    });
-  return prims;
+  if (p.depth) {
+    const deepest: Point = [(f.xa + f.xb) / 2, f.y0 + p.depthMm * f.yPerMm];
+    prims.push(...uprightDim(1, f, [f.end1, f.y0], deepest, p.depth));
+  }
+  if (p.wall) prims.push(...uprightDim(-1, f, [f.end0, f.y0], [f.end0, f.y1], p.wall));
+  return [...prims, ...legend(p, f, request, edgePx), ...notesOf(p, f, request)];
 }

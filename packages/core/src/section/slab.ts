@@ -6,7 +6,8 @@ import {
   type Prim,
   type SectionRequest,
 } from './drawing';
-import { biteOf, cutSide, frameOf, lapPx, type Frame } from './frame';
+import { AXIS_OFF, biteOf, cutSide, frameOf, lapPx, LEG_OUT, type Frame } from './frame';
+import { turned } from './lettering';
 import { lettersOf } from './letters';
 import type { SectionSpec } from './spec';
 
@@ -54,7 +55,7 @@ function coverOf(p: SectionSpec, f: Frame, layers: Fill[]): Prim[] {
   const fill = layers[layers.length - 1];
   if (!cover || !fill) return [];
   const lap = lapPx(p, f);
-  const high = Math.max(5, Math.min(cover.thickMm * f.yPerMm, f.y0 * 0.45));
+  const high = f.overPx;
   const each = high / cover.plies;
   return Array.from({ length: cover.plies }, (_, i): Prim[] => {
     const inset = cover.plies === 1 ? 0 : (lap * 0.25 * i) / cover.plies;
@@ -118,7 +119,7 @@ function parentOf(
 function partsOf(p: SectionSpec, f: Frame, drawn: boolean): Prim[] {
   const prims: Prim[] = [];
   if (p.former && drawn) {
-    const high = Math.max(12, f.y0 * 0.28);
+    const high = f.overPx;
     const [x0, x1] = [f.end0 + 8, f.end1 - 8];
     const plate: Point[] = [
       [x0, f.y0 - 2],
@@ -148,12 +149,12 @@ function partsOf(p: SectionSpec, f: Frame, drawn: boolean): Prim[] {
       style: 'cut',
       points: [
         [x, f.y0 - 14],
-        [x, f.y1 + 8],
+        [x, f.y1 + LEG_OUT],
       ],
     });
   }
   if (p.axis && p.wallMm !== null)
-    prims.push({ kind: 'line', style: 'centre', points: between(f.end0, f.end1, f.y1 + 14) });
+    prims.push({ kind: 'line', style: 'centre', points: between(f.end0, f.end1, f.y1 + AXIS_OFF) });
   return prims;
 }
 
@@ -162,9 +163,10 @@ function flip(prims: Prim[], height: number): Prim[] {
   const at = ([x, y]: Point): Point => [x, height - y];
   return prims.map((p) => {
     if (p.kind === 'area' || p.kind === 'line') return { ...p, points: p.points.map(at) };
-    if (p.kind === 'dim' || p.kind === 'leader') return { ...p, from: at(p.from), to: at(p.to) };
-    if (p.kind === 'note') return p;
-    return { ...p, at: at(p.at) };
+    if (p.kind === 'flow') return { ...p, at: at(p.at) };
+    const upright = turned(p.at, height);
+    if (p.kind === 'note') return { ...p, at: upright };
+    return { ...p, from: at(p.from), to: at(p.to), at: upright };
   });
 }
 
@@ -192,12 +194,6 @@ export function slabSection(p: SectionSpec, request: SectionRequest): Drawing {
     ...(request.dimensions ? lettersOf(p, f, request, edgePx) : []),
   ];
   const drawn = p.hanging ? flip(prims, height) : prims;
-  if (request.medium && request.dimensions && p.notes.length === 0) {
-    drawn.push(
-      { kind: 'note', at: [4, 14], text: request.medium, tone: 'pencil', anchor: 'start' },
-      { kind: 'flow', at: [4, 24] },
-    );
-  }
   const unit = system === 'us' ? 'in' : 'mm';
   const words = [
     p.across ? `${p.across} ${unit} across` : '',

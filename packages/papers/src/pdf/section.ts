@@ -1,4 +1,4 @@
-import type { Drawing, Fill, LineStyle, Point, Prim } from '@kelmot/core';
+import type { Drawing, Fill, Lettered, LineStyle, Point, Prim } from '@kelmot/core';
 import {
   clip,
   closePath,
@@ -70,6 +70,7 @@ const HATCHES: Partial<Record<Fill, Hatch>> = {
 const STROKES: Record<LineStyle, { width: number; ink: RGB; dash?: number[] }> = {
   cut: { width: 1.4, ink: INK.ink },
   thin: { width: 0.8, ink: INK.ink },
+  extension: { width: 0.5, ink: INK.ink },
   planned: { width: 1, ink: INK.mossInk, dash: [5, 3] },
   layer: { width: 0.7, ink: INK.ink },
   work: { width: 2, ink: INK.oxide },
@@ -166,35 +167,22 @@ function letters(
 
 const ALIGN = { start: 'left', middle: 'middle', end: 'right' } as const;
 
-function dimension(
-  sheet: Sheet,
-  prim: Extract<Prim, { kind: 'dim' }>,
-  at: Place,
-  x0: number,
-  y0: number,
-): void {
-  const { from, to, text, beside } = prim;
+function dimension(sheet: Sheet, prim: Extract<Prim, { kind: 'dim' }>, at: Place): void {
+  const { from, to } = prim;
   const thin = { width: 0.5, ink: INK.ink };
   strokeLine(sheet, [at(from), at(to)], thin);
   const upright = from[0] === to[0];
+  // Towards the piece: away from the figure.
+  const down = prim.at[1] < from[1] ? 1 : -1;
   for (const [x, y] of [from, to]) {
     strokeLine(sheet, [at([x - 3, y + 3]), at([x + 3, y - 3])], { width: 1, ink: INK.ink });
-    if (!upright) strokeLine(sheet, [at([x, y - 5]), at([x, y + 14])], thin);
+    if (!upright) strokeLine(sheet, [at([x, y - 4 * down]), at([x, y + 14 * down])], thin);
   }
-  const mid: Point = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
-  if (upright)
-    letters(
-      sheet,
-      text,
-      x0 + from[0] + (beside ? 7 : 0),
-      y0 + mid[1] + 4,
-      INK.ink,
-      beside ? 'left' : 'middle',
-    );
-  else letters(sheet, text, x0 + mid[0], y0 + mid[1] - 4, INK.ink, 'middle');
 }
 
 function drawPrim(sheet: Sheet, prim: Prim, at: Place, x0: number, y0: number): void {
+  const lettered = (text: Lettered, ink: RGB) =>
+    letters(sheet, text.text, x0 + text.at[0], y0 + text.at[1], ink, ALIGN[text.anchor]);
   switch (prim.kind) {
     case 'area': {
       const hatch = HATCHES[prim.fill];
@@ -205,29 +193,17 @@ function drawPrim(sheet: Sheet, prim: Prim, at: Place, x0: number, y0: number): 
     case 'line':
       return strokeLine(sheet, prim.points.map(at), STROKES[prim.style]);
     case 'dim':
-      return dimension(sheet, prim, at, x0, y0);
+      dimension(sheet, prim, at);
+      return lettered(prim, INK.ink);
     case 'leader': {
       const ink = TONES[prim.tone];
-      const toward = prim.anchor === 'start' ? 14 : -14;
-      strokeLine(sheet, [at(prim.from), at([prim.to[0] + toward, prim.to[1] - 11])], {
-        width: 0.7,
-        ink,
-      });
+      strokeLine(sheet, [at(prim.from), at(prim.to)], { width: 0.7, ink });
       const [x, y] = at(prim.from);
       sheet.page.drawCircle({ x, y, size: 1.7, color: ink });
-      return letters(sheet, prim.text, x0 + prim.to[0], y0 + prim.to[1], ink, ALIGN[prim.anchor]);
+      return lettered(prim, ink);
     }
     case 'note':
-      return letters(
-        sheet,
-        prim.text,
-        x0 + prim.at[0],
-        y0 + prim.at[1],
-        TONES[prim.tone],
-        ALIGN[prim.anchor],
-      );
-    case 'balloon':
-      return letters(sheet, prim.text, x0 + prim.at[0], y0 + prim.at[1], INK.ink, 'middle');
+      return lettered(prim, TONES[prim.tone]);
     case 'flow': {
       const [x, y] = prim.at;
       const style = { width: 0.8, ink: INK.pencil };
