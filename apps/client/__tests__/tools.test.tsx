@@ -65,16 +65,16 @@ test.each(calcs.map((c) => c.name))(
   (name) => {
     const calc = calcOf(name);
     const answer = calc.run(calc.example);
-    show(<ToolResult answer={answer} headline={calc.headline} />);
+    show(<ToolResult calc={calc} answer={answer} />);
     expect(screen.getByTestId('tool-result')).toBeTruthy();
-    const text = resultText(calcTitle(name), resultRows(answer, 'metric'));
+    const text = resultText(calcTitle(name), resultRows(calc, answer, 'metric'));
     expect(text.split('\n').length).toBeGreaterThan(1);
     expect(text).not.toMatch(/undefined|NaN|null/);
   },
 );
 
 test('a reason stands where there is no answer', () => {
-  show(<ToolResult answer={{ ok: false, why: 'No loss measured.' }} />);
+  show(<ToolResult calc={calcOf('film')} answer={{ ok: false, why: 'No loss measured.' }} />);
   expect(screen.getByText('No loss measured.')).toBeTruthy();
 });
 

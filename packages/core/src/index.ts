@@ -1,8 +1,10 @@
 export * from './calc/calc';
 export * from './calc/issues';
+export * from './units/clock';
 export * from './units/quantities';
 export * from './units/parse';
 export * from './units/format';
+export * from './units/measure';
 export {
   isMessage,
   joined,
@@ -34,6 +36,7 @@ export * from './schedule/axis';
 export * from './schedule/clock';
 export * from './schedule/state';
 export * from './section/drawing';
+export { boxOf, LETTER_PX, type Box, type Lettered } from './section/lettering';
 export * from './families/family';
 export * from './families/registry';
 export * from './form/draft';
@@ -59,7 +62,6 @@ export * from './run/nextAct';
 export * from './run/strip';
 export * from './run/strips';
 export * from './tool/edit';
-export * from './tool/fieldNames';
 export * from './tool/form';
 export * from './tool/result';
 export * from './tool/typed';

@@ -1,6 +1,5 @@
 import { calcByName, calcs } from '../src/calc/registry';
-import { fieldName } from '../src/tool/fieldNames';
-import { formOf } from '../src/tool/form';
+import { formOf, type FormNode } from '../src/tool/form';
 import { resultRows } from '../src/tool/result';
 import { blank, readTyped, typedOf, type TypedGroup } from '../src/tool/typed';
 
@@ -24,7 +23,7 @@ test.each(calcs.map((c) => c.name))(
           typeof v === 'number' ? Number(v.toPrecision(9)) : v,
         ) as object;
       expect(strip({ ...again, working: 0 })).toEqual(strip({ ...first, working: 0 }));
-      expect(resultRows(again, system).length).toBeGreaterThan(0);
+      expect(resultRows(calc, again, system).length).toBeGreaterThan(0);
     }
   },
 );
@@ -93,19 +92,68 @@ test('lists and forms of a shape: each row by its place, each form with its own 
   expect(blank(hole)).toEqual({ '': 'round' });
 });
 
-test('fields are called in words and measured by their ending', () => {
-  expect(fieldName('outsideDiameterMm')).toMatchObject({
+/** Every field of a form, itself and what it holds. */
+const all = (node: FormNode): FormNode[] => [
+  node,
+  ...(node.kind === 'group'
+    ? node.nodes.flatMap(all)
+    : node.kind === 'variant'
+      ? node.options.flatMap((o) => all(o.node).slice(1))
+      : node.kind === 'list' && node.item.kind === 'group'
+        ? all(node.item).slice(1)
+        : []),
+];
+const numbers = (value: unknown): boolean => typeof value === 'number';
+
+test.each(calcs.map((c) => c.name))(
+  '%s names each field of its input and of its result',
+  (name) => {
+    const { calc, node } = form(name);
+    const fields = all(node).slice(1);
+    expect(fields.filter((f) => f.label === '').map((f) => f.key)).toEqual([]);
+    const answer = calc.run(calc.example) as unknown as Record<string, unknown>;
+    for (const [key, value] of Object.entries(answer)) {
+      if (['ok', 'working'].includes(key)) continue;
+      const named = calc.result[key];
+      if (key === 'curve') expect(named).toBeNull();
+      else expect(named?.title).toMatch(/^[A-ZÅ]/);
+      if (Array.isArray(value) && value.every((v) => typeof v === 'object') && named?.of)
+        expect(Object.keys(named.of)).toEqual(
+          expect.arrayContaining([...new Set(value.flatMap((v) => Object.keys(v as object)))]),
+        );
+    }
+    for (const [key, value] of Object.entries(answer))
+      if (numbers(value) && /(Mm|Ml|Min|C|Pct|Kg|Um|MPa|G)$/.test(key))
+        expect([key, calc.result[key]?.['x-unit']]).not.toEqual([key, undefined]);
+  },
+);
+
+test('a field is measured by what its schema says', () => {
+  const at = (name: string, key: string) => all(form(name).node).find((f) => f.key === key);
+  expect(at('wrap-lay', 'outsideDiameterMm')).toMatchObject({
     label: 'Outside diameter',
     measure: { quantity: 'length', factor: 1 },
   });
-  expect(fieldName('panelLengthM')).toMatchObject({
+  expect(at('crack-movement', 'panelLengthM')).toMatchObject({
     label: 'Panel length',
     measure: { factor: 1000, us: 'ft' },
   });
-  expect(fieldName('hWm2K')).toMatchObject({
+  expect(at('exotherm', 'hWm2K')).toMatchObject({
     label: 'Heat loss',
     fixedUnit: 'W/(m²·K)',
     measure: null,
   });
-  expect(fieldName('layers')).toMatchObject({ label: 'Layers', measure: null });
+  expect(at('wrap-lay', 'layers')).toMatchObject({ label: 'Layers', measure: null });
+});
+
+test('the tables of a result are headed by what stands in them', () => {
+  const heads = (name: string) => {
+    const { calc } = form(name);
+    return resultRows(calc, calc.run(calc.example), 'metric').flatMap((r) =>
+      r.kind === 'table' ? [r.head] : [],
+    );
+  };
+  expect(heads('kit-pick')).toEqual([['Pack', 'Count']]);
+  expect(heads('window-find')).toEqual([['From', 'To', 'Latest start']]);
+  expect(heads('survival')).toEqual([['After', 'Still watched', 'Failed', 'Still holding']]);
 });

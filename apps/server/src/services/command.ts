@@ -1,4 +1,5 @@
 import type { Ack, Command, Me } from '@kelmot/contract';
+import { MINUTE } from '@kelmot/core';
 import { eq, sql } from 'drizzle-orm';
 import type { Db, Tx } from '../db/client';
 import { audit, commands, repairs } from '../db/repairs';
@@ -8,7 +9,7 @@ import { handlers } from './handlers';
 import { noWeather, type WeatherService } from './weather';
 
 /** How far ahead of the server a device's clock may run before its moments are refused. */
-const CLOCK_SLACK_MS = 10 * 60_000;
+const CLOCK_SLACK_MS = 10 * MINUTE;
 
 function refuseFuture(at: string): void {
   if (Date.parse(at) <= Date.now() + CLOCK_SLACK_MS) return;

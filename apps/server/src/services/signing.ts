@@ -1,5 +1,5 @@
 import { mixedBatches, openInAll } from '@kelmot/contract';
-import { curedAt, gistOf } from '@kelmot/core';
+import { curedAt, DAY, gistOf } from '@kelmot/core';
 import { desc, eq } from 'drizzle-orm';
 import { uuidv7 } from '../ids';
 import { readRepair } from '../db/repairQueries';
@@ -7,7 +7,6 @@ import { plans, reviews, signoffs } from '../db/repairs';
 import { ProblemError, stillToDo } from '../http/problem';
 import { bump, type Doing } from './doing';
 
-const DAY = 86_400_000;
 const dayAfter = (at: string, days: number): string =>
   new Date(Date.parse(at) + days * DAY).toISOString().slice(0, 10);
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 import { airC, rhPct, tempC } from '../calc/number';
 import { dewPoint } from './dewPoint';
 
@@ -8,18 +9,18 @@ const RULE =
 
 /** The limits of a gate, with the trade's usual values as defaults. */
 export const gateLimits = {
-  minAboveDewC: z.number().min(0).max(50).default(3),
-  maxRhPct: rhPct().default(85),
-  minSurfaceC: tempC().default(5),
-  maxSurfaceC: tempC().default(45),
+  minAboveDewC: z.number().min(0).max(50).default(3).meta(named('Least above dew point', 'K')),
+  maxRhPct: rhPct().default(85).meta(named('Most humidity', '%')),
+  minSurfaceC: tempC().default(5).meta(named('Coldest surface', '°C')),
+  maxSurfaceC: tempC().default(45).meta(named('Hottest surface', '°C')),
 };
 export const GateLimits = z.strictObject(gateLimits);
 export type GateLimits = z.output<typeof GateLimits>;
 
 export const AmbientGateInput = z.strictObject({
-  airC: airC(),
-  rhPct: rhPct(),
-  surfaceC: tempC(),
+  airC: airC().meta(named('Air', '°C')),
+  rhPct: rhPct().meta(named('Humidity', '%')),
+  surfaceC: tempC().meta(named('Surface', '°C')),
   ...gateLimits,
 });
 export type AmbientGateInput = z.output<typeof AmbientGateInput>;
@@ -93,6 +94,13 @@ export const ambientGateCalc = defineCalc({
   purpose: 'Whether the surface may be coated now: dew margin, humidity, temperature.',
   input: AmbientGateInput,
   run: ambientGate,
+  result: {
+    dewPointC: named('Dew point', '°C'),
+    frostPointC: named('Frost point', '°C'),
+    marginC: named('Above dew point', 'K'),
+    verdict: named('Verdict'),
+    reasons: named('Reasons'),
+  },
   headline: 'verdict',
   formula: [
     'margin = Ts − Td, or Ts − Tf below freezing',

@@ -1,11 +1,15 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 import { airC, rhPct } from '../calc/number';
 
 const MAGNUS = 'Magnus formula, WMO constants over water';
 const MAGNUS_ICE = 'Magnus formula, WMO constants over ice';
 
-export const DewPointInput = z.strictObject({ airC: airC(), rhPct: rhPct() });
+export const DewPointInput = z.strictObject({
+  airC: airC().meta(named('Air', '°C')),
+  rhPct: rhPct().meta(named('Humidity', '%')),
+});
 export type DewPointInput = z.infer<typeof DewPointInput>;
 export interface DewPoint {
   dewPointC: number;
@@ -48,6 +52,7 @@ export const dewPointCalc = defineCalc({
   purpose: 'Temperature at which moisture settles out of the air.',
   input: DewPointInput,
   run: dewPoint,
+  result: { dewPointC: named('Dew point', '°C'), frostPointC: named('Frost point', '°C') },
   formula: [
     'γ = ln(rh/100) + 17.62·T/(243.12 + T)',
     'Td = 243.12·γ/(17.62 − γ)',

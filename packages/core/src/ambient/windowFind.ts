@@ -1,19 +1,23 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 import { airC, atLeastZero, ceil, floor, rhPct, tempC } from '../calc/number';
+import { MINUTE } from '../units/clock';
 import { ambientGate, GateLimits } from './ambientGate';
 
 const HOUR_MS = 3_600_000;
 
 const ForecastHour = z.strictObject({
-  at: z.iso.datetime({
-    offset: true,
-    error: 'must be a time with its zone, such as 2031-05-06T07:00:00Z',
-  }),
-  airC: airC(),
-  rhPct: rhPct(),
-  surfaceC: tempC().optional(),
-  rainMm: atLeastZero().default(0),
+  at: z.iso
+    .datetime({
+      offset: true,
+      error: 'must be a time with its zone, such as 2031-05-06T07:00:00Z',
+    })
+    .meta(named('Hour')),
+  airC: airC().meta(named('Air', '°C')),
+  rhPct: rhPct().meta(named('Humidity', '%')),
+  surfaceC: tempC().optional().meta(named('Surface', '°C')),
+  rainMm: atLeastZero().default(0).meta(named('Rain', 'mm')),
 });
 
 export const WindowFindInput = z.strictObject({
@@ -32,12 +36,13 @@ export const WindowFindInput = z.strictObject({
           });
         }
       });
-    }),
-  applyMinutes: z.number().min(0).max(1e6),
-  protectMinutes: z.number().min(0).max(1e6),
-  gate: GateLimits,
-  dryOnly: z.boolean().default(true),
-  minProtectC: tempC().optional(),
+    })
+    .meta(named('Forecast')),
+  applyMinutes: z.number().min(0).max(1e6).meta(named('Applying takes', 'min')),
+  protectMinutes: z.number().min(0).max(1e6).meta(named('Protected for', 'min')),
+  gate: GateLimits.meta(named('Gate')),
+  dryOnly: z.boolean().default(true).meta(named('Dry hours only')),
+  minProtectC: tempC().optional().meta(named('Coldest while protecting', '°C')),
 });
 export type WindowFindInput = z.output<typeof WindowFindInput>;
 export interface Window {
@@ -86,7 +91,7 @@ export function windowFind(input: WindowFindInput): Worked<{ windows: Window[] }
     (_, i) => i + known <= hours.length && all(i, a0, a1, 'workable') && all(i, p0, p1, 'protects'),
   );
   const iso = (i: number, minutes = 0) =>
-    new Date(Date.parse((hours[i] as { at: string }).at) + minutes * 60_000).toISOString();
+    new Date(Date.parse((hours[i] as { at: string }).at) + minutes * MINUTE).toISOString();
   const windows: Window[] = [];
   let from: number | null = null;
   good.forEach((ok, i) => {
@@ -134,6 +139,12 @@ export const windowFindCalc = defineCalc({
   purpose: 'Hours of a forecast in which a coat may be started and left.',
   input: WindowFindInput,
   run: windowFind,
+  result: {
+    windows: {
+      ...named('Windows'),
+      of: { from: named('From'), to: named('To'), latestStart: named('Latest start') },
+    },
+  },
   formula: [
     'start is good: every hour of applying passes the gate, every hour of protecting is dry, warm and above dew',
     'window: a run of good starts; to = latest start + apply + protect',

@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import type { NamedResult, Names } from './field';
 
 /** One line of a sum as a person would write it down. `value` is in `unit`, unrounded. */
 export interface WorkingLine {
@@ -42,6 +43,8 @@ export interface Calc extends CalcDoc<object> {
   heavy: boolean;
   /** The result a person looks for first, where it is not the first one named. */
   headline?: string;
+  /** What each field of the result is called. */
+  result: Names;
   run: (input: unknown, report?: Report) => Answer<object>;
 }
 
@@ -52,12 +55,18 @@ interface CalcSpec<S extends z.ZodType, R extends object> extends CalcDoc<z.inpu
   heavy?: boolean;
   headline?: keyof R & string;
   run: (input: z.output<S>, report?: Report) => Answer<R>;
+  result: NamedResult<R>;
 }
 
 /** Binds a pure function to the schema of its input, so that every edge parses the same way. */
 export function defineCalc<S extends z.ZodType, R extends object>(spec: CalcSpec<S, R>): Calc {
-  const { input, run, heavy = false } = spec;
-  return { ...spec, heavy, run: (raw, report) => plain(run(input.parse(raw), report)) };
+  const { input, run, result, heavy = false } = spec;
+  return {
+    ...spec,
+    result: result as Names,
+    heavy,
+    run: (raw, report) => plain(run(input.parse(raw), report)),
+  };
 }
 
 export const refuse = (why: string): Refusal => ({ ok: false, why });

@@ -1,20 +1,21 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 import { positive, wastePct } from '../calc/number';
 
 export const CrackRun = z.strictObject({
-  lengthM: positive(),
-  widthMm: positive(),
-  depthMm: positive(),
+  lengthM: positive().meta(named('Length', 'm')),
+  widthMm: positive().meta(named('Width', 'mm')),
+  depthMm: positive().meta(named('Depth', 'mm')),
 });
 export type CrackRun = z.infer<typeof CrackRun>;
 
 export const CrackFillInput = z
   .strictObject({
-    runs: z.array(CrackRun).min(1).max(10_000),
-    workingDepthMm: positive(),
-    minDepthMm: z.number().min(0).max(1e12),
-    wastePct: wastePct().default(0),
+    runs: z.array(CrackRun).min(1).max(10_000).meta(named('Runs of crack')),
+    workingDepthMm: positive().meta(named('Working depth', 'mm')),
+    minDepthMm: z.number().min(0).max(1e12).meta(named('Least depth', 'mm')),
+    wastePct: wastePct().default(0).meta(named('Waste', '%')),
   })
   .refine((i) => i.minDepthMm <= i.workingDepthMm, {
     path: ['minDepthMm'],
@@ -82,6 +83,21 @@ export const crackFillCalc = defineCalc({
   purpose: 'Material and sand base for runs of wide crack.',
   input: CrackFillInput,
   run: crackFill,
+  result: {
+    resinL: named('Resin', 'l'),
+    sandBaseL: named('Sand', 'l'),
+    runs: {
+      ...named('Runs of crack'),
+      of: {
+        lengthM: named('Length', 'm'),
+        widthMm: named('Width', 'mm'),
+        depthMm: named('Depth', 'mm'),
+        resinL: named('Resin', 'l'),
+        sandBaseL: named('Sand', 'l'),
+        note: named('Note'),
+      },
+    },
+  },
   formula: [
     'depth = max(depth, least); filled = min(depth, working)',
     'material = Σ L·w·filled·(1 + waste)/1000; sand = Σ L·w·(depth − filled)/1000',

@@ -1,19 +1,26 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 import { positive } from '../calc/number';
 
 export const CrackMovementInput = z
   .strictObject({
-    panelLengthM: positive(),
-    deltaC: z.number().min(-310).max(310),
-    expansionPerC: z.number().gt(0).min(1e-9).max(1e-3).default(1e-5),
-    movementShare: z.number().min(0).max(1).default(1),
-    restraint: z.number().min(0).max(1).default(1),
-    crackWidthMm: positive(),
-    materialMovementPct: z.number().min(0).max(10_000),
-    tied: z.boolean().default(false),
-    modulusMPa: positive().optional(),
-    tensileMPa: positive().optional(),
+    panelLengthM: positive().meta(named('Panel length', 'm')),
+    deltaC: z.number().min(-310).max(310).meta(named('Change of temperature', 'K')),
+    expansionPerC: z
+      .number()
+      .gt(0)
+      .min(1e-9)
+      .max(1e-3)
+      .default(1e-5)
+      .meta(named('Expansion', '1/°C')),
+    movementShare: z.number().min(0).max(1).default(1).meta(named('Share that opens here')),
+    restraint: z.number().min(0).max(1).default(1).meta(named('Restraint')),
+    crackWidthMm: positive().meta(named('Crack width', 'mm')),
+    materialMovementPct: z.number().min(0).max(10_000).meta(named('Movement it stands', '%')),
+    tied: z.boolean().default(false).meta(named('Tied across')),
+    modulusMPa: positive().optional().meta(named('Modulus', 'MPa')),
+    tensileMPa: positive().optional().meta(named('Tensile strength', 'MPa')),
   })
   .superRefine((i, ctx) => {
     if (!i.tied) return;
@@ -102,6 +109,12 @@ export const crackMovementCalc = defineCalc({
   purpose: 'Whether a filled crack holds when day and night move it.',
   input: CrackMovementInput,
   run: crackMovement,
+  result: {
+    movementMm: named('Movement', 'mm'),
+    demandPct: named('Movement asked of it', '%'),
+    stressMPa: named('Stress', 'MPa'),
+    verdict: named('Verdict'),
+  },
   headline: 'verdict',
   formula: [
     'x = L·1000·α·ΔT·share; demand = x/width·100',

@@ -1,20 +1,24 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 import { ceil, lossPct, positive } from '../calc/number';
 
-const PortRow = z.strictObject({ uptoWidthMm: positive(), minutes: z.number().min(0).max(1e5) });
+const PortRow = z.strictObject({
+  uptoWidthMm: positive().meta(named('Up to width', 'mm')),
+  minutes: z.number().min(0).max(1e5).meta(named('Minutes', 'min')),
+});
 
 export const InjectionInput = z.strictObject({
-  crackLengthMm: positive(),
-  wallMm: positive(),
-  maxSpacingMm: positive(),
-  crackWidthMm: positive(),
-  sealWidthMm: positive(),
-  sealThickMm: positive(),
-  sealFaces: z.int().min(1).max(2).default(1),
-  lossPct: lossPct(),
-  expansion: z.number().min(1).max(100).default(1),
-  minutesPerPort: z.array(PortRow).min(1).max(100),
+  crackLengthMm: positive().meta(named('Crack length', 'mm')),
+  wallMm: positive().meta(named('Wall', 'mm')),
+  maxSpacingMm: positive().meta(named('Widest spacing', 'mm')),
+  crackWidthMm: positive().meta(named('Crack width', 'mm')),
+  sealWidthMm: positive().meta(named('Seal width', 'mm')),
+  sealThickMm: positive().meta(named('Seal thickness', 'mm')),
+  sealFaces: z.int().min(1).max(2).default(1).meta(named('Faces sealed')),
+  lossPct: lossPct().meta(named('Lost into the wall', '%')),
+  expansion: z.number().min(1).max(100).default(1).meta(named('Expands, times')),
+  minutesPerPort: z.array(PortRow).min(1).max(100).meta(named('Minutes a port')),
 });
 export type InjectionInput = z.output<typeof InjectionInput>;
 export interface Injection {
@@ -84,6 +88,13 @@ export const injectionCalc = defineCalc({
   purpose: 'Ports, paste, resin and time for injecting a wall crack.',
   input: InjectionInput,
   run: injection,
+  result: {
+    ports: named('Ports'),
+    spacingMm: named('Spacing', 'mm'),
+    sealMl: named('Seal', 'ml'),
+    resinMl: named('Resin', 'ml'),
+    minutes: named('Minutes', 'min'),
+  },
   formula: [
     'n = L/min(wall, most) rounded up, + 1; spacing = L/(n − 1)',
     'seal = L·w·t·faces; resin = L·wall·width·(1 + loss)/expansion',

@@ -1,13 +1,14 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Report, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 import { crossings, gauss5 } from '../calc/quadrature';
 import { CurePoints, cureRate, curveReach, type CurePoint } from './cureTime';
 import { historyOf } from './history';
 
 export const CureClockInput = z.strictObject({
-  points: CurePoints,
-  history: historyOf('atMin', 1e7),
-  horizonMin: z.number().gt(0).max(1e7).default(43200),
+  points: CurePoints.meta(named('Card’s cure points')),
+  history: historyOf('atMin', named('Minute', 'min'), 1e7).meta(named('Temperatures it saw')),
+  horizonMin: z.number().gt(0).max(1e7).default(43200).meta(named('Look ahead', 'min')),
 });
 export type CureClockInput = z.output<typeof CureClockInput>;
 export interface CureClock {
@@ -129,6 +130,11 @@ export const cureClockCalc = defineCalc({
   purpose: 'How far a cure has come over the temperatures it saw, and when it is done.',
   input: CureClockInput,
   run: cureClock,
+  result: {
+    progress: named('Share of the cure done', 'share'),
+    doneAtMin: named('Done at', 'min'),
+    remainingMin: named('Still to go', 'min'),
+  },
   headline: 'doneAtMin',
   formula: [
     'a = ∫ dt/t(T), T straight between readings',

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, refuse, worked, type Answer, type WorkingLine } from '../calc/calc';
+import { named } from '../calc/field';
 import { kelvin, tempC } from '../calc/number';
 
 export type CurePoint = { tempC: number; minutes: number };
@@ -13,7 +14,12 @@ const Q10 = 'rule of thumb: twice as fast for each 10 °C; ask the supplier for 
 
 /** Measured times of one milestone: no temperature twice, and warmer is always faster. Any order. */
 export const CurePoints = z
-  .array(z.strictObject({ tempC: tempC(), minutes: z.number().min(1e-6).max(1e9) }))
+  .array(
+    z.strictObject({
+      tempC: tempC().meta(named('Temperature', '°C')),
+      minutes: z.number().min(1e-6).max(1e9).meta(named('Minutes', 'min')),
+    }),
+  )
   .min(1)
   .superRefine((points, ctx) => {
     const sorted = [...points].sort((p, q) => p.tempC - q.tempC);
@@ -38,7 +44,10 @@ export const CurePoints = z
     }
   });
 
-export const CureTimeInput = z.strictObject({ points: CurePoints, tempC: tempC() });
+export const CureTimeInput = z.strictObject({
+  points: CurePoints.meta(named('Card’s cure points')),
+  tempC: tempC().meta(named('Temperature', '°C')),
+});
 export type CureTimeInput = z.infer<typeof CureTimeInput>;
 export interface CureTime {
   minutes: number;
@@ -188,6 +197,7 @@ export const cureTimeCalc = defineCalc({
   purpose: 'Minutes to a cure milestone at a steady temperature.',
   input: CureTimeInput,
   run: cureTime,
+  result: { minutes: named('Minutes', 'min'), basis: named('Basis') },
   formula: [
     't = exp(ln t₁ + (ln t₂ − ln t₁)·(1/T − 1/T₁)/(1/T₂ − 1/T₁)), T in kelvin',
     'one point only: t = t₁·2^((T₁ − T)/10)',

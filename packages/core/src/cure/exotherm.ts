@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, refuse, worked, type Answer, type Report } from '../calc/calc';
+import { named } from '../calc/field';
 import { share, tempC } from '../calc/number';
 import { follow, warming, type Leg, type Reaction } from './kamal';
 
@@ -11,21 +12,21 @@ const measure = (most: number) => z.number().gt(0).min(1e-6).max(most);
 const kinetic = (most: number) => z.number().min(0).max(most);
 
 export const ExothermInput = z.strictObject({
-  massG: measure(1e7),
-  cpJgK: measure(100),
-  heatJg: kinetic(1e5),
-  A1: kinetic(1e20),
-  E1: kinetic(1e6),
-  A2: kinetic(1e20),
-  E2: kinetic(1e6),
-  m: kinetic(10),
-  n: kinetic(10),
-  alphaGel: share(),
-  hWm2K: kinetic(1e5),
-  areaM2: kinetic(1e4),
-  startC: tempC(),
-  ambientC: tempC(),
-  horizonMin: measure(1e6),
+  massG: measure(1e7).meta(named('Mass', 'g')),
+  cpJgK: measure(100).meta(named('Heat capacity', 'J/(g·K)')),
+  heatJg: kinetic(1e5).meta(named('Heat of reaction', 'J/g')),
+  A1: kinetic(1e20).meta(named('A₁', '1/s')),
+  E1: kinetic(1e6).meta(named('E₁', 'J/mol')),
+  A2: kinetic(1e20).meta(named('A₂', '1/s')),
+  E2: kinetic(1e6).meta(named('E₂', 'J/mol')),
+  m: kinetic(10).meta(named('m')),
+  n: kinetic(10).meta(named('n')),
+  alphaGel: share().meta(named('Conversion at gel')),
+  hWm2K: kinetic(1e5).meta(named('Heat loss', 'W/(m²·K)')),
+  areaM2: kinetic(1e4).meta(named('Area', 'm²')),
+  startC: tempC().meta(named('Mixed at', '°C')),
+  ambientC: tempC().meta(named('Air around it', '°C')),
+  horizonMin: measure(1e6).meta(named('Look ahead', 'min')),
 });
 export type ExothermInput = z.output<typeof ExothermInput>;
 export interface Exotherm {
@@ -141,6 +142,13 @@ export const exothermCalc = defineCalc({
   input: ExothermInput,
   heavy: true,
   run: exotherm,
+  result: {
+    peakC: named('Peak', '°C'),
+    peakMin: named('Peak at', 'min'),
+    gelMin: named('Gels at', 'min'),
+    alphaEnd: named('Conversion at the end'),
+    curve: null,
+  },
   formula: [
     'dα/dt = (k₁ + k₂·α^m)·(1 − α)^n, k = A·exp(−E/(R·T)) per second',
     'dT/dt = (heat/cp)·dα/dt − h·A·(T − T_air)/(m·cp)',

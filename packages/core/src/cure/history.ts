@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { named, type Named } from '../calc/field';
 
 /** Refuses a time that does not come after the one before it, naming the entry. */
 function rising<T>(at: (entry: T) => number, field: string) {
@@ -17,10 +18,10 @@ function rising<T>(at: (entry: T) => number, field: string) {
 }
 
 /** A logged or forecast history of temperatures: one entry or more, times strictly rising. */
-export function historyOf<K extends string>(timeField: K, most: number) {
+export function historyOf<K extends string>(timeField: K, time: Named, most: number) {
   const entry = z.strictObject({
-    [timeField]: z.number().min(-most).max(most),
-    tempC: z.number().min(-60).max(250),
+    [timeField]: z.number().min(-most).max(most).meta(time),
+    tempC: z.number().min(-60).max(250).meta(named('Temperature', '°C')),
   } as { [P in K | 'tempC']: z.ZodNumber });
   type Entry = z.infer<typeof entry>;
   return z

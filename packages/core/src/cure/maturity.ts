@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 import { kelvin, R, tempC } from '../calc/number';
 import { crossings, gauss5 } from '../calc/quadrature';
 import { historyOf } from './history';
@@ -9,10 +10,15 @@ const NO_GAIN_C = -10;
 const C1074 = 'ASTM C1074, equivalent age';
 
 export const MaturityInput = z.strictObject({
-  history: historyOf('atHour', 1e6),
-  activationJmol: z.number().gt(0).max(1e6).default(41570),
-  refC: tempC().default(23),
-  datumC: tempC().default(0),
+  history: historyOf('atHour', named('Hour', 'h'), 1e6).meta(named('Temperatures it saw')),
+  activationJmol: z
+    .number()
+    .gt(0)
+    .max(1e6)
+    .default(41570)
+    .meta(named('Activation energy', 'J/mol')),
+  refC: tempC().default(23).meta(named('Reference temperature', '°C')),
+  datumC: tempC().default(0).meta(named('Datum', '°C')),
 });
 export type MaturityInput = z.output<typeof MaturityInput>;
 export interface Maturity {
@@ -84,6 +90,10 @@ export const maturityCalc = defineCalc({
   purpose: 'Age of mortar or concrete in hours at the reference temperature.',
   input: MaturityInput,
   run: maturity,
+  result: {
+    equivalentHours: named('Equivalent age', 'h'),
+    nurseSaulCh: named('Temperature sum', '°C·h'),
+  },
   formula: [
     'te = ∫ exp(−(E/R)·(1/T − 1/Tr)) dt; nothing at or below −10 °C',
     'M = Σ(T − T0)·Δt, not below 0',

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Answer } from '../calc/calc';
+import { named } from '../calc/field';
 import { positive, tempC } from '../calc/number';
 import { CurePoints, cureTime, type CureTime } from './cureTime';
 
@@ -9,11 +10,11 @@ const MASS_RULE =
   'mass rule: a bigger batch holds its heat; exponent and reference mass from the card';
 
 export const WorkingLifeInput = z.strictObject({
-  points: CurePoints,
-  tempC: tempC(),
-  massG: positive(),
-  refMassG: positive(),
-  massExponent: z.number().min(0).max(1),
+  points: CurePoints.meta(named('Card’s cure points')),
+  tempC: tempC().meta(named('Temperature', '°C')),
+  massG: positive().meta(named('Mass', 'g')),
+  refMassG: positive().meta(named('Card’s reference mass', 'g')),
+  massExponent: z.number().min(0).max(1).meta(named('Mass exponent')),
 });
 export type WorkingLifeInput = z.infer<typeof WorkingLifeInput>;
 
@@ -51,6 +52,7 @@ export const workingLifeCalc = defineCalc({
   purpose: 'Minutes a mixed batch stays workable at its temperature and mass.',
   input: WorkingLifeInput,
   run: workingLife,
+  result: { minutes: named('Minutes', 'min'), basis: named('Basis') },
   formula: ['L = cure-time(T)·min(1.5, (m_ref/m)^x)'],
   source: 'The card’s life points, its reference mass and its mass exponent.',
   limits: 'A batch in one compact lump. Spread thin it lives longer; in a warm pail, shorter.',

@@ -1,13 +1,14 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 import { count, lossPct, positive } from '../calc/number';
 
 export const FilmInput = z.strictObject({
-  areaM2: positive(),
-  dftUm: positive(),
-  volumeSolidsPct: z.number().gt(0).min(1e-6).max(100),
-  lossPct: lossPct().default(0),
-  coats: count().max(1000).default(1),
+  areaM2: positive().meta(named('Area', 'm²')),
+  dftUm: positive().meta(named('Dry film', 'µm')),
+  volumeSolidsPct: z.number().gt(0).min(1e-6).max(100).meta(named('Volume solids', '%')),
+  lossPct: lossPct().default(0).meta(named('Lost in the air', '%')),
+  coats: count().max(1000).default(1).meta(named('Coats')),
 });
 export type FilmInput = z.output<typeof FilmInput>;
 export interface Film {
@@ -61,6 +62,11 @@ export const filmCalc = defineCalc({
   purpose: 'Wet film, litres and coverage for a dry film thickness.',
   input: FilmInput,
   run: film,
+  result: {
+    wftUm: named('Wet film', 'µm'),
+    litres: named('Litres', 'l'),
+    coverageM2L: named('Coverage', 'm²/l'),
+  },
   formula: [
     'WFT = (DFT/coats)/VS',
     'coverage = 1000·VS/(DFT/coats)',

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 
 /** The grits on the shelf, FEPA P numbers. */
 export const GRITS = [
@@ -11,7 +12,11 @@ const grit = () =>
   });
 
 export const GritLadderInput = z
-  .strictObject({ from: grit(), to: grit(), maxStep: z.number().gt(1).max(100).default(2) })
+  .strictObject({
+    from: grit().meta(named('From P')),
+    to: grit().meta(named('To P')),
+    maxStep: z.number().gt(1).max(100).default(2).meta(named('Largest step, times')),
+  })
   .refine((i) => i.from <= i.to, {
     path: ['to'],
     message: 'must be from or finer: a larger number',
@@ -48,6 +53,7 @@ export const gritLadderCalc = defineCalc({
   purpose: 'Sanding grits from coarse to fine without leaving scratches behind.',
   input: GritLadderInput,
   run: gritLadder,
+  result: { grits: named('Grits') },
   formula: [
     'next = the finest grit ≤ step × the present and ≤ the last; if none, the very next one',
   ],

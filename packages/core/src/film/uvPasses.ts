@@ -1,13 +1,14 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 import { ceil, positive } from '../calc/number';
 
 export const UvPassesInput = z.strictObject({
-  depthMm: positive(),
-  depthPerPassMm: positive(),
-  doseJcm2: positive(),
-  irradianceWcm2: positive(),
-  filler: z.number().gt(0).min(0.01).max(100).default(1),
+  depthMm: positive().meta(named('Depth', 'mm')),
+  depthPerPassMm: positive().meta(named('Depth a pass', 'mm')),
+  doseJcm2: positive().meta(named('Dose a pass', 'J/cm²')),
+  irradianceWcm2: positive().meta(named('Irradiance', 'W/cm²')),
+  filler: z.number().gt(0).min(0.01).max(100).default(1).meta(named('Filler')),
 });
 export type UvPassesInput = z.output<typeof UvPassesInput>;
 export interface UvPasses {
@@ -47,6 +48,11 @@ export const uvPassesCalc = defineCalc({
   purpose: 'Passes and seconds under a curing lamp.',
   input: UvPassesInput,
   run: uvPasses,
+  result: {
+    passes: named('Passes'),
+    secondsPerPass: named('A pass takes', 's'),
+    totalSeconds: named('All passes take', 's'),
+  },
   formula: ['n = depth/depth a pass, rounded up', 'seconds = dose/irradiance·filler'],
   source: 'Dose is irradiance times time.',
   limits: 'Irradiance measured at the work, not at the lamp. Eyes and skin covered.',

@@ -1,20 +1,28 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 import { atLeastZero, positive, wastePct } from '../calc/number';
 
 export const BeltHole = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('round'), diameterMm: positive() }),
-  z.strictObject({ kind: z.literal('slot'), lengthMm: positive(), widthMm: positive() }),
+  z.strictObject({
+    kind: z.literal('round'),
+    diameterMm: positive().meta(named('Diameter', 'mm')),
+  }),
+  z.strictObject({
+    kind: z.literal('slot'),
+    lengthMm: positive().meta(named('Length', 'mm')),
+    widthMm: positive().meta(named('Width', 'mm')),
+  }),
 ]);
 export type BeltHole = z.infer<typeof BeltHole>;
 
 export const BeltPatchInput = z.strictObject({
-  hole: BeltHole,
-  throughMm: positive(),
-  lapMm: atLeastZero(),
-  coverMm: atLeastZero(),
-  through: z.boolean().default(false),
-  wastePct: wastePct().default(0),
+  hole: BeltHole.meta(named('Hole')),
+  throughMm: positive().meta(named('Depth filled', 'mm')),
+  lapMm: atLeastZero().meta(named('Lap', 'mm')),
+  coverMm: atLeastZero().meta(named('Cover', 'mm')),
+  through: z.boolean().default(false).meta(named('The hole goes right through')),
+  wastePct: wastePct().default(0).meta(named('Stays on tools', '%')),
 });
 export type BeltPatchInput = z.output<typeof BeltPatchInput>;
 export interface BeltPatch {
@@ -87,6 +95,12 @@ export const beltPatchCalc = defineCalc({
   purpose: 'Rubber for a belt hole with its lap, and the area to prime.',
   input: BeltPatchInput,
   run: beltPatch,
+  result: {
+    holeMl: named('Hole', 'ml'),
+    coverMl: named('Cover', 'ml'),
+    totalMl: named('To mix', 'ml'),
+    primerAreaMm2: named('Primer area', 'mm²'),
+  },
   formula: [
     'hole = A₀·depth·(1 + waste)',
     'cover = t/6·(A_outer + 4·A_mid + A₀)·(1 + waste)',

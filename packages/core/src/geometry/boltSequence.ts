@@ -1,12 +1,14 @@
 import { z } from 'zod';
 import { defineCalc, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 
 export const BoltSequenceInput = z.strictObject({
   count: z
     .int()
     .min(4)
     .max(64)
-    .refine((n) => n % 2 === 0, { message: 'must be even, 4 to 64' }),
+    .refine((n) => n % 2 === 0, { message: 'must be even, 4 to 64' })
+    .meta(named('Bolts')),
 });
 export type BoltSequenceInput = z.output<typeof BoltSequenceInput>;
 
@@ -57,6 +59,7 @@ export const boltSequenceCalc = defineCalc({
   purpose: 'Star sequence for drawing up the bolts of a flange.',
   input: BoltSequenceInput,
   run: boltSequence,
+  result: { order: named('Order') },
   formula: [
     '1 first; each odd place the bolt whose sorted distances to those tight are the greatest; each even place its opposite',
   ],

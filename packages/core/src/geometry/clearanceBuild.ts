@@ -1,19 +1,21 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 import { atLeastZero } from '../calc/number';
 
 export const ClearanceBuildInput = z.strictObject({
   stations: z
     .array(
       z.strictObject({
-        name: z.string().trim().min(1).max(80),
-        clearanceMm: atLeastZero(),
-        marginMm: atLeastZero(),
-        wantedMm: atLeastZero(),
+        name: z.string().trim().min(1).max(80).meta(named('Place')),
+        clearanceMm: atLeastZero().meta(named('Clearance', 'mm')),
+        marginMm: atLeastZero().meta(named('Margin', 'mm')),
+        wantedMm: atLeastZero().meta(named('Build wanted', 'mm')),
       }),
     )
     .min(1)
-    .max(1000),
+    .max(1000)
+    .meta(named('Places')),
 });
 export type ClearanceBuildInput = z.output<typeof ClearanceBuildInput>;
 export interface StationBuild {
@@ -58,6 +60,12 @@ export const clearanceBuildCalc = defineCalc({
   purpose: 'How thick may be built at each station without fouling.',
   input: ClearanceBuildInput,
   run: clearanceBuild,
+  result: {
+    stations: {
+      ...named('Places'),
+      of: { name: named('Place'), buildMm: named('Build', 'mm'), verdict: named('Verdict') },
+    },
+  },
   formula: ['build = min(wanted, clearance − margin), not below 0'],
   source: 'Clearances measured at a dry fit.',
   limits: 'Measure with the parts as they move, warm and loaded.',

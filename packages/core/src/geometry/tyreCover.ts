@@ -1,14 +1,15 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, refuse, worked, type Answer } from '../calc/calc';
+import { named } from '../calc/field';
 import { atLeastZero, ceil, floor, positive } from '../calc/number';
 
 export const TyreCoverInput = z.strictObject({
-  crackLengthMm: positive(),
-  crackWidthMm: atLeastZero(),
-  marginMm: atLeastZero(),
-  sheetLengthMm: positive(),
-  sheetWidthMm: positive(),
-  dropPitchMm: positive(),
+  crackLengthMm: positive().meta(named('Crack length', 'mm')),
+  crackWidthMm: atLeastZero().meta(named('Crack width', 'mm')),
+  marginMm: atLeastZero().meta(named('Margin each side', 'mm')),
+  sheetLengthMm: positive().meta(named('Sheet length', 'mm')),
+  sheetWidthMm: positive().meta(named('Sheet width', 'mm')),
+  dropPitchMm: positive().meta(named('A drop every', 'mm')),
 });
 export type TyreCoverInput = z.output<typeof TyreCoverInput>;
 export interface TyreCover {
@@ -77,6 +78,14 @@ export const tyreCoverCalc = defineCalc({
   purpose: 'Strips, sheets and drops for a sidewall cover.',
   input: TyreCoverInput,
   run: tyreCover,
+  result: {
+    stripWidthMm: named('Strip width', 'mm'),
+    stripsPerSheet: named('Strips a sheet'),
+    strips: named('Strips'),
+    sheets: named('Sheets'),
+    marginGotMm: named('Margin got', 'mm'),
+    drops: named('Drops'),
+  },
   formula: [
     'strips = (crack + 2·margin)/sheet length, rounded up',
     'sheets = strips/⌊sheet width/(crack width + 2·margin)⌋, rounded up',

@@ -1,14 +1,15 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 import { count } from '../calc/number';
 
 const shore = () => z.number().min(0).max(1000);
 
 export const HardnessInput = z.strictObject({
-  readings: z.array(shore()).min(1).max(10000),
-  target: shore(),
-  minSharePct: z.number().min(0).max(100).default(100),
-  minReadings: count().default(3),
+  readings: z.array(shore()).min(1).max(10000).meta(named('Readings')),
+  target: shore().meta(named('Target')),
+  minSharePct: z.number().min(0).max(100).default(100).meta(named('Least share of target', '%')),
+  minReadings: count().default(3).meta(named('Fewest readings')),
 });
 export type HardnessInput = z.output<typeof HardnessInput>;
 export interface Hardness {
@@ -67,6 +68,13 @@ export const hardnessCalc = defineCalc({
   purpose: 'Whether hardness readings meet the card.',
   input: HardnessInput,
   run: hardness,
+  result: {
+    mean: named('Mean'),
+    sd: named('Spread'),
+    min: named('Lowest'),
+    sharePct: named('Share of target', '%'),
+    verdict: named('Verdict'),
+  },
   headline: 'verdict',
   formula: ['share = readings at or over the target / n', 's = √(Σ(x − mean)²/(n − 1))'],
   source: 'Readings after ISO 868 (Shore); target from the card.',

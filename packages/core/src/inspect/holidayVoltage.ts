@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 import { positive } from '../calc/number';
 
 const D5162 = 'ASTM D5162';
@@ -7,7 +8,9 @@ const D5162 = 'ASTM D5162';
 const SPONGE_UNDER_MM = 0.5;
 const THIN_UPTO_MM = 1.016;
 
-export const HolidayVoltageInput = z.strictObject({ thicknessMm: positive().max(100) });
+export const HolidayVoltageInput = z.strictObject({
+  thicknessMm: positive().max(100).meta(named('Thickness', 'mm')),
+});
 export type HolidayVoltageInput = z.output<typeof HolidayVoltageInput>;
 export interface HolidayVoltage {
   method: 'wet-sponge' | 'high-voltage';
@@ -44,6 +47,7 @@ export const holidayVoltageCalc = defineCalc({
   purpose: 'How to test a film for pinholes, and at what voltage.',
   input: HolidayVoltageInput,
   run: holidayVoltage,
+  result: { method: named('Method'), volts: named('Test voltage', 'V') },
   formula: ['under 0.5 mm: wet sponge', 'else V = M·√t, M = 3294 up to 1.016 mm, 7843 over it'],
   source: 'ASTM D5162.',
   limits:

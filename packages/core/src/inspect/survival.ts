@@ -1,13 +1,20 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 
 const KM = 'Kaplan–Meier';
 
 export const SurvivalInput = z.strictObject({
   lives: z
-    .array(z.strictObject({ days: z.number().min(0).max(1e6), failed: z.boolean() }))
+    .array(
+      z.strictObject({
+        days: z.number().min(0).max(1e6).meta(named('Days', 'd')),
+        failed: z.boolean().meta(named('Failed')),
+      }),
+    )
     .min(1)
-    .max(100_000),
+    .max(100_000)
+    .meta(named('Lives')),
 });
 export type SurvivalInput = z.output<typeof SurvivalInput>;
 export interface SurvivalStep {
@@ -72,6 +79,18 @@ export const survivalCalc = defineCalc({
   purpose: 'How long repairs of a kind hold, from those that failed and those that still run.',
   input: SurvivalInput,
   run: survival,
+  result: {
+    steps: {
+      ...named('After each'),
+      of: {
+        days: named('After', 'd'),
+        atRisk: named('Still watched'),
+        failed: named('Failed'),
+        survival: named('Still holding', 'share'),
+      },
+    },
+    medianDays: named('Half hold for', 'd'),
+  },
   headline: 'medianDays',
   formula: [
     'S(t) = Π(1 − failed/at risk) over the days with a failure',

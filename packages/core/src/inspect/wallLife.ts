@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, refuse, worked, type Answer } from '../calc/calc';
+import { named } from '../calc/field';
 import { atLeastZero } from '../calc/number';
 
 export const WallLifeInput = z.strictObject({
-  remainingMm: atLeastZero(),
-  minimumMm: atLeastZero(),
-  ratePerYearMm: z.number().min(0).max(1e6),
+  remainingMm: atLeastZero().meta(named('Wall left', 'mm')),
+  minimumMm: atLeastZero().meta(named('Least wall', 'mm')),
+  ratePerYearMm: z.number().min(0).max(1e6).meta(named('Wear', 'mm/year')),
 });
 export type WallLifeInput = z.output<typeof WallLifeInput>;
 
@@ -36,6 +37,7 @@ export const wallLifeCalc = defineCalc({
   purpose: 'Years until a wall is down to its minimum.',
   input: WallLifeInput,
   run: wallLife,
+  result: { years: named('Years left', 'years') },
   formula: ['T = (remaining − minimum)/rate, not below 0'],
   source: 'Steady loss between gaugings.',
   limits: 'Pitting runs ahead of the mean. The minimum is an engineer’s figure.',

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, refuse, worked, type Answer } from '../calc/calc';
+import { named } from '../calc/field';
 import { atLeastZero, ceil, positive, share, tempC } from '../calc/number';
 import { CurePoints, cureTime } from '../cure/cureTime';
 import { massStretch } from '../cure/workingLife';
@@ -7,18 +8,18 @@ import { massStretch } from '../cure/workingLife';
 const MOST_BATCHES = 1000;
 
 export const BatchPlanInput = z.strictObject({
-  totalMl: positive(),
-  densityGml: positive(),
-  lifePoints: CurePoints,
-  tempC: tempC(),
-  refMassG: positive(),
-  massExponent: z.number().min(0).max(1),
-  mixMinutes: atLeastZero(),
-  useFraction: share().default(0.8),
-  applyMlPerMin: positive(),
-  vesselMl: positive(),
-  vesselFill: share().default(0.75),
-  wholeKitMl: positive().optional(),
+  totalMl: positive().meta(named('To mix', 'ml')),
+  densityGml: positive().meta(named('Density', 'g/ml')),
+  lifePoints: CurePoints.meta(named('Card’s working life')),
+  tempC: tempC().meta(named('Temperature', '°C')),
+  refMassG: positive().meta(named('Card’s reference mass', 'g')),
+  massExponent: z.number().min(0).max(1).meta(named('Mass exponent')),
+  mixMinutes: atLeastZero().meta(named('Mixing', 'min')),
+  useFraction: share().default(0.8).meta(named('Usable share of life')),
+  applyMlPerMin: positive().meta(named('Pace', 'ml/min')),
+  vesselMl: positive().meta(named('Pail', 'ml')),
+  vesselFill: share().default(0.75).meta(named('Fill of the pail')),
+  wholeKitMl: positive().optional().meta(named('Whole kit', 'ml')),
 });
 export type BatchPlanInput = z.output<typeof BatchPlanInput>;
 export type BatchLimit = 'total' | 'vessel' | 'life' | 'kit';
@@ -148,6 +149,13 @@ export const batchPlanCalc = defineCalc({
   purpose: 'Batches sized to the pail, the pace and the working life at today’s temperature.',
   input: BatchPlanInput,
   run: batchPlan,
+  result: {
+    batches: named('Batches'),
+    batchMl: named('A batch', 'ml'),
+    batchLifeMin: named('Life of a batch', 'min'),
+    minutesToPlace: named('Minutes to place', 'min'),
+    limit: named('Limited by'),
+  },
   formula: [
     'largest V with V ≤ pail·fill and V/pace + mixing ≤ use·life(V·ρ)',
     'n = total/V, rounded up; equal batches',

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, refuse, worked, type Answer } from '../calc/calc';
+import { named } from '../calc/field';
 import { atLeastZero, positive } from '../calc/number';
 
 /** Closer than this to the target is on it. */
@@ -7,10 +8,10 @@ const ON_TARGET = 1e-9;
 
 export const DissolveInput = z
   .strictObject({
-    pelletsG: atLeastZero(),
-    solventMl: atLeastZero(),
-    solventDensityGml: positive(),
-    targetSolids: z.number().min(0).max(1),
+    pelletsG: atLeastZero().meta(named('Pellets in it', 'g')),
+    solventMl: atLeastZero().meta(named('Solvent in it', 'ml')),
+    solventDensityGml: positive().meta(named('Density of solvent', 'g/ml')),
+    targetSolids: z.number().min(0).max(1).meta(named('Solids wanted')),
   })
   .refine((i) => i.pelletsG > 0 || i.solventMl > 0, {
     path: ['pelletsG'],
@@ -76,6 +77,11 @@ export const dissolveCalc = defineCalc({
   purpose: 'Solids of a dissolved-polymer filler, and what to add to reach paste or syrup.',
   input: DissolveInput,
   run: dissolve,
+  result: {
+    solids: named('Solids'),
+    addPelletsG: named('Pellets to add', 'g'),
+    addSolventMl: named('Solvent to add', 'ml'),
+  },
   formula: [
     'w = pellets/(pellets + solvent·ρ)',
     'add pellets w_t·S/(1 − w_t) − P, or solvent P·(1 − w_t)/w_t − S',

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, refuse, worked, type Answer, type Report } from '../calc/calc';
+import { named } from '../calc/field';
 import { atLeastZero, positive } from '../calc/number';
 
 const EPS = 1e-9;
@@ -7,15 +8,15 @@ const EPS = 1e-9;
 const FEW_PACKS = 12;
 
 export const Kit = z.strictObject({
-  id: z.string().min(1),
-  ml: positive(),
-  price: positive(),
-  stock: z.int().min(0).optional(),
+  id: z.string().min(1).meta(named('Pack')),
+  ml: positive().meta(named('Volume', 'ml')),
+  price: positive().meta(named('Price of one', '€')),
+  stock: z.int().min(0).optional().meta(named('On the shelf')),
 });
 export type Kit = z.infer<typeof Kit>;
 
 export const KitPickInput = z.strictObject({
-  neededMl: atLeastZero(),
+  neededMl: atLeastZero().meta(named('Needed', 'ml')),
   kits: z
     .array(Kit)
     .min(1)
@@ -29,8 +30,9 @@ export const KitPickInput = z.strictObject({
           });
         }
       });
-    }),
-  maxPacks: z.int().min(1).max(10000).default(200),
+    })
+    .meta(named('Packs')),
+  maxPacks: z.int().min(1).max(10000).default(200).meta(named('Most packs')),
 });
 export type KitPickInput = z.output<typeof KitPickInput>;
 export interface KitPick {
@@ -129,7 +131,7 @@ export function kitPick(
   const leftoverMl = totalMl - neededMl;
   const sum = (of: (kit: Kit) => number) =>
     rows.map(({ kit, count }) => `${count}·${fig(of(kit))}`).join(' + ') || '0';
-  const named = picks.map((p) => `${p.count} × ${p.id}`).join(', ') || 'nothing';
+  const taken = picks.map((p) => `${p.count} × ${p.id}`).join(', ') || 'nothing';
   const working = () => [
     line('V', 'needed', fig(neededMl), neededMl, 'ml'),
     line(
@@ -149,7 +151,7 @@ export function kitPick(
       'card',
     ),
     line('rest', 'left over', `${fig(totalMl)} − ${fig(neededMl)}`, leftoverMl, 'ml'),
-    line('', 'packs', 'least price, then least left over, then fewest packs', named),
+    line('', 'packs', 'least price, then least left over, then fewest packs', taken),
   ];
   return worked({ picks, totalMl, totalPrice, leftoverMl }, working);
 }
@@ -160,6 +162,12 @@ export const kitPickCalc = defineCalc({
   input: KitPickInput,
   heavy: true,
   run: kitPick,
+  result: {
+    picks: { ...named('Packs to take'), of: { id: named('Pack'), count: named('Count') } },
+    totalMl: named('Total', 'ml'),
+    totalPrice: named('Price of all', '€'),
+    leftoverMl: named('Left over', 'ml'),
+  },
   headline: 'totalPrice',
   formula: [
     'least Σ price with Σ ml ≥ need; then least left over, fewest packs, more of the earlier listed',

@@ -1,14 +1,20 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 import { positive } from '../calc/number';
 import { bothRatios, Ratio } from './ratio';
 
 export const MixCheckInput = z.strictObject({
-  ratio: Ratio,
-  densityA: positive(),
-  densityB: positive(),
-  weighed: z.strictObject({ aG: positive(), bG: positive() }),
-  tolerancePct: z.number().min(0).max(100),
+  ratio: Ratio.meta(named('Ratio')),
+  densityA: positive().meta(named('Density of base', 'g/ml')),
+  densityB: positive().meta(named('Density of hardener', 'g/ml')),
+  weighed: z
+    .strictObject({
+      aG: positive().meta(named('Base', 'g')),
+      bG: positive().meta(named('Hardener', 'g')),
+    })
+    .meta(named('Weighed')),
+  tolerancePct: z.number().min(0).max(100).meta(named('Tolerance', '%')),
 });
 export type MixCheckInput = z.infer<typeof MixCheckInput>;
 export interface MixCheck {
@@ -61,6 +67,12 @@ export const mixCheckCalc = defineCalc({
   purpose: 'Whether what was weighed is on ratio, and what to add if not.',
   input: MixCheckInput,
   run: mixCheck,
+  result: {
+    deviationPct: named('Hardener off ratio', '%'),
+    verdict: named('Verdict'),
+    addA_G: named('Base to add', 'g'),
+    addB_G: named('Hardener to add', 'g'),
+  },
   headline: 'verdict',
   formula: [
     'd = (b − a/r)/(a/r)·100, a and b in grams, r by mass',

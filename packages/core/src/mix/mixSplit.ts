@@ -1,13 +1,19 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 import { positive } from '../calc/number';
 import { bothRatios, Ratio } from './ratio';
 
 export const MixSplitInput = z.strictObject({
-  ratio: Ratio,
-  densityA: positive(),
-  densityB: positive(),
-  total: z.union([z.strictObject({ ml: positive() }), z.strictObject({ g: positive() })]),
+  ratio: Ratio.meta(named('Ratio')),
+  densityA: positive().meta(named('Density of base', 'g/ml')),
+  densityB: positive().meta(named('Density of hardener', 'g/ml')),
+  total: z
+    .union([
+      z.strictObject({ ml: positive().meta(named('Volume', 'ml')) }),
+      z.strictObject({ g: positive().meta(named('Mass', 'g')) }),
+    ])
+    .meta(named('To mix')),
 });
 export type MixSplitInput = z.infer<typeof MixSplitInput>;
 export interface MixSplit {
@@ -64,6 +70,14 @@ export const mixSplitCalc = defineCalc({
   purpose: 'Base and hardener of a batch, by volume and by mass.',
   input: MixSplitInput,
   run: mixSplit,
+  result: {
+    aMl: named('Base', 'ml'),
+    bMl: named('Hardener', 'ml'),
+    aG: named('Base', 'g'),
+    bG: named('Hardener', 'g'),
+    ratioByVolume: named('By volume, to 1'),
+    ratioByMass: named('By mass, to 1'),
+  },
   formula: ['r_mass = r_vol·ρA/ρB', 'part A = total·r/(1 + r), part B = total/(1 + r)'],
   source: 'The card’s ratio and densities.',
   limits: 'The parts’ volumes are taken as adding up.',

@@ -1,15 +1,16 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 import { atLeastZero, ceil, positive, wastePct } from '../calc/number';
 
 export const MortarBatchInput = z.strictObject({
-  volumeL: positive(),
-  bagKg: positive(),
-  yieldLPerBag: positive(),
-  waterLPerBag: atLeastZero(),
-  aggregatePct: z.number().min(0).max(1000).default(0),
-  aggregateDensityKgL: positive().default(2.65),
-  wastePct: wastePct().default(0),
+  volumeL: positive().meta(named('Volume to fill', 'l')),
+  bagKg: positive().meta(named('Bag', 'kg')),
+  yieldLPerBag: positive().meta(named('Yield of a bag', 'l')),
+  waterLPerBag: atLeastZero().meta(named('Water a bag', 'l')),
+  aggregatePct: z.number().min(0).max(1000).default(0).meta(named('Aggregate, of the powder', '%')),
+  aggregateDensityKgL: positive().default(2.65).meta(named('Aggregate density', 'g/ml')),
+  wastePct: wastePct().default(0).meta(named('Lost on tools', '%')),
 });
 export type MortarBatchInput = z.output<typeof MortarBatchInput>;
 export interface MortarBatch {
@@ -58,6 +59,12 @@ export const mortarBatchCalc = defineCalc({
   purpose: 'Bags, water and aggregate of a repair mortar.',
   input: MortarBatchInput,
   run: mortarBatch,
+  result: {
+    bags: named('Bags'),
+    waterL: named('Water', 'l'),
+    aggregateKg: named('Aggregate', 'kg'),
+    madeL: named('Made', 'l'),
+  },
   formula: [
     'per bag = yield + bag·aggregate/100/density',
     'n = V·(1 + waste)/per bag, rounded up; the rest times n',

@@ -1,14 +1,15 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 import { positive, wastePct } from '../calc/number';
 
 export const RubberCrumbInput = z.strictObject({
-  volumeL: positive(),
-  bulkDensityKgL: positive(),
-  compaction: z.number().min(0.1).max(10),
-  binderPct: z.number().min(0).max(100),
-  primerShare: z.number().min(0).max(1),
-  wastePct: wastePct().default(0),
+  volumeL: positive().meta(named('Volume to fill', 'l')),
+  bulkDensityKgL: positive().meta(named('Bulk density', 'g/ml')),
+  compaction: z.number().min(0.1).max(10).meta(named('Compaction')),
+  binderPct: z.number().min(0).max(100).meta(named('Binder', '%')),
+  primerShare: z.number().min(0).max(1).meta(named('Primer, share of binder')),
+  wastePct: wastePct().default(0).meta(named('Waste', '%')),
 });
 export type RubberCrumbInput = z.output<typeof RubberCrumbInput>;
 export interface RubberCrumb {
@@ -53,6 +54,12 @@ export const rubberCrumbCalc = defineCalc({
   purpose: 'Granules and binder of a rubber crumb bed.',
   input: RubberCrumbInput,
   run: rubberCrumb,
+  result: {
+    granulesKg: named('Granules', 'kg'),
+    binderKg: named('Binder', 'kg'),
+    primerKg: named('Primer', 'kg'),
+    mixBinderKg: named('Binder to mix', 'kg'),
+  },
   formula: [
     'G = V·(1 + waste)·bulk·compaction',
     'B = G·binder; primer = B·share; the rest into the granules',

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { MilestoneId } from '../materials/card';
-import { MINUTE } from '../materials/words';
+import { MINUTE } from '../units/clock';
 import { MessageSchema } from '../message/message';
 import { usableMinutes, type Plan } from '../plan/plan';
 import { stepTime } from '../work/step';

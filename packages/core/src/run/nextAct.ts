@@ -1,5 +1,5 @@
 import { MILESTONE_NAMES } from '../materials/card';
-import { MINUTE } from '../materials/words';
+import { MINUTE } from '../units/clock';
 import { m, type Message } from '../message/message';
 import { clockText, dayClockText } from '../schedule/clock';
 import type { GistRound, PlanGist } from './gist';

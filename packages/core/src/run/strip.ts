@@ -1,5 +1,5 @@
 import { MILESTONE_NAMES, type MilestoneId } from '../materials/card';
-import { MINUTE } from '../materials/words';
+import { MINUTE } from '../units/clock';
 import { clockText } from '../schedule/clock';
 import type { CureState } from '../schedule/state';
 import type { GistRound, PlanGist } from './gist';

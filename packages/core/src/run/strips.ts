@@ -1,4 +1,4 @@
-import { MINUTE } from '../materials/words';
+import { MINUTE } from '../units/clock';
 import type { GistRound, PlanGist } from './gist';
 import { mixedOf, type MixedBatch } from './nextAct';
 import { stripOf, type Strip } from './strip';

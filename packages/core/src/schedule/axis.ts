@@ -1,4 +1,4 @@
-import { MINUTE } from '../materials/words';
+import { MINUTE } from '../units/clock';
 
 /** A time axis at two speeds: the near hours wide, then a break, then the far hours coarse. */
 export interface Axis {

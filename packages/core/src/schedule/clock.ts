@@ -1,4 +1,4 @@
-import { MINUTE } from '../materials/words';
+import { MINUTE } from '../units/clock';
 
 const DAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
 const two = (n: number) => String(n).padStart(2, '0');

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Calc } from '../calc/calc';
-import { fieldName, type FieldName } from './fieldNames';
+import type { FieldUnit } from '../calc/field';
+import { shownAs, type FieldName } from '../units/measure';
 
 /** One entry of a calculation's form. Every node but the root has the key of its value. */
 export type FormNode =
@@ -26,8 +27,10 @@ export interface VariantOption {
   fixed: Record<string, unknown>;
 }
 
-/** What a Zod schema says of itself, as far as a form needs it. */
+/** What a Zod schema says of itself, its metadata among it, as far as a form needs it. */
 interface Schema {
+  title?: string;
+  'x-unit'?: FieldUnit;
   type?: string;
   enum?: string[];
   const?: unknown;
@@ -42,6 +45,9 @@ interface Schema {
   anyOf?: Schema[];
 }
 
+const nameOf = ({ title = '', 'x-unit': unit }: Schema): FieldName =>
+  shownAs({ title, 'x-unit': unit });
+
 function groupOf(
   key: string,
   schema: Schema,
@@ -50,7 +56,7 @@ function groupOf(
   const nodes = Object.entries(schema.properties ?? {})
     .filter(([, s]) => s.const === undefined)
     .map(([k, s]) => nodeOf(k, s, !(schema.required ?? []).includes(k)));
-  return { kind: 'group', key, ...fieldName(key), optional, nodes };
+  return { kind: 'group', key, ...nameOf(schema), optional, nodes };
 }
 
 function optionOf(key: string, schema: Schema): VariantOption {
@@ -58,13 +64,12 @@ function optionOf(key: string, schema: Schema): VariantOption {
   const fixed = Object.fromEntries(
     entries.filter(([, s]) => s.const !== undefined).map(([k, s]) => [k, s.const]),
   );
-  const name =
-    Object.values(fixed).map(String)[0] ?? entries.map(([k]) => fieldName(k).label).join(', ');
+  const name = Object.values(fixed).map(String)[0] ?? entries.map(([, s]) => s.title).join(', ');
   return { name, node: groupOf(key, schema, false), fixed };
 }
 
 function nodeOf(key: string, schema: Schema, optional: boolean): FormNode {
-  const named = { key, ...fieldName(key), optional, usual: schema.default };
+  const named = { key, ...nameOf(schema), optional, usual: schema.default };
   const variants = schema.oneOf ?? schema.anyOf;
   if (variants)
     return { kind: 'variant', ...named, options: variants.map((s) => optionOf(key, s)) };

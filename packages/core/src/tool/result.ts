@@ -1,7 +1,8 @@
-import { fig, type Answer } from '../calc/calc';
+import { fig, type Answer, type Calc } from '../calc/calc';
+import type { Named, Names } from '../calc/field';
 import { show, type Shown } from '../units/format';
+import { shownAs } from '../units/measure';
 import type { UnitSystem } from '../units/quantities';
-import { fieldName } from './fieldNames';
 
 /** One line of a calculation's result as a person reads it. */
 export type ResultRow =
@@ -10,8 +11,8 @@ export type ResultRow =
   | { kind: 'table'; key: string; label: string; head: string[]; rows: string[][] };
 
 /** A result's number in the unit of the system in use, rounded to what can be measured. */
-export function showField(key: string, value: number, system: UnitSystem): Shown {
-  const { measure, fixedUnit } = fieldName(key);
+export function showField(named: Named, value: number, system: UnitSystem): Shown {
+  const { measure, fixedUnit } = shownAs(named);
   if (!measure) return { figure: fig(value).replace('-', '−'), unit: fixedUnit };
   return show(value * measure.factor, measure.quantity, system, measure[system]);
 }
@@ -19,8 +20,8 @@ export function showField(key: string, value: number, system: UnitSystem): Shown
 const joined = ({ figure, unit }: Shown): string =>
   unit === '€' ? `${unit}${figure}` : unit ? `${figure} ${unit}` : figure;
 
-function cell(key: string, value: unknown, system: UnitSystem): string {
-  if (typeof value === 'number') return joined(showField(key, value, system));
+function cell(named: Named, value: unknown, system: UnitSystem): string {
+  if (typeof value === 'number') return joined(showField(named, value, system));
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value !== 'string') return '';
   // A moment of a forecast: its day and hour, without the seconds nobody plans by.
@@ -31,34 +32,34 @@ function cell(key: string, value: unknown, system: UnitSystem): string {
 
 /** The fields of an answer, the headline first, ready to be shown. What is only for drawing is left out. */
 export function resultRows(
+  { result, headline }: Pick<Calc, 'result' | 'headline'>,
   answer: Answer<object>,
   system: UnitSystem,
-  headline?: string,
 ): ResultRow[] {
   if (!answer.ok) return [];
-  const { ok: _ok, working: _working, ...fields } = answer;
-  const rows = rowsOf(fields, system);
+  const rows = Object.entries(result).flatMap(([key, named]) => {
+    const value = (answer as unknown as Record<string, unknown>)[key];
+    return named === null || value === undefined ? [] : [rowOf(key, named, value, system)];
+  });
   return [...rows.filter((r) => r.key === headline), ...rows.filter((r) => r.key !== headline)];
 }
 
-function rowsOf(fields: object, system: UnitSystem): ResultRow[] {
-  return Object.entries(fields as Record<string, unknown>).flatMap(([key, value]): ResultRow[] => {
-    const { label } = fieldName(key);
-    if (key === 'curve') return [];
-    if (typeof value === 'number')
-      return [{ kind: 'figure', key, label, shown: showField(key, value, system) }];
-    if (value === null) return [{ kind: 'words', key, label, text: 'none' }];
-    if (!Array.isArray(value))
-      return [{ kind: 'words', key, label, text: cell(key, value, system) }];
-    const first: unknown = value[0];
-    if (typeof first !== 'object' || first === null)
-      return [
-        { kind: 'words', key, label, text: value.length ? value.map(String).join(', ') : 'none' },
-      ];
-    const keys = [...new Set(value.flatMap((row) => Object.keys(row as object)))];
-    const rows = value.map((row) =>
-      keys.map((k) => cell(k, (row as Record<string, unknown>)[k], system)),
-    );
-    return [{ kind: 'table', key, label, head: keys.map((k) => fieldName(k).label), rows }];
-  });
+function rowOf(
+  key: string,
+  named: Named & { of?: Names },
+  value: unknown,
+  system: UnitSystem,
+): ResultRow {
+  const label = named.title;
+  if (typeof value === 'number')
+    return { kind: 'figure', key, label, shown: showField(named, value, system) };
+  const text = (words: string): ResultRow => ({ kind: 'words', key, label, text: words });
+  if (value === null) return text('none');
+  if (!Array.isArray(value)) return text(cell(named, value, system));
+  if (!named.of) return text(value.length ? value.map(String).join(', ') : 'none');
+  const columns = Object.entries(named.of).flatMap(([k, c]) => (c ? [[k, c] as const] : []));
+  const rows = value.map((row) =>
+    columns.map(([k, c]) => cell(c, (row as Record<string, unknown>)[k], system)),
+  );
+  return { kind: 'table', key, label, head: columns.map(([, c]) => c.title), rows };
 }

@@ -8,6 +8,7 @@ import {
   type Refusal,
   type WorkingLine,
 } from '../calc/calc';
+import { named } from '../calc/field';
 import { ceil, floor } from '../calc/number';
 import { WrapDesignInput } from './laminate';
 
@@ -261,6 +262,20 @@ export const wrapDesignCalc = defineCalc({
   purpose: 'Plies, overlap and taper of an engineered wrap on a pipe under pressure.',
   input: WrapDesignInput,
   run: wrapDesign,
+  result: {
+    temperatureFactor: named('Temperature factor'),
+    strainHoopAllow: named('Hoop strain allowed'),
+    strainAxialAllow: named('Axial strain allowed'),
+    hoopMm: named('Against hoop load', 'mm'),
+    axialMm: named('Against axial load', 'mm'),
+    leakMm: named('Against the leak', 'mm'),
+    requiredMm: named('Required', 'mm'),
+    plies: named('Plies'),
+    thicknessMm: named('Thickness', 'mm'),
+    overlapMm: named('Overlap each side', 'mm'),
+    taperMm: named('Taper each side', 'mm'),
+    totalLengthMm: named('Total length', 'mm'),
+  },
   headline: 'plies',
   formula: [
     'Tm = Tg − 20 (thinning) or − 30 (hole); fT = 6·10⁻⁵·(Tm − T)² + 0.001·(Tm − T) + 0.7014, at most 1',

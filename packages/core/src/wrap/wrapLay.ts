@@ -1,15 +1,16 @@
 import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { named } from '../calc/field';
 import { ceil, count, floor, positive } from '../calc/number';
 
 export const WrapLayInput = z.strictObject({
-  outsideDiameterMm: positive(),
-  axialLengthMm: positive(),
-  tapeWidthMm: positive(),
-  overlapPct: z.number().min(0).lt(100).max(99.9999),
-  layers: count().max(1000),
-  plyMm: positive(),
-  rollLengthM: positive(),
+  outsideDiameterMm: positive().meta(named('Outside diameter', 'mm')),
+  axialLengthMm: positive().meta(named('Axial length', 'mm')),
+  tapeWidthMm: positive().meta(named('Tape width', 'mm')),
+  overlapPct: z.number().min(0).lt(100).max(99.9999).meta(named('Overlap', '%')),
+  layers: count().max(1000).meta(named('Layers')),
+  plyMm: positive().meta(named('Ply', 'mm')),
+  rollLengthM: positive().meta(named('Roll length', 'm')),
 });
 export type WrapLayInput = z.output<typeof WrapLayInput>;
 export interface WrapLay {
@@ -67,6 +68,13 @@ export const wrapLayCalc = defineCalc({
   purpose: 'Passes, turns, metres and rolls of tape for a wrap.',
   input: WrapLayInput,
   run: wrapLay,
+  result: {
+    passes: named('Passes'),
+    turnsPerPass: named('Turns a pass'),
+    metres: named('Tape', 'm'),
+    rolls: named('Rolls'),
+    thicknessMm: named('Thickness', 'mm'),
+  },
   formula: [
     'passes = layers/⌊1/(1 − o)⌋, rounded up',
     'a = width·(1 − o); turns = (L − width)/a + 2',

@@ -1,4 +1,4 @@
-import { clockText, dateText, STATION_NAMES, type Axis } from '@kelmot/core';
+import { clockText, DAY, dateText, STATION_NAMES, type Axis } from '@kelmot/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
@@ -18,7 +18,6 @@ import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
 import { useWords } from '@/ui/useWords';
 
-const DAY = 86_400_000;
 const open = (row: ActRow['row']) => router.navigate(`/repair/${row.id}/${row.station}`);
 
 function Head({ row, right }: { row: ActRow['row']; right: string }) {

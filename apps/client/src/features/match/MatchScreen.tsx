@@ -10,6 +10,7 @@ import {
   type Intent,
   type Relax,
   type Schools,
+  MINUTE,
 } from '@kelmot/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
@@ -51,7 +52,7 @@ export function MatchScreen({
   width: number;
 }) {
   const units = useAppSelector((s) => s.settings.units);
-  const now = useNow(60_000);
+  const now = useNow(MINUTE);
   const [intent, setIntent] = useState<Intent>(view.intent);
   const [picked, setPicked] = useState<string | null>(view.plan?.body.card.code ?? null);
   const [all, setAll] = useState(false);

@@ -1,4 +1,4 @@
-import { familyOf, formatDuration, INTENT_NAMES, planBatches, type Plan } from '@kelmot/core';
+import { familyOf, formatDuration, INTENT_NAMES, MINUTE, planBatches, type Plan } from '@kelmot/core';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
@@ -109,7 +109,7 @@ export function PapersScreen() {
   const { id = '' } = useLocalSearchParams<{ id: string }>();
   const { view, error, loading } = useRepair(id);
   const { units, tell } = useWords();
-  const now = useNow(60_000);
+  const now = useNow(MINUTE);
   const [width, setWidth] = useState(0);
   if (!view) return loading || !error ? <Skeleton /> : <Failed say={sayError(error)} />;
   const plan = view.plan?.body;

@@ -1,4 +1,4 @@
-import { demandOfSurvey, familyOf, PERMISSION_NAMES, surveyLines } from '@kelmot/core';
+import { demandOfSurvey, familyOf, MINUTE, PERMISSION_NAMES, surveyLines } from '@kelmot/core';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
@@ -19,7 +19,7 @@ export function ReferralScreen() {
   const { data: site } = useSiteQuery();
   const { data: me } = useMeQuery();
   const { units, tell } = useWords();
-  const now = useNow(60_000);
+  const now = useNow(MINUTE);
   const [width, setWidth] = useState(0);
   if (!view || !site) return loading || !error ? <Skeleton /> : <Failed say={sayError(error)} />;
   const { survey } = view;

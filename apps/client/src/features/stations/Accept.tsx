@@ -1,5 +1,5 @@
 import { mixedBatches, openInAll } from '@kelmot/contract';
-import { curedAt, dateText, dayClockText, gistOf } from '@kelmot/core';
+import { curedAt, DAY, dateText, dayClockText, gistOf, MINUTE } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { PrimaryButton, SecondaryButton } from '@/ui/Button';
@@ -12,7 +12,6 @@ import { StepList } from './Steps';
 import { useKeptText } from './useKeptText';
 import { firstOf, type StationProps } from './StepsStation';
 
-const DAY = 86_400_000;
 
 /** What still stands between this repair and its sign-off; null when it may be signed. */
 function useHeld({ view, plan }: StationProps): string | null {
@@ -33,7 +32,7 @@ export function Accept(props: StationProps) {
   const { data: me } = useMeQuery();
   const [text, setText, drop] = useKeptText(statementKey(view.id));
   const [sure, setSure] = useState(false);
-  const now = useNow(60_000);
+  const now = useNow(MINUTE);
   const closed = view.status === 'closed';
   const zone = zoneMin();
   return (

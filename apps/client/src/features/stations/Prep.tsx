@@ -1,4 +1,4 @@
-import { dayClockText, type Plan } from '@kelmot/core';
+import { dayClockText, MINUTE, type Plan } from '@kelmot/core';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import { LinkButton } from '@/ui/Button';
@@ -12,7 +12,7 @@ import type { StationProps } from './StepsStation';
 
 /** When the forecast lets it be mixed, out of doors. */
 function Windows({ plan }: { plan: Plan }) {
-  const now = useNow(60_000);
+  const now = useNow(MINUTE);
   const clock = (iso: string) => dayClockText(Date.parse(iso), now, zoneMin());
   if (!plan.windows) return null;
   const ahead = plan.windows.filter((w) => Date.parse(w.latestStart) > now);

@@ -1,5 +1,5 @@
 import type { ShelfLot } from '@kelmot/contract';
-import type { Card } from '@kelmot/core';
+import { MINUTE, type Card } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
@@ -111,7 +111,7 @@ function Receive({ card }: { card: Card }) {
 export function Shelf({ card }: { card: Card }) {
   const { data } = useShelfQuery();
   const { data: me } = useMeQuery();
-  const now = useNow(60_000);
+  const now = useNow(MINUTE);
   const [move, { isLoading }] = useMoveStockMutation();
   const lots = (data ?? []).filter((l) => l.cardCode === card.code);
   const canWrite = me !== undefined && me.role !== 'viewer';

@@ -6,6 +6,7 @@ import {
   SUBSTRATE_NAMES,
   type Card,
   type SystemCard,
+  MINUTE,
 } from '@kelmot/core';
 import { useState } from 'react';
 import { FlatList, Pressable, View } from 'react-native';
@@ -119,7 +120,7 @@ function CardRow({ card, shelf }: { card: Card; shelf: string | null }) {
 export function StoreScreen() {
   const { data: cards, isLoading, error, refetch } = useCardsQuery();
   const { data: shelf } = useShelfQuery();
-  const now = useNow(60_000);
+  const now = useNow(MINUTE);
   const onShelf = (code: string) =>
     shelf
       ? shelfText(

@@ -1,4 +1,4 @@
-import { resultRows, type Answer, type ResultRow } from '@kelmot/core';
+import { resultRows, type Answer, type Calc, type ResultRow } from '@kelmot/core';
 import { View } from 'react-native';
 import { useAppSelector } from '@/store/hooks';
 import { StopMark } from '@/ui/marks';
@@ -37,7 +37,7 @@ function Table({ row }: { row: Extract<ResultRow, { kind: 'table' }> }) {
 }
 
 /** The first figure large, the others in rows; or why there is no answer. */
-export function ToolResult({ answer, headline }: { answer: Answer<object>; headline?: string }) {
+export function ToolResult({ calc, answer }: { calc: Calc; answer: Answer<object> }) {
   const units = useAppSelector((s) => s.settings.units);
   if (!answer.ok) {
     return (
@@ -49,7 +49,7 @@ export function ToolResult({ answer, headline }: { answer: Answer<object>; headl
       </View>
     );
   }
-  const [first, ...rest] = resultRows(answer, units, headline);
+  const [first, ...rest] = resultRows(calc, answer, units);
   const small = rest.filter((r) => r.kind !== 'table');
   const tables = [first, ...rest].filter(
     (r): r is Extract<ResultRow, { kind: 'table' }> => r?.kind === 'table',

@@ -108,7 +108,7 @@ function Outcome({
       {answer?.ok && Picture && taken !== null && width > 0 ? (
         <Picture input={taken} answer={answer} width={width - 32} />
       ) : null}
-      {answer ? <ToolResult answer={answer} headline={calc.headline} /> : null}
+      {answer ? <ToolResult calc={calc} answer={answer} /> : null}
       {!answer && state.busy === null && !state.stopped ? (
         <Txt className="text-pencil">The answer stands here once every field can be read.</Txt>
       ) : null}
@@ -206,7 +206,9 @@ function Tool({ calc }: { calc: Calc }) {
               label="Copy the result"
               testID="tool-copy"
               disabled={!answer?.ok}
-              onPress={() => answer && copy('Result', resultText(title, resultRows(answer, units)))}
+              onPress={() =>
+                answer && copy('Result', resultText(title, resultRows(calc, answer, units)))
+              }
             />
             <SecondaryButton
               label="Copy a link"
