@@ -180,6 +180,18 @@ export function batchesAt(view: Recorded): { wet: Mix | null; next: PlanBatch | 
   return { wet, next: planBatches(plan).find((b) => b.no === no) ?? null };
 }
 
+/** Whether each round of the plan is placed whole, in the order they are done; none without a plan. */
+export function roundsPlaced(view: Recorded): boolean[] {
+  const plan = view.plan?.body;
+  if (!plan) return [];
+  const placed = new Set(
+    view.mixes.filter((x) => x.placedAt !== null && x.binnedAt === null).map((x) => x.batchNo),
+  );
+  return plan.rounds.map((round) =>
+    planBatches(plan).every((b) => b.round !== round.id || placed.has(b.no)),
+  );
+}
+
 /** The round at hand: of what is in the pail, else of the next step that belongs to one. */
 export function roundAt(view: Recorded, now: number): string | null {
   const plan = view.plan?.body;

@@ -1,5 +1,5 @@
 import { say, type Against, type Figure, type Verdict } from '@kelmot/core';
-import { Pressable } from 'react-native';
+import { Pressable, View } from 'react-native';
 import { workingShown } from '@/store/view';
 import Svg, { Line, Path } from 'react-native-svg';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
@@ -7,9 +7,23 @@ import { useTheme } from './theme';
 import { Txt } from './Txt';
 
 const WIDTH = 118;
-const LIMIT_X = 100;
+/** Where the limit stands: a most leaves its forbidden side to the right, a least to the left. */
+const LIMIT_X = { max: 88, min: 30 };
+const BAR_Y = 10;
 
-/** A touch shows the working. A figure against its limit: the bar runs from zero, the bracket is the limit; past it the bar goes on dashed. */
+/** Slanted strokes over the side of a limit where the figure must not be. */
+function forbidden(from: number, to: number): string {
+  const strokes = Array.from(
+    { length: Math.max(0, Math.floor((to - from) / 5)) },
+    (_, i) => `M${from + 1 + i * 5} 16l5-12`,
+  );
+  return strokes.join('');
+}
+
+/**
+ * A figure against its limit. The side where it must not be is struck out, right of a most and left of a least; a pointer
+ * is the figure, and the words say the limit. A touch shows the working.
+ */
 export function LimitRule({
   name,
   against,
@@ -28,62 +42,44 @@ export function LimitRule({
   const { value, limit, quantity, sense } = against;
   const colour = { fits: c.moss, if: c.ochre, no: c.oxide }[verdict];
   const inkClass = { fits: 'text-ink', if: 'text-ochreInk', no: 'text-oxideInk' }[verdict];
-  const share = limit === 0 ? (value > 0 ? 1.18 : 0) : Math.max(0, value / limit);
-  const x = Math.min(share, 1.18) * LIMIT_X;
-  // Past a least limit is where it should be; past a most limit the bar goes on dashed.
-  const solid = sense === 'min' ? x : Math.min(x, LIMIT_X);
-  const bracket = sense === 'max' ? `M${LIMIT_X + 5} 2h-5v16h5` : `M${LIMIT_X - 5} 2h5v16h-5`;
+  const at = LIMIT_X[sense];
+  const share = limit === 0 ? (value > 0 ? 2 : 0) : Math.max(0, value / limit);
+  const x = Math.min(share * at, WIDTH - 6);
+  const [badFrom, badTo] = sense === 'max' ? [at, WIDTH] : [0, at];
   const shown = say(value, quantity, units);
   const limitText = say(limit, quantity, units);
+  const words = sense === 'max' ? `${limitText} or less` : `${limitText} or more`;
   return (
     <Pressable
       className="flex-row items-center gap-2 py-0.5"
       role="button"
-      aria-label={`${name} ${shown}, ${sense === 'max' ? 'most' : 'least'} ${limitText}. Show working`}
+      aria-label={`${name} ${shown}, needs ${words}. Show working`}
       aria-expanded={open}
       testID={figure ? `figure-${figure.id}` : undefined}
       disabled={!figure}
       onPress={() => figure && dispatch(workingShown(open ? null : figure))}
     >
-      <Txt as="inline" className="flex-1 font-label" numberOfLines={1}>
-        {name}
-      </Txt>
+      <View className="min-w-0 flex-1">
+        <Txt as="inline" className="font-label" numberOfLines={2}>
+          {name}
+        </Txt>
+        <Txt as="label" numberOfLines={1}>
+          needs {words}
+        </Txt>
+      </View>
       <Txt
         as="inline"
         className={`text-right ${inkClass} ${figure ? `border-teal ${open ? 'border-b-[3px]' : 'border-b-[1.5px] border-dotted'}` : ''}`}
       >
         {shown}
       </Txt>
-      <Svg width={WIDTH} height={20}>
-        <Line x1={0} y1={10} x2={LIMIT_X} y2={10} stroke={c.ink} strokeWidth={1} />
-        {[0.25, 0.5, 0.75].map((q) => (
-          <Line
-            key={q}
-            x1={q * LIMIT_X}
-            y1={8}
-            x2={q * LIMIT_X}
-            y2={12}
-            stroke={c.ink}
-            strokeWidth={0.75}
-          />
-        ))}
-        <Line x1={0} y1={10} x2={solid} y2={10} stroke={colour} strokeWidth={5} />
-        {x > solid ? (
-          <Line
-            x1={LIMIT_X + 2}
-            y1={10}
-            x2={x}
-            y2={10}
-            stroke={colour}
-            strokeWidth={5}
-            strokeDasharray="4 2.5"
-          />
-        ) : null}
-        <Path d={bracket} stroke={c.ink} strokeWidth={2.2} fill="none" />
+      <Svg width={WIDTH} height={22} aria-hidden>
+        <Path d={forbidden(badFrom, badTo)} stroke={c.pencil} strokeWidth={0.9} fill="none" />
+        <Line x1={0} y1={BAR_Y} x2={WIDTH} y2={BAR_Y} stroke={c.ink} strokeWidth={1} />
+        <Line x1={0} y1={BAR_Y} x2={x} y2={BAR_Y} stroke={colour} strokeWidth={5} />
+        <Line x1={at} y1={1} x2={at} y2={19} stroke={c.ink} strokeWidth={2.2} />
+        <Path d={`M${x - 5} 21h10l-5-9Z`} fill={colour} stroke={c.sheet} strokeWidth={1} />
       </Svg>
-      <Txt as="inline" className="w-[68px] text-right">
-        {limitText}
-      </Txt>
     </Pressable>
   );
 }

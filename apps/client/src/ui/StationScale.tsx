@@ -13,10 +13,23 @@ interface ScaleProps {
   onPick: (station: StationId) => void;
   /** Every station named, with its key, as on wide screens. */
   named?: boolean;
+  /** The rounds of the job, whether each is placed: notches at Mix, Build and Cure where there are several. */
+  rounds?: readonly boolean[];
 }
 
-/** The seven stations as a ruler: moss is the way done, the tall tick is here. */
-export function StationScale({ width, current, reached, onPick, named = false }: ScaleProps) {
+/** Stations that are gone through round by round. */
+const BY_ROUND: readonly StationId[] = ['mix', 'build', 'cure'];
+const NOTCH = 6;
+
+/** The seven stations as a ruler: moss is the way done, the tall tick is here, a notch is a round of material. */
+export function StationScale({
+  width,
+  current,
+  reached,
+  onPick,
+  named = false,
+  rounds = [],
+}: ScaleProps) {
   const { c } = useTheme();
   const [peeked, setPeeked] = useState<StationId | null>(null);
   const n = STATIONS.length;
@@ -47,6 +60,19 @@ export function StationScale({ width, current, reached, onPick, named = false }:
             />
           );
         })}
+        {rounds.length > 1
+          ? BY_ROUND.flatMap((id) =>
+              rounds.map((placed, i) => (
+                <Path
+                  key={`${id}${i}`}
+                  d={`M${at(STATIONS.indexOf(id)) + (i - (rounds.length - 1) / 2) * (NOTCH + 4) - NOTCH / 2} 14h${NOTCH}v7l-${NOTCH / 2} 4l-${NOTCH / 2} -4Z`}
+                  fill={placed ? c.moss : c.sheet}
+                  stroke={c.ink}
+                  strokeWidth={1}
+                />
+              )),
+            )
+          : null}
         <Line x1={at(here)} y1={4} x2={at(here)} y2={29} stroke={c.ink} strokeWidth={2.5} />
         <Path d={`M${at(here) - 7} 0h14l-7 9Z`} fill={c.ink} />
       </Svg>

@@ -265,7 +265,12 @@ export function mixSteps(work: Work, round: Round, after: readonly After[] = [])
           ),
           batching.chose && m('For this {chose}.', { chose: batching.chose }),
         ]),
-      { ...own, people: crewOf(round), uses: () => [card.code], figures: () => [`supply.${card.code}`] },
+      {
+        ...own,
+        people: crewOf(round),
+        uses: () => [card.code],
+        figures: () => [`supply.${card.code}`],
+      },
     ),
     ...(batching.pailC === null
       ? []

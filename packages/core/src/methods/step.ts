@@ -1,4 +1,4 @@
-import type { MilestoneId } from '../materials/card';
+import { MILESTONE_NAMES, type MilestoneId } from '../materials/card';
 import { m, type Message } from '../message/message';
 import { touchMinutes } from '../work/batching';
 import type { Round } from '../work/round';
@@ -16,12 +16,14 @@ export const wrong = (sign: string, remedy: string | Message): Wrong => ({
   remedy: typeof remedy === 'string' ? m(remedy) : remedy,
 });
 
-const LATER = m('Not before this moment of its cure.');
 /** Not before a moment of the cure of a round. */
 export const notBefore = (
-  round: Pick<Round, 'id'>,
+  round: Pick<Round, 'id' | 'title'>,
   at: MilestoneId,
-  why: Message = LATER,
+  why: Message = m('{round} must be there first: {moment}.', {
+    round: round.title,
+    moment: MILESTONE_NAMES[at],
+  }),
 ): After => ({
   round: round.id,
   at,

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { Frame } from '@/features/frame/Frame';
 import { SendState } from '@/features/frame/SendState';
-import { listAxis } from '@/features/repairs/benchAxis';
+import { listAxis, ownAxis } from '@/features/repairs/benchAxis';
 import { placeOf, useActs, type ActRow } from '@/features/repairs/useActs';
 import { RepairAside } from '@/features/repair/RepairAside';
 import { sayError, useSiteQuery } from '@/store/api';
@@ -24,7 +24,7 @@ function Head({ row, right }: { row: ActRow['row']; right: string }) {
   return (
     <View className="flex-row items-center gap-2.5">
       <Tag text={row.tag} />
-      <Txt as="row" className="min-w-0 flex-1" numberOfLines={1}>
+      <Txt as="row" className="min-w-0 flex-1" numberOfLines={2}>
         {row.assetName}
       </Txt>
       <Txt as="label" numberOfLines={1}>
@@ -38,11 +38,13 @@ function Head({ row, right }: { row: ActRow['row']; right: string }) {
 function Running({
   item,
   axis,
+  width,
   now,
   ruling,
 }: {
   item: ActRow;
   axis: Axis;
+  width: number;
   now: number;
   ruling: boolean;
 }) {
@@ -50,6 +52,7 @@ function Running({
   const { say, tell } = useWords();
   if (!act) return null;
   const closing = act.phase === 'overcoat' && act.clockTo !== null && act.clockTo - now < 3_600_000;
+  const own = ruling ? ownAxis(act.strip, now, width) : null;
   const right =
     act.phase === 'place'
       ? 'Mix'
@@ -88,9 +91,12 @@ function Running({
                 {tell(s.round.name)}, {s.round.cardCode}
               </Txt>
             ) : null}
+            {atHand && own ? (
+              <AxisRuler axis={own} now={now} label={clockText(now, zoneMin())} />
+            ) : null}
             <CureStrip
               strip={atHand ? act.strip : s.strip}
-              axis={axis}
+              axis={(atHand && own) || axis}
               now={now}
               height={ruling && atHand ? 26 : 14}
               withWindow={s.strip.window !== null}
@@ -177,6 +183,7 @@ export function BenchScreen() {
                 key={item.row.id}
                 item={item}
                 axis={axis}
+                width={width - 32}
                 now={now}
                 ruling={i === 0 && item.act?.clockTo !== null}
               />

@@ -18,11 +18,13 @@ interface FrameProps {
   /** Inside a repair a phone's bar gives way to the station scale. */
   bare?: boolean;
   openId?: string;
+  /** The register is folded away where the screen itself lists the same. */
+  folded?: boolean;
   children: ReactNode;
 }
 
 /** Lays a screen into the layout of the device: one column, two panes, or register, station and section. */
-export function Frame({ tab, aside, bare = false, openId, children }: FrameProps) {
+export function Frame({ tab, aside, bare = false, openId, folded = false, children }: FrameProps) {
   const layout = useLayout();
   const dispatch = useAppDispatch();
   useKey('n', () => router.navigate('/new'));
@@ -40,9 +42,11 @@ export function Frame({ tab, aside, bare = false, openId, children }: FrameProps
     <View className="flex-1 bg-paper">
       <TopBar on={tab} />
       <View className="flex-1 flex-row">
-        <View className="w-[300px] border-r-[1.25px] border-ink">
-          <Register openId={openId} />
-        </View>
+        {folded ? null : (
+          <View className="w-[300px] border-r-[1.25px] border-ink">
+            <Register openId={openId} />
+          </View>
+        )}
         <View className="min-w-0 flex-1">{children}</View>
         {wide && aside ? (
           <View className="w-[380px] border-l-[1.25px] border-ink bg-sheet">{aside}</View>

@@ -111,7 +111,7 @@ export function MatchCard({
       >
         <View className="flex-row items-center gap-3">
           <VerdictMark verdict={verdict} />
-          <Txt as={selected ? 'rowBold' : 'row'} className="min-w-0 flex-1" numberOfLines={1}>
+          <Txt as={selected ? 'rowBold' : 'row'} className="min-w-0 flex-1" numberOfLines={2}>
             {card.code} {card.name}
           </Txt>
           <Txt as="row" className={INK[verdict]}>

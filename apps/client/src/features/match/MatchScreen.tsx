@@ -4,6 +4,7 @@ import {
   familyOf,
   INTENT_NAMES,
   INTENTS,
+  previewFigures,
   settled,
   whyFirst,
   withChanges,
@@ -13,7 +14,7 @@ import {
   MINUTE,
 } from '@kelmot/core';
 import { router } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { pathName } from '@/features/repair/pathNames';
@@ -30,11 +31,11 @@ import { SectionView } from '@/ui/SectionView';
 import { Failed, Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
-import type { RepairView } from '@kelmot/contract';
+import { roundsPlaced, type RepairView } from '@kelmot/contract';
 import { WorkingSheet } from '@/ui/Working';
 import { Compare, MOST_COMPARED } from './Compare';
 import { MatchCard } from './MatchCard';
-import { RefusalBlock } from './RefusalBlock';
+import { RefusalBlock, useRefusals } from './RefusalBlock';
 import { SchoolChoices } from './SchoolChoices';
 import { SecondChoices } from './SecondChoices';
 import { useMatches } from './useMatches';
@@ -76,6 +77,12 @@ export function MatchScreen({
     askedBy(familyOf(view.survey.family).method.schools, chosen?.match.card),
     schools,
   );
+  // The pane beside the list shows the time to service of the card in hand, worked out.
+  const inHand = useMemo(
+    () => (chosen ? (previewFigures(chosen.match, units).ready ?? null) : null),
+    [chosen, units],
+  );
+  const refused = useRefusals(survey).length > 0;
   const before = view.plan?.body;
   const sameSchools =
     JSON.stringify([taken, seconds]) ===
@@ -107,6 +114,12 @@ export function MatchScreen({
       onPress={() => router.navigate(`/repair/${view.id}/prep`)}
       testID="take"
     />
+  ) : refused ? (
+    <PrimaryButton
+      label="Referral sheet"
+      testID="referral"
+      onPress={() => router.navigate(`/referral/${view.id}`)}
+    />
   ) : trial.length > 0 ? (
     <PrimaryButton label="Keep or undo what is tried first" disabled onPress={take} testID="take" />
   ) : (
@@ -124,6 +137,7 @@ export function MatchScreen({
       id={view.id}
       station="match"
       reached={view.station}
+      rounds={roundsPlaced(view)}
       tag={view.tag}
       title={`${ranked.length} cards for ${view.title}`}
       header={
@@ -136,7 +150,7 @@ export function MatchScreen({
           />
         ) : null
       }
-      aside={<RepairAside id={view.id} />}
+      aside={<RepairAside id={view.id} shown={inHand} />}
       action={action}
       sheet={<WorkingSheet namePath={(p) => pathName(view.survey.family, p)} />}
     >
@@ -148,7 +162,7 @@ export function MatchScreen({
           onKeep={repair.canWrite && !begun ? keep : null}
         />
       ) : null}
-      <RefusalBlock survey={survey} repairId={view.id} />
+      <RefusalBlock survey={survey} />
       <View className="gap-2 border-b border-ink px-4 py-3">
         <Txt as="label">Ranked for</Txt>
         <Choices

@@ -1,18 +1,20 @@
 import { demandOfSurvey, PERMISSION_NAMES, type Survey } from '@kelmot/core';
-import { router } from 'expo-router';
 import { View } from 'react-native';
 import { useSiteQuery } from '@/store/api';
-import { SecondaryButton } from '@/ui/Button';
 import { StopMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
 import { useWords } from '@/ui/useWords';
 
-/** A refusal is an answer too: why, who must decide, and the sheet that goes to them. */
-export function RefusalBlock({ survey, repairId }: { survey: Survey; repairId: string }) {
+/** Why a survey is refused before any card is judged; none where it is not. */
+export function useRefusals(survey: Survey) {
   const { data: site } = useSiteQuery();
+  return site ? demandOfSurvey(survey, site.settings).refusals : [];
+}
+
+/** A refusal is an answer too: why, and who must decide. The sheet that goes to them is the screen’s one action. */
+export function RefusalBlock({ survey }: { survey: Survey }) {
   const { tell } = useWords();
-  if (!site) return null;
-  const { refusals } = demandOfSurvey(survey, site.settings);
+  const refusals = useRefusals(survey);
   if (refusals.length === 0) return null;
   return (
     <View role="alert" testID="refusal" className="gap-3 border-b border-ink bg-sheet px-4 py-4">
@@ -29,11 +31,6 @@ export function RefusalBlock({ survey, repairId }: { survey: Survey; repairId: s
           </View>
         </View>
       ))}
-      <SecondaryButton
-        label="Referral sheet"
-        testID="referral"
-        onPress={() => router.navigate(`/referral/${repairId}`)}
-      />
     </View>
   );
 }

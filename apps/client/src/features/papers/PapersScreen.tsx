@@ -1,4 +1,11 @@
-import { familyOf, formatDuration, INTENT_NAMES, MINUTE, planBatches, type Plan } from '@kelmot/core';
+import {
+  familyOf,
+  formatDuration,
+  INTENT_NAMES,
+  MINUTE,
+  planBatches,
+  type Plan,
+} from '@kelmot/core';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
@@ -128,7 +135,7 @@ export function PapersScreen() {
               onPress={() => router.navigate(`/repair/${id}/${view.station}`)}
             />
             <Tag text={view.tag} />
-            <Txt as="row" role="heading" className="min-w-0 flex-1" numberOfLines={1}>
+            <Txt as="row" role="heading" className="min-w-0 flex-1" numberOfLines={2}>
               The whole job
             </Txt>
           </View>

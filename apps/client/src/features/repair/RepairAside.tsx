@@ -1,4 +1,4 @@
-import { dayClockText } from '@kelmot/core';
+import { dayClockText, type Figure } from '@kelmot/core';
 import { router } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 import { useAppSelector } from '@/store/hooks';
@@ -11,8 +11,11 @@ import { pathName } from './pathNames';
 import { sectionOf } from './sectionOf';
 import { useRepair } from './useRepair';
 
-/** The wide layout's third pane: the section over the working of the figure that is open, or of the time to service. */
-export function RepairAside({ id }: { id: string }) {
+/**
+ * The wide layout's third pane: the section over the working of the figure that is open, of the one that the screen has in
+ * hand, or of the time to service.
+ */
+export function RepairAside({ id, shown = null }: { id: string; shown?: Figure | null }) {
   const { view } = useRepair(id);
   const now = useNow(15_000);
   const units = useAppSelector((s) => s.settings.units);
@@ -20,7 +23,7 @@ export function RepairAside({ id }: { id: string }) {
   if (!view) return <Skeleton rows={3} />;
   const drawing = sectionOf(view, now, units, { width: 379, height: 250 });
   const plan = view.plan?.body;
-  const figure = chosen ?? plan?.figures.ready ?? null;
+  const figure = chosen ?? shown ?? plan?.figures.ready ?? null;
   return (
     <ScrollView className="flex-1" role="complementary" aria-label="Section and working">
       {drawing ? (
@@ -38,7 +41,7 @@ export function RepairAside({ id }: { id: string }) {
           />
         ) : (
           <Txt className="text-pencil">
-            Choose a system at Match: every figure then shows its working here.
+            No card fits as it stands. What stops each, and what would let it in, is said beside it.
           </Txt>
         )}
       </View>

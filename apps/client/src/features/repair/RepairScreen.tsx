@@ -20,7 +20,7 @@ import { RepairAside } from './RepairAside';
 import { sectionOf } from './sectionOf';
 import { StationFrame } from './StationFrame';
 import { useRepair, type OpenRepair } from './useRepair';
-import type { RepairView } from '@kelmot/contract';
+import { roundsPlaced, type RepairView } from '@kelmot/contract';
 
 /** A station that works from the plan, or the word that there is none yet. */
 function Planned({
@@ -48,6 +48,7 @@ function Planned({
       id={view.id}
       station={station}
       reached={view.station}
+      rounds={roundsPlaced(view)}
       tag={view.tag}
       title={plan ? `${STATION_NAMES[station]}, ${card}` : STATION_NAMES[station]}
       header={

@@ -14,6 +14,8 @@ interface StationFrameProps {
   id: string | null;
   station: StationId;
   reached: StationId;
+  /** Whether each round of the job is placed, for the notches of the ruler. */
+  rounds?: readonly boolean[];
   tag: string;
   title: string;
   /** The section, over everything else on a phone. */
@@ -33,6 +35,7 @@ export function StationFrame({
   id,
   station,
   reached,
+  rounds,
   tag,
   title,
   header,
@@ -57,14 +60,21 @@ export function StationFrame({
           <View className="flex-row items-center gap-2 bg-sheet pr-4">
             <BackArrow label="Back to the bench" onPress={() => router.navigate('/')} />
             {tag ? <Tag text={tag} /> : null}
-            <Txt as="row" role="heading" className="min-w-0 flex-1" numberOfLines={1}>
+            <Txt as="row" role="heading" className="min-w-0 flex-1" numberOfLines={2}>
               {title || STATION_NAMES[station]}
             </Txt>
             <SendState quiet />
           </View>
         ) : width > 0 ? (
           <>
-            <StationScale width={width} current={station} reached={reached} onPick={go} named />
+            <StationScale
+              width={width}
+              current={station}
+              reached={reached}
+              rounds={rounds}
+              onPick={go}
+              named
+            />
             <View className="flex-row items-center gap-3 border-y border-ink bg-sheet px-4 py-2">
               {tag ? <Tag text={tag} /> : null}
               <Txt as="row" role="heading">
@@ -87,7 +97,13 @@ export function StationFrame({
       </View>
       {action ? <View className="border-t border-rule bg-paper px-4 py-3">{action}</View> : null}
       {layout === 'phone' && width > 0 ? (
-        <StationScale width={width} current={station} reached={reached} onPick={go} />
+        <StationScale
+          width={width}
+          current={station}
+          reached={reached}
+          rounds={rounds}
+          onPick={go}
+        />
       ) : null}
     </Frame>
   );

@@ -33,7 +33,7 @@ function Line({ item, now, open }: { item: ActRow; now: number; open: boolean })
         <Txt as="inline" className="font-head">
           {row.tag}
         </Txt>
-        <Txt as="inline" className="flex-1 font-label" numberOfLines={1}>
+        <Txt as="inline" className="flex-1 font-label" numberOfLines={2}>
           {row.assetName}
         </Txt>
         {stopped ? (
@@ -44,7 +44,7 @@ function Line({ item, now, open }: { item: ActRow; now: number; open: boolean })
             </Txt>
           </View>
         ) : (
-          <Txt as="label" className="max-w-[60%] text-ink" numberOfLines={1}>
+          <Txt as="label" className="max-w-[45%] text-right text-ink" numberOfLines={2}>
             {say}
           </Txt>
         )}

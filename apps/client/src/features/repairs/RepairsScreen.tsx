@@ -1,17 +1,87 @@
-import { dateText, dayClockText, INTENT_NAMES } from '@kelmot/core';
+import { dateText, dayClockText, INTENT_NAMES, STATION_NAMES, STATIONS } from '@kelmot/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { FlatList, Pressable, TextInput, View } from 'react-native';
 import { Frame } from '@/features/frame/Frame';
+import { RepairAside } from '@/features/repair/RepairAside';
 import { sayError } from '@/store/api';
 import { Tag } from '@/ui/Button';
 import { Choices } from '@/ui/fields';
+import { useLayout } from '@/ui/layout';
 import { StopMark } from '@/ui/marks';
 import { Empty, Failed, Skeleton } from '@/ui/states';
+import { Table, type Column } from '@/ui/Table';
 import { useTheme } from '@/ui/theme';
 import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
 import { placeOf, useActs, type ActRow } from './useActs';
+
+/** When it must be back, or when it was closed and is looked at again. */
+function whenText({ row }: ActRow, now: number): string {
+  const zone = zoneMin();
+  const day = (at: string) => dateText(Date.parse(at), zone);
+  return row.status === 'closed'
+    ? `Closed ${day(row.updatedAt)}${row.dueOn ? `, look again ${day(row.dueOn)}` : ''}`
+    : `Back by ${dayClockText(Date.parse(row.backBy), now, zone)}`;
+}
+
+const columnsAt = (now: number): Column<ActRow>[] => [
+  {
+    key: 'tag',
+    title: 'Tag',
+    share: 1.1,
+    text: ({ row }) => row.tag,
+    cell: ({ row }) => (
+      <Txt as="inline" className="font-head">
+        {row.tag}
+      </Txt>
+    ),
+  },
+  { key: 'asset', title: 'Asset', share: 2.4, text: ({ row }) => row.assetName },
+  { key: 'damage', title: 'Damage', share: 2.2, text: ({ row }) => row.title },
+  { key: 'card', title: 'Card', share: 0.9, text: ({ row }) => row.cardCode ?? '' },
+  {
+    key: 'intent',
+    title: 'Meant',
+    share: 1.2,
+    text: ({ row }) => INTENT_NAMES[row.intent].toLowerCase(),
+  },
+  {
+    key: 'station',
+    title: 'Station',
+    share: 0.9,
+    text: ({ row }) => (row.status === 'closed' ? 'closed' : STATION_NAMES[row.station]),
+    by: ({ row }) => STATIONS.indexOf(row.station),
+  },
+  {
+    key: 'next',
+    title: 'Next',
+    share: 2.2,
+    text: ({ say }) => say,
+    by: ({ act, row }) => act?.clockTo ?? Date.parse(row.backBy),
+    cell: (item) => {
+      const stopped = placeOf(item) === 'stopped' && item.row.status === 'open';
+      return (
+        <View className="flex-row items-center gap-1.5">
+          {stopped ? <StopMark size={15} /> : null}
+          <Txt as="inline" className={stopped ? 'text-oxideInk' : ''}>
+            {item.say}
+          </Txt>
+        </View>
+      );
+    },
+  },
+  {
+    key: 'when',
+    title: 'When',
+    share: 2,
+    text: (item) => whenText(item, now),
+    by: ({ row }) => Date.parse(row.status === 'closed' ? row.updatedAt : row.backBy),
+  },
+];
+
+const openRepair = ({ row }: ActRow) => router.navigate(`/repair/${row.id}/${row.station}`);
+const nameOf = ({ row }: ActRow) => `${row.tag} ${row.assetName}, ${row.title}`;
 
 const FILTERS = [
   { value: 'open', label: 'Open' },
@@ -22,23 +92,18 @@ type Filter = (typeof FILTERS)[number]['value'];
 
 function Row({ item, now }: { item: ActRow; now: number }) {
   const { row, say } = item;
-  const zone = zoneMin();
   const stopped = placeOf(item) === 'stopped' && row.status === 'open';
-  const when =
-    row.status === 'closed'
-      ? `Closed ${dateText(Date.parse(row.updatedAt), zone)}${row.dueOn ? `, look again ${dateText(Date.parse(row.dueOn), zone)}` : ''}`
-      : `Back by ${dayClockText(Date.parse(row.backBy), now, zone)}`;
   return (
     <Pressable
       role="link"
-      aria-label={`${row.tag} ${row.assetName}, ${row.title}`}
+      aria-label={nameOf(item)}
       testID={`repair-${row.tag}`}
-      onPress={() => router.navigate(`/repair/${row.id}/${row.station}`)}
+      onPress={() => openRepair(item)}
       className="gap-1 border-b border-rule px-4 py-2.5 active:bg-shade"
     >
       <View className="flex-row items-center gap-2">
         <Tag text={row.tag} />
-        <Txt as="row" className="flex-1" numberOfLines={1}>
+        <Txt as="row" className="flex-1" numberOfLines={2}>
           {row.assetName}
         </Txt>
         {stopped ? <StopMark size={20} /> : null}
@@ -52,7 +117,7 @@ function Row({ item, now }: { item: ActRow; now: number }) {
           {row.cardCode ? `, ${row.cardCode}` : ''}, {INTENT_NAMES[row.intent].toLowerCase()}
         </Txt>
         <Txt as="label" numberOfLines={1}>
-          {when}
+          {whenText(item, now)}
         </Txt>
       </View>
     </Pressable>
@@ -69,8 +134,18 @@ export function RepairsScreen() {
     { status, q: q.trim() },
     now,
   );
+  const wide = useLayout() === 'wide';
+  const [hand, setHand] = useState<string | null>(null);
+  const inHand = acts.find((a) => a.row.id === hand) ?? acts[0];
+  const more = () => {
+    if (hasNextPage) void fetchNextPage();
+  };
   return (
-    <Frame tab="repairs">
+    <Frame
+      tab="repairs"
+      folded={wide}
+      aside={inHand ? <RepairAside key={inHand.row.id} id={inHand.row.id} /> : null}
+    >
       <View className="gap-3 border-b border-ink bg-paper px-4 py-3">
         <Txt as="screen" role="heading">
           Repairs
@@ -102,13 +177,28 @@ export function RepairsScreen() {
           {q.trim() ? 'Try a tag, a part of a name, or All.' : 'A repair starts with its survey.'}
         </Empty>
       ) : null}
-      <FlatList
-        data={acts}
-        keyExtractor={(a) => a.row.id}
-        renderItem={({ item }) => <Row item={item} now={now} />}
-        onEndReached={() => hasNextPage && void fetchNextPage()}
-        initialNumToRender={16}
-      />
+      {wide && acts.length > 0 ? (
+        <Table
+          name="Repairs"
+          columns={columnsAt(now)}
+          rows={acts}
+          keyOf={(a) => a.row.id}
+          labelOf={nameOf}
+          testIdOf={(a) => `repair-${a.row.tag}`}
+          inHand={inHand?.row.id ?? null}
+          onHand={(a) => setHand(a.row.id)}
+          onOpen={openRepair}
+          onEnd={more}
+        />
+      ) : (
+        <FlatList
+          data={acts}
+          keyExtractor={(a) => a.row.id}
+          renderItem={({ item }) => <Row item={item} now={now} />}
+          onEndReached={more}
+          initialNumToRender={16}
+        />
+      )}
     </Frame>
   );
 }

@@ -1,4 +1,4 @@
-import { axisOf, MINUTE, type Axis } from '@kelmot/core';
+import { axisOf, MINUTE, type Axis, type Strip } from '@kelmot/core';
 import { zoneMin } from '@/ui/useNow';
 
 /** The axis shared by a list: half an hour back, an hour and a quarter wide, then a day coarse. Now stands still on it. */
@@ -10,6 +10,24 @@ export function listAxis(now: number, width: number): Axis {
     to: minute + 30 * 60 * MINUTE,
     width,
     nearShare: 0.66,
+    zoneMin: zoneMin(),
+  });
+}
+
+/** A working life shorter than this is crushed on the shared axis. */
+const SHORT_MS = 60 * MINUTE;
+
+/** An axis of its own for what rules the screen while its life is short: the life wide, the rest of the cure coarse. */
+export function ownAxis(strip: Strip, now: number, width: number): Axis | null {
+  const lifeEnds = strip.segments[1]?.to;
+  if (lifeEnds === undefined || lifeEnds < now || lifeEnds - strip.start > SHORT_MS) return null;
+  const life = lifeEnds - strip.start;
+  return axisOf({
+    from: strip.start - life * 0.08,
+    nearTo: lifeEnds + life * 0.1,
+    to: strip.end,
+    width,
+    nearShare: 0.8,
     zoneMin: zoneMin(),
   });
 }

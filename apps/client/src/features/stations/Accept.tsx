@@ -12,7 +12,6 @@ import { StepList } from './Steps';
 import { useKeptText } from './useKeptText';
 import { firstOf, type StationProps } from './StepsStation';
 
-
 /** What still stands between this repair and its sign-off; null when it may be signed. */
 function useHeld({ view, plan }: StationProps): string | null {
   const now = useNow(5000);

@@ -87,7 +87,7 @@ export function Cure(props: StationProps) {
           {strip.late ? 'late' : 'in time'}
         </Txt>
       </View>
-      {strips.length > 1 ? <RoundStrips view={view} plan={plan} /> : null}
+      {strips.length > 1 ? <RoundStrips view={view} plan={plan} except={main.round.id} /> : null}
       <Outlook plan={plan} />
       {mainRound && strips.length > 1 ? (
         <View className="border-b border-rule px-4 py-2">

@@ -49,12 +49,22 @@ function stateText({ strip, begun }: RoundStrip, now: number): string {
     : `good from ${clock(strip.ready)}`;
 }
 
-/** Every round of the job, one strip each, on one axis with now drawn through. */
-export function RoundStrips({ view, plan }: { view: RepairView; plan: Plan }) {
+/** Every round of the job but the one that stands large beside it, one strip each, on one axis with now drawn through. */
+export function RoundStrips({
+  view,
+  plan,
+  except,
+}: {
+  view: RepairView;
+  plan: Plan;
+  except?: string;
+}) {
   const now = useNow();
   const { tell, units } = useWords();
   const [width, setWidth] = useState(0);
-  const strips = stripsOf(gistOf(plan), mixedBatches(view.mixes), now);
+  const strips = stripsOf(gistOf(plan), mixedBatches(view.mixes), now).filter(
+    (s) => s.round.id !== except,
+  );
   if (strips.length === 0) return null;
   const axis = width > 0 ? axisFor(strips, now, width) : null;
   return (

@@ -9,14 +9,16 @@ import {
   MINUTE,
 } from '@kelmot/core';
 import { useState } from 'react';
-import { FlatList, Pressable, View } from 'react-native';
+import { FlatList, Pressable, ScrollView, View } from 'react-native';
 import { Frame } from '@/features/frame/Frame';
 import { sayError, useCardsQuery, useShelfQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
 import { CardEdit, CardTools } from './CardTools';
 import { Shelf, shelfText } from './Shelf';
 import { Tag } from '@/ui/Button';
+import { useLayout } from '@/ui/layout';
 import { Empty, Failed, Skeleton } from '@/ui/states';
+import { Table, type Column } from '@/ui/Table';
 import { Txt } from '@/ui/Txt';
 import { useNow } from '@/ui/useNow';
 
@@ -81,6 +83,23 @@ function SystemFigures({ card }: { card: SystemCard }) {
   );
 }
 
+/** All that is known of a card: its figures, its shelf, its file. */
+function CardDetail({ card }: { card: Card }) {
+  return (
+    <>
+      {card.role === 'system' ? <SystemFigures card={card} /> : null}
+      <Shelf card={card} />
+      <CardEdit card={card} />
+      {card.mustNotTouch.length > 0 ? (
+        <Txt className="pb-3 text-pencil">Must not touch: {card.mustNotTouch.join(', ')}.</Txt>
+      ) : null}
+    </>
+  );
+}
+
+const packsText = (card: Card) =>
+  card.packs.map((p) => `${p.label} ${say(p.price, 'money')}`).join(', ');
+
 function CardRow({ card, shelf }: { card: Card; shelf: string | null }) {
   const [open, setOpen] = useState(false);
   return (
@@ -95,24 +114,58 @@ function CardRow({ card, shelf }: { card: Card; shelf: string | null }) {
       >
         <View className="flex-row items-center gap-2.5">
           <Tag text={card.code} />
-          <Txt as="row" className="min-w-0 flex-1" numberOfLines={1}>
+          <Txt as="row" className="min-w-0 flex-1" numberOfLines={2}>
             {card.name}
           </Txt>
           <Txt as="label">version {card.version}</Txt>
         </View>
         <Txt>{card.summary}</Txt>
         <Txt as="label">
-          {card.packs.map((p) => `${p.label} ${say(p.price, 'money')}`).join(', ')}
+          {packsText(card)}
           {shelf === null ? '' : `; ${shelf}`}
         </Txt>
       </Pressable>
-      {open && card.role === 'system' ? <SystemFigures card={card} /> : null}
-      {open ? <Shelf card={card} /> : null}
-      {open ? <CardEdit card={card} /> : null}
-      {open && card.mustNotTouch.length > 0 ? (
-        <Txt className="pb-3 text-pencil">Must not touch: {card.mustNotTouch.join(', ')}.</Txt>
-      ) : null}
+      {open ? <CardDetail card={card} /> : null}
     </View>
+  );
+}
+
+const columnsOf = (onShelf: (code: string) => string | null): Column<Card>[] => [
+  {
+    key: 'code',
+    title: 'Code',
+    share: 1,
+    text: (c) => c.code,
+    cell: (c) => (
+      <Txt as="inline" className="font-head">
+        {c.code}
+      </Txt>
+    ),
+  },
+  { key: 'name', title: 'Name', share: 2.6, text: (c) => c.name },
+  { key: 'role', title: 'Kind', share: 1, text: (c) => (c.role === 'system' ? 'system' : 'aid') },
+  { key: 'summary', title: 'For', share: 4, text: (c) => c.summary },
+  { key: 'packs', title: 'Packs', share: 2.4, text: packsText },
+  { key: 'shelf', title: 'On the shelf', share: 1.8, text: (c) => onShelf(c.code) ?? '' },
+  {
+    key: 'version',
+    title: 'Version',
+    share: 0.8,
+    text: (c) => String(c.version),
+    by: (c) => c.version,
+  },
+];
+
+/** The card in hand, in the third pane. */
+function CardAside({ card }: { card: Card }) {
+  return (
+    <ScrollView className="flex-1 px-4 py-3" role="complementary" aria-label="Card in hand">
+      <Txt as="rowBold" role="heading">
+        {card.code} {card.name}
+      </Txt>
+      <Txt className="pb-3">{card.summary}</Txt>
+      <CardDetail card={card} />
+    </ScrollView>
   );
 }
 
@@ -121,6 +174,9 @@ export function StoreScreen() {
   const { data: cards, isLoading, error, refetch } = useCardsQuery();
   const { data: shelf } = useShelfQuery();
   const now = useNow(MINUTE);
+  const wide = useLayout() === 'wide';
+  const [hand, setHand] = useState<string | null>(null);
+  const inHand = cards?.find((c) => c.code === hand) ?? cards?.[0];
   const onShelf = (code: string) =>
     shelf
       ? shelfText(
@@ -129,7 +185,11 @@ export function StoreScreen() {
         )
       : null;
   return (
-    <Frame tab="store">
+    <Frame
+      tab="store"
+      folded={wide}
+      aside={inHand ? <CardAside key={inHand.code} card={inHand} /> : null}
+    >
       <View className="border-b border-ink px-4 py-3">
         <Txt as="screen" role="heading">
           Store
@@ -141,12 +201,28 @@ export function StoreScreen() {
       {cards?.length === 0 ? (
         <Empty title="No cards yet.">A planner adds the materials your site uses.</Empty>
       ) : null}
-      <FlatList
-        ListHeaderComponent={cards ? <CardTools cards={cards} /> : null}
-        data={cards ?? []}
-        keyExtractor={(c) => c.code}
-        renderItem={({ item }) => <CardRow card={item} shelf={onShelf(item.code)} />}
-      />
+      {wide && cards && cards.length > 0 ? (
+        <>
+          <CardTools cards={cards} />
+          <Table
+            name="Cards"
+            columns={columnsOf(onShelf)}
+            rows={cards}
+            keyOf={(c) => c.code}
+            labelOf={(c) => `${c.code} ${c.name}`}
+            testIdOf={(c) => `card-${c.code}`}
+            inHand={inHand?.code ?? null}
+            onOpen={(c) => setHand(c.code)}
+          />
+        </>
+      ) : (
+        <FlatList
+          ListHeaderComponent={cards ? <CardTools cards={cards} /> : null}
+          data={cards ?? []}
+          keyExtractor={(c) => c.code}
+          renderItem={({ item }) => <CardRow card={item} shelf={onShelf(item.code)} />}
+        />
+      )}
     </Frame>
   );
 }

@@ -105,7 +105,7 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
                 className="min-h-[48px] flex-row items-center gap-2.5 border-b border-rule active:bg-shade"
               >
                 <Tag text={a.tag} />
-                <Txt as="inline" className="min-w-0 flex-1" numberOfLines={1}>
+                <Txt as="inline" className="min-w-0 flex-1" numberOfLines={2}>
                   {a.name}
                 </Txt>
                 <Txt as="label" numberOfLines={1} className="max-w-[40%]">

@@ -23,6 +23,7 @@ import { WorkingRows } from '@/ui/Working';
 import { pictures } from './pictures';
 import { Fields } from './ToolForm';
 import { resultText, ToolResult } from './ToolResult';
+import { useCopy } from '@/ui/useCopy';
 import { useCalc, type CalcState } from './useCalc';
 
 /** What the address carries, if it can be read: a link shared by somebody else. */
@@ -135,7 +136,7 @@ function Tool({ calc }: { calc: Calc }) {
   const layout = useLayout();
   const { form, typed, example, put, units } = useTyped(calc);
   const [width, setWidth] = useState(0);
-  const [said, setSaid] = useState('');
+  const { copy, said, byHand } = useCopy();
   const [before, setBefore] = useState<Typed | null>(null);
   const read = useMemo(() => readTyped(form, typed, units), [form, typed, units]);
   const input = read.issues.length === 0 ? read.value : null;
@@ -148,13 +149,6 @@ function Tool({ calc }: { calc: Calc }) {
     state.result?.status === 'answer' ? (state.result.answer as ReturnType<Calc['run']>) : null;
   const title = calcTitle(calc.name);
 
-  const copy = (what: string, text: string) => {
-    // Without the right to the clipboard the text is shown instead, to be taken by hand.
-    navigator.clipboard?.writeText(text).then(
-      () => setSaid(`${what} copied.`),
-      () => setSaid(text),
-    );
-  };
   const link = () =>
     `${globalThis.location?.origin ?? ''}/know-how/${calc.name}?in=${encodeURIComponent(JSON.stringify(input))}`;
   const outcome = (at: number) => (
@@ -185,7 +179,7 @@ function Tool({ calc }: { calc: Calc }) {
     >
       <View className="flex-row items-center gap-2 border-b border-ink bg-sheet pr-4">
         <BackArrow label="Back to Know-how" onPress={() => router.navigate('/know-how')} />
-        <Txt as="row" role="heading" className="min-w-0 flex-1" numberOfLines={1}>
+        <Txt as="row" role="heading" className="min-w-0 flex-1" numberOfLines={2}>
           {title}
         </Txt>
         <Txt as="label">quick tool</Txt>
@@ -237,9 +231,9 @@ function Tool({ calc }: { calc: Calc }) {
             ) : null}
           </View>
           <View role="status" aria-live="polite">
-            {said ? (
+            {byHand || said ? (
               <Txt as="inline" selectable testID="tool-said">
-                {said}
+                {byHand ?? said}
               </Txt>
             ) : null}
           </View>

@@ -1,0 +1,135 @@
+import { useMemo, useState, type ReactNode } from 'react';
+import { FlatList, Pressable, View } from 'react-native';
+import { useCopy } from './useCopy';
+import { LinkButton } from './Button';
+import { Txt } from './Txt';
+
+export interface Column<R> {
+  key: string;
+  title: string;
+  /** Share of the width. */
+  share: number;
+  text: (row: R) => string;
+  /** What it is sorted by; its text where it is left out. */
+  by?: (row: R) => string | number;
+  cell?: (row: R) => ReactNode;
+}
+
+interface TableProps<R> {
+  name: string;
+  columns: readonly Column<R>[];
+  rows: readonly R[];
+  keyOf: (row: R) => string;
+  /** Name and test id of a row as a whole. */
+  labelOf: (row: R) => string;
+  testIdOf: (row: R) => string;
+  /** The row in hand; a list that opens its rows elsewhere is told when a pointer or the keyboard is on one. */
+  inHand: string | null;
+  onHand?: (row: R) => void;
+  onOpen: (row: R) => void;
+  onEnd?: () => void;
+}
+
+interface Sorted {
+  key: string;
+  down: boolean;
+}
+
+function inOrder<R>(rows: readonly R[], columns: readonly Column<R>[], sorted: Sorted | null): R[] {
+  const column = sorted && columns.find((c) => c.key === sorted.key);
+  if (!column) return [...rows];
+  const by = column.by ?? column.text;
+  const way = sorted.down ? -1 : 1;
+  return [...rows].sort((p, q) => {
+    const [a, b] = [by(p), by(q)];
+    return (
+      way *
+      (typeof a === 'number' && typeof b === 'number' ? a - b : String(a).localeCompare(String(b)))
+    );
+  });
+}
+
+/** A dense table of the wide layout: sorts by any column, copies out, and says which row is in hand. */
+export function Table<R>(props: TableProps<R>) {
+  const { name, columns, rows, keyOf, labelOf, testIdOf, inHand, onHand, onOpen, onEnd } = props;
+  const [sorted, setSorted] = useState<Sorted | null>(null);
+  const { copy, said, byHand } = useCopy();
+  const shown = useMemo(() => inOrder(rows, columns, sorted), [rows, columns, sorted]);
+  const asText = () =>
+    [columns.map((c) => c.title), ...shown.map((row) => columns.map((c) => c.text(row)))]
+      .map((cells) => cells.map((t) => t.replace(/\s+/g, ' ')).join('\t'))
+      .join('\n');
+  return (
+    <View className="min-h-0 flex-1" role="table" aria-label={name}>
+      <View role="row" className="flex-row items-center gap-3 border-b border-ink px-4">
+        {columns.map((c) => {
+          const on = sorted?.key === c.key;
+          return (
+            <View
+              key={c.key}
+              role="columnheader"
+              aria-sort={on ? (sorted.down ? 'descending' : 'ascending') : 'none'}
+              style={{ flex: c.share }}
+            >
+              <Pressable
+                role="button"
+                aria-label={`Sort by ${c.title.toLowerCase()}`}
+                testID={`sort-${c.key}`}
+                onPress={() => setSorted({ key: c.key, down: on && !sorted.down })}
+                className="min-h-[40px] justify-center"
+              >
+                <Txt as="label" className={on ? 'text-ink' : ''}>
+                  {c.title} {on ? (sorted.down ? '↓' : '↑') : ''}
+                </Txt>
+              </Pressable>
+            </View>
+          );
+        })}
+        <View className="w-14 items-end">
+          <LinkButton
+            label={said ? 'Copied' : 'Copy'}
+            hint={`Copy the table of ${name.toLowerCase()}`}
+            testID="table-copy"
+            onPress={() => copy('Table', asText())}
+          />
+        </View>
+      </View>
+      {byHand ? (
+        <Txt selectable className="border-b border-rule px-4 py-2">
+          {byHand}
+        </Txt>
+      ) : null}
+      <FlatList
+        data={shown}
+        keyExtractor={keyOf}
+        initialNumToRender={30}
+        onEndReached={onEnd}
+        renderItem={({ item }) => (
+          <Pressable
+            role="row"
+            aria-label={labelOf(item)}
+            aria-selected={keyOf(item) === inHand}
+            testID={testIdOf(item)}
+            onPress={() => onOpen(item)}
+            onFocus={() => onHand?.(item)}
+            onHoverIn={() => onHand?.(item)}
+            className={`min-h-[40px] flex-row items-center gap-3 border-b border-rule px-4 py-1.5 ${keyOf(item) === inHand ? 'bg-sheet' : ''}`}
+          >
+            {columns.map((c) => (
+              <View key={c.key} role="cell" style={{ flex: c.share }}>
+                {c.cell ? (
+                  c.cell(item)
+                ) : (
+                  <Txt as="inline" className="font-label">
+                    {c.text(item)}
+                  </Txt>
+                )}
+              </View>
+            ))}
+            <View className="w-14" aria-hidden />
+          </Pressable>
+        )}
+      />
+    </View>
+  );
+}
