@@ -1,10 +1,13 @@
 import {
+  askedBy,
   checkPlan,
   families,
+  familyOf,
   makePlan,
   planBatches,
   word,
   type Plan,
+  type Schools,
   type SystemCard,
 } from '@kelmot/core';
 import fc from 'fast-check';
@@ -12,6 +15,8 @@ import { demoCards, siteSettings, systemCards } from '../src/index';
 import { AT, surveys } from './surveys';
 
 const RUNS = 200;
+/** Few cards inject a wall, and the usual water is too sour or too hot for them: more surveys for as many plans. */
+const MORE_RUNS: Record<string, number> = { F11: 800 };
 const context = { library: demoCards };
 
 /** Everything a person reads of a plan, in words. */
@@ -50,30 +55,46 @@ function lawful(plan: Plan): void {
   }
 }
 
-test.each(families().map((f) => f.id))('%s: the laws hold whatever is surveyed', (family) => {
-  const cards = systemCards.filter((c) => c.families.includes(family));
-  let made = 0;
-  fc.assert(
-    fc.property(surveys(family), fc.nat(), (survey, turn) => {
-      if (!survey) return;
-      // The first card that gives a plan, from a place of its own for each survey.
-      for (let i = 0; i < cards.length; i++) {
-        const card = cards[(turn + i) % cards.length] as SystemCard;
-        const result = makePlan(survey, card, siteSettings, AT, context);
-        if (!result.ok) {
-          // A plan that breaks a law is never given: then the planner is wrong, and not the survey.
-          expect([card.code, word(result.why)]).toEqual([
-            card.code,
-            expect.not.stringMatching(/does not hold|NaN|undefined/),
-          ]);
-          continue;
-        }
-        made += 1;
-        lawful(result.plan);
-        break;
-      }
-    }),
-    { numRuns: RUNS, seed: 20261126 },
+/** Schools as a person might settle them: any answer to each that is asked for a card. */
+function settledBy(family: string, card: SystemCard, picks: readonly number[]): Schools {
+  const asked = askedBy(familyOf(family).method.schools, card);
+  return Object.fromEntries(
+    asked.map(({ id, options }, i) => [
+      id,
+      options[(picks[i % picks.length] ?? 0) % options.length]?.value ?? '',
+    ]),
   );
-  expect(made).toBeGreaterThan(RUNS / 20);
-});
+}
+const picks = fc.array(fc.nat({ max: 11 }), { minLength: 6, maxLength: 6 });
+
+test.each(families().map((f) => f.id))(
+  '%s: the laws hold whatever is surveyed and settled',
+  (family) => {
+    const cards = systemCards.filter((c) => c.families.includes(family));
+    let made = 0;
+    fc.assert(
+      fc.property(surveys(family), fc.nat(), picks, (survey, turn, picked) => {
+        if (!survey) return;
+        // The first card that gives a plan, from a place of its own for each survey.
+        for (let i = 0; i < cards.length; i++) {
+          const card = cards[(turn + i) % cards.length] as SystemCard;
+          const schools = settledBy(family, card, picked);
+          const result = makePlan(survey, card, siteSettings, AT, { ...context, schools });
+          if (!result.ok) {
+            // A plan that breaks a law is never given: then the planner is wrong, and not the survey.
+            expect([card.code, word(result.why)]).toEqual([
+              card.code,
+              expect.not.stringMatching(/does not hold|NaN|undefined/),
+            ]);
+            continue;
+          }
+          made += 1;
+          lawful(result.plan);
+          break;
+        }
+      }),
+      { numRuns: MORE_RUNS[family] ?? RUNS, seed: 20261126 },
+    );
+    expect(made).toBeGreaterThan(RUNS / 20);
+  },
+);

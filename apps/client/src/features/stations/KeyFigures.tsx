@@ -1,22 +1,37 @@
 import type { Plan, StationId } from '@kelmot/core';
 import { View } from 'react-native';
 import { FigureText } from '@/ui/FigureText';
+import { useWords } from '@/ui/useWords';
 
 const MOST = 4;
 
 /** The first figures that the steps of a station name: a family brings its own, and no screen knows which. */
 export function KeyFigures({ plan, station }: { plan: Plan; station: StationId }) {
-  const ids = plan.steps.filter((s) => s.station === station).flatMap((s) => s.figures);
-  const figures = [...new Set(ids)]
-    .flatMap((id) => (plan.figures[id] ? [plan.figures[id]] : []))
+  const { tell } = useWords();
+  const named = plan.steps
+    .filter((s) => s.station === station)
+    .flatMap((s) => s.figures.map((id) => [id, s.round] as const));
+  const figures = [...new Map(named)]
+    .flatMap(([id, roundId]) => {
+      const figure = plan.figures[id];
+      // Of several rounds a figure says which one it is of.
+      const round = id.startsWith('round.') && plan.rounds.length > 1 ? roundId : null;
+      const of = plan.rounds.find((r) => r.id === round);
+      return figure ? [{ figure, of: of ? `${tell(of.name).toLowerCase()}, ` : '' }] : [];
+    })
     // An edge or a bed of nothing tells nothing.
-    .filter((f) => f.value !== 0)
+    .filter(({ figure }) => figure.value !== 0)
     .slice(0, MOST);
   if (figures.length === 0) return null;
   return (
     <View className="flex-row flex-wrap gap-x-6 gap-y-2 border-b border-ink px-4 py-3">
-      {figures.map((f) => (
-        <FigureText key={f.id} figure={f} label={f.label.toLowerCase()} as="reading" />
+      {figures.map(({ figure, of }) => (
+        <FigureText
+          key={figure.id}
+          figure={figure}
+          label={`${of}${figure.label.toLowerCase()}`}
+          as="reading"
+        />
       ))}
     </View>
   );
