@@ -12,15 +12,9 @@ import { handBack, lookAndTap } from '../src/methods/accept';
 import { cleanTools, mainSpec } from '../src/methods/build';
 import { leave } from '../src/methods/cure';
 import { mixSteps, mixTouch } from '../src/methods/mix';
-import {
-  beforeMixing,
-  degrease,
-  degreaserNeed,
-  dustOff,
-  gradeStep,
-  heldNeeds,
-  isolate,
-} from '../src/methods/prep';
+import { isolate } from '../src/methods/begin';
+import { beforeMixing, heldNeeds } from '../src/methods/gate';
+import { degrease, degreaserNeed, dustOff, gradeStep } from '../src/methods/prep';
 import { notBefore, stepsOf } from '../src/methods/step';
 import { checkPlan } from '../src/plan/check';
 import { makePlan } from '../src/plan/make';

@@ -12,13 +12,14 @@ import type { Work } from '../src/work/work';
 import { card, site, survey } from './fixtures';
 
 /**
- * Two rounds of the round-figured paste, 100 ml each. At 20 °C and 10 ml a minute a batch is mixed in 5 minutes and placed
+ * Two rounds of the round-figured paste, 100 ml each unless another amount is asked for. At 20 °C and 10 ml a minute a batch is mixed in 5 minutes and placed
  * in 10; it opens for the next after 80 minutes and closes after 400; its life is 50 minutes, 40 of them usable.
  */
 function laid(
   write: (work: Work, rounds: [Round, Round]) => StepDraft[],
   settings: Partial<SiteSettings> = {},
   startAt = survey.window.startAt,
+  netMl = 100,
 ): Laid {
   const own = { ...site, ...settings };
   const asked = { ...survey, window: { ...survey.window, startAt } };
@@ -30,7 +31,7 @@ function laid(
         id,
         purpose: 'fill',
         title: m('{id}', { id }),
-        netMl: 100,
+        netMl,
         areaMm2: 0,
         touches: [mixTouch(card), { name: 'place', placing: 1 }],
         needed: null,
@@ -140,4 +141,61 @@ test('work stands inside the shift; a cure runs through the night', () => {
   expect(from(plan, 'look')).toBeCloseTo(24 * 60 - 12.5 * 60 + 6 * 60, 6);
   // Begun at five: nothing before six.
   expect(from(laid(write, { shift }, '2026-11-24T05:00:00Z'), 'isolate')).toBe(60);
+});
+
+test('what would not end inside the shift is left for the next one, unless it is longer than a shift', () => {
+  const shift = { fromMin: 6 * 60, toMin: 14 * 60 };
+  const at = (minutes: number, startAt: string) =>
+    from(
+      laid(
+        (_work, [one]) => [hands('grade', minutes), ...mixSteps(_work, one), place(one)],
+        { shift },
+        startAt,
+      ),
+      'grade',
+    );
+  // An hour from one o’clock ends with the shift; a minute more does not.
+  expect(at(60, '2026-11-24T13:00:00Z')).toBe(0);
+  expect(at(61, '2026-11-24T13:00:00Z')).toBe(17 * 60);
+  // Nine hours go in no shift of eight: they begin with one.
+  expect(at(540, '2026-11-24T06:00:00Z')).toBe(0);
+  expect(at(540, '2026-11-24T06:01:00Z')).toBe(24 * 60 - 1);
+});
+
+describe('a round of two batches', () => {
+  // 700 ml are two pails of 350, each 5 min of mixing and 35 of placing: the second is mixed 40 min after the first.
+  const next: After = {
+    round: 'one',
+    at: 'overcoatOpens',
+    until: 'overcoatCloses',
+    missed: 'abrade',
+    why: m('Firm.'),
+  };
+  const after = (minutes: number) =>
+    laid(
+      (work, [one, two]) => [
+        ...mixSteps(work, one),
+        place(one),
+        hands('look', minutes),
+        ...mixSteps(work, two, [next]),
+        place(two),
+      ],
+      {},
+      survey.window.startAt,
+      700,
+    );
+
+  test('opens from the last of them', () => {
+    const plan = after(1);
+    const { first, last } = plan.mixedAt.get('one') ?? { first: NaN, last: NaN };
+    expect(last - first).toBeCloseTo(40, 6);
+    expect(mixed(plan, 'two')).toBeCloseTo(last + 80, 6);
+  });
+
+  test('closes from the first of them', () => {
+    // Placed 80 min after the first mix, laid out in 5: 300 min between are inside 400, 330 are inside the second’s only.
+    const abraded = (plan: Laid) => plan.steps.some((s) => s.draft.name === 'abrade');
+    expect(abraded(after(300))).toBe(false);
+    expect(abraded(after(330))).toBe(true);
+  });
 });

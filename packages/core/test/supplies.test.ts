@@ -185,6 +185,22 @@ describe('aids and costs', () => {
     expect(aidFor([aid], 'etch')).toBeNull();
   });
 
+  test('coats count: twice over takes twice as much', () => {
+    const work = worked();
+    const amounts = [1, 2, 3].map((coats) => {
+      const { supplies, figures } = suppliesOf(
+        work,
+        card,
+        [],
+        [{ kind: 'aid', use: 'wipe', for: m('the metal'), areaMm2: 5e5, coats }],
+      );
+      const figure = figures.find((f) => f.id === 'supply.wipe');
+      expect(figure?.working.at(-1)?.value).toBe(figure?.value);
+      return supplies.find((x) => x.code === 'A-101')?.amount;
+    });
+    expect(amounts).toEqual([50, 100, 150]);
+  });
+
   test('the job is material, people and the stop; leaving it alone is the stop that comes by itself', () => {
     const past = {
       ...survey.past,

@@ -161,6 +161,25 @@ test('three equal damages need three times the material and the minutes that han
   }
 });
 
+test('two leaks on a pipe take twice the tape and twice the passes of one', () => {
+  const of = (count: number) => {
+    const { survey } = plainSurvey({
+      family: 'F4',
+      shapes: Array<string>(count).fill('pinhole'),
+      startAt: AT,
+      answers: { 'window.downMin': '60 h' },
+    });
+    if (!survey) throw new Error('F4');
+    return demoPlan({ survey, cardCode: 'W-310', madeAt: AT });
+  };
+  const [one, two] = [of(1), of(2)];
+  for (const id of ['tape', 'round.plug.total'])
+    expect([id, two.figures[id]?.value]).toEqual([
+      id,
+      expect.closeTo(2 * (one.figures[id]?.value ?? NaN), 6),
+    ]);
+});
+
 test('a warmer day never lengthens a wait, a colder pail never shortens its life', () => {
   for (const family of ['F2', 'F6', 'F9', 'F11'] as const) {
     const at = (surfaceC: string) => {

@@ -1,5 +1,6 @@
 import { m } from '../message/message';
-import { dustOff, gate, wipe } from '../methods/prep';
+import { gate } from '../methods/gate';
+import { dustOff, wipe } from '../methods/prep';
 import { gradeMinutes, wipeMinutes } from '../methods/pace';
 import { step } from '../methods/step';
 import type { Missed, StepDraft } from '../work/step';

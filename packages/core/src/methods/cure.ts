@@ -4,7 +4,7 @@ import { celsius, joined, m, minutes, type Message } from '../message/message';
 import type { Round } from '../work/round';
 import type { StepDraft } from '../work/step';
 import type { Work } from '../work/work';
-import { setsWet } from './prep';
+import { setsWet } from './gate';
 import { notBefore, step, wrong, type More } from './step';
 
 /** Nobody touches it until it is ready. */

@@ -7,7 +7,7 @@ import { joined, m, type Message } from '../message/message';
 import { sentence } from '../message/word';
 import { judge, type CardMatch } from '../match/match';
 import { jobAlone } from '../match/outcome';
-import { approval } from '../methods/prep';
+import { approval } from '../methods/begin';
 import { step } from '../methods/step';
 import type { Laid, LaidStep } from '../schedule/layOut';
 import type { SiteSettings } from '../site/site';

@@ -5,7 +5,7 @@ import { chanceOfReady } from '../cure/readiness';
 import type { Job } from '../job/job';
 import { MINUTE } from '../units/clock';
 import { celsius, m, minutes, type Message } from '../message/message';
-import { setsWet } from '../methods/prep';
+import { setsWet } from '../methods/gate';
 import type { Laid } from '../schedule/layOut';
 import { figureOf, type Figure } from '../work/figure';
 import { historyFrom, neededOn, timeTo, type Round } from '../work/round';

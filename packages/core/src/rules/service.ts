@@ -1,15 +1,11 @@
-import { crackMovement } from '../cracks/crackMovement';
-import { fillKind } from '../materials/card';
-import { SLOPE_NAMES, WEAR_NAMES } from '../materials/words';
+import { WEAR_NAMES } from '../materials/words';
 import { m, mm, q } from '../message/message';
 import { bondHolds } from '../work/bond';
-import { crackRoute } from '../work/crack';
+import { buildRules } from './build';
 import { mediumRules } from './medium';
 import { fits, fitsIf, no, relaxBy, type Rule } from './rule';
 
 const RATINGS = ['none', 'poor', 'fair', 'good', 'very good'];
-/** Concrete’s own expansion, a degree. */
-const EXPANSION_PER_C = 1e-5;
 /** Wall left, under which the pressure boundary is an engineer's to judge: share of sound wall, and mm. */
 const THIN_SHARE = 0.5;
 const THIN_MM = 3;
@@ -123,179 +119,7 @@ export const serviceRules: Rule[] = [
       return no('It is rigid and cracks where it must bend.', { against });
     },
   },
-  {
-    id: 'movement',
-    name: 'Movement',
-    question: 'Does it hold when day and night move the crack?',
-    judge: ({ card, demand }) => {
-      const { crack } = demand;
-      if (!crack || crack.swingC === 0) return fits('Nothing moves it.');
-      const { movementPct, modulusMPa, tensileMPa } = card.service;
-      const move = crackMovement({
-        panelLengthM: crack.panelLengthM,
-        deltaC: crack.swingC,
-        expansionPerC: EXPANSION_PER_C,
-        movementShare: 1,
-        restraint: 1,
-        crackWidthMm: Math.min(...crack.widthsMm),
-        materialMovementPct: movementPct,
-        tied: false,
-      });
-      const against = {
-        value: move.demandPct,
-        limit: movementPct,
-        quantity: 'percent' as const,
-        sense: 'max' as const,
-      };
-      const given = {
-        moves: mm(move.movementMm),
-        asks: q(move.demandPct, 'percent'),
-        stands: q(movementPct, 'percent'),
-      };
-      if (move.verdict === 'holds')
-        return fits(
-          () => m('It moves {moves}, {asks} of the crack; the card stands {stands}.', given),
-          against,
-        );
-      const stress =
-        modulusMPa && tensileMPa && fillKind(card) === 'tied'
-          ? (modulusMPa * EXPANSION_PER_C * crack.swingC) / tensileMPa
-          : Infinity;
-      if (stress <= 1)
-        return fitsIf(
-          'both halves are tied across',
-          () =>
-            m(
-              'It moves {moves}, {asks} of the crack; tied, its stress stays under its strength.',
-              given,
-            ),
-          { against },
-        );
-      const swing = Math.floor((movementPct / move.demandPct) * crack.swingC);
-      return no(
-        () => m('It moves {moves}, {asks} of the crack; the card stands {stands}.', given),
-        {
-          against,
-          relax:
-            swing >= 1
-              ? relaxBy(
-                  demand,
-                  'swingC',
-                  `${swing} °C`,
-                  m('Would with a swing of {swing} or less.', {
-                    swing: q(swing, 'temperatureStep'),
-                  }),
-                )
-              : undefined,
-        },
-      );
-    },
-  },
-  {
-    id: 'crackWidth',
-    name: 'Crack width',
-    question: 'Does it run in, and stay in?',
-    judge: ({ card, demand }) => {
-      if (!demand.crack) return fits('It is no crack to run into.');
-      if (!card.crackMm) return no('It is not made to fill a crack.');
-      const { min, max } = card.crackMm;
-      const { widthMm, widthsMm } = demand.crack;
-      const leastWidthMm = Math.min(...widthsMm);
-      const single = widthsMm.filter((w) => w < min).length === 1;
-      // What is broken out is as wide as it is broken out.
-      const narrow =
-        crackRoute(card, leastWidthMm) === 'break-out' ? Math.max(leastWidthMm, min) : leastWidthMm;
-      if (narrow < min)
-        return no(
-          () => m('Too thick for {got}: from {min}.', { got: mm(leastWidthMm), min: mm(min) }),
-          {
-            against: { value: leastWidthMm, limit: min, quantity: 'length', sense: 'min' },
-            // One answer turns it only where one crack alone is too narrow.
-            relax: single
-              ? relaxBy(
-                  demand,
-                  'crackWidth',
-                  `${min} mm`,
-                  m('Would if chased out to {min}.', { min: mm(min) }),
-                )
-              : undefined,
-          },
-        );
-      const against = {
-        value: widthMm,
-        limit: max,
-        quantity: 'length' as const,
-        sense: 'max' as const,
-      };
-      if (widthMm > max)
-        return no(() => m('Runs out of {got}: up to {max}.', { got: mm(widthMm), max: mm(max) }), {
-          against,
-        });
-      return fits(
-        () => m('For cracks of {min} to {max}.', { min: mm(min), max: mm(max) }),
-        against,
-      );
-    },
-  },
-  {
-    id: 'thickness',
-    name: 'One coat',
-    question: 'Can it be built this thick at this slope?',
-    judge: ({ card, survey, buildMm, coats, wrap, bodies }) => {
-      if (wrap)
-        return fits(() => m('{n} layers, {thick}.', { n: wrap.layers, thick: mm(buildMm) }));
-      const slope = SLOPE_NAMES[survey.surface.slope];
-      const perCoat = card.layer.maxMm[survey.surface.slope];
-      const against = {
-        value: buildMm,
-        limit: perCoat,
-        quantity: 'length' as const,
-        sense: 'max' as const,
-      };
-      const { minMm, maxTotalMm, leastCoats } = card.layer;
-      const shallow = Math.min(
-        Infinity,
-        ...bodies.filter((b) => b.body.deepens).map((b) => b.body.buildMm),
-      );
-      const tooThin = bodies.some((b) => !b.body.deepens && !b.body.crack && b.buildMm < minMm);
-      const given = {
-        deep: mm(buildMm),
-        shallow: mm(shallow),
-        least: mm(minMm),
-        most: mm(maxTotalMm),
-        each: mm(perCoat),
-      };
-      if (tooThin)
-        return no(() => m('It may be {deep} thick; {least} is the least that holds.', given), {
-          against: { ...against, limit: minMm, sense: 'min' },
-        });
-      if (buildMm > maxTotalMm)
-        return no(() => m('It is {deep} deep; {most} is the most in all.', given), {
-          against: { ...against, limit: maxTotalMm },
-        });
-      if (shallow < minMm && !card.sheet)
-        return fitsIf(
-          () => m('undercut to {least}', given),
-          () => m('It is {shallow} deep; {least} is the least that holds.', given),
-          { against: { ...against, value: shallow, limit: minMm, sense: 'min' }, planned: true },
-        );
-      if (coats > leastCoats)
-        return fitsIf(
-          () => m('built in {coats} coats', { coats }),
-          () => m('{slope}, one coat holds {each}; it is {deep}.', { slope, ...given }),
-          { against, planned: true },
-        );
-      return fits(
-        () =>
-          m('{n, plural, one {One coat to {each}} other {# coats of up to {each}}}, {slope}.', {
-            n: leastCoats,
-            slope: slope.toLowerCase(),
-            ...given,
-          }),
-        { ...against, limit: perCoat * leastCoats },
-      );
-    },
-  },
+  ...buildRules,
   {
     id: 'load',
     name: 'Bond',

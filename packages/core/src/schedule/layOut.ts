@@ -143,15 +143,19 @@ class Clock {
     };
   }
 
+  private late(wait: { most: number | null } | undefined, start: number): boolean {
+    return wait !== undefined && wait.most !== null && start > wait.most + EPS;
+  }
+
   /** Lays one step that is done once, or a run that is done for each batch. */
   lay(run: StepDraft[]): Message | null {
     const first = run[0] as StepDraft;
     const waits: Extract<ReturnType<Clock['window']>, { ok: true }>[] = [];
-    const missed: { kind: Missed; index: number }[] = [];
+    const closing: { kind: Missed; index: number }[] = [];
     for (const after of run.flatMap((s) => s.after ?? [])) {
       const found = this.window(after);
       if (!found.ok) return found.why;
-      if (after.missed) missed.push({ kind: after.missed, index: waits.length });
+      if (after.missed) closing.push({ kind: after.missed, index: waits.length });
       waits.push(found);
     }
     const round = first.touch && first.round ? this.rounds.get(first.round.id) : undefined;
@@ -159,15 +163,16 @@ class Clock {
     const start = () =>
       inShift(this.ask.shift, Math.max(this.now, ...waits.map((w) => w.least)), length);
     const instead = waits.map((): string[] => []);
-    for (const { kind, index } of missed) {
-      const wait = waits[index];
-      if (!wait || wait.most === null || start() <= wait.most + EPS) continue;
+    // What is put in for one window takes its own minutes, and may close another: each is asked again until all are kept.
+    for (let at = closing.findIndex((w) => this.late(waits[w.index], start())); at !== -1;) {
+      const [{ kind, index }] = closing.splice(at, 1) as [(typeof closing)[number]];
       this.now = Math.max(this.now, ...waits.map((w) => w.least));
       for (const extra of this.ask.missed(kind, first)) {
         const why = this.lay([extra]);
         if (why) return why;
         instead[index]?.push(this.steps.at(-1)?.id ?? '');
       }
+      at = closing.findIndex((w) => this.late(waits[w.index], start()));
     }
     this.now = start();
     const ids = run.map((s) => this.idOf(s));

@@ -11,18 +11,15 @@ import {
 import { cleanTools, mainSpec, overfill } from '../../methods/build';
 import { leave, postCure } from '../../methods/cure';
 import { mixSteps, mixTouch } from '../../methods/mix';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { beforeMixing, heldNeeds } from '../../methods/gate';
 import {
-  beforeMixing,
   degrease,
   degreaserNeed,
   dustOff,
   gradeStep,
-  heldNeeds,
-  isolate,
   mask,
-  protect,
   release,
-  removeOld,
   wipe,
   wipeNeed,
 } from '../../methods/prep';

@@ -11,15 +11,9 @@ import {
 } from '../../methods/crack';
 import { leave } from '../../methods/cure';
 import { mixSteps, mixTouch } from '../../methods/mix';
-import {
-  beforeMixing,
-  dustOff,
-  gradeStep,
-  heldNeeds,
-  isolate,
-  protect,
-  removeOld,
-} from '../../methods/prep';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { beforeMixing, heldNeeds } from '../../methods/gate';
+import { dustOff, gradeStep } from '../../methods/prep';
 import { notBefore, stepsOf, wrong } from '../../methods/step';
 import { momentText } from '../../methods/when';
 import type { Work } from '../../work/work';

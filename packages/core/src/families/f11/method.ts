@@ -6,15 +6,9 @@ import { cleanTools, mainSpec } from '../../methods/build';
 import { crackNeeds, rodStep } from '../../methods/crack';
 import { leave, waitFor } from '../../methods/cure';
 import { mixSteps, mixTouch } from '../../methods/mix';
-import {
-  beforeMixing,
-  dustOff,
-  gradeStep,
-  heldNeeds,
-  isolate,
-  protect,
-  removeOld,
-} from '../../methods/prep';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { beforeMixing, heldNeeds } from '../../methods/gate';
+import { dustOff, gradeStep } from '../../methods/prep';
 import { notBefore, stepsOf, wrong } from '../../methods/step';
 import { closing, figureOf } from '../../work/figure';
 import type { Draft } from '../../work/step';

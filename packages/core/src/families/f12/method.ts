@@ -3,18 +3,14 @@ import { joined, m, mm } from '../../message/message';
 import { fingernail, handBack, lookAndTap } from '../../methods/accept';
 import { cleanTools, coatRounds, coatSteps } from '../../methods/build';
 import { leave } from '../../methods/cure';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { beforeMixing, heldNeeds, setsWet } from '../../methods/gate';
 import {
-  beforeMixing,
   degrease,
   degreaserNeed,
   drillEnds,
   dustOff,
   gradeStep,
-  heldNeeds,
-  isolate,
-  protect,
-  removeOld,
-  setsWet,
   wipe,
   wipeNeed,
 } from '../../methods/prep';

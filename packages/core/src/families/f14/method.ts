@@ -13,18 +13,9 @@ import {
 import { leave } from '../../methods/cure';
 import { filmRound, wetUmOf } from '../../methods/film';
 import { mixSteps, mixTouch } from '../../methods/mix';
-import {
-  approval,
-  beforeMixing,
-  dustOff,
-  gradeStep,
-  heldNeeds,
-  isolate,
-  protect,
-  removeOld,
-  wipe,
-  wipeNeed,
-} from '../../methods/prep';
+import { approval, isolate, protect, removeOld } from '../../methods/begin';
+import { beforeMixing, heldNeeds } from '../../methods/gate';
+import { dustOff, gradeStep, wipe, wipeNeed } from '../../methods/prep';
 import { notBefore, stepsOf, wrong } from '../../methods/step';
 import { figureOf } from '../../work/figure';
 import type { Round } from '../../work/round';

@@ -5,15 +5,9 @@ import { fingernail, handBack, lookAndTap } from '../../methods/accept';
 import { cleanTools, mainSpec } from '../../methods/build';
 import { leave } from '../../methods/cure';
 import { mixSteps, mixTouch } from '../../methods/mix';
-import {
-  beforeMixing,
-  dustOff,
-  gradeStep,
-  heldNeeds,
-  isolate,
-  protect,
-  removeOld,
-} from '../../methods/prep';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { beforeMixing, heldNeeds } from '../../methods/gate';
+import { dustOff, gradeStep } from '../../methods/prep';
 import { notBefore, stepsOf, wrong } from '../../methods/step';
 import { figureOf } from '../../work/figure';
 import { aidName } from '../../work/supplies';

@@ -13,19 +13,15 @@ import { cleanTools, coatRounds, coatSteps, strikes } from '../../methods/build'
 import { leave, postCure } from '../../methods/cure';
 import { mixTouch } from '../../methods/mix';
 import { gradeMinutes } from '../../methods/pace';
+import { approval, isolate, protect, removeOld } from '../../methods/begin';
+import { beforeMixing, heldNeeds } from '../../methods/gate';
 import {
-  approval,
-  beforeMixing,
   degrease,
   degreaserNeed,
   dustOff,
   gradeStep,
-  heldNeeds,
-  isolate,
   mask,
-  protect,
   release,
-  removeOld,
   sweat,
   wipe,
   wipeNeed,

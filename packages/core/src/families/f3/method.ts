@@ -6,17 +6,14 @@ import { handBack, hardness, lookAndTap } from '../../methods/accept';
 import { cleanTools, coatRounds, coatSteps, mainSpec } from '../../methods/build';
 import { leave, waitFor } from '../../methods/cure';
 import { mixSteps, mixTouch } from '../../methods/mix';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { beforeMixing, heldNeeds } from '../../methods/gate';
 import {
-  beforeMixing,
   degrease,
   degreaserNeed,
   drillEnds,
   dustOff,
   gradeStep,
-  heldNeeds,
-  isolate,
-  protect,
-  removeOld,
   sweat,
   wipe,
   wipeNeed,

@@ -10,17 +10,14 @@ import {
 import { cleanTools, coatRounds, coatSteps, mainSpec } from '../../methods/build';
 import { leave, waitFor } from '../../methods/cure';
 import { mixSteps, mixTouch } from '../../methods/mix';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { beforeMixing, heldNeeds } from '../../methods/gate';
 import {
-  beforeMixing,
   degrease,
   degreaserNeed,
   drillEnds,
   dustOff,
   gradeStep,
-  heldNeeds,
-  isolate,
-  protect,
-  removeOld,
   wipe,
   wipeNeed,
 } from '../../methods/prep';

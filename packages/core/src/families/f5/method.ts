@@ -11,18 +11,14 @@ import {
 import { cleanTools, mainSpec } from '../../methods/build';
 import { leave, waitFor } from '../../methods/cure';
 import { mixSteps, mixTouch } from '../../methods/mix';
+import { approval, isolate, protect, removeOld } from '../../methods/begin';
+import { beforeMixing, heldNeeds } from '../../methods/gate';
 import {
-  approval,
-  beforeMixing,
   degrease,
   degreaserNeed,
   dustOff,
   gradeStep,
-  heldNeeds,
-  isolate,
   mask,
-  protect,
-  removeOld,
   wipe,
   wipeNeed,
 } from '../../methods/prep';

@@ -7,16 +7,9 @@ import { leave } from '../../methods/cure';
 import { filmRound } from '../../methods/film';
 import { mixSteps, mixTouch } from '../../methods/mix';
 import { isHumid } from '../../methods/pace';
-import {
-  beforeMixing,
-  degrease,
-  degreaserNeed,
-  gradeStep,
-  heldNeeds,
-  isolate,
-  protect,
-  removeOld,
-} from '../../methods/prep';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { beforeMixing, heldNeeds } from '../../methods/gate';
+import { degrease, degreaserNeed, gradeStep } from '../../methods/prep';
 import { notBefore, stepsOf, wrong } from '../../methods/step';
 import { figureOf } from '../../work/figure';
 import { timeTo, type Round } from '../../work/round';

@@ -13,17 +13,9 @@ import {
 } from '../../methods/crack';
 import { leave } from '../../methods/cure';
 import { aggregateFor, aggregateG, mixSteps, mixTouch, waterMl } from '../../methods/mix';
-import {
-  beforeMixing,
-  degrease,
-  degreaserNeed,
-  dustOff,
-  gradeStep,
-  heldNeeds,
-  isolate,
-  protect,
-  removeOld,
-} from '../../methods/prep';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { beforeMixing, heldNeeds } from '../../methods/gate';
+import { degrease, degreaserNeed, dustOff, gradeStep } from '../../methods/prep';
 import { notBefore, stepsOf, wrong } from '../../methods/step';
 import type { Round } from '../../work/round';
 import type { StepDraft } from '../../work/step';

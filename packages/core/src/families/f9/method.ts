@@ -5,17 +5,9 @@ import { cleanTools, overcoat } from '../../methods/build';
 import { leave, waitFor } from '../../methods/cure';
 import { filmRound, wetUmOf } from '../../methods/film';
 import { aggregateG, mixSteps, mixTouch, waterMl } from '../../methods/mix';
-import {
-  beforeMixing,
-  degrease,
-  degreaserNeed,
-  dustOff,
-  gradeStep,
-  heldNeeds,
-  isolate,
-  protect,
-  removeOld,
-} from '../../methods/prep';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { beforeMixing, heldNeeds } from '../../methods/gate';
+import { degrease, degreaserNeed, dustOff, gradeStep } from '../../methods/prep';
 import { notBefore, wrong } from '../../methods/step';
 import { momentText } from '../../methods/when';
 import { figureOf, type Figure } from '../../work/figure';

@@ -1,0 +1,120 @@
+import { PERMISSION_NAMES, type OldRepair, type Permission } from '../materials/words';
+import { joined, m, type Message } from '../message/message';
+import type { StepDraft } from '../work/step';
+import type { Work } from '../work/work';
+import { inZone, NO_SPARK, prep, type Extra } from './prepStep';
+import { step } from './step';
+
+/** What a job begins with, before anything is cleaned. What is special to a family is said in `extra`. */
+
+/** Who must approve before anything is done that cannot be undone, by name. */
+export const approval = (who: Permission, what: Message): StepDraft =>
+  step(
+    'approval',
+    'prep',
+    'approve',
+    PERMISSION_NAMES[who] ? m('{who} approves', { who: PERMISSION_NAMES[who] }) : m('Approval'),
+    0,
+    () => joined([what, m('Not before it is signed by name.')]),
+    {
+      hold: { kind: 'approval', who },
+    },
+  );
+
+/** Makes it safe: energy, pressure, permits. */
+export const isolate = (work: Work, more?: Extra): StepDraft =>
+  prep(
+    'isolate',
+    'safe',
+    'Isolate and make safe',
+    20,
+    () =>
+      m(
+        'Lock off and tag {tag}. Prove no pressure and no stored energy. Permits where your site asks.',
+        { tag: work.survey.asset.tag },
+      ),
+    more,
+  );
+
+/** Nothing beside it is spoilt; it is photographed with a rule, and marked round. */
+export const protect = (more?: Extra): StepDraft =>
+  prep(
+    'protect',
+    'protect',
+    'Protect what is beside it',
+    10,
+    () =>
+      m(
+        'Cover what is beside and below it. Close the area. Photograph the damage with a rule beside it, and mark round it so that the cleaned edge shows.',
+      ),
+    { hold: { kind: 'photo', label: m('The damage, with a rule') }, ...more },
+  );
+
+const OFF: Record<
+  Exclude<OldRepair, 'none'>,
+  { text: string; minutes: number; does: StepDraft['does']; sparks: boolean }
+> = {
+  paste: {
+    text: 'Grind or chisel the old paste off to the parent; what is left under lets go.',
+    minutes: 30,
+    does: 'strip',
+    sparks: true,
+  },
+  wrap: {
+    text: 'Saw two lines opposite each other, not into the pipe. Chisel along them, prise the halves off.',
+    minutes: 35,
+    does: 'strip',
+    sparks: true,
+  },
+  rubber: {
+    text: 'Cut round it, peel it back hard and slow, grind off the last cement.',
+    minutes: 25,
+    does: 'strip',
+    sparks: false,
+  },
+  mortar: {
+    text: 'Break it out to sound, square at the edges. Wet, or with extraction.',
+    minutes: 45,
+    does: 'strip',
+    sparks: true,
+  },
+  sealant: {
+    text: 'Cut both sides, pull it out whole, grind the walls: they are the bond.',
+    minutes: 25,
+    does: 'strip',
+    sparks: false,
+  },
+  film: {
+    text: 'Strip it past the damage; a glossy coat is not a substrate.',
+    minutes: 20,
+    does: 'strip',
+    sparks: false,
+  },
+  clamp: {
+    text: 'Take it off with the line proved empty; dress weld and rust back to the parent.',
+    minutes: 30,
+    does: 'strip',
+    sparks: true,
+  },
+};
+
+/** Takes the old repair off, where there is one. Look how it failed first. */
+export function removeOld(work: Work): StepDraft[] {
+  const { old } = work.survey.past;
+  if (old === 'none') return [];
+  const off = OFF[old];
+  return [
+    prep(
+      'remove-old',
+      off.does,
+      'Take the old repair off',
+      off.minutes,
+      () => m(`${off.text} Note how it failed.`),
+      {
+        hold: { kind: 'photo', label: m('How the old repair failed') },
+        sparks: off.sparks && !inZone(work),
+        extra: off.sparks && inZone(work) && NO_SPARK,
+      },
+    ),
+  ];
+}

@@ -1,0 +1,144 @@
+import { celsius, m, q } from '../message/message';
+import type { StepDraft } from '../work/step';
+import type { Need } from '../work/supplies';
+import type { Work } from '../work/work';
+import { prep, type Extra } from './prepStep';
+import { wrong } from './step';
+
+/** Sets in the wet: no dew point, and no rain, stands against it. */
+export const setsWet = ({ card }: Pick<Work, 'card'>): boolean =>
+  card.damp === 'wet' || card.damp === 'under-water';
+
+/** What is held warm or dry, before the gate; nothing where it is as it is. */
+export function heldSteps(work: Work): StepDraft[] {
+  const { heldC, card, gate } = work;
+  const dry = gate.reasons.includes('humidity');
+  return [
+    ...(heldC === null
+      ? []
+      : [
+          prep(
+            'heat',
+            'heat',
+            m('Hold it at {temp}', { temp: celsius(heldC) }),
+            30,
+            () =>
+              m(
+                'Tent and heater: bring the surface to {temp} and hold it there to the end of the cure. No naked flame, no exhaust gas on the surface.',
+                { temp: celsius(heldC) },
+              ),
+            {
+              hold: {
+                kind: 'reading',
+                label: m('Surface, held'),
+                quantity: 'temperature',
+                min: heldC,
+                max: card.ambient.maxSurfaceC,
+              },
+              uses: ['heater'],
+              figures: ['cost.heat'],
+            },
+          ),
+        ]),
+    ...(dry
+      ? [
+          prep(
+            'dry-air',
+            'heat',
+            'Dry the air',
+            30,
+            () =>
+              m(
+                'Tent and dryer: bring the air to {rh} or less, and keep it there until it is tack-free.',
+                {
+                  rh: q(card.ambient.maxRhPct, 'percent'),
+                },
+              ),
+            {
+              hold: {
+                kind: 'reading',
+                label: m('Humidity'),
+                quantity: 'percent',
+                min: null,
+                max: card.ambient.maxRhPct,
+              },
+            },
+          ),
+        ]
+      : []),
+    ...(work.demand.closed && (card.flammable || card.ventilate)
+      ? [
+          prep('ventilate', 'safe', 'Blow air through', 10, () =>
+            m(
+              'Fresh air blown in at the bottom, out at the top, its exit watched; gas test before anybody goes in.',
+            ),
+          ),
+        ]
+      : []),
+  ];
+}
+export const heldNeeds = ({ heldC }: Work): Need[] =>
+  heldC === null
+    ? []
+    : [
+        {
+          kind: 'plain',
+          id: 'heater',
+          name: 'Tent and heater',
+          for: m('holding {temp}', { temp: celsius(heldC) }),
+          amount: 1,
+          quantity: 'count',
+        },
+      ];
+
+/** The ambient gate: stops the job before anything is opened. What sets wet asks only for warmth. */
+export const gate = (work: Work, more?: Extra): StepDraft => {
+  const { minAboveDewC, minSurfaceC, maxSurfaceC, maxRhPct } = work.card.ambient;
+  if (setsWet(work))
+    return prep(
+      'water-temp',
+      'gate',
+      'Temperature where it sets',
+      5,
+      () =>
+        m('Measure where it sets, in the water if it is under it: {min} to {max}.', {
+          min: celsius(minSurfaceC),
+          max: celsius(maxSurfaceC),
+        }),
+      {
+        hold: {
+          kind: 'reading',
+          label: m('Where it sets'),
+          quantity: 'temperature',
+          min: minSurfaceC,
+          max: maxSurfaceC,
+        },
+        ...more,
+      },
+    );
+  return prep(
+    'gate',
+    'gate',
+    'Dew point gate',
+    5,
+    () =>
+      m(
+        'Measure air, humidity and surface at the repair. Surface {above} above dew point or more, {min} to {max}, humidity {rh} or less.',
+        {
+          above: q(minAboveDewC, 'temperatureStep'),
+          min: celsius(minSurfaceC),
+          max: celsius(maxSurfaceC),
+          rh: q(maxRhPct, 'percent'),
+        },
+      ),
+    {
+      hold: { kind: 'ambient' },
+      figures: ['dewPoint', 'margin'],
+      wrong: [wrong('Stop', 'Warm the surface or dry the air, then measure again. Do not mix.')],
+      ...more,
+    },
+  );
+};
+
+/** Everything between the last wipe and the first mix: what is held, then the gate. */
+export const beforeMixing = (work: Work): StepDraft[] => [...heldSteps(work), gate(work)];
