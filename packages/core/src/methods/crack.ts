@@ -86,7 +86,7 @@ export function crackNeeds(work: Work, runs: readonly Run[]): Need[] {
               size: mm(ROD_SHARE * Math.max(...runs.map((r) => r.widthMm))),
             }),
             amount: metresMm,
-            quantity: 'length' as const,
+            quantity: 'run' as const,
           },
         ]
       : []),
@@ -143,7 +143,7 @@ export function crackFigures(work: Work, runs: readonly Run[]): Figure[] {
       'run',
       'Crack in all',
       metresMm,
-      'length',
+      'run',
       [
         line(
           'ΣL',

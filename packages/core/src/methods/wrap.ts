@@ -33,7 +33,7 @@ export function layTape(
         half: mm((wrap?.lengthsMm[0] ?? 0) / 2),
         passes: lay?.passes ?? 0,
         layers: wrap?.layers ?? 0,
-        metres: q((wrap?.metres ?? 0) * 1000, 'length'),
+        metres: q((wrap?.metres ?? 0) * 1000, 'run'),
         width: mm(wrap?.widthMm ?? 0),
         n: wrap?.lays.length ?? 1,
         extra,
@@ -75,7 +75,7 @@ export function wrapFigures({ wrap, card, survey }: Work): Figure[] {
       'tape',
       'Tape',
       metres * 1000,
-      'length',
+      'run',
       [
         ...lays.flatMap((l) => l.working),
         line('L', 'tape in all', lays.map((l) => fig(l.metres)).join(' + '), metres * 1000, 'mm'),

@@ -265,16 +265,22 @@ export function figuresOf(job: Job, laid: Laid): Record<string, Figure> {
     ),
     ...(hard
       ? [
-          figureOf('hardness', 'Least hardness', hard.least, 'hardness', [
-            line(
-              'H',
-              `least hardness, Shore ${hard.scale}`,
-              'as on the card',
-              hard.least,
-              `Shore ${hard.scale}`,
-              `card ${card.code}`,
-            ),
-          ]),
+          figureOf(
+            'hardness',
+            'Least hardness',
+            hard.least,
+            hard.scale === 'A' ? 'hardnessA' : 'hardness',
+            [
+              line(
+                'H',
+                `least hardness, Shore ${hard.scale}`,
+                'as on the card',
+                hard.least,
+                `Shore ${hard.scale}`,
+                `card ${card.code}`,
+              ),
+            ],
+          ),
         ]
       : []),
     ...draft.figures(),

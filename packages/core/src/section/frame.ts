@@ -6,6 +6,8 @@ import type { SectionSpec } from './spec';
 export const SAMPLES = 44;
 /** A crack is opened to at least this, px, and the drawing says how many times. */
 const CRACK_PX = 30;
+/** Most of the width that a damage takes whose lap is as wide as itself. */
+const UNDER_COVER_SHARE = 0.2;
 /** Most of the height that what is laid over the piece may take. */
 const COVER_SHARE = 0.3;
 /** A dimension stands off the piece by this, its figure off it by that, px. */
@@ -18,6 +20,8 @@ const LINE = LETTER_PX + 5;
 /** The axis is drawn this far under the piece; legs stand out of it by this. */
 export const AXIS_OFF = 14;
 export const LEG_OUT = 8;
+/** A port stands out of the paste that holds it by this. */
+export const PORT_OUT = 14;
 /** Without lettering a piece keeps this from the frame. */
 const BARE = 18;
 
@@ -31,7 +35,8 @@ export interface Frame {
   y1: number;
   xPerMm: number;
   yPerMm: number;
-  /** Height of what is laid over the piece or stands on it. */
+  /** Height of what is laid over the piece, and of all that stands on it. */
+  coverPx: number;
   overPx: number;
   /** Lines of the lettering: notes at the top, figures of level dimensions, names under the piece. */
   noteY: number;
@@ -81,8 +86,9 @@ export function frameOf(p: SectionSpec, request: SectionRequest): Frame {
     times = 1;
     xPerMm = scale * Math.max(1, Math.ceil(CRACK_PX / (p.acrossMm * scale)));
   }
-  // A crack is never wider on the sheet than there is room for, however many times it is opened.
-  xPerMm = Math.min(xPerMm, across / p.acrossMm);
+  // Never wider on the sheet than there is room for; under a cover narrow, so that the lap each side is seen.
+  const most = p.cover && p.acrossMm < 2 * lap ? clear * UNDER_COVER_SHARE : across;
+  xPerMm = Math.min(xPerMm, most / p.acrossMm);
   const yPerMm = scale * times;
   const half = (p.acrossMm * xPerMm) / 2;
   const y0 = above + overRoom + (bodyRoom - bodyMm * yPerMm) / 2;
@@ -90,8 +96,10 @@ export function frameOf(p: SectionSpec, request: SectionRequest): Frame {
   const middle = left + clear / 2;
   const [xa, xb] = [middle - half, middle + half];
   const reach = p.cover ? Math.max(58, Math.min(width * 0.4 - half, 110)) : 58;
-  const coverPx = p.cover ? Math.max(5, Math.min(p.cover.thickMm * yPerMm, overRoom)) : 0;
-  const overPx = Math.max(coverPx, standing(p));
+  const coverPx = p.cover
+    ? Math.max(5, Math.min(p.cover.thickMm * yPerMm, overRoom - (p.ports ? PORT_OUT : 0)))
+    : 0;
+  const overPx = coverPx > 0 ? coverPx + (p.ports ? PORT_OUT : 0) : standing(p);
   return {
     xa,
     xb,
@@ -101,6 +109,7 @@ export function frameOf(p: SectionSpec, request: SectionRequest): Frame {
     y1,
     xPerMm,
     yPerMm,
+    coverPx,
     overPx,
     noteY: lineAt(CLEAR + LETTER_PX / 2),
     dimY: y0 - overPx - DIM_OVER,

@@ -55,7 +55,7 @@ function coverOf(p: SectionSpec, f: Frame, layers: Fill[]): Prim[] {
   const fill = layers[layers.length - 1];
   if (!cover || !fill) return [];
   const lap = lapPx(p, f);
-  const high = f.overPx;
+  const high = f.coverPx;
   const each = high / cover.plies;
   return Array.from({ length: cover.plies }, (_, i): Prim[] => {
     const inset = cover.plies === 1 ? 0 : (lap * 0.25 * i) / cover.plies;
@@ -134,10 +134,11 @@ function partsOf(p: SectionSpec, f: Frame, drawn: boolean): Prim[] {
   }
   if (p.ports) {
     const x = (f.xa + f.xb) / 2;
+    const top = f.y0 - f.overPx;
     const stub: Point[] = [
       [x - 5, f.y0 - 6],
-      [x - 5, f.y0 - 26],
-      [x + 5, f.y0 - 26],
+      [x - 5, top],
+      [x + 5, top],
       [x + 5, f.y0 - 6],
     ];
     prims.push({ kind: 'line', style: 'cut', points: stub });

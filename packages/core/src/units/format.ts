@@ -28,6 +28,7 @@ const DECIMALS: Record<string, (x: number) => number> = {
   'in²': (x) => (x < 10 ? 2 : 1),
   '%': (x) => (x < 10 ? 1 : 0),
   '€': (x) => (x < 100 ? 2 : 0),
+  'Shore A': (x) => (Number.isInteger(x) ? 0 : 1),
   'Shore D': (x) => (Number.isInteger(x) ? 0 : 1),
 };
 

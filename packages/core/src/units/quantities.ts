@@ -1,6 +1,7 @@
 /** Everything that is measured, counted or priced. */
 export const QUANTITY_IDS = [
   'length',
+  'run',
   'thinFilm',
   'temperature',
   'temperatureStep',
@@ -14,6 +15,7 @@ export const QUANTITY_IDS = [
   'count',
   'money',
   'hardness',
+  'hardnessA',
   'pressure',
   'stress',
   'force',
@@ -45,18 +47,18 @@ export interface Quantity {
 const LITRES_PER_US_GALLON = 3.785411784;
 const POUND_FORCE_N = 0.45359237 * 9.80665;
 
+const LENGTHS: Unit[] = [
+  { symbol: 'mm', factor: 1, names: ['mm', 'millimetre', 'millimetres'] },
+  { symbol: 'cm', factor: 10, names: ['cm'] },
+  { symbol: 'm', factor: 1000, names: ['m', 'metre', 'metres'] },
+  { symbol: 'in', factor: 25.4, names: ['in', 'inch', 'inches', '"', '”', '″'] },
+  { symbol: 'ft', factor: 304.8, names: ['ft', 'foot', 'feet', "'", '’', '′'] },
+];
+
 const list: Quantity[] = [
-  {
-    id: 'length',
-    units: [
-      { symbol: 'mm', factor: 1, names: ['mm', 'millimetre', 'millimetres'] },
-      { symbol: 'cm', factor: 10, names: ['cm'] },
-      { symbol: 'm', factor: 1000, names: ['m', 'metre', 'metres'] },
-      { symbol: 'in', factor: 25.4, names: ['in', 'inch', 'inches', '"', '”', '″'] },
-      { symbol: 'ft', factor: 304.8, names: ['ft', 'foot', 'feet', "'", '’', '′'] },
-    ],
-    show: { metric: 'mm', us: 'in' },
-  },
+  { id: 'length', units: LENGTHS, show: { metric: 'mm', us: 'in' } },
+  // What is cut off a roll or walked along.
+  { id: 'run', units: LENGTHS, show: { metric: 'm', us: 'ft' } },
   {
     id: 'thinFilm',
     units: [
@@ -154,6 +156,11 @@ const list: Quantity[] = [
     id: 'hardness',
     units: [{ symbol: 'Shore D', factor: 1, names: ['d', 'shore d'] }],
     show: { metric: 'Shore D', us: 'Shore D' },
+  },
+  {
+    id: 'hardnessA',
+    units: [{ symbol: 'Shore A', factor: 1, names: ['a', 'shore a'] }],
+    show: { metric: 'Shore A', us: 'Shore A' },
   },
   {
     id: 'pressure',

@@ -73,7 +73,7 @@ export const aidName = ({ context }: { context: WorkContext }, use: AidUse): str
 
 /** The unit a pack is counted in, as a quantity and what one of it is in its base unit. */
 export function packQuantity({ packUnit }: SystemCard): { quantity: QuantityId; scale: number } {
-  if (packUnit === 'm') return { quantity: 'length', scale: 1000 };
+  if (packUnit === 'm') return { quantity: 'run', scale: 1000 };
   return { quantity: packUnit === 'piece' ? 'count' : 'volume', scale: 1 };
 }
 

@@ -139,7 +139,7 @@ export function MatchScreen({
       reached={view.station}
       rounds={roundsPlaced(view)}
       tag={view.tag}
-      title={`${ranked.length} cards for ${view.title}`}
+      title={`${ranked.length === 1 ? 'One card' : `${ranked.length} cards`} for ${view.title}`}
       header={
         drawing && width > 0 ? (
           <SectionView

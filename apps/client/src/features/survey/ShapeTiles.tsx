@@ -51,7 +51,7 @@ export function ShapeTiles({
               <Txt as="inline" className={on ? 'text-sheet' : ''}>
                 {s.title}
               </Txt>
-              <Txt as="label" className={on ? 'text-sheet' : ''} numberOfLines={1}>
+              <Txt as="label" className={on ? 'text-sheet' : ''} numberOfLines={2}>
                 {s.hint}
               </Txt>
             </View>

@@ -1,0 +1,97 @@
+import type { SystemCard } from '../src/materials/card';
+import { flashMinutes, gradeMinutes, wipeMinutes } from '../src/methods/pace';
+import { makePlan } from '../src/plan/make';
+import { word } from '../src/message/word';
+import { crackRoute, openedCrack } from '../src/work/crack';
+import type { Work } from '../src/work/work';
+import { card, site, survey } from './fixtures';
+
+const groove = (widthMm: number, depthMm: number) =>
+  ({ kind: 'groove', lengthMm: 1000, widthMm, depthMm, profile: 'square' }) as const;
+const rigid = card;
+const flexible = {
+  ...card,
+  service: { ...card.service, movementPct: 25 },
+  layer: { ...card.layer, minMm: 6 },
+} as SystemCard;
+const mortar = { ...card, mix: { kind: 'powder-water' } as unknown as SystemCard['mix'] };
+
+describe('how a crack is opened', () => {
+  test('a hairline is run into as it is; anything wider is chased a millimetre off each wall', () => {
+    expect(crackRoute(rigid, 1)).toBe('run-in');
+    expect(openedCrack(groove(1, 20), rigid)).toEqual(groove(1, 20));
+    expect(crackRoute(rigid, 1.1)).toBe('chase');
+    expect(openedCrack(groove(4, 45), rigid)).toEqual(groove(6, 45));
+    // Never shallower than the card holds.
+    expect(openedCrack(groove(4, 1), rigid).depthMm).toBe(rigid.layer.minMm);
+  });
+  test('for mortar it is broken out as wide as a tool, 40 mm', () => {
+    expect(openedCrack(groove(6, 30), mortar)).toMatchObject({ widthMm: 40, depthMm: 30 });
+    expect(openedCrack(groove(55, 30), mortar).widthMm).toBe(55);
+  });
+  test('a bead is half as deep as wide, and no shallower than its card holds', () => {
+    expect(crackRoute(flexible, 20)).toBe('bead');
+    expect(openedCrack(groove(20, 60), flexible)).toEqual(groove(20, 10));
+    expect(openedCrack(groove(8, 60), flexible)).toEqual(groove(8, 6));
+    // A crack that is shallower than that is filled to its bottom.
+    expect(openedCrack(groove(8, 5), flexible)).toEqual(groove(8, 5));
+  });
+});
+
+describe('the pace of a fitter', () => {
+  const work = (more: { tools?: string; area?: string; rhPct?: number; material?: string }) =>
+    ({
+      demand: { prepMm2: 60_000, material: more.material ?? 'carbon-steel' },
+      survey: {
+        ...survey,
+        site: { ...survey.site, tools: more.tools ?? 'power', area: more.area ?? 'safe' },
+        readings: { ...survey.readings, rhPct: more.rhPct ?? 50 },
+      },
+      context: {
+        library: [{ role: 'aid', use: 'wipe', flashOffMinutes: 7 }],
+      },
+    }) as unknown as Work;
+
+  test('600 cm² of steel: wiped in 5 and 10 min, graded in 15 and 30', () => {
+    expect(wipeMinutes(work({}))).toBe(15);
+    expect(gradeMinutes(work({}))).toBe(45);
+  });
+  test('by hand two and a half times as long, with tools that do not spark 1.4 times', () => {
+    expect(gradeMinutes(work({ tools: 'hand' }))).toBe(15 + 30 * 2.5);
+    expect(gradeMinutes(work({ tools: 'nonspark' }))).toBeCloseTo(15 + 30 * 1.4, 9);
+    // In a zone nothing that sparks is used: by hand.
+    expect(gradeMinutes(work({ area: 'zone-2' }))).toBe(15 + 30 * 2.5);
+  });
+  test('concrete is quicker by the square metre', () => {
+    expect(wipeMinutes(work({ material: 'concrete' }))).toBe(5 + 1.5);
+    expect(gradeMinutes(work({ material: 'concrete' }))).toBeCloseTo(15 + 600 / 250, 9);
+  });
+  test('over 75 % humidity a flash-off is given twice its time', () => {
+    expect(flashMinutes(work({ rhPct: 75 }), 'wipe')).toBe(7);
+    expect(flashMinutes(work({ rhPct: 76 }), 'wipe')).toBe(14);
+    expect(flashMinutes(work({}), 'release')).toBe(15);
+  });
+});
+
+test('a night between two coats is twelve hours, where that is how the site does it', () => {
+  const asked = {
+    ...survey,
+    surface: { damp: 'dry', slope: 'overhead' } as const,
+    window: { ...survey.window, downMin: 5000 },
+  };
+  const open = { ...card, cure: { ...card.cure, milestones: { ...card.cure.milestones } } };
+  // Its window stays open over the night.
+  open.cure.milestones.overcoatCloses = card.cure.milestones.overcoatCloses?.map((p) => ({
+    ...p,
+    minutes: p.minutes * 5,
+  }));
+  const between = (wait: string) => {
+    const made = makePlan(asked, open, site, '2026-11-24T08:05:00Z', { schools: { wait } });
+    if (!made.ok) throw new Error(word(made.why));
+    const [one, two] = made.plan.rounds.map((r) => r.batches[0]?.mixedAtMin ?? NaN);
+    return (two ?? NaN) - (one ?? NaN);
+  };
+  expect(between('window')).toBeCloseTo(80, 6);
+  // And five minutes to read the gate again: last evening's is too old.
+  expect(between('overnight')).toBeCloseTo(725, 6);
+});
