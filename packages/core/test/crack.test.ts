@@ -1,4 +1,7 @@
 import type { SystemCard } from '../src/materials/card';
+import { PROOF_SHARE } from '../src/inspect/shares';
+import { thickness } from '../src/methods/accept';
+import { rodStep } from '../src/methods/crack';
 import { flashMinutes, gradeMinutes, wipeMinutes } from '../src/methods/pace';
 import { makePlan } from '../src/plan/make';
 import { word } from '../src/message/word';
@@ -36,6 +39,30 @@ describe('how a crack is opened', () => {
     // A crack that is shallower than that is filled to its bottom.
     expect(openedCrack(groove(8, 5), flexible)).toEqual(groove(8, 5));
   });
+});
+
+test('a backing rod is a quarter thicker than its gap, as long as all the cracks', () => {
+  const runs = [
+    { widthMm: 8, lengthMm: 3000 },
+    { widthMm: 20, lengthMm: 2000 },
+  ];
+  const work = { card: flexible, buildMm: 10 } as Work;
+  const [rod] = rodStep(work, runs);
+  expect(rod?.minutes).toBe(5 + 5);
+  expect(word(rod?.text() ?? { text: '', values: {} })).toMatch(
+    /25 mm thick for 20 mm.*leave 10 mm/,
+  );
+  expect(rodStep({ ...work, card: rigid }, runs)).toEqual([]);
+});
+
+test('no place of a lining is under four fifths of what was planned; a proof is a quarter over the load', () => {
+  expect(thickness(2, 3, { text: '', values: {} }).hold).toEqual({
+    kind: 'thickness',
+    targetMm: 2,
+    minReadings: 3,
+    leastShare: 0.8,
+  });
+  expect(PROOF_SHARE).toBe(1.25);
 });
 
 describe('the pace of a fitter', () => {
