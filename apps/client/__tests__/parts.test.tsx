@@ -8,7 +8,9 @@ import { viewReducer } from '@/store/view';
 import { PrimaryButton } from '@/ui/Button';
 import { FieldBox } from '@/ui/fields';
 import { FigureText } from '@/ui/FigureText';
-import { LimitRule } from '@/ui/LimitRule';
+import { forbiddenSide, LimitRule } from '@/ui/LimitRule';
+import { StationScale } from '@/ui/StationScale';
+import { Table, type Column } from '@/ui/Table';
 import { WorkingSheet } from '@/ui/Working';
 import { surveyChanges } from '@/features/repair/surveyChanges';
 import { survey } from '../../../packages/core/test/fixtures';
@@ -80,15 +82,112 @@ test('a closed action cannot be pressed and says so', () => {
   expect(press).not.toHaveBeenCalled();
 });
 
-test('a limit rule reads as figure and limit', () => {
+test.each([
+  ['max', 62, 'Wet heat 62 °C, needs 55 °C or less. Show working', 'needs 55 °C or less'],
+  ['min', 62, 'Wet heat 62 °C, needs 55 °C or more. Show working', 'needs 55 °C or more'],
+] as const)('a limit that is a %s says so in words', (sense, value, name, words) => {
   show(
     <LimitRule
       name="Wet heat"
-      verdict="no"
-      against={{ value: 62, limit: 55, quantity: 'temperature', sense: 'max' }}
+      verdict={sense === 'max' ? 'no' : 'fits'}
+      against={{ value, limit: 55, quantity: 'temperature', sense }}
     />,
   );
-  expect(screen.getByLabelText('Wet heat 62 °C, most 55 °C. Show working')).toBeTruthy();
+  expect(screen.getByLabelText(name)).toBeTruthy();
+  expect(screen.getByText(words)).toBeTruthy();
+});
+
+test('the side of a limit where a figure must not be is right of a most and left of a least', () => {
+  const [most, least] = (['max', 'min'] as const).map((sense) => forbiddenSide(sense));
+  expect(most?.from).toBeGreaterThan(0);
+  expect(least).toMatchObject({ from: 0 });
+  expect(least?.to).toBeLessThan(most?.to ?? 0);
+});
+
+describe('the ruler of stations', () => {
+  const notch = (station: string, no: number) =>
+    screen.queryByTestId(`notch-${station}-${no}`, { includeHiddenElements: true });
+  const scale = (rounds: readonly boolean[]) => (
+    <StationScale
+      width={390}
+      current="mix"
+      reached="mix"
+      rounds={rounds}
+      onPick={() => undefined}
+    />
+  );
+  test('has a notch for each round at Mix, Build and Cure', () => {
+    show(scale([true, false, false]));
+    for (const station of ['mix', 'build', 'cure'])
+      for (const no of [1, 2, 3]) expect(notch(station, no)).toBeTruthy();
+    expect(notch('prep', 1)).toBeNull();
+  });
+  test('has none where there is one round', () => {
+    show(scale([true]));
+    expect(notch('mix', 1)).toBeNull();
+  });
+});
+
+describe('a table', () => {
+  const rows = [
+    { id: 'a', name: 'Pump 10', hours: 30 },
+    { id: 'b', name: 'Pump 9', hours: 4 },
+    { id: 'c', name: 'Belt', hours: 100 },
+  ];
+  const columns: Column<(typeof rows)[number]>[] = [
+    { key: 'name', title: 'Name', share: 2, text: (r) => r.name },
+    { key: 'hours', title: 'Hours', share: 1, text: (r) => `${r.hours} h`, by: (r) => r.hours },
+  ];
+  const clipboard = (writeText: (text: string) => Promise<void>) =>
+    Object.defineProperty(globalThis, 'navigator', {
+      value: { clipboard: { writeText } },
+      configurable: true,
+    });
+  const opened: string[] = [];
+  const table = () =>
+    show(
+      <Table
+        name="Jobs"
+        columns={columns}
+        rows={rows}
+        keyOf={(r) => r.id}
+        labelOf={(r) => r.name}
+        testIdOf={(r) => `row-${r.id}`}
+        inHand="b"
+        onOpen={(r) => opened.push(r.id)}
+      />,
+    );
+  const order = () => screen.getAllByTestId(/^row-/).map((r) => String(r.props.testID).slice(4));
+
+  test('stands as it is given, sorts by a column, and turns round at a second touch', () => {
+    table();
+    expect(order()).toEqual(['a', 'b', 'c']);
+    fireEvent.press(screen.getByTestId('sort-hours'));
+    expect(order()).toEqual(['b', 'a', 'c']);
+    fireEvent.press(screen.getByTestId('sort-hours'));
+    expect(order()).toEqual(['c', 'a', 'b']);
+    fireEvent.press(screen.getByTestId('sort-name'));
+    expect(order()).toEqual(['c', 'a', 'b']);
+  });
+
+  test('opens the row that is touched, and copies out as it is sorted', async () => {
+    const copied: string[] = [];
+    clipboard(async (text) => void copied.push(text));
+    table();
+    fireEvent.press(screen.getByTestId('row-c'));
+    expect(opened).toEqual(['c']);
+    fireEvent.press(screen.getByTestId('sort-hours'));
+    fireEvent.press(screen.getByTestId('table-copy'));
+    expect(await screen.findByText('Copied')).toBeTruthy();
+    expect(copied).toEqual(['Name\tHours\nPump 9\t4 h\nPump 10\t30 h\nBelt\t100 h']);
+  });
+
+  test('gives the text to be taken by hand where the clipboard is closed', async () => {
+    clipboard(() => Promise.reject(new Error('closed')));
+    table();
+    fireEvent.press(screen.getByTestId('table-copy'));
+    expect(await screen.findByText(/Pump 10 30 h/)).toBeTruthy();
+  });
 });
 
 test('two surveys are told apart field by field, in the words of the form', () => {

@@ -148,7 +148,7 @@ test('a card shows what decides, its condition, and the change to try', () => {
     <MatchCard
       scored={scored}
       selected
-      why="it holds longer"
+      why={{ text: 'it holds longer', values: {} }}
       onSelect={() => undefined}
       onTry={(relax) => tried.push(`${relax.path}=${relax.text}`)}
       compared={false}

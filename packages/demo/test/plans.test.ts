@@ -1,10 +1,11 @@
 import {
-  changesText,
+  changesMessage,
   checkPlan,
   makePlan,
   Plan,
   planBatches,
   planChanges,
+  sentence,
   stepTime,
   weatherFor,
   word,
@@ -379,11 +380,12 @@ test('packs come off the shelf first, the oldest usable lot before the others, t
 test('a warmer day changes the clock, and says so in one line', () => {
   const survey = surveyOf('F1');
   const warm = { ...survey, readings: { ...survey.readings, surfaceC: 27 } };
-  const changes = planChanges(planned('F1', 'R-210'), planned('F1', 'R-210', warm), 'metric');
-  expect(changesText(changes)).toMatch(/became .*: it is 12 °C warmer\.$/s);
-  expect(changesText(planChanges(planned('F1', 'R-210'), planned('F1', 'R-210'), 'metric'))).toBe(
-    null,
-  );
+  const changes = planChanges(planned('F1', 'R-210'), planned('F1', 'R-210', warm));
+  const said = changesMessage(changes);
+  if (!said) throw new Error('nothing changed');
+  expect(sentence(said)).toMatch(/^Back in .* became .*: it is 12 °C warmer\.$/s);
+  expect(sentence(said, 'us')).toMatch(/: it is 22 °F warmer\.$/);
+  expect(changesMessage(planChanges(planned('F1', 'R-210'), planned('F1', 'R-210')))).toBeNull();
 });
 
 test('out of doors the forecast sets the hours of work and the cure', async () => {

@@ -11,13 +11,17 @@ const WIDTH = 118;
 const LIMIT_X = { max: 88, min: 30 };
 const BAR_Y = 10;
 
+/** The part of the rule where a figure must not be. */
+export const forbiddenSide = (sense: Against['sense']): { from: number; to: number } =>
+  sense === 'max' ? { from: LIMIT_X.max, to: WIDTH } : { from: 0, to: LIMIT_X.min };
+
 /** Slanted strokes over the side of a limit where the figure must not be. */
-function forbidden(from: number, to: number): string {
-  const strokes = Array.from(
+function strokes({ from, to }: { from: number; to: number }): string {
+  const each = Array.from(
     { length: Math.max(0, Math.floor((to - from) / 5)) },
     (_, i) => `M${from + 1 + i * 5} 16l5-12`,
   );
-  return strokes.join('');
+  return each.join('');
 }
 
 /**
@@ -45,7 +49,6 @@ export function LimitRule({
   const at = LIMIT_X[sense];
   const share = limit === 0 ? (value > 0 ? 2 : 0) : Math.max(0, value / limit);
   const x = Math.min(share * at, WIDTH - 6);
-  const [badFrom, badTo] = sense === 'max' ? [at, WIDTH] : [0, at];
   const shown = say(value, quantity, units);
   const limitText = say(limit, quantity, units);
   const words = sense === 'max' ? `${limitText} or less` : `${limitText} or more`;
@@ -74,7 +77,7 @@ export function LimitRule({
         {shown}
       </Txt>
       <Svg width={WIDTH} height={22} aria-hidden>
-        <Path d={forbidden(badFrom, badTo)} stroke={c.pencil} strokeWidth={0.9} fill="none" />
+        <Path d={strokes(forbiddenSide(sense))} stroke={c.pencil} strokeWidth={0.9} fill="none" />
         <Line x1={0} y1={BAR_Y} x2={WIDTH} y2={BAR_Y} stroke={c.ink} strokeWidth={1} />
         <Line x1={0} y1={BAR_Y} x2={x} y2={BAR_Y} stroke={colour} strokeWidth={5} />
         <Line x1={at} y1={1} x2={at} y2={19} stroke={c.ink} strokeWidth={2.2} />

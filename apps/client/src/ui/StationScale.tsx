@@ -65,6 +65,7 @@ export function StationScale({
               rounds.map((placed, i) => (
                 <Path
                   key={`${id}${i}`}
+                  testID={`notch-${id}-${i + 1}`}
                   d={`M${at(STATIONS.indexOf(id)) + (i - (rounds.length - 1) / 2) * (NOTCH + 4) - NOTCH / 2} 14h${NOTCH}v7l-${NOTCH / 2} 4l-${NOTCH / 2} -4Z`}
                   fill={placed ? c.moss : c.sheet}
                   stroke={c.ink}

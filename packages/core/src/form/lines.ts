@@ -1,3 +1,4 @@
+import { q, type Quantified } from '../message/message';
 import { say } from '../units/format';
 import type { UnitSystem } from '../units/quantities';
 import type { Field, Fields } from '../survey/fields';
@@ -10,13 +11,18 @@ export interface SurveyLine {
   text: string;
 }
 
-/** A field’s value as it is read out. */
-export function fieldText(field: Field, value: unknown, system: UnitSystem): string {
+/** A field’s value as it is read out, to be worded in the reader’s units. */
+export function fieldValue(field: Field, value: unknown): string | Quantified {
   if (value === null || value === undefined) return 'not asked';
   if (field.kind === 'flag') return value === true ? 'yes' : 'no';
   if (field.kind === 'choice') return field.options.find((o) => o.value === value)?.label ?? '';
-  return say(Number(value), field.quantity, system);
+  return q(Number(value), field.quantity);
 }
+
+const fieldText = (field: Field, value: unknown, system: UnitSystem): string => {
+  const read = fieldValue(field, value);
+  return typeof read === 'string' ? read : say(read.value, read.of, system);
+};
 
 /** Everything a survey says, group by group, for a sheet that goes to somebody else. */
 export function surveyLines(survey: Survey, system: UnitSystem): SurveyLine[] {

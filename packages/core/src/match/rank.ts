@@ -1,4 +1,5 @@
 import type { Intent } from '../materials/words';
+import { m, type Message } from '../message/message';
 import type { QuantityId } from '../units/quantities';
 import type { CardMatch } from './match';
 
@@ -117,16 +118,21 @@ export function rank(matches: CardMatch[], intent: Intent, own?: Weights): Score
 }
 
 /** The criterion that does most to put `first` before `second`, as one phrase; null when there is no second. */
-export function whyFirst(first: Scored, second: Scored | undefined): string | null {
+export function whyFirst(first: Scored, second: Scored | undefined): Message | null {
   if (!second) return null;
-  if (first.match.verdict !== second.match.verdict)
-    return `${second.match.card.code} ${second.match.verdict === 'if' ? 'only fits with a condition' : 'does not fit'}`;
+  const { code } = second.match.card;
+  const { verdict } = second.match;
+  if (first.match.verdict !== verdict)
+    return m('{code} {verdict, select, if {only fits with a condition} other {does not fit}}', {
+      code,
+      verdict,
+    });
   const gains = first.parts.map((p, i) => ({
     p,
     gain: (p.score - (second.parts[i]?.score ?? 0)) * p.weight,
   }));
   const best = gains.sort((a, b) => b.gain - a.gain)[0];
   return best && best.gain > 0
-    ? `${best.p.name.toLowerCase()} beats ${second.match.card.code}`
+    ? m('{criterion} beats {code}', { criterion: best.p.name.toLowerCase(), code })
     : null;
 }

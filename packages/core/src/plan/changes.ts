@@ -1,29 +1,25 @@
 import type { Survey } from '../families/registry';
 import { everyFieldOf } from '../form/draft';
-import { fieldText } from '../form/lines';
-import { word } from '../message/word';
-import { say } from '../units/format';
-import type { UnitSystem } from '../units/quantities';
+import { fieldValue } from '../form/lines';
+import { m, q, type Message } from '../message/message';
 import type { Plan } from './plan';
 
 /** What a new plan has that the old one had not: what became of it, and which changes of the survey made it so. */
 export interface PlanChanges {
-  effects: string[];
-  causes: string[];
+  effects: Message[];
+  causes: Message[];
 }
 
-const many = (n: number, one: string, more: string) => `${n} ${n === 1 ? one : more}`;
-
 /** Counted things of a plan, each with its words. */
-const COUNTED: [id: string, one: string, more: string][] = [
-  ['batches', 'batch', 'batches'],
-  ['coats', 'coat', 'coats'],
-  ['layers', 'layer', 'layers'],
-  ['packs', 'pack', 'packs'],
-  ['ports', 'port', 'ports'],
-  ['passes', 'pass', 'passes'],
-  ['strips', 'strip', 'strips'],
-  ['bags', 'bag', 'bags'],
+const COUNTED: [id: string, text: string][] = [
+  ['batches', '{was, plural, one {# batch} other {# batches}} became {is}'],
+  ['coats', '{was, plural, one {# coat} other {# coats}} became {is}'],
+  ['layers', '{was, plural, one {# layer} other {# layers}} became {is}'],
+  ['packs', '{was, plural, one {# pack} other {# packs}} became {is}'],
+  ['ports', '{was, plural, one {# port} other {# ports}} became {is}'],
+  ['passes', '{was, plural, one {# pass} other {# passes}} became {is}'],
+  ['strips', '{was, plural, one {# strip} other {# strips}} became {is}'],
+  ['bags', '{was, plural, one {# bag} other {# bags}} became {is}'],
 ];
 /** Measured things, said when they move by more than this share. */
 const MEASURED = ['ready', 'life', 'total', 'cost.total'];
@@ -31,46 +27,57 @@ const MOVES = 0.03;
 /** Chance, in percent points. */
 const CHANCE_MOVES = 3;
 
-function effectsOf(before: Plan, after: Plan, units: UnitSystem): string[] {
+function effectsOf(before: Plan, after: Plan): Message[] {
   const value = (plan: Plan, id: string) => plan.figures[id]?.value;
-  const counted = COUNTED.flatMap(([id, one, more]) => {
+  const counted = COUNTED.flatMap(([id, text]) => {
     const [was, is] = [value(before, id), value(after, id)];
-    if (was === undefined || is === undefined || was === is) return [];
-    return [`${many(was, one, more)} became ${is}`];
+    return was === undefined || is === undefined || was === is ? [] : [m(text, { was, is })];
   });
   const measured = MEASURED.flatMap((id) => {
     const [was, is] = [before.figures[id], after.figures[id]];
     if (!was || !is || Math.abs(is.value - was.value) <= Math.abs(was.value) * MOVES) return [];
-    const text = (x: number) => say(x, was.quantity, units);
-    return [`${was.label.toLowerCase()} ${text(was.value)} became ${text(is.value)}`];
+    const label = was.label.toLowerCase();
+    return [
+      m('{label} {was} became {is}', {
+        label,
+        was: q(was.value, was.quantity),
+        is: q(is.value, was.quantity),
+      }),
+    ];
   });
-  const [chance, now] = [value(before, 'readiness'), value(after, 'readiness')];
+  const [was, is] = [value(before, 'readiness'), value(after, 'readiness')];
   const chances =
-    chance !== undefined && now !== undefined && Math.abs(now - chance) > CHANCE_MOVES
+    was !== undefined && is !== undefined && Math.abs(is - was) > CHANCE_MOVES
       ? [
-          `the chance of being ready ${say(chance, 'chance', units)} became ${say(now, 'chance', units)}`,
+          m('the chance of being ready {was} became {is}', {
+            was: q(was, 'chance'),
+            is: q(is, 'chance'),
+          }),
         ]
       : [];
-  const titles = (plan: Plan) => new Map(plan.steps.map((s) => [s.name, word(s.title, units)]));
+  const titles = (plan: Plan) => new Map(plan.steps.map((s) => [s.name, s.title]));
   const [old, fresh] = [titles(before), titles(after)];
-  const steps = [
-    ...[...fresh]
-      .filter(([id]) => !old.has(id))
-      .map(([, title]) => `a new step: ${title.toLowerCase()}`),
-    ...[...old]
-      .filter(([id]) => !fresh.has(id))
-      .map(([, title]) => `no more: ${title.toLowerCase()}`),
+  const without = (all: Map<string, Message>, others: Map<string, Message>) =>
+    [...all].flatMap(([id, title]) => (others.has(id) ? [] : [title]));
+  return [
+    ...counted,
+    ...measured,
+    ...chances,
+    ...without(fresh, old).map((title) => m('a new step, “{title}”', { title })),
+    ...without(old, fresh).map((title) => m('no more “{title}”', { title })),
   ];
-  return [...counted, ...measured, ...chances, ...steps];
 }
 
-function causesOf(before: Survey, after: Survey, units: UnitSystem): string[] {
+function causesOf(before: Survey, after: Survey): Message[] {
   const warmer = after.readings.surfaceC - before.readings.surfaceC;
   const temperature =
     warmer === 0
       ? []
       : [
-          `it is ${say(Math.abs(warmer), 'temperatureStep', units)} ${warmer > 0 ? 'warmer' : 'colder'}`,
+          m('it is {by} {way, select, up {warmer} other {colder}}', {
+            by: q(Math.abs(warmer), 'temperatureStep'),
+            way: warmer > 0 ? 'up' : 'down',
+          }),
         ];
   const valueAt = (survey: Survey, path: string) =>
     path
@@ -82,24 +89,41 @@ function causesOf(before: Survey, after: Survey, units: UnitSystem): string[] {
       const [was, is] = [valueAt(before, path), valueAt(after, path)];
       if (JSON.stringify(was) === JSON.stringify(is)) return [];
       return [
-        `${field.label.toLowerCase()} is ${fieldText(field, is, units).toLowerCase()}, not ${fieldText(field, was, units).toLowerCase()}`,
+        m('{label} is {is}, not {was}', {
+          label: field.label.toLowerCase(),
+          is: fieldValue(field, is),
+          was: fieldValue(field, was),
+        }),
       ];
     });
-  const damages = after.damages.length - before.damages.length;
+  const n = after.damages.length - before.damages.length;
   const counted =
-    damages === 0 ? [] : [`${Math.abs(damages)} ${damages > 0 ? 'more' : 'fewer'} damages`];
+    n === 0
+      ? []
+      : [
+          m(
+            '{n, plural, one {one damage} other {# damages}} {way, select, up {more} other {fewer}}',
+            {
+              n: Math.abs(n),
+              way: n > 0 ? 'up' : 'down',
+            },
+          ),
+        ];
   return [...temperature, ...counted, ...others];
 }
 
 /** What is new in a plan against the one before it, effects first, and what in the survey made it so. */
-export const planChanges = (before: Plan, after: Plan, units: UnitSystem): PlanChanges => ({
-  effects: effectsOf(before, after, units),
-  causes: causesOf(before.survey, after.survey, units),
+export const planChanges = (before: Plan, after: Plan): PlanChanges => ({
+  effects: effectsOf(before, after),
+  causes: causesOf(before.survey, after.survey),
 });
 
-/** The same in one line: “2 batches became 3, back in service in 9 h became 7 h: it is 6 °C warmer.” */
-export function changesText({ effects, causes }: PlanChanges): string | null {
-  if (effects.length === 0) return null;
-  const what = effects.join(', ');
-  return `${what[0]?.toUpperCase() ?? ''}${what.slice(1)}${causes.length > 0 ? `: ${causes.join(', ')}` : ''}.`;
-}
+/** The same in one sentence: “2 batches became 3, back in service in 9 h became 7 h: it is 6 °C warmer.” */
+export const changesMessage = ({ effects, causes }: PlanChanges): Message | null =>
+  effects.length === 0
+    ? null
+    : m('{effects}{why, select, yes {: {causes}} other {}}.', {
+        effects,
+        causes,
+        why: causes.length > 0 ? 'yes' : 'no',
+      });

@@ -1,4 +1,4 @@
-import { say } from '../units/format';
+import { show } from '../units/format';
 import type { SectionRequest } from './drawing';
 
 /** How the damage bites into the piece. */
@@ -50,7 +50,7 @@ export function lettering({
   return (x, ...keys) =>
     keys.some((key) => unknown.includes(key))
       ? '?'
-      : say(x, 'length', system).replace(/ (mm|in)$/, '');
+      : show(x, 'length', system).figure;
 }
 
 type Plain = Pick<SectionSpec, 'named' | 'acrossMm' | 'depthMm' | 'across' | 'depth'> &

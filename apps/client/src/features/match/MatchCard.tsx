@@ -71,7 +71,7 @@ interface MatchCardProps {
   selected: boolean;
   onSelect: () => void;
   /** One line: why this one comes first. */
-  why: string | null;
+  why: Message | null;
   onTry: (relax: Relax) => void;
   /** Put beside others; null when enough are. */
   compared: boolean;
@@ -148,7 +148,7 @@ export function MatchCard({
               <FigureText key={p.id} figure={figures[p.id]} label={p.name.toLowerCase()} />
             ))}
         </View>
-        {why ? <Txt as="inline">First: {why}.</Txt> : null}
+        {why ? <Txt as="inline">First: {say(why)}.</Txt> : null}
         {onCompare || compared ? (
           <CheckBox
             id={`compare-${card.code}`}

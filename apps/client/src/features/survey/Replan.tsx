@@ -1,5 +1,5 @@
 import type { RepairView } from '@kelmot/contract';
-import { changesText, makePlan, planChanges, type Survey } from '@kelmot/core';
+import { changesMessage, makePlan, planChanges, type Survey } from '@kelmot/core';
 import { useDeferredValue, useMemo } from 'react';
 import { View } from 'react-native';
 import { useWorkContext } from '@/features/match/useWorkContext';
@@ -10,7 +10,7 @@ import { useWords } from '@/ui/useWords';
 
 /** What the plan becomes with the survey as it is typed now: worked out again at every letter, said in one line. */
 export function Replan({ view, survey }: { view: RepairView; survey: Survey | null }) {
-  const { units, tell } = useWords();
+  const { tell } = useWords();
   const { data: site } = useSiteQuery();
   const { data: cards } = useCardsQuery();
   const plan = view.plan?.body;
@@ -35,12 +35,12 @@ export function Replan({ view, survey }: { view: RepairView; survey: Survey | nu
         </Txt>
       </View>
     );
-  const text = changesText(planChanges(plan, made.plan, units));
+  const text = changesMessage(planChanges(plan, made.plan));
   if (!text) return null;
   return (
     <View role="status" className="border-b border-rule bg-sheet px-4 py-3" testID="replan">
       <Txt as="label">With {plan.card.code}, planned again</Txt>
-      <Txt as="inline">{text}</Txt>
+      <Txt as="inline">{tell(text)}</Txt>
     </View>
   );
 }

@@ -1,4 +1,4 @@
-import { say } from '@kelmot/core';
+import { say, show } from '@kelmot/core';
 import { goFromC, type AmbientGate, type AmbientGateInput } from '@kelmot/core/ambient/ambientGate';
 import type { DewPoint, DewPointInput } from '@kelmot/core/ambient/dewPoint';
 import { View } from 'react-native';
@@ -78,7 +78,7 @@ function Dial({
               />
               {t % (hi - lo > 50 ? 20 : 10) === 0 ? (
                 <SvgText {...SMALL} x={tx} y={ty + 5} textAnchor="middle" fill={c.pencil}>
-                  {say(t, 'temperature', units).replace(/ .*/, '')}
+                  {show(t, 'temperature', units).figure}
                 </SvgText>
               ) : null}
             </G>
