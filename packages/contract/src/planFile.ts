@@ -1,4 +1,4 @@
-import { issuesOf, Plan } from '@kelmot/core';
+import { issuesOf, Plan, unknownIds } from '@kelmot/core';
 import { z } from 'zod';
 
 /** The version that is written, and that is read. */
@@ -41,7 +41,14 @@ export function readPlanFile(
       }`,
     };
   const read = PlanFile.safeParse(given);
-  if (read.success) return { ok: true, file: read.data };
+  if (read.success) {
+    const unknown = unknownIds(read.data.plan);
+    if (unknown.length === 0) return { ok: true, file: read.data };
+    return {
+      ok: false,
+      say: `This plan file names steps or figures that this Kelmot does not know: ${unknown.slice(0, 5).join(', ')}.`,
+    };
+  }
   const [first] = issuesOf(read.error);
   return {
     ok: false,

@@ -42,6 +42,28 @@ describe('a plan file', () => {
       { ...file, plan: { ...file.plan, steps: 'none' } },
       /plan\.steps/,
     ],
+    [
+      'with a step that no list knows',
+      {
+        ...file,
+        plan: {
+          ...file.plan,
+          steps: file.plan.steps.map((s, i) => (i === 0 ? { ...s, name: 'incantation' } : s)),
+        },
+      },
+      /does not know: incantation\./,
+    ],
+    [
+      'with a figure that no list knows',
+      {
+        ...file,
+        plan: {
+          ...file.plan,
+          figures: { ...file.plan.figures, luck: { ...file.plan.figures.total, id: 'luck' } },
+        },
+      },
+      /does not know: luck\./,
+    ],
   ])('%s is refused, and it is said why', (_, given, why) => {
     const read = readPlanFile(given);
     expect(read.ok ? '' : read.say).toMatch(why);

@@ -51,6 +51,7 @@ export * from './plan/changes';
 export * from './plan/check';
 export * from './plan/costs';
 export { layersText } from './plan/layers';
+export { unknownIds } from './plan/ids';
 export * from './plan/make';
 export { POOR_PCT } from './plan/outlook';
 export * from './plan/plan';

@@ -5,6 +5,7 @@ import {
   familyOf,
   makePlan,
   planBatches,
+  unknownIds,
   word,
   type Plan,
   type Schools,
@@ -38,6 +39,7 @@ function sentences(plan: Plan): string[] {
 /** What the checker does not say, read off a plan by itself. */
 function lawful(plan: Plan): void {
   expect(checkPlan(plan).filter((f) => !f.ok)).toEqual([]);
+  expect(unknownIds(plan)).toEqual([]);
   const batches = planBatches(plan);
   expect(batches.map((b) => b.no)).toEqual(batches.map((_, i) => i + 1));
   for (const text of sentences(plan))
