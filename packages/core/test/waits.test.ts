@@ -1,10 +1,9 @@
-import { jobWarmC } from '../src/job/job';
+import { jobWarmC, workFor } from '../src/job/job';
 import type { SystemCard } from '../src/materials/card';
 import { gradeMinutes } from '../src/methods/pace';
 import { makePlan } from '../src/plan/make';
 import type { Plan } from '../src/plan/plan';
 import { word } from '../src/message/word';
-import { workFor } from '../src/job/job';
 import { demandOfSurvey } from '../src/families/registry';
 import type { Round } from '../src/work/round';
 import type { SiteSettings } from '../src/site/site';

@@ -14,7 +14,7 @@ import {
   MINUTE,
 } from '@kelmot/core';
 import { router } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { pathName } from '@/features/repair/pathNames';
@@ -78,10 +78,7 @@ export function MatchScreen({
     schools,
   );
   // The pane beside the list shows the time to service of the card in hand, worked out.
-  const inHand = useMemo(
-    () => (chosen ? (previewFigures(chosen.match, units).ready ?? null) : null),
-    [chosen, units],
-  );
+  const inHand = chosen ? (previewFigures(chosen.match, units).ready ?? null) : null;
   const refused = useRefusals(survey).length > 0;
   const before = view.plan?.body;
   const sameSchools =
