@@ -69,7 +69,6 @@ export const Command = z.discriminatedUnion('type', [
   }),
 ]);
 export type Command = z.infer<typeof Command>;
-export type CommandType = Command['type'];
 
 /** The state after a command, as acknowledged: it is in the database. */
 export const Ack = z.object({ commandId: Id, repairId: Id, version: Version });

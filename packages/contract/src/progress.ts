@@ -191,15 +191,3 @@ export function roundsPlaced(view: Recorded): boolean[] {
     planBatches(plan).every((b) => b.round !== round.id || placed.has(b.no)),
   );
 }
-
-/** The round at hand: of what is in the pail, else of the next step that belongs to one. */
-export function roundAt(view: Recorded, now: number): string | null {
-  const plan = view.plan?.body;
-  if (!plan) return null;
-  const { wet } = batchesAt(view);
-  const inPail = wet && planBatches(plan).find((b) => b.no === wet.batchNo);
-  if (inPail) return inPail.round;
-  const at = plan.steps.findIndex((s) => !finished(s, view, plan, now));
-  const open = at < 0 ? [] : plan.steps.slice(at);
-  return open.find((s) => s.round !== null)?.round ?? plan.mainRound;
-}

@@ -1,7 +1,7 @@
 import type { Mix, Plan, PlanBatch, SystemCard } from '@kelmot/core';
 
 /** The card of the round that a batch belongs to. */
-export function cardOfBatch(plan: Plan, batch: Pick<PlanBatch, 'round'>): SystemCard {
+function cardOfBatch(plan: Plan, batch: Pick<PlanBatch, 'round'>): SystemCard {
   const round = plan.rounds.find((r) => r.id === batch.round);
   return (round && plan.cards[round.card.code]) ?? plan.card;
 }

@@ -1,13 +1,11 @@
 /** How far a demo repair has come: each stage includes all before it. */
-export const STAGES = [
-  'survey',
-  'match',
-  'gate-stopped',
-  'prep',
-  'placing',
-  'between-coats',
-  'curing',
-  'cured',
-  'closed',
-] as const;
-export type Stage = (typeof STAGES)[number];
+export type Stage =
+  | 'survey'
+  | 'match'
+  | 'gate-stopped'
+  | 'prep'
+  | 'placing'
+  | 'between-coats'
+  | 'curing'
+  | 'cured'
+  | 'closed';

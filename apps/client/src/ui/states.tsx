@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { SecondaryButton } from './Button';
-import { StopMark, WaitMark } from './marks';
+import { StopMark } from './marks';
 import { Txt } from './Txt';
 
 /** Lines where rows will be: shown while the first answer is on its way. */
@@ -48,16 +48,6 @@ export function Failed({ say, retry }: { say: string; retry?: () => void }) {
         </Txt>
       </View>
       {retry ? <SecondaryButton label="Try again" onPress={retry} /> : null}
-    </View>
-  );
-}
-
-/** A short note that something waits. */
-export function WaitingNote({ text }: { text: string }) {
-  return (
-    <View role="status" className="flex-row items-center gap-2">
-      <WaitMark size={18} />
-      <Txt as="label">{text}</Txt>
     </View>
   );
 }

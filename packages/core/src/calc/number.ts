@@ -5,7 +5,7 @@ const SLACK = 1e-9;
 export const ceil = (x: number): number => Math.ceil(x - SLACK) + 0;
 export const floor = (x: number): number => Math.floor(x + SLACK);
 
-export const ZERO_C = 273.15;
+const ZERO_C = 273.15;
 /** Molar gas constant, J/(mol K). */
 export const R = 8.314462618;
 export const kelvin = (celsius: number): number => celsius + ZERO_C;

@@ -7,7 +7,7 @@ export type CurePoint = { tempC: number; minutes: number };
 export type CureBasis = 'data' | 'interpolated' | 'extrapolated' | 'assumed-q10';
 
 /** How far past its data a card is trusted: two points or more, and a single one. */
-export const REACH_C = { pair: 10, single: 20 };
+const REACH_C = { pair: 10, single: 20 };
 
 const ARRHENIUS = 'Arrhenius: ln(minutes) linear in 1/K between the card’s points';
 const Q10 = 'rule of thumb: twice as fast for each 10 °C; ask the supplier for a second point';

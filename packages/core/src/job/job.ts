@@ -85,7 +85,7 @@ function withGates(work: Work, steps: readonly StepDraft[]): StepDraft[] {
 }
 
 /** What the way back into service waits for: every round that the service loads. */
-export const loadedBy = (rounds: readonly Round[]) =>
+const loadedBy = (rounds: readonly Round[]) =>
   rounds.flatMap((r) =>
     r.needed === null ? [] : [{ round: r.id, at: neededOn(r.card, r.needed) }],
   );

@@ -95,7 +95,7 @@ export interface Run {
   demand: Demand;
   jobOf: typeof jobAlone;
 }
-export const runAlone = (survey: Survey, site: SiteSettings): Run => ({
+const runAlone = (survey: Survey, site: SiteSettings): Run => ({
   demand: demandOfSurvey(survey, site),
   jobOf: jobAlone,
 });

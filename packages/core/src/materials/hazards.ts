@@ -26,4 +26,3 @@ export const CHEMISTRIES = [
   'rubber-cement',
   'polymer-solution',
 ] as const;
-export type Chemistry = (typeof CHEMISTRIES)[number];

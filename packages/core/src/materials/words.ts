@@ -42,18 +42,6 @@ export const MEDIUM_NAMES: Record<Medium, string> = {
 };
 /** Media whose strength decides. */
 export const DILUTED: readonly Medium[] = ['caustic', 'mineral-acid'];
-/** Typical pH where the survey has no reading. */
-export const MEDIUM_PH: Record<Medium, number> = {
-  water: 7,
-  condensate: 8.5,
-  juice: 6.2,
-  'lime-milk': 12.6,
-  caustic: 13.5,
-  'mineral-acid': 1,
-  'soil-slurry': 7,
-  oil: 7,
-  air: 7,
-};
 
 export const WEAR = ['none', 'sliding', 'erosion', 'impact'] as const;
 export type Wear = (typeof WEAR)[number];

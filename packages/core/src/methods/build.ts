@@ -18,7 +18,7 @@ export const strikes = ({ schools, survey }: Pick<Work, 'schools' | 'survey'>): 
 export const overfill = (work: Work): number => (strikes(work) ? 0 : work.site.overfillPct);
 
 /** The sum of the damages’ own volumes, ending in what stays in the repair. */
-export const bodyWorking = (work: Work) => () => [
+const bodyWorking = (work: Work) => () => [
   ...work.bodies.flatMap((b, i) =>
     b.volumes.flatMap((v) =>
       v.working.map((w) => (work.bodies.length > 1 ? { ...w, label: `${i + 1}: ${w.label}` } : w)),

@@ -26,7 +26,7 @@ export const routeOf = (work: Work): ReturnType<typeof crackRoute> =>
   crackRoute(work.card, work.demand.crack?.widthMm ?? 0);
 
 /** Sand under what is filled, ml: the rest of each crack below it, as it was opened. */
-export const sandMl = (work: Work): number =>
+const sandMl = (work: Work): number =>
   work.schools.sand === 'none' || isSealant(work) || isMortar(work)
     ? 0
     : work.bodies.reduce((sum, { body, buildMm }) => {

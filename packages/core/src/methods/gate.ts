@@ -10,7 +10,7 @@ export const setsWet = ({ card }: Pick<Work, 'card'>): boolean =>
   card.damp === 'wet' || card.damp === 'under-water';
 
 /** What is held warm or dry, before the gate; nothing where it is as it is. */
-export function heldSteps(work: Work): StepDraft[] {
+function heldSteps(work: Work): StepDraft[] {
   const { heldC, card, gate } = work;
   const dry = gate.reasons.includes('humidity');
   return [

@@ -98,4 +98,3 @@ export const SHARED_FIGURES = [
 ] as const;
 /** Beginnings of figures that stand once for each round, milestone, supply or temperature. */
 export const FIGURE_PREFIXES = ['cure.', 'supply.', 'heat.', 'round.'] as const;
-export type SharedFigure = (typeof SHARED_FIGURES)[number];

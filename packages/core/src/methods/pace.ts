@@ -29,7 +29,7 @@ export const gradeMinutes = (work: Asked): number => {
 };
 
 /** Humid air slows a flash-off: over this it is given twice the time. */
-export const HUMID_PCT = 75;
+const HUMID_PCT = 75;
 /** Where no card of an aid is at hand, its maker’s sheet is asked; this is what is planned with, minutes. */
 const UNKNOWN_MIN = 15;
 

@@ -5,7 +5,7 @@ import { step, type More } from './step';
 
 /** What every step of Prep may have added to it by its family. */
 export type Extra = More & { extra?: Message | false };
-export const withExtra = (text: Message, extra?: Message | false): Message =>
+const withExtra = (text: Message, extra?: Message | false): Message =>
   extra ? joined([text, extra]) : text;
 
 /** Any work in Prep of a step’s own name. */

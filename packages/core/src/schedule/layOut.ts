@@ -1,5 +1,5 @@
 import type { MilestoneId } from '../materials/card';
-import { m, minutes as min, type Message } from '../message/message';
+import { m, type Message } from '../message/message';
 import { touchMinutes } from '../work/batching';
 import { timeTo, type Round, type RoundBatch } from '../work/round';
 import type { After, Link, Missed, Slot, StepDraft } from '../work/step';
@@ -278,9 +278,3 @@ export function layOut(ask: LayAsk): LayOut {
   const { steps, slots, links, batches, mixedAt } = clock;
   return { ok: true, steps, slots, links, batches, mixedAt, readyMin: Math.max(...ready) };
 }
-
-/** How long a wait is, in words beside its clock. */
-export const waitText = (link: Pick<Link, 'least' | 'most'>): Message =>
-  link.most === null
-    ? m('{least} or more', { least: min(link.least) })
-    : m('{least} or more, {most} at most', { least: min(link.least), most: min(link.most) });

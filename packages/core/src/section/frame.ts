@@ -3,7 +3,7 @@ import type { Point, SectionRequest } from './drawing';
 import { CLEAR, lineAt, LETTER_PX, textWidth } from './lettering';
 import type { SectionSpec } from './spec';
 
-export const SAMPLES = 44;
+const SAMPLES = 44;
 /** A crack is opened to at least this, px, and the drawing says how many times. */
 const CRACK_PX = 30;
 /** Most of the width that a damage takes whose lap is as wide as itself. */
@@ -21,7 +21,7 @@ const LINE = LETTER_PX + 5;
 export const AXIS_OFF = 14;
 export const LEG_OUT = 8;
 /** A port stands out of the paste that holds it by this. */
-export const PORT_OUT = 14;
+const PORT_OUT = 14;
 /** Without lettering a piece keeps this from the frame. */
 const BARE = 18;
 

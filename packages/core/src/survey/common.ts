@@ -30,7 +30,7 @@ import {
 } from './fields';
 
 /** Parts of a survey that most families ask, in the order a person looks: what it stands, how it lies, when, where. */
-export const serviceFields = {
+const serviceFields = {
   medium: choice(MEDIA, MEDIUM_NAMES, {
     label: 'Medium',
     why: 'Each material stands some media and not others.',
@@ -63,7 +63,7 @@ export const serviceFields = {
   }),
 };
 
-export const surfaceFields = {
+const surfaceFields = {
   damp: choice(DAMP, DAMP_NAMES, {
     label: 'Surface now',
     why: 'Most paste lets go of a wet surface.',
@@ -74,7 +74,7 @@ export const surfaceFields = {
   }),
 };
 
-export const windowFields = {
+const windowFields = {
   downMin: amount('time', {
     label: 'Down for',
     why: 'The cure must end inside it.',
@@ -84,7 +84,7 @@ export const windowFields = {
   }),
 };
 
-export const areaFields = {
+const areaFields = {
   area: choice(AREAS, AREA_NAMES, {
     label: 'Explosive area',
     why: 'No sparks and no blasting in one.',
@@ -113,7 +113,7 @@ export const areaFields = {
 
 const grows = { key: 'grows', in: ['yes'] } as const;
 /** What stood here before, and what happens if nothing is done. */
-export const pastFields = {
+const pastFields = {
   old: choice(OLD_REPAIRS, OLD_REPAIR_NAMES, {
     label: 'Old repair on it',
     why: 'It comes off first; how it failed says what to use now.',

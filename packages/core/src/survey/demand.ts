@@ -59,20 +59,18 @@ export interface ServiceNeed {
 }
 
 /** Figures of a demand that a person can go back to and change. */
-export const DEMAND_FIGURES = [
-  'medium',
-  'concPct',
-  'ph',
-  'mediumC',
-  'wear',
-  'pressureBar',
-  'swingC',
-  'crackWidth',
-  'machined',
-  'light',
-  'closed',
-] as const;
-export type DemandFigure = (typeof DEMAND_FIGURES)[number];
+export type DemandFigure =
+  | 'medium'
+  | 'concPct'
+  | 'ph'
+  | 'mediumC'
+  | 'wear'
+  | 'pressureBar'
+  | 'swingC'
+  | 'crackWidth'
+  | 'machined'
+  | 'light'
+  | 'closed';
 /** The survey’s field behind each figure; one that is worked out or fixed for its family has none. */
 export type DemandPaths = Partial<Record<DemandFigure, string>>;
 

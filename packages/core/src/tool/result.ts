@@ -11,7 +11,7 @@ export type ResultRow =
   | { kind: 'table'; key: string; label: string; head: string[]; rows: string[][] };
 
 /** A result's number in the unit of the system in use, rounded to what can be measured. */
-export function showField(named: Named, value: number, system: UnitSystem): Shown {
+function showField(named: Named, value: number, system: UnitSystem): Shown {
   const { measure, fixedUnit } = shownAs(named);
   if (!measure) return { figure: fig(value).replace('-', '−'), unit: fixedUnit };
   return show(value * measure.factor, measure.quantity, system, measure[system]);

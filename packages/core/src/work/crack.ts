@@ -2,7 +2,7 @@ import type { Shape } from '../geometry/shapeVolume';
 import { fillKind, type SystemCard } from '../materials/card';
 
 /** Finer than this a crack is not opened: thin resin runs in by itself, mm. */
-export const HAIRLINE_MM = 1;
+const HAIRLINE_MM = 1;
 /** A chase takes this off each wall, so that the resin finds clean ones, mm. */
 const WALL_OFF_MM = 1;
 /** A tool must go in to break a crack out to full depth, mm. */

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { line, type WorkingLine } from '../calc/calc';
 import { QUANTITY_IDS, type QuantityId } from '../units/quantities';
 
-export const WorkingLineSchema = z.strictObject({
+const WorkingLineSchema = z.strictObject({
   symbol: z.string(),
   label: z.string(),
   expression: z.string(),

@@ -3,7 +3,7 @@ import { cureClock } from '../cure/cureClock';
 import { cureTime } from '../cure/cureTime';
 import { MILESTONES, type MilestoneId, type SystemCard } from '../materials/card';
 import type { Purpose } from '../materials/words';
-import { m, type Message } from '../message/message';
+import type { Message } from '../message/message';
 import type { SiteSettings } from '../site/site';
 import { batching, type Batching, type Touch } from './batching';
 import { closing } from './figure';
@@ -88,7 +88,7 @@ export interface Round extends RoundSpec {
 }
 
 /** Volume to mix from the volume that stays: half the profile, what stands proud, what is lost. ml. */
-export function grossOf(spec: RoundSpec): number {
+function grossOf(spec: RoundSpec): number {
   const { netMl, areaMm2 = 0, profileUm = 0, overfillPct = 0, card } = spec;
   const profileMl = (areaMm2 * profileUm) / 2 / 1e6;
   return (netMl + profileMl) * (1 + overfillPct / 100) * (1 + card.wastePct / 100);
@@ -238,7 +238,3 @@ export function neededOn(card: SystemCard, wanted: MilestoneId): MilestoneId {
   const upTo = MILESTONES.slice(0, MILESTONES.indexOf(wanted) + 1);
   return [...upTo].reverse().find((id) => card.cure.milestones[id]) ?? 'life';
 }
-
-/** How a batch is called in a title: the only one is not numbered. */
-export const batchTitle = (round: Pick<Round, 'batches'>): Message =>
-  m('{n, plural, one {one batch} other {# batches}}', { n: Math.max(1, round.batches.length) });

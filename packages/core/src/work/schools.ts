@@ -1,20 +1,18 @@
 import type { SystemCard } from '../materials/card';
 
 /** Questions on which practitioners differ. */
-export const SCHOOL_IDS = [
-  'clean',
-  'ratio',
-  'split',
-  'soak',
-  'plug',
-  'proud',
-  'sand',
-  'wet',
-  'moving',
-  'tyre',
-  'wait',
-] as const;
-export type SchoolId = (typeof SCHOOL_IDS)[number];
+export type SchoolId =
+  | 'clean'
+  | 'ratio'
+  | 'split'
+  | 'soak'
+  | 'plug'
+  | 'proud'
+  | 'sand'
+  | 'wet'
+  | 'moving'
+  | 'tyre'
+  | 'wait';
 
 /** A question on which practitioners differ: both ways are offered, one is usual here, and it is said why. */
 export interface School {

@@ -15,7 +15,7 @@ import type { Round } from './round';
 import type { WorkContext } from './work';
 import type { SurveyBase } from '../survey/common';
 
-export const DrawnPickSchema = z.strictObject({
+const DrawnPickSchema = z.strictObject({
   id: z.string(),
   label: z.string(),
   count: z.int(),
@@ -72,7 +72,7 @@ export const aidName = ({ context }: { context: WorkContext }, use: AidUse): str
   aidFor(context.library ?? [], use)?.code ?? AID_NAMES[use].toLowerCase();
 
 /** The unit a pack is counted in, as a quantity and what one of it is in its base unit. */
-export function packQuantity({ packUnit }: SystemCard): { quantity: QuantityId; scale: number } {
+function packQuantity({ packUnit }: SystemCard): { quantity: QuantityId; scale: number } {
   if (packUnit === 'm') return { quantity: 'run', scale: 1000 };
   return { quantity: packUnit === 'piece' ? 'count' : 'volume', scale: 1 };
 }

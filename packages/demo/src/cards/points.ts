@@ -11,7 +11,7 @@ export const at = (t5: number, t10: number, t20: number, t30: number) => [
 type Milestones = SystemCard['cure']['milestones'];
 
 /** How a chemistry slows in the cold: its times at 5, 10, 20 and 30 °C over those at 20 °C. */
-export const SPEEDS = {
+const SPEEDS = {
   epoxy: [3.4, 2.2, 1, 0.53],
   fast: [2.4, 1.75, 1, 0.55],
   cement: [2.5, 1.8, 1, 0.68],

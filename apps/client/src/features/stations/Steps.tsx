@@ -89,7 +89,7 @@ function linkClock(link: Link, view: RepairView, now: number): string {
 }
 
 /** One step of the plan: what to do, its hold, what was recorded, and what can go wrong. */
-export function StepRow(props: StepProps) {
+function StepRow(props: StepProps) {
   const { step, no, view, plan, repair } = props;
   const [open, setOpen] = useState(false);
   const now = useNow(step.hold?.kind === 'countdown' ? 1000 : 30_000);

@@ -41,7 +41,7 @@ function readCards(text: string): Read {
 }
 
 /** A planner’s box of JSON: what is in it becomes cards, or says at which field it cannot. Nothing typed is lost. */
-export function CardBox({ start, onDone }: { start: string; onDone: () => void }) {
+function CardBox({ start, onDone }: { start: string; onDone: () => void }) {
   const [text, setText] = useState(start);
   const [said, setSaid] = useState<string | null>(null);
   const [send, { isLoading }] = useImportCardsMutation();

@@ -124,7 +124,7 @@ export type BracketSurvey = z.infer<typeof BracketSurvey>;
 const LEAST_BUILD_MM = 0.1;
 
 /** What may be built: as wanted, and never more than the clearance less what is kept free of it, mm. */
-export const buildOf = (wantedMm: number, clearanceMm: number, marginMm: number): number =>
+const buildOf = (wantedMm: number, clearanceMm: number, marginMm: number): number =>
   Math.max(LEAST_BUILD_MM, Math.min(wantedMm, clearanceMm - marginMm));
 
 /** Half of what is laid over a break bonds to each side of it, mm². */

@@ -27,7 +27,7 @@ const crack = {
   ...pipe,
 };
 
-export const LINE_METALS = [...METALS, 'pvc', 'pe', 'pp'] as const;
+const LINE_METALS = [...METALS, 'pvc', 'pe', 'pp'] as const;
 
 const shapes: DamageShape[] = [
   {

@@ -41,7 +41,7 @@ export const floorMm2 = ({ survey }: W) =>
     0,
   );
 
-export const consistencyOf = (work: W, i: number): Consistency => {
+const consistencyOf = (work: W, i: number): Consistency => {
   const { mix } = work.card;
   if (mix.kind !== 'powder-water' || !mix.waterLPerBag.base || work.coats === 1) return 'patch';
   return i === work.coats - 1 && mix.waterLPerBag.finish ? 'finish' : 'base';
