@@ -5,6 +5,8 @@ import {
   Plan,
   planBatches,
   planChanges,
+  roundFigure,
+  roundOfFigure,
   sentence,
   stepTime,
   weatherFor,
@@ -407,4 +409,24 @@ test('a stop too short says what would help', () => {
   expect(figure(plan, 'readiness')).toBeLessThan(90);
   expect(plan.raise.map((x) => word(x))[0]).toMatch(/^Hold it at \d+ °C: .* instead of/);
   expect(plan.heat[0]?.minutes).toBeLessThan(figure(plan, `cure.${plan.needed}`));
+});
+
+test('a figure of one of several rounds says which', () => {
+  const plan = planned('F12', 'X-810');
+  const of = (id: string) => roundOfFigure(plan, id)?.id ?? null;
+  expect(plan.rounds.map((r) => r.id)).toEqual(['coat-1', 'coat-2', 'coat-3']);
+  expect(
+    ['round.coat-2.total', 'cure.coat-1.overcoatOpens', 'total', 'cure.immersion'].map(of),
+  ).toEqual(['coat-2', 'coat-1', null, null]);
+  // The main round's own stands without its name as well.
+  expect(roundFigure(plan, plan.mainRound, 'total')?.value).toBe(
+    plan.figures['round.coat-3.total']?.value,
+  );
+  // With one round there is nothing to tell apart.
+  const one = planned('F1', 'R-210');
+  expect(
+    Object.keys(one.figures)
+      .map((id) => roundOfFigure(one, id))
+      .filter(Boolean),
+  ).toEqual([]);
 });

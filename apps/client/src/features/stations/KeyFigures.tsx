@@ -1,4 +1,4 @@
-import type { Plan, StationId } from '@kelmot/core';
+import { roundOfFigure, type Plan, type StationId } from '@kelmot/core';
 import { View } from 'react-native';
 import { FigureText } from '@/ui/FigureText';
 import { useWords } from '@/ui/useWords';
@@ -8,15 +8,11 @@ const MOST = 4;
 /** The first figures that the steps of a station name: a family brings its own, and no screen knows which. */
 export function KeyFigures({ plan, station }: { plan: Plan; station: StationId }) {
   const { tell } = useWords();
-  const named = plan.steps
-    .filter((s) => s.station === station)
-    .flatMap((s) => s.figures.map((id) => [id, s.round] as const));
-  const figures = [...new Map(named)]
-    .flatMap(([id, roundId]) => {
+  const ids = plan.steps.filter((s) => s.station === station).flatMap((s) => s.figures);
+  const figures = [...new Set(ids)]
+    .flatMap((id) => {
       const figure = plan.figures[id];
-      // Of several rounds a figure says which one it is of.
-      const round = id.startsWith('round.') && plan.rounds.length > 1 ? roundId : null;
-      const of = plan.rounds.find((r) => r.id === round);
+      const of = roundOfFigure(plan, id);
       return figure ? [{ figure, of: of ? `${tell(of.name).toLowerCase()}, ` : '' }] : [];
     })
     // An edge or a bed of nothing tells nothing.

@@ -35,7 +35,10 @@ export function Mix(props: StationProps) {
   const { running, next, round, weigh, weighed } = useBatches(view, plan);
   const [lot, setLot] = useKeptText(`${view.id}/lot`);
   const shown = running?.batch ?? next;
-  const figure = (id: string) => (round ? roundFigure(plan, round.id, id) : plan.figures[id]);
+  // Of the round at hand; when all is mixed, of what the service loads.
+  const of = round ?? planRound(plan, plan.mainRound);
+  const figure = (id: string) => (of ? roundFigure(plan, of.id, id) : plan.figures[id]);
+  const ofName = of && plan.rounds.length > 1 ? `${words(of.name).toLowerCase()}, ` : '';
   const placeOf = (no: number) => {
     const of = plan.rounds.find((r) => r.batches.some((b) => b.no === no));
     return of ? batchName(of, { no }, words) : `batch ${no}`;
@@ -44,7 +47,7 @@ export function Mix(props: StationProps) {
     <View>
       {running ? <PailClock plan={plan} mix={running.mix} batch={running.batch} /> : null}
       <View className="flex-row flex-wrap gap-x-6 gap-y-2 border-b border-ink px-4 py-3">
-        <FigureText figure={figure('total')} label="to mix" as="reading" />
+        <FigureText figure={figure('total')} label={`${ofName}to mix`} as="reading" />
         <FigureText figure={figure('batches')} label="batches" as="reading" />
         <FigureText figure={figure('batchMass') ?? figure('batch')} label="each" as="reading" />
         {running ? null : <FigureText figure={figure('life')} label="working life" as="reading" />}
