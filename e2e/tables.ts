@@ -1,0 +1,60 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { WIDE } from './lib/browser';
+import { signedIn } from './lib/stage';
+
+test('a planner reads all repairs as one table: sorted by a column, the row in hand beside it, opened by a touch', async () => {
+  const screen = await signedIn('tomas', WIDE);
+  await screen.open('/repairs');
+  await screen.see('repair-P-204');
+  // The register would only say the same again.
+  await screen.gone('register-P-204');
+  const tags = () =>
+    screen.page.$$eval('[data-testid^="repair-"]', (rows) =>
+      rows.map((r) => r.getAttribute('data-testid') ?? ''),
+    );
+  await screen.press('sort-tag');
+  const up = await tags();
+  assert.deepEqual(
+    up,
+    [...up].sort((a, b) => a.localeCompare(b)),
+  );
+  await screen.press('sort-tag');
+  assert.deepEqual(await tags(), [...up].reverse());
+  await screen.page.hover('[data-testid="repair-JP-31"]');
+  await screen.page.waitForFunction(() =>
+    /hole/i.test(
+      document.querySelector('[data-testid="section"]')?.getAttribute('aria-label') ?? '',
+    ),
+  );
+  assert.equal(await screen.attribute('repair-JP-31', 'aria-selected'), 'true');
+  await screen.press('repair-JP-31');
+  await screen.see('station-match');
+  assert.deepEqual(screen.problems, []);
+});
+
+test('a planner reads the store as one table: the card in hand beside it', async () => {
+  const screen = await signedIn('tomas', WIDE);
+  await screen.open('/store');
+  await screen.press('card-R-210');
+  assert.equal(await screen.attribute('card-R-210', 'aria-selected'), 'true');
+  await screen.says('R-210 Steel paste, long life');
+  await screen.press('sort-name');
+  await screen.see('card-R-210');
+  assert.deepEqual(screen.problems, []);
+});
+
+test('at Match the pane beside the list works out the card in hand before any plan is made', async () => {
+  const screen = await signedIn('tomas', WIDE);
+  await screen.press('register-SG-2');
+  await screen.key('2');
+  await screen.matches('working', /back in service in.*ready/is);
+  const first = await screen.text('working');
+  await screen.press('pick-R-215');
+  await screen.page.waitForFunction(
+    (before) => document.querySelector('[data-testid="working"]')?.textContent !== before,
+    {},
+    first,
+  );
+  assert.deepEqual(screen.problems, []);
+});
