@@ -8,6 +8,7 @@ import {
   ml,
   mm,
   q,
+  type MessageValue,
 } from '../src/message/message';
 import { sentence, word, wordIn } from '../src/message/word';
 
@@ -47,6 +48,21 @@ describe('a message is worded for who reads it', () => {
     expect(wordIn(message, { units: 'metric', spoken: true })).toBe(
       'Weigh 40.2 grams at 18 degrees Celsius.',
     );
+    const aloud = (value: MessageValue, units: 'metric' | 'us') =>
+      wordIn(m('{x}', { x: value }), { units, spoken: true });
+    expect(aloud(mm(12), 'metric')).toBe('12 millimetres');
+    expect(aloud(mm(25.4), 'us')).toMatch(/^1 /);
+    expect(aloud(q(17_000, 'run'), 'metric')).toBe('17 metres');
+    expect(aloud(q(62, 'hardnessA'), 'metric')).toBe('62 shore a');
+    expect(aloud(q(135, 'time'), 'metric')).toBe('2 h 15 min');
+    expect(aloud(q(99.7, 'chance'), 'metric')).toBe('over 99 percent');
+    expect(aloud(q(3, 'count'), 'metric')).toBe('3');
+  });
+
+  test('what is cut off a roll is told in metres or feet, what is built in millimetres or inches', () => {
+    expect(word(m('{x}', { x: q(8087, 'run') }))).toBe('8.09 m');
+    expect(word(m('{x}', { x: q(8087, 'run') }), 'us')).toBe('26.5 ft');
+    expect(word(m('{x}', { x: mm(8087) }))).toBe('8087 mm');
   });
 
   test('parts that are not there leave no gap', () => {

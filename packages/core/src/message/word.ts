@@ -1,6 +1,6 @@
 import { IntlMessageFormat } from 'intl-messageformat';
-import { say } from '../units/format';
-import { quantity, shownUnit, type UnitSystem } from '../units/quantities';
+import { say, show } from '../units/format';
+import { quantity, type UnitSystem } from '../units/quantities';
 import {
   isMessage,
   isQuantified,
@@ -37,12 +37,11 @@ const SPOKEN: Record<string, string> = {
 };
 
 function quantified({ of, value }: Quantified, { units, spoken }: Voice): string {
-  const text = say(value, of, units);
-  if (!spoken) return text;
-  const { symbol } = shownUnit(of, units);
-  const unit = quantity(of).units.find((u) => text.endsWith(` ${u.symbol}`)) ?? null;
-  const name = unit ? (SPOKEN[unit.symbol] ?? unit.names.at(-1) ?? symbol) : '';
-  return unit ? `${text.slice(0, -unit.symbol.length)}${name}` : text;
+  if (!spoken) return say(value, of, units);
+  const { figure, unit } = show(value, of, units);
+  const known = quantity(of).units.find((u) => u.symbol === unit);
+  const name = SPOKEN[unit] ?? known?.names.at(-1) ?? unit;
+  return name ? `${figure} ${name}` : figure;
 }
 
 function valueText(value: MessageValue, voice: Voice): string | number {
