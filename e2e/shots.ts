@@ -50,16 +50,11 @@ async function main(): Promise<void> {
   await small.press('demo-ida');
   await small.see('bench-P-204');
   await phone(small);
-  for (const [tag, name] of [
-    ['BC-3', 'match-belt'],
-    ['WL-2', 'refused'],
-  ] as const) {
-    await small.open('/repairs');
-    await small.press(`repair-${tag}`);
-    await small.press('station-match');
-    await small.see('intent-lasting');
-    await shoot(small, name);
-  }
+  await small.open('/repairs');
+  await small.press('repair-WL-2');
+  await small.press('station-match');
+  await small.see('refusal');
+  await shoot(small, 'refused');
   await small.open('/repairs');
   await small.press('repair-JP-31');
   await small.press('station-prep');
@@ -91,6 +86,9 @@ async function main(): Promise<void> {
   await wide.press('compare-R-215');
   await wide.see('compare');
   await shoot(wide, 'wide-compare');
+  await wide.open('/repairs');
+  await wide.page.hover('[data-testid="repair-JP-31"]');
+  await shoot(wide, 'wide-repairs');
   await wide.open('/know-how/exotherm');
   await wide.see('chart-exotherm');
   await shoot(wide, 'wide-tool');

@@ -112,11 +112,21 @@ export function MatchScreen({
       testID="take"
     />
   ) : refused ? (
-    <PrimaryButton
-      label="Referral sheet"
-      testID="referral"
-      onPress={() => router.navigate(`/referral/${view.id}`)}
-    />
+    <View>
+      <PrimaryButton
+        label="Referral sheet"
+        testID="referral"
+        onPress={() => router.navigate(`/referral/${view.id}`)}
+      />
+      {/* What those who decide may take on is a second thought, and never the big one. */}
+      {code && repair.canWrite ? (
+        <LinkButton
+          label={`When they have decided: ${code} to Prep`}
+          testID="take"
+          onPress={take}
+        />
+      ) : null}
+    </View>
   ) : trial.length > 0 ? (
     <PrimaryButton label="Keep or undo what is tried first" disabled onPress={take} testID="take" />
   ) : (
