@@ -1,5 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
+import { textWidth } from '@kelmot/core/section/lettering';
 import { WIDE } from './lib/browser';
 import { signedIn } from './lib/stage';
 
@@ -57,4 +58,43 @@ test('at Match the pane beside the list works out the card in hand before any pl
     first,
   );
   assert.deepEqual(screen.problems, []);
+});
+
+test('the lettering of a section is no wider in the shipped font than core counts with', async () => {
+  const screen = await signedIn('tomas', WIDE);
+  await screen.press('register-P-204');
+  await screen.see('section');
+  const texts = [
+    'abcdefghijklmnopqrstuvwxyz',
+    'ABCDEFGHIJKLMNOPQRSTUVWXYZ',
+    '0123456789',
+    '⌀ 268 to 410',
+    'edge square, 3',
+    'mineral acid 10 %, 60 °C',
+    'wwww mmmm',
+    '½¼¾⅜⅝⅛⅞%',
+    '11 1/4 × 3/8',
+  ];
+  const widths = await screen.page.$eval(
+    '[data-testid="section"] svg',
+    (svg, list) => {
+      const drawn = svg.querySelector('text');
+      return list.map((text) => {
+        const probe = drawn?.cloneNode() as SVGTextElement;
+        probe.textContent = text;
+        svg.appendChild(probe);
+        const { width } = probe.getBBox();
+        probe.remove();
+        return width;
+      });
+    },
+    texts,
+  );
+  for (const [i, text] of texts.entries()) {
+    const width = widths[i] ?? NaN;
+    assert.ok(
+      width > 0 && width <= textWidth(text),
+      `${text}: ${width} px, counted ${textWidth(text)}`,
+    );
+  }
 });

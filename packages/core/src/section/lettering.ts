@@ -25,8 +25,8 @@ export interface Lettered {
 const WIDTHS: [RegExp, number][] = [
   [/[\s.,:;'’|!ilj]/, 0.3],
   [/[ftrI()/-]/, 0.42],
-  [/[mwMW⌀]/, 0.88],
-  [/[A-Z×–—…½¼¾⅜⅝⅛⅞%]/, 0.68],
+  [/[mwMW⌀½¼¾⅜⅝⅛⅞%]/, 0.88],
+  [/[A-Z×–—…]/, 0.68],
 ];
 const USUAL = 0.58;
 
