@@ -86,6 +86,28 @@ test('a frozen input is handed out as well, all the way down', () => {
   expect(of(thing())).toBe('small');
 });
 
+test('a part that is read whole is handed out bare, and told apart by all that stands in it', () => {
+  const shared = sharedByReads<Thing, number>((value) => Array.isArray(value));
+  const seen: boolean[] = [];
+  let calls = 0;
+  const of = (input: Thing) =>
+    shared(input, (t) => {
+      calls += 1;
+      seen.push(t.packs === input.packs, t.layer === input.layer);
+      return t.packs[0]?.size ?? 0;
+    });
+  expect(of(thing())).toBe(500);
+  // The list itself, but a record that is watched.
+  expect(seen).toEqual([true, false]);
+  expect(of(thing({ code: 'B-2', kind: 'tape' }))).toBe(500);
+  expect(calls).toBe(1);
+  // Another price was not read, yet it stands in the part: it is worked again, and never shared wrongly.
+  const [small, large] = thing().packs as [Thing['packs'][number], Thing['packs'][number]];
+  expect(of(thing({ packs: [{ ...small, size: 700 }, large] }))).toBe(700);
+  expect(of(thing({ packs: [small, { ...large, price: 31 }] }))).toBe(500);
+  expect(calls).toBe(3);
+});
+
 test('whatever is read, shared is what it would be alone', () => {
   const random = mulberry32(11);
   const some = (n: number) => Math.floor(random() * n);

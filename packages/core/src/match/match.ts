@@ -90,7 +90,7 @@ function materialCost(card: SystemCard, { drawn, packIds }: Outcome): number | n
 
 type Ask = Omit<JobAsk, 'heldC'>;
 
-/** What the cards of one run share: what is asked of them, sums they ask alike, and how their jobs are worked out. */
+/** What the cards of one run share: what is asked of them, and how their jobs are worked out. */
 export interface Run {
   demand: Demand;
   jobOf: typeof jobAlone;

@@ -104,9 +104,16 @@ export function jobAlone(ask: Ask): JudgedJob {
   return { ...outcome, ask, job: () => job };
 }
 
+/** A curve of a card is read point by point, hundreds of times over: it is told apart as one thing. */
+const isCurve = (value: object): boolean =>
+  Array.isArray(value) &&
+  typeof value[0] === 'object' &&
+  value[0] !== null &&
+  'minutes' in value[0];
+
 /** Works the jobs of many cards out, each outcome shared by all cards that it cannot tell apart. */
 export function jobsShared(): (ask: Ask) => JudgedJob {
-  const shared = sharedByReads<SystemCard, Outcome>();
+  const shared = sharedByReads<SystemCard, Outcome>(isCurve);
   return (ask) => {
     const outcome = shared(ask.card, (card) => asDone({ ...ask, card }).outcome);
     const { heldC } = outcome;
