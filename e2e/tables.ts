@@ -18,7 +18,7 @@ test('a planner reads all repairs as one table: sorted by a column, the row in h
   const up = await tags();
   assert.deepEqual(
     up,
-    [...up].sort((a, b) => a.localeCompare(b)),
+    [...up].sort((a, b) => a.localeCompare(b, 'en', { numeric: true })),
   );
   await screen.press('sort-tag');
   assert.deepEqual(await tags(), [...up].reverse());

@@ -70,25 +70,26 @@ function Letters({
   );
 }
 
-/** A dimension: a thin line between two oblique strokes, led to from below where it is level. */
+/** A dimension: a thin line between two oblique strokes, its figure where core set it. */
 function Dimension({ prim, c }: { prim: Extract<Prim, { kind: 'dim' }>; c: Colours }) {
   const { from, to, text, at, anchor } = prim;
-  const upright = from[0] === to[0];
-  const thin = { stroke: c.ink, strokeWidth: 0.75 };
   const ends: [string, Point][] = [
     ['from', from],
     ['to', to],
   ];
-  // Towards the piece: away from the figure.
-  const down = at[1] < from[1] ? 1 : -1;
   return (
     <G>
-      <Line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} {...thin} />
+      <Line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} stroke={c.ink} strokeWidth={0.75} />
       {ends.map(([key, [x, y]]) => (
-        <G key={key}>
-          {upright ? null : <Line x1={x} y1={y - 4 * down} x2={x} y2={y + 18 * down} {...thin} />}
-          <Line x1={x - 4} y1={y + 4} x2={x + 4} y2={y - 4} stroke={c.ink} strokeWidth={1.4} />
-        </G>
+        <Line
+          key={key}
+          x1={x - 4}
+          y1={y + 4}
+          x2={x + 4}
+          y2={y - 4}
+          stroke={c.ink}
+          strokeWidth={1.4}
+        />
       ))}
       <Letters at={at} text={text} colour={c.ink} anchor={anchor} halo={c.sheet} />
     </G>

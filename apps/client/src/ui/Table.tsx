@@ -44,7 +44,9 @@ function inOrder<R>(rows: readonly R[], columns: readonly Column<R>[], sorted: S
     const [a, b] = [by(p), by(q)];
     return (
       way *
-      (typeof a === 'number' && typeof b === 'number' ? a - b : String(a).localeCompare(String(b)))
+      (typeof a === 'number' && typeof b === 'number'
+        ? a - b
+        : String(a).localeCompare(String(b), 'en', { numeric: true }))
     );
   });
 }

@@ -1,5 +1,5 @@
 import { demandOfSurvey, type Survey } from '../families/registry';
-import { workFor, type Job, type JobAsk } from '../job/job';
+import { workFor, type Job } from '../job/job';
 import type { SystemCard } from '../materials/card';
 import { kitPick } from '../mix/kitPick';
 import { warmedTo } from '../rules/ambient';
@@ -11,7 +11,7 @@ import type { SiteSettings } from '../site/site';
 import type { Demand } from '../survey/demand';
 import type { Work, WorkContext } from '../work/work';
 import { jobRules } from './jobRules';
-import { jobAlone, jobsShared, type JudgedJob, type Outcome } from './outcome';
+import { jobAlone, jobsShared, type Ask, type JudgedJob, type Outcome } from './outcome';
 
 /** Rules of the card by itself, in the order a person would ask; those of the whole job follow. */
 const cardRules: readonly Rule[] = [...placeRules, ...surfaceRules, ...serviceRules];
@@ -87,8 +87,6 @@ function materialCost(card: SystemCard, { drawn, packIds }: Outcome): number | n
   const picked = kitPick({ neededMl: drawn, kits, maxPacks: 2000 });
   return picked.ok ? picked.totalPrice : null;
 }
-
-type Ask = Omit<JobAsk, 'heldC'>;
 
 /** What the cards of one run share: what is asked of them, and how their jobs are worked out. */
 export interface Run {

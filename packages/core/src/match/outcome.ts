@@ -23,7 +23,8 @@ export interface Outcome {
   packIds: readonly string[] | null;
 }
 
-type Ask = Omit<JobAsk, 'heldC'>;
+/** A job as it is asked for, before it is known what it is held at. */
+export type Ask = Omit<JobAsk, 'heldC'>;
 
 /** Degrees that a heater is counted on for beyond what is there. */
 const HEATER_C = 15;

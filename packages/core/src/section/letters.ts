@@ -5,12 +5,30 @@ import type { SectionSpec } from './spec';
 
 const apart = (a: Box, b: Box): boolean => a.x1 + CLEAR <= b.x0 || b.x1 + CLEAR <= a.x0;
 
-/** A figure over a level dimension, moved inwards where it would leave the frame. */
-function overDim(from: Point, to: Point, text: string, width: number): Prim {
+/** What leads from a dimension to the thing: a little past the line on one side, towards the thing on the other. */
+const PAST = 4;
+const TOWARDS = 18;
+
+/** A level dimension over the piece, its figure moved inwards where it would leave the frame. */
+function levelDim(
+  from: Point,
+  to: Point,
+  text: string,
+  width: number,
+): Extract<Prim, { kind: 'dim' }> {
   const half = textWidth(text) / 2;
   const x = Math.min(Math.max((from[0] + to[0]) / 2, CLEAR + half), width - CLEAR - half);
   return { kind: 'dim', from, to, text, at: [x, from[1] - 9], anchor: 'middle' };
 }
+const ledDown = ({ from, to }: Extract<Prim, { kind: 'dim' }>): Prim[] =>
+  [from, to].map(([x, y]) => ({
+    kind: 'line',
+    style: 'extension',
+    points: [
+      [x, y - PAST],
+      [x, y + TOWARDS],
+    ],
+  }));
 
 /** An upright dimension beside the piece, its figure on the far side of it, led to from both ends of what it measures. */
 function uprightDim(side: -1 | 1, f: Frame, from: Point, to: Point, text: string): Prim[] {
@@ -115,12 +133,13 @@ export function lettersOf(
 ): Prim[] {
   const prims: Prim[] = [];
   const lap = lapPx(p, f);
-  const across = p.across ? overDim([f.xa, f.dimY], [f.xb, f.dimY], p.across, request.width) : null;
-  if (across) prims.push(across);
+  const dimY = f.dimY;
+  const across = p.across ? levelDim([f.xa, dimY], [f.xb, dimY], p.across, request.width) : null;
+  if (across) prims.push(...ledDown(across), across);
   // Too narrow for its figure it is left to the words below the drawing.
   if (p.lap && lap > textWidth(p.lap) + CLEAR) {
-    const over = overDim([f.xb, f.dimY], [f.xb + lap, f.dimY], p.lap, request.width);
-    if (!across || apart(boxOf(across as Lettered), boxOf(over as Lettered))) prims.push(over);
+    const over = levelDim([f.xb, dimY], [f.xb + lap, dimY], p.lap, request.width);
+    if (!across || apart(boxOf(across), boxOf(over))) prims.push(...ledDown(over), over);
   }
   if (p.depth) {
     const deepest: Point = [(f.xa + f.xb) / 2, f.y0 + p.depthMm * f.yPerMm];

@@ -1,8 +1,16 @@
 import type { Shape } from '../geometry/shapeVolume';
+import { SUBSTRATE_NAMES, type Substrate } from '../materials/substrates';
 import type { Body, CrackNeed, DemandFigure } from './demand';
 import { amount, choice, flag, mm } from './fields';
 
 /** Fields and bodies that several families share. */
+
+/** What is repaired: the substrates that a family knows, and why it is asked. */
+export const parentOf = <const M extends readonly Substrate[]>(
+  materials: M,
+  label: string,
+  why = 'Prep and grip depend on it.',
+) => ({ material: choice(materials, SUBSTRATE_NAMES, { label, why }) });
 
 export const depth = (max = 500) =>
   mm('Greatest depth', 'Sets the coats and the volume.', 0.2, max, 0.5);

@@ -167,17 +167,10 @@ function letters(
 
 const ALIGN = { start: 'left', middle: 'middle', end: 'right' } as const;
 
-function dimension(sheet: Sheet, prim: Extract<Prim, { kind: 'dim' }>, at: Place): void {
-  const { from, to } = prim;
-  const thin = { width: 0.5, ink: INK.ink };
-  strokeLine(sheet, [at(from), at(to)], thin);
-  const upright = from[0] === to[0];
-  // Towards the piece: away from the figure.
-  const down = prim.at[1] < from[1] ? 1 : -1;
-  for (const [x, y] of [from, to]) {
+function dimension(sheet: Sheet, { from, to }: Extract<Prim, { kind: 'dim' }>, at: Place): void {
+  strokeLine(sheet, [at(from), at(to)], STROKES.extension);
+  for (const [x, y] of [from, to])
     strokeLine(sheet, [at([x - 3, y + 3]), at([x + 3, y - 3])], { width: 1, ink: INK.ink });
-    if (!upright) strokeLine(sheet, [at([x, y - 4 * down]), at([x, y + 14 * down])], thin);
-  }
 }
 
 function drawPrim(sheet: Sheet, prim: Prim, at: Place, x0: number, y0: number): void {

@@ -143,7 +143,7 @@ const columnsOf = (onShelf: (code: string) => string | null): Column<Card>[] => 
     ),
   },
   { key: 'name', title: 'Name', share: 2.6, text: (c) => c.name },
-  { key: 'role', title: 'Kind', share: 1, text: (c) => (c.role === 'system' ? 'system' : 'aid') },
+  { key: 'role', title: 'Kind', share: 1, text: (c) => c.role },
   { key: 'summary', title: 'For', share: 4, text: (c) => c.summary },
   { key: 'packs', title: 'Packs', share: 2.4, text: packsText },
   { key: 'shelf', title: 'On the shelf', share: 1.8, text: (c) => onShelf(c.code) ?? '' },

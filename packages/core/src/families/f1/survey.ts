@@ -1,11 +1,21 @@
 import { z } from 'zod';
 import { m } from '../../message/message';
-import { METALS, SUBSTRATE_NAMES } from '../../materials/substrates';
+import { METALS } from '../../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf, SERVICE_PATHS, type RefusalReason } from '../../survey/demand';
 import { surveyOf } from '../family';
-import { amount, choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
-import { body, depth, grownArea, length, pathsOf, pressure, wall, width } from '../../survey/parts';
+import { amount, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import {
+  body,
+  depth,
+  grownArea,
+  length,
+  parentOf,
+  pathsOf,
+  pressure,
+  wall,
+  width,
+} from '../../survey/parts';
 
 const thickness = wall('Flange thickness');
 const ring = {
@@ -50,12 +60,7 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('gouge'), ...schemasOf(gouge) }),
 ]);
 
-const parentFields = {
-  material: choice(METALS, SUBSTRATE_NAMES, {
-    label: 'Flange metal',
-    why: 'Prep and grip depend on it.',
-  }),
-};
+const parentFields = parentOf(METALS, 'Flange metal');
 const jointFields = {
   pressureBar: pressure,
   bolts: amount('count', {

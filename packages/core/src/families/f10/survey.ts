@@ -1,14 +1,14 @@
 import { z } from 'zod';
-import { SUBSTRATE_NAMES } from '../../materials/substrates';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
 import { surveyOf } from '../family';
-import { choice, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { mm, schemasOf, type DamageShape } from '../../survey/fields';
 import {
   crackBody,
   crackNeed,
   crackWidth,
   panel,
+  parentOf,
   swing,
   traffic,
   TRAFFIC_WEAR,
@@ -42,12 +42,7 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('joint'), ...schemasOf(run) }),
 ]);
 
-const parentFields = {
-  material: choice(['concrete', 'asphalt'] as const, SUBSTRATE_NAMES, {
-    label: 'Yard',
-    why: 'Asphalt gives; concrete does not.',
-  }),
-};
+const parentFields = parentOf(['concrete', 'asphalt'], 'Yard', 'Asphalt gives; concrete does not.');
 const yardFields = { panelMm: panel, swingC: swing, traffic };
 
 /** The most damages one repair takes. */

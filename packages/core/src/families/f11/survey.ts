@@ -1,11 +1,19 @@
 import { z } from 'zod';
 import { m } from '../../message/message';
-import { SUBSTRATE_NAMES } from '../../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf, SERVICE_PATHS } from '../../survey/demand';
 import { surveyOf } from '../family';
-import { choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
-import { body, crackNeed, crackWidth, panel, pathsOf, swing, wall } from '../../survey/parts';
+import { flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import {
+  body,
+  crackNeed,
+  crackWidth,
+  panel,
+  parentOf,
+  pathsOf,
+  swing,
+  wall,
+} from '../../survey/parts';
 
 const crack = {
   lengthMm: mm('Length of the crack', 'From its lowest point to its end.', 50, 50000, 50),
@@ -35,12 +43,7 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('face'), ...schemasOf(crack) }),
 ]);
 
-const parentFields = {
-  material: choice(['concrete', 'masonry'] as const, SUBSTRATE_NAMES, {
-    label: 'Wall',
-    why: 'Ports are spaced by what it is.',
-  }),
-};
+const parentFields = parentOf(['concrete', 'masonry'], 'Wall', 'Ports are spaced by what it is.');
 const wallFields = {
   panelMm: panel,
   swingC: swing,

@@ -1,10 +1,9 @@
 import { z } from 'zod';
-import { SUBSTRATE_NAMES } from '../../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf, SERVICE_PATHS } from '../../survey/demand';
 import { surveyOf } from '../family';
-import { choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
-import { body, crackWidth, grownArea, pathsOf, wall } from '../../survey/parts';
+import { flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { body, crackWidth, grownArea, parentOf, pathsOf, wall } from '../../survey/parts';
 
 const shell = wall('Shell thickness', 60);
 const hole = { diameterMm: mm('Hole', 'At its widest.', 1, 300), wallMm: shell };
@@ -36,12 +35,11 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('crack'), ...schemasOf(crack) }),
 ]);
 
-const parentFields = {
-  material: choice(['abs', 'pvc', 'pe', 'pp', 'grp'] as const, SUBSTRATE_NAMES, {
-    label: 'Plastic',
-    why: 'A solvent must dissolve it; polyethylene it does not.',
-  }),
-};
+const parentFields = parentOf(
+  ['abs', 'pvc', 'pe', 'pp', 'grp'],
+  'Plastic',
+  'A solvent must dissolve it; polyethylene it does not.',
+);
 const tankFields = {
   pressurised: flag({
     label: 'Under pressure',

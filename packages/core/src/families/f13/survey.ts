@@ -1,11 +1,10 @@
 import { z } from 'zod';
 import { m } from '../../message/message';
-import { SUBSTRATE_NAMES } from '../../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf, SERVICE_PATHS } from '../../survey/demand';
 import { surveyOf } from '../family';
-import { choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
-import { body, grownArea, length, pathsOf, wall, width } from '../../survey/parts';
+import { flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { body, grownArea, length, parentOf, pathsOf, wall, width } from '../../survey/parts';
 
 const fitting = {
   diameterMm: mm('Outside of the new fitting', 'It is bedded over the broken one.', 20, 1500),
@@ -36,13 +35,11 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('patch'), ...schemasOf(patch) }),
 ]);
 
-const parentFields = {
-  material: choice(
-    ['grp', 'pvc', 'pe', 'concrete', 'stainless', 'carbon-steel'] as const,
-    SUBSTRATE_NAMES,
-    { label: 'What it is made of', why: 'Gel holds on some and not on others.' },
-  ),
-};
+const parentFields = parentOf(
+  ['grp', 'pvc', 'pe', 'concrete', 'stainless', 'carbon-steel'],
+  'What it is made of',
+  'Gel holds on some and not on others.',
+);
 const sumpFields = {
   drainable: flag({
     label: 'It could be drained',

@@ -1,11 +1,10 @@
 import { z } from 'zod';
 import { m } from '../../message/message';
-import { SUBSTRATE_NAMES } from '../../materials/substrates';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
 import { surveyOf } from '../family';
 import { amount, choice, flag, schemasOf, type DamageShape } from '../../survey/fields';
-import { body, depth, grownArea, length, pathsOf, wall, width } from '../../survey/parts';
+import { body, depth, grownArea, length, parentOf, pathsOf, wall, width } from '../../survey/parts';
 
 const spot = {
   lengthMm: length(3000),
@@ -48,12 +47,11 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('film'), ...schemasOf(film) }),
 ]);
 
-const parentFields = {
-  material: choice(['grp', 'coated-sheet', 'carbon-steel', 'stainless'] as const, SUBSTRATE_NAMES, {
-    label: 'Panel',
-    why: 'Only the solvent the film stands may touch it.',
-  }),
-};
+const parentFields = parentOf(
+  ['grp', 'coated-sheet', 'carbon-steel', 'stainless'],
+  'Panel',
+  'Only the solvent the film stands may touch it.',
+);
 const panelFields = {
   fibre: choice(
     ['covered', 'showing', 'cut'] as const,

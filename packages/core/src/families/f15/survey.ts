@@ -1,11 +1,10 @@
 import { z } from 'zod';
 import { m } from '../../message/message';
-import { SUBSTRATE_NAMES } from '../../materials/substrates';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
 import { surveyOf } from '../family';
-import { amount, choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
-import { body, pathsOf } from '../../survey/parts';
+import { amount, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { body, parentOf, pathsOf } from '../../survey/parts';
 
 const burn = {
   lengthMm: mm('Length milled out', 'To sound laminate, all char gone.', 1, 120),
@@ -33,12 +32,7 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('burn'), ...schemasOf(burn) }),
 ]);
 
-const parentFields = {
-  material: choice(['board-laminate'] as const, SUBSTRATE_NAMES, {
-    label: 'Board',
-    why: 'Milled, not scraped.',
-  }),
-};
+const parentFields = parentOf(['board-laminate'], 'Board', 'Milled, not scraped.');
 const boardFields = {
   lifeSafety: flag({ label: 'It guards people', why: 'A safety board is replaced, never filled.' }),
   mains: flag({

@@ -1,10 +1,18 @@
 import { z } from 'zod';
-import { SUBSTRATE_NAMES } from '../../materials/substrates';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
 import { surveyOf } from '../family';
-import { choice, flag, schemasOf, type DamageShape } from '../../survey/fields';
-import { body, depth, length, pathsOf, traffic, TRAFFIC_WEAR, width } from '../../survey/parts';
+import { flag, schemasOf, type DamageShape } from '../../survey/fields';
+import {
+  body,
+  depth,
+  length,
+  parentOf,
+  pathsOf,
+  traffic,
+  TRAFFIC_WEAR,
+  width,
+} from '../../survey/parts';
 
 const bed = { lengthMm: length(40000), widthMm: width(20000), depthMm: depth(150) };
 const shapes: DamageShape[] = [
@@ -30,12 +38,7 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('spot'), ...schemasOf(bed) }),
 ]);
 
-const parentFields = {
-  material: choice(['concrete', 'asphalt'] as const, SUBSTRATE_NAMES, {
-    label: 'Base under it',
-    why: 'The binder primes it.',
-  }),
-};
+const parentFields = parentOf(['concrete', 'asphalt'], 'Base under it', 'The binder primes it.');
 const mattingFields = {
   traffic,
   drains: flag({ label: 'Water must run through', why: 'Too much binder closes it.' }),

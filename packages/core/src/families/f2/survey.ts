@@ -1,14 +1,14 @@
 import { z } from 'zod';
 import type { Shape } from '../../geometry/shapeVolume';
 import type { MilestoneId } from '../../materials/card';
-import { METALS, SUBSTRATE_NAMES } from '../../materials/substrates';
+import { METALS } from '../../materials/substrates';
 import type { Medium } from '../../materials/words';
 import type { SiteSettings } from '../../site/site';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf, SERVICE_PATHS, type Body } from '../../survey/demand';
 import { surveyOf } from '../family';
-import { choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
-import { body, grownArea, pathsOf } from '../../survey/parts';
+import { flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { body, grownArea, parentOf, pathsOf } from '../../survey/parts';
 
 const wall = mm(
   'Sound wall around it',
@@ -103,10 +103,7 @@ const Damage = z.discriminatedUnion('shape', [
 export type RebuildDamage = z.infer<typeof Damage>;
 
 const parentFields = {
-  material: choice(METALS, SUBSTRATE_NAMES, {
-    label: 'Parent metal',
-    why: 'Prep and grip depend on it.',
-  }),
+  ...parentOf(METALS, 'Parent metal'),
   salts: flag({
     label: 'Old casting, in salt or lime service',
     why: 'Salts come out with heat and must be blasted off again.',

@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import { m } from '../../message/message';
-import { METALS, SUBSTRATE_NAMES } from '../../materials/substrates';
+import { METALS } from '../../materials/substrates';
 import { type WEAR } from '../../materials/words';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
 import { surveyOf } from '../family';
 import { amount, amountWhen, choice, mm, schemasOf, type DamageShape } from '../../survey/fields';
-import { body, depth, grownArea, length, pathsOf, wall, width } from '../../survey/parts';
+import { body, depth, grownArea, length, parentOf, pathsOf, wall, width } from '../../survey/parts';
 
 const build = mm(
   'Build thickness wanted',
@@ -64,12 +64,7 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('chip'), ...schemasOf(chip) }),
 ]);
 
-const parentFields = {
-  material: choice(METALS, SUBSTRATE_NAMES, {
-    label: 'Parent metal',
-    why: 'Prep and grip depend on it.',
-  }),
-};
+const parentFields = parentOf(METALS, 'Parent metal');
 const LOADS = ['none', 'guard', 'working', 'structure'] as const;
 const loadFields = {
   carries: choice(

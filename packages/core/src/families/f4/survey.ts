@@ -1,15 +1,16 @@
 import { z } from 'zod';
 import { m } from '../../message/message';
-import { METALS, SUBSTRATE_NAMES } from '../../materials/substrates';
+import { METALS } from '../../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf, SERVICE_PATHS, type Body, type RefusalReason } from '../../survey/demand';
 import { surveyOf } from '../family';
-import { choice, schemasOf, mm, type DamageShape } from '../../survey/fields';
+import { schemasOf, mm, type DamageShape } from '../../survey/fields';
 import {
   body,
   crackWidth,
   fluidDanger,
   outside,
+  parentOf,
   pathsOf,
   pressure,
   shutOff,
@@ -52,12 +53,7 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('crack'), ...schemasOf(crack) }),
 ]);
 
-const parentFields = {
-  material: choice(LINE_METALS, SUBSTRATE_NAMES, {
-    label: 'Pipe',
-    why: 'Prep and grip depend on it.',
-  }),
-};
+const parentFields = parentOf(LINE_METALS, 'Pipe');
 export const lineFields = { pressureBar: pressure, shutOff, fluid: fluidDanger };
 
 /** Service that is a pressure engineer’s whatever the material. */

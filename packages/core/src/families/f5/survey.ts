@@ -1,11 +1,11 @@
 import { z } from 'zod';
-import { METALS, SUBSTRATE_NAMES } from '../../materials/substrates';
+import { METALS } from '../../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf, SERVICE_PATHS } from '../../survey/demand';
 import { surveyOf } from '../family';
-import { amount, choice, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { amount, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { lineFields, lineRefusals } from '../f4/survey';
-import { body, outside, pathsOf, wall } from '../../survey/parts';
+import { body, outside, parentOf, pathsOf, wall } from '../../survey/parts';
 
 const pipe = { outsideDiameterMm: outside, wallMm: wall('Wall when new', 100) };
 const thinning = {
@@ -43,9 +43,7 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('hole'), ...schemasOf(hole) }),
 ]);
 
-const parentFields = {
-  material: choice(METALS, SUBSTRATE_NAMES, { label: 'Pipe', why: 'The method is for steel.' }),
-};
+const parentFields = parentOf(METALS, 'Pipe', 'The method is for steel.');
 const ratedFields = {
   ...lineFields,
   designC: amount('temperature', {

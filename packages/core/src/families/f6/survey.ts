@@ -1,12 +1,11 @@
 import { z } from 'zod';
 import { m, q } from '../../message/message';
-import { SUBSTRATE_NAMES } from '../../materials/substrates';
 import { beltPatch, type BeltHole } from '../../geometry/beltPatch';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf, type RefusalReason } from '../../survey/demand';
 import { surveyOf } from '../family';
 import { amount, choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
-import { body, depth, grownArea, length, pathsOf, width } from '../../survey/parts';
+import { body, depth, grownArea, length, parentOf, pathsOf, width } from '../../survey/parts';
 
 const thick = mm('Belt thickness', 'A hole is filled through all of it.', 3, 60, 0.5);
 const hole = { diameterMm: mm('Hole', 'Across, cut back to sound rubber.', 3, 500), beltMm: thick };
@@ -54,12 +53,7 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('rip'), ...schemasOf(rip) }),
 ]);
 
-const parentFields = {
-  material: choice(['belt-rubber'] as const, SUBSTRATE_NAMES, {
-    label: 'Belt',
-    why: 'Rubber is buffed, not blasted.',
-  }),
-};
+const parentFields = parentOf(['belt-rubber'], 'Belt', 'Rubber is buffed, not blasted.');
 const beltFields = {
   carcassCutPct: amount('percent', {
     label: 'Carcass cut across',

@@ -1,11 +1,10 @@
 import { z } from 'zod';
 import { m } from '../../message/message';
-import { SUBSTRATE_NAMES } from '../../materials/substrates';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf, type RefusalReason } from '../../survey/demand';
 import { surveyOf } from '../family';
 import { choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
-import { body, grownArea, pathsOf } from '../../survey/parts';
+import { body, grownArea, parentOf, pathsOf } from '../../survey/parts';
 
 const crack = {
   lengthMm: mm('Length of the crack', 'Along it.', 3, 2000),
@@ -35,12 +34,7 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('cut'), ...schemasOf(crack) }),
 ]);
 
-const parentFields = {
-  material: choice(['tyre-rubber'] as const, SUBSTRATE_NAMES, {
-    label: 'Tyre',
-    why: 'Off-road tyres only by this route.',
-  }),
-};
+const parentFields = parentOf(['tyre-rubber'], 'Tyre', 'Off-road tyres only by this route.');
 const tyreFields = {
   place: choice(
     ['sidewall', 'shoulder', 'bead', 'tread'] as const,

@@ -1,15 +1,15 @@
 import { z } from 'zod';
 import { m } from '../../message/message';
-import { SUBSTRATE_NAMES } from '../../materials/substrates';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
 import { surveyOf } from '../family';
-import { choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import {
   crackBody,
   crackNeed,
   crackWidth,
   panel,
+  parentOf,
   swing,
   traffic,
   TRAFFIC_WEAR,
@@ -53,12 +53,7 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('stepped'), ...schemasOf(stepped) }),
 ]);
 
-const parentFields = {
-  material: choice(['concrete'] as const, SUBSTRATE_NAMES, {
-    label: 'Floor',
-    why: 'Prep depends on it.',
-  }),
-};
+const parentFields = parentOf(['concrete'], 'Floor', 'Prep depends on it.');
 const floorFields = {
   panelMm: panel,
   swingC: swing,

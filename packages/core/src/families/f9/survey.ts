@@ -1,10 +1,18 @@
 import { z } from 'zod';
-import { SUBSTRATE_NAMES } from '../../materials/substrates';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
 import { surveyOf } from '../family';
-import { amountIfKnown, choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
-import { body, depth, length, pathsOf, traffic, TRAFFIC_WEAR, width } from '../../survey/parts';
+import { amountIfKnown, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import {
+  body,
+  depth,
+  length,
+  parentOf,
+  pathsOf,
+  traffic,
+  TRAFFIC_WEAR,
+  width,
+} from '../../survey/parts';
 
 const patch = { lengthMm: length(30000), widthMm: width(30000), depthMm: depth(300) };
 const overlay = {
@@ -48,12 +56,7 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('coving'), ...schemasOf(cove) }),
 ]);
 
-const parentFields = {
-  material: choice(['concrete'] as const, SUBSTRATE_NAMES, {
-    label: 'Floor',
-    why: 'Prep depends on it.',
-  }),
-};
+const parentFields = parentOf(['concrete'], 'Floor', 'Prep depends on it.');
 const floorFields = {
   traffic,
   washed: flag({
