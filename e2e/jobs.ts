@@ -57,10 +57,10 @@ test('a belt is cut, primed, poured from a whole kit and run again, hold by hold
   await screen.gone('pail-clock');
   await screen.matches('screen-mix', /Mix, rubber.*B-410/s);
   await screen.matches('supply-B-410', /B-410.*400\s+ml/s);
-  // What stands before the rubber is at Build: the one action leads there.
-  await screen.matches('to-step', /On to Build: condition/);
+  // What stands before the rubber is at Build: the one action leads to it.
+  await screen.matches('to-run', /to do: condition/);
   await later(screen, 59);
-  await screen.press('to-step');
+  await screen.press('station-build');
   await screen.matches('round-strips', /Conditioner.*A-915.*B-410/s);
   await screen.tickAll();
   await screen.press('station-mix');
@@ -124,6 +124,7 @@ test('a changed survey says what becomes of the plan, and a picture is kept with
   const screen = await signedIn('ida', PHONE);
   await screen.press('tab-repairs');
   await screen.press('repair-YD-1');
+  await screen.press('run-list');
   await screen.see('windows');
   await screen.photograph('remove-old');
   await screen.matches('verdict-remove-old', /How the old repair failed\./);

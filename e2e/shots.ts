@@ -16,7 +16,7 @@ async function shoot(screen: Screen, name: string): Promise<void> {
 async function phone(screen: Screen): Promise<void> {
   await shoot(screen, 'bench');
   await screen.press('bench-P-204');
-  await shoot(screen, 'build');
+  await shoot(screen, 'run');
   for (const station of ['mix', 'prep', 'cure', 'match']) {
     await screen.press(`station-${station}`);
     await screen.see(`screen-${station}`);

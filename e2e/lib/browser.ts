@@ -110,16 +110,15 @@ export class Screen {
   }
 
   /** Takes the picture that a step asks for: what the page looks like now does for one. */
-  async photograph(stepId: string): Promise<void> {
+  async photograph(stepId: string, button = `photo-${stepId}`): Promise<void> {
     const folder = mkdtempSync(join(tmpdir(), 'kelmot-photo-'));
     const picture = join(folder, 'photo.png');
     writeFileSync(picture, await this.page.screenshot());
-    const [chooser] = await Promise.all([
-      this.page.waitForFileChooser(),
-      this.press(`photo-${stepId}`),
-    ]);
+    const [chooser] = await Promise.all([this.page.waitForFileChooser(), this.press(button)]);
     await chooser.accept([picture]);
-    await this.see(`verdict-${stepId}`);
+    // In a list its verdict shows; one at a time, the sheet goes on.
+    if (button === `photo-${stepId}`) await this.see(`verdict-${stepId}`);
+    else await this.gone(`run-step-${stepId}`);
     rmSync(folder, { recursive: true, force: true });
   }
 

@@ -61,7 +61,9 @@ test('a step is ticked once, and a viewer cannot', () => {
   const { sent, props } = opened(fresh);
   show(<StepList station="prep" {...props} />);
   fireEvent.press(screen.getByTestId('check-isolate'));
-  expect(sent).toEqual([{ type: 'check.set', stepId: 'isolate', done: true, note: '' }]);
+  expect(sent).toEqual([
+    { type: 'check.set', stepId: 'isolate', batchNo: null, done: true, note: '' },
+  ]);
 });
 
 test('a viewer sees the steps and sends nothing', () => {
@@ -103,9 +105,10 @@ test('the gate asks for three readings inside their ranges before it judges', ()
 test('moving on names what is still to do, and goes when nothing is', () => {
   const held = opened(fresh);
   show(<MoveOn {...held.props} next="mix" />);
-  fireEvent.press(screen.getByTestId('move-on'));
-  expect(screen.getByText(/to do first: isolate and make safe/)).toBeTruthy();
-  expect(mockNavigate).not.toHaveBeenCalled();
+  expect(screen.getByText(/^Run, \d+ to do: isolate and make safe$/)).toBeTruthy();
+  fireEvent.press(screen.getByTestId('to-run'));
+  expect(held.sent).toEqual([]);
+  expect(mockNavigate).toHaveBeenCalledWith(`/repair/${fresh.id}/run`);
   const free = opened(met(fresh, ['prep']));
   show(<MoveOn {...free.props} next="mix" />);
   fireEvent.press(screen.getByLabelText('On to Mix'));

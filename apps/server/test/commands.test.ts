@@ -82,14 +82,47 @@ test('a repair goes from survey to accepted, and reads back whole from the datab
     'the plan is saved with its working',
   );
   const late = await ida.send(
-    command(id, { type: 'check.set', stepId: 'isolate', done: false, note: '' }),
+    command(id, { type: 'check.set', stepId: 'isolate', batchNo: null, done: false, note: '' }),
   );
   assert.equal(late.status, 409, 'a closed repair takes no more');
 });
 
+test('a tick names its batch where a step is done batch by batch, and no other', async () => {
+  const id = await planned(60);
+  const { plan } = await ida.repair(id);
+  const mix = plan?.body.steps.find((s) => s.name === 'mix');
+  assert.ok(mix);
+  const tick = (stepId: string, batchNo: number) =>
+    ida.send<Problem>(command(id, { type: 'check.set', stepId, batchNo, done: true, note: '' }));
+  assert.equal((await tick(mix.id, 1)).status, 200);
+  assert.equal((await ida.repair(id)).checks.at(-1)?.batchNo, 1);
+  const [wrong, none] = [await tick(mix.id, 999), await tick('isolate', 1)];
+  for (const refused of [wrong, none]) {
+    assert.equal(refused.status, 422);
+    assert.equal(refused.body.issues?.[0]?.path, 'batchNo');
+  }
+  assert.match(wrong.body.issues?.[0]?.message ?? '', /^must be 1.* or null for the step/);
+  assert.match(none.body.issues?.[0]?.message ?? '', /must be null/);
+  // One that names no batch at all, as before, is of the step as a whole.
+  const plain = command(id, {
+    type: 'check.set',
+    stepId: 'isolate',
+    done: true,
+    note: '',
+  } as never);
+  assert.equal((await ida.send(plain)).status, 200);
+  assert.equal((await ida.repair(id)).checks.at(-1)?.batchNo, null);
+});
+
 test('the same command sent twice, even at once, has one effect', async () => {
   const id = await planned(3);
-  const tick = command(id, { type: 'check.set', stepId: 'isolate', done: true, note: 'once' });
+  const tick = command(id, {
+    type: 'check.set',
+    stepId: 'isolate',
+    batchNo: null,
+    done: true,
+    note: 'once',
+  });
   const answers = await Promise.all([
     ida.send<Ack>(tick),
     ida.send<Ack>(tick),
@@ -137,8 +170,12 @@ test('two people ticking at once both keep their tick', async () => {
   const id = await planned(3);
   const tomas = await world.person().signIn('tomas');
   const [a, b] = await Promise.all([
-    ida.send(command(id, { type: 'check.set', stepId: 'isolate', done: true, note: '' })),
-    tomas.send(command(id, { type: 'check.set', stepId: 'degrease', done: true, note: '' })),
+    ida.send(
+      command(id, { type: 'check.set', stepId: 'isolate', batchNo: null, done: true, note: '' }),
+    ),
+    tomas.send(
+      command(id, { type: 'check.set', stepId: 'degrease', batchNo: null, done: true, note: '' }),
+    ),
   ]);
   assert.deepEqual([a.status, b.status], [200, 200]);
   assert.deepEqual((await ida.repair(id)).checks.map((c) => c.stepId).sort(), [
@@ -246,13 +283,14 @@ test('a moment that has not come, a card that does not fit, a step that is not t
       type: 'check.set',
       at: new Date(Date.now() + HOUR).toISOString(),
       stepId: 'isolate',
+      batchNo: null,
       done: true,
       note: '',
     }),
   );
   assert.equal(future.body.issues?.[0]?.path, 'at');
   const ghost = await ida.send<Problem>(
-    command(id, { type: 'check.set', stepId: 'dance', done: true, note: '' }),
+    command(id, { type: 'check.set', stepId: 'dance', batchNo: null, done: true, note: '' }),
   );
   assert.equal(ghost.body.issues?.[0]?.path, 'stepId');
   const misfit = await ida.send<Problem>(

@@ -14,8 +14,8 @@ export function applyCommand(view: RepairView, command: Command, by: string): Re
   if (known) return view;
   switch (command.type) {
     case 'check.set': {
-      const { stepId, done, note } = command;
-      return { ...view, checks: [...view.checks, { id, stepId, done, note, at, by }] };
+      const { stepId, batchNo, done, note } = command;
+      return { ...view, checks: [...view.checks, { id, stepId, batchNo, done, note, at, by }] };
     }
     case 'reading.add': {
       const plan = view.plan?.body;

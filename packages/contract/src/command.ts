@@ -33,6 +33,8 @@ export const Command = z.discriminatedUnion('type', [
     ...base,
     type: z.literal('check.set'),
     stepId: z.string().max(60),
+    /** The batch it was done with; null: the step as a whole. */
+    batchNo: z.int().min(1).max(10000).nullable().default(null),
     done: z.boolean(),
     note: note(),
   }),

@@ -1,56 +1,17 @@
-import { minutes } from '@kelmot/core/message/message';
 import {
   gistOf,
   m,
-  MINUTE,
-  mixedOf,
   openBatches,
   planBatches,
-  type Link,
   type Message,
-  type MixedBatch,
   type Plan,
   type PlanBatch,
   type StationId,
   type Step,
 } from '@kelmot/core';
-import type { Mix, RepairView } from './repair';
-
-type Recorded = Pick<RepairView, 'plan' | 'readings' | 'checks' | 'mixes'>;
-
-/** Mixes as the clocks of core read them. */
-export const mixedBatches = (mixes: readonly Mix[]): MixedBatch[] =>
-  mixes.map((x) => ({
-    batchNo: x.batchNo,
-    startedAt: Date.parse(x.startedAt),
-    placedAt: x.placedAt === null ? null : Date.parse(x.placedAt),
-    binned: x.binnedAt !== null,
-  }));
-
-const latest = <T>(rows: readonly T[], is: (row: T) => boolean): T | undefined =>
-  rows.filter(is).at(-1);
-
-/** When the wait of a step ends, epoch ms; null where it has none or was not started. */
-export function waitEnds(step: Step, { readings }: Pick<Recorded, 'readings'>): number | null {
-  if (step.hold?.kind !== 'countdown') return null;
-  const started = latest(readings, (r) => r.stepId === step.id);
-  return started ? Date.parse(started.takenAt) + step.hold.minutes * MINUTE : null;
-}
-
-/** Whether a step's hold has been met at a moment: its last tick stands, its last reading passed, its wait is over. */
-export function stepDone(
-  step: Step,
-  recorded: Pick<Recorded, 'readings' | 'checks'>,
-  now: number,
-): boolean {
-  const { readings, checks } = recorded;
-  if (step.hold === null) return true;
-  if (step.hold.kind === 'check') return latest(checks, (c) => c.stepId === step.id)?.done ?? false;
-  if (step.hold.kind === 'countdown') return (waitEnds(step, recorded) ?? Infinity) <= now;
-  return latest(readings, (r) => r.stepId === step.id)?.passed ?? false;
-}
-
-const soundMixes = (mixes: readonly Mix[]) => mixes.filter((x) => x.binnedAt === null);
+import { mixedBatches, soundMixes, stepDone, type Recorded } from './done';
+import type { Mix } from './repair';
+import { waitsOpen } from './windows';
 
 /** Batches of a round that are still to be mixed or placed. */
 function openInRound(plan: Plan, round: string, mixes: readonly Mix[]): PlanBatch[] {
@@ -67,12 +28,6 @@ function finished(step: Step, view: Recorded, plan: Plan, now: number): boolean 
   return stepDone(step, view, now);
 }
 
-/** The first step, in the order people work, that is not finished; null when all are. */
-export function nextStep(view: Recorded, now: number): Step | null {
-  const plan = view.plan?.body;
-  return plan?.steps.find((s) => !finished(s, view, plan, now)) ?? null;
-}
-
 /** What is open before a place in the order: titles of holds, and batches that are not placed. */
 function openBefore(view: Recorded, plan: Plan, end: number, now: number): Message[] {
   const before = plan.steps.slice(0, end);
@@ -85,48 +40,6 @@ function openBefore(view: Recorded, plan: Plan, end: number, now: number): Messa
       ? [m('{n, plural, one {one batch} other {# batches}} to place', { n: left.length })]
       : []),
   ];
-}
-
-/** What a link counts from, as it really happened, epoch ms; null before it has. */
-export function linkedFrom(
-  { from }: Link,
-  view: Pick<Recorded, 'plan' | 'readings' | 'checks' | 'mixes'>,
-): { first: number; last: number } | null {
-  const plan = view.plan?.body;
-  if (!plan) return null;
-  if ('round' in from) {
-    const round = gistOf(plan).rounds.find((r) => r.id === from.round);
-    return round ? mixedOf(round, mixedBatches(view.mixes)) : null;
-  }
-  const tick = latest(view.checks, (c) => c.stepId === from.step && c.done)?.at;
-  const read = latest(view.readings, (r) => r.stepId === from.step && r.passed)?.takenAt;
-  const at = Date.parse(tick ?? read ?? '');
-  return Number.isNaN(at) ? null : { first: at, last: at };
-}
-
-/** A clock that is read to the second is not early by a part of one, ms. */
-const SECOND = 1000;
-
-/** Waits of a step that are not over, and what has been left too long before it, by the clock as it really ran. */
-function waitsOpen(view: Recorded, plan: Plan, step: Step, now: number): Message[] {
-  return plan.links
-    .filter((l) => l.to === step.id && l.instead.length === 0)
-    .flatMap((link): Message[] => {
-      const done = linkedFrom(link, view);
-      if (!done) return [];
-      const opens = done.last + link.least * MINUTE;
-      if (now < opens - SECOND)
-        return [
-          m('{left} to wait. {why}', { left: minutes((opens - now) / MINUTE), why: link.why }),
-        ];
-      // A reading, a damp wall, a blasted face are made new; a coat that has gone shiny is told by the clock of its round.
-      const again =
-        'step' in link.from && link.most !== null && now > done.first + link.most * MINUTE + SECOND;
-      const from = plan.steps.find((s) => 'step' in link.from && s.id === link.from.step);
-      return again && from
-        ? [m('{title}, again. {why}', { title: from.title, why: link.why })]
-        : [];
-    });
 }
 
 /**

@@ -65,6 +65,7 @@ export type Mix = z.infer<typeof Mix>;
 export const Check = z.object({
   id: Id,
   stepId: z.string(),
+  batchNo: z.int().nullable(),
   done: z.boolean(),
   note: z.string(),
   at: Instant,

@@ -61,13 +61,13 @@ test('a hold is met by its last word: a tick taken back opens it again', () => {
   if (!step) throw new Error('no step');
   const ticked = applyCommand(
     view,
-    { ...base(), type: 'check.set', stepId: 'isolate', done: true, note: '' },
+    { ...base(), type: 'check.set', stepId: 'isolate', batchNo: null, done: true, note: '' },
     'Ida',
   );
   expect(stepDone(step, ticked, later)).toBe(true);
   const back = applyCommand(
     ticked,
-    { ...base(), type: 'check.set', stepId: 'isolate', done: false, note: '' },
+    { ...base(), type: 'check.set', stepId: 'isolate', batchNo: null, done: false, note: '' },
     'Ida',
   );
   expect(stepDone(step, back, later)).toBe(false);

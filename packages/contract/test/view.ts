@@ -52,7 +52,7 @@ export function met(view: RepairView, stations: string[], at = AT): RepairView {
     ...view,
     checks: steps
       .filter((s) => s.hold?.kind === 'check')
-      .map((s) => ({ id: s.id, stepId: s.id, done: true, note: '', at, by: 'Ida' })),
+      .map((s) => ({ id: s.id, stepId: s.id, batchNo: null, done: true, note: '', at, by: 'Ida' })),
     readings: steps
       .filter((s) => s.hold?.kind !== 'check')
       .map((s) => ({

@@ -37,7 +37,8 @@ export function meets(
   stepId: string,
   plan: Plan,
 ): Draft<'check.set'> | Draft<'photo.add'> | Draft<'reading.add'> {
-  if (hold.kind === 'check') return { type: 'check.set', stepId, done: true, note: '' };
+  if (hold.kind === 'check')
+    return { type: 'check.set', stepId, batchNo: null, done: true, note: '' };
   if (hold.kind === 'photo') return { type: 'photo.add', stepId, ...demoPhoto };
   return { type: 'reading.add', stepId, values: valuesFor(hold, plan) };
 }

@@ -1,9 +1,12 @@
 import {
   askedBy,
   checkPlan,
+  deedsOf,
   families,
   familyOf,
   makePlan,
+  MINUTE,
+  paceOf,
   planBatches,
   unknownIds,
   word,
@@ -36,10 +39,50 @@ function sentences(plan: Plan): string[] {
   ].flatMap((x) => [word(x), word(x, 'us')]);
 }
 
+/** Everything there is to do, one at a time: nothing left out, nothing twice, in the order of the clock. */
+function walkable(plan: Plan): void {
+  const deeds = deedsOf(plan);
+  const due = plan.steps.flatMap((s) => {
+    const own = planBatches(plan).filter((b) => s.eachBatch && b.round === s.round);
+    return own.length > 0 ? own.map((b) => `${s.id}/${b.no}`) : [s.id];
+  });
+  expect(deeds.map((d) => d.id).sort()).toEqual(due.sort());
+  deeds.forEach((deed, i) => {
+    const before = deeds[i - 1];
+    if (before) expect(deed.fromMin).toBeGreaterThanOrEqual(before.fromMin - 1e-6);
+    expect(deed.toMin).toBeGreaterThanOrEqual(deed.fromMin);
+    // A pail is emptied before the next one is opened.
+    if (before?.batch && before.batch.no !== deed.batch?.no) expect(before.empties).toBe(true);
+  });
+  const emptied = deeds.filter((d) => d.empties).map((d) => d.batch?.no);
+  expect(emptied).toEqual(planBatches(plan).map((b) => b.no));
+  // Done to the minute of the plan, the job is never behind, nor is a pail short of time.
+  for (const deed of deeds) {
+    const at = Date.parse(plan.survey.window.startAt) + deed.fromMin * MINUTE;
+    const { batch } = deed;
+    const mixes = batch
+      ? [
+          {
+            batchNo: batch.no,
+            startedAt: at + (batch.mixedAtMin - deed.fromMin) * MINUTE,
+            placedAt: null,
+            binned: false,
+          },
+        ]
+      : [];
+    const pace = paceOf(plan, deeds, deed, mixes, at, 0);
+    expect(Math.abs(pace.behindMin)).toBeLessThan(1e-3);
+    expect(pace.pail?.spareMin ?? 0).toBeGreaterThanOrEqual(-1e-3);
+    for (const units of ['metric', 'us'] as const)
+      expect(word(pace.say, units)).toMatch(/^On time: back in service .* (needed|late)\.$/);
+  }
+}
+
 /** What the checker does not say, read off a plan by itself. */
 function lawful(plan: Plan): void {
   expect(checkPlan(plan).filter((f) => !f.ok)).toEqual([]);
   expect(unknownIds(plan)).toEqual([]);
+  walkable(plan);
   const batches = planBatches(plan);
   expect(batches.map((b) => b.no)).toEqual(batches.map((_, i) => i + 1));
   for (const text of sentences(plan))

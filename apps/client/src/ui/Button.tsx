@@ -1,8 +1,9 @@
-import { useRef, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import { useTheme } from './theme';
 import { Txt } from './Txt';
+import { useOnce } from './useOnce';
 
 interface ButtonProps {
   label: string;
@@ -11,9 +12,6 @@ interface ButtonProps {
   hint?: string;
   testID?: string;
 }
-
-/** A second touch this soon is a slip of the glove: the button may by then say something else. */
-const SETTLE_MS = 500;
 
 const SIGNS = { next: 'M2 8h18M14 2l6 6-6 6', tick: 'M2 9l6 6L20 2', none: '' };
 
@@ -27,13 +25,7 @@ export function PrimaryButton({
   testID,
 }: ButtonProps & { sign?: keyof typeof SIGNS; keyHint?: string }) {
   const { c } = useTheme();
-  const last = useRef(0);
-  const press = () => {
-    const now = Date.now();
-    if (now - last.current < SETTLE_MS) return;
-    last.current = now;
-    onPress();
-  };
+  const press = useOnce(onPress);
   return (
     <Pressable
       role="button"

@@ -105,6 +105,7 @@ export async function readRepair(db: Db | Tx, id: string): Promise<RepairView | 
     checks: ofPlan.checks.map(({ row, person }): Check => ({
       id: row.id,
       stepId: row.stepId,
+      batchNo: row.batchNo,
       done: row.done,
       note: row.note,
       at: iso(row.at),

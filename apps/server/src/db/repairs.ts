@@ -152,6 +152,8 @@ export const checks = pgTable(
     repairId: repairId(),
     planId: planId(),
     stepId: text('step_id').notNull(),
+    /** The batch it was done with; null: the step as a whole. */
+    batchNo: integer('batch_no'),
     done: boolean('done').notNull(),
     note: text('note').notNull(),
     at: moment('at').notNull(),

@@ -52,10 +52,21 @@ export async function setCheck({ tx, me, command, repair }: Doing<'check.set'>):
       `${sentence(step.title)} asks for a reading`,
       'Measure it and send the reading.',
     );
-  const { id, stepId, done, note, at } = command;
+  const { id, stepId, batchNo, done, note, at } = command;
+  const own = planBatches(plan).filter((b) => step.eachBatch && b.round === step.round);
+  if (batchNo !== null && !own.some((b) => b.no === batchNo))
+    throw new ProblemError(422, 'Input out of range', undefined, [
+      {
+        path: 'batchNo',
+        message:
+          own.length > 0
+            ? `must be ${own.map((b) => b.no).join(', ')}, or null for the step as a whole`
+            : 'must be null: this step is not done batch by batch',
+      },
+    ]);
   await tx
     .insert(checks)
-    .values({ id, repairId: repair.id, planId, stepId, done, note, at, by: me.id });
+    .values({ id, repairId: repair.id, planId, stepId, batchNo, done, note, at, by: me.id });
   return touch(tx, repair, at);
 }
 

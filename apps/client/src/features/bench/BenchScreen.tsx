@@ -5,6 +5,7 @@ import { Pressable, ScrollView, View } from 'react-native';
 import { Frame } from '@/features/frame/Frame';
 import { SendState } from '@/features/frame/SendState';
 import { listAxis, ownAxis } from '@/features/repairs/benchAxis';
+import { openRepair } from '@/features/repairs/openRepair';
 import { placeOf, useActs, type ActRow } from '@/features/repairs/useActs';
 import { RepairAside } from '@/features/repair/RepairAside';
 import { sayError, useSiteQuery } from '@/store/api';
@@ -17,8 +18,6 @@ import { Empty, Failed, Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
 import { useWords } from '@/ui/useWords';
-
-const open = (row: ActRow['row']) => router.navigate(`/repair/${row.id}/${row.station}`);
 
 function Head({ row, right }: { row: ActRow['row']; right: string }) {
   return (
@@ -49,6 +48,7 @@ function Running({
   ruling: boolean;
 }) {
   const { row, act, strips } = item;
+  const layout = useLayout();
   const { say, tell } = useWords();
   if (!act) return null;
   const closing = act.phase === 'overcoat' && act.clockTo !== null && act.clockTo - now < 3_600_000;
@@ -64,7 +64,7 @@ function Running({
       role="link"
       aria-label={`${row.tag} ${row.assetName}: ${tell(act.say)} ${say(act.second)}`}
       testID={`bench-${row.tag}`}
-      onPress={() => open(row)}
+      onPress={() => openRepair(row, layout)}
       className="mx-4 gap-1 border-b border-rule py-3 active:opacity-80"
     >
       <Head row={row} right={right} />
@@ -110,6 +110,7 @@ function Running({
 
 function Stopped({ item }: { item: ActRow }) {
   const { row } = item;
+  const layout = useLayout();
   const { tell } = useWords();
   return (
     <View className="mx-4 gap-2 border-b border-rule py-3">
@@ -125,7 +126,7 @@ function Stopped({ item }: { item: ActRow }) {
       <SecondaryButton
         label="Measure again"
         hint={`Measure again at ${row.tag}`}
-        onPress={() => open(row)}
+        onPress={() => openRepair(row, layout)}
       />
     </View>
   );
@@ -198,7 +199,7 @@ export function BenchScreen() {
             key={row.id}
             role="link"
             aria-label={`${row.tag}: look at it`}
-            onPress={() => open(row)}
+            onPress={() => openRepair(row, layout)}
             className="mx-4 flex-row gap-3 border-b border-rule py-3"
           >
             <WaitMark size={26} />
@@ -221,7 +222,7 @@ export function BenchScreen() {
             key={row.id}
             role="link"
             aria-label={`${row.tag} ${row.assetName}, at ${STATION_NAMES[row.station]}`}
-            onPress={() => open(row)}
+            onPress={() => openRepair(row, layout)}
             className="mx-4 gap-1 border-b border-rule py-3"
           >
             <Head row={row} right={STATION_NAMES[row.station]} />

@@ -8,6 +8,8 @@ const KEYS: [string, string][] = [
   ['/', 'Find a tag or a name'],
   ['n', 'New repair'],
   ['1 to 7', 'Go to a station'],
+  ['Space', 'On the run sheet: do what is at hand; a pedal does the same'],
+  ['← →', 'On the run sheet: look back and ahead'],
   ['t', 'Start the next batch, or mark it placed'],
   ['?', 'Show or hide this list'],
 ];

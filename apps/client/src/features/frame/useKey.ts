@@ -4,7 +4,13 @@ const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
 
-/** Runs `act` when the key is struck outside a text field. Escape leaves a text field first. */
+/** Keys that press whatever has the focus: they belong to it. */
+const presses = (key: string, target: EventTarget | null): boolean =>
+  (key === ' ' || key === 'Enter') &&
+  target instanceof HTMLElement &&
+  target.closest('[role="button"], [role="link"], [role="checkbox"], a, button') !== null;
+
+/** Runs `act` when the key is struck, once however long it is held, outside a text field. Escape leaves a text field first. */
 export function useKey(key: string, act: () => void): void {
   const latest = useRef(act);
   useEffect(() => {
@@ -15,7 +21,9 @@ export function useKey(key: string, act: () => void): void {
     const onKey = (e: KeyboardEvent) => {
       if (e.key === 'Escape' && typing(e.target)) (e.target as HTMLElement).blur();
       if (e.key !== key || e.ctrlKey || e.metaKey || e.altKey || typing(e.target)) return;
+      if (presses(key, e.target)) return;
       e.preventDefault();
+      if (e.repeat) return;
       latest.current();
     };
     window.addEventListener('keydown', onKey);

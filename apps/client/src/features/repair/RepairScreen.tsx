@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Frame } from '@/features/frame/Frame';
 import { MatchScreen } from '@/features/match/MatchScreen';
+import { RunScreen } from '@/features/run/RunScreen';
 import { stationScreens } from '@/features/stations';
 import { SurveyScreen } from '@/features/survey/SurveyScreen';
 import { sayError } from '@/store/api';
@@ -22,6 +23,13 @@ import { StationFrame } from './StationFrame';
 import { useRepair, type OpenRepair } from './useRepair';
 import { roundsPlaced, type RepairView } from '@kelmot/contract';
 
+/** Whether a new plan is on its way: the one that is shown is then not the one to work from. */
+const isPlanning = ({ waiting }: OpenRepair): boolean =>
+  waiting.some((w) => w.command.type === 'plan.make' && !w.refused);
+
+const plannedOf = (repair: OpenRepair, view: RepairView) =>
+  isPlanning(repair) ? undefined : view.plan?.body;
+
 /** A station that works from the plan, or the word that there is none yet. */
 function Planned({
   view,
@@ -36,8 +44,8 @@ function Planned({
 }) {
   const now = useNow(15_000);
   const units = useAppSelector((s) => s.settings.units);
-  const planning = repair.waiting.some((w) => w.command.type === 'plan.make' && !w.refused);
-  const plan = planning ? undefined : view.plan?.body;
+  const plan = plannedOf(repair, view);
+  const planning = isPlanning(repair);
   const screen = stationScreens[station];
   const short = station === 'mix' || station === 'accept' || station === 'cure';
   const drawing = sectionOf(view, now, units, { width, height: short ? 108 : 230 }, 0, !short);
@@ -87,10 +95,10 @@ function Planned({
   );
 }
 
-/** One repair at one station, by its address. */
+/** One repair at one station, by its address; `run` is the job one step at a time. */
 export function RepairScreen() {
   const { id = '', station: raw } = useLocalSearchParams<{ id: string; station: string }>();
-  const station = StationId.safeParse(raw).data ?? 'survey';
+  const station = StationId.safeParse(raw).data ?? (raw === 'run' ? 'run' : 'survey');
   const repair = useRepair(id);
   const dispatch = useAppDispatch();
   const [width, setWidth] = useState(0);
@@ -98,6 +106,7 @@ export function RepairScreen() {
     dispatch(workingShown(null));
   }, [dispatch, id, station]);
   const { view, error, loading } = repair;
+  const plan = view && plannedOf(repair, view);
   const creating = repair.waiting.some((w) => w.command.type === 'repair.create');
   if (!view) {
     return (
@@ -115,10 +124,17 @@ export function RepairScreen() {
     <View className="flex-1" onLayout={(e) => setWidth(Math.min(e.nativeEvent.layout.width, 620))}>
       {station === 'survey' ? (
         <SurveyScreen key={id} view={view} repair={repair} width={width} />
+      ) : station === 'run' && plan ? (
+        <RunScreen id={id} view={view} plan={plan} repair={repair} />
       ) : station === 'match' ? (
         <MatchScreen key={`${id}/${view.version}`} view={view} repair={repair} width={width} />
       ) : (
-        <Planned view={view} repair={repair} station={station} width={width} />
+        <Planned
+          view={view}
+          repair={repair}
+          station={station === 'run' ? 'prep' : station}
+          width={width}
+        />
       )}
     </View>
   );

@@ -1,6 +1,6 @@
 import { STATION_NAMES, STATIONS, type StationId } from '@kelmot/core';
 import { router } from 'expo-router';
-import { useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Frame } from '@/features/frame/Frame';
 import { SendState } from '@/features/frame/SendState';
@@ -27,6 +27,8 @@ interface StationFrameProps {
   action?: ReactNode;
   /** Lies over the lower half of a phone: the working of a figure. */
   sheet?: ReactNode;
+  /** Scrolls back to the top when it changes. */
+  top?: string;
   children: ReactNode;
 }
 
@@ -43,10 +45,15 @@ export function StationFrame({
   aside,
   action,
   sheet,
+  top,
   children,
 }: StationFrameProps) {
   const layout = useLayout();
   const [width, setWidth] = useState(0);
+  const scroll = useRef<ScrollView>(null);
+  useEffect(() => {
+    if (top) scroll.current?.scrollTo({ y: 0, animated: false });
+  }, [top]);
   const go = (to: StationId) => {
     if (id) router.navigate(`/repair/${id}/${to}`);
   };
@@ -85,9 +92,10 @@ export function StationFrame({
         ) : null}
         {layout !== 'wide' && pinned ? header : null}
         <ScrollView
+          ref={scroll}
           className="flex-1"
           keyboardShouldPersistTaps="handled"
-          testID={`screen-${station}`}
+          testID={`screen-${top ? 'run' : station}`}
         >
           {layout === 'wide' || pinned ? null : header}
           {children}

@@ -1,5 +1,4 @@
 import { clockText, word } from '@kelmot/core';
-import { router } from 'expo-router';
 import { useRef, useState } from 'react';
 import { FlatList, Pressable, TextInput, View } from 'react-native';
 import { AxisRuler, CureStrip } from '@/ui/CureStrip';
@@ -12,6 +11,7 @@ import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
 import { sayError } from '@/store/api';
 import { listAxis } from './benchAxis';
+import { openRepair } from './openRepair';
 import { placeOf, useActs, type ActRow } from './useActs';
 
 const WIDTH = 268;
@@ -26,7 +26,7 @@ function Line({ item, now, open }: { item: ActRow; now: number; open: boolean })
       aria-label={`${row.tag} ${row.assetName}, ${row.title}: ${stopped && row.stop ? word(row.stop) : say}`}
       aria-current={open ? 'true' : undefined}
       testID={`register-${row.tag}`}
-      onPress={() => router.navigate(`/repair/${row.id}/${row.station}`)}
+      onPress={() => openRepair(row, 'wide')}
       className={`border-b border-rule px-4 py-2 ${open ? 'border-l-[5px] border-l-moss bg-sheet pl-[11px]' : 'active:bg-shade'}`}
     >
       <View className="flex-row items-baseline gap-1.5">

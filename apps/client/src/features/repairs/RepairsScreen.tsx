@@ -14,6 +14,7 @@ import { Table, type Column } from '@/ui/Table';
 import { useTheme } from '@/ui/theme';
 import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
+import { openRepair } from './openRepair';
 import { placeOf, useActs, type ActRow } from './useActs';
 
 /** When it must be back, or when it was closed and is looked at again. */
@@ -80,7 +81,6 @@ const columnsAt = (now: number): Column<ActRow>[] => [
   },
 ];
 
-const openRepair = ({ row }: ActRow) => router.navigate(`/repair/${row.id}/${row.station}`);
 const nameOf = ({ row }: ActRow) => `${row.tag} ${row.assetName}, ${row.title}`;
 
 const FILTERS = [
@@ -98,7 +98,7 @@ function Row({ item, now }: { item: ActRow; now: number }) {
       role="link"
       aria-label={nameOf(item)}
       testID={`repair-${row.tag}`}
-      onPress={() => openRepair(item)}
+      onPress={() => openRepair(row, 'phone')}
       className="gap-1 border-b border-rule px-4 py-2.5 active:bg-shade"
     >
       <View className="flex-row items-center gap-2">
@@ -187,7 +187,7 @@ export function RepairsScreen() {
           testIdOf={(a) => `repair-${a.row.tag}`}
           inHand={inHand?.row.id ?? null}
           onHand={(a) => setHand(a.row.id)}
-          onOpen={openRepair}
+          onOpen={({ row }) => openRepair(row, 'wide')}
           onEnd={more}
         />
       ) : (

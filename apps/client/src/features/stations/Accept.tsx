@@ -1,5 +1,5 @@
-import { mixedBatches, openInAll } from '@kelmot/contract';
-import { curedAt, DAY, dateText, dayClockText, gistOf, MINUTE } from '@kelmot/core';
+import { atHand, mixedBatches, openInAll } from '@kelmot/contract';
+import { curedAt, DAY, dateText, dayClockText, deedsOf, gistOf, MINUTE } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { PrimaryButton, SecondaryButton } from '@/ui/Button';
@@ -10,7 +10,7 @@ import { useWords } from '@/ui/useWords';
 import { useMeQuery } from '@/store/api';
 import { StepList } from './Steps';
 import { useKeptText } from './useKeptText';
-import { firstOf, type StationProps } from './StepsStation';
+import { firstOf, ToRun, type StationProps } from './StepsStation';
 
 /** What still stands between this repair and its sign-off; null when it may be signed. */
 function useHeld({ view, plan }: StationProps): string | null {
@@ -25,17 +25,11 @@ function useHeld({ view, plan }: StationProps): string | null {
 
 const statementKey = (id: string) => `${id}/statement`;
 
-/** Accept: inspect, measure, sign off, return to service, say when to look again. */
-export function Accept(props: StationProps) {
-  const { view, plan, repair } = props;
-  const { data: me } = useMeQuery();
-  const [text, setText, drop] = useKeptText(statementKey(view.id));
-  const [sure, setSure] = useState(false);
-  const now = useNow(MINUTE);
-  const closed = view.status === 'closed';
+/** Sign-offs that were given, and when to look again. */
+export function Signed({ view }: Pick<StationProps, 'view'>) {
   const zone = zoneMin();
   return (
-    <View>
+    <>
       {view.signoffs.map((s) => (
         <View
           key={s.id}
@@ -61,66 +55,88 @@ export function Accept(props: StationProps) {
           </Txt>
         </View>
       ))}
-      <StepList station="accept" {...props} />
-      {closed ? null : (
-        <View className="gap-3 px-4 py-3">
-          <FieldFrame
-            label="What you found"
-            why={`Signed by ${me?.name ?? ''}. It cannot be edited later.`}
-          >
-            <TextBox
-              id="statement"
-              label="What you found"
-              text={text}
-              onText={setText}
-              multiline
-              placeholder="Flush, one sound, hard all over"
-            />
-          </FieldFrame>
-          <Txt className="text-pencil">
-            Next look {dateText(now + plan.nextLookDays * DAY, zone)}
-            {plan.replaceInDays === null
-              ? '.'
-              : `; as a stop-gap it must be replaced by ${dateText(now + plan.replaceInDays * DAY, zone)}.`}
-          </Txt>
-          {sure ? (
-            <View className="gap-2" role="alert">
-              <Txt>The plan starts again at Prep. What was recorded stays with the old one.</Txt>
-              <SecondaryButton
-                label={`Do ${view.tag} again`}
-                tone="remove"
-                testID="redo-sure"
-                disabled={text.trim().length < 3}
-                onPress={() => {
-                  repair.send({ type: 'signoff.add', verdict: 'redo', statement: text.trim() });
-                  drop();
-                  setSure(false);
-                }}
-              />
-              {text.trim().length < 3 ? (
-                <Txt as="label">Say first what you found, 3 characters or more.</Txt>
-              ) : null}
-            </View>
-          ) : (
-            <SecondaryButton
-              label="Not good: do it again"
-              onPress={() => setSure(true)}
-              testID="redo"
-              disabled={!repair.canWrite}
-            />
-          )}
+    </>
+  );
+}
+
+/** What was found, the next look, and the way back when it is not good. Nothing once it is closed. */
+export function SignOff({ view, plan, repair }: StationProps) {
+  const { data: me } = useMeQuery();
+  const [text, setText, drop] = useKeptText(statementKey(view.id));
+  const [sure, setSure] = useState(false);
+  const now = useNow(MINUTE);
+  const zone = zoneMin();
+  if (view.status === 'closed') return null;
+  return (
+    <View className="gap-3 px-4 py-3">
+      <FieldFrame
+        label="What you found"
+        why={`Signed by ${me?.name ?? ''}. It cannot be edited later.`}
+      >
+        <TextBox
+          id="statement"
+          label="What you found"
+          text={text}
+          onText={setText}
+          multiline
+          placeholder="Flush, one sound, hard all over"
+        />
+      </FieldFrame>
+      <Txt className="text-pencil">
+        Next look {dateText(now + plan.nextLookDays * DAY, zone)}
+        {plan.replaceInDays === null
+          ? '.'
+          : `; as a stop-gap it must be replaced by ${dateText(now + plan.replaceInDays * DAY, zone)}.`}
+      </Txt>
+      {sure ? (
+        <View className="gap-2" role="alert">
+          <Txt>The plan starts again at Prep. What was recorded stays with the old one.</Txt>
+          <SecondaryButton
+            label={`Do ${view.tag} again`}
+            tone="remove"
+            testID="redo-sure"
+            disabled={text.trim().length < 3}
+            onPress={() => {
+              repair.send({ type: 'signoff.add', verdict: 'redo', statement: text.trim() });
+              drop();
+              setSure(false);
+            }}
+          />
+          {text.trim().length < 3 ? (
+            <Txt as="label">Say first what you found, 3 characters or more.</Txt>
+          ) : null}
         </View>
+      ) : (
+        <SecondaryButton
+          label="Not good: do it again"
+          onPress={() => setSure(true)}
+          testID="redo"
+          disabled={!repair.canWrite}
+        />
       )}
+    </View>
+  );
+}
+
+/** Accept: inspect, measure, sign off, return to service, say when to look again. */
+export function Accept(props: StationProps) {
+  return (
+    <View>
+      <Signed view={props.view} />
+      <StepList station="accept" {...props} />
+      <SignOff {...props} />
     </View>
   );
 }
 
 /** The one action of Accept: sign off. Closed while anything is open. */
 export function AcceptAction(props: StationProps) {
-  const { view, repair } = props;
+  const { view, plan, repair } = props;
+  const now = useNow(5000);
   const [text, , drop] = useKeptText(statementKey(view.id));
   const held = useHeld(props);
   if (view.status === 'closed') return null;
+  if (atHand(deedsOf(plan), view, now) !== null) return <ToRun {...props} />;
   const why = held ?? (text.trim().length < 3 ? 'Say what you found, then sign' : null);
   return (
     <PrimaryButton

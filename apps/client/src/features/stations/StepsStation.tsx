@@ -1,7 +1,14 @@
-import { openHolds, type RepairView } from '@kelmot/contract';
-import { STATION_NAMES, STATIONS, type Message, type Plan, type StationId } from '@kelmot/core';
+import { atHand, openHolds, type RepairView } from '@kelmot/contract';
+import {
+  deedsOf,
+  STATION_NAMES,
+  STATIONS,
+  type Message,
+  type Plan,
+  type StationId,
+} from '@kelmot/core';
 import { router } from 'expo-router';
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import type { OpenRepair } from '@/features/repair/useRepair';
 import { PrimaryButton } from '@/ui/Button';
 import { useNow } from '@/ui/useNow';
@@ -21,17 +28,33 @@ export const firstOf = (open: readonly Message[], say: (message: Message) => str
 /** The same within a sentence. */
 export const lowered = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
-/** Moves on to the next station: closed while a hold is open, and saying which. */
-export function MoveOn({ next, id, view, repair }: StationProps & { next: StationId }): ReactNode {
+/** Leads to the work, one step at a time, naming the step at hand. */
+export function ToRun({ id, view, plan }: StationProps): ReactNode {
   const now = useNow(5000);
   const { say } = useWords();
+  const deeds = useMemo(() => deedsOf(plan), [plan]);
+  const at = atHand(deeds, view, now);
+  const deed = at === null ? undefined : deeds[at];
+  const left = deeds.length - (at ?? deeds.length);
+  return (
+    <PrimaryButton
+      label={deed ? `Run, ${left} to do: ${lowered(say(deed.step.title))}` : 'Run: sign off'}
+      onPress={() => router.navigate(`/repair/${id}/run`)}
+      testID="to-run"
+    />
+  );
+}
+
+/** Moves on to the next station; while a hold is open, to the step that is. */
+export function MoveOn({ next, ...props }: StationProps & { next: StationId }): ReactNode {
+  const { id, view, repair } = props;
+  const now = useNow(5000);
   const open = openHolds(view, next, now);
   const ahead = STATIONS.indexOf(view.station) >= STATIONS.indexOf(next);
   const go = () => {
     if (!ahead && repair.canWrite) repair.send({ type: 'station.move', station: next });
     router.navigate(`/repair/${id}/${next}`);
   };
-  if (open.length > 0 && !ahead)
-    return <PrimaryButton label={firstOf(open, say)} disabled onPress={go} testID="move-on" />;
+  if (open.length > 0 && !ahead) return <ToRun {...props} />;
   return <PrimaryButton label={`On to ${STATION_NAMES[next]}`} onPress={go} testID="move-on" />;
 }

@@ -1,0 +1,197 @@
+import type { Command, RepairView } from '@kelmot/contract';
+import { m, planBatches, type Plan, type Step } from '@kelmot/core';
+import { configureStore } from '@reduxjs/toolkit';
+import { act, renderHook } from '@testing-library/react-native';
+import type { ReactNode } from 'react';
+import { Provider } from 'react-redux';
+import { useDeed, useDeedName, useRun } from '@/features/run/useRun';
+import type { OpenRepair } from '@/features/repair/useRepair';
+import { draftsReducer, textTyped } from '@/store/drafts';
+import { outboxReducer } from '@/store/outbox';
+import { settingsReducer } from '@/store/settings';
+import { viewReducer } from '@/store/view';
+import { ID, met, planOf, viewOf } from '../../../packages/contract/test/view';
+
+jest.mock('expo-router', () => ({ router: { navigate: jest.fn() } }));
+
+const plan = planOf();
+/** Half an hour ago: what was recorded then has dried, and is not yet old. */
+const AGO = new Date(Date.now() - 1_800_000).toISOString();
+
+/** The run sheet of a view: what it shows, what its one press does, and what was sent. */
+function sheet(view: RepairView, { body = plan, canWrite = true, look = 0 } = {}) {
+  const sent: Partial<Command>[] = [];
+  const repair: OpenRepair = {
+    view,
+    error: undefined,
+    loading: false,
+    waiting: [],
+    canWrite,
+    send: (c) => sent.push(c),
+  };
+  const store = configureStore({
+    reducer: {
+      settings: settingsReducer,
+      view: viewReducer,
+      drafts: draftsReducer,
+      outbox: outboxReducer,
+    },
+  });
+  const props = { id: view.id, view, plan: body, repair };
+  const { result } = renderHook(
+    () => {
+      const run = useRun(props);
+      const deed = run.deeds[run.shown ?? 0];
+      if (!deed) throw new Error('no deed');
+      return { run, deed, name: useDeedName(body)(deed), ...useDeed(run, deed, props) };
+    },
+    {
+      wrapper: ({ children }: { children: ReactNode }) => (
+        <Provider store={store}>{children}</Provider>
+      ),
+    },
+  );
+  if (look) act(() => result.current.run.look((result.current.run.hand ?? 0) + look));
+  return { sent, store, shown: () => result.current };
+}
+
+const step = (id: string): Step => {
+  const found = plan.steps.find((s) => s.id === id);
+  if (!found) throw new Error(`no step ${id}`);
+  return found;
+};
+
+test('what is at hand is ticked by the one press, and a viewer presses nothing', () => {
+  const ida = sheet(viewOf(plan));
+  expect(ida.shown()).toMatchObject({ deed: { id: 'isolate' }, name: 'Isolate and make safe' });
+  expect(ida.shown().press).toMatchObject({
+    label: 'Done: isolate and make safe',
+    disabled: false,
+  });
+  act(() => ida.shown().press.go());
+  expect(ida.sent).toEqual([
+    { type: 'check.set', stepId: 'isolate', batchNo: null, done: true, note: '' },
+  ]);
+  expect(sheet(viewOf(plan), { canWrite: false }).shown().press.disabled).toBe(true);
+});
+
+test('what lies ahead is looked at and leads back: it is not done out of its turn', () => {
+  const ahead = sheet(viewOf(plan), { look: 2 });
+  expect(ahead.shown().deed.id).not.toBe('isolate');
+  expect(ahead.shown().press.label).toBe('Back to: isolate and make safe');
+  act(() => ahead.shown().press.go());
+  expect(ahead.sent).toEqual([]);
+  expect(ahead.shown().deed.id).toBe('isolate');
+});
+
+test('while something dries what follows may be done, and then the one after it is shown', () => {
+  const body: Plan = {
+    ...plan,
+    steps: [
+      { ...step('isolate'), id: 'dry', hold: { kind: 'countdown', label: m('Dry'), minutes: 60 } },
+      { ...step('isolate'), id: 'mask' },
+      { ...step('isolate'), id: 'template' },
+    ],
+    links: [],
+    rounds: [],
+  };
+  const begun: RepairView['readings'] = [
+    {
+      id: ID,
+      stepId: 'dry',
+      values: { kind: 'countdown' },
+      passed: true,
+      say: m(''),
+      takenAt: AGO,
+      by: 'Ida',
+    },
+  ];
+  const fresh = viewOf(body);
+  expect(sheet(fresh, { body }).shown().press.label).toBe('Start: dry, 1 h');
+  const drying = sheet({ ...fresh, readings: begun }, { body });
+  expect(drying.shown().press).toMatchObject({ disabled: true });
+  expect(drying.shown().press.label).toMatch(/^Wait until \d\d:\d\d/);
+  act(() => drying.shown().run.look(1));
+  act(() => drying.shown().press.go());
+  expect(drying.sent).toMatchObject([{ type: 'check.set', stepId: 'mask', done: true }]);
+  expect(drying.shown().deed.id).toBe('template');
+});
+
+test('a reading is recorded from its box; what is no reading stays, with its limit', () => {
+  const open = met(viewOf(plan), ['prep'], AGO);
+  const view = { ...open, readings: open.readings.filter((r) => r.stepId !== 'open-up') };
+  const { shown, sent, store } = sheet(view);
+  const type = (text: string) =>
+    act(() => void store.dispatch(textTyped({ key: `${ID}/open-up/value`, text })));
+  expect(shown().deed.id).toBe('open-up');
+  type('deep');
+  act(() => shown().press.go());
+  expect(shown().hold.wrong[0]).toMatch(/not a number.*3 mm or more/);
+  expect(sent).toEqual([]);
+  type('4');
+  act(() => shown().press.go());
+  expect(sent).toMatchObject([{ values: { kind: 'reading', value: 4 } }]);
+  expect(shown().hold.typed('value')).toBe('');
+});
+
+test('a batch is weighed, mixed, ticked as its own, and emptied by its last touch', () => {
+  const ready = met(viewOf(plan), ['prep'], AGO);
+  const laid = {
+    ...ready,
+    checks: [
+      ...ready.checks,
+      ...plan.steps
+        .filter((s) => s.station === 'mix' && !s.eachBatch)
+        .map((s) => ({
+          id: s.id,
+          stepId: s.id,
+          batchNo: null,
+          done: true,
+          note: '',
+          at: AGO,
+          by: 'Ida',
+        })),
+    ],
+  };
+  const weigh = sheet(laid);
+  expect(weigh.shown()).toMatchObject({ deed: { step: { name: 'mix' } } });
+  expect(weigh.shown().press).toMatchObject({ label: 'Weigh both parts first', disabled: true });
+  const [batch] = planBatches(plan);
+  if (!batch) throw new Error('no batch');
+  const mixes: RepairView['mixes'] = [
+    {
+      id: ID,
+      batchNo: batch.no,
+      aG: batch.aG,
+      bG: batch.bG,
+      deviationPct: 0,
+      inTolerance: true,
+      lot: '',
+      startedAt: AGO,
+      placedAt: null,
+      binnedAt: null,
+      by: 'Ida',
+    },
+  ];
+  const mixed = sheet({ ...laid, mixes });
+  expect(mixed.shown().press.label).toMatch(/^Done: mix, /);
+  act(() => mixed.shown().press.go());
+  expect(mixed.sent).toMatchObject([
+    { type: 'station.move', station: 'mix' },
+    { type: 'check.set', stepId: mixed.shown().deed.step.id, batchNo: batch.no, done: true },
+  ]);
+  const ticked = mixed.shown().deed.step.id;
+  const at = new Date().toISOString();
+  const checks = [
+    ...laid.checks,
+    { id: 'x', stepId: ticked, batchNo: batch.no, done: true, note: '', at, by: 'Ida' },
+  ];
+  const placing = sheet({ ...laid, station: 'build', mixes, checks });
+  expect(placing.shown().deed).toMatchObject({ empties: true, batch: { no: batch.no } });
+  expect(placing.shown().press.label).toMatch(/^Placed: /);
+  act(() => placing.shown().press.go());
+  expect(placing.sent).toMatchObject([
+    { type: 'check.set', batchNo: batch.no, done: true },
+    { type: 'mix.placed', mixId: ID },
+  ]);
+});

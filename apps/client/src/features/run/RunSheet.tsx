@@ -1,0 +1,280 @@
+import {
+  againBecause,
+  closingWindows,
+  deedDone,
+  mixedBatches,
+  waitsUntil,
+  type Closing,
+} from '@kelmot/contract';
+import {
+  dayClockText,
+  formatDuration,
+  paceOf,
+  STATION_NAMES,
+  stepTime,
+  type Deed,
+} from '@kelmot/core';
+import { router } from 'expo-router';
+import { Pressable, View } from 'react-native';
+import { useKey } from '@/features/frame/useKey';
+import { Signed, SignOff } from '@/features/stations/Accept';
+import { Cautions } from '@/features/stations/Cautions';
+import { HoldFields } from '@/features/stations/HoldFields';
+import { InThePail, ToWeigh } from '@/features/stations/MixParts';
+import { PailClock } from '@/features/stations/PailClock';
+import { RoundStrips } from '@/features/stations/RoundStrips';
+import { StepFigures, Verdict, Waits, WrongSigns } from '@/features/stations/StepParts';
+import type { StationProps } from '@/features/stations/StepsStation';
+import { useBatches } from '@/features/stations/useBatches';
+import type { HoldAct } from '@/features/stations/useHold';
+import { LinkButton, PrimaryButton, SecondaryButton } from '@/ui/Button';
+import { Countdown } from '@/ui/Countdown';
+import { useLayout } from '@/ui/layout';
+import { Txt } from '@/ui/Txt';
+import { useNow, zoneMin } from '@/ui/useNow';
+import { useOnce } from '@/ui/useOnce';
+import { useWords } from '@/ui/useWords';
+import { useDeedName, type Press, type Run } from './useRun';
+
+export type DeedProps = StationProps & { run: Run; deed: Deed; hold: HoldAct; press: Press };
+
+const minutesOf = ({ step, batch, fromMin, toMin }: Deed): number =>
+  batch ? toMin - fromMin : stepTime(step);
+
+/** What was done before, or comes after: in sight, and a touch away. */
+function Neighbour({
+  deed,
+  side,
+  done,
+  props,
+  go,
+}: {
+  deed: Deed;
+  side: 'before' | 'next';
+  done: boolean;
+  props: StationProps;
+  go: () => void;
+}) {
+  const name = useDeedName(props.plan)(deed);
+  const min = minutesOf(deed);
+  return (
+    <Pressable
+      role="button"
+      aria-label={side === 'before' ? `Back to ${name}` : `Next: ${name}`}
+      testID={`run-${side}`}
+      onPress={go}
+      className="min-h-[48px] flex-row items-center gap-3 px-4 active:bg-shade"
+    >
+      <Txt as="label" className="w-12">
+        {side === 'before' ? (done ? '✓ Done' : 'Before') : 'Next'}
+      </Txt>
+      <Txt as="inline" className="min-w-0 flex-1 text-pencil" numberOfLines={2}>
+        {name}
+      </Txt>
+      {min >= 1 ? <Txt as="label">{formatDuration(min)}</Txt> : null}
+    </Pressable>
+  );
+}
+
+/** The window that closes next, when it is near enough to hurry for. */
+const SOON = 3 * 3_600_000;
+
+/** How the job stands against its plan, what that does to the pail, and which window closes next. */
+function Standing({ props, now }: { props: DeedProps; now: number }) {
+  const { view, plan, run } = props;
+  const { tell, say } = useWords();
+  const hand = run.hand === null ? undefined : run.deeds[run.hand];
+  if (!hand) return null;
+  const mixes = mixedBatches(view.mixes);
+  const notBefore = waitsUntil(hand.step, view, plan, now)?.at;
+  const pace = paceOf(plan, run.deeds, hand, mixes, now, zoneMin(), notBefore);
+  const closing: Closing | undefined = closingWindows(view, now)[0];
+  return (
+    <View className="gap-1 border-b border-rule px-4 py-3" role="status" testID="run-pace">
+      {pace.pail ? (
+        <Txt as="row" className={pace.pail.spareMin < 0 ? 'text-oxideInk' : ''}>
+          {tell(pace.pail.say)}
+        </Txt>
+      ) : null}
+      <Txt as="inline" className={pace.inTime ? 'font-label' : 'font-label text-oxideInk'}>
+        {tell(pace.say)}
+      </Txt>
+      {closing && closing.at - now < SOON ? (
+        <Txt as="inline" className="text-ochreInk">
+          Before {dayClockText(closing.at, now, zoneMin())}: {say(closing.to.title)}.{' '}
+          {tell(closing.why)}
+        </Txt>
+      ) : null}
+    </View>
+  );
+}
+
+/** One thing to do, large: its words, its figures, what it asks for, and what can go wrong. */
+export function RunStep(props: DeedProps) {
+  const { id, view, plan, repair, run, deed, hold } = props;
+  const now = useNow();
+  const { tell } = useWords();
+  const { running } = useBatches(view, plan);
+  const name = useDeedName(plan);
+  const { step, batch } = deed;
+  const at = run.shown ?? 0;
+  const before = run.deeds[at - 1];
+  const done = deedDone(deed, view, plan, now);
+  const inPail = running !== null && batch?.no === running.batch.no;
+  const toWeigh = batch !== null && !inPail && !done && at === run.hand;
+  const wait = waitsUntil(step, view, plan, now);
+  const again = againBecause(step, view, plan, now);
+  const recorded = done && step.hold !== null && step.hold.kind !== 'countdown';
+  return (
+    <View testID={`run-step-${deed.id}`}>
+      {running ? (
+        <>
+          <PailClock plan={plan} mix={running.mix} batch={running.batch} />
+          <Standing props={props} now={now} />
+        </>
+      ) : null}
+      {before ? (
+        <View className="border-b border-rule">
+          <Neighbour
+            deed={before}
+            side="before"
+            done={deedDone(before, view, plan, now)}
+            props={props}
+            go={() => run.look(at - 1)}
+          />
+        </View>
+      ) : null}
+      <View className="gap-3 bg-sheet px-4 py-3">
+        <View className="flex-row items-center justify-between gap-3">
+          <Txt as="label" role="status">
+            {at + 1} of {run.deeds.length}, {STATION_NAMES[step.station]}
+            {at === run.hand ? '' : done ? ', done' : ', not at hand yet'}
+          </Txt>
+          <LinkButton
+            label="All steps"
+            hint={`All steps of ${STATION_NAMES[step.station]}`}
+            testID="run-list"
+            onPress={() => router.navigate(`/repair/${id}/${step.station}`)}
+          />
+        </View>
+        <Txt as="deed" role="heading">
+          {name(deed)}
+        </Txt>
+        {toWeigh ? (
+          <View className="-mx-4">
+            <ToWeigh view={view} plan={plan} named={false} />
+          </View>
+        ) : null}
+        {again ? (
+          <Txt as="row" className="text-oxideInk" role="alert">
+            Again. {tell(again)}
+          </Txt>
+        ) : null}
+        <Txt as="told">{tell(step.text)}</Txt>
+        {wait && !done ? <Countdown to={wait.at} now={now} ruling={running === null} /> : null}
+        <Waits step={step} view={view} plan={plan} now={now} as="inline" />
+        <StepFigures step={step} plan={plan} as="reading" />
+      </View>
+      {step.hold?.kind === 'check' ? null : (
+        <View className="border-b border-rule bg-sheet px-4 pb-3">
+          <HoldFields
+            {...props}
+            step={step}
+            hold={hold}
+            button={
+              recorded ? (
+                <SecondaryButton
+                  label={hold.label}
+                  hint={hold.hint}
+                  testID={hold.testID}
+                  disabled={!repair.canWrite}
+                  onPress={hold.act}
+                />
+              ) : null
+            }
+          />
+        </View>
+      )}
+      <View className="gap-2 border-b border-rule bg-sheet px-4 pb-2">
+        <Verdict step={step} view={view} />
+        {done && step.hold?.kind === 'check' ? (
+          <SecondaryButton
+            label="It is not done: take it back"
+            testID="run-take-back"
+            disabled={!repair.canWrite}
+            onPress={() =>
+              repair.send({
+                type: 'check.set',
+                stepId: step.id,
+                batchNo: batch?.no ?? null,
+                done: false,
+                note: '',
+              })
+            }
+          />
+        ) : null}
+        <WrongSigns step={step} />
+      </View>
+      {running ? null : <Standing props={props} now={now} />}
+      {inPail && step.name === 'mix' ? <InThePail view={view} plan={plan} repair={repair} /> : null}
+      {step.station === 'prep' ? <Cautions plan={plan} /> : null}
+      {step.station === 'cure' || step.station === 'accept' ? (
+        <RoundStrips view={view} plan={plan} />
+      ) : null}
+    </View>
+  );
+}
+
+/** What is done with one thumb, a knuckle, a pedal or a key: the deed that is shown; what comes next stands over it. */
+export function RunAction(props: DeedProps) {
+  const { view, plan, run, press } = props;
+  const now = useNow();
+  const layout = useLayout();
+  const at = run.shown ?? 0;
+  const next = run.deeds[at + 1];
+  const go = useOnce(() => {
+    if (!press.disabled) press.go();
+  });
+  useKey(' ', go);
+  useKey('Enter', go);
+  useKey('ArrowLeft', () => run.look(at - 1));
+  useKey('ArrowRight', () => run.look(at + 1));
+  return (
+    <View className="-mt-3">
+      {next ? (
+        <View className="-mx-4">
+          <Neighbour
+            deed={next}
+            side="next"
+            done={deedDone(next, view, plan, now)}
+            props={props}
+            go={() => run.look(at + 1)}
+          />
+        </View>
+      ) : null}
+      <PrimaryButton
+        label={press.label}
+        disabled={press.disabled}
+        sign={press.sign}
+        keyHint={layout === 'wide' ? 'Space' : undefined}
+        testID={press.testID}
+        onPress={go}
+      />
+    </View>
+  );
+}
+
+/** When all is done: what was found, and the signature. */
+export function RunEnd(props: StationProps) {
+  return (
+    <View testID="run-end">
+      <View className="gap-2 bg-sheet px-4 py-3">
+        <Txt as="deed" role="heading">
+          {props.view.status === 'closed' ? 'Signed off' : 'All is done. Sign it off.'}
+        </Txt>
+      </View>
+      <Signed view={props.view} />
+      <SignOff {...props} />
+    </View>
+  );
+}

@@ -1,0 +1,129 @@
+import { atHand, deedDone, openHolds, stepDone, waitEnds, waitsUntil } from '@kelmot/contract';
+import { dayClockText, deedsOf, planRound, STATIONS, type Deed, type Plan } from '@kelmot/core';
+import { useMemo, useState } from 'react';
+import { useMixing } from '@/features/stations/MixParts';
+import { lowered, type StationProps } from '@/features/stations/StepsStation';
+import { batchName, useBatches } from '@/features/stations/useBatches';
+import { useHold, type HoldAct } from '@/features/stations/useHold';
+import { useNow, zoneMin } from '@/ui/useNow';
+import { useWords } from '@/ui/useWords';
+
+/** The one thing that a press does now. */
+export interface Press {
+  label: string;
+  disabled: boolean;
+  sign: 'tick' | 'next';
+  testID: string;
+  go: () => void;
+}
+
+/** The run sheet of a job: everything there is to do, which of it is at hand, which is looked at. */
+export interface Run {
+  deeds: Deed[];
+  /** The first that is not done; null when all is. */
+  hand: number | null;
+  /** The one that is shown: what is at hand, unless somebody looks back or ahead. */
+  shown: number | null;
+  look: (at: number | null) => void;
+}
+
+export function useRun({ view, plan }: Pick<StationProps, 'view' | 'plan'>): Run {
+  const now = useNow();
+  const deeds = useMemo(() => deedsOf(plan), [plan]);
+  const hand = atHand(deeds, view, now);
+  // What is looked at is held by its id, and let go of once it is at hand.
+  const [looked, setLooked] = useState<string | null>(null);
+  const at = deeds.findIndex((d) => d.id === looked);
+  const look = (to: number | null) =>
+    setLooked(to === null || to === hand ? null : (deeds[to]?.id ?? null));
+  return { deeds, hand, shown: at < 0 || at === hand ? hand : at, look };
+}
+
+/** What a deed is called: its step, and which batch of its round where it is done with one. */
+export function useDeedName(plan: Plan): (deed: Deed) => string {
+  const { say, tell } = useWords();
+  return ({ step, batch }) => {
+    const round = batch && planRound(plan, batch.round);
+    if (!round || !batch) return tell(step.title);
+    if (step.name === 'mix') return `Mix, ${batchName(round, batch, say)}`;
+    return round.batches.length > 1
+      ? `${tell(step.title)}: ${batchName(round, batch, say)}`
+      : tell(step.title);
+  };
+}
+
+/** Whether what is at hand is a wait that runs: what follows it may then be done meanwhile. */
+const waiting = ({ deeds, hand }: Run, { view }: StationProps, now: number): boolean => {
+  const step = hand === null ? undefined : deeds[hand]?.step;
+  const ends = step ? waitEnds(step, view) : null;
+  return ends !== null && ends > now;
+};
+
+/** What meets the deed that is shown, and the one press that does it. */
+export function useDeed(
+  run: Run,
+  deed: Deed,
+  props: StationProps,
+): { hold: HoldAct; press: Press } {
+  const { view, plan, repair } = props;
+  const now = useNow();
+  const name = useDeedName(plan);
+  const { say } = useWords();
+  const { running } = useBatches(view, plan);
+  const { start, placed, startLabel, held } = useMixing(props);
+  const { step, batch } = deed;
+  const hold = useHold({ ...props, step, batchNo: batch?.no ?? null });
+
+  const ahead = run.hand !== null && (run.shown ?? 0) > run.hand;
+  const go = (act: () => void) => () => {
+    // The job has come as far as what is done in it.
+    if (
+      STATIONS.indexOf(step.station) > STATIONS.indexOf(view.station) &&
+      openHolds(view, step.station, now).length === 0
+    )
+      repair.send({ type: 'station.move', station: step.station });
+    act();
+    // What comes next is shown: after what was done while something dries, the one after it.
+    run.look(ahead ? (run.shown ?? 0) + 1 : run.hand);
+  };
+  const press = (label: string, act: () => void, more: Partial<Press> = {}): Press => ({
+    label,
+    sign: 'tick',
+    testID: 'run-do',
+    go: go(act),
+    ...more,
+    disabled: more.disabled === true || !repair.canWrite,
+  });
+  const until = (at: number) => dayClockText(at, now, zoneMin());
+  const not = (label: string) => press(label, () => undefined, { disabled: true });
+
+  const pressNow = (): Press => {
+    const done = deedDone(deed, view, plan, now);
+    if (done || (ahead && (batch !== null || !waiting(run, props, now)))) {
+      const hand = run.hand === null ? undefined : run.deeds[run.hand];
+      return {
+        label: hand ? `Back to: ${lowered(name(hand))}` : 'On to the sign-off',
+        disabled: false,
+        sign: 'next',
+        testID: 'run-back-to-hand',
+        go: () => run.look(run.hand),
+      };
+    }
+    const wait = waitsUntil(step, view, plan, now);
+    if (wait) return not(`From ${until(wait.at)}: ${lowered(name(deed))}`);
+    if (batch && running?.batch.no !== batch.no)
+      return press(startLabel, start, { disabled: held !== null, sign: 'next' });
+    const ends = waitEnds(step, view);
+    if (ends !== null && ends > now) return not(`Wait until ${until(ends)}`);
+    const ticks = step.hold?.kind === 'check';
+    const round = batch && planRound(plan, batch.round);
+    if (round && batch && deed.empties && (ticks || stepDone(step, view, now)))
+      return press(`Placed: ${batchName(round, batch, say)}`, () => {
+        if (ticks) hold.act();
+        placed();
+      });
+    const label = batch && ticks ? `Done: ${lowered(name(deed))}` : hold.label;
+    return press(label, hold.act, { sign: hold.sign });
+  };
+  return { hold, press: pressNow() };
+}

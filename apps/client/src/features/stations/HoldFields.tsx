@@ -1,0 +1,127 @@
+import { waitEnds, type RepairView } from '@kelmot/contract';
+import { clockText, type Plan, type Step } from '@kelmot/core';
+import { ambientGate, goFromC } from '@kelmot/core/ambient/ambientGate';
+import { useState, type ReactNode } from 'react';
+import { Image, View } from 'react-native';
+import { Countdown } from '@/ui/Countdown';
+import { FieldFrame, TextBox } from '@/ui/fields';
+import { DewGauge } from '@/ui/Gauges';
+import { Txt } from '@/ui/Txt';
+import { useNow, zoneMin } from '@/ui/useNow';
+import { useWords } from '@/ui/useWords';
+import type { HoldAct, HoldProps } from './useHold';
+
+/** The dew point of what is typed, against the limits of the card. */
+function Gauge({ plan, hold }: { plan: Plan; hold: HoldAct }) {
+  const [width, setWidth] = useState(0);
+  const read = hold.entry?.read(hold.typed);
+  const values = read && 'values' in read ? read.values : null;
+  const limits = plan.card.ambient;
+  const gate = values?.kind === 'ambient' ? ambientGate({ ...values, ...limits }) : null;
+  return (
+    <View onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
+      {gate && values?.kind === 'ambient' && width > 0 ? (
+        <DewGauge
+          width={width}
+          dewPointC={gate.frostPointC ?? gate.dewPointC}
+          surfaceC={values.surfaceC}
+          goFromC={goFromC(values, limits)}
+          go={gate.verdict === 'go'}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+/** A wait under way: it runs from when it was started, whatever the device did since. */
+function Wait({ step, view }: { step: Step; view: RepairView }) {
+  const now = useNow();
+  const { tell } = useWords();
+  const ends = waitEnds(step, view);
+  if (step.hold?.kind !== 'countdown' || ends === null || ends <= now) return null;
+  return (
+    <View className="flex-row flex-wrap items-center gap-x-4" role="timer">
+      <Countdown to={ends} now={now} />
+      <Txt>
+        {tell(step.hold.label)}, until {clockText(ends, zoneMin())}
+      </Txt>
+    </View>
+  );
+}
+
+/** Pictures that were taken for a step. */
+function Pictures({ step, view, repair }: Pick<HoldProps, 'step' | 'view' | 'repair'>) {
+  const { tell } = useWords();
+  if (step.hold?.kind !== 'photo') return null;
+  const { label } = step.hold;
+  const waiting = repair.waiting.map((w) => w.command.id);
+  const pictures = view.readings.flatMap((r) =>
+    r.stepId === step.id && r.values.kind === 'photo' ? [r.values.photoId] : [],
+  );
+  return (
+    <View className="flex-row flex-wrap gap-2">
+      {pictures
+        .filter((id) => !waiting.includes(id))
+        .map((id, i) => (
+          <Image
+            key={id}
+            source={{ uri: `/api/photos/${id}` }}
+            accessibilityLabel={`${tell(label)}, picture ${i + 1}`}
+            className="h-24 w-32 border border-ink"
+            resizeMode="cover"
+          />
+        ))}
+    </View>
+  );
+}
+
+/** What a hold asks for: its boxes, its clock, its pictures. `button` stands beside a single box, else under all. */
+export function HoldFields({
+  hold,
+  button = null,
+  ...props
+}: HoldProps & { hold: HoldAct; button?: ReactNode }) {
+  const { step, view, plan, repair } = props;
+  const { entry, typed, type, wrong } = hold;
+  const frames = entry?.frames ?? [];
+  const single = frames.length === 1 && frames[0]?.boxes.length === 1;
+  return (
+    <View className="gap-2">
+      {step.hold?.kind === 'countdown' ? <Wait step={step} view={view} /> : null}
+      <Pictures step={step} view={view} repair={repair} />
+      {frames.length > 0 ? (
+        <View className="flex-row gap-2">
+          {frames.map((frame, i) => (
+            <View key={frame.label} className="min-w-0 flex-1">
+              <FieldFrame label={frame.label} why={frame.why} error={wrong[i] ?? undefined}>
+                <View className={single ? 'flex-row gap-2' : 'gap-2'}>
+                  {frame.boxes.map((box) => (
+                    <View key={box.id} className={single ? 'flex-1' : ''}>
+                      <TextBox
+                        id={box.id}
+                        label={box.label}
+                        text={typed(box.key)}
+                        onText={(text) => type(box.key, text)}
+                        unit={box.unit}
+                        numeric={box.numeric}
+                        placeholder={box.placeholder}
+                        error={wrong[i] ?? undefined}
+                      />
+                    </View>
+                  ))}
+                  {single ? button : null}
+                </View>
+              </FieldFrame>
+            </View>
+          ))}
+        </View>
+      ) : wrong[0] ? (
+        <Txt as="label" className="text-oxideInk" role="alert">
+          {wrong[0]}
+        </Txt>
+      ) : null}
+      {step.hold?.kind === 'ambient' ? <Gauge plan={plan} hold={hold} /> : null}
+      {single ? null : button}
+    </View>
+  );
+}

@@ -1,0 +1,114 @@
+import { mixOf } from '@kelmot/contract';
+import { clockText, formatDuration, MINUTE, planRound } from '@kelmot/core';
+import { View } from 'react-native';
+import { textsDropped } from '@/store/drafts';
+import { useAppDispatch } from '@/store/hooks';
+import { SecondaryButton } from '@/ui/Button';
+import { FieldFrame, TextBox } from '@/ui/fields';
+import { MixedSwatch, StopMark } from '@/ui/marks';
+import { Txt } from '@/ui/Txt';
+import { zoneMin } from '@/ui/useNow';
+import { useWords } from '@/ui/useWords';
+import type { StationProps } from './StepsStation';
+import { batchName, useBatches, weightKey } from './useBatches';
+import { useKeptText } from './useKeptText';
+import { Weigh } from './Weigh';
+
+const lotKey = (id: string) => `${id}/lot`;
+
+/** Starting the next batch, and saying that the one in the pail is placed. */
+export function useMixing({ view, plan, repair }: Omit<StationProps, 'id'>) {
+  const dispatch = useAppDispatch();
+  const { say } = useWords();
+  const { running, next, weigh, weighed, held } = useBatches(view, plan);
+  const [lot] = useKeptText(lotKey(view.id));
+  const round = next && planRound(plan, next.round);
+  const start = () => {
+    if (!next || held || !repair.canWrite) return;
+    repair.send({
+      type: 'mix.start',
+      batchNo: next.no,
+      aG: weigh ? weighed.aG : null,
+      bG: weigh ? weighed.bG : null,
+      lot: lot.trim(),
+    });
+    dispatch(textsDropped([weightKey(view, 'a'), weightKey(view, 'b')]));
+  };
+  const placed = () => {
+    if (running && repair.canWrite) repair.send({ type: 'mix.placed', mixId: running.mix.id });
+  };
+  const startLabel =
+    held ??
+    (next && round
+      ? `Start ${batchName(round, next, say)}: mix ${formatDuration(mixOf(plan, next).mixMinutes)}`
+      : '');
+  return { held, start, placed, startLabel };
+}
+
+/** The batch that comes next: what goes on the scale, what the scale shows, and its lot. */
+export function ToWeigh({
+  view,
+  plan,
+  named = true,
+}: Pick<StationProps, 'view' | 'plan'> & { named?: boolean }) {
+  const { say, tell } = useWords();
+  const { next, round, weigh, weighed } = useBatches(view, plan);
+  const [lot, setLot] = useKeptText(lotKey(view.id));
+  if (!next) return null;
+  return (
+    <>
+      <View className="px-4 pt-3">
+        {round && named ? <Txt as="row">Mix, {batchName(round, next, say)}</Txt> : null}
+        {round ? (
+          <Txt as="label">
+            {round.card.code} {round.card.name}
+          </Txt>
+        ) : null}
+        {round?.chose ? <Txt>{tell(round.chose)}.</Txt> : null}
+      </View>
+      {weigh ? (
+        <Weigh view={view} plan={plan} batch={next} weigh={weigh} weighed={weighed} />
+      ) : null}
+      <View className="border-b border-rule px-4 py-3">
+        <FieldFrame label="Lot" why="Who used which lot must be found again.">
+          <TextBox id="lot" label="Lot" text={lot} onText={setLot} />
+        </FieldFrame>
+      </View>
+    </>
+  );
+}
+
+/** The batch in the pail: how long to mix, what it must look like, and what to do when it is late or no good. */
+export function InThePail({ view, plan, repair }: Omit<StationProps, 'id'>) {
+  const { running } = useBatches(view, plan);
+  if (!running) return null;
+  const { mixMinutes, mixedSign } = mixOf(plan, running.batch);
+  const mixedAt = Date.parse(running.mix.startedAt) + mixMinutes * MINUTE;
+  return (
+    <>
+      <View className="flex-row items-center gap-4 border-b border-rule px-4 py-3">
+        <MixedSwatch />
+        <View className="min-w-0 flex-1 gap-1">
+          <Txt as="row">Mix to {clockText(mixedAt, zoneMin())}, then look</Txt>
+          <Txt>Scrape wall and base of the pail. {mixedSign}.</Txt>
+        </View>
+      </View>
+      <View className="flex-row items-center gap-3 border-b border-rule px-4 py-3" role="note">
+        <StopMark maybe size={30} />
+        <Txt className="min-w-0 flex-1">
+          <Txt as="strong">Late? </Txt>
+          Stop placing, spread the rest thin on sheet; never leave it in the pail.
+        </Txt>
+      </View>
+      <View className="px-4 py-3">
+        <SecondaryButton
+          label="Bin this batch: it is not good"
+          tone="remove"
+          testID="bin-batch"
+          disabled={!repair.canWrite}
+          onPress={() => repair.send({ type: 'mix.binned', mixId: running.mix.id })}
+        />
+      </View>
+    </>
+  );
+}

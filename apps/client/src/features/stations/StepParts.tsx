@@ -1,0 +1,97 @@
+import { windowOf, type RepairView } from '@kelmot/contract';
+import { clockText, dayClockText, type Plan, type Step } from '@kelmot/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Disclosure } from '@/ui/Button';
+import { FigureText } from '@/ui/FigureText';
+import { StopMark } from '@/ui/marks';
+import { Txt, type TxtProps } from '@/ui/Txt';
+import { zoneMin } from '@/ui/useNow';
+import { useWords } from '@/ui/useWords';
+
+interface PartProps {
+  step: Step;
+  view: RepairView;
+  plan: Plan;
+}
+
+/** What the step waits for and what it may not wait longer than, with the clock as it runs. */
+export function Waits({
+  step,
+  view,
+  plan,
+  now,
+  as = 'label',
+}: PartProps & { now: number; as?: TxtProps['as'] }) {
+  const { tell } = useWords();
+  const clock = (at: number) => dayClockText(at, now, zoneMin());
+  // Where a window is missed by plan, what is done instead has links of its own.
+  return plan.links
+    .filter((l) => l.to === step.id && l.instead.length === 0)
+    .filter((l) => l.least > 0 || l.most !== null)
+    .map((link, i) => {
+      const { opens, closes } = windowOf(link, view, plan, now);
+      const from = opens === null ? '' : `From ${clock(opens)}`;
+      const by = closes === null ? '' : `${from ? ', by ' : 'By '}${clock(closes)}`;
+      return (
+        <Txt as={as} key={i}>
+          {tell(link.why)} {from || by ? `${from}${by}.` : ''}
+        </Txt>
+      );
+    });
+}
+
+/** The figures that a step names. */
+export function StepFigures({
+  step,
+  plan,
+  as = 'row',
+}: Pick<PartProps, 'step' | 'plan'> & { as?: TxtProps['as'] }) {
+  const figures = step.figures.flatMap((id) => (plan.figures[id] ? [plan.figures[id]] : []));
+  if (figures.length === 0) return null;
+  return (
+    <View className="flex-row flex-wrap gap-x-6 gap-y-2">
+      {figures.map((f) => (
+        <FigureText key={f.id} figure={f} label={f.label} as={as} />
+      ))}
+    </View>
+  );
+}
+
+/** The last reading of a step against its limit, when and by whom. */
+export function Verdict({ step, view }: Pick<PartProps, 'step' | 'view'>) {
+  const { tell } = useWords();
+  const last = view.readings.filter((r) => r.stepId === step.id).at(-1);
+  if (!last) return null;
+  return (
+    <View className="flex-row items-start gap-2" role="status" testID={`verdict-${step.id}`}>
+      {last.passed ? null : <StopMark size={22} />}
+      <Txt
+        as="inline"
+        className={`min-w-0 flex-1 ${last.passed ? 'text-mossInk' : 'text-oxideInk'}`}
+      >
+        {tell(last.say)}{' '}
+        <Txt as="label">
+          {clockText(Date.parse(last.takenAt), zoneMin())}, {last.by}
+        </Txt>
+      </Txt>
+    </View>
+  );
+}
+
+/** What can go wrong with a step, and what to do then; folded. */
+export function WrongSigns({ step }: Pick<PartProps, 'step'>) {
+  const [open, setOpen] = useState(false);
+  const { tell } = useWords();
+  if (step.wrong.length === 0) return null;
+  return (
+    <Disclosure label="What can go wrong" open={open} onToggle={() => setOpen(!open)}>
+      {step.wrong.map((w) => (
+        <Txt key={w.sign.text}>
+          <Txt as="strong">{tell(w.sign)}. </Txt>
+          {tell(w.remedy)}
+        </Txt>
+      ))}
+    </Disclosure>
+  );
+}

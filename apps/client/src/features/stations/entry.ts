@@ -1,0 +1,210 @@
+import type { ReadingValues } from '@kelmot/contract';
+import {
+  parseQuantity,
+  PERMISSION_NAMES,
+  readField,
+  say,
+  sentence,
+  shownUnit,
+  type Hold,
+  type Step,
+  type UnitSystem,
+} from '@kelmot/core';
+import { readingFields } from '@kelmot/core/survey/common';
+
+/** A box to type in. */
+export interface EntryBox {
+  id: string;
+  /** What the text is kept under, within its step. */
+  key: string;
+  label: string;
+  unit?: string;
+  numeric?: boolean;
+  placeholder?: string;
+}
+
+/** What a hold asks to be typed: boxes in frames, and how what was typed is read. */
+export interface Entry {
+  frames: { label: string; why?: string; boxes: EntryBox[] }[];
+  label: string;
+  hint: string;
+  testID: string;
+  /** The values, or what is wrong with each frame; `typed` gives the text of a box by its key. */
+  read: (
+    typed: (key: string) => string,
+  ) => { values: ReadingValues } | { wrong: (string | null)[] };
+}
+
+type HoldOf<K extends Hold['kind']> = Extract<Hold, { kind: K }>;
+/** The one text that most holds ask for. */
+const VALUE = 'value';
+
+/** Air, humidity and surface, each inside its range. */
+function ambientEntry(units: UnitSystem): Entry {
+  const fields = Object.entries(readingFields);
+  return {
+    frames: fields.map(([id, field]) => ({
+      label: field.label,
+      boxes: [
+        {
+          id: `gate-${id}`,
+          key: id,
+          label: field.label,
+          unit: shownUnit(field.quantity, units).symbol,
+          numeric: true,
+        },
+      ],
+    })),
+    label: 'Record readings',
+    hint: 'Record air, humidity and surface',
+    testID: 'record-gate',
+    read: (typed) => {
+      const read = fields.map(([id, field]) => readField(field, typed(id), units));
+      const [airC, rhPct, surfaceC] = read.map((r) => ('value' in r ? Number(r.value) : null));
+      return airC != null && rhPct != null && surfaceC != null
+        ? { values: { kind: 'ambient', airC, rhPct, surfaceC } }
+        : { wrong: read.map((r) => ('message' in r ? r.message : null)) };
+    },
+  };
+}
+
+/** One figure against its limits. */
+function readingEntry(step: Step, hold: HoldOf<'reading'>, units: UnitSystem): Entry {
+  const label = sentence(hold.label, units);
+  const limits = [
+    hold.min !== null ? `${say(hold.min, hold.quantity, units)} or more` : null,
+    hold.max !== null ? `${say(hold.max, hold.quantity, units)} or less` : null,
+  ]
+    .filter(Boolean)
+    .join(', ');
+  const unit = shownUnit(hold.quantity, units).symbol;
+  return {
+    frames: [
+      {
+        label,
+        why: limits,
+        boxes: [{ id: `reading-${step.id}`, key: VALUE, label, unit, numeric: true }],
+      },
+    ],
+    label: 'Record',
+    hint: `Record ${label}`,
+    testID: `record-${step.id}`,
+    read: (typed) => {
+      const parsed = parseQuantity(typed(VALUE), hold.quantity, units);
+      return parsed.ok
+        ? { values: { kind: 'reading', value: parsed.value } }
+        : { wrong: [`${parsed.message} It needs ${limits}.`] };
+    },
+  };
+}
+
+/** Several readings of one thing, typed with spaces between. */
+function setEntry(step: Step, hold: HoldOf<'hardness' | 'thickness'>, units: UnitSystem): Entry {
+  const { symbol } = shownUnit('length', units);
+  const asked =
+    hold.kind === 'hardness'
+      ? {
+          label: `Shore ${hold.scale} readings`,
+          why: `${hold.minReadings} or more, each ${hold.target} or over`,
+          placeholder: `${hold.target + 1} ${hold.target + 3} ${hold.target + 2}`,
+          wrong: `Type Shore ${hold.scale} readings from 0 to 100 with spaces between, such as 86 85 87.`,
+        }
+      : {
+          label: `Thicknesses, ${symbol}`,
+          why: `${hold.minReadings} or more; mean ${say(hold.targetMm, 'length', units)}, none under four fifths of it`,
+          placeholder: '',
+          wrong: `Type thicknesses in ${symbol} with spaces between, each over 0.`,
+        };
+  const valuesOf = (texts: string[]): ReadingValues | null => {
+    if (hold.kind === 'hardness') {
+      const values = texts.map(Number);
+      const sound = values.every((v) => Number.isFinite(v) && v >= 0 && v <= 100);
+      return sound ? { kind: 'hardness', values } : null;
+    }
+    const valuesMm = texts.flatMap((t) => {
+      const parsed = parseQuantity(t, 'length', units);
+      return parsed.ok && parsed.value > 0 && parsed.value <= 1000 ? [parsed.value] : [];
+    });
+    return valuesMm.length === texts.length ? { kind: 'thickness', valuesMm } : null;
+  };
+  const { label, why, placeholder, wrong } = asked;
+  return {
+    frames: [
+      {
+        label,
+        why,
+        boxes: [{ id: `reading-${step.id}`, key: VALUE, label, numeric: true, placeholder }],
+      },
+    ],
+    label: 'Record',
+    hint: `Record ${hold.kind}`,
+    testID: `record-${step.id}`,
+    read: (typed) => {
+      const texts = typed(VALUE)
+        .split(/[\s;]+/)
+        .filter(Boolean);
+      const values = texts.length > 0 ? valuesOf(texts) : null;
+      return values ? { values } : { wrong: [wrong] };
+    },
+  };
+}
+
+/** Who approved, and where it is written. Kelmot does not check it; it keeps it. */
+function approvalEntry(step: Step, hold: HoldOf<'approval'>): Entry {
+  const who = PERMISSION_NAMES[hold.who];
+  return {
+    frames: [
+      {
+        label: `${who}, by name`,
+        why: 'Kept with the job, and printed on it.',
+        boxes: [
+          {
+            id: `name-${step.id}`,
+            key: 'name',
+            label: `Name of ${who.toLowerCase()}`,
+            placeholder: 'Name',
+          },
+          {
+            id: `reference-${step.id}`,
+            key: 'reference',
+            label: 'Where it is written',
+            placeholder: 'Drawing, permit or mail',
+          },
+        ],
+      },
+    ],
+    label: 'Record the approval',
+    hint: `Record the approval of ${who.toLowerCase()}`,
+    testID: `approve-${step.id}`,
+    read: (typed) => {
+      const [name, reference] = [typed('name').trim(), typed('reference').trim()];
+      if (name.length < 2 || name.length > 80)
+        return { wrong: ['Type the name of who approved, 2 to 80 characters.'] };
+      if (reference.length < 1 || reference.length > 120)
+        return {
+          wrong: [
+            'Type where it is written, such as a drawing or permit number, 120 characters at most.',
+          ],
+        };
+      return { values: { kind: 'approval', name, reference } };
+    },
+  };
+}
+
+/** What is typed to meet the hold of a step; null where nothing is: a tick, a picture, a wait. */
+export function entryOf(step: Step, units: UnitSystem): Entry | null {
+  const { hold } = step;
+  switch (hold?.kind) {
+    case 'ambient':
+      return ambientEntry(units);
+    case 'reading':
+      return readingEntry(step, hold, units);
+    case 'hardness':
+    case 'thickness':
+      return setEntry(step, hold, units);
+    case 'approval':
+      return approvalEntry(step, hold);
+    default:
+      return null;
+  }
+}

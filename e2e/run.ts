@@ -1,0 +1,109 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { setTimeout as sleep } from 'node:timers/promises';
+import { typeBelt } from './lib/belt';
+import { later, PHONE, WIDE } from './lib/browser';
+import { deedShown, goneOn, pressDo, runJob } from './lib/runner';
+import { signedIn } from './lib/stage';
+
+test('a belt is run one step at a time with one big button, from Prep to a signed acceptance', async () => {
+  const screen = await signedIn('ida', PHONE, 80);
+  await typeBelt(screen, 'BC-5', '64', '14');
+  await screen.press('survey-save');
+  await screen.press('pick-B-410');
+  await screen.press('take');
+  await screen.press('to-run');
+
+  // A double tap is one deed: the second does not land on what comes next.
+  const first = await deedShown(screen);
+  assert.equal(first, 'isolate');
+  const big = await screen.page.waitForSelector('[data-testid="run-do"]');
+  await big?.click({ count: 2, delay: 20 });
+  await goneOn(screen, 'isolate');
+  assert.equal(await deedShown(screen), 'protect');
+
+  // What was done can be looked at and taken back; then it is at hand again.
+  await screen.press('run-before');
+  await screen.matches('screen-run', /Isolate and make safe/);
+  await screen.matches('screen-run', /1 of \d+, Prep, done/);
+  await screen.press('run-take-back');
+  await screen.matches('run-do', /Done: isolate/);
+  await pressDo(screen);
+  await goneOn(screen, 'isolate');
+
+  // The list is one tap away, and the way back from it one more; a reload stands where it was.
+  await screen.press('run-list');
+  assert.equal(await screen.attribute('check-isolate', 'aria-checked'), 'true');
+  await screen.press('to-run');
+  assert.equal(await deedShown(screen), 'protect');
+  await screen.page.reload({ waitUntil: 'networkidle2' });
+  assert.equal(await deedShown(screen), 'protect');
+  await screen.matches('run-next', /Next.*Cut/s);
+  await screen.matches('run-pace', /back in service .* before it is needed/);
+
+  const deeds = await runJob(screen, { hoursBack: 80 });
+  assert.deepEqual(deeds.slice(0, 2), ['protect', 'cut']);
+  for (const [before, after] of [
+    ['gate', 'mix.conditioner/1'],
+    ['mix.conditioner/1', 'condition.conditioner/1'],
+    ['condition.conditioner/1', 'mix.main/2'],
+    ['pour.main/2', 'cover.main/2'],
+    ['look', 'hardness'],
+  ] as const)
+    assert.ok(
+      deeds.indexOf(before) >= 0 && deeds.indexOf(before) < deeds.indexOf(after),
+      `${before} before ${after} in ${deeds.join(' ')}`,
+    );
+  await screen.matches('run-end', /All is done/);
+  await screen.type('statement', 'Runs true, no edge lifts.');
+  await screen.press('sign-off');
+  await screen.see('signoff-accepted');
+  assert.deepEqual(screen.problems, []);
+});
+
+test('a pedal or a key does what is at hand, arrows look about, and a failed reading stays with its remedy', async () => {
+  const screen = await signedIn('tomas', WIDE);
+  await screen.press('register-JH-2');
+  await screen.press('one-at-a-time');
+  assert.equal(await deedShown(screen), 'isolate');
+  await screen.key('ArrowRight');
+  assert.equal(await deedShown(screen), 'protect');
+  await screen.matches('run-back-to-hand', /Back to: isolate/);
+  await screen.key('Enter');
+  assert.equal(await deedShown(screen), 'isolate');
+  await sleep(600);
+  await screen.key('Space');
+  await goneOn(screen, 'isolate');
+  await sleep(600);
+  await screen.photograph('protect', 'run-do');
+  assert.equal(await deedShown(screen), 'former');
+  await screen.type('reading-former', 'flat');
+  await pressDo(screen);
+  await screen.matches('run-step-former', /not a number/);
+  await screen.type('reading-former', '0.4');
+  await pressDo(screen);
+  await screen.matches('verdict-former', /Stop: 0\.4 mm; 0\.1 mm is the most/);
+  assert.equal(await deedShown(screen), 'former');
+  assert.equal(await screen.value('reading-former'), '0.4');
+  await screen.type('reading-former', '0.05');
+  await pressDo(screen);
+  await goneOn(screen, 'former');
+  assert.equal(await deedShown(screen), 'degrease');
+  assert.deepEqual(screen.problems, []);
+});
+
+test('without signal the sheet goes on, and what was done is sent when signal returns', async () => {
+  const screen = await signedIn('ida', PHONE);
+  await screen.press('tab-repairs');
+  await screen.press('repair-CT-1');
+  const first = await deedShown(screen);
+  await screen.page.setOfflineMode(true);
+  await pressDo(screen);
+  await goneOn(screen, first ?? '');
+  await screen.see('send-state');
+  const second = await deedShown(screen);
+  await screen.page.setOfflineMode(false);
+  await later(screen, 0);
+  await screen.gone('send-state');
+  assert.equal(await deedShown(screen), second);
+});

@@ -1,0 +1,41 @@
+import { MINUTE, type MixedBatch, type Step } from '@kelmot/core';
+import type { Mix, RepairView } from './repair';
+
+/** What a plan’s progress is read from. */
+export type Recorded = Pick<RepairView, 'plan' | 'readings' | 'checks' | 'mixes'>;
+
+/** Mixes as the clocks of core read them. */
+export const mixedBatches = (mixes: readonly Mix[]): MixedBatch[] =>
+  mixes.map((x) => ({
+    batchNo: x.batchNo,
+    startedAt: Date.parse(x.startedAt),
+    placedAt: x.placedAt === null ? null : Date.parse(x.placedAt),
+    binned: x.binnedAt !== null,
+  }));
+
+/** The last of the rows that are so. */
+export const latest = <T>(rows: readonly T[], is: (row: T) => boolean): T | undefined =>
+  rows.filter(is).at(-1);
+
+/** When the wait of a step ends, epoch ms; null where it has none or was not started. */
+export function waitEnds(step: Step, { readings }: Pick<Recorded, 'readings'>): number | null {
+  if (step.hold?.kind !== 'countdown') return null;
+  const started = latest(readings, (r) => r.stepId === step.id);
+  return started ? Date.parse(started.takenAt) + step.hold.minutes * MINUTE : null;
+}
+
+/** Whether a step's hold has been met at a moment: its last tick stands, its last reading passed, its wait is over. */
+export function stepDone(
+  step: Step,
+  recorded: Pick<Recorded, 'readings' | 'checks'>,
+  now: number,
+): boolean {
+  const { readings, checks } = recorded;
+  if (step.hold === null) return true;
+  if (step.hold.kind === 'check') return latest(checks, (c) => c.stepId === step.id)?.done ?? false;
+  if (step.hold.kind === 'countdown') return (waitEnds(step, recorded) ?? Infinity) <= now;
+  return latest(readings, (r) => r.stepId === step.id)?.passed ?? false;
+}
+
+/** Batches that count: one that was binned never was. */
+export const soundMixes = (mixes: readonly Mix[]) => mixes.filter((x) => x.binnedAt === null);

@@ -1,0 +1,96 @@
+import { m, minutes, type Message } from '../message/message';
+import { usableMinutes, type Plan } from '../plan/plan';
+import { dayClockText } from '../schedule/clock';
+import { MINUTE } from '../units/clock';
+import type { Deed } from './deeds';
+import { gistOf } from './gist';
+import { curedAt, type MixedBatch } from './nextAct';
+
+/** How a job stands against its plan while one thing of it is done. */
+export interface Pace {
+  /** Minutes behind the plan; less than zero: ahead of it. */
+  behindMin: number;
+  say: Message;
+  /** Whether it is back before the plant needs it. */
+  inTime: boolean;
+  /** Of the pail that is open: what is left of its life against what is left to do with it. Null where none is. */
+  pail: { spareMin: number; say: Message } | null;
+}
+
+/** Less than this behind or ahead is on time, minutes. */
+const ON_TIME = 1;
+
+/** What is left to do with the batch of a deed, it and all after it, minutes of the plan. */
+function leftWith(deeds: readonly Deed[], at: Deed): number {
+  const own = deeds.filter((d) => d.batch?.no === at.batch?.no && d.fromMin >= at.fromMin);
+  return own.reduce((sum, d) => sum + d.toMin - d.fromMin, 0);
+}
+
+function pailOf(
+  deeds: readonly Deed[],
+  at: Deed,
+  mixes: readonly MixedBatch[],
+  now: number,
+): Pace['pail'] {
+  const { batch } = at;
+  const open =
+    batch && mixes.find((x) => x.batchNo === batch.no && !x.binned && x.placedAt === null);
+  if (!open) return null;
+  // What was done of this deed already is not known: all of it counts, so that the warning comes early.
+  const need = leftWith(deeds, at);
+  const left = (open.startedAt - now) / MINUTE + usableMinutes(batch);
+  const spareMin = left - need;
+  const values = { left: minutes(Math.max(0, left)), need: minutes(need) };
+  return {
+    spareMin,
+    say:
+      left <= 0
+        ? m('Its time to place is over: use no more of it.')
+        : spareMin >= 0
+          ? m('{left} left in the pail for {need} of work.', values)
+          : m(
+              '{left} left in the pail, {need} of work: get a second pair of hands, or bin what will not be placed.',
+              values,
+            ),
+  };
+}
+
+/**
+ * Ahead or behind, and what that does to the moment it is back in service and to the batch in the pail. A deed that is
+ * done inside its own slot is on time. `now` in epoch ms, zone in minutes east of UTC; `notBefore` is when a wait lets the
+ * deed begin.
+ */
+export function paceOf(
+  plan: Plan,
+  deeds: readonly Deed[],
+  at: Deed,
+  mixes: readonly MixedBatch[],
+  now: number,
+  zoneMin: number,
+  notBefore = now,
+): Pace {
+  const gist = gistOf(plan);
+  const since = (Math.max(now, notBefore) - gist.startAt) / MINUTE;
+  const behindMin =
+    since > at.toMin ? since - at.toMin : since < at.fromMin ? since - at.fromMin : 0;
+  const planned = gist.startAt + (plan.readyMin + behindMin) * MINUTE;
+  const ready = Math.max(curedAt(gist, mixes) ?? planned, now);
+  const inTime = ready <= gist.deadline;
+  const spare = Math.abs(gist.deadline - ready) / MINUTE;
+  const state = behindMin > ON_TIME ? 'behind' : behindMin < -ON_TIME ? 'ahead' : 'even';
+  return {
+    behindMin,
+    inTime,
+    say: m(
+      '{state, select, behind {{by} behind the plan} ahead {{by} ahead of the plan} other {On time}}: back in service {ready}, {inTime, select, yes {{spare} before it is needed} other {{spare} too late}}.',
+      {
+        state,
+        by: minutes(Math.abs(behindMin)),
+        ready: dayClockText(ready, now, zoneMin),
+        inTime: inTime ? 'yes' : 'no',
+        spare: minutes(spare),
+      },
+    ),
+    pail: pailOf(deeds, at, mixes, now),
+  };
+}

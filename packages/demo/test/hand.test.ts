@@ -1,0 +1,207 @@
+import {
+  applyCommand,
+  againBecause,
+  atHand,
+  closingWindows,
+  deedDone,
+  openForBatch,
+  openInAll,
+  type Command,
+  type RepairView,
+} from '@kelmot/contract';
+import { deedsOf, MINUTE, word, type Deed, type Plan } from '@kelmot/core';
+import { demoPlan, demoSurvey, meets, surveyedRepairs } from '../src/index';
+
+const AT = '2026-11-25T08:00:00Z';
+const ID = '01936f00-0000-7000-8000-000000000001';
+
+function viewOf(plan: Plan): RepairView {
+  const { survey } = plan;
+  return {
+    id: ID,
+    assetId: null,
+    tag: survey.asset.tag,
+    assetName: survey.asset.name,
+    position: '',
+    title: '',
+    family: survey.family,
+    intent: survey.intent,
+    station: 'prep',
+    status: 'open',
+    version: 2,
+    backBy: AT,
+    createdAt: AT,
+    updatedAt: AT,
+    survey,
+    plan: { id: ID, number: 1, body: plan },
+    readings: [],
+    mixes: [],
+    checks: [],
+    signoffs: [],
+    reviews: [],
+  };
+}
+
+let made = 0;
+type Draft = Parameters<typeof applyCommand>[1];
+/** A command laid over the view at a moment of the plan's clock, as the device lays it. */
+function told(view: RepairView, atMin: number, draft: object): RepairView {
+  const at = new Date(Date.parse(startOf(view)) + atMin * MINUTE).toISOString();
+  const id = `${ID.slice(0, -5)}${String(10_000 + ++made)}`;
+  return applyCommand(view, { ...draft, id, repairId: ID, at } as Draft, 'Ida');
+}
+const startOf = (view: RepairView): string => view.survey.window.startAt;
+const momentOf = (view: RepairView, min: number): number =>
+  Date.parse(startOf(view)) + min * MINUTE;
+
+/** Does one deed as a person does it: the batch mixed first, its hold met, the pail emptied with the last. */
+function doDeed(view: RepairView, plan: Plan, deed: Deed): RepairView {
+  const { step, batch, empties, fromMin, toMin } = deed;
+  let next = view;
+  const mixed = () => next.mixes.find((x) => x.batchNo === batch?.no && !x.binnedAt);
+  if (batch && !mixed()) {
+    expect(openForBatch(next, batch.no, momentOf(view, fromMin)).map((x) => word(x))).toEqual([]);
+    const { no: batchNo, aG, bG } = batch;
+    next = told(next, fromMin, {
+      type: 'mix.start',
+      batchNo,
+      aG,
+      bG,
+      lot: '',
+    } satisfies Partial<Command>);
+  }
+  if (step.hold) {
+    const wait = step.hold.kind === 'countdown' ? step.hold.minutes : 0;
+    const command = meets(step.hold, step.id, plan);
+    const given = command.type === 'check.set' ? { batchNo: batch?.no ?? null } : {};
+    next = told(next, toMin - wait, { ...command, ...given });
+  }
+  const mix = mixed();
+  return empties && mix ? told(next, toMin, { type: 'mix.placed', mixId: mix.id }) : next;
+}
+
+const planned = surveyedRepairs.map((r) => {
+  const survey = demoSurvey(r.tag, null, AT, r.survey);
+  return [
+    `${r.survey.family} ${r.tag}`,
+    { survey, cardCode: r.taken?.cardCode, madeAt: AT },
+  ] as const;
+});
+
+test.each(planned)('%s: doing what is at hand, one at a time, does the whole job', (_, ask) => {
+  const plan = demoPlan(ask);
+  const deeds = deedsOf(plan);
+  let view = viewOf(plan);
+  for (const [i, deed] of deeds.entries()) {
+    const now = momentOf(view, deed.fromMin);
+    expect([deeds[atHand(deeds, view, now) ?? -1]?.id, now]).toEqual([deed.id, now]);
+    view = doDeed(view, plan, deed);
+    // What was planned inside its windows leaves none of them missed.
+    const later = momentOf(view, deed.toMin) + 1000;
+    expect(
+      deeds
+        .slice(0, i + 1)
+        .filter((d) => !deedDone(d, view, plan, later))
+        .map((d) => d.id),
+    ).toEqual([]);
+  }
+  const end = momentOf(view, plan.readyMin + 1);
+  expect(atHand(deeds, view, end)).toBeNull();
+  expect(openInAll(view, end).map((x) => word(x))).toEqual([]);
+});
+
+/** The job of a tag with everything done up to one of its deeds. */
+function job(tag: string) {
+  const [, ask] = planned.find(([name]) => name.endsWith(tag)) ?? [];
+  if (!ask) throw new Error(`no ${tag}`);
+  const plan = demoPlan(ask);
+  const deeds = deedsOf(plan);
+  return {
+    plan,
+    deeds,
+    upTo: (is: (deed: Deed) => boolean): { view: RepairView; deed: Deed } => {
+      const end = deeds.findIndex(is);
+      const view = deeds.slice(0, end).reduce((v, d) => doDeed(v, plan, d), viewOf(plan));
+      return { view, deed: deeds[end] as Deed };
+    },
+    handOf: (view: RepairView, min: number) =>
+      deeds[atHand(deeds, view, momentOf(view, min)) ?? -1]?.id,
+  };
+}
+
+describe('what was done is not done for ever', () => {
+  const { upTo, handOf } = job('BS-4');
+
+  test('a tick taken back is at hand again, and so is the batch that was binned with all its ticks', () => {
+    const { view, deed } = upTo((d) => d.step.name === 'ports' && d.batch?.no === 2);
+    const back = told(view, deed.fromMin, {
+      type: 'check.set',
+      stepId: 'grade',
+      batchNo: null,
+      done: false,
+      note: '',
+    });
+    expect(handOf(back, deed.fromMin)).toBe('grade');
+    expect(handOf(view, deed.fromMin)).toBe('ports.paste/2');
+    const mix = view.mixes.find((x) => x.batchNo === 2);
+    const binned = told(view, deed.fromMin, { type: 'mix.binned', mixId: mix?.id });
+    expect(handOf(binned, deed.fromMin)).toBe('mix.paste/2');
+    // Mixed again, it is ticked again: the old tick was of what lies in the bin.
+    const again = told(binned, deed.fromMin + 1, {
+      type: 'mix.start',
+      batchNo: 2,
+      aG: 1,
+      bG: 1,
+      lot: '',
+    });
+    expect(handOf(again, deed.fromMin + 1)).toBe('mix.paste/2');
+  });
+
+  test('a batch that was placed from the list is done; the last of its round still asks for its ticks', () => {
+    const { view, deed } = upTo((d) => d.step.name === 'ports' && d.batch?.no === 1);
+    const placed = (v: RepairView, no: number, min: number) =>
+      told(v, min, { type: 'mix.placed', mixId: v.mixes.find((x) => x.batchNo === no)?.id });
+    const one = placed(view, 1, deed.fromMin);
+    expect(handOf(one, deed.fromMin)).toBe('mix.paste/2');
+    const two = told(one, deed.fromMin + 2, {
+      type: 'mix.start',
+      batchNo: 2,
+      aG: 1,
+      bG: 1,
+      lot: '',
+    });
+    expect(handOf(placed(two, 2, deed.fromMin + 4), deed.fromMin + 5)).toBe('mix.paste/2');
+  });
+
+  test('a window that closed before the next was begun brings its step back, with the reason', () => {
+    const { plan, deeds, upTo, handOf } = job('JH-2');
+    const link = plan.links.find(
+      (l) => 'step' in l.from && l.from.step === 'gate' && l.instead.length === 0,
+    );
+    if (!link || !('step' in link.from)) throw new Error('no window');
+    const { step: from } = link.from;
+    const { view, deed } = upTo((d) => d.step.id === link.to);
+    const most = link.most ?? 0;
+    const done = deeds.find((d) => d.step.id === from)?.toMin ?? 0;
+    const [closing] = closingWindows(view, momentOf(view, deed.fromMin)).filter(
+      (c) => c.to.id === link.to && c.why === link.why,
+    );
+    expect(closing?.at).toBeCloseTo(momentOf(view, done + most), -3);
+    const step = plan.steps.find((s) => s.id === from);
+    if (!step) throw new Error('no step');
+    expect(againBecause(step, view, plan, momentOf(view, done + most - 1))).toBeNull();
+    expect(handOf(view, done + most - 1)).toBe(deed.id);
+    expect(againBecause(step, view, plan, momentOf(view, done + most + 1))).toEqual(link.why);
+    expect(handOf(view, done + most + 1)).toBe(from);
+    // Nothing of it closes any more once it is begun.
+    const { batch } = deed;
+    if (batch) {
+      const { no: batchNo, aG, bG } = batch;
+      const begun = told(view, deed.fromMin, { type: 'mix.start', batchNo, aG, bG, lot: '' });
+      expect(
+        closingWindows(begun, momentOf(view, deed.fromMin)).some((c) => c.to.id === link.to),
+      ).toBe(false);
+      expect(againBecause(step, begun, plan, momentOf(view, done + most + 1))).toBeNull();
+    }
+  });
+});
