@@ -174,6 +174,12 @@ test('a batch is weighed, mixed, ticked as its own, and emptied by its last touc
     },
   ];
   const mixed = sheet({ ...laid, mixes });
+  // Hours later it is past its life: the one thing left to do with it is to bin it.
+  const old = mixes.map((x) => ({ ...x, startedAt: new Date(Date.now() - 864e5).toISOString() }));
+  const stale = sheet({ ...laid, mixes: old });
+  expect(stale.shown().press.label).toBe('Bin this batch: it is past its life');
+  act(() => stale.shown().press.go());
+  expect(stale.sent.at(-1)).toEqual({ type: 'mix.binned', mixId: ID });
   expect(mixed.shown().press.label).toMatch(/^Done: mix, /);
   act(() => mixed.shown().press.go());
   expect(mixed.sent).toMatchObject([

@@ -34,7 +34,7 @@ import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
 import { useOnce } from '@/ui/useOnce';
 import { useWords } from '@/ui/useWords';
-import { useDeedName, type Press, type Run } from './useRun';
+import { lifeEnds, useDeedName, type Press, type Run } from './useRun';
 
 export type DeedProps = StationProps & { run: Run; deed: Deed; hold: HoldAct; press: Press };
 
@@ -211,6 +211,14 @@ export function RunStep(props: DeedProps) {
                 note: '',
               })
             }
+          />
+        ) : null}
+        {inPail && now > lifeEnds(running) ? (
+          <SecondaryButton
+            label="It was placed while it was good"
+            testID="run-was-placed"
+            disabled={!repair.canWrite}
+            onPress={() => repair.send({ type: 'mix.placed', mixId: running.mix.id })}
           />
         ) : null}
         <WrongSigns step={step} />

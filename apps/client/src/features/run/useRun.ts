@@ -1,9 +1,17 @@
 import { atHand, deedDone, openHolds, stepDone, waitEnds, waitsUntil } from '@kelmot/contract';
-import { dayClockText, deedsOf, planRound, STATIONS, type Deed, type Plan } from '@kelmot/core';
+import {
+  dayClockText,
+  deedsOf,
+  MINUTE,
+  planRound,
+  STATIONS,
+  type Deed,
+  type Plan,
+} from '@kelmot/core';
 import { useMemo, useState } from 'react';
 import { useMixing } from '@/features/stations/MixParts';
 import { lowered, type StationProps } from '@/features/stations/StepsStation';
-import { batchName, useBatches } from '@/features/stations/useBatches';
+import { batchName, useBatches, type Batches } from '@/features/stations/useBatches';
 import { useHold, type HoldAct } from '@/features/stations/useHold';
 import { useNow, zoneMin } from '@/ui/useNow';
 import { useWords } from '@/ui/useWords';
@@ -59,6 +67,10 @@ const waiting = ({ deeds, hand }: Run, { view }: StationProps, now: number): boo
   return ends !== null && ends > now;
 };
 
+/** When the life of what is in the pail ends, epoch ms. */
+export const lifeEnds = ({ mix, batch }: NonNullable<Batches['running']>): number =>
+  Date.parse(mix.startedAt) + batch.lifeMin * MINUTE;
+
 /** What meets the deed that is shown, and the one press that does it. */
 export function useDeed(
   run: Run,
@@ -113,6 +125,11 @@ export function useDeed(
     if (wait) return not(`From ${until(wait.at)}: ${lowered(name(deed))}`);
     if (batch && running?.batch.no !== batch.no)
       return press(startLabel, start, { disabled: held !== null, sign: 'next' });
+    // Past its life it is not to be worked with, whatever is next.
+    if (running && batch && now > lifeEnds(running))
+      return press('Bin this batch: it is past its life', () =>
+        repair.send({ type: 'mix.binned', mixId: running.mix.id }),
+      );
     const ends = waitEnds(step, view);
     if (ends !== null && ends > now) return not(`Wait until ${until(ends)}`);
     const ticks = step.hold?.kind === 'check';
