@@ -110,7 +110,7 @@ test('a step waits for a moment of a cure, and the time to service for all of th
   const plan = laid((work, [one]) => [
     ...mixSteps(work, one),
     place(one),
-    hands('look', 10, [notBefore({ id: 'one', title: m('one') }, 'machine')]),
+    hands('look', 10, [notBefore(one, 'machine')]),
   ]);
   // Machinable after 300 minutes.
   expect(from(plan, 'look')).toBeCloseTo(mixed(plan, 'one') + 300, 6);
@@ -133,7 +133,7 @@ test('work stands inside the shift; a cure runs through the night', () => {
     hands('isolate', 20),
     ...mixSteps(work, one),
     place(one),
-    hands('look', 10, [notBefore({ id: 'one', title: m('one') }, 'machine')]),
+    hands('look', 10, [notBefore(one, 'machine')]),
   ];
   // Begun at half past twelve: mixed the same day, looked at the next morning at six.
   const plan = laid(write, { shift }, '2026-11-24T12:30:00Z');

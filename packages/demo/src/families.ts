@@ -95,7 +95,14 @@ const tyre: PartOf<'F7'> = {
   family: 'F7',
   damages: [{ shape: 'cut', lengthMm: 90, widthMm: 9, depthMm: 14 }],
   parent: { material: 'tyre-rubber' },
-  tyre: { place: 'sidewall', cords: 'showing', airtight: true, plugged: false, road: false },
+  tyre: {
+    place: 'sidewall',
+    cords: 'showing',
+    airtight: true,
+    plugged: false,
+    rubberMm: null,
+    road: false,
+  },
   surface: upright,
   window: down(24),
 };

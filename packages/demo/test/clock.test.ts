@@ -99,9 +99,9 @@ const CLOCKS: [FamilyId, string, number, number, string][] = [
   [
     'F11',
     'C-670',
-    495.9,
+    585.8,
     452,
-    'isolate 0, protect 20, grade 30, dust-off 55.4, mark-ports 60.4, dry 79.4, water-temp 89.4, lay-out 94.4, mix 99.4, ports 101.4, band 111.9, mix 118.8, ports 120.8, band 131.3, wait 208, flush 210, lay-out 220, mix 225, inject 226, mix 240, inject 241, mix 255, inject 256, mix 270, inject 271, mix 285, inject 286, tools 300, strip-ports 393.9, look 412.9, head 422.9, agree 482.9, tidy 485.9',
+    'isolate 0, protect 20, grade 30, dust-off 55.4, mark-ports 60.4, dry 79.4, water-temp 89.4, lay-out 94.4, mix 99.4, ports 101.4, band 111.9, mix 118.8, ports 120.8, band 131.3, wait 208, flush 210, lay-out 220, mix 225, inject 226, mix 240, inject 241, mix 255, inject 256, mix 270, inject 271, mix 285, inject 286, tools 300, strip-ports 393.9, look 502.8, head 512.8, agree 572.8, tidy 575.8',
   ],
   [
     'F12',
@@ -113,9 +113,9 @@ const CLOCKS: [FamilyId, string, number, number, string][] = [
   [
     'F13',
     'X-830',
-    642.8,
+    1376.9,
     156,
-    'isolate 0, protect 20, try-dry 30, clean 40, wipe 59.1, peel-tools 64.1, water-temp 69.1, lay-out 74.1, mix 79.1, bed 82.1, hold 90.9, tools 95.9, look 601.8, sample 611.8, flow 614.8, agree 629.8, tidy 632.8',
+    'isolate 0, protect 20, try-dry 30, clean 40, wipe 59.1, peel-tools 64.1, water-temp 69.1, lay-out 74.1, mix 79.1, bed 82.1, hold 90.9, tools 95.9, look 1335.9, sample 1345.9, flow 1348.9, agree 1363.9, tidy 1366.9',
   ],
   [
     'F14',

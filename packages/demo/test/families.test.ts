@@ -129,6 +129,8 @@ test('demands by hand: a flange ring, a low-pressure wrap, a yard over sand, a w
   expect(demand('YD-1').crack).toEqual({
     widthMm: 40,
     widthsMm: [26, 40],
+    stepMm: 0,
+    wheels: false,
     panelLengthM: 8,
     swingC: 12,
   });

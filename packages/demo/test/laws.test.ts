@@ -91,6 +91,17 @@ function lawful(plan: Plan): void {
   const codes = new Set(plan.supplies.map((s) => s.code));
   const spoken = plan.steps.flatMap((s) => word(s.text).match(/\b[A-Z]-\d{3}\b/g) ?? []);
   for (const code of spoken) expect([...codes]).toContain(code);
+  // Back in service when all that service loads is there: a medium that may come carries no load.
+  for (const { needed, milestones } of plan.rounds) {
+    const minutes = (id: string | null) => milestones.find((x) => x.id === id)?.minutes ?? 0;
+    if (needed && needed !== 'handle')
+      expect(minutes(needed)).toBeGreaterThanOrEqual(minutes('handle') - 1e-6);
+    if (needed === 'immersion' || needed === 'chemical' || needed === 'fullLoad')
+      expect(minutes(needed)).toBeGreaterThanOrEqual(minutes('lightLoad') - 1e-6);
+    if (needed === 'chemical')
+      for (const id of ['fullLoad', 'immersion'])
+        expect(minutes(needed)).toBeGreaterThanOrEqual(minutes(id) - 1e-6);
+  }
   // No slot of a batch begins before the batch is mixed, and none is left out.
   for (const b of batches) {
     const own = plan.schedule.filter((s) => s.batch === b.no);

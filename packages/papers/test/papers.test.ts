@@ -67,7 +67,7 @@ test.each(families)('the job card of %s prints', async (family) => {
   const plan = planned(family);
   const a4 = await printed(plan, 'a4');
   expect(a4.getPageCount()).toBeGreaterThanOrEqual(2);
-  expect(a4.getPageCount()).toBeLessThanOrEqual(6);
+  expect(a4.getPageCount()).toBeLessThanOrEqual(7);
   expect(a4.getTitle()).toBe(`Job card ${plan.survey.asset.tag}`);
   expect(a4.getPage(0).getSize()).toEqual({ width: 595.28, height: 841.89 });
 });

@@ -52,6 +52,7 @@ function demandFor(demand: Demand, need: SecondNeed): Demand {
     longestMm: need.longestMm ?? 0,
     load: null,
     refusals: [],
+    conditions: [],
   };
 }
 

@@ -7,6 +7,7 @@ import { placeRules } from '../rules/place';
 import type { Against, Judgement, Rule, Verdict } from '../rules/rule';
 import { serviceRules } from '../rules/service';
 import { surfaceRules } from '../rules/surface';
+import type { QuantityId } from '../units/quantities';
 import type { SiteSettings } from '../site/site';
 import type { Demand } from '../survey/demand';
 import type { Work, WorkContext } from '../work/work';
@@ -15,7 +16,7 @@ import { jobAlone, jobsShared, type Ask, type JudgedJob, type Outcome } from './
 
 /** Rules of the card by itself, in the order a person would ask; those of the whole job follow. */
 const cardRules: readonly Rule[] = [...placeRules, ...surfaceRules, ...serviceRules];
-type Named = Pick<Rule, 'id' | 'name' | 'question'>;
+type Named = Pick<Rule, 'id' | 'name' | 'question' | 'strength'>;
 export const rules: readonly Named[] = [...cardRules, ...jobRules];
 
 export interface Judged extends Judgement {
@@ -37,9 +38,12 @@ export interface CardMatch {
   heldC: number | null;
 }
 
-/** How far a figure is inside its limit, in percent of the limit; negative past it. */
-export function marginPct({ value, limit, sense }: Against): number {
-  const size = Math.max(Math.abs(limit), 1e-6);
+/** What counts as a whole reserve where zero is only a mark on a scale: a limit of 0 °C or pH 0 is no smaller than another. */
+const SPAN: Partial<Record<QuantityId, number>> = { temperature: 60, ph: 4 };
+
+/** How far a figure is inside its limit, in percent of the limit, or of a span of its scale; negative past it. */
+export function marginPct({ value, limit, sense, quantity }: Against): number {
+  const size = SPAN[quantity] ?? Math.max(Math.abs(limit), 1e-6);
   return ((sense === 'max' ? limit - value : value - limit) / size) * 100;
 }
 
@@ -119,14 +123,13 @@ class Judging implements CardMatch {
     const work = this.workAtGate();
     let verdict: Verdict = 'fits';
     let margin = 100;
-    const count = (found: Judgement) => {
+    const count = (found: Judgement, strength?: true) => {
       if (found.verdict === 'no' || (found.verdict === 'if' && verdict === 'fits'))
         verdict = found.verdict;
-      // A count of batches or a wear mark is no reserve of strength: only measured limits make the margin.
-      if (found.against && found.against.quantity !== 'count')
-        margin = Math.min(margin, marginPct(found.against));
+      // A thin layer, few batches or a quick cure is no reserve: only what it stands in service is.
+      if (found.against && strength) margin = Math.min(margin, marginPct(found.against));
     };
-    for (const rule of cardRules) count(rule.judge(work));
+    for (const rule of cardRules) count(rule.judge(work), rule.strength);
     this.heldC = work.heldC;
     if ((verdict as Verdict) !== 'no') {
       const judged = this.judgedJob();

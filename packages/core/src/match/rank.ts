@@ -83,6 +83,15 @@ export interface Scored {
 
 const ORDER = { fits: 0, if: 1, no: 2 };
 
+/** Less reserve than this is none: a limit is met, and not more, percent. */
+const NO_RESERVE_PCT = 0.01;
+/** Whether a card that fits stands at a limit of its service. */
+export const atItsLimit = ({
+  verdict,
+  marginPct,
+}: Pick<CardMatch, 'verdict' | 'marginPct'>): boolean =>
+  verdict !== 'no' && marginPct < NO_RESERVE_PCT;
+
 /** Share of the best: 1 for the best value among those compared, 0 for what is not known. */
 function shareOfBest(values: (number | null)[], better: 'more' | 'less'): number[] {
   const known = values.filter((v): v is number => v !== null);
@@ -94,7 +103,7 @@ function shareOfBest(values: (number | null)[], better: 'more' | 'less'): number
   return values.map((v) => (v === null ? 0 : v <= 0 ? 1 : least / v));
 }
 
-/** Orders matches: verdict first, then the weighted criteria of the intent. Ties keep the card order. */
+/** Orders matches: verdict first, then those with some reserve, then the weighted criteria of the intent. Ties keep the card order. */
 export function rank(matches: CardMatch[], intent: Intent, own?: Weights): Scored[] {
   const weights = weightsOf(intent, own);
   const columns = criteria.map((c) => {
@@ -113,7 +122,10 @@ export function rank(matches: CardMatch[], intent: Intent, own?: Weights): Score
     return { match, parts, score: parts.reduce((sum, p) => sum + p.score * p.weight, 0) };
   });
   return scored.sort(
-    (p, q) => ORDER[p.match.verdict] - ORDER[q.match.verdict] || q.score - p.score,
+    (p, q) =>
+      ORDER[p.match.verdict] - ORDER[q.match.verdict] ||
+      Number(atItsLimit(p.match)) - Number(atItsLimit(q.match)) ||
+      q.score - p.score,
   );
 }
 
@@ -127,6 +139,8 @@ export function whyFirst(first: Scored, second: Scored | undefined): Message | n
       code,
       verdict,
     });
+  if (atItsLimit(second.match) && !atItsLimit(first.match))
+    return m('{code} stands at its limit', { code });
   const gains = first.parts.map((p, i) => ({
     p,
     gain: (p.score - (second.parts[i]?.score ?? 0)) * p.weight,

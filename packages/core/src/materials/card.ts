@@ -28,6 +28,8 @@ export const MILESTONES = [
 ] as const;
 export const MilestoneId = z.enum(MILESTONES);
 export type MilestoneId = z.infer<typeof MilestoneId>;
+/** What service waits for: one moment of a cure, or all of several. */
+export type Needed = MilestoneId | readonly MilestoneId[];
 
 export const MILESTONE_NAMES: Record<MilestoneId, string> = {
   life: 'working life ends',

@@ -25,6 +25,7 @@ export const MEDIA = [
   'caustic',
   'mineral-acid',
   'soil-slurry',
+  'brine',
   'oil',
   'air',
 ] as const;
@@ -37,6 +38,7 @@ export const MEDIUM_NAMES: Record<Medium, string> = {
   caustic: 'Caustic cleaner',
   'mineral-acid': 'Mineral acid',
   'soil-slurry': 'Beet and soil slurry',
+  brine: 'Brine, de-icing or sea salt',
   oil: 'Oil or grease',
   air: 'Air',
 };

@@ -1,4 +1,9 @@
-import { PERMISSION_NAMES, type OldRepair, type Permission } from '../materials/words';
+import {
+  NEARBY_NAMES,
+  PERMISSION_NAMES,
+  type OldRepair,
+  type Permission,
+} from '../materials/words';
 import { joined, m, type Message } from '../message/message';
 import type { StepDraft } from '../work/step';
 import type { Work } from '../work/work';
@@ -36,17 +41,28 @@ export const isolate = (work: Work, more?: Extra): StepDraft =>
     more,
   );
 
+/** What close by would be spoilt is covered before anything is opened; null where nothing is. */
+export function coverFirst({ survey }: Work): Message | null {
+  const { nearby } = survey.site;
+  if (nearby === 'none') return null;
+  const name = NEARBY_NAMES[nearby].toLowerCase();
+  return m('Cover {name} first: no solvent, no resin, no dust on it.', { name });
+}
+
 /** Nothing beside it is spoilt; it is photographed with a rule, and marked round. */
-export const protect = (more?: Extra): StepDraft =>
+export const protect = (work: Work, more?: Extra): StepDraft =>
   prep(
     'protect',
     'protect',
     'Protect what is beside it',
     10,
     () =>
-      m(
-        'Cover what is beside and below it. Close the area. Photograph the damage with a rule beside it, and mark round it so that the cleaned edge shows.',
-      ),
+      joined([
+        coverFirst(work),
+        m(
+          'Cover what is beside and below it. Close the area. Photograph the damage with a rule beside it, and mark round it so that the cleaned edge shows.',
+        ),
+      ]),
     { hold: { kind: 'photo', label: m('The damage, with a rule') }, ...more },
   );
 

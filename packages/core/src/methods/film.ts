@@ -1,5 +1,5 @@
 import { line } from '../calc/calc';
-import type { MilestoneId } from '../materials/card';
+import type { Needed } from '../materials/card';
 import type { Purpose } from '../materials/words';
 import type { Message } from '../message/message';
 import type { Round } from '../work/round';
@@ -20,7 +20,7 @@ interface Film {
   need?: Partial<SecondNeed>;
   /** Dry film wanted, µm: the wet one follows from the volume solids. Left out: as the card lays it. */
   dftUm?: number;
-  needed?: MilestoneId | null;
+  needed?: Needed | null;
   paths?: string[];
 }
 

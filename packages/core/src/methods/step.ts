@@ -1,7 +1,7 @@
-import { MILESTONE_NAMES, type MilestoneId } from '../materials/card';
+import { MILESTONE_NAMES, type MilestoneId, type Needed } from '../materials/card';
 import { m, type Message } from '../message/message';
 import { touchMinutes } from '../work/batching';
-import type { Round } from '../work/round';
+import { neededOn, type Round } from '../work/round';
 import type { After, StationId, StepDraft, Wrong } from '../work/step';
 import type { SharedStep } from './ids';
 
@@ -18,17 +18,22 @@ export const wrong = (sign: string, remedy: string | Message): Wrong => ({
 
 /** Not before a moment of the cure of a round. */
 export const notBefore = (
-  round: Pick<Round, 'id' | 'title'>,
-  at: MilestoneId,
-  why: Message = m('{round} must be there first: {moment}.', {
-    round: round.title,
-    moment: MILESTONE_NAMES[at],
-  }),
-): After => ({
-  round: round.id,
-  at,
-  why,
-});
+  round: Pick<Round, 'id' | 'title' | 'card'>,
+  needed: Needed,
+  why?: Message,
+): After => {
+  const at = neededOn(round.card, needed);
+  return {
+    round: round.id,
+    at,
+    why:
+      why ??
+      m('{round} must be there first: {moment}.', {
+        round: round.title,
+        moment: MILESTONE_NAMES[at],
+      }),
+  };
+};
 
 /** Writes steps whose names are of one closed list: the shared ones, and those of a family. */
 export interface Maker<Name extends string> {

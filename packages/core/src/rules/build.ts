@@ -3,10 +3,13 @@ import { fillKind } from '../materials/card';
 import { SLOPE_NAMES } from '../materials/words';
 import { m, mm, q } from '../message/message';
 import { crackRoute } from '../work/crack';
-import { fits, fitsIf, no, relaxBy, type Rule } from './rule';
+import { atLeast, atMost, fits, fitsIf, no, relaxBy, type Rule } from './rule';
 
 /** Concrete’s own expansion, a degree. */
 const EXPANSION_PER_C = 1e-5;
+
+/** A step in a walkway from which people fall over it, mm: usual limit of the trade. */
+const TRIP_MM = 6;
 
 /** Whether what is built suits what it is built in: movement, the width of a crack, the thickness. */
 export const buildRules: Rule[] = [
@@ -14,6 +17,7 @@ export const buildRules: Rule[] = [
     id: 'movement',
     name: 'Movement',
     question: 'Does it hold when day and night move the crack?',
+    strength: true,
     judge: ({ card, demand }) => {
       const { crack } = demand;
       if (!crack || crack.swingC === 0) return fits('Nothing moves it.');
@@ -48,7 +52,7 @@ export const buildRules: Rule[] = [
         modulusMPa && tensileMPa && fillKind(card) === 'tied'
           ? (modulusMPa * EXPANSION_PER_C * crack.swingC) / tensileMPa
           : Infinity;
-      if (stress <= 1)
+      if (atMost(stress, 1))
         return fitsIf(
           'both halves are tied across',
           () =>
@@ -88,11 +92,11 @@ export const buildRules: Rule[] = [
       const { min, max } = card.crackMm;
       const { widthMm, widthsMm } = demand.crack;
       const leastWidthMm = Math.min(...widthsMm);
-      const single = widthsMm.filter((w) => w < min).length === 1;
+      const single = widthsMm.filter((w) => !atLeast(w, min)).length === 1;
       // What is broken out is as wide as it is broken out.
       const narrow =
         crackRoute(card, leastWidthMm) === 'break-out' ? Math.max(leastWidthMm, min) : leastWidthMm;
-      if (narrow < min)
+      if (!atLeast(narrow, min))
         return no(
           () => m('Too thick for {got}: from {min}.', { got: mm(leastWidthMm), min: mm(min) }),
           {
@@ -114,13 +118,53 @@ export const buildRules: Rule[] = [
         quantity: 'length' as const,
         sense: 'max' as const,
       };
-      if (widthMm > max)
+      if (!atMost(widthMm, max))
         return no(() => m('Runs out of {got}: up to {max}.', { got: mm(widthMm), max: mm(max) }), {
           against,
         });
       return fits(
         () => m('For cracks of {min} to {max}.', { min: mm(min), max: mm(max) }),
         against,
+      );
+    },
+  },
+  {
+    id: 'step',
+    name: 'Step',
+    question: 'Does it bear both halves where one has sunk?',
+    judge: ({ card, demand }) => {
+      const { crack } = demand;
+      if (!crack || crack.stepMm === 0) return fits('Both sides are level.');
+      const step = mm(crack.stepMm);
+      const against = {
+        value: crack.stepMm,
+        limit: TRIP_MM,
+        quantity: 'length' as const,
+        sense: 'max' as const,
+      };
+      if (crackRoute(card, crack.widthMm) === 'break-out')
+        return fits(() =>
+          m('Broken out and filled under both halves, over a step of {step}.', { step }),
+        );
+      if (crack.wheels)
+        return no(() =>
+          m(
+            'One side stands {step} higher and wheels go over it: it is broken out and filled under both halves.',
+            { step },
+          ),
+        );
+      return fitsIf(
+        () => m('the high side is ground to a slope first'),
+        () =>
+          crack.stepMm > TRIP_MM
+            ? m('One side stands {step} higher: over {trip} is a trip.', {
+                step,
+                trip: mm(TRIP_MM),
+              })
+            : m('One side stands {step} higher, and what is filled level with it breaks out.', {
+                step,
+              }),
+        { against },
       );
     },
   },
@@ -144,7 +188,9 @@ export const buildRules: Rule[] = [
         Infinity,
         ...bodies.filter((b) => b.body.deepens).map((b) => b.body.buildMm),
       );
-      const tooThin = bodies.some((b) => !b.body.deepens && !b.body.crack && b.buildMm < minMm);
+      const tooThin = bodies.some(
+        (b) => !b.body.deepens && !b.body.crack && !atLeast(b.buildMm, minMm),
+      );
       const given = {
         deep: mm(buildMm),
         shallow: mm(shallow),
@@ -156,11 +202,11 @@ export const buildRules: Rule[] = [
         return no(() => m('It may be {deep} thick; {least} is the least that holds.', given), {
           against: { ...against, limit: minMm, sense: 'min' },
         });
-      if (buildMm > maxTotalMm)
+      if (!atMost(buildMm, maxTotalMm))
         return no(() => m('It is {deep} deep; {most} is the most in all.', given), {
           against: { ...against, limit: maxTotalMm },
         });
-      if (shallow < minMm && !card.sheet)
+      if (!atLeast(shallow, minMm) && !card.sheet)
         return fitsIf(
           () => m('undercut to {least}', given),
           () => m('It is {shallow} deep; {least} is the least that holds.', given),

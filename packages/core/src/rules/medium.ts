@@ -1,6 +1,6 @@
 import { MEDIUM_NAMES } from '../materials/words';
 import { celsius, m, minutes, q } from '../message/message';
-import { fits, fitsIf, no, relaxBy, type Rule } from './rule';
+import { atLeast, atMost, fits, fitsIf, no, relaxBy, type Rule } from './rule';
 
 const temperature = (value: number, limit: number, sense: 'max' | 'min' = 'max') =>
   ({ value, limit, quantity: 'temperature', sense }) as const;
@@ -11,14 +11,15 @@ export const mediumRules: Rule[] = [
     id: 'heat',
     name: 'Heat',
     question: 'Does it stand the temperature, wet or dry?',
+    strength: true,
     judge: ({ card, demand }) => {
       const { mediumC, medium } = demand.service;
-      const wet = medium !== 'air';
+      const wet = medium !== 'air' && medium !== 'oil';
       const full = wet ? card.service.wetHeatC : card.service.dryHeatC;
       const { postCure } = card;
       const given = { wet: wet ? 'yes' : 'no', got: celsius(mediumC), full: celsius(full) };
       const against = temperature(mediumC, full);
-      if (mediumC < card.service.minC)
+      if (!atLeast(mediumC, card.service.minC))
         return no(
           m('It is used down to {least}; this is {got}.', {
             least: celsius(card.service.minC),
@@ -26,7 +27,7 @@ export const mediumRules: Rule[] = [
           }),
           { against: temperature(mediumC, card.service.minC, 'min') },
         );
-      if (mediumC > full)
+      if (!atMost(mediumC, full))
         return no(
           () =>
             m(
@@ -38,7 +39,7 @@ export const mediumRules: Rule[] = [
             relax: relaxBy(demand, 'mediumC', `${full} °C`, m('Would at {full} or below.', given)),
           },
         );
-      if (postCure && mediumC > postCure.withoutC)
+      if (postCure && !atMost(mediumC, postCure.withoutC))
         return fitsIf(
           () =>
             m('post-cured {time} at {temp}', {
@@ -65,6 +66,7 @@ export const mediumRules: Rule[] = [
     id: 'medium',
     name: 'Medium',
     question: 'Is the medium on the card, at this temperature?',
+    strength: true,
     judge: ({ card, demand }) => {
       const { medium, mediumC, concPct } = demand.service;
       const name = MEDIUM_NAMES[medium].toLowerCase();
@@ -77,7 +79,7 @@ export const mediumRules: Rule[] = [
           () => m('it is no stronger than {most}', { most: q(maxConcPct, 'percent') }),
           () => m('Stands {name} to {most}.', { name, most: q(maxConcPct, 'percent') }),
         );
-      if (maxConcPct !== undefined && concPct !== null && concPct > maxConcPct)
+      if (maxConcPct !== undefined && concPct !== null && !atMost(concPct, maxConcPct))
         return no(
           () =>
             m('Stands {name} to {most}; this is {got}.', {
@@ -97,7 +99,8 @@ export const mediumRules: Rule[] = [
         );
       const against = temperature(mediumC, limit.maxC);
       const given = { name, most: celsius(limit.maxC), got: celsius(mediumC) };
-      if (mediumC <= limit.maxC) return fits(() => m('Stands {name} to {most}.', given), against);
+      if (atMost(mediumC, limit.maxC))
+        return fits(() => m('Stands {name} to {most}.', given), against);
       return no(() => m('Stands {name} to {most}; this is {got}.', given), {
         against,
         relax: relaxBy(
@@ -113,6 +116,7 @@ export const mediumRules: Rule[] = [
     id: 'ph',
     name: 'pH',
     question: 'Is the pH inside the card’s range?',
+    strength: true,
     judge: ({ card, demand }) => {
       const { ph, medium } = demand.service;
       const { min, max } = card.service.ph;
@@ -120,7 +124,8 @@ export const mediumRules: Rule[] = [
       const sense = ph < min ? ('min' as const) : ('max' as const);
       const limit = ph < min ? min : max;
       const against = { value: ph, limit, quantity: 'ph' as const, sense };
-      if (ph >= min && ph <= max) return fits(() => m('pH {min} to {max}.', { min, max }), against);
+      if (atLeast(ph, min) && atMost(ph, max))
+        return fits(() => m('pH {min} to {max}.', { min, max }), against);
       return no(() => m('pH {ph}; the card goes {min} to {max}.', { ph, min, max }), {
         against,
         relax: relaxBy(

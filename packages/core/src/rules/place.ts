@@ -1,7 +1,14 @@
 import { fillKind } from '../materials/card';
 import { AREA_NAMES, INTENT_NAMES, NEARBY_NAMES, PERMISSION_NAMES } from '../materials/words';
-import { m, mm } from '../message/message';
-import { fits, fitsIf, no, relaxBy, relaxCommon, type Rule } from './rule';
+import { joined, m, mm, type Message } from '../message/message';
+import { atMost, fits, fitsIf, no, relaxBy, relaxCommon, type Rule } from './rule';
+
+/** Terms one after another within a sentence. */
+const listedTerms = (terms: readonly Message[]): Message =>
+  m(
+    terms.map((_, i) => `{t${i}}`).join(' and '),
+    Object.fromEntries(terms.map((t, i) => [`t${i}`, t])),
+  );
 
 /** Whether this material may be used here, by these people. */
 export const placeRules: Rule[] = [
@@ -13,6 +20,22 @@ export const placeRules: Rule[] = [
       // A refusal of the site’s own route is not one of the trade it is handed to.
       const stop = demand.refusals.find((r) => r.who === 'none' || r.who !== card.permission);
       return stop ? no(stop.because) : fits('Nothing about the damage rules it out.');
+    },
+  },
+  {
+    id: 'leave',
+    name: 'With leave',
+    question: 'Must something round it be seen to, or somebody allow it, first?',
+    judge: ({ card, demand }) => {
+      // Who does it himself needs no leave of himself.
+      const conditions = demand.conditions.filter((c) => !c.who || c.who !== card.permission);
+      if (conditions.length === 0) return fits('Nothing round it asks for more.');
+      const who = conditions.find((c) => c.who)?.who;
+      return fitsIf(
+        () => listedTerms(conditions.map((c) => c.condition)),
+        () => joined(conditions.map((c) => c.because)),
+        who ? { who } : {},
+      );
     },
   },
   {
@@ -63,7 +86,7 @@ export const placeRules: Rule[] = [
         quantity: 'length' as const,
         sense: 'max' as const,
       };
-      return demand.longestMm <= card.mostMm
+      return atMost(demand.longestMm, card.mostMm)
         ? fits(() => m('Up to {most}.', { most: mm(card.mostMm) }), against)
         : no(
             () =>

@@ -27,6 +27,12 @@ export interface Relax {
   text: string;
 }
 
+/** A limit that is met exactly is met, whatever the last digit of a converted unit says. */
+const NEAR = 1e-9;
+const slack = (limit: number) => NEAR * Math.max(1, Math.abs(limit));
+export const atMost = (value: number, limit: number): boolean => value <= limit + slack(limit);
+export const atLeast = (value: number, limit: number): boolean => value >= limit - slack(limit);
+
 export interface Judgement {
   verdict: Verdict;
   /** The reason in one sentence. */
@@ -46,6 +52,8 @@ export interface Rule<S = Work> {
   id: string;
   name: string;
   question: string;
+  /** Its figure is strength in service: the reserve of a card is that of the tightest of these. */
+  strength?: true;
   judge: (subject: S) => Judgement;
 }
 

@@ -3,7 +3,7 @@ import { m, mm, q } from '../message/message';
 import { bondHolds } from '../work/bond';
 import { buildRules } from './build';
 import { mediumRules } from './medium';
-import { fits, fitsIf, no, relaxBy, type Rule } from './rule';
+import { atLeast, atMost, fits, fitsIf, no, relaxBy, type Rule } from './rule';
 
 const RATINGS = ['none', 'poor', 'fair', 'good', 'very good'];
 /** Wall left, under which the pressure boundary is an engineer's to judge: share of sound wall, and mm. */
@@ -63,6 +63,7 @@ export const serviceRules: Rule[] = [
     id: 'pressure',
     name: 'Pressure',
     question: 'Does it hold the pressure?',
+    strength: true,
     judge: ({ card, demand, wrap }) => {
       const { pressureBar } = demand;
       const got = q(pressureBar, 'pressure');
@@ -86,7 +87,7 @@ export const serviceRules: Rule[] = [
         quantity: 'pressure' as const,
         sense: 'max' as const,
       };
-      if (pressureBar <= limit) return fits(() => m('Holds {most}.', { most }), against);
+      if (atMost(pressureBar, limit)) return fits(() => m('Holds {most}.', { most }), against);
       if (limit === 0) return no('It is not made to hold pressure.', { against });
       return no(() => m('Holds {most}; this is {got}.', { most, got }), {
         against,
@@ -124,6 +125,7 @@ export const serviceRules: Rule[] = [
     id: 'load',
     name: 'Bond',
     question: 'Does the bonded area carry the load, with a factor to spare?',
+    strength: true,
     judge: ({ card, demand }) => {
       const { load } = demand;
       const shear = card.service.lapShearMPa;
@@ -141,21 +143,22 @@ export const serviceRules: Rule[] = [
           load: q(load.newtons, 'force'),
           holds: q(holds, 'force'),
         });
-      return load.newtons <= holds ? fits(because, against) : no(because, { against });
+      return atMost(load.newtons, holds) ? fits(because, against) : no(because, { against });
     },
   },
   {
     id: 'wall',
     name: 'Wall left',
     question: 'Is enough wall left for the paste to be a lining and not the wall?',
-    judge: ({ bodies, wrap }) => {
+    judge: ({ bodies, wrap, demand }) => {
+      if (!demand.boundary) return fits('It holds no pressure.');
       const walls = bodies.flatMap(({ body }) => (body.remainingMm === null ? [] : [body]));
       const thinnest = walls.sort((a, b) => (a.remainingMm ?? 0) - (b.remainingMm ?? 0))[0];
       if (wrap || !thinnest || thinnest.remainingMm === null) return fits('It holds no pressure.');
       const left = thinnest.remainingMm;
       const limit = Math.max(THIN_MM, THIN_SHARE * (left + thinnest.buildMm));
       const against = { value: left, limit, quantity: 'length' as const, sense: 'min' as const };
-      if (left >= limit)
+      if (atLeast(left, limit))
         return fits(() => m('{left} of wall is left.', { left: mm(left) }), against);
       return fitsIf(
         'a pressure engineer approves the wall',

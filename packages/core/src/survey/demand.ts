@@ -1,8 +1,9 @@
 import type { Shape } from '../geometry/shapeVolume';
-import type { MilestoneId } from '../materials/card';
-import type { Substrate } from '../materials/substrates';
+import type { Needed } from '../materials/card';
+import { cracked, eaten } from '../materials/corrosion';
+import { SUBSTRATE_NAMES, type Substrate } from '../materials/substrates';
 import { NEARBY, type Medium, type Nearby, type Permission, type Wear } from '../materials/words';
-import type { Message } from '../message/message';
+import { m, type Message } from '../message/message';
 
 /** A damage as the sums see it: the solid to fill, how thick it is built, what wall is left behind it. */
 export interface Body {
@@ -38,6 +39,10 @@ export interface CrackNeed {
   /** The widest of all that are filled, and each of them. */
   widthMm: number;
   widthsMm: readonly number[];
+  /** The greatest step of one side over the other, mm; 0 where both are level. */
+  stepMm: number;
+  /** Wheels go over it. */
+  wheels: boolean;
   panelLengthM: number;
   swingC: number;
 }
@@ -47,6 +52,15 @@ export interface RefusalReason {
   id: string;
   because: Message;
   who: Permission;
+}
+
+/** What somebody must see to or allow before a family’s route is taken, whatever the card. */
+export interface RouteCondition {
+  id: string;
+  /** As it follows "fits if". */
+  condition: Message;
+  because: Message;
+  who?: Permission;
 }
 
 /** What it stands in service. */
@@ -78,12 +92,14 @@ export type DemandPaths = Partial<Record<DemandFigure, string>>;
 export interface Demand {
   material: Substrate;
   service: ServiceNeed;
-  needed: MilestoneId;
+  needed: Needed;
   bodies: Body[];
   wrap: WrapNeed | null;
   sheets: { crackLengthMm: number; crackWidthMm: number }[];
   /** Pressure to hold, bar; 0 for none. */
   pressureBar: number;
+  /** Its wall keeps something in: what is left of it is then an engineer’s to judge where it is thin. */
+  boundary: boolean;
   crack: CrackNeed | null;
   flexes: boolean;
   machined: boolean;
@@ -97,6 +113,7 @@ export interface Demand {
   /** Load across the bond, N, and the area that carries it; null where nothing is carried. */
   load: { newtons: number; areaMm2: number } | null;
   refusals: RefusalReason[];
+  conditions: RouteCondition[];
   paths: DemandPaths;
 }
 
@@ -118,13 +135,28 @@ export const SERVICE_PATHS = {
   wear: 'service.wear',
 } as const satisfies DemandPaths;
 
+/** What eats the parent round any repair is coated with it, or kept off. */
+function eatenBy(material: Substrate, met: ServiceNeed): RouteCondition[] {
+  const because = eaten(material, met);
+  const condition = m('all of the bare {name} that is wetted is coated, not the damage alone', {
+    name: SUBSTRATE_NAMES[material].toLowerCase(),
+  });
+  return because ? [{ id: 'corrosion', condition, because }] : [];
+}
+const crackedBy = (material: Substrate, met: ServiceNeed): RefusalReason[] => {
+  const because = cracked(material, met);
+  return because ? [{ id: 'chlorides', because, who: 'pressure-engineer' }] : [];
+};
+
 /** A demand from a survey’s common parts and what its family states; what is left out asks for nothing. */
 export function demandOf({ parent, service, site }: Common, given: Given): Demand {
+  const met = { ...service, ...given.service };
   return {
     material: parent.material,
     wrap: null,
     sheets: [],
     pressureBar: 0,
+    boundary: true,
     crack: null,
     flexes: false,
     machined: false,
@@ -132,9 +164,10 @@ export function demandOf({ parent, service, site }: Common, given: Given): Deman
     nearby: NEARBY.find((n) => n === site.nearby) ?? null,
     closed: site.closed,
     load: null,
-    refusals: [],
     ...given,
-    service: { ...service, ...given.service },
+    service: met,
+    refusals: [...(given.refusals ?? []), ...crackedBy(parent.material, met)],
+    conditions: [...(given.conditions ?? []), ...eatenBy(parent.material, met)],
     paths: { closed: 'site.closed', ...given.paths },
   };
 }

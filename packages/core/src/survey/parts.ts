@@ -124,13 +124,20 @@ export const grownArea = (lengthMm: number, widthMm: number, byMm: number) =>
 
 /** What cracks ask for, and the field of the narrowest: that is the one to chase wider. */
 export function crackNeed(
-  damages: readonly { widthMm: number }[],
-  { panelMm, swingC }: { panelMm: number; swingC: number },
+  damages: readonly { widthMm: number; stepMm?: number }[],
+  { panelMm, swingC, wheels = false }: { panelMm: number; swingC: number; wheels?: boolean },
 ): { crack: CrackNeed; paths: Partial<Record<DemandFigure, string>> } {
   const widthsMm = damages.map((d) => d.widthMm);
   const narrowest = widthsMm.indexOf(Math.min(...widthsMm));
   return {
-    crack: { widthMm: Math.max(...widthsMm), widthsMm, panelLengthM: panelMm / 1000, swingC },
+    crack: {
+      widthMm: Math.max(...widthsMm),
+      widthsMm,
+      stepMm: Math.max(0, ...damages.map((d) => d.stepMm ?? 0)),
+      wheels,
+      panelLengthM: panelMm / 1000,
+      swingC,
+    },
     paths: { crackWidth: `damages.${narrowest}.widthMm` },
   };
 }

@@ -1,7 +1,7 @@
 import { fig, line, type Answer, type WorkingLine } from '../calc/calc';
 import { cureClock } from '../cure/cureClock';
 import { cureTime } from '../cure/cureTime';
-import { MILESTONES, type MilestoneId, type SystemCard } from '../materials/card';
+import { MILESTONES, type MilestoneId, type Needed, type SystemCard } from '../materials/card';
 import type { Purpose } from '../materials/words';
 import type { Message } from '../message/message';
 import type { SiteSettings } from '../site/site';
@@ -53,7 +53,7 @@ export interface RoundSpec {
   /** The sum that ends in `netMl`. */
   working?: () => WorkingLine[];
   /** Moment of its cure that the service loads; null where another round covers it before. */
-  needed: MilestoneId | null;
+  needed: Needed | null;
   /** Why no card was found for it, or why the card will not do. */
   problem?: Message | null;
   /** Why this card and no other, where the job chose it. */
@@ -233,8 +233,32 @@ export const momentsOf = (round: Pick<Round, 'card' | 'base'>, mixedAtMin: numbe
     return at?.ok ? [{ id, minutes: at.minutes, working: at.working }] : [];
   });
 
-/** The needed milestone, or the nearest earlier one the card has figures for. */
-export function neededOn(card: SystemCard, wanted: MilestoneId): MilestoneId {
-  const upTo = MILESTONES.slice(0, MILESTONES.indexOf(wanted) + 1);
-  return [...upTo].reverse().find((id) => card.cure.milestones[id]) ?? 'life';
+/** What each moment loads besides itself: a load is carried only by what carries the lesser ones. */
+const WITH: Partial<Record<MilestoneId, readonly MilestoneId[]>> = {
+  machine: ['handle'],
+  lightLoad: ['handle'],
+  fullLoad: ['handle', 'lightLoad'],
+  immersion: ['handle', 'lightLoad'],
+  chemical: ['handle', 'lightLoad', 'fullLoad', 'immersion'],
+};
+
+/**
+ * The moment that service waits for: of all that it loads, the latest by the card. A medium that may come does not carry
+ * a load that may not yet. Where the card has none of them, its last earlier moment.
+ */
+export function neededOn(card: SystemCard, wanted: Needed): MilestoneId {
+  const { milestones } = card.cure;
+  const asked: readonly MilestoneId[] = typeof wanted === 'string' ? [wanted] : wanted;
+  const loads = new Set(asked.flatMap((id) => [...(WITH[id] ?? []), id]));
+  const minutes = (id: MilestoneId) => milestones[id]?.at(-1)?.minutes ?? 0;
+  // Of two at the same time the later one in the order names it.
+  const latest = MILESTONES.filter(
+    (id) => loads.has(id) && milestones[id],
+  ).reduce<MilestoneId | null>(
+    (last, id) => (last === null || minutes(id) >= minutes(last) ? id : last),
+    null,
+  );
+  const last = Math.max(...asked.map((id) => MILESTONES.indexOf(id)));
+  const earlier = MILESTONES.slice(0, last + 1).reverse();
+  return latest ?? earlier.find((id) => milestones[id]) ?? 'life';
 }

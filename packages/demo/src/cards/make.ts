@@ -39,7 +39,10 @@ const service: SystemCard['service'] = {
   dryHeatC: 60,
   wetHeatC: 50,
   minC: -20,
-  media: [{ medium: 'water', maxC: 50 }],
+  media: [
+    { medium: 'water', maxC: 50 },
+    { medium: 'brine', maxC: 50 },
+  ],
   ph: { min: 5, max: 11 },
   sliding: 2,
   erosion: 1,

@@ -85,6 +85,7 @@ export const rebuildCards: SystemCard[] = [
       minC: -30,
       media: [
         { medium: 'water', maxC: 80 },
+        { medium: 'brine', maxC: 80 },
         { medium: 'condensate', maxC: 75 },
         { medium: 'juice', maxC: 78 },
         { medium: 'lime-milk', maxC: 75 },
@@ -164,6 +165,7 @@ export const rebuildCards: SystemCard[] = [
       minC: -20,
       media: [
         { medium: 'water', maxC: 55 },
+        { medium: 'brine', maxC: 55 },
         { medium: 'condensate', maxC: 50 },
         { medium: 'juice', maxC: 55 },
         { medium: 'lime-milk', maxC: 45 },
@@ -239,6 +241,7 @@ export const rebuildCards: SystemCard[] = [
       minC: -30,
       media: [
         { medium: 'water', maxC: 85 },
+        { medium: 'brine', maxC: 85 },
         { medium: 'condensate', maxC: 80 },
         { medium: 'juice', maxC: 82 },
         { medium: 'lime-milk', maxC: 78 },
@@ -314,6 +317,7 @@ export const rebuildCards: SystemCard[] = [
       minC: -30,
       media: [
         { medium: 'water', maxC: 70 },
+        { medium: 'brine', maxC: 70 },
         { medium: 'condensate', maxC: 65 },
         { medium: 'juice', maxC: 68 },
         { medium: 'lime-milk', maxC: 62 },

@@ -45,6 +45,7 @@ export const specialRebuildCards: SystemCard[] = [
       wetHeatC: 130,
       media: [
         { medium: 'water', maxC: 130 },
+        { medium: 'brine', maxC: 130 },
         { medium: 'condensate', maxC: 125 },
         { medium: 'juice', maxC: 125 },
         { medium: 'lime-milk', maxC: 95 },
@@ -115,6 +116,7 @@ export const specialRebuildCards: SystemCard[] = [
       wetHeatC: 50,
       media: [
         { medium: 'water', maxC: 50 },
+        { medium: 'brine', maxC: 50 },
         { medium: 'condensate', maxC: 50 },
         { medium: 'juice', maxC: 48 },
         { medium: 'lime-milk', maxC: 40 },
@@ -173,6 +175,7 @@ export const specialRebuildCards: SystemCard[] = [
       wetHeatC: 75,
       media: [
         { medium: 'water', maxC: 75 },
+        { medium: 'brine', maxC: 75 },
         { medium: 'condensate', maxC: 75 },
         { medium: 'juice', maxC: 75 },
         { medium: 'lime-milk', maxC: 75 },

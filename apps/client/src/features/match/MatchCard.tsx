@@ -1,4 +1,5 @@
 import {
+  atItsLimit,
   marginPct,
   previewFigures,
   VERDICT_NAMES,
@@ -63,7 +64,9 @@ function decision(
               : '',
     };
   }
-  return { lead: '', rest: '' };
+  if (!atItsLimit(match)) return { lead: '', rest: '' };
+  const tight = judged.find((j) => j.rule.strength && j.against && marginPct(j.against) < 1);
+  return { lead: 'At its limit. ', rest: `${tight?.rule.name ?? 'It'}: nothing to spare.` };
 }
 
 interface MatchCardProps {

@@ -94,7 +94,7 @@ export const method: Method<FlangeSurvey> = {
             'Drain, vent, take the gasket out and bin it; old ones may hold asbestos: have it sampled first.',
           ),
         }),
-        protect(),
+        protect(work),
         step(
           'former',
           'prep',

@@ -147,7 +147,7 @@ export const flangeSurvey = surveyOf({
       ...survey.damages.map((d) => (d.shape === 'ring' ? d.outerMm : d.lengthMm)),
     );
     return demandOf(survey, {
-      needed: survey.intent === 'lasting' ? 'chemical' : 'immersion',
+      needed: survey.intent === 'lasting' ? 'chemical' : ['fullLoad', 'immersion'],
       bodies,
       pressureBar: survey.joint.pressureBar,
       longestMm,

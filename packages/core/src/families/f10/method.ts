@@ -67,7 +67,7 @@ export const method: Method<YardCrackSurvey> = {
           minutes: 15,
           extra: m('Close the lane, cones and a banksman where trucks turn.'),
         }),
-        protect(),
+        protect(work),
         ...removeOld(work),
         step.prep(
           'clear',

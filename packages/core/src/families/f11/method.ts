@@ -81,7 +81,7 @@ function surfaceDraft(work: W): Draft {
           'Level in the basin below the crack where it can be; confined space where a person goes in.',
         ),
       }),
-      protect(),
+      protect(work),
       ...removeOld(work),
       step.prep(
         'chase',
@@ -179,7 +179,7 @@ function injectedDraft(work: W): Draft {
           'Level in the basin below the crack where it can be; confined space where a person goes in.',
         ),
       }),
-      protect(),
+      protect(work),
       ...removeOld(work),
       gradeStep(work, how?.sealWidthMm ?? 25, {
         extra: m('A band brushed each side of the crack.'),

@@ -75,6 +75,7 @@ export const method: Method<TankSurvey> = {
               ),
         }),
         protect(
+          work,
           dissolved(work)
             ? {
                 extra: m(

@@ -107,7 +107,7 @@ function draft(work: W): Draft {
             'Flow off, suction off and locked; nobody works alone over water; life-line and rescue at hand.',
           ),
     }),
-    protect(),
+    protect(work),
     step.prep(
       'try-dry',
       'look',

@@ -13,7 +13,7 @@ import {
 import { leave } from '../../methods/cure';
 import { filmRound, wetUmOf } from '../../methods/film';
 import { mixSteps, mixTouch } from '../../methods/mix';
-import { approval, isolate, protect, removeOld } from '../../methods/begin';
+import { isolate, protect, removeOld } from '../../methods/begin';
 import { beforeMixing, heldNeeds } from '../../methods/gate';
 import { dustOff, gradeStep, wipe, wipeNeed } from '../../methods/prep';
 import { notBefore, stepsOf, wrong } from '../../methods/step';
@@ -97,21 +97,13 @@ export const method: Method<PanelSurvey> = {
     return {
       rounds: [...fill, ...tops],
       steps: [
-        ...(survey.panel.fibre === 'showing'
-          ? [
-              approval(
-                'structural-engineer',
-                m('Fibre shows: whether strength is hurt is for an engineer to say.'),
-              ),
-            ]
-          : []),
         isolate(work, {
           minutes: 15,
           extra: m(
             'Stopped and pinned where it turns; a platform, no ladder, for two hands’ work.',
           ),
         }),
-        protect(),
+        protect(work),
         ...removeOld(work),
         step.prep(
           'wash',

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { m } from '../../message/message';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
-import { demandOf } from '../../survey/demand';
+import { demandOf, type RouteCondition } from '../../survey/demand';
 import { surveyOf } from '../family';
 import { amount, choice, flag, schemasOf, type DamageShape } from '../../survey/fields';
 import { body, depth, grownArea, length, parentOf, pathsOf, wall, width } from '../../survey/parts';
@@ -74,6 +74,22 @@ export const PanelSurvey = z.strictObject({
 });
 export type PanelSurvey = z.infer<typeof PanelSurvey>;
 
+/** Half of a panel gone is strength, and not looks. */
+const DEEP_SHARE = 0.5;
+
+/** What an engineer looks at before it is filled: fibre that shows, a spot that goes deep into the panel. */
+function looked({ damages, panel }: PanelSurvey): RouteCondition[] {
+  const deep = damages.some((d) => d.shape === 'spot' && d.depthMm > d.wallMm * DEEP_SHARE);
+  const because =
+    panel.fibre === 'showing'
+      ? m('Fibre shows: whether strength is hurt is for an engineer to say.')
+      : m('It goes through more than half of the panel: that is strength, not looks.');
+  const condition = m('a structural engineer approves it');
+  return panel.fibre === 'showing' || deep
+    ? [{ id: 'laminate', condition, because, who: 'structural-engineer' }]
+    : [];
+}
+
 export const panelSurvey = surveyOf({
   id: 'F14',
   title: 'Composite panel, coated sheet',
@@ -110,6 +126,7 @@ export const panelSurvey = surveyOf({
       longestMm,
       prepMm2: survey.damages.reduce((sum, d) => sum + grownArea(d.lengthMm, d.widthMm, 50), 0),
       paths: { wear: 'panel.erodes' },
+      conditions: looked(survey),
       refusals:
         fibre === 'cut' || turns
           ? [

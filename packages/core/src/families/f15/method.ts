@@ -1,12 +1,12 @@
 import { line } from '../../calc/calc';
 import { uvPasses } from '../../film/uvPasses';
-import { m, minutes, mm } from '../../message/message';
+import { joined, m, minutes, mm } from '../../message/message';
 import { handBack, lookAndTap } from '../../methods/accept';
 import { cleanTools, mainSpec } from '../../methods/build';
 import { leave } from '../../methods/cure';
 import { mixSteps, mixTouch } from '../../methods/mix';
 import { flashMinutes, gradeMinutes } from '../../methods/pace';
-import { approval, isolate } from '../../methods/begin';
+import { approval, coverFirst, isolate, removeOld } from '../../methods/begin';
 import { beforeMixing, heldNeeds } from '../../methods/gate';
 import { notBefore, stepsOf, wrong } from '../../methods/step';
 import { closing, figureOf } from '../../work/figure';
@@ -95,9 +95,12 @@ export const method: Method<BoardSurvey> = {
           'look',
           'Draw it first',
           10,
-          m(
-            'Every part, track and colour near the burn, photographed with a rule and drawn: it is built back from that.',
-          ),
+          joined([
+            coverFirst(work),
+            m(
+              'Every part, track and colour near the burn, photographed with a rule and drawn: it is built back from that.',
+            ),
+          ]),
           {
             hold: { kind: 'photo', label: m('The board before, with a rule') },
           },
@@ -109,6 +112,7 @@ export const method: Method<BoardSurvey> = {
           15 * burns,
           m('Burnt parts and those in the way out; why it burnt is found and put right first.'),
         ),
+        ...removeOld(work),
         step.prep(
           'mill',
           'abrade',

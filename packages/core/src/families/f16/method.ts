@@ -94,7 +94,7 @@ export const method: Method<MattingSurvey> = {
           minutes: 5,
           extra: m('Closed to people; a dry day, and dry until its time is up.'),
         }),
-        protect(),
+        protect(work),
         ...removeOld(work),
         ...(spots(work) > 0
           ? [

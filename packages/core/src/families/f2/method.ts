@@ -122,7 +122,7 @@ export const method: Method<RebuildSurvey> = {
             ]
           : []),
         isolate(work, { extra: m('Drain and flush it. Entry permit where a person goes in.') }),
-        protect(),
+        protect(work),
         ...removeOld(work),
         degrease(work),
         step.prep(

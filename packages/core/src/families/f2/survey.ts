@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Shape } from '../../geometry/shapeVolume';
-import type { MilestoneId } from '../../materials/card';
+import type { Needed } from '../../materials/card';
 import { METALS } from '../../materials/substrates';
 import type { Medium } from '../../materials/words';
 import type { SiteSettings } from '../../site/site';
@@ -154,10 +154,12 @@ function bodyOf(damage: RebuildDamage, i: number, extraMm: number): Body {
 
 const AGGRESSIVE: readonly Medium[] = ['lime-milk', 'caustic', 'mineral-acid'];
 
-/** Dry seats wait for load; wetted metal for immersion; strong alkali and acid for the full cure when it must last. */
-function needed({ service, intent }: RebuildSurvey): MilestoneId {
+/** Dry seats wait for load; wetted metal for immersion besides; strong alkali and acid for the full cure when it must last. */
+function needed({ service, intent }: RebuildSurvey): Needed {
   if (service.medium === 'air' || service.medium === 'oil') return 'fullLoad';
-  return AGGRESSIVE.includes(service.medium) && intent === 'lasting' ? 'chemical' : 'immersion';
+  return AGGRESSIVE.includes(service.medium) && intent === 'lasting'
+    ? 'chemical'
+    : ['fullLoad', 'immersion'];
 }
 
 export const rebuildSurvey = surveyOf({

@@ -170,7 +170,7 @@ export const method: Method<BracketSurvey> = {
       rounds: [...(tack ? [tack] : []), ...(wetting ? [wetting] : []), ...coats],
       steps: [
         isolate(work),
-        protect({
+        protect(work, {
           extra: m(
             'Bushes and moving faces under a removable putty. Mind what the solvent would hurt close by.',
           ),

@@ -3,7 +3,7 @@ import { m } from '../../message/message';
 import { METALS } from '../../materials/substrates';
 import { type WEAR } from '../../materials/words';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
-import { demandOf } from '../../survey/demand';
+import { demandOf, type RouteCondition } from '../../survey/demand';
 import { surveyOf } from '../family';
 import { amount, amountWhen, choice, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { body, depth, grownArea, length, parentOf, pathsOf, wall, width } from '../../survey/parts';
@@ -130,6 +130,23 @@ const lapArea = (damages: z.infer<typeof Damage>[]): number =>
     return sum + (d.lengthMm + d.widthMm) * 2 * LAP_WALLS * d.wallMm;
   }, 0);
 
+/** More of a wall than this gone under a working load is strength, and not shape. */
+const HALF = 0.5;
+
+/** A chip that goes deep into what carries a load is looked at by who may judge what is left. */
+function weakened({ damages, load }: BracketSurvey): RouteCondition[] {
+  const deep = damages.some((d) => d.shape === 'chip' && d.depthMm > d.wallMm * HALF);
+  if (!deep || load.carries !== 'working') return [];
+  return [
+    {
+      id: 'weakened',
+      condition: m('a structural engineer approves what is left'),
+      because: m('More than half of the wall is chipped off where it carries a working load.'),
+      who: 'structural-engineer',
+    },
+  ];
+}
+
 export const bracketSurvey = surveyOf({
   id: 'F3',
   title: 'Bracket, housing, hopper',
@@ -176,6 +193,8 @@ export const bracketSurvey = surveyOf({
     return demandOf(survey, {
       needed: 'fullLoad',
       bodies,
+      boundary: false,
+      conditions: weakened(survey),
       load: loadN === null ? null : { newtons: loadN, areaMm2: lapArea(survey.damages) },
       flexes: false,
       longestMm,

@@ -119,7 +119,7 @@ export const method: Method<PipeLeakSurvey> = {
             figures: ['wrapFrom'],
           },
         ),
-        protect(),
+        protect(work),
         ...removeOld(work),
         degrease(work),
         ...(cracks(work) > 0 ? [drillEnds(cracks(work), survey.site.area === 'safe')] : []),

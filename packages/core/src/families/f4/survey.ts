@@ -1,8 +1,14 @@
 import { z } from 'zod';
-import { m } from '../../message/message';
+import { m, q } from '../../message/message';
 import { METALS } from '../../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
-import { demandOf, SERVICE_PATHS, type Body, type RefusalReason } from '../../survey/demand';
+import {
+  demandOf,
+  SERVICE_PATHS,
+  type Body,
+  type RefusalReason,
+  type RouteCondition,
+} from '../../survey/demand';
 import { surveyOf } from '../family';
 import { schemasOf, mm, type DamageShape } from '../../survey/fields';
 import {
@@ -88,6 +94,39 @@ export function lineRefusals({
   ];
 }
 
+/** A hole of this share of the pipe’s bore is an engineer’s to allow; past half of it the wrap would be the pipe. */
+const LARGE_SHARE = 0.25;
+const HALF = 0.5;
+
+type Leak = z.infer<typeof Damage>;
+/** Clear width of an opening across the pipe, as a share of its bore. */
+const openShare = (d: Leak): number =>
+  (d.shape === 'pinhole' ? d.diameterMm : d.widthMm) /
+  Math.max(1, d.outsideDiameterMm - 2 * d.wallMm);
+
+/** What a large opening in a small pipe asks for. */
+function openings(damages: readonly Leak[]): {
+  refusals: RefusalReason[];
+  conditions: RouteCondition[];
+} {
+  const share = Math.max(...damages.map(openShare));
+  const because = m(
+    'The opening is {share} of the bore: {half, select, yes {a wrap over it would be the pipe} other {little pipe is left to hold the wrap}}.',
+    {
+      share: q(share * 100, 'percent'),
+      half: share > HALF ? 'yes' : 'no',
+    },
+  );
+  if (share > HALF)
+    return { refusals: [{ id: 'opening', because, who: 'pressure-engineer' }], conditions: [] };
+  const condition = m('a pressure engineer approves so large an opening');
+  return {
+    refusals: [],
+    conditions:
+      share > LARGE_SHARE ? [{ id: 'opening', condition, because, who: 'pressure-engineer' }] : [],
+  };
+}
+
 /** The most damages one repair takes. */
 export const MOST_DAMAGES = 12;
 
@@ -144,6 +183,7 @@ export const pipeLeakSurvey = surveyOf({
     const sizes = survey.damages.map((d) => (d.shape === 'pinhole' ? d.diameterMm : d.lengthMm));
     const longestMm = Math.max(...sizes);
     const { pressureBar } = survey.line;
+    const opening = openings(survey.damages);
     return demandOf(survey, {
       needed: 'lightLoad',
       bodies: plugs,
@@ -166,7 +206,8 @@ export const pipeLeakSurvey = surveyOf({
         0,
       ),
       paths: { ...SERVICE_PATHS, pressureBar: 'line.pressureBar' },
-      refusals: lineRefusals(survey.line),
+      refusals: [...lineRefusals(survey.line), ...opening.refusals],
+      conditions: opening.conditions,
     });
   },
 });

@@ -169,7 +169,7 @@ export const method: Method<PipeWrapSurvey> = {
             'Flow that cannot be shut off: reduce the pressure first, to the engineer’s plan.',
           ),
         }),
-        protect(),
+        protect(work),
         ...removeOld(work),
         step.prep(
           'wall-grid',

@@ -196,7 +196,7 @@ export const method: Method<BeltSurvey> = {
           minutes: 10,
           extra: m('Belt stopped, locked, run-back held; the load off the place.'),
         }),
-        protect(),
+        protect(work),
         ...removeOld(work),
         step.prep(
           'cut',

@@ -65,7 +65,7 @@ export const prepSteps = (work: W): StepDraft[] => [
       wrong: [wrong('Cord shows', 'Stop. Print the referral sheet; a licensed tyre shop decides.')],
     },
   ),
-  protect(),
+  protect(work),
   ...removeOld(work),
   degrease(work),
 ];

@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { m } from '../../message/message';
+import { m, mm as mmOf } from '../../message/message';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
-import { demandOf, type RefusalReason } from '../../survey/demand';
+import { demandOf, type RefusalReason, type RouteCondition } from '../../survey/demand';
 import { surveyOf } from '../family';
-import { choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { amountIfKnown, choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { body, grownArea, parentOf, pathsOf } from '../../survey/parts';
 
 const crack = {
@@ -51,6 +51,13 @@ const tyreFields = {
     label: 'There is a plug in the sidewall',
     why: 'Flexing makes a plugged injury grow.',
   }),
+  rubberMm: amountIfKnown('length', {
+    label: 'Rubber over the cords',
+    why: 'A cut that comes near them is not a cover’s. Empty if nobody knows.',
+    min: 1,
+    max: 80,
+    step: 1,
+  }),
   road: flag({ label: 'It runs on public roads', why: 'The law decides there.' }),
 };
 
@@ -69,8 +76,14 @@ export type TyreSurvey = z.infer<typeof TyreSurvey>;
 /** Buffed this far past an injury, mm, whatever cover goes on it. */
 const MARGIN_MM = 30;
 
-function refusals({ tyre }: TyreSurvey): RefusalReason[] {
+/** Sound rubber that stays over the cords under a cover, mm. */
+const OVER_CORDS_MM = 2;
+/** Deeper than this nobody covers what he has not measured to the cords, mm. */
+const UNMEASURED_MM = 10;
+
+function refusals({ tyre, damages }: TyreSurvey): RefusalReason[] {
   const who = 'tyre-shop' as const;
+  const deepest = Math.max(...damages.map((d) => d.depthMm));
   const reasons: [boolean, string, string][] = [
     [
       tyre.cords !== 'covered',
@@ -82,12 +95,34 @@ function refusals({ tyre }: TyreSurvey): RefusalReason[] {
       'place',
       'The injury is near the bead or the shoulder, where the tyre works hardest.',
     ],
+    [tyre.place === 'tread', 'tread', 'It is on the tread: the road wears a cover off it.'],
+    [
+      tyre.rubberMm !== null && deepest > tyre.rubberMm - OVER_CORDS_MM,
+      'depth',
+      'Too little rubber is left over the cords: a cover would hide what is hurt.',
+    ],
     [tyre.plugged, 'plug', 'There is a plug in the sidewall: flexing makes the injury grow.'],
     [tyre.road, 'road', 'The tyre runs on public roads: the law wants a licensed repair.'],
   ];
   return reasons
     .filter(([when]) => when)
     .map(([, id, because]) => ({ id, because: m(because), who }));
+}
+
+/** A deep injury whose rubber was not measured is looked at by who may. */
+function unmeasured({ tyre, damages }: TyreSurvey): RouteCondition[] {
+  const deepest = Math.max(...damages.map((d) => d.depthMm));
+  if (tyre.rubberMm !== null || deepest <= UNMEASURED_MM) return [];
+  return [
+    {
+      id: 'unmeasured',
+      condition: m('a licensed tyre shop has looked for the cords'),
+      because: m('It is {deep} deep, and nobody measured the rubber over the cords.', {
+        deep: mmOf(deepest),
+      }),
+      who: 'tyre-shop',
+    },
+  ];
 }
 
 export const tyreSurvey = surveyOf({
@@ -141,6 +176,7 @@ export const tyreSurvey = surveyOf({
       ),
       paths: {},
       refusals: refusals(survey),
+      conditions: unmeasured(survey),
       service: { mediumC: 40, wear: 'impact' },
     });
   },

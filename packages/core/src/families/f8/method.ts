@@ -273,7 +273,7 @@ export const method: Method<FloorCrackSurvey> = {
       rounds: made.rounds,
       steps: [
         isolate(work, { minutes: 5, extra: m('Close the aisle, re-route people.') }),
-        protect(),
+        protect(work),
         ...removeOld(work),
         degrease(work),
         ...openUp(work),

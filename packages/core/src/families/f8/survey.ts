@@ -99,7 +99,7 @@ export const floorCrackSurvey = surveyOf({
   demand: (survey, site) => {
     const { floor } = survey;
     const total = survey.damages.reduce((sum, d) => sum + d.lengthMm, 0);
-    const need = crackNeed(survey.damages, floor);
+    const need = crackNeed(survey.damages, { ...floor, wheels: floor.traffic !== 'foot' });
     return demandOf(survey, {
       needed: floor.traffic === 'foot' ? 'lightLoad' : 'fullLoad',
       bodies: survey.damages.map((d, i) =>

@@ -88,7 +88,7 @@ export const method: Method<FloorPatchSurvey> = {
           minutes: 10,
           extra: m('Close the area; drains covered, power in the floor found and dead.'),
         }),
-        protect({ extra: m('Film on machines and drains.') }),
+        protect(work, { extra: m('Film on machines and drains.') }),
         ...removeOld(work),
         degrease(work),
         ...(has(work, 'patch')

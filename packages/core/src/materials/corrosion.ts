@@ -1,0 +1,64 @@
+import { m, q, type Message } from '../message/message';
+import { SUBSTRATE_NAMES, type Substrate } from './substrates';
+import { MEDIUM_NAMES, type Medium } from './words';
+
+/** What meets a parent in service, as far as it may eat it. */
+interface Met {
+  medium: Medium;
+  ph: number;
+  mediumC: number;
+}
+
+/** Chlorides pit stainless steel at any heat; from here on they crack it as well, °C. */
+export const CHLORIDE_CRACKS_C = 60;
+
+/** Parents and what eats them: usual limits of the trade, for bare material in flow. Data, so that a pair is one line. */
+const EATEN: {
+  by: string;
+  parents: readonly Substrate[];
+  when: (met: Met) => boolean;
+}[] = [
+  {
+    by: 'alkali',
+    parents: ['cast-aluminium'],
+    when: ({ medium, ph }) => ph > 9 || medium === 'lime-milk' || medium === 'caustic',
+  },
+  { by: 'acid', parents: ['cast-aluminium', 'concrete', 'masonry'], when: ({ ph }) => ph < 4.5 },
+  { by: 'acid', parents: ['carbon-steel', 'cast-iron', 'bronze'], when: ({ ph }) => ph < 4 },
+  {
+    by: 'acid',
+    parents: ['stainless'],
+    when: ({ medium, ph }) => medium === 'mineral-acid' || ph < 2,
+  },
+  {
+    by: 'salt',
+    parents: ['carbon-steel', 'cast-iron', 'cast-aluminium'],
+    when: ({ medium }) => medium === 'brine',
+  },
+  { by: 'chlorides', parents: ['stainless'], when: ({ medium }) => medium === 'brine' },
+];
+
+/** Why the bare parent round a repair would go on corroding in what it meets; null where it stands it. */
+export function eaten(parent: Substrate, met: Met): Message | null {
+  if (met.medium === 'air' || met.medium === 'oil') return null;
+  const found = EATEN.find((e) => e.parents.includes(parent) && e.when(met));
+  if (!found) return null;
+  return m(
+    '{by, select, alkali {Alkali} acid {Acid} salt {Salt} other {Chlorides}} in {medium} (pH {ph}) {by, select, chlorides {pit} other {eats}} bare {parent}: it would go on round the repair.',
+    {
+      by: found.by,
+      medium: MEDIUM_NAMES[met.medium].toLowerCase(),
+      ph: met.ph,
+      parent: SUBSTRATE_NAMES[parent].toLowerCase(),
+    },
+  );
+}
+
+/** Whether chlorides are hot enough to crack stainless steel under any repair, and the words for it; null where not. */
+export function cracked(parent: Substrate, { medium, mediumC }: Met): Message | null {
+  if (parent !== 'stainless' || medium !== 'brine' || mediumC < CHLORIDE_CRACKS_C) return null;
+  return m('Chlorides at {got} crack stainless steel; from {from} on a repair hides it.', {
+    got: q(mediumC, 'temperature'),
+    from: q(CHLORIDE_CRACKS_C, 'temperature'),
+  });
+}

@@ -1,0 +1,115 @@
+import {
+  everyField,
+  families,
+  familyOf,
+  makePlan,
+  matchAll,
+  rank,
+  readDraft,
+  weatherFor,
+  word,
+  type WeatherHour,
+  type Placed,
+  type SurveyDraft,
+} from '@kelmot/core';
+import { demoCards, plainDraft, simulatedWeather, siteSettings, systemCards } from '../src/index';
+
+const AT = '2026-11-25T08:00:00Z';
+
+/** Answers that may change nothing, each with its reason; `*` is every family. */
+const MAY_CHANGE_NOTHING: Record<string, string> = {
+  'F4 service.concPct': 'no card for it stands caustic or acid, weak or strong',
+  'F11 service.concPct': 'no card for it stands caustic or acid, weak or strong',
+  'F13 service.concPct': 'no card for it stands caustic or acid, weak or strong',
+  'F3 chip damages.0.wallMm': 'counts where a working load is carried; else it is drawn to scale',
+  'F13 damages.0.wallMm': 'drawn to scale in the section; what sets under water lies on it',
+  'F14 film damages.0.wallMm': 'drawn to scale in the section; a film goes no way into it',
+  'F5 surface.slope=vertical': 'plies are held by roller and compression film at any slope',
+  'F5 surface.slope=overhead': 'plies are held by roller and compression film at any slope',
+};
+
+/** What fields that are asked only after another answer are given, so that the one that is tried can be read. */
+const GIVEN: Record<string, string> = {
+  'past.nowMm': '20 mm',
+  'past.mmPerWeek': '5 mm',
+  'past.stopsAtMm': '60 mm',
+  'past.stopMin': '3 d',
+  'service.concPct': '5 %',
+};
+
+let hours: WeatherHour[];
+beforeAll(async () => {
+  hours = await simulatedWeather.hours(Date.parse(AT));
+});
+
+/** Everything that a person is told of a survey: each verdict with its reason, and the plan of the first card. */
+function told(draft: SurveyDraft): string {
+  const { survey, issues } = readDraft(draft, 'metric');
+  if (!survey) return JSON.stringify(issues);
+  const known = { library: demoCards, ...weatherFor(survey, hours) };
+  const cards = systemCards.filter((c) => c.families.includes(survey.family));
+  const matches = matchAll(survey, cards, siteSettings, known);
+  const verdicts = matches.flatMap((m) => [
+    m.card.code,
+    ...m.judged.map((j) => `${j.rule.id} ${j.verdict} ${word(j.because)}`),
+  ]);
+  for (const { match } of rank(matches, survey.intent)) {
+    const made =
+      match.verdict === 'no' ? null : makePlan(survey, match.card, siteSettings, AT, known);
+    if (!made?.ok) continue;
+    const { steps, schedule, figures, supplies, cautions, warnings, windows } = made.plan;
+    const said = steps.map((s) => word(s.text));
+    const values = Object.values(figures).map((f) => [f.id, f.value]);
+    const needs = supplies.map((s) => [s.id, s.picks]);
+    const rest = [cautions.map((c) => c.id), warnings.map((w) => word(w)), windows];
+    return JSON.stringify([verdicts, said, schedule, values, needs, rest]);
+  }
+  return JSON.stringify(verdicts);
+}
+
+/** The draft with a field asked: what it hangs on is answered so, and its neighbours are given. */
+function asking(draft: SurveyDraft, { path, field }: Placed): SurveyDraft {
+  if (!field.when) return draft;
+  const group = path.slice(0, path.lastIndexOf('.'));
+  const asked = { ...draft.texts, [`${group}.${field.when.key}`]: field.when.in[0] ?? '' };
+  return { ...draft, texts: { ...asked, ...GIVEN } };
+}
+
+/** What is tried of a field: every other choice, and both ends and the middle of an amount. */
+function tries({ field }: Placed, usual: string | undefined): string[] {
+  if (field.kind === 'flag') return [usual === 'yes' ? 'no' : 'yes'];
+  if (field.kind === 'choice')
+    return field.options.map((o) => o.value).filter((value) => value !== usual);
+  const middle = Math.sqrt(Math.max(field.min, 1) * Math.max(field.max, 1));
+  // In the unit that the field is kept in: what it is typed in bare is another for some.
+  const unit = { time: 'min', length: 'mm', temperature: '°C' }[field.quantity as string] ?? '';
+  return [field.min, middle, field.max].map((value) => `${value} ${unit}`.trim());
+}
+
+const places = families().flatMap((f) =>
+  familyOf(f.id).shapes.map((s) => [`${f.id} ${s.shape}`, f.id, s.shape] as const),
+);
+
+test.each(places)(
+  '%s: every answer changes something that a person is told',
+  (_, family, shape) => {
+    const plain = plainDraft({ family, shapes: [shape], startAt: AT, costPerHour: 100 });
+    const silent = everyField(plain).flatMap((placed) => {
+      const { path, field } = placed;
+      const draft = asking(plain, placed);
+      const before = told(draft);
+      expect(before).not.toContain('"path"');
+      const same = tries(placed, draft.texts[path]).filter(
+        (text) => told({ ...draft, texts: { ...draft.texts, [path]: text } }) === before,
+      );
+      // An amount that changes nothing anywhere; a choice that is no choice.
+      if (field.kind === 'quantity') return same.length < 3 ? [] : [path];
+      return same.map((value) => `${path}=${value}`);
+    });
+    const excused = (what: string) =>
+      [`${family} ${what}`, `${family} ${shape} ${what}`, `* ${what}`].some(
+        (key) => key in MAY_CHANGE_NOTHING,
+      );
+    expect(silent.filter((what) => !excused(what))).toEqual([]);
+  },
+);
