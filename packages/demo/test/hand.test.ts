@@ -9,7 +9,7 @@ import {
   type Command,
   type RepairView,
 } from '@kelmot/contract';
-import { deedsOf, MINUTE, word, type Deed, type Plan } from '@kelmot/core';
+import { deedsOf, MINUTE, paceOf, usableMinutes, word, type Deed, type Plan } from '@kelmot/core';
 import { demoPlan, demoSurvey, meets, surveyedRepairs } from '../src/index';
 
 const AT = '2026-11-25T08:00:00Z';
@@ -203,5 +203,77 @@ describe('what was done is not done for ever', () => {
       ).toBe(false);
       expect(againBecause(step, begun, plan, momentOf(view, done + most + 1))).toBeNull();
     }
+  });
+});
+
+describe('the clock beside the work', () => {
+  const { plan, deeds, upTo } = job('JH-2');
+  const start = Date.parse(plan.survey.window.startAt);
+  const paceAt = (
+    deed: Deed,
+    atMin: number,
+    mixes: Parameters<typeof paceOf>[3] = [],
+    from = atMin,
+  ) => paceOf(plan, deeds, deed, mixes, start + atMin * MINUTE, 0, start + from * MINUTE);
+  const { deed: mask } = upTo((d) => d.step.name === 'mask');
+
+  test('behind, ahead or on time, and what that does to the moment it is back', () => {
+    const even = paceAt(mask, mask.fromMin + 1);
+    expect(even.behindMin).toBe(0);
+    const late = paceAt(mask, mask.toMin + 90);
+    expect(late.behindMin).toBeCloseTo(90, 6);
+    expect(word(late.say)).toMatch(/^1 h 30 min behind the plan: back in service /);
+    expect(late.inTime).toBe(true);
+    const early = paceAt(mask, mask.fromMin - 25);
+    expect(early.behindMin).toBeCloseTo(-25, 6);
+    expect(word(early.say)).toMatch(/^25 min ahead of the plan: /);
+    // So far behind that the plant waits for it.
+    const { downMin } = plan.survey.window;
+    const missed = paceAt(mask, mask.toMin + (downMin - plan.readyMin) + 30);
+    expect(missed.inTime).toBe(false);
+    expect(word(missed.say)).toMatch(/ 30 min too late\.$/);
+  });
+
+  test('what may not begin yet is not behind for waiting', () => {
+    const open = deeds.find((d) => d.step.name === 'open');
+    if (!open) throw new Error('nothing to open');
+    expect(paceAt(open, open.fromMin - 200, [], open.fromMin).behindMin).toBe(0);
+    expect(paceAt(open, open.fromMin - 200).behindMin).toBeCloseTo(-200, 6);
+  });
+
+  test('what is left in the pail is counted against what is left to do with it', () => {
+    const wet = deeds.find((d) => d.step.name === 'wet-metal');
+    if (!wet?.batch) throw new Error('no batch');
+    const { batch } = wet;
+    const use = usableMinutes(batch);
+    const left = deeds
+      .filter((d) => d.batch?.no === batch.no && d.fromMin >= wet.fromMin)
+      .reduce((sum, d) => sum + d.toMin - d.fromMin, 0);
+    const opened = (agoMin: number) => [
+      {
+        batchNo: batch.no,
+        startedAt: start + (600 - agoMin) * MINUTE,
+        placedAt: null,
+        binned: false,
+      },
+    ];
+    const fresh = paceAt(wet, 600, opened(1)).pail;
+    expect(fresh?.spareMin).toBeCloseTo(use - 1 - left, 6);
+    expect(fresh && word(fresh.say)).toMatch(/ left in the pail for .* of work\.$/);
+    const short = paceAt(wet, 600, opened(use - left / 2)).pail;
+    expect(short?.spareMin).toBeCloseTo(-left / 2, 6);
+    expect(short && word(short.say)).toMatch(/get a second pair of hands, or bin/);
+    const over = paceAt(wet, 600, opened(use + 1)).pail;
+    expect(over && word(over.say)).toBe('Its time to place is over: use no more of it.');
+    // Placed, binned, or of another batch, there is no pail to speak of.
+    for (const gone of [{ placedAt: start }, { binned: true }, { batchNo: 99 }])
+      expect(
+        paceAt(
+          wet,
+          600,
+          opened(1).map((x) => ({ ...x, ...gone })),
+        ).pail,
+      ).toBeNull();
+    expect(paceAt(mask, 600, opened(1)).pail).toBeNull();
   });
 });

@@ -470,8 +470,9 @@ test('a limit that is met exactly is met, and the card that has some reserve goe
   const just = judge(survey, own, siteSettings, known);
   expect(just.judged.find((j) => j.rule.id === 'heat')?.verdict).toBe('fits');
   expect([just.verdict, just.marginPct, atItsLimit(just)]).toEqual(['fits', 0, true]);
-  // However cheap it is.
-  const cheap = { ...own, packs: own.packs.map((p) => ({ ...p, price: 0.01 })) };
+  // However cheap it is, and however long it is said to last.
+  const lifeDays = { lasting: 36_500, stopgap: 36_500 };
+  const cheap = { ...own, lifeDays, packs: own.packs.map((p) => ({ ...p, price: 0.01 })) };
   const [first, second] = rank(matchAll(survey, [cheap, fit], siteSettings, known), 'lasting');
   expect([first?.match.card.code, second?.match.card.code]).toEqual([fit.code, 'Z-1']);
   expect(first && whyFirst(first, second)?.text).toMatch(/at its limit/);
