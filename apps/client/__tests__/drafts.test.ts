@@ -28,6 +28,23 @@ test('each letter is kept under its field, another draft untouched', () => {
   expect(draftsReducer(typed, draftDropped('new')).surveys).toEqual({});
 });
 
+test('a medium brings its usual pH, until somebody has typed one', () => {
+  const type = (state: typeof started, path: string, text: string) =>
+    draftsReducer(state, draftText({ key: 'new', path, text }));
+  const ph = (state: typeof started) => state.surveys.new?.texts['service.ph'];
+  let state = type(started, 'service.medium', 'lime-milk');
+  expect(ph(state)).toBe('12.6');
+  state = type(state, 'service.medium', 'juice');
+  expect(ph(state)).toBe('6.2');
+  state = type(state, 'service.ph', '5.9');
+  state = type(state, 'service.medium', 'water');
+  expect(ph(state)).toBe('5.9');
+  // Emptied, it is filled in again; another choice fills nothing.
+  state = type(type(state, 'service.ph', ''), 'service.medium', 'brine');
+  expect(ph(state)).toBe('7.5');
+  expect(ph(type(state, 'service.wear', 'impact'))).toBe('7.5');
+});
+
 test('bare numbers say their unit before another system takes over; what has a unit stays', () => {
   let state = draftsReducer(
     started,

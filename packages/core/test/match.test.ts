@@ -1,4 +1,4 @@
-import { judge, matchAll } from '../src/match/match';
+import { judge, matchAll, type CardMatch } from '../src/match/match';
 import { m } from '../src/message/message';
 import { rank, whyFirst } from '../src/match/rank';
 import type { SurveyOf } from '../src/families/registry';
@@ -181,7 +181,36 @@ test('one no excludes; conditions are carried; fits comes before if before no', 
   ]);
   const [first, second] = ranked;
   if (first)
-    expect(word(whyFirst(first, second) ?? m(''))).toBe('R-901 only fits with a condition');
+    expect(word(whyFirst(first, second, 'lasting') ?? m(''))).toBe(
+      'R-901 only fits with a condition',
+    );
+});
+
+test('the first line says why in numbers: how long each lasts, how soon it is back, what it costs', () => {
+  const [own] = rank(matchAll(survey, [card], site), 'lasting');
+  if (!own) throw new Error('no match');
+  const as = (match: Partial<typeof own.match>) => {
+    const whole = Object.create(own.match, Object.getOwnPropertyDescriptors(match)) as CardMatch;
+    return { ...own, match: whole };
+  };
+  const first = as({ lifeDays: 1095, readyMin: 90, materialCost: 100, downtimeCost: 10 });
+  const second = as({ lifeDays: 730, readyMin: 150, materialCost: 60, downtimeCost: 10 });
+  const why = (p: typeof own, q: typeof own, intent: 'lasting' | 'stopgap') =>
+    word(whyFirst(p, q, intent) ?? m(''));
+  const { code } = card;
+  expect(why(first, second, 'lasting')).toBe(
+    `it lasts 3 years here, ${code} 2 years; it costs €40 more`,
+  );
+  expect(why(first, second, 'stopgap')).toBe(
+    `it is back in 1 h 30 min, ${code} in 2 h 30 min; it costs €40 more`,
+  );
+  const cheaper = as({ lifeDays: 730, materialCost: 20, downtimeCost: 10 });
+  expect(why(cheaper, second, 'lasting')).toBe(
+    `it lasts 2 years here, and so does ${code}; it costs €40 less`,
+  );
+  const unknown = as({ lifeDays: 730, materialCost: null });
+  expect(why(first, unknown, 'lasting')).toBe(`it lasts 3 years here, ${code} 2 years`);
+  expect(whyFirst(first, undefined, 'lasting')).toBeNull();
 });
 
 test('the score is the visible sum of its parts, and weights add up to one', () => {

@@ -475,7 +475,7 @@ test('a limit that is met exactly is met, and the card that has some reserve goe
   const cheap = { ...own, lifeDays, packs: own.packs.map((p) => ({ ...p, price: 0.01 })) };
   const [first, second] = rank(matchAll(survey, [cheap, fit], siteSettings, known), 'lasting');
   expect([first?.match.card.code, second?.match.card.code]).toEqual([fit.code, 'Z-1']);
-  expect(first && whyFirst(first, second)?.text).toMatch(/at its limit/);
+  expect(first && whyFirst(first, second, 'lasting')?.text).toMatch(/at its limit/);
   // A thousandth past it is past it; the last digit of a converted unit is not.
   const over = (c: number) =>
     judge(surveyed('F2', { 'service.mediumC': c }), own, siteSettings, known).judged.find(

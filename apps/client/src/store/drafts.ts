@@ -1,4 +1,4 @@
-import { draftFields, shownUnit, withUnits, type SurveyDraft } from '@kelmot/core';
+import { draftFields, shownUnit, withAnswer, withUnits, type SurveyDraft } from '@kelmot/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { unitsChosen } from './settings';
 
@@ -19,7 +19,7 @@ const slice = createSlice({
     },
     draftText: (state, { payload }: PayloadAction<{ key: string; path: string; text: string }>) => {
       const draft = state.surveys[payload.key];
-      if (draft) draft.texts[payload.path] = payload.text;
+      if (draft) draft.texts = withAnswer(draft, payload.path, payload.text);
     },
     draftDropped: (state, { payload }: PayloadAction<string>) => {
       delete state.surveys[payload];

@@ -43,6 +43,24 @@ export function draftFields(draft: SurveyDraft): Placed[] {
   return everyField(draft).filter((placed) => asked(placed, draft));
 }
 
+/**
+ * The texts of a draft with one typed. A choice that usually brings a figure with it fills that in beside it, as long as
+ * what stands there is empty or was filled in by the choice before.
+ */
+export function withAnswer(draft: SurveyDraft, path: string, text: string): SurveyDraft['texts'] {
+  const texts = { ...draft.texts, [path]: text };
+  const field = everyField(draft).find((p) => p.path === path)?.field;
+  if (field?.kind !== 'choice' || !field.fills) return texts;
+  const { key, by } = field.fills;
+  const beside = `${path.slice(0, path.lastIndexOf('.'))}.${key}`;
+  const filled = texts[beside] ?? '';
+  const before = by[draft.texts[path] ?? ''];
+  const usual = by[text];
+  return usual !== undefined && (filled === '' || filled === before)
+    ? { ...texts, [beside]: usual }
+    : texts;
+}
+
 /** Every field the family has for these damages, asked now or not: to fill a draft from a stored survey. */
 export const everyField = (draft: SurveyDraft): Placed[] => fieldsOf(draft.family, draft.shapes);
 

@@ -1,7 +1,9 @@
 import type { Intent } from '../materials/words';
-import { m, type Message } from '../message/message';
+import { m, minutes, q, type Message } from '../message/message';
 import type { QuantityId } from '../units/quantities';
 import type { CardMatch } from './match';
+
+const DAY_MIN = 1440;
 
 export interface Criterion {
   id: string;
@@ -29,7 +31,7 @@ export const criteria: Criterion[] = [
     quantity: 'time',
     better: 'more',
     weight: { lasting: 0.35, stopgap: 0.1 },
-    of: (m) => m.lifeDays * 1440,
+    of: (m) => m.lifeDays * DAY_MIN,
   },
   {
     id: 'ready',
@@ -129,8 +131,30 @@ export function rank(matches: CardMatch[], intent: Intent, own?: Weights): Score
   );
 }
 
-/** The criterion that does most to put `first` before `second`, as one phrase; null when there is no second. */
-export function whyFirst(first: Scored, second: Scored | undefined): Message | null {
+const money = (x: number) => q(Math.abs(x), 'money');
+/** Less than this apart two sums of money are the same. */
+const SAME_MONEY = 0.5;
+
+/** Material and downtime of a card together; null where one is not known. */
+const costOf = ({ materialCost, downtimeCost }: CardMatch): number | null =>
+  materialCost === null || downtimeCost === null ? null : materialCost + downtimeCost;
+
+/** What `first` costs more or less than `second`, as the end of a sentence. */
+function costPart(first: CardMatch, second: CardMatch): Message {
+  const [own, theirs] = [costOf(first), costOf(second)];
+  if (own === null || theirs === null || Math.abs(own - theirs) < SAME_MONEY) return m('');
+  return m('; it costs {by} {more, select, yes {more} other {less}}', {
+    by: money(own - theirs),
+    more: own > theirs ? 'yes' : 'no',
+  });
+}
+
+/** Why `first` stands before `second`, in numbers, as one phrase about the first; null when there is no second. */
+export function whyFirst(
+  first: Scored,
+  second: Scored | undefined,
+  intent: Intent,
+): Message | null {
   if (!second) return null;
   const { code } = second.match.card;
   const { verdict } = second.match;
@@ -141,12 +165,23 @@ export function whyFirst(first: Scored, second: Scored | undefined): Message | n
     });
   if (atItsLimit(second.match) && !atItsLimit(first.match))
     return m('{code} stands at its limit', { code });
-  const gains = first.parts.map((p, i) => ({
-    p,
-    gain: (p.score - (second.parts[i]?.score ?? 0)) * p.weight,
-  }));
-  const best = gains.sort((a, b) => b.gain - a.gain)[0];
-  return best && best.gain > 0
-    ? m('{criterion} beats {code}', { criterion: best.p.name.toLowerCase(), code })
-    : null;
+  const cost = costPart(first.match, second.match);
+  const [own, theirs] = [first.match, second.match];
+  if (intent === 'stopgap' && own.readyMin !== null && theirs.readyMin !== null)
+    return m('it is back in {own}, {code} in {theirs}{cost}', {
+      own: minutes(own.readyMin),
+      code,
+      theirs: minutes(theirs.readyMin),
+      cost,
+    });
+  return m(
+    '{same, select, yes {it lasts {own} here, and so does {code}} other {it lasts {own} here, {code} {theirs}}}{cost}',
+    {
+      same: own.lifeDays === theirs.lifeDays ? 'yes' : 'no',
+      own: minutes(own.lifeDays * DAY_MIN),
+      theirs: minutes(theirs.lifeDays * DAY_MIN),
+      code,
+      cost,
+    },
+  );
 }

@@ -42,6 +42,19 @@ export const MEDIUM_NAMES: Record<Medium, string> = {
   oil: 'Oil or grease',
   air: 'Air',
 };
+/** Usual pH of a medium, filled in where nobody has measured it yet, as typed. */
+export const MEDIUM_PH: Record<Medium, string> = {
+  water: '7',
+  condensate: '8.5',
+  juice: '6.2',
+  'lime-milk': '12.6',
+  caustic: '13.5',
+  'mineral-acid': '1',
+  'soil-slurry': '7',
+  brine: '7.5',
+  oil: '7',
+  air: '7',
+};
 /** Media whose strength decides. */
 export const DILUTED: readonly Medium[] = ['caustic', 'mineral-acid'];
 

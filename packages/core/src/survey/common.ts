@@ -8,6 +8,7 @@ import {
   DILUTED,
   INTENTS,
   MEDIA,
+  MEDIUM_PH,
   MEDIUM_NAMES,
   NEARBY,
   NEARBY_NAMES,
@@ -34,6 +35,7 @@ const serviceFields = {
   medium: choice(MEDIA, MEDIUM_NAMES, {
     label: 'Medium',
     why: 'Each material stands some media and not others.',
+    fills: { key: 'ph', by: MEDIUM_PH },
   }),
   concPct: amountWhen('percent', {
     label: 'Strength',

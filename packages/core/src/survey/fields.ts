@@ -31,6 +31,8 @@ export interface WhenField extends Amount {
 export interface ChoiceField<V extends string = string> extends Base {
   kind: 'choice';
   options: Option[];
+  /** What a choice usually brings with it: typed into the field beside it until somebody types there himself. */
+  fills?: { key: string; by: Readonly<Record<string, string>> };
   schema: z.ZodType<V>;
 }
 export interface FlagField extends Base {
@@ -82,7 +84,7 @@ export const mm = (label: string, why: string, min: number, max: number, step = 
 export function choice<V extends string>(
   values: readonly V[],
   names: Record<V, string>,
-  spec: Base,
+  spec: Base & Pick<ChoiceField, 'fills'>,
 ): ChoiceField<V> {
   const options = values.map((value) => ({ value, label: names[value] }));
   return {

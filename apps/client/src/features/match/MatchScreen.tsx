@@ -193,7 +193,9 @@ export function MatchScreen({
             scored={scored}
             selected={scored.match.card.code === code}
             onSelect={() => setPicked(scored.match.card.code)}
-            why={i === 0 && scored.match.verdict !== 'no' ? whyFirst(scored, ranked[1]) : null}
+            why={
+              i === 0 && scored.match.verdict !== 'no' ? whyFirst(scored, ranked[1], intent) : null
+            }
             onTry={(relax) => setTrial([...trial, relax])}
             compared={compared.includes(scored.match.card.code)}
             onCompare={
