@@ -1,15 +1,8 @@
-import type { Command, RepairView } from '@kelmot/contract';
+import type { RepairView } from '@kelmot/contract';
 import { m, type Hold, type Plan, type Step } from '@kelmot/core';
-import { configureStore } from '@reduxjs/toolkit';
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import type { ReactElement } from 'react';
 import { Provider } from 'react-redux';
-import { api } from '@/store/api';
-import { draftsReducer } from '@/store/drafts';
-import { outboxReducer } from '@/store/outbox';
-import { settingsReducer } from '@/store/settings';
-import { viewReducer } from '@/store/view';
-import type { OpenRepair } from '@/features/repair/useRepair';
 import { KeyFigures } from '@/features/stations/KeyFigures';
 import { Outlook } from '@/features/stations/Outlook';
 import { StepList } from '@/features/stations/Steps';
@@ -17,22 +10,15 @@ import { Supplies } from '@/features/stations/Supplies';
 import { shelfText } from '@/features/store/Shelf';
 import { AT, ID, planOf, viewOf } from '../../../packages/contract/test/view';
 
+import { freshStore, noted } from './opened';
+
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn() } }));
 
 const plan = planOf();
 const first = plan.steps[0] as Step;
 
 function show(element: ReactElement) {
-  const store = configureStore({
-    reducer: {
-      [api.reducerPath]: api.reducer,
-      settings: settingsReducer,
-      view: viewReducer,
-      drafts: draftsReducer,
-      outbox: outboxReducer,
-    },
-    middleware: (defaults) => defaults().concat(api.middleware),
-  });
+  const store = freshStore();
   render(<Provider store={store}>{element}</Provider>);
 }
 
@@ -40,15 +26,7 @@ function show(element: ReactElement) {
 function asking(hold: Hold, readings: RepairView['readings'] = [], canWrite = true) {
   const asked: Plan = { ...plan, steps: [{ ...first, id: 'it', hold }] };
   const view = { ...viewOf(asked), readings };
-  const sent: Partial<Command>[] = [];
-  const repair: OpenRepair = {
-    view,
-    error: undefined,
-    loading: false,
-    waiting: [],
-    canWrite,
-    send: (c) => sent.push(c),
-  };
+  const { sent, repair } = noted(view, canWrite);
   show(<StepList station="prep" view={view} plan={asked} repair={repair} />);
   return sent;
 }

@@ -1,16 +1,13 @@
-import type { Command, RepairView } from '@kelmot/contract';
+import type { RepairView } from '@kelmot/contract';
 import { m, planBatches, type Plan, type Step } from '@kelmot/core';
-import { configureStore } from '@reduxjs/toolkit';
 import { act, renderHook } from '@testing-library/react-native';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { useDeed, useDeedName, useRun } from '@/features/run/useRun';
-import type { OpenRepair } from '@/features/repair/useRepair';
-import { draftsReducer, textTyped } from '@/store/drafts';
-import { outboxReducer } from '@/store/outbox';
-import { settingsReducer } from '@/store/settings';
-import { viewReducer } from '@/store/view';
+import { textTyped } from '@/store/drafts';
 import { ID, met, planOf, viewOf } from '../../../packages/contract/test/view';
+
+import { freshStore, noted } from './opened';
 
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn() } }));
 
@@ -20,23 +17,8 @@ const AGO = new Date(Date.now() - 1_800_000).toISOString();
 
 /** The run sheet of a view: what it shows, what its one press does, and what was sent. */
 function sheet(view: RepairView, { body = plan, canWrite = true, look = 0 } = {}) {
-  const sent: Partial<Command>[] = [];
-  const repair: OpenRepair = {
-    view,
-    error: undefined,
-    loading: false,
-    waiting: [],
-    canWrite,
-    send: (c) => sent.push(c),
-  };
-  const store = configureStore({
-    reducer: {
-      settings: settingsReducer,
-      view: viewReducer,
-      drafts: draftsReducer,
-      outbox: outboxReducer,
-    },
-  });
+  const { sent, repair } = noted(view, canWrite);
+  const store = freshStore();
   const props = { id: view.id, view, plan: body, repair };
   const { result } = renderHook(
     () => {

@@ -1,16 +1,10 @@
 import type { Command, RepairView } from '@kelmot/contract';
 import { judge, matchAll, rank, stripOf, gistOf, axisOf, drawSection } from '@kelmot/core';
-import { configureStore } from '@reduxjs/toolkit';
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import type { ReactElement } from 'react';
 import { Provider } from 'react-redux';
-import { draftsReducer } from '@/store/drafts';
-import { outboxReducer } from '@/store/outbox';
-import { settingsReducer } from '@/store/settings';
-import { viewReducer } from '@/store/view';
 import { MatchCard } from '@/features/match/MatchCard';
 import { Refused } from '@/features/repair/Refused';
-import type { OpenRepair } from '@/features/repair/useRepair';
 import { coatStates } from '@/features/repair/sectionOf';
 import { Cautions } from '@/features/stations/Cautions';
 import { Mix, MixAction } from '@/features/stations/Mix';
@@ -22,6 +16,8 @@ import { StationScale } from '@/ui/StationScale';
 import { card, site, survey } from '../../../packages/core/test/fixtures';
 import { met, planOf, viewOf } from '../../../packages/contract/test/view';
 
+import { freshStore, noted } from './opened';
+
 const mockNavigate = jest.fn();
 jest.mock('expo-router', () => ({ router: { navigate: (to: string) => mockNavigate(to) } }));
 
@@ -29,29 +25,14 @@ const plan = planOf();
 const fresh = viewOf(plan);
 
 function show(element: ReactElement) {
-  const store = configureStore({
-    reducer: {
-      settings: settingsReducer,
-      view: viewReducer,
-      drafts: draftsReducer,
-      outbox: outboxReducer,
-    },
-  });
+  const store = freshStore();
   render(<Provider store={store}>{element}</Provider>);
   return store;
 }
 
 /** A repair as a screen gets it, with what it sends noted down. */
 function opened(view: RepairView, canWrite = true) {
-  const sent: Partial<Command>[] = [];
-  const repair: OpenRepair = {
-    view,
-    error: undefined,
-    loading: false,
-    waiting: [],
-    canWrite,
-    send: (c) => sent.push(c),
-  };
+  const { sent, repair } = noted(view, canWrite);
   return { sent, props: { id: view.id, view, plan, repair } };
 }
 

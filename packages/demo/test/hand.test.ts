@@ -10,37 +10,10 @@ import {
   type RepairView,
 } from '@kelmot/contract';
 import { deedsOf, MINUTE, paceOf, usableMinutes, word, type Deed, type Plan } from '@kelmot/core';
+import { ID, viewOf } from '../../contract/test/view';
 import { demoPlan, demoSurvey, meets, surveyedRepairs } from '../src/index';
 
 const AT = '2026-11-25T08:00:00Z';
-const ID = '01936f00-0000-7000-8000-000000000001';
-
-function viewOf(plan: Plan): RepairView {
-  const { survey } = plan;
-  return {
-    id: ID,
-    assetId: null,
-    tag: survey.asset.tag,
-    assetName: survey.asset.name,
-    position: '',
-    title: '',
-    family: survey.family,
-    intent: survey.intent,
-    station: 'prep',
-    status: 'open',
-    version: 2,
-    backBy: AT,
-    createdAt: AT,
-    updatedAt: AT,
-    survey,
-    plan: { id: ID, number: 1, body: plan },
-    readings: [],
-    mixes: [],
-    checks: [],
-    signoffs: [],
-    reviews: [],
-  };
-}
 
 let made = 0;
 type Draft = Parameters<typeof applyCommand>[1];

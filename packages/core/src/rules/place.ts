@@ -1,5 +1,7 @@
 import { fillKind } from '../materials/card';
 import { AREA_NAMES, INTENT_NAMES, NEARBY_NAMES, PERMISSION_NAMES } from '../materials/words';
+import type { RouteCondition } from '../survey/demand';
+import type { Work } from '../work/work';
 import { joined, m, mm, type Message } from '../message/message';
 import { atMost, fits, fitsIf, no, relaxBy, relaxCommon, type Rule } from './rule';
 
@@ -9,6 +11,28 @@ const listedTerms = (terms: readonly Message[]): Message =>
     terms.map((_, i) => `{t${i}}`).join(' and '),
     Object.fromEntries(terms.map((t, i) => [`t${i}`, t])),
   );
+
+/** Whether the conditions of the route that it picks are any: what somebody allows is kept apart from what is done. */
+const routeRule = (
+  id: string,
+  name: string,
+  question: string,
+  none: string,
+  pick: (work: Work) => RouteCondition[],
+): Rule => ({
+  id,
+  name,
+  question,
+  judge: (work) => {
+    const conditions = pick(work);
+    if (conditions.length === 0) return fits(none);
+    return fitsIf(
+      () => listedTerms(conditions.map((c) => c.condition)),
+      () => joined(conditions.map((c) => c.because)),
+      { who: conditions[0]?.who },
+    );
+  },
+});
 
 /** Whether this material may be used here, by these people. */
 export const placeRules: Rule[] = [
@@ -22,22 +46,22 @@ export const placeRules: Rule[] = [
       return stop ? no(stop.because) : fits('Nothing about the damage rules it out.');
     },
   },
-  {
-    id: 'leave',
-    name: 'With leave',
-    question: 'Must something round it be seen to, or somebody allow it, first?',
-    judge: ({ card, demand }) => {
+  routeRule(
+    'leave',
+    'With leave',
+    'Must somebody allow it first?',
+    'Nobody need allow it.',
+    ({ demand, card }) =>
       // Who does it himself needs no leave of himself.
-      const conditions = demand.conditions.filter((c) => !c.who || c.who !== card.permission);
-      if (conditions.length === 0) return fits('Nothing round it asks for more.');
-      const who = conditions.find((c) => c.who)?.who;
-      return fitsIf(
-        () => listedTerms(conditions.map((c) => c.condition)),
-        () => joined(conditions.map((c) => c.because)),
-        who ? { who } : {},
-      );
-    },
-  },
+      demand.conditions.filter((c) => c.who !== undefined && c.who !== card.permission),
+  ),
+  routeRule(
+    'round',
+    'Round it',
+    'Must something round it be seen to?',
+    'Nothing round it asks for more.',
+    ({ demand }) => demand.conditions.filter((c) => c.who === undefined),
+  ),
   {
     id: 'permission',
     name: 'Who may do it',

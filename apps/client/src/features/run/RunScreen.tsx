@@ -54,7 +54,7 @@ export function RunScreen(props: StationProps) {
   if (deed) return <Doing {...props} run={run} deed={deed} />;
   return (
     <RunFrame {...props} action={<AcceptAction {...props} />}>
-      <RunEnd {...props} />
+      <RunEnd {...props} run={run} />
     </RunFrame>
   );
 }

@@ -3,6 +3,7 @@ import {
   closingWindows,
   deedDone,
   mixedBatches,
+  pailMoments,
   waitsUntil,
   type Closing,
 } from '@kelmot/contract';
@@ -19,14 +20,14 @@ import { Pressable, View } from 'react-native';
 import { useKey } from '@/features/frame/useKey';
 import { Signed, SignOff } from '@/features/stations/Accept';
 import { Cautions } from '@/features/stations/Cautions';
-import { HoldFields } from '@/features/stations/HoldFields';
+import { HoldButton, HoldFields } from '@/features/stations/HoldFields';
 import { InThePail, ToWeigh } from '@/features/stations/MixParts';
 import { PailClock } from '@/features/stations/PailClock';
 import { RoundStrips } from '@/features/stations/RoundStrips';
 import { StepFigures, Verdict, Waits, WrongSigns } from '@/features/stations/StepParts';
 import type { StationProps } from '@/features/stations/StepsStation';
 import { useBatches } from '@/features/stations/useBatches';
-import type { HoldAct } from '@/features/stations/useHold';
+import { tickOf, type HoldAct } from '@/features/stations/useHold';
 import { LinkButton, PrimaryButton, SecondaryButton } from '@/ui/Button';
 import { Countdown } from '@/ui/Countdown';
 import { useLayout } from '@/ui/layout';
@@ -34,35 +35,33 @@ import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
 import { useOnce } from '@/ui/useOnce';
 import { useWords } from '@/ui/useWords';
-import { lifeEnds, useDeedName, type Press, type Run } from './useRun';
+import { useDeedName, type Press, type Run } from './useRun';
 
 export type DeedProps = StationProps & { run: Run; deed: Deed; hold: HoldAct; press: Press };
 
 const minutesOf = ({ step, batch, fromMin, toMin }: Deed): number =>
   batch ? toMin - fromMin : stepTime(step);
 
-/** What was done before, or comes after: in sight, and a touch away. */
+/** What was done before, or comes after: in sight, and a touch away. Nothing at either end. */
 function Neighbour({
-  deed,
   side,
-  done,
-  props,
-  go,
-}: {
-  deed: Deed;
-  side: 'before' | 'next';
-  done: boolean;
-  props: StationProps;
-  go: () => void;
-}) {
-  const name = useDeedName(props.plan)(deed);
+  at,
+  ...props
+}: StationProps & { run: Run; side: 'before' | 'next'; at: number }) {
+  const { view, plan, run } = props;
+  const now = useNow();
+  const nameOf = useDeedName(plan);
+  const deed = run.deeds[at];
+  if (!deed) return null;
+  const name = nameOf(deed);
   const min = minutesOf(deed);
+  const done = deedDone(deed, view, plan, now);
   return (
     <Pressable
       role="button"
       aria-label={side === 'before' ? `Back to ${name}` : `Next: ${name}`}
       testID={`run-${side}`}
-      onPress={go}
+      onPress={() => run.look(at)}
       className="min-h-[48px] flex-row items-center gap-3 px-4 active:bg-shade"
     >
       <Txt as="label" className="w-12">
@@ -75,9 +74,6 @@ function Neighbour({
     </Pressable>
   );
 }
-
-/** The window that closes next, when it is near enough to hurry for. */
-const SOON = 3 * 3_600_000;
 
 /** How the job stands against its plan, what that does to the pail, and which window closes next. */
 function Standing({ props, now }: { props: DeedProps; now: number }) {
@@ -99,7 +95,7 @@ function Standing({ props, now }: { props: DeedProps; now: number }) {
       <Txt as="inline" className={pace.inTime ? 'font-label' : 'font-label text-oxideInk'}>
         {tell(pace.say)}
       </Txt>
-      {closing && closing.at - now < SOON ? (
+      {closing ? (
         <Txt as="inline" className="text-ochreInk">
           Before {dayClockText(closing.at, now, zoneMin())}: {say(closing.to.title)}.{' '}
           {tell(closing.why)}
@@ -118,7 +114,6 @@ export function RunStep(props: DeedProps) {
   const name = useDeedName(plan);
   const { step, batch } = deed;
   const at = run.shown ?? 0;
-  const before = run.deeds[at - 1];
   const done = deedDone(deed, view, plan, now);
   const inPail = running !== null && batch?.no === running.batch.no;
   const toWeigh = batch !== null && !inPail && !done && at === run.hand;
@@ -133,17 +128,9 @@ export function RunStep(props: DeedProps) {
           <Standing props={props} now={now} />
         </>
       ) : null}
-      {before ? (
-        <View className="border-b border-rule">
-          <Neighbour
-            deed={before}
-            side="before"
-            done={deedDone(before, view, plan, now)}
-            props={props}
-            go={() => run.look(at - 1)}
-          />
-        </View>
-      ) : null}
+      <View className="border-b border-rule">
+        <Neighbour {...props} side="before" at={at - 1} />
+      </View>
       <View className="gap-3 bg-sheet px-4 py-3">
         <View className="flex-row items-center justify-between gap-3">
           <Txt as="label" role="status">
@@ -181,17 +168,7 @@ export function RunStep(props: DeedProps) {
             {...props}
             step={step}
             hold={hold}
-            button={
-              recorded ? (
-                <SecondaryButton
-                  label={hold.label}
-                  hint={hold.hint}
-                  testID={hold.testID}
-                  disabled={!repair.canWrite}
-                  onPress={hold.act}
-                />
-              ) : null
-            }
+            button={recorded ? <HoldButton hold={hold} repair={repair} /> : null}
           />
         </View>
       )}
@@ -202,18 +179,10 @@ export function RunStep(props: DeedProps) {
             label="It is not done: take it back"
             testID="run-take-back"
             disabled={!repair.canWrite}
-            onPress={() =>
-              repair.send({
-                type: 'check.set',
-                stepId: step.id,
-                batchNo: batch?.no ?? null,
-                done: false,
-                note: '',
-              })
-            }
+            onPress={() => repair.send(tickOf(step, false, batch?.no ?? null))}
           />
         ) : null}
-        {inPail && now > lifeEnds(running) ? (
+        {inPail && now > pailMoments(plan, running.batch, running.mix).ends ? (
           <SecondaryButton
             label="It was placed while it was good"
             testID="run-was-placed"
@@ -235,11 +204,9 @@ export function RunStep(props: DeedProps) {
 
 /** What is done with one thumb, a knuckle, a pedal or a key: the deed that is shown; what comes next stands over it. */
 export function RunAction(props: DeedProps) {
-  const { view, plan, run, press } = props;
-  const now = useNow();
+  const { run, press } = props;
   const layout = useLayout();
   const at = run.shown ?? 0;
-  const next = run.deeds[at + 1];
   const go = useOnce(() => {
     if (!press.disabled) press.go();
   });
@@ -249,17 +216,9 @@ export function RunAction(props: DeedProps) {
   useKey('ArrowRight', () => run.look(at + 1));
   return (
     <View className="-mt-3">
-      {next ? (
-        <View className="-mx-4">
-          <Neighbour
-            deed={next}
-            side="next"
-            done={deedDone(next, view, plan, now)}
-            props={props}
-            go={() => run.look(at + 1)}
-          />
-        </View>
-      ) : null}
+      <View className="-mx-4">
+        <Neighbour {...props} side="next" at={at + 1} />
+      </View>
       <PrimaryButton
         label={press.label}
         disabled={press.disabled}
@@ -273,9 +232,12 @@ export function RunAction(props: DeedProps) {
 }
 
 /** When all is done: what was found, and the signature. */
-export function RunEnd(props: StationProps) {
+export function RunEnd(props: StationProps & { run: Run }) {
   return (
     <View testID="run-end">
+      <View className="border-b border-rule">
+        <Neighbour {...props} side="before" at={props.run.deeds.length - 1} />
+      </View>
       <View className="gap-2 bg-sheet px-4 py-3">
         <Txt as="deed" role="heading">
           {props.view.status === 'closed' ? 'Signed off' : 'All is done. Sign it off.'}

@@ -1,17 +1,17 @@
-import { atHand, deedDone, openHolds, stepDone, waitEnds, waitsUntil } from '@kelmot/contract';
 import {
-  dayClockText,
-  deedsOf,
-  MINUTE,
-  planRound,
-  STATIONS,
-  type Deed,
-  type Plan,
-} from '@kelmot/core';
+  atHand,
+  deedDone,
+  openHolds,
+  pailMoments,
+  stepDone,
+  waitEnds,
+  waitsUntil,
+} from '@kelmot/contract';
+import { dayClockText, deedsOf, planRound, STATIONS, type Deed, type Plan } from '@kelmot/core';
 import { useMemo, useState } from 'react';
 import { useMixing } from '@/features/stations/MixParts';
 import { lowered, type StationProps } from '@/features/stations/StepsStation';
-import { batchName, useBatches, type Batches } from '@/features/stations/useBatches';
+import { batchName, useBatches } from '@/features/stations/useBatches';
 import { useHold, type HoldAct } from '@/features/stations/useHold';
 import { useNow, zoneMin } from '@/ui/useNow';
 import { useWords } from '@/ui/useWords';
@@ -66,10 +66,6 @@ const waiting = ({ deeds, hand }: Run, { view }: StationProps, now: number): boo
   const ends = step ? waitEnds(step, view) : null;
   return ends !== null && ends > now;
 };
-
-/** When the life of what is in the pail ends, epoch ms. */
-export const lifeEnds = ({ mix, batch }: NonNullable<Batches['running']>): number =>
-  Date.parse(mix.startedAt) + batch.lifeMin * MINUTE;
 
 /** What meets the deed that is shown, and the one press that does it. */
 export function useDeed(
@@ -126,7 +122,7 @@ export function useDeed(
     if (batch && running?.batch.no !== batch.no)
       return press(startLabel, start, { disabled: held !== null, sign: 'next' });
     // Past its life it is not to be worked with, whatever is next.
-    if (running && batch && now > lifeEnds(running))
+    if (running && batch && now > pailMoments(plan, running.batch, running.mix).ends)
       return press('Bin this batch: it is past its life', () =>
         repair.send({ type: 'mix.binned', mixId: running.mix.id }),
       );

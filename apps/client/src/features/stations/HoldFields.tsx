@@ -3,6 +3,7 @@ import { clockText, type Plan, type Step } from '@kelmot/core';
 import { ambientGate, goFromC } from '@kelmot/core/ambient/ambientGate';
 import { useState, type ReactNode } from 'react';
 import { Image, View } from 'react-native';
+import { SecondaryButton } from '@/ui/Button';
 import { Countdown } from '@/ui/Countdown';
 import { FieldFrame, TextBox } from '@/ui/fields';
 import { DewGauge } from '@/ui/Gauges';
@@ -72,6 +73,19 @@ function Pictures({ step, view, repair }: Pick<HoldProps, 'step' | 'view' | 'rep
           />
         ))}
     </View>
+  );
+}
+
+/** The button of a hold where it is not the one of the screen. */
+export function HoldButton({ hold, repair }: { hold: HoldAct; repair: HoldProps['repair'] }) {
+  return (
+    <SecondaryButton
+      label={hold.label}
+      hint={hold.hint}
+      testID={hold.testID}
+      disabled={!repair.canWrite}
+      onPress={hold.act}
+    />
   );
 }
 

@@ -1,5 +1,5 @@
-import { mixOf } from '@kelmot/contract';
-import { clockText, formatDuration, MINUTE, planRound } from '@kelmot/core';
+import { mixOf, pailMoments } from '@kelmot/contract';
+import { clockText, formatDuration, planRound } from '@kelmot/core';
 import { View } from 'react-native';
 import { textsDropped } from '@/store/drafts';
 import { useAppDispatch } from '@/store/hooks';
@@ -82,14 +82,14 @@ export function ToWeigh({
 export function InThePail({ view, plan, repair }: Omit<StationProps, 'id'>) {
   const { running } = useBatches(view, plan);
   if (!running) return null;
-  const { mixMinutes, mixedSign } = mixOf(plan, running.batch);
-  const mixedAt = Date.parse(running.mix.startedAt) + mixMinutes * MINUTE;
+  const { mixedSign } = mixOf(plan, running.batch);
+  const { mixed } = pailMoments(plan, running.batch, running.mix);
   return (
     <>
       <View className="flex-row items-center gap-4 border-b border-rule px-4 py-3">
         <MixedSwatch />
         <View className="min-w-0 flex-1 gap-1">
-          <Txt as="row">Mix to {clockText(mixedAt, zoneMin())}, then look</Txt>
+          <Txt as="row">Mix to {clockText(mixed, zoneMin())}, then look</Txt>
           <Txt>Scrape wall and base of the pail. {mixedSign}.</Txt>
         </View>
       </View>

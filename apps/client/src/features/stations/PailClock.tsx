@@ -1,14 +1,12 @@
 import type { Mix } from '@kelmot/contract';
-import { mixOf } from '@kelmot/contract';
+import { pailMoments } from '@kelmot/contract';
 import {
   axisOf,
   clockText,
   gistOf,
-  MINUTE,
   roundFigure,
   roundOfBatch,
   stripOf,
-  usableMinutes,
   type Plan,
   type PlanBatch,
 } from '@kelmot/core';
@@ -28,9 +26,7 @@ export function PailClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: P
   const { c } = useTheme();
   const [width, setWidth] = useState(0);
   const started = Date.parse(mix.startedAt);
-  const mixed = started + mixOf(plan, batch).mixMinutes * MINUTE;
-  const placeBy = started + usableMinutes(batch) * MINUTE;
-  const ends = started + batch.lifeMin * MINUTE;
+  const { mixed, placeBy, ends } = pailMoments(plan, batch, mix);
   const zone = zoneMin();
   const gist = gistOf(plan);
   const round = roundOfBatch(gist, batch.no);

@@ -3,13 +3,13 @@ import { formatDuration, sentence, stepTime, type Plan, type Step } from '@kelmo
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import type { OpenRepair } from '@/features/repair/useRepair';
-import { LinkButton, SecondaryButton } from '@/ui/Button';
+import { LinkButton } from '@/ui/Button';
 import { Txt } from '@/ui/Txt';
 import { useNow } from '@/ui/useNow';
 import { useWords } from '@/ui/useWords';
-import { HoldFields } from './HoldFields';
+import { HoldButton, HoldFields } from './HoldFields';
 import { StepFigures, Verdict, Waits, WrongSigns } from './StepParts';
-import { useHold, waitOver, type HoldProps } from './useHold';
+import { tickOf, useHold, waitOver, type HoldProps } from './useHold';
 
 /** The tick of a step that is done by doing it. */
 function Tick({ step, done, repair }: { step: Step; done: boolean; repair: OpenRepair }) {
@@ -20,15 +20,7 @@ function Tick({ step, done, repair }: { step: Step; done: boolean; repair: OpenR
       aria-label={`${sentence(step.title)}: done`}
       testID={`check-${step.id}`}
       disabled={!repair.canWrite}
-      onPress={() =>
-        repair.send({
-          type: 'check.set',
-          stepId: step.id,
-          batchNo: null,
-          done: !done,
-          note: '',
-        })
-      }
+      onPress={() => repair.send(tickOf(step, !done))}
       className="h-12 w-12 items-center justify-center"
     >
       <View
@@ -54,17 +46,7 @@ function Meet(props: HoldProps) {
     <HoldFields
       {...props}
       hold={hold}
-      button={
-        waitOver(step, view, now) ? null : (
-          <SecondaryButton
-            label={hold.label}
-            hint={hold.hint}
-            testID={hold.testID}
-            disabled={!repair.canWrite}
-            onPress={hold.act}
-          />
-        )
-      }
+      button={waitOver(step, view, now) ? null : <HoldButton hold={hold} repair={repair} />}
     />
   );
 }

@@ -18,6 +18,10 @@ export interface HoldProps {
   batchNo?: number | null;
 }
 
+/** The tick of a step, given or taken back. */
+export const tickOf = (step: Step, done: boolean, batchNo: number | null = null) =>
+  ({ type: 'check.set', stepId: step.id, batchNo, done, note: '' }) as const;
+
 /** What meets a hold: what it asks to be typed, and the one thing to press. */
 export interface HoldAct {
   entry: Entry | null;
@@ -63,8 +67,7 @@ export function useHold({ step, view, plan, repair, batchNo = null }: HoldProps)
         stepId: step.id,
         values: { kind: 'countdown' },
       });
-    if (!entry || !read || !hold)
-      return repair.send({ type: 'check.set', stepId: step.id, batchNo, done: true, note: '' });
+    if (!entry || !read || !hold) return repair.send(tickOf(step, true, batchNo));
     if ('wrong' in read) return setTried(step.id);
     setTried(null);
     repair.send({ type: 'reading.add', stepId: step.id, values: read.values });

@@ -1,0 +1,38 @@
+import type { Command, RepairView } from '@kelmot/contract';
+import { configureStore } from '@reduxjs/toolkit';
+import type { OpenRepair } from '@/features/repair/useRepair';
+import { api } from '@/store/api';
+import { draftsReducer } from '@/store/drafts';
+import { outboxReducer } from '@/store/outbox';
+import { settingsReducer } from '@/store/settings';
+import { viewReducer } from '@/store/view';
+
+/** The store as the application has it, with nothing kept. */
+export const freshStore = () =>
+  configureStore({
+    reducer: {
+      [api.reducerPath]: api.reducer,
+      settings: settingsReducer,
+      view: viewReducer,
+      drafts: draftsReducer,
+      outbox: outboxReducer,
+    },
+    middleware: (defaults) => defaults().concat(api.middleware),
+  });
+
+/** A repair as a screen gets it, with what it sends noted down. */
+export function noted(
+  view: RepairView,
+  canWrite = true,
+): { sent: Partial<Command>[]; repair: OpenRepair } {
+  const sent: Partial<Command>[] = [];
+  const repair: OpenRepair = {
+    view,
+    error: undefined,
+    loading: false,
+    waiting: [],
+    canWrite,
+    send: (c) => sent.push(c),
+  };
+  return { sent, repair };
+}
