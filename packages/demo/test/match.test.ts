@@ -1,5 +1,6 @@
 import {
   atItsLimit,
+  ENOUGH_PCT,
   judge,
   marginPct,
   matchAll,
@@ -518,7 +519,16 @@ test('a reserve is the same wherever zero stands, and a thin layer is none', () 
   expect(at(-10, 20)).toBeCloseTo(at(50, 80), 9);
   expect(marginPct({ value: 6, limit: 9, quantity: 'ph', sense: 'max' })).toBeCloseTo(75, 9);
   const strong = rules.filter((r) => r.strength).map((r) => r.id);
-  expect(strong.sort()).toEqual(['heat', 'load', 'medium', 'movement', 'ph', 'pressure']);
+  expect(strong.sort()).toEqual([
+    'flex',
+    'heat',
+    'load',
+    'medium',
+    'movement',
+    'ph',
+    'pressure',
+    'wear',
+  ]);
 });
 
 test('oil is dry heat with its own limit on the card', () => {
@@ -625,23 +635,20 @@ test('weights add up to one however they are moved, and moving them moves the or
   const sum = (w: Record<string, number>) => Object.values(w).reduce((s, x) => s + x, 0);
   expect(sum(weightsOf('lasting'))).toBeCloseTo(1, 12);
   expect(sum(weightsOf('lasting', { life: 5, margin: 0 }))).toBeCloseTo(1, 12);
-  expect(
-    sum(weightsOf('lasting', { margin: 0, life: 0, ready: 0, material: 0, downtime: 0 })),
-  ).toBeCloseTo(1, 12);
+  const none = { year: 0, ready: 0, life: 0, cost: 0, margin: 0 };
+  expect(sum(weightsOf('lasting', none))).toBeCloseTo(1, 12);
   const matches = matchAll(
     surveyed('F6', { 'damages.0.diameterMm': 12 }),
     systemCards,
     siteSettings,
     known,
   );
-  const only = (id: string) =>
-    rank(matches, 'lasting', { margin: 0, life: 0, ready: 0, material: 0, downtime: 0, [id]: 1 })[0]
-      ?.match.card.code;
+  const only = (id: string) => rank(matches, 'lasting', { ...none, [id]: 1 })[0]?.match.card.code;
   expect(only('life')).toBe('B-430');
   const cheapest = [...matches]
-    .filter((m) => m.verdict === 'fits')
-    .sort((p, q) => (p.materialCost ?? 0) - (q.materialCost ?? 0))[0];
-  expect(only('material')).toBe(cheapest?.card.code);
+    .filter((m) => m.verdict !== 'no' && m.marginPct >= ENOUGH_PCT)
+    .sort((p, q) => (p.totalCost ?? 0) - (q.totalCost ?? 0))[0];
+  expect(only('cost')).toBe(cheapest?.card.code);
 });
 
 test('what is on the shelf and what the forecast brings change the verdict', () => {

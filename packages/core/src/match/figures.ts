@@ -3,6 +3,7 @@ import { word } from '../message/word';
 import type { UnitSystem } from '../units/quantities';
 import { figureOf, type Figure } from '../work/figure';
 import type { CardMatch, Judged } from './match';
+import { costAYear, YEAR_DAYS } from './rank';
 
 /** Which figure of the plan carries the sum of a rule; the others compare a reading with the card. */
 const SUMS: Record<string, string> = {
@@ -12,30 +13,62 @@ const SUMS: Record<string, string> = {
   ambient: 'margin',
 };
 
+/** Time to service: the plan's own, and before it whatever must be met or allowed first. */
+function readyFigure({ serviceMin, toMeet, work }: CardMatch, ready: Figure): Figure {
+  if (serviceMin === null || toMeet.minutes === 0) return ready;
+  return figureOf(
+    'ready',
+    ready.label,
+    serviceMin,
+    'time',
+    [
+      ...ready.working,
+      line('tc', 'leave and what must be met first', 'site', toMeet.minutes, 'min', work.site.name),
+      line('ts', 'to service', 'ready + tc', serviceMin, 'min'),
+    ],
+    ready.paths,
+  );
+}
+
+/** What it costs in all, and for each year of its life. */
+function moneyFigures(match: CardMatch): Record<string, Figure> {
+  const { card, work, lifeDays, totalCost, materialCost, workCost, downtimeCost, toMeet } = match;
+  const a = costAYear(match);
+  if (totalCost === null || a === null) return {};
+  const { currency, name } = work.site;
+  const total = [
+    line('€m', 'material', 'cheapest packs', materialCost ?? 0, currency, 'cards'),
+    line('€w', 'people and heater', 'its own schedule', workCost ?? 0, currency, name),
+    line('€c', 'leave and what must be met', 'site', toMeet.cost, currency, name),
+    line('€d', 'downtime', 'time to service at its rate', downtimeCost ?? 0, currency, 'asset'),
+    line('€', 'in all', '€m + €w + €c + €d', totalCost, currency),
+  ];
+  const year = [
+    ...total,
+    line('L', 'expected life', 'as on the card', lifeDays, 'd', `card ${card.code}`),
+    line('€a', 'a year', `€·${YEAR_DAYS}/L`, a, currency),
+  ];
+  return {
+    cost: figureOf('cost', 'Cost in all', totalCost, 'money', total),
+    year: figureOf('year', 'Cost a year of its life', a, 'money', year),
+  };
+}
+
 /** The figures of a match, each with its working: those of the plan it would make, and one a rule that measures. */
 export function matchFigures(
-  { work, card, judged, lifeDays }: CardMatch,
+  match: CardMatch,
   plan: Record<string, Figure>,
   units: UnitSystem = 'metric',
 ): Record<string, Figure> {
+  const { work, card, judged, lifeDays } = match;
+  const { intent } = work.survey;
+  const source = `card ${card.code}`;
+  const life = line('L', `expected life, ${intent}`, 'as on the card', lifeDays, 'd', source);
   const figures: Record<string, Figure> = {
-    life: figureOf('life', 'Expected life', lifeDays * 1440, 'time', [
-      line(
-        'L',
-        `expected life, ${work.survey.intent}`,
-        'as on the card',
-        lifeDays,
-        'd',
-        `card ${card.code}`,
-      ),
-    ]),
+    life: figureOf('life', 'Expected life', lifeDays * 1440, 'time', [life]),
+    ...moneyFigures(match),
+    ...(plan.ready ? { ready: readyFigure(match, plan.ready) } : {}),
   };
-  const named: [string, string][] = [
-    ['ready', 'ready'],
-    ['material', 'packCost'],
-    ['downtime', 'downtime'],
-  ];
-  for (const [id, of] of named) if (plan[of]) figures[id] = plan[of];
   for (const j of judged) {
     const figure = ruleFigure(j, plan, card.code, units);
     if (figure) figures[`rule.${j.rule.id}`] = figure;

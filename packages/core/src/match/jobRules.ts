@@ -3,7 +3,7 @@ import { drawPacks } from '../work/draw';
 import { celsius, m, minutes, ml, type Message } from '../message/message';
 import { neededOn } from '../work/round';
 import { ownRounds, type JudgedJob } from './outcome';
-import { fits, fitsIf, no, relaxCommon, type Judgement, type Rule } from '../rules/rule';
+import { fits, fitsBuilt, fitsIf, no, relaxCommon, type Judgement, type Rule } from '../rules/rule';
 
 /** More batches than this in one job is a crowd at the pail, not a plan to lean on. */
 const MANY_BATCHES = 6;
@@ -59,11 +59,11 @@ export const jobRules: Rule<JudgedJob>[] = [
           { against, planned: true },
         );
       if (n > MANY_BATCHES)
-        return fitsIf(
+        return fitsBuilt(
           () => m('mixed in {n} small batches', { n }),
           () =>
             m('{each}; more than {many} follow one another.', { each: each(), many: MANY_BATCHES }),
-          { against, planned: true },
+          against,
         );
       return fits(
         () => m('{n, plural, one {One batch} other {# batches}}, {each}.', { n, each: each() }),

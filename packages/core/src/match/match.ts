@@ -1,7 +1,7 @@
 import { demandOfSurvey, type Survey } from '../families/registry';
 import { workFor, type Job } from '../job/job';
 import type { SystemCard } from '../materials/card';
-import { kitPick } from '../mix/kitPick';
+import type { Permission } from '../materials/words';
 import { warmedTo } from '../rules/ambient';
 import { placeRules } from '../rules/place';
 import type { Against, Judgement, Rule, Verdict } from '../rules/rule';
@@ -12,7 +12,7 @@ import type { SiteSettings } from '../site/site';
 import type { Demand } from '../survey/demand';
 import type { Work, WorkContext } from '../work/work';
 import { jobRules } from './jobRules';
-import { jobAlone, jobsShared, type Ask, type JudgedJob, type Outcome } from './outcome';
+import { jobAlone, jobsShared, packsCost, type Ask, type JudgedJob } from './outcome';
 
 /** Rules of the card by itself, in the order a person would ask; those of the whole job follow. */
 const cardRules: readonly Rule[] = [...placeRules, ...surfaceRules, ...serviceRules];
@@ -29,13 +29,37 @@ export interface CardMatch {
   judged: readonly Judged[];
   marginPct: number;
   lifeDays: number;
+  /** Minutes from the first step to its readiness, as the plan has it. */
   readyMin: number | null;
   materialCost: number | null;
+  /** What it hangs on besides, where no step of the plan sees to it. */
+  toMeet: ToMeet;
+  /** Minutes until it is back in service, with whatever must be met or allowed first. */
+  serviceMin: number | null;
   downtimeCost: number | null;
+  /** People and heater. */
+  workCost: number | null;
+  /** Material, work, what must be met, and the stop. */
+  totalCost: number | null;
   /** The job it would be, as it is held. Worked out when it is asked for. */
   job: () => Job;
   /** Held at this, °C; null: as it is. */
   heldC: number | null;
+}
+
+/** What the conditions of a verdict ask of people, by the site's own figures: minutes until all are met, and money. */
+export interface ToMeet {
+  minutes: number;
+  cost: number;
+}
+
+/** Prices what is not in the plan: leave is asked of all at once, other terms are seen to one after another. */
+function toMeet(terms: number, leave: ReadonlySet<Permission>, site: SiteSettings): ToMeet {
+  const byHand = terms * site.termMinutes;
+  return {
+    minutes: Math.max(byHand, leave.size > 0 ? site.leaveMinutes : 0),
+    cost: (byHand / 60) * site.labourPerHour + leave.size * site.leaveCost,
+  };
 }
 
 /** What counts as a whole reserve where zero is only a mark on a scale: a limit of 0 °C or pH 0 is no smaller than another. */
@@ -73,6 +97,9 @@ class Later implements Judged {
   get condition() {
     return this.found.condition;
   }
+  get build() {
+    return this.found.build;
+  }
   get relax() {
     return this.found.relax;
   }
@@ -82,14 +109,6 @@ class Later implements Judged {
   get planned() {
     return this.found.planned;
   }
-}
-
-function materialCost(card: SystemCard, { drawn, packIds }: Outcome): number | null {
-  const kits = card.packs
-    .filter((p) => !packIds || packIds.includes(p.id))
-    .map(({ id, size, price }) => ({ id, ml: size, price }));
-  const picked = kitPick({ neededMl: drawn, kits, maxPacks: 2000 });
-  return picked.ok ? picked.totalPrice : null;
 }
 
 /** What the cards of one run share: what is asked of them, and how their jobs are worked out. */
@@ -111,6 +130,8 @@ class Judging implements CardMatch {
   readonly marginPct: number;
   readonly readyMin: number | null = null;
   readonly materialCost: number | null = null;
+  readonly workCost: number | null = null;
+  readonly toMeet: ToMeet;
   readonly heldC: number | null;
   private whole: JudgedJob | null = null;
   private reasons: readonly Judged[] | null = null;
@@ -123,9 +144,13 @@ class Judging implements CardMatch {
     const work = this.workAtGate();
     let verdict: Verdict = 'fits';
     let margin = 100;
+    let terms = 0;
+    const leave = new Set<Permission>();
     const count = (found: Judgement, strength?: true) => {
       if (found.verdict === 'no' || (found.verdict === 'if' && verdict === 'fits'))
         verdict = found.verdict;
+      if (found.verdict === 'if' && found.who) leave.add(found.who);
+      else if (found.verdict === 'if' && !found.planned) terms += 1;
       // A thin layer, few batches or a quick cure is no reserve: only what it stands in service is.
       if (found.against && strength) margin = Math.min(margin, marginPct(found.against));
     };
@@ -136,8 +161,13 @@ class Judging implements CardMatch {
       for (const rule of jobRules) count(rule.judge(judged));
       this.heldC = judged.heldC;
       this.readyMin = judged.readyMin === Infinity ? null : judged.readyMin;
-      this.materialCost = materialCost(ask.card, judged);
+      const own = packsCost(ask.card, judged);
+      this.materialCost =
+        own === null || judged.secondsCost === null ? null : own + judged.secondsCost;
+      const { labourPerHour, heaterPerHour } = ask.site;
+      this.workCost = (judged.labourMin * labourPerHour + judged.heatMin * heaterPerHour) / 60;
     }
+    this.toMeet = toMeet(terms, leave, ask.site);
     this.verdict = verdict;
     this.marginPct = margin;
   }
@@ -155,8 +185,17 @@ class Judging implements CardMatch {
   get lifeDays() {
     return this.card.lifeDays[this.ask.survey.intent];
   }
+  get serviceMin() {
+    return this.readyMin === null ? null : this.readyMin + this.toMeet.minutes;
+  }
   get downtimeCost() {
-    return this.readyMin === null ? null : (this.readyMin / 60) * this.ask.survey.asset.costPerHour;
+    const { serviceMin } = this;
+    return serviceMin === null ? null : (serviceMin / 60) * this.ask.survey.asset.costPerHour;
+  }
+  get totalCost() {
+    const { materialCost, workCost, downtimeCost } = this;
+    if (materialCost === null || workCost === null || downtimeCost === null) return null;
+    return materialCost + workCost + this.toMeet.cost + downtimeCost;
   }
   get work() {
     return (this.worked ??=

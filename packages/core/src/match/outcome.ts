@@ -2,7 +2,9 @@ import { once } from '../calc/once';
 import { sharedByReads } from '../calc/reads';
 import { jobFrom, jobWarmC, workFor, type Job, type JobAsk } from '../job/job';
 import type { SystemCard } from '../materials/card';
+import { kitPick } from '../mix/kitPick';
 import { warmedTo } from '../rules/ambient';
+import type { Round } from '../work/round';
 
 /** What a job comes to, in figures alone: all that its verdicts and its place in the order hang on. */
 export interface Outcome {
@@ -21,6 +23,11 @@ export interface Outcome {
   chose: boolean;
   drawn: number;
   packIds: readonly string[] | null;
+  /** Packs of the second materials, the cheapest that hold enough; null where one cannot be bought. */
+  secondsCost: number | null;
+  /** Minutes of all its people, and of the heater. */
+  labourMin: number;
+  heatMin: number;
 }
 
 /** A job as it is asked for, before it is known what it is held at. */
@@ -63,8 +70,36 @@ function heldInTime(ask: Ask, { work }: Job, coldReadyMin: number): Job | null {
   return inTime.job;
 }
 
+/** The cheapest packs of a card that hold so much; null where none do. */
+export function packsCost(
+  card: SystemCard,
+  { drawn, packIds }: { drawn: number; packIds: readonly string[] | null },
+): number | null {
+  const kits = card.packs
+    .filter((p) => !packIds || packIds.includes(p.id))
+    .map(({ id, size, price }) => ({ id, ml: size, price }));
+  const picked = kitPick({ neededMl: drawn, kits, maxPacks: 2000 });
+  return picked.ok ? picked.totalPrice : null;
+}
+
+/** What is drawn of one card over its rounds, from which of its packs. */
+const drawnOf = (rounds: readonly Round[]) => ({
+  drawn: rounds.reduce((s, r) => s + r.draw, 0),
+  packIds: rounds.flatMap((r) => (r.packIds ? [[...r.packIds]] : []))[0] ?? null,
+});
+
+function secondsCostOf({ draft, work }: Job): number | null {
+  const others = draft.rounds.filter((r) => r.card !== work.card);
+  const costs = [...new Set(others.map((r) => r.card))].map((card) =>
+    packsCost(card, drawnOf(others.filter((r) => r.card === card))),
+  );
+  return costs.reduce<number | null>((s, c) => (s === null || c === null ? null : s + c), 0);
+}
+
 function outcomeFrom(job: Job, cold: number | null): Outcome {
   const own = ownRounds(job);
+  const { laid } = job;
+  const heatAt = laid.ok ? laid.slots.find((s) => s.step === 'heat')?.from : undefined;
   return {
     heldC: job.work.heldC,
     heldForTimeC: cold === null ? null : job.work.heldC,
@@ -73,8 +108,10 @@ function outcomeFrom(job: Job, cold: number | null): Outcome {
     readyMin: job.laid.ok ? job.laid.readyMin : Infinity,
     batches: own.reduce((s, r) => s + r.batches.length, 0),
     chose: own.some((r) => r.batching.chose !== null),
-    drawn: own.reduce((s, r) => s + r.draw, 0),
-    packIds: own.flatMap((r) => (r.packIds ? [[...r.packIds]] : []))[0] ?? null,
+    ...drawnOf(own),
+    secondsCost: secondsCostOf(job),
+    labourMin: laid.ok ? laid.slots.reduce((s, x) => s + (x.to - x.from) * x.people, 0) : 0,
+    heatMin: laid.ok && heatAt !== undefined ? laid.readyMin - heatAt : 0,
   };
 }
 

@@ -15,47 +15,58 @@ export interface Criterion {
   of: (match: CardMatch) => number | null;
 }
 
-/** What the order of systems is made of: all of it visible, none of it hidden. */
+/** Days of a year, for what a repair costs in one. */
+export const YEAR_DAYS = 365;
+
+/** What a repair costs for each year that it is expected to last; null where one of the two is not known. */
+export const costAYear = ({ totalCost, lifeDays }: CardMatch): number | null =>
+  totalCost === null ? null : (totalCost / lifeDays) * YEAR_DAYS;
+
+/**
+ * What the order of systems is made of: all of it visible, none of it hidden. Among those with enough reserve one
+ * decides by itself: what a year costs where it must last, how soon it runs where it is a stop-gap. The others count
+ * for whoever gives them weight.
+ */
 export const criteria: Criterion[] = [
   {
-    id: 'margin',
-    name: 'Tightest margin',
-    quantity: 'percent',
-    better: 'more',
-    weight: { lasting: 0.3, stopgap: 0.15 },
-    of: (m) => m.marginPct,
-  },
-  {
-    id: 'life',
-    name: 'Expected life',
-    quantity: 'time',
-    better: 'more',
-    weight: { lasting: 0.35, stopgap: 0.1 },
-    of: (m) => m.lifeDays * DAY_MIN,
+    id: 'year',
+    name: 'Cost a year of its life',
+    quantity: 'money',
+    better: 'less',
+    weight: { lasting: 1, stopgap: 0 },
+    of: costAYear,
   },
   {
     id: 'ready',
     name: 'Time to service',
     quantity: 'time',
     better: 'less',
-    weight: { lasting: 0.1, stopgap: 0.4 },
-    of: (m) => m.readyMin,
+    weight: { lasting: 0, stopgap: 1 },
+    of: (m) => m.serviceMin,
   },
   {
-    id: 'material',
-    name: 'Material',
-    quantity: 'money',
-    better: 'less',
-    weight: { lasting: 0.1, stopgap: 0.1 },
-    of: (m) => m.materialCost,
+    id: 'life',
+    name: 'Expected life',
+    quantity: 'time',
+    better: 'more',
+    weight: { lasting: 0, stopgap: 0 },
+    of: (m) => m.lifeDays * DAY_MIN,
   },
   {
-    id: 'downtime',
-    name: 'Downtime',
+    id: 'cost',
+    name: 'Cost in all',
     quantity: 'money',
     better: 'less',
-    weight: { lasting: 0.15, stopgap: 0.25 },
-    of: (m) => m.downtimeCost,
+    weight: { lasting: 0, stopgap: 0 },
+    of: (m) => m.totalCost,
+  },
+  {
+    id: 'margin',
+    name: 'Tightest margin',
+    quantity: 'percent',
+    better: 'more',
+    weight: { lasting: 0, stopgap: 0 },
+    of: (m) => m.marginPct,
   },
 ];
 
@@ -83,16 +94,23 @@ export interface Scored {
   }[];
 }
 
-const ORDER = { fits: 0, if: 1, no: 2 };
-
 /** Less reserve than this is none: a limit is met, and not more, percent. */
 const NO_RESERVE_PCT = 0.01;
+/** From this on there is reserve enough, and more of it decides nothing, percent. */
+export const ENOUGH_PCT = 10;
 /** Whether a card that fits stands at a limit of its service. */
 export const atItsLimit = ({
   verdict,
   marginPct,
 }: Pick<CardMatch, 'verdict' | 'marginPct'>): boolean =>
   verdict !== 'no' && marginPct < NO_RESERVE_PCT;
+
+/** Where a match stands before anything is weighed: with reserve enough, with some, with none, or out. */
+function tier(match: CardMatch): number {
+  if (match.verdict === 'no') return 3;
+  if (atItsLimit(match)) return 2;
+  return match.marginPct < ENOUGH_PCT ? 1 : 0;
+}
 
 /** Share of the best: 1 for the best value among those compared, 0 for what is not known. */
 function shareOfBest(values: (number | null)[], better: 'more' | 'less'): number[] {
@@ -105,7 +123,17 @@ function shareOfBest(values: (number | null)[], better: 'more' | 'less'): number
   return values.map((v) => (v === null ? 0 : v <= 0 ? 1 : least / v));
 }
 
-/** Orders matches: verdict first, then those with some reserve, then the weighted criteria of the intent. Ties keep the card order. */
+/** What settles a tie: time to service among what costs the same a year, money among what is as quick. */
+const tieBreak: Record<Intent, (match: CardMatch) => number> = {
+  lasting: (match) => match.serviceMin ?? Infinity,
+  stopgap: (match) => match.totalCost ?? Infinity,
+};
+const apart = (a: number, b: number): number => (a === b ? 0 : a < b ? -1 : 1);
+
+/**
+ * Orders matches: what does not fit last, then by reserve, then by the weighted criteria of the intent. A condition is
+ * in the money and the minutes that it takes to meet it, so it needs no place of its own. Ties keep the card order.
+ */
 export function rank(matches: CardMatch[], intent: Intent, own?: Weights): Scored[] {
   const weights = weightsOf(intent, own);
   const columns = criteria.map((c) => {
@@ -125,9 +153,9 @@ export function rank(matches: CardMatch[], intent: Intent, own?: Weights): Score
   });
   return scored.sort(
     (p, q) =>
-      ORDER[p.match.verdict] - ORDER[q.match.verdict] ||
-      Number(atItsLimit(p.match)) - Number(atItsLimit(q.match)) ||
-      q.score - p.score,
+      tier(p.match) - tier(q.match) ||
+      q.score - p.score ||
+      apart(tieBreak[intent](p.match), tieBreak[intent](q.match)),
   );
 }
 
@@ -135,13 +163,9 @@ const money = (x: number) => q(Math.abs(x), 'money');
 /** Less than this apart two sums of money are the same. */
 const SAME_MONEY = 0.5;
 
-/** Material and downtime of a card together; null where one is not known. */
-const costOf = ({ materialCost, downtimeCost }: CardMatch): number | null =>
-  materialCost === null || downtimeCost === null ? null : materialCost + downtimeCost;
-
 /** What `first` costs more or less than `second`, as the end of a sentence. */
 function costPart(first: CardMatch, second: CardMatch): Message {
-  const [own, theirs] = [costOf(first), costOf(second)];
+  const [own, theirs] = [first.totalCost, second.totalCost];
   if (own === null || theirs === null || Math.abs(own - theirs) < SAME_MONEY) return m('');
   return m('; it costs {by} {more, select, yes {more} other {less}}', {
     by: money(own - theirs),
@@ -157,21 +181,23 @@ export function whyFirst(
 ): Message | null {
   if (!second) return null;
   const { code } = second.match.card;
-  const { verdict } = second.match;
-  if (first.match.verdict !== verdict)
-    return m('{code} {verdict, select, if {only fits with a condition} other {does not fit}}', {
-      code,
-      verdict,
-    });
-  if (atItsLimit(second.match) && !atItsLimit(first.match))
-    return m('{code} stands at its limit', { code });
+  if (second.match.verdict === 'no') return m('{code} does not fit', { code });
+  if (tier(first.match) < tier(second.match))
+    return m(
+      '{code} {limit, select, yes {stands at its limit} other {has {spare} to spare where it is tightest}}',
+      {
+        code,
+        limit: atItsLimit(second.match) ? 'yes' : 'no',
+        spare: q(second.match.marginPct, 'percent'),
+      },
+    );
   const cost = costPart(first.match, second.match);
   const [own, theirs] = [first.match, second.match];
-  if (intent === 'stopgap' && own.readyMin !== null && theirs.readyMin !== null)
+  if (intent === 'stopgap' && own.serviceMin !== null && theirs.serviceMin !== null)
     return m('it is back in {own}, {code} in {theirs}{cost}', {
-      own: minutes(own.readyMin),
+      own: minutes(own.serviceMin),
       code,
-      theirs: minutes(theirs.readyMin),
+      theirs: minutes(theirs.serviceMin),
       cost,
     });
   return m(

@@ -14,16 +14,28 @@ export const NextOption = z.strictObject({
 });
 export type NextOption = z.infer<typeof NextOption>;
 
+/** The same with what its total is made of: packs, people and what must be met, the stop. */
+export interface Next extends NextOption {
+  material: number;
+  work: number;
+  downtime: number;
+}
+
 /** The next option’s figures, to be set beside this one’s. Money in the site’s currency. */
-export function nextFigures(
-  next: (NextOption & { material: number; downtime: number }) | null,
-  unit: string,
-): Figure[] {
+export function nextFigures(next: Next | null, unit: string): Figure[] {
   if (!next) return [];
   const source = `card ${next.code}`;
   return [
-    figureOf('next.total', `${next.code}, material and downtime`, next.total, 'money', [
+    figureOf('next.total', `${next.code}, the job`, next.total, 'money', [
       line('€m', 'material', 'cheapest packs', next.material, unit, source),
+      line(
+        '€w',
+        'people, heater, what must be met',
+        'its own schedule, the site’s rates',
+        next.work,
+        unit,
+        'site',
+      ),
       line(
         '€d',
         'downtime',
@@ -32,7 +44,7 @@ export function nextFigures(
         unit,
         'asset',
       ),
-      line('€', 'in all', '€m + €d', next.total, unit),
+      line('€', 'in all', '€m + €w + €d', next.total, unit),
     ]),
     figureOf('next.ready', `${next.code}, back in service in`, next.readyMin, 'time', [
       line('t', 'ready', 'its own schedule', next.readyMin, 'min', source),

@@ -18,7 +18,7 @@ import { suppliesOf } from '../work/supplies';
 import { crewOf, type WorkContext } from '../work/work';
 import { approversOf, cautionsOf, gearOf } from './cautions';
 import { checkPlan } from './check';
-import { costFigures, nextFigures, type NextOption } from './costs';
+import { costFigures, nextFigures, type Next } from './costs';
 import { figuresOf, mainRoundOf } from './figures';
 import {
   heatFigures,
@@ -33,11 +33,7 @@ import { CORE_VERSION, type Plan, type PlanRound } from './plan';
 export type PlanResult = { ok: true; plan: Plan } | { ok: false; why: Message };
 
 /** The best of the other cards for the same job: it fits, and costs the least in all. */
-function nextOption(
-  match: CardMatch,
-  survey: Survey,
-  context: WorkContext,
-): (NextOption & { material: number; downtime: number }) | null {
+function nextOption(match: CardMatch, survey: Survey, context: WorkContext): Next | null {
   const { site, demand } = match.work;
   const run = { demand, jobOf: jobAlone };
   const others = (context.library ?? []).filter(
@@ -46,17 +42,18 @@ function nextOption(
   );
   const options = others.flatMap((card) => {
     const other = judge(survey, card, site, context, run);
-    if (other.verdict === 'no' || other.readyMin === null) return [];
-    const { materialCost, downtimeCost, readyMin, lifeDays } = other;
+    const { totalCost, materialCost, downtimeCost, serviceMin, lifeDays } = other;
+    if (other.verdict === 'no' || totalCost === null || serviceMin === null) return [];
     const [material, downtime] = [materialCost ?? 0, downtimeCost ?? 0];
     return [
       {
         code: card.code,
         name: card.name,
-        total: material + downtime,
+        total: totalCost,
         material,
         downtime,
-        readyMin,
+        work: totalCost - material - downtime,
+        readyMin: serviceMin,
         lifeDays,
       },
     ];

@@ -3,7 +3,7 @@ import { fillKind } from '../materials/card';
 import { SLOPE_NAMES } from '../materials/words';
 import { m, mm, q } from '../message/message';
 import { crackRoute } from '../work/crack';
-import { atLeast, atMost, fits, fitsIf, no, relaxBy, type Rule } from './rule';
+import { atLeast, atMost, fits, fitsBuilt, fitsIf, no, relaxBy, type Rule } from './rule';
 
 /** Concrete’s own expansion, a degree. */
 const EXPANSION_PER_C = 1e-5;
@@ -207,16 +207,16 @@ export const buildRules: Rule[] = [
           against: { ...against, limit: maxTotalMm },
         });
       if (!atLeast(shallow, minMm) && !card.sheet)
-        return fitsIf(
+        return fitsBuilt(
           () => m('undercut to {least}', given),
           () => m('It is {shallow} deep; {least} is the least that holds.', given),
-          { against: { ...against, value: shallow, limit: minMm, sense: 'min' }, planned: true },
+          { ...against, value: shallow, limit: minMm, sense: 'min' },
         );
       if (coats > leastCoats)
-        return fitsIf(
+        return fitsBuilt(
           () => m('built in {coats} coats', { coats }),
           () => m('{slope}, one coat holds {each}; it is {deep}.', { slope, ...given }),
-          { against, planned: true },
+          against,
         );
       return fits(
         () =>

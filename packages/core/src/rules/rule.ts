@@ -40,6 +40,8 @@ export interface Judgement {
   against?: Against;
   /** What must be held to, for `if`: carried into the plan. */
   condition?: Message;
+  /** How it is built, for `fits`, where that is more than one coat of one batch: the plan does it, in its own minutes. */
+  build?: Message;
   relax?: Relax;
   /** Who must approve it by name. */
   who?: Permission;
@@ -90,12 +92,23 @@ class Lazily implements Judgement {
   }
 
   get condition(): Message | undefined {
+    return this.verdict === 'if' ? this.written() : undefined;
+  }
+
+  get build(): Message | undefined {
+    return this.verdict === 'fits' ? this.written() : undefined;
+  }
+
+  private written(): Message | undefined {
     return this.terms === undefined ? undefined : written(this.terms);
   }
 }
 
 export const fits = (because: Words, against?: Against): Judgement =>
   new Lazily('fits', because, against ? { against } : NOTHING);
+/** Fits, built in a way that the plan sees to. */
+export const fitsBuilt = (build: Words, because: Words, against: Against): Judgement =>
+  new Lazily('fits', because, { against }, build);
 export const fitsIf = (condition: Words, because: Words, more: More = NOTHING): Judgement =>
   new Lazily('if', because, more, condition);
 export const no = (because: Words, more: More = NOTHING): Judgement =>

@@ -21,6 +21,7 @@ export const serviceRules: Rule[] = [
     id: 'wear',
     name: 'Wear',
     question: 'Does it stand this wear?',
+    strength: true,
     judge: ({ card, survey, demand }) => {
       const { wear } = demand.service;
       if (wear === 'none') return fits('Little wear here.');
@@ -104,13 +105,14 @@ export const serviceRules: Rule[] = [
     id: 'flex',
     name: 'Flexing',
     question: 'Does it bend with what it is on?',
+    strength: true,
     judge: ({ card, demand }) => {
       if (!demand.flexes) return fits('It does not flex.');
       const { flex } = card.service;
       const because = m('Flexing: the card is {word}.', { word: RATINGS[flex] ?? 'none' });
       const against = {
         value: flex,
-        limit: STANDS,
+        limit: STANDS_A_WHILE,
         quantity: 'count' as const,
         sense: 'min' as const,
       };

@@ -27,6 +27,11 @@ export const SiteSettings = z.strictObject({
   bareMinutes: z.number().min(15).max(2880).default(480),
   /** Most people at one repair. */
   crew: z.int().min(1).max(20).default(4),
+  /** Until somebody who must allow it has decided, and what asking costs. */
+  leaveMinutes: z.number().min(0).max(43_200).default(240),
+  leaveCost: z.number().min(0).max(1e6).default(200),
+  /** To see to a condition that no step of the plan does by itself, minutes. */
+  termMinutes: z.number().min(0).max(1440).default(20),
   /** A heater and its power, an hour. */
   heaterPerHour: z.number().min(0).max(1000).default(6),
   /** Hours of the day in which people work, by the site’s clock; null: round the clock. */

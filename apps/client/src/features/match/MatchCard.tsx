@@ -69,6 +69,12 @@ function decision(
   return { lead: 'At its limit. ', rest: `${tight?.rule.name ?? 'It'}: nothing to spare.` };
 }
 
+/** How it is built, where that is more than one coat of one batch. */
+const built = ({ match }: Scored, sentence: (message: Message) => string): string =>
+  match.verdict === 'no'
+    ? ''
+    : match.judged.flatMap((j) => (j.build ? [sentence(j.build)] : [])).join('; ');
+
 interface MatchCardProps {
   scored: Scored;
   selected: boolean;
@@ -97,6 +103,7 @@ export function MatchCard({
   const [open, setOpen] = useState(false);
   const figures = useMemo(() => previewFigures(match, units), [match, units]);
   const { lead, rest } = decision(scored, verdict === 'if' ? say : tell);
+  const how = built(scored, say);
   const turnable = match.judged.filter((j) => j.verdict !== 'fits' && j.relax);
   return (
     <View
@@ -146,11 +153,12 @@ export function MatchCard({
         </View>
         <View className="flex-row flex-wrap gap-x-4">
           {parts
-            .filter((p) => p.value !== null && p.id !== 'margin')
+            .filter((p) => p.value !== null && figures[p.id])
             .map((p) => (
               <FigureText key={p.id} figure={figures[p.id]} label={p.name.toLowerCase()} />
             ))}
         </View>
+        {how ? <Txt>It is {how}.</Txt> : null}
         {why ? <Txt as="inline">First: {say(why)}.</Txt> : null}
         {onCompare || compared ? (
           <CheckBox
@@ -197,6 +205,7 @@ export function MatchCard({
           <Txt as="label">
             Order: {score.toFixed(2)} ={' '}
             {parts
+              .filter((p) => p.weight > 0)
               .map((p) => `${p.name.toLowerCase()} ${p.score.toFixed(2)} × ${p.weight}`)
               .join(' + ')}
           </Txt>
