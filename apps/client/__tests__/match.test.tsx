@@ -61,7 +61,7 @@ test('weights are moved, kept as the person’s own, and given back', () => {
   const store = show(<Weighing intent="lasting" />);
   fireEvent.press(screen.getByText('What counts'));
   fireEvent.press(screen.getByTestId('weight-life-more'));
-  expect(store.getState().settings.weights.lasting?.life).toBeCloseTo(0.4, 6);
+  expect(store.getState().settings.weights.lasting?.life).toBeCloseTo(0.05, 6);
   expect(screen.getByText('What counts: your own weights')).toBeTruthy();
   fireEvent.press(screen.getByTestId('weights-reset'));
   expect(store.getState().settings.weights.lasting).toBeUndefined();

@@ -59,6 +59,7 @@ export const card: SystemCard = {
   },
   ambient: { minAboveDewC: 3, maxRhPct: 85, minSurfaceC: 5, maxSurfaceC: 45 },
   damp: 'dry',
+  approvals: [],
   substrates: [
     { material: 'cast-iron', lasting: 'Sa 2½', stopgap: 'St 3', profileUm: { min: 60, max: 100 } },
     {
@@ -81,6 +82,8 @@ export const card: SystemCard = {
     sliding: 3,
     erosion: 3,
     impact: 2,
+    cavitation: 1,
+    strains: [],
     flex: 0,
     movementPct: 0.5,
     pressureBar: 10,
@@ -135,8 +138,9 @@ export const survey: SurveyOf<'F2'> = {
   asset: { id: null, tag: 'P-1', name: 'Test pump', position: '', costPerHour: 600 },
   intent: 'lasting',
   damages: [{ shape: 'flat', lengthMm: 200, widthMm: 100, depthMm: 10, wallMm: 40 }],
-  parent: { material: 'cast-iron', salts: false, machined: false },
-  service: { medium: 'water', concPct: null, ph: 7, mediumC: 40, wear: 'none' },
+  parent: { material: 'cast-iron', skin: 'bare', salts: false, machined: false },
+  duty: { pressureBar: null, cycles: false, vibrates: false, heatCycles: false },
+  service: { medium: 'water', concPct: null, ph: 7, mediumC: 40, wear: 'none', approval: 'none' },
   surface: { damp: 'dry', slope: 'level' },
   past: {
     old: 'none',
@@ -151,7 +155,14 @@ export const survey: SurveyOf<'F2'> = {
     partMin: null,
   },
   window: { downMin: 24 * 60, startAt: '2026-11-24T08:00:00Z' },
-  site: { area: 'safe', tools: 'blast', nearby: 'none', closed: false, outdoors: false },
+  site: {
+    area: 'safe',
+    tools: 'blast',
+    nearby: 'none',
+    ignition: 'stopped',
+    closed: false,
+    outdoors: false,
+  },
   readings: { airC: 20, rhPct: 50, surfaceC: 20 },
 };
 

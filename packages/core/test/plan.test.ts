@@ -75,8 +75,8 @@ test('a shaft seat leaves material on for the tool, and waits for full load', ()
   const plan = made({
     ...survey,
     damages: [{ shape: 'seat', finishedDiameterMm: 80, wornDiameterMm: 76, lengthMm: 50 }],
-    parent: { material: 'carbon-steel', salts: false, machined: true },
-    service: { medium: 'oil', concPct: null, ph: 7, mediumC: 60, wear: 'sliding' },
+    parent: { ...survey.parent, material: 'carbon-steel', machined: true },
+    service: { ...survey.service, medium: 'oil', mediumC: 60, wear: 'sliding' },
   });
   const net = (Math.PI * 50 * (82 ** 2 - 76 ** 2)) / 4 / 1000;
   const profile = (Math.PI * 76 * 50 * 0.05) / 1000;

@@ -1,10 +1,13 @@
 import { demandOfSurvey } from '../src/families/registry';
 import { jobFrom, workFor } from '../src/job/job';
+import { judge } from '../src/match/match';
 import { m } from '../src/message/message';
+import { word } from '../src/message/word';
 import { costFigures } from '../src/plan/costs';
 import { makePlan } from '../src/plan/make';
 import { drawPacks, type Lot } from '../src/work/draw';
-import { aidFor, suppliesOf } from '../src/work/supplies';
+import { aidFor, aidProblem } from '../src/work/aids';
+import { suppliesOf } from '../src/work/supplies';
 import { weatherFor, windowsIn } from '../src/work/weather';
 import { checkWeighed, partsFor, waterPerBag, weighing } from '../src/work/weighing';
 import type { AidCard, SystemCard } from '../src/materials/card';
@@ -153,6 +156,7 @@ describe('aids and costs', () => {
     ppe: ['gloves'],
     mustNotTouch: [],
     spoils: [],
+    notOn: [],
   };
 
   const worked = (s = survey) =>
@@ -182,7 +186,34 @@ describe('aids and costs', () => {
       picks: [],
     });
     expect(used.map((c) => c.code)).toEqual(['R-100', 'A-101']);
-    expect(aidFor([aid], 'etch')).toBeNull();
+    expect(aidFor(work, 'etch')).toBeNull();
+    expect(aidProblem(work, 'etch')).toBeNull();
+  });
+
+  test('an aid that burns gives way where nothing may burn; where none may be used the card is out', () => {
+    const burns = { ...aid, flammable: true };
+    const wet = { ...aid, flammable: false, code: 'A-102', name: 'Water wipe' };
+    const hot = { ...survey, site: { ...survey.site, ignition: 'stays' as const } };
+    const zoned = { ...survey, site: { ...survey.site, area: 'zone-1' as const } };
+    const at = (s: typeof survey, library: AidCard[]) => ({
+      context: { library },
+      survey: s,
+      demand: demandOfSurvey(s, site),
+    });
+    expect(aidFor(at(survey, [burns, wet]), 'wipe')?.code).toBe('A-101');
+    for (const s of [hot, zoned]) {
+      expect(aidFor(at(s, [burns, wet]), 'wipe')?.code).toBe('A-102');
+      expect(aidProblem(at(s, [burns, wet]), 'wipe')).toBeNull();
+      expect(word(aidProblem(at(s, [burns]), 'wipe') ?? m(''))).toMatch(
+        /^No last wipe for here. A-101 burns/,
+      );
+    }
+    const rusts: AidCard = { ...wet, notOn: ['cast-iron'] };
+    expect(word(aidProblem(at(survey, [rusts]), 'wipe') ?? m(''))).toMatch(
+      /may not touch cast iron/,
+    );
+    const match = judge(hot, card, site, { library: [burns] });
+    expect(match.judged.filter((j) => j.verdict === 'no').map((j) => j.rule.id)).toEqual(['aids']);
   });
 
   test('coats count: twice over takes twice as much', () => {

@@ -4,11 +4,11 @@ import type { Stage } from './stages';
 
 /** A survey of one family without its asset; what was asked later has a usual answer and may be left out. */
 export type Part<S extends Survey> = S extends Survey
-  ? Omit<S, 'version' | 'asset' | 'service' | 'past' | 'site'> &
-      Partial<Pick<S, 'service'>> & {
-        past?: Partial<S['past']>;
-        site: Omit<S['site'], 'outdoors'> & { outdoors?: boolean };
-      }
+  ? Pick<S, 'family' | 'intent' | 'damages'> & {
+      [G in Exclude<keyof S, 'version' | 'asset' | 'family' | 'intent' | 'damages'>]?: Partial<
+        S[G]
+      >;
+    }
   : never;
 /** A survey without its asset, of any family. */
 export type SurveyPart = Part<Survey>;

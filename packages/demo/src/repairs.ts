@@ -8,7 +8,7 @@ export interface DemoRepair {
   cardCode: string;
   /** Hours before the seeding at which the survey was made. */
   hoursAgo: number;
-  survey: Part<SurveyOf<'F2'>> & Pick<SurveyOf<'F2'>, 'service'>;
+  survey: Part<SurveyOf<'F2'>>;
   /** For closed ones: what the inspector wrote. */
   statement?: string;
 }
@@ -21,7 +21,7 @@ const site = {
   tools: 'blast',
   nearby: 'none',
   closed: false,
-} satisfies Rebuild['site'];
+} as const;
 const readings = { airC: 18.5, rhPct: 56, surfaceC: 17.4 } satisfies Rebuild['readings'];
 const lime = {
   medium: 'lime-milk',
@@ -29,7 +29,7 @@ const lime = {
   ph: 12.6,
   mediumC: 62,
   wear: 'erosion',
-} satisfies Rebuild['service'];
+} as const;
 const down = (downMin: number) => ({ downMin, startAt: '2000-01-01T00:00:00Z' });
 
 const usual: Rebuild = {

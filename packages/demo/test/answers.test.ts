@@ -24,6 +24,11 @@ const MAY_CHANGE_NOTHING: Record<string, string> = {
   'F3 chip damages.0.wallMm': 'counts where a working load is carried; else it is drawn to scale',
   'F13 damages.0.wallMm': 'drawn to scale in the section; what sets under water lies on it',
   'F14 film damages.0.wallMm': 'drawn to scale in the section; a film goes no way into it',
+  'F6 belt.carcass=steel': 'counts where it is cut across or lies bare: tried in found.test',
+  'F8 site.ignition=stays': 'nothing that burns is used on a floor crack',
+  'F10 site.ignition=stays': 'nothing that burns is used on a yard crack',
+  'F11 site.ignition=stays': 'nothing that burns is used at a wall crack',
+  'F13 site.ignition=stays': 'nothing that burns is used under water',
   'F5 surface.slope=vertical': 'plies are held by roller and compression film at any slope',
   'F5 surface.slope=overhead': 'plies are held by roller and compression film at any slope',
 };

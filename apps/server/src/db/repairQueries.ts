@@ -8,6 +8,7 @@ import type {
   Review,
   Signoff,
 } from '@kelmot/contract';
+import { Survey } from '@kelmot/core';
 import { and, asc, desc, eq, ilike, inArray, isNull, lt, or, sql, type SQL } from 'drizzle-orm';
 import type { Db, Tx } from './client';
 import { users } from './people';
@@ -90,7 +91,8 @@ export async function readRepair(db: Db | Tx, id: string): Promise<RepairView | 
   return {
     ...headOf(repair),
     assetId: repair.assetId,
-    survey: repair.survey,
+    // Parsed again: one saved before a question was there takes what it was not asked as usual.
+    survey: Survey.parse(repair.survey),
     plan: current ? { id: current.id, number: current.number, body: current.body } : null,
     readings: ofPlan.readings.map(({ row, person }): Reading => ({
       id: row.id,

@@ -25,8 +25,21 @@ export interface SurveySpec<S extends z.ZodType = z.ZodType> {
   schema: S;
   demand: (survey: z.output<S>, site: SiteSettings) => Demand;
 }
-/** Binds a family's demand to the survey its own schema gives. */
-export const surveyOf = <S extends z.ZodType>(spec: SurveySpec<S>): SurveySpec<S> => spec;
+/** Binds a family's demand to the survey its own schema gives, and takes in what its fields usually are. */
+export const surveyOf = <S extends z.ZodType>(spec: SurveySpec<S>): SurveySpec<S> => ({
+  ...spec,
+  usual: { ...usualOf(spec.groups), ...spec.usual },
+});
+
+/** The usual answers that fields bring themselves, by path. */
+const usualOf = (groups: readonly Group[]): Record<string, string> =>
+  Object.fromEntries(
+    groups.flatMap(({ id, fields }) =>
+      Object.entries(fields).flatMap(([key, { usual }]) =>
+        usual === undefined ? [] : [[`${id}.${key}`, usual]],
+      ),
+    ),
+  );
 
 /** How it is done: rounds and steps in the order people work, and what it needs besides. */
 export interface Method<S> {

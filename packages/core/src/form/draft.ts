@@ -83,7 +83,9 @@ function fieldsOf(familyId: string, shapes: readonly string[]): Placed[] {
 type Read = { value: unknown } | { message: string };
 
 /** Reads one field from its text: its value in base units, or what is wrong with it, with the range. */
-export function readField(field: Field, text: string | undefined, system: UnitSystem): Read {
+export function readField(field: Field, typed: string | undefined, system: UnitSystem): Read {
+  // A draft kept since before the question was there has no text for it: it is answered as usual.
+  const text = typed || field.usual;
   if (field.kind === 'flag') return { value: text === 'yes' };
   if (field.kind === 'choice') {
     return field.options.some((o) => o.value === text)

@@ -3,6 +3,7 @@ import { PURPOSE_NAMES } from '../materials/words';
 import { m, type Message } from '../message/message';
 import { placeRules } from '../rules/place';
 import { fits, no, type Judgement, type Rule, type Verdict } from '../rules/rule';
+import { approvedRule } from '../rules/found';
 import { mediumRules } from '../rules/medium';
 import { surfaceRules } from '../rules/surface';
 import type { SurveyBase } from '../survey/common';
@@ -16,6 +17,7 @@ const SHARED: readonly Rule[] = [
   ...pick(placeRules, 'nearby', 'ventilation', 'size'),
   ...pick(surfaceRules, 'substrate', 'damp', 'ambient'),
   ...mediumRules,
+  approvedRule,
 ];
 const MEANT = pick(placeRules, 'intent');
 
@@ -45,6 +47,9 @@ function demandFor(demand: Demand, need: SecondNeed): Demand {
     wrap: null,
     sheets: [],
     pressureBar: 0,
+    approval: need.wetted ? demand.approval : null,
+    strains: [],
+    soft: false,
     crack: null,
     flexes: false,
     machined: false,

@@ -33,6 +33,13 @@ export const jobRules: Rule<JudgedJob>[] = [
     },
   },
   {
+    id: 'aids',
+    name: 'Cleaners',
+    question: 'May its cleaners and release agents be used here?',
+    judge: ({ aidProblem }) =>
+      aidProblem ? no(aidProblem) : fits('What it is cleaned and kept off with may be used here.'),
+  },
+  {
     id: 'batches',
     name: 'Batches',
     question: 'Can it be mixed and placed inside its working life?',

@@ -3,7 +3,9 @@ import { sharedByReads } from '../calc/reads';
 import { jobFrom, jobWarmC, workFor, type Job, type JobAsk } from '../job/job';
 import type { SystemCard } from '../materials/card';
 import { kitPick } from '../mix/kitPick';
+import type { Message } from '../message/message';
 import { warmedTo } from '../rules/ambient';
+import { aidProblem } from '../work/aids';
 import type { Round } from '../work/round';
 
 /** What a job comes to, in figures alone: all that its verdicts and its place in the order hang on. */
@@ -23,6 +25,8 @@ export interface Outcome {
   chose: boolean;
   drawn: number;
   packIds: readonly string[] | null;
+  /** Why an aid that it needs may not be used here; null where all may. */
+  aidProblem: Message | null;
   /** Packs of the second materials, the cheapest that hold enough; null where one cannot be bought. */
   secondsCost: number | null;
   /** Minutes of all its people, and of the heater. */
@@ -96,6 +100,12 @@ function secondsCostOf({ draft, work }: Job): number | null {
   return costs.reduce<number | null>((s, c) => (s === null || c === null ? null : s + c), 0);
 }
 
+const aidProblemOf = ({ draft, work }: Job): Message | null =>
+  draft.needs.reduce<Message | null>(
+    (found, need) => found ?? (need.kind === 'aid' ? aidProblem(work, need.use) : null),
+    null,
+  );
+
 function outcomeFrom(job: Job, cold: number | null): Outcome {
   const own = ownRounds(job);
   const { laid } = job;
@@ -109,6 +119,7 @@ function outcomeFrom(job: Job, cold: number | null): Outcome {
     batches: own.reduce((s, r) => s + r.batches.length, 0),
     chose: own.some((r) => r.batching.chose !== null),
     ...drawnOf(own),
+    aidProblem: aidProblemOf(job),
     secondsCost: secondsCostOf(job),
     labourMin: laid.ok ? laid.slots.reduce((s, x) => s + (x.to - x.from) * x.people, 0) : 0,
     heatMin: laid.ok && heatAt !== undefined ? laid.readyMin - heatAt : 0,

@@ -5,7 +5,7 @@ import { Laminate } from '../wrap/laminate';
 import { Mix, placedDensity } from './mix';
 import { PREP_GRADES, SUBSTRATES } from './substrates';
 import { CHEMISTRIES, HAZARDS } from './hazards';
-import { DAMP, MEDIA, NEARBY, PERMISSIONS, PURPOSES, SLOPES } from './words';
+import { APPROVALS, DAMP, MEDIA, NEARBY, PERMISSIONS, PURPOSES, SLOPES, STRAINS } from './words';
 
 const mm = () => z.number().gt(0).max(10000);
 const celsius = () => z.number().min(-60).max(400);
@@ -80,6 +80,9 @@ const Service = z.strictObject({
   sliding: rating(),
   erosion: rating(),
   impact: rating(),
+  cavitation: rating().default(1),
+  /** Ways of being loaded that it is made for, besides its figures. */
+  strains: z.array(z.enum(STRAINS)).default([]),
   flex: rating(),
   /** Movement a filled gap stands, percent of its width. */
   movementPct: z.number().min(0).max(200),
@@ -126,6 +129,12 @@ export const SystemCard = z.strictObject({
   }),
   ambient: z.strictObject(gateLimits),
   damp: z.enum(DAMP),
+  /** What it is approved for, and the certificate that says so. */
+  approvals: z
+    .array(
+      z.strictObject({ for: z.enum(APPROVALS), certificate: z.string().trim().min(1).max(80) }),
+    )
+    .default([]),
   substrates: z.array(PrepFor).min(1),
   service: Service,
   postCure: z
@@ -206,6 +215,8 @@ export const AidCard = z.strictObject({
   summary: z.string().max(200),
   use: z.enum(AID_USES),
   example: z.boolean(),
+  /** Parents that it may not touch. */
+  notOn: z.array(z.enum(SUBSTRATES)).default([]),
   flashOffMinutes: z.number().min(0),
   coverageM2L: z.number().gt(0),
   packs: z.array(Pack).min(1),
@@ -216,6 +227,7 @@ export const AidCard = z.strictObject({
   spoils: z.array(z.enum(NEARBY)),
 });
 export type AidCard = z.infer<typeof AidCard>;
+export type AidCardInput = z.input<typeof AidCard>;
 
 export const Card = z.discriminatedUnion('role', [SystemCard, AidCard]);
 export type Card = z.infer<typeof Card>;

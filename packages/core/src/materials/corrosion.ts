@@ -1,6 +1,6 @@
 import { m, q, type Message } from '../message/message';
 import { SUBSTRATE_NAMES, type Substrate } from './substrates';
-import { MEDIUM_NAMES, type Medium } from './words';
+import { DRY_MEDIA, MEDIUM_NAMES, type Medium } from './words';
 
 /** What meets a parent in service, as far as it may eat it. */
 interface Met {
@@ -36,15 +36,20 @@ const EATEN: {
     when: ({ medium }) => medium === 'brine',
   },
   { by: 'chlorides', parents: ['stainless'], when: ({ medium }) => medium === 'brine' },
+  {
+    by: 'food',
+    parents: ['concrete', 'masonry'],
+    when: ({ medium }) => medium === 'fatty-acid' || medium === 'sugar',
+  },
 ];
 
 /** Why the bare parent round a repair would go on corroding in what it meets; null where it stands it. */
 export function eaten(parent: Substrate, met: Met): Message | null {
-  if (met.medium === 'air' || met.medium === 'oil') return null;
+  if (DRY_MEDIA.includes(met.medium)) return null;
   const found = EATEN.find((e) => e.parents.includes(parent) && e.when(met));
   if (!found) return null;
   return m(
-    '{by, select, alkali {Alkali} acid {Acid} salt {Salt} other {Chlorides}} in {medium} (pH {ph}) {by, select, chlorides {pit} other {eats}} bare {parent}: it would go on round the repair.',
+    '{by, select, alkali {Alkali} acid {Acid} salt {Salt} food {What is sour or sweet} other {Chlorides}} in {medium} (pH {ph}) {by, select, chlorides {pit} other {eats}} bare {parent}: it would go on round the repair.',
     {
       by: found.by,
       medium: MEDIUM_NAMES[met.medium].toLowerCase(),

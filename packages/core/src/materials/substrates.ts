@@ -33,6 +33,10 @@ const byId = new Map<Substrate, (typeof SUBSTRATE_TABLE)[number]>(
   SUBSTRATE_TABLE.map((s) => [s.id, s]),
 );
 
+/** Plastics that no adhesive wets: what is laid on them holds by its grip alone. */
+const UNBONDABLE: readonly Substrate[] = ['pe', 'pp'];
+export const bondsTo = (id: Substrate): boolean => !UNBONDABLE.includes(id);
+
 /** A parent material by its id. */
 export const substrate = (id: Substrate) => byId.get(id) as (typeof SUBSTRATE_TABLE)[number];
 export const prepKindOf = (id: Substrate): PrepKind => substrate(id).kind;

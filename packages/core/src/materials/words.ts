@@ -26,6 +26,8 @@ export const MEDIA = [
   'mineral-acid',
   'soil-slurry',
   'brine',
+  'fatty-acid',
+  'sugar',
   'oil',
   'air',
 ] as const;
@@ -39,6 +41,8 @@ export const MEDIUM_NAMES: Record<Medium, string> = {
   'mineral-acid': 'Mineral acid',
   'soil-slurry': 'Beet and soil slurry',
   brine: 'Brine, de-icing or sea salt',
+  'fatty-acid': 'Fats and fatty acids',
+  sugar: 'Sugar syrup',
   oil: 'Oil or grease',
   air: 'Air',
 };
@@ -52,19 +56,24 @@ export const MEDIUM_PH: Record<Medium, string> = {
   'mineral-acid': '1',
   'soil-slurry': '7',
   brine: '7.5',
+  'fatty-acid': '4',
+  sugar: '6',
   oil: '7',
   air: '7',
 };
+/** Media that wet nothing with water: heat in them is dry heat, and they have no pH. */
+export const DRY_MEDIA: readonly Medium[] = ['air', 'oil'];
 /** Media whose strength decides. */
 export const DILUTED: readonly Medium[] = ['caustic', 'mineral-acid'];
 
-export const WEAR = ['none', 'sliding', 'erosion', 'impact'] as const;
+export const WEAR = ['none', 'sliding', 'erosion', 'impact', 'cavitation'] as const;
 export type Wear = (typeof WEAR)[number];
 export const WEAR_NAMES: Record<Wear, string> = {
   none: 'Little wear',
   sliding: 'Sliding wear',
   erosion: 'Erosion by solids',
   impact: 'Knocks',
+  cavitation: 'Cavitation',
 };
 
 export const AREAS = ['safe', 'zone-2', 'zone-1'] as const;
@@ -99,6 +108,7 @@ export const PERMISSIONS = [
   'electronics-shop',
   'belt-splicer',
   'diver',
+  'lining-shop',
 ] as const;
 export type Permission = (typeof PERMISSIONS)[number];
 export const PERMISSION_NAMES: Record<Permission, string> = {
@@ -109,6 +119,7 @@ export const PERMISSION_NAMES: Record<Permission, string> = {
   'electronics-shop': 'A qualified electronics workshop',
   'belt-splicer': 'A belt splicer',
   diver: 'A commercial diver',
+  'lining-shop': 'A lining contractor',
 };
 
 /** What the last repair here was made of: it comes off before anything else goes on. */
@@ -132,6 +143,50 @@ export const OLD_REPAIR_NAMES: Record<OldRepair, string> = {
   sealant: 'Soft sealant',
   film: 'Paint or film',
   clamp: 'A clamp or a weld',
+};
+
+/** What is on the parent or has gone into it, and is not seen under the paint. */
+export const SKINS = [
+  'bare',
+  'galvanised',
+  'oil-soaked',
+  'rubber-lined',
+  'glass-lined',
+  'fluoropolymer-lined',
+] as const;
+export type Skin = (typeof SKINS)[number];
+export const SKIN_NAMES: Record<Skin, string> = {
+  bare: 'Nothing',
+  galvanised: 'Zinc, galvanised',
+  'oil-soaked': 'Soaked with oil',
+  'rubber-lined': 'A rubber lining',
+  'glass-lined': 'A glass lining',
+  'fluoropolymer-lined': 'A fluoropolymer lining',
+};
+
+/** What a material must be approved for, by a certificate that its card names. */
+export const APPROVALS = ['drinking-water', 'food'] as const;
+export type Approval = (typeof APPROVALS)[number];
+export const APPROVAL_NAMES: Record<Approval, string> = {
+  'drinking-water': 'Drinking water',
+  food: 'Food',
+};
+
+/** Ways of being loaded that no single figure of a data sheet speaks of. */
+export const STRAINS = [
+  'pressure-cycles',
+  'vibration',
+  'heat-cycles',
+  'hot-wash',
+  'freeze-thaw',
+] as const;
+export type Strain = (typeof STRAINS)[number];
+export const STRAIN_NAMES: Record<Strain, string> = {
+  'pressure-cycles': 'Pressure that comes and goes',
+  vibration: 'Vibration',
+  'heat-cycles': 'Heat that comes and goes',
+  'hot-wash': 'Hot wash',
+  'freeze-thaw': 'Freezing and thawing',
 };
 
 /** What a round of material is for. A card that can do one of them beside another says so in `helps`. */

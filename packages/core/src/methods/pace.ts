@@ -1,6 +1,6 @@
 import { prepKindOf, type PrepKind } from '../materials/substrates';
 import type { AidUse } from '../materials/card';
-import { aidFor } from '../work/supplies';
+import { aidFor } from '../work/aids';
 import { toolUsed, type Work } from '../work/work';
 
 /** A fitter's usual pace by what is prepared: minutes to set up, and cm² a minute for wiping and for grading. */
@@ -37,6 +37,6 @@ export const isHumid = ({ survey }: Asked): boolean => survey.readings.rhPct > H
 
 /** Minutes an aid takes to dry in this air, by its card. */
 export function flashMinutes(work: Work, use: AidUse): number {
-  const usual = aidFor(work.context.library ?? [], use)?.flashOffMinutes ?? UNKNOWN_MIN;
+  const usual = aidFor(work, use)?.flashOffMinutes ?? UNKNOWN_MIN;
   return isHumid(work) ? usual * 2 : usual;
 }

@@ -1,7 +1,8 @@
 import { GRADE_NAMES, prepKindOf, TOOL_NAMES, TOOL_REACH } from '../materials/substrates';
 import { joined, m, mm, q, type Message } from '../message/message';
 import type { StepDraft } from '../work/step';
-import { aidName, type Need } from '../work/supplies';
+import { aidName } from '../work/aids';
+import type { Need } from '../work/supplies';
 import { toolUsed, type Work } from '../work/work';
 import { flashMinutes, gradeMinutes, wipeMinutes } from './pace';
 import { inZone, NO_SPARK, prep, type Extra } from './prepStep';

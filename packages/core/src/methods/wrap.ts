@@ -1,3 +1,4 @@
+import { FITTING_FACTOR } from '../work/wrap';
 import { fig, line } from '../calc/calc';
 import { m, mm, q, type Message } from '../message/message';
 import { figureOf, type Figure } from '../work/figure';
@@ -53,7 +54,7 @@ export function layTape(
 export const WRAP_FIGURES = ['layers', 'tape', 'tapeWidth', 'wrapLength', 'wrapThick'] as const;
 
 /** Figures of a wrap: layers, tape, length, thickness, and the design where there is one. */
-export function wrapFigures({ wrap, card, survey }: Work): Figure[] {
+export function wrapFigures({ wrap, card, survey, demand }: Work): Figure[] {
   if (!wrap || !card.tape) return [];
   const { lays, layers, lengthsMm, design, metres, widthMm, thicknessMm } = wrap;
   const paths = ['damages.0.outsideDiameterMm', 'line.pressureBar'];
@@ -61,6 +62,10 @@ export function wrapFigures({ wrap, card, survey }: Work): Figure[] {
   const whys = design?.ok
     ? design.working
     : [line('n', 'least layers', 'as on the card', least, '', `card ${card.code}`)];
+  const { fitting = 'straight' } = demand.wrap ?? {};
+  const factor = FITTING_FACTOR[fitting];
+  const round =
+    factor === 1 ? [] : [line('k', `on this ${fitting}`, 'usual', factor, '', 'ISO 24817')];
   const length = lengthsMm[0] ?? 0;
   return [
     figureOf(
@@ -68,7 +73,11 @@ export function wrapFigures({ wrap, card, survey }: Work): Figure[] {
       'Layers',
       layers,
       'count',
-      [...whys, line('n', 'layers', fig(layers), layers)],
+      [
+        ...whys,
+        ...round,
+        line('N', 'layers', factor === 1 ? 'n' : `n·${fig(factor)}, rounded up`, layers),
+      ],
       paths,
     ),
     figureOf(

@@ -185,7 +185,7 @@ export function makePlan(
     supplies,
     figures: supplyFigures,
     used,
-  } = suppliesOf({ context, survey }, card, draft.rounds, draft.needs);
+  } = suppliesOf(work, card, draft.rounds, draft.needs);
   const labourMin = laid.slots.reduce((s, x) => s + (x.to - x.from) * x.people, 0);
   const heatAt = laid.slots.find((s) => s.step === 'heat')?.from;
   const mixedMain = laid.mixedAt.get(main.id)?.last ?? 0;

@@ -10,12 +10,7 @@ export function previewFigures(match: CardMatch, units: UnitSystem): Record<stri
   const job = match.job();
   const { work, draft, laid } = job;
   const plan = laid.ok ? figuresOf(job, laid) : {};
-  const drawn = suppliesOf(
-    { context: work.context, survey: work.survey },
-    match.card,
-    draft.rounds,
-    [],
-  ).figures;
+  const drawn = suppliesOf(work, match.card, draft.rounds, []).figures;
   return matchFigures(
     match,
     { ...plan, ...Object.fromEntries(drawn.map((f) => [f.id, f])) },

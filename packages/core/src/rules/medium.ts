@@ -1,4 +1,4 @@
-import { MEDIUM_NAMES } from '../materials/words';
+import { DRY_MEDIA, MEDIUM_NAMES } from '../materials/words';
 import { celsius, m, minutes, q } from '../message/message';
 import { atLeast, atMost, fits, fitsIf, no, relaxBy, type Rule } from './rule';
 
@@ -14,7 +14,7 @@ export const mediumRules: Rule[] = [
     strength: true,
     judge: ({ card, demand }) => {
       const { mediumC, medium } = demand.service;
-      const wet = medium !== 'air' && medium !== 'oil';
+      const wet = !DRY_MEDIA.includes(medium);
       const full = wet ? card.service.wetHeatC : card.service.dryHeatC;
       const { postCure } = card;
       const given = { wet: wet ? 'yes' : 'no', got: celsius(mediumC), full: celsius(full) };
@@ -120,7 +120,7 @@ export const mediumRules: Rule[] = [
     judge: ({ card, demand }) => {
       const { ph, medium } = demand.service;
       const { min, max } = card.service.ph;
-      if (medium === 'air' || medium === 'oil') return fits('No water, no pH.');
+      if (DRY_MEDIA.includes(medium)) return fits('No water, no pH.');
       const sense = ph < min ? ('min' as const) : ('max' as const);
       const limit = ph < min ? min : max;
       const against = { value: ph, limit, quantity: 'ph' as const, sense };

@@ -166,6 +166,10 @@ export const placeRules: Rule[] = [
     name: 'Vapour',
     question: 'Is there air enough, and nothing to light it?',
     judge: ({ card, demand, survey }) => {
+      if (card.flammable && demand.ignition)
+        return no('Its vapour burns, and what could light it cannot be stopped.', {
+          relax: relaxCommon('site.ignition', 'stopped', m('Would once it is stopped.')),
+        });
       if (card.flammable && survey.site.area === 'zone-1')
         return no(
           () =>
@@ -173,6 +177,12 @@ export const placeRules: Rule[] = [
               area: AREA_NAMES[survey.site.area].toLowerCase(),
             }),
           { relax: relaxCommon('site.area', 'safe', m('Would with a gas-free permit.')) },
+        );
+      if (card.flammable && survey.site.area === 'zone-2')
+        return fitsIf(
+          'the air is measured free of gas before it is opened, and while it is used',
+          'Its vapour burns, and this is zone 2.',
+          { relax: relaxCommon('site.area', 'safe', m('Would as it is with a gas-free permit.')) },
         );
       if ((card.flammable || card.ventilate) && demand.closed)
         return fitsIf(
@@ -185,7 +195,9 @@ export const placeRules: Rule[] = [
             planned: true,
           },
         );
-      return fits(card.flammable ? 'No ignition near; there is air.' : 'No vapour to fear here.');
+      return fits(
+        card.flammable ? 'Nothing to light it; there is air.' : 'No vapour to fear here.',
+      );
     },
   },
 ];

@@ -133,6 +133,7 @@ export const relaxCommon = (
     | 'window.downMin'
     | 'site.area'
     | 'site.tools'
+    | 'site.ignition'
     | 'site.nearby'
     | 'site.closed'
     | 'surface.damp',

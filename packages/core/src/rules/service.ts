@@ -1,7 +1,9 @@
 import { WEAR_NAMES } from '../materials/words';
 import { m, mm, q } from '../message/message';
 import { bondHolds } from '../work/bond';
+import { FITTING_FACTOR } from '../work/wrap';
 import { buildRules } from './build';
+import { foundRules } from './found';
 import { mediumRules } from './medium';
 import { atLeast, atMost, fits, fitsIf, no, relaxBy, type Rule } from './rule';
 
@@ -70,7 +72,7 @@ export const serviceRules: Rule[] = [
       const got = q(pressureBar, 'pressure');
       if (wrap?.design) {
         if (!wrap.design.ok) return no(wrap.design.why);
-        const { plies } = wrap.design;
+        const plies = wrap.layers;
         return fitsIf(
           'a pressure engineer approves the wrap',
           () => m('{plies} plies hold {got} by the composite repair method.', { plies, got }),
@@ -80,17 +82,20 @@ export const serviceRules: Rule[] = [
       if (pressureBar === 0) return fits('It holds no pressure.');
       if (demand.wrap?.engineered)
         return no('It has no laminate properties to design a wrap from.');
-      const limit = card.service.pressureBar;
+      const { fitting = 'straight' } = demand.wrap ?? {};
+      const limit = card.service.pressureBar / FITTING_FACTOR[fitting];
       const most = q(limit, 'pressure');
+      const where = m('{fitting, select, straight {} other { on this {fitting}}}', { fitting });
       const against = {
         value: pressureBar,
         limit,
         quantity: 'pressure' as const,
         sense: 'max' as const,
       };
-      if (atMost(pressureBar, limit)) return fits(() => m('Holds {most}.', { most }), against);
+      if (atMost(pressureBar, limit))
+        return fits(() => m('Holds {most}{where}.', { most, where }), against);
       if (limit === 0) return no('It is not made to hold pressure.', { against });
-      return no(() => m('Holds {most}; this is {got}.', { most, got }), {
+      return no(() => m('Holds {most}{where}; this is {got}.', { most, where, got }), {
         against,
         relax: relaxBy(
           demand,
@@ -122,6 +127,7 @@ export const serviceRules: Rule[] = [
       return no('It is rigid and cracks where it must bend.', { against });
     },
   },
+  ...foundRules,
   ...buildRules,
   {
     id: 'load',

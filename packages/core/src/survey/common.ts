@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { TOOLS, TOOL_NAMES, type Substrate } from '../materials/substrates';
 import {
+  APPROVALS,
+  APPROVAL_NAMES,
   AREAS,
   AREA_NAMES,
   DAMP,
@@ -25,6 +27,7 @@ import {
   amountWhen,
   choice,
   flag,
+  laterChoice,
   laterFlag,
   schemasOf,
   type Group,
@@ -63,6 +66,11 @@ const serviceFields = {
     label: 'Wear',
     why: 'It asks for a filler as hard as what passes.',
   }),
+  approval: laterChoice(
+    ['none', ...APPROVALS],
+    { none: 'None', ...APPROVAL_NAMES },
+    { label: 'Approved for', why: 'Only materials with a certificate for it may be used.' },
+  ),
 };
 
 const surfaceFields = {
@@ -101,6 +109,14 @@ const areaFields = {
     {
       label: 'Close by',
       why: 'Solvent and resin spoil some things.',
+    },
+  ),
+  ignition: laterChoice(
+    ['stopped', 'stays'],
+    { stopped: 'None, or it can be stopped', stays: 'Cannot be stopped' },
+    {
+      label: 'Flame, spark or hot part near',
+      why: 'Solvent vapour finds it; what cannot be stopped rules solvents out.',
     },
   ),
   closed: flag({
@@ -201,7 +217,14 @@ const noPast = {
 } as const;
 
 /** What a survey says of service where its family does not ask: air, and nothing that wears it. */
-const noService = { medium: 'air', concPct: null, ph: 7, mediumC: 20, wear: 'none' } as const;
+const noService = {
+  medium: 'air',
+  concPct: null,
+  ph: 7,
+  mediumC: 20,
+  wear: 'none',
+  approval: 'none',
+} as const;
 
 export const readingFields = {
   airC: amount('temperature', {

@@ -2,8 +2,18 @@ import type { Shape } from '../geometry/shapeVolume';
 import type { Needed } from '../materials/card';
 import { cracked, eaten } from '../materials/corrosion';
 import { SUBSTRATE_NAMES, type Substrate } from '../materials/substrates';
-import { NEARBY, type Medium, type Nearby, type Permission, type Wear } from '../materials/words';
+import {
+  NEARBY,
+  type Approval,
+  type Medium,
+  type Nearby,
+  type Permission,
+  type Skin,
+  type Strain,
+  type Wear,
+} from '../materials/words';
 import { m, type Message } from '../message/message';
+import { skinAsks } from './found';
 
 /** A damage as the sums see it: the solid to fill, how thick it is built, what wall is left behind it. */
 export interface Body {
@@ -33,7 +43,14 @@ export interface WrapNeed {
   /** Designed by the composite repair method; else plain layers past the leak both ways. */
   engineered: boolean;
   extentMm: number;
+  /** What it is laid round: bends and branches take more tape for the same rating. */
+  fitting: Fitting;
+  /** Straight length beside the damage, on the shorter side, mm; null where nobody measured. */
+  straightMm: number | null;
 }
+
+export const FITTINGS = ['straight', 'elbow', 'tee'] as const;
+export type Fitting = (typeof FITTINGS)[number];
 
 export interface CrackNeed {
   /** The widest of all that are filled, and each of them. */
@@ -107,6 +124,14 @@ export interface Demand {
   nearby: Nearby | null;
   /** A closed space with little air. */
   closed: boolean;
+  /** A source of ignition that cannot be stopped. */
+  ignition: boolean;
+  /** What everything in it must be approved for. */
+  approval: Approval | null;
+  /** Ways of being loaded besides the figures. */
+  strains: readonly Strain[];
+  /** A plastic whose softener goes into what is laid on it. */
+  soft: boolean;
   longestMm: number;
   /** Surface to be prepared, damage and margins, mm²: the pace of prep goes by it. */
   prepMm2: number;
@@ -119,9 +144,9 @@ export interface Demand {
 
 /** The parts of a survey that every family has. */
 interface Common {
-  parent: { material: Substrate };
-  service: ServiceNeed;
-  site: { nearby: string; closed: boolean };
+  parent: { material: Substrate; skin?: Skin; soft?: boolean };
+  service: ServiceNeed & { approval: Approval | 'none' };
+  site: { nearby: string; closed: boolean; ignition: string };
 }
 type Given = Pick<Demand, 'needed' | 'bodies' | 'longestMm' | 'prepMm2' | 'paths'> &
   Partial<Omit<Demand, 'service'>> & { service?: Partial<ServiceNeed> };
@@ -151,6 +176,7 @@ const crackedBy = (material: Substrate, met: ServiceNeed): RefusalReason[] => {
 /** A demand from a survey’s common parts and what its family states; what is left out asks for nothing. */
 export function demandOf({ parent, service, site }: Common, given: Given): Demand {
   const met = { ...service, ...given.service };
+  const under = skinAsks(parent.skin ?? 'bare');
   return {
     material: parent.material,
     wrap: null,
@@ -163,11 +189,19 @@ export function demandOf({ parent, service, site }: Common, given: Given): Deman
     light: null,
     nearby: NEARBY.find((n) => n === site.nearby) ?? null,
     closed: site.closed,
+    ignition: site.ignition === 'stays',
+    approval: service.approval === 'none' ? null : service.approval,
+    strains: [],
+    soft: parent.soft ?? false,
     load: null,
     ...given,
     service: met,
-    refusals: [...(given.refusals ?? []), ...crackedBy(parent.material, met)],
-    conditions: [...(given.conditions ?? []), ...eatenBy(parent.material, met)],
+    refusals: [...(given.refusals ?? []), ...under.refusals, ...crackedBy(parent.material, met)],
+    conditions: [
+      ...(given.conditions ?? []),
+      ...under.conditions,
+      ...eatenBy(parent.material, met),
+    ],
     paths: { closed: 'site.closed', ...given.paths },
   };
 }

@@ -5,6 +5,8 @@ interface Base {
   label: string;
   /** Why it is asked, in one short sentence: shown at the field. */
   why: string;
+  /** What is nearly always so, as typed: filled in before anybody looks. */
+  usual?: string;
   /** Asked only while another field of its group has one of these values; else it is null. */
   when?: { key: string; in: readonly string[] };
 }
@@ -95,17 +97,31 @@ export function choice<V extends string>(
   };
 }
 
+/** A choice that surveys saved before it was asked do not have: they are read as its first. */
+export function laterChoice<V extends string>(
+  values: readonly [V, ...V[]],
+  names: Record<V, string>,
+  spec: Base & Pick<ChoiceField, 'fills'>,
+): ChoiceField<V> {
+  const asked = choice(values, names, spec);
+  return {
+    ...asked,
+    usual: values[0],
+    schema: z.enum(values).default(values[0] as never) as never,
+  };
+}
+
 export function flag(spec: Base): FlagField {
   return { kind: 'flag', ...spec, schema: z.boolean() };
 }
 
 /** A flag that surveys saved before it was asked do not have: they are read as “no”. */
 export function laterFlag(spec: Base): FlagField {
-  return { kind: 'flag', ...spec, schema: z.boolean().default(false) };
+  return { kind: 'flag', usual: 'no', ...spec, schema: z.boolean().default(false) };
 }
 
 export type Fields = Record<string, Field>;
-type SchemasOf<F extends Fields> = { [K in keyof F]: F[K]['schema'] };
+export type SchemasOf<F extends Fields> = { [K in keyof F]: F[K]['schema'] };
 
 /** The Zod shape of a set of fields: the form and the schema come from the same lines. */
 export function schemasOf<F extends Fields>(fields: F): SchemasOf<F> {

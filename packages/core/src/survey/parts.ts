@@ -1,6 +1,7 @@
 import type { Shape } from '../geometry/shapeVolume';
 import { SUBSTRATE_NAMES, type Substrate } from '../materials/substrates';
-import type { Body, CrackNeed, DemandFigure } from './demand';
+import type { Body, CrackNeed, DemandFigure, ServiceNeed } from './demand';
+import { HOT_WASH_C, wettedBy, type Frost } from './found';
 import { amount, choice, flag, mm } from './fields';
 
 /** Fields and bodies that several families share. */
@@ -78,6 +79,24 @@ export const TRAFFIC_WEAR: Record<Traffic, 'none' | 'sliding' | 'impact'> = {
   wheels: 'sliding',
   trucks: 'impact',
 };
+
+interface Floor {
+  traffic: Traffic;
+  washed: boolean;
+  hotWash: boolean;
+  frost: Frost;
+}
+/** What a floor stands: what wets it, as hot as it is washed, worn by what goes over it. */
+export const wornFloor = ({
+  traffic: by,
+  washed,
+  hotWash,
+  frost,
+}: Floor): Partial<ServiceNeed> => ({
+  medium: wettedBy(frost, washed || hotWash ? 'water' : 'air'),
+  ...(hotWash ? { mediumC: HOT_WASH_C } : {}),
+  wear: TRAFFIC_WEAR[by],
+});
 
 /** A body of a shape, built to a depth, with nothing behind it that has to hold. */
 export function body(

@@ -1,19 +1,12 @@
 import { z } from 'zod';
 import { fig, line, type Worked, type WorkingLine } from '../calc/calc';
-import {
-  AID_NAMES,
-  type AidCard,
-  type AidUse,
-  type Card,
-  type SystemCard,
-} from '../materials/card';
+import { AID_NAMES, type AidUse, type Card, type SystemCard } from '../materials/card';
 import { m, MessageSchema, type Message } from '../message/message';
 import { QUANTITY_IDS, shownUnit, type QuantityId } from '../units/quantities';
 import { drawPacks, type Drawn } from './draw';
 import { closing, figureOf, type Figure } from './figure';
 import type { Round } from './round';
-import type { WorkContext } from './work';
-import type { SurveyBase } from '../survey/common';
+import { aidFor, type AidPlace } from './aids';
 
 const DrawnPickSchema = z.strictObject({
   id: z.string(),
@@ -63,27 +56,14 @@ export interface Supplied {
   used: Card[];
 }
 
-/** The aid card for a use; null where the library has none. */
-export const aidFor = (library: readonly Card[], use: AidUse): AidCard | null =>
-  library.find((c): c is AidCard => c.role === 'aid' && c.use === use) ?? null;
-
-/** How an aid is called in a step: by its code, or by what it does where none is at hand. */
-export const aidName = ({ context }: { context: WorkContext }, use: AidUse): string =>
-  aidFor(context.library ?? [], use)?.code ?? AID_NAMES[use].toLowerCase();
-
 /** The unit a pack is counted in, as a quantity and what one of it is in its base unit. */
 function packQuantity({ packUnit }: SystemCard): { quantity: QuantityId; scale: number } {
   if (packUnit === 'm') return { quantity: 'run', scale: 1000 };
   return { quantity: packUnit === 'piece' ? 'count' : 'volume', scale: 1 };
 }
 
-interface Shelf {
-  context: WorkContext;
-  survey: SurveyBase;
-}
-
 function drawn(
-  { context, survey }: Shelf,
+  { context, survey }: AidPlace,
   card: Card,
   need: number,
   given: Pick<Supply, 'id' | 'role' | 'for' | 'quantity' | 'keep'>,
@@ -109,9 +89,9 @@ function drawn(
 
 const AID_KEEP = 'Close it; it keeps.';
 
-function aidSupply(shelf: Shelf, need: Extract<Need, { kind: 'aid' }>): Supplied {
+function aidSupply(place: AidPlace, need: Extract<Need, { kind: 'aid' }>): Supplied {
   const { use, areaMm2, coats = 1 } = need;
-  const card = aidFor(shelf.context.library ?? [], use);
+  const card = aidFor(place, use);
   const given = {
     id: use,
     role: 'aid',
@@ -148,7 +128,7 @@ function aidSupply(shelf: Shelf, need: Extract<Need, { kind: 'aid' }>): Supplied
       used: [],
     };
   const ml = (areaMm2 / 1e6 / card.coverageM2L) * 1000 * coats;
-  const { supply } = drawn(shelf, card, ml, given);
+  const { supply } = drawn(place, card, ml, given);
   const figure = figureOf(`supply.${use}`, card.name, ml, 'volume', [
     line('A', AID_NAMES[use].toLowerCase(), 'by the survey', areaMm2 / 1e6, 'm²'),
     line('c', 'goes over', 'as on the card', card.coverageM2L, 'm²/l', `card ${card.code}`),
@@ -180,7 +160,7 @@ function plainSupply(need: Extract<Need, { kind: 'plain' }>): Supplied {
 }
 
 /** One card of the job with all its rounds: what they take together is drawn together. */
-function cardSupply(shelf: Shelf, rounds: readonly Round[], main: SystemCard): Supplied {
+function cardSupply(place: AidPlace, rounds: readonly Round[], main: SystemCard): Supplied {
   const [first] = rounds as [Round, ...Round[]];
   const { card } = first;
   const { quantity, scale } = packQuantity(card);
@@ -188,7 +168,7 @@ function cardSupply(shelf: Shelf, rounds: readonly Round[], main: SystemCard): S
   const role = card.code === main.code ? ('system' as const) : ('second' as const);
   const titles = rounds.map((r) => r.title);
   const { supply, draw } = drawn(
-    shelf,
+    place,
     card,
     need,
     {
@@ -253,7 +233,7 @@ function packFigures(draw: Worked<Drawn>, quantity: QuantityId, scale: number): 
 
 /** Everything to have at hand for a job, the system first, then the rest in the order it is used. */
 export function suppliesOf(
-  shelf: Shelf,
+  place: AidPlace,
   main: SystemCard,
   rounds: readonly Round[],
   needs: readonly Need[],
@@ -262,9 +242,9 @@ export function suppliesOf(
   const parts = [
     ...codes.flatMap((code) => {
       const own = rounds.filter((r) => r.card.code === code);
-      return own.length > 0 ? [cardSupply(shelf, own, main)] : [];
+      return own.length > 0 ? [cardSupply(place, own, main)] : [];
     }),
-    ...needs.map((need) => (need.kind === 'aid' ? aidSupply(shelf, need) : plainSupply(need))),
+    ...needs.map((need) => (need.kind === 'aid' ? aidSupply(place, need) : plainSupply(need))),
   ];
   return {
     supplies: parts.flatMap((p) => p.supplies),

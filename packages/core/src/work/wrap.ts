@@ -1,7 +1,8 @@
 import { refuse, type Answer, type Worked } from '../calc/calc';
+import { ceil } from '../calc/number';
 import { tyreCover, type TyreCover } from '../geometry/tyreCover';
 import type { SystemCard } from '../materials/card';
-import type { Demand, WrapNeed } from '../survey/demand';
+import type { Demand, Fitting, WrapNeed } from '../survey/demand';
 import { wrapDesign, type WrapDesign } from '../wrap/wrapDesign';
 import { wrapLay, type WrapLay } from '../wrap/wrapLay';
 
@@ -10,6 +11,8 @@ const PARENT_STEEL = { allowableMPa: 118, modulusMPa: 205_000, expansionPerC: 1.
 /** Layers of a plain low-pressure wrap whose card names no least. */
 const PLAIN_LAYERS = 6;
 const HALF_LAP_PCT = 50;
+/** Layers for the same rating on what is not straight: usual factors of the composite repair method. */
+export const FITTING_FACTOR: Record<Fitting, number> = { straight: 1, elbow: 1.2, tee: 2 };
 /** The method starts at some pressure: an open line is designed for this, bar. */
 const LEAST_DESIGN_BAR = 0.1;
 
@@ -18,6 +21,8 @@ export interface Wrapped {
   design: Answer<WrapDesign> | null;
   lays: Worked<WrapLay>[];
   layers: number;
+  /** Wrapped beyond the damage on each side, mm, at each place. */
+  besideMm: number[];
   /** Wrapped length at each place, mm. */
   lengthsMm: number[];
   /** Width of the tape that is drawn, mm, and the packs that hold it. */
@@ -62,7 +67,8 @@ export function wrapped(card: SystemCard, demand: Demand, installC: number): Wra
   if (!wrap || !tape || !first) return null;
   const design = designOf(card, wrap, first, installC);
   const least = card.mix.kind === 'water-set' ? card.mix.leastLayers : PLAIN_LAYERS;
-  const layers = design?.ok ? design.plies : least;
+  const straight = design?.ok ? design.plies : least;
+  const layers = ceil(straight * FITTING_FACTOR[wrap.fitting]);
   const lengthsMm = wrap.defects.map((d) =>
     design?.ok ? design.totalLengthMm : sizeOf(d) + 2 * wrap.extentMm,
   );
@@ -88,7 +94,8 @@ export function wrapped(card: SystemCard, demand: Demand, installC: number): Wra
   // One width for the whole job, the cheapest that does it: two widths never lap alike.
   const [best] = widths.map(laidWith).sort((a, b) => a.cost - b.cost);
   if (!best) return null;
-  return { design, layers, lengthsMm, thicknessMm: layers * tape.plyMm, ...best };
+  const besideMm = wrap.defects.map((d, i) => ((lengthsMm[i] ?? 0) - sizeOf(d)) / 2);
+  return { design, layers, besideMm, lengthsMm, thicknessMm: layers * tape.plyMm, ...best };
 }
 
 /** Strips, sheets and drops of adhesive over each injury; null where nothing is covered so. */

@@ -1,9 +1,8 @@
-import type { AidCard } from '@kelmot/core';
+import { AidCard, METALS, type AidCardInput } from '@kelmot/core';
 
-const common = { role: 'aid', version: 1, example: true } satisfies Partial<AidCard>;
+const common = { role: 'aid', version: 1, example: true } satisfies Partial<AidCardInput>;
 
-/** What the job needs besides the repair material. Example figures. */
-export const aidCards: AidCard[] = [
+const written: AidCardInput[] = [
   {
     ...common,
     code: 'A-905',
@@ -18,6 +17,7 @@ export const aidCards: AidCard[] = [
     hazards: ['alkaline'],
     ppe: ['nitrile gloves', 'eye protection'],
     mustNotTouch: ['bare aluminium', 'skin'],
+    notOn: ['cast-aluminium'],
   },
   {
     ...common,
@@ -48,6 +48,7 @@ export const aidCards: AidCard[] = [
     hazards: ['acid'],
     ppe: ['acid gloves', 'face shield', 'apron'],
     mustNotTouch: ['metal', 'limestone', 'other cleaners'],
+    notOn: [...METALS],
   },
   {
     ...common,
@@ -64,4 +65,51 @@ export const aidCards: AidCard[] = [
     ppe: ['nitrile gloves', 'eye protection'],
     mustNotTouch: ['ignition', 'polycarbonate guards'],
   },
+  {
+    ...common,
+    code: 'A-935',
+    flammable: false,
+    spoils: ['electronics'],
+    name: 'Water-based wipe',
+    summary: 'Last wipe where nothing that burns may be opened; slower to dry.',
+    use: 'wipe',
+    flashOffMinutes: 20,
+    coverageM2L: 8,
+    packs: [{ id: 'A-935/1000', label: '1 l bottle', size: 1000, price: 16 }],
+    hazards: ['alkaline'],
+    ppe: ['nitrile gloves', 'eye protection'],
+    mustNotTouch: ['live parts'],
+  },
+  {
+    ...common,
+    code: 'A-940',
+    flammable: false,
+    spoils: ['food'],
+    name: 'Water-based release',
+    summary: 'Release for formers where nothing that burns may be opened.',
+    use: 'release',
+    flashOffMinutes: 30,
+    coverageM2L: 10,
+    packs: [{ id: 'A-940/500', label: '500 ml bottle', size: 500, price: 24 }],
+    hazards: [],
+    ppe: ['nitrile gloves'],
+    mustNotTouch: ['the repair surface', 'brushes used for priming'],
+  },
+  {
+    ...common,
+    code: 'A-906',
+    flammable: false,
+    spoils: [],
+    name: 'Neutral degreaser',
+    summary: 'For light metals, which alkali eats; let it work longer.',
+    use: 'degreaser',
+    flashOffMinutes: 0,
+    coverageM2L: 5,
+    packs: [{ id: 'A-906/1000', label: '1 l bottle', size: 1000, price: 19 }],
+    hazards: [],
+    ppe: ['nitrile gloves', 'eye protection'],
+    mustNotTouch: [],
+  },
 ];
+/** What the job needs besides the repair material. Example figures. */
+export const aidCards: AidCard[] = written.map((card) => AidCard.parse(card));

@@ -17,7 +17,7 @@ const two = (a: number, b: number, densityA: number, densityB: number, mixMinute
     mixedSign: 'Clear, no swirls',
     tool: 'Stick, slowly',
   }) as const;
-const water = stands({ water: 45, juice: 40, oil: 40, 'soil-slurry': 40 });
+const water = stands({ water: 45, brine: 45, juice: 40, oil: 40, 'soil-slurry': 40 });
 
 /** Crack resins, injection and sealants. */
 export const crackCards: SystemCard[] = [
@@ -67,6 +67,7 @@ export const crackCards: SystemCard[] = [
     ambient: { minAboveDewC: 0, maxRhPct: 90, minSurfaceC: -5, maxSurfaceC: 40 },
     substrates: on(['concrete', 'asphalt'], BRUSHED),
     service: {
+      strains: ['freeze-thaw'],
       media: water,
       sliding: 3,
       impact: 3,
@@ -110,6 +111,7 @@ export const crackCards: SystemCard[] = [
     ambient: { minAboveDewC: 0, maxRhPct: 90, minSurfaceC: -10, maxSurfaceC: 45 },
     substrates: on(['concrete'], GROUND),
     service: {
+      strains: ['freeze-thaw', 'hot-wash'],
       media: water,
       sliding: 3,
       impact: 3,
@@ -161,6 +163,7 @@ export const crackCards: SystemCard[] = [
     },
     substrates: on(['concrete', 'asphalt'], BRUSHED),
     service: {
+      strains: ['freeze-thaw'],
       media: water,
       sliding: 3,
       impact: 4,
@@ -178,6 +181,7 @@ export const crackCards: SystemCard[] = [
   }),
   makeCard({
     code: 'C-670',
+    approvals: [{ for: 'drinking-water', certificate: 'EX-W-670, example' }],
     chemistry: 'urethane',
     name: 'Expanding injection resin',
     summary: 'Wet cracks; with port paste C-671.',
@@ -208,6 +212,7 @@ export const crackCards: SystemCard[] = [
     damp: 'wet',
     substrates: on(['concrete', 'masonry'], BRUSHED),
     service: {
+      strains: ['freeze-thaw'],
       wetHeatC: 40,
       media: stands({ water: 40, 'soil-slurry': 40, juice: 35 }),
       movementPct: 12,
@@ -257,6 +262,7 @@ export const crackCards: SystemCard[] = [
     },
     substrates: on(['concrete', 'asphalt', 'masonry'], BRUSHED),
     service: {
+      strains: ['freeze-thaw'],
       media: stands({ water: 50, 'soil-slurry': 40, oil: 30, juice: 40 }),
       sliding: 1,
       impact: 2,

@@ -47,6 +47,7 @@ export const floorCards: SystemCard[] = [
     damp: 'damp',
     substrates: on(['concrete', 'masonry'], CUT),
     service: {
+      strains: ['freeze-thaw', 'hot-wash'],
       media: stands({ water: 60, oil: 40, 'soil-slurry': 40 }),
       ph: { min: 6, max: 13 },
       sliding: 2,
@@ -105,6 +106,7 @@ export const floorCards: SystemCard[] = [
     damp: 'damp',
     substrates: on(['concrete', 'masonry'], CUT),
     service: {
+      strains: ['freeze-thaw'],
       media: stands({ water: 60, oil: 40, 'soil-slurry': 40 }),
       ph: { min: 6, max: 13 },
       sliding: 3,
@@ -215,6 +217,7 @@ export const floorCards: SystemCard[] = [
     },
     substrates: on(['concrete'], BRUSHED),
     service: {
+      strains: ['hot-wash'],
       media: stands({ water: 45, oil: 40, juice: 35 }),
       ph: { min: 4, max: 11 },
       sliding: 2,

@@ -47,6 +47,8 @@ const service: SystemCard['service'] = {
   sliding: 2,
   erosion: 1,
   impact: 2,
+  cavitation: 1,
+  strains: [],
   flex: 0,
   movementPct: 1,
   pressureBar: 0,

@@ -40,6 +40,7 @@ export const puttyCards: SystemCard[] = [
     },
     substrates: [...on(METALS, TOOLED), ...on(['pvc', 'abs'], KEYED)],
     service: {
+      strains: ['vibration'],
       dryHeatC: 120,
       wetHeatC: 65,
       media: stands({ water: 65, condensate: 60, juice: 60, oil: 70, 'lime-milk': 45 }),
@@ -59,6 +60,7 @@ export const puttyCards: SystemCard[] = [
   }),
   makeCard({
     code: 'P-120',
+    approvals: [{ for: 'drinking-water', certificate: 'EX-W-120, example' }],
     name: 'Putty stick, under water',
     summary: 'Sets wet or submerged; a stop-gap.',
     families: ['F4', 'F12', 'F13'],
@@ -93,9 +95,10 @@ export const puttyCards: SystemCard[] = [
       ...on(['concrete'], { lasting: 'CSP 2', stopgap: 'CSP 1' }),
     ],
     service: {
+      strains: ['vibration', 'pressure-cycles'],
       dryHeatC: 80,
       wetHeatC: 50,
-      media: stands({ water: 50, condensate: 45, juice: 45, 'soil-slurry': 40 }),
+      media: stands({ sugar: 50, water: 50, condensate: 45, juice: 45, 'soil-slurry': 40 }),
       ph: { min: 5, max: 12 },
       pressureBar: 2,
       hardness: { scale: 'D', least: 70 },
@@ -146,6 +149,7 @@ export const puttyCards: SystemCard[] = [
     },
     substrates: [...on(METALS, TOOLED), ...on(['abs', 'pvc', 'grp'], KEYED)],
     service: {
+      strains: ['vibration'],
       dryHeatC: 90,
       wetHeatC: 55,
       media: stands({ water: 55, juice: 50, condensate: 50, oil: 60 }),

@@ -1,4 +1,4 @@
-import { METALS, type SystemCard } from '@kelmot/core';
+import { METALS, SystemCard, type SystemCardInput } from '@kelmot/core';
 import { at } from './points';
 
 type Prep = SystemCard['substrates'][number];
@@ -31,12 +31,12 @@ const common = {
   mustNotTouch: ['silicone', 'oily rags', 'release agent'],
   storage: '5 to 30 °C, dry, sealed',
   openedPack: 'Close each part at once; use within the shelf life.',
-} satisfies Partial<SystemCard>;
+} satisfies Partial<SystemCardInput>;
 
 const ambient = { minAboveDewC: 3, maxRhPct: 85, minSurfaceC: 5, maxSurfaceC: 45 };
 
 /** Metal rebuilding compounds. Example figures; a plant replaces them with its supplier's data sheets. */
-export const rebuildCards: SystemCard[] = [
+const written: SystemCardInput[] = [
   {
     ...common,
     code: 'R-210',
@@ -80,10 +80,14 @@ export const rebuildCards: SystemCard[] = [
     damp: 'dry',
     substrates: prepFor(ALL, blasted),
     service: {
+      strains: ['vibration', 'heat-cycles', 'pressure-cycles'],
+      cavitation: 2,
       dryHeatC: 120,
       wetHeatC: 80,
       minC: -30,
       media: [
+        { medium: 'sugar', maxC: 70 },
+        { medium: 'fatty-acid', maxC: 60 },
         { medium: 'water', maxC: 80 },
         { medium: 'brine', maxC: 80 },
         { medium: 'condensate', maxC: 75 },
@@ -160,6 +164,8 @@ export const rebuildCards: SystemCard[] = [
     damp: 'dry',
     substrates: prepFor(ALL, tooled),
     service: {
+      strains: ['vibration'],
+      cavitation: 1,
       dryHeatC: 80,
       wetHeatC: 55,
       minC: -20,
@@ -236,6 +242,8 @@ export const rebuildCards: SystemCard[] = [
     damp: 'dry',
     substrates: prepFor(FERROUS, blasted),
     service: {
+      strains: ['pressure-cycles'],
+      cavitation: 0,
       dryHeatC: 150,
       wetHeatC: 85,
       minC: -30,
@@ -276,6 +284,10 @@ export const rebuildCards: SystemCard[] = [
   {
     ...common,
     code: 'R-230',
+    approvals: [
+      { for: 'drinking-water', certificate: 'EX-W-230, example' },
+      { for: 'food', certificate: 'EX-F-230, example' },
+    ],
     name: 'Ceramic brush coat',
     summary: 'Thin lining against erosion, two coats, immersion.',
     mix: {
@@ -312,10 +324,13 @@ export const rebuildCards: SystemCard[] = [
     damp: 'dry',
     substrates: prepFor(FERROUS, blasted),
     service: {
+      cavitation: 1,
       dryHeatC: 130,
       wetHeatC: 70,
       minC: -30,
       media: [
+        { medium: 'sugar', maxC: 60 },
+        { medium: 'fatty-acid', maxC: 60 },
         { medium: 'water', maxC: 70 },
         { medium: 'brine', maxC: 70 },
         { medium: 'condensate', maxC: 65 },
@@ -351,3 +366,4 @@ export const rebuildCards: SystemCard[] = [
     lifeDays: { lasting: 1280, stopgap: 250 },
   },
 ];
+export const rebuildCards: SystemCard[] = written.map((card) => SystemCard.parse(card));

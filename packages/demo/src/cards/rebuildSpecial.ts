@@ -41,6 +41,8 @@ export const specialRebuildCards: SystemCard[] = [
     ambient: { ...allRounder.ambient, minSurfaceC: 10 },
     service: {
       ...allRounder.service,
+      strains: ['heat-cycles', 'pressure-cycles'],
+      cavitation: 1,
       dryHeatC: 200,
       wetHeatC: 130,
       media: [
@@ -71,6 +73,7 @@ export const specialRebuildCards: SystemCard[] = [
   {
     ...allRounder,
     code: 'R-250',
+    approvals: [{ for: 'drinking-water', certificate: 'EX-W-250, example' }],
     families: ['F2'],
     name: 'Damp-tolerant paste',
     summary: 'Grips wet metal; lower strength.',
@@ -112,6 +115,8 @@ export const specialRebuildCards: SystemCard[] = [
     })),
     service: {
       ...allRounder.service,
+      strains: ['vibration', 'pressure-cycles'],
+      cavitation: 2,
       dryHeatC: 70,
       wetHeatC: 50,
       media: [
@@ -138,6 +143,7 @@ export const specialRebuildCards: SystemCard[] = [
   {
     ...allRounder,
     code: 'R-260',
+    approvals: [{ for: 'food', certificate: 'EX-F-260, example' }],
     families: ['F1', 'F2'],
     name: 'Acid-resisting paste',
     summary: 'Novolac: acids and caustic.',
@@ -171,9 +177,13 @@ export const specialRebuildCards: SystemCard[] = [
     ambient: { ...allRounder.ambient, minSurfaceC: 10 },
     service: {
       ...allRounder.service,
+      strains: [],
+      cavitation: 1,
       dryHeatC: 140,
       wetHeatC: 75,
       media: [
+        { medium: 'fatty-acid', maxC: 70 },
+        { medium: 'sugar', maxC: 60 },
         { medium: 'water', maxC: 75 },
         { medium: 'brine', maxC: 75 },
         { medium: 'condensate', maxC: 75 },

@@ -102,6 +102,7 @@ export const specialCards: SystemCard[] = [
   }),
   makeCard({
     code: 'X-830',
+    approvals: [{ for: 'drinking-water', certificate: 'EX-W-830, example' }],
     name: 'Wet-set bonding gel',
     summary: 'Bedding and glass patches under water.',
     families: ['F13'],
@@ -143,7 +144,7 @@ export const specialCards: SystemCard[] = [
     service: {
       dryHeatC: 60,
       wetHeatC: 45,
-      media: stands({ water: 45, juice: 40, 'soil-slurry': 40 }),
+      media: stands({ sugar: 40, water: 45, juice: 40, 'soil-slurry': 40 }),
       impact: 2,
       lapShearMPa: 6,
       hardness: { scale: 'D', least: 74 },
@@ -324,6 +325,7 @@ export const specialCards: SystemCard[] = [
     },
     substrates: on(METALS, TOOLED),
     service: {
+      strains: ['vibration', 'heat-cycles'],
       dryHeatC: 100,
       wetHeatC: 65,
       media: stands({ water: 60, oil: 80, juice: 55 }),

@@ -55,9 +55,10 @@ export const wrapCards: SystemCard[] = [
     },
     substrates: [...on(METALS, HAND), ...on(['pvc', 'pe', 'pp'], KEYED)],
     service: {
+      strains: ['vibration', 'heat-cycles', 'pressure-cycles'],
       dryHeatC: 120,
       wetHeatC: 80,
-      media: stands({ water: 80, condensate: 75, juice: 72, oil: 60, 'lime-milk': 55 }),
+      media: stands({ sugar: 50, water: 80, condensate: 75, juice: 72, oil: 60, 'lime-milk': 55 }),
       ph: { min: 4, max: 12.7 },
       pressureBar: 6,
       hardness: { scale: 'D', least: 70 },
@@ -76,6 +77,7 @@ export const wrapCards: SystemCard[] = [
   }),
   makeCard({
     code: 'W-320',
+    approvals: [{ for: 'drinking-water', certificate: 'EX-W-320, example' }],
     chemistry: 'urethane',
     name: 'Water-set glass wrap, wide',
     summary: 'Larger pipes; slower.',
@@ -110,9 +112,10 @@ export const wrapCards: SystemCard[] = [
     },
     substrates: [...on(METALS, HAND), ...on(['pvc', 'pe', 'pp'], KEYED)],
     service: {
+      strains: ['vibration', 'heat-cycles', 'pressure-cycles'],
       dryHeatC: 120,
       wetHeatC: 80,
-      media: stands({ water: 80, condensate: 75, juice: 72, oil: 60, 'lime-milk': 55 }),
+      media: stands({ sugar: 50, water: 80, condensate: 75, juice: 72, oil: 60, 'lime-milk': 55 }),
       ph: { min: 4, max: 12.7 },
       pressureBar: 4,
       hardness: { scale: 'D', least: 70 },
@@ -167,6 +170,7 @@ export const wrapCards: SystemCard[] = [
     ambient: wet,
     substrates: on(['carbon-steel', 'stainless'], BLASTED),
     service: {
+      strains: ['vibration', 'heat-cycles'],
       dryHeatC: 100,
       wetHeatC: 80,
       media: stands({
@@ -242,6 +246,7 @@ export const wrapCards: SystemCard[] = [
     ambient: wet,
     substrates: on(['carbon-steel', 'stainless'], BLASTED),
     service: {
+      strains: ['vibration', 'heat-cycles', 'pressure-cycles'],
       dryHeatC: 120,
       wetHeatC: 95,
       media: stands({

@@ -8,10 +8,11 @@ import {
   type Field,
   type SurveyDraft,
 } from '@kelmot/core';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { draftPut, draftText } from '@/store/drafts';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { LinkButton } from '@/ui/Button';
+import { Disclosure, LinkButton } from '@/ui/Button';
 import { Choices, FieldBox, FieldFrame } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
 import { useAssetsQuery } from '@/store/api';
@@ -19,6 +20,7 @@ import { AssetPicker } from './AssetPicker';
 import { withAsset, withFamily } from './draftOf';
 import { FamilyPicker } from './FamilyPicker';
 import { ShapeTiles } from './ShapeTiles';
+import { useSilent } from './useSilent';
 
 const MOST_DAMAGES = 12;
 
@@ -49,6 +51,12 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
   const family = familyOf(draft.family);
   const put = (next: SurveyDraft) => dispatch(draftPut({ key: draftKey, draft: next }));
   const fields = draftFields(draft);
+  const silent = useSilent(draft);
+  const [open, setOpen] = useState(false);
+  const loud = (group: string) =>
+    fields.filter((f) => f.path.startsWith(`${group}.`) && !silent.has(f.path));
+  const asked = family.groups.filter((g) => g.id === 'window' || loud(g.id).length > 0);
+  const quiet = fields.filter((f) => silent.has(f.path));
   const box = (path: string, field: Field) => (
     <FieldBox
       key={path}
@@ -135,9 +143,9 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
           />
         </View>
       ) : null}
-      {family.groups.map((g) => (
+      {asked.map((g) => (
         <Part key={g.id} title={g.title}>
-          {fields.filter((f) => f.path.startsWith(`${g.id}.`)).map((f) => box(f.path, f.field))}
+          {loud(g.id).map((f) => box(f.path, f.field))}
           {g.id === 'window' ? (
             <FieldFrame label="Meant as" why="Both are ranked at Match; you can change it there.">
               <Choices
@@ -151,6 +159,17 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
           ) : null}
         </Part>
       ))}
+      {quiet.length > 0 ? (
+        <View className="border-b border-rule px-4" testID="survey-quiet">
+          <Disclosure
+            label={`${quiet.length} more that change${quiet.length === 1 ? 's' : ''} nothing here`}
+            open={open}
+            onToggle={() => setOpen(!open)}
+          >
+            {quiet.map((f) => box(f.path, f.field))}
+          </Disclosure>
+        </View>
+      ) : null}
     </View>
   );
 }

@@ -1,7 +1,8 @@
 import type { Calc } from '@kelmot/core';
 import { call, type CallResult } from '@kelmot/core/calc/call';
 import { useEffect, useMemo, useState } from 'react';
-import { makeCalcRunner } from '@/workers/calcRunner';
+import { proxy } from 'comlink';
+import { makeRunner } from '@/workers/runner';
 
 /** A pause in typing this long starts a long sum. */
 const SETTLE_MS = 250;
@@ -26,7 +27,7 @@ export function useCalc(calc: Calc, input: unknown): CalcState {
   const key = input === null ? '' : JSON.stringify(input);
   const [halted, setHalted] = useState<string | null>(null);
   const [run, setRun] = useState<Run | null>(null);
-  const [runner] = useState(makeCalcRunner);
+  const [runner] = useState(makeRunner);
   useEffect(() => runner.close, [runner]);
 
   const stopped = halted === key;
@@ -39,7 +40,13 @@ export function useCalc(calc: Calc, input: unknown): CalcState {
     };
     const timer = setTimeout(() => {
       const report = (share: number) => tell(share, null);
-      void runner.run(calc.name, JSON.parse(key), report).then((result) => tell(1, result));
+      const given = JSON.parse(key);
+      void runner
+        .run<CallResult>(
+          (remote) => remote.run(calc.name, given, proxy(report)),
+          () => call(calc.name, given),
+        )
+        .then((result) => tell(1, result));
     }, SETTLE_MS);
     return () => {
       over = true;

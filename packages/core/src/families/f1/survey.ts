@@ -3,6 +3,7 @@ import { m } from '../../message/message';
 import { METALS } from '../../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf, SERVICE_PATHS, type RefusalReason } from '../../survey/demand';
+import { pressureFields, skin, strainsOf } from '../../survey/found';
 import { surveyOf } from '../family';
 import { amount, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import {
@@ -60,7 +61,7 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('gouge'), ...schemasOf(gouge) }),
 ]);
 
-const parentFields = parentOf(METALS, 'Flange metal');
+const parentFields = { ...parentOf(METALS, 'Flange metal'), skin };
 const jointFields = {
   pressureBar: pressure,
   bolts: amount('count', {
@@ -71,6 +72,7 @@ const jointFields = {
     step: 2,
   }),
   mateGood: flag({ label: 'A good face to copy is at hand', why: 'The former is cast from it.' }),
+  ...pressureFields,
 };
 
 /** The most damages one repair takes. */
@@ -150,6 +152,7 @@ export const flangeSurvey = surveyOf({
       needed: survey.intent === 'lasting' ? 'chemical' : ['fullLoad', 'immersion'],
       bodies,
       pressureBar: survey.joint.pressureBar,
+      strains: strainsOf(survey.joint),
       longestMm,
       prepMm2: survey.damages.reduce(
         (sum, d) =>

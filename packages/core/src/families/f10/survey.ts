@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
+import { frost, strainsOf, wettedBy } from '../../survey/found';
 import { surveyOf } from '../family';
 import { mm, schemasOf, type DamageShape } from '../../survey/fields';
 import {
@@ -43,7 +44,7 @@ const Damage = z.discriminatedUnion('shape', [
 ]);
 
 const parentFields = parentOf(['concrete', 'asphalt'], 'Yard', 'Asphalt gives; concrete does not.');
-const yardFields = { panelMm: panel, swingC: swing, traffic };
+const yardFields = { panelMm: panel, swingC: swing, traffic, frost };
 
 /** The most damages one repair takes. */
 export const MOST_DAMAGES = 40;
@@ -81,7 +82,12 @@ export const yardCrackSurvey = surveyOf({
       longestMm: total,
       paths: { wear: 'yard.traffic', swingC: 'yard.swingC', ...need.paths },
       prepMm2: total * 100,
-      service: { medium: 'water', mediumC: 25, wear: TRAFFIC_WEAR[yard.traffic] },
+      strains: strainsOf(yard),
+      service: {
+        medium: wettedBy(yard.frost, 'water'),
+        mediumC: 25,
+        wear: TRAFFIC_WEAR[yard.traffic],
+      },
     });
   },
 });

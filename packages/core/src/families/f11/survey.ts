@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { m } from '../../message/message';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf, SERVICE_PATHS } from '../../survey/demand';
+import { frost, strainsOf } from '../../survey/found';
 import { surveyOf } from '../family';
 import { flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import {
@@ -51,6 +52,7 @@ const wallFields = {
     label: 'It must carry load across the crack',
     why: 'Foam stops water; it ties nothing.',
   }),
+  frost,
 };
 
 /** The most damages one repair takes. */
@@ -98,6 +100,7 @@ export const wallCrackSurvey = surveyOf({
         ),
       ),
       crack: need.crack,
+      strains: strainsOf(survey.wall),
       longestMm: total,
       paths: { ...SERVICE_PATHS, swingC: 'wall.swingC', ...need.paths },
       prepMm2: total * 100,

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf, SERVICE_PATHS } from '../../survey/demand';
+import { soft } from '../../survey/found';
 import { surveyOf } from '../family';
 import { flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { body, crackWidth, grownArea, parentOf, pathsOf, wall } from '../../survey/parts';
@@ -35,11 +36,14 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('crack'), ...schemasOf(crack) }),
 ]);
 
-const parentFields = parentOf(
-  ['abs', 'pvc', 'pe', 'pp', 'grp'],
-  'Plastic',
-  'A solvent must dissolve it; polyethylene it does not.',
-);
+const parentFields = {
+  ...parentOf(
+    ['abs', 'pvc', 'pe', 'pp', 'grp'],
+    'Plastic',
+    'A solvent must dissolve it; polyethylene it does not.',
+  ),
+  soft,
+};
 const tankFields = {
   pressurised: flag({
     label: 'Under pressure',

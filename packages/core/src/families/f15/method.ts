@@ -10,7 +10,7 @@ import { approval, coverFirst, isolate, removeOld } from '../../methods/begin';
 import { beforeMixing, heldNeeds } from '../../methods/gate';
 import { notBefore, stepsOf, wrong } from '../../methods/step';
 import { closing, figureOf } from '../../work/figure';
-import { aidName } from '../../work/supplies';
+import { aidName } from '../../work/aids';
 import type { Work } from '../../work/work';
 import type { Method } from '../family';
 import type { BoardSurvey } from './survey';

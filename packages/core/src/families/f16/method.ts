@@ -10,7 +10,7 @@ import { beforeMixing, heldNeeds } from '../../methods/gate';
 import { dustOff, gradeStep } from '../../methods/prep';
 import { notBefore, stepsOf, wrong } from '../../methods/step';
 import { figureOf } from '../../work/figure';
-import { aidName } from '../../work/supplies';
+import { aidName } from '../../work/aids';
 import type { Work } from '../../work/work';
 import type { Method } from '../family';
 import type { MattingSurvey } from './survey';

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
+import { frost, strainsOf, wettedBy } from '../../survey/found';
 import { surveyOf } from '../family';
 import { flag, schemasOf, type DamageShape } from '../../survey/fields';
 import {
@@ -42,6 +43,7 @@ const parentFields = parentOf(['concrete', 'asphalt'], 'Base under it', 'The bin
 const mattingFields = {
   traffic,
   drains: flag({ label: 'Water must run through', why: 'Too much binder closes it.' }),
+  frost,
 };
 
 /** The most damages one repair takes. */
@@ -85,7 +87,12 @@ export const mattingSurvey = surveyOf({
       longestMm: Math.max(...survey.damages.map((d) => d.lengthMm)),
       prepMm2: area,
       paths: { wear: 'matting.traffic' },
-      service: { medium: 'water', mediumC: 30, wear: TRAFFIC_WEAR[survey.matting.traffic] },
+      strains: strainsOf(survey.matting),
+      service: {
+        medium: wettedBy(survey.matting.frost, 'water'),
+        mediumC: 30,
+        wear: TRAFFIC_WEAR[survey.matting.traffic],
+      },
     });
   },
 });

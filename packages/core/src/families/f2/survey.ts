@@ -2,12 +2,13 @@ import { z } from 'zod';
 import type { Shape } from '../../geometry/shapeVolume';
 import type { Needed } from '../../materials/card';
 import { METALS } from '../../materials/substrates';
-import type { Medium } from '../../materials/words';
+import { DRY_MEDIA, type Medium } from '../../materials/words';
 import type { SiteSettings } from '../../site/site';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf, SERVICE_PATHS, type Body } from '../../survey/demand';
+import { pressureFields, skin, strainsOf } from '../../survey/found';
 import { surveyOf } from '../family';
-import { flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { amountIfKnown, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { body, grownArea, parentOf, pathsOf } from '../../survey/parts';
 
 const wall = mm(
@@ -104,12 +105,27 @@ export type RebuildDamage = z.infer<typeof Damage>;
 
 const parentFields = {
   ...parentOf(METALS, 'Parent metal'),
+  skin,
   salts: flag({
     label: 'Old casting, in salt or lime service',
     why: 'Salts come out with heat and must be blasted off again.',
   }),
   machined: flag({ label: 'Must be machined to size', why: 'Ceramic paste cannot be cut.' }),
 };
+
+const dutyFields = {
+  pressureBar: amountIfKnown('pressure', {
+    label: 'Pressure inside',
+    why: 'A thin wall under pressure is more than looks. Empty where there is none.',
+    min: 0,
+    max: 400,
+    step: 0.5,
+  }),
+  ...pressureFields,
+};
+
+/** What a survey saved before this was asked says of it. */
+const noDuty = { pressureBar: null, cycles: false, vibrates: false, heatCycles: false } as const;
 
 /** The most damages one repair takes. */
 export const MOST_DAMAGES = 12;
@@ -119,6 +135,7 @@ export const RebuildSurvey = z.strictObject({
   ...commonShape,
   damages: z.array(Damage).min(1).max(MOST_DAMAGES),
   parent: z.strictObject(schemasOf(parentFields)),
+  duty: z.strictObject(schemasOf(dutyFields)).default({ ...noDuty }),
 });
 export type RebuildSurvey = z.infer<typeof RebuildSurvey>;
 
@@ -156,7 +173,7 @@ const AGGRESSIVE: readonly Medium[] = ['lime-milk', 'caustic', 'mineral-acid'];
 
 /** Dry seats wait for load; wetted metal for immersion besides; strong alkali and acid for the full cure when it must last. */
 function needed({ service, intent }: RebuildSurvey): Needed {
-  if (service.medium === 'air' || service.medium === 'oil') return 'fullLoad';
+  if (DRY_MEDIA.includes(service.medium)) return 'fullLoad';
   return AGGRESSIVE.includes(service.medium) && intent === 'lasting'
     ? 'chemical'
     : ['fullLoad', 'immersion'];
@@ -171,9 +188,10 @@ export const rebuildSurvey = surveyOf({
   groups: [
     { id: 'parent', title: 'Parent metal', fields: parentFields },
     commonGroups.service,
+    { id: 'duty', title: 'How it is loaded', fields: dutyFields },
     ...closingGroups,
   ],
-  usual: { ...commonUsual, 'parent.salts': 'no', 'parent.machined': 'no' },
+  usual: { ...commonUsual, 'parent.salts': 'no', 'parent.machined': 'no', 'duty.pressureBar': '' },
   schema: RebuildSurvey,
   demand: (survey, site) => {
     const bodies = survey.damages.map((d, i) => bodyOf(d, i, allowance(survey, site)));
@@ -189,6 +207,8 @@ export const rebuildSurvey = surveyOf({
     return demandOf(survey, {
       needed: needed(survey),
       bodies,
+      pressureBar: survey.duty.pressureBar ?? 0,
+      strains: strainsOf(survey.duty),
       machined: survey.parent.machined,
       longestMm,
       prepMm2: survey.damages.reduce((sum, d) => {
@@ -196,7 +216,7 @@ export const rebuildSurvey = surveyOf({
         if (d.shape === 'flat') return sum + grownArea(d.lengthMm, d.widthMm, site.extentMm);
         return sum + Math.PI * d.wornDiameterMm * (d.lengthMm + 2 * site.extentMm);
       }, 0),
-      paths: { ...SERVICE_PATHS, machined: 'parent.machined' },
+      paths: { ...SERVICE_PATHS, machined: 'parent.machined', pressureBar: 'duty.pressureBar' },
     });
   },
 });

@@ -1,11 +1,27 @@
 import { z } from 'zod';
 import { m } from '../../message/message';
 import { METALS } from '../../materials/substrates';
-import { type WEAR } from '../../materials/words';
+import {
+  DRY_MEDIA,
+  MEDIA,
+  MEDIUM_NAMES,
+  MEDIUM_PH,
+  WEAR_NAMES,
+  type WEAR,
+} from '../../materials/words';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf, type RouteCondition } from '../../survey/demand';
+import { dutyFields, skin, strainsOf } from '../../survey/found';
 import { surveyOf } from '../family';
-import { amount, amountWhen, choice, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import {
+  amount,
+  amountWhen,
+  choice,
+  laterChoice,
+  mm,
+  schemasOf,
+  type DamageShape,
+} from '../../survey/fields';
 import { body, depth, grownArea, length, parentOf, pathsOf, wall, width } from '../../survey/parts';
 
 const build = mm(
@@ -64,7 +80,7 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('chip'), ...schemasOf(chip) }),
 ]);
 
-const parentFields = parentOf(METALS, 'Parent metal');
+const parentFields = { ...parentOf(METALS, 'Parent metal'), skin };
 const LOADS = ['none', 'guard', 'working', 'structure'] as const;
 const loadFields = {
   carries: choice(
@@ -86,10 +102,15 @@ const loadFields = {
     when: { key: 'carries', in: ['guard', 'working'] },
   }),
   wear: choice(
-    ['none', 'impact'] as const satisfies readonly (typeof WEAR)[number][],
-    { none: 'None', impact: 'Knocks' },
-    { label: 'Knocks', why: 'A brittle adhesive cracks at the first one.' },
+    ['none', 'sliding', 'erosion', 'impact'] as const satisfies readonly (typeof WEAR)[number][],
+    WEAR_NAMES,
+    { label: 'Wear', why: 'A brittle adhesive cracks at the first knock.' },
   ),
+  holds: laterChoice(['air', ...MEDIA.filter((x) => x !== 'air')], MEDIUM_NAMES, {
+    label: 'What lies in it or wets it',
+    why: 'A hopper’s own load eats a material as well as a pipe’s does.',
+  }),
+  ...dutyFields,
   clearanceMm: mm('Least clearance', 'The build must not foul what moves past it.', 0, 200, 0.5),
   serviceC: amount('temperature', {
     label: 'Warmest it gets',
@@ -191,10 +212,11 @@ export const bracketSurvey = surveyOf({
     const longestMm = Math.max(...survey.damages.map((d) => d.lengthMm));
     const { loadN } = survey.load;
     return demandOf(survey, {
-      needed: 'fullLoad',
+      needed: DRY_MEDIA.includes(survey.load.holds) ? 'fullLoad' : ['fullLoad', 'immersion'],
       bodies,
       boundary: false,
       conditions: weakened(survey),
+      strains: strainsOf(survey.load),
       load: loadN === null ? null : { newtons: loadN, areaMm2: lapArea(survey.damages) },
       flexes: false,
       longestMm,
@@ -209,7 +231,7 @@ export const bracketSurvey = surveyOf({
             (d.shape === 'snapped' ? 2 : 1),
         0,
       ),
-      paths: { mediumC: 'load.serviceC', wear: 'load.wear' },
+      paths: { medium: 'load.holds', mediumC: 'load.serviceC', wear: 'load.wear' },
       refusals:
         survey.load.carries === 'structure'
           ? [
@@ -220,7 +242,12 @@ export const bracketSurvey = surveyOf({
               },
             ]
           : [],
-      service: { medium: 'air', mediumC: survey.load.serviceC, wear: survey.load.wear },
+      service: {
+        medium: survey.load.holds,
+        ph: Number(MEDIUM_PH[survey.load.holds]),
+        mediumC: survey.load.serviceC,
+        wear: survey.load.wear,
+      },
     });
   },
 });

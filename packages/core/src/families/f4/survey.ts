@@ -4,13 +4,24 @@ import { METALS } from '../../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import {
   demandOf,
+  FITTINGS,
   SERVICE_PATHS,
   type Body,
   type RefusalReason,
   type RouteCondition,
 } from '../../survey/demand';
+import type { Medium } from '../../materials/words';
+import { pressureFields, skin, soft, strainsOf } from '../../survey/found';
 import { surveyOf } from '../family';
-import { schemasOf, mm, type DamageShape } from '../../survey/fields';
+import {
+  amountIfKnown,
+  laterChoice,
+  laterFlag,
+  mm,
+  schemasOf,
+  type DamageShape,
+  type SchemasOf,
+} from '../../survey/fields';
 import {
   body,
   crackWidth,
@@ -59,18 +70,61 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('crack'), ...schemasOf(crack) }),
 ]);
 
-const parentFields = parentOf(LINE_METALS, 'Pipe');
-export const lineFields = { pressureBar: pressure, shutOff, fluid: fluidDanger };
+const parentFields = { ...parentOf(LINE_METALS, 'Pipe'), skin, soft };
+export const lineFields = {
+  pressureBar: pressure,
+  shutOff,
+  fluid: fluidDanger,
+  at: laterChoice(
+    FITTINGS,
+    { straight: 'Straight pipe', elbow: 'An elbow', tee: 'A tee or branch' },
+    { label: 'Where on the line', why: 'Bends and branches take more tape for the same rating.' },
+  ),
+  straightMm: amountIfKnown('length', {
+    label: 'Clear length beside it, the shorter side',
+    why: 'The wrap needs its overlap on both sides. Empty if nobody measured.',
+    min: 0,
+    max: 10_000,
+    step: 10,
+  }),
+  buried: laterFlag({ label: 'It lies in the ground', why: 'It is dug free all round first.' }),
+  ...pressureFields,
+};
+type Line = z.output<z.ZodObject<SchemasOf<typeof lineFields>>>;
+
+/** What the line asks to be seen to first. */
+export const lineConditions = ({ buried }: Pick<Line, 'buried'>): RouteCondition[] =>
+  buried
+    ? [
+        {
+          id: 'buried',
+          condition: m('it is dug free all round, with the trench shored and dry'),
+          because: m('It lies in the ground: a wrap goes right round, and the cure wants it open.'),
+        },
+      ]
+    : [];
+
+/** Gas under more than this stores energy that liquid does not, bar. */
+const GAS_BAR = 0.5;
 
 /** Service that is a pressure engineer’s whatever the material. */
-export function lineRefusals({
-  fluid,
-  shutOff: off,
-}: {
-  fluid: string;
-  shutOff: boolean;
-}): RefusalReason[] {
+export function lineRefusals(
+  { fluid, shutOff: off, pressureBar }: Pick<Line, 'fluid' | 'shutOff' | 'pressureBar'>,
+  { medium }: { medium: Medium },
+): RefusalReason[] {
   return [
+    ...(medium === 'air' && pressureBar > GAS_BAR
+      ? [
+          {
+            id: 'gas',
+            because: m(
+              'It holds gas at {got}: from {from} on that is stored energy, and no plain liquid.',
+              { got: q(pressureBar, 'pressure'), from: q(GAS_BAR, 'pressure') },
+            ),
+            who: 'pressure-engineer' as const,
+          },
+        ]
+      : []),
     ...(fluid === 'plain'
       ? []
       : [
@@ -156,7 +210,7 @@ export const pipeLeakSurvey = surveyOf({
     commonGroups.service,
     ...closingGroups,
   ],
-  usual: { ...commonUsual, 'line.shutOff': 'yes', 'line.fluid': 'plain' },
+  usual: { ...commonUsual, 'line.shutOff': 'yes', 'line.fluid': 'plain', 'line.straightMm': '' },
   schema: PipeLeakSurvey,
   demand: (survey) => {
     const [first] = survey.damages;
@@ -199,6 +253,8 @@ export const pipeLeakSurvey = surveyOf({
             defects: sizes.map((diameterMm) => ({ kind: 'hole' as const, diameterMm })),
             engineered: false,
             extentMm: EXTENT_MM,
+            fitting: survey.line.at,
+            straightMm: survey.line.straightMm,
           }
         : null,
       prepMm2: survey.damages.reduce(
@@ -206,8 +262,9 @@ export const pipeLeakSurvey = surveyOf({
         0,
       ),
       paths: { ...SERVICE_PATHS, pressureBar: 'line.pressureBar' },
-      refusals: [...lineRefusals(survey.line), ...opening.refusals],
-      conditions: opening.conditions,
+      refusals: [...lineRefusals(survey.line, survey.service), ...opening.refusals],
+      conditions: [...opening.conditions, ...lineConditions(survey.line)],
+      strains: strainsOf(survey.line),
     });
   },
 });

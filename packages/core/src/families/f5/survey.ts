@@ -2,9 +2,10 @@ import { z } from 'zod';
 import { METALS } from '../../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf, SERVICE_PATHS } from '../../survey/demand';
+import { skin, strainsOf } from '../../survey/found';
 import { surveyOf } from '../family';
 import { amount, mm, schemasOf, type DamageShape } from '../../survey/fields';
-import { lineFields, lineRefusals } from '../f4/survey';
+import { lineConditions, lineFields, lineRefusals } from '../f4/survey';
 import { body, outside, parentOf, pathsOf, wall } from '../../survey/parts';
 
 const pipe = { outsideDiameterMm: outside, wallMm: wall('Wall when new', 100) };
@@ -43,7 +44,7 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('hole'), ...schemasOf(hole) }),
 ]);
 
-const parentFields = parentOf(METALS, 'Pipe', 'The method is for steel.');
+const parentFields = { ...parentOf(METALS, 'Pipe', 'The method is for steel.'), skin };
 const ratedFields = {
   ...lineFields,
   designC: amount('temperature', {
@@ -79,7 +80,7 @@ export const pipeWrapSurvey = surveyOf({
     commonGroups.service,
     ...closingGroups,
   ],
-  usual: { ...commonUsual, 'line.shutOff': 'yes', 'line.fluid': 'plain' },
+  usual: { ...commonUsual, 'line.shutOff': 'yes', 'line.fluid': 'plain', 'line.straightMm': '' },
   schema: PipeWrapSurvey,
   demand: (survey) => {
     const d = survey.damages[0] as (typeof survey.damages)[number];
@@ -122,10 +123,14 @@ export const pipeWrapSurvey = surveyOf({
         ],
         engineered: true,
         extentMm: 0,
+        fitting: survey.line.at,
+        straightMm: survey.line.straightMm,
       },
       prepMm2: (longestMm + 400) * Math.PI * d.outsideDiameterMm,
       paths: { ...SERVICE_PATHS, pressureBar: 'line.pressureBar' },
-      refusals: lineRefusals(survey.line),
+      refusals: lineRefusals(survey.line, survey.service),
+      conditions: lineConditions(survey.line),
+      strains: strainsOf(survey.line),
     });
   },
 });

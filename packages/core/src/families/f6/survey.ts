@@ -2,9 +2,18 @@ import { z } from 'zod';
 import { m, q } from '../../message/message';
 import { beltPatch, type BeltHole } from '../../geometry/beltPatch';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
-import { demandOf, type RefusalReason } from '../../survey/demand';
+import { demandOf, type RefusalReason, type RouteCondition } from '../../survey/demand';
 import { surveyOf } from '../family';
-import { amount, choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import {
+  amount,
+  choice,
+  flag,
+  laterChoice,
+  laterFlag,
+  mm,
+  schemasOf,
+  type DamageShape,
+} from '../../survey/fields';
 import { body, depth, grownArea, length, parentOf, pathsOf, width } from '../../survey/parts';
 
 const thick = mm('Belt thickness', 'A hole is filled through all of it.', 3, 60, 0.5);
@@ -82,6 +91,15 @@ const beltFields = {
     step: 5,
   }),
   wetRun: flag({ label: 'Runs wet', why: 'Water gets under a poor edge.' }),
+  carcass: laterChoice(
+    ['fabric', 'steel'],
+    { fabric: 'Fabric plies', steel: 'Steel cords' },
+    { label: 'Carcass', why: 'A cut steel cord draws back and rusts; a ply does not.' },
+  ),
+  bare: laterFlag({
+    label: 'Plies or cords lie bare',
+    why: 'Rubber holds to rubber: what is bare takes water and lets go.',
+  }),
 };
 
 /** The most damages one repair takes. */
@@ -124,6 +142,14 @@ function patch(d: BeltSurvey['damages'][number]) {
 }
 
 function refusals({ belt }: BeltSurvey): RefusalReason[] {
+  if (belt.carcass === 'steel' && belt.carcassCutPct > 0)
+    return [
+      {
+        id: 'cords',
+        because: m('Steel cords are cut: they carry the belt, and a patch does not join them.'),
+        who: 'belt-splicer',
+      },
+    ];
   return belt.carcassCutPct > MOST_CUT_PCT
     ? [
         {
@@ -136,6 +162,27 @@ function refusals({ belt }: BeltSurvey): RefusalReason[] {
         },
       ]
     : [];
+}
+
+/** What lies bare is seen to before it is covered: by a splicer where it is steel. */
+function bared({ belt }: BeltSurvey): RouteCondition[] {
+  if (!belt.bare) return [];
+  return belt.carcass === 'steel'
+    ? [
+        {
+          id: 'bare',
+          condition: m('a belt splicer has looked at the bare cords and primed them'),
+          because: m('Bare steel cords rust under rubber, and the rust goes along them.'),
+          who: 'belt-splicer',
+        },
+      ]
+    : [
+        {
+          id: 'bare',
+          condition: m('the bare plies are dried through, cemented and covered the same day'),
+          because: m('Bare plies draw water along the belt, and rubber lets go of them.'),
+        },
+      ];
 }
 
 export const beltSurvey = surveyOf({
@@ -200,6 +247,7 @@ export const beltSurvey = surveyOf({
       ),
       paths: { mediumC: 'belt.runsC', medium: 'belt.wetRun', wear: 'belt.carries' },
       refusals: refusals(survey),
+      conditions: bared(survey),
       service: {
         medium: survey.belt.wetRun ? 'water' : 'air',
         mediumC: survey.belt.runsC,

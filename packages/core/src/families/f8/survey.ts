@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { m } from '../../message/message';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
+import { frost, hotWash, strainsOf } from '../../survey/found';
 import { surveyOf } from '../family';
 import { flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import {
@@ -12,7 +13,7 @@ import {
   parentOf,
   swing,
   traffic,
-  TRAFFIC_WEAR,
+  wornFloor,
 } from '../../survey/parts';
 
 const run = {
@@ -63,6 +64,8 @@ const floorFields = {
     label: 'The slab spans or carries a machine base',
     why: 'Then the crack is a structural one.',
   }),
+  hotWash,
+  frost,
 };
 
 /** The most damages one repair takes. */
@@ -126,7 +129,8 @@ export const floorCrackSurvey = surveyOf({
             },
           ]
         : [],
-      service: { medium: floor.washed ? 'water' : 'air', wear: TRAFFIC_WEAR[floor.traffic] },
+      strains: strainsOf(floor),
+      service: wornFloor(floor),
     });
   },
 });

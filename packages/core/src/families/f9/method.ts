@@ -12,7 +12,7 @@ import { notBefore, wrong } from '../../methods/step';
 import { momentText } from '../../methods/when';
 import { figureOf, type Figure } from '../../work/figure';
 import type { Round } from '../../work/round';
-import { aidName } from '../../work/supplies';
+import { aidName } from '../../work/aids';
 import type { Method } from '../family';
 import { bags, coats, coatSteps, floorMm2, has, isPowder, step, stepIds } from './coats';
 import type { FloorPatchSurvey } from './survey';

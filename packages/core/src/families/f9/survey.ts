@@ -1,8 +1,17 @@
 import { z } from 'zod';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
-import { demandOf } from '../../survey/demand';
+import { MEDIUM_NAMES, MEDIUM_PH } from '../../materials/words';
+import { demandOf, type ServiceNeed } from '../../survey/demand';
+import { frost, hotWash, strainsOf } from '../../survey/found';
 import { surveyOf } from '../family';
-import { amountIfKnown, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import {
+  amountIfKnown,
+  flag,
+  laterChoice,
+  mm,
+  schemasOf,
+  type DamageShape,
+} from '../../survey/fields';
 import {
   body,
   depth,
@@ -10,8 +19,8 @@ import {
   parentOf,
   pathsOf,
   traffic,
-  TRAFFIC_WEAR,
   width,
+  wornFloor,
 } from '../../survey/parts';
 
 const patch = { lengthMm: length(30000), widthMm: width(30000), depthMm: depth(300) };
@@ -71,6 +80,13 @@ const floorFields = {
     step: 500,
   }),
   juice: flag({ label: 'Juice or acid drips on it', why: 'Cement mortar is eaten by acid.' }),
+  spills: laterChoice(
+    ['none', 'fatty-acid', 'sugar'],
+    { none: 'Neither', 'fatty-acid': MEDIUM_NAMES['fatty-acid'], sugar: MEDIUM_NAMES.sugar },
+    { label: 'Fat or sugar on it', why: 'They soften cement, slowly and for good.' },
+  ),
+  hotWash,
+  frost,
 };
 
 /** The most damages one repair takes. */
@@ -84,6 +100,15 @@ export const FloorPatchSurvey = z.strictObject({
   floor: z.strictObject(schemasOf(floorFields)),
 });
 export type FloorPatchSurvey = z.infer<typeof FloorPatchSurvey>;
+
+/** Drips of juice where its acid is not measured. */
+const DRIP_PH = 4.5;
+
+/** What is spilt on it, where that is more than water. */
+function spilt({ juice, spills }: FloorPatchSurvey['floor']): Partial<ServiceNeed> {
+  if (juice) return { medium: 'juice', ph: DRIP_PH };
+  return spills === 'none' ? {} : { medium: spills, ph: Number(MEDIUM_PH[spills]) };
+}
 
 export const floorPatchSurvey = surveyOf({
   id: 'F9',
@@ -132,11 +157,8 @@ export const floorPatchSurvey = surveyOf({
       longestMm: Math.max(...survey.damages.map((d) => d.lengthMm)),
       paths: { medium: 'floor.juice', ph: 'floor.juice', wear: 'floor.traffic' },
       prepMm2: area,
-      service: {
-        medium: floor.juice ? 'juice' : floor.washed ? 'water' : 'air',
-        ph: floor.juice ? 4.5 : 7,
-        wear: TRAFFIC_WEAR[floor.traffic],
-      },
+      strains: strainsOf(floor),
+      service: { ...wornFloor(floor), ...spilt(floor) },
     });
   },
 });

@@ -1,10 +1,11 @@
+import { silentFields, type MatteringAsk } from '@kelmot/core';
 import { call, type CallResult } from '@kelmot/core/calc/call';
 import { expose } from 'comlink';
 
 /** Less than this further on is not worth telling: each message redraws the screen. */
 const STEP = 0.01;
 
-/** Runs a calculation off the screen's thread: the very functions of core, with their progress. */
+/** Heavy sums off the screen's thread: the very functions of core, with their progress where they tell it. */
 const worker = {
   run(name: string, input: unknown, report: (share: number) => void): CallResult {
     let told = 0;
@@ -14,7 +15,8 @@ const worker = {
       report(share);
     });
   },
+  silentFields: (ask: MatteringAsk): string[] => silentFields(ask),
 };
-export type CalcWorker = typeof worker;
+export type CoreWorker = typeof worker;
 
 expose(worker);

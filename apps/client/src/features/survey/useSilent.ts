@@ -1,0 +1,49 @@
+import { silentFields, type SurveyDraft } from '@kelmot/core';
+import { useEffect, useMemo, useState } from 'react';
+import { useCardsQuery, useForecastQuery, useShelfQuery, useSiteQuery } from '@/store/api';
+import { useAppSelector } from '@/store/hooks';
+import { makeRunner } from '@/workers/runner';
+
+/** A pause in typing this long, and the questions are weighed again. */
+const SETTLE_MS = 400;
+
+/** Paths of the questions whose every answer changes nothing here, weighed off the screen's thread as answers come. */
+export function useSilent(draft: SurveyDraft): ReadonlySet<string> {
+  const units = useAppSelector((s) => s.settings.units);
+  const { data: cards } = useCardsQuery();
+  const { data: site } = useSiteQuery();
+  const { data: shelf } = useShelfQuery();
+  const { data: forecast } = useForecastQuery();
+  const [runner] = useState(makeRunner);
+  const [silent, setSilent] = useState<{ family: string; paths: readonly string[] }>({
+    family: draft.family,
+    paths: [],
+  });
+  useEffect(() => runner.close, [runner]);
+
+  useEffect(() => {
+    if (!cards || !site) return;
+    let over = false;
+    const timer = setTimeout(() => {
+      const ask = { draft, units, cards, site: site.settings, hours: forecast?.hours, shelf };
+      void runner
+        .run(
+          (remote) => remote.silentFields(ask),
+          () => silentFields(ask),
+        )
+        .then((paths) => {
+          if (!over) setSilent({ family: draft.family, paths });
+        });
+    }, SETTLE_MS);
+    return () => {
+      over = true;
+      clearTimeout(timer);
+      runner.stop();
+    };
+  }, [draft, units, cards, site, shelf, forecast, runner]);
+
+  return useMemo(
+    () => new Set(silent.family === draft.family ? silent.paths : []),
+    [silent, draft.family],
+  );
+}

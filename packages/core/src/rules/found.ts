@@ -1,0 +1,98 @@
+import { bondsTo, SUBSTRATE_NAMES } from '../materials/substrates';
+import { APPROVAL_NAMES, STRAIN_NAMES } from '../materials/words';
+import { m, mm } from '../message/message';
+import { atLeast, fits, fitsIf, no, type Rule } from './rule';
+
+/** Flexing from which a card gives with a soft plastic instead of letting go of it. */
+const GIVES = 2;
+
+/** Whether it suits what is easily forgotten: approvals, how it is loaded, what nothing bonds to, the room beside it. */
+export const approvedRule: Rule = {
+  id: 'approved',
+  name: 'Approval',
+  question: 'Is it approved for what it touches?',
+  judge: ({ card, demand }) => {
+    if (!demand.approval) return fits('Nothing here asks for an approval.');
+    const what = APPROVAL_NAMES[demand.approval].toLowerCase();
+    const found = card.approvals.find((a) => a.for === demand.approval);
+    return found
+      ? fits(() =>
+          m('Approved for {what}: {certificate}.', { what, certificate: found.certificate }),
+        )
+      : no(() => m('Its card names no approval for {what}.', { what }));
+  },
+};
+
+export const foundRules: Rule[] = [
+  approvedRule,
+  {
+    id: 'strain',
+    name: 'How it is loaded',
+    question: 'Is it made for what comes and goes, shakes or freezes?',
+    judge: ({ card, survey, demand }) => {
+      const { strains } = demand;
+      if (strains.length === 0) return fits('It is loaded steadily.');
+      const missing = strains.filter((s) => !card.service.strains.includes(s));
+      const names = (list: typeof strains) => list.map((s) => STRAIN_NAMES[s].toLowerCase());
+      if (missing.length === 0)
+        return fits(() => m('It is made for this: {names}.', { names: names(strains) }));
+      const because = () =>
+        m('Its card does not name it as made for this: {names}.', { names: names(missing) });
+      return survey.intent === 'stopgap'
+        ? fitsIf('it is looked at again early', because)
+        : no(because);
+    },
+  },
+  {
+    id: 'grip',
+    name: 'Grip',
+    question: 'Does it hold on what nothing bonds to, or what softens it?',
+    judge: ({ card, survey, demand }) => {
+      const { material, soft } = demand;
+      const name = SUBSTRATE_NAMES[material].toLowerCase();
+      const wraps = card.tape !== undefined && demand.wrap !== null;
+      if (!bondsTo(material))
+        return wraps
+          ? fits(() => m('Nothing bonds to {name}: the wrap grips right round it.', { name }))
+          : fitsIf('it is keyed through or clamped, so that it grips without a bond', () =>
+              m('Nothing bonds to {name}: it holds by a mechanical grip alone.', { name }),
+            );
+      if (!soft) return fits('It holds by its bond.');
+      if (wraps || card.service.flex >= GIVES) return fits('It gives with what is soft.');
+      const because = 'The softener of the plastic goes into rigid resin, which then lets go.';
+      return survey.intent === 'stopgap'
+        ? fitsIf('a test patch has held for a day', because)
+        : no(because);
+    },
+  },
+  {
+    id: 'room',
+    name: 'Room',
+    question: 'Is there straight length enough beside the damage?',
+    judge: ({ wrap, demand }) => {
+      if (!wrap || !demand.wrap) return fits('It needs no length beside it.');
+      const need = Math.max(...wrap.besideMm);
+      const { straightMm } = demand.wrap;
+      if (straightMm === null)
+        return fits(() =>
+          m('It takes {need} each side, which nobody measured.', { need: mm(need) }),
+        );
+      const against = {
+        value: straightMm,
+        limit: need,
+        quantity: 'length' as const,
+        sense: 'min' as const,
+      };
+      return atLeast(straightMm, need)
+        ? fits(() => m('It takes {need} each side.', { need: mm(need) }), against)
+        : no(
+            () =>
+              m('It takes {need} each side, and there are {got}.', {
+                need: mm(need),
+                got: mm(straightMm),
+              }),
+            { against },
+          );
+    },
+  },
+];

@@ -1,0 +1,130 @@
+import { SKINS, SKIN_NAMES, type Medium, type Skin, type Strain } from '../materials/words';
+import { m } from '../message/message';
+import type { RefusalReason, RouteCondition } from './demand';
+import { laterChoice, laterFlag } from './fields';
+
+/** What decides and is easily forgotten: fields that several families ask, and what follows from each. */
+
+export const skin = laterChoice(SKINS, SKIN_NAMES, {
+  label: 'On it, or gone into it',
+  why: 'Zinc, oil or a lining under the paint: the bond is to that, or to nothing.',
+});
+
+export const soft = laterFlag({
+  label: 'Soft, plasticised',
+  why: 'Its softener goes into rigid resin, which then lets go.',
+});
+
+/** How machines and pipes are loaded besides the figures. */
+export const dutyFields = {
+  vibrates: laterFlag({ label: 'It vibrates', why: 'It shakes a rigid bond loose at its edge.' }),
+  heatCycles: laterFlag({
+    label: 'Heat comes and goes',
+    why: 'Each time the two grow apart a little.',
+  }),
+};
+export const pressureFields = {
+  cycles: laterFlag({
+    label: 'Pressure comes and goes',
+    why: 'Many small loads tire what one great one does not.',
+  }),
+  ...dutyFields,
+};
+
+/** What ages floors and walls more than traffic does. */
+const FROST = ['none', 'frost', 'salt'] as const;
+export type Frost = (typeof FROST)[number];
+export const frost = laterChoice(
+  FROST,
+  { none: 'No', frost: 'Frost', salt: 'Frost and de-icing salt' },
+  { label: 'Frost', why: 'Water freezes in it; salt makes it worse.' },
+);
+export const hotWash = laterFlag({
+  label: 'Washed hot, or with steam',
+  why: 'The sudden heat shears a stiff layer off.',
+});
+/** As hot as a hot wash is where nobody measured, °C. */
+export const HOT_WASH_C = 70;
+
+interface Loaded {
+  cycles?: boolean;
+  vibrates?: boolean;
+  heatCycles?: boolean;
+  hotWash?: boolean;
+  frost?: Frost;
+}
+
+/** The ways of being loaded that a survey names, in the order of the list. */
+export function strainsOf(loaded: Loaded): Strain[] {
+  const { cycles, vibrates, heatCycles, frost: frozen = 'none' } = loaded;
+  const named: [Strain, boolean | undefined][] = [
+    ['pressure-cycles', cycles],
+    ['vibration', vibrates],
+    ['heat-cycles', heatCycles],
+    ['hot-wash', loaded.hotWash],
+    ['freeze-thaw', frozen !== 'none'],
+  ];
+  return named.filter(([, is]) => is).map(([strain]) => strain);
+}
+
+/** What wets a floor: salt water where ice is thawed with it, else as the survey says. */
+export const wettedBy = (frozen: Frost, otherwise: Medium): Medium =>
+  frozen === 'salt' && (otherwise === 'air' || otherwise === 'water') ? 'brine' : otherwise;
+
+interface Asks {
+  refusals: RefusalReason[];
+  conditions: RouteCondition[];
+}
+const NOTHING: Asks = { refusals: [], conditions: [] };
+const seenTo = (id: string, condition: string, because: string): Asks => ({
+  refusals: [],
+  conditions: [{ id, condition: m(condition), because: m(because) }],
+});
+
+const SKIN_ASKS: Record<Skin, Asks> = {
+  bare: NOTHING,
+  galvanised: seenTo(
+    'galvanised',
+    'the zinc is ground off to the steel past the repair, with its fume drawn off',
+    'What is laid on zinc holds to the zinc, and the zinc comes off.',
+  ),
+  'oil-soaked': seenTo(
+    'oil-soaked',
+    'the oil is sweated out with heat, washed off hot, blasted again and watched for bleeding',
+    'The metal drank oil: it comes out again under the repair.',
+  ),
+  'rubber-lined': {
+    refusals: [],
+    conditions: [
+      {
+        id: 'lining',
+        condition: m('a lining contractor makes the rubber whole over it'),
+        because: m('The lining keeps the medium off the metal, and a rigid paste does not.'),
+        who: 'lining-shop',
+      },
+    ],
+  },
+  'glass-lined': {
+    refusals: [
+      {
+        id: 'lining',
+        because: m('Glass lining cracks from grinding and heat beside it.'),
+        who: 'lining-shop',
+      },
+    ],
+    conditions: [],
+  },
+  'fluoropolymer-lined': {
+    refusals: [
+      {
+        id: 'lining',
+        because: m('Nothing bonds to a fluoropolymer lining.'),
+        who: 'lining-shop',
+      },
+    ],
+    conditions: [],
+  },
+};
+
+/** What must be seen to, and who decides, for what is on the parent or in it. */
+export const skinAsks = (on: Skin): Asks => SKIN_ASKS[on];
