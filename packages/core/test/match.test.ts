@@ -2,10 +2,9 @@ import { judge, matchAll, type CardMatch } from '../src/match/match';
 import { m } from '../src/message/message';
 import { rank, whyFirst } from '../src/match/rank';
 import type { SurveyOf } from '../src/families/registry';
-import { readDraft } from '../src/form/draft';
 import { word } from '../src/message/word';
 import type { Verdict } from '../src/rules/rule';
-import { asDraft, card, site, survey } from './fixtures';
+import { card, site, survey } from './fixtures';
 
 type Rebuild = SurveyOf<'F2'>;
 type Change = (s: Rebuild) => void;
@@ -149,25 +148,6 @@ test.each(cases)('%s', (_, change, ruleId, verdict) => {
   expect({ ruleId, verdict: found?.verdict }).toEqual({ ruleId, verdict });
   expect(found && word(found.because)).toMatch(/\.$/);
   if (verdict === 'if') expect(found?.condition).toBeTruthy();
-});
-
-test('a relax hint, typed into the survey, turns its rule', () => {
-  for (const [, change] of cases) {
-    const before = changed(change);
-    for (const j of judge(before, card, site).judged) {
-      if (!j.relax || j.verdict === 'fits') continue;
-      const draft = asDraft(before);
-      const { survey: after, issues } = readDraft(
-        { ...draft, texts: { ...draft.texts, [j.relax.path]: j.relax.text } },
-        'metric',
-      );
-      if (!after) throw new Error(`${j.rule.id}: ${JSON.stringify(issues)}`);
-      const again = judge(after, card, site).judged.find((k) => k.rule.id === j.rule.id);
-      expect({ rule: j.rule.id, say: j.relax.say, verdict: again?.verdict }).not.toMatchObject({
-        verdict: j.verdict,
-      });
-    }
-  }
 });
 
 test('one no excludes; coats and batches are how it is built, and no condition', () => {

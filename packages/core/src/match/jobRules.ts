@@ -1,6 +1,7 @@
 import { MILESTONE_NAMES } from '../materials/card';
 import { drawPacks } from '../work/draw';
 import { celsius, m, minutes, ml, type Message } from '../message/message';
+import { MOST_DOWN_MIN } from '../survey/common';
 import { neededOn } from '../work/round';
 import { ownRounds, type JudgedJob } from './outcome';
 import { fits, fitsBuilt, fitsIf, no, relaxCommon, type Judgement, type Rule } from '../rules/rule';
@@ -70,7 +71,6 @@ export const jobRules: Rule<JudgedJob>[] = [
           () => m('mixed in {n} small batches', { n }),
           () =>
             m('{each}; more than {many} follow one another.', { each: each(), many: MANY_BATCHES }),
-          against,
         );
       return fits(
         () => m('{n, plural, one {One batch} other {# batches}}, {each}.', { n, each: each() }),
@@ -117,11 +117,14 @@ export const jobRules: Rule<JudgedJob>[] = [
       const more = Math.ceil((readyMin - downMin) / HALF_HOUR) * HALF_HOUR;
       return no(late, {
         against,
-        relax: relaxCommon(
-          'window.downMin',
-          `${downMin + more} min`,
-          m('Would with {more} more.', { more: minutes(more) }),
-        ),
+        relax:
+          downMin + more <= MOST_DOWN_MIN
+            ? relaxCommon(
+                'window.downMin',
+                `${downMin + more} min`,
+                m('Would with {more} more.', { more: minutes(more) }),
+              )
+            : undefined,
       });
     },
   },

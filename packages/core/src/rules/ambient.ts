@@ -1,7 +1,7 @@
 import { goFromC } from '../ambient/ambientGate';
 import { celsius, m, q, type Message } from '../message/message';
 import type { Work } from '../work/work';
-import { fits, fitsIf, relaxCommon, type Against, type Relax, type Rule } from './rule';
+import { fits, fitsIf, no, relaxCommon, type Against, type Relax, type Rule } from './rule';
 
 /** One thing that stops the gate: what must be done, why, and the change that would undo it alone. */
 interface Stop {
@@ -11,15 +11,25 @@ interface Stop {
   relax: Relax;
 }
 
-/** Held warmer than it is, so that the gate lets it be mixed: the least that does, °C; null where it is warm enough. */
-export function warmedTo({ card, survey }: Pick<Work, 'card' | 'survey'>): number | null {
-  const { readings } = survey;
-  const wet = card.damp === 'wet' || card.damp === 'under-water';
-  const least = wet
+/** The most humidity in whole percent at which a surface inside the card stands clear of the dew; null where none does. */
+function driedTo({ card, survey }: Pick<Work, 'card' | 'survey'>): number | null {
+  const { maxSurfaceC } = card.ambient;
+  for (let rhPct = Math.floor(survey.readings.rhPct); rhPct >= 1; rhPct -= 1)
+    if (goFromC({ ...survey.readings, rhPct }, card.ambient) <= maxSurfaceC) return rhPct;
+  return null;
+}
+
+/** The coldest surface on which this air lets it be mixed, °C: what sets wet needs only its own least. */
+const leastC = ({ card, survey }: Pick<Work, 'card' | 'survey'>): number =>
+  card.damp === 'wet' || card.damp === 'under-water'
     ? card.ambient.minSurfaceC
-    : Math.max(card.ambient.minSurfaceC, goFromC(readings, card.ambient));
+    : Math.max(card.ambient.minSurfaceC, goFromC(survey.readings, card.ambient));
+
+/** Held warmer than it is, so that the gate lets it be mixed: the least that does, °C; null where it is warm enough. */
+export function warmedTo(work: Pick<Work, 'card' | 'survey'>): number | null {
+  const least = leastC(work);
   // Rounded up, so that what is typed is on the right side of the limit.
-  return readings.surfaceC < least - 1e-9 ? Math.ceil(least * 10 - 1e-9) / 10 : null;
+  return work.survey.readings.surfaceC < least - 1e-9 ? Math.ceil(least * 10 - 1e-9) / 10 : null;
 }
 
 function surfaceStop(work: Work): Stop | null {
@@ -80,6 +90,29 @@ export const ambientRule: Rule = {
   question: 'May it be mixed in this air, on a surface this cold or warm?',
   judge: (work) => {
     const { card, survey, gate } = work;
+    const least = leastC(work);
+    const { maxSurfaceC } = card.ambient;
+    if (least > maxSurfaceC) {
+      const dry = driedTo(work);
+      return no(
+        () =>
+          m('Clear of the dew of this air it would be at {least}; {most} is the most.', {
+            least: celsius(least),
+            most: celsius(maxSurfaceC),
+          }),
+        {
+          against: { value: least, limit: maxSurfaceC, quantity: 'temperature', sense: 'max' },
+          relax:
+            dry === null
+              ? undefined
+              : relaxCommon(
+                  'readings.rhPct',
+                  String(dry),
+                  m('Would with the air dried to {most}.', { most: q(dry, 'percent') }),
+                ),
+        },
+      );
+    }
     const stops = [surfaceStop(work), airStop(work)].filter((s): s is Stop => s !== null);
     const [first] = stops;
     if (!first)

@@ -62,23 +62,9 @@ export const buildRules: Rule[] = [
             ),
           { against },
         );
-      const swing = Math.floor((movementPct / move.demandPct) * crack.swingC);
       return no(
         () => m('It moves {moves}, {asks} of the crack; the card stands {stands}.', given),
-        {
-          against,
-          relax:
-            swing >= 1
-              ? relaxBy(
-                  demand,
-                  'swingC',
-                  `${swing} °C`,
-                  m('Would with a swing of {swing} or less.', {
-                    swing: q(swing, 'temperatureStep'),
-                  }),
-                )
-              : undefined,
-        },
+        { against },
       );
     },
   },
@@ -101,15 +87,16 @@ export const buildRules: Rule[] = [
           () => m('Too thick for {got}: from {min}.', { got: mm(leastWidthMm), min: mm(min) }),
           {
             against: { value: leastWidthMm, limit: min, quantity: 'length', sense: 'min' },
-            // One answer turns it only where one crack alone is too narrow.
-            relax: single
-              ? relaxBy(
-                  demand,
-                  'crackWidth',
-                  `${min} mm`,
-                  m('Would if chased out to {min}.', { min: mm(min) }),
-                )
-              : undefined,
+            // One answer turns it only where one crack alone is too narrow, and none is too wide.
+            relax:
+              single && atMost(widthMm, max)
+                ? relaxBy(
+                    demand,
+                    'crackWidth',
+                    `${min} mm`,
+                    m('Would if chased out to {min}.', { min: mm(min) }),
+                  )
+                : undefined,
           },
         );
       const against = {
@@ -210,13 +197,13 @@ export const buildRules: Rule[] = [
         return fitsBuilt(
           () => m('undercut to {least}', given),
           () => m('It is {shallow} deep; {least} is the least that holds.', given),
-          { ...against, value: shallow, limit: minMm, sense: 'min' },
+          { ...against, limit: maxTotalMm },
         );
       if (coats > leastCoats)
         return fitsBuilt(
           () => m('built in {coats} coats', { coats }),
           () => m('{slope}, one coat holds {each}; it is {deep}.', { slope, ...given }),
-          against,
+          { ...against, limit: maxTotalMm },
         );
       return fits(
         () =>

@@ -1,6 +1,6 @@
 import { DRY_MEDIA, MEDIUM_NAMES } from '../materials/words';
 import { celsius, m, minutes, q } from '../message/message';
-import { atLeast, atMost, fits, fitsIf, no, relaxBy, type Rule } from './rule';
+import { atLeast, atMost, fits, fitsIf, no, type Rule } from './rule';
 
 const temperature = (value: number, limit: number, sense: 'max' | 'min' = 'max') =>
   ({ value, limit, quantity: 'temperature', sense }) as const;
@@ -36,7 +36,6 @@ export const mediumRules: Rule[] = [
             ),
           {
             against,
-            relax: relaxBy(demand, 'mediumC', `${full} °C`, m('Would at {full} or below.', given)),
           },
         );
       if (postCure && !atMost(mediumC, postCure.withoutC))
@@ -51,12 +50,6 @@ export const mediumRules: Rule[] = [
           {
             against,
             planned: true,
-            relax: relaxBy(
-              demand,
-              'mediumC',
-              `${postCure.withoutC} °C`,
-              m('Would without it at {without} or below.', { without: celsius(postCure.withoutC) }),
-            ),
           },
         );
       return fits(() => m('{wet, select, yes {Wet} other {Dry}} heat to {full}.', given), against);
@@ -89,12 +82,6 @@ export const mediumRules: Rule[] = [
             }),
           {
             against: { value: concPct, limit: maxConcPct, quantity: 'percent', sense: 'max' },
-            relax: relaxBy(
-              demand,
-              'concPct',
-              String(maxConcPct),
-              m('Would at {most} or weaker.', { most: q(maxConcPct, 'percent') }),
-            ),
           },
         );
       const against = temperature(mediumC, limit.maxC);
@@ -103,12 +90,6 @@ export const mediumRules: Rule[] = [
         return fits(() => m('Stands {name} to {most}.', given), against);
       return no(() => m('Stands {name} to {most}; this is {got}.', given), {
         against,
-        relax: relaxBy(
-          demand,
-          'mediumC',
-          `${limit.maxC} °C`,
-          m('Would at {most} or below.', given),
-        ),
       });
     },
   },
@@ -128,12 +109,6 @@ export const mediumRules: Rule[] = [
         return fits(() => m('pH {min} to {max}.', { min, max }), against);
       return no(() => m('pH {ph}; the card goes {min} to {max}.', { ph, min, max }), {
         against,
-        relax: relaxBy(
-          demand,
-          'ph',
-          String(limit),
-          m('Would at pH {limit} or {sense, select, min {more} other {less}}.', { limit, sense }),
-        ),
       });
     },
   },

@@ -167,9 +167,7 @@ export const placeRules: Rule[] = [
     question: 'Is there air enough, and nothing to light it?',
     judge: ({ card, demand, survey }) => {
       if (card.flammable && demand.ignition)
-        return no('Its vapour burns, and what could light it cannot be stopped.', {
-          relax: relaxCommon('site.ignition', 'stopped', m('Would once it is stopped.')),
-        });
+        return no('Its vapour burns, and what could light it cannot be stopped.');
       if (card.flammable && survey.site.area === 'zone-1')
         return no(
           () =>
@@ -180,9 +178,18 @@ export const placeRules: Rule[] = [
         );
       if (card.flammable && survey.site.area === 'zone-2')
         return fitsIf(
-          'the air is measured free of gas before it is opened, and while it is used',
+          () =>
+            m('the air is measured free of gas before it is opened{closed}', {
+              closed: demand.closed
+                ? ', and blown through while it is used'
+                : ', and while it is used',
+            }),
           'Its vapour burns, and this is zone 2.',
-          { relax: relaxCommon('site.area', 'safe', m('Would as it is with a gas-free permit.')) },
+          {
+            relax: demand.closed
+              ? undefined
+              : relaxCommon('site.area', 'safe', m('Would as it is with a gas-free permit.')),
+          },
         );
       if ((card.flammable || card.ventilate) && demand.closed)
         return fitsIf(
@@ -191,7 +198,6 @@ export const placeRules: Rule[] = [
             ? 'Its vapour burns and gathers in a closed space.'
             : 'Its vapour harms and gathers in a closed space.',
           {
-            relax: relaxCommon('site.closed', 'no', m('Would as it is in open air.')),
             planned: true,
           },
         );

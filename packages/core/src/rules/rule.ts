@@ -107,8 +107,8 @@ class Lazily implements Judgement {
 export const fits = (because: Words, against?: Against): Judgement =>
   new Lazily('fits', because, against ? { against } : NOTHING);
 /** Fits, built in a way that the plan sees to. */
-export const fitsBuilt = (build: Words, because: Words, against: Against): Judgement =>
-  new Lazily('fits', because, { against }, build);
+export const fitsBuilt = (build: Words, because: Words, against?: Against): Judgement =>
+  new Lazily('fits', because, against ? { against } : NOTHING, build);
 export const fitsIf = (condition: Words, because: Words, more: More = NOTHING): Judgement =>
   new Lazily('if', because, more, condition);
 export const no = (because: Words, more: More = NOTHING): Judgement =>
@@ -133,9 +133,7 @@ export const relaxCommon = (
     | 'window.downMin'
     | 'site.area'
     | 'site.tools'
-    | 'site.ignition'
     | 'site.nearby'
-    | 'site.closed'
     | 'surface.damp',
   text: string,
   say: Message,

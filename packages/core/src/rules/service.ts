@@ -45,7 +45,6 @@ export const serviceRules: Rule[] = [
         return fitsIf('it is only a stop-gap', because, { against });
       return no(because, {
         against,
-        relax: relaxBy(demand, 'wear', 'none', m('Would where little wears it.')),
       });
     },
   },
@@ -97,12 +96,6 @@ export const serviceRules: Rule[] = [
       if (limit === 0) return no('It is not made to hold pressure.', { against });
       return no(() => m('Holds {most}{where}; this is {got}.', { most, where, got }), {
         against,
-        relax: relaxBy(
-          demand,
-          'pressureBar',
-          `${limit} bar`,
-          m('Would at {most} or less.', { most }),
-        ),
       });
     },
   },

@@ -84,12 +84,15 @@ const surfaceFields = {
   }),
 };
 
+/** The longest stop that is asked for, minutes: 60 days. */
+export const MOST_DOWN_MIN = 60 * 24 * 60;
+
 const windowFields = {
   downMin: amount('time', {
     label: 'Down for',
     why: 'The cure must end inside it.',
     min: 10,
-    max: 60 * 24 * 60,
+    max: MOST_DOWN_MIN,
     step: 30,
   }),
 };

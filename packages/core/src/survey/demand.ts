@@ -90,18 +90,7 @@ export interface ServiceNeed {
 }
 
 /** Figures of a demand that a person can go back to and change. */
-export type DemandFigure =
-  | 'medium'
-  | 'concPct'
-  | 'ph'
-  | 'mediumC'
-  | 'wear'
-  | 'pressureBar'
-  | 'swingC'
-  | 'crackWidth'
-  | 'machined'
-  | 'light'
-  | 'closed';
+export type DemandFigure = 'pressureBar' | 'crackWidth' | 'machined' | 'light';
 /** The survey’s field behind each figure; one that is worked out or fixed for its family has none. */
 export type DemandPaths = Partial<Record<DemandFigure, string>>;
 
@@ -148,17 +137,8 @@ interface Common {
   service: ServiceNeed & { approval: Approval | 'none' };
   site: { nearby: string; closed: boolean; ignition: string };
 }
-type Given = Pick<Demand, 'needed' | 'bodies' | 'longestMm' | 'prepMm2' | 'paths'> &
+type Given = Pick<Demand, 'needed' | 'bodies' | 'longestMm' | 'prepMm2'> &
   Partial<Omit<Demand, 'service'>> & { service?: Partial<ServiceNeed> };
-
-/** Where the common group of service asks for each figure. */
-export const SERVICE_PATHS = {
-  medium: 'service.medium',
-  concPct: 'service.concPct',
-  ph: 'service.ph',
-  mediumC: 'service.mediumC',
-  wear: 'service.wear',
-} as const satisfies DemandPaths;
 
 /** What eats the parent round any repair is coated with it, or kept off. */
 function eatenBy(material: Substrate, met: ServiceNeed): RouteCondition[] {
@@ -202,6 +182,6 @@ export function demandOf({ parent, service, site }: Common, given: Given): Deman
       ...under.conditions,
       ...eatenBy(parent.material, met),
     ],
-    paths: { closed: 'site.closed', ...given.paths },
+    paths: given.paths ?? {},
   };
 }

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { m } from '../../message/message';
 import { METALS } from '../../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
-import { demandOf, SERVICE_PATHS, type RefusalReason } from '../../survey/demand';
+import { demandOf, type RefusalReason } from '../../survey/demand';
 import { pressureFields, skin, strainsOf } from '../../survey/found';
 import { surveyOf } from '../family';
 import { amount, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
@@ -162,7 +162,7 @@ export const flangeSurvey = surveyOf({
             : grownArea(d.lengthMm, d.widthMm, site.extentMm)),
         0,
       ),
-      paths: { ...SERVICE_PATHS, pressureBar: 'joint.pressureBar' },
+      paths: { pressureBar: 'joint.pressureBar' },
       refusals: refusals(survey),
     });
   },

@@ -80,7 +80,7 @@ export const yardCrackSurvey = surveyOf({
       bodies: survey.damages.map((d, i) => crackBody(d, i, site.workingDepthMm)),
       crack: need.crack,
       longestMm: total,
-      paths: { wear: 'yard.traffic', swingC: 'yard.swingC', ...need.paths },
+      paths: need.paths,
       prepMm2: total * 100,
       strains: strainsOf(yard),
       service: {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { m } from '../../message/message';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
-import { demandOf, SERVICE_PATHS } from '../../survey/demand';
+import { demandOf } from '../../survey/demand';
 import { frost, strainsOf } from '../../survey/found';
 import { surveyOf } from '../family';
 import { flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
@@ -102,7 +102,7 @@ export const wallCrackSurvey = surveyOf({
       crack: need.crack,
       strains: strainsOf(survey.wall),
       longestMm: total,
-      paths: { ...SERVICE_PATHS, swingC: 'wall.swingC', ...need.paths },
+      paths: need.paths,
       prepMm2: total * 100,
       refusals: survey.wall.structural
         ? [

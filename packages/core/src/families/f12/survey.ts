@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
-import { demandOf, SERVICE_PATHS } from '../../survey/demand';
+import { demandOf } from '../../survey/demand';
 import { soft } from '../../survey/found';
 import { surveyOf } from '../family';
 import { flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
@@ -111,6 +111,6 @@ export const tankSurvey = surveyOf({
           d.shape === 'hole' ? [d.diameterMm, d.diameterMm] : [d.lengthMm, d.widthMm];
         return sum + grownArea(long, wide, Math.max(site.extentMm, d.wallMm * 3));
       }, 0),
-      paths: { ...SERVICE_PATHS, pressureBar: 'tank.pressurised' },
+      paths: { pressureBar: 'tank.pressurised' },
     }),
 });

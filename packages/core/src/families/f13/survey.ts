@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { m } from '../../message/message';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
-import { demandOf, SERVICE_PATHS } from '../../survey/demand';
+import { demandOf } from '../../survey/demand';
 import { surveyOf } from '../family';
 import { flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { body, grownArea, length, parentOf, pathsOf, wall, width } from '../../survey/parts';
@@ -120,7 +120,6 @@ export const sumpSurvey = surveyOf({
             : grownArea(d.lengthMm, d.widthMm, 100)),
         0,
       ),
-      paths: { ...SERVICE_PATHS },
       refusals: survey.sump.diver
         ? [
             {

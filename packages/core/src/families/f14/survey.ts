@@ -125,7 +125,6 @@ export const panelSurvey = surveyOf({
       }),
       longestMm,
       prepMm2: survey.damages.reduce((sum, d) => sum + grownArea(d.lengthMm, d.widthMm, 50), 0),
-      paths: { wear: 'panel.erodes' },
       conditions: looked(survey),
       refusals:
         fibre === 'cut' || turns

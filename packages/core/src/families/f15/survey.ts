@@ -103,7 +103,7 @@ export const boardSurvey = surveyOf({
       light: { reaches: board.lampReaches, irradianceWcm2: board.lampWcm2 },
       longestMm: Math.max(...survey.damages.map((d) => d.lengthMm)),
       prepMm2: survey.damages.reduce((sum, d) => sum + d.lengthMm * d.widthMm, 0),
-      paths: { mediumC: 'board.hotC', light: 'board.lampReaches' },
+      paths: { light: 'board.lampReaches' },
       refusals: board.lifeSafety
         ? [
             {

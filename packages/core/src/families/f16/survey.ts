@@ -86,7 +86,6 @@ export const mattingSurvey = surveyOf({
       flexes: true,
       longestMm: Math.max(...survey.damages.map((d) => d.lengthMm)),
       prepMm2: area,
-      paths: { wear: 'matting.traffic' },
       strains: strainsOf(survey.matting),
       service: {
         medium: wettedBy(survey.matting.frost, 'water'),

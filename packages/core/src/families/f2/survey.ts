@@ -5,7 +5,7 @@ import { METALS } from '../../materials/substrates';
 import { DRY_MEDIA, type Medium } from '../../materials/words';
 import type { SiteSettings } from '../../site/site';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
-import { demandOf, SERVICE_PATHS, type Body } from '../../survey/demand';
+import { demandOf, type Body } from '../../survey/demand';
 import { pressureFields, skin, strainsOf } from '../../survey/found';
 import { surveyOf } from '../family';
 import { amountIfKnown, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
@@ -216,7 +216,7 @@ export const rebuildSurvey = surveyOf({
         if (d.shape === 'flat') return sum + grownArea(d.lengthMm, d.widthMm, site.extentMm);
         return sum + Math.PI * d.wornDiameterMm * (d.lengthMm + 2 * site.extentMm);
       }, 0),
-      paths: { ...SERVICE_PATHS, machined: 'parent.machined', pressureBar: 'duty.pressureBar' },
+      paths: { machined: 'parent.machined', pressureBar: 'duty.pressureBar' },
     });
   },
 });

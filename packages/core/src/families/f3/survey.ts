@@ -231,7 +231,6 @@ export const bracketSurvey = surveyOf({
             (d.shape === 'snapped' ? 2 : 1),
         0,
       ),
-      paths: { medium: 'load.holds', mediumC: 'load.serviceC', wear: 'load.wear' },
       refusals:
         survey.load.carries === 'structure'
           ? [

@@ -5,7 +5,6 @@ import { closingGroups, commonGroups, commonShape, commonUsual } from '../../sur
 import {
   demandOf,
   FITTINGS,
-  SERVICE_PATHS,
   type Body,
   type RefusalReason,
   type RouteCondition,
@@ -261,7 +260,7 @@ export const pipeLeakSurvey = surveyOf({
         (sum, d, i) => sum + (2 * EXTENT_MM + (sizes[i] ?? 0)) * Math.PI * d.outsideDiameterMm,
         0,
       ),
-      paths: { ...SERVICE_PATHS, pressureBar: 'line.pressureBar' },
+      paths: { pressureBar: 'line.pressureBar' },
       refusals: [...lineRefusals(survey.line, survey.service), ...opening.refusals],
       conditions: [...opening.conditions, ...lineConditions(survey.line)],
       strains: strainsOf(survey.line),

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { METALS } from '../../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
-import { demandOf, SERVICE_PATHS } from '../../survey/demand';
+import { demandOf } from '../../survey/demand';
 import { skin, strainsOf } from '../../survey/found';
 import { surveyOf } from '../family';
 import { amount, mm, schemasOf, type DamageShape } from '../../survey/fields';
@@ -127,7 +127,7 @@ export const pipeWrapSurvey = surveyOf({
         straightMm: survey.line.straightMm,
       },
       prepMm2: (longestMm + 400) * Math.PI * d.outsideDiameterMm,
-      paths: { ...SERVICE_PATHS, pressureBar: 'line.pressureBar' },
+      paths: { pressureBar: 'line.pressureBar' },
       refusals: lineRefusals(survey.line, survey.service),
       conditions: lineConditions(survey.line),
       strains: strainsOf(survey.line),

@@ -245,7 +245,6 @@ export const beltSurvey = surveyOf({
             : grownArea(d.lengthMm, d.widthMm, LAP_MM)),
         0,
       ),
-      paths: { mediumC: 'belt.runsC', medium: 'belt.wetRun', wear: 'belt.carries' },
       refusals: refusals(survey),
       conditions: bared(survey),
       service: {

@@ -174,7 +174,6 @@ export const tyreSurvey = surveyOf({
         (sum, d) => sum + grownArea(d.lengthMm, d.widthMm, MARGIN_MM),
         0,
       ),
-      paths: {},
       refusals: refusals(survey),
       conditions: unmeasured(survey),
       service: { mediumC: 40, wear: 'impact' },

@@ -110,12 +110,7 @@ export const floorCrackSurvey = surveyOf({
         crackBody(d, i, d.shape === 'bottomless' ? site.workingDepthMm : d.depthMm),
       ),
       crack: need.crack,
-      paths: {
-        medium: 'floor.washed',
-        wear: 'floor.traffic',
-        swingC: 'floor.swingC',
-        ...need.paths,
-      },
+      paths: need.paths,
       longestMm: total,
       prepMm2: total * 100,
       refusals: floor.structural

@@ -155,7 +155,6 @@ export const floorPatchSurvey = surveyOf({
       needed: floor.traffic === 'foot' ? 'lightLoad' : 'fullLoad',
       bodies,
       longestMm: Math.max(...survey.damages.map((d) => d.lengthMm)),
-      paths: { medium: 'floor.juice', ph: 'floor.juice', wear: 'floor.traffic' },
       prepMm2: area,
       strains: strainsOf(floor),
       service: { ...wornFloor(floor), ...spilt(floor) },
