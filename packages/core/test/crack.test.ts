@@ -75,7 +75,7 @@ describe('the pace of a fitter', () => {
         readings: { ...survey.readings, rhPct: more.rhPct ?? 50 },
       },
       context: {
-        library: [{ role: 'aid', use: 'wipe', flashOffMinutes: 7 }],
+        library: [{ role: 'aid', use: 'wipe', notOn: [], flashOffMinutes: 7 }],
       },
     }) as unknown as Work;
 

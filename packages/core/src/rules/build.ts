@@ -8,6 +8,12 @@ import { atLeast, atMost, fits, fitsBuilt, fitsIf, no, relaxBy, type Rule } from
 /** Concrete’s own expansion, a degree. */
 const EXPANSION_PER_C = 1e-5;
 
+/** Concrete as it is strained by a slab that is held back: its stiffness, what it bears in tension, both MPa. */
+const CONCRETE_MPA = 30_000;
+const CONCRETE_TENSILE_MPA = 2.5;
+/** A slab on the ground is held back by about half of what moves it: usual figure. */
+const GROUND_RESTRAINT = 0.5;
+
 /** A step in a walkway from which people fall over it, mm: usual limit of the trade. */
 const TRIP_MM = 6;
 
@@ -48,8 +54,9 @@ export const buildRules: Rule[] = [
           () => m('It moves {moves}, {asks} of the crack; the card stands {stands}.', given),
           against,
         );
+      const kind = fillKind(card);
       const stress =
-        modulusMPa && tensileMPa && fillKind(card) === 'tied'
+        modulusMPa && tensileMPa && kind === 'tied'
           ? (modulusMPa * EXPANSION_PER_C * crack.swingC) / tensileMPa
           : Infinity;
       if (atMost(stress, 1))
@@ -62,6 +69,25 @@ export const buildRules: Rule[] = [
             ),
           { against },
         );
+      // Asphalt gives: what is bonded to it holds nothing back.
+      const bonded = kind === 'rigid' && demand.material !== 'asphalt';
+      if (bonded && tensileMPa) {
+        const got = CONCRETE_MPA * EXPANSION_PER_C * crack.swingC * GROUND_RESTRAINT;
+        const most = Math.min(tensileMPa, CONCRETE_TENSILE_MPA);
+        const held = {
+          value: got,
+          limit: most,
+          quantity: 'stress' as const,
+          sense: 'max' as const,
+        };
+        const words = () =>
+          m('Bonded, it holds back {moves}: {got} across it, where {most} is the most.', {
+            ...given,
+            got: q(got, 'stress'),
+            most: q(most, 'stress'),
+          });
+        return atMost(got, most) ? fits(words, held) : no(words, { against: held });
+      }
       return no(
         () => m('It moves {moves}, {asks} of the crack; the card stands {stands}.', given),
         { against },
