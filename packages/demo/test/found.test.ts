@@ -313,6 +313,28 @@ test('everything that is wetted in a job for drinking water is certified for it,
     expect([c.code, c.approvals.some((a) => a.for === 'drinking-water')]).toEqual([c.code, true]);
 });
 
+test('a plug that sets wet makes a weeping pipe fit for the wrap that follows: the pair is judged, not the wrap', () => {
+  const wet = surveyed('F4', {
+    'surface.damp': 'wet',
+    'service.mediumC': 40,
+    'line.pressureBar': 1,
+    'window.downMin': 1440,
+  });
+  const damp = (survey: Survey, schools = {}) =>
+    judge(survey, card('W-310'), siteSettings, { ...known, schools }).judged.find(
+      (j) => j.rule.id === 'damp',
+    );
+  expect(damp(wet)?.verdict).toBe('if');
+  const made = makePlan(wet, card('W-310'), siteSettings, '2026-11-24T06:00:00Z', known);
+  if (!made.ok) throw new Error(word(made.why));
+  const plug = made.plan.rounds.find((r) => r.purpose === 'plug');
+  expect(plug && card(plug.card.code).damp).toMatch(/wet|under-water/);
+  expect(made.plan.conditions.map((c) => word(c)).join()).toMatch(/stops it wet/);
+  // Wrapped alone, or under water, there is nothing that stops it first.
+  expect(damp(wet, { plug: 'wrap' })?.verdict).toBe('no');
+  expect(damp(surveyed('F4', { 'surface.damp': 'under-water' }))?.verdict).toBe('no');
+});
+
 test('where nothing may burn, the plan cleans with what does not', () => {
   const codes = (survey: Survey) => {
     const made = makePlan(survey, card('R-210'), siteSettings, '2026-11-24T06:00:00Z', known);

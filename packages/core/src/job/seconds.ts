@@ -30,6 +30,8 @@ const bears = (card: SystemCard, over: SystemCard | undefined): Judgement =>
 export interface JudgedSecond {
   card: SystemCard;
   verdict: Verdict;
+  /** How many of its limits stand against it. */
+  stops: number;
   /** The first reason that decides. */
   because: Message;
 }
@@ -61,7 +63,7 @@ function demandFor(demand: Demand, need: SecondNeed): Demand {
   };
 }
 
-/** Judges every card of the library that can do it, best first: what fits, then the cheapest a millilitre. */
+/** Judges every card of the library that can do it, best first: what fits, of what does not what is nearest to it, then the cheapest a millilitre. */
 export function judgeSeconds(work: Work, need: SecondNeed): JudgedSecond[] {
   const { context, site, schools, survey } = work;
   const able = (context.library ?? []).filter(
@@ -95,10 +97,14 @@ export function judgeSeconds(work: Work, need: SecondNeed): JudgedSecond[] {
       return {
         card,
         verdict: worst?.verdict ?? 'fits',
+        stops: judged.filter((j) => j.verdict === 'no').length,
         because: worst?.because ?? m('It fits.'),
       };
     })
-    .sort((a, b) => ORDER[a.verdict] - ORDER[b.verdict] || price(a.card) - price(b.card));
+    .sort(
+      (a, b) =>
+        ORDER[a.verdict] - ORDER[b.verdict] || a.stops - b.stops || price(a.card) - price(b.card),
+    );
 }
 
 /** Chooses a second material and says why; the person’s own choice goes first where it is among them. */

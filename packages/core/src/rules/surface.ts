@@ -9,9 +9,23 @@ import {
 } from '../materials/substrates';
 import { AREA_NAMES, DAMP, DAMP_NAMES, INTENT_NAMES } from '../materials/words';
 import { m } from '../message/message';
-import { bestGrade, gradeReached } from '../work/work';
+import { bestGrade, gradeReached, type Work } from '../work/work';
 import { ambientRule } from './ambient';
 import { fits, fitsIf, no, relaxCommon, type Rule } from './rule';
+
+/** A plug that sets wet under a wrap: once the leak is stopped, the rest can be dried. Its code; null where none is. */
+function wetPlug({ demand, context, schools }: Work): string | null {
+  const leaks = demand.wrap?.defects.some((d) => d.kind === 'hole') ?? false;
+  if (!leaks || schools.plug === 'wrap') return null;
+  const found = (context.library ?? []).find(
+    (c) =>
+      c.role === 'system' &&
+      c.helps.includes('plug') &&
+      DAMP.indexOf(c.damp) >= DAMP.indexOf('wet') &&
+      c.substrates.some((s) => s.material === demand.material),
+  );
+  return found?.code ?? null;
+}
 
 /** Whether it holds on this metal, cleaned with these tools, as damp as it is, in this air. */
 export const surfaceRules: Rule[] = [
@@ -78,7 +92,8 @@ export const surfaceRules: Rule[] = [
     id: 'damp',
     name: 'Damp',
     question: 'Does it hold on a surface as damp as this?',
-    judge: ({ card, survey }) => {
+    judge: (work) => {
+      const { card, survey } = work;
       const given = {
         got: DAMP_NAMES[survey.surface.damp].toLowerCase(),
         most: DAMP_NAMES[card.damp].toLowerCase(),
@@ -88,6 +103,12 @@ export const surfaceRules: Rule[] = [
       const because = () => m('It may be {most} at most; it is {got}.', given);
       if (survey.surface.damp === 'damp')
         return fitsIf('the surface is dried first', because, { planned: true });
+      const plug = survey.surface.damp === 'wet' ? wetPlug(work) : null;
+      if (plug)
+        return fitsIf(
+          () => m('{plug} stops it wet, and what is wrapped is then {most}', { plug, ...given }),
+          because,
+        );
       return no(because, {
         relax: relaxCommon('surface.damp', card.damp, m('Would if {most}.', given)),
       });
