@@ -1,11 +1,12 @@
 import { familyOf, type Survey } from '../families/registry';
-import { draftFields, readDraft, type Placed, type SurveyDraft } from '../form/draft';
+import { draftFields, type Placed, type SurveyDraft } from '../form/draft';
+import { asText, middle, supposedSurvey } from '../form/suppose';
 import { matchAll } from '../match/match';
 import { rank } from '../match/rank';
 import type { Card, SystemCard } from '../materials/card';
 import { word } from '../message/word';
 import type { SiteSettings } from '../site/site';
-import { shownUnit, type UnitSystem } from '../units/quantities';
+import type { UnitSystem } from '../units/quantities';
 import type { Lot } from '../work/draw';
 import { weatherFor, type WeatherHour } from '../work/weather';
 import { makePlan } from './make';
@@ -19,40 +20,6 @@ export interface MatteringAsk {
   /** Weather to come, and lots on the shelf, where they are known. */
   hours?: readonly WeatherHour[];
   shelf?: readonly Lot[];
-}
-
-/** As typed, in the unit that a bare number is read in. */
-const asText = (value: number, { field }: Placed, units: UnitSystem): string => {
-  if (field.kind !== 'quantity') return '';
-  if (field.quantity === 'time') return `${value} min`;
-  const metric = shownUnit(field.quantity, 'metric').symbol;
-  return units === 'metric' && metric === '' ? String(value) : `${value} ${metric}`.trim();
-};
-
-/** The middle of a range, by size and not by difference: of 1 to 10 000 it is 100. */
-const middle = (min: number, max: number): number =>
-  min > 0 ? Math.sqrt(min * max) : min < 0 ? (min + max) / 2 : Math.sqrt(Math.max(max, 0));
-
-/** An answer where nobody has given one yet: the typical size of the damage, the middle of a range, the first of a list. */
-function supposed(placed: Placed, draft: SurveyDraft, units: UnitSystem): string {
-  const { path, field } = placed;
-  if (field.usual !== undefined) return field.usual;
-  if (field.kind === 'flag') return 'no';
-  if (field.kind === 'choice') return field.options[0]?.value ?? '';
-  const [, at = '', key = ''] = /^damages\.(\d+)\.(.+)$/.exec(path) ?? [];
-  const shape = familyOf(draft.family).shapes.find((s) => s.shape === draft.shapes[Number(at)]);
-  return asText(shape?.typical[key] ?? middle(field.min, field.max), placed, units);
-}
-
-/** The draft with every question that it asks answered; what was typed stands. */
-function completed(draft: SurveyDraft, units: UnitSystem): Survey | null {
-  const texts = { ...draft.texts };
-  for (const placed of draftFields(draft))
-    if ((texts[placed.path] ?? '').trim() === '' && !('optional' in placed.field))
-      texts[placed.path] = supposed(placed, draft, units);
-  const { tag, name } = draft.asset;
-  const asset = { ...draft.asset, tag: tag.trim() || '-', name: name.trim() || '-' };
-  return readDraft({ ...draft, texts, asset }, units).survey;
 }
 
 /** All that people act on: each verdict in its rank, and the plan of the first card that has one. */
@@ -102,13 +69,13 @@ const asUsual = (draft: SurveyDraft): Placed[] => {
 export function silentFields(ask: MatteringAsk): string[] {
   const { draft, units } = ask;
   if (draft.shapes.length === 0) return [];
-  const plain = completed(draft, units);
+  const plain = supposedSurvey(draft, units);
   if (!plain) return [];
   const now = comesTo(plain, ask);
   return asUsual(draft).flatMap((placed) => {
     const { path } = placed;
     const changes = others(placed, units, draft.texts[path] ?? '').some((text) => {
-      const tried = completed({ ...draft, texts: { ...draft.texts, [path]: text } }, units);
+      const tried = supposedSurvey({ ...draft, texts: { ...draft.texts, [path]: text } }, units);
       return tried !== null && comesTo(tried, ask) !== now;
     });
     return changes ? [] : [path];

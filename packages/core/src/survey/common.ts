@@ -51,6 +51,7 @@ const serviceFields = {
   ph: amount('ph', {
     label: 'pH',
     why: 'Lime and acid cleaning are what paste fails to.',
+    typical: '7',
     min: 0,
     max: 14,
     step: 0.1,
@@ -58,6 +59,7 @@ const serviceFields = {
   mediumC: amount('temperature', {
     label: 'Medium temperature',
     why: 'Wet heat decides more than any other figure.',
+    typical: '30 °C',
     min: -40,
     max: 250,
     step: 1,
@@ -91,6 +93,7 @@ const windowFields = {
   downMin: amount('time', {
     label: 'Down for',
     why: 'The cure must end inside it.',
+    typical: '24 h',
     min: 10,
     max: MOST_DOWN_MIN,
     step: 30,
@@ -233,6 +236,7 @@ export const readingFields = {
   airC: amount('temperature', {
     label: 'Air',
     why: 'For the dew point.',
+    typical: '20 °C',
     min: -40,
     max: 60,
     step: 0.5,
@@ -240,6 +244,7 @@ export const readingFields = {
   rhPct: amount('percent', {
     label: 'Humidity',
     why: 'For the dew point.',
+    typical: '50 %',
     min: 1,
     max: 100,
     step: 1,
@@ -247,6 +252,7 @@ export const readingFields = {
   surfaceC: amount('temperature', {
     label: 'Surface',
     why: 'Working life and cure run on it.',
+    typical: '20 °C',
     min: -40,
     max: 120,
     step: 0.5,

@@ -7,6 +7,8 @@ interface Base {
   why: string;
   /** What is nearly always so, as typed: filled in before anybody looks. */
   usual?: string;
+  /** What it is taken as until it is known, as typed with its unit; never filled in for anybody. */
+  typical?: string;
   /** Asked only while another field of its group has one of these values; else it is null. */
   when?: { key: string; in: readonly string[] };
 }

@@ -57,7 +57,7 @@ export interface Supplied {
 }
 
 /** The unit a pack is counted in, as a quantity and what one of it is in its base unit. */
-function packQuantity({ packUnit }: SystemCard): { quantity: QuantityId; scale: number } {
+export function packQuantity({ packUnit }: SystemCard): { quantity: QuantityId; scale: number } {
   if (packUnit === 'm') return { quantity: 'run', scale: 1000 };
   return { quantity: packUnit === 'piece' ? 'count' : 'volume', scale: 1 };
 }

@@ -1,8 +1,10 @@
 import {
+  APPROVAL_NAMES,
   MILESTONE_NAMES,
   MilestoneId,
   mixText,
   say,
+  STRAIN_NAMES,
   SUBSTRATE_NAMES,
   type Card,
   type SystemCard,
@@ -15,7 +17,8 @@ import { sayError, useCardsQuery, useShelfQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
 import { CardEdit, CardTools } from './CardTools';
 import { Shelf, shelfText } from './Shelf';
-import { Tag } from '@/ui/Button';
+import { HowFar } from '@/features/tools/HowFar';
+import { Disclosure, Tag } from '@/ui/Button';
 import { useLayout } from '@/ui/layout';
 import { Empty, Failed, Skeleton } from '@/ui/states';
 import { Table, type Column } from '@/ui/Table';
@@ -62,6 +65,19 @@ function SystemFigures({ card }: { card: SystemCard }) {
         name="Holds on"
         text={card.substrates.map((s) => `${SUBSTRATE_NAMES[s.material]} ${s.lasting}`).join(', ')}
       />
+      {card.approvals.map((a) => (
+        <Line
+          key={a.for}
+          name="Approved"
+          text={`${APPROVAL_NAMES[a.for].toLowerCase()}: ${a.certificate}`}
+        />
+      ))}
+      {service.strains.length > 0 ? (
+        <Line
+          name="Made for"
+          text={service.strains.map((s) => STRAIN_NAMES[s].toLowerCase()).join(', ')}
+        />
+      ) : null}
       {service.hardness ? (
         <Line name="Hardness" text={`Shore ${service.hardness.scale} ${service.hardness.least}`} />
       ) : null}
@@ -85,9 +101,16 @@ function SystemFigures({ card }: { card: SystemCard }) {
 
 /** All that is known of a card: its figures, its shelf, its file. */
 function CardDetail({ card }: { card: Card }) {
+  const units = useAppSelector((s) => s.settings.units);
+  const [far, setFar] = useState(false);
   return (
     <>
       {card.role === 'system' ? <SystemFigures card={card} /> : null}
+      {card.role === 'system' && card.families.length > 0 ? (
+        <Disclosure label="How far does it go?" open={far} onToggle={() => setFar(!far)}>
+          <HowFar key={`${card.code} ${units}`} card={card} />
+        </Disclosure>
+      ) : null}
       <Shelf card={card} />
       <CardEdit card={card} />
       {card.mustNotTouch.length > 0 ? (

@@ -6,12 +6,19 @@ import { Pressable, View } from 'react-native';
 import { TextBox } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
 
+/** The one tool that asks a card of the store, and so is no plain calculation. */
+const HOW_FAR = {
+  name: 'how-far',
+  title: 'How far does it go?',
+  purpose: 'What one pack of a card covers of a crack, a patch or a hole.',
+};
+
 /** Every calculation as a quick tool, to be found by name or by what it is for. */
 export function ToolList() {
   const [sought, setSought] = useState('');
   const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = calcs.filter((c) =>
-    words.every((w) => `${c.name} ${c.purpose}`.toLowerCase().includes(w)),
+  const found = [HOW_FAR, ...calcs.map((c) => ({ ...c, title: calcTitle(c.name) }))].filter((c) =>
+    words.every((w) => `${c.name} ${c.title} ${c.purpose}`.toLowerCase().includes(w)),
   );
   return (
     <View className="gap-2 border-b border-ink px-4 py-4">
@@ -30,12 +37,12 @@ export function ToolList() {
           <View key={c.name} role="listitem" className="md:w-1/2 md:pr-4">
             <Pressable
               role="link"
-              aria-label={`${calcTitle(c.name)}: ${c.purpose}`}
+              aria-label={`${c.title}: ${c.purpose}`}
               testID={`tool-open-${c.name}`}
               onPress={() => router.navigate(`/know-how/${c.name}`)}
               className="min-h-[56px] justify-center border-b border-rule py-1.5 active:bg-shade"
             >
-              <Txt as="inline">{calcTitle(c.name)}</Txt>
+              <Txt as="inline">{c.title}</Txt>
               <Txt as="label">{c.purpose}</Txt>
             </Pressable>
           </View>

@@ -1,0 +1,1 @@
+export { HowFarScreen as default } from '@/features/tools/HowFarScreen';

@@ -1,0 +1,59 @@
+import type { SystemCard } from '@kelmot/core';
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { Frame } from '@/features/frame/Frame';
+import { sayError, useCardsQuery } from '@/store/api';
+import { useAppSelector } from '@/store/hooks';
+import { BackArrow } from '@/ui/Button';
+import { Choices, FieldFrame } from '@/ui/fields';
+import { Failed, Skeleton } from '@/ui/states';
+import { Txt } from '@/ui/Txt';
+import { HowFar } from './HowFar';
+
+/** The same without a repair: any card, any pack, any damage that it repairs. */
+export function HowFarScreen() {
+  const { data: cards, isLoading, error, refetch } = useCardsQuery();
+  const units = useAppSelector((s) => s.settings.units);
+  const [code, setCode] = useState<string | null>(null);
+  const systems = (cards ?? []).filter(
+    (c): c is SystemCard => c.role === 'system' && c.families.length > 0,
+  );
+  const card = systems.find((c) => c.code === code) ?? systems[0];
+  return (
+    <Frame tab="know-how">
+      <View className="flex-row items-center gap-2 border-b border-ink bg-sheet pr-4">
+        <BackArrow label="Back to Know-how" onPress={() => router.navigate('/know-how')} />
+        <Txt as="row" role="heading" className="min-w-0 flex-1" numberOfLines={2}>
+          How far does it go?
+        </Txt>
+        <Txt as="label">quick tool</Txt>
+      </View>
+      <ScrollView
+        className="flex-1 px-4 py-4"
+        keyboardShouldPersistTaps="handled"
+        testID="screen-how-far"
+      >
+        <Txt className="pb-4 text-pencil">
+          What one pack covers, as a plan would draw it: waste, overfill and kits with it.
+        </Txt>
+        {isLoading ? <Skeleton rows={6} /> : null}
+        {error ? <Failed say={sayError(error)} retry={() => void refetch()} /> : null}
+        {card ? (
+          <>
+            <FieldFrame label="Card" why={card.name}>
+              <Choices
+                id="far-card"
+                label="Card"
+                options={systems.map((c) => ({ value: c.code, label: c.code }))}
+                value={card.code}
+                onPick={setCode}
+              />
+            </FieldFrame>
+            <HowFar key={`${card.code} ${units}`} card={card} />
+          </>
+        ) : null}
+      </ScrollView>
+    </Frame>
+  );
+}

@@ -1,0 +1,104 @@
+import { fig, line, refuse, worked, type Answer } from '../calc/calc';
+import { demandOfSurvey, familyOf } from '../families/registry';
+import { supposedSurvey } from '../form/suppose';
+import { readField, type SurveyDraft } from '../form/draft';
+import { jobFrom, workFor } from '../job/job';
+import type { Card, SystemCard } from '../materials/card';
+import { ownRounds } from '../match/outcome';
+import type { SiteSettings } from '../site/site';
+import { fromBase, shownUnit, type QuantityId, type UnitSystem } from '../units/quantities';
+import { packQuantity } from '../work/supplies';
+
+export interface HowFarAsk {
+  card: SystemCard;
+  packId: string;
+  family: string;
+  shape: string;
+  /** Dimensions of one damage as typed, by key. */
+  sizes: Readonly<Record<string, string>>;
+  units: UnitSystem;
+  site: SiteSettings;
+  library: readonly Card[];
+}
+
+export interface HowFar {
+  /** What one such damage draws from its packs, in the base unit of `quantity`. */
+  each: number;
+  quantity: QuantityId;
+  /** Whole damages of this kind that one pack does. */
+  count: number;
+  /** Length and area of such damage that it covers; null where the damage has none. */
+  lengthMm: number | null;
+  areaMm2: number | null;
+}
+
+/** A survey of one such damage, everything else as it most likely is. */
+function draftOf({ card, family, shape, sizes }: HowFarAsk): SurveyDraft {
+  const { usual, groups } = familyOf(family);
+  const parent = groups.find((g) => g.id === 'parent')?.fields.material;
+  const offered = parent?.kind === 'choice' ? parent.options.map((o) => o.value) : [];
+  const material = card.substrates.find((s) => offered.includes(s.material))?.material ?? '';
+  const damage = Object.entries(sizes).map(([key, text]) => [`damages.0.${key}`, text] as const);
+  return {
+    family,
+    intent: 'lasting',
+    startAt: '2000-01-01T00:00:00Z',
+    asset: { id: null, tag: '-', name: '-', position: '', costPerHour: 0 },
+    shapes: [shape],
+    texts: { ...usual, 'parent.material': material, ...Object.fromEntries(damage) },
+  };
+}
+
+/**
+ * How far one pack of a card goes on damage of a size: the very amounts that a plan would draw, with overfill, profile,
+ * waste, kits and purge. Refuses where a dimension cannot be read, or the pack is not the card's.
+ */
+export function howFar(ask: HowFarAsk): Answer<HowFar> {
+  const { card, packId, units, site, library } = ask;
+  const pack = card.packs.find((p) => p.id === packId);
+  const shape = familyOf(ask.family).shapes.find((s) => s.shape === ask.shape);
+  if (!pack || !shape) return refuse(`${card.code} has no such pack, or the damage is not known.`);
+  const size = (key: string): number | null => {
+    const field = shape.fields[key];
+    const read = field ? readField(field, ask.sizes[key], units) : null;
+    return read && 'value' in read ? Number(read.value) : null;
+  };
+  const unread = Object.entries(shape.fields).find(([key]) => size(key) === null);
+  if (unread) return refuse(`${unread[1].label} cannot be read: type a number.`);
+  const survey = supposedSurvey(draftOf(ask), units);
+  if (!survey) return refuse('These sizes do not go together.');
+  const demand = demandOfSurvey(survey, site);
+  // Drawn from this pack alone: a wrap of another width laps another way.
+  const only = { ...card, packs: [pack] };
+  const job = jobFrom(
+    workFor({ survey, card: only, site, context: { library }, demand, heldC: null }),
+  );
+  const drawn = ownRounds(job).reduce((sum, r) => sum + r.draw, 0);
+  if (drawn <= 0) return refuse(`${card.code} is not what this damage is filled with.`);
+  const { quantity, scale } = packQuantity(card);
+  const share = pack.size / drawn;
+  const count = Math.floor(share + 1e-9);
+  const [long, wide] = [size('lengthMm'), size('widthMm')];
+  const lengthMm = long === null ? null : long * share;
+  const areaMm2 = long === null || wide === null ? null : long * wide * share;
+  const unit = shownUnit(quantity, 'metric');
+  const [shown, held] = [drawn, pack.size].map((x) => fromBase(x * scale, unit)) as [number, number];
+  return worked({ each: drawn * scale, quantity, count, lengthMm, areaMm2 }, [
+    line(
+      'V',
+      'one takes',
+      'as a plan draws it: waste, overfill and kits with it',
+      shown,
+      unit.symbol,
+      `card ${card.code}`,
+    ),
+    line('P', 'the pack holds', pack.label, held, unit.symbol, `card ${card.code}`),
+    ...(lengthMm === null
+      ? []
+      : [line('L', 'length it covers', `${fig(long ?? 0)}·P/V`, lengthMm, 'mm')]),
+    ...(areaMm2 === null
+      ? []
+      : [line('A', 'area it covers', `${fig(long ?? 0)}·${fig(wide ?? 0)}·P/V`, areaMm2, 'mm²')]),
+    line('n', 'whole ones', 'P/V, rounded down', count, ''),
+  ]);
+}
