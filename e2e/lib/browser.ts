@@ -80,7 +80,10 @@ export class Screen {
         throw new Error(`${id} cannot be pressed: ${label}`);
       });
     // Into the middle of what scrolls: at its edge the bar of the action would take the press.
-    await this.page.$eval(at(id), (e) => e.scrollIntoView({ block: 'center' }));
+    // Drawn anew in between, it is not there for a moment: the locator waits for it.
+    await this.page
+      .$eval(at(id), (e) => e.scrollIntoView({ block: 'center' }))
+      .catch(() => undefined);
     await this.page.locator(at(id)).setTimeout(WAIT).click();
   }
 

@@ -4,6 +4,8 @@ import {
   mixedBatches,
   type Asset,
   type CardOutcome,
+  type KnownAir,
+  type LeftoverOffer,
   type Problem,
   type RepairPage,
 } from '@kelmot/contract';
@@ -166,6 +168,44 @@ for (const [name, spoil, path, message] of bad) {
   });
 }
 
+test('air and surface are known from the last reading at a place, else from the weather, and say which', async () => {
+  const asset = demoAssets.find((a) => a.tag === 'P-305');
+  const at = (position: string) =>
+    ida.get<KnownAir | null>(`/api/air?position=${encodeURIComponent(position)}`);
+  const read = (await at(asset?.position ?? '')).body;
+  assert.equal(read?.from, 'reading');
+  const repair = (await ida.get<RepairPage>('/api/repairs?q=' + read?.source)).body.rows[0];
+  assert.equal(repair?.position, asset?.position);
+  const elsewhere = (await at('nowhere at all')).body;
+  assert.equal(elsewhere?.from, 'weather');
+  assert.match(elsewhere?.source ?? '', /simulated/i);
+  assert.equal(elsewhere?.surfaceC, elsewhere?.airC);
+  assert.equal((await ida.get('/api/air')).status, 422);
+});
+
+test('what a job leaves over is offered to open repairs that nothing is mixed for, and to no other', async () => {
+  const { rows } = (await ida.get<RepairPage>('/api/repairs?status=open&limit=200')).body;
+  const lists = await Promise.all(
+    rows.map(async (row) => {
+      const found = await ida.get<LeftoverOffer[]>(`/api/repairs/${row.id}/leftovers`);
+      assert.equal(found.status, 200);
+      return { row, offers: found.body };
+    }),
+  );
+  const all = lists.flatMap(({ row, offers }) => offers.map((offer) => ({ row, offer })));
+  assert.ok(all.length > 0, 'the demo has a leftover that does another job');
+  for (const { row, offer } of all) {
+    const other = rows.find((r) => r.id === offer.repairId);
+    assert.notEqual(offer.repairId, row.id);
+    assert.equal(offer.tag, other?.tag);
+    assert.ok(['survey', 'match', 'prep'].includes(other?.station ?? ''));
+    assert.ok(offer.takes > 0 && offer.takes <= offer.left);
+    assert.equal(offer.from === 'batch', offer.withinMin !== null);
+  }
+  const nowhere = await ida.get(`/api/repairs/${uuidv7()}/leftovers`);
+  assert.equal(nowhere.status, 404);
+});
+
 test('writes from another site, in another form, or too large are refused', async () => {
   const body = command(uuidv7(), {
     type: 'repair.create',
@@ -189,6 +229,7 @@ test('unknown addresses and ids say so; the description of the API names every r
   assert.equal((await ida.get('/api/repairs/not-an-id')).status, 422);
   const { body } = await ida.get<{ paths: Record<string, unknown> }>('/api/openapi.json');
   assert.deepEqual(Object.keys(body.paths).sort(), [
+    '/air',
     '/assets',
     '/cards',
     '/commands',
@@ -198,6 +239,7 @@ test('unknown addresses and ids say so; the description of the API names every r
     '/photos/{id}',
     '/repairs',
     '/repairs/{id}',
+    '/repairs/{id}/leftovers',
     '/shelf',
     '/shelf/moves',
     '/site',

@@ -1,3 +1,4 @@
+export * from './air';
 export * from './apply';
 export * from './asset';
 export * from './cards';
@@ -6,6 +7,7 @@ export { mixedBatches, stepDone, waitEnds, type Recorded } from './done';
 export * from './hand';
 export * from './ids';
 export * from './judge';
+export * from './leftovers';
 export * from './people';
 export * from './problem';
 export * from './progress';

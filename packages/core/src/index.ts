@@ -53,6 +53,7 @@ export * from './plan/costs';
 export { layersText } from './plan/layers';
 export { unknownIds } from './plan/ids';
 export * from './plan/howFar';
+export * from './plan/leftovers';
 export * from './plan/make';
 export { silentFields, type MatteringAsk } from './plan/mattering';
 export { POOR_PCT } from './plan/outlook';

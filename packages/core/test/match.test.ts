@@ -220,7 +220,7 @@ test('with reserve enough, cost a year decides what lasts, and time to service w
   expect(order('lasting', tight, priced('R-907', 9000, 500))).toEqual(['R-907', 'R-906']);
   const [first, second] = rank(matchAll(survey, [tight, card], site), 'lasting');
   expect(first && word(whyFirst(first, second, 'lasting') ?? m(''))).toBe(
-    'R-906 has 5 % to spare where it is tightest',
+    'R-906 has 5 % to spare: heat',
   );
 });
 

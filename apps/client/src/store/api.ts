@@ -4,6 +4,8 @@ import {
   CardOutcome,
   DemoUser,
   Forecast,
+  KnownAir,
+  LeftoverOffer,
   Me,
   Problem,
   RepairPage,
@@ -115,6 +117,10 @@ export const api = createApi({
       query: () => 'forecast',
       transformResponse: (r) => Forecast.parse(r),
     }),
+    air: build.query<KnownAir | null, string>({
+      query: (position) => ({ url: 'air', params: { position } }),
+      transformResponse: (r) => KnownAir.nullable().parse(r),
+    }),
     repairs: build.infiniteQuery<RepairPage, RepairsQuery, string | null>({
       infiniteQueryOptions: {
         initialPageParam: null,
@@ -131,6 +137,11 @@ export const api = createApi({
       query: (id) => `repairs/${id}`,
       transformResponse: (r) => RepairView.parse(r),
       providesTags: (_r, _e, id) => [{ type: 'Repair', id }],
+    }),
+    leftovers: build.query<LeftoverOffer[], string>({
+      query: (id) => `repairs/${id}/leftovers`,
+      transformResponse: (r) => z.array(LeftoverOffer).parse(r),
+      providesTags: ['Repairs'],
     }),
     command: build.mutation<Ack, Command>({
       query: (body) => ({ url: 'commands', method: 'POST', body }),
@@ -151,8 +162,10 @@ export const {
   useShelfQuery,
   useMoveStockMutation,
   useForecastQuery,
+  useAirQuery,
   useRepairsInfiniteQuery,
   useRepairQuery,
+  useLeftoversQuery,
 } = api;
 
 /** One sentence for a failed request. */

@@ -1,4 +1,4 @@
-import { Ack, Command, Id, RepairPage, RepairView } from '@kelmot/contract';
+import { Ack, Command, Id, LeftoverOffer, RepairPage, RepairView } from '@kelmot/contract';
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import type { Db } from '../db/client';
 import { sites } from '../db/plant';
@@ -7,6 +7,7 @@ import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import { notFound } from '../http/problem';
 import { runCommand } from '../services/command';
+import { leftoverOffers } from '../services/leftovers';
 import type { WeatherService } from '../services/weather';
 
 const listRoute = createRoute({
@@ -27,6 +28,16 @@ const oneRoute = createRoute({
   path: '/repairs/{id}',
   request: { params: z.object({ id: Id }) },
   responses: json(200, 'One repair whole, with its plan and record', RepairView),
+});
+const leftoversRoute = createRoute({
+  method: 'get',
+  path: '/repairs/{id}/leftovers',
+  request: { params: z.object({ id: Id }) },
+  responses: json(
+    200,
+    'Open repairs that what this one leaves over would do, the best use first',
+    z.array(LeftoverOffer),
+  ),
 });
 const commandRoute = createRoute({
   method: 'post',
@@ -55,6 +66,9 @@ export const repairRoutes = (db: Db, weather: WeatherService) =>
       if (!view) throw notFound('repair');
       return c.json(view, 200);
     })
+    .openapi(leftoversRoute, async (c) =>
+      c.json(await leftoverOffers(db, c.req.valid('param').id), 200),
+    )
     .openapi(commandRoute, async (c) =>
       c.json(await runCommand(db, c.get('me'), c.req.valid('json'), weather), 200),
     );

@@ -1,4 +1,4 @@
-import { Forecast, Id, ShelfLot, StockMove } from '@kelmot/contract';
+import { Forecast, Id, KnownAir, ShelfLot, StockMove } from '@kelmot/contract';
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { eq } from 'drizzle-orm';
 import type { Db } from '../db/client';
@@ -7,6 +7,7 @@ import { readShelf } from '../db/shelfQueries';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import { notFound } from '../http/problem';
+import { knownAir } from '../services/air';
 import { moveStock } from '../services/shelf';
 import type { WeatherService } from '../services/weather';
 
@@ -25,6 +26,16 @@ const forecastRoute = createRoute({
   method: 'get',
   path: '/forecast',
   responses: json(200, 'Weather to come at the site, hour by hour', Forecast),
+});
+const airRoute = createRoute({
+  method: 'get',
+  path: '/air',
+  request: { query: z.object({ position: z.string().trim().max(80) }) },
+  responses: json(
+    200,
+    'Air and surface as last known at a place: read there, else from the weather; null where neither is',
+    KnownAir.nullable(),
+  ),
 });
 const photoRoute = createRoute({
   method: 'get',
@@ -47,6 +58,9 @@ export const shelfRoutes = (db: Db, weather: WeatherService) =>
     )
     .openapi(forecastRoute, async (c) =>
       c.json({ source: weather.source, hours: await weather.hours(Date.now()) }, 200),
+    )
+    .openapi(airRoute, async (c) =>
+      c.json(await knownAir(db, weather, c.req.valid('query').position, Date.now()), 200),
     )
     .openapi(photoRoute, async (c) => {
       const [photo] = await db

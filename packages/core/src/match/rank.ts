@@ -1,7 +1,7 @@
 import type { Intent } from '../materials/words';
 import { m, minutes, q, type Message } from '../message/message';
 import type { QuantityId } from '../units/quantities';
-import type { CardMatch } from './match';
+import { marginPct, type CardMatch } from './match';
 
 const DAY_MIN = 1440;
 
@@ -105,6 +105,14 @@ export const atItsLimit = ({
 }: Pick<CardMatch, 'verdict' | 'marginPct'>): boolean =>
   verdict !== 'no' && marginPct < NO_RESERVE_PCT;
 
+/** The name of the rule whose limit of service is the nearest; null where none is measured. */
+export const tightestOf = ({ judged }: Pick<CardMatch, 'judged'>): string | null =>
+  judged
+    .flatMap(({ rule, against }) =>
+      rule.strength && against ? [{ name: rule.name, spare: marginPct(against) }] : [],
+    )
+    .sort((a, b) => a.spare - b.spare)[0]?.name ?? null;
+
 /** Where a match stands before anything is weighed: with reserve enough, with some, with none, or out. */
 function tier(match: CardMatch): number {
   if (match.verdict === 'no') return 3;
@@ -184,9 +192,10 @@ export function whyFirst(
   if (second.match.verdict === 'no') return m('{code} does not fit', { code });
   if (tier(first.match) < tier(second.match))
     return m(
-      '{code} {limit, select, yes {stands at its limit} other {has {spare} to spare where it is tightest}}',
+      '{code} {limit, select, yes {stands at its limit} other {has {spare} to spare}}{by, select, none {} other {: {by}}}',
       {
         code,
+        by: tightestOf(second.match)?.toLowerCase() ?? 'none',
         limit: atItsLimit(second.match) ? 'yes' : 'no',
         spare: q(second.match.marginPct, 'percent'),
       },

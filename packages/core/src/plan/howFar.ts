@@ -82,7 +82,10 @@ export function howFar(ask: HowFarAsk): Answer<HowFar> {
   const lengthMm = long === null ? null : long * share;
   const areaMm2 = long === null || wide === null ? null : long * wide * share;
   const unit = shownUnit(quantity, 'metric');
-  const [shown, held] = [drawn, pack.size].map((x) => fromBase(x * scale, unit)) as [number, number];
+  const [shown, held] = [drawn, pack.size].map((x) => fromBase(x * scale, unit)) as [
+    number,
+    number,
+  ];
   return worked({ each: drawn * scale, quantity, count, lengthMm, areaMm2 }, [
     line(
       'V',

@@ -127,6 +127,7 @@ function roundOf(round: Round, before: Round | undefined, laid: Laid): PlanRound
     purpose: round.purpose,
     card: { code: card.code, version: card.version, name: card.name },
     amountMl: round.mixMl,
+    spareMl: Math.max(0, round.mixMl - round.placedMl),
     on: before?.id ?? 'parent',
     buildMm: round.buildMm,
     consistency: round.consistency,

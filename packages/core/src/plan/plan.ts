@@ -40,6 +40,8 @@ export const PlanRound = z.strictObject({
   card: z.strictObject({ code: z.string(), version: z.int(), name: z.string() }),
   /** All that is mixed or opened, ml as it is placed. */
   amountMl: z.number(),
+  /** Mixed and not placed: the rest of whole kits, ml. */
+  spareMl: z.number().default(0),
   /** What it lies on: the parent, or the round before it. */
   on: z.string(),
   buildMm: z.number(),

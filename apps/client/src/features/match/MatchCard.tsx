@@ -2,6 +2,7 @@ import {
   atItsLimit,
   marginPct,
   previewFigures,
+  tightestOf,
   VERDICT_NAMES,
   type Judged,
   type Message,
@@ -65,8 +66,7 @@ function decision(
     };
   }
   if (!atItsLimit(match)) return { lead: '', rest: '' };
-  const tight = judged.find((j) => j.rule.strength && j.against && marginPct(j.against) < 1);
-  return { lead: 'At its limit. ', rest: `${tight?.rule.name ?? 'It'}: nothing to spare.` };
+  return { lead: 'At its limit. ', rest: `${tightestOf(match) ?? 'It'}: nothing to spare.` };
 }
 
 /** How it is built, where that is more than one coat of one batch. */

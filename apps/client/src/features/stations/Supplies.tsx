@@ -1,18 +1,50 @@
+import type { LeftoverOffer } from '@kelmot/contract';
 import { say, type Plan, type Supply } from '@kelmot/core';
+import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v5 as uuidv5 } from 'uuid';
-import { sayError, useMoveStockMutation } from '@/store/api';
-import { SecondaryButton } from '@/ui/Button';
+import { sayError, useLeftoversQuery, useMoveStockMutation } from '@/store/api';
+import { LinkButton, SecondaryButton } from '@/ui/Button';
 import { FigureText } from '@/ui/FigureText';
 import { Txt } from '@/ui/Txt';
 import { useWords } from '@/ui/useWords';
+
+/** More jobs than this for one leftover is a list, not a hint. */
+const MOST_OFFERED = 3;
+const NO_OFFERS: readonly LeftoverOffer[] = [];
 
 /** The packs of one supply: from which lot, or to be bought. */
 const packText = ({ picks }: Supply): string =>
   picks.map((p) => `${p.count} × ${p.label}, ${p.lot ? `lot ${p.lot}` : 'buy'}`).join('; ');
 
-function Row({ supply, plan }: { supply: Supply; plan: Plan }) {
+/** What this leaves over would do elsewhere: the job, what it takes, and how long there is for it. */
+function Offer({ offer }: { offer: LeftoverOffer }) {
+  const { units } = useWords();
+  const takes = say(offer.takes, offer.quantity, units);
+  const left = say(offer.left, offer.quantity, units);
+  const when =
+    offer.withinMin === null
+      ? 'from the pack'
+      : `within ${say(offer.withinMin, 'time')} of the mix`;
+  return (
+    <LinkButton
+      label={`What is left would do ${offer.tag}, ${offer.title}: ${takes} of ${left}, ${when}`}
+      testID={`leftover-${offer.code}-${offer.tag}`}
+      onPress={() => router.navigate(`/repair/${offer.repairId}`)}
+    />
+  );
+}
+
+function Row({
+  supply,
+  plan,
+  offers,
+}: {
+  supply: Supply;
+  plan: Plan;
+  offers: readonly LeftoverOffer[];
+}) {
   const { units, tell } = useWords();
   const figure = plan.figures[`supply.${supply.id}`];
   const amount = say(supply.amount, supply.quantity, units);
@@ -33,6 +65,12 @@ function Row({ supply, plan }: { supply: Supply; plan: Plan }) {
           {say(supply.leftover, supply.quantity, units)} left over. {supply.keep}
         </Txt>
       ) : null}
+      {offers
+        .filter((o) => o.code === supply.code)
+        .slice(0, MOST_OFFERED)
+        .map((o) => (
+          <Offer key={`${o.repairId}${o.from}`} offer={o} />
+        ))}
     </View>
   );
 }
@@ -96,11 +134,15 @@ export function Supplies({
   /** The repair and plan that packs are drawn for; left out where the list is only read. */
   drawFor?: { repairId: string; planId: string };
 }) {
+  // Where only read, as on another’s record, nothing is left over any more; without signal nothing is offered.
+  const { data: offers = NO_OFFERS } = useLeftoversQuery(drawFor?.repairId ?? '', {
+    skip: !drawFor,
+  });
   return (
     <View className="border-b border-rule px-4 py-3" role="list" aria-label="To have at hand">
       <Txt as="label">To have at hand</Txt>
       {plan.supplies.map((s) => (
-        <Row key={s.id} supply={s} plan={plan} />
+        <Row key={s.id} supply={s} plan={plan} offers={offers} />
       ))}
       <View className="flex-row flex-wrap gap-x-6 pt-2">
         <FigureText figure={plan.figures.packs} label="packs" as="row" />

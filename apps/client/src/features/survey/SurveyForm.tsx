@@ -19,6 +19,7 @@ import { useAssetsQuery } from '@/store/api';
 import { AssetPicker } from './AssetPicker';
 import { withAsset, withFamily } from './draftOf';
 import { FamilyPicker } from './FamilyPicker';
+import { KnownAirLine } from './KnownAirLine';
 import { ShapeTiles } from './ShapeTiles';
 import { useSilent } from './useSilent';
 
@@ -145,6 +146,7 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
       ) : null}
       {asked.map((g) => (
         <Part key={g.id} title={g.title}>
+          {g.id === 'readings' ? <KnownAirLine draftKey={draftKey} draft={draft} /> : null}
           {loud(g.id).map((f) => box(f.path, f.field))}
           {g.id === 'window' ? (
             <FieldFrame label="Meant as" why="Both are ranked at Match; you can change it there.">

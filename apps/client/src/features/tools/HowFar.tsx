@@ -76,6 +76,24 @@ export function HowFar({ card }: { card: SystemCard }) {
   );
   return (
     <View className="gap-4 py-3" testID={`how-far-${card.code}`}>
+      {answer?.ok ? (
+        <View
+          className="flex-row flex-wrap gap-x-8 gap-y-2 border-b border-ink bg-sheet p-4"
+          role="status"
+          aria-label="How far it goes"
+        >
+          <Big label="whole ones" text={String(answer.count)} id="far-count" />
+          {answer.lengthMm === null ? null : (
+            <Big label="length" text={say(answer.lengthMm, 'run', units)} id="far-length" />
+          )}
+          {answer.areaMm2 === null ? null : (
+            <Big label="area" text={say(answer.areaMm2, 'area', units)} id="far-area" />
+          )}
+          <Big label="one takes" text={say(answer.each, answer.quantity, units)} id="far-each" />
+        </View>
+      ) : answer && Object.keys(errors).length === 0 ? (
+        <FieldError error={answer.why} />
+      ) : null}
       {card.families.length > 1 ? (
         <FieldFrame label="Repair">
           <Choices
@@ -115,23 +133,7 @@ export function HowFar({ card }: { card: SystemCard }) {
           onText={(text) => setSizes({ ...sizes, [key]: text })}
         />
       ))}
-      {answer?.ok ? (
-        <View className="gap-3 border-t border-ink pt-3" role="status" aria-label="How far it goes">
-          <View className="flex-row flex-wrap gap-x-8 gap-y-2">
-            <Big label="whole ones" text={String(answer.count)} id="far-count" />
-            {answer.lengthMm === null ? null : (
-              <Big label="length" text={say(answer.lengthMm, 'run', units)} id="far-length" />
-            )}
-            {answer.areaMm2 === null ? null : (
-              <Big label="area" text={say(answer.areaMm2, 'area', units)} id="far-area" />
-            )}
-            <Big label="one takes" text={say(answer.each, answer.quantity, units)} id="far-each" />
-          </View>
-          <WorkingRows lines={answer.working} />
-        </View>
-      ) : answer && Object.keys(errors).length === 0 ? (
-        <FieldError error={answer.why} />
-      ) : null}
+      {answer?.ok ? <WorkingRows lines={answer.working} /> : null}
     </View>
   );
 }

@@ -5,8 +5,8 @@ import { ScrollView, View } from 'react-native';
 import { Frame } from '@/features/frame/Frame';
 import { sayError, useCardsQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
-import { BackArrow } from '@/ui/Button';
-import { Choices, FieldFrame } from '@/ui/fields';
+import { BackArrow, LinkButton, Tag } from '@/ui/Button';
+import { Choices } from '@/ui/fields';
 import { Failed, Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
 import { HowFar } from './HowFar';
@@ -15,6 +15,7 @@ import { HowFar } from './HowFar';
 export function HowFarScreen() {
   const { data: cards, isLoading, error, refetch } = useCardsQuery();
   const units = useAppSelector((s) => s.settings.units);
+  const [picking, setPicking] = useState(false);
   const [code, setCode] = useState<string | null>(null);
   const systems = (cards ?? []).filter(
     (c): c is SystemCard => c.role === 'system' && c.families.length > 0,
@@ -41,15 +42,29 @@ export function HowFarScreen() {
         {error ? <Failed say={sayError(error)} retry={() => void refetch()} /> : null}
         {card ? (
           <>
-            <FieldFrame label="Card" why={card.name}>
+            <View className="flex-row items-center gap-2.5">
+              <Tag text={card.code} />
+              <Txt as="row" className="min-w-0 flex-1" numberOfLines={2}>
+                {card.name}
+              </Txt>
+              <LinkButton
+                label={`${systems.length - 1} other cards`}
+                testID="far-others"
+                onPress={() => setPicking(!picking)}
+              />
+            </View>
+            {picking ? (
               <Choices
                 id="far-card"
                 label="Card"
-                options={systems.map((c) => ({ value: c.code, label: c.code }))}
+                options={systems.map((c) => ({ value: c.code, label: `${c.code} ${c.name}` }))}
                 value={card.code}
-                onPick={setCode}
+                onPick={(next) => {
+                  setCode(next);
+                  setPicking(false);
+                }}
               />
-            </FieldFrame>
+            ) : null}
             <HowFar key={`${card.code} ${units}`} card={card} />
           </>
         ) : null}

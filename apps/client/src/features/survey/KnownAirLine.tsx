@@ -1,0 +1,62 @@
+import type { KnownAir } from '@kelmot/contract';
+import {
+  dayClockText,
+  fromBase,
+  MINUTE,
+  shownUnit,
+  type SurveyDraft,
+  type UnitSystem,
+} from '@kelmot/core';
+import { useEffect } from 'react';
+import { useAirQuery } from '@/store/api';
+import { draftPut } from '@/store/drafts';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { Txt } from '@/ui/Txt';
+import { useNow, zoneMin } from '@/ui/useNow';
+
+const FIELDS = [
+  ['readings.airC', 'airC', 'temperature'],
+  ['readings.rhPct', 'rhPct', 'percent'],
+  ['readings.surfaceC', 'surfaceC', 'temperature'],
+] as const;
+
+/** What was known, as it would be typed. */
+const typed = (air: KnownAir, units: UnitSystem): Record<string, string> =>
+  Object.fromEntries(
+    FIELDS.map(([path, key, quantity]) => [
+      path,
+      String(Number(fromBase(air[key], shownUnit(quantity, units)).toFixed(1))),
+    ]),
+  );
+
+/**
+ * Fills air and surface in from the last reading at this place, or out of doors from the weather, while nobody has typed
+ * them; and says so for as long as they stand as they were filled in.
+ */
+export function KnownAirLine({ draftKey, draft }: { draftKey: string; draft: SurveyDraft }) {
+  const dispatch = useAppDispatch();
+  const now = useNow(MINUTE);
+  const units = useAppSelector((s) => s.settings.units);
+  const { position } = draft.asset;
+  const { data } = useAirQuery(position, { skip: position === '' });
+  // Under a roof the weather outside says nothing of the air.
+  const known = data?.from === 'weather' && draft.texts['site.outdoors'] !== 'yes' ? null : data;
+  const texts = known ? typed(known, units) : null;
+  const untouched = FIELDS.every(([path]) => (draft.texts[path] ?? '') === '');
+  useEffect(() => {
+    if (texts && untouched)
+      dispatch(
+        draftPut({ key: draftKey, draft: { ...draft, texts: { ...draft.texts, ...texts } } }),
+      );
+  }, [texts, untouched, draft, draftKey, dispatch]);
+  if (!known || !texts || !FIELDS.every(([path]) => draft.texts[path] === texts[path])) return null;
+  const when = dayClockText(Date.parse(known.at), now, zoneMin());
+  return (
+    <Txt as="inline" testID="known-air" className="text-ochreInk">
+      {known.from === 'reading'
+        ? `As read here at ${known.source}, ${when}. `
+        : `From the weather, ${known.source}, ${when}; the surface is taken as warm as the air. `}
+      Read them yourself before you mix.
+    </Txt>
+  );
+}

@@ -1,0 +1,42 @@
+import type { KnownAir } from '@kelmot/contract';
+import { MINUTE } from '@kelmot/core';
+import { and, desc, eq, gte, lte, sql } from 'drizzle-orm';
+import type { Db } from '../db/client';
+import { readings, repairs } from '../db/repairs';
+import type { WeatherService } from './weather';
+
+/** A reading older than this says nothing of the air now. */
+const FRESH_MS = 12 * 60 * MINUTE;
+
+/** The last gate reading at a place, if it is fresh; else the weather of this hour; null where neither is known. */
+export async function knownAir(
+  db: Db,
+  weather: WeatherService,
+  position: string,
+  now: number,
+): Promise<KnownAir | null> {
+  const [last] = await db
+    .select({ values: readings.values, at: readings.takenAt, tag: repairs.tag })
+    .from(readings)
+    .innerJoin(repairs, eq(repairs.id, readings.repairId))
+    .where(
+      and(
+        eq(repairs.position, position),
+        sql`${readings.values} ->> 'kind' = 'ambient'`,
+        gte(readings.takenAt, new Date(now - FRESH_MS).toISOString()),
+        lte(readings.takenAt, new Date(now).toISOString()),
+      ),
+    )
+    .orderBy(desc(readings.takenAt), desc(readings.id))
+    .limit(1);
+  if (last?.values.kind === 'ambient') {
+    const { airC, rhPct, surfaceC } = last.values;
+    const at = new Date(last.at).toISOString();
+    return { airC, rhPct, surfaceC, at, from: 'reading', source: last.tag };
+  }
+  const [hour] = await weather.hours(now);
+  if (!hour) return null;
+  const { airC, rhPct } = hour;
+  const at = new Date(hour.at).toISOString();
+  return { airC, rhPct, surfaceC: airC, at, from: 'weather', source: weather.source };
+}
