@@ -78,4 +78,7 @@ test('what somebody typed is never put away, nor what is still to be answered', 
   const quiet = silent(begun);
   expect(quiet.every((path) => path in usual)).toBe(true);
   expect(silent({ ...begun, shapes: [] })).toEqual([]);
+  // By hand alone nothing lasts here; as long as the rest is open that puts nothing away.
+  const byHand = { ...begun, texts: { ...usual, 'site.tools': 'hand', 'site.area': 'zone-1' } };
+  expect(silent(byHand)).toEqual([]);
 });

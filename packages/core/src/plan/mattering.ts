@@ -4,6 +4,7 @@ import { asText, middle, supposedSurvey } from '../form/suppose';
 import { matchAll } from '../match/match';
 import { rank } from '../match/rank';
 import type { Card, SystemCard } from '../materials/card';
+import { INTENTS } from '../materials/words';
 import { word } from '../message/word';
 import type { SiteSettings } from '../site/site';
 import type { UnitSystem } from '../units/quantities';
@@ -22,21 +23,25 @@ export interface MatteringAsk {
   shelf?: readonly Lot[];
 }
 
-/** All that people act on: each verdict in its rank, and the plan of the first card that has one. */
-function comesTo(survey: Survey, { cards, site, hours = [], shelf }: MatteringAsk): string {
+interface Outcome {
+  /** All that people act on: each verdict in its rank, and the plan of the first card that has one. */
+  told: string;
+  /** No card is left, whatever its rank. */
+  out: boolean;
+}
+
+function outcomeOf(survey: Survey, { cards, site, hours = [], shelf }: MatteringAsk): Outcome {
   const systems = cards.filter((c): c is SystemCard => c.role === 'system');
   const known = { ...weatherFor(survey, hours), shelf, library: cards };
   const ranked = rank(matchAll(survey, systems, site, known), survey.intent);
   const verdicts = ranked.map(({ match }) => [match.card.code, match.verdict]);
   const [first] = ranked;
-  const plan =
-    first && first.match.verdict !== 'no'
-      ? makePlan(survey, first.match.card, site, survey.window.startAt, known)
-      : null;
-  if (!plan?.ok) return JSON.stringify(verdicts);
+  const out = !first || first.match.verdict === 'no';
+  const plan = out ? null : makePlan(survey, first.match.card, site, survey.window.startAt, known);
+  if (!plan?.ok) return { told: JSON.stringify(verdicts), out };
   const { steps, schedule, figures, supplies, cautions, gear, approvers, warnings, windows } =
     plan.plan;
-  return JSON.stringify([
+  const told = JSON.stringify([
     verdicts,
     steps.map((s) => [s.name, word(s.text), s.hold]),
     schedule,
@@ -44,6 +49,13 @@ function comesTo(survey: Survey, { cards, site, hours = [], shelf }: MatteringAs
     supplies.map((s) => [s.id, s.picks]),
     [cautions, gear, approvers, windows, warnings.map((w) => word(w))],
   ]);
+  return { told, out };
+}
+
+/** Meant to last and meant to bridge: both are ranked at Match. */
+function comesTo(survey: Survey, ask: MatteringAsk): Outcome {
+  const both = INTENTS.map((intent) => outcomeOf({ ...survey, intent }, ask));
+  return { told: both.map((o) => o.told).join('\n'), out: both.every((o) => o.out) };
 }
 
 /** What else a question could be answered with. */
@@ -72,11 +84,16 @@ export function silentFields(ask: MatteringAsk): string[] {
   const plain = supposedSurvey(draft, units);
   if (!plain) return [];
   const now = comesTo(plain, ask);
+  // Nothing fits, and that may be for what was only supposed: nothing is put away yet.
+  const open = draftFields(draft).some(
+    ({ path, field }) => !('optional' in field) && (draft.texts[path] ?? '').trim() === '',
+  );
+  if (now.out && open) return [];
   return asUsual(draft).flatMap((placed) => {
     const { path } = placed;
     const changes = others(placed, units, draft.texts[path] ?? '').some((text) => {
       const tried = supposedSurvey({ ...draft, texts: { ...draft.texts, [path]: text } }, units);
-      return tried !== null && comesTo(tried, ask) !== now;
+      return tried !== null && comesTo(tried, ask).told !== now.told;
     });
     return changes ? [] : [path];
   });

@@ -108,6 +108,7 @@ const areaFields = {
   tools: choice(TOOLS, TOOL_NAMES, {
     label: 'Best tool at hand',
     why: 'It sets the grade you can reach.',
+    typical: 'blast',
   }),
   nearby: choice(
     ['none', ...NEARBY] as const,
