@@ -75,3 +75,26 @@ test('a planner edits a card into a new version; a slip in it is told, and nothi
   await screen.matches('card-said', /R-215 is now version 2/);
   assert.deepEqual(screen.problems, []);
 });
+
+test('a survey asks what can change something, says where its air is from, and puts the rest away in one line', async () => {
+  const screen = await signedIn('ida', PHONE);
+  await typeBelt(screen, 'BC-5', '64', '14');
+  await screen.matches('survey-quiet', /more that changes? nothing here/);
+  await screen.gone('belt.carcass-steel');
+  // Cut across, it matters what carries the belt: the question is back.
+  await screen.type('belt.carcassCutPct', '3');
+  await screen.press('belt.carcass-steel');
+  await screen.press('survey-save');
+  await screen.matches('refusal', /Steel cords are cut.*belt splicer must decide/s);
+
+  const air = await signedIn('ida', PHONE);
+  await air.press('new-repair');
+  await air.type('asset-search', 'P-305');
+  await air.press('asset-P-305');
+  await air.matches('known-air', /As read here at P-305/);
+  const was = await air.value('readings.airC');
+  assert.match(was, /^[\d.]+$/);
+  await air.type('readings.airC', String(Number(was) + 1));
+  await air.gone('known-air');
+  assert.deepEqual([...screen.problems, ...air.problems], []);
+});

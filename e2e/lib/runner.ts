@@ -20,6 +20,13 @@ export async function deedShown(screen: Screen): Promise<string | null> {
   return shownId(screen, 'run-step-');
 }
 
+/** The deed and what its button says: together they change with every press that took effect. */
+const atHand = (screen: Screen): Promise<string> =>
+  Promise.all([
+    shownId(screen, 'run-step-'),
+    screen.page.$eval('[data-testid="run-do"]', (e) => e.textContent).catch(() => null),
+  ]).then((parts) => parts.join('/'));
+
 /** Waits until the sheet has gone on from a deed. */
 export const goneOn = (screen: Screen, from: string): Promise<void> =>
   screen.gone(`run-step-${from}`);
@@ -105,6 +112,9 @@ export async function runJob(screen: Screen, clock: Clock): Promise<string[]> {
     if (deed === null) return seen;
     if (presses > 200) throw new Error(`the run sheet does not get past ${deed}`);
     if (seen.at(-1) !== deed) seen.push(deed);
+    const before = await atHand(screen);
     await doAtHand(screen, deed, clock);
+    // The sheet goes on once the deed is noted: what is read before that is still the last one.
+    for (let looks = 0; looks < 30 && (await atHand(screen)) === before; looks++) await sleep(100);
   }
 }
