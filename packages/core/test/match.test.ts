@@ -215,6 +215,15 @@ test('with reserve enough, cost a year decides what lasts, and time to service w
   expect(order('lasting', priced('R-904', 60, 400), priced('R-903', 9000, 500))[0]).toBe('R-904');
   const slower = { ...priced('R-905', 1, 9000), applyMlPerMin: card.applyMlPerMin / 20 };
   expect(order('stopgap', slower, long)).toEqual(['R-903', 'R-905']);
+  // The same by the year: the one that runs sooner.
+  const twin = (code: string, serviceMin: number) => {
+    const [own] = matchAll(survey, [priced(code, 60, 400)], site);
+    if (!own) throw new Error('no match');
+    const as = { serviceMin, totalCost: 500 };
+    return Object.create(own, Object.getOwnPropertyDescriptors(as)) as CardMatch;
+  };
+  const tied = rank([twin('R-908', 900), twin('R-909', 300)], 'lasting');
+  expect(tied.map((s) => s.match.card.code)).toEqual(['R-909', 'R-908']);
   // Little to spare comes after enough, whatever it costs.
   const tight = { ...long, code: 'R-906', service: { ...card.service, wetHeatC: 43 } };
   expect(order('lasting', tight, priced('R-907', 9000, 500))).toEqual(['R-907', 'R-906']);

@@ -21,26 +21,43 @@ const asked = (
     library: demoCards,
   });
 
-test('a crack filler by the metre: what a plan draws for one, turned round', () => {
-  const { packs } = card('C-620');
-  const [pack] = packs;
-  const sizes = { lengthMm: '2400', widthMm: '3', depthMm: '40' };
-  const far = asked('C-620', pack?.id ?? '', 'F8', 'crack', sizes);
-  if (!far.ok || !pack) throw new Error('no answer');
+test('a paste by the pocket: what a plan draws for one, turned round', () => {
+  const sizes = { lengthMm: '200', widthMm: '100', depthMm: '5', wallMm: '30' };
+  const far = asked('R-210', 'R-210/1000', 'F2', 'flat', sizes);
+  if (!far.ok) throw new Error(far.why);
   const { survey } = plainSurvey({
-    family: 'F8',
-    shapes: ['crack'],
+    family: 'F2',
+    shapes: ['flat'],
     startAt: AT,
     answers: Object.fromEntries(
       Object.entries(sizes).map(([k, x]) => [`damages.0.${k}`, `${x} mm`]),
     ),
   });
-  const made = survey && makePlan(survey, card('C-620'), siteSettings, AT, { library: demoCards });
-  const drawn = made?.ok ? made.plan.supplies.find((s) => s.code === 'C-620')?.amount : undefined;
+  const made = survey && makePlan(survey, card('R-210'), siteSettings, AT, { library: demoCards });
+  const drawn = made?.ok ? made.plan.supplies.find((s) => s.code === 'R-210')?.amount : undefined;
   expect(far.each).toBeCloseTo(drawn ?? NaN, 6);
-  expect(far.count).toBe(Math.floor(pack.size / far.each));
-  expect(far.lengthMm).toBeCloseTo((2400 * pack.size) / far.each, 6);
+  expect(far.count).toBe(Math.floor(385 / far.each));
+  expect(far.lengthMm).toBeCloseTo((200 * 385) / far.each, 6);
+  expect(far.areaMm2).toBeCloseTo((200 * 100 * 385) / far.each, 6);
   expect(far.working.at(-1)).toMatchObject({ symbol: 'n', value: far.count });
+});
+
+test('of a whole cartridge only what is placed counts: the rest does the next crack', () => {
+  const { packs } = card('C-620');
+  const far = (lengthMm: string) => {
+    const answer = asked('C-620', packs[0]?.id ?? '', 'F8', 'crack', {
+      lengthMm,
+      widthMm: '3',
+      depthMm: '20',
+    });
+    if (!answer.ok) throw new Error(answer.why);
+    return answer;
+  };
+  const [short, long] = [far('300'), far('600')];
+  expect(short.each).toBeLessThan((packs[0]?.size ?? 0) / 2);
+  expect(short.count).toBeGreaterThan(2);
+  // By the metre it goes as far in short cracks as in long ones.
+  expect((short.lengthMm ?? 0) / (long.lengthMm ?? 1)).toBeCloseTo(1, 1);
 });
 
 test('a wrap is counted in its own tape, whatever width is cheapest', () => {

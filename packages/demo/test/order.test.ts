@@ -2,6 +2,7 @@ import { cureTime } from '@kelmot/core/cure/cureTime';
 import {
   families,
   judge,
+  makePlan,
   matchAll,
   planBatches,
   type FamilyId,
@@ -225,5 +226,37 @@ describe('matching', () => {
           of(alone),
         ]);
       }
+  });
+
+  test('people, heater and packs cost at Match what the plan then says', () => {
+    let heated = 0;
+    let several = 0;
+    for (const survey of surveys) {
+      // A cold shop too: what must be held warm is paid for.
+      for (const surfaceC of [survey.readings.surfaceC, 7]) {
+        const cold = { ...survey, readings: { ...survey.readings, surfaceC } };
+        for (const match of matchAll(cold, systemCards, siteSettings, known)) {
+          const made =
+            match.verdict === 'no' ? null : makePlan(cold, match.card, siteSettings, AT, known);
+          if (!made?.ok || match.materialCost === null) continue;
+          const { figures, supplies } = made.plan;
+          const heat = figures['cost.heat']?.value ?? 0;
+          if (heat > 0) heated += 1;
+          const packs = supplies.filter((x) => x.role === 'system' || x.role === 'second');
+          if (packs.length > 1) several += 1;
+          const who = [survey.family, match.card.code];
+          expect([...who, match.workCost?.toFixed(2)]).toEqual([
+            ...who,
+            ((figures['cost.labour']?.value ?? 0) + heat).toFixed(2),
+          ]);
+          expect([...who, match.materialCost.toFixed(2)]).toEqual([
+            ...who,
+            packs.reduce((sum, x) => sum + (x.price ?? 0), 0).toFixed(2),
+          ]);
+        }
+      }
+    }
+    expect(heated).toBeGreaterThan(3);
+    expect(several).toBeGreaterThan(5);
   });
 });

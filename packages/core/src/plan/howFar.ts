@@ -51,7 +51,7 @@ function draftOf({ card, family, shape, sizes }: HowFarAsk): SurveyDraft {
 
 /**
  * How far one pack of a card goes on damage of a size: the very amounts that a plan would draw, with overfill, profile,
- * waste, kits and purge. Refuses where a dimension cannot be read, or the pack is not the card's.
+ * waste and purge. Refuses where a dimension cannot be read, or the pack is not the card's.
  */
 export function howFar(ask: HowFarAsk): Answer<HowFar> {
   const { card, packId, units, site, library } = ask;
@@ -73,7 +73,11 @@ export function howFar(ask: HowFarAsk): Answer<HowFar> {
   const job = jobFrom(
     workFor({ survey, card: only, site, context: { library }, demand, heldC: null }),
   );
-  const drawn = ownRounds(job).reduce((sum, r) => sum + r.draw, 0);
+  // Of a whole kit or cartridge only what is placed counts: the rest does the next one.
+  const drawn = ownRounds(job).reduce(
+    (sum, r) => sum + r.draw * (r.mixMl > 0 ? r.placedMl / r.mixMl : 1),
+    0,
+  );
   if (drawn <= 0) return refuse(`${card.code} is not what this damage is filled with.`);
   const { quantity, scale } = packQuantity(card);
   const share = pack.size / drawn;
@@ -90,7 +94,7 @@ export function howFar(ask: HowFarAsk): Answer<HowFar> {
     line(
       'V',
       'one takes',
-      'as a plan draws it: waste, overfill and kits with it',
+      'as a plan draws it, with waste and overfill',
       shown,
       unit.symbol,
       `card ${card.code}`,

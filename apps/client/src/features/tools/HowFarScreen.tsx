@@ -36,7 +36,8 @@ export function HowFarScreen() {
         testID="screen-how-far"
       >
         <Txt className="pb-4 text-pencil">
-          What one pack covers, as a plan would draw it: waste, overfill and kits with it.
+          What one pack covers, as a plan would draw it: with waste and overfill; of a whole kit
+          what is placed.
         </Txt>
         {isLoading ? <Skeleton rows={6} /> : null}
         {error ? <Failed say={sayError(error)} retry={() => void refetch()} /> : null}
