@@ -107,7 +107,7 @@ const cases: Case[] = [
     'R-225',
     'wear',
     'no',
-    /Cavitation/,
+    /cavitation/,
   ],
   [
     'cavitation on tough paste',

@@ -458,7 +458,7 @@ test.each([
   ['foot', 'C-620', 'if'],
   ['wheels', 'C-645', 'fits'],
 ] as const)('a stepped crack under %s with %s: %s', (traffic, code, verdict) => {
-  const loads = traffic === 'foot' ? 'foot' : 'forklift';
+  const loads = traffic === 'foot' ? 'foot' : 'wheels';
   const survey = surveyed('F8', {
     damages: [step] as unknown as Leaf,
     'floor.traffic': loads,

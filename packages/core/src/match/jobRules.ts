@@ -55,7 +55,8 @@ export const jobRules: Rule<JudgedJob>[] = [
       };
       const each = (): Message => {
         const [first] = ownRounds(job()).flatMap((r) => r.batches);
-        return m('{each} each, {life} of life', {
+        return m('{n, plural, one {{each}} other {{each} each}}, {life} of life', {
+          n,
           each: ml(first?.ml ?? 0),
           life: minutes(first?.lifeMin ?? 0),
         });
@@ -73,7 +74,7 @@ export const jobRules: Rule<JudgedJob>[] = [
             m('{each}; more than {many} follow one another.', { each: each(), many: MANY_BATCHES }),
         );
       return fits(
-        () => m('{n, plural, one {One batch} other {# batches}}, {each}.', { n, each: each() }),
+        () => m('{n, plural, one {One batch:} other {# batches:}} {each}.', { n, each: each() }),
         against,
       );
     },

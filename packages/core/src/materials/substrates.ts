@@ -106,7 +106,7 @@ export const TOOL_NAMES: Record<Tool, string> = {
   hand: 'Hand tools',
   nonspark: 'Non-sparking power tools',
   power: 'Power tools',
-  bristle: 'Impact power tool',
+  bristle: 'Impact power tools',
   blast: 'Grit blasting',
 };
 

@@ -134,7 +134,7 @@ export const ambientRule: Rule = {
       () =>
         stops.length === 1
           ? first.condition
-          : m('{a} and {b}', { a: first.condition, b: (stops[1] as Stop).condition }),
+          : m('{a}, and {b}', { a: first.condition, b: (stops[1] as Stop).condition }),
       () =>
         stops.length === 1
           ? first.because

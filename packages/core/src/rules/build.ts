@@ -110,7 +110,11 @@ export const buildRules: Rule[] = [
         crackRoute(card, leastWidthMm) === 'break-out' ? Math.max(leastWidthMm, min) : leastWidthMm;
       if (!atLeast(narrow, min))
         return no(
-          () => m('Too thick for {got}: from {min}.', { got: mm(leastWidthMm), min: mm(min) }),
+          () =>
+            m('Too thick to run into {got}; it fills from {min} on.', {
+              got: mm(leastWidthMm),
+              min: mm(min),
+            }),
           {
             against: { value: leastWidthMm, limit: min, quantity: 'length', sense: 'min' },
             // One answer turns it only where one crack alone is too narrow, and none is too wide.
@@ -132,9 +136,13 @@ export const buildRules: Rule[] = [
         sense: 'max' as const,
       };
       if (!atMost(widthMm, max))
-        return no(() => m('Runs out of {got}: up to {max}.', { got: mm(widthMm), max: mm(max) }), {
-          against,
-        });
+        return no(
+          () =>
+            m('It runs out of {got}; it fills up to {max}.', { got: mm(widthMm), max: mm(max) }),
+          {
+            against,
+          },
+        );
       return fits(
         () => m('For cracks of {min} to {max}.', { min: mm(min), max: mm(max) }),
         against,

@@ -8,7 +8,7 @@ import { atMost, fits, fitsIf, no, relaxBy, relaxCommon, type Rule } from './rul
 /** Terms one after another within a sentence. */
 const listedTerms = (terms: readonly Message[]): Message =>
   m(
-    terms.map((_, i) => `{t${i}}`).join(' and '),
+    terms.map((_, i) => `{t${i}}`).join(', and '),
     Object.fromEntries(terms.map((t, i) => [`t${i}`, t])),
   );
 

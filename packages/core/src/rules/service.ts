@@ -28,8 +28,8 @@ export const serviceRules: Rule[] = [
       const { wear } = demand.service;
       if (wear === 'none') return fits('Little wear here.');
       const rating = card.service[wear];
-      const because = m('{wear}: the card is {word}.', {
-        wear: WEAR_NAMES[wear],
+      const because = m('Rated {word} against {wear}.', {
+        wear: WEAR_NAMES[wear].toLowerCase(),
         word: RATINGS[rating] ?? 'none',
       });
       const against = {
@@ -107,7 +107,7 @@ export const serviceRules: Rule[] = [
     judge: ({ card, demand }) => {
       if (!demand.flexes) return fits('It does not flex.');
       const { flex } = card.service;
-      const because = m('Flexing: the card is {word}.', { word: RATINGS[flex] ?? 'none' });
+      const because = m('Rated {word} for flexing.', { word: RATINGS[flex] ?? 'none' });
       const against = {
         value: flex,
         limit: STANDS_A_WHILE,

@@ -54,11 +54,17 @@ export const surfaceRules: Rule[] = [
         grade,
         what: GRADE_NAMES[grade],
         tools: TOOL_NAMES[tools].toLowerCase(),
+        many: TOOL_NAMES[tools].endsWith('s') ? 'yes' : 'no',
         area: AREA_NAMES[area],
         best: bestGrade(work),
       };
       if (gradeReached(work, grade))
-        return fits(() => m('{intent} asks {grade}, {what}; {tools} reach it.', given));
+        return fits(() =>
+          m(
+            '{intent} asks {grade}, {what}; {tools} {many, select, yes {reach} other {reaches}} it.',
+            given,
+          ),
+        );
       const able = TOOLS.filter((t) => gradeRank(TOOL_REACH[t].grades[kind]) >= gradeRank(grade));
       const safe = able.find((t) => !TOOL_REACH[t].sparks);
       if (area !== 'safe')
@@ -77,15 +83,22 @@ export const surfaceRules: Rule[] = [
           },
         );
       const tool = able[0];
-      return no(() => m('{intent} asks {grade}, {what}; {tools} reach {best}.', given), {
-        relax:
-          tool &&
-          relaxCommon(
-            'site.tools',
-            tool,
-            m('Would with {tools}.', { tools: TOOL_NAMES[tool].toLowerCase() }),
+      return no(
+        () =>
+          m(
+            '{intent} asks {grade}, {what}; {tools} {many, select, yes {reach} other {reaches}} {best}.',
+            given,
           ),
-      });
+        {
+          relax:
+            tool &&
+            relaxCommon(
+              'site.tools',
+              tool,
+              m('Would with {tools}.', { tools: TOOL_NAMES[tool].toLowerCase() }),
+            ),
+        },
+      );
     },
   },
   {
@@ -100,13 +113,21 @@ export const surfaceRules: Rule[] = [
       };
       if (DAMP.indexOf(survey.surface.damp) <= DAMP.indexOf(card.damp))
         return fits(() => m('Holds on a {got} surface.', given));
-      const because = () => m('It may be {most} at most; it is {got}.', given);
+      const because = () =>
+        m(
+          'It holds {most, select, dry {on a dry surface only} other {up to a {most} surface}}; this one is {got}.',
+          given,
+        );
       if (survey.surface.damp === 'damp')
         return fitsIf('the surface is dried first', because, { planned: true });
       const plug = survey.surface.damp === 'wet' ? wetPlug(work) : null;
       if (plug)
         return fitsIf(
-          () => m('{plug} stops it wet, and what is wrapped is then {most}', { plug, ...given }),
+          () =>
+            m(
+              '{plug} stops it wet, and what is wrapped is then {most, select, dry {dry} other {no more than {most}}}',
+              { plug, ...given },
+            ),
           because,
         );
       return no(because, {
