@@ -176,6 +176,7 @@ test('air and surface are known from the last reading at a place, else from the 
   assert.equal(read?.from, 'reading');
   const repair = (await ida.get<RepairPage>('/api/repairs?q=' + read?.source)).body.rows[0];
   assert.equal(repair?.position, asset?.position);
+  assert.equal((await at('')).body?.from, 'weather', 'no place is not one place');
   const elsewhere = (await at('nowhere at all')).body;
   assert.equal(elsewhere?.from, 'weather');
   assert.match(elsewhere?.source ?? '', /simulated/i);

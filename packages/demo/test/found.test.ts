@@ -329,10 +329,16 @@ test('a plug that sets wet makes a weeping pipe fit for the wrap that follows: t
   if (!made.ok) throw new Error(word(made.why));
   const plug = made.plan.rounds.find((r) => r.purpose === 'plug');
   expect(plug && card(plug.card.code).damp).toMatch(/wet|under-water/);
-  expect(made.plan.conditions.map((c) => word(c)).join()).toMatch(/stops it wet/);
+  // The one that is named is the one that is used.
+  expect(made.plan.conditions.map((c) => word(c)).join()).toContain(
+    `${plug?.card.code} stops it wet`,
+  );
   // Wrapped alone, or under water, there is nothing that stops it first.
   expect(damp(wet, { plug: 'wrap' })?.verdict).toBe('no');
   expect(damp(surveyed('F4', { 'surface.damp': 'under-water' }))?.verdict).toBe('no');
+  // Too hot for every plug that sets wet, the pair is none.
+  const hot = surveyed('F4', { 'surface.damp': 'wet', 'service.mediumC': 74 });
+  expect(damp(hot)?.verdict).toBe('no');
 });
 
 test('where nothing may burn, the plan cleans with what does not', () => {

@@ -8,13 +8,9 @@ import type { WeatherService } from './weather';
 /** A reading older than this says nothing of the air now. */
 const FRESH_MS = 12 * 60 * MINUTE;
 
-/** The last gate reading at a place, if it is fresh; else the weather of this hour; null where neither is known. */
-export async function knownAir(
-  db: Db,
-  weather: WeatherService,
-  position: string,
-  now: number,
-): Promise<KnownAir | null> {
+/** The last gate reading at a place, if it is fresh; none where no place is written down, since that is not one place. */
+async function lastReading(db: Db, position: string, now: number): Promise<KnownAir | null> {
+  if (position === '') return null;
   const [last] = await db
     .select({ values: readings.values, at: readings.takenAt, tag: repairs.tag })
     .from(readings)
@@ -29,11 +25,21 @@ export async function knownAir(
     )
     .orderBy(desc(readings.takenAt), desc(readings.id))
     .limit(1);
-  if (last?.values.kind === 'ambient') {
-    const { airC, rhPct, surfaceC } = last.values;
-    const at = new Date(last.at).toISOString();
-    return { airC, rhPct, surfaceC, at, from: 'reading', source: last.tag };
-  }
+  if (last?.values.kind !== 'ambient') return null;
+  const { airC, rhPct, surfaceC } = last.values;
+  const at = new Date(last.at).toISOString();
+  return { airC, rhPct, surfaceC, at, from: 'reading', source: last.tag };
+}
+
+/** What is known of the air at a place: read there, else the weather of this hour; null where neither is known. */
+export async function knownAir(
+  db: Db,
+  weather: WeatherService,
+  position: string,
+  now: number,
+): Promise<KnownAir | null> {
+  const read = await lastReading(db, position, now);
+  if (read) return read;
   const [hour] = await weather.hours(now);
   if (!hour) return null;
   const { airC, rhPct } = hour;

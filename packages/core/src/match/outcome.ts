@@ -6,6 +6,7 @@ import { kitPick } from '../mix/kitPick';
 import type { Message } from '../message/message';
 import { warmedTo } from '../rules/ambient';
 import { aidProblem } from '../work/aids';
+import type { Laid } from '../schedule/layOut';
 import type { Round } from '../work/round';
 
 /** What a job comes to, in figures alone: all that its verdicts and its place in the order hang on. */
@@ -106,10 +107,18 @@ const aidProblemOf = ({ draft, work }: Job): Message | null =>
     null,
   );
 
+/** Minutes of all people of a job on its clock, and of the heater, which runs from its step until it is ready. */
+export function effortOf({ slots, readyMin }: Laid): { labourMin: number; heatMin: number } {
+  const heatAt = slots.find((s) => s.step === 'heat')?.from;
+  return {
+    labourMin: slots.reduce((sum, s) => sum + (s.to - s.from) * s.people, 0),
+    heatMin: heatAt === undefined ? 0 : readyMin - heatAt,
+  };
+}
+
 function outcomeFrom(job: Job, cold: number | null): Outcome {
   const own = ownRounds(job);
   const { laid } = job;
-  const heatAt = laid.ok ? laid.slots.find((s) => s.step === 'heat')?.from : undefined;
   return {
     heldC: job.work.heldC,
     heldForTimeC: cold === null ? null : job.work.heldC,
@@ -121,8 +130,7 @@ function outcomeFrom(job: Job, cold: number | null): Outcome {
     ...drawnOf(own),
     aidProblem: aidProblemOf(job),
     secondsCost: secondsCostOf(job),
-    labourMin: laid.ok ? laid.slots.reduce((s, x) => s + (x.to - x.from) * x.people, 0) : 0,
-    heatMin: laid.ok && heatAt !== undefined ? laid.readyMin - heatAt : 0,
+    ...(laid.ok ? effortOf(laid) : { labourMin: 0, heatMin: 0 }),
   };
 }
 

@@ -6,7 +6,7 @@ import type { Permission } from '../materials/words';
 import { joined, m, type Message } from '../message/message';
 import { sentence } from '../message/word';
 import { judge, type CardMatch } from '../match/match';
-import { jobAlone } from '../match/outcome';
+import { effortOf, jobAlone } from '../match/outcome';
 import { approval } from '../methods/begin';
 import { step } from '../methods/step';
 import type { Laid, LaidStep } from '../schedule/layOut';
@@ -187,8 +187,7 @@ export function makePlan(
     figures: supplyFigures,
     used,
   } = suppliesOf(work, card, draft.rounds, draft.needs);
-  const labourMin = laid.slots.reduce((s, x) => s + (x.to - x.from) * x.people, 0);
-  const heatAt = laid.slots.find((s) => s.step === 'heat')?.from;
+  const { labourMin, heatMin } = effortOf(laid);
   const mixedMain = laid.mixedAt.get(main.id)?.last ?? 0;
   const next = nextOption(match, survey, context);
   const days = card.lifeDays[survey.intent];
@@ -205,7 +204,7 @@ export function makePlan(
       supplies,
       labourMin,
       readyMin: laid.readyMin,
-      heatMin: heatAt === undefined ? 0 : laid.readyMin - heatAt,
+      heatMin,
     }),
     ...readinessFigures(job, laid, main, seedFrom(survey.asset.tag)),
   ];

@@ -6,7 +6,7 @@ import { atLeast, fits, fitsIf, no, type Rule } from './rule';
 /** Flexing from which a card gives with a soft plastic instead of letting go of it. */
 const GIVES = 2;
 
-/** Whether it suits what is easily forgotten: approvals, how it is loaded, what nothing bonds to, the room beside it. */
+/** Whether it may touch what it touches: asked of every material of a job that is wetted. */
 export const approvedRule: Rule = {
   id: 'approved',
   name: 'Approval',
@@ -23,6 +23,7 @@ export const approvedRule: Rule = {
   },
 };
 
+/** Whether it suits what is easily forgotten: approvals, how it is loaded, what nothing bonds to, the room beside it. */
 export const foundRules: Rule[] = [
   approvedRule,
   {

@@ -179,11 +179,10 @@ export const placeRules: Rule[] = [
       if (card.flammable && survey.site.area === 'zone-2')
         return fitsIf(
           () =>
-            m('the air is measured free of gas before it is opened{closed}', {
-              closed: demand.closed
-                ? ', and blown through while it is used'
-                : ', and while it is used',
-            }),
+            m(
+              'the air is measured free of gas before it is opened, and {closed, select, yes {blown through } other {}}while it is used',
+              { closed: demand.closed ? 'yes' : 'no' },
+            ),
           'Its vapour burns, and this is zone 2.',
           {
             relax: demand.closed

@@ -13,18 +13,17 @@ import { bestGrade, gradeReached, type Work } from '../work/work';
 import { ambientRule } from './ambient';
 import { fits, fitsIf, no, relaxCommon, type Rule } from './rule';
 
-/** A plug that sets wet under a wrap: once the leak is stopped, the rest can be dried. Its code; null where none is. */
-function wetPlug({ demand, context, schools }: Work): string | null {
+/**
+ * The plug that the job would use, where it sets wet: once it has stopped the leak, what is wrapped can be dried. Its
+ * code; null where none is used, or the one that is does not stand it.
+ */
+function wetPlug({ demand, schools, card, second }: Work): string | null {
   const leaks = demand.wrap?.defects.some((d) => d.kind === 'hole') ?? false;
   if (!leaks || schools.plug === 'wrap') return null;
-  const found = (context.library ?? []).find(
-    (c) =>
-      c.role === 'system' &&
-      c.helps.includes('plug') &&
-      DAMP.indexOf(c.damp) >= DAMP.indexOf('wet') &&
-      c.substrates.some((s) => s.material === demand.material),
-  );
-  return found?.code ?? null;
+  const { longestMm } = demand;
+  const plug = second({ purpose: 'plug', wetted: true, longestMm, under: card });
+  const setsWet = DAMP.indexOf(plug.card.damp) >= DAMP.indexOf('wet');
+  return setsWet && !plug.problem ? plug.card.code : null;
 }
 
 /** Whether it holds on this metal, cleaned with these tools, as damp as it is, in this air. */

@@ -1,18 +1,12 @@
 import type { KnownAir } from '@kelmot/contract';
-import {
-  dayClockText,
-  fromBase,
-  MINUTE,
-  shownUnit,
-  type SurveyDraft,
-  type UnitSystem,
-} from '@kelmot/core';
+import { dayClockText, MINUTE, type SurveyDraft, type UnitSystem } from '@kelmot/core';
 import { useEffect } from 'react';
 import { useAirQuery } from '@/store/api';
 import { draftPut } from '@/store/drafts';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { Txt } from '@/ui/Txt';
 import { useNow, zoneMin } from '@/ui/useNow';
+import { asTyped } from './draftOf';
 
 const FIELDS = [
   ['readings.airC', 'airC', 'temperature'],
@@ -23,10 +17,7 @@ const FIELDS = [
 /** What was known, as it would be typed. */
 const typed = (air: KnownAir, units: UnitSystem): Record<string, string> =>
   Object.fromEntries(
-    FIELDS.map(([path, key, quantity]) => [
-      path,
-      String(Number(fromBase(air[key], shownUnit(quantity, units)).toFixed(1))),
-    ]),
+    FIELDS.map(([path, key, quantity]) => [path, asTyped(air[key], quantity, units)]),
   );
 
 /**
@@ -37,8 +28,7 @@ export function KnownAirLine({ draftKey, draft }: { draftKey: string; draft: Sur
   const dispatch = useAppDispatch();
   const now = useNow(MINUTE);
   const units = useAppSelector((s) => s.settings.units);
-  const { position } = draft.asset;
-  const { data } = useAirQuery(position, { skip: position === '' });
+  const { data } = useAirQuery(draft.asset.position);
   // Under a roof the weather outside says nothing of the air.
   const known = data?.from === 'weather' && draft.texts['site.outdoors'] !== 'yes' ? null : data;
   const texts = known ? typed(known, units) : null;

@@ -3,6 +3,7 @@ import {
   familyOf,
   fromBase,
   shownUnit,
+  type QuantityId,
   type Survey,
   type SurveyDraft,
   type UnitSystem,
@@ -11,6 +12,10 @@ import type { Asset } from '@kelmot/contract';
 
 /** Enough digits to come back to the same size, without the dust of a conversion. */
 const tidy = (x: number): string => String(Number(x.toPrecision(7)));
+
+/** A value in its base unit as it would be typed bare. */
+export const asTyped = (value: number, quantity: QuantityId, units: UnitSystem): string =>
+  tidy(fromBase(value, shownUnit(quantity, units)));
 
 function valueAt(survey: Survey, path: string): unknown {
   return path
@@ -36,7 +41,7 @@ export function draftOf(survey: Survey, units: UnitSystem): SurveyDraft {
       if (field.kind === 'flag') return [path, value ? 'yes' : 'no'];
       if (field.kind === 'choice') return [path, String(value)];
       if (field.quantity === 'time') return [path, `${tidy(Number(value) / 60)} h`];
-      return [path, tidy(fromBase(Number(value), shownUnit(field.quantity, units)))];
+      return [path, asTyped(Number(value), field.quantity, units)];
     }),
   );
   return { ...empty, texts };
@@ -89,7 +94,7 @@ export function withAsset(draft: SurveyDraft, asset: Asset, units: UnitSystem): 
   if (asset.medium) known['service.medium'] = asset.medium;
   if (asset.ph !== null) known['service.ph'] = tidy(asset.ph);
   if (asset.mediumC !== null)
-    known['service.mediumC'] = tidy(fromBase(asset.mediumC, shownUnit('temperature', units)));
+    known['service.mediumC'] = asTyped(asset.mediumC, 'temperature', units);
   if (asset.wear) known['service.wear'] = asset.wear;
   return {
     ...draft,

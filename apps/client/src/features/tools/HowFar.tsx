@@ -2,9 +2,7 @@ import {
   familyOf,
   howFar,
   readField,
-  fromBase,
   say,
-  shownUnit,
   type Card,
   type FamilyId,
   type SystemCard,
@@ -12,6 +10,7 @@ import {
 } from '@kelmot/core';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { asTyped } from '@/features/survey/draftOf';
 import { ShapeTiles } from '@/features/survey/ShapeTiles';
 import { useCardsQuery, useSiteQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
@@ -26,8 +25,7 @@ const typicalOf = (family: string, shape: string, units: UnitSystem): Record<str
     Object.entries(found?.typical ?? {}).map(([key, value]) => {
       const field = found?.fields[key];
       if (field?.kind !== 'quantity') return [key, String(value)];
-      const shown = fromBase(value, shownUnit(field.quantity, units));
-      return [key, String(Number(shown.toPrecision(4)))];
+      return [key, asTyped(value, field.quantity, units)];
     }),
   );
 };

@@ -1,15 +1,15 @@
 import type { SystemCard } from '@kelmot/core';
-import { router } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Frame } from '@/features/frame/Frame';
 import { sayError, useCardsQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
-import { BackArrow, LinkButton, Tag } from '@/ui/Button';
+import { LinkButton, Tag } from '@/ui/Button';
 import { Choices } from '@/ui/fields';
 import { Failed, Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
 import { HowFar } from './HowFar';
+import { ToolHead } from './ToolHead';
 
 /** The same without a repair: any card, any pack, any damage that it repairs. */
 export function HowFarScreen() {
@@ -23,13 +23,7 @@ export function HowFarScreen() {
   const card = systems.find((c) => c.code === code) ?? systems[0];
   return (
     <Frame tab="know-how">
-      <View className="flex-row items-center gap-2 border-b border-ink bg-sheet pr-4">
-        <BackArrow label="Back to Know-how" onPress={() => router.navigate('/know-how')} />
-        <Txt as="row" role="heading" className="min-w-0 flex-1" numberOfLines={2}>
-          How far does it go?
-        </Txt>
-        <Txt as="label">quick tool</Txt>
-      </View>
+      <ToolHead title="How far does it go?" />
       <ScrollView
         className="flex-1 px-4 py-4"
         keyboardShouldPersistTaps="handled"

@@ -14,7 +14,7 @@ import { ScrollView, View } from 'react-native';
 import { Frame } from '@/features/frame/Frame';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { toolTyped } from '@/store/tools';
-import { BackArrow, SecondaryButton } from '@/ui/Button';
+import { SecondaryButton } from '@/ui/Button';
 import { FieldError } from '@/ui/fields';
 import { useLayout } from '@/ui/layout';
 import { Empty } from '@/ui/states';
@@ -22,6 +22,7 @@ import { Txt } from '@/ui/Txt';
 import { WorkingRows } from '@/ui/Working';
 import { pictures } from './pictures';
 import { Fields } from './ToolForm';
+import { ToolHead } from './ToolHead';
 import { resultText, ToolResult } from './ToolResult';
 import { useCopy } from '@/ui/useCopy';
 import { useCalc, type CalcState } from './useCalc';
@@ -177,13 +178,7 @@ function Tool({ calc }: { calc: Calc }) {
         ) : undefined
       }
     >
-      <View className="flex-row items-center gap-2 border-b border-ink bg-sheet pr-4">
-        <BackArrow label="Back to Know-how" onPress={() => router.navigate('/know-how')} />
-        <Txt as="row" role="heading" className="min-w-0 flex-1" numberOfLines={2}>
-          {title}
-        </Txt>
-        <Txt as="label">quick tool</Txt>
-      </View>
+      <ToolHead title={title} />
       <ScrollView
         className="flex-1"
         keyboardShouldPersistTaps="handled"

@@ -1,0 +1,17 @@
+import { router } from 'expo-router';
+import { View } from 'react-native';
+import { BackArrow } from '@/ui/Button';
+import { Txt } from '@/ui/Txt';
+
+/** The head of a quick tool: its name, and the way back to all of them. */
+export function ToolHead({ title }: { title: string }) {
+  return (
+    <View className="flex-row items-center gap-2 border-b border-ink bg-sheet pr-4">
+      <BackArrow label="Back to Know-how" onPress={() => router.navigate('/know-how')} />
+      <Txt as="row" role="heading" className="min-w-0 flex-1" numberOfLines={2}>
+        {title}
+      </Txt>
+      <Txt as="label">quick tool</Txt>
+    </View>
+  );
+}
