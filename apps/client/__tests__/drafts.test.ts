@@ -1,3 +1,5 @@
+import { SiteSettings } from '@kelmot/core';
+import { siteSettings } from '@kelmot/demo';
 import {
   draftDropped,
   draftPut,
@@ -14,23 +16,27 @@ const started = draftsReducer(
   initialDrafts,
   draftPut({
     key: 'new',
-    draft: { ...newDraft('F2', '2026-11-24T08:00:00Z'), shapes: ['pocket'] },
+    draft: { ...newDraft('F2', '2026-11-24T08:00:00Z', null), shapes: ['pocket'] },
   }),
 );
 
 test('each letter is kept under its field, another draft untouched', () => {
   const typed = draftsReducer(
     started,
-    draftText({ key: 'new', path: 'damages.0.depthMm', text: '1 1/2' }),
+    draftText({ key: 'new', path: 'damages.0.depthMm', text: '1 1/2', site: null }),
   );
   expect(typed.surveys.new?.texts['damages.0.depthMm']).toBe('1 1/2');
-  expect(draftsReducer(typed, draftText({ key: 'gone', path: 'x', text: 'y' }))).toEqual(typed);
+  expect(
+    draftsReducer(typed, draftText({ key: 'gone', path: 'x', text: 'y', site: null })),
+  ).toEqual(typed);
   expect(draftsReducer(typed, draftDropped('new')).surveys).toEqual({});
 });
 
+const typing = (site: SiteSettings | null) => (state: typeof started, path: string, text: string) =>
+  draftsReducer(state, draftText({ key: 'new', path, text, site }));
+
 test('a medium brings its usual pH, until somebody has typed one', () => {
-  const type = (state: typeof started, path: string, text: string) =>
-    draftsReducer(state, draftText({ key: 'new', path, text }));
+  const type = typing(null);
   const ph = (state: typeof started) => state.surveys.new?.texts['service.ph'];
   let state = type(started, 'service.medium', 'lime-milk');
   expect(ph(state)).toBe('12.6');
@@ -45,12 +51,35 @@ test('a medium brings its usual pH, until somebody has typed one', () => {
   expect(ph(type(state, 'service.wear', 'impact'))).toBe('7.5');
 });
 
+test('a slab begins with the swing of a hall, and follows the door until somebody has typed one', () => {
+  const own = SiteSettings.parse({ ...siteSettings, swingIndoorsC: 3, swingOutdoorsC: 14 });
+  const swing = (state: typeof started) => state.surveys.new?.texts['floor.swingC'];
+  const begin = (site: SiteSettings | null) =>
+    draftsReducer(
+      initialDrafts,
+      draftPut({ key: 'new', draft: newDraft('F8', '2026-11-24T08:00:00Z', site) }),
+    );
+  expect(swing(begin(null))).toBe('2 °C');
+  expect(swing(typing(null)(begin(null), 'site.outdoors', 'yes'))).toBe('8 °C');
+  let state = begin(own);
+  expect(swing(state)).toBe('3 °C');
+  state = typing(own)(state, 'site.outdoors', 'yes');
+  expect(swing(state)).toBe('14 °C');
+  state = typing(own)(state, 'floor.swingC', '20');
+  expect(swing(typing(own)(state, 'site.outdoors', 'no'))).toBe('20');
+  // What does not move is not asked.
+  expect(newDraft('F2', '2026-11-24T08:00:00Z', own).texts['floor.swingC']).toBeUndefined();
+});
+
 test('bare numbers say their unit before another system takes over; what has a unit stays', () => {
   let state = draftsReducer(
     started,
-    draftText({ key: 'new', path: 'damages.0.depthMm', text: '11' }),
+    draftText({ key: 'new', path: 'damages.0.depthMm', text: '11', site: null }),
   );
-  state = draftsReducer(state, draftText({ key: 'new', path: 'damages.0.wallMm', text: '1 in' }));
+  state = draftsReducer(
+    state,
+    draftText({ key: 'new', path: 'damages.0.wallMm', text: '1 in', site: null }),
+  );
   state = draftsReducer(state, unitsChosen('us'));
   expect(state.surveys.new?.texts).toMatchObject({
     'damages.0.depthMm': '11 mm',
@@ -72,12 +101,16 @@ test('an asset fills in what it knows and leaves the rest', () => {
     wear: null,
     costPerHour: 5,
   } as const;
-  const draft = withAsset(newDraft('F2', '2026-11-24T08:00:00Z'), asset, 'metric');
+  const draft = withAsset(newDraft('F2', '2026-11-24T08:00:00Z', null), asset, {
+    units: 'metric',
+    site: null,
+  });
   expect(draft.asset.tag).toBe('P-1');
   expect(draft.texts).toMatchObject({
     'parent.material': 'bronze',
     'service.medium': 'juice',
     'service.mediumC': '72',
+    'service.ph': '6.2',
     'service.wear': 'none',
   });
 });

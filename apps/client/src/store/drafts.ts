@@ -1,4 +1,11 @@
-import { draftFields, shownUnit, withAnswer, withUnits, type SurveyDraft } from '@kelmot/core';
+import {
+  draftFields,
+  shownUnit,
+  withAnswer,
+  withUnits,
+  type SiteSettings,
+  type SurveyDraft,
+} from '@kelmot/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { unitsChosen } from './settings';
 
@@ -6,6 +13,14 @@ import { unitsChosen } from './settings';
 export interface Drafts {
   surveys: Record<string, SurveyDraft>;
   texts: Record<string, string>;
+}
+
+/** An answer typed into a survey, with the site whose usual figures follow it. */
+interface Answered {
+  key: string;
+  path: string;
+  text: string;
+  site: SiteSettings | null;
 }
 
 export const initialDrafts: Drafts = { surveys: {}, texts: {} };
@@ -17,9 +32,10 @@ const slice = createSlice({
     draftPut: (state, { payload }: PayloadAction<{ key: string; draft: SurveyDraft }>) => {
       state.surveys[payload.key] = payload.draft;
     },
-    draftText: (state, { payload }: PayloadAction<{ key: string; path: string; text: string }>) => {
-      const draft = state.surveys[payload.key];
-      if (draft) draft.texts = withAnswer(draft, payload.path, payload.text);
+    draftText: (state, { payload }: PayloadAction<Answered>) => {
+      const { key, path, text, site } = payload;
+      const draft = state.surveys[key];
+      if (draft) draft.texts = withAnswer(draft, path, text, site);
     },
     draftDropped: (state, { payload }: PayloadAction<string>) => {
       delete state.surveys[payload];

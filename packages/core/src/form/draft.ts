@@ -2,8 +2,9 @@ import { issuesOf, type Issue } from '../calc/issues';
 import { parseQuantity } from '../units/parse';
 import { say } from '../units/format';
 import type { UnitSystem } from '../units/quantities';
-import type { Field, Fields } from '../survey/fields';
+import type { Field, Fields, Follows } from '../survey/fields';
 import { familyOf, type Survey } from '../families/registry';
+import type { SiteSettings } from '../site/site';
 
 /**
  * A survey as typed, kept whole on the device: every field by path ("damages.0.depthMm"), as text.
@@ -43,23 +44,42 @@ export function draftFields(draft: SurveyDraft): Placed[] {
   return everyField(draft).filter((placed) => asked(placed, draft));
 }
 
+const follower = ({ field }: Placed): Follows | null =>
+  (field.kind === 'quantity' && field.follows) || null;
+
 /**
- * The texts of a draft with one typed. A choice that usually brings a figure with it fills that in beside it, as long as
- * what stands there is empty or was filled in by the choice before.
+ * The texts of a draft with one typed. Figures that usually follow that answer are filled in, as long as what stands
+ * there is empty or was filled in by the answer before.
  */
-export function withAnswer(draft: SurveyDraft, path: string, text: string): SurveyDraft['texts'] {
+export function withAnswer(
+  draft: SurveyDraft,
+  path: string,
+  text: string,
+  site: SiteSettings | null,
+): SurveyDraft['texts'] {
   const texts = { ...draft.texts, [path]: text };
-  const field = everyField(draft).find((p) => p.path === path)?.field;
-  if (field?.kind !== 'choice' || !field.fills) return texts;
-  const { key, by } = field.fills;
-  const beside = `${path.slice(0, path.lastIndexOf('.'))}.${key}`;
-  const filled = texts[beside] ?? '';
-  const before = by[draft.texts[path] ?? ''];
-  const usual = by[text];
-  return usual !== undefined && (filled === '' || filled === before)
-    ? { ...texts, [beside]: usual }
-    : texts;
+  for (const placed of everyField(draft)) {
+    const follows = follower(placed);
+    if (follows?.path !== path) continue;
+    const filled = texts[placed.path] ?? '';
+    const usual = follows.usual(text, site);
+    const before = follows.usual(draft.texts[path] ?? '', site);
+    if (usual !== undefined && (filled === '' || filled === before)) texts[placed.path] = usual;
+  }
+  return texts;
 }
+
+/** A draft as it begins: what follows an answer that is there already is filled in where nothing stands. */
+export const draftBegun = (draft: SurveyDraft, site: SiteSettings | null): SurveyDraft => ({
+  ...draft,
+  texts: everyField(draft).reduce((texts, placed) => {
+    const follows = follower(placed);
+    const usual = follows && follows.usual(texts[follows.path] ?? '', site);
+    return usual && !texts[placed.path] && texts[follows.path]
+      ? { ...texts, [placed.path]: usual }
+      : texts;
+  }, draft.texts),
+});
 
 /** Every field the family has for these damages, asked now or not: to fill a draft from a stored survey. */
 export const everyField = (draft: SurveyDraft): Placed[] => fieldsOf(draft.family, draft.shapes);

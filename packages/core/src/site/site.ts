@@ -1,5 +1,8 @@
 import { z } from 'zod';
 
+/** How far a surface swings from night to day where a site has not said otherwise, °C. */
+export const SWING_C = { indoors: 2, outdoors: 8 } as const;
+
 /** What a site settles once for every job: pail, margins, money. */
 export const SiteSettings = z.strictObject({
   name: z.string(),
@@ -19,8 +22,8 @@ export const SiteSettings = z.strictObject({
   clearanceMarginMm: z.number().min(0).max(100).default(1.5),
   /** How far the surface may turn out from what was measured, and its swing from night to day, °C. */
   tempSdC: z.number().min(0).max(20).default(1.5),
-  swingIndoorsC: z.number().min(0).max(40).default(2),
-  swingOutdoorsC: z.number().min(0).max(40).default(8),
+  swingIndoorsC: z.number().min(0).max(40).default(SWING_C.indoors),
+  swingOutdoorsC: z.number().min(0).max(40).default(SWING_C.outdoors),
   /** A gate reading older than this is taken again before anything is mixed, minutes. */
   gateMinutes: z.number().min(5).max(1440).default(120),
   /** Bare metal waits this long for its first coat before it is prepared again, minutes. */

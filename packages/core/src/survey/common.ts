@@ -38,7 +38,6 @@ const serviceFields = {
   medium: choice(MEDIA, MEDIUM_NAMES, {
     label: 'Medium',
     why: 'Each material stands some media and not others.',
-    fills: { key: 'ph', by: MEDIUM_PH },
   }),
   concPct: amountWhen('percent', {
     label: 'Strength',
@@ -52,6 +51,10 @@ const serviceFields = {
     label: 'pH',
     why: 'Lime and acid cleaning are what paste fails to.',
     typical: '7',
+    follows: {
+      path: 'service.medium',
+      usual: (medium) => (MEDIUM_PH as Partial<Record<string, string>>)[medium],
+    },
     min: 0,
     max: 14,
     step: 0.1,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { SiteSettings } from '../site/site';
 import type { QuantityId } from '../units/quantities';
 
 interface Base {
@@ -22,6 +23,13 @@ interface Amount extends Base {
   min: number;
   max: number;
   step: number;
+  /** What it usually is by another answer: filled in until somebody types there himself. */
+  follows?: Follows;
+}
+/** How a figure follows the answer at another path, by the site’s own figures where they are known; as typed, with its unit. */
+export interface Follows {
+  path: string;
+  usual: (answer: string, site: SiteSettings | null) => string | undefined;
 }
 export interface QuantityField extends Amount {
   schema: z.ZodType<number>;
@@ -35,8 +43,6 @@ export interface WhenField extends Amount {
 export interface ChoiceField<V extends string = string> extends Base {
   kind: 'choice';
   options: Option[];
-  /** What a choice usually brings with it: typed into the field beside it until somebody types there himself. */
-  fills?: { key: string; by: Readonly<Record<string, string>> };
   schema: z.ZodType<V>;
 }
 export interface FlagField extends Base {
@@ -45,18 +51,17 @@ export interface FlagField extends Base {
 }
 export type Field = QuantityField | WhenField | ChoiceField | FlagField;
 
+type AmountSpec = Omit<Amount, 'kind' | 'quantity'>;
+
 /** A number with a unit. Range and step in the quantity's base unit; the one place they are written. */
-export function amount(
-  quantity: QuantityId,
-  spec: Base & { min: number; max: number; step: number },
-): QuantityField {
+export function amount(quantity: QuantityId, spec: AmountSpec): QuantityField {
   return { kind: 'quantity', quantity, ...spec, schema: z.number().min(spec.min).max(spec.max) };
 }
 
 /** The same, asked only while another field of its group has one of the given values; null when it is not asked. */
 export function amountWhen(
   quantity: QuantityId,
-  spec: Base & { min: number; max: number; step: number; when: NonNullable<Base['when']> },
+  spec: AmountSpec & { when: NonNullable<Base['when']> },
 ): WhenField {
   return {
     kind: 'quantity',
@@ -67,10 +72,7 @@ export function amountWhen(
 }
 
 /** The same, asked always and left empty where nobody knows it; null then. */
-export function amountIfKnown(
-  quantity: QuantityId,
-  spec: Base & { min: number; max: number; step: number },
-): WhenField {
+export function amountIfKnown(quantity: QuantityId, spec: AmountSpec): WhenField {
   return {
     kind: 'quantity',
     quantity,
@@ -88,7 +90,7 @@ export const mm = (label: string, why: string, min: number, max: number, step = 
 export function choice<V extends string>(
   values: readonly V[],
   names: Record<V, string>,
-  spec: Base & Pick<ChoiceField, 'fills'>,
+  spec: Base,
 ): ChoiceField<V> {
   const options = values.map((value) => ({ value, label: names[value] }));
   return {
@@ -103,7 +105,7 @@ export function choice<V extends string>(
 export function laterChoice<V extends string>(
   values: readonly [V, ...V[]],
   names: Record<V, string>,
-  spec: Base & Pick<ChoiceField, 'fills'>,
+  spec: Base,
 ): ChoiceField<V> {
   const asked = choice(values, names, spec);
   return {

@@ -1,5 +1,6 @@
 import type { Shape } from '../geometry/shapeVolume';
 import { SUBSTRATE_NAMES, type Substrate } from '../materials/substrates';
+import { SWING_C } from '../site/site';
 import type { Body, CrackNeed, DemandFigure, ServiceNeed } from './demand';
 import { HOT_WASH_C, wettedBy, type Frost } from './found';
 import { amount, choice, flag, mm } from './fields';
@@ -53,6 +54,11 @@ export const shutOff = flag({
 export const swing = amount('temperatureStep', {
   label: 'Day and night swing',
   why: 'It moves the crack every day.',
+  follows: {
+    path: 'site.outdoors',
+    usual: (outdoors, site) =>
+      `${outdoors === 'yes' ? (site?.swingOutdoorsC ?? SWING_C.outdoors) : (site?.swingIndoorsC ?? SWING_C.indoors)} °C`,
+  },
   min: 0,
   max: 80,
   step: 1,

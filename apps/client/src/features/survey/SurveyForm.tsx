@@ -15,7 +15,7 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { Disclosure, LinkButton } from '@/ui/Button';
 import { Choices, FieldBox, FieldFrame } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
-import { useAssetsQuery } from '@/store/api';
+import { useAssetsQuery, useSiteQuery } from '@/store/api';
 import { AssetPicker } from './AssetPicker';
 import { withAsset, withFamily } from './draftOf';
 import { FamilyPicker } from './FamilyPicker';
@@ -49,6 +49,9 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
   const { data: assets = [] } = useAssetsQuery();
   const dispatch = useAppDispatch();
   const units = useAppSelector((s) => s.settings.units);
+  const { data: known } = useSiteQuery();
+  const site = known?.settings ?? null;
+  const plant = { units, site };
   const family = familyOf(draft.family);
   const put = (next: SurveyDraft) => dispatch(draftPut({ key: draftKey, draft: next }));
   const fields = draftFields(draft);
@@ -65,7 +68,7 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
       field={field}
       text={draft.texts[path] ?? ''}
       error={errors[path]}
-      onText={(text) => dispatch(draftText({ key: draftKey, path, text }))}
+      onText={(text) => dispatch(draftText({ key: draftKey, path, text, site }))}
     />
   );
   const setShape = (index: number, shape: string) => {
@@ -96,7 +99,7 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
           onPick={(a) => {
             const family = familiesFor(a.kind)[0]?.id ?? draft.family;
             const begun = fixedFamily || draft.shapes.length > 0 || draft.family === family;
-            put(begun ? withAsset(draft, a, units) : withFamily(draft, family, a, units));
+            put(begun ? withAsset(draft, a, plant) : withFamily(draft, family, a, plant));
           }}
           onType={(asset) => put({ ...draft, asset })}
         />
@@ -107,7 +110,7 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
             kind={asset?.kind ?? null}
             value={draft.family}
             onPick={(family) =>
-              family === draft.family ? undefined : put(withFamily(draft, family, asset, units))
+              family === draft.family ? undefined : put(withFamily(draft, family, asset, plant))
             }
           />
         </Part>

@@ -18,7 +18,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { Refused } from '@/features/repair/Refused';
 import { StationFrame } from '@/features/repair/StationFrame';
 import type { OpenRepair } from '@/features/repair/useRepair';
-import { useMeQuery } from '@/store/api';
+import { useMeQuery, useSiteQuery } from '@/store/api';
 import { draftDropped, draftPut } from '@/store/drafts';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { queued } from '@/store/outbox';
@@ -92,11 +92,15 @@ export function SurveyScreen({
   const kept = useAppSelector((s) => s.drafts.surveys[draftKey]);
   const [shown, setShown] = useState(false);
   const stored = useMemo(() => (view ? draftOf(view.survey, units) : null), [view, units]);
-  const fresh = useMemo(() => newDraft('F2', new Date().toISOString()), []);
+  const { data: site, isLoading } = useSiteQuery();
+  const fresh = useMemo(
+    () => newDraft('F2', new Date().toISOString(), site?.settings ?? null),
+    [site],
+  );
   const draft = kept ?? stored ?? fresh;
   useEffect(() => {
-    if (!kept) dispatch(draftPut({ key: draftKey, draft }));
-  }, [kept, draft, draftKey, dispatch]);
+    if (!kept && !isLoading) dispatch(draftPut({ key: draftKey, draft }));
+  }, [kept, isLoading, draft, draftKey, dispatch]);
   const { survey, issues } = useMemo(() => readDraft(draft, units), [draft, units]);
   const errors = shown ? Object.fromEntries(issues.map((i) => [i.path, i.message])) : {};
   const canWrite = me !== undefined && me.role !== 'viewer';

@@ -1,9 +1,12 @@
 import {
+  draftBegun,
   everyField,
   familyOf,
   fromBase,
   shownUnit,
+  withAnswer,
   type QuantityId,
+  type SiteSettings,
   type Survey,
   type SurveyDraft,
   type UnitSystem,
@@ -47,9 +50,15 @@ export function draftOf(survey: Survey, units: UnitSystem): SurveyDraft {
   return { ...empty, texts };
 }
 
+/** What the plant reads and writes in, and its usual figures where they are known. */
+interface Plant {
+  units: UnitSystem;
+  site: SiteSettings | null;
+}
+
 /** A new survey: what is nearly always so in its family is filled in; what must be looked at is not. */
-export function newDraft(family: string, startAt: string): SurveyDraft {
-  return {
+export function newDraft(family: string, startAt: string, site: SiteSettings | null): SurveyDraft {
+  const plain = {
     family,
     intent: 'lasting',
     startAt,
@@ -57,6 +66,7 @@ export function newDraft(family: string, startAt: string): SurveyDraft {
     shapes: [],
     texts: { ...familyOf(family).usual },
   };
+  return draftBegun(plain, site);
 }
 
 /** The same survey for another family: the asset and what both ask is kept, the damage begins anew. */
@@ -64,9 +74,9 @@ export function withFamily(
   draft: SurveyDraft,
   family: string,
   asset: Asset | null,
-  units: UnitSystem,
+  { units, site }: Plant,
 ): SurveyDraft {
-  const next = newDraft(family, draft.startAt);
+  const next = newDraft(family, draft.startAt, site);
   const shared = Object.entries(draft.texts).filter(([path]) =>
     /^(service|window|site|readings)\./.test(path),
   );
@@ -76,7 +86,7 @@ export function withFamily(
     asset: draft.asset,
     texts: { ...next.texts, ...Object.fromEntries(shared) },
   };
-  return asset ? withAsset(moved, asset, units) : moved;
+  return asset ? withAsset(moved, asset, { units, site }) : moved;
 }
 
 /** Whether a family’s survey lets this material be chosen. */
@@ -86,19 +96,21 @@ function offers(family: string, material: string): boolean {
 }
 
 /** The draft with an asset taken from the register, and what it knows filled in. */
-export function withAsset(draft: SurveyDraft, asset: Asset, units: UnitSystem): SurveyDraft {
+export function withAsset(draft: SurveyDraft, asset: Asset, { units, site }: Plant): SurveyDraft {
   const { id, tag, name, position, costPerHour } = asset;
   const known: Record<string, string> = {};
   if (asset.material && offers(draft.family, asset.material))
     known['parent.material'] = asset.material;
-  if (asset.medium) known['service.medium'] = asset.medium;
   if (asset.ph !== null) known['service.ph'] = tidy(asset.ph);
   if (asset.mediumC !== null)
     known['service.mediumC'] = asTyped(asset.mediumC, 'temperature', units);
   if (asset.wear) known['service.wear'] = asset.wear;
+  const texts = asset.medium
+    ? withAnswer(draft, 'service.medium', asset.medium, site)
+    : draft.texts;
   return {
     ...draft,
     asset: { id, tag, name, position, costPerHour },
-    texts: { ...draft.texts, ...known },
+    texts: { ...texts, ...known },
   };
 }
