@@ -179,20 +179,27 @@ test('what must be met is priced by the site, in minutes and money, and moves th
     s.damages = [{ shape: 'pocket', diameterMm: 80, depthMm: 8, wallMm: 10 }];
   });
   const dear = { ...site, leaveMinutes: 600, leaveCost: 333, termMinutes: 60, labourPerHour: 45 };
-  const found = judge(thin, card, dear);
+  // Its packs are fetched first: nothing of it is on the shelf.
+  const bare = { shelf: [] };
+  const found = judge(thin, card, dear, bare);
   expect(found.judged.filter((j) => j.verdict === 'if').map((j) => j.rule.id)).toEqual([
     'wear',
     'wall',
+    'stock',
   ]);
-  expect(found.toMeet).toEqual({ minutes: 600, cost: 45 + 333 });
-  expect(found.serviceMin).toBe((found.readyMin ?? 0) + 600);
+  // What is met by hand is in the schedule, while the leave is waited for.
+  const free = judge(thin, card, { ...dear, termMinutes: 0 }, bare);
+  expect(found.readyMin).toBeCloseTo((free.readyMin ?? 0) + 60, 6);
+  expect(found.workCost).toBeCloseTo((free.workCost ?? 0) + 45, 6);
+  expect(found.besides).toEqual({ minutes: 540, cost: 333 + 45 });
+  expect(found.serviceMin).toBe((found.readyMin ?? 0) + 540);
   const { materialCost, workCost, downtimeCost, totalCost } = found;
   expect(downtimeCost).toBeCloseTo(((found.serviceMin ?? 0) / 60) * thin.asset.costPerHour, 6);
   expect(totalCost).toBeCloseTo(
     (materialCost ?? 0) + (workCost ?? 0) + 378 + (downtimeCost ?? 0),
     6,
   );
-  expect(judge(survey, card, dear).toMeet).toEqual({ minutes: 0, cost: 0 });
+  expect(judge(survey, card, dear).besides).toEqual({ minutes: 0, cost: 0 });
   // Of two alike, the one that nobody need allow goes first.
   const leave = { ...card, code: 'R-902', permission: 'pressure-engineer' as const };
   expect(

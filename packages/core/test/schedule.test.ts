@@ -24,7 +24,15 @@ function laid(
   const own = { ...site, ...settings };
   const asked = { ...survey, window: { ...survey.window, startAt } };
   const demand = demandOfSurvey(asked, own);
-  const work = workFor({ survey: asked, card, site: own, context: {}, demand, heldC: null });
+  const work = workFor({
+    survey: asked,
+    card,
+    site: own,
+    context: {},
+    demand,
+    heldC: null,
+    terms: 0,
+  });
   const round = (id: string) =>
     work.round(
       mainSpec(work, {

@@ -167,6 +167,7 @@ describe('aids and costs', () => {
       context: { library: [aid] },
       demand: demandOfSurvey(s, site),
       heldC: null,
+      terms: 0,
     });
 
   test('an aid is drawn by area and coverage; one that is not there is named all the same', () => {

@@ -93,6 +93,7 @@ describe('how warm a job is held', () => {
     context: {},
     demand: demandOfSurvey(cold, site),
     heldC: null,
+    terms: 0,
   });
   const warm = (...least: number[]) =>
     jobWarmC({

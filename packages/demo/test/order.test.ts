@@ -56,7 +56,7 @@ const JOBS: [FamilyId, string, string][] = [
   [
     'F7',
     'T-510',
-    'isolate conditions core-out cords protect degrease grade dust-off cut-strips trace gate | lay-out mix condition | lay-out mix drops roll tools leave bevel | look inflate agree tidy',
+    'isolate core-out cords protect degrease grade dust-off cut-strips trace gate | lay-out mix condition | lay-out mix drops roll tools leave bevel | look inflate agree tidy',
   ],
   [
     'F8',
@@ -76,7 +76,7 @@ const JOBS: [FamilyId, string, string][] = [
   [
     'F12',
     'X-810',
-    'isolate conditions protect which-plastic degrease drill-ends vee grade dust-off plug-outlets wipe gate | lay-out mix place | lay-out gate mix place | lay-out gate mix place lid tools leave | look fingernail fill agree tidy',
+    'isolate protect which-plastic degrease drill-ends vee grade dust-off plug-outlets wipe gate | lay-out mix place | lay-out gate mix place | lay-out gate mix place lid tools leave | look fingernail fill agree tidy',
   ],
   [
     'F14',

@@ -120,12 +120,12 @@ export function must<R extends object>(answer: Answer<R>): Worked<R> {
   return answer;
 }
 
-/** A figure inside an expression: four significant digits, no exponent, no trailing zeros. */
+/** A figure inside an expression: four significant digits, no exponent, no trailing zeros, a real minus. */
 export function fig(x: number): string {
   if (x === 0) return '0';
   const magnitude = Math.abs(x);
   if (magnitude >= 1e7 || magnitude < 1e-4) return x.toExponential(3);
   const digits = Math.max(0, 3 - Math.floor(Math.log10(magnitude)));
-  const text = x.toFixed(Math.min(digits, 8));
+  const text = x.toFixed(Math.min(digits, 8)).replace('-', '−');
   return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
 }

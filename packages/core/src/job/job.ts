@@ -5,6 +5,7 @@ import { familyOf } from '../families/registry';
 import type { Survey } from '../families/registry';
 import type { Family } from '../families/family';
 import { warmedTo } from '../rules/ambient';
+import { conditionsMet } from '../methods/begin';
 import { layOut, type LayOut } from '../schedule/layOut';
 import type { SiteSettings } from '../site/site';
 import type { Demand } from '../survey/demand';
@@ -32,10 +33,12 @@ export interface JobAsk {
   demand: Demand;
   /** Held at this, °C; null: as it is measured. */
   heldC: number | null;
+  /** So many conditions are met by hand before anything is cleaned. */
+  terms: number;
 }
 
 /** The sums of a survey with a card, before any step is written. */
-export function workFor({ survey, card, site, context, demand, heldC }: JobAsk): Work {
+export function workFor({ survey, card, site, context, demand, heldC, terms }: JobAsk): Work {
   const family = familyOf(survey.family);
   const schools = settled(askedBy(family.method.schools, card), context.schools);
   return workOf({
@@ -46,6 +49,7 @@ export function workFor({ survey, card, site, context, demand, heldC }: JobAsk):
     schools,
     demand,
     heldC,
+    terms,
     second: (work, need) => chooseSecond(work, need),
   });
 }
@@ -94,10 +98,18 @@ const loadedBy = (rounds: readonly Round[]) =>
 const startMinute = (startAt: string, zoneMin: number): number =>
   (((Date.parse(startAt) / MINUTE + zoneMin) % 1440) + 1440) % 1440;
 
+/** The draft with the time that conditions take by hand, after it is made safe. */
+function withTerms(work: Work, draft: Draft): Draft {
+  if (work.terms === 0) return draft;
+  const at = draft.steps.findIndex((s) => s.does === 'protect' || s.does === 'safe') + 1;
+  const steps = [...draft.steps.slice(0, at), conditionsMet(work, []), ...draft.steps.slice(at)];
+  return { ...draft, steps };
+}
+
 /** Writes the job of a card for a survey, or takes one as it was written, and lays it on the clock. Pure. */
 export function jobFrom(work: Work, written?: Draft): Job {
   const family = familyOf(work.survey.family);
-  const draft = written ?? family.method.draft(work as never);
+  const draft = written ?? withTerms(work, family.method.draft(work as never));
   const steps = withGates(work, draft.steps);
   const { site, survey } = work;
   const laid = layOut({

@@ -1,6 +1,7 @@
 import type { SystemCard } from '../materials/card';
 import { PURPOSE_NAMES } from '../materials/words';
 import { m, type Message } from '../message/message';
+import { word } from '../message/word';
 import { placeRules } from '../rules/place';
 import { fits, no, type Judgement, type Rule, type Verdict } from '../rules/rule';
 import { approvedRule } from '../rules/found';
@@ -8,6 +9,7 @@ import { mediumRules } from '../rules/medium';
 import { surfaceRules } from '../rules/surface';
 import type { SurveyBase } from '../survey/common';
 import type { Demand } from '../survey/demand';
+import type { Round, SecondTerm } from '../work/round';
 import { workOf, type Second, type SecondNeed, type Work } from '../work/work';
 
 const pick = (rules: readonly Rule[], ...ids: string[]) => rules.filter((r) => ids.includes(r.id));
@@ -34,6 +36,26 @@ export interface JudgedSecond {
   stops: number;
   /** The first reason that decides. */
   because: Message;
+  /** What it hangs on. */
+  terms: readonly SecondTerm[];
+}
+
+const termOf = (card: SystemCard, rule: string, found: Judgement): SecondTerm => ({
+  rule,
+  condition: found.condition ?? found.because,
+  because: m('{card}: {because}', { card: card.code, because: found.because }),
+  steps: found.steps,
+});
+
+/** What the second materials of a job hang on, beyond what its own card asks by the same words. */
+export function secondTerms(work: Work, rounds: readonly Round[]): SecondTerm[] {
+  const own = (rule: string): string | null => {
+    const found = SHARED.find((r) => r.id === rule)?.judge(work);
+    return found?.condition ? word(found.condition) : null;
+  };
+  const terms = rounds.flatMap((r) => r.terms ?? []);
+  const said = terms.map((t) => word(t.condition));
+  return terms.filter((t, i) => said.indexOf(said[i] ?? '') === i && own(t.rule) !== said[i]);
 }
 
 const ORDER: Record<Verdict, number> = { fits: 0, if: 1, no: 2 };
@@ -89,9 +111,11 @@ export function judgeSeconds(work: Work, need: SecondNeed): JudgedSecond[] {
         schools,
         demand,
         heldC: null,
-        second: () => ({ card, because: null, problem: null }),
+        terms: 0,
+        second: () => ({ card, because: null, problem: null, terms: [] }),
       });
-      const judged = [...rules.map((r) => r.judge(subject)), bears(card, need.under)];
+      const ruled = rules.map((rule) => ({ rule, found: rule.judge(subject) }));
+      const judged = [...ruled.map((r) => r.found), bears(card, need.under)];
       const worst =
         judged.find((j) => j.verdict === 'no') ?? judged.find((j) => j.verdict === 'if');
       return {
@@ -99,6 +123,9 @@ export function judgeSeconds(work: Work, need: SecondNeed): JudgedSecond[] {
         verdict: worst?.verdict ?? 'fits',
         stops: judged.filter((j) => j.verdict === 'no').length,
         because: worst?.because ?? m('It fits.'),
+        terms: ruled.flatMap(({ rule, found }) =>
+          found.verdict === 'if' ? [termOf(card, rule.id, found)] : [],
+        ),
       };
     })
     .sort(
@@ -118,6 +145,7 @@ export function chooseSecond(work: Work, need: SecondNeed): Second {
       card: work.card,
       because: null,
       problem: m('No card in the library does this: {name}.', { name }),
+      terms: [],
     };
   const others = judged.filter((j) => j !== best);
   return {
@@ -137,5 +165,6 @@ export function chooseSecond(work: Work, need: SecondNeed): Second {
       best.verdict === 'no'
         ? m('{card} as {name}: {because}', { card: best.card.code, name, because: best.because })
         : null,
+    terms: best.terms,
   };
 }

@@ -13,9 +13,9 @@ const SUMS: Record<string, string> = {
   ambient: 'margin',
 };
 
-/** Time to service: the plan's own, and before it whatever must be met or allowed first. */
-function readyFigure({ serviceMin, toMeet, work }: CardMatch, ready: Figure): Figure {
-  if (serviceMin === null || toMeet.minutes === 0) return ready;
+/** Time to service: the plan's own, and before it whatever must be allowed first. */
+function readyFigure({ serviceMin, besides, work }: CardMatch, ready: Figure): Figure {
+  if (serviceMin === null || besides.minutes === 0) return ready;
   return figureOf(
     'ready',
     ready.label,
@@ -23,7 +23,14 @@ function readyFigure({ serviceMin, toMeet, work }: CardMatch, ready: Figure): Fi
     'time',
     [
       ...ready.working,
-      line('tc', 'leave and what must be met first', 'site', toMeet.minutes, 'min', work.site.name),
+      line(
+        'tc',
+        'leave, beyond what is met meanwhile',
+        'site',
+        besides.minutes,
+        'min',
+        work.site.name,
+      ),
       line('ts', 'to service', 'ready + tc', serviceMin, 'min'),
     ],
     ready.paths,
@@ -32,14 +39,14 @@ function readyFigure({ serviceMin, toMeet, work }: CardMatch, ready: Figure): Fi
 
 /** What it costs in all, and for each year of its life. */
 function moneyFigures(match: CardMatch): Record<string, Figure> {
-  const { card, work, lifeDays, totalCost, materialCost, workCost, downtimeCost, toMeet } = match;
+  const { card, work, lifeDays, totalCost, materialCost, workCost, downtimeCost, besides } = match;
   const a = costAYear(match);
   if (totalCost === null || a === null) return {};
   const { currency, name } = work.site;
   const total = [
     line('€m', 'material', 'cheapest packs', materialCost ?? 0, currency, 'cards'),
     line('€w', 'people and heater', 'its own schedule', workCost ?? 0, currency, name),
-    line('€c', 'leave and what must be met', 'site', toMeet.cost, currency, name),
+    line('€c', 'leave and an early look', 'site', besides.cost, currency, name),
     line('€d', 'downtime', 'time to service at its rate', downtimeCost ?? 0, currency, 'asset'),
     line('€', 'in all', '€m + €w + €c + €d', totalCost, currency),
   ];

@@ -1,10 +1,19 @@
 import { MILESTONE_NAMES } from '../materials/card';
 import { drawPacks } from '../work/draw';
-import { celsius, m, minutes, ml, type Message } from '../message/message';
+import { celsius, joined, m, minutes, ml, type Message } from '../message/message';
 import { MOST_DOWN_MIN } from '../survey/common';
 import { neededOn } from '../work/round';
 import { ownRounds, type JudgedJob } from './outcome';
-import { fits, fitsBuilt, fitsIf, no, relaxCommon, type Judgement, type Rule } from '../rules/rule';
+import {
+  fits,
+  fitsBuilt,
+  fitsIf,
+  listedTerms,
+  no,
+  relaxCommon,
+  type Judgement,
+  type Rule,
+} from '../rules/rule';
 
 /** More batches than this in one job is a crowd at the pail, not a plan to lean on. */
 const MANY_BATCHES = 6;
@@ -17,7 +26,7 @@ export const jobRules: Rule<JudgedJob>[] = [
     id: 'seconds',
     name: 'With it',
     question: 'Do the other materials of the job stand it too?',
-    judge: ({ sound, job }) => {
+    judge: ({ sound, secondTerms: terms, job }) => {
       const others = () => job().draft.rounds.filter((r) => r.card !== job().work.card);
       if (!sound) {
         const bad =
@@ -25,6 +34,12 @@ export const jobRules: Rule<JudgedJob>[] = [
           ownRounds(job()).find((r) => r.problem && r.batching.problem === null);
         if (bad?.problem) return no(bad.problem);
       }
+      if (terms.length > 0)
+        return fitsIf(
+          () => listedTerms(terms.map((t) => t.condition)),
+          () => joined(terms.map((t) => t.because)),
+          { steps: terms.every((t) => t.steps) ? terms.flatMap((t) => t.steps ?? []) : undefined },
+        );
       return fits(() => {
         const codes = [...new Set(others().map((r) => r.card.code))];
         return codes.length === 0
@@ -65,7 +80,7 @@ export const jobRules: Rule<JudgedJob>[] = [
         return fitsIf(
           () => ownRounds(job()).flatMap((r) => r.batching.chose ?? [])[0] as Message,
           () => m('{each}; by itself it would not be placed in time.', { each: each() }),
-          { against, planned: true },
+          { against, steps: ['mix'] },
         );
       if (n > MANY_BATCHES)
         return fitsBuilt(
@@ -105,7 +120,7 @@ export const jobRules: Rule<JudgedJob>[] = [
           late,
           {
             against,
-            planned: true,
+            steps: ['heat'],
             relax: relaxCommon(
               'readings.surfaceC',
               `${heldForTimeC} °C`,

@@ -4,7 +4,7 @@ import type { SystemCard } from '../materials/card';
 import type { Permission } from '../materials/words';
 import { warmedTo } from '../rules/ambient';
 import { placeRules } from '../rules/place';
-import type { Against, Judgement, Rule, Verdict } from '../rules/rule';
+import { byHand, type Against, type Judgement, type Rule, type Verdict } from '../rules/rule';
 import { serviceRules } from '../rules/service';
 import { surfaceRules } from '../rules/surface';
 import type { QuantityId } from '../units/quantities';
@@ -32,14 +32,14 @@ export interface CardMatch {
   /** Minutes from the first step to its readiness, as the plan has it. */
   readyMin: number | null;
   materialCost: number | null;
-  /** What it hangs on besides, where no step of the plan sees to it. */
-  toMeet: ToMeet;
-  /** Minutes until it is back in service, with whatever must be met or allowed first. */
+  /** What it takes that is not in its schedule. */
+  besides: Besides;
+  /** Minutes until it is back in service, with whatever must be allowed first. */
   serviceMin: number | null;
   downtimeCost: number | null;
   /** People and heater. */
   workCost: number | null;
-  /** Material, work, what must be met, and the stop. */
+  /** Material, work, what it takes besides, and the stop. */
   totalCost: number | null;
   /** The job it would be, as it is held. Worked out when it is asked for. */
   job: () => Job;
@@ -47,20 +47,28 @@ export interface CardMatch {
   heldC: number | null;
 }
 
-/** What the conditions of a verdict ask of people, by the site's own figures: minutes until all are met, and money. */
-export interface ToMeet {
+/** What a card takes that is not in its schedule: minutes of leave beyond those in which conditions are met, and money. */
+export interface Besides {
   minutes: number;
   cost: number;
 }
 
-/** Prices what is not in the plan: leave is asked of all at once, other terms are seen to one after another. */
-function toMeet(terms: number, leave: ReadonlySet<Permission>, site: SiteSettings): ToMeet {
-  const byHand = terms * site.termMinutes;
+/** Leave is asked of all at once, and before the stop where it can be; an early look costs a person’s time later. */
+function besides(
+  who: ReadonlySet<Permission>,
+  early: boolean,
+  terms: number,
+  { leaveMinutes, leaveCost, termMinutes, labourPerHour }: SiteSettings,
+): Besides {
+  const look = early ? (termMinutes / 60) * labourPerHour : 0;
   return {
-    minutes: Math.max(byHand, leave.size > 0 ? site.leaveMinutes : 0),
-    cost: (byHand / 60) * site.labourPerHour + leave.size * site.leaveCost,
+    minutes: who.size === 0 ? 0 : Math.max(0, leaveMinutes - terms * termMinutes),
+    cost: who.size * leaveCost + look,
   };
 }
+
+/** So often a job is written again for another count of conditions. */
+const TRIES = 3;
 
 /** What counts as a whole reserve where zero is only a mark on a scale: a limit of 0 °C or pH 0 is no smaller than another. */
 const SPAN: Partial<Record<QuantityId, number>> = { temperature: 60, ph: 4 };
@@ -106,8 +114,11 @@ class Later implements Judged {
   get who() {
     return this.found.who;
   }
-  get planned() {
-    return this.found.planned;
+  get early() {
+    return this.found.early;
+  }
+  get steps() {
+    return this.found.steps;
   }
 }
 
@@ -131,7 +142,7 @@ class Judging implements CardMatch {
   readonly readyMin: number | null = null;
   readonly materialCost: number | null = null;
   readonly workCost: number | null = null;
-  readonly toMeet: ToMeet;
+  readonly besides: Besides;
   readonly heldC: number | null;
   private whole: JudgedJob | null = null;
   private reasons: readonly Judged[] | null = null;
@@ -144,20 +155,22 @@ class Judging implements CardMatch {
     const work = this.workAtGate();
     let verdict: Verdict = 'fits';
     let margin = 100;
-    let terms = 0;
-    const leave = new Set<Permission>();
+    const terms: Judgement[] = [];
+    const who = new Set<Permission>();
+    let early = false;
     const count = (found: Judgement, strength?: true) => {
       if (found.verdict === 'no' || (found.verdict === 'if' && verdict === 'fits'))
         verdict = found.verdict;
-      if (found.verdict === 'if' && found.who) leave.add(found.who);
-      else if (found.verdict === 'if' && !found.planned) terms += 1;
+      if (found.verdict === 'if' && found.who) who.add(found.who);
+      else if (found.verdict === 'if') terms.push(found);
+      early ||= found.early === true;
       // A thin layer, few batches or a quick cure is no reserve: only what it stands in service is.
       if (found.against && strength) margin = Math.min(margin, marginPct(found.against));
     };
     for (const rule of cardRules) count(rule.judge(work), rule.strength);
     this.heldC = work.heldC;
     if ((verdict as Verdict) !== 'no') {
-      const judged = this.judgedJob();
+      const judged = this.jobWith(terms);
       for (const rule of jobRules) count(rule.judge(judged));
       this.heldC = judged.heldC;
       this.readyMin = judged.readyMin === Infinity ? null : judged.readyMin;
@@ -167,7 +180,7 @@ class Judging implements CardMatch {
       const { labourPerHour, heaterPerHour } = ask.site;
       this.workCost = (judged.labourMin * labourPerHour + judged.heatMin * heaterPerHour) / 60;
     }
-    this.toMeet = toMeet(terms, leave, ask.site);
+    this.besides = besides(who, early, this.whole?.ask.terms ?? 0, ask.site);
     this.verdict = verdict;
     this.marginPct = margin;
   }
@@ -178,6 +191,19 @@ class Judging implements CardMatch {
   private judgedJob(): JudgedJob {
     return (this.whole ??= this.jobOf(this.ask));
   }
+  /**
+   * The job with the time for what is met by hand. Which conditions a step sees to, and which come of the job itself,
+   * shows when it is written, so it is written again where the count was another.
+   */
+  private jobWith(held: readonly Judgement[]): JudgedJob {
+    const counted = (job: JudgedJob) =>
+      [...held, ...jobRules.map((rule) => rule.judge(job))].filter((j) => byHand(j, job.stepNames))
+        .length;
+    let job = this.jobOf({ ...this.ask, terms: held.filter((j) => !j.steps && !j.early).length });
+    for (let tries = 0; tries < TRIES && counted(job) !== job.ask.terms; tries += 1)
+      job = this.jobOf({ ...this.ask, terms: counted(job) });
+    return (this.whole = job);
+  }
 
   get card() {
     return this.ask.card;
@@ -186,7 +212,7 @@ class Judging implements CardMatch {
     return this.card.lifeDays[this.ask.survey.intent];
   }
   get serviceMin() {
-    return this.readyMin === null ? null : this.readyMin + this.toMeet.minutes;
+    return this.readyMin === null ? null : this.readyMin + this.besides.minutes;
   }
   get downtimeCost() {
     const { serviceMin } = this;
@@ -195,7 +221,7 @@ class Judging implements CardMatch {
   get totalCost() {
     const { materialCost, workCost, downtimeCost } = this;
     if (materialCost === null || workCost === null || downtimeCost === null) return null;
-    return materialCost + workCost + this.toMeet.cost + downtimeCost;
+    return materialCost + workCost + this.besides.cost + downtimeCost;
   }
   get work() {
     return (this.worked ??=
@@ -228,7 +254,7 @@ export function judge(
   context: WorkContext = {},
   { demand, jobOf }: Run = runAlone(survey, site),
 ): CardMatch {
-  return new Judging({ survey, card, site, context, demand }, jobOf);
+  return new Judging({ survey, card, site, context, demand, terms: 0 }, jobOf);
 }
 
 /** Judges every card that serves the survey's family, sharing the sums that cards ask alike. */

@@ -1,5 +1,6 @@
 import { once } from '../calc/once';
 import { sharedByReads } from '../calc/reads';
+import { secondTerms } from '../job/seconds';
 import { jobFrom, jobWarmC, workFor, type Job, type JobAsk } from '../job/job';
 import type { SystemCard } from '../materials/card';
 import { kitPick } from '../mix/kitPick';
@@ -7,7 +8,7 @@ import type { Message } from '../message/message';
 import { warmedTo } from '../rules/ambient';
 import { aidProblem } from '../work/aids';
 import type { Laid } from '../schedule/layOut';
-import type { Round } from '../work/round';
+import type { Round, SecondTerm } from '../work/round';
 
 /** What a job comes to, in figures alone: all that its verdicts and its place in the order hang on. */
 export interface Outcome {
@@ -26,6 +27,10 @@ export interface Outcome {
   chose: boolean;
   drawn: number;
   packIds: readonly string[] | null;
+  /** What its second materials hang on besides. */
+  secondTerms: readonly SecondTerm[];
+  /** Names of all its steps. */
+  stepNames: ReadonlySet<string>;
   /** Why an aid that it needs may not be used here; null where all may. */
   aidProblem: Message | null;
   /** Packs of the second materials, the cheapest that hold enough; null where one cannot be bought. */
@@ -129,6 +134,8 @@ function outcomeFrom(job: Job, cold: number | null): Outcome {
     chose: own.some((r) => r.batching.chose !== null),
     ...drawnOf(own),
     aidProblem: aidProblemOf(job),
+    secondTerms: secondTerms(job.work, job.draft.rounds),
+    stepNames: new Set(job.steps.map((s) => s.name)),
     secondsCost: secondsCostOf(job),
     ...(laid.ok ? effortOf(laid) : { labourMin: 0, heatMin: 0 }),
   };
@@ -170,8 +177,11 @@ const isCurve = (value: object): boolean =>
 
 /** Works the jobs of many cards out, each outcome shared by all cards that it cannot tell apart. */
 export function jobsShared(): (ask: Ask) => JudgedJob {
-  const shared = sharedByReads<SystemCard, Outcome>(isCurve);
+  // Jobs with as many conditions to meet are alike.
+  const byTerms = new Map<number, ReturnType<typeof sharedByReads<SystemCard, Outcome>>>();
   return (ask) => {
+    const shared = byTerms.get(ask.terms) ?? sharedByReads<SystemCard, Outcome>(isCurve);
+    byTerms.set(ask.terms, shared);
     const outcome = shared(ask.card, (card) => asDone({ ...ask, card }).outcome);
     const { heldC } = outcome;
     return { ...outcome, ask, job: once(() => jobFrom(workFor({ ...ask, heldC }))) };

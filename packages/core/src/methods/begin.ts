@@ -5,6 +5,7 @@ import {
   type Permission,
 } from '../materials/words';
 import { joined, m, type Message } from '../message/message';
+import { sentence } from '../message/word';
 import type { StepDraft } from '../work/step';
 import type { Work } from '../work/work';
 import { inZone, NO_SPARK, prep, type Extra } from './prepStep';
@@ -24,6 +25,16 @@ export const approval = (who: Permission, what: Message): StepDraft =>
     {
       hold: { kind: 'approval', who },
     },
+  );
+
+/** What a verdict hangs on, met by hand: a tick, and the site’s minutes for each. */
+export const conditionsMet = ({ terms, site }: Work, conditions: readonly Message[]): StepDraft =>
+  step.prep(
+    'conditions',
+    'look',
+    m('It fits on {n, plural, one {one condition} other {# conditions}}', { n: terms }),
+    terms * site.termMinutes,
+    () => joined(conditions.map((t) => m('{t}.', { t: sentence(t) }))),
   );
 
 /** Makes it safe: energy, pressure, permits. */

@@ -39,7 +39,7 @@ export function filmRound(work: Work, film: Film): Round {
     id: film.id,
     purpose: film.purpose,
     title: film.title,
-    card,
+    ...second,
     netMl,
     buildMm: (wetUm * solids) / 1000,
     paths: film.paths ?? work.bodies.flatMap((b) => b.body.paths),
@@ -57,8 +57,6 @@ export function filmRound(work: Work, film: Film): Round {
     ],
     touches: [mixTouch(card), { name: film.touch, placing: 1 }],
     needed: film.needed ?? null,
-    problem: second.problem,
-    because: second.because,
   });
 }
 

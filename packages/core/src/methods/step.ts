@@ -3,7 +3,7 @@ import { m, type Message } from '../message/message';
 import { touchMinutes } from '../work/batching';
 import { neededOn, type Round } from '../work/round';
 import type { After, StationId, StepDraft, Wrong } from '../work/step';
-import type { SharedStep } from './ids';
+import type { SharedStep } from '../work/ids';
 
 /** What a step may say beside its name, title, minutes and words. */
 export type More = Partial<Omit<StepDraft, 'name' | 'text' | 'title'>>;

@@ -71,7 +71,7 @@ export function howFar(ask: HowFarAsk): Answer<HowFar> {
   // Drawn from this pack alone: a wrap of another width laps another way.
   const only = { ...card, packs: [pack] };
   const job = jobFrom(
-    workFor({ survey, card: only, site, context: { library }, demand, heldC: null }),
+    workFor({ survey, card: only, site, context: { library }, demand, heldC: null, terms: 0 }),
   );
   // Of a whole kit or cartridge only what is placed counts: the rest does the next one.
   const drawn = ownRounds(job).reduce(

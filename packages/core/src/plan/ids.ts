@@ -1,5 +1,5 @@
 import { familyOf } from '../families/registry';
-import { FIGURE_PREFIXES, SHARED_FIGURES, SHARED_STEPS } from '../methods/ids';
+import { FIGURE_PREFIXES, SHARED_FIGURES, SHARED_STEPS } from '../work/ids';
 import type { Plan } from './plan';
 
 /**

@@ -3,12 +3,11 @@ import { line } from '../calc/calc';
 import { jobFrom, type Job } from '../job/job';
 import type { Card, SystemCard } from '../materials/card';
 import type { Permission } from '../materials/words';
-import { joined, m, type Message } from '../message/message';
-import { sentence } from '../message/word';
+import { m, type Message } from '../message/message';
 import { judge, type CardMatch } from '../match/match';
 import { effortOf, jobAlone } from '../match/outcome';
-import { approval } from '../methods/begin';
-import { step } from '../methods/step';
+import { approval, conditionsMet } from '../methods/begin';
+import { byHand } from '../rules/rule';
 import type { Laid, LaidStep } from '../schedule/layOut';
 import type { SiteSettings } from '../site/site';
 import { figureOf } from '../work/figure';
@@ -66,7 +65,8 @@ const seedFrom = (text: string): number =>
   [...text].reduce((h, c) => (Math.imul(h, 31) + c.charCodeAt(0)) >>> 0, 7);
 
 /** What a verdict hangs on is met in the plan: by name where somebody must approve, by a tick where no step does it. */
-function withConditions(steps: readonly StepDraft[], match: CardMatch): StepDraft[] {
+function withConditions({ work, steps: all, draft }: Job, match: CardMatch): StepDraft[] {
+  const steps = draft.steps.filter((s) => s.name !== 'conditions');
   const held = match.judged.filter((j) => j.verdict === 'if');
   const asked = steps.flatMap((s): Permission[] =>
     s.hold?.kind === 'approval' ? [s.hold.who] : [],
@@ -79,22 +79,10 @@ function withConditions(steps: readonly StepDraft[], match: CardMatch): StepDraf
     const why = held.find((j) => j.who === p);
     return approval(p, why?.because ?? m('It is not the technician’s to decide.'));
   });
-  const terms = held.flatMap((j) => (j.planned || j.who || !j.condition ? [] : [j.condition]));
+  const has = new Set(all.map((s) => s.name));
+  const terms = held.flatMap((j) => (byHand(j, has) && j.condition ? [j.condition] : []));
   const at = steps.findIndex((s) => s.does === 'protect' || s.does === 'safe');
-  const hold =
-    terms.length === 0
-      ? []
-      : [
-          step.prep(
-            'conditions',
-            'look',
-            m('It fits on {n, plural, one {one condition} other {# conditions}}', {
-              n: terms.length,
-            }),
-            0,
-            () => joined(terms.map((t) => m('{t}.', { t: sentence(t) }))),
-          ),
-        ];
+  const hold = terms.length === 0 ? [] : [conditionsMet({ ...work, terms: terms.length }, terms)];
   return [...approvals, ...steps.slice(0, at + 1), ...hold, ...steps.slice(at + 1)];
 }
 
@@ -158,7 +146,7 @@ function roundOf(round: Round, before: Round | undefined, laid: Laid): PlanRound
 /** The job with what its verdict hangs on put into its steps, laid on the clock again. */
 function conditioned(match: CardMatch): Job {
   const job = match.job();
-  const steps = withConditions(job.draft.steps, match);
+  const steps = withConditions(job, match);
   return jobFrom(job.work, { ...job.draft, steps });
 }
 
@@ -248,7 +236,9 @@ export function makePlan(
       readyMin: next.readyMin,
       lifeDays: next.lifeDays,
     },
-    nextLookDays: family.method.nextLookDays[survey.intent],
+    nextLookDays: Math.ceil(
+      family.method.nextLookDays[survey.intent] * (match.judged.some((j) => j.early) ? EARLY : 1),
+    ),
     lifeDays: days,
     replaceInDays: survey.intent === 'stopgap' ? Math.round(days) : null,
     removal: family.method.removal(work as never),
@@ -271,6 +261,9 @@ export function makePlan(
     },
   };
 }
+
+/** Share of the usual time after which it is looked at again where its card is only fair. */
+const EARLY = 0.5;
 
 /** So many of the smallest slacks are shown. */
 const TIGHTEST = 3;

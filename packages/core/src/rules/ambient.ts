@@ -1,5 +1,6 @@
 import { goFromC } from '../ambient/ambientGate';
 import { celsius, m, q, type Message } from '../message/message';
+import type { SharedStep } from '../work/ids';
 import type { Work } from '../work/work';
 import { fits, fitsIf, no, relaxCommon, type Against, type Relax, type Rule } from './rule';
 
@@ -9,6 +10,8 @@ interface Stop {
   because: Message;
   against: Against;
   relax: Relax;
+  /** The step that does it, where a job has it. */
+  step?: SharedStep;
 }
 
 /** The most humidity in whole percent at which a surface inside the card stands clear of the dew; null where none does. */
@@ -61,6 +64,7 @@ function surfaceStop(work: Work): Stop | null {
       `${least} °C`,
       m('Would at {least} or warmer.', { least: celsius(least) }),
     ),
+    step: 'heat',
   };
 }
 
@@ -80,6 +84,7 @@ function airStop({ card, survey }: Work): Stop | null {
       String(maxRhPct),
       m('Would at {most} or less.', { most: q(maxRhPct, 'percent') }),
     ),
+    step: 'dry-air',
   };
 }
 
@@ -142,7 +147,7 @@ export const ambientRule: Rule = {
       {
         against: first.against,
         relax: stops.length === 1 ? first.relax : undefined,
-        planned: first.against.sense === 'min' || first.against.quantity === 'percent',
+        steps: stops.every((s) => s.step) ? stops.flatMap((s) => s.step ?? []) : undefined,
       },
     );
   },

@@ -1,7 +1,7 @@
 import { bondsTo, SUBSTRATE_NAMES } from '../materials/substrates';
 import { APPROVAL_NAMES, STRAIN_NAMES } from '../materials/words';
 import { m, mm } from '../message/message';
-import { atLeast, fits, fitsIf, no, type Rule } from './rule';
+import { atLeast, fits, fitsIf, LOOKED_EARLY, no, type Rule } from './rule';
 
 /** Flexing from which a card gives with a soft plastic instead of letting go of it. */
 const GIVES = 2;
@@ -40,7 +40,7 @@ export const foundRules: Rule[] = [
       const because = () =>
         m('Its card does not name it as made for this: {names}.', { names: names(missing) });
       return survey.intent === 'stopgap'
-        ? fitsIf('it is looked at again early', because)
+        ? fitsIf(LOOKED_EARLY, because, { early: true })
         : no(because);
     },
   },

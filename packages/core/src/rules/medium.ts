@@ -49,7 +49,7 @@ export const mediumRules: Rule[] = [
             m('Without post-cure it stands {without}.', { without: celsius(postCure.withoutC) }),
           {
             against,
-            planned: true,
+            steps: ['post-cure'],
           },
         );
       return fits(() => m('{wet, select, yes {Wet} other {Dry}} heat to {full}.', given), against);

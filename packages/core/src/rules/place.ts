@@ -2,15 +2,8 @@ import { fillKind } from '../materials/card';
 import { AREA_NAMES, INTENT_NAMES, NEARBY_NAMES, PERMISSION_NAMES } from '../materials/words';
 import type { RouteCondition } from '../survey/demand';
 import type { Work } from '../work/work';
-import { joined, m, mm, type Message } from '../message/message';
-import { atMost, fits, fitsIf, no, relaxBy, relaxCommon, type Rule } from './rule';
-
-/** Terms one after another within a sentence. */
-const listedTerms = (terms: readonly Message[]): Message =>
-  m(
-    terms.map((_, i) => `{t${i}}`).join(', and '),
-    Object.fromEntries(terms.map((t, i) => [`t${i}`, t])),
-  );
+import { joined, m, mm } from '../message/message';
+import { atMost, fits, fitsIf, listedTerms, no, relaxBy, relaxCommon, type Rule } from './rule';
 
 /** Whether the conditions of the route that it picks are any: what somebody allows is kept apart from what is done. */
 const routeRule = (
@@ -157,7 +150,10 @@ export const placeRules: Rule[] = [
             many: name.endsWith('s') ? 'yes' : 'no',
           }),
         () => m('It spoils {name}.', { name }),
-        { relax: relaxCommon('site.nearby', 'none', m('Would without a cover if it were moved.')) },
+        {
+          relax: relaxCommon('site.nearby', 'none', m('Would without a cover if it were moved.')),
+          steps: ['protect'],
+        },
       );
     },
   },
@@ -197,7 +193,7 @@ export const placeRules: Rule[] = [
             ? 'Its vapour burns and gathers in a closed space.'
             : 'Its vapour harms and gathers in a closed space.',
           {
-            planned: true,
+            steps: ['ventilate'],
           },
         );
       return fits(

@@ -1,5 +1,6 @@
 import type { Permission } from '../materials/words';
 import { m, type Message } from '../message/message';
+import type { SharedStep } from '../work/ids';
 import type { QuantityId } from '../units/quantities';
 import type { Demand, DemandFigure } from '../survey/demand';
 import type { Work } from '../work/work';
@@ -45,9 +46,17 @@ export interface Judgement {
   relax?: Relax;
   /** Who must approve it by name. */
   who?: Permission;
-  /** The plan has a step for it: it needs no tick of its own. */
-  planned?: boolean;
+  /** Met when it is in service again: the plan looks at it sooner. */
+  early?: true;
+  /** Steps that see to it: in a job that has all of them it needs no tick of its own. */
+  steps?: readonly SharedStep[];
 }
+
+/** Whether a person must see to it before, since nobody’s leave and no step of the job does. */
+export const byHand = (
+  { verdict, who, early, steps }: Judgement,
+  has: ReadonlySet<string>,
+): boolean => verdict === 'if' && !who && !early && !(steps && steps.every((s) => has.has(s)));
 
 /** A rule of matching: one question asked of one card for one survey. */
 export interface Rule<S = Work> {
@@ -64,8 +73,18 @@ export type Words = string | Message | (() => Message);
 const written = (words: Words): Message =>
   typeof words === 'string' ? m(words) : typeof words === 'function' ? words() : words;
 
-type More = Pick<Judgement, 'against' | 'relax' | 'who' | 'planned'>;
+/** Terms one after another within a sentence. */
+export const listedTerms = (terms: readonly Message[]): Message =>
+  m(
+    terms.map((_, i) => `{t${i}}`).join(', and '),
+    Object.fromEntries(terms.map((t, i) => [`t${i}`, t])),
+  );
+
+type More = Pick<Judgement, 'against' | 'relax' | 'who' | 'early' | 'steps'>;
 const NOTHING: More = {};
+
+/** What a card that is only fair here is held to; how soon is in the plan. */
+export const LOOKED_EARLY = 'it is looked at again in half the usual time';
 
 /** A judgement whose sentences are written when somebody reads them. */
 class Lazily implements Judgement {
@@ -73,7 +92,8 @@ class Lazily implements Judgement {
   readonly against?: Against;
   readonly relax?: Relax;
   readonly who?: Permission;
-  readonly planned?: boolean;
+  readonly early?: true;
+  readonly steps?: readonly SharedStep[];
   private readonly words: Words;
   private readonly terms?: Words;
 
@@ -84,7 +104,8 @@ class Lazily implements Judgement {
     this.against = more.against;
     this.relax = more.relax;
     this.who = more.who;
-    this.planned = more.planned;
+    this.early = more.early;
+    this.steps = more.steps;
   }
 
   get because(): Message {

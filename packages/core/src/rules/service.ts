@@ -5,7 +5,7 @@ import { FITTING_FACTOR } from '../work/wrap';
 import { buildRules } from './build';
 import { foundRules } from './found';
 import { mediumRules } from './medium';
-import { atLeast, atMost, fits, fitsIf, no, relaxBy, type Rule } from './rule';
+import { atLeast, atMost, fits, fitsIf, LOOKED_EARLY, no, relaxBy, type Rule } from './rule';
 
 const RATINGS = ['none', 'poor', 'fair', 'good', 'very good'];
 /** Wall left, under which the pressure boundary is an engineer's to judge: share of sound wall, and mm. */
@@ -39,10 +39,9 @@ export const serviceRules: Rule[] = [
         sense: 'min' as const,
       };
       if (rating >= STANDS) return fits(because, against);
-      if (rating === STANDS_A_WHILE)
-        return fitsIf('it is looked at again early', because, { against });
-      if (rating === STOPGAP_ONLY && survey.intent === 'stopgap')
-        return fitsIf('it is only a stop-gap', because, { against });
+      const held = rating === STOPGAP_ONLY && survey.intent === 'stopgap';
+      if (rating === STANDS_A_WHILE || held)
+        return fitsIf(LOOKED_EARLY, because, { against, early: true });
       return no(because, {
         against,
       });
@@ -115,8 +114,7 @@ export const serviceRules: Rule[] = [
         sense: 'min' as const,
       };
       if (flex >= STANDS) return fits(because, against);
-      if (flex === STANDS_A_WHILE)
-        return fitsIf('it is looked at again early', because, { against });
+      if (flex === STANDS_A_WHILE) return fitsIf(LOOKED_EARLY, because, { against, early: true });
       return no('It is rigid and cracks where it must bend.', { against });
     },
   },

@@ -118,7 +118,7 @@ export const surfaceRules: Rule[] = [
           given,
         );
       if (survey.surface.damp === 'damp')
-        return fitsIf('the surface is dried first', because, { planned: true });
+        return fitsIf('the surface is dried first', because, { steps: ['dry'] });
       const plug = survey.surface.damp === 'wet' ? wetPlug(work) : null;
       if (plug)
         return fitsIf(
@@ -128,6 +128,7 @@ export const surfaceRules: Rule[] = [
               { plug, ...given },
             ),
           because,
+          { steps: ['dry'] },
         );
       return no(because, {
         relax: relaxCommon('surface.damp', card.damp, m('Would if {most}.', given)),

@@ -4,6 +4,7 @@ import { cureTime } from '../cure/cureTime';
 import { MILESTONES, type MilestoneId, type Needed, type SystemCard } from '../materials/card';
 import type { Purpose } from '../materials/words';
 import type { Message } from '../message/message';
+import type { SharedStep } from './ids';
 import type { SiteSettings } from '../site/site';
 import { batching, type Batching, type Touch } from './batching';
 import { closing } from './figure';
@@ -20,6 +21,15 @@ export interface RoundBase {
   tempC: number;
   /** Surface temperatures to come, minutes from the start of the stop; none where it is held or under a roof. */
   forecast: readonly { atMin: number; tempC: number }[] | null;
+}
+
+/** What a second material hangs on, and the rule that asks it. */
+export interface SecondTerm {
+  rule: string;
+  condition: Message;
+  because: Message;
+  /** Steps that see to it, where a job has them; left out where none does. */
+  steps?: readonly SharedStep[];
 }
 
 /** One material taken from its pack to its next milestone, as a family asks for it. */
@@ -58,6 +68,8 @@ export interface RoundSpec {
   problem?: Message | null;
   /** Why this card and no other, where the job chose it. */
   because?: Message | null;
+  /** What a card that the job chose hangs on. */
+  terms?: readonly SecondTerm[];
 }
 
 export interface RoundBatch {

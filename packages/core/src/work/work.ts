@@ -13,7 +13,6 @@ import {
   type Tool,
 } from '../materials/substrates';
 import type { Damp, Purpose } from '../materials/words';
-import type { Message } from '../message/message';
 import type { SiteSettings } from '../site/site';
 import type { SurveyBase } from '../survey/common';
 import type { Body, Demand, ServiceNeed } from '../survey/demand';
@@ -63,12 +62,8 @@ export interface SecondNeed {
   /** Lies under this card: its chemistry must bear it. */
   under?: SystemCard;
 }
-/** The card that was chosen for a second material, and why. */
-export interface Second {
-  card: SystemCard;
-  because: Message | null;
-  problem: Message | null;
-}
+/** The card that was chosen for a second material, why, and what it hangs on. */
+export type Second = Required<Pick<RoundSpec, 'card' | 'because' | 'problem' | 'terms'>>;
 
 /** Everything the sums give for one survey with one card: what the rules judge and a family writes its job from. */
 export interface Work<S = SurveyBase> {
@@ -81,6 +76,8 @@ export interface Work<S = SurveyBase> {
   /** Surface that it is mixed and cured at, °C; and at what it is held there, null where nothing holds it. */
   tempC: number;
   heldC: number | null;
+  /** Conditions that are met by hand before anything is cleaned. */
+  terms: number;
   bodies: WorkedBody[];
   netMl: number;
   areaMm2: number;
@@ -167,12 +164,13 @@ export interface WorkAsk<S> {
   schools: Schools;
   demand: Demand;
   heldC: number | null;
+  terms: number;
   second: (work: Work<S>, need: SecondNeed) => Second;
 }
 
 /** Works a survey up with a card. Pure; refusals of single sums stay inside as answers for the rules to judge. */
 export function workOf<S>(ask: WorkAsk<S>): Work<S> {
-  const { survey, card, site, context, schools, demand, heldC } = ask;
+  const { survey, card, site, context, schools, demand, heldC, terms } = ask;
   const { readings, surface, intent } = survey;
   const tempC = heldC ?? readings.surfaceC;
   const prep = card.substrates.find((s) => s.material === demand.material) ?? null;
@@ -200,6 +198,7 @@ export function workOf<S>(ask: WorkAsk<S>): Work<S> {
     demand,
     tempC,
     heldC,
+    terms,
     bodies,
     netMl: bodies.reduce((s, b) => s + b.netMl, 0),
     areaMm2: bodies.reduce((s, b) => s + b.areaMm2, 0),

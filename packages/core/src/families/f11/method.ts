@@ -143,7 +143,7 @@ function injectedDraft(work: W): Draft {
     id: 'paste',
     purpose: 'port-paste',
     title: m('Ports and paste'),
-    card: second.card,
+    ...second,
     netMl: total((i) => i.sealMl) + ports * FOOT_ML,
     buildMm: how?.sealThickMm ?? 4,
     paths: work.bodies.flatMap((b) => b.body.paths),
@@ -154,8 +154,6 @@ function injectedDraft(work: W): Draft {
       { name: 'band', placing: 1 },
     ],
     needed: null,
-    problem: second.problem,
-    because: second.because,
   });
   const resinMl = total((i) => i.resinMl);
   const main = work.round(

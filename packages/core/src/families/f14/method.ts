@@ -43,7 +43,8 @@ const grits = () =>
 
 /** Thin coats of a paint, each by its own dry film and the card’s volume solids. */
 function topRounds(work: W): Round[] {
-  const card = work.second({ purpose: 'topcoat', wetted: true }).card;
+  const need = { damp: 'dry' } as const;
+  const card = work.second({ purpose: 'topcoat', wetted: true, ...need }).card;
   const most = card.layer.maxMm[work.survey.surface.slope] * 1000;
   const n = Math.max(card.layer.leastCoats, Math.ceil(TOP_UM / most - 1e-9));
   return Array.from({ length: n }, (_, i) =>
@@ -54,6 +55,8 @@ function topRounds(work: W): Round[] {
       areaMm2: areaMm2(work),
       touch: 'topcoat',
       wetted: true,
+      // Laid over the filler when that is sanded.
+      need,
       dftUm: TOP_UM / n,
       needed: i === n - 1 ? work.demand.needed : null,
     }),

@@ -137,14 +137,12 @@ export const method: Method<BracketSurvey> = {
           id: 'tack',
           purpose: 'tack',
           title: m('Tack'),
-          card: second.card,
+          ...second,
           netMl: (lengthMm * BEAD_MM2) / 1000,
           buildMm: 1,
           paths: ['damages.0.lengthMm'],
           touches: [mixTouch(second.card), { name: 'tack', placing: 1 }],
           needed: null,
-          problem: second.problem,
-          because: second.because,
         })
       : null;
     const wetting = putty(work)

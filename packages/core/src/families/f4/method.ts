@@ -71,12 +71,10 @@ export const method: Method<PipeLeakSurvey> = {
             id: 'plug',
             purpose: 'plug',
             title: m('Plug'),
-            card: second.card,
+            ...second,
             areaMm2: 0,
             touches: [mixTouch(second.card), { name: 'plug', placing: 1, spread: places }],
             needed: null,
-            problem: second.problem,
-            because: second.because,
           }),
         )
       : null;

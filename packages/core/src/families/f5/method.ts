@@ -68,12 +68,10 @@ export const method: Method<PipeWrapSurvey> = {
             id: holed(work) ? 'plug' : 'fair',
             purpose: holed(work) ? 'plug' : 'fair',
             title: holed(work) ? m('Plug') : m('Fairing'),
-            card: fairing.card,
+            ...fairing,
             areaMm2: 0,
             touches: [mixTouch(fairing.card), { name: 'fair', placing: 1 }],
             needed: null,
-            problem: fairing.problem,
-            because: fairing.because,
           }),
         )
       : null;
@@ -104,7 +102,7 @@ export const method: Method<PipeWrapSurvey> = {
             id: 'isolation',
             purpose: 'isolation-ply',
             title: m('Glass ply'),
-            card: glass.card,
+            ...glass,
             netMl: (wetMm2 * ply * (glass.card.tape?.resinShare ?? 0.55)) / 1000,
             areaMm2: 0,
             pieces: wetMm2 / 1e6 / ((glass.card.tape?.widthMm ?? 150) / 1000),
@@ -112,8 +110,6 @@ export const method: Method<PipeWrapSurvey> = {
             working: undefined,
             touches: [mixTouch(glass.card), { name: 'isolation', placing: 1 }],
             needed: null,
-            problem: glass.problem,
-            because: glass.because,
           }),
         )
       : null;

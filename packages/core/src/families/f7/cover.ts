@@ -62,13 +62,11 @@ export function coverDraft(work: W): Draft {
           id: 'close',
           purpose: 'close',
           title: m('Closing the crack'),
-          card: closer.card,
+          ...closer,
           netMl: work.netMl * CLOSE_SHARE,
           areaMm2: 0,
           touches: [mixTouch(closer.card), { name: 'close', placing: 1 }],
           needed: null,
-          problem: closer.problem,
-          because: closer.because,
         }),
       )
     : null;

@@ -43,7 +43,7 @@ export const method: Method<FloorPatchSurvey> = {
           id: 'crack',
           purpose: 'crack',
           title: m('Cracks first'),
-          card: crackCard.card,
+          ...crackCard,
           netMl: (cracksMm * CHASE.widthMm * CHASE.depthMm) / 1000,
           buildMm: CHASE.depthMm,
           paths: ['floor.cracksMm'],
@@ -59,8 +59,6 @@ export const method: Method<FloorPatchSurvey> = {
           ],
           touches: [mixTouch(crackCard.card), { name: 'crack-fill', placing: 1 }],
           needed: null,
-          problem: crackCard.problem,
-          because: crackCard.because,
         })
       : null;
     const rounds = coats(work);
@@ -74,6 +72,8 @@ export const method: Method<FloorPatchSurvey> = {
             areaMm2: floorMm2(work),
             touch: 'seal',
             wetted: true,
+            // Laid over the mortar when that is dry.
+            need: { damp: 'dry' },
             needed: i === SEAL_COATS - 1 ? demand.needed : null,
           }),
         )

@@ -1,0 +1,100 @@
+import {
+  families,
+  judge,
+  makePlan,
+  matchAll,
+  sentence,
+  word,
+  type CardMatch,
+  type Plan,
+  type Survey,
+} from '@kelmot/core';
+import fc from 'fast-check';
+import { siteSettings, systemCards } from '../src/index';
+import { base, card, known, surveyed } from './surveyed';
+import { AT, surveys } from './surveys';
+
+const planOf = ({ work, card: own }: CardMatch): Plan => {
+  const made = makePlan(work.survey as Survey, own, siteSettings, AT, known);
+  if (!made.ok) throw new Error(`${own.code}: ${word(made.why)}`);
+  return made.plan;
+};
+const ticked = (plan: Plan) => plan.steps.find((s) => s.name === 'conditions');
+
+/** Each condition of a card that fits: allowed by name, done by a step, looked at early, or ticked in minutes of its own. */
+function met(match: CardMatch): number {
+  const plan = planOf(match);
+  const names = new Set<string>(plan.steps.map((s) => s.name));
+  const approvers = plan.steps.flatMap((s) => (s.hold?.kind === 'approval' ? [s.hold.who] : []));
+  const tick = ticked(plan);
+  const said = tick ? word(tick.text) : '';
+  let byHand = 0;
+  for (const { rule, verdict, who, early, steps, condition } of match.judged) {
+    if (verdict !== 'if' || !condition) continue;
+    const seen = [plan.survey.family, match.card.code, rule.id, word(condition)];
+    if (who) expect([...seen, approvers.includes(who)]).toEqual([...seen, true]);
+    else if (early) expect(plan.nextLookDays).toBeLessThan(usualLook(plan));
+    else if (!steps || !steps.every((s) => names.has(s))) {
+      byHand += 1;
+      expect([...seen, said]).toEqual([...seen, expect.stringContaining(sentence(condition))]);
+    }
+  }
+  expect(tick?.minutes ?? 0).toBe(byHand * siteSettings.termMinutes);
+  // Match says what the plan then takes, whatever is met by hand.
+  expect(match.readyMin).toBeCloseTo(plan.readyMin, 6);
+  expect(plan.labourMin * (siteSettings.labourPerHour / 60)).toBeLessThanOrEqual(
+    (match.workCost ?? 0) + 1e-6,
+  );
+  return byHand;
+}
+const usualLook = ({ survey }: Plan): number =>
+  families().find((f) => f.id === survey.family)?.method.nextLookDays[survey.intent] ?? NaN;
+
+test('of whatever is surveyed, every condition is met in the plan, in the minutes that Match counts', () => {
+  let byHand = 0;
+  for (const { id } of families())
+    for (const survey of fc.sample(surveys(id), { numRuns: 25, seed: 23 }))
+      for (const match of survey ? matchAll(survey, systemCards, siteSettings, known) : [])
+        if (match.verdict === 'if') byHand += met(match);
+  expect(byHand).toBeGreaterThan(10);
+});
+
+const matched = (survey: Survey, code: string): CardMatch => {
+  const [match] = matchAll(survey, [card(code)], siteSettings, known);
+  if (!match) throw new Error(code);
+  return match;
+};
+const second = (match: CardMatch) => match.judged.find((j) => j.rule.id === 'seconds');
+
+test('what a second material hangs on is a condition of the card that needs it', () => {
+  const open = matched(base.get('F14') as Survey, 'X-840');
+  expect([open.verdict, second(open)?.verdict]).toEqual(['fits', 'fits']);
+  expect(ticked(planOf(open))).toBeUndefined();
+  // The paste has no solvent, its topcoat has.
+  const zone = matched(surveyed('F14', { 'site.area': 'zone-2', 'site.tools': 'hand' }), 'X-840');
+  const found = second(zone);
+  expect(found && [found.verdict, word(found.because)]).toEqual([
+    'if',
+    'X-850: Its vapour burns, and this is zone 2.',
+  ]);
+  expect(word(ticked(planOf(zone))?.text ?? { text: '', values: {} })).toBe(
+    'The air is measured free of gas before it is opened, and while it is used.',
+  );
+});
+
+test('what both materials ask by the same words is asked once', () => {
+  const paste = card('X-840');
+  const beside = surveyed('F14', { 'site.nearby': 'plastic' });
+  const asks = (own: typeof paste) =>
+    judge(beside, own, siteSettings, known).judged.flatMap(({ rule, verdict }) =>
+      verdict === 'if' ? [rule.id] : [],
+    );
+
+  expect(asks(paste)).toEqual(['seconds']);
+  expect(asks({ ...paste, spoils: ['plastic'] })).toEqual(['nearby']);
+});
+
+test('a dry film is asked where it is laid: over what has set by then, not on the damp floor below', () => {
+  const damp = matched(surveyed('F9', { 'surface.damp': 'damp' }), 'C-645');
+  expect(second(damp)?.verdict).toBe('fits');
+});
