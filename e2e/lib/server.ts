@@ -1,7 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { randomUUID } from 'node:crypto';
 import { fileURLToPath } from 'node:url';
-import { Pool } from 'pg';
+import { emptyDatabase } from '../../apps/server/test/cluster';
 
 const ROOT = fileURLToPath(new URL('../../', import.meta.url));
 
@@ -14,12 +13,7 @@ export interface Running {
 
 /** The real server as a process of its own, over a new database in the test cluster, seeded with the demo. */
 export async function startServer(): Promise<Running> {
-  const cluster = process.env.TEST_DATABASE_URL;
-  if (!cluster) throw new Error('TEST_DATABASE_URL is missing: run bin/test');
-  const name = `e2e_${randomUUID().replace(/-/g, '')}`;
-  const admin = new Pool({ connectionString: cluster, max: 1 });
-  await admin.query(`create database ${name}`);
-  await admin.end();
+  const { appUrl, ownerUrl } = await emptyDatabase('e2e');
   let child: ChildProcess;
   let port = 0;
 
@@ -29,7 +23,8 @@ export async function startServer(): Promise<Running> {
         cwd: ROOT,
         env: {
           ...process.env,
-          DATABASE_URL: cluster.replace(/\/[^/]*$/, `/${name}`),
+          DATABASE_URL: appUrl,
+          DATABASE_OWNER_URL: ownerUrl,
           PORT: String(port),
           AUTH_SECRET: 'a secret of the tests alone',
           WEB_ROOT: `${ROOT}apps/client/dist`,

@@ -5,7 +5,7 @@ import { seedDemo } from './seedDemo';
 
 await startServer({
   env: readEnv(process.env),
-  prepare: async (db) => void (await seedDemo(db, Date.now())),
+  seed: async (tx) => void (await seedDemo(tx, Date.now())),
   demoUsers,
   weather: simulatedWeather,
 });

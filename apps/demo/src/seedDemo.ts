@@ -15,7 +15,7 @@ import {
   type SurveyPart,
 } from '@kelmot/demo';
 import { hashPassword } from '@kelmot/server/auth';
-import type { Db } from '@kelmot/server/db/client';
+import type { Tx } from '@kelmot/server/db/client';
 import { accounts, users } from '@kelmot/server/db/people';
 import { assets, cards, sites } from '@kelmot/server/db/plant';
 import { lots, stockMoves } from '@kelmot/server/db/shelf';
@@ -29,7 +29,7 @@ const iso = (at: number): string => new Date(at).toISOString();
 /** A repair to be walked to its stage, of any family. */
 type Walked = Omit<DemoRepair, 'survey'> & { survey: SurveyPart };
 
-async function seedPeople(db: Db): Promise<Me[]> {
+async function seedPeople(db: Tx): Promise<Me[]> {
   const people: Me[] = [];
   for (const { username, password, name, role } of demoUsers) {
     const id = uuidv7();
@@ -55,7 +55,7 @@ async function seedPeople(db: Db): Promise<Me[]> {
 }
 
 async function seedRepair(
-  db: Db,
+  db: Tx,
   me: Me,
   { tag, stage, cardCode, hoursAgo, survey: part, statement = 'Accepted.' }: Walked,
   assetId: string,
@@ -77,7 +77,7 @@ async function seedRepair(
     await walk.close(statement, start + reachedBy(plan, stage).nowMin * MINUTE);
 }
 
-async function seedShelf(db: Db, siteId: string, me: Me, now: number): Promise<void> {
+async function seedShelf(db: Tx, siteId: string, me: Me, now: number): Promise<void> {
   const rows = demoLots.map((lot) => ({ ...lot, id: uuidv7() }));
   await db.insert(lots).values(
     rows.map(({ id, cardCode, packId, lot, daysLeft }) => {
@@ -100,9 +100,9 @@ async function seedShelf(db: Db, siteId: string, me: Me, now: number): Promise<v
 
 /**
  * Fills an empty database with the made-up plant: people, cards, assets, and repairs that are running now.
- * Does nothing where there are people already. `now` in epoch ms.
+ * Does nothing where there are people already. In one transaction: all of it is there afterwards, or nothing. `now` in epoch ms.
  */
-export async function seedDemo(db: Db, now: number): Promise<boolean> {
+export async function seedDemo(db: Tx, now: number): Promise<boolean> {
   const [people] = await db.select({ n: count() }).from(users);
   if (people && people.n > 0) return false;
   const [technician] = await seedPeople(db);

@@ -1,7 +1,7 @@
 import type { Command, Me } from '@kelmot/contract';
 import { MINUTE, planBatches, usableMinutes, type Plan, type Survey } from '@kelmot/core';
 import { meets, simulatedWeather, type Stage } from '@kelmot/demo';
-import type { Db } from '@kelmot/server/db/client';
+import type { Tx } from '@kelmot/server/db/client';
 import { readRepair } from '@kelmot/server/db/repairQueries';
 import { uuidv7 } from '@kelmot/server/ids';
 import { runCommand } from '@kelmot/server/services/command';
@@ -91,7 +91,7 @@ export class Walk {
   private readonly repairId = uuidv7();
 
   constructor(
-    private readonly db: Db,
+    private readonly db: Tx,
     private readonly me: Me,
   ) {}
 

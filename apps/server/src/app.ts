@@ -1,17 +1,19 @@
-import { randomUUID } from 'node:crypto';
+import { setTimeout } from 'node:timers/promises';
 import { serveStatic } from '@hono/node-server/serve-static';
 import { OpenAPIHono } from '@hono/zod-openapi';
 import type { DemoUser } from '@kelmot/contract';
 import { sql } from 'drizzle-orm';
 import { bodyLimit } from 'hono/body-limit';
+import { requestId } from 'hono/request-id';
 import { compress } from 'hono/compress';
 import { secureHeaders } from 'hono/secure-headers';
 import type { Logger } from 'pino';
-import { CLIENT_ADDRESS, type Auth } from './auth';
+import type { Auth } from './auth';
 import type { Db } from './db/client';
 import type { AppEnv } from './http/env';
 import { onError, problem } from './http/problem';
 import { requireSession, sameOrigin } from './http/session';
+import { authRoutes } from './routes/auth';
 import { demoRoutes, meRoutes } from './routes/people';
 import { plantRoutes } from './routes/plant';
 import { repairRoutes } from './routes/repairs';
@@ -27,6 +29,8 @@ export interface AppDeps {
   weather: WeatherService;
 }
 
+/** Readiness answers in this, whatever the database does, ms. */
+const READY_MS = 900;
 const LARGEST_BODY = 512 * 1024;
 /** Files with a content hash in their name never change. */
 const HASHED = /[.-][0-9a-f]{32}\./;
@@ -35,11 +39,9 @@ const HASHED = /[.-][0-9a-f]{32}\./;
 export function makeApp({ db, auth, log, webRoot, demoUsers, weather }: AppDeps) {
   const app = new OpenAPIHono<AppEnv>();
   app.onError(onError);
+  app.use(requestId());
   app.use(async (c, next) => {
-    const requestId = randomUUID();
-    c.set('requestId', requestId);
-    c.set('log', log.child({ requestId }));
-    c.header('x-request-id', requestId);
+    c.set('log', log.child({ requestId: c.get('requestId') }));
     const begun = performance.now();
     await next();
     const ms = Math.round(performance.now() - begun);
@@ -66,12 +68,12 @@ export function makeApp({ db, auth, log, webRoot, demoUsers, weather }: AppDeps)
 
   app.get('/healthz', (c) => c.json({ ok: true }));
   app.get('/readyz', async (c) => {
-    try {
-      await db.execute(sql`select 1`);
-      return c.json({ ok: true });
-    } catch {
-      return problem(c, 503, 'The database does not answer');
-    }
+    const answered = db.execute(sql`select 1`).then(
+      () => true,
+      () => false,
+    );
+    const ready = await Promise.race([answered, setTimeout(READY_MS, false)]);
+    return ready ? c.json({ ok: true }) : problem(c, 503, 'The database does not answer');
   });
 
   const api = new OpenAPIHono<AppEnv>();
@@ -82,11 +84,7 @@ export function makeApp({ db, auth, log, webRoot, demoUsers, weather }: AppDeps)
     }),
   );
   api.use(sameOrigin);
-  api.on(['GET', 'POST'], '/auth/*', (c) => {
-    const headers = new Headers(c.req.raw.headers);
-    headers.set(CLIENT_ADDRESS, c.env?.incoming?.socket.remoteAddress ?? '127.0.0.1');
-    return auth.handler(new Request(c.req.raw, { headers }));
-  });
+  api.route('/', authRoutes(auth));
   api.route('/', demoRoutes(demoUsers));
   api.doc31('/openapi.json', {
     openapi: '3.1.0',

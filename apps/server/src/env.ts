@@ -2,6 +2,8 @@ import { z } from 'zod';
 
 const Env = z.object({
   DATABASE_URL: z.string().min(1),
+  /** Its owner, who migrates; where it is left out the application does it itself. */
+  DATABASE_OWNER_URL: z.string().min(1).optional(),
   PORT: z.coerce.number().int().min(0).max(65535).default(4700),
   HOST: z.string().default('127.0.0.1'),
   AUTH_SECRET: z.string().min(16),

@@ -3,15 +3,16 @@ import type { DemoUser } from '@kelmot/contract';
 import { pino } from 'pino';
 import { makeApp } from './app';
 import { makeAuth } from './auth';
-import { openDatabase, type Db } from './db/client';
+import { openDatabase, type Tx } from './db/client';
+import { prepareDatabase } from './db/prepare';
 import type { Env } from './env';
 import { noWeather, type WeatherService } from './services/weather';
 
 /** What one that starts the server may add to it. */
 export interface Starting {
   env: Env;
-  /** Run once the tables are there, before anybody is served. */
-  prepare?: (db: Db) => Promise<void>;
+  /** Run once the tables are there, before anybody is served: all of it, or nothing. */
+  seed?: (tx: Tx) => Promise<void>;
   /** Sign-ins that are offered to anybody. */
   demoUsers?: DemoUser[];
   weather?: WeatherService;
@@ -20,14 +21,14 @@ export interface Starting {
 /** Migrates, serves, says its address on standard output, and ends cleanly when it is told to. */
 export async function startServer({
   env,
-  prepare,
+  seed,
   demoUsers = [],
   weather = noWeather,
 }: Starting): Promise<void> {
   const log = pino({ level: env.LOG_LEVEL });
-  const database = openDatabase(env.DATABASE_URL);
-  await database.migrate();
-  await prepare?.(database.db);
+  const { DATABASE_URL: appUrl, DATABASE_OWNER_URL: ownerUrl = appUrl } = env;
+  await prepareDatabase({ ownerUrl, appUrl, seed });
+  const database = openDatabase(appUrl, (err) => log.warn({ err }, 'a connection was lost'));
   const auth = makeAuth(database.db, {
     secret: env.AUTH_SECRET,
     signInsPerMinute: env.SIGN_INS_PER_MINUTE,

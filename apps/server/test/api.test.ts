@@ -119,7 +119,7 @@ test('the demo shows each stage: a batch in the pail, a failed gate, a window be
   assert.ok(closed.length >= 5);
   assert.ok(closed.every((r) => r.dueOn !== null));
   assert.equal(
-    await seedDemo(world.database.db, Date.now()),
+    await world.database.db.transaction((tx) => seedDemo(tx, Date.now())),
     false,
     'seeding again changes nothing',
   );
@@ -232,6 +232,8 @@ test('unknown addresses and ids say so; the description of the API names every r
   assert.deepEqual(Object.keys(body.paths).sort(), [
     '/air',
     '/assets',
+    '/auth/sign-in/username',
+    '/auth/sign-out',
     '/cards',
     '/commands',
     '/demo/users',

@@ -1,15 +1,15 @@
-import { randomUUID } from 'node:crypto';
 import type { Command, RepairView } from '@kelmot/contract';
 import { planBatches, Survey, type Plan } from '@kelmot/core';
 import { seedDemo } from '@kelmot/demo-server/seedDemo';
 import { actsOf, type Act } from '@kelmot/demo-server/walk';
 import { demoUsers, meets, openRepairs, simulatedWeather } from '@kelmot/demo';
-import { Pool } from 'pg';
 import { pino } from 'pino';
 import { v7 as uuidv7 } from 'uuid';
 import { makeApp } from '../src/app';
 import { makeAuth } from '../src/auth';
 import { openDatabase, type Database } from '../src/db/client';
+import { prepareDatabase } from '../src/db/prepare';
+import { emptyDatabase, type TestDatabase } from './cluster';
 
 export interface Answer<T> {
   status: number;
@@ -80,21 +80,16 @@ export class Person {
 
 export interface World {
   database: Database;
+  urls: TestDatabase;
   person: () => Person;
   close: () => Promise<void>;
 }
 
 /** A database of its own in the test cluster, migrated and seeded, with the application over it. */
 export async function openWorld(signInsPerMinute = 1000): Promise<World> {
-  const base = process.env.TEST_DATABASE_URL;
-  if (!base) throw new Error('TEST_DATABASE_URL is missing: run bin/test');
-  const name = `test_${randomUUID().replace(/-/g, '')}`;
-  const admin = new Pool({ connectionString: base, max: 1 });
-  await admin.query(`create database ${name}`);
-  await admin.end();
-  const database = openDatabase(base.replace(/\/[^/]*$/, `/${name}`));
-  await database.migrate();
-  await seedDemo(database.db, Date.now());
+  const urls = await emptyDatabase('test');
+  await prepareDatabase({ ...urls, seed: async (tx) => void (await seedDemo(tx, Date.now())) });
+  const database = openDatabase(urls.appUrl);
   const auth = makeAuth(database.db, { secret: 'a secret of the tests alone', signInsPerMinute });
   const app = makeApp({
     db: database.db,
@@ -106,6 +101,7 @@ export async function openWorld(signInsPerMinute = 1000): Promise<World> {
   });
   return {
     database,
+    urls,
     person: () => new Person((r) => app.fetch(r)),
     close: () => database.pool.end(),
   };

@@ -104,7 +104,8 @@ test('a picture is kept with its step and read back; a reading cannot stand for 
     }),
   );
   assert.equal(false_.status, 422);
-  const data = Buffer.from('not a picture, but bytes as good as one').toString('base64');
+  const text = Buffer.from('and bytes as good as any');
+  const data = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), text]).toString('base64');
   const photo = command(id, { type: 'photo.add', at: ago(298), stepId, mime: 'image/jpeg', data });
   assert.equal((await ida.send(photo)).status, 200);
   assert.equal((await ida.send(photo)).status, 200, 'sent twice it counts once');
@@ -113,7 +114,11 @@ test('a picture is kept with its step and read back; a reading cannot stand for 
   assert.equal(readings.length, 1);
   const got = await ida.get<string>(`/api/photos/${photo.id}`);
   assert.equal(got.headers.get('content-type'), 'image/jpeg');
-  assert.match(got.body, /as good as one/);
+  assert.match(got.body, /as good as any/);
+  const page = Buffer.from('<script>alert(1)</script>').toString('base64');
+  const scripted = await ida.send<Problem>({ ...photo, id: uuidv7(), data: page });
+  assert.equal(scripted.status, 422);
+  assert.match(scripted.body.issues?.[0]?.message ?? '', /no picture of this kind/);
   assert.equal((await ida.get(`/api/photos/${uuidv7()}`)).status, 404);
   const other = await ida.send<Problem>(
     command(id, { type: 'photo.add', at: ago(297), stepId: 'isolate', mime: 'image/jpeg', data }),

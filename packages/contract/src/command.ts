@@ -1,4 +1,4 @@
-import { INTENTS, StationId, Survey } from '@kelmot/core';
+import { INTENTS, StationId, Survey, typedLines, typedText } from '@kelmot/core';
 import { z } from 'zod';
 import { Id, Instant, Version } from './ids';
 import { ReadingValues, SIGNOFF_VERDICTS } from './repair';
@@ -7,7 +7,14 @@ const base = { id: Id, repairId: Id, at: Instant };
 const grams = () => z.number().gt(0).max(1e6);
 /** Most of a picture in base64, characters: a phone’s photo at 1280 px is half of it. */
 export const MOST_PHOTO = 450_000;
-const note = () => z.string().max(500);
+const note = () => typedLines(500);
+
+const PICTURES = ['image/jpeg', 'image/png'] as const;
+/** The first bytes of a picture of each kind, in base64. */
+const BEGINS: Record<(typeof PICTURES)[number], string> = {
+  'image/jpeg': '/9j/',
+  'image/png': 'iVBORw0KGgo',
+};
 
 /**
  * Every write, told apart by `type`. `id` is made by the client: the same command sent twice has one effect.
@@ -21,18 +28,18 @@ export const Command = z.discriminatedUnion('type', [
     type: z.literal('plan.make'),
     expect: Version,
     planId: Id,
-    cardCode: z.string().max(12),
+    cardCode: typedText(12, 1),
     intent: z.enum(INTENTS),
     /** What was chosen where practitioners differ, by question. */
-    schools: z.record(z.string().max(20), z.string().max(20)).default({}),
+    schools: z.record(typedText(20, 1), typedText(20)).default({}),
     /** Second materials that were chosen by the person, card code by purpose. */
-    seconds: z.record(z.string().max(20), z.string().max(12)).default({}),
+    seconds: z.record(typedText(20, 1), typedText(12)).default({}),
   }),
   z.strictObject({ ...base, type: z.literal('station.move'), expect: Version, station: StationId }),
   z.strictObject({
     ...base,
     type: z.literal('check.set'),
-    stepId: z.string().max(60),
+    stepId: typedText(60, 1),
     /** The batch it was done with; null: the step as a whole. */
     batchNo: z.int().min(1).max(10000).nullable().default(null),
     done: z.boolean(),
@@ -41,7 +48,7 @@ export const Command = z.discriminatedUnion('type', [
   z.strictObject({
     ...base,
     type: z.literal('reading.add'),
-    stepId: z.string().max(60),
+    stepId: typedText(60, 1),
     values: ReadingValues,
   }),
   z.strictObject({
@@ -51,23 +58,28 @@ export const Command = z.discriminatedUnion('type', [
     /** What the scale shows of both parts; null where nothing is weighed. */
     aG: grams().nullable(),
     bG: grams().nullable(),
-    lot: z.string().max(60),
+    lot: typedText(60),
   }),
-  z.strictObject({
-    ...base,
-    type: z.literal('photo.add'),
-    stepId: z.string().max(60),
-    mime: z.enum(['image/jpeg', 'image/png']),
-    /** The picture, made small on the device, in base64. */
-    data: z.base64().min(16).max(MOST_PHOTO),
-  }),
+  z
+    .strictObject({
+      ...base,
+      type: z.literal('photo.add'),
+      stepId: typedText(60, 1),
+      mime: z.enum(PICTURES),
+      /** The picture, made small on the device, in base64. */
+      data: z.base64().min(16).max(MOST_PHOTO),
+    })
+    .refine(({ mime, data }) => data.startsWith(BEGINS[mime]), {
+      path: ['data'],
+      message: 'is no picture of this kind; take or choose it again',
+    }),
   z.strictObject({ ...base, type: z.literal('mix.placed'), mixId: Id }),
   z.strictObject({ ...base, type: z.literal('mix.binned'), mixId: Id }),
   z.strictObject({
     ...base,
     type: z.literal('signoff.add'),
     verdict: z.enum(SIGNOFF_VERDICTS),
-    statement: z.string().trim().min(3).max(500),
+    statement: typedLines(500, 3),
   }),
 ]);
 export type Command = z.infer<typeof Command>;

@@ -1,3 +1,4 @@
+import { typedText } from '@kelmot/core';
 import { z } from 'zod';
 
 export const ROLES = ['technician', 'planner', 'viewer'] as const;
@@ -11,6 +12,14 @@ export const Me = z.object({
   role: Role,
 });
 export type Me = z.infer<typeof Me>;
+
+/** What a person signs in with; no longer than any name or phrase is. */
+export const SignIn = z.strictObject({
+  username: typedText(40, 1),
+  password: z.string().min(1).max(200),
+});
+export type SignIn = z.infer<typeof SignIn>;
+export const SignedIn = z.object({ ok: z.literal(true) });
 
 /** A demo sign-in, offered on the sign-in screen of a demo server only. */
 export const DemoUser = z.object({

@@ -1,4 +1,4 @@
-import { INTENTS, MessageSchema, Plan, PlanGist, StationId, Survey } from '@kelmot/core';
+import { INTENTS, MessageSchema, Plan, PlanGist, StationId, Survey, typedText } from '@kelmot/core';
 import { z } from 'zod';
 import { Id, Instant, Version } from './ids';
 
@@ -28,8 +28,8 @@ export const ReadingValues = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('photo'), photoId: Id }),
   z.strictObject({
     kind: z.literal('approval'),
-    name: z.string().trim().min(2).max(80),
-    reference: z.string().trim().min(1).max(120),
+    name: typedText(80, 2),
+    reference: typedText(120, 1),
   }),
 ]);
 export type ReadingValues = z.infer<typeof ReadingValues>;

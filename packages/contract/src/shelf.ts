@@ -1,3 +1,4 @@
+import { Day, typedText } from '@kelmot/core';
 import { z } from 'zod';
 import { Id, Instant } from './ids';
 
@@ -18,11 +19,11 @@ export type ShelfLot = z.infer<typeof ShelfLot>;
 export const StockMove = z.strictObject({
   id: Id,
   at: Instant,
-  cardCode: z.string().max(12),
-  packId: z.string().max(80),
-  lot: z.string().trim().min(1).max(60),
+  cardCode: typedText(12, 1),
+  packId: typedText(80, 1),
+  lot: typedText(60, 1),
   /** Needed for a lot that is new. */
-  expiresOn: z.iso.date().optional(),
+  expiresOn: Day.optional(),
   delta: z.int().min(-10_000).max(10_000),
   reason: z.enum(STOCK_REASONS),
   repairId: Id.nullable().default(null),

@@ -1,3 +1,4 @@
+export * from './calc/typed';
 export * from './calc/calc';
 export * from './calc/issues';
 export * from './units/clock';

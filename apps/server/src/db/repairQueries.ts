@@ -9,10 +9,11 @@ import type {
   Signoff,
 } from '@kelmot/contract';
 import { Survey } from '@kelmot/core';
+import { z } from 'zod';
 import { and, asc, desc, eq, ilike, inArray, isNull, lt, or, sql, type SQL } from 'drizzle-orm';
 import type { Db, Tx } from './client';
 import { users } from './people';
-import { checks, mixes, plans, readings, repairs, reviews, signoffs } from './repairs';
+import { checks, mixes, mixMarks, plans, readings, repairs, reviews, signoffs } from './repairs';
 
 type Repair = typeof repairs.$inferSelect;
 
@@ -20,7 +21,9 @@ type Repair = typeof repairs.$inferSelect;
 const iso = (moment: string): string => new Date(moment).toISOString();
 const isoOrNull = (moment: string | null): string | null => (moment === null ? null : iso(moment));
 
-const toMix = (m: typeof mixes.$inferSelect, by: string): Mix => ({
+type Mark = typeof mixMarks.$inferSelect;
+
+const toMix = (m: typeof mixes.$inferSelect, mark: Mark | null, by: string): Mix => ({
   id: m.id,
   batchNo: m.batchNo,
   aG: m.aG,
@@ -29,8 +32,8 @@ const toMix = (m: typeof mixes.$inferSelect, by: string): Mix => ({
   inTolerance: m.inTolerance,
   lot: m.lot,
   startedAt: iso(m.startedAt),
-  placedAt: isoOrNull(m.placedAt),
-  binnedAt: isoOrNull(m.binnedAt),
+  placedAt: mark?.end === 'placed' ? iso(mark.at) : null,
+  binnedAt: mark?.end === 'binned' ? iso(mark.at) : null,
   by,
 });
 
@@ -65,8 +68,9 @@ export async function readRepair(db: Db | Tx, id: string): Promise<RepairView | 
       .where(eq(readings.planId, planId))
       .orderBy(asc(readings.takenAt), asc(readings.id)),
     mixes: await db
-      .select({ row: mixes, person })
+      .select({ row: mixes, mark: mixMarks, person })
       .from(mixes)
+      .leftJoin(mixMarks, eq(mixMarks.mixId, mixes.id))
       .innerJoin(users, eq(users.id, mixes.by))
       .where(eq(mixes.planId, planId))
       .orderBy(asc(mixes.startedAt), asc(mixes.id)),
@@ -103,7 +107,7 @@ export async function readRepair(db: Db | Tx, id: string): Promise<RepairView | 
       takenAt: iso(row.takenAt),
       by: person.name,
     })),
-    mixes: ofPlan.mixes.map(({ row, person }) => toMix(row, person.name)),
+    mixes: ofPlan.mixes.map(({ row, mark, person }) => toMix(row, mark, person.name)),
     checks: ofPlan.checks.map(({ row, person }): Check => ({
       id: row.id,
       stepId: row.stepId,
@@ -135,7 +139,7 @@ export interface RepairFilter {
   status: Repair['status'] | 'all';
   q: string;
   limit: number;
-  cursor: string | null;
+  after: Place | null;
 }
 
 const escapeLike = (q: string): string => q.replace(/[\\%_]/g, (c) => `\\${c}`);
@@ -143,9 +147,25 @@ const escapeLike = (q: string): string => q.replace(/[\\%_]/g, (c) => `\\${c}`);
 /** The place after a row, for the next page: its sort key as text. */
 const cursorOf = (r: Repair): string => Buffer.from(`${r.updatedAt}|${r.id}`).toString('base64url');
 
-function after(cursor: string): SQL | undefined {
-  const [updatedAt = '', id = ''] = Buffer.from(cursor, 'base64url').toString().split('|');
-  if (Number.isNaN(Date.parse(updatedAt)) || !/^[0-9a-f-]{36}$/.test(id)) return undefined;
+/** A place in the list: the sort key of the row that it comes after. */
+export interface Place {
+  updatedAt: string;
+  id: string;
+}
+const Place = z.object({
+  // As PostgreSQL writes a moment.
+  updatedAt: z.string().regex(/^20\d\d-\d\d-\d\d \d\d:\d\d:\d\d(\.\d{1,6})?[+-]\d\d(:\d\d)?$/),
+  id: z.uuid(),
+});
+
+/** Reads a cursor back; null where it is none of ours. */
+export function placeOf(cursor: string): Place | null {
+  const [updatedAt, id] = Buffer.from(cursor, 'base64url').toString().split('|');
+  const { data } = Place.safeParse({ updatedAt, id });
+  return data && !Number.isNaN(Date.parse(data.updatedAt)) ? data : null;
+}
+
+function after({ updatedAt, id }: Place): SQL | undefined {
   return or(
     lt(repairs.updatedAt, updatedAt),
     and(eq(repairs.updatedAt, updatedAt), lt(repairs.id, id)),
@@ -166,7 +186,7 @@ export async function listRepairs(db: Db, filter: RepairFilter): Promise<RepairP
           ilike(repairs.title, like),
           ilike(repairs.position, like),
         ),
-    filter.cursor === null ? undefined : after(filter.cursor),
+    filter.after === null ? undefined : after(filter.after),
   );
   const found = await db
     .select()
@@ -195,7 +215,12 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
           .where(inArray(plans.id, planIds))
       : [],
     planIds.length
-      ? db.select().from(mixes).where(inArray(mixes.planId, planIds)).orderBy(asc(mixes.startedAt))
+      ? db
+          .select({ row: mixes, mark: mixMarks })
+          .from(mixes)
+          .leftJoin(mixMarks, eq(mixMarks.mixId, mixes.id))
+          .where(inArray(mixes.planId, planIds))
+          .orderBy(asc(mixes.startedAt))
       : [],
     planIds.length
       ? db
@@ -223,7 +248,7 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
       ...headOf(r),
       cardCode: plan?.cardCode ?? null,
       gist: plan?.gist ?? null,
-      mixes: mixed.filter((m) => m.planId === r.planId).map((m) => toMix(m, '')),
+      mixes: mixed.filter((m) => m.row.planId === r.planId).map((m) => toMix(m.row, m.mark, '')),
       stop: gate && !gate.passed ? gate.say : null,
       dueOn: due.find((d) => d.repairId === r.id)?.dueOn ?? null,
     };

@@ -135,8 +135,6 @@ export const mixes = pgTable(
     inTolerance: boolean('in_tolerance').notNull(),
     lot: text('lot').notNull(),
     startedAt: moment('started_at').notNull(),
-    placedAt: moment('placed_at'),
-    binnedAt: moment('binned_at'),
     by: by(),
   },
   (t) => [
@@ -144,6 +142,20 @@ export const mixes = pgTable(
     check('mixes_grams', sql`${t.aG} > 0 and ${t.bG} > 0`),
   ],
 );
+
+export const mixEnd = pgEnum('mix_end', ['placed', 'binned']);
+
+/** How a batch ended, by whom: a line of its own, since what was written of the batch is never changed. */
+export const mixMarks = pgTable('mix_marks', {
+  id: uuid('id').primaryKey(),
+  mixId: uuid('mix_id')
+    .notNull()
+    .unique()
+    .references(() => mixes.id),
+  end: mixEnd('end').notNull(),
+  at: moment('at').notNull(),
+  by: by(),
+});
 
 export const checks = pgTable(
   'checks',
@@ -222,6 +234,8 @@ export const commands = pgTable(
     repairId: repairId(),
     by: by(),
     version: integer('version').notNull(),
+    /** What it said: the same id with other content is another command. Null: kept before this was asked. */
+    digest: text('digest'),
     at: moment('at').notNull(),
     receivedAt: moment('received_at').notNull().defaultNow(),
   },

@@ -43,6 +43,8 @@ export const stockMoves = pgTable(
       .references(() => lots.id),
     delta: integer('delta').notNull(),
     reason: stockReason('reason').notNull(),
+    /** What it said: the same id with other content is another move. Null: kept before this was asked. */
+    digest: text('digest'),
     repairId: uuid('repair_id').references(() => repairs.id),
     at: moment('at').notNull(),
     by: text('by')

@@ -1,22 +1,14 @@
 import type { Problem, RepairView } from '@kelmot/contract';
-import { issuesOf, word, type Issue, type Message } from '@kelmot/core';
+import { issuesOf, word, type Message } from '@kelmot/core';
 import type { Context } from 'hono';
 import { HTTPException } from 'hono/http-exception';
 import type { ContentfulStatusCode } from 'hono/utils/http-status';
 import { ZodError } from 'zod';
+import { problemOfQuery } from '../db/failures';
 import type { AppEnv } from './env';
+import { ProblemError } from './problemError';
 
-/** An error that is the caller's to mend: thrown anywhere, told as problem+json. */
-export class ProblemError extends Error {
-  constructor(
-    readonly status: ContentfulStatusCode,
-    readonly title: string,
-    readonly detail?: string,
-    readonly issues?: Issue[],
-  ) {
-    super(title);
-  }
-}
+export { ProblemError } from './problemError';
 
 /** A stale write: carries the state as it is now, beside what was sent. */
 export class ConflictError extends ProblemError {
@@ -58,6 +50,11 @@ export function onError(error: Error, c: Context<AppEnv>): Response {
   if (error instanceof ZodError)
     return problem(c, 422, 'Input out of range', { issues: issuesOf(error) });
   if (error instanceof HTTPException) return problem(c, error.status, error.message || 'Refused');
+  const refused = problemOfQuery(error);
+  if (refused) {
+    c.get('log').warn({ err: error }, 'refused by the database');
+    return problem(c, refused.status, refused.title, { detail: refused.detail });
+  }
   c.get('log').error({ err: error }, 'unexpected');
   return problem(c, 500, 'Something failed here', {
     detail: 'It is logged. Nothing you typed is lost; send it again.',

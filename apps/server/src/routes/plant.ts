@@ -7,6 +7,7 @@ import { readCards } from '../db/cardQueries';
 import { assets, sites } from '../db/plant';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
+import { throwing } from '../http/throwing';
 import { notFound } from '../http/problem';
 import { importCards } from '../services/cards';
 import { settingsOf } from '../services/planning';
@@ -38,11 +39,7 @@ const oneOf = <V extends string>(values: readonly V[], text: string | null): V |
   values.find((v) => v === text) ?? null;
 
 export const plantRoutes = (db: Db) =>
-  new OpenAPIHono<AppEnv>({
-    defaultHook: (result) => {
-      if (!result.success) throw result.error;
-    },
-  })
+  new OpenAPIHono<AppEnv>({ defaultHook: throwing })
     .openapi(siteRoute, async (c) => {
       const [site] = await db.select().from(sites).limit(1);
       if (!site) throw notFound('site');

@@ -1,11 +1,13 @@
 import { Ack, Command, Id, LeftoverOffer, RepairPage, RepairView } from '@kelmot/contract';
+import { typedText } from '@kelmot/core';
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import type { Db } from '../db/client';
 import { sites } from '../db/plant';
-import { listRepairs, readRepair } from '../db/repairQueries';
+import { listRepairs, placeOf, readRepair } from '../db/repairQueries';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
-import { notFound } from '../http/problem';
+import { throwing } from '../http/throwing';
+import { notFound, ProblemError } from '../http/problem';
 import { runCommand } from '../services/command';
 import { leftoverOffers } from '../services/leftovers';
 import type { WeatherService } from '../services/weather';
@@ -16,7 +18,7 @@ const listRoute = createRoute({
   request: {
     query: z.object({
       status: z.enum(['open', 'closed', 'dropped', 'all']).default('all'),
-      q: z.string().max(80).default(''),
+      q: typedText(80).default(''),
       limit: z.coerce.number().int().min(1).max(200).default(50),
       cursor: z.string().max(200).optional(),
     }),
@@ -47,17 +49,18 @@ const commandRoute = createRoute({
 });
 
 export const repairRoutes = (db: Db, weather: WeatherService) =>
-  new OpenAPIHono<AppEnv>({
-    defaultHook: (result) => {
-      if (!result.success) throw result.error;
-    },
-  })
+  new OpenAPIHono<AppEnv>({ defaultHook: throwing })
     .openapi(listRoute, async (c) => {
       const { status, q, limit, cursor } = c.req.valid('query');
+      const place = cursor === undefined ? null : placeOf(cursor);
+      if (cursor !== undefined && !place)
+        throw new ProblemError(422, 'Input out of range', undefined, [
+          { path: 'cursor', message: 'is no place in this list; begin from the first page' },
+        ]);
       const [site] = await db.select({ id: sites.id }).from(sites).limit(1);
       if (!site) throw notFound('site');
       return c.json(
-        await listRepairs(db, { siteId: site.id, status, q, limit, cursor: cursor ?? null }),
+        await listRepairs(db, { siteId: site.id, status, q, limit, after: place }),
         200,
       );
     })

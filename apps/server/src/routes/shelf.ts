@@ -1,4 +1,5 @@
 import { Forecast, Id, KnownAir, ShelfLot, StockMove } from '@kelmot/contract';
+import { typedText } from '@kelmot/core';
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { eq } from 'drizzle-orm';
 import type { Db } from '../db/client';
@@ -6,6 +7,7 @@ import { photos } from '../db/repairs';
 import { readShelf } from '../db/shelfQueries';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
+import { throwing } from '../http/throwing';
 import { notFound } from '../http/problem';
 import { knownAir } from '../services/air';
 import { moveStock } from '../services/shelf';
@@ -30,7 +32,7 @@ const forecastRoute = createRoute({
 const airRoute = createRoute({
   method: 'get',
   path: '/air',
-  request: { query: z.object({ position: z.string().trim().max(80) }) },
+  request: { query: z.object({ position: typedText(80) }) },
   responses: json(
     200,
     'Air and surface as last known at a place: read there, else from the weather; null where neither is',
@@ -47,11 +49,7 @@ const photoRoute = createRoute({
 });
 
 export const shelfRoutes = (db: Db, weather: WeatherService) =>
-  new OpenAPIHono<AppEnv>({
-    defaultHook: (result) => {
-      if (!result.success) throw result.error;
-    },
-  })
+  new OpenAPIHono<AppEnv>({ defaultHook: throwing })
     .openapi(shelfRoute, async (c) => c.json(await readShelf(db), 200))
     .openapi(moveRoute, async (c) =>
       c.json(await moveStock(db, c.get('me'), c.req.valid('json')), 200),

@@ -5,6 +5,7 @@ import { desc, inArray } from 'drizzle-orm';
 import type { Db } from '../db/client';
 import { cards } from '../db/plant';
 import { ProblemError } from '../http/problem';
+import { oneAtATime } from './once';
 
 const without = ({ version: _version, ...rest }: Card) => rest;
 
@@ -23,12 +24,13 @@ export async function importCards(db: Db, me: Me, file: CardFile): Promise<CardO
       { path: 'cards', message: `${twice} stands twice; give each card once` },
     ]);
   return db.transaction(async (tx) => {
+    // One import at a time: a card is only ever added, so there is no row to lock.
+    await oneAtATime(tx, 'cards');
     const stored = await tx
       .select({ code: cards.code, version: cards.version, body: cards.body })
       .from(cards)
       .where(inArray(cards.code, codes))
-      .orderBy(desc(cards.version))
-      .for('update');
+      .orderBy(desc(cards.version));
     const outcomes: CardOutcome[] = [];
     for (const [i, card] of file.cards.entries()) {
       const newest = stored.find((s) => s.code === card.code);

@@ -1,9 +1,10 @@
 import type { Ack, Command, Me } from '@kelmot/contract';
 import { MINUTE } from '@kelmot/core';
-import { eq, sql } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import type { Db, Tx } from '../db/client';
 import { audit, commands, repairs } from '../db/repairs';
 import { notFound, ProblemError } from '../http/problem';
+import { digestOf, isAgain, oneAtATime } from './once';
 import type { Doing } from './doing';
 import { handlers } from './handlers';
 import { noWeather, type WeatherService } from './weather';
@@ -46,7 +47,7 @@ const audited = (command: Command): object =>
  * Throws ProblemError for what the sender must mend, ConflictError for a stale version.
  */
 export function runCommand(
-  db: Db,
+  db: Db | Tx,
   me: Me,
   command: Command,
   weather: WeatherService = noWeather,
@@ -55,25 +56,15 @@ export function runCommand(
     throw new ProblemError(403, 'Viewers cannot change repairs', 'Ask a technician or a planner.');
   refuseFuture(command.at);
   return db.transaction(async (tx) => {
-    await tx.execute(sql`select pg_advisory_xact_lock(hashtextextended(${command.id}, 0))`);
+    await oneAtATime(tx, command.id);
     const [before] = await tx.select().from(commands).where(eq(commands.id, command.id));
-    if (before) {
-      if (
-        before.by !== me.id ||
-        before.type !== command.type ||
-        before.repairId !== command.repairId
-      ) {
-        throw new ProblemError(
-          409,
-          'This command id was used for another command',
-          'Make a new id.',
-        );
-      }
+    if (before && isAgain(before, me, command))
       return { commandId: before.id, repairId: before.repairId, version: before.version };
-    }
     const version = await perform(tx, me, command, weather);
     const { id, repairId, type, at } = command;
-    await tx.insert(commands).values({ id, type, repairId, by: me.id, version, at });
+    await tx
+      .insert(commands)
+      .values({ id, type, repairId, by: me.id, version, at, digest: digestOf(command) });
     await tx
       .insert(audit)
       .values({ by: me.id, repairId, commandId: id, type, body: audited(command) });

@@ -25,7 +25,7 @@ export const handlers: Handlers = {
   'reading.add': addReading,
   'photo.add': addPhoto,
   'mix.start': startMix,
-  'mix.placed': (doing) => markMix(doing, 'placedAt'),
-  'mix.binned': (doing) => markMix(doing, 'binnedAt'),
+  'mix.placed': (doing) => markMix(doing, 'placed'),
+  'mix.binned': (doing) => markMix(doing, 'binned'),
   'signoff.add': signOff,
 };

@@ -9,10 +9,10 @@ import {
   type PlanBatch,
   type Step,
 } from '@kelmot/core';
-import { and, eq, isNull } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import type { Tx } from '../db/client';
 import { readRepair } from '../db/repairQueries';
-import { checks, mixes, photos, plans, readings } from '../db/repairs';
+import { checks, mixes, mixMarks, photos, plans, readings, type mixEnd } from '../db/repairs';
 import { notFound, ProblemError, stillToDo } from '../http/problem';
 import { touch, type Doing, type Repair } from './doing';
 
@@ -187,21 +187,17 @@ export async function startMix({ tx, me, command, repair }: Doing<'mix.start'>):
 
 /** Marks a running batch as placed or as binned, once. */
 export async function markMix(
-  { tx, command, repair }: Doing<'mix.placed'> | Doing<'mix.binned'>,
-  column: 'placedAt' | 'binnedAt',
+  { tx, me, command, repair }: Doing<'mix.placed'> | Doing<'mix.binned'>,
+  end: (typeof mixEnd.enumValues)[number],
 ): Promise<number> {
-  const marked = await tx
-    .update(mixes)
-    .set({ [column]: command.at })
-    .where(
-      and(
-        eq(mixes.id, command.mixId),
-        eq(mixes.repairId, repair.id),
-        isNull(mixes.placedAt),
-        isNull(mixes.binnedAt),
-      ),
-    )
-    .returning({ id: mixes.id });
-  if (marked.length === 0) throw notFound('running batch');
+  const { id, mixId, at } = command;
+  // The repair is locked: nobody else ends the batch in between.
+  const [running] = await tx
+    .select({ ended: mixMarks.id })
+    .from(mixes)
+    .leftJoin(mixMarks, eq(mixMarks.mixId, mixes.id))
+    .where(and(eq(mixes.id, mixId), eq(mixes.repairId, repair.id)));
+  if (!running || running.ended) throw notFound('running batch');
+  await tx.insert(mixMarks).values({ id, mixId, end, at, by: me.id });
   return touch(tx, repair, command.at);
 }

@@ -7,6 +7,7 @@ import { lots, stockMoves } from '../db/shelf';
 import { readShelf } from '../db/shelfQueries';
 import { notFound, ProblemError } from '../http/problem';
 import { uuidv7 } from '../ids';
+import { digestOf, isAgain, oneAtATime } from './once';
 
 const wrong = (path: string, message: string) =>
   new ProblemError(422, 'Input out of range', undefined, [{ path, message }]);
@@ -20,8 +21,9 @@ export async function moveStock(db: Db, me: Me, move: StockMove): Promise<ShelfL
       'Ask a technician or a planner.',
     );
   await db.transaction(async (tx) => {
+    await oneAtATime(tx, move.id);
     const [known] = await tx.select().from(stockMoves).where(eq(stockMoves.id, move.id));
-    if (known) return;
+    if (isAgain(known, me, move)) return;
     const card = (await readCards(tx)).find((c) => c.code === move.cardCode);
     if (!card?.packs.some((p) => p.id === move.packId))
       throw wrong('packId', `no such pack of ${move.cardCode}; use one of its card`);
@@ -51,9 +53,16 @@ export async function moveStock(db: Db, me: Me, move: StockMove): Promise<ShelfL
     if ((left?.n ?? 0) + move.delta < 0)
       throw wrong('delta', `only ${left?.n ?? 0} of lot ${move.lot} are on the shelf`);
     const { id, delta, reason, repairId, at } = move;
-    await tx
-      .insert(stockMoves)
-      .values({ id, lotId: lot.id, delta, reason, repairId, at, by: me.id });
+    await tx.insert(stockMoves).values({
+      id,
+      lotId: lot.id,
+      delta,
+      reason,
+      repairId,
+      at,
+      by: me.id,
+      digest: digestOf(move),
+    });
   });
   return readShelf(db);
 }

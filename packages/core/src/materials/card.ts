@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { typedText } from '../calc/typed';
 import { gateLimits } from '../ambient/ambientGate';
 import { CurePoints } from '../cure/cureTime';
 import { Laminate } from '../wrap/laminate';
@@ -7,9 +8,14 @@ import { PREP_GRADES, SUBSTRATES } from './substrates';
 import { CHEMISTRIES, HAZARDS } from './hazards';
 import { APPROVALS, DAMP, MEDIA, NEARBY, PERMISSIONS, PURPOSES, SLOPES, STRAINS } from './words';
 
-const mm = () => z.number().gt(0).max(10000);
+const mm = () => z.number().min(0.001).max(10_000);
 const celsius = () => z.number().min(-60).max(400);
-const mega = () => z.number().gt(0).max(1e7);
+const micron = () => z.number().gt(0).max(5000);
+const minutes = () => z.number().gt(0).max(100_000);
+const days = () => z.number().min(0.01).max(36_500);
+/** More coats than this are no repair of this kind. */
+export const MOST_COATS = 40;
+const mega = () => z.number().min(0.001).max(1e7);
 /** 0 none, 1 poor, 2 fair, 3 good, 4 very good. */
 const rating = () => z.int().min(0).max(4);
 
@@ -48,9 +54,9 @@ export const MILESTONE_NAMES: Record<MilestoneId, string> = {
 export const PACK_UNITS = ['ml', 'm', 'piece'] as const;
 
 export const Pack = z.strictObject({
-  id: z.string().min(1),
-  label: z.string().min(1),
-  size: z.number().gt(0).max(1e7),
+  id: typedText(80, 1),
+  label: typedText(80, 1),
+  size: z.number().min(0.01).max(1e7),
   /** Width of the wrap in it, where the packs of a card differ in it, mm. */
   widthMm: z.number().gt(0).max(2000).optional(),
   price: z.number().gt(0).max(1e7),
@@ -61,21 +67,21 @@ const PrepFor = z.strictObject({
   material: z.enum(SUBSTRATES),
   lasting: z.enum(PREP_GRADES),
   stopgap: z.enum(PREP_GRADES),
-  profileUm: z.strictObject({ min: z.number().gt(0), max: z.number().gt(0) }).optional(),
+  profileUm: z.strictObject({ min: micron(), max: micron() }).optional(),
 });
 
 const MediumLimit = z.strictObject({
   medium: z.enum(MEDIA),
   maxC: celsius(),
   maxConcPct: z.number().gt(0).max(100).optional(),
-  note: z.string().optional(),
+  note: typedText(300).optional(),
 });
 
 const Service = z.strictObject({
   dryHeatC: celsius(),
   wetHeatC: celsius(),
   minC: celsius(),
-  media: z.array(MediumLimit),
+  media: z.array(MediumLimit).max(60),
   ph: z.strictObject({ min: z.number().min(0).max(14), max: z.number().min(0).max(14) }),
   sliding: rating(),
   erosion: rating(),
@@ -103,7 +109,7 @@ const Layer = z.strictObject({
   minEdgeMm: z.number().min(0).max(1000),
   maxMm: z.record(z.enum(SLOPES), mm()),
   maxTotalMm: mm(),
-  leastCoats: z.int().min(1),
+  leastCoats: z.int().min(1).max(MOST_COATS),
   volumeSolidsPct: z.number().gt(0).max(100),
 });
 
@@ -111,19 +117,19 @@ const Layer = z.strictObject({
 export const SystemCard = z.strictObject({
   role: z.literal('system'),
   code: z.string().regex(/^[A-Z]-\d{3}$/, 'one letter, a hyphen, three digits, such as R-210'),
-  version: z.int().min(1),
-  name: z.string().trim().min(1).max(60),
-  summary: z.string().max(200),
+  version: z.int().min(1).max(1e6),
+  name: typedText(60, 1),
+  summary: typedText(200),
   /** Families it repairs by itself; none where it only helps another. */
-  families: z.array(z.string()),
+  families: z.array(typedText(8, 1)).max(100),
   /** What it does beside another system: plugs a hole under a wrap, seals ports, seals a floor. */
   helps: z.array(z.enum(PURPOSES)).default([]),
   example: z.boolean(),
   mix: Mix,
   packUnit: z.enum(PACK_UNITS),
-  packs: z.array(Pack).min(1),
+  packs: z.array(Pack).min(1).max(40),
   cure: z.strictObject({
-    refMassG: z.number().gt(0),
+    refMassG: z.number().min(1).max(1e6),
     massExponent: z.number().min(0).max(1),
     milestones: z.partialRecord(MilestoneId, CurePoints),
   }),
@@ -131,14 +137,12 @@ export const SystemCard = z.strictObject({
   damp: z.enum(DAMP),
   /** What it is approved for, and the certificate that says so. */
   approvals: z
-    .array(
-      z.strictObject({ for: z.enum(APPROVALS), certificate: z.string().trim().min(1).max(80) }),
-    )
+    .array(z.strictObject({ for: z.enum(APPROVALS), certificate: typedText(80, 1) }))
     .default([]),
-  substrates: z.array(PrepFor).min(1),
+  substrates: z.array(PrepFor).min(1).max(60),
   service: Service,
   postCure: z
-    .strictObject({ tempC: celsius(), minutes: z.number().gt(0), withoutC: celsius() })
+    .strictObject({ tempC: celsius(), minutes: minutes(), withoutC: celsius() })
     .optional(),
   layer: Layer,
   /** Widths of crack it runs into and stays in, mm. */
@@ -152,8 +156,9 @@ export const SystemCard = z.strictObject({
       sealThickMm: mm(),
       expansion: z.number().gt(0).max(60),
       minutesPerPort: z
-        .array(z.strictObject({ uptoWidthMm: z.number().gt(0), minutes: z.number().gt(0) }))
-        .min(1),
+        .array(z.strictObject({ uptoWidthMm: mm(), minutes: minutes() }))
+        .min(1)
+        .max(40),
     })
     .optional(),
   /** Wrap or sheet as it comes, mm. */
@@ -170,15 +175,15 @@ export const SystemCard = z.strictObject({
     .optional(),
   /** The longest side of a damage it is meant for, mm. */
   mostMm: z.number().gt(0).max(1e6),
-  applyMlPerMin: z.number().gt(0),
+  applyMlPerMin: z.number().min(0.01).max(1e6),
   /** How thick it goes on where it is brushed or rolled as a thin film, wet, µm. */
   wetFilmUm: z.number().gt(0).max(5000).optional(),
   wastePct: z.number().min(0).max(100),
   flammable: z.boolean(),
   ventilate: z.boolean(),
   hazards: z.array(z.enum(HAZARDS)),
-  ppe: z.array(z.string()),
-  mustNotTouch: z.array(z.string()),
+  ppe: z.array(typedText(200, 1)).max(40),
+  mustNotTouch: z.array(typedText(200, 1)).max(40),
   /** Its own chemistry, and those that may not lie over it. */
   chemistry: z.enum(CHEMISTRIES).default('epoxy'),
   notUnder: z.array(z.enum(CHEMISTRIES)).default([]),
@@ -187,11 +192,11 @@ export const SystemCard = z.strictObject({
   permission: z.enum(PERMISSIONS),
   /** Fit for a stop-gap only, whatever its figures. */
   stopgapOnly: z.boolean(),
-  shelfLifeMonths: z.int().min(1),
-  storage: z.string(),
-  openedPack: z.string(),
+  shelfLifeMonths: z.int().min(1).max(600),
+  storage: typedText(400),
+  openedPack: typedText(400),
   /** Expected life in days by duty: lasting with the full prep, stop-gap with the lesser one. */
-  lifeDays: z.strictObject({ lasting: z.number().gt(0), stopgap: z.number().gt(0) }),
+  lifeDays: z.strictObject({ lasting: days(), stopgap: days() }),
 });
 export type SystemCard = z.infer<typeof SystemCard>;
 /** A card as it is written: what has a usual value may be left out. */
@@ -210,20 +215,20 @@ export const AID_NAMES: Record<AidUse, string> = {
 export const AidCard = z.strictObject({
   role: z.literal('aid'),
   code: z.string().regex(/^A-\d{3}$/, 'A, a hyphen, three digits, such as A-905'),
-  version: z.int().min(1),
-  name: z.string().trim().min(1).max(60),
-  summary: z.string().max(200),
+  version: z.int().min(1).max(1e6),
+  name: typedText(60, 1),
+  summary: typedText(200),
   use: z.enum(AID_USES),
   example: z.boolean(),
   /** Parents that it may not touch. */
   notOn: z.array(z.enum(SUBSTRATES)).default([]),
-  flashOffMinutes: z.number().min(0),
-  coverageM2L: z.number().gt(0),
-  packs: z.array(Pack).min(1),
+  flashOffMinutes: z.number().min(0).max(10_000),
+  coverageM2L: z.number().min(0.001).max(1000),
+  packs: z.array(Pack).min(1).max(40),
   flammable: z.boolean(),
   hazards: z.array(z.enum(HAZARDS)),
-  ppe: z.array(z.string()),
-  mustNotTouch: z.array(z.string()),
+  ppe: z.array(typedText(200, 1)).max(40),
+  mustNotTouch: z.array(typedText(200, 1)).max(40),
   spoils: z.array(z.enum(NEARBY)),
 });
 export type AidCard = z.infer<typeof AidCard>;

@@ -1,11 +1,13 @@
 import { z } from 'zod';
+import { typedText } from '../calc/typed';
 import { Ratio } from '../mix/ratio';
 
-const minutes = () => z.number().gt(0).max(120);
-const density = () => z.number().gt(0).max(25);
+const minutes = () => z.number().min(0.01).max(120);
+const litres = () => z.number().min(0.001).max(100);
+const density = () => z.number().min(0.01).max(25);
 /** How far the weighed parts may be off, percent; usual where a card does not say. */
 const tolerance = (usual: number) => z.number().min(0).max(50).default(usual);
-const common = { mixMinutes: minutes(), mixedSign: z.string(), tool: z.string() };
+const common = { mixMinutes: minutes(), mixedSign: typedText(300), tool: typedText(200) };
 
 export const TwoPartMix = z.strictObject({
   kind: z.literal('two-part'),
@@ -30,9 +32,9 @@ export const PowderMix = z.strictObject({
   bagKg: density().max(100),
   yieldLPerBag: z.number().gt(0).max(100),
   waterLPerBag: z.strictObject({
-    patch: z.number().gt(0),
-    base: z.number().gt(0).optional(),
-    finish: z.number().gt(0).optional(),
+    patch: litres(),
+    base: litres().optional(),
+    finish: litres().optional(),
   }),
   restMinutes: z.number().min(0).max(60),
   maxAggregatePct: z.number().min(0).max(100),

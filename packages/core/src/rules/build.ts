@@ -1,5 +1,5 @@
 import { crackMovement } from '../cracks/crackMovement';
-import { fillKind } from '../materials/card';
+import { fillKind, MOST_COATS } from '../materials/card';
 import { SLOPE_NAMES } from '../materials/words';
 import { m, mm, q } from '../message/message';
 import { crackRoute } from '../work/crack';
@@ -227,6 +227,16 @@ export const buildRules: Rule[] = [
         return no(() => m('It is {deep} deep; {most} is the most in all.', given), {
           against: { ...against, limit: maxTotalMm },
         });
+      if (coats > MOST_COATS)
+        return no(
+          () =>
+            m('{slope}, one coat holds {each}, and it is {deep}: over {most} coats.', {
+              ...given,
+              slope,
+              most: MOST_COATS,
+            }),
+          { against: { ...against, limit: perCoat * MOST_COATS } },
+        );
       if (!atLeast(shallow, minMm) && !card.sheet)
         return fitsBuilt(
           () => m('undercut to {least}', given),

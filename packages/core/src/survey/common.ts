@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Moment, typedText } from '../calc/typed';
 import { TOOLS, TOOL_NAMES, type Substrate } from '../materials/substrates';
 import {
   APPROVALS,
@@ -276,16 +277,16 @@ export const commonShape = {
   version: z.literal(1),
   asset: z.strictObject({
     id: z.uuid().nullable(),
-    tag: z.string().trim().min(1).max(24),
-    name: z.string().trim().min(1).max(80),
-    position: z.string().trim().max(80),
+    tag: typedText(24, 1),
+    name: typedText(80, 1),
+    position: typedText(80),
     costPerHour: z.number().min(0).max(1e7),
   }),
   intent: z.enum(INTENTS),
   service: z.strictObject(schemasOf(serviceFields)).default({ ...noService }),
   surface: z.strictObject(schemasOf(surfaceFields)),
   past: z.strictObject(schemasOf(pastFields)).default({ ...noPast }),
-  window: z.strictObject({ ...schemasOf(windowFields), startAt: z.iso.datetime({ offset: true }) }),
+  window: z.strictObject({ ...schemasOf(windowFields), startAt: Moment }),
   site: z.strictObject(schemasOf(areaFields)),
   readings: z.strictObject(schemasOf(readingFields)),
 };

@@ -3,7 +3,7 @@ import type { Answer, Worked } from '../calc/calc';
 import { ceil } from '../calc/number';
 import { shapeVolume, type Shape, type ShapeVolume } from '../geometry/shapeVolume';
 import type { TyreCover } from '../geometry/tyreCover';
-import type { Card, SystemCard } from '../materials/card';
+import { MOST_COATS, type Card, type SystemCard } from '../materials/card';
 import {
   gradeRank,
   prepKindOf,
@@ -180,7 +180,11 @@ export function workOf<S>(ask: WorkAsk<S>): Work<S> {
   const coats =
     wrap || card.sheet
       ? 1
-      : Math.max(card.layer.leastCoats, ceil(buildMm / card.layer.maxMm[surface.slope]));
+      : Math.max(
+          card.layer.leastCoats,
+          // One more than are built at most is refused, however many more it would take.
+          Math.min(MOST_COATS + 1, ceil(buildMm / card.layer.maxMm[surface.slope])),
+        );
   const base: RoundBase = {
     survey,
     site,

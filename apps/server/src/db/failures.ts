@@ -1,0 +1,49 @@
+import { ProblemError } from '../http/problemError';
+
+/** What the database says of a query that it did not carry out. */
+interface Failure {
+  code?: unknown;
+  cause?: unknown;
+  message?: unknown;
+}
+
+const asFailure = (error: unknown): Failure | null =>
+  typeof error === 'object' && error !== null ? error : null;
+
+/** The driver's own error, under whatever was wrapped round it. */
+function innermost(error: unknown): Failure | null {
+  let at = asFailure(error);
+  for (let depth = 0; depth < 5 && at && typeof at.code !== 'string'; depth += 1)
+    at = asFailure(at.cause) ?? (typeof at.message === 'string' ? at : null);
+  return at;
+}
+
+/** The value cannot be kept: out of range, of another form, or with a character that text cannot hold. */
+const UNKEPT = /^(22|23514)/;
+/** It could not be done now, and was not: lost or refused connection, lock or statement over its time, a tie that was cut. */
+const NOT_NOW = /^(08|53|55P03|57|40|ECONN|EPIPE|ETIMEDOUT)/;
+/** The pool says these in words only. */
+const NO_CONNECTION = /timeout exceeded when trying to connect|connection terminated/i;
+
+/**
+ * What a refused query means to whoever sent it, so that no value and no state of the database is an unexpected error.
+ * Null where it is a fault of ours.
+ */
+export function problemOfQuery(error: unknown): ProblemError | null {
+  const found = innermost(error);
+  const code = typeof found?.code === 'string' ? found.code : '';
+  if (code === '23505')
+    return new ProblemError(409, 'This id is in use', 'Make a new id, then send it again.');
+  if (code === '23503')
+    return new ProblemError(422, 'It names something that is not here', 'Load again, then send.');
+  if (UNKEPT.test(code))
+    return new ProblemError(422, 'Input out of range', 'A value is not one that can be kept.');
+  const words = typeof found?.message === 'string' ? found.message : '';
+  if (NOT_NOW.test(code) || NO_CONNECTION.test(words))
+    return new ProblemError(
+      503,
+      'The database is busy or away',
+      'Nothing was written. It is sent again by itself.',
+    );
+  return null;
+}

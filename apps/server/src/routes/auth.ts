@@ -1,0 +1,55 @@
+import { createRoute, OpenAPIHono } from '@hono/zod-openapi';
+import { SignIn, SignedIn } from '@kelmot/contract';
+import type { Context } from 'hono';
+import { CLIENT_ADDRESS, type Auth } from '../auth';
+import type { AppEnv } from '../http/env';
+import { json } from '../http/openapi';
+import { ProblemError } from '../http/problem';
+import { throwing } from '../http/throwing';
+
+const signInRoute = createRoute({
+  method: 'post',
+  path: '/auth/sign-in/username',
+  request: { body: { required: true, content: { 'application/json': { schema: SignIn } } } },
+  responses: json(200, 'Signed in: the session is a cookie that no script can read', SignedIn),
+});
+const signOutRoute = createRoute({
+  method: 'post',
+  path: '/auth/sign-out',
+  responses: json(200, 'Signed out: the session has ended', SignedIn),
+});
+
+/** What the auth library refuses with, in our words: never whether it was the name or the password. */
+const REFUSED: Record<number, string> = {
+  401: 'Name or password is wrong',
+  403: 'Name or password is wrong',
+  429: 'Too many tries; wait a minute',
+};
+
+/** Hands a request to the auth library and keeps of its answer the cookies alone: no token is given to scripts. */
+async function ask(auth: Auth, c: Context<AppEnv>, body: object) {
+  const headers = new Headers(c.req.raw.headers);
+  headers.delete('content-length');
+  headers.set(CLIENT_ADDRESS, c.env?.incoming?.socket.remoteAddress ?? '127.0.0.1');
+  const asked = new Request(c.req.url, { method: 'POST', headers, body: JSON.stringify(body) });
+  const answer = await auth.handler(asked);
+  if (answer.status >= 500) throw new ProblemError(503, 'Signing in does not work now');
+  if (!answer.ok) {
+    const status = answer.status === 429 ? 429 : 401;
+    throw new ProblemError(status, REFUSED[answer.status] ?? 'Name or password is wrong');
+  }
+  for (const cookie of answer.headers.getSetCookie())
+    c.header('set-cookie', cookie, { append: true });
+}
+
+/** The two doors of the auth library that are used; every other one is closed. */
+export const authRoutes = (auth: Auth) =>
+  new OpenAPIHono<AppEnv>({ defaultHook: throwing })
+    .openapi(signInRoute, async (c) => {
+      await ask(auth, c, c.req.valid('json'));
+      return c.json({ ok: true as const }, 200);
+    })
+    .openapi(signOutRoute, async (c) => {
+      await ask(auth, c, {});
+      return c.json({ ok: true as const }, 200);
+    });
