@@ -25,10 +25,21 @@ export class Person {
 
   constructor(private readonly fetch: (r: Request) => Response | Promise<Response>) {}
 
-  async request<T = Json>(
+  request<T = Json>(
     method: string,
     path: string,
     body?: unknown,
+    headers?: Record<string, string>,
+  ): Promise<Answer<T>> {
+    const text = body === undefined ? undefined : JSON.stringify(body);
+    return this.raw<T>(method, path, text, headers);
+  }
+
+  /** A request with the very text that is given, said to be JSON. */
+  async raw<T = Json>(
+    method: string,
+    path: string,
+    body?: string,
     headers: Record<string, string> = {},
   ): Promise<Answer<T>> {
     const response = await this.fetch(
@@ -41,7 +52,7 @@ export class Person {
           ...(body === undefined ? {} : { 'content-type': 'application/json' }),
           ...headers,
         },
-        body: body === undefined ? undefined : JSON.stringify(body),
+        body,
       }),
     );
     const set = response.headers.getSetCookie().map((c) => c.split(';')[0]);

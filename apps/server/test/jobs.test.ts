@@ -116,7 +116,9 @@ test('a picture is kept with its step and read back; a reading cannot stand for 
   assert.equal(got.headers.get('content-type'), 'image/jpeg');
   assert.match(got.body, /as good as any/);
   const page = Buffer.from('<script>alert(1)</script>').toString('base64');
-  const scripted = await ida.send<Problem>({ ...photo, id: uuidv7(), data: page });
+  const scripted = await ida.send<Problem>(
+    command(id, { type: 'photo.add', at: ago(298), stepId, mime: 'image/jpeg', data: page }),
+  );
   assert.equal(scripted.status, 422);
   assert.match(scripted.body.issues?.[0]?.message ?? '', /no picture of this kind/);
   assert.equal((await ida.get(`/api/photos/${uuidv7()}`)).status, 404);

@@ -1,7 +1,7 @@
 import type { Command, ReadingValues } from '@kelmot/contract';
 import type { Hold, Plan } from '@kelmot/core';
 /** A stand-in for a picture: a grey square, so that the demo’s photo holds have something to point at. */
-const demoPhoto = {
+export const demoPhoto = {
   mime: 'image/png',
   data: 'iVBORw0KGgoAAAANSUhEUgAAAAgAAAAICAAAAADhZOFXAAAAE0lEQVR4nGOYtgoCGaD0NAayRACgkygB62CRfwAAAABJRU5ErkJggg==',
 } as const;

@@ -26,9 +26,10 @@ export const typedLines = (most: number, least = 0) =>
 
 const FROM = Date.UTC(2000, 0, 1);
 const TO = Date.UTC(2100, 0, 1);
+/** What is no moment at all is said by its form already. */
 const inTime = (text: string): boolean => {
   const ms = Date.parse(text);
-  return ms >= FROM && ms < TO;
+  return Number.isNaN(ms) || (ms >= FROM && ms < TO);
 };
 const WHEN = 'must lie between the years 2000 and 2100';
 
