@@ -2,6 +2,6 @@ import { defineConfig } from 'drizzle-kit';
 
 export default defineConfig({
   dialect: 'postgresql',
-  schema: ['./src/db/people.ts', './src/db/plant.ts', './src/db/repairs.ts', './src/db/shelf.ts'],
+  schema: ['audit', 'people', 'plant', 'repairs', 'shelf'].map((name) => `./src/db/${name}.ts`),
   out: './drizzle',
 });

@@ -97,7 +97,7 @@ export class Walk {
 
   private async send(at: number, draft: Draft<Command>): Promise<void> {
     const command = { ...draft, id: uuidv7(), repairId: this.repairId, at: iso(at) } as Command;
-    await runCommand(this.db, this.me, command, simulatedWeather);
+    await runCommand(this.db, this.me, command, { weather: simulatedWeather });
   }
 
   private async view() {

@@ -84,7 +84,7 @@ export function makeApp({ db, auth, log, webRoot, demoUsers, weather }: AppDeps)
     }),
   );
   api.use(sameOrigin);
-  api.route('/', authRoutes(auth));
+  api.route('/', authRoutes(auth, db));
   api.route('/', demoRoutes(demoUsers));
   api.doc31('/openapi.json', {
     openapi: '3.1.0',

@@ -5,17 +5,8 @@ import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import { Client } from 'pg';
 import type { Db, Tx } from './client';
 import { cards } from './plant';
-import {
-  audit,
-  checks,
-  commands,
-  mixes,
-  mixMarks,
-  photos,
-  plans,
-  readings,
-  signoffs,
-} from './repairs';
+import { audit } from './audit';
+import { checks, commands, mixes, mixMarks, photos, plans, readings, signoffs } from './repairs';
 import * as schema from './schema';
 import { stockMoves } from './shelf';
 

@@ -2,7 +2,6 @@ import type { ReadingValues } from '@kelmot/contract';
 import type { Message, Plan, PlanGist, Survey } from '@kelmot/core';
 import { sql } from 'drizzle-orm';
 import {
-  bigserial,
   boolean,
   check,
   date,
@@ -240,19 +239,4 @@ export const commands = pgTable(
     receivedAt: moment('received_at').notNull().defaultNow(),
   },
   (t) => [index('commands_repair').on(t.repairId)],
-);
-
-/** Append-only: a trigger in the migrations refuses updates and deletes. */
-export const audit = pgTable(
-  'audit',
-  {
-    id: bigserial('id', { mode: 'number' }).primaryKey(),
-    at: moment('at').notNull().defaultNow(),
-    by: by(),
-    repairId: uuid('repair_id').notNull(),
-    commandId: uuid('command_id').notNull(),
-    type: text('type').notNull(),
-    body: jsonb('body').notNull(),
-  },
-  (t) => [index('audit_repair').on(t.repairId, t.id)],
 );

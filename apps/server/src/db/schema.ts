@@ -1,3 +1,4 @@
+export * from './audit';
 export * from './people';
 export * from './plant';
 export * from './repairs';

@@ -1,11 +1,16 @@
 import { createRoute, OpenAPIHono } from '@hono/zod-openapi';
 import { SignIn, SignedIn } from '@kelmot/contract';
 import type { Context } from 'hono';
+import { eq } from 'drizzle-orm';
 import { CLIENT_ADDRESS, type Auth } from '../auth';
+import type { Db } from '../db/client';
+import { users } from '../db/people';
+import { addressOf } from '../http/address';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import { ProblemError } from '../http/problem';
 import { throwing } from '../http/throwing';
+import { note, notingRefusal } from '../services/noting';
 
 const signInRoute = createRoute({
   method: 'post',
@@ -30,7 +35,7 @@ const REFUSED: Record<number, string> = {
 async function ask(auth: Auth, c: Context<AppEnv>, body: object) {
   const headers = new Headers(c.req.raw.headers);
   headers.delete('content-length');
-  headers.set(CLIENT_ADDRESS, c.env?.incoming?.socket.remoteAddress ?? '127.0.0.1');
+  headers.set(CLIENT_ADDRESS, addressOf(c));
   const asked = new Request(c.req.url, { method: 'POST', headers, body: JSON.stringify(body) });
   const answer = await auth.handler(asked);
   if (answer.status >= 500) throw new ProblemError(503, 'Signing in does not work now');
@@ -42,11 +47,21 @@ async function ask(auth: Auth, c: Context<AppEnv>, body: object) {
     c.header('set-cookie', cookie, { append: true });
 }
 
-/** The two doors of the auth library that are used; every other one is closed. */
-export const authRoutes = (auth: Auth) =>
+/** The two doors of the auth library that are used; every other one is closed. Each sign-in is noted, by whom and from where. */
+export const authRoutes = (auth: Auth, db: Db) =>
   new OpenAPIHono<AppEnv>({ defaultHook: throwing })
     .openapi(signInRoute, async (c) => {
-      await ask(auth, c, c.req.valid('json'));
+      const { username } = c.req.valid('json');
+      const address = addressOf(c);
+      const body = { type: 'sign-in', username };
+      await notingRefusal(db, { by: null, address }, { body }, () =>
+        ask(auth, c, c.req.valid('json')),
+      );
+      const [user] = await db
+        .select({ id: users.id })
+        .from(users)
+        .where(eq(users.username, username.toLowerCase()));
+      await note(db, { by: user?.id ?? null, address }, { type: 'sign-in', body: { username } });
       return c.json({ ok: true as const }, 200);
     })
     .openapi(signOutRoute, async (c) => {

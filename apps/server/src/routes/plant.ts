@@ -5,6 +5,7 @@ import { asc } from 'drizzle-orm';
 import type { Db } from '../db/client';
 import { readCards } from '../db/cardQueries';
 import { assets, sites } from '../db/plant';
+import { addressOf } from '../http/address';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import { throwing } from '../http/throwing';
@@ -57,5 +58,5 @@ export const plantRoutes = (db: Db) =>
     })
     .openapi(cardsRoute, async (c) => c.json(await readCards(db), 200))
     .openapi(importRoute, async (c) =>
-      c.json(await importCards(db, c.get('me'), c.req.valid('json')), 200),
+      c.json(await importCards(db, c.get('me'), c.req.valid('json'), addressOf(c)), 200),
     );

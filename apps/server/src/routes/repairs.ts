@@ -4,6 +4,7 @@ import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import type { Db } from '../db/client';
 import { sites } from '../db/plant';
 import { listRepairs, placeOf, readRepair } from '../db/repairQueries';
+import { addressOf } from '../http/address';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import { throwing } from '../http/throwing';
@@ -73,5 +74,8 @@ export const repairRoutes = (db: Db, weather: WeatherService) =>
       c.json(await leftoverOffers(db, c.req.valid('param').id), 200),
     )
     .openapi(commandRoute, async (c) =>
-      c.json(await runCommand(db, c.get('me'), c.req.valid('json'), weather), 200),
+      c.json(
+        await runCommand(db, c.get('me'), c.req.valid('json'), { weather, address: addressOf(c) }),
+        200,
+      ),
     );

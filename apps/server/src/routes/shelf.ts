@@ -5,6 +5,7 @@ import { eq } from 'drizzle-orm';
 import type { Db } from '../db/client';
 import { photos } from '../db/repairs';
 import { readShelf } from '../db/shelfQueries';
+import { addressOf } from '../http/address';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import { throwing } from '../http/throwing';
@@ -52,7 +53,7 @@ export const shelfRoutes = (db: Db, weather: WeatherService) =>
   new OpenAPIHono<AppEnv>({ defaultHook: throwing })
     .openapi(shelfRoute, async (c) => c.json(await readShelf(db), 200))
     .openapi(moveRoute, async (c) =>
-      c.json(await moveStock(db, c.get('me'), c.req.valid('json')), 200),
+      c.json(await moveStock(db, c.get('me'), c.req.valid('json'), addressOf(c)), 200),
     )
     .openapi(forecastRoute, async (c) =>
       c.json({ source: weather.source, hours: await weather.hours(Date.now()) }, 200),

@@ -5,6 +5,7 @@ import { desc, inArray } from 'drizzle-orm';
 import type { Db } from '../db/client';
 import { cards } from '../db/plant';
 import { ProblemError } from '../http/problem';
+import { note, notingRefusal, type Doer } from './noting';
 import { oneAtATime } from './once';
 
 const without = ({ version: _version, ...rest }: Card) => rest;
@@ -14,7 +15,18 @@ const without = ({ version: _version, ...rest }: Card) => rest;
  * made with; one that says nothing new is left. A card edited from an older version than the newest is refused whole,
  * with its code: somebody else changed it meanwhile. All or nothing.
  */
-export async function importCards(db: Db, me: Me, file: CardFile): Promise<CardOutcome[]> {
+export function importCards(
+  db: Db,
+  me: Me,
+  file: CardFile,
+  address: string | null,
+): Promise<CardOutcome[]> {
+  const doer = { by: me.id, address };
+  const body = { type: 'cards.import', codes: file.cards.map((c) => c.code) };
+  return notingRefusal(db, doer, { body }, () => imported(db, me, file, doer));
+}
+
+async function imported(db: Db, me: Me, file: CardFile, doer: Doer): Promise<CardOutcome[]> {
   if (me.role !== 'planner')
     throw new ProblemError(403, 'Only a planner changes cards', 'Ask a planner to import them.');
   const codes = file.cards.map((c) => c.code);
@@ -55,6 +67,7 @@ export async function importCards(db: Db, me: Me, file: CardFile): Promise<CardO
         throw new ProblemError(409, `${card.code} was changed meanwhile`, 'Send it again.');
       outcomes.push({ code: card.code, version, outcome: newest ? 'new-version' : 'added' });
     }
+    await note(tx, doer, { type: 'cards.import', body: outcomes });
     return outcomes;
   });
 }

@@ -2,11 +2,12 @@ import type { Ack, Command, Me } from '@kelmot/contract';
 import { MINUTE } from '@kelmot/core';
 import { eq } from 'drizzle-orm';
 import type { Db, Tx } from '../db/client';
-import { audit, commands, repairs } from '../db/repairs';
+import { commands, repairs } from '../db/repairs';
 import { notFound, ProblemError } from '../http/problem';
 import { digestOf, isAgain, oneAtATime } from './once';
 import type { Doing } from './doing';
 import { handlers } from './handlers';
+import { note, notingRefusal, told } from './noting';
 import { noWeather, type WeatherService } from './weather';
 
 /** How far ahead of the server a device's clock may run before its moments are refused. */
@@ -36,12 +37,6 @@ async function perform(tx: Tx, me: Me, command: Command, weather: WeatherService
   return handle({ tx, me, command, repair, weather });
 }
 
-/** A command as the audit keeps it: a picture by its size, since the picture itself is kept once. */
-const audited = (command: Command): object =>
-  command.type === 'photo.add'
-    ? { ...command, data: `${command.data.length} characters` }
-    : command;
-
 /**
  * Carries out one command: all or nothing, once. A command id that took effect before answers as it did then.
  * Throws ProblemError for what the sender must mend, ConflictError for a stale version.
@@ -50,24 +45,33 @@ export function runCommand(
   db: Db | Tx,
   me: Me,
   command: Command,
-  weather: WeatherService = noWeather,
+  {
+    weather = noWeather,
+    address = null,
+  }: { weather?: WeatherService; address?: string | null } = {},
 ): Promise<Ack> {
-  if (me.role === 'viewer')
-    throw new ProblemError(403, 'Viewers cannot change repairs', 'Ask a technician or a planner.');
-  refuseFuture(command.at);
-  return db.transaction(async (tx) => {
-    await oneAtATime(tx, command.id);
-    const [before] = await tx.select().from(commands).where(eq(commands.id, command.id));
-    if (before && isAgain(before, me, command))
-      return { commandId: before.id, repairId: before.repairId, version: before.version };
-    const version = await perform(tx, me, command, weather);
-    const { id, repairId, type, at } = command;
-    await tx
-      .insert(commands)
-      .values({ id, type, repairId, by: me.id, version, at, digest: digestOf(command) });
-    await tx
-      .insert(audit)
-      .values({ by: me.id, repairId, commandId: id, type, body: audited(command) });
-    return { commandId: id, repairId, version };
+  const { id, repairId, type, at } = command;
+  const doer = { by: me.id, address };
+  const line = { repairId, commandId: id, body: { type } };
+  return notingRefusal(db, doer, line, async () => {
+    if (me.role === 'viewer')
+      throw new ProblemError(
+        403,
+        'Viewers cannot change repairs',
+        'Ask a technician or a planner.',
+      );
+    refuseFuture(at);
+    return db.transaction(async (tx) => {
+      await oneAtATime(tx, id);
+      const [before] = await tx.select().from(commands).where(eq(commands.id, id));
+      if (before && isAgain(before, me, command))
+        return { commandId: id, repairId: before.repairId, version: before.version };
+      const version = await perform(tx, me, command, weather);
+      await tx
+        .insert(commands)
+        .values({ id, type, repairId, by: me.id, version, at, digest: digestOf(command) });
+      await note(tx, doer, { repairId, commandId: id, type, body: told(command) });
+      return { commandId: id, repairId, version };
+    });
   });
 }

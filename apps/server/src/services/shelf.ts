@@ -7,13 +7,26 @@ import { lots, stockMoves } from '../db/shelf';
 import { readShelf } from '../db/shelfQueries';
 import { notFound, ProblemError } from '../http/problem';
 import { uuidv7 } from '../ids';
+import { note, notingRefusal, type Doer } from './noting';
 import { digestOf, isAgain, oneAtATime } from './once';
 
 const wrong = (path: string, message: string) =>
   new ProblemError(422, 'Input out of range', undefined, [{ path, message }]);
 
 /** Writes one move into the ledger and answers with the shelf. Never takes more than is there. */
-export async function moveStock(db: Db, me: Me, move: StockMove): Promise<ShelfLot[]> {
+export async function moveStock(
+  db: Db,
+  me: Me,
+  move: StockMove,
+  address: string | null,
+): Promise<ShelfLot[]> {
+  const doer = { by: me.id, address };
+  const line = { body: { type: 'stock.move', move } };
+  await notingRefusal(db, doer, line, () => moved(db, me, move, doer));
+  return readShelf(db);
+}
+
+async function moved(db: Db, me: Me, move: StockMove, doer: Doer): Promise<void> {
   if (me.role === 'viewer')
     throw new ProblemError(
       403,
@@ -63,6 +76,6 @@ export async function moveStock(db: Db, me: Me, move: StockMove): Promise<ShelfL
       by: me.id,
       digest: digestOf(move),
     });
+    await note(tx, doer, { type: 'stock.move', body: move, repairId: repairId ?? undefined });
   });
-  return readShelf(db);
 }
