@@ -263,6 +263,27 @@ test('nobody accepts what is not cured, and doing it again keeps both records', 
   assert.ok(Number(kept.rows[0]?.n) > 0, 'the old record stays');
 });
 
+test('a moment before the repair, or a batch that ends before it began, is a wrong clock', async () => {
+  const id = await planned(6);
+  const tick = {
+    type: 'check.set',
+    stepId: 'isolate',
+    batchNo: null,
+    done: true,
+    note: '',
+  } as const;
+  const early = await ida.send<Problem>(command(id, { ...tick, at: ago(7) }));
+  assert.deepEqual([early.status, early.body.issues?.[0]?.path], [422, 'at']);
+  assert.equal((await ida.repair(id)).checks.length, 0);
+  // As much as two clocks may differ by is not looked at.
+  assert.equal((await ida.send(command(id, { ...tick, at: ago(6.1) }))).status, 200);
+  await work(ida, id, Date.now() - 5.9 * HOUR, (act) => act.kind === 'placed');
+  const mixId = (await ida.repair(id)).mixes[0]?.id ?? '';
+  const placed = await ida.send<Problem>(command(id, { type: 'mix.placed', mixId, at: ago(5.9) }));
+  assert.deepEqual([placed.status, placed.body.title], [422, 'This batch was not mixed yet']);
+  assert.equal((await ida.repair(id)).mixes[0]?.placedAt, null);
+});
+
 test('a station is not passed while something before it is open; going back is free', async () => {
   const id = await planned(3);
   const ahead = await ida.send<Problem>(

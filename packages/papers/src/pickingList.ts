@@ -33,10 +33,13 @@ function rowsOf(supply: Supply, plan: Plan, units: UnitSystem): Record<string, s
   }));
 }
 
+/** What a spreadsheet would run, behind blanks and over several lines as well, narrow or wide. */
+const FORMULA = /^\s*[=+\-@\uff1d\uff0b\uff0d\uff20]|^[\t\r\n]/;
+
 /** What to draw and what to buy, as CSV (RFC 4180); nothing in it is run as a formula by a spreadsheet. */
 export function pickingList(plan: Plan, units: UnitSystem): string {
   return Papa.unparse(
     plan.supplies.flatMap((s) => rowsOf(s, plan, units)),
-    { newline: '\r\n', escapeFormulae: true },
+    { newline: '\r\n', escapeFormulae: FORMULA },
   );
 }

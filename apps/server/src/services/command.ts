@@ -5,7 +5,7 @@ import type { Db, Tx } from '../db/client';
 import { commands, repairs } from '../db/repairs';
 import { notFound, ProblemError } from '../http/problem';
 import { digestOf, isAgain, oneAtATime } from './once';
-import type { Doing } from './doing';
+import type { Doing, Repair } from './doing';
 import { handlers } from './handlers';
 import { note, notingRefusal, told } from './noting';
 import { noWeather, type WeatherService } from './weather';
@@ -23,6 +23,17 @@ function refuseFuture(at: string): void {
   );
 }
 
+/** A record from before its repair was there is a wrong clock: records entered later carry the moment they are of. */
+function refuseBefore(at: string, repair: Repair): void {
+  if (Date.parse(at) >= Date.parse(repair.createdAt) - CLOCK_SLACK_MS) return;
+  throw new ProblemError(
+    422,
+    `${repair.tag} was not there yet`,
+    'The clock of this device runs behind. Set it, then send again.',
+    [{ path: 'at', message: 'must not be before the repair; set the clock of this device' }],
+  );
+}
+
 async function perform(tx: Tx, me: Me, command: Command, weather: WeatherService): Promise<number> {
   if (command.type === 'repair.create') return handlers['repair.create']({ tx, me, command });
   const [repair] = await tx
@@ -33,6 +44,7 @@ async function perform(tx: Tx, me: Me, command: Command, weather: WeatherService
   if (!repair) throw notFound('repair');
   if (repair.status !== 'open')
     throw new ProblemError(409, `${repair.tag} is closed`, 'Start a new repair, or ask a planner.');
+  refuseBefore(command.at, repair);
   const handle = handlers[command.type] as (doing: Doing) => Promise<number>;
   return handle({ tx, me, command, repair, weather });
 }

@@ -193,11 +193,15 @@ export async function markMix(
   const { id, mixId, at } = command;
   // The repair is locked: nobody else ends the batch in between.
   const [running] = await tx
-    .select({ ended: mixMarks.id })
+    .select({ ended: mixMarks.id, startedAt: mixes.startedAt })
     .from(mixes)
     .leftJoin(mixMarks, eq(mixMarks.mixId, mixes.id))
     .where(and(eq(mixes.id, mixId), eq(mixes.repairId, repair.id)));
   if (!running || running.ended) throw notFound('running batch');
+  if (Date.parse(at) < Date.parse(running.startedAt))
+    throw new ProblemError(422, 'This batch was not mixed yet', undefined, [
+      { path: 'at', message: 'must not be before the parts met; set the clock of this device' },
+    ]);
   await tx.insert(mixMarks).values({ id, mixId, end, at, by: me.id });
   return touch(tx, repair, command.at);
 }
