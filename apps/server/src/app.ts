@@ -27,6 +27,10 @@ export interface AppDeps {
   webRoot: string;
   demoUsers: DemoUser[];
   weather: WeatherService;
+  /** How browsers reach it, where it is not asked for by its own address. */
+  publicUrl?: string;
+  /** Proxies of ours in front of it. */
+  proxies?: number;
 }
 
 /** Readiness answers in this, whatever the database does, ms. */
@@ -36,11 +40,15 @@ const LARGEST_BODY = 512 * 1024;
 const HASHED = /[.-][0-9a-f]{32}\./;
 
 /** Kelmot's whole HTTP face: API under /api, everything else the web client. */
-export function makeApp({ db, auth, log, webRoot, demoUsers, weather }: AppDeps) {
+export function makeApp(deps: AppDeps) {
+  const { db, auth, log, webRoot, demoUsers, weather, publicUrl, proxies = 0 } = deps;
+  const host = publicUrl === undefined ? undefined : new URL(publicUrl).host;
   const app = new OpenAPIHono<AppEnv>();
   app.onError(onError);
   app.use(requestId());
   app.use(async (c, next) => {
+    c.set('proxies', proxies);
+    c.set('host', host);
     c.set('log', log.child({ requestId: c.get('requestId') }));
     const begun = performance.now();
     await next();
@@ -52,7 +60,9 @@ export function makeApp({ db, auth, log, webRoot, demoUsers, weather }: AppDeps)
   });
   app.use(
     secureHeaders({
-      strictTransportSecurity: false,
+      strictTransportSecurity: publicUrl?.startsWith('https:')
+        ? 'max-age=15552000; includeSubDomains'
+        : false,
       contentSecurityPolicy: {
         defaultSrc: ["'self'"],
         scriptSrc: ["'self'", "'wasm-unsafe-eval'"],

@@ -12,15 +12,18 @@ export interface AuthOptions {
   secret: string;
   /** Sign-ins allowed from one address in a minute. */
   signInsPerMinute: number;
+  /** How browsers reach it; with https its cookies go over TLS alone. */
+  publicUrl?: string;
 }
 
 /** Sign-in by user name: sessions in the database, argon2id, rate limit, no self sign-up. */
-export function makeAuth(db: Db, { secret, signInsPerMinute }: AuthOptions) {
+export function makeAuth(db: Db, { secret, signInsPerMinute, publicUrl }: AuthOptions) {
   return betterAuth({
     appName: 'kelmot',
     secret,
     basePath: '/api/auth',
-    trustedOrigins: (request) => (request ? [new URL(request.url).origin] : []),
+    trustedOrigins: (request) =>
+      publicUrl ? [new URL(publicUrl).origin] : request ? [new URL(request.url).origin] : [],
     database: drizzleAdapter(db, { provider: 'pg', schema, usePlural: true }),
     telemetry: { enabled: false },
     logger: { level: 'error' },
@@ -43,6 +46,7 @@ export function makeAuth(db: Db, { secret, signInsPerMinute }: AuthOptions) {
     },
     advanced: {
       cookiePrefix: 'kelmot',
+      useSecureCookies: publicUrl?.startsWith('https:') ?? false,
       defaultCookieAttributes: { sameSite: 'lax', httpOnly: true },
       ipAddress: { ipAddressHeaders: [CLIENT_ADDRESS] },
     },

@@ -8,6 +8,10 @@ const Env = z.object({
   HOST: z.string().default('127.0.0.1'),
   AUTH_SECRET: z.string().min(16),
   WEB_ROOT: z.string(),
+  /** How browsers reach it, where that is not this address: with https, cookies are secure and TLS is asked for. */
+  PUBLIC_URL: z.url({ protocol: /^https?$/ }).optional(),
+  /** Proxies in front, each adding the address that it was called from. */
+  TRUSTED_PROXIES: z.coerce.number().int().min(0).max(5).default(0),
   SIGN_INS_PER_MINUTE: z.coerce.number().int().min(1).default(20),
   LOG_LEVEL: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('info'),
 });

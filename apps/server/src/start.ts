@@ -32,8 +32,18 @@ export async function startServer({
   const auth = makeAuth(database.db, {
     secret: env.AUTH_SECRET,
     signInsPerMinute: env.SIGN_INS_PER_MINUTE,
+    publicUrl: env.PUBLIC_URL,
   });
-  const app = makeApp({ db: database.db, auth, log, webRoot: env.WEB_ROOT, demoUsers, weather });
+  const app = makeApp({
+    db: database.db,
+    auth,
+    log,
+    webRoot: env.WEB_ROOT,
+    demoUsers,
+    weather,
+    publicUrl: env.PUBLIC_URL,
+    proxies: env.TRUSTED_PROXIES,
+  });
   const server = serve({ fetch: app.fetch, port: env.PORT, hostname: env.HOST }, ({ port }) => {
     log.info({ port }, 'listening');
     process.stdout.write(`KELMOT_URL http://${env.HOST}:${port}\n`);

@@ -53,7 +53,7 @@ test('a wrong password is refused, a viewer may look and not write, signing out 
 });
 
 test('sign-in is limited by address', async () => {
-  const strict = await openWorld(3);
+  const strict = await openWorld({ signInsPerMinute: 3 });
   const statuses: number[] = [];
   for (let i = 0; i < 6; i++) {
     statuses.push(

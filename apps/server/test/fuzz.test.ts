@@ -14,7 +14,7 @@ let tomas: Person;
 let stranger: Person;
 
 before(async () => {
-  world = await openWorld(100_000);
+  world = await openWorld({ signInsPerMinute: 100_000 });
   tomas = await world.person().signIn('tomas');
   stranger = world.person();
 });

@@ -96,12 +96,27 @@ export interface World {
   close: () => Promise<void>;
 }
 
+/** How a world is reached; by itself, and as often as anybody likes, where nothing is said. */
+interface Reached {
+  signInsPerMinute?: number;
+  publicUrl?: string;
+  proxies?: number;
+}
+
 /** A database of its own in the test cluster, migrated and seeded, with the application over it. */
-export async function openWorld(signInsPerMinute = 1000): Promise<World> {
+export async function openWorld({
+  signInsPerMinute = 1000,
+  publicUrl,
+  proxies,
+}: Reached = {}): Promise<World> {
   const urls = await emptyDatabase('test');
   await prepareDatabase({ ...urls, seed: async (tx) => void (await seedDemo(tx, Date.now())) });
   const database = openDatabase(urls.appUrl);
-  const auth = makeAuth(database.db, { secret: 'a secret of the tests alone', signInsPerMinute });
+  const auth = makeAuth(database.db, {
+    secret: 'a secret of the tests alone',
+    signInsPerMinute,
+    publicUrl,
+  });
   const app = makeApp({
     db: database.db,
     auth,
@@ -109,6 +124,8 @@ export async function openWorld(signInsPerMinute = 1000): Promise<World> {
     webRoot: '.',
     demoUsers,
     weather: simulatedWeather,
+    publicUrl,
+    proxies,
   });
   return {
     database,

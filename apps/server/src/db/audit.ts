@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import { bigint, bigserial, index, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
 import { moment } from './columns';
 import { users } from './people';
@@ -23,5 +24,11 @@ export const audit = pgTable(
     body: jsonb('body').notNull(),
     hash: text('hash').notNull().default(''),
   },
-  (t) => [index('audit_repair').on(t.repairId, t.id)],
+  (t) => [
+    index('audit_repair').on(t.repairId, t.id),
+    // Sign-ins that were refused lately, by name.
+    index('audit_refused_name')
+      .on(sql`(${t.body}->>'username')`, t.at)
+      .where(sql`${t.type} = 'refused'`),
+  ],
 );

@@ -5,5 +5,5 @@ import type { Logger } from 'pino';
 /** What every handler finds in its context. */
 export interface AppEnv {
   Bindings: HttpBindings;
-  Variables: { requestId: string; log: Logger; me: Me };
+  Variables: { requestId: string; log: Logger; me: Me; proxies: number; host: string | undefined };
 }

@@ -20,7 +20,7 @@ export const sameOrigin = createMiddleware<AppEnv>(async (c, next) => {
     const origin = c.req.header('origin');
     // A page without an origin says "null", which is no address and no page of ours.
     const from = origin === undefined ? null : URL.canParse(origin) ? new URL(origin).host : '';
-    if (from !== null && from !== c.req.header('host')) {
+    if (from !== null && from !== (c.get('host') ?? c.req.header('host'))) {
       throw new ProblemError(403, 'This write came from another site');
     }
     const type = c.req.header('content-type') ?? '';

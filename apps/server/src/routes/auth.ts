@@ -10,7 +10,7 @@ import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import { ProblemError } from '../http/problem';
 import { throwing } from '../http/throwing';
-import { note, notingRefusal } from '../services/noting';
+import { note, notingRefusal, refusedLately } from '../services/noting';
 
 const signInRoute = createRoute({
   method: 'post',
@@ -30,6 +30,9 @@ const REFUSED: Record<number, string> = {
   403: 'Name or password is wrong',
   429: 'Too many tries; wait a minute',
 };
+
+/** So many sign-ins under one name may be refused in a minute, from however many addresses they come. */
+const TRIES_OF_A_NAME = 10;
 
 /** Hands a request to the auth library and keeps of its answer the cookies alone: no token is given to scripts. */
 async function ask(auth: Auth, c: Context<AppEnv>, body: object) {
@@ -51,16 +54,19 @@ async function ask(auth: Auth, c: Context<AppEnv>, body: object) {
 export const authRoutes = (auth: Auth, db: Db) =>
   new OpenAPIHono<AppEnv>({ defaultHook: throwing })
     .openapi(signInRoute, async (c) => {
-      const { username } = c.req.valid('json');
+      const { password, username: typed } = c.req.valid('json');
+      const username = typed.toLowerCase();
+      if ((await refusedLately(db, username)) >= TRIES_OF_A_NAME)
+        throw new ProblemError(429, 'Too many tries; wait a minute');
       const address = addressOf(c);
       const body = { type: 'sign-in', username };
       await notingRefusal(db, { by: null, address }, { body }, () =>
-        ask(auth, c, c.req.valid('json')),
+        ask(auth, c, { username, password }),
       );
       const [user] = await db
         .select({ id: users.id })
         .from(users)
-        .where(eq(users.username, username.toLowerCase()));
+        .where(eq(users.username, username));
       await note(db, { by: user?.id ?? null, address }, { type: 'sign-in', body: { username } });
       return c.json({ ok: true as const }, 200);
     })

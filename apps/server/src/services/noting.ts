@@ -1,4 +1,5 @@
 import type { Command } from '@kelmot/contract';
+import { and, count, eq, gt, sql } from 'drizzle-orm';
 import type { Db, Tx } from '../db/client';
 import { audit } from '../db/audit';
 import { ProblemError } from '../http/problem';
@@ -40,10 +41,26 @@ export async function notingRefusal<T>(
   try {
     return await work();
   } catch (error) {
-    if (error instanceof ProblemError && error.status < 500) {
+    // Too often is no rule of the work, and a line for each try would fill the audit.
+    if (error instanceof ProblemError && error.status < 500 && error.status !== 429) {
       const { title, detail } = error;
       await note(db, doer, { ...line, type: 'refused', body: { title, detail, ...line.body } });
     }
     throw error;
   }
+}
+
+/** How many sign-ins under a name were refused in the last minute, wherever they came from. */
+export async function refusedLately(db: Db, username: string): Promise<number> {
+  const [found] = await db
+    .select({ n: count() })
+    .from(audit)
+    .where(
+      and(
+        eq(audit.type, 'refused'),
+        eq(sql`${audit.body}->>'username'`, username),
+        gt(audit.at, sql`now() - interval '1 minute'`),
+      ),
+    );
+  return found?.n ?? 0;
 }

@@ -1,0 +1,1 @@
+CREATE INDEX "audit_refused_name" ON "audit" USING btree (("body"->>'username'),"at") WHERE "audit"."type" = 'refused';
