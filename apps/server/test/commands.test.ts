@@ -263,6 +263,23 @@ test('nobody accepts what is not cured, and doing it again keeps both records', 
   assert.ok(Number(kept.rows[0]?.n) > 0, 'the old record stays');
 });
 
+test('who signs has seen what is signed: one that was changed meanwhile is refused with what it is now', async () => {
+  const id = await planned(60);
+  await work(ida, id, Date.now() - 59 * HOUR);
+  const seen = (await ida.repair(id)).version;
+  const tomas = await world.person().signIn('tomas');
+  const moved = { type: 'station.move', expect: seen, station: 'cure' } as const;
+  assert.equal((await tomas.send(command(id, moved))).status, 200);
+  const sign = (expect: number) =>
+    ida.send<Problem & { current?: { version: number } }>(
+      command(id, { type: 'signoff.add', expect, verdict: 'accepted', statement: 'Hard.' }),
+    );
+  const stale = await sign(seen);
+  assert.deepEqual([stale.status, stale.body.current?.version], [409, seen + 1]);
+  assert.equal((await ida.repair(id)).status, 'open');
+  assert.equal((await sign(seen + 1)).status, 200);
+});
+
 test('a moment before the repair, or a batch that ends before it began, is a wrong clock', async () => {
   const id = await planned(6);
   const tick = {

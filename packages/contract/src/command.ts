@@ -78,6 +78,8 @@ export const Command = z.discriminatedUnion('type', [
   z.strictObject({
     ...base,
     type: z.literal('signoff.add'),
+    /** What the person saw who signs; left out by a device that kept it before this was asked. */
+    expect: Version.optional(),
     verdict: z.enum(SIGNOFF_VERDICTS),
     statement: typedLines(500, 3),
   }),

@@ -5,7 +5,7 @@ import { uuidv7 } from '../ids';
 import { readRepair } from '../db/repairQueries';
 import { plans, reviews, signoffs } from '../db/repairs';
 import { ProblemError, stillToDo } from '../http/problem';
-import { bump, type Doing } from './doing';
+import { bump, expectVersion, type Doing } from './doing';
 
 const dayAfter = (at: string, days: number): string =>
   new Date(Date.parse(at) + days * DAY).toISOString().slice(0, 10);
@@ -15,6 +15,7 @@ const dayAfter = (at: string, days: number): string =>
  * Redo: the plan starts afresh under the next number; what was recorded stays with the old one.
  */
 export async function signOff({ tx, me, command, repair }: Doing<'signoff.add'>): Promise<number> {
+  if (command.expect !== undefined) await expectVersion(tx, repair, command.expect);
   const view = await readRepair(tx, repair.id);
   if (!view?.plan) throw new ProblemError(422, 'Nothing to sign off', 'There is no plan yet.');
   const { body: plan, id: planId, number } = view.plan;

@@ -7,8 +7,13 @@ import { queued, type Waiting } from '@/store/outbox';
 
 type Draft<C> = C extends Command ? Omit<C, 'id' | 'at' | 'repairId' | 'expect'> : never;
 
-/** Commands that edit the repair's row: each needs the version it was made against. */
-const EDITS: readonly Command['type'][] = ['survey.save', 'plan.make', 'station.move'];
+/** Commands that change the repair itself: each carries the version that the person saw. */
+const EDITS: readonly Command['type'][] = [
+  'survey.save',
+  'plan.make',
+  'station.move',
+  'signoff.add',
+];
 
 export interface OpenRepair {
   view: RepairView | undefined;
