@@ -1,6 +1,7 @@
 import { judge, matchAll, type CardMatch } from '../src/match/match';
 import { m } from '../src/message/message';
 import { rank, whyFirst } from '../src/match/rank';
+import { makePlan } from '../src/plan/make';
 import type { SurveyOf } from '../src/families/registry';
 import { word } from '../src/message/word';
 import type { Verdict } from '../src/rules/rule';
@@ -274,4 +275,31 @@ test('the score is the visible sum of its parts, and weights add up to one', () 
       expect(parts.reduce((sum, p) => sum + p.weight * p.score, 0)).toBeCloseTo(score, 9);
     }
   }
+});
+
+test('a withdrawn card says why, whatever else it would do, as the main material and as a second', () => {
+  const gone = { ...card, withdrawn: 'Supplier changed the hardener.' };
+  const found = judge(survey, gone, site);
+  expect(found.verdict).toBe('no');
+  const stop = found.judged.find((j) => j.verdict === 'no');
+  expect([stop?.rule.id, word(stop?.because ?? m(''))]).toEqual([
+    'in-use',
+    'Withdrawn: Supplier changed the hardener.',
+  ]);
+  expect(makePlan(survey, gone, site, '2026-11-25T08:00:00Z').ok).toBe(false);
+});
+
+test('more coats, or more batches, than anybody would do are refused, at once', () => {
+  const thin = {
+    ...card,
+    layer: { ...card.layer, minMm: 0.001, maxMm: { level: 0.001, wall: 0.001, overhead: 0.001 } },
+  };
+  const coats = judge(survey, thin, site).judged.find((j) => j.rule.id === 'thickness');
+  expect(word(coats?.because ?? m(''))).toMatch(/over 40 coats\.$/);
+  const drops = { ...site, vesselMl: 0.01 };
+  const batches = judge(survey, card, drops).judged.find((j) => j.rule.id === 'batches');
+  expect([batches?.verdict, word(batches?.because ?? m(''))]).toEqual([
+    'no',
+    expect.stringMatching(/^That is \d+ batches; more than 1000 is not a plan\./),
+  ]);
 });

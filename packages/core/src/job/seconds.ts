@@ -16,7 +16,7 @@ const pick = (rules: readonly Rule[], ...ids: string[]) => rules.filter((r) => i
 
 /** Rules that every material of a job is judged by, each on what it meets where it lies. */
 const SHARED: readonly Rule[] = [
-  ...pick(placeRules, 'nearby', 'ventilation', 'size'),
+  ...pick(placeRules, 'in-use', 'nearby', 'ventilation', 'size'),
   ...pick(surfaceRules, 'substrate', 'damp', 'ambient'),
   ...mediumRules,
   approvedRule,

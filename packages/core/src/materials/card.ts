@@ -125,6 +125,8 @@ export const SystemCard = z.strictObject({
   /** What it does beside another system: plugs a hole under a wrap, seals ports, seals a floor. */
   helps: z.array(z.enum(PURPOSES)).default([]),
   example: z.boolean(),
+  /** Why it is no longer used; left out while it is. Plans that were made with it keep it. */
+  withdrawn: typedText(120, 3).optional(),
   mix: Mix,
   packUnit: z.enum(PACK_UNITS),
   packs: z.array(Pack).min(1).max(40),
@@ -220,6 +222,8 @@ export const AidCard = z.strictObject({
   summary: typedText(200),
   use: z.enum(AID_USES),
   example: z.boolean(),
+  /** Why it is no longer used; left out while it is. Plans that were made with it keep it. */
+  withdrawn: typedText(120, 3).optional(),
   /** Parents that it may not touch. */
   notOn: z.array(z.enum(SUBSTRATES)).default([]),
   flashOffMinutes: z.number().min(0).max(10_000),

@@ -30,6 +30,15 @@ const routeRule = (
 /** Whether this material may be used here, by these people. */
 export const placeRules: Rule[] = [
   {
+    id: 'in-use',
+    name: 'In use',
+    question: 'Is it still used here?',
+    judge: ({ card }) =>
+      card.withdrawn === undefined
+        ? fits('It is in use.')
+        : no(() => m('Withdrawn: {why}.', { why: (card.withdrawn ?? '').replace(/\.$/, '') })),
+  },
+  {
     id: 'route',
     name: 'The route',
     question: 'Is a repair of this kind for this damage at all?',

@@ -15,6 +15,8 @@ export interface AidPlace {
 /** Why an aid may not be used here; null where it may. */
 function stopOf(aid: AidCard, { demand, survey }: AidPlace): Message | null {
   const { code } = aid;
+  if (aid.withdrawn !== undefined)
+    return m('{code} is withdrawn: {why}.', { code, why: aid.withdrawn.replace(/\.$/, '') });
   if (aid.flammable && demand.ignition)
     return m('{code} burns, and what could light it cannot be stopped.', { code });
   if (aid.flammable && survey.site.area === 'zone-1')

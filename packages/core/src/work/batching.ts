@@ -4,7 +4,7 @@ import { massStretch } from '../cure/workingLife';
 import { mixedDensity, type SystemCard } from '../materials/card';
 import { batchPlan } from '../mix/batchPlan';
 import { kitPick } from '../mix/kitPick';
-import { m, celsius, minutes as min, q, type Message } from '../message/message';
+import { m, celsius, minutes as min, type Message } from '../message/message';
 import type { SiteSettings } from '../site/site';
 
 /** One thing that is done with a batch inside its life: minutes by themselves, a share of placing, a part of a whole. */
@@ -44,8 +44,7 @@ export interface Batching {
 const MORE_HANDS = 0.7;
 /** Parts can be cooled by this much at a time before mixing, °C. */
 const COOLER_C = [5, 10, 15];
-/** More batches, or whole packs, of one round than this are no job that anybody can do. */
-const MOST_BATCHES = 500;
+/** More whole packs of one round than this are no job that anybody can do. */
 const MOST_PACKS = 2000;
 const EPS = 1e-9;
 
@@ -163,20 +162,14 @@ function byPail(ask: Ask, base: number, tempC: number, pace: number): Tried {
     vesselMl: whole ? Math.max(cap, totalMl) : cap,
     vesselFill: 1,
   });
+  // There is time for a small one, and it would take more of them than anybody does.
+  if (!made.ok && fixed < site.useFraction * base) return { why: m(made.why) };
   if (!made.ok)
     return {
       why: m('Mixing and handling take {fixed} by themselves; {use} of {life} can be used.', {
         fixed: min(fixed),
         use: min(site.useFraction * base),
         life: min(base),
-      }),
-    };
-  if (made.batches > MOST_BATCHES)
-    return {
-      why: m('It takes {n} batches of {each}; {most} are the most.', {
-        n: made.batches,
-        each: q(made.batchMl, 'volume'),
-        most: MOST_BATCHES,
       }),
     };
   if (whole && made.batches > 1)
