@@ -292,7 +292,11 @@ test('a withdrawn card says why, whatever else it would do, as the main material
 test('more coats, or more batches, than anybody would do are refused, at once', () => {
   const thin = {
     ...card,
-    layer: { ...card.layer, minMm: 0.001, maxMm: { level: 0.001, wall: 0.001, overhead: 0.001 } },
+    layer: {
+      ...card.layer,
+      minMm: 0.001,
+      maxMm: { level: 0.001, vertical: 0.001, overhead: 0.001 },
+    },
   };
   const coats = judge(survey, thin, site).judged.find((j) => j.rule.id === 'thickness');
   expect(word(coats?.because ?? m(''))).toMatch(/over 40 coats\.$/);
