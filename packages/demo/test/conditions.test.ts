@@ -98,3 +98,14 @@ test('a dry film is asked where it is laid: over what has set by then, not on th
   const damp = matched(surveyed('F9', { 'surface.damp': 'damp' }), 'C-645');
   expect(second(damp)?.verdict).toBe('fits');
 });
+
+test('what is too hot is cooled by hand: no step does it, and it takes its time', () => {
+  const hot = matched(surveyed('F16', { 'readings.surfaceC': 36 }), 'S-710');
+  expect([hot.verdict, hot.judged.find((j) => j.rule.id === 'ambient')?.steps]).toEqual([
+    'if',
+    undefined,
+  ]);
+  expect(met(hot)).toBeGreaterThan(0);
+  const said = ticked(planOf(hot));
+  expect(said && word(said.text)).toMatch(/The surface is cooled to \d+ °C\./);
+});
