@@ -539,6 +539,7 @@ test('there are sixty cases or more, and every rule is spoken to, here or by a t
     'batches',
     'chosen',
     'grip',
+    'in-use',
     'leave',
     'room',
     'round',
