@@ -113,7 +113,13 @@ export async function runJob(screen: Screen, clock: Clock): Promise<string[]> {
     if (presses > 200) throw new Error(`the run sheet does not get past ${deed}`);
     if (seen.at(-1) !== deed) seen.push(deed);
     const before = await atHand(screen);
-    await doAtHand(screen, deed, clock);
+    try {
+      await doAtHand(screen, deed, clock);
+    } catch (error) {
+      // On a busy machine the sheet may go on between a look and the deed: then what is at hand is looked at again.
+      if ((await deedShown(screen)) === deed) throw error;
+      continue;
+    }
     // The sheet goes on once the deed is noted: what is read before that is still the last one.
     for (let looks = 0; looks < 30 && (await atHand(screen)) === before; looks++) await sleep(100);
   }
