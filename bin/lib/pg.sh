@@ -4,14 +4,13 @@
 # which owns nothing).
 # usage: pg.sh start DIR | stop DIR | url DIR | owner-url DIR     start prints the url of the application
 set -euo pipefail
+HERE=$(dirname "${BASH_SOURCE[0]}")
 BIN=$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -1)
 cmd=$1
 dir=$2
 umask 077
 # initdb and postgres refuse root: drop to the postgres user only when we are root
 as_pg() { if [ "$(id -u)" = 0 ]; then (cd / && runuser -u postgres -- "$@"); else "$@"; fi; }
-# the port of the last start where it is still free, so that addresses that are kept stay right
-port_like() { node -e 'const n=require("net");const t=p=>{const s=n.createServer();s.once("error",()=>t(0));s.listen(p,"127.0.0.1",()=>{console.log(s.address().port);s.close()})};t(Number(process.argv[1]))' "$1"; }
 secret() { node -e 'console.log(require("crypto").randomBytes(24).toString("hex"))'; }
 keep() { [ -s "$dir/$1" ] || secret >"$dir/$1"; cat "$dir/$1"; } # keep NAME: a password, made once
 cluster() { PGPASSWORD=$(cat "$dir/pw") "$BIN/psql" -qtA -v ON_ERROR_STOP=1 -h 127.0.0.1 -p "$port" -U kelmot "$@"; }
@@ -76,7 +75,8 @@ case $cmd in
     [ -f "$dir/data/PG_VERSION" ] || make_cluster
     if as_pg "$BIN/pg_ctl" -D "$dir/data" status >/dev/null 2>&1 && [ -s "$dir/owner-url" ]; then cat "$dir/url"; exit 0; fi
     as_pg "$BIN/pg_ctl" -D "$dir/data" -m fast -w stop >/dev/null 2>&1 || true
-    port=$(port_like "$(cat "$dir/port" 2>/dev/null || echo 0)")
+    # that of the last start where it is still free, so that addresses that are kept stay right
+    port=$(node "$HERE/port.mjs" "$(cat "$dir/port" 2>/dev/null || echo 0)")
     echo "$port" >"$dir/port"
     as_pg "$BIN/pg_ctl" -D "$dir/data" -w -t 60 -l "$dir/log" -o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories='' ${PG_FAST:+-c fsync=off -c synchronous_commit=off -c full_page_writes=off}" start >/dev/null
     if as_pg grep -q 'trust$' "$dir/data/pg_hba.conf"; then ask_for_passwords; fi

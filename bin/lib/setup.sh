@@ -72,7 +72,3 @@ data_folder() {
   name=$(basename "$ROOT")-$(printf %s "$ROOT" | sha256sum | cut -c1-8)
   if [ "$(id -u)" = 0 ]; then echo "/var/lib/kelmot/$name"; else echo "${XDG_DATA_HOME:-$HOME/.local/share}/kelmot/$name"; fi
 }
-
-free_port() { # free_port WANTED
-  node -e 'const n=require("net");const t=p=>{const s=n.createServer();s.once("error",()=>t(0));s.listen(p,"127.0.0.1",()=>{console.log(s.address().port);s.close()})};t(Number(process.argv[1]))' "$1"
-}

@@ -10,30 +10,33 @@ import {
   textTyped,
 } from '@/store/drafts';
 import { unitsChosen } from '@/store/settings';
-import { newDraft, withAsset } from '@/features/survey/draftOf';
+import { newDraft, withAsset, withFamily } from '@/features/survey/draftOf';
 
+const shown = { ...newDraft('F2', '2026-11-24T08:00:00Z', null), shapes: ['pocket'] };
 const started = draftsReducer(
   initialDrafts,
   draftPut({
     key: 'new',
-    draft: { ...newDraft('F2', '2026-11-24T08:00:00Z', null), shapes: ['pocket'] },
+    draft: shown,
   }),
 );
 
 test('each letter is kept under its field, another draft untouched', () => {
   const typed = draftsReducer(
     started,
-    draftText({ key: 'new', path: 'damages.0.depthMm', text: '1 1/2', site: null }),
+    draftText({ key: 'new', path: 'damages.0.depthMm', text: '1 1/2', site: null, shown }),
   );
   expect(typed.surveys.new?.texts['damages.0.depthMm']).toBe('1 1/2');
-  expect(
-    draftsReducer(typed, draftText({ key: 'gone', path: 'x', text: 'y', site: null })),
-  ).toEqual(typed);
+  // A letter that comes before the draft was put away begins it.
+  const first = { key: 'other', path: 'damages.0.depthMm', text: '3', site: null, shown };
+  const { other, new: old } = draftsReducer(typed, draftText(first)).surveys;
+  expect([other?.texts['damages.0.depthMm'], other?.shapes]).toEqual(['3', ['pocket']]);
+  expect(old).toEqual(typed.surveys.new);
   expect(draftsReducer(typed, draftDropped('new')).surveys).toEqual({});
 });
 
 const typing = (site: SiteSettings | null) => (state: typeof started, path: string, text: string) =>
-  draftsReducer(state, draftText({ key: 'new', path, text, site }));
+  draftsReducer(state, draftText({ key: 'new', path, text, site, shown }));
 
 test('a medium brings its usual pH, until somebody has typed one', () => {
   const type = typing(null);
@@ -67,6 +70,10 @@ test('a slab begins with the swing of a hall, and follows the door until somebod
   expect(swing(state)).toBe('14 °C');
   state = typing(own)(state, 'floor.swingC', '20');
   expect(swing(typing(own)(state, 'site.outdoors', 'no'))).toBe('20');
+  // A family that is chosen later follows what is answered already.
+  const outside = typing(own)(started, 'site.outdoors', 'yes').surveys.new ?? shown;
+  const slab = withFamily(outside, 'F8', null, { units: 'metric', site: own });
+  expect([slab.texts['site.outdoors'], slab.texts['floor.swingC']]).toEqual(['yes', '14 °C']);
   // What does not move is not asked.
   expect(newDraft('F2', '2026-11-24T08:00:00Z', own).texts['floor.swingC']).toBeUndefined();
 });
@@ -74,11 +81,11 @@ test('a slab begins with the swing of a hall, and follows the door until somebod
 test('bare numbers say their unit before another system takes over; what has a unit stays', () => {
   let state = draftsReducer(
     started,
-    draftText({ key: 'new', path: 'damages.0.depthMm', text: '11', site: null }),
+    draftText({ key: 'new', path: 'damages.0.depthMm', text: '11', site: null, shown }),
   );
   state = draftsReducer(
     state,
-    draftText({ key: 'new', path: 'damages.0.wallMm', text: '1 in', site: null }),
+    draftText({ key: 'new', path: 'damages.0.wallMm', text: '1 in', site: null, shown }),
   );
   state = draftsReducer(state, unitsChosen('us'));
   expect(state.surveys.new?.texts).toMatchObject({

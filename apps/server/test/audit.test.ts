@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
 import { cardFile } from '@kelmot/contract';
 import { demoCards } from '@kelmot/demo';
+import { drizzle } from 'drizzle-orm/node-postgres';
 import { Client } from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import { readAuditChain } from '../src/db/auditChain';
@@ -97,8 +98,7 @@ async function tampered(change: string): Promise<{ brokenAt: number | null; why:
     await owner.query('begin');
     await owner.query('alter table audit disable trigger audit_append_only');
     await owner.query(change);
-    const { drizzle } = await import('drizzle-orm/node-postgres');
-    return await readAuditChain(drizzle(owner) as never);
+    return await readAuditChain(drizzle(owner));
   } finally {
     await owner.query('rollback');
     await owner.end();

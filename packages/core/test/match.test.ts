@@ -1,4 +1,4 @@
-import { judge, matchAll, type CardMatch } from '../src/match/match';
+import { judge, matchAll, shareOfLimit, type CardMatch } from '../src/match/match';
 import { m } from '../src/message/message';
 import { rank, whyFirst } from '../src/match/rank';
 import { makePlan } from '../src/plan/make';
@@ -306,4 +306,24 @@ test('more coats, or more batches, than anybody would do are refused, at once', 
     'no',
     expect.stringMatching(/^That is \d+ batches; more than 1000 is not a plan\./),
   ]);
+});
+
+test.each([
+  ['under a most', { value: 40, limit: 50, quantity: 'length', sense: 'max' }, 0.8],
+  ['at a most', { value: 50, limit: 50, quantity: 'length', sense: 'max' }, 1],
+  ['over a least', { value: 6, limit: 5, quantity: 'length', sense: 'min' }, 1.2],
+  [
+    'over a least below zero',
+    { value: 15, limit: -5, quantity: 'temperature', sense: 'min' },
+    4 / 3,
+  ],
+  [
+    'under a least below zero',
+    { value: -8, limit: -5, quantity: 'temperature', sense: 'min' },
+    0.95,
+  ],
+  ['over a most of nothing', { value: 6, limit: 0, quantity: 'temperature', sense: 'max' }, 1.1],
+  ['far under a least', { value: 0, limit: 1, quantity: 'length', sense: 'min' }, 0],
+] as const)('on its rule a figure stands on the right side: %s', (_, against, share) => {
+  expect(shareOfLimit(against)).toBeCloseTo(share, 9);
 });

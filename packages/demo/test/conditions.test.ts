@@ -109,3 +109,13 @@ test('what is too hot is cooled by hand: no step does it, and it takes its time'
   const said = ticked(planOf(hot));
   expect(said && word(said.text)).toMatch(/The surface is cooled to \d+ °C\./);
 });
+
+test('a card that is heated to its rating is heated in whatever family it serves', () => {
+  const hot = { ...card('R-240'), families: ['F3'] };
+  const survey = surveyed('F3', { 'load.serviceC': 90, 'window.downMin': 20_000 });
+  const match = judge(survey, hot, siteSettings, known);
+  expect(match.judged.find((j) => j.rule.id === 'heat')?.verdict).toBe('if');
+  const draft = match.job().draft.steps.map((s) => s.name);
+  expect(draft).toContain('post-cure');
+  expect(draft.indexOf('post-cure')).toBeLessThan(draft.indexOf('look'));
+});

@@ -15,9 +15,10 @@ export interface Drafts {
   texts: Record<string, string>;
 }
 
-/** An answer typed into a survey, with the site whose usual figures follow it. */
+/** An answer typed into a survey as it was shown, with the site whose usual figures follow it. */
 interface Answered {
   key: string;
+  shown: SurveyDraft;
   path: string;
   text: string;
   site: SiteSettings | null;
@@ -33,9 +34,10 @@ const slice = createSlice({
       state.surveys[payload.key] = payload.draft;
     },
     draftText: (state, { payload }: PayloadAction<Answered>) => {
-      const { key, path, text, site } = payload;
-      const draft = state.surveys[key];
-      if (draft) draft.texts = withAnswer(draft, path, text, site);
+      const { key, path, text, site, shown } = payload;
+      // The first letter may come before the draft was put away.
+      const draft = state.surveys[key] ?? shown;
+      state.surveys[key] = { ...draft, texts: withAnswer(draft, path, text, site) };
     },
     draftDropped: (state, { payload }: PayloadAction<string>) => {
       delete state.surveys[payload];

@@ -1,4 +1,4 @@
-import { say, type Against, type Figure, type Verdict } from '@kelmot/core';
+import { say, shareOfLimit, type Against, type Figure, type Verdict } from '@kelmot/core';
 import { Pressable, View } from 'react-native';
 import { workingShown } from '@/store/view';
 import Svg, { Line, Path } from 'react-native-svg';
@@ -47,8 +47,7 @@ export function LimitRule({
   const colour = { fits: c.moss, if: c.ochre, no: c.oxide }[verdict];
   const inkClass = { fits: 'text-ink', if: 'text-ochreInk', no: 'text-oxideInk' }[verdict];
   const at = LIMIT_X[sense];
-  const share = limit === 0 ? (value > 0 ? 2 : 0) : Math.max(0, value / limit);
-  const x = Math.min(share * at, WIDTH - 6);
+  const x = Math.min(shareOfLimit(against) * at, WIDTH - 6);
   const shown = say(value, quantity, units);
   const limitText = say(limit, quantity, units);
   const words = sense === 'max' ? `${limitText} or less` : `${limitText} or more`;

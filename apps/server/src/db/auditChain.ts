@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import type { Db } from './client';
+import type { NodePgDatabase } from 'drizzle-orm/node-postgres';
 
 /** How the chain of the audit stands: so many lines, and the first of them that does not follow from the one before. */
 export interface AuditChain {
@@ -12,7 +12,7 @@ export interface AuditChain {
 }
 
 /** Reads the whole chain again, each line against the hash of the one before. */
-export async function readAuditChain(db: Pick<Db, 'execute'>): Promise<AuditChain> {
+export async function readAuditChain(db: Pick<NodePgDatabase, 'execute'>): Promise<AuditChain> {
   const { rows } = await db.execute<{
     lines: string;
     broken_at: string | null;

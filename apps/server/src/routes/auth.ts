@@ -24,15 +24,10 @@ const signOutRoute = createRoute({
   responses: json(200, 'Signed out: the session has ended', SignedIn),
 });
 
-/** What the auth library refuses with, in our words: never whether it was the name or the password. */
-const REFUSED: Record<number, string> = {
-  401: 'Name or password is wrong',
-  403: 'Name or password is wrong',
-  429: 'Too many tries; wait a minute',
-};
-
 /** So many sign-ins under one name may be refused in a minute, from however many addresses they come. */
 const TRIES_OF_A_NAME = 10;
+
+const tooOften = () => new ProblemError(429, 'Too many tries; wait a minute');
 
 /** Hands a request to the auth library and keeps of its answer the cookies alone: no token is given to scripts. */
 async function ask(auth: Auth, c: Context<AppEnv>, body: object) {
@@ -42,10 +37,9 @@ async function ask(auth: Auth, c: Context<AppEnv>, body: object) {
   const asked = new Request(c.req.url, { method: 'POST', headers, body: JSON.stringify(body) });
   const answer = await auth.handler(asked);
   if (answer.status >= 500) throw new ProblemError(503, 'Signing in does not work now');
-  if (!answer.ok) {
-    const status = answer.status === 429 ? 429 : 401;
-    throw new ProblemError(status, REFUSED[answer.status] ?? 'Name or password is wrong');
-  }
+  if (answer.status === 429) throw tooOften();
+  // Never whether it was the name or the password.
+  if (!answer.ok) throw new ProblemError(401, 'Name or password is wrong');
   for (const cookie of answer.headers.getSetCookie())
     c.header('set-cookie', cookie, { append: true });
 }
@@ -56,8 +50,7 @@ export const authRoutes = (auth: Auth, db: Db) =>
     .openapi(signInRoute, async (c) => {
       const { password, username: typed } = c.req.valid('json');
       const username = typed.toLowerCase();
-      if ((await refusedLately(db, username)) >= TRIES_OF_A_NAME)
-        throw new ProblemError(429, 'Too many tries; wait a minute');
+      if ((await refusedLately(db, username)) >= TRIES_OF_A_NAME) throw tooOften();
       const address = addressOf(c);
       const body = { type: 'sign-in', username };
       await notingRefusal(db, { by: null, address }, { body }, () =>

@@ -5,7 +5,8 @@ import { familyOf } from '../families/registry';
 import type { Survey } from '../families/registry';
 import type { Family } from '../families/family';
 import { warmedTo } from '../rules/ambient';
-import { conditionsMet } from '../methods/begin';
+import { withConditions } from '../methods/begin';
+import { postCure } from '../methods/cure';
 import { layOut, type LayOut } from '../schedule/layOut';
 import type { SiteSettings } from '../site/site';
 import type { Demand } from '../survey/demand';
@@ -98,18 +99,24 @@ const loadedBy = (rounds: readonly Round[]) =>
 const startMinute = (startAt: string, zoneMin: number): number =>
   (((Date.parse(startAt) / MINUTE + zoneMin) % 1440) + 1440) % 1440;
 
-/** The draft with the time that conditions take by hand, after it is made safe. */
-function withTerms(work: Work, draft: Draft): Draft {
-  if (work.terms === 0) return draft;
-  const at = draft.steps.findIndex((s) => s.does === 'protect' || s.does === 'safe') + 1;
-  const steps = [...draft.steps.slice(0, at), conditionsMet(work, []), ...draft.steps.slice(at)];
-  return { ...draft, steps };
+/** Every family is heated where its card asks it, before anybody inspects: no method needs to think of it. */
+function withPostCure(work: Work, { steps, rounds }: Draft): StepDraft[] {
+  const last = rounds.filter((r) => r.card === work.card).at(-1);
+  const inspected = steps.findIndex((s) => s.station === 'accept');
+  const at = inspected < 0 ? steps.length : inspected;
+  return last ? [...steps.slice(0, at), ...postCure(work, last), ...steps.slice(at)] : [...steps];
+}
+
+/** What a family writes, and what every job has besides. */
+function draftOf(work: Work, family: Family): Draft {
+  const draft = family.method.draft(work as never);
+  return { ...draft, steps: withConditions(work, withPostCure(work, draft)) };
 }
 
 /** Writes the job of a card for a survey, or takes one as it was written, and lays it on the clock. Pure. */
 export function jobFrom(work: Work, written?: Draft): Job {
   const family = familyOf(work.survey.family);
-  const draft = written ?? withTerms(work, family.method.draft(work as never));
+  const draft = written ?? draftOf(work, family);
   const steps = withGates(work, draft.steps);
   const { site, survey } = work;
   const laid = layOut({

@@ -79,6 +79,13 @@ export function marginPct({ value, limit, sense, quantity }: Against): number {
   return ((sense === 'max' ? limit - value : value - limit) / size) * 100;
 }
 
+/**
+ * Where a figure stands on a rule whose limit is at 1: under it below a most, over it above a least, by its reserve, so
+ * that it hangs on no zero. Never under 0.
+ */
+export const shareOfLimit = (against: Against): number =>
+  Math.max(0, 1 + ((against.sense === 'max' ? -1 : 1) * marginPct(against)) / 100);
+
 const named = (found: Judgement, rule: Named): Judged => Object.assign(found, { rule });
 
 /** A judgement of the whole job on a card that is out already: made when somebody reads it. */
@@ -199,10 +206,13 @@ class Judging implements CardMatch {
     const counted = (job: JudgedJob) =>
       [...held, ...jobRules.map((rule) => rule.judge(job))].filter((j) => byHand(j, job.stepNames))
         .length;
-    let job = this.jobOf({ ...this.ask, terms: held.filter((j) => !j.steps && !j.early).length });
-    for (let tries = 0; tries < TRIES && counted(job) !== job.ask.terms; tries += 1)
-      job = this.jobOf({ ...this.ask, terms: counted(job) });
-    return (this.whole = job);
+    let terms = held.filter((j) => !j.steps && !j.early).length;
+    for (let tries = 0; ; tries += 1) {
+      const job = this.jobOf({ ...this.ask, terms });
+      const met = counted(job);
+      if (met === terms || tries === TRIES) return (this.whole = job);
+      terms = met;
+    }
   }
 
   get card() {

@@ -3,7 +3,7 @@ import { sharedByReads } from '../calc/reads';
 import { secondTerms } from '../job/seconds';
 import { jobFrom, jobWarmC, workFor, type Job, type JobAsk } from '../job/job';
 import type { SystemCard } from '../materials/card';
-import { kitPick } from '../mix/kitPick';
+import { kitPick, MOST_PACKS } from '../mix/kitPick';
 import type { Message } from '../message/message';
 import { warmedTo } from '../rules/ambient';
 import { aidProblem } from '../work/aids';
@@ -88,7 +88,7 @@ export function packsCost(
   const kits = card.packs
     .filter((p) => !packIds || packIds.includes(p.id))
     .map(({ id, size, price }) => ({ id, ml: size, price }));
-  const picked = kitPick({ neededMl: drawn, kits, maxPacks: 2000 });
+  const picked = kitPick({ neededMl: drawn, kits, maxPacks: MOST_PACKS });
   return picked.ok ? picked.totalPrice : null;
 }
 

@@ -241,6 +241,10 @@ export type AidCardInput = z.input<typeof AidCard>;
 export const Card = z.discriminatedUnion('role', [SystemCard, AidCard]);
 export type Card = z.infer<typeof Card>;
 
+/** Why a card is no longer used, without its full stop; null while it is. */
+export const whyWithdrawn = ({ withdrawn }: Pick<Card, 'withdrawn'>): string | null =>
+  withdrawn?.replace(/\.$/, '') ?? null;
+
 /** Density of the material as it is placed, in g/ml. */
 export const mixedDensity = ({ mix }: SystemCard): number => placedDensity(mix);
 

@@ -27,15 +27,27 @@ export const approval = (who: Permission, what: Message): StepDraft =>
     },
   );
 
-/** What a verdict hangs on, met by hand: a tick, and the site’s minutes for each. */
-export const conditionsMet = ({ terms, site }: Work, conditions: readonly Message[]): StepDraft =>
-  step.prep(
+/**
+ * The steps with what is met by hand put in once it is made safe: a tick, and the site’s minutes for each. `said` is
+ * what they are, where it is known by then; without it the time stands for them.
+ */
+export function withConditions(
+  { terms, site }: Pick<Work, 'terms' | 'site'>,
+  steps: readonly StepDraft[],
+  said: readonly Message[] = [],
+): StepDraft[] {
+  const others = steps.filter((s) => s.name !== 'conditions');
+  if (terms === 0) return others;
+  const at = others.findIndex((s) => s.does === 'protect' || s.does === 'safe') + 1;
+  const met = step.prep(
     'conditions',
     'look',
     m('It fits on {n, plural, one {one condition} other {# conditions}}', { n: terms }),
     terms * site.termMinutes,
-    () => joined(conditions.map((t) => m('{t}.', { t: sentence(t) }))),
+    () => joined(said.map((t) => m('{t}.', { t: sentence(t) }))),
   );
+  return [...others.slice(0, at), met, ...others.slice(at)];
+}
 
 /** Makes it safe: energy, pressure, permits. */
 export const isolate = (work: Work, more?: Extra): StepDraft =>

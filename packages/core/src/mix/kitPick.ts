@@ -7,6 +7,9 @@ const EPS = 1e-9;
 /** Up to so many of the smallest pack the search is quicker without remembering where it has been. */
 const FEW_PACKS = 12;
 
+/** More packs of one card than this are no job that anybody can do. */
+export const MOST_PACKS = 2000;
+
 export const Kit = z.strictObject({
   id: z.string().min(1).meta(named('Pack')),
   ml: positive().meta(named('Volume', 'ml')),

@@ -6,7 +6,7 @@ import type { Permission } from '../materials/words';
 import { m, type Message } from '../message/message';
 import { judge, type CardMatch } from '../match/match';
 import { effortOf, jobAlone } from '../match/outcome';
-import { approval, conditionsMet } from '../methods/begin';
+import { approval, withConditions } from '../methods/begin';
 import { byHand } from '../rules/rule';
 import type { Laid, LaidStep } from '../schedule/layOut';
 import type { SiteSettings } from '../site/site';
@@ -65,8 +65,8 @@ const seedFrom = (text: string): number =>
   [...text].reduce((h, c) => (Math.imul(h, 31) + c.charCodeAt(0)) >>> 0, 7);
 
 /** What a verdict hangs on is met in the plan: by name where somebody must approve, by a tick where no step does it. */
-function withConditions({ work, steps: all, draft }: Job, match: CardMatch): StepDraft[] {
-  const steps = draft.steps.filter((s) => s.name !== 'conditions');
+function meeting({ work, steps: all, draft }: Job, match: CardMatch): StepDraft[] {
+  const { steps } = draft;
   const held = match.judged.filter((j) => j.verdict === 'if');
   const asked = steps.flatMap((s): Permission[] =>
     s.hold?.kind === 'approval' ? [s.hold.who] : [],
@@ -81,9 +81,7 @@ function withConditions({ work, steps: all, draft }: Job, match: CardMatch): Ste
   });
   const has = new Set(all.map((s) => s.name));
   const terms = held.flatMap((j) => (byHand(j, has) && j.condition ? [j.condition] : []));
-  const at = steps.findIndex((s) => s.does === 'protect' || s.does === 'safe');
-  const hold = terms.length === 0 ? [] : [conditionsMet({ ...work, terms: terms.length }, terms)];
-  return [...approvals, ...steps.slice(0, at + 1), ...hold, ...steps.slice(at + 1)];
+  return [...approvals, ...withConditions({ ...work, terms: terms.length }, steps, terms)];
 }
 
 function stepOf({ draft, id, minutes }: LaidStep): Step {
@@ -146,7 +144,7 @@ function roundOf(round: Round, before: Round | undefined, laid: Laid): PlanRound
 /** The job with what its verdict hangs on put into its steps, laid on the clock again. */
 function conditioned(match: CardMatch): Job {
   const job = match.job();
-  const steps = withConditions(job, match);
+  const steps = meeting(job, match);
   return jobFrom(job.work, { ...job.draft, steps });
 }
 

@@ -1,4 +1,4 @@
-import { fillKind } from '../materials/card';
+import { fillKind, whyWithdrawn } from '../materials/card';
 import { AREA_NAMES, INTENT_NAMES, NEARBY_NAMES, PERMISSION_NAMES } from '../materials/words';
 import type { RouteCondition } from '../survey/demand';
 import type { Work } from '../work/work';
@@ -33,10 +33,10 @@ export const placeRules: Rule[] = [
     id: 'in-use',
     name: 'In use',
     question: 'Is it still used here?',
-    judge: ({ card }) =>
-      card.withdrawn === undefined
-        ? fits('It is in use.')
-        : no(() => m('Withdrawn: {why}.', { why: (card.withdrawn ?? '').replace(/\.$/, '') })),
+    judge: ({ card }) => {
+      const why = whyWithdrawn(card);
+      return why === null ? fits('It is in use.') : no(() => m('Withdrawn: {why}.', { why }));
+    },
   },
   {
     id: 'route',

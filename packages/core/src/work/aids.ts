@@ -1,4 +1,4 @@
-import { AID_NAMES, type AidCard, type AidUse } from '../materials/card';
+import { AID_NAMES, whyWithdrawn, type AidCard, type AidUse } from '../materials/card';
 import { SUBSTRATE_NAMES } from '../materials/substrates';
 import { m, type Message } from '../message/message';
 import type { SurveyBase } from '../survey/common';
@@ -15,8 +15,8 @@ export interface AidPlace {
 /** Why an aid may not be used here; null where it may. */
 function stopOf(aid: AidCard, { demand, survey }: AidPlace): Message | null {
   const { code } = aid;
-  if (aid.withdrawn !== undefined)
-    return m('{code} is withdrawn: {why}.', { code, why: aid.withdrawn.replace(/\.$/, '') });
+  const why = whyWithdrawn(aid);
+  if (why !== null) return m('{code} is withdrawn: {why}.', { code, why });
   if (aid.flammable && demand.ignition)
     return m('{code} burns, and what could light it cannot be stopped.', { code });
   if (aid.flammable && survey.site.area === 'zone-1')

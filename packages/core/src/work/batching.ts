@@ -3,7 +3,7 @@ import { cureTime } from '../cure/cureTime';
 import { massStretch } from '../cure/workingLife';
 import { mixedDensity, type SystemCard } from '../materials/card';
 import { batchPlan } from '../mix/batchPlan';
-import { kitPick } from '../mix/kitPick';
+import { kitPick, MOST_PACKS } from '../mix/kitPick';
 import { m, celsius, minutes as min, type Message } from '../message/message';
 import type { SiteSettings } from '../site/site';
 
@@ -44,8 +44,6 @@ export interface Batching {
 const MORE_HANDS = 0.7;
 /** Parts can be cooled by this much at a time before mixing, °C. */
 const COOLER_C = [5, 10, 15];
-/** More whole packs of one round than this are no job that anybody can do. */
-const MOST_PACKS = 2000;
 const EPS = 1e-9;
 
 interface Ask {

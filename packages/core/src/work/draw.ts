@@ -1,6 +1,6 @@
 import { line, worked, type Answer } from '../calc/calc';
 import type { Pack } from '../materials/card';
-import { kitPick } from '../mix/kitPick';
+import { kitPick, MOST_PACKS } from '../mix/kitPick';
 
 /** Packs of one lot on the shelf. */
 export interface Lot {
@@ -65,7 +65,7 @@ export function drawPacks(
 ): Answer<Drawn> {
   const { taken, left } = fromShelf(need, packs, lots, at);
   const kits = packs.map(({ id, size, price }) => ({ id, ml: size, price }));
-  const bought = kitPick({ neededMl: left, kits, maxPacks: 2000 });
+  const bought = kitPick({ neededMl: left, kits, maxPacks: MOST_PACKS });
   if (!bought.ok) return bought;
   const packOf = (id: string) => packs.find((p) => p.id === id) as Pack;
   const pick = (id: string, count: number, lot: string | null): DrawnPick => ({

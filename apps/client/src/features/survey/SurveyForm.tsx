@@ -68,7 +68,7 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
       field={field}
       text={draft.texts[path] ?? ''}
       error={errors[path]}
-      onText={(text) => dispatch(draftText({ key: draftKey, path, text, site }))}
+      onText={(text) => dispatch(draftText({ key: draftKey, shown: draft, path, text, site }))}
     />
   );
   const setShape = (index: number, shape: string) => {

@@ -56,18 +56,18 @@ interface Plant {
   site: SiteSettings | null;
 }
 
+const emptyDraft = (family: string, startAt: string): SurveyDraft => ({
+  family,
+  intent: 'lasting',
+  startAt,
+  asset: { id: null, tag: '', name: '', position: '', costPerHour: 0 },
+  shapes: [],
+  texts: { ...familyOf(family).usual },
+});
+
 /** A new survey: what is nearly always so in its family is filled in; what must be looked at is not. */
-export function newDraft(family: string, startAt: string, site: SiteSettings | null): SurveyDraft {
-  const plain = {
-    family,
-    intent: 'lasting',
-    startAt,
-    asset: { id: null, tag: '', name: '', position: '', costPerHour: 0 },
-    shapes: [],
-    texts: { ...familyOf(family).usual },
-  };
-  return draftBegun(plain, site);
-}
+export const newDraft = (family: string, startAt: string, site: SiteSettings | null): SurveyDraft =>
+  draftBegun(emptyDraft(family, startAt), site);
 
 /** The same survey for another family: the asset and what both ask is kept, the damage begins anew. */
 export function withFamily(
@@ -76,16 +76,12 @@ export function withFamily(
   asset: Asset | null,
   { units, site }: Plant,
 ): SurveyDraft {
-  const next = newDraft(family, draft.startAt, site);
+  const next = emptyDraft(family, draft.startAt);
   const shared = Object.entries(draft.texts).filter(([path]) =>
     /^(service|window|site|readings)\./.test(path),
   );
-  const moved = {
-    ...next,
-    intent: draft.intent,
-    asset: draft.asset,
-    texts: { ...next.texts, ...Object.fromEntries(shared) },
-  };
+  const texts = { ...next.texts, ...Object.fromEntries(shared) };
+  const moved = draftBegun({ ...next, intent: draft.intent, asset: draft.asset, texts }, site);
   return asset ? withAsset(moved, asset, { units, site }) : moved;
 }
 

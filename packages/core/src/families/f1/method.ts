@@ -9,7 +9,7 @@ import {
   pressureSteps,
 } from '../../methods/accept';
 import { cleanTools, mainSpec, overfill } from '../../methods/build';
-import { leave, postCure } from '../../methods/cure';
+import { leave } from '../../methods/cure';
 import { mixSteps, mixTouch } from '../../methods/mix';
 import { isolate, protect, removeOld } from '../../methods/begin';
 import { beforeMixing, heldNeeds } from '../../methods/gate';
@@ -199,7 +199,6 @@ export const method: Method<FlangeSurvey> = {
             ],
           },
         ),
-        ...postCure(work, main),
         lookAndTap(
           ready,
           'No gaps, dips or high spots, no soft spot, one colour. Tap all round: one sound.',

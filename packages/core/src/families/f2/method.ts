@@ -10,7 +10,7 @@ import {
   thickness,
 } from '../../methods/accept';
 import { cleanTools, coatRounds, coatSteps, strikes } from '../../methods/build';
-import { leave, postCure } from '../../methods/cure';
+import { leave } from '../../methods/cure';
 import { mixTouch } from '../../methods/mix';
 import { gradeMinutes } from '../../methods/pace';
 import { approval, isolate, protect, removeOld } from '../../methods/begin';
@@ -167,7 +167,6 @@ export const method: Method<RebuildSurvey> = {
         ...built,
         cleanTools(last),
         leave(work, last),
-        ...postCure(work, last),
         lookAndTap(ready),
         ...hardness(work),
         ...(machined
