@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { test } from 'node:test';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { later, PHONE, WIDE, type Screen } from './lib/browser';
-import { signedIn } from './lib/stage';
+import { signedAfterwards, signedIn } from './lib/stage';
 import { typeBelt } from './lib/belt';
 
 /** Downloads land in a folder of their own; the file that a press makes is read from there. */
@@ -81,9 +81,7 @@ test('a belt is cut, primed, poured from a whole kit and run again, hold by hold
   await screen.tickAll();
   await screen.type('reading-hardness', '72 73 74');
   await screen.press('record-hardness');
-  await screen.type('statement', 'Runs true, no edge lifts.');
-  await screen.press('sign-off');
-  await screen.see('signoff-accepted');
+  await signedAfterwards(screen, 'Runs true, no edge lifts.');
   assert.deepEqual(screen.problems, []);
 });
 

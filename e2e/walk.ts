@@ -1,8 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
+import { demoUsers } from '@kelmot/demo';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { later, PHONE, setPresent, WIDE, type Screen } from './lib/browser';
-import { newScreen, server, signedIn } from './lib/stage';
+import { newScreen, server, signedAfterwards, signedIn } from './lib/stage';
 
 /** Fills the survey of a pocket that R-210 fits. */
 async function typeSurvey(screen: Screen): Promise<void> {
@@ -123,9 +124,7 @@ test('a technician walks one repair through the seven stations on a phone', asyn
   await screen.type('reading-hardness', '86 87 88');
   await screen.press('record-hardness');
   await screen.says('Lowest 86; it needs 84.');
-  await screen.type('statement', 'Flush, one sound, hard all over.');
-  await screen.press('sign-off');
-  await screen.see('signoff-accepted');
+  await signedAfterwards(screen, 'Flush, one sound, hard all over.');
   await screen.see('review-look');
   await screen.press('back');
 
@@ -241,7 +240,11 @@ test('the keyboard reaches and shows every control of the sign-in, and a viewer 
   await screen.open('/');
   await screen.see('demo-vera');
   const seen: string[] = [];
-  for (let i = 0; i < 6; i++) {
+  const controls = [
+    ...demoUsers.map((u) => `demo-${u.username}`),
+    ...['username', 'password', 'sign-in'],
+  ];
+  for (const _ of controls) {
     await screen.key('Tab');
     seen.push(
       await screen.page.evaluate(
@@ -250,7 +253,7 @@ test('the keyboard reaches and shows every control of the sign-in, and a viewer 
       ),
     );
   }
-  for (const id of ['demo-ida', 'demo-tomas', 'demo-vera', 'username', 'password', 'sign-in']) {
+  for (const id of controls) {
     assert.ok(
       seen.some((s) => s.startsWith(`${id}|`) && !s.endsWith('|none')),
       `${id} in ${seen.join(' ')}`,

@@ -68,6 +68,9 @@ say_urls() {
 
 case $cmd in
   start)
+    # What lies above is passed through by the user who runs the cluster, not by this one alone.
+    (umask 022 && mkdir -p "$(dirname "$dir")")
+    if ! as_pg test -x "$(cd "$(dirname "$dir")" && pwd)"; then chmod a+x "$(dirname "$dir")"; fi
     mkdir -p "$dir"
     dir=$(cd "$dir" && pwd)
     if [ "$(id -u)" = 0 ]; then chown postgres "$dir"; fi

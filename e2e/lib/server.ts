@@ -6,6 +6,9 @@ const ROOT = fileURLToPath(new URL('../../', import.meta.url));
 
 export interface Running {
   base: string;
+  /** Its database, as the application and as its owner. */
+  appUrl: string;
+  ownerUrl: string;
   /** Stops the process and starts another over the same database: what was acknowledged must still be there. */
   restart: () => Promise<void>;
   stop: () => Promise<void>;
@@ -50,6 +53,8 @@ export async function startServer(): Promise<Running> {
 
   await start();
   return {
+    appUrl,
+    ownerUrl,
     get base() {
       return `http://127.0.0.1:${port}`;
     },

@@ -1,4 +1,5 @@
-import { freshScreen, launch, type Screen, type Session } from './browser';
+import assert from 'node:assert/strict';
+import { freshScreen, launch, PHONE, type Screen, type Session } from './browser';
 import { startServer, type Running } from './server';
 
 /** The one server and the one browser that all walks share. */
@@ -34,4 +35,24 @@ export async function signedIn(who: string, size: Size, hoursBack = 0): Promise<
   await screen.press(`demo-${who}`);
   await screen.see('new-repair');
   return screen;
+}
+
+/**
+ * A repair that was done without signal and entered afterwards is signed by a planner with the reason, on a phone of
+ * their own: whoever did it is told so, and sees it closed.
+ */
+export async function signedAfterwards(screen: Screen, statement: string): Promise<void> {
+  await screen.matches('withheld', /Not cured by the clock of the server/);
+  const path = new URL(screen.page.url()).pathname;
+  const planner = await signedIn('tomas', PHONE);
+  await planner.open(path);
+  await planner.type('statement', statement);
+  await planner.matches('sign-off', /Say why it is signed now/);
+  await planner.type('override', 'Done without signal, entered afterwards.');
+  await planner.press('sign-off');
+  await planner.see('signoff-accepted');
+  await planner.says('Done without signal, entered afterwards.');
+  assert.deepEqual(planner.problems, []);
+  await screen.page.reload({ waitUntil: 'networkidle2' });
+  await screen.see('signoff-accepted');
 }

@@ -8,7 +8,7 @@ import { Outlook } from '@/features/stations/Outlook';
 import { StepList } from '@/features/stations/Steps';
 import { Supplies } from '@/features/stations/Supplies';
 import { shelfText } from '@/features/store/Shelf';
-import { AT, ID, planOf, viewOf } from '../../../packages/contract/test/view';
+import { AT, ID, ida, planOf, viewOf } from '../../../packages/contract/test/view';
 
 import { freshStore, noted } from './opened';
 
@@ -46,7 +46,7 @@ test('a wait under way shows its end; one that is over asks for nothing more', (
       passed: true,
       say: m(''),
       takenAt,
-      by: 'Ida',
+      ...ida,
     },
   ];
   const hold = { kind: 'countdown', label: m('Flashing off'), minutes: 15 } as const;

@@ -1,5 +1,6 @@
 import type { Command, RepairView } from '@kelmot/contract';
 import { configureStore } from '@reduxjs/toolkit';
+import { IDA } from '../../../packages/contract/test/view';
 import type { OpenRepair } from '@/features/repair/useRepair';
 import { api } from '@/store/api';
 import { draftsReducer } from '@/store/drafts';
@@ -32,6 +33,7 @@ export function noted(
     loading: false,
     waiting: [],
     canWrite,
+    me: IDA,
     send: (c) => sent.push(c),
   };
   return { sent, repair };

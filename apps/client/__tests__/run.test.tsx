@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { useDeed, useDeedName, useRun } from '@/features/run/useRun';
 import { textTyped } from '@/store/drafts';
-import { ID, met, planOf, viewOf } from '../../../packages/contract/test/view';
+import { ID, ida, met, planOf, viewOf } from '../../../packages/contract/test/view';
 
 import { freshStore, noted } from './opened';
 
@@ -85,7 +85,7 @@ test('while something dries what follows may be done, and then the one after it 
       passed: true,
       say: m(''),
       takenAt: AGO,
-      by: 'Ida',
+      ...ida,
     },
   ];
   const fresh = viewOf(body);
@@ -131,7 +131,7 @@ test('a batch is weighed, mixed, ticked as its own, and emptied by its last touc
           done: true,
           note: '',
           at: AGO,
-          by: 'Ida',
+          ...ida,
         })),
     ],
   };
@@ -152,7 +152,7 @@ test('a batch is weighed, mixed, ticked as its own, and emptied by its last touc
       startedAt: AGO,
       placedAt: null,
       binnedAt: null,
-      by: 'Ida',
+      ...ida,
     },
   ];
   const mixed = sheet({ ...laid, mixes });
@@ -172,7 +172,7 @@ test('a batch is weighed, mixed, ticked as its own, and emptied by its last touc
   const at = new Date().toISOString();
   const checks = [
     ...laid.checks,
-    { id: 'x', stepId: ticked, batchNo: batch.no, done: true, note: '', at, by: 'Ida' },
+    { id: 'x', stepId: ticked, batchNo: batch.no, done: true, note: '', at, ...ida },
   ];
   const placing = sheet({ ...laid, station: 'build', mixes, checks });
   expect(placing.shown().deed).toMatchObject({ empties: true, batch: { no: batch.no } });

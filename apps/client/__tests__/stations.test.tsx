@@ -14,7 +14,7 @@ import { CureStrip } from '@/ui/CureStrip';
 import { SectionView } from '@/ui/SectionView';
 import { StationScale } from '@/ui/StationScale';
 import { card, site, survey } from '../../../packages/core/test/fixtures';
-import { met, planOf, viewOf } from '../../../packages/contract/test/view';
+import { ida, met, planOf, viewOf } from '../../../packages/contract/test/view';
 
 import { freshStore, noted } from './opened';
 
@@ -184,7 +184,7 @@ test('coats are planned, wet, curing and set as the clock runs', () => {
     startedAt: new Date(start).toISOString(),
     placedAt: null,
     binnedAt: null,
-    by: 'Ida',
+    ...ida,
   };
   const at = (minutes: number) =>
     coatStates(plan, { ...fresh, mixes: [mix] }, start + minutes * 60_000);
@@ -208,7 +208,7 @@ test('the strip, the section and the scale can be read without eyes', () => {
     to: strip.end,
     width: 300,
     nearShare: 1,
-    zoneMin: 0,
+    zone: 'UTC',
   });
   const [damage] = survey.damages;
   if (!damage) throw new Error('no damage');

@@ -29,9 +29,9 @@ const iso = (at: number): string => new Date(at).toISOString();
 /** A repair to be walked to its stage, of any family. */
 type Walked = Omit<DemoRepair, 'survey'> & { survey: SurveyPart };
 
-async function seedPeople(db: Tx): Promise<Me[]> {
+async function seedPeople(db: Tx, siteId: string): Promise<Me[]> {
   const people: Me[] = [];
-  for (const { username, password, name, role } of demoUsers) {
+  for (const { username, password, name, role, approves } of demoUsers) {
     const id = uuidv7();
     await db.insert(users).values({
       id,
@@ -39,6 +39,8 @@ async function seedPeople(db: Tx): Promise<Me[]> {
       username,
       displayUsername: username,
       role,
+      siteId,
+      approves,
       email: `${username}@quillmere.example`,
       emailVerified: true,
     });
@@ -49,21 +51,21 @@ async function seedPeople(db: Tx): Promise<Me[]> {
       userId: id,
       password: await hashPassword(password),
     });
-    people.push({ id, name, username, role });
+    people.push({ id, name, username, role, siteId, approves });
   }
   return people;
 }
 
 async function seedRepair(
   db: Tx,
-  me: Me,
+  { technician, second }: { technician: Me; second: Me },
   { tag, stage, cardCode, hoursAgo, survey: part, statement = 'Accepted.' }: Walked,
   assetId: string,
   now: number,
 ): Promise<void> {
   const surveyed = (start: number) => demoSurvey(tag, assetId, iso(start), part);
   const usual = now - hoursAgo * HOUR;
-  const walk = new Walk(db, me);
+  const walk = new Walk(db, technician);
   if (stage === 'survey' || stage === 'match') return walk.create(surveyed(usual), usual);
   // The stop began as long ago as its plan takes to come to this stage.
   const first = demoPlan({ survey: surveyed(usual), cardCode, madeAt: iso(usual) });
@@ -74,7 +76,7 @@ async function seedRepair(
   const plan = await walk.plan(survey, cardCode, start - 10 * MINUTE);
   await walk.run(plan, stage, start, now);
   if (stage === 'closed')
-    await walk.close(statement, start + reachedBy(plan, stage).nowMin * MINUTE);
+    await walk.close(second, statement, start + reachedBy(plan, stage).nowMin * MINUTE);
 }
 
 async function seedShelf(db: Tx, siteId: string, me: Me, now: number): Promise<void> {
@@ -103,17 +105,23 @@ async function seedShelf(db: Tx, siteId: string, me: Me, now: number): Promise<v
  * Does nothing where there are people already. In one transaction: all of it is there afterwards, or nothing. `now` in epoch ms.
  */
 export async function seedDemo(db: Tx, now: number): Promise<boolean> {
-  const [people] = await db.select({ n: count() }).from(users);
-  if (people && people.n > 0) return false;
-  const [technician] = await seedPeople(db);
-  if (!technician) throw new Error('the demo has no people');
+  const [there] = await db.select({ n: count() }).from(users);
+  if (there && there.n > 0) return false;
   const siteId = uuidv7();
   await db.insert(sites).values({ id: siteId, ...siteSettings });
-  await db
-    .insert(cards)
-    .values(
-      demoCards.map((body) => ({ code: body.code, version: body.version, role: body.role, body })),
-    );
+  const people = await seedPeople(db, siteId);
+  const technician = people.find((p) => p.role === 'technician');
+  const second = people.find((p) => p.role === 'planner');
+  if (!technician || !second) throw new Error('the demo has no people');
+  await db.insert(cards).values(
+    demoCards.map((body) => ({
+      siteId,
+      code: body.code,
+      version: body.version,
+      role: body.role,
+      body,
+    })),
+  );
   await db.insert(assets).values(demoAssets.map((a) => ({ id: uuidv7(), siteId, ...a })));
   await seedShelf(db, siteId, technician, now);
   const known = await db
@@ -128,7 +136,7 @@ export async function seedDemo(db: Tx, now: number): Promise<boolean> {
   for (const repair of [...ofFamilies, ...closedRepairs, ...openRepairs]) {
     const asset = known.find((a) => a.tag === repair.tag);
     if (!asset) throw new Error(`no demo asset ${repair.tag}`);
-    await seedRepair(db, technician, repair, asset.id, now);
+    await seedRepair(db, { technician, second }, repair, asset.id, now);
   }
   return true;
 }

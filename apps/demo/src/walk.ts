@@ -2,7 +2,7 @@ import type { Command, Me } from '@kelmot/contract';
 import { MINUTE, planBatches, usableMinutes, type Plan, type Survey } from '@kelmot/core';
 import { meets, simulatedWeather, type Stage } from '@kelmot/demo';
 import type { Tx } from '@kelmot/server/db/client';
-import { readRepair } from '@kelmot/server/db/repairQueries';
+import { readRepair } from '@kelmot/server/db/repairView';
 import { uuidv7 } from '@kelmot/server/ids';
 import { runCommand } from '@kelmot/server/services/command';
 
@@ -95,13 +95,14 @@ export class Walk {
     private readonly me: Me,
   ) {}
 
-  private async send(at: number, draft: Draft<Command>): Promise<void> {
+  private async send(at: number, draft: Draft<Command>, by = this.me): Promise<void> {
     const command = { ...draft, id: uuidv7(), repairId: this.repairId, at: iso(at) } as Command;
-    await runCommand(this.db, this.me, command, { weather: simulatedWeather });
+    // The server had it when it was done.
+    await runCommand(this.db, by, command, { weather: simulatedWeather, now: () => at });
   }
 
   private async view() {
-    const view = await readRepair(this.db, this.repairId);
+    const view = await readRepair(this.db, this.me.siteId, this.repairId);
     if (!view) throw new Error(`demo repair ${this.repairId} is gone`);
     return view;
   }
@@ -163,7 +164,9 @@ export class Walk {
     if (mix) await this.send(at, { type: 'mix.placed', mixId: mix.id });
   }
 
-  close(statement: string, at: number): Promise<void> {
-    return this.send(at, { type: 'signoff.add', verdict: 'accepted', statement });
+  /** Signed by somebody who did not do the work. */
+  close(by: Me, statement: string, at: number): Promise<void> {
+    const signed = { type: 'signoff.add', verdict: 'accepted', statement, override: null } as const;
+    return this.send(at, signed, by);
   }
 }

@@ -8,11 +8,11 @@ import { requestId } from 'hono/request-id';
 import { compress } from 'hono/compress';
 import { secureHeaders } from 'hono/secure-headers';
 import type { Logger } from 'pino';
-import type { Auth } from './auth';
+import { overTls, type Auth } from './auth';
 import type { Db } from './db/client';
 import type { AppEnv } from './http/env';
 import { onError, problem } from './http/problem';
-import { requireSession, sameOrigin } from './http/session';
+import { requireSession, sameOrigin, type Sessions } from './http/session';
 import { authRoutes } from './routes/auth';
 import { demoRoutes, meRoutes } from './routes/people';
 import { plantRoutes } from './routes/plant';
@@ -23,6 +23,7 @@ import type { WeatherService } from './services/weather';
 export interface AppDeps {
   db: Db;
   auth: Auth;
+  sessions: Sessions;
   log: Logger;
   webRoot: string;
   demoUsers: DemoUser[];
@@ -41,7 +42,7 @@ const HASHED = /[.-][0-9a-f]{32}\./;
 
 /** Kelmot's whole HTTP face: API under /api, everything else the web client. */
 export function makeApp(deps: AppDeps) {
-  const { db, auth, log, webRoot, demoUsers, weather, publicUrl, proxies = 0 } = deps;
+  const { db, auth, sessions, log, webRoot, demoUsers, weather, publicUrl, proxies = 0 } = deps;
   const host = publicUrl === undefined ? undefined : new URL(publicUrl).host;
   const app = new OpenAPIHono<AppEnv>();
   app.onError(onError);
@@ -60,9 +61,7 @@ export function makeApp(deps: AppDeps) {
   });
   app.use(
     secureHeaders({
-      strictTransportSecurity: publicUrl?.startsWith('https:')
-        ? 'max-age=15552000; includeSubDomains'
-        : false,
+      strictTransportSecurity: overTls(publicUrl) ? 'max-age=15552000; includeSubDomains' : false,
       contentSecurityPolicy: {
         defaultSrc: ["'self'"],
         scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
@@ -94,15 +93,15 @@ export function makeApp(deps: AppDeps) {
     }),
   );
   api.use(sameOrigin);
-  api.route('/', authRoutes(auth, db));
+  api.route('/', authRoutes(auth, db, sessions));
   api.route('/', demoRoutes(demoUsers));
   api.doc31('/openapi.json', {
     openapi: '3.1.0',
     info: { title: 'Kelmot', version: '0.1.0' },
     servers: [{ url: '/api' }],
   });
-  api.use(requireSession(auth));
-  api.route('/', meRoutes);
+  api.use(requireSession(sessions));
+  api.route('/', meRoutes(db, sessions));
   api.route('/', plantRoutes(db));
   api.route('/', repairRoutes(db, weather));
   api.route('/', shelfRoutes(db, weather));

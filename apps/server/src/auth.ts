@@ -3,10 +3,14 @@ import { betterAuth } from 'better-auth';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { username } from 'better-auth/plugins';
 import type { Db } from './db/client';
-import * as schema from './db/schema';
+import * as schema from './db/people';
 
 /** The address of the caller, set by this server from the socket: rate limits count by it. */
 export const CLIENT_ADDRESS = 'x-kelmot-client-address';
+
+/** Whether browsers reach it over TLS. */
+export const overTls = (publicUrl: string | undefined): boolean =>
+  publicUrl?.startsWith('https:') ?? false;
 
 export interface AuthOptions {
   secret: string;
@@ -27,8 +31,13 @@ export function makeAuth(db: Db, { secret, signInsPerMinute, publicUrl }: AuthOp
     database: drizzleAdapter(db, { provider: 'pg', schema, usePlural: true }),
     telemetry: { enabled: false },
     logger: { level: 'error' },
-    user: { additionalFields: { role: { type: 'string', input: false, required: true } } },
-    session: { expiresIn: 60 * 60 * 24 * 14, updateAge: 60 * 60 * 24 },
+    user: {
+      additionalFields: {
+        role: { type: 'string', input: false, required: true },
+        siteId: { type: 'string', input: false, required: true },
+      },
+    },
+    session: { expiresIn: 60 * 60 * 24 * 14 },
     emailAndPassword: {
       enabled: true,
       disableSignUp: true,
@@ -46,7 +55,7 @@ export function makeAuth(db: Db, { secret, signInsPerMinute, publicUrl }: AuthOp
     },
     advanced: {
       cookiePrefix: 'kelmot',
-      useSecureCookies: publicUrl?.startsWith('https:') ?? false,
+      useSecureCookies: overTls(publicUrl),
       defaultCookieAttributes: { sameSite: 'lax', httpOnly: true },
       ipAddress: { ipAddressHeaders: [CLIENT_ADDRESS] },
     },

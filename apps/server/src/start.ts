@@ -2,6 +2,7 @@ import { serve } from '@hono/node-server';
 import type { DemoUser } from '@kelmot/contract';
 import { pino } from 'pino';
 import { makeApp } from './app';
+import { makeSessions } from './http/session';
 import { makeAuth } from './auth';
 import { openDatabase, type Tx } from './db/client';
 import { prepareDatabase } from './db/prepare';
@@ -29,14 +30,12 @@ export async function startServer({
   const { DATABASE_URL: appUrl, DATABASE_OWNER_URL: ownerUrl = appUrl } = env;
   await prepareDatabase({ ownerUrl, appUrl, seed });
   const database = openDatabase(appUrl, (err) => log.warn({ err }, 'a connection was lost'));
-  const auth = makeAuth(database.db, {
-    secret: env.AUTH_SECRET,
-    signInsPerMinute: env.SIGN_INS_PER_MINUTE,
-    publicUrl: env.PUBLIC_URL,
-  });
+  const reached = { secret: env.AUTH_SECRET, publicUrl: env.PUBLIC_URL };
+  const auth = makeAuth(database.db, { ...reached, signInsPerMinute: env.SIGN_INS_PER_MINUTE });
   const app = makeApp({
     db: database.db,
     auth,
+    sessions: makeSessions(database.db, reached),
     log,
     webRoot: env.WEB_ROOT,
     demoUsers,

@@ -8,6 +8,8 @@ import { v7 as uuidv7 } from 'uuid';
 import {
   command,
   openWorld,
+  planRepair,
+  signedAfterwards,
   surveyAt,
   work,
   type Answer,
@@ -27,30 +29,8 @@ before(async () => {
 after(() => world.close());
 
 /** A repair with a plan, its survey and plan made `hours` ago. */
-async function planned(
-  hours: number,
-  tag = `T-${Math.random().toString(36).slice(2, 8)}`,
-): Promise<string> {
-  const id = uuidv7();
-  const created = await ida.send(
-    command(id, { type: 'repair.create', at: ago(hours), survey: surveyAt(ago(hours), tag) }),
-  );
-  assert.equal(created.status, 200);
-  const plan = await ida.send(
-    command(id, {
-      type: 'plan.make',
-      at: ago(hours),
-      expect: 1,
-      planId: uuidv7(),
-      cardCode: 'R-210',
-      intent: 'lasting',
-      schools: {},
-      seconds: {},
-    }),
-  );
-  assert.equal(plan.status, 200, JSON.stringify(plan.body));
-  return id;
-}
+const planned = (hours: number, tag = `T-${Math.random().toString(36).slice(2, 8)}`) =>
+  planRepair(ida, surveyAt(ago(hours), tag), 'R-210', ago(hours));
 
 /** Meets every hold of a plan that is named, at a moment. */
 async function meet(id: string, which: (step: Step) => boolean, at: string): Promise<void> {
@@ -68,14 +48,12 @@ async function meet(id: string, which: (step: Step) => boolean, at: string): Pro
 test('a repair goes from survey to accepted, and reads back whole from the database', async () => {
   const id = await planned(60);
   await work(ida, id, Date.now() - 59 * HOUR);
-  const signed = await ida.send(
-    command(id, { type: 'signoff.add', verdict: 'accepted', statement: 'Flush and hard.' }),
-  );
-  assert.equal(signed.status, 200, JSON.stringify(signed.body));
   const other = await world.person().signIn('tomas');
-  const view = await other.repair(id);
+  const signed = await other.send(command(id, signedAfterwards('Flush and hard.')));
+  assert.equal(signed.status, 200, JSON.stringify(signed.body));
+  const view = await ida.repair(id);
   assert.equal(view.status, 'closed');
-  assert.equal(view.signoffs[0]?.name, 'Ida Marl');
+  assert.equal(view.signoffs[0]?.name, 'Tomas Rell');
   assert.equal(view.reviews[0]?.kind, 'look');
   assert.ok(
     (view.plan?.body.figures.total?.working.length ?? 0) > 2,
@@ -271,8 +249,8 @@ test('who signs has seen what is signed: one that was changed meanwhile is refus
   const moved = { type: 'station.move', expect: seen, station: 'cure' } as const;
   assert.equal((await tomas.send(command(id, moved))).status, 200);
   const sign = (expect: number) =>
-    ida.send<Problem & { current?: { version: number } }>(
-      command(id, { type: 'signoff.add', expect, verdict: 'accepted', statement: 'Hard.' }),
+    tomas.send<Problem & { current?: { version: number } }>(
+      command(id, { ...signedAfterwards('Hard.'), expect }),
     );
   const stale = await sign(seen);
   assert.deepEqual([stale.status, stale.body.current?.version], [409, seen + 1]);

@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
 import { setTimeout } from 'node:timers/promises';
 import type { Problem } from '@kelmot/contract';
+import { demoUsers } from '@kelmot/demo';
 import { seedDemo } from '@kelmot/demo-server/seedDemo';
 import { Client } from 'pg';
 import { v7 as uuidv7 } from 'uuid';
@@ -32,7 +33,7 @@ test('two servers that start at once on an empty database both come up, and it i
   const start = () =>
     prepareDatabase({ ...urls, seed: async (tx) => void (await seedDemo(tx, Date.now())) });
   await Promise.all([start(), start()]);
-  assert.equal(await countIn(urls.appUrl, SEEDED), 3);
+  assert.equal(await countIn(urls.appUrl, SEEDED), demoUsers.length);
   assert.equal(await countIn(urls.appUrl, 'select count(distinct number)::int as n from plans'), 1);
 });
 
@@ -48,7 +49,7 @@ test('seeding that fails half way leaves nothing, and the next start does it all
   await assert.rejects(half, /the power went/);
   assert.equal(await countIn(urls.appUrl, SEEDED), 0);
   await prepareDatabase({ ...urls, seed: async (tx) => void (await seedDemo(tx, Date.now())) });
-  assert.equal(await countIn(urls.appUrl, SEEDED), 3);
+  assert.equal(await countIn(urls.appUrl, SEEDED), demoUsers.length);
 });
 
 /** Somebody else at the database, as its owner. */

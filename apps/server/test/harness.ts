@@ -1,4 +1,5 @@
 import type { Command, RepairView } from '@kelmot/contract';
+import type { z } from 'zod';
 import { planBatches, Survey, type Plan } from '@kelmot/core';
 import { seedDemo } from '@kelmot/demo-server/seedDemo';
 import { actsOf, type Act } from '@kelmot/demo-server/walk';
@@ -8,6 +9,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { makeApp } from '../src/app';
 import { makeAuth } from '../src/auth';
 import { openDatabase, type Database } from '../src/db/client';
+import { makeSessions } from '../src/http/session';
 import { prepareDatabase } from '../src/db/prepare';
 import { emptyDatabase, type TestDatabase } from './cluster';
 
@@ -72,11 +74,12 @@ export class Person {
 
   async signIn(username: string): Promise<this> {
     const password = demoUsers.find((u) => u.username === username)?.password;
-    const { status } = await this.request('POST', '/api/auth/sign-in/username', {
+    const { status, body } = await this.request('POST', '/api/auth/sign-in/username', {
       username,
       password,
     });
-    if (status !== 200) throw new Error(`sign-in of ${username}: ${status}`);
+    if (status !== 200)
+      throw new Error(`sign-in of ${username}: ${status} ${JSON.stringify(body)}`);
     return this;
   }
 
@@ -93,6 +96,8 @@ export interface World {
   database: Database;
   urls: TestDatabase;
   person: () => Person;
+  /** What whoever runs the site does, as the owner of the database. */
+  asOwner: <T>(work: (owner: Database) => Promise<T>) => Promise<T>;
   close: () => Promise<void>;
 }
 
@@ -112,14 +117,12 @@ export async function openWorld({
   const urls = await emptyDatabase('test');
   await prepareDatabase({ ...urls, seed: async (tx) => void (await seedDemo(tx, Date.now())) });
   const database = openDatabase(urls.appUrl);
-  const auth = makeAuth(database.db, {
-    secret: 'a secret of the tests alone',
-    signInsPerMinute,
-    publicUrl,
-  });
+  const reached = { secret: 'a secret of the tests alone', publicUrl };
+  const auth = makeAuth(database.db, { ...reached, signInsPerMinute });
   const app = makeApp({
     db: database.db,
     auth,
+    sessions: makeSessions(database.db, reached),
     log: pino({ level: 'silent' }),
     webRoot: '.',
     demoUsers,
@@ -131,6 +134,14 @@ export async function openWorld({
     database,
     urls,
     person: () => new Person((r) => app.fetch(r)),
+    asOwner: async (work) => {
+      const owner = openDatabase(urls.ownerUrl);
+      try {
+        return await work(owner);
+      } finally {
+        await owner.pool.end();
+      }
+    },
     close: () => database.pool.end(),
   };
 }
@@ -148,16 +159,50 @@ export function surveyAt(startAt: string, tag = 'T-1'): Survey {
   });
 }
 
-type Draft<C> = C extends Command ? Omit<C, 'id' | 'repairId' | 'at'> & { at?: string } : never;
+/** A command before its usual parts are filled in. */
+type Sent = z.input<typeof Command>;
+type Draft<C> = C extends Sent ? Omit<C, 'id' | 'repairId' | 'at'> & { at?: string } : never;
 
 /** A command with a fresh id, sent for one repair. */
-export const command = (repairId: string, draft: Draft<Command>): Command =>
+export const command = (repairId: string, draft: Draft<Sent>): Command =>
   ({ at: new Date().toISOString(), ...draft, id: uuidv7(), repairId }) as Command;
+
+/** A repair of a survey with a plan from a card, both made at one moment; its id. */
+export async function planRepair(
+  person: Person,
+  survey: Survey,
+  cardCode: string,
+  at: string,
+): Promise<string> {
+  const id = uuidv7();
+  const taken = async (draft: Draft<Sent>) => {
+    const { status, body } = await person.send(command(id, { ...draft, at }));
+    if (status !== 200) throw new Error(JSON.stringify(body));
+  };
+  await taken({ type: 'repair.create', survey });
+  await taken({
+    type: 'plan.make',
+    expect: 1,
+    planId: uuidv7(),
+    cardCode,
+    intent: survey.intent,
+  });
+  return id;
+}
+
+/** A sign-off of what was entered afterwards: a planner gives it, with the reason. */
+export const signedAfterwards = (statement: string) =>
+  ({
+    type: 'signoff.add',
+    verdict: 'accepted',
+    statement,
+    override: 'Entered afterwards.',
+  }) as const;
 
 const MINUTE = 60_000;
 
 /** What one act of a job sends. */
-async function acted(person: Person, id: string, plan: Plan, act: Act): Promise<Draft<Command>> {
+async function acted(person: Person, id: string, plan: Plan, act: Act): Promise<Draft<Sent>> {
   if (act.kind === 'hold') {
     const hold = plan.steps.find((s) => s.id === act.stepId)?.hold;
     if (!hold) throw new Error(`no hold ${act.stepId}`);

@@ -1,11 +1,19 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
-import type { Forecast, Problem, ShelfLot, StockMove } from '@kelmot/contract';
+import type { Forecast, Me, Problem, ShelfLot, StockMove } from '@kelmot/contract';
 import { planBatches, word, type FamilyId } from '@kelmot/core';
 import { demoSurvey, surveyedRepairs } from '@kelmot/demo';
 import { actsOf } from '@kelmot/demo-server/walk';
 import { v7 as uuidv7 } from 'uuid';
-import { command, openWorld, work, type Person, type World } from './harness';
+import {
+  command,
+  openWorld,
+  planRepair,
+  signedAfterwards,
+  work,
+  type Person,
+  type World,
+} from './harness';
 
 let world: World;
 let ida: Person;
@@ -19,27 +27,11 @@ before(async () => {
 after(() => world.close());
 
 /** A planned repair of a family, begun so many minutes ago. */
-async function planned(family: FamilyId, cardCode: string, minutes: number): Promise<string> {
+function planned(family: FamilyId, cardCode: string, minutes: number): Promise<string> {
   const found = surveyedRepairs.filter((r) => r.survey.family === family).at(-1);
   if (!found) throw new Error(`no demo survey of ${family}`);
-  const id = uuidv7();
   const survey = demoSurvey(found.tag, null, ago(minutes), found.survey);
-  const created = await ida.send(command(id, { type: 'repair.create', at: ago(minutes), survey }));
-  assert.equal(created.status, 200, JSON.stringify(created.body));
-  const made = await ida.send(
-    command(id, {
-      type: 'plan.make',
-      at: ago(minutes),
-      expect: 1,
-      planId: uuidv7(),
-      cardCode,
-      intent: survey.intent,
-      schools: {},
-      seconds: {},
-    }),
-  );
-  assert.equal(made.status, 200, JSON.stringify(made.body));
-  return id;
+  return planRepair(ida, survey, cardCode, ago(minutes));
 }
 
 test('a belt is poured from a whole kit: nothing is weighed, and not before the conditioner is tacky', async () => {
@@ -63,9 +55,8 @@ test('a belt is poured from a whole kit: nothing is weighed, and not before the 
   await work(ida, id, start, undefined, (act) => done.has(JSON.stringify(act)));
   const view = await ida.repair(id);
   for (const x of view.mixes) assert.deepEqual([x.aG, x.bG, x.deviationPct], [null, null, null]);
-  const signed = await ida.send(
-    command(id, { type: 'signoff.add', at: ago(1), verdict: 'accepted', statement: 'Runs true.' }),
-  );
+  const tomas = await world.person().signIn('tomas');
+  const signed = await tomas.send(command(id, { ...signedAfterwards('Runs true.'), at: ago(1) }));
   assert.equal(signed.status, 200, JSON.stringify(signed.body));
   assert.equal((await ida.repair(id)).status, 'closed');
 });
@@ -128,23 +119,37 @@ test('a picture is kept with its step and read back; a reading cannot stand for 
   assert.equal(other.status, 422);
 });
 
-test('a pressure wrap waits for the engineer by name', async () => {
+test('a pressure wrap waits for the engineer: by an account that may approve it, else by a name that is marked', async () => {
   const id = await planned('F5', 'W-330', 100);
-  const approve = (name: string, reference: string) =>
-    ida.send<Problem>(
+  const approve = (person: Person, name: string, reference: string, account?: string) =>
+    person.send<Problem>(
       command(id, {
         type: 'reading.add',
         at: ago(90),
         stepId: 'approval',
-        values: { kind: 'approval', name, reference },
+        values: { kind: 'approval', name, reference, account },
       }),
     );
-  const empty = await approve('', '');
+  const last = async () => {
+    const reading = (await ida.repair(id)).readings.at(-1);
+    return [reading && word(reading.say), reading?.values] as const;
+  };
+  const empty = await approve(ida, '', '');
   assert.equal(empty.status, 422);
   assert.ok(empty.body.issues?.some((i) => i.path.includes('name')));
-  assert.equal((await approve('R. Example', 'Calc 12')).status, 200);
-  const said = (await ida.repair(id)).readings.at(-1)?.say;
-  assert.equal(said && word(said), 'Approved by R. Example, Calc 12.');
+  // Whatever a device says of an account, one is set by who is signed in.
+  assert.equal((await approve(ida, 'Orla Venn', 'Calc 12', 'orla')).status, 200);
+  assert.deepEqual(await last(), [
+    'Approved by Orla Venn, Calc 12. The name was typed; it is not verified.',
+    { kind: 'approval', name: 'Orla Venn', reference: 'Calc 12', account: null },
+  ]);
+  const orla = await world.person().signIn('orla');
+  const me = (await orla.get<Me>('/api/me')).body;
+  assert.equal((await approve(orla, 'Somebody Else', 'Calc 12')).status, 200);
+  assert.deepEqual(await last(), [
+    'Approved by Orla Venn, Calc 12, signed in.',
+    { kind: 'approval', name: 'Orla Venn', reference: 'Calc 12', account: me.id },
+  ]);
 });
 
 test('the shelf is a ledger: by lot, never below nothing, each move once, no viewer', async () => {

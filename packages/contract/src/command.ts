@@ -8,6 +8,11 @@ const grams = () => z.number().gt(0).max(1e6);
 /** Most of a picture in base64, characters: a phone’s photo at 1280 px is half of it. */
 export const MOST_PHOTO = 450_000;
 const note = () => typedLines(500);
+/**
+ * The plan that somebody saw who recorded it. Left out by a device that kept it before this was asked: then it is the
+ * present one.
+ */
+const record = { ...base, planId: Id.optional() };
 
 const PICTURES = ['image/jpeg', 'image/png'] as const;
 /** The first bytes of a picture of each kind, in base64. */
@@ -37,7 +42,7 @@ export const Command = z.discriminatedUnion('type', [
   }),
   z.strictObject({ ...base, type: z.literal('station.move'), expect: Version, station: StationId }),
   z.strictObject({
-    ...base,
+    ...record,
     type: z.literal('check.set'),
     stepId: typedText(60, 1),
     /** The batch it was done with; null: the step as a whole. */
@@ -46,13 +51,13 @@ export const Command = z.discriminatedUnion('type', [
     note: note(),
   }),
   z.strictObject({
-    ...base,
+    ...record,
     type: z.literal('reading.add'),
     stepId: typedText(60, 1),
     values: ReadingValues,
   }),
   z.strictObject({
-    ...base,
+    ...record,
     type: z.literal('mix.start'),
     batchNo: z.int().min(1).max(10000),
     /** What the scale shows of both parts; null where nothing is weighed. */
@@ -62,7 +67,7 @@ export const Command = z.discriminatedUnion('type', [
   }),
   z
     .strictObject({
-      ...base,
+      ...record,
       type: z.literal('photo.add'),
       stepId: typedText(60, 1),
       mime: z.enum(PICTURES),
@@ -76,16 +81,24 @@ export const Command = z.discriminatedUnion('type', [
   z.strictObject({ ...base, type: z.literal('mix.placed'), mixId: Id }),
   z.strictObject({ ...base, type: z.literal('mix.binned'), mixId: Id }),
   z.strictObject({
-    ...base,
+    ...record,
     type: z.literal('signoff.add'),
     /** What the person saw who signs; left out by a device that kept it before this was asked. */
     expect: Version.optional(),
     verdict: z.enum(SIGNOFF_VERDICTS),
     statement: typedLines(500, 3),
+    /** Why it is signed although this server has not seen the cure pass: what was done was entered afterwards. */
+    override: typedLines(500, 3).nullable().default(null),
   }),
 ]);
 export type Command = z.infer<typeof Command>;
 
 /** The state after a command, as acknowledged: it is in the database. */
-export const Ack = z.object({ commandId: Id, repairId: Id, version: Version });
+export const Ack = z.object({
+  commandId: Id,
+  repairId: Id,
+  version: Version,
+  /** The number of an earlier plan that a record was kept with, since it was made on it; null: the present one. */
+  keptWith: z.int().nullable().default(null),
+});
 export type Ack = z.infer<typeof Ack>;

@@ -4,6 +4,7 @@ export * from './asset';
 export * from './cards';
 export * from './command';
 export { mixedBatches, stepDone, waitEnds, type Recorded } from './done';
+export * from './gates';
 export * from './hand';
 export * from './ids';
 export * from './judge';

@@ -2,6 +2,7 @@ import { ambientGate } from '@kelmot/core/ambient/ambientGate';
 import { hardness } from '@kelmot/core/inspect/hardness';
 import { celsius, minutes, mm } from '@kelmot/core/message/message';
 import { m, prepKindOf, q, type Hold, type Message, type Plan } from '@kelmot/core';
+import type { Me } from './people';
 import type { ReadingValues } from './repair';
 
 export interface ReadingVerdict {
@@ -60,6 +61,21 @@ function judgeAir(values: Extract<ReadingValues, { kind: 'ambient' }>, plan: Pla
   };
 }
 
+/**
+ * A reading as it is kept: an approval by somebody whose account may give it carries that account and its name; by
+ * anybody else it carries the name that was typed, and no account.
+ */
+export function approvedBy(
+  hold: Hold,
+  values: ReadingValues,
+  who: Pick<Me, 'id' | 'name' | 'approves'>,
+): ReadingValues {
+  if (values.kind !== 'approval' || hold.kind !== 'approval') return values;
+  return who.approves.includes(hold.who)
+    ? { ...values, name: who.name, account: who.id }
+    : { ...values, account: null };
+}
+
 /** Judges a reading against the hold it was taken for: the same on the device and on the server. */
 export function judgeReading(hold: Hold, values: ReadingValues, plan: Plan): ReadingVerdict {
   if (hold.kind === 'ambient' && values.kind === 'ambient') return judgeAir(values, plan);
@@ -102,13 +118,13 @@ export function judgeReading(hold: Hold, values: ReadingValues, plan: Plan): Rea
     };
   if (hold.kind === 'photo' && values.kind === 'photo')
     return { passed: true, say: m('{label}.', { label: hold.label }) };
-  if (hold.kind === 'approval' && values.kind === 'approval')
-    return {
-      passed: true,
-      say: m('Approved by {name}, {reference}.', {
-        name: values.name,
-        reference: values.reference,
-      }),
-    };
+  if (hold.kind === 'approval' && values.kind === 'approval') {
+    const { name, reference, account } = values;
+    const text =
+      account === null
+        ? 'Approved by {name}, {reference}. The name was typed; it is not verified.'
+        : 'Approved by {name}, {reference}, signed in.';
+    return { passed: true, say: m(text, { name, reference }) };
+  }
   return { passed: false, say: m('This reading does not belong to this step.') };
 }

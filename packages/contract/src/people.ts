@@ -1,5 +1,6 @@
-import { typedText } from '@kelmot/core';
+import { PERMISSIONS, typedText } from '@kelmot/core';
 import { z } from 'zod';
+import { Id } from './ids';
 
 export const ROLES = ['technician', 'planner', 'viewer'] as const;
 export const Role = z.enum(ROLES);
@@ -10,6 +11,10 @@ export const Me = z.object({
   name: z.string(),
   username: z.string(),
   role: Role,
+  /** The site whose plant, cards, shelf and repairs are read and written. */
+  siteId: Id,
+  /** What this person may approve by name: an approval of one of these is verified by the account. */
+  approves: z.array(z.enum(PERMISSIONS)),
 });
 export type Me = z.infer<typeof Me>;
 
@@ -19,6 +24,37 @@ export const SignIn = z.strictObject({
   password: z.string().min(1).max(200),
 });
 export type SignIn = z.infer<typeof SignIn>;
+/** Fewest characters of a new password. */
+export const LEAST_PASSWORD = 12;
+const newPassword = () => z.string().min(1).max(200);
+/** Somebody’s own new password, with the one that it takes the place of. */
+export const NewPassword = z.strictObject({
+  current: z.string().min(1).max(200),
+  next: newPassword(),
+});
+export type NewPassword = z.infer<typeof NewPassword>;
+
+const person = {
+  name: typedText(80, 2),
+  role: Role,
+  approves: z.array(z.enum(PERMISSIONS).exclude(['none'])),
+};
+/** Somebody to be taken in by whoever runs the site. */
+export const PersonDraft = z.strictObject({
+  ...person,
+  approves: person.approves.default([]),
+  username: z
+    .string()
+    .regex(/^[a-z0-9._-]{2,40}$/, 'must be 2 to 40 small letters, figures, dots or dashes'),
+  /** By name; may be left out where there is one. */
+  site: typedText(80, 1).optional(),
+  password: newPassword(),
+});
+export type PersonDraft = z.infer<typeof PersonDraft>;
+/** What may be changed of somebody by whoever runs the site. */
+export const PersonChange = z.strictObject(person).partial();
+export type PersonChange = z.infer<typeof PersonChange>;
+
 export const SignedIn = z.object({ ok: z.literal(true) });
 
 /** A demo sign-in, offered on the sign-in screen of a demo server only. */
@@ -27,5 +63,6 @@ export const DemoUser = z.object({
   password: z.string(),
   name: z.string(),
   role: Role,
+  approves: z.array(z.enum(PERMISSIONS)).default([]),
 });
 export type DemoUser = z.infer<typeof DemoUser>;

@@ -30,9 +30,19 @@ export const ReadingValues = z.discriminatedUnion('kind', [
     kind: z.literal('approval'),
     name: typedText(80, 2),
     reference: typedText(120, 1),
+    /** The account of who approved, set by the server; null: the name was typed and nobody has verified it. */
+    account: typedText(64).nullable().default(null),
   }),
 ]);
 export type ReadingValues = z.infer<typeof ReadingValues>;
+
+/** Who recorded it, and when the server had it: what a device says of its moments is a claim. */
+const recorded = {
+  by: z.string(),
+  byId: z.string(),
+  /** Null while it waits on the device. */
+  receivedAt: Instant.nullable(),
+};
 
 export const Reading = z.object({
   id: Id,
@@ -42,7 +52,7 @@ export const Reading = z.object({
   /** The verdict in one sentence, with the number and the limit. */
   say: MessageSchema,
   takenAt: Instant,
-  by: z.string(),
+  ...recorded,
 });
 export type Reading = z.infer<typeof Reading>;
 
@@ -58,7 +68,7 @@ export const Mix = z.object({
   startedAt: Instant,
   placedAt: Instant.nullable(),
   binnedAt: Instant.nullable(),
-  by: z.string(),
+  ...recorded,
 });
 export type Mix = z.infer<typeof Mix>;
 
@@ -69,7 +79,7 @@ export const Check = z.object({
   done: z.boolean(),
   note: z.string(),
   at: Instant,
-  by: z.string(),
+  ...recorded,
 });
 export type Check = z.infer<typeof Check>;
 
@@ -79,6 +89,10 @@ export const Signoff = z.object({
   verdict: z.enum(SIGNOFF_VERDICTS),
   statement: z.string(),
   name: z.string(),
+  /** The account of who signed. */
+  byId: z.string(),
+  /** Why it was signed before the server had seen the cure pass; null: it had. */
+  override: z.string().nullable(),
   at: Instant,
   supersedes: Id.nullable(),
 });
@@ -124,6 +138,21 @@ export type RepairRow = z.infer<typeof RepairRow>;
 export const RepairPage = z.object({ rows: z.array(RepairRow), next: z.string().nullable() });
 export type RepairPage = z.infer<typeof RepairPage>;
 
+/** A record that belongs to an earlier plan of the repair, as it is kept with it. */
+export const EarlierRecord = z.object({
+  id: Id,
+  /** The number of its plan. */
+  plan: z.int(),
+  kind: z.enum(['tick', 'reading', 'batch']),
+  /** What it was of: the title of its step, or the batch. */
+  title: MessageSchema,
+  /** What came of it; null for a tick. */
+  say: MessageSchema.nullable(),
+  at: Instant,
+  by: z.string(),
+});
+export type EarlierRecord = z.infer<typeof EarlierRecord>;
+
 /** A repair whole: survey, plan with its working, and everything recorded against it. */
 export const RepairView = z.object({
   ...head,
@@ -133,6 +162,8 @@ export const RepairView = z.object({
   readings: z.array(Reading),
   mixes: z.array(Mix),
   checks: z.array(Check),
+  /** What was recorded on earlier plans, in the order the server had it. */
+  earlier: z.array(EarlierRecord),
   signoffs: z.array(Signoff),
   reviews: z.array(Review),
 });

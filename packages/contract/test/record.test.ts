@@ -11,7 +11,7 @@ import {
   type ReadingValues,
   type RepairView,
 } from '../src/index';
-import { AT, holdOf, ID, met, planOf, viewOf } from './view';
+import { AT, holdOf, ID, ida, IDA, met, planOf, viewOf } from './view';
 
 const plan = planOf();
 const view = viewOf(plan);
@@ -62,13 +62,13 @@ test('a hold is met by its last word: a tick taken back opens it again', () => {
   const ticked = applyCommand(
     view,
     { ...base(), type: 'check.set', stepId: 'isolate', batchNo: null, done: true, note: '' },
-    'Ida',
+    IDA,
   );
   expect(stepDone(step, ticked, later)).toBe(true);
   const back = applyCommand(
     ticked,
     { ...base(), type: 'check.set', stepId: 'isolate', batchNo: null, done: false, note: '' },
-    'Ida',
+    IDA,
   );
   expect(stepDone(step, back, later)).toBe(false);
   expect(said(openHolds(back, 'mix', later))).toContain('Isolate and make safe');
@@ -78,28 +78,42 @@ test('what waits on the device is laid over the view: a reading judged, a batch 
   const measured = applyCommand(
     view,
     { ...base(), type: 'reading.add', stepId: 'grade', values: { kind: 'reading', value: 80 } },
-    'Ida',
+    IDA,
   );
   expect(measured.readings[0]).toMatchObject({ passed: true, by: 'Ida' });
   const batch = planBatches(plan)[0];
   if (!batch) throw new Error('no batch');
-  const mixed = applyCommand(
+  const held = applyCommand(
     view,
     { ...base(), type: 'mix.start', batchNo: 1, aG: batch.aG, bG: batch.bG, lot: 'L' },
-    'Ida',
+    IDA,
+  );
+  expect(held.mixes).toEqual([]);
+  const mixed = applyCommand(
+    met(view, ['prep', 'mix']),
+    {
+      ...base(),
+      at: '2026-11-24T10:00:00Z',
+      type: 'mix.start',
+      batchNo: 1,
+      aG: batch.aG,
+      bG: batch.bG,
+      lot: 'L',
+    },
+    IDA,
   );
   expect(mixed).toMatchObject({ station: 'build', mixes: [{ inTolerance: true, placedAt: null }] });
   expect(said(openHolds(mixed, 'cure', later))).toContain('one batch to place');
   const placed = applyCommand(
     mixed,
     { ...base(), type: 'mix.placed', mixId: mixed.mixes[0]?.id ?? '' },
-    'Ida',
+    IDA,
   );
   expect(said(openHolds(placed, 'cure', later))).not.toContain('one batch to place');
   const binned = applyCommand(
     mixed,
     { ...base(), type: 'mix.binned', mixId: mixed.mixes[0]?.id ?? '' },
-    'Ida',
+    IDA,
   );
   expect(said(openHolds(binned, 'cure', later))).toContain('one batch to place');
   // Nothing may be mixed while what stands before its round is open.
@@ -139,9 +153,12 @@ describe('the other holds', () => {
     expect(
       judged(
         { kind: 'approval', who: 'pressure-engineer' },
-        { kind: 'approval', name: 'A. Example', reference: 'D-12' },
+        { kind: 'approval', name: 'A. Example', reference: 'D-12', account: null },
       ),
-    ).toEqual({ passed: true, say: 'Approved by A. Example, D-12.' });
+    ).toEqual({
+      passed: true,
+      say: 'Approved by A. Example, D-12. The name was typed; it is not verified.',
+    });
     expect(judged({ kind: 'photo', label: m('The leak') }, { kind: 'photo', photoId: ID })).toEqual(
       {
         passed: true,
@@ -167,7 +184,7 @@ describe('the other holds', () => {
           passed: true,
           say: m(''),
           takenAt: AT,
-          by: 'Ida',
+          ...ida,
         } as const,
       ],
     };
@@ -201,7 +218,7 @@ describe('the waits of a plan hold in the job as it really runs', () => {
         startedAt: new Date(start).toISOString(),
         placedAt: new Date(at(20)).toISOString(),
         binnedAt: null,
-        by: 'Ida',
+        ...ida,
       },
     ],
   };

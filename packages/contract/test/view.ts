@@ -1,5 +1,5 @@
 import { m, makePlan, word, type Hold, type Plan, type SurveyOf } from '@kelmot/core';
-import type { RepairView } from '../src/index';
+import type { Me, RepairView } from '../src/index';
 import { card, site, survey } from '../../core/test/fixtures';
 
 export const ID = '01936f00-0000-7000-8000-000000000001';
@@ -34,6 +34,7 @@ export function viewOf(plan: Plan): RepairView {
     readings: [],
     mixes: [],
     checks: [],
+    earlier: [],
     signoffs: [],
     reviews: [],
   };
@@ -45,6 +46,18 @@ export function holdOf(plan: Plan, id: string): Hold {
   return found;
 }
 
+/** As what Ida recorded stands when it has come to the server at once. */
+export const ida = { by: 'Ida', byId: 'ida', receivedAt: AT };
+/** Somebody who may write, and who approves nothing. */
+export const IDA: Me = {
+  id: 'ida',
+  name: 'Ida',
+  username: 'ida',
+  role: 'technician',
+  siteId: ID,
+  approves: [],
+};
+
 /** The view with every hold of the stations named met, at a moment. */
 export function met(view: RepairView, stations: string[], at = AT): RepairView {
   const steps = (view.plan?.body.steps ?? []).filter((s) => stations.includes(s.station) && s.hold);
@@ -52,7 +65,7 @@ export function met(view: RepairView, stations: string[], at = AT): RepairView {
     ...view,
     checks: steps
       .filter((s) => s.hold?.kind === 'check')
-      .map((s) => ({ id: s.id, stepId: s.id, batchNo: null, done: true, note: '', at, by: 'Ida' })),
+      .map((s) => ({ id: s.id, stepId: s.id, batchNo: null, done: true, note: '', at, ...ida })),
     readings: steps
       .filter((s) => s.hold?.kind !== 'check')
       .map((s) => ({
@@ -62,7 +75,7 @@ export function met(view: RepairView, stations: string[], at = AT): RepairView {
         passed: true,
         say: m('ok'),
         takenAt: at,
-        by: 'Ida',
+        ...ida,
       })),
   };
 }

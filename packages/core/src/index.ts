@@ -36,6 +36,7 @@ export type { WorkContext } from './work/work';
 export * from './schedule/axis';
 export * from './schedule/clock';
 export * from './schedule/state';
+export * from './units/zone';
 export * from './section/drawing';
 export { boxOf, LETTER_PX, type Box, type Lettered } from './section/lettering';
 export * from './families/family';

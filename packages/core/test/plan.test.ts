@@ -188,27 +188,27 @@ describe('a repair that runs', () => {
       expect.closeTo(50, 6),
       600,
     ]);
-    expect(stripText(strip, at(1), 0)).toBe(
+    expect(stripText(strip, at(1), 'UTC')).toBe(
       'Mixed 10:00, wet. Place by 10:40. Life ends 10:50. Set 20:00. Needed 08:00.',
     );
   });
 
   test('the next act follows the pail, the cure, and the end of it', () => {
-    expect(nextAct(gist, [], at(0), 0)).toBeNull();
-    expect(nextAct(gist, [mix], at(5), 0)?.clockTo).toBeCloseTo(at(40), -1);
-    expect(said(gist, [mix], at(5), 0)).toEqual({
+    expect(nextAct(gist, [], at(0), 'UTC')).toBeNull();
+    expect(nextAct(gist, [mix], at(5), 'UTC')?.clockTo).toBeCloseTo(at(40), -1);
+    expect(said(gist, [mix], at(5), 'UTC')).toEqual({
       phase: 'place',
       say: 'Place it by 10:40.',
       short: 'place 10:40',
     });
-    expect(said(gist, [mix], at(60), 0)?.say).toMatch(/^Stop/);
+    expect(said(gist, [mix], at(60), 'UTC')?.say).toMatch(/^Stop/);
     const placed = { ...mix, placedAt: at(25) };
-    expect(said(gist, [placed], at(60), 0)).toMatchObject({
+    expect(said(gist, [placed], at(60), 'UTC')).toMatchObject({
       phase: 'cure',
       say: 'Good for immersion from 20:00,',
     });
-    expect(said(gist, [placed], at(601), 0)?.phase).toBe('ready');
-    expect(nextAct(gist, [{ ...mix, binned: true }], at(5), 0)).toBeNull();
+    expect(said(gist, [placed], at(601), 'UTC')?.phase).toBe('ready');
+    expect(nextAct(gist, [{ ...mix, binned: true }], at(5), 'UTC')).toBeNull();
     expect(openBatches(gist, [{ ...mix, binned: true }])).toEqual([1]);
   });
 
@@ -224,10 +224,10 @@ describe('a repair that runs', () => {
     const [one, next] = two.rounds;
     if (!one?.next || !next) throw new Error('two rounds');
     const name = word(next.name);
-    expect(said(two, [first], at(30), 0)).toMatchObject({ phase: 'overcoat-wait' });
-    expect(said(two, [first], at(30), 0)?.say).toContain(name);
-    expect(said(two, [first], at(one.next.least + 20), 0)).toMatchObject({ phase: 'overcoat' });
-    expect(said(two, [first], at((one.next.most ?? 0) + 20), 0)).toMatchObject({
+    expect(said(two, [first], at(30), 'UTC')).toMatchObject({ phase: 'overcoat-wait' });
+    expect(said(two, [first], at(30), 'UTC')?.say).toContain(name);
+    expect(said(two, [first], at(one.next.least + 20), 'UTC')).toMatchObject({ phase: 'overcoat' });
+    expect(said(two, [first], at((one.next.most ?? 0) + 20), 'UTC')).toMatchObject({
       phase: 'overcoat-missed',
       say: 'Abrade first.',
     });
@@ -250,7 +250,7 @@ test('an axis keeps order, holds what is outside, and breaks where the speed cha
     to: 600 * MIN,
     width: 300,
     nearShare: 0.7,
-    zoneMin: 60,
+    zone: 'Europe/Paris',
   });
   expect([axis.x(-5), axis.x(30 * MIN), axis.x(60 * MIN), axis.x(1e12)]).toEqual([
     0, 105, 210, 300,

@@ -88,9 +88,9 @@ test('a clock ticks in seconds under an hour and counts on when it is over', () 
 
 test('a moment on another day carries its weekday', () => {
   const now = Date.parse('2026-11-24T20:00:00Z');
-  expect(dayClockText(Date.parse('2026-11-24T22:30:00Z'), now, 0)).toBe('22:30');
-  expect(dayClockText(Date.parse('2026-11-25T06:00:00Z'), now, 0)).toBe('06:00 Wed');
-  expect(dayClockText(Date.parse('2026-11-24T23:30:00Z'), now, 60)).toBe('00:30 Wed');
+  expect(dayClockText(Date.parse('2026-11-24T22:30:00Z'), now, 'UTC')).toBe('22:30');
+  expect(dayClockText(Date.parse('2026-11-25T06:00:00Z'), now, 'UTC')).toBe('06:00 Wed');
+  expect(dayClockText(Date.parse('2026-11-24T23:30:00Z'), now, 'Europe/Vienna')).toBe('00:30 Wed');
 });
 
 /** What an independent table of units calls ours, and how finely it knows them. */

@@ -22,7 +22,7 @@ function valuesFor(hold: Exclude<Hold, { kind: 'check' | 'photo' }>, plan: Plan)
     case 'countdown':
       return { kind: 'countdown' };
     case 'approval':
-      return { kind: 'approval', name: 'M. Example', reference: 'EX-104' };
+      return { kind: 'approval', name: 'M. Example', reference: 'EX-104', account: null };
     case 'reading': {
       const { min, max } = hold;
       const value = min !== null && max !== null ? (min + max) / 2 : (min ?? (max ?? 2) / 2);

@@ -2,7 +2,26 @@ import type { DemoUser } from '@kelmot/contract';
 
 /** Made-up people who sign in to the demo. The password is the same for all: it protects nothing. */
 export const demoUsers: DemoUser[] = [
-  { username: 'ida', password: 'quillmere-demo', name: 'Ida Marl', role: 'technician' },
-  { username: 'tomas', password: 'quillmere-demo', name: 'Tomas Rell', role: 'planner' },
-  { username: 'vera', password: 'quillmere-demo', name: 'Vera Onsk', role: 'viewer' },
+  {
+    username: 'ida',
+    password: 'quillmere-demo',
+    name: 'Ida Marl',
+    role: 'technician',
+    approves: [],
+  },
+  {
+    username: 'tomas',
+    password: 'quillmere-demo',
+    name: 'Tomas Rell',
+    role: 'planner',
+    approves: [],
+  },
+  { username: 'vera', password: 'quillmere-demo', name: 'Vera Onsk', role: 'viewer', approves: [] },
+  {
+    username: 'orla',
+    password: 'quillmere-demo',
+    name: 'Orla Venn',
+    role: 'technician',
+    approves: ['pressure-engineer', 'structural-engineer'],
+  },
 ];

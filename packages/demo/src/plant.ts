@@ -18,6 +18,8 @@ export const siteSettings: SiteSettings = SiteSettings.parse({
   tempSdC: 1.5,
   swingIndoorsC: 2,
   swingOutdoorsC: 8,
+  zone: 'Europe/Vienna',
+  secondSigns: 'approved',
 });
 
 export type DemoAsset = Omit<Asset, 'id'>;

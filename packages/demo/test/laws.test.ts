@@ -39,6 +39,16 @@ function sentences(plan: Plan): string[] {
   ].flatMap((x) => [word(x), word(x, 'us')]);
 }
 
+/** A figure with its unit written out: it would be metric for a reader of US units too. */
+const WRITTEN_OUT = /\d\s?(mm|cm|µm|ml|l|L|g|kg|°C|bar|kPa|MPa|m²|litres?|metres?)\b/;
+
+/** The texts of every message in something, before anything measured is put in. */
+function texts(of: unknown): string[] {
+  if (typeof of !== 'object' || of === null) return [];
+  const own = 'text' in of && 'values' in of && typeof of.text === 'string' ? [of.text] : [];
+  return [...own, ...Object.values(of).flatMap(texts)];
+}
+
 /** Everything there is to do, one at a time: nothing left out, nothing twice, in the order of the clock. */
 function walkable(plan: Plan): void {
   const deeds = deedsOf(plan);
@@ -70,7 +80,7 @@ function walkable(plan: Plan): void {
           },
         ]
       : [];
-    const pace = paceOf(plan, deeds, deed, mixes, at, 0);
+    const pace = paceOf(plan, deeds, deed, mixes, at, 'UTC');
     expect(Math.abs(pace.behindMin)).toBeLessThan(1e-3);
     expect(pace.pail?.spareMin ?? 0).toBeGreaterThanOrEqual(-1e-3);
     for (const units of ['metric', 'us'] as const)
@@ -85,6 +95,9 @@ function lawful(plan: Plan): void {
   walkable(plan);
   const batches = planBatches(plan);
   expect(batches.map((b) => b.no)).toEqual(batches.map((_, i) => i + 1));
+  expect(texts({ ...plan, card: null, cards: null }).filter((t) => WRITTEN_OUT.test(t))).toEqual(
+    [],
+  );
   for (const text of sentences(plan))
     expect(text).not.toMatch(/NaN|undefined|Infinity|[{}]|\s,|\.\./);
   // Every card that a sentence names stands in the supplies.

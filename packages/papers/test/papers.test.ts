@@ -56,7 +56,6 @@ async function printed(plan: Plan, paper: PaperSize): Promise<PDFDocument> {
     sections,
     url: 'http://127.0.0.1:4700/repair/x/prep',
     units: 'metric',
-    zoneMin: 60,
   });
   return PDFDocument.load(bytes);
 }

@@ -1,6 +1,7 @@
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
 import { api, type ApiError } from '@/store/api';
 import {
+  keptElsewhere,
   outboxRead,
   queued,
   refused,
@@ -41,6 +42,11 @@ sender.startListening({
           );
           await fresh;
           dispatch(sent(command.id));
+          const { keptWith } = result.data;
+          if (keptWith !== null) {
+            const { id, repairId, type } = command;
+            dispatch(keptElsewhere({ id, repairId, type, plan: keptWith }));
+          }
           fresh.unsubscribe();
           // A fetch that was under way before the write may have answered for this one: ask once more.
           dispatch(

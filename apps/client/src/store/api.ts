@@ -14,6 +14,7 @@ import {
   Site,
   type CardFile,
   type Command,
+  type NewPassword,
   type StockMove,
 } from '@kelmot/contract';
 import { Card } from '@kelmot/core';
@@ -87,6 +88,10 @@ export const api = createApi({
       query: () => ({ url: 'auth/sign-out', method: 'POST', body: {} }),
       transformResponse: () => undefined,
     }),
+    changePassword: build.mutation<void, NewPassword>({
+      query: (body) => ({ url: 'me/password', method: 'POST', body }),
+      transformResponse: () => undefined,
+    }),
     site: build.query<Site, void>({ query: () => 'site', transformResponse: (r) => Site.parse(r) }),
     assets: build.query<Asset[], void>({
       query: () => 'assets',
@@ -155,6 +160,7 @@ export const {
   useDemoUsersQuery,
   useSignInMutation,
   useSignOutMutation,
+  useChangePasswordMutation,
   useSiteQuery,
   useAssetsQuery,
   useCardsQuery,

@@ -8,11 +8,21 @@ export interface Waiting {
   current: RepairView | null;
 }
 
-export interface Outbox {
-  queue: Waiting[];
+/** A record that the server kept with an earlier plan, until whoever made it has read that. */
+export interface KeptElsewhere {
+  id: string;
+  repairId: string;
+  type: Command['type'];
+  /** The number of that plan. */
+  plan: number;
 }
 
-export const initialOutbox: Outbox = { queue: [] };
+export interface Outbox {
+  queue: Waiting[];
+  kept: KeptElsewhere[];
+}
+
+export const initialOutbox: Outbox = { queue: [], kept: [] };
 
 const slice = createSlice({
   name: 'outbox',
@@ -42,6 +52,13 @@ const slice = createSlice({
       if (payload.expect !== undefined && 'expect' in waiting.command)
         waiting.command.expect = payload.expect;
     },
+    keptElsewhere: (state, { payload }: PayloadAction<KeptElsewhere>) => {
+      state.kept.push(payload);
+    },
+    /** Read by whoever opened the repair. */
+    keptRead: (state, { payload }: PayloadAction<string>) => {
+      state.kept = state.kept.filter((k) => k.repairId !== payload);
+    },
     thrownAway: (state, { payload }: PayloadAction<string>) => {
       state.queue = state.queue.filter((w) => w.command.id !== payload);
     },
@@ -49,5 +66,6 @@ const slice = createSlice({
   },
 });
 
-export const { queued, sent, refused, retried, thrownAway, outboxRead } = slice.actions;
+export const { queued, sent, refused, retried, keptElsewhere, keptRead, thrownAway, outboxRead } =
+  slice.actions;
 export const outboxReducer = slice.reducer;

@@ -6,7 +6,7 @@ import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { Hatches } from './hatches';
 import { useTheme } from './theme';
 import type { Colours } from './tokens.cjs';
-import { zoneMin } from './useNow';
+import { useZone } from './useZone';
 
 interface StripProps {
   strip: Strip;
@@ -86,6 +86,7 @@ export function CureStrip({
   withWindow = false,
   needle = 'full',
 }: StripProps) {
+  const zone = useZone();
   const { c } = useTheme();
   const id = useId().replace(/[^a-zA-Z0-9]/g, '');
   const y = ABOVE;
@@ -99,7 +100,7 @@ export function CureStrip({
   const closing = isWindow && strip.window !== null && strip.window.to - now < 3_600_000;
   const windowInk = closing ? c.ochreInk : c.ink;
   return (
-    <View role="img" aria-label={stripText(strip, now, zoneMin())} testID="cure-strip">
+    <View role="img" aria-label={stripText(strip, now, zone)} testID="cure-strip">
       <Svg width={width} height={height + ABOVE + BELOW}>
         <Hatches id={id} c={c} />
         {strip.segments.map(({ state, from, to }) => {

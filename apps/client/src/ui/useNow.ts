@@ -9,6 +9,3 @@ export function useNow(everyMs = 1000): number {
   }, [everyMs]);
   return now;
 }
-
-/** Minutes east of UTC where the device is. */
-export const zoneMin = (): number => -new Date().getTimezoneOffset();

@@ -7,7 +7,10 @@ import {
   pgTable,
   text,
   timestamp,
+  uuid,
 } from 'drizzle-orm/pg-core';
+import type { Permission } from '@kelmot/core';
+import { sites } from './plant';
 
 /** Tables of sign-in, in the shape the auth library reads and writes. */
 export const role = pgEnum('role', ['technician', 'planner', 'viewer']);
@@ -23,6 +26,11 @@ export const users = pgTable('users', {
   username: text('username').notNull().unique(),
   displayUsername: text('display_username'),
   role: role('role').notNull().default('viewer'),
+  siteId: uuid('site_id')
+    .notNull()
+    .references(() => sites.id),
+  /** What this person may approve by name. */
+  approves: text('approves').array().$type<Permission[]>().notNull().default([]),
   createdAt: stamp('created_at').notNull().defaultNow(),
   updatedAt: stamp('updated_at').notNull().defaultNow(),
 });

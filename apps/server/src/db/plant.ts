@@ -1,8 +1,7 @@
-import type { Card, SiteSettings } from '@kelmot/core';
+import { SECOND_SIGNS, type Card, type SiteSettings } from '@kelmot/core';
 import { sql } from 'drizzle-orm';
 import {
   check,
-  index,
   integer,
   jsonb,
   pgTable,
@@ -40,7 +39,8 @@ export const sites = pgTable(
     termMinutes: amount('term_minutes').notNull().default(20),
     heaterPerHour: amount('heater_per_hour').notNull().default(6),
     shift: jsonb('shift').$type<SiteSettings['shift']>(),
-    zoneMin: integer('zone_min').notNull().default(0),
+    zone: text('zone').notNull().default('UTC'),
+    secondSigns: text('second_signs', { enum: SECOND_SIGNS }).notNull().default('never'),
   },
   (t) => [
     check(
@@ -78,6 +78,9 @@ export const assets = pgTable(
 export const cards = pgTable(
   'cards',
   {
+    siteId: uuid('site_id')
+      .notNull()
+      .references(() => sites.id),
     code: text('code').notNull(),
     version: integer('version').notNull(),
     role: text('role').notNull(),
@@ -85,8 +88,7 @@ export const cards = pgTable(
     createdAt: moment('created_at').notNull().defaultNow(),
   },
   (t) => [
-    primaryKey({ columns: [t.code, t.version] }),
-    index('cards_role').on(t.role),
+    primaryKey({ columns: [t.siteId, t.code, t.version] }),
     check('cards_version', sql`${t.version} >= 1`),
   ],
 );

@@ -4,7 +4,8 @@ import { drizzle } from 'drizzle-orm/node-postgres';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import { Client } from 'pg';
 import type { Db, Tx } from './client';
-import { cards } from './plant';
+import { users } from './people';
+import { cards, sites } from './plant';
 import { audit } from './audit';
 import { checks, commands, mixes, mixMarks, photos, plans, readings, signoffs } from './repairs';
 import * as schema from './schema';
@@ -29,6 +30,9 @@ const APPEND_ONLY: readonly Table[] = [
   stockMoves,
 ];
 
+/** What whoever runs the site sets, as the owner: the application may read it. Nobody names himself. */
+const OWNERS: readonly Table[] = [sites, users];
+
 /** The rights of the role that the application signs in as; said again at each start, so that a new table has them too. */
 async function grant(db: Db, role: string): Promise<void> {
   const to = sql.identifier(role);
@@ -40,6 +44,10 @@ async function grant(db: Db, role: string): Promise<void> {
   for (const table of APPEND_ONLY)
     await db.execute(
       sql`revoke update, delete, truncate, references, trigger on ${sql.identifier(getTableName(table))} from ${to}`,
+    );
+  for (const table of OWNERS)
+    await db.execute(
+      sql`revoke insert, update, delete, truncate, references, trigger on ${sql.identifier(getTableName(table))} from ${to}`,
     );
 }
 

@@ -1,138 +1,24 @@
-import type {
-  Check,
-  Mix,
-  Reading,
-  RepairPage,
-  RepairRow,
-  RepairView,
-  Review,
-  Signoff,
-} from '@kelmot/contract';
-import { Survey } from '@kelmot/core';
+import type { RepairPage, RepairRow } from '@kelmot/contract';
 import { z } from 'zod';
-import { and, asc, desc, eq, ilike, inArray, isNull, lt, or, sql, type SQL } from 'drizzle-orm';
-import type { Db, Tx } from './client';
-import { users } from './people';
-import { checks, mixes, mixMarks, plans, readings, repairs, reviews, signoffs } from './repairs';
+import {
+  and,
+  asc,
+  desc,
+  eq,
+  getTableColumns,
+  inArray,
+  isNull,
+  like,
+  sql,
+  type SQL,
+} from 'drizzle-orm';
+import type { Db } from './client';
+import { mixes, mixMarks, plans, readings, repairs, reviews } from './repairs';
+import { headOf, toMix } from './repairView';
 
-type Repair = typeof repairs.$inferSelect;
-
-/** PostgreSQL writes moments its own way; the wire has ISO with a Z. */
-const iso = (moment: string): string => new Date(moment).toISOString();
-const isoOrNull = (moment: string | null): string | null => (moment === null ? null : iso(moment));
-
-type Mark = typeof mixMarks.$inferSelect;
-
-const toMix = (m: typeof mixes.$inferSelect, mark: Mark | null, by: string): Mix => ({
-  id: m.id,
-  batchNo: m.batchNo,
-  aG: m.aG,
-  bG: m.bG,
-  deviationPct: m.deviationPct,
-  inTolerance: m.inTolerance,
-  lot: m.lot,
-  startedAt: iso(m.startedAt),
-  placedAt: mark?.end === 'placed' ? iso(mark.at) : null,
-  binnedAt: mark?.end === 'binned' ? iso(mark.at) : null,
-  by,
-});
-
-const headOf = (r: Repair) => ({
-  id: r.id,
-  tag: r.tag,
-  assetName: r.assetName,
-  position: r.position,
-  title: r.title,
-  family: r.family,
-  intent: r.intent,
-  station: r.station,
-  status: r.status,
-  version: r.version,
-  backBy: iso(r.backBy),
-  createdAt: iso(r.createdAt),
-  updatedAt: iso(r.updatedAt),
-});
-
-/** A repair whole, with what was recorded against its present plan. Null when there is none. */
-export async function readRepair(db: Db | Tx, id: string): Promise<RepairView | null> {
-  const [repair] = await db.select().from(repairs).where(eq(repairs.id, id));
-  if (!repair) return null;
-  const planId = repair.planId ?? '00000000-0000-0000-0000-000000000000';
-  const person = { name: users.name };
-  const plan = await db.select().from(plans).where(eq(plans.id, planId));
-  const ofPlan = {
-    readings: await db
-      .select({ row: readings, person })
-      .from(readings)
-      .innerJoin(users, eq(users.id, readings.by))
-      .where(eq(readings.planId, planId))
-      .orderBy(asc(readings.takenAt), asc(readings.id)),
-    mixes: await db
-      .select({ row: mixes, mark: mixMarks, person })
-      .from(mixes)
-      .leftJoin(mixMarks, eq(mixMarks.mixId, mixes.id))
-      .innerJoin(users, eq(users.id, mixes.by))
-      .where(eq(mixes.planId, planId))
-      .orderBy(asc(mixes.startedAt), asc(mixes.id)),
-    checks: await db
-      .select({ row: checks, person })
-      .from(checks)
-      .innerJoin(users, eq(users.id, checks.by))
-      .where(eq(checks.planId, planId))
-      .orderBy(asc(checks.at), asc(checks.id)),
-  };
-  const signed = await db
-    .select()
-    .from(signoffs)
-    .where(eq(signoffs.repairId, id))
-    .orderBy(asc(signoffs.at));
-  const due = await db
-    .select()
-    .from(reviews)
-    .where(eq(reviews.repairId, id))
-    .orderBy(asc(reviews.dueOn));
-  const [current] = plan;
-  return {
-    ...headOf(repair),
-    assetId: repair.assetId,
-    // Parsed again: one saved before a question was there takes what it was not asked as usual.
-    survey: Survey.parse(repair.survey),
-    plan: current ? { id: current.id, number: current.number, body: current.body } : null,
-    readings: ofPlan.readings.map(({ row, person }): Reading => ({
-      id: row.id,
-      stepId: row.stepId,
-      values: row.values,
-      passed: row.passed,
-      say: row.say,
-      takenAt: iso(row.takenAt),
-      by: person.name,
-    })),
-    mixes: ofPlan.mixes.map(({ row, mark, person }) => toMix(row, mark, person.name)),
-    checks: ofPlan.checks.map(({ row, person }): Check => ({
-      id: row.id,
-      stepId: row.stepId,
-      batchNo: row.batchNo,
-      done: row.done,
-      note: row.note,
-      at: iso(row.at),
-      by: person.name,
-    })),
-    signoffs: signed.map((s): Signoff => ({
-      id: s.id,
-      verdict: s.verdict,
-      statement: s.statement,
-      name: s.name,
-      at: iso(s.at),
-      supersedes: s.supersedes,
-    })),
-    reviews: due.map((r): Review => ({
-      id: r.id,
-      kind: r.kind,
-      dueOn: r.dueOn,
-      doneAt: isoOrNull(r.doneAt),
-    })),
-  };
-}
+const { survey: _survey, search: _search, ...COLUMNS } = getTableColumns(repairs);
+/** A repair as a list needs it: without its survey. */
+type Repair = Omit<typeof repairs.$inferSelect, 'survey' | 'search'>;
 
 export interface RepairFilter {
   siteId: string;
@@ -165,31 +51,21 @@ export function placeOf(cursor: string): Place | null {
   return data && !Number.isNaN(Date.parse(data.updatedAt)) ? data : null;
 }
 
-function after({ updatedAt, id }: Place): SQL | undefined {
-  return or(
-    lt(repairs.updatedAt, updatedAt),
-    and(eq(repairs.updatedAt, updatedAt), lt(repairs.id, id)),
-  );
-}
+/** As one comparison of rows, which an index answers from its place on. */
+const after = ({ updatedAt, id }: Place): SQL =>
+  sql`(${repairs.updatedAt}, ${repairs.id}) < (${updatedAt}::timestamptz, ${id}::uuid)`;
 
 /** One page of repairs, newest change first, by keyset: page 200 costs what page 1 does. */
 export async function listRepairs(db: Db, filter: RepairFilter): Promise<RepairPage> {
-  const like = `%${escapeLike(filter.q.trim())}%`;
+  const looked = filter.q.trim().toLowerCase();
   const where = and(
     eq(repairs.siteId, filter.siteId),
     filter.status === 'all' ? undefined : eq(repairs.status, filter.status),
-    filter.q.trim() === ''
-      ? undefined
-      : or(
-          ilike(repairs.tag, like),
-          ilike(repairs.assetName, like),
-          ilike(repairs.title, like),
-          ilike(repairs.position, like),
-        ),
+    looked === '' ? undefined : like(repairs.search, `%${escapeLike(looked)}%`),
     filter.after === null ? undefined : after(filter.after),
   );
   const found = await db
-    .select()
+    .select(COLUMNS)
     .from(repairs)
     .where(where)
     .orderBy(desc(repairs.updatedAt), desc(repairs.id))
@@ -220,7 +96,7 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
           .from(mixes)
           .leftJoin(mixMarks, eq(mixMarks.mixId, mixes.id))
           .where(inArray(mixes.planId, planIds))
-          .orderBy(asc(mixes.startedAt))
+          .orderBy(asc(mixes.receivedAt), asc(mixes.id))
       : [],
     planIds.length
       ? db
@@ -233,7 +109,7 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
           .where(
             and(inArray(readings.planId, planIds), sql`${readings.values}->>'kind' = 'ambient'`),
           )
-          .orderBy(readings.repairId, desc(readings.takenAt))
+          .orderBy(readings.repairId, desc(readings.receivedAt))
       : [],
     db
       .selectDistinctOn([reviews.repairId], { repairId: reviews.repairId, dueOn: reviews.dueOn })

@@ -58,9 +58,17 @@ export const repairs = pgTable(
       .references(() => users.id),
     createdAt: moment('created_at').notNull(),
     updatedAt: moment('updated_at').notNull(),
+    /** What a repair is found by, as one text. */
+    search: text('search').generatedAlwaysAs(
+      sql`lower(tag || ' ' || asset_name || ' ' || title || ' ' || position)`,
+    ),
   },
   (t) => [
-    index('repairs_list').on(t.siteId, t.status, t.updatedAt.desc(), t.id.desc()),
+    // Read backwards: newest first.
+    index('repairs_all').on(t.siteId, t.updatedAt, t.id),
+    index('repairs_status').on(t.siteId, t.status, t.updatedAt, t.id),
+    // What somebody looks for stands anywhere in a name: by its threes of letters.
+    index('repairs_search').using('gin', sql`${t.search} gin_trgm_ops`),
     index('repairs_asset').on(t.assetId),
     check('repairs_version', sql`${t.version} >= 1`),
   ],
@@ -82,6 +90,9 @@ export const plans = pgTable(
     id: uuid('id').primaryKey(),
     repairId: repairId(),
     number: integer('number').notNull(),
+    siteId: uuid('site_id')
+      .notNull()
+      .references(() => sites.id),
     cardCode: text('card_code').notNull(),
     cardVersion: integer('card_version').notNull(),
     core: text('core').notNull(),
@@ -93,12 +104,15 @@ export const plans = pgTable(
   (t) => [
     unique('plans_number').on(t.repairId, t.number),
     foreignKey({
-      columns: [t.cardCode, t.cardVersion],
-      foreignColumns: [cards.code, cards.version],
+      name: 'plans_card',
+      columns: [t.siteId, t.cardCode, t.cardVersion],
+      foreignColumns: [cards.siteId, cards.code, cards.version],
     }),
   ],
 );
 
+/** When the server had a record, by its own clock: what the device says is a claim, kept beside it. */
+const receivedAt = () => moment('received_at').notNull();
 const planId = () =>
   uuid('plan_id')
     .notNull()
@@ -115,9 +129,13 @@ export const readings = pgTable(
     passed: boolean('passed').notNull(),
     say: jsonb('say').$type<Message>().notNull(),
     takenAt: moment('taken_at').notNull(),
+    receivedAt: receivedAt(),
     by: by(),
   },
-  (t) => [index('readings_repair').on(t.repairId, t.takenAt)],
+  (t) => [
+    index('readings_repair').on(t.repairId),
+    index('readings_plan').on(t.planId, t.receivedAt, t.id),
+  ],
 );
 
 export const mixes = pgTable(
@@ -134,10 +152,12 @@ export const mixes = pgTable(
     inTolerance: boolean('in_tolerance').notNull(),
     lot: text('lot').notNull(),
     startedAt: moment('started_at').notNull(),
+    receivedAt: receivedAt(),
     by: by(),
   },
   (t) => [
-    index('mixes_repair').on(t.repairId, t.startedAt),
+    index('mixes_repair').on(t.repairId),
+    index('mixes_plan').on(t.planId, t.receivedAt, t.id),
     check('mixes_grams', sql`${t.aG} > 0 and ${t.bG} > 0`),
   ],
 );
@@ -153,6 +173,7 @@ export const mixMarks = pgTable('mix_marks', {
     .references(() => mixes.id),
   end: mixEnd('end').notNull(),
   at: moment('at').notNull(),
+  receivedAt: receivedAt(),
   by: by(),
 });
 
@@ -168,9 +189,13 @@ export const checks = pgTable(
     done: boolean('done').notNull(),
     note: text('note').notNull(),
     at: moment('at').notNull(),
+    receivedAt: receivedAt(),
     by: by(),
   },
-  (t) => [index('checks_repair').on(t.repairId, t.at)],
+  (t) => [
+    index('checks_repair').on(t.repairId),
+    index('checks_plan').on(t.planId, t.receivedAt, t.id),
+  ],
 );
 
 /** Pictures, small, as they were taken: the reading of the step points at one. */
@@ -184,10 +209,11 @@ export const photos = pgTable(
     mime: text('mime').notNull(),
     data: bytes('data').notNull(),
     takenAt: moment('taken_at').notNull(),
+    receivedAt: receivedAt(),
     by: by(),
   },
   (t) => [
-    index('photos_repair').on(t.repairId, t.takenAt),
+    index('photos_repair').on(t.repairId),
     check('photos_size', sql`octet_length(${t.data}) between 12 and 1048576`),
   ],
 );
@@ -202,12 +228,15 @@ export const signoffs = pgTable(
     verdict: signoffVerdict('verdict').notNull(),
     statement: text('statement').notNull(),
     name: text('name').notNull(),
+    /** Why it was signed before the server had seen the cure pass. */
+    override: text('override'),
     at: moment('at').notNull(),
+    receivedAt: receivedAt(),
     by: by(),
     supersedes: uuid('supersedes'),
   },
   (t) => [
-    index('signoffs_repair').on(t.repairId, t.at),
+    index('signoffs_repair').on(t.repairId, t.receivedAt),
     foreignKey({ columns: [t.supersedes], foreignColumns: [t.id] }),
   ],
 );
@@ -221,7 +250,7 @@ export const reviews = pgTable(
     dueOn: date('due_on').notNull(),
     doneAt: moment('done_at'),
   },
-  (t) => [index('reviews_due').on(t.dueOn), index('reviews_repair').on(t.repairId)],
+  (t) => [index('reviews_due').on(t.dueOn), index('reviews_repair').on(t.repairId, t.dueOn)],
 );
 
 /** Commands that took effect, by the id their sender made: sending one again finds it here. */
@@ -233,6 +262,8 @@ export const commands = pgTable(
     repairId: repairId(),
     by: by(),
     version: integer('version').notNull(),
+    /** The number of the earlier plan that a record was kept with. */
+    keptWith: integer('kept_with'),
     /** What it said: the same id with other content is another command. Null: kept before this was asked. */
     digest: text('digest'),
     at: moment('at').notNull(),

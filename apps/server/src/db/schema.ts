@@ -1,5 +1,6 @@
 export * from './audit';
 export * from './people';
 export * from './plant';
+export * from './relations';
 export * from './repairs';
 export * from './shelf';

@@ -1,5 +1,5 @@
 import type { Problem, RepairView } from '@kelmot/contract';
-import { issuesOf, word, type Message } from '@kelmot/core';
+import { issuesOf } from '@kelmot/core';
 import type { Context } from 'hono';
 import { HTTPException } from 'hono/http-exception';
 import type { ContentfulStatusCode } from 'hono/utils/http-status';
@@ -18,10 +18,6 @@ export class ConflictError extends ProblemError {
 }
 
 export const notFound = (what: string) => new ProblemError(404, `No such ${what}`);
-
-/** What is still open, as one sentence. */
-export const stillToDo = (open: readonly Message[]): string =>
-  `Still to do: ${open.map((o) => word(o)).join(', ')}.`;
 
 export function problem(
   c: Context<AppEnv>,

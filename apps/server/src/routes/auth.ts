@@ -6,6 +6,7 @@ import { CLIENT_ADDRESS, type Auth } from '../auth';
 import type { Db } from '../db/client';
 import { users } from '../db/people';
 import { addressOf } from '../http/address';
+import type { Sessions } from '../http/session';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import { ProblemError } from '../http/problem';
@@ -45,7 +46,7 @@ async function ask(auth: Auth, c: Context<AppEnv>, body: object) {
 }
 
 /** The two doors of the auth library that are used; every other one is closed. Each sign-in is noted, by whom and from where. */
-export const authRoutes = (auth: Auth, db: Db) =>
+export const authRoutes = (auth: Auth, db: Db, sessions: Sessions) =>
   new OpenAPIHono<AppEnv>({ defaultHook: throwing })
     .openapi(signInRoute, async (c) => {
       const { password, username: typed } = c.req.valid('json');
@@ -65,5 +66,6 @@ export const authRoutes = (auth: Auth, db: Db) =>
     })
     .openapi(signOutRoute, async (c) => {
       await ask(auth, c, {});
+      sessions.forget();
       return c.json({ ok: true as const }, 200);
     });

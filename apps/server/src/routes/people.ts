@@ -1,7 +1,12 @@
-import { DemoUser, Me } from '@kelmot/contract';
+import { DemoUser, Me, NewPassword, SignedIn } from '@kelmot/contract';
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
+import type { Db } from '../db/client';
+import { addressOf } from '../http/address';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
+import type { Sessions } from '../http/session';
+import { throwing } from '../http/throwing';
+import { changeOwnPassword } from '../services/people';
 
 const meRoute = createRoute({
   method: 'get',
@@ -14,7 +19,23 @@ const demoRoute = createRoute({
   responses: json(200, 'Sign-ins of a demo server; empty on any other', z.array(DemoUser)),
 });
 
-export const meRoutes = new OpenAPIHono<AppEnv>().openapi(meRoute, (c) => c.json(c.get('me'), 200));
+const passwordRoute = createRoute({
+  method: 'post',
+  path: '/me/password',
+  request: { body: { required: true, content: { 'application/json': { schema: NewPassword } } } },
+  responses: json(200, 'A new password is set, and every other session has ended', SignedIn),
+});
+
+/** What a person may see and change of himself: the password. Name and role are set by whoever runs the site. */
+export const meRoutes = (db: Db, sessions: Sessions) =>
+  new OpenAPIHono<AppEnv>({ defaultHook: throwing })
+    .openapi(meRoute, (c) => c.json(c.get('me'), 200))
+    .openapi(passwordRoute, async (c) => {
+      const from = { address: addressOf(c), token: await sessions.tokenOf(c) };
+      await changeOwnPassword(db, c.get('me'), c.req.valid('json'), from);
+      sessions.forget();
+      return c.json({ ok: true as const }, 200);
+    });
 
 /** Open to everyone: a demo protects nothing, and any other server answers with an empty list. */
 export const demoRoutes = (users: DemoUser[]) =>

@@ -1,17 +1,16 @@
 import { Asset, CardFile, CardOutcome, Site } from '@kelmot/contract';
 import { Card, SUBSTRATES, MEDIA, WEAR } from '@kelmot/core';
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { asc } from 'drizzle-orm';
+import { asc, eq } from 'drizzle-orm';
 import type { Db } from '../db/client';
 import { readCards } from '../db/cardQueries';
-import { assets, sites } from '../db/plant';
+import { assets } from '../db/plant';
 import { addressOf } from '../http/address';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import { throwing } from '../http/throwing';
-import { notFound } from '../http/problem';
 import { importCards } from '../services/cards';
-import { settingsOf } from '../services/planning';
+import { siteOf } from '../services/planning';
 
 const siteRoute = createRoute({
   method: 'get',
@@ -42,12 +41,15 @@ const oneOf = <V extends string>(values: readonly V[], text: string | null): V |
 export const plantRoutes = (db: Db) =>
   new OpenAPIHono<AppEnv>({ defaultHook: throwing })
     .openapi(siteRoute, async (c) => {
-      const [site] = await db.select().from(sites).limit(1);
-      if (!site) throw notFound('site');
-      return c.json({ id: site.id, settings: settingsOf(site) }, 200);
+      const { siteId } = c.get('me');
+      return c.json({ id: siteId, settings: await siteOf(db, siteId) }, 200);
     })
     .openapi(assetsRoute, async (c) => {
-      const rows = await db.select().from(assets).orderBy(asc(assets.tag));
+      const rows = await db
+        .select()
+        .from(assets)
+        .where(eq(assets.siteId, c.get('me').siteId))
+        .orderBy(asc(assets.tag));
       const list = rows.map(({ siteId: _site, ...a }) => ({
         ...a,
         material: oneOf(SUBSTRATES, a.material),
@@ -56,7 +58,7 @@ export const plantRoutes = (db: Db) =>
       }));
       return c.json(list, 200);
     })
-    .openapi(cardsRoute, async (c) => c.json(await readCards(db), 200))
+    .openapi(cardsRoute, async (c) => c.json(await readCards(db, c.get('me').siteId), 200))
     .openapi(importRoute, async (c) =>
       c.json(await importCards(db, c.get('me'), c.req.valid('json'), addressOf(c)), 200),
     );

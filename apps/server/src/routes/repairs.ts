@@ -2,8 +2,8 @@ import { Ack, Command, Id, LeftoverOffer, RepairPage, RepairView } from '@kelmot
 import { typedText } from '@kelmot/core';
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import type { Db } from '../db/client';
-import { sites } from '../db/plant';
-import { listRepairs, placeOf, readRepair } from '../db/repairQueries';
+import { listRepairs, placeOf } from '../db/repairQueries';
+import { readRepair } from '../db/repairView';
 import { addressOf } from '../http/address';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
@@ -58,20 +58,16 @@ export const repairRoutes = (db: Db, weather: WeatherService) =>
         throw new ProblemError(422, 'Input out of range', undefined, [
           { path: 'cursor', message: 'is no place in this list; begin from the first page' },
         ]);
-      const [site] = await db.select({ id: sites.id }).from(sites).limit(1);
-      if (!site) throw notFound('site');
-      return c.json(
-        await listRepairs(db, { siteId: site.id, status, q, limit, after: place }),
-        200,
-      );
+      const { siteId } = c.get('me');
+      return c.json(await listRepairs(db, { siteId, status, q, limit, after: place }), 200);
     })
     .openapi(oneRoute, async (c) => {
-      const view = await readRepair(db, c.req.valid('param').id);
+      const view = await readRepair(db, c.get('me').siteId, c.req.valid('param').id);
       if (!view) throw notFound('repair');
       return c.json(view, 200);
     })
     .openapi(leftoversRoute, async (c) =>
-      c.json(await leftoverOffers(db, c.req.valid('param').id), 200),
+      c.json(await leftoverOffers(db, c.get('me').siteId, c.req.valid('param').id), 200),
     )
     .openapi(commandRoute, async (c) =>
       c.json(

@@ -1,9 +1,9 @@
 import { Forecast, Id, KnownAir, ShelfLot, StockMove } from '@kelmot/contract';
 import { typedText } from '@kelmot/core';
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { eq } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import type { Db } from '../db/client';
-import { photos } from '../db/repairs';
+import { photos, repairs } from '../db/repairs';
 import { readShelf } from '../db/shelfQueries';
 import { addressOf } from '../http/address';
 import type { AppEnv } from '../http/env';
@@ -51,7 +51,7 @@ const photoRoute = createRoute({
 
 export const shelfRoutes = (db: Db, weather: WeatherService) =>
   new OpenAPIHono<AppEnv>({ defaultHook: throwing })
-    .openapi(shelfRoute, async (c) => c.json(await readShelf(db), 200))
+    .openapi(shelfRoute, async (c) => c.json(await readShelf(db, c.get('me').siteId), 200))
     .openapi(moveRoute, async (c) =>
       c.json(await moveStock(db, c.get('me'), c.req.valid('json'), addressOf(c)), 200),
     )
@@ -59,13 +59,22 @@ export const shelfRoutes = (db: Db, weather: WeatherService) =>
       c.json({ source: weather.source, hours: await weather.hours(Date.now()) }, 200),
     )
     .openapi(airRoute, async (c) =>
-      c.json(await knownAir(db, weather, c.req.valid('query').position, Date.now()), 200),
+      c.json(
+        await knownAir(
+          db,
+          weather,
+          { siteId: c.get('me').siteId, ...c.req.valid('query') },
+          Date.now(),
+        ),
+        200,
+      ),
     )
     .openapi(photoRoute, async (c) => {
       const [photo] = await db
-        .select()
+        .select({ data: photos.data, mime: photos.mime })
         .from(photos)
-        .where(eq(photos.id, c.req.valid('param').id));
+        .innerJoin(repairs, eq(repairs.id, photos.repairId))
+        .where(and(eq(photos.id, c.req.valid('param').id), eq(repairs.siteId, c.get('me').siteId)));
       if (!photo) throw notFound('picture');
       return c.body(new Uint8Array(photo.data), 200, {
         'content-type': photo.mime,

@@ -9,7 +9,12 @@ import type { WeatherService } from './weather';
 const FRESH_MS = 12 * 60 * MINUTE;
 
 /** The last gate reading at a place, if it is fresh; none where no place is written down, since that is not one place. */
-async function lastReading(db: Db, position: string, now: number): Promise<KnownAir | null> {
+async function lastReading(
+  db: Db,
+  siteId: string,
+  position: string,
+  now: number,
+): Promise<KnownAir | null> {
   if (position === '') return null;
   const [last] = await db
     .select({ values: readings.values, at: readings.takenAt, tag: repairs.tag })
@@ -17,6 +22,7 @@ async function lastReading(db: Db, position: string, now: number): Promise<Known
     .innerJoin(repairs, eq(repairs.id, readings.repairId))
     .where(
       and(
+        eq(repairs.siteId, siteId),
         eq(repairs.position, position),
         sql`${readings.values} ->> 'kind' = 'ambient'`,
         gte(readings.takenAt, new Date(now - FRESH_MS).toISOString()),
@@ -35,10 +41,10 @@ async function lastReading(db: Db, position: string, now: number): Promise<Known
 export async function knownAir(
   db: Db,
   weather: WeatherService,
-  position: string,
+  { siteId, position }: { siteId: string; position: string },
   now: number,
 ): Promise<KnownAir | null> {
-  const read = await lastReading(db, position, now);
+  const read = await lastReading(db, siteId, position, now);
   if (read) return read;
   const [hour] = await weather.hours(now);
   if (!hour) return null;

@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { CardFile, CardOutcome, Me } from '@kelmot/contract';
 import type { Card } from '@kelmot/core';
-import { desc, inArray } from 'drizzle-orm';
+import { and, desc, eq, inArray } from 'drizzle-orm';
 import type { Db } from '../db/client';
 import { cards } from '../db/plant';
 import { ProblemError } from '../http/problem';
@@ -37,11 +37,11 @@ async function imported(db: Db, me: Me, file: CardFile, doer: Doer): Promise<Car
     ]);
   return db.transaction(async (tx) => {
     // One import at a time: a card is only ever added, so there is no row to lock.
-    await oneAtATime(tx, 'cards');
+    await oneAtATime(tx, `cards of ${me.siteId}`);
     const stored = await tx
       .select({ code: cards.code, version: cards.version, body: cards.body })
       .from(cards)
-      .where(inArray(cards.code, codes))
+      .where(and(eq(cards.siteId, me.siteId), inArray(cards.code, codes)))
       .orderBy(desc(cards.version));
     const outcomes: CardOutcome[] = [];
     for (const [i, card] of file.cards.entries()) {
@@ -60,7 +60,13 @@ async function imported(db: Db, me: Me, file: CardFile, doer: Doer): Promise<Car
       const version = (newest?.version ?? 0) + 1;
       const [made] = await tx
         .insert(cards)
-        .values({ code: card.code, version, role: card.role, body: { ...card, version } })
+        .values({
+          siteId: me.siteId,
+          code: card.code,
+          version,
+          role: card.role,
+          body: { ...card, version },
+        })
         .onConflictDoNothing()
         .returning({ version: cards.version });
       if (!made)

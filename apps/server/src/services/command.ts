@@ -1,20 +1,17 @@
 import type { Ack, Command, Me } from '@kelmot/contract';
-import { MINUTE } from '@kelmot/core';
-import { eq } from 'drizzle-orm';
+import { CLOCK_SLACK } from '@kelmot/contract';
+import { and, eq } from 'drizzle-orm';
 import type { Db, Tx } from '../db/client';
 import { commands, repairs } from '../db/repairs';
 import { notFound, ProblemError } from '../http/problem';
 import { digestOf, isAgain, oneAtATime } from './once';
-import type { Doing, Repair } from './doing';
+import type { Doing, Done, Repair } from './doing';
 import { handlers } from './handlers';
 import { note, notingRefusal, told } from './noting';
 import { noWeather, type WeatherService } from './weather';
 
-/** How far ahead of the server a device's clock may run before its moments are refused. */
-const CLOCK_SLACK_MS = 10 * MINUTE;
-
-function refuseFuture(at: string): void {
-  if (Date.parse(at) <= Date.now() + CLOCK_SLACK_MS) return;
+function refuseFuture(at: string, now: number): void {
+  if (Date.parse(at) <= now + CLOCK_SLACK) return;
   throw new ProblemError(
     422,
     'This moment has not come yet',
@@ -25,7 +22,7 @@ function refuseFuture(at: string): void {
 
 /** A record from before its repair was there is a wrong clock: records entered later carry the moment they are of. */
 function refuseBefore(at: string, repair: Repair): void {
-  if (Date.parse(at) >= Date.parse(repair.createdAt) - CLOCK_SLACK_MS) return;
+  if (Date.parse(at) >= Date.parse(repair.createdAt) - CLOCK_SLACK) return;
   throw new ProblemError(
     422,
     `${repair.tag} was not there yet`,
@@ -34,20 +31,36 @@ function refuseBefore(at: string, repair: Repair): void {
   );
 }
 
-async function perform(tx: Tx, me: Me, command: Command, weather: WeatherService): Promise<number> {
-  if (command.type === 'repair.create') return handlers['repair.create']({ tx, me, command });
+async function perform(
+  doing: Omit<Doing, 'repair' | 'received' | 'command'>,
+  command: Command,
+  now: () => number,
+): Promise<Done> {
+  const { tx, me } = doing;
+  if (command.type === 'repair.create')
+    return handlers['repair.create']({ tx, me, command, received: iso(now()) });
   const [repair] = await tx
     .select()
     .from(repairs)
-    .where(eq(repairs.id, command.repairId))
+    .where(and(eq(repairs.id, command.repairId), eq(repairs.siteId, me.siteId)))
     .for('update');
   if (!repair) throw notFound('repair');
   if (repair.status !== 'open')
     throw new ProblemError(409, `${repair.tag} is closed`, 'Start a new repair, or ask a planner.');
   refuseBefore(command.at, repair);
-  const handle = handlers[command.type] as (doing: Doing) => Promise<number>;
-  return handle({ tx, me, command, repair, weather });
+  const handle = handlers[command.type] as (doing: Doing) => Promise<Done>;
+  // The repair is locked: what is received later has a later moment.
+  return handle({ ...doing, command, repair, received: iso(now()) });
 }
+
+/** What is round a command: the weather to plan by, where it came from, and the clock of the server. */
+export interface Around {
+  weather?: WeatherService;
+  address?: string | null;
+  now?: () => number;
+}
+
+const iso = (at: number): string => new Date(at).toISOString();
 
 /**
  * Carries out one command: all or nothing, once. A command id that took effect before answers as it did then.
@@ -57,10 +70,7 @@ export function runCommand(
   db: Db | Tx,
   me: Me,
   command: Command,
-  {
-    weather = noWeather,
-    address = null,
-  }: { weather?: WeatherService; address?: string | null } = {},
+  { weather = noWeather, address = null, now = Date.now }: Around = {},
 ): Promise<Ack> {
   const { id, repairId, type, at } = command;
   const doer = { by: me.id, address };
@@ -72,18 +82,30 @@ export function runCommand(
         'Viewers cannot change repairs',
         'Ask a technician or a planner.',
       );
-    refuseFuture(at);
+    refuseFuture(at, now());
     return db.transaction(async (tx) => {
       await oneAtATime(tx, id);
       const [before] = await tx.select().from(commands).where(eq(commands.id, id));
       if (before && isAgain(before, me, command))
-        return { commandId: id, repairId: before.repairId, version: before.version };
-      const version = await perform(tx, me, command, weather);
-      await tx
-        .insert(commands)
-        .values({ id, type, repairId, by: me.id, version, at, digest: digestOf(command) });
+        return {
+          commandId: id,
+          repairId: before.repairId,
+          version: before.version,
+          keptWith: before.keptWith,
+        };
+      const { version, keptWith } = await perform({ tx, me, weather }, command, now);
+      await tx.insert(commands).values({
+        id,
+        type,
+        repairId,
+        by: me.id,
+        version,
+        keptWith,
+        at,
+        digest: digestOf(command),
+      });
       await note(tx, doer, { repairId, commandId: id, type, body: told(command) });
-      return { commandId: id, repairId, version };
+      return { commandId: id, repairId, version, keptWith };
     });
   });
 }

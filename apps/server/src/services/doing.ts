@@ -1,7 +1,7 @@
 import type { Command, Me } from '@kelmot/contract';
 import { eq } from 'drizzle-orm';
 import type { Tx } from '../db/client';
-import { readRepair } from '../db/repairQueries';
+import { readRepair } from '../db/repairView';
 import { repairs } from '../db/repairs';
 import { ConflictError } from '../http/problem';
 import type { WeatherService } from './weather';
@@ -16,40 +16,44 @@ export interface Doing<T extends Command['type'] = Command['type']> {
   weather: WeatherService;
   /** The repair, locked for this transaction. */
   repair: Repair;
+  /** When the server had the command, by its own clock. */
+  received: string;
+}
+
+/** What came of a command: the version of the repair, and the number of the earlier plan that a record was kept with. */
+export interface Done {
+  version: number;
+  keptWith: number | null;
 }
 
 /** A version older than the stored one means someone else wrote in between: both states go back. */
 export async function expectVersion(tx: Tx, repair: Repair, expect: number): Promise<void> {
   if (repair.version === expect) return;
-  const current = await readRepair(tx, repair.id);
+  const current = await readRepair(tx, repair.siteId, repair.id);
   if (current) throw new ConflictError(current);
 }
 
 /** Writes changed columns of the repair, with the next version. */
 export async function bump(
-  tx: Tx,
-  repair: Repair,
-  at: string,
+  { tx, repair, received }: Pick<Doing, 'tx' | 'repair' | 'received'>,
   changes: Partial<Repair> = {},
-): Promise<number> {
+): Promise<Done> {
   const version = repair.version + 1;
   await tx
     .update(repairs)
-    .set({ ...changes, version, updatedAt: at })
+    .set({ ...changes, version, updatedAt: received })
     .where(eq(repairs.id, repair.id));
-  return version;
+  return { version, keptWith: null };
 }
 
 /** Notes that something was recorded. A record is added, not edited, so the version stays: two people can tick at once. */
 export async function touch(
-  tx: Tx,
-  repair: Repair,
-  at: string,
+  { tx, repair, received }: Pick<Doing, 'tx' | 'repair' | 'received'>,
   changes: Partial<Repair> = {},
-): Promise<number> {
+): Promise<Done> {
   await tx
     .update(repairs)
-    .set({ ...changes, updatedAt: at })
+    .set({ ...changes, updatedAt: received })
     .where(eq(repairs.id, repair.id));
-  return repair.version;
+  return { version: repair.version, keptWith: null };
 }

@@ -1,28 +1,31 @@
 import type { LeftoverOffer } from '@kelmot/contract';
-import { leftoverUses, Survey } from '@kelmot/core';
+import { Survey } from '@kelmot/core';
 import { and, desc, eq, inArray, ne } from 'drizzle-orm';
 import { readCards } from '../db/cardQueries';
 import type { Db } from '../db/client';
-import { sites } from '../db/plant';
 import { plans, repairs } from '../db/repairs';
 import { notFound } from '../http/problem';
-import { settingsOf } from './planning';
+import { leftoversAway } from './planner';
+import { siteOf } from './planning';
 
 /** So many open repairs are looked through, those that changed last first. */
 const LOOKED_AT = 100;
 
 /** Which open repairs that nothing is mixed for yet what this one leaves over would do; none where it has no plan. */
-export async function leftoverOffers(db: Db, repairId: string): Promise<LeftoverOffer[]> {
+export async function leftoverOffers(
+  db: Db,
+  siteId: string,
+  repairId: string,
+): Promise<LeftoverOffer[]> {
   const [row] = await db
-    .select({ siteId: repairs.siteId, plan: plans.body })
+    .select({ plan: plans.body })
     .from(repairs)
     .leftJoin(plans, eq(plans.id, repairs.planId))
-    .where(eq(repairs.id, repairId));
+    .where(and(eq(repairs.id, repairId), eq(repairs.siteId, siteId)));
   if (!row) throw notFound('repair');
-  const { plan, siteId } = row;
+  const { plan } = row;
   if (!plan) return [];
-  const [site] = await db.select().from(sites).where(eq(sites.id, siteId));
-  if (!site) throw notFound('site');
+  const site = await siteOf(db, siteId);
   const open = await db
     .select({
       repairId: repairs.id,
@@ -43,8 +46,9 @@ export async function leftoverOffers(db: Db, repairId: string): Promise<Leftover
     .limit(LOOKED_AT);
   const named = new Map(open.map((r) => [r.repairId, r]));
   const surveys = open.map((r) => ({ repairId: r.repairId, survey: Survey.parse(r.survey) }));
-  const library = await readCards(db);
-  return leftoverUses(plan, surveys, settingsOf(site), { library }).flatMap((use) => {
+  const library = await readCards(db, siteId);
+  const uses = await leftoversAway([plan, surveys, site, { library }]);
+  return uses.flatMap((use) => {
     const found = named.get(use.repairId);
     return found ? [{ ...use, tag: found.tag, title: found.title }] : [];
   });

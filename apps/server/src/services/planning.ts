@@ -1,9 +1,7 @@
-import { openHolds, type Me } from '@kelmot/contract';
+import { mayMove, type Me } from '@kelmot/contract';
 import {
   gistOf,
-  makePlan,
   MINUTE,
-  STATIONS,
   Survey as SurveySchema,
   surveyTitle,
   SystemCard,
@@ -12,19 +10,28 @@ import {
   type SiteSettings,
 } from '@kelmot/core';
 import { and, count, desc, eq } from 'drizzle-orm';
-import type { Tx } from '../db/client';
+import type { Db, Tx } from '../db/client';
 import { assets, cards, sites } from '../db/plant';
 import { readCards } from '../db/cardQueries';
-import { readRepair } from '../db/repairQueries';
+import { readRepair } from '../db/repairView';
 import { readShelf } from '../db/shelfQueries';
 import { mixes, plans, repairs } from '../db/repairs';
-import { notFound, ProblemError, stillToDo } from '../http/problem';
-import { bump, expectVersion, type CommandOf, type Doing } from './doing';
+import { notFound, ProblemError } from '../http/problem';
+import { bump, expectVersion, type CommandOf, type Doing, type Done } from './doing';
+import { refuseHeld } from './gates';
+import { planAway } from './planner';
 
 type Site = typeof sites.$inferSelect;
 
 export function settingsOf({ id: _id, ...settings }: Site): SiteSettings {
   return settings;
+}
+
+/** The settings of a site as they are now. */
+export async function siteOf(db: Db | Tx, siteId: string): Promise<SiteSettings> {
+  const [site] = await db.select().from(sites).where(eq(sites.id, siteId));
+  if (!site) throw notFound('site');
+  return settingsOf(site);
 }
 
 function columnsOf(survey: SurveySchema) {
@@ -51,7 +58,10 @@ async function assetFor(
 ): Promise<string> {
   const { asset, parent, service } = survey;
   if (asset.id) {
-    const [known] = await tx.select({ id: assets.id }).from(assets).where(eq(assets.id, asset.id));
+    const [known] = await tx
+      .select({ id: assets.id })
+      .from(assets)
+      .where(and(eq(assets.id, asset.id), eq(assets.siteId, siteId)));
     if (!known)
       throw new ProblemError(422, 'Input out of range', undefined, [
         {
@@ -92,31 +102,32 @@ export async function createRepair({
   tx,
   me,
   command,
+  received,
 }: {
   tx: Tx;
   me: Me;
   command: CommandOf<'repair.create'>;
-}): Promise<number> {
-  const [site] = await tx.select().from(sites).limit(1);
-  if (!site) throw notFound('site');
+  received: string;
+}): Promise<Done> {
+  const { siteId } = me;
   const { survey, repairId, at } = command;
-  const assetId = await assetFor(tx, site.id, survey, repairId);
+  const assetId = await assetFor(tx, siteId, survey, repairId);
   const inserted = await tx
     .insert(repairs)
     .values({
       ...columnsOf({ ...survey, asset: { ...survey.asset, id: assetId } }),
       id: repairId,
-      siteId: site.id,
+      siteId,
       station: 'match',
       createdBy: me.id,
       createdAt: at,
-      updatedAt: at,
+      updatedAt: received,
     })
     .onConflictDoNothing()
     .returning({ id: repairs.id });
   if (inserted.length === 0)
     throw new ProblemError(409, 'This repair exists already', 'Open it from the list.');
-  return 1;
+  return { version: 1, keptWith: null };
 }
 
 async function refuseOnceMixed(tx: Tx, planId: string | null): Promise<void> {
@@ -131,41 +142,44 @@ async function refuseOnceMixed(tx: Tx, planId: string | null): Promise<void> {
   }
 }
 
-export async function saveSurvey({ tx, command, repair }: Doing<'survey.save'>): Promise<number> {
+export async function saveSurvey(doing: Doing<'survey.save'>): Promise<Done> {
+  const { tx, command, repair } = doing;
   await expectVersion(tx, repair, command.expect);
   await refuseOnceMixed(tx, repair.planId);
   const assetId = await assetFor(tx, repair.siteId, command.survey, command.id);
   const survey = { ...command.survey, asset: { ...command.survey.asset, id: assetId } };
-  return bump(tx, repair, command.at, { ...columnsOf(survey), station: 'match', planId: null });
+  return bump(doing, { ...columnsOf(survey), station: 'match', planId: null });
 }
 
 /** The plan is made here, from the stored survey and the newest card: what the device showed is not taken on trust. */
-export async function makePlanFor({
-  tx,
-  me,
-  command,
-  repair,
-  weather,
-}: Doing<'plan.make'>): Promise<number> {
+export async function makePlanFor(doing: Doing<'plan.make'>): Promise<Done> {
+  const { tx, me, command, repair, weather } = doing;
   await expectVersion(tx, repair, command.expect);
   await refuseOnceMixed(tx, repair.planId);
-  const [site] = await tx.select().from(sites).where(eq(sites.id, repair.siteId));
+  const site = await siteOf(tx, repair.siteId);
   const [card] = await tx
     .select()
     .from(cards)
-    .where(and(eq(cards.code, command.cardCode), eq(cards.role, 'system')))
+    .where(
+      and(
+        eq(cards.siteId, repair.siteId),
+        eq(cards.code, command.cardCode),
+        eq(cards.role, 'system'),
+      ),
+    )
     .orderBy(desc(cards.version))
     .limit(1);
-  if (!site || !card) throw notFound('card');
+  if (!card) throw notFound('card');
   // Parsed again: a survey saved by an earlier version takes what it was not asked as usual.
   const survey = { ...SurveySchema.parse(repair.survey), intent: command.intent };
-  const made = makePlan(survey, SystemCard.parse(card.body), settingsOf(site), command.at, {
+  const ask = {
     ...weatherFor(survey, await weather.hours(Date.parse(command.at))),
     schools: command.schools,
     seconds: command.seconds,
-    shelf: await readShelf(tx),
-    library: await readCards(tx),
-  });
+    shelf: await readShelf(tx, repair.siteId),
+    library: await readCards(tx, repair.siteId),
+  };
+  const made = await planAway([survey, SystemCard.parse(card.body), site, command.at, ask]);
   if (!made.ok) throw new ProblemError(422, `${command.cardCode} does not fit`, word(made.why));
   const [last] = await tx
     .select({ number: plans.number })
@@ -177,6 +191,7 @@ export async function makePlanFor({
     id: command.planId,
     repairId: repair.id,
     number: (last?.number ?? 0) + 1,
+    siteId: repair.siteId,
     cardCode: card.code,
     cardVersion: card.version,
     core: made.plan.core,
@@ -185,7 +200,7 @@ export async function makePlanFor({
     madeAt: command.at,
     by: me.id,
   });
-  return bump(tx, repair, command.at, {
+  return bump(doing, {
     planId: command.planId,
     survey,
     intent: command.intent,
@@ -193,16 +208,12 @@ export async function makePlanFor({
   });
 }
 
-/** Going back is always allowed; going on is, when nothing before the new station still holds the job. */
-export async function moveStation({ tx, command, repair }: Doing<'station.move'>): Promise<number> {
+/** Moves a repair to a station: back always; on, where nothing holds it. */
+export async function moveStation(doing: Doing<'station.move'>): Promise<Done> {
+  const { tx, command, repair } = doing;
   await expectVersion(tx, repair, command.expect);
-  const to = STATIONS.indexOf(command.station);
-  if (to > STATIONS.indexOf(repair.station)) {
-    if (to > STATIONS.indexOf('match') && !repair.planId)
-      throw new ProblemError(422, 'Choose a system first', 'Match has no plan yet.');
-    const view = await readRepair(tx, repair.id);
-    const open = view ? openHolds(view, command.station, Date.parse(command.at)) : [];
-    if (open.length > 0) throw new ProblemError(422, 'Not yet: holds are open', stillToDo(open));
-  }
-  return bump(tx, repair, command.at, { station: command.station });
+  const view = await readRepair(tx, repair.siteId, repair.id);
+  if (!view) throw notFound('repair');
+  refuseHeld(mayMove(view, command.station, Date.parse(command.at)));
+  return bump(doing, { station: command.station });
 }

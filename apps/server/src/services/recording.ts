@@ -1,33 +1,47 @@
-import { judgeReading, mixOf, openForBatch } from '@kelmot/contract';
-import {
-  checkWeighed,
-  planBatches,
-  say,
-  sentence,
-  weighing,
-  type Plan,
-  type PlanBatch,
-  type Step,
-} from '@kelmot/core';
+import { approvedBy, deviationOf, judgeReading, mayMix } from '@kelmot/contract';
+import { planBatches, sentence, type Plan, type Step } from '@kelmot/core';
 import { and, eq } from 'drizzle-orm';
-import type { Tx } from '../db/client';
-import { readRepair } from '../db/repairQueries';
+import { readRepair } from '../db/repairView';
 import { checks, mixes, mixMarks, photos, plans, readings, type mixEnd } from '../db/repairs';
-import { notFound, ProblemError, stillToDo } from '../http/problem';
-import { touch, type Doing, type Repair } from './doing';
+import { notFound, ProblemError } from '../http/problem';
+import { touch, type Doing, type Done } from './doing';
+import { refuseHeld } from './gates';
+import { drawnAnew } from './pictures';
 
 interface Running {
   planId: string;
   plan: Plan;
+  /** Its number where it is not the present plan: what is recorded on it is kept with it. */
+  keptWith: number | null;
 }
 
-async function planOf(tx: Tx, repair: Repair): Promise<Running> {
-  const [row] = repair.planId
-    ? await tx.select().from(plans).where(eq(plans.id, repair.planId))
+/**
+ * The plan that a record was made on: the one that it names, or the present one. One that a new plan has taken the place
+ * of keeps what was meant for it: a record is never moved to a plan that its maker did not see.
+ */
+async function planOf({
+  tx,
+  repair,
+  command,
+}: Pick<Doing, 'tx' | 'repair'> & { command: { planId?: string } }): Promise<Running> {
+  const named = command.planId ?? repair.planId;
+  const [row] = named
+    ? await tx
+        .select()
+        .from(plans)
+        .where(and(eq(plans.id, named), eq(plans.repairId, repair.id)))
     : [];
-  if (!row)
+  if (row)
+    return {
+      planId: row.id,
+      plan: row.body,
+      keptWith: row.id === repair.planId ? null : row.number,
+    };
+  if (!command.planId)
     throw new ProblemError(422, 'Choose a system first', 'There is no plan to record against yet.');
-  return { planId: row.id, plan: row.body };
+  throw new ProblemError(422, 'Input out of range', undefined, [
+    { path: 'planId', message: 'is no plan of this repair; open it again and record it there' },
+  ]);
 }
 
 function stepOf(plan: Plan, stepId: string): Step {
@@ -43,8 +57,9 @@ function stepOf(plan: Plan, stepId: string): Step {
   return step;
 }
 
-export async function setCheck({ tx, me, command, repair }: Doing<'check.set'>): Promise<number> {
-  const { planId, plan } = await planOf(tx, repair);
+export async function setCheck(doing: Doing<'check.set'>): Promise<Done> {
+  const { tx, me, command, repair, received } = doing;
+  const { planId, plan, keptWith } = await planOf(doing);
   const step = stepOf(plan, command.stepId);
   if (step.hold?.kind !== 'check')
     throw new ProblemError(
@@ -64,19 +79,24 @@ export async function setCheck({ tx, me, command, repair }: Doing<'check.set'>):
             : 'must be null: this step is not done batch by batch',
       },
     ]);
-  await tx
-    .insert(checks)
-    .values({ id, repairId: repair.id, planId, stepId, batchNo, done, note, at, by: me.id });
-  return touch(tx, repair, at);
+  await tx.insert(checks).values({
+    id,
+    repairId: repair.id,
+    planId,
+    stepId,
+    batchNo,
+    done,
+    note,
+    at,
+    receivedAt: received,
+    by: me.id,
+  });
+  return { ...(await touch(doing)), keptWith };
 }
 
-export async function addReading({
-  tx,
-  me,
-  command,
-  repair,
-}: Doing<'reading.add'>): Promise<number> {
-  const { planId, plan } = await planOf(tx, repair);
+export async function addReading(doing: Doing<'reading.add'>): Promise<Done> {
+  const { tx, me, command, repair, received } = doing;
+  const { planId, plan, keptWith } = await planOf(doing);
   const { hold, title } = stepOf(plan, command.stepId);
   // A picture comes with its own command, so that a reading never points at one that is not there.
   if (!hold || hold.kind === 'photo' || hold.kind !== command.values.kind) {
@@ -84,8 +104,9 @@ export async function addReading({
       { path: 'values.kind', message: `${sentence(title)} asks for ${hold?.kind ?? 'nothing'}` },
     ]);
   }
-  const { passed, say } = judgeReading(hold, command.values, plan);
-  const { id, stepId, values, at } = command;
+  const values = approvedBy(hold, command.values, me);
+  const { passed, say } = judgeReading(hold, values, plan);
+  const { id, stepId, at } = command;
   await tx.insert(readings).values({
     id,
     repairId: repair.id,
@@ -95,14 +116,16 @@ export async function addReading({
     passed,
     say,
     takenAt: at,
+    receivedAt: received,
     by: me.id,
   });
-  return touch(tx, repair, at);
+  return { ...(await touch(doing)), keptWith };
 }
 
 /** Keeps a picture, and the reading of its step that points at it. */
-export async function addPhoto({ tx, me, command, repair }: Doing<'photo.add'>): Promise<number> {
-  const { planId, plan } = await planOf(tx, repair);
+export async function addPhoto(doing: Doing<'photo.add'>): Promise<Done> {
+  const { tx, me, command, repair, received } = doing;
+  const { planId, plan, keptWith } = await planOf(doing);
   const { hold, title } = stepOf(plan, command.stepId);
   if (hold?.kind !== 'photo')
     throw new ProblemError(422, 'Input out of range', undefined, [
@@ -111,85 +134,55 @@ export async function addPhoto({ tx, me, command, repair }: Doing<'photo.add'>):
         message: `${sentence(title)} asks for ${hold?.kind ?? 'nothing'}, not a picture`,
       },
     ]);
-  const { id, stepId, mime, data, at } = command;
-  const common = { id, repairId: repair.id, planId, stepId, takenAt: at, by: me.id };
-  await tx.insert(photos).values({ ...common, mime, data: Buffer.from(data, 'base64') });
+  const { id, stepId, at } = command;
+  const picture = await drawnAnew(Buffer.from(command.data, 'base64'));
+  const common = {
+    id,
+    repairId: repair.id,
+    planId,
+    stepId,
+    takenAt: at,
+    receivedAt: received,
+    by: me.id,
+  };
+  await tx.insert(photos).values({ ...common, ...picture });
   const values = { kind: 'photo', photoId: id } as const;
   const { passed, say } = judgeReading(hold, values, plan);
   await tx.insert(readings).values({ ...common, values, passed, say });
-  return touch(tx, repair, at);
+  return { ...(await touch(doing)), keptWith };
 }
 
-/** How far a batch is off its ratio, percent; null where nothing is weighed. Refuses what is out, and says what to add. */
-function onRatio(
-  plan: Plan,
-  batch: PlanBatch,
-  aG: number | null,
-  bG: number | null,
-): number | null {
-  const mix = mixOf(plan, batch);
-  const { slope } = plan.survey.surface;
-  const weigh = weighing(mix, batch.consistency, slope);
-  if (!weigh || batch.aG === null) return null;
-  if (aG === null || bG === null)
-    throw new ProblemError(422, 'Weigh both parts first', undefined, [
-      { path: aG === null ? 'aG' : 'bG', message: 'must be what the scale shows, in g' },
-    ]);
-  const weighed = checkWeighed(mix, { aG, bG }, batch.consistency, slope);
-  if (!weighed || weighed.verdict === 'in') return weighed?.deviationPct ?? null;
-  const short = weighed.addB_G > 0;
-  const add = `${say(short ? weighed.addB_G : weighed.addA_G, 'mass')} ${(short ? weigh.nameB : weigh.nameA).toLowerCase()}`;
-  throw new ProblemError(
-    422,
-    `Off ratio by ${weighed.deviationPct.toFixed(1)} %; ${weigh.tolerancePct} is the most`,
-    `Add ${add}.`,
-    [{ path: short ? 'bG' : 'aG', message: `add ${add}` }],
-  );
-}
-
-/** Starts a batch: only on ratio, with every hold before its round met, rounds and batches in their order. */
-export async function startMix({ tx, me, command, repair }: Doing<'mix.start'>): Promise<number> {
-  const { planId, plan } = await planOf(tx, repair);
-  const batches = planBatches(plan);
-  const batch = batches.find((b) => b.no === command.batchNo);
-  if (!batch) {
-    throw new ProblemError(422, 'Input out of range', undefined, [
-      { path: 'batchNo', message: `must be 1 to ${batches.length}` },
-    ]);
-  }
-  const view = await readRepair(tx, repair.id);
-  const sound = (view?.mixes ?? []).filter((x) => x.binnedAt === null);
-  if (sound.some((x) => x.batchNo === batch.no))
-    throw new ProblemError(
-      409,
-      `Batch ${batch.no} is mixed already`,
-      'Bin it first, if it must be mixed again.',
-    );
-  const open = view ? openForBatch(view, batch.no, Date.parse(command.at)) : [];
-  if (open.length > 0) throw new ProblemError(422, 'Do not mix yet', stillToDo(open));
-  const { id, aG, bG, lot, at } = command;
-  const deviationPct = onRatio(plan, batch, aG, bG);
+/** Starts a batch: only where its gate is open. */
+export async function startMix(doing: Doing<'mix.start'>): Promise<Done> {
+  const { tx, me, command, repair, received } = doing;
+  const { planId, keptWith } = await planOf(doing);
+  const view = await readRepair(tx, repair.siteId, repair.id, planId);
+  if (!view) throw notFound('repair');
+  const { id, batchNo, aG, bG, lot, at } = command;
+  refuseHeld(mayMix(view, batchNo, { aG, bG }, Date.parse(at)));
   await tx.insert(mixes).values({
     id,
     repairId: repair.id,
     planId,
-    batchNo: batch.no,
+    batchNo,
     aG,
     bG,
-    deviationPct,
+    deviationPct: deviationOf(view, batchNo, { aG, bG }),
     inTolerance: true,
     lot,
     startedAt: at,
+    receivedAt: received,
     by: me.id,
   });
-  return touch(tx, repair, at, { station: 'build' });
+  return { ...(await touch(doing, keptWith === null ? { station: 'build' } : {})), keptWith };
 }
 
 /** Marks a running batch as placed or as binned, once. */
 export async function markMix(
-  { tx, me, command, repair }: Doing<'mix.placed'> | Doing<'mix.binned'>,
+  doing: Doing<'mix.placed'> | Doing<'mix.binned'>,
   end: (typeof mixEnd.enumValues)[number],
-): Promise<number> {
+): Promise<Done> {
+  const { tx, me, command, repair, received } = doing;
   const { id, mixId, at } = command;
   // The repair is locked: nobody else ends the batch in between.
   const [running] = await tx
@@ -202,6 +195,6 @@ export async function markMix(
     throw new ProblemError(422, 'This batch was not mixed yet', undefined, [
       { path: 'at', message: 'must not be before the parts met; set the clock of this device' },
     ]);
-  await tx.insert(mixMarks).values({ id, mixId, end, at, by: me.id });
-  return touch(tx, repair, command.at);
+  await tx.insert(mixMarks).values({ id, mixId, end, at, receivedAt: received, by: me.id });
+  return touch(doing);
 }

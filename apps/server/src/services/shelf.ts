@@ -1,8 +1,8 @@
 import type { Me, ShelfLot, StockMove } from '@kelmot/contract';
 import { and, eq, sql } from 'drizzle-orm';
-import type { Db } from '../db/client';
+import type { Db, Tx } from '../db/client';
 import { readCards } from '../db/cardQueries';
-import { sites } from '../db/plant';
+import { repairs } from '../db/repairs';
 import { lots, stockMoves } from '../db/shelf';
 import { readShelf } from '../db/shelfQueries';
 import { notFound, ProblemError } from '../http/problem';
@@ -23,7 +23,16 @@ export async function moveStock(
   const doer = { by: me.id, address };
   const line = { body: { type: 'stock.move', move } };
   await notingRefusal(db, doer, line, () => moved(db, me, move, doer));
-  return readShelf(db);
+  return readShelf(db, me.siteId);
+}
+
+/** A pack is drawn for a repair of the same site, or for none. */
+async function refuseElsewhere(tx: Tx, me: Me, repairId: string): Promise<void> {
+  const [found] = await tx
+    .select({ id: repairs.id })
+    .from(repairs)
+    .where(and(eq(repairs.id, repairId), eq(repairs.siteId, me.siteId)));
+  if (!found) throw wrong('repairId', 'is no repair here; choose one of this site, or none');
 }
 
 async function moved(db: Db, me: Me, move: StockMove, doer: Doer): Promise<void> {
@@ -37,14 +46,13 @@ async function moved(db: Db, me: Me, move: StockMove, doer: Doer): Promise<void>
     await oneAtATime(tx, move.id);
     const [known] = await tx.select().from(stockMoves).where(eq(stockMoves.id, move.id));
     if (isAgain(known, me, move)) return;
-    const card = (await readCards(tx)).find((c) => c.code === move.cardCode);
+    const card = (await readCards(tx, me.siteId)).find((c) => c.code === move.cardCode);
     if (!card?.packs.some((p) => p.id === move.packId))
       throw wrong('packId', `no such pack of ${move.cardCode}; use one of its card`);
     if (move.delta === 0) throw wrong('delta', 'must be packs in or out, not 0');
-    const [site] = await tx.select({ id: sites.id }).from(sites).limit(1);
-    if (!site) throw notFound('site');
+    if (move.repairId !== null) await refuseElsewhere(tx, me, move.repairId);
     const same = and(
-      eq(lots.siteId, site.id),
+      eq(lots.siteId, me.siteId),
       eq(lots.packId, move.packId),
       eq(lots.lot, move.lot),
     );
@@ -54,7 +62,7 @@ async function moved(db: Db, me: Me, move: StockMove, doer: Doer): Promise<void>
       const { cardCode, packId, expiresOn } = move;
       await tx
         .insert(lots)
-        .values({ id: uuidv7(), siteId: site.id, cardCode, packId, lot: move.lot, expiresOn })
+        .values({ id: uuidv7(), siteId: me.siteId, cardCode, packId, lot: move.lot, expiresOn })
         .onConflictDoNothing();
       [lot] = await tx.select().from(lots).where(same).for('update');
     }

@@ -1,42 +1,41 @@
-import { mixedBatches, openInAll } from '@kelmot/contract';
-import { curedAt, DAY, gistOf } from '@kelmot/core';
+import { curedByServer, maySign } from '@kelmot/contract';
+import { DAY, gistOf, shownIn, type Zone } from '@kelmot/core';
 import { desc, eq } from 'drizzle-orm';
 import { uuidv7 } from '../ids';
-import { readRepair } from '../db/repairQueries';
+import { readRepair } from '../db/repairView';
 import { plans, reviews, signoffs } from '../db/repairs';
-import { ProblemError, stillToDo } from '../http/problem';
-import { bump, expectVersion, type Doing } from './doing';
+import { ConflictError, notFound } from '../http/problem';
+import { bump, expectVersion, type Doing, type Done } from './doing';
+import { refuseHeld } from './gates';
+import { siteOf } from './planning';
 
-const dayAfter = (at: string, days: number): string =>
-  new Date(Date.parse(at) + days * DAY).toISOString().slice(0, 10);
+/** The day so many days after a moment, by the calendar of a zone. */
+const dayAfter = (at: string, zone: Zone, days: number): string =>
+  new Date(shownIn(Date.parse(at), zone).getTime() + days * DAY).toISOString().slice(0, 10);
 
 /**
- * Signs a repair off. Accepted: every hold met and the cure done; closes it and sets the next looks.
+ * Signs a repair off where its gate is open. Accepted: closes it and sets the next looks.
  * Redo: the plan starts afresh under the next number; what was recorded stays with the old one.
  */
-export async function signOff({ tx, me, command, repair }: Doing<'signoff.add'>): Promise<number> {
+export async function signOff(doing: Doing<'signoff.add'>): Promise<Done> {
+  const { tx, me, command, repair, received } = doing;
   if (command.expect !== undefined) await expectVersion(tx, repair, command.expect);
-  const view = await readRepair(tx, repair.id);
-  if (!view?.plan) throw new ProblemError(422, 'Nothing to sign off', 'There is no plan yet.');
+  const view = await readRepair(tx, repair.siteId, repair.id);
+  if (!view) throw notFound('repair');
+  // What was signed is the plan that was seen: another one has to be looked at first.
+  if (command.planId && command.planId !== repair.planId) throw new ConflictError(view);
+  const site = await siteOf(tx, repair.siteId);
+  const { id, at, verdict, statement, override } = command;
+  const now = { device: Date.parse(at), server: Date.parse(received) };
+  refuseHeld(maySign(view, { verdict, override }, me, site, now));
+  if (!view.plan) throw notFound('plan');
   const { body: plan, id: planId, number } = view.plan;
-  const { id, at, verdict, statement } = command;
-  if (verdict === 'accepted') {
-    const open = openInAll(view, Date.parse(at));
-    if (open.length > 0) throw new ProblemError(422, 'Not yet: holds are open', stillToDo(open));
-    const ready = curedAt(gistOf(plan), mixedBatches(view.mixes));
-    if (ready === null || ready > Date.parse(at)) {
-      throw new ProblemError(
-        422,
-        'Not cured yet',
-        ready === null ? 'Nothing was mixed.' : `Good from ${new Date(ready).toISOString()}.`,
-      );
-    }
-  }
+  const seen = curedByServer(view, now.server);
   const [before] = await tx
     .select({ id: signoffs.id })
     .from(signoffs)
     .where(eq(signoffs.repairId, repair.id))
-    .orderBy(desc(signoffs.at))
+    .orderBy(desc(signoffs.receivedAt))
     .limit(1);
   await tx.insert(signoffs).values({
     id,
@@ -45,7 +44,10 @@ export async function signOff({ tx, me, command, repair }: Doing<'signoff.add'>)
     verdict,
     statement,
     name: me.name,
+    // A reason that was not needed is not kept: it would say that the server had not seen the cure.
+    override: verdict === 'accepted' && (seen === null || seen > now.server) ? override : null,
     at,
+    receivedAt: received,
     by: me.id,
     supersedes: before?.id ?? null,
   });
@@ -55,6 +57,7 @@ export async function signOff({ tx, me, command, repair }: Doing<'signoff.add'>)
       id: again,
       repairId: repair.id,
       number: number + 1,
+      siteId: repair.siteId,
       cardCode: plan.card.code,
       cardVersion: plan.card.version,
       core: plan.core,
@@ -63,21 +66,21 @@ export async function signOff({ tx, me, command, repair }: Doing<'signoff.add'>)
       madeAt: at,
       by: me.id,
     });
-    return bump(tx, repair, at, { planId: again, station: 'prep' });
+    return bump(doing, { planId: again, station: 'prep' });
   }
   await tx.insert(reviews).values({
     id: uuidv7(),
     repairId: repair.id,
     kind: 'look',
-    dueOn: dayAfter(at, plan.nextLookDays),
+    dueOn: dayAfter(at, site.zone, plan.nextLookDays),
   });
   if (plan.replaceInDays !== null) {
     await tx.insert(reviews).values({
       id: uuidv7(),
       repairId: repair.id,
       kind: 'replace',
-      dueOn: dayAfter(at, plan.replaceInDays),
+      dueOn: dayAfter(at, site.zone, plan.replaceInDays),
     });
   }
-  return bump(tx, repair, at, { status: 'closed', station: 'accept' });
+  return bump(doing, { status: 'closed', station: 'accept' });
 }

@@ -8,6 +8,7 @@ import { warmedTo } from '../rules/ambient';
 import { withConditions } from '../methods/begin';
 import { postCure } from '../methods/cure';
 import { layOut, type LayOut } from '../schedule/layOut';
+import { minuteOfDay, type Zone } from '../units/zone';
 import type { SiteSettings } from '../site/site';
 import type { Demand } from '../survey/demand';
 import { neededOn, type Round } from '../work/round';
@@ -95,9 +96,11 @@ const loadedBy = (rounds: readonly Round[]) =>
     r.needed === null ? [] : [{ round: r.id, at: neededOn(r.card, r.needed) }],
   );
 
-/** The minute of the day at which a stop begins, by the site’s clock. */
-const startMinute = (startAt: string, zoneMin: number): number =>
-  (((Date.parse(startAt) / MINUTE + zoneMin) % 1440) + 1440) % 1440;
+/** The minute of the day that the site’s clocks show at a minute of the stop. */
+const clockOf =
+  (startAt: string, zone: Zone) =>
+  (at: number): number =>
+    minuteOfDay(Date.parse(startAt) + at * MINUTE, zone);
 
 /** Every family is heated where its card asks it, before anybody inspects: no method needs to think of it. */
 function withPostCure(work: Work, { steps, rounds }: Draft): StepDraft[] {
@@ -130,7 +133,7 @@ export function jobFrom(work: Work, written?: Draft): Job {
     shift:
       site.shift === null
         ? null
-        : { ...site.shift, startsAtMin: startMinute(survey.window.startAt, site.zoneMin) },
+        : { ...site.shift, clock: clockOf(survey.window.startAt, site.zone) },
   });
   return { work, family, draft, steps, laid };
 }

@@ -11,8 +11,8 @@ export type Text = Message | (() => Message);
 type Title = string | Message;
 
 /** A remedy by its sign, for steps that say what can go wrong. */
-export const wrong = (sign: string, remedy: string | Message): Wrong => ({
-  sign: m(sign),
+export const wrong = (sign: string | Message, remedy: string | Message): Wrong => ({
+  sign: typeof sign === 'string' ? m(sign) : sign,
   remedy: typeof remedy === 'string' ? m(remedy) : remedy,
 });
 

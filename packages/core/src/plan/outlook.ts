@@ -7,6 +7,7 @@ import { MINUTE } from '../units/clock';
 import { celsius, m, minutes, type Message } from '../message/message';
 import { setsWet } from '../methods/gate';
 import type { Laid } from '../schedule/layOut';
+import { offsetMin } from '../units/zone';
 import { figureOf, type Figure } from '../work/figure';
 import { historyFrom, neededOn, timeTo, type Round } from '../work/round';
 import { windowsIn } from '../work/weather';
@@ -73,7 +74,7 @@ export function readinessFigures({ work }: Job, laid: Laid, main: Round, seed: n
     meanTempC,
     sdTempC: held ? HELD_SD_C : site.tempSdC,
     dailySwingC: held ? 0 : survey.site.outdoors ? site.swingOutdoorsC : site.swingIndoorsC,
-    utcOffsetMin: site.zoneMin,
+    utcOffsetMin: offsetMin(Date.parse(startAt), site.zone),
     traces: TRACES,
     seed,
   });

@@ -2,6 +2,7 @@ import { MILESTONE_NAMES } from '../materials/card';
 import { MINUTE } from '../units/clock';
 import { m, type Message } from '../message/message';
 import { clockText, dayClockText } from '../schedule/clock';
+import type { Zone } from '../units/zone';
 import type { GistRound, PlanGist } from './gist';
 import { stripOf, type Strip } from './strip';
 
@@ -84,13 +85,13 @@ export function nextAct(
   plan: PlanGist,
   mixes: readonly MixedBatch[],
   now: number,
-  zoneMin: number,
+  zone: Zone,
 ): NextAct | null {
   const all = sound(mixes);
   const last = all.at(-1);
   const round = last && roundOfBatch(plan, last.batchNo);
   if (!last || !round) return null;
-  const clock = (at: number) => dayClockText(at, now, zoneMin);
+  const clock = (at: number) => dayClockText(at, now, zone);
   const wet = all.find((x) => x.placedAt === null);
   if (wet) {
     const own = roundOfBatch(plan, wet.batchNo) ?? round;
@@ -103,11 +104,11 @@ export function nextAct(
       clockTo: placeBy,
       say: missed
         ? m('Stop. The pail is past its life: spread it thin, bin it.')
-        : m('Place it by {at}.', { at: clockText(placeBy, zoneMin) }),
+        : m('Place it by {at}.', { at: clockText(placeBy, zone) }),
       second: missed
         ? m('It ended {at}.', { at: clock(ends) })
-        : m('The pail is done {at}.', { at: clockText(ends, zoneMin) }),
-      short: missed ? m('bin it') : m('place {at}', { at: clockText(placeBy, zoneMin) }),
+        : m('The pail is done {at}.', { at: clockText(ends, zone) }),
+      short: missed ? m('bin it') : m('place {at}', { at: clockText(placeBy, zone) }),
       strip: stripOf(plan, own, wet.startedAt),
       round: own,
     };

@@ -1,6 +1,7 @@
 import { m, minutes, type Message } from '../message/message';
 import { usableMinutes, type Plan } from '../plan/plan';
 import { dayClockText } from '../schedule/clock';
+import type { Zone } from '../units/zone';
 import { MINUTE } from '../units/clock';
 import type { Deed } from './deeds';
 import { gistOf } from './gist';
@@ -66,7 +67,7 @@ export function paceOf(
   at: Deed,
   mixes: readonly MixedBatch[],
   now: number,
-  zoneMin: number,
+  zone: Zone,
   notBefore = now,
 ): Pace {
   const gist = gistOf(plan);
@@ -86,7 +87,7 @@ export function paceOf(
       {
         state,
         by: minutes(Math.abs(behindMin)),
-        ready: dayClockText(ready, now, zoneMin),
+        ready: dayClockText(ready, now, zone),
         inTime: inTime ? 'yes' : 'no',
         spare: minutes(spare),
       },

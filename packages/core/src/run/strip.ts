@@ -1,6 +1,7 @@
 import { MILESTONE_NAMES, type MilestoneId } from '../materials/card';
 import { MINUTE } from '../units/clock';
 import { clockText } from '../schedule/clock';
+import type { Zone } from '../units/zone';
 import type { CureState } from '../schedule/state';
 import type { GistRound, PlanGist } from './gist';
 
@@ -66,8 +67,8 @@ export function stripOf(plan: PlanGist, round: GistRound, mixedAt: number): Stri
 }
 
 /** The strip in words, for a screen reader. Clock times are of the zone given in minutes east of UTC. */
-export function stripText(strip: Strip, now: number, zoneMin: number): string {
-  const clock = (at: number) => clockText(at, zoneMin);
+export function stripText(strip: Strip, now: number, zone: Zone): string {
+  const clock = (at: number) => clockText(at, zone);
   const [wet, late] = strip.segments;
   const state =
     strip.segments.find((s) => now >= s.from && now < s.to)?.state ??

@@ -1,4 +1,5 @@
 import { MINUTE } from '../units/clock';
+import { momentOf, shownIn, type Zone } from '../units/zone';
 
 /** A time axis at two speeds: the near hours wide, then a break, then the far hours coarse. */
 export interface Axis {
@@ -17,7 +18,7 @@ export interface AxisSpec {
   width: number;
   /** Share of the width that the near part takes. */
   nearShare: number;
-  zoneMin: number;
+  zone: Zone;
 }
 
 const STEPS = [1, 2, 5, 10, 15, 30, 60, 120, 180, 360, 720, 1440, 2880, 7200, 14400, 43200];
@@ -30,8 +31,8 @@ function stepFor(msPerPx: number, px: number): number {
   return (STEPS.find((s) => (s * MINUTE) / msPerPx >= px) ?? 43200) * MINUTE;
 }
 
-function labelOf(at: number, stepMs: number, zoneMin: number): string {
-  const d = new Date(at + zoneMin * MINUTE);
+function labelOf(at: number, stepMs: number, zone: Zone): string {
+  const d = shownIn(at, zone);
   if (stepMs >= 1440 * MINUTE) return `${d.getUTCDate()}.${d.getUTCMonth() + 1}.`;
   if (stepMs >= 60 * MINUTE) return `${two(d.getUTCHours())} h`;
   return `${two(d.getUTCHours())}:${two(d.getUTCMinutes())}`;
@@ -41,27 +42,31 @@ function ticksIn(
   from: number,
   to: number,
   msPerPx: number,
-  zoneMin: number,
+  zone: Zone,
   x: (at: number) => number,
 ): Axis['ticks'] {
   const labelStep = stepFor(msPerPx, LABEL_PX);
   const small = stepFor(msPerPx, TICK_PX);
-  const zone = zoneMin * MINUTE;
   const ticks: Axis['ticks'] = [];
-  for (let at = Math.ceil((from + zone) / small) * small - zone; at <= to; at += small) {
-    const labelled = (at + zone) % labelStep === 0;
+  let last = from - 1;
+  // Ticks stand at round times of the clock on the wall, also where that is put on or back in between.
+  for (let shown = Math.ceil(shownIn(from, zone).getTime() / small) * small; ; shown += small) {
+    const at = momentOf(shown, zone);
+    if (at > to) return ticks;
+    if (at <= last) continue;
+    last = at;
+    const labelled = shown % labelStep === 0;
     ticks.push({
       at,
       x: x(at),
-      label: labelled ? labelOf(at, labelStep, zoneMin) : null,
+      label: labelled ? labelOf(at, labelStep, zone) : null,
       long: labelled,
     });
   }
-  return ticks;
 }
 
 /** Builds the axis. Moments outside are held at its ends, so that a bar never leaves its row. */
-export function axisOf({ from, nearTo, to, width, nearShare, zoneMin }: AxisSpec): Axis {
+export function axisOf({ from, nearTo, to, width, nearShare, zone }: AxisSpec): Axis {
   const broken = to > nearTo;
   const nearWidth = broken ? width * nearShare : width;
   const nearMs = Math.max(1, nearTo - from);
@@ -71,7 +76,7 @@ export function axisOf({ from, nearTo, to, width, nearShare, zoneMin }: AxisSpec
     if (held <= nearTo) return ((held - from) / nearMs) * nearWidth;
     return nearWidth + ((held - nearTo) / farMs) * (width - nearWidth);
   };
-  const near = ticksIn(from, nearTo, nearMs / nearWidth, zoneMin, x);
-  const far = broken ? ticksIn(nearTo + 1, to, farMs / (width - nearWidth), zoneMin, x) : [];
+  const near = ticksIn(from, nearTo, nearMs / nearWidth, zone, x);
+  const far = broken ? ticksIn(nearTo + 1, to, farMs / (width - nearWidth), zone, x) : [];
   return { x, width, breakX: broken ? nearWidth : null, nearTo, ticks: [...near, ...far] };
 }

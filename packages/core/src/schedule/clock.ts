@@ -1,27 +1,28 @@
 import { MINUTE } from '../units/clock';
+import { shownIn, type Zone } from '../units/zone';
 
 const DAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
 const two = (n: number) => String(n).padStart(2, '0');
 
-/** A moment as 24-hour clock time, "13:58", in a zone given in minutes east of UTC. */
-export function clockText(at: number, zoneMin: number): string {
-  const d = new Date(at + zoneMin * MINUTE);
+/** A moment as 24-hour clock time, "13:58", by the clocks of a zone. */
+export function clockText(at: number, zone: Zone): string {
+  const d = shownIn(at, zone);
   return `${two(d.getUTCHours())}:${two(d.getUTCMinutes())}`;
 }
 
 /** The same with the weekday when it is another day than `now`: "06:00 Fri"; past six days the date as well. */
-export function dayClockText(at: number, now: number, zoneMin: number): string {
-  const d = new Date(at + zoneMin * MINUTE);
-  const today = new Date(now + zoneMin * MINUTE);
-  const clock = clockText(at, zoneMin);
+export function dayClockText(at: number, now: number, zone: Zone): string {
+  const d = shownIn(at, zone);
+  const today = shownIn(now, zone);
+  const clock = clockText(at, zone);
   if (d.toISOString().slice(0, 10) === today.toISOString().slice(0, 10)) return clock;
   if (Math.abs(at - now) < 6 * 1440 * MINUTE) return `${clock} ${DAYS[d.getUTCDay()]}`;
   return `${clock} ${d.getUTCDate()}.${d.getUTCMonth() + 1}.`;
 }
 
 /** A date alone, "14 Mar 2027". */
-export function dateText(at: number, zoneMin: number): string {
-  const d = new Date(at + zoneMin * MINUTE);
+export function dateText(at: number, zone: Zone): string {
+  const d = shownIn(at, zone);
   const month = [
     'Jan',
     'Feb',

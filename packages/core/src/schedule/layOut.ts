@@ -36,22 +36,29 @@ export interface LayAsk {
   needed: readonly { round: string; at: MilestoneId }[];
   /** What is done where a step would begin after its time. */
   missed: (kind: Missed, to: StepDraft) => StepDraft[];
-  /** Hours of the day in which people work, minutes of the stop; null: round the clock. */
-  shift: { fromMin: number; toMin: number; startsAtMin: number } | null;
+  /** Hours of the day in which people work, and the minute of the day at a minute of the stop; null: round the clock. */
+  shift: { fromMin: number; toMin: number; clock: (at: number) => number } | null;
 }
 
 const DAY = 1440;
 const EPS = 1e-6;
+/** No zone puts its clocks on or back by more, minutes. */
+const MOST_CHANGE = 180;
 
 /** First moment from which so many minutes of hands lie inside a shift; a longer one begins with a shift. */
 function inShift(shift: LayAsk['shift'], at: number, length: number): number {
   if (!shift || length <= 0) return at;
-  const { fromMin, toMin, startsAtMin } = shift;
-  const clock = (((at + startsAtMin) % DAY) + DAY) % DAY;
+  const { fromMin, toMin } = shift;
+  const clock = shift.clock(at);
   const room = toMin - fromMin;
-  if (clock < fromMin) return at + fromMin - clock;
+  /** The shift begins so many minutes later, and as much sooner or later as the clocks are changed meanwhile. */
+  const begins = (wait: number) => {
+    const ahead = shift.clock(at + wait) - fromMin;
+    return at + wait - (Math.abs(ahead) <= MOST_CHANGE ? ahead : 0);
+  };
+  if (clock < fromMin) return begins(fromMin - clock);
   if (clock + Math.min(length, room) <= toMin + EPS) return at;
-  return at + DAY - clock + fromMin;
+  return begins(DAY - clock + fromMin);
 }
 
 /** Steps that follow one another and are done again for each batch of one round. */

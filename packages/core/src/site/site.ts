@@ -1,7 +1,11 @@
 import { z } from 'zod';
+import { isZone } from '../units/zone';
 
 /** How far a surface swings from night to day where a site has not said otherwise, °C. */
 export const SWING_C = { indoors: 2, outdoors: 8 } as const;
+
+/** Who signs a repair off: anybody, a second person where somebody must approve it, or always a second person. */
+export const SECOND_SIGNS = ['never', 'approved', 'always'] as const;
 
 /** What a site settles once for every job: pail, margins, money. */
 export const SiteSettings = z.strictObject({
@@ -43,7 +47,15 @@ export const SiteSettings = z.strictObject({
     .refine((s) => s.toMin > s.fromMin, { path: ['toMin'], message: 'must be after its start' })
     .nullable()
     .default(null),
-  /** The site’s clock, minutes east of UTC. */
-  zoneMin: z.int().min(-840).max(840).default(0),
+  /** The site’s clock, by the name of its time zone. */
+  zone: z
+    .string()
+    .max(60)
+    .refine(isZone, 'is no time zone; use a name such as Europe/Paris, or UTC')
+    .default('UTC'),
+  /** Whether somebody signs who did not do the work: never, where somebody must approve it, or always. */
+  secondSigns: z.enum(SECOND_SIGNS).default('never'),
+  /** As plans said it before a zone had a name; it is not read. */
+  zoneMin: z.int().optional(),
 });
 export type SiteSettings = z.infer<typeof SiteSettings>;

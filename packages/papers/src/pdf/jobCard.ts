@@ -4,12 +4,14 @@ import {
   formatDuration,
   INTENT_NAMES,
   MINUTE,
+  shownIn,
   say,
   show,
   word,
   type Drawing,
   type Figure,
   type Plan,
+  type Zone,
   type UnitSystem,
 } from '@kelmot/core';
 import QRCode from 'qrcode';
@@ -28,8 +30,6 @@ export interface JobCardRequest {
   /** Where the repair is opened again: printed, and coded as QR. */
   url: string;
   units: UnitSystem;
-  /** Minutes east of UTC, for clock times. */
-  zoneMin: number;
 }
 
 /** The box that a section is drawn for, in points. */
@@ -45,13 +45,14 @@ const figureText = (f: Figure, units: UnitSystem): string => {
 };
 
 /** A moment as it is written on paper: date and 24-hour clock. */
-function when(at: number, zoneMin: number): string {
-  const iso = new Date(at + zoneMin * MINUTE).toISOString();
+function when(at: number, zone: Zone): string {
+  const iso = shownIn(at, zone).toISOString();
   return `${iso.slice(0, 10)} ${iso.slice(11, 16)}`;
 }
 
-function head(sheet: Sheet, { plan, url, zoneMin }: JobCardRequest): void {
+function head(sheet: Sheet, { plan, url }: JobCardRequest): void {
   const { asset, window } = plan.survey;
+  const { zone } = plan.site;
   const qr = QRCode.create(url, { errorCorrectionLevel: 'M' }).modules;
   const cell = QR_SIDE / qr.size;
   for (let row = 0; row < qr.size; row++)
@@ -75,7 +76,7 @@ function head(sheet: Sheet, { plan, url, zoneMin }: JobCardRequest): void {
   );
   const back = Date.parse(window.startAt) + window.downMin * MINUTE;
   sheet.write(
-    `${plan.site.name}, ${asset.position}. Planned ${when(Date.parse(plan.madeAt), zoneMin)}. Back by ${when(back, zoneMin)}.`,
+    `${plan.site.name}, ${asset.position}. Planned ${when(Date.parse(plan.madeAt), zone)}. Back by ${when(back, zone)}.`,
     STYLES.text,
     0,
     width,

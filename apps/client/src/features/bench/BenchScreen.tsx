@@ -16,7 +16,8 @@ import { useLayout } from '@/ui/layout';
 import { StopMark, WaitMark } from '@/ui/marks';
 import { Empty, Failed, Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
-import { useNow, zoneMin } from '@/ui/useNow';
+import { useNow } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
 
 function Head({ row, right }: { row: ActRow['row']; right: string }) {
@@ -47,12 +48,13 @@ function Running({
   now: number;
   ruling: boolean;
 }) {
+  const zone = useZone();
   const { row, act, strips } = item;
   const layout = useLayout();
   const { say, tell } = useWords();
   if (!act) return null;
   const closing = act.phase === 'overcoat' && act.clockTo !== null && act.clockTo - now < 3_600_000;
-  const own = ruling ? ownAxis(act.strip, now, width) : null;
+  const own = ruling ? ownAxis(act.strip, now, width, zone) : null;
   const right =
     act.phase === 'place'
       ? 'Mix'
@@ -91,9 +93,7 @@ function Running({
                 {tell(s.round.name)}, {s.round.cardCode}
               </Txt>
             ) : null}
-            {atHand && own ? (
-              <AxisRuler axis={own} now={now} label={clockText(now, zoneMin())} />
-            ) : null}
+            {atHand && own ? <AxisRuler axis={own} now={now} label={clockText(now, zone)} /> : null}
             <CureStrip
               strip={atHand ? act.strip : s.strip}
               axis={(atHand && own) || axis}
@@ -134,6 +134,7 @@ function Stopped({ item }: { item: ActRow }) {
 
 /** The bench: what runs now, what is stopped, what is to be looked at, what has not begun. In that order. */
 export function BenchScreen() {
+  const zone = useZone();
   const now = useNow();
   const layout = useLayout();
   const [width, setWidth] = useState(0);
@@ -144,7 +145,7 @@ export function BenchScreen() {
   const stopped = acts.filter((a) => placeOf(a) === 'stopped');
   const waiting = acts.filter((a) => placeOf(a) === 'waiting');
   const due = closed.filter((a) => a.row.dueOn !== null && Date.parse(a.row.dueOn) <= now + DAY);
-  const axis = width > 0 ? listAxis(now, width - 32) : null;
+  const axis = width > 0 ? listAxis(now, width - 32, zone) : null;
   const first = running[0]?.row.id ?? stopped[0]?.row.id;
   return (
     <Frame tab="bench" aside={first ? <RepairAside id={first} /> : null}>
@@ -172,7 +173,7 @@ export function BenchScreen() {
             ) : null}
           </View>
           <View className="px-4">
-            {axis ? <AxisRuler axis={axis} now={now} label={clockText(now, zoneMin())} /> : null}
+            {axis ? <AxisRuler axis={axis} now={now} label={clockText(now, zone)} /> : null}
           </View>
         </View>
         {isLoading ? <Skeleton /> : null}
@@ -208,7 +209,7 @@ export function BenchScreen() {
               <Txt>
                 <Txt as="strong">
                   {row.dueOn && Date.parse(row.dueOn) < now - DAY
-                    ? `Look at it: was due ${dateText(Date.parse(row.dueOn), zoneMin())}. `
+                    ? `Look at it: was due ${dateText(Date.parse(row.dueOn), 'UTC')}. `
                     : 'Look today. '}
                 </Txt>
                 {row.title}

@@ -30,7 +30,8 @@ import { Choices } from '@/ui/fields';
 import { SectionView } from '@/ui/SectionView';
 import { Failed, Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
-import { useNow, zoneMin } from '@/ui/useNow';
+import { useNow } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
 import { roundsPlaced, type RepairView } from '@kelmot/contract';
 import { WorkingSheet } from '@/ui/Working';
 import { Compare, MOST_COMPARED } from './Compare';
@@ -52,6 +53,7 @@ export function MatchScreen({
   repair: OpenRepair;
   width: number;
 }) {
+  const zone = useZone();
   const units = useAppSelector((s) => s.settings.units);
   const now = useNow(MINUTE);
   const [intent, setIntent] = useState<Intent>(view.intent);
@@ -151,9 +153,7 @@ export function MatchScreen({
         drawing && width > 0 ? (
           <SectionView
             drawing={drawing}
-            extra={[
-              { key: 'back by', value: dayClockText(Date.parse(view.backBy), now, zoneMin()) },
-            ]}
+            extra={[{ key: 'back by', value: dayClockText(Date.parse(view.backBy), now, zone) }]}
           />
         ) : null
       }

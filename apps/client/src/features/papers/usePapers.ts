@@ -7,7 +7,6 @@ import { Asset } from 'expo-asset';
 import { useState } from 'react';
 import { download } from '@/offline/download';
 import { useAppSelector } from '@/store/hooks';
-import { zoneMin } from '@/ui/useNow';
 
 async function bytesOf(font: number | string): Promise<Uint8Array> {
   const { uri } = Asset.fromModule(font);
@@ -69,7 +68,6 @@ export function usePapers(view: RepairView, plan: Plan) {
         sections: plannedSections(plan, units, papers.SECTION_BOX),
         url,
         units,
-        zoneMin: zoneMin(),
       });
       download(`${name}-${paper}.pdf`, pdf, 'application/pdf');
     });

@@ -1,3 +1,4 @@
+import type { Command } from '@kelmot/contract';
 import { View } from 'react-native';
 import { useAppDispatch } from '@/store/hooks';
 import { retried, thrownAway, type Waiting } from '@/store/outbox';
@@ -6,13 +7,15 @@ import { StopMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
 import { surveyChanges } from './surveyChanges';
 
-const NAMES: Record<string, string> = {
+/** What each command is called where it is spoken of. */
+export const NAMES: Record<Command['type'], string> = {
   'repair.create': 'the new repair',
   'survey.save': 'the survey',
   'plan.make': 'the choice of system',
   'station.move': 'the move to the next station',
   'check.set': 'the tick',
   'reading.add': 'the reading',
+  'photo.add': 'the picture',
   'mix.start': 'the batch',
   'mix.placed': 'the mark “placed”',
   'mix.binned': 'the mark “binned”',
@@ -25,7 +28,7 @@ export function Refused({ waiting }: { waiting: Waiting[] }) {
   return waiting
     .filter((w) => w.refused)
     .map(({ command, refused, current }) => {
-      const name = NAMES[command.type] ?? 'this';
+      const name = NAMES[command.type];
       const version = current?.version;
       const mine =
         command.type === 'survey.save' && current

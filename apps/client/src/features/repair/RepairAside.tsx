@@ -5,7 +5,8 @@ import { useAppSelector } from '@/store/hooks';
 import { SectionView } from '@/ui/SectionView';
 import { Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
-import { useNow, zoneMin } from '@/ui/useNow';
+import { useNow } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
 import { WorkingLines } from '@/ui/Working';
 import { pathName } from './pathNames';
 import { sectionOf } from './sectionOf';
@@ -16,6 +17,7 @@ import { useRepair } from './useRepair';
  * hand, or of the time to service.
  */
 export function RepairAside({ id, shown = null }: { id: string; shown?: Figure | null }) {
+  const zone = useZone();
   const { view } = useRepair(id);
   const now = useNow(15_000);
   const units = useAppSelector((s) => s.settings.units);
@@ -29,7 +31,7 @@ export function RepairAside({ id, shown = null }: { id: string; shown?: Figure |
       {drawing ? (
         <SectionView
           drawing={drawing}
-          extra={[{ key: 'back by', value: dayClockText(Date.parse(view.backBy), now, zoneMin()) }]}
+          extra={[{ key: 'back by', value: dayClockText(Date.parse(view.backBy), now, zone) }]}
         />
       ) : null}
       <View className="p-4" testID="working">

@@ -13,7 +13,8 @@ import { workingShown } from '@/store/view';
 import { PrimaryButton } from '@/ui/Button';
 import { SectionView } from '@/ui/SectionView';
 import { Empty, Failed, Skeleton } from '@/ui/states';
-import { useNow, zoneMin } from '@/ui/useNow';
+import { useNow } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
 import { WorkingSheet } from '@/ui/Working';
 import { pathName } from './pathNames';
 import { Refused } from './Refused';
@@ -42,6 +43,7 @@ function Planned({
   station: Exclude<StationId, 'survey' | 'match'>;
   width: number;
 }) {
+  const zone = useZone();
   const now = useNow(15_000);
   const units = useAppSelector((s) => s.settings.units);
   const plan = plannedOf(repair, view);
@@ -63,9 +65,7 @@ function Planned({
         drawing ? (
           <SectionView
             drawing={drawing}
-            extra={[
-              { key: 'back by', value: dayClockText(Date.parse(view.backBy), now, zoneMin()) },
-            ]}
+            extra={[{ key: 'back by', value: dayClockText(Date.parse(view.backBy), now, zone) }]}
           />
         ) : null
       }

@@ -9,6 +9,7 @@ import { BackArrow, Tag } from '@/ui/Button';
 import { useLayout } from '@/ui/layout';
 import { StationScale } from '@/ui/StationScale';
 import { Txt } from '@/ui/Txt';
+import { KeptElsewhere } from './KeptElsewhere';
 
 interface StationFrameProps {
   id: string | null;
@@ -98,6 +99,7 @@ export function StationFrame({
           testID={`screen-${top ? 'run' : station}`}
         >
           {layout === 'wide' || pinned ? null : header}
+          {id ? <KeptElsewhere id={id} /> : null}
           {children}
           <View className="h-6" />
         </ScrollView>

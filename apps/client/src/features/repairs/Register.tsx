@@ -8,7 +8,8 @@ import { StopMark } from '@/ui/marks';
 import { Empty, Failed, Skeleton } from '@/ui/states';
 import { useTheme } from '@/ui/theme';
 import { Txt } from '@/ui/Txt';
-import { useNow, zoneMin } from '@/ui/useNow';
+import { useNow } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
 import { sayError } from '@/store/api';
 import { listAxis } from './benchAxis';
 import { openRepair } from './openRepair';
@@ -18,7 +19,8 @@ const WIDTH = 268;
 
 function Line({ item, now, open }: { item: ActRow; now: number; open: boolean }) {
   const { row, act, say } = item;
-  const axis = listAxis(now, WIDTH);
+  const zone = useZone();
+  const axis = listAxis(now, WIDTH, zone);
   const stopped = placeOf(item) === 'stopped';
   return (
     <Pressable
@@ -64,6 +66,7 @@ function Line({ item, now, open }: { item: ActRow; now: number; open: boolean })
 
 /** The register of the wide layout: open repairs by next act, dense, each with its strip, and the search. */
 export function Register({ openId }: { openId?: string }) {
+  const zone = useZone();
   const [q, setQ] = useState('');
   const { c } = useTheme();
   const now = useNow(15_000);
@@ -96,7 +99,7 @@ export function Register({ openId }: { openId?: string }) {
           <Txt as="row">{searching ? `${acts.length} found` : `${acts.length} open`}</Txt>
           <Txt as="label">by {searching ? 'last change' : 'next act'}</Txt>
         </View>
-        <AxisRuler axis={listAxis(now, WIDTH)} now={now} label={clockText(now, zoneMin())} />
+        <AxisRuler axis={listAxis(now, WIDTH, zone)} now={now} label={clockText(now, zone)} />
       </View>
       {isLoading ? <Skeleton /> : null}
       {error ? <Failed say={sayError(error)} retry={() => void refetch()} /> : null}

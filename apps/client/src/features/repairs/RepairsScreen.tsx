@@ -1,4 +1,11 @@
-import { dateText, dayClockText, INTENT_NAMES, STATION_NAMES, STATIONS } from '@kelmot/core';
+import {
+  dateText,
+  dayClockText,
+  INTENT_NAMES,
+  STATION_NAMES,
+  STATIONS,
+  type Zone,
+} from '@kelmot/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { FlatList, Pressable, TextInput, View } from 'react-native';
@@ -13,20 +20,20 @@ import { Empty, Failed, Skeleton } from '@/ui/states';
 import { Table, type Column } from '@/ui/Table';
 import { useTheme } from '@/ui/theme';
 import { Txt } from '@/ui/Txt';
-import { useNow, zoneMin } from '@/ui/useNow';
+import { useNow } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
 import { openRepair } from './openRepair';
 import { placeOf, useActs, type ActRow } from './useActs';
 
 /** When it must be back, or when it was closed and is looked at again. */
-function whenText({ row }: ActRow, now: number): string {
-  const zone = zoneMin();
+function whenText({ row }: ActRow, now: number, zone: Zone): string {
   const day = (at: string) => dateText(Date.parse(at), zone);
   return row.status === 'closed'
-    ? `Closed ${day(row.updatedAt)}${row.dueOn ? `, look again ${day(row.dueOn)}` : ''}`
+    ? `Closed ${day(row.updatedAt)}${row.dueOn ? `, look again ${dateText(Date.parse(row.dueOn), 'UTC')}` : ''}`
     : `Back by ${dayClockText(Date.parse(row.backBy), now, zone)}`;
 }
 
-const columnsAt = (now: number): Column<ActRow>[] => [
+const columnsAt = (now: number, zone: Zone): Column<ActRow>[] => [
   {
     key: 'tag',
     title: 'Tag',
@@ -76,7 +83,7 @@ const columnsAt = (now: number): Column<ActRow>[] => [
     key: 'when',
     title: 'When',
     share: 2,
-    text: (item) => whenText(item, now),
+    text: (item) => whenText(item, now, zone),
     by: ({ row }) => Date.parse(row.status === 'closed' ? row.updatedAt : row.backBy),
   },
 ];
@@ -91,6 +98,7 @@ const FILTERS = [
 type Filter = (typeof FILTERS)[number]['value'];
 
 function Row({ item, now }: { item: ActRow; now: number }) {
+  const zone = useZone();
   const { row, say } = item;
   const stopped = placeOf(item) === 'stopped' && row.status === 'open';
   return (
@@ -117,7 +125,7 @@ function Row({ item, now }: { item: ActRow; now: number }) {
           {row.cardCode ? `, ${row.cardCode}` : ''}, {INTENT_NAMES[row.intent].toLowerCase()}
         </Txt>
         <Txt as="label" numberOfLines={1}>
-          {whenText(item, now)}
+          {whenText(item, now, zone)}
         </Txt>
       </View>
     </Pressable>
@@ -130,6 +138,7 @@ export function RepairsScreen() {
   const [status, setStatus] = useState<Filter>('open');
   const { c } = useTheme();
   const now = useNow(15_000);
+  const zone = useZone();
   const { acts, isLoading, error, refetch, hasNextPage, fetchNextPage } = useActs(
     { status, q: q.trim() },
     now,
@@ -180,7 +189,7 @@ export function RepairsScreen() {
       {wide && acts.length > 0 ? (
         <Table
           name="Repairs"
-          columns={columnsAt(now)}
+          columns={columnsAt(now, zone)}
           rows={acts}
           keyOf={(a) => a.row.id}
           labelOf={nameOf}

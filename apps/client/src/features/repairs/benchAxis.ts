@@ -1,8 +1,7 @@
-import { axisOf, MINUTE, type Axis, type Strip } from '@kelmot/core';
-import { zoneMin } from '@/ui/useNow';
+import { axisOf, MINUTE, type Axis, type Strip, type Zone } from '@kelmot/core';
 
 /** The axis shared by a list: half an hour back, an hour and a quarter wide, then a day coarse. Now stands still on it. */
-export function listAxis(now: number, width: number): Axis {
+export function listAxis(now: number, width: number, zone: Zone): Axis {
   const minute = Math.floor(now / MINUTE) * MINUTE;
   return axisOf({
     from: minute - 32 * MINUTE,
@@ -10,7 +9,7 @@ export function listAxis(now: number, width: number): Axis {
     to: minute + 30 * 60 * MINUTE,
     width,
     nearShare: 0.66,
-    zoneMin: zoneMin(),
+    zone,
   });
 }
 
@@ -18,7 +17,7 @@ export function listAxis(now: number, width: number): Axis {
 const SHORT_MS = 60 * MINUTE;
 
 /** An axis of its own for what rules the screen while its life is short: the life wide, the rest of the cure coarse. */
-export function ownAxis(strip: Strip, now: number, width: number): Axis | null {
+export function ownAxis(strip: Strip, now: number, width: number, zone: Zone): Axis | null {
   const lifeEnds = strip.segments[1]?.to;
   if (lifeEnds === undefined || lifeEnds < now || lifeEnds - strip.start > SHORT_MS) return null;
   const life = lifeEnds - strip.start;
@@ -28,6 +27,6 @@ export function ownAxis(strip: Strip, now: number, width: number): Axis | null {
     to: strip.end,
     width,
     nearShare: 0.8,
-    zoneMin: zoneMin(),
+    zone,
   });
 }

@@ -5,11 +5,12 @@ import {
   stripsOf,
   word,
   type NextAct,
+  type Zone,
   type RoundStrip,
 } from '@kelmot/core';
 import { useMemo } from 'react';
 import { useRepairsInfiniteQuery, type RepairsQuery } from '@/store/api';
-import { zoneMin } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
 
 export interface ActRow {
   row: RepairRow;
@@ -44,11 +45,11 @@ function shortSay(row: RepairRow, act: NextAct | null): string {
 }
 
 /** Adds to each row what it says now. `now` in epoch ms. */
-export const actsOf = (rows: RepairRow[], now: number): ActRow[] =>
+export const actsOf = (rows: RepairRow[], now: number, zone: Zone): ActRow[] =>
   rows.map((row) => {
     const act =
       row.gist && row.status === 'open'
-        ? nextAct(row.gist, mixedBatches(row.mixes), now, zoneMin())
+        ? nextAct(row.gist, mixedBatches(row.mixes), now, zone)
         : null;
     const strips =
       row.gist && act
@@ -64,10 +65,11 @@ export function useActs(query: RepairsQuery, now: number) {
   const result = useRepairsInfiniteQuery(query, { pollingInterval: 20_000 });
   const rows = useMemo(() => result.data?.pages.flatMap((p) => p.rows) ?? [], [result.data]);
   // Acts change by the minute; the seconds are only in the clocks.
+  const zone = useZone();
   const minute = Math.floor(now / 15_000) * 15_000;
   const acts = useMemo(() => {
-    const list = actsOf(rows, minute);
+    const list = actsOf(rows, minute, zone);
     return query.status === 'open' ? list.sort(sooner) : list;
-  }, [rows, minute, query.status]);
+  }, [rows, minute, zone, query.status]);
   return { ...result, acts };
 }

@@ -32,7 +32,8 @@ import { LinkButton, PrimaryButton, SecondaryButton } from '@/ui/Button';
 import { Countdown } from '@/ui/Countdown';
 import { useLayout } from '@/ui/layout';
 import { Txt } from '@/ui/Txt';
-import { useNow, zoneMin } from '@/ui/useNow';
+import { useNow } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
 import { useOnce } from '@/ui/useOnce';
 import { useWords } from '@/ui/useWords';
 import { useDeedName, type Press, type Run } from './useRun';
@@ -77,13 +78,14 @@ function Neighbour({
 
 /** How the job stands against its plan, what that does to the pail, and which window closes next. */
 function Standing({ props, now }: { props: DeedProps; now: number }) {
+  const zone = useZone();
   const { view, plan, run } = props;
   const { tell, say } = useWords();
   const hand = run.hand === null ? undefined : run.deeds[run.hand];
   if (!hand) return null;
   const mixes = mixedBatches(view.mixes);
   const notBefore = waitsUntil(hand.step, view, plan, now)?.at;
-  const pace = paceOf(plan, run.deeds, hand, mixes, now, zoneMin(), notBefore);
+  const pace = paceOf(plan, run.deeds, hand, mixes, now, zone, notBefore);
   const closing: Closing | undefined = closingWindows(view, now)[0];
   return (
     <View className="gap-1 border-b border-rule px-4 py-3" role="status" testID="run-pace">
@@ -97,8 +99,7 @@ function Standing({ props, now }: { props: DeedProps; now: number }) {
       </Txt>
       {closing ? (
         <Txt as="inline" className="text-ochreInk">
-          Before {dayClockText(closing.at, now, zoneMin())}: {say(closing.to.title)}.{' '}
-          {tell(closing.why)}
+          Before {dayClockText(closing.at, now, zone)}: {say(closing.to.title)}. {tell(closing.why)}
         </Txt>
       ) : null}
     </View>

@@ -1,7 +1,7 @@
 import {
   atHand,
   deedDone,
-  openHolds,
+  mayMove,
   pailMoments,
   stepDone,
   waitEnds,
@@ -13,7 +13,8 @@ import { useMixing } from '@/features/stations/MixParts';
 import { lowered, type StationProps } from '@/features/stations/StepsStation';
 import { batchName, useBatches } from '@/features/stations/useBatches';
 import { useHold, type HoldAct } from '@/features/stations/useHold';
-import { useNow, zoneMin } from '@/ui/useNow';
+import { useNow } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
 
 /** The one thing that a press does now. */
@@ -87,7 +88,7 @@ export function useDeed(
     // The job has come as far as what is done in it.
     if (
       STATIONS.indexOf(step.station) > STATIONS.indexOf(view.station) &&
-      openHolds(view, step.station, now).length === 0
+      mayMove(view, step.station, now) === null
     )
       repair.send({ type: 'station.move', station: step.station });
     act();
@@ -102,7 +103,8 @@ export function useDeed(
     ...more,
     disabled: more.disabled === true || !repair.canWrite,
   });
-  const until = (at: number) => dayClockText(at, now, zoneMin());
+  const zone = useZone();
+  const until = (at: number) => dayClockText(at, now, zone);
   const not = (label: string) => press(label, () => undefined, { disabled: true });
 
   const pressNow = (): Press => {

@@ -7,6 +7,7 @@ import { themeChosen, unitsChosen, type Settings } from '@/store/settings';
 import { SecondaryButton } from '@/ui/Button';
 import { Choices, FieldFrame } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
+import { OwnPassword } from './OwnPassword';
 
 const THEMES = [
   { value: 'auto', label: 'As the device' },
@@ -60,6 +61,8 @@ export function SettingsScreen() {
             <Txt as="inline">
               Signed in: {me?.name}, {me?.role}
             </Txt>
+            <Txt className="text-pencil">Name and role are set by whoever runs the site.</Txt>
+            <OwnPassword />
             {waiting > 0 ? (
               <Txt className="text-ochreInk">
                 {waiting} waiting to send stay on this device and go on when someone signs in.

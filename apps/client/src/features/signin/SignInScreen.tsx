@@ -1,3 +1,4 @@
+import type { DemoUser } from '@kelmot/contract';
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { sayError, useDemoUsersQuery, useSignInMutation, type ApiError } from '@/store/api';
@@ -17,6 +18,9 @@ function reasonOf(error: unknown): string {
     return 'Type your user name (2 characters or more) and your password';
   return sayError(error);
 }
+
+const roleOf = ({ role, approves }: DemoUser): string =>
+  approves.length > 0 ? `${role}, approves` : role;
 
 /** Sign-in by name and password; on a demo server its people stand there to be tapped. */
 export function SignInScreen() {
@@ -44,7 +48,7 @@ export function SignInScreen() {
               <Pressable
                 key={u.username}
                 role="button"
-                aria-label={`Sign in as ${u.name}, ${u.role}`}
+                aria-label={`Sign in as ${u.name}, ${roleOf(u)}`}
                 testID={`demo-${u.username}`}
                 disabled={isLoading}
                 onPress={() => void signIn({ username: u.username, password: u.password })}
@@ -52,7 +56,7 @@ export function SignInScreen() {
               >
                 <Txt as="row">{u.name}</Txt>
                 <Txt as="inline" className="font-label text-pencil">
-                  {u.role}
+                  {roleOf(u)}
                 </Txt>
               </Pressable>
             ))}

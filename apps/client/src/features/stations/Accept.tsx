@@ -1,33 +1,72 @@
-import { atHand, mixedBatches, openInAll } from '@kelmot/contract';
-import { curedAt, DAY, dateText, dayClockText, deedsOf, gistOf, MINUTE } from '@kelmot/core';
+import { atHand, mayOverride, maySign, type Held } from '@kelmot/contract';
+import { DAY, dateText, dayClockText, deedsOf, MINUTE } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { PrimaryButton, SecondaryButton } from '@/ui/Button';
+import { Disclosure, PrimaryButton, SecondaryButton } from '@/ui/Button';
 import { FieldFrame, TextBox } from '@/ui/fields';
+import { StopMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
-import { useNow, zoneMin } from '@/ui/useNow';
+import { useNow } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
-import { useMeQuery } from '@/store/api';
+import { useSiteQuery } from '@/store/api';
 import { StepList } from './Steps';
 import { useKeptText } from './useKeptText';
-import { firstOf, ToRun, type StationProps } from './StepsStation';
+import { heldText, ToRun, type StationProps } from './StepsStation';
 
-/** What still stands between this repair and its sign-off; null when it may be signed. */
-function useHeld({ view, plan }: StationProps): string | null {
+/** What still stands between this repair and its sign-off by whoever is signed in; null when it may be signed. */
+function useGate({ view, repair }: StationProps, override: string | null): Held | null {
   const now = useNow(5000);
-  const { say } = useWords();
-  const open = openInAll(view, now);
-  const ready = curedAt(gistOf(plan), mixedBatches(view.mixes));
-  if (open.length > 0) return firstOf(open, say);
-  if (ready === null) return 'Nothing was mixed yet';
-  return ready > now ? `Cured from ${dayClockText(ready, now, zoneMin())}` : null;
+  const { data: site } = useSiteQuery();
+  const zone = useZone();
+  const { id, role } = repair.me ?? { id: '', role: 'viewer' as const };
+  const rules = { secondSigns: site?.settings.secondSigns ?? ('never' as const), zone };
+  const signing = { verdict: 'accepted', override } as const;
+  return maySign(view, signing, { id, role }, rules, { device: now, server: now });
 }
 
 const statementKey = (id: string) => `${id}/statement`;
+const overrideKey = (id: string) => `${id}/override`;
+/** A reason in so few letters is none. */
+const SHORTEST = 3;
+const reasonOf = (text: string): string | null =>
+  text.trim().length < SHORTEST ? null : text.trim();
+
+/** Why somebody may not sign here, or what else must be said; nothing where it is only to wait or to work. */
+function Withheld({ gate, view, repair }: StationProps & { gate: Held | null }) {
+  const { say } = useWords();
+  const [why, setWhy] = useKeptText(overrideKey(view.id));
+  if (gate?.by === 'clock' && repair.me && mayOverride(repair.me))
+    return (
+      <FieldFrame
+        label="Why it is signed now"
+        why={`${gate.why.map(say).join(' ')}. Kept with the sign-off, and shown.`}
+      >
+        <TextBox
+          id="override"
+          label="Why it is signed now"
+          text={why}
+          onText={setWhy}
+          multiline
+          placeholder="Done without signal, entered afterwards"
+        />
+      </FieldFrame>
+    );
+  if (gate?.by !== 'clock' && gate?.by !== 'person') return null;
+  return (
+    <View className="flex-row items-center gap-3" role="note" testID="withheld">
+      <StopMark maybe size={30} />
+      <Txt className="min-w-0 flex-1">
+        <Txt as="strong">{say(gate.title)}. </Txt>
+        {gate.why.map(say).join(' ')}
+      </Txt>
+    </View>
+  );
+}
 
 /** Sign-offs that were given, and when to look again. */
 export function Signed({ view }: Pick<StationProps, 'view'>) {
-  const zone = zoneMin();
+  const zone = useZone();
   return (
     <>
       {view.signoffs.map((s) => (
@@ -45,13 +84,18 @@ export function Signed({ view }: Pick<StationProps, 'view'>) {
           <Txt as="label">
             Signed {s.name}, {dateText(Date.parse(s.at), zone)}
           </Txt>
+          {s.override === null ? null : (
+            <Txt className="text-ochreInk">
+              Signed before the server had seen the cure pass: {s.override}
+            </Txt>
+          )}
         </View>
       ))}
       {view.reviews.map((r) => (
         <View key={r.id} className="border-b border-rule px-4 py-3" testID={`review-${r.kind}`}>
           <Txt as="inline">
             {r.kind === 'look' ? 'Look at it again' : 'Stop-gap: replace it'} by{' '}
-            {dateText(Date.parse(r.dueOn), zone)}
+            {dateText(Date.parse(r.dueOn), 'UTC')}
           </Txt>
         </View>
       ))}
@@ -61,11 +105,12 @@ export function Signed({ view }: Pick<StationProps, 'view'>) {
 
 /** What was found, the next look, and the way back when it is not good. Nothing once it is closed. */
 export function SignOff({ view, plan, repair }: StationProps) {
-  const { data: me } = useMeQuery();
+  const { me } = repair;
+  const gate = useGate({ id: view.id, view, plan, repair }, null);
   const [text, setText, drop] = useKeptText(statementKey(view.id));
   const [sure, setSure] = useState(false);
   const now = useNow(MINUTE);
-  const zone = zoneMin();
+  const zone = useZone();
   if (view.status === 'closed') return null;
   return (
     <View className="gap-3 px-4 py-3">
@@ -82,6 +127,7 @@ export function SignOff({ view, plan, repair }: StationProps) {
           placeholder="Flush, one sound, hard all over"
         />
       </FieldFrame>
+      <Withheld id={view.id} view={view} plan={plan} repair={repair} gate={gate} />
       <Txt className="text-pencil">
         Next look {dateText(now + plan.nextLookDays * DAY, zone)}
         {plan.replaceInDays === null
@@ -95,14 +141,19 @@ export function SignOff({ view, plan, repair }: StationProps) {
             label={`Do ${view.tag} again`}
             tone="remove"
             testID="redo-sure"
-            disabled={text.trim().length < 3}
+            disabled={reasonOf(text) === null}
             onPress={() => {
-              repair.send({ type: 'signoff.add', verdict: 'redo', statement: text.trim() });
+              repair.send({
+                type: 'signoff.add',
+                verdict: 'redo',
+                statement: text.trim(),
+                override: null,
+              });
               drop();
               setSure(false);
             }}
           />
-          {text.trim().length < 3 ? (
+          {reasonOf(text) === null ? (
             <Txt as="label">Say first what you found, 3 characters or more.</Txt>
           ) : null}
         </View>
@@ -118,11 +169,43 @@ export function SignOff({ view, plan, repair }: StationProps) {
   );
 }
 
+/** What was recorded on plans that another has taken the place of: kept with them, never moved, never out of sight. */
+function Earlier({ view }: Pick<StationProps, 'view'>) {
+  const [open, setOpen] = useState(false);
+  const { tell } = useWords();
+  const now = useNow(MINUTE);
+  const zone = useZone();
+  const { length } = view.earlier;
+  if (length === 0) return null;
+  return (
+    <View className="border-b border-rule px-4" testID="earlier">
+      <Disclosure
+        label={`${length} ${length === 1 ? 'record' : 'records'} on earlier plans`}
+        open={open}
+        onToggle={() => setOpen(!open)}
+      >
+        {view.earlier.map((r) => (
+          <View key={r.id} className="pb-2">
+            <Txt as="inline">
+              {tell(r.title)}
+              {r.say ? `. ${tell(r.say)}` : ''}
+            </Txt>
+            <Txt as="label">
+              Plan {r.plan}, {dayClockText(Date.parse(r.at), now, zone)}, {r.by}
+            </Txt>
+          </View>
+        ))}
+      </Disclosure>
+    </View>
+  );
+}
+
 /** Accept: inspect, measure, sign off, return to service, say when to look again. */
 export function Accept(props: StationProps) {
   return (
     <View>
       <Signed view={props.view} />
+      <Earlier view={props.view} />
       <StepList station="accept" {...props} />
       <SignOff {...props} />
     </View>
@@ -134,19 +217,33 @@ export function AcceptAction(props: StationProps) {
   const { view, plan, repair } = props;
   const now = useNow(5000);
   const [text, , drop] = useKeptText(statementKey(view.id));
-  const held = useHeld(props);
+  const [why, , dropWhy] = useKeptText(overrideKey(view.id));
+  const override = reasonOf(why);
+  const gate = useGate(props, override);
+  const { say } = useWords();
   if (view.status === 'closed') return null;
   if (atHand(deedsOf(plan), view, now) !== null) return <ToRun {...props} />;
-  const why = held ?? (text.trim().length < 3 ? 'Say what you found, then sign' : null);
+  const short = reasonOf(text) === null ? 'Say what you found, then sign' : null;
+  const asks =
+    gate?.by === 'clock' && repair.me && mayOverride(repair.me)
+      ? 'Say why it is signed now'
+      : gate && heldText(gate, say);
+  const held = asks ?? short;
   return (
     <PrimaryButton
-      label={why ?? 'Sign off and return to service'}
+      label={held ?? 'Sign off and return to service'}
       sign="tick"
-      disabled={why !== null || !repair.canWrite}
+      disabled={held !== null || !repair.canWrite}
       testID="sign-off"
       onPress={() => {
-        repair.send({ type: 'signoff.add', verdict: 'accepted', statement: text.trim() });
+        repair.send({
+          type: 'signoff.add',
+          verdict: 'accepted',
+          statement: text.trim(),
+          override,
+        });
         drop();
+        dropWhy();
       }}
     />
   );

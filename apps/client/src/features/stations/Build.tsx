@@ -5,7 +5,8 @@ import { View } from 'react-native';
 import { PrimaryButton } from '@/ui/Button';
 import { Countdown } from '@/ui/Countdown';
 import { Txt } from '@/ui/Txt';
-import { useNow, zoneMin } from '@/ui/useNow';
+import { useNow } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
 import { KeyFigures } from './KeyFigures';
 import { MixAction } from './Mix';
@@ -17,11 +18,12 @@ import { batchName, useBatches } from './useBatches';
 
 /** Build: the clock at hand, every round on one axis with now drawn through, the steps. */
 export function Build(props: StationProps) {
+  const zone = useZone();
   const { view, plan } = props;
   const now = useNow();
   const { say, tell } = useWords();
   const { running } = useBatches(view, plan);
-  const act = nextAct(gistOf(plan), mixedBatches(view.mixes), now, zoneMin());
+  const act = nextAct(gistOf(plan), mixedBatches(view.mixes), now, zone);
   return (
     <View>
       {running ? <PailClock plan={plan} mix={running.mix} batch={running.batch} /> : null}

@@ -15,7 +15,8 @@ import { Countdown } from '@/ui/Countdown';
 import { AxisRuler, CureStrip } from '@/ui/CureStrip';
 import { FigureText } from '@/ui/FigureText';
 import { Txt } from '@/ui/Txt';
-import { useNow, zoneMin } from '@/ui/useNow';
+import { useNow } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
 import { Outlook } from './Outlook';
 import { RoundStrips } from './RoundStrips';
@@ -27,7 +28,7 @@ export function Cure(props: StationProps) {
   const { view, plan } = props;
   const now = useNow();
   const [width, setWidth] = useState(0);
-  const zone = zoneMin();
+  const zone = useZone();
   const gist = gistOf(plan);
   const mixes = mixedBatches(view.mixes);
   const { say, tell } = useWords();
@@ -42,7 +43,7 @@ export function Cure(props: StationProps) {
   const from = Math.min(at, now) - (strip.end - at) * 0.02;
   const axis =
     width > 0
-      ? axisOf({ from, nearTo: strip.end, to: strip.end, width, nearShare: 1, zoneMin: zone })
+      ? axisOf({ from, nearTo: strip.end, to: strip.end, width, nearShare: 1, zone })
       : null;
   return (
     <View>

@@ -8,7 +8,8 @@ import { Countdown } from '@/ui/Countdown';
 import { FieldFrame, TextBox } from '@/ui/fields';
 import { DewGauge } from '@/ui/Gauges';
 import { Txt } from '@/ui/Txt';
-import { useNow, zoneMin } from '@/ui/useNow';
+import { useNow } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
 import type { HoldAct, HoldProps } from './useHold';
 
@@ -36,6 +37,7 @@ function Gauge({ plan, hold }: { plan: Plan; hold: HoldAct }) {
 
 /** A wait under way: it runs from when it was started, whatever the device did since. */
 function Wait({ step, view }: { step: Step; view: RepairView }) {
+  const zone = useZone();
   const now = useNow();
   const { tell } = useWords();
   const ends = waitEnds(step, view);
@@ -44,7 +46,7 @@ function Wait({ step, view }: { step: Step; view: RepairView }) {
     <View className="flex-row flex-wrap items-center gap-x-4" role="timer">
       <Countdown to={ends} now={now} />
       <Txt>
-        {tell(step.hold.label)}, until {clockText(ends, zoneMin())}
+        {tell(step.hold.label)}, until {clockText(ends, zone)}
       </Txt>
     </View>
   );

@@ -6,7 +6,8 @@ import { useKey } from '@/features/frame/useKey';
 import { PrimaryButton } from '@/ui/Button';
 import { FigureText } from '@/ui/FigureText';
 import { Txt } from '@/ui/Txt';
-import { useNow, zoneMin } from '@/ui/useNow';
+import { useNow } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
 import { InThePail, ToWeigh, useMixing } from './MixParts';
 import { PailClock } from './PailClock';
@@ -17,6 +18,7 @@ import { batchName, useBatches } from './useBatches';
 
 /** Mix: how much in all, the batch at hand, the scale, the clock. */
 export function Mix(props: StationProps) {
+  const zone = useZone();
   const { view, plan, repair } = props;
   const { units, say: words } = useWords();
   const { running, round } = useBatches(view, plan);
@@ -43,7 +45,7 @@ export function Mix(props: StationProps) {
           <Txt as="label">Mixed so far</Txt>
           {view.mixes.map((m) => (
             <Txt as="inline" key={m.id} className="font-label">
-              {clockText(Date.parse(m.startedAt), zoneMin())} {placeOf(m.batchNo)}
+              {clockText(Date.parse(m.startedAt), zone)} {placeOf(m.batchNo)}
               {m.aG !== null && m.bG !== null
                 ? `: ${say(m.aG, 'mass', units)} + ${say(m.bG, 'mass', units)}`
                 : ''}
@@ -51,7 +53,7 @@ export function Mix(props: StationProps) {
               {m.binnedAt
                 ? ', binned'
                 : m.placedAt
-                  ? `, placed ${clockText(Date.parse(m.placedAt), zoneMin())}`
+                  ? `, placed ${clockText(Date.parse(m.placedAt), zone)}`
                   : ', in the pail'}
             </Txt>
           ))}

@@ -7,7 +7,7 @@ import { SecondaryButton } from '@/ui/Button';
 import { FieldFrame, TextBox } from '@/ui/fields';
 import { MixedSwatch, StopMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
-import { zoneMin } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
 import type { StationProps } from './StepsStation';
 import { batchName, useBatches, weightKey } from './useBatches';
@@ -80,6 +80,7 @@ export function ToWeigh({
 
 /** The batch in the pail: how long to mix, what it must look like, and what to do when it is late or no good. */
 export function InThePail({ view, plan, repair }: Omit<StationProps, 'id'>) {
+  const zone = useZone();
   const { running } = useBatches(view, plan);
   if (!running) return null;
   const { mixedSign } = mixOf(plan, running.batch);
@@ -89,7 +90,7 @@ export function InThePail({ view, plan, repair }: Omit<StationProps, 'id'>) {
       <View className="flex-row items-center gap-4 border-b border-rule px-4 py-3">
         <MixedSwatch />
         <View className="min-w-0 flex-1 gap-1">
-          <Txt as="row">Mix to {clockText(mixed, zoneMin())}, then look</Txt>
+          <Txt as="row">Mix to {clockText(mixed, zone)}, then look</Txt>
           <Txt>Scrape wall and base of the pail. {mixedSign}.</Txt>
         </View>
       </View>

@@ -18,7 +18,8 @@ import { CureStrip } from '@/ui/CureStrip';
 import { FigureText } from '@/ui/FigureText';
 import { useTheme } from '@/ui/theme';
 import { Txt } from '@/ui/Txt';
-import { useNow, zoneMin } from '@/ui/useNow';
+import { useNow } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
 
 /** The pail that is mixed: the one clock that rules the screen, and its own fine strip. */
 export function PailClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: PlanBatch }) {
@@ -27,15 +28,13 @@ export function PailClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: P
   const [width, setWidth] = useState(0);
   const started = Date.parse(mix.startedAt);
   const { mixed, placeBy, ends } = pailMoments(plan, batch, mix);
-  const zone = zoneMin();
+  const zone = useZone();
   const gist = gistOf(plan);
   const round = roundOfBatch(gist, batch.no);
   const over = now > ends;
   const end = ends + (ends - started) * 0.08;
   const axis =
-    width > 0
-      ? axisOf({ from: started, nearTo: end, to: end, width, nearShare: 1, zoneMin: zone })
-      : null;
+    width > 0 ? axisOf({ from: started, nearTo: end, to: end, width, nearShare: 1, zone }) : null;
   const marks = [
     { at: mixed, ink: c.ink, text: clockText(mixed, zone) },
     { at: placeBy, ink: c.ink, text: clockText(placeBy, zone) },

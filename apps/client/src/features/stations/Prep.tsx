@@ -3,7 +3,8 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 import { LinkButton } from '@/ui/Button';
 import { Txt } from '@/ui/Txt';
-import { useNow, zoneMin } from '@/ui/useNow';
+import { useNow } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
 import { Cautions } from './Cautions';
 import { KeyFigures } from './KeyFigures';
@@ -12,8 +13,9 @@ import type { StationProps } from './StepsStation';
 
 /** When the forecast lets it be mixed, out of doors. */
 function Windows({ plan }: { plan: Plan }) {
+  const zone = useZone();
   const now = useNow(MINUTE);
-  const clock = (iso: string) => dayClockText(Date.parse(iso), now, zoneMin());
+  const clock = (iso: string) => dayClockText(Date.parse(iso), now, zone);
   if (!plan.windows) return null;
   const ahead = plan.windows.filter((w) => Date.parse(w.latestStart) > now);
   return (

@@ -9,17 +9,19 @@ import {
   stripsOf,
   type Axis,
   type Plan,
+  type Zone,
   type RoundStrip,
 } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { AxisRuler, CureStrip } from '@/ui/CureStrip';
 import { Txt } from '@/ui/Txt';
-import { useNow, zoneMin } from '@/ui/useNow';
+import { useNow } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
 
 /** From a little before the first mix to where the last round is ready: near hours wide, the rest coarse. */
-function axisFor(strips: RoundStrip[], now: number, width: number): Axis {
+function axisFor(strips: RoundStrip[], now: number, width: number, zone: Zone): Axis {
   const from = Math.min(now, ...strips.map((s) => s.strip.start));
   const to = Math.max(now, ...strips.map((s) => s.strip.ready));
   const span = Math.max(to - from, 30 * MINUTE);
@@ -36,13 +38,13 @@ function axisFor(strips: RoundStrip[], now: number, width: number): Axis {
     to: to + lead,
     width,
     nearShare: 0.66,
-    zoneMin: zoneMin(),
+    zone,
   });
 }
 
 /** What is said beside a round: its window to the next, or when it is good. */
-function stateText({ strip, begun }: RoundStrip, now: number): string {
-  const clock = (at: number) => dayClockText(at, now, zoneMin());
+function stateText({ strip, begun }: RoundStrip, now: number, zone: Zone): string {
+  const clock = (at: number) => dayClockText(at, now, zone);
   if (!begun) return `not begun; about ${clock(strip.start)}`;
   return strip.window
     ? `next ${clock(strip.window.from)} to ${clock(strip.window.to)}`
@@ -59,6 +61,7 @@ export function RoundStrips({
   plan: Plan;
   except?: string;
 }) {
+  const zone = useZone();
   const now = useNow();
   const { tell, units } = useWords();
   const [width, setWidth] = useState(0);
@@ -66,14 +69,14 @@ export function RoundStrips({
     (s) => s.round.id !== except,
   );
   if (strips.length === 0) return null;
-  const axis = width > 0 ? axisFor(strips, now, width) : null;
+  const axis = width > 0 ? axisFor(strips, now, width, zone) : null;
   return (
     <View
       className="border-b border-ink bg-sheet px-4 pb-2"
       onLayout={(e) => setWidth(e.nativeEvent.layout.width - 32)}
       testID="round-strips"
     >
-      {axis ? <AxisRuler axis={axis} now={now} label={clockText(now, zoneMin())} /> : null}
+      {axis ? <AxisRuler axis={axis} now={now} label={clockText(now, zone)} /> : null}
       {strips.map((s) => {
         const round = plan.rounds.find((r) => r.id === s.round.id);
         return (
@@ -86,7 +89,7 @@ export function RoundStrips({
                   {round && round.buildMm > 0 ? `, ${say(round.buildMm, 'length', units)}` : ''}
                 </Txt>
               </Txt>
-              <Txt as="label">{stateText(s, now)}</Txt>
+              <Txt as="label">{stateText(s, now, zone)}</Txt>
             </View>
             {axis && s.begun ? (
               <CureStrip

@@ -6,7 +6,7 @@ import { Disclosure } from '@/ui/Button';
 import { FigureText } from '@/ui/FigureText';
 import { StopMark } from '@/ui/marks';
 import { Txt, type TxtProps } from '@/ui/Txt';
-import { zoneMin } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
 
 interface PartProps {
@@ -23,8 +23,9 @@ export function Waits({
   now,
   as = 'label',
 }: PartProps & { now: number; as?: TxtProps['as'] }) {
+  const zone = useZone();
   const { tell } = useWords();
-  const clock = (at: number) => dayClockText(at, now, zoneMin());
+  const clock = (at: number) => dayClockText(at, now, zone);
   // Where a window is missed by plan, what is done instead has links of its own.
   return plan.links
     .filter((l) => l.to === step.id && l.instead.length === 0)
@@ -60,6 +61,7 @@ export function StepFigures({
 
 /** The last reading of a step against its limit, when and by whom. */
 export function Verdict({ step, view }: Pick<PartProps, 'step' | 'view'>) {
+  const zone = useZone();
   const { tell } = useWords();
   const last = view.readings.filter((r) => r.stepId === step.id).at(-1);
   if (!last) return null;
@@ -72,7 +74,7 @@ export function Verdict({ step, view }: Pick<PartProps, 'step' | 'view'>) {
       >
         {tell(last.say)}{' '}
         <Txt as="label">
-          {clockText(Date.parse(last.takenAt), zoneMin())}, {last.by}
+          {clockText(Date.parse(last.takenAt), zone)}, {last.by}
         </Txt>
       </Txt>
     </View>

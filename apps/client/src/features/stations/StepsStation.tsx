@@ -1,4 +1,4 @@
-import { atHand, openHolds, type RepairView } from '@kelmot/contract';
+import { atHand, mayMove, type Held, type RepairView } from '@kelmot/contract';
 import {
   deedsOf,
   STATION_NAMES,
@@ -21,9 +21,13 @@ export interface StationProps {
   repair: OpenRepair;
 }
 
-/** How many things are open, and the first of them. */
-export const firstOf = (open: readonly Message[], say: (message: Message) => string): string =>
-  `${open.length} to do first: ${open[0] ? lowered(say(open[0])) : ''}`;
+/** What a gate says on the button that it holds: what is to be done first, or what is in the way. */
+export function heldText({ by, title, why }: Held, say: (message: Message) => string): string {
+  const [first] = why;
+  if (by === 'open') return `${why.length} to do first: ${first ? lowered(say(first)) : ''}`;
+  if (by === 'cure' && first) return say(first).replace(/\.$/, '');
+  return say(title);
+}
 
 /** The same within a sentence. */
 export const lowered = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
@@ -49,12 +53,12 @@ export function ToRun({ id, view, plan }: StationProps): ReactNode {
 export function MoveOn({ next, ...props }: StationProps & { next: StationId }): ReactNode {
   const { id, view, repair } = props;
   const now = useNow(5000);
-  const open = openHolds(view, next, now);
+  const gate = mayMove(view, next, now);
   const ahead = STATIONS.indexOf(view.station) >= STATIONS.indexOf(next);
   const go = () => {
     if (!ahead && repair.canWrite) repair.send({ type: 'station.move', station: next });
     router.navigate(`/repair/${id}/${next}`);
   };
-  if (open.length > 0 && !ahead) return <ToRun {...props} />;
+  if (gate) return <ToRun {...props} />;
   return <PrimaryButton label={`On to ${STATION_NAMES[next]}`} onPress={go} testID="move-on" />;
 }

@@ -1,4 +1,4 @@
-import type { ReadingValues } from '@kelmot/contract';
+import type { Me, ReadingValues } from '@kelmot/contract';
 import {
   parseQuantity,
   PERMISSION_NAMES,
@@ -149,21 +149,28 @@ function setEntry(step: Step, hold: HoldOf<'hardness' | 'thickness'>, units: Uni
   };
 }
 
-/** Who approved, and where it is written. Kelmot does not check it; it keeps it. */
-function approvalEntry(step: Step, hold: HoldOf<'approval'>): Entry {
+/**
+ * Who approved, and where it is written. Somebody whose account may approve it does so by signing in; a name that anybody
+ * else types is kept, and marked as not verified.
+ */
+function approvalEntry(step: Step, hold: HoldOf<'approval'>, me: Me | undefined): Entry {
   const who = PERMISSION_NAMES[hold.who];
+  const own = me?.approves.includes(hold.who) ? me.name : null;
+  const name: EntryBox = {
+    id: `name-${step.id}`,
+    key: 'name',
+    label: `Name of ${who.toLowerCase()}`,
+    placeholder: 'Name',
+  };
   return {
     frames: [
       {
-        label: `${who}, by name`,
-        why: 'Kept with the job, and printed on it.',
+        label: own ? `Approved by you, ${own}` : `${who}, by name`,
+        why: own
+          ? 'Kept with the job under your account.'
+          : 'Kept with the job as typed: it is marked as not verified.',
         boxes: [
-          {
-            id: `name-${step.id}`,
-            key: 'name',
-            label: `Name of ${who.toLowerCase()}`,
-            placeholder: 'Name',
-          },
+          ...(own ? [] : [name]),
           {
             id: `reference-${step.id}`,
             key: 'reference',
@@ -177,7 +184,7 @@ function approvalEntry(step: Step, hold: HoldOf<'approval'>): Entry {
     hint: `Record the approval of ${who.toLowerCase()}`,
     testID: `approve-${step.id}`,
     read: (typed) => {
-      const [name, reference] = [typed('name').trim(), typed('reference').trim()];
+      const [name, reference] = [own ?? typed('name').trim(), typed('reference').trim()];
       if (name.length < 2 || name.length > 80)
         return { wrong: ['Type the name of who approved, 2 to 80 characters.'] };
       if (reference.length < 1 || reference.length > 120)
@@ -186,13 +193,13 @@ function approvalEntry(step: Step, hold: HoldOf<'approval'>): Entry {
             'Type where it is written, such as a drawing or permit number, 120 characters at most.',
           ],
         };
-      return { values: { kind: 'approval', name, reference } };
+      return { values: { kind: 'approval', name, reference, account: null } };
     },
   };
 }
 
 /** What is typed to meet the hold of a step; null where nothing is: a tick, a picture, a wait. */
-export function entryOf(step: Step, units: UnitSystem): Entry | null {
+export function entryOf(step: Step, units: UnitSystem, me: Me | undefined): Entry | null {
   const { hold } = step;
   switch (hold?.kind) {
     case 'ambient':
@@ -203,7 +210,7 @@ export function entryOf(step: Step, units: UnitSystem): Entry | null {
     case 'thickness':
       return setEntry(step, hold, units);
     case 'approval':
-      return approvalEntry(step, hold);
+      return approvalEntry(step, hold, me);
     default:
       return null;
   }

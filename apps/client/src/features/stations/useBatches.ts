@@ -1,4 +1,4 @@
-import { batchesAt, mixOf, openForBatch, type Mix, type RepairView } from '@kelmot/contract';
+import { batchesAt, mayMix, mixOf, type Mix, type RepairView } from '@kelmot/contract';
 import {
   checkWeighed,
   parseQuantity,
@@ -15,7 +15,7 @@ import type { MixCheck } from '@kelmot/core/mix/mixCheck';
 import { useAppSelector } from '@/store/hooks';
 import { useNow } from '@/ui/useNow';
 import { useWords } from '@/ui/useWords';
-import { firstOf, lowered } from './StepsStation';
+import { heldText, lowered } from './StepsStation';
 
 export interface Weighed {
   aText: string;
@@ -73,15 +73,7 @@ export function useBatches(view: RepairView, plan: Plan): Batches {
       ? checkWeighed(mixOf(plan, next), { aG, bG }, next.consistency, slope)
       : null;
   const now = useNow(5000);
-  const open = next ? openForBatch(view, next.no, now) : [];
-  const held =
-    open.length > 0
-      ? firstOf(open, say)
-      : weigh && check === null
-        ? 'Weigh both parts first'
-        : check?.verdict === 'out'
-          ? 'Off ratio: put it right first'
-          : null;
+  const gate = next && mayMix(view, next.no, { aG, bG }, now);
   const shown = wetBatch ?? next;
   return {
     running: wet && wetBatch ? { mix: wet, batch: wetBatch } : null,
@@ -89,6 +81,6 @@ export function useBatches(view: RepairView, plan: Plan): Batches {
     round: (shown && planRound(plan, shown.round)) ?? null,
     weigh,
     weighed: { aText, bText, aG, bG, check },
-    held,
+    held: gate && heldText(gate, say),
   };
 }

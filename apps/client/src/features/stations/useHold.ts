@@ -44,7 +44,7 @@ export function useHold({ step, view, plan, repair, batchNo = null }: HoldProps)
   // Of one step each: the same screen may go on to the next.
   const [tried, setTried] = useState<string | null>(null);
   const [failed, setFailed] = useState<{ id: string; why: string } | null>(null);
-  const entry = useMemo(() => entryOf(step, units), [step, units]);
+  const entry = useMemo(() => entryOf(step, units, repair.me), [step, units, repair.me]);
   const keyOf = (key: string) => `${view.id}/${step.id}/${key}`;
   const typed = (key: string) => texts[keyOf(key)] ?? '';
   const read = entry?.read(typed);

@@ -5,7 +5,8 @@ import { useAirQuery } from '@/store/api';
 import { draftPut } from '@/store/drafts';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { Txt } from '@/ui/Txt';
-import { useNow, zoneMin } from '@/ui/useNow';
+import { useNow } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
 import { asTyped } from './draftOf';
 
 const FIELDS = [
@@ -25,6 +26,7 @@ const typed = (air: KnownAir, units: UnitSystem): Record<string, string> =>
  * them; and says so for as long as they stand as they were filled in.
  */
 export function KnownAirLine({ draftKey, draft }: { draftKey: string; draft: SurveyDraft }) {
+  const zone = useZone();
   const dispatch = useAppDispatch();
   const now = useNow(MINUTE);
   const units = useAppSelector((s) => s.settings.units);
@@ -40,7 +42,7 @@ export function KnownAirLine({ draftKey, draft }: { draftKey: string; draft: Sur
       );
   }, [texts, untouched, draft, draftKey, dispatch]);
   if (!known || !texts || !FIELDS.every(([path]) => draft.texts[path] === texts[path])) return null;
-  const when = dayClockText(Date.parse(known.at), now, zoneMin());
+  const when = dayClockText(Date.parse(known.at), now, zone);
   return (
     <Txt as="inline" testID="known-air" className="text-ochreInk">
       {known.from === 'reading'

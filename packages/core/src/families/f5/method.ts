@@ -291,7 +291,10 @@ export const method: Method<PipeWrapSurvey> = {
           ready,
           'No dry cloth, no wrinkle across the plies, no delamination. Tap on a grid: one sound.',
           [
-            wrong('Hollow under 25 mm across', 'Drill, inject resin, record it.'),
+            wrong(
+              m('Hollow under {most} across', { most: mm(25) }),
+              'Drill, inject resin, record it.',
+            ),
             wrong(
               'Larger, or at the edge',
               'Take it off to there, lay it again: the engineer decides.',

@@ -1,0 +1,67 @@
+import { LEAST_PASSWORD } from '@kelmot/contract';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { sayError, useChangePasswordMutation, type ApiError } from '@/store/api';
+import { Disclosure, SecondaryButton } from '@/ui/Button';
+import { FieldFrame, TextBox } from '@/ui/fields';
+import { Txt } from '@/ui/Txt';
+
+/** What the server says is wrong with a field. */
+const wrongOf = (error: unknown, path: string): string | undefined => {
+  const e = error as ApiError | undefined;
+  const issue = e?.kind === 'problem' ? e.problem.issues?.find((i) => i.path === path) : undefined;
+  return issue && `This ${issue.message}.`;
+};
+
+/** Somebody’s own new password. It ends every session of theirs but this one. */
+export function OwnPassword() {
+  const [open, setOpen] = useState(false);
+  const [current, setCurrent] = useState('');
+  const [next, setNext] = useState('');
+  const [change, { error, isLoading, isSuccess }] = useChangePasswordMutation();
+  const wrong = { current: wrongOf(error, 'current'), next: wrongOf(error, 'next') };
+  const send = async () => {
+    const answer = await change({ current, next });
+    if (answer.error) return;
+    setCurrent('');
+    setNext('');
+  };
+  return (
+    <Disclosure label="Change your password" open={open} onToggle={() => setOpen(!open)}>
+      <View className="gap-4 py-2">
+        <FieldFrame label="Password now" error={wrong.current}>
+          <TextBox
+            id="password-now"
+            label="Password now"
+            text={current}
+            onText={setCurrent}
+            secret
+          />
+        </FieldFrame>
+        <FieldFrame
+          label="New password"
+          why={`${LEAST_PASSWORD} characters or more; a few words in a row are good.`}
+          error={wrong.next}
+        >
+          <TextBox id="password-new" label="New password" text={next} onText={setNext} secret />
+        </FieldFrame>
+        {error && !wrong.current && !wrong.next ? (
+          <Txt className="text-oxideInk" role="alert">
+            {sayError(error)}
+          </Txt>
+        ) : null}
+        {isSuccess ? (
+          <Txt className="text-mossInk" role="status" testID="password-changed">
+            Changed. Everywhere else you sign in again.
+          </Txt>
+        ) : null}
+        <SecondaryButton
+          label="Change it, and sign out everywhere else"
+          testID="change-password"
+          disabled={isLoading || current === '' || next === ''}
+          onPress={() => void send()}
+        />
+      </View>
+    </Disclosure>
+  );
+}

@@ -1,0 +1,34 @@
+import { relations } from 'drizzle-orm';
+import { users } from './people';
+import { checks, mixes, mixMarks, plans, readings, repairs, reviews, signoffs } from './repairs';
+
+/** What hangs on what, so that a repair is read whole in one question to the database. */
+export const repairTies = relations(repairs, ({ one, many }) => ({
+  plan: one(plans, { fields: [repairs.planId], references: [plans.id] }),
+  signoffs: many(signoffs),
+  reviews: many(reviews),
+}));
+export const planTies = relations(plans, ({ many }) => ({
+  readings: many(readings),
+  mixes: many(mixes),
+  checks: many(checks),
+}));
+export const readingTies = relations(readings, ({ one }) => ({
+  plan: one(plans, { fields: [readings.planId], references: [plans.id] }),
+  person: one(users, { fields: [readings.by], references: [users.id] }),
+}));
+export const mixTies = relations(mixes, ({ one }) => ({
+  plan: one(plans, { fields: [mixes.planId], references: [plans.id] }),
+  person: one(users, { fields: [mixes.by], references: [users.id] }),
+  mark: one(mixMarks, { fields: [mixes.id], references: [mixMarks.mixId] }),
+}));
+export const checkTies = relations(checks, ({ one }) => ({
+  plan: one(plans, { fields: [checks.planId], references: [plans.id] }),
+  person: one(users, { fields: [checks.by], references: [users.id] }),
+}));
+export const signoffTies = relations(signoffs, ({ one }) => ({
+  repair: one(repairs, { fields: [signoffs.repairId], references: [repairs.id] }),
+}));
+export const reviewTies = relations(reviews, ({ one }) => ({
+  repair: one(repairs, { fields: [reviews.repairId], references: [repairs.id] }),
+}));

@@ -1,0 +1,255 @@
+import type {
+  Check,
+  EarlierRecord,
+  Mix,
+  Reading,
+  RepairView,
+  Review,
+  Signoff,
+} from '@kelmot/contract';
+import { m, Survey, type Message } from '@kelmot/core';
+import { and, eq, ne, sql, type SQL } from 'drizzle-orm';
+import type { Db, Tx } from './client';
+import { users } from './people';
+import { checks, mixes, mixMarks, plans, readings, repairs } from './repairs';
+
+type Repair = Omit<typeof repairs.$inferSelect, 'search'>;
+type Mark = typeof mixMarks.$inferSelect;
+
+/** PostgreSQL writes moments its own way; the wire has ISO with a Z. */
+const iso = (moment: string): string => new Date(moment).toISOString();
+const isoOrNull = (moment: string | null): string | null => (moment === null ? null : iso(moment));
+
+export const toMix = (
+  row: typeof mixes.$inferSelect,
+  mark: Pick<Mark, 'end' | 'at'> | null,
+  by: string,
+): Mix => ({
+  id: row.id,
+  batchNo: row.batchNo,
+  aG: row.aG,
+  bG: row.bG,
+  deviationPct: row.deviationPct,
+  inTolerance: row.inTolerance,
+  lot: row.lot,
+  startedAt: iso(row.startedAt),
+  placedAt: mark?.end === 'placed' ? iso(mark.at) : null,
+  binnedAt: mark?.end === 'binned' ? iso(mark.at) : null,
+  by,
+  byId: row.by,
+  receivedAt: iso(row.receivedAt),
+});
+
+/** What stands of a repair in lists and over it when it is open. */
+export const headOf = (r: Omit<Repair, 'survey'>) => ({
+  id: r.id,
+  tag: r.tag,
+  assetName: r.assetName,
+  position: r.position,
+  title: r.title,
+  family: r.family,
+  intent: r.intent,
+  station: r.station,
+  status: r.status,
+  version: r.version,
+  backBy: iso(r.backBy),
+  createdAt: iso(r.createdAt),
+  updatedAt: iso(r.updatedAt),
+});
+
+const named = { with: { person: { columns: { name: true } } } } as const;
+
+/** A repair with its plan and all that hangs on both, in one question. Records in the order in which the server had them. */
+const whole = (db: Db | Tx, where: SQL | undefined) =>
+  db.query.repairs.findFirst({
+    where,
+    columns: { search: false },
+    with: {
+      plan: {
+        columns: { id: true, number: true, body: true },
+        with: {
+          readings: { ...named, orderBy: (r, { asc }) => [asc(r.receivedAt), asc(r.id)] },
+          checks: { ...named, orderBy: (r, { asc }) => [asc(r.receivedAt), asc(r.id)] },
+          mixes: {
+            orderBy: (r, { asc }) => [asc(r.receivedAt), asc(r.id)],
+            with: { ...named.with, mark: { columns: { end: true, at: true } } },
+          },
+        },
+      },
+      signoffs: { orderBy: (r, { asc }) => [asc(r.receivedAt)] },
+      reviews: { orderBy: (r, { asc }) => [asc(r.dueOn)] },
+    },
+  });
+
+const prepared = new WeakMap<Db, ReturnType<typeof preparedFor>>();
+const preparedFor = (db: Db) =>
+  whole(
+    db,
+    and(eq(repairs.id, sql.placeholder('id')), eq(repairs.siteId, sql.placeholder('siteId'))),
+  ).prepare('repair_whole');
+
+/** Prepared once for the pool; a transaction asks as it is. */
+function ask(db: Db | Tx, siteId: string, id: string) {
+  if (!('$client' in db)) return whole(db, and(eq(repairs.id, id), eq(repairs.siteId, siteId)));
+  const known = prepared.get(db) ?? preparedFor(db);
+  prepared.set(db, known);
+  return known.execute({ id, siteId });
+}
+
+type Whole = NonNullable<Awaited<ReturnType<typeof whole>>>;
+type OnPlan = Pick<NonNullable<Whole['plan']>, 'readings' | 'checks' | 'mixes'>;
+
+const recordsOf = ({ readings, checks, mixes }: OnPlan) => ({
+  readings: readings.map((r): Reading => ({
+    id: r.id,
+    stepId: r.stepId,
+    values: r.values,
+    passed: r.passed,
+    say: r.say,
+    takenAt: iso(r.takenAt),
+    by: r.person.name,
+    byId: r.by,
+    receivedAt: iso(r.receivedAt),
+  })),
+  mixes: mixes.map((row) => toMix(row, row.mark, row.person.name)),
+  checks: checks.map((c): Check => ({
+    id: c.id,
+    stepId: c.stepId,
+    batchNo: c.batchNo,
+    done: c.done,
+    note: c.note,
+    at: iso(c.at),
+    by: c.person.name,
+    byId: c.by,
+    receivedAt: iso(c.receivedAt),
+  })),
+});
+
+/** The title of a step as its plan has it, read there alone: a plan is large. */
+const titleOf = (stepId: SQL) =>
+  sql<Message | null>`(select s -> 'title' from jsonb_array_elements(${plans.body} -> 'steps') s where s ->> 'id' = ${stepId} limit 1)`;
+
+/** What was recorded on plans that another has taken the place of, in the order in which the server had it. */
+async function earlierOf(db: Db | Tx, repairId: string, planId: string | null) {
+  const elsewhere = (table: typeof checks | typeof readings | typeof mixes) =>
+    and(eq(table.repairId, repairId), planId ? ne(table.planId, planId) : undefined);
+  const ticks = await db
+    .select({
+      row: checks,
+      plan: plans.number,
+      title: titleOf(sql`${checks.stepId}`),
+      by: users.name,
+    })
+    .from(checks)
+    .innerJoin(plans, eq(plans.id, checks.planId))
+    .innerJoin(users, eq(users.id, checks.by))
+    .where(elsewhere(checks));
+  const read = await db
+    .select({
+      row: readings,
+      plan: plans.number,
+      title: titleOf(sql`${readings.stepId}`),
+      by: users.name,
+    })
+    .from(readings)
+    .innerJoin(plans, eq(plans.id, readings.planId))
+    .innerJoin(users, eq(users.id, readings.by))
+    .where(elsewhere(readings));
+  const mixed = await db
+    .select({ row: mixes, plan: plans.number, end: mixMarks.end, by: users.name })
+    .from(mixes)
+    .innerJoin(plans, eq(plans.id, mixes.planId))
+    .innerJoin(users, eq(users.id, mixes.by))
+    .leftJoin(mixMarks, eq(mixMarks.mixId, mixes.id))
+    .where(elsewhere(mixes));
+  const all: (EarlierRecord & { receivedAt: string })[] = [
+    ...ticks.map(({ row, plan, title, by }) => ({
+      ...{ id: row.id, plan, kind: 'tick' as const, by, at: iso(row.at) },
+      title: title ?? m(row.stepId),
+      say: row.done ? null : m('Taken back.'),
+      receivedAt: iso(row.receivedAt),
+    })),
+    ...read.map(({ row, plan, title, by }) => ({
+      ...{ id: row.id, plan, kind: 'reading' as const, by, at: iso(row.takenAt) },
+      title: title ?? m(row.stepId),
+      say: row.say,
+      receivedAt: iso(row.receivedAt),
+    })),
+    ...mixed.map(({ row, plan, end, by }) => ({
+      ...{ id: row.id, plan, kind: 'batch' as const, by, at: iso(row.startedAt) },
+      title: m('Batch {no} mixed', { no: row.batchNo }),
+      say: end === null ? null : end === 'placed' ? m('Placed.') : m('Binned.'),
+      receivedAt: iso(row.receivedAt),
+    })),
+  ];
+  return all
+    .sort((a, b) => Date.parse(a.receivedAt) - Date.parse(b.receivedAt))
+    .map(({ receivedAt: _at, ...record }): EarlierRecord => record);
+}
+
+const toSignoff = (s: Whole['signoffs'][number]): Signoff => ({
+  id: s.id,
+  verdict: s.verdict,
+  statement: s.statement,
+  name: s.name,
+  byId: s.by,
+  override: s.override,
+  at: iso(s.at),
+  supersedes: s.supersedes,
+});
+
+const toReview = (r: Whole['reviews'][number]): Review => ({
+  id: r.id,
+  kind: r.kind,
+  dueOn: r.dueOn,
+  doneAt: isoOrNull(r.doneAt),
+});
+
+const NOTHING: OnPlan = { readings: [], checks: [], mixes: [] };
+
+/**
+ * A repair of a site whole, with what was recorded on its present plan and, apart, on earlier ones. Null where there is
+ * none. `planId`: as it stands on that plan of it, where a record was made on an earlier one.
+ */
+export async function readRepair(
+  db: Db | Tx,
+  siteId: string,
+  id: string,
+  planId?: string,
+): Promise<RepairView | null> {
+  const found = await ask(db, siteId, id);
+  if (!found) return null;
+  const { plan: present, signoffs, reviews } = found;
+  const plan =
+    planId && planId !== found.planId ? await onPlan(db, found.id, planId) : (present ?? null);
+  // A first plan has none before it; without a plan one may have been taken back.
+  const older = plan && plan.number === 1 ? [] : await earlierOf(db, id, found.planId);
+  return {
+    ...headOf(found),
+    assetId: found.assetId,
+    // Parsed again: one saved before a question was there takes what it was not asked as usual.
+    survey: Survey.parse(found.survey),
+    plan: plan ? { id: plan.id, number: plan.number, body: plan.body } : null,
+    ...recordsOf(plan ?? NOTHING),
+    earlier: older,
+    signoffs: signoffs.map(toSignoff),
+    reviews: reviews.map(toReview),
+  };
+}
+
+/** One plan of a repair with what was recorded on it; null where it is none of its plans. */
+async function onPlan(db: Db | Tx, repairId: string, planId: string) {
+  const found = await db.query.plans.findFirst({
+    where: and(eq(plans.id, planId), eq(plans.repairId, repairId)),
+    columns: { id: true, number: true, body: true },
+    with: {
+      readings: { ...named, orderBy: (r, { asc }) => [asc(r.receivedAt), asc(r.id)] },
+      checks: { ...named, orderBy: (r, { asc }) => [asc(r.receivedAt), asc(r.id)] },
+      mixes: {
+        orderBy: (r, { asc }) => [asc(r.receivedAt), asc(r.id)],
+        with: { ...named.with, mark: { columns: { end: true, at: true } } },
+      },
+    },
+  });
+  return found ?? null;
+}

@@ -1,0 +1,21 @@
+import type { Held } from '@kelmot/contract';
+import { word } from '@kelmot/core';
+import { ProblemError } from '../http/problem';
+
+/** Refuses what a gate holds, with what would let it through; nothing where it is open. */
+export function refuseHeld(gate: Held | null): void {
+  if (!gate) return;
+  const { by, title, why, field } = gate;
+  const says = why.map((w) => word(w));
+  const [first = ''] = says;
+  throw new ProblemError(
+    by === 'state' ? 409 : 422,
+    word(title),
+    by === 'open' ? `Still to do: ${says.join(', ')}.` : ended(first),
+    field ? [{ path: field, message: first }] : undefined,
+  );
+}
+
+/** A way out as a sentence of its own. */
+const ended = (text: string): string =>
+  text === '' || text.endsWith('.') ? text : `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;

@@ -1,0 +1,35 @@
+import { dictionary } from '@zxcvbn-ts/language-common';
+import { LEAST_PASSWORD } from '@kelmot/contract';
+import { ProblemError } from '../http/problem';
+
+/** Passwords that are in use so often that they are tried first. */
+const COMMON: ReadonlySet<string> = new Set(dictionary['passwords-common']);
+
+/** A word that is common, spun out: doubled, or with figures and signs behind it. */
+function isSpunOut(password: string): boolean {
+  const bare = password.replace(/[^\p{L}]+$/u, '');
+  const half = password.slice(0, password.length / 2);
+  const doubled = half.length > 0 && half.repeat(2) === password;
+  return COMMON.has(bare) || (doubled && COMMON.has(half));
+}
+
+/** Why a password would be guessed; null where it would not soon be. */
+export function guessable(password: string, username: string): string | null {
+  const small = password.toLowerCase();
+  if (password.length < LEAST_PASSWORD)
+    return `must have ${LEAST_PASSWORD} characters or more; a few words in a row are good`;
+  if (small.includes(username.toLowerCase())) return 'must not have the user name in it';
+  if (new Set(small).size < 5) return 'is the same few characters again and again; use words';
+  if (COMMON.has(small) || isSpunOut(small))
+    return 'is one of the passwords that are tried first; use a few words of your own';
+  return null;
+}
+
+/** Refuses a password that would be guessed, and says what would be better. */
+export function refuseGuessable(password: string, username: string): void {
+  const why = guessable(password, username);
+  if (why)
+    throw new ProblemError(422, 'This password would be guessed', undefined, [
+      { path: 'next', message: why },
+    ]);
+}

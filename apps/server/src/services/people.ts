@@ -1,0 +1,161 @@
+import { PersonDraft, Role, type Me, type NewPassword, type PersonChange } from '@kelmot/contract';
+import { verify } from '@node-rs/argon2';
+import { and, asc, eq, ne } from 'drizzle-orm';
+import { hashPassword } from '../auth';
+import type { Db, Tx } from '../db/client';
+import { accounts, sessions, users } from '../db/people';
+import { sites } from '../db/plant';
+import { notFound, ProblemError } from '../http/problem';
+import { uuidv7 } from '../ids';
+import { note, notingRefusal, type Doer } from './noting';
+import { refuseGuessable } from './passwords';
+
+/** Somebody as whoever runs the site sees them. */
+export interface Person {
+  username: string;
+  name: string;
+  role: string;
+  approves: readonly string[];
+  site: string;
+  /** Whether they have a password: one who has left has none, and what they did keeps their name. */
+  mayComeIn: boolean;
+}
+
+/** Whoever runs the site, at the machine itself: no account of it. */
+const AT_THE_MACHINE: Doer = { by: null, address: null };
+
+/** Everybody who is or was here, by user name. */
+export async function listPeople(db: Db): Promise<Person[]> {
+  const rows = await db
+    .select({ user: users, site: sites.name, account: accounts.id })
+    .from(users)
+    .innerJoin(sites, eq(sites.id, users.siteId))
+    .leftJoin(accounts, and(eq(accounts.userId, users.id), eq(accounts.providerId, 'credential')))
+    .orderBy(asc(users.username));
+  return rows.map(({ user: { username, name, role, approves }, site, account }) => ({
+    ...{ username, name, role, approves, site },
+    mayComeIn: account !== null,
+  }));
+}
+
+async function personOf(tx: Tx, username: string) {
+  const [found] = await tx.select().from(users).where(eq(users.username, username.toLowerCase()));
+  if (!found) throw notFound(`person ${username}`);
+  return found;
+}
+
+/** Gives somebody a password; every session but the one that is named ends. */
+async function setPassword(
+  tx: Tx,
+  userId: string,
+  username: string,
+  password: string,
+  keep = '',
+): Promise<void> {
+  refuseGuessable(password, username);
+  const hashed = await hashPassword(password);
+  const own = and(eq(accounts.userId, userId), eq(accounts.providerId, 'credential'));
+  const changed = await tx
+    .update(accounts)
+    .set({ password: hashed, updatedAt: new Date() })
+    .where(own)
+    .returning({ id: accounts.id });
+  if (changed.length === 0)
+    await tx.insert(accounts).values({
+      id: uuidv7(),
+      accountId: userId,
+      providerId: 'credential',
+      userId,
+      password: hashed,
+    });
+  await tx.delete(sessions).where(and(eq(sessions.userId, userId), ne(sessions.token, keep)));
+}
+
+/** Takes somebody in. Throws ProblemError where the name is taken, or the password would be guessed. */
+export function addPerson(db: Db, given: unknown): Promise<void> {
+  const { username, name, role, approves, site: siteName, password } = PersonDraft.parse(given);
+  return db.transaction(async (tx) => {
+    const all = await tx.select({ id: sites.id, name: sites.name }).from(sites);
+    const site =
+      siteName === undefined && all.length === 1 ? all[0] : all.find((s) => s.name === siteName);
+    if (!site)
+      throw new ProblemError(
+        422,
+        'Say which site',
+        `Use one of: ${all.map((s) => s.name).join(', ')}.`,
+      );
+    const id = uuidv7();
+    const made = await tx
+      .insert(users)
+      .values({
+        ...{ id, name, username, displayUsername: username, role, approves, siteId: site.id },
+        email: `${id}@kelmot.invalid`,
+      })
+      .onConflictDoNothing()
+      .returning({ id: users.id });
+    if (made.length === 0)
+      throw new ProblemError(409, `${username} is taken`, 'Choose another user name.');
+    await setPassword(tx, id, username, password);
+    const body = { username, name, role, approves, site: site.name };
+    await note(tx, AT_THE_MACHINE, { type: 'person.add', body });
+  });
+}
+
+/** Changes the name, the role, or what somebody may approve. Their sessions end: they come in again as what they are now. */
+export function changePerson(db: Db, username: string, change: PersonChange): Promise<void> {
+  return db.transaction(async (tx) => {
+    const { id, name, role, approves } = await personOf(tx, username);
+    const before = { name, role: Role.parse(role), approves };
+    await tx
+      .update(users)
+      .set({ ...change, updatedAt: new Date() })
+      .where(eq(users.id, id));
+    await tx.delete(sessions).where(eq(sessions.userId, id));
+    const body = { username, before, after: { ...before, ...change } };
+    await note(tx, AT_THE_MACHINE, { type: 'person.change', body });
+  });
+}
+
+/** A new password for somebody who has lost theirs; every session of theirs ends. */
+export function resetPassword(db: Db, username: string, password: string): Promise<void> {
+  return db.transaction(async (tx) => {
+    const person = await personOf(tx, username);
+    await setPassword(tx, person.id, person.username, password);
+    await note(tx, AT_THE_MACHINE, { type: 'person.password', body: { username } });
+  });
+}
+
+/** Somebody has left: no password, no session. What they did keeps their name. */
+export function closePerson(db: Db, username: string): Promise<void> {
+  return db.transaction(async (tx) => {
+    const { id } = await personOf(tx, username);
+    await tx.delete(accounts).where(eq(accounts.userId, id));
+    await tx.delete(sessions).where(eq(sessions.userId, id));
+    await note(tx, AT_THE_MACHINE, { type: 'person.close', body: { username } });
+  });
+}
+
+/** Somebody’s own new password: the old one is asked for, and their other sessions end. */
+export function changeOwnPassword(
+  db: Db,
+  me: Me,
+  { current, next }: NewPassword,
+  { address, token }: { address: string | null; token: string },
+): Promise<void> {
+  const doer = { by: me.id, address };
+  const body = { username: me.username };
+  return notingRefusal(db, doer, { body: { type: 'person.password', ...body } }, () =>
+    db.transaction(async (tx) => {
+      const [account] = await tx
+        .select({ password: accounts.password })
+        .from(accounts)
+        .where(and(eq(accounts.userId, me.id), eq(accounts.providerId, 'credential')));
+      if (!account?.password || !(await verify(account.password, current)))
+        throw new ProblemError(422, 'Input out of range', undefined, [
+          { path: 'current', message: 'is not your password; type the one you signed in with' },
+        ]);
+      await setPassword(tx, me.id, me.username, next, token);
+      await note(tx, doer, { type: 'person.password', body });
+    }),
+  );
+}

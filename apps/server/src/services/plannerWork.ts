@@ -1,0 +1,5 @@
+import { leftoverUses, makePlan } from '@kelmot/core';
+
+/** What is worked out beside the server’s own thread: the very functions of core. */
+export const plan = (ask: Parameters<typeof makePlan>) => makePlan(...ask);
+export const leftovers = (ask: Parameters<typeof leftoverUses>) => leftoverUses(...ask);

@@ -1,0 +1,123 @@
+import { spawn } from 'node:child_process';
+import autocannon from 'autocannon';
+import { Client } from 'pg';
+import { v7 as uuidv7 } from 'uuid';
+import { startServer } from '../e2e/lib/server';
+import { rate, table } from './lib/measure';
+
+const SECONDS = 6;
+const CONNECTIONS = 10;
+
+interface Result {
+  perSecond: number;
+  p99: number;
+}
+type Ask = Omit<autocannon.Options, 'url'> & { path?: string };
+
+/** Warms an address up, then asks it as often as it answers. Anything but an answer in order is an error. */
+async function asked(base: string, { path = '/', ...ask }: Ask): Promise<Result> {
+  const url = `${base}${path}`;
+  const of = (duration: number) => autocannon({ ...ask, url, duration, connections: CONNECTIONS });
+  await of(2);
+  const found = await of(SECONDS);
+  if (found.non2xx > 0 || found.errors > 0)
+    throw new Error(`${url}: ${found.non2xx} refused, ${found.errors} lost`);
+  return { perSecond: found.requests.average, p99: found.latency.p99 };
+}
+
+/** The bare server beside it, over the same database. */
+async function startBare(databaseUrl: string): Promise<{ base: string; stop: () => void }> {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'bench/bare.ts'], {
+    env: { ...process.env, DATABASE_URL: databaseUrl },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  const base = await new Promise<string>((resolve, reject) => {
+    child.once('exit', () => reject(new Error('the bare server stopped')));
+    child.stdout.on('data', (chunk: Buffer) => {
+      const found = /BARE_URL (\S+)/.exec(chunk.toString());
+      if (found?.[1]) resolve(found[1]);
+    });
+  });
+  child.removeAllListeners('exit');
+  return { base, stop: () => child.kill('SIGTERM') };
+}
+
+async function signedIn(base: string): Promise<string> {
+  const answer = await fetch(`${base}/api/auth/sign-in/username`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ username: 'ida', password: 'quillmere-demo' }),
+  });
+  return answer.headers
+    .getSetCookie()
+    .map((c) => c.split(';')[0])
+    .join('; ');
+}
+
+async function main(): Promise<void> {
+  const kelmot = await startServer();
+  const owner = new Client({ connectionString: kelmot.ownerUrl });
+  await owner.connect();
+  await owner.query(
+    'create table bench_writes (id uuid primary key, note text, at timestamptz default now())',
+  );
+  await owner.query('grant insert on bench_writes to kelmot_app');
+  const bare = await startBare(kelmot.appUrl);
+  const cookie = await signedIn(kelmot.base);
+  const page = (await (
+    await fetch(`${kelmot.base}/api/repairs?status=open&limit=100`, { headers: { cookie } })
+  ).json()) as { rows: { id: string; station: string }[] };
+  const planned = page.rows.filter((r) => r.station === 'prep').map((r) => r.id);
+  const [one] = planned;
+  if (!one) throw new Error('the demo has nothing planned');
+  const headers = { cookie };
+  const write = {
+    method: 'POST' as const,
+    headers: { cookie, 'content-type': 'application/json' },
+  };
+  let next = 0;
+  const tick = () => ({
+    type: 'check.set',
+    id: uuidv7(),
+    at: new Date().toISOString(),
+    repairId: planned[(next += 1) % planned.length],
+    stepId: 'isolate',
+    done: true,
+    note: 'Locked and tagged.',
+  });
+  const each = (body: () => object) => [
+    { setupRequest: (req: autocannon.Request) => ({ ...req, body: JSON.stringify(body()) }) },
+  ];
+  const pairs: [string, Ask, Ask][] = [
+    ['one repair', { path: `/api/repairs/${one}`, headers }, { path: `/one/${one}` }],
+    ['the bench', { path: '/api/repairs?status=open&limit=100', headers }, { path: '/list' }],
+    [
+      'one write',
+      { path: '/api/commands', ...write, requests: each(tick) },
+      {
+        path: '/one',
+        ...write,
+        requests: each(() => ({ id: uuidv7(), note: 'Locked and tagged.' })),
+      },
+    ],
+  ];
+  const rows: string[][] = [];
+  for (const [name, own, other] of pairs) {
+    const ours = await asked(kelmot.base, own);
+    const theirs = await asked(bare.base, other);
+    rows.push([
+      name,
+      rate(ours.perSecond),
+      rate(theirs.perSecond),
+      (ours.perSecond / theirs.perSecond).toFixed(2),
+      String(ours.p99),
+      String(theirs.p99),
+    ]);
+  }
+  console.log(table(['', 'a second', 'bare', 'of bare', 'p99 ms', 'bare'], rows));
+  bare.stop();
+  await owner.end();
+  await kelmot.stop();
+}
+
+void main().then(() => process.exit(0));

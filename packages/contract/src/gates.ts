@@ -1,0 +1,220 @@
+import {
+  checkWeighed,
+  curedAt,
+  dayClockText,
+  gistOf,
+  m,
+  MINUTE,
+  planBatches,
+  q,
+  STATIONS,
+  weighing,
+  type Message,
+  type SiteSettings,
+  type StationId,
+} from '@kelmot/core';
+import { mixedBatches, soundMixes } from './done';
+import type { Me } from './people';
+import { openForBatch, openHolds, openInAll } from './progress';
+import type { RepairView } from './repair';
+import { mixOf } from './weighed';
+
+/** Why something may not be done, for buttons, for what is laid over the view and for the server alike. */
+export interface Held {
+  /** What would change it: the state of the repair, what is still to be done, what was typed, time, another person. */
+  by: 'state' | 'open' | 'input' | 'cure' | 'clock' | 'person';
+  title: Message;
+  /** What is still to be done, the first first; or the way out. */
+  why: Message[];
+  /** The part of what was typed that must be mended. */
+  field?: 'aG' | 'bG' | 'batchNo' | 'override';
+}
+
+const held = (
+  by: Held['by'],
+  title: Message,
+  why: Message[] = [],
+  field?: Held['field'],
+): Held => ({
+  by,
+  title,
+  why,
+  ...(field ? { field } : {}),
+});
+const NO_PLAN = held('open', m('Choose a system first'), [m('there is no plan yet')]);
+
+/** What the scale shows of both parts, g; null where nothing is weighed, or nothing yet. */
+export interface OnScale {
+  aG: number | null;
+  bG: number | null;
+}
+
+/** How far a batch is off its ratio, percent; null where nothing is weighed, or it is not weighed yet. */
+export function deviationOf(
+  view: Pick<RepairView, 'plan'>,
+  batchNo: number,
+  { aG, bG }: OnScale,
+): number | null {
+  const plan = view.plan?.body;
+  const batch = plan && planBatches(plan).find((b) => b.no === batchNo);
+  if (!batch || batch.aG === null || aG === null || bG === null) return null;
+  const { slope } = plan.survey.surface;
+  const found = checkWeighed(mixOf(plan, batch), { aG, bG }, batch.consistency, slope);
+  return found?.deviationPct ?? null;
+}
+
+/**
+ * Why a batch may not be mixed at a moment, epoch ms; null where it may: every hold before its round met, rounds and
+ * batches in their order, on ratio, and not mixed before.
+ */
+export function mayMix(
+  view: RepairView,
+  batchNo: number,
+  scale: OnScale,
+  now: number,
+): Held | null {
+  const plan = view.plan?.body;
+  if (!plan) return NO_PLAN;
+  const batches = planBatches(plan);
+  const batch = batches.find((b) => b.no === batchNo);
+  if (!batch)
+    return held(
+      'input',
+      m('Input out of range'),
+      [m('must be 1 to {n}', { n: batches.length })],
+      'batchNo',
+    );
+  if (soundMixes(view.mixes).some((x) => x.batchNo === batch.no))
+    return held('state', m('Batch {no} is mixed already', { no: batch.no }), [
+      m('Bin it first, if it must be mixed again.'),
+    ]);
+  const open = openForBatch(view, batch.no, now);
+  if (open.length > 0) return held('open', m('Do not mix yet'), open);
+  return offRatio(view, batch.no, scale);
+}
+
+/** Why what is on the scale may not be mixed: not weighed yet, or off its ratio, with what to add. */
+function offRatio(view: RepairView, batchNo: number, { aG, bG }: OnScale): Held | null {
+  const plan = view.plan?.body;
+  const batch = plan && planBatches(plan).find((b) => b.no === batchNo);
+  if (!batch || batch.aG === null) return null;
+  const mix = mixOf(plan, batch);
+  const { slope } = plan.survey.surface;
+  const weigh = weighing(mix, batch.consistency, slope);
+  if (!weigh) return null;
+  if (aG === null || bG === null)
+    return held(
+      'input',
+      m('Weigh both parts first'),
+      [m('must be what the scale shows, in g')],
+      aG === null ? 'aG' : 'bG',
+    );
+  const found = checkWeighed(mix, { aG, bG }, batch.consistency, slope);
+  if (!found || found.verdict === 'in') return null;
+  const short = found.addB_G > 0;
+  const add = m('add {much} {part}', {
+    much: q(short ? found.addB_G : found.addA_G, 'mass'),
+    part: (short ? weigh.nameB : weigh.nameA).toLowerCase(),
+  });
+  const title = m('Off ratio by {off}; {most} is the most', {
+    off: `${found.deviationPct.toFixed(1)} %`,
+    most: `${weigh.tolerancePct}`,
+  });
+  return held('input', title, [add], short ? 'bG' : 'aG');
+}
+
+/**
+ * Why a repair may not move to a station at a moment, epoch ms; null where it may. Back is always allowed; on, when
+ * nothing before the new station still holds the job.
+ */
+export function mayMove(view: RepairView, station: StationId, now: number): Held | null {
+  const to = STATIONS.indexOf(station);
+  if (to <= STATIONS.indexOf(view.station)) return null;
+  if (!view.plan) return to > STATIONS.indexOf('match') ? NO_PLAN : null;
+  const open = openHolds(view, station, now);
+  return open.length > 0 ? held('open', m('Not yet: holds are open'), open) : null;
+}
+
+/** How far the clock of a device may differ from the server’s, ms. */
+export const CLOCK_SLACK = 10 * MINUTE;
+
+/**
+ * When the cure is over by the clock of the server, epoch ms: it counts from when the server had each batch, whatever
+ * a device says. One that still waits on the device counts from now. Null until all is mixed.
+ */
+export function curedByServer(view: RepairView, now: number): number | null {
+  const plan = view.plan?.body;
+  if (!plan) return null;
+  const seen = view.mixes.map((x) => {
+    const had = x.receivedAt === null ? now : Date.parse(x.receivedAt) - CLOCK_SLACK;
+    const startedAt = new Date(Math.max(Date.parse(x.startedAt), had)).toISOString();
+    return { ...x, startedAt };
+  });
+  return curedAt(gistOf(plan), mixedBatches(seen));
+}
+
+/** What a sign-off is judged by. */
+export interface Signing {
+  verdict: 'accepted' | 'redo';
+  /** Why it is signed although the server has not seen the cure pass; null: no reason is given. */
+  override: string | null;
+}
+
+/** Who may sign although the server has not seen the cure pass. */
+const OVERRIDES: readonly Me['role'][] = ['planner'];
+
+/** Whether somebody may sign for what was entered afterwards, with a reason. */
+export const mayOverride = ({ role }: Pick<Me, 'role'>): boolean => OVERRIDES.includes(role);
+
+/** Whether a second person signs a plan: never, where somebody must approve it, or always. */
+function wantsSecond(
+  view: RepairView,
+  { secondSigns }: Pick<SiteSettings, 'secondSigns'>,
+): boolean {
+  const approved = view.plan?.body.steps.some((s) => s.hold?.kind === 'approval') ?? false;
+  return secondSigns === 'always' || (secondSigns === 'approved' && approved);
+}
+
+/**
+ * Why a repair may not be signed off by somebody, at a moment of the device and of the server, epoch ms; null where it may.
+ * Redo needs a plan and nothing more. Accepted: every hold met, the cure over, and a second person where the site says so.
+ */
+export function maySign(
+  view: RepairView,
+  { verdict, override }: Signing,
+  who: Pick<Me, 'id' | 'role'>,
+  site: Pick<SiteSettings, 'secondSigns' | 'zone'>,
+  now: { device: number; server: number },
+): Held | null {
+  const plan = view.plan?.body;
+  if (!plan) return held('open', m('Nothing to sign off'), [m('there is no plan yet')]);
+  if (verdict === 'redo') return null;
+  const open = openInAll(view, now.device);
+  if (open.length > 0) return held('open', m('Not yet: holds are open'), open);
+  const ready = curedAt(gistOf(plan), mixedBatches(view.mixes));
+  if (ready === null) return held('cure', m('Not cured yet'), [m('Nothing was mixed.')]);
+  if (ready > now.device)
+    return held('cure', m('Not cured yet'), [
+      m('Cured from {at}', { at: dayClockText(ready, now.device, site.zone) }),
+    ]);
+  const worked = [...view.mixes, ...view.checks].some((x) => x.byId === who.id);
+  if (worked && wantsSecond(view, site))
+    return held('person', m('A second person signs this'), [
+      m('You did work on it. Ask somebody who did not.'),
+    ]);
+  const seen = curedByServer(view, now.server);
+  if (seen === null || seen <= now.server || (override !== null && mayOverride(who))) return null;
+  return held(
+    'clock',
+    m('Not cured by the clock of the server'),
+    [
+      m(
+        'By it the cure is over {at}; what was entered afterwards is signed by a planner, with the reason',
+        {
+          at: dayClockText(seen, now.server, site.zone),
+        },
+      ),
+    ],
+    'override',
+  );
+}

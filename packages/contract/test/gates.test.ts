@@ -1,0 +1,255 @@
+import { planBatches, word, type Plan } from '@kelmot/core';
+import {
+  applyCommand,
+  approvedBy,
+  CLOCK_SLACK,
+  curedByServer,
+  deviationOf,
+  mayMix,
+  mayMove,
+  mayOverride,
+  maySign,
+  type Held,
+  type Me,
+  type RepairView,
+} from '../src/index';
+import { AT, ID, ida, IDA, met, planOf, viewOf } from './view';
+
+const plan = planOf();
+const batch = planBatches(plan)[0] as ReturnType<typeof planBatches>[number];
+const HOUR = 3_600_000;
+const start = Date.parse(AT);
+const weighed = { aG: batch.aG, bG: batch.bG };
+/** What a gate says, in words: what holds it, and the first thing to do. */
+const told = (gate: Held | null) =>
+  gate && [gate.by, word(gate.title), gate.why[0] ? word(gate.why[0]) : null];
+
+/** Everything before the pail met an hour ago. */
+const ready = met(viewOf(plan), ['prep', 'mix']);
+const soon = start + HOUR;
+
+describe('a batch may be mixed', () => {
+  test('where everything before it is met and it is on its ratio', () => {
+    expect(mayMix(ready, 1, weighed, soon)).toBeNull();
+    expect(deviationOf(ready, 1, weighed)).toBeCloseTo(0, 9);
+  });
+  test.each<[string, RepairView, number, typeof weighed, unknown]>([
+    [
+      'no plan',
+      { ...ready, plan: null },
+      1,
+      weighed,
+      ['open', 'Choose a system first', 'there is no plan yet'],
+    ],
+    [
+      'no such batch',
+      ready,
+      99,
+      weighed,
+      ['input', 'Input out of range', `must be 1 to ${planBatches(plan).length}`],
+    ],
+    [
+      'a hold is open',
+      viewOf(plan),
+      1,
+      weighed,
+      ['open', 'Do not mix yet', 'Isolate and make safe'],
+    ],
+    [
+      'nothing is weighed',
+      ready,
+      1,
+      { aG: null, bG: null },
+      ['input', 'Weigh both parts first', 'must be what the scale shows, in g'],
+    ],
+    [
+      'one part is weighed',
+      ready,
+      1,
+      { aG: 100, bG: null },
+      ['input', 'Weigh both parts first', 'must be what the scale shows, in g'],
+    ],
+  ])('not where %s', (_, view, no, scale, says) => {
+    expect(told(mayMix(view, no, scale, soon))).toEqual(says);
+  });
+  test('not off its ratio by more than the card allows: the part that is short is named, with what to add', () => {
+    const bG = (batch.bG ?? 0) * 0.9;
+    const gate = mayMix(ready, 1, { aG: batch.aG, bG }, soon);
+    expect([gate?.by, gate?.field]).toEqual(['input', 'bG']);
+    expect(gate && word(gate.title)).toMatch(/^Off ratio by -10\.0 %; [\d.]+ is the most$/);
+    expect(gate?.why[0] && word(gate.why[0])).toMatch(/^add .* g hardener$/);
+    const more = mayMix(ready, 1, { aG: batch.aG, bG: (batch.bG ?? 0) * 1.1 }, soon);
+    expect(more?.field).toBe('aG');
+    expect(more?.why[0] && word(more.why[0])).toMatch(/^add .* g base$/);
+  });
+  test('not twice, unless the first was binned', () => {
+    const mixed = applyCommand(
+      ready,
+      {
+        id: ID,
+        repairId: ID,
+        at: new Date(soon).toISOString(),
+        type: 'mix.start',
+        batchNo: 1,
+        ...weighed,
+        lot: '',
+      },
+      IDA,
+    );
+    expect(mixed.mixes).toHaveLength(1);
+    expect(told(mayMix(mixed, 1, weighed, soon))?.slice(0, 2)).toEqual([
+      'state',
+      'Batch 1 is mixed already',
+    ]);
+    const binned = { ...mixed, mixes: mixed.mixes.map((x) => ({ ...x, binnedAt: AT })) };
+    expect(mayMix(binned, 1, weighed, soon)).toBeNull();
+  });
+});
+
+describe('a repair may move', () => {
+  test('back always, on where nothing holds it, and past Match only with a plan', () => {
+    const view = viewOf(plan);
+    expect(mayMove(view, 'survey', soon)).toBeNull();
+    expect(mayMove(view, 'prep', soon)).toBeNull();
+    expect(told(mayMove(view, 'mix', soon))?.[0]).toBe('open');
+    expect(mayMove(met(view, ['prep']), 'mix', soon)).toBeNull();
+    const bare = { ...view, plan: null, station: 'survey' as const };
+    expect(mayMove(bare, 'match', soon)).toBeNull();
+    expect(told(mayMove(bare, 'prep', soon))?.[1]).toBe('Choose a system first');
+  });
+});
+
+/** Everything done, the parts met at the start; when the server had it, in hours from then. */
+function done(of: Plan, receivedAfter: number | null, by = ida): RepairView {
+  const receivedAt =
+    receivedAfter === null ? null : new Date(start + receivedAfter * HOUR).toISOString();
+  const view = met(viewOf(of), ['prep', 'mix', 'build', 'cure', 'accept']);
+  const placed = {
+    ...{ deviationPct: 0, inTolerance: true, lot: '', binnedAt: null },
+    startedAt: AT,
+    placedAt: new Date(start + HOUR / 3).toISOString(),
+    ...by,
+    receivedAt,
+  };
+  return {
+    ...view,
+    station: 'accept',
+    mixes: planBatches(of).map((b) => ({
+      id: `${ID}${b.no}`,
+      batchNo: b.no,
+      aG: b.aG,
+      bG: b.bG,
+      ...placed,
+    })),
+  };
+}
+
+describe('a repair may be signed', () => {
+  const site = { secondSigns: 'never', zone: 'UTC' } as const;
+  const planner: Me = { ...IDA, id: 'tomas', name: 'Tomas', role: 'planner' };
+  const accepted = { verdict: 'accepted', override: null } as const;
+  const after = (hours: number) => ({ device: start + hours * HOUR, server: start + hours * HOUR });
+  const cureHours =
+    (Date.parse(AT) && ((curedByServer(done(plan, 0), start) ?? 0) - start) / HOUR) || 0;
+
+  test('once all is met and the cure is over, and not before', () => {
+    const view = done(plan, 0);
+    expect(cureHours).toBeGreaterThan(1);
+    expect(told(maySign(view, accepted, IDA, site, after(cureHours - 0.5)))?.[0]).toBe('cure');
+    expect(maySign(view, accepted, IDA, site, after(cureHours + 0.1))).toBeNull();
+    expect(told(maySign(viewOf(plan), accepted, IDA, site, after(200)))?.[0]).toBe('open');
+    expect(told(maySign({ ...view, plan: null }, accepted, IDA, site, after(200)))?.[1]).toBe(
+      'Nothing to sign off',
+    );
+    expect(told(maySign({ ...view, mixes: [] }, accepted, IDA, site, after(200)))?.[0]).toBe(
+      'open',
+    );
+  });
+  test('as “do it again” at any time', () => {
+    expect(
+      maySign(viewOf(plan), { verdict: 'redo', override: null }, IDA, site, after(0)),
+    ).toBeNull();
+  });
+  test('not where the server has not seen the cure pass, but by a planner who says why', () => {
+    const late = done(plan, 100);
+    const now = after(101);
+    expect(told(maySign(late, accepted, IDA, site, now))?.[0]).toBe('clock');
+    expect(maySign(late, accepted, IDA, site, after(100 + cureHours + 0.1))).toBeNull();
+    const why = { verdict: 'accepted', override: 'Entered afterwards.' } as const;
+    expect(told(maySign(late, why, IDA, site, now))?.[0]).toBe('clock');
+    expect(told(maySign(late, accepted, planner, site, now))?.[0]).toBe('clock');
+    expect(maySign(late, why, planner, site, now)).toBeNull();
+    expect(['technician', 'planner', 'viewer'].map((role) => mayOverride({ role } as Me))).toEqual([
+      false,
+      true,
+      false,
+    ]);
+  });
+  test('a device that is a little off is not held up; one that waits to be sent counts from now', () => {
+    const slow = done(plan, CLOCK_SLACK / HOUR);
+    expect(curedByServer(slow, start)).toBeCloseTo(start + cureHours * HOUR, -2);
+    const waiting = done(plan, null);
+    expect(curedByServer(waiting, start + 5 * HOUR)).toBeCloseTo(
+      start + (5 + cureHours) * HOUR,
+      -2,
+    );
+    expect(curedByServer({ ...slow, plan: null }, start)).toBeNull();
+  });
+  test('by a second person where the site says so: always, or where somebody must approve it', () => {
+    const view = done(plan, 0);
+    const now = after(300);
+    const asks = (secondSigns: 'never' | 'approved' | 'always', who: Me, of = view) =>
+      told(maySign(of, accepted, who, { ...site, secondSigns }, now))?.[0] ?? null;
+    expect([asks('never', IDA), asks('approved', IDA), asks('always', IDA)]).toEqual([
+      null,
+      null,
+      'person',
+    ]);
+    expect(asks('always', planner)).toBeNull();
+    const [first] = plan.steps;
+    if (!first) throw new Error('no step');
+    const approval = {
+      ...first,
+      id: 'approval',
+      hold: { kind: 'approval', who: 'pressure-engineer' },
+    } as const;
+    const engineered = { ...plan, steps: [...plan.steps, approval] } as Plan;
+    const approved = met(done(engineered, 0), ['prep', 'mix', 'build', 'cure', 'accept']);
+    expect(asks('approved', IDA, approved)).toBe('person');
+    expect(asks('approved', planner, approved)).toBeNull();
+  });
+});
+
+describe('an approval', () => {
+  const hold = { kind: 'approval', who: 'pressure-engineer' } as const;
+  const typed = {
+    kind: 'approval',
+    name: 'Some Name',
+    reference: 'D-1',
+    account: 'forged',
+  } as const;
+  test('is that of the account that may give it, else a typed name and no account', () => {
+    expect(approvedBy(hold, typed, IDA)).toEqual({ ...typed, account: null });
+    const orla: Me = { ...IDA, id: 'orla', name: 'Orla', approves: ['pressure-engineer'] };
+    expect(approvedBy(hold, typed, orla)).toEqual({ ...typed, name: 'Orla', account: 'orla' });
+    const diver: Me = { ...orla, approves: ['diver'] };
+    expect(approvedBy(hold, typed, diver)).toEqual({ ...typed, account: null });
+    const value = { kind: 'reading', value: 1 } as const;
+    expect(approvedBy(hold, value, orla)).toBe(value);
+  });
+});
+
+test('what was recorded on a plan that another took the place of is not laid over the new one', () => {
+  const other = `${ID.slice(0, -1)}9`;
+  const tick = {
+    type: 'check.set',
+    stepId: 'isolate',
+    batchNo: null,
+    done: true,
+    note: '',
+  } as const;
+  const base = { id: other, repairId: ID, at: AT };
+  const view = viewOf(plan);
+  expect(applyCommand(view, { ...base, ...tick, planId: other }, IDA).checks).toEqual([]);
+  expect(applyCommand(view, { ...base, ...tick, planId: ID }, IDA).checks).toHaveLength(1);
+});
