@@ -60,6 +60,7 @@ const coreOrder = CORE_ORDER.flatMap((level, i) =>
 module.exports = defineConfig([
   globalIgnores([
     '**/dist/',
+    '.mutants/',
     '**/node_modules/',
     '**/.expo/',
     'apps/server/drizzle/',

@@ -2,11 +2,14 @@ import { spawn } from 'node:child_process';
 import autocannon from 'autocannon';
 import { Client } from 'pg';
 import { v7 as uuidv7 } from 'uuid';
-import { startServer } from '../e2e/lib/server';
+import { startServer, type Running } from '../e2e/lib/server';
+import { demoSurvey, openRepairs } from '@kelmot/demo';
 import { rate, table } from './lib/measure';
 
 const SECONDS = 6;
 const CONNECTIONS = 10;
+/** So many repairs are worked on at once: one is done by one person, or two. */
+const AT_WORK = 40;
 
 interface Result {
   perSecond: number;
@@ -54,6 +57,30 @@ async function signedIn(base: string): Promise<string> {
     .join('; ');
 }
 
+/** A repair that is planned and waits for its first deed; its id. */
+async function begun(base: string, cookie: string, i: number): Promise<string> {
+  const repairId = uuidv7();
+  const at = new Date().toISOString();
+  const [like] = openRepairs;
+  if (!like) throw new Error('the demo has no repairs');
+  const demo = demoSurvey(like.tag, null, at, like.survey);
+  const survey = { ...demo, asset: { ...demo.asset, tag: `LOAD-${i}` } };
+  const plan = { planId: uuidv7(), cardCode: like.cardCode, intent: survey.intent, expect: 1 };
+  for (const part of [
+    { type: 'repair.create', survey },
+    { type: 'plan.make', ...plan },
+  ]) {
+    const answer = await fetch(`${base}/api/commands`, {
+      method: 'POST',
+      headers: { cookie, 'content-type': 'application/json' },
+      body: JSON.stringify({ ...part, id: uuidv7(), at, repairId }),
+    });
+    if (!answer.ok) throw new Error(await answer.text());
+  }
+  return repairId;
+}
+
+/** Both servers over one database, stopped whatever comes of it. */
 async function main(): Promise<void> {
   const kelmot = await startServer();
   const owner = new Client({ connectionString: kelmot.ownerUrl });
@@ -63,13 +90,20 @@ async function main(): Promise<void> {
   );
   await owner.query('grant insert on bench_writes to kelmot_app');
   const bare = await startBare(kelmot.appUrl);
+  try {
+    await measure(kelmot, bare);
+  } finally {
+    bare.stop();
+    await owner.end();
+    await kelmot.stop();
+  }
+}
+
+async function measure(kelmot: Running, bare: { base: string }): Promise<void> {
   const cookie = await signedIn(kelmot.base);
-  const page = (await (
-    await fetch(`${kelmot.base}/api/repairs?status=open&limit=100`, { headers: { cookie } })
-  ).json()) as { rows: { id: string; station: string }[] };
-  const planned = page.rows.filter((r) => r.station === 'prep').map((r) => r.id);
+  const planned: string[] = [];
+  for (let i = 0; i < AT_WORK; i += 1) planned.push(await begun(kelmot.base, cookie, i));
   const [one] = planned;
-  if (!one) throw new Error('the demo has nothing planned');
   const headers = { cookie };
   const write = {
     method: 'POST' as const,
@@ -115,9 +149,6 @@ async function main(): Promise<void> {
     ]);
   }
   console.log(table(['', 'a second', 'bare', 'of bare', 'p99 ms', 'bare'], rows));
-  bare.stop();
-  await owner.end();
-  await kelmot.stop();
 }
 
 void main().then(() => process.exit(0));

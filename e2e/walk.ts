@@ -199,6 +199,34 @@ test('two people changing one survey: the second sees both states and decides', 
   await ida.gone('refused');
 });
 
+test('what was recorded on a plan that another took the place of is kept with it, and said', async () => {
+  const ida = await signedIn('ida', PHONE);
+  await ida.press('tab-repairs');
+  await ida.press('repair-GB-2');
+  await ida.press('pick-R-210');
+  await ida.press('take');
+  await ida.see('check-isolate');
+  await ida.gone('send-state');
+  const tomas = await signedIn('tomas', PHONE);
+  await tomas.open(new URL(ida.page.url()).pathname);
+  await ida.page.setOfflineMode(true);
+  await ida.press('check-isolate');
+  await ida.see('send-state');
+  await tomas.press('station-match');
+  await tomas.press('pick-R-210');
+  await tomas.press('take');
+  await tomas.see('check-isolate');
+  await tomas.gone('send-state');
+  await ida.page.setOfflineMode(false);
+  await later(ida, 0);
+  await ida.matches('kept-elsewhere', /Kept with plan 1, on which it was recorded: the tick/);
+  assert.equal(await ida.attribute('check-isolate', 'aria-checked'), 'false');
+  await ida.press('kept-read');
+  await ida.gone('kept-elsewhere');
+  await ida.press('station-accept');
+  await ida.matches('earlier', /1 record on earlier plans/);
+});
+
 test('a planner works the wide layout by keyboard', async () => {
   const screen = await signedIn('tomas', WIDE);
   await screen.see('register-P-204');

@@ -1,4 +1,4 @@
-import type { RepairView } from '@kelmot/contract';
+import type { Me, RepairView } from '@kelmot/contract';
 import { m, type Hold, type Plan, type Step } from '@kelmot/core';
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import type { ReactElement } from 'react';
@@ -8,7 +8,7 @@ import { Outlook } from '@/features/stations/Outlook';
 import { StepList } from '@/features/stations/Steps';
 import { Supplies } from '@/features/stations/Supplies';
 import { shelfText } from '@/features/store/Shelf';
-import { AT, ID, ida, planOf, viewOf } from '../../../packages/contract/test/view';
+import { AT, ID, ida, IDA, planOf, viewOf } from '../../../packages/contract/test/view';
 
 import { freshStore, noted } from './opened';
 
@@ -23,10 +23,10 @@ function show(element: ReactElement) {
 }
 
 /** A repair whose plan asks one thing at Prep, and what is sent to meet it. */
-function asking(hold: Hold, readings: RepairView['readings'] = [], canWrite = true) {
+function asking(hold: Hold, readings: RepairView['readings'] = [], canWrite = true, me: Me = IDA) {
   const asked: Plan = { ...plan, steps: [{ ...first, id: 'it', hold }] };
   const view = { ...viewOf(asked), readings };
-  const { sent, repair } = noted(view, canWrite);
+  const { sent, repair } = noted(view, canWrite, me);
   show(<StepList station="prep" view={view} plan={asked} repair={repair} />);
   return sent;
 }
@@ -71,9 +71,22 @@ test('an approval needs a name and a place, and keeps what was typed until it ha
     {
       type: 'reading.add',
       stepId: 'it',
-      values: { kind: 'approval', name: 'R. Example', reference: 'Calc 12' },
+      values: { kind: 'approval', name: 'R. Example', reference: 'Calc 12', account: null },
     },
   ]);
+});
+
+test('somebody whose account may approve is asked for no name, and gives their own', () => {
+  const orla: Me = { ...IDA, id: 'orla', name: 'Orla Venn', approves: ['pressure-engineer'] };
+  const sent = asking({ kind: 'approval', who: 'pressure-engineer' }, [], true, orla);
+  expect(screen.getByText('Approved by you, Orla Venn')).toBeTruthy();
+  expect(screen.queryByTestId('name-it')).toBeNull();
+  fireEvent.changeText(screen.getByTestId('reference-it'), 'Calc 12');
+  fireEvent.press(screen.getByTestId('approve-it'));
+  expect(sent).toMatchObject([{ values: { name: 'Orla Venn', reference: 'Calc 12' } }]);
+  screen.unmount();
+  asking({ kind: 'approval', who: 'structural-engineer' }, [], true, orla);
+  expect(screen.getByTestId('name-it')).toBeTruthy();
 });
 
 test('thicknesses are read in the unit that is set, and what is none of them is told', () => {

@@ -1,4 +1,4 @@
-import type { Command, RepairView } from '@kelmot/contract';
+import type { Command, Me, RepairView } from '@kelmot/contract';
 import { configureStore } from '@reduxjs/toolkit';
 import { IDA } from '../../../packages/contract/test/view';
 import type { OpenRepair } from '@/features/repair/useRepair';
@@ -25,6 +25,7 @@ export const freshStore = () =>
 export function noted(
   view: RepairView,
   canWrite = true,
+  me: Me = IDA,
 ): { sent: Partial<Command>[]; repair: OpenRepair } {
   const sent: Partial<Command>[] = [];
   const repair: OpenRepair = {
@@ -33,7 +34,7 @@ export function noted(
     loading: false,
     waiting: [],
     canWrite,
-    me: IDA,
+    me,
     send: (c) => sent.push(c),
   };
   return { sent, repair };

@@ -1,6 +1,8 @@
 import type { Command } from '@kelmot/contract';
 import {
   initialOutbox,
+  keptElsewhere,
+  keptRead,
   outboxReducer,
   queued,
   refused,
@@ -35,4 +37,13 @@ test('what is refused stays with its reason; sent again it carries the version s
   state = outboxReducer(state, retried({ id: '1', expect: 5 }));
   expect(state.queue[0]).toMatchObject({ refused: null, command: { expect: 5 } });
   expect(outboxReducer(state, thrownAway('1')).queue).toEqual([]);
+});
+
+test('what the server kept with an earlier plan is said until it is read, each repair for itself', () => {
+  const of = (id: string, repairId: string) =>
+    keptElsewhere({ id, repairId, type: 'check.set', plan: 1 });
+  let state = [of('1', 'r'), of('2', 'r'), of('3', 'q')].reduce(outboxReducer, initialOutbox);
+  expect(state.kept.map((k) => k.id)).toEqual(['1', '2', '3']);
+  state = outboxReducer(state, keptRead('r'));
+  expect(state.kept.map((k) => k.id)).toEqual(['3']);
 });

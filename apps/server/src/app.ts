@@ -4,6 +4,7 @@ import { OpenAPIHono } from '@hono/zod-openapi';
 import type { DemoUser } from '@kelmot/contract';
 import { sql } from 'drizzle-orm';
 import { bodyLimit } from 'hono/body-limit';
+import { etag } from 'hono/etag';
 import { requestId } from 'hono/request-id';
 import { compress } from 'hono/compress';
 import { secureHeaders } from 'hono/secure-headers';
@@ -93,6 +94,12 @@ export function makeApp(deps: AppDeps) {
     }),
   );
   api.use(sameOrigin);
+  // What has not changed is not sent again: a screen that looks every twenty seconds costs a line.
+  api.get('*', etag());
+  api.get('*', async (c, next) => {
+    await next();
+    if (!c.res.headers.has('cache-control')) c.header('cache-control', 'private, no-cache');
+  });
   api.route('/', authRoutes(auth, db, sessions));
   api.route('/', demoRoutes(demoUsers));
   api.doc31('/openapi.json', {

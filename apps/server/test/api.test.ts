@@ -239,6 +239,7 @@ test('unknown addresses and ids say so; the description of the API names every r
     '/demo/users',
     '/forecast',
     '/me',
+    '/me/password',
     '/photos/{id}',
     '/repairs',
     '/repairs/{id}',

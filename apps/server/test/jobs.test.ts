@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
 import type { Forecast, Me, Problem, ShelfLot, StockMove } from '@kelmot/contract';
 import { planBatches, word, type FamilyId } from '@kelmot/core';
-import { demoSurvey, surveyedRepairs } from '@kelmot/demo';
+import { demoPhoto, demoSurvey, surveyedRepairs } from '@kelmot/demo';
 import { actsOf } from '@kelmot/demo-server/walk';
 import { v7 as uuidv7 } from 'uuid';
 import {
@@ -95,9 +95,8 @@ test('a picture is kept with its step and read back; a reading cannot stand for 
     }),
   );
   assert.equal(false_.status, 422);
-  const text = Buffer.from('and bytes as good as any');
-  const data = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), text]).toString('base64');
-  const photo = command(id, { type: 'photo.add', at: ago(298), stepId, mime: 'image/jpeg', data });
+  const { mime, data } = demoPhoto;
+  const photo = command(id, { type: 'photo.add', at: ago(298), stepId, mime, data });
   assert.equal((await ida.send(photo)).status, 200);
   assert.equal((await ida.send(photo)).status, 200, 'sent twice it counts once');
   const view = await ida.repair(id);
@@ -105,7 +104,7 @@ test('a picture is kept with its step and read back; a reading cannot stand for 
   assert.equal(readings.length, 1);
   const got = await ida.get<string>(`/api/photos/${photo.id}`);
   assert.equal(got.headers.get('content-type'), 'image/jpeg');
-  assert.match(got.body, /as good as any/);
+  assert.ok(got.body.length > 100);
   const page = Buffer.from('<script>alert(1)</script>').toString('base64');
   const scripted = await ida.send<Problem>(
     command(id, { type: 'photo.add', at: ago(298), stepId, mime: 'image/jpeg', data: page }),
@@ -114,7 +113,7 @@ test('a picture is kept with its step and read back; a reading cannot stand for 
   assert.match(scripted.body.issues?.[0]?.message ?? '', /no picture of this kind/);
   assert.equal((await ida.get(`/api/photos/${uuidv7()}`)).status, 404);
   const other = await ida.send<Problem>(
-    command(id, { type: 'photo.add', at: ago(297), stepId: 'isolate', mime: 'image/jpeg', data }),
+    command(id, { type: 'photo.add', at: ago(297), stepId: 'isolate', mime, data }),
   );
   assert.equal(other.status, 422);
 });

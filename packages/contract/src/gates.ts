@@ -10,6 +10,7 @@ import {
   STATIONS,
   weighing,
   type Message,
+  type Plan,
   type SiteSettings,
   type StationId,
 } from '@kelmot/core';
@@ -49,18 +50,25 @@ export interface OnScale {
   bG: number | null;
 }
 
+/** What is weighed for a batch of a plan, and how what is on the scale compares; null where nothing is weighed for it. */
+function weighedFor(plan: Plan, batchNo: number, { aG, bG }: OnScale) {
+  const batch = planBatches(plan).find((b) => b.no === batchNo);
+  if (!batch || batch.aG === null) return null;
+  const { slope } = plan.survey.surface;
+  const [mix, { consistency }] = [mixOf(plan, batch), batch];
+  const weigh = weighing(mix, consistency, slope);
+  const whole = aG !== null && bG !== null;
+  const found = whole ? checkWeighed(mix, { aG, bG }, consistency, slope) : null;
+  return weigh && { weigh, found };
+}
+
 /** How far a batch is off its ratio, percent; null where nothing is weighed, or it is not weighed yet. */
 export function deviationOf(
-  view: Pick<RepairView, 'plan'>,
+  { plan }: Pick<RepairView, 'plan'>,
   batchNo: number,
-  { aG, bG }: OnScale,
+  scale: OnScale,
 ): number | null {
-  const plan = view.plan?.body;
-  const batch = plan && planBatches(plan).find((b) => b.no === batchNo);
-  if (!batch || batch.aG === null || aG === null || bG === null) return null;
-  const { slope } = plan.survey.surface;
-  const found = checkWeighed(mixOf(plan, batch), { aG, bG }, batch.consistency, slope);
-  return found?.deviationPct ?? null;
+  return (plan && weighedFor(plan.body, batchNo, scale)?.found?.deviationPct) ?? null;
 }
 
 /**
@@ -90,27 +98,22 @@ export function mayMix(
     ]);
   const open = openForBatch(view, batch.no, now);
   if (open.length > 0) return held('open', m('Do not mix yet'), open);
-  return offRatio(view, batch.no, scale);
+  return offRatio(plan, batch.no, scale);
 }
 
 /** Why what is on the scale may not be mixed: not weighed yet, or off its ratio, with what to add. */
-function offRatio(view: RepairView, batchNo: number, { aG, bG }: OnScale): Held | null {
-  const plan = view.plan?.body;
-  const batch = plan && planBatches(plan).find((b) => b.no === batchNo);
-  if (!batch || batch.aG === null) return null;
-  const mix = mixOf(plan, batch);
-  const { slope } = plan.survey.surface;
-  const weigh = weighing(mix, batch.consistency, slope);
-  if (!weigh) return null;
-  if (aG === null || bG === null)
+function offRatio(plan: Plan, batchNo: number, scale: OnScale): Held | null {
+  const weighed = weighedFor(plan, batchNo, scale);
+  if (!weighed) return null;
+  const { weigh, found } = weighed;
+  if (!found)
     return held(
       'input',
       m('Weigh both parts first'),
       [m('must be what the scale shows, in g')],
-      aG === null ? 'aG' : 'bG',
+      scale.aG === null ? 'aG' : 'bG',
     );
-  const found = checkWeighed(mix, { aG, bG }, batch.consistency, slope);
-  if (!found || found.verdict === 'in') return null;
+  if (found.verdict === 'in') return null;
   const short = found.addB_G > 0;
   const add = m('add {much} {part}', {
     much: q(short ? found.addB_G : found.addA_G, 'mass'),

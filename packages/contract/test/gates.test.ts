@@ -33,6 +33,22 @@ describe('a batch may be mixed', () => {
     expect(mayMix(ready, 1, weighed, soon)).toBeNull();
     expect(deviationOf(ready, 1, weighed)).toBeCloseTo(0, 9);
   });
+  test('how far it is off is told of its own batch, once both parts are weighed', () => {
+    const heavy = { ...weighed, bG: (batch.bG ?? 0) * 1.1 };
+    expect(deviationOf(ready, 1, heavy)).toBeCloseTo(10, 6);
+    expect(deviationOf(ready, 2, heavy)).toBeNull();
+    expect(deviationOf({ plan: null }, 1, heavy)).toBeNull();
+    expect(deviationOf(ready, 1, { ...heavy, aG: null })).toBeNull();
+    expect(deviationOf(ready, 1, { ...heavy, bG: null })).toBeNull();
+    const kit = planBatches(plan).map((b) => ({ ...b, aG: null, bG: null }));
+    const rounds = plan.rounds.map((r) => ({
+      ...r,
+      batches: kit.filter((b) => b.round === r.id),
+    }));
+    const whole = { ...ready, plan: { id: ID, number: 1, body: { ...plan, rounds } } };
+    expect(deviationOf(whole, 1, heavy)).toBeNull();
+    expect(mayMix(whole, 1, { aG: null, bG: null }, soon)).toBeNull();
+  });
   test.each<[string, RepairView, number, typeof weighed, unknown]>([
     [
       'no plan',

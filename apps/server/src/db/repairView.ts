@@ -11,6 +11,7 @@ import { m, Survey, type Message } from '@kelmot/core';
 import { and, eq, ne, sql, type SQL } from 'drizzle-orm';
 import type { Db, Tx } from './client';
 import { users } from './people';
+import { planBody } from './planBody';
 import { checks, mixes, mixMarks, plans, readings, repairs } from './repairs';
 
 type Repair = Omit<typeof repairs.$inferSelect, 'search'>;
@@ -66,7 +67,7 @@ const whole = (db: Db | Tx, where: SQL | undefined) =>
     columns: { search: false },
     with: {
       plan: {
-        columns: { id: true, number: true, body: true },
+        columns: { id: true, number: true },
         with: {
           readings: { ...named, orderBy: (r, { asc }) => [asc(r.receivedAt), asc(r.id)] },
           checks: { ...named, orderBy: (r, { asc }) => [asc(r.receivedAt), asc(r.id)] },
@@ -222,6 +223,7 @@ export async function readRepair(
   const { plan: present, signoffs, reviews } = found;
   const plan =
     planId && planId !== found.planId ? await onPlan(db, found.id, planId) : (present ?? null);
+  const body = plan && (await planBody(db, plan.id));
   // A first plan has none before it; without a plan one may have been taken back.
   const older = plan && plan.number === 1 ? [] : await earlierOf(db, id, found.planId);
   return {
@@ -229,7 +231,7 @@ export async function readRepair(
     assetId: found.assetId,
     // Parsed again: one saved before a question was there takes what it was not asked as usual.
     survey: Survey.parse(found.survey),
-    plan: plan ? { id: plan.id, number: plan.number, body: plan.body } : null,
+    plan: plan && body ? { id: plan.id, number: plan.number, body } : null,
     ...recordsOf(plan ?? NOTHING),
     earlier: older,
     signoffs: signoffs.map(toSignoff),
@@ -241,7 +243,7 @@ export async function readRepair(
 async function onPlan(db: Db | Tx, repairId: string, planId: string) {
   const found = await db.query.plans.findFirst({
     where: and(eq(plans.id, planId), eq(plans.repairId, repairId)),
-    columns: { id: true, number: true, body: true },
+    columns: { id: true, number: true },
     with: {
       readings: { ...named, orderBy: (r, { asc }) => [asc(r.receivedAt), asc(r.id)] },
       checks: { ...named, orderBy: (r, { asc }) => [asc(r.receivedAt), asc(r.id)] },

@@ -3,7 +3,8 @@ import { Survey } from '@kelmot/core';
 import { and, desc, eq, inArray, ne } from 'drizzle-orm';
 import { readCards } from '../db/cardQueries';
 import type { Db } from '../db/client';
-import { plans, repairs } from '../db/repairs';
+import { planBody } from '../db/planBody';
+import { repairs } from '../db/repairs';
 import { notFound } from '../http/problem';
 import { leftoversAway } from './planner';
 import { siteOf } from './planning';
@@ -18,12 +19,11 @@ export async function leftoverOffers(
   repairId: string,
 ): Promise<LeftoverOffer[]> {
   const [row] = await db
-    .select({ plan: plans.body })
+    .select({ planId: repairs.planId })
     .from(repairs)
-    .leftJoin(plans, eq(plans.id, repairs.planId))
     .where(and(eq(repairs.id, repairId), eq(repairs.siteId, siteId)));
   if (!row) throw notFound('repair');
-  const { plan } = row;
+  const plan = row.planId && (await planBody(db, row.planId));
   if (!plan) return [];
   const site = await siteOf(db, siteId);
   const open = await db

@@ -1,6 +1,7 @@
 import { approvedBy, deviationOf, judgeReading, mayMix } from '@kelmot/contract';
 import { planBatches, sentence, type Plan, type Step } from '@kelmot/core';
 import { and, eq } from 'drizzle-orm';
+import { planBody } from '../db/planBody';
 import { readRepair } from '../db/repairView';
 import { checks, mixes, mixMarks, photos, plans, readings, type mixEnd } from '../db/repairs';
 import { notFound, ProblemError } from '../http/problem';
@@ -27,14 +28,15 @@ async function planOf({
   const named = command.planId ?? repair.planId;
   const [row] = named
     ? await tx
-        .select()
+        .select({ id: plans.id, number: plans.number })
         .from(plans)
         .where(and(eq(plans.id, named), eq(plans.repairId, repair.id)))
     : [];
-  if (row)
+  const plan = row && (await planBody(tx, row.id));
+  if (row && plan)
     return {
       planId: row.id,
-      plan: row.body,
+      plan,
       keptWith: row.id === repair.planId ? null : row.number,
     };
   if (!command.planId)

@@ -1,0 +1,86 @@
+import assert from 'node:assert/strict';
+import { after, before, test } from 'node:test';
+import type { Problem, RepairPage } from '@kelmot/contract';
+import { makePlan } from '@kelmot/core';
+import { demoCards, siteSettings, systemCards } from '@kelmot/demo';
+import sharp from 'sharp';
+import { leftoversAway, planAway } from '../src/services/planner';
+import { drawnAnew } from '../src/services/pictures';
+import { command, openWorld, planRepair, surveyAt, type Person, type World } from './harness';
+
+let world: World;
+let ida: Person;
+const now = () => new Date().toISOString();
+
+before(async () => {
+  world = await openWorld();
+  ida = await world.person().signIn('ida');
+});
+after(() => world.close());
+
+test('a plan that takes longer than it may is put down with a reason, and the next one is made', async () => {
+  const card = systemCards.find((c) => c.code === 'R-210');
+  if (!card) throw new Error('no card');
+  const survey = surveyAt(now());
+  const ask = [survey, card, siteSettings, now(), { library: demoCards }] as const;
+  await assert.rejects(planAway([...ask], 0), /R-210 takes too long to work out/);
+  const made = await planAway([...ask]);
+  assert.deepEqual(made, JSON.parse(JSON.stringify(makePlan(...ask))));
+  if (!made.ok) throw new Error('no plan');
+  const context = { library: demoCards };
+  await assert.rejects(leftoversAway([made.plan, [], siteSettings, context], 0), /too long/);
+  assert.deepEqual(await leftoversAway([made.plan, [], siteSettings, context]), []);
+});
+
+test('a picture is kept drawn anew: turned as it was held, no larger than is needed, and without where it was taken', async () => {
+  const taken = await sharp({
+    create: { width: 2400, height: 1200, channels: 3, background: '#884422' },
+  })
+    .withExif({ IFD3: { GPSLatitude: '48/1 12/1 30/1', GPSLatitudeRef: 'N' } })
+    .withMetadata({ orientation: 6 })
+    .jpeg()
+    .toBuffer();
+  const kept = await drawnAnew(taken);
+  const { format, width, height, exif, orientation } = await sharp(kept.data).metadata();
+  assert.deepEqual([kept.mime, format, width, height], ['image/jpeg', 'jpeg', 800, 1600]);
+  assert.deepEqual([exif, orientation], [undefined, undefined]);
+});
+
+test('what only begins like a picture is refused, and nothing of it is kept', async () => {
+  const id = await planRepair(ida, surveyAt(now(), 'PIC-1'), 'R-210', now());
+  const whole = await sharp({
+    create: { width: 40, height: 40, channels: 3, background: '#123456' },
+  })
+    .jpeg()
+    .toBuffer();
+  const cut = whole.subarray(0, whole.length / 2);
+  const script = Buffer.concat([whole.subarray(0, 4), Buffer.from('<script>alert(1)</script>')]);
+  const send = (data: Buffer) =>
+    ida.send<Problem>(
+      command(id, {
+        type: 'photo.add',
+        stepId: 'protect',
+        mime: 'image/jpeg',
+        data: data.toString('base64'),
+      }),
+    );
+  for (const data of [cut, script]) {
+    const refused = await send(data);
+    assert.deepEqual([refused.status, refused.body.issues?.[0]?.path], [422, 'data']);
+  }
+  assert.equal((await ida.repair(id)).readings.length, 0);
+  const good = await send(whole);
+  assert.equal(good.status, 200, JSON.stringify(good.body));
+});
+
+test('what has not changed is not sent again', async () => {
+  const path = '/api/repairs?status=open';
+  const first = await ida.get<RepairPage>(path);
+  const tag = first.headers.get('etag') ?? '';
+  assert.ok(tag.length > 4);
+  assert.equal(first.headers.get('cache-control'), 'private, no-cache');
+  const ask = () => ida.request('GET', path, undefined, { 'if-none-match': tag });
+  assert.equal((await ask()).status, 304);
+  await planRepair(ida, surveyAt(now(), 'TAG-1'), 'R-210', now());
+  assert.equal((await ask()).status, 200);
+});
