@@ -79,6 +79,9 @@ function saying(error: unknown): string {
 async function main(): Promise<void> {
   const { db, pool } = openDatabase(process.env.DATABASE_URL ?? '');
   try {
+    await pool.query('select 1').catch(() => {
+      throw new Error('The database does not run: start bin/demo, then try again');
+    });
     console.log(await run(db));
   } catch (error) {
     console.error(saying(error));

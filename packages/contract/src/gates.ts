@@ -200,7 +200,10 @@ export function maySign(
     return held('cure', m('Not cured yet'), [
       m('Cured from {at}', { at: dayClockText(ready, now.device, site.zone) }),
     ]);
-  const worked = [...view.mixes, ...view.checks].some((x) => x.byId === who.id);
+  const inspected = new Set(plan.steps.filter((s) => s.station === 'accept').map((s) => s.id));
+  // Who looks at it at the end is the second person, and no worker for that.
+  const deeds = [...view.mixes, ...view.checks.filter((c) => !inspected.has(c.stepId))];
+  const worked = deeds.some((x) => x.byId === who.id);
   if (worked && wantsSecond(view, site))
     return held('person', m('A second person signs this'), [
       m('You did work on it. Ask somebody who did not.'),

@@ -222,6 +222,18 @@ describe('a repair may be signed', () => {
       'person',
     ]);
     expect(asks('always', planner)).toBeNull();
+    // Who only inspects it at the end did no work on it.
+    const byPlanner = { by: 'Tomas', byId: planner.id };
+    const at = (station: string) =>
+      plan.steps.find((s) => s.station === station && s.hold?.kind === 'check')?.id;
+    const ticked = (station: string): RepairView => ({
+      ...view,
+      checks: view.checks.map((c) => (c.stepId === at(station) ? { ...c, ...byPlanner } : c)),
+    });
+    expect([
+      asks('always', planner, ticked('accept')),
+      asks('always', planner, ticked('prep')),
+    ]).toEqual([null, 'person']);
     const [first] = plan.steps;
     if (!first) throw new Error('no step');
     const approval = {
