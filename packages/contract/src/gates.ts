@@ -215,7 +215,7 @@ export function maySign(
     m('Not cured by the clock of the server'),
     [
       m(
-        'By it the cure is over {at}; what was entered afterwards is signed by a planner, with the reason',
+        'There the cure is over {at}. What was entered afterwards is signed by a planner, with the reason.',
         {
           at: dayClockText(seen, now.server, site.zone),
         },

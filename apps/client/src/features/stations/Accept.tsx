@@ -40,7 +40,7 @@ function Withheld({ gate, view, repair }: StationProps & { gate: Held | null }) 
     return (
       <FieldFrame
         label="Why it is signed now"
-        why={`${gate.why.map(say).join(' ')}. Kept with the sign-off, and shown.`}
+        why={`${say(gate.title)}. ${gate.why.map(say).join(' ')} Kept with the sign-off, and shown.`}
       >
         <TextBox
           id="override"
