@@ -3,21 +3,28 @@ import { Piscina } from 'piscina';
 import { ProblemError } from '../http/problem';
 
 /** Longer than any plan takes, on a slow machine under load: one that takes more is put down, ms. */
-const LONGEST_MS = 10_000;
+const LONGEST_MS = 20_000;
 
-let pool: Piscina | undefined;
+let started: Promise<Piscina> | undefined;
+
+/** The threads, once the first has read what it works with: that takes seconds, and is nobody's time. */
+async function start(): Promise<Piscina> {
+  const pool = new Piscina({
+    filename: new URL('./planner.worker.mjs', import.meta.url).href,
+    minThreads: 1,
+    maxThreads: 2,
+    idleTimeout: 60_000,
+  });
+  await pool.run(null, { name: 'ready' });
+  return pool;
+}
 
 /**
  * Works something out in a thread of its own, so that nobody else waits for it, and puts it down after its time: a card
  * whose figures ask for more than can be worked out costs whoever asked for it, and nobody else.
  */
 async function workOut<T>(name: string, ask: unknown, what: string, longest: number): Promise<T> {
-  pool ??= new Piscina({
-    filename: new URL('./planner.worker.mjs', import.meta.url).href,
-    minThreads: 1,
-    maxThreads: 2,
-    idleTimeout: 60_000,
-  });
+  const pool = await (started ??= start());
   const signal = AbortSignal.timeout(longest);
   try {
     return (await pool.run(ask, { name, signal })) as T;
