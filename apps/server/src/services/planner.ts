@@ -24,7 +24,12 @@ async function start(): Promise<Piscina> {
  * whose figures ask for more than can be worked out costs whoever asked for it, and nobody else.
  */
 async function workOut<T>(name: string, ask: unknown, what: string, longest: number): Promise<T> {
-  const pool = await (started ??= start());
+  started ??= start().catch((error: unknown) => {
+    // The next one who asks tries again.
+    started = undefined;
+    throw error;
+  });
+  const pool = await started;
   const signal = AbortSignal.timeout(longest);
   try {
     return (await pool.run(ask, { name, signal })) as T;
