@@ -1,6 +1,8 @@
 const node = require('./jest.node.cjs');
 
 module.exports = {
+  // A test waits for what is right, however slow the machine: this only ends one that hangs.
+  testTimeout: 120_000,
   projects: [
     node('core', `${__dirname}/packages/core`),
     node('contract', `${__dirname}/packages/contract`),

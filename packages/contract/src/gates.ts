@@ -13,8 +13,10 @@ import {
   type Plan,
   type SiteSettings,
   type StationId,
+  type Weighing,
 } from '@kelmot/core';
 import { mixedBatches, soundMixes } from './done';
+import type { MixCheck } from '@kelmot/core/mix/mixCheck';
 import type { Me } from './people';
 import { openForBatch, openHolds, openInAll } from './progress';
 import type { RepairView } from './repair';
@@ -51,7 +53,11 @@ export interface OnScale {
 }
 
 /** What is weighed for a batch of a plan, and how what is on the scale compares; null where nothing is weighed for it. */
-function weighedFor(plan: Plan, batchNo: number, { aG, bG }: OnScale) {
+export function weighedFor(
+  plan: Plan,
+  batchNo: number,
+  { aG, bG }: OnScale,
+): { weigh: Weighing; found: MixCheck | null } | null {
   const batch = planBatches(plan).find((b) => b.no === batchNo);
   if (!batch || batch.aG === null) return null;
   const { slope } = plan.survey.surface;

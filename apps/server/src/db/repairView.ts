@@ -8,11 +8,11 @@ import type {
   Signoff,
 } from '@kelmot/contract';
 import { m, Survey, type Message } from '@kelmot/core';
-import { and, eq, ne, sql, type SQL } from 'drizzle-orm';
+import { and, asc, eq, ne, sql, type SQL } from 'drizzle-orm';
 import type { Db, Tx } from './client';
 import { users } from './people';
 import { planBody } from './planBody';
-import { checks, mixes, mixMarks, plans, readings, repairs } from './repairs';
+import { checks, mixes, mixMarks, plans, readings, repairs, reviews, signoffs } from './repairs';
 
 type Repair = Omit<typeof repairs.$inferSelect, 'search'>;
 type Mark = typeof mixMarks.$inferSelect;
@@ -58,7 +58,19 @@ export const headOf = (r: Omit<Repair, 'survey'>) => ({
   updatedAt: iso(r.updatedAt),
 });
 
-const named = { with: { person: { columns: { name: true } } } } as const;
+const person = { columns: { name: true } } as const;
+/** A plan with what was recorded on it, in the order in which the server had it; its body is read apart. */
+const ON_PLAN = {
+  columns: { id: true, number: true } as const,
+  with: {
+    readings: { orderBy: [asc(readings.receivedAt), asc(readings.id)], with: { person } },
+    checks: { orderBy: [asc(checks.receivedAt), asc(checks.id)], with: { person } },
+    mixes: {
+      orderBy: [asc(mixes.receivedAt), asc(mixes.id)],
+      with: { person, mark: { columns: { end: true, at: true } as const } },
+    },
+  },
+};
 
 /** A repair with its plan and all that hangs on both, in one question. Records in the order in which the server had them. */
 const whole = (db: Db | Tx, where: SQL | undefined) =>
@@ -66,19 +78,9 @@ const whole = (db: Db | Tx, where: SQL | undefined) =>
     where,
     columns: { search: false },
     with: {
-      plan: {
-        columns: { id: true, number: true },
-        with: {
-          readings: { ...named, orderBy: (r, { asc }) => [asc(r.receivedAt), asc(r.id)] },
-          checks: { ...named, orderBy: (r, { asc }) => [asc(r.receivedAt), asc(r.id)] },
-          mixes: {
-            orderBy: (r, { asc }) => [asc(r.receivedAt), asc(r.id)],
-            with: { ...named.with, mark: { columns: { end: true, at: true } } },
-          },
-        },
-      },
-      signoffs: { orderBy: (r, { asc }) => [asc(r.receivedAt)] },
-      reviews: { orderBy: (r, { asc }) => [asc(r.dueOn)] },
+      plan: ON_PLAN,
+      signoffs: { orderBy: [asc(signoffs.receivedAt)] },
+      reviews: { orderBy: [asc(reviews.dueOn)] },
     },
   });
 
@@ -243,15 +245,7 @@ export async function readRepair(
 async function onPlan(db: Db | Tx, repairId: string, planId: string) {
   const found = await db.query.plans.findFirst({
     where: and(eq(plans.id, planId), eq(plans.repairId, repairId)),
-    columns: { id: true, number: true },
-    with: {
-      readings: { ...named, orderBy: (r, { asc }) => [asc(r.receivedAt), asc(r.id)] },
-      checks: { ...named, orderBy: (r, { asc }) => [asc(r.receivedAt), asc(r.id)] },
-      mixes: {
-        orderBy: (r, { asc }) => [asc(r.receivedAt), asc(r.id)],
-        with: { ...named.with, mark: { columns: { end: true, at: true } } },
-      },
-    },
+    ...ON_PLAN,
   });
   return found ?? null;
 }

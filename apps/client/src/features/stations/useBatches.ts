@@ -1,10 +1,8 @@
-import { batchesAt, mayMix, mixOf, type Mix, type RepairView } from '@kelmot/contract';
+import { batchesAt, mayMix, weighedFor, type Mix, type RepairView } from '@kelmot/contract';
 import {
-  checkWeighed,
   parseQuantity,
   planBatches,
   planRound,
-  weighing,
   type Message,
   type Plan,
   type PlanBatch,
@@ -65,13 +63,7 @@ export function useBatches(view: RepairView, plan: Plan): Batches {
   const aText = texts[weightKey(view, 'a')] ?? '';
   const bText = texts[weightKey(view, 'b')] ?? '';
   const [aG, bG] = [grams(aText), grams(bText)];
-  const { slope } = plan.survey.surface;
-  const weigh =
-    next && next.aG !== null ? weighing(mixOf(plan, next), next.consistency, slope) : null;
-  const check =
-    next && aG !== null && bG !== null
-      ? checkWeighed(mixOf(plan, next), { aG, bG }, next.consistency, slope)
-      : null;
+  const onScale = next && weighedFor(plan, next.no, { aG, bG });
   const now = useNow(5000);
   const gate = next && mayMix(view, next.no, { aG, bG }, now);
   const shown = wetBatch ?? next;
@@ -79,8 +71,8 @@ export function useBatches(view: RepairView, plan: Plan): Batches {
     running: wet && wetBatch ? { mix: wet, batch: wetBatch } : null,
     next,
     round: (shown && planRound(plan, shown.round)) ?? null,
-    weigh,
-    weighed: { aText, bText, aG, bG, check },
+    weigh: onScale?.weigh ?? null,
+    weighed: { aText, bText, aG, bG, check: onScale?.found ?? null },
     held: gate && heldText(gate, say),
   };
 }
