@@ -57,8 +57,13 @@ async function signedIn(base: string): Promise<string> {
     .join('; ');
 }
 
-/** A repair that is planned and waits for its first deed; its id. */
-async function begun(base: string, cookie: string, i: number): Promise<string> {
+interface Begun {
+  repairId: string;
+  planId: string;
+}
+
+/** A repair that is planned and waits for its first deed. */
+async function begun(base: string, cookie: string, i: number): Promise<Begun> {
   const repairId = uuidv7();
   const at = new Date().toISOString();
   const [like] = openRepairs;
@@ -77,7 +82,7 @@ async function begun(base: string, cookie: string, i: number): Promise<string> {
     });
     if (!answer.ok) throw new Error(await answer.text());
   }
-  return repairId;
+  return { repairId, planId: plan.planId };
 }
 
 /** Both servers over one database, stopped whatever comes of it. */
@@ -101,9 +106,9 @@ async function main(): Promise<void> {
 
 async function measure(kelmot: Running, bare: { base: string }): Promise<void> {
   const cookie = await signedIn(kelmot.base);
-  const planned: string[] = [];
+  const planned: Begun[] = [];
   for (let i = 0; i < AT_WORK; i += 1) planned.push(await begun(kelmot.base, cookie, i));
-  const [one] = planned;
+  const one = planned[0]?.repairId;
   const headers = { cookie };
   const write = {
     method: 'POST' as const,
@@ -114,7 +119,7 @@ async function measure(kelmot: Running, bare: { base: string }): Promise<void> {
     type: 'check.set',
     id: uuidv7(),
     at: new Date().toISOString(),
-    repairId: planned[(next += 1) % planned.length],
+    ...planned[(next += 1) % planned.length],
     stepId: 'isolate',
     done: true,
     note: 'Locked and tagged.',

@@ -3,7 +3,6 @@ import { serveStatic } from '@hono/node-server/serve-static';
 import { OpenAPIHono } from '@hono/zod-openapi';
 import type { DemoUser } from '@kelmot/contract';
 import { sql } from 'drizzle-orm';
-import { bodyLimit } from 'hono/body-limit';
 import { etag } from 'hono/etag';
 import { requestId } from 'hono/request-id';
 import { compress } from 'hono/compress';
@@ -12,6 +11,7 @@ import type { Logger } from 'pino';
 import { overTls, type Auth } from './auth';
 import type { Db } from './db/client';
 import type { AppEnv } from './http/env';
+import { limitBody } from './http/limitBody';
 import { onError, problem } from './http/problem';
 import { requireSession, sameOrigin, type Sessions } from './http/session';
 import { authRoutes } from './routes/auth';
@@ -88,10 +88,9 @@ export function makeApp(deps: AppDeps) {
 
   const api = new OpenAPIHono<AppEnv>();
   api.use(
-    bodyLimit({
-      maxSize: LARGEST_BODY,
-      onError: (c) => problem(c, 413, 'Too large', { detail: 'At most 512 KiB in one write.' }),
-    }),
+    limitBody(LARGEST_BODY, (c) =>
+      problem(c, 413, 'Too large', { detail: 'At most 512 KiB in one write.' }),
+    ),
   );
   api.use(sameOrigin);
   // What has not changed is not sent again: a screen that looks every twenty seconds costs a line.

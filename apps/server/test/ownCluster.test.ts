@@ -1,20 +1,26 @@
 import assert from 'node:assert/strict';
 import { execFileSync } from 'node:child_process';
-import { chmodSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { chmodSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test } from 'node:test';
 import { fileURLToPath } from 'node:url';
+import { sql } from 'drizzle-orm';
 import { Client } from 'pg';
+import { openDatabase } from '../src/db/client';
+import { written } from '../src/db/written';
 
 const PG = fileURLToPath(new URL('../../../bin/lib/pg.sh', import.meta.url));
 
+/** Starts a cluster in a folder; its address for the application. */
+const start = (folder: string, env: Record<string, string> = {}): string =>
+  execFileSync(PG, ['start', folder], { encoding: 'utf8', env: { ...process.env, ...env } }).trim();
+const ownerOf = (folder: string): string =>
+  execFileSync(PG, ['owner-url', folder], { encoding: 'utf8' }).trim();
+
 /** Starts a cluster in a folder, asks it something, and stops it. */
 async function tried(folder: string): Promise<number> {
-  const url = execFileSync(PG, ['start', folder], {
-    encoding: 'utf8',
-    env: { ...process.env, PG_FAST: '1' },
-  }).trim();
+  const url = start(folder, { PG_FAST: '1' });
   const client = new Client({ connectionString: url });
   try {
     await client.connect();
@@ -35,5 +41,34 @@ test('a cluster of its own starts where no folder is yet, and where the one abov
     assert.equal(await tried(join(above, 'closed/cluster')), 1);
   } finally {
     rmSync(above, { recursive: true, force: true });
+  }
+});
+
+test('what was acknowledged is there after the database was killed in the next moment', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'kelmot-killed-'));
+  // As a plant runs it: with the disk behind every commit.
+  const durable = { PG_FAST: '' };
+  try {
+    for (const round of [1, 2, 3]) {
+      start(folder, durable);
+      const { db, pool } = openDatabase(ownerOf(folder));
+      await pool.query('create table if not exists kept (n integer)');
+      const add = (n: number) =>
+        written(db, (tx) => tx.execute(sql`insert into kept values (${n})`));
+      await Promise.all([add(round), add(round), add(round)]);
+      process.kill(
+        Number(readFileSync(join(folder, 'data/postmaster.pid'), 'utf8').split('\n')[0]),
+        'SIGQUIT',
+      );
+      await pool.end();
+      start(folder, durable);
+      const again = openDatabase(ownerOf(folder));
+      const { rows } = await again.pool.query('select n from kept order by n');
+      await again.pool.end();
+      assert.equal(rows.length, 3 * round);
+    }
+  } finally {
+    execFileSync(PG, ['stop', folder]);
+    rmSync(folder, { recursive: true, force: true });
   }
 });

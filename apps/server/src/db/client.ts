@@ -2,7 +2,7 @@ import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import { Pool, type PoolConfig } from 'pg';
 import * as schema from './schema';
 
-export type Db = NodePgDatabase<typeof schema>;
+export type Db = NodePgDatabase<typeof schema> & { $client: Pool };
 /** The inside of a transaction: everything a query needs, and nothing that opens another. */
 export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
 

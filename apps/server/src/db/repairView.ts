@@ -11,7 +11,7 @@ import { m, Survey, type Message } from '@kelmot/core';
 import { and, asc, eq, ne, sql, type SQL } from 'drizzle-orm';
 import type { Db, Tx } from './client';
 import { users } from './people';
-import { planBody } from './planBody';
+import { readPlan } from './planRead';
 import { checks, mixes, mixMarks, plans, readings, repairs, reviews, signoffs } from './repairs';
 
 type Repair = Omit<typeof repairs.$inferSelect, 'search'>;
@@ -225,7 +225,7 @@ export async function readRepair(
   const { plan: present, signoffs, reviews } = found;
   const plan =
     planId && planId !== found.planId ? await onPlan(db, found.id, planId) : (present ?? null);
-  const body = plan && (await planBody(db, plan.id));
+  const read = plan && (await readPlan(db, plan.id));
   // A first plan has none before it; without a plan one may have been taken back.
   const older = plan && plan.number === 1 ? [] : await earlierOf(db, id, found.planId);
   return {
@@ -233,7 +233,7 @@ export async function readRepair(
     assetId: found.assetId,
     // Parsed again: one saved before a question was there takes what it was not asked as usual.
     survey: Survey.parse(found.survey),
-    plan: plan && body ? { id: plan.id, number: plan.number, body } : null,
+    plan: read ? { id: read.id, number: read.number, body: read.body } : null,
     ...recordsOf(plan ?? NOTHING),
     earlier: older,
     signoffs: signoffs.map(toSignoff),

@@ -3,6 +3,7 @@ import type { CardFile, CardOutcome, Me } from '@kelmot/contract';
 import type { Card } from '@kelmot/core';
 import { and, desc, eq, inArray } from 'drizzle-orm';
 import type { Db } from '../db/client';
+import { written } from '../db/written';
 import { cards } from '../db/plant';
 import { ProblemError } from '../http/problem';
 import { note, notingRefusal, type Doer } from './noting';
@@ -35,7 +36,7 @@ async function imported(db: Db, me: Me, file: CardFile, doer: Doer): Promise<Car
     throw new ProblemError(422, 'Input out of range', undefined, [
       { path: 'cards', message: `${twice} stands twice; give each card once` },
     ]);
-  return db.transaction(async (tx) => {
+  return written(db, async (tx) => {
     // One import at a time: a card is only ever added, so there is no row to lock.
     await oneAtATime(tx, `cards of ${me.siteId}`);
     const stored = await tx

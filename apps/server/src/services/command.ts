@@ -1,13 +1,18 @@
 import type { Ack, Command, Me } from '@kelmot/contract';
 import { CLOCK_SLACK } from '@kelmot/contract';
-import { and, eq } from 'drizzle-orm';
+import { and, eq, getTableColumns } from 'drizzle-orm';
 import type { Db, Tx } from '../db/client';
+import { recordOnce } from '../db/recordOnce';
 import { commands, repairs } from '../db/repairs';
+import { flushed, written } from '../db/written';
 import { notFound, ProblemError } from '../http/problem';
 import { digestOf, isAgain, oneAtATime } from './once';
-import type { Doing, Done, Repair } from './doing';
-import { handlers } from './handlers';
-import { note, notingRefusal, told } from './noting';
+import type { Done, Repair } from './doing';
+import { perform } from './handlers';
+import { note, notingRefusal, told, type Doer } from './noting';
+import { createRepair } from './planning';
+import { planOf } from './planOf';
+import { isRecord, rowsOf, type RecordCommand } from './recording';
 import { noWeather, type WeatherService } from './weather';
 
 function refuseFuture(at: string, now: number): void {
@@ -31,26 +36,28 @@ function refuseBefore(at: string, repair: Repair): void {
   );
 }
 
-async function perform(
-  doing: Omit<Doing, 'repair' | 'received' | 'command'>,
-  command: Command,
-  now: () => number,
-): Promise<Done> {
-  const { tx, me } = doing;
-  if (command.type === 'repair.create')
-    return handlers['repair.create']({ tx, me, command, received: iso(now()) });
-  const [repair] = await tx
-    .select()
+const { survey: _survey, search: _search, ...HEAD } = getTableColumns(repairs);
+
+/** The repair of a command, open, of the site of its sender. Throws ProblemError for anything else. */
+async function openRepair(tx: Db | Tx, me: Me, command: Command, lock = false): Promise<Repair> {
+  const asked = tx
+    .select(HEAD)
     .from(repairs)
-    .where(and(eq(repairs.id, command.repairId), eq(repairs.siteId, me.siteId)))
-    .for('update');
+    .where(and(eq(repairs.id, command.repairId), eq(repairs.siteId, me.siteId)));
+  const [repair] = await (lock ? asked.for('update') : asked);
   if (!repair) throw notFound('repair');
   if (repair.status !== 'open')
     throw new ProblemError(409, `${repair.tag} is closed`, 'Start a new repair, or ask a planner.');
   refuseBefore(command.at, repair);
-  const handle = handlers[command.type] as (doing: Doing) => Promise<Done>;
-  // The repair is locked: what is received later has a later moment.
-  return handle({ ...doing, command, repair, received: iso(now()) });
+  return repair;
+}
+
+/** What was answered when a command took effect before; null where it did not. Throws where its id says something else. */
+async function answeredBefore(tx: Db | Tx, me: Me, command: Command): Promise<Ack | null> {
+  const [before] = await tx.select().from(commands).where(eq(commands.id, command.id));
+  if (!before || !isAgain(before, me, command)) return null;
+  const { repairId, version, keptWith } = before;
+  return { commandId: command.id, repairId, version, keptWith };
 }
 
 /** What is round a command: the weather to plan by, where it came from, and the clock of the server. */
@@ -72,7 +79,7 @@ export function runCommand(
   command: Command,
   { weather = noWeather, address = null, now = Date.now }: Around = {},
 ): Promise<Ack> {
-  const { id, repairId, type, at } = command;
+  const { id, repairId, type } = command;
   const doer = { by: me.id, address };
   const line = { repairId, commandId: id, body: { type } };
   return notingRefusal(db, doer, line, async () => {
@@ -82,30 +89,83 @@ export function runCommand(
         'Viewers cannot change repairs',
         'Ask a technician or a planner.',
       );
-    refuseFuture(at, now());
-    return db.transaction(async (tx) => {
-      await oneAtATime(tx, id);
-      const [before] = await tx.select().from(commands).where(eq(commands.id, id));
-      if (before && isAgain(before, me, command))
-        return {
-          commandId: id,
-          repairId: before.repairId,
-          version: before.version,
-          keptWith: before.keptWith,
-        };
-      const { version, keptWith } = await perform({ tx, me, weather }, command, now);
-      await tx.insert(commands).values({
-        id,
-        type,
-        repairId,
-        by: me.id,
-        version,
-        keptWith,
-        at,
-        digest: digestOf(command),
-      });
-      await note(tx, doer, { repairId, commandId: id, type, body: told(command) });
-      return { commandId: id, repairId, version, keptWith };
-    });
+    refuseFuture(command.at, now());
+    const asked = { db, me, doer, weather, now };
+    return isRecord(command) ? recorded(asked, command) : performed(asked, command);
   });
+}
+
+interface Asked extends Required<Pick<Around, 'weather' | 'now'>> {
+  db: Db | Tx;
+  me: Me;
+  doer: Doer;
+}
+
+/** Whoever records on a plan that is changed this often meanwhile is told to send it again. */
+const TRIES = 3;
+
+/** What a record adds, by the plan that it was made on. */
+async function judged(db: Db | Tx, me: Me, command: RecordCommand) {
+  const { repairId, planId } = command;
+  const present = planId ?? (await openRepair(db, me, command)).planId;
+  const plan = await planOf(db, { id: repairId, siteId: me.siteId, planId: present }, planId);
+  return { plan, adds: await rowsOf({ command, me, plan }) };
+}
+
+/** A record on a step is judged by its plan, which never changes, and then written in one statement. */
+async function recorded({ db, me, doer, now }: Asked, command: RecordCommand): Promise<Ack> {
+  const { id, repairId, type, at, planId } = command;
+  for (let n = 0; n < TRIES; n += 1) {
+    const { plan, adds } = await judged(db, me, command).catch(async (error: unknown) => {
+      // A repair that is not there, or closed, is said before what is wrong with the record.
+      await openRepair(db, me, command);
+      throw error;
+    });
+    const done = await recordOnce(db, {
+      command: { id, type, repairId, by: me.id, at, digest: digestOf(command) },
+      siteId: me.siteId,
+      notBefore: iso(Date.parse(at) + CLOCK_SLACK),
+      received: iso(now()),
+      plan,
+      isNamed: planId !== undefined,
+      line: { ...doer, type, body: told(command) },
+      adds,
+    });
+    const answer = done
+      ? { commandId: id, repairId, ...done }
+      : await answeredBefore(db, me, command);
+    if (answer) {
+      await flushed(db);
+      return answer;
+    }
+    // Says what is in its way; where nothing is, its plan was another meanwhile.
+    await openRepair(db, me, command);
+  }
+  throw new ProblemError(503, 'Others write to this repair', 'It is sent again by itself.');
+}
+
+type Deed = Exclude<Command, RecordCommand>;
+
+/** Everything else looks at the repair as it is, locked until it is done. */
+function performed({ db, me, doer, weather, now }: Asked, command: Deed): Promise<Ack> {
+  const { id, repairId, type, at } = command;
+  return written(db, async (tx) => {
+    await oneAtATime(tx, id);
+    const before = await answeredBefore(tx, me, command);
+    if (before) return before;
+    const { version, keptWith } = await done(tx);
+    const digest = digestOf(command);
+    await tx
+      .insert(commands)
+      .values({ id, type, repairId, by: me.id, version, keptWith, at, digest });
+    await note(tx, doer, { repairId, commandId: id, type, body: told(command) });
+    return { commandId: id, repairId, version, keptWith };
+  });
+  async function done(tx: Tx): Promise<Done> {
+    if (command.type === 'repair.create')
+      return createRepair({ tx, me, command, received: iso(now()) });
+    const repair = await openRepair(tx, me, command, true);
+    // The repair is locked: what is received later has a later moment.
+    return perform({ tx, me, command, weather, repair, received: iso(now()) });
+  }
 }

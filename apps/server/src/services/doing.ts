@@ -6,7 +6,8 @@ import { repairs } from '../db/repairs';
 import { ConflictError } from '../http/problem';
 import type { WeatherService } from './weather';
 
-export type Repair = typeof repairs.$inferSelect;
+/** A repair as a deed on it needs it. */
+export type Repair = Omit<typeof repairs.$inferSelect, 'survey' | 'search'>;
 export type CommandOf<T extends Command['type']> = Extract<Command, { type: T }>;
 
 export interface Doing<T extends Command['type'] = Command['type']> {
@@ -36,7 +37,7 @@ export async function expectVersion(tx: Tx, repair: Repair, expect: number): Pro
 /** Writes changed columns of the repair, with the next version. */
 export async function bump(
   { tx, repair, received }: Pick<Doing, 'tx' | 'repair' | 'received'>,
-  changes: Partial<Repair> = {},
+  changes: Partial<typeof repairs.$inferInsert> = {},
 ): Promise<Done> {
   const version = repair.version + 1;
   await tx
@@ -49,7 +50,7 @@ export async function bump(
 /** Notes that something was recorded. A record is added, not edited, so the version stays: two people can tick at once. */
 export async function touch(
   { tx, repair, received }: Pick<Doing, 'tx' | 'repair' | 'received'>,
-  changes: Partial<Repair> = {},
+  changes: Partial<typeof repairs.$inferInsert> = {},
 ): Promise<Done> {
   await tx
     .update(repairs)

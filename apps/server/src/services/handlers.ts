@@ -1,32 +1,24 @@
-import type { Command, Me } from '@kelmot/contract';
-import type { Tx } from '../db/client';
-import type { CommandOf, Doing, Done } from './doing';
-import { createRepair, makePlanFor, moveStation, saveSurvey } from './planning';
-import { addPhoto, addReading, setCheck, startMix, markMix } from './recording';
+import type { Command } from '@kelmot/contract';
+import type { Doing, Done } from './doing';
+import { markMix, startMix } from './mixing';
+import { makePlanFor, moveStation, saveSurvey } from './planning';
+import type { RecordCommand } from './recording';
 import { signOff } from './signing';
 
-type Handlers = {
-  [T in Exclude<Command['type'], 'repair.create'>]: (doing: Doing<T>) => Promise<Done>;
-} & {
-  'repair.create': (doing: {
-    tx: Tx;
-    me: Me;
-    command: CommandOf<'repair.create'>;
-    received: string;
-  }) => Promise<Done>;
-};
+/** A deed on a repair that is there. */
+export type Deed = Exclude<Command, { type: 'repair.create' } | RecordCommand>;
+type Handlers = { [T in Deed['type']]: (doing: Doing<T>) => Promise<Done> };
 
-/** What each command does: a function from the locked repair to its new version. */
-export const handlers: Handlers = {
-  'repair.create': createRepair,
+const handlers: Handlers = {
   'survey.save': saveSurvey,
   'plan.make': makePlanFor,
   'station.move': moveStation,
-  'check.set': setCheck,
-  'reading.add': addReading,
-  'photo.add': addPhoto,
   'mix.start': startMix,
   'mix.placed': (doing) => markMix(doing, 'placed'),
   'mix.binned': (doing) => markMix(doing, 'binned'),
   'signoff.add': signOff,
 };
+
+/** Does what a command says, on the locked repair: its new version. */
+export const perform = (doing: Doing<Deed['type']>): Promise<Done> =>
+  (handlers[doing.command.type] as (doing: Doing<Deed['type']>) => Promise<Done>)(doing);

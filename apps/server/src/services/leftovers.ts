@@ -3,7 +3,7 @@ import { Survey } from '@kelmot/core';
 import { and, desc, eq, inArray, ne } from 'drizzle-orm';
 import { readCards } from '../db/cardQueries';
 import type { Db } from '../db/client';
-import { planBody } from '../db/planBody';
+import { readPlan } from '../db/planRead';
 import { repairs } from '../db/repairs';
 import { notFound } from '../http/problem';
 import { leftoversAway } from './planner';
@@ -23,7 +23,7 @@ export async function leftoverOffers(
     .from(repairs)
     .where(and(eq(repairs.id, repairId), eq(repairs.siteId, siteId)));
   if (!row) throw notFound('repair');
-  const plan = row.planId && (await planBody(db, row.planId));
+  const plan = row.planId && (await readPlan(db, row.planId));
   if (!plan) return [];
   const site = await siteOf(db, siteId);
   const open = await db
@@ -47,7 +47,7 @@ export async function leftoverOffers(
   const named = new Map(open.map((r) => [r.repairId, r]));
   const surveys = open.map((r) => ({ repairId: r.repairId, survey: Survey.parse(r.survey) }));
   const library = await readCards(db, siteId);
-  const uses = await leftoversAway([plan, surveys, site, { library }]);
+  const uses = await leftoversAway([plan.body, surveys, site, { library }]);
   return uses.flatMap((use) => {
     const found = named.get(use.repairId);
     return found ? [{ ...use, tag: found.tag, title: found.title }] : [];

@@ -170,8 +170,12 @@ export async function makePlanFor(doing: Doing<'plan.make'>): Promise<Done> {
     .orderBy(desc(cards.version))
     .limit(1);
   if (!card) throw notFound('card');
+  const [stored] = await tx
+    .select({ survey: repairs.survey })
+    .from(repairs)
+    .where(eq(repairs.id, repair.id));
   // Parsed again: a survey saved by an earlier version takes what it was not asked as usual.
-  const survey = { ...SurveySchema.parse(repair.survey), intent: command.intent };
+  const survey = { ...SurveySchema.parse(stored?.survey), intent: command.intent };
   const ask = {
     ...weatherFor(survey, await weather.hours(Date.parse(command.at))),
     schools: command.schools,

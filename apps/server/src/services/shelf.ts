@@ -4,6 +4,7 @@ import type { Db, Tx } from '../db/client';
 import { readCards } from '../db/cardQueries';
 import { repairs } from '../db/repairs';
 import { lots, stockMoves } from '../db/shelf';
+import { written } from '../db/written';
 import { readShelf } from '../db/shelfQueries';
 import { notFound, ProblemError } from '../http/problem';
 import { uuidv7 } from '../ids';
@@ -42,7 +43,7 @@ async function moved(db: Db, me: Me, move: StockMove, doer: Doer): Promise<void>
       'Viewers cannot change the shelf',
       'Ask a technician or a planner.',
     );
-  await db.transaction(async (tx) => {
+  await written(db, async (tx) => {
     await oneAtATime(tx, move.id);
     const [known] = await tx.select().from(stockMoves).where(eq(stockMoves.id, move.id));
     if (isAgain(known, me, move)) return;

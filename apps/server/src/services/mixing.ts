@@ -1,0 +1,57 @@
+import { deviationOf, mayMix } from '@kelmot/contract';
+import { and, eq } from 'drizzle-orm';
+import { readRepair } from '../db/repairView';
+import { mixes, mixMarks, type mixEnd } from '../db/repairs';
+import { notFound, ProblemError } from '../http/problem';
+import { touch, type Doing, type Done } from './doing';
+import { refuseHeld } from './gates';
+import { planOf } from './planOf';
+
+/** Starts a batch: only where its gate is open. */
+export async function startMix(doing: Doing<'mix.start'>): Promise<Done> {
+  const { tx, me, command, repair, received } = doing;
+  const plan = await planOf(tx, repair, command.planId);
+  const planId = plan.id;
+  const keptWith = planId === repair.planId ? null : plan.number;
+  const view = await readRepair(tx, repair.siteId, repair.id, planId);
+  if (!view) throw notFound('repair');
+  const { id, batchNo, aG, bG, lot, at } = command;
+  refuseHeld(mayMix(view, batchNo, { aG, bG }, Date.parse(at)));
+  await tx.insert(mixes).values({
+    id,
+    repairId: repair.id,
+    planId,
+    batchNo,
+    aG,
+    bG,
+    deviationPct: deviationOf(view, batchNo, { aG, bG }),
+    inTolerance: true,
+    lot,
+    startedAt: at,
+    receivedAt: received,
+    by: me.id,
+  });
+  return { ...(await touch(doing, keptWith === null ? { station: 'build' } : {})), keptWith };
+}
+
+/** Marks a running batch as placed or as binned, once. */
+export async function markMix(
+  doing: Doing<'mix.placed'> | Doing<'mix.binned'>,
+  end: (typeof mixEnd.enumValues)[number],
+): Promise<Done> {
+  const { tx, me, command, repair, received } = doing;
+  const { id, mixId, at } = command;
+  // The repair is locked: nobody else ends the batch in between.
+  const [running] = await tx
+    .select({ ended: mixMarks.id, startedAt: mixes.startedAt })
+    .from(mixes)
+    .leftJoin(mixMarks, eq(mixMarks.mixId, mixes.id))
+    .where(and(eq(mixes.id, mixId), eq(mixes.repairId, repair.id)));
+  if (!running || running.ended) throw notFound('running batch');
+  if (Date.parse(at) < Date.parse(running.startedAt))
+    throw new ProblemError(422, 'This batch was not mixed yet', undefined, [
+      { path: 'at', message: 'must not be before the parts met; set the clock of this device' },
+    ]);
+  await tx.insert(mixMarks).values({ id, mixId, end, at, receivedAt: received, by: me.id });
+  return touch(doing);
+}

@@ -1,0 +1,23 @@
+import type { Db, Tx } from '../db/client';
+import { readPlan, type PlanRead } from '../db/planRead';
+import { ProblemError } from '../http/problem';
+import type { Repair } from './doing';
+
+/**
+ * The plan that a record was made on: the one that it names, or the present one. One that a new plan has taken the place
+ * of keeps what was meant for it: a record is never moved to a plan that its maker did not see.
+ */
+export async function planOf(
+  db: Db | Tx,
+  repair: Pick<Repair, 'id' | 'siteId' | 'planId'>,
+  named: string | undefined,
+): Promise<PlanRead> {
+  const id = named ?? repair.planId;
+  const plan = id && (await readPlan(db, id));
+  if (plan && plan.repairId === repair.id && plan.siteId === repair.siteId) return plan;
+  if (!named)
+    throw new ProblemError(422, 'Choose a system first', 'There is no plan to record against yet.');
+  throw new ProblemError(422, 'Input out of range', undefined, [
+    { path: 'planId', message: 'is no plan of this repair; open it again and record it there' },
+  ]);
+}

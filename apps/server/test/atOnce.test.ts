@@ -1,0 +1,202 @@
+import assert from 'node:assert/strict';
+import { after, before, test } from 'node:test';
+import type { Ack, Problem } from '@kelmot/contract';
+import { v7 as uuidv7 } from 'uuid';
+import { readAuditChain } from '../src/db/auditChain';
+import type { Db } from '../src/db/client';
+import { recordOnce, type Recording } from '../src/db/recordOnce';
+import { checks } from '../src/db/repairs';
+import { flushed, written } from '../src/db/written';
+import { command, openWorld, planRepair, surveyAt, type Person, type World } from './harness';
+
+let world: World;
+let ida: Person;
+let tomas: Person;
+const at = () => new Date().toISOString();
+const tick = { type: 'check.set', stepId: 'isolate', done: true, note: '' } as const;
+
+before(async () => {
+  world = await openWorld();
+  ida = await world.person().signIn('ida');
+  tomas = await world.person().signIn('tomas');
+});
+after(() => world.close());
+
+let made = 0;
+const planned = () => planRepair(ida, surveyAt(at(), `W-${++made}`), 'R-210', at());
+
+test('thirty records at once, on one repair and on three, are all kept, in the order of the server, each with its line', async () => {
+  const ids = [await planned(), await planned(), await planned()];
+  const [busy = ''] = ids;
+  const planId = (await ida.repair(busy)).plan?.id;
+  const sent = Array.from({ length: 30 }, (_, i) =>
+    i % 3 === 0
+      ? command(busy, { ...tick, planId, note: `${i}` })
+      : command(ids[i % 3] ?? '', { ...tick, note: `${i}` }),
+  );
+  const before = await readAuditChain(world.database.db);
+  const answers = await Promise.all(sent.map((c, i) => (i % 2 ? ida : tomas).send<Ack>(c)));
+  assert.deepEqual(new Set(answers.map((a) => a.status)), new Set([200]));
+  for (const id of ids) {
+    const { checks, updatedAt } = await ida.repair(id);
+    assert.equal(checks.length, 10);
+    const received = checks.map((c) => Date.parse(c.receivedAt ?? ''));
+    assert.deepEqual(
+      received,
+      received.toSorted((a, b) => a - b),
+    );
+    assert.equal(Date.parse(updatedAt), received.at(-1), 'the repair changed when the last came');
+  }
+  const chain = await readAuditChain(world.database.db);
+  assert.deepEqual([chain.lines - before.lines, chain.brokenAt], [30, null]);
+});
+
+test('ten of the same record at once have one effect and one line, and one answer', async () => {
+  const id = await planned();
+  const said = { ...tick, planId: (await ida.repair(id)).plan?.id };
+  const once = command(id, said);
+  const before = await readAuditChain(world.database.db);
+  const answers = await Promise.all(Array.from({ length: 10 }, () => ida.send<Ack>(once)));
+  for (const { status, body } of answers)
+    assert.deepEqual([status, body], [200, answers[0]?.body], JSON.stringify(body));
+  assert.equal((await ida.repair(id)).checks.length, 1);
+  assert.equal((await readAuditChain(world.database.db)).lines, before.lines + 1);
+  const other = await ida.send<Problem>({
+    ...command(id, { ...said, note: 'Something else.' }),
+    id: once.id,
+  });
+  assert.deepEqual([other.status, other.body.title], [409, 'This id was used for something else']);
+  const another = await tomas.send<Problem>(once);
+  assert.equal(another.status, 409, 'an id of one person is not another’s');
+});
+
+test('a record is not written where its repair is elsewhere, closed, younger, or on another plan by then', async () => {
+  const id = await planned();
+  const { plan } = await ida.repair(id);
+  if (!plan) throw new Error('no plan');
+  const { rows } = await world.database.pool.query(
+    'select r.site_id, u.id as by from repairs r, users u where r.id = $1 and u.username = $2',
+    [id, 'ida'],
+  );
+  const { site_id: siteId, by } = rows[0] as { site_id: string; by: string };
+  const record = (changed: Partial<Recording>): Recording => {
+    const own = { id: uuidv7(), type: 'check.set', repairId: id, by, at: at(), digest: 'x' };
+    const { id: checkId, repairId } = own;
+    const row = { id: checkId, repairId, planId: plan.id, stepId: 'isolate', at: own.at, by };
+    return {
+      command: own,
+      siteId,
+      notBefore: at(),
+      received: at(),
+      plan: { id: plan.id, number: 1 },
+      isNamed: false,
+      line: { by, address: null, type: 'check.set', body: {} },
+      adds: [{ table: checks, row: { ...row, batchNo: null, done: true, note: '' } }],
+      ...changed,
+    };
+  };
+  const { db } = world.database;
+  const before = await readAuditChain(db);
+  const not: [string, Partial<Recording>][] = [
+    ['of another site', { siteId: uuidv7() }],
+    ['before it was there', { notBefore: '2020-01-01T00:00:00Z' }],
+    ['its plan is another', { plan: { id: uuidv7(), number: 1 } }],
+  ];
+  for (const [why, changed] of not) assert.equal(await recordOnce(db, record(changed)), null, why);
+  await world.asOwner(({ pool }) =>
+    pool.query("update repairs set status = 'dropped' where id = $1", [id]),
+  );
+  assert.equal(await recordOnce(db, record({})), null, 'closed');
+  await world.asOwner(({ pool }) =>
+    pool.query("update repairs set status = 'open' where id = $1", [id]),
+  );
+  assert.deepEqual((await ida.repair(id)).checks, []);
+  assert.equal((await readAuditChain(db)).lines, before.lines);
+  const later = '2031-01-01T00:00:00.000Z';
+  assert.deepEqual(await recordOnce(db, record({ received: later })), {
+    version: (await ida.repair(id)).version,
+    keptWith: null,
+  });
+  await recordOnce(db, record({}));
+  const moments = (await ida.repair(id)).checks.map((c) => c.receivedAt);
+  assert.deepEqual(moments, [later, later], 'a clock that was set back puts nothing before');
+});
+
+test('what is refused is refused as before: no repair, a closed one, no such plan, no such step, in this order', async () => {
+  const id = await planned();
+  const gone = await ida.send<Problem>(command(uuidv7(), { ...tick, planId: uuidv7() }));
+  assert.equal(gone.status, 404);
+  const step = await ida.send<Problem>(command(id, { ...tick, stepId: 'nothing' }));
+  assert.deepEqual([step.status, step.body.issues?.[0]?.path], [422, 'stepId']);
+  await world.asOwner(({ pool }) =>
+    pool.query("update repairs set status = 'closed' where id = $1", [id]),
+  );
+  const closed = await ida.send<Problem>(command(id, { ...tick, stepId: 'nothing' }));
+  assert.equal(closed.status, 409, 'that it is closed is said first');
+  const young = await ida.send<Problem>(
+    command(await planned(), { ...tick, at: '2024-01-01T00:00:00.000Z' }),
+  );
+  assert.match(young.body.title, /was not there yet/);
+});
+
+/** A database that only flushes: each waits until it is let go. */
+function slowDisk() {
+  const waiting: { done: () => void; fail: (why: Error) => void }[] = [];
+  const execute = () =>
+    new Promise<void>((done, fail) => {
+      waiting.push({ done, fail });
+    });
+  return { db: { $client: {}, execute } as unknown as Db, waiting };
+}
+const settled = () => new Promise((resolve) => setImmediate(resolve));
+
+test('who waits for the disk while it writes waits for its next write, all of them for one', async () => {
+  const { db, waiting } = slowDisk();
+  const done: string[] = [];
+  const wait = (name: string) => flushed(db).then(() => done.push(name));
+  const first = wait('first');
+  await settled();
+  const others = [wait('second'), wait('third')];
+  await settled();
+  assert.equal(waiting.length, 1, 'one write of the disk at a time');
+  waiting[0]?.done();
+  await first;
+  await settled();
+  assert.deepEqual(done, ['first'], 'what came during a write may not be in it');
+  assert.equal(waiting.length, 2, 'one for both');
+  waiting[1]?.done();
+  await Promise.all(others);
+  assert.deepEqual(done, ['first', 'second', 'third']);
+});
+
+test('a write of the disk that fails is told to who waits for it, and the next is tried', async () => {
+  const { db, waiting } = slowDisk();
+  const first = flushed(db);
+  await settled();
+  const second = flushed(db);
+  waiting[0]?.fail(new Error('the disk is away'));
+  await assert.rejects(first, /the disk is away/);
+  await settled();
+  waiting[1]?.done();
+  await second;
+});
+
+test('a transaction is acknowledged only when the disk has it', async () => {
+  const { waiting, db } = slowDisk();
+  const said: string[] = [];
+  const tx = { execute: () => Promise.resolve() };
+  const transaction = async (work: (t: typeof tx) => Promise<string>) => {
+    const answer = await work(tx);
+    said.push('committed');
+    return answer;
+  };
+  const answer = written(Object.assign(db, { transaction }) as never, async () => 'kept').then(
+    (kept) => said.push(kept),
+  );
+  await settled();
+  await settled();
+  assert.deepEqual(said, ['committed']);
+  waiting[0]?.done();
+  await answer;
+  assert.deepEqual(said, ['committed', 'kept']);
+});
