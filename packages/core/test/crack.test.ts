@@ -93,6 +93,16 @@ describe('the pace of a fitter', () => {
     expect(wipeMinutes(work({ material: 'concrete' }))).toBe(5 + 1.5);
     expect(gradeMinutes(work({ material: 'concrete' }))).toBeCloseTo(15 + 600 / 250, 9);
   });
+  // By hand, 600 cm² of each: 5 min and the area at its pace, and the setting-up and the area at its pace.
+  test.each([
+    ['belt-rubber', 5 + 600 / 80, 8 + 600 / 40],
+    ['pvc', 5 + 600 / 60, 8 + 600 / 40],
+    ['coated-sheet', 5 + 600 / 80, 8 + 600 / 60],
+    ['board-laminate', 5 + 600 / 10, 10 + 600 / 0.5],
+  ])('%s has its own pace', (material, wiped, graded) => {
+    expect(wipeMinutes(work({ material }))).toBeCloseTo(wiped, 9);
+    expect(gradeMinutes(work({ material }))).toBeCloseTo(graded, 9);
+  });
   test('over 75 % humidity a flash-off is given twice its time', () => {
     expect(flashMinutes(work({ rhPct: 75 }), 'wipe')).toBe(7);
     expect(flashMinutes(work({ rhPct: 76 }), 'wipe')).toBe(14);

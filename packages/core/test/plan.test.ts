@@ -65,10 +65,34 @@ test('two coats overhead are two rounds: the second waits for the window of the 
   const [one, two] = planBatches(plan);
   if (!one || !two) throw new Error('two batches');
   expect(one.round).not.toBe(two.round);
+  // In this order: the first with half of the profile under it, the last loaded by the service, and over-filled.
+  const coats = plan.rounds.map((r) => [r.id, word(r.name), r.needed]);
+  expect(coats).toEqual([
+    ['coat-1', 'Coat 1 of 2', null],
+    ['coat-2', 'Coat 2 of 2', 'immersion'],
+  ]);
+  const placed = plan.steps.filter((s) => s.does === 'place').map((s) => [s.round, word(s.text)]);
+  expect(placed[0]?.[1]).toMatch(/5 mm, from/);
+  expect(placed[1]?.[1]).toMatch(/^Inside the overcoat window, or abrade first.* 5 mm more, from/);
   // Opens 80 min after its mix, closes after 400; touched once it has begun to be placed.
   expect(two.mixedAtMin).toBeGreaterThanOrEqual(one.mixedAtMin + 80 - 5);
   expect(two.lastTouchMin).toBeLessThanOrEqual(one.mixedAtMin + 400);
   expect(plan.conditions).toEqual([]);
+});
+
+test('what is laid over the surface is laid with the last coat alone', () => {
+  const overhead = {
+    ...survey,
+    surface: { damp: 'dry' as const, slope: 'overhead' as const },
+    window: { ...survey.window, downMin: 2880 },
+  };
+  const result = makePlan(overhead, card, { ...site, overfillPct: 10 }, '2026-11-24T08:05:00Z');
+  if (!result.ok) throw new Error(word(result.why));
+  // 200 ml in two coats of 100; half a 100 µm profile over 200 cm² lies under the first; ten per cent over on the second.
+  const ml = result.plan.rounds.map((r) =>
+    r.batches.reduce((sum, b) => sum + (b.aG ?? 0) / 2 + (b.bG ?? 0), 0),
+  );
+  expect(ml).toEqual([expect.closeTo(101, 6), expect.closeTo(110, 6)]);
 });
 
 test('a shaft seat leaves material on for the tool, and waits for full load', () => {

@@ -104,6 +104,9 @@ function lawful(plan: Plan): void {
   const codes = new Set(plan.supplies.map((s) => s.code));
   const spoken = plan.steps.flatMap((s) => word(s.text).match(/\b[A-Z]-\d{3}\b/g) ?? []);
   for (const code of spoken) expect([...codes]).toContain(code);
+  // And every aid that is bought is used in a step.
+  for (const { role, code } of plan.supplies)
+    if (role === 'aid' && code) expect(spoken).toContain(code);
   // Back in service when all that service loads is there: a medium that may come carries no load.
   for (const { needed, milestones } of plan.rounds) {
     const minutes = (id: string | null) => milestones.find((x) => x.id === id)?.minutes ?? 0;

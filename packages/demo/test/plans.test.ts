@@ -209,6 +209,8 @@ describe('each family by a worked plan', () => {
       planBatches(plan).find((b) => b.consistency === consistency);
     const ratio = (b = planBatches(plan)[0]) => (b?.bG ?? 0) / (b?.aG ?? 1);
     expect(ratio(of('base'))).not.toBeCloseTo(ratio(of('finish')), 3);
+    // 6 m² of floor, one part of acid to ten of water, 4 m² a litre.
+    expect(supply(plan, 'etch')?.amount).toBeCloseTo((6 / 11 / 4) * 1000, 6);
   });
 
   test('F10: 14 m of 26 by 80 and 6.5 m of 40 by 60 over sand', () => {
@@ -281,6 +283,8 @@ describe('each family by a worked plan', () => {
     expect(figure(plan, 'passes')).toBe(2);
     expect(figure(plan, 'passSeconds') * 60).toBeCloseTo((6 / 0.45) * 1.3, 6);
     expect(supply(plan, 'legs')?.amount).toBe(3);
+    // 22 × 14 mm wiped ten times, 8 m² a litre: half a millilitre.
+    expect(supply(plan, 'wipe')?.amount).toBeCloseTo(((22 * 14 * 10) / 1e6 / 8) * 1000, 6);
     expect(step(plan, 'approval').hold).toMatchObject({ who: 'electronics-shop' });
   });
 
@@ -290,6 +294,8 @@ describe('each family by a worked plan', () => {
     expect(figure(plan, 'granules') / 1000).toBeCloseTo(granules, 6);
     expect(figure(plan, 'binder') / 1000).toBeCloseTo(granules * 0.17, 6);
     expect(figure(plan, 'primer') / 1000).toBeCloseTo(granules * 0.017, 6);
+    // The trowels are misted over 0.2 m² in all, 12 m² a litre.
+    expect(supply(plan, 'release')?.amount).toBeCloseTo((0.2 / 12) * 1000, 6);
     const first = planBatches(plan).find((b) => b.round === plan.mainRound);
     expect((first?.bG ?? 0) / (first?.aG ?? 1)).toBeCloseTo(0.17 * 0.9, 6);
   });

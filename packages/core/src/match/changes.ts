@@ -59,8 +59,8 @@ function changesFor(match: CardMatch): Relax[] | null {
 }
 
 /**
- * The smallest sets of survey changes that would let a better system in, fewest changes first: each is tried on the
- * whole survey before it is offered, since one change may trip another rule.
+ * The smallest sets of survey changes that would let a better system in, fewest changes first, then as those systems
+ * would be ranked. Each is tried on the whole survey before it is offered, since one change may trip another rule.
  */
 export function whatWouldChange(
   survey: Survey,
@@ -70,7 +70,7 @@ export function whatWouldChange(
   weights?: Weights,
 ): WhatIf[] {
   const best = ranked[0];
-  const found = ranked.flatMap(({ match }): (WhatIf & { score: number })[] => {
+  const found = ranked.flatMap(({ match }): (WhatIf & { after: CardMatch })[] => {
     if (match.verdict === 'fits') return [];
     const changes = changesFor(match);
     const changed = changes && withChanges(survey, changes);
@@ -87,12 +87,21 @@ export function whatWouldChange(
     const order = rank(cards, survey.intent, weights);
     if (order[0]?.match.card.code !== match.card.code) return [];
     const { code, name } = match.card;
-    return [{ code, name, changes, verdict: after.verdict, score: order[0].score }];
+    return [{ code, name, changes, verdict: after.verdict, after }];
   });
+  // Each as it would be after its own changes, in the order that they would stand in.
+  const order = rank(
+    found.map((f) => f.after),
+    survey.intent,
+    weights,
+  ).map((r) => r.match.card.code);
   return found
-    .sort((p, q) => p.changes.length - q.changes.length || q.score - p.score)
+    .sort(
+      (p, q) =>
+        p.changes.length - q.changes.length || order.indexOf(p.code) - order.indexOf(q.code),
+    )
     .slice(0, SHOWN)
-    .map(({ score: _score, ...rest }) => rest);
+    .map(({ after: _after, ...rest }) => rest);
 }
 
 const ORDER: Record<Verdict, number> = { fits: 0, if: 1, no: 2 };
