@@ -96,6 +96,12 @@ test('the papers of a job are printed and sent, and its plan is read back into a
   assert.match((await downloaded(screen, 'paper-ics', '.ics')).toString(), /^BEGIN:VCALENDAR/);
   const json = await downloaded(screen, 'paper-json', '.json');
   assert.equal((JSON.parse(json.toString()) as { format: string }).format, 'kelmot-plan');
+  const record = await downloaded(screen, 'paper-record', '.pdf');
+  assert.equal(record.subarray(0, 5).toString(), '%PDF-');
+  const list = await downloaded(screen, 'paper-record-csv', '-record.csv');
+  assert.match(list.toString(), /^at,what,found,limit,mark,by,plan/);
+  const whole = await downloaded(screen, 'paper-record-json', '-record.json');
+  assert.equal((JSON.parse(whole.toString()) as { tag: string }).tag, 'FL-06');
   await screen.press('figure-cost.total');
   await screen.says('Labour');
 

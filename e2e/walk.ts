@@ -224,7 +224,7 @@ test('what was recorded on a plan that another took the place of is kept with it
   await ida.press('kept-read');
   await ida.gone('kept-elsewhere');
   await ida.press('station-accept');
-  await ida.matches('earlier', /1 record on earlier plans/);
+  await ida.matches('story', /The record, \d+ lines?, 1 of earlier plans/);
 });
 
 test('a planner works the wide layout by keyboard', async () => {

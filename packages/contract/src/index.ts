@@ -14,6 +14,7 @@ export * from './problem';
 export * from './progress';
 export * from './repair';
 export * from './shelf';
+export * from './story';
 export * from './planFile';
 export * from './weighed';
 export { againBecause, closingWindows, waitsUntil, windowOf, type Closing } from './windows';

@@ -1,5 +1,5 @@
 import { show, word, type Plan, type Supply, type UnitSystem } from '@kelmot/core';
-import Papa from 'papaparse';
+import { csvOf } from './csv';
 
 const ROLES: Record<Supply['role'], string> = {
   system: 'system',
@@ -8,8 +8,24 @@ const ROLES: Record<Supply['role'], string> = {
   plain: 'other',
 };
 
+const FIELDS = [
+  'item',
+  'code',
+  'role',
+  'for',
+  'needed',
+  'unit',
+  'pack',
+  'count',
+  'source',
+  'lot',
+  'price',
+  'currency',
+] as const;
+type Row = Record<(typeof FIELDS)[number], string | number>;
+
 /** One line a pack to be drawn or bought; one line for what is not packed. */
-function rowsOf(supply: Supply, plan: Plan, units: UnitSystem): Record<string, string | number>[] {
+function rowsOf(supply: Supply, plan: Plan, units: UnitSystem): Row[] {
   const { figure, unit } = show(supply.amount, supply.quantity, units);
   const common = {
     item: supply.name,
@@ -33,13 +49,9 @@ function rowsOf(supply: Supply, plan: Plan, units: UnitSystem): Record<string, s
   }));
 }
 
-/** What a spreadsheet would run, behind blanks and over several lines as well, narrow or wide. */
-const FORMULA = /^\s*[=+\-@\uff1d\uff0b\uff0d\uff20]|^[\t\r\n]/;
-
-/** What to draw and what to buy, as CSV (RFC 4180); nothing in it is run as a formula by a spreadsheet. */
-export function pickingList(plan: Plan, units: UnitSystem): string {
-  return Papa.unparse(
+/** What to draw and what to buy, as CSV. */
+export const pickingList = (plan: Plan, units: UnitSystem): string =>
+  csvOf(
+    FIELDS,
     plan.supplies.flatMap((s) => rowsOf(s, plan, units)),
-    { newline: '\r\n', escapeFormulae: FORMULA },
   );
-}

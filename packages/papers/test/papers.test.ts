@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { drawSection, layersText, word, type Plan } from '@kelmot/core';
+import { MARK_NAMES, storyOf } from '@kelmot/contract';
+import { drawSection, layersText, m, word, type Plan } from '@kelmot/core';
+import { AT as MET, met, planOf, viewOf } from '../../contract/test/view';
 import { demoPlan, demoSurvey, surveyedRepairs } from '@kelmot/demo';
 import Papa from 'papaparse';
 import { PDFDocument } from 'pdf-lib';
@@ -9,6 +11,8 @@ import {
   jobCard,
   momentsOf,
   pickingList,
+  recordList,
+  recordPaper,
   SECTION_BOX,
   type PaperSize,
 } from '../src/index';
@@ -164,5 +168,48 @@ describe('the timeline', () => {
       number: 1,
     });
     expect(text).toContain('A\\;B\\,C');
+  });
+});
+
+describe('the record', () => {
+  const plan = planOf();
+  const done = met(viewOf(plan), ['prep', 'mix'], MET);
+  const [reading] = done.readings;
+  if (!reading) throw new Error('nothing is read');
+  const approval = {
+    ...reading,
+    id: 'approval',
+    values: { kind: 'approval', name: '=N. Body', reference: 'Q-1', account: null } as const,
+    say: m('{text}', { text: '=Approved.' }),
+  };
+  const view = { ...done, readings: [...done.readings, approval] };
+  const paper = async (size: PaperSize, of = view) =>
+    PDFDocument.load(
+      await recordPaper({ view: of, plan, paper: size, fonts, url: 'http://x/1', units: 'metric' }),
+    );
+
+  test('prints, on one page or as many as it takes, also where nothing is recorded yet', async () => {
+    const [a4, letter, empty] = await Promise.all([
+      paper('a4'),
+      paper('letter'),
+      paper('a4', viewOf(plan)),
+    ]);
+    expect(a4.getTitle()).toBe('Record P-1');
+    expect(letter.getPage(0).getSize()).toEqual({ width: 612, height: 792 });
+    expect(empty.getPageCount()).toBe(1);
+    const often = Array.from({ length: 90 }, (_, i) => ({ ...reading, id: `${i}` }));
+    expect((await paper('a4', { ...view, readings: often })).getPageCount()).toBeGreaterThan(2);
+  });
+
+  test('as a list has each line of the story, in its words, and runs nothing', () => {
+    const text = recordList(view, 'metric');
+    const rows = Papa.parse<Record<string, string>>(text.trim(), { header: true }).data;
+    const story = storyOf(view);
+    expect(rows).toHaveLength(story.length);
+    expect(rows.map((r) => r.what)).toEqual(story.map((s) => word(s.title)));
+    expect(rows.map((r) => r.at)).toEqual(story.map((s) => s.at));
+    expect(recordList(viewOf(plan), 'metric')).toBe('at,what,found,limit,mark,by,plan');
+    const typed = rows.find((r) => r.mark === MARK_NAMES.unverified);
+    expect([typed?.found, typed?.by, typed?.plan]).toEqual(["'=Approved.", 'Ida', '1']);
   });
 });

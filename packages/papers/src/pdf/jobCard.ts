@@ -4,20 +4,18 @@ import {
   formatDuration,
   INTENT_NAMES,
   MINUTE,
-  shownIn,
   say,
   show,
   word,
   type Drawing,
   type Figure,
   type Plan,
-  type Zone,
   type UnitSystem,
 } from '@kelmot/core';
-import QRCode from 'qrcode';
-import { stations } from './steps';
+import { headOn, when } from './head';
 import { drawSectionOn } from './section';
 import { INK, Sheet, STYLES, type Fonts, type PaperSize } from './sheet';
+import { stations } from './steps';
 
 export type { PaperSize } from './sheet';
 
@@ -34,7 +32,6 @@ export interface JobCardRequest {
 
 /** The box that a section is drawn for, in points. */
 export const SECTION_BOX = { width: 500, height: 190 };
-const QR_SIDE = 74;
 
 const DAY_MIN = 1440;
 const days = (n: number) => formatDuration(n * DAY_MIN);
@@ -44,45 +41,21 @@ const figureText = (f: Figure, units: UnitSystem): string => {
   return f.quantity === 'money' ? `${unit}${figure}` : `${figure} ${unit}`.trim();
 };
 
-/** A moment as it is written on paper: date and 24-hour clock. */
-function when(at: number, zone: Zone): string {
-  const iso = shownIn(at, zone).toISOString();
-  return `${iso.slice(0, 10)} ${iso.slice(11, 16)}`;
-}
-
 function head(sheet: Sheet, { plan, url }: JobCardRequest): void {
   const { asset, window } = plan.survey;
   const { zone } = plan.site;
-  const qr = QRCode.create(url, { errorCorrectionLevel: 'M' }).modules;
-  const cell = QR_SIDE / qr.size;
-  for (let row = 0; row < qr.size; row++)
-    for (let column = 0; column < qr.size; column++)
-      if (qr.get(row, column))
-        sheet.page.drawRectangle({
-          x: sheet.right - QR_SIDE + column * cell,
-          y: sheet.up(sheet.y + (row + 1) * cell),
-          width: cell + 0.05,
-          height: cell + 0.05,
-          color: INK.ink,
-        });
-  const top = sheet.y;
-  const width = sheet.width - QR_SIDE - 16;
-  sheet.write(`${asset.tag}  ${asset.name}`, STYLES.title, 0, width);
-  sheet.write(
-    `${familyOf(plan.survey.family).title}. ${INTENT_NAMES[plan.survey.intent]}. ${plan.card.code} ${plan.card.name}, card version ${plan.card.version}.`,
-    STYLES.row,
-    0,
-    width,
-  );
   const back = Date.parse(window.startAt) + window.downMin * MINUTE;
-  sheet.write(
-    `${plan.site.name}, ${asset.position}. Planned ${when(Date.parse(plan.madeAt), zone)}. Back by ${when(back, zone)}.`,
-    STYLES.text,
-    0,
-    width,
-  );
-  sheet.write(url, STYLES.label, 0, width);
-  sheet.y = Math.max(sheet.y, top + QR_SIDE + 6);
+  headOn(sheet, url, [
+    [`${asset.tag}  ${asset.name}`, STYLES.title],
+    [
+      `${familyOf(plan.survey.family).title}. ${INTENT_NAMES[plan.survey.intent]}. ${plan.card.code} ${plan.card.name}, card version ${plan.card.version}.`,
+      STYLES.row,
+    ],
+    [
+      `${plan.site.name}, ${asset.position}. Planned ${when(Date.parse(plan.madeAt), zone)}. Back by ${when(back, zone)}.`,
+      STYLES.text,
+    ],
+  ]);
 }
 
 function sections(sheet: Sheet, drawings: Drawing[]): void {

@@ -74,6 +74,9 @@ function Buttons({ view, plan }: { view: RepairView; plan: Plan }) {
     { id: 'csv', label: 'Picking list, CSV', press: papers.pickingList },
     { id: 'ics', label: 'Timeline, iCalendar', press: papers.calendar },
     { id: 'json', label: 'The plan, JSON', press: papers.whole },
+    { id: 'record', label: 'The record, PDF', press: papers.record },
+    { id: 'record-csv', label: 'The record, CSV', press: papers.recordList },
+    { id: 'record-json', label: 'The record, JSON', press: papers.recordWhole },
   ];
   return (
     <View className="gap-2 border-b border-ink px-4 py-3">

@@ -2,7 +2,7 @@ import { Barlow_400Regular, Barlow_600SemiBold } from '@expo-google-fonts/barlow
 import { BarlowSemiCondensed_600SemiBold } from '@expo-google-fonts/barlow-semi-condensed';
 import { planFile, type RepairView } from '@kelmot/contract';
 import { drawSection, layersText, type Plan, type UnitSystem } from '@kelmot/core';
-import type { PaperSize } from '@kelmot/papers';
+import type { Fonts, PaperSize } from '@kelmot/papers';
 import { Asset } from 'expo-asset';
 import { useState } from 'react';
 import { download } from '@/offline/download';
@@ -12,6 +12,15 @@ async function bytesOf(font: number | string): Promise<Uint8Array> {
   const { uri } = Asset.fromModule(font);
   const answer = await fetch(uri);
   return new Uint8Array(await answer.arrayBuffer());
+}
+
+/** The fonts that papers are set in, as they ship with the application. */
+async function fontsOfPaper(): Promise<Fonts> {
+  const [text, bold, label] = await Promise.all(
+    [Barlow_400Regular, Barlow_600SemiBold, BarlowSemiCondensed_600SemiBold].map(bytesOf),
+  );
+  if (!text || !bold || !label) throw new Error('the fonts are not there');
+  return { text, bold, label };
 }
 
 /** The sections of a plan, each damage as it will be built. */
@@ -35,7 +44,7 @@ function plannedSections(plan: Plan, units: UnitSystem, box: { width: number; he
   );
 }
 
-/** Makes the papers of a plan on the device, without signal: job card, picking list, timeline, the plan itself. */
+/** Makes the papers of a plan on the device, without signal: job card, picking list, timeline, the plan itself, and the record. */
 export function usePapers(view: RepairView, plan: Plan) {
   const units = useAppSelector((s) => s.settings.units);
   const [making, setMaking] = useState<string | null>(null);
@@ -57,14 +66,10 @@ export function usePapers(view: RepairView, plan: Plan) {
   const jobCard = (paper: PaperSize) =>
     make(paper, async () => {
       const papers = await import('@kelmot/papers');
-      const [text, bold, label] = await Promise.all(
-        [Barlow_400Regular, Barlow_600SemiBold, BarlowSemiCondensed_600SemiBold].map(bytesOf),
-      );
-      if (!text || !bold || !label) throw new Error('the fonts are not there');
       const pdf = await papers.jobCard({
         plan,
         paper,
-        fonts: { text, bold, label },
+        fonts: await fontsOfPaper(),
         sections: plannedSections(plan, units, papers.SECTION_BOX),
         url,
         units,
@@ -85,10 +90,37 @@ export function usePapers(view: RepairView, plan: Plan) {
         'text/calendar',
       );
     });
+  const record = () =>
+    make('record', async () => {
+      const papers = await import('@kelmot/papers');
+      const fonts = await fontsOfPaper();
+      const pdf = await papers.recordPaper({ view, plan, paper: 'a4', fonts, url, units });
+      download(`${name}-record.pdf`, pdf, 'application/pdf');
+    });
+  const recordList = () =>
+    make('record-csv', async () => {
+      const papers = await import('@kelmot/papers');
+      download(`${name}-record.csv`, papers.recordList(view, units), 'text/csv');
+    });
+  const recordWhole = () =>
+    make('record-json', () => {
+      download(`${name}-record.json`, JSON.stringify(view, null, 2), 'application/json');
+      return Promise.resolve();
+    });
   const whole = () =>
     make('json', () => {
       download(`${name}.json`, JSON.stringify(planFile(plan), null, 2), 'application/json');
       return Promise.resolve();
     });
-  return { making, error, jobCard, pickingList, calendar, whole };
+  return {
+    making,
+    error,
+    jobCard,
+    pickingList,
+    calendar,
+    whole,
+    record,
+    recordList,
+    recordWhole,
+  };
 }

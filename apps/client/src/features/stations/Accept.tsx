@@ -1,8 +1,8 @@
 import { atHand, mayOverride, maySign, type Held } from '@kelmot/contract';
-import { DAY, dateText, dayClockText, deedsOf, MINUTE } from '@kelmot/core';
+import { DAY, dateText, deedsOf, MINUTE } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Disclosure, PrimaryButton, SecondaryButton } from '@/ui/Button';
+import { PrimaryButton, SecondaryButton } from '@/ui/Button';
 import { FieldFrame, TextBox } from '@/ui/fields';
 import { StopMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
@@ -11,6 +11,7 @@ import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
 import { useSiteQuery } from '@/store/api';
 import { StepList } from './Steps';
+import { Story } from './Story';
 import { useKeptText } from './useKeptText';
 import { heldText, ToRun, type StationProps } from './StepsStation';
 
@@ -169,43 +170,12 @@ export function SignOff({ view, plan, repair }: StationProps) {
   );
 }
 
-/** What was recorded on plans that another has taken the place of: kept with them, never moved, never out of sight. */
-function Earlier({ view }: Pick<StationProps, 'view'>) {
-  const [open, setOpen] = useState(false);
-  const { tell } = useWords();
-  const now = useNow(MINUTE);
-  const zone = useZone();
-  const { length } = view.earlier;
-  if (length === 0) return null;
-  return (
-    <View className="border-b border-rule px-4" testID="earlier">
-      <Disclosure
-        label={`${length} ${length === 1 ? 'record' : 'records'} on earlier plans`}
-        open={open}
-        onToggle={() => setOpen(!open)}
-      >
-        {view.earlier.map((r) => (
-          <View key={r.id} className="pb-2">
-            <Txt as="inline">
-              {tell(r.title)}
-              {r.say ? `. ${tell(r.say)}` : ''}
-            </Txt>
-            <Txt as="label">
-              Plan {r.plan}, {dayClockText(Date.parse(r.at), now, zone)}, {r.by}
-            </Txt>
-          </View>
-        ))}
-      </Disclosure>
-    </View>
-  );
-}
-
 /** Accept: inspect, measure, sign off, return to service, say when to look again. */
 export function Accept(props: StationProps) {
   return (
     <View>
       <Signed view={props.view} />
-      <Earlier view={props.view} />
+      <Story view={props.view} />
       <StepList station="accept" {...props} />
       <SignOff {...props} />
     </View>

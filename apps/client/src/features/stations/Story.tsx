@@ -1,0 +1,53 @@
+import { MARK_NAMES, storyOf } from '@kelmot/contract';
+import { dayClockText, MINUTE } from '@kelmot/core';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { Disclosure } from '@/ui/Button';
+import { Txt } from '@/ui/Txt';
+import { useNow } from '@/ui/useNow';
+import { useWords } from '@/ui/useWords';
+import { useZone } from '@/ui/useZone';
+import type { StationProps } from './StepsStation';
+
+const counted = (n: number, of: string): string => `${n} ${of}${n === 1 ? '' : 's'}`;
+
+/**
+ * What was done, in the order of time: each reading against its limit, by whom, and what needs an eye. What was recorded
+ * on plans that another has taken the place of is kept with them, never moved, never out of sight.
+ */
+export function Story({ view }: Pick<StationProps, 'view'>) {
+  const [open, setOpen] = useState(false);
+  const { tell } = useWords();
+  const now = useNow(MINUTE);
+  const zone = useZone();
+  const story = useMemo(() => storyOf(view), [view]);
+  if (story.length === 0) return null;
+  return (
+    <View className="border-b border-rule px-4" testID="story">
+      <Disclosure
+        label={`The record, ${counted(story.length, 'line')}${view.earlier.length > 0 ? `, ${view.earlier.length} of earlier plans` : ''}`}
+        open={open}
+        onToggle={() => setOpen(!open)}
+      >
+        {story.map(({ id, at, title, say, limit, mark, by, plan }) => (
+          <View key={id} className="pb-2">
+            <Txt as="inline">
+              {mark ? (
+                <Txt as="strong" className={mark === 'failed' ? 'text-oxideInk' : 'text-ochreInk'}>
+                  {MARK_NAMES[mark]}.{' '}
+                </Txt>
+              ) : null}
+              {tell(title)}
+              {say ? `. ${tell(say)}` : ''}
+            </Txt>
+            <Txt as="label">
+              {limit ? `Held against ${tell(limit)}. ` : ''}
+              {dayClockText(Date.parse(at), now, zone)}, {by}
+              {plan === null ? '' : `, plan ${plan}`}
+            </Txt>
+          </View>
+        ))}
+      </Disclosure>
+    </View>
+  );
+}

@@ -1,0 +1,75 @@
+import { MARK_NAMES, storyOf, type RepairView, type StoryLine } from '@kelmot/contract';
+import { sentence, STATION_NAMES, word, type Plan, type UnitSystem, type Zone } from '@kelmot/core';
+import { headOn, when } from './head';
+import { Sheet, STYLES, type Fonts, type PaperSize } from './sheet';
+
+export interface RecordRequest {
+  view: RepairView;
+  plan: Plan;
+  paper: PaperSize;
+  fonts: Fonts;
+  /** Where the repair is opened again: printed, and coded as QR. */
+  url: string;
+  units: UnitSystem;
+}
+
+/** How the repair stands, in one line. */
+function standing({ view, plan }: RecordRequest): string {
+  const last = view.signoffs.at(-1);
+  if (view.status === 'closed' && last)
+    return `Accepted by ${last.name}, ${when(Date.parse(last.at), plan.site.zone)}, signed in.`;
+  return `Not accepted yet. It stands at ${STATION_NAMES[view.station]}.`;
+}
+
+function cellsOf(line: StoryLine, zone: Zone, units: UnitSystem): string[] {
+  return [
+    when(Date.parse(line.at), zone),
+    `${sentence(line.title, units)}${line.plan === null ? '' : `, plan ${line.plan}`}`,
+    line.say ? word(line.say, units) : '',
+    line.limit ? word(line.limit, units) : '',
+    line.mark ? MARK_NAMES[line.mark] : '',
+    line.by,
+  ];
+}
+
+/** The record of a repair as a PDF: what was done in the order of time, each reading against its limit, by whom, marked where it needs an eye. */
+export async function recordPaper(request: RecordRequest): Promise<Uint8Array> {
+  const { view, plan, paper, fonts, url, units } = request;
+  const { zone } = plan.site;
+  const sheet = await Sheet.open(paper, fonts);
+  sheet.doc.setTitle(`Record ${view.tag}`);
+  sheet.doc.setProducer('Kelmot');
+  const at = new Date(view.updatedAt);
+  sheet.doc.setCreationDate(at);
+  sheet.doc.setModificationDate(at);
+  headOn(sheet, url, [
+    [`${view.tag}  ${view.assetName}`, STYLES.title],
+    [
+      `The record: ${view.title}. ${plan.card.code} ${plan.card.name}, card version ${plan.card.version}, plan ${view.plan?.number ?? 1}.`,
+      STYLES.row,
+    ],
+    [`${plan.site.name}, ${view.position}. ${standing(request)}`, STYLES.text],
+  ]);
+  sheet.heading('What was done');
+  const story = storyOf(view);
+  if (story.length === 0) sheet.write('Nothing is recorded yet.', STYLES.text);
+  else
+    sheet.table(
+      ['When', 'What', 'Found', 'Held against', '', 'By'],
+      story.map((line) => cellsOf(line, zone, units)),
+      [1.15, 1.7, 2.5, 1.5, 0.8, 0.9],
+      STYLES.label,
+    );
+  if (view.reviews.length > 0) {
+    sheet.heading('Afterwards');
+    for (const { kind, dueOn, doneAt } of view.reviews)
+      sheet.write(
+        `${kind === 'look' ? 'Look at it again' : 'Stop-gap: replace it'} by ${dueOn}${doneAt ? `, done ${when(Date.parse(doneAt), zone)}` : ''}.`,
+        STYLES.text,
+      );
+  }
+  sheet.finish(
+    `${view.tag} ${plan.card.code}, core ${plan.core}. Moments are those of the device that recorded them. “Not verified” is a name that was typed; every other is of an account that was signed in.`,
+  );
+  return sheet.doc.save();
+}
