@@ -1,8 +1,9 @@
 import { MARK_NAMES, storyOf } from '@kelmot/contract';
 import { dayClockText, MINUTE } from '@kelmot/core';
+import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { Disclosure } from '@/ui/Button';
+import { Disclosure, LinkButton } from '@/ui/Button';
 import { Txt } from '@/ui/Txt';
 import { useNow } from '@/ui/useNow';
 import { useWords } from '@/ui/useWords';
@@ -38,8 +39,8 @@ export function Story({ view }: Pick<StationProps, 'view'>) {
                 </Txt>
               ) : null}
               {tell(title)}
-              {say ? `. ${tell(say)}` : ''}
             </Txt>
+            {say ? <Txt>{tell(say)}</Txt> : null}
             <Txt as="label">
               {limit ? `Held against ${tell(limit)}. ` : ''}
               {dayClockText(Date.parse(at), now, zone)}, {by}
@@ -47,6 +48,11 @@ export function Story({ view }: Pick<StationProps, 'view'>) {
             </Txt>
           </View>
         ))}
+        <LinkButton
+          label="Print or send the record"
+          onPress={() => router.navigate(`/papers/${view.id}`)}
+          testID="record-papers"
+        />
       </Disclosure>
     </View>
   );
