@@ -1,0 +1,12 @@
+const path = require('node:path');
+const root = path.resolve(__dirname, '../../apps/client');
+const { displayName: _displayName, ...client } = require(`${root}/jest.config.js`);
+
+/** The client as its own tests run it, for what is kept and sent on the device; screens are slow and are left out. */
+module.exports = {
+  ...client,
+  rootDir: root,
+  testMatch: ['outbox', 'sender', 'keeper', 'drafts'].map(
+    (name) => `<rootDir>/__tests__/${name}.test.ts`,
+  ),
+};
