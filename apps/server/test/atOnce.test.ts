@@ -59,8 +59,11 @@ test('ten of the same record at once have one effect and one line, and one answe
   const answers = await Promise.all(Array.from({ length: 10 }, () => ida.send<Ack>(once)));
   for (const { status, body } of answers)
     assert.deepEqual([status, body], [200, answers[0]?.body], JSON.stringify(body));
-  assert.equal((await ida.repair(id)).checks.length, 1);
+  const { checks, updatedAt } = await ida.repair(id);
+  assert.equal(checks.length, 1);
   assert.equal((await readAuditChain(world.database.db)).lines, before.lines + 1);
+  await ida.send(once);
+  assert.equal((await ida.repair(id)).updatedAt, updatedAt, 'said again it changes nothing');
   const other = await ida.send<Problem>({
     ...command(id, { ...said, note: 'Something else.' }),
     id: once.id,
@@ -68,6 +71,18 @@ test('ten of the same record at once have one effect and one line, and one answe
   assert.deepEqual([other.status, other.body.title], [409, 'This id was used for something else']);
   const another = await tomas.send<Problem>(once);
   assert.equal(another.status, 409, 'an id of one person is not another’s');
+});
+
+test('ten of the same new repair at once make one', async () => {
+  const id = uuidv7();
+  const survey = surveyAt(at(), `W-${++made}`);
+  const once = command(id, { type: 'repair.create', survey });
+  const answers = await Promise.all(Array.from({ length: 10 }, () => ida.send<Ack>(once)));
+  assert.deepEqual(
+    answers.map((a) => a.status),
+    answers.map(() => 200),
+  );
+  assert.equal((await ida.repair(id)).version, 1);
 });
 
 test('a record is not written where its repair is elsewhere, closed, younger, or on another plan by then', async () => {
