@@ -47,3 +47,20 @@ test('what the server kept with an earlier plan is said until it is read, each r
   state = outboxReducer(state, keptRead('r'));
   expect(state.kept.map((k) => k.id)).toEqual(['3']);
 });
+
+test('an answer is for the command it names alone; one that has gone meanwhile changes nothing', () => {
+  const tick: Command = {
+    ...{ id: '2', repairId: 'r', at: save.at, type: 'check.set', stepId: 'isolate' },
+    ...{ batchNo: null, done: true, note: '' },
+  };
+  const two = [queued(save), queued(tick)].reduce(outboxReducer, initialOutbox);
+  const second = outboxReducer(two, refused({ id: '2', problem, current: null }));
+  expect(second.queue.map((w) => w.refused)).toEqual([null, problem]);
+  expect(outboxReducer(two, refused({ id: 'gone', problem, current: null }))).toEqual(two);
+  expect(outboxReducer(two, retried({ id: 'gone', expect: 9 }))).toEqual(two);
+  // What carries no version is given none; one that is not told keeps its own.
+  const again = outboxReducer(second, retried({ id: '2', expect: 9 }));
+  expect(again.queue.map((w) => w.command)).toEqual([save, tick]);
+  expect(again.queue[1]?.refused).toBeNull();
+  expect(outboxReducer(two, retried({ id: '1' })).queue[0]?.command).toEqual(save);
+});

@@ -97,7 +97,7 @@ test('what was typed is sent in the order in which it was typed, one at a time',
   (answer as (() => void) | null)?.();
   await rest();
   expect(far.took).toEqual(['first', 'second', 'third']);
-  expect(outbox().queue).toEqual([]);
+  expect(outbox()).toEqual({ queue: [], kept: [] });
 });
 
 test('without signal it waits and tries again, in the same order, with the same id', async () => {

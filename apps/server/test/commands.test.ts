@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
 import type { Ack, Problem, RepairView } from '@kelmot/contract';
-import { meets } from '@kelmot/demo';
+import { demoPhoto, meets } from '@kelmot/demo';
 import { planBatches, type Step } from '@kelmot/core';
 import { sql } from 'drizzle-orm';
 import { v7 as uuidv7 } from 'uuid';
@@ -90,6 +90,30 @@ test('a tick names its batch where a step is done batch by batch, and no other',
   } as never);
   assert.equal((await ida.send(plain)).status, 200);
   assert.equal((await ida.repair(id)).checks.at(-1)?.batchNo, null);
+});
+
+test('a step takes what it asks for: a tick, a reading of its kind, a picture', async () => {
+  const id = await planned(3);
+  const title = async (draft: object) => {
+    const { status, body } = await ida.send<Problem>(command(id, draft as never));
+    return [status, body.title, body.issues?.[0]?.path];
+  };
+  const tick = { type: 'check.set', done: true, note: '' };
+  assert.deepEqual(await title({ ...tick, stepId: 'gate' }), [
+    422,
+    'Dew point gate asks for a reading',
+    undefined,
+  ]);
+  const five = { type: 'reading.add', values: { kind: 'reading', value: 5 } };
+  for (const stepId of ['gate', 'isolate'])
+    assert.deepEqual(await title({ ...five, stepId }), [422, 'Input out of range', 'values.kind']);
+  assert.deepEqual(await title({ type: 'photo.add', ...demoPhoto, stepId: 'isolate' }), [
+    422,
+    'Input out of range',
+    'stepId',
+  ]);
+  const view = await ida.repair(id);
+  assert.deepEqual([view.checks, view.readings], [[], []]);
 });
 
 test('the same command sent twice, even at once, has one effect', async () => {
