@@ -320,3 +320,34 @@ test('night shift, US units and 200 % text hold together', async () => {
   );
   assert.ok(spill <= 0, `nothing runs off the side (${spill})`);
 });
+
+test('somebody changes their own password: a slip is told at its field, and everywhere else they sign in again', async () => {
+  const screen = await signedIn('vera', PHONE);
+  const elsewhere = await signedIn('vera', PHONE);
+  await screen.press('settings');
+  await screen.page.locator('[aria-label="Change your password"]').click();
+  const change = async (now: string, next: string) => {
+    await screen.type('password-now', now);
+    await screen.type('password-new', next);
+    await screen.press('change-password');
+  };
+  await change('not-hers-at-all', 'four words of her own');
+  await screen.says('This is not your password');
+  await change('quillmere-demo', 'password1234');
+  await screen.says('one of the passwords that are tried first');
+  await change('quillmere-demo', 'four words of her own');
+  await screen.see('password-changed');
+  // What the server remembers of a session lasts some seconds.
+  await screen.page.waitForFunction(async () => (await fetch('/api/me')).status === 200, {
+    timeout: 20_000,
+  });
+  await elsewhere.page.waitForFunction(async () => (await fetch('/api/me')).status === 401, {
+    timeout: 20_000,
+    polling: 500,
+  });
+  await elsewhere.page.reload({ waitUntil: 'networkidle2' });
+  await elsewhere.see('demo-vera');
+  await change('four words of her own', 'quillmere-demo');
+  await screen.see('password-changed');
+  assert.deepEqual(screen.problems, []);
+});
