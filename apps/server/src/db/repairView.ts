@@ -7,12 +7,11 @@ import type {
   Review,
   Signoff,
 } from '@kelmot/contract';
-import { m, Survey, type Message } from '@kelmot/core';
+import { m, Survey } from '@kelmot/core';
 import { and, asc, eq, ne, sql, type SQL } from 'drizzle-orm';
 import type { Db, Tx } from './client';
-import { users } from './people';
 import { readPlan } from './planRead';
-import { checks, mixes, mixMarks, plans, readings, repairs, reviews, signoffs } from './repairs';
+import { checks, mixes, type mixMarks, plans, readings, repairs, reviews, signoffs } from './repairs';
 
 type Repair = Omit<typeof repairs.$inferSelect, 'search'>;
 type Mark = typeof mixMarks.$inferSelect;
@@ -128,66 +127,52 @@ const recordsOf = ({ readings, checks, mixes }: OnPlan) => ({
   })),
 });
 
-/** The title of a step as its plan has it, read there alone: a plan is large. */
-const titleOf = (stepId: SQL) =>
-  sql<Message | null>`(select s -> 'title' from jsonb_array_elements(${plans.body} -> 'steps') s where s ->> 'id' = ${stepId} limit 1)`;
-
 /** What was recorded on plans that another has taken the place of, in the order in which the server had it. */
-async function earlierOf(db: Db | Tx, repairId: string, planId: string | null) {
-  const elsewhere = (table: typeof checks | typeof readings | typeof mixes) =>
-    and(eq(table.repairId, repairId), planId ? ne(table.planId, planId) : undefined);
-  const ticks = await db
-    .select({
-      row: checks,
-      plan: plans.number,
-      title: titleOf(sql`${checks.stepId}`),
-      by: users.name,
-    })
-    .from(checks)
-    .innerJoin(plans, eq(plans.id, checks.planId))
-    .innerJoin(users, eq(users.id, checks.by))
-    .where(elsewhere(checks));
-  const read = await db
-    .select({
-      row: readings,
-      plan: plans.number,
-      title: titleOf(sql`${readings.stepId}`),
-      by: users.name,
-    })
-    .from(readings)
-    .innerJoin(plans, eq(plans.id, readings.planId))
-    .innerJoin(users, eq(users.id, readings.by))
-    .where(elsewhere(readings));
-  const mixed = await db
-    .select({ row: mixes, plan: plans.number, end: mixMarks.end, by: users.name })
-    .from(mixes)
-    .innerJoin(plans, eq(plans.id, mixes.planId))
-    .innerJoin(users, eq(users.id, mixes.by))
-    .leftJoin(mixMarks, eq(mixMarks.mixId, mixes.id))
-    .where(elsewhere(mixes));
-  const all: (EarlierRecord & { receivedAt: string })[] = [
-    ...ticks.map(({ row, plan, title, by }) => ({
-      ...{ id: row.id, plan, kind: 'tick' as const, by, at: iso(row.at) },
-      title: title ?? m(row.stepId),
-      say: row.done ? null : m('Taken back.'),
-      receivedAt: iso(row.receivedAt),
-    })),
-    ...read.map(({ row, plan, title, by }) => ({
-      ...{ id: row.id, plan, kind: 'reading' as const, by, at: iso(row.takenAt) },
-      title: title ?? m(row.stepId),
-      say: row.say,
-      receivedAt: iso(row.receivedAt),
-    })),
-    ...mixed.map(({ row, plan, end, by }) => ({
-      ...{ id: row.id, plan, kind: 'batch' as const, by, at: iso(row.startedAt) },
-      title: m('Batch {no} mixed', { no: row.batchNo }),
-      say: end === null ? null : end === 'placed' ? m('Placed.') : m('Binned.'),
-      receivedAt: iso(row.receivedAt),
-    })),
-  ];
-  return all
-    .sort((a, b) => Date.parse(a.receivedAt) - Date.parse(b.receivedAt))
-    .map(({ receivedAt: _at, ...record }): EarlierRecord => record);
+async function earlierOf(
+  db: Db | Tx,
+  repairId: string,
+  planId: string | null,
+): Promise<EarlierRecord[]> {
+  const before = await db.query.plans.findMany({
+    where: and(eq(plans.repairId, repairId), planId ? ne(plans.id, planId) : undefined),
+    ...ON_PLAN,
+  });
+  const kept = before.filter((p) => p.checks.length + p.readings.length + p.mixes.length > 0);
+  const records = await Promise.all(
+    kept.map(async (onPlan) => {
+      const { number: plan } = onPlan;
+      const steps = (await readPlan(db, onPlan.id))?.body.steps ?? [];
+      const titleOf = (stepId: string) => steps.find((s) => s.id === stepId)?.title ?? m(stepId);
+      const { checks, readings, mixes } = recordsOf(onPlan);
+      return [
+        ...checks.map(({ id, stepId, done, at, by, receivedAt }) => ({
+          ...{ id, plan, kind: 'tick' as const, title: titleOf(stepId), at, by, receivedAt },
+          say: done ? null : m('Taken back.'),
+        })),
+        ...readings.map(({ id, stepId, say, takenAt: at, by, receivedAt }) => ({
+          ...{
+            id,
+            plan,
+            kind: 'reading' as const,
+            title: titleOf(stepId),
+            say,
+            at,
+            by,
+            receivedAt,
+          },
+        })),
+        ...mixes.map(({ id, batchNo: no, startedAt: at, placedAt, binnedAt, by, receivedAt }) => ({
+          ...{ id, plan, kind: 'batch' as const, at, by, receivedAt },
+          title: m('Batch {no} mixed', { no }),
+          say: placedAt ? m('Placed.') : binnedAt ? m('Binned.') : null,
+        })),
+      ];
+    }),
+  );
+  return records
+    .flat()
+    .sort((p, r) => Date.parse(p.receivedAt ?? '') - Date.parse(r.receivedAt ?? ''))
+    .map(({ receivedAt: _at, ...record }) => record);
 }
 
 const toSignoff = (s: Whole['signoffs'][number]): Signoff => ({

@@ -9,7 +9,7 @@ const flushes = new WeakMap<Db, Flush>();
 
 /**
  * Waits until all that was committed before this call is on the disk. Whoever asks while a flush is under way waits for
- * the next, together with all others who ask meanwhile: one write of the disk for many. Inside a transaction that is not its own, there is
+ * the next, together with all others who ask meanwhile: one write of the disk for many. Inside a transaction there is
  * nothing to wait for yet.
  */
 export function flushed(db: Db | Tx): Promise<void> {
