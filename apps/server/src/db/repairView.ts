@@ -11,7 +11,16 @@ import { m, Survey } from '@kelmot/core';
 import { and, asc, eq, ne, sql, type SQL } from 'drizzle-orm';
 import type { Db, Tx } from './client';
 import { readPlan } from './planRead';
-import { checks, mixes, type mixMarks, plans, readings, repairs, reviews, signoffs } from './repairs';
+import {
+  checks,
+  mixes,
+  type mixMarks,
+  plans,
+  readings,
+  repairs,
+  reviews,
+  signoffs,
+} from './repairs';
 
 type Repair = Omit<typeof repairs.$inferSelect, 'search'>;
 type Mark = typeof mixMarks.$inferSelect;

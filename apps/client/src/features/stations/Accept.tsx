@@ -16,14 +16,15 @@ import { useKeptText } from './useKeptText';
 import { heldText, ToRun, type StationProps } from './StepsStation';
 
 /** What still stands between this repair and its sign-off by whoever is signed in; null when it may be signed. */
-function useGate({ view, repair }: StationProps, override: string | null): Held | null {
+function useGate({ view, plan, repair }: StationProps, override: string | null): Held | null {
   const now = useNow(5000);
   const { data: site } = useSiteQuery();
   const zone = useZone();
   const { id, role } = repair.me ?? { id: '', role: 'viewer' as const };
-  const rules = { secondSigns: site?.settings.secondSigns ?? ('never' as const), zone };
+  // Until the settings of the site are here, those that the plan was made by.
+  const { secondSigns } = site?.settings ?? plan.site;
   const signing = { verdict: 'accepted', override } as const;
-  return maySign(view, signing, { id, role }, rules, { device: now, server: now });
+  return maySign(view, signing, { id, role }, { secondSigns, zone }, { device: now, server: now });
 }
 
 const statementKey = (id: string) => `${id}/statement`;
