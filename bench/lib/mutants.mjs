@@ -1,7 +1,6 @@
 /** Mutation testing, as `bench/mutants` asks for it: what is the same for every group of files. */
 export const common = {
   incremental: false,
-  ignoreStatic: true,
   inPlace: false,
   symlinkNodeModules: true,
   tempDirName: '.mutants',
@@ -18,4 +17,5 @@ export const byJest = (configFile) => ({
   plugins: ['@stryker-mutator/jest-runner'],
   jest: { configFile, enableFindRelatedTests: true },
   coverageAnalysis: 'perTest',
+  ignoreStatic: true,
 });
