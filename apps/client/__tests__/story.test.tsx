@@ -47,8 +47,8 @@ test('folded it counts its lines; opened it tells each, with its limit and who d
 
 test('what was taken back, and what is of an earlier plan, says so', () => {
   const earlier = {
-    ...{ id: 'e', plan: 1, kind: 'tick' as const, by: 'Tomas', at: AT },
-    ...{ title: m('Degrease'), say: null },
+    ...{ id: 'e', plan: 1, by: 'Tomas', at: AT },
+    ...{ title: m('Degrease'), say: null, limit: null, mark: null },
   };
   show({ ...laid(tick('', false)), earlier: [earlier] });
   toggle(/^The record, 2 lines, 1 of earlier plans$/);

@@ -61,8 +61,8 @@ test('a record stays with the plan that it was made on, and it is said which', a
   assert.equal(view.plan?.number, 2);
   assert.deepEqual(view.checks, [], 'it does not count for the new plan');
   assert.deepEqual(
-    view.earlier.map((r) => [r.plan, r.kind, word(r.title), r.say, r.by]),
-    [[1, 'tick', 'Isolate and make safe', null, 'Ida Marl']],
+    view.earlier.map((r) => [r.plan, word(r.title), r.say, r.mark, r.by]),
+    [[1, 'Isolate and make safe', null, null, 'Ida Marl']],
   );
   const now = await ida.send<Ack>(command(id, { ...tick, planId: view.plan?.id }));
   assert.deepEqual([now.status, now.body.keptWith], [200, null]);
@@ -90,10 +90,10 @@ test('readings and batches of an earlier plan are kept with it too, and move not
   assert.deepEqual([mixed.status, mixed.body.keptWith], [200, 1], JSON.stringify(mixed.body));
   const view = await ida.repair(id);
   assert.deepEqual([view.station, view.mixes, view.readings], ['prep', [], []]);
-  const kinds = view.earlier.map((r) => r.kind);
-  assert.ok(kinds.includes('reading') && kinds.includes('tick'));
-  assert.deepEqual(view.earlier.at(-1)?.kind, 'batch', 'in the order in which the server had it');
-  const read = view.earlier.filter((r) => r.kind === 'reading');
+  assert.deepEqual(new Set(view.earlier.map((r) => r.plan)), new Set([1]));
+  const titles = view.earlier.map((r) => word(r.title));
+  assert.ok(titles.includes('Isolate and make safe') && titles.includes('Batch 1 mixed'));
+  const read = view.earlier.filter((r) => r.limit !== null);
   assert.ok(read.some((r) => r.say && word(r.say).startsWith('Go.')));
 });
 

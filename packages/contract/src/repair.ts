@@ -84,6 +84,10 @@ export const Check = z.object({
 export type Check = z.infer<typeof Check>;
 
 export const SIGNOFF_VERDICTS = ['accepted', 'redo'] as const;
+export const SIGNOFF_NAMES: Record<(typeof SIGNOFF_VERDICTS)[number], string> = {
+  accepted: 'Accepted, returned to service',
+  redo: 'Not accepted: to be done again',
+};
 export const Signoff = z.object({
   id: Id,
   verdict: z.enum(SIGNOFF_VERDICTS),
@@ -99,6 +103,10 @@ export const Signoff = z.object({
 export type Signoff = z.infer<typeof Signoff>;
 
 export const REVIEW_KINDS = ['look', 'replace'] as const;
+export const REVIEW_NAMES: Record<(typeof REVIEW_KINDS)[number], string> = {
+  look: 'Look at it again',
+  replace: 'Stop-gap: replace it',
+};
 export const Review = z.object({
   id: Id,
   kind: z.enum(REVIEW_KINDS),
@@ -138,20 +146,26 @@ export type RepairRow = z.infer<typeof RepairRow>;
 export const RepairPage = z.object({ rows: z.array(RepairRow), next: z.string().nullable() });
 export type RepairPage = z.infer<typeof RepairPage>;
 
-/** A record that belongs to an earlier plan of the repair, as it is kept with it. */
-export const EarlierRecord = z.object({
-  id: Id,
-  /** The number of its plan. */
-  plan: z.int(),
-  kind: z.enum(['tick', 'reading', 'batch']),
-  /** What it was of: the title of its step, or the batch. */
-  title: MessageSchema,
-  /** What came of it; null for a tick. */
-  say: MessageSchema.nullable(),
+/** What is said of a line of the record beside what it says: it needs an eye. */
+export const STORY_MARKS = ['failed', 'late', 'override', 'unverified', 'undone'] as const;
+export type StoryMark = (typeof STORY_MARKS)[number];
+
+/** One thing that happened on a repair, as its record tells it. */
+export const StoryLine = z.object({
+  id: z.string(),
+  /** When, by the device that recorded it. */
   at: Instant,
+  title: MessageSchema,
+  /** What was found or written, with the number; null where there is nothing to say. */
+  say: MessageSchema.nullable(),
+  /** What it is held against; null where nothing is measured. */
+  limit: MessageSchema.nullable(),
+  mark: z.enum(STORY_MARKS).nullable(),
   by: z.string(),
+  /** The number of the earlier plan that it belongs to; null: the present one. */
+  plan: z.int().nullable(),
 });
-export type EarlierRecord = z.infer<typeof EarlierRecord>;
+export type StoryLine = z.infer<typeof StoryLine>;
 
 /** A repair whole: survey, plan with its working, and everything recorded against it. */
 export const RepairView = z.object({
@@ -162,8 +176,8 @@ export const RepairView = z.object({
   readings: z.array(Reading),
   mixes: z.array(Mix),
   checks: z.array(Check),
-  /** What was recorded on earlier plans, in the order the server had it. */
-  earlier: z.array(EarlierRecord),
+  /** What was recorded on earlier plans, plan by plan. */
+  earlier: z.array(StoryLine),
   signoffs: z.array(Signoff),
   reviews: z.array(Review),
 });

@@ -1,10 +1,17 @@
 import { celsius, joined, minutes, mm } from '@kelmot/core/message/message';
 import { m, MINUTE, planBatches, q, type Hold, type Message, type Plan } from '@kelmot/core';
-import type { Check, Mix, Reading, RepairView, Signoff } from './repair';
+import type { Recorded } from './done';
+import {
+  SIGNOFF_NAMES,
+  type Check,
+  type Mix,
+  type Reading,
+  type RepairView,
+  type Signoff,
+  type StoryLine,
+  type StoryMark,
+} from './repair';
 
-/** What is said of a line beside what it says: it needs an eye. */
-export const STORY_MARKS = ['failed', 'late', 'override', 'unverified', 'undone'] as const;
-export type StoryMark = (typeof STORY_MARKS)[number];
 export const MARK_NAMES: Record<StoryMark, string> = {
   failed: 'Stop',
   late: 'Past its life',
@@ -12,22 +19,6 @@ export const MARK_NAMES: Record<StoryMark, string> = {
   unverified: 'Not verified',
   undone: 'Taken back',
 };
-
-/** One thing that happened on a repair, as its record tells it. */
-export interface StoryLine {
-  id: string;
-  /** When, by the device that recorded it. */
-  at: string;
-  title: Message;
-  /** What was found or written, with the number; null where there is nothing to say. */
-  say: Message | null;
-  /** What it is held against; null where nothing is measured. */
-  limit: Message | null;
-  mark: StoryMark | null;
-  by: string;
-  /** The number of the earlier plan that it belongs to; null: the present one. */
-  plan: number | null;
-}
 
 /** What a reading of a hold is held against; null where it has no limits. */
 function limitOf(hold: Hold, plan: Plan): Message | null {
@@ -121,38 +112,37 @@ function batchLines(mix: Mix, plan: Plan): StoryLine[] {
   return [begun, end];
 }
 
+/** Why something was signed before the server had seen the cure pass, as it is shown. */
+export const overrideSaid = (override: string): Message =>
+  m('Signed before the server had seen the cure pass: {override}', { override });
+
 function signoffLine({ id, at, verdict, statement, override, name }: Signoff): StoryLine {
-  const why =
-    override === null
-      ? null
-      : m('Signed before the server had seen the cure pass: {override}', { override });
+  const found = m('{statement}', { statement });
   return {
     ...own,
     ...{ id, at, by: name },
-    title:
-      verdict === 'accepted'
-        ? m('Accepted, returned to service')
-        : m('Not accepted: to be done again'),
-    say: why ? m('{statement} {why}', { statement, why }) : m('{statement}', { statement }),
-    mark: verdict === 'redo' ? 'failed' : why ? 'override' : null,
+    title: m(SIGNOFF_NAMES[verdict]),
+    say: override === null ? found : joined([found, overrideSaid(override)]),
+    mark: verdict === 'redo' ? 'failed' : override === null ? null : 'override',
   };
 }
 
+/** What was recorded on a plan; `number` where it is an earlier one. */
+export const recordedLines = (
+  plan: Plan,
+  { checks, readings, mixes }: Omit<Recorded, 'plan'>,
+  number: number | null,
+): StoryLine[] =>
+  [
+    ...checks.map((c) => tickLine(c, plan)),
+    ...readings.map((r) => readingLine(r, plan)),
+    ...mixes.flatMap((x) => batchLines(x, plan)),
+  ].map((line) => ({ ...line, plan: number }));
+
 /** The whole record of a repair in the order of time, each reading against its limit, what needs an eye marked. */
 export function storyOf(view: RepairView): StoryLine[] {
-  const plan = view.plan?.body;
-  const now = plan
-    ? [
-        ...view.checks.map((c) => tickLine(c, plan)),
-        ...view.readings.map((r) => readingLine(r, plan)),
-        ...view.mixes.flatMap((x) => batchLines(x, plan)),
-      ]
-    : [];
-  const before = view.earlier.map(({ id, at, by, title, say, plan: number }): StoryLine => ({
-    ...own,
-    ...{ id, at, by, title, say, plan: number },
-  }));
-  return [...before, ...now, ...view.signoffs.map(signoffLine)].sort(
+  const present = view.plan ? recordedLines(view.plan.body, view, null) : [];
+  return [...view.earlier, ...present, ...view.signoffs.map(signoffLine)].sort(
     (p, r) => Date.parse(p.at) - Date.parse(r.at),
   );
 }

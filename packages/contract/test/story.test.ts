@@ -1,5 +1,12 @@
 import { planBatches, m, q, word } from '@kelmot/core';
-import { applyCommand, storyOf, type Command, type RepairView, type StoryLine } from '../src/index';
+import {
+  applyCommand,
+  recordedLines,
+  storyOf,
+  type Command,
+  type RepairView,
+  type StoryLine,
+} from '../src/index';
 import { AT, ida, ID, IDA, met, planOf, viewOf } from './view';
 
 const plan = planOf();
@@ -132,6 +139,16 @@ test('an approval whose name was typed is marked, one of an account is not', () 
   expect([line(null), line('orla')]).toEqual(['unverified', null]);
 });
 
+test('what is of an earlier plan is held against that plan, and marked as it was', () => {
+  const read = laid(fresh, 0, {
+    ...{ type: 'reading.add', stepId: 'open-up' },
+    values: { kind: 'reading', value: 2 },
+  });
+  const [line] = storyOf({ ...fresh, earlier: recordedLines(plan, read, 1) });
+  expect(line && told(line).slice(2)).toEqual(['3 mm or more', 'failed']);
+  expect(line?.plan).toBe(1);
+});
+
 test('a sign-off tells who, what was found, and why it was signed before the cure was seen', () => {
   const signed = {
     ...{ id: 's', statement: 'Hard all over.', name: 'Tomas', byId: 'tomas', at: AT },
@@ -166,7 +183,7 @@ test('all of it stands in the order of time, whatever plan it is of', () => {
     note: '',
   });
   const earlier = {
-    ...{ id: 'e', plan: 1, kind: 'tick' as const, by: 'Tomas', at: at(45) },
+    ...{ id: 'e', plan: 1, by: 'Tomas', at: at(45), limit: null, mark: null },
     title: m('Degrease'),
     say: m('{d}', { d: q(3, 'length') }),
   };

@@ -1,3 +1,4 @@
+import { REVIEW_NAMES } from '@kelmot/contract';
 import {
   MILESTONE_NAMES,
   MINUTE,
@@ -109,7 +110,7 @@ export function momentsOf(plan: Plan): Moment[] {
     one('back', 'Must be back in service', 'By the survey.', at(plan.survey.window.downMin)),
     one(
       'look',
-      'Look at it again',
+      REVIEW_NAMES.look,
       `${plan.nextLookDays} days after its return.`,
       ready + plan.nextLookDays * DAY,
     ),
@@ -118,7 +119,7 @@ export function momentsOf(plan: Plan): Moment[] {
       : [
           one(
             'replace',
-            'Stop-gap: replace it',
+            REVIEW_NAMES.replace,
             `It was made to last ${plan.replaceInDays} days.`,
             ready + plan.replaceInDays * DAY,
           ),

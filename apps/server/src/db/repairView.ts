@@ -1,13 +1,14 @@
-import type {
-  Check,
-  EarlierRecord,
-  Mix,
-  Reading,
-  RepairView,
-  Review,
-  Signoff,
+import {
+  recordedLines,
+  type Check,
+  type Mix,
+  type Reading,
+  type RepairView,
+  type Review,
+  type Signoff,
+  type StoryLine,
 } from '@kelmot/contract';
-import { m, Survey } from '@kelmot/core';
+import { Survey } from '@kelmot/core';
 import { and, asc, eq, ne, sql, type SQL } from 'drizzle-orm';
 import type { Db, Tx } from './client';
 import { readPlan } from './planRead';
@@ -136,52 +137,25 @@ const recordsOf = ({ readings, checks, mixes }: OnPlan) => ({
   })),
 });
 
-/** What was recorded on plans that another has taken the place of, in the order in which the server had it. */
+/** What was recorded on plans that another has taken the place of, plan by plan, told as the record tells it. */
 async function earlierOf(
   db: Db | Tx,
   repairId: string,
   planId: string | null,
-): Promise<EarlierRecord[]> {
+): Promise<StoryLine[]> {
   const before = await db.query.plans.findMany({
     where: and(eq(plans.repairId, repairId), planId ? ne(plans.id, planId) : undefined),
+    orderBy: asc(plans.number),
     ...ON_PLAN,
   });
   const kept = before.filter((p) => p.checks.length + p.readings.length + p.mixes.length > 0);
-  const records = await Promise.all(
+  const lines = await Promise.all(
     kept.map(async (onPlan) => {
-      const { number: plan } = onPlan;
-      const steps = (await readPlan(db, onPlan.id))?.body.steps ?? [];
-      const titleOf = (stepId: string) => steps.find((s) => s.id === stepId)?.title ?? m(stepId);
-      const { checks, readings, mixes } = recordsOf(onPlan);
-      return [
-        ...checks.map(({ id, stepId, done, at, by, receivedAt }) => ({
-          ...{ id, plan, kind: 'tick' as const, title: titleOf(stepId), at, by, receivedAt },
-          say: done ? null : m('Taken back.'),
-        })),
-        ...readings.map(({ id, stepId, say, takenAt: at, by, receivedAt }) => ({
-          ...{
-            id,
-            plan,
-            kind: 'reading' as const,
-            title: titleOf(stepId),
-            say,
-            at,
-            by,
-            receivedAt,
-          },
-        })),
-        ...mixes.map(({ id, batchNo: no, startedAt: at, placedAt, binnedAt, by, receivedAt }) => ({
-          ...{ id, plan, kind: 'batch' as const, at, by, receivedAt },
-          title: m('Batch {no} mixed', { no }),
-          say: placedAt ? m('Placed.') : binnedAt ? m('Binned.') : null,
-        })),
-      ];
+      const plan = await readPlan(db, onPlan.id);
+      return plan ? recordedLines(plan.body, recordsOf(onPlan), plan.number) : [];
     }),
   );
-  return records
-    .flat()
-    .sort((p, r) => Date.parse(p.receivedAt ?? '') - Date.parse(r.receivedAt ?? ''))
-    .map(({ receivedAt: _at, ...record }) => record);
+  return lines.flat();
 }
 
 const toSignoff = (s: Whole['signoffs'][number]): Signoff => ({

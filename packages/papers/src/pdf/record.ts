@@ -1,4 +1,10 @@
-import { MARK_NAMES, storyOf, type RepairView, type StoryLine } from '@kelmot/contract';
+import {
+  MARK_NAMES,
+  REVIEW_NAMES,
+  storyOf,
+  type RepairView,
+  type StoryLine,
+} from '@kelmot/contract';
 import { sentence, STATION_NAMES, word, type Plan, type UnitSystem, type Zone } from '@kelmot/core';
 import { headOn, when } from './head';
 import { Sheet, STYLES, type Fonts, type PaperSize } from './sheet';
@@ -64,7 +70,7 @@ export async function recordPaper(request: RecordRequest): Promise<Uint8Array> {
     sheet.heading('Afterwards');
     for (const { kind, dueOn, doneAt } of view.reviews)
       sheet.write(
-        `${kind === 'look' ? 'Look at it again' : 'Stop-gap: replace it'} by ${dueOn}${doneAt ? `, done ${when(Date.parse(doneAt), zone)}` : ''}.`,
+        `${REVIEW_NAMES[kind]} by ${dueOn}${doneAt ? `, done ${when(Date.parse(doneAt), zone)}` : ''}.`,
         STYLES.text,
       );
   }

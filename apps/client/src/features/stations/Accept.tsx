@@ -1,4 +1,12 @@
-import { atHand, mayOverride, maySign, type Held } from '@kelmot/contract';
+import {
+  atHand,
+  mayOverride,
+  maySign,
+  overrideSaid,
+  REVIEW_NAMES,
+  SIGNOFF_NAMES,
+  type Held,
+} from '@kelmot/contract';
 import { DAY, dateText, deedsOf, MINUTE } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -69,6 +77,7 @@ function Withheld({ gate, view, repair }: StationProps & { gate: Held | null }) 
 /** Sign-offs that were given, and when to look again. */
 export function Signed({ view }: Pick<StationProps, 'view'>) {
   const zone = useZone();
+  const { tell } = useWords();
   return (
     <>
       {view.signoffs.map((s) => (
@@ -78,26 +87,21 @@ export function Signed({ view }: Pick<StationProps, 'view'>) {
           testID={`signoff-${s.verdict}`}
         >
           <Txt as="row" className={s.verdict === 'accepted' ? 'text-mossInk' : 'text-oxideInk'}>
-            {s.verdict === 'accepted'
-              ? 'Accepted, returned to service'
-              : 'Not accepted: to be done again'}
+            {SIGNOFF_NAMES[s.verdict]}
           </Txt>
           <Txt>{s.statement}</Txt>
           <Txt as="label">
             Signed {s.name}, {dateText(Date.parse(s.at), zone)}
           </Txt>
           {s.override === null ? null : (
-            <Txt className="text-ochreInk">
-              Signed before the server had seen the cure pass: {s.override}
-            </Txt>
+            <Txt className="text-ochreInk">{tell(overrideSaid(s.override))}</Txt>
           )}
         </View>
       ))}
       {view.reviews.map((r) => (
         <View key={r.id} className="border-b border-rule px-4 py-3" testID={`review-${r.kind}`}>
           <Txt as="inline">
-            {r.kind === 'look' ? 'Look at it again' : 'Stop-gap: replace it'} by{' '}
-            {dateText(Date.parse(r.dueOn), 'UTC')}
+            {REVIEW_NAMES[r.kind]} by {dateText(Date.parse(r.dueOn), 'UTC')}
           </Txt>
         </View>
       ))}
