@@ -1,5 +1,5 @@
 import assert from 'node:assert/strict';
-import { after, before, test } from 'node:test';
+import { test } from 'node:test';
 import type { Ack, Problem } from '@kelmot/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { readAuditChain } from '../src/db/auditChain';
@@ -7,38 +7,29 @@ import type { Db } from '../src/db/client';
 import { recordOnce, type Recording } from '../src/db/recordOnce';
 import { checks } from '../src/db/repairs';
 import { flushed, written } from '../src/db/written';
-import { command, openWorld, planRepair, surveyAt, type Person, type World } from './harness';
+import { command, inWorld, planRepair, surveyAt } from './harness';
 
-let world: World;
-let ida: Person;
-let tomas: Person;
+const on = inWorld('ida', 'tomas');
 const at = () => new Date().toISOString();
 const tick = { type: 'check.set', stepId: 'isolate', done: true, note: '' } as const;
 
-before(async () => {
-  world = await openWorld();
-  ida = await world.person().signIn('ida');
-  tomas = await world.person().signIn('tomas');
-});
-after(() => world.close());
-
 let made = 0;
-const planned = () => planRepair(ida, surveyAt(at(), `W-${++made}`), 'R-210', at());
+const planned = () => planRepair(on.ida, surveyAt(at(), `W-${++made}`), 'R-210', at());
 
 test('thirty records at once, on one repair and on three, are all kept, in the order of the server, each with its line', async () => {
   const ids = [await planned(), await planned(), await planned()];
   const [busy = ''] = ids;
-  const planId = (await ida.repair(busy)).plan?.id;
+  const planId = (await on.ida.repair(busy)).plan?.id;
   const sent = Array.from({ length: 30 }, (_, i) =>
     i % 3 === 0
       ? command(busy, { ...tick, planId, note: `${i}` })
       : command(ids[i % 3] ?? '', { ...tick, note: `${i}` }),
   );
-  const before = await readAuditChain(world.database.db);
-  const answers = await Promise.all(sent.map((c, i) => (i % 2 ? ida : tomas).send<Ack>(c)));
+  const before = await readAuditChain(on.world.database.db);
+  const answers = await Promise.all(sent.map((c, i) => (i % 2 ? on.ida : on.tomas).send<Ack>(c)));
   assert.deepEqual(new Set(answers.map((a) => a.status)), new Set([200]));
   for (const id of ids) {
-    const { checks, updatedAt } = await ida.repair(id);
+    const { checks, updatedAt } = await on.ida.repair(id);
     assert.equal(checks.length, 10);
     const received = checks.map((c) => Date.parse(c.receivedAt ?? ''));
     assert.deepEqual(
@@ -47,29 +38,29 @@ test('thirty records at once, on one repair and on three, are all kept, in the o
     );
     assert.equal(Date.parse(updatedAt), received.at(-1), 'the repair changed when the last came');
   }
-  const chain = await readAuditChain(world.database.db);
+  const chain = await readAuditChain(on.world.database.db);
   assert.deepEqual([chain.lines - before.lines, chain.brokenAt], [30, null]);
 });
 
 test('ten of the same record at once have one effect and one line, and one answer', async () => {
   const id = await planned();
-  const said = { ...tick, planId: (await ida.repair(id)).plan?.id };
+  const said = { ...tick, planId: (await on.ida.repair(id)).plan?.id };
   const once = command(id, said);
-  const before = await readAuditChain(world.database.db);
-  const answers = await Promise.all(Array.from({ length: 10 }, () => ida.send<Ack>(once)));
+  const before = await readAuditChain(on.world.database.db);
+  const answers = await Promise.all(Array.from({ length: 10 }, () => on.ida.send<Ack>(once)));
   for (const { status, body } of answers)
     assert.deepEqual([status, body], [200, answers[0]?.body], JSON.stringify(body));
-  const { checks, updatedAt } = await ida.repair(id);
+  const { checks, updatedAt } = await on.ida.repair(id);
   assert.equal(checks.length, 1);
-  assert.equal((await readAuditChain(world.database.db)).lines, before.lines + 1);
-  await ida.send(once);
-  assert.equal((await ida.repair(id)).updatedAt, updatedAt, 'said again it changes nothing');
-  const other = await ida.send<Problem>({
+  assert.equal((await readAuditChain(on.world.database.db)).lines, before.lines + 1);
+  await on.ida.send(once);
+  assert.equal((await on.ida.repair(id)).updatedAt, updatedAt, 'said again it changes nothing');
+  const other = await on.ida.send<Problem>({
     ...command(id, { ...said, note: 'Something else.' }),
     id: once.id,
   });
   assert.deepEqual([other.status, other.body.title], [409, 'This id was used for something else']);
-  const another = await tomas.send<Problem>(once);
+  const another = await on.tomas.send<Problem>(once);
   assert.equal(another.status, 409, 'an id of one person is not another’s');
 });
 
@@ -77,19 +68,19 @@ test('ten of the same new repair at once make one', async () => {
   const id = uuidv7();
   const survey = surveyAt(at(), `W-${++made}`);
   const once = command(id, { type: 'repair.create', survey });
-  const answers = await Promise.all(Array.from({ length: 10 }, () => ida.send<Ack>(once)));
+  const answers = await Promise.all(Array.from({ length: 10 }, () => on.ida.send<Ack>(once)));
   assert.deepEqual(
     answers.map((a) => a.status),
     answers.map(() => 200),
   );
-  assert.equal((await ida.repair(id)).version, 1);
+  assert.equal((await on.ida.repair(id)).version, 1);
 });
 
 test('a record is not written where its repair is elsewhere, closed, younger, or on another plan by then', async () => {
   const id = await planned();
-  const { plan } = await ida.repair(id);
+  const { plan } = await on.ida.repair(id);
   if (!plan) throw new Error('no plan');
-  const { rows } = await world.database.pool.query(
+  const { rows } = await on.world.database.pool.query(
     'select r.site_id, u.id as by from repairs r, users u where r.id = $1 and u.username = $2',
     [id, 'ida'],
   );
@@ -110,7 +101,7 @@ test('a record is not written where its repair is elsewhere, closed, younger, or
       ...changed,
     };
   };
-  const { db } = world.database;
+  const { db } = on.world.database;
   const before = await readAuditChain(db);
   const not: [string, Partial<Recording>][] = [
     ['of another site', { siteId: uuidv7() }],
@@ -118,37 +109,37 @@ test('a record is not written where its repair is elsewhere, closed, younger, or
     ['its plan is another', { plan: { id: uuidv7(), number: 1 } }],
   ];
   for (const [why, changed] of not) assert.equal(await recordOnce(db, record(changed)), null, why);
-  await world.asOwner(({ pool }) =>
+  await on.world.asOwner(({ pool }) =>
     pool.query("update repairs set status = 'dropped' where id = $1", [id]),
   );
   assert.equal(await recordOnce(db, record({})), null, 'closed');
-  await world.asOwner(({ pool }) =>
+  await on.world.asOwner(({ pool }) =>
     pool.query("update repairs set status = 'open' where id = $1", [id]),
   );
-  assert.deepEqual((await ida.repair(id)).checks, []);
+  assert.deepEqual((await on.ida.repair(id)).checks, []);
   assert.equal((await readAuditChain(db)).lines, before.lines);
   const later = '2031-01-01T00:00:00.000Z';
   assert.deepEqual(await recordOnce(db, record({ received: later })), {
-    version: (await ida.repair(id)).version,
+    version: (await on.ida.repair(id)).version,
     keptWith: null,
   });
   await recordOnce(db, record({}));
-  const moments = (await ida.repair(id)).checks.map((c) => c.receivedAt);
+  const moments = (await on.ida.repair(id)).checks.map((c) => c.receivedAt);
   assert.deepEqual(moments, [later, later], 'a clock that was set back puts nothing before');
 });
 
 test('what is refused is refused as before: no repair, a closed one, no such plan, no such step, in this order', async () => {
   const id = await planned();
-  const gone = await ida.send<Problem>(command(uuidv7(), { ...tick, planId: uuidv7() }));
+  const gone = await on.ida.send<Problem>(command(uuidv7(), { ...tick, planId: uuidv7() }));
   assert.equal(gone.status, 404);
-  const step = await ida.send<Problem>(command(id, { ...tick, stepId: 'nothing' }));
+  const step = await on.ida.send<Problem>(command(id, { ...tick, stepId: 'nothing' }));
   assert.deepEqual([step.status, step.body.issues?.[0]?.path], [422, 'stepId']);
-  await world.asOwner(({ pool }) =>
+  await on.world.asOwner(({ pool }) =>
     pool.query("update repairs set status = 'closed' where id = $1", [id]),
   );
-  const closed = await ida.send<Problem>(command(id, { ...tick, stepId: 'nothing' }));
+  const closed = await on.ida.send<Problem>(command(id, { ...tick, stepId: 'nothing' }));
   assert.equal(closed.status, 409, 'that it is closed is said first');
-  const young = await ida.send<Problem>(
+  const young = await on.ida.send<Problem>(
     command(await planned(), { ...tick, at: '2024-01-01T00:00:00.000Z' }),
   );
   assert.match(young.body.title, /was not there yet/);

@@ -1,3 +1,4 @@
+import { after, before } from 'node:test';
 import type { Command, RepairView } from '@kelmot/contract';
 import type { z } from 'zod';
 import { planBatches, Survey, type Plan } from '@kelmot/core';
@@ -146,6 +147,21 @@ export async function openWorld({
   };
 }
 
+/** A world for the tests of one file, with people who are signed in: all of it is there once a test runs. */
+export function inWorld<N extends string>(...names: N[]): { world: World } & Record<N, Person> {
+  const there = {} as Record<string, unknown>;
+  before(async () => {
+    const world = await openWorld();
+    there.world = world;
+    for (const name of names) there[name] = await world.person().signIn(name);
+  });
+  after(() => (there.world as World).close());
+  return there as { world: World } & Record<N, Person>;
+}
+
+/** A moment so many hours ago, as it is sent. */
+export const ago = (hours: number): string => new Date(Date.now() - hours * HOUR).toISOString();
+
 const [first] = openRepairs;
 
 /** A survey that R-210 fits, made some hours ago. */
@@ -200,6 +216,7 @@ export const signedAfterwards = (statement: string) =>
   }) as const;
 
 const MINUTE = 60_000;
+export const HOUR = 60 * MINUTE;
 
 /** What one act of a job sends. */
 async function acted(person: Person, id: string, plan: Plan, act: Act): Promise<Draft<Sent>> {

@@ -1,36 +1,25 @@
 import assert from 'node:assert/strict';
-import { after, before, test } from 'node:test';
+import { test } from 'node:test';
 import type { Problem, RepairView } from '@kelmot/contract';
 import {
+  ago,
   command,
-  openWorld,
+  HOUR,
+  inWorld,
   planRepair,
   signedAfterwards,
   surveyAt,
   work,
-  type Person,
-  type World,
 } from './harness';
 
-let world: World;
-let ida: Person;
-let tomas: Person;
-const HOUR = 3_600_000;
-const ago = (hours: number) => new Date(Date.now() - hours * HOUR).toISOString();
-
-before(async () => {
-  world = await openWorld();
-  ida = await world.person().signIn('ida');
-  tomas = await world.person().signIn('tomas');
-});
-after(() => world.close());
+const on = inWorld('ida', 'tomas');
 
 let made = 0;
 /** A repair that was worked from its first step to its last, sixty hours ago. */
 async function worked(intent: 'lasting' | 'stopgap'): Promise<string> {
   const survey = { ...surveyAt(ago(60), `S-${++made}`), intent };
-  const id = await planRepair(ida, survey, 'R-210', ago(60));
-  await work(ida, id, Date.now() - 59 * HOUR);
+  const id = await planRepair(on.ida, survey, 'R-210', ago(60));
+  await work(on.ida, id, Date.now() - 59 * HOUR);
   return id;
 }
 const bodyOf = (view: RepairView) => {
@@ -49,12 +38,12 @@ function dayIn(zone: string | number, at: string, days: number): string {
 
 test('an accepted repair is closed, and is looked at again on the day that its plan says', async () => {
   const id = await worked('lasting');
-  const plan = bodyOf(await ida.repair(id));
+  const plan = bodyOf(await on.ida.repair(id));
   assert.ok(plan.nextLookDays > 0);
   assert.equal(plan.replaceInDays, null);
   const sign = command(id, signedAfterwards('Hard.'));
-  assert.equal((await tomas.send(sign)).status, 200);
-  const { status, station, reviews } = await ida.repair(id);
+  assert.equal((await on.tomas.send(sign)).status, 200);
+  const { status, station, reviews } = await on.ida.repair(id);
   assert.deepEqual([status, station], ['closed', 'accept']);
   assert.deepEqual(
     reviews.map((r) => [r.kind, r.dueOn, r.doneAt]),
@@ -64,13 +53,13 @@ test('an accepted repair is closed, and is looked at again on the day that its p
 
 test('a stop-gap has a day by which it is replaced, beside the day of the look', async () => {
   const id = await worked('stopgap');
-  const plan = bodyOf(await ida.repair(id));
+  const plan = bodyOf(await on.ida.repair(id));
   assert.ok(plan.replaceInDays);
   const sign = command(id, signedAfterwards('Holds.'));
-  assert.equal((await tomas.send(sign)).status, 200);
+  assert.equal((await on.tomas.send(sign)).status, 200);
   const due = (days: number) => dayIn(plan.site.zone, sign.at, days);
   assert.deepEqual(
-    new Map((await ida.repair(id)).reviews.map((r) => [r.kind, r.dueOn])),
+    new Map((await on.ida.repair(id)).reviews.map((r) => [r.kind, r.dueOn])),
     new Map([
       ['look', due(plan.nextLookDays)],
       ['replace', due(plan.replaceInDays)],
@@ -82,10 +71,10 @@ test('a sign-off after another says which it takes the place of; a reason nobody
   const id = await worked('lasting');
   const redo = { type: 'signoff.add', verdict: 'redo', statement: 'Soft.' } as const;
   for (const n of [1, 2]) {
-    const again = await tomas.send(command(id, { ...redo, override: `Reason ${n}.` }));
+    const again = await on.tomas.send(command(id, { ...redo, override: `Reason ${n}.` }));
     assert.equal(again.status, 200);
   }
-  const { signoffs, plan, station, reviews } = await ida.repair(id);
+  const { signoffs, plan, station, reviews } = await on.ida.repair(id);
   assert.deepEqual(
     signoffs.map((s) => [s.verdict, s.supersedes, s.override, s.name]),
     [
@@ -98,20 +87,20 @@ test('a sign-off after another says which it takes the place of; a reason nobody
 
 test('nothing is signed without a plan, nor twice', async () => {
   const id = await worked('lasting');
-  assert.equal((await tomas.send(command(id, signedAfterwards('Hard.')))).status, 200);
-  const twice = await tomas.send<Problem>(command(id, signedAfterwards('Hard.')));
+  assert.equal((await on.tomas.send(command(id, signedAfterwards('Hard.')))).status, 200);
+  const twice = await on.tomas.send<Problem>(command(id, signedAfterwards('Hard.')));
   assert.equal(twice.status, 409);
   assert.match(twice.body.title, /is closed$/);
-  assert.equal((await ida.repair(id)).signoffs.length, 1);
+  assert.equal((await on.ida.repair(id)).signoffs.length, 1);
 });
 
 test('a batch ends once: placed it cannot be binned, nor placed again', async () => {
   const survey = surveyAt(ago(60), `S-${++made}`);
-  const id = await planRepair(ida, survey, 'R-210', ago(60));
-  await work(ida, id, Date.now() - 59 * HOUR);
-  const mixId = (await ida.repair(id)).mixes[0]?.id ?? '';
+  const id = await planRepair(on.ida, survey, 'R-210', ago(60));
+  await work(on.ida, id, Date.now() - 59 * HOUR);
+  const mixId = (await on.ida.repair(id)).mixes[0]?.id ?? '';
   for (const type of ['mix.placed', 'mix.binned'] as const) {
-    const again = await ida.send<Problem>(command(id, { type, mixId }));
+    const again = await on.ida.send<Problem>(command(id, { type, mixId }));
     assert.deepEqual([again.status, again.body.title], [404, 'No such running batch'], type);
   }
 });
