@@ -1,11 +1,14 @@
-import { after, before } from 'node:test';
-import { raise, strike } from './lib/stage';
+import { after, afterEach, before } from 'node:test';
+import { clear, raise, strike } from './lib/stage';
+import './access';
 import './jobs';
 import './match';
 import './run';
 import './tables';
 import './tools';
 import './walk';
+import './device';
 
 before(raise);
+afterEach(clear);
 after(strike);

@@ -17,6 +17,7 @@ test('a belt is run one step at a time with one big button, from Prep to a signe
   // A double tap is one deed: the second does not land on what comes next.
   const first = await deedShown(screen);
   assert.equal(first, 'isolate');
+  await sleep(600);
   const big = await screen.page.waitForSelector('[data-testid="run-do"]');
   await big?.click({ count: 2, delay: 20 });
   await goneOn(screen, 'isolate');

@@ -346,6 +346,8 @@ test('somebody changes their own password: a slip is told at its field, and ever
     polling: 500,
   });
   await elsewhere.page.reload({ waitUntil: 'networkidle2' });
+  await elsewhere.see('sign-in-again');
+  await elsewhere.press('somebody-else');
   await elsewhere.see('demo-vera');
   await change('four words of her own', 'quillmere-demo');
   await screen.see('password-changed');

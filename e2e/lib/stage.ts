@@ -1,5 +1,5 @@
 import assert from 'node:assert/strict';
-import { freshScreen, launch, PHONE, type Screen, type Session } from './browser';
+import { freshScreen, launch, PHONE, Screen, type Session } from './browser';
 import { startServer, type Running } from './server';
 
 /** The one server and the one browser that all walks share. */
@@ -24,9 +24,23 @@ export const server = (): Running => up(running);
 
 type Size = { width: number; height: number };
 
+const opened: Screen[] = [];
+
 /** A page of its own, nobody signed in. */
-export const newScreen = (size: Size, hoursBack = 0): Promise<Screen> =>
-  freshScreen(up(session), server().base, size, hoursBack);
+export async function newScreen(size: Size, hoursBack = 0): Promise<Screen> {
+  const screen = await freshScreen(up(session), server().base, size, hoursBack);
+  opened.push(screen);
+  return screen;
+}
+
+/** Closes every page of a walk: its clocks would go on beside the next. */
+export async function clear(): Promise<void> {
+  for (const screen of opened.splice(0)) await screen.page.browserContext().close();
+}
+
+/** A second tab of the same device, with whoever is signed in on it. */
+export const beside = async (screen: Screen): Promise<Screen> =>
+  new Screen(await screen.page.browserContext().newPage(), server().base);
 
 /** A page of its own with one of the demo people signed in, at the bench. */
 export async function signedIn(who: string, size: Size, hoursBack = 0): Promise<Screen> {

@@ -2,9 +2,12 @@ import { SiteSettings } from '@kelmot/core';
 import { siteSettings } from '@kelmot/demo';
 import {
   draftDropped,
+  draftFilled,
+  draftKeyOf,
   draftPut,
   draftsReducer,
   draftText,
+  unfinishedOf,
   initialDrafts,
   textsDropped,
   textTyped,
@@ -126,4 +129,27 @@ test('loose texts are kept by key and dropped together', () => {
   const state = draftsReducer(initialDrafts, textTyped({ key: 'r/weigh/a', text: '269' }));
   expect(state.texts['r/weigh/a']).toBe('269');
   expect(draftsReducer(state, textsDropped(['r/weigh/a'])).texts).toEqual({});
+});
+
+test('a survey is a draft of who types it: what is only opened or filled in waits for nobody', () => {
+  const mine = draftKeyOf('r1', 'ida');
+  const put = (key: string) => draftPut({ key, draft: shown });
+  const state = [
+    draftFilled({ key: mine, draft: shown }),
+    put(draftKeyOf(undefined, 'ida')),
+    put(draftKeyOf('r2', 'tomas')),
+    put(draftKeyOf(undefined, 'tomas')),
+  ].reduce(draftsReducer, initialDrafts);
+  const waits = (of: typeof state, who: string) => unfinishedOf(of, who).map((u) => u.repairId);
+  expect([waits(state, 'ida'), waits(state, 'tomas'), waits(state, 'vera')]).toEqual([
+    [null],
+    ['r2', null],
+    [],
+  ]);
+  const letter = { key: mine, path: 'damages.0.depthMm', text: '9', site: null, shown };
+  const typed = draftsReducer(state, draftText(letter));
+  expect(waits(typed, 'ida')).toEqual([null, 'r1']);
+  const dropped = draftsReducer(typed, draftDropped(mine));
+  expect([waits(dropped, 'ida'), waits(dropped, 'tomas')]).toEqual([[null], ['r2', null]]);
+  expect(Object.keys(dropped.surveys)).toHaveLength(3);
 });

@@ -1,7 +1,10 @@
 import type { Command } from '@kelmot/contract';
-import { restore } from '@/offline/keeper';
+import type { SurveyDraft } from '@kelmot/core';
+import fc from 'fast-check';
+import { changesOf, withEntries } from '@/offline/entries';
+import { entriesCame, restore } from '@/offline/keeper';
 import { draftDropped, draftPut, textsDropped, textTyped } from '@/store/drafts';
-import { queued } from '@/store/outbox';
+import { failed, queued, sent } from '@/store/outbox';
 import { themeChosen, unitsChosen, weightMoved, weightsReset } from '@/store/settings';
 import { makeStore, type AppStore } from '@/store/store';
 import { toolTyped } from '@/store/tools';
@@ -9,8 +12,15 @@ import { workingShown } from '@/store/view';
 
 const mockDisk = new Map<string, unknown>();
 jest.mock('@/offline/disk', () => ({
-  keep: (key: string, value: unknown) => Promise.resolve(void mockDisk.set(key, value)),
-  readKept: (key: string) => Promise.resolve(mockDisk.get(key)),
+  readEntries: () => Promise.resolve([...mockDisk]),
+  writeEntries: async (entries: [string, unknown][]) => {
+    for (const [key, value] of entries)
+      if (value === undefined) mockDisk.delete(key);
+      else mockDisk.set(key, value);
+  },
+  readAnswer: () => Promise.resolve(undefined),
+  writeAnswer: () => Promise.resolve(),
+  pruneAnswers: () => Promise.resolve(),
 }));
 
 const command: Command = {
@@ -21,7 +31,15 @@ const command: Command = {
   },
   ...{ at: '2026-11-24T08:00:00Z', stepId: 'isolate', batchNo: null, done: true, note: '' },
 };
-const draft = { family: 'F2', texts: { 'asset.tag': 'P-1' } } as never;
+const draft = {
+  ...{ family: 'F2', intent: 'lasting', startAt: '', shapes: [], asset: {} },
+  texts: { 'asset.tag': 'P-1' },
+} as unknown as SurveyDraft;
+const typed = (of: Command) => ({
+  command: of,
+  by: { id: 'ida', name: 'Ida' },
+  aheadMs: 0,
+});
 const settle = () => new Promise((resolve) => setTimeout(resolve));
 const KEPT = ['drafts', 'outbox', 'settings', 'tools'] as const;
 
@@ -47,10 +65,13 @@ test('everything that is typed or chosen is there after a reload, as it was', as
   store.dispatch(themeChosen('night'));
   store.dispatch(weightMoved({ intent: 'lasting', weights: { year: 0.4, ready: 0.6 } }));
   store.dispatch(toolTyped({ tool: 'dew-point', typed: { airC: '21' } as never }));
-  store.dispatch(queued(command));
+  store.dispatch(queued(typed(command)));
   const again = await reloaded();
   for (const key of KEPT) expect(again.getState()[key]).toEqual(store.getState()[key]);
-  expect(again.getState().drafts).toEqual({ surveys: { new: draft }, texts: { aG: '120' } });
+  expect(again.getState().drafts).toEqual({
+    ...{ surveys: { new: draft }, touched: { new: true } },
+    texts: { aG: '120' },
+  });
   expect(again.getState().outbox.queue.map((w) => w.command)).toEqual([command]);
   expect(again.getState().settings.theme).toBe('night');
 });
@@ -63,33 +84,121 @@ test('what was dropped stays dropped after a reload', async () => {
   store.dispatch(textsDropped(['aG', 'bG']));
   store.dispatch(weightsReset('lasting'));
   const again = (await reloaded()).getState();
-  expect([again.drafts, again.settings.weights]).toEqual([{ surveys: {}, texts: {} }, {}]);
+  expect([again.drafts, again.settings.weights]).toEqual([
+    { surveys: {}, touched: {}, texts: {} },
+    {},
+  ]);
 });
 
 test('other units rewrite what is typed, and that is kept too', async () => {
   store.dispatch(toolTyped({ tool: 'dew-point', typed: { airC: '21' } as never }));
+  store.dispatch(draftPut({ key: 'new', draft }));
   await settle();
-  mockDisk.delete('tools');
-  mockDisk.delete('drafts');
   store.dispatch(unitsChosen('us'));
   const again = (await reloaded()).getState();
   expect(again.settings.units).toBe('us');
   expect(again.tools).toEqual(store.getState().tools);
-  expect(mockDisk.has('drafts')).toBe(true);
+  expect(again.tools.typed['dew-point']).not.toEqual({ airC: '21' });
 });
 
-test('a device where nothing was kept, or what an earlier version kept, begins with the usual', async () => {
+test('a device where nothing was kept begins with the usual', async () => {
   const fresh = await reloaded();
   for (const key of KEPT) expect(fresh.getState()[key]).toEqual(makeStore().getState()[key]);
-  mockDisk.set('outbox', { queue: [] });
+});
+
+test('what an earlier version kept whole is taken apart once, and nothing of it is lost', async () => {
+  const second = { ...command, id: `${command.id.slice(0, -1)}1` };
+  const waits = (of: Command) => ({ command: of, refused: null, current: null });
+  mockDisk.set('outbox', { queue: [waits(second), waits(command)], kept: [] });
   mockDisk.set('settings', { theme: 'light' });
+  mockDisk.set('drafts', { surveys: { new: draft }, texts: { 'r/1/aG': '120' } });
   const old = (await reloaded()).getState();
-  expect(old.outbox).toEqual({ queue: [], kept: [] });
-  expect(old.settings).toEqual({ theme: 'light', units: 'metric', weights: {} });
+  expect(old.outbox.queue.map((w) => [w.command, w.by, w.tries])).toEqual([
+    [second, null, 0],
+    [command, null, 0],
+  ]);
+  expect(old.settings).toEqual({ theme: 'light', units: 'metric', weights: {}, leaving: false });
+  expect(old.drafts).toEqual({
+    ...{ surveys: { new: draft }, touched: {} },
+    texts: { 'r/1/aG': '120' },
+  });
+  expect(KEPT.filter((key) => mockDisk.has(key))).toEqual([]);
+  expect((await reloaded()).getState().outbox).toEqual(old.outbox);
 });
 
 test('what is only open on the screen is not kept, and reading back writes nothing', async () => {
   store.dispatch(workingShown(null));
   await reloaded();
   expect([...mockDisk.keys()]).toEqual([]);
+});
+
+test('two tabs write beside one another: neither takes away what the other typed', async () => {
+  const other = makeStore();
+  store.dispatch(draftPut({ key: 'new', draft }));
+  other.dispatch(draftPut({ key: 'r1', draft }));
+  other.dispatch(textTyped({ key: 'bG', text: '40' }));
+  store.dispatch(textTyped({ key: 'aG', text: '120' }));
+  store.dispatch(queued(typed(command)));
+  other.dispatch(queued(typed({ ...command, id: 'other' })));
+  const again = (await reloaded()).getState();
+  expect(Object.keys(again.drafts.surveys).sort()).toEqual(['new', 'r1']);
+  expect(again.drafts.texts).toEqual({ aG: '120', bG: '40' });
+  expect(again.outbox.queue.map((w) => w.id).sort()).toEqual([command.id, 'other'].sort());
+});
+
+test('what another tab tells is laid over this one, and is not written a second time', async () => {
+  store.dispatch(draftPut({ key: 'mine', draft }));
+  await settle();
+  mockDisk.clear();
+  const waiting = { id: 'x', seq: 7, ...typed(command), tries: 0, refused: null, current: null };
+  store.dispatch(
+    entriesCame([
+      ['drafts/surveys/theirs', draft],
+      ['drafts/texts/a/b', '12'],
+      ['outbox/queue/x', waiting],
+      ['settings/theme/', 'night'],
+      ['nowhere/at/all', 1],
+    ]),
+  );
+  const { drafts, outbox, settings } = store.getState();
+  expect(Object.keys(drafts.surveys)).toEqual(['mine', 'theirs']);
+  expect([drafts.texts, settings.theme, outbox.queue]).toEqual([
+    { 'a/b': '12' },
+    'night',
+    [waiting],
+  ]);
+  store.dispatch(entriesCame([['outbox/queue/x', undefined]]));
+  expect(store.getState().outbox.queue).toEqual([]);
+  await settle();
+  expect(mockDisk.size).toBe(0);
+});
+
+test('whatever is done in whatever order, the device keeps exactly what is on the screen', () => {
+  const keys = ['new', 'r1', 'r/2'];
+  const deeds = fc.oneof(
+    fc.constantFrom(...keys).map((key) => draftPut({ key, draft })),
+    fc.constantFrom(...keys).map((key) => draftDropped(key)),
+    fc.tuple(fc.constantFrom(...keys), fc.string()).map(([key, text]) => textTyped({ key, text })),
+    fc.constantFrom(...keys).map((key) => textsDropped([key])),
+    fc.constantFrom(...keys).map((id) => queued(typed({ ...command, id }))),
+    fc.constantFrom(...keys).map((id) => sent({ id })),
+    fc.constantFrom(...keys).map((id) => failed(id)),
+    fc.constantFrom('night' as const, 'light' as const).map((theme) => themeChosen(theme)),
+  );
+  fc.assert(
+    fc.property(fc.array(deeds, { maxLength: 12 }), (actions) => {
+      const before = makeStore().getState();
+      const there = makeStore();
+      const disk = new Map<string, unknown>();
+      for (const action of actions) {
+        const from = there.getState();
+        there.dispatch(action);
+        for (const [key, value] of changesOf(from, there.getState()))
+          if (value === undefined) disk.delete(key);
+          else disk.set(key, value);
+      }
+      const read = withEntries(before, [...disk]);
+      for (const key of KEPT) expect(read[key]).toEqual(there.getState()[key]);
+    }),
+  );
 });

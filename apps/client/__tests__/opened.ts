@@ -3,6 +3,7 @@ import { configureStore } from '@reduxjs/toolkit';
 import { IDA } from '../../../packages/contract/test/view';
 import type { OpenRepair } from '@/features/repair/useRepair';
 import { api } from '@/store/api';
+import { clockReducer } from '@/store/clock';
 import { draftsReducer } from '@/store/drafts';
 import { outboxReducer } from '@/store/outbox';
 import { settingsReducer } from '@/store/settings';
@@ -13,6 +14,7 @@ export const freshStore = () =>
   configureStore({
     reducer: {
       [api.reducerPath]: api.reducer,
+      clock: clockReducer,
       settings: settingsReducer,
       view: viewReducer,
       drafts: draftsReducer,

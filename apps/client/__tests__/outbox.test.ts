@@ -9,6 +9,7 @@ import {
   retried,
   sent,
   thrownAway,
+  type Deed,
 } from '@/store/outbox';
 
 const save: Command = {
@@ -19,18 +20,20 @@ const save: Command = {
   expect: 2,
   station: 'mix',
 };
+/** As Ida typed it, by a clock that is right. */
+const by = (command: Deed) => ({ command, by: { id: 'ida', name: 'Ida' }, aheadMs: 0 });
 const problem = { type: 'about:blank', title: 'Someone changed this repair', status: 409 };
 
 test('a command waits once, however often it is queued, until it is sent', () => {
-  let state = outboxReducer(initialOutbox, queued(save));
-  state = outboxReducer(state, queued(save));
+  let state = outboxReducer(initialOutbox, queued(by(save)));
+  state = outboxReducer(state, queued(by(save)));
   expect(state.queue).toHaveLength(1);
-  expect(outboxReducer(state, sent('1')).queue).toEqual([]);
+  expect(outboxReducer(state, sent({ id: '1' })).queue).toEqual([]);
 });
 
 test('what is refused stays with its reason; sent again it carries the version seen', () => {
   let state = outboxReducer(
-    outboxReducer(initialOutbox, queued(save)),
+    outboxReducer(initialOutbox, queued(by(save))),
     refused({ id: '1', problem, current: null }),
   );
   expect(state.queue[0]?.refused?.status).toBe(409);
@@ -53,7 +56,7 @@ test('an answer is for the command it names alone; one that has gone meanwhile c
     ...{ id: '2', repairId: 'r', at: save.at, type: 'check.set', stepId: 'isolate' },
     ...{ batchNo: null, done: true, note: '' },
   };
-  const two = [queued(save), queued(tick)].reduce(outboxReducer, initialOutbox);
+  const two = [queued(by(save)), queued(by(tick))].reduce(outboxReducer, initialOutbox);
   const second = outboxReducer(two, refused({ id: '2', problem, current: null }));
   expect(second.queue.map((w) => w.refused)).toEqual([null, problem]);
   expect(outboxReducer(two, refused({ id: 'gone', problem, current: null }))).toEqual(two);

@@ -1,12 +1,22 @@
-import type { Command, RepairView } from '@kelmot/contract';
-import { planOf, viewOf } from '../../../packages/contract/test/view';
-import { outboxRead, queued, retried, thrownAway, type Outbox } from '@/store/outbox';
+import type { Command, Me, RepairView } from '@kelmot/contract';
+import { IDA, planOf, viewOf } from '../../../packages/contract/test/view';
+import { restore } from '@/offline/keeper';
+import { waitAfter } from '@/offline/sender';
+import { api } from '@/store/api';
+import { queued, retried, thrownAway, type Deed, type Outbox } from '@/store/outbox';
 import { makeStore, type AppStore } from '@/store/store';
 
 const mockDisk = new Map<string, unknown>();
 jest.mock('@/offline/disk', () => ({
-  keep: (key: string, value: unknown) => Promise.resolve(void mockDisk.set(key, value)),
-  readKept: (key: string) => Promise.resolve(mockDisk.get(key)),
+  readEntries: () => Promise.resolve([...mockDisk]),
+  writeEntries: async (entries: [string, unknown][]) => {
+    for (const [key, value] of entries)
+      if (value === undefined) mockDisk.delete(key);
+      else mockDisk.set(key, value);
+  },
+  readAnswer: () => Promise.resolve(undefined),
+  writeAnswer: () => Promise.resolve(),
+  pruneAnswers: () => Promise.resolve(),
 }));
 
 const R = '01900000-0000-7000-8000-0000000000';
@@ -28,6 +38,14 @@ const tick = (repairId: string, note: string): Command => ({
 class Far {
   readonly took: string[] = [];
   readonly asked: string[] = [];
+  readonly sent: Command[] = [];
+  /** Who is signed in. */
+  me: Me | null = IDA;
+  /** Its clock, epoch ms. */
+  clock = () => Date.now();
+  readonly people: (string | null)[] = [];
+  /** What it answers to whoever reads a repair next. */
+  readonly unread: (() => Promise<Response>)[] = [];
   private answers: (() => Promise<Response>)[] = [];
   private view: RepairView = viewOf(planOf());
 
@@ -38,22 +56,26 @@ class Far {
 
   fetch = async (request: Request): Promise<Response> => {
     const { pathname } = new URL(request.url);
+    if (pathname === '/api/me') return this.me ? json(this.me) : refusal(401)();
     if (pathname !== '/api/commands') {
       const id = pathname.split('/').at(-1) ?? '';
+      if (this.unread.length > 0) return (this.unread.shift() as () => Promise<Response>)();
       return pathname.startsWith('/api/repairs/') ? json({ ...this.view, id }) : json([]);
     }
     const command = (await request.json()) as Command & { note: string };
     this.asked.push(command.note);
+    this.sent.push(command);
+    this.people.push(request.headers.get('kelmot-person'));
     const answer = await this.answers.shift()?.();
     if (answer && !answer.ok) return answer;
     this.took.push(command.note);
     return answer ?? json(ack(command));
   };
 }
-const json = (body: unknown, status = 200): Response =>
+const json = (body: unknown, status = 200, clock = far.clock()): Response =>
   new Response(JSON.stringify(body), {
     status,
-    headers: { 'content-type': 'application/json' },
+    headers: { 'content-type': 'application/json', date: new Date(clock).toUTCString() },
   });
 const ack = ({ id, repairId }: Command, keptWith: number | null = null) => ({
   commandId: id,
@@ -68,30 +90,50 @@ const noSignal = () => Promise.reject(new TypeError('Failed to fetch'));
 let far: Far;
 let store: AppStore;
 const outbox = (): Outbox => store.getState().outbox;
-const waitsFor = () =>
-  outbox().queue.map((w) => ('note' in w.command ? w.command.note : w.command.type));
+const noteOf = (deed: Deed) => ('note' in deed ? deed.note : deed.type);
+const waitsFor = () => outbox().queue.map((w) => noteOf(w.command));
 /** Lets everything that is under way come to rest. */
-const rest = (ms = 0) => jest.advanceTimersByTimeAsync(ms);
-const RETRY = 4000;
+async function rest(ms = 0): Promise<void> {
+  // In steps: an answer takes turns of the real loop to be read, in which no time of the test goes by.
+  const step = Math.max(1, ms / 100);
+  for (let gone = 0; gone < ms; gone += step) await jest.advanceTimersByTimeAsync(step);
+  for (let turn = 0; turn < 12; turn += 1) await jest.advanceTimersByTimeAsync(0);
+}
+/** Longer than the first wait is ever, and than any. */
+const [SOON, LATE] = [4000, 100_000];
+const TOMAS: Me = { ...IDA, id: 'tomas', name: 'Tomas', username: 'tomas' };
+const type = (command: Deed, who: Me = IDA, aheadMs = 0) =>
+  store.dispatch(queued({ command, by: { id: who.id, name: who.name }, aheadMs }));
+const signIn = async (me: Me | null) => {
+  far.me = me;
+  // Asked for as long as the application is open, as it is there.
+  void store.dispatch(api.endpoints.me.initiate(undefined, { forceRefetch: true }));
+  await rest();
+};
+const move = (id: string, expect = 1): Command => ({
+  ...{ id: `${R}${id}`, repairId: ONE, at: '2026-11-24T08:00:00Z' },
+  ...{ type: 'station.move', expect, station: 'survey' },
+});
 
-beforeEach(() => {
+beforeEach(async () => {
   jest.useFakeTimers();
   mockDisk.clear();
   far = new Far();
   globalThis.fetch = far.fetch as typeof fetch;
   store = makeStore();
+  await signIn(IDA);
 });
 afterEach(async () => {
   // Whatever still waits is thrown away, so that nothing goes on beside the next test.
-  for (const { command } of outbox().queue) store.dispatch(thrownAway(command.id));
-  await rest(2 * RETRY);
+  for (const { id } of outbox().queue) store.dispatch(thrownAway(id));
+  await rest(2 * LATE);
   jest.useRealTimers();
 });
 
 test('what was typed is sent in the order in which it was typed, one at a time', async () => {
   let answer: (() => void) | null = null;
   far.next(() => new Promise((resolve) => (answer = () => resolve(json(ack(tick(ONE, 'first')))))));
-  for (const note of ['first', 'second', 'third']) store.dispatch(queued(tick(ONE, note)));
+  for (const note of ['first', 'second', 'third']) type(tick(ONE, note));
   await rest();
   expect(far.asked).toEqual(['first']);
   (answer as (() => void) | null)?.();
@@ -102,39 +144,118 @@ test('what was typed is sent in the order in which it was typed, one at a time',
 
 test('without signal it waits and tries again, in the same order, with the same id', async () => {
   far.next(noSignal, noSignal);
-  store.dispatch(queued(tick(ONE, 'first')));
-  store.dispatch(queued(tick(ONE, 'second')));
+  type(tick(ONE, 'first'));
   await rest();
-  expect([far.asked, waitsFor()]).toEqual([['first'], ['first', 'second']]);
-  await rest(RETRY);
+  expect([far.asked, waitsFor()]).toEqual([['first'], ['first']]);
+  await rest(SOON);
   expect(far.took).toEqual([]);
-  await rest(RETRY);
-  expect(far.asked).toEqual(['first', 'first', 'first', 'second']);
+  await rest(LATE);
+  expect(far.asked).toEqual(['first', 'first', 'first']);
+  expect(new Set(far.sent.map((c) => c.id)).size).toBe(1);
   expect(waitsFor()).toEqual([]);
 });
 
-test.each([401, 429, 500, 503])(
-  'an answer of %i is no refusal: it stays in its place and goes again later',
+test('it goes at once when signal returns, and when something new is typed', async () => {
+  far.next(noSignal, noSignal, noSignal);
+  type(tick(ONE, 'first'));
+  await rest();
+  type(tick(ONE, 'second'));
+  await rest();
+  expect(far.asked).toEqual(['first', 'first']);
+  store.dispatch({ type: '__rtkq/online' });
+  await rest();
+  store.dispatch({ type: '__rtkq/focused' });
+  await rest();
+  expect(far.took).toEqual(['first', 'second']);
+});
+
+test('waits grow twofold to a minute, and devices that lost signal together come back apart', () => {
+  const middle = [1, 2, 3, 4, 5, 6, 20].map((n) => waitAfter(n, 0.5));
+  expect(middle).toEqual([2000, 4000, 8000, 16_000, 32_000, 60_000, 60_000]);
+  expect([waitAfter(1, 0), waitAfter(1, 0.999)].map(Math.round)).toEqual([1000, 2998]);
+});
+
+test('an answer that is lost after it was taken is asked for again: the deed stays over the view until then', async () => {
+  far.unread.push(noSignal);
+  type(tick(ONE, 'first'));
+  await rest();
+  expect([far.took, waitsFor()]).toEqual([['first'], ['first']]);
+  await rest(SOON);
+  expect([far.took, waitsFor()]).toEqual([['first', 'first'], []]);
+});
+
+test('a 429 is no refusal: it stays in its place and goes again later', async () => {
+  far.next(refusal(429));
+  type(tick(ONE, 'first'));
+  type(tick(TWO, 'other'));
+  await rest();
+  expect(outbox().queue.map((w) => w.refused)).toEqual([null, null]);
+  await rest(SOON);
+  expect(far.took).toEqual(['first', 'other']);
+});
+
+test.each([500, 503])(
+  'what the server fails to take with %i rests and blocks nothing else; after six times it is set aside',
   async (status) => {
     far.next(refusal(status));
-    store.dispatch(queued(tick(ONE, 'first')));
-    store.dispatch(queued(tick(TWO, 'other')));
+    type(tick(ONE, 'first'));
+    type(tick(ONE, 'second'));
+    type(tick(TWO, 'other'));
     await rest();
-    expect(outbox().queue.map((w) => w.refused)).toEqual([null, null]);
-    await rest(RETRY);
-    expect(far.took).toEqual(['first', 'other']);
+    expect([far.took, waitsFor()]).toEqual([['other'], ['first', 'second']]);
+    expect(outbox().queue.map((w) => [w.tries, w.refused])).toEqual([
+      [1, null],
+      [0, null],
+    ]);
+    far.next(...Array.from({ length: 5 }, () => refusal(status)));
+    await rest(5 * LATE);
+    expect(outbox().queue.map((w) => w.refused?.status)).toEqual([status, undefined]);
+    expect(far.asked.filter((note) => note === 'first')).toHaveLength(6);
+    type(tick(TWO, 'another'));
+    await rest(LATE);
+    expect(far.took).toEqual(['other', 'another']);
+    store.dispatch(retried({ id: outbox().queue[0]?.id ?? '' }));
+    await rest();
+    expect(far.took).toEqual(['other', 'another', 'first', 'second']);
   },
 );
+
+test.each([401, 412])(
+  'a %i stops everything until it is known who is signed in, and then it goes on',
+  async (status) => {
+    far.next(refusal(status));
+    type(tick(ONE, 'first'));
+    far.me = null;
+    await rest(LATE);
+    expect([far.asked, waitsFor()]).toEqual([['first'], ['first']]);
+    await signIn(IDA);
+    expect(far.took).toEqual(['first']);
+  },
+);
+
+test('each is sent as who typed it, and as nobody else: another’s waits until they sign in', async () => {
+  await signIn(TOMAS);
+  type(tick(ONE, 'of Ida'), IDA);
+  type(tick(ONE, 'of Tomas after it'), TOMAS);
+  type(tick(TWO, 'of Tomas'), TOMAS);
+  await rest(LATE);
+  expect([far.took, far.people]).toEqual([['of Tomas'], ['tomas']]);
+  expect(waitsFor()).toEqual(['of Ida', 'of Tomas after it']);
+  await signIn(IDA);
+  expect(far.people).toEqual(['tomas', 'ida']);
+  await signIn(TOMAS);
+  expect(far.took).toEqual(['of Tomas', 'of Ida', 'of Tomas after it']);
+});
 
 test.each([403, 404, 409, 422])(
   'an answer of %i stands with its reason, and holds back its own repair alone',
   async (status) => {
     far.next(refusal(status));
     const first = tick(ONE, 'first');
-    store.dispatch(queued(first));
-    store.dispatch(queued(tick(ONE, 'second')));
-    store.dispatch(queued(tick(TWO, 'other')));
-    await rest(RETRY);
+    type(first);
+    type(tick(ONE, 'second'));
+    type(tick(TWO, 'other'));
+    await rest(SOON);
     expect(far.took).toEqual(['other']);
     expect(outbox().queue.map((w) => w.refused?.status)).toEqual([status, undefined]);
     store.dispatch(thrownAway(first.id));
@@ -143,40 +264,128 @@ test.each([403, 404, 409, 422])(
   },
 );
 
-test('a conflict keeps what the server has now; sent again it carries that version', async () => {
-  const view = viewOf(planOf());
-  far.next(async () =>
-    json({ type: 'about:blank', title: 'Changed', status: 409, current: view }, 409),
+const conflict = (version: number) => async () =>
+  json(
+    {
+      ...{ type: 'about:blank', title: 'Changed', status: 409 },
+      current: { ...viewOf(planOf()), version },
+    },
+    409,
   );
-  const move: Command = {
-    ...{ id: `${R}09`, repairId: ONE, at: '2026-11-24T08:00:00Z' },
-    ...{ type: 'station.move', expect: 1, station: 'survey' },
-  };
-  store.dispatch(queued(move));
+
+test('a conflict keeps what the server has now; sent again it carries that version', async () => {
+  far.next(conflict(7));
+  type(move('90'));
   await rest();
-  expect(outbox().queue[0]?.current?.version).toBe(view.version);
-  store.dispatch(retried({ id: move.id, expect: view.version }));
+  expect(outbox().queue[0]?.current?.version).toBe(7);
+  store.dispatch(retried({ id: `${R}90`, expect: 7 }));
   await rest();
   expect(outbox().queue).toEqual([]);
-  expect(far.asked).toHaveLength(2);
+  expect(far.sent.map((c) => 'expect' in c && c.expect)).toEqual([1, 7]);
+});
+
+test('edits made one after another follow each other’s versions, set when they are sent', async () => {
+  type(move('91'));
+  type(tick(ONE, 'between'));
+  type(move('92'));
+  await rest();
+  expect(far.sent.map((c) => 'expect' in c && c.expect)).toEqual([1, false, 2]);
+});
+
+test('an edit that is given up does not spoil the next: that follows what was looked at', async () => {
+  far.next(conflict(7));
+  type(move('93'));
+  type(move('94'));
+  await rest();
+  store.dispatch(thrownAway(`${R}93`));
+  await rest();
+  expect(far.sent.map((c) => 'expect' in c && c.expect)).toEqual([1, 7]);
+  // One that a rule refused was never done: what follows stays on the version that was seen.
+  far.next(refusal(422));
+  type(move('95', 4));
+  type(move('96', 4));
+  await rest();
+  store.dispatch(thrownAway(`${R}95`));
+  await rest();
+  expect(far.sent.slice(2).map((c) => 'expect' in c && c.expect)).toEqual([4, 4]);
 });
 
 test('what the server kept with an earlier plan is told, by the number of that plan', async () => {
   const late = tick(ONE, 'late');
   far.next(async () => json(ack(late, 2)));
-  store.dispatch(queued(late));
+  type(late);
   await rest();
-  expect(outbox().kept).toEqual([{ id: late.id, repairId: ONE, type: 'check.set', plan: 2 }]);
+  expect(outbox().kept).toEqual([
+    { id: late.id, seq: 1, repairId: ONE, type: 'check.set', plan: 2 },
+  ]);
 });
 
 test('what waits is on the device at once, leaves it when it is sent, and goes on after a restart', async () => {
   far.next(noSignal);
-  const kept = () => (mockDisk.get('outbox') as Outbox).queue.map((w) => w.command.id);
+  const kept = () => [...mockDisk.keys()].filter((key) => key.startsWith('outbox/queue/'));
   const first = tick(ONE, 'first');
-  store.dispatch(queued(first));
+  type(first);
   await rest();
-  expect(kept()).toEqual([first.id]);
-  store.dispatch(outboxRead(mockDisk.get('outbox') as Outbox));
-  await rest(RETRY);
+  expect(kept()).toEqual([`outbox/queue/${first.id}`]);
+  await restore(store.dispatch);
+  await rest(SOON);
   expect([far.took, kept()]).toEqual([['first'], []]);
+});
+
+const HOUR = 3_600_000;
+test.each([2 * HOUR, -3 * HOUR])(
+  'a clock that runs %i ms ahead is noticed, and what was typed carries the right moment',
+  async (ahead) => {
+    const at = (ms: number) => new Date(ms).toISOString();
+    const typed = Date.now();
+    far.clock = () => Date.now() - ahead;
+    far.next(noSignal);
+    type({ ...tick(ONE, 'first'), at: at(typed) });
+    await rest();
+    expect(store.getState().clock.aheadMs).toBe(0);
+    await signIn(IDA);
+    expect(Math.abs(store.getState().clock.aheadMs - ahead)).toBeLessThan(2000);
+    await rest(LATE);
+    const [before, after] = far.sent.map((c) => Date.parse(c.at));
+    expect(before).toBe(typed);
+    expect(Math.abs((after ?? 0) - (typed - ahead))).toBeLessThan(2000);
+    // What is typed from now on is right already.
+    type({ ...tick(ONE, 'second'), at: at(typed) }, IDA, store.getState().clock.aheadMs);
+    await rest();
+    expect(far.sent.at(-1)?.at).toBe(at(typed));
+  },
+);
+
+test('a moment that is refused is not offered for throwing away where the clock was wrong: it goes again, right', async () => {
+  far.clock = () => Date.now() - 2 * HOUR;
+  const issues = [{ path: 'at', message: 'must not be later than now' }];
+  far.next(async () =>
+    json({ type: 'about:blank', title: 'Not yet', status: 422, issues }, 422, far.clock()),
+  );
+  type({ ...tick(ONE, 'first'), at: new Date().toISOString() });
+  await rest(SOON);
+  expect([far.took, outbox().queue]).toEqual([['first'], []]);
+});
+
+test('moves of the shelf and changes of cards go the same way, each in its own order', async () => {
+  const at = '2026-11-24T08:00:00Z';
+  const stock = { id: `${R}81`, at, cardCode: 'K', packId: 'p', lot: 'L', delta: -1 } as const;
+  far.unread.push(noSignal);
+  type({
+    type: 'shelf.move',
+    id: `${R}81`,
+    at,
+    move: { ...stock, reason: 'drawn', repairId: null },
+  });
+  await rest();
+  expect(waitsFor()).toEqual(['shelf.move']);
+  await rest(SOON);
+  expect(waitsFor()).toEqual([]);
+  const file = { format: 'kelmot-cards', version: 1, cards: [] } as const;
+  far.unread.push(refusal(403));
+  type({ type: 'cards.import', id: `${R}82`, at, file: file as never });
+  type(tick(ONE, 'beside it'));
+  await rest();
+  expect(outbox().queue.map((w) => w.refused?.status)).toEqual([403]);
+  expect(far.took).toEqual(['beside it']);
 });

@@ -160,7 +160,7 @@ test('what the server refused shows both states and is thrown away by name only'
     <Refused
       waiting={[
         {
-          command,
+          ...{ id: '1', seq: 1, by: null, aheadMs: 0, tries: 0, command },
           refused: { type: 'about:blank', title: 'Someone changed this repair', status: 409 },
           current: theirs,
         },

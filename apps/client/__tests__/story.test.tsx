@@ -4,7 +4,7 @@ import { m } from '@kelmot/core';
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import { Provider } from 'react-redux';
 import { Story } from '@/features/stations/Story';
-import { AT, ID, ida, IDA, planOf, viewOf } from '../../../packages/contract/test/view';
+import { AT, ID, ida, HERS, planOf, viewOf } from '../../../packages/contract/test/view';
 import { freshStore } from './opened';
 
 const mockNavigate = jest.fn();
@@ -16,7 +16,7 @@ const tick = (note: string, done = true): Command => ({
   ...{ batchNo: null, done, note },
 });
 const laid = (...commands: Command[]): RepairView =>
-  commands.reduce((v, c) => applyCommand(v, c, IDA), fresh);
+  commands.reduce((v, c) => applyCommand(v, c, HERS), fresh);
 const show = (view: RepairView) =>
   render(
     <Provider store={freshStore()}>

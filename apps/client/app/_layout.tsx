@@ -10,26 +10,42 @@ import { Slot } from 'expo-router';
 import Head from 'expo-router/head';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Provider } from 'react-redux';
+import { KeptReady } from '@/features/frame/KeptReady';
+import { Leaving } from '@/features/signin/Leaving';
+import { SignInAgain } from '@/features/signin/SignInAgain';
 import { SignInScreen } from '@/features/signin/SignInScreen';
-import { restore } from '@/offline/keeper';
+import { listenToOthers, restore } from '@/offline/keeper';
+import { keepShell } from '@/offline/shell';
 import { sayError, useMeQuery, type ApiError } from '@/store/api';
+import { useAppSelector } from '@/store/hooks';
 import { makeStore } from '@/store/store';
+import { guardPresses } from '@/ui/pressGuard';
 import { Failed, Skeleton } from '@/ui/states';
 import { ThemeProvider } from '@/ui/theme';
 import '../src/global.css';
 
 const store = makeStore();
+listenToOthers(store.dispatch);
+if (typeof document !== 'undefined') guardPresses(document);
+void keepShell(store.dispatch).catch(() => undefined);
 
-/** Shows the application to who is signed in, the sign-in to who is not. */
+/** Shows the application to who is signed in, the sign-in to who is not; a session that ended is gone on with on the spot. */
 function Gate({ children }: { children: ReactNode }) {
-  const { data: me, error, isLoading, refetch } = useMeQuery();
-  const status =
-    (error as ApiError | undefined)?.kind === 'problem'
-      ? (error as Extract<ApiError, { kind: 'problem' }>).problem.status
-      : null;
+  const leaving = useAppSelector((s) => s.settings.leaving);
+  // Of this session alone: what was known before somebody left is not.
+  const { currentData: me, error, isLoading, refetch } = useMeQuery(undefined, { skip: leaving });
+  const failure = error as ApiError | undefined;
+  const isOut = failure?.kind === 'problem' && failure.problem.status === 401;
+  if (leaving) return <Leaving />;
+  if (me)
+    return (
+      <>
+        {children}
+        {isOut ? <SignInAgain me={me} /> : <KeptReady />}
+      </>
+    );
   if (isLoading) return <Skeleton />;
-  if (me && status !== 401) return children;
-  if (status === 401 || (!me && !error)) return <SignInScreen />;
+  if (isOut || !error) return <SignInScreen />;
   return <Failed say={sayError(error)} retry={() => void refetch()} />;
 }
 

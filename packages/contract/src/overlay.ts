@@ -1,90 +1,230 @@
-import { m } from '@kelmot/core';
+import { m, surveyTitle, MINUTE, type Message, type Plan, type Survey } from '@kelmot/core';
+import { carriedOver } from './carry';
 import type { Command } from './command';
-import { deviationOf, mayMix, mayMove } from './gates';
+import { curedByServer, deviationOf, mayMix, mayMove } from './gates';
 import { approvedBy, judgeReading } from './judge';
 import type { Me } from './people';
-import type { RepairView } from './repair';
+import type { LastPlan, Mix, Reading, RepairView } from './repair';
+import { nextLooks } from './reviews';
+import { recordedLines } from './story';
 
-const elsewhere = ({ plan }: RepairView, planId: string | undefined): boolean =>
-  planId !== undefined && planId !== plan?.id;
+type CommandOf<T extends Command['type']> = Extract<Command, { type: T }>;
+
+/** A choice of system as a plan is made of it. */
+export type Choice = Pick<
+  CommandOf<'plan.make'>,
+  'cardCode' | 'at' | 'intent' | 'schools' | 'seconds'
+>;
+
+/** What a device knows besides the repair: enough to plan with, as the server will. */
+export interface OnDevice {
+  who: Me;
+  /** The plan that a choice makes of a survey; null where that is not known here, or does not fit. */
+  plan: (survey: Survey, choice: Choice) => Plan | null;
+  /** The zone whose calendar the days of the site are counted by. */
+  zone: string;
+}
+
+/** What stands over a repair that its survey alone says. */
+export const headOfSurvey = (survey: Survey) => ({
+  family: survey.family,
+  tag: survey.asset.tag,
+  assetName: survey.asset.name,
+  position: survey.asset.position,
+  title: surveyTitle(survey),
+  intent: survey.intent,
+  survey,
+  backBy: new Date(
+    Date.parse(survey.window.startAt) + survey.window.downMin * MINUTE,
+  ).toISOString(),
+});
+
+/** A repair that was begun on this device and that nobody else has seen yet. */
+export function createdRepair({ repairId, at, survey }: CommandOf<'repair.create'>): RepairView {
+  return {
+    ...headOfSurvey(survey),
+    ...NO_RECORDS,
+    id: repairId,
+    assetId: survey.asset.id,
+    station: 'match',
+    status: 'open',
+    version: 1,
+    createdAt: at,
+    updatedAt: at,
+    plan: null,
+    earlier: [],
+    last: null,
+    signoffs: [],
+    reviews: [],
+  };
+}
+
+const NO_RECORDS: Pick<RepairView, 'readings' | 'mixes' | 'checks'> = {
+  readings: [],
+  mixes: [],
+  checks: [],
+};
+
+/** The view without its plan: what was recorded on it stands among what is earlier. */
+const withoutPlan = (view: RepairView): RepairView => ({
+  ...view,
+  ...NO_RECORDS,
+  plan: null,
+  earlier: view.plan
+    ? [...view.earlier, ...recordedLines(view.plan.body, view, view.plan.number)]
+    : view.earlier,
+});
+
+/** The plan whose record a new one takes over what stands of: none, where something was mixed on it. */
+export const lastPlanOf = ({ plan, last, mixes, checks, readings }: RepairView): LastPlan | null =>
+  plan ? (mixes.length > 0 ? null : { ...plan, checks, readings }) : last;
+
+const numberAfter = ({ plan, earlier }: RepairView): number =>
+  1 + Math.max(plan?.number ?? 0, ...earlier.map((line) => line.plan ?? 0));
+
+type Waits = Pick<Reading, 'by' | 'byId' | 'receivedAt'>;
+type Lay<T extends Command['type']> = (
+  view: RepairView,
+  command: CommandOf<T>,
+  waits: Waits,
+  device: OnDevice,
+) => RepairView;
+
+function layReading(
+  view: RepairView,
+  { id, stepId, at }: CommandOf<'reading.add' | 'photo.add'>,
+  waits: Waits,
+  found: Pick<Reading, 'values' | 'passed' | 'say'>,
+): RepairView {
+  return {
+    ...view,
+    readings: [...view.readings, { id, stepId, takenAt: at, ...found, ...waits }],
+  };
+}
+
+const labelOf = (view: RepairView, stepId: string): Message => {
+  const hold = view.plan?.body.steps.find((s) => s.id === stepId)?.hold;
+  return hold?.kind === 'photo' ? m('{label}.', { label: hold.label }) : m('');
+};
+
+const marked =
+  (end: 'placedAt' | 'binnedAt') =>
+  (view: RepairView, { mixId, at }: CommandOf<'mix.placed' | 'mix.binned'>): RepairView => ({
+    ...view,
+    mixes: view.mixes.map((x) => (x.id === mixId ? { ...x, [end]: at } : x)),
+  });
+
+/** Every command laid over a view, as the server will carry it out; one without an entry here does not compile. */
+const OVER: { [T in Command['type']]: Lay<T> } = {
+  'repair.create': (view) => view,
+  'survey.save': (view, { survey }) => ({
+    ...withoutPlan(view),
+    ...headOfSurvey(survey),
+    last: lastPlanOf(view),
+    station: 'match',
+    version: view.version + 1,
+  }),
+  'plan.make': (view, command, _, device) => {
+    const survey = { ...view.survey, intent: command.intent };
+    const body = device.plan(survey, command);
+    if (!body) return view;
+    const plan = { id: command.planId, number: numberAfter(view), body };
+    const { intent } = command;
+    const before = lastPlanOf(view);
+    const kept = before && carriedOver(before, body);
+    const carried = kept && { checks: kept.checks, readings: kept.readings };
+    const ids = new Set([...(kept?.checks ?? []), ...(kept?.readings ?? [])].map((r) => r.id));
+    const bare = withoutPlan(view);
+    return {
+      ...bare,
+      ...carried,
+      earlier: bare.earlier.filter((line) => !ids.has(line.id)),
+      last: null,
+      ...{ survey, intent, plan, station: 'prep', version: view.version + 1 },
+    };
+  },
+  'station.move': (view, { station, at }) =>
+    mayMove(view, station, Date.parse(at)) ? view : { ...view, station, version: view.version + 1 },
+  'check.set': (view, { id, stepId, batchNo, done, note, at }, waits) => ({
+    ...view,
+    checks: [...view.checks, { id, stepId, batchNo, done, note, at, ...waits }],
+  }),
+  'reading.add': (view, command, waits, { who }) => {
+    const plan = view.plan?.body;
+    const hold = plan?.steps.find((s) => s.id === command.stepId)?.hold;
+    if (!plan || !hold) return view;
+    const values = approvedBy(hold, command.values, who);
+    return layReading(view, command, waits, { values, ...judgeReading(hold, values, plan) });
+  },
+  'photo.add': (view, command, waits) =>
+    layReading(view, command, waits, {
+      values: { kind: 'photo', photoId: command.id },
+      passed: true,
+      say: labelOf(view, command.stepId),
+    }),
+  'mix.start': (view, { id, batchNo, aG, bG, lot, at }, waits) => {
+    if (mayMix(view, batchNo, { aG, bG }, Date.parse(at))) return view;
+    const started: Mix = {
+      ...{ id, batchNo, aG, bG, lot },
+      deviationPct: deviationOf(view, batchNo, { aG, bG }),
+      inTolerance: true,
+      startedAt: at,
+      placedAt: null,
+      binnedAt: null,
+      ...waits,
+    };
+    return { ...view, station: 'build', mixes: [...view.mixes, started] };
+  },
+  'mix.placed': marked('placedAt'),
+  'mix.binned': marked('binnedAt'),
+  'signoff.add': (view, { id, at, verdict, statement, override }, _, { who, zone }) => {
+    if (!view.plan) return view;
+    const { number, body } = view.plan;
+    const seen = curedByServer(view, Date.parse(at));
+    const early = verdict === 'accepted' && (seen === null || seen > Date.parse(at));
+    const signed: RepairView['signoffs'][number] = {
+      ...{ id, verdict, statement, at, name: who.name, byId: who.id },
+      override: early ? override : null,
+      supersedes: view.signoffs.at(-1)?.id ?? null,
+    };
+    const signoffs = [...view.signoffs, signed];
+    const version = view.version + 1;
+    if (verdict === 'redo')
+      return {
+        ...withoutPlan(view),
+        ...{ signoffs, version, station: 'prep' },
+        // A sign-off begins the plan anew under its own id: the device can go on with it at once.
+        plan: { id, number: number + 1, body },
+      };
+    const looks = nextLooks(body, at, zone).map((look, i) => ({
+      ...look,
+      id: `${id}/${i}`,
+      doneAt: null,
+    }));
+    const reviews = [...view.reviews, ...looks];
+    return { ...view, signoffs, reviews, version, status: 'closed', station: 'accept' };
+  },
+};
+
+const onAnother = ({ plan }: RepairView, command: Command): boolean =>
+  'planId' in command &&
+  command.type !== 'plan.make' &&
+  command.planId !== undefined &&
+  command.planId !== plan?.id;
+
+/** Whether the server has it already: its answer may come before it is known that it was sent. */
+const isThere = (view: RepairView, { id, ...command }: Command): boolean =>
+  (command.type === 'plan.make' && view.plan?.id === command.planId) ||
+  [...view.checks, ...view.readings, ...view.mixes, ...view.signoffs].some((r) => r.id === id);
 
 /**
- * A repair as it will be once a command waiting on the device has been sent: what was typed shows at once.
- * One that the view holds already changes nothing. Commands whose outcome only the server can tell (a new plan, a sign-off) leave the view as it is.
+ * A repair as it will be once a command waiting on the device has been sent: what was typed shows at once. A command
+ * that the view holds already changes nothing; nor does a record of a plan that another has taken the place of: it is
+ * kept with that one.
  */
-export function applyCommand(view: RepairView, command: Command, who: Me): RepairView {
-  const { id, at } = command;
-  // What was recorded on a plan that another has taken the place of is kept with that one.
-  if ('planId' in command && command.type !== 'plan.make' && elsewhere(view, command.planId))
-    return view;
-  const waits = { by: who.name, byId: who.id, receivedAt: null };
-  const known = [...view.checks, ...view.readings, ...view.mixes].some((r) => r.id === id);
-  if (known) return view;
-  switch (command.type) {
-    case 'check.set': {
-      const { stepId, batchNo, done, note } = command;
-      return {
-        ...view,
-        checks: [...view.checks, { id, stepId, batchNo, done, note, at, ...waits }],
-      };
-    }
-    case 'reading.add': {
-      const plan = view.plan?.body;
-      const hold = plan?.steps.find((s) => s.id === command.stepId)?.hold;
-      if (!plan || !hold) return view;
-      const { stepId } = command;
-      const values = approvedBy(hold, command.values, who);
-      const { passed, say } = judgeReading(hold, values, plan);
-      return {
-        ...view,
-        readings: [...view.readings, { id, stepId, values, passed, say, takenAt: at, ...waits }],
-      };
-    }
-    case 'photo.add': {
-      const { stepId } = command;
-      const values = { kind: 'photo', photoId: id } as const;
-      const hold = view.plan?.body.steps.find((s) => s.id === stepId)?.hold;
-      const say = hold?.kind === 'photo' ? m('{label}.', { label: hold.label }) : m('');
-      return {
-        ...view,
-        readings: [
-          ...view.readings,
-          { id, stepId, values, passed: true, say, takenAt: at, ...waits },
-        ],
-      };
-    }
-    case 'mix.start': {
-      const { batchNo, aG, bG, lot } = command;
-      if (mayMix(view, batchNo, { aG, bG }, Date.parse(at))) return view;
-      const started = {
-        id,
-        batchNo,
-        aG,
-        bG,
-        lot,
-        deviationPct: deviationOf(view, batchNo, { aG, bG }),
-        inTolerance: true,
-        startedAt: at,
-        placedAt: null,
-        binnedAt: null,
-        ...waits,
-      };
-      return { ...view, station: 'build', mixes: [...view.mixes, started] };
-    }
-    case 'mix.placed':
-      return {
-        ...view,
-        mixes: view.mixes.map((m) => (m.id === command.mixId ? { ...m, placedAt: at } : m)),
-      };
-    case 'mix.binned':
-      return {
-        ...view,
-        mixes: view.mixes.map((m) => (m.id === command.mixId ? { ...m, binnedAt: at } : m)),
-      };
-    case 'station.move':
-      if (mayMove(view, command.station, Date.parse(at))) return view;
-      return { ...view, station: command.station, version: view.version + 1 };
-    default:
-      return view;
-  }
+export function applyCommand(view: RepairView, command: Command, device: OnDevice): RepairView {
+  if (onAnother(view, command) || isThere(view, command)) return view;
+  const { name, id } = device.who;
+  const waits: Waits = { by: name, byId: id, receivedAt: null };
+  return (OVER[command.type] as Lay<Command['type']>)(view, command, waits, device);
 }

@@ -167,6 +167,16 @@ export const StoryLine = z.object({
 });
 export type StoryLine = z.infer<typeof StoryLine>;
 
+/** A plan that a new survey took back, with what was recorded on it: what of that stands in the next plan is kept there. */
+export const LastPlan = z.object({
+  id: Id,
+  number: z.int(),
+  body: Plan,
+  readings: z.array(Reading),
+  checks: z.array(Check),
+});
+export type LastPlan = z.infer<typeof LastPlan>;
+
 /** A repair whole: survey, plan with its working, and everything recorded against it. */
 export const RepairView = z.object({
   ...head,
@@ -178,6 +188,8 @@ export const RepairView = z.object({
   checks: z.array(Check),
   /** What was recorded on earlier plans, plan by plan. */
   earlier: z.array(StoryLine),
+  /** While there is no plan: the one before, where nothing was mixed on it. */
+  last: LastPlan.nullable().default(null),
   signoffs: z.array(Signoff),
   reviews: z.array(Review),
 });

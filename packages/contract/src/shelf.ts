@@ -38,3 +38,19 @@ export const Forecast = z.object({
   ),
 });
 export type Forecast = z.infer<typeof Forecast>;
+
+/**
+ * The shelf as it will be once moves that wait on a device have been written: soonest to expire first, what is used up
+ * left out. One that takes more than is there will be refused, and leaves nothing.
+ */
+export function shelfAfter(lots: readonly ShelfLot[], moves: readonly StockMove[]): ShelfLot[] {
+  const after = lots.map((lot) => ({ ...lot }));
+  for (const { id, cardCode, packId, lot, expiresOn, delta } of moves) {
+    const known = after.find((l) => l.packId === packId && l.lot === lot);
+    if (known) known.count += delta;
+    else if (expiresOn) after.push({ id, cardCode, packId, lot, expiresOn, count: delta });
+  }
+  return after
+    .filter((lot) => lot.count > 0)
+    .sort((p, q) => p.expiresOn.localeCompare(q.expiresOn) || p.lot.localeCompare(q.lot));
+}

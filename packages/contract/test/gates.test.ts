@@ -13,7 +13,7 @@ import {
   type Me,
   type RepairView,
 } from '../src/index';
-import { AT, ID, ida, IDA, met, planOf, viewOf } from './view';
+import { AT, ID, ida, HERS, IDA, met, planOf, viewOf } from './view';
 
 const plan = planOf();
 const batch = planBatches(plan)[0] as ReturnType<typeof planBatches>[number];
@@ -110,7 +110,7 @@ describe('a batch may be mixed', () => {
         ...weighed,
         lot: '',
       },
-      IDA,
+      HERS,
     );
     expect(mixed.mixes).toHaveLength(1);
     expect(told(mayMix(mixed, 1, weighed, soon))?.slice(0, 2)).toEqual([
@@ -278,6 +278,6 @@ test('what was recorded on a plan that another took the place of is not laid ove
   } as const;
   const base = { id: other, repairId: ID, at: AT };
   const view = viewOf(plan);
-  expect(applyCommand(view, { ...base, ...tick, planId: other }, IDA).checks).toEqual([]);
-  expect(applyCommand(view, { ...base, ...tick, planId: ID }, IDA).checks).toHaveLength(1);
+  expect(applyCommand(view, { ...base, ...tick, planId: other }, HERS).checks).toEqual([]);
+  expect(applyCommand(view, { ...base, ...tick, planId: ID }, HERS).checks).toHaveLength(1);
 });

@@ -11,7 +11,7 @@ import {
   type ReadingValues,
   type RepairView,
 } from '../src/index';
-import { AT, holdOf, ID, ida, IDA, met, planOf, viewOf } from './view';
+import { AT, holdOf, ID, ida, HERS, met, planOf, viewOf } from './view';
 
 const plan = planOf();
 const view = viewOf(plan);
@@ -62,13 +62,13 @@ test('a hold is met by its last word: a tick taken back opens it again', () => {
   const ticked = applyCommand(
     view,
     { ...base(), type: 'check.set', stepId: 'isolate', batchNo: null, done: true, note: '' },
-    IDA,
+    HERS,
   );
   expect(stepDone(step, ticked, later)).toBe(true);
   const back = applyCommand(
     ticked,
     { ...base(), type: 'check.set', stepId: 'isolate', batchNo: null, done: false, note: '' },
-    IDA,
+    HERS,
   );
   expect(stepDone(step, back, later)).toBe(false);
   expect(said(openHolds(back, 'mix', later))).toContain('Isolate and make safe');
@@ -78,7 +78,7 @@ test('what waits on the device is laid over the view: a reading judged, a batch 
   const measured = applyCommand(
     view,
     { ...base(), type: 'reading.add', stepId: 'grade', values: { kind: 'reading', value: 80 } },
-    IDA,
+    HERS,
   );
   expect(measured.readings[0]).toMatchObject({ passed: true, by: 'Ida' });
   const batch = planBatches(plan)[0];
@@ -86,7 +86,7 @@ test('what waits on the device is laid over the view: a reading judged, a batch 
   const held = applyCommand(
     view,
     { ...base(), type: 'mix.start', batchNo: 1, aG: batch.aG, bG: batch.bG, lot: 'L' },
-    IDA,
+    HERS,
   );
   expect(held.mixes).toEqual([]);
   const mixed = applyCommand(
@@ -100,20 +100,20 @@ test('what waits on the device is laid over the view: a reading judged, a batch 
       bG: batch.bG,
       lot: 'L',
     },
-    IDA,
+    HERS,
   );
   expect(mixed).toMatchObject({ station: 'build', mixes: [{ inTolerance: true, placedAt: null }] });
   expect(said(openHolds(mixed, 'cure', later))).toContain('one batch to place');
   const placed = applyCommand(
     mixed,
     { ...base(), type: 'mix.placed', mixId: mixed.mixes[0]?.id ?? '' },
-    IDA,
+    HERS,
   );
   expect(said(openHolds(placed, 'cure', later))).not.toContain('one batch to place');
   const binned = applyCommand(
     mixed,
     { ...base(), type: 'mix.binned', mixId: mixed.mixes[0]?.id ?? '' },
-    IDA,
+    HERS,
   );
   expect(said(openHolds(binned, 'cure', later))).toContain('one batch to place');
   // Nothing may be mixed while what stands before its round is open.

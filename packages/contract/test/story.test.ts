@@ -7,7 +7,7 @@ import {
   type RepairView,
   type StoryLine,
 } from '../src/index';
-import { AT, ida, ID, IDA, met, planOf, viewOf } from './view';
+import { AT, ida, ID, HERS, met, planOf, viewOf } from './view';
 
 const plan = planOf();
 const fresh = viewOf(plan);
@@ -17,7 +17,7 @@ const at = (minutes: number) => new Date(Date.parse(AT) + minutes * 60_000).toIS
 let made = 0;
 const laid = (view: RepairView, minutes: number, draft: object): RepairView => {
   const id = `c${(made += 1)}`;
-  return applyCommand(view, { id, repairId: ID, at: at(minutes), ...draft } as Command, IDA);
+  return applyCommand(view, { id, repairId: ID, at: at(minutes), ...draft } as Command, HERS);
 };
 const mixed = (minutes: number): RepairView => {
   const weighed = { aG: batch?.aG ?? null, bG: batch?.bG ?? null, lot: 'L-7' };

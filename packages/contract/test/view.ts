@@ -1,5 +1,5 @@
 import { m, makePlan, word, type Hold, type Plan, type SurveyOf } from '@kelmot/core';
-import type { Me, RepairView } from '../src/index';
+import type { Me, OnDevice, RepairView } from '../src/index';
 import { card, site, survey } from '../../core/test/fixtures';
 
 export const ID = '01936f00-0000-7000-8000-000000000001';
@@ -35,6 +35,7 @@ export function viewOf(plan: Plan): RepairView {
     mixes: [],
     checks: [],
     earlier: [],
+    last: null,
     signoffs: [],
     reviews: [],
   };
@@ -56,6 +57,16 @@ export const IDA: Me = {
   role: 'technician',
   siteId: ID,
   approves: [],
+};
+
+/** Her device, which can plan with the one card of the fixtures. */
+export const HERS: OnDevice = {
+  who: IDA,
+  plan: (of, { cardCode, at, ...choice }) => {
+    const made = cardCode === card.code ? makePlan(of, card, site, at, choice) : null;
+    return made?.ok ? made.plan : null;
+  },
+  zone: site.zone,
 };
 
 /** The view with every hold of the stations named met, at a moment. */

@@ -1,23 +1,87 @@
-import { openDB, type IDBPDatabase } from 'idb';
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 const NAME = 'kelmot';
-const STORE = 'state';
+const VERSION = 2;
+/** Answers kept at most: the oldest go first. */
+const MOST_ANSWERS = 400;
 
-let opened: Promise<IDBPDatabase> | null = null;
+/** What the server answered to a question, kept for when it cannot be asked. */
+export interface KeptAnswer {
+  /** Whose it is and what was asked: one person never sees what another was answered. */
+  key: string;
+  endpoint: string;
+  arg: unknown;
+  data: unknown;
+  /** When it came, epoch ms. */
+  at: number;
+}
 
-function disk(): Promise<IDBPDatabase> {
-  opened ??= openDB(NAME, 1, { upgrade: (db) => void db.createObjectStore(STORE) });
+interface Kept extends DBSchema {
+  /** Drafts, outbox, settings and tools, each entry under a key of its own: two tabs never overwrite one another. */
+  state: { key: string; value: unknown };
+  answers: { key: string; value: KeptAnswer; indexes: { at: number } };
+}
+
+let opened: Promise<IDBPDatabase<Kept>> | null = null;
+
+function disk(): Promise<IDBPDatabase<Kept>> {
+  opened ??= openDB<Kept>(NAME, VERSION, {
+    upgrade: (db, from) => {
+      if (from < 1) db.createObjectStore('state');
+      if (from < 2) db.createObjectStore('answers', { keyPath: 'key' }).createIndex('at', 'at');
+    },
+  });
   return opened;
 }
 
-/** Reads what was kept under a key on this device; undefined when there is nothing, or no storage. */
-export async function readKept<T>(key: string): Promise<T | undefined> {
-  if (typeof indexedDB === 'undefined') return undefined;
-  return (await (await disk()).get(STORE, key)) as T | undefined;
+const none = (): boolean => typeof indexedDB === 'undefined';
+
+/** A value under a key of the store of entries; undefined takes it away. */
+export type Entry = readonly [key: string, value: unknown];
+
+/** Every entry that this device keeps; nothing where there is no storage. */
+export async function readEntries(): Promise<Entry[]> {
+  if (none()) return [];
+  const tx = (await disk()).transaction('state');
+  const [keys, values] = await Promise.all([tx.store.getAllKeys(), tx.store.getAll()]);
+  return keys.map((key, i) => [key, values[i]]);
 }
 
-/** Keeps a value on this device. It is on disk when the promise is fulfilled. */
-export async function keep(key: string, value: unknown): Promise<void> {
-  if (typeof indexedDB === 'undefined') return;
-  await (await disk()).put(STORE, value, key);
+/** Writes entries, all or none. They are on disk when the promise is fulfilled. */
+export async function writeEntries(entries: readonly Entry[]): Promise<void> {
+  if (none()) return;
+  const tx = (await disk()).transaction('state', 'readwrite');
+  await Promise.all([
+    ...entries.map(([key, value]) =>
+      value === undefined ? tx.store.delete(key) : tx.store.put(value, key),
+    ),
+    tx.done,
+  ]);
+}
+
+/** An answer that is kept; undefined where there is none. */
+export async function readAnswer(key: string): Promise<KeptAnswer | undefined> {
+  return none() ? undefined : (await disk()).get('answers', key);
+}
+
+/** Keeps an answer in place of the one before it. */
+export async function writeAnswer(answer: KeptAnswer): Promise<void> {
+  if (!none()) await (await disk()).put('answers', answer);
+}
+
+/** Takes away one answer. */
+export async function dropAnswer(key: string): Promise<void> {
+  if (!none()) await (await disk()).delete('answers', key);
+}
+
+/** Takes away the oldest answers over what is kept at most. */
+export async function pruneAnswers(most = MOST_ANSWERS): Promise<void> {
+  if (none()) return;
+  const tx = (await disk()).transaction('answers', 'readwrite');
+  let over = (await tx.store.count()) - most;
+  for (let at = await tx.store.index('at').openCursor(); at && over > 0; over -= 1) {
+    await at.delete();
+    at = await at.continue();
+  }
+  await tx.done;
 }

@@ -1,41 +1,51 @@
-import { createListenerMiddleware, type Dispatch } from '@reduxjs/toolkit';
-import { draftsRead, initialDrafts, type Drafts } from '@/store/drafts';
-import { initialOutbox, outboxRead, type Outbox } from '@/store/outbox';
-import { initialSettings, settingsRead, type Settings } from '@/store/settings';
-import { initialTools, toolsRead, type Tools } from '@/store/tools';
-import { keep, readKept } from './disk';
+import { createAction, createListenerMiddleware, type Dispatch } from '@reduxjs/toolkit';
+import { pruneAnswers, readEntries, writeEntries, type Entry } from './disk';
+import { changesOf, entriesOfWhole, SLICES, type KeptState } from './entries';
 
-interface Kept {
-  drafts: Drafts;
-  outbox: Outbox;
-  settings: Settings;
-  tools: Tools;
-}
-const KEYS: (keyof Kept)[] = ['drafts', 'outbox', 'settings', 'tools'];
+/** Entries that were read from the device, or that another tab has written there. */
+export const entriesCame = createAction<readonly Entry[]>('kept/entriesCame');
 
-/** Writes drafts, outbox, settings and what is typed into the tools to the device at every change: nothing typed is lost to a reload or a crash. */
+/** The other tabs of this device, once this one listens to them. */
+let others: BroadcastChannel | null = null;
+
+/**
+ * Writes drafts, outbox, settings and what is typed into the tools to the device at every change, entry by entry, and
+ * tells the other tabs: nothing typed is lost to a reload, a crash or a second tab.
+ */
 export const keeper = createListenerMiddleware();
 
 keeper.startListening({
-  predicate: (action) =>
-    KEYS.some((key) => action.type.startsWith(`${key}/`) && !action.type.endsWith('Read')),
-  effect: async (action, { getState }) => {
-    const key = KEYS.find((k) => action.type.startsWith(`${k}/`));
-    const state = getState() as Kept;
-    if (key) await keep(key, state[key]);
-    // A change of units rewrites bare numbers in what is typed.
-    if (action.type === 'settings/unitsChosen')
-      await Promise.all([keep('drafts', state.drafts), keep('tools', state.tools)]);
+  predicate: (action, now, before) =>
+    !entriesCame.match(action) &&
+    SLICES.some((slice) => (now as KeptState)[slice] !== (before as KeptState)[slice]),
+  effect: async (_, { getState, getOriginalState }) => {
+    const changes = changesOf(getOriginalState() as KeptState, getState() as KeptState);
+    if (changes.length === 0) return;
+    await writeEntries(changes);
+    others?.postMessage(changes);
   },
 });
 
+/** From now on other tabs are told what this one writes, and what they write is laid over its state. */
+export function listenToOthers(dispatch: Dispatch): void {
+  if (typeof BroadcastChannel === 'undefined') return;
+  others = new BroadcastChannel('kelmot-entries');
+  others.onmessage = ({ data }) => dispatch(entriesCame(data as Entry[]));
+}
+
+/** Takes apart what an earlier version kept whole under the name of its slice. */
+async function takenApart(kept: readonly Entry[]): Promise<Entry[]> {
+  const whole = SLICES.flatMap((slice) => {
+    const [, value] = kept.find(([key]) => key === slice) ?? [];
+    return value ? [...entriesOfWhole(slice, value), [slice, undefined] as const] : [];
+  });
+  if (whole.length > 0) await writeEntries(whole);
+  return whole;
+}
+
 /** Brings back what was kept, before anything is shown. */
 export async function restore(dispatch: Dispatch): Promise<void> {
-  const [drafts, outbox, settings, tools] = await Promise.all(
-    KEYS.map((key) => readKept<Kept[typeof key]>(key)),
-  );
-  dispatch(settingsRead({ ...initialSettings, ...(settings as Settings | undefined) }));
-  dispatch(draftsRead({ ...initialDrafts, ...(drafts as Drafts | undefined) }));
-  dispatch(toolsRead({ ...initialTools, ...(tools as Tools | undefined) }));
-  dispatch(outboxRead({ ...initialOutbox, ...(outbox as Outbox | undefined) }));
+  const kept = await readEntries();
+  dispatch(entriesCame([...kept, ...(await takenApart(kept))]));
+  void pruneAnswers().catch(() => undefined);
 }

@@ -25,21 +25,36 @@ import {
   type FetchArgs,
 } from '@reduxjs/toolkit/query/react';
 import { z } from 'zod';
+import { clockSeen } from './clock';
+import { signalSeen } from './view';
 
 /** What a failed request tells a screen: the server's problem, or that there is no signal. */
 export type ApiError =
   { kind: 'offline' } | { kind: 'problem'; problem: Problem; current?: RepairView };
 
+/** Longer than any answer takes where there is signal, ms: after that there is none. */
+const LONGEST_MS = 25_000;
+
 const raw = fetchBaseQuery({
   // A relative address has no base outside a browser.
   baseUrl: `${globalThis.location?.origin ?? 'http://127.0.0.1'}/api`,
   credentials: 'same-origin',
+  timeout: LONGEST_MS,
 });
+
+/** Says as whom something is sent: a server where another is signed in meanwhile does not take it as theirs. */
+const as = (person: string) => ({ headers: { 'kelmot-person': person } });
 
 const Conflict = Problem.extend({ current: RepairView.optional() });
 
 const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (args, api, extra) => {
+  const asked = Date.now();
   const result = await raw(args, api, extra);
+  const server = Date.parse(result.meta?.response?.headers.get('date') ?? '');
+  if (!Number.isNaN(server)) api.dispatch(clockSeen({ server, device: (asked + Date.now()) / 2 }));
+  const failed = typeof result.error?.status === 'string';
+  const { view } = api.getState() as { view?: { signal: boolean } };
+  if (view?.signal === failed) api.dispatch(signalSeen(!failed));
   if (!result.error) return { data: result.data };
   const parsed = Conflict.safeParse(result.error.data);
   if (parsed.success) {
@@ -63,6 +78,20 @@ export interface RepairsQuery {
   q: string;
 }
 
+/** What each question is answered with; what has no entry here is not kept on the device. */
+export const schemaOf = {
+  me: Me,
+  site: Site,
+  assets: z.array(Asset),
+  cards: z.array(Card),
+  shelf: z.array(ShelfLot),
+  forecast: Forecast,
+  air: KnownAir.nullable(),
+  repairs: z.object({ pages: z.array(RepairPage), pageParams: z.array(z.string().nullable()) }),
+  repair: RepairView,
+  leftovers: z.array(LeftoverOffer),
+};
+
 /** Everything the client asks of the server. Answers are parsed by the contract's schemas on the way in. */
 export const api = createApi({
   reducerPath: 'api',
@@ -72,7 +101,7 @@ export const api = createApi({
   endpoints: (build) => ({
     me: build.query<Me, void>({
       query: () => 'me',
-      transformResponse: (r) => Me.parse(r),
+      transformResponse: (r) => schemaOf.me.parse(r),
       providesTags: ['Me'],
     }),
     demoUsers: build.query<DemoUser[], void>({
@@ -92,39 +121,42 @@ export const api = createApi({
       query: (body) => ({ url: 'me/password', method: 'POST', body }),
       transformResponse: () => undefined,
     }),
-    site: build.query<Site, void>({ query: () => 'site', transformResponse: (r) => Site.parse(r) }),
+    site: build.query<Site, void>({
+      query: () => 'site',
+      transformResponse: (r) => schemaOf.site.parse(r),
+    }),
     assets: build.query<Asset[], void>({
       query: () => 'assets',
-      transformResponse: (r) => z.array(Asset).parse(r),
+      transformResponse: (r) => schemaOf.assets.parse(r),
       providesTags: ['Assets'],
     }),
     cards: build.query<Card[], void>({
       query: () => 'cards',
-      transformResponse: (r) => z.array(Card).parse(r),
+      transformResponse: (r) => schemaOf.cards.parse(r),
       providesTags: ['Cards'],
     }),
-    importCards: build.mutation<CardOutcome[], CardFile>({
-      query: (body) => ({ url: 'cards', method: 'POST', body }),
+    importCards: build.mutation<CardOutcome[], { file: CardFile; by: string }>({
+      query: ({ file, by }) => ({ url: 'cards', method: 'POST', body: file, ...as(by) }),
       transformResponse: (r) => z.array(CardOutcome).parse(r),
       invalidatesTags: ['Cards'],
     }),
     shelf: build.query<ShelfLot[], void>({
       query: () => 'shelf',
-      transformResponse: (r) => z.array(ShelfLot).parse(r),
+      transformResponse: (r) => schemaOf.shelf.parse(r),
       providesTags: ['Shelf'],
     }),
-    moveStock: build.mutation<ShelfLot[], StockMove>({
-      query: (body) => ({ url: 'shelf/moves', method: 'POST', body }),
-      transformResponse: (r) => z.array(ShelfLot).parse(r),
+    moveStock: build.mutation<ShelfLot[], { move: StockMove; by: string }>({
+      query: ({ move, by }) => ({ url: 'shelf/moves', method: 'POST', body: move, ...as(by) }),
+      transformResponse: (r) => schemaOf.shelf.parse(r),
       invalidatesTags: ['Shelf'],
     }),
     forecast: build.query<Forecast, void>({
       query: () => 'forecast',
-      transformResponse: (r) => Forecast.parse(r),
+      transformResponse: (r) => schemaOf.forecast.parse(r),
     }),
     air: build.query<KnownAir | null, string>({
       query: (position) => ({ url: 'air', params: { position } }),
-      transformResponse: (r) => KnownAir.nullable().parse(r),
+      transformResponse: (r) => schemaOf.air.parse(r),
     }),
     repairs: build.infiniteQuery<RepairPage, RepairsQuery, string | null>({
       infiniteQueryOptions: {
@@ -140,16 +172,16 @@ export const api = createApi({
     }),
     repair: build.query<RepairView, string>({
       query: (id) => `repairs/${id}`,
-      transformResponse: (r) => RepairView.parse(r),
+      transformResponse: (r) => schemaOf.repair.parse(r),
       providesTags: (_r, _e, id) => [{ type: 'Repair', id }],
     }),
     leftovers: build.query<LeftoverOffer[], string>({
       query: (id) => `repairs/${id}/leftovers`,
-      transformResponse: (r) => z.array(LeftoverOffer).parse(r),
+      transformResponse: (r) => schemaOf.leftovers.parse(r),
       providesTags: ['Repairs'],
     }),
-    command: build.mutation<Ack, Command>({
-      query: (body) => ({ url: 'commands', method: 'POST', body }),
+    command: build.mutation<Ack, { command: Command; by: string }>({
+      query: ({ command, by }) => ({ url: 'commands', method: 'POST', body: command, ...as(by) }),
       transformResponse: (r) => Ack.parse(r),
     }),
   }),
@@ -166,7 +198,6 @@ export const {
   useCardsQuery,
   useImportCardsMutation,
   useShelfQuery,
-  useMoveStockMutation,
   useForecastQuery,
   useAirQuery,
   useRepairsInfiniteQuery,

@@ -9,9 +9,11 @@ import {
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { unitsChosen } from './settings';
 
-/** Surveys being typed, by repair id or 'new', and loose texts (weights, readings) by their own key. Kept on the device. */
+/** Surveys being typed and loose texts (weights, readings), each by its own key. Kept on the device. */
 export interface Drafts {
   surveys: Record<string, SurveyDraft>;
+  /** Those in which a person typed or chose something: they wait to be finished. */
+  touched: Record<string, true>;
   texts: Record<string, string>;
 }
 
@@ -24,23 +26,46 @@ interface Answered {
   site: SiteSettings | null;
 }
 
-export const initialDrafts: Drafts = { surveys: {}, texts: {} };
+/** A survey that is typed belongs to who types it: of a repair, or of one that is not begun yet. */
+export const draftKeyOf = (repairId: string | undefined, personId: string): string =>
+  `${repairId ?? NEW}/${personId}`;
+const NEW = 'new';
+
+/** What somebody has typed and not finished: of which repair, null for a new one. */
+export const unfinishedOf = (
+  { surveys, touched }: Drafts,
+  personId: string,
+): { repairId: string | null; draft: SurveyDraft }[] =>
+  Object.keys(touched).flatMap((key) => {
+    const [repair = '', person] = key.split('/');
+    const draft = surveys[key];
+    return draft && person === personId ? { repairId: repair === NEW ? null : repair, draft } : [];
+  });
+
+export const initialDrafts: Drafts = { surveys: {}, touched: {}, texts: {} };
 
 const slice = createSlice({
   name: 'drafts',
   initialState: initialDrafts,
   reducers: {
+    /** Put there as it is opened, or filled in from what is known: nobody has typed anything. */
+    draftFilled: (state, { payload }: PayloadAction<{ key: string; draft: SurveyDraft }>) => {
+      state.surveys[payload.key] = payload.draft;
+    },
     draftPut: (state, { payload }: PayloadAction<{ key: string; draft: SurveyDraft }>) => {
       state.surveys[payload.key] = payload.draft;
+      state.touched[payload.key] = true;
     },
     draftText: (state, { payload }: PayloadAction<Answered>) => {
       const { key, path, text, site, shown } = payload;
       // The first letter may come before the draft was put away.
       const draft = state.surveys[key] ?? shown;
       state.surveys[key] = { ...draft, texts: withAnswer(draft, path, text, site) };
+      state.touched[key] = true;
     },
     draftDropped: (state, { payload }: PayloadAction<string>) => {
       delete state.surveys[payload];
+      delete state.touched[payload];
     },
     textTyped: (state, { payload }: PayloadAction<{ key: string; text: string }>) => {
       state.texts[payload.key] = payload.text;
@@ -48,7 +73,6 @@ const slice = createSlice({
     textsDropped: (state, { payload }: PayloadAction<string[]>) => {
       for (const key of payload) delete state.texts[key];
     },
-    draftsRead: (_, { payload }: PayloadAction<Drafts>) => payload,
   },
   extraReducers: (builder) => {
     // A bare "38" was meant in the old unit: say so before the new one takes over.
@@ -65,6 +89,6 @@ const slice = createSlice({
   },
 });
 
-export const { draftPut, draftText, draftDropped, textTyped, textsDropped, draftsRead } =
+export const { draftFilled, draftPut, draftText, draftDropped, textTyped, textsDropped } =
   slice.actions;
 export const draftsReducer = slice.reducer;

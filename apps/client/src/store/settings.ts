@@ -6,9 +6,16 @@ export interface Settings {
   units: UnitSystem;
   /** A person’s own weights for the order at Match; the usual ones where there are none. */
   weights: Partial<Record<Intent, Weights>>;
+  /** Somebody signed out without signal: the server is told before anybody is let in again. */
+  leaving: boolean;
 }
 
-export const initialSettings: Settings = { theme: 'auto', units: 'metric', weights: {} };
+export const initialSettings: Settings = {
+  theme: 'auto',
+  units: 'metric',
+  weights: {},
+  leaving: false,
+};
 
 const slice = createSlice({
   name: 'settings',
@@ -26,12 +33,14 @@ const slice = createSlice({
     ) => {
       state.weights[payload.intent] = payload.weights;
     },
+    left: (state, { payload }: PayloadAction<boolean>) => {
+      state.leaving = payload;
+    },
     weightsReset: (state, { payload }: PayloadAction<Intent>) => {
       delete state.weights[payload];
     },
-    settingsRead: (_, { payload }: PayloadAction<Settings>) => payload,
   },
 });
 
-export const { themeChosen, unitsChosen, weightMoved, weightsReset, settingsRead } = slice.actions;
+export const { themeChosen, unitsChosen, weightMoved, weightsReset, left } = slice.actions;
 export const settingsReducer = slice.reducer;

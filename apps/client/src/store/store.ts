@@ -1,29 +1,39 @@
-import { combineReducers, configureStore } from '@reduxjs/toolkit';
+import { combineReducers, configureStore, type UnknownAction } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
-import { keeper } from '@/offline/keeper';
+import { answers } from '@/offline/answers';
+import { withEntries } from '@/offline/entries';
+import { entriesCame, keeper } from '@/offline/keeper';
 import { sender } from '@/offline/sender';
 import { api } from './api';
+import { clockReducer } from './clock';
 import { draftsReducer } from './drafts';
 import { outboxReducer } from './outbox';
 import { settingsReducer } from './settings';
 import { toolsReducer } from './tools';
 import { viewReducer } from './view';
 
-const rootReducer = combineReducers({
+const slices = combineReducers({
   [api.reducerPath]: api.reducer,
+  clock: clockReducer,
   drafts: draftsReducer,
   outbox: outboxReducer,
   settings: settingsReducer,
   tools: toolsReducer,
   view: viewReducer,
 });
-export type RootState = ReturnType<typeof rootReducer>;
+export type RootState = ReturnType<typeof slices>;
+
+/** The slices, and what the device or another tab brings laid over them. */
+const rootReducer = (state: RootState | undefined, action: UnknownAction): RootState =>
+  state && entriesCame.match(action) ? withEntries(state, action.payload) : slices(state, action);
 
 export function makeStore() {
   const store = configureStore({
     reducer: rootReducer,
     middleware: (defaults) =>
-      defaults().prepend(keeper.middleware, sender.middleware).concat(api.middleware),
+      defaults()
+        .prepend(keeper.middleware, sender.middleware, answers.middleware)
+        .concat(api.middleware),
   });
   setupListeners(store.dispatch);
   return store;

@@ -17,7 +17,6 @@ const slice = createSlice({
     toolTyped: (state, { payload }: PayloadAction<{ tool: string; typed: Typed }>) => {
       state.typed[payload.tool] = payload.typed;
     },
-    toolsRead: (_, { payload }: PayloadAction<Tools>) => payload,
   },
   extraReducers: (builder) => {
     builder.addCase(unitsChosen, (state, { payload }) => {
@@ -30,5 +29,5 @@ const slice = createSlice({
   },
 });
 
-export const { toolTyped, toolsRead } = slice.actions;
+export const { toolTyped } = slice.actions;
 export const toolsReducer = slice.reducer;

@@ -21,7 +21,7 @@ function Duration({ text, as }: { text: string; as: TxtProps['as'] }) {
       as={i % 2 === 0 ? as : 'inline'}
       className={i % 2 === 0 ? '' : `pl-0.5 ${i < parts.length - 1 ? 'pr-1.5' : ''}`}
     >
-      {part}
+      {`${part} `}
     </Txt>
   ));
 }
@@ -34,29 +34,34 @@ export function FigureText({ figure, as = 'inline', label, suffix }: FigureTextP
   if (!figure) return null;
   const { figure: text, unit } = show(figure.value, figure.quantity, units);
   const money = figure.quantity === 'money';
-  const name = `${label ?? figure.label}: ${money ? unit : ''}${text} ${money ? '' : unit}. Show working`;
+  const shown = money ? `${unit} ${text}` : `${text} ${unit}`;
+  const seen = [label, shown.trim(), suffix].filter(Boolean).join(' ');
   return (
     <Pressable
       role="button"
-      aria-label={name}
+      aria-label={`${seen}, ${figure.label}. Show working`}
       aria-expanded={open}
       testID={`figure-${figure.id}`}
       onPress={() => dispatch(workingShown(open ? null : figure))}
       className={label ? 'min-h-[48px] justify-end' : ''}
       hitSlop={12}
     >
-      {label ? <Txt as="label">{label}</Txt> : null}
+      {label ? <Txt as="label">{`${label} `}</Txt> : null}
       <View
         className={`flex-row items-baseline self-start ${open ? 'border-b-[3px]' : 'border-b-[1.5px] border-dotted'} border-teal`}
       >
-        {money ? <Txt as={as}>{unit}</Txt> : null}
-        {figure.quantity === 'time' ? <Duration text={text} as={as} /> : <Txt as={as}>{text}</Txt>}
+        {money ? <Txt as={as}>{`${unit} `}</Txt> : null}
+        {figure.quantity === 'time' ? (
+          <Duration text={text} as={as} />
+        ) : (
+          <Txt as={as}>{`${text} `}</Txt>
+        )}
         {!money && unit ? (
           <Txt as="inline" className="pl-0.5">
-            {unit}
+            {`${unit} `}
           </Txt>
         ) : null}
-        {suffix ? <Txt as="inline"> {suffix}</Txt> : null}
+        {suffix ? <Txt as="inline">{` ${suffix} `}</Txt> : null}
       </View>
     </Pressable>
   );

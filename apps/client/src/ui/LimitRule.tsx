@@ -55,7 +55,7 @@ export function LimitRule({
     <Pressable
       className="flex-row items-center gap-2 py-0.5"
       role="button"
-      aria-label={`${name} ${shown}, needs ${words}. Show working`}
+      aria-label={`${name} needs ${words}, ${shown}. Show working`}
       aria-expanded={open}
       testID={figure ? `figure-${figure.id}` : undefined}
       disabled={!figure}
@@ -63,10 +63,10 @@ export function LimitRule({
     >
       <View className="min-w-0 flex-1">
         <Txt as="inline" className="font-label" numberOfLines={2}>
-          {name}
+          {`${name} `}
         </Txt>
         <Txt as="label" numberOfLines={1}>
-          needs {words}
+          {`needs ${words} `}
         </Txt>
       </View>
       <Txt

@@ -87,7 +87,7 @@ export function Table<R>(props: TableProps<R>) {
             </View>
           );
         })}
-        <View className="w-14 items-end">
+        <View className="w-14 items-end" role="columnheader">
           <LinkButton
             label={said ? 'Copied' : 'Copy'}
             hint={`Copy the table of ${name.toLowerCase()}`}

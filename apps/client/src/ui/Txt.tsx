@@ -27,6 +27,8 @@ export interface TxtProps extends TextProps {
 
 /** Text in one of the house's uses. A face or colour asked for takes the place of the usual one. */
 export function Txt({ as = 'body', className = '', ...rest }: TxtProps) {
+  // What names the screen is the one heading of its first level; parts of it stand under that.
+  const heading = rest.role === 'heading' ? { 'aria-level': as === 'rowBold' ? 2 : 1 } : {};
   const [face, size, colour] = variants[as];
   const classes = [
     FACE.test(className) ? '' : face,
@@ -34,5 +36,5 @@ export function Txt({ as = 'body', className = '', ...rest }: TxtProps) {
     COLOUR.test(className) ? '' : colour,
     className,
   ];
-  return <Text className={classes.filter(Boolean).join(' ')} {...rest} />;
+  return <Text className={classes.filter(Boolean).join(' ')} {...heading} {...rest} />;
 }

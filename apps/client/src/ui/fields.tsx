@@ -6,7 +6,7 @@ import {
   type QuantityField,
   type WhenField,
 } from '@kelmot/core';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Pressable, TextInput, View } from 'react-native';
 import { useAppSelector } from '@/store/hooks';
 import { useTheme } from './theme';
@@ -57,7 +57,10 @@ export function FieldFrame({
   );
 }
 
-/** A plain line of text. */
+/** Most characters of a line, where nothing else is said. */
+const MOST_TYPED = 200;
+
+/** A plain line of text; what is longer than it takes is cut there, with a word. */
 export function TextBox({
   text,
   onText,
@@ -70,6 +73,7 @@ export function TextBox({
   placeholder,
   multiline = false,
   secret = false,
+  most = MOST_TYPED,
   onSubmit,
 }: Bound & {
   label: string;
@@ -79,44 +83,62 @@ export function TextBox({
   placeholder?: string;
   multiline?: boolean;
   secret?: boolean;
+  /** Most characters that are taken. */
+  most?: number;
   onSubmit?: () => void;
 }) {
   const { c } = useTheme();
+  const [isCut, setCut] = useState(false);
+  const take = (typed: string) => {
+    setCut(typed.length > most);
+    onText(typed.slice(0, most));
+  };
   return (
-    <View
-      className={`flex-row items-center rounded border-[1.5px] bg-sheet ${error ? 'border-oxide' : 'border-ink'}`}
-    >
-      <TextInput
-        value={text}
-        onChangeText={onText}
-        aria-label={unit ? `${label}, ${unit}` : label}
-        aria-invalid={error !== undefined}
-        testID={id}
-        nativeID={id}
-        placeholder={placeholder}
-        placeholderTextColor={c.pencil}
-        inputMode={numeric ? 'text' : undefined}
-        autoCapitalize="none"
-        autoCorrect={false}
-        multiline={multiline}
-        secureTextEntry={secret}
-        onSubmitEditing={onSubmit}
-        className={`min-h-[48px] min-w-0 flex-1 px-3 text-ink ${multiline ? 'py-3' : ''} ${large ? 'font-clock text-key tracking-[-0.05em]' : 'font-name text-row'}`}
-      />
-      {unit ? (
-        <Txt as="inline" className="pr-3 text-pencil">
-          {unit}
+    <View className="gap-1">
+      <View
+        className={`flex-row items-center rounded border-[1.5px] bg-sheet ${error ? 'border-oxide' : 'border-ink'}`}
+      >
+        <TextInput
+          value={text}
+          onChangeText={take}
+          aria-label={unit ? `${label}, ${unit}` : label}
+          aria-invalid={error !== undefined}
+          testID={id}
+          nativeID={id}
+          placeholder={placeholder}
+          placeholderTextColor={c.pencil}
+          inputMode={numeric ? 'decimal' : undefined}
+          autoCapitalize="none"
+          autoCorrect={false}
+          multiline={multiline}
+          secureTextEntry={secret}
+          onSubmitEditing={onSubmit}
+          className={`min-h-[48px] min-w-0 flex-1 px-3 text-ink ${multiline ? 'py-3' : ''} ${large ? 'font-clock text-key tracking-[-0.05em]' : 'font-name text-row'}`}
+        />
+        {unit ? (
+          <Txt as="inline" className="pr-3 text-pencil">
+            {unit}
+          </Txt>
+        ) : null}
+      </View>
+      {isCut ? (
+        <Txt as="label" role="status" className="text-ochreInk" testID={`${id}-cut`}>
+          {most} characters at most: the rest was left off.
         </Txt>
       ) : null}
     </View>
   );
 }
 
+/** Pressed quickly several times, each counts. */
+const RAPID = { dataSet: { rapid: 'true' } };
+
 function Step({ sign, label, onPress }: { sign: string; label: string; onPress: () => void }) {
   return (
     <Pressable
       role="button"
       aria-label={label}
+      {...RAPID}
       onPress={onPress}
       className="h-[51px] w-12 items-center justify-center rounded border-[1.5px] border-ink bg-sheet active:bg-shade"
     >

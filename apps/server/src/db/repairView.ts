@@ -1,6 +1,7 @@
 import {
   recordedLines,
   type Check,
+  type LastPlan,
   type Mix,
   type Reading,
   type RepairView,
@@ -9,8 +10,9 @@ import {
   type StoryLine,
 } from '@kelmot/contract';
 import { Survey } from '@kelmot/core';
-import { and, asc, eq, ne, sql, type SQL } from 'drizzle-orm';
+import { and, asc, eq, sql, type SQL } from 'drizzle-orm';
 import type { Db, Tx } from './client';
+import { carriedId } from '../ids';
 import { readPlan } from './planRead';
 import {
   checks,
@@ -137,25 +139,45 @@ const recordsOf = ({ readings, checks, mixes }: OnPlan) => ({
   })),
 });
 
-/** What was recorded on plans that another has taken the place of, plan by plan, told as the record tells it. */
-async function earlierOf(
-  db: Db | Tx,
-  repairId: string,
-  planId: string | null,
-): Promise<StoryLine[]> {
-  const before = await db.query.plans.findMany({
-    where: and(eq(plans.repairId, repairId), planId ? ne(plans.id, planId) : undefined),
+/** Every plan of a repair with what was recorded on it, the first one first. */
+const plansOf = (db: Db | Tx, repairId: string) =>
+  db.query.plans.findMany({
+    where: eq(plans.repairId, repairId),
     orderBy: asc(plans.number),
     ...ON_PLAN,
   });
-  const kept = before.filter((p) => p.checks.length + p.readings.length + p.mixes.length > 0);
+type PlanOf = Awaited<ReturnType<typeof plansOf>>[number];
+
+const idsOn = ({ checks, readings }: Pick<PlanOf, 'checks' | 'readings'>): Set<string> =>
+  new Set([...checks, ...readings].map((record) => record.id));
+
+/**
+ * What was recorded on plans that another has taken the place of, plan by plan, told as the record tells it. What the
+ * next plan took over is told there.
+ */
+async function earlierOf(db: Db | Tx, all: PlanOf[], planId: string | null): Promise<StoryLine[]> {
   const lines = await Promise.all(
-    kept.map(async (onPlan) => {
-      const plan = await readPlan(db, onPlan.id);
-      return plan ? recordedLines(plan.body, recordsOf(onPlan), plan.number) : [];
+    all.map(async (onPlan, i) => {
+      const empty = onPlan.checks.length + onPlan.readings.length + onPlan.mixes.length === 0;
+      const plan = onPlan.id === planId || empty ? null : await readPlan(db, onPlan.id);
+      if (!plan) return [];
+      const next = all[i + 1];
+      const taken = next ? idsOn(next) : new Set<string>();
+      return recordedLines(plan.body, recordsOf(onPlan), plan.number).filter(
+        (line) => !next || !taken.has(carriedId(next.id, line.id)),
+      );
     }),
   );
   return lines.flat();
+}
+
+/** The plan that a new survey took back, with its record; null where something was mixed on it. */
+async function lastOf(db: Db | Tx, all: PlanOf[]): Promise<LastPlan | null> {
+  const onPlan = all.at(-1);
+  const plan = onPlan && onPlan.mixes.length === 0 ? await readPlan(db, onPlan.id) : null;
+  if (!onPlan || !plan) return null;
+  const { checks, readings } = recordsOf(onPlan);
+  return { id: plan.id, number: plan.number, body: plan.body, checks, readings };
 }
 
 const toSignoff = (s: Whole['signoffs'][number]): Signoff => ({
@@ -195,7 +217,7 @@ export async function readRepair(
     planId && planId !== found.planId ? await onPlan(db, found.id, planId) : (present ?? null);
   const read = plan && (await readPlan(db, plan.id));
   // A first plan has none before it; without a plan one may have been taken back.
-  const older = plan && plan.number === 1 ? [] : await earlierOf(db, id, found.planId);
+  const all = plan && plan.number === 1 ? [] : await plansOf(db, id);
   return {
     ...headOf(found),
     assetId: found.assetId,
@@ -203,7 +225,8 @@ export async function readRepair(
     survey: Survey.parse(found.survey),
     plan: read ? { id: read.id, number: read.number, body: read.body } : null,
     ...recordsOf(plan ?? NOTHING),
-    earlier: older,
+    earlier: await earlierOf(db, all, found.planId),
+    last: found.planId === null ? await lastOf(db, all) : null,
     signoffs: signoffs.map(toSignoff),
     reviews: reviews.map(toReview),
   };

@@ -17,6 +17,9 @@ const MOST_KNOWN = 5000;
 /** The cookie that the auth library sets: over TLS with a prefix that says so. */
 const COOKIE = 'kelmot.session_token';
 
+/** Says as whom a device sends something; left out, it is whoever is signed in. */
+const PERSON = 'kelmot-person';
+
 /** Who is signed in by a cookie. */
 export interface Sessions {
   of: (c: Context<AppEnv>) => Promise<Me | null>;
@@ -70,6 +73,10 @@ export const requireSession = (sessions: Sessions) =>
   createMiddleware<AppEnv>(async (c, next) => {
     const me = await sessions.of(c);
     if (!me) throw new ProblemError(401, 'Sign in first');
+    // What one person typed is never taken as another's who signed in on the same device meanwhile.
+    const meant = c.req.header(PERSON);
+    if (meant !== undefined && meant !== me.id)
+      throw new ProblemError(412, 'Somebody else is signed in', 'Sign in as who typed it.');
     c.set('me', me);
     await next();
   });

@@ -1,9 +1,16 @@
-import { mayMove, type Me } from '@kelmot/contract';
+import {
+  carriedOver,
+  headOfSurvey,
+  lastPlanOf,
+  mayMove,
+  type Carried,
+  type Check,
+  type Me,
+  type Reading,
+} from '@kelmot/contract';
 import {
   gistOf,
-  MINUTE,
   Survey as SurveySchema,
-  surveyTitle,
   SystemCard,
   weatherFor,
   word,
@@ -15,7 +22,8 @@ import { assets, cards, sites } from '../db/plant';
 import { readCards } from '../db/cardQueries';
 import { readRepair } from '../db/repairView';
 import { readShelf } from '../db/shelfQueries';
-import { mixes, plans, repairs } from '../db/repairs';
+import { checks, mixes, plans, readings, repairs } from '../db/repairs';
+import { carriedId } from '../ids';
 import { notFound, ProblemError } from '../http/problem';
 import { bump, expectVersion, type CommandOf, type Doing, type Done } from './doing';
 import { refuseHeld } from './gates';
@@ -32,21 +40,6 @@ export async function siteOf(db: Db | Tx, siteId: string): Promise<SiteSettings>
   const [site] = await db.select().from(sites).where(eq(sites.id, siteId));
   if (!site) throw notFound('site');
   return settingsOf(site);
-}
-
-function columnsOf(survey: SurveySchema) {
-  const { asset, window } = survey;
-  return {
-    assetId: asset.id,
-    family: survey.family,
-    tag: asset.tag,
-    assetName: asset.name,
-    position: asset.position,
-    title: surveyTitle(survey),
-    intent: survey.intent,
-    survey,
-    backBy: new Date(Date.parse(window.startAt) + window.downMin * MINUTE).toISOString(),
-  };
 }
 
 /** An asset typed in the survey joins the register under its tag, if it is not there yet. */
@@ -115,7 +108,8 @@ export async function createRepair({
   const inserted = await tx
     .insert(repairs)
     .values({
-      ...columnsOf({ ...survey, asset: { ...survey.asset, id: assetId } }),
+      ...headOfSurvey({ ...survey, asset: { ...survey.asset, id: assetId } }),
+      assetId,
       id: repairId,
       siteId,
       station: 'match',
@@ -148,7 +142,7 @@ export async function saveSurvey(doing: Doing<'survey.save'>): Promise<Done> {
   await refuseOnceMixed(tx, repair.planId);
   const assetId = await assetFor(tx, repair.siteId, command.survey, command.id);
   const survey = { ...command.survey, asset: { ...command.survey.asset, id: assetId } };
-  return bump(doing, { ...columnsOf(survey), station: 'match', planId: null });
+  return bump(doing, { ...headOfSurvey(survey), assetId, station: 'match', planId: null });
 }
 
 /** The plan is made here, from the stored survey and the newest card: what the device showed is not taken on trust. */
@@ -156,6 +150,7 @@ export async function makePlanFor(doing: Doing<'plan.make'>): Promise<Done> {
   const { tx, me, command, repair, weather } = doing;
   await expectVersion(tx, repair, command.expect);
   await refuseOnceMixed(tx, repair.planId);
+  const before = await readRepair(tx, repair.siteId, repair.id);
   const site = await siteOf(tx, repair.siteId);
   const [card] = await tx
     .select()
@@ -204,12 +199,32 @@ export async function makePlanFor(doing: Doing<'plan.make'>): Promise<Done> {
     madeAt: command.at,
     by: me.id,
   });
+  const worked = before && lastPlanOf(before);
+  if (worked) await carry(doing, carriedOver(worked, made.plan));
   return bump(doing, {
     planId: command.planId,
     survey,
     intent: command.intent,
     station: 'prep',
   });
+}
+
+/** Records on a new plan what stands of the one before: by whom and when it was recorded, and when the server had it. */
+async function carry(
+  { tx, repair, command: { planId }, received }: Doing<'plan.make'>,
+  kept: Pick<Carried, 'checks' | 'readings'>,
+): Promise<void> {
+  const own = ({ id, byId, receivedAt }: Check | Reading) => ({
+    id: carriedId(planId, id),
+    repairId: repair.id,
+    planId,
+    by: byId,
+    receivedAt: receivedAt ?? received,
+  });
+  if (kept.checks.length > 0)
+    await tx.insert(checks).values(kept.checks.map((check) => ({ ...check, ...own(check) })));
+  if (kept.readings.length > 0)
+    await tx.insert(readings).values(kept.readings.map((r) => ({ ...r, ...own(r) })));
 }
 
 /** Moves a repair to a station: back always; on, where nothing holds it. */

@@ -1,5 +1,5 @@
-import { curedByServer, maySign } from '@kelmot/contract';
-import { DAY, gistOf, shownIn, type Zone } from '@kelmot/core';
+import { curedByServer, maySign, nextLooks } from '@kelmot/contract';
+import { gistOf } from '@kelmot/core';
 import { desc, eq } from 'drizzle-orm';
 import { uuidv7 } from '../ids';
 import { readRepair } from '../db/repairView';
@@ -9,13 +9,9 @@ import { bump, expectVersion, type Doing, type Done } from './doing';
 import { refuseHeld } from './gates';
 import { siteOf } from './planning';
 
-/** The day so many days after a moment, by the calendar of a zone. */
-const dayAfter = (at: string, zone: Zone, days: number): string =>
-  new Date(shownIn(Date.parse(at), zone).getTime() + days * DAY).toISOString().slice(0, 10);
-
 /**
  * Signs a repair off where its gate is open. Accepted: closes it and sets the next looks.
- * Redo: the plan starts afresh under the next number; what was recorded stays with the old one.
+ * Redo: the plan starts afresh under the next number, with the id of the sign-off so that a device can go on at once; what was recorded stays with the old one.
  */
 export async function signOff(doing: Doing<'signoff.add'>): Promise<Done> {
   const { tx, me, command, repair, received } = doing;
@@ -52,9 +48,8 @@ export async function signOff(doing: Doing<'signoff.add'>): Promise<Done> {
     supersedes: before?.id ?? null,
   });
   if (verdict === 'redo') {
-    const again = uuidv7();
     await tx.insert(plans).values({
-      id: again,
+      id,
       repairId: repair.id,
       number: number + 1,
       siteId: repair.siteId,
@@ -66,21 +61,14 @@ export async function signOff(doing: Doing<'signoff.add'>): Promise<Done> {
       madeAt: at,
       by: me.id,
     });
-    return bump(doing, { planId: again, station: 'prep' });
+    return bump(doing, { planId: id, station: 'prep' });
   }
-  await tx.insert(reviews).values({
-    id: uuidv7(),
-    repairId: repair.id,
-    kind: 'look',
-    dueOn: dayAfter(at, site.zone, plan.nextLookDays),
-  });
-  if (plan.replaceInDays !== null) {
-    await tx.insert(reviews).values({
+  await tx.insert(reviews).values(
+    nextLooks(plan, at, site.zone).map((look) => ({
+      ...look,
       id: uuidv7(),
       repairId: repair.id,
-      kind: 'replace',
-      dueOn: dayAfter(at, site.zone, plan.replaceInDays),
-    });
-  }
+    })),
+  );
   return bump(doing, { status: 'closed', station: 'accept' });
 }

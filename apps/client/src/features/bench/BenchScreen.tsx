@@ -8,7 +8,9 @@ import { listAxis, ownAxis } from '@/features/repairs/benchAxis';
 import { openRepair } from '@/features/repairs/openRepair';
 import { placeOf, useActs, type ActRow } from '@/features/repairs/useActs';
 import { RepairAside } from '@/features/repair/RepairAside';
-import { sayError, useSiteQuery } from '@/store/api';
+import { sayError, useMeQuery, useSiteQuery } from '@/store/api';
+import { unfinishedOf } from '@/store/drafts';
+import { useAppSelector } from '@/store/hooks';
 import { LinkButton, SecondaryButton, Tag } from '@/ui/Button';
 import { Countdown } from '@/ui/Countdown';
 import { AxisRuler, CureStrip } from '@/ui/CureStrip';
@@ -64,7 +66,6 @@ function Running({
   return (
     <Pressable
       role="link"
-      aria-label={`${row.tag} ${row.assetName}: ${tell(act.say)} ${say(act.second)}`}
       testID={`bench-${row.tag}`}
       onPress={() => openRepair(row, layout)}
       className="mx-4 gap-1 border-b border-rule py-3 active:opacity-80"
@@ -132,6 +133,32 @@ function Stopped({ item }: { item: ActRow }) {
   );
 }
 
+/** What somebody began to type and has not finished, on this device. */
+function Unfinished() {
+  const { data: me } = useMeQuery();
+  const drafts = useAppSelector((s) => s.drafts);
+  return unfinishedOf(drafts, me?.id ?? '').map(({ repairId, draft: { asset } }) => (
+    <Pressable
+      key={repairId ?? 'new'}
+      role="link"
+      testID={`unfinished-${repairId ?? 'new'}`}
+      onPress={() => router.navigate(repairId ? `/repair/${repairId}/survey` : '/new')}
+      className="mx-4 min-h-[48px] flex-row items-center gap-3 border-b border-rule py-3 active:opacity-80"
+    >
+      <WaitMark size={26} />
+      {asset.tag ? <Tag text={asset.tag} /> : null}
+      <View className="min-w-0 flex-1">
+        <Txt as="row" numberOfLines={2}>
+          {asset.name || 'New repair'}
+        </Txt>
+        <Txt as="label">
+          {repairId ? 'Survey changed and not saved' : 'Survey begun and not saved'}
+        </Txt>
+      </View>
+    </Pressable>
+  ));
+}
+
 /** The bench: what runs now, what is stopped, what is to be looked at, what has not begun. In that order. */
 export function BenchScreen() {
   const zone = useZone();
@@ -165,7 +192,7 @@ export function BenchScreen() {
             <SendState quiet />
             {layout === 'phone' ? (
               <LinkButton
-                label="Set"
+                label="Settings"
                 hint="Settings and sign-out"
                 testID="settings"
                 onPress={() => router.navigate('/settings')}
@@ -177,7 +204,9 @@ export function BenchScreen() {
           </View>
         </View>
         {isLoading ? <Skeleton /> : null}
-        {error ? <Failed say={sayError(error)} retry={() => void refetch()} /> : null}
+        {error && acts.length === 0 ? (
+          <Failed say={sayError(error)} retry={() => void refetch()} />
+        ) : null}
         {running.length > 0 && axis ? (
           <View className="border-b border-ink bg-sheet">
             {running.map((item, i) => (
@@ -195,11 +224,11 @@ export function BenchScreen() {
         {stopped.map((item) => (
           <Stopped key={item.row.id} item={item} />
         ))}
+        <Unfinished />
         {due.map(({ row }) => (
           <Pressable
             key={row.id}
             role="link"
-            aria-label={`${row.tag}: look at it`}
             onPress={() => openRepair(row, layout)}
             className="mx-4 flex-row gap-3 border-b border-rule py-3"
           >
@@ -222,7 +251,6 @@ export function BenchScreen() {
           <Pressable
             key={row.id}
             role="link"
-            aria-label={`${row.tag} ${row.assetName}, at ${STATION_NAMES[row.station]}`}
             onPress={() => openRepair(row, layout)}
             className="mx-4 gap-1 border-b border-rule py-3"
           >

@@ -6,6 +6,7 @@ import { useAppDispatch } from '@/store/hooks';
 import { keysToggled } from '@/store/view';
 import { useLayout } from '@/ui/layout';
 import { KeysHelp } from './KeysHelp';
+import { Notices } from './Notices';
 import { TabBar } from './TabBar';
 import { TopBar } from './TopBar';
 import type { TabId } from './tabs';
@@ -32,7 +33,10 @@ export function Frame({ tab, aside, bare = false, openId, folded = false, childr
   if (layout === 'phone') {
     return (
       <View className="flex-1 bg-paper">
-        <View className="flex-1">{children}</View>
+        <Notices />
+        <View className="flex-1" role="main">
+          {children}
+        </View>
         {bare ? null : <TabBar on={tab} />}
       </View>
     );
@@ -41,13 +45,16 @@ export function Frame({ tab, aside, bare = false, openId, folded = false, childr
   return (
     <View className="flex-1 bg-paper">
       <TopBar on={tab} />
+      <Notices />
       <View className="flex-1 flex-row">
         {folded ? null : (
           <View className="w-[300px] border-r-[1.25px] border-ink">
             <Register openId={openId} />
           </View>
         )}
-        <View className="min-w-0 flex-1">{children}</View>
+        <View className="min-w-0 flex-1" role="main">
+          {children}
+        </View>
         {wide && aside ? (
           <View className="w-[380px] border-l-[1.25px] border-ink bg-sheet">{aside}</View>
         ) : null}

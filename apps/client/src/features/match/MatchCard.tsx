@@ -113,7 +113,6 @@ export function MatchCard({
       <Pressable
         role="radio"
         aria-checked={selected}
-        aria-label={`${card.code} ${card.name}: ${VERDICT_NAMES[verdict]}. ${lead}${rest}`}
         disabled={verdict === 'no'}
         onPress={onSelect}
         testID={`pick-${card.code}`}

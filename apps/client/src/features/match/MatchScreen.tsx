@@ -21,6 +21,7 @@ import { pathName } from '@/features/repair/pathNames';
 import { RepairAside } from '@/features/repair/RepairAside';
 import { Refused } from '@/features/repair/Refused';
 import { sectionOf } from '@/features/repair/sectionOf';
+import { usePlanner } from '@/features/repair/usePlanner';
 import { StationFrame } from '@/features/repair/StationFrame';
 import { type OpenRepair } from '@/features/repair/useRepair';
 import { useAppSelector } from '@/store/hooks';
@@ -32,13 +33,14 @@ import { Failed, Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
 import { useNow } from '@/ui/useNow';
 import { useZone } from '@/ui/useZone';
-import { roundsPlaced, type RepairView } from '@kelmot/contract';
+import { lastPlanOf, roundsPlaced, type RepairView } from '@kelmot/contract';
 import { WorkingSheet } from '@/ui/Working';
 import { Compare, MOST_COMPARED } from './Compare';
 import { MatchCard } from './MatchCard';
 import { RefusalBlock, useRefusals } from './RefusalBlock';
 import { SchoolChoices } from './SchoolChoices';
 import { SecondChoices } from './SecondChoices';
+import { TakeAnew } from './TakeAnew';
 import { useMatches } from './useMatches';
 import { Weighing } from './Weighing';
 import { TrialBar, WhatIfBlock } from './WhatIfBlock';
@@ -59,6 +61,7 @@ export function MatchScreen({
   const [intent, setIntent] = useState<Intent>(view.intent);
   const [picked, setPicked] = useState<string | null>(view.plan?.body.card.code ?? null);
   const [all, setAll] = useState(false);
+  const [asking, setAsking] = useState(false);
   const [compared, setCompared] = useState<string[]>([]);
   const [schools, setSchools] = useState<Schools>(view.plan?.body.schools ?? {});
   const [seconds, setSeconds] = useState<Readonly<Record<string, string>>>(
@@ -86,18 +89,19 @@ export function MatchScreen({
   const sameSchools =
     JSON.stringify([taken, seconds]) ===
     JSON.stringify([before?.schools ?? taken, before?.seconds ?? {}]);
+  const last = lastPlanOf(view);
+  const worked = last && last.checks.length + last.readings.length > 0 ? last : null;
+  const { plan: planWith } = usePlanner(worked !== null);
+  const choice = { cardCode: code ?? '', intent, schools: taken, seconds };
+  const makes = !same || !sameSchools;
+  const go = () => {
+    if (makes) repair.send({ type: 'plan.make', planId: uuidv7(), ...choice });
+    router.navigate(`/repair/${view.id}/prep`);
+  };
   const take = () => {
     if (!code || !repair.canWrite) return;
-    if (!same || !sameSchools)
-      repair.send({
-        type: 'plan.make',
-        planId: uuidv7(),
-        cardCode: code,
-        intent,
-        schools: taken,
-        seconds,
-      });
-    router.navigate(`/repair/${view.id}/prep`);
+    if (worked && makes) setAsking(true);
+    else go();
   };
   const keep = () => {
     repair.send({ type: 'survey.save', survey });
@@ -107,40 +111,54 @@ export function MatchScreen({
     setCompared((list) =>
       list.includes(which) ? list.filter((c) => c !== which) : [...list, which],
     );
-  const action = begun ? (
-    <PrimaryButton
-      label="On to Prep"
-      onPress={() => router.navigate(`/repair/${view.id}/prep`)}
-      testID="take"
-    />
-  ) : refused ? (
-    <View>
-      <PrimaryButton
-        label="Referral sheet"
-        testID="referral"
-        onPress={() => router.navigate(`/referral/${view.id}`)}
+  const action =
+    asking && worked && code ? (
+      <TakeAnew
+        last={worked}
+        next={planWith({ ...survey, intent }, { ...choice, at: new Date(now).toISOString() })}
+        code={code}
+        onTake={go}
+        onStay={() => setAsking(false)}
       />
-      {/* What those who decide may take on is a second thought, and never the big one. */}
-      {code && repair.canWrite ? (
-        <LinkButton
-          label={`When they have decided: ${code} to Prep`}
-          testID="take"
-          onPress={take}
+    ) : begun ? (
+      <PrimaryButton
+        label="On to Prep"
+        onPress={() => router.navigate(`/repair/${view.id}/prep`)}
+        testID="take"
+      />
+    ) : refused ? (
+      <View>
+        <PrimaryButton
+          label="Referral sheet"
+          testID="referral"
+          onPress={() => router.navigate(`/referral/${view.id}`)}
         />
-      ) : null}
-    </View>
-  ) : trial.length > 0 ? (
-    <PrimaryButton label="Keep or undo what is tried first" disabled onPress={take} testID="take" />
-  ) : (
-    <PrimaryButton
-      label={
-        code ? `Take ${code} to Prep` : 'No card fits: change the survey, or call the specialist'
-      }
-      disabled={!code || !repair.canWrite}
-      onPress={take}
-      testID="take"
-    />
-  );
+        {/* What those who decide may take on is a second thought, and never the big one. */}
+        {code && repair.canWrite ? (
+          <LinkButton
+            label={`When they have decided: ${code} to Prep`}
+            testID="take"
+            onPress={take}
+          />
+        ) : null}
+      </View>
+    ) : trial.length > 0 ? (
+      <PrimaryButton
+        label="Keep or undo what is tried first"
+        disabled
+        onPress={take}
+        testID="take"
+      />
+    ) : (
+      <PrimaryButton
+        label={
+          code ? `Take ${code} to Prep` : 'No card fits: change the survey, or call the specialist'
+        }
+        disabled={!code || !repair.canWrite}
+        onPress={take}
+        testID="take"
+      />
+    );
   return (
     <StationFrame
       id={view.id}
@@ -185,7 +203,7 @@ export function MatchScreen({
         onDrop={compare}
       />
       {loading ? <Skeleton /> : null}
-      {error ? <Failed say={sayError(error)} /> : null}
+      {error && ranked.length === 0 ? <Failed say={sayError(error)} /> : null}
       <View role="radiogroup" aria-label="Material systems">
         {shown.map((scored, i) => (
           <MatchCard

@@ -1,6 +1,7 @@
 import { weatherFor, type Schools, type Survey, type WorkContext } from '@kelmot/core';
 import { useMemo } from 'react';
-import { useCardsQuery, useForecastQuery, useShelfQuery } from '@/store/api';
+import { useCardsQuery, useForecastQuery } from '@/store/api';
+import { useShelf } from '@/store/useShelf';
 
 /** What is known besides survey, card and site: cards at hand, shelf, forecast, schools. The server plans with the same. */
 export function useWorkContext(
@@ -9,7 +10,7 @@ export function useWorkContext(
   seconds?: Readonly<Record<string, string>>,
 ): WorkContext {
   const { data: library } = useCardsQuery();
-  const { data: shelf } = useShelfQuery();
+  const shelf = useShelf();
   const { data: forecast } = useForecastQuery();
   return useMemo(
     () => ({ ...weatherFor(survey, forecast?.hours ?? []), schools, seconds, shelf, library }),

@@ -1,14 +1,13 @@
-import type { Command } from '@kelmot/contract';
 import { View } from 'react-native';
 import { useAppDispatch } from '@/store/hooks';
-import { retried, thrownAway, type Waiting } from '@/store/outbox';
+import { retried, thrownAway, type Deed, type Waiting } from '@/store/outbox';
 import { SecondaryButton } from '@/ui/Button';
 import { StopMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
 import { surveyChanges } from './surveyChanges';
 
 /** What each command is called where it is spoken of. */
-export const NAMES: Record<Command['type'], string> = {
+export const NAMES: Record<Deed['type'], string> = {
   'repair.create': 'the new repair',
   'survey.save': 'the survey',
   'plan.make': 'the choice of system',
@@ -20,6 +19,8 @@ export const NAMES: Record<Command['type'], string> = {
   'mix.placed': 'the mark “placed”',
   'mix.binned': 'the mark “binned”',
   'signoff.add': 'the sign-off',
+  'shelf.move': 'the move of the shelf',
+  'cards.import': 'the change of cards',
 };
 
 /** What the server did not take, why, and the ways on. On a conflict both states are shown before anything is sent again. */
@@ -70,6 +71,13 @@ export function Refused({ waiting }: { waiting: Waiting[] }) {
               label="Send mine over it"
               testID="send-mine"
               onPress={() => dispatch(retried({ id: command.id, expect: version }))}
+            />
+          ) : null}
+          {version === undefined && (refused?.status ?? 0) >= 500 ? (
+            <SecondaryButton
+              label={`Send ${name} again`}
+              testID="send-again"
+              onPress={() => dispatch(retried({ id: command.id }))}
             />
           ) : null}
           <SecondaryButton

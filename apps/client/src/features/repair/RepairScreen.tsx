@@ -24,12 +24,15 @@ import { StationFrame } from './StationFrame';
 import { useRepair, type OpenRepair } from './useRepair';
 import { roundsPlaced, type RepairView } from '@kelmot/contract';
 
-/** Whether a new plan is on its way: the one that is shown is then not the one to work from. */
-const isPlanning = ({ waiting }: OpenRepair): boolean =>
-  waiting.some((w) => w.command.type === 'plan.make' && !w.refused);
+/** Whether a new plan is on its way that this device cannot make by itself: the one that is shown is then not to be worked from. */
+const isPlanning = ({ waiting }: OpenRepair, view: RepairView): boolean => {
+  const made = waiting.map((w) => w.command).findLast((c) => c.type === 'plan.make');
+  const stands = waiting.some((w) => w.command === made && !w.refused);
+  return stands && made?.type === 'plan.make' && view.plan?.id !== made.planId;
+};
 
 const plannedOf = (repair: OpenRepair, view: RepairView) =>
-  isPlanning(repair) ? undefined : view.plan?.body;
+  isPlanning(repair, view) ? undefined : view.plan?.body;
 
 /** A station that works from the plan, or the word that there is none yet. */
 function Planned({
@@ -47,7 +50,7 @@ function Planned({
   const now = useNow(15_000);
   const units = useAppSelector((s) => s.settings.units);
   const plan = plannedOf(repair, view);
-  const planning = isPlanning(repair);
+  const planning = isPlanning(repair, view);
   const screen = stationScreens[station];
   const short = station === 'mix' || station === 'accept' || station === 'cure';
   const drawing = sectionOf(view, now, units, { width, height: short ? 108 : 230 }, 0, !short);

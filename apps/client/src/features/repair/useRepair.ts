@@ -1,9 +1,11 @@
-import { applyCommand, type Command, type Me, type RepairView } from '@kelmot/contract';
+import type { Command, Me, RepairView } from '@kelmot/contract';
 import { useCallback, useMemo } from 'react';
-import { v7 as uuidv7 } from 'uuid';
 import { useMeQuery, useRepairQuery } from '@/store/api';
-import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { queued, type Waiting } from '@/store/outbox';
+import { useAppSelector } from '@/store/hooks';
+import { waitingOf, type Waiting } from '@/store/outbox';
+import { useSend, type DeedDraft } from '@/store/useSend';
+import { layOver } from './layOver';
+import { useDevice } from './useDevice';
 
 type Made = 'id' | 'at' | 'repairId' | 'expect';
 /** A command as a screen sends it; which plan a record is made on is seen here. */
@@ -30,14 +32,11 @@ const RECORDS: readonly Command['type'][] = [
   'signoff.add',
 ];
 
-/** Whose what waits on a device is while it is not known who is signed in. */
-const NOBODY: Me = { id: '', name: '', username: '', role: 'viewer', siteId: '', approves: [] };
-
 export interface OpenRepair {
   view: RepairView | undefined;
   error: unknown;
   loading: boolean;
-  waiting: Waiting[];
+  waiting: Waiting<Command>[];
   canWrite: boolean;
   /** Who is signed in; undefined while that is not known. */
   me: Me | undefined;
@@ -47,37 +46,24 @@ export interface OpenRepair {
 /** One repair as it is on the server with what still waits on the device laid over it, and a way to change it. */
 export function useRepair(id: string): OpenRepair {
   const { data: me } = useMeQuery();
-  const dispatch = useAppDispatch();
   const queue = useAppSelector((s) => s.outbox.queue);
-  const waiting = useMemo(() => queue.filter((w) => w.command.repairId === id), [queue, id]);
+  const waiting = useMemo(() => waitingOf(queue, id), [queue, id]);
   // One that is still to be created is not on the server yet: asking for it would only fail.
   const creating = waiting.some((w) => w.command.type === 'repair.create');
   const { data, error, isLoading } = useRepairQuery(id, { skip: creating });
-  const who = me ?? NOBODY;
-  const view = useMemo(
-    () =>
-      data &&
-      waiting.filter((w) => !w.refused).reduce((v, w) => applyCommand(v, w.command, who), data),
-    [data, waiting, who],
-  );
+  const device = useDevice(waiting);
+  const view = useMemo(() => layOver(data, waiting, device), [data, waiting, device]);
   const version = data?.version ?? 1;
-  const planId = data?.plan?.id;
-  const edits = waiting.filter((w) => EDITS.includes(w.command.type)).length;
+  const planId = view?.plan?.id;
+  const put = useSend();
   const send = useCallback(
     (draft: Draft<Command>) => {
-      const expect = EDITS.includes(draft.type) ? { expect: version + edits } : {};
+      // What this device did before and has not sent yet is known to whoever does this: it follows the last of that.
+      const expect = EDITS.includes(draft.type) ? { expect: version } : {};
       const seen = RECORDS.includes(draft.type) ? { planId } : {};
-      const command = {
-        ...draft,
-        ...expect,
-        ...seen,
-        id: uuidv7(),
-        at: new Date().toISOString(),
-        repairId: id,
-      } as Command;
-      dispatch(queued(command));
+      put({ ...draft, ...expect, ...seen, repairId: id } as DeedDraft);
     },
-    [dispatch, id, version, planId, edits],
+    [put, id, version, planId],
   );
   return {
     view,

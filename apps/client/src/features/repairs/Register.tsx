@@ -1,4 +1,4 @@
-import { clockText, word } from '@kelmot/core';
+import { clockText } from '@kelmot/core';
 import { useRef, useState } from 'react';
 import { FlatList, Pressable, TextInput, View } from 'react-native';
 import { AxisRuler, CureStrip } from '@/ui/CureStrip';
@@ -25,7 +25,6 @@ function Line({ item, now, open }: { item: ActRow; now: number; open: boolean })
   return (
     <Pressable
       role="link"
-      aria-label={`${row.tag} ${row.assetName}, ${row.title}: ${stopped && row.stop ? word(row.stop) : say}`}
       aria-current={open ? 'true' : undefined}
       testID={`register-${row.tag}`}
       onPress={() => openRepair(row, 'wide')}
@@ -102,7 +101,9 @@ export function Register({ openId }: { openId?: string }) {
         <AxisRuler axis={listAxis(now, WIDTH, zone)} now={now} label={clockText(now, zone)} />
       </View>
       {isLoading ? <Skeleton /> : null}
-      {error ? <Failed say={sayError(error)} retry={() => void refetch()} /> : null}
+      {error && acts.length === 0 ? (
+        <Failed say={sayError(error)} retry={() => void refetch()} />
+      ) : null}
       {!isLoading && !error && acts.length === 0 ? (
         <Empty title={searching ? 'Nothing found.' : 'No open repairs.'}>
           {searching ? 'Try a tag, a part of a name, or a place.' : 'Start one with New.'}

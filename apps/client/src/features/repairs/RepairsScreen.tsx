@@ -104,7 +104,6 @@ function Row({ item, now }: { item: ActRow; now: number }) {
   return (
     <Pressable
       role="link"
-      aria-label={nameOf(item)}
       testID={`repair-${row.tag}`}
       onPress={() => openRepair(row, 'phone')}
       className="gap-1 border-b border-rule px-4 py-2.5 active:bg-shade"
@@ -177,7 +176,9 @@ export function RepairsScreen() {
         />
       </View>
       {isLoading ? <Skeleton rows={6} /> : null}
-      {error ? <Failed say={sayError(error)} retry={() => void refetch()} /> : null}
+      {error && acts.length === 0 ? (
+        <Failed say={sayError(error)} retry={() => void refetch()} />
+      ) : null}
       {!isLoading && !error && acts.length === 0 ? (
         <Empty
           title={q.trim() ? 'Nothing found.' : 'None here yet.'}

@@ -1,4 +1,4 @@
-import { mixedBatches, type RepairRow } from '@kelmot/contract';
+import { mixedBatches, rowOf, type RepairRow, type RepairView } from '@kelmot/contract';
 import {
   nextAct,
   STATION_NAMES,
@@ -11,6 +11,7 @@ import {
 import { useMemo } from 'react';
 import { useRepairsInfiniteQuery, type RepairsQuery } from '@/store/api';
 import { useZone } from '@/ui/useZone';
+import { useWaitingViews } from './useWaitingViews';
 
 export interface ActRow {
   row: RepairRow;
@@ -60,10 +61,35 @@ export const actsOf = (rows: RepairRow[], now: number, zone: Zone): ActRow[] =>
     return { row, act, strips, say: row.status === 'closed' ? 'closed' : shortSay(row, act) };
   });
 
+/** Whether a list that asks for this holds a row; what is looked for is looked for where the server does. */
+const asksFor = ({ status, q }: RepairsQuery, row: RepairRow): boolean =>
+  (status === 'all' || row.status === status) &&
+  `${row.tag} ${row.assetName} ${row.position} ${row.title}`
+    .toLowerCase()
+    .includes(q.trim().toLowerCase());
+
+/** The rows of a list with what waits on this device in its place: a new repair stands there, a clock runs, at once. */
+export function withWaiting(
+  rows: RepairRow[],
+  views: readonly RepairView[],
+  query: RepairsQuery,
+): RepairRow[] {
+  if (views.length === 0) return rows;
+  const own = views.map(rowOf);
+  const known = new Set(own.map((row) => row.id));
+  return [...own.filter((row) => asksFor(query, row)), ...rows.filter((row) => !known.has(row.id))];
+}
+
 /** Repairs of a query with their next acts, soonest first. */
 export function useActs(query: RepairsQuery, now: number) {
   const result = useRepairsInfiniteQuery(query, { pollingInterval: 20_000 });
-  const rows = useMemo(() => result.data?.pages.flatMap((p) => p.rows) ?? [], [result.data]);
+  const views = useWaitingViews();
+  const rows = useMemo(
+    () => withWaiting(result.data?.pages.flatMap((p) => p.rows) ?? [], views, query),
+    // A query is made anew at every drawing; what it asks for is not.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [result.data, views, query.status, query.q],
+  );
   // Acts change by the minute; the seconds are only in the clocks.
   const zone = useZone();
   const minute = Math.floor(now / 15_000) * 15_000;

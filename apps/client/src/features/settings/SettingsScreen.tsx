@@ -1,7 +1,8 @@
 import type { UnitSystem } from '@kelmot/core';
 import { ScrollView, View } from 'react-native';
 import { Frame } from '@/features/frame/Frame';
-import { api, useMeQuery, useSignOutMutation } from '@/store/api';
+import { useLeave } from '@/features/signin/useLeave';
+import { useMeQuery } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { themeChosen, unitsChosen, type Settings } from '@/store/settings';
 import { SecondaryButton } from '@/ui/Button';
@@ -25,11 +26,7 @@ export function SettingsScreen() {
   const settings = useAppSelector((s) => s.settings);
   const waiting = useAppSelector((s) => s.outbox.queue.length);
   const { data: me } = useMeQuery();
-  const [signOut] = useSignOutMutation();
-  const leave = async () => {
-    await signOut();
-    dispatch(api.util.resetApiState());
-  };
+  const leave = useLeave();
   return (
     <Frame tab={null}>
       <ScrollView className="flex-1">
@@ -70,7 +67,7 @@ export function SettingsScreen() {
             ) : null}
             <SecondaryButton
               label={`Sign ${me?.name ?? ''} out`}
-              onPress={() => void leave()}
+              onPress={leave}
               testID="sign-out"
             />
           </View>

@@ -1,23 +1,13 @@
 import type { DemoUser } from '@kelmot/contract';
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
-import { sayError, useDemoUsersQuery, useSignInMutation, type ApiError } from '@/store/api';
+import { useDemoUsersQuery, useSignInMutation } from '@/store/api';
 import { PrimaryButton } from '@/ui/Button';
 import { FieldFrame, TextBox } from '@/ui/fields';
 import { Sign } from '@/ui/marks';
 import { Failed } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
-
-function reasonOf(error: unknown): string {
-  const e = error as ApiError;
-  if (e.kind === 'problem' && e.problem.status === 401)
-    return 'Name or password is wrong. Check both and try again';
-  if (e.kind === 'problem' && e.problem.status === 429)
-    return 'Too many tries. Wait a minute, then try again';
-  if (e.kind === 'problem' && e.problem.status < 500)
-    return 'Type your user name (2 characters or more) and your password';
-  return sayError(error);
-}
+import { reasonOf } from './reasonOf';
 
 const roleOf = ({ role, approves }: DemoUser): string =>
   approves.length > 0 ? `${role}, approves` : role;
@@ -29,7 +19,7 @@ export function SignInScreen() {
   const [signIn, { error, isLoading }] = useSignInMutation();
   const { data: demo = [] } = useDemoUsersQuery();
   return (
-    <ScrollView className="flex-1 bg-paper">
+    <ScrollView className="flex-1 bg-paper" role="main">
       <View className="w-full max-w-[440px] gap-6 self-center p-4 pt-12">
         <View className="flex-row items-center gap-3">
           <Sign size={40} />
@@ -48,7 +38,6 @@ export function SignInScreen() {
               <Pressable
                 key={u.username}
                 role="button"
-                aria-label={`Sign in as ${u.name}, ${roleOf(u)}`}
                 testID={`demo-${u.username}`}
                 disabled={isLoading}
                 onPress={() => void signIn({ username: u.username, password: u.password })}

@@ -55,6 +55,7 @@ function Withheld({ gate, view, repair }: StationProps & { gate: Held | null }) 
         <TextBox
           id="override"
           label="Why it is signed now"
+          most={500}
           text={why}
           onText={setWhy}
           multiline
@@ -127,6 +128,7 @@ export function SignOff({ view, plan, repair }: StationProps) {
         <TextBox
           id="statement"
           label="What you found"
+          most={500}
           text={text}
           onText={setText}
           multiline

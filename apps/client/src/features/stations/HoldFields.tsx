@@ -120,6 +120,7 @@ export function HoldFields({
                         onText={(text) => type(box.key, text)}
                         unit={box.unit}
                         numeric={box.numeric}
+                        most={1000}
                         placeholder={box.placeholder}
                         error={wrong[i] ?? undefined}
                       />

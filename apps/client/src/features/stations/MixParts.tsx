@@ -71,7 +71,7 @@ export function ToWeigh({
       ) : null}
       <View className="border-b border-rule px-4 py-3">
         <FieldFrame label="Lot" why="Who used which lot must be found again.">
-          <TextBox id="lot" label="Lot" text={lot} onText={setLot} />
+          <TextBox id="lot" label="Lot" most={60} text={lot} onText={setLot} />
         </FieldFrame>
       </View>
     </>

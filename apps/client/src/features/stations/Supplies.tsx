@@ -4,7 +4,10 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v5 as uuidv5 } from 'uuid';
-import { sayError, useLeftoversQuery, useMoveStockMutation } from '@/store/api';
+import { Refused } from '@/features/repair/Refused';
+import { useLeftoversQuery } from '@/store/api';
+import { useAppSelector } from '@/store/hooks';
+import { useSend } from '@/store/useSend';
 import { LinkButton, SecondaryButton } from '@/ui/Button';
 import { FigureText } from '@/ui/FigureText';
 import { Txt } from '@/ui/Txt';
@@ -80,7 +83,8 @@ const NAMES = '6f1c0b1e-6c53-4a52-9a0b-6d6b1d1f7a10';
 
 /** Takes what the plan draws off the shelf, each lot by one move of the ledger. */
 function TakeOff({ plan, repairId, planId }: { plan: Plan; repairId: string; planId: string }) {
-  const [move, { isLoading }] = useMoveStockMutation();
+  const send = useSend();
+  const queue = useAppSelector((s) => s.outbox.queue);
   const [said, setSaid] = useState<string>();
   const drawn = plan.supplies.flatMap((s) =>
     s.code === null
@@ -90,32 +94,23 @@ function TakeOff({ plan, repairId, planId }: { plan: Plan; repairId: string; pla
         ),
   );
   if (drawn.length === 0) return null;
-  const take = async () => {
-    try {
-      for (const p of drawn)
-        await move({
-          id: uuidv5(`${planId}/${p.id}/${p.lot}`, NAMES),
-          at: new Date().toISOString(),
-          cardCode: p.code,
-          packId: p.id,
-          lot: p.lot,
-          delta: -p.count,
-          reason: 'drawn',
-          repairId,
-        }).unwrap();
-      setSaid('Taken off the shelf.');
-    } catch (problem) {
-      setSaid(sayError(problem));
-    }
+  const moves = drawn.map((p) => ({
+    id: uuidv5(`${planId}/${p.id}/${p.lot}`, NAMES),
+    type: 'shelf.move' as const,
+    move: {
+      ...{ cardCode: p.code, packId: p.id, lot: p.lot, delta: -p.count },
+      ...{ reason: 'drawn' as const, repairId },
+    },
+  }));
+  const own = queue.filter((w) => moves.some((move) => move.id === w.id));
+  const take = () => {
+    send(...moves);
+    setSaid('Taken off the shelf.');
   };
   return (
     <View className="gap-1 pt-2">
-      <SecondaryButton
-        label="Take these off the shelf"
-        testID="take-off-shelf"
-        disabled={isLoading}
-        onPress={() => void take()}
-      />
+      <Refused waiting={own} />
+      <SecondaryButton label="Take these off the shelf" testID="take-off-shelf" onPress={take} />
       {said ? (
         <Txt role="status" testID="taken-off">
           {said}
@@ -139,11 +134,13 @@ export function Supplies({
     skip: !drawFor,
   });
   return (
-    <View className="border-b border-rule px-4 py-3" role="list" aria-label="To have at hand">
+    <View className="border-b border-rule px-4 py-3">
       <Txt as="label">To have at hand</Txt>
-      {plan.supplies.map((s) => (
-        <Row key={s.id} supply={s} plan={plan} offers={offers} />
-      ))}
+      <View role="list" aria-label="To have at hand">
+        {plan.supplies.map((s) => (
+          <Row key={s.id} supply={s} plan={plan} offers={offers} />
+        ))}
+      </View>
       <View className="flex-row flex-wrap gap-x-6 pt-2">
         <FigureText figure={plan.figures.packs} label="packs" as="row" />
         <FigureText figure={plan.figures['cost.material']} label="material" as="row" />

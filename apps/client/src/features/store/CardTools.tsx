@@ -3,7 +3,8 @@ import { issuesOf, type Card } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { download } from '@/offline/download';
-import { sayError, useImportCardsMutation, useMeQuery } from '@/store/api';
+import { sayError, useImportCardsMutation, useMeQuery, type ApiError } from '@/store/api';
+import { useSend } from '@/store/useSend';
 import { SecondaryButton } from '@/ui/Button';
 import { FieldFrame, TextBox } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
@@ -40,19 +41,26 @@ function readCards(text: string): Read {
   };
 }
 
+/** Larger than any file of cards that the server takes, characters. */
+const MOST_JSON = 500_000;
+
 /** A planner’s box of JSON: what is in it becomes cards, or says at which field it cannot. Nothing typed is lost. */
 function CardBox({ start, onDone }: { start: string; onDone: () => void }) {
   const [text, setText] = useState(start);
   const [said, setSaid] = useState<string | null>(null);
   const [send, { isLoading }] = useImportCardsMutation();
+  const put = useSend();
+  const { data: me } = useMeQuery();
   const save = async () => {
     const read = readCards(text);
     if ('say' in read) return setSaid(read.say);
     try {
-      const outcomes = await send(read.file).unwrap();
+      const outcomes = await send({ file: read.file, by: me?.id ?? '' }).unwrap();
       setSaid(outcomes.map(sayOutcome).join('; '));
     } catch (error) {
-      setSaid(sayError(error));
+      if ((error as ApiError).kind !== 'offline') return setSaid(sayError(error));
+      put({ type: 'cards.import', file: read.file });
+      setSaid('No signal. Kept on this device; it goes by itself when signal returns.');
     }
   };
   return (
@@ -61,7 +69,14 @@ function CardBox({ start, onDone }: { start: string; onDone: () => void }) {
         label="Cards as JSON"
         why="An edit makes a new version; plans made before keep theirs."
       >
-        <TextBox id="card-json" label="Cards as JSON" text={text} onText={setText} multiline />
+        <TextBox
+          id="card-json"
+          label="Cards as JSON"
+          most={MOST_JSON}
+          text={text}
+          onText={setText}
+          multiline
+        />
       </FieldFrame>
       {said ? (
         <View role="status">

@@ -1,9 +1,10 @@
-import type { ShelfLot } from '@kelmot/contract';
+import type { ShelfLot, StockMove } from '@kelmot/contract';
 import { MINUTE, type Card } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { v7 as uuidv7 } from 'uuid';
-import { sayError, useMeQuery, useMoveStockMutation, useShelfQuery } from '@/store/api';
+import { useMeQuery } from '@/store/api';
+import { useSend } from '@/store/useSend';
+import { useShelf } from '@/store/useShelf';
 import { SecondaryButton } from '@/ui/Button';
 import { Choices, FieldFrame, TextBox } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
@@ -21,36 +22,31 @@ export function shelfText(lots: readonly ShelfLot[], now: number): string {
   return `${good} on the shelf${past > 0 ? `, ${past} past their date` : ''}`;
 }
 
+type Move = Omit<StockMove, 'id' | 'at' | 'repairId'>;
+
+/** Puts a move of the shelf into the outbox: it shows at once, and goes when there is signal. */
+function useMove(): (move: Move) => void {
+  const send = useSend();
+  return (move) => send({ type: 'shelf.move', move: { ...move, repairId: null } });
+}
+
 function Receive({ card }: { card: Card }) {
   const [packId, setPackId] = useState(card.packs[0]?.id ?? '');
   const [lot, setLot] = useState('');
   const [day, setDay] = useState('');
   const [count, setCount] = useState('1');
   const [said, setSaid] = useState<string>();
-  const [move, { isLoading }] = useMoveStockMutation();
-  const receive = async () => {
+  const move = useMove();
+  const receive = () => {
     const packs = Number(count);
     if (lot.trim() === '') return setSaid('Type the lot, as on the pack.');
     if (!/^\d{4}-\d{2}-\d{2}$/.test(day)) return setSaid('Type its last day as 2027-05-31.');
     if (!Number.isInteger(packs) || packs < 1 || packs > 1000)
       return setSaid('Packs: a whole number from 1 to 1000.');
-    try {
-      await move({
-        id: uuidv7(),
-        at: new Date().toISOString(),
-        cardCode: card.code,
-        packId,
-        lot: lot.trim(),
-        expiresOn: day,
-        delta: packs,
-        reason: 'received',
-        repairId: null,
-      }).unwrap();
-      setSaid(`${packs} of lot ${lot.trim()} on the shelf.`);
-      setLot('');
-    } catch (problem) {
-      setSaid(sayError(problem));
-    }
+    const arrived = { expiresOn: day, delta: packs, reason: 'received' } as const;
+    move({ ...arrived, cardCode: card.code, packId, lot: lot.trim() });
+    setSaid(`${packs} of lot ${lot.trim()} on the shelf.`);
+    setLot('');
   };
   return (
     <FieldFrame label="Packs came in" why="By lot: the oldest is used first.">
@@ -67,6 +63,7 @@ function Receive({ card }: { card: Card }) {
             <TextBox
               id={`lot-${card.code}`}
               label="Lot"
+              most={60}
               text={lot}
               onText={setLot}
               placeholder="Lot"
@@ -94,8 +91,7 @@ function Receive({ card }: { card: Card }) {
         <SecondaryButton
           label="Put on the shelf"
           testID={`receive-${card.code}`}
-          disabled={isLoading}
-          onPress={() => void receive()}
+          onPress={receive}
         />
         {said ? (
           <Txt role="status" testID={`shelf-said-${card.code}`}>
@@ -109,22 +105,16 @@ function Receive({ card }: { card: Card }) {
 
 /** The shelf of one card: each lot with what is left and its last day; packs taken out and put in. */
 export function Shelf({ card }: { card: Card }) {
-  const { data } = useShelfQuery();
+  const shelf = useShelf();
   const { data: me } = useMeQuery();
   const now = useNow(MINUTE);
-  const [move, { isLoading }] = useMoveStockMutation();
-  const lots = (data ?? []).filter((l) => l.cardCode === card.code);
+  const move = useMove();
+  const lots = (shelf ?? []).filter((l) => l.cardCode === card.code);
   const canWrite = me !== undefined && me.role !== 'viewer';
   const take = (lot: ShelfLot) =>
-    void move({
-      id: uuidv7(),
-      at: new Date().toISOString(),
-      cardCode: lot.cardCode,
-      packId: lot.packId,
-      lot: lot.lot,
-      delta: -1,
+    move({
+      ...{ cardCode: lot.cardCode, packId: lot.packId, lot: lot.lot, delta: -1 },
       reason: over(lot, now) ? 'binned' : 'drawn',
-      repairId: null,
     });
   return (
     <View className="gap-2 pb-3" testID={`shelf-${card.code}`}>
@@ -145,7 +135,6 @@ export function Shelf({ card }: { card: Card }) {
               label={over(lot, now) ? 'Bin one' : 'Take one'}
               hint={`One of lot ${lot.lot}`}
               testID={`take-${lot.lot}`}
-              disabled={isLoading}
               onPress={() => take(lot)}
             />
           ) : null}

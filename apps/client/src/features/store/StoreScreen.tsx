@@ -13,7 +13,9 @@ import {
 import { useState } from 'react';
 import { FlatList, Pressable, ScrollView, View } from 'react-native';
 import { Frame } from '@/features/frame/Frame';
-import { sayError, useCardsQuery, useShelfQuery } from '@/store/api';
+import { sayError, useCardsQuery } from '@/store/api';
+import { useShelf } from '@/store/useShelf';
+import { Refused } from '@/features/repair/Refused';
 import { useAppSelector } from '@/store/hooks';
 import { CardEdit, CardTools } from './CardTools';
 import { Shelf, shelfText } from './Shelf';
@@ -130,7 +132,6 @@ function CardRow({ card, shelf }: { card: Card; shelf: string | null }) {
       <Pressable
         role="button"
         aria-expanded={open}
-        aria-label={`${card.code} ${card.name}`}
         testID={`card-${card.code}`}
         onPress={() => setOpen(!open)}
         className="gap-1 py-3"
@@ -195,7 +196,8 @@ function CardAside({ card }: { card: Card }) {
 /** Store: the material cards the plant works with, each with its figures. */
 export function StoreScreen() {
   const { data: cards, isLoading, error, refetch } = useCardsQuery();
-  const { data: shelf } = useShelfQuery();
+  const shelf = useShelf();
+  const queue = useAppSelector((s) => s.outbox.queue);
   const now = useNow(MINUTE);
   const wide = useLayout() === 'wide';
   const [hand, setHand] = useState<string | null>(null);
@@ -219,8 +221,9 @@ export function StoreScreen() {
         </Txt>
         <Txt as="label">Example figures. Replace with your supplier’s data sheet.</Txt>
       </View>
+      <Refused waiting={queue.filter((w) => !('repairId' in w.command))} />
       {isLoading ? <Skeleton rows={6} /> : null}
-      {error ? <Failed say={sayError(error)} retry={() => void refetch()} /> : null}
+      {error && !cards ? <Failed say={sayError(error)} retry={() => void refetch()} /> : null}
       {cards?.length === 0 ? (
         <Empty title="No cards yet.">A planner adds the materials your site uses.</Empty>
       ) : null}

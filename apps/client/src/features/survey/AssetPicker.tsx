@@ -33,7 +33,7 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
           </Txt>
           <LinkButton
             label="Change"
-            hint="Choose another asset"
+            hint="Change: choose another asset"
             testID="asset-change"
             onPress={() => onType({ id: null, tag: '', name: '', position: '', costPerHour: 0 })}
           />
@@ -54,6 +54,7 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
             <TextBox
               id="asset.tag"
               label="Tag"
+              most={24}
               text={asset.tag}
               onText={(tag) => onType({ ...asset, tag })}
               error={errors['asset.tag']}
@@ -63,6 +64,7 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
             <TextBox
               id="asset.name"
               label="What it is"
+              most={80}
               text={asset.name}
               onText={(name) => onType({ ...asset, name })}
               error={errors['asset.name']}
@@ -72,6 +74,7 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
             <TextBox
               id="asset.position"
               label="Where"
+              most={80}
               text={asset.position}
               onText={(position) => onType({ ...asset, position })}
             />
@@ -99,7 +102,6 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
               <Pressable
                 key={a.id}
                 role="button"
-                aria-label={`${a.tag} ${a.name}`}
                 testID={`asset-${a.tag}`}
                 onPress={() => onPick(a)}
                 className="min-h-[48px] flex-row items-center gap-2.5 border-b border-rule active:bg-shade"

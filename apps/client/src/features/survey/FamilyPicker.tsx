@@ -30,7 +30,6 @@ export function FamilyPicker({
               key={f.id}
               role="radio"
               aria-checked={on}
-              aria-label={`${f.title}: ${f.hint}`}
               testID={`family-${f.id}`}
               onPress={() => onPick(f.id)}
               className={`min-h-[48px] justify-center rounded border-[1.5px] px-3 py-1.5 ${on ? 'border-ink bg-ink' : 'border-rule bg-sheet active:bg-shade'}`}

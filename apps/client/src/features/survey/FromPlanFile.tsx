@@ -5,8 +5,9 @@ import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { chosenFile } from '@/offline/chosenFile';
 import { useMeQuery } from '@/store/api';
-import { useAppDispatch } from '@/store/hooks';
-import { queued } from '@/store/outbox';
+import { nowBy } from '@/store/clock';
+import { useAppSelector } from '@/store/hooks';
+import { useSend } from '@/store/useSend';
 import { SecondaryButton } from '@/ui/Button';
 import { Txt } from '@/ui/Txt';
 
@@ -26,7 +27,8 @@ function readPlan(text: string): Read {
 
 /** Begins a repair from a plan file: its survey, card and schools, planned anew with this site’s cards and shelf. */
 export function FromPlanFile() {
-  const dispatch = useAppDispatch();
+  const send = useSend();
+  const clock = useAppSelector((s) => s.clock);
   const { data: me } = useMeQuery();
   const [said, setSaid] = useState<string>();
   const open = async () => {
@@ -36,27 +38,25 @@ export function FromPlanFile() {
     if ('say' in read) return setSaid(read.say);
     const { survey, card, schools, seconds } = read.file.plan;
     const repairId = uuidv7();
-    const at = new Date().toISOString();
+    const at = new Date(nowBy(clock)).toISOString();
     // The asset is found again by its tag: its id is this site’s own.
     const timed = {
       ...survey,
       asset: { ...survey.asset, id: null },
       window: { ...survey.window, startAt: at },
     };
-    dispatch(queued({ type: 'repair.create', id: uuidv7(), repairId, at, survey: timed }));
-    dispatch(
-      queued({
+    send(
+      { type: 'repair.create', repairId, survey: timed },
+      {
         type: 'plan.make',
-        id: uuidv7(),
         repairId,
-        at,
         expect: 1,
         planId: uuidv7(),
         cardCode: card.code,
         intent: survey.intent,
         schools,
         seconds,
-      }),
+      },
     );
     router.replace(`/repair/${repairId}/prep`);
   };

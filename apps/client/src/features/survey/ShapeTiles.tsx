@@ -39,7 +39,6 @@ export function ShapeTiles({
             key={s.shape}
             role="radio"
             aria-checked={on}
-            aria-label={`${s.title}: ${s.hint}`}
             testID={`shape-${index}-${s.shape}`}
             onPress={() => onPick(s.shape)}
             className={`w-[48%] overflow-hidden rounded border-[1.5px] bg-sheet active:bg-shade ${on ? 'border-ink' : 'border-rule'}`}

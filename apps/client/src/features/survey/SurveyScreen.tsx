@@ -19,9 +19,10 @@ import { Refused } from '@/features/repair/Refused';
 import { StationFrame } from '@/features/repair/StationFrame';
 import type { OpenRepair } from '@/features/repair/useRepair';
 import { useMeQuery, useSiteQuery } from '@/store/api';
-import { draftDropped, draftPut } from '@/store/drafts';
+import { draftDropped, draftFilled, draftKeyOf } from '@/store/drafts';
+import { nowBy } from '@/store/clock';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { queued } from '@/store/outbox';
+import { useSend } from '@/store/useSend';
 import { LinkButton, PrimaryButton, SecondaryButton } from '@/ui/Button';
 import { SectionView } from '@/ui/SectionView';
 import { Txt } from '@/ui/Txt';
@@ -86,20 +87,22 @@ export function SurveyScreen({
   width: number;
 }) {
   const dispatch = useAppDispatch();
+  const send = useSend();
+  const clock = useAppSelector((s) => s.clock);
   const { data: me } = useMeQuery();
   const units = useAppSelector((s) => s.settings.units);
-  const draftKey = view?.id ?? 'new';
+  const draftKey = draftKeyOf(view?.id, me?.id ?? '');
   const kept = useAppSelector((s) => s.drafts.surveys[draftKey]);
   const [shown, setShown] = useState(false);
   const stored = useMemo(() => (view ? draftOf(view.survey, units) : null), [view, units]);
   const { data: site, isLoading } = useSiteQuery();
   const fresh = useMemo(
-    () => newDraft('F2', new Date().toISOString(), site?.settings ?? null),
-    [site],
+    () => newDraft('F2', new Date(nowBy(clock)).toISOString(), site?.settings ?? null),
+    [site, clock],
   );
   const draft = kept ?? stored ?? fresh;
   useEffect(() => {
-    if (!kept && !isLoading) dispatch(draftPut({ key: draftKey, draft }));
+    if (!kept && !isLoading) dispatch(draftFilled({ key: draftKey, draft }));
   }, [kept, isLoading, draft, draftKey, dispatch]);
   const { survey, issues } = useMemo(() => readDraft(draft, units), [draft, units]);
   const errors = shown ? Object.fromEntries(issues.map((i) => [i.path, i.message])) : {};
@@ -111,9 +114,9 @@ export function SurveyScreen({
     if (!survey || !canWrite) return;
     if (!view) {
       const repairId = uuidv7();
-      const at = new Date().toISOString();
+      const at = new Date(nowBy(clock)).toISOString();
       const timed = { ...survey, window: { ...survey.window, startAt: at } };
-      dispatch(queued({ type: 'repair.create', id: uuidv7(), repairId, at, survey: timed }));
+      send({ type: 'repair.create', repairId, survey: timed });
       dispatch(draftDropped(draftKey));
       router.replace(`/repair/${repairId}/match`);
       return;

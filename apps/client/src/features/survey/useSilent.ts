@@ -1,6 +1,7 @@
 import { silentFields, type SurveyDraft } from '@kelmot/core';
 import { useEffect, useMemo, useState } from 'react';
-import { useCardsQuery, useForecastQuery, useShelfQuery, useSiteQuery } from '@/store/api';
+import { useCardsQuery, useForecastQuery, useSiteQuery } from '@/store/api';
+import { useShelf } from '@/store/useShelf';
 import { useAppSelector } from '@/store/hooks';
 import { makeRunner } from '@/workers/runner';
 
@@ -12,7 +13,7 @@ export function useSilent(draft: SurveyDraft): ReadonlySet<string> {
   const units = useAppSelector((s) => s.settings.units);
   const { data: cards } = useCardsQuery();
   const { data: site } = useSiteQuery();
-  const { data: shelf } = useShelfQuery();
+  const shelf = useShelf();
   const { data: forecast } = useForecastQuery();
   const [runner] = useState(makeRunner);
   const [silent, setSilent] = useState<{ family: string; paths: readonly string[] }>({

@@ -37,7 +37,6 @@ export function ToolList() {
           <View key={c.name} role="listitem" className="md:w-1/2 md:pr-4">
             <Pressable
               role="link"
-              aria-label={`${c.title}: ${c.purpose}`}
               testID={`tool-open-${c.name}`}
               onPress={() => router.navigate(`/know-how/${c.name}`)}
               className="min-h-[56px] justify-center border-b border-rule py-1.5 active:bg-shade"

@@ -171,7 +171,7 @@ function Tool({ calc }: { calc: Calc }) {
       tab="know-how"
       aside={
         layout === 'wide' ? (
-          <ScrollView>
+          <ScrollView tabIndex={0}>
             {outcome(379)}
             {working}
           </ScrollView>

@@ -1,0 +1,133 @@
+import type { Me, RepairView } from '@kelmot/contract';
+import { IDA, planOf, viewOf } from '../../../packages/contract/test/view';
+import { forgetWho } from '@/offline/answers';
+import type { KeptAnswer } from '@/offline/disk';
+import { api, type ApiError } from '@/store/api';
+import { makeStore, type AppStore } from '@/store/store';
+
+const mockAnswers = new Map<string, KeptAnswer>();
+jest.mock('@/offline/disk', () => ({
+  readEntries: () => Promise.resolve([]),
+  writeEntries: () => Promise.resolve(),
+  readAnswer: (key: string) => Promise.resolve(mockAnswers.get(key)),
+  writeAnswer: (answer: { key: string }) =>
+    Promise.resolve(void mockAnswers.set(answer.key, answer as never)),
+  dropAnswer: (key: string) => Promise.resolve(void mockAnswers.delete(key)),
+  pruneAnswers: () => Promise.resolve(),
+}));
+
+const view = viewOf(planOf());
+const TOMAS: Me = { ...IDA, id: 'tomas', name: 'Tomas' };
+/** What the server says of each path; nothing: there is no signal. */
+let says: Record<string, unknown> | null = {};
+const fetched = async (request: Request): Promise<Response> => {
+  const path = new URL(request.url).pathname.slice('/api/'.length);
+  if (!says) throw new TypeError('Failed to fetch');
+  const body = says[path];
+  return new Response(JSON.stringify(body ?? { type: 'about:blank', title: 'No', status: 404 }), {
+    status: body === undefined ? 404 : 200,
+    headers: { 'content-type': 'application/json' },
+  });
+};
+/** Lets answers be read, kept and shown. */
+const settle = async () => {
+  for (let turn = 0; turn < 10; turn += 1) await new Promise((resolve) => setTimeout(resolve));
+};
+
+/** A device as it opens: a new store over what is kept, with whoever is known asked for first. */
+async function opened(): Promise<AppStore> {
+  const store = makeStore();
+  void store.dispatch(api.endpoints.me.initiate());
+  await settle();
+  return store;
+}
+const ask = async (store: AppStore, id: string) => {
+  void store.dispatch(api.endpoints.repair.initiate(id));
+  await settle();
+  return api.endpoints.repair.select(id)(store.getState());
+};
+
+beforeEach(() => {
+  mockAnswers.clear();
+  globalThis.fetch = fetched as typeof fetch;
+  says = { me: IDA, [`repairs/${view.id}`]: view };
+});
+
+test('what was seen once is there without signal, with the word that there is none', async () => {
+  await ask(await opened(), view.id);
+  says = null;
+  const later = await opened();
+  const { data, error } = await ask(later, view.id);
+  expect(data).toEqual(view);
+  expect((error as ApiError).kind).toBe('offline');
+  expect(later.getState().view.signal).toBe(false);
+  expect(api.endpoints.me.select()(later.getState()).data).toEqual(IDA);
+});
+
+test('what is kept shows at once, and gives way to what the server says', async () => {
+  await ask(await opened(), view.id);
+  const newer: RepairView = { ...view, version: 9, assetName: 'Another name' };
+  let answer: ((r: Response) => void) | undefined;
+  globalThis.fetch = ((request: Request) =>
+    request.url.includes('repairs')
+      ? new Promise<Response>((resolve) => (answer = resolve))
+      : fetched(request)) as typeof fetch;
+  const store = await opened();
+  expect((await ask(store, view.id)).data).toEqual(view);
+  answer?.(
+    new Response(JSON.stringify(newer), { headers: { 'content-type': 'application/json' } }),
+  );
+  await settle();
+  expect(api.endpoints.repair.select(view.id)(store.getState()).data).toEqual(newer);
+  says = null;
+  globalThis.fetch = fetched as typeof fetch;
+  expect((await ask(await opened(), view.id)).data).toEqual(newer);
+});
+
+test('what was never seen is not there, and nothing is made up for it', async () => {
+  const { data, error } = await ask(await opened(), 'another');
+  expect([data, (error as ApiError).kind]).toEqual([undefined, 'problem']);
+  says = null;
+  expect((await ask(await opened(), 'another')).data).toBeUndefined();
+});
+
+test('one person of a device never sees what another was answered', async () => {
+  await ask(await opened(), view.id);
+  says = { me: TOMAS };
+  await opened();
+  says = null;
+  const store = await opened();
+  expect(api.endpoints.me.select()(store.getState()).data).toEqual(TOMAS);
+  expect((await ask(store, view.id)).data).toBeUndefined();
+});
+
+test('who signed out is forgotten: without signal nobody is let in', async () => {
+  await ask(await opened(), view.id);
+  await forgetWho();
+  says = null;
+  const store = await opened();
+  expect(api.endpoints.me.select()(store.getState()).data).toBeUndefined();
+  expect((await ask(store, view.id)).data).toBeUndefined();
+});
+
+test('an answer that an earlier version kept, and that lacks what is shown now, is left alone', async () => {
+  await ask(await opened(), view.id);
+  for (const [key, kept] of mockAnswers)
+    if (key !== 'me') mockAnswers.set(key, { ...kept, data: { id: view.id } });
+  says = null;
+  const { data, error } = await ask(await opened(), view.id);
+  expect([data, (error as ApiError).kind]).toEqual([undefined, 'offline']);
+});
+
+test('a page that a gateway puts in between is no answer of the server: there is no signal', async () => {
+  globalThis.fetch = (async () =>
+    new Response('<html>Welcome to the guest network</html>', {
+      headers: { 'content-type': 'application/json' },
+    })) as typeof fetch;
+  const store = await opened();
+  const { error } = api.endpoints.me.select()(store.getState());
+  expect([(error as ApiError).kind, store.getState().view.signal]).toEqual(['offline', false]);
+  globalThis.fetch = fetched as typeof fetch;
+  await ask(store, view.id);
+  expect(store.getState().view.signal).toBe(true);
+});

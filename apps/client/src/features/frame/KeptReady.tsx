@@ -1,0 +1,56 @@
+import { DAY, MINUTE } from '@kelmot/core';
+import { useEffect, useRef } from 'react';
+import { api, useRepairsInfiniteQuery } from '@/store/api';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { useNow } from '@/ui/useNow';
+
+const HOUR = 60 * MINUTE;
+/** Repairs that are fetched for the device in one go at most: more than a shift has in hand. */
+const MOST = 40;
+/** What the screen asks for itself comes first, ms. */
+const CALM_MS = 1500;
+
+/**
+ * Fetches to the device what is needed to work without signal: cards, shelf, forecast, assets, and every repair that is
+ * open or due to be looked at, again when it has changed. One after another; it draws nothing.
+ */
+export function KeptReady() {
+  const dispatch = useAppDispatch();
+  const signal = useAppSelector((s) => s.view.signal);
+  const { data: open } = useRepairsInfiniteQuery({ status: 'open', q: '' });
+  const { data: closed } = useRepairsInfiniteQuery({ status: 'closed', q: '' });
+  const now = useNow(HOUR);
+  const had = useRef(new Map<string, string>());
+  const rowsOf = (pages: typeof open) => pages?.pages.flatMap((page) => page.rows) ?? [];
+  const due = rowsOf(closed).filter((r) => r.dueOn && Date.parse(r.dueOn) <= now + DAY);
+  const named = [...rowsOf(open), ...due]
+    .slice(0, MOST)
+    .map((r) => `${r.id}@${r.updatedAt}`)
+    .join(' ');
+  useEffect(() => {
+    if (!signal) return;
+    let stopped = false;
+    const once = { subscribe: false };
+    const { cards, shelf, forecast, assets, repair } = api.endpoints;
+    const fetchAll = async () => {
+      await dispatch(cards.initiate(undefined, once));
+      await dispatch(shelf.initiate(undefined, once));
+      await dispatch(forecast.initiate(undefined, once));
+      await dispatch(assets.initiate(undefined, once));
+      for (const entry of named.split(' ').filter(Boolean)) {
+        if (stopped) return;
+        const [id = '', changed = ''] = entry.split('@');
+        if (had.current.get(id) === changed) continue;
+        const again = { ...once, forceRefetch: had.current.has(id) };
+        const { isSuccess } = await dispatch(repair.initiate(id, again));
+        if (isSuccess) had.current.set(id, changed);
+      }
+    };
+    const timer = setTimeout(() => void fetchAll(), CALM_MS);
+    return () => {
+      stopped = true;
+      clearTimeout(timer);
+    };
+  }, [dispatch, signal, named]);
+  return null;
+}

@@ -1,0 +1,117 @@
+import { MINUTE, say } from '@kelmot/core';
+import type { ReactNode } from 'react';
+import { Pressable, View } from 'react-native';
+import { takeUpdate } from '@/offline/shell';
+import { api, useMeQuery } from '@/store/api';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { StopMark, WaitMark } from '@/ui/marks';
+import { Txt } from '@/ui/Txt';
+
+/** One line over the screen about this device: what is so, and the way on. */
+function Notice({
+  id,
+  mark,
+  children,
+  way,
+}: {
+  id: string;
+  mark: ReactNode;
+  children: ReactNode;
+  way?: { label: string; go: () => void };
+}) {
+  return (
+    <View
+      role="status"
+      testID={id}
+      className="flex-row items-center gap-2.5 border-b border-ink bg-shade px-4"
+    >
+      {mark}
+      <Txt className="min-w-0 flex-1 py-2">{children}</Txt>
+      {way ? (
+        <Pressable
+          role="button"
+          aria-label={way.label}
+          testID={`${id}-go`}
+          onPress={way.go}
+          className="min-h-[44px] justify-center"
+        >
+          <Txt as="inline" className="border-b-[1.5px] border-dotted border-teal">
+            {way.label}
+          </Txt>
+        </Pressable>
+      ) : null}
+    </View>
+  );
+}
+
+function NoSignal() {
+  const dispatch = useAppDispatch();
+  const signal = useAppSelector((s) => s.view.signal);
+  const waits = useAppSelector((s) => s.outbox.queue.length);
+  if (signal) return null;
+  // As if it had come back: what is shown is asked for again, and what waits goes.
+  const again = () => dispatch(api.internalActions.onOnline());
+  return (
+    <Notice id="no-signal" mark={<WaitMark size={18} />} way={{ label: 'Try again', go: again }}>
+      No signal. {waits === 0 ? 'Work goes on.' : `${waits} kept to be sent.`}
+    </Notice>
+  );
+}
+
+function WrongClock() {
+  const ahead = useAppSelector((s) => s.clock.aheadMs);
+  if (ahead === 0) return null;
+  const by = say(Math.round(Math.abs(ahead) / MINUTE), 'time');
+  return (
+    <Notice id="wrong-clock" mark={<StopMark maybe size={18} />}>
+      The clock of this device is {by} {ahead > 0 ? 'ahead' : 'behind'}. Times here are right: they
+      follow the clock of the site.
+    </Notice>
+  );
+}
+
+/** What another typed on this device and what only they can send. */
+function Others() {
+  const { data: me } = useMeQuery();
+  const queue = useAppSelector((s) => s.outbox.queue);
+  const names = new Set(queue.flatMap(({ by }) => (by && me && by.id !== me.id ? by.name : [])));
+  if (names.size === 0) return null;
+  const count = queue.filter(({ by }) => by && by.id !== me?.id).length;
+  return (
+    <Notice id="of-others" mark={<WaitMark size={18} />}>
+      {count} of {[...names].join(' and ')} {count === 1 ? 'waits' : 'wait'} here, and{' '}
+      {count === 1 ? 'is' : 'are'} sent when {names.size === 1 ? 'they sign' : 'each signs'} in.
+    </Notice>
+  );
+}
+
+/** A newer version, offered where nothing lives in a pail. */
+function Update() {
+  const ready = useAppSelector((s) => s.view.updateReady);
+  const mixing = useAppSelector((s) => {
+    const open = api.endpoints.repairs.select({ status: 'open', q: '' })(s).data;
+    const mixes = open?.pages.flatMap((page) => page.rows.flatMap((row) => row.mixes)) ?? [];
+    return (
+      mixes.some((x) => x.placedAt === null && x.binnedAt === null) ||
+      s.outbox.queue.some((w) => w.command.type === 'mix.start')
+    );
+  });
+  if (!ready || mixing) return null;
+  return (
+    <Notice id="update" mark={<WaitMark size={18} />} way={{ label: 'Load it', go: takeUpdate }}>
+      A newer Kelmot is on this device. What you typed stays.
+    </Notice>
+  );
+}
+
+/** What is to be known of this device, over every screen. */
+export function Notices() {
+  return (
+    <View role="region" aria-label="About this device">
+      <NoSignal />
+      <WrongClock />
+      <Others />
+      <Update />
+    </View>
+  );
+}

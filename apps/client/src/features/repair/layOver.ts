@@ -1,0 +1,27 @@
+import {
+  applyCommand,
+  createdRepair,
+  type Command,
+  type OnDevice,
+  type RepairView,
+} from '@kelmot/contract';
+import type { Waiting } from '@/store/outbox';
+
+/** What waits laid over what the server said last, in the order in which it was typed; each as its own author’s. */
+export function layOver(
+  stored: RepairView | undefined,
+  waiting: readonly Waiting<Command>[],
+  device: OnDevice,
+): RepairView | undefined {
+  const standing = waiting.filter((w) => !w.refused);
+  const create = standing.find((w) => w.command.type === 'repair.create')?.command;
+  const first = stored ?? (create?.type === 'repair.create' ? createdRepair(create) : undefined);
+  return (
+    first &&
+    standing.reduce(
+      (view, { command, by }) =>
+        applyCommand(view, command, { ...device, who: { ...device.who, ...by } }),
+      first,
+    )
+  );
+}

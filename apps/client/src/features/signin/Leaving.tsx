@@ -1,0 +1,42 @@
+import { useCallback, useEffect } from 'react';
+import { View } from 'react-native';
+import { forgetWho } from '@/offline/answers';
+import { api, useSignOutMutation, type ApiError } from '@/store/api';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { left } from '@/store/settings';
+import { SecondaryButton } from '@/ui/Button';
+import { Skeleton } from '@/ui/states';
+import { Txt } from '@/ui/Txt';
+
+/** How often the server is tried while there is no signal, ms. */
+const AGAIN_MS = 4000;
+
+/** Tells the server that somebody signed out here, as soon as it can be told; nobody is let in before. */
+export function Leaving() {
+  const dispatch = useAppDispatch();
+  const signal = useAppSelector((s) => s.view.signal);
+  const [signOut] = useSignOutMutation();
+  const tell = useCallback(async () => {
+    const { error } = await signOut();
+    // A session that had ended already is as good.
+    if ((error as ApiError | undefined)?.kind === 'offline') return;
+    await forgetWho();
+    dispatch(api.util.resetApiState());
+    dispatch(left(false));
+  }, [signOut, dispatch]);
+  useEffect(() => {
+    void tell();
+    const timer = setInterval(() => void tell(), AGAIN_MS);
+    return () => clearInterval(timer);
+  }, [tell]);
+  if (signal) return <Skeleton />;
+  return (
+    <View className="flex-1 justify-center gap-4 self-center p-4" role="main" testID="leaving">
+      <Txt as="screen" role="heading">
+        Signed out
+      </Txt>
+      <Txt>No signal. Somebody can sign in when it returns; what waits here is kept.</Txt>
+      <SecondaryButton label="Try again" onPress={() => void tell()} />
+    </View>
+  );
+}

@@ -1,0 +1,72 @@
+import type { Me } from '@kelmot/contract';
+import { createListenerMiddleware } from '@reduxjs/toolkit';
+import { api, schemaOf } from '@/store/api';
+import { dropAnswer, readAnswer, writeAnswer } from './disk';
+
+/** A question as the cache of answers knows it. */
+interface Question {
+  endpointName: string;
+  originalArgs: unknown;
+  queryCacheKey: string;
+}
+interface Asked {
+  type: string;
+  meta: { arg: Question };
+  payload: unknown;
+}
+type ApiState = { [api.reducerPath]: ReturnType<typeof api.reducer> };
+
+const PENDING = `${api.reducerPath}/executeQuery/pending`;
+const ANSWERED = `${api.reducerPath}/executeQuery/fulfilled`;
+
+/** Who is signed in is asked before anybody is known: the answer belongs to the device. */
+const WHO = 'me';
+
+const meOf = (state: unknown): Me | undefined =>
+  api.endpoints.me.select()(state as ApiState as never).data;
+
+/** The key of an answer: every person of a device has answers of their own. Null while it is not known who asks. */
+function keyOf({ endpointName, queryCacheKey }: Question, state: unknown): string | null {
+  if (endpointName === WHO) return WHO;
+  const me = meOf(state);
+  return me ? `${me.id} ${queryCacheKey}` : null;
+}
+
+const isKept = (endpoint: string): endpoint is keyof typeof schemaOf =>
+  Object.hasOwn(schemaOf, endpoint);
+
+/**
+ * Keeps every answer of the server on the device, and shows the kept one while a question is under way: what was seen
+ * once opens at once, and opens without signal.
+ */
+export const answers = createListenerMiddleware();
+
+answers.startListening({
+  predicate: (action) => action.type === ANSWERED,
+  effect: async (action, { getState }) => {
+    const { meta, payload: data } = action as unknown as Asked;
+    const { endpointName: endpoint, originalArgs: arg } = meta.arg;
+    const key = isKept(endpoint) ? keyOf(meta.arg, getState()) : null;
+    if (key !== null) await writeAnswer({ key, endpoint, arg, data, at: Date.now() });
+  },
+});
+
+answers.startListening({
+  predicate: (action) => action.type === PENDING,
+  effect: async (action, { getState, dispatch }) => {
+    const { endpointName, originalArgs, queryCacheKey } = (action as unknown as Asked).meta.arg;
+    const known = () => (getState() as ApiState)[api.reducerPath].queries[queryCacheKey]?.data;
+    if (!isKept(endpointName) || known() !== undefined) return;
+    const key = keyOf({ endpointName, originalArgs, queryCacheKey }, getState());
+    const kept = key === null ? undefined : await readAnswer(key);
+    // One that an earlier version kept may lack what this one shows: it is read as an answer is.
+    const read = schemaOf[endpointName].safeParse(kept?.data);
+    if (!read.success || known() !== undefined) return;
+    dispatch(
+      api.util.upsertQueryEntries([{ endpointName, arg: originalArgs, value: read.data } as never]),
+    );
+  },
+});
+
+/** Forgets who is signed in on this device: with the next opening somebody has to sign in. */
+export const forgetWho = (): Promise<void> => dropAnswer(WHO);

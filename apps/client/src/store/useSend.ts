@@ -1,0 +1,40 @@
+import type { StockMove } from '@kelmot/contract';
+import { useCallback } from 'react';
+import { useStore } from 'react-redux';
+import { v7 as uuidv7 } from 'uuid';
+import { useMeQuery } from './api';
+import { nowBy } from './clock';
+import { queued, type Deed, type ShelfDeed } from './outbox';
+import type { RootState } from './store';
+
+type Without<D> = D extends ShelfDeed
+  ? Pick<D, 'type'> & { move: Omit<StockMove, 'id' | 'at'> }
+  : D extends Deed
+    ? Omit<D, 'id' | 'at'>
+    : never;
+/** A deed as a screen gives it: its moment is made here, and its id where it has none of its own. */
+export type DeedDraft = Without<Deed> & { id?: string };
+
+/** Puts deeds into the outbox, each with its id, its moment by the clock of the site and whose it is. */
+export function useSend(): (...drafts: DeedDraft[]) => void {
+  const { data: me } = useMeQuery();
+  const store = useStore<RootState>();
+  return useCallback(
+    (...drafts) => {
+      if (!me) return;
+      const { clock } = store.getState();
+      const at = new Date(nowBy(clock)).toISOString();
+      const by = { id: me.id, name: me.name };
+      for (const draft of drafts) {
+        const id = draft.id ?? uuidv7();
+        const command = (
+          draft.type === 'shelf.move'
+            ? { ...draft, id, at, move: { ...draft.move, id, at } }
+            : { ...draft, id, at }
+        ) as Deed;
+        store.dispatch(queued({ command, by, aheadMs: clock.aheadMs }));
+      }
+    },
+    [me, store],
+  );
+}

@@ -1,0 +1,77 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import axe from 'axe-core';
+import { PHONE, WIDE, type Screen } from './lib/browser';
+import { newScreen } from './lib/stage';
+
+/** What axe finds on the screen as it stands: each rule with the first place that breaks it. */
+async function found(screen: Screen): Promise<string[]> {
+  await screen.page.evaluate(axe.source);
+  return screen.page.evaluate(async () => {
+    const { axe: runner } = globalThis as unknown as { axe: typeof axe };
+    const { violations } = await runner.run(document, {
+      // A shell of one page has its landmarks drawn by the application.
+      resultTypes: ['violations'],
+    });
+    return violations.map(
+      ({ id, impact, nodes }) =>
+        `${id} (${impact}, ${nodes.length}): ${nodes[0]?.html.slice(0, 220)} ${nodes[0]?.failureSummary?.split('\n')[1] ?? ''}`,
+    );
+  });
+}
+
+/** Ways of a screen to be looked at: by day, and at night with the text twice as large. */
+const LOOKS = [
+  { name: 'day', theme: 'light', text: '100%' },
+  { name: 'night at 200 %', theme: 'dark', text: '200%' },
+] as const;
+
+async function lookAt(screen: Screen, look: (typeof LOOKS)[number]): Promise<void> {
+  await screen.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: look.theme }]);
+  await screen.page.evaluate((size) => {
+    document.documentElement.style.fontSize = size;
+  }, look.text);
+}
+
+const STATIONS = ['survey', 'match', 'prep', 'mix', 'build', 'cure', 'accept', 'run'];
+const PLACES = [
+  ...['/', '/repairs', '/store', '/know-how', '/know-how/dew-point', '/know-how/how-far'],
+  ...['/settings', '/new', '/nowhere'],
+];
+
+for (const [size, form] of [
+  [PHONE, 'a phone'],
+  [WIDE, 'a wide screen'],
+] as const)
+  test(`axe finds nothing on any screen on ${form}, by day and at night with the text at 200 %`, async () => {
+    const faults: string[] = [];
+    const screen = await newScreen(size);
+    const check = async (path: string) => {
+      for (const look of LOOKS) {
+        await lookAt(screen, look);
+        for (const fault of await found(screen)) faults.push(`${path}, ${look.name}: ${fault}`);
+      }
+    };
+    await screen.open('/');
+    await screen.see('sign-in');
+    await check('sign-in');
+    await screen.press('demo-tomas');
+    await screen.see('new-repair');
+    const id = await screen.page.evaluate(async () => {
+      const page = (await (await fetch('/api/repairs?status=open&q=P-204&limit=1')).json()) as {
+        rows: { id: string }[];
+      };
+      return page.rows[0]?.id ?? '';
+    });
+    const paths = [
+      ...PLACES,
+      ...STATIONS.map((station) => `/repair/${id}/${station}`),
+      `/papers/${id}`,
+      `/referral/${id}`,
+    ];
+    for (const path of paths) {
+      await screen.open(path);
+      await check(path);
+    }
+    assert.deepEqual(faults, []);
+  });

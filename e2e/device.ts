@@ -1,0 +1,248 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { setTimeout as sleep } from 'node:timers/promises';
+import { typeBelt } from './lib/belt';
+import { PHONE, setBack, type Screen } from './lib/browser';
+import { deedShown, doAtHand, goneOn, pressDo, runJob } from './lib/runner';
+import { beside, newScreen, server, signedAfterwards, signedIn } from './lib/stage';
+
+/** The keys of a store of this device. */
+const keysOf = (screen: Screen, store: 'answers' | 'state'): Promise<string[]> =>
+  screen.page.evaluate(
+    (name) =>
+      new Promise<string[]>((resolve, reject) => {
+        const asked = indexedDB.open('kelmot');
+        asked.onerror = () => reject(asked.error ?? new Error('no storage'));
+        asked.onsuccess = () => {
+          const all = asked.result.transaction(name).objectStore(name).getAllKeys();
+          all.onsuccess = () => {
+            asked.result.close();
+            resolve(all.result.map(String));
+          };
+        };
+      }),
+    store,
+  );
+
+/** Waits until what a store of this device keeps is so. */
+async function until(
+  screen: Screen,
+  store: 'answers' | 'state',
+  is: (keys: string[]) => boolean,
+): Promise<void> {
+  for (let looks = 0; looks < 120; looks += 1) {
+    if (is(await keysOf(screen, store))) return;
+    await sleep(500);
+  }
+  throw new Error(`${store}: ${(await keysOf(screen, store)).join(' ')}`);
+}
+
+/** The application is on the device, and so is what a plan is made of. */
+async function kept(screen: Screen): Promise<void> {
+  await screen.page.evaluate(() => navigator.serviceWorker.ready.then(() => true));
+  const needed = ['cards', 'shelf', 'forecast', 'assets'];
+  await until(screen, 'answers', (keys) => needed.every((k) => keys.join(' ').includes(k)));
+}
+
+/** Signal returns, and all that waited is sent. */
+async function back(screen: Screen): Promise<void> {
+  await cut(screen, false);
+  await screen.gone('no-signal');
+  await until(screen, 'state', (keys) => !keys.some((key) => key.startsWith('outbox/queue/')));
+}
+
+/** Does the deed at hand, whatever it asks for, and gives its name. */
+async function doOne(screen: Screen): Promise<string> {
+  const deed = (await deedShown(screen)) ?? '';
+  await doAtHand(screen, deed, { hoursBack: 0 });
+  await goneOn(screen, deed);
+  return deed;
+}
+
+const cut = (screen: Screen, off = true) => screen.page.setOfflineMode(off);
+const reload = (screen: Screen) => screen.page.reload({ waitUntil: 'load' });
+
+test('a repair is begun, planned and run to its end with no network at all, reloads included', async () => {
+  const screen = await signedIn('ida', PHONE, 80);
+  await kept(screen);
+  await cut(screen);
+  await reload(screen);
+  await typeBelt(screen, 'BC-1', '64', '14');
+  await screen.press('survey-save');
+  await screen.press('pick-B-410');
+  await screen.press('take');
+  await screen.press('to-run');
+  await screen.matches('no-signal', /No signal\. 2 kept/);
+  assert.equal(await deedShown(screen), 'isolate');
+  await pressDo(screen);
+  await goneOn(screen, 'isolate');
+  await reload(screen);
+  assert.equal(await deedShown(screen), 'protect');
+
+  // It stands in the lists at once, and its clock runs there.
+  const path = new URL(screen.page.url()).pathname;
+  await screen.open('/repairs');
+  await screen.see('repair-BC-1');
+  await screen.open(path);
+  await runJob(screen, { hoursBack: 80 });
+  await screen.matches('run-end', /All is done/);
+  const waits = Number(/(\d+) kept/.exec(await screen.text('no-signal'))?.[1]);
+  assert.ok(waits > 20, `${waits} wait`);
+
+  await back(screen);
+  await reload(screen);
+  await screen.matches('run-end', /All is done/);
+  await signedAfterwards(screen, 'Runs true, no edge lifts.');
+  assert.deepEqual(screen.problems, []);
+});
+
+test('a survey that is saved without signal is shown as saved at once, and judged', async () => {
+  const screen = await signedIn('tomas', PHONE);
+  await screen.press('tab-repairs');
+  await screen.press('repair-P-207');
+  await screen.see('screen-match');
+  await kept(screen);
+  const survey = new URL(screen.page.url()).pathname.replace('/match', '/survey');
+  await screen.open(survey);
+  await cut(screen);
+  const before = await screen.value('service.mediumC');
+  await screen.type('service.mediumC', '71');
+  await screen.press('survey-save');
+  await screen.see('screen-match');
+  await reload(screen);
+  await screen.see('screen-match');
+  await screen.open(survey);
+  assert.equal(await screen.value('service.mediumC'), '71');
+  assert.notEqual(before, '71');
+  await back(screen);
+  await reload(screen);
+  assert.equal(await screen.value('service.mediumC'), '71');
+  assert.deepEqual(screen.problems, []);
+});
+
+test('two people share a phone: what one typed is sent as theirs alone, when they sign in', async () => {
+  const screen = await signedIn('ida', PHONE);
+  await screen.press('tab-repairs');
+  await screen.press('repair-FL-06');
+  await kept(screen);
+  await cut(screen);
+  await doOne(screen);
+  await screen.open('/settings');
+  await screen.press('sign-out');
+  await cut(screen, false);
+  await reload(screen);
+  await screen.press('demo-tomas');
+  await screen.matches('of-others', /1 of Ida .* waits here, and is sent when they sign in/);
+  await sleep(3000);
+  await screen.see('of-others');
+  await screen.open('/settings');
+  await screen.press('sign-out');
+  await screen.press('demo-ida');
+  await screen.see('new-repair');
+  await screen.gone('of-others');
+  await screen.gone('send-state');
+  await screen.press('tab-repairs');
+  await screen.press('repair-FL-06');
+  await screen.press('run-before');
+  await screen.matches('screen-run', /done/);
+  assert.deepEqual(screen.problems, []);
+});
+
+test('two tabs share one queue and one set of drafts: neither loses what is typed in either', async () => {
+  const one = await signedIn('ida', PHONE);
+  const two = await beside(one);
+  await two.open('/');
+  await typeBelt(two, 'BC-5', '50', '12');
+  await one.page.bringToFront();
+  await one.open('/new');
+  assert.equal(await one.value('window.downMin'), '12 h');
+  await one.type('readings.airC', '21');
+  await two.page.bringToFront();
+  await two.page.waitForFunction(
+    () =>
+      (document.querySelector('[data-testid="readings.airC"]') as HTMLInputElement | null)
+        ?.value === '21',
+  );
+  await two.type('readings.rhPct', '44');
+  await one.page.bringToFront();
+  await reload(one);
+  assert.deepEqual(
+    await Promise.all(
+      ['window.downMin', 'readings.airC', 'readings.rhPct'].map((id) => one.value(id)),
+    ),
+    ['12 h', '21', '44'],
+  );
+  assert.deepEqual([one.problems, two.problems], [[], []]);
+});
+
+test('a session that ends in the middle of work asks for the password on the spot, and what waits goes on', async () => {
+  const screen = await signedIn('ida', PHONE);
+  await screen.press('tab-repairs');
+  await screen.press('repair-FL-06');
+  const devtools = await screen.page.createCDPSession();
+  await devtools.send('Network.clearBrowserCookies');
+  const first = await doOne(screen);
+  await screen.see('sign-in-again');
+  await screen.matches('sign-in-again', /1 waiting to send/);
+  await screen.type('password-again', 'wrong-word-altogether');
+  await screen.press('go-on');
+  await screen.matches('sign-in-again', /wrong/);
+  await screen.type('password-again', 'quillmere-demo');
+  await screen.press('go-on');
+  await screen.gone('sign-in-again');
+  await screen.gone('send-state');
+  assert.notEqual(await deedShown(screen), first);
+  assert.deepEqual(screen.problems, []);
+});
+
+test('a clock that is wrong is said, and every moment is right all the same', async () => {
+  const screen = await newScreen(PHONE);
+  await setBack(screen.page, 3, false);
+  await screen.open('/');
+  await screen.press('demo-ida');
+  await screen.matches('wrong-clock', /3 h behind/);
+  await screen.press('tab-repairs');
+  await screen.press('repair-FL-06');
+  await doOne(screen);
+  await screen.gone('send-state');
+  const path = new URL(screen.page.url()).pathname.split('/')[2] ?? '';
+  const all = await screen.page.evaluate(async (id) => {
+    const view = (await (await fetch(`/api/repairs/${id}`)).json()) as {
+      checks: { at: string; receivedAt: string }[];
+      readings: { takenAt: string; receivedAt: string }[];
+    };
+    return [
+      ...view.checks.map((c) => ({ at: c.at, had: c.receivedAt })),
+      ...view.readings.map((r) => ({ at: r.takenAt, had: r.receivedAt })),
+    ];
+  }, path);
+  const last = all.sort((p, q) => q.had.localeCompare(p.had))[0];
+  const apart = Date.parse(last?.had ?? '') - Date.parse(last?.at ?? '');
+  assert.ok(Math.abs(apart) < 60_000, `${apart} ms apart`);
+  assert.deepEqual(screen.problems, []);
+});
+
+test('the server dies in the middle of sending: all of it comes there once, in order', async () => {
+  const screen = await signedIn('ida', PHONE);
+  await screen.press('tab-repairs');
+  await screen.press('repair-FL-06');
+  await kept(screen);
+  await cut(screen);
+  const done = [await doOne(screen), await doOne(screen), await doOne(screen)];
+  const restarted = server().restart();
+  await cut(screen, false);
+  await restarted;
+  await back(screen);
+  const id = new URL(screen.page.url()).pathname.split('/')[2] ?? '';
+  const stored = await screen.page.evaluate(async (repair) => {
+    const view = (await (await fetch(`/api/repairs/${repair}`)).json()) as {
+      checks: { stepId: string; receivedAt: string }[];
+      readings: { stepId: string; receivedAt: string }[];
+    };
+    return [...view.checks, ...view.readings]
+      .sort((p, q) => p.receivedAt.localeCompare(q.receivedAt))
+      .map((record) => record.stepId);
+  }, id);
+  assert.deepEqual(stored.slice(-done.length), done);
+  assert.equal(new Set(stored).size, stored.length, 'none of it twice');
+});

@@ -1,0 +1,82 @@
+import fc from 'fast-check';
+import { rowOf, shelfAfter, type ShelfLot, type StockMove } from '../src/index';
+import { AT, ida, ID, met, planOf, viewOf } from './view';
+
+const lot = (over: Partial<ShelfLot> = {}): ShelfLot => ({
+  ...{ id: ID, cardCode: 'K', packId: 'p', lot: 'L-1', expiresOn: '2027-03-01', count: 3 },
+  ...over,
+});
+const move = (over: Partial<StockMove> = {}): StockMove => ({
+  ...{ id: ID, at: AT, cardCode: 'K', packId: 'p', lot: 'L-1', delta: -1 },
+  ...{ reason: 'drawn', repairId: null, ...over },
+});
+
+test('a pack that is taken is gone at once; the last one takes its lot with it', () => {
+  expect(shelfAfter([lot()], [move()])[0]?.count).toBe(2);
+  expect(shelfAfter([lot()], [move({ delta: -3 })])).toEqual([]);
+  expect(shelfAfter([lot()], [move({ delta: -4 })])).toEqual([]);
+  expect(shelfAfter([lot()], [])).toEqual([lot()]);
+});
+
+test('what came in stands among the others by its last day; a lot that is not known and has none does not', () => {
+  const came = move({ lot: 'L-2', delta: 5, reason: 'received', expiresOn: '2027-01-01' });
+  expect(shelfAfter([lot()], [came]).map((l) => [l.lot, l.count])).toEqual([
+    ['L-2', 5],
+    ['L-1', 3],
+  ]);
+  expect(shelfAfter([lot()], [move({ lot: 'L-3' })])).toEqual([lot()]);
+  expect(shelfAfter([], [came, { ...came, delta: -2 }])[0]?.count).toBe(3);
+});
+
+test('the same lot of another pack is another lot', () => {
+  const both = [lot(), lot({ packId: 'q', count: 7 })];
+  expect(shelfAfter(both, [move({ packId: 'q' })]).map((l) => l.count)).toEqual([3, 6]);
+});
+
+test('packs are neither made nor lost: what is left is what was there and every move', () => {
+  const delta = fc.integer({ min: -2, max: 9 }).filter((d) => d !== 0);
+  fc.assert(
+    fc.property(fc.array(delta, { maxLength: 8 }), (deltas) => {
+      const start = [lot({ count: 20 })];
+      const moves = deltas.map((d) => move({ delta: d }));
+      const left = shelfAfter(start, moves).reduce((n, l) => n + l.count, 0);
+      expect(left).toBe(20 + deltas.reduce((n, d) => n + d, 0));
+      expect(start[0]?.count).toBe(20);
+    }),
+  );
+});
+
+const plan = planOf();
+test('a repair is told as a row as the server tells it: its card, its stop, the first day it is looked at', () => {
+  const fresh = viewOf(plan);
+  expect(rowOf(fresh)).toMatchObject({
+    ...{ id: ID, tag: 'P-1', station: 'prep', cardCode: plan.card.code, stop: null, dueOn: null },
+    mixes: [],
+  });
+  expect(rowOf(fresh).gist).not.toBeNull();
+  expect(Object.keys(rowOf(fresh))).not.toContain('survey');
+  expect([rowOf({ ...fresh, plan: null }).gist, rowOf({ ...fresh, plan: null }).cardCode]).toEqual([
+    null,
+    null,
+  ]);
+  const review = (id: string, dueOn: string, doneAt: string | null) =>
+    ({ id, kind: 'look', dueOn, doneAt }) as const;
+  const reviews = [
+    review('a', '2027-02-01', null),
+    review('b', '2026-12-01', AT),
+    review('c', '2027-01-15', null),
+  ];
+  expect(rowOf({ ...fresh, reviews }).dueOn).toBe('2027-01-15');
+});
+
+test('the last reading of the air stops a row, and one that passed after it lets it go on', () => {
+  const gate = (passed: boolean) => ({
+    ...{ id: ID, stepId: 'gate', passed, say: ['Stop.', {}] as never, takenAt: AT, ...ida },
+    values: { kind: 'ambient', airC: 20, rhPct: 50, surfaceC: 20 } as const,
+  });
+  const view = met(viewOf(plan), ['prep']);
+  const other = view.readings[0];
+  const stopped = { ...view, readings: [gate(false), ...(other ? [other] : [])] };
+  expect(rowOf(stopped).stop).toEqual(['Stop.', {}]);
+  expect(rowOf({ ...view, readings: [gate(false), gate(true)] }).stop).toBeNull();
+});
