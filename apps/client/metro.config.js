@@ -6,9 +6,15 @@ const config = getDefaultConfig(__dirname);
 const usual = config.resolver.resolveRequest;
 // tslib's own entry for modules takes a default export that Metro's interop does not give it.
 const tslib = path.join(path.dirname(require.resolve('tslib/package.json')), 'tslib.es6.js');
+/** The schema library carries its messages in fifty languages; those that are shown are our own. */
+const isLanguages = (from, name) =>
+  name === '../locales/index.js' && from.includes(`${path.sep}zod${path.sep}`);
 config.resolver.resolveRequest = (context, name, platform) =>
   name === 'tslib'
     ? { type: 'sourceFile', filePath: tslib }
-    : (usual ?? context.resolveRequest)(context, name, platform);
+    : isLanguages(context.originModulePath, name)
+      ? { type: 'empty' }
+      : (usual ?? context.resolveRequest)(context, name, platform);
+if (!config.resolver.assetExts.includes('woff2')) config.resolver.assetExts.push('woff2');
 
 module.exports = withNativeWind(config, { input: './src/global.css' });

@@ -46,7 +46,7 @@ test('a touched figure shows its sum, its source and what would change it', () =
     </>,
   );
   expect(screen.queryByText('to mix in all')).toBeNull();
-  fireEvent.press(screen.getByLabelText('381 ml, to mix. Show working'));
+  fireEvent.press(screen.getByLabelText('to mix 381 ml. Show working'));
   expect(screen.getByText('320 + 61.2')).toBeTruthy();
   expect(screen.getByText('Greatest depth')).toBeTruthy();
   fireEvent.press(screen.getByLabelText('Close working'));
@@ -83,9 +83,9 @@ test('a closed action cannot be pressed and says so', () => {
 });
 
 test.each([
-  ['max', 62, 'Wet heat needs 55 °C or less, 62 °C. Show working', /needs 55 °C or less/],
-  ['min', 62, 'Wet heat needs 55 °C or more, 62 °C. Show working', /needs 55 °C or more/],
-] as const)('a limit that is a %s says so in words', (sense, value, name, words) => {
+  ['max', 62, /needs 55 °C or less/],
+  ['min', 62, /needs 55 °C or more/],
+] as const)('a limit that is a %s says so in words', (sense, value, words) => {
   show(
     <LimitRule
       name="Wet heat"
@@ -93,8 +93,8 @@ test.each([
       against={{ value, limit: 55, quantity: 'temperature', sense }}
     />,
   );
-  expect(screen.getByLabelText(name)).toBeTruthy();
   expect(screen.getByText(words)).toBeTruthy();
+  expect(screen.getByText('62 °C')).toBeTruthy();
 });
 
 test('the side of a limit where a figure must not be is right of a most and left of a least', () => {

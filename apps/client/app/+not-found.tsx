@@ -7,6 +7,7 @@ export default function NotFound() {
     <Frame tab={null}>
       <Empty
         title="No such page."
+        alone
         action={{ label: 'To the bench', onPress: () => router.navigate('/') }}
       >
         The address is not one of Kelmot’s.

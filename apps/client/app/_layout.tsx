@@ -1,10 +1,3 @@
-import { Barlow_400Regular, Barlow_600SemiBold } from '@expo-google-fonts/barlow';
-import {
-  BarlowSemiCondensed_500Medium,
-  BarlowSemiCondensed_600SemiBold,
-  BarlowSemiCondensed_700Bold,
-} from '@expo-google-fonts/barlow-semi-condensed';
-import { MartianMono_500Medium, MartianMono_600SemiBold } from '@expo-google-fonts/martian-mono';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import Head from 'expo-router/head';
@@ -21,6 +14,7 @@ import { useAppSelector } from '@/store/hooks';
 import { makeStore } from '@/store/store';
 import { guardPresses } from '@/ui/pressGuard';
 import { Failed, Skeleton } from '@/ui/states';
+import { FACES } from '@/ui/faces';
 import { ThemeProvider } from '@/ui/theme';
 import '../src/global.css';
 
@@ -50,15 +44,7 @@ function Gate({ children }: { children: ReactNode }) {
 }
 
 export default function Root() {
-  const [fontsReady] = useFonts({
-    Barlow_400Regular,
-    Barlow_600SemiBold,
-    BarlowSemiCondensed_500Medium,
-    BarlowSemiCondensed_600SemiBold,
-    BarlowSemiCondensed_700Bold,
-    MartianMono_500Medium,
-    MartianMono_600SemiBold,
-  });
+  const [fontsReady] = useFonts(FACES);
   const [restored, setRestored] = useState(false);
   useEffect(() => {
     void restore(store.dispatch).finally(() => setRestored(true));

@@ -1,1 +1,3 @@
-export { NewScreen as default } from '@/features/survey/NewScreen';
+import { lazily } from '@/ui/lazily';
+
+export default lazily(async () => (await import('@/features/survey/NewScreen')).NewScreen);

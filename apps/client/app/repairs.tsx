@@ -1,1 +1,3 @@
-export { RepairsScreen as default } from '@/features/repairs/RepairsScreen';
+import { lazily } from '@/ui/lazily';
+
+export default lazily(async () => (await import('@/features/repairs/RepairsScreen')).RepairsScreen);

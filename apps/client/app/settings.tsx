@@ -1,1 +1,5 @@
-export { SettingsScreen as default } from '@/features/settings/SettingsScreen';
+import { lazily } from '@/ui/lazily';
+
+export default lazily(
+  async () => (await import('@/features/settings/SettingsScreen')).SettingsScreen,
+);

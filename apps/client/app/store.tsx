@@ -1,1 +1,3 @@
-export { StoreScreen as default } from '@/features/store/StoreScreen';
+import { lazily } from '@/ui/lazily';
+
+export default lazily(async () => (await import('@/features/store/StoreScreen')).StoreScreen);

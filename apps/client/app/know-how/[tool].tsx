@@ -1,1 +1,3 @@
-export { ToolScreen as default } from '@/features/tools/ToolScreen';
+import { lazily } from '@/ui/lazily';
+
+export default lazily(async () => (await import('@/features/tools/ToolScreen')).ToolScreen);

@@ -1,1 +1,3 @@
-export { HowFarScreen as default } from '@/features/tools/HowFarScreen';
+import { lazily } from '@/ui/lazily';
+
+export default lazily(async () => (await import('@/features/tools/HowFarScreen')).HowFarScreen);

@@ -1,1 +1,3 @@
-export { KnowHowScreen as default } from '@/features/knowhow/KnowHowScreen';
+import { lazily } from '@/ui/lazily';
+
+export default lazily(async () => (await import('@/features/knowhow/KnowHowScreen')).KnowHowScreen);

@@ -1,1 +1,3 @@
-export { PapersScreen as default } from '@/features/papers/PapersScreen';
+import { lazily } from '@/ui/lazily';
+
+export default lazily(async () => (await import('@/features/papers/PapersScreen')).PapersScreen);

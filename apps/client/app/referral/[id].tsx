@@ -1,1 +1,5 @@
-export { ReferralScreen as default } from '@/features/referral/ReferralScreen';
+import { lazily } from '@/ui/lazily';
+
+export default lazily(
+  async () => (await import('@/features/referral/ReferralScreen')).ReferralScreen,
+);

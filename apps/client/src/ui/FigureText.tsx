@@ -35,11 +35,12 @@ export function FigureText({ figure, as = 'inline', label, suffix }: FigureTextP
   const { figure: text, unit } = show(figure.value, figure.quantity, units);
   const money = figure.quantity === 'money';
   const shown = money ? `${unit} ${text}` : `${text} ${unit}`;
+  const named = label?.toLowerCase() === figure.label.toLowerCase();
   const seen = [label, shown.trim(), suffix].filter(Boolean).join(' ');
   return (
     <Pressable
       role="button"
-      aria-label={`${seen}, ${figure.label}. Show working`}
+      aria-label={`${seen}${named ? '' : `, ${figure.label}`}. Show working`}
       aria-expanded={open}
       testID={`figure-${figure.id}`}
       onPress={() => dispatch(workingShown(open ? null : figure))}

@@ -55,7 +55,6 @@ export function LimitRule({
     <Pressable
       className="flex-row items-center gap-2 py-0.5"
       role="button"
-      aria-label={`${name} needs ${words}, ${shown}. Show working`}
       aria-expanded={open}
       testID={figure ? `figure-${figure.id}` : undefined}
       disabled={!figure}

@@ -23,14 +23,19 @@ export function Empty({
   title,
   children,
   action,
+  alone = false,
 }: {
   title: string;
   children?: ReactNode;
   action?: { label: string; onPress: () => void };
+  /** It is all that the screen says: then it names it. */
+  alone?: boolean;
 }) {
   return (
     <View className="gap-3 p-4">
-      <Txt as="row">{title}</Txt>
+      <Txt as="row" role={alone ? 'heading' : undefined}>
+        {title}
+      </Txt>
       {children ? <Txt className="text-pencil">{children}</Txt> : null}
       {action ? <SecondaryButton {...action} /> : null}
     </View>

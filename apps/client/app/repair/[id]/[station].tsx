@@ -1,1 +1,3 @@
-export { RepairScreen as default } from '@/features/repair/RepairScreen';
+import { lazily } from '@/ui/lazily';
+
+export default lazily(async () => (await import('@/features/repair/RepairScreen')).RepairScreen);

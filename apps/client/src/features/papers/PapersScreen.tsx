@@ -125,7 +125,7 @@ export function PapersScreen() {
   const plan = view.plan?.body;
   const drawing = width > 0 ? sectionOf(view, now, units, { width, height: 220 }) : null;
   return (
-    <View className="flex-1 bg-paper">
+    <View className="flex-1 bg-paper" role="main">
       <ScrollView
         className="flex-1"
         testID="papers"

@@ -1,5 +1,6 @@
-import { Barlow_400Regular, Barlow_600SemiBold } from '@expo-google-fonts/barlow';
-import { BarlowSemiCondensed_600SemiBold } from '@expo-google-fonts/barlow-semi-condensed';
+import { Barlow_400Regular } from '@expo-google-fonts/barlow/400Regular';
+import { Barlow_600SemiBold } from '@expo-google-fonts/barlow/600SemiBold';
+import { BarlowSemiCondensed_600SemiBold } from '@expo-google-fonts/barlow-semi-condensed/600SemiBold';
 import { planFile, type RepairView } from '@kelmot/contract';
 import { drawSection, layersText, type Plan, type UnitSystem } from '@kelmot/core';
 import type { Fonts, PaperSize } from '@kelmot/papers';

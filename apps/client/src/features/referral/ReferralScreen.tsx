@@ -29,6 +29,7 @@ export function ReferralScreen() {
   const date = new Date(now).toISOString().slice(0, 10);
   return (
     <ScrollView
+      role="main"
       className="flex-1 bg-sheet"
       testID="referral-sheet"
       onLayout={(e) => setWidth(Math.min(e.nativeEvent.layout.width, 720))}

@@ -60,7 +60,6 @@ function Neighbour({
   return (
     <Pressable
       role="button"
-      aria-label={side === 'before' ? `Back to ${name}` : `Next: ${name}`}
       testID={`run-${side}`}
       onPress={() => run.look(at)}
       className="min-h-[48px] flex-row items-center gap-3 px-4 active:bg-shade"
