@@ -179,6 +179,7 @@ test('a session that ends in the middle of work asks for the password on the spo
   const screen = await signedIn('ida', PHONE);
   await screen.press('tab-repairs');
   await screen.press('repair-FL-06');
+  await deedShown(screen);
   const devtools = await screen.page.createCDPSession();
   await devtools.send('Network.clearBrowserCookies');
   const first = await doOne(screen);

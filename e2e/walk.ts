@@ -296,7 +296,7 @@ test('the keyboard reaches and shows every control of the sign-in, and a viewer 
     '[role="button"], [role="link"], [role="checkbox"], [role="radio"], input, textarea',
     (list) =>
       list
-        .filter((e) => !(e.getAttribute('aria-label') ?? '').trim())
+        .filter((e) => !(e.getAttribute('aria-label') ?? e.textContent ?? '').trim())
         .map((e) => e.outerHTML.slice(0, 120)),
   );
   assert.deepEqual(name, [], 'every control has a name');

@@ -1,20 +1,11 @@
 import type { Me, RepairView } from '@kelmot/contract';
 import { IDA, planOf, viewOf } from '../../../packages/contract/test/view';
 import { forgetWho } from '@/offline/answers';
-import type { KeptAnswer } from '@/offline/disk';
 import { api, type ApiError } from '@/store/api';
 import { makeStore, type AppStore } from '@/store/store';
+import { answers } from './memoryDisk';
 
-const mockAnswers = new Map<string, KeptAnswer>();
-jest.mock('@/offline/disk', () => ({
-  readEntries: () => Promise.resolve([]),
-  writeEntries: () => Promise.resolve(),
-  readAnswer: (key: string) => Promise.resolve(mockAnswers.get(key)),
-  writeAnswer: (answer: { key: string }) =>
-    Promise.resolve(void mockAnswers.set(answer.key, answer as never)),
-  dropAnswer: (key: string) => Promise.resolve(void mockAnswers.delete(key)),
-  pruneAnswers: () => Promise.resolve(),
-}));
+jest.mock('@/offline/disk', () => jest.requireActual<object>('./memoryDisk'));
 
 const view = viewOf(planOf());
 const TOMAS: Me = { ...IDA, id: 'tomas', name: 'Tomas' };
@@ -48,7 +39,7 @@ const ask = async (store: AppStore, id: string) => {
 };
 
 beforeEach(() => {
-  mockAnswers.clear();
+  answers.clear();
   globalThis.fetch = fetched as typeof fetch;
   says = { me: IDA, [`repairs/${view.id}`]: view };
 });
@@ -112,8 +103,8 @@ test('who signed out is forgotten: without signal nobody is let in', async () =>
 
 test('an answer that an earlier version kept, and that lacks what is shown now, is left alone', async () => {
   await ask(await opened(), view.id);
-  for (const [key, kept] of mockAnswers)
-    if (key !== 'me') mockAnswers.set(key, { ...kept, data: { id: view.id } });
+  for (const [key, kept] of answers)
+    if (key !== 'me') answers.set(key, { ...kept, data: { id: view.id } });
   says = null;
   const { data, error } = await ask(await opened(), view.id);
   expect([data, (error as ApiError).kind]).toEqual([undefined, 'offline']);

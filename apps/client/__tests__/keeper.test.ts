@@ -9,19 +9,9 @@ import { themeChosen, unitsChosen, weightMoved, weightsReset } from '@/store/set
 import { makeStore, type AppStore } from '@/store/store';
 import { toolTyped } from '@/store/tools';
 import { workingShown } from '@/store/view';
+import { entries } from './memoryDisk';
 
-const mockDisk = new Map<string, unknown>();
-jest.mock('@/offline/disk', () => ({
-  readEntries: () => Promise.resolve([...mockDisk]),
-  writeEntries: async (entries: [string, unknown][]) => {
-    for (const [key, value] of entries)
-      if (value === undefined) mockDisk.delete(key);
-      else mockDisk.set(key, value);
-  },
-  readAnswer: () => Promise.resolve(undefined),
-  writeAnswer: () => Promise.resolve(),
-  pruneAnswers: () => Promise.resolve(),
-}));
+jest.mock('@/offline/disk', () => jest.requireActual<object>('./memoryDisk'));
 
 const command: Command = {
   type: 'check.set',
@@ -45,7 +35,7 @@ const KEPT = ['drafts', 'outbox', 'settings', 'tools'] as const;
 
 let store: AppStore;
 beforeEach(() => {
-  mockDisk.clear();
+  entries.clear();
   // No answer ever comes: what waits stays, and nothing is tried again beside the test.
   globalThis.fetch = () => new Promise<never>(() => {});
   store = makeStore();
@@ -109,9 +99,9 @@ test('a device where nothing was kept begins with the usual', async () => {
 test('what an earlier version kept whole is taken apart once, and nothing of it is lost', async () => {
   const second = { ...command, id: `${command.id.slice(0, -1)}1` };
   const waits = (of: Command) => ({ command: of, refused: null, current: null });
-  mockDisk.set('outbox', { queue: [waits(second), waits(command)], kept: [] });
-  mockDisk.set('settings', { theme: 'light' });
-  mockDisk.set('drafts', { surveys: { new: draft }, texts: { 'r/1/aG': '120' } });
+  entries.set('outbox', { queue: [waits(second), waits(command)], kept: [] });
+  entries.set('settings', { theme: 'light' });
+  entries.set('drafts', { surveys: { new: draft }, texts: { 'r/1/aG': '120' } });
   const old = (await reloaded()).getState();
   expect(old.outbox.queue.map((w) => [w.command, w.by, w.tries])).toEqual([
     [second, null, 0],
@@ -122,14 +112,14 @@ test('what an earlier version kept whole is taken apart once, and nothing of it 
     ...{ surveys: { new: draft }, touched: {} },
     texts: { 'r/1/aG': '120' },
   });
-  expect(KEPT.filter((key) => mockDisk.has(key))).toEqual([]);
+  expect(KEPT.filter((key) => entries.has(key))).toEqual([]);
   expect((await reloaded()).getState().outbox).toEqual(old.outbox);
 });
 
 test('what is only open on the screen is not kept, and reading back writes nothing', async () => {
   store.dispatch(workingShown(null));
   await reloaded();
-  expect([...mockDisk.keys()]).toEqual([]);
+  expect([...entries.keys()]).toEqual([]);
 });
 
 test('two tabs write beside one another: neither takes away what the other typed', async () => {
@@ -149,7 +139,7 @@ test('two tabs write beside one another: neither takes away what the other typed
 test('what another tab tells is laid over this one, and is not written a second time', async () => {
   store.dispatch(draftPut({ key: 'mine', draft }));
   await settle();
-  mockDisk.clear();
+  entries.clear();
   const waiting = { id: 'x', seq: 7, ...typed(command), tries: 0, refused: null, current: null };
   store.dispatch(
     entriesCame([
@@ -170,7 +160,7 @@ test('what another tab tells is laid over this one, and is not written a second 
   store.dispatch(entriesCame([['outbox/queue/x', undefined]]));
   expect(store.getState().outbox.queue).toEqual([]);
   await settle();
-  expect(mockDisk.size).toBe(0);
+  expect(entries.size).toBe(0);
 });
 
 test('whatever is done in whatever order, the device keeps exactly what is on the screen', () => {

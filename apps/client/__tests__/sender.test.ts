@@ -5,19 +5,9 @@ import { waitAfter } from '@/offline/sender';
 import { api } from '@/store/api';
 import { queued, retried, thrownAway, type Deed, type Outbox } from '@/store/outbox';
 import { makeStore, type AppStore } from '@/store/store';
+import { entries } from './memoryDisk';
 
-const mockDisk = new Map<string, unknown>();
-jest.mock('@/offline/disk', () => ({
-  readEntries: () => Promise.resolve([...mockDisk]),
-  writeEntries: async (entries: [string, unknown][]) => {
-    for (const [key, value] of entries)
-      if (value === undefined) mockDisk.delete(key);
-      else mockDisk.set(key, value);
-  },
-  readAnswer: () => Promise.resolve(undefined),
-  writeAnswer: () => Promise.resolve(),
-  pruneAnswers: () => Promise.resolve(),
-}));
+jest.mock('@/offline/disk', () => jest.requireActual<object>('./memoryDisk'));
 
 const R = '01900000-0000-7000-8000-0000000000';
 const [ONE, TWO] = [`${R}01`, `${R}02`];
@@ -117,7 +107,7 @@ const move = (id: string, expect = 1): Command => ({
 
 beforeEach(async () => {
   jest.useFakeTimers();
-  mockDisk.clear();
+  entries.clear();
   far = new Far();
   globalThis.fetch = far.fetch as typeof fetch;
   store = makeStore();
@@ -322,7 +312,7 @@ test('what the server kept with an earlier plan is told, by the number of that p
 
 test('what waits is on the device at once, leaves it when it is sent, and goes on after a restart', async () => {
   far.next(noSignal);
-  const kept = () => [...mockDisk.keys()].filter((key) => key.startsWith('outbox/queue/'));
+  const kept = () => [...entries.keys()].filter((key) => key.startsWith('outbox/queue/'));
   const first = tick(ONE, 'first');
   type(first);
   await rest();
