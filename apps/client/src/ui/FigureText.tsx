@@ -12,16 +12,11 @@ interface FigureTextProps {
   suffix?: string;
 }
 
-/** A duration: its numbers in the size of the figure, its units small beside them. */
+/** A duration: its numbers in the size of the figure, its units small beside them, the spaces as small as they. */
 function Duration({ text, as }: { text: string; as: TxtProps['as'] }) {
-  const parts = text.split(' ');
-  return parts.map((part, i) => (
-    <Txt
-      key={i}
-      as={i % 2 === 0 ? as : 'inline'}
-      className={i % 2 === 0 ? '' : `pl-0.5 ${i < parts.length - 1 ? 'pr-1.5' : ''}`}
-    >
-      {`${part} `}
+  return text.split(' ').map((part, i) => (
+    <Txt key={i} as={i % 2 === 0 ? as : 'inline'}>
+      {i % 2 === 0 ? part : ` ${part} `}
     </Txt>
   ));
 }
@@ -34,7 +29,7 @@ export function FigureText({ figure, as = 'inline', label, suffix }: FigureTextP
   if (!figure) return null;
   const { figure: text, unit } = show(figure.value, figure.quantity, units);
   const money = figure.quantity === 'money';
-  const shown = money ? `${unit} ${text}` : `${text} ${unit}`;
+  const shown = money ? `${unit}${text}` : `${text} ${unit}`;
   const named = label?.toLowerCase() === figure.label.toLowerCase();
   const seen = [label, shown.trim(), suffix].filter(Boolean).join(' ');
   return (
@@ -51,17 +46,9 @@ export function FigureText({ figure, as = 'inline', label, suffix }: FigureTextP
       <View
         className={`flex-row items-baseline self-start ${open ? 'border-b-[3px]' : 'border-b-[1.5px] border-dotted'} border-teal`}
       >
-        {money ? <Txt as={as}>{`${unit} `}</Txt> : null}
-        {figure.quantity === 'time' ? (
-          <Duration text={text} as={as} />
-        ) : (
-          <Txt as={as}>{`${text} `}</Txt>
-        )}
-        {!money && unit ? (
-          <Txt as="inline" className="pl-0.5">
-            {`${unit} `}
-          </Txt>
-        ) : null}
+        {money ? <Txt as={as}>{unit}</Txt> : null}
+        {figure.quantity === 'time' ? <Duration text={text} as={as} /> : <Txt as={as}>{text}</Txt>}
+        {!money && unit ? <Txt as="inline">{` ${unit} `}</Txt> : null}
         {suffix ? <Txt as="inline">{` ${suffix} `}</Txt> : null}
       </View>
     </Pressable>

@@ -9,6 +9,9 @@ import { Txt } from '@/ui/Txt';
 import { reasonOf } from './reasonOf';
 import { useLeave } from './useLeave';
 
+/** What lies behind is there, and cannot be reached now: in both themes. */
+const SCRIM = 'rgba(0, 0, 0, 0.45)';
+
 /** Asks for the password on the spot where a session ended in the middle of work: nothing is closed, and what waits goes on. */
 export function SignInAgain({ me }: { me: Me }) {
   const [password, setPassword] = useState('');
@@ -22,7 +25,8 @@ export function SignInAgain({ me }: { me: Me }) {
       aria-label="Sign in again"
       aria-modal
       testID="sign-in-again"
-      className="bg-ink/40 absolute inset-0 items-center justify-end p-3"
+      className="absolute inset-0 items-center justify-end p-3"
+      style={{ backgroundColor: SCRIM }}
     >
       <View className="w-full max-w-[440px] gap-4 rounded border-[1.5px] border-ink bg-paper p-4">
         <View className="gap-1">
