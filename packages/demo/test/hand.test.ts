@@ -10,7 +10,7 @@ import {
   type RepairView,
 } from '@kelmot/contract';
 import { deedsOf, MINUTE, paceOf, usableMinutes, word, type Deed, type Plan } from '@kelmot/core';
-import { ID, IDA, viewOf } from '../../contract/test/view';
+import { HERS, ID, viewOf } from '../../contract/test/view';
 import { demoPlan, demoSurvey, meets, surveyedRepairs } from '../src/index';
 
 const AT = '2026-11-25T08:00:00Z';
@@ -21,7 +21,7 @@ type Draft = Parameters<typeof applyCommand>[1];
 function told(view: RepairView, atMin: number, draft: object): RepairView {
   const at = new Date(Date.parse(startOf(view)) + atMin * MINUTE).toISOString();
   const id = `${ID.slice(0, -5)}${String(10_000 + ++made)}`;
-  return applyCommand(view, { ...draft, id, repairId: ID, at } as Draft, IDA);
+  return applyCommand(view, { ...draft, id, repairId: ID, at } as Draft, HERS);
 }
 const startOf = (view: RepairView): string => view.survey.window.startAt;
 const momentOf = (view: RepairView, min: number): number =>
