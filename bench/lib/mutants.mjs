@@ -7,7 +7,13 @@ export const common = {
   cleanTempDir: 'always',
   reporters: ['clear-text'],
   clearTextReporter: { allowColor: false, allowEmojis: false, reportTests: false },
-  ignorePatterns: ['apps/client/dist', 'apps/client/ios', 'apps/client/android', 'docs/screenshots', '.expo'],
+  ignorePatterns: [
+    'apps/client/dist',
+    'apps/client/ios',
+    'apps/client/android',
+    'docs/screenshots',
+    '.expo',
+  ],
 };
 
 /** A group whose tests Jest runs: only those that reach what is broken. */

@@ -18,6 +18,9 @@ const lines = readdirSync(path, { recursive: true })
   .flatMap((name) =>
     readFileSync(join(path, name), 'utf8')
       .split('\n')
-      .flatMap((text, at) => (nothingToBreak.test(text) ? [] : [`${join(path, name)}:${at + 1}-${at + 1}`])),
+      .flatMap((text, at) =>
+        nothingToBreak.test(text) ? [] : [`${join(path, name)}:${at + 1}-${at + 1}`],
+      ),
   );
-for (let drawn = 0; drawn < wanted && lines.length > 0; drawn++) console.log(...lines.splice(draw(lines.length), 1));
+for (let drawn = 0; drawn < wanted && lines.length > 0; drawn++)
+  console.log(...lines.splice(draw(lines.length), 1));
