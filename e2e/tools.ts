@@ -118,6 +118,8 @@ test('how far a pack goes: any card, any damage it repairs, told again as sizes 
   await screen.gone('far-length');
   await screen.open('/store');
   await screen.press('card-W-310');
+  // Two touches at one place are one: the second comes later.
+  await sleep(600);
   await screen.page.locator('::-p-aria(How far does it go?)').click();
   await screen.see('how-far-W-310');
   await screen.matches('far-each', /m/);
