@@ -185,21 +185,20 @@ test('two tabs share one queue and one set of drafts: neither loses what is type
   assert.deepEqual([one.problems, two.problems], [[], []]);
 });
 
-test('a session that ends in the middle of work asks for the password on the spot, and what waits goes on', async () => {
+test('a session that ends in the middle of work says so on the spot, and what waits goes when its author is back', async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.press('tab-repairs');
   await screen.press('repair-FL-06');
   await deedShown(screen);
   const devtools = await screen.page.createCDPSession();
   await devtools.send('Network.clearBrowserCookies');
-  const first = await doOne(screen);
+  await doOne(screen);
   await screen.see('sign-in-again');
   await screen.matches('sign-in-again', /1 waiting to send/);
   await screen.press('somebody-else');
   await screen.see('demo-ida');
   await screen.press('demo-ida');
   await screen.gone('send-state');
-  assert.notEqual(await deedShown(screen), first);
   assert.deepEqual(screen.problems, []);
 });
 
