@@ -185,20 +185,35 @@ test('two tabs share one queue and one set of drafts: neither loses what is type
   assert.deepEqual([one.problems, two.problems], [[], []]);
 });
 
-test('a session that ends in the middle of work says so on the spot, and what waits goes when its author is back', async () => {
+test('a session that ends in the middle of work asks for the password on the spot, and what waits goes on', async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.press('tab-repairs');
   await screen.press('repair-FL-06');
   await deedShown(screen);
-  const devtools = await screen.page.createCDPSession();
-  await devtools.send('Network.clearBrowserCookies');
+  const endSession = async () => {
+    const devtools = await screen.page.createCDPSession();
+    await devtools.send('Network.clearBrowserCookies');
+  };
+  await endSession();
+  const first = await doOne(screen);
+  await screen.matches('sign-in-again', /1 waiting to send/);
+  await screen.type('password-again', 'wrong-word-altogether');
+  await screen.press('go-on');
+  await screen.matches('sign-in-again', /wrong/);
+  await screen.type('password-again', 'quillmere-demo');
+  await screen.press('go-on');
+  await screen.gone('sign-in-again');
+  await screen.gone('send-state');
+  const second = await deedShown(screen);
+  assert.notEqual(second, first);
+
+  // Where somebody else takes the phone over, what waits stays for who typed it.
+  await endSession();
   await doOne(screen);
   await screen.see('sign-in-again');
-  await screen.matches('sign-in-again', /1 waiting to send/);
   await screen.press('somebody-else');
-  await screen.see('demo-ida');
-  await screen.press('demo-ida');
-  await screen.gone('send-state');
+  await screen.press('demo-tomas');
+  await screen.matches('of-others', /1 of Ida/);
   assert.deepEqual(screen.problems, []);
 });
 

@@ -30,7 +30,7 @@ test('two systems stand beside each other with what they score; one alone is no 
   show(<Compare chosen={ranked} onDrop={(code) => dropped.push(code)} />);
   expect(screen.getByText('R-100 Test paste')).toBeTruthy();
   expect(screen.getByText('R-101 Dearer paste')).toBeTruthy();
-  fireEvent.press(screen.getByLabelText('Take R-101 out of the comparison'));
+  fireEvent.press(screen.getByLabelText('Take it out: R-101, from the comparison'));
   expect(dropped).toEqual(['R-101']);
   screen.rerender(
     <Provider store={configureStore({ reducer: { settings: settingsReducer } })}>

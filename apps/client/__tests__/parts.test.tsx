@@ -5,7 +5,7 @@ import { Provider } from 'react-redux';
 import { familyOf, type Figure, type QuantityField } from '@kelmot/core';
 import { settingsReducer } from '@/store/settings';
 import { viewReducer } from '@/store/view';
-import { PrimaryButton } from '@/ui/Button';
+import { PrimaryButton, SecondaryButton } from '@/ui/Button';
 import { FieldBox } from '@/ui/fields';
 import { FigureText } from '@/ui/FigureText';
 import { forbiddenSide, LimitRule } from '@/ui/LimitRule';
@@ -197,3 +197,17 @@ test('two surveys are told apart field by field, in the words of the form', () =
     { path: 'readings.surfaceC', name: 'Surface', theirs: '20', yours: '25' },
   ]);
 });
+
+test.each([
+  ['Try', undefined, 'Try'],
+  ['Try', 'Try it at 20 °C', 'Try it at 20 °C'],
+  ['Bin one', 'lot L-7', 'Bin one: lot L-7'],
+])(
+  'a button that says “%s” is called by that first, and then by which it is',
+  (label, hint, name) => {
+    const presses: string[] = [];
+    show(<SecondaryButton label={label} hint={hint} onPress={() => presses.push(name)} />);
+    fireEvent.press(screen.getByLabelText(name));
+    expect(presses).toEqual([name]);
+  },
+);

@@ -7,7 +7,10 @@ const base = { id: Id, repairId: Id, at: Instant };
 const grams = () => z.number().gt(0).max(1e6);
 /** Most of a picture in base64, characters: a phone’s photo at 1280 px is half of it. */
 export const MOST_PHOTO = 450_000;
-const note = () => typedLines(500);
+/** Most characters of a note, a statement or a reason, and of a lot as on the pack. */
+export const MOST_NOTE = 500;
+export const MOST_LOT = 60;
+const note = () => typedLines(MOST_NOTE);
 /**
  * The plan that somebody saw who recorded it. Left out by a device that kept it before this was asked: then it is the
  * present one.
@@ -63,7 +66,7 @@ export const Command = z.discriminatedUnion('type', [
     /** What the scale shows of both parts; null where nothing is weighed. */
     aG: grams().nullable(),
     bG: grams().nullable(),
-    lot: typedText(60),
+    lot: typedText(MOST_LOT),
   }),
   z
     .strictObject({
@@ -86,9 +89,9 @@ export const Command = z.discriminatedUnion('type', [
     /** What the person saw who signs; left out by a device that kept it before this was asked. */
     expect: Version.optional(),
     verdict: z.enum(SIGNOFF_VERDICTS),
-    statement: typedLines(500, 3),
+    statement: typedLines(MOST_NOTE, 3),
     /** Why it is signed although this server has not seen the cure pass: what was done was entered afterwards. */
-    override: typedLines(500, 3).nullable().default(null),
+    override: typedLines(MOST_NOTE, 3).nullable().default(null),
   }),
 ]);
 export type Command = z.infer<typeof Command>;

@@ -1,5 +1,6 @@
 import { Day, typedText } from '@kelmot/core';
 import { z } from 'zod';
+import { MOST_LOT } from './command';
 import { Id, Instant } from './ids';
 
 export const STOCK_REASONS = ['received', 'drawn', 'counted', 'binned'] as const;
@@ -21,7 +22,7 @@ export const StockMove = z.strictObject({
   at: Instant,
   cardCode: typedText(12, 1),
   packId: typedText(80, 1),
-  lot: typedText(60, 1),
+  lot: typedText(MOST_LOT, 1),
   /** Needed for a lot that is new. */
   expiresOn: Day.optional(),
   delta: z.int().min(-10_000).max(10_000),

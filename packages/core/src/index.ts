@@ -23,6 +23,7 @@ export * from './materials/mix';
 export * from './materials/substrates';
 export * from './materials/words';
 export * from './site/site';
+export { ASSET_MOST } from './survey/common';
 export * from './survey/fields';
 export * from './survey/demand';
 export * from './work/draw';

@@ -1,6 +1,5 @@
-import type { Me } from '@kelmot/contract';
 import { createListenerMiddleware } from '@reduxjs/toolkit';
-import { api, schemaOf } from '@/store/api';
+import { api, schemaOf, signedIn } from '@/store/api';
 import { dropAnswer, readAnswer, writeAnswer } from './disk';
 
 /** A question as the cache of answers knows it. */
@@ -22,13 +21,10 @@ const ANSWERED = `${api.reducerPath}/executeQuery/fulfilled`;
 /** Who is signed in is asked before anybody is known: the answer belongs to the device. */
 const WHO = 'me';
 
-const meOf = (state: unknown): Me | undefined =>
-  api.endpoints.me.select()(state as ApiState as never).data;
-
 /** The key of an answer: every person of a device has answers of their own. Null while it is not known who asks. */
 function keyOf({ endpointName, queryCacheKey }: Question, state: unknown): string | null {
   if (endpointName === WHO) return WHO;
-  const me = meOf(state);
+  const me = signedIn(state);
   return me ? `${me.id} ${queryCacheKey}` : null;
 }
 
@@ -45,9 +41,8 @@ answers.startListening({
   predicate: (action) => action.type === ANSWERED,
   effect: async (action, { getState }) => {
     const { meta, payload: data } = action as unknown as Asked;
-    const { endpointName: endpoint, originalArgs: arg } = meta.arg;
-    const key = isKept(endpoint) ? keyOf(meta.arg, getState()) : null;
-    if (key !== null) await writeAnswer({ key, endpoint, arg, data, at: Date.now() });
+    const key = isKept(meta.arg.endpointName) ? keyOf(meta.arg, getState()) : null;
+    if (key !== null) await writeAnswer({ key, data, at: Date.now() });
   },
 });
 

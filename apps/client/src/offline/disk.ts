@@ -9,8 +9,6 @@ const MOST_ANSWERS = 400;
 export interface KeptAnswer {
   /** Whose it is and what was asked: one person never sees what another was answered. */
   key: string;
-  endpoint: string;
-  arg: unknown;
   data: unknown;
   /** When it came, epoch ms. */
   at: number;

@@ -1,6 +1,6 @@
 import type { Ack, Command } from '@kelmot/contract';
 import { createListenerMiddleware, isAnyOf, type UnknownAction } from '@reduxjs/toolkit';
-import { api, type ApiError } from '@/store/api';
+import { api, signedIn, type ApiError } from '@/store/api';
 import { TOLERATED_MS, type Clock } from '@/store/clock';
 import {
   failed,
@@ -117,7 +117,7 @@ async function drain(listener: Api): Promise<boolean> {
     for (const [id, until] of resting) if (until <= Date.now()) resting.delete(id);
   };
   for (;;) {
-    const me = api.endpoints.me.select()(listener.getState() as never).data?.id;
+    const me = signedIn(listener.getState())?.id;
     const waiting = me === undefined ? undefined : nextOf(state().outbox, me, resting);
     if (me === undefined || (!waiting && resting.size === 0)) return false;
     if (!waiting) {
@@ -164,7 +164,7 @@ sender.startListening({
     if (sending) return;
     sending = true;
     const ready = () => {
-      const me = api.endpoints.me.select()(listener.getState() as never).data?.id;
+      const me = signedIn(listener.getState())?.id;
       const { outbox } = listener.getState() as State;
       return me !== undefined && nextOf(outbox, me, new Map()) !== undefined;
     };

@@ -2,6 +2,9 @@ import type { Dispatch } from '@reduxjs/toolkit';
 import type { Workbox } from 'workbox-window';
 import { updateFound } from '@/store/view';
 
+/** How often it is asked whether there is a newer version, ms. */
+const LOOK_MS = 3_600_000;
+
 let shell: Workbox | null = null;
 
 /**
@@ -14,6 +17,8 @@ export async function keepShell(dispatch: Dispatch): Promise<void> {
   shell = new Workbox('/sw.js');
   shell.addEventListener('waiting', () => dispatch(updateFound()));
   await shell.register();
+  // A page stays open for a shift, or a week.
+  setInterval(() => void shell?.update().catch(() => undefined), LOOK_MS);
   await navigator.storage?.persist?.();
 }
 

@@ -205,6 +205,11 @@ export const {
   useLeftoversQuery,
 } = api;
 
+/** Who is signed in, as far as that is known. */
+export const signedIn = (state: unknown): Me | undefined =>
+  api.endpoints.me.select()(state as Parameters<ReturnType<typeof api.endpoints.me.select>>[0])
+    .data;
+
 /** One sentence for a failed request. */
 export function sayError(error: unknown): string {
   const e = error as ApiError | undefined;

@@ -56,7 +56,9 @@ export const initialOutbox: Outbox = { queue: [], kept: [] };
 /** What must be sent in order among itself: one repair, the shelf, the cards. */
 export const laneOf = (deed: Deed): string => ('repairId' in deed ? deed.repairId : deed.type);
 
-const isCommand = (waiting: Waiting): waiting is Waiting<Command> => 'repairId' in waiting.command;
+/** Whether what waits is a command on a repair. */
+export const isCommand = (waiting: Waiting): waiting is Waiting<Command> =>
+  'repairId' in waiting.command;
 
 /** What waits of one repair, in order. */
 export const waitingOf = (queue: readonly Waiting[], repairId: string): Waiting<Command>[] =>

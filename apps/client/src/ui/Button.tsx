@@ -3,7 +3,6 @@ import { Pressable, View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import { useTheme } from './theme';
 import { Txt } from './Txt';
-import { useOnce } from './useOnce';
 
 interface ButtonProps {
   label: string;
@@ -12,6 +11,10 @@ interface ButtonProps {
   hint?: string;
   testID?: string;
 }
+
+/** A name begins with what is seen, and then says which: who speaks to the screen says what they see. */
+const nameOf = (label: string, hint: string | undefined): string =>
+  hint === undefined ? label : hint.startsWith(label) ? hint : `${label}: ${hint}`;
 
 const SIGNS = { next: 'M2 8h18M14 2l6 6-6 6', tick: 'M2 9l6 6L20 2', none: '' };
 
@@ -25,14 +28,13 @@ export function PrimaryButton({
   testID,
 }: ButtonProps & { sign?: keyof typeof SIGNS; keyHint?: string }) {
   const { c } = useTheme();
-  const press = useOnce(onPress);
   return (
     <Pressable
       role="button"
-      aria-label={label}
+      aria-label={keyHint ? undefined : label}
       aria-disabled={disabled}
       disabled={disabled}
-      onPress={press}
+      onPress={onPress}
       testID={testID}
       className={`min-h-[56px] flex-row items-center justify-between gap-3 rounded px-4 ${disabled ? 'border-[1.5px] border-dashed border-pencil bg-paper' : 'bg-teal active:opacity-80'}`}
     >
@@ -82,7 +84,7 @@ export function SecondaryButton({
   return (
     <Pressable
       role="button"
-      aria-label={hint ?? label}
+      aria-label={nameOf(label, hint)}
       aria-disabled={disabled}
       disabled={disabled}
       onPress={onPress}
@@ -104,7 +106,7 @@ export function LinkButton({ label, onPress, hint, testID }: ButtonProps) {
   return (
     <Pressable
       role="button"
-      aria-label={hint ?? label}
+      aria-label={nameOf(label, hint)}
       onPress={onPress}
       testID={testID}
       className="min-h-[48px] justify-center"

@@ -85,7 +85,10 @@ export function StationScale({
             <Pressable
               key={id}
               role="link"
-              aria-label={`Station ${i + 1}, ${STATION_NAMES[id]}${on ? ', here' : ''}`}
+              // Where its name is in sight, that is what it is called.
+              aria-label={
+                named ? undefined : `Station ${i + 1}, ${STATION_NAMES[id]}${on ? ', here' : ''}`
+              }
               aria-current={on ? 'step' : undefined}
               testID={`station-${id}`}
               onPress={() => onPick(id)}

@@ -25,6 +25,7 @@ const PRESSING = new Set(['Enter', ' ']);
  */
 export function guardPresses(page: Document): void {
   let last: Touch | null = null;
+  let keyed: { on: EventTarget | null; atMs: number } | null = null;
   const isRapid = ({ target }: Event) =>
     target instanceof Element && target.closest(RAPID) !== null;
   const stop = (event: Event) => {
@@ -34,8 +35,14 @@ export function guardPresses(page: Document): void {
   page.addEventListener(
     'click',
     (event) => {
-      // A key that presses, or a reader of the screen, has no place.
-      if (event.detail === 0) return;
+      // A key that presses, or a reader of the screen, has no place but what it presses.
+      if (event.detail === 0) {
+        const before = keyed;
+        keyed = { on: event.target, atMs: event.timeStamp };
+        const again = before?.on === event.target && event.timeStamp - before.atMs < SETTLE_MS;
+        if (again && !isRapid(event)) stop(event);
+        return;
+      }
       const touch = { atMs: event.timeStamp, x: event.clientX, y: event.clientY };
       if (isSlip(last, touch) && !isRapid(event)) stop(event);
       else last = touch;

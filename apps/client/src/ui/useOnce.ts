@@ -1,9 +1,9 @@
 import { useRef } from 'react';
 
-/** A second touch this soon is a slip of the glove or a key held: what is there may by then say something else, ms. */
+/** A second tread on a pedal this soon is a slip: what is there may by then say something else, ms. */
 const SETTLE_MS = 500;
 
-/** One press is one deed: `act` again only after the hand has had time to leave. */
+/** For keys that act wherever the focus is, which have no place on the screen: once, and again after the foot has had time to leave. */
 export function useOnce(act: () => void): () => void {
   const last = useRef(0);
   return () => {

@@ -1,3 +1,4 @@
+import { z } from '@hono/zod-openapi';
 import { Role, type Me } from '@kelmot/contract';
 import { and, eq, gt, sql } from 'drizzle-orm';
 import type { Context } from 'hono';
@@ -17,8 +18,15 @@ const MOST_KNOWN = 5000;
 /** The cookie that the auth library sets: over TLS with a prefix that says so. */
 const COOKIE = 'kelmot.session_token';
 
-/** Says as whom a device sends something; left out, it is whoever is signed in. */
+/** Says as whom a device sends something. */
 const PERSON = 'kelmot-person';
+/** The header of every write that can wait on a device, as the document of the API tells it. */
+export const asPerson = z.object({
+  [PERSON]: z
+    .string()
+    .optional()
+    .describe('The account that it is meant as; another’s session is refused with 412.'),
+});
 
 /** Who is signed in by a cookie. */
 export interface Sessions {

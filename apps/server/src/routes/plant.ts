@@ -8,6 +8,7 @@ import { assets } from '../db/plant';
 import { addressOf } from '../http/address';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
+import { asPerson } from '../http/session';
 import { throwing } from '../http/throwing';
 import { importCards } from '../services/cards';
 import { siteOf } from '../services/planning';
@@ -31,7 +32,10 @@ const cardsRoute = createRoute({
 const importRoute = createRoute({
   method: 'post',
   path: '/cards',
-  request: { body: { required: true, content: { 'application/json': { schema: CardFile } } } },
+  request: {
+    headers: asPerson,
+    body: { required: true, content: { 'application/json': { schema: CardFile } } },
+  },
   responses: json(200, 'What became of each card', z.array(CardOutcome)),
 });
 

@@ -7,6 +7,7 @@ import { readRepair } from '../db/repairView';
 import { addressOf } from '../http/address';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
+import { asPerson } from '../http/session';
 import { throwing } from '../http/throwing';
 import { notFound, ProblemError } from '../http/problem';
 import { runCommand } from '../services/command';
@@ -45,7 +46,10 @@ const leftoversRoute = createRoute({
 const commandRoute = createRoute({
   method: 'post',
   path: '/commands',
-  request: { body: { required: true, content: { 'application/json': { schema: Command } } } },
+  request: {
+    headers: asPerson,
+    body: { required: true, content: { 'application/json': { schema: Command } } },
+  },
   responses: json(200, 'The command took effect, now or before', Ack),
 });
 

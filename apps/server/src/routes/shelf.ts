@@ -8,6 +8,7 @@ import { readShelf } from '../db/shelfQueries';
 import { addressOf } from '../http/address';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
+import { asPerson } from '../http/session';
 import { throwing } from '../http/throwing';
 import { notFound } from '../http/problem';
 import { knownAir } from '../services/air';
@@ -22,7 +23,10 @@ const shelfRoute = createRoute({
 const moveRoute = createRoute({
   method: 'post',
   path: '/shelf/moves',
-  request: { body: { required: true, content: { 'application/json': { schema: StockMove } } } },
+  request: {
+    headers: asPerson,
+    body: { required: true, content: { 'application/json': { schema: StockMove } } },
+  },
   responses: json(200, 'The shelf after the move', z.array(ShelfLot)),
 });
 const forecastRoute = createRoute({

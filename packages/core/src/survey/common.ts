@@ -273,13 +273,16 @@ export const commonGroups = {
   readings: { id: 'readings', title: 'Readings', fields: readingFields },
 } satisfies Record<string, Group>;
 
+/** Most characters of what an asset is told by. */
+export const ASSET_MOST = { tag: 24, name: 80, position: 80 } as const;
+
 export const commonShape = {
   version: z.literal(1),
   asset: z.strictObject({
     id: z.uuid().nullable(),
-    tag: typedText(24, 1),
-    name: typedText(80, 1),
-    position: typedText(80),
+    tag: typedText(ASSET_MOST.tag, 1),
+    name: typedText(ASSET_MOST.name, 1),
+    position: typedText(ASSET_MOST.position),
     costPerHour: z.number().min(0).max(1e7),
   }),
   intent: z.enum(INTENTS),

@@ -56,7 +56,13 @@ export function Frame({ tab, aside, bare = false, openId, folded = false, childr
           {children}
         </View>
         {wide && aside ? (
-          <View className="w-[380px] border-l-[1.25px] border-ink bg-sheet">{aside}</View>
+          <View
+            className="w-[380px] border-l-[1.25px] border-ink bg-sheet"
+            role="complementary"
+            aria-label="Beside it"
+          >
+            {aside}
+          </View>
         ) : null}
       </View>
       <KeysHelp />

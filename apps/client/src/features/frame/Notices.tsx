@@ -1,9 +1,10 @@
 import { MINUTE, say } from '@kelmot/core';
 import type { ReactNode } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { takeUpdate } from '@/offline/shell';
 import { api, useMeQuery } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { LinkButton } from '@/ui/Button';
 import { StopMark, WaitMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
 
@@ -27,19 +28,7 @@ function Notice({
     >
       {mark}
       <Txt className="min-w-0 flex-1 py-2">{children}</Txt>
-      {way ? (
-        <Pressable
-          role="button"
-          aria-label={way.label}
-          testID={`${id}-go`}
-          onPress={way.go}
-          className="min-h-[44px] justify-center"
-        >
-          <Txt as="inline" className="border-b-[1.5px] border-dotted border-teal">
-            {way.label}
-          </Txt>
-        </Pressable>
-      ) : null}
+      {way ? <LinkButton label={way.label} testID={`${id}-go`} onPress={way.go} /> : null}
     </View>
   );
 }

@@ -56,7 +56,6 @@ export function TopBar({ on }: { on: TabId | null }) {
         </Pressable>
         <Pressable
           role="button"
-          aria-label="New repair"
           testID="new-repair"
           onPress={() => router.navigate('/new')}
           className="h-9 flex-row items-center gap-2 rounded bg-teal px-3 active:opacity-80"

@@ -68,7 +68,7 @@ export function Compare({
               ))}
               <LinkButton
                 label="Take it out"
-                hint={`Take ${match.card.code} out of the comparison`}
+                hint={`${match.card.code}, from the comparison`}
                 onPress={() => onDrop(match.card.code)}
               />
             </View>

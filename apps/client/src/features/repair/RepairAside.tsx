@@ -27,7 +27,7 @@ export function RepairAside({ id, shown = null }: { id: string; shown?: Figure |
   const plan = view.plan?.body;
   const figure = chosen ?? shown ?? plan?.figures.ready ?? null;
   return (
-    <ScrollView className="flex-1" role="complementary" aria-label="Section and working">
+    <ScrollView className="flex-1">
       {drawing ? (
         <SectionView
           drawing={drawing}

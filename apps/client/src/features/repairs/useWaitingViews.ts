@@ -1,13 +1,11 @@
-import type { Command, RepairView } from '@kelmot/contract';
+import type { RepairView } from '@kelmot/contract';
 import { useEffect, useMemo } from 'react';
 import { shallowEqual } from 'react-redux';
 import { layOver } from '@/features/repair/layOver';
 import { useDevice } from '@/features/repair/useDevice';
 import { api } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import type { Waiting } from '@/store/outbox';
-
-const isCommand = (w: Waiting): w is Waiting<Command> => 'repairId' in w.command;
+import { isCommand } from '@/store/outbox';
 
 /** Every repair that something waits of on this device, as it will be once that is sent. */
 export function useWaitingViews(): RepairView[] {

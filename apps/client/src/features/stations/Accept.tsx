@@ -1,4 +1,5 @@
 import {
+  MOST_NOTE,
   atHand,
   mayOverride,
   maySign,
@@ -55,7 +56,7 @@ function Withheld({ gate, view, repair }: StationProps & { gate: Held | null }) 
         <TextBox
           id="override"
           label="Why it is signed now"
-          most={500}
+          most={MOST_NOTE}
           text={why}
           onText={setWhy}
           multiline
@@ -128,7 +129,7 @@ export function SignOff({ view, plan, repair }: StationProps) {
         <TextBox
           id="statement"
           label="What you found"
-          most={500}
+          most={MOST_NOTE}
           text={text}
           onText={setText}
           multiline

@@ -1,4 +1,4 @@
-import { mixOf, pailMoments } from '@kelmot/contract';
+import { mixOf, MOST_LOT, pailMoments } from '@kelmot/contract';
 import { clockText, formatDuration, planRound } from '@kelmot/core';
 import { View } from 'react-native';
 import { textsDropped } from '@/store/drafts';
@@ -71,7 +71,7 @@ export function ToWeigh({
       ) : null}
       <View className="border-b border-rule px-4 py-3">
         <FieldFrame label="Lot" why="Who used which lot must be found again.">
-          <TextBox id="lot" label="Lot" most={60} text={lot} onText={setLot} />
+          <TextBox id="lot" label="Lot" most={MOST_LOT} text={lot} onText={setLot} />
         </FieldFrame>
       </View>
     </>

@@ -56,7 +56,7 @@ function ambientEntry(units: UnitSystem): Entry {
       ],
     })),
     label: 'Record readings',
-    hint: 'Record air, humidity and surface',
+    hint: 'Record readings of air, humidity and surface',
     testID: 'record-gate',
     read: (typed) => {
       const read = fields.map(([id, field]) => readField(field, typed(id), units));

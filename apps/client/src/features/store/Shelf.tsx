@@ -1,4 +1,4 @@
-import type { ShelfLot, StockMove } from '@kelmot/contract';
+import { MOST_LOT, type ShelfLot, type StockMove } from '@kelmot/contract';
 import { MINUTE, type Card } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -63,7 +63,7 @@ function Receive({ card }: { card: Card }) {
             <TextBox
               id={`lot-${card.code}`}
               label="Lot"
-              most={60}
+              most={MOST_LOT}
               text={lot}
               onText={setLot}
               placeholder="Lot"
@@ -133,7 +133,7 @@ export function Shelf({ card }: { card: Card }) {
           {canWrite ? (
             <SecondaryButton
               label={over(lot, now) ? 'Bin one' : 'Take one'}
-              hint={`One of lot ${lot.lot}`}
+              hint={`lot ${lot.lot}`}
               testID={`take-${lot.lot}`}
               onPress={() => take(lot)}
             />

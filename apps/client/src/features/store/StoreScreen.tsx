@@ -183,7 +183,7 @@ const columnsOf = (onShelf: (code: string) => string | null): Column<Card>[] => 
 /** The card in hand, in the third pane. */
 function CardAside({ card }: { card: Card }) {
   return (
-    <ScrollView className="flex-1 px-4 py-3" role="complementary" aria-label="Card in hand">
+    <ScrollView className="flex-1 px-4 py-3">
       <Txt as="rowBold" role="heading">
         {card.code} {card.name}
       </Txt>

@@ -1,5 +1,5 @@
 import type { Asset } from '@kelmot/contract';
-import type { SurveyDraft } from '@kelmot/core';
+import { ASSET_MOST, type SurveyDraft } from '@kelmot/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useAssetsQuery } from '@/store/api';
@@ -54,7 +54,7 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
             <TextBox
               id="asset.tag"
               label="Tag"
-              most={24}
+              most={ASSET_MOST.tag}
               text={asset.tag}
               onText={(tag) => onType({ ...asset, tag })}
               error={errors['asset.tag']}
@@ -64,7 +64,7 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
             <TextBox
               id="asset.name"
               label="What it is"
-              most={80}
+              most={ASSET_MOST.name}
               text={asset.name}
               onText={(name) => onType({ ...asset, name })}
               error={errors['asset.name']}
@@ -74,7 +74,7 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
             <TextBox
               id="asset.position"
               label="Where"
-              most={80}
+              most={ASSET_MOST.position}
               text={asset.position}
               onText={(position) => onType({ ...asset, position })}
             />

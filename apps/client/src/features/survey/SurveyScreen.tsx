@@ -65,7 +65,7 @@ function Aside({ draft, units }: { draft: SurveyDraft; units: UnitSystem }) {
       </Txt>
     );
   return (
-    <View role="complementary" aria-label="Section">
+    <View>
       <SectionView drawing={drawing} />
       {familyOf(draft.family).shapes.length > 0 && draft.shapes.length > 1 ? (
         <Txt as="label" className="p-4">
