@@ -158,6 +158,65 @@ test('two people share a phone: what one typed is sent as theirs alone, when the
   assert.deepEqual(screen.problems, []);
 });
 
+test('two people hand a phone on by two taps and a short code, and a session that ended asks for the code', async () => {
+  const screen = await signedIn('ida', PHONE);
+  const setCode = async (code: string) => {
+    await screen.open('/settings');
+    await screen.page.locator('[aria-label="Set a code for you here"]').click();
+    await screen.type('own-code', code);
+    await screen.type('code-password', 'quillmere-demo');
+    await screen.press('set-code');
+  };
+  await setCode('1234');
+  await screen.says('a row of them');
+  await screen.type('own-code', '4071');
+  await screen.press('set-code');
+  const [ida, tomas] = await Promise.all(
+    ['ida', 'tomas'].map((name) =>
+      screen.page.evaluate(
+        async (username) =>
+          (
+            (await (await fetch('/api/demo/users')).json()) as { username: string; name: string }[]
+          ).find((u) => u.username === username)?.name ?? '',
+        name,
+      ),
+    ),
+  );
+  await screen.see(`person-${ida}`);
+  await screen.press('sign-out');
+  await screen.see(`person-${ida}`);
+  await screen.press('demo-tomas');
+  await screen.see('new-repair');
+  await setCode('9902');
+  await screen.see(`person-${tomas}`);
+
+  // Tap on the name, tap on who comes, and the code.
+  await screen.open('/');
+  await screen.press('settings');
+  await screen.press(`person-${ida}`);
+  await screen.type('code', '1739');
+  await screen.press('come-in');
+  await screen.says('Tries left: 4');
+  await screen.type('code', '4071');
+  await screen.press('come-in');
+  await screen.matches('settings', new RegExp((ida ?? '').split(' ')[0] ?? '-'));
+
+  // Her session ends while she works: the code is enough, and what waits goes on.
+  await screen.press('tab-repairs');
+  await screen.press('repair-FL-08');
+  await deedShown(screen);
+  const devtools = await screen.page.createCDPSession();
+  const { origin } = new URL(screen.page.url());
+  await devtools.send('Network.deleteCookies', { name: 'kelmot.session_token', url: origin });
+  await doOne(screen);
+  await screen.matches('sign-in-again', /type your code/);
+  await screen.type('password-again', '4071');
+  await screen.press('go-on');
+  await screen.gone('sign-in-again');
+  await screen.gone('send-state');
+  assert.deepEqual(screen.problems, []);
+});
+
 test('two tabs share one queue and one set of drafts: neither loses what is typed in either', async () => {
   const one = await signedIn('ida', PHONE);
   const two = await beside(one);

@@ -132,6 +132,7 @@ test('a card shows what decides, its condition, and the change to try', () => {
     <MatchCard
       scored={scored}
       selected
+      stop={0}
       why={{ text: 'it holds longer', values: {} }}
       onSelect={() => undefined}
       onTry={(relax) => tried.push(`${relax.path}=${relax.text}`)}

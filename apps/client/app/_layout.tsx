@@ -1,8 +1,9 @@
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
-import Head from 'expo-router/head';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Provider } from 'react-redux';
+import { SkipLink } from '@/features/frame/SkipLink';
+import { useArrival } from '@/features/frame/useArrival';
 import { KeptReady } from '@/features/frame/KeptReady';
 import { Leaving } from '@/features/signin/Leaving';
 import { SignInAgain } from '@/features/signin/SignInAgain';
@@ -12,6 +13,7 @@ import { keepShell } from '@/offline/shell';
 import { sayError, useMeQuery, type ApiError } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
 import { makeStore } from '@/store/store';
+import { listenToKeys } from '@/ui/keyboard';
 import { guardPresses } from '@/ui/pressGuard';
 import { Failed, Skeleton } from '@/ui/states';
 import { FACES } from '@/ui/faces';
@@ -20,7 +22,10 @@ import '../src/global.css';
 
 const store = makeStore();
 listenToOthers(store.dispatch);
-if (typeof document !== 'undefined') guardPresses(document);
+if (typeof document !== 'undefined') {
+  guardPresses(document);
+  listenToKeys(document);
+}
 void keepShell(store.dispatch).catch(() => undefined);
 
 /** Shows the application to who is signed in, the sign-in to who is not; a session that ended is gone on with on the spot. */
@@ -30,10 +35,12 @@ function Gate({ children }: { children: ReactNode }) {
   const { currentData: me, error, isLoading, refetch } = useMeQuery(undefined, { skip: leaving });
   const failure = error as ApiError | undefined;
   const isOut = failure?.kind === 'problem' && failure.problem.status === 401;
+  useArrival(leaving ? undefined : me?.id);
   if (leaving) return <Leaving />;
   if (me)
     return (
       <>
+        <SkipLink />
         {children}
         {isOut ? <SignInAgain me={me} /> : <KeptReady />}
       </>
@@ -51,9 +58,6 @@ export default function Root() {
   }, []);
   return (
     <Provider store={store}>
-      <Head>
-        <title>Kelmot</title>
-      </Head>
       <ThemeProvider>
         {fontsReady && restored ? (
           <Gate>

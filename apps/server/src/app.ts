@@ -107,7 +107,7 @@ export function makeApp(deps: AppDeps) {
     servers: [{ url: '/api' }],
   });
   api.use(requireSession(sessions));
-  api.route('/', meRoutes(db, sessions));
+  api.route('/', meRoutes(db, sessions, overTls(publicUrl)));
   api.route('/', plantRoutes(db));
   api.route('/', repairRoutes(db, weather));
   api.route('/', shelfRoutes(db, weather));

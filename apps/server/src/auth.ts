@@ -2,6 +2,9 @@ import { hash, verify } from '@node-rs/argon2';
 import { betterAuth } from 'better-auth';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { username } from 'better-auth/plugins';
+import type { Context } from 'hono';
+import { setSignedCookie } from 'hono/cookie';
+import type { CookieOptions } from 'hono/utils/cookie';
 import type { Db } from './db/client';
 import * as schema from './db/people';
 
@@ -63,5 +66,28 @@ export function makeAuth(db: Db, { secret, signInsPerMinute, publicUrl }: AuthOp
   });
 }
 export type Auth = ReturnType<typeof makeAuth>;
+
+/** Somebody who was let in by other means than a password, from where, and the session that this one takes the place of. */
+interface LetIn {
+  person: string;
+  address: string;
+  before: string;
+}
+
+/** Begins a session, with the cookie that the library itself would set, and ends the one before it on this device. */
+export async function letIn(
+  auth: Auth,
+  c: Context,
+  { person, address, before }: LetIn,
+): Promise<void> {
+  const { internalAdapter, authCookies, secret, sessionConfig } = await auth.$context;
+  const userAgent = c.req.header('user-agent') ?? '';
+  if (before) await internalAdapter.deleteSession(before);
+  const from = { ipAddress: address, userAgent };
+  const { token } = await internalAdapter.createSession(person, false, from);
+  const { name, attributes } = authCookies.sessionToken;
+  const maxAge = sessionConfig.expiresIn;
+  await setSignedCookie(c, name, token, secret, { ...(attributes as CookieOptions), maxAge });
+}
 
 export const hashPassword = (password: string): Promise<string> => hash(password);

@@ -24,7 +24,7 @@ type Json = Record<string, unknown>;
 
 /** A person at a browser: a cookie jar over the real application, every request through its HTTP face. */
 export class Person {
-  private cookie = '';
+  private readonly cookies = new Map<string, string>();
 
   constructor(private readonly fetch: (r: Request) => Response | Promise<Response>) {}
 
@@ -51,15 +51,19 @@ export class Person {
         headers: {
           host: 'kelmot.test',
           origin: 'http://kelmot.test',
-          ...(this.cookie ? { cookie: this.cookie } : {}),
+          ...(this.cookies.size > 0
+            ? { cookie: [...this.cookies].map((c) => c.join('=')).join('; ') }
+            : {}),
           ...(body === undefined ? {} : { 'content-type': 'application/json' }),
           ...headers,
         },
         body,
       }),
     );
-    const set = response.headers.getSetCookie().map((c) => c.split(';')[0]);
-    if (set.length > 0) this.cookie = set.join('; ');
+    for (const set of response.headers.getSetCookie()) {
+      const [name = '', ...value] = (set.split(';')[0] ?? '').split('=');
+      this.cookies.set(name, value.join('='));
+    }
     const text = await response.text();
     const isJson = (response.headers.get('content-type') ?? '').includes('json');
     return {

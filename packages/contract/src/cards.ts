@@ -1,4 +1,4 @@
-import { Card, families, isFamily } from '@kelmot/core';
+import { Card, echoed, families, isFamily } from '@kelmot/core';
 import { z } from 'zod';
 
 /** A card whose families are all known: one that names another is refused with the list. */
@@ -9,7 +9,7 @@ const KnownCard = Card.superRefine((card, ctx) => {
     ctx.addIssue({
       code: 'custom',
       path: ['families', i],
-      message: `no family ${id}; there are ${families()
+      message: `no family ${echoed(id)}; there are ${families()
         .map((f) => f.id)
         .join(', ')}`,
     });

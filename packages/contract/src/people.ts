@@ -24,6 +24,38 @@ export const SignIn = z.strictObject({
   password: z.string().min(1).max(200),
 });
 export type SignIn = z.infer<typeof SignIn>;
+/** Digits of the short code by which somebody comes back on a device that knows them. */
+export const CODE_DIGITS = { least: 4, most: 8 } as const;
+/** So many wrong codes in a row, and the device asks for the password again. */
+export const MOST_WRONG_CODES = 5;
+const code = () =>
+  z.string().regex(/^\d{4,8}$/, `must be ${CODE_DIGITS.least} to ${CODE_DIGITS.most} digits`);
+
+/** Why a code would be guessed by whoever holds the device; null where it would not soon be. */
+export function guessableCode(digits: string): string | null {
+  const steps = Array.from(digits.slice(1), (d, i) => Number(d) - Number(digits[i]));
+  if (steps.every((s) => s === steps[0]) && Math.abs(steps[0] ?? 0) < 2)
+    return 'is one figure again and again, or a row of them; choose another';
+  if (/^(19|20)\d\d$/.test(digits)) return 'is a year; choose another';
+  return null;
+}
+
+/** Somebody’s own code for one device, with the password that says it is they who set it. */
+export const OwnCode = z.strictObject({
+  code: code().superRefine((digits, ctx) => {
+    const why = guessableCode(digits);
+    if (why) ctx.addIssue({ code: 'custom', message: why });
+  }),
+  password: z.string().min(1).max(200),
+});
+export type OwnCode = z.infer<typeof OwnCode>;
+/** Who comes back on this device, and the code. */
+export const CodeSignIn = z.strictObject({ personId: z.string().min(1).max(64), code: code() });
+export type CodeSignIn = z.infer<typeof CodeSignIn>;
+/** Somebody whom a device knows by a code. */
+export const DevicePerson = z.object({ id: z.string(), name: z.string(), role: Role });
+export type DevicePerson = z.infer<typeof DevicePerson>;
+
 /** Fewest characters of a new password. */
 export const LEAST_PASSWORD = 12;
 const newPassword = () => z.string().min(1).max(200);

@@ -3,6 +3,7 @@ export * from './calc/calc';
 export * from './calc/issues';
 export * from './units/clock';
 export * from './units/quantities';
+export * from './units/echoed';
 export * from './units/parse';
 export * from './units/format';
 export * from './units/measure';

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import {
   celsius,
   grams,
@@ -11,6 +12,7 @@ import {
   type MessageValue,
 } from '../src/message/message';
 import { sentence, word, wordIn } from '../src/message/word';
+import type { UnitSystem } from '../src/units/quantities';
 
 describe('a message is worded for who reads it', () => {
   test.each<[string, ReturnType<typeof m>, string, string]>([
@@ -63,6 +65,71 @@ describe('a message is worded for who reads it', () => {
     expect(word(m('{x}', { x: q(8087, 'run') }))).toBe('8.09 m');
     expect(word(m('{x}', { x: q(8087, 'run') }), 'us')).toBe('26.5 ft');
     expect(word(m('{x}', { x: mm(8087) }))).toBe('8087 mm');
+  });
+
+  test.each<[string, MessageValue, MessageValue, string, string]>([
+    ['lengths', mm(152.3), mm(151.8), '152.3 mm, not 151.8 mm', '5.996 in, not 5.976 in'],
+    [
+      'lengths on one mark of a tape',
+      mm(12.7),
+      mm(12.706),
+      '12.7 mm, not 12.71 mm',
+      '0.5 in, not 0.5002 in',
+    ],
+    ['temperatures', celsius(4.96), celsius(5), '4.96 °C, not 5 °C', '40.9 °F, not 41 °F'],
+    [
+      'times',
+      minutes(135.4),
+      minutes(135),
+      '2 h 15 min 24 s, not 2 h 15 min',
+      '2 h 15 min 24 s, not 2 h 15 min',
+    ],
+    [
+      'short times',
+      minutes(-0.51),
+      minutes(-0.513),
+      '−30.6 s, not −30.8 s',
+      '−30.6 s, not −30.8 s',
+    ],
+    [
+      'what differs by the last bits of a sum',
+      mm(0.1 + 0.2),
+      mm(0.3),
+      '0.3 mm, not 0.3 mm',
+      '0.012 in, not 0.012 in',
+    ],
+    ['what is the same', grams(100), grams(100), '100 g, not 100 g', '3.53 oz, not 3.53 oz'],
+    [
+      'chances, which are never finer than they are',
+      q(99.5, 'chance'),
+      q(99.7, 'chance'),
+      'over 99 %, not over 99 %',
+      'over 99 %, not over 99 %',
+    ],
+    ['unlike things', mm(152.3), grams(151.8), '152 mm, not 152 g', '5.996 in, not 5.35 oz'],
+  ])('digits that tell apart are shown: %s', (_, is, was, metric, us) => {
+    const message = m('{is}, not {was}', { is, was });
+    expect([word(message), word(message, 'us')]).toEqual([metric, us]);
+  });
+
+  test('no two measured values of a sentence that differ read the same', () => {
+    const quantities = ['length', 'mass', 'temperature', 'time', 'thinFilm', 'pressure'] as const;
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...quantities),
+        fc.double({ min: 1, max: 5000, noNaN: true }),
+        fc.double({ min: 0.0001, max: 0.5, noNaN: true }),
+        fc.constantFrom<UnitSystem>('metric', 'us'),
+        (of, value, share, units) => {
+          const said = word(
+            m('{a}|{b}', { a: q(value, of), b: q(value * (1 + share), of) }),
+            units,
+          );
+          const [a, b] = said.split('|');
+          return a !== b;
+        },
+      ),
+    );
   });
 
   test('parts that are not there leave no gap', () => {

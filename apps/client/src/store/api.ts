@@ -3,6 +3,7 @@ import {
   Asset,
   CardOutcome,
   DemoUser,
+  DevicePerson,
   Forecast,
   KnownAir,
   LeftoverOffer,
@@ -13,8 +14,10 @@ import {
   ShelfLot,
   Site,
   type CardFile,
+  type CodeSignIn,
   type Command,
   type NewPassword,
+  type OwnCode,
   type StockMove,
 } from '@kelmot/contract';
 import { Card } from '@kelmot/core';
@@ -96,7 +99,7 @@ export const schemaOf = {
 export const api = createApi({
   reducerPath: 'api',
   baseQuery,
-  tagTypes: ['Me', 'Repairs', 'Repair', 'Assets', 'Cards', 'Shelf'],
+  tagTypes: ['Me', 'Here', 'Repairs', 'Repair', 'Assets', 'Cards', 'Shelf'],
   refetchOnReconnect: true,
   endpoints: (build) => ({
     me: build.query<Me, void>({
@@ -112,6 +115,27 @@ export const api = createApi({
       query: (body) => ({ url: 'auth/sign-in/username', method: 'POST', body }),
       transformResponse: () => undefined,
       invalidatesTags: ['Me', 'Repairs', 'Repair', 'Assets'],
+    }),
+    here: build.query<DevicePerson[], void>({
+      query: () => 'auth/here',
+      transformResponse: (r) => z.array(DevicePerson).parse(r),
+      providesTags: ['Here'],
+    }),
+    signInByCode: build.mutation<void, CodeSignIn>({
+      query: (body) => ({ url: 'auth/sign-in/code', method: 'POST', body }),
+      transformResponse: () => undefined,
+      // One that was wrong too often is gone.
+      invalidatesTags: (_r, error) => (error ? ['Here'] : []),
+    }),
+    setCode: build.mutation<void, OwnCode>({
+      query: (body) => ({ url: 'me/code', method: 'POST', body }),
+      transformResponse: () => undefined,
+      invalidatesTags: ['Here'],
+    }),
+    dropCode: build.mutation<void, void>({
+      query: () => ({ url: 'me/code/drop', method: 'POST', body: {} }),
+      transformResponse: () => undefined,
+      invalidatesTags: ['Here'],
     }),
     signOut: build.mutation<void, void>({
       query: () => ({ url: 'auth/sign-out', method: 'POST', body: {} }),
@@ -190,6 +214,10 @@ export const api = createApi({
 export const {
   useMeQuery,
   useDemoUsersQuery,
+  useHereQuery,
+  useSignInByCodeMutation,
+  useSetCodeMutation,
+  useDropCodeMutation,
   useSignInMutation,
   useSignOutMutation,
   useChangePasswordMutation,
@@ -209,6 +237,13 @@ export const {
 export const signedIn = (state: unknown): Me | undefined =>
   api.endpoints.me.select()(state as Parameters<ReturnType<typeof api.endpoints.me.select>>[0])
     .data;
+
+/** What the server says is wrong with a field, as a sentence. */
+export const wrongOf = (error: unknown, path: string): string | undefined => {
+  const e = error as ApiError | undefined;
+  const issue = e?.kind === 'problem' ? e.problem.issues?.find((i) => i.path === path) : undefined;
+  return issue && `This ${issue.message}.`;
+};
 
 /** One sentence for a failed request. */
 export function sayError(error: unknown): string {

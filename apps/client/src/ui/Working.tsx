@@ -4,6 +4,7 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { workingShown } from '@/store/view';
 import { SecondaryButton } from './Button';
 import { Txt } from './Txt';
+import { useDialog } from './useDialog';
 
 /** What a survey path is called in words, for “to change it”. */
 export type NamePath = (path: string) => string;
@@ -87,9 +88,12 @@ export function WorkingSheet({
 }) {
   const figure = useAppSelector((s) => s.view.working);
   const dispatch = useAppDispatch();
+  const close = () => dispatch(workingShown(null));
+  const dialog = useDialog(figure !== null, close);
   if (!figure) return null;
   return (
     <View
+      {...dialog}
       role="dialog"
       aria-label={`Working: ${figure.label}`}
       testID="working"
@@ -98,11 +102,7 @@ export function WorkingSheet({
       <ScrollView className="px-4 pt-3">
         <WorkingLines figure={figure} namePath={namePath} onPath={onPath} />
         <View className="py-4">
-          <SecondaryButton
-            label="Close working"
-            testID="close-working"
-            onPress={() => dispatch(workingShown(null))}
-          />
+          <SecondaryButton label="Close working" testID="close-working" onPress={close} />
         </View>
       </ScrollView>
     </View>

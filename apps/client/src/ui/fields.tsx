@@ -6,9 +6,10 @@ import {
   type QuantityField,
   type WhenField,
 } from '@kelmot/core';
-import { useState, type ReactNode } from 'react';
+import { createContext, useContext, useId, useState, type ReactNode } from 'react';
 import { Pressable, TextInput, View } from 'react-native';
 import { useAppSelector } from '@/store/hooks';
+import { stopAt } from './keyboard';
 import { useTheme } from './theme';
 import { Txt } from './Txt';
 
@@ -19,11 +20,14 @@ interface Bound {
   id: string;
 }
 
+/** Where it is said what is wrong with the fields in a frame; undefined while nothing is. */
+const WrongAt = createContext<string | undefined>(undefined);
+
 /** What is wrong with a field, said where it is. */
-export function FieldError({ error }: { error: string | undefined }) {
+export function FieldError({ error, id }: { error: string | undefined; id?: string }) {
   if (!error) return null;
   return (
-    <View role="alert">
+    <View role="alert" nativeID={id}>
       <Txt as="inline" className="text-oxideInk">
         {error}
       </Txt>
@@ -43,6 +47,7 @@ export function FieldFrame({
   error?: string;
   children: ReactNode;
 }) {
+  const id = useId();
   return (
     <View className="gap-1.5">
       {label || why ? (
@@ -51,8 +56,8 @@ export function FieldFrame({
           {why ? <Txt as="label">{why}</Txt> : null}
         </View>
       ) : null}
-      {children}
-      <FieldError error={error} />
+      <WrongAt.Provider value={error ? id : undefined}>{children}</WrongAt.Provider>
+      <FieldError error={error} id={id} />
     </View>
   );
 }
@@ -65,20 +70,25 @@ export function TextBox({
   text,
   onText,
   label,
-  error,
   id,
   unit,
   numeric = false,
+  digits = false,
+  focused = false,
   large = false,
   placeholder,
   multiline = false,
   secret = false,
   most = MOST_TYPED,
   onSubmit,
-}: Bound & {
+}: Omit<Bound, 'error'> & {
   label: string;
   unit?: string;
   numeric?: boolean;
+  /** Figures alone, without point or unit. */
+  digits?: boolean;
+  /** Typed into at once, where it has just come. */
+  focused?: boolean;
   large?: boolean;
   placeholder?: string;
   multiline?: boolean;
@@ -88,6 +98,7 @@ export function TextBox({
   onSubmit?: () => void;
 }) {
   const { c } = useTheme();
+  const wrongAt = useContext(WrongAt);
   const [isCut, setCut] = useState(false);
   const take = (typed: string) => {
     setCut(typed.length > most);
@@ -96,18 +107,20 @@ export function TextBox({
   return (
     <View className="gap-1">
       <View
-        className={`flex-row items-center rounded border-[1.5px] bg-sheet ${error ? 'border-oxide' : 'border-ink'}`}
+        className={`flex-row items-center rounded border-[1.5px] bg-sheet ${wrongAt ? 'border-oxide' : 'border-ink'}`}
       >
         <TextInput
           value={text}
           onChangeText={take}
           aria-label={unit ? `${label}, ${unit}` : label}
-          aria-invalid={error !== undefined}
+          aria-invalid={wrongAt !== undefined}
+          aria-describedby={wrongAt}
           testID={id}
           nativeID={id}
           placeholder={placeholder}
           placeholderTextColor={c.pencil}
-          inputMode={numeric ? 'decimal' : undefined}
+          inputMode={digits ? 'numeric' : numeric ? 'decimal' : undefined}
+          autoFocus={focused}
           autoCapitalize="none"
           autoCorrect={false}
           multiline={multiline}
@@ -151,9 +164,8 @@ function QuantityBox({
   field,
   text,
   onText,
-  error,
   id,
-}: Bound & { field: QuantityField | WhenField }) {
+}: Omit<Bound, 'error'> & { field: QuantityField | WhenField }) {
   const units = useAppSelector((s) => s.settings.units);
   const unit = shownUnit(field.quantity, units).symbol;
   const typed = /^[-−\d.,\s]*$/.test(text);
@@ -170,7 +182,6 @@ function QuantityBox({
           label={field.label}
           text={text}
           onText={onText}
-          error={error}
           id={id}
           unit={typed ? unit : undefined}
           numeric
@@ -209,16 +220,24 @@ export function Choices({
   label: string;
   id: string;
 }) {
+  const wrongAt = useContext(WrongAt);
+  const chosen = options.findIndex((o) => o.value === value);
   return (
-    <View role="radiogroup" aria-label={label} className="flex-row flex-wrap gap-2">
-      {options.map((o) => {
+    <View
+      role="radiogroup"
+      aria-label={label}
+      aria-invalid={wrongAt !== undefined}
+      aria-describedby={wrongAt}
+      className="flex-row flex-wrap gap-2"
+    >
+      {options.map((o, i) => {
         const on = o.value === value;
         return (
           <Pressable
             key={o.value}
             role="radio"
             aria-checked={on}
-            aria-label={o.label}
+            tabIndex={stopAt(i, chosen)}
             testID={`${id}-${o.value}`}
             onPress={() => onPick(o.value)}
             className={`min-h-[48px] justify-center rounded border-[1.5px] px-3 ${on ? 'border-ink bg-ink' : 'border-pencil bg-sheet active:bg-shade'}`}
@@ -233,7 +252,7 @@ export function Choices({
   );
 }
 
-function ChoiceBox({ field, text, onText, id }: Bound & { field: ChoiceField }) {
+function ChoiceBox({ field, text, onText, id }: Omit<Bound, 'error'> & { field: ChoiceField }) {
   return (
     <Choices options={field.options} value={text} onPick={onText} label={field.label} id={id} />
   );
@@ -283,7 +302,7 @@ export function CheckBox({
 }
 
 /** Any field of a survey, by its kind: a new family brings fields, never a screen. */
-export function FieldBox({ field, ...bound }: Bound & { field: Field }) {
+export function FieldBox({ field, error, ...bound }: Bound & { field: Field }) {
   if (field.kind === 'flag') {
     const on = bound.text === 'yes';
     return (
@@ -297,7 +316,7 @@ export function FieldBox({ field, ...bound }: Bound & { field: Field }) {
     );
   }
   return (
-    <FieldFrame label={field.label} why={field.why} error={bound.error}>
+    <FieldFrame label={field.label} why={field.why} error={error}>
       {field.kind === 'choice' ? (
         <ChoiceBox field={field} {...bound} />
       ) : (

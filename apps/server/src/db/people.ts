@@ -5,6 +5,7 @@ import {
   integer,
   pgEnum,
   pgTable,
+  primaryKey,
   text,
   timestamp,
   uuid,
@@ -73,6 +74,21 @@ export const accounts = pgTable(
     updatedAt: stamp('updated_at').notNull().defaultNow(),
   },
   (t) => [index('accounts_user').on(t.userId)],
+);
+
+/** Who may come back on a device by a short code: a device is known by the hash of what its cookie says. */
+export const deviceCodes = pgTable(
+  'device_codes',
+  {
+    device: text('device').notNull(),
+    userId: userId(),
+    /** Hashed as a password is. */
+    code: text('code').notNull(),
+    /** Wrong ones since the last right one. */
+    tries: integer('tries').notNull().default(0),
+    createdAt: stamp('created_at').notNull().defaultNow(),
+  },
+  (t) => [primaryKey({ columns: [t.device, t.userId] }), index('device_codes_user').on(t.userId)],
 );
 
 export const verifications = pgTable('verifications', {

@@ -1,16 +1,18 @@
-import { createRoute, OpenAPIHono } from '@hono/zod-openapi';
-import { SignIn, SignedIn } from '@kelmot/contract';
+import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
+import { CodeSignIn, DevicePerson, SignIn, SignedIn } from '@kelmot/contract';
 import type { Context } from 'hono';
 import { eq } from 'drizzle-orm';
-import { CLIENT_ADDRESS, type Auth } from '../auth';
+import { CLIENT_ADDRESS, letIn, type Auth } from '../auth';
 import type { Db } from '../db/client';
 import { users } from '../db/people';
 import { addressOf } from '../http/address';
+import { deviceOf } from '../http/device';
 import type { Sessions } from '../http/session';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import { ProblemError } from '../http/problem';
 import { throwing } from '../http/throwing';
+import { peopleOf, whoComesIn } from '../services/deviceCodes';
 import { note, notingRefusal, refusedLately } from '../services/noting';
 
 const signInRoute = createRoute({
@@ -18,6 +20,17 @@ const signInRoute = createRoute({
   path: '/auth/sign-in/username',
   request: { body: { required: true, content: { 'application/json': { schema: SignIn } } } },
   responses: json(200, 'Signed in: the session is a cookie that no script can read', SignedIn),
+});
+const hereRoute = createRoute({
+  method: 'get',
+  path: '/auth/here',
+  responses: json(200, 'Whom this device knows by a code', z.array(DevicePerson)),
+});
+const codeRoute = createRoute({
+  method: 'post',
+  path: '/auth/sign-in/code',
+  request: { body: { required: true, content: { 'application/json': { schema: CodeSignIn } } } },
+  responses: json(200, 'Signed in, and whoever was here before is out', SignedIn),
 });
 const signOutRoute = createRoute({
   method: 'post',
@@ -62,6 +75,14 @@ export const authRoutes = (auth: Auth, db: Db, sessions: Sessions) =>
         .from(users)
         .where(eq(users.username, username));
       await note(db, { by: user?.id ?? null, address }, { type: 'sign-in', body: { username } });
+      return c.json({ ok: true as const }, 200);
+    })
+    .openapi(hereRoute, async (c) => c.json(await peopleOf(db, deviceOf(c)), 200))
+    .openapi(codeRoute, async (c) => {
+      const address = addressOf(c);
+      const person = await whoComesIn(db, { device: deviceOf(c), address }, c.req.valid('json'));
+      await letIn(auth, c, { person, address, before: await sessions.tokenOf(c) });
+      sessions.forget();
       return c.json({ ok: true as const }, 200);
     })
     .openapi(signOutRoute, async (c) => {

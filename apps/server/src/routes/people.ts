@@ -1,11 +1,13 @@
-import { DemoUser, Me, NewPassword, SignedIn } from '@kelmot/contract';
+import { DemoUser, Me, NewPassword, OwnCode, SignedIn } from '@kelmot/contract';
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import type { Db } from '../db/client';
 import { addressOf } from '../http/address';
+import { deviceKnown, deviceOf } from '../http/device';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import type { Sessions } from '../http/session';
 import { throwing } from '../http/throwing';
+import { dropCode, setCode } from '../services/deviceCodes';
 import { changeOwnPassword } from '../services/people';
 
 const meRoute = createRoute({
@@ -26,10 +28,31 @@ const passwordRoute = createRoute({
   responses: json(200, 'A new password is set, and every other session has ended', SignedIn),
 });
 
-/** What a person may see and change of himself: the password. Name and role are set by whoever runs the site. */
-export const meRoutes = (db: Db, sessions: Sessions) =>
+const codeRoute = createRoute({
+  method: 'post',
+  path: '/me/code',
+  request: { body: { required: true, content: { 'application/json': { schema: OwnCode } } } },
+  responses: json(200, 'This device knows them by the code from now on', SignedIn),
+});
+const noCodeRoute = createRoute({
+  method: 'post',
+  path: '/me/code/drop',
+  responses: json(200, 'This device has forgotten the code', SignedIn),
+});
+
+/** What a person may see and change of himself: the password, and a code for this device. Name and role are set by whoever runs the site. */
+export const meRoutes = (db: Db, sessions: Sessions, secure: boolean) =>
   new OpenAPIHono<AppEnv>({ defaultHook: throwing })
     .openapi(meRoute, (c) => c.json(c.get('me'), 200))
+    .openapi(codeRoute, async (c) => {
+      const here = { device: deviceKnown(c, secure), address: addressOf(c) };
+      await setCode(db, c.get('me'), c.req.valid('json'), here);
+      return c.json({ ok: true as const }, 200);
+    })
+    .openapi(noCodeRoute, async (c) => {
+      await dropCode(db, c.get('me'), deviceOf(c));
+      return c.json({ ok: true as const }, 200);
+    })
     .openapi(passwordRoute, async (c) => {
       const from = { address: addressOf(c), token: await sessions.tokenOf(c) };
       await changeOwnPassword(db, c.get('me'), c.req.valid('json'), from);

@@ -3,7 +3,7 @@ import { verify } from '@node-rs/argon2';
 import { and, asc, eq, ne } from 'drizzle-orm';
 import { hashPassword } from '../auth';
 import type { Db, Tx } from '../db/client';
-import { accounts, sessions, users } from '../db/people';
+import { accounts, deviceCodes, sessions, users } from '../db/people';
 import { sites } from '../db/plant';
 import { notFound, ProblemError } from '../http/problem';
 import { uuidv7 } from '../ids';
@@ -69,6 +69,21 @@ async function setPassword(
       password: hashed,
     });
   await tx.delete(sessions).where(and(eq(sessions.userId, userId), ne(sessions.token, keep)));
+  // A code stands for the password: it goes with the one that it was set by.
+  await tx.delete(deviceCodes).where(eq(deviceCodes.userId, userId));
+}
+
+/** Whether this is somebody’s password. */
+export async function isOwnPassword(
+  db: Db | Tx,
+  userId: string,
+  password: string,
+): Promise<boolean> {
+  const [account] = await db
+    .select({ password: accounts.password })
+    .from(accounts)
+    .where(and(eq(accounts.userId, userId), eq(accounts.providerId, 'credential')));
+  return Boolean(account?.password) && verify(account?.password ?? '', password);
 }
 
 /** Takes somebody in. Throws ProblemError where the name is taken, or the password would be guessed. */
@@ -131,6 +146,7 @@ export function closePerson(db: Db, username: string): Promise<void> {
     const { id } = await personOf(tx, username);
     await tx.delete(accounts).where(eq(accounts.userId, id));
     await tx.delete(sessions).where(eq(sessions.userId, id));
+    await tx.delete(deviceCodes).where(eq(deviceCodes.userId, id));
     await note(tx, AT_THE_MACHINE, { type: 'person.close', body: { username } });
   });
 }
@@ -146,11 +162,7 @@ export function changeOwnPassword(
   const body = { username: me.username };
   return notingRefusal(db, doer, { body: { type: 'person.password', ...body } }, () =>
     db.transaction(async (tx) => {
-      const [account] = await tx
-        .select({ password: accounts.password })
-        .from(accounts)
-        .where(and(eq(accounts.userId, me.id), eq(accounts.providerId, 'credential')));
-      if (!account?.password || !(await verify(account.password, current)))
+      if (!(await isOwnPassword(tx, me.id, current)))
         throw new ProblemError(422, 'Input out of range', undefined, [
           { path: 'current', message: 'is not your password; type the one you signed in with' },
         ]);

@@ -1,5 +1,5 @@
 import { approvedBy, judgeReading, type Command, type Me } from '@kelmot/contract';
-import { planBatches, sentence, type Plan, type Step } from '@kelmot/core';
+import { echoed, planBatches, sentence, type Plan, type Step } from '@kelmot/core';
 import type { PlanRead } from '../db/planRead';
 import type { Added } from '../db/recordOnce';
 import { checks, photos, readings } from '../db/repairs';
@@ -23,7 +23,7 @@ function stepOf(plan: Plan, stepId: string): Step {
     throw new ProblemError(422, 'Input out of range', undefined, [
       {
         path: 'stepId',
-        message: `no hold "${stepId}" in this plan; use the id of one of its steps`,
+        message: `no hold "${echoed(stepId)}" in this plan; use the id of one of its steps`,
       },
     ]);
   }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { echoed } from '../units/echoed';
 import type { Report } from './calc';
 import { issuesOf, type Issue } from './issues';
 import { calcByName, calcs } from './registry';
@@ -21,7 +22,7 @@ const bad = (error: string, issues: Issue[] = []): CallResult => ({
 export function call(name: string, input: unknown, report?: Report): CallResult {
   const calc = calcByName.get(name);
   if (!calc)
-    return bad(`no calculation "${name}"`, [
+    return bad(`no calculation "${echoed(name)}"`, [
       { path: 'calc', message: `one of ${calcs.map((c) => c.name).join(', ')}` },
     ]);
   try {

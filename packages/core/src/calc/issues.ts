@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { echoed } from '../units/echoed';
 
 /** What is wrong with one field: its path with dots, and what is allowed. */
 export interface Issue {
@@ -61,11 +62,14 @@ function flatten(issue: ZodIssue, at: PropertyKey[] = []): Issue[] {
   }
   const keys = issue.code === 'unrecognized_keys' ? issue.keys : [undefined];
   return keys.map((key) => ({
-    path: [...path, ...(key === undefined ? [] : [key])].map(String).join('.'),
+    path: [...path, ...(key === undefined ? [] : [echoed(key)])].map(String).join('.'),
     message: say(issue),
   }));
 }
 
-/** The issues of a failed parse as path and message: the shape in which every edge reports them. */
+/** So many are told at most: who sent thousands of wrong fields mends the first of them. */
+const MOST_ISSUES = 50;
+
+/** The issues of a failed parse as path and message, fifty at most: the shape in which every edge reports them. */
 export const issuesOf = (error: z.ZodError): Issue[] =>
-  error.issues.flatMap((issue) => flatten(issue));
+  error.issues.flatMap((issue) => flatten(issue)).slice(0, MOST_ISSUES);

@@ -1,6 +1,6 @@
 import { IntlMessageFormat } from 'intl-messageformat';
 import { say, show } from '../units/format';
-import { quantity, type UnitSystem } from '../units/quantities';
+import { quantity, type QuantityId, type UnitSystem } from '../units/quantities';
 import {
   isMessage,
   isQuantified,
@@ -24,6 +24,8 @@ function formatOf(text: string): IntlMessageFormat {
   return found;
 }
 
+const NONE_FINER: ReadonlyMap<QuantityId, number> = new Map();
+
 const SPOKEN: Record<string, string> = {
   '°C': 'degrees Celsius',
   '°F': 'degrees Fahrenheit',
@@ -36,26 +38,59 @@ const SPOKEN: Record<string, string> = {
   '%': 'percent',
 };
 
-function quantified({ of, value }: Quantified, { units, spoken }: Voice): string {
-  if (!spoken) return say(value, of, units);
-  const { figure, unit } = show(value, of, units);
+/** Two values nearer than this share of them are one: nobody reads a difference from the last bits of a sum. */
+const SAME = 1e-7;
+/** So many digits more are tried at most to tell two values apart. */
+const MOST_FINER = 6;
+
+/**
+ * How many digits more than can be measured tell the values of one sentence apart: “152 mm, not 152 mm” says nothing.
+ * By quantity, and 0 where they read unlike as they are, or are the same.
+ */
+function finerOf(values: readonly MessageValue[], units: UnitSystem): Map<QuantityId, number> {
+  const finer = new Map<QuantityId, number>();
+  const all = values.filter(isQuantified);
+  all.forEach((one, i) => {
+    for (const other of all.slice(i + 1)) {
+      if (one.of !== other.of || one.of === 'chance') continue;
+      const size = Math.max(Math.abs(one.value), Math.abs(other.value));
+      if (Math.abs(one.value - other.value) <= size * SAME) continue;
+      let n = finer.get(one.of) ?? 0;
+      const alike = () => say(one.value, one.of, units, n) === say(other.value, one.of, units, n);
+      while (n < MOST_FINER && alike()) n += 1;
+      if (!alike()) finer.set(one.of, n);
+    }
+  });
+  return finer;
+}
+
+function quantified({ of, value }: Quantified, { units, spoken }: Voice, finer = 0): string {
+  if (!spoken) return say(value, of, units, finer);
+  const { figure, unit } = show(value, of, units, undefined, finer);
   const known = quantity(of).units.find((u) => u.symbol === unit);
   const name = SPOKEN[unit] ?? known?.names.at(-1) ?? unit;
   return name ? `${figure} ${name}` : figure;
 }
 
-function valueText(value: MessageValue, voice: Voice): string | number {
+function valueText(
+  value: MessageValue,
+  voice: Voice,
+  finer: ReadonlyMap<QuantityId, number>,
+): string | number {
   if (typeof value === 'string' || typeof value === 'number') return value;
-  if (Array.isArray(value)) return value.map((v: MessageValue) => valueText(v, voice)).join(', ');
-  if (isQuantified(value as MessageValue)) return quantified(value as Quantified, voice);
+  if (Array.isArray(value))
+    return value.map((v: MessageValue) => valueText(v, voice, NONE_FINER)).join(', ');
+  if (isQuantified(value as MessageValue))
+    return quantified(value as Quantified, voice, finer.get((value as Quantified).of));
   return isMessage(value as MessageValue) ? wordIn(value as Message, voice) : '';
 }
 
 /** Words a message for a reader or a voice. */
 export function wordIn({ text, values }: Message, voice: Voice): string {
   if (!text.includes('{')) return text;
+  const finer = finerOf(Object.values(values), voice.units);
   const worded = Object.fromEntries(
-    Object.entries(values).map(([key, value]) => [key, valueText(value, voice)]),
+    Object.entries(values).map(([key, value]) => [key, valueText(value, voice, finer)]),
   );
   return String(formatOf(text).format(worded));
 }

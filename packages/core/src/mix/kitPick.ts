@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { defineCalc, fig, line, refuse, worked, type Answer, type Report } from '../calc/calc';
 import { named } from '../calc/field';
 import { atLeastZero, positive } from '../calc/number';
+import { echoed } from '../units/echoed';
 
 const EPS = 1e-9;
 /** Up to so many of the smallest pack the search is quicker without remembering where it has been. */
@@ -29,7 +30,7 @@ export const KitPickInput = z.strictObject({
           ctx.addIssue({
             code: 'custom',
             path: [i, 'id'],
-            message: `"${kit.id}" stands twice; give each kit its own id`,
+            message: `"${echoed(kit.id)}" stands twice; give each kit its own id`,
           });
         }
       });

@@ -1,4 +1,5 @@
 import { type Issue } from '../calc/issues';
+import { echoed } from '../units/echoed';
 import { say } from '../units/format';
 import { parseQuantity } from '../units/parse';
 import { fromBase, quantity, type UnitSystem } from '../units/quantities';
@@ -125,7 +126,7 @@ function readNumber(node: NumberNode, text: string, path: string, system: UnitSy
   } else {
     x = Number(text.trim().replace(',', '.').replace('−', '-'));
     if (!Number.isFinite(x))
-      return wrong(path, `“${text.trim()}” is not a number. Write it like 12 or 0.5.`);
+      return wrong(path, `“${echoed(text)}” is not a number. Write it like 12 or 0.5.`);
   }
   if (node.whole && !Number.isInteger(x)) return wrong(path, 'Must be a whole number.');
   const [low, high] = [node.min, node.max];

@@ -48,15 +48,15 @@ function tape(x: number): string | null {
 
 const trim = (text: string): string => (text.includes('.') ? text.replace(/\.?0+$/, '') : text);
 
-/** Rounds a figure to what can be measured in its unit. Minus is the true sign, not a hyphen. */
-function round(x: number, unit: Unit): string {
+/** Rounds a figure to what can be measured in its unit, or so many digits finer. Minus is the true sign, not a hyphen. */
+function round(x: number, unit: Unit, finer: number): string {
   const size = Math.abs(x);
   const decimals =
     DECIMALS[unit.symbol]?.(size) ??
     (size >= 100 || size === 0 ? 0 : 2 - Math.floor(Math.log10(size)));
   // Through a number and back: without its trailing zeros, and faster than a pattern.
-  const text = String(Number(x.toFixed(Math.min(Math.max(decimals, 0), 6))));
-  const onTape = unit.symbol === 'in' ? tape(Number(text)) : null;
+  const text = String(Number(x.toFixed(Math.min(Math.max(decimals + finer, 0), 9))));
+  const onTape = unit.symbol === 'in' && finer === 0 ? tape(Number(text)) : null;
   if (onTape) return onTape;
   // Five figures or more are read in threes.
   const grouped = size >= 10000 ? text.replace(/\B(?=(\d{3})+(?!\d))/g, '\u202f') : text;
@@ -84,29 +84,50 @@ export function formatDuration(minutes: number): string {
   return mins ? `${allHours} h ${mins} min` : `${allHours} h`;
 }
 
+/** To the second where minutes are not enough, or to the tenth of it: days are long enough without. */
+function fineDuration(minutes: number, finer: number): string {
+  const seconds = Number((Math.abs(minutes) * 60).toFixed(finer - 1));
+  const whole = Math.floor(seconds / 60);
+  const rest = trim((seconds - whole * 60).toFixed(finer - 1));
+  const said = [whole > 0 ? formatDuration(whole) : '', rest === '0' ? '' : `${rest} s`];
+  return `${minutes < 0 ? '−' : ''}${said.filter(Boolean).join(' ') || '0 min'}`;
+}
+
 /** Nothing ahead is sure: no chance is told as nought or as a hundred. */
 const chanceText = (pct: number): string =>
   pct > 99 ? 'over 99' : pct < 1 ? 'under 1' : String(Math.round(pct));
 
-/** A value in its base unit as figure and unit in the chosen system, or in the unit asked for; mass and volume step up at 10 kg, 10 l. */
-export function show(value: number, id: QuantityId, system: UnitSystem, symbol?: string): Shown {
-  if (id === 'time') return { figure: formatDuration(value), unit: '' };
+/** A value in its base unit as figure and unit in the chosen system, or in the unit asked for; mass and volume step up at 10 kg, 10 l. `finer` asks for so many digits more than can be measured. */
+export function show(
+  value: number,
+  id: QuantityId,
+  system: UnitSystem,
+  symbol?: string,
+  finer = 0,
+): Shown {
+  if (id === 'time')
+    return { figure: finer > 0 ? fineDuration(value, finer) : formatDuration(value), unit: '' };
   if (id === 'chance') return { figure: chanceText(value), unit: '%' };
   const q = quantity(id);
   const asked = q.units.find((u) => u.symbol === symbol);
   if (asked && asked.factor !== 1)
-    return { figure: round(fromBase(value, asked), asked), unit: asked.symbol };
+    return { figure: round(fromBase(value, asked), asked, finer), unit: asked.symbol };
   let unit = shownUnit(id, system);
   if (system === 'metric' && (id === 'mass' || id === 'volume') && Math.abs(value) >= 10000) {
     unit = q.units[1] as Unit;
   }
   if (system === 'metric' && id === 'area' && Math.abs(value) >= 1e6) unit = q.units[2] as Unit;
-  return { figure: round(fromBase(value, unit), unit), unit: unit.symbol };
+  return { figure: round(fromBase(value, unit), unit, finer), unit: unit.symbol };
 }
 
 /** The same as one text: "38 mm", "2 h 15 min", "12.6 °C". */
-export function say(value: number, id: QuantityId, system: UnitSystem = 'metric'): string {
-  const { figure, unit } = show(value, id, system);
+export function say(
+  value: number,
+  id: QuantityId,
+  system: UnitSystem = 'metric',
+  finer = 0,
+): string {
+  const { figure, unit } = show(value, id, system, undefined, finer);
   if (id === 'money') return `${unit}${figure}`;
   return unit ? `${figure} ${unit}` : figure;
 }

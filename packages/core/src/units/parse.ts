@@ -1,3 +1,4 @@
+import { echoed } from './echoed';
 import {
   quantity,
   shownUnit,
@@ -88,7 +89,7 @@ export function parseQuantity(
         .join(', ');
       return {
         ok: false,
-        message: `“${typed.trim()}” is not a unit here. Use ${allowed || 'a plain number'}.`,
+        message: `“${echoed(typed)}” is not a unit here. Use ${allowed || 'a plain number'}.`,
       };
     }
     // "2 h 15" goes on in the next smaller unit; a second bare number anywhere else is a slip.
@@ -115,6 +116,6 @@ const smaller = (units: Unit[], than: Unit | undefined): Unit | undefined =>
 function notUnderstood(text: string, bare: Unit): Parsed {
   return {
     ok: false,
-    message: `“${text.trim()}” is not a number. Write it like 38${bare.symbol ? ` ${bare.symbol}` : ''} or 1 1/2.`,
+    message: `“${echoed(text)}” is not a number. Write it like 38${bare.symbol ? ` ${bare.symbol}` : ''} or 1 1/2.`,
   };
 }

@@ -165,6 +165,7 @@ export function BenchScreen() {
   const now = useNow();
   const layout = useLayout();
   const [width, setWidth] = useState(0);
+  const { data: me } = useMeQuery();
   const { data: site } = useSiteQuery();
   const { acts, isLoading, error, refetch } = useActs({ status: 'open', q: '' }, now);
   const { acts: closed } = useActs({ status: 'closed', q: '' }, now);
@@ -192,8 +193,8 @@ export function BenchScreen() {
             <SendState quiet />
             {layout === 'phone' ? (
               <LinkButton
-                label="Settings"
-                hint="Settings and sign-out"
+                label={me?.name.split(' ')[0] ?? 'Settings'}
+                hint="who works here, settings"
                 testID="settings"
                 onPress={() => router.navigate('/settings')}
               />

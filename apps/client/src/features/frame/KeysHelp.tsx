@@ -3,6 +3,7 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { keysToggled } from '@/store/view';
 import { KeyHint, SecondaryButton } from '@/ui/Button';
 import { Txt } from '@/ui/Txt';
+import { useDialog } from '@/ui/useDialog';
 
 const KEYS: [string, string][] = [
   ['/', 'Find a tag or a name'],
@@ -11,6 +12,7 @@ const KEYS: [string, string][] = [
   ['Space', 'On the run sheet: do what is at hand; a pedal does the same'],
   ['← →', 'On the run sheet: look back and ahead'],
   ['t', 'Start the next batch, or mark it placed'],
+  ['Esc', 'Close what lies over the page'],
   ['?', 'Show or hide this list'],
 ];
 
@@ -18,9 +20,12 @@ const KEYS: [string, string][] = [
 export function KeysHelp() {
   const shown = useAppSelector((s) => s.view.keysShown);
   const dispatch = useAppDispatch();
+  const close = () => dispatch(keysToggled());
+  const dialog = useDialog(shown, close);
   if (!shown) return null;
   return (
     <View
+      {...dialog}
       role="dialog"
       aria-label="Keys"
       testID="keys-help"
@@ -35,7 +40,7 @@ export function KeysHelp() {
           <Txt className="flex-1">{does}</Txt>
         </View>
       ))}
-      <SecondaryButton label="Close" onPress={() => dispatch(keysToggled())} />
+      <SecondaryButton label="Close" onPress={close} />
     </View>
   );
 }

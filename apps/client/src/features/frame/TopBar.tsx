@@ -47,7 +47,7 @@ export function TopBar({ on }: { on: TabId | null }) {
         <SendState />
         <Pressable
           role="link"
-          aria-label={`${me?.name ?? ''}: settings and sign-out`}
+          aria-label={`${me?.name ?? ''}: who works here, settings`}
           testID="settings"
           onPress={() => router.navigate('/settings')}
           className="h-12 justify-center"

@@ -8,7 +8,8 @@ const typing = (target: EventTarget | null): boolean =>
 const presses = (key: string, target: EventTarget | null): boolean =>
   (key === ' ' || key === 'Enter') &&
   target instanceof HTMLElement &&
-  target.closest('[role="button"], [role="link"], [role="checkbox"], a, button') !== null;
+  target.closest('[role="button"], [role="link"], [role="checkbox"], [role="radio"], a, button') !==
+    null;
 
 /** Runs `act` when the key is struck, once however long it is held, outside a text field. Escape leaves a text field first. */
 export function useKey(key: string, act: () => void): void {

@@ -78,6 +78,8 @@ const built = ({ match }: Scored, sentence: (message: Message) => string): strin
 interface MatchCardProps {
   scored: Scored;
   selected: boolean;
+  /** The one of them that the Tab key stops at. */
+  stop: 0 | -1;
   onSelect: () => void;
   /** One line: why this one comes first. */
   why: Message | null;
@@ -91,6 +93,7 @@ interface MatchCardProps {
 export function MatchCard({
   scored,
   selected,
+  stop,
   onSelect,
   why,
   onTry,
@@ -114,6 +117,7 @@ export function MatchCard({
         role="radio"
         aria-checked={selected}
         disabled={verdict === 'no'}
+        tabIndex={verdict === 'no' ? -1 : stop}
         onPress={onSelect}
         testID={`pick-${card.code}`}
         className="min-h-[48px] justify-center px-4 pt-3"

@@ -28,6 +28,7 @@ import { useAppSelector } from '@/store/hooks';
 import { sayError } from '@/store/api';
 import { LinkButton, PrimaryButton } from '@/ui/Button';
 import { Choices } from '@/ui/fields';
+import { stopAt } from '@/ui/keyboard';
 import { SectionView } from '@/ui/SectionView';
 import { Failed, Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
@@ -210,6 +211,10 @@ export function MatchScreen({
             key={scored.match.card.code}
             scored={scored}
             selected={scored.match.card.code === code}
+            stop={stopAt(
+              i,
+              shown.findIndex((s) => s.match.card.code === code),
+            )}
             onSelect={() => setPicked(scored.match.card.code)}
             why={
               i === 0 && scored.match.verdict !== 'no' ? whyFirst(scored, ranked[1], intent) : null

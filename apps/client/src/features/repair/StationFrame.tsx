@@ -3,6 +3,7 @@ import { router } from 'expo-router';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Frame } from '@/features/frame/Frame';
+import { pageTitle } from '@/features/frame/useArrival';
 import { SendState } from '@/features/frame/SendState';
 import { useKey } from '@/features/frame/useKey';
 import { BackArrow, Tag } from '@/ui/Button';
@@ -58,6 +59,7 @@ export function StationFrame({
   const go = (to: StationId) => {
     if (id) router.navigate(`/repair/${id}/${to}`);
   };
+  const named = pageTitle([STATION_NAMES[station], tag, title].filter(Boolean).join(', '));
   return (
     <Frame tab="repairs" aside={aside} bare openId={id ?? undefined}>
       {STATIONS.map((s, i) => (
@@ -68,7 +70,7 @@ export function StationFrame({
           <View className="flex-row items-center gap-2 bg-sheet pr-4">
             <BackArrow label="Back to the bench" onPress={() => router.navigate('/')} />
             {tag ? <Tag text={tag} /> : null}
-            <Txt as="row" role="heading" className="min-w-0 flex-1" numberOfLines={2}>
+            <Txt as="row" role="heading" {...named} className="min-w-0 flex-1" numberOfLines={2}>
               {title || STATION_NAMES[station]}
             </Txt>
             <SendState quiet />
@@ -85,7 +87,7 @@ export function StationFrame({
             />
             <View className="flex-row items-center gap-3 border-y border-ink bg-sheet px-4 py-2">
               {tag ? <Tag text={tag} /> : null}
-              <Txt as="row" role="heading">
+              <Txt as="row" role="heading" {...named}>
                 {title}
               </Txt>
             </View>

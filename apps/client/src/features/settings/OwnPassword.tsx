@@ -1,17 +1,11 @@
 import { LEAST_PASSWORD } from '@kelmot/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { sayError, useChangePasswordMutation, type ApiError } from '@/store/api';
+import { sayError, useChangePasswordMutation, wrongOf } from '@/store/api';
 import { Disclosure, SecondaryButton } from '@/ui/Button';
 import { FieldFrame, TextBox } from '@/ui/fields';
+import { goToFirstWrong } from '@/ui/keyboard';
 import { Txt } from '@/ui/Txt';
-
-/** What the server says is wrong with a field. */
-const wrongOf = (error: unknown, path: string): string | undefined => {
-  const e = error as ApiError | undefined;
-  const issue = e?.kind === 'problem' ? e.problem.issues?.find((i) => i.path === path) : undefined;
-  return issue && `This ${issue.message}.`;
-};
 
 /** Somebody’s own new password. It ends every session of theirs but this one. */
 export function OwnPassword() {
@@ -22,7 +16,7 @@ export function OwnPassword() {
   const wrong = { current: wrongOf(error, 'current'), next: wrongOf(error, 'next') };
   const send = async () => {
     const answer = await change({ current, next });
-    if (answer.error) return;
+    if (answer.error) return goToFirstWrong();
     setCurrent('');
     setNext('');
   };

@@ -1,6 +1,7 @@
 import type { UnitSystem } from '@kelmot/core';
 import { ScrollView, View } from 'react-native';
 import { Frame } from '@/features/frame/Frame';
+import { People } from '@/features/signin/People';
 import { useLeave } from '@/features/signin/useLeave';
 import { useMeQuery } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
@@ -8,6 +9,7 @@ import { themeChosen, unitsChosen, type Settings } from '@/store/settings';
 import { SecondaryButton } from '@/ui/Button';
 import { Choices, FieldFrame } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
+import { OwnCode } from './OwnCode';
 import { OwnPassword } from './OwnPassword';
 
 const THEMES = [
@@ -36,6 +38,13 @@ export function SettingsScreen() {
           </Txt>
         </View>
         <View className="gap-5 p-4">
+          <View className="gap-2">
+            <Txt as="rowBold" role="heading">
+              Who works here
+            </Txt>
+            <People here={me?.id} />
+            <OwnCode />
+          </View>
           <FieldFrame label="Units" why="A unit can still be typed at each field.">
             <Choices
               id="units"

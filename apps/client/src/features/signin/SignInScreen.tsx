@@ -7,6 +7,7 @@ import { FieldFrame, TextBox } from '@/ui/fields';
 import { Sign } from '@/ui/marks';
 import { Failed } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
+import { People } from './People';
 import { reasonOf } from './reasonOf';
 
 const roleOf = ({ role, approves }: DemoUser): string =>
@@ -31,6 +32,7 @@ export function SignInScreen() {
           </View>
         </View>
         {error ? <Failed say={`${reasonOf(error)}.`} /> : null}
+        <People />
         {demo.length > 0 ? (
           <View className="gap-2">
             <Txt as="label">Demo plant, made-up people. Come in as</Txt>

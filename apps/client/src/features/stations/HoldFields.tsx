@@ -122,7 +122,6 @@ export function HoldFields({
                         numeric={box.numeric}
                         most={1000}
                         placeholder={box.placeholder}
-                        error={wrong[i] ?? undefined}
                       />
                     </View>
                   ))}

@@ -5,6 +5,7 @@ import type { OpenRepair } from '@/features/repair/useRepair';
 import { pickPicture } from '@/offline/picture';
 import { textsDropped, textTyped } from '@/store/drafts';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { goToFirstWrong } from '@/ui/keyboard';
 import { useWords } from '@/ui/useWords';
 import { entryOf, type Entry } from './entry';
 import { lowered } from './StepsStation';
@@ -68,7 +69,10 @@ export function useHold({ step, view, plan, repair, batchNo = null }: HoldProps)
         values: { kind: 'countdown' },
       });
     if (!entry || !read || !hold) return repair.send(tickOf(step, true, batchNo));
-    if ('wrong' in read) return setTried(step.id);
+    if ('wrong' in read) {
+      setTried(step.id);
+      return goToFirstWrong();
+    }
     setTried(null);
     repair.send({ type: 'reading.add', stepId: step.id, values: read.values });
     if (judgeReading(hold, read.values, plan).passed)

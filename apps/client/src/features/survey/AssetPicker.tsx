@@ -1,5 +1,5 @@
 import type { Asset } from '@kelmot/contract';
-import { ASSET_MOST, type SurveyDraft } from '@kelmot/core';
+import { ASSET_MOST, echoed, type SurveyDraft } from '@kelmot/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useAssetsQuery } from '@/store/api';
@@ -57,7 +57,6 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
               most={ASSET_MOST.tag}
               text={asset.tag}
               onText={(tag) => onType({ ...asset, tag })}
-              error={errors['asset.tag']}
             />
           </FieldFrame>
           <FieldFrame label="What it is" error={errors['asset.name']}>
@@ -67,7 +66,6 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
               most={ASSET_MOST.name}
               text={asset.name}
               onText={(name) => onType({ ...asset, name })}
-              error={errors['asset.name']}
             />
           </FieldFrame>
           <FieldFrame label="Where">
@@ -94,7 +92,6 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
               text={q}
               onText={setQ}
               placeholder="P-204, lime pump"
-              error={errors['asset.tag']}
             />
           </FieldFrame>
           <View role="list">
@@ -123,7 +120,7 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
             ) : null}
           </View>
           <LinkButton
-            label={needle && found.length === 0 ? `Enter “${q.trim()}” as new` : 'Enter a new one'}
+            label={needle && found.length === 0 ? `Enter “${echoed(q)}” as new` : 'Enter a new one'}
             testID="asset-new"
             onPress={() => {
               setAsNew(true);

@@ -2,6 +2,7 @@ import { familiesFor, familyOf } from '@kelmot/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { LinkButton } from '@/ui/Button';
+import { stopAt } from '@/ui/keyboard';
 import { Txt } from '@/ui/Txt';
 
 /** Which kind of repair it is: those usual on this kind of asset first, the others behind one touch. */
@@ -23,13 +24,14 @@ export function FamilyPicker({
   return (
     <View className="gap-2">
       <View role="radiogroup" aria-label="Kind of repair" className="gap-1.5">
-        {list.map((f) => {
+        {list.map((f, i) => {
           const on = f.id === value;
           return (
             <Pressable
               key={f.id}
               role="radio"
               aria-checked={on}
+              tabIndex={stopAt(i, list.indexOf(chosen))}
               testID={`family-${f.id}`}
               onPress={() => onPick(f.id)}
               className={`min-h-[48px] justify-center rounded border-[1.5px] px-3 py-1.5 ${on ? 'border-ink bg-ink' : 'border-rule bg-sheet active:bg-shade'}`}

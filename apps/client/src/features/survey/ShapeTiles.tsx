@@ -1,5 +1,6 @@
 import { drawSection, familyOf, type DamageShape, type Damage, type FamilyId } from '@kelmot/core';
 import { Pressable, View } from 'react-native';
+import { stopAt } from '@/ui/keyboard';
 import { SectionDrawing } from '@/ui/SectionView';
 import { Txt } from '@/ui/Txt';
 
@@ -17,9 +18,10 @@ export function ShapeTiles({
   onPick: (shape: string) => void;
   index: number;
 }) {
+  const chosen = shapes.findIndex((s) => s.shape === value);
   return (
     <View role="radiogroup" aria-label="Shape of the damage" className="flex-row flex-wrap gap-2">
-      {shapes.map((s) => {
+      {shapes.map((s, at) => {
         const on = s.shape === value;
         const drawing = drawSection(family, { shape: s.shape, ...s.typical } as Damage, {
           width: 152,
@@ -39,6 +41,7 @@ export function ShapeTiles({
             key={s.shape}
             role="radio"
             aria-checked={on}
+            tabIndex={stopAt(at, chosen)}
             testID={`shape-${index}-${s.shape}`}
             onPress={() => onPick(s.shape)}
             className={`w-[48%] overflow-hidden rounded border-[1.5px] bg-sheet active:bg-shade ${on ? 'border-ink' : 'border-rule'}`}

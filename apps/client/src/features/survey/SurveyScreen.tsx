@@ -24,6 +24,7 @@ import { nowBy } from '@/store/clock';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { useSend } from '@/store/useSend';
 import { LinkButton, PrimaryButton, SecondaryButton } from '@/ui/Button';
+import { goToFirstWrong } from '@/ui/keyboard';
 import { SectionView } from '@/ui/SectionView';
 import { Txt } from '@/ui/Txt';
 import { draftOf, newDraft } from './draftOf';
@@ -111,6 +112,7 @@ export function SurveyScreen({
   const changed = !view || JSON.stringify(draft) !== JSON.stringify(stored);
   const save = () => {
     setShown(true);
+    if (!survey) goToFirstWrong();
     if (!survey || !canWrite) return;
     if (!view) {
       const repairId = uuidv7();

@@ -58,7 +58,6 @@ function Box({
         id={idOf(path)}
         label={row ? `${row}, ${node.label}` : node.label}
         text={text}
-        error={error}
         onText={(t) => onTyped(withTyped(typed, path, t))}
         unit={node.kind === 'number' && bare(text) ? unitOf(node, units) || undefined : undefined}
         numeric={node.kind === 'number'}

@@ -1,0 +1,99 @@
+import { CODE_DIGITS } from '@kelmot/contract';
+import { useState } from 'react';
+import { View } from 'react-native';
+import {
+  sayError,
+  useDropCodeMutation,
+  useHereQuery,
+  useMeQuery,
+  useSetCodeMutation,
+  wrongOf,
+} from '@/store/api';
+import { Disclosure, SecondaryButton } from '@/ui/Button';
+import { FieldFrame, TextBox } from '@/ui/fields';
+import { goToFirstWrong } from '@/ui/keyboard';
+import { Txt } from '@/ui/Txt';
+
+/** A short code by which somebody comes back on this device: for one that is handed on at a change of shift. */
+export function OwnCode() {
+  const [open, setOpen] = useState(false);
+  const [code, setCode] = useState('');
+  const [password, setPassword] = useState('');
+  const { data: me } = useMeQuery();
+  const { data: people = [] } = useHereQuery();
+  const [set, { error, isLoading }] = useSetCodeMutation();
+  const [drop] = useDropCodeMutation();
+  const isKnown = people.some((p) => p.id === me?.id);
+  const wrong = { code: wrongOf(error, 'code'), password: wrongOf(error, 'password') };
+  const send = async () => {
+    if ((await set({ code, password })).error) return goToFirstWrong();
+    setCode('');
+    setPassword('');
+    setOpen(false);
+  };
+  return (
+    <>
+      <Txt className="text-pencil">
+        {isKnown
+          ? 'This device knows you by your code: who hands it on comes back by a tap and the code.'
+          : 'A device that is handed on at a change of shift can know you by a short code.'}
+      </Txt>
+      <Disclosure
+        label={isKnown ? 'Change your code here' : 'Set a code for you here'}
+        open={open}
+        onToggle={() => setOpen(!open)}
+      >
+        <View className="gap-4 py-2">
+          <FieldFrame
+            label="Code"
+            why={`${CODE_DIGITS.least} to ${CODE_DIGITS.most} digits, on this device alone.`}
+            error={wrong.code}
+          >
+            <TextBox
+              id="own-code"
+              label="Code"
+              text={code}
+              onText={setCode}
+              most={CODE_DIGITS.most}
+              secret
+              digits
+            />
+          </FieldFrame>
+          <FieldFrame
+            label="Your password"
+            why="So that nobody else sets it."
+            error={wrong.password}
+          >
+            <TextBox
+              id="code-password"
+              label="Your password"
+              text={password}
+              onText={setPassword}
+              secret
+              onSubmit={() => void send()}
+            />
+          </FieldFrame>
+          {error && !wrong.code && !wrong.password ? (
+            <Txt className="text-oxideInk" role="alert">
+              {sayError(error)}
+            </Txt>
+          ) : null}
+          <SecondaryButton
+            label="Set the code"
+            testID="set-code"
+            disabled={isLoading || code === '' || password === ''}
+            onPress={() => void send()}
+          />
+          {isKnown ? (
+            <SecondaryButton
+              label="Forget my code here"
+              tone="remove"
+              testID="drop-code"
+              onPress={() => void drop()}
+            />
+          ) : null}
+        </View>
+      </Disclosure>
+    </>
+  );
+}

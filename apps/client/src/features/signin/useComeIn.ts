@@ -1,0 +1,18 @@
+import type { CodeSignIn } from '@kelmot/contract';
+import { router } from 'expo-router';
+import { forgetWho } from '@/offline/answers';
+import { api, useSignInByCodeMutation } from '@/store/api';
+import { useAppDispatch } from '@/store/hooks';
+
+/** Comes in by a code, in the place of whoever is here: nothing that they were answered is shown to the next. */
+export function useComeIn() {
+  const dispatch = useAppDispatch();
+  const [send, { error, isLoading }] = useSignInByCodeMutation();
+  const comeIn = async (who: CodeSignIn): Promise<void> => {
+    if ((await send(who)).error) return;
+    await forgetWho();
+    router.replace('/');
+    dispatch(api.util.resetApiState());
+  };
+  return { comeIn, error, isLoading };
+}

@@ -1,0 +1,104 @@
+import {
+  MOST_WRONG_CODES,
+  Role,
+  type CodeSignIn,
+  type DevicePerson,
+  type Me,
+  type OwnCode,
+} from '@kelmot/contract';
+import { hash, verify } from '@node-rs/argon2';
+import { and, asc, eq, lt, sql } from 'drizzle-orm';
+import type { Db } from '../db/client';
+import { accounts, deviceCodes, users } from '../db/people';
+import { ProblemError } from '../http/problem';
+import { note, notingRefusal } from './noting';
+import { isOwnPassword } from './people';
+
+const of = (device: string, userId: string) =>
+  and(eq(deviceCodes.device, device), eq(deviceCodes.userId, userId));
+
+/** Whom a device knows by a code and who may still come in, by name; nobody on one without a cookie. */
+export async function peopleOf(db: Db, device: string | null): Promise<DevicePerson[]> {
+  if (device === null) return [];
+  const rows = await db
+    .select({ id: users.id, name: users.name, role: users.role })
+    .from(deviceCodes)
+    .innerJoin(users, eq(users.id, deviceCodes.userId))
+    .innerJoin(accounts, eq(accounts.userId, users.id))
+    .where(eq(deviceCodes.device, device))
+    .orderBy(asc(users.name));
+  return rows.map((row) => ({ ...row, role: Role.parse(row.role) }));
+}
+
+/** Who asks, on which device, from where. */
+interface Here {
+  device: string;
+  address: string | null;
+}
+
+/** Sets somebody’s own code on a device, in place of the one before. Throws ProblemError for a wrong password. */
+export function setCode(db: Db, me: Me, { code, password }: OwnCode, here: Here): Promise<void> {
+  const doer = { by: me.id, address: here.address };
+  const body = { type: 'person.code', username: me.username };
+  return notingRefusal(db, doer, { body }, async () => {
+    if (!(await isOwnPassword(db, me.id, password)))
+      throw new ProblemError(422, 'Input out of range', undefined, [
+        { path: 'password', message: 'is not your password; type the one you sign in with' },
+      ]);
+    const set = { code: await hash(code), tries: 0, createdAt: new Date() };
+    await db.transaction(async (tx) => {
+      await tx
+        .insert(deviceCodes)
+        .values({ device: here.device, userId: me.id, ...set })
+        .onConflictDoUpdate({ target: [deviceCodes.device, deviceCodes.userId], set });
+      await note(tx, doer, { type: 'person.code', body: { username: me.username } });
+    });
+  });
+}
+
+/** The device forgets somebody’s code. */
+export async function dropCode(db: Db, me: Me, device: string | null): Promise<void> {
+  if (device !== null) await db.delete(deviceCodes).where(of(device, me.id));
+}
+
+const USE_PASSWORD = 'Sign in with the password; then set a new code.';
+
+/**
+ * Who comes in by a code. A try is counted before it is looked at, so that tries at once are counted too. Throws
+ * ProblemError for a wrong one; after five in a row the device asks for the password again.
+ */
+export async function whoComesIn(
+  db: Db,
+  { device, address }: { device: string | null; address: string | null },
+  { personId, code }: CodeSignIn,
+): Promise<string> {
+  const known = (await peopleOf(db, device)).some((p) => p.id === personId);
+  const [user] = await db
+    .select({ username: users.username })
+    .from(users)
+    .where(eq(users.id, personId));
+  const username = known ? user?.username : undefined;
+  // Not as a refused name: five tries are all there are, and they do not close the door of the password.
+  const body = { type: 'code', codeOf: username };
+  return notingRefusal(db, { by: null, address }, { body }, async () => {
+    const [found] =
+      device !== null && known
+        ? await db
+            .update(deviceCodes)
+            .set({ tries: sql`${deviceCodes.tries} + 1` })
+            .where(and(of(device, personId), lt(deviceCodes.tries, MOST_WRONG_CODES)))
+            .returning({ code: deviceCodes.code, tries: deviceCodes.tries })
+        : [];
+    if (!device || !found)
+      throw new ProblemError(401, 'There is no code here any more', USE_PASSWORD);
+    if (!(await verify(found.code, code))) {
+      const left = MOST_WRONG_CODES - found.tries;
+      if (left > 0) throw new ProblemError(401, 'This code is wrong', `Tries left: ${left}.`);
+      await db.delete(deviceCodes).where(of(device, personId));
+      throw new ProblemError(401, 'This code was wrong too often', USE_PASSWORD);
+    }
+    await db.update(deviceCodes).set({ tries: 0 }).where(of(device, personId));
+    await note(db, { by: personId, address }, { type: 'sign-in', body: { username, by: 'code' } });
+    return personId;
+  });
+}
