@@ -2,6 +2,7 @@ import { after, afterEach, before } from 'node:test';
 import { clear, raise, strike } from './lib/stage';
 import './access';
 import './jobs';
+import './keyboard';
 import './match';
 import './run';
 import './tables';

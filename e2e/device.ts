@@ -203,7 +203,7 @@ test('two people hand a phone on by two taps and a short code, and a session tha
 
   // Her session ends while she works: the code is enough, and what waits goes on.
   await screen.press('tab-repairs');
-  await screen.press('repair-FL-08');
+  await screen.press('repair-FL-06');
   await deedShown(screen);
   const devtools = await screen.page.createCDPSession();
   const { origin } = new URL(screen.page.url());

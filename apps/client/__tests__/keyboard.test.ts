@@ -10,6 +10,7 @@ const PAGE = `
     <div role="radio" id="c" tabindex="-1"></div>
   </div>
   <div role="checkbox" id="tick" tabindex="0"></div>
+  <div role="link" id="link" tabindex="0"></div>
   <div role="button" id="button" tabindex="0"></div>
   <input id="text" />
 `;
@@ -47,6 +48,14 @@ test('Space ticks a box and takes a choice, once however long it is held, and th
   strike('a', ' ');
   strike('tick', ' ', { repeat: true });
   expect(pressed).toEqual(['tick', 'a']);
+});
+
+test('Enter follows a link, also one that keeps its keys to itself', () => {
+  at('link').addEventListener('keydown', (event) => event.stopPropagation());
+  strike('link', 'Enter');
+  strike('link', 'Enter', { repeat: true });
+  strike('button', 'Enter');
+  expect(pressed).toEqual(['link']);
 });
 
 test('keys that belong to something else are left to it', () => {

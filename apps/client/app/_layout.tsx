@@ -4,6 +4,7 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { SkipLink } from '@/features/frame/SkipLink';
 import { useArrival } from '@/features/frame/useArrival';
+import { Clocks } from '@/features/clocks/Clocks';
 import { KeptReady } from '@/features/frame/KeptReady';
 import { Leaving } from '@/features/signin/Leaving';
 import { SignInAgain } from '@/features/signin/SignInAgain';
@@ -43,6 +44,7 @@ function Gate({ children }: { children: ReactNode }) {
         <SkipLink />
         {children}
         {isOut ? <SignInAgain me={me} /> : <KeptReady />}
+        <Clocks />
       </>
     );
   if (isLoading) return <Skeleton />;

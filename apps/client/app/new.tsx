@@ -1,3 +1,3 @@
 import { lazily } from '@/ui/lazily';
 
-export default lazily(async () => (await import('@/features/survey/NewScreen')).NewScreen);
+export default lazily(async () => (await import('@/features/survey/SurveyScreen')).SurveyScreen);

@@ -1,7 +1,12 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
-import { guessableCode, MOST_WRONG_CODES, type DevicePerson, type Me } from '@kelmot/contract';
-import type { Problem } from '@kelmot/contract';
+import {
+  guessableCode,
+  MOST_WRONG_CODES,
+  type DevicePerson,
+  type Me,
+  type Problem,
+} from '@kelmot/contract';
 import { changeOwnPassword } from '../src/services/people';
 import { openWorld, type Person, type World } from './harness';
 

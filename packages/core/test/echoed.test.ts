@@ -3,7 +3,7 @@ import { call } from '../src/calc/call';
 import { calcByName } from '../src/calc/registry';
 import { formOf } from '../src/tool/form';
 import { blank, readTyped, type TypedGroup } from '../src/tool/typed';
-import { echoed } from '../src/units/echoed';
+import { echoed } from '../src/calc/echoed';
 import { parseQuantity } from '../src/units/parse';
 import { QUANTITY_IDS } from '../src/units/quantities';
 

@@ -21,7 +21,7 @@ const PARTS: { [S in Slice]: { [F in keyof KeptState[S]]: 'one' | 'keys' | 'ids'
   clock: { aheadMs: 'one' },
   drafts: { surveys: 'keys', touched: 'keys', texts: 'keys' },
   outbox: { queue: 'ids', kept: 'ids' },
-  settings: { theme: 'one', units: 'one', weights: 'keys', leaving: 'one' },
+  settings: { theme: 'one', units: 'one', weights: 'keys', leaving: 'one', loud: 'one' },
   tools: { typed: 'keys' },
 };
 export const SLICES = Object.keys(PARTS) as Slice[];

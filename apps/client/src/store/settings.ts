@@ -8,6 +8,8 @@ export interface Settings {
   weights: Partial<Record<Intent, Weights>>;
   /** Somebody signed out without signal: the server is told before anybody is let in again. */
   leaving: boolean;
+  /** Clocks are called out by sound, vibration and a notification too; never by these alone. */
+  loud: boolean;
 }
 
 export const initialSettings: Settings = {
@@ -15,6 +17,7 @@ export const initialSettings: Settings = {
   units: 'metric',
   weights: {},
   leaving: false,
+  loud: false,
 };
 
 const slice = createSlice({
@@ -36,11 +39,15 @@ const slice = createSlice({
     left: (state, { payload }: PayloadAction<boolean>) => {
       state.leaving = payload;
     },
+    loudChosen: (state, { payload }: PayloadAction<boolean>) => {
+      state.loud = payload;
+    },
     weightsReset: (state, { payload }: PayloadAction<Intent>) => {
       delete state.weights[payload];
     },
   },
 });
 
-export const { themeChosen, unitsChosen, weightMoved, weightsReset, left } = slice.actions;
+export const { themeChosen, unitsChosen, weightMoved, weightsReset, left, loudChosen } =
+  slice.actions;
 export const settingsReducer = slice.reducer;

@@ -9,13 +9,26 @@ interface ViewState {
   signal: boolean;
   /** A newer version of the application is on the device and waits to be loaded. */
   updateReady: boolean;
+  /** What was called out and nobody has put away yet, the newest first. */
+  called: Called[];
 }
+
+/** What a clock of a repair called out. */
+export interface Called {
+  repairId: string;
+  tag: string;
+  text: string;
+  urgent: boolean;
+}
+/** More than can be read at once is one too many. */
+const MOST_CALLED = 3;
 
 const initialState: ViewState = {
   working: null,
   keysShown: false,
   signal: true,
   updateReady: false,
+  called: [],
 };
 
 const slice = createSlice({
@@ -31,11 +44,20 @@ const slice = createSlice({
     signalSeen: (state, { payload }: PayloadAction<boolean>) => {
       state.signal = payload;
     },
+    /** One of a repair takes the place of what it called out before. */
+    calledOut: (state, { payload }: PayloadAction<Called>) => {
+      const others = state.called.filter((c) => c.repairId !== payload.repairId);
+      state.called = [payload, ...others].slice(0, MOST_CALLED);
+    },
+    putAway: (state, { payload }: PayloadAction<string>) => {
+      state.called = state.called.filter((c) => c.repairId !== payload);
+    },
     updateFound: (state) => {
       state.updateReady = true;
     },
   },
 });
 
-export const { workingShown, keysToggled, signalSeen, updateFound } = slice.actions;
+export const { workingShown, keysToggled, signalSeen, calledOut, putAway, updateFound } =
+  slice.actions;
 export const viewReducer = slice.reducer;

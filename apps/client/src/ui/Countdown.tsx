@@ -19,7 +19,7 @@ export function Countdown({
   const words = parts.map((p) => `${p.figure} ${p.unit}`).join(' ');
   return (
     <View
-      className="flex-row items-baseline"
+      className="flex-row flex-wrap items-baseline"
       role="timer"
       aria-label={`${words} ${over ? 'over' : 'left'}`}
       testID="countdown"

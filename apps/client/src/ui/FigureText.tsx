@@ -39,12 +39,12 @@ export function FigureText({ figure, as = 'inline', label, suffix }: FigureTextP
       aria-expanded={open}
       testID={`figure-${figure.id}`}
       onPress={() => dispatch(workingShown(open ? null : figure))}
-      className={label ? 'min-h-[48px] justify-end' : ''}
-      hitSlop={12}
+      // As large as a thumb, and the line no higher for it.
+      className={label ? 'min-h-[48px] max-w-full justify-end' : '-mx-2 -my-3 max-w-full px-2 py-3'}
     >
       {label ? <Txt as="label">{`${label} `}</Txt> : null}
       <View
-        className={`flex-row items-baseline self-start ${open ? 'border-b-[3px]' : 'border-b-[1.5px] border-dotted'} border-teal`}
+        className={`max-w-full flex-row flex-wrap items-baseline self-start ${open ? 'border-b-[3px]' : 'border-b-[1.5px] border-dotted'} border-teal`}
       >
         {money ? <Txt as={as}>{unit}</Txt> : null}
         {figure.quantity === 'time' ? <Duration text={text} as={as} /> : <Txt as={as}>{text}</Txt>}

@@ -170,11 +170,11 @@ export function SectionView({
       <View role="img" aria-label={drawing.describe} className="items-center" testID="section">
         <SectionDrawing drawing={drawing} />
       </View>
-      <View className="flex-row border-y border-ink">
+      <View className="flex-row flex-wrap border-y border-ink">
         {cells.map((cell, i) => (
           <View
             key={cell.key}
-            className={`px-4 py-1.5 ${i === 0 ? 'flex-1' : 'border-l border-ink'}`}
+            className={`max-w-full px-4 py-1.5 ${i === 0 ? 'min-w-[40%] flex-1' : 'border-l border-ink'}`}
           >
             <Txt as="label" numberOfLines={1}>
               {cell.key}

@@ -7,29 +7,37 @@ const isOff = (element: Element): boolean => element.getAttribute('aria-disabled
 function pressedBy(key: string, on: Element): HTMLElement | null {
   const role = roleOf(on);
   if (key === ' ' && (role === 'checkbox' || role === 'radio')) return on as HTMLElement;
+  if (key === 'Enter' && role === 'link' && on.tagName !== 'A') return on as HTMLElement;
   const step = STEPS[key];
   const group = role === 'radio' && step !== undefined ? on.closest('[role="radiogroup"]') : null;
   if (!group || step === undefined) return null;
-  const all = Array.from(group.querySelectorAll<HTMLElement>('[role="radio"]')).filter((r) => !isOff(r));
+  const all = Array.from(group.querySelectorAll<HTMLElement>('[role="radio"]')).filter(
+    (r) => !isOff(r),
+  );
   return all[(all.indexOf(on as HTMLElement) + step + all.length) % all.length] ?? null;
 }
 
 /**
- * What a keyboard is expected to do and no control does by itself: Space ticks a box, arrows go from choice to choice.
- * It stands before every control, and none knows of it.
+ * What a keyboard is expected to do and no control does by itself: Enter follows a link, Space ticks a box, arrows go
+ * from choice to choice. It stands before every control, and none knows of it.
  */
 export function listenToKeys(page: Document): void {
-  page.addEventListener('keydown', (event) => {
-    const { key, target, ctrlKey, metaKey, altKey } = event;
-    if (ctrlKey || metaKey || altKey || !(target instanceof Element)) return;
-    const pressed = pressedBy(key, target);
-    if (!pressed) return;
-    event.preventDefault();
-    // Arrows have moved on by then: what is held down goes on through the choices, and a tick does not flicker.
-    if (event.repeat && pressed === target) return;
-    pressed.focus();
-    pressed.click();
-  });
+  page.addEventListener(
+    'keydown',
+    (event) => {
+      const { key, target, ctrlKey, metaKey, altKey } = event;
+      if (ctrlKey || metaKey || altKey || !(target instanceof Element)) return;
+      const pressed = pressedBy(key, target);
+      if (!pressed) return;
+      event.preventDefault();
+      // Arrows have moved on by then: what is held down goes on through the choices, and a tick does not flicker.
+      if (event.repeat && pressed === target) return;
+      pressed.focus();
+      pressed.click();
+      // Before the controls, which keep what they take for their own to themselves.
+    },
+    true,
+  );
 }
 
 /** Choices in a row are one stop of the Tab key: the one that is chosen, or the first. */

@@ -56,7 +56,8 @@ const fontSize = {
   row: [rem(19), rem(24)],
   key: [rem(24), rem(30)],
   clock: [rem(34), rem(40)],
-  ruling: [rem(56), rem(60)],
+  // The one clock of a screen is as large as asked for, and never cut by a narrow phone.
+  ruling: [`min(${rem(56)}, 28vw)`, `min(${rem(60)}, 30vw)`],
 };
 
 module.exports = { colours: { light, night }, fontFamily, fontSize };

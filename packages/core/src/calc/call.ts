@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { echoed } from '../units/echoed';
+import { echoed } from './echoed';
 import type { Report } from './calc';
 import { issuesOf, type Issue } from './issues';
 import { calcByName, calcs } from './registry';

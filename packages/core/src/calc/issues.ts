@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { echoed } from '../units/echoed';
+import { echoed } from './echoed';
 
 /** What is wrong with one field: its path with dots, and what is allowed. */
 export interface Issue {

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { defineCalc, fig, line, refuse, worked, type Answer, type Report } from '../calc/calc';
 import { named } from '../calc/field';
 import { atLeastZero, positive } from '../calc/number';
-import { echoed } from '../units/echoed';
+import { echoed } from '../calc/echoed';
 
 const EPS = 1e-9;
 /** Up to so many of the smallest pack the search is quicker without remembering where it has been. */

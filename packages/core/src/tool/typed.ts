@@ -1,5 +1,5 @@
 import { type Issue } from '../calc/issues';
-import { echoed } from '../units/echoed';
+import { echoed } from '../calc/echoed';
 import { say } from '../units/format';
 import { parseQuantity } from '../units/parse';
 import { fromBase, quantity, type UnitSystem } from '../units/quantities';

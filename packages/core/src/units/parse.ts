@@ -1,4 +1,4 @@
-import { echoed } from './echoed';
+import { echoed } from '../calc/echoed';
 import {
   quantity,
   shownUnit,

@@ -71,7 +71,7 @@ function Running({
       className="mx-4 gap-1 border-b border-rule py-3 active:opacity-80"
     >
       <Head row={row} right={right} />
-      <View className="min-h-[48px] flex-row items-center gap-4">
+      <View className="min-h-[48px] flex-row flex-wrap items-center gap-x-4">
         {act.clockTo !== null ? (
           <Countdown
             to={act.clockTo}
@@ -80,7 +80,7 @@ function Running({
             tone={closing ? 'closing' : 'ink'}
           />
         ) : null}
-        <View className="min-w-0 flex-1">
+        <View className="min-w-[50%] flex-1">
           <Txt as="strong">{tell(act.say)}</Txt>
           <Txt className="text-pencil">{say(act.second)}</Txt>
         </View>

@@ -1,37 +1,12 @@
 import { MINUTE, say } from '@kelmot/core';
-import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { takeUpdate } from '@/offline/shell';
 import { api, useMeQuery } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { LinkButton } from '@/ui/Button';
+import { CalledOut } from '@/features/clocks/CalledOut';
+import { Pails } from '@/features/clocks/Pails';
 import { StopMark, WaitMark } from '@/ui/marks';
-import { Txt } from '@/ui/Txt';
-
-/** One line over the screen about this device: what is so, and the way on. */
-function Notice({
-  id,
-  mark,
-  children,
-  way,
-}: {
-  id: string;
-  mark: ReactNode;
-  children: ReactNode;
-  way?: { label: string; go: () => void };
-}) {
-  return (
-    <View
-      role="status"
-      testID={id}
-      className="flex-row items-center gap-2.5 border-b border-ink bg-shade px-4"
-    >
-      {mark}
-      <Txt className="min-w-0 flex-1 py-2">{children}</Txt>
-      {way ? <LinkButton label={way.label} testID={`${id}-go`} onPress={way.go} /> : null}
-    </View>
-  );
-}
+import { Notice } from './Notice';
 
 function NoSignal() {
   const dispatch = useAppDispatch();
@@ -41,7 +16,7 @@ function NoSignal() {
   // As if it had come back: what is shown is asked for again, and what waits goes.
   const again = () => dispatch(api.internalActions.onOnline());
   return (
-    <Notice id="no-signal" mark={<WaitMark size={18} />} way={{ label: 'Try again', go: again }}>
+    <Notice id="no-signal" mark={<WaitMark size={18} />} ways={[{ label: 'Try again', go: again }]}>
       No signal. {waits === 0 ? 'Work goes on.' : `${waits} kept to be sent.`}
     </Notice>
   );
@@ -87,7 +62,7 @@ function Update() {
   });
   if (!ready || mixing) return null;
   return (
-    <Notice id="update" mark={<WaitMark size={18} />} way={{ label: 'Load it', go: takeUpdate }}>
+    <Notice id="update" mark={<WaitMark size={18} />} ways={[{ label: 'Load it', go: takeUpdate }]}>
       A newer Kelmot is on this device. What you typed stays.
     </Notice>
   );
@@ -97,6 +72,8 @@ function Update() {
 export function Notices() {
   return (
     <View role="region" aria-label="About this device">
+      <CalledOut />
+      <Pails />
       <NoSignal />
       <WrongClock />
       <Others />

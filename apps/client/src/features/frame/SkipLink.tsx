@@ -1,17 +1,19 @@
-import { Pressable } from 'react-native';
+import { Pressable, View } from 'react-native';
 import { Txt } from '@/ui/Txt';
 import { headingOf, takeFocus } from './useArrival';
 
 /** The first stop of the Tab key, out of sight until it has the focus: past places and register, to the screen itself. */
 export function SkipLink() {
   return (
-    <Pressable
-      role="link"
-      testID="skip"
-      onPress={() => takeFocus(headingOf())}
-      className="absolute -top-24 left-2 z-50 min-h-[48px] justify-center rounded border-[1.5px] border-ink bg-sheet px-4 focus:top-2"
-    >
-      <Txt as="inline">Skip to the screen</Txt>
-    </Pressable>
+    <View role="navigation" aria-label="Skip">
+      <Pressable
+        role="link"
+        testID="skip"
+        onPress={() => takeFocus(headingOf())}
+        className="absolute -top-24 left-2 z-50 min-h-[48px] justify-center rounded border-[1.5px] border-ink bg-sheet px-4 focus:top-2"
+      >
+        <Txt as="inline">Skip to the screen</Txt>
+      </Pressable>
+    </View>
   );
 }

@@ -1,7 +1,7 @@
 import { usePathname } from 'expo-router';
 import { useEffect, useRef } from 'react';
+import { namePage } from './pageTitle';
 
-const NAME = 'Kelmot';
 /** How often it is looked for the heading of a screen that is fetched or waits for an answer, ms, and for how long. */
 const LOOK_MS = 60;
 const LONGEST_MS = 20_000;
@@ -19,9 +19,6 @@ export function takeFocus(element: HTMLElement | null): void {
   element.tabIndex = -1;
   element.focus({ preventScroll: true });
 }
-
-/** What a heading says more than it shows, for the title of the page. */
-export const pageTitle = (title: string): object => ({ dataSet: { title } });
 
 /**
  * Names the page by the heading of its screen, and on arriving at another one puts the focus there: who does not see the
@@ -41,7 +38,7 @@ export function useArrival(who: string | undefined): void {
         return;
       }
       clearInterval(timer);
-      document.title = said === NAME ? NAME : `${said} · ${NAME}`;
+      namePage(said);
       if (!isFirst.current && !typing(document.activeElement)) takeFocus(heading);
       isFirst.current = false;
     }, LOOK_MS);

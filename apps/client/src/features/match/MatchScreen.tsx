@@ -1,6 +1,5 @@
 import {
   askedBy,
-  dayClockText,
   familyOf,
   INTENT_NAMES,
   INTENTS,
@@ -20,7 +19,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { pathName } from '@/features/repair/pathNames';
 import { RepairAside } from '@/features/repair/RepairAside';
 import { Refused } from '@/features/repair/Refused';
-import { sectionOf } from '@/features/repair/sectionOf';
+import { SectionOf } from '@/features/repair/SectionOf';
 import { usePlanner } from '@/features/repair/usePlanner';
 import { StationFrame } from '@/features/repair/StationFrame';
 import { type OpenRepair } from '@/features/repair/useRepair';
@@ -29,11 +28,9 @@ import { sayError } from '@/store/api';
 import { LinkButton, PrimaryButton } from '@/ui/Button';
 import { Choices } from '@/ui/fields';
 import { stopAt } from '@/ui/keyboard';
-import { SectionView } from '@/ui/SectionView';
 import { Failed, Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
 import { useNow } from '@/ui/useNow';
-import { useZone } from '@/ui/useZone';
 import { lastPlanOf, roundsPlaced, type RepairView } from '@kelmot/contract';
 import { WorkingSheet } from '@/ui/Working';
 import { Compare, MOST_COMPARED } from './Compare';
@@ -47,16 +44,7 @@ import { Weighing } from './Weighing';
 import { TrialBar, WhatIfBlock } from './WhatIfBlock';
 
 /** Match: every card with its verdict, ranked for lasting or for stop-gap, and the choice that goes to Prep. */
-export function MatchScreen({
-  view,
-  repair,
-  width,
-}: {
-  view: RepairView;
-  repair: OpenRepair;
-  width: number;
-}) {
-  const zone = useZone();
+export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRepair }) {
   const units = useAppSelector((s) => s.settings.units);
   const now = useNow(MINUTE);
   const [intent, setIntent] = useState<Intent>(view.intent);
@@ -78,7 +66,6 @@ export function MatchScreen({
   const shown = all ? ranked : ranked.slice(0, Math.max(usable.length + 2, 4));
   const begun = view.mixes.length > 0;
   const same = view.plan?.body.card.code === code && view.intent === intent;
-  const drawing = sectionOf({ ...view, plan: null }, now, units, { width, height: 196 });
   const taken = settled(
     askedBy(familyOf(view.survey.family).method.schools, chosen?.match.card),
     schools,
@@ -168,14 +155,9 @@ export function MatchScreen({
       rounds={roundsPlaced(view)}
       tag={view.tag}
       title={`${ranked.length === 1 ? 'One card' : `${ranked.length} cards`} for ${view.title}`}
-      header={
-        drawing && width > 0 ? (
-          <SectionView
-            drawing={drawing}
-            extra={[{ key: 'back by', value: dayClockText(Date.parse(view.backBy), now, zone) }]}
-          />
-        ) : null
-      }
+      header={(width) => (
+        <SectionOf view={{ ...view, plan: null }} size={{ width, height: 196 }} now={now} />
+      )}
       aside={<RepairAside id={view.id} shown={inHand} />}
       action={action}
       sheet={<WorkingSheet namePath={(p) => pathName(view.survey.family, p)} />}

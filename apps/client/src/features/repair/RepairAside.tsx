@@ -1,39 +1,32 @@
-import { dayClockText, type Figure } from '@kelmot/core';
+import { type Figure } from '@kelmot/core';
 import { router } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 import { useAppSelector } from '@/store/hooks';
-import { SectionView } from '@/ui/SectionView';
 import { Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
 import { useNow } from '@/ui/useNow';
-import { useZone } from '@/ui/useZone';
 import { WorkingLines } from '@/ui/Working';
 import { pathName } from './pathNames';
-import { sectionOf } from './sectionOf';
+import { SectionOf } from './SectionOf';
 import { useRepair } from './useRepair';
+
+/** The room of the section in the third pane, px. */
+const SIZE = { width: 379, height: 250 };
 
 /**
  * The wide layout's third pane: the section over the working of the figure that is open, of the one that the screen has in
  * hand, or of the time to service.
  */
 export function RepairAside({ id, shown = null }: { id: string; shown?: Figure | null }) {
-  const zone = useZone();
   const { view } = useRepair(id);
   const now = useNow(15_000);
-  const units = useAppSelector((s) => s.settings.units);
   const chosen = useAppSelector((s) => s.view.working);
   if (!view) return <Skeleton rows={3} />;
-  const drawing = sectionOf(view, now, units, { width: 379, height: 250 });
   const plan = view.plan?.body;
   const figure = chosen ?? shown ?? plan?.figures.ready ?? null;
   return (
     <ScrollView className="flex-1">
-      {drawing ? (
-        <SectionView
-          drawing={drawing}
-          extra={[{ key: 'back by', value: dayClockText(Date.parse(view.backBy), now, zone) }]}
-        />
-      ) : null}
+      <SectionOf view={view} size={SIZE} now={now} />
       <View className="p-4" testID="working">
         {figure ? (
           <WorkingLines

@@ -1,25 +1,22 @@
-import { dayClockText, StationId, STATION_NAMES } from '@kelmot/core';
+import { StationId, STATION_NAMES } from '@kelmot/core';
 import { router, useLocalSearchParams } from 'expo-router';
-import { useEffect, useState } from 'react';
-import { View } from 'react-native';
+import { useEffect } from 'react';
 import { Frame } from '@/features/frame/Frame';
 import { MatchScreen } from '@/features/match/MatchScreen';
 import { RunScreen } from '@/features/run/RunScreen';
 import { stationScreens } from '@/features/stations';
 import { SurveyScreen } from '@/features/survey/SurveyScreen';
 import { sayError } from '@/store/api';
-import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { useAppDispatch } from '@/store/hooks';
 import { workingShown } from '@/store/view';
 import { PrimaryButton } from '@/ui/Button';
-import { SectionView } from '@/ui/SectionView';
 import { Empty, Failed, Skeleton } from '@/ui/states';
 import { useNow } from '@/ui/useNow';
-import { useZone } from '@/ui/useZone';
 import { WorkingSheet } from '@/ui/Working';
 import { pathName } from './pathNames';
 import { Refused } from './Refused';
 import { RepairAside } from './RepairAside';
-import { sectionOf } from './sectionOf';
+import { SectionOf } from './SectionOf';
 import { StationFrame } from './StationFrame';
 import { useRepair, type OpenRepair } from './useRepair';
 import { roundsPlaced, type RepairView } from '@kelmot/contract';
@@ -39,21 +36,16 @@ function Planned({
   view,
   repair,
   station,
-  width,
 }: {
   view: RepairView;
   repair: OpenRepair;
   station: Exclude<StationId, 'survey' | 'match'>;
-  width: number;
 }) {
-  const zone = useZone();
   const now = useNow(15_000);
-  const units = useAppSelector((s) => s.settings.units);
   const plan = plannedOf(repair, view);
   const planning = isPlanning(repair, view);
   const screen = stationScreens[station];
   const short = station === 'mix' || station === 'accept' || station === 'cure';
-  const drawing = sectionOf(view, now, units, { width, height: short ? 108 : 230 }, 0, !short);
   const props = plan && { id: view.id, view, plan, repair };
   const card = plan ? `${plan.card.code} ${plan.card.name}` : '';
   return (
@@ -64,14 +56,14 @@ function Planned({
       rounds={roundsPlaced(view)}
       tag={view.tag}
       title={plan ? `${STATION_NAMES[station]}, ${card}` : STATION_NAMES[station]}
-      header={
-        drawing ? (
-          <SectionView
-            drawing={drawing}
-            extra={[{ key: 'back by', value: dayClockText(Date.parse(view.backBy), now, zone) }]}
-          />
-        ) : null
-      }
+      header={(width) => (
+        <SectionOf
+          view={view}
+          size={{ width, height: short ? 108 : 230 }}
+          now={now}
+          dimensions={!short}
+        />
+      )}
       aside={<RepairAside id={view.id} />}
       action={
         props ? (
@@ -104,7 +96,6 @@ export function RepairScreen() {
   const station = StationId.safeParse(raw).data ?? (raw === 'run' ? 'run' : 'survey');
   const repair = useRepair(id);
   const dispatch = useAppDispatch();
-  const [width, setWidth] = useState(0);
   useEffect(() => {
     dispatch(workingShown(null));
   }, [dispatch, id, station]);
@@ -123,22 +114,10 @@ export function RepairScreen() {
       </Frame>
     );
   }
-  return (
-    <View className="flex-1" onLayout={(e) => setWidth(Math.min(e.nativeEvent.layout.width, 620))}>
-      {station === 'survey' ? (
-        <SurveyScreen key={id} view={view} repair={repair} width={width} />
-      ) : station === 'run' && plan ? (
-        <RunScreen id={id} view={view} plan={plan} repair={repair} />
-      ) : station === 'match' ? (
-        <MatchScreen key={`${id}/${view.version}`} view={view} repair={repair} width={width} />
-      ) : (
-        <Planned
-          view={view}
-          repair={repair}
-          station={station === 'run' ? 'prep' : station}
-          width={width}
-        />
-      )}
-    </View>
-  );
+  if (station === 'survey') return <SurveyScreen key={id} view={view} repair={repair} />;
+  if (station === 'run' && plan)
+    return <RunScreen id={id} view={view} plan={plan} repair={repair} />;
+  if (station === 'match')
+    return <MatchScreen key={`${id}/${view.version}`} view={view} repair={repair} />;
+  return <Planned view={view} repair={repair} station={station === 'run' ? 'prep' : station} />;
 }

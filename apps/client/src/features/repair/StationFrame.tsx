@@ -3,7 +3,7 @@ import { router } from 'expo-router';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Frame } from '@/features/frame/Frame';
-import { pageTitle } from '@/features/frame/useArrival';
+import { pageTitle } from '@/features/frame/pageTitle';
 import { SendState } from '@/features/frame/SendState';
 import { useKey } from '@/features/frame/useKey';
 import { BackArrow, Tag } from '@/ui/Button';
@@ -11,6 +11,9 @@ import { useLayout } from '@/ui/layout';
 import { StationScale } from '@/ui/StationScale';
 import { Txt } from '@/ui/Txt';
 import { KeptElsewhere } from './KeptElsewhere';
+
+/** A section is drawn no wider than this, px: larger it tells no more. */
+const WIDEST_SECTION = 620;
 
 interface StationFrameProps {
   id: string | null;
@@ -20,8 +23,8 @@ interface StationFrameProps {
   rounds?: readonly boolean[];
   tag: string;
   title: string;
-  /** The section, over everything else on a phone. */
-  header?: ReactNode;
+  /** The section, over everything else on a phone, as wide as there is room. */
+  header?: (width: number) => ReactNode;
   /** The section stays in sight while the rest scrolls, as in the survey that draws it. */
   pinned?: boolean;
   aside?: ReactNode;
@@ -59,6 +62,7 @@ export function StationFrame({
   const go = (to: StationId) => {
     if (id) router.navigate(`/repair/${id}/${to}`);
   };
+  const drawn = width > 0 ? header?.(Math.min(width, WIDEST_SECTION)) : null;
   const named = pageTitle([STATION_NAMES[station], tag, title].filter(Boolean).join(', '));
   return (
     <Frame tab="repairs" aside={aside} bare openId={id ?? undefined}>
@@ -93,14 +97,14 @@ export function StationFrame({
             </View>
           </>
         ) : null}
-        {layout !== 'wide' && pinned ? header : null}
+        {layout !== 'wide' && pinned ? drawn : null}
         <ScrollView
           ref={scroll}
           className="flex-1"
           keyboardShouldPersistTaps="handled"
           testID={`screen-${top ? 'run' : station}`}
         >
-          {layout === 'wide' || pinned ? null : header}
+          {layout === 'wide' || pinned ? null : drawn}
           {id ? <KeptElsewhere id={id} /> : null}
           {children}
           <View className="h-6" />

@@ -108,22 +108,26 @@ function Row({ item, now }: { item: ActRow; now: number }) {
       onPress={() => openRepair(row, 'phone')}
       className="gap-1 border-b border-rule px-4 py-2.5 active:bg-shade"
     >
-      <View className="flex-row items-center gap-2">
+      <View className="flex-row flex-wrap items-center gap-x-2">
         <Tag text={row.tag} />
-        <Txt as="row" className="flex-1" numberOfLines={2}>
+        <Txt as="row" className="min-w-[5rem] flex-1" numberOfLines={2}>
           {row.assetName}
         </Txt>
         {stopped ? <StopMark size={20} /> : null}
-        <Txt as="inline" className={stopped ? 'text-oxideInk' : ''} numberOfLines={1}>
+        <Txt
+          as="inline"
+          className={`max-w-full text-right ${stopped ? 'text-oxideInk' : ''}`}
+          numberOfLines={2}
+        >
           {say}
         </Txt>
       </View>
-      <View className="flex-row justify-between gap-3">
-        <Txt as="label" numberOfLines={1} className="flex-1">
+      <View className="flex-row flex-wrap justify-between gap-x-3">
+        <Txt as="label" numberOfLines={1} className="min-w-[50%] flex-1">
           {row.title}
           {row.cardCode ? `, ${row.cardCode}` : ''}, {INTENT_NAMES[row.intent].toLowerCase()}
         </Txt>
-        <Txt as="label" numberOfLines={1}>
+        <Txt as="label" numberOfLines={1} className="max-w-full">
           {whenText(item, now, zone)}
         </Txt>
       </View>

@@ -80,8 +80,8 @@ export function withWaiting(
   return [...own.filter((row) => asksFor(query, row)), ...rows.filter((row) => !known.has(row.id))];
 }
 
-/** Repairs of a query with their next acts, soonest first. */
-export function useActs(query: RepairsQuery, now: number) {
+/** Repairs of a query as this device has them, what waits on it in its place. */
+export function useRows(query: RepairsQuery) {
   const result = useRepairsInfiniteQuery(query, { pollingInterval: 20_000 });
   const views = useWaitingViews();
   const rows = useMemo(
@@ -90,6 +90,12 @@ export function useActs(query: RepairsQuery, now: number) {
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [result.data, views, query.status, query.q],
   );
+  return { ...result, rows };
+}
+
+/** Repairs of a query with their next acts, soonest first. */
+export function useActs(query: RepairsQuery, now: number) {
+  const { rows, ...result } = useRows(query);
   // Acts change by the minute; the seconds are only in the clocks.
   const zone = useZone();
   const minute = Math.floor(now / 15_000) * 15_000;

@@ -1,13 +1,14 @@
 import type { UnitSystem } from '@kelmot/core';
 import { ScrollView, View } from 'react-native';
+import { askToNotify } from '@/features/clocks/alarm';
 import { Frame } from '@/features/frame/Frame';
 import { People } from '@/features/signin/People';
 import { useLeave } from '@/features/signin/useLeave';
 import { useMeQuery } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { themeChosen, unitsChosen, type Settings } from '@/store/settings';
+import { loudChosen, themeChosen, unitsChosen, type Settings } from '@/store/settings';
 import { SecondaryButton } from '@/ui/Button';
-import { Choices, FieldFrame } from '@/ui/fields';
+import { CheckBox, Choices, FieldFrame } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
 import { OwnCode } from './OwnCode';
 import { OwnPassword } from './OwnPassword';
@@ -22,7 +23,7 @@ const UNITS = [
   { value: 'us', label: 'US' },
 ];
 
-/** Set once: units, theme; and the way out. */
+/** Who works here; units, theme and how clocks call; and the way out. */
 export function SettingsScreen() {
   const dispatch = useAppDispatch();
   const settings = useAppSelector((s) => s.settings);
@@ -63,6 +64,16 @@ export function SettingsScreen() {
               onPick={(v) => dispatch(themeChosen(v as Settings['theme']))}
             />
           </FieldFrame>
+          <CheckBox
+            id="loud"
+            label="Call clocks out by sound and vibration"
+            why="The screen always tells them. Notifications too, where this device lets us."
+            on={settings.loud}
+            onToggle={() => {
+              dispatch(loudChosen(!settings.loud));
+              if (!settings.loud) void askToNotify();
+            }}
+          />
           <View className="gap-2">
             <Txt as="inline">
               Signed in: {me?.name}, {me?.role}

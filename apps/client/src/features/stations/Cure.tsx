@@ -80,7 +80,7 @@ export function Cure(props: StationProps) {
           </>
         ) : null}
       </View>
-      <View className="flex-row items-center justify-between border-y border-ink bg-sheet px-4 py-2">
+      <View className="flex-row flex-wrap items-center justify-between border-y border-ink bg-sheet px-4 py-2">
         <Txt as="inline">
           Needed: {MILESTONE_NAMES[plan.needed]} by {dayClockText(strip.deadline, now, zone)}
         </Txt>
@@ -106,20 +106,23 @@ export function Cure(props: StationProps) {
               <View
                 key={m.id}
                 role="listitem"
-                className={`flex-row items-center gap-3 border-b border-rule px-4 py-2 ${m.id === plan.needed ? 'bg-sheet' : ''}`}
+                className={`flex-row flex-wrap items-center gap-x-3 border-b border-rule px-4 py-2 ${m.id === plan.needed ? 'bg-sheet' : ''}`}
               >
                 <View
                   className={`h-3.5 w-3.5 border border-ink ${met ? 'bg-moss' : ''}`}
                   aria-hidden
                 />
-                <Txt as="inline" className={`flex-1 ${m.id === plan.needed ? 'font-head' : ''}`}>
+                <Txt
+                  as="inline"
+                  className={`min-w-[45%] flex-1 ${m.id === plan.needed ? 'font-head' : ''}`}
+                >
                   {m.name}
                   {met ? ', met' : ''}
                 </Txt>
                 <FigureText
                   figure={m.id === 'life' ? plan.figures.life : plan.figures[`cure.${m.id}`]}
                 />
-                <Txt as="inline" className="w-24 text-right">
+                <Txt as="inline" className="min-w-24 text-right">
                   {dayClockText(m.at, now, zone)}
                 </Txt>
               </View>

@@ -106,9 +106,9 @@ export function HoldFields({
       {step.hold?.kind === 'countdown' ? <Wait step={step} view={view} /> : null}
       <Pictures step={step} view={view} repair={repair} />
       {frames.length > 0 ? (
-        <View className="flex-row gap-2">
+        <View className="flex-row flex-wrap gap-2">
           {frames.map((frame, i) => (
-            <View key={frame.label} className="min-w-0 flex-1">
+            <View key={frame.label} className="min-w-[5.25rem] flex-1">
               <FieldFrame label={frame.label} why={frame.why} error={wrong[i] ?? undefined}>
                 <View className={single ? 'flex-row gap-2' : 'gap-2'}>
                   {frame.boxes.map((box) => (

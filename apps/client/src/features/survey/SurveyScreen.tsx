@@ -78,15 +78,7 @@ function Aside({ draft, units }: { draft: SurveyDraft; units: UnitSystem }) {
 }
 
 /** The survey of a new repair, or of one that exists. Every letter is kept on the device until it is saved. */
-export function SurveyScreen({
-  view,
-  repair,
-  width,
-}: {
-  view?: RepairView;
-  repair?: OpenRepair;
-  width: number;
-}) {
+export function SurveyScreen({ view, repair }: { view?: RepairView; repair?: OpenRepair }) {
   const dispatch = useAppDispatch();
   const send = useSend();
   const clock = useAppSelector((s) => s.clock);
@@ -127,7 +119,6 @@ export function SurveyScreen({
     dispatch(draftDropped(draftKey));
     router.navigate(`/repair/${view.id}/match`);
   };
-  const drawing = draftSection(draft, units, width, 168);
   const wrong = shown && issues.length > 0;
   const label = wrong
     ? `${issues.length} to put right above`
@@ -144,7 +135,10 @@ export function SurveyScreen({
       reached={view?.station ?? 'survey'}
       tag={draft.asset.tag}
       title={draft.asset.name || 'New repair'}
-      header={drawing ? <SectionView drawing={drawing} /> : null}
+      header={(width) => {
+        const drawing = draftSection(draft, units, width, 168);
+        return drawing ? <SectionView drawing={drawing} /> : null;
+      }}
       aside={<Aside draft={draft} units={units} />}
       action={
         <PrimaryButton

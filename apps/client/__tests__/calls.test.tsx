@@ -1,0 +1,130 @@
+import { rowOf, type RepairRow } from '@kelmot/contract';
+import { gistOf, MINUTE, planBatches, word } from '@kelmot/core';
+import { act, render, renderHook, screen } from '@testing-library/react-native';
+import fc from 'fast-check';
+import type { ReactNode } from 'react';
+import { Provider } from 'react-redux';
+import { CalledOut } from '@/features/clocks/CalledOut';
+import { dueOf, useCalls, type CallOf } from '@/features/clocks/useCalls';
+import { clockSeen } from '@/store/clock';
+import { calledOut, putAway } from '@/store/view';
+import { planOf, viewOf } from '../../../packages/contract/test/view';
+import { freshStore } from './opened';
+
+jest.mock('expo-router', () => ({ router: { navigate: jest.fn() }, usePathname: () => '/' }));
+
+const plan = planOf();
+const [batch] = planBatches(plan);
+if (!batch) throw new Error('nothing is mixed');
+
+/** A repair of which a pail was mixed so many minutes ago. */
+function pailOf(minutesAgo: number, placed = false): RepairRow {
+  const startedAt = new Date(Date.now() - minutesAgo * MINUTE).toISOString();
+  const row = rowOf(viewOf(plan));
+  const mix = {
+    batchNo: batch?.no ?? 1,
+    startedAt,
+    placedAt: placed ? startedAt : null,
+    binnedAt: null,
+  };
+  return { ...row, gist: gistOf(plan), mixes: [{ ...row.mixes[0], ...mix }] as RepairRow['mixes'] };
+}
+
+/** What is called out over these rows while the hook is in use. */
+function listening(rows: RepairRow[]) {
+  const store = freshStore();
+  const heard: string[] = [];
+  const hook = renderHook(
+    ({ list }: { list: RepairRow[] }) => useCalls(list, ({ say }) => heard.push(word(say))),
+    {
+      initialProps: { list: rows },
+      wrapper: ({ children }: { children: ReactNode }) => (
+        <Provider store={store}>{children}</Provider>
+      ),
+    },
+  );
+  return { heard, store, ...hook };
+}
+const goOn = (minutes: number) => act(() => void jest.advanceTimersByTime(minutes * MINUTE));
+
+beforeEach(() => jest.useFakeTimers());
+afterEach(() => jest.useRealTimers());
+
+test('each moment of a pail is called out once as it comes, and nothing that was before', () => {
+  const { heard } = listening([pailOf(0)]);
+  expect(heard).toEqual([]);
+  goOn(batch.lifeMin * 0.75 + 1);
+  expect(heard).toEqual([expect.stringMatching(/a quarter of its life is left/)]);
+  goOn(batch.lifeMin);
+  expect(heard).toEqual([expect.anything(), expect.stringMatching(/is past its life/)]);
+  goOn(600);
+  expect(heard).toHaveLength(2);
+  expect(listening([pailOf(batch.lifeMin * 2)]).heard).toEqual([]);
+});
+
+test('a pail that is placed in time is not called out, and one that is begun later is', () => {
+  const { heard, rerender } = listening([pailOf(0)]);
+  goOn(1);
+  rerender({ list: [] });
+  goOn(batch.lifeMin * 2);
+  expect(heard).toEqual([]);
+  rerender({ list: [pailOf(0)] });
+  goOn(batch.lifeMin * 0.8);
+  expect(heard).toHaveLength(1);
+});
+
+test('a clock that is set right does not call out what has not come', () => {
+  const { heard, store } = listening([pailOf(0)]);
+  const device = Date.now();
+  // The device runs an hour ahead: by the site, the pail was begun an hour from now.
+  act(() => void store.dispatch(clockSeen({ server: device - 60 * MINUTE, device })));
+  goOn(batch.lifeMin);
+  expect(heard).toEqual([]);
+  goOn(60);
+  expect(heard.length).toBeGreaterThan(0);
+});
+
+test('after a sleep each repair is told how it stands, once, and not all that it was', () => {
+  const rows = ['a', 'b', 'c'].map((id) => ({ ...pailOf(0), id }));
+  const calls = fc.array(
+    fc.record({ at: fc.integer({ min: 0, max: 100 }), row: fc.constantFrom(...rows) }),
+    { maxLength: 20 },
+  );
+  fc.assert(
+    fc.property(calls, fc.nat(100), fc.nat(100), (list, p, q) => {
+      const [since, now] = [Math.min(p, q), Math.max(p, q)];
+      const sorted: CallOf[] = list
+        .map((c) => ({ ...c, urgent: false, say: { text: '', values: {} } }))
+        .sort((x, y) => x.at - y.at);
+      const due = dueOf(sorted, since, now);
+      expect(new Set(due.map((c) => c.row.id)).size).toBe(due.length);
+      for (const call of due) {
+        expect(call.at > since && call.at <= now).toBe(true);
+        const later = sorted.filter(
+          (c) => c.row.id === call.row.id && c.at > call.at && c.at <= now,
+        );
+        expect(later).toEqual([]);
+      }
+      expect(dueOf(sorted, now, now)).toEqual([]);
+    }),
+  );
+});
+
+test('what was called out stands over the screen until it is put away, three at most, one of a repair', () => {
+  const store = freshStore();
+  render(
+    <Provider store={store}>
+      <CalledOut />
+    </Provider>,
+  );
+  const call = (tag: string, text: string) =>
+    act(() => void store.dispatch(calledOut({ repairId: tag, tag, text, urgent: true })));
+  for (const tag of ['P-1', 'P-2', 'P-3', 'P-4']) call(tag, `${tag} calls`);
+  expect(screen.queryByText(/P-1 calls/)).toBeNull();
+  call('P-3', 'P-3 is past its life');
+  expect(screen.queryByText(/P-3 calls/)).toBeNull();
+  expect(screen.getByText(/P-3 is past its life/)).toBeTruthy();
+  act(() => void store.dispatch(putAway('P-3')));
+  expect(screen.queryByText(/P-3/)).toBeNull();
+  expect(store.getState().view.called.map((c) => c.tag)).toEqual(['P-4', 'P-2']);
+});

@@ -1,0 +1,69 @@
+import { mixedBatches, type RepairRow } from '@kelmot/contract';
+import { formatDuration, MINUTE, nextAct } from '@kelmot/core';
+import { useEffect, useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { clockOfPage } from '@/features/frame/pageTitle';
+import { useRows } from '@/features/repairs/useActs';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { calledOut } from '@/store/view';
+import { Txt } from '@/ui/Txt';
+import { useNow } from '@/ui/useNow';
+import { useWords } from '@/ui/useWords';
+import { useZone } from '@/ui/useZone';
+import { alarm } from './alarm';
+import { useAwake } from './useAwake';
+import { useCalls, type CallOf } from './useCalls';
+
+/** The title of the page goes on by this, ms. */
+const TITLE_MS = 15_000;
+
+const livesIn = (row: RepairRow): boolean =>
+  row.mixes.some((x) => x.placedAt === null && x.binnedAt === null);
+
+/** The soonest clock of all, before the name of the page. */
+function TitleClock({ rows }: { rows: readonly RepairRow[] }) {
+  const now = useNow(TITLE_MS);
+  const zone = useZone();
+  useEffect(() => {
+    const clocks = rows.flatMap(({ gist, mixes, tag }) => {
+      const act = gist ? nextAct(gist, mixedBatches(mixes), now, zone) : null;
+      return act?.clockTo && act.clockTo > now ? [{ tag, to: act.clockTo }] : [];
+    });
+    const [soonest] = clocks.sort((p, q) => p.to - q.to);
+    const minutes = soonest ? Math.max(2, Math.ceil((soonest.to - now) / MINUTE)) : 0;
+    clockOfPage(soonest ? `${formatDuration(minutes)} ${soonest.tag}` : '');
+  }, [rows, now, zone]);
+  return null;
+}
+
+/**
+ * The clocks of every running repair, on whatever screen: each moment is called out once, over the screen, to who hears
+ * it, and by sound where that was asked for; the soonest stands in the page’s title; the screen stays awake while a pail
+ * lives.
+ */
+export function Clocks() {
+  const dispatch = useAppDispatch();
+  const { tell } = useWords();
+  const loud = useAppSelector((s) => s.settings.loud);
+  const { rows } = useRows({ status: 'open', q: '' });
+  const [heard, setHeard] = useState({ polite: '', assertive: '' });
+  const running = useMemo(() => rows.filter((row) => row.mixes.length > 0), [rows]);
+  useAwake(running.some(livesIn));
+  useCalls(running, ({ row, say, urgent }: CallOf) => {
+    const text = tell(say);
+    dispatch(calledOut({ repairId: row.id, tag: row.tag, text, urgent }));
+    setHeard((h) => ({ ...h, [urgent ? 'assertive' : 'polite']: `${row.tag}: ${text}` }));
+    if (loud) alarm(row.tag, text);
+  });
+  return (
+    <View className="absolute h-px w-px overflow-hidden opacity-0" pointerEvents="none">
+      <View role="status" testID="heard">
+        <Txt>{heard.polite}</Txt>
+      </View>
+      <View role="alert" testID="heard-now">
+        <Txt>{heard.assertive}</Txt>
+      </View>
+      <TitleClock rows={running} />
+    </View>
+  );
+}

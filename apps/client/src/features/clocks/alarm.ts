@@ -1,0 +1,48 @@
+/** How a call sounds: two short tones, Hz and s. */
+const TONE_HZ = 880;
+const TONES_S = [0, 0.28] as const;
+const TONE_S = 0.18;
+const LOUDNESS = 0.25;
+/** How it is felt, ms on and off. */
+const SHAKES = [220, 120, 220];
+
+function sound(): void {
+  if (typeof AudioContext === 'undefined') return;
+  const audio = new AudioContext();
+  const gain = audio.createGain();
+  gain.gain.value = LOUDNESS;
+  gain.connect(audio.destination);
+  for (const from of TONES_S) {
+    const tone = audio.createOscillator();
+    tone.frequency.value = TONE_HZ;
+    tone.connect(gain);
+    tone.start(audio.currentTime + from);
+    tone.stop(audio.currentTime + from + TONE_S);
+  }
+  setTimeout(() => void audio.close(), 1500);
+}
+
+const mayNotify = (): boolean =>
+  typeof Notification !== 'undefined' && Notification.permission === 'granted';
+
+/** Asks whether this device may show notifications; no matter what is answered, the screen tells it too. */
+export async function askToNotify(): Promise<void> {
+  if (typeof Notification !== 'undefined' && Notification.permission === 'default')
+    await Notification.requestPermission();
+}
+
+async function notify(title: string, body: string): Promise<void> {
+  if (!mayNotify()) return;
+  // A phone shows those of a service worker alone.
+  const shell = await navigator.serviceWorker?.getRegistration();
+  const options = { body, tag: title, icon: '/icon-192.png', requireInteraction: true };
+  if (shell) await shell.showNotification(title, options);
+  else new Notification(title, options);
+}
+
+/** Calls out beside the screen: a sound, a shake, and a notification where the page is not looked at. */
+export function alarm(title: string, body: string): void {
+  sound();
+  navigator.vibrate?.(SHAKES);
+  if (document.hidden) void notify(title, body).catch(() => undefined);
+}

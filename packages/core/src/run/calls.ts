@@ -1,0 +1,76 @@
+import { m, type Message } from '../message/message';
+import { clockText } from '../schedule/clock';
+import { MINUTE } from '../units/clock';
+import type { Zone } from '../units/zone';
+import type { PlanGist } from './gist';
+import { nextAct, roundOfBatch, type MixedBatch, type NextAct } from './nextAct';
+
+/** A moment of a running repair at which somebody has to be told something, epoch ms. */
+export interface Call {
+  at: number;
+  /** It cannot wait: material goes off, or a window closes. */
+  urgent: boolean;
+  say: Message;
+}
+
+/** So much of the life of a pail is left when it is told to be used up. */
+const LIFE_LEFT = 0.25;
+/** A window is told to close when so much of it is left, and an hour before at the earliest. */
+const WINDOW_LEFT = 0.25;
+const WINDOW_LEFT_MOST = 60 * MINUTE;
+/** More moments than any repair has from its last mix to its sign-off. */
+const MOST_CALLS = 12;
+
+const told = ({ say, second }: NextAct): Message => m('{say} {second}', { say, second });
+
+/** What is told of a pail while it lives, and when it must not be used any more. */
+function ofPail(plan: PlanGist, pail: MixedBatch, zone: Zone): Call[] {
+  const batch = roundOfBatch(plan, pail.batchNo)?.batches.find((b) => b.no === pail.batchNo);
+  if (!batch) return [];
+  const at = (minutes: number) => pail.startedAt + minutes * MINUTE;
+  const quarter = at(batch.lifeMin * (1 - LIFE_LEFT));
+  const placeBy = at(batch.useMin);
+  const values = { no: batch.no, at: clockText(Math.max(placeBy, quarter), zone) };
+  const left: Call = {
+    at: quarter,
+    urgent: true,
+    say:
+      placeBy > quarter
+        ? m('Batch {no}: a quarter of its life is left. Place it by {at}.', values)
+        : m('Batch {no}: a quarter of its life is left. Place no more of it.', values),
+  };
+  const ended: Call = {
+    at: at(batch.lifeMin),
+    urgent: true,
+    say: m('Batch {no} is past its life. Place no more: spread it thin, bin it.', values),
+  };
+  return [left, ended];
+}
+
+/**
+ * When somebody is to be told something in a running repair, and what, in the order of time: a quarter of a pail's life
+ * left, its end, a window that opens, closes soon and is closed, and the moment that it is cured. Nothing before the
+ * first mix. What is told then is what the next act is then.
+ */
+export function callsOf(plan: PlanGist, mixes: readonly MixedBatch[], zone: Zone): Call[] {
+  const sound = mixes.filter((x) => !x.binned);
+  const wet = sound.filter((x) => x.placedAt === null);
+  if (wet.length > 0)
+    return wet.flatMap((pail) => ofPail(plan, pail, zone)).sort((p, q) => p.at - q.at);
+  const calls: Call[] = [];
+  let at = Math.max(...sound.map((x) => x.startedAt));
+  let act = sound.length > 0 ? nextAct(plan, mixes, at, zone) : null;
+  while (act?.clockTo && act.clockTo > at && calls.length < MOST_CALLS) {
+    const { clockTo, phase } = act;
+    if (phase === 'overcoat') {
+      const soon = Math.min((clockTo - at) * WINDOW_LEFT, WINDOW_LEFT_MOST);
+      calls.push({ at: clockTo - soon, urgent: true, say: told(act) });
+    }
+    at = clockTo + 1;
+    const then: NextAct | null = nextAct(plan, mixes, at, zone);
+    if (then && then.phase !== phase)
+      calls.push({ at, urgent: then.phase === 'overcoat-missed', say: told(then) });
+    act = then;
+  }
+  return calls;
+}

@@ -1,0 +1,128 @@
+import fc from 'fast-check';
+import { word } from '../src/message/word';
+import { callsOf } from '../src/run/calls';
+import type { GistRound, PlanGist } from '../src/run/gist';
+import { nextAct, type MixedBatch } from '../src/run/nextAct';
+import { MINUTE } from '../src/units/clock';
+
+const START = Date.parse('2026-11-24T08:00:00Z');
+const at = (minutes: number) => START + minutes * MINUTE;
+
+/** A film that a fill follows after 60 to 300 min, and a fill of two batches, 40 min of life, cured after 500. */
+const film: GistRound = {
+  id: 'film',
+  name: { text: 'the film', values: {} },
+  cardCode: 'R-100',
+  milestones: [{ id: 'tackFree', minutes: 45 }],
+  batches: [{ no: 1, lifeMin: 40, useMin: 34 }],
+  needed: null,
+  next: { least: 60, most: 300 },
+  plannedAtMin: 0,
+};
+const fill: GistRound = {
+  ...film,
+  id: 'fill',
+  name: { text: 'the fill', values: {} },
+  milestones: [{ id: 'fullLoad', minutes: 500 }],
+  batches: [
+    { no: 2, lifeMin: 40, useMin: 34 },
+    { no: 3, lifeMin: 40, useMin: 28 },
+  ],
+  needed: 'fullLoad',
+  next: null,
+};
+const plan: PlanGist = {
+  rounds: [film, fill],
+  mainRound: 'fill',
+  needed: 'fullLoad',
+  cureStepsMin: 0,
+  startAt: START,
+  deadline: at(700),
+};
+const mixed = (batchNo: number, from: number, placed: number | null): MixedBatch => ({
+  batchNo,
+  startedAt: at(from),
+  placedAt: placed === null ? null : at(placed),
+  binned: false,
+});
+const told = (mixes: MixedBatch[]) =>
+  callsOf(plan, mixes, 'UTC').map((c) => [(c.at - START) / MINUTE, c.urgent, word(c.say)]);
+
+test('a pail is told of with a quarter of its life left, and at its end', () => {
+  expect(told([mixed(1, 0, null)])).toEqual([
+    [30, true, 'Batch 1: a quarter of its life is left. Place it by 08:34.'],
+    [40, true, 'Batch 1 is past its life. Place no more: spread it thin, bin it.'],
+  ]);
+  // Where the time to place is over by then, nothing more of it is placed.
+  expect(told([mixed(1, -200, -190), mixed(2, -100, -80), mixed(3, 0, null)])[0]).toEqual([
+    30,
+    true,
+    'Batch 3: a quarter of its life is left. Place no more of it.',
+  ]);
+});
+
+test('a window is told of when it opens, an hour before it closes, and when it is closed', () => {
+  const calls = told([mixed(1, 0, 10)]);
+  expect(calls.map(([when, urgent]) => [Math.round(Number(when)), urgent])).toEqual([
+    [60, false],
+    [240, true],
+    [300, true],
+  ]);
+  expect(calls[0]?.[2]).toBe('the fill before 13:00, or abrade first.');
+  expect(calls[1]?.[2]).toBe(calls[0]?.[2]);
+  expect(calls[2]?.[2]).toBe('Abrade first. The window closed 13:00.');
+});
+
+test('a short window is told of with a quarter of it left', () => {
+  const short = { ...plan, rounds: [{ ...film, next: { least: 60, most: 100 } }, fill] };
+  const when = callsOf(short, [mixed(1, 0, 10)], 'UTC').map((c) =>
+    Math.round((c.at - START) / MINUTE),
+  );
+  expect(when).toEqual([60, 90, 100]);
+});
+
+test('cured is told once, when all of it is', () => {
+  const all = [mixed(1, 0, 10), mixed(2, 100, 120), mixed(3, 130, 150)];
+  const [only, ...others] = told(all);
+  expect(others).toEqual([]);
+  expect(only?.slice(1)).toEqual([
+    false,
+    'Cured. Inspect and accept. Good for full load since 18:30.',
+  ]);
+  expect(Number(only?.[0])).toBeCloseTo(630, 3);
+});
+
+test('nothing is told before the first mix, nor of a pail that was binned', () => {
+  expect(told([])).toEqual([]);
+  expect(told([{ ...mixed(1, 0, null), binned: true }])).toEqual([]);
+  expect(told([mixed(9, 0, null)])).toEqual([]);
+});
+
+test('whatever was mixed when, calls come in order, and each says what the next act is then', () => {
+  const mixes = fc.uniqueArray(
+    fc.record({
+      batchNo: fc.constantFrom(1, 2, 3),
+      from: fc.integer({ min: 0, max: 400 }),
+      placing: fc.option(fc.integer({ min: 1, max: 60 })),
+      binned: fc.boolean(),
+    }),
+    { selector: (x) => x.batchNo, minLength: 1 },
+  );
+  fc.assert(
+    fc.property(mixes, (list) => {
+      const all = list.map(({ batchNo, from, placing, binned }) => ({
+        ...mixed(batchNo, from, placing === null ? null : from + placing),
+        binned,
+      }));
+      const calls = callsOf(plan, all, 'UTC');
+      const first = Math.min(...all.map((x) => x.startedAt));
+      calls.forEach((call, i) => {
+        expect(call.at).toBeGreaterThan(first);
+        expect(call.at).toBeGreaterThanOrEqual(calls[i - 1]?.at ?? 0);
+        const act = nextAct(plan, all, call.at, 'UTC');
+        if (act?.phase !== 'place')
+          expect(word(call.say)).toBe(act && `${word(act.say)} ${word(act.second)}`);
+      });
+    }),
+  );
+});
