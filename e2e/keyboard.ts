@@ -1,5 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
+import { setTimeout as sleep } from 'node:timers/promises';
 import { PHONE, WIDE, type Screen } from './lib/browser';
 import { signedIn } from './lib/stage';
 
@@ -92,6 +93,10 @@ test('choices are one stop and go by arrows, a box is ticked by Space, and Escap
   await screen.page.focus(`[data-testid="${id}"]`);
   await screen.key('Space');
   await screen.page.waitForSelector(`[data-testid="${id}"][aria-checked="true"]`);
+  // A second one this soon would be a slip.
+  await sleep(600);
+  await screen.key('Space');
+  await screen.page.waitForSelector(`[data-testid="${id}"][aria-checked="false"]`);
 
   await screen.press('station-match');
   await screen.see('screen-match');
