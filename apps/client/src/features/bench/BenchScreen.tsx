@@ -80,7 +80,7 @@ function Running({
             tone={closing ? 'closing' : 'ink'}
           />
         ) : null}
-        <View className="min-w-[50%] flex-1">
+        <View className="min-w-[9rem] flex-1">
           <Txt as="strong">{tell(act.say)}</Txt>
           <Txt className="text-pencil">{say(act.second)}</Txt>
         </View>
