@@ -73,6 +73,12 @@ test('a pail that is placed in time is not called out, and one that is begun lat
   expect(heard).toHaveLength(1);
 });
 
+test('a repair that is closed calls nothing out', () => {
+  const { heard } = listening([{ ...pailOf(0), status: 'closed' }]);
+  goOn(batch.lifeMin * 2);
+  expect(heard).toEqual([]);
+});
+
 test('a clock that is set right does not call out what has not come', () => {
   const { heard, store } = listening([pailOf(0)]);
   const device = Date.now();
@@ -98,6 +104,7 @@ test('after a sleep each repair is told how it stands, once, and not all that it
         .sort((x, y) => x.at - y.at);
       const due = dueOf(sorted, since, now);
       expect(new Set(due.map((c) => c.row.id)).size).toBe(due.length);
+      expect(due.map((c) => c.at)).toEqual(due.map((c) => c.at).sort((x, y) => x - y));
       for (const call of due) {
         expect(call.at > since && call.at <= now).toBe(true);
         const later = sorted.filter(

@@ -62,7 +62,7 @@ test('keys that belong to something else are left to it', () => {
   strike('button', ' ');
   strike('text', ' ');
   strike('tick', 'ArrowDown');
-  strike('a', 'ArrowDown', { ctrlKey: true });
+  for (const held of ['ctrlKey', 'metaKey', 'altKey']) strike('a', 'ArrowDown', { [held]: true });
   strike('a', 'x');
   expect(pressed).toEqual([]);
 });

@@ -92,6 +92,12 @@ test('cured is told once, when all of it is', () => {
   expect(Number(only?.[0])).toBeCloseTo(630, 3);
 });
 
+test('a batch that goes on while the one before it is wet is told of before that sets, and not again', () => {
+  const calls = told([mixed(1, -200, -190), mixed(2, 0, 5)]);
+  expect(calls.map(([when, urgent]) => [when, urgent])).toEqual([[30, true]]);
+  expect(calls[0]?.[2]).toMatch(/^Mix batch 3 while it is wet/);
+});
+
 test('nothing is told before the first mix, nor of a pail that was binned', () => {
   expect(told([])).toEqual([]);
   expect(told([{ ...mixed(1, 0, null), binned: true }])).toEqual([]);

@@ -52,7 +52,7 @@ function finerOf(values: readonly MessageValue[], units: UnitSystem): Map<Quanti
   const all = values.filter(isQuantified);
   all.forEach((one, i) => {
     for (const other of all.slice(i + 1)) {
-      if (one.of !== other.of || one.of === 'chance') continue;
+      if (one.of !== other.of) continue;
       const size = Math.max(Math.abs(one.value), Math.abs(other.value));
       if (Math.abs(one.value - other.value) <= size * SAME) continue;
       let n = finer.get(one.of) ?? 0;
