@@ -5,7 +5,13 @@ import { changesOf, withEntries } from '@/offline/entries';
 import { entriesCame, restore } from '@/offline/keeper';
 import { draftDropped, draftPut, textsDropped, textTyped } from '@/store/drafts';
 import { failed, queued, sent } from '@/store/outbox';
-import { themeChosen, unitsChosen, weightMoved, weightsReset } from '@/store/settings';
+import {
+  initialSettings,
+  themeChosen,
+  unitsChosen,
+  weightMoved,
+  weightsReset,
+} from '@/store/settings';
 import { makeStore, type AppStore } from '@/store/store';
 import { toolTyped } from '@/store/tools';
 import { workingShown } from '@/store/view';
@@ -107,7 +113,7 @@ test('what an earlier version kept whole is taken apart once, and nothing of it 
     [second, null, 0],
     [command, null, 0],
   ]);
-  expect(old.settings).toEqual({ theme: 'light', units: 'metric', weights: {}, leaving: false });
+  expect(old.settings).toEqual({ ...initialSettings, theme: 'light' });
   expect(old.drafts).toEqual({
     ...{ surveys: { new: draft }, touched: {} },
     texts: { 'r/1/aG': '120' },

@@ -236,6 +236,8 @@ test('unknown addresses and ids say so; the description of the API names every r
   assert.deepEqual(Object.keys(body.paths).sort(), [
     '/air',
     '/assets',
+    '/auth/here',
+    '/auth/sign-in/code',
     '/auth/sign-in/username',
     '/auth/sign-out',
     '/cards',
@@ -243,6 +245,8 @@ test('unknown addresses and ids say so; the description of the API names every r
     '/demo/users',
     '/forecast',
     '/me',
+    '/me/code',
+    '/me/code/drop',
     '/me/password',
     '/photos/{id}',
     '/repairs',
