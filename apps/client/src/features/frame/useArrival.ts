@@ -30,6 +30,7 @@ export function useArrival(who: string | undefined): void {
   useEffect(() => {
     if (typeof document === 'undefined') return;
     const until = performance.now() + LONGEST_MS;
+    const before = document.activeElement;
     const timer = setInterval(() => {
       const heading = headingOf();
       const said = heading?.dataset.title ?? heading?.textContent;
@@ -39,7 +40,10 @@ export function useArrival(who: string | undefined): void {
       }
       clearInterval(timer);
       namePage(said);
-      if (!isFirst.current && !typing(document.activeElement)) takeFocus(heading);
+      const on = document.activeElement;
+      // Who has gone on to something of the new screen meanwhile stays there.
+      const stayed = on === null || on === document.body || on === before;
+      if (!isFirst.current && stayed && !typing(on)) takeFocus(heading);
       isFirst.current = false;
     }, LOOK_MS);
     return () => clearInterval(timer);
