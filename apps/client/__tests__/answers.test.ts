@@ -75,6 +75,28 @@ test('what is kept shows at once, and gives way to what the server says', async 
   expect((await ask(await opened(), view.id)).data).toEqual(newer);
 });
 
+test('a refusal that comes before the disk has answered is not hidden by what is kept', async () => {
+  await opened();
+  says = {};
+  const disk = jest.requireMock<{ readAnswer: (key: string) => Promise<unknown> }>(
+    '@/offline/disk',
+  );
+  const read = disk.readAnswer;
+  const slow = jest.spyOn(disk, 'readAnswer').mockImplementation(async (key) => {
+    await settle();
+    return read(key);
+  });
+  const store = makeStore();
+  void store.dispatch(api.endpoints.me.initiate());
+  await settle();
+  await settle();
+  await settle();
+  slow.mockRestore();
+  const { data, error } = api.endpoints.me.select()(store.getState());
+  expect(data).toEqual(IDA);
+  expect((error as ApiError | undefined)?.kind).toBe('problem');
+});
+
 test('what was never seen is not there, and nothing is made up for it', async () => {
   const { data, error } = await ask(await opened(), 'another');
   expect([data, (error as ApiError).kind]).toEqual([undefined, 'problem']);

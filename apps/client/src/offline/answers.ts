@@ -50,16 +50,24 @@ answers.startListening({
   predicate: (action) => action.type === PENDING,
   effect: async (action, { getState, dispatch }) => {
     const { endpointName, originalArgs, queryCacheKey } = (action as unknown as Asked).meta.arg;
-    const known = () => (getState() as ApiState)[api.reducerPath].queries[queryCacheKey]?.data;
-    if (!isKept(endpointName) || known() !== undefined) return;
+    const asked = () => (getState() as ApiState)[api.reducerPath].queries[queryCacheKey];
+    if (!isKept(endpointName) || asked()?.data !== undefined) return;
     const key = keyOf({ endpointName, originalArgs, queryCacheKey }, getState());
     const kept = key === null ? undefined : await readAnswer(key);
     // One that an earlier version kept may lack what this one shows: it is read as an answer is.
     const read = schemaOf[endpointName].safeParse(kept?.data);
-    if (!read.success || known() !== undefined) return;
+    if (!read.success || asked()?.data !== undefined) return;
+    const failed = asked()?.status === 'rejected';
     dispatch(
       api.util.upsertQueryEntries([{ endpointName, arg: originalArgs, value: read.data } as never]),
     );
+    // Refused before the disk had answered: what is shown now would hide that, such as a session that has ended.
+    if (failed)
+      dispatch(
+        api.endpoints[endpointName].initiate(originalArgs as never, {
+          ...{ subscribe: false, forceRefetch: true },
+        }) as never,
+      );
   },
 });
 
