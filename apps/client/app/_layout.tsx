@@ -40,12 +40,11 @@ function Gate({ children }: { children: ReactNode }) {
   if (leaving) return <Leaving />;
   if (me)
     return (
-      <>
+      <Clocks>
         <SkipLink />
         {children}
         {isOut ? <SignInAgain me={me} /> : <KeptReady />}
-        <Clocks />
-      </>
+      </Clocks>
     );
   if (isLoading) return <Skeleton />;
   if (isOut || !error) return <SignInScreen />;

@@ -11,6 +11,7 @@ const { count, size, warnings } = await generateSW({
   navigateFallback: '/index.html',
   navigateFallbackDenylist: [/^\/api\//, /^\/(healthz|readyz)$/],
   cleanupOutdatedCaches: true,
+  importScripts: ['notified.js'],
   inlineWorkboxRuntime: true,
   sourcemap: false,
 });

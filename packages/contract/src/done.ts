@@ -13,6 +13,11 @@ export const mixedBatches = (mixes: readonly Mix[]): MixedBatch[] =>
     binned: x.binnedAt !== null,
   }));
 
+/** The batch that lives in a pail: mixed, and neither placed nor binned; null where none does. */
+export const wetOf = <T extends Pick<Mix, 'placedAt' | 'binnedAt'>>(
+  mixes: readonly T[],
+): T | null => mixes.find((x) => x.placedAt === null && x.binnedAt === null) ?? null;
+
 /** The last of the rows that are so. */
 export const latest = <T>(rows: readonly T[], is: (row: T) => boolean): T | undefined =>
   rows.filter(is).at(-1);

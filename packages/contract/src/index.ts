@@ -3,7 +3,7 @@ export * from './asset';
 export * from './cards';
 export * from './carry';
 export * from './command';
-export { mixedBatches, stepDone, waitEnds, type Recorded } from './done';
+export { mixedBatches, stepDone, waitEnds, wetOf, type Recorded } from './done';
 export * from './gates';
 export * from './hand';
 export * from './ids';

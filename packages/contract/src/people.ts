@@ -29,7 +29,12 @@ export const CODE_DIGITS = { least: 4, most: 8 } as const;
 /** So many wrong codes in a row, and the device asks for the password again. */
 export const MOST_WRONG_CODES = 5;
 const code = () =>
-  z.string().regex(/^\d{4,8}$/, `must be ${CODE_DIGITS.least} to ${CODE_DIGITS.most} digits`);
+  z
+    .string()
+    .regex(
+      new RegExp(`^\\d{${CODE_DIGITS.least},${CODE_DIGITS.most}}$`),
+      `must be ${CODE_DIGITS.least} to ${CODE_DIGITS.most} digits`,
+    );
 
 /** Why a code would be guessed by whoever holds the device; null where it would not soon be. */
 export function guessableCode(digits: string): string | null {

@@ -9,7 +9,7 @@ import {
   type StationId,
   type Step,
 } from '@kelmot/core';
-import { mixedBatches, soundMixes, stepDone, type Recorded } from './done';
+import { mixedBatches, soundMixes, stepDone, wetOf, type Recorded } from './done';
 import type { Mix } from './repair';
 import { waitsOpen } from './windows';
 
@@ -88,7 +88,7 @@ export function openInAll(view: Recorded, now: number): Message[] {
 export function batchesAt(view: Recorded): { wet: Mix | null; next: PlanBatch | null } {
   const plan = view.plan?.body;
   if (!plan) return { wet: null, next: null };
-  const wet = view.mixes.find((x) => x.placedAt === null && x.binnedAt === null) ?? null;
+  const wet = wetOf(view.mixes);
   const no = openBatches(gistOf(plan), mixedBatches(view.mixes))[0];
   return { wet, next: planBatches(plan).find((b) => b.no === no) ?? null };
 }

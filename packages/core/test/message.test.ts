@@ -11,7 +11,7 @@ import {
   q,
   type MessageValue,
 } from '../src/message/message';
-import { sentence, word, wordIn } from '../src/message/word';
+import { sayApart, sentence, word, wordIn } from '../src/message/word';
 import type { UnitSystem } from '../src/units/quantities';
 
 describe('a message is worded for who reads it', () => {
@@ -130,6 +130,20 @@ describe('a message is worded for who reads it', () => {
         },
       ),
     );
+  });
+
+  test('so they do in a list, and two figures beside one another', () => {
+    expect(word(m('Cut {all}.', { all: [mm(152.3), mm(151.8), mm(90)] }))).toBe(
+      'Cut 152.3 mm, 151.8 mm, 90 mm.',
+    );
+    expect(sayApart('thinFilm', 249.6, 250, 'metric')).toEqual(['249.6 µm', '250 µm']);
+    expect(sayApart('thinFilm', 249.6, 300, 'metric')).toEqual(['250 µm', '300 µm']);
+    expect(sayApart('temperature', 5, 5, 'us')).toEqual(['41 °F', '41 °F']);
+  });
+
+  test('what nobody tells apart is as short as it was: six decimals at most', () => {
+    expect(word(m('{x}', { x: q(0.000_000_123, 'density') }))).toBe('0 g/ml');
+    expect(word(m('{x}', { x: q(0.000_012_3, 'density') }))).toBe('0.000012 g/ml');
   });
 
   test('parts that are not there leave no gap', () => {

@@ -1,5 +1,5 @@
 import { convert } from 'convert';
-import { countdown, dayClockText } from '../src/schedule/clock';
+import { countdown, countdownText, dayClockText } from '../src/schedule/clock';
 import { formatDuration, say } from '../src/units/format';
 import { parseQuantity } from '../src/units/parse';
 import fc from 'fast-check';
@@ -134,4 +134,13 @@ test('there and back again, in every unit of every quantity', () => {
       },
     ),
   );
+});
+
+test.each([
+  [90, '01:30 left'],
+  [-90, '−01:30 over'],
+  [2 * 3600 + 300, '2 h 05 min left'],
+  [3 * 86_400 + 3600, '3 d 1 h left'],
+])('a clock with %d s to go is told as %s', (seconds, said) => {
+  expect(countdownText(countdown(seconds * 1000, 0))).toBe(said);
 });

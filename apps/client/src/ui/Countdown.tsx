@@ -1,4 +1,4 @@
-import { countdown } from '@kelmot/core';
+import { countdown, countdownText } from '@kelmot/core';
 import { View } from 'react-native';
 import { Txt } from './Txt';
 
@@ -14,14 +14,14 @@ export function Countdown({
   ruling?: boolean;
   tone?: 'ink' | 'closing';
 }) {
-  const { parts, over } = countdown(to, now);
+  const left = countdown(to, now);
+  const { parts, over } = left;
   const colour = over ? 'text-oxideInk' : tone === 'closing' ? 'text-ochreInk' : 'text-ink';
-  const words = parts.map((p) => `${p.figure} ${p.unit}`).join(' ');
   return (
     <View
       className="flex-row flex-wrap items-baseline"
       role="timer"
-      aria-label={`${words} ${over ? 'over' : 'left'}`}
+      aria-label={countdownText(left)}
       testID="countdown"
     >
       {parts.map((p) => (

@@ -1,4 +1,4 @@
-import { say, shareOfLimit, type Against, type Figure, type Verdict } from '@kelmot/core';
+import { sayApart, shareOfLimit, type Against, type Figure, type Verdict } from '@kelmot/core';
 import { Pressable, View } from 'react-native';
 import { workingShown } from '@/store/view';
 import Svg, { Line, Path } from 'react-native-svg';
@@ -48,8 +48,7 @@ export function LimitRule({
   const inkClass = { fits: 'text-ink', if: 'text-ochreInk', no: 'text-oxideInk' }[verdict];
   const at = LIMIT_X[sense];
   const x = Math.min(shareOfLimit(against) * at, WIDTH - 6);
-  const shown = say(value, quantity, units);
-  const limitText = say(limit, quantity, units);
+  const [shown, limitText] = sayApart(quantity, value, limit, units);
   const words = sense === 'max' ? `${limitText} or less` : `${limitText} or more`;
   return (
     <Pressable

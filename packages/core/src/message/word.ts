@@ -24,8 +24,6 @@ function formatOf(text: string): IntlMessageFormat {
   return found;
 }
 
-const NONE_FINER: ReadonlyMap<QuantityId, number> = new Map();
-
 const SPOKEN: Record<string, string> = {
   '°C': 'degrees Celsius',
   '°F': 'degrees Fahrenheit',
@@ -43,13 +41,21 @@ const SAME = 1e-7;
 /** So many digits more are tried at most to tell two values apart. */
 const MOST_FINER = 6;
 
+/** What is measured in a value, in a list of them too; a smaller message tells its own apart. */
+const measuredIn = (value: MessageValue): Quantified[] =>
+  Array.isArray(value)
+    ? value.flatMap(measuredIn)
+    : isQuantified(value)
+      ? [value as Quantified]
+      : [];
+
 /**
  * How many digits more than can be measured tell the values of one sentence apart: “152 mm, not 152 mm” says nothing.
  * By quantity, and 0 where they read unlike as they are, or are the same.
  */
 function finerOf(values: readonly MessageValue[], units: UnitSystem): Map<QuantityId, number> {
   const finer = new Map<QuantityId, number>();
-  const all = values.filter(isQuantified);
+  const all = values.flatMap(measuredIn);
   all.forEach((one, i) => {
     for (const other of all.slice(i + 1)) {
       if (one.of !== other.of) continue;
@@ -79,10 +85,27 @@ function valueText(
 ): string | number {
   if (typeof value === 'string' || typeof value === 'number') return value;
   if (Array.isArray(value))
-    return value.map((v: MessageValue) => valueText(v, voice, NONE_FINER)).join(', ');
+    return value.map((v: MessageValue) => valueText(v, voice, finer)).join(', ');
   if (isQuantified(value as MessageValue))
     return quantified(value as Quantified, voice, finer.get((value as Quantified).of));
   return isMessage(value as MessageValue) ? wordIn(value as Message, voice) : '';
+}
+
+/** Two values of one quantity beside one another, such as a figure and its limit: alike only where they are the same. */
+export function sayApart(
+  of: QuantityId,
+  a: number,
+  b: number,
+  units: UnitSystem,
+): [string, string] {
+  const finer = finerOf(
+    [
+      { of, value: a },
+      { of, value: b },
+    ],
+    units,
+  ).get(of);
+  return [say(a, of, units, finer), say(b, of, units, finer)];
 }
 
 /** Words a message for a reader or a voice. */

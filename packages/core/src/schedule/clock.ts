@@ -71,3 +71,9 @@ export function countdown(to: number, now: number): Countdown {
         ];
   return { parts, ticking: false, over };
 }
+
+/** The same as a voice or a line of text has it: "28:35 left", "2 h 05 min over". */
+export function countdownText({ parts, over }: Countdown): string {
+  const words = parts.map(({ figure, unit }) => (unit ? `${figure} ${unit}` : figure));
+  return `${words.join(' ')} ${over ? 'over' : 'left'}`;
+}

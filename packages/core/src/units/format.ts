@@ -55,7 +55,7 @@ function round(x: number, unit: Unit, finer: number): string {
     DECIMALS[unit.symbol]?.(size) ??
     (size >= 100 || size === 0 ? 0 : 2 - Math.floor(Math.log10(size)));
   // Through a number and back: without its trailing zeros, and faster than a pattern.
-  const text = String(Number(x.toFixed(Math.min(Math.max(decimals + finer, 0), 9))));
+  const text = String(Number(x.toFixed(Math.min(Math.max(decimals, 0), 6) + finer)));
   const onTape = unit.symbol === 'in' && finer === 0 ? tape(Number(text)) : null;
   if (onTape) return onTape;
   // Five figures or more are read in threes.

@@ -4,6 +4,7 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { putAway } from '@/store/view';
 import { StopMark, WaitMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
+import { runPath } from './running';
 
 /** What the clocks called out, until it is put away or gone to. */
 export function CalledOut() {
@@ -13,7 +14,7 @@ export function CalledOut() {
     const away = () => dispatch(putAway(repairId));
     const go = () => {
       away();
-      router.navigate(`/repair/${repairId}/run`);
+      router.navigate(runPath(repairId));
     };
     return (
       <Notice

@@ -1,6 +1,6 @@
-import { mixedBatches, type RepairRow } from '@kelmot/contract';
+import { mixedBatches, wetOf, type RepairRow } from '@kelmot/contract';
 import { formatDuration, MINUTE, nextAct } from '@kelmot/core';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { clockOfPage } from '@/features/frame/pageTitle';
 import { useRows } from '@/features/repairs/useActs';
@@ -11,14 +11,13 @@ import { useNow } from '@/ui/useNow';
 import { useWords } from '@/ui/useWords';
 import { useZone } from '@/ui/useZone';
 import { alarm } from './alarm';
+import { RunningProvider, runPath } from './running';
 import { useAwake } from './useAwake';
 import { useCalls, type CallOf } from './useCalls';
+import { useNotified } from './useNotified';
 
 /** The title of the page goes on by this, ms. */
 const TITLE_MS = 15_000;
-
-const livesIn = (row: RepairRow): boolean =>
-  row.mixes.some((x) => x.placedAt === null && x.binnedAt === null);
 
 /** The soonest clock of all, before the name of the page. */
 function TitleClock({ rows }: { rows: readonly RepairRow[] }) {
@@ -30,8 +29,8 @@ function TitleClock({ rows }: { rows: readonly RepairRow[] }) {
       return act?.clockTo && act.clockTo > now ? [{ tag, to: act.clockTo }] : [];
     });
     const [soonest] = clocks.sort((p, q) => p.to - q.to);
-    const minutes = soonest ? Math.max(2, Math.ceil((soonest.to - now) / MINUTE)) : 0;
-    clockOfPage(soonest ? `${formatDuration(minutes)} ${soonest.tag}` : '');
+    const left = soonest && formatDuration(Math.ceil((soonest.to - now) / MINUTE));
+    clockOfPage(soonest ? `${left} ${soonest.tag}` : '');
   }, [rows, now, zone]);
   return null;
 }
@@ -41,29 +40,33 @@ function TitleClock({ rows }: { rows: readonly RepairRow[] }) {
  * it, and by sound where that was asked for; the soonest stands in the page’s title; the screen stays awake while a pail
  * lives.
  */
-export function Clocks() {
+export function Clocks({ children }: { children: ReactNode }) {
   const dispatch = useAppDispatch();
   const { tell } = useWords();
   const loud = useAppSelector((s) => s.settings.loud);
   const { rows } = useRows({ status: 'open', q: '' });
   const [heard, setHeard] = useState({ polite: '', assertive: '' });
   const running = useMemo(() => rows.filter((row) => row.mixes.length > 0), [rows]);
-  useAwake(running.some(livesIn));
+  useAwake(running.some((row) => wetOf(row.mixes)));
+  useNotified();
   useCalls(running, ({ row, say, urgent }: CallOf) => {
     const text = tell(say);
     dispatch(calledOut({ repairId: row.id, tag: row.tag, text, urgent }));
     setHeard((h) => ({ ...h, [urgent ? 'assertive' : 'polite']: `${row.tag}: ${text}` }));
-    if (loud) alarm(row.tag, text);
+    if (loud) alarm(row.tag, text, runPath(row.id));
   });
   return (
-    <View className="absolute h-px w-px overflow-hidden opacity-0" pointerEvents="none">
-      <View role="status" testID="heard">
-        <Txt>{heard.polite}</Txt>
+    <RunningProvider value={running}>
+      {children}
+      <View className="absolute h-px w-px overflow-hidden opacity-0" pointerEvents="none">
+        <View role="status" testID="heard">
+          <Txt>{heard.polite}</Txt>
+        </View>
+        <View role="alert" testID="heard-now">
+          <Txt>{heard.assertive}</Txt>
+        </View>
+        <TitleClock rows={running} />
       </View>
-      <View role="alert" testID="heard-now">
-        <Txt>{heard.assertive}</Txt>
-      </View>
-      <TitleClock rows={running} />
-    </View>
+    </RunningProvider>
   );
 }

@@ -31,18 +31,21 @@ export async function askToNotify(): Promise<void> {
     await Notification.requestPermission();
 }
 
-async function notify(title: string, body: string): Promise<void> {
+async function notify(title: string, body: string, path: string): Promise<void> {
   if (!mayNotify()) return;
   // A phone shows those of a service worker alone.
   const shell = await navigator.serviceWorker?.getRegistration();
-  const options = { body, tag: title, icon: '/icon-192.png', requireInteraction: true };
+  const options = {
+    ...{ body, tag: title, icon: '/icon-192.png', requireInteraction: true },
+    data: { path },
+  };
   if (shell) await shell.showNotification(title, options);
   else new Notification(title, options);
 }
 
-/** Calls out beside the screen: a sound, a shake, and a notification where the page is not looked at. */
-export function alarm(title: string, body: string): void {
+/** Calls out beside the screen: a sound, a shake, and a notification of where to go, where the page is not looked at. */
+export function alarm(title: string, body: string, path: string): void {
   sound();
   navigator.vibrate?.(SHAKES);
-  if (document.hidden) void notify(title, body).catch(() => undefined);
+  if (document.hidden) void notify(title, body, path).catch(() => undefined);
 }

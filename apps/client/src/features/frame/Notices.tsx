@@ -1,3 +1,4 @@
+import { wetOf } from '@kelmot/contract';
 import { MINUTE, say } from '@kelmot/core';
 import { View } from 'react-native';
 import { takeUpdate } from '@/offline/shell';
@@ -5,6 +6,7 @@ import { api, useMeQuery } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { CalledOut } from '@/features/clocks/CalledOut';
 import { Pails } from '@/features/clocks/Pails';
+import { useRunning } from '@/features/clocks/running';
 import { StopMark, WaitMark } from '@/ui/marks';
 import { Notice } from './Notice';
 
@@ -52,14 +54,7 @@ function Others() {
 /** A newer version, offered where nothing lives in a pail. */
 function Update() {
   const ready = useAppSelector((s) => s.view.updateReady);
-  const mixing = useAppSelector((s) => {
-    const open = api.endpoints.repairs.select({ status: 'open', q: '' })(s).data;
-    const mixes = open?.pages.flatMap((page) => page.rows.flatMap((row) => row.mixes)) ?? [];
-    return (
-      mixes.some((x) => x.placedAt === null && x.binnedAt === null) ||
-      s.outbox.queue.some((w) => w.command.type === 'mix.start')
-    );
-  });
+  const mixing = useRunning().some((row) => wetOf(row.mixes));
   if (!ready || mixing) return null;
   return (
     <Notice id="update" mark={<WaitMark size={18} />} ways={[{ label: 'Load it', go: takeUpdate }]}>

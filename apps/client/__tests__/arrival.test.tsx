@@ -1,0 +1,126 @@
+/** @jest-environment jsdom */
+import { act, renderHook } from '@testing-library/react-native/pure';
+import { useWindowDimensions } from 'react-native';
+import { pageTitle } from '@/features/frame/pageTitle';
+import { useArrival } from '@/features/frame/useArrival';
+import { useLayout } from '@/ui/layout';
+import { useDialog } from '@/ui/useDialog';
+import { standTheClock } from './timed';
+
+let mockPath = '/';
+jest.mock('expo-router', () => ({ usePathname: () => mockPath }));
+jest.mock('react-native/Libraries/Utilities/useWindowDimensions', () => ({
+  __esModule: true,
+  default: jest.fn(() => ({ width: 390, height: 844, scale: 1, fontScale: 1 })),
+}));
+
+const screenOf = (heading: string, more = '') => {
+  document.body.innerHTML = `<main role="main">${heading}${more}</main>`;
+};
+const settle = () => act(() => void jest.advanceTimersByTime(200));
+const focused = () => document.activeElement?.id || document.activeElement?.tagName;
+
+standTheClock();
+beforeEach(() => {
+  mockPath = '/';
+});
+
+/** A page on its first screen, then at another address. */
+function page() {
+  screenOf('<h1>Bench</h1>');
+  const { rerender } = renderHook(({ who }: { who: string }) => useArrival(who), {
+    initialProps: { who: 'ida' },
+  });
+  settle();
+  return (to: string, who = 'ida') => {
+    mockPath = to;
+    rerender({ who });
+  };
+}
+
+test('the first screen names the page and leaves the focus where a page begins', () => {
+  page();
+  expect([document.title, focused()]).toEqual(['Bench · Kelmot', 'BODY']);
+});
+
+test('another screen names it anew and has the focus on its heading, once it is there', () => {
+  const go = page();
+  document.body.innerHTML = '';
+  go('/store');
+  settle();
+  expect(document.title).toBe('Bench · Kelmot');
+  screenOf('<h1>Store</h1>');
+  settle();
+  expect([document.title, focused()]).toEqual(['Store · Kelmot', 'H1']);
+});
+
+test('a heading may say more to the page than it shows', () => {
+  const { dataSet } = pageTitle('Prep, P-204') as { dataSet: { title: string } };
+  const go = page();
+  screenOf(`<h1 data-title="${dataSet.title}">Worn wall</h1>`);
+  go('/repair/1/prep');
+  settle();
+  expect(document.title).toBe('Prep, P-204 · Kelmot');
+});
+
+test('who types, or has gone on to something of the new screen, is left there', () => {
+  const go = page();
+  screenOf('<h1>New</h1>', '<input id="tag" /><div id="figure" tabindex="0"></div>');
+  go('/new');
+  document.getElementById('tag')?.focus();
+  settle();
+  expect(focused()).toBe('tag');
+  go('/repair/1/match');
+  document.getElementById('figure')?.focus();
+  settle();
+  expect(focused()).toBe('figure');
+});
+
+test('somebody else who comes in on the same address has arrived too', () => {
+  const go = page();
+  screenOf('<h1>Kelmot</h1>');
+  go('/', 'tomas');
+  settle();
+  expect([document.title, focused()]).toEqual(['Kelmot', 'H1']);
+});
+
+test('what lies over the page is closed by Escape and gives the focus back; what cannot be closed stays', () => {
+  screenOf('<h1>Match</h1>', '<div id="figure" tabindex="0"></div>');
+  const close = jest.fn();
+  const { rerender } = renderHook(
+    ({ open, on }: { open: boolean; on?: () => void }) => useDialog(open, on),
+    { initialProps: { open: false, on: close } as { open: boolean; on?: () => void } },
+  );
+  const escape = () =>
+    document.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', cancelable: true }));
+  escape();
+  expect(close).not.toHaveBeenCalled();
+  document.getElementById('figure')?.focus();
+  rerender({ open: true, on: close });
+  document.getElementById('figure')?.blur();
+  document.dispatchEvent(new KeyboardEvent('keydown', { key: 'x' }));
+  escape();
+  expect(close).toHaveBeenCalledTimes(1);
+  rerender({ open: false, on: close });
+  expect(focused()).toBe('figure');
+  rerender({ open: true, on: undefined });
+  escape();
+  expect(close).toHaveBeenCalledTimes(1);
+});
+
+test.each([
+  [390, '16px', 'phone'],
+  [767, '16px', 'phone'],
+  [768, '16px', 'two'],
+  [1023, '16px', 'two'],
+  [1024, '16px', 'wide'],
+  [1280, '32px', 'phone'],
+  [1536, '32px', 'two'],
+  [2048, '32px', 'wide'],
+  [800, '12px', 'wide'],
+])('%d px with text of %s is laid out as %s', (width, text, layout) => {
+  jest.mocked(useWindowDimensions).mockReturnValue({ width, height: 844, scale: 1, fontScale: 1 });
+  document.documentElement.style.fontSize = text;
+  expect(renderHook(() => useLayout()).result.current).toBe(layout);
+  document.documentElement.style.fontSize = '';
+});

@@ -1,0 +1,230 @@
+/** @jest-environment jsdom */
+import { rowOf, type RepairRow, type RepairView } from '@kelmot/contract';
+import { formatDuration, MINUTE, planBatches, usableMinutes } from '@kelmot/core';
+import { act, render, renderHook, screen } from '@testing-library/react-native/pure';
+import { View } from 'react-native';
+import { Provider } from 'react-redux';
+import { alarm, askToNotify } from '@/features/clocks/alarm';
+import { Clocks } from '@/features/clocks/Clocks';
+import { Pails } from '@/features/clocks/Pails';
+import { useRunning } from '@/features/clocks/running';
+import { useAwake } from '@/features/clocks/useAwake';
+import { namePage } from '@/features/frame/pageTitle';
+import { useRows } from '@/features/repairs/useActs';
+import { loudChosen } from '@/store/settings';
+import { Txt } from '@/ui/Txt';
+import { planOf, viewOf } from '../../../packages/contract/test/view';
+import { freshStore } from './opened';
+import { standTheClock } from './timed';
+
+let mockPath = '/store';
+jest.mock('expo-router', () => ({ router: { navigate: jest.fn() }, usePathname: () => mockPath }));
+jest.mock('@/features/repairs/useActs', () => ({ useRows: jest.fn() }));
+jest.mock('@/ui/useZone', () => ({ useZone: () => 'UTC' }));
+jest.mock('@/features/clocks/alarm', () => ({
+  ...jest.requireActual<object>('@/features/clocks/alarm'),
+  alarm: jest.fn(),
+}));
+const real = jest.requireActual<{ alarm: typeof alarm }>('@/features/clocks/alarm');
+
+const plan = planOf();
+const [batch] = planBatches(plan);
+if (!batch) throw new Error('nothing is mixed');
+
+/** A repair with one mix, begun so many minutes ago. */
+function rowWith(minutesAgo: number, placed = false): RepairRow {
+  const startedAt = new Date(Date.now() - minutesAgo * MINUTE).toISOString();
+  const mix: RepairView['mixes'][number] = {
+    ...{ id: '01936f00-0000-7000-8000-0000000000aa', batchNo: batch?.no ?? 1 },
+    ...{ aG: 1, bG: 1, deviationPct: 0, inTolerance: true, lot: 'L1' },
+    ...{ startedAt, placedAt: placed ? startedAt : null, binnedAt: null },
+    ...{ by: 'Ida', byId: 'ida', receivedAt: startedAt, planId: plan.survey.asset.id ?? 'p' },
+  } as RepairView['mixes'][number];
+  return rowOf({ ...viewOf(plan), mixes: [mix] });
+}
+
+const asked: boolean[] = [];
+const release = jest.fn(() => Promise.resolve());
+/** What this device can do beside showing a screen. */
+function device({ hidden = false, permission = 'granted' } = {}) {
+  const notes: [string, NotificationOptions][] = [];
+  const tones: number[] = [];
+  const vibrate = jest.fn();
+  const Heard = class {
+    static permission = permission;
+    static requestPermission = jest.fn(() => Promise.resolve('granted'));
+    constructor(title: string, options: NotificationOptions) {
+      notes.push([title, options]);
+    }
+  };
+  class Audio {
+    currentTime = 0;
+    destination = {};
+    createGain = () => ({ gain: { value: 1 }, connect: jest.fn() });
+    createOscillator = () => ({
+      frequency: { value: 0 },
+      connect: jest.fn(),
+      start: (at: number) => tones.push(at),
+      stop: jest.fn(),
+    });
+    close = () => Promise.resolve();
+  }
+  Object.defineProperty(document, 'hidden', { value: hidden, configurable: true });
+  Object.assign(globalThis, { Notification: Heard, AudioContext: Audio });
+  Object.defineProperty(navigator, 'vibrate', { value: vibrate, configurable: true });
+  Object.defineProperty(navigator, 'wakeLock', {
+    configurable: true,
+    value: {
+      request: () => {
+        asked.push(true);
+        return Promise.resolve({ released: false, release });
+      },
+    },
+  });
+  return { notes, tones, vibrate, Heard };
+}
+
+/** The clocks over some rows, with a screen under them. */
+function over(rows: RepairRow[], under = <Pails />) {
+  jest.mocked(useRows).mockReturnValue({ rows } as ReturnType<typeof useRows>);
+  const store = freshStore();
+  const shown = render(
+    <Provider store={store}>
+      <Clocks>{under}</Clocks>
+    </Provider>,
+  );
+  return { store, ...shown };
+}
+/** What was promised by the device has come: its promises need no clock. */
+const promises = async () => {
+  for (let turn = 0; turn < 10; turn++) await Promise.resolve();
+};
+const goOn = (minutes: number) => act(() => void jest.advanceTimersByTime(minutes * MINUTE));
+
+standTheClock();
+beforeEach(() => {
+  asked.length = 0;
+  release.mockClear();
+  jest.mocked(alarm).mockClear();
+  mockPath = '/store';
+  device();
+});
+
+test('a moment is told once to who listens: what cannot wait in the region that interrupts', () => {
+  over([rowWith(0)]);
+  expect(screen.getByTestId('heard-now')).toHaveTextContent('');
+  goOn(batch.lifeMin * 0.75 + 1);
+  expect(screen.getByTestId('heard-now')).toHaveTextContent(/: Batch .*a quarter of its life/);
+  expect(screen.getByTestId('heard')).toHaveTextContent('');
+  expect(alarm).not.toHaveBeenCalled();
+});
+
+test('it sounds where that was asked for, and says where to go', () => {
+  const row = rowWith(0);
+  const { store } = over([row]);
+  act(() => void store.dispatch(loudChosen(true)));
+  goOn(batch.lifeMin * 0.75 + 1);
+  expect(alarm).toHaveBeenCalledWith(
+    row.tag,
+    expect.stringMatching(/quarter/),
+    `/repair/${row.id}/run`,
+  );
+});
+
+test('the soonest clock stands in the title of the page, before the name of its screen', () => {
+  namePage('Store');
+  const row = rowWith(0);
+  const { unmount } = over([row]);
+  expect(document.title).toBe(
+    `${formatDuration(Math.ceil(usableMinutes(batch)))} ${row.tag} · Store · Kelmot`,
+  );
+  unmount();
+  over([]);
+  expect(document.title).toBe('Store · Kelmot');
+  namePage('Kelmot');
+  expect(document.title).toBe('Kelmot');
+});
+
+test('a pail ticks over every screen but its own and the bench, and no other repair does', () => {
+  const row = rowWith(1);
+  const { rerender, store } = over([row]);
+  expect(screen.getByText(/left:/)).toBeTruthy();
+  for (const own of ['/', `/repair/${row.id}/mix`]) {
+    mockPath = own;
+    rerender(
+      <Provider store={store}>
+        <Clocks>
+          <Pails />
+        </Clocks>
+      </Provider>,
+    );
+    expect(screen.queryByText(/left:/)).toBeNull();
+  }
+  mockPath = '/store';
+  over([rowWith(1, true)]);
+  expect(screen.queryByText(/left:/)).toBeNull();
+});
+
+test('what runs is worked out once and handed to every screen: what was not begun is no part of it', () => {
+  const Tags = () => (
+    <View testID="tags">
+      <Txt>{useRunning().map((row) => row.tag)}</Txt>
+    </View>
+  );
+  const idle = { ...rowWith(0), id: 'idle', tag: 'IDLE', mixes: [] };
+  const row = rowWith(1);
+  over([idle, row], <Tags />);
+  expect(screen.getByTestId('tags')).toHaveTextContent(row.tag);
+});
+
+test('the screen is kept awake while a pail lives, asks again when the page comes back, and lets go after', async () => {
+  const { rerender, unmount } = renderHook(({ on }: { on: boolean }) => useAwake(on), {
+    initialProps: { on: false },
+  });
+  expect(asked).toHaveLength(0);
+  rerender({ on: true });
+  await promises();
+  expect(asked).toHaveLength(1);
+  document.dispatchEvent(new Event('visibilitychange'));
+  expect(asked).toHaveLength(1);
+  rerender({ on: false });
+  expect(release).toHaveBeenCalledTimes(1);
+  device({ hidden: true });
+  rerender({ on: true });
+  expect(asked).toHaveLength(1);
+  device();
+  document.dispatchEvent(new Event('visibilitychange'));
+  await promises();
+  expect(asked).toHaveLength(2);
+  unmount();
+  expect(release).toHaveBeenCalledTimes(2);
+});
+
+test('a call sounds and shakes; a notification comes where the page is not looked at, and may be shown', async () => {
+  const seen = device();
+  real.alarm('P-204', 'a quarter is left', '/repair/1/run');
+  await promises();
+  expect([seen.tones.length, seen.vibrate.mock.calls.length, seen.notes.length]).toEqual([2, 1, 0]);
+  const away = device({ hidden: true });
+  real.alarm('P-204', 'a quarter is left', '/repair/1/run');
+  await promises();
+  expect(away.notes).toEqual([
+    [
+      'P-204',
+      expect.objectContaining({ body: 'a quarter is left', data: { path: '/repair/1/run' } }),
+    ],
+  ]);
+  const denied = device({ hidden: true, permission: 'denied' });
+  real.alarm('P-204', 'a quarter is left', '/repair/1/run');
+  await promises();
+  expect(denied.notes).toEqual([]);
+});
+
+test('leave to notify is asked for once, where nobody has answered yet', async () => {
+  const { Heard } = device({ permission: 'default' });
+  await askToNotify();
+  expect(Heard.requestPermission).toHaveBeenCalledTimes(1);
+  const settled = device({ permission: 'denied' });
+  await askToNotify();
+  expect(settled.Heard.requestPermission).not.toHaveBeenCalled();
+});
