@@ -327,3 +327,25 @@ test('the server dies in the middle of sending: all of it comes there once, in o
   assert.deepEqual(stored.slice(-done.length), done);
   assert.equal(new Set(stored).size, stored.length, 'none of it twice');
 });
+
+test('a closed repair that is pinned stands under Pinned and opens without signal, until it is let go', async () => {
+  const screen = await signedIn('ida', PHONE);
+  await kept(screen);
+  await screen.open('/repairs');
+  await screen.press('filter-closed');
+  await screen.type('repairs-search', 'VP-2');
+  await screen.press('repair-VP-2');
+  await screen.press('pin');
+  await until(screen, 'state', (keys) => keys.some((key) => key.startsWith('settings/pinned/')));
+  await cut(screen);
+  await screen.open('/repairs');
+  await screen.press('filter-pinned');
+  await screen.press('repair-VP-2');
+  assert.equal(await screen.attribute('pin', 'aria-checked'), 'true');
+  await screen.press('pin');
+  await screen.open('/repairs');
+  await screen.press('filter-pinned');
+  await screen.gone('repair-VP-2');
+  await screen.says('this device then always has it');
+  assert.deepEqual(screen.problems, []);
+});

@@ -7,6 +7,7 @@ import { draftDropped, draftPut, textsDropped, textTyped } from '@/store/drafts'
 import { failed, queued, sent } from '@/store/outbox';
 import {
   initialSettings,
+  pinned,
   themeChosen,
   unitsChosen,
   weightMoved,
@@ -15,7 +16,7 @@ import {
 import { makeStore, type AppStore } from '@/store/store';
 import { toolTyped } from '@/store/tools';
 import { workingShown } from '@/store/view';
-import { entries } from './memoryDisk';
+import { entries, pruned } from './memoryDisk';
 
 jest.mock('@/offline/disk', () => jest.requireActual<object>('./memoryDisk'));
 
@@ -70,6 +71,16 @@ test('everything that is typed or chosen is there after a reload, as it was', as
   });
   expect(again.getState().outbox.queue.map((w) => w.command)).toEqual([command]);
   expect(again.getState().settings.theme).toBe('night');
+});
+
+test('what is pinned stays pinned, and its answers stay whatever their age; what is let go does not', async () => {
+  const { id } = command;
+  store.dispatch(pinned({ id, on: true }));
+  store.dispatch(pinned({ id: 'let-go', on: true }));
+  store.dispatch(pinned({ id: 'let-go', on: false }));
+  expect((await reloaded()).getState().settings.pinned).toEqual({ [id]: true });
+  const keys = [`ida repair("${id}")`, 'ida repair("let-go")', 'ida cards(undefined)'];
+  expect(keys.filter((key) => pruned.stays?.(key))).toEqual([keys[0]]);
 });
 
 test('what was dropped stays dropped after a reload', async () => {

@@ -13,4 +13,8 @@ export async function writeEntries(changes: readonly Entry[]): Promise<void> {
 export const readAnswer = async (key: string) => answers.get(key);
 export const writeAnswer = async (answer: KeptAnswer) => void answers.set(answer.key, answer);
 export const dropAnswer = async (key: string) => void answers.delete(key);
-export const pruneAnswers = async () => undefined;
+/** What is to stay over the pruning, by the last that asked for one. */
+export const pruned: { stays: ((key: string) => boolean) | null } = { stays: null };
+export const pruneAnswers = async (stays: (key: string) => boolean) => {
+  pruned.stays = stays;
+};

@@ -49,12 +49,17 @@ export async function readEntries(): Promise<Entry[]> {
 export async function writeEntries(entries: readonly Entry[]): Promise<void> {
   if (none()) return;
   const tx = (await disk()).transaction('state', 'readwrite');
-  await Promise.all([
-    ...entries.map(([key, value]) =>
-      value === undefined ? tx.store.delete(key) : tx.store.put(value, key),
-    ),
-    tx.done,
-  ]);
+  const written: Promise<unknown>[] = [];
+  try {
+    for (const [key, value] of entries)
+      written.push(value === undefined ? tx.store.delete(key) : tx.store.put(value, key));
+  } catch (error) {
+    // A value that cannot be copied is refused at once, and what was asked for before it would be written without it.
+    tx.abort();
+    await Promise.allSettled([...written, tx.done]);
+    throw error;
+  }
+  await Promise.all([...written, tx.done]);
 }
 
 /** An answer that is kept; undefined where there is none. */
@@ -72,14 +77,18 @@ export async function dropAnswer(key: string): Promise<void> {
   if (!none()) await (await disk()).delete('answers', key);
 }
 
-/** Takes away the oldest answers over what is kept at most. */
-export async function pruneAnswers(most = MOST_ANSWERS): Promise<void> {
+/** Takes away the oldest answers over what is kept at most, but none that is to stay. */
+export async function pruneAnswers(
+  stays: (key: string) => boolean,
+  most = MOST_ANSWERS,
+): Promise<void> {
   if (none()) return;
   const tx = (await disk()).transaction('answers', 'readwrite');
   let over = (await tx.store.count()) - most;
-  for (let at = await tx.store.index('at').openCursor(); at && over > 0; over -= 1) {
-    await at.delete();
-    at = await at.continue();
-  }
+  for (let at = await tx.store.index('at').openCursor(); at && over > 0; at = await at.continue())
+    if (!stays(at.primaryKey)) {
+      await at.delete();
+      over -= 1;
+    }
   await tx.done;
 }

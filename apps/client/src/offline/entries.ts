@@ -21,10 +21,18 @@ const PARTS: { [S in Slice]: { [F in keyof KeptState[S]]: 'one' | 'keys' | 'ids'
   clock: { aheadMs: 'one' },
   drafts: { surveys: 'keys', touched: 'keys', texts: 'keys' },
   outbox: { queue: 'ids', kept: 'ids' },
-  settings: { theme: 'one', units: 'one', weights: 'keys', leaving: 'one', loud: 'one' },
+  settings: {
+    ...{ theme: 'one', units: 'one', weights: 'keys', leaving: 'one', loud: 'one' },
+    pinned: 'keys',
+  },
   tools: { typed: 'keys' },
 };
 export const SLICES = Object.keys(PARTS) as Slice[];
+
+/** The repair that an entry pins; null where it says something else. */
+export const pinnedId = (key: string): string | null =>
+  key.startsWith(PINNED) ? key.slice(PINNED.length) : null;
+const PINNED = 'settings/pinned/';
 
 interface Listed {
   id: string;

@@ -1,6 +1,6 @@
 import { createAction, createListenerMiddleware, type Dispatch } from '@reduxjs/toolkit';
 import { pruneAnswers, readEntries, writeEntries, type Entry } from './disk';
-import { changesOf, entriesOfWhole, SLICES, type KeptState } from './entries';
+import { changesOf, entriesOfWhole, pinnedId, SLICES, type KeptState } from './entries';
 
 /** Entries that were read from the device, or that another tab has written there. */
 export const entriesCame = createAction<readonly Entry[]>('kept/entriesCame');
@@ -47,5 +47,7 @@ async function takenApart(kept: readonly Entry[]): Promise<Entry[]> {
 export async function restore(dispatch: Dispatch): Promise<void> {
   const kept = await readEntries();
   dispatch(entriesCame([...kept, ...(await takenApart(kept))]));
-  void pruneAnswers().catch(() => undefined);
+  const pinned = kept.flatMap(([key]) => pinnedId(key) ?? []);
+  const stays = (key: string) => pinned.some((id) => key.includes(id));
+  void pruneAnswers(stays).catch(() => undefined);
 }

@@ -10,6 +10,8 @@ export interface Settings {
   leaving: boolean;
   /** Clocks are called out by sound, vibration and a notification too; never by these alone. */
   loud: boolean;
+  /** Repairs that this device always has with it, closed ones too, by their ids. */
+  pinned: Record<string, true>;
 }
 
 export const initialSettings: Settings = {
@@ -18,6 +20,7 @@ export const initialSettings: Settings = {
   weights: {},
   leaving: false,
   loud: false,
+  pinned: {},
 };
 
 const slice = createSlice({
@@ -42,12 +45,16 @@ const slice = createSlice({
     loudChosen: (state, { payload }: PayloadAction<boolean>) => {
       state.loud = payload;
     },
+    pinned: (state, { payload: { id, on } }: PayloadAction<{ id: string; on: boolean }>) => {
+      if (on) state.pinned[id] = true;
+      else delete state.pinned[id];
+    },
     weightsReset: (state, { payload }: PayloadAction<Intent>) => {
       delete state.weights[payload];
     },
   },
 });
 
-export const { themeChosen, unitsChosen, weightMoved, weightsReset, left, loudChosen } =
+export const { themeChosen, unitsChosen, weightMoved, weightsReset, left, loudChosen, pinned } =
   slice.actions;
 export const settingsReducer = slice.reducer;

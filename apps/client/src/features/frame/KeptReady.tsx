@@ -12,7 +12,7 @@ const CALM_MS = 1500;
 
 /**
  * Fetches to the device what is needed to work without signal: cards, shelf, forecast, assets, and every repair that is
- * open or due to be looked at, again when it has changed. One after another; it draws nothing.
+ * pinned, open or due to be looked at, again when it has changed. One after another; it draws nothing.
  */
 export function KeptReady() {
   const dispatch = useAppDispatch();
@@ -20,13 +20,17 @@ export function KeptReady() {
   const { data: open } = useRepairsInfiniteQuery({ status: 'open', q: '' });
   const { data: closed } = useRepairsInfiniteQuery({ status: 'closed', q: '' });
   const now = useNow(HOUR);
+  const pins = useAppSelector((s) => s.settings.pinned);
   const had = useRef(new Map<string, string>());
   const rowsOf = (pages: typeof open) => pages?.pages.flatMap((page) => page.rows) ?? [];
   const due = rowsOf(closed).filter((r) => r.dueOn && Date.parse(r.dueOn) <= now + DAY);
-  const named = [...rowsOf(open), ...due]
-    .slice(0, MOST)
-    .map((r) => `${r.id}@${r.updatedAt}`)
-    .join(' ');
+  const rows = [...rowsOf(open), ...due];
+  // What is pinned comes first, and is no part of what is counted.
+  const pinned = Object.keys(pins).map(
+    (id) => rows.find((r) => r.id === id) ?? { id, updatedAt: '' },
+  );
+  const others = rows.filter((r) => !pins[r.id]).slice(0, MOST);
+  const named = [...pinned, ...others].map((r) => `${r.id}@${r.updatedAt}`).join(' ');
   useEffect(() => {
     if (!signal) return;
     let stopped = false;

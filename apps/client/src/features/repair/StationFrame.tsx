@@ -11,6 +11,7 @@ import { useLayout } from '@/ui/layout';
 import { StationScale } from '@/ui/StationScale';
 import { Txt } from '@/ui/Txt';
 import { KeptElsewhere } from './KeptElsewhere';
+import { Pin } from './Pin';
 
 /** A section is drawn no wider than this, px: larger it tells no more. */
 const WIDEST_SECTION = 620;
@@ -107,6 +108,7 @@ export function StationFrame({
           {layout === 'wide' || pinned ? null : drawn}
           {id ? <KeptElsewhere id={id} /> : null}
           {children}
+          {id ? <Pin id={id} tag={tag} /> : null}
           <View className="h-6" />
         </ScrollView>
         {layout === 'wide' ? null : sheet}

@@ -94,8 +94,16 @@ const FILTERS = [
   { value: 'open', label: 'Open' },
   { value: 'closed', label: 'Closed' },
   { value: 'all', label: 'All' },
+  { value: 'pinned', label: 'Pinned' },
 ] as const;
 type Filter = (typeof FILTERS)[number]['value'];
+const BEGINS = 'A repair starts with its survey.';
+const NONE_YET: Record<Filter, string> = {
+  open: BEGINS,
+  closed: 'A repair is closed by its sign-off.',
+  all: BEGINS,
+  pinned: 'Pin a repair at the foot of any of its stations: this device then always has it.',
+};
 
 function Row({ item, now }: { item: ActRow; now: number }) {
   const zone = useZone();
@@ -186,9 +194,13 @@ export function RepairsScreen() {
       {!isLoading && !error && acts.length === 0 ? (
         <Empty
           title={q.trim() ? 'Nothing found.' : 'None here yet.'}
-          action={{ label: 'New repair', onPress: () => router.navigate('/new') }}
+          action={
+            status === 'pinned'
+              ? undefined
+              : { label: 'New repair', onPress: () => router.navigate('/new') }
+          }
         >
-          {q.trim() ? 'Try a tag, a part of a name, or All.' : 'A repair starts with its survey.'}
+          {q.trim() ? 'Try a tag, a part of a name, or All.' : NONE_YET[status]}
         </Empty>
       ) : null}
       {wide && acts.length > 0 ? (

@@ -10,7 +10,9 @@ import {
 } from '@kelmot/core';
 import { useMemo } from 'react';
 import { useRepairsInfiniteQuery, type RepairsQuery } from '@/store/api';
+import { useAppSelector } from '@/store/hooks';
 import { useZone } from '@/ui/useZone';
+import { useViews } from './useViews';
 import { useWaitingViews } from './useWaitingViews';
 
 export interface ActRow {
@@ -61,9 +63,15 @@ export const actsOf = (rows: RepairRow[], now: number, zone: Zone): ActRow[] =>
     return { row, act, strips, say: row.status === 'closed' ? 'closed' : shortSay(row, act) };
   });
 
+/** What a list shows: what the server is asked for, or what is pinned to this device. */
+export interface ListQuery {
+  status: RepairsQuery['status'] | 'pinned';
+  q: string;
+}
+
 /** Whether a list that asks for this holds a row; what is looked for is looked for where the server does. */
-const asksFor = ({ status, q }: RepairsQuery, row: RepairRow): boolean =>
-  (status === 'all' || row.status === status) &&
+const asksFor = ({ status, q }: ListQuery, row: RepairRow): boolean =>
+  (status === 'all' || status === 'pinned' || row.status === status) &&
   `${row.tag} ${row.assetName} ${row.position} ${row.title}`
     .toLowerCase()
     .includes(q.trim().toLowerCase());
@@ -72,7 +80,7 @@ const asksFor = ({ status, q }: RepairsQuery, row: RepairRow): boolean =>
 export function withWaiting(
   rows: RepairRow[],
   views: readonly RepairView[],
-  query: RepairsQuery,
+  query: ListQuery,
 ): RepairRow[] {
   if (views.length === 0) return rows;
   const own = views.map(rowOf);
@@ -80,21 +88,39 @@ export function withWaiting(
   return [...own.filter((row) => asksFor(query, row)), ...rows.filter((row) => !known.has(row.id))];
 }
 
+/** The repairs that are pinned to this device, as it has them; none where they are not asked for. */
+function usePinned(asked: boolean): RepairRow[] {
+  const pinned = useAppSelector((s) => s.settings.pinned);
+  const views = useViews(useMemo(() => (asked ? Object.keys(pinned) : []), [asked, pinned]));
+  return useMemo(() => views.flatMap((view) => (view ? rowOf(view) : [])), [views]);
+}
+
 /** Repairs of a query as this device has them, what waits on it in its place. */
-export function useRows(query: RepairsQuery) {
-  const result = useRepairsInfiniteQuery(query, { pollingInterval: 20_000 });
-  const views = useWaitingViews();
-  const rows = useMemo(
-    () => withWaiting(result.data?.pages.flatMap((p) => p.rows) ?? [], views, query),
-    // A query is made anew at every drawing; what it asks for is not.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [result.data, views, query.status, query.q],
+export function useRows({ status, q }: ListQuery) {
+  const ofDevice = status === 'pinned';
+  const result = useRepairsInfiniteQuery(
+    { status: ofDevice ? 'all' : status, q },
+    { pollingInterval: 20_000, skip: ofDevice },
   );
+  const pinned = usePinned(ofDevice);
+  const views = useWaitingViews();
+  const rows = useMemo(() => {
+    const query = { status, q };
+    if (!ofDevice)
+      return withWaiting(result.data?.pages.flatMap((p) => p.rows) ?? [], views, query);
+    const ids = new Set(pinned.map((row) => row.id));
+    const own = views.filter((view) => ids.has(view.id));
+    return withWaiting(
+      pinned.filter((row) => asksFor(query, row)),
+      own,
+      query,
+    );
+  }, [ofDevice, pinned, result.data, views, status, q]);
   return { ...result, rows };
 }
 
 /** Repairs of a query with their next acts, soonest first. */
-export function useActs(query: RepairsQuery, now: number) {
+export function useActs(query: ListQuery, now: number) {
   const { rows, ...result } = useRows(query);
   // Acts change by the minute; the seconds are only in the clocks.
   const zone = useZone();
