@@ -6,6 +6,7 @@ import './keyboard';
 import './match';
 import './run';
 import './tables';
+import './together';
 import './tools';
 import './walk';
 import './device';

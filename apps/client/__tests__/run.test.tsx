@@ -19,22 +19,24 @@ const AGO = new Date(Date.now() - 1_800_000).toISOString();
 function sheet(view: RepairView, { body = plan, canWrite = true, look = 0 } = {}) {
   const { sent, repair } = noted(view, canWrite);
   const store = freshStore();
-  const props = { id: view.id, view, plan: body, repair };
-  const { result } = renderHook(
-    () => {
+  const { result, rerender } = renderHook(
+    (shown: { view: RepairView }) => {
+      const props = { id: view.id, view: shown.view, plan: body, repair };
       const run = useRun(props);
       const deed = run.deeds[run.shown ?? 0];
       if (!deed) throw new Error('no deed');
       return { run, deed, name: useDeedName(body)(deed), ...useDeed(run, deed, props) };
     },
     {
+      initialProps: { view },
       wrapper: ({ children }: { children: ReactNode }) => (
         <Provider store={store}>{children}</Provider>
       ),
     },
   );
   if (look) act(() => result.current.run.look((result.current.run.hand ?? 0) + look));
-  return { sent, store, shown: () => result.current };
+  const becomes = (then: RepairView) => rerender({ view: then });
+  return { sent, store, becomes, shown: () => result.current };
 }
 
 const step = (id: string): Step => {
@@ -55,6 +57,36 @@ test('what is at hand is ticked by the one press, and a viewer presses nothing',
     { type: 'check.set', stepId: 'isolate', batchNo: null, done: true, note: '' },
   ]);
   expect(sheet(viewOf(plan), { canWrite: false }).shown().press.disabled).toBe(true);
+});
+
+/** The first step, ticked by somebody. */
+const tickedBy = (byId: string): RepairView => ({
+  ...viewOf(plan),
+  checks: [
+    {
+      ...{ id: ID, stepId: 'isolate', batchNo: null, done: true, note: '', at: AGO },
+      ...{ by: byId, byId, receivedAt: AGO },
+    },
+  ],
+});
+
+test('what somebody else does meanwhile stays shown until this person goes on; what they do themselves does not', () => {
+  const theirs = sheet(viewOf(plan));
+  theirs.becomes(tickedBy('tomas'));
+  expect(theirs.shown()).toMatchObject({ deed: { id: 'isolate' } });
+  expect(theirs.shown().press).toMatchObject({ testID: 'run-back-to-hand', disabled: false });
+  act(() => theirs.shown().press.go());
+  expect([theirs.shown().deed.id === 'isolate', theirs.sent]).toEqual([false, []]);
+  const own = sheet(viewOf(plan));
+  own.becomes(tickedBy('ida'));
+  expect(own.shown().deed.id).not.toBe('isolate');
+});
+
+test('who has looked elsewhere stays there, whatever somebody else does', () => {
+  const looking = sheet(viewOf(plan), { look: 2 });
+  const { id } = looking.shown().deed;
+  looking.becomes(tickedBy('tomas'));
+  expect(looking.shown().deed.id).toBe(id);
 });
 
 test('what lies ahead is looked at and leads back: it is not done out of its turn', () => {

@@ -15,6 +15,7 @@ import { limitBody } from './http/limitBody';
 import { onError, problem } from './http/problem';
 import { requireSession, sameOrigin, type Sessions } from './http/session';
 import { authRoutes } from './routes/auth';
+import { liveRoutes } from './routes/live';
 import { demoRoutes, meRoutes } from './routes/people';
 import { plantRoutes } from './routes/plant';
 import { repairRoutes } from './routes/repairs';
@@ -33,6 +34,8 @@ export interface AppDeps {
   publicUrl?: string;
   /** Proxies of ours in front of it. */
   proxies?: number;
+  /** Once the server is told to end, what has no end of its own ends. */
+  closing?: AbortSignal;
 }
 
 /** Readiness answers in this, whatever the database does, ms. */
@@ -44,6 +47,7 @@ const HASHED = /[.-][0-9a-f]{32}\./;
 /** Kelmot's whole HTTP face: API under /api, everything else the web client. */
 export function makeApp(deps: AppDeps) {
   const { db, auth, sessions, log, webRoot, demoUsers, weather, publicUrl, proxies = 0 } = deps;
+  const { closing } = deps;
   const host = publicUrl === undefined ? undefined : new URL(publicUrl).host;
   const app = new OpenAPIHono<AppEnv>();
   app.onError(onError);
@@ -93,6 +97,8 @@ export function makeApp(deps: AppDeps) {
     ),
   );
   api.use(sameOrigin);
+  // Before what reads an answer whole to tell whether it is another: this one has no end.
+  api.route('/', liveRoutes(db, sessions, closing));
   // What has not changed is not sent again: a screen that looks every twenty seconds costs a line.
   api.get('*', etag());
   api.get('*', async (c, next) => {

@@ -32,6 +32,7 @@ export async function startServer({
   const database = openDatabase(appUrl, (err) => log.warn({ err }, 'a connection was lost'));
   const reached = { secret: env.AUTH_SECRET, publicUrl: env.PUBLIC_URL };
   const auth = makeAuth(database.db, { ...reached, signInsPerMinute: env.SIGN_INS_PER_MINUTE });
+  const closing = new AbortController();
   const app = makeApp({
     db: database.db,
     auth,
@@ -42,6 +43,7 @@ export async function startServer({
     weather,
     publicUrl: env.PUBLIC_URL,
     proxies: env.TRUSTED_PROXIES,
+    closing: closing.signal,
   });
   const server = serve({ fetch: app.fetch, port: env.PORT, hostname: env.HOST }, ({ port }) => {
     log.info({ port }, 'listening');
@@ -50,6 +52,7 @@ export async function startServer({
 
   /** Stops taking requests, lets those under way end, then closes the database. */
   const stop = () => {
+    closing.abort();
     server.close(() => {
       void database.pool.end().then(() => process.exit(0));
     });

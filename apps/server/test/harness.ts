@@ -1,5 +1,5 @@
 import { after, before } from 'node:test';
-import type { Command, RepairView } from '@kelmot/contract';
+import { LiveState, type Command, type RepairView } from '@kelmot/contract';
 import type { z } from 'zod';
 import { planBatches, Survey, type Plan } from '@kelmot/core';
 import { seedDemo } from '@kelmot/demo-server/seedDemo';
@@ -22,6 +22,13 @@ export interface Answer<T> {
 
 type Json = Record<string, unknown>;
 
+/** What a page hears of a repair that it has open. */
+export interface Heard {
+  /** The next state that is so. */
+  until: (is: (state: LiveState) => boolean) => Promise<LiveState>;
+  leave: () => Promise<void>;
+}
+
 /** A person at a browser: a cookie jar over the real application, every request through its HTTP face. */
 export class Person {
   private readonly cookies = new Map<string, string>();
@@ -38,13 +45,13 @@ export class Person {
     return this.raw<T>(method, path, text, headers);
   }
 
-  /** A request with the very text that is given, said to be JSON. */
-  async raw<T = Json>(
+  /** An answer as it comes, with the cookies that it sets kept. */
+  private async asked(
     method: string,
     path: string,
     body?: string,
     headers: Record<string, string> = {},
-  ): Promise<Answer<T>> {
+  ): Promise<Response> {
     const response = await this.fetch(
       new Request(`http://kelmot.test${path}`, {
         method,
@@ -64,12 +71,51 @@ export class Person {
       const [name = '', ...value] = (set.split(';')[0] ?? '').split('=');
       this.cookies.set(name, value.join('='));
     }
-    const text = await response.text();
-    const isJson = (response.headers.get('content-type') ?? '').includes('json');
+    return response;
+  }
+
+  /** A request with the very text that is given, said to be JSON. */
+  async raw<T = Json>(
+    method: string,
+    path: string,
+    body?: string,
+    headers?: Record<string, string>,
+  ): Promise<Answer<T>> {
+    const response = await this.asked(method, path, body, headers);
+    const type = response.headers.get('content-type') ?? '';
+    // What has no end is not waited for: see `hear`.
+    if (type.includes('event-stream')) await response.body?.cancel();
+    const text = response.bodyUsed ? '' : await response.text();
+    const isJson = type.includes('json');
     return {
       status: response.status,
       headers: response.headers,
       body: (isJson ? JSON.parse(text) : text) as T,
+    };
+  }
+
+  /** What a repair is told to be, event by event, while a page has it open. */
+  async hear(id: string, tab: string = uuidv7(), step?: string): Promise<Heard> {
+    const query = new URLSearchParams({ tab, ...(step ? { step } : {}) });
+    const response = await this.asked('GET', `/api/repairs/${id}/live?${query}`);
+    if (!response.body || response.status !== 200) throw new Error(`${response.status}`);
+    const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();
+    let text = '';
+    return {
+      until: async (is) => {
+        for (;;) {
+          for (let end = text.indexOf('\n\n'); end >= 0; end = text.indexOf('\n\n')) {
+            const data = /^data: (.*)$/m.exec(text.slice(0, end))?.[1];
+            text = text.slice(end + 2);
+            const state = data === undefined ? null : LiveState.parse(JSON.parse(data));
+            if (state && is(state)) return state;
+          }
+          const { value, done } = await reader.read();
+          if (done) throw new Error('it has ended');
+          text += value;
+        }
+      },
+      leave: () => reader.cancel(),
     };
   }
 
@@ -111,6 +157,7 @@ interface Reached {
   signInsPerMinute?: number;
   publicUrl?: string;
   proxies?: number;
+  closing?: AbortSignal;
 }
 
 /** A database of its own in the test cluster, migrated and seeded, with the application over it. */
@@ -118,6 +165,7 @@ export async function openWorld({
   signInsPerMinute = 1000,
   publicUrl,
   proxies,
+  closing,
 }: Reached = {}): Promise<World> {
   const urls = await emptyDatabase('test');
   await prepareDatabase({ ...urls, seed: async (tx) => void (await seedDemo(tx, Date.now())) });
@@ -134,6 +182,7 @@ export async function openWorld({
     weather: simulatedWeather,
     publicUrl,
     proxies,
+    closing,
   });
   return {
     database,

@@ -61,7 +61,10 @@ test('everything is read inside the site of who asks', async () => {
   assert.deepEqual((await ruth.get<RepairPage>('/api/repairs?status=all')).body.rows, []);
   const air = await ruth.get<{ from: string }>('/api/air?position=Test%20bay');
   assert.notEqual(air.body?.from, 'reading');
-  for (const path of [`repairs/${theirs}`, `repairs/${theirs}/leftovers`, `photos/${photo}`]) {
+  for (const path of [
+    ...[`repairs/${theirs}`, `repairs/${theirs}/leftovers`, `photos/${photo}`],
+    `repairs/${theirs}/live?tab=${uuidv7()}`,
+  ]) {
     assert.equal((await ida.get(`/api/${path}`)).status, 200, path);
     assert.equal((await ruth.get(`/api/${path}`)).status, 404, path);
   }

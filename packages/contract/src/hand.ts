@@ -1,6 +1,6 @@
 import { planRound, type Deed, type Plan } from '@kelmot/core';
 import { soundMixes, stepDone, type Recorded } from './done';
-import type { Check } from './repair';
+import type { Check, Mix, Reading } from './repair';
 import { againBecause } from './windows';
 
 /** The last word of a tick, of its batch or of the step as a whole. A batch that was binned takes its ticks with it. */
@@ -35,4 +35,35 @@ export function atHand(deeds: readonly Deed[], view: Recorded, now: number): num
   const plan = view.plan?.body;
   const at = plan ? deeds.findIndex((d) => !deedDone(d, view, plan, now)) : -1;
   return at < 0 ? null : at;
+}
+
+type Written = Pick<Check | Reading | Mix, 'by' | 'byId' | 'receivedAt'> & { at: string };
+
+/** What was last recorded of one thing, by whom and when: its tick, its reading, its batch. Null where nothing was. */
+export function lastRecord({ step, batch }: Deed, view: Recorded): Written | null {
+  const checks = view.checks.filter(
+    (c) => c.stepId === step.id && (c.batchNo === null || c.batchNo === batch?.no),
+  );
+  const readings = view.readings
+    .filter((r) => r.stepId === step.id)
+    .map(({ takenAt, ...r }) => ({ ...r, at: takenAt }));
+  const mixes = soundMixes(view.mixes)
+    .filter((x) => step.name === 'mix' && x.batchNo === batch?.no)
+    .map(({ startedAt, ...x }) => ({ ...x, at: startedAt }));
+  const all: Written[] = [...checks, ...readings, ...mixes];
+  return all.sort((p, q) => Date.parse(p.at) - Date.parse(q.at)).at(-1) ?? null;
+}
+
+/**
+ * The ticks by which a step stands as done, of its batch or as a whole, the first one first: one of each person, so that
+ * more than one says that it was done twice. Empty where it is not done.
+ */
+export function tickedBy(
+  checks: readonly Check[],
+  stepId: string,
+  batchNo: number | null = null,
+): Check[] {
+  const own = checks.filter((c) => c.stepId === stepId && c.batchNo === batchNo);
+  const standing = own.slice(own.map((c) => c.done).lastIndexOf(false) + 1);
+  return standing.filter((c, i) => standing.findIndex((d) => d.byId === c.byId) === i);
 }

@@ -9,6 +9,7 @@ export * from './hand';
 export * from './ids';
 export * from './judge';
 export * from './leftovers';
+export * from './live';
 export * from './overlay';
 export * from './people';
 export * from './problem';

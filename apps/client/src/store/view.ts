@@ -1,3 +1,4 @@
+import type { Present } from '@kelmot/contract';
 import type { Figure } from '@kelmot/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
@@ -11,6 +12,8 @@ interface ViewState {
   updateReady: boolean;
   /** What was called out and nobody has put away yet, the newest first. */
   called: Called[];
+  /** Who has the repair open that is open here; null while that is not known. */
+  present: { repairId: string; people: Present[] } | null;
 }
 
 /** What a clock of a repair called out. */
@@ -29,6 +32,7 @@ const initialState: ViewState = {
   signal: true,
   updateReady: false,
   called: [],
+  present: null,
 };
 
 const slice = createSlice({
@@ -52,12 +56,22 @@ const slice = createSlice({
     putAway: (state, { payload }: PayloadAction<string>) => {
       state.called = state.called.filter((c) => c.repairId !== payload);
     },
+    presentSeen: (state, { payload }: PayloadAction<ViewState['present']>) => {
+      state.present = payload;
+    },
     updateFound: (state) => {
       state.updateReady = true;
     },
   },
 });
 
-export const { workingShown, keysToggled, signalSeen, calledOut, putAway, updateFound } =
-  slice.actions;
+export const {
+  workingShown,
+  keysToggled,
+  signalSeen,
+  calledOut,
+  putAway,
+  presentSeen,
+  updateFound,
+} = slice.actions;
 export const viewReducer = slice.reducer;

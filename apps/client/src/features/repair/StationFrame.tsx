@@ -12,6 +12,8 @@ import { StationScale } from '@/ui/StationScale';
 import { Txt } from '@/ui/Txt';
 import { KeptElsewhere } from './KeptElsewhere';
 import { Pin } from './Pin';
+import { PresentHere } from './Present';
+import { useLive } from './useLive';
 
 /** A section is drawn no wider than this, px: larger it tells no more. */
 const WIDEST_SECTION = 620;
@@ -35,6 +37,8 @@ interface StationFrameProps {
   sheet?: ReactNode;
   /** Scrolls back to the top when it changes. */
   top?: string;
+  /** The step that is looked at, where it is one: told to whoever else has the repair open. */
+  step?: string;
   children: ReactNode;
 }
 
@@ -52,9 +56,11 @@ export function StationFrame({
   action,
   sheet,
   top,
+  step,
   children,
 }: StationFrameProps) {
   const layout = useLayout();
+  useLive(id, step);
   const [width, setWidth] = useState(0);
   const scroll = useRef<ScrollView>(null);
   useEffect(() => {
@@ -78,6 +84,7 @@ export function StationFrame({
             <Txt as="row" role="heading" {...named} className="min-w-0 flex-1" numberOfLines={2}>
               {title || STATION_NAMES[station]}
             </Txt>
+            {id ? <PresentHere id={id} /> : null}
             <SendState quiet />
           </View>
         ) : width > 0 ? (
@@ -92,9 +99,10 @@ export function StationFrame({
             />
             <View className="flex-row items-center gap-3 border-y border-ink bg-sheet px-4 py-2">
               {tag ? <Tag text={tag} /> : null}
-              <Txt as="row" role="heading" {...named}>
+              <Txt as="row" role="heading" {...named} className="min-w-0 flex-1">
                 {title}
               </Txt>
+              {id ? <PresentHere id={id} /> : null}
             </View>
           </>
         ) : null}

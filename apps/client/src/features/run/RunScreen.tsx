@@ -31,6 +31,7 @@ function RunFrame({
       action={action}
       sheet={<WorkingSheet namePath={(p) => pathName(view.survey.family, p)} />}
       top={deed?.id ?? 'end'}
+      step={deed?.step.id}
     >
       <Refused waiting={repair.waiting} />
       {children}

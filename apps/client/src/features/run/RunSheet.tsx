@@ -18,13 +18,14 @@ import {
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { useKey } from '@/features/frame/useKey';
+import { PresentAt } from '@/features/repair/Present';
 import { Signed, SignOff } from '@/features/stations/Accept';
 import { Cautions } from '@/features/stations/Cautions';
 import { HoldButton, HoldFields } from '@/features/stations/HoldFields';
 import { InThePail, ToWeigh } from '@/features/stations/MixParts';
 import { PailClock } from '@/features/stations/PailClock';
 import { RoundStrips } from '@/features/stations/RoundStrips';
-import { StepFigures, Verdict, Waits, WrongSigns } from '@/features/stations/StepParts';
+import { StepFigures, TickedBy, Verdict, Waits, WrongSigns } from '@/features/stations/StepParts';
 import type { StationProps } from '@/features/stations/StepsStation';
 import { useBatches } from '@/features/stations/useBatches';
 import { tickOf, type HoldAct } from '@/features/stations/useHold';
@@ -157,6 +158,7 @@ export function RunStep(props: DeedProps) {
             Again. {tell(again)}
           </Txt>
         ) : null}
+        <PresentAt id={id} stepId={step.id} />
         <Txt as="told">{tell(step.text)}</Txt>
         {wait && !done ? <Countdown to={wait.at} now={now} ruling={running === null} /> : null}
         <Waits step={step} view={view} plan={plan} now={now} as="inline" />
@@ -174,6 +176,7 @@ export function RunStep(props: DeedProps) {
       )}
       <View className="gap-2 border-b border-rule bg-sheet px-4 pb-2">
         <Verdict step={step} view={view} />
+        <TickedBy step={step} view={view} batchNo={batch?.no} />
         {done && step.hold?.kind === 'check' ? (
           <SecondaryButton
             label="It is not done: take it back"

@@ -1,6 +1,7 @@
 import {
   atHand,
   deedDone,
+  lastRecord,
   mayMove,
   pailMoments,
   stepDone,
@@ -36,12 +37,25 @@ export interface Run {
   look: (at: number | null) => void;
 }
 
-export function useRun({ view, plan }: Pick<StationProps, 'view' | 'plan'>): Run {
+export function useRun({
+  view,
+  plan,
+  repair: { me },
+}: Pick<StationProps, 'view' | 'plan' | 'repair'>): Run {
   const now = useNow();
   const deeds = useMemo(() => deedsOf(plan), [plan]);
   const hand = atHand(deeds, view, now);
   // What is looked at is held by its id, and let go of once it is at hand.
   const [looked, setLooked] = useState<string | null>(null);
+  const handId = hand === null ? null : (deeds[hand]?.id ?? null);
+  const [lastHand, setLastHand] = useState(handId);
+  if (lastHand !== handId) {
+    setLastHand(handId);
+    const was = deeds.find((d) => d.id === lastHand);
+    const by = was && deedDone(was, view, plan, now) ? lastRecord(was, view)?.byId : undefined;
+    // Somebody else has done what is shown: it stays until this person goes on, so that nothing moves under a thumb.
+    if (was && looked === null && by !== undefined && by !== me?.id) setLooked(was.id);
+  }
   const at = deeds.findIndex((d) => d.id === looked);
   const look = (to: number | null) =>
     setLooked(to === null || to === hand ? null : (deeds[to]?.id ?? null));

@@ -1,4 +1,4 @@
-import { windowOf, type RepairView } from '@kelmot/contract';
+import { tickedBy, windowOf, type RepairView } from '@kelmot/contract';
 import { clockText, dayClockText, type Plan, type Step } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -78,6 +78,29 @@ export function Verdict({ step, view }: Pick<PartProps, 'step' | 'view'>) {
         </Txt>
       </Txt>
     </View>
+  );
+}
+
+/** By whom a step was ticked, and when; by two, that it was done twice. */
+export function TickedBy({
+  step,
+  view,
+  batchNo = null,
+}: Pick<PartProps, 'step' | 'view'> & { batchNo?: number | null }) {
+  const zone = useZone();
+  const ticks = tickedBy(view.checks, step.id, batchNo);
+  if (ticks.length === 0) return null;
+  const twice = ticks.length > 1;
+  return (
+    <Txt
+      as="label"
+      role="status"
+      testID={`ticked-${step.id}`}
+      className={twice ? 'text-ochreInk' : ''}
+    >
+      {twice ? 'Done twice: ' : 'Done '}
+      {ticks.map((c) => `${clockText(Date.parse(c.at), zone)}, ${c.by}`).join('; ')}
+    </Txt>
   );
 }
 

@@ -8,7 +8,8 @@ import { Txt } from '@/ui/Txt';
 import { useNow } from '@/ui/useNow';
 import { useWords } from '@/ui/useWords';
 import { HoldButton, HoldFields } from './HoldFields';
-import { StepFigures, Verdict, Waits, WrongSigns } from './StepParts';
+import { PresentAt } from '@/features/repair/Present';
+import { StepFigures, TickedBy, Verdict, Waits, WrongSigns } from './StepParts';
 import { tickOf, useHold, waitOver, type HoldProps } from './useHold';
 
 /** The tick of a step that is done by doing it. */
@@ -89,6 +90,8 @@ function StepRow({ no, ...props }: HoldProps & { no: number }) {
         <StepFigures step={step} plan={plan} />
         <Meet {...props} />
         <Verdict step={step} view={view} />
+        <TickedBy step={step} view={view} />
+        <PresentAt id={view.id} stepId={step.id} />
         <WrongSigns step={step} />
       </View>
     </View>

@@ -1,0 +1,72 @@
+import { LiveState } from '@kelmot/contract';
+import { useEffect } from 'react';
+import { useStore } from 'react-redux';
+import { v7 as uuidv7 } from 'uuid';
+import { api } from '@/store/api';
+import { useAppSelector } from '@/store/hooks';
+import { isCommand } from '@/store/outbox';
+import type { AppStore, RootState } from '@/store/store';
+import { presentSeen } from '@/store/view';
+
+/** This page, among those of one person. */
+const TAB = uuidv7();
+/** One that was refused is asked for again after this, ms; one that is only lost comes back by itself. */
+const AGAIN_MS = 15_000;
+
+/** Takes what is told of a repair: who has it open, and whether there is more of it than this page has. */
+function heard(store: AppStore, repairId: string, before: LiveState | null, now: LiveState) {
+  const { dispatch, getState } = store;
+  dispatch(presentSeen({ repairId, people: now.people }));
+  const known = api.endpoints.repair.select(repairId)(getState()).data;
+  if (!known) return;
+  // Twice within one moment of the clock: only the mark tells.
+  const atOnce = before?.updatedAt === now.updatedAt && before.mark !== now.mark;
+  if (known.updatedAt !== now.updatedAt || atOnce)
+    dispatch(api.util.invalidateTags(['Repairs', { type: 'Repair', id: repairId }]));
+}
+
+/**
+ * While a repair is open and looked at, hears of every change by somebody else, and tells them who is here and at which
+ * step. Nothing is told of one that only this device knows, nor while there is no signal.
+ */
+export function useLive(id: string | null, step?: string): void {
+  const store = useStore<RootState>() as AppStore;
+  const signal = useAppSelector((s) => s.view.signal);
+  const begun = useAppSelector((s) =>
+    s.outbox.queue.some(
+      (w) => isCommand(w) && w.command.type === 'repair.create' && w.command.repairId === id,
+    ),
+  );
+  useEffect(() => {
+    if (!id || begun || !signal || typeof EventSource === 'undefined') return;
+    let source: EventSource | null = null;
+    let again: ReturnType<typeof setTimeout> | undefined;
+    let before: LiveState | null = null;
+    const close = () => {
+      clearTimeout(again);
+      source?.close();
+      source = null;
+    };
+    const open = () => {
+      close();
+      if (document.hidden) return;
+      const at = step ? `&step=${encodeURIComponent(step)}` : '';
+      source = new EventSource(`/api/repairs/${id}/live?tab=${TAB}${at}`);
+      source.onmessage = ({ data }: MessageEvent<string>) => {
+        const now = LiveState.parse(JSON.parse(data));
+        heard(store, id, before, now);
+        before = now;
+      };
+      source.onerror = () => {
+        if (source?.readyState === EventSource.CLOSED) again = setTimeout(open, AGAIN_MS);
+      };
+    };
+    open();
+    document.addEventListener('visibilitychange', open);
+    return () => {
+      document.removeEventListener('visibilitychange', open);
+      close();
+      store.dispatch(presentSeen(null));
+    };
+  }, [store, id, step, signal, begun]);
+}

@@ -1,0 +1,78 @@
+import { Id, LiveQuery } from '@kelmot/contract';
+import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
+import { and, eq } from 'drizzle-orm';
+import { streamSSE } from 'hono/streaming';
+import type { Db } from '../db/client';
+import { repairs } from '../db/repairs';
+import type { AppEnv } from '../http/env';
+import { notFound, ProblemError } from '../http/problem';
+import { requireSession, type Sessions } from '../http/session';
+import { throwing } from '../http/throwing';
+import { makeLive } from '../services/live';
+
+/** A line that says nothing, so often, ms: it keeps the way open, and finds out who has gone. */
+const BEAT_MS = 15_000;
+/** Pages that one person may have open at once. */
+const MOST_PAGES = 30;
+
+const route = createRoute({
+  method: 'get',
+  path: '/repairs/{id}/live',
+  request: { params: z.object({ id: Id }), query: LiveQuery },
+  responses: {
+    200: {
+      description:
+        'How the repair stands, as an event now and with every change, and who has it open (a LiveState each)',
+      content: { 'text/event-stream': { schema: z.string() } },
+    },
+  },
+});
+
+/**
+ * Tells open pages of each other, for as long as they are open and the server is not `closing`. Stands before what reads
+ * answers whole.
+ */
+export function liveRoutes(db: Db, sessions: Sessions, closing?: AbortSignal) {
+  const live = makeLive(db);
+  const open = new Set<{ who: string; end: () => void }>();
+  closing?.addEventListener('abort', () => open.forEach(({ end }) => end()));
+  const app = new OpenAPIHono<AppEnv>({ defaultHook: throwing });
+  app.use('/repairs/:id/live', requireSession(sessions));
+  return app.openapi(route, async (c) => {
+    const me = c.get('me');
+    const { id } = c.req.valid('param');
+    const page = c.req.valid('query');
+    if ([...open].filter(({ who }) => who === me.id).length >= MOST_PAGES)
+      throw new ProblemError(429, 'Too many pages are open', 'Close some of them.');
+    const [found] = await db
+      .select({ id: repairs.id })
+      .from(repairs)
+      .where(and(eq(repairs.id, id), eq(repairs.siteId, me.siteId)));
+    if (!found) throw notFound('repair');
+    let since = await live.here(id, me, page);
+    return streamSSE(c, async (stream) => {
+      let end = () => {};
+      const ended = new Promise<void>((resolve) => (end = resolve));
+      const own = { who: me.id, end };
+      open.add(own);
+      stream.onAbort(end);
+      const stop = live.watch(id, (state) => {
+        void stream.writeSSE({ id: state.mark, data: JSON.stringify(state) });
+      });
+      const beat = setInterval(() => {
+        // Somebody who is signed out, or whose session was ended, hears no more.
+        void Promise.all([sessions.of(c), live.here(id, me, page), stream.write(':\n\n')])
+          .then(([still, said]) => {
+            since = said;
+            if (still?.id !== me.id) end();
+          })
+          .catch(() => undefined);
+      }, BEAT_MS);
+      await ended;
+      clearInterval(beat);
+      stop();
+      open.delete(own);
+      await live.gone(id, page.tab, since).catch(() => undefined);
+    });
+  });
+}

@@ -1,0 +1,104 @@
+import assert from 'node:assert/strict';
+import { after, before, test } from 'node:test';
+import type { LiveState } from '@kelmot/contract';
+import { sql } from 'drizzle-orm';
+import { v7 as uuidv7 } from 'uuid';
+import { ago, command, openWorld, planRepair, surveyAt, type Person, type World } from './harness';
+
+const closing = new AbortController();
+let world: World;
+let ida: Person;
+let tomas: Person;
+let id: string;
+
+before(async () => {
+  world = await openWorld({ closing: closing.signal });
+  ida = await world.person().signIn('ida');
+  tomas = await world.person().signIn('tomas');
+  id = await planRepair(ida, surveyAt(ago(1), 'L-1'), 'R-210', ago(1));
+});
+after(() => world.close());
+
+const any = () => true;
+const steps = ({ people }: LiveState) => people.map((p) => `${p.name} ${p.stepId}`).sort();
+
+test('each of two hears what the other does, and an event says how the repair is by then', async () => {
+  const heard = await tomas.hear(id);
+  const { mark } = await heard.until(any);
+  const tick = { type: 'check.set', stepId: 'isolate', done: true, note: '' } as const;
+  assert.equal((await ida.send(command(id, tick))).status, 200);
+  const { updatedAt } = await heard.until((state) => state.mark !== mark);
+  assert.equal(updatedAt, (await tomas.repair(id)).updatedAt);
+  await heard.leave();
+});
+
+test('it is heard whoever wrote it: another server, or the hand of the owner', async () => {
+  const heard = await tomas.hear(id);
+  const { mark } = await heard.until(any);
+  await world.asOwner(({ db }) =>
+    db.execute(sql`update repairs set title = title || '.' where id = ${id}`),
+  );
+  await heard.until((state) => state.mark !== mark);
+  await heard.leave();
+});
+
+test('each sees who else has it open and at which step, and that they have gone', async () => {
+  const name = async (p: Person) => (await p.get<{ name: string }>('/api/me')).body.name;
+  const [I, T] = [await name(ida), await name(tomas)];
+  const heard = await tomas.hear(id, uuidv7(), 'isolate');
+  await heard.until((state) => state.people.length === 1);
+  const tab = uuidv7();
+  const other = await ida.hear(id, tab, 'clean');
+  const both = await heard.until((state) => state.people.length === 2);
+  assert.deepEqual(steps(both), [`${I} clean`, `${T} isolate`].sort());
+  // The same page at another step is one page still.
+  const moved = await ida.hear(id, tab, 'abrade');
+  const then = await heard.until((state) => steps(state).includes(`${I} abrade`));
+  assert.equal(then.people.length, 2);
+  // What it had open before ends after that, and takes nothing of it along.
+  await other.leave();
+  const again = await tomas.hear(id, uuidv7());
+  const seen = await again.until(({ people }) => people.length === 3);
+  assert.ok(steps(seen).includes(`${I} abrade`));
+  await again.leave();
+  await moved.leave();
+  assert.deepEqual(steps(await heard.until(({ people }) => people.length === 1)), [`${T} isolate`]);
+  await heard.leave();
+});
+
+test('who says nothing any more is there no more', async () => {
+  const heard = await tomas.hear(id);
+  await heard.until((state) => state.people.length === 1);
+  await world.asOwner(({ db }) =>
+    db.execute(sql`update presence set seen_at = now() - interval '41 seconds'`),
+  );
+  await heard.until((state) => state.people.length === 0);
+  await heard.leave();
+});
+
+test('nobody hears who is not signed in, of what is not there, or from a page without a name', async () => {
+  const live = (repair: string, tab: string) => `/api/repairs/${repair}/live?tab=${tab}`;
+  assert.equal((await world.person().get(live(id, uuidv7()))).status, 401);
+  assert.equal((await ida.get(live(uuidv7(), uuidv7()))).status, 404);
+  assert.equal((await ida.get(live(id, 'one'))).status, 422);
+});
+
+test('one person has so many pages open at most, and one that is closed makes room', async () => {
+  const pages = await Promise.all(Array.from({ length: 30 }, () => ida.hear(id)));
+  assert.equal((await ida.get(`/api/repairs/${id}/live?tab=${uuidv7()}`)).status, 429);
+  await (await tomas.hear(id)).leave();
+  await pages[0]?.leave();
+  const again = await ida.hear(id);
+  await again.until(any);
+  await Promise.all([again, ...pages.slice(1)].map((page) => page.leave()));
+});
+
+test('a server that is told to end ends what has no end of its own', async () => {
+  const heard = await ida.hear(id);
+  await heard.until(any);
+  closing.abort();
+  await assert.rejects(
+    heard.until(() => false),
+    /it has ended/,
+  );
+});

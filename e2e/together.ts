@@ -1,0 +1,71 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { typeBelt } from './lib/belt';
+import { PHONE, WIDE, type Screen } from './lib/browser';
+import { deedShown, goneOn, pressDo } from './lib/runner';
+import { signedIn } from './lib/stage';
+
+/** Longer than it may take until one sees what the other did, ms. */
+const SOON_MS = 2000;
+
+const nameOf = (screen: Screen): Promise<string> =>
+  screen.page.evaluate(
+    async () => ((await (await fetch('/api/me')).json()) as { name: string }).name,
+  );
+
+/** Waits until what is said of a part is so, and gives how long that took, ms. */
+async function timed(screen: Screen, id: string, pattern: RegExp): Promise<number> {
+  const begun = Date.now();
+  await screen.matches(id, pattern);
+  return Date.now() - begun;
+}
+
+test('two people on one repair see each other, at which step, and what the other did; nothing moves under a thumb', async () => {
+  const ida = await signedIn('ida', PHONE);
+  await typeBelt(ida, 'BC-7', '60', '14');
+  await ida.press('survey-save');
+  await ida.press('pick-B-410');
+  await ida.press('take');
+  await ida.press('to-run');
+  await ida.gone('send-state');
+  const path = new URL(ida.page.url()).pathname;
+  const tomas = await signedIn('tomas', WIDE);
+  await tomas.open(path);
+  const [I, T] = [await nameOf(ida), await nameOf(tomas)];
+  await ida.see(`present-${T}`);
+  await tomas.see(`present-${I}`);
+  await ida.matches('at-isolate', new RegExp(`${T} is at this step too`));
+
+  // Ida does it; Tomas, who looks at the same, sees that within two seconds, and stays where he was.
+  await pressDo(ida);
+  const [took] = await Promise.all([
+    timed(tomas, 'ticked-isolate', new RegExp(`Done .*${I}`)),
+    goneOn(ida, 'isolate'),
+  ]);
+  assert.ok(took < SOON_MS + 1000, `${took} ms`);
+  assert.equal(await deedShown(tomas), 'isolate');
+  await tomas.press('run-back-to-hand');
+  await goneOn(tomas, 'isolate');
+  const next = await deedShown(tomas);
+  assert.equal(next, await deedShown(ida));
+
+  // Both do one thing while one has no signal: both see that, once there is.
+  await tomas.page.setOfflineMode(true);
+  await tomas.gone(`present-${I}`);
+  await pressDo(tomas);
+  await goneOn(tomas, String(next));
+  await pressDo(ida);
+  await goneOn(ida, String(next));
+  await tomas.page.setOfflineMode(false);
+  await tomas.gone('no-signal');
+  const twice = new RegExp(`Done twice: .*(${I}|${T}).*(${I}|${T})`);
+  for (const screen of [ida, tomas]) {
+    await screen.press('run-before');
+    await screen.matches(`ticked-${next}`, twice);
+  }
+
+  // Who goes is there no more.
+  await tomas.open('/');
+  await ida.gone(`present-${T}`);
+  assert.deepEqual([...ida.problems, ...tomas.problems], []);
+});

@@ -1,0 +1,79 @@
+import { deedsOf, m } from '@kelmot/core';
+import { initialsOf, lastRecord, tickedBy, type Check } from '../src';
+import { planOf, viewOf } from './view';
+
+const plan = planOf();
+const deeds = deedsOf(plan);
+const tick = (byId: string, more: Partial<Check> = {}): Check => ({
+  ...{ id: `${byId}-${more.at ?? ''}`, stepId: 'isolate', batchNo: null, done: true, note: '' },
+  ...{ at: '2026-11-24T08:00:00Z', by: byId, byId, receivedAt: null },
+  ...more,
+});
+
+test.each([
+  ['Ida Lund', 'IL'],
+  ['ida', 'I'],
+  ['  Ana María de la Cruz ', 'AC'],
+  ['Øystein Åse', 'ØÅ'],
+  ['💧 Brook', '💧B'],
+  ['', ''],
+])('%s is known by %s', (name, initials) => {
+  expect(initialsOf(name)).toBe(initials);
+});
+
+describe('who ticked a step', () => {
+  const who = (checks: Check[], batchNo?: number) =>
+    tickedBy(checks, 'isolate', batchNo).map((c) => c.byId);
+  test('one person is one, however often they said it', () => {
+    expect(who([tick('ida'), tick('ida')])).toEqual(['ida']);
+    expect(who([])).toEqual([]);
+  });
+  test('two people did it twice, the first one first', () => {
+    expect(who([tick('ida'), tick('tomas'), tick('ida')])).toEqual(['ida', 'tomas']);
+  });
+  test('what was taken back counts no more, whoever took it', () => {
+    expect(who([tick('ida'), tick('tomas', { done: false })])).toEqual([]);
+    expect(who([tick('ida'), tick('ida', { done: false }), tick('tomas')])).toEqual(['tomas']);
+  });
+  test('each batch, and each step, has its own', () => {
+    const checks = [tick('ida', { batchNo: 1 }), tick('tomas', { batchNo: 2 }), tick('ida')];
+    expect(who(checks, 1)).toEqual(['ida']);
+    expect(who(checks, 2)).toEqual(['tomas']);
+    expect(tickedBy(checks, 'clean')).toEqual([]);
+  });
+});
+
+describe('what was last recorded of one thing', () => {
+  const isolate = deeds[0];
+  const mixing = deeds.find((d) => d.step.name === 'mix');
+  if (!isolate || !mixing?.batch) throw new Error('the plan has no such deeds');
+  const at = (hour: number) => `2026-11-24T${String(hour).padStart(2, '0')}:00:00Z`;
+
+  test('nothing, where nothing was', () => {
+    expect(lastRecord(isolate, viewOf(plan))).toBeNull();
+  });
+  test('the latest by its moment, not by where it stands', () => {
+    const checks = [tick('tomas', { at: at(9) }), tick('ida', { at: at(8) })];
+    expect(lastRecord(isolate, { ...viewOf(plan), checks })).toMatchObject({ byId: 'tomas' });
+  });
+  test('a reading counts as a tick does', () => {
+    const reading = {
+      ...{ id: 'r', stepId: 'isolate', values: { kind: 'countdown' } as const, passed: true },
+      ...{ say: m(''), takenAt: at(10), by: 'Orla', byId: 'orla', receivedAt: null },
+    };
+    const view = { ...viewOf(plan), checks: [tick('ida', { at: at(8) })], readings: [reading] };
+    expect(lastRecord(isolate, view)).toMatchObject({ byId: 'orla', at: at(10) });
+  });
+  test('a batch counts for its mixing alone, and not once it is binned', () => {
+    const mix = {
+      ...{ id: 'm', batchNo: mixing.batch?.no ?? 1, aG: 1, bG: 1, deviationPct: 0 },
+      ...{ inTolerance: true, lot: 'L', startedAt: at(11), placedAt: null, binnedAt: null },
+      ...{ by: 'Ida', byId: 'ida', receivedAt: null },
+    };
+    const view = { ...viewOf(plan), mixes: [mix] };
+    expect(lastRecord(mixing, view)).toMatchObject({ byId: 'ida', at: at(11) });
+    expect(lastRecord(isolate, view)).toBeNull();
+    const binned = { ...view, mixes: [{ ...mix, binnedAt: at(12) }] };
+    expect(lastRecord(mixing, binned)).toBeNull();
+  });
+});
