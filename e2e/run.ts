@@ -106,3 +106,29 @@ test('without signal the sheet goes on, and what was done is sent when signal re
   await screen.gone('send-state');
   assert.equal(await deedShown(screen), second);
 });
+
+test('with reading aloud on, the step at hand is said in the words of the screen, and again on demand', async () => {
+  const screen = await signedIn('ida', PHONE);
+  await screen.page.evaluateOnNewDocument(() => {
+    const said: string[] = [];
+    Object.assign(globalThis, { said });
+    speechSynthesis.speak = ({ text }) => void said.push(text);
+  });
+  await screen.open('/settings');
+  await screen.press('aloud');
+  await screen.matches('aloud', /voice of this device/);
+  await screen.press('tab-repairs');
+  await screen.press('repair-FL-08');
+  const path = new URL(screen.page.url()).pathname.replace(/[^/]+$/, 'run');
+  await screen.open(path);
+  await screen.press('say-again');
+  const said = await screen.page.evaluate(() => (globalThis as unknown as { said: string[] }).said);
+  assert.equal(said.length, 2);
+  assert.equal(said[0], said[1]);
+  const shown = await screen.text(`run-step-${await deedShown(screen)}`);
+  const title = String(said[0]).split('. ')[0] ?? '';
+  assert.ok(title.length > 3 && shown.includes(title), `${title} is not on the screen`);
+  await screen.open('/settings');
+  await screen.press('aloud');
+  assert.deepEqual(screen.problems, []);
+});

@@ -9,9 +9,10 @@ import { Clocks } from '@/features/clocks/Clocks';
 import { Pails } from '@/features/clocks/Pails';
 import { useRunning } from '@/features/clocks/running';
 import { useAwake } from '@/features/clocks/useAwake';
+import { speak } from '@/features/speech/voice';
 import { namePage } from '@/features/frame/pageTitle';
 import { useRows } from '@/features/repairs/useActs';
-import { loudChosen } from '@/store/settings';
+import { aloudChosen, loudChosen } from '@/store/settings';
 import { Txt } from '@/ui/Txt';
 import { planOf, viewOf } from '../../../packages/contract/test/view';
 import { freshStore } from './opened';
@@ -20,6 +21,7 @@ import { standTheClock } from './timed';
 let mockPath = '/store';
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn() }, usePathname: () => mockPath }));
 jest.mock('@/features/repairs/useActs', () => ({ useRows: jest.fn() }));
+jest.mock('@/features/speech/voice', () => ({ speak: jest.fn() }));
 jest.mock('@/ui/useZone', () => ({ useZone: () => 'UTC' }));
 jest.mock('@/features/clocks/alarm', () => ({
   ...jest.requireActual<object>('@/features/clocks/alarm'),
@@ -106,6 +108,7 @@ beforeEach(() => {
   asked.length = 0;
   release.mockClear();
   jest.mocked(alarm).mockClear();
+  jest.mocked(speak).mockClear();
   mockPath = '/store';
   device();
 });
@@ -129,6 +132,17 @@ test('it sounds where that was asked for, and says where to go', () => {
     expect.stringMatching(/quarter/),
     `/repair/${row.id}/run`,
   );
+});
+
+test('it is read aloud where that was asked for; what cannot wait cuts in', () => {
+  const row = rowWith(0);
+  const { store } = over([row]);
+  act(() => void store.dispatch(aloudChosen(true)));
+  goOn(batch.lifeMin * 0.75 + 1);
+  expect(speak).toHaveBeenCalledTimes(1);
+  const said = expect.stringMatching(`^${row.tag}: .*a quarter of its life`);
+  expect(speak).toHaveBeenCalledWith(said, { atOnce: true });
+  expect(alarm).not.toHaveBeenCalled();
 });
 
 test('the soonest clock stands in the title of the page, before the name of its screen', () => {

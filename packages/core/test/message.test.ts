@@ -11,7 +11,7 @@ import {
   q,
   type MessageValue,
 } from '../src/message/message';
-import { sayApart, sentence, word, wordIn } from '../src/message/word';
+import { sayApart, sentence, spoken, word, wordIn } from '../src/message/word';
 import type { UnitSystem } from '../src/units/quantities';
 
 describe('a message is worded for who reads it', () => {
@@ -56,7 +56,10 @@ describe('a message is worded for who reads it', () => {
     expect(aloud(mm(25.4), 'us')).toMatch(/^1 /);
     expect(aloud(q(17_000, 'run'), 'metric')).toBe('17 metres');
     expect(aloud(q(62, 'hardnessA'), 'metric')).toBe('62 shore a');
-    expect(aloud(q(135, 'time'), 'metric')).toBe('2 h 15 min');
+    expect(aloud(q(135, 'time'), 'metric')).toBe('2 hours 15 minutes');
+    expect(aloud(q(61, 'time'), 'metric')).toBe('1 hour 1 minute');
+    expect(aloud(q(3 * 1440, 'time'), 'us')).toBe('3 days');
+    expect(spoken(m('Wait {t}.', { t: q(0.5, 'time') }))).toBe('Wait 30 seconds.');
     expect(aloud(q(99.7, 'chance'), 'metric')).toBe('over 99 percent');
     expect(aloud(q(3, 'count'), 'metric')).toBe('3');
   });

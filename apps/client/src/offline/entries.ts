@@ -23,7 +23,7 @@ const PARTS: { [S in Slice]: { [F in keyof KeptState[S]]: 'one' | 'keys' | 'ids'
   outbox: { queue: 'ids', kept: 'ids' },
   settings: {
     ...{ theme: 'one', units: 'one', weights: 'keys', leaving: 'one', loud: 'one' },
-    pinned: 'keys',
+    ...{ aloud: 'one', pinned: 'keys' },
   },
   tools: { typed: 'keys' },
 };

@@ -10,6 +10,8 @@ export interface Settings {
   leaving: boolean;
   /** Clocks are called out by sound, vibration and a notification too; never by these alone. */
   loud: boolean;
+  /** Steps, clocks and verdicts are read aloud too. */
+  aloud: boolean;
   /** Repairs that this device always has with it, closed ones too, by their ids. */
   pinned: Record<string, true>;
 }
@@ -20,6 +22,7 @@ export const initialSettings: Settings = {
   weights: {},
   leaving: false,
   loud: false,
+  aloud: false,
   pinned: {},
 };
 
@@ -45,6 +48,9 @@ const slice = createSlice({
     loudChosen: (state, { payload }: PayloadAction<boolean>) => {
       state.loud = payload;
     },
+    aloudChosen: (state, { payload }: PayloadAction<boolean>) => {
+      state.aloud = payload;
+    },
     pinned: (state, { payload: { id, on } }: PayloadAction<{ id: string; on: boolean }>) => {
       if (on) state.pinned[id] = true;
       else delete state.pinned[id];
@@ -55,6 +61,14 @@ const slice = createSlice({
   },
 });
 
-export const { themeChosen, unitsChosen, weightMoved, weightsReset, left, loudChosen, pinned } =
-  slice.actions;
+export const {
+  themeChosen,
+  unitsChosen,
+  weightMoved,
+  weightsReset,
+  left,
+  loudChosen,
+  aloudChosen,
+  pinned,
+} = slice.actions;
 export const settingsReducer = slice.reducer;

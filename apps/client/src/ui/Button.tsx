@@ -109,7 +109,7 @@ export function LinkButton({ label, onPress, hint, testID }: ButtonProps) {
       aria-label={nameOf(label, hint)}
       onPress={onPress}
       testID={testID}
-      className="min-h-[48px] justify-center"
+      className="min-h-[48px] min-w-[44px] justify-center"
     >
       <Txt as="inline" className="self-start border-b-[1.5px] border-dotted border-teal">
         {label}

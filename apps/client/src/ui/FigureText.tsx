@@ -40,7 +40,7 @@ export function FigureText({ figure, as = 'inline', label, suffix }: FigureTextP
       testID={`figure-${figure.id}`}
       onPress={() => dispatch(workingShown(open ? null : figure))}
       // As large as a thumb, and the line no higher for it.
-      className={label ? 'min-h-[48px] max-w-full justify-end' : '-mx-2 -my-3 max-w-full px-2 py-3'}
+      className={`min-w-[44px] max-w-full ${label ? 'min-h-[48px] justify-end' : '-mx-2 -my-3 min-h-[44px] px-2 py-3'}`}
     >
       {label ? <Txt as="label">{`${label} `}</Txt> : null}
       <View

@@ -52,7 +52,7 @@ export function LimitRule({
   const words = sense === 'max' ? `${limitText} or less` : `${limitText} or more`;
   return (
     <Pressable
-      className="flex-row items-center gap-2 py-0.5"
+      className="min-h-[44px] flex-row items-center gap-2 py-0.5"
       role="button"
       aria-expanded={open}
       testID={figure ? `figure-${figure.id}` : undefined}

@@ -240,7 +240,7 @@ export function Choices({
             tabIndex={stopAt(i, chosen)}
             testID={`${id}-${o.value}`}
             onPress={() => onPick(o.value)}
-            className={`min-h-[48px] max-w-full justify-center rounded border-[1.5px] px-3 ${on ? 'border-ink bg-ink' : 'border-pencil bg-sheet active:bg-shade'}`}
+            className={`min-h-[48px] min-w-[48px] max-w-full items-center justify-center rounded border-[1.5px] px-3 ${on ? 'border-ink bg-ink' : 'border-pencil bg-sheet active:bg-shade'}`}
           >
             <Txt as="inline" className={on ? 'text-sheet' : ''}>
               {o.label}

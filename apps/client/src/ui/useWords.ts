@@ -1,4 +1,4 @@
-import { sentence, word, type Message, type UnitSystem } from '@kelmot/core';
+import { sentence, spoken, word, type Message, type UnitSystem } from '@kelmot/core';
 import { useAppSelector } from '@/store/hooks';
 
 /** Messages of core in the reader’s units. */
@@ -6,11 +6,14 @@ export function useWords(): {
   units: UnitSystem;
   say: (message: Message) => string;
   tell: (message: Message) => string;
+  /** For the ear: units by their names. */
+  aloud: (message: Message) => string;
 } {
   const units = useAppSelector((s) => s.settings.units);
   return {
     units,
     say: (message) => word(message, units),
     tell: (message) => sentence(message, units),
+    aloud: (message) => spoken(message, units),
   };
 }

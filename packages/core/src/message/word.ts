@@ -70,9 +70,19 @@ function finerOf(values: readonly MessageValue[], units: UnitSystem): Map<Quanti
   return finer;
 }
 
+const SPOKEN_TIME: Record<string, string> = { d: 'day', h: 'hour', min: 'minute', s: 'second' };
+
+/** A duration with its units by their names: "2 h 1 min" is two hours and one minute to the ear. */
+const spokenTime = (text: string): string =>
+  text.trim().replace(/(\d[\d.]*) (d|h|min|s)\b/g, (_, n: string, unit: string) => {
+    const name = SPOKEN_TIME[unit] ?? unit;
+    return `${n} ${name}${n === '1' ? '' : 's'}`;
+  });
+
 function quantified({ of, value }: Quantified, { units, spoken }: Voice, finer = 0): string {
   if (!spoken) return say(value, of, units, finer);
   const { figure, unit } = show(value, of, units, undefined, finer);
+  if (of === 'time') return spokenTime(`${figure} ${unit}`);
   const known = quantity(of).units.find((u) => u.symbol === unit);
   const name = SPOKEN[unit] ?? known?.names.at(-1) ?? unit;
   return name ? `${figure} ${name}` : figure;
@@ -121,6 +131,10 @@ export function wordIn({ text, values }: Message, voice: Voice): string {
 /** Words a message in the reader’s units. */
 export const word = (message: Message, units: UnitSystem = 'metric'): string =>
   wordIn(message, { units });
+
+/** Words a message for the ear: its units by their names. */
+export const spoken = (message: Message, units: UnitSystem = 'metric'): string =>
+  wordIn(message, { units, spoken: true });
 
 /** The same with its first letter large, to begin a sentence. */
 export const sentence = (message: Message, units: UnitSystem = 'metric'): string => {

@@ -3,6 +3,7 @@ import { formatDuration, MINUTE, nextAct } from '@kelmot/core';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { clockOfPage } from '@/features/frame/pageTitle';
+import { speak } from '@/features/speech/voice';
 import { useRows } from '@/features/repairs/useActs';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { calledOut } from '@/store/view';
@@ -42,8 +43,8 @@ function TitleClock({ rows }: { rows: readonly RepairRow[] }) {
  */
 export function Clocks({ children }: { children: ReactNode }) {
   const dispatch = useAppDispatch();
-  const { tell } = useWords();
-  const loud = useAppSelector((s) => s.settings.loud);
+  const { tell, aloud } = useWords();
+  const settings = useAppSelector((s) => s.settings);
   const { rows } = useRows({ status: 'open', q: '' });
   const [heard, setHeard] = useState({ polite: '', assertive: '' });
   const running = useMemo(() => rows.filter((row) => row.mixes.length > 0), [rows]);
@@ -53,7 +54,8 @@ export function Clocks({ children }: { children: ReactNode }) {
     const text = tell(say);
     dispatch(calledOut({ repairId: row.id, tag: row.tag, text, urgent }));
     setHeard((h) => ({ ...h, [urgent ? 'assertive' : 'polite']: `${row.tag}: ${text}` }));
-    if (loud) alarm(row.tag, text, runPath(row.id));
+    if (settings.loud) alarm(row.tag, text, runPath(row.id));
+    if (settings.aloud) speak(`${row.tag}: ${aloud(say)}`, { atOnce: urgent });
   });
   return (
     <RunningProvider value={running}>

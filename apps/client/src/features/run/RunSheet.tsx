@@ -18,6 +18,7 @@ import {
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { useKey } from '@/features/frame/useKey';
+import { useSpoken } from '@/features/speech/useSpoken';
 import { PresentAt } from '@/features/repair/Present';
 import { Signed, SignOff } from '@/features/stations/Accept';
 import { Cautions } from '@/features/stations/Cautions';
@@ -110,7 +111,7 @@ function Standing({ props, now }: { props: DeedProps; now: number }) {
 export function RunStep(props: DeedProps) {
   const { id, view, plan, repair, run, deed, hold } = props;
   const now = useNow();
-  const { tell } = useWords();
+  const { tell, aloud } = useWords();
   const { running } = useBatches(view, plan);
   const name = useDeedName(plan);
   const { step, batch } = deed;
@@ -120,6 +121,11 @@ export function RunStep(props: DeedProps) {
   const toWeigh = batch !== null && !inPail && !done && at === run.hand;
   const wait = waitsUntil(step, view, plan, now);
   const again = againBecause(step, view, plan, now);
+  const found = view.readings.at(-1);
+  const sayAgain = useSpoken(
+    [name(deed), again && aloud(again), aloud(step.text)].filter(Boolean).join('. '),
+    found ? { id: found.id, text: aloud(found.say) } : null,
+  );
   const recorded = done && step.hold !== null && step.hold.kind !== 'countdown';
   return (
     <View testID={`run-step-${deed.id}`}>
@@ -163,6 +169,9 @@ export function RunStep(props: DeedProps) {
         {wait && !done ? <Countdown to={wait.at} now={now} ruling={running === null} /> : null}
         <Waits step={step} view={view} plan={plan} now={now} as="inline" />
         <StepFigures step={step} plan={plan} as="reading" />
+        {sayAgain ? (
+          <SecondaryButton label="Say it again" testID="say-again" onPress={sayAgain} />
+        ) : null}
       </View>
       {step.hold?.kind === 'check' ? null : (
         <View className="border-b border-rule bg-sheet px-4 pb-3">

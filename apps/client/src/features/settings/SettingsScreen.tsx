@@ -3,10 +3,11 @@ import { ScrollView, View } from 'react-native';
 import { askToNotify } from '@/features/clocks/alarm';
 import { Frame } from '@/features/frame/Frame';
 import { People } from '@/features/signin/People';
+import { hush, hasVoice, speak } from '@/features/speech/voice';
 import { useLeave } from '@/features/signin/useLeave';
 import { useMeQuery } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { loudChosen, themeChosen, unitsChosen, type Settings } from '@/store/settings';
+import { aloudChosen, loudChosen, themeChosen, unitsChosen, type Settings } from '@/store/settings';
 import { SecondaryButton } from '@/ui/Button';
 import { CheckBox, Choices, FieldFrame } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
@@ -72,6 +73,22 @@ export function SettingsScreen() {
             onToggle={() => {
               dispatch(loudChosen(!settings.loud));
               if (!settings.loud) void askToNotify();
+            }}
+          />
+          <CheckBox
+            id="aloud"
+            label="Read steps, clocks and verdicts aloud"
+            why={
+              hasVoice()
+                ? 'By the voice of this device. The screen always says them too.'
+                : 'This device has no voice that a page may use.'
+            }
+            on={settings.aloud}
+            onToggle={() => {
+              dispatch(aloudChosen(!settings.aloud));
+              // Said at a touch: browsers ask for one before a page may speak.
+              if (!settings.aloud) speak('Read aloud is on.', { atOnce: true });
+              else hush();
             }}
           />
           <View className="gap-2">

@@ -1,0 +1,96 @@
+/** @jest-environment jsdom */
+import { act, renderHook } from '@testing-library/react-native/pure';
+import type { ReactNode } from 'react';
+import { Provider } from 'react-redux';
+import { useSpoken, type News } from '@/features/speech/useSpoken';
+import { hasVoice, speak } from '@/features/speech/voice';
+import { aloudChosen } from '@/store/settings';
+import { freshStore } from './opened';
+import { standTheClock } from './timed';
+
+/** What this platform was told to say since it was last silenced, and how often it was. */
+let saying: string[] = [];
+let hushed = 0;
+const voice = {
+  speechSynthesis: {
+    speak: ({ text }: { text: string }) => saying.push(text),
+    cancel: () => {
+      saying = [];
+      hushed += 1;
+    },
+  },
+  SpeechSynthesisUtterance: class {
+    lang = '';
+    constructor(readonly text: string) {}
+  },
+};
+
+standTheClock();
+beforeEach(() => {
+  saying = [];
+  hushed = 0;
+  Object.assign(globalThis, voice);
+});
+
+/** A screen that reads a step aloud, with what is new. */
+function screenOf(on: boolean, text: string, news: News | null = null) {
+  const store = freshStore();
+  store.dispatch(aloudChosen(on));
+  return renderHook(
+    (shown: { text: string; news: News | null }) => useSpoken(shown.text, shown.news),
+    {
+      initialProps: { text, news },
+      wrapper: ({ children }: { children: ReactNode }) => (
+        <Provider store={store}>{children}</Provider>
+      ),
+    },
+  );
+}
+
+test('nothing is read unless somebody switched that on', () => {
+  const { result, rerender } = screenOf(false, 'Clean the wall.');
+  rerender({ text: 'Abrade it.', news: { id: '1', text: 'It passes.' } });
+  expect([saying, hushed, result.current]).toEqual([[], 0, null]);
+});
+
+test('a step is read once, the next one in its place, and again on demand', () => {
+  const { result, rerender, unmount } = screenOf(true, 'Clean the wall.');
+  expect(saying).toEqual(['Clean the wall.']);
+  rerender({ text: 'Clean the wall.', news: null });
+  expect([saying, hushed]).toEqual([['Clean the wall.'], 1]);
+  rerender({ text: 'Abrade it.', news: null });
+  expect(saying).toEqual(['Abrade it.']);
+  act(() => result.current?.());
+  expect([saying, hushed]).toEqual([['Abrade it.'], 3]);
+  unmount();
+  expect(saying).toEqual([]);
+});
+
+test('a verdict is read before the step that it leads to, and alone where it leads nowhere', () => {
+  const found = { id: '1', text: 'It was dry.' };
+  const { rerender } = screenOf(true, 'Measure.', found);
+  expect(saying).toEqual(['Measure.']);
+  rerender({ text: 'Measure.', news: { id: '2', text: 'Too damp.' } });
+  expect(saying).toEqual(['Too damp.']);
+  rerender({ text: 'Mix.', news: { id: '3', text: 'Dry.' } });
+  expect(saying).toEqual(['Dry. Mix.']);
+});
+
+test('what follows is said after what is being said, and nothing is no reason to fall silent', () => {
+  speak('First.');
+  speak('Second.');
+  expect(saying).toEqual(['First.', 'Second.']);
+  speak(' ', { atOnce: true });
+  expect(saying).toEqual(['First.', 'Second.']);
+  speak('Stop.', { atOnce: true });
+  expect(saying).toEqual(['Stop.']);
+});
+
+test('a platform without a voice is told so and breaks nothing', () => {
+  Object.assign(globalThis, { speechSynthesis: undefined });
+  expect(hasVoice()).toBe(false);
+  speak('Nobody hears.');
+  const { unmount } = screenOf(true, 'Clean the wall.');
+  unmount();
+  expect(saying).toEqual([]);
+});
