@@ -118,7 +118,7 @@ test('with reading aloud on, the step at hand is said in the words of the screen
   await screen.press('aloud');
   await screen.matches('aloud', /voice of this device/);
   await screen.press('tab-repairs');
-  await screen.press('repair-FL-08');
+  await screen.press('repair-YD-1');
   const path = new URL(screen.page.url()).pathname.replace(/[^/]+$/, 'run');
   await screen.open(path);
   await screen.press('say-again');

@@ -71,6 +71,15 @@ test('two people on one repair see each other, at which step, and what the other
     await screen.matches(`ticked-${next}`, twice);
   }
 
+  // Whoever comes next is told where it stands, from the record.
+  await ida.press('run-handover');
+  await ida.matches(
+    'handover-stands',
+    /Last done: .*, (Ida|Tomas).*\d+ of \d+ done\. Next, at Prep/,
+  );
+  await ida.press('handover-go-on');
+  await ida.see('screen-run');
+
   // Who goes is there no more.
   await tomas.open('/');
   await ida.gone(`present-${T}`);

@@ -252,6 +252,7 @@ test('unknown addresses and ids say so; the description of the API names every r
     '/repairs',
     '/repairs/{id}',
     '/repairs/{id}/leftovers',
+    '/repairs/{id}/live',
     '/shelf',
     '/shelf/moves',
     '/site',

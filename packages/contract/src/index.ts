@@ -6,6 +6,7 @@ export * from './command';
 export { mixedBatches, stepDone, waitEnds, wetOf, type Recorded } from './done';
 export * from './gates';
 export * from './hand';
+export * from './handover';
 export * from './ids';
 export * from './judge';
 export * from './leftovers';

@@ -3,6 +3,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect } from 'react';
 import { Frame } from '@/features/frame/Frame';
 import { MatchScreen } from '@/features/match/MatchScreen';
+import { HandoverScreen } from '@/features/run/HandoverScreen';
 import { RunScreen } from '@/features/run/RunScreen';
 import { stationScreens } from '@/features/stations';
 import { SurveyScreen } from '@/features/survey/SurveyScreen';
@@ -90,10 +91,13 @@ function Planned({
   );
 }
 
-/** One repair at one station, by its address; `run` is the job one step at a time. */
+/** Screens of a repair that are no station: the job one step at a time, and what whoever comes next is told. */
+const BESIDE = ['run', 'handover'] as const;
+
+/** One repair at one station, or beside them, by its address. */
 export function RepairScreen() {
   const { id = '', station: raw } = useLocalSearchParams<{ id: string; station: string }>();
-  const station = StationId.safeParse(raw).data ?? (raw === 'run' ? 'run' : 'survey');
+  const station = StationId.safeParse(raw).data ?? BESIDE.find((name) => name === raw) ?? 'survey';
   const repair = useRepair(id);
   const dispatch = useAppDispatch();
   useEffect(() => {
@@ -115,6 +119,7 @@ export function RepairScreen() {
     );
   }
   if (station === 'survey') return <SurveyScreen key={id} view={view} repair={repair} />;
+  if (station === 'handover') return <HandoverScreen view={view} repair={repair} />;
   if (station === 'run' && plan)
     return <RunScreen id={id} view={view} plan={plan} repair={repair} />;
   if (station === 'match')

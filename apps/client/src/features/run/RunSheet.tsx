@@ -140,10 +140,15 @@ export function RunStep(props: DeedProps) {
       </View>
       <View className="gap-3 bg-sheet px-4 py-3">
         <View className="flex-row items-center justify-between gap-3">
-          <Txt as="label" role="status">
+          <Txt as="label" role="status" className="min-w-0 flex-1">
             {at + 1} of {run.deeds.length}, {STATION_NAMES[step.station]}
             {at === run.hand ? '' : done ? ', done' : ', not at hand yet'}
           </Txt>
+          <LinkButton
+            label="Hand over"
+            testID="run-handover"
+            onPress={() => router.navigate(`/repair/${id}/handover`)}
+          />
           <LinkButton
             label="All steps"
             hint={`All steps of ${STATION_NAMES[step.station]}`}

@@ -1,0 +1,101 @@
+import { joined } from '@kelmot/core/message/message';
+import {
+  dayClockText,
+  deedsOf,
+  gistOf,
+  m,
+  nextAct,
+  STATION_NAMES,
+  type Message,
+  type Zone,
+} from '@kelmot/core';
+import { mixedBatches } from './done';
+import { atHand } from './hand';
+import type { RepairView } from './repair';
+import { MARK_NAMES, storyOf } from './story';
+import { againBecause, closingWindows, waitsUntil } from './windows';
+
+/** What whoever comes next is told of a job, made from its record. */
+export interface Handover {
+  /** Where it stands: how much is done, by whom last, and what comes next. */
+  stands: Message[];
+  /** What lives, cures or waits by itself, with its clock. */
+  wet: Message[];
+  /** What closes next, the soonest first. */
+  closes: Message[];
+  /** What was left too long and is to be made new before it goes on. */
+  again: Message[];
+  /** What needs an eye: readings that failed, batches past their life, overrides, what was taken back. */
+  watch: Message[];
+}
+
+/** So much of what needs an eye is told, the latest of it. */
+const MOST_WATCHED = 6;
+
+function standsAt(view: RepairView, now: number, zone: Zone): Message[] {
+  const plan = view.plan?.body;
+  const last = storyOf(view).at(-1);
+  const done = last
+    ? [
+        m('Last done: {title}, {at}, {by}.', {
+          title: last.title,
+          at: dayClockText(Date.parse(last.at), now, zone),
+          by: last.by,
+        }),
+      ]
+    : [];
+  if (!plan) return [...done, m('It has no plan yet: choose a system at Match.')];
+  const deeds = deedsOf(plan);
+  const at = atHand(deeds, view, now);
+  const next = at === null ? undefined : deeds[at];
+  if (!next)
+    return [
+      ...done,
+      view.status === 'closed' ? m('Signed off.') : m('All is done. It waits for its signature.'),
+    ];
+  const wait = waitsUntil(next.step, view, plan, now);
+  return [
+    ...done,
+    m('{done} of {all} done. Next, at {station}: {title}.', {
+      done: at ?? 0,
+      all: deeds.length,
+      station: STATION_NAMES[next.step.station],
+      title: next.step.title,
+    }),
+    ...(wait
+      ? [m('Not before {at}. {why}', { at: dayClockText(wait.at, now, zone), why: wait.why })]
+      : []),
+  ];
+}
+
+/**
+ * What is told when the work stops or a shift changes, from what was recorded and the clocks as they run at `now`, epoch
+ * ms, on the wall of `zone`. An empty part has nothing to tell.
+ */
+export function handoverOf(view: RepairView, now: number, zone: Zone): Handover {
+  const plan = view.plan?.body;
+  const act = plan ? nextAct(gistOf(plan), mixedBatches(view.mixes), now, zone) : null;
+  const running = view.status === 'open' && act && act.phase !== 'ready';
+  const again = (plan?.steps ?? []).flatMap((step) => {
+    const why = plan && againBecause(step, view, plan, now);
+    return why ? [m('{title}, again. {why}', { title: step.title, why })] : [];
+  });
+  const watch = storyOf(view).flatMap(({ title, say, mark, at }) => {
+    if (!mark) return [];
+    const seen = m('{mark}: {title}, {at}.', {
+      mark: MARK_NAMES[mark],
+      title,
+      at: dayClockText(Date.parse(at), now, zone),
+    });
+    return [say ? joined([seen, say]) : seen];
+  });
+  return {
+    stands: standsAt(view, now, zone),
+    wet: running ? [act.say, act.second] : [],
+    closes: closingWindows(view, now).map(({ at, to, why }) =>
+      m('By {at}: {title}. {why}', { at: dayClockText(at, now, zone), title: to.title, why }),
+    ),
+    again,
+    watch: watch.slice(-MOST_WATCHED),
+  };
+}
