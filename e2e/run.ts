@@ -119,8 +119,8 @@ test('with reading aloud on, the step at hand is said in the words of the screen
   await screen.matches('aloud', /voice of this device/);
   await screen.press('tab-repairs');
   await screen.press('repair-YD-1');
-  const path = new URL(screen.page.url()).pathname.replace(/[^/]+$/, 'run');
-  await screen.open(path);
+  await screen.see('screen-run');
+  await screen.page.reload({ waitUntil: 'networkidle2' });
   await screen.press('say-again');
   const said = await screen.page.evaluate(() => (globalThis as unknown as { said: string[] }).said);
   assert.equal(said.length, 2);

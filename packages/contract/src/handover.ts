@@ -54,13 +54,14 @@ function standsAt(view: RepairView, now: number, zone: Zone): Message[] {
       view.status === 'closed' ? m('Signed off.') : m('All is done. It waits for its signature.'),
     ];
   const wait = waitsUntil(next.step, view, plan, now);
+  const { title } = next.step;
   return [
     ...done,
     m('{done} of {all} done. Next, at {station}: {title}.', {
       done: at ?? 0,
       all: deeds.length,
       station: STATION_NAMES[next.step.station],
-      title: next.step.title,
+      title: next.batch ? m('{title}, batch {no}', { title, no: next.batch.no }) : title,
     }),
     ...(wait
       ? [m('Not before {at}. {why}', { at: dayClockText(wait.at, now, zone), why: wait.why })]

@@ -116,7 +116,7 @@ export function StationFrame({
           {layout === 'wide' || pinned ? null : drawn}
           {id ? <KeptElsewhere id={id} /> : null}
           {children}
-          {id ? <Pin id={id} tag={tag} /> : null}
+          {id && !top ? <Pin id={id} tag={tag} /> : null}
           <View className="h-6" />
         </ScrollView>
         {layout === 'wide' ? null : sheet}

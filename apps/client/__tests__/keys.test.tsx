@@ -1,0 +1,95 @@
+/** @jest-environment jsdom */
+import { renderHook } from '@testing-library/react-native/pure';
+import { router } from 'expo-router';
+import { useNotified } from '@/features/clocks/useNotified';
+import { useKey } from '@/features/frame/useKey';
+
+jest.mock('expo-router', () => ({ router: { navigate: jest.fn() } }));
+
+/** Strikes a key on what has the focus, or on one part of the page; whether the page took it for itself. */
+function strike(key: string, { on = 'body', ...more }: KeyboardEventInit & { on?: string } = {}) {
+  const event = new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true, ...more });
+  document.querySelector(on)?.dispatchEvent(event);
+  return event.defaultPrevented;
+}
+/** How often a key acts. */
+function listening(key: string) {
+  const acted = jest.fn();
+  const { rerender, unmount } = renderHook(({ act }: { act: () => void }) => useKey(key, act), {
+    initialProps: { act: acted },
+  });
+  return { acted, rerender, unmount };
+}
+
+beforeEach(() => {
+  document.body.innerHTML =
+    '<input id="text" /><div id="button" role="button"><span id="inside"></span></div>';
+});
+
+test('a key acts once however long it is held, and the page does not scroll by it', () => {
+  const { acted, unmount } = listening(' ');
+  expect(strike(' ')).toBe(true);
+  expect(strike(' ', { repeat: true })).toBe(true);
+  expect(acted).toHaveBeenCalledTimes(1);
+  unmount();
+  strike(' ');
+  expect(acted).toHaveBeenCalledTimes(1);
+});
+
+test('another key, or one that is meant for the browser, does nothing', () => {
+  const { acted, unmount } = listening('n');
+  strike('m');
+  for (const held of [{ ctrlKey: true }, { metaKey: true }, { altKey: true }]) strike('n', held);
+  expect(acted).not.toHaveBeenCalled();
+  unmount();
+});
+
+test('who types types: the key goes into the field, and Escape leaves it', () => {
+  const { acted, unmount } = listening('n');
+  const field = document.querySelector<HTMLElement>('#text');
+  field?.focus();
+  expect(strike('n', { on: '#text' })).toBe(false);
+  expect(acted).not.toHaveBeenCalled();
+  strike('Escape', { on: '#text' });
+  expect(document.activeElement).toBe(document.body);
+  unmount();
+});
+
+test('Space and Enter belong to the button that has the focus, other keys do not', () => {
+  const space = listening(' ');
+  const enter = listening('Enter');
+  const digit = listening('3');
+  for (const on of ['#button', '#inside']) {
+    strike(' ', { on });
+    strike('Enter', { on });
+    strike('3', { on });
+  }
+  expect(space.acted).not.toHaveBeenCalled();
+  expect(enter.acted).not.toHaveBeenCalled();
+  expect(digit.acted).toHaveBeenCalledTimes(2);
+  for (const { unmount } of [space, enter, digit]) unmount();
+});
+
+test('what a key does is what the screen says by now', () => {
+  const { acted, rerender, unmount } = listening('n');
+  const later = jest.fn();
+  rerender({ act: later });
+  strike('n');
+  expect([acted.mock.calls.length, later.mock.calls.length]).toEqual([0, 1]);
+  unmount();
+});
+
+test('a notification that was touched is gone to while a page is open, and anything else it says is none', () => {
+  const worker = new EventTarget();
+  Object.defineProperty(navigator, 'serviceWorker', { value: worker, configurable: true });
+  const { unmount } = renderHook(() => useNotified());
+  const says = (data: unknown) => worker.dispatchEvent(new MessageEvent('message', { data }));
+  says(null);
+  says({ type: 'CACHE_UPDATED' });
+  expect(router.navigate).not.toHaveBeenCalled();
+  says({ goTo: '/repair/1/run' });
+  expect(router.navigate).toHaveBeenCalledWith('/repair/1/run');
+  unmount();
+  says({ goTo: '/store' });
+  expect(router.navigate).toHaveBeenCalledTimes(1);
+});
