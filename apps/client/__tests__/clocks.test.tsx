@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { rowOf, type RepairRow, type RepairView } from '@kelmot/contract';
-import { formatDuration, MINUTE, planBatches, usableMinutes } from '@kelmot/core';
+import { formatDuration, m, MINUTE, planBatches, usableMinutes } from '@kelmot/core';
 import { act, render, renderHook, screen } from '@testing-library/react-native/pure';
 import { View } from 'react-native';
 import { Provider } from 'react-redux';
@@ -12,15 +12,17 @@ import { useAwake } from '@/features/clocks/useAwake';
 import { speak } from '@/features/speech/voice';
 import { namePage } from '@/features/frame/pageTitle';
 import { useRows } from '@/features/repairs/useActs';
+import { useViews } from '@/features/repairs/useViews';
 import { aloudChosen, loudChosen } from '@/store/settings';
 import { Txt } from '@/ui/Txt';
-import { planOf, viewOf } from '../../../packages/contract/test/view';
+import { ID, planOf, viewOf } from '../../../packages/contract/test/view';
 import { freshStore } from './opened';
 import { standTheClock } from './timed';
 
 let mockPath = '/store';
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn() }, usePathname: () => mockPath }));
 jest.mock('@/features/repairs/useActs', () => ({ useRows: jest.fn() }));
+jest.mock('@/features/repairs/useViews', () => ({ useViews: jest.fn(() => []) }));
 jest.mock('@/features/speech/voice', () => ({ speak: jest.fn() }));
 jest.mock('@/ui/useZone', () => ({ useZone: () => 'UTC' }));
 jest.mock('@/features/clocks/alarm', () => ({
@@ -143,6 +145,27 @@ test('it is read aloud where that was asked for; what cannot wait cuts in', () =
   const said = expect.stringMatching(`^${row.tag}: .*a quarter of its life`);
   expect(speak).toHaveBeenCalledWith(said, { atOnce: true });
   expect(alarm).not.toHaveBeenCalled();
+});
+
+test('a wait of a repair at work is told too, once the page is calm, on whatever screen', () => {
+  const [step] = plan.steps;
+  if (!step) throw new Error('the plan has no steps');
+  const dry = { kind: 'countdown', label: m('Dry'), minutes: 40 } as const;
+  const body = { ...plan, steps: [{ ...step, title: m('Let it dry'), hold: dry }] };
+  const reading = {
+    ...{ id: ID, stepId: step.id, values: { kind: 'countdown' as const }, passed: true },
+    ...{ say: m('ok'), takenAt: new Date().toISOString(), receivedAt: null },
+    ...{ by: 'Ida', byId: 'ida' },
+  };
+  const view: RepairView = { ...viewOf(body), readings: [reading] };
+  jest.mocked(useViews).mockImplementation((ids) => (ids.includes(view.id) ? [view] : []));
+  over([rowOf(view)]);
+  goOn(39);
+  expect(screen.getByTestId('heard')).toHaveTextContent('');
+  goOn(2);
+  expect(screen.getByTestId('heard')).toHaveTextContent(
+    `${view.tag}: Let it dry: the wait is over.`,
+  );
 });
 
 test('the soonest clock stands in the title of the page, before the name of its screen', () => {

@@ -21,5 +21,6 @@ export * from './row';
 export * from './shelf';
 export * from './story';
 export * from './planFile';
+export * from './waits';
 export * from './weighed';
 export { againBecause, closingWindows, waitsUntil, windowOf, type Closing } from './windows';

@@ -50,6 +50,8 @@ export function liveRoutes(db: Db, sessions: Sessions, closing?: AbortSignal) {
       .where(and(eq(repairs.id, id), eq(repairs.siteId, me.siteId)));
     if (!found) throw notFound('repair');
     let since = await live.here(id, me, page);
+    // A proxy that gathers an answer before it passes it on would keep it all.
+    c.header('x-accel-buffering', 'no');
     return streamSSE(c, async (stream) => {
       let end = () => {};
       const ended = new Promise<void>((resolve) => (end = resolve));

@@ -18,6 +18,10 @@ const LIFE_LEFT = 0.25;
 /** A window is told to close when so much of it is left, and an hour before at the earliest. */
 const WINDOW_LEFT = 0.25;
 const WINDOW_LEFT_MOST = 60 * MINUTE;
+/** When it is told that a window from `opens` to `closes` closes soon, epoch ms. */
+export const soonAt = (opens: number, closes: number): number =>
+  closes - Math.min((closes - opens) * WINDOW_LEFT, WINDOW_LEFT_MOST);
+
 /** More moments than any repair has from its last mix to its sign-off. */
 const MOST_CALLS = 12;
 
@@ -63,8 +67,7 @@ export function callsOf(plan: PlanGist, mixes: readonly MixedBatch[], zone: Zone
   while (act?.clockTo && act.clockTo > at && calls.length < MOST_CALLS) {
     const { clockTo, phase } = act;
     if (phase === 'overcoat') {
-      const soon = Math.min((clockTo - at) * WINDOW_LEFT, WINDOW_LEFT_MOST);
-      calls.push({ at: clockTo - soon, urgent: true, say: told(act) });
+      calls.push({ at: soonAt(at, clockTo), urgent: true, say: told(act) });
     }
     at = clockTo + 1;
     const then: NextAct | null = nextAct(plan, mixes, at, zone);

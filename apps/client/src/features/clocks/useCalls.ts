@@ -1,4 +1,4 @@
-import { mixedBatches, type RepairRow } from '@kelmot/contract';
+import { mixedBatches, waitCalls, type RepairRow, type RepairView } from '@kelmot/contract';
 import { callsOf, type Call } from '@kelmot/core';
 import { useEffect, useMemo, useRef } from 'react';
 import { nowBy } from '@/store/clock';
@@ -9,7 +9,7 @@ import { useZone } from '@/ui/useZone';
 const LOOK_MS = 30_000;
 
 export interface CallOf extends Call {
-  row: RepairRow;
+  row: Pick<RepairRow, 'id' | 'tag'>;
 }
 
 /**
@@ -26,21 +26,26 @@ export function dueOf(calls: readonly CallOf[], since: number, now: number): Cal
   return [...last.values()];
 }
 
-/** Tells `call` of every moment of a running repair as it comes: no clock ticks for it, a timer waits for the next. */
-export function useCalls(rows: readonly RepairRow[], call: (due: CallOf) => void): void {
+/**
+ * Tells `call` of every moment of a running repair as it comes, and of every wait of those in `views`: no clock ticks for
+ * it, a timer waits for the next.
+ */
+export function useCalls(
+  rows: readonly RepairRow[],
+  views: readonly RepairView[],
+  call: (due: CallOf) => void,
+): void {
   const zone = useZone();
   const clock = useAppSelector((s) => s.clock);
-  const calls = useMemo(
-    () =>
-      rows
-        .flatMap((row) =>
-          row.gist && row.status === 'open'
-            ? callsOf(row.gist, mixedBatches(row.mixes), zone).map((c) => ({ ...c, row }))
-            : [],
-        )
-        .sort((p, q) => p.at - q.at),
-    [rows, zone],
-  );
+  const calls = useMemo(() => {
+    const ofRounds = (row: RepairRow) =>
+      row.gist && row.status === 'open'
+        ? callsOf(row.gist, mixedBatches(row.mixes), zone).map((c) => ({ ...c, row }))
+        : [];
+    const ofWaits = (view: RepairView) =>
+      waitCalls(view, nowBy(clock), zone).map((c) => ({ ...c, row: view }));
+    return [...rows.flatMap(ofRounds), ...views.flatMap(ofWaits)].sort((p, q) => p.at - q.at);
+  }, [rows, views, zone, clock]);
   const latest = useRef(call);
   useEffect(() => {
     latest.current = call;

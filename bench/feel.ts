@@ -1,0 +1,130 @@
+import { setTimeout as sleep } from 'node:timers/promises';
+import { freshScreen, launch, PHONE, type Screen } from '../e2e/lib/browser';
+import { startServer } from '../e2e/lib/server';
+import { table } from './lib/measure';
+
+/** So long the bench is looked at, and scrolled, ms. */
+const LOOK_MS = 20_000;
+const SCROLL_MS = 6000;
+/** A processor of a cheap phone is this much slower than this one. */
+const SLOW = 4;
+const KEYS = '12.5 mm 12.5 mm';
+
+interface Felt {
+  what: string;
+  found: number;
+  limit: number;
+  unit: string;
+}
+
+/** The share of one core that the page takes while something goes on, in per cent. */
+async function load(screen: Screen, during: () => Promise<unknown>): Promise<number> {
+  const busy = async () => (await screen.page.metrics()).TaskDuration ?? 0;
+  const [before, from] = [await busy(), performance.now()];
+  await during();
+  return ((await busy()) - before) / ((performance.now() - from) / 1000) / 0.01;
+}
+
+const scrolled = async (screen: Screen) => {
+  for (const until = Date.now() + SCROLL_MS; Date.now() < until;) {
+    await screen.page.mouse.wheel({ deltaY: Math.sin(Date.now() / 700) * 90 });
+    await sleep(50);
+  }
+};
+
+const median = (values: number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? Number.NaN;
+
+/** How long after a key is struck in a box of the survey it is painted, ms; the middle of several. */
+async function keyPainted(screen: Screen, box: string): Promise<number> {
+  await screen.see(box);
+  await screen.page.focus(`[data-testid="${box}"]`);
+  await screen.page.evaluate(() => {
+    const painted: number[] = [];
+    Object.assign(globalThis, { painted });
+    addEventListener(
+      'keydown',
+      ({ timeStamp }) =>
+        requestAnimationFrame(() =>
+          setTimeout(() => void painted.push(performance.now() - timeStamp)),
+        ),
+      true,
+    );
+  });
+  for (const key of KEYS) {
+    await screen.page.keyboard.press(key as 'a');
+    await sleep(350);
+  }
+  return median(
+    await screen.page.evaluate(() => (globalThis as unknown as { painted: number[] }).painted),
+  );
+}
+
+/** How long after a touch a repair that is on the device is open, ms; the middle of several. */
+async function opened(screen: Screen, row: string): Promise<number> {
+  const taken: number[] = [];
+  for (let times = 0; times < 7; times += 1) {
+    await screen.see(row);
+    await sleep(900);
+    taken.push(
+      await screen.page.evaluate(
+        (id) =>
+          new Promise<number>((resolve) => {
+            const from = performance.now();
+            new MutationObserver((_, watch) => {
+              if (!document.querySelector('[data-testid^="screen-"]')) return;
+              watch.disconnect();
+              requestAnimationFrame(() => setTimeout(() => resolve(performance.now() - from)));
+            }).observe(document.body, { childList: true, subtree: true });
+            document.querySelector<HTMLElement>(`[data-testid="${id}"]`)?.click();
+          }),
+        row,
+      ),
+    );
+    await screen.page.goBack();
+  }
+  return median(taken);
+}
+
+async function main(): Promise<void> {
+  const kelmot = await startServer();
+  const session = await launch();
+  try {
+    const screen = await freshScreen(session, kelmot.base, PHONE);
+    await screen.open('/');
+    await screen.press('demo-ida');
+    await screen.see('bench-P-204');
+    await sleep(6000);
+    const clocks = await screen.page.$$eval('[data-testid^="bench-"]', (rows) => rows.length);
+    const felt: Felt[] = [];
+    const note = (what: string, found: number, limit: number, unit: string) =>
+      felt.push({ what, found, limit, unit });
+    note(`bench stands, ${clocks} rows`, await load(screen, () => sleep(LOOK_MS)), 3, '%');
+    note('bench is scrolled', await load(screen, () => scrolled(screen)), 10, '%');
+    note('repair is opened', await opened(screen, 'bench-P-204'), 100, 'ms');
+    await screen.open('/new');
+    await screen.type('asset-search', 'P-014');
+    await screen.press('asset-P-014');
+    await screen.press('shape-0-seat');
+    const box = 'damages.0.finishedDiameterMm';
+    note('key is painted', await keyPainted(screen, box), 30, 'ms');
+    await screen.page.emulateCPUThrottling(SLOW);
+    note(`key, processor ${SLOW} times as slow`, await keyPainted(screen, box), 100, 'ms');
+    process.stdout.write(
+      `${table(
+        ['', 'found', 'at most', 'of it'],
+        felt.map(({ what, found, limit, unit }) => [
+          what,
+          `${found.toFixed(1)} ${unit}`,
+          `${limit} ${unit}`,
+          (found / limit).toFixed(2),
+        ]),
+      )}\n`,
+    );
+  } finally {
+    await session.close();
+    await kelmot.stop();
+  }
+}
+
+await main();

@@ -1,0 +1,47 @@
+import { dayClockText, m, soonAt, type Call, type Plan, type Zone } from '@kelmot/core';
+import { waitEnds } from './done';
+import type { RepairView } from './repair';
+import { linkedFrom, windowOf } from './windows';
+
+/** When a wait that somebody started is over: drying, flashing off, soaking, a pass of the lamp. */
+function ofWaits(view: RepairView, plan: Plan): Call[] {
+  return plan.steps.flatMap((step) => {
+    const at = waitEnds(step, view);
+    const { title } = step;
+    return at === null
+      ? []
+      : [{ at, urgent: false, say: m('{title}: the wait is over.', { title }) }];
+  });
+}
+
+/** What runs out after a step: a reading goes stale, a wall damp, a blasted face dull. Rounds have clocks of their own. */
+function ofWindows(view: RepairView, plan: Plan, now: number, zone: Zone): Call[] {
+  return plan.links.flatMap((link) => {
+    const { from } = link;
+    if (!('step' in from) || link.most === null || link.instead.length > 0) return [];
+    const { closes } = windowOf(link, view, plan, now);
+    const begun = linkedFrom(link, view);
+    const done = plan.steps.find((s) => s.id === from.step);
+    const to = plan.steps.find((s) => s.id === link.to);
+    if (closes === null || !begun || !done || !to) return [];
+    const values = { at: dayClockText(closes, now, zone), to: to.title, why: link.why };
+    return [
+      { at: soonAt(begun.first, closes), urgent: true, say: m('Before {at}: {to}. {why}', values) },
+      {
+        at: closes,
+        urgent: true,
+        say: m('{title}, again. {why}', { title: done.title, why: link.why }),
+      },
+    ];
+  });
+}
+
+/**
+ * When somebody is to be told something of the waits of a repair, in the order of time, epoch ms: one that was started is
+ * over, and what was done goes stale. Beside what its rounds call out; nothing of a repair that is not open.
+ */
+export function waitCalls(view: RepairView, now: number, zone: Zone): Call[] {
+  const plan = view.plan?.body;
+  if (!plan || view.status !== 'open') return [];
+  return [...ofWaits(view, plan), ...ofWindows(view, plan, now, zone)].sort((p, q) => p.at - q.at);
+}
