@@ -83,14 +83,22 @@ test('nobody hears who is not signed in, of what is not there, or from a page wi
   assert.equal((await ida.get(live(id, 'one'))).status, 422);
 });
 
-test('one person has so many pages open at most, and one that is closed makes room', async () => {
-  const pages = await Promise.all(Array.from({ length: 30 }, () => ida.hear(id)));
+test('one person has so many pages open at most, however many ask at once, and one that is closed makes room', async () => {
+  const asked = await Promise.allSettled(Array.from({ length: 45 }, () => ida.hear(id)));
+  const pages = asked.flatMap((page) => (page.status === 'fulfilled' ? [page.value] : []));
+  assert.equal(pages.length, 30);
   assert.equal((await ida.get(`/api/repairs/${id}/live?tab=${uuidv7()}`)).status, 429);
   await (await tomas.hear(id)).leave();
   await pages[0]?.leave();
   const again = await ida.hear(id);
   await again.until(any);
   await Promise.all([again, ...pages.slice(1)].map((page) => page.leave()));
+});
+
+test('one that is refused takes no room', async () => {
+  for (let tries = 0; tries < 35; tries += 1)
+    assert.equal((await ida.get(`/api/repairs/${uuidv7()}/live?tab=${uuidv7()}`)).status, 404);
+  await (await ida.hear(id)).leave();
 });
 
 test('a server that is told to end ends what has no end of its own', async () => {

@@ -44,20 +44,27 @@ export function liveRoutes(db: Db, sessions: Sessions, closing?: AbortSignal) {
     const page = c.req.valid('query');
     if ([...open].filter(({ who }) => who === me.id).length >= MOST_PAGES)
       throw new ProblemError(429, 'Too many pages are open', 'Close some of them.');
-    const [found] = await db
-      .select({ id: repairs.id })
-      .from(repairs)
-      .where(and(eq(repairs.id, id), eq(repairs.siteId, me.siteId)));
-    if (!found) throw notFound('repair');
-    let since = await live.here(id, me, page);
+    // Counted before anything is waited for: many at once are as many.
+    const own = { who: me.id, end: () => {} };
+    open.add(own);
+    let since: string;
+    try {
+      const [found] = await db
+        .select({ id: repairs.id })
+        .from(repairs)
+        .where(and(eq(repairs.id, id), eq(repairs.siteId, me.siteId)));
+      if (!found) throw notFound('repair');
+      since = await live.here(id, me, page);
+    } catch (error) {
+      open.delete(own);
+      throw error;
+    }
     // A proxy that gathers an answer before it passes it on would keep it all.
     c.header('x-accel-buffering', 'no');
     return streamSSE(c, async (stream) => {
-      let end = () => {};
-      const ended = new Promise<void>((resolve) => (end = resolve));
-      const own = { who: me.id, end };
-      open.add(own);
-      stream.onAbort(end);
+      const ended = new Promise<void>((resolve) => (own.end = resolve));
+      stream.onAbort(own.end);
+      if (closing?.aborted) own.end();
       const stop = live.watch(id, (state) => {
         void stream.writeSSE({ id: state.mark, data: JSON.stringify(state) });
       });
@@ -66,7 +73,7 @@ export function liveRoutes(db: Db, sessions: Sessions, closing?: AbortSignal) {
         void Promise.all([sessions.of(c), live.here(id, me, page), stream.write(':\n\n')])
           .then(([still, said]) => {
             since = said;
-            if (still?.id !== me.id) end();
+            if (still?.id !== me.id) own.end();
           })
           .catch(() => undefined);
       }, BEAT_MS);
