@@ -191,6 +191,7 @@ test('two people changing one survey: the second sees both states and decides', 
   await tomas.see('take');
   await tomas.gone('send-state');
   await ida.type('readings.surfaceC', '21');
+  await ida.matches('survey-moved', /Somebody else changed this survey/);
   await ida.press('survey-save');
   await ida.see('refused');
   await ida.matches('refused', /Someone changed this repair/);

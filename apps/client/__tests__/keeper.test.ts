@@ -66,7 +66,7 @@ test('everything that is typed or chosen is there after a reload, as it was', as
   const again = await reloaded();
   for (const key of KEPT) expect(again.getState()[key]).toEqual(store.getState()[key]);
   expect(again.getState().drafts).toEqual({
-    ...{ surveys: { new: draft }, touched: { new: true } },
+    ...{ surveys: { new: draft }, touched: { new: true }, bases: {} },
     texts: { aG: '120' },
   });
   expect(again.getState().outbox.queue.map((w) => w.command)).toEqual([command]);
@@ -92,7 +92,7 @@ test('what was dropped stays dropped after a reload', async () => {
   store.dispatch(weightsReset('lasting'));
   const again = (await reloaded()).getState();
   expect([again.drafts, again.settings.weights]).toEqual([
-    { surveys: {}, touched: {}, texts: {} },
+    { surveys: {}, touched: {}, bases: {}, texts: {} },
     {},
   ]);
 });
@@ -126,7 +126,7 @@ test('what an earlier version kept whole is taken apart once, and nothing of it 
   ]);
   expect(old.settings).toEqual({ ...initialSettings, theme: 'light' });
   expect(old.drafts).toEqual({
-    ...{ surveys: { new: draft }, touched: {} },
+    ...{ surveys: { new: draft }, touched: {}, bases: {} },
     texts: { 'r/1/aG': '120' },
   });
   expect(KEPT.filter((key) => entries.has(key))).toEqual([]);

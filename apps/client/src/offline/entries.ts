@@ -19,7 +19,7 @@ type Fields = Record<string, unknown>;
 /** What of each slice is kept by entries of its own: by its keys, or a list by the ids of what is in it; else as one. */
 const PARTS: { [S in Slice]: { [F in keyof KeptState[S]]: 'one' | 'keys' | 'ids' } } = {
   clock: { aheadMs: 'one' },
-  drafts: { surveys: 'keys', touched: 'keys', texts: 'keys' },
+  drafts: { surveys: 'keys', touched: 'keys', bases: 'keys', texts: 'keys' },
   outbox: { queue: 'ids', kept: 'ids' },
   settings: {
     ...{ theme: 'one', units: 'one', weights: 'keys', leaving: 'one', loud: 'one' },

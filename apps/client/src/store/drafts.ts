@@ -14,7 +14,15 @@ export interface Drafts {
   surveys: Record<string, SurveyDraft>;
   /** Those in which a person typed or chose something: they wait to be finished. */
   touched: Record<string, true>;
+  /** What was stored as each was begun: a survey that somebody else changed since is not written over unseen. */
+  bases: Record<string, Base>;
   texts: Record<string, string>;
+}
+
+/** A stored survey as it was seen: the version of its repair, and its content as text. */
+export interface Base {
+  version: number;
+  survey: string;
 }
 
 /** An answer typed into a survey as it was shown, with the site whose usual figures follow it. */
@@ -42,15 +50,19 @@ export const unfinishedOf = (
     return draft && person === personId ? { repairId: repair === NEW ? null : repair, draft } : [];
   });
 
-export const initialDrafts: Drafts = { surveys: {}, touched: {}, texts: {} };
+export const initialDrafts: Drafts = { surveys: {}, touched: {}, bases: {}, texts: {} };
 
 const slice = createSlice({
   name: 'drafts',
   initialState: initialDrafts,
   reducers: {
     /** Put there as it is opened, or filled in from what is known: nobody has typed anything. */
-    draftFilled: (state, { payload }: PayloadAction<{ key: string; draft: SurveyDraft }>) => {
+    draftFilled: (
+      state,
+      { payload }: PayloadAction<{ key: string; draft: SurveyDraft; base?: Base }>,
+    ) => {
       state.surveys[payload.key] = payload.draft;
+      if (payload.base) state.bases[payload.key] = payload.base;
     },
     draftPut: (state, { payload }: PayloadAction<{ key: string; draft: SurveyDraft }>) => {
       state.surveys[payload.key] = payload.draft;
@@ -66,6 +78,7 @@ const slice = createSlice({
     draftDropped: (state, { payload }: PayloadAction<string>) => {
       delete state.surveys[payload];
       delete state.touched[payload];
+      delete state.bases[payload];
     },
     textTyped: (state, { payload }: PayloadAction<{ key: string; text: string }>) => {
       state.texts[payload.key] = payload.text;

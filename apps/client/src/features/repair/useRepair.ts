@@ -40,7 +40,8 @@ export interface OpenRepair {
   canWrite: boolean;
   /** Who is signed in; undefined while that is not known. */
   me: Me | undefined;
-  send: (draft: Draft<Command>) => void;
+  /** Sends a deed; an edit with the version that was `seen`, the present one where nothing is said. */
+  send: (draft: Draft<Command>, seen?: number) => void;
 }
 
 /** One repair as it is on the server with what still waits on the device laid over it, and a way to change it. */
@@ -57,9 +58,9 @@ export function useRepair(id: string): OpenRepair {
   const planId = view?.plan?.id;
   const put = useSend();
   const send = useCallback(
-    (draft: Draft<Command>) => {
+    (draft: Draft<Command>, seenVersion = version) => {
       // What this device did before and has not sent yet is known to whoever does this: it follows the last of that.
-      const expect = EDITS.includes(draft.type) ? { expect: version } : {};
+      const expect = EDITS.includes(draft.type) ? { expect: seenVersion } : {};
       const seen = RECORDS.includes(draft.type) ? { planId } : {};
       put({ ...draft, ...expect, ...seen, repairId: id } as DeedDraft);
     },

@@ -30,6 +30,7 @@ import { Txt } from '@/ui/Txt';
 import { draftOf, newDraft } from './draftOf';
 import { FromPlanFile } from './FromPlanFile';
 import { Replan } from './Replan';
+import { useBase } from './useBase';
 import { SurveyForm } from './SurveyForm';
 
 /** The section of what has been typed so far; before a shape is chosen, nothing. */
@@ -93,10 +94,11 @@ export function SurveyScreen({ view, repair }: { view?: RepairView; repair?: Ope
     () => newDraft('F2', new Date(nowBy(clock)).toISOString(), site?.settings ?? null),
     [site, clock],
   );
-  const draft = kept ?? stored ?? fresh;
+  const { base, moved, stale } = useBase(view, draftKey);
+  const draft = (stale ? undefined : kept) ?? stored ?? fresh;
   useEffect(() => {
-    if (!kept && !isLoading) dispatch(draftFilled({ key: draftKey, draft }));
-  }, [kept, isLoading, draft, draftKey, dispatch]);
+    if ((!kept || stale) && !isLoading) dispatch(draftFilled({ key: draftKey, draft, base }));
+  }, [kept, stale, isLoading, draft, draftKey, base, dispatch]);
   const { survey, issues } = useMemo(() => readDraft(draft, units), [draft, units]);
   const errors = shown ? Object.fromEntries(issues.map((i) => [i.path, i.message])) : {};
   const canWrite = me !== undefined && me.role !== 'viewer';
@@ -115,7 +117,8 @@ export function SurveyScreen({ view, repair }: { view?: RepairView; repair?: Ope
       router.replace(`/repair/${repairId}/match`);
       return;
     }
-    if (changed && !begun) repair?.send({ type: 'survey.save', survey });
+    // By the version that was seen: what somebody else changed since is shown before anything is written over it.
+    if (changed && !begun) repair?.send({ type: 'survey.save', survey }, moved?.version);
     dispatch(draftDropped(draftKey));
     router.navigate(`/repair/${view.id}/match`);
   };
@@ -155,6 +158,14 @@ export function SurveyScreen({ view, repair }: { view?: RepairView; repair?: Ope
           <Txt as="inline" className="text-oxideInk">
             {issues.length === 1 ? 'One field is' : `${issues.length} fields are`} still to be put
             right; what you typed is kept.
+          </Txt>
+        </View>
+      ) : null}
+      {moved ? (
+        <View role="status" className="border-b border-rule px-4 py-3" testID="survey-moved">
+          <Txt as="inline" className="text-ochreInk">
+            Somebody else changed this survey meanwhile. What you typed is kept; both are shown
+            before yours is written over theirs.
           </Txt>
         </View>
       ) : null}

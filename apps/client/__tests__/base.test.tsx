@@ -1,0 +1,81 @@
+import type { RepairView } from '@kelmot/contract';
+import { act, renderHook } from '@testing-library/react-native';
+import type { ReactNode } from 'react';
+import { Provider } from 'react-redux';
+import { planOf, viewOf } from '../../../packages/contract/test/view';
+import { draftOf } from '@/features/survey/draftOf';
+import { useBase } from '@/features/survey/useBase';
+import { draftDropped, draftFilled, draftPut } from '@/store/drafts';
+import { freshStore } from './opened';
+
+const view = viewOf(planOf());
+const draft = draftOf(view.survey, 'metric');
+const key = `${view.id}/ida`;
+/** The same repair after somebody changed its survey. */
+const changed: RepairView = {
+  ...view,
+  version: 3,
+  survey: { ...view.survey, window: { ...view.survey.window, downMin: 4242 } },
+};
+
+/** A survey that is open on this device. */
+function opened(shown: RepairView | undefined = view) {
+  const store = freshStore();
+  const hook = renderHook(({ of }: { of?: RepairView }) => useBase(of, key), {
+    initialProps: { of: shown },
+    wrapper: ({ children }: { children: ReactNode }) => (
+      <Provider store={store}>{children}</Provider>
+    ),
+  });
+  const { base } = hook.result.current;
+  act(() => void store.dispatch(draftFilled({ key, draft, base })));
+  return {
+    store,
+    becomes: (of: RepairView) => hook.rerender({ of }),
+    now: () => hook.result.current,
+  };
+}
+
+test('what was begun on the stored survey is neither moved nor stale', () => {
+  const { now, store } = opened();
+  expect(now()).toMatchObject({ moved: null, stale: false, base: { version: view.version } });
+  act(() => void store.dispatch(draftPut({ key, draft })));
+  expect(now()).toMatchObject({ moved: null, stale: false });
+});
+
+test('what somebody typed into is held to the version that they saw, once another changed it', () => {
+  const { now, store, becomes } = opened();
+  act(() => void store.dispatch(draftPut({ key, draft })));
+  becomes(changed);
+  expect(now()).toMatchObject({ moved: { version: view.version }, stale: false });
+});
+
+test('what nobody typed into is filled anew', () => {
+  const { now, becomes } = opened();
+  becomes(changed);
+  expect(now()).toMatchObject({ moved: null, stale: true, base: { version: 3 } });
+});
+
+test('a change of something else than the survey moves nothing', () => {
+  const { now, store, becomes } = opened();
+  act(() => void store.dispatch(draftPut({ key, draft })));
+  becomes({ ...view, version: 9, station: 'mix' });
+  expect(now().moved).toBeNull();
+});
+
+test('a new repair, and one whose draft was dropped, stands on nothing', () => {
+  const { now, store, becomes } = opened();
+  act(() => void store.dispatch(draftDropped(key)));
+  becomes(changed);
+  expect(now()).toMatchObject({ moved: null, stale: false });
+  expect(renderedFor(undefined)).toEqual({ base: undefined, moved: null, stale: false });
+});
+
+/** What the survey of a repair that is not there stands on. */
+function renderedFor(of: RepairView | undefined) {
+  return renderHook(() => useBase(of, 'new/ida'), {
+    wrapper: ({ children }: { children: ReactNode }) => (
+      <Provider store={freshStore()}>{children}</Provider>
+    ),
+  }).result.current;
+}
