@@ -127,4 +127,7 @@ async function main(): Promise<void> {
   }
 }
 
-await main();
+main().catch((error: unknown) => {
+  process.stderr.write(`${String(error)}\n`);
+  process.exitCode = 1;
+});
