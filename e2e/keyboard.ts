@@ -179,8 +179,13 @@ test('nothing is cut from 320 to 1920 px, nor with the text at 200 %', async () 
           document.documentElement.style.fontSize = size;
           await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
         }, text);
-        for (const fault of await cutOff(screen))
-          faults.push(`${path}, ${width}, ${text}: ${fault}`);
+        // What is laid out by its measured width comes a moment later: only what stays cut is a fault.
+        let cut = await cutOff(screen);
+        for (let looks = 0; cut.length > 0 && looks < 8; looks += 1) {
+          await sleep(250);
+          cut = await cutOff(screen);
+        }
+        for (const fault of cut) faults.push(`${path}, ${width}, ${text}: ${fault}`);
       }
     }
   }
