@@ -37,7 +37,7 @@ export function atHand(deeds: readonly Deed[], view: Recorded, now: number): num
   return at < 0 ? null : at;
 }
 
-type Written = Pick<Check | Reading | Mix, 'by' | 'byId' | 'receivedAt'> & { at: string };
+type Written = Pick<Check | Reading | Mix, 'by' | 'byId'> & { at: string };
 
 /** What was last recorded of one thing, by whom and when: its tick, its reading, its batch. Null where nothing was. */
 export function lastRecord({ step, batch }: Deed, view: Recorded): Written | null {

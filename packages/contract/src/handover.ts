@@ -13,7 +13,7 @@ import { mixedBatches } from './done';
 import { atHand } from './hand';
 import type { RepairView } from './repair';
 import { MARK_NAMES, storyOf } from './story';
-import { againBecause, closingWindows, waitsUntil } from './windows';
+import { againBecause, againSaid, closingWindows, waitsUntil } from './windows';
 
 /** What whoever comes next is told of a job, made from its record. */
 export interface Handover {
@@ -79,7 +79,7 @@ export function handoverOf(view: RepairView, now: number, zone: Zone): Handover 
   const running = view.status === 'open' && act && act.phase !== 'ready';
   const again = (plan?.steps ?? []).flatMap((step) => {
     const why = plan && againBecause(step, view, plan, now);
-    return why ? [m('{title}, again. {why}', { title: step.title, why })] : [];
+    return why ? [againSaid(step, why)] : [];
   });
   const watch = storyOf(view).flatMap(({ title, say, mark, at }) => {
     if (!mark) return [];

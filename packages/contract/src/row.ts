@@ -1,4 +1,4 @@
-import { gistOf } from '@kelmot/core';
+import { gistOf, STATIONS } from '@kelmot/core';
 import type { RepairRow, RepairView } from './repair';
 
 /** A repair as a row of a list, told from the whole of it: as the server tells it. */
@@ -24,3 +24,11 @@ export function rowOf(view: RepairView): RepairRow {
     dueOn: due.sort()[0] ?? null,
   };
 }
+
+/** Whether there is work on it: an open repair with its plan, from Prep on. */
+export const isAtWork = ({
+  status,
+  gist,
+  station,
+}: Pick<RepairRow, 'status' | 'gist' | 'station'>): boolean =>
+  status === 'open' && gist !== null && STATIONS.indexOf(station) >= STATIONS.indexOf('prep');

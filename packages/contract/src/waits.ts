@@ -1,7 +1,7 @@
 import { dayClockText, m, soonAt, type Call, type Plan, type Zone } from '@kelmot/core';
 import { waitEnds } from './done';
 import type { RepairView } from './repair';
-import { linkedFrom, windowOf } from './windows';
+import { againSaid, linkedFrom, windowOf } from './windows';
 
 /** When a wait that somebody started is over: drying, flashing off, soaking, a pass of the lamp. */
 function ofWaits(view: RepairView, plan: Plan): Call[] {
@@ -27,11 +27,7 @@ function ofWindows(view: RepairView, plan: Plan, now: number, zone: Zone): Call[
     const values = { at: dayClockText(closes, now, zone), to: to.title, why: link.why };
     return [
       { at: soonAt(begun.first, closes), urgent: true, say: m('Before {at}: {to}. {why}', values) },
-      {
-        at: closes,
-        urgent: true,
-        say: m('{title}, again. {why}', { title: done.title, why: link.why }),
-      },
+      { at: closes, urgent: true, say: againSaid(done, link.why) },
     ];
   });
 }

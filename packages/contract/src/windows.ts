@@ -93,13 +93,17 @@ export function againBecause(
   return missed?.why ?? null;
 }
 
+/** What is to be done again, and why. */
+export const againSaid = ({ title }: Pick<Step, 'title'>, why: Message): Message =>
+  m('{title}, again. {why}', { title, why });
+
 /** Waits of a step that are not over, and what has been left too long before it, by the clock as it really ran. */
 export function waitsOpen(view: Recorded, plan: Plan, step: Step, now: number): Message[] {
   const wait = waitsUntil(step, view, plan, now);
   const again = linksTo(plan, step).flatMap((link): Message[] => {
     const from = plan.steps.find((s) => 'step' in link.from && s.id === link.from.step);
     const why = from && againBecause(from, view, plan, now);
-    return from && why ? [m('{title}, again. {why}', { title: from.title, why })] : [];
+    return from && why ? [againSaid(from, why)] : [];
   });
   const left = wait && minutes((wait.at - now) / MINUTE);
   return [...(wait && left ? [m('{left} to wait. {why}', { left, why: wait.why })] : []), ...again];

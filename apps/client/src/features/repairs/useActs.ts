@@ -12,8 +12,7 @@ import { useMemo } from 'react';
 import { useRepairsInfiniteQuery, type RepairsQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
 import { useZone } from '@/ui/useZone';
-import { useViews } from './useViews';
-import { useWaitingViews } from './useWaitingViews';
+import { useViewsHere, useWaitingViews } from './useWaitingViews';
 
 export interface ActRow {
   row: RepairRow;
@@ -88,11 +87,13 @@ export function withWaiting(
   return [...own.filter((row) => asksFor(query, row)), ...rows.filter((row) => !known.has(row.id))];
 }
 
+const NONE: string[] = [];
+
 /** The repairs that are pinned to this device, as it has them; none where they are not asked for. */
 function usePinned(asked: boolean): RepairRow[] {
   const pinned = useAppSelector((s) => s.settings.pinned);
-  const views = useViews(useMemo(() => (asked ? Object.keys(pinned) : []), [asked, pinned]));
-  return useMemo(() => views.flatMap((view) => (view ? rowOf(view) : [])), [views]);
+  const views = useViewsHere(useMemo(() => (asked ? Object.keys(pinned) : NONE), [asked, pinned]));
+  return useMemo(() => views.map(rowOf), [views]);
 }
 
 /** Repairs of a query as this device has them, what waits on it in its place. */
@@ -106,15 +107,9 @@ export function useRows({ status, q }: ListQuery) {
   const views = useWaitingViews();
   const rows = useMemo(() => {
     const query = { status, q };
-    if (!ofDevice)
-      return withWaiting(result.data?.pages.flatMap((p) => p.rows) ?? [], views, query);
-    const ids = new Set(pinned.map((row) => row.id));
-    const own = views.filter((view) => ids.has(view.id));
-    return withWaiting(
-      pinned.filter((row) => asksFor(query, row)),
-      own,
-      query,
-    );
+    return ofDevice
+      ? pinned.filter((row) => asksFor(query, row))
+      : withWaiting(result.data?.pages.flatMap((p) => p.rows) ?? [], views, query);
   }, [ofDevice, pinned, result.data, views, status, q]);
   return { ...result, rows };
 }

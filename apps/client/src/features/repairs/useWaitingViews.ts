@@ -29,3 +29,13 @@ export function useWaitingViews(): RepairView[] {
     [ids, known, stored, waiting, device],
   );
 }
+
+/** Repairs by their ids as far as this device has them, what waits on it laid over. `ids` is the same list between changes. */
+export function useViewsHere(ids: readonly string[]): RepairView[] {
+  const known = useViews(ids);
+  const waiting = useWaitingViews();
+  return useMemo(
+    () => ids.flatMap((id, i) => waiting.find((view) => view.id === id) ?? known[i] ?? []),
+    [ids, known, waiting],
+  );
+}
