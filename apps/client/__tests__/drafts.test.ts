@@ -1,12 +1,13 @@
-import { SiteSettings } from '@kelmot/core';
+import { SiteSettings, withAnswer } from '@kelmot/core';
 import { siteSettings } from '@kelmot/demo';
+import type { UnknownAction } from '@reduxjs/toolkit';
 import {
+  draftChanged,
   draftDropped,
   draftFilled,
   draftKeyOf,
   draftPut,
   draftsReducer,
-  draftText,
   unfinishedOf,
   initialDrafts,
   textsDropped,
@@ -24,22 +25,48 @@ const started = draftsReducer(
   }),
 );
 
+interface Answer {
+  key: string;
+  path: string;
+  text: string;
+  site: SiteSettings | null;
+  shown: typeof shown;
+}
+
+/** What is kept once an answer was typed, as the form does it. */
+function answered(drafts: typeof started, { key, path, text, site, shown }: Answer) {
+  let after = drafts;
+  const dispatch = <A extends UnknownAction>(action: A): A => {
+    after = draftsReducer(after, action);
+    return action;
+  };
+  const change = (draft: typeof shown) => ({
+    ...draft,
+    texts: withAnswer(draft, path, text, site),
+  });
+  draftChanged({ key, shown, change })(dispatch, () => ({ drafts }));
+  return after;
+}
+
 test('each letter is kept under its field, another draft untouched', () => {
-  const typed = draftsReducer(
-    started,
-    draftText({ key: 'new', path: 'damages.0.depthMm', text: '1 1/2', site: null, shown }),
-  );
+  const typed = answered(started, {
+    key: 'new',
+    path: 'damages.0.depthMm',
+    text: '1 1/2',
+    site: null,
+    shown,
+  });
   expect(typed.surveys.new?.texts['damages.0.depthMm']).toBe('1 1/2');
   // A letter that comes before the draft was put away begins it.
   const first = { key: 'other', path: 'damages.0.depthMm', text: '3', site: null, shown };
-  const { other, new: old } = draftsReducer(typed, draftText(first)).surveys;
+  const { other, new: old } = answered(typed, first).surveys;
   expect([other?.texts['damages.0.depthMm'], other?.shapes]).toEqual(['3', ['pocket']]);
   expect(old).toEqual(typed.surveys.new);
   expect(draftsReducer(typed, draftDropped('new')).surveys).toEqual({});
 });
 
 const typing = (site: SiteSettings | null) => (state: typeof started, path: string, text: string) =>
-  draftsReducer(state, draftText({ key: 'new', path, text, site, shown }));
+  answered(state, { key: 'new', path, text, site, shown });
 
 test('a medium brings its usual pH, until somebody has typed one', () => {
   const type = typing(null);
@@ -82,14 +109,20 @@ test('a slab begins with the swing of a hall, and follows the door until somebod
 });
 
 test('bare numbers say their unit before another system takes over; what has a unit stays', () => {
-  let state = draftsReducer(
-    started,
-    draftText({ key: 'new', path: 'damages.0.depthMm', text: '11', site: null, shown }),
-  );
-  state = draftsReducer(
-    state,
-    draftText({ key: 'new', path: 'damages.0.wallMm', text: '1 in', site: null, shown }),
-  );
+  let state = answered(started, {
+    key: 'new',
+    path: 'damages.0.depthMm',
+    text: '11',
+    site: null,
+    shown,
+  });
+  state = answered(state, {
+    key: 'new',
+    path: 'damages.0.wallMm',
+    text: '1 in',
+    site: null,
+    shown,
+  });
   state = draftsReducer(state, unitsChosen('us'));
   expect(state.surveys.new?.texts).toMatchObject({
     'damages.0.depthMm': '11 mm',
@@ -147,7 +180,7 @@ test('a survey is a draft of who types it: what is only opened or filled in wait
     [],
   ]);
   const letter = { key: mine, path: 'damages.0.depthMm', text: '9', site: null, shown };
-  const typed = draftsReducer(state, draftText(letter));
+  const typed = answered(state, letter);
   expect(waits(typed, 'ida')).toEqual([null, 'r1']);
   const dropped = draftsReducer(typed, draftDropped(mine));
   expect([waits(dropped, 'ida'), waits(dropped, 'tomas')]).toEqual([[null], ['r2', null]]);

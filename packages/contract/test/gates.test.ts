@@ -1,4 +1,4 @@
-import { planBatches, word, type Plan } from '@kelmot/core';
+import { HOUR, planBatches, word, type Plan } from '@kelmot/core';
 import {
   applyCommand,
   approvedBy,
@@ -17,7 +17,6 @@ import { AT, ID, ida, HERS, IDA, met, planOf, viewOf } from './view';
 
 const plan = planOf();
 const batch = planBatches(plan)[0] as ReturnType<typeof planBatches>[number];
-const HOUR = 3_600_000;
 const start = Date.parse(AT);
 const weighed = { aG: batch.aG, bG: batch.bG };
 /** What a gate says, in words: what holds it, and the first thing to do. */

@@ -9,9 +9,9 @@ import {
   offsetMin,
   shownIn,
 } from '../src/index';
+import { HOUR } from '../src/units/clock';
 import { minuteOfDay } from '../src/units/zone';
 
-const HOUR = 3_600_000;
 const at = (text: string) => Date.parse(text);
 const VIENNA = 'Europe/Vienna';
 

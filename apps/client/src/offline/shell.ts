@@ -1,9 +1,10 @@
+import { HOUR } from '@kelmot/core';
 import type { Dispatch } from '@reduxjs/toolkit';
 import type { Workbox } from 'workbox-window';
 import { updateFound } from '@/store/view';
 
-/** How often it is asked whether there is a newer version, ms. */
-const LOOK_MS = 3_600_000;
+/** How often it is asked whether there is a newer version. */
+const LOOK_MS = HOUR;
 
 let shell: Workbox | null = null;
 

@@ -1,12 +1,5 @@
-import {
-  draftFields,
-  shownUnit,
-  withAnswer,
-  withUnits,
-  type SiteSettings,
-  type SurveyDraft,
-} from '@kelmot/core';
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { draftFields, shownUnit, withUnits, type SurveyDraft } from '@kelmot/core';
+import { createSlice, type Dispatch, type PayloadAction } from '@reduxjs/toolkit';
 import { unitsChosen } from './settings';
 
 /** Surveys being typed and loose texts (weights, readings), each by its own key. Kept on the device. */
@@ -23,15 +16,6 @@ export interface Drafts {
 export interface Base {
   version: number;
   survey: string;
-}
-
-/** An answer typed into a survey as it was shown, with the site whose usual figures follow it. */
-interface Answered {
-  key: string;
-  shown: SurveyDraft;
-  path: string;
-  text: string;
-  site: SiteSettings | null;
 }
 
 /** A survey that is typed belongs to who types it: of a repair, or of one that is not begun yet. */
@@ -68,13 +52,6 @@ const slice = createSlice({
       state.surveys[payload.key] = payload.draft;
       state.touched[payload.key] = true;
     },
-    draftText: (state, { payload }: PayloadAction<Answered>) => {
-      const { key, path, text, site, shown } = payload;
-      // The first letter may come before the draft was put away.
-      const draft = state.surveys[key] ?? shown;
-      state.surveys[key] = { ...draft, texts: withAnswer(draft, path, text, site) };
-      state.touched[key] = true;
-    },
     draftDropped: (state, { payload }: PayloadAction<string>) => {
       delete state.surveys[payload];
       delete state.touched[payload];
@@ -102,6 +79,24 @@ const slice = createSlice({
   },
 });
 
-export const { draftFilled, draftPut, draftText, draftDropped, textTyped, textsDropped } =
-  slice.actions;
+export const { draftFilled, draftPut, draftDropped, textTyped, textsDropped } = slice.actions;
+
+/** A change of a survey; `shown` is the one that is on the screen, where none is put away yet. */
+export interface DraftChange {
+  key: string;
+  shown: SurveyDraft;
+  change: (draft: SurveyDraft) => SurveyDraft;
+}
+
+/** Changes a survey as it stands once the change comes: what is on the screen may be a letter behind. */
+const changedBy =
+  (put: typeof draftPut | typeof draftFilled) =>
+  ({ key, shown, change }: DraftChange) =>
+  (dispatch: Dispatch, getState: () => { drafts: Drafts }): void => {
+    dispatch(put({ key, draft: change(getState().drafts.surveys[key] ?? shown) }));
+  };
+/** By somebody’s hand. */
+export const draftChanged = changedBy(draftPut);
+/** By what is known, while nobody has typed it. */
+export const draftFilledIn = changedBy(draftFilled);
 export const draftsReducer = slice.reducer;

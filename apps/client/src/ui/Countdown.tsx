@@ -1,41 +1,47 @@
-import { countdown, countdownText } from '@kelmot/core';
+import { countdown } from '@kelmot/core';
 import { View } from 'react-native';
 import { Txt } from './Txt';
+import { useBeat } from './useNow';
 
-/** The clock to the next thing to do. Ticks in seconds under an hour; over, it counts on in oxide. */
+/** One figure of a clock. Bare text: what is drawn anew each second, of every clock on the screen, is this alone. */
+function Figure({ to, part }: { to: number; part: number }) {
+  return useBeat((now) => countdown(to, now).parts[part]?.figure ?? '');
+}
+
+/** The clock to the next thing to do. It ticks by itself, in seconds under an hour; over, it counts on in oxide. */
 export function Countdown({
   to,
-  now,
   ruling = false,
   tone = 'ink',
 }: {
   to: number;
-  now: number;
   ruling?: boolean;
   tone?: 'ink' | 'closing';
 }) {
-  const left = countdown(to, now);
-  const { parts, over } = left;
+  const over = useBeat((now) => now > to);
+  const units = useBeat((now) =>
+    countdown(to, now)
+      .parts.map(({ unit }) => unit)
+      .join(' '),
+  );
   const colour = over ? 'text-oxideInk' : tone === 'closing' ? 'text-ochreInk' : 'text-ink';
   return (
-    <View
-      className="flex-row flex-wrap items-baseline"
-      role="timer"
-      aria-label={countdownText(left)}
-      testID="countdown"
-    >
-      {parts.map((p) => (
-        <View key={p.unit} className="flex-row items-baseline pr-1.5">
+    <View className="flex-row flex-wrap items-baseline" role="timer" testID="countdown">
+      {units.split(' ').map((unit, part) => (
+        <View key={unit} className="flex-row items-baseline pr-1.5">
           <Txt as={ruling ? 'ruling' : 'clock'} className={colour}>
-            {p.figure}
+            <Figure to={to} part={part} />
           </Txt>
-          {p.unit ? (
+          {unit ? (
             <Txt as="inline" className={`pl-0.5 ${colour}`}>
-              {p.unit}
+              {unit}
             </Txt>
           ) : null}
         </View>
       ))}
+      <View className="absolute h-px w-px overflow-hidden opacity-0">
+        <Txt>{over ? 'over' : 'left'}</Txt>
+      </View>
     </View>
   );
 }

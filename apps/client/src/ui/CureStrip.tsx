@@ -1,5 +1,5 @@
 import type { Axis, CureState, Strip } from '@kelmot/core';
-import { stripText } from '@kelmot/core';
+import { HOUR, stripText } from '@kelmot/core';
 import { useId } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
@@ -97,7 +97,7 @@ export function CureStrip({
   const deadlineX = x(strip.deadline);
   const notch = height * 0.6;
   const isWindow = withWindow && strip.window !== null && now < strip.window.to;
-  const closing = isWindow && strip.window !== null && strip.window.to - now < 3_600_000;
+  const closing = isWindow && strip.window !== null && strip.window.to - now < HOUR;
   const windowInk = closing ? c.ochreInk : c.ink;
   return (
     <View role="img" aria-label={stripText(strip, now, zone)} testID="cure-strip">

@@ -2,10 +2,9 @@ import { z } from 'zod';
 import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { airC, atLeastZero, ceil, floor, rhPct, tempC } from '../calc/number';
-import { MINUTE } from '../units/clock';
+import { HOUR, MINUTE } from '../units/clock';
 import { ambientGate, GateLimits } from './ambientGate';
 
-const HOUR_MS = 3_600_000;
 
 const ForecastHour = z.strictObject({
   at: z.iso
@@ -28,7 +27,7 @@ export const WindowFindInput = z.strictObject({
     .superRefine((hours, ctx) => {
       hours.forEach((hour, i) => {
         const before = hours[i - 1];
-        if (before && Date.parse(hour.at) - Date.parse(before.at) !== HOUR_MS) {
+        if (before && Date.parse(hour.at) - Date.parse(before.at) !== HOUR) {
           ctx.addIssue({
             code: 'custom',
             path: [i, 'at'],

@@ -1,3 +1,4 @@
-/** Milliseconds in a minute and in a day: what a clock counts in, where a plan counts in minutes. */
+/** Milliseconds in a minute, an hour and a day: what a clock counts in, where a plan counts in minutes. */
 export const MINUTE = 60_000;
-export const DAY = 1440 * MINUTE;
+export const HOUR = 60 * MINUTE;
+export const DAY = 24 * HOUR;

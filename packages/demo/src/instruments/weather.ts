@@ -1,7 +1,6 @@
-import type { WeatherHour } from '@kelmot/core';
+import { HOUR, type WeatherHour } from '@kelmot/core';
 import { mulberry32 } from '@kelmot/core/calc/random';
 
-const HOUR = 3_600_000;
 const DAYS = 5;
 /** A mild, damp autumn: the mean of a day, its swing, and how it wanders from day to day. */
 const MEAN_C = 11;

@@ -1,4 +1,4 @@
-import { clockText, DAY, dateText, STATION_NAMES, type Axis } from '@kelmot/core';
+import { clockText, DAY, dateText, HOUR, STATION_NAMES, type Axis } from '@kelmot/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
@@ -6,7 +6,7 @@ import { Frame } from '@/features/frame/Frame';
 import { SendState } from '@/features/frame/SendState';
 import { listAxis, ownAxis } from '@/features/repairs/benchAxis';
 import { openRepair } from '@/features/repairs/openRepair';
-import { placeOf, useActs, type ActRow } from '@/features/repairs/useActs';
+import { placeOf, useActs, useRows, type ActRow } from '@/features/repairs/useActs';
 import { RepairAside } from '@/features/repair/RepairAside';
 import { sayError, useMeQuery, useSiteQuery } from '@/store/api';
 import { unfinishedOf } from '@/store/drafts';
@@ -18,7 +18,6 @@ import { useLayout } from '@/ui/layout';
 import { StopMark, WaitMark } from '@/ui/marks';
 import { Empty, Failed, Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
-import { useNow } from '@/ui/useNow';
 import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
 
@@ -55,7 +54,7 @@ function Running({
   const layout = useLayout();
   const { say, tell } = useWords();
   if (!act) return null;
-  const closing = act.phase === 'overcoat' && act.clockTo !== null && act.clockTo - now < 3_600_000;
+  const closing = act.phase === 'overcoat' && act.clockTo !== null && act.clockTo - now < HOUR;
   const own = ruling ? ownAxis(act.strip, now, width, zone) : null;
   const right =
     act.phase === 'place'
@@ -75,7 +74,7 @@ function Running({
         {act.clockTo !== null ? (
           <Countdown
             to={act.clockTo}
-            now={now}
+
             ruling={ruling}
             tone={closing ? 'closing' : 'ink'}
           />
@@ -162,17 +161,16 @@ function Unfinished() {
 /** The bench: what runs now, what is stopped, what is to be looked at, what has not begun. In that order. */
 export function BenchScreen() {
   const zone = useZone();
-  const now = useNow();
   const layout = useLayout();
   const [width, setWidth] = useState(0);
   const { data: me } = useMeQuery();
   const { data: site } = useSiteQuery();
-  const { acts, isLoading, error, refetch } = useActs({ status: 'open', q: '' }, now);
-  const { acts: closed } = useActs({ status: 'closed', q: '' }, now);
+  const { acts, now, isLoading, error, refetch } = useActs({ status: 'open', q: '' });
+  const { rows: closed } = useRows({ status: 'closed', q: '' });
   const running = acts.filter((a) => placeOf(a) === 'running');
   const stopped = acts.filter((a) => placeOf(a) === 'stopped');
   const waiting = acts.filter((a) => placeOf(a) === 'waiting');
-  const due = closed.filter((a) => a.row.dueOn !== null && Date.parse(a.row.dueOn) <= now + DAY);
+  const due = closed.filter(({ dueOn }) => dueOn !== null && Date.parse(dueOn) <= now + DAY);
   const axis = width > 0 ? listAxis(now, width - 32, zone) : null;
   const first = running[0]?.row.id ?? stopped[0]?.row.id;
   return (
@@ -226,7 +224,7 @@ export function BenchScreen() {
           <Stopped key={item.row.id} item={item} />
         ))}
         <Unfinished />
-        {due.map(({ row }) => (
+        {due.map((row) => (
           <Pressable
             key={row.id}
             role="link"

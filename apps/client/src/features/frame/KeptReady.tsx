@@ -1,10 +1,9 @@
-import { DAY, MINUTE } from '@kelmot/core';
+import { DAY, HOUR } from '@kelmot/core';
 import { useEffect, useRef } from 'react';
 import { api, useRepairsInfiniteQuery } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { useNow } from '@/ui/useNow';
 
-const HOUR = 60 * MINUTE;
 /** Repairs that are fetched for the device in one go at most: more than a shift has in hand. */
 const MOST = 40;
 /** What the screen asks for itself comes first, ms. */

@@ -8,7 +8,6 @@ import { StopMark } from '@/ui/marks';
 import { Empty, Failed, Skeleton } from '@/ui/states';
 import { useTheme } from '@/ui/theme';
 import { Txt } from '@/ui/Txt';
-import { useNow } from '@/ui/useNow';
 import { useZone } from '@/ui/useZone';
 import { sayError } from '@/store/api';
 import { listAxis } from './benchAxis';
@@ -68,14 +67,13 @@ export function Register({ openId }: { openId?: string }) {
   const zone = useZone();
   const [q, setQ] = useState('');
   const { c } = useTheme();
-  const now = useNow(15_000);
   const box = useRef<TextInput>(null);
   useKey('/', () => box.current?.focus());
   const searching = q.trim() !== '';
-  const { acts, isLoading, error, refetch, hasNextPage, fetchNextPage } = useActs(
-    { status: searching ? 'all' : 'open', q: q.trim() },
-    now,
-  );
+  const { acts, now, isLoading, error, refetch, hasNextPage, fetchNextPage } = useActs({
+    status: searching ? 'all' : 'open',
+    q: q.trim(),
+  });
   return (
     <View className="flex-1" role="region" aria-label="Register">
       <View className="gap-1 border-b border-ink px-4 pt-2">

@@ -20,7 +20,6 @@ import { Empty, Failed, Skeleton } from '@/ui/states';
 import { Table, type Column } from '@/ui/Table';
 import { useTheme } from '@/ui/theme';
 import { Txt } from '@/ui/Txt';
-import { useNow } from '@/ui/useNow';
 import { useZone } from '@/ui/useZone';
 import { openRepair } from './openRepair';
 import { placeOf, useActs, type ActRow } from './useActs';
@@ -148,12 +147,11 @@ export function RepairsScreen() {
   const [q, setQ] = useState('');
   const [status, setStatus] = useState<Filter>('open');
   const { c } = useTheme();
-  const now = useNow(15_000);
   const zone = useZone();
-  const { acts, isLoading, error, refetch, hasNextPage, fetchNextPage } = useActs(
-    { status, q: q.trim() },
-    now,
-  );
+  const { acts, now, isLoading, error, refetch, hasNextPage, fetchNextPage } = useActs({
+    status,
+    q: q.trim(),
+  });
   const wide = useLayout() === 'wide';
   const [hand, setHand] = useState<string | null>(null);
   const inHand = acts.find((a) => a.row.id === hand) ?? acts[0];

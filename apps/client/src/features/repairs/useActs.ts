@@ -1,5 +1,6 @@
 import { mixedBatches, rowOf, type RepairRow, type RepairView } from '@kelmot/contract';
 import {
+  MINUTE,
   nextAct,
   STATION_NAMES,
   stripsOf,
@@ -11,6 +12,7 @@ import {
 import { useMemo } from 'react';
 import { useRepairsInfiniteQuery, type RepairsQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
+import { useAt, useClock } from '@/ui/useNow';
 import { useZone } from '@/ui/useZone';
 import { useViewsHere, useWaitingViews } from './useWaitingViews';
 
@@ -101,7 +103,14 @@ export function useRows({ status, q }: ListQuery) {
   const ofDevice = status === 'pinned';
   const result = useRepairsInfiniteQuery(
     { status: ofDevice ? 'all' : status, q },
-    { pollingInterval: 20_000, skip: ofDevice },
+    {
+      pollingInterval: 20_000,
+      skip: ofDevice,
+      // That it asks again draws nothing: what it brings does, where it is another.
+      selectFromResult: ({ data, error, isLoading, hasNextPage }) => ({
+        ...{ data, error, isLoading, hasNextPage },
+      }),
+    },
   );
   const pinned = usePinned(ofDevice);
   const views = useWaitingViews();
@@ -114,15 +123,19 @@ export function useRows({ status, q }: ListQuery) {
   return { ...result, rows };
 }
 
-/** Repairs of a query with their next acts, soonest first. */
-export function useActs(query: ListQuery, now: number) {
+/**
+ * Repairs of a query with their next acts, soonest first, and the moment that they are of: of this minute, or since the
+ * last clock ran out. The seconds are in the clocks.
+ */
+export function useActs(query: ListQuery) {
   const { rows, ...result } = useRows(query);
-  // Acts change by the minute; the seconds are only in the clocks.
   const zone = useZone();
-  const minute = Math.floor(now / 15_000) * 15_000;
+  const [now, renew] = useClock(MINUTE);
   const acts = useMemo(() => {
-    const list = actsOf(rows, minute, zone);
+    const list = actsOf(rows, now, zone);
     return query.status === 'open' ? list.sort(sooner) : list;
-  }, [rows, minute, zone, query.status]);
-  return { ...result, acts };
+  }, [rows, now, zone, query.status]);
+  const ends = acts.flatMap(({ act }) => (act?.clockTo && act.clockTo > now ? act.clockTo : []));
+  useAt(Math.min(...ends, (Math.floor(now / MINUTE) + 1) * MINUTE), renew);
+  return { ...result, acts, now };
 }

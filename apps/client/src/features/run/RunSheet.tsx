@@ -171,7 +171,7 @@ export function RunStep(props: DeedProps) {
         ) : null}
         <PresentAt id={id} stepId={step.id} />
         <Txt as="told">{tell(step.text)}</Txt>
-        {wait && !done ? <Countdown to={wait.at} now={now} ruling={running === null} /> : null}
+        {wait && !done ? <Countdown to={wait.at} ruling={running === null} /> : null}
         <Waits step={step} view={view} plan={plan} now={now} as="inline" />
         <StepFigures step={step} plan={plan} as="reading" />
         {sayAgain ? (

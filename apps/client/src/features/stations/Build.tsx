@@ -36,7 +36,7 @@ export function Build(props: StationProps) {
           {act.clockTo !== null ? (
             <Countdown
               to={act.clockTo}
-              now={now}
+
               ruling
               tone={act.phase === 'overcoat' ? 'closing' : 'ink'}
             />

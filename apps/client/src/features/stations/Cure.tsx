@@ -52,7 +52,7 @@ export function Cure(props: StationProps) {
           className="flex-row flex-wrap items-center gap-x-4 border-b border-rule bg-sheet px-4 py-3"
           role="status"
         >
-          {act.clockTo !== null ? <Countdown to={act.clockTo} now={now} ruling /> : null}
+          {act.clockTo !== null ? <Countdown to={act.clockTo} ruling /> : null}
           <View className="min-w-0 flex-1">
             <Txt as="row">{tell(act.say)}</Txt>
             <Txt className="text-pencil">{say(act.second)}</Txt>

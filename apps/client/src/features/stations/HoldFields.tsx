@@ -44,7 +44,7 @@ function Wait({ step, view }: { step: Step; view: RepairView }) {
   if (step.hold?.kind !== 'countdown' || ends === null || ends <= now) return null;
   return (
     <View className="flex-row flex-wrap items-center gap-x-4" role="timer">
-      <Countdown to={ends} now={now} />
+      <Countdown to={ends} />
       <Txt>
         {tell(step.hold.label)}, until {clockText(ends, zone)}
       </Txt>

@@ -43,7 +43,7 @@ export function PailClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: P
   return (
     <View className="gap-2 border-b border-rule bg-sheet px-4 py-3" testID="pail-clock">
       <View className="flex-row flex-wrap items-center justify-between gap-x-4">
-        <Countdown to={placeBy} now={now} ruling />
+        <Countdown to={placeBy} ruling />
         <View className="items-end">
           <Txt as="row" className={over ? 'text-oxideInk' : ''}>
             {over ? 'Stop placing. Bin it.' : `Place it by ${clockText(placeBy, zone)}`}

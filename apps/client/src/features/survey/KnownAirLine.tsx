@@ -2,7 +2,7 @@ import type { KnownAir } from '@kelmot/contract';
 import { dayClockText, MINUTE, type SurveyDraft, type UnitSystem } from '@kelmot/core';
 import { useEffect } from 'react';
 import { useAirQuery } from '@/store/api';
-import { draftFilled } from '@/store/drafts';
+import { draftFilledIn } from '@/store/drafts';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { Txt } from '@/ui/Txt';
 import { useNow } from '@/ui/useNow';
@@ -38,7 +38,11 @@ export function KnownAirLine({ draftKey, draft }: { draftKey: string; draft: Sur
   useEffect(() => {
     if (texts && untouched)
       dispatch(
-        draftFilled({ key: draftKey, draft: { ...draft, texts: { ...draft.texts, ...texts } } }),
+        draftFilledIn({
+          key: draftKey,
+          shown: draft,
+          change: (now) => ({ ...now, texts: { ...now.texts, ...texts } }),
+        }),
       );
   }, [texts, untouched, draft, draftKey, dispatch]);
   if (!known || !texts || !FIELDS.every(([path]) => draft.texts[path] === texts[path])) return null;

@@ -4,20 +4,21 @@ import {
   familyOf,
   INTENT_NAMES,
   INTENTS,
+  withAnswer,
   type FamilyId,
   type Field,
   type SurveyDraft,
 } from '@kelmot/core';
-import { useState } from 'react';
+import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { draftPut, draftText } from '@/store/drafts';
+import { draftChanged, type DraftChange } from '@/store/drafts';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { Disclosure, LinkButton } from '@/ui/Button';
 import { Choices, FieldBox, FieldFrame } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
 import { useAssetsQuery, useSiteQuery } from '@/store/api';
 import { AssetPicker } from './AssetPicker';
-import { withAsset, withFamily } from './draftOf';
+import { withAsset, withFamily, withoutDamage } from './draftOf';
 import { FamilyPicker } from './FamilyPicker';
 import { KnownAirLine } from './KnownAirLine';
 import { ShapeTiles } from './ShapeTiles';
@@ -44,6 +45,34 @@ function Part({ title, children }: { title: string; children: React.ReactNode })
   );
 }
 
+/** One question of it, with its text as it is typed: a letter draws its own box anew, and the rest once there is time. */
+const Box = memo(function Box({
+  draftKey,
+  path,
+  field,
+  shown = '',
+  error,
+  answer,
+}: {
+  draftKey: string;
+  path: string;
+  field: Field;
+  shown: string | undefined;
+  error: string | undefined;
+  answer: (path: string, text: string) => void;
+}) {
+  const typed = useAppSelector((s) => s.drafts.surveys[draftKey]?.texts[path]);
+  return (
+    <FieldBox
+      id={path}
+      field={field}
+      text={typed ?? shown}
+      error={error}
+      onText={(text) => answer(path, text)}
+    />
+  );
+});
+
 /** The survey, made of the family's own fields: a new family brings data here, never a screen. */
 export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) {
   const { data: assets = [] } = useAssetsQuery();
@@ -53,7 +82,20 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
   const site = known?.settings ?? null;
   const plant = { units, site };
   const family = familyOf(draft.family);
-  const put = (next: SurveyDraft) => dispatch(draftPut({ key: draftKey, draft: next }));
+  const shown = useRef(draft);
+  useEffect(() => {
+    shown.current = draft;
+  });
+  const put = useCallback(
+    (change: DraftChange['change']) =>
+      dispatch(draftChanged({ key: draftKey, shown: shown.current, change })),
+    [dispatch, draftKey],
+  );
+  const answer = useCallback(
+    (path: string, text: string) =>
+      put((now) => ({ ...now, texts: withAnswer(now, path, text, site) })),
+    [put, site],
+  );
   const fields = draftFields(draft);
   const silent = useSilent(draft);
   const [open, setOpen] = useState(false);
@@ -62,31 +104,25 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
   const asked = family.groups.filter((g) => g.id === 'window' || loud(g.id).length > 0);
   const quiet = fields.filter((f) => silent.has(f.path));
   const box = (path: string, field: Field) => (
-    <FieldBox
+    <Box
       key={path}
-      id={path}
+      draftKey={draftKey}
+      path={path}
       field={field}
-      text={draft.texts[path] ?? ''}
+      shown={draft.texts[path]}
       error={errors[path]}
-      onText={(text) => dispatch(draftText({ key: draftKey, shown: draft, path, text, site }))}
+      answer={answer}
     />
   );
   const setShape = (index: number, shape: string) => {
-    const shapes = [...draft.shapes];
-    shapes[index] = shape;
-    put({ ...draft, shapes });
+    put((now) => {
+      const shapes = [...now.shapes];
+      shapes[index] = shape;
+      return { ...now, shapes };
+    });
   };
   const removeDamage = (index: number) => {
-    // Texts are kept by place, so those behind the one taken out move up by one.
-    const texts = Object.fromEntries(
-      Object.entries(draft.texts).flatMap(([path, text]) => {
-        const found = /^damages\.(\d+)\.(.+)$/.exec(path);
-        const at = found ? Number(found[1]) : -1;
-        if (!found || at < index) return [[path, text]];
-        return at === index ? [] : [[`damages.${at - 1}.${found[2]}`, text]];
-      }),
-    );
-    put({ ...draft, shapes: draft.shapes.filter((_, i) => i !== index), texts });
+    put((now) => withoutDamage(now, index));
   };
   const rows = Math.max(1, draft.shapes.length);
   const asset = assets.find((a) => a.id === draft.asset.id) ?? null;
@@ -99,9 +135,9 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
           onPick={(a) => {
             const family = familiesFor(a.kind)[0]?.id ?? draft.family;
             const begun = fixedFamily || draft.shapes.length > 0 || draft.family === family;
-            put(begun ? withAsset(draft, a, plant) : withFamily(draft, family, a, plant));
+            put((now) => (begun ? withAsset(now, a, plant) : withFamily(now, family, a, plant)));
           }}
-          onType={(asset) => put({ ...draft, asset })}
+          onType={(asset) => put((now) => ({ ...now, asset }))}
         />
       </Part>
       {fixedFamily ? null : (
@@ -110,7 +146,9 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
             kind={asset?.kind ?? null}
             value={draft.family}
             onPick={(family) =>
-              family === draft.family ? undefined : put(withFamily(draft, family, asset, plant))
+              family === draft.family
+                ? undefined
+                : put((now) => withFamily(now, family, asset, plant))
             }
           />
         </Part>
@@ -143,7 +181,7 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
           <LinkButton
             label="Add another damage on it"
             testID="damage-add"
-            onPress={() => put({ ...draft, shapes: [...draft.shapes, draft.shapes[0] ?? ''] })}
+            onPress={() => put((now) => ({ ...now, shapes: [...now.shapes, now.shapes[0] ?? ''] }))}
           />
         </View>
       ) : null}
@@ -158,7 +196,7 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
                 label="Meant as"
                 options={INTENTS.map((value) => ({ value, label: INTENT_NAMES[value] }))}
                 value={draft.intent}
-                onPick={(intent) => put({ ...draft, intent })}
+                onPick={(intent) => put((now) => ({ ...now, intent }))}
               />
             </FieldFrame>
           ) : null}

@@ -12,16 +12,16 @@ import {
   type UnitSystem,
 } from '@kelmot/core';
 import { router } from 'expo-router';
-import { useEffect, useMemo, useState } from 'react';
+import { memo, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { Refused } from '@/features/repair/Refused';
 import { StationFrame } from '@/features/repair/StationFrame';
 import type { OpenRepair } from '@/features/repair/useRepair';
 import { useMeQuery, useSiteQuery } from '@/store/api';
-import { draftDropped, draftFilled, draftKeyOf } from '@/store/drafts';
+import { draftDropped, draftFilled, draftKeyOf, type Base } from '@/store/drafts';
 import { nowBy } from '@/store/clock';
-import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { useAppDispatch, useAppSelector, useAppStore } from '@/store/hooks';
 import { useSend } from '@/store/useSend';
 import { LinkButton, PrimaryButton, SecondaryButton } from '@/ui/Button';
 import { goToFirstWrong } from '@/ui/keyboard';
@@ -78,16 +78,19 @@ function Aside({ draft, units }: { draft: SurveyDraft; units: UnitSystem }) {
   );
 }
 
+interface SurveyProps {
+  view?: RepairView;
+  repair?: OpenRepair;
+}
+
 /** The survey of a new repair, or of one that exists. Every letter is kept on the device until it is saved. */
-export function SurveyScreen({ view, repair }: { view?: RepairView; repair?: OpenRepair }) {
+export function SurveyScreen({ view, repair }: SurveyProps) {
   const dispatch = useAppDispatch();
-  const send = useSend();
   const clock = useAppSelector((s) => s.clock);
   const { data: me } = useMeQuery();
   const units = useAppSelector((s) => s.settings.units);
   const draftKey = draftKeyOf(view?.id, me?.id ?? '');
   const kept = useAppSelector((s) => s.drafts.surveys[draftKey]);
-  const [shown, setShown] = useState(false);
   const stored = useMemo(() => (view ? draftOf(view.survey, units) : null), [view, units]);
   const { data: site, isLoading } = useSiteQuery();
   const fresh = useMemo(
@@ -99,13 +102,53 @@ export function SurveyScreen({ view, repair }: { view?: RepairView; repair?: Ope
   useEffect(() => {
     if ((!kept || stale) && !isLoading) dispatch(draftFilled({ key: draftKey, draft, base }));
   }, [kept, stale, isLoading, draft, draftKey, base, dispatch]);
+  // A letter is painted in its box at once; the section and what follows from it come as soon as there is time.
+  const calm = useDeferredValue(draft);
+  return (
+    <Surveyed
+      view={view}
+      repair={repair}
+      draftKey={draftKey}
+      draft={calm}
+      stored={stored}
+      moved={moved}
+    />
+  );
+}
+
+interface SurveyedProps extends SurveyProps {
+  draftKey: string;
+  draft: SurveyDraft;
+  stored: SurveyDraft | null;
+  /** What it was begun on, where somebody else has changed that since. */
+  moved: Base | null;
+}
+
+const Surveyed = memo(function Surveyed({
+  view,
+  repair,
+  draftKey,
+  draft,
+  stored,
+  moved,
+}: SurveyedProps) {
+  const dispatch = useAppDispatch();
+  const send = useSend();
+  const store = useAppStore();
+  const { data: me } = useMeQuery();
+  const units = useAppSelector((s) => s.settings.units);
+  const [shown, setShown] = useState(false);
   const { survey, issues } = useMemo(() => readDraft(draft, units), [draft, units]);
   const errors = shown ? Object.fromEntries(issues.map((i) => [i.path, i.message])) : {};
   const canWrite = me !== undefined && me.role !== 'viewer';
   const begun = (view?.mixes.length ?? 0) > 0;
-  const changed = !view || JSON.stringify(draft) !== JSON.stringify(stored);
+  const differs = (typed: SurveyDraft) => !view || JSON.stringify(typed) !== JSON.stringify(stored);
+  const changed = differs(draft);
   const save = () => {
     setShown(true);
+    const { drafts, clock } = store.getState();
+    const typed = drafts.surveys[draftKey] ?? draft;
+    const { survey } = readDraft(typed, units);
     if (!survey) goToFirstWrong();
     if (!survey || !canWrite) return;
     if (!view) {
@@ -118,7 +161,7 @@ export function SurveyScreen({ view, repair }: { view?: RepairView; repair?: Ope
       return;
     }
     // By the version that was seen: what somebody else changed since is shown before anything is written over it.
-    if (changed && !begun) repair?.send({ type: 'survey.save', survey }, moved?.version);
+    if (differs(typed) && !begun) repair?.send({ type: 'survey.save', survey }, moved?.version);
     dispatch(draftDropped(draftKey));
     router.navigate(`/repair/${view.id}/match`);
   };
@@ -199,4 +242,4 @@ export function SurveyScreen({ view, repair }: { view?: RepairView; repair?: Ope
       </View>
     </StationFrame>
   );
-}
+});

@@ -110,3 +110,16 @@ export function withAsset(draft: SurveyDraft, asset: Asset, { units, site }: Pla
     texts: { ...texts, ...known },
   };
 }
+
+/** A draft without one of its damages. Texts are kept by place: those behind the one taken out move up by one. */
+export function withoutDamage(draft: SurveyDraft, index: number): SurveyDraft {
+  const texts = Object.fromEntries(
+    Object.entries(draft.texts).flatMap(([path, text]) => {
+      const found = /^damages\.(\d+)\.(.+)$/.exec(path);
+      const at = found ? Number(found[1]) : -1;
+      if (!found || at < index) return [[path, text]];
+      return at === index ? [] : [[`damages.${at - 1}.${found[2]}`, text]];
+    }),
+  );
+  return { ...draft, shapes: draft.shapes.filter((_, i) => i !== index), texts };
+}
