@@ -15,6 +15,5 @@ config.resolver.resolveRequest = (context, name, platform) =>
     : isLanguages(context.originModulePath, name)
       ? { type: 'empty' }
       : (usual ?? context.resolveRequest)(context, name, platform);
-if (!config.resolver.assetExts.includes('woff2')) config.resolver.assetExts.push('woff2');
 
 module.exports = withNativeWind(config, { input: './src/global.css' });

@@ -15,7 +15,9 @@ export interface Running {
 }
 
 /** The real server as a process of its own, over a new database in the test cluster, seeded with the demo. */
-export async function startServer(): Promise<Running> {
+export async function startServer({
+  webRoot = `${ROOT}apps/client/dist`,
+}: { webRoot?: string } = {}): Promise<Running> {
   const { appUrl, ownerUrl } = await emptyDatabase('e2e');
   let child: ChildProcess;
   let port = 0;
@@ -30,7 +32,7 @@ export async function startServer(): Promise<Running> {
           DATABASE_OWNER_URL: ownerUrl,
           PORT: String(port),
           AUTH_SECRET: 'a secret of the tests alone',
-          WEB_ROOT: `${ROOT}apps/client/dist`,
+          WEB_ROOT: webRoot,
           SIGN_INS_PER_MINUTE: '200',
           LOG_LEVEL: 'error',
         },

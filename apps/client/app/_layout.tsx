@@ -1,4 +1,3 @@
-import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Provider } from 'react-redux';
@@ -17,7 +16,6 @@ import { makeStore } from '@/store/store';
 import { listenToKeys } from '@/ui/keyboard';
 import { guardPresses } from '@/ui/pressGuard';
 import { Failed, Skeleton } from '@/ui/states';
-import { FACES } from '@/ui/faces';
 import { ThemeProvider } from '@/ui/theme';
 import '../src/global.css';
 
@@ -52,7 +50,6 @@ function Gate({ children }: { children: ReactNode }) {
 }
 
 export default function Root() {
-  const [fontsReady] = useFonts(FACES);
   const [restored, setRestored] = useState(false);
   useEffect(() => {
     void restore(store.dispatch).finally(() => setRestored(true));
@@ -60,7 +57,7 @@ export default function Root() {
   return (
     <Provider store={store}>
       <ThemeProvider>
-        {fontsReady && restored ? (
+        {restored ? (
           <Gate>
             <Slot />
           </Gate>

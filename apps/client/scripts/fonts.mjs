@@ -1,8 +1,10 @@
 /**
- * Writes the faces in use as WOFF2, with the letters and signs that are written here: a third of the bytes of the whole
- * faces. Run by hand (`node scripts/fonts.mjs`) when a face or a sign is new; what it writes is kept with the sources.
+ * Writes the faces in use as WOFF2, each in two parts: the letters and signs that a plant writes, and those that a name may
+ * bring, fetched only where one is shown. Run by hand (`node scripts/fonts.mjs`) when a face or a sign is new; what it
+ * writes is kept with the sources.
  */
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import subsetFont from 'subset-font';
 
@@ -17,25 +19,61 @@ const NAMES = {
   'barlow-semi-condensed': 'BarlowSemiCondensed',
   'martian-mono': 'MartianMono',
 };
-const range = (from, to) =>
-  Array.from({ length: to - from + 1 }, (_, i) => String.fromCodePoint(from + i)).join('');
-/** Latin with its accents, Greek for sums, and the signs of measuring. */
-const SIGNS =
-  range(0x20, 0x7e) +
-  range(0xa0, 0x17f) +
-  range(0x391, 0x3c9) +
-  range(0x2010, 0x203a) +
-  range(0x2070, 0x209c) +
-  '€−√∫≤≥≠≈∞←↑→↓⌀⌈⌉⌊⌋✓⅛⅜⅝⅞⅓⅔∆';
+const range = (from, to) => Array.from({ length: to - from + 1 }, (_, i) => from + i);
+const signs = (text) => [...text].map((sign) => sign.codePointAt(0));
+/** What nearly every screen shows: letters, figures, and the signs of measuring. */
+const COMMON = new Set([
+  ...range(0x20, 0x7e),
+  ...signs('\u00a0°±²³µ·½¼¾×÷–—‘’“”…′″−≤≥≈→←↑↓⌀∆✓⅛⅜⅝⅞⅓⅔'),
+]);
+/** Latin with its accents, Greek for sums, and the signs that are left. */
+const RARE = new Set(
+  [
+    ...range(0xa0, 0x17f),
+    ...range(0x391, 0x3c9),
+    ...range(0x2010, 0x203a),
+    ...range(0x2070, 0x209c),
+    ...signs('€√∫≠∞⌈⌉⌊⌋'),
+  ].filter((sign) => !COMMON.has(sign)),
+);
+const hex = (sign) => sign.toString(16).toUpperCase();
+const ranges = (set) => {
+  const runs = [];
+  for (const sign of [...set].sort((p, q) => p - q)) {
+    const last = runs.at(-1);
+    if (last && sign === last[1] + 1) last[1] = sign;
+    else runs.push([sign, sign]);
+  }
+  return runs.map(([from, to]) => `U+${hex(from)}${to > from ? `-${hex(to)}` : ''}`).join(', ');
+};
 
-mkdirSync('assets/fonts', { recursive: true });
+const FOLDER = 'public/fonts';
+rmSync(FOLDER, { recursive: true, force: true });
+mkdirSync(FOLDER, { recursive: true });
+const rules = ['/* Written by scripts/fonts.mjs. */'];
 for (const [family, weights] of Object.entries(FACES))
   for (const weight of weights) {
     const name = `${NAMES[family]}_${weight}`;
     const whole = readFileSync(
       require.resolve(`@expo-google-fonts/${family}/${weight}/${name}.ttf`),
     );
-    const small = await subsetFont(whole, SIGNS, { targetFormat: 'woff2' });
-    writeFileSync(`assets/fonts/${name}.woff2`, small);
-    console.log(name, whole.length, small.length);
+    for (const set of [COMMON, RARE]) {
+      const part = await subsetFont(whole, String.fromCodePoint(...set), {
+        targetFormat: 'woff2',
+        // Kerning, and figures of one width. Screens are fine enough to need no hints.
+        keepFeatures: ['kern', 'tnum'],
+        noHinting: true,
+      });
+      // Told apart by what is in it, so that a device keeps it for good.
+      const file = `${name}.${createHash('md5').update(part).digest('hex')}.woff2`;
+      writeFileSync(`${FOLDER}/${file}`, part);
+      rules.push(`@font-face {
+  font-family: ${name};
+  font-display: swap;
+  src: url('/fonts/${file}') format('woff2');
+  unicode-range: ${ranges(set)};
+}`);
+      console.log(file, whole.length, part.length);
+    }
   }
+writeFileSync('src/faces.css', `${rules.join('\n')}\n`);

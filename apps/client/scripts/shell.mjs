@@ -1,4 +1,9 @@
-/** Writes the service worker that keeps the shell on the device: every file of the build, told apart by its hash. */
+/**
+ * Writes the service worker that keeps the shell on the device: every file of the build, told apart by its hash. And
+ * beside each file of text the same compressed as far as it goes: once here, and not at every question.
+ */
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { brotliCompressSync } from 'node:zlib';
 import { generateSW } from 'workbox-build';
 
 const { count, size, warnings } = await generateSW({
@@ -16,4 +21,8 @@ const { count, size, warnings } = await generateSW({
   sourcemap: false,
 });
 if (warnings.length > 0) throw new Error(warnings.join('\n'));
+for (const name of readdirSync('dist', { recursive: true })) {
+  if (!/\.(js|css|html|svg|webmanifest)$/.test(name)) continue;
+  writeFileSync(`dist/${name}.br`, brotliCompressSync(readFileSync(`dist/${name}`)));
+}
 console.log(`${count} files, ${Math.round(size / 1024)} KiB kept on the device`);

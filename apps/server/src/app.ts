@@ -124,6 +124,8 @@ export function makeApp(deps: AppDeps) {
     '*',
     serveStatic({
       root: webRoot,
+      // What was compressed as it was built is sent as it is.
+      precompressed: true,
       onFound: (path, c) =>
         c.header(
           'cache-control',
@@ -136,6 +138,7 @@ export function makeApp(deps: AppDeps) {
     serveStatic({
       root: webRoot,
       path: 'index.html',
+      precompressed: true,
       onFound: (_, c) => c.header('cache-control', 'no-cache'),
     }),
   );

@@ -1,0 +1,1 @@
+module.exports = require('../../apps/client/babel.config');

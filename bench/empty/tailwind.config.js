@@ -1,0 +1,2 @@
+/** @type {import('tailwindcss').Config} */
+module.exports = { content: ['./app/**/*.tsx'], presets: [require('nativewind/preset')] };
