@@ -28,6 +28,7 @@ import {
   type FetchArgs,
 } from '@reduxjs/toolkit/query/react';
 import { z } from 'zod';
+import { fetchAhead } from './ahead';
 import { clockSeen } from './clock';
 import { signalSeen } from './view';
 
@@ -42,6 +43,7 @@ const raw = fetchBaseQuery({
   // A relative address has no base outside a browser.
   baseUrl: `${globalThis.location?.origin ?? 'http://127.0.0.1'}/api`,
   credentials: 'same-origin',
+  fetchFn: (asked) => fetchAhead(asked as Request),
   timeout: LONGEST_MS,
 });
 
