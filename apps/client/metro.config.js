@@ -1,6 +1,8 @@
 const { getDefaultConfig } = require('expo/metro-config');
 const { withNativeWind } = require('nativewind/metro');
+const crypto = require('node:crypto');
 const path = require('node:path');
+const { definers } = require('./scripts/definers.cjs');
 
 const config = getDefaultConfig(__dirname);
 const usual = config.resolver.resolveRequest;
@@ -15,5 +17,8 @@ config.resolver.resolveRequest = (context, name, platform) =>
     : isLanguages(context.originModulePath, name)
       ? { type: 'empty' }
       : (usual ?? context.resolveRequest)(context, name, platform);
+
+// What is kept of an earlier build holds while every name is still defined where it was.
+config.cacheVersion = crypto.createHash('md5').update(JSON.stringify(definers())).digest('hex');
 
 module.exports = withNativeWind(config, { input: './src/global.css' });

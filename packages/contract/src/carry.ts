@@ -1,6 +1,7 @@
 import { m, word, type Message, type Plan, type Step } from '@kelmot/core';
 import { judgeReading } from './judge';
-import type { Check, LastPlan, Reading } from './repair';
+import type { LastPlan } from './repair';
+import type { Check, Reading } from './records';
 
 /** Something recorded that a new plan has no place for, and why. */
 export interface LeftBehind {

@@ -1,7 +1,7 @@
 import { INTENTS, StationId, Survey, typedLines, typedText } from '@kelmot/core';
 import { z } from 'zod';
 import { Id, Instant, Version } from './ids';
-import { ReadingValues, SIGNOFF_VERDICTS } from './repair';
+import { ReadingValues, SIGNOFF_VERDICTS } from './records';
 
 const base = { id: Id, repairId: Id, at: Instant };
 const grams = () => z.number().gt(0).max(1e6);

@@ -1,5 +1,6 @@
 import { MINUTE, type MixedBatch, type Step } from '@kelmot/core';
-import type { Mix, RepairView } from './repair';
+import type { RepairView } from './repair';
+import type { Mix } from './records';
 
 /** What a plan’s progress is read from. */
 export type Recorded = Pick<RepairView, 'plan' | 'readings' | 'checks' | 'mixes'>;

@@ -1,6 +1,6 @@
 import { planRound, type Deed, type Plan } from '@kelmot/core';
 import { soundMixes, stepDone, type Recorded } from './done';
-import type { Check, Mix, Reading } from './repair';
+import type { Check, Mix, Reading } from './records';
 import { againBecause } from './windows';
 
 /** The last word of a tick, of its batch or of the step as a whole. A batch that was binned takes its ticks with it. */

@@ -3,7 +3,7 @@ import { hardness } from '@kelmot/core/inspect/hardness';
 import { celsius, minutes, mm } from '@kelmot/core/message/message';
 import { m, prepKindOf, q, type Hold, type Message, type Plan } from '@kelmot/core';
 import type { Me } from './people';
-import type { ReadingValues } from './repair';
+import type { ReadingValues } from './records';
 
 export interface ReadingVerdict {
   passed: boolean;

@@ -4,7 +4,8 @@ import type { Command } from './command';
 import { curedByServer, deviationOf, mayMix, mayMove } from './gates';
 import { approvedBy, judgeReading } from './judge';
 import type { Me } from './people';
-import type { LastPlan, Mix, Reading, RepairView } from './repair';
+import type { LastPlan, RepairView } from './repair';
+import type { Mix, Reading } from './records';
 import { nextLooks } from './reviews';
 import { recordedLines } from './story';
 

@@ -10,7 +10,7 @@ import {
   type Step,
 } from '@kelmot/core';
 import { mixedBatches, soundMixes, stepDone, wetOf, type Recorded } from './done';
-import type { Mix } from './repair';
+import type { Mix } from './records';
 import { waitsOpen } from './windows';
 
 /** Batches of a round that are still to be mixed or placed. */

@@ -1,5 +1,5 @@
 import { DAY, shownIn, type Plan, type Zone } from '@kelmot/core';
-import type { Review } from './repair';
+import type { Review } from './records';
 
 /** The day so many days after a moment, by the calendar of a zone. */
 const dayAfter = (at: string, zone: Zone, days: number): string =>

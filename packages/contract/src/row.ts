@@ -1,29 +1,39 @@
-import { gistOf, STATIONS } from '@kelmot/core';
-import type { RepairRow, RepairView } from './repair';
+import { INTENTS, MessageSchema, PlanGist, StationId, STATIONS } from '@kelmot/core';
+import { z } from 'zod';
+import { Id, Instant, Version } from './ids';
+import { Mix, RepairStatus } from './records';
 
-/** A repair as a row of a list, told from the whole of it: as the server tells it. */
-export function rowOf(view: RepairView): RepairRow {
-  const {
-    survey: _,
-    assetId: _a,
-    plan,
-    readings,
-    checks: _c,
-    earlier: _e,
-    signoffs: _s,
-    ...rest
-  } = view;
-  const { reviews, ...head } = rest;
-  const gate = readings.filter((r) => r.values.kind === 'ambient').at(-1);
-  const due = reviews.filter((r) => r.doneAt === null).map((r) => r.dueOn);
-  return {
-    ...head,
-    cardCode: plan?.body.card.code ?? null,
-    gist: plan ? gistOf(plan.body) : null,
-    stop: gate && !gate.passed ? gate.say : null,
-    dueOn: due.sort()[0] ?? null,
-  };
-}
+/** What a list and the whole of a repair begin with. */
+export const head = {
+  id: Id,
+  tag: z.string(),
+  assetName: z.string(),
+  position: z.string(),
+  title: z.string(),
+  family: z.string(),
+  intent: z.enum(INTENTS),
+  station: StationId,
+  status: RepairStatus,
+  version: Version,
+  backBy: Instant,
+  createdAt: Instant,
+  updatedAt: Instant,
+};
+
+/** A repair as a row of a list: enough for its cure strip and its next act. */
+export const RepairRow = z.object({
+  ...head,
+  cardCode: z.string().nullable(),
+  gist: PlanGist.nullable(),
+  mixes: z.array(Mix),
+  /** The last ambient reading, when it stopped the job. */
+  stop: MessageSchema.nullable(),
+  dueOn: z.string().nullable(),
+});
+export type RepairRow = z.infer<typeof RepairRow>;
+
+export const RepairPage = z.object({ rows: z.array(RepairRow), next: z.string().nullable() });
+export type RepairPage = z.infer<typeof RepairPage>;
 
 /** Whether there is work on it: an open repair with its plan, from Prep on. */
 export const isAtWork = ({

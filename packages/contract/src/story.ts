@@ -1,16 +1,8 @@
 import { celsius, joined, minutes, mm } from '@kelmot/core/message/message';
 import { m, MINUTE, planBatches, q, type Hold, type Message, type Plan } from '@kelmot/core';
 import type { Recorded } from './done';
-import {
-  SIGNOFF_NAMES,
-  type Check,
-  type Mix,
-  type Reading,
-  type RepairView,
-  type Signoff,
-  type StoryLine,
-  type StoryMark,
-} from './repair';
+import { type RepairView, type StoryLine, type StoryMark } from './repair';
+import { SIGNOFF_NAMES, type Check, type Mix, type Reading, type Signoff } from './records';
 
 export const MARK_NAMES: Record<StoryMark, string> = {
   failed: 'Stop',

@@ -5,7 +5,7 @@ import { checkPlan } from '../src/plan/check';
 import { makePlan } from '../src/plan/make';
 import { Plan, planBatches, planRound } from '../src/plan/plan';
 import { drawSection } from '../src/plan/section';
-import { gistOf } from '../src/run/gist';
+import { gistOf } from '../src/run/gistOf';
 import { nextAct, openBatches } from '../src/run/nextAct';
 import { stripOf, stripText } from '../src/run/strip';
 import { stripsOf } from '../src/run/strips';

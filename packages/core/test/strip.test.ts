@@ -1,5 +1,5 @@
 import type { GistRound, PlanGist } from '../src/run/gist';
-import { gistOf } from '../src/run/gist';
+import { gistOf } from '../src/run/gistOf';
 import { stripOf, stripText } from '../src/run/strip';
 import { MINUTE } from '../src/units/clock';
 import { makePlan } from '../src/plan/make';

@@ -5,7 +5,6 @@ import { airC, atLeastZero, ceil, floor, rhPct, tempC } from '../calc/number';
 import { HOUR, MINUTE } from '../units/clock';
 import { ambientGate, GateLimits } from './ambientGate';
 
-
 const ForecastHour = z.strictObject({
   at: z.iso
     .datetime({

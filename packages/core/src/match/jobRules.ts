@@ -1,4 +1,4 @@
-import { MILESTONE_NAMES } from '../materials/card';
+import { MILESTONE_NAMES } from '../materials/milestones';
 import { drawPacks } from '../work/draw';
 import { celsius, joined, m, minutes, ml, type Message } from '../message/message';
 import { MOST_DOWN_MIN } from '../survey/common';

@@ -3,6 +3,7 @@ import { typedText } from '../calc/typed';
 import { gateLimits } from '../ambient/ambientGate';
 import { CurePoints } from '../cure/cureTime';
 import { Laminate } from '../wrap/laminate';
+import { MilestoneId } from './milestones';
 import { Mix, placedDensity } from './mix';
 import { PREP_GRADES, SUBSTRATES } from './substrates';
 import { CHEMISTRIES, HAZARDS } from './hazards';
@@ -18,37 +19,6 @@ export const MOST_COATS = 40;
 const mega = () => z.number().min(0.001).max(1e7);
 /** 0 none, 1 poor, 2 fair, 3 good, 4 very good. */
 const rating = () => z.int().min(0).max(4);
-
-/** The moments of a cure that somebody waits for. `life` is the working life; the order is that of a plain job. */
-export const MILESTONES = [
-  'life',
-  'tackFree',
-  'overcoatOpens',
-  'overcoatCloses',
-  'handle',
-  'machine',
-  'lightLoad',
-  'fullLoad',
-  'immersion',
-  'chemical',
-] as const;
-export const MilestoneId = z.enum(MILESTONES);
-export type MilestoneId = z.infer<typeof MilestoneId>;
-/** What service waits for: one moment of a cure, or all of several. */
-export type Needed = MilestoneId | readonly MilestoneId[];
-
-export const MILESTONE_NAMES: Record<MilestoneId, string> = {
-  life: 'working life ends',
-  tackFree: 'tack-free',
-  overcoatOpens: 'overcoat opens',
-  overcoatCloses: 'overcoat closes',
-  handle: 'handle',
-  machine: 'machine',
-  lightLoad: 'light load',
-  fullLoad: 'full load',
-  immersion: 'immersion',
-  chemical: 'full chemical',
-};
 
 /** What a pack holds is counted in: millilitres to place, metres of wrap, or pieces of sheet. */
 export const PACK_UNITS = ['ml', 'm', 'piece'] as const;

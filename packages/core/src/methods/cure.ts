@@ -1,5 +1,5 @@
-import type { MilestoneId } from '../materials/card';
-import { MILESTONE_NAMES } from '../materials/card';
+import type { MilestoneId } from '../materials/milestones';
+import { MILESTONE_NAMES } from '../materials/milestones';
 import { celsius, joined, m, minutes, type Message } from '../message/message';
 import type { Round } from '../work/round';
 import type { StepDraft } from '../work/step';

@@ -1,5 +1,5 @@
 import { line } from '../calc/calc';
-import type { Needed } from '../materials/card';
+import type { Needed } from '../materials/milestones';
 import type { Purpose } from '../materials/words';
 import type { Message } from '../message/message';
 import type { Round } from '../work/round';

@@ -1,8 +1,9 @@
-import { MILESTONE_NAMES, type MilestoneId, type Needed } from '../materials/card';
+import { MILESTONE_NAMES, type MilestoneId, type Needed } from '../materials/milestones';
 import { m, type Message } from '../message/message';
 import { touchMinutes } from '../work/batching';
 import { neededOn, type Round } from '../work/round';
-import type { After, StationId, StepDraft, Wrong } from '../work/step';
+import type { After, StepDraft, Wrong } from '../work/step';
+import type { StationId } from '../work/stations';
 import type { SharedStep } from '../work/ids';
 
 /** What a step may say beside its name, title, minutes and words. */

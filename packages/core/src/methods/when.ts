@@ -1,4 +1,4 @@
-import type { MilestoneId } from '../materials/card';
+import type { MilestoneId } from '../materials/milestones';
 import { m, minutes, type Message } from '../message/message';
 import { timeTo, type Round } from '../work/round';
 

@@ -1,6 +1,6 @@
 import { fig, line } from '../calc/calc';
 import type { Job } from '../job/job';
-import { MILESTONE_NAMES } from '../materials/card';
+import { MILESTONE_NAMES } from '../materials/milestones';
 import { endingIn, figureOf, type Figure } from '../work/figure';
 import { grossWorking, momentsOf, neededOn, timeTo, type Round } from '../work/round';
 import type { Work } from '../work/work';

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Survey } from '../families/registry';
-import { MilestoneId, SystemCard } from '../materials/card';
+import { SystemCard } from '../materials/card';
+import { MilestoneId } from '../materials/milestones';
 import { PURPOSES } from '../materials/words';
 import { MessageSchema } from '../message/message';
 import { SiteSettings } from '../site/site';

@@ -1,4 +1,4 @@
-import { MILESTONE_NAMES } from '../materials/card';
+import { MILESTONE_NAMES } from '../materials/milestones';
 import { MINUTE } from '../units/clock';
 import { m, type Message } from '../message/message';
 import { clockText, dayClockText } from '../schedule/clock';

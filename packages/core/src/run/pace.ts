@@ -4,7 +4,7 @@ import { dayClockText } from '../schedule/clock';
 import type { Zone } from '../units/zone';
 import { MINUTE } from '../units/clock';
 import type { Deed } from './deeds';
-import { gistOf } from './gist';
+import { gistOf } from './gistOf';
 import { curedAt, type MixedBatch } from './nextAct';
 
 /** How a job stands against its plan while one thing of it is done. */

@@ -1,4 +1,4 @@
-import { MILESTONE_NAMES, type MilestoneId } from '../materials/card';
+import { MILESTONE_NAMES, type MilestoneId } from '../materials/milestones';
 import { MINUTE } from '../units/clock';
 import { clockText } from '../schedule/clock';
 import type { Zone } from '../units/zone';

@@ -1,4 +1,4 @@
-import type { MilestoneId } from '../materials/card';
+import type { MilestoneId } from '../materials/milestones';
 import { m, type Message } from '../message/message';
 import { touchMinutes } from '../work/batching';
 import { timeTo, type Round, type RoundBatch } from '../work/round';

@@ -1,5 +1,5 @@
 import type { Shape } from '../geometry/shapeVolume';
-import type { Needed } from '../materials/card';
+import type { Needed } from '../materials/milestones';
 import { cracked, eaten } from '../materials/corrosion';
 import { SUBSTRATE_NAMES, type Substrate } from '../materials/substrates';
 import {

@@ -1,7 +1,8 @@
 import { fig, line, type Answer, type WorkingLine } from '../calc/calc';
 import { cureClock } from '../cure/cureClock';
 import { cureTime } from '../cure/cureTime';
-import { MILESTONES, type MilestoneId, type Needed, type SystemCard } from '../materials/card';
+import { type SystemCard } from '../materials/card';
+import { MILESTONES, type MilestoneId, type Needed } from '../materials/milestones';
 import type { Purpose } from '../materials/words';
 import type { Message } from '../message/message';
 import type { SharedStep } from './ids';

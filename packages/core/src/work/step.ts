@@ -1,23 +1,11 @@
 import { z } from 'zod';
-import { MilestoneId } from '../materials/card';
+import { MilestoneId } from '../materials/milestones';
 import { PERMISSIONS } from '../materials/words';
 import { MessageSchema, type Message } from '../message/message';
+import { StationId } from './stations';
 import type { Figure } from './figure';
 import type { Round } from './round';
 import type { Need } from './supplies';
-
-export const STATIONS = ['survey', 'match', 'prep', 'mix', 'build', 'cure', 'accept'] as const;
-export const StationId = z.enum(STATIONS);
-export type StationId = z.infer<typeof StationId>;
-export const STATION_NAMES: Record<StationId, string> = {
-  survey: 'Survey',
-  match: 'Match',
-  prep: 'Prep',
-  mix: 'Mix',
-  build: 'Build',
-  cure: 'Cure',
-  accept: 'Accept',
-};
 
 const bound = () => z.number().nullable();
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Shape } from '../../geometry/shapeVolume';
-import type { Needed } from '../../materials/card';
+import type { Needed } from '../../materials/milestones';
 import { METALS } from '../../materials/substrates';
 import { DRY_MEDIA, type Medium } from '../../materials/words';
 import type { SiteSettings } from '../../site/site';

@@ -1,0 +1,68 @@
+const path = require('node:path');
+const ts = require('typescript');
+
+/** The packages of the house whose index gathers everything. */
+const PACKAGES = ['core', 'contract'];
+const indexOf = (name) => path.resolve(__dirname, `../../../packages/${name}/src/index.ts`);
+
+/** The file that defines each name of each index, and the name that it has there. */
+function definers() {
+  const program = ts.createProgram(PACKAGES.map(indexOf), {
+    module: ts.ModuleKind.ESNext,
+    moduleResolution: ts.ModuleResolutionKind.Bundler,
+    target: ts.ScriptTarget.ES2023,
+    skipLibCheck: true,
+    types: [],
+  });
+  const checker = program.getTypeChecker();
+  const ofIndex = (name) =>
+    checker
+      .getExportsOfModule(checker.getSymbolAtLocation(program.getSourceFile(indexOf(name))))
+      .map((symbol) => {
+        const is = symbol.flags & ts.SymbolFlags.Alias ? checker.getAliasedSymbol(symbol) : symbol;
+        return [symbol.name, { file: is.declarations[0].getSourceFile().fileName, name: is.name }];
+      });
+  return Object.fromEntries(
+    PACKAGES.map((name) => [`@kelmot/${name}`, Object.fromEntries(ofIndex(name))]),
+  );
+}
+
+/**
+ * For the bundler: imports a name from the file that defines it, where it is imported from an index that gathers all. It
+ * takes whole files: an index would bring the sums of every family with the name of a station.
+ */
+function fromDefiners({ types: t }, { names = definers() }) {
+  const imports = (statement) => {
+    const known = names[statement.source.value];
+    const byFile = new Map();
+    for (const one of statement.specifiers) {
+      const { file, name } = known[one.imported.name];
+      const specifier = t.importSpecifier(one.local, t.identifier(name));
+      specifier.importKind = one.importKind;
+      byFile.set(file, [...(byFile.get(file) ?? []), specifier]);
+    }
+    return [...byFile].map(([file, specifiers]) =>
+      t.importDeclaration(specifiers, t.stringLiteral(file.replace(/\.ts$/, ''))),
+    );
+  };
+  return {
+    name: 'from-definers',
+    visitor: {
+      Program(program) {
+        const gathered = program
+          .get('body')
+          .filter(
+            (one) =>
+              one.isImportDeclaration() &&
+              one.node.importKind !== 'type' &&
+              names[one.node.source.value] &&
+              one.node.specifiers.every((specifier) => t.isImportSpecifier(specifier)),
+          );
+        for (const one of gathered) one.replaceWithMultiple(imports(one.node));
+        if (gathered.length > 0) program.scope.crawl();
+      },
+    },
+  };
+}
+
+module.exports = { definers, fromDefiners };

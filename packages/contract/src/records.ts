@@ -1,0 +1,116 @@
+import { MessageSchema, typedText } from '@kelmot/core';
+import { z } from 'zod';
+import { Id, Instant } from './ids';
+
+export const STATUSES = ['open', 'closed', 'dropped'] as const;
+export const RepairStatus = z.enum(STATUSES);
+export type RepairStatus = z.infer<typeof RepairStatus>;
+
+/** A reading taken at a hold of the plan, in base units, judged when it was taken. */
+export const ReadingValues = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('ambient'),
+    airC: z.number().min(-40).max(60),
+    rhPct: z.number().min(1).max(100),
+    surfaceC: z.number().min(-40).max(120),
+  }),
+  z.strictObject({ kind: z.literal('reading'), value: z.number().min(-1e6).max(1e6) }),
+  z.strictObject({
+    kind: z.literal('hardness'),
+    values: z.array(z.number().min(0).max(100)).min(1).max(100),
+  }),
+  z.strictObject({
+    kind: z.literal('thickness'),
+    valuesMm: z.array(z.number().min(0).max(1000)).min(1).max(100),
+  }),
+  /** A wait that was started: it runs from when it was recorded. */
+  z.strictObject({ kind: z.literal('countdown') }),
+  z.strictObject({ kind: z.literal('photo'), photoId: Id }),
+  z.strictObject({
+    kind: z.literal('approval'),
+    name: typedText(80, 2),
+    reference: typedText(120, 1),
+    /** The account of who approved, set by the server; null: the name was typed and nobody has verified it. */
+    account: typedText(64).nullable().default(null),
+  }),
+]);
+export type ReadingValues = z.infer<typeof ReadingValues>;
+
+/** Who recorded it, and when the server had it: what a device says of its moments is a claim. */
+const recorded = {
+  by: z.string(),
+  byId: z.string(),
+  /** Null while it waits on the device. */
+  receivedAt: Instant.nullable(),
+};
+
+export const Reading = z.object({
+  id: Id,
+  stepId: z.string(),
+  values: ReadingValues,
+  passed: z.boolean(),
+  /** The verdict in one sentence, with the number and the limit. */
+  say: MessageSchema,
+  takenAt: Instant,
+  ...recorded,
+});
+export type Reading = z.infer<typeof Reading>;
+
+export const Mix = z.object({
+  id: Id,
+  batchNo: z.int(),
+  /** Grams on the scale; null where nothing is weighed. */
+  aG: z.number().nullable(),
+  bG: z.number().nullable(),
+  deviationPct: z.number().nullable(),
+  inTolerance: z.boolean(),
+  lot: z.string(),
+  startedAt: Instant,
+  placedAt: Instant.nullable(),
+  binnedAt: Instant.nullable(),
+  ...recorded,
+});
+export type Mix = z.infer<typeof Mix>;
+
+export const Check = z.object({
+  id: Id,
+  stepId: z.string(),
+  batchNo: z.int().nullable(),
+  done: z.boolean(),
+  note: z.string(),
+  at: Instant,
+  ...recorded,
+});
+export type Check = z.infer<typeof Check>;
+
+export const SIGNOFF_VERDICTS = ['accepted', 'redo'] as const;
+export const SIGNOFF_NAMES: Record<(typeof SIGNOFF_VERDICTS)[number], string> = {
+  accepted: 'Accepted, returned to service',
+  redo: 'Not accepted: to be done again',
+};
+export const Signoff = z.object({
+  id: Id,
+  verdict: z.enum(SIGNOFF_VERDICTS),
+  statement: z.string(),
+  name: z.string(),
+  /** The account of who signed. */
+  byId: z.string(),
+  /** Why it was signed before the server had seen the cure pass; null: it had. */
+  override: z.string().nullable(),
+  at: Instant,
+  supersedes: Id.nullable(),
+});
+export type Signoff = z.infer<typeof Signoff>;
+
+export const REVIEW_KINDS = ['look', 'replace'] as const;
+export const REVIEW_NAMES: Record<(typeof REVIEW_KINDS)[number], string> = {
+  look: 'Look at it again',
+  replace: 'Stop-gap: replace it',
+};
+export const Review = z.object({
+  id: Id,
+  kind: z.enum(REVIEW_KINDS),
+  dueOn: z.string(),
+  doneAt: Instant.nullable(),
+});
+export type Review = z.infer<typeof Review>;

@@ -1,0 +1,27 @@
+import { gistOf } from '@kelmot/core';
+import type { RepairView } from './repair';
+import type { RepairRow } from './row';
+
+/** A repair as a row of a list, told from the whole of it: as the server tells it. */
+export function rowOf(view: RepairView): RepairRow {
+  const {
+    survey: _,
+    assetId: _a,
+    plan,
+    readings,
+    checks: _c,
+    earlier: _e,
+    signoffs: _s,
+    ...rest
+  } = view;
+  const { reviews, ...head } = rest;
+  const gate = readings.filter((r) => r.values.kind === 'ambient').at(-1);
+  const due = reviews.filter((r) => r.doneAt === null).map((r) => r.dueOn);
+  return {
+    ...head,
+    cardCode: plan?.body.card.code ?? null,
+    gist: plan ? gistOf(plan.body) : null,
+    stop: gate && !gate.passed ? gate.say : null,
+    dueOn: due.sort()[0] ?? null,
+  };
+}

@@ -1,0 +1,32 @@
+import { z } from 'zod';
+
+/** The moments of a cure that somebody waits for. `life` is the working life; the order is that of a plain job. */
+export const MILESTONES = [
+  'life',
+  'tackFree',
+  'overcoatOpens',
+  'overcoatCloses',
+  'handle',
+  'machine',
+  'lightLoad',
+  'fullLoad',
+  'immersion',
+  'chemical',
+] as const;
+export const MilestoneId = z.enum(MILESTONES);
+export type MilestoneId = z.infer<typeof MilestoneId>;
+/** What service waits for: one moment of a cure, or all of several. */
+export type Needed = MilestoneId | readonly MilestoneId[];
+
+export const MILESTONE_NAMES: Record<MilestoneId, string> = {
+  life: 'working life ends',
+  tackFree: 'tack-free',
+  overcoatOpens: 'overcoat opens',
+  overcoatCloses: 'overcoat closes',
+  handle: 'handle',
+  machine: 'machine',
+  lightLoad: 'light load',
+  fullLoad: 'full load',
+  immersion: 'immersion',
+  chemical: 'full chemical',
+};

@@ -1,0 +1,15 @@
+import { z } from 'zod';
+
+/** The stations of a job, in their order. */
+export const STATIONS = ['survey', 'match', 'prep', 'mix', 'build', 'cure', 'accept'] as const;
+export const StationId = z.enum(STATIONS);
+export type StationId = z.infer<typeof StationId>;
+export const STATION_NAMES: Record<StationId, string> = {
+  survey: 'Survey',
+  match: 'Match',
+  prep: 'Prep',
+  mix: 'Mix',
+  build: 'Build',
+  cure: 'Cure',
+  accept: 'Accept',
+};
