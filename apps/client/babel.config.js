@@ -1,9 +1,9 @@
 const { fromDefiners } = require('./scripts/definers.cjs');
 
 module.exports = function (api) {
-  const bundled = api.caller((caller) => caller?.name === 'metro');
+  api.cache(true);
   return {
     presets: [['babel-preset-expo', { jsxImportSource: 'nativewind' }], 'nativewind/babel'],
-    plugins: bundled ? [fromDefiners] : [],
+    plugins: [fromDefiners],
   };
 };

@@ -8,13 +8,17 @@ const config = getDefaultConfig(__dirname);
 const usual = config.resolver.resolveRequest;
 // tslib's own entry for modules takes a default export that Metro's interop does not give it.
 const tslib = path.join(path.dirname(require.resolve('tslib/package.json')), 'tslib.es6.js');
-/** The schema library carries its messages in fifty languages; those that are shown are our own. */
-const isLanguages = (from, name) =>
-  name === '../locales/index.js' && from.includes(`${path.sep}zod${path.sep}`);
+/**
+ * The schema library carries its messages in fifty languages, where those that are shown are our own, a compiler, and a
+ * way from JSON Schema: none of it is asked for on a device.
+ */
+const UNUSED =
+  /^\.{1,2}\/(core\/)?(locales\/index|compile|from-json-schema)\.js$/;
+const isUnused = (from, name) => UNUSED.test(name) && from.includes(`${path.sep}zod${path.sep}`);
 config.resolver.resolveRequest = (context, name, platform) =>
   name === 'tslib'
     ? { type: 'sourceFile', filePath: tslib }
-    : isLanguages(context.originModulePath, name)
+    : isUnused(context.originModulePath, name)
       ? { type: 'empty' }
       : (usual ?? context.resolveRequest)(context, name, platform);
 

@@ -1,4 +1,4 @@
-import { rowOf, type RepairRow, type RepairView } from '@kelmot/contract';
+import { rowOf, type RepairRow } from '@kelmot/contract';
 import { gistOf, MINUTE, planBatches, word } from '@kelmot/core';
 import { act, render, renderHook, screen } from '@testing-library/react-native';
 import fc from 'fast-check';
@@ -30,7 +30,7 @@ function pailOf(minutesAgo: number, placed = false): RepairRow {
   return { ...row, gist: gistOf(plan), mixes: [{ ...row.mixes[0], ...mix }] as RepairRow['mixes'] };
 }
 
-const NONE: RepairView[] = [];
+const NONE: CallOf[] = [];
 /** What is called out over these rows while the hook is in use. */
 function listening(rows: RepairRow[]) {
   const store = freshStore();

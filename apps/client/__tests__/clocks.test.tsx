@@ -147,7 +147,7 @@ test('it is read aloud where that was asked for; what cannot wait cuts in', () =
   expect(alarm).not.toHaveBeenCalled();
 });
 
-test('a wait of a repair at work is told too, once the page is calm, on whatever screen', () => {
+test('a wait of a repair at work is told too, once the page is calm, on whatever screen', async () => {
   const [step] = plan.steps;
   if (!step) throw new Error('the plan has no steps');
   const dry = { kind: 'countdown', label: m('Dry'), minutes: 40 } as const;
@@ -160,7 +160,8 @@ test('a wait of a repair at work is told too, once the page is calm, on whatever
   const view: RepairView = { ...viewOf(body), readings: [reading] };
   jest.mocked(useViews).mockImplementation((ids) => (ids.includes(view.id) ? [view] : []));
   over([rowOf(view)]);
-  goOn(39);
+  // What tells waits is fetched once the page is calm.
+  await act(() => jest.advanceTimersByTimeAsync(39 * MINUTE));
   expect(screen.getByTestId('heard')).toHaveTextContent('');
   goOn(2);
   expect(screen.getByTestId('heard')).toHaveTextContent(

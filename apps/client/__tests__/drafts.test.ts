@@ -13,7 +13,8 @@ import {
   textsDropped,
   textTyped,
 } from '@/store/drafts';
-import { unitsChosen } from '@/store/settings';
+import { chooseUnits } from '@/features/settings/chooseUnits';
+import { makeStore } from '@/store/store';
 import { newDraft, withAsset, withFamily } from '@/features/survey/draftOf';
 
 const shown = { ...newDraft('F2', '2026-11-24T08:00:00Z', null), shapes: ['pocket'] };
@@ -109,22 +110,11 @@ test('a slab begins with the swing of a hall, and follows the door until somebod
 });
 
 test('bare numbers say their unit before another system takes over; what has a unit stays', () => {
-  let state = answered(started, {
-    key: 'new',
-    path: 'damages.0.depthMm',
-    text: '11',
-    site: null,
-    shown,
-  });
-  state = answered(state, {
-    key: 'new',
-    path: 'damages.0.wallMm',
-    text: '1 in',
-    site: null,
-    shown,
-  });
-  state = draftsReducer(state, unitsChosen('us'));
-  expect(state.surveys.new?.texts).toMatchObject({
+  const store = makeStore();
+  const texts = { ...shown.texts, 'damages.0.depthMm': '11', 'damages.0.wallMm': '1 in' };
+  store.dispatch(draftPut({ key: 'new', draft: { ...shown, texts } }));
+  store.dispatch(chooseUnits('us'));
+  expect(store.getState().drafts.surveys.new?.texts).toMatchObject({
     'damages.0.depthMm': '11 mm',
     'damages.0.wallMm': '1 in',
   });

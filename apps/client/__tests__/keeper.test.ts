@@ -3,16 +3,10 @@ import type { SurveyDraft } from '@kelmot/core';
 import fc from 'fast-check';
 import { changesOf, withEntries } from '@/offline/entries';
 import { entriesCame, restore } from '@/offline/keeper';
+import { chooseUnits } from '@/features/settings/chooseUnits';
 import { draftDropped, draftPut, textsDropped, textTyped } from '@/store/drafts';
 import { failed, queued, sent } from '@/store/outbox';
-import {
-  initialSettings,
-  pinned,
-  themeChosen,
-  unitsChosen,
-  weightMoved,
-  weightsReset,
-} from '@/store/settings';
+import { initialSettings, pinned, themeChosen, weightMoved, weightsReset } from '@/store/settings';
 import { makeStore, type AppStore } from '@/store/store';
 import { toolTyped } from '@/store/tools';
 import { workingShown } from '@/store/view';
@@ -101,7 +95,7 @@ test('other units rewrite what is typed, and that is kept too', async () => {
   store.dispatch(toolTyped({ tool: 'dew-point', typed: { airC: '21' } as never }));
   store.dispatch(draftPut({ key: 'new', draft }));
   await settle();
-  store.dispatch(unitsChosen('us'));
+  store.dispatch(chooseUnits('us'));
   const again = (await reloaded()).getState();
   expect(again.settings.units).toBe('us');
   expect(again.tools).toEqual(store.getState().tools);

@@ -5,6 +5,7 @@ import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { IDA, planOf, viewOf } from '../../../packages/contract/test/view';
 import { KeptReady } from '@/features/frame/KeptReady';
+import { beyond } from '@/beyond/useBeyond';
 import { actsOf, placeOf, useRows, withWaiting } from '@/features/repairs/useActs';
 import { pathOf } from '@/features/repairs/openRepair';
 import { api, useRepairsInfiniteQuery } from '@/store/api';
@@ -54,14 +55,17 @@ describe('a list with what waits on this device', () => {
   });
   test('has a new repair at once, and one that is known once, as it will be', () => {
     const own = { ...viewBy('B'), title: 'changed here' };
-    const rows = withWaiting([rowBy('A'), rowBy('B')], [viewBy('N'), own], query);
+    const rows = withWaiting([rowBy('A'), rowBy('B')], [viewBy('N'), own].map(rowOf), query);
     expect(tags(rows)).toEqual(['N', 'B', 'A']);
     expect(rows[1]?.title).toBe('changed here');
   });
   test('leaves out what was closed here, and what is not looked for', () => {
     const closed: RepairView = { ...viewBy('B'), status: 'closed' };
-    expect(tags(withWaiting([rowBy('A'), rowBy('B')], [closed], query))).toEqual(['A']);
-    const found = withWaiting([], [viewBy('B'), viewBy('N-9')], { status: 'all', q: ' n-9 ' });
+    expect(tags(withWaiting([rowBy('A'), rowBy('B')], [rowOf(closed)], query))).toEqual(['A']);
+    const found = withWaiting([], [viewBy('B'), viewBy('N-9')].map(rowOf), {
+      status: 'all',
+      q: ' n-9 ',
+    });
     expect(tags(found)).toEqual(['N-9']);
   });
 });
@@ -111,6 +115,7 @@ describe('what is pinned to this device', () => {
       ),
     }).result.current.rows;
 
+  beforeAll(() => beyond());
   beforeEach(() => serverHas({ all: [rowBy('NOT')], open: [rowBy('NOT')] }));
 
   test('is a list of its own, closed or open, and no other is asked for', async () => {

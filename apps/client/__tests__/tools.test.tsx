@@ -8,8 +8,10 @@ import { pictures } from '@/features/tools/pictures';
 import { Fields } from '@/features/tools/ToolForm';
 import { resultText, ToolResult } from '@/features/tools/ToolResult';
 import { useCalc } from '@/features/tools/useCalc';
-import { settingsReducer, unitsChosen } from '@/store/settings';
-import { initialTools, toolsReducer, toolTyped } from '@/store/tools';
+import { chooseUnits } from '@/features/settings/chooseUnits';
+import { settingsReducer } from '@/store/settings';
+import { makeStore } from '@/store/store';
+import { toolsReducer, toolTyped } from '@/store/tools';
 import { Txt } from '@/ui/Txt';
 
 // The chart package leaves timers behind that outlive a test; the real charts are walked in the browser.
@@ -126,9 +128,11 @@ test('short sums answer at once; long ones after a pause, off the screen where t
 
 test('what is typed into a tool says its unit before another system takes over', () => {
   const typed = { count: '8', points: [{ tempC: '10', minutes: '2 h' }], tempC: '16' };
-  let state = toolsReducer(initialTools, toolTyped({ tool: 'cure-time', typed }));
-  state = toolsReducer(state, unitsChosen('us'));
-  expect(state.typed['cure-time']).toMatchObject({
+  const store = makeStore();
+  store.dispatch(toolTyped({ tool: 'cure-time', typed }));
+  store.dispatch(chooseUnits('us'));
+  store.dispatch(chooseUnits('us'));
+  expect(store.getState().tools.typed['cure-time']).toMatchObject({
     points: [{ tempC: '10 °C', minutes: '2 h' }],
     tempC: '16 °C',
   });

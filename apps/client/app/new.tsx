@@ -1,3 +1,3 @@
-import { lazily } from '@/ui/lazily';
+import { lazily } from '@/beyond/lazily';
 
-export default lazily(async () => (await import('@/features/survey/SurveyScreen')).SurveyScreen);
+export default lazily((all) => all.SurveyScreen);

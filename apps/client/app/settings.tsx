@@ -1,5 +1,3 @@
-import { lazily } from '@/ui/lazily';
+import { lazily } from '@/beyond/lazily';
 
-export default lazily(
-  async () => (await import('@/features/settings/SettingsScreen')).SettingsScreen,
-);
+export default lazily((all) => all.SettingsScreen);

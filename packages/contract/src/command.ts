@@ -1,15 +1,12 @@
 import { INTENTS, StationId, Survey, typedLines, typedText } from '@kelmot/core';
 import { z } from 'zod';
 import { Id, Instant, Version } from './ids';
-import { ReadingValues, SIGNOFF_VERDICTS } from './records';
+import { MOST_LOT, MOST_NOTE, ReadingValues, SIGNOFF_VERDICTS } from './records';
 
 const base = { id: Id, repairId: Id, at: Instant };
 const grams = () => z.number().gt(0).max(1e6);
 /** Most of a picture in base64, characters: a phone’s photo at 1280 px is half of it. */
 export const MOST_PHOTO = 450_000;
-/** Most characters of a note, a statement or a reason, and of a lot as on the pack. */
-export const MOST_NOTE = 500;
-export const MOST_LOT = 60;
 const note = () => typedLines(MOST_NOTE);
 /**
  * The plan that somebody saw who recorded it. Left out by a device that kept it before this was asked: then it is the
@@ -95,13 +92,3 @@ export const Command = z.discriminatedUnion('type', [
   }),
 ]);
 export type Command = z.infer<typeof Command>;
-
-/** The state after a command, as acknowledged: it is in the database. */
-export const Ack = z.object({
-  commandId: Id,
-  repairId: Id,
-  version: Version,
-  /** The number of an earlier plan that a record was kept with, since it was made on it; null: the present one. */
-  keptWith: z.int().nullable().default(null),
-});
-export type Ack = z.infer<typeof Ack>;

@@ -1,3 +1,4 @@
+export * from './ack';
 export * from './air';
 export * from './asset';
 export * from './cards';

@@ -2,6 +2,10 @@ import { MessageSchema, typedText } from '@kelmot/core';
 import { z } from 'zod';
 import { Id, Instant } from './ids';
 
+/** Most characters of a note, a statement or a reason, and of a lot as on the pack. */
+export const MOST_NOTE = 500;
+export const MOST_LOT = 60;
+
 export const STATUSES = ['open', 'closed', 'dropped'] as const;
 export const RepairStatus = z.enum(STATUSES);
 export type RepairStatus = z.infer<typeof RepairStatus>;

@@ -1,7 +1,7 @@
 import { Day, typedText } from '@kelmot/core';
 import { z } from 'zod';
-import { MOST_LOT } from './command';
 import { Id, Instant } from './ids';
+import { MOST_LOT } from './records';
 
 export const STOCK_REASONS = ['received', 'drawn', 'counted', 'binned'] as const;
 

@@ -1,3 +1,3 @@
-import { lazily } from '@/ui/lazily';
+import { lazily } from '@/beyond/lazily';
 
-export default lazily(async () => (await import('@/features/papers/PapersScreen')).PapersScreen);
+export default lazily((all) => all.PapersScreen);

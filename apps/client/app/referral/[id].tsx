@@ -1,5 +1,3 @@
-import { lazily } from '@/ui/lazily';
+import { lazily } from '@/beyond/lazily';
 
-export default lazily(
-  async () => (await import('@/features/referral/ReferralScreen')).ReferralScreen,
-);
+export default lazily((all) => all.ReferralScreen);

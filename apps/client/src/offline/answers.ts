@@ -1,5 +1,6 @@
 import { createListenerMiddleware } from '@reduxjs/toolkit';
-import { api, schemaOf, signedIn } from '@/store/api';
+import { api, signedIn } from '@/store/api';
+import { readsKept } from '@/store/reads';
 import { dropAnswer, readAnswer, writeAnswer } from './disk';
 
 /** A question as the cache of answers knows it. */
@@ -28,8 +29,8 @@ function keyOf({ endpointName, queryCacheKey }: Question, state: unknown): strin
   return me ? `${me.id} ${queryCacheKey}` : null;
 }
 
-const isKept = (endpoint: string): endpoint is keyof typeof schemaOf =>
-  Object.hasOwn(schemaOf, endpoint);
+const isKept = (endpoint: string): endpoint is keyof typeof readsKept =>
+  Object.hasOwn(readsKept, endpoint);
 
 /**
  * Keeps every answer of the server on the device, and shows the kept one while a question is under way: what was seen
@@ -54,13 +55,14 @@ answers.startListening({
     if (!isKept(endpointName) || asked()?.data !== undefined) return;
     const key = keyOf({ endpointName, originalArgs, queryCacheKey }, getState());
     const kept = key === null ? undefined : await readAnswer(key);
+    if (!kept) return;
     // One that an earlier version kept may lack what this one shows: it is read as an answer is.
-    const read = schemaOf[endpointName].safeParse(kept?.data);
-    if (!read.success || asked()?.data !== undefined) return;
+    const value = await Promise.resolve(kept.data)
+      .then<unknown>(readsKept[endpointName])
+      .catch(() => undefined);
+    if (value === undefined || asked()?.data !== undefined) return;
     const failed = asked()?.status === 'rejected';
-    dispatch(
-      api.util.upsertQueryEntries([{ endpointName, arg: originalArgs, value: read.data } as never]),
-    );
+    dispatch(api.util.upsertQueryEntries([{ endpointName, arg: originalArgs, value } as never]));
     // Refused before the disk had answered: what is shown now would hide that, such as a session that has ended.
     if (failed)
       dispatch(

@@ -1,35 +1,35 @@
 import {
-  Ack,
-  Asset,
-  CardOutcome,
-  DemoUser,
-  DevicePerson,
-  Forecast,
-  KnownAir,
-  LeftoverOffer,
-  Me,
   Problem,
-  RepairPage,
-  RepairView,
-  ShelfLot,
-  Site,
+  type Ack,
+  type Asset,
   type CardFile,
+  type CardOutcome,
   type CodeSignIn,
   type Command,
+  type DemoUser,
+  type DevicePerson,
+  type Forecast,
+  type KnownAir,
+  type LeftoverOffer,
+  type Me,
   type NewPassword,
   type OwnCode,
+  type RepairPage,
+  type RepairView,
+  type ShelfLot,
+  type Site,
   type StockMove,
 } from '@kelmot/contract';
-import { Card } from '@kelmot/core';
+import type { Card } from '@kelmot/core';
 import {
   createApi,
   fetchBaseQuery,
   type BaseQueryFn,
   type FetchArgs,
 } from '@reduxjs/toolkit/query/react';
-import { z } from 'zod';
 import { fetchAhead } from './ahead';
 import { clockSeen } from './clock';
+import { reads } from './reads';
 import { signalSeen } from './view';
 
 /** What a failed request tells a screen: the server's problem, or that there is no signal. */
@@ -50,8 +50,6 @@ const raw = fetchBaseQuery({
 /** Says as whom something is sent: a server where another is signed in meanwhile does not take it as theirs. */
 const as = (person: string) => ({ headers: { 'kelmot-person': person } });
 
-const Conflict = Problem.extend({ current: RepairView.optional() });
-
 const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (args, api, extra) => {
   const asked = Date.now();
   const result = await raw(args, api, extra);
@@ -61,10 +59,11 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (arg
   const { view } = api.getState() as { view?: { signal: boolean } };
   if (view?.signal === failed) api.dispatch(signalSeen(!failed));
   if (!result.error) return { data: result.data };
-  const parsed = Conflict.safeParse(result.error.data);
-  if (parsed.success) {
-    const { current, ...problem } = parsed.data;
-    return { error: { kind: 'problem', problem, current } };
+  const { current, ...said } = (result.error.data ?? {}) as { current?: unknown };
+  const problem = Problem.safeParse(said);
+  if (problem.success) {
+    const seen = current === undefined ? {} : { current: await reads.repair(current) };
+    return { error: { kind: 'problem', problem: problem.data, ...seen } };
   }
   if (typeof result.error.status === 'number') {
     const { status } = result.error;
@@ -83,20 +82,6 @@ export interface RepairsQuery {
   q: string;
 }
 
-/** What each question is answered with; what has no entry here is not kept on the device. */
-export const schemaOf = {
-  me: Me,
-  site: Site,
-  assets: z.array(Asset),
-  cards: z.array(Card),
-  shelf: z.array(ShelfLot),
-  forecast: Forecast,
-  air: KnownAir.nullable(),
-  repairs: z.object({ pages: z.array(RepairPage), pageParams: z.array(z.string().nullable()) }),
-  repair: RepairView,
-  leftovers: z.array(LeftoverOffer),
-};
-
 /** Everything the client asks of the server. Answers are parsed by the contract's schemas on the way in. */
 export const api = createApi({
   reducerPath: 'api',
@@ -106,12 +91,12 @@ export const api = createApi({
   endpoints: (build) => ({
     me: build.query<Me, void>({
       query: () => 'me',
-      transformResponse: (r) => schemaOf.me.parse(r),
+      transformResponse: reads.me,
       providesTags: ['Me'],
     }),
     demoUsers: build.query<DemoUser[], void>({
       query: () => 'demo/users',
-      transformResponse: (r) => z.array(DemoUser).parse(r),
+      transformResponse: reads.demoUsers,
     }),
     signIn: build.mutation<void, { username: string; password: string }>({
       query: (body) => ({ url: 'auth/sign-in/username', method: 'POST', body }),
@@ -120,7 +105,7 @@ export const api = createApi({
     }),
     here: build.query<DevicePerson[], void>({
       query: () => 'auth/here',
-      transformResponse: (r) => z.array(DevicePerson).parse(r),
+      transformResponse: reads.here,
       providesTags: ['Here'],
     }),
     signInByCode: build.mutation<void, CodeSignIn>({
@@ -149,40 +134,40 @@ export const api = createApi({
     }),
     site: build.query<Site, void>({
       query: () => 'site',
-      transformResponse: (r) => schemaOf.site.parse(r),
+      transformResponse: reads.site,
     }),
     assets: build.query<Asset[], void>({
       query: () => 'assets',
-      transformResponse: (r) => schemaOf.assets.parse(r),
+      transformResponse: reads.assets,
       providesTags: ['Assets'],
     }),
     cards: build.query<Card[], void>({
       query: () => 'cards',
-      transformResponse: (r) => schemaOf.cards.parse(r),
+      transformResponse: reads.cards,
       providesTags: ['Cards'],
     }),
     importCards: build.mutation<CardOutcome[], { file: CardFile; by: string }>({
       query: ({ file, by }) => ({ url: 'cards', method: 'POST', body: file, ...as(by) }),
-      transformResponse: (r) => z.array(CardOutcome).parse(r),
+      transformResponse: reads.outcomes,
       invalidatesTags: ['Cards'],
     }),
     shelf: build.query<ShelfLot[], void>({
       query: () => 'shelf',
-      transformResponse: (r) => schemaOf.shelf.parse(r),
+      transformResponse: reads.shelf,
       providesTags: ['Shelf'],
     }),
     moveStock: build.mutation<ShelfLot[], { move: StockMove; by: string }>({
       query: ({ move, by }) => ({ url: 'shelf/moves', method: 'POST', body: move, ...as(by) }),
-      transformResponse: (r) => schemaOf.shelf.parse(r),
+      transformResponse: reads.shelf,
       invalidatesTags: ['Shelf'],
     }),
     forecast: build.query<Forecast, void>({
       query: () => 'forecast',
-      transformResponse: (r) => schemaOf.forecast.parse(r),
+      transformResponse: reads.forecast,
     }),
     air: build.query<KnownAir | null, string>({
       query: (position) => ({ url: 'air', params: { position } }),
-      transformResponse: (r) => schemaOf.air.parse(r),
+      transformResponse: reads.air,
     }),
     repairs: build.infiniteQuery<RepairPage, RepairsQuery, string | null>({
       infiniteQueryOptions: {
@@ -193,22 +178,22 @@ export const api = createApi({
         url: 'repairs',
         params: { ...queryArg, limit: 100, ...(pageParam ? { cursor: pageParam } : {}) },
       }),
-      transformResponse: (r) => RepairPage.parse(r),
+      transformResponse: reads.page,
       providesTags: ['Repairs'],
     }),
     repair: build.query<RepairView, string>({
       query: (id) => `repairs/${id}`,
-      transformResponse: (r) => schemaOf.repair.parse(r),
+      transformResponse: reads.repair,
       providesTags: (_r, _e, id) => [{ type: 'Repair', id }],
     }),
     leftovers: build.query<LeftoverOffer[], string>({
       query: (id) => `repairs/${id}/leftovers`,
-      transformResponse: (r) => schemaOf.leftovers.parse(r),
+      transformResponse: reads.leftovers,
       providesTags: ['Repairs'],
     }),
     command: build.mutation<Ack, { command: Command; by: string }>({
       query: ({ command, by }) => ({ url: 'commands', method: 'POST', body: command, ...as(by) }),
-      transformResponse: (r) => Ack.parse(r),
+      transformResponse: reads.ack,
     }),
   }),
 });

@@ -1,6 +1,5 @@
-import { draftFields, shownUnit, withUnits, type SurveyDraft } from '@kelmot/core';
+import type { SurveyDraft } from '@kelmot/core';
 import { createSlice, type Dispatch, type PayloadAction } from '@reduxjs/toolkit';
-import { unitsChosen } from './settings';
 
 /** Surveys being typed and loose texts (weights, readings), each by its own key. Kept on the device. */
 export interface Drafts {
@@ -57,6 +56,10 @@ const slice = createSlice({
       delete state.touched[payload];
       delete state.bases[payload];
     },
+    /** Each with its answers said in other words. */
+    surveysReworded: (state, { payload }: PayloadAction<Drafts['surveys']>) => {
+      state.surveys = payload;
+    },
     textTyped: (state, { payload }: PayloadAction<{ key: string; text: string }>) => {
       state.texts[payload.key] = payload.text;
     },
@@ -64,22 +67,10 @@ const slice = createSlice({
       for (const key of payload) delete state.texts[key];
     },
   },
-  extraReducers: (builder) => {
-    // A bare "38" was meant in the old unit: say so before the new one takes over.
-    builder.addCase(unitsChosen, (state, { payload }) => {
-      const old = payload === 'us' ? 'metric' : 'us';
-      for (const [key, draft] of Object.entries(state.surveys)) {
-        const fields = new Map(draftFields(draft).map((f) => [f.path, f.field]));
-        state.surveys[key] = withUnits(draft, (path) => {
-          const field = fields.get(path);
-          return field?.kind === 'quantity' ? shownUnit(field.quantity, old).symbol : '';
-        });
-      }
-    });
-  },
 });
 
-export const { draftFilled, draftPut, draftDropped, textTyped, textsDropped } = slice.actions;
+export const { draftFilled, draftPut, draftDropped, surveysReworded, textTyped, textsDropped } =
+  slice.actions;
 
 /** A change of a survey; `shown` is the one that is on the screen, where none is put away yet. */
 export interface DraftChange {

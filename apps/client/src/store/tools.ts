@@ -1,7 +1,5 @@
-import { formOf, withUnitsTyped, type Typed } from '@kelmot/core';
-import { calcByName } from '@kelmot/core/calc/registry';
+import type { Typed } from '@kelmot/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { unitsChosen } from './settings';
 
 /** What is typed into the quick tools, by tool. Kept on the device. */
 export interface Tools {
@@ -17,17 +15,11 @@ const slice = createSlice({
     toolTyped: (state, { payload }: PayloadAction<{ tool: string; typed: Typed }>) => {
       state.typed[payload.tool] = payload.typed;
     },
-  },
-  extraReducers: (builder) => {
-    builder.addCase(unitsChosen, (state, { payload }) => {
-      const old = payload === 'us' ? 'metric' : 'us';
-      for (const [tool, typed] of Object.entries(state.typed)) {
-        const calc = calcByName.get(tool);
-        if (calc) state.typed[tool] = withUnitsTyped(formOf(calc), typed, old);
-      }
-    });
+    toolsReworded: (state, { payload }: PayloadAction<Tools['typed']>) => {
+      state.typed = payload;
+    },
   },
 });
 
-export const { toolTyped } = slice.actions;
+export const { toolTyped, toolsReworded } = slice.actions;
 export const toolsReducer = slice.reducer;

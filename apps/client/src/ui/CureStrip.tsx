@@ -18,6 +18,8 @@ interface StripProps {
   needle?: 'full' | 'line';
 }
 
+/** The hatches of a strip. */
+const OF_STRIP = ['wet-row', 'wet-future', 'late'];
 const ABOVE = 14;
 const BELOW = 6;
 
@@ -102,7 +104,7 @@ export function CureStrip({
   return (
     <View role="img" aria-label={stripText(strip, now, zone)} testID="cure-strip">
       <Svg width={width} height={height + ABOVE + BELOW}>
-        <Hatches id={id} c={c} />
+        <Hatches id={id} c={c} of={OF_STRIP} />
         {strip.segments.map(({ state, from, to }) => {
           const [a, b] = [x(from), x(to)];
           const split = Math.min(Math.max(nowX, a), b);

@@ -148,7 +148,11 @@ export function SectionDrawing({ drawing }: { drawing: Drawing }) {
       viewBox={`0 0 ${drawing.width} ${drawing.height}`}
       aria-hidden
     >
-      <Hatches id={id} c={c} />
+      <Hatches
+        id={id}
+        c={c}
+        of={[...new Set(drawing.prims.flatMap((p) => (p.kind === 'area' ? p.fill : [])))]}
+      />
       {drawing.prims.map((prim, i) => (
         <Drawn key={i} prim={prim} id={id} c={c} />
       ))}

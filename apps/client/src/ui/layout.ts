@@ -7,22 +7,45 @@ export type Layout = 'phone' | 'two' | 'wide';
 /** Size of text at which the widths of the layouts are meant, px. */
 const USUAL_TEXT = 16;
 
-const textSize = (): number =>
+const measured = (): number =>
   typeof document === 'undefined'
     ? USUAL_TEXT
     : parseFloat(getComputedStyle(document.documentElement).fontSize) || USUAL_TEXT;
 
-/** Tells when the reader's size of text changes: by something that is as large as it. */
-function onTextSize(changed: () => void): () => void {
+/** The reader's size of text, px: measured as it changes, since measuring it lays the page out. */
+let size: number | undefined;
+const textSize = (): number => (size ??= measured());
+
+const told = new Set<() => void>();
+let unwatch: (() => void) | undefined;
+
+/** Watches the size of text by something that is as large as it. */
+function watch(): () => void {
   if (typeof document === 'undefined' || typeof ResizeObserver === 'undefined') return () => {};
   const probe = document.createElement('div');
   probe.style.cssText = 'position:absolute;width:1rem;height:0;visibility:hidden';
   document.body.append(probe);
-  const observer = new ResizeObserver(changed);
+  const observer = new ResizeObserver(() => {
+    size = measured();
+    told.forEach((tell) => tell());
+  });
   observer.observe(probe);
   return () => {
     observer.disconnect();
     probe.remove();
+  };
+}
+
+/** Tells when the reader's size of text changes; one watch for all who ask. */
+function onTextSize(changed: () => void): () => void {
+  told.add(changed);
+  unwatch ??= watch();
+  return () => {
+    told.delete(changed);
+    if (told.size > 0) return;
+    unwatch?.();
+    unwatch = undefined;
+    size = undefined;
   };
 }
 

@@ -1,3 +1,3 @@
-import { lazily } from '@/ui/lazily';
+import { lazily } from '@/beyond/lazily';
 
-export default lazily(async () => (await import('@/features/repair/RepairScreen')).RepairScreen);
+export default lazily((all) => all.RepairScreen);

@@ -2,12 +2,12 @@ import { clockText, DAY, dateText, HOUR, STATION_NAMES, type Axis } from '@kelmo
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
+import { lazily } from '@/beyond/lazily';
 import { Frame } from '@/features/frame/Frame';
 import { SendState } from '@/features/frame/SendState';
 import { listAxis, ownAxis } from '@/features/repairs/benchAxis';
 import { openRepair } from '@/features/repairs/openRepair';
 import { placeOf, useActs, useRows, type ActRow } from '@/features/repairs/useActs';
-import { RepairAside } from '@/features/repair/RepairAside';
 import { sayError, useMeQuery, useSiteQuery } from '@/store/api';
 import { unfinishedOf } from '@/store/drafts';
 import { useAppSelector } from '@/store/hooks';
@@ -20,6 +20,8 @@ import { Empty, Failed, Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
 import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
+
+const RepairAside = lazily((all) => all.RepairAside);
 
 function Head({ row, right }: { row: ActRow['row']; right: string }) {
   return (

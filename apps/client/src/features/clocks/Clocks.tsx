@@ -14,9 +14,9 @@ import { useZone } from '@/ui/useZone';
 import { alarm } from './alarm';
 import { RunningProvider, runPath } from './running';
 import { useAwake } from './useAwake';
-import { useBegun } from './useBegun';
 import { useCalls, type CallOf } from './useCalls';
 import { useNotified } from './useNotified';
+import { useWaits } from './useWaits';
 
 /** The title of the page goes on by this, ms. */
 const TITLE_MS = 15_000;
@@ -51,7 +51,7 @@ export function Clocks({ children }: { children: ReactNode }) {
   const running = useMemo(() => rows.filter((row) => row.mixes.length > 0), [rows]);
   useAwake(running.some((row) => wetOf(row.mixes)));
   useNotified();
-  useCalls(running, useBegun(rows), ({ row, say, urgent }: CallOf) => {
+  useCalls(running, useWaits(rows), ({ row, say, urgent }: CallOf) => {
     const text = tell(say);
     dispatch(calledOut({ repairId: row.id, tag: row.tag, text, urgent }));
     setHeard((h) => ({ ...h, [urgent ? 'assertive' : 'polite']: `${row.tag}: ${text}` }));

@@ -1,4 +1,4 @@
-import { mixedBatches, waitCalls, type RepairRow, type RepairView } from '@kelmot/contract';
+import { mixedBatches, type RepairRow } from '@kelmot/contract';
 import { callsOf, type Call } from '@kelmot/core';
 import { useEffect, useMemo, useRef } from 'react';
 import { nowBy } from '@/store/clock';
@@ -27,12 +27,12 @@ export function dueOf(calls: readonly CallOf[], since: number, now: number): Cal
 }
 
 /**
- * Tells `call` of every moment of a running repair as it comes, and of every wait of those in `views`: no clock ticks for
- * it, a timer waits for the next.
+ * Tells `call` of every moment of a running repair as it comes, and of those in `waits`: no clock ticks for it, a timer
+ * waits for the next.
  */
 export function useCalls(
   rows: readonly RepairRow[],
-  views: readonly RepairView[],
+  waits: readonly CallOf[],
   call: (due: CallOf) => void,
 ): void {
   const zone = useZone();
@@ -42,10 +42,8 @@ export function useCalls(
       row.gist && row.status === 'open'
         ? callsOf(row.gist, mixedBatches(row.mixes), zone).map((c) => ({ ...c, row }))
         : [];
-    const ofWaits = (view: RepairView) =>
-      waitCalls(view, nowBy(clock), zone).map((c) => ({ ...c, row: view }));
-    return [...rows.flatMap(ofRounds), ...views.flatMap(ofWaits)].sort((p, q) => p.at - q.at);
-  }, [rows, views, zone, clock]);
+    return [...rows.flatMap(ofRounds), ...waits].sort((p, q) => p.at - q.at);
+  }, [rows, waits, zone]);
   const latest = useRef(call);
   useEffect(() => {
     latest.current = call;

@@ -20,6 +20,7 @@ import { pathName } from '@/features/repair/pathNames';
 import { RepairAside } from '@/features/repair/RepairAside';
 import { Refused } from '@/features/repair/Refused';
 import { SectionOf } from '@/features/repair/SectionOf';
+import { planning } from '@/features/repair/planning';
 import { usePlanner } from '@/features/repair/usePlanner';
 import { StationFrame } from '@/features/repair/StationFrame';
 import { type OpenRepair } from '@/features/repair/useRepair';
@@ -79,7 +80,7 @@ export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRe
     JSON.stringify([before?.schools ?? taken, before?.seconds ?? {}]);
   const last = lastPlanOf(view);
   const worked = last && last.checks.length + last.readings.length > 0 ? last : null;
-  const { plan: planWith } = usePlanner(worked !== null);
+  const { plan: planWith } = usePlanner(worked !== null, planning);
   const choice = { cardCode: code ?? '', intent, schools: taken, seconds };
   const makes = !same || !sameSchools;
   const go = () => {

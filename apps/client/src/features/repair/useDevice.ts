@@ -2,14 +2,21 @@ import type { Command, Me, OnDevice } from '@kelmot/contract';
 import { useMemo } from 'react';
 import { useMeQuery } from '@/store/api';
 import type { Waiting } from '@/store/outbox';
+import type { Planning } from './planning';
 import { usePlanner } from './usePlanner';
 
 /** Whose what waits on a device is while it is not known who is signed in. */
 const NOBODY: Me = { id: '', name: '', username: '', role: 'viewer', siteId: '', approves: [] };
 
 /** What this device knows to lay what waits over what the server said. */
-export function useDevice(waiting: readonly Waiting<Command>[]): OnDevice {
+export function useDevice(
+  waiting: readonly Waiting<Command>[],
+  planning: Planning | null,
+): OnDevice {
   const { data: me } = useMeQuery();
-  const { plan, zone } = usePlanner(waiting.some((w) => w.command.type === 'plan.make'));
+  const { plan, zone } = usePlanner(
+    waiting.some((w) => w.command.type === 'plan.make'),
+    planning,
+  );
   return useMemo(() => ({ who: me ?? NOBODY, plan, zone }), [me, plan, zone]);
 }

@@ -1,14 +1,18 @@
 import type { OnDevice } from '@kelmot/contract';
-import { makePlan, weatherFor, type Plan } from '@kelmot/core';
+import type { Plan } from '@kelmot/core';
 import { useMemo } from 'react';
 import { useCardsQuery, useForecastQuery, useSiteQuery } from '@/store/api';
 import { useShelf } from '@/store/useShelf';
+import type { Planning } from './planning';
 
 /**
  * How this device plans what has not been sent yet: by the cards, the shelf and the forecast that it has, as the server
  * will. What it plans with is asked for where something is to be planned alone.
  */
-export function usePlanner(needed: boolean): Pick<OnDevice, 'plan' | 'zone'> {
+export function usePlanner(
+  needed: boolean,
+  planning: Planning | null,
+): Pick<OnDevice, 'plan' | 'zone'> {
   const skip = { skip: !needed };
   const { data: site } = useSiteQuery();
   const { data: library } = useCardsQuery(undefined, skip);
@@ -21,17 +25,17 @@ export function usePlanner(needed: boolean): Pick<OnDevice, 'plan' | 'zone'> {
       zone: site?.settings.zone ?? 'UTC',
       plan: (survey, { cardCode, at, schools, seconds }) => {
         const card = library?.find((c) => c.code === cardCode);
-        if (!site || card?.role !== 'system') return null;
+        if (!planning || !site || card?.role !== 'system') return null;
         const of = JSON.stringify([survey, cardCode, at, schools, seconds]);
         const before = made.get(of);
         if (before !== undefined) return before;
-        const weather = weatherFor(survey, forecast?.hours ?? []);
+        const weather = planning.weatherFor(survey, forecast?.hours ?? []);
         const context = { ...weather, schools, seconds, shelf, library };
-        const planned = makePlan(survey, card, site.settings, at, context);
+        const planned = planning.makePlan(survey, card, site.settings, at, context);
         const plan = planned.ok ? planned.plan : null;
         made.set(of, plan);
         return plan;
       },
     };
-  }, [site, library, shelf, forecast]);
+  }, [planning, site, library, shelf, forecast]);
 }

@@ -4,7 +4,7 @@ import { useMeQuery, useRepairQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
 import { waitingOf, type Waiting } from '@/store/outbox';
 import { useSend, type DeedDraft } from '@/store/useSend';
-import { layOver } from './layOver';
+import { planning } from './planning';
 import { useDevice } from './useDevice';
 
 type Made = 'id' | 'at' | 'repairId' | 'expect';
@@ -52,8 +52,8 @@ export function useRepair(id: string): OpenRepair {
   // One that is still to be created is not on the server yet: asking for it would only fail.
   const creating = waiting.some((w) => w.command.type === 'repair.create');
   const { data, error, isLoading } = useRepairQuery(id, { skip: creating });
-  const device = useDevice(waiting);
-  const view = useMemo(() => layOver(data, waiting, device), [data, waiting, device]);
+  const device = useDevice(waiting, planning);
+  const view = useMemo(() => planning.layOver(data, waiting, device), [data, waiting, device]);
   const version = data?.version ?? 1;
   const planId = view?.plan?.id;
   const put = useSend();

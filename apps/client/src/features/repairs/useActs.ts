@@ -1,4 +1,4 @@
-import { mixedBatches, rowOf, type RepairRow, type RepairView } from '@kelmot/contract';
+import { mixedBatches, type RepairRow, type RepairView } from '@kelmot/contract';
 import {
   MINUTE,
   nextAct,
@@ -10,6 +10,7 @@ import {
   type RoundStrip,
 } from '@kelmot/core';
 import { useMemo } from 'react';
+import { useBeyond } from '@/beyond/useBeyond';
 import { useRepairsInfiniteQuery, type RepairsQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
 import { useAt, useClock } from '@/ui/useNow';
@@ -80,22 +81,28 @@ const asksFor = ({ status, q }: ListQuery, row: RepairRow): boolean =>
 /** The rows of a list with what waits on this device in its place: a new repair stands there, a clock runs, at once. */
 export function withWaiting(
   rows: RepairRow[],
-  views: readonly RepairView[],
+  own: readonly RepairRow[],
   query: ListQuery,
 ): RepairRow[] {
-  if (views.length === 0) return rows;
-  const own = views.map(rowOf);
+  if (own.length === 0) return rows;
   const known = new Set(own.map((row) => row.id));
   return [...own.filter((row) => asksFor(query, row)), ...rows.filter((row) => !known.has(row.id))];
 }
 
 const NONE: string[] = [];
 
+/** Repairs as rows of a list, once what tells them is there. */
+function useRowsOf(views: readonly RepairView[]): RepairRow[] {
+  const planning = useBeyond(views.length > 0)?.planning;
+  return useMemo(() => (planning ? views.map(planning.rowOf) : []), [planning, views]);
+}
+
 /** The repairs that are pinned to this device, as it has them; none where they are not asked for. */
 function usePinned(asked: boolean): RepairRow[] {
   const pinned = useAppSelector((s) => s.settings.pinned);
-  const views = useViewsHere(useMemo(() => (asked ? Object.keys(pinned) : NONE), [asked, pinned]));
-  return useMemo(() => views.map(rowOf), [views]);
+  return useRowsOf(
+    useViewsHere(useMemo(() => (asked ? Object.keys(pinned) : NONE), [asked, pinned])),
+  );
 }
 
 /** Repairs of a query as this device has them, what waits on it in its place. */
@@ -113,13 +120,13 @@ export function useRows({ status, q }: ListQuery) {
     },
   );
   const pinned = usePinned(ofDevice);
-  const views = useWaitingViews();
+  const own = useRowsOf(useWaitingViews());
   const rows = useMemo(() => {
     const query = { status, q };
     return ofDevice
       ? pinned.filter((row) => asksFor(query, row))
-      : withWaiting(result.data?.pages.flatMap((p) => p.rows) ?? [], views, query);
-  }, [ofDevice, pinned, result.data, views, status, q]);
+      : withWaiting(result.data?.pages.flatMap((p) => p.rows) ?? [], own, query);
+  }, [ofDevice, pinned, result.data, own, status, q]);
   return { ...result, rows };
 }
 

@@ -1,6 +1,6 @@
 import type { RepairView } from '@kelmot/contract';
 import { useMemo } from 'react';
-import { layOver } from '@/features/repair/layOver';
+import { useBeyond } from '@/beyond/useBeyond';
 import { useDevice } from '@/features/repair/useDevice';
 import { useAppSelector } from '@/store/hooks';
 import { isCommand } from '@/store/outbox';
@@ -19,14 +19,15 @@ export function useWaitingViews(): RepairView[] {
     return ids.filter((id) => !begun.has(id));
   }, [ids, waiting]);
   const stored = useViews(known);
-  const device = useDevice(waiting);
+  const planning = useBeyond(waiting.length > 0)?.planning ?? null;
+  const device = useDevice(waiting, planning);
   return useMemo(
     () =>
       ids.flatMap((id) => {
         const own = waiting.filter((w) => w.command.repairId === id);
-        return layOver(stored[known.indexOf(id)], own, device) ?? [];
+        return planning?.layOver(stored[known.indexOf(id)], own, device) ?? [];
       }),
-    [ids, known, stored, waiting, device],
+    [ids, known, stored, waiting, device, planning],
   );
 }
 

@@ -7,10 +7,11 @@ import { hush, hasVoice, speak } from '@/features/speech/voice';
 import { useLeave } from '@/features/signin/useLeave';
 import { useMeQuery } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { aloudChosen, loudChosen, themeChosen, unitsChosen, type Settings } from '@/store/settings';
+import { aloudChosen, loudChosen, themeChosen, type Settings } from '@/store/settings';
 import { SecondaryButton } from '@/ui/Button';
 import { CheckBox, Choices, FieldFrame } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
+import { chooseUnits } from './chooseUnits';
 import { OwnCode } from './OwnCode';
 import { OwnPassword } from './OwnPassword';
 
@@ -53,7 +54,7 @@ export function SettingsScreen() {
               label="Units"
               options={UNITS}
               value={settings.units}
-              onPick={(v) => dispatch(unitsChosen(v as UnitSystem))}
+              onPick={(v) => dispatch(chooseUnits(v as UnitSystem))}
             />
           </FieldFrame>
           <FieldFrame label="Theme">

@@ -1,0 +1,53 @@
+import {
+  Ack,
+  Asset,
+  DemoUser,
+  DevicePerson,
+  Forecast,
+  KnownAir,
+  LeftoverOffer,
+  Me,
+  RepairPage,
+  ShelfLot,
+  Site,
+} from '@kelmot/contract';
+import { z } from 'zod';
+import type { wholeSchemas } from './wholeSchemas';
+
+const by =
+  <T>(schema: z.ZodType<T>) =>
+  (answer: unknown): T =>
+    schema.parse(answer);
+
+type Whole = typeof wholeSchemas;
+const whole =
+  <K extends keyof Whole>(key: K) =>
+  async (answer: unknown): Promise<z.output<Whole[K]>> =>
+    // Each schema gives what it says; that is lost where one of several is picked by its key.
+    (await import('@/beyond/all')).wholeSchemas[key].parse(answer) as z.output<Whole[K]>;
+
+/** Reads what the server answers, by the contract’s schemas; throws where it is something else. */
+export const reads = {
+  me: by(Me),
+  demoUsers: by(z.array(DemoUser)),
+  here: by(z.array(DevicePerson)),
+  site: by(Site),
+  assets: by(z.array(Asset)),
+  shelf: by(z.array(ShelfLot)),
+  forecast: by(Forecast),
+  air: by(KnownAir.nullable()),
+  page: by(RepairPage),
+  leftovers: by(z.array(LeftoverOffer)),
+  ack: by(Ack),
+  cards: whole('cards'),
+  outcomes: whole('outcomes'),
+  repair: whole('repair'),
+};
+
+/** The same for what the device keeps of each question; what has no entry here is not kept. */
+export const readsKept = {
+  ...{ me: reads.me, site: reads.site, assets: reads.assets, cards: reads.cards },
+  ...{ shelf: reads.shelf, forecast: reads.forecast, air: reads.air, repair: reads.repair },
+  leftovers: reads.leftovers,
+  repairs: by(z.object({ pages: z.array(RepairPage), pageParams: z.array(z.string().nullable()) })),
+};
