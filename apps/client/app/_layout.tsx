@@ -10,6 +10,7 @@ import { SignInAgain } from '@/features/signin/SignInAgain';
 import { SignInScreen } from '@/features/signin/SignInScreen';
 import { listenToOthers, restore } from '@/offline/keeper';
 import { keepShell } from '@/offline/shell';
+import { askFirst } from '@/store/askFirst';
 import { sayError, useMeQuery, type ApiError } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
 import { makeStore } from '@/store/store';
@@ -21,6 +22,9 @@ import '../src/global.css';
 
 const store = makeStore();
 listenToOthers(store.dispatch);
+// Read and asked while the rest of the application is loaded.
+const kept = restore(store.dispatch).catch(() => undefined);
+void kept.then(() => askFirst(store));
 if (typeof document !== 'undefined') {
   guardPresses(document);
   listenToKeys(document);
@@ -52,7 +56,7 @@ function Gate({ children }: { children: ReactNode }) {
 export default function Root() {
   const [restored, setRestored] = useState(false);
   useEffect(() => {
-    void restore(store.dispatch).finally(() => setRestored(true));
+    void kept.then(() => setRestored(true));
   }, []);
   return (
     <Provider store={store}>

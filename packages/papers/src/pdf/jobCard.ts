@@ -30,9 +30,6 @@ export interface JobCardRequest {
   units: UnitSystem;
 }
 
-/** The box that a section is drawn for, in points. */
-export const SECTION_BOX = { width: 500, height: 190 };
-
 const DAY_MIN = 1440;
 const days = (n: number) => formatDuration(n * DAY_MIN);
 

@@ -4,10 +4,12 @@ import { BarlowSemiCondensed_600SemiBold } from '@expo-google-fonts/barlow-semi-
 import { planFile, type RepairView } from '@kelmot/contract';
 import { drawSection, layersText, type Plan, type UnitSystem } from '@kelmot/core';
 import type { Fonts, PaperSize } from '@kelmot/papers';
+import { SECTION_BOX } from '@kelmot/papers/sectionBox';
 import { Asset } from 'expo-asset';
 import { useState } from 'react';
 import { download } from '@/offline/download';
 import { useAppSelector } from '@/store/hooks';
+import { press } from '@/workers/press';
 
 async function bytesOf(font: number | string): Promise<Uint8Array> {
   const { uri } = Asset.fromModule(font);
@@ -66,42 +68,29 @@ export function usePapers(view: RepairView, plan: Plan) {
   };
   const jobCard = (paper: PaperSize) =>
     make(paper, async () => {
-      const papers = await import('@kelmot/papers');
-      const pdf = await papers.jobCard({
-        plan,
-        paper,
-        fonts: await fontsOfPaper(),
-        sections: plannedSections(plan, units, papers.SECTION_BOX),
-        url,
-        units,
-      });
+      const sections = plannedSections(plan, units, SECTION_BOX);
+      const fonts = await fontsOfPaper();
+      const pdf = await press((p) => p.jobCard({ plan, paper, fonts, sections, url, units }));
       download(`${name}-${paper}.pdf`, pdf, 'application/pdf');
     });
   const pickingList = () =>
     make('csv', async () => {
-      const papers = await import('@kelmot/papers');
-      download(`${name}-list.csv`, papers.pickingList(plan, units), 'text/csv');
+      download(`${name}-list.csv`, await press((p) => p.pickingList(plan, units)), 'text/csv');
     });
   const calendar = () =>
     make('ics', async () => {
-      const papers = await import('@kelmot/papers');
-      download(
-        `${name}.ics`,
-        papers.calendarOf({ plan, repairId: view.id, url, number }),
-        'text/calendar',
-      );
+      const ics = await press((p) => p.calendarOf({ plan, repairId: view.id, url, number }));
+      download(`${name}.ics`, ics, 'text/calendar');
     });
   const record = () =>
     make('record', async () => {
-      const papers = await import('@kelmot/papers');
       const fonts = await fontsOfPaper();
-      const pdf = await papers.recordPaper({ view, plan, paper: 'a4', fonts, url, units });
-      download(`${name}-record.pdf`, pdf, 'application/pdf');
+      const asked = { view, plan, paper: 'a4' as const, fonts, url, units };
+      download(`${name}-record.pdf`, await press((p) => p.recordPaper(asked)), 'application/pdf');
     });
   const recordList = () =>
     make('record-csv', async () => {
-      const papers = await import('@kelmot/papers');
-      download(`${name}-record.csv`, papers.recordList(view, units), 'text/csv');
+      download(`${name}-record.csv`, await press((p) => p.recordList(view, units)), 'text/csv');
     });
   const recordWhole = () =>
     make('record-json', () => {
