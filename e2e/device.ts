@@ -1,3 +1,4 @@
+import { families } from '@kelmot/core';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { setTimeout as sleep } from 'node:timers/promises';
@@ -71,6 +72,21 @@ async function doOne(screen: Screen): Promise<string> {
 
 const cut = (screen: Screen, off = true) => screen.page.setOfflineMode(off);
 const reload = (screen: Screen) => screen.page.reload({ waitUntil: 'load' });
+
+test('the bench is opened without any family: what the page loads first knows none', async () => {
+  const loaded = async (path: string) => (await fetch(server().base + path)).text();
+  const paths = [...(await loaded('/')).matchAll(/<script[^>]* src="([^"]+)"/g)].map(
+    ([, at]) => at,
+  );
+  const code = (await Promise.all(paths.map((at) => loaded(at ?? '')))).join('\n');
+  assert.match(code, /screen-|bench-/);
+  assert.deepEqual(
+    families()
+      .map(({ title }) => title)
+      .filter((title) => code.includes(title)),
+    [],
+  );
+});
 
 test('a repair is begun, planned and run to its end with no network at all, reloads included', async () => {
   const screen = await signedIn('ida', PHONE, 80);

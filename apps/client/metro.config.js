@@ -12,8 +12,7 @@ const tslib = path.join(path.dirname(require.resolve('tslib/package.json')), 'ts
  * The schema library carries its messages in fifty languages, where those that are shown are our own, a compiler, and a
  * way from JSON Schema: none of it is asked for on a device.
  */
-const UNUSED =
-  /^\.{1,2}\/(core\/)?(locales\/index|compile|from-json-schema)\.js$/;
+const UNUSED = /^\.{1,2}\/(core\/)?(locales\/index|compile|from-json-schema)\.js$/;
 const isUnused = (from, name) => UNUSED.test(name) && from.includes(`${path.sep}zod${path.sep}`);
 config.resolver.resolveRequest = (context, name, platform) =>
   name === 'tslib'

@@ -1,9 +1,14 @@
-import type { RepairPage, RepairRow } from '@kelmot/contract';
+import { mixedBatches, type RepairPage, type RepairRow } from '@kelmot/contract';
+import { nextAct } from '@kelmot/core';
 import type { HTTPRequest, Page } from 'puppeteer-core';
 
 const OPEN = /\/api\/repairs\?status=open/;
 const ONE = /\/api\/repairs\/([0-9a-f-]{36})$/;
-const runs = (row: RepairRow) => row.status === 'open' && row.mixes.length > 0;
+/** Whether a clock of it runs on the bench. */
+const runs = ({ status, gist, mixes }: RepairRow) =>
+  status === 'open' &&
+  gist !== null &&
+  typeof nextAct(gist, mixedBatches(mixes), Date.now(), 'UTC')?.clockTo === 'number';
 
 /** Shows every running repair several times over, each by an id of its own, until so many clocks run on the bench. */
 export async function manyClocks(page: Page, clocks: number): Promise<void> {

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
+import type * as all from './all';
 
-export type Beyond = typeof import('@/beyond/all');
+export type Beyond = typeof all;
 
 let here: Beyond | null = null;
 

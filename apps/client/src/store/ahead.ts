@@ -6,6 +6,11 @@ declare global {
   var askedAhead: Map<string, Promise<Response | null>> | undefined;
 }
 
+/** Drops what was asked ahead: whoever comes next may be another. */
+export function dropAhead(): void {
+  globalThis.askedAhead = undefined;
+}
+
 /**
  * Fetches; what the page has asked ahead is taken instead, once, where it is an answer: one that failed or was refused is
  * asked again, as somebody may have come in since.

@@ -1,3 +1,4 @@
+import { dropAhead } from './ahead';
 import { api } from './api';
 import type { AppStore } from './store';
 
@@ -5,10 +6,10 @@ const ONCE = { subscribe: false } as const;
 
 /** Asks who works here and then all that the bench shows, side by side, while nothing is drawn yet. */
 export async function askFirst({ dispatch, getState }: AppStore): Promise<void> {
-  if (getState().settings.leaving) return;
+  if (getState().settings.leaving) return dropAhead();
   const { data: me } = await dispatch(api.endpoints.me.initiate(undefined, ONCE));
-  if (!me) return;
-  dispatch(api.endpoints.site.initiate(undefined, ONCE));
+  if (!me) return dropAhead();
+  void dispatch(api.endpoints.site.initiate(undefined, ONCE));
   for (const status of ['open', 'closed'] as const)
-    dispatch(api.endpoints.repairs.initiate({ status, q: '' }, ONCE));
+    void dispatch(api.endpoints.repairs.initiate({ status, q: '' }, ONCE));
 }

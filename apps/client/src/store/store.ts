@@ -10,7 +10,7 @@ import { draftsReducer } from './drafts';
 import { outboxReducer } from './outbox';
 import { settingsReducer } from './settings';
 import { toolsReducer } from './tools';
-import { viewReducer } from './view';
+import { signalSeen, viewReducer } from './view';
 
 const slices = combineReducers({
   [api.reducerPath]: api.reducer,
@@ -36,6 +36,8 @@ export function makeStore() {
         .concat(api.middleware),
   });
   setupListeners(store.dispatch);
+  // The platform knows it before any question fails; that there is signal again is told by an answer alone.
+  globalThis.addEventListener?.('offline', () => store.dispatch(signalSeen(false)));
   return store;
 }
 export type AppStore = ReturnType<typeof makeStore>;

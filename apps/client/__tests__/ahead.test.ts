@@ -1,0 +1,113 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { IDA, planOf, viewOf } from '../../../packages/contract/test/view';
+import { fetchAhead } from '@/store/ahead';
+import { api } from '@/store/api';
+import { askFirst } from '@/store/askFirst';
+import { left } from '@/store/settings';
+import { makeStore } from '@/store/store';
+import { answers } from './memoryDisk';
+
+jest.mock('@/offline/disk', () => jest.requireActual<object>('./memoryDisk'));
+
+const ORIGIN = 'http://127.0.0.1';
+const ME = `${ORIGIN}/api/me`;
+const json = (body: unknown, status = 200) =>
+  new Response(JSON.stringify(body), {
+    status,
+    headers: { 'content-type': 'application/json' },
+  });
+const asked: string[] = [];
+/** What the server answers now. */
+let now: () => Response = () => json('now');
+
+beforeEach(() => {
+  asked.length = 0;
+  now = () => json('now');
+  globalThis.fetch = (async (request: Request | string) => {
+    asked.push(typeof request === 'string' ? ORIGIN + request : request.url);
+    return now();
+  }) as typeof fetch;
+  globalThis.askedAhead = undefined;
+  answers.clear();
+  jest.spyOn(performance, 'now').mockReturnValue(1500);
+});
+afterEach(() => jest.restoreAllMocks());
+
+const ahead = (answer: Response | null, url = ME) =>
+  (globalThis.askedAhead = new Map([[url, Promise.resolve(answer)]]));
+const read = async (request: Request) => (await fetchAhead(request)).json();
+
+test('what was asked ahead is taken once, and asked for after that', async () => {
+  ahead(json('ahead'));
+  expect(await read(new Request(ME))).toBe('ahead');
+  expect(asked).toEqual([]);
+  expect(await read(new Request(ME))).toBe('now');
+  expect(asked).toEqual([ME]);
+});
+
+test.each([
+  ['refused, as nobody had come in yet', json({}, 401)],
+  ['lost', null],
+])('what was %s is asked again', async (_, answer) => {
+  ahead(answer);
+  expect(await read(new Request(ME))).toBe('now');
+});
+
+test('a deed is never answered by what was asked ahead', async () => {
+  ahead(json('ahead'));
+  expect(await read(new Request(ME, { method: 'POST' }))).toBe('now');
+});
+
+test('what was asked long ago is asked again', async () => {
+  ahead(json('ahead'));
+  jest.spyOn(performance, 'now').mockReturnValue(20_001);
+  expect(await read(new Request(ME))).toBe('now');
+});
+
+/** Runs what the page runs before the application is there. */
+function runPage(): Map<string, unknown> {
+  const script = readFileSync(join(__dirname, '../public/ahead.js'), 'utf8');
+  new Function('location', 'fetch', script)({ origin: ORIGIN }, globalThis.fetch);
+  return globalThis.askedAhead ?? new Map();
+}
+const page = { rows: [], next: null };
+
+test('the page asks ahead just what the application asks first', async () => {
+  const view = viewOf(planOf());
+  const says: Record<string, unknown> = {
+    me: IDA,
+    repairs: page,
+    site: { id: view.id, settings: view.plan?.body.site },
+  };
+  const byPage = [...runPage().keys()];
+  asked.length = 0;
+  globalThis.askedAhead = undefined;
+  globalThis.fetch = (async ({ url }: Request) => {
+    asked.push(url);
+    return json(says[new URL(url).pathname.split('/')[2] ?? '']);
+  }) as typeof fetch;
+  const store = makeStore();
+  await askFirst(store);
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  expect(asked.sort()).toEqual(byPage.sort());
+  const { data } = api.endpoints.repairs.select({ status: 'open', q: '' })(store.getState());
+  expect(data?.pages).toEqual([page]);
+});
+
+test('who is not signed in is asked for nothing more, and one who leaves for nothing at all', async () => {
+  const url = `${ORIGIN}/api/site`;
+  ahead(json('of whoever was here'), url);
+  now = () => json({ type: 'about:blank', title: 'Sign in', status: 401 }, 401);
+  const store = makeStore();
+  await askFirst(store);
+  expect(asked).toEqual([ME]);
+  expect(globalThis.askedAhead).toBeUndefined();
+  store.dispatch(left(true));
+  ahead(json(IDA));
+  await askFirst(store);
+  expect(asked).toEqual([ME]);
+  // Who has left is not who comes next.
+  expect(await read(new Request(ME))).not.toBe(IDA);
+  expect(asked).toEqual([ME, ME]);
+});

@@ -1,0 +1,44 @@
+import { act, render, screen } from '@testing-library/react-native';
+import { wrap } from 'comlink';
+import { Text } from 'react-native';
+import { lazily } from '@/beyond/lazily';
+import { press } from '@/workers/press';
+
+jest.mock('comlink', () => ({ wrap: jest.fn() }));
+
+test('a part that is beyond the bench shows once it is there, with what it is given', async () => {
+  const Part = lazily<{ tag: string }>((all) => {
+    const has = 'planning' in all;
+    return function Named({ tag }) {
+      return <Text>{has ? `all of ${tag}` : 'nothing'}</Text>;
+    };
+  });
+  render(<Part tag="P-204" />);
+  expect(screen.queryByText('all of P-204')).toBeNull();
+  await act(async () => undefined);
+  expect(screen.getByText('all of P-204')).toBeTruthy();
+});
+
+describe('a paper', () => {
+  const worker = { onerror: null as (() => void) | null, terminate: jest.fn() };
+  const start = () => worker as unknown as Worker;
+  beforeEach(() => worker.terminate.mockClear());
+  const papers = { pickingList: async () => 'a list' };
+  beforeEach(() => jest.mocked(wrap).mockReturnValue(papers as never));
+
+  test('is made by a worker of its own, which ends with it', async () => {
+    expect(await press((p) => p.pickingList(undefined as never, 'metric'), start)).toBe('a list');
+    expect(worker.terminate).toHaveBeenCalledTimes(1);
+  });
+  test('that cannot be made says why, and its worker ends too', async () => {
+    const fault = new Error('no such card');
+    await expect(press(() => Promise.reject(fault), start)).rejects.toBe(fault);
+    expect(worker.terminate).toHaveBeenCalledTimes(1);
+  });
+  test('whose worker is not on the device says so, and is not waited for', async () => {
+    const making = press(() => new Promise(() => undefined), start);
+    worker.onerror?.();
+    await expect(making).rejects.toThrow('not on this device');
+    expect(worker.terminate).toHaveBeenCalledTimes(1);
+  });
+});

@@ -1,0 +1,57 @@
+import { transformSync } from '@babel/core';
+import * as contract from '@kelmot/contract';
+import * as core from '@kelmot/core';
+
+interface Defined {
+  file: string;
+  name: string;
+}
+const { definers, fromDefiners } = jest.requireActual<{
+  definers: () => Record<string, Record<string, Defined>>;
+  fromDefiners: object;
+}>('../scripts/definers.cjs');
+const names = definers();
+
+/** The code as the bundler gets it. */
+const bundled = (code: string) =>
+  transformSync(code, {
+    configFile: false,
+    babelrc: false,
+    parserOpts: { plugins: ['typescript'] },
+    plugins: [[fromDefiners, { names }]],
+  })?.code?.replace(/"[^"]*\/packages\//g, '"') ?? '';
+
+test.each([
+  ['@kelmot/core', core],
+  ['@kelmot/contract', contract],
+])('every name of %s is the one that its file defines', (index, gathered) => {
+  const values = Object.entries(gathered);
+  expect(values.length).toBeGreaterThan(80);
+  for (const [exported, value] of values) {
+    const { file, name } = names[index]?.[exported] ?? { file: '', name: '' };
+    expect([exported, jest.requireActual<Record<string, unknown>>(file)[name] === value]).toEqual([
+      exported,
+      true,
+    ]);
+  }
+});
+
+test('a name comes from the file that defines it, types and other names with it', () => {
+  expect(bundled("import { nextAct, word as say, type Plan, STATIONS } from '@kelmot/core';")).toBe(
+    [
+      'import { nextAct } from "core/src/run/nextAct";',
+      'import { word as say } from "core/src/message/word";',
+      'import { type Plan } from "core/src/plan/plan";',
+      'import { STATIONS } from "core/src/work/stations";',
+    ].join('\n'),
+  );
+});
+
+test.each([
+  "import type { Plan } from '@kelmot/core';",
+  "import * as all from '@kelmot/core';",
+  "import { call } from '@kelmot/core/calc/call';",
+  "import { useState } from 'react';",
+])('what gathers nothing stays: %s', (code) => {
+  expect(bundled(code)).toBe(code);
+});
