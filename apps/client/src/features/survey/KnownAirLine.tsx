@@ -21,6 +21,9 @@ const typed = (air: KnownAir, units: UnitSystem): Record<string, string> =>
     FIELDS.map(([path, key, quantity]) => [path, asTyped(air[key], quantity, units)]),
   );
 
+const isUntouched = ({ texts }: SurveyDraft): boolean =>
+  FIELDS.every(([path]) => (texts[path] ?? '') === '');
+
 /**
  * Fills air and surface in from the last reading at this place, or out of doors from the weather, while nobody has typed
  * them; and says so for as long as they stand as they were filled in.
@@ -34,14 +37,16 @@ export function KnownAirLine({ draftKey, draft }: { draftKey: string; draft: Sur
   // Under a roof the weather outside says nothing of the air.
   const known = data?.from === 'weather' && draft.texts['site.outdoors'] !== 'yes' ? null : data;
   const texts = known ? typed(known, units) : null;
-  const untouched = FIELDS.every(([path]) => (draft.texts[path] ?? '') === '');
+  const untouched = isUntouched(draft);
   useEffect(() => {
     if (texts && untouched)
       dispatch(
         draftFilledIn({
           key: draftKey,
           shown: draft,
-          change: (now) => ({ ...now, texts: { ...now.texts, ...texts } }),
+          // A letter may have come that is not on the screen yet.
+          change: (now) =>
+            isUntouched(now) ? { ...now, texts: { ...now.texts, ...texts } } : now,
         }),
       );
   }, [texts, untouched, draft, draftKey, dispatch]);
