@@ -45,8 +45,7 @@ export function KnownAirLine({ draftKey, draft }: { draftKey: string; draft: Sur
           key: draftKey,
           shown: draft,
           // A letter may have come that is not on the screen yet.
-          change: (now) =>
-            isUntouched(now) ? { ...now, texts: { ...now.texts, ...texts } } : now,
+          change: (now) => (isUntouched(now) ? { ...now, texts: { ...now.texts, ...texts } } : now),
         }),
       );
   }, [texts, untouched, draft, draftKey, dispatch]);
