@@ -73,17 +73,20 @@ async function doOne(screen: Screen): Promise<string> {
 const cut = (screen: Screen, off = true) => screen.page.setOfflineMode(off);
 const reload = (screen: Screen) => screen.page.reload({ waitUntil: 'load' });
 
-test('the bench is opened without any family: what the page loads first knows none', async () => {
-  const loaded = async (path: string) => (await fetch(server().base + path)).text();
-  const paths = [...(await loaded('/')).matchAll(/<script[^>]* src="([^"]+)"/g)].map(
-    ([, at]) => at,
-  );
-  const code = (await Promise.all(paths.map((at) => loaded(at ?? '')))).join('\n');
-  assert.match(code, /screen-|bench-/);
+test('the bench is opened without any family, from files that were compressed as they were built', async () => {
+  const page = await (await fetch(server().base)).text();
+  const paths = [...page.matchAll(/<script[^>]* src="([^"]+)"/g)].map(([, at]) => at ?? '');
+  const scripts = await Promise.all(paths.map((at) => fetch(server().base + at)));
+  const sent = scripts.map(({ status, headers }) => [status, headers.get('content-encoding')]);
   assert.deepEqual(
-    families()
-      .map(({ title }) => title)
-      .filter((title) => code.includes(title)),
+    sent,
+    scripts.map(() => [200, 'br']),
+  );
+  const code = (await Promise.all(scripts.map((script) => script.text()))).join('\n');
+  assert.match(code, /screen-|bench-/);
+  const titles = families().map(({ title }) => title);
+  assert.deepEqual(
+    titles.filter((title) => code.includes(title)),
     [],
   );
 });

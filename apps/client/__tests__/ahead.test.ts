@@ -59,6 +59,22 @@ test('a deed is never answered by what was asked ahead', async () => {
   expect(await read(new Request(ME, { method: 'POST' }))).toBe('now');
 });
 
+test('what is not answered is not waited for longer than any other question', async () => {
+  globalThis.askedAhead = new Map([[ME, new Promise<never>(() => undefined)]]);
+  const over = new AbortController();
+  const waiting = fetchAhead(new Request(ME, { signal: over.signal }));
+  over.abort(new Error('too long'));
+  await expect(waiting).rejects.toThrow('too long');
+  expect(asked).toEqual([]);
+});
+
+test('a refusal that brings what cannot be read is still the refusal', async () => {
+  const problem = { type: 'about:blank', title: 'Changed meanwhile', status: 409 };
+  now = () => json({ ...problem, current: { of: 'another version' } }, 409);
+  const { error } = await makeStore().dispatch(api.endpoints.site.initiate());
+  expect(error).toEqual({ kind: 'problem', problem });
+});
+
 test('what was asked long ago is asked again', async () => {
   ahead(json('ahead'));
   jest.spyOn(performance, 'now').mockReturnValue(20_001);

@@ -9,6 +9,8 @@ import { PrimaryButton, SecondaryButton } from '@/ui/Button';
 import { FieldBox } from '@/ui/fields';
 import { FigureText } from '@/ui/FigureText';
 import { forbiddenSide, LimitRule } from '@/ui/LimitRule';
+import { fillOf, Hatches } from '@/ui/hatches';
+import { colours } from '@/ui/tokens.cjs';
 import { StationScale } from '@/ui/StationScale';
 import { Table, type Column } from '@/ui/Table';
 import { WorkingSheet } from '@/ui/Working';
@@ -211,3 +213,17 @@ test.each([
     expect(presses).toEqual([name]);
   },
 );
+
+test('a drawing carries the hatches that it fills with, each by the name that its fill goes by, and no other', () => {
+  const c = colours.light;
+  const { UNSAFE_root } = show(<Hatches id="d" c={c} of={['bronze', 'wet', 'set']} />);
+  const ids = UNSAFE_root.findAll((node) => typeof node.props.patternUnits === 'string').map(
+    (node) => String(node.props.id),
+  );
+  expect([...new Set(ids)]).toEqual(['d-bronze', 'd-wet']);
+  expect(['bronze', 'set', 'unknown'].map((fill) => fillOf(fill as 'set', 'd', c))).toEqual([
+    'url(#d-bronze)',
+    c.moss,
+    'none',
+  ]);
+});

@@ -11,6 +11,14 @@ export function dropAhead(): void {
   globalThis.askedAhead = undefined;
 }
 
+/** Rejects once a question is given up, as a fetch of it would: it is not waited for longer than any other. */
+const given = (signal: AbortSignal): Promise<never> =>
+  new Promise((_, reject) => {
+    const giveUp = () => reject(signal.reason as Error);
+    if (signal.aborted) giveUp();
+    else signal.addEventListener('abort', giveUp, { once: true });
+  });
+
 /**
  * Fetches; what the page has asked ahead is taken instead, once, where it is an answer: one that failed or was refused is
  * asked again, as somebody may have come in since.
@@ -18,6 +26,7 @@ export function dropAhead(): void {
 export async function fetchAhead(request: Request): Promise<Response> {
   const ahead = request.method === 'GET' ? globalThis.askedAhead?.get(request.url) : undefined;
   globalThis.askedAhead?.delete(request.url);
-  const answer = performance.now() < FRESH_MS ? await ahead : null;
+  if (!ahead || performance.now() >= FRESH_MS) return fetch(request);
+  const answer = await Promise.race([ahead, given(request.signal)]);
   return answer?.ok ? answer : fetch(request);
 }

@@ -62,8 +62,11 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (arg
   const { current, ...said } = (result.error.data ?? {}) as { current?: unknown };
   const problem = Problem.safeParse(said);
   if (problem.success) {
-    const seen = current === undefined ? {} : { current: await reads.repair(current) };
-    return { error: { kind: 'problem', problem: problem.data, ...seen } };
+    // What the server has now may be another version’s, or what reads it not here: the refusal stands all the same.
+    const seen =
+      current === undefined ? undefined : await reads.repair(current).catch(() => undefined);
+    const error: ApiError = { kind: 'problem', problem: problem.data };
+    return { error: seen ? { ...error, current: seen } : error };
   }
   if (typeof result.error.status === 'number') {
     const { status } = result.error;

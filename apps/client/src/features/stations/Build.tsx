@@ -36,7 +36,6 @@ export function Build(props: StationProps) {
           {act.clockTo !== null ? (
             <Countdown
               to={act.clockTo}
-
               ruling
               tone={act.phase === 'overcoat' ? 'closing' : 'ink'}
             />
