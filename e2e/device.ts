@@ -76,7 +76,9 @@ const reload = (screen: Screen) => screen.page.reload({ waitUntil: 'load' });
 test('the bench is opened without any family, from files that were compressed as they were built', async () => {
   const page = await (await fetch(server().base)).text();
   const paths = [...page.matchAll(/<script[^>]* src="([^"]+)"/g)].map(([, at]) => at ?? '');
-  const scripts = await Promise.all(paths.map((at) => fetch(server().base + at)));
+  const scripts = await Promise.all(
+    paths.map((at) => fetch(server().base + at, { headers: { 'accept-encoding': 'br' } })),
+  );
   const sent = scripts.map(({ status, headers }) => [status, headers.get('content-encoding')]);
   assert.deepEqual(
     sent,
