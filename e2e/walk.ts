@@ -186,11 +186,12 @@ test('two people changing one survey: the second sees both states and decides', 
     await s.press('station-survey');
     await s.see('window.downMin');
   }
+  // Begun on what stood before: had she typed nothing, the other's survey would simply be shown.
+  await ida.type('readings.surfaceC', '21');
   await tomas.type('window.downMin', '40 h');
   await tomas.press('survey-save');
   await tomas.see('take');
   await tomas.gone('send-state');
-  await ida.type('readings.surfaceC', '21');
   await ida.matches('survey-moved', /Somebody else changed this survey/);
   await ida.press('survey-save');
   await ida.see('refused');
@@ -198,6 +199,15 @@ test('two people changing one survey: the second sees both states and decides', 
   await ida.matches('refused', /Down for: 2400 stored, 2160 yours/);
   await ida.press('throw-away');
   await ida.gone('refused');
+  // Who has typed nothing is shown what somebody else saves, at once.
+  await ida.press('station-survey');
+  await ida.see('window.downMin');
+  await tomas.press('station-survey');
+  await tomas.type('window.downMin', '41 h');
+  await tomas.press('survey-save');
+  await tomas.see('take');
+  await ida.reads('window.downMin', '41 h');
+  assert.equal(await ida.page.$('[data-testid="survey-moved"]'), null);
 });
 
 test('what was recorded on a plan that another took the place of is kept with it, and said', async () => {

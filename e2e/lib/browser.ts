@@ -189,6 +189,21 @@ export class Screen {
       });
   }
 
+  /** Waits until a box holds the text. */
+  async reads(id: string, text: string): Promise<void> {
+    await this.page
+      .waitForFunction(
+        (selector, held) =>
+          (document.querySelector(selector) as HTMLInputElement | null)?.value === held,
+        { timeout: WAIT },
+        at(id),
+        text,
+      )
+      .catch(async () => {
+        throw new Error(`${id} holds “${await this.value(id)}”, not “${text}”`);
+      });
+  }
+
   async gone(id: string): Promise<void> {
     await this.page.waitForSelector(at(id), { timeout: WAIT, hidden: true });
   }
