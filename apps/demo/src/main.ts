@@ -8,4 +8,5 @@ await startServer({
   seed: async (tx) => void (await seedDemo(tx, Date.now())),
   demoUsers,
   weather: simulatedWeather,
+  instruments: 'simulated',
 });

@@ -1,7 +1,7 @@
 import { setTimeout } from 'node:timers/promises';
 import { serveStatic } from '@hono/node-server/serve-static';
 import { OpenAPIHono } from '@hono/zod-openapi';
-import type { DemoUser } from '@kelmot/contract';
+import type { DemoUser, Site } from '@kelmot/contract';
 import { sql } from 'drizzle-orm';
 import { etag } from 'hono/etag';
 import { requestId } from 'hono/request-id';
@@ -30,6 +30,7 @@ export interface AppDeps {
   webRoot: string;
   demoUsers: DemoUser[];
   weather: WeatherService;
+  instruments?: Site['instruments'];
   /** How browsers reach it, where it is not asked for by its own address. */
   publicUrl?: string;
   /** Proxies of ours in front of it. */
@@ -47,7 +48,7 @@ const HASHED = /[.-][0-9a-f]{32}\./;
 /** Kelmot's whole HTTP face: API under /api, everything else the web client. */
 export function makeApp(deps: AppDeps) {
   const { db, auth, sessions, log, webRoot, demoUsers, weather, publicUrl, proxies = 0 } = deps;
-  const { closing } = deps;
+  const { closing, instruments = 'none' } = deps;
   const host = publicUrl === undefined ? undefined : new URL(publicUrl).host;
   const app = new OpenAPIHono<AppEnv>();
   app.onError(onError);
@@ -114,7 +115,7 @@ export function makeApp(deps: AppDeps) {
   });
   api.use(requireSession(sessions));
   api.route('/', meRoutes(db, sessions, overTls(publicUrl)));
-  api.route('/', plantRoutes(db));
+  api.route('/', plantRoutes(db, instruments));
   api.route('/', repairRoutes(db, weather));
   api.route('/', shelfRoutes(db, weather));
   api.all('*', (c) => problem(c, 404, 'No such address'));

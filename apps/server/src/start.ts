@@ -1,5 +1,5 @@
 import { serve } from '@hono/node-server';
-import type { DemoUser } from '@kelmot/contract';
+import type { DemoUser, Site } from '@kelmot/contract';
 import { pino } from 'pino';
 import { makeApp } from './app';
 import { makeSessions } from './http/session';
@@ -17,6 +17,7 @@ export interface Starting {
   /** Sign-ins that are offered to anybody. */
   demoUsers?: DemoUser[];
   weather?: WeatherService;
+  instruments?: Site['instruments'];
 }
 
 /** Migrates, serves, says its address on standard output, and ends cleanly when it is told to. */
@@ -25,6 +26,7 @@ export async function startServer({
   seed,
   demoUsers = [],
   weather = noWeather,
+  instruments,
 }: Starting): Promise<void> {
   const log = pino({ level: env.LOG_LEVEL });
   const { DATABASE_URL: appUrl, DATABASE_OWNER_URL: ownerUrl = appUrl } = env;
@@ -41,6 +43,7 @@ export async function startServer({
     webRoot: env.WEB_ROOT,
     demoUsers,
     weather,
+    instruments,
     publicUrl: env.PUBLIC_URL,
     proxies: env.TRUSTED_PROXIES,
     closing: closing.signal,

@@ -180,6 +180,7 @@ export async function openWorld({
     webRoot: '.',
     demoUsers,
     weather: simulatedWeather,
+    instruments: 'simulated',
     publicUrl,
     proxies,
     closing,

@@ -18,5 +18,10 @@ export const Asset = z.object({
 });
 export type Asset = z.infer<typeof Asset>;
 
-export const Site = z.object({ id: Id, settings: SiteSettings });
+export const Site = z.object({
+  id: Id,
+  settings: SiteSettings,
+  /** Which instruments can be read from besides those that a device reaches itself: a demo plant has simulated ones. */
+  instruments: z.enum(['none', 'simulated']).default('none'),
+});
 export type Site = z.infer<typeof Site>;

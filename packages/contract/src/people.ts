@@ -57,8 +57,8 @@ export type OwnCode = z.infer<typeof OwnCode>;
 /** Who comes back on this device, and the code. */
 export const CodeSignIn = z.strictObject({ personId: z.string().min(1).max(64), code: code() });
 export type CodeSignIn = z.infer<typeof CodeSignIn>;
-/** Somebody whom a device knows by a code. */
-export const DevicePerson = z.object({ id: z.string(), name: z.string(), role: Role });
+/** Somebody whom a device knows by a code: all that is needed to work on as them where the server cannot be asked. */
+export const DevicePerson = Me.omit({ username: true });
 export type DevicePerson = z.infer<typeof DevicePerson>;
 
 /** Fewest characters of a new password. */

@@ -10,6 +10,9 @@ export const STATUSES = ['open', 'closed', 'dropped'] as const;
 export const RepairStatus = z.enum(STATUSES);
 export type RepairStatus = z.infer<typeof RepairStatus>;
 
+/** The instrument that sent it; left out where it was typed. */
+const read = { instrument: typedText(60, 1).optional() };
+
 /** A reading taken at a hold of the plan, in base units, judged when it was taken. */
 export const ReadingValues = z.discriminatedUnion('kind', [
   z.strictObject({
@@ -17,15 +20,22 @@ export const ReadingValues = z.discriminatedUnion('kind', [
     airC: z.number().min(-40).max(60),
     rhPct: z.number().min(1).max(100),
     surfaceC: z.number().min(-40).max(120),
+    ...read,
   }),
-  z.strictObject({ kind: z.literal('reading'), value: z.number().min(-1e6).max(1e6) }),
+  z.strictObject({
+    kind: z.literal('reading'),
+    value: z.number().min(-1e6).max(1e6),
+    ...read,
+  }),
   z.strictObject({
     kind: z.literal('hardness'),
     values: z.array(z.number().min(0).max(100)).min(1).max(100),
+    ...read,
   }),
   z.strictObject({
     kind: z.literal('thickness'),
     valuesMm: z.array(z.number().min(0).max(1000)).min(1).max(100),
+    ...read,
   }),
   /** A wait that was started: it runs from when it was recorded. */
   z.strictObject({ kind: z.literal('countdown') }),

@@ -60,9 +60,13 @@ function readingLine(reading: Reading, plan: Plan): StoryLine {
   const { id, takenAt, stepId, values, passed, say, by } = reading;
   const step = plan.steps.find((s) => s.id === stepId);
   const typed = values.kind === 'approval' && values.account === null;
+  const from =
+    'instrument' in values && values.instrument !== undefined
+      ? m('Read by {instrument}.', { instrument: values.instrument })
+      : null;
   return {
     ...own,
-    ...{ id, at: takenAt, by, say },
+    ...{ id, at: takenAt, by, say: joined([say, from]) },
     title: step?.title ?? m('{stepId}', { stepId }),
     limit: step?.hold ? limitOf(step.hold, plan) : null,
     mark: passed ? (typed ? 'unverified' : null) : 'failed',

@@ -42,11 +42,11 @@ const importRoute = createRoute({
 const oneOf = <V extends string>(values: readonly V[], text: string | null): V | null =>
   values.find((v) => v === text) ?? null;
 
-export const plantRoutes = (db: Db) =>
+export const plantRoutes = (db: Db, instruments: Site['instruments']) =>
   new OpenAPIHono<AppEnv>({ defaultHook: throwing })
     .openapi(siteRoute, async (c) => {
       const { siteId } = c.get('me');
-      return c.json({ id: siteId, settings: await siteOf(db, siteId) }, 200);
+      return c.json({ id: siteId, settings: await siteOf(db, siteId), instruments }, 200);
     })
     .openapi(assetsRoute, async (c) => {
       const rows = await db

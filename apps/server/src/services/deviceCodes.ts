@@ -21,7 +21,10 @@ const of = (device: string, userId: string) =>
 export async function peopleOf(db: Db, device: string | null): Promise<DevicePerson[]> {
   if (device === null) return [];
   const rows = await db
-    .select({ id: users.id, name: users.name, role: users.role })
+    .select({
+      ...{ id: users.id, name: users.name, role: users.role },
+      ...{ siteId: users.siteId, approves: users.approves },
+    })
     .from(deviceCodes)
     .innerJoin(users, eq(users.id, deviceCodes.userId))
     .innerJoin(accounts, eq(accounts.userId, users.id))

@@ -1,0 +1,271 @@
+import { m, q, type Message } from '../message/message';
+import { quantity, toBase, type Unit } from '../units/quantities';
+import type { Channel, Instrument, Sample } from './instrument';
+
+/** What an instrument can do wrong and what shows it in what it sends. */
+export const FAULTS = ['lost', 'stuck', 'drift', 'unit', 'reach'] as const;
+export type Fault = (typeof FAULTS)[number];
+
+/** What is to be thought of an instrument now. */
+export interface Watch {
+  /** `taken` may be recorded; `fault`: what it shows is not to be used. */
+  state: 'waiting' | 'settling' | 'steady' | 'fault';
+  fault: Fault | null;
+  say: Message;
+  /** A stream: the present value of each channel. Spot: every reading of its one channel. Base units. */
+  values: number[];
+}
+
+/** A stream is looked at over so long, ms; what has not settled after so much longer is drifting. */
+export const WINDOW_MS = 4000;
+export const SETTLE_MS = 15_000;
+/** So many the very same in a row, and the sensor no longer feels anything. */
+const SAME_STREAM = 8;
+const SAME_SPOT = 4;
+/** So many readings on one line, each as much further as the one before, by so much of the first of all: it drifts. */
+const ROW_SPOT = 4;
+const ROW_SHARE = 0.12;
+const ROW_EVEN = 0.5;
+/** As far from what is expected as this is plausible; in another unit as near as this, and it is that. */
+const FAR = 4;
+const NEAR = 2;
+/** The same for temperatures, whose zero is nothing, °C. */
+const FAR_C = 25;
+const NEAR_C = 15;
+
+const unitOf = (channel: Channel, symbol: string): Unit | undefined => {
+  const { units } = quantity(channel.quantity);
+  return symbol === '' ? units[0] : units.find((u) => u.symbol === symbol);
+};
+
+/** Whether a value is the one expected, read in another unit than it is said to be; that unit, else null. */
+function unitMeant(channel: Channel, value: number, said: Unit, expected: number | null) {
+  if (expected === null) return null;
+  const warm = channel.quantity === 'temperature';
+  const apart = (x: number): number =>
+    warm
+      ? Math.abs(x - expected)
+      : x > 0 && expected > 0
+        ? Math.max(x / expected, expected / x)
+        : 1;
+  if (apart(value) < (warm ? FAR_C : FAR)) return null;
+  const bare = (value - (said.offset ?? 0)) / said.factor;
+  return (
+    quantity(channel.quantity).units.find(
+      (u) => u !== said && apart(toBase(bare, u)) < (warm ? NEAR_C : NEAR),
+    ) ?? null
+  );
+}
+
+const fault = (kind: Fault, say: Message, values: number[]): Watch => ({
+  state: 'fault',
+  fault: kind,
+  say,
+  values,
+});
+
+/** Each channel of a sample in its base unit; or the fault that its unit is unknown. */
+function inBase(device: Instrument, sample: Sample): { values: number[] } | { unknown: string } {
+  const values: number[] = [];
+  for (const [i, channel] of device.channels.entries()) {
+    const symbol = sample.units[i] ?? '';
+    const unit = unitOf(channel, symbol);
+    if (!unit) return { unknown: symbol };
+    values.push(toBase(sample.values[i] ?? NaN, unit));
+  }
+  return { values };
+}
+
+/** What is wrong with the values of one moment, `settled` or not: a unit not theirs, or more than can be measured. */
+function implausible(
+  device: Instrument,
+  sample: Sample,
+  values: number[],
+  expects: readonly (number | null)[],
+  settled: boolean,
+): Watch | null {
+  for (const [i, channel] of device.channels.entries()) {
+    const value = values[i] as number;
+    const unit = unitOf(channel, sample.units[i] ?? '') as Unit;
+    // What is being poured is on its way to what is expected.
+    const expected = settled || channel.deed === null ? (expects[i] ?? null) : null;
+    const meant = unitMeant(channel, value, unit, expected);
+    const given = { what: channel.name, value: q(value, channel.quantity) };
+    if (meant)
+      return fault(
+        'unit',
+        m('{what} {value}: it reads like {unit}. Set its unit, then read again.', {
+          ...given,
+          unit: meant.symbol,
+        }),
+        values,
+      );
+    if (!(value >= channel.from && value <= channel.to))
+      return fault(
+        'reach',
+        m('{what} {value} is more than it can measure. Check it.', given),
+        values,
+      );
+  }
+  return null;
+}
+
+/** How much the straight line through the values of one channel rises from the first sample to the last. */
+function rise(at: readonly number[], values: readonly number[]): number {
+  const n = at.length;
+  const [mt, mv] = [at, values].map((list) => list.reduce((sum, x) => sum + x, 0) / n) as [
+    number,
+    number,
+  ];
+  let [over, under] = [0, 0];
+  for (const [i, t] of at.entries()) {
+    over += (t - mt) * ((values[i] as number) - mv);
+    under += (t - mt) ** 2;
+  }
+  return under === 0 ? 0 : (over / under) * ((at.at(-1) as number) - (at[0] as number));
+}
+
+const repeats = (values: readonly number[], times: number, { noise }: Channel): boolean => {
+  const last = values.slice(-times);
+  return noise > 0 && last.length === times && Math.max(...last) - Math.min(...last) < noise;
+};
+
+/** What the last samples up to one of them say of a channel: how much it rises over the window. */
+function movedAt(samples: readonly Sample[], own: readonly number[], last: number): number {
+  const until = (samples[last] as Sample).at;
+  const from = samples.findIndex((s) => s.at > until - WINDOW_MS);
+  const at = samples.slice(from, last + 1).map((s) => s.at);
+  return rise(at, own.slice(from, last + 1));
+}
+
+/** Since when nothing was done to what it measures, epoch ms: the last pour, or its first sample. */
+function leftAlone(samples: readonly Sample[], own: readonly number[], { deed }: Channel): number {
+  const first = (samples[0] as Sample).at;
+  if (deed === null) return first;
+  for (let i = samples.length - 1; i > 0; i -= 1)
+    if (Math.abs(movedAt(samples, own, i)) > deed) return (samples[i] as Sample).at;
+  return first;
+}
+
+const settling = (values: number[]): Watch => ({
+  state: 'settling',
+  fault: null,
+  say: m('Not settled yet. Hold it still.'),
+  values,
+});
+
+/** A stream, oldest first: alive, settled. */
+function watchStream(
+  device: Instrument,
+  samples: readonly Sample[],
+  rows: readonly (readonly number[])[],
+): Watch {
+  const values = [...(rows.at(-1) as number[])];
+  const last = samples.length - 1;
+  const now = (samples[last] as Sample).at;
+  const full = now - (samples[0] as Sample).at >= WINDOW_MS * 0.9;
+  let calm = full;
+  for (const [i, channel] of device.channels.entries()) {
+    const own = rows.map((row) => row[i] as number);
+    const given = { what: channel.name, value: q(values[i] as number, channel.quantity) };
+    if (repeats(own, SAME_STREAM, channel))
+      return fault(
+        'stuck',
+        m('{what} has shown exactly {value} for a while: it is stuck. Do not use it.', given),
+        values,
+      );
+    const moved = movedAt(samples, own, last);
+    if (Math.abs(moved) <= channel.still) continue;
+    calm = false;
+    if (full && now - leftAlone(samples, own, channel) > SETTLE_MS)
+      return fault(
+        'drift',
+        m(
+          moved > 0
+            ? '{what} keeps rising, {value} now: it drifts. Do not use it.'
+            : '{what} keeps falling, {value} now: it drifts. Do not use it.',
+          given,
+        ),
+        values,
+      );
+  }
+  return calm ? { state: 'steady', fault: null, say: m('Steady.'), values } : settling(values);
+}
+
+/** Spot readings, oldest first. */
+function watchSpot(device: Instrument, rows: readonly number[][]): Watch {
+  const [channel] = device.channels as [Channel];
+  const values = rows.map((row) => row[0] as number);
+  const given = { times: SAME_SPOT, value: q(values.at(-1) as number, channel.quantity) };
+  if (repeats(values, SAME_SPOT, channel))
+    return fault(
+      'stuck',
+      m('{times} places gave exactly {value}: it is stuck. Do not use it.', given),
+      values,
+    );
+  const row = values.slice(-ROW_SPOT);
+  const steps = row.slice(1).map((v, i) => v - (row[i] as number));
+  const step = steps.reduce((sum, s) => sum + s, 0) / steps.length;
+  const even = steps.every((s) => Math.abs(s - step) <= ROW_EVEN * Math.abs(step));
+  const up = step > 0;
+  if (
+    row.length === ROW_SPOT &&
+    even &&
+    Math.abs(step) * steps.length >= ROW_SHARE * Math.abs(values[0] as number)
+  )
+    return fault(
+      'drift',
+      m(
+        up
+          ? 'Each reading is higher than the one before, {value} now: it drifts. Check it on its standard.'
+          : 'Each reading is lower than the one before, {value} now: it drifts. Check it on its standard.',
+        given,
+      ),
+      values,
+    );
+  return {
+    state: 'steady',
+    fault: null,
+    say: m('{n} taken. Put it down at the next place.', { n: values.length }),
+    values,
+  };
+}
+
+/**
+ * What is to be thought of what an instrument has sent, oldest first, at a moment, epoch ms. `expects` is what the plan
+ * thinks each channel will show, base unit, null where it does not know: by that a wrong unit is told. `since` is when it
+ * was opened, epoch ms. Never throws.
+ */
+export function watch(
+  device: Instrument,
+  samples: readonly Sample[],
+  now: number,
+  expects: readonly (number | null)[],
+  since: number,
+): Watch {
+  const last = samples.at(-1);
+  const read = samples.map((s) => inBase(device, s));
+  const sound = read.flatMap((r) => ('values' in r ? [r.values] : []));
+  const values = device.mode === 'spot' ? sound.map((r) => r[0] as number) : (sound.at(-1) ?? []);
+  if (now - (last?.at ?? since) > device.silentMs)
+    return fault(
+      'lost',
+      m('Nothing comes from it any more. Bring it nearer, or connect it again.'),
+      values,
+    );
+  if (!last) return { state: 'waiting', fault: null, say: m('Waiting for it.'), values };
+  const [strange] = read.flatMap((r) => ('unknown' in r ? [r.unknown] : []));
+  if (strange !== undefined)
+    return fault(
+      'unit',
+      m('It sends {unit}, which is no unit of this. Set its unit, then read again.', {
+        unit: strange,
+      }),
+      values,
+    );
+  const seen =
+    device.mode === 'spot' ? watchSpot(device, sound) : watchStream(device, samples, sound);
+  const settled = seen.state === 'steady';
+  const wrong = implausible(device, last, sound.at(-1) as number[], expects, settled);
+  return wrong && seen.fault === null ? { ...wrong, values } : seen;
+}

@@ -1,0 +1,121 @@
+import { INSTRUMENTS, instrument, type Sample } from '@kelmot/core/instruments/instrument';
+import { watch, type Fault, type Watch } from '@kelmot/core/instruments/watch';
+import { say } from '@kelmot/core';
+import {
+  EVERY_MS,
+  MISBEHAVIOURS,
+  sampleOf,
+  type Misbehaviour,
+  type Scene,
+} from '../src/instruments/simulated';
+
+/** What is there to be measured, by instrument, as a plan expects it. */
+const SCENES = {
+  hygrometer: [19, 62, 17.5],
+  thickness: [4],
+  durometer: [82],
+  scale: [412],
+} as const;
+const AT = Date.parse('2026-11-24T08:00:00Z');
+const SEEDS = Array.from({ length: 40 }, (_, i) => i * 101 + 1);
+
+type Id = keyof typeof SCENES;
+const sceneOf = (id: Id, seed: number, misbehaves: Misbehaviour | null): Scene => ({
+  truth: SCENES[id],
+  seed,
+  misbehaves,
+});
+
+/** What is thought of it at each moment of `ms`, looked at as often as it sends. */
+function watched(id: Id, scene: Scene, ms: number): Watch[] {
+  const device = instrument(id);
+  const every = EVERY_MS[device.mode];
+  const samples: Sample[] = [];
+  return Array.from({ length: Math.floor(ms / every) }, (_, n) => {
+    const at = AT + (n + 1) * every;
+    const sent = sampleOf(device, scene, n, at - AT);
+    if (sent) samples.push({ at, ...sent });
+    return watch(device, samples, at, SCENES[id], AT);
+  });
+}
+
+const SHOWS: Record<Misbehaviour, Fault> = {
+  drift: 'drift',
+  'drop-out': 'lost',
+  stuck: 'stuck',
+  'wrong-unit': 'unit',
+};
+/** What has only one unit cannot be set to another. */
+const hasUnits = (id: Id) => id !== 'durometer';
+
+describe.each(INSTRUMENTS)('the simulated %s', (id) => {
+  test('settles on what is there, and is never taken for faulty while it is well', () => {
+    for (const seed of SEEDS) {
+      const seen = watched(id, sceneOf(id, seed, null), 14_000);
+      expect(seen.filter((w) => w.state === 'fault').map((w) => w.say)).toEqual([]);
+      const last = seen.at(-1) as Watch;
+      expect(last.state).toBe('steady');
+      const device = instrument(id);
+      device.channels.forEach((_, i) => {
+        const real = SCENES[id][i] as number;
+        const near = device.mode === 'spot' ? 0.035 * real : Math.max(0.3, 0.005 * real);
+        const shown = device.mode === 'spot' ? last.values : [last.values[i] as number];
+        for (const value of shown) expect(Math.abs(value - real)).toBeLessThan(near);
+      });
+    }
+  });
+
+  test.each(MISBEHAVIOURS.filter((how) => how !== 'wrong-unit' || hasUnits(id)))(
+    '%s is noticed, said, and never taken for steady once it shows',
+    (how) => {
+      for (const seed of SEEDS) {
+        const seen = watched(id, sceneOf(id, seed, how), 32_000);
+        const first = seen.findIndex((w) => w.state === 'fault');
+        expect(seen[first]?.fault).toBe(SHOWS[how]);
+        expect(seen.slice(first).every((w) => w.state === 'fault')).toBe(true);
+        expect(seen[first]?.say.text.length).toBeGreaterThan(20);
+      }
+    },
+  );
+});
+
+test('a drift is never steady, from its first moment on', () => {
+  for (const seed of SEEDS)
+    for (const id of ['hygrometer', 'scale'] as const) {
+      const states = watched(id, sceneOf(id, seed, 'drift'), 32_000).map((w) => w.state);
+      expect(states).not.toContain('steady');
+    }
+});
+
+test('what says its unit is converted; an unknown one is a fault that names it', () => {
+  const device = instrument('hygrometer');
+  const sent = (units: string[], values: number[]): Watch =>
+    watch(device, [{ at: AT, values, units }], AT, SCENES.hygrometer, AT);
+  expect(
+    sent(['°F', '', '°F'], [66.2, 62, 63.5]).values.map((v) => Math.round(v * 10) / 10),
+  ).toEqual([19, 62, 17.5]);
+  const strange = sent(['°F', '', '°R'], [66.2, 62, 523]);
+  expect([strange.fault, strange.say.values.unit]).toEqual(['unit', '°R']);
+});
+
+test('what cannot be measured is refused, and so is a scale that says grams and weighs ounces', () => {
+  const scale = instrument('scale');
+  const still = (g: number): Sample[] =>
+    Array.from({ length: 20 }, (_, n) => ({
+      at: AT + n * 400,
+      values: [g + (n % 3) * 0.01],
+      units: [''],
+    }));
+  const seen = (g: number) => watch(scale, still(g), AT + 19 * 400, [412], AT);
+  expect(seen(70_000).fault).toBe('reach');
+  expect(seen(14.53).say.values.unit).toBe('oz');
+  expect(seen(412).state).toBe('steady');
+  expect(seen(300).state).toBe('steady');
+  expect(say(seen(412).values[0] as number, 'mass')).toBe('412 g');
+});
+
+test('nothing yet is waited for, and after its time is lost', () => {
+  const device = instrument('thickness');
+  expect(watch(device, [], AT + 1000, [4], AT).state).toBe('waiting');
+  expect(watch(device, [], AT + device.silentMs + 1, [4], AT).fault).toBe('lost');
+});
