@@ -179,36 +179,38 @@ test('two people share a phone: what one typed is sent as theirs alone, when the
   assert.deepEqual(screen.problems, []);
 });
 
+/** The names of demo people, by which a device knows them. */
+const namesOf = (screen: Screen, ...usernames: string[]) =>
+  screen.page.evaluate(async (asked) => {
+    const people = (await (await fetch('/api/demo/users')).json()) as {
+      username: string;
+      name: string;
+    }[];
+    return asked.map((a) => people.find((u) => u.username === a)?.name ?? '');
+  }, usernames);
+
+/** Whoever is signed in sets a code of their own on this device. */
+async function setCode(screen: Screen, code: string): Promise<void> {
+  await screen.open('/settings');
+  await screen.page.locator('[aria-label="Set a code for you here"]').click();
+  await screen.type('own-code', code);
+  await screen.type('code-password', 'quillmere-demo');
+  await screen.press('set-code');
+}
+
 test('two people hand a phone on by two taps and a short code, and a session that ended asks for the code', async () => {
   const screen = await signedIn('ida', PHONE);
-  const setCode = async (code: string) => {
-    await screen.open('/settings');
-    await screen.page.locator('[aria-label="Set a code for you here"]').click();
-    await screen.type('own-code', code);
-    await screen.type('code-password', 'quillmere-demo');
-    await screen.press('set-code');
-  };
-  await setCode('1234');
+  await setCode(screen, '1234');
   await screen.says('a row of them');
   await screen.type('own-code', '4071');
   await screen.press('set-code');
-  const [ida, tomas] = await Promise.all(
-    ['ida', 'tomas'].map((name) =>
-      screen.page.evaluate(
-        async (username) =>
-          (
-            (await (await fetch('/api/demo/users')).json()) as { username: string; name: string }[]
-          ).find((u) => u.username === username)?.name ?? '',
-        name,
-      ),
-    ),
-  );
+  const [ida, tomas] = await namesOf(screen, 'ida', 'tomas');
   await screen.see(`person-${ida}`);
   await screen.press('sign-out');
   await screen.see(`person-${ida}`);
   await screen.press('demo-tomas');
   await screen.see('new-repair');
-  await setCode('9902');
+  await setCode(screen, '9902');
   await screen.see(`person-${tomas}`);
 
   // Tap on the name, tap on who comes, and the code.
@@ -235,6 +237,57 @@ test('two people hand a phone on by two taps and a short code, and a session tha
   await screen.press('go-on');
   await screen.gone('sign-in-again');
   await screen.gone('send-state');
+  assert.deepEqual(screen.problems, []);
+});
+
+test('two people hand a phone on without signal: work goes on under the other name, and is sent once their code is typed', async () => {
+  const screen = await signedIn('tomas', PHONE);
+  const [tomas] = await namesOf(screen, 'tomas');
+  await setCode(screen, '9902');
+  await screen.see(`person-${tomas}`);
+  await screen.press('sign-out');
+  await screen.press('demo-ida');
+  await screen.press('tab-repairs');
+  await screen.press('repair-FL-06');
+  await deedShown(screen);
+  await kept(screen);
+  const { pathname } = new URL(screen.page.url());
+  await screen.open('/settings');
+  await screen.see(`person-${tomas}`);
+  await cut(screen);
+  await screen.see('no-signal');
+
+  await screen.press(`person-${tomas}`);
+  await screen.press('take-in-hand');
+  await screen.matches('in-hand', new RegExp(`${tomas} works here, not confirmed yet`));
+  await screen.open(pathname);
+  await doOne(screen);
+  await reload(screen);
+  await screen.matches('in-hand', /when signal returns/);
+
+  // Her session lives on: what is his is not sent by it.
+  await cut(screen, false);
+  await reload(screen);
+  await screen.matches('in-hand', /once they have typed their code/);
+  await sleep(3000);
+  await screen.see('send-state');
+  await screen.press('in-hand-go');
+  await screen.matches('sign-in-again', new RegExp(`${tomas}, type your code.*1 waiting`));
+  await screen.key('Escape');
+  await screen.gone('sign-in-again');
+  await screen.press('in-hand-go');
+  await screen.type('password-again', '9902');
+  await screen.press('go-on');
+  await screen.gone('in-hand');
+  await screen.gone('send-state');
+  const by = await screen.page.evaluate(async (path) => {
+    const view = (await (await fetch(`/api/repairs/${path.split('/')[2]}`)).json()) as Record<
+      'checks' | 'readings',
+      { by: string }[]
+    >;
+    return [...view.checks, ...view.readings].map((record) => record.by);
+  }, pathname);
+  assert.ok(by.includes(tomas ?? '-'), by.join(', '));
   assert.deepEqual(screen.problems, []);
 });
 

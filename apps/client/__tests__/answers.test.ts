@@ -144,3 +144,17 @@ test('a page that a gateway puts in between is no answer of the server: there is
   await ask(store, view.id);
   expect(store.getState().view.signal).toBe(true);
 });
+
+test('whom the device knows by a code stands under the device: whoever is signed in, and without signal', async () => {
+  const { username: _, ...tomas } = TOMAS;
+  says = { ...says, 'auth/here': [tomas] };
+  const store = await opened();
+  void store.dispatch(api.endpoints.here.initiate());
+  await settle();
+  await forgetWho();
+  says = null;
+  const later = makeStore();
+  void later.dispatch(api.endpoints.here.initiate());
+  await settle();
+  expect(api.endpoints.here.select()(later.getState()).data).toEqual([tomas]);
+});

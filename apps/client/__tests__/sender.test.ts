@@ -4,6 +4,7 @@ import { restore } from '@/offline/keeper';
 import { waitAfter } from '@/offline/sender';
 import { api } from '@/store/api';
 import { queued, retried, thrownAway, type Deed, type Outbox } from '@/store/outbox';
+import { left } from '@/store/settings';
 import { makeStore, type AppStore } from '@/store/store';
 import { entries } from './memoryDisk';
 
@@ -118,6 +119,22 @@ afterEach(async () => {
   for (const { id } of outbox().queue) store.dispatch(thrownAway(id));
   await rest(2 * LATE);
   jest.useRealTimers();
+});
+
+test('once somebody has left, their session sends nothing more, though the server was not told yet', async () => {
+  await signIn(IDA);
+  store.dispatch(left(true));
+  type(tick(ONE, 'hers'));
+  await rest(SOON);
+  expect(far.asked).toEqual([]);
+  await signIn(TOMAS);
+  store.dispatch(left(false));
+  type(tick(TWO, 'his'), TOMAS);
+  await rest(SOON);
+  expect(far.took).toEqual(['his']);
+  await signIn(IDA);
+  await rest(SOON);
+  expect(far.took).toEqual(['his', 'hers']);
 });
 
 test('what was typed is sent in the order in which it was typed, one at a time', async () => {

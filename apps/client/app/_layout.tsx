@@ -13,6 +13,7 @@ import { keepShell } from '@/offline/shell';
 import { askFirst } from '@/store/askFirst';
 import { sayError, useMeQuery, type ApiError } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
+import { usePerson } from '@/store/usePerson';
 import { makeStore } from '@/store/store';
 import { listenToKeys } from '@/ui/keyboard';
 import { guardPresses } from '@/ui/pressGuard';
@@ -34,6 +35,8 @@ void keepShell(store.dispatch).catch(() => undefined);
 /** Shows the application to who is signed in, the sign-in to who is not; a session that ended is gone on with on the spot. */
 function Gate({ children }: { children: ReactNode }) {
   const leaving = useAppSelector((s) => s.settings.leaving);
+  const person = usePerson();
+  const asksWho = useAppSelector((s) => s.settings.inHand && s.view.confirming && s.view.signal);
   // Of this session alone: what was known before somebody left is not.
   const { currentData: me, error, isLoading, refetch } = useMeQuery(undefined, { skip: leaving });
   const failure = error as ApiError | undefined;
@@ -45,7 +48,7 @@ function Gate({ children }: { children: ReactNode }) {
       <Clocks>
         <SkipLink />
         {children}
-        {isOut ? <SignInAgain me={me} /> : <KeptReady />}
+        {isOut || asksWho ? <SignInAgain me={person ?? me} ended={isOut} /> : <KeptReady />}
       </Clocks>
     );
   if (isLoading) return <Skeleton />;

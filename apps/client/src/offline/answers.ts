@@ -19,12 +19,13 @@ type ApiState = { [api.reducerPath]: ReturnType<typeof api.reducer> };
 const PENDING = `${api.reducerPath}/executeQuery/pending`;
 const ANSWERED = `${api.reducerPath}/executeQuery/fulfilled`;
 
-/** Who is signed in is asked before anybody is known: the answer belongs to the device. */
+/** Who is signed in, and whom the device knows, is asked before anybody is known: these answers belong to the device. */
 const WHO = 'me';
+const OF_DEVICE: readonly string[] = [WHO, 'here'];
 
 /** The key of an answer: every person of a device has answers of their own. Null while it is not known who asks. */
 function keyOf({ endpointName, queryCacheKey }: Question, state: unknown): string | null {
-  if (endpointName === WHO) return WHO;
+  if (OF_DEVICE.includes(endpointName)) return endpointName;
   const me = signedIn(state);
   return me ? `${me.id} ${queryCacheKey}` : null;
 }

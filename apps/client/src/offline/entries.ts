@@ -22,8 +22,8 @@ const PARTS: { [S in Slice]: { [F in keyof KeptState[S]]: 'one' | 'keys' | 'ids'
   drafts: { surveys: 'keys', touched: 'keys', bases: 'keys', texts: 'keys' },
   outbox: { queue: 'ids', kept: 'ids' },
   settings: {
-    ...{ theme: 'one', units: 'one', weights: 'keys', leaving: 'one', loud: 'one' },
-    ...{ aloud: 'one', pinned: 'keys' },
+    ...{ theme: 'one', units: 'one', weights: 'keys', leaving: 'one', inHand: 'one' },
+    ...{ loud: 'one', aloud: 'one', pinned: 'keys', misbehaves: 'keys' },
   },
   tools: { typed: 'keys' },
 };

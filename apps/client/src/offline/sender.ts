@@ -16,6 +16,7 @@ import {
   type Outbox,
   type Waiting,
 } from '@/store/outbox';
+import type { Settings } from '@/store/settings';
 import type { AppDispatch } from '@/store/store';
 import { inOneTab } from './oneTab';
 import { entriesCame } from './keeper';
@@ -36,7 +37,11 @@ export const sender = createListenerMiddleware();
 interface State {
   outbox: Outbox;
   clock: Clock;
+  settings: Settings;
 }
+/** As whom it may send: whoever is signed in and has not left. */
+const senderOf = (state: unknown): string | undefined =>
+  (state as State).settings.leaving ? undefined : signedIn(state)?.id;
 type Api = Parameters<NonNullable<Parameters<typeof sender.startListening>[0]['effect']>>[1];
 type Answer = { ack: Partial<Ack> } | { error: ApiError };
 
@@ -117,7 +122,7 @@ async function drain(listener: Api): Promise<boolean> {
     for (const [id, until] of resting) if (until <= Date.now()) resting.delete(id);
   };
   for (;;) {
-    const me = signedIn(listener.getState())?.id;
+    const me = senderOf(listener.getState());
     const waiting = me === undefined ? undefined : nextOf(state().outbox, me, resting);
     if (me === undefined || (!waiting && resting.size === 0)) return false;
     if (!waiting) {
@@ -164,7 +169,7 @@ sender.startListening({
     if (sending) return;
     sending = true;
     const ready = () => {
-      const me = signedIn(listener.getState())?.id;
+      const me = senderOf(listener.getState());
       const { outbox } = listener.getState() as State;
       return me !== undefined && nextOf(outbox, me, new Map()) !== undefined;
     };

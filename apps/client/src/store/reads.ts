@@ -48,6 +48,6 @@ export const reads = {
 export const readsKept = {
   ...{ me: reads.me, site: reads.site, assets: reads.assets, cards: reads.cards },
   ...{ shelf: reads.shelf, forecast: reads.forecast, air: reads.air, repair: reads.repair },
-  leftovers: reads.leftovers,
+  ...{ leftovers: reads.leftovers, here: reads.here },
   repairs: by(z.object({ pages: z.array(RepairPage), pageParams: z.array(z.string().nullable()) })),
 };

@@ -1,4 +1,7 @@
+import type { DevicePerson } from '@kelmot/contract';
 import type { Intent, UnitSystem, Weights } from '@kelmot/core';
+import type { InstrumentId } from '@kelmot/core/instruments/instrument';
+import type { Misbehaviour } from '@kelmot/demo/instruments/simulated';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 export interface Settings {
@@ -8,12 +11,16 @@ export interface Settings {
   weights: Partial<Record<Intent, Weights>>;
   /** Somebody signed out without signal: the server is told before anybody is let in again. */
   leaving: boolean;
+  /** Who took the device in hand while the server could not be asked: not confirmed by their code yet. */
+  inHand: DevicePerson | null;
   /** Clocks are called out by sound, vibration and a notification too; never by these alone. */
   loud: boolean;
   /** Steps, clocks and verdicts are read aloud too. */
   aloud: boolean;
   /** Repairs that this device always has with it, closed ones too, by their ids. */
   pinned: Record<string, true>;
+  /** How simulated instruments misbehave, by their ids; one that is not there is well. */
+  misbehaves: Partial<Record<InstrumentId, Misbehaviour>>;
 }
 
 export const initialSettings: Settings = {
@@ -21,9 +28,11 @@ export const initialSettings: Settings = {
   units: 'metric',
   weights: {},
   leaving: false,
+  inHand: null,
   loud: false,
   aloud: false,
   pinned: {},
+  misbehaves: {},
 };
 
 const slice = createSlice({
@@ -44,6 +53,11 @@ const slice = createSlice({
     },
     left: (state, { payload }: PayloadAction<boolean>) => {
       state.leaving = payload;
+      state.inHand = null;
+    },
+    /** Nobody: it is back with whoever is signed in. */
+    takenInHand: (state, { payload }: PayloadAction<DevicePerson | null>) => {
+      state.inHand = payload;
     },
     loudChosen: (state, { payload }: PayloadAction<boolean>) => {
       state.loud = payload;
@@ -54,6 +68,13 @@ const slice = createSlice({
     pinned: (state, { payload: { id, on } }: PayloadAction<{ id: string; on: boolean }>) => {
       if (on) state.pinned[id] = true;
       else delete state.pinned[id];
+    },
+    misbehaviourChosen: (
+      state,
+      { payload: { id, how } }: PayloadAction<{ id: InstrumentId; how: Misbehaviour | null }>,
+    ) => {
+      if (how) state.misbehaves[id] = how;
+      else delete state.misbehaves[id];
     },
     weightsReset: (state, { payload }: PayloadAction<Intent>) => {
       delete state.weights[payload];
@@ -67,8 +88,10 @@ export const {
   weightMoved,
   weightsReset,
   left,
+  takenInHand,
   loudChosen,
   aloudChosen,
   pinned,
+  misbehaviourChosen,
 } = slice.actions;
 export const settingsReducer = slice.reducer;

@@ -2,10 +2,10 @@ import type { StockMove } from '@kelmot/contract';
 import { useCallback } from 'react';
 import { useStore } from 'react-redux';
 import { v7 as uuidv7 } from 'uuid';
-import { useMeQuery } from './api';
 import { nowBy } from './clock';
 import { queued, type Deed, type ShelfDeed } from './outbox';
 import type { RootState } from './store';
+import { usePerson } from './usePerson';
 
 type Without<D> = D extends ShelfDeed
   ? Pick<D, 'type'> & { move: Omit<StockMove, 'id' | 'at'> }
@@ -17,7 +17,7 @@ export type DeedDraft = Without<Deed> & { id?: string };
 
 /** Puts deeds into the outbox, each with its id, its moment by the clock of the site and whose it is. */
 export function useSend(): (...drafts: DeedDraft[]) => void {
-  const { data: me } = useMeQuery();
+  const me = usePerson();
   const store = useStore<RootState>();
   return useCallback(
     (...drafts) => {

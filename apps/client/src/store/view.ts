@@ -8,6 +8,8 @@ interface ViewState {
   keysShown: boolean;
   /** Whether the server answered the last time that it was asked. */
   signal: boolean;
+  /** Who took the device in hand without signal is asked for the code. */
+  confirming: boolean;
   /** A newer version of the application is on the device and waits to be loaded. */
   updateReady: boolean;
   /** What was called out and nobody has put away yet, the newest first. */
@@ -30,6 +32,7 @@ const initialState: ViewState = {
   working: null,
   keysShown: false,
   signal: true,
+  confirming: false,
   updateReady: false,
   called: [],
   present: null,
@@ -47,6 +50,9 @@ const slice = createSlice({
     },
     signalSeen: (state, { payload }: PayloadAction<boolean>) => {
       state.signal = payload;
+    },
+    confirmAsked: (state, { payload }: PayloadAction<boolean>) => {
+      state.confirming = payload;
     },
     /** One of a repair takes the place of what it called out before. */
     calledOut: (state, { payload }: PayloadAction<Called>) => {
@@ -69,6 +75,7 @@ export const {
   workingShown,
   keysToggled,
   signalSeen,
+  confirmAsked,
   calledOut,
   putAway,
   presentSeen,

@@ -21,9 +21,10 @@ export function useDialog(open: boolean, close?: () => void) {
       event.preventDefault();
       latest.current();
     };
-    document.addEventListener('keydown', onKey);
+    // Before the boxes in it, which keep what is typed into them to themselves.
+    document.addEventListener('keydown', onKey, true);
     return () => {
-      document.removeEventListener('keydown', onKey);
+      document.removeEventListener('keydown', onKey, true);
       if (before instanceof HTMLElement && before.isConnected)
         before.focus({ preventScroll: true });
     };

@@ -8,9 +8,10 @@ import { SendState } from '@/features/frame/SendState';
 import { listAxis, ownAxis } from '@/features/repairs/benchAxis';
 import { openRepair } from '@/features/repairs/openRepair';
 import { placeOf, useActs, useRows, type ActRow } from '@/features/repairs/useActs';
-import { sayError, useMeQuery, useSiteQuery } from '@/store/api';
+import { sayError, useSiteQuery } from '@/store/api';
 import { unfinishedOf } from '@/store/drafts';
 import { useAppSelector } from '@/store/hooks';
+import { usePerson } from '@/store/usePerson';
 import { LinkButton, SecondaryButton, Tag } from '@/ui/Button';
 import { Countdown } from '@/ui/Countdown';
 import { AxisRuler, CureStrip } from '@/ui/CureStrip';
@@ -136,7 +137,7 @@ function Stopped({ item }: { item: ActRow }) {
 
 /** What somebody began to type and has not finished, on this device. */
 function Unfinished() {
-  const { data: me } = useMeQuery();
+  const me = usePerson();
   const drafts = useAppSelector((s) => s.drafts);
   return unfinishedOf(drafts, me?.id ?? '').map(({ repairId, draft: { asset } }) => (
     <Pressable
@@ -165,7 +166,7 @@ export function BenchScreen() {
   const zone = useZone();
   const layout = useLayout();
   const [width, setWidth] = useState(0);
-  const { data: me } = useMeQuery();
+  const me = usePerson();
   const { data: site } = useSiteQuery();
   const { acts, now, isLoading, error, refetch } = useActs({ status: 'open', q: '' });
   const { rows: closed } = useRows({ status: 'closed', q: '' });

@@ -34,12 +34,13 @@ export function KeptReady() {
     if (!signal) return;
     let stopped = false;
     const once = { subscribe: false };
-    const { cards, shelf, forecast, assets, repair } = api.endpoints;
+    const { cards, shelf, forecast, assets, here, repair } = api.endpoints;
     const fetchAll = async () => {
       await dispatch(cards.initiate(undefined, once));
       await dispatch(shelf.initiate(undefined, once));
       await dispatch(forecast.initiate(undefined, once));
       await dispatch(assets.initiate(undefined, once));
+      await dispatch(here.initiate(undefined, once));
       for (const entry of named.split(' ').filter(Boolean)) {
         if (stopped) return;
         const [id = '', changed = ''] = entry.split('@');

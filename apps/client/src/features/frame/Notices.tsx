@@ -4,6 +4,8 @@ import { View } from 'react-native';
 import { takeUpdate } from '@/offline/shell';
 import { api, useMeQuery } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { usePerson } from '@/store/usePerson';
+import { confirmAsked } from '@/store/view';
 import { CalledOut } from '@/features/clocks/CalledOut';
 import { Pails } from '@/features/clocks/Pails';
 import { useRunning } from '@/features/clocks/running';
@@ -39,14 +41,33 @@ function WrongClock() {
 /** What another typed on this device and what only they can send. */
 function Others() {
   const { data: me } = useMeQuery();
+  const person = usePerson();
   const queue = useAppSelector((s) => s.outbox.queue);
-  const names = new Set(queue.flatMap(({ by }) => (by && me && by.id !== me.id ? by.name : [])));
+  const others = queue.flatMap(({ by }) =>
+    by && me && by.id !== me.id && by.id !== person?.id ? by.name : [],
+  );
+  const names = new Set(others);
   if (names.size === 0) return null;
-  const count = queue.filter(({ by }) => by && by.id !== me?.id).length;
+  const count = others.length;
   return (
     <Notice id="of-others" mark={<WaitMark size={18} />}>
       {count} of {[...names].join(' and ')} {count === 1 ? 'waits' : 'wait'} here, and{' '}
       {count === 1 ? 'is' : 'are'} sent when {names.size === 1 ? 'they sign' : 'each signs'} in.
+    </Notice>
+  );
+}
+
+/** Somebody took the device in hand without signal: who they are is asked once it can be answered. */
+function InHand() {
+  const dispatch = useAppDispatch();
+  const inHand = useAppSelector((s) => s.settings.inHand);
+  const signal = useAppSelector((s) => s.view.signal);
+  if (!inHand) return null;
+  const ask = { label: 'Type the code', go: () => dispatch(confirmAsked(true)) };
+  return (
+    <Notice id="in-hand" mark={<WaitMark size={18} />} ways={signal ? [ask] : []}>
+      {inHand.name} works here, not confirmed yet. What they do is sent once they have typed their
+      code{signal ? '.' : ' when signal returns.'}
     </Notice>
   );
 }
@@ -71,6 +92,7 @@ export function Notices() {
       <Pails />
       <NoSignal />
       <WrongClock />
+      <InHand />
       <Others />
       <Update />
     </View>

@@ -1,6 +1,7 @@
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
-import { useMeQuery, useSiteQuery } from '@/store/api';
+import { useSiteQuery } from '@/store/api';
+import { usePerson } from '@/store/usePerson';
 import { KeyHint } from '@/ui/Button';
 import { Sign } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
@@ -9,7 +10,7 @@ import { TABS, type TabId } from './tabs';
 
 /** The wide layout's bar: places, who is signed in, New. */
 export function TopBar({ on }: { on: TabId | null }) {
-  const { data: me } = useMeQuery();
+  const me = usePerson();
   const { data: site } = useSiteQuery();
   return (
     <View

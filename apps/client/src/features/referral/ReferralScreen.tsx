@@ -4,7 +4,8 @@ import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { sectionOf } from '@/features/repair/sectionOf';
 import { useRepair } from '@/features/repair/useRepair';
-import { sayError, useMeQuery, useSiteQuery } from '@/store/api';
+import { sayError, useSiteQuery } from '@/store/api';
+import { usePerson } from '@/store/usePerson';
 import { BackArrow, SecondaryButton } from '@/ui/Button';
 import { SectionView } from '@/ui/SectionView';
 import { Failed, Skeleton } from '@/ui/states';
@@ -17,7 +18,7 @@ export function ReferralScreen() {
   const { id = '' } = useLocalSearchParams<{ id: string }>();
   const { view, error, loading } = useRepair(id);
   const { data: site } = useSiteQuery();
-  const { data: me } = useMeQuery();
+  const me = usePerson();
   const { units, tell } = useWords();
   const now = useNow(MINUTE);
   const [width, setWidth] = useState(0);

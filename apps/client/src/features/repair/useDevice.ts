@@ -1,7 +1,7 @@
 import type { Command, Me, OnDevice } from '@kelmot/contract';
 import { useMemo } from 'react';
-import { useMeQuery } from '@/store/api';
 import type { Waiting } from '@/store/outbox';
+import { usePerson } from '@/store/usePerson';
 import type { Planning } from './planning';
 import { usePlanner } from './usePlanner';
 
@@ -13,7 +13,7 @@ export function useDevice(
   waiting: readonly Waiting<Command>[],
   planning: Planning | null,
 ): OnDevice {
-  const { data: me } = useMeQuery();
+  const me = usePerson();
   const { plan, zone } = usePlanner(
     waiting.some((w) => w.command.type === 'plan.make'),
     planning,

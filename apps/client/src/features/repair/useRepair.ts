@@ -1,9 +1,10 @@
 import type { Command, Me, RepairView } from '@kelmot/contract';
 import { useCallback, useMemo } from 'react';
-import { useMeQuery, useRepairQuery } from '@/store/api';
+import { useRepairQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
 import { waitingOf, type Waiting } from '@/store/outbox';
 import { useSend, type DeedDraft } from '@/store/useSend';
+import { usePerson } from '@/store/usePerson';
 import { planning } from './planning';
 import { useDevice } from './useDevice';
 
@@ -46,7 +47,7 @@ export interface OpenRepair {
 
 /** One repair as it is on the server with what still waits on the device laid over it, and a way to change it. */
 export function useRepair(id: string): OpenRepair {
-  const { data: me } = useMeQuery();
+  const me = usePerson();
   const queue = useAppSelector((s) => s.outbox.queue);
   const waiting = useMemo(() => waitingOf(queue, id), [queue, id]);
   // One that is still to be created is not on the server yet: asking for it would only fail.

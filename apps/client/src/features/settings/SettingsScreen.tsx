@@ -2,12 +2,13 @@ import type { UnitSystem } from '@kelmot/core';
 import { ScrollView, View } from 'react-native';
 import { askToNotify } from '@/features/clocks/alarm';
 import { Frame } from '@/features/frame/Frame';
+import { Misbehaving } from '@/features/instruments/Misbehaving';
 import { People } from '@/features/signin/People';
 import { hush, hasVoice, speak } from '@/features/speech/voice';
 import { useLeave } from '@/features/signin/useLeave';
-import { useMeQuery } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { aloudChosen, loudChosen, themeChosen, type Settings } from '@/store/settings';
+import { usePerson } from '@/store/usePerson';
 import { SecondaryButton } from '@/ui/Button';
 import { CheckBox, Choices, FieldFrame } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
@@ -30,7 +31,7 @@ export function SettingsScreen() {
   const dispatch = useAppDispatch();
   const settings = useAppSelector((s) => s.settings);
   const waiting = useAppSelector((s) => s.outbox.queue.length);
-  const { data: me } = useMeQuery();
+  const me = usePerson();
   const leave = useLeave();
   return (
     <Frame tab={null}>
@@ -46,7 +47,7 @@ export function SettingsScreen() {
               Who works here
             </Txt>
             <People here={me?.id} />
-            <OwnCode />
+            {settings.inHand ? null : <OwnCode />}
           </View>
           <FieldFrame label="Units" why="A unit can still be typed at each field.">
             <Choices
@@ -92,12 +93,13 @@ export function SettingsScreen() {
               else hush();
             }}
           />
+          <Misbehaving />
           <View className="gap-2">
             <Txt as="inline">
-              Signed in: {me?.name}, {me?.role}
+              {settings.inHand ? 'Not confirmed yet' : 'Signed in'}: {me?.name}, {me?.role}
             </Txt>
             <Txt className="text-pencil">Name and role are set by whoever runs the site.</Txt>
-            <OwnPassword />
+            {settings.inHand ? null : <OwnPassword />}
             {waiting > 0 ? (
               <Txt className="text-ochreInk">
                 {waiting} waiting to send stay on this device and go on when someone signs in.

@@ -1,8 +1,9 @@
 import { CODE_DIGITS, type DevicePerson } from '@kelmot/contract';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { useHereQuery } from '@/store/api';
-import { useAppSelector } from '@/store/hooks';
+import { useHereQuery, useMeQuery } from '@/store/api';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { takenInHand } from '@/store/settings';
 import { PrimaryButton } from '@/ui/Button';
 import { FieldFrame, TextBox } from '@/ui/fields';
 import { WaitMark } from '@/ui/marks';
@@ -43,17 +44,45 @@ function CodeBox({ person }: { person: DevicePerson }) {
   );
 }
 
+/** Without signal nobody can be asked whether a code is right: work goes on under the name, to be confirmed. */
+function TakeInHand({ person, signedIn }: { person: DevicePerson; signedIn: string }) {
+  const dispatch = useAppDispatch();
+  const isBack = person.id === signedIn;
+  return (
+    <View className="gap-3 border-b border-rule bg-shade p-4">
+      <Txt as="inline">
+        {isBack
+          ? 'Still signed in here: what they do is sent by itself when signal returns.'
+          : 'No signal: the code cannot be checked now. What they do is kept under their name, and sent once they have typed it.'}
+      </Txt>
+      <PrimaryButton
+        label={`Go on as ${person.name}`}
+        onPress={() => dispatch(takenInHand(isBack ? null : person))}
+        testID="take-in-hand"
+      />
+    </View>
+  );
+}
+
 /** Whom this device knows: tapped, and their code typed, they take the place of whoever is here. */
 export function People({ here }: { here?: string }) {
-  const { data: people = [] } = useHereQuery();
+  const { data: known = [] } = useHereQuery();
+  const { data: me } = useMeQuery(undefined, { skip: !here });
+  const signal = useAppSelector((s) => s.view.signal);
+  const inHand = useAppSelector((s) => s.settings.inHand);
+  const byHand = me !== undefined && !signal;
+  // Who is signed in gets the device back without a code of their own; a person of another site needs the server.
+  const people = byHand
+    ? [...known.filter((p) => p.id !== me.id && p.siteId === me.siteId), me]
+    : known;
   const [tapped, setTapped] = useState<string | null>(null);
   const queue = useAppSelector((s) => s.outbox.queue);
-  if (people.length === 0) return null;
+  if (known.length === 0) return null;
   return (
     <View className="rounded border-[1.5px] border-ink bg-sheet" testID="people">
       {people.map((person) => {
         const waiting = queue.filter((w) => w.by?.id === person.id).length;
-        const isHere = person.id === here;
+        const isHere = person.id === here && (!signal || !inHand);
         const open = tapped === person.id && !isHere;
         return (
           <View key={person.id}>
@@ -79,7 +108,11 @@ export function People({ here }: { here?: string }) {
                 {isHere ? 'here now' : person.role}
               </Txt>
             </Pressable>
-            {open ? <CodeBox person={person} /> : null}
+            {!open ? null : byHand ? (
+              <TakeInHand person={person} signedIn={me.id} />
+            ) : (
+              <CodeBox person={person} />
+            )}
           </View>
         );
       })}

@@ -3,35 +3,52 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { api, useHereQuery, useSignInByCodeMutation, useSignInMutation } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { takenInHand } from '@/store/settings';
+import { confirmAsked } from '@/store/view';
 import { LinkButton, PrimaryButton } from '@/ui/Button';
 import { FieldFrame, TextBox } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
+import { useDialog } from '@/ui/useDialog';
 import { reasonOf } from './reasonOf';
 import { useLeave } from './useLeave';
 
 /** What lies behind is there, and cannot be reached now: in both themes. */
 const SCRIM = 'rgba(0, 0, 0, 0.45)';
 
-/** Asks for the password on the spot where a session ended in the middle of work: nothing is closed, and what waits goes on. */
-export function SignInAgain({ me }: { me: Me }) {
+/**
+ * Asks on the spot for what says who somebody is: where a session `ended` in the middle of work, and of whoever took the
+ * device in hand without signal. Nothing is closed, and what waits goes on.
+ */
+export function SignInAgain({ me, ended }: { me: Me; ended: boolean }) {
   const dispatch = useAppDispatch();
   const [typed, setTyped] = useState('');
+  const [username, setUsername] = useState(me.username);
   const { data: people = [] } = useHereQuery();
   const byCode = people.some((p) => p.id === me.id);
   const [signIn, byPassword] = useSignInMutation();
   const [comeIn, withCode] = useSignInByCodeMutation();
   const { error, isLoading } = byCode ? withCode : byPassword;
+  const names = !byCode && me.username === '';
   const asked = byCode ? 'Code' : 'Password';
-  const waiting = useAppSelector((s) => s.outbox.queue.length);
+  const waiting = useAppSelector(
+    (s) => s.outbox.queue.filter(({ by }) => ended || by?.id === me.id).length,
+  );
   const leave = useLeave();
+  const later = () => dispatch(confirmAsked(false));
+  const dialog = useDialog(true, ended ? undefined : later);
   const go = async () => {
-    if (!byCode) return void signIn({ username: me.username, password: typed });
-    const { error: wrong } = await comeIn({ personId: me.id, code: typed });
-    setTyped('');
-    if (!wrong) dispatch(api.util.invalidateTags(['Me', 'Repairs', 'Repair', 'Assets']));
+    const { error: wrong } = byCode
+      ? await comeIn({ personId: me.id, code: typed })
+      : await signIn({ username, password: typed });
+    if (byCode) setTyped('');
+    if (wrong) return;
+    dispatch(api.util.invalidateTags(['Me', 'Repairs', 'Repair', 'Assets']));
+    dispatch(takenInHand(null));
+    dispatch(confirmAsked(false));
   };
   return (
     <View
+      {...dialog}
       role="dialog"
       aria-label="Sign in again"
       aria-modal
@@ -42,13 +59,19 @@ export function SignInAgain({ me }: { me: Me }) {
       <View className="w-full max-w-[440px] gap-4 rounded border-[1.5px] border-ink bg-paper p-4">
         <View className="gap-1">
           <Txt as="screen" role="heading">
-            Your session has ended
+            {ended ? 'Your session has ended' : 'Signal is back'}
           </Txt>
           <Txt>
-            {me.name}, type your {asked.toLowerCase()} and go on where you are.
+            {me.name}, type your {asked.toLowerCase()}
+            {ended ? ' and go on where you are.' : ': what you did here is sent as yours.'}
             {waiting > 0 ? ` ${waiting} waiting to send are kept.` : ' What you typed is kept.'}
           </Txt>
         </View>
+        {names ? (
+          <FieldFrame label="User name">
+            <TextBox id="name-again" label="User name" text={username} onText={setUsername} />
+          </FieldFrame>
+        ) : null}
         <FieldFrame label={asked} error={error ? `${reasonOf(error)}.` : undefined}>
           <TextBox
             id="password-again"
@@ -67,6 +90,7 @@ export function SignInAgain({ me }: { me: Me }) {
           disabled={isLoading}
           testID="go-on"
         />
+        {ended ? null : <LinkButton label="Not now" onPress={later} testID="confirm-later" />}
         <LinkButton label="Somebody else signs in" onPress={leave} testID="somebody-else" />
       </View>
     </View>

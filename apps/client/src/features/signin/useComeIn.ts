@@ -3,6 +3,7 @@ import { router } from 'expo-router';
 import { forgetWho } from '@/offline/answers';
 import { api, useSignInByCodeMutation } from '@/store/api';
 import { useAppDispatch } from '@/store/hooks';
+import { takenInHand } from '@/store/settings';
 
 /** Comes in by a code, in the place of whoever is here: nothing that they were answered is shown to the next. */
 export function useComeIn() {
@@ -11,6 +12,7 @@ export function useComeIn() {
   const comeIn = async (who: CodeSignIn): Promise<void> => {
     if ((await send(who)).error) return;
     await forgetWho();
+    dispatch(takenInHand(null));
     router.replace('/');
     dispatch(api.util.resetApiState());
   };

@@ -1,8 +1,11 @@
 import { waitEnds, type RepairView } from '@kelmot/contract';
 import { clockText, type Plan, type Step } from '@kelmot/core';
 import { ambientGate, goFromC } from '@kelmot/core/ambient/ambientGate';
-import { useState, type ReactNode } from 'react';
+import { useCallback, useMemo, useState, type ReactNode } from 'react';
 import { Image, View } from 'react-native';
+import { instrumentFor } from '@/features/instruments/instrumentFor';
+import { ReadFrom } from '@/features/instruments/ReadFrom';
+import { useDriver } from '@/features/instruments/useDriver';
 import { SecondaryButton } from '@/ui/Button';
 import { Countdown } from '@/ui/Countdown';
 import { FieldFrame, TextBox } from '@/ui/fields';
@@ -49,6 +52,23 @@ function Wait({ step, view }: { step: Step; view: RepairView }) {
         {tell(step.hold.label)}, until {clockText(ends, zone)}
       </Txt>
     </View>
+  );
+}
+
+/** The instrument that a hold can be read by, where one can be reached. */
+function ByInstrument({ step, plan, hold }: Pick<HoldProps, 'step' | 'plan'> & { hold: HoldAct }) {
+  const asked = useMemo(() => instrumentFor(step.hold, plan), [step.hold, plan]);
+  const expected = useCallback(() => asked?.expects ?? [], [asked]);
+  const driver = useDriver(asked?.device.id, expected);
+  if (!asked || !driver) return null;
+  return (
+    <ReadFrom
+      key={step.id}
+      asked={asked}
+      driver={driver}
+      verdict={hold.verdictOf}
+      take={hold.take}
+    />
   );
 }
 
@@ -105,6 +125,7 @@ export function HoldFields({
     <View className="gap-2">
       {step.hold?.kind === 'countdown' ? <Wait step={step} view={view} /> : null}
       <Pictures step={step} view={view} repair={repair} />
+      {repair.canWrite ? <ByInstrument step={step} plan={plan} hold={hold} /> : null}
       {frames.length > 0 ? (
         <View className="flex-row flex-wrap gap-2">
           {frames.map((frame, i) => (

@@ -9,7 +9,9 @@ import {
 } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useAppSelector } from '@/store/hooks';
+import { OnScale } from '@/features/instruments/OnScale';
+import { textTyped } from '@/store/drafts';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { TextBox } from '@/ui/fields';
 import { FigureText } from '@/ui/FigureText';
 import { RatioGauge } from '@/ui/Gauges';
@@ -131,6 +133,7 @@ export function Weigh({
   weigh: Weighing;
   weighed: Weighed;
 }) {
+  const dispatch = useAppDispatch();
   const [width, setWidth] = useState(0);
   const { tolerancePct } = weigh;
   const verdict = verdictOf(weighed, weigh, batch);
@@ -148,6 +151,15 @@ export function Weigh({
           <Part key={p.letter} {...p} round={batch.round} plan={plan} view={view} />
         ))}
       </View>
+      <OnScale
+        pours={[
+          { name: weigh.nameA, letter: 'A', targetG: batch.aG ?? 0 },
+          { name: weigh.nameB, letter: 'B', targetG: batch.bG ?? 0 },
+        ]}
+        take={({ letter }, text) =>
+          dispatch(textTyped({ key: weightKey(view, letter === 'A' ? 'a' : 'b'), text }))
+        }
+      />
       {width > 32 ? (
         <RatioGauge
           width={width - 32}

@@ -1,5 +1,11 @@
-import { judgeReading, stepDone, waitEnds, type RepairView } from '@kelmot/contract';
-import { formatDuration, type Plan, type Step } from '@kelmot/core';
+import {
+  judgeReading,
+  stepDone,
+  waitEnds,
+  type ReadingValues,
+  type RepairView,
+} from '@kelmot/contract';
+import { formatDuration, type Message, type Plan, type Step } from '@kelmot/core';
 import { useMemo, useState } from 'react';
 import type { OpenRepair } from '@/features/repair/useRepair';
 import { pickPicture } from '@/offline/picture';
@@ -23,11 +29,18 @@ export interface HoldProps {
 export const tickOf = (step: Step, done: boolean, batchNo: number | null = null) =>
   ({ type: 'check.set', stepId: step.id, batchNo, done, note: '' }) as const;
 
+/** What is kept beside the texts of an entry: the instrument that they came from. */
+const INSTRUMENT = 'instrument';
+
 /** What meets a hold: what it asks to be typed, and the one thing to press. */
 export interface HoldAct {
   entry: Entry | null;
   typed: (key: string) => string;
   type: (key: string, text: string) => void;
+  /** Puts what an instrument sent into the boxes; typed over, it is typed. */
+  take: (texts: Record<string, string>, instrument: string) => void;
+  /** What would be made of these texts; null where they cannot be read. */
+  verdictOf: (texts: Record<string, string>) => Message | null;
   /** What is wrong with each frame of the entry, once it was tried; what went wrong with a picture. */
   wrong: (string | null)[];
   label: string;
@@ -49,6 +62,7 @@ export function useHold({ step, view, plan, repair, batchNo = null }: HoldProps)
   const keyOf = (key: string) => `${view.id}/${step.id}/${key}`;
   const typed = (key: string) => texts[keyOf(key)] ?? '';
   const read = entry?.read(typed);
+  const boxes = entry?.frames.flatMap((frame) => frame.boxes) ?? [];
   const { hold } = step;
   const title = lowered(say(step.title));
 
@@ -74,15 +88,29 @@ export function useHold({ step, view, plan, repair, batchNo = null }: HoldProps)
       return goToFirstWrong();
     }
     setTried(null);
-    repair.send({ type: 'reading.add', stepId: step.id, values: read.values });
-    if (judgeReading(hold, read.values, plan).passed)
-      dispatch(textsDropped(entry.frames.flatMap((f) => f.boxes).map((box) => keyOf(box.key))));
+    const instrument = typed(INSTRUMENT);
+    // Which it was is kept with what it sent.
+    const values = (instrument ? { ...read.values, instrument } : read.values) as ReadingValues;
+    repair.send({ type: 'reading.add', stepId: step.id, values });
+    if (judgeReading(hold, values, plan).passed)
+      dispatch(textsDropped([...boxes.map((box) => keyOf(box.key)), keyOf(INSTRUMENT)]));
   };
 
   const common = {
     entry,
     typed,
-    type: (key: string, text: string) => void dispatch(textTyped({ key: keyOf(key), text })),
+    type: (key: string, text: string) => {
+      dispatch(textTyped({ key: keyOf(key), text }));
+      if (typed(INSTRUMENT)) dispatch(textsDropped([keyOf(INSTRUMENT)]));
+    },
+    take: (taken: Record<string, string>, instrument: string) => {
+      for (const [key, text] of Object.entries({ ...taken, [INSTRUMENT]: instrument }))
+        dispatch(textTyped({ key: keyOf(key), text }));
+    },
+    verdictOf: (texts: Record<string, string>) => {
+      const sent = entry?.read((key) => texts[key] ?? '');
+      return hold && sent && 'values' in sent ? judgeReading(hold, sent.values, plan).say : null;
+    },
     wrong:
       tried === step.id && read && 'wrong' in read
         ? read.wrong

@@ -3,8 +3,9 @@ import { issuesOf, type Card } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { download } from '@/offline/download';
-import { sayError, useImportCardsMutation, useMeQuery, type ApiError } from '@/store/api';
+import { sayError, useImportCardsMutation, type ApiError } from '@/store/api';
 import { useSend } from '@/store/useSend';
+import { usePerson } from '@/store/usePerson';
 import { SecondaryButton } from '@/ui/Button';
 import { FieldFrame, TextBox } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
@@ -50,7 +51,7 @@ function CardBox({ start, onDone }: { start: string; onDone: () => void }) {
   const [said, setSaid] = useState<string | null>(null);
   const [send, { isLoading }] = useImportCardsMutation();
   const put = useSend();
-  const { data: me } = useMeQuery();
+  const me = usePerson();
   const save = async () => {
     const read = readCards(text);
     if ('say' in read) return setSaid(read.say);
@@ -100,7 +101,7 @@ function CardBox({ start, onDone }: { start: string; onDone: () => void }) {
 
 /** Export of all cards, and the box to bring them in: the open format is in docs/formats/cards.schema.json. */
 export function CardTools({ cards }: { cards: readonly Card[] }) {
-  const { data: me } = useMeQuery();
+  const me = usePerson();
   const [open, setOpen] = useState(false);
   return (
     <View className="gap-3 border-b border-rule px-4 py-3">
@@ -127,7 +128,7 @@ export function CardTools({ cards }: { cards: readonly Card[] }) {
 
 /** One card to be edited by a planner. */
 export function CardEdit({ card }: { card: Card }) {
-  const { data: me } = useMeQuery();
+  const me = usePerson();
   const [open, setOpen] = useState(false);
   if (me?.role !== 'planner') return null;
   return open ? (

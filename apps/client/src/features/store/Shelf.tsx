@@ -2,9 +2,9 @@ import { MOST_LOT, type ShelfLot, type StockMove } from '@kelmot/contract';
 import { MINUTE, type Card } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useMeQuery } from '@/store/api';
 import { useSend } from '@/store/useSend';
 import { useShelf } from '@/store/useShelf';
+import { usePerson } from '@/store/usePerson';
 import { SecondaryButton } from '@/ui/Button';
 import { Choices, FieldFrame, TextBox } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
@@ -106,7 +106,7 @@ function Receive({ card }: { card: Card }) {
 /** The shelf of one card: each lot with what is left and its last day; packs taken out and put in. */
 export function Shelf({ card }: { card: Card }) {
   const shelf = useShelf();
-  const { data: me } = useMeQuery();
+  const me = usePerson();
   const now = useNow(MINUTE);
   const move = useMove();
   const lots = (shelf ?? []).filter((l) => l.cardCode === card.code);

@@ -4,10 +4,10 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { chosenFile } from '@/offline/chosenFile';
-import { useMeQuery } from '@/store/api';
 import { nowBy } from '@/store/clock';
 import { useAppSelector } from '@/store/hooks';
 import { useSend } from '@/store/useSend';
+import { usePerson } from '@/store/usePerson';
 import { SecondaryButton } from '@/ui/Button';
 import { Txt } from '@/ui/Txt';
 
@@ -29,7 +29,7 @@ function readPlan(text: string): Read {
 export function FromPlanFile() {
   const send = useSend();
   const clock = useAppSelector((s) => s.clock);
-  const { data: me } = useMeQuery();
+  const me = usePerson();
   const [said, setSaid] = useState<string>();
   const open = async () => {
     const chosen = await chosenFile('application/json,.json');

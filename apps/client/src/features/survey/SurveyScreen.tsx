@@ -18,11 +18,12 @@ import { v7 as uuidv7 } from 'uuid';
 import { Refused } from '@/features/repair/Refused';
 import { StationFrame } from '@/features/repair/StationFrame';
 import type { OpenRepair } from '@/features/repair/useRepair';
-import { useMeQuery, useSiteQuery } from '@/store/api';
+import { useSiteQuery } from '@/store/api';
 import { draftDropped, draftFilled, draftKeyOf, type Base } from '@/store/drafts';
 import { nowBy } from '@/store/clock';
 import { useAppDispatch, useAppSelector, useAppStore } from '@/store/hooks';
 import { useSend } from '@/store/useSend';
+import { usePerson } from '@/store/usePerson';
 import { LinkButton, PrimaryButton, SecondaryButton } from '@/ui/Button';
 import { goToFirstWrong } from '@/ui/keyboard';
 import { SectionView } from '@/ui/SectionView';
@@ -87,7 +88,7 @@ interface SurveyProps {
 export function SurveyScreen({ view, repair }: SurveyProps) {
   const dispatch = useAppDispatch();
   const clock = useAppSelector((s) => s.clock);
-  const { data: me } = useMeQuery();
+  const me = usePerson();
   const units = useAppSelector((s) => s.settings.units);
   const draftKey = draftKeyOf(view?.id, me?.id ?? '');
   const kept = useAppSelector((s) => s.drafts.surveys[draftKey]);
@@ -135,7 +136,7 @@ const Surveyed = memo(function Surveyed({
   const dispatch = useAppDispatch();
   const send = useSend();
   const store = useAppStore();
-  const { data: me } = useMeQuery();
+  const me = usePerson();
   const units = useAppSelector((s) => s.settings.units);
   const [shown, setShown] = useState(false);
   const { survey, issues } = useMemo(() => readDraft(draft, units), [draft, units]);

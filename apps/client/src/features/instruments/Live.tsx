@@ -1,0 +1,43 @@
+import { show, type Message } from '@kelmot/core';
+import type { Channel } from '@kelmot/core/instruments/instrument';
+import type { Watch } from '@kelmot/core/instruments/watch';
+import { View } from 'react-native';
+import { StopMark, WaitMark } from '@/ui/marks';
+import { Txt } from '@/ui/Txt';
+import { useWords } from '@/ui/useWords';
+
+/** What one channel shows now, large. */
+export function LiveFigure({ channel, value }: { channel: Channel; value: number | undefined }) {
+  const { units } = useWords();
+  const shown = value === undefined ? null : show(value, channel.quantity, units);
+  return (
+    <View className="min-w-[5.25rem] flex-1">
+      <Txt as="label">{channel.name}</Txt>
+      <View className="flex-row items-baseline gap-1">
+        <Txt as="clock">{shown?.figure ?? '–'}</Txt>
+        <Txt as="label">{shown?.unit ?? ''}</Txt>
+      </View>
+    </View>
+  );
+}
+
+/** What is to be thought of an instrument, in a sentence: a fault by its mark and in its colour, told at once. */
+export function LiveState({ seen, more }: { seen: Watch; more?: Message | null }) {
+  const { tell } = useWords();
+  const bad = seen.state === 'fault';
+  return (
+    <View
+      className="flex-row items-start gap-2"
+      role={bad ? 'alert' : 'status'}
+      testID="instrument-state"
+    >
+      {bad ? <StopMark size={22} /> : seen.state === 'steady' ? null : <WaitMark size={22} />}
+      <View className="min-w-0 flex-1">
+        <Txt as="inline" className={bad ? 'text-oxideInk' : ''}>
+          {tell(seen.say)}
+        </Txt>
+        {more && !bad ? <Txt as="label">{tell(more)}</Txt> : null}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,56 @@
+import { instrument, INSTRUMENTS } from '@kelmot/core/instruments/instrument';
+import { MISBEHAVIOURS, type Misbehaviour } from '@kelmot/demo/instruments/simulated';
+import { View } from 'react-native';
+import { useSiteQuery } from '@/store/api';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { misbehaviourChosen } from '@/store/settings';
+import { Choices, FieldFrame } from '@/ui/fields';
+import { Txt } from '@/ui/Txt';
+
+const WELL = 'well';
+const NAMES: Record<Misbehaviour, string> = {
+  drift: 'Drifts',
+  'drop-out': 'Drops out',
+  stuck: 'Sticks',
+  'wrong-unit': 'Wrong unit',
+};
+const OPTIONS = [
+  { value: WELL, label: 'Well' },
+  ...MISBEHAVIOURS.map((how) => ({ value: how, label: NAMES[how] })),
+];
+
+/** On a demo plant: how each simulated instrument behaves, to see what is made of it. */
+export function Misbehaving() {
+  const dispatch = useAppDispatch();
+  const chosen = useAppSelector((s) => s.settings.misbehaves);
+  const { data: site } = useSiteQuery();
+  if (site?.instruments !== 'simulated') return null;
+  return (
+    <View className="gap-3" testID="misbehaving">
+      <Txt as="rowBold" role="heading">
+        Simulated instruments
+      </Txt>
+      <Txt className="text-pencil">
+        Readings at a hold can be taken from these. Let one misbehave, and see what is made of it.
+      </Txt>
+      {INSTRUMENTS.map((id) => (
+        <FieldFrame key={id} label={instrument(id).name}>
+          <Choices
+            id={`misbehaves-${id}`}
+            label={instrument(id).name}
+            options={OPTIONS}
+            value={chosen[id] ?? WELL}
+            onPick={(how) =>
+              dispatch(
+                misbehaviourChosen({
+                  id,
+                  how: MISBEHAVIOURS.find((known) => known === how) ?? null,
+                }),
+              )
+            }
+          />
+        </FieldFrame>
+      ))}
+    </View>
+  );
+}

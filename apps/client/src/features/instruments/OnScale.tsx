@@ -1,0 +1,132 @@
+import { fromBase, m, q, shownUnit, type Message } from '@kelmot/core';
+import { instrument } from '@kelmot/core/instruments/instrument';
+import { useCallback, useState } from 'react';
+import { View } from 'react-native';
+import { LinkButton, SecondaryButton } from '@/ui/Button';
+import { Txt } from '@/ui/Txt';
+import { useWords } from '@/ui/useWords';
+import { LiveFigure, LiveState } from './Live';
+import { useDriver } from './useDriver';
+import { useInstrument } from './useInstrument';
+
+/** What is poured in its turn. */
+export interface Pour {
+  name: string;
+  letter: 'A' | 'B';
+  targetG: number;
+}
+
+const SCALE = instrument('scale');
+/** Less of it than this share is on the way, however still the scale stands. */
+const BEGUN = 0.5;
+/** As near as a person pours, as a share. */
+const CLOSE = 0.002;
+
+/** How a pour stands against its mark. */
+function leftOf(targetG: number, g: number): Message | null {
+  const left = targetG - g;
+  if (Math.abs(left) <= targetG * CLOSE) return null;
+  return left > 0
+    ? m('{left} to go.', { left: q(left, 'mass') })
+    : m('{over} over.', { over: q(-left, 'mass') });
+}
+
+/** How full it is, by its mark. */
+function Filling({ pour, g }: { pour: Pour; g: number }) {
+  const share = Math.min(1.1, Math.max(0, g / pour.targetG));
+  return (
+    <View className="h-5 flex-row border border-ink bg-sheet" aria-hidden>
+      <View
+        className={pour.letter === 'A' ? 'bg-teal' : 'bg-ochre'}
+        style={{ width: `${(share / 1.1) * 100}%` }}
+      />
+      <View className="absolute bottom-0 top-0 w-0.5 bg-ink" style={{ left: `${100 / 1.1}%` }} />
+    </View>
+  );
+}
+
+/** Weighs both parts on a scale, one after the other with a tare between, and gives what each came to. */
+export function OnScale({
+  pours,
+  take,
+}: {
+  pours: readonly [Pour, Pour];
+  take: (pour: Pour, text: string) => void;
+}) {
+  const { units } = useWords();
+  const [turn, setTurn] = useState<0 | 1>(0);
+  const [{ targetG: first }, { targetG: second }] = pours;
+  const expected = useCallback(
+    (part: number) => [part % 2 === 0 ? first : second],
+    [first, second],
+  );
+  const driver = useDriver('scale', expected);
+  const pour = pours[turn];
+  const nothing = { name: '', open: () => Promise.reject(new Error('no scale')) };
+  const { seen, failed, open, close, tare } = useInstrument(SCALE, driver ?? nothing, [
+    pour.targetG,
+  ]);
+  if (!driver) return null;
+  const name = `${SCALE.name}, ${driver.name}`;
+  if (!seen)
+    return (
+      <View className="gap-1">
+        <SecondaryButton
+          label="Weigh on the scale"
+          testID="read-scale"
+          onPress={() => {
+            setTurn(0);
+            open();
+          }}
+        />
+        {failed ? (
+          <Txt as="label" className="text-oxideInk" role="alert">
+            The scale could not be reached. Switch it on and bring it near, or type what it shows.
+          </Txt>
+        ) : null}
+      </View>
+    );
+  const [g = 0] = seen.values;
+  const isIn = seen.state === 'steady' && g >= pour.targetG * BEGUN;
+  const done = () => {
+    const unit = shownUnit('mass', units);
+    take(pour, String(Number(fromBase(g, unit).toFixed(unit.factor > 1 ? 3 : 1))));
+    if (turn === 0) {
+      setTurn(1);
+      tare();
+    } else close();
+  };
+  return (
+    <View
+      className="gap-3 rounded border-[1.5px] border-ink bg-paper p-3"
+      role="group"
+      aria-label={name}
+      testID="instrument"
+    >
+      <View className="flex-row items-center justify-between gap-3">
+        <Txt as="label" className="min-w-0 flex-1">
+          {name}
+        </Txt>
+        <LinkButton
+          label="Close"
+          hint={`Close the ${name}`}
+          testID="instrument-close"
+          onPress={close}
+        />
+      </View>
+      <View className="flex-row flex-wrap items-end gap-3">
+        {SCALE.channels.map((channel) => (
+          <LiveFigure key={channel.key} channel={{ ...channel, name: pour.name }} value={g} />
+        ))}
+      </View>
+      <Filling pour={pour} g={g} />
+      <LiveState seen={seen} more={leftOf(pour.targetG, g)} />
+      <SecondaryButton
+        label={turn === 0 ? `${pour.name} is in: tare` : `${pour.name} is in`}
+        testID="instrument-take"
+        disabled={!isIn}
+        onPress={done}
+      />
+    </View>
+  );
+}

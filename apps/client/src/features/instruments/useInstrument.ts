@@ -1,0 +1,81 @@
+import type { Driver, Instrument, Link, Sample } from '@kelmot/core/instruments/instrument';
+import { watch, type Watch } from '@kelmot/core/instruments/watch';
+import { useCallback, useEffect, useRef, useState } from 'react';
+
+/** As much of what it sent as is ever looked back at. */
+const MOST_SAMPLES = 120;
+/** How often it is looked at where it sends nothing, ms. */
+const LOOK_MS = 500;
+
+export interface Reading {
+  /** Null while it is not open. */
+  seen: Watch | null;
+  /** Why it could not be opened. */
+  failed: boolean;
+  open: () => void;
+  close: () => void;
+  /** Sets a scale to nought, and begins anew with what it sends. */
+  tare: () => void;
+}
+
+interface Heard {
+  samples: Sample[];
+  since: number;
+  now: number;
+}
+
+/** An instrument that is opened at a touch, listened to and watched until it is closed, or the screen is left. */
+export function useInstrument(
+  device: Instrument,
+  driver: Driver,
+  expects: readonly (number | null)[],
+): Reading {
+  const [heard, setHeard] = useState<Heard | null>(null);
+  const [failed, setFailed] = useState(false);
+  const link = useRef<Link | null>(null);
+  const close = useCallback(() => {
+    link.current?.close();
+    link.current = null;
+    setHeard(null);
+  }, []);
+  useEffect(() => close, [close]);
+  const isOpen = heard !== null;
+  useEffect(() => {
+    if (!isOpen) return;
+    const timer = setInterval(
+      () => setHeard((h) => h && { ...h, now: Math.max(h.now, Date.now()) }),
+      LOOK_MS,
+    );
+    return () => clearInterval(timer);
+  }, [isOpen]);
+  const begin = () => setHeard({ samples: [], since: Date.now(), now: Date.now() });
+  const open = () => {
+    setFailed(false);
+    begin();
+    driver
+      .open(device, (sample) =>
+        setHeard(
+          (h) =>
+            h && {
+              ...h,
+              samples: [...h.samples, sample].slice(-MOST_SAMPLES),
+              now: Math.max(h.now, sample.at),
+            },
+        ),
+      )
+      .then((opened) => {
+        link.current?.close();
+        link.current = opened;
+      })
+      .catch(() => {
+        setFailed(true);
+        setHeard(null);
+      });
+  };
+  const tare = () => {
+    link.current?.tare?.();
+    begin();
+  };
+  const seen = heard && watch(device, heard.samples, heard.now, expects, heard.since);
+  return { seen, failed, open, close, tare };
+}
