@@ -33,7 +33,10 @@ export function useInstrument(
   const [heard, setHeard] = useState<Heard | null>(null);
   const [failed, setFailed] = useState(false);
   const link = useRef<Link | null>(null);
+  /** Which opening counts: what an earlier one still brings is let go of. */
+  const turn = useRef(0);
   const close = useCallback(() => {
+    turn.current += 1;
     link.current?.close();
     link.current = null;
     setHeard(null);
@@ -50,26 +53,31 @@ export function useInstrument(
   }, [isOpen]);
   const begin = () => setHeard({ samples: [], since: Date.now(), now: Date.now() });
   const open = () => {
+    close();
     setFailed(false);
     begin();
+    const mine = turn.current;
+    const hear = (sample: Sample) => {
+      if (turn.current !== mine) return;
+      setHeard(
+        (h) =>
+          h && {
+            ...h,
+            samples: [...h.samples, sample].slice(-MOST_SAMPLES),
+            now: Math.max(h.now, sample.at),
+          },
+      );
+    };
     driver
-      .open(device, (sample) =>
-        setHeard(
-          (h) =>
-            h && {
-              ...h,
-              samples: [...h.samples, sample].slice(-MOST_SAMPLES),
-              now: Math.max(h.now, sample.at),
-            },
-        ),
-      )
+      .open(device, hear)
       .then((opened) => {
-        link.current?.close();
-        link.current = opened;
+        if (turn.current === mine) link.current = opened;
+        else opened.close();
       })
       .catch(() => {
+        if (turn.current !== mine) return;
+        close();
         setFailed(true);
-        setHeard(null);
       });
   };
   const tare = () => {

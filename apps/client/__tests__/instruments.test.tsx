@@ -1,0 +1,206 @@
+import type { Command, ReadingValues, Site } from '@kelmot/contract';
+import type { Driver, Link, Sample } from '@kelmot/core/instruments/instrument';
+import { instrument } from '@kelmot/core/instruments/instrument';
+import type { Hold, Plan, Step } from '@kelmot/core';
+import { act, fireEvent, render, renderHook, screen } from '@testing-library/react-native';
+import { Provider } from 'react-redux';
+import { ID, planOf, viewOf } from '../../../packages/contract/test/view';
+import { instrumentFor } from '@/features/instruments/instrumentFor';
+import { OnScale } from '@/features/instruments/OnScale';
+import { useInstrument } from '@/features/instruments/useInstrument';
+import { StepList } from '@/features/stations/Steps';
+import { api } from '@/store/api';
+import { misbehaviourChosen } from '@/store/settings';
+import { freshStore, noted } from './opened';
+
+jest.mock('expo-router', () => ({ router: { navigate: jest.fn() } }));
+
+const plan = planOf();
+const first = plan.steps[0] as Step;
+const AMBIENT: Hold = { kind: 'ambient' };
+const THICKNESS: Hold = { kind: 'thickness', targetMm: 4, minReadings: 5, leastShare: 0.8 };
+
+async function storeOf(instruments: Site['instruments']) {
+  globalThis.fetch = () => new Promise(() => undefined);
+  const store = freshStore();
+  const site = { id: ID, settings: plan.site, instruments };
+  await store.dispatch(api.util.upsertQueryData('site', undefined, site));
+  return store;
+}
+
+/** One step with a hold, and what is sent to meet it. */
+async function asking(hold: Hold, instruments: Site['instruments'] = 'simulated') {
+  const store = await storeOf(instruments);
+  const asked: Plan = { ...plan, steps: [{ ...first, id: 'it', hold }] };
+  const { sent, repair } = noted(viewOf(asked));
+  const view = { ...viewOf(asked), readings: [] };
+  render(
+    <Provider store={store}>
+      <StepList station="prep" view={view} plan={asked} repair={repair} />
+    </Provider>,
+  );
+  return { store, sent };
+}
+const valuesOf = (sent: Partial<Command>[]) =>
+  (sent.at(-1) as { values: ReadingValues } | undefined)?.values;
+const tap = (id: string) => act(() => void fireEvent.press(screen.getByTestId(id)));
+const wait = (ms: number) => act(() => void jest.advanceTimersByTime(ms));
+
+beforeEach(() => jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'setImmediate'] }));
+afterEach(() => jest.useRealTimers());
+
+test('what a gate asks for is read once it has settled, and recorded with the instrument that sent it', async () => {
+  const { sent } = await asking(AMBIENT);
+  tap('read-hygrometer');
+  wait(2000);
+  expect(screen.getByTestId('instrument-take')).toBeDisabled();
+  tap('instrument-take');
+  expect(screen.getByTestId('gate-airC').props.value).toBe('');
+  wait(12_000);
+  tap('instrument-take');
+  expect(screen.queryByTestId('instrument')).toBeNull();
+  tap('record-gate');
+  const { airC, rhPct, surfaceC } = plan.survey.readings;
+  const values = valuesOf(sent) as Extract<ReadingValues, { kind: 'ambient' }>;
+  expect(values.instrument).toBe('Surface thermo-hygrometer, simulated');
+  expect(Math.abs(values.airC - airC)).toBeLessThan(0.3);
+  expect(Math.abs(values.rhPct - rhPct)).toBeLessThan(1);
+  expect(Math.abs(values.surfaceC - surfaceC)).toBeLessThan(0.3);
+});
+
+test('what was taken and typed over is typed', async () => {
+  const { sent } = await asking(AMBIENT);
+  tap('read-hygrometer');
+  wait(14_000);
+  tap('instrument-take');
+  act(() => void fireEvent.changeText(screen.getByTestId('gate-airC'), '18'));
+  tap('record-gate');
+  const values = valuesOf(sent) as Extract<ReadingValues, { kind: 'ambient' }>;
+  expect([values.airC, values.instrument]).toEqual([18, undefined]);
+});
+
+test('several spots are taken together, not before there are enough, with their verdict as they come', async () => {
+  const { sent } = await asking(THICKNESS);
+  tap('read-thickness');
+  wait(3300);
+  expect(screen.getByTestId('instrument-take')).toBeDisabled();
+  wait(1000);
+  expect(screen.getByText(/Mean .* lowest/)).toBeTruthy();
+  tap('instrument-take');
+  tap('record-it');
+  const values = valuesOf(sent) as Extract<ReadingValues, { kind: 'thickness' }>;
+  expect(values.valuesMm).toHaveLength(5);
+  expect(values.instrument).toBe('Thickness gauge, simulated');
+});
+
+test('one that misbehaves is said in words, told at once, and not to be taken from', async () => {
+  const { store, sent } = await asking(AMBIENT);
+  act(() => void store.dispatch(misbehaviourChosen({ id: 'hygrometer', how: 'stuck' })));
+  tap('read-hygrometer');
+  wait(20_000);
+  expect(screen.getByTestId('instrument-state').props.role).toBe('alert');
+  expect(screen.getByText(/it is stuck/)).toBeTruthy();
+  tap('instrument-take');
+  expect(screen.getByTestId('gate-airC').props.value).toBe('');
+  tap('instrument-close');
+  expect(screen.queryByTestId('instrument')).toBeNull();
+  expect(sent).toEqual([]);
+});
+
+test('where none can be reached nothing is offered, nor for what none measures', async () => {
+  await asking(AMBIENT, 'none');
+  expect(screen.queryByTestId('read-hygrometer')).toBeNull();
+  expect(instrumentFor({ kind: 'check' }, plan)).toBeNull();
+  const pull: Hold = {
+    ...{ kind: 'reading', label: { text: 'Pull', values: {} } },
+    ...{ quantity: 'force', min: 1, max: null },
+  };
+  expect(instrumentFor(pull, plan)).toBeNull();
+});
+
+test('both parts are weighed in turn, tared between, and each is given as it came to rest', async () => {
+  const store = await storeOf('simulated');
+  const took: [string, number][] = [];
+  render(
+    <Provider store={store}>
+      <OnScale
+        pours={[
+          { name: 'Base', letter: 'A', targetG: 412 },
+          { name: 'Hardener', letter: 'B', targetG: 103 },
+        ]}
+        take={({ letter }, text) => took.push([letter, Number(text)])}
+      />
+    </Provider>,
+  );
+  tap('read-scale');
+  // The link is there once its promise is kept.
+  await act(async () => Promise.resolve());
+  wait(3000);
+  tap('instrument-take');
+  expect(took).toEqual([]);
+  expect(screen.getByText(/to go/)).toBeTruthy();
+  wait(11_000);
+  tap('instrument-take');
+  expect(screen.getByText('Hardener is in')).toBeTruthy();
+  wait(14_000);
+  tap('instrument-take');
+  expect(screen.queryByTestId('instrument')).toBeNull();
+  expect(took.map(([letter]) => letter)).toEqual(['A', 'B']);
+  const [a, b] = took.map(([, g]) => g) as [number, number];
+  expect(Math.abs(a - 412)).toBeLessThan(3);
+  expect(Math.abs(b - 103)).toBeLessThan(1);
+});
+
+/** A driver that answers when it is told to, and whose samples are given by hand. */
+function byHand() {
+  const link = { close: jest.fn(), tare: jest.fn() };
+  let heard: (sample: Sample) => void = () => undefined;
+  let answer: (opened: Link | Error) => void = () => undefined;
+  const driver: Driver = {
+    name: 'by hand',
+    open: (_, hear) => {
+      heard = hear;
+      return new Promise((resolve, reject) => {
+        answer = (opened) => (opened instanceof Error ? reject(opened) : resolve(opened));
+      });
+    },
+  };
+  return {
+    ...{ driver, link },
+    send: (value: number) => act(() => heard({ at: Date.now(), values: [value], units: [''] })),
+    answers: async (opened: Link | Error) => {
+      await act(async () => {
+        answer(opened);
+        await Promise.resolve();
+      });
+    },
+  };
+}
+const hooked = (driver: Driver) =>
+  renderHook(() => useInstrument(instrument('thickness'), driver, [4])).result;
+
+test('one that answers after it was closed is let go of, and what it sends is heard by nobody', async () => {
+  const { driver, link, send, answers } = byHand();
+  const hook = hooked(driver);
+  act(() => hook.current.open());
+  act(() => hook.current.close());
+  await answers(link);
+  send(4);
+  expect(hook.current.seen).toBeNull();
+  expect(link.close).toHaveBeenCalledTimes(1);
+});
+
+test('one that is not there is said, and can be tried again', async () => {
+  const { driver, link, send, answers } = byHand();
+  const hook = hooked(driver);
+  act(() => hook.current.open());
+  await answers(new Error('not there'));
+  expect([hook.current.failed, hook.current.seen]).toEqual([true, null]);
+  act(() => hook.current.open());
+  await answers(link);
+  send(4.1);
+  expect([hook.current.failed, hook.current.seen?.values]).toEqual([false, [4.1]]);
+  act(() => hook.current.tare());
+  expect(link.tare).toHaveBeenCalledTimes(1);
+  expect(hook.current.seen?.values).toEqual([]);
+});
