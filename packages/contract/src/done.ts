@@ -26,18 +26,25 @@ export const latest = <T>(rows: readonly T[], is: (row: T) => boolean): T | unde
 /** When the wait of a step ends, epoch ms; null where it has none or was not started. */
 export function waitEnds(step: Step, { readings }: Pick<Recorded, 'readings'>): number | null {
   if (step.hold?.kind !== 'countdown') return null;
-  const started = latest(readings, (r) => r.stepId === step.id);
+  const started = latest(readings, (r) => r.stepId === step.id && r.values.kind === 'countdown');
   return started ? Date.parse(started.takenAt) + step.hold.minutes * MINUTE : null;
 }
 
-/** Whether a step's hold has been met at a moment: its last tick stands, its last reading passed, its wait is over. */
+/** Whether the last word on a step is an override: the job went on without what its hold asks for. */
+const overridden = (step: Step, { readings }: Pick<Recorded, 'readings'>): boolean =>
+  latest(readings, (r) => r.stepId === step.id)?.values.kind === 'override';
+
+/**
+ * Whether a step's hold has been met at a moment: its last tick stands, its last reading passed, its wait is over; or
+ * the job went on without it, by an override.
+ */
 export function stepDone(
   step: Step,
   recorded: Pick<Recorded, 'readings' | 'checks'>,
   now: number,
 ): boolean {
   const { readings, checks } = recorded;
-  if (step.hold === null) return true;
+  if (step.hold === null || overridden(step, recorded)) return true;
   if (step.hold.kind === 'check') return latest(checks, (c) => c.stepId === step.id)?.done ?? false;
   if (step.hold.kind === 'countdown') return (waitEnds(step, recorded) ?? Infinity) <= now;
   return latest(readings, (r) => r.stepId === step.id)?.passed ?? false;

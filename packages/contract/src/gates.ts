@@ -13,6 +13,7 @@ import {
   type Plan,
   type SiteSettings,
   type StationId,
+  type Step,
   type Weighing,
 } from '@kelmot/core';
 import { mixedBatches, soundMixes } from './done';
@@ -174,6 +175,23 @@ const OVERRIDES: readonly Me['role'][] = ['planner'];
 
 /** Whether somebody may sign for what was entered afterwards, with a reason. */
 export const mayOverride = ({ role }: Pick<Me, 'role'>): boolean => OVERRIDES.includes(role);
+
+/** What is never gone on without: the lock, the permit, and what somebody else must approve. */
+const NEVER: readonly Step['does'][] = ['safe', 'approve'];
+
+/** Why somebody may not go on without what the hold of a step asks for; null where they may, with a reason. */
+export function mayGoOnWithout(
+  { hold, does, eachBatch }: Pick<Step, 'hold' | 'does' | 'eachBatch'>,
+  who: Pick<Me, 'role'>,
+): Held | null {
+  if (hold === null || eachBatch || hold.kind === 'approval' || NEVER.includes(does))
+    return held('state', m('Nothing goes on without this'), [m('Do what it asks for.')]);
+  if (!mayOverride(who))
+    return held('person', m('A planner overrides this, with the reason'), [
+      m('Do what it asks for, or ask a planner.'),
+    ]);
+  return null;
+}
 
 /** Whether a second person signs a plan: never, where somebody must approve it, or always. */
 function wantsSecond(

@@ -78,6 +78,8 @@ export function approvedBy(
 
 /** Judges a reading against the hold it was taken for: the same on the device and on the server. */
 export function judgeReading(hold: Hold, values: ReadingValues, plan: Plan): ReadingVerdict {
+  if (values.kind === 'override')
+    return { passed: true, say: m('Gone on without it: {why}', { why: values.why }) };
   if (hold.kind === 'ambient' && values.kind === 'ambient') return judgeAir(values, plan);
   if (hold.kind === 'hardness' && values.kind === 'hardness') {
     const { verdict, min } = hardness({

@@ -1,4 +1,4 @@
-import { MessageSchema, typedText } from '@kelmot/core';
+import { MessageSchema, typedLines, typedText } from '@kelmot/core';
 import { z } from 'zod';
 import { Id, Instant } from './ids';
 
@@ -40,6 +40,8 @@ export const ReadingValues = z.discriminatedUnion('kind', [
   /** A wait that was started: it runs from when it was recorded. */
   z.strictObject({ kind: z.literal('countdown') }),
   z.strictObject({ kind: z.literal('photo'), photoId: Id }),
+  /** The job went on without what the hold asks for: by whoever recorded it, for this reason. */
+  z.strictObject({ kind: z.literal('override'), why: typedLines(MOST_NOTE, 3) }),
   z.strictObject({
     kind: z.literal('approval'),
     name: typedText(80, 2),

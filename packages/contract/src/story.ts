@@ -69,7 +69,13 @@ function readingLine(reading: Reading, plan: Plan): StoryLine {
     ...{ id, at: takenAt, by, say: joined([say, from]) },
     title: step?.title ?? m('{stepId}', { stepId }),
     limit: step?.hold ? limitOf(step.hold, plan) : null,
-    mark: passed ? (typed ? 'unverified' : null) : 'failed',
+    mark: !passed
+      ? 'failed'
+      : values.kind === 'override'
+        ? 'override'
+        : typed
+          ? 'unverified'
+          : null,
   };
 }
 

@@ -82,7 +82,8 @@ export function met(view: RepairView, stations: string[], at = AT): RepairView {
       .map((s) => ({
         id: s.id,
         stepId: s.id,
-        values: { kind: 'reading', value: 1 },
+        values:
+          s.hold?.kind === 'countdown' ? { kind: 'countdown' } : { kind: 'reading', value: 1 },
         passed: true,
         say: m('ok'),
         takenAt: at,

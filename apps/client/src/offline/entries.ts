@@ -23,7 +23,7 @@ const PARTS: { [S in Slice]: { [F in keyof KeptState[S]]: 'one' | 'keys' | 'ids'
   outbox: { queue: 'ids', kept: 'ids' },
   settings: {
     ...{ theme: 'one', units: 'one', weights: 'keys', leaving: 'one', inHand: 'one' },
-    ...{ loud: 'one', aloud: 'one', pinned: 'keys', misbehaves: 'keys' },
+    ...{ loud: 'one', aloud: 'one', listens: 'one', pinned: 'keys', misbehaves: 'keys' },
   },
   tools: { typed: 'keys' },
 };

@@ -17,6 +17,8 @@ export interface Settings {
   loud: boolean;
   /** Steps, clocks and verdicts are read aloud too. */
   aloud: boolean;
+  /** “Next”, “back”, “repeat” and readings are listened for on the run sheet. */
+  listens: boolean;
   /** Repairs that this device always has with it, closed ones too, by their ids. */
   pinned: Record<string, true>;
   /** How simulated instruments misbehave, by their ids; one that is not there is well. */
@@ -31,6 +33,7 @@ export const initialSettings: Settings = {
   inHand: null,
   loud: false,
   aloud: false,
+  listens: false,
   pinned: {},
   misbehaves: {},
 };
@@ -65,6 +68,9 @@ const slice = createSlice({
     aloudChosen: (state, { payload }: PayloadAction<boolean>) => {
       state.aloud = payload;
     },
+    listensChosen: (state, { payload }: PayloadAction<boolean>) => {
+      state.listens = payload;
+    },
     pinned: (state, { payload: { id, on } }: PayloadAction<{ id: string; on: boolean }>) => {
       if (on) state.pinned[id] = true;
       else delete state.pinned[id];
@@ -91,6 +97,7 @@ export const {
   takenInHand,
   loudChosen,
   aloudChosen,
+  listensChosen,
   pinned,
   misbehaviourChosen,
 } = slice.actions;

@@ -1,5 +1,5 @@
-import { approvedBy, judgeReading, type Command, type Me } from '@kelmot/contract';
-import { echoed, planBatches, sentence, type Plan, type Step } from '@kelmot/core';
+import { approvedBy, judgeReading, mayGoOnWithout, type Command, type Me } from '@kelmot/contract';
+import { echoed, planBatches, sentence, type Hold, type Plan, type Step } from '@kelmot/core';
 import type { PlanRead } from '../db/planRead';
 import type { Added } from '../db/recordOnce';
 import { checks, photos, readings } from '../db/repairs';
@@ -17,7 +17,7 @@ interface On<T extends RecordType> {
   plan: PlanRead;
 }
 
-function stepOf(plan: Plan, stepId: string): Step {
+function stepOf(plan: Plan, stepId: string): Step & { hold: Hold } {
   const step = plan.steps.find((s) => s.id === stepId);
   if (!step?.hold) {
     throw new ProblemError(422, 'Input out of range', undefined, [
@@ -27,7 +27,7 @@ function stepOf(plan: Plan, stepId: string): Step {
       },
     ]);
   }
-  return step;
+  return { ...step, hold: step.hold };
 }
 
 const whereOf = ({
@@ -45,7 +45,7 @@ const whereOf = ({
 function tick(on: On<'check.set'>): Added[] {
   const { command, plan } = on;
   const step = stepOf(plan.body, command.stepId);
-  if (step.hold?.kind !== 'check')
+  if (step.hold.kind !== 'check')
     throw new ProblemError(
       422,
       `${sentence(step.title)} asks for a reading`,
@@ -66,13 +66,23 @@ function tick(on: On<'check.set'>): Added[] {
   return [{ table: checks, row: { ...whereOf(on), batchNo, done, note, at } }];
 }
 
+/** Throws ProblemError where somebody may not go on without what the hold of a step asks for. */
+function refuseOverride(step: Step, me: Me): void {
+  const held = mayGoOnWithout(step, me);
+  if (!held) return;
+  const status = held.by === 'person' ? 403 : 422;
+  throw new ProblemError(status, sentence(held.title), held.why.map((w) => sentence(w)).join(' '));
+}
+
 function reading(on: On<'reading.add'>): Added[] {
   const { command, me, plan } = on;
-  const { hold, title } = stepOf(plan.body, command.stepId);
+  const step = stepOf(plan.body, command.stepId);
+  const { hold, title } = step;
+  if (command.values.kind === 'override') refuseOverride(step, me);
   // A picture comes with its own command, so that a reading never points at one that is not there.
-  if (!hold || hold.kind === 'photo' || hold.kind !== command.values.kind) {
+  else if (hold.kind === 'photo' || hold.kind !== command.values.kind) {
     throw new ProblemError(422, 'Input out of range', undefined, [
-      { path: 'values.kind', message: `${sentence(title)} asks for ${hold?.kind ?? 'nothing'}` },
+      { path: 'values.kind', message: `${sentence(title)} asks for ${hold.kind}` },
     ]);
   }
   const values = approvedBy(hold, command.values, me);
@@ -85,11 +95,11 @@ function reading(on: On<'reading.add'>): Added[] {
 async function picture(on: On<'photo.add'>): Promise<Added[]> {
   const { command, plan } = on;
   const { hold, title } = stepOf(plan.body, command.stepId);
-  if (hold?.kind !== 'photo')
+  if (hold.kind !== 'photo')
     throw new ProblemError(422, 'Input out of range', undefined, [
       {
         path: 'stepId',
-        message: `${sentence(title)} asks for ${hold?.kind ?? 'nothing'}, not a picture`,
+        message: `${sentence(title)} asks for ${hold.kind}, not a picture`,
       },
     ]);
   const drawn = await drawnAnew(Buffer.from(command.data, 'base64'));

@@ -22,6 +22,7 @@ import { useSpoken } from '@/features/speech/useSpoken';
 import { PresentAt } from '@/features/repair/Present';
 import { Signed, SignOff } from '@/features/stations/Accept';
 import { Cautions } from '@/features/stations/Cautions';
+import { GoOnWithout } from '@/features/stations/GoOnWithout';
 import { HoldButton, HoldFields } from '@/features/stations/HoldFields';
 import { InThePail, ToWeigh } from '@/features/stations/MixParts';
 import { PailClock } from '@/features/stations/PailClock';
@@ -38,6 +39,7 @@ import { useNow } from '@/ui/useNow';
 import { useZone } from '@/ui/useZone';
 import { useOnce } from '@/ui/useOnce';
 import { useWords } from '@/ui/useWords';
+import { Listening } from './Listening';
 import { useDeedName, type Press, type Run } from './useRun';
 
 export type DeedProps = StationProps & { run: Run; deed: Deed; hold: HoldAct; press: Press };
@@ -122,13 +124,12 @@ export function RunStep(props: DeedProps) {
   const wait = waitsUntil(step, view, plan, now);
   const again = againBecause(step, view, plan, now);
   const found = view.readings.at(-1);
-  const sayAgain = useSpoken(
-    [name(deed), again && aloud(again), aloud(step.text)].filter(Boolean).join('. '),
-    found ? { id: found.id, text: aloud(found.say) } : null,
-  );
+  const spoken = [name(deed), again && aloud(again), aloud(step.text)].filter(Boolean).join('. ');
+  const sayAgain = useSpoken(spoken, found ? { id: found.id, text: aloud(found.say) } : null);
   const recorded = done && step.hold !== null && step.hold.kind !== 'countdown';
   return (
     <View testID={`run-step-${deed.id}`}>
+      <Listening run={run} hold={hold} press={props.press} text={spoken} />
       {running ? (
         <>
           <PailClock plan={plan} mix={running.mix} batch={running.batch} />
@@ -208,6 +209,9 @@ export function RunStep(props: DeedProps) {
           />
         ) : null}
         <WrongSigns step={step} />
+        {at === run.hand && !done && batch === null ? (
+          <GoOnWithout step={step} view={view} repair={repair} />
+        ) : null}
       </View>
       {running ? null : <Standing props={props} now={now} />}
       {inPail && step.name === 'mix' ? <InThePail view={view} plan={plan} repair={repair} /> : null}

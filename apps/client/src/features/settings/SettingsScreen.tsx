@@ -4,10 +4,17 @@ import { askToNotify } from '@/features/clocks/alarm';
 import { Frame } from '@/features/frame/Frame';
 import { Misbehaving } from '@/features/instruments/Misbehaving';
 import { People } from '@/features/signin/People';
+import { hasEar } from '@/features/speech/ear';
 import { hush, hasVoice, speak } from '@/features/speech/voice';
 import { useLeave } from '@/features/signin/useLeave';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { aloudChosen, loudChosen, themeChosen, type Settings } from '@/store/settings';
+import {
+  aloudChosen,
+  listensChosen,
+  loudChosen,
+  themeChosen,
+  type Settings,
+} from '@/store/settings';
 import { usePerson } from '@/store/usePerson';
 import { SecondaryButton } from '@/ui/Button';
 import { CheckBox, Choices, FieldFrame } from '@/ui/fields';
@@ -92,6 +99,17 @@ export function SettingsScreen() {
               if (!settings.aloud) speak('Read aloud is on.', { atOnce: true });
               else hush();
             }}
+          />
+          <CheckBox
+            id="listens"
+            label="Listen on the run sheet"
+            why={
+              hasEar()
+                ? 'For “next”, “back”, “repeat” and readings such as “17.5”. It may need signal.'
+                : 'This device does not recognise speech for a page.'
+            }
+            on={settings.listens}
+            onToggle={() => dispatch(listensChosen(!settings.listens))}
           />
           <Misbehaving />
           <View className="gap-2">

@@ -1,0 +1,57 @@
+import { View } from 'react-native';
+import { speak } from '@/features/speech/voice';
+import type { Said } from '@/features/speech/understand';
+import { useVoice } from '@/features/speech/useVoice';
+import type { HoldAct } from '@/features/stations/useHold';
+import { WaitMark } from '@/ui/marks';
+import { Txt } from '@/ui/Txt';
+import { useOnce } from '@/ui/useOnce';
+import type { Press, Run } from './useRun';
+
+/** Puts figures that were said into the boxes that take figures: one into each, or all into the only one. */
+function typeFigures(hold: HoldAct, figures: string[]): void {
+  const boxes = (hold.entry?.frames ?? []).flatMap((f) => f.boxes).filter((box) => box.numeric);
+  const [only] = boxes;
+  if (boxes.length === 1 && only) return hold.type(only.key, figures.join(' '));
+  const empty = boxes.filter((box) => hold.typed(box.key) === '');
+  // All that are asked for begin with the first; fewer go on where nothing is yet.
+  const into = figures.length === boxes.length ? boxes : empty;
+  into.slice(0, figures.length).forEach((box, i) => hold.type(box.key, figures[i] ?? ''));
+}
+
+interface ListeningProps {
+  run: Run;
+  hold: HoldAct;
+  press: Press;
+  /** What is read out again when somebody asks for it. */
+  text: string;
+}
+
+/** The run sheet by ear: what is said does what a press does, and the screen says what was understood. */
+export function Listening({ run, hold, press, text }: ListeningProps) {
+  const next = useOnce(() => {
+    if (!press.disabled) press.go();
+  });
+  const voice = useVoice((said: Said) => {
+    if ('figures' in said) typeFigures(hold, said.figures);
+    else if (said.do === 'next') next();
+    else if (said.do === 'back') run.look((run.shown ?? 0) - 1);
+    else speak(text, { atOnce: true });
+  });
+  if (!voice) return null;
+  return (
+    <View
+      className="flex-row items-center gap-3 border-b border-rule px-4 py-2"
+      role="status"
+      testID="listening"
+    >
+      <WaitMark size={22} />
+      <Txt as="label" className="min-w-0 flex-1">
+        {voice.failed ??
+          (voice.heard === ''
+            ? 'Listening: say next, back, repeat, or a reading.'
+            : `Heard: ${voice.heard}`)}
+      </Txt>
+    </View>
+  );
+}

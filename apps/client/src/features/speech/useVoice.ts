@@ -1,0 +1,34 @@
+import { useEffect, useRef, useState } from 'react';
+import { useAppSelector } from '@/store/hooks';
+import { listen } from './ear';
+import { understand, type Said } from './understand';
+
+export interface Voice {
+  /** What was understood last, as it was said; empty while nothing was. */
+  heard: string;
+  /** Why it does not listen. */
+  failed: string | null;
+}
+
+/** Listens for what is meant for the run sheet, where somebody switched that on; null where nobody did. */
+export function useVoice(act: (said: Said) => void): Voice | null {
+  const on = useAppSelector((s) => s.settings.listens);
+  const [voice, setVoice] = useState<Voice>({ heard: '', failed: null });
+  const latest = useRef(act);
+  useEffect(() => {
+    latest.current = act;
+  });
+  useEffect(() => {
+    if (!on) return;
+    return listen(
+      (text) => {
+        const said = understand(text);
+        if (!said) return;
+        setVoice({ heard: text.trim(), failed: null });
+        latest.current(said);
+      },
+      (failed) => setVoice((v) => ({ ...v, failed })),
+    );
+  }, [on]);
+  return on ? voice : null;
+}
