@@ -268,7 +268,7 @@ test('two people hand a phone on without signal: work goes on under the other na
   // Her session lives on: what is his is not sent by it.
   await cut(screen, false);
   await reload(screen);
-  await screen.matches('in-hand', /once they have typed their code/);
+  await screen.matches('in-hand', /Their code is asked for now/);
   await sleep(3000);
   await screen.see('send-state');
   await screen.press('in-hand-go');

@@ -66,8 +66,8 @@ function InHand() {
   const ask = { label: 'Type the code', go: () => dispatch(confirmAsked(true)) };
   return (
     <Notice id="in-hand" mark={<WaitMark size={18} />} ways={signal ? [ask] : []}>
-      {inHand.name} works here, not confirmed yet. What they do is sent once they have typed their
-      code{signal ? '.' : ' when signal returns.'}
+      {inHand.name} works here, not confirmed yet. Their code is asked for{' '}
+      {signal ? 'now.' : 'when signal returns.'}
     </Notice>
   );
 }

@@ -65,13 +65,12 @@ export function Verdict({ step, view }: Pick<PartProps, 'step' | 'view'>) {
   const { tell } = useWords();
   const last = view.readings.filter((r) => r.stepId === step.id).at(-1);
   if (!last) return null;
+  const without = last.values.kind === 'override';
+  const colour = without ? 'text-ochreInk' : last.passed ? 'text-mossInk' : 'text-oxideInk';
   return (
     <View className="flex-row items-start gap-2" role="status" testID={`verdict-${step.id}`}>
-      {last.passed ? null : <StopMark size={22} />}
-      <Txt
-        as="inline"
-        className={`min-w-0 flex-1 ${last.passed ? 'text-mossInk' : 'text-oxideInk'}`}
-      >
+      {last.passed && !without ? null : <StopMark size={22} maybe={without} />}
+      <Txt as="inline" className={`min-w-0 flex-1 ${colour}`}>
         {tell(last.say)}{' '}
         <Txt as="label">
           {clockText(Date.parse(last.takenAt), zone)}, {last.by}
