@@ -5,6 +5,7 @@ import './instruments';
 import './jobs';
 import './keyboard';
 import './match';
+import './pictures';
 import './run';
 import './tables';
 import './together';

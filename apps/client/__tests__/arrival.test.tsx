@@ -108,6 +108,17 @@ test('what lies over the page is closed by Escape and gives the focus back; what
   expect(close).toHaveBeenCalledTimes(1);
 });
 
+test('Escape closes it out of a box too, which keeps what is typed into it to itself', () => {
+  screenOf('<h1>Match</h1>', '<input id="box" />');
+  const close = jest.fn();
+  const { unmount } = renderHook(() => useDialog(true, close));
+  const box = document.getElementById('box');
+  box?.addEventListener('keydown', (event) => event.stopPropagation());
+  box?.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }));
+  expect(close).toHaveBeenCalledTimes(1);
+  unmount();
+});
+
 test.each([
   [390, '16px', 'phone'],
   [767, '16px', 'phone'],

@@ -70,6 +70,18 @@ test('Space and Enter belong to the button that has the focus, other keys do not
   for (const { unmount } of [space, enter, digit]) unmount();
 });
 
+test('while something lies over the page that must be dealt with first, the page’s keys wait', () => {
+  const { acted, unmount } = listening(' ');
+  document.body.insertAdjacentHTML('beforeend', '<div id="over" aria-modal="true"></div>');
+  strike(' ', { on: '#over' });
+  strike(' ');
+  expect(acted).not.toHaveBeenCalled();
+  document.getElementById('over')?.remove();
+  strike(' ');
+  expect(acted).toHaveBeenCalledTimes(1);
+  unmount();
+});
+
 test('what a key does is what the screen says by now', () => {
   const { acted, rerender, unmount } = listening('n');
   const later = jest.fn();

@@ -10,7 +10,9 @@ const TRIES = [
   { side: 800, quality: 0.5 },
 ];
 
-function shrink(image: ImageBitmap, side: number, quality: number): string | null {
+type Draw = (context: CanvasRenderingContext2D) => void;
+
+function shrink(image: ImageBitmap, side: number, quality: number, over?: Draw): string | null {
   const scale = Math.min(1, side / Math.max(image.width, image.height));
   const canvas = document.createElement('canvas');
   canvas.width = Math.max(1, Math.round(image.width * scale));
@@ -18,7 +20,17 @@ function shrink(image: ImageBitmap, side: number, quality: number): string | nul
   const context = canvas.getContext('2d');
   if (!context) return null;
   context.drawImage(image, 0, 0, canvas.width, canvas.height);
+  over?.(context);
   return canvas.toDataURL('image/jpeg', quality).split(',')[1] ?? null;
+}
+
+/** A picture in base64, made small enough to be sent with a weak signal, with what is drawn `over` it; null if it cannot be. */
+export function withinMost(image: ImageBitmap, over?: Draw): string | null {
+  for (const { side, quality } of TRIES) {
+    const data = shrink(image, side, quality, over);
+    if (data && data.length <= MOST_PHOTO) return data;
+  }
+  return null;
 }
 
 /** Asks for a picture from camera or files and makes it small enough to be sent with a weak signal; null if none was chosen. */
@@ -27,9 +39,7 @@ export async function pickPicture(): Promise<Picked | null> {
   if (!file) return null;
   const image = await createImageBitmap(file).catch(() => null);
   if (!image) return { error: 'This file is no picture. Choose a JPEG or a PNG.' };
-  for (const { side, quality } of TRIES) {
-    const data = shrink(image, side, quality);
-    if (data && data.length <= MOST_PHOTO) return { mime: 'image/jpeg', data };
-  }
+  const data = withinMost(image);
+  if (data) return { mime: 'image/jpeg', data };
   return { error: 'This picture is too large to send. Take it again from nearer.' };
 }

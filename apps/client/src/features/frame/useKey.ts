@@ -11,6 +11,9 @@ const presses = (key: string, target: EventTarget | null): boolean =>
   target.closest('[role="button"], [role="link"], [role="checkbox"], [role="radio"], a, button') !==
     null;
 
+/** Whether something lies over the page that must be dealt with first: the page’s own keys wait. */
+const covered = (): boolean => document.querySelector('[aria-modal="true"]') !== null;
+
 /** Runs `act` when the key is struck, once however long it is held, outside a text field. Escape leaves a text field first. */
 export function useKey(key: string, act: () => void): void {
   const latest = useRef(act);
@@ -22,7 +25,7 @@ export function useKey(key: string, act: () => void): void {
     const onKey = (e: KeyboardEvent) => {
       if (e.key === 'Escape' && typing(e.target)) (e.target as HTMLElement).blur();
       if (e.key !== key || e.ctrlKey || e.metaKey || e.altKey || typing(e.target)) return;
-      if (presses(key, e.target)) return;
+      if (presses(key, e.target) || covered()) return;
       e.preventDefault();
       if (e.repeat) return;
       latest.current();

@@ -2,10 +2,11 @@ import { waitEnds, type RepairView } from '@kelmot/contract';
 import { clockText, type Plan, type Step } from '@kelmot/core';
 import { ambientGate, goFromC } from '@kelmot/core/ambient/ambientGate';
 import { useCallback, useMemo, useState, type ReactNode } from 'react';
-import { Image, View } from 'react-native';
+import { View } from 'react-native';
 import { instrumentFor } from '@/features/instruments/instrumentFor';
 import { ReadFrom } from '@/features/instruments/ReadFrom';
 import { useDriver } from '@/features/instruments/useDriver';
+import { Pictures } from '@/features/pictures/Pictures';
 import { SecondaryButton } from '@/ui/Button';
 import { Countdown } from '@/ui/Countdown';
 import { FieldFrame, TextBox } from '@/ui/fields';
@@ -69,32 +70,6 @@ function ByInstrument({ step, plan, hold }: Pick<HoldProps, 'step' | 'plan'> & {
       verdict={hold.verdictOf}
       take={hold.take}
     />
-  );
-}
-
-/** Pictures that were taken for a step. */
-function Pictures({ step, view, repair }: Pick<HoldProps, 'step' | 'view' | 'repair'>) {
-  const { tell } = useWords();
-  if (step.hold?.kind !== 'photo') return null;
-  const { label } = step.hold;
-  const waiting = repair.waiting.map((w) => w.command.id);
-  const pictures = view.readings.flatMap((r) =>
-    r.stepId === step.id && r.values.kind === 'photo' ? [r.values.photoId] : [],
-  );
-  return (
-    <View className="flex-row flex-wrap gap-2">
-      {pictures
-        .filter((id) => !waiting.includes(id))
-        .map((id, i) => (
-          <Image
-            key={id}
-            source={{ uri: `/api/photos/${id}` }}
-            accessibilityLabel={`${tell(label)}, picture ${i + 1}`}
-            className="h-24 w-32 border border-ink"
-            resizeMode="cover"
-          />
-        ))}
-    </View>
   );
 }
 
