@@ -8,6 +8,7 @@ import { ID, planOf, viewOf } from '../../../packages/contract/test/view';
 import { instrumentFor } from '@/features/instruments/instrumentFor';
 import { OnScale } from '@/features/instruments/OnScale';
 import { useInstrument } from '@/features/instruments/useInstrument';
+import { entryOf } from '@/features/stations/entry';
 import { StepList } from '@/features/stations/Steps';
 import { api } from '@/store/api';
 import { misbehaviourChosen } from '@/store/settings';
@@ -203,4 +204,21 @@ test('one that is not there is said, and can be tried again', async () => {
   act(() => hook.current.tare());
   expect(link.tare).toHaveBeenCalledTimes(1);
   expect(hook.current.seen?.values).toEqual([]);
+});
+
+test.each([
+  ['4.1 4.2 4.3', [4.1, 4.2, 4.3]],
+  ['4,1 4,2; 4,3', [4.1, 4.2, 4.3]],
+  ['4.1, 4.2, 4.3', [4.1, 4.2, 4.3]],
+  ['4.1,4.2,4.3', [4.1, 4.2, 4.3]],
+  ['4.1\n4.2\r\n4.3\n', [4.1, 4.2, 4.3]],
+  ['4.1;4.2;\t4.3', [4.1, 4.2, 4.3]],
+  ['4,2', [4.2]],
+  ['4.1 no 4.3', null],
+  ['', null],
+])('readings pasted as %j are read', (text, valuesMm) => {
+  const step = { ...first, hold: THICKNESS };
+  const read = entryOf(step, 'metric', undefined)?.read(() => text);
+  if (valuesMm) expect(read).toEqual({ values: { kind: 'thickness', valuesMm } });
+  else expect(read).toHaveProperty('wrong');
 });

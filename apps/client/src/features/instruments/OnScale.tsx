@@ -2,9 +2,8 @@ import { fromBase, m, q, shownUnit, type Message } from '@kelmot/core';
 import { instrument } from '@kelmot/core/instruments/instrument';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
-import { LinkButton, SecondaryButton } from '@/ui/Button';
-import { Txt } from '@/ui/Txt';
 import { useWords } from '@/ui/useWords';
+import { InstrumentBox, OpenInstrument } from './InstrumentBox';
 import { LiveFigure, LiveState } from './Live';
 import { useDriver } from './useDriver';
 import { useInstrument } from './useInstrument';
@@ -70,21 +69,15 @@ export function OnScale({
   const name = `${SCALE.name}, ${driver.name}`;
   if (!seen)
     return (
-      <View className="gap-1">
-        <SecondaryButton
-          label="Weigh on the scale"
-          testID="read-scale"
-          onPress={() => {
-            setTurn(0);
-            open();
-          }}
-        />
-        {failed ? (
-          <Txt as="label" className="text-oxideInk" role="alert">
-            The scale could not be reached. Switch it on and bring it near, or type what it shows.
-          </Txt>
-        ) : null}
-      </View>
+      <OpenInstrument
+        id={SCALE.id}
+        label="Weigh on the scale"
+        failed={failed}
+        open={() => {
+          setTurn(0);
+          open();
+        }}
+      />
     );
   const [g = 0] = seen.values;
   const isIn = seen.state === 'steady' && g >= pour.targetG * BEGUN;
@@ -97,23 +90,12 @@ export function OnScale({
     } else close();
   };
   return (
-    <View
-      className="gap-3 rounded border-[1.5px] border-ink bg-paper p-3"
-      role="group"
-      aria-label={name}
-      testID="instrument"
+    <InstrumentBox
+      name={name}
+      close={close}
+      takeLabel={turn === 0 ? `${pour.name} is in: tare` : `${pour.name} is in`}
+      take={isIn ? done : null}
     >
-      <View className="flex-row items-center justify-between gap-3">
-        <Txt as="label" className="min-w-0 flex-1">
-          {name}
-        </Txt>
-        <LinkButton
-          label="Close"
-          hint={`Close the ${name}`}
-          testID="instrument-close"
-          onPress={close}
-        />
-      </View>
       <View className="flex-row flex-wrap items-end gap-3">
         {SCALE.channels.map((channel) => (
           <LiveFigure key={channel.key} channel={{ ...channel, name: pour.name }} value={g} />
@@ -121,12 +103,6 @@ export function OnScale({
       </View>
       <Filling pour={pour} g={g} />
       <LiveState seen={seen} more={leftOf(pour.targetG, g)} />
-      <SecondaryButton
-        label={turn === 0 ? `${pour.name} is in: tare` : `${pour.name} is in`}
-        testID="instrument-take"
-        disabled={!isIn}
-        onPress={done}
-      />
-    </View>
+    </InstrumentBox>
   );
 }

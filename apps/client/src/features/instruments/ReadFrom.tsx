@@ -1,10 +1,8 @@
-import type { Message } from '@kelmot/core';
-import { fromBase, shownUnit } from '@kelmot/core';
+import { fromBase, shownUnit, type Message } from '@kelmot/core';
 import type { Driver } from '@kelmot/core/instruments/instrument';
 import { View } from 'react-native';
-import { LinkButton, SecondaryButton } from '@/ui/Button';
-import { Txt } from '@/ui/Txt';
 import { useWords } from '@/ui/useWords';
+import { InstrumentBox, OpenInstrument } from './InstrumentBox';
 import type { Asked, Texts } from './instrumentFor';
 import { LiveFigure, LiveState } from './Live';
 import { useInstrument } from './useInstrument';
@@ -35,40 +33,28 @@ export function ReadFrom({ asked, driver, verdict, take }: ReadFromProps) {
     );
   if (!seen)
     return (
-      <View className="gap-1">
-        <SecondaryButton
-          label={`Read from the ${device.name.toLowerCase()}`}
-          testID={`read-${device.id}`}
-          onPress={open}
-        />
-        {failed ? (
-          <Txt as="label" className="text-oxideInk" role="alert">
-            It could not be reached. Switch it on and bring it near, or type the reading.
-          </Txt>
-        ) : null}
-      </View>
+      <OpenInstrument
+        id={device.id}
+        label={`Read from the ${device.name.toLowerCase()}`}
+        failed={failed}
+        open={open}
+      />
     );
   const spot = device.mode === 'spot';
-  const enough = spot ? seen.values.length >= least : seen.state === 'steady';
+  const enough = !spot || seen.values.length >= least;
   const texts = seen.values.length > 0 ? textsOf(seen.values, write) : null;
+  const mayTake = texts !== null && enough && seen.state === 'steady';
+  const done = () => {
+    if (texts) take(texts, name);
+    close();
+  };
   return (
-    <View
-      className="gap-3 rounded border-[1.5px] border-ink bg-paper p-3"
-      role="group"
-      aria-label={name}
-      testID="instrument"
+    <InstrumentBox
+      name={name}
+      close={close}
+      takeLabel={spot ? `Take these ${seen.values.length}` : 'Take this reading'}
+      take={mayTake ? done : null}
     >
-      <View className="flex-row items-center justify-between gap-3">
-        <Txt as="label" className="min-w-0 flex-1">
-          {name}
-        </Txt>
-        <LinkButton
-          label="Close"
-          hint={`Close the ${name}`}
-          testID="instrument-close"
-          onPress={close}
-        />
-      </View>
       <View className="flex-row flex-wrap gap-3">
         {device.channels.map((channel, i) => (
           <LiveFigure
@@ -79,15 +65,6 @@ export function ReadFrom({ asked, driver, verdict, take }: ReadFromProps) {
         ))}
       </View>
       <LiveState seen={seen} more={texts && verdict(texts)} />
-      <SecondaryButton
-        label={spot ? `Take these ${seen.values.length}` : 'Take this reading'}
-        testID="instrument-take"
-        disabled={!texts || !enough || seen.state !== 'steady'}
-        onPress={() => {
-          if (texts) take(texts, name);
-          close();
-        }}
-      />
-    </View>
+    </InstrumentBox>
   );
 }

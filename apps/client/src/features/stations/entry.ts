@@ -98,6 +98,19 @@ function readingEntry(step: Step, hold: HoldOf<'reading'>, units: UnitSystem): E
   };
 }
 
+/**
+ * Readings in a row or a column, typed or pasted: spaces, line ends or semicolons between, or commas where they are not
+ * the points of figures.
+ */
+function inTurn(text: string): string[] {
+  const parts = text
+    .split(/,?[\s;]+/)
+    .map((part) => part.replace(/,$/, ''))
+    .filter(Boolean);
+  const [only] = parts;
+  return parts.length === 1 && only && only.split(',').length > 2 ? only.split(',') : parts;
+}
+
 /** Several readings of one thing, typed with spaces between. */
 function setEntry(step: Step, hold: HoldOf<'hardness' | 'thickness'>, units: UnitSystem): Entry {
   const { symbol } = shownUnit('length', units);
@@ -140,9 +153,7 @@ function setEntry(step: Step, hold: HoldOf<'hardness' | 'thickness'>, units: Uni
     hint: `Record ${hold.kind}`,
     testID: `record-${step.id}`,
     read: (typed) => {
-      const texts = typed(VALUE)
-        .split(/[\s;]+/)
-        .filter(Boolean);
+      const texts = inTurn(typed(VALUE));
       const values = texts.length > 0 ? valuesOf(texts) : null;
       return values ? { values } : { wrong: [wrong] };
     },

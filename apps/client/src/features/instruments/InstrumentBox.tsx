@@ -1,0 +1,72 @@
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
+import { LinkButton, SecondaryButton } from '@/ui/Button';
+import { Txt } from '@/ui/Txt';
+
+/** The way to an instrument that is not open, and that it could not be reached. */
+export function OpenInstrument({
+  id,
+  label,
+  failed,
+  open,
+}: {
+  id: string;
+  label: string;
+  failed: boolean;
+  open: () => void;
+}) {
+  return (
+    <View className="gap-1">
+      <SecondaryButton label={label} testID={`read-${id}`} onPress={open} />
+      {failed ? (
+        <Txt as="label" className="text-oxideInk" role="alert">
+          It could not be reached. Switch it on and bring it near, or type what it shows.
+        </Txt>
+      ) : null}
+    </View>
+  );
+}
+
+/** An instrument that is open: its name, what it shows, and the way to take that. */
+export function InstrumentBox({
+  name,
+  close,
+  takeLabel,
+  take,
+  children,
+}: {
+  name: string;
+  close: () => void;
+  takeLabel: string;
+  /** Null while there is nothing to be taken. */
+  take: (() => void) | null;
+  children: ReactNode;
+}) {
+  return (
+    <View
+      className="gap-3 rounded border-[1.5px] border-ink bg-paper p-3"
+      role="group"
+      aria-label={name}
+      testID="instrument"
+    >
+      <View className="flex-row items-center justify-between gap-3">
+        <Txt as="label" className="min-w-0 flex-1">
+          {name}
+        </Txt>
+        <LinkButton
+          label="Close"
+          hint={`Close the ${name}`}
+          testID="instrument-close"
+          onPress={close}
+        />
+      </View>
+      {children}
+      <SecondaryButton
+        label={takeLabel}
+        testID="instrument-take"
+        disabled={take === null}
+        onPress={() => take?.()}
+      />
+    </View>
+  );
+}
