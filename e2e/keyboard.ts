@@ -142,13 +142,14 @@ const cutOff = (screen: Screen): Promise<string[]> =>
     const out = Array.from(document.querySelectorAll('#root *')).filter((e) => {
       const { right, width, height } = e.getBoundingClientRect();
       const own = Array.from(e.childNodes).some((n) => n.nodeType === 3 && n.textContent?.trim());
-      if (!own || width === 0 || height === 0 || right <= innerWidth + 1) return false;
+      const shown = own || e.tagName === 'svg';
+      if (!shown || width === 0 || height === 0 || right <= innerWidth + 1) return false;
       for (let p = e.parentElement; p; p = p.parentElement)
         if (/auto|scroll/.test(getComputedStyle(p).overflowX) && p.scrollWidth > p.clientWidth + 1)
           return false;
       return true;
     });
-    return [...wide, ...out.map((e) => `“${e.textContent?.slice(0, 40)}”`)];
+    return [...wide, ...out.map((e) => `${e.tagName} “${e.textContent?.slice(0, 40)}”`)];
   });
 
 const WIDTHS = [320, 390, 768, 912, 1280, 1920];

@@ -3,7 +3,7 @@ import { act, renderHook } from '@testing-library/react-native/pure';
 import { useWindowDimensions } from 'react-native';
 import { pageTitle } from '@/features/frame/pageTitle';
 import { useArrival } from '@/features/frame/useArrival';
-import { useLayout } from '@/ui/layout';
+import { useLayout, useMargins } from '@/ui/layout';
 import { useDialog } from '@/ui/useDialog';
 import { standTheClock } from './timed';
 
@@ -133,5 +133,15 @@ test.each([
   jest.mocked(useWindowDimensions).mockReturnValue({ width, height: 844, scale: 1, fontScale: 1 });
   document.documentElement.style.fontSize = text;
   expect(renderHook(() => useLayout()).result.current).toBe(layout);
+  document.documentElement.style.fontSize = '';
+});
+
+test.each([
+  ['16px', 32],
+  ['32px', 64],
+  ['20px', 40],
+])('margins of a page with text of %s take %d px of its width', (text, px) => {
+  document.documentElement.style.fontSize = text;
+  expect(renderHook(() => useMargins()).result.current).toBe(px);
   document.documentElement.style.fontSize = '';
 });

@@ -49,6 +49,9 @@ function onTextSize(changed: () => void): () => void {
   };
 }
 
+/** What the margins at both sides (px-4) take of a width, px: they grow with the reader’s text. */
+export const useMargins = (): number => 2 * useSyncExternalStore(onTextSize, textSize, textSize);
+
 /** What fits beside one another: text twice as large needs twice the width for it. */
 export function useLayout(): Layout {
   const { width } = useWindowDimensions();

@@ -15,7 +15,7 @@ import { usePerson } from '@/store/usePerson';
 import { LinkButton, SecondaryButton, Tag } from '@/ui/Button';
 import { Countdown } from '@/ui/Countdown';
 import { AxisRuler, CureStrip } from '@/ui/CureStrip';
-import { useLayout } from '@/ui/layout';
+import { useLayout, useMargins } from '@/ui/layout';
 import { StopMark, WaitMark } from '@/ui/marks';
 import { Empty, Failed, Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
@@ -174,7 +174,8 @@ export function BenchScreen() {
   const stopped = acts.filter((a) => placeOf(a) === 'stopped');
   const waiting = acts.filter((a) => placeOf(a) === 'waiting');
   const due = closed.filter(({ dueOn }) => dueOn !== null && Date.parse(dueOn) <= now + DAY);
-  const axis = width > 0 ? listAxis(now, width - 32, zone) : null;
+  const inner = width - useMargins();
+  const axis = inner > 0 ? listAxis(now, inner, zone) : null;
   const first = running[0]?.row.id ?? stopped[0]?.row.id;
   return (
     <Frame tab="bench" aside={first ? <RepairAside id={first} /> : null}>
@@ -216,7 +217,7 @@ export function BenchScreen() {
                 key={item.row.id}
                 item={item}
                 axis={axis}
-                width={width - 32}
+                width={inner}
                 now={now}
                 ruling={i === 0 && item.act?.clockTo !== null}
               />

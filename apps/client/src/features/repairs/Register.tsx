@@ -8,18 +8,20 @@ import { StopMark } from '@/ui/marks';
 import { Empty, Failed, Skeleton } from '@/ui/states';
 import { useTheme } from '@/ui/theme';
 import { Txt } from '@/ui/Txt';
+import { useMargins } from '@/ui/layout';
 import { useZone } from '@/ui/useZone';
 import { sayError } from '@/store/api';
 import { listAxis } from './benchAxis';
 import { openRepair } from './openRepair';
 import { placeOf, useActs, type ActRow } from './useActs';
 
-const WIDTH = 268;
+/** Width of the pane that the frame gives it, px. */
+const PANE = 300;
 
 function Line({ item, now, open }: { item: ActRow; now: number; open: boolean }) {
   const { row, act, say } = item;
   const zone = useZone();
-  const axis = listAxis(now, WIDTH, zone);
+  const axis = listAxis(now, PANE - useMargins(), zone);
   const stopped = placeOf(item) === 'stopped';
   return (
     <Pressable
@@ -65,6 +67,7 @@ function Line({ item, now, open }: { item: ActRow; now: number; open: boolean })
 /** The register of the wide layout: open repairs by next act, dense, each with its strip, and the search. */
 export function Register({ openId }: { openId?: string }) {
   const zone = useZone();
+  const width = PANE - useMargins();
   const [q, setQ] = useState('');
   const { c } = useTheme();
   const box = useRef<TextInput>(null);
@@ -96,7 +99,7 @@ export function Register({ openId }: { openId?: string }) {
           <Txt as="row">{searching ? `${acts.length} found` : `${acts.length} open`}</Txt>
           <Txt as="label">by {searching ? 'last change' : 'next act'}</Txt>
         </View>
-        <AxisRuler axis={listAxis(now, WIDTH, zone)} now={now} label={clockText(now, zone)} />
+        <AxisRuler axis={listAxis(now, width, zone)} now={now} label={clockText(now, zone)} />
       </View>
       {isLoading ? <Skeleton /> : null}
       {error && acts.length === 0 ? (

@@ -15,6 +15,7 @@ import { Countdown } from '@/ui/Countdown';
 import { AxisRuler, CureStrip } from '@/ui/CureStrip';
 import { FigureText } from '@/ui/FigureText';
 import { Txt } from '@/ui/Txt';
+import { useMargins } from '@/ui/layout';
 import { useNow } from '@/ui/useNow';
 import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
@@ -27,7 +28,8 @@ import type { StationProps } from './StepsStation';
 export function Cure(props: StationProps) {
   const { view, plan } = props;
   const now = useNow();
-  const [width, setWidth] = useState(0);
+  const [outer, setOuter] = useState(0);
+  const width = outer - useMargins();
   const zone = useZone();
   const gist = gistOf(plan);
   const mixes = mixedBatches(view.mixes);
@@ -66,7 +68,7 @@ export function Cure(props: StationProps) {
           </Txt>
         </View>
       )}
-      <View className="bg-sheet px-4" onLayout={(e) => setWidth(e.nativeEvent.layout.width - 32)}>
+      <View className="bg-sheet px-4" onLayout={(e) => setOuter(e.nativeEvent.layout.width)}>
         {axis ? (
           <>
             <AxisRuler axis={axis} now={now} label={clockText(now, zone)} flag={begun} />

@@ -16,6 +16,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { AxisRuler, CureStrip } from '@/ui/CureStrip';
 import { Txt } from '@/ui/Txt';
+import { useMargins } from '@/ui/layout';
 import { useNow } from '@/ui/useNow';
 import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
@@ -64,7 +65,8 @@ export function RoundStrips({
   const zone = useZone();
   const now = useNow();
   const { tell, units } = useWords();
-  const [width, setWidth] = useState(0);
+  const [outer, setOuter] = useState(0);
+  const width = outer - useMargins();
   const strips = stripsOf(gistOf(plan), mixedBatches(view.mixes), now).filter(
     (s) => s.round.id !== except,
   );
@@ -73,7 +75,7 @@ export function RoundStrips({
   return (
     <View
       className="border-b border-ink bg-sheet px-4 pb-2"
-      onLayout={(e) => setWidth(e.nativeEvent.layout.width - 32)}
+      onLayout={(e) => setOuter(e.nativeEvent.layout.width)}
       testID="round-strips"
     >
       {axis ? <AxisRuler axis={axis} now={now} label={clockText(now, zone)} /> : null}

@@ -16,6 +16,7 @@ import { TextBox } from '@/ui/fields';
 import { FigureText } from '@/ui/FigureText';
 import { RatioGauge } from '@/ui/Gauges';
 import { Txt } from '@/ui/Txt';
+import { useMargins } from '@/ui/layout';
 import { useKeptText } from './useKeptText';
 import { weightKey, type Weighed } from './useBatches';
 
@@ -134,7 +135,8 @@ export function Weigh({
   weighed: Weighed;
 }) {
   const dispatch = useAppDispatch();
-  const [width, setWidth] = useState(0);
+  const [outer, setOuter] = useState(0);
+  const width = outer - useMargins();
   const { tolerancePct } = weigh;
   const verdict = verdictOf(weighed, weigh, batch);
   const parts = [
@@ -144,7 +146,7 @@ export function Weigh({
   return (
     <View
       className="gap-3 border-b border-rule px-4 py-3"
-      onLayout={(e) => setWidth(e.nativeEvent.layout.width)}
+      onLayout={(e) => setOuter(e.nativeEvent.layout.width)}
     >
       <View className="flex-row flex-wrap gap-3">
         {parts.map((p) => (
@@ -160,9 +162,9 @@ export function Weigh({
           dispatch(textTyped({ key: weightKey(view, letter === 'A' ? 'a' : 'b'), text }))
         }
       />
-      {width > 32 ? (
+      {width > 0 ? (
         <RatioGauge
-          width={width - 32}
+          width={width}
           deviationPct={weighed.check?.deviationPct ?? null}
           tolerancePct={tolerancePct}
         />

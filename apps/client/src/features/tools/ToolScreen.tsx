@@ -16,7 +16,7 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { toolTyped } from '@/store/tools';
 import { SecondaryButton } from '@/ui/Button';
 import { FieldError } from '@/ui/fields';
-import { useLayout } from '@/ui/layout';
+import { useLayout, useMargins } from '@/ui/layout';
 import { Empty } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
 import { WorkingRows } from '@/ui/Working';
@@ -98,6 +98,7 @@ function Outcome({
   width: number;
 }) {
   const Picture = pictures[calc.name];
+  const inner = width - useMargins();
   const answer =
     state.result?.status === 'answer' ? (state.result.answer as ReturnType<Calc['run']>) : null;
   const taken = useMemo(() => {
@@ -107,8 +108,8 @@ function Outcome({
   return (
     <View className="gap-4 p-4">
       <Progress state={state} />
-      {answer?.ok && Picture && taken !== null && width > 0 ? (
-        <Picture input={taken} answer={answer} width={width - 32} />
+      {answer?.ok && Picture && taken !== null && inner > 0 ? (
+        <Picture input={taken} answer={answer} width={inner} />
       ) : null}
       {answer ? <ToolResult calc={calc} answer={answer} /> : null}
       {!answer && state.busy === null && !state.stopped ? (
