@@ -149,7 +149,20 @@ const cutOff = (screen: Screen): Promise<string[]> =>
           return false;
       return true;
     });
-    return [...wide, ...out.map((e) => `${e.tagName} “${e.textContent?.slice(0, 40)}”`)];
+    // The places at the thumb say their whole names, inside of what is pressed.
+    const short = Array.from(document.querySelectorAll('[aria-label="Places"] [dir]')).filter(
+      (e) => {
+        const own = e.getBoundingClientRect();
+        const pressed = e.closest('[role="link"], [role="button"]')?.getBoundingClientRect();
+        const inside = !pressed || (own.left >= pressed.left - 1 && own.right <= pressed.right + 1);
+        const level = !pressed || (own.top >= pressed.top - 1 && own.bottom <= pressed.bottom + 1);
+        return own.width > 0 && !(inside && level && e.scrollWidth <= e.clientWidth + 1);
+      },
+    );
+    return [
+      ...wide,
+      ...[...out, ...short].map((e) => `${e.tagName} “${e.textContent?.slice(0, 40)}”`),
+    ];
   });
 
 const WIDTHS = [320, 390, 768, 912, 1280, 1920];

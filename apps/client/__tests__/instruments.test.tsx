@@ -5,7 +5,6 @@ import type { Hold, Plan, Step } from '@kelmot/core';
 import { act, fireEvent, render, renderHook, screen } from '@testing-library/react-native';
 import { Provider } from 'react-redux';
 import { ID, planOf, viewOf } from '../../../packages/contract/test/view';
-import { instrumentFor } from '@/features/instruments/instrumentFor';
 import { OnScale } from '@/features/instruments/OnScale';
 import { useInstrument } from '@/features/instruments/useInstrument';
 import { entryOf } from '@/features/stations/entry';
@@ -108,15 +107,9 @@ test('one that misbehaves is said in words, told at once, and not to be taken fr
   expect(sent).toEqual([]);
 });
 
-test('where none can be reached nothing is offered, nor for what none measures', async () => {
+test('where none can be reached nothing is offered', async () => {
   await asking(AMBIENT, 'none');
   expect(screen.queryByTestId('read-hygrometer')).toBeNull();
-  expect(instrumentFor({ kind: 'check' }, plan)).toBeNull();
-  const pull: Hold = {
-    ...{ kind: 'reading', label: { text: 'Pull', values: {} } },
-    ...{ quantity: 'force', min: 1, max: null },
-  };
-  expect(instrumentFor(pull, plan)).toBeNull();
 });
 
 test('both parts are weighed in turn, tared between, and each is given as it came to rest', async () => {

@@ -3,9 +3,9 @@ import {
   drawnTo,
   isMark,
   labelAt,
+  lookOf,
   MARK_KINDS,
   pathOf,
-  sizesOf,
   strokesOf,
   type Mark,
   type MarkKind,
@@ -73,7 +73,7 @@ test('what is seen on the screen is what is kept: twice the size is twice of eve
     const [lx, ly] = labelAt(mark, 640, 480);
     expect(labelAt(mark, 1280, 960)).toEqual([lx * 2, ly * 2]);
   }
-  expect(sizesOf(1280, 960).line).toBeCloseTo(2 * sizesOf(640, 480).line, 6);
+  expect(lookOf(1280, 960).line).toBeCloseTo(2 * lookOf(640, 480).line, 6);
 });
 
 test('the label of a line is at its middle, of an outline at its top', () => {

@@ -19,7 +19,7 @@ test('a hold is gone on without by a planner, with the reason, and marked; by no
   const hers = await override(on.ida, gate.id);
   assert.deepEqual(
     [hers.status, hers.body.title],
-    [403, 'A planner overrides this, with the reason'],
+    [422, 'A planner overrides this, with the reason'],
   );
   const lock = await override(on.tomas, safe.id);
   assert.deepEqual([lock.status, lock.body.title], [422, 'Nothing goes on without this']);

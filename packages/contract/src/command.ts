@@ -1,7 +1,7 @@
 import { INTENTS, StationId, Survey, typedLines, typedText } from '@kelmot/core';
 import { z } from 'zod';
 import { Id, Instant, Version } from './ids';
-import { MOST_LOT, MOST_NOTE, ReadingValues, SIGNOFF_VERDICTS } from './records';
+import { LEAST_NOTE, MOST_LOT, MOST_NOTE, ReadingValues, SIGNOFF_VERDICTS } from './records';
 
 const base = { id: Id, repairId: Id, at: Instant };
 const grams = () => z.number().gt(0).max(1e6);
@@ -86,9 +86,9 @@ export const Command = z.discriminatedUnion('type', [
     /** What the person saw who signs; left out by a device that kept it before this was asked. */
     expect: Version.optional(),
     verdict: z.enum(SIGNOFF_VERDICTS),
-    statement: typedLines(MOST_NOTE, 3),
+    statement: typedLines(MOST_NOTE, LEAST_NOTE),
     /** Why it is signed although this server has not seen the cure pass: what was done was entered afterwards. */
-    override: typedLines(MOST_NOTE, 3).nullable().default(null),
+    override: typedLines(MOST_NOTE, LEAST_NOTE).nullable().default(null),
   }),
 ]);
 export type Command = z.infer<typeof Command>;

@@ -185,7 +185,7 @@ export function mayGoOnWithout(
   who: Pick<Me, 'role'>,
 ): Held | null {
   if (hold === null || eachBatch || hold.kind === 'approval' || NEVER.includes(does))
-    return held('state', m('Nothing goes on without this'), [m('Do what it asks for.')]);
+    return held('input', m('Nothing goes on without this'), [m('Do what it asks for.')]);
   if (!mayOverride(who))
     return held('person', m('A planner overrides this, with the reason'), [
       m('Do what it asks for, or ask a planner.'),

@@ -2,6 +2,8 @@ import { MessageSchema, typedLines, typedText } from '@kelmot/core';
 import { z } from 'zod';
 import { Id, Instant } from './ids';
 
+/** Fewest letters of a statement or a reason: in fewer it is none. */
+export const LEAST_NOTE = 3;
 /** Most characters of a note, a statement or a reason, and of a lot as on the pack. */
 export const MOST_NOTE = 500;
 export const MOST_LOT = 60;
@@ -41,7 +43,7 @@ export const ReadingValues = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('countdown') }),
   z.strictObject({ kind: z.literal('photo'), photoId: Id }),
   /** The job went on without what the hold asks for: by whoever recorded it, for this reason. */
-  z.strictObject({ kind: z.literal('override'), why: typedLines(MOST_NOTE, 3) }),
+  z.strictObject({ kind: z.literal('override'), why: typedLines(MOST_NOTE, LEAST_NOTE) }),
   z.strictObject({
     kind: z.literal('approval'),
     name: typedText(80, 2),

@@ -80,11 +80,11 @@ test('only a planner overrides, and nobody the lock, the permit, or what somebod
     expect(by(hold, planner)).toBeNull();
     expect(by(hold, { ...IDA, role: 'technician' })).toBe('person');
     expect(by(hold, { ...IDA, role: 'viewer' })).toBe('person');
-    for (const does of ['safe', 'approve'] as const) expect(by(hold, planner, does)).toBe('state');
-    expect(by(hold, planner, 'place', true)).toBe('state');
+    for (const does of ['safe', 'approve'] as const) expect(by(hold, planner, does)).toBe('input');
+    expect(by(hold, planner, 'place', true)).toBe('input');
   }
-  expect(by({ kind: 'approval', who: 'pressure-engineer' }, planner)).toBe('state');
-  expect(by(null, planner)).toBe('state');
+  expect(by({ kind: 'approval', who: 'pressure-engineer' }, planner)).toBe('input');
+  expect(by(null, planner)).toBe('input');
 });
 
 test('a new plan keeps it where its step says the same, and leaves it where it does not', () => {

@@ -13,6 +13,7 @@ import {
 const SCENES = {
   hygrometer: [19, 62, 17.5],
   thickness: [4],
+  film: [80],
   durometer: [82],
   scale: [412],
 } as const;

@@ -49,8 +49,15 @@ function onTextSize(changed: () => void): () => void {
   };
 }
 
+/** Width of the pane of the register, px. */
+export const REGISTER_PX = 300;
+
 /** What the margins at both sides (px-4) take of a width, px: they grow with the reader’s text. */
 export const useMargins = (): number => 2 * useSyncExternalStore(onTextSize, textSize, textSize);
+
+/** Whether the reader’s text is so large that what is small on purpose has no room for words. */
+export const useLargeText = (): boolean =>
+  useSyncExternalStore(onTextSize, textSize, textSize) >= 1.5 * USUAL_TEXT;
 
 /** What fits beside one another: text twice as large needs twice the width for it. */
 export function useLayout(): Layout {

@@ -71,6 +71,16 @@ export function WaitMark({ size = 20 }: { size?: number }) {
   );
 }
 
+/** What is new, on the one round button. */
+export function PlusMark({ size = 24 }: { size?: number }) {
+  const { c } = useTheme();
+  return (
+    <Svg width={size} height={size} viewBox="0 0 24 24" aria-hidden>
+      <Path d="M12 3v18M3 12h18" stroke={c.onTeal} strokeWidth={2.5} strokeLinecap="round" />
+    </Svg>
+  );
+}
+
 /** Kelmot's own sign: the two parts and what they become. */
 export function Sign({ size = 24 }: { size?: number }) {
   const { c } = useTheme();

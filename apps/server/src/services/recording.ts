@@ -5,6 +5,7 @@ import type { Added } from '../db/recordOnce';
 import { checks, photos, readings } from '../db/repairs';
 import { ProblemError } from '../http/problem';
 import type { CommandOf } from './doing';
+import { refuseHeld } from './gates';
 import { drawnAnew } from './pictures';
 
 type RecordType = 'check.set' | 'reading.add' | 'photo.add';
@@ -66,19 +67,11 @@ function tick(on: On<'check.set'>): Added[] {
   return [{ table: checks, row: { ...whereOf(on), batchNo, done, note, at } }];
 }
 
-/** Throws ProblemError where somebody may not go on without what the hold of a step asks for. */
-function refuseOverride(step: Step, me: Me): void {
-  const held = mayGoOnWithout(step, me);
-  if (!held) return;
-  const status = held.by === 'person' ? 403 : 422;
-  throw new ProblemError(status, sentence(held.title), held.why.map((w) => sentence(w)).join(' '));
-}
-
 function reading(on: On<'reading.add'>): Added[] {
   const { command, me, plan } = on;
   const step = stepOf(plan.body, command.stepId);
   const { hold, title } = step;
-  if (command.values.kind === 'override') refuseOverride(step, me);
+  if (command.values.kind === 'override') refuseHeld(mayGoOnWithout(step, me));
   // A picture comes with its own command, so that a reading never points at one that is not there.
   else if (hold.kind === 'photo' || hold.kind !== command.values.kind) {
     throw new ProblemError(422, 'Input out of range', undefined, [

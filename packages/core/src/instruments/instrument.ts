@@ -1,6 +1,6 @@
 import type { QuantityId } from '../units/quantities';
 
-export const INSTRUMENTS = ['hygrometer', 'thickness', 'durometer', 'scale'] as const;
+export const INSTRUMENTS = ['hygrometer', 'thickness', 'film', 'durometer', 'scale'] as const;
 export type InstrumentId = (typeof INSTRUMENTS)[number];
 
 /** One thing that an instrument measures. */
@@ -75,6 +75,19 @@ const thickness: Instrument = {
   ],
 };
 
+const film: Instrument = {
+  id: 'film',
+  name: 'Film and profile gauge',
+  mode: 'spot',
+  silentMs: 20_000,
+  channels: [
+    {
+      ...{ key: 'value', name: 'Film or profile', quantity: 'thinFilm' },
+      ...{ from: 0, to: 5000, noise: 1e-3, still: 0, deed: null },
+    },
+  ],
+};
+
 const durometer: Instrument = {
   id: 'durometer',
   name: 'Durometer',
@@ -101,7 +114,9 @@ const scale: Instrument = {
   ],
 };
 
-const BY_ID: Record<InstrumentId, Instrument> = { hygrometer, thickness, durometer, scale };
+const BY_ID: Record<InstrumentId, Instrument> = {
+  ...{ hygrometer, thickness, film, durometer, scale },
+};
 
 /** An instrument by its id. */
 export const instrument = (id: InstrumentId): Instrument => BY_ID[id];

@@ -8,7 +8,7 @@ export type Fault = (typeof FAULTS)[number];
 
 /** What is to be thought of an instrument now. */
 export interface Watch {
-  /** `taken` may be recorded; `fault`: what it shows is not to be used. */
+  /** `steady`: it may be taken; `fault`: what it shows is not to be used. */
   state: 'waiting' | 'settling' | 'steady' | 'fault';
   fault: Fault | null;
   say: Message;
@@ -17,8 +17,8 @@ export interface Watch {
 }
 
 /** A stream is looked at over so long, ms; what has not settled after so much longer is drifting. */
-export const WINDOW_MS = 4000;
-export const SETTLE_MS = 15_000;
+const WINDOW_MS = 4000;
+const SETTLE_MS = 15_000;
 /** So many the very same in a row, and the sensor no longer feels anything. */
 const SAME_STREAM = 8;
 const SAME_SPOT = 4;
@@ -76,7 +76,7 @@ function inBase(device: Instrument, sample: Sample): { values: number[] } | { un
   return { values };
 }
 
-/** What is wrong with the values of one moment, `settled` or not: a unit not theirs, or more than can be measured. */
+/** What is wrong with the values of one moment, `settled` or not: a unit not theirs, or what it cannot measure. */
 function implausible(
   device: Instrument,
   sample: Sample,
@@ -103,7 +103,7 @@ function implausible(
     if (!(value >= channel.from && value <= channel.to))
       return fault(
         'reach',
-        m('{what} {value} is more than it can measure. Check it.', given),
+        m('{what} {value} is outside of what it can measure. Check it.', given),
         values,
       );
   }

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { Register } from '@/features/repairs/Register';
 import { useAppDispatch } from '@/store/hooks';
 import { keysToggled } from '@/store/view';
-import { useLayout } from '@/ui/layout';
+import { REGISTER_PX, useLayout } from '@/ui/layout';
 import { KeysHelp } from './KeysHelp';
 import { Notices } from './Notices';
 import { TabBar } from './TabBar';
@@ -48,7 +48,7 @@ export function Frame({ tab, aside, bare = false, openId, folded = false, childr
       <Notices />
       <View className="flex-1 flex-row">
         {folded ? null : (
-          <View className="w-[300px] border-r-[1.25px] border-ink">
+          <View className="border-r-[1.25px] border-ink" style={{ width: REGISTER_PX }}>
             <Register openId={openId} />
           </View>
         )}

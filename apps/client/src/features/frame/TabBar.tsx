@@ -1,14 +1,16 @@
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
-import { TabIcon } from '@/ui/marks';
+import { useLargeText } from '@/ui/layout';
+import { PlusMark, TabIcon } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
 import { TABS, type TabId } from './tabs';
 
-/** A phone's bar of four at the thumb, and the round New. */
+/** A phone's bar of four at the thumb, in two rows where the reader's text is large, and the round New. */
 export function TabBar({ on }: { on: TabId | null }) {
+  const large = useLargeText();
   return (
     <View
-      className="flex-row border-t border-ink bg-sheet pr-24"
+      className="flex-row flex-wrap border-t border-ink bg-sheet pr-[96px]"
       role="navigation"
       aria-label="Places"
     >
@@ -22,11 +24,11 @@ export function TabBar({ on }: { on: TabId | null }) {
             aria-current={here ? 'page' : undefined}
             onPress={() => router.navigate(tab.href)}
             testID={`tab-${tab.id}`}
-            className="h-16 flex-1 items-center justify-center gap-0.5"
+            className="min-h-[64px] min-w-[3.4rem] flex-1 items-center justify-center gap-0.5"
           >
             <View className={`absolute top-0 h-1 w-12 ${here ? 'bg-ink' : ''}`} />
             <TabIcon name={tab.id} on={here} />
-            <Txt as="label" className={here ? 'font-head text-ink' : ''} numberOfLines={1}>
+            <Txt as="label" className={`text-center ${here ? 'font-head text-ink' : ''}`}>
               {tab.label}
             </Txt>
           </Pressable>
@@ -40,12 +42,12 @@ export function TabBar({ on }: { on: TabId | null }) {
           onPress={() => router.navigate('/new')}
           className="h-[63px] w-[63px] items-center justify-center rounded-full bg-teal active:opacity-80"
         >
-          <Txt as="screen" className="-mb-1 text-onTeal">
-            +
-          </Txt>
-          <Txt as="inline" className="text-onTeal">
-            New
-          </Txt>
+          <PlusMark />
+          {large ? null : (
+            <Txt as="inline" className="text-onTeal">
+              New
+            </Txt>
+          )}
         </Pressable>
       </View>
     </View>

@@ -1,5 +1,6 @@
-import { fromBase, m, q, shownUnit, type Message } from '@kelmot/core';
+import { fromBase, shownUnit } from '@kelmot/core';
 import { instrument } from '@kelmot/core/instruments/instrument';
+import { pouring } from '@kelmot/core/instruments/pour';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { useWords } from '@/ui/useWords';
@@ -16,20 +17,6 @@ export interface Pour {
 }
 
 const SCALE = instrument('scale');
-/** Less of it than this share is on the way, however still the scale stands. */
-const BEGUN = 0.5;
-/** As near as a person pours, as a share. */
-const CLOSE = 0.002;
-
-/** How a pour stands against its mark. */
-function leftOf(targetG: number, g: number): Message | null {
-  const left = targetG - g;
-  if (Math.abs(left) <= targetG * CLOSE) return null;
-  return left > 0
-    ? m('{left} to go.', { left: q(left, 'mass') })
-    : m('{over} over.', { over: q(-left, 'mass') });
-}
-
 /** How full it is, by its mark. */
 function Filling({ pour, g }: { pour: Pour; g: number }) {
   const share = Math.min(1.1, Math.max(0, g / pour.targetG));
@@ -79,8 +66,7 @@ export function OnScale({
         }}
       />
     );
-  const [g = 0] = seen.values;
-  const isIn = seen.state === 'steady' && g >= pour.targetG * BEGUN;
+  const { g, isIn, say } = pouring(seen, pour.targetG);
   const done = () => {
     const unit = shownUnit('mass', units);
     take(pour, String(Number(fromBase(g, unit).toFixed(unit.factor > 1 ? 3 : 1))));
@@ -102,7 +88,7 @@ export function OnScale({
         ))}
       </View>
       <Filling pour={pour} g={g} />
-      <LiveState seen={seen} more={leftOf(pour.targetG, g)} />
+      <LiveState seen={seen} more={say} />
     </InstrumentBox>
   );
 }

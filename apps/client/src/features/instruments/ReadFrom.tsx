@@ -1,14 +1,17 @@
 import { fromBase, shownUnit, type Message } from '@kelmot/core';
 import type { Driver } from '@kelmot/core/instruments/instrument';
+import type { ReadBy } from '@kelmot/core/run/readBy';
 import { View } from 'react-native';
 import { useWords } from '@/ui/useWords';
 import { InstrumentBox, OpenInstrument } from './InstrumentBox';
-import type { Asked, Texts } from './instrumentFor';
 import { LiveFigure, LiveState } from './Live';
 import { useInstrument } from './useInstrument';
 
+/** The texts of the boxes, by their keys. */
+type Texts = Record<string, string>;
+
 interface ReadFromProps {
-  asked: Asked;
+  by: ReadBy;
   driver: Driver;
   /** What would be recorded, as soon as there is something: the verdict as it comes. */
   verdict: (texts: Texts) => Message | null;
@@ -16,10 +19,11 @@ interface ReadFromProps {
 }
 
 /** Reads what a hold asks for from an instrument, watches it, and puts what was taken into the boxes. */
-export function ReadFrom({ asked, driver, verdict, take }: ReadFromProps) {
+export function ReadFrom({ by, driver, verdict, take }: ReadFromProps) {
   const { units } = useWords();
-  const { device, least, expects, textsOf } = asked;
+  const { device, least, expects, recorded } = by;
   const { seen, failed, open, close } = useInstrument(device, driver, expects);
+  const spot = device.mode === 'spot';
   const name = `${device.name}, ${driver.name}`;
   // As it is typed: four digits are finer than any of these measures.
   const write = (value: number, channel: number) =>
@@ -31,6 +35,12 @@ export function ReadFrom({ asked, driver, verdict, take }: ReadFromProps) {
         ).toPrecision(4),
       ),
     );
+  const textsOf = (values: readonly number[]): Texts => {
+    const written = recorded(values).map((v, i) => write(v, spot ? 0 : i));
+    return spot
+      ? { [device.channels[0]?.key ?? '']: written.join(' ') }
+      : Object.fromEntries(device.channels.map(({ key }, i) => [key, written[i] ?? '']));
+  };
   if (!seen)
     return (
       <OpenInstrument
@@ -40,9 +50,8 @@ export function ReadFrom({ asked, driver, verdict, take }: ReadFromProps) {
         open={open}
       />
     );
-  const spot = device.mode === 'spot';
   const enough = !spot || seen.values.length >= least;
-  const texts = seen.values.length > 0 ? textsOf(seen.values, write) : null;
+  const texts = seen.values.length > 0 ? textsOf(seen.values) : null;
   const mayTake = texts !== null && enough && seen.state === 'steady';
   const done = () => {
     if (texts) take(texts, name);

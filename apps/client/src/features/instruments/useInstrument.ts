@@ -2,15 +2,15 @@ import type { Driver, Instrument, Link, Sample } from '@kelmot/core/instruments/
 import { watch, type Watch } from '@kelmot/core/instruments/watch';
 import { useCallback, useEffect, useRef, useState } from 'react';
 
-/** As much of what it sent as is ever looked back at. */
-const MOST_SAMPLES = 120;
+/** As much of what it sent as is ever looked back at, and as many readings as one record takes. */
+const MOST_SAMPLES = 100;
 /** How often it is looked at where it sends nothing, ms. */
 const LOOK_MS = 500;
 
 export interface Reading {
   /** Null while it is not open. */
   seen: Watch | null;
-  /** Why it could not be opened. */
+  /** It could not be opened. */
   failed: boolean;
   open: () => void;
   close: () => void;

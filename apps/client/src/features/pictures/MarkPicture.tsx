@@ -11,7 +11,6 @@ import Svg, { Path, Text as SvgText } from 'react-native-svg';
 import { PrimaryButton, SecondaryButton } from '@/ui/Button';
 import { Choices, FieldFrame, TextBox } from '@/ui/fields';
 import { OverPage } from '@/ui/OverPage';
-import { colours } from '@/ui/tokens.cjs';
 import { Txt } from '@/ui/Txt';
 import { useWords } from '@/ui/useWords';
 import { burnt } from './burn';
@@ -20,9 +19,9 @@ import {
   drawnTo,
   isMark,
   labelAt,
+  lookOf,
   MARK_KINDS,
   pathOf,
-  sizesOf,
   strokesOf,
   type Mark,
   type MarkKind,
@@ -30,8 +29,6 @@ import {
 
 const NAMES: Record<MarkKind, string> = { line: 'Line', arrow: 'Arrow', outline: 'Outline' };
 const OPTIONS = MARK_KINDS.map((kind) => ({ value: kind, label: NAMES[kind] }));
-/** Seen on any ground, in both themes, as what is kept is. */
-const { ochre: LIGHT, ink: EDGE } = colours.light;
 /** The longest that a mark on a picture says, mm. */
 const LONGEST_MM = 100_000;
 /** As much of the screen as the picture takes in height: what is done with it stays in sight. */
@@ -44,7 +41,7 @@ const DRAWN_ON = {
 
 /** The marks over the picture, as they will be kept. */
 function Marks({ marks, width, height }: { marks: Mark[]; width: number; height: number }) {
-  const { line, text } = sizesOf(width, height);
+  const { light, edge, line, edgeLine, text, edgeText, above, font } = lookOf(width, height);
   return (
     <Svg width={width} height={height} pointerEvents="none" style={{ position: 'absolute' }}>
       {marks.map((mark, i) => {
@@ -52,19 +49,19 @@ function Marks({ marks, width, height }: { marks: Mark[]; width: number; height:
         const [x, y] = labelAt(mark, width, height);
         const round = { strokeLinecap: 'round', strokeLinejoin: 'round', fill: 'none' } as const;
         const lettering = {
-          ...{ x, y: y - line * 3, fontSize: text, fontWeight: '600' },
+          ...{ x, y: y - above, fontSize: text, fontFamily: font },
           textAnchor: 'middle',
         } as const;
         return [
-          <Path key={`${i}-edge`} d={d} stroke={EDGE} strokeWidth={line * 2} {...round} />,
-          <Path key={`${i}-line`} d={d} stroke={LIGHT} strokeWidth={line} {...round} />,
+          <Path key={`${i}-edge`} d={d} stroke={edge} strokeWidth={edgeLine} {...round} />,
+          <Path key={`${i}-line`} d={d} stroke={light} strokeWidth={line} {...round} />,
           mark.label ? (
-            <SvgText key={`${i}-halo`} {...lettering} stroke={EDGE} strokeWidth={text / 4}>
+            <SvgText key={`${i}-halo`} {...lettering} stroke={edge} strokeWidth={edgeText}>
               {mark.label}
             </SvgText>
           ) : null,
           mark.label ? (
-            <SvgText key={`${i}-label`} {...lettering} fill={LIGHT}>
+            <SvgText key={`${i}-label`} {...lettering} fill={light}>
               {mark.label}
             </SvgText>
           ) : null,

@@ -1,33 +1,23 @@
 import { withinMost } from '@/offline/picture';
-import { colours } from '@/ui/tokens.cjs';
-import { labelAt, pathOf, sizesOf, strokesOf, type Mark } from './marks';
-
-/** What is drawn is seen on any ground: light on a dark edge, the same in both themes. */
-const { ochre: LIGHT, ink: EDGE } = colours.light;
+import { labelAt, lookOf, pathOf, strokesOf, type Mark } from './marks';
 
 /** Draws marks onto a canvas that carries the picture. */
 export function drawMarks(context: CanvasRenderingContext2D, marks: readonly Mark[]): void {
   const { width, height } = context.canvas;
-  const { line, text } = sizesOf(width, height);
+  const { light, edge, line, edgeLine, text, edgeText, above, font } = lookOf(width, height);
   Object.assign(context, { lineCap: 'round', lineJoin: 'round', textAlign: 'center' });
-  context.font = `600 ${text}px "Barlow", sans-serif`;
+  context.font = `${text}px "${font}", sans-serif`;
   for (const mark of marks) {
     const path = new Path2D(pathOf(strokesOf(mark, width, height)));
-    for (const [colour, thick] of [
-      [EDGE, line * 2],
-      [LIGHT, line],
-    ] as const) {
-      context.strokeStyle = colour;
-      context.lineWidth = thick;
-      context.stroke(path);
-    }
+    Object.assign(context, { strokeStyle: edge, lineWidth: edgeLine });
+    context.stroke(path);
+    Object.assign(context, { strokeStyle: light, lineWidth: line });
+    context.stroke(path);
     if (mark.label === '') continue;
     const [x, y] = labelAt(mark, width, height);
-    context.strokeStyle = EDGE;
-    context.fillStyle = LIGHT;
-    context.lineWidth = text / 4;
-    context.strokeText(mark.label, x, y - line * 3);
-    context.fillText(mark.label, x, y - line * 3);
+    Object.assign(context, { strokeStyle: edge, lineWidth: edgeText, fillStyle: light });
+    context.strokeText(mark.label, x, y - above);
+    context.fillText(mark.label, x, y - above);
   }
 }
 

@@ -1,3 +1,5 @@
+import { colours, fontFamily } from '@/ui/tokens.cjs';
+
 /** What is drawn on a picture. */
 export const MARK_KINDS = ['line', 'arrow', 'outline'] as const;
 export type MarkKind = (typeof MARK_KINDS)[number];
@@ -91,8 +93,14 @@ export const pathOf = (strokes: readonly (readonly Point[])[]): string =>
     )
     .join(' ');
 
-/** How thick a mark is and how tall its label, on a picture so large, px. */
-export const sizesOf = (width: number, height: number) => {
+/** The look of marks on a picture so large, px: seen on any ground, light on a dark edge, the same in both themes. */
+export function lookOf(width: number, height: number) {
   const side = Math.max(width, height);
-  return { line: Math.max(2, side / 220), text: Math.max(11, side / 32) };
-};
+  const line = Math.max(2, side / 220);
+  const text = Math.max(11, side / 32);
+  return {
+    ...{ light: colours.light.ochre, edge: colours.light.ink },
+    ...{ line, edgeLine: line * 2, text, edgeText: text / 4, above: line * 3 },
+    font: fontFamily.head?.[0] ?? 'sans-serif',
+  };
+}

@@ -8,20 +8,17 @@ import { StopMark } from '@/ui/marks';
 import { Empty, Failed, Skeleton } from '@/ui/states';
 import { useTheme } from '@/ui/theme';
 import { Txt } from '@/ui/Txt';
-import { useMargins } from '@/ui/layout';
+import { REGISTER_PX, useMargins } from '@/ui/layout';
 import { useZone } from '@/ui/useZone';
 import { sayError } from '@/store/api';
 import { listAxis } from './benchAxis';
 import { openRepair } from './openRepair';
 import { placeOf, useActs, type ActRow } from './useActs';
 
-/** Width of the pane that the frame gives it, px. */
-const PANE = 300;
-
 function Line({ item, now, open }: { item: ActRow; now: number; open: boolean }) {
   const { row, act, say } = item;
   const zone = useZone();
-  const axis = listAxis(now, PANE - useMargins(), zone);
+  const axis = listAxis(now, REGISTER_PX - useMargins(), zone);
   const stopped = placeOf(item) === 'stopped';
   return (
     <Pressable
@@ -67,7 +64,7 @@ function Line({ item, now, open }: { item: ActRow; now: number; open: boolean })
 /** The register of the wide layout: open repairs by next act, dense, each with its strip, and the search. */
 export function Register({ openId }: { openId?: string }) {
   const zone = useZone();
-  const width = PANE - useMargins();
+  const width = REGISTER_PX - useMargins();
   const [q, setQ] = useState('');
   const { c } = useTheme();
   const box = useRef<TextInput>(null);

@@ -10,17 +10,19 @@ export interface Voice {
   failed: string | null;
 }
 
+const SILENT: Voice = { heard: '', failed: null };
+
 /** Listens for what is meant for the run sheet, where somebody switched that on; null where nobody did. */
 export function useVoice(act: (said: Said) => void): Voice | null {
   const on = useAppSelector((s) => s.settings.listens);
-  const [voice, setVoice] = useState<Voice>({ heard: '', failed: null });
+  const [voice, setVoice] = useState<Voice>(SILENT);
   const latest = useRef(act);
   useEffect(() => {
     latest.current = act;
   });
   useEffect(() => {
     if (!on) return;
-    return listen(
+    const stop = listen(
       (text) => {
         const said = understand(text);
         if (!said) return;
@@ -29,6 +31,10 @@ export function useVoice(act: (said: Said) => void): Voice | null {
       },
       (failed) => setVoice((v) => ({ ...v, failed })),
     );
+    return () => {
+      stop();
+      setVoice(SILENT);
+    };
   }, [on]);
   return on ? voice : null;
 }

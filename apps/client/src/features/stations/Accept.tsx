@@ -19,6 +19,7 @@ import { useNow } from '@/ui/useNow';
 import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
 import { useSiteQuery } from '@/store/api';
+import { reasonOf } from './reason';
 import { StepList } from './Steps';
 import { Story } from './Story';
 import { useKeptText } from './useKeptText';
@@ -38,11 +39,6 @@ function useGate({ view, plan, repair }: StationProps, override: string | null):
 
 const statementKey = (id: string) => `${id}/statement`;
 const overrideKey = (id: string) => `${id}/override`;
-/** A reason in so few letters is none. */
-const SHORTEST = 3;
-const reasonOf = (text: string): string | null =>
-  text.trim().length < SHORTEST ? null : text.trim();
-
 /** Why somebody may not sign here, or what else must be said; nothing where it is only to wait or to work. */
 function Withheld({ gate, view, repair }: StationProps & { gate: Held | null }) {
   const { say } = useWords();

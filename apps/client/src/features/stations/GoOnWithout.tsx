@@ -8,10 +8,8 @@ import { FieldFrame, TextBox } from '@/ui/fields';
 import { StopMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
 import { useWords } from '@/ui/useWords';
+import { reasonOf } from './reason';
 import { useKeptText } from './useKeptText';
-
-/** Fewest characters of a reason. */
-const LEAST_WHY = 3;
 
 interface GoOnWithoutProps {
   step: Step;
@@ -46,7 +44,7 @@ export function GoOnWithout({ step, view, repair }: GoOnWithoutProps) {
         </View>
       </View>
     );
-  const reason = why.trim();
+  const reason = reasonOf(why);
   return (
     <View className="gap-2 py-2">
       <FieldFrame
@@ -65,8 +63,9 @@ export function GoOnWithout({ step, view, repair }: GoOnWithoutProps) {
       <SecondaryButton
         label={`Override, ${me.name}`}
         testID="override-hold"
-        disabled={reason.length < LEAST_WHY}
+        disabled={reason === null}
         onPress={() => {
+          if (reason === null) return;
           const values = { kind: 'override', why: reason } as const;
           repair.send({ type: 'reading.add', stepId: step.id, values });
           dropWhy();

@@ -1,9 +1,9 @@
 import { waitEnds, type RepairView } from '@kelmot/contract';
 import { clockText, type Plan, type Step } from '@kelmot/core';
 import { ambientGate, goFromC } from '@kelmot/core/ambient/ambientGate';
+import { readBy } from '@kelmot/core/run/readBy';
 import { useCallback, useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { instrumentFor } from '@/features/instruments/instrumentFor';
 import { ReadFrom } from '@/features/instruments/ReadFrom';
 import { useDriver } from '@/features/instruments/useDriver';
 import { Pictures } from '@/features/pictures/Pictures';
@@ -58,18 +58,12 @@ function Wait({ step, view }: { step: Step; view: RepairView }) {
 
 /** The instrument that a hold can be read by, where one can be reached. */
 function ByInstrument({ step, plan, hold }: Pick<HoldProps, 'step' | 'plan'> & { hold: HoldAct }) {
-  const asked = useMemo(() => instrumentFor(step.hold, plan), [step.hold, plan]);
-  const expected = useCallback(() => asked?.expects ?? [], [asked]);
-  const driver = useDriver(asked?.device.id, expected);
-  if (!asked || !driver) return null;
+  const by = useMemo(() => readBy(step.hold, plan), [step.hold, plan]);
+  const expected = useCallback(() => by?.expects ?? [], [by]);
+  const driver = useDriver(by?.device.id, expected);
+  if (!by || !driver) return null;
   return (
-    <ReadFrom
-      key={step.id}
-      asked={asked}
-      driver={driver}
-      verdict={hold.verdictOf}
-      take={hold.take}
-    />
+    <ReadFrom key={step.id} by={by} driver={driver} verdict={hold.verdictOf} take={hold.take} />
   );
 }
 
