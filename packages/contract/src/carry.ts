@@ -1,4 +1,5 @@
 import { m, word, type Message, type Plan, type Step } from '@kelmot/core';
+import { CURE } from './cureRecord';
 import { judgeReading } from './judge';
 import type { LastPlan } from './repair';
 import type { Check, Reading } from './records';
@@ -39,6 +40,8 @@ export function carriedOver(
   const stepsOf = (plan: Plan) => new Map(plan.steps.map((step) => [step.id, step]));
   const [old, now] = [stepsOf(body), stepsOf(next)];
   const whyNotAt = (stepId: string): Message | null => {
+    // How warm it was is of the place, whatever is laid there.
+    if (stepId === CURE) return null;
     const before = old.get(stepId);
     return before ? whyNot(before, now.get(stepId)) : m('The new plan has no such step.');
   };

@@ -16,11 +16,14 @@ import {
   type Step,
   type Weighing,
 } from '@kelmot/core';
-import { mixedBatches, soundMixes } from './done';
+import { asItRuns } from '@kelmot/core/run/asItRuns';
 import type { MixCheck } from '@kelmot/core/mix/mixCheck';
+import { cureSeen } from './cureRecord';
+import { mixedBatches, soundMixes } from './done';
 import type { Me } from './people';
 import { openForBatch, openHolds, openInAll } from './progress';
 import type { RepairView } from './repair';
+import { runningPlan } from './running';
 import { mixOf } from './weighed';
 
 /** Why something may not be done, for buttons, for what is laid over the view and for the server alike. */
@@ -160,7 +163,8 @@ export function curedByServer(view: RepairView, now: number): number | null {
     const startedAt = new Date(Math.max(Date.parse(x.startedAt), had)).toISOString();
     return { ...x, startedAt };
   });
-  return curedAt(gistOf(plan), mixedBatches(seen));
+  const runs = asItRuns(plan, cureSeen(view), mixedBatches(seen)).plan;
+  return curedAt(gistOf(runs), mixedBatches(seen));
 }
 
 /** What a sign-off is judged by. */
@@ -218,7 +222,7 @@ export function maySign(
   if (verdict === 'redo') return null;
   const open = openInAll(view, now.device);
   if (open.length > 0) return held('open', m('Not yet: holds are open'), open);
-  const ready = curedAt(gistOf(plan), mixedBatches(view.mixes));
+  const ready = curedAt(gistOf(runningPlan(view) ?? plan), mixedBatches(view.mixes));
   if (ready === null) return held('cure', m('Not cured yet'), [m('Nothing was mixed.')]);
   if (ready > now.device)
     return held('cure', m('Not cured yet'), [

@@ -12,6 +12,7 @@ import {
 import { mixedBatches } from './done';
 import { atHand } from './hand';
 import type { RepairView } from './repair';
+import { runningPlan } from './running';
 import { MARK_NAMES, storyOf } from './story';
 import { againBecause, againSaid, closingWindows, waitsUntil } from './windows';
 
@@ -75,7 +76,8 @@ function standsAt(view: RepairView, now: number, zone: Zone): Message[] {
  */
 export function handoverOf(view: RepairView, now: number, zone: Zone): Handover {
   const plan = view.plan?.body;
-  const act = plan ? nextAct(gistOf(plan), mixedBatches(view.mixes), now, zone) : null;
+  const runs = runningPlan(view);
+  const act = runs ? nextAct(gistOf(runs), mixedBatches(view.mixes), now, zone) : null;
   const running = view.status === 'open' && act && act.phase !== 'ready';
   const again = (plan?.steps ?? []).flatMap((step) => {
     const why = plan && againBecause(step, view, plan, now);

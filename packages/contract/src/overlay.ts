@@ -1,6 +1,7 @@
 import { m, surveyTitle, MINUTE, type Message, type Plan, type Survey } from '@kelmot/core';
 import { carriedOver } from './carry';
 import type { Command } from './command';
+import { isOfCure, judgeCure } from './cureRecord';
 import { curedByServer, deviationOf, mayMix, mayMove } from './gates';
 import { approvedBy, judgeReading } from './judge';
 import type { Me } from './people';
@@ -152,6 +153,11 @@ const OVER: { [T in Command['type']]: Lay<T> } = {
   }),
   'reading.add': (view, command, waits, { who }) => {
     const plan = view.plan?.body;
+    if (plan && isOfCure(command.values))
+      return layReading(view, command, waits, {
+        values: command.values,
+        ...judgeCure(command.values, plan),
+      });
     const hold = plan?.steps.find((s) => s.id === command.stepId)?.hold;
     if (!plan || !hold) return view;
     const values = approvedBy(hold, command.values, who);

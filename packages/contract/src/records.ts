@@ -15,7 +15,41 @@ export type RepairStatus = z.infer<typeof RepairStatus>;
 /** The instrument that sent it; left out where it was typed. */
 const read = { instrument: typedText(60, 1).optional() };
 
-/** A reading taken at a hold of the plan, in base units, judged when it was taken. */
+/** Most rows of one log, a day and a half at one a minute; what says nothing more than its neighbours is left out. */
+export const MOST_ROWS = 2000;
+/** What no surface is colder or hotter than while something cures on it, °C. */
+const surface = () => z.number().min(-60).max(250);
+
+/** How warm a repair was, minutes after the beginning of its log, at one spot or at two. */
+const LogRow = z.strictObject({
+  atMin: z.number().min(0).max(1e6),
+  tempC: surface(),
+  otherC: surface().optional(),
+});
+export type LogRow = z.infer<typeof LogRow>;
+
+const LogRows = z
+  .array(LogRow)
+  .min(1)
+  .max(MOST_ROWS)
+  .superRefine((rows, ctx) => {
+    const wrong = rows.findIndex((row, i) => i > 0 && row.atMin <= (rows[i - 1] as LogRow).atMin);
+    if (wrong > 0)
+      ctx.addIssue({
+        code: 'custom',
+        path: [wrong, 'atMin'],
+        message: `must be over ${rows[wrong - 1]?.atMin}, the time before it`,
+      });
+  });
+
+/** What can warm a repair while it cures. */
+export const WARMERS = ['heater', 'lamp'] as const;
+export const WARMER_NAMES: Record<(typeof WARMERS)[number], string> = {
+  heater: 'Heater',
+  lamp: 'Lamp',
+};
+
+/** A reading taken at a hold of the plan or of the cure itself, in base units, judged when it was taken. */
 export const ReadingValues = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('ambient'),
@@ -44,6 +78,13 @@ export const ReadingValues = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('photo'), photoId: Id }),
   /** The job went on without what the hold asks for: by whoever recorded it, for this reason. */
   z.strictObject({ kind: z.literal('override'), why: typedLines(MOST_NOTE, LEAST_NOTE) }),
+  /** How warm the repair was: one that was typed, or the rows of a log. */
+  z.strictObject({ kind: z.literal('temperatures'), from: Instant, rows: LogRows, ...read }),
+  z.strictObject({ kind: z.literal('heat'), by: z.enum(WARMERS), on: z.boolean() }),
+  /** A fingernail pressed into the sample that was kept: it leaves a mark, or none. */
+  z.strictObject({ kind: z.literal('nail'), marks: z.boolean() }),
+  /** A durometer on that sample. */
+  z.strictObject({ kind: z.literal('shore'), value: z.number().min(0).max(100), ...read }),
   z.strictObject({
     kind: z.literal('approval'),
     name: typedText(80, 2),

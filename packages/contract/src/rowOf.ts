@@ -1,6 +1,7 @@
 import { gistOf } from '@kelmot/core';
 import type { RepairView } from './repair';
 import type { RepairRow } from './row';
+import { runningPlan } from './running';
 
 /** A repair as a row of a list, told from the whole of it: as the server tells it. */
 export function rowOf(view: RepairView): RepairRow {
@@ -15,12 +16,13 @@ export function rowOf(view: RepairView): RepairRow {
     ...rest
   } = view;
   const { reviews, ...head } = rest;
+  const runs = runningPlan(view);
   const gate = readings.filter((r) => r.values.kind === 'ambient').at(-1);
   const due = reviews.filter((r) => r.doneAt === null).map((r) => r.dueOn);
   return {
     ...head,
     cardCode: plan?.body.card.code ?? null,
-    gist: plan ? gistOf(plan.body) : null,
+    gist: runs ? gistOf(runs) : null,
     stop: gate && !gate.passed ? gate.say : null,
     dueOn: due.sort()[0] ?? null,
   };

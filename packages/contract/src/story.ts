@@ -1,5 +1,6 @@
 import { celsius, joined, minutes, mm } from '@kelmot/core/message/message';
 import { m, MINUTE, planBatches, q, type Hold, type Message, type Plan } from '@kelmot/core';
+import { isOfCure, titleOfCure } from './cureRecord';
 import type { Recorded } from './done';
 import { type RepairView, type StoryLine, type StoryMark } from './repair';
 import { SIGNOFF_NAMES, type Check, type Mix, type Reading, type Signoff } from './records';
@@ -67,7 +68,7 @@ function readingLine(reading: Reading, plan: Plan): StoryLine {
   return {
     ...own,
     ...{ id, at: takenAt, by, say: joined([say, from]) },
-    title: step?.title ?? m('{stepId}', { stepId }),
+    title: isOfCure(values) ? titleOfCure(values) : (step?.title ?? m('{stepId}', { stepId })),
     limit: step?.hold ? limitOf(step.hold, plan) : null,
     mark: !passed
       ? 'failed'

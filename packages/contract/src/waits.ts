@@ -1,6 +1,7 @@
 import { dayClockText, m, soonAt, type Call, type Plan, type Zone } from '@kelmot/core';
 import { waitEnds } from './done';
 import type { RepairView } from './repair';
+import { runningPlan } from './running';
 import { againSaid, linkedFrom, windowOf } from './windows';
 
 /** When a wait that somebody started is over: drying, flashing off, soaking, a pass of the lamp. */
@@ -37,7 +38,7 @@ function ofWindows(view: RepairView, plan: Plan, now: number, zone: Zone): Call[
  * over, and what was done goes stale. Beside what its rounds call out; nothing of a repair that is not open.
  */
 export function waitCalls(view: RepairView, now: number, zone: Zone): Call[] {
-  const plan = view.plan?.body;
+  const plan = runningPlan(view);
   if (!plan || view.status !== 'open') return [];
   return [...ofWaits(view, plan), ...ofWindows(view, plan, now, zone)].sort((p, q) => p.at - q.at);
 }

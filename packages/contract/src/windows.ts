@@ -10,6 +10,7 @@ import {
   type Step,
 } from '@kelmot/core';
 import { latest, mixedBatches, stepDone, type Recorded } from './done';
+import { runningPlan } from './running';
 
 /** What a link counts from, as it really happened, epoch ms; null before it has. */
 export function linkedFrom({ from }: Link, view: Recorded): { first: number; last: number } | null {
@@ -35,7 +36,10 @@ function begun(step: Step, view: Recorded, plan: Plan, now: number): boolean {
   return view.mixes.some((x) => round?.batches.some((b) => b.no === x.batchNo));
 }
 
-const linksTo = (plan: Plan, { id }: Step): Link[] => plan.links.filter((l) => l.to === id);
+/** The waits of a job as it runs. */
+const linksOf = (view: Recorded, plan: Plan): Link[] => (runningPlan(view) ?? plan).links;
+const linksTo = (view: Recorded, plan: Plan, { id }: Step): Link[] =>
+  linksOf(view, plan).filter((l) => l.to === id);
 
 /** What a step still waits for, and when that is over, epoch ms; null when nothing holds it. */
 export function waitsUntil(
@@ -44,7 +48,7 @@ export function waitsUntil(
   plan: Plan,
   now: number,
 ): { at: number; why: Message } | null {
-  const links = linksTo(plan, step).filter((l) => l.instead.length === 0);
+  const links = linksTo(view, plan, step).filter((l) => l.instead.length === 0);
   const open = links.flatMap((link) => {
     const done = linkedFrom(link, view);
     const at = done ? done.last + link.least * MINUTE : -Infinity;
@@ -86,7 +90,7 @@ export function againBecause(
   plan: Plan,
   now: number,
 ): Message | null {
-  const missed = plan.links.find((link) => {
+  const missed = linksOf(view, plan).find((link) => {
     if (!('step' in link.from) || link.from.step !== id || link.instead.length > 0) return false;
     return (closesAt(link, view, plan, now) ?? Infinity) + SECOND < now;
   });
@@ -100,7 +104,7 @@ export const againSaid = ({ title }: Pick<Step, 'title'>, why: Message): Message
 /** Waits of a step that are not over, and what has been left too long before it, by the clock as it really ran. */
 export function waitsOpen(view: Recorded, plan: Plan, step: Step, now: number): Message[] {
   const wait = waitsUntil(step, view, plan, now);
-  const again = linksTo(plan, step).flatMap((link): Message[] => {
+  const again = linksTo(view, plan, step).flatMap((link): Message[] => {
     const from = plan.steps.find((s) => 'step' in link.from && s.id === link.from.step);
     const why = from && againBecause(from, view, plan, now);
     return from && why ? [againSaid(from, why)] : [];
@@ -120,7 +124,7 @@ export interface Closing {
 export function closingWindows(view: Recorded, now: number): Closing[] {
   const plan = view.plan?.body;
   if (!plan) return [];
-  return plan.links
+  return linksOf(view, plan)
     .flatMap((link): Closing[] => {
       const at = closesAt(link, view, plan, now);
       const to = plan.steps.find((s) => s.id === link.to);

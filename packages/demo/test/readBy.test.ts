@@ -1,6 +1,6 @@
 import { m, type Hold } from '@kelmot/core';
 import { pouring } from '@kelmot/core/instruments/pour';
-import type { Watch } from '@kelmot/core/instruments/watch';
+import type { Watch } from '@kelmot/core/instruments/seen';
 import { readBy } from '@kelmot/core/run/readBy';
 import { demoSurvey, surveyedRepairs } from '../src/index';
 

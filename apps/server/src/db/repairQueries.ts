@@ -1,4 +1,12 @@
-import type { RepairPage, RepairRow } from '@kelmot/contract';
+import {
+  OF_CLOCKS,
+  runningPlan,
+  type Mix,
+  type Reading,
+  type RepairPage,
+  type RepairRow,
+} from '@kelmot/contract';
+import { gistOf, type PlanGist } from '@kelmot/core';
 import { z } from 'zod';
 import {
   and,
@@ -14,6 +22,7 @@ import {
 } from 'drizzle-orm';
 import type { Db } from './client';
 import { mixes, mixMarks, plans, readings, repairs, reviews } from './repairs';
+import { readPlan } from './planRead';
 import { headOf, toMix } from './repairView';
 
 const { survey: _survey, search: _search, ...COLUMNS } = getTableColumns(repairs);
@@ -83,7 +92,7 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
   if (page.length === 0) return [];
   const planIds = page.flatMap((r) => (r.planId ? [r.planId] : []));
   const ids = page.map((r) => r.id);
-  const [gists, mixed, gates, due] = await Promise.all([
+  const [gists, mixed, read, due] = await Promise.all([
     planIds.length
       ? db
           .select({ id: plans.id, cardCode: plans.cardCode, gist: plans.gist })
@@ -100,16 +109,21 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
       : [],
     planIds.length
       ? db
-          .selectDistinctOn([readings.repairId], {
-            repairId: readings.repairId,
+          .select({
+            planId: readings.planId,
+            values: readings.values,
+            takenAt: readings.takenAt,
             passed: readings.passed,
             say: readings.say,
           })
           .from(readings)
           .where(
-            and(inArray(readings.planId, planIds), sql`${readings.values}->>'kind' = 'ambient'`),
+            and(
+              inArray(readings.planId, planIds),
+              inArray(sql`${readings.values}->>'kind'`, [...OF_CLOCKS]),
+            ),
           )
-          .orderBy(readings.repairId, desc(readings.receivedAt))
+          .orderBy(asc(readings.receivedAt), asc(readings.id))
       : [],
     db
       .selectDistinctOn([reviews.repairId], { repairId: reviews.repairId, dueOn: reviews.dueOn })
@@ -117,16 +131,34 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
       .where(and(inArray(reviews.repairId, ids), isNull(reviews.doneAt)))
       .orderBy(reviews.repairId, asc(reviews.dueOn)),
   ]);
-  return page.map((r) => {
+  const rows = page.map(async (r): Promise<RepairRow> => {
     const plan = gists.find((p) => p.id === r.planId);
-    const gate = gates.find((g) => g.repairId === r.id);
+    const own = read.filter((g) => g.planId === r.planId);
+    const gate = own.filter((g) => g.values.kind === 'ambient').at(-1);
+    const mixes = mixed
+      .filter((m) => m.row.planId === r.planId)
+      .map((m) => toMix(m.row, m.mark, ''));
+    const runs = r.status === 'open' && mixes.length > 0 && own.length > 0;
     return {
       ...headOf(r),
       cardCode: plan?.cardCode ?? null,
-      gist: plan?.gist ?? null,
-      mixes: mixed.filter((m) => m.row.planId === r.planId).map((m) => toMix(m.row, m.mark, '')),
+      gist: (runs && plan ? await gistAsItRuns(db, plan.id, own, mixes) : plan?.gist) ?? null,
+      mixes,
       stop: gate && !gate.passed ? gate.say : null,
       dueOn: due.find((d) => d.repairId === r.id)?.dueOn ?? null,
     };
   });
+  return Promise.all(rows);
+}
+
+/** What the clocks of a plan are read from, once it is begun. */
+async function gistAsItRuns(
+  db: Db,
+  planId: string,
+  readings: Pick<Reading, 'values' | 'takenAt' | 'passed'>[],
+  mixes: Mix[],
+): Promise<PlanGist | null> {
+  const plan = await readPlan(db, planId);
+  const runs = runningPlan({ plan, readings, mixes });
+  return runs && gistOf(runs);
 }

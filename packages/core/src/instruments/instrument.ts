@@ -1,6 +1,13 @@
 import type { QuantityId } from '../units/quantities';
 
-export const INSTRUMENTS = ['hygrometer', 'thickness', 'film', 'durometer', 'scale'] as const;
+export const INSTRUMENTS = [
+  'hygrometer',
+  'thickness',
+  'film',
+  'durometer',
+  'scale',
+  'logger',
+] as const;
 export type InstrumentId = (typeof INSTRUMENTS)[number];
 
 /** One thing that an instrument measures. */
@@ -27,10 +34,10 @@ export interface Instrument {
   channels: readonly Channel[];
   /**
    * `stream`: it sends by itself, and is taken once it has settled. `spot`: one reading each time that its probe is put
-   * down, and several are taken together.
+   * down, and several are taken together. `log`: it measures by itself and keeps what it measured until it is asked.
    */
-  mode: 'stream' | 'spot';
-  /** Nothing for so long, and it is lost, ms. */
+  mode: 'stream' | 'spot' | 'log';
+  /** Nothing for so long, and it is lost, ms; of a log: a gap in it. */
   silentMs: number;
 }
 
@@ -114,8 +121,19 @@ const scale: Instrument = {
   ],
 };
 
+const logger: Instrument = {
+  id: 'logger',
+  name: 'Cure logger',
+  mode: 'log',
+  silentMs: 30 * 60_000,
+  channels: ['Spot 1', 'Spot 2'].map((name, i) => ({
+    ...{ key: `spot${i + 1}`, name, quantity: 'temperature' as const },
+    ...{ from: -60, to: 250, noise: 1e-4, still: 0, deed: null },
+  })),
+};
+
 const BY_ID: Record<InstrumentId, Instrument> = {
-  ...{ hygrometer, thickness, film, durometer, scale },
+  ...{ hygrometer, thickness, film, durometer, scale, logger },
 };
 
 /** An instrument by its id. */
@@ -130,9 +148,10 @@ export interface Link {
 
 /**
  * How an instrument is reached: over the air, by a cable, or a simulated one. Opened at a touch, since browsers ask the
- * person for the device; rejects where there is none. What is lost later is silent: `watch` notices.
+ * person for the device; rejects where there is none. What is lost later is silent: `watch` notices. Of a log everything
+ * since a moment, epoch ms, is heard, each with its own moment, before `open` resolves.
  */
 export interface Driver {
   name: string;
-  open: (device: Instrument, heard: (sample: Sample) => void) => Promise<Link>;
+  open: (device: Instrument, heard: (sample: Sample) => void, since?: number) => Promise<Link>;
 }

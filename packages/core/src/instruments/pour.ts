@@ -1,5 +1,5 @@
 import { grams, m, type Message } from '../message/message';
-import type { Watch } from './watch';
+import type { Watch } from './seen';
 
 /** How a pour onto a scale stands against its mark. */
 export interface Pouring {

@@ -1,20 +1,8 @@
-import { m, q, type Message } from '../message/message';
+import { m, q } from '../message/message';
 import { quantity, toBase, type Unit } from '../units/quantities';
 import type { Channel, Instrument, Sample } from './instrument';
-
-/** What an instrument can do wrong and what shows it in what it sends. */
-export const FAULTS = ['lost', 'stuck', 'drift', 'unit', 'reach'] as const;
-export type Fault = (typeof FAULTS)[number];
-
-/** What is to be thought of an instrument now. */
-export interface Watch {
-  /** `steady`: it may be taken; `fault`: what it shows is not to be used. */
-  state: 'waiting' | 'settling' | 'steady' | 'fault';
-  fault: Fault | null;
-  say: Message;
-  /** A stream: the present value of each channel. Spot: every reading of its one channel. Base units. */
-  values: number[];
-}
+import { fault, repeats, type Watch } from './seen';
+import { watchLog } from './watchLog';
 
 /** A stream is looked at over so long, ms; what has not settled after so much longer is drifting. */
 const WINDOW_MS = 4000;
@@ -56,13 +44,6 @@ function unitMeant(channel: Channel, value: number, said: Unit, expected: number
     ) ?? null
   );
 }
-
-const fault = (kind: Fault, say: Message, values: number[]): Watch => ({
-  state: 'fault',
-  fault: kind,
-  say,
-  values,
-});
 
 /** Each channel of a sample in its base unit; or the fault that its unit is unknown. */
 function inBase(device: Instrument, sample: Sample): { values: number[] } | { unknown: string } {
@@ -124,11 +105,6 @@ function rise(at: readonly number[], values: readonly number[]): number {
   }
   return under === 0 ? 0 : (over / under) * ((at.at(-1) as number) - (at[0] as number));
 }
-
-const repeats = (values: readonly number[], times: number, { noise }: Channel): boolean => {
-  const last = values.slice(-times);
-  return noise > 0 && last.length === times && Math.max(...last) - Math.min(...last) < noise;
-};
 
 /** What the last samples up to one of them say of a channel: how much it rises over the window. */
 function movedAt(samples: readonly Sample[], own: readonly number[], last: number): number {
@@ -247,7 +223,13 @@ export function watch(
   const read = samples.map((s) => inBase(device, s));
   const sound = read.flatMap((r) => ('values' in r ? [r.values] : []));
   const values = device.mode === 'spot' ? sound.map((r) => r[0] as number) : (sound.at(-1) ?? []);
-  if (now - (last?.at ?? since) > device.silentMs)
+  if (device.mode === 'log' && !last)
+    return fault(
+      'lost',
+      m('It has logged nothing here. Look at its battery and its probes.'),
+      values,
+    );
+  if (device.mode !== 'log' && now - (last?.at ?? since) > device.silentMs)
     return fault(
       'lost',
       m('Nothing comes from it any more. Bring it nearer, or connect it again.'),
@@ -264,7 +246,11 @@ export function watch(
       values,
     );
   const seen =
-    device.mode === 'spot' ? watchSpot(device, sound) : watchStream(device, samples, sound);
+    device.mode === 'log'
+      ? watchLog(device, samples, sound, now)
+      : device.mode === 'spot'
+        ? watchSpot(device, sound)
+        : watchStream(device, samples, sound);
   const settled = seen.state === 'steady';
   const wrong = implausible(device, last, sound.at(-1) as number[], expects, settled);
   return wrong && seen.fault === null ? { ...wrong, values } : seen;

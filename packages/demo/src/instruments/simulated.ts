@@ -1,6 +1,7 @@
 import { mulberry32 } from '@kelmot/core/calc/random';
 import type { Driver, Instrument, Sample } from '@kelmot/core/instruments/instrument';
 import { fromBase, quantity } from '@kelmot/core/units/quantities';
+import { loggedBetween } from './logged';
 
 /** How a simulated instrument can be told to misbehave. */
 export const MISBEHAVIOURS = ['drift', 'drop-out', 'stuck', 'wrong-unit'] as const;
@@ -87,7 +88,11 @@ export function sampleOf(
 /** A simulated instrument before a scene. `scene` is asked for anew with each tare, counted from 0. */
 export const simulated = (scene: (part: number) => Scene): Driver => ({
   name: 'simulated',
-  open: (device, heard) => {
+  open: (device, heard, since = Date.now()) => {
+    if (device.mode === 'log') {
+      loggedBetween(scene(0), since, Date.now()).forEach(heard);
+      return Promise.resolve({ close: () => undefined });
+    }
     let [part, n, from] = [0, 0, Date.now()];
     const timer = setInterval(() => {
       const at = Date.now();

@@ -1,6 +1,6 @@
 import { show, type Message } from '@kelmot/core';
 import type { Channel } from '@kelmot/core/instruments/instrument';
-import type { Watch } from '@kelmot/core/instruments/watch';
+import type { Watch } from '@kelmot/core/instruments/seen';
 import { View } from 'react-native';
 import { StopMark, WaitMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';

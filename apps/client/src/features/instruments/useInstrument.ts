@@ -1,5 +1,6 @@
 import type { Driver, Instrument, Link, Sample } from '@kelmot/core/instruments/instrument';
-import { watch, type Watch } from '@kelmot/core/instruments/watch';
+import type { Watch } from '@kelmot/core/instruments/seen';
+import { watch } from '@kelmot/core/instruments/watch';
 import { useCallback, useEffect, useRef, useState } from 'react';
 
 /** As much of what it sent as is ever looked back at, and as many readings as one record takes. */

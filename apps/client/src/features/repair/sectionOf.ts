@@ -1,4 +1,4 @@
-import { mixedBatches, type RepairView } from '@kelmot/contract';
+import { mixedBatches, runningPlan, type RepairView } from '@kelmot/contract';
 import {
   drawSection,
   familyOf,
@@ -23,7 +23,7 @@ interface Size {
 export function coatStates(plan: Plan, view: RepairView, now: number): Fill[] {
   const coats = plan.figures.coats?.value ?? 1;
   const mixes = mixedBatches(view.mixes);
-  const gist = gistOf(plan);
+  const gist = gistOf(runningPlan(view) ?? plan);
   const done = new Set(mixes.filter((x) => !x.binned).map((x) => x.batchNo));
   const own = gist.rounds.filter((r) => r.cardCode === plan.card.code);
   return Array.from({ length: coats }, (_, i): Fill => {

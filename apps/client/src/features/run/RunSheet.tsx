@@ -4,6 +4,7 @@ import {
   deedDone,
   mixedBatches,
   pailMoments,
+  runningPlan,
   waitsUntil,
   type Closing,
 } from '@kelmot/contract';
@@ -88,7 +89,7 @@ function Standing({ props, now }: { props: DeedProps; now: number }) {
   if (!hand) return null;
   const mixes = mixedBatches(view.mixes);
   const notBefore = waitsUntil(hand.step, view, plan, now)?.at;
-  const pace = paceOf(plan, run.deeds, hand, mixes, now, zone, notBefore);
+  const pace = paceOf(runningPlan(view) ?? plan, run.deeds, hand, mixes, now, zone, notBefore);
   const closing: Closing | undefined = closingWindows(view, now)[0];
   return (
     <View className="gap-1 border-b border-rule px-4 py-3" role="status" testID="run-pace">

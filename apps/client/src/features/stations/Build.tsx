@@ -1,4 +1,4 @@
-import { mixedBatches } from '@kelmot/contract';
+import { mixedBatches, runningPlan } from '@kelmot/contract';
 import { gistOf, nextAct } from '@kelmot/core';
 import { router } from 'expo-router';
 import { View } from 'react-native';
@@ -23,7 +23,7 @@ export function Build(props: StationProps) {
   const now = useNow();
   const { say, tell } = useWords();
   const { running } = useBatches(view, plan);
-  const act = nextAct(gistOf(plan), mixedBatches(view.mixes), now, zone);
+  const act = nextAct(gistOf(runningPlan(view) ?? plan), mixedBatches(view.mixes), now, zone);
   return (
     <View>
       {running ? <PailClock plan={plan} mix={running.mix} batch={running.batch} /> : null}

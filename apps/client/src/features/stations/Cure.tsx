@@ -1,4 +1,4 @@
-import { mixedBatches } from '@kelmot/contract';
+import { mixedBatches, runningOf } from '@kelmot/contract';
 import {
   axisOf,
   clockText,
@@ -31,7 +31,8 @@ export function Cure(props: StationProps) {
   const [outer, setOuter] = useState(0);
   const width = outer - useMargins();
   const zone = useZone();
-  const gist = gistOf(plan);
+  const running = runningOf(view);
+  const gist = gistOf(running?.plan ?? plan);
   const mixes = mixedBatches(view.mixes);
   const { say, tell } = useWords();
   const strips = stripsOf(gist, mixes, now);

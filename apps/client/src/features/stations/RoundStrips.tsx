@@ -1,4 +1,4 @@
-import { mixedBatches, type RepairView } from '@kelmot/contract';
+import { mixedBatches, runningPlan, type RepairView } from '@kelmot/contract';
 import {
   axisOf,
   clockText,
@@ -67,7 +67,7 @@ export function RoundStrips({
   const { tell, units } = useWords();
   const [outer, setOuter] = useState(0);
   const width = outer - useMargins();
-  const strips = stripsOf(gistOf(plan), mixedBatches(view.mixes), now).filter(
+  const strips = stripsOf(gistOf(runningPlan(view) ?? plan), mixedBatches(view.mixes), now).filter(
     (s) => s.round.id !== except,
   );
   if (strips.length === 0) return null;

@@ -1,4 +1,4 @@
-import { tickedBy, windowOf, type RepairView } from '@kelmot/contract';
+import { runningPlan, tickedBy, windowOf, type RepairView } from '@kelmot/contract';
 import { clockText, dayClockText, type Plan, type Step } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -27,7 +27,7 @@ export function Waits({
   const { tell } = useWords();
   const clock = (at: number) => dayClockText(at, now, zone);
   // Where a window is missed by plan, what is done instead has links of its own.
-  return plan.links
+  return (runningPlan(view) ?? plan).links
     .filter((l) => l.to === step.id && l.instead.length === 0)
     .filter((l) => l.least > 0 || l.most !== null)
     .map((link, i) => {

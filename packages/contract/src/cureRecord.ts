@@ -1,0 +1,161 @@
+import { celsius, minutes } from '@kelmot/core/message/message';
+import { echoed, m, MINUTE, type Message, type Plan } from '@kelmot/core';
+import { thinned, type Read } from '@kelmot/core/cure/thinned';
+import type { CureSeen } from '@kelmot/core/run/asItRuns';
+import type { Recorded } from './done';
+import { MOST_ROWS, WARMER_NAMES, type LogRow, type Reading, type ReadingValues } from './records';
+
+/** What a record of the cure hangs on, in place of a step: it is of the repair, whatever is at hand. */
+export const CURE = 'cure';
+
+const KINDS = ['temperatures', 'heat', 'nail', 'shore'] as const;
+/** Kinds of readings that say how warm a repair was or how hard: its clocks run by them. */
+export const OF_CLOCKS = [...KINDS, 'ambient'] as const;
+export type CureValues = Extract<ReadingValues, { kind: (typeof KINDS)[number] }>;
+
+export const isOfCure = (values: ReadingValues): values is CureValues =>
+  KINDS.some((kind) => kind === values.kind);
+
+/** The colder of the spots that were read: the cure is done where it is done last. */
+export const coldest = ({ tempC, otherC = tempC }: LogRow): number => Math.min(tempC, otherC);
+
+/** The moment of a row of a log, epoch ms. */
+const momentOf = (from: string, { atMin }: LogRow): number => Date.parse(from) + atMin * MINUTE;
+
+/** What joins the rows of a log that are kept is nowhere further from what was read, °C, as long as they are not too many. */
+const WITHIN_C = 0.1;
+
+/** What was read, epoch ms and °C of one spot or two, as it is recorded: without what says nothing more; null for nothing. */
+export function logOf(reads: readonly Read[], instrument?: string): CureValues | null {
+  const [first] = reads;
+  if (!first) return null;
+  let [within, kept] = [WITHIN_C, thinned(reads, WITHIN_C)];
+  for (; kept.length > MOST_ROWS; within *= 2) kept = thinned(kept, within);
+  const rows = kept.map(({ at, values: [tempC = 0, otherC] }): LogRow => ({
+    atMin: (at - first.at) / MINUTE,
+    tempC,
+    ...(otherC === undefined ? {} : { otherC }),
+  }));
+  const from = new Date(first.at).toISOString();
+  return { kind: 'temperatures', from, rows, ...(instrument ? { instrument } : {}) };
+}
+
+/** Why something of a cure may not be recorded at a moment: the field and what to mend; null where it may. */
+export function wrongOfCure(
+  values: CureValues,
+  at: string,
+  plan: Pick<Plan, 'card'>,
+): { path: string; message: string } | null {
+  if (values.kind === 'shore' && !plan.card.service.hardness)
+    return {
+      path: 'values.kind',
+      message: `${echoed(plan.card.code)} gives no hardness; press a fingernail into the sample`,
+    };
+  if (values.kind !== 'temperatures') return null;
+  const last = values.rows.at(-1);
+  if (!last || momentOf(values.from, last) <= Date.parse(at) + MINUTE) return null;
+  return {
+    path: `values.rows.${values.rows.length - 1}.atMin`,
+    message: 'must not be later than the record; see to the clock of the logger, or its zone',
+  };
+}
+
+/** What a log says of itself: how warm, over how long. */
+function logSaid(rows: readonly LogRow[]): Message {
+  const temps = rows.map(coldest);
+  const [low, high] = [Math.min(...temps), Math.max(...temps)];
+  const over = (rows.at(-1)?.atMin ?? 0) - (rows[0]?.atMin ?? 0);
+  return rows.length === 1
+    ? m('{low}.', { low: celsius(low) })
+    : m('{low} to {high} over {over}, {n} readings.', {
+        low: celsius(low),
+        high: celsius(high),
+        over: minutes(over),
+        n: rows.length,
+      });
+}
+
+/** What a record of a cure says, the same on the device and on the server. A sample that is soft has not passed. */
+export function judgeCure(values: CureValues, plan: Plan): { passed: boolean; say: Message } {
+  switch (values.kind) {
+    case 'temperatures':
+      return { passed: true, say: logSaid(values.rows) };
+    case 'heat':
+      return {
+        passed: true,
+        say: m('{on, select, yes {Switched on.} other {Switched off.}}', {
+          on: values.on ? 'yes' : 'no',
+        }),
+      };
+    case 'nail':
+      return {
+        passed: !values.marks,
+        say: values.marks
+          ? m('A fingernail leaves a mark: soft.')
+          : m('A fingernail leaves no mark.'),
+      };
+    case 'shore': {
+      const least = plan.card.service.hardness?.least ?? Infinity;
+      const given = { got: values.value, least };
+      return values.value >= least
+        ? { passed: true, say: m('{got}; it needs {least}.', given) }
+        : { passed: false, say: m('Soft: {got}; it needs {least}.', given) };
+    }
+  }
+}
+
+/** What a record of a cure is called in the story. */
+export const titleOfCure = (values: CureValues): Message => {
+  switch (values.kind) {
+    case 'temperatures':
+      return m('Temperature of the repair');
+    case 'heat':
+      return m(WARMER_NAMES[values.by]);
+    default:
+      return m('Sample that was kept');
+  }
+};
+
+type Temp = CureSeen['temps'][number];
+type SeenReading = Pick<Reading, 'values' | 'takenAt' | 'passed'>;
+/** As much of a repair as says how it cures. */
+export interface CureRecord {
+  plan: Recorded['plan'];
+  readings: readonly SeenReading[];
+}
+
+/** How warm it was by one reading; null where it does not say. A gate says it, where nothing warms the repair after it. */
+function tempsIn({ values, takenAt }: SeenReading, isHeld: boolean): Temp[] {
+  if (values.kind === 'temperatures')
+    return values.rows.map((row) => ({ at: momentOf(values.from, row), tempC: coldest(row) }));
+  if (values.kind === 'ambient' && !isHeld)
+    return [{ at: Date.parse(takenAt), tempC: values.surfaceC }];
+  return [];
+}
+
+/** Everything that was seen of how a repair cures. A later log takes the place of what an earlier one says of the same time. */
+export function cureSeen({ plan, readings }: CureRecord): CureSeen {
+  const isHeld = plan?.body.heldC != null;
+  const temps = readings.reduce<Temp[]>((known, reading) => {
+    const own = tempsIn(reading, isHeld);
+    const [from, to] = [own[0]?.at ?? Infinity, own.at(-1)?.at ?? -Infinity];
+    return [...known.filter(({ at }) => at < from || at > to), ...own];
+  }, []);
+  const inTime = <T extends { at: number }>(list: T[]): T[] => list.sort((p, q) => p.at - q.at);
+  const at = ({ takenAt }: SeenReading): number => Date.parse(takenAt);
+  return {
+    temps: inTime(temps),
+    heat: inTime(
+      readings.flatMap((r) =>
+        r.values.kind === 'heat' ? [{ at: at(r), on: r.values.on, by: r.values.by }] : [],
+      ),
+    ),
+    samples: inTime(
+      readings.flatMap((r) =>
+        r.values.kind === 'nail' || r.values.kind === 'shore'
+          ? [{ at: at(r), by: r.values.kind, hard: r.passed }]
+          : [],
+      ),
+    ),
+  };
+}

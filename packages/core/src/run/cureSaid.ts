@@ -1,0 +1,64 @@
+import { line } from '../calc/calc';
+import { celsius, joined, m, minutes, type Message } from '../message/message';
+import { dayClockText } from '../schedule/clock';
+import { MINUTE } from '../units/clock';
+import type { Zone } from '../units/zone';
+import { figureOf, type Figure } from '../work/figure';
+import type { CureRun } from './asItRuns';
+
+/** Less than this sooner or later is as planned, minutes. */
+const AS_PLANNED = 1;
+
+/** How much later than planned the moment comes that is waited for, in a few words. */
+export function cureMoved({ minutes: learned, plannedMin, stalled }: CureRun): Message {
+  const by = learned - plannedMin;
+  if (stalled) return m('It does not cure');
+  if (Math.abs(by) < AS_PLANNED) return m('As planned');
+  return m(by > 0 ? '{by} later than planned' : '{by} sooner than planned', {
+    by: minutes(Math.abs(by)),
+  });
+}
+
+/** Why it moved: how warm it was last, what is counted on from there, what a sample said. `now` in epoch ms. */
+export function cureBecause(run: CureRun, now: number, zone: Zone): Message {
+  const { lastC, lastMin, mixedAt, lasts, slow, stalled, progress } = run;
+  const temp = lastC === null ? null : celsius(lastC);
+  const at = dayClockText(mixedAt + lastMin * MINUTE, now, zone);
+  const from =
+    temp === null || progress >= 1
+      ? null
+      : stalled
+        ? m('{temp} at {at}: colder than its card answers for. Warm it.', { temp, at })
+        : lasts
+          ? m('{temp} at {at}, taken to last.', { temp, at })
+          : m('{temp} at {at}; from there at this pace or as planned, whichever is slower.', {
+              temp,
+              at,
+            });
+  return joined([
+    temp !== null && progress >= 1 && m('By what it saw it is done.'),
+    from,
+    slow > 1 &&
+      m(
+        'A sample was soft when it should be hard: it takes {slow} times as long as its card says.',
+        {
+          slow: slow.toFixed(1),
+        },
+      ),
+  ]);
+}
+
+/** How far it has come at a moment, epoch ms, and how long it takes from its mix: each with its sum. */
+export function cureFigures(run: CureRun, now: number): { share: Figure; takes: Figure } {
+  const { progress, lastMin, paceMin, mixedAt, working } = run;
+  const since = Math.max(0, (now - mixedAt) / MINUTE - lastMin);
+  const share = Math.min(1, progress + (paceMin === null ? 0 : since / paceMin)) * 100;
+  return {
+    share: figureOf('cure.share', 'Share of the cure', share, 'percent', [
+      ...working,
+      line('Δt', 'since the last reading', 'now', since, 'min'),
+      line('a', 'share now', 'a₀ + a₁ + Δt/p, 1 at the most', share, '%'),
+    ]),
+    takes: figureOf('cure.takes', 'From its mix', run.minutes, 'time', [...working]),
+  };
+}

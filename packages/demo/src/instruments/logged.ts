@@ -1,0 +1,44 @@
+import { mulberry32 } from '@kelmot/core/calc/random';
+import type { Sample } from '@kelmot/core/instruments/instrument';
+import type { Scene } from './simulated';
+
+/** How often it measures, ms, and how many rows it keeps: the oldest are measured less often where there are more. */
+const EVERY_MS = 5 * 60_000;
+const MOST = 600;
+/** How far a day swings to each side, and how far a sensor trembles, °C; how fast a loose probe drifts, °C an hour. */
+const SWING_C = 1.5;
+const TREMBLES_C = 0.05;
+const DRIFT_C = 2;
+/** The share of the log after which what misbehaves does. */
+const FROM = 0.5;
+const HOUR = 3_600_000;
+/** The hour of the day, UTC, at which it is as warm as it is said to be, getting warmer. */
+const MEAN_AT = 9;
+
+/**
+ * What a simulated logger has kept from one moment to another, epoch ms, oldest first: each spot’s temperature by the hour
+ * of the day. The same for the same scene.
+ */
+export function loggedBetween(
+  { truth, seed, misbehaves }: Scene,
+  from: number,
+  to: number,
+): Sample[] {
+  const every = Math.max(EVERY_MS, (to - from) / MOST);
+  const n = Math.max(0, Math.floor((to - from) / every));
+  const samples = Array.from({ length: n + 1 }, (_, i): Sample => {
+    const bad = i / Math.max(1, n) > FROM;
+    const nth = misbehaves === 'stuck' && bad ? Math.ceil(n * FROM) : i;
+    const at = from + nth * every;
+    const swing = SWING_C * Math.sin((2 * Math.PI * (at / HOUR - MEAN_AT)) / 24);
+    const values = truth.map((real, spot) => {
+      const trembles = (mulberry32(seed + nth * 31 + spot * 7919)() - 0.5) * 2 * TREMBLES_C;
+      const loose = misbehaves === 'drift' && bad && spot > 0;
+      const off = loose ? (DRIFT_C * (at - from - (to - from) * FROM)) / HOUR : 0;
+      return real + swing + trembles + off;
+    });
+    const sent = misbehaves === 'wrong-unit' ? values.map((v) => v * 1.8 + 32) : values;
+    return { at: from + i * every, values: sent, units: truth.map(() => '') };
+  });
+  return misbehaves === 'drop-out' ? samples.filter((_, i) => i / Math.max(1, n) <= FROM) : samples;
+}

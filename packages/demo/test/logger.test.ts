@@ -1,0 +1,62 @@
+import { instrument, type Sample } from '@kelmot/core/instruments/instrument';
+import type { Fault, Watch } from '@kelmot/core/instruments/seen';
+import { watch } from '@kelmot/core/instruments/watch';
+import { word } from '@kelmot/core';
+import { loggedBetween } from '../src/instruments/logged';
+import { MISBEHAVIOURS, simulated, type Misbehaviour } from '../src/instruments/simulated';
+
+const logger = instrument('logger');
+const AT = Date.parse('2026-11-24T08:00:00Z');
+const HOUR = 3_600_000;
+const SEEDS = Array.from({ length: 40 }, (_, i) => i * 101 + 1);
+const TRUTH = [17.5, 17.1];
+
+const logged = (seed: number, misbehaves: Misbehaviour | null, hours = 8): Sample[] =>
+  loggedBetween({ truth: TRUTH, seed, misbehaves }, AT - hours * HOUR, AT);
+const seenOf = (samples: Sample[], now = AT): Watch => watch(logger, samples, now, TRUTH, AT);
+const FAULTS: Record<Misbehaviour, Fault> = {
+  drift: 'drift',
+  'drop-out': 'lost',
+  stuck: 'stuck',
+  'wrong-unit': 'unit',
+};
+
+test('a log is whole, near what is there, and never taken for faulty while its sensors are well', () => {
+  for (const seed of SEEDS)
+    for (const hours of [0.05, 0.5, 3, 30, 300]) {
+      const samples = logged(seed, null, hours);
+      expect(seenOf(samples).state).toBe('steady');
+      expect(samples.length).toBeLessThanOrEqual(601);
+      expect([samples[0]?.at, samples.every((s) => s.at <= AT)]).toEqual([AT - hours * HOUR, true]);
+      const off = samples.flatMap(({ values }) =>
+        values.map((v, i) => Math.abs(v - (TRUTH[i] as number))),
+      );
+      expect(Math.max(...off)).toBeLessThan(1.6);
+    }
+});
+
+test.each(MISBEHAVIOURS)('%s is noticed in a shift’s log and said', (how) => {
+  for (const seed of SEEDS) {
+    const seen = seenOf(logged(seed, how));
+    expect([seen.state, seen.fault]).toEqual(['fault', FAULTS[how]]);
+  }
+  expect(word(seenOf(logged(1, how)).say).length).toBeGreaterThan(30);
+});
+
+test('an empty log and one with a hole are said as such', () => {
+  expect(seenOf([]).fault).toBe('lost');
+  const whole = logged(1, null);
+  const holed = whole.filter(({ at }) => at < AT - 5 * HOUR || at > AT - 3 * HOUR);
+  expect(word(seenOf(holed).say)).toMatch(/^Nothing was logged for 2 h/);
+});
+
+test('everything since a moment is heard before it is open, oldest first', async () => {
+  const heard: Sample[] = [];
+  const driver = simulated(() => ({ truth: TRUTH, seed: 1, misbehaves: null }));
+  const since = Date.now() - 2 * HOUR;
+  const link = await driver.open(logger, (sample) => heard.push(sample), since);
+  link.close();
+  expect(heard[0]?.at).toBe(since);
+  expect(heard.length).toBeGreaterThan(20);
+  expect(heard.every((s, i) => i === 0 || s.at > (heard[i - 1] as Sample).at)).toBe(true);
+});
