@@ -1,14 +1,10 @@
 import assert from 'node:assert/strict';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { test } from 'node:test';
-import { PHONE, type Screen } from './lib/browser';
-import { signedIn } from './lib/stage';
-
-/** Lets a simulated instrument behave so. */
-async function behaves(screen: Screen, id: string, how: string): Promise<void> {
-  await screen.open('/settings');
-  await screen.press(`misbehaves-${id}-${how}`);
-  assert.equal(await screen.attribute(`misbehaves-${id}-${how}`, 'aria-checked'), 'true');
-}
+import { PHONE } from './lib/browser';
+import { behaves, signedIn } from './lib/stage';
 
 test('a gate is read from an instrument; one that misbehaves is noticed, said, and not to be taken from', async () => {
   const screen = await signedIn('ida', PHONE);
@@ -50,7 +46,76 @@ test('a gate is read from an instrument; one that misbehaves is noticed, said, a
   await screen.press('record-gate');
   await screen.gone('send-state');
   await screen.open(prep.replace('/prep', '/accept'));
-  await screen.press('story').catch(() => undefined);
+  await screen.press('story-open');
   await screen.says('Read by Surface thermo-hygrometer, simulated.');
+  assert.deepEqual(screen.problems, []);
+});
+
+test('a cure is read from its logger, from a file and by hand: its clock moves everywhere, and says why', async () => {
+  const screen = await signedIn('ida', PHONE);
+  await screen.press('tab-repairs');
+  await screen.see('repair-SU-1');
+  const planned = await screen.text('repair-SU-1');
+  await screen.press('repair-SU-1');
+  await screen.page.waitForFunction(() => location.pathname.startsWith('/repair/'));
+  const cure = new URL(screen.page.url()).pathname.replace(/[^/]+$/, 'cure');
+  const noticed: Record<string, RegExp> = {
+    'wrong-unit': /reads like °F/,
+    'drop-out': /Nothing was logged for/,
+    stuck: /it is stuck/,
+    drift: /drifted apart/,
+  };
+  for (const [how, says] of Object.entries(noticed)) {
+    await behaves(screen, 'logger', how);
+    await screen.open(cure);
+    await screen.press('read-logger');
+    await screen.matches('instrument-state', says);
+    assert.equal(await screen.attribute('instrument-take', 'aria-disabled'), 'true');
+  }
+  await behaves(screen, 'logger', 'well');
+  await screen.open(cure);
+  await screen.press('read-logger');
+  await screen.matches('instrument-state', /readings over/);
+  await screen.press('instrument-take');
+  await screen.matches('cure-learnt', /(later|sooner) than planned/);
+  await screen.see('cure-trace');
+  const logged = await screen.text('cure-learnt');
+
+  await screen.press('cure-more');
+  const folder = mkdtempSync(join(tmpdir(), 'kelmot-log-'));
+  const take = async (name: string, rows: string) => {
+    writeFileSync(join(folder, name), rows);
+    const [chooser] = await Promise.all([
+      screen.page.waitForFileChooser(),
+      screen.press('log-file'),
+    ]);
+    await chooser.accept([join(folder, name)]);
+  };
+  await take('wrong.csv', 'min,°C\n0,4\n30,cold\n');
+  await screen.matches('log-wrong', /^Row 3: “cold” is no temperature/);
+  await take('spot.csv', 'min,°C\n0,3\n30,2.5\n60,3\n');
+  await screen.matches('instrument', /2.5 °C to 3 °C over 1 h/);
+  await screen.press('instrument-take');
+  rmSync(folder, { recursive: true, force: true });
+  await screen.press('warmer-heater');
+  await screen.type('cure-temp', '400');
+  await screen.press('cure-temp-record');
+  await screen.says('Must be −60 °C to 250 °C.');
+  await screen.type('cure-temp', '5');
+  await screen.press('cure-temp-record');
+  await screen.matches('cure-learnt', /later than planned.*5 °C at .*taken to last/);
+  assert.notEqual(await screen.text('cure-learnt'), logged);
+  await screen.gone('send-state');
+  const learned = await screen.text('cure-learnt');
+  await screen.open(cure);
+  await screen.matches('cure-learnt', /later than planned.*5 °C at/);
+  assert.equal((await screen.text('cure-learnt')).split('\n')[0], learned.split('\n')[0]);
+  await screen.open(cure.replace('/cure', '/accept'));
+  await screen.press('story-open');
+  await screen.says('Read by Cure logger, simulated.');
+  await screen.says('Switched on.');
+  await screen.open('/repairs');
+  await screen.see('repair-SU-1');
+  assert.notEqual(await screen.text('repair-SU-1'), planned);
   assert.deepEqual(screen.problems, []);
 });

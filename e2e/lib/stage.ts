@@ -70,3 +70,10 @@ export async function signedAfterwards(screen: Screen, statement: string): Promi
   await screen.page.reload({ waitUntil: 'networkidle2' });
   await screen.see('signoff-accepted');
 }
+
+/** Lets a simulated instrument behave so. */
+export async function behaves(screen: Screen, id: string, how: string): Promise<void> {
+  await screen.open('/settings');
+  await screen.press(`misbehaves-${id}-${how}`);
+  assert.equal(await screen.attribute(`misbehaves-${id}-${how}`, 'aria-checked'), 'true');
+}

@@ -1,6 +1,6 @@
 import type { Me, RepairView } from '@kelmot/contract';
 import { m, type Hold, type Plan, type Step } from '@kelmot/core';
-import { fireEvent, render, screen } from '@testing-library/react-native';
+import { fireEvent, render, screen, waitFor } from '@testing-library/react-native';
 import type { ReactElement } from 'react';
 import { Provider } from 'react-redux';
 import { KeyFigures } from '@/features/stations/KeyFigures';
@@ -8,11 +8,13 @@ import { Outlook } from '@/features/stations/Outlook';
 import { StepList } from '@/features/stations/Steps';
 import { Supplies } from '@/features/stations/Supplies';
 import { shelfText } from '@/features/store/Shelf';
+import { chosenFile } from '@/offline/chosenFile';
 import { AT, ID, ida, IDA, planOf, viewOf } from '../../../packages/contract/test/view';
 
 import { freshStore, noted } from './opened';
 
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn() } }));
+jest.mock('@/offline/chosenFile', () => ({ chosenFile: jest.fn() }));
 
 const plan = planOf();
 const first = plan.steps[0] as Step;
@@ -123,11 +125,16 @@ test('a poor chance says what would raise it; a good one does not', () => {
     raise,
     figures: { ...plan.figures, readiness: { ...poor, value } },
   });
-  show(<Outlook plan={withChance(60)} />);
+  show(<Outlook plan={withChance(60)} isBegun={false} />);
   expect(screen.getByText(/Hold it at 25/)).toBeTruthy();
   screen.unmount();
-  show(<Outlook plan={withChance(99)} />);
+  show(<Outlook plan={withChance(99)} isBegun={false} />);
   expect(screen.queryByText(/Hold it at 25/)).toBeNull();
+  screen.unmount();
+  // Once it is begun its own clock tells: the chance was of the plan.
+  show(<Outlook plan={withChance(60)} isBegun />);
+  expect(screen.queryByText(/Hold it at 25/)).toBeNull();
+  expect(screen.queryByTestId('figure-readiness')).toBeNull();
 });
 
 test('supplies name lot or purchase, what is left over, and what becomes of it', () => {
@@ -162,4 +169,29 @@ test('the shelf counts what may be used apart from what is past its date', () =>
   expect(shelfText([lot('2027-01-01', 3), lot('2026-01-01', 2)], now)).toBe(
     '3 on the shelf, 2 past their date',
   );
+});
+
+test('several readings are taken from a file into the box, to be looked at first; a wrong one says its row', async () => {
+  const sent = asking({ kind: 'thickness', targetMm: 4, minReadings: 3, leastShare: 0.8 });
+  const file = (text: string) => ({ text: () => Promise.resolve(text) }) as File;
+  const choose = (text: string) => {
+    jest.mocked(chosenFile).mockResolvedValueOnce(file(text));
+    fireEvent.press(screen.getByTestId('file-it'));
+  };
+  choose('No,mm\n1,4.1\n2,thin');
+  await waitFor(() => screen.getByText('Row 3: “thin” is no reading.'));
+  expect(screen.getByTestId('reading-it').props.value).toBe('');
+  choose('No,mm\n1,4.1\n2,4.3\n3,4.2');
+  await waitFor(() => expect(screen.getByTestId('reading-it').props.value).toBe('4.1 4.3 4.2'));
+  expect(screen.queryByTestId('file-wrong-it')).toBeNull();
+  expect(sent).toEqual([]);
+  fireEvent.press(screen.getByTestId('record-it'));
+  expect(sent).toEqual([
+    expect.objectContaining({ values: { kind: 'thickness', valuesMm: [4.1, 4.3, 4.2] } }),
+  ]);
+});
+
+test('one figure has no file to come from', () => {
+  asking({ kind: 'reading', label: m('Depth'), quantity: 'length', min: 3, max: null });
+  expect(screen.queryByTestId('file-it')).toBeNull();
 });

@@ -123,6 +123,11 @@ test('of two spots the colder one counts, and a later log takes the place of an 
     [0, 14],
     [30, 13],
   ]);
+  const again = lay(once, log(when(30), { atMin: 0, tempC: 8 }), when(30));
+  expect(seen(again)).toEqual([
+    [0, 14],
+    [30, 8],
+  ]);
   const twice = lay(
     once,
     log(when(15), { atMin: 0, tempC: 9 }, { atMin: 60, tempC: 10 }),

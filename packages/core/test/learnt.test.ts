@@ -63,6 +63,8 @@ test('what is slower than its card is slower at every temperature, seen or not',
   expect(minutes({ slow: 1.5 })).toBe(750);
   expect(minutes({ slow: 1.5, seen: temps([0, 20]) })).toBeCloseTo(750, 6);
   expect(minutes({ slow: 1.5, seen: temps([0, 10]) })).toBeCloseTo(1500, 6);
+  // A tenth of 1000 as planned, then 0.9 at 2000.
+  expect(minutes({ slow: 2, seen: temps([100, 10]) })).toBeCloseTo(1900, 6);
   expect(learnt(base)).toBeNull();
 });
 

@@ -1,5 +1,5 @@
 import { MINUTE, planBatches, type MilestoneId, type MixedBatch, type Plan } from '@kelmot/core';
-import { asItRuns, type CureSeen, type Running } from '@kelmot/core/run/asItRuns';
+import { asItRuns, plannedTemp, type CureSeen, type Running } from '@kelmot/core/run/asItRuns';
 import { demoPlan } from '../src/index';
 import { base } from './surveyed';
 
@@ -18,11 +18,10 @@ const mixedAsPlanned = (plan: Plan): MixedBatch[] =>
     placedAt: start(plan) + b.placeByMin * MINUTE,
     binned: false,
   }));
-const plannedC = (plan: Plan) => plan.heldC ?? plan.survey.readings.surfaceC;
 /** Measured at each mix: so much warmer than planned. */
 const seenAt = (plan: Plan, moreC: number): CureSeen => ({
   ...NOTHING,
-  temps: mixedAsPlanned(plan).map((x) => ({ at: x.startedAt, tempC: plannedC(plan) + moreC })),
+  temps: mixedAsPlanned(plan).map((x) => ({ at: x.startedAt, tempC: plannedTemp(plan) + moreC })),
 });
 const moments = ({ plan }: Running): Record<string, number> =>
   Object.fromEntries([
@@ -32,13 +31,14 @@ const moments = ({ plan }: Running): Record<string, number> =>
       [`link ${i} closes`, l.most ?? 0],
     ]),
   ]);
-const planned = (plan: Plan) => moments({ plan, main: null });
+const AS_PLANNED = { main: null, moments: new Map() };
+const planned = (plan: Plan) => moments({ plan, ...AS_PLANNED });
 
 describe.each(plans)('the clocks of %s', (_, plan) => {
   const mixes = mixedAsPlanned(plan);
 
   test('are those of its plan, where nothing was seen, and where it was as warm as planned', () => {
-    expect(asItRuns(plan, NOTHING, mixes)).toEqual({ plan, main: null });
+    expect(asItRuns(plan, NOTHING, mixes)).toEqual({ plan, ...AS_PLANNED });
     const as = moments(asItRuns(plan, seenAt(plan, 0), mixes));
     for (const [name, minutes] of Object.entries(planned(plan)))
       expect([name, as[name]]).toEqual([name, expect.closeTo(minutes, 4)]);
@@ -65,7 +65,7 @@ describe.each(plans)('the clocks of %s', (_, plan) => {
     const seen = seenAt(plan, -3);
     expect(asItRuns(plan, seen, []).plan).toEqual(plan);
     const binned = mixes.map((x) => ({ ...x, binned: true }));
-    expect(asItRuns(plan, seen, binned)).toEqual({ plan, main: null });
+    expect(asItRuns(plan, seen, binned)).toEqual({ plan, ...AS_PLANNED });
   });
 
   test('never move the life of a pail', () => {
@@ -85,7 +85,7 @@ const minutesTo = ({ plan }: Running, id: MilestoneId): number =>
   0;
 
 test('a sample that is soft when it should be hard stretches its round; one that is hard brings nothing forward', () => {
-  const tack = minutesTo({ plan: worn, main: null }, 'tackFree');
+  const tack = minutesTo({ plan: worn, ...AS_PLANNED }, 'tackFree');
   const late = mainMixed(worn) + 1.5 * tack * MINUTE;
   const by = (hard: boolean, at: number) =>
     asItRuns(worn, { ...NOTHING, samples: [{ at, by: 'nail', hard }] }, mixedAsPlanned(worn));
@@ -93,7 +93,8 @@ test('a sample that is soft when it should be hard stretches its round; one that
   for (const { id, minutes } of worn.rounds.find((r) => r.id === worn.mainRound)?.milestones ?? [])
     if (id !== 'life') expect(minutesTo(soft, id)).toBeCloseTo(1.5 * minutes, 6);
   expect(soft.main?.slow).toBeCloseTo(1.5, 6);
-  expect(by(true, mainMixed(worn) + 0.2 * tack * MINUTE)).toEqual({ plan: worn, main: null });
+  expect(by(true, mainMixed(worn) + 0.2 * tack * MINUTE)).toEqual({ plan: worn, ...AS_PLANNED });
+  expect(by(true, late)).toEqual({ plan: worn, ...AS_PLANNED });
   // Soft before its time is as it should be.
   expect(by(false, mainMixed(worn) + 0.5 * tack * MINUTE).plan).toEqual(worn);
 });
@@ -114,7 +115,63 @@ test('warmth that was switched off again is not taken to last', () => {
     },
     mixes,
   );
-  const before = minutesTo({ plan: worn, main: null }, worn.needed);
+  const before = minutesTo({ plan: worn, ...AS_PLANNED }, worn.needed);
   expect(minutesTo(on, worn.needed)).toBeLessThan(before);
   expect(minutesTo(off, worn.needed)).toBeCloseTo(before, 6);
+});
+
+test('a soft sample is of the main round: what lies under it or over it keeps its time', () => {
+  const several = plans.filter(
+    ([, plan]) => plan.rounds.filter((r) => r.batches.length > 0).length > 1,
+  );
+  expect(several.length).toBeGreaterThan(3);
+  for (const [, plan] of several) {
+    const samples = [
+      { at: mainMixed(plan) + 90 * 1440 * MINUTE, by: 'nail' as const, hard: false },
+    ];
+    const { plan: runs, main } = asItRuns(plan, { ...NOTHING, samples }, mixedAsPlanned(plan));
+    for (const round of runs.rounds.filter((r) => r.id !== plan.mainRound))
+      expect(round).toEqual(plan.rounds.find((r) => r.id === round.id));
+    if (main) expect(main.slow).toBeGreaterThan(1);
+  }
+});
+
+test('a wait that is longer than the cure it follows stays as long in the warm', () => {
+  const mixes = mixedAsPlanned(worn);
+  const seen = { ...seenAt(worn, 8), heat: [{ at: start(worn), on: true }] };
+  const at = worn.links.findIndex((l) => 'round' in l.from);
+  const linkOf = (plan: Plan) => asItRuns(plan, seen, mixes).plan.links[at]?.least ?? 0;
+  const own = worn.links[at]?.least ?? 0;
+  expect(linkOf(worn)).toBeLessThan(own);
+  const links = worn.links.map((l, i) => (i === at ? { ...l, least: own + 60 } : l));
+  expect(linkOf({ ...worn, links })).toBe(own + 60);
+});
+
+test('a window opens by the last batch of its round and closes by the first', () => {
+  const found = plans.flatMap(([, plan]) =>
+    plan.links.flatMap((l, i) =>
+      'round' in l.from && l.from.until && l.most !== null
+        ? [{ plan, i, round: l.from.round }]
+        : [],
+    ),
+  );
+  expect(found.length).toBeGreaterThan(2);
+  for (const { plan, i, round } of found) {
+    const first = mixedAsPlanned(plan).find((x) =>
+      plan.rounds.find((r) => r.id === round)?.batches.some((b) => b.no === x.batchNo),
+    );
+    if (!first) throw new Error('nothing is mixed');
+    const second = { ...first, startedAt: first.startedAt + 90 * MINUTE };
+    const c = plannedTemp(plan);
+    const temps = [
+      { at: first.startedAt, tempC: c - 3 },
+      { at: second.startedAt, tempC: c - 3 },
+      { at: second.startedAt + 1, tempC: c },
+    ];
+    const link = (mixes: MixedBatch[]) =>
+      asItRuns(plan, { ...NOTHING, temps }, mixes).plan.links[i];
+    expect(link([first, second])?.most).toBe(link([first])?.most);
+    expect(link([first, second])?.least).toBe(link([second])?.least);
+    expect(link([first])?.most).not.toBe(link([second])?.most);
+  }
 });

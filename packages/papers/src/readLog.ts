@@ -1,8 +1,8 @@
 import { logOf, type CureValues } from '@kelmot/contract';
-import { clockText, echoed, momentOf, shownIn, shownUnit, toBase } from '@kelmot/core';
-import { MINUTE, quantity, type Unit, type UnitSystem, type Zone } from '@kelmot/core';
+import { clockText, echoed, momentOf, shownIn, toBase } from '@kelmot/core';
+import { MINUTE, type UnitSystem, type Zone } from '@kelmot/core';
 import type { Read } from '@kelmot/core/cure/thinned';
-import Papa from 'papaparse';
+import { numberOf, rowsIn, unitIn } from './table';
 
 /** What a log is read by: the clock and the units of the site, and when the repair was mixed, epoch ms. */
 export interface LogAsk {
@@ -13,20 +13,11 @@ export interface LogAsk {
 }
 export type ReadLog = { ok: true; values: CureValues; rows: number } | { ok: false; say: string };
 
-/** What parts the cells, where it is no comma: then a comma is the point of a figure. */
-const DELIMITERS = [';', '\t'];
-/** More than any logger keeps. */
-const MOST_LINES = 50_000;
 /** What was logged longer before the mix says nothing of its cure, ms. */
 const BEFORE = 120 * MINUTE;
 const DAY = 1440 * MINUTE;
 /** No surface is colder or hotter while something cures on it, °C. */
 const [COLDEST, HOTTEST] = [-60, 250];
-
-const numberOf = (cell: string): number | null => {
-  const text = cell.trim().replace(',', '.').replace('\u2212', '-');
-  return /^[-+]?\d+(\.\d+)?$/.test(text) ? Number(text) : null;
-};
 
 /** Year first or day first, with or without seconds; by the clocks of the site where no zone is said. */
 const STAMPS = [
@@ -62,27 +53,18 @@ function timeOf(cell: string, before: number | null, { zone, mixedAt }: LogAsk):
   return at > after || before === null ? at : momentOf(shown + DAY, zone);
 }
 
-/** The unit that a head says its column is in; as the reader has it where it says none. */
-function unitIn(head: readonly string[], units: UnitSystem): Unit {
-  const said = quantity('temperature').units.find((u) =>
-    head.some((cell) => cell.toUpperCase().includes(u.symbol.toUpperCase())),
-  );
-  return said ?? shownUnit('temperature', units);
-}
-
 /**
  * Reads a log of temperatures that was saved as CSV: its time first, then one spot or two. Says at which row it is none.
  * What lies longer before the mix is left out, and what says nothing more than its neighbours.
  */
 export function readLog(text: string, ask: LogAsk): ReadLog {
-  const delimiter = DELIMITERS.find((d) => text.includes(d)) ?? ',';
-  const { data } = Papa.parse<string[]>(text.trim(), { delimiter, skipEmptyLines: 'greedy' });
+  const table = rowsIn(text);
+  if (!table.ok) return table;
+  const data = table.rows;
   const no = (say: string): ReadLog => ({ ok: false, say });
-  if (data.length > MOST_LINES)
-    return no(`This has ${data.length} rows; ${MOST_LINES} is the most.`);
   const [first = []] = data;
   const hasHead = first.slice(1).every((cell) => numberOf(cell) === null);
-  const unit = unitIn(hasHead ? first : [], ask.units);
+  const unit = unitIn(hasHead ? first : [], 'temperature', ask.units);
   const reads: Read[] = [];
   for (const [i, cells] of data.entries()) {
     if (i === 0 && hasHead) continue;

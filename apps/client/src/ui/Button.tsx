@@ -153,10 +153,12 @@ export function Disclosure({
   label,
   open,
   onToggle,
+  testID,
   children,
 }: {
   label: string;
   open: boolean;
+  testID?: string;
   onToggle: () => void;
   children: ReactNode;
 }) {
@@ -166,6 +168,7 @@ export function Disclosure({
         role="button"
         aria-expanded={open}
         aria-label={label}
+        testID={testID}
         onPress={onToggle}
         className="min-h-[48px] flex-row items-center gap-2"
       >

@@ -15,6 +15,8 @@ interface StripProps {
   height: number;
   /** Shows the overcoat window above the bar. */
   withWindow?: boolean;
+  /** When it would be ready by its plan: a band behind it. */
+  plannedReady?: number;
   needle?: 'full' | 'line';
 }
 
@@ -22,6 +24,8 @@ interface StripProps {
 const OF_STRIP = ['wet-row', 'wet-future', 'late'];
 const ABOVE = 14;
 const BELOW = 6;
+/** How far the band of the plan stands out above and below, px. */
+const BAND = 5;
 
 /** One stretch of a state. Left of now it is true and full; right of now pale, since it has not come. */
 function Stretch({
@@ -86,6 +90,7 @@ export function CureStrip({
   now,
   height,
   withWindow = false,
+  plannedReady,
   needle = 'full',
 }: StripProps) {
   const zone = useZone();
@@ -105,6 +110,18 @@ export function CureStrip({
     <View role="img" aria-label={stripText(strip, now, zone)} testID="cure-strip">
       <Svg width={width} height={height + ABOVE + BELOW}>
         <Hatches id={id} c={c} of={OF_STRIP} />
+        {plannedReady === undefined ? null : (
+          <Rect
+            testID="planned-band"
+            x={left}
+            y={y - BAND}
+            width={Math.max(1, x(plannedReady) - left)}
+            height={height + 2 * BAND}
+            fill={c.rule}
+            stroke={c.pencil}
+            strokeWidth={0.75}
+          />
+        )}
         {strip.segments.map(({ state, from, to }) => {
           const [a, b] = [x(from), x(to)];
           const split = Math.min(Math.max(nowX, a), b);

@@ -32,7 +32,12 @@ export interface Running {
   plan: Plan;
   /** Null before the main round is mixed, and while nothing was seen of it. */
   main: CureRun | null;
+  /** Every moment of the main round that was learned. */
+  moments: ReadonlyMap<MilestoneId, Learnt>;
 }
+
+/** The temperature of the repair that a plan was made with, °C. */
+export const plannedTemp = ({ heldC, survey }: Plan): number => heldC ?? survey.readings.surfaceC;
 
 /** What a sample says is there once it is hard: the first of these that its card has a time to. */
 const HARD_AT: Record<SampleTest, readonly MilestoneId[]> = {
@@ -91,6 +96,7 @@ export function asItRuns(plan: Plan, seen: CureSeen, mixes: readonly MixedBatch[
   const warmed = seen.heat.at(-1)?.on;
   const lasts = warmed ?? (plan.heldC !== null || !plan.survey.site.outdoors);
   let main: CureRun | null = null;
+  const moments = new Map<MilestoneId, Learnt>();
   const closes = new Map<string, (until: MilestoneId, plannedMin: number) => number>();
   const rounds = plan.rounds.map((round) => {
     const mixed = mixedIn(round, mixes);
@@ -105,6 +111,7 @@ export function asItRuns(plan: Plan, seen: CureSeen, mixes: readonly MixedBatch[
     closes.set(round.id, (until, planned) => to(until, planned, mixed.first)?.minutes ?? planned);
     const milestones = round.milestones.map(({ id, minutes }) => {
       const found = to(id, minutes, mixed.last);
+      if (found && isMain) moments.set(id, found);
       if (found && isMain && id === plan.needed)
         main = {
           ...{ ...found, working: found.working, milestone: id },
@@ -127,5 +134,5 @@ export function asItRuns(plan: Plan, seen: CureSeen, mixes: readonly MixedBatch[
       link.most === null || from.until === null ? link.most : closing(from.until, link.most);
     return { ...link, least, most };
   });
-  return { plan: { ...plan, rounds, links }, main };
+  return { plan: { ...plan, rounds, links }, main, moments };
 }

@@ -1,4 +1,6 @@
 import { line } from '../calc/calc';
+import type { Learnt } from '../cure/learnt';
+import { MILESTONE_NAMES, type MilestoneId } from '../materials/milestones';
 import { celsius, joined, m, minutes, type Message } from '../message/message';
 import { dayClockText } from '../schedule/clock';
 import { MINUTE } from '../units/clock';
@@ -18,6 +20,9 @@ export function cureMoved({ minutes: learned, plannedMin, stalled }: CureRun): M
     by: minutes(Math.abs(by)),
   });
 }
+
+/** So many times slower than its card, and it is not slow: it was mixed wrong. */
+const OFF_RATIO = 3;
 
 /** Why it moved: how warm it was last, what is counted on from there, what a sample said. `now` in epoch ms. */
 export function cureBecause(run: CureRun, now: number, zone: Zone): Message {
@@ -45,8 +50,13 @@ export function cureBecause(run: CureRun, now: number, zone: Zone): Message {
           slow: slow.toFixed(1),
         },
       ),
+    slow > OFF_RATIO && m('Warm it and wait. Still soft, it was off its ratio: cut it out.'),
   ]);
 }
+
+/** A moment of the cure as it was learned, with its sum. */
+export const momentFigure = (id: MilestoneId, { minutes: takes, working }: Learnt): Figure =>
+  figureOf(`cure.${id}`, MILESTONE_NAMES[id], takes, 'time', [...working]);
 
 /** How far it has come at a moment, epoch ms, and how long it takes from its mix: each with its sum. */
 export function cureFigures(run: CureRun, now: number): { share: Figure; takes: Figure } {

@@ -18,6 +18,7 @@ import {
 } from '@kelmot/core';
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
+import { CureClock } from '@/features/cure/CureClock';
 import { useKey } from '@/features/frame/useKey';
 import { useSpoken } from '@/features/speech/useSpoken';
 import { PresentAt } from '@/features/repair/Present';
@@ -217,6 +218,7 @@ export function RunStep(props: DeedProps) {
       {running ? null : <Standing props={props} now={now} />}
       {inPail && step.name === 'mix' ? <InThePail view={view} plan={plan} repair={repair} /> : null}
       {step.station === 'prep' ? <Cautions plan={plan} /> : null}
+      {step.station === 'cure' ? <CureClock view={view} plan={plan} repair={repair} /> : null}
       {step.station === 'cure' || step.station === 'accept' ? (
         <RoundStrips view={view} plan={plan} />
       ) : null}

@@ -1,4 +1,4 @@
-import { mixedBatches, runningOf } from '@kelmot/contract';
+import { cureSeen, mixedBatches, runningOf } from '@kelmot/contract';
 import {
   axisOf,
   clockText,
@@ -9,6 +9,8 @@ import {
   planRound,
   stripsOf,
 } from '@kelmot/core';
+import { plannedTemp } from '@kelmot/core/run/asItRuns';
+import { momentFigure } from '@kelmot/core/run/cureSaid';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Countdown } from '@/ui/Countdown';
@@ -19,6 +21,8 @@ import { useMargins } from '@/ui/layout';
 import { useNow } from '@/ui/useNow';
 import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
+import { CureClock } from '@/features/cure/CureClock';
+import { CureTrace } from '@/features/cure/CureTrace';
 import { Outlook } from './Outlook';
 import { RoundStrips } from './RoundStrips';
 import { StepList } from './Steps';
@@ -43,11 +47,18 @@ export function Cure(props: StationProps) {
   // Before it is mixed the strip stands where it would, as the job runs now.
   const { strip, begun } = main;
   const at = strip.start;
-  const from = Math.min(at, now) - (strip.end - at) * 0.02;
+  const run = running?.main ?? null;
+  const [asPlanned] = stripsOf(gistOf(plan), mixes, now).filter(
+    (s) => s.round.id === main.round.id,
+  );
+  const plannedReady = run && asPlanned ? asPlanned.strip.ready : undefined;
+  // A cure that stands still has no end to be drawn to.
+  const end = run?.stalled ? Math.max(now, plannedReady ?? now, strip.deadline) : strip.end;
+  const until = Math.max(end, plannedReady ?? end);
+  const plannedC = plannedTemp(plan);
+  const from = Math.min(at, now) - (until - at) * 0.02;
   const axis =
-    width > 0
-      ? axisOf({ from, nearTo: strip.end, to: strip.end, width, nearShare: 1, zone })
-      : null;
+    width > 0 ? axisOf({ from, nearTo: until, to: until, width, nearShare: 1, zone }) : null;
   return (
     <View>
       {act ? (
@@ -79,7 +90,17 @@ export function Cure(props: StationProps) {
               now={now}
               height={42}
               withWindow={strip.window !== null}
+              plannedReady={plannedReady}
             />
+            {run ? (
+              <CureTrace
+                seen={cureSeen(view)}
+                run={run}
+                plannedC={plannedC}
+                axis={axis}
+                now={now}
+              />
+            ) : null}
           </>
         ) : null}
       </View>
@@ -91,8 +112,9 @@ export function Cure(props: StationProps) {
           {strip.late ? 'late' : 'in time'}
         </Txt>
       </View>
+      <CureClock {...props} />
       {strips.length > 1 ? <RoundStrips view={view} plan={plan} except={main.round.id} /> : null}
-      <Outlook plan={plan} />
+      <Outlook plan={plan} isBegun={begun} />
       {mainRound && strips.length > 1 ? (
         <View className="border-b border-rule px-4 py-2">
           <Txt as="label">
@@ -105,6 +127,8 @@ export function Cure(props: StationProps) {
           .sort((p, q) => p.at - q.at)
           .map((m) => {
             const met = begun && now >= m.at;
+            const learned = running?.moments.get(m.id);
+            const planned = plan.figures[m.id === 'life' ? 'life' : `cure.${m.id}`];
             return (
               <View
                 key={m.id}
@@ -117,15 +141,13 @@ export function Cure(props: StationProps) {
                 />
                 <Txt
                   as="inline"
-                  className={`min-w-[45%] flex-1 ${m.id === plan.needed ? 'font-head' : ''}`}
+                  className={`min-w-[35%] flex-1 ${m.id === plan.needed ? 'font-head' : ''}`}
                 >
                   {m.name}
                   {met ? ', met' : ''}
                 </Txt>
-                <FigureText
-                  figure={m.id === 'life' ? plan.figures.life : plan.figures[`cure.${m.id}`]}
-                />
-                <Txt as="inline" className="min-w-24 text-right">
+                <FigureText figure={learned ? momentFigure(m.id, learned) : planned} />
+                <Txt as="inline" className="ml-auto min-w-20 text-right">
                   {dayClockText(m.at, now, zone)}
                 </Txt>
               </View>

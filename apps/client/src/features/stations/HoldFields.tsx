@@ -15,6 +15,8 @@ import { Txt } from '@/ui/Txt';
 import { useNow } from '@/ui/useNow';
 import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
+import { VALUE } from './entry';
+import { ListFromFile } from './ListFromFile';
 import type { HoldAct, HoldProps } from './useHold';
 
 /** The dew point of what is typed, against the limits of the card. */
@@ -125,6 +127,9 @@ export function HoldFields({
         <Txt as="label" className="text-oxideInk" role="alert">
           {wrong[0]}
         </Txt>
+      ) : null}
+      {entry?.listOf && repair.canWrite ? (
+        <ListFromFile of={entry.listOf} stepId={step.id} take={(text) => type(VALUE, text)} />
       ) : null}
       {step.hold?.kind === 'ambient' ? <Gauge plan={plan} hold={hold} /> : null}
       {single ? null : button}

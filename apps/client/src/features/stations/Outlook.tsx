@@ -4,19 +4,25 @@ import { useWords } from '@/ui/useWords';
 import { FigureText } from '@/ui/FigureText';
 import { Txt } from '@/ui/Txt';
 
-/** The chance of being ready, what a heater would bring, and what to change where the chance is poor. */
-export function Outlook({ plan }: { plan: Plan }) {
+/**
+ * What a heater would bring, and before it is begun the chance of being ready and what to change where that is poor: from
+ * then on its own clock tells.
+ */
+export function Outlook({ plan, isBegun }: { plan: Plan; isBegun: boolean }) {
   const { units, tell } = useWords();
   const chance = plan.figures.readiness;
+  if (isBegun && plan.heat.length === 0) return null;
   const poor = chance !== undefined && chance.value < POOR_PCT;
   return (
     <View className="gap-2 border-b border-ink px-4 py-3" testID="outlook">
-      {chance ? (
+      {isBegun ? null : chance ? (
         <FigureText figure={chance} label="chance of being ready, as planned" as="reading" />
       ) : (
         <Txt className="text-oxideInk">There is no time left for this cure in the stop.</Txt>
       )}
-      {poor || !chance ? plan.raise.map((line, i) => <Txt key={i}>{tell(line)}</Txt>) : null}
+      {!isBegun && (poor || !chance)
+        ? plan.raise.map((line, i) => <Txt key={i}>{tell(line)}</Txt>)
+        : null}
       {plan.heat.length > 0 ? (
         <View className="gap-1">
           <Txt className="text-pencil">

@@ -27,6 +27,7 @@ export function Story({ view }: Pick<StationProps, 'view'>) {
     <View className="border-b border-rule px-4" testID="story">
       <Disclosure
         label={`The record, ${counted(story.length, 'line')}${view.earlier.length > 0 ? `, ${view.earlier.length} of earlier plans` : ''}`}
+        testID="story-open"
         open={open}
         onToggle={() => setOpen(!open)}
       >

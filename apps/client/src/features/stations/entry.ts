@@ -7,6 +7,7 @@ import {
   sentence,
   shownUnit,
   type Hold,
+  type QuantityId,
   type Step,
   type UnitSystem,
 } from '@kelmot/core';
@@ -26,6 +27,8 @@ export interface EntryBox {
 /** What a hold asks to be typed: boxes in frames, and how what was typed is read. */
 export interface Entry {
   frames: { label: string; why?: string; boxes: EntryBox[] }[];
+  /** What it is a list of, where one can be taken from a file. */
+  listOf?: QuantityId;
   label: string;
   hint: string;
   testID: string;
@@ -37,7 +40,7 @@ export interface Entry {
 
 type HoldOf<K extends Hold['kind']> = Extract<Hold, { kind: K }>;
 /** The one text that most holds ask for. */
-const VALUE = 'value';
+export const VALUE = 'value';
 
 /** Air, humidity and surface, each inside its range. */
 function ambientEntry(units: UnitSystem): Entry {
@@ -149,6 +152,7 @@ function setEntry(step: Step, hold: HoldOf<'hardness' | 'thickness'>, units: Uni
         boxes: [{ id: `reading-${step.id}`, key: VALUE, label, numeric: true, placeholder }],
       },
     ],
+    listOf: hold.kind === 'hardness' ? 'hardness' : 'length',
     label: 'Record',
     hint: `Record ${hold.kind}`,
     testID: `record-${step.id}`,

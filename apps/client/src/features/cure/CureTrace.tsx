@@ -1,0 +1,124 @@
+import { MINUTE, say, type Axis } from '@kelmot/core';
+import type { CureRun, CureSeen } from '@kelmot/core/run/asItRuns';
+import { View } from 'react-native';
+import Svg, { Line, Path, Polyline, Rect, Text as SvgText } from 'react-native-svg';
+import { useTheme } from '@/ui/theme';
+import { useWords } from '@/ui/useWords';
+
+const HEIGHT = 92;
+const TOP = 20;
+const BOTTOM = 16;
+const LETTER = 14;
+/** As little as this above and below is drawn, °C: a still day is no mountain range. */
+const ROOM_C = 2;
+
+/** When warmth was on, one stretch after another, epoch ms; one that is on still runs to now. */
+function warmedBetween(heat: CureSeen['heat'], now: number): { from: number; to: number }[] {
+  return heat.flatMap(({ at, on }, i) => {
+    const before = heat[i - 1]?.on ?? false;
+    if (!on || before) return [];
+    return [{ from: at, to: heat.slice(i).find((h) => !h.on)?.at ?? now }];
+  });
+}
+
+/** How warm the repair was against what was planned, under its strip and on its axis; when it was warmed, and samples. */
+export function CureTrace({
+  seen,
+  run,
+  plannedC,
+  axis,
+  now,
+}: {
+  seen: CureSeen;
+  run: CureRun;
+  plannedC: number;
+  axis: Axis;
+  now: number;
+}) {
+  const { c } = useTheme();
+  const { units } = useWords();
+  const from = run.mixedAt - 120 * MINUTE;
+  const temps = seen.temps.filter((t) => t.at >= from && t.at <= now);
+  const last = temps.at(-1);
+  if (!last) return null;
+  const all = [...temps.map((t) => t.tempC), plannedC];
+  const [low, high] = [Math.min(...all) - ROOM_C, Math.max(...all) + ROOM_C];
+  const y = (tempC: number) => TOP + ((high - tempC) / (high - low)) * (HEIGHT - TOP - BOTTOM);
+  const { x, width } = axis;
+  const line = temps.map((t) => `${x(t.at)},${y(t.tempC)}`).join(' ');
+  const lastX = x(last.at);
+  const words = (tempC: number) => say(tempC, 'temperature', units);
+  const nearRight = lastX > width - 70;
+  const above = last.tempC >= plannedC;
+  return (
+    <View
+      role="img"
+      aria-label={`Temperature of the repair, ${words(Math.min(...temps.map((t) => t.tempC)))} to ${words(Math.max(...temps.map((t) => t.tempC)))}; planned ${words(plannedC)}`}
+      testID="cure-trace"
+    >
+      <Svg width={width} height={HEIGHT}>
+        {warmedBetween(seen.heat, now).map((w) => (
+          <Rect
+            key={w.from}
+            x={x(w.from)}
+            y={HEIGHT - 8}
+            width={Math.max(2, x(w.to) - x(w.from))}
+            height={6}
+            fill={c.ochre}
+          />
+        ))}
+        <Line
+          x1={x(run.mixedAt)}
+          y1={y(plannedC)}
+          x2={width}
+          y2={y(plannedC)}
+          stroke={c.pencil}
+          strokeWidth={1}
+          strokeDasharray="5 4"
+        />
+        <SvgText
+          x={width - 2}
+          y={y(plannedC) + (above ? LETTER + 2 : -5)}
+          fontFamily="BarlowSemiCondensed_500Medium"
+          fontSize={LETTER}
+          textAnchor="end"
+          fill={c.pencil}
+        >
+          {`planned ${words(plannedC)}`}
+        </SvgText>
+        {run.lasts ? (
+          <Line
+            x1={lastX}
+            y1={y(last.tempC)}
+            x2={width}
+            y2={y(last.tempC)}
+            stroke={c.ink}
+            strokeWidth={1}
+            strokeDasharray="2 4"
+          />
+        ) : null}
+        <Polyline points={line} fill="none" stroke={c.ink} strokeWidth={2} />
+        <Rect x={lastX - 3} y={y(last.tempC) - 3} width={6} height={6} fill={c.ink} />
+        <SvgText
+          x={nearRight ? lastX - 6 : lastX + 6}
+          y={y(last.tempC) + (above ? -7 : LETTER + 4)}
+          fontFamily="BarlowSemiCondensed_700Bold"
+          fontSize={LETTER}
+          textAnchor={nearRight ? 'end' : 'start'}
+          fill={c.ink}
+        >
+          {words(last.tempC)}
+        </SvgText>
+        {seen.samples.map(({ at, hard }) => (
+          <Path
+            key={at}
+            d={`M${x(at) - 5} ${TOP - 12}h10l-5 8Z`}
+            fill={hard ? c.moss : c.sheet}
+            stroke={hard ? c.moss : c.oxide}
+            strokeWidth={1.5}
+          />
+        ))}
+      </Svg>
+    </View>
+  );
+}

@@ -1,0 +1,31 @@
+import type { CureRun } from '@kelmot/core/run/asItRuns';
+import { cureBecause, cureFigures, cureMoved } from '@kelmot/core/run/cureSaid';
+import { View } from 'react-native';
+import { FigureText } from '@/ui/FigureText';
+import { Txt } from '@/ui/Txt';
+import { useNow } from '@/ui/useNow';
+import { useWords } from '@/ui/useWords';
+import { useZone } from '@/ui/useZone';
+
+/** By how much the cure has moved against its plan and why, how far it has come, and how long it takes. */
+export function Learnt({ run }: { run: CureRun }) {
+  const now = useNow();
+  const zone = useZone();
+  const { tell } = useWords();
+  const { share, takes } = cureFigures(run, now);
+  const isLater = run.stalled || run.minutes > run.plannedMin + 1;
+  return (
+    <View className="gap-1 border-b border-rule bg-sheet px-4 pb-3" testID="cure-learnt">
+      <View role="status">
+        <Txt as="row" className={run.stalled ? 'text-oxideInk' : isLater ? 'text-ochreInk' : ''}>
+          {tell(cureMoved(run))}
+        </Txt>
+        <Txt as="inline">{tell(cureBecause(run, now, zone))}</Txt>
+      </View>
+      <View className="flex-row flex-wrap gap-x-8">
+        <FigureText figure={share} label="share of the cure, now" as="reading" />
+        {run.stalled ? null : <FigureText figure={takes} label="from its mix" as="reading" />}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,155 @@
+import { judgeCure, logOf, type CureValues, type RepairView } from '@kelmot/contract';
+import { MINUTE, type Plan } from '@kelmot/core';
+import { instrument, type Sample } from '@kelmot/core/instruments/instrument';
+import type { Watch } from '@kelmot/core/instruments/seen';
+import { watch } from '@kelmot/core/instruments/watch';
+import { readLog } from '@kelmot/papers/readLog';
+import { useCallback, useState } from 'react';
+import { View } from 'react-native';
+import { InstrumentBox, OpenInstrument } from '@/features/instruments/InstrumentBox';
+import { LiveFigure, LiveState } from '@/features/instruments/Live';
+import { useDriver } from '@/features/instruments/useDriver';
+import { chosenFile } from '@/offline/chosenFile';
+import { nowBy } from '@/store/clock';
+import { useAppSelector } from '@/store/hooks';
+import { SecondaryButton } from '@/ui/Button';
+import { Txt } from '@/ui/Txt';
+import { useWords } from '@/ui/useWords';
+import { useZone } from '@/ui/useZone';
+
+const logger = instrument('logger');
+
+/** What is asked of whoever records a log. */
+interface LogProps {
+  /** When the repair was mixed, epoch ms. */
+  mixedAt: number;
+  record: (values: CureValues) => void;
+}
+
+/** The last moment that a logger has brought already, epoch ms. */
+function loggedUntil({ readings }: RepairView): number {
+  const ends = readings.flatMap(({ values: v }) =>
+    v.kind === 'temperatures' && v.instrument !== undefined
+      ? [Date.parse(v.from) + (v.rows.at(-1)?.atMin ?? 0) * MINUTE]
+      : [],
+  );
+  return Math.max(-Infinity, ...ends);
+}
+
+interface Found {
+  samples: Sample[];
+  seen: Watch;
+}
+
+/** Reads what a logger has kept since the mix, looks whether it is well, and records what is new of it. */
+export function FromLogger({
+  view,
+  plannedC,
+  mixedAt,
+  record,
+}: LogProps & { view: RepairView; plannedC: number }) {
+  const expected = useCallback(() => logger.channels.map(() => plannedC), [plannedC]);
+  const driver = useDriver('logger', expected);
+  const clock = useAppSelector((s) => s.clock);
+  const [found, setFound] = useState<Found | null>(null);
+  const [failed, setFailed] = useState(false);
+  if (!driver) return null;
+  const name = `${logger.name}, ${driver.name}`;
+  const read = async () => {
+    const samples: Sample[] = [];
+    setFailed(false);
+    try {
+      // What it sends is by the clock of the device; the record is by that of the site.
+      const hear = (s: Sample) => samples.push({ ...s, at: s.at - clock.aheadMs });
+      (await driver.open(logger, hear, mixedAt + clock.aheadMs)).close();
+      const now = nowBy(clock);
+      setFound({ samples, seen: watch(logger, samples, now, expected(), now) });
+    } catch {
+      setFailed(true);
+    }
+  };
+  if (!found)
+    return (
+      <OpenInstrument
+        id={logger.id}
+        label={`Read the ${logger.name.toLowerCase()}`}
+        failed={failed}
+        open={() => void read()}
+      />
+    );
+  const { seen, samples } = found;
+  const until = loggedUntil(view);
+  const fresh = samples.filter(({ at }) => at > until);
+  const values = seen.state === 'steady' ? logOf(fresh, name) : null;
+  const done = () => {
+    if (values) record(values);
+    setFound(null);
+  };
+  return (
+    <InstrumentBox
+      name={name}
+      close={() => setFound(null)}
+      takeLabel={
+        fresh.length === 0 ? 'Nothing new since it was read' : `Record ${fresh.length} readings`
+      }
+      take={values ? done : null}
+    >
+      <View className="flex-row flex-wrap gap-3">
+        {logger.channels.map((channel, i) => (
+          <LiveFigure key={channel.key} channel={channel} value={seen.values[i]} />
+        ))}
+      </View>
+      <LiveState seen={seen} />
+    </InstrumentBox>
+  );
+}
+
+interface Chosen {
+  name: string;
+  values: CureValues;
+  rows: number;
+}
+
+/** Takes a log that was saved as CSV: said first what is in it, or at which row it is none. */
+export function FromFile({ plan, mixedAt, record }: LogProps & { plan: Plan }) {
+  const { units, tell } = useWords();
+  const zone = useZone();
+  const clock = useAppSelector((s) => s.clock);
+  const [chosen, setChosen] = useState<Chosen | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const choose = async () => {
+    const file = await chosenFile('.csv,.txt,text/csv,text/plain');
+    if (!file) return;
+    const read = readLog(await file.text(), { zone, units, mixedAt, now: nowBy(clock) });
+    setWrong(read.ok ? null : read.say);
+    setChosen(read.ok ? { name: file.name, values: read.values, rows: read.rows } : null);
+  };
+  if (!chosen)
+    return (
+      <View className="gap-1">
+        <SecondaryButton
+          label="Take a log from a file (CSV)"
+          testID="log-file"
+          onPress={() => void choose()}
+        />
+        {wrong ? (
+          <Txt as="inline" className="text-oxideInk" role="alert" testID="log-wrong">
+            {wrong}
+          </Txt>
+        ) : null}
+      </View>
+    );
+  return (
+    <InstrumentBox
+      name={chosen.name}
+      close={() => setChosen(null)}
+      takeLabel={`Record ${chosen.rows} readings`}
+      take={() => {
+        record(chosen.values);
+        setChosen(null);
+      }}
+    >
+      <Txt as="inline">{tell(judgeCure(chosen.values, plan).say)}</Txt>
+    </InstrumentBox>
+  );
+}

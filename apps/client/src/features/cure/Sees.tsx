@@ -1,0 +1,161 @@
+import { CURE, WARMER_NAMES, WARMERS, type CureValues, type RepairView } from '@kelmot/contract';
+import { parseQuantity, say, shownUnit, type Plan } from '@kelmot/core';
+import { plannedTemp } from '@kelmot/core/run/asItRuns';
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { OpenRepair } from '@/features/repair/useRepair';
+import { useKeptText } from '@/features/stations/useKeptText';
+import { nowBy } from '@/store/clock';
+import { useAppSelector } from '@/store/hooks';
+import { Disclosure, SecondaryButton } from '@/ui/Button';
+import { CheckBox, FieldFrame, TextBox } from '@/ui/fields';
+import { goToFirstWrong } from '@/ui/keyboard';
+import { Txt } from '@/ui/Txt';
+import { useWords } from '@/ui/useWords';
+import { FromFile, FromLogger } from './Log';
+
+interface SeesProps {
+  view: RepairView;
+  plan: Plan;
+  repair: OpenRepair;
+  /** When its first batch was mixed, epoch ms. */
+  mixedAt: number;
+}
+
+/** A figure that is typed and recorded at once: what is wrong with it is said under it, and it stays. */
+function Typed({
+  keptAs,
+  id,
+  label,
+  why,
+  unit,
+  read,
+  record,
+}: {
+  keptAs: string;
+  id: string;
+  label: string;
+  why?: string;
+  unit?: string;
+  read: (text: string) => { value: number } | { wrong: string };
+  record: (value: number) => void;
+}) {
+  const [text, setText, drop] = useKeptText(keptAs);
+  const [tried, setTried] = useState(false);
+  const found = read(text);
+  const go = () => {
+    setTried('wrong' in found);
+    if ('wrong' in found) return goToFirstWrong();
+    record(found.value);
+    drop();
+  };
+  return (
+    <FieldFrame label={label} why={why} error={tried && 'wrong' in found ? found.wrong : undefined}>
+      <View className="flex-row gap-2">
+        <View className="min-w-0 flex-1">
+          <TextBox id={id} label={label} text={text} onText={setText} unit={unit} numeric />
+        </View>
+        <SecondaryButton
+          label="Record"
+          hint={`Record ${label}`}
+          testID={`${id}-record`}
+          onPress={go}
+        />
+      </View>
+    </FieldFrame>
+  );
+}
+
+/** What no surface is colder or hotter than while something cures on it, °C. */
+const [COLDEST, HOTTEST] = [-60, 250];
+
+/** What is known of a cure as it goes: how warm it is, by hand, logger or file; whether it is warmed; how hard the sample is. */
+export function Sees({ view, plan, repair, mixedAt }: SeesProps) {
+  const plannedC = plannedTemp(plan);
+  const [more, setMore] = useState(false);
+  const { units } = useWords();
+  const clock = useAppSelector((s) => s.clock);
+  const record = (values: CureValues) => repair.send({ type: 'reading.add', stepId: CURE, values });
+  const hard = plan.card.service.hardness;
+  const limit = (tempC: number) => say(tempC, 'temperature', units);
+  const isOn = (by: (typeof WARMERS)[number]): boolean =>
+    view.readings.reduce(
+      (on, { values: v }) => (v.kind === 'heat' && v.by === by ? v.on : on),
+      false,
+    );
+  return (
+    <View className="gap-3 border-b border-ink px-4 py-3" role="group" aria-label="What it sees">
+      <Typed
+        keptAs={`${view.id}/cure/temp`}
+        id="cure-temp"
+        label="Surface now"
+        why={`planned ${limit(plannedC)}`}
+        unit={shownUnit('temperature', units).symbol}
+        read={(text) => {
+          const parsed = parseQuantity(text, 'temperature', units);
+          return parsed.ok && parsed.value >= COLDEST && parsed.value <= HOTTEST
+            ? { value: parsed.value }
+            : {
+                wrong: parsed.ok
+                  ? `Must be ${limit(COLDEST)} to ${limit(HOTTEST)}.`
+                  : parsed.message,
+              };
+        }}
+        record={(tempC) => {
+          const from = new Date(nowBy(clock)).toISOString();
+          record({ kind: 'temperatures', from, rows: [{ atMin: 0, tempC }] });
+        }}
+      />
+      <FromLogger view={view} plannedC={plannedC} mixedAt={mixedAt} record={record} />
+      <Disclosure
+        label="Heater, sample, log from a file"
+        testID="cure-more"
+        open={more}
+        onToggle={() => setMore(!more)}
+      >
+        <FromFile plan={plan} mixedAt={mixedAt} record={record} />
+        <View className="flex-row flex-wrap gap-x-8">
+          {WARMERS.map((by) => (
+            <CheckBox
+              key={by}
+              id={`warmer-${by}`}
+              label={`${WARMER_NAMES[by]} on`}
+              on={isOn(by)}
+              onToggle={() => record({ kind: 'heat', by, on: !isOn(by) })}
+            />
+          ))}
+        </View>
+        <View className="gap-1.5" role="group" aria-label="Sample that was kept, by fingernail">
+          <Txt as="inline">Sample that was kept, by fingernail</Txt>
+          <View className="flex-row flex-wrap gap-2">
+            <SecondaryButton
+              label="No mark: hard"
+              testID="sample-hard"
+              onPress={() => record({ kind: 'nail', marks: false })}
+            />
+            <SecondaryButton
+              label="It takes a mark: soft"
+              testID="sample-soft"
+              onPress={() => record({ kind: 'nail', marks: true })}
+            />
+          </View>
+        </View>
+        {hard ? (
+          <Typed
+            keptAs={`${view.id}/cure/shore`}
+            id="cure-shore"
+            label={`Sample, Shore ${hard.scale}`}
+            why={`${hard.least} or more`}
+            read={(text) => {
+              const value = Number(text.replace(',', '.'));
+              return text.trim() !== '' && value >= 0 && value <= 100
+                ? { value }
+                : { wrong: 'Type a hardness from 0 to 100.' };
+            }}
+            record={(value) => record({ kind: 'shore', value })}
+          />
+        ) : null}
+      </Disclosure>
+    </View>
+  );
+}

@@ -1,0 +1,43 @@
+import type { QuantityId } from '@kelmot/core';
+import { readList } from '@kelmot/papers/readList';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { chosenFile } from '@/offline/chosenFile';
+import { LinkButton } from '@/ui/Button';
+import { Txt } from '@/ui/Txt';
+import { useWords } from '@/ui/useWords';
+
+/** Puts the readings of a file into the box, to be looked at and recorded; says where it is none. */
+export function ListFromFile({
+  of,
+  stepId,
+  take,
+}: {
+  of: QuantityId;
+  stepId: string;
+  take: (text: string) => void;
+}) {
+  const { units } = useWords();
+  const [wrong, setWrong] = useState<string | null>(null);
+  const choose = async () => {
+    const file = await chosenFile('.csv,.txt,text/csv,text/plain');
+    if (!file) return;
+    const read = readList(await file.text(), of, units);
+    setWrong(read.ok ? null : read.say);
+    if (read.ok) take(read.values.join(' '));
+  };
+  return (
+    <View className="items-start gap-1">
+      <LinkButton
+        label="Take them from a file (CSV)"
+        testID={`file-${stepId}`}
+        onPress={() => void choose()}
+      />
+      {wrong ? (
+        <Txt as="inline" className="text-oxideInk" role="alert" testID={`file-wrong-${stepId}`}>
+          {wrong}
+        </Txt>
+      ) : null}
+    </View>
+  );
+}
