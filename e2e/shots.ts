@@ -17,7 +17,7 @@ async function phone(screen: Screen): Promise<void> {
   await shoot(screen, 'bench');
   await screen.press('bench-P-204');
   await shoot(screen, 'run');
-  for (const station of ['mix', 'prep', 'cure', 'match']) {
+  for (const station of ['mix', 'prep', 'match']) {
     await screen.press(`station-${station}`);
     await screen.see(`screen-${station}`);
     await shoot(screen, station);
@@ -25,6 +25,17 @@ async function phone(screen: Screen): Promise<void> {
   await screen.press('back');
   await screen.press('tab-repairs');
   await shoot(screen, 'repairs');
+  await screen.press('repair-SU-1');
+  await screen.press('station-cure');
+  await screen.press('read-logger');
+  await screen.press('instrument-take');
+  await screen.matches('cure-learnt', /planned/);
+  await screen.page.$eval('[data-testid="cure-trace"]', (e) =>
+    e.scrollIntoView({ block: 'center' }),
+  );
+  await shoot(screen, 'cure');
+  await screen.press('back');
+  await screen.press('tab-repairs');
   await screen.press('repair-P-012');
   await screen.press('station-accept');
   await shoot(screen, 'accept');

@@ -1,6 +1,12 @@
-import { CURE, runningOf, type CureValues, type RepairView, type Site } from '@kelmot/contract';
+import {
+  CURE,
+  runningOf,
+  type Command,
+  type CureValues,
+  type RepairView,
+  type Site,
+} from '@kelmot/contract';
 import { HOUR, MINUTE, planBatches, word } from '@kelmot/core';
-import type { Command } from '@kelmot/contract';
 import { cureBecause, cureFigures, cureMoved } from '@kelmot/core/run/cureSaid';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
 import { Provider } from 'react-redux';

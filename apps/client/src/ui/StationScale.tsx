@@ -2,6 +2,7 @@ import { STATION_NAMES, STATIONS, type StationId } from '@kelmot/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Line, Path, Rect } from 'react-native-svg';
+import { useLargeText } from './layout';
 import { useTheme } from './theme';
 import { Txt } from './Txt';
 
@@ -31,6 +32,7 @@ export function StationScale({
   rounds = [],
 }: ScaleProps) {
   const { c } = useTheme();
+  const large = useLargeText();
   const [peeked, setPeeked] = useState<StationId | null>(null);
   const n = STATIONS.length;
   const pitch = width / n;
@@ -80,7 +82,8 @@ export function StationScale({
       <View className="flex-row">
         {STATIONS.map((id, i) => {
           const on = id === current;
-          const far = Math.abs(i - here) > 1 && !named && peeked !== id;
+          // Names of neighbours lie over one another where the reader’s text is large.
+          const far = Math.abs(i - here) > (large ? 0 : 1) && !named && peeked !== id;
           return (
             <Pressable
               key={id}

@@ -15,7 +15,7 @@ export function Learnt({ run }: { run: CureRun }) {
   const { share, takes } = cureFigures(run, now);
   const isLater = run.stalled || run.minutes > run.plannedMin + 1;
   return (
-    <View className="gap-1 border-b border-rule bg-sheet px-4 pb-3" testID="cure-learnt">
+    <View className="gap-1 border-b border-rule bg-sheet px-4 py-3" testID="cure-learnt">
       <View role="status">
         <Txt as="row" className={run.stalled ? 'text-oxideInk' : isLater ? 'text-ochreInk' : ''}>
           {tell(cureMoved(run))}

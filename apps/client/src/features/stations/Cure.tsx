@@ -1,6 +1,5 @@
 import { cureSeen, mixedBatches, runningOf } from '@kelmot/contract';
 import {
-  axisOf,
   clockText,
   dayClockText,
   gistOf,
@@ -21,6 +20,7 @@ import { useMargins } from '@/ui/layout';
 import { useNow } from '@/ui/useNow';
 import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
+import { cureAxis } from '@/features/cure/cureAxis';
 import { CureClock } from '@/features/cure/CureClock';
 import { CureTrace } from '@/features/cure/CureTrace';
 import { Outlook } from './Outlook';
@@ -52,13 +52,9 @@ export function Cure(props: StationProps) {
     (s) => s.round.id === main.round.id,
   );
   const plannedReady = run && asPlanned ? asPlanned.strip.ready : undefined;
-  // A cure that stands still has no end to be drawn to.
-  const end = run?.stalled ? Math.max(now, plannedReady ?? now, strip.deadline) : strip.end;
-  const until = Math.max(end, plannedReady ?? end);
   const plannedC = plannedTemp(plan);
-  const from = Math.min(at, now) - (until - at) * 0.02;
-  const axis =
-    width > 0 ? axisOf({ from, nearTo: until, to: until, width, nearShare: 1, zone }) : null;
+  const stalled = run?.stalled ?? false;
+  const axis = width > 0 ? cureAxis(strip, { plannedReady, stalled }, now, width, zone) : null;
   return (
     <View>
       {act ? (
