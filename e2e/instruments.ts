@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test } from 'node:test';
+import { toFile } from 'qrcode';
 import { PHONE } from './lib/browser';
 import { behaves, signedIn } from './lib/stage';
 
@@ -12,6 +13,8 @@ test('a gate is read from an instrument; one that misbehaves is noticed, said, a
   await screen.press('repair-FL-06');
   await screen.see('screen-run');
   const prep = new URL(screen.page.url()).pathname.replace('/run', '/prep');
+  await screen.open(prep.replace('/prep', '/cure'));
+  await screen.matches('outlook', /chance of being ready/);
   const read = async () => {
     await screen.open(prep);
     await screen.press('read-hygrometer');
@@ -117,5 +120,31 @@ test('a cure is read from its logger, from a file and by hand: its clock moves e
   await screen.open('/repairs');
   await screen.see('repair-SU-1');
   assert.notEqual(await screen.text('repair-SU-1'), planned);
+  assert.deepEqual(screen.problems, []);
+});
+
+test('the lot of a pack is scanned from a picture of its code, its day said; what shows none is told', async () => {
+  const screen = await signedIn('ida', PHONE);
+  await screen.press('tab-repairs');
+  await screen.press('repair-P-201');
+  await screen.page.waitForFunction(() => location.pathname.startsWith('/repair/'));
+  await screen.open(new URL(screen.page.url()).pathname.replace(/[^/]+$/, 'mix'));
+  const folder = mkdtempSync(join(tmpdir(), 'kelmot-code-'));
+  const scan = async (name: string) => {
+    const [chooser] = await Promise.all([
+      screen.page.waitForFileChooser(),
+      screen.press('scan-lot'),
+    ]);
+    await chooser.accept([join(folder, name)]);
+  };
+  await toFile(join(folder, 'pack.png'), '(01)09506000134352(17)990131(10)K-77', { width: 500 });
+  await scan('pack.png');
+  await screen.reads('lot', 'K-77');
+  await screen.says('K-77 is good to 31 Jan 2099.');
+  writeFileSync(join(folder, 'none.png'), await screen.page.screenshot());
+  await scan('none.png');
+  await screen.says('No code was found in it.');
+  await screen.reads('lot', 'K-77');
+  rmSync(folder, { recursive: true, force: true });
   assert.deepEqual(screen.problems, []);
 });

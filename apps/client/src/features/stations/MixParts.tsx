@@ -1,15 +1,15 @@
-import { mixOf, MOST_LOT, pailMoments } from '@kelmot/contract';
+import { mixOf, pailMoments } from '@kelmot/contract';
 import { clockText, formatDuration, planRound } from '@kelmot/core';
 import { View } from 'react-native';
 import { textsDropped } from '@/store/drafts';
 import { useAppDispatch } from '@/store/hooks';
 import { SecondaryButton } from '@/ui/Button';
-import { FieldFrame, TextBox } from '@/ui/fields';
 import { MixedSwatch, StopMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
 import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
 import type { StationProps } from './StepsStation';
+import { LotField } from './LotField';
 import { batchName, useBatches, weightKey } from './useBatches';
 import { useKeptText } from './useKeptText';
 import { Weigh } from './Weigh';
@@ -53,7 +53,6 @@ export function ToWeigh({
 }: Pick<StationProps, 'view' | 'plan'> & { named?: boolean }) {
   const { say, tell } = useWords();
   const { next, round, weigh, weighed } = useBatches(view, plan);
-  const [lot, setLot] = useKeptText(lotKey(view.id));
   if (!next) return null;
   return (
     <>
@@ -70,9 +69,7 @@ export function ToWeigh({
         <Weigh view={view} plan={plan} batch={next} weigh={weigh} weighed={weighed} />
       ) : null}
       <View className="border-b border-rule px-4 py-3">
-        <FieldFrame label="Lot" why="Who used which lot must be found again.">
-          <TextBox id="lot" label="Lot" most={MOST_LOT} text={lot} onText={setLot} />
-        </FieldFrame>
+        <LotField keptAs={lotKey(view.id)} cardCode={round?.card.code ?? plan.card.code} />
       </View>
     </>
   );

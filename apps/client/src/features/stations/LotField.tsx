@@ -1,0 +1,97 @@
+import { MOST_LOT, type ShelfLot } from '@kelmot/contract';
+import { dateText, MINUTE, shownIn } from '@kelmot/core';
+import { readPackCode } from '@kelmot/core/work/packCode';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { scanCode } from '@/offline/scanCode';
+import { useShelf } from '@/store/useShelf';
+import { SecondaryButton } from '@/ui/Button';
+import { Choices, FieldFrame, TextBox } from '@/ui/fields';
+import { Txt } from '@/ui/Txt';
+import { useNow } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
+import { useKeptText } from './useKeptText';
+
+/** Between the lots of two parts. */
+const BETWEEN = ' / ';
+
+/** Every lot that is named, and until when it is good as far as that is known. */
+function Expiries({ text, known }: { text: string; known: ReadonlyMap<string, string> }) {
+  const now = useNow(MINUTE);
+  const zone = useZone();
+  // Good to the end of its day, by the calendar of the site.
+  const today = shownIn(now, zone).toISOString().slice(0, 10);
+  const named = text.split(BETWEEN).map((lot) => lot.trim());
+  return named.flatMap((lot) => {
+    const day = known.get(lot);
+    if (day === undefined) return [];
+    const isOver = day < today;
+    const date = dateText(Date.parse(day), 'UTC');
+    return [
+      <Txt
+        key={lot}
+        as="inline"
+        role={isOver ? 'alert' : undefined}
+        className={isOver ? 'text-oxideInk' : 'text-mossInk'}
+        testID={isOver ? 'lot-over' : 'lot-good'}
+      >
+        {isOver ? `${lot} was good to ${date}: do not mix it.` : `${lot} is good to ${date}.`}
+      </Txt>,
+    ];
+  });
+}
+
+/** The lot of what is mixed: picked from the shelf, scanned from the code on its pack, or typed. */
+export function LotField({ keptAs, cardCode }: { keptAs: string; cardCode: string }) {
+  const [text, setText] = useKeptText(keptAs);
+  const [scanned, setScanned] = useState<{ lot: string; expiresOn: string } | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const lots = (useShelf() ?? []).filter((lot: ShelfLot) => lot.cardCode === cardCode);
+  const known = new Map(lots.map((l) => [l.lot, l.expiresOn]));
+  if (scanned) known.set(scanned.lot, scanned.expiresOn);
+  const options = [...new Set(lots.map((l) => l.lot))].map((lot) => ({ value: lot, label: lot }));
+  const scan = async () => {
+    const found = await scanCode();
+    if (!found) return;
+    if ('error' in found) return setWrong(found.error);
+    const { lot, expiresOn } = readPackCode(found.text);
+    if (lot === null) return setWrong('This code says no lot. Type it from the pack.');
+    setWrong(null);
+    if (expiresOn) setScanned({ lot, expiresOn });
+    // Two parts have two packs: the second is put beside the first.
+    const named = text.split(BETWEEN).map((part) => part.trim());
+    const both = named.includes(lot) ? text : [text.trim(), lot].filter(Boolean).join(BETWEEN);
+    setText(both.length <= MOST_LOT ? both : lot);
+  };
+  return (
+    <FieldFrame
+      label="Lot"
+      why="Who used which lot must be found again."
+      error={wrong ?? undefined}
+    >
+      <View className="gap-2">
+        {options.length > 0 ? (
+          <Choices
+            id="lot-of"
+            label="Lots on the shelf"
+            options={options}
+            value={text}
+            onPick={setText}
+          />
+        ) : null}
+        <View className="flex-row gap-2">
+          <View className="min-w-0 flex-1">
+            <TextBox id="lot" label="Lot" most={MOST_LOT} text={text} onText={setText} />
+          </View>
+          <SecondaryButton
+            label="Scan"
+            hint="Scan the code on the pack"
+            testID="scan-lot"
+            onPress={() => void scan()}
+          />
+        </View>
+        <Expiries text={text} known={known} />
+      </View>
+    </FieldFrame>
+  );
+}
