@@ -133,6 +133,18 @@ function tempsIn({ values, takenAt }: SeenReading, isHeld: boolean): Temp[] {
   return [];
 }
 
+/** When it was warmed by anything at all: one that is switched off leaves what another still warms. */
+function warmedBy(
+  marks: readonly { at: number; by: string; on: boolean }[],
+): CureSeen['heat'][number][] {
+  const on = new Set<string>();
+  return marks.map((mark) => {
+    if (mark.on) on.add(mark.by);
+    else on.delete(mark.by);
+    return { at: mark.at, on: on.size > 0 };
+  });
+}
+
 /** Everything that was seen of how a repair cures. A later log takes the place of what an earlier one says of the same time. */
 export function cureSeen({ plan, readings }: CureRecord): CureSeen {
   const isHeld = plan?.body.heldC != null;
@@ -145,9 +157,9 @@ export function cureSeen({ plan, readings }: CureRecord): CureSeen {
   const at = ({ takenAt }: SeenReading): number => Date.parse(takenAt);
   return {
     temps: inTime(temps),
-    heat: inTime(
-      readings.flatMap((r) =>
-        r.values.kind === 'heat' ? [{ at: at(r), on: r.values.on, by: r.values.by }] : [],
+    heat: warmedBy(
+      inTime(
+        readings.flatMap((r) => (r.values.kind === 'heat' ? [{ at: at(r), ...r.values }] : [])),
       ),
     ),
     samples: inTime(

@@ -18,7 +18,8 @@ const read = { instrument: typedText(60, 1).optional() };
 /** Most rows of one log, a day and a half at one a minute; what says nothing more than its neighbours is left out. */
 export const MOST_ROWS = 2000;
 /** What no surface is colder or hotter than while something cures on it, °C. */
-const surface = () => z.number().min(-60).max(250);
+export const SURFACE_C = { least: -60, most: 250 } as const;
+const surface = () => z.number().min(SURFACE_C.least).max(SURFACE_C.most);
 
 /** How warm a repair was, minutes after the beginning of its log, at one spot or at two. */
 const LogRow = z.strictObject({

@@ -223,3 +223,14 @@ test('what is laid over twice is there once, and the running plan is worked out 
   const gist = gistOf(runningPlan(cold) ?? plan);
   expect(gist.rounds[0]?.batches).toEqual(gistOf(plan).rounds[0]?.batches);
 });
+
+test('a lamp that is switched off leaves it warm while the heater is on', () => {
+  const marks: [ReadingValues, number][] = [
+    [{ kind: 'heat', by: 'heater', on: true }, 1],
+    [{ kind: 'heat', by: 'lamp', on: true }, 2],
+    [{ kind: 'heat', by: 'lamp', on: false }, 3],
+    [{ kind: 'heat', by: 'heater', on: false }, 4],
+  ];
+  const view = marks.reduce((v, [values, min]) => lay(v, values, when(min)), placed());
+  expect(cureSeen(view).heat.map((h) => h.on)).toEqual([true, true, true, false]);
+});

@@ -1,4 +1,4 @@
-import { logOf, type CureValues } from '@kelmot/contract';
+import { logOf, SURFACE_C, type CureValues } from '@kelmot/contract';
 import { clockText, echoed, momentOf, shownIn, toBase } from '@kelmot/core';
 import { MINUTE, type UnitSystem, type Zone } from '@kelmot/core';
 import type { Read } from '@kelmot/core/cure/thinned';
@@ -16,8 +16,6 @@ export type ReadLog = { ok: true; values: CureValues; rows: number } | { ok: fal
 /** What was logged longer before the mix says nothing of its cure, ms. */
 const BEFORE = 120 * MINUTE;
 const DAY = 1440 * MINUTE;
-/** No surface is colder or hotter while something cures on it, °C. */
-const [COLDEST, HOTTEST] = [-60, 250];
 
 /** Year first or day first, with or without seconds; by the clocks of the site where no zone is said. */
 const STAMPS = [
@@ -83,8 +81,10 @@ export function readLog(text: string, ask: LogAsk): ReadLog {
     const bad = rest.slice(0, 2).find((cell) => cell.trim() !== '' && numberOf(cell) === null);
     if (bad !== undefined || values.length === 0)
       return no(`${row}: “${echoed(bad ?? '')}” is no temperature; write degrees such as 17.5.`);
-    if (values.some((v) => v < COLDEST || v > HOTTEST))
-      return no(`${row}: must be ${COLDEST} to ${HOTTEST} °C; is it in another unit?`);
+    if (values.some((v) => v < SURFACE_C.least || v > SURFACE_C.most))
+      return no(
+        `${row}: must be ${SURFACE_C.least} to ${SURFACE_C.most} °C; is it in another unit?`,
+      );
     if (before !== null && at <= before) return no(`${row} is no later than the row before it.`);
     if (at > ask.now)
       return no(`${row} is later than now: see to the clock of the logger, or to its zone.`);

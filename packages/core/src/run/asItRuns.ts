@@ -12,7 +12,7 @@ export type SampleTest = (typeof SAMPLE_TESTS)[number];
 /** What was seen of a repair while it cures, each in the order of time, epoch ms. */
 export interface CureSeen {
   temps: readonly { at: number; tempC: number }[];
-  /** A heater or a lamp that was switched on or off. */
+  /** Whether anything warms it, from a moment on. */
   heat: readonly { at: number; on: boolean }[];
   samples: readonly { at: number; by: SampleTest; hard: boolean }[];
 }

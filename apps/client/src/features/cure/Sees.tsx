@@ -1,4 +1,11 @@
-import { CURE, WARMER_NAMES, WARMERS, type CureValues, type RepairView } from '@kelmot/contract';
+import {
+  CURE,
+  SURFACE_C,
+  WARMER_NAMES,
+  WARMERS,
+  type CureValues,
+  type RepairView,
+} from '@kelmot/contract';
 import { parseQuantity, say, shownUnit, type Plan } from '@kelmot/core';
 import { plannedTemp } from '@kelmot/core/run/asItRuns';
 import { useState } from 'react';
@@ -66,9 +73,6 @@ function Typed({
   );
 }
 
-/** What no surface is colder or hotter than while something cures on it, °C. */
-const [COLDEST, HOTTEST] = [-60, 250];
-
 /** What is known of a cure as it goes: how warm it is, by hand, logger or file; whether it is warmed; how hard the sample is. */
 export function Sees({ view, plan, repair, mixedAt }: SeesProps) {
   const plannedC = plannedTemp(plan);
@@ -93,11 +97,11 @@ export function Sees({ view, plan, repair, mixedAt }: SeesProps) {
         unit={shownUnit('temperature', units).symbol}
         read={(text) => {
           const parsed = parseQuantity(text, 'temperature', units);
-          return parsed.ok && parsed.value >= COLDEST && parsed.value <= HOTTEST
+          return parsed.ok && parsed.value >= SURFACE_C.least && parsed.value <= SURFACE_C.most
             ? { value: parsed.value }
             : {
                 wrong: parsed.ok
-                  ? `Must be ${limit(COLDEST)} to ${limit(HOTTEST)}.`
+                  ? `Must be ${limit(SURFACE_C.least)} to ${limit(SURFACE_C.most)}.`
                   : parsed.message,
               };
         }}
