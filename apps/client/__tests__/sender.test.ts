@@ -108,6 +108,8 @@ const move = (id: string, expect = 1): Command => ({
 
 beforeEach(async () => {
   jest.useFakeTimers();
+  // How long it waits is left to chance: two short waits in a row would come too soon.
+  jest.spyOn(Math, 'random').mockReturnValue(0.5);
   entries.clear();
   far = new Far();
   globalThis.fetch = far.fetch as typeof fetch;
@@ -115,6 +117,7 @@ beforeEach(async () => {
   await signIn(IDA);
 });
 afterEach(async () => {
+  jest.restoreAllMocks();
   // Whatever still waits is thrown away, so that nothing goes on beside the next test.
   for (const { id } of outbox().queue) store.dispatch(thrownAway(id));
   await rest(2 * LATE);
