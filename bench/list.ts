@@ -12,10 +12,10 @@ const SIZES = [200, 2000, 20_000, 100_000];
 const OPEN = 150;
 const PAGE = 50;
 
-/** Fills up to so many repairs with copies of the demo's: a plan each (its gist whole, its body short), a batch and a gate reading. */
+/** Fills up to so many repairs with copies of the demo's: a plan each (its gist whole; its body where it is open, since its clocks are read from it), a batch and a gate reading. */
 const FILL = `
 with source as (
-  select r.*, p.id as pid, p.card_code, p.card_version, p.gist, row_number() over () as n
+  select r.*, p.id as pid, p.card_code, p.card_version, p.gist, p.body, row_number() over () as n
   from repairs r join plans p on p.id = r.plan_id where r.tag not like 'B-%'
 ), made as (
   select s.*, gen_random_uuid() as new_id, gen_random_uuid() as new_plan, g as at
@@ -29,7 +29,8 @@ with source as (
     now() - at * interval '1 minute', now() - at * interval '1 minute' from made returning id
 ), planned as (
   insert into plans (id, repair_id, number, site_id, card_code, card_version, core, body, gist, made_at, by)
-  select new_plan, new_id, 1, site_id, card_code, card_version, '0', '{}', gist, now(), created_by from made returning id
+  select new_plan, new_id, 1, site_id, card_code, card_version, '0',
+    (case when at < $3::int then body else '{}'::jsonb end), gist, now(), created_by from made returning id
 ), mixed as (
   insert into mixes (id, repair_id, plan_id, batch_no, in_tolerance, lot, started_at, received_at, by)
   select gen_random_uuid(), new_id, new_plan, 1, true, 'L', now(), now(), created_by from made returning id
