@@ -10,7 +10,7 @@ import {
   shownIn,
 } from '../src/index';
 import { HOUR } from '../src/units/clock';
-import { minuteOfDay } from '../src/units/zone';
+import { dayIn, minuteOfDay } from '../src/units/zone';
 
 const at = (text: string) => Date.parse(text);
 const VIENNA = 'Europe/Vienna';
@@ -69,4 +69,10 @@ test('an axis over a change of the clocks has its ticks at whole hours before an
   for (const t of ticks.filter((x) => x.label)) expect(minuteOfDay(t.at, VIENNA) % 60).toBe(0);
   for (const [i, t] of ticks.entries())
     if (i > 0) expect(t.at).toBeGreaterThan(ticks[i - 1]?.at ?? 0);
+});
+
+test('a day is the one on the calendar of its zone, on either side of midnight', () => {
+  const late = Date.parse('2026-11-24T23:30:00Z');
+  expect([dayIn(late, 'UTC'), dayIn(late, 'Europe/Vienna')]).toEqual(['2026-11-24', '2026-11-25']);
+  expect(dayIn(late, 'America/New_York')).toBe('2026-11-24');
 });

@@ -3,7 +3,7 @@ import type { CurePoint } from '../cure/cureTime';
 import type { MilestoneId } from '../materials/milestones';
 import type { Plan, PlanRound } from '../plan/plan';
 import { MINUTE } from '../units/clock';
-import type { MixedBatch } from './nextAct';
+import { mixedOf, type MixedBatch } from './nextAct';
 
 /** A sample that was kept: a fingernail leaves no mark on it once it is hard, a durometer says how hard. */
 export const SAMPLE_TESTS = ['nail', 'shore'] as const;
@@ -78,14 +78,6 @@ function slowBy(
   return Math.max(1, ...behind);
 }
 
-/** First and last sound mix of a round, epoch ms; null before it is begun. */
-function mixedIn(round: PlanRound, mixes: readonly MixedBatch[]) {
-  const own = mixes
-    .filter((x) => !x.binned && round.batches.some((b) => b.no === x.batchNo))
-    .map((x) => x.startedAt);
-  return own.length > 0 ? { first: Math.min(...own), last: Math.max(...own) } : null;
-}
-
 /**
  * A plan as it runs: the moments of every round that is mixed, and the waits that hang on them, by the temperatures that
  * the repair had since. What was not seen stays as planned. A soft sample stretches its main round; a hard one brings
@@ -99,7 +91,7 @@ export function asItRuns(plan: Plan, seen: CureSeen, mixes: readonly MixedBatch[
   const moments = new Map<MilestoneId, Learnt>();
   const closes = new Map<string, (until: MilestoneId, plannedMin: number) => number>();
   const rounds = plan.rounds.map((round) => {
-    const mixed = mixedIn(round, mixes);
+    const mixed = mixedOf(round, mixes);
     const points: Points | undefined = plan.cards[round.card.code]?.cure.milestones;
     if (!mixed || !points) return round;
     const isMain = round.id === plan.mainRound;
@@ -114,8 +106,8 @@ export function asItRuns(plan: Plan, seen: CureSeen, mixes: readonly MixedBatch[
       if (found && isMain) moments.set(id, found);
       if (found && isMain && id === plan.needed)
         main = {
-          ...{ ...found, working: found.working, milestone: id },
-          ...{ mixedAt: mixed.last, plannedMin: minutes, lasts, slow },
+          ...found,
+          ...{ milestone: id, mixedAt: mixed.last, plannedMin: minutes, lasts, slow },
         };
       return { id, minutes: found?.minutes ?? minutes };
     });

@@ -60,7 +60,7 @@ export function openBatches(
 
 /** First and last sound mix of a round; null before it is begun. */
 export function mixedOf(
-  round: GistRound,
+  round: { batches: readonly { no: number }[] },
   mixes: readonly MixedBatch[],
 ): { first: number; last: number } | null {
   const own = sound(mixes).filter((x) => round.batches.some((b) => b.no === x.batchNo));

@@ -62,6 +62,10 @@ export function offsetMin(at: number, zone: Zone): number {
 export const shownIn = (at: number, zone: Zone): Date =>
   new Date(at + offsetMin(at, zone) * MINUTE);
 
+/** The day that the calendars of a zone show at a moment (epoch ms), as YYYY-MM-DD. */
+export const dayIn = (at: number, zone: Zone): string =>
+  shownIn(at, zone).toISOString().slice(0, 10);
+
 /** The moment at which the clocks of a zone show a time, given as if it were UTC, epoch ms. One that is skipped is the hour after. */
 export function momentOf(shown: number, zone: Zone): number {
   const guess = shown - offsetMin(shown, zone) * MINUTE;

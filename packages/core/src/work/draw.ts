@@ -29,7 +29,11 @@ export interface Drawn {
   toBuy: number;
 }
 
-const usable = (lot: Lot, at: string): boolean => lot.count > 0 && lot.expiresOn >= at.slice(0, 10);
+/** Whether a lot is good on a day, as YYYY-MM-DD: its last day counts. */
+export const isGoodOn = (expiresOn: string, day: string): boolean => expiresOn >= day;
+
+const usable = (lot: Lot, at: string): boolean =>
+  lot.count > 0 && isGoodOn(lot.expiresOn, at.slice(0, 10));
 
 /** Packs taken from the shelf for an amount, oldest usable lot first; none that the others make needless. */
 function fromShelf(need: number, packs: readonly Pack[], lots: readonly Lot[], at: string) {

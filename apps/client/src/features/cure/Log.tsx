@@ -9,7 +9,7 @@ import { View } from 'react-native';
 import { InstrumentBox, OpenInstrument } from '@/features/instruments/InstrumentBox';
 import { LiveFigure, LiveState } from '@/features/instruments/Live';
 import { useDriver } from '@/features/instruments/useDriver';
-import { chosenFile } from '@/offline/chosenFile';
+import { chosenFile, TABLES } from '@/offline/chosenFile';
 import { nowBy } from '@/store/clock';
 import { useAppSelector } from '@/store/hooks';
 import { SecondaryButton } from '@/ui/Button';
@@ -118,7 +118,7 @@ export function FromFile({ plan, mixedAt, record }: LogProps & { plan: Plan }) {
   const [chosen, setChosen] = useState<Chosen | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const choose = async () => {
-    const file = await chosenFile('.csv,.txt,text/csv,text/plain');
+    const file = await chosenFile(TABLES);
     if (!file) return;
     const read = readLog(await file.text(), { zone, units, mixedAt, now: nowBy(clock) });
     setWrong(read.ok ? null : read.say);

@@ -2,7 +2,7 @@ import type { QuantityId } from '@kelmot/core';
 import { readList } from '@kelmot/papers/readList';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { chosenFile } from '@/offline/chosenFile';
+import { chosenFile, TABLES } from '@/offline/chosenFile';
 import { LinkButton } from '@/ui/Button';
 import { Txt } from '@/ui/Txt';
 import { useWords } from '@/ui/useWords';
@@ -20,7 +20,7 @@ export function ListFromFile({
   const { units } = useWords();
   const [wrong, setWrong] = useState<string | null>(null);
   const choose = async () => {
-    const file = await chosenFile('.csv,.txt,text/csv,text/plain');
+    const file = await chosenFile(TABLES);
     if (!file) return;
     const read = readList(await file.text(), of, units);
     setWrong(read.ok ? null : read.say);

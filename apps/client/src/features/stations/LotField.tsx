@@ -1,5 +1,5 @@
 import { MOST_LOT, type ShelfLot } from '@kelmot/contract';
-import { dateText, MINUTE, shownIn } from '@kelmot/core';
+import { dateText, dayIn, isGoodOn, MINUTE } from '@kelmot/core';
 import { readPackCode } from '@kelmot/core/work/packCode';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -20,12 +20,12 @@ function Expiries({ text, known }: { text: string; known: ReadonlyMap<string, st
   const now = useNow(MINUTE);
   const zone = useZone();
   // Good to the end of its day, by the calendar of the site.
-  const today = shownIn(now, zone).toISOString().slice(0, 10);
+  const today = dayIn(now, zone);
   const named = text.split(BETWEEN).map((lot) => lot.trim());
   return named.flatMap((lot) => {
     const day = known.get(lot);
     if (day === undefined) return [];
-    const isOver = day < today;
+    const isOver = !isGoodOn(day, today);
     const date = dateText(Date.parse(day), 'UTC');
     return [
       <Txt

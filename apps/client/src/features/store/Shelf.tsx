@@ -1,5 +1,5 @@
 import { MOST_LOT, type ShelfLot, type StockMove } from '@kelmot/contract';
-import { MINUTE, type Card } from '@kelmot/core';
+import { dayIn, isGoodOn, MINUTE, type Card } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useSend } from '@/store/useSend';
@@ -11,8 +11,7 @@ import { Txt } from '@/ui/Txt';
 import { useNow } from '@/ui/useNow';
 
 /** Whether a lot is over its last day. */
-const over = (lot: ShelfLot, now: number) =>
-  lot.expiresOn < new Date(now).toISOString().slice(0, 10);
+const over = (lot: ShelfLot, now: number) => !isGoodOn(lot.expiresOn, dayIn(now, 'UTC'));
 
 /** Packs of a card on the shelf, by those that may still be used. */
 export function shelfText(lots: readonly ShelfLot[], now: number): string {
