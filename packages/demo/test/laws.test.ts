@@ -7,8 +7,12 @@ import {
   makePlan,
   MINUTE,
   paceOf,
+  parseQuantity,
   planBatches,
+  planRound,
+  say,
   unknownIds,
+  weighing,
   word,
   type Plan,
   type Schools,
@@ -88,11 +92,30 @@ function walkable(plan: Plan): void {
   }
 }
 
+/** What is read off the screen and weighed so is in its ratio, in either system. */
+function weighable(plan: Plan): void {
+  for (const batch of planBatches(plan)) {
+    const { aG, bG } = batch;
+    const round = planRound(plan, batch.round);
+    const { mix } = plan.cards[round?.card.code ?? ''] ?? plan.card;
+    const weigh = weighing(mix);
+    if (aG === null || bG === null || !weigh) continue;
+    for (const units of ['metric', 'us'] as const) {
+      const [a = NaN, b = NaN] = [aG, bG].map((grams) => {
+        const read = parseQuantity(say(grams, 'mass', units), 'mass', units);
+        return read.ok ? read.value : NaN;
+      });
+      expect(Math.abs((b / a / (bG / aG) - 1) * 100)).toBeLessThanOrEqual(weigh.tolerancePct);
+    }
+  }
+}
+
 /** What the checker does not say, read off a plan by itself. */
 function lawful(plan: Plan): void {
   expect(checkPlan(plan).filter((f) => !f.ok)).toEqual([]);
   expect(unknownIds(plan)).toEqual([]);
   walkable(plan);
+  weighable(plan);
   const batches = planBatches(plan);
   expect(batches.map((b) => b.no)).toEqual(batches.map((_, i) => i + 1));
   expect(texts({ ...plan, card: null, cards: null }).filter((t) => WRITTEN_OUT.test(t))).toEqual(

@@ -21,7 +21,7 @@ const DECIMALS: Record<string, (x: number) => number> = {
   '°C': () => 1,
   '°F': () => 0,
   g: (x) => (x < 100 ? 1 : 0),
-  oz: (x) => (x < 10 ? 2 : 1),
+  oz: (x) => (x < 1 ? 3 : x < 10 ? 2 : 1),
   ml: (x) => (x < 100 ? 1 : 0),
   'US fl oz': (x) => (x < 10 ? 2 : 1),
   'cm²': (x) => (x < 100 ? 1 : 0),
