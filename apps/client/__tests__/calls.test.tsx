@@ -84,7 +84,12 @@ test('a clock that is set right does not call out what has not come', () => {
   const { heard, store } = listening([pailOf(0)]);
   const device = Date.now();
   // The device runs an hour ahead: by the site, the pail was begun an hour from now.
-  act(() => void store.dispatch(clockSeen({ server: device - 60 * MINUTE, device })));
+  act(
+    () =>
+      void store.dispatch(
+        clockSeen({ server: device - 60 * MINUTE, asked: device, answered: device }),
+      ),
+  );
   goOn(batch.lifeMin);
   expect(heard).toEqual([]);
   goOn(60);

@@ -43,8 +43,25 @@ test('it ticks by the minute, by the second in its last hour, and counts on past
 test('it follows the clock of the site, at once when that is found to be another', () => {
   const store = clockTo(10 * MINUTE);
   const device = Date.now();
-  act(() => void store.dispatch(clockSeen({ server: device + 4 * MINUTE, device })));
+  act(
+    () =>
+      void store.dispatch(
+        clockSeen({ server: device + 4 * MINUTE, asked: device, answered: device }),
+      ),
+  );
   expect(shown()).toBe('06:00 left');
+});
+
+test('an answer that came after a sleep says nothing of the clock: when the server spoke nobody knows', () => {
+  const store = clockTo(10 * MINUTE);
+  const device = Date.now();
+  const slept = { server: device - 8 * MINUTE, asked: device - 15 * MINUTE, answered: device };
+  act(() => void store.dispatch(clockSeen(slept)));
+  expect(store.getState().clock.aheadMs).toBe(0);
+  expect(shown()).toBe('10:00 left');
+  // Nor does one that was set back in between.
+  act(() => void store.dispatch(clockSeen({ ...slept, asked: device, answered: device - HOUR })));
+  expect(shown()).toBe('10:00 left');
 });
 
 test('clocks on one screen share one beat, and the last of them stops it', () => {

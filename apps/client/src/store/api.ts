@@ -54,7 +54,7 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (arg
   const asked = Date.now();
   const result = await raw(args, api, extra);
   const server = Date.parse(result.meta?.response?.headers.get('date') ?? '');
-  if (!Number.isNaN(server)) api.dispatch(clockSeen({ server, device: (asked + Date.now()) / 2 }));
+  if (!Number.isNaN(server)) api.dispatch(clockSeen({ server, asked, answered: Date.now() }));
   const failed = typeof result.error?.status === 'string';
   const { view } = api.getState() as { view?: { signal: boolean } };
   if (view?.signal === failed) api.dispatch(signalSeen(!failed));
