@@ -114,7 +114,7 @@ test('where none can be reached nothing is offered', async () => {
 
 test('both parts are weighed in turn, tared between, and each is given as it came to rest', async () => {
   const store = await storeOf('simulated');
-  const took: [string, number][] = [];
+  const took: [string, number, string][] = [];
   render(
     <Provider store={store}>
       <OnScale
@@ -122,7 +122,7 @@ test('both parts are weighed in turn, tared between, and each is given as it cam
           { name: 'Base', letter: 'A', targetG: 412 },
           { name: 'Hardener', letter: 'B', targetG: 103 },
         ]}
-        take={({ letter }, text) => took.push([letter, Number(text)])}
+        take={({ letter }, text, scale) => took.push([letter, Number(text), scale])}
       />
     </Provider>,
   );
@@ -143,6 +143,7 @@ test('both parts are weighed in turn, tared between, and each is given as it cam
   const [a, b] = took.map(([, g]) => g) as [number, number];
   expect(Math.abs(a - 412)).toBeLessThan(3);
   expect(Math.abs(b - 103)).toBeLessThan(1);
+  expect(took[1]?.[2]).toMatch(/, simulated$/);
 });
 
 /** A driver that answers when it is told to, and whose samples are given by hand. */

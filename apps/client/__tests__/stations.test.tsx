@@ -1,6 +1,6 @@
 import type { Command, RepairView } from '@kelmot/contract';
 import { judge, matchAll, rank, stripOf, gistOf, axisOf, drawSection } from '@kelmot/core';
-import { fireEvent, render, screen } from '@testing-library/react-native';
+import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import type { ReactElement } from 'react';
 import { Provider } from 'react-redux';
 import { MatchCard } from '@/features/match/MatchCard';
@@ -14,8 +14,8 @@ import { CureStrip } from '@/ui/CureStrip';
 import { SectionView } from '@/ui/SectionView';
 import { StationScale } from '@/ui/StationScale';
 import { card, site, survey } from '../../../packages/core/test/fixtures';
+import { textTyped } from '@/store/drafts';
 import { ida, met, planOf, viewOf } from '../../../packages/contract/test/view';
-
 import { freshStore, noted } from './opened';
 
 const mockNavigate = jest.fn();
@@ -112,13 +112,44 @@ test('a batch starts on ratio only, and says what to add when it is not', () => 
   fireEvent.changeText(screen.getByTestId('weigh-a'), '322');
   fireEvent.changeText(screen.getByTestId('weigh-b'), '30');
   expect(
-    screen.getByText(/Out\. Hardener 25\.5 % short; 3 is the most\. Add 10\.3 g hardener\./),
+    screen.getByText(/Out\. Hardener 25 % short; 3 % is the most\. Add 10\.3 g hardener\./),
   ).toBeTruthy();
   fireEvent.press(screen.getByTestId('batch-start'));
   expect(sent).toEqual([]);
   fireEvent.changeText(screen.getByTestId('weigh-b'), '40');
   fireEvent.press(screen.getByTestId('batch-start'));
   expect(sent).toEqual([{ type: 'mix.start', batchNo: 1, aG: 322, bG: 40, lot: '' }]);
+});
+
+test('which scale sent the weights is recorded with the batch; typed over, none is', () => {
+  const { sent, props } = opened(
+    met(fresh, ['prep', 'mix'], new Date(Date.now() - 1_800_000).toISOString()),
+  );
+  const store = show(
+    <>
+      <Mix {...props} />
+      <MixAction {...props} />
+    </>,
+  );
+  const weigh = (scale: string) =>
+    act(() => {
+      for (const [part, text] of [
+        ['a', '322'],
+        ['b', '40'],
+        ['scale', scale],
+      ])
+        store.dispatch(textTyped({ key: `${fresh.id}/weigh/${part}`, text: String(text) }));
+    });
+  weigh('Pail scale, simulated');
+  fireEvent.press(screen.getByTestId('batch-start'));
+  weigh('Pail scale, simulated');
+  fireEvent.changeText(screen.getByTestId('weigh-b'), '40.1');
+  fireEvent.press(screen.getByTestId('batch-start'));
+  const batch = { type: 'mix.start', batchNo: 1, aG: 322, lot: '' };
+  expect(sent).toEqual([
+    { ...batch, bG: 40, instrument: 'Pail scale, simulated' },
+    { ...batch, bG: 40.1 },
+  ]);
 });
 
 test('a card shows what decides, its condition, and the change to try', () => {

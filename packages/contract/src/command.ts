@@ -1,7 +1,14 @@
 import { INTENTS, StationId, Survey, typedLines, typedText } from '@kelmot/core';
 import { z } from 'zod';
 import { Id, Instant, Version } from './ids';
-import { LEAST_NOTE, MOST_LOT, MOST_NOTE, ReadingValues, SIGNOFF_VERDICTS } from './records';
+import {
+  LEAST_NOTE,
+  MOST_INSTRUMENT,
+  MOST_LOT,
+  MOST_NOTE,
+  ReadingValues,
+  SIGNOFF_VERDICTS,
+} from './records';
 
 const base = { id: Id, repairId: Id, at: Instant };
 const grams = () => z.number().gt(0).max(1e6);
@@ -64,6 +71,8 @@ export const Command = z.discriminatedUnion('type', [
     aG: grams().nullable(),
     bG: grams().nullable(),
     lot: typedText(MOST_LOT),
+    /** The scale that sent both weights; left out where one was typed. */
+    instrument: typedText(MOST_INSTRUMENT, 1).optional(),
   }),
   z
     .strictObject({

@@ -1,5 +1,4 @@
 import {
-  checkWeighed,
   curedAt,
   dayClockText,
   gistOf,
@@ -8,23 +7,20 @@ import {
   planBatches,
   q,
   STATIONS,
-  weighing,
   type Message,
   type Plan,
   type SiteSettings,
   type StationId,
   type Step,
-  type Weighing,
 } from '@kelmot/core';
 import { asItRuns } from '@kelmot/core/run/asItRuns';
-import type { MixCheck } from '@kelmot/core/mix/mixCheck';
 import { cureSeen } from './cureRecord';
 import { mixedBatches, soundMixes } from './done';
 import type { Me } from './people';
 import { openForBatch, openHolds, openInAll } from './progress';
 import type { RepairView } from './repair';
 import { runningPlan } from './running';
-import { mixOf } from './weighed';
+import { weighedFor, type OnScale } from './weighed';
 
 /** Why something may not be done, for buttons, for what is laid over the view and for the server alike. */
 export interface Held {
@@ -49,28 +45,6 @@ const held = (
   ...(field ? { field } : {}),
 });
 const NO_PLAN = held('open', m('Choose a system first'), [m('there is no plan yet')]);
-
-/** What the scale shows of both parts, g; null where nothing is weighed, or nothing yet. */
-export interface OnScale {
-  aG: number | null;
-  bG: number | null;
-}
-
-/** What is weighed for a batch of a plan, and how what is on the scale compares; null where nothing is weighed for it. */
-export function weighedFor(
-  plan: Plan,
-  batchNo: number,
-  { aG, bG }: OnScale,
-): { weigh: Weighing; found: MixCheck | null } | null {
-  const batch = planBatches(plan).find((b) => b.no === batchNo);
-  if (!batch || batch.aG === null) return null;
-  const { slope } = plan.survey.surface;
-  const [mix, { consistency }] = [mixOf(plan, batch), batch];
-  const weigh = weighing(mix, consistency, slope);
-  const whole = aG !== null && bG !== null;
-  const found = whole ? checkWeighed(mix, { aG, bG }, consistency, slope) : null;
-  return weigh && { weigh, found };
-}
 
 /** How far a batch is off its ratio, percent; null where nothing is weighed, or it is not weighed yet. */
 export function deviationOf(
@@ -130,8 +104,8 @@ function offRatio(plan: Plan, batchNo: number, scale: OnScale): Held | null {
     part: (short ? weigh.nameB : weigh.nameA).toLowerCase(),
   });
   const title = m('Off ratio by {off}; {most} is the most', {
-    off: `${found.deviationPct.toFixed(1)} %`,
-    most: `${weigh.tolerancePct}`,
+    off: q(Math.abs(found.deviationPct), 'percent'),
+    most: q(weigh.tolerancePct, 'percent'),
   });
   return held('input', title, [add], short ? 'bG' : 'aG');
 }

@@ -169,10 +169,11 @@ const OVER: { [T in Command['type']]: Lay<T> } = {
       passed: true,
       say: labelOf(view, command.stepId),
     }),
-  'mix.start': (view, { id, batchNo, aG, bG, lot, at }, waits) => {
+  'mix.start': (view, { id, batchNo, aG, bG, lot, instrument, at }, waits) => {
     if (mayMix(view, batchNo, { aG, bG }, Date.parse(at))) return view;
     const started: Mix = {
       ...{ id, batchNo, aG, bG, lot },
+      ...(instrument === undefined ? {} : { instrument }),
       deviationPct: deviationOf(view, batchNo, { aG, bG }),
       inTolerance: true,
       startedAt: at,

@@ -12,8 +12,10 @@ export const STATUSES = ['open', 'closed', 'dropped'] as const;
 export const RepairStatus = z.enum(STATUSES);
 export type RepairStatus = z.infer<typeof RepairStatus>;
 
+/** Most characters of the name of an instrument. */
+export const MOST_INSTRUMENT = 60;
 /** The instrument that sent it; left out where it was typed. */
-const read = { instrument: typedText(60, 1).optional() };
+const read = { instrument: typedText(MOST_INSTRUMENT, 1).optional() };
 
 /** Most rows of one log, a day and a half at one a minute; what says nothing more than its neighbours is left out. */
 export const MOST_ROWS = 2000;
@@ -125,6 +127,8 @@ export const Mix = z.object({
   deviationPct: z.number().nullable(),
   inTolerance: z.boolean(),
   lot: z.string(),
+  /** The scale that sent both weights; left out where one was typed, or nothing is weighed. */
+  instrument: z.string().optional(),
   startedAt: Instant,
   placedAt: Instant.nullable(),
   binnedAt: Instant.nullable(),

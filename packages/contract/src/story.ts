@@ -57,14 +57,15 @@ function tickLine(check: Check, plan: Plan): StoryLine {
   };
 }
 
+/** Which instrument it came from; null where it was typed. */
+const readBy = (instrument: string | undefined): Message | null =>
+  instrument === undefined ? null : m('Read by {instrument}.', { instrument });
+
 function readingLine(reading: Reading, plan: Plan): StoryLine {
   const { id, takenAt, stepId, values, passed, say, by } = reading;
   const step = plan.steps.find((s) => s.id === stepId);
   const typed = values.kind === 'approval' && values.account === null;
-  const from =
-    'instrument' in values && values.instrument !== undefined
-      ? m('Read by {instrument}.', { instrument: values.instrument })
-      : null;
+  const from = 'instrument' in values ? readBy(values.instrument) : null;
   return {
     ...own,
     ...{ id, at: takenAt, by, say: joined([say, from]) },
@@ -92,7 +93,7 @@ function batchLines(mix: Mix, plan: Plan): StoryLine[] {
           off: q(deviationPct ?? 0, 'percent'),
         });
   const from = lot === '' ? null : m('Lot {lot}.', { lot });
-  const parts = [weighed, from].filter((part) => part !== null);
+  const parts = [weighed, readBy(mix.instrument), from].filter((part) => part !== null);
   const begun: StoryLine = {
     ...own,
     ...{ id, at: startedAt, by, title: m('Batch {no} mixed', { no }) },

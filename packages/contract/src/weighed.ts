@@ -1,11 +1,20 @@
+import { grams } from '@kelmot/core/message/message';
 import {
+  checkWeighed,
+  m,
   MINUTE,
+  planBatches,
+  q,
   usableMinutes,
+  weighing,
+  type Message,
   type Mix,
   type Plan,
   type PlanBatch,
   type SystemCard,
+  type Weighing,
 } from '@kelmot/core';
+import type { MixCheck } from '@kelmot/core/mix/mixCheck';
 
 /** The card of the round that a batch belongs to. */
 function cardOfBatch(plan: Plan, batch: Pick<PlanBatch, 'round'>): SystemCard {
@@ -28,5 +37,73 @@ export function pailMoments(
     mixed: at(mixOf(plan, batch).mixMinutes),
     placeBy: at(usableMinutes(batch)),
     ends: at(batch.lifeMin),
+  };
+}
+
+/** What the scale shows of both parts, g; null where nothing is weighed, or nothing yet. */
+export interface OnScale {
+  aG: number | null;
+  bG: number | null;
+}
+
+/** What is weighed for a batch of a plan, and how what is on the scale compares; null where nothing is weighed for it. */
+export function weighedFor(
+  plan: Plan,
+  batchNo: number,
+  { aG, bG }: OnScale,
+): { weigh: Weighing; found: MixCheck | null } | null {
+  const batch = planBatches(plan).find((b) => b.no === batchNo);
+  if (!batch || batch.aG === null) return null;
+  const { slope } = plan.survey.surface;
+  const [mix, { consistency }] = [mixOf(plan, batch), batch];
+  const weigh = weighing(mix, consistency, slope);
+  const whole = aG !== null && bG !== null;
+  const found = whole ? checkWeighed(mix, { aG, bG }, consistency, slope) : null;
+  return weigh && { weigh, found };
+}
+
+/** More than planned by this share is said: a bigger batch lives shorter. */
+const MORE_SHARE = 0.1;
+/** So little off, percent, is on ratio. */
+const ON_RATIO_PCT = 0.05;
+
+/** What the scale has to say of a batch before its parts meet: what to weigh, whether it is in its ratio, what to add. */
+export function weighedSaid(
+  weigh: Weighing,
+  batch: Pick<PlanBatch, 'aG' | 'bG'>,
+  { aG, bG }: OnScale,
+  found: MixCheck | null,
+): { good: boolean; say: Message } {
+  const target = { aG: grams(batch.aG ?? 0), bG: grams(batch.bG ?? 0) };
+  const names = { nameA: weigh.nameA.toLowerCase(), nameB: weigh.nameB.toLowerCase() };
+  if (!found || aG === null || bG === null)
+    return { good: true, say: m('Weigh {aG} {nameA}, {bG} {nameB}.', { ...target, ...names }) };
+  const { deviationPct, addA_G, addB_G } = found;
+  const off = {
+    part: weigh.nameB,
+    off: q(Math.abs(deviationPct), 'percent'),
+    side: deviationPct < 0 ? 'short' : 'over',
+  };
+  if (found.verdict === 'out')
+    return {
+      good: false,
+      say: m(
+        'Out. {part} {off} {side, select, short {short} other {over}}; {most} is the most. Add {add} {to}.',
+        {
+          ...off,
+          most: q(weigh.tolerancePct, 'percent'),
+          add: grams(addB_G > 0 ? addB_G : addA_G),
+          to: addB_G > 0 ? names.nameB : names.nameA,
+        },
+      ),
+    };
+  const planned = (batch.aG ?? 0) + (batch.bG ?? 0);
+  const more = aG + bG > planned * (1 + MORE_SHARE) ? 'yes' : 'no';
+  return {
+    good: true,
+    say: m(
+      'In. {on, select, yes {On ratio} other {{part} {off} {side, select, short {short} other {over}}}}.{more, select, yes { More than the batch: its life is shorter.} other {}}',
+      { ...off, on: Math.abs(deviationPct) < ON_RATIO_PCT ? 'yes' : 'no', more },
+    ),
   };
 }

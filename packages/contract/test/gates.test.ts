@@ -91,7 +91,7 @@ describe('a batch may be mixed', () => {
     const bG = (batch.bG ?? 0) * 0.9;
     const gate = mayMix(ready, 1, { aG: batch.aG, bG }, soon);
     expect([gate?.by, gate?.field]).toEqual(['input', 'bG']);
-    expect(gate && word(gate.title)).toMatch(/^Off ratio by -10\.0 %; [\d.]+ is the most$/);
+    expect(gate && word(gate.title)).toMatch(/^Off ratio by 10 %; [\d.]+ % is the most$/);
     expect(gate?.why[0] && word(gate.why[0])).toMatch(/^add .* g hardener$/);
     const more = mayMix(ready, 1, { aG: batch.aG, bG: (batch.bG ?? 0) * 1.1 }, soon);
     expect(more?.field).toBe('aG');

@@ -44,6 +44,7 @@ export const toMix = (
   deviationPct: row.deviationPct,
   inTolerance: row.inTolerance,
   lot: row.lot,
+  ...(row.instrument === null ? {} : { instrument: row.instrument }),
   startedAt: iso(row.startedAt),
   placedAt: mark?.end === 'placed' ? iso(mark.at) : null,
   binnedAt: mark?.end === 'binned' ? iso(mark.at) : null,

@@ -151,6 +151,8 @@ export const mixes = pgTable(
     deviationPct: amount('deviation_pct'),
     inTolerance: boolean('in_tolerance').notNull(),
     lot: text('lot').notNull(),
+    /** The scale that sent both weights; null where one was typed, or nothing is weighed. */
+    instrument: text('instrument'),
     startedAt: moment('started_at').notNull(),
     receivedAt: receivedAt(),
     by: by(),

@@ -15,7 +15,7 @@ export async function startMix(doing: Doing<'mix.start'>): Promise<Done> {
   const keptWith = planId === repair.planId ? null : plan.number;
   const view = await readRepair(tx, repair.siteId, repair.id, planId);
   if (!view) throw notFound('repair');
-  const { id, batchNo, aG, bG, lot, at } = command;
+  const { id, batchNo, aG, bG, lot, instrument, at } = command;
   refuseHeld(mayMix(view, batchNo, { aG, bG }, Date.parse(at)));
   await tx.insert(mixes).values({
     id,
@@ -27,6 +27,7 @@ export async function startMix(doing: Doing<'mix.start'>): Promise<Done> {
     deviationPct: deviationOf(view, batchNo, { aG, bG }),
     inTolerance: true,
     lot,
+    instrument,
     startedAt: at,
     receivedAt: received,
     by: me.id,

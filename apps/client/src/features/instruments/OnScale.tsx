@@ -37,7 +37,7 @@ export function OnScale({
   take,
 }: {
   pours: readonly [Pour, Pour];
-  take: (pour: Pour, text: string) => void;
+  take: (pour: Pour, text: string, scale: string) => void;
 }) {
   const { units } = useWords();
   const [turn, setTurn] = useState<0 | 1>(0);
@@ -69,7 +69,7 @@ export function OnScale({
   const { g, isIn, say } = pouring(seen, pour.targetG);
   const done = () => {
     const unit = shownUnit('mass', units);
-    take(pour, String(Number(fromBase(g, unit).toFixed(unit.factor > 1 ? 3 : 1))));
+    take(pour, String(Number(fromBase(g, unit).toFixed(unit.factor > 1 ? 3 : 1))), name);
     if (turn === 0) {
       setTurn(1);
       tare();

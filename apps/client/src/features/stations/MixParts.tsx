@@ -10,7 +10,7 @@ import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
 import type { StationProps } from './StepsStation';
 import { LotField } from './LotField';
-import { batchName, useBatches, weightKey } from './useBatches';
+import { batchName, scaleKey, useBatches, weightKey } from './useBatches';
 import { useKeptText } from './useKeptText';
 import { Weigh } from './Weigh';
 
@@ -22,6 +22,7 @@ export function useMixing({ view, plan, repair }: Omit<StationProps, 'id'>) {
   const { say } = useWords();
   const { running, next, weigh, weighed, held } = useBatches(view, plan);
   const [lot] = useKeptText(lotKey(view.id));
+  const [scale] = useKeptText(scaleKey(view));
   const round = next && planRound(plan, next.round);
   const start = () => {
     if (!next || held || !repair.canWrite) return;
@@ -31,8 +32,9 @@ export function useMixing({ view, plan, repair }: Omit<StationProps, 'id'>) {
       aG: weigh ? weighed.aG : null,
       bG: weigh ? weighed.bG : null,
       lot: lot.trim(),
+      ...(weigh && scale ? { instrument: scale } : {}),
     });
-    dispatch(textsDropped([weightKey(view, 'a'), weightKey(view, 'b')]));
+    dispatch(textsDropped([weightKey(view, 'a'), weightKey(view, 'b'), scaleKey(view)]));
   };
   const placed = () => {
     if (running && repair.canWrite) repair.send({ type: 'mix.placed', mixId: running.mix.id });

@@ -1,4 +1,4 @@
-import type { RepairView } from '@kelmot/contract';
+import { weighedSaid, type RepairView } from '@kelmot/contract';
 import {
   roundFigure,
   say,
@@ -17,8 +17,9 @@ import { FigureText } from '@/ui/FigureText';
 import { RatioGauge } from '@/ui/Gauges';
 import { Txt } from '@/ui/Txt';
 import { useMargins } from '@/ui/layout';
+import { useWords } from '@/ui/useWords';
 import { useKeptText } from './useKeptText';
-import { weightKey, type Weighed } from './useBatches';
+import { scaleKey, weightKey, type Weighed } from './useBatches';
 
 function Part({
   letter,
@@ -46,6 +47,7 @@ function Part({
   // The figures with their working are those of the first batch; the last one may be smaller.
   const same = Math.abs((worked?.value ?? 0) - grams) < 1e-6;
   const [text, setText] = useKeptText(weightKey(view, part));
+  const [scale, , drop] = useKeptText(scaleKey(view));
   return (
     <View className="min-w-[150px] flex-1 gap-2">
       <View className="flex-row gap-2.5">
@@ -76,48 +78,16 @@ function Part({
         id={`weigh-${part}`}
         label={`${name} on the scale`}
         text={text}
-        onText={setText}
+        onText={(typed) => {
+          setText(typed);
+          if (scale) drop();
+        }}
         unit={shownUnit('mass', units).symbol}
         numeric
         placeholder="on scale"
       />
     </View>
   );
-}
-
-function verdictOf(
-  weighed: Weighed,
-  weigh: Weighing,
-  batch: PlanBatch,
-): { text: string; good: boolean } {
-  const { check, aG, bG } = weighed;
-  const [nameA, nameB] = [weigh.nameA.toLowerCase(), weigh.nameB.toLowerCase()];
-  if (!check || aG === null || bG === null)
-    return {
-      text: `Weigh ${say(batch.aG ?? 0, 'mass')} ${nameA}, ${say(batch.bG ?? 0, 'mass')} ${nameB}.`,
-      good: true,
-    };
-  const off = check.deviationPct;
-  const side = off < 0 ? 'short' : 'over';
-  if (check.verdict === 'in') {
-    const planned = (batch.aG ?? 0) + (batch.bG ?? 0);
-    const more = aG + bG > planned * 1.1 ? ' More than the batch: its life is shorter.' : '';
-    return {
-      text:
-        Math.abs(off) < 0.05
-          ? `In. On ratio.${more}`
-          : `In. ${weigh.nameB} ${Math.abs(off).toFixed(1)} % ${side}.${more}`,
-      good: true,
-    };
-  }
-  const add =
-    check.addB_G > 0
-      ? `${say(check.addB_G, 'mass')} ${nameB}`
-      : `${say(check.addA_G, 'mass')} ${nameA}`;
-  return {
-    text: `Out. ${weigh.nameB} ${Math.abs(off).toFixed(1)} % ${side}; ${weigh.tolerancePct} is the most. Add ${add}.`,
-    good: false,
-  };
 }
 
 /** Weighing a batch: targets by mass, volumes beside them, what the scale shows, and the ratio it makes. */
@@ -138,7 +108,8 @@ export function Weigh({
   const [outer, setOuter] = useState(0);
   const width = outer - useMargins();
   const { tolerancePct } = weigh;
-  const verdict = verdictOf(weighed, weigh, batch);
+  const { tell } = useWords();
+  const verdict = weighedSaid(weigh, batch, weighed, weighed.check);
   const parts = [
     { letter: 'A', name: weigh.nameA, figure: 'aG', grams: batch.aG ?? 0, volume: 'aMl' },
     { letter: 'B', name: weigh.nameB, figure: 'bG', grams: batch.bG ?? 0, volume: 'bMl' },
@@ -158,9 +129,14 @@ export function Weigh({
           { name: weigh.nameA, letter: 'A', targetG: batch.aG ?? 0 },
           { name: weigh.nameB, letter: 'B', targetG: batch.bG ?? 0 },
         ]}
-        take={({ letter }, text) =>
-          dispatch(textTyped({ key: weightKey(view, letter === 'A' ? 'a' : 'b'), text }))
-        }
+        take={({ letter }, text, scale) => {
+          const key = weightKey(view, letter === 'A' ? 'a' : 'b');
+          for (const kept of [
+            { key, text },
+            { key: scaleKey(view), text: scale },
+          ])
+            dispatch(textTyped(kept));
+        }}
       />
       {width > 0 ? (
         <RatioGauge
@@ -171,7 +147,7 @@ export function Weigh({
       ) : null}
       <View role="status" testID="ratio-verdict">
         <Txt as="inline" className={verdict.good ? 'text-mossInk' : 'text-oxideInk'}>
-          {verdict.text}
+          {tell(verdict.say)}
         </Txt>
       </View>
     </View>

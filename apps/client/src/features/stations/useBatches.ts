@@ -36,6 +36,8 @@ export interface Batches {
 }
 
 export const weightKey = (view: RepairView, part: 'a' | 'b'): string => `${view.id}/weigh/${part}`;
+/** Under which the scale is kept that sent what is on it; typed over, it is typed. */
+export const scaleKey = (view: RepairView): string => `${view.id}/weigh/scale`;
 
 /** A batch by its round, and its place there if there are more: "port paste, 1 of 2". */
 export const batchName = (

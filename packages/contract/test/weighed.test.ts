@@ -1,0 +1,40 @@
+import { planBatches, word } from '@kelmot/core';
+import { weighedFor, weighedSaid } from '../src/index';
+import { planOf } from './view';
+
+const plan = planOf();
+const [batch] = planBatches(plan);
+if (!batch) throw new Error('nothing is mixed');
+
+/** What the scale says with so much on it, g, in either system. */
+function said(aG: number | null, bG: number | null, units: 'metric' | 'us' = 'metric') {
+  const on = weighedFor(plan, batch?.no ?? 0, { aG, bG });
+  if (!on || !batch) throw new Error('nothing is weighed');
+  const { good, say } = weighedSaid(on.weigh, batch, { aG, bG }, on.found);
+  return [good, word(say, units)];
+}
+
+test('what to weigh is said first, in the units of who reads it', () => {
+  expect(said(null, null)).toEqual([true, 'Weigh 322 g base, 40.2 g hardener.']);
+  expect(said(322, null)).toEqual(said(null, null));
+  expect(said(null, null, 'us')).toEqual([true, 'Weigh 11.3 oz base, 1.42 oz hardener.']);
+});
+
+test('then whether it is in its ratio; one that is bigger than planned lives shorter', () => {
+  expect(said(322, 40.25)).toEqual([true, 'In. On ratio.']);
+  expect(said(322, 40)).toEqual([true, 'In. Hardener 0.6 % short.']);
+  expect(said(322, 40.5)).toEqual([true, 'In. Hardener 0.6 % over.']);
+  expect(said(400, 50)).toEqual([true, 'In. On ratio. More than the batch: its life is shorter.']);
+});
+
+test('out of it, which part is short and what to add of which', () => {
+  expect(said(322, 30)).toEqual([
+    false,
+    'Out. Hardener 25 % short; 3 % is the most. Add 10.3 g hardener.',
+  ]);
+  expect(said(300, 40.25)).toEqual([
+    false,
+    'Out. Hardener 7.3 % over; 3 % is the most. Add 22 g base.',
+  ]);
+  expect(said(300, 40.25, 'us')[1]).toMatch(/Add 0\.776 oz base\.$/);
+});
