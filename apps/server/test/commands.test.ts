@@ -191,8 +191,9 @@ test('no mixing while a hold is open, off ratio, or out of order', async () => {
   const { plan } = await ida.repair(id);
   const b = plan && planBatches(plan.body)[0];
   assert.ok(b);
+  const instrument = 'Scale, simulated';
   const start = (aG: number | null, bG: number | null) =>
-    ida.send<Problem>(command(id, { type: 'mix.start', batchNo: 1, aG, bG, lot: '' }));
+    ida.send<Problem>(command(id, { type: 'mix.start', batchNo: 1, aG, bG, lot: '', instrument }));
   const early = await start(b.aG, b.bG);
   assert.equal(early.status, 422);
   assert.match(early.body.detail ?? '', /Isolate and make safe/);
@@ -222,7 +223,8 @@ test('no mixing while a hold is open, off ratio, or out of order', async () => {
   assert.match(off.body.issues?.[0]?.message ?? '', /^add [\d.]+ g hardener$/);
   assert.equal((await start(b.aG, b.bG)).status, 200);
   assert.equal((await start(b.aG, b.bG)).status, 409, 'a batch is mixed once');
-  const survey = (await ida.repair(id)).survey;
+  const { survey, mixes } = await ida.repair(id);
+  assert.equal(mixes[0]?.instrument, instrument, 'the scale that weighed it is kept with it');
   assert.equal(
     (await ida.send(command(id, { type: 'survey.save', expect: 2, survey }))).status,
     409,

@@ -1,5 +1,5 @@
 import { m, word, type Message, type Plan, type Step } from '@kelmot/core';
-import { CURE } from './cureRecord';
+import { OWN_PLACES } from './ofRepair';
 import { judgeReading } from './judge';
 import type { LastPlan } from './repair';
 import type { Check, Reading } from './records';
@@ -40,8 +40,8 @@ export function carriedOver(
   const stepsOf = (plan: Plan) => new Map(plan.steps.map((step) => [step.id, step]));
   const [old, now] = [stepsOf(body), stepsOf(next)];
   const whyNotAt = (stepId: string): Message | null => {
-    // How warm it was is of the place, whatever is laid there.
-    if (stepId === CURE) return null;
+    // How warm it was and whose it was is of the place, whatever is laid there.
+    if (OWN_PLACES.includes(stepId)) return null;
     const before = old.get(stepId);
     return before ? whyNot(before, now.get(stepId)) : m('The new plan has no such step.');
   };

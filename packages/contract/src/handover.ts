@@ -11,6 +11,7 @@ import {
 } from '@kelmot/core';
 import { mixedBatches } from './done';
 import { atHand } from './hand';
+import { isOfHandover } from './handedOver';
 import type { RepairView } from './repair';
 import { runningPlan } from './running';
 import { MARK_NAMES, storyOf } from './story';
@@ -35,7 +36,9 @@ const MOST_WATCHED = 6;
 
 function standsAt(view: RepairView, now: number, zone: Zone): Message[] {
   const plan = view.plan?.body;
-  const last = storyOf(view).at(-1);
+  // A change of hands is no work that was done.
+  const work = view.readings.filter((r) => !isOfHandover(r.values));
+  const last = storyOf({ ...view, readings: work }).at(-1);
   const done = last
     ? [
         m('Last done: {title}, {at}, {by}.', {

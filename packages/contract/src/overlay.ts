@@ -1,9 +1,9 @@
 import { m, surveyTitle, MINUTE, type Message, type Plan, type Survey } from '@kelmot/core';
 import { carriedOver } from './carry';
 import type { Command } from './command';
-import { isOfCure, judgeCure } from './cureRecord';
 import { curedByServer, deviationOf, mayMix, mayMove } from './gates';
 import { approvedBy, judgeReading } from './judge';
+import { isOfRepair, judgeOfRepair } from './ofRepair';
 import type { Me } from './people';
 import type { LastPlan, RepairView } from './repair';
 import type { Mix, Reading } from './records';
@@ -153,10 +153,10 @@ const OVER: { [T in Command['type']]: Lay<T> } = {
   }),
   'reading.add': (view, command, waits, { who }) => {
     const plan = view.plan?.body;
-    if (plan && isOfCure(command.values))
+    if (plan && isOfRepair(command.values))
       return layReading(view, command, waits, {
         values: command.values,
-        ...judgeCure(command.values, plan),
+        ...judgeOfRepair(command.values, plan),
       });
     const hold = plan?.steps.find((s) => s.id === command.stepId)?.hold;
     if (!plan || !hold) return view;

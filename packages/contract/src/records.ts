@@ -45,6 +45,14 @@ const LogRows = z
       });
   });
 
+/** Most parts and lines of what is told at a change of hands, and characters of a line. */
+const MOST_TOLD = { parts: 8, lines: 60, line: 600 } as const;
+/** One part of what was told: how it is headed, and its lines in the words that were read. */
+const ToldPart = z.strictObject({
+  title: typedText(60, 1),
+  lines: z.array(typedText(MOST_TOLD.line, 1)).min(1).max(MOST_TOLD.lines),
+});
+
 /** What can warm a repair while it cures. */
 export const WARMERS = ['heater', 'lamp'] as const;
 export const WARMER_NAMES: Record<(typeof WARMERS)[number], string> = {
@@ -52,7 +60,7 @@ export const WARMER_NAMES: Record<(typeof WARMERS)[number], string> = {
   lamp: 'Lamp',
 };
 
-/** A reading taken at a hold of the plan or of the cure itself, in base units, judged when it was taken. */
+/** A reading taken at a hold of the plan or of the repair itself, in base units, judged when it was taken. */
 export const ReadingValues = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('ambient'),
@@ -88,6 +96,14 @@ export const ReadingValues = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('nail'), marks: z.boolean() }),
   /** A durometer on that sample. */
   z.strictObject({ kind: z.literal('shore'), value: z.number().min(0).max(100), ...read }),
+  /** Whoever recorded it has left the work to whoever comes next, and told them this. */
+  z.strictObject({
+    kind: z.literal('handed-over'),
+    parts: z.array(ToldPart).max(MOST_TOLD.parts),
+    note: typedLines(MOST_NOTE),
+  }),
+  /** Whoever recorded it has read that, and goes on. */
+  z.strictObject({ kind: z.literal('taken-over') }),
   z.strictObject({
     kind: z.literal('approval'),
     name: typedText(80, 2),

@@ -1,7 +1,7 @@
 import { celsius, joined, minutes, mm } from '@kelmot/core/message/message';
 import { m, MINUTE, planBatches, q, type Hold, type Message, type Plan } from '@kelmot/core';
-import { isOfCure, titleOfCure } from './cureRecord';
 import type { Recorded } from './done';
+import { isOfRepair, titleOfRepair } from './ofRepair';
 import { type RepairView, type StoryLine, type StoryMark } from './repair';
 import { SIGNOFF_NAMES, type Check, type Mix, type Reading, type Signoff } from './records';
 
@@ -69,7 +69,7 @@ function readingLine(reading: Reading, plan: Plan): StoryLine {
   return {
     ...own,
     ...{ id, at: takenAt, by, say: joined([say, from]) },
-    title: isOfCure(values) ? titleOfCure(values) : (step?.title ?? m('{stepId}', { stepId })),
+    title: isOfRepair(values) ? titleOfRepair(values) : (step?.title ?? m('{stepId}', { stepId })),
     limit: step?.hold ? limitOf(step.hold, plan) : null,
     mark: !passed
       ? 'failed'

@@ -1,14 +1,13 @@
 import {
   approvedBy,
-  CURE,
-  isOfCure,
-  judgeCure,
+  isOfRepair,
+  judgeOfRepair,
   judgeReading,
   mayGoOnWithout,
-  wrongOfCure,
+  wrongOfRepair,
   type Command,
-  type CureValues,
   type Me,
+  type OwnValues,
 } from '@kelmot/contract';
 import { echoed, planBatches, sentence, type Hold, type Plan, type Step } from '@kelmot/core';
 import type { PlanRead } from '../db/planRead';
@@ -78,21 +77,18 @@ function tick(on: On<'check.set'>): Added[] {
   return [{ table: checks, row: { ...whereOf(on), batchNo, done, note, at } }];
 }
 
-/** What was seen of a cure: it hangs on no step. */
-function ofCure(on: On<'reading.add'>, values: CureValues): Added[] {
+/** What is of the repair itself: it hangs on no step. */
+function ofRepair(on: On<'reading.add'>, values: OwnValues): Added[] {
   const { command, plan } = on;
-  const wrong =
-    command.stepId === CURE
-      ? wrongOfCure(values, command.at, plan.body)
-      : { path: 'stepId', message: `must be ${CURE}: this is of no step` };
+  const wrong = wrongOfRepair(command, values, plan.body);
   if (wrong) throw new ProblemError(422, 'Input out of range', undefined, [wrong]);
-  const row = { ...whereOf(on), takenAt: command.at, values, ...judgeCure(values, plan.body) };
+  const row = { ...whereOf(on), takenAt: command.at, values, ...judgeOfRepair(values, plan.body) };
   return [{ table: readings, row }];
 }
 
 function reading(on: On<'reading.add'>): Added[] {
   const { command, me, plan } = on;
-  if (isOfCure(command.values)) return ofCure(on, command.values);
+  if (isOfRepair(command.values)) return ofRepair(on, command.values);
   const step = stepOf(plan.body, command.stepId);
   const { hold, title } = step;
   if (command.values.kind === 'override') refuseHeld(mayGoOnWithout(step, me));

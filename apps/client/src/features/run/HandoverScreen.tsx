@@ -1,5 +1,13 @@
-import { handoverOf, roundsPlaced, type Handover, type RepairView } from '@kelmot/contract';
-import { dateText, clockText, type Message } from '@kelmot/core';
+import {
+  HANDOVER,
+  handoverOf,
+  MOST_NOTE,
+  roundsPlaced,
+  toldLast,
+  type Handover,
+  type RepairView,
+} from '@kelmot/contract';
+import { clockText, dateText, dayClockText } from '@kelmot/core';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import { Refused } from '@/features/repair/Refused';
@@ -7,7 +15,9 @@ import { RepairAside } from '@/features/repair/RepairAside';
 import { StationFrame } from '@/features/repair/StationFrame';
 import type { OpenRepair } from '@/features/repair/useRepair';
 import { useSpoken } from '@/features/speech/useSpoken';
+import { useKeptText } from '@/features/stations/useKeptText';
 import { PrimaryButton, SecondaryButton } from '@/ui/Button';
+import { FieldFrame, TextBox } from '@/ui/fields';
 import { Txt } from '@/ui/Txt';
 import { useCopy } from '@/ui/useCopy';
 import { useNow } from '@/ui/useNow';
@@ -23,18 +33,83 @@ const PARTS: { key: keyof Handover; title: string; tone: string }[] = [
   { key: 'watch', title: 'What to watch', tone: 'text-ochreInk' },
 ];
 
-/** What whoever comes next is told, made from the record: to be read, heard, or sent on. */
+interface Part {
+  title: string;
+  lines: string[];
+  testID?: string;
+}
+
+function Parts({ parts }: { parts: readonly Part[] }) {
+  return parts.map(({ title, lines, testID }) => (
+    <View key={title} className="gap-1.5" testID={testID}>
+      <Txt as="rowBold" role="heading">
+        {title}
+      </Txt>
+      {lines.map((line, i) => (
+        <Txt key={i} as="told" className={PARTS.find((p) => p.title === title)?.tone ?? ''}>
+          {line}
+        </Txt>
+      ))}
+    </View>
+  ));
+}
+
+/** What was told when somebody left, as it was told; nothing where nobody did, or somebody has gone on since. */
+function ToldThen({ view, mine }: { view: RepairView; mine: boolean }) {
+  const zone = useZone();
+  const now = useNow(60_000);
+  const told = toldLast(view);
+  if (!told) return null;
+  const at = dayClockText(Date.parse(told.takenAt), now, zone);
+  return (
+    <View className="gap-4 border-b border-ink bg-sheet px-4 py-4" testID="handed-over">
+      <Txt as="row" role="status">
+        {mine
+          ? `Handed over ${at}, kept in the record. Whoever comes next reads it here.`
+          : `Handed over by ${told.by}, ${at}`}
+      </Txt>
+      {told.note ? <Txt as="told">{told.note}</Txt> : null}
+      {mine ? null : <Parts parts={told.parts} />}
+    </View>
+  );
+}
+
+/** What whoever comes next is told, made from the record: read, heard or sent on, and kept once it is handed over. */
 export function HandoverScreen({ view, repair }: { view: RepairView; repair: OpenRepair }) {
   const now = useNow(15_000);
   const zone = useZone();
   const { tell, aloud } = useWords();
   const { copy, said, byHand } = useCopy();
+  const [note, setNote, dropNote] = useKeptText(`${view.id}/${HANDOVER}`);
   const told = handoverOf(view, now, zone);
-  const parts = PARTS.filter(({ key }) => told[key].length > 0);
-  const texts = (word: (message: Message) => string) =>
-    parts.map(({ key, title }) => `${title}\n${told[key].map(word).join('\n')}`);
+  const shown = PARTS.filter(({ key }) => told[key].length > 0);
+  const partsIn = (word: typeof tell): Part[] =>
+    shown.map(({ key, title }) => ({
+      title,
+      lines: told[key].map(word),
+      testID: `handover-${key}`,
+    }));
+  const parts = partsIn(tell);
+  const texts = (of: Part[]) => of.map(({ title, lines }) => `${title}\n${lines.join('\n')}`);
   const head = `${view.tag} ${view.assetName}, ${dateText(now, zone)} ${clockText(now, zone)}`;
-  const sayAgain = useSpoken(texts(aloud).join('. '), null);
+  const sayAgain = useSpoken(texts(partsIn(aloud)).join('. '), null);
+  const last = toldLast(view);
+  const mine = last !== null && last.byId === repair.me?.id;
+  const open = view.plan !== null && view.status === 'open' && repair.canWrite;
+  const goOn = () => router.navigate(`/repair/${view.id}/${view.plan ? 'run' : 'match'}`);
+  const takeOver = () => {
+    repair.send({ type: 'reading.add', stepId: HANDOVER, values: { kind: 'taken-over' } });
+    goOn();
+  };
+  const handOver = () => {
+    const kept = parts.map(({ title, lines }) => ({ title, lines }));
+    repair.send({
+      type: 'reading.add',
+      stepId: HANDOVER,
+      values: { kind: 'handed-over', parts: kept, note: note.trim() },
+    });
+    dropNote();
+  };
   return (
     <StationFrame
       id={view.id}
@@ -45,32 +120,52 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
       title="Hand over"
       aside={<RepairAside id={view.id} />}
       action={
-        <PrimaryButton
-          label={view.plan ? 'Go on with the work' : 'Choose a system at Match'}
-          testID="handover-go-on"
-          onPress={() => router.navigate(`/repair/${view.id}/${view.plan ? 'run' : 'match'}`)}
-        />
+        last && !mine && open ? (
+          <PrimaryButton
+            label="I have read it: take it over"
+            testID="take-over"
+            onPress={takeOver}
+          />
+        ) : (
+          <PrimaryButton
+            label={view.plan ? 'Go on with the work' : 'Choose a system at Match'}
+            testID="handover-go-on"
+            onPress={goOn}
+          />
+        )
       }
     >
       <Refused waiting={repair.waiting} />
+      <ToldThen view={view} mine={mine} />
       <View className="gap-4 bg-sheet px-4 py-4" testID="handover">
-        <Txt as="label">{head}</Txt>
-        {parts.map(({ key, title, tone }) => (
-          <View key={key} className="gap-1.5" testID={`handover-${key}`}>
-            <Txt as="rowBold" role="heading">
-              {title}
-            </Txt>
-            {told[key].map((line, i) => (
-              <Txt key={i} as="told" className={tone}>
-                {tell(line)}
-              </Txt>
-            ))}
-          </View>
-        ))}
+        <Txt as="label">{last ? `As it stands now. ${head}` : head}</Txt>
+        <Parts parts={parts} />
+        {open && (last === null || mine) ? (
+          <>
+            <FieldFrame label="What else to tell" why="Kept with the handover in the record.">
+              <TextBox
+                id="handover-note"
+                label="What else to tell"
+                most={MOST_NOTE}
+                text={note}
+                onText={setNote}
+                multiline
+                placeholder="Where the tools are, who was told"
+              />
+            </FieldFrame>
+            <SecondaryButton
+              label={
+                mine ? 'Hand over again, as it stands now' : 'Hand over, and keep it in the record'
+              }
+              testID="hand-over"
+              onPress={handOver}
+            />
+          </>
+        ) : null}
         <SecondaryButton
           label="Copy it, to send it on"
           testID="handover-copy"
-          onPress={() => copy('The handover', [head, ...texts(tell)].join('\n\n'))}
+          onPress={() => copy('The handover', [head, ...texts(parts)].join('\n\n'))}
         />
         {sayAgain ? (
           <SecondaryButton label="Say it again" testID="say-again" onPress={sayAgain} />

@@ -5,6 +5,7 @@ import {
   mixedBatches,
   pailMoments,
   runningPlan,
+  toldLast,
   waitsUntil,
   type Closing,
 } from '@kelmot/contract';
@@ -111,6 +112,27 @@ function Standing({ props, now }: { props: DeedProps; now: number }) {
   );
 }
 
+/** What whoever was here before has told: to be read first, by whoever comes next. */
+function ToldBefore({ id, view, repair }: StationProps) {
+  const now = useNow(60_000);
+  const zone = useZone();
+  const told = toldLast(view);
+  if (!told || told.byId === repair.me?.id) return null;
+  const at = dayClockText(Date.parse(told.takenAt), now, zone);
+  return (
+    <View className="border-b border-ink bg-sheet px-4 py-3" role="status" testID="run-told">
+      <Txt as="row">
+        Handed over by {told.by}, {at}
+      </Txt>
+      <LinkButton
+        label="Read what was told, and take it over"
+        testID="read-told"
+        onPress={() => router.navigate(`/repair/${id}/handover`)}
+      />
+    </View>
+  );
+}
+
 /** One thing to do, large: its words, its figures, what it asks for, and what can go wrong. */
 export function RunStep(props: DeedProps) {
   const { id, view, plan, repair, run, deed, hold } = props;
@@ -132,6 +154,7 @@ export function RunStep(props: DeedProps) {
   return (
     <View testID={`run-step-${deed.id}`}>
       <Listening run={run} hold={hold} press={props.press} text={spoken} />
+      <ToldBefore {...props} />
       {running ? (
         <>
           <PailClock plan={plan} mix={running.mix} batch={running.batch} />

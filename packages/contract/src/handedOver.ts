@@ -1,0 +1,49 @@
+import { joined } from '@kelmot/core/message/message';
+import { m, type Message } from '@kelmot/core';
+import type { Recorded } from './done';
+import type { Reading, ReadingValues } from './records';
+
+/** What a record of a change of hands hangs on, in place of a step: it is of the repair. */
+export const HANDOVER = 'handover';
+
+const KINDS = ['handed-over', 'taken-over'] as const;
+export type HandoverValues = Extract<ReadingValues, { kind: (typeof KINDS)[number] }>;
+type HandedOver = Extract<HandoverValues, { kind: 'handed-over' }>;
+
+export const isOfHandover = (values: ReadingValues): values is HandoverValues =>
+  KINDS.some((kind) => kind === values.kind);
+
+/** What a record of a change of hands says: what was told, as it was told. */
+export function handoverSaid(values: HandoverValues): Message {
+  if (values.kind === 'taken-over') return m('What was told is read.');
+  const parts = values.parts.map(({ title, lines }) =>
+    m('{title}: {lines}', { title, lines: lines.join(' ') }),
+  );
+  const note = values.note === '' ? [] : [m('{note}', { note: values.note })];
+  return joined([...parts, ...note]);
+}
+
+export const titleOfHandover = ({ kind }: HandoverValues): Message =>
+  kind === 'handed-over' ? m('Handed over') : m('Taken over');
+
+/** What was told at the end of somebody's work, by whom and when. */
+export type Told = Pick<Reading, 'id' | 'by' | 'byId' | 'takenAt'> &
+  Pick<HandedOver, 'parts' | 'note'>;
+
+/**
+ * What the last one who left this repair told, as long as nobody else has taken it over nor gone on with it; null where
+ * nothing waits to be read.
+ */
+export function toldLast({ checks, readings, mixes }: Omit<Recorded, 'plan'>): Told | null {
+  const last = readings.filter((r) => isOfHandover(r.values)).at(-1);
+  if (last?.values.kind !== 'handed-over') return null;
+  const { id, by, byId, takenAt } = last;
+  const since = Date.parse(takenAt);
+  const all = [
+    ...checks,
+    ...readings.map((r) => ({ byId: r.byId, at: r.takenAt })),
+    ...mixes.map((x) => ({ byId: x.byId, at: x.startedAt })),
+  ];
+  const gone = all.some((r) => r.byId !== byId && Date.parse(r.at) > since);
+  return gone ? null : { id, by, byId, takenAt, parts: last.values.parts, note: last.values.note };
+}

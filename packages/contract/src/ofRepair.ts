@@ -1,0 +1,39 @@
+import type { Message, Plan } from '@kelmot/core';
+import { CURE, isOfCure, judgeCure, titleOfCure, wrongOfCure, type CureValues } from './cureRecord';
+import {
+  HANDOVER,
+  handoverSaid,
+  isOfHandover,
+  titleOfHandover,
+  type HandoverValues,
+} from './handedOver';
+import type { ReadingVerdict } from './judge';
+import type { ReadingValues } from './records';
+
+/** What is recorded of a repair itself, whatever step is at hand: how it cures, and whose it is. */
+export type OwnValues = CureValues | HandoverValues;
+
+export const isOfRepair = (values: ReadingValues): values is OwnValues =>
+  isOfCure(values) || isOfHandover(values);
+
+/** What such records hang on, in place of a step. */
+export const OWN_PLACES: readonly string[] = [CURE, HANDOVER];
+
+/** Why such a record may not be made at a moment: the field and what to mend; null where it may. */
+export function wrongOfRepair(
+  { stepId, at }: { stepId: string; at: string },
+  values: OwnValues,
+  plan: Plan,
+): { path: string; message: string } | null {
+  const place = isOfCure(values) ? CURE : HANDOVER;
+  if (stepId !== place) return { path: 'stepId', message: `must be ${place}: this is of no step` };
+  return isOfCure(values) ? wrongOfCure(values, at, plan) : null;
+}
+
+/** What such a record says, the same on the device and on the server. */
+export const judgeOfRepair = (values: OwnValues, plan: Plan): ReadingVerdict =>
+  isOfCure(values) ? judgeCure(values, plan) : { passed: true, say: handoverSaid(values) };
+
+/** What such a record is called in the story. */
+export const titleOfRepair = (values: OwnValues): Message =>
+  isOfCure(values) ? titleOfCure(values) : titleOfHandover(values);

@@ -1,0 +1,102 @@
+import { m, word } from '@kelmot/core';
+import {
+  applyCommand,
+  carriedOver,
+  HANDOVER,
+  handoverOf,
+  ReadingValues,
+  storyOf,
+  toldLast,
+  wrongOfRepair,
+  type Command,
+  type RepairView,
+} from '../src/index';
+import { AT, HERS, ID, IDA, planOf, viewOf } from './view';
+
+const plan = planOf();
+const fresh = viewOf(plan);
+const at = (min: number) => new Date(Date.parse(AT) + min * 60_000).toISOString();
+const TOMAS = { ...IDA, id: 'tomas', name: 'Tomas' };
+
+let made = 0;
+const laid = (view: RepairView, min: number, draft: object, who = IDA): RepairView =>
+  applyCommand(view, { id: `h${(made += 1)}`, repairId: ID, at: at(min), ...draft } as Command, {
+    ...HERS,
+    who,
+  });
+const parts = [
+  { title: 'Where it stands', lines: ['3 of 25 done.', 'Next, at Prep: dust off.'] },
+  { title: 'What is wet', lines: ['Place it by 09:40.'] },
+];
+const reading = (values: object) => ({ type: 'reading.add', stepId: HANDOVER, values });
+const left = (view: RepairView, min: number) =>
+  laid(view, min, reading({ kind: 'handed-over', parts, note: 'Key at the gate.' }));
+const tick = { type: 'check.set', stepId: 'isolate', batchNo: null, done: true, note: '' };
+
+test('a handover is a line of the record in the words that were told, and waits for whoever comes next', () => {
+  const view = left(fresh, 5);
+  const [line] = storyOf(view);
+  expect(line && word(line.title)).toBe('Handed over');
+  expect(line?.say && word(line.say)).toBe(
+    'Where it stands: 3 of 25 done. Next, at Prep: dust off. What is wet: Place it by 09:40. Key at the gate.',
+  );
+  expect(line).toMatchObject({ by: 'Ida', mark: null, at: at(5) });
+  expect(toldLast(view)).toMatchObject({ byId: 'ida', parts, note: 'Key at the gate.' });
+  expect(toldLast(fresh)).toBeNull();
+});
+
+test('it is over once somebody takes it over or goes on; what the same person does leaves it', () => {
+  const view = left(fresh, 5);
+  expect(toldLast(laid(view, 6, tick))).not.toBeNull();
+  expect(toldLast(laid(view, 6, tick, TOMAS))).toBeNull();
+  const taken = laid(view, 6, reading({ kind: 'taken-over' }), TOMAS);
+  expect(toldLast(taken)).toBeNull();
+  expect(storyOf(taken).map(({ title }) => word(title))).toEqual(['Handed over', 'Taken over']);
+  // Handed over anew, it waits anew.
+  expect(toldLast(left(taken, 7))).toMatchObject({ takenAt: at(7) });
+});
+
+test('what was done before it by somebody else does not end it', () => {
+  expect(toldLast(left(laid(fresh, 1, tick, TOMAS), 5))).not.toBeNull();
+});
+
+test('a change of hands is no work: the last that was done is told as before', () => {
+  const view = left(laid(fresh, 1, tick), 5);
+  const [first] = handoverOf(view, Date.parse(at(6)), 'UTC').stands;
+  expect(first && word(first)).toBe('Last done: Isolate and make safe, 09:01, Ida.');
+});
+
+test('it hangs on no step, and stays with a repair that is planned anew', () => {
+  const values = { kind: 'taken-over' } as const;
+  expect(wrongOfRepair({ stepId: HANDOVER, at: AT }, values, plan)).toBeNull();
+  expect(wrongOfRepair({ stepId: 'isolate', at: AT }, values, plan)).toEqual({
+    path: 'stepId',
+    message: 'must be handover: this is of no step',
+  });
+  expect(wrongOfRepair({ stepId: HANDOVER, at: AT }, { kind: 'nail', marks: false }, plan)).toEqual(
+    { path: 'stepId', message: 'must be cure: this is of no step' },
+  );
+  const { readings } = left(fresh, 5);
+  const other = { ...plan, steps: plan.steps.slice(0, 1) };
+  expect(carriedOver({ body: plan, checks: [], readings }, other)).toMatchObject({
+    readings,
+    left: [],
+  });
+});
+
+test('what a device says was told is text alone, and not without end', () => {
+  const told = (line: string, n = 1) =>
+    ReadingValues.safeParse({
+      kind: 'handed-over',
+      parts: [{ title: 'Where it stands', lines: Array<string>(n).fill(line) }],
+      note: '',
+    });
+  expect(told('{n, plural, other').success).toBe(true);
+  expect(told('x'.repeat(601)).success).toBe(false);
+  expect(told('x', 61).success).toBe(false);
+  // Braces are read as they were typed, never as a template.
+  const values = told('{n, plural, other').data;
+  const view = laid(fresh, 5, reading(values ?? {}));
+  const [line] = storyOf(view);
+  expect(word(line?.say ?? m(''))).toBe('Where it stands: {n, plural, other');
+});
