@@ -1,6 +1,7 @@
 import { after, afterEach, before } from 'node:test';
 import { clear, raise, strike } from './lib/stage';
 import './access';
+import './families';
 import './instruments';
 import './jobs';
 import './keyboard';

@@ -4,73 +4,19 @@ import { test } from 'node:test';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { typeBelt } from './lib/belt';
 import { PHONE, setBack, type Screen } from './lib/browser';
+import { Days } from './lib/days';
 import { deedShown, doAtHand, goneOn, pressDo, runJob } from './lib/runner';
+import { back, cut, kept, until } from './lib/signal';
 import { beside, newScreen, server, signedAfterwards, signedIn } from './lib/stage';
-
-/** The keys of a store of this device. */
-const keysOf = (screen: Screen, store: 'answers' | 'state'): Promise<string[]> =>
-  screen.page.evaluate(
-    (name) =>
-      new Promise<string[]>((resolve, reject) => {
-        const asked = indexedDB.open('kelmot');
-        asked.onerror = () => reject(asked.error ?? new Error('no storage'));
-        asked.onsuccess = () => {
-          const all = asked.result.transaction(name).objectStore(name).getAllKeys();
-          all.onsuccess = () => {
-            asked.result.close();
-            resolve(all.result.map(String));
-          };
-        };
-      }),
-    store,
-  );
-
-/** Waits until what a store of this device keeps is so. */
-async function until(
-  screen: Screen,
-  store: 'answers' | 'state',
-  is: (keys: string[]) => boolean,
-): Promise<void> {
-  for (let looks = 0; looks < 120; looks += 1) {
-    if (is(await keysOf(screen, store))) return;
-    await sleep(500);
-  }
-  throw new Error(`${store}: ${(await keysOf(screen, store)).join(' ')}`);
-}
-
-/** The application is on the device, and so is what a plan is made of. */
-async function kept(screen: Screen): Promise<void> {
-  await screen.page.evaluate(() => navigator.serviceWorker.ready.then(() => true));
-  const needed = ['cards', 'shelf', 'forecast', 'assets'];
-  await until(screen, 'answers', (keys) => needed.every((k) => keys.join(' ').includes(k)));
-}
-
-/** Signal returns, and all that waited is sent. */
-async function back(screen: Screen): Promise<void> {
-  await cut(screen, false);
-  for (
-    let looks = 0;
-    looks < 40 && (await screen.page.$('[data-testid="no-signal"]'));
-    looks += 1
-  ) {
-    await screen.page
-      .$eval('[data-testid="no-signal-go"]', (e) => (e as HTMLElement).click())
-      .catch(() => undefined);
-    await sleep(1500);
-  }
-  await screen.gone('no-signal');
-  await until(screen, 'state', (keys) => !keys.some((key) => key.startsWith('outbox/queue/')));
-}
 
 /** Does the deed at hand, whatever it asks for, and gives its name. */
 async function doOne(screen: Screen): Promise<string> {
   const deed = (await deedShown(screen)) ?? '';
-  await doAtHand(screen, deed, { hoursBack: 0 });
+  await doAtHand(screen, deed, new Days());
   await goneOn(screen, deed);
   return deed;
 }
 
-const cut = (screen: Screen, off = true) => screen.page.setOfflineMode(off);
 const reload = (screen: Screen) => screen.page.reload({ waitUntil: 'load' });
 
 test('the bench is opened without any family, from files that were compressed as they were built', async () => {
@@ -94,7 +40,8 @@ test('the bench is opened without any family, from files that were compressed as
 });
 
 test('a repair is begun, planned and run to its end with no network at all, reloads included', async () => {
-  const screen = await signedIn('ida', PHONE, 80);
+  const days = new Days();
+  const screen = await signedIn('ida', PHONE, days);
   await kept(screen);
   await cut(screen);
   await reload(screen);
@@ -115,7 +62,7 @@ test('a repair is begun, planned and run to its end with no network at all, relo
   await screen.open('/repairs');
   await screen.see('repair-BC-1');
   await screen.open(path);
-  await runJob(screen, { hoursBack: 80 });
+  await runJob(screen, days);
   await screen.matches('run-end', /All is done/);
   const waits = Number(/(\d+) kept/.exec(await screen.text('no-signal'))?.[1]);
   assert.ok(waits > 20, `${waits} wait`);
@@ -123,7 +70,7 @@ test('a repair is begun, planned and run to its end with no network at all, relo
   await back(screen);
   await reload(screen);
   await screen.matches('run-end', /All is done/);
-  await signedAfterwards(screen, 'Runs true, no edge lifts.');
+  await signedAfterwards(screen, 'Runs true, no edge lifts.', days);
   assert.deepEqual(screen.problems, []);
 });
 

@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { typeBelt } from './lib/belt';
 import { PHONE, WIDE, type Screen } from './lib/browser';
+import { Days } from './lib/days';
 import { deedShown, doAtHand, goneOn, pressDo } from './lib/runner';
 import { signedIn } from './lib/stage';
 
@@ -38,7 +39,7 @@ test('two people on one repair see each other, at which step, and what the other
   // What asks for more than a tick is done by one of them.
   while (!(await ida.text('run-do')).startsWith('Done')) {
     const deed = (await deedShown(ida)) ?? '';
-    await doAtHand(ida, deed, { hoursBack: 0 });
+    await doAtHand(ida, deed, new Days());
     await goneOn(ida, deed);
     await tomas.press('run-back-to-hand');
   }

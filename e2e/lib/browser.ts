@@ -233,22 +233,30 @@ export async function freshScreen(
 }
 
 const shifts = new WeakMap<Page, string>();
+const HOUR_MS = 3_600_000;
 
 /**
- * Sets the clock of a page back from its next load on: a job of two days can then be walked in a minute. Not `whole`: the
- * clock of the device alone is wrong, and the site's is not.
+ * Sets the clock of a page ahead of this machine's from its next load on, ms; negative: back. Not `whole`: the clock of the
+ * device alone is wrong, and the site's is not. A page that has it may be turned on without a load: `turnClock(aheadMs)`.
  */
-export async function setBack(page: Page, hours: number, whole = true): Promise<void> {
+export async function setAhead(page: Page, aheadMs: number, whole = true): Promise<void> {
+  await setPresent(page);
   // As text: a compiled class would carry helpers that the page does not have.
   const script = await page.evaluateOnNewDocument(`{
     const Native = Date;
-    const now = () => Native.now() - ${hours * 3_600_000};
-    // The clock of the site is set back with it: the device is right, and lives in that hour.
+    let ahead = ${aheadMs};
+    globalThis.turnClock = (ms) => {
+      ahead = ms;
+      // A phone that wakes from its sleep tells its pages so.
+      document.dispatchEvent(new Event('visibilitychange'));
+    };
+    const now = () => Native.now() + ahead;
+    // The clock of the site is set with it: the device is right, and lives in that hour.
     const { get } = Headers.prototype;
     Headers.prototype.get = function (name) {
       const value = get.call(this, name);
       return value && name === 'date' && ${whole}
-        ? new Native(Native.parse(value) - ${hours * 3_600_000}).toUTCString()
+        ? new Native(Native.parse(value) + ahead).toUTCString()
         : value;
     };
     globalThis.Date = class extends Native {
@@ -263,16 +271,20 @@ export async function setBack(page: Page, hours: number, whole = true): Promise<
   shifts.set(page, script.identifier);
 }
 
-/** Lets a page that was set back live in the present again, from its next load on. */
+/** Sets the clock of a page back from its next load on: a job of two days can then be walked in a minute. */
+export const setBack = (page: Page, hours: number, whole = true): Promise<void> =>
+  setAhead(page, -hours * HOUR_MS, whole);
+
+/** Lets a page whose clock was set live in the present again, from its next load on. */
 export async function setPresent(page: Page): Promise<void> {
   const script = shifts.get(page);
+  shifts.delete(page);
   if (script) await page.removeScriptToEvaluateOnNewDocument(script);
 }
 
 /** Lets hours go by for a page whose clock was set back. */
 export async function later(screen: Screen, hoursBack: number): Promise<void> {
   await sleep(1500);
-  await setPresent(screen.page);
   await setBack(screen.page, hoursBack);
   await screen.page.reload({ waitUntil: 'networkidle2' });
 }

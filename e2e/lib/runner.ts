@@ -1,8 +1,6 @@
 import { setTimeout as sleep } from 'node:timers/promises';
-import { later, type Screen } from './browser';
-
-const there = async (screen: Screen, id: string): Promise<boolean> =>
-  (await screen.page.$(`[data-testid="${id}"]`)) !== null;
+import type { Screen } from './browser';
+import type { Days } from './days';
 
 /** The first of the ids that begin so, without that beginning; null where none is on the screen. */
 const shownId = (screen: Screen, start: string): Promise<string | null> =>
@@ -55,9 +53,15 @@ function readingsFor(sheet: string): string {
   return String(least ?? (most ?? 2) / 2);
 }
 
+/** Whether a box is shown that nothing was typed into yet, nor taken from an instrument. */
+const asks = (screen: Screen, id: string): Promise<boolean> =>
+  screen.page
+    .$eval(`[data-testid="${id}"]`, (e) => (e as HTMLInputElement).value === '')
+    .catch(() => false);
+
 /** Types what the deed at hand asks for, so that it passes. */
 async function typeAsked(screen: Screen, deed: string): Promise<void> {
-  if (await there(screen, 'weigh-a')) {
+  if (await asks(screen, 'weigh-a')) {
     const [, a = '', b = ''] =
       /Weigh ([\d.]+ \w+) [^,]+, ([\d.]+ \w+)/.exec(await screen.text('ratio-verdict')) ?? [];
     if (a)
@@ -66,14 +70,14 @@ async function typeAsked(screen: Screen, deed: string): Promise<void> {
         ['weigh-b', b],
       ]);
   }
-  if (await there(screen, 'gate-airC'))
+  if (await asks(screen, 'gate-airC'))
     await screen.fill([
       ['gate-airC', '20'],
       ['gate-rhPct', '50'],
       ['gate-surfaceC', '20'],
     ]);
   const reading = await shownId(screen, 'reading-');
-  if (reading)
+  if (reading && (await asks(screen, `reading-${reading}`)))
     await screen.type(`reading-${reading}`, readingsFor(await screen.text(`run-step-${deed}`)));
   const approval = await shownId(screen, 'reference-');
   if (approval)
@@ -83,20 +87,16 @@ async function typeAsked(screen: Screen, deed: string): Promise<void> {
     ]);
 }
 
-/** A page whose clock stands this many hours back; a wait brings it nearer to now. */
-export interface Clock {
-  hoursBack: number;
-}
+/** The moment that a button names which waits for it; null for one that waits for none. */
+export const waitedFor = (label: string): string | null =>
+  /^(?:From|Wait until|Cured from) (.+?)(?:: |\n|$)/.exec(label)?.[1] ?? null;
 
-/** Does what is at hand by the one big button; a wait is let go by on the page's clock. */
-export async function doAtHand(screen: Screen, deed: string, clock: Clock): Promise<void> {
+/** Does what is at hand by the one big button; a wait is let go by. */
+export async function doAtHand(screen: Screen, deed: string, days: Days): Promise<void> {
   await typeAsked(screen, deed);
   const label = await screen.text('run-do');
-  if (/^(From|Wait until)/.test(label)) {
-    clock.hoursBack -= 1;
-    await later(screen, clock.hoursBack);
-    return;
-  }
+  const named = waitedFor(label);
+  if (named !== null) return days.until(named);
   if (label.startsWith('Photograph')) {
     await sleep(520);
     return screen.photograph(deed, 'run-do');
@@ -104,23 +104,53 @@ export async function doAtHand(screen: Screen, deed: string, clock: Clock): Prom
   await pressDo(screen);
 }
 
-/** Runs a job from where it stands until all is done, deed by deed. Gives the deeds in the order they were shown. */
-export async function runJob(screen: Screen, clock: Clock): Promise<string[]> {
+/** What is done beside a deed, before it is; true stops the run there. */
+type Beside = (deed: string) => Promise<boolean | void>;
+
+/**
+ * Runs a job from where it stands until all is done, or until `beside` stops it, deed by deed. Gives the deeds in the order
+ * they were shown.
+ */
+export async function runJob(screen: Screen, days: Days, beside?: Beside): Promise<string[]> {
   const seen: string[] = [];
   for (let presses = 0; ; presses++) {
     const deed = await deedShown(screen);
     if (deed === null) return seen;
     if (presses > 200) throw new Error(`the run sheet does not get past ${deed}`);
     if (seen.at(-1) !== deed) seen.push(deed);
-    const before = await atHand(screen);
-    try {
-      await doAtHand(screen, deed, clock);
-    } catch (error) {
-      // On a busy machine the sheet may go on between a look and the deed: then what is at hand is looked at again.
-      if ((await deedShown(screen)) === deed) throw error;
-      continue;
-    }
-    // The sheet goes on once the deed is noted: what is read before that is still the last one.
-    for (let looks = 0; looks < 30 && (await atHand(screen)) === before; looks++) await sleep(100);
+    if ((await beside?.(deed)) === true) return seen;
+    await once(screen, deed, days);
+  }
+}
+
+/** One press of the deed that is shown, and what comes of it. */
+async function once(screen: Screen, deed: string, days: Days, again = false): Promise<void> {
+  const before = await atHand(screen);
+  try {
+    await doAtHand(screen, deed, days);
+  } catch (error) {
+    // On a busy machine the sheet may go on, or a box come, between a look and the deed: it is looked at once more.
+    if (again) throw error;
+    if ((await deedShown(screen)) === deed) await once(screen, deed, days, true);
+    return;
+  }
+  // The sheet goes on once the deed is noted: what is read before that is still the last one.
+  for (let looks = 0; looks < 30 && (await atHand(screen)) === before; looks++) await sleep(100);
+}
+
+/** Lets two people do a job in turns, each on a phone of their own; whoever looks on goes on once the other has done it. */
+export async function runInTurns(pair: readonly [Screen, Screen], days: Days): Promise<string[]> {
+  const seen: string[] = [];
+  for (let turn = 0; ; turn++) {
+    const [own, other] = turn % 2 === 0 ? pair : ([pair[1], pair[0]] as const);
+    const deed = await deedShown(own);
+    if (deed === null) return seen;
+    if (turn > 200) throw new Error(`the run sheet does not get past ${deed}`);
+    seen.push(deed);
+    // A deed of several presses is one person's.
+    for (let presses = 0; presses < 12 && (await deedShown(own)) === deed; presses++)
+      await once(own, deed, days);
+    await other.press('run-back-to-hand');
+    await goneOn(other, deed);
   }
 }

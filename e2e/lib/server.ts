@@ -24,7 +24,7 @@ export async function startServer({
 
   const start = (): Promise<void> =>
     new Promise((resolve, reject) => {
-      child = spawn(process.execPath, ['--import', 'tsx', 'apps/demo/src/main.ts'], {
+      child = spawn(process.execPath, ['--import', 'tsx', 'e2e/lib/demo.ts'], {
         cwd: ROOT,
         env: {
           ...process.env,

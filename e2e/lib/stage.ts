@@ -1,5 +1,6 @@
 import assert from 'node:assert/strict';
 import { freshScreen, launch, PHONE, Screen, type Session } from './browser';
+import type { Days } from './days';
 import { startServer, type Running } from './server';
 
 /** The one server and the one browser that all walks share. */
@@ -26,9 +27,20 @@ type Size = { width: number; height: number };
 
 const opened: Screen[] = [];
 
-/** A page of its own, nobody signed in. */
-export async function newScreen(size: Size, hoursBack = 0): Promise<Screen> {
+/** When a page lives: in days of its own, or so many hours back. */
+type When = Days | number;
+
+/** A page of its own, nobody signed in, that whoever opens it closes. */
+export async function ownScreen(size: Size, when: When = 0): Promise<Screen> {
+  const hoursBack = typeof when === 'number' ? when : 0;
   const screen = await freshScreen(up(session), server().base, size, hoursBack);
+  if (typeof when !== 'number') await when.take(screen);
+  return screen;
+}
+
+/** A page of its own, nobody signed in. */
+export async function newScreen(size: Size, when: When = 0): Promise<Screen> {
+  const screen = await ownScreen(size, when);
   opened.push(screen);
   return screen;
 }
@@ -43,22 +55,32 @@ export const beside = async (screen: Screen): Promise<Screen> =>
   new Screen(await screen.page.browserContext().newPage(), server().base);
 
 /** A page of its own with one of the demo people signed in, at the bench. */
-export async function signedIn(who: string, size: Size, hoursBack = 0): Promise<Screen> {
-  const screen = await newScreen(size, hoursBack);
+export async function signedIn(who: string, size: Size, when: When = 0): Promise<Screen> {
+  const screen = await newScreen(size, when);
+  await signIn(screen, who);
+  return screen;
+}
+
+/** Signs one of the demo people in at a page, and stands at the bench. */
+export async function signIn(screen: Screen, who: string): Promise<void> {
   await screen.open('/');
   await screen.press(`demo-${who}`);
   await screen.see('new-repair');
-  return screen;
 }
 
 /**
  * A repair that was done without signal and entered afterwards is signed by a planner with the reason, on a phone of
  * their own: whoever did it is told so, and sees it closed.
  */
-export async function signedAfterwards(screen: Screen, statement: string): Promise<void> {
+export async function signedAfterwards(
+  screen: Screen,
+  statement: string,
+  when: When = 0,
+): Promise<void> {
   await screen.matches('withheld', /Not cured by the clock of the server/);
   const path = new URL(screen.page.url()).pathname;
-  const planner = await signedIn('tomas', PHONE);
+  const planner = await ownScreen(PHONE, when);
+  await signIn(planner, 'tomas');
   await planner.open(path);
   await planner.type('statement', statement);
   await planner.matches('sign-off', /Say why it is signed now/);
@@ -67,6 +89,7 @@ export async function signedAfterwards(screen: Screen, statement: string): Promi
   await planner.see('signoff-accepted');
   await planner.says('Done without signal, entered afterwards.');
   assert.deepEqual(planner.problems, []);
+  await planner.page.browserContext().close();
   await screen.page.reload({ waitUntil: 'networkidle2' });
   await screen.see('signoff-accepted');
 }

@@ -1,0 +1,3 @@
+import './ahead';
+
+void import('../../apps/demo/src/main');
