@@ -1,6 +1,6 @@
 import { rowOf, type RepairRow } from '@kelmot/contract';
 import { gistOf, MINUTE, planBatches, word } from '@kelmot/core';
-import { act, render, renderHook, screen } from '@testing-library/react-native';
+import { act, fireEvent, render, renderHook, screen } from '@testing-library/react-native';
 import fc from 'fast-check';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
@@ -123,21 +123,31 @@ test('after a sleep each repair is told how it stands, once, and not all that it
   );
 });
 
-test('what was called out stands over the screen until it is put away, three at most, one of a repair', () => {
+test('of what was called out what presses most stands over the screen, one of a repair; the rest is a touch away', () => {
   const store = freshStore();
   render(
     <Provider store={store}>
       <CalledOut />
     </Provider>,
   );
-  const call = (tag: string, text: string) =>
-    act(() => void store.dispatch(calledOut({ repairId: tag, tag, text, urgent: true })));
+  const call = (tag: string, text: string, urgent = true) =>
+    act(() => void store.dispatch(calledOut({ repairId: tag, tag, text, urgent })));
   for (const tag of ['P-1', 'P-2', 'P-3', 'P-4']) call(tag, `${tag} calls`);
-  expect(screen.queryByText(/P-1 calls/)).toBeNull();
+  call('P-5', 'P-5 is cured', false);
+  const shown = () =>
+    screen.getAllByTestId(/^called-P-\d$/).map((e) => String(e.props.testID).slice(7));
+  expect(shown()).toEqual(['P-4']);
   call('P-3', 'P-3 is past its life');
+  expect(shown()).toEqual(['P-3']);
+  fireEvent.press(screen.getByText('4 more'));
+  expect(shown()).toEqual(['P-3', 'P-4', 'P-2', 'P-1', 'P-5']);
   expect(screen.queryByText(/P-3 calls/)).toBeNull();
   expect(screen.getByText(/P-3 is past its life/)).toBeTruthy();
+  fireEvent.press(screen.getByText('Fewer'));
   act(() => void store.dispatch(putAway('P-3')));
-  expect(screen.queryByText(/P-3/)).toBeNull();
-  expect(store.getState().view.called.map((c) => c.tag)).toEqual(['P-4', 'P-2']);
+  expect(shown()).toEqual(['P-4']);
+  for (const tag of ['P-4', 'P-2', 'P-1']) act(() => void store.dispatch(putAway(tag)));
+  // The last one has nothing behind it.
+  expect(shown()).toEqual(['P-5']);
+  expect(screen.queryByText(/more/)).toBeNull();
 });

@@ -26,7 +26,7 @@ export interface Called {
   urgent: boolean;
 }
 /** More than can be read at once is one too many. */
-const MOST_CALLED = 3;
+const MOST_CALLED = 20;
 
 const initialState: ViewState = {
   working: null,

@@ -1,4 +1,5 @@
 import { router } from 'expo-router';
+import { useState } from 'react';
 import { Notice } from '@/features/frame/Notice';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { putAway } from '@/store/view';
@@ -6,15 +7,23 @@ import { StopMark, WaitMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
 import { runPath } from './running';
 
-/** What the clocks called out, until it is put away or gone to. */
+/** What the clocks called out, until it is put away or gone to: what presses most, and the rest where it is asked for. */
 export function CalledOut() {
   const dispatch = useAppDispatch();
   const called = useAppSelector((s) => s.view.called);
-  return called.map(({ repairId, tag, text, urgent }) => {
+  const [all, setAll] = useState(false);
+  const inOrder = [...called].sort((p, q) => Number(q.urgent) - Number(p.urgent));
+  const more = inOrder.length - 1;
+  return (all ? inOrder : inOrder.slice(0, 1)).map(({ repairId, tag, text, urgent }, i) => {
     const away = () => dispatch(putAway(repairId));
     const go = () => {
       away();
       router.navigate(runPath(repairId));
+    };
+    const rest = {
+      label: all ? 'Fewer' : `${more} more`,
+      hint: all ? 'calls of the clocks' : `${more === 1 ? 'call' : 'calls'} of the clocks`,
+      go: () => setAll(!all),
     };
     return (
       <Notice
@@ -25,6 +34,7 @@ export function CalledOut() {
         ways={[
           { label: 'Go there', hint: `to ${tag}`, go },
           { label: 'Seen', hint: tag, go: away },
+          ...(i === 0 && more > 0 ? [rest] : []),
         ]}
       >
         <Txt as="strong">{tag}: </Txt>

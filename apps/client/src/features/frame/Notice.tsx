@@ -33,15 +33,17 @@ export function Notice({
     >
       {mark}
       <Txt className="min-w-0 flex-1 py-2">{children}</Txt>
-      {ways.map(({ label, hint, go }, i) => (
-        <LinkButton
-          key={label}
-          label={label}
-          hint={hint}
-          testID={i === 0 ? `${id}-go` : `${id}-${i}`}
-          onPress={go}
-        />
-      ))}
+      <View className="max-w-[55%] flex-row flex-wrap justify-end gap-x-2.5">
+        {ways.map(({ label, hint, go }, i) => (
+          <LinkButton
+            key={label}
+            label={label}
+            hint={hint}
+            testID={i === 0 ? `${id}-go` : `${id}-${i}`}
+            onPress={go}
+          />
+        ))}
+      </View>
     </View>
   );
 }
