@@ -1,7 +1,6 @@
 import { after, afterEach, before } from 'node:test';
 import { clear, raise, strike } from './lib/stage';
 import './access';
-import './families';
 import './instruments';
 import './jobs';
 import './keyboard';
@@ -13,6 +12,7 @@ import './together';
 import './tools';
 import './walk';
 import './device';
+import './families';
 
 before(raise);
 afterEach(clear);

@@ -22,7 +22,6 @@ test('a gate is read from an instrument; one that misbehaves is noticed, said, a
   const noticed: Record<string, RegExp> = {
     'wrong-unit': /reads like °F/,
     'drop-out': /Nothing comes from it any more/,
-    stuck: /it is stuck/,
     drift: /keeps (rising|falling).*it drifts/,
   };
   for (const [how, says] of Object.entries(noticed)) {

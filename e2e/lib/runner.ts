@@ -29,11 +29,8 @@ const atHand = (screen: Screen): Promise<string> =>
 export const goneOn = (screen: Screen, from: string): Promise<void> =>
   screen.gone(`run-step-${from}`);
 
-/** Presses the one big button, after the time it takes to settle: a second press sooner is taken for a slip. */
-export async function pressDo(screen: Screen): Promise<void> {
-  await sleep(520);
-  await screen.press('run-do');
-}
+/** Presses the one big button. */
+export const pressDo = (screen: Screen): Promise<void> => screen.press('run-do');
 
 /** Readings that the limits beside their box allow, read as a person reads them. */
 function readingsFor(sheet: string): string {
@@ -97,10 +94,7 @@ export async function doAtHand(screen: Screen, deed: string, days: Days): Promis
   const label = await screen.text('run-do');
   const named = waitedFor(label);
   if (named !== null) return days.until(named);
-  if (label.startsWith('Photograph')) {
-    await sleep(520);
-    return screen.photograph(deed, 'run-do');
-  }
+  if (label.startsWith('Photograph')) return screen.photograph(deed, 'run-do');
   await pressDo(screen);
 }
 

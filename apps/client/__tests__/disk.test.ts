@@ -31,6 +31,16 @@ test('entries are written all together, and one without a value is taken away', 
   ]);
 });
 
+test('what is written is handed over at once, not at the end of the turn: a reload there takes nothing along', async () => {
+  const commit = jest.spyOn(IDBTransaction.prototype, 'commit');
+  const put = jest.spyOn(IDBObjectStore.prototype, 'put');
+  await writeEntries([['tools/dew-point/', '400']]);
+  expect(commit).toHaveBeenCalledTimes(1);
+  expect(commit.mock.invocationCallOrder[0]).toBeGreaterThan(put.mock.invocationCallOrder[0] ?? 0);
+  expect(await readEntries()).toContainEqual(['tools/dew-point/', '400']);
+  jest.restoreAllMocks();
+});
+
 test('entries that cannot be kept are not kept by half', async () => {
   const before = await readEntries();
   await expect(

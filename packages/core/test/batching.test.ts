@@ -169,15 +169,22 @@ describe('what is so little that a scale does not tell its ratio', () => {
   });
 
   test('each part weighs so much that half a step of the scale on both is half the tolerance', () => {
-    const least = leastWeighedMl(card, 'patch', 'level');
+    const least = leastWeighedMl(card, 'patch', 'level', 0.1);
     const { aG, bG } = partsFor(card, least, 'patch', 'level') ?? { aG: 0, bG: 0 };
     const { tolerancePct } = card.mix as { tolerancePct: number };
     // 0.05 g twice on the lighter part.
     expect((0.1 / Math.min(aG, bG)) * 100).toBeCloseTo(tolerancePct / 2, 9);
+    // On a finer scale, so much less.
+    expect(leastWeighedMl(card, 'patch', 'level', 0.01)).toBeCloseTo(least / 10, 9);
     const wrong = checkWeighed(card.mix, { aG: aG + 0.05, bG: bG - 0.05 }, 'patch', 'level');
     expect(wrong?.verdict).toBe('in');
     expect(
-      leastWeighedMl({ ...card, mix: { ...card.mix, wholeKit: true } as never }, 'patch', 'level'),
+      leastWeighedMl(
+        { ...card, mix: { ...card.mix, wholeKit: true } as never },
+        'patch',
+        'level',
+        0.1,
+      ),
     ).toBe(0);
   });
 });

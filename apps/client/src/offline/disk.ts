@@ -59,6 +59,8 @@ export async function writeEntries(entries: readonly Entry[]): Promise<void> {
     await Promise.allSettled([...written, tx.done]);
     throw error;
   }
+  // Not left to the end of the turn: a page that is reloaded there and then would take what was typed last with it.
+  tx.commit();
   await Promise.all([...written, tx.done]);
 }
 

@@ -159,7 +159,7 @@ export function roundOf(base: RoundBase, spec: RoundSpec): Round {
     whole: spec.whole ?? false,
     mostMl: spec.mostMl ?? null,
     kits,
-    leastMl: weighed ? leastWeighedMl(card, consistency, slope, aggregatePct) : 0,
+    leastMl: weighed ? leastWeighedMl(card, consistency, slope, base.site.scaleG, aggregatePct) : 0,
   });
   const batches = made.batches.map(({ ml, placedMl, lifeMin }): RoundBatch => {
     const parts = weighed ? partsFor(card, ml, consistency, slope, aggregatePct) : null;

@@ -1,1 +1,0 @@
-ALTER TABLE "mixes" ADD COLUMN "instrument" text;
