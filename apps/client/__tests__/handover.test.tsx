@@ -89,6 +89,7 @@ test('whoever comes next reads what was told then, and takes it over', () => {
 test('whoever handed it over sees that it is kept, and may tell it anew', () => {
   show(left);
   expect(screen.getByText(/^Handed over 09:00 Tue, kept in the record\./)).toBeTruthy();
+  expect(screen.getByTestId('handed-over').props.role).toBe('status');
   expect(screen.queryByText('3 of 25 done.')).toBeNull();
   expect(screen.getByText('Hand over again, as it stands now')).toBeTruthy();
   expect(screen.queryByTestId('take-over')).toBeNull();

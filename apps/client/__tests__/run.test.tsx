@@ -215,3 +215,24 @@ test('a batch is weighed, mixed, ticked as its own, and emptied by its last touc
     { type: 'mix.placed', mixId: ID },
   ]);
 });
+
+test('a step is called with its batch, and not twice where it is called as its round is', () => {
+  const [round] = plan.rounds.filter((r) => r.batches.length > 0);
+  const place = plan.steps.find((s) => s.round === round?.id && s.name !== 'mix' && s.eachBatch);
+  const [one] = round?.batches ?? [];
+  if (!round || !place || !one) throw new Error('nothing is placed');
+  const two = { ...round, name: m('Mortar'), batches: [one, { ...one, no: 99 }] };
+  const body = { ...plan, rounds: plan.rounds.map((r) => (r.id === round.id ? two : r)) };
+  const called = (title: string, number: number): string => {
+    const { result } = renderHook(() => useDeedName(body), {
+      wrapper: ({ children }: { children: ReactNode }) => (
+        <Provider store={freshStore()}>{children}</Provider>
+      ),
+    });
+    const step = { ...place, title: m(title) };
+    const batch = planBatches(body).find((b) => b.no === number) ?? null;
+    return result.current({ id: 'x', step, batch, empties: false, fromMin: 0, toMin: 1 });
+  };
+  expect(called('Mortar', 99)).toBe('Mortar, 2 of 2');
+  expect(called('Strike off', one.no)).toBe('Strike off: mortar, 1 of 2');
+});

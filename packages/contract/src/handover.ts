@@ -6,6 +6,7 @@ import {
   m,
   nextAct,
   STATION_NAMES,
+  word,
   type Message,
   type Zone,
 } from '@kelmot/core';
@@ -33,6 +34,11 @@ export interface Handover {
 
 /** So much of what needs an eye is told, the latest of it. */
 const MOST_WATCHED = 6;
+
+/** Two rounds may wait for the same and be called the same: that is told once. */
+const once = (lines: readonly Message[]): Message[] => [
+  ...new Map(lines.map((line) => [word(line), line])).values(),
+];
 
 function standsAt(view: RepairView, now: number, zone: Zone): Message[] {
   const plan = view.plan?.body;
@@ -98,8 +104,10 @@ export function handoverOf(view: RepairView, now: number, zone: Zone): Handover 
   return {
     stands: standsAt(view, now, zone),
     wet: running ? [act.say, act.second] : [],
-    closes: closingWindows(view, now).map(({ at, to, why }) =>
-      m('By {at}: {title}. {why}', { at: dayClockText(at, now, zone), title: to.title, why }),
+    closes: once(
+      closingWindows(view, now).map(({ at, to, why }) =>
+        m('By {at}: {title}. {why}', { at: dayClockText(at, now, zone), title: to.title, why }),
+      ),
     ),
     again,
     watch: watch.slice(-MOST_WATCHED),

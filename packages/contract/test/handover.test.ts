@@ -1,6 +1,6 @@
 import { deedsOf, m, MINUTE, planBatches, word } from '@kelmot/core';
 import { closingWindows, handoverOf, type Handover, type RepairView } from '../src';
-import { AT, ida, met, planOf, viewOf } from './view';
+import { AT, ID, ida, met, planOf, viewOf } from './view';
 
 const plan = planOf();
 const [batch] = planBatches(plan);
@@ -61,6 +61,11 @@ test('a window that closes is told by its clock; one that has closed, as work to
   const before = told(view);
   expect(before.closes[0]).toContain(word(first.to.title));
   expect(before.again).toEqual([]);
+  // Two rounds that wait for the same, and are called the same, are told of once.
+  const both = { ...plan, links: [...plan.links, ...plan.links] };
+  const twice = { ...view, plan: { id: ID, number: 1, body: both } };
+  expect(closingWindows(twice, now).length).toBeGreaterThan(closingWindows(view, now).length);
+  expect(told(twice).closes).toEqual(before.closes);
   const after = told(view, first.at + 5 * MINUTE);
   expect(after.closes).not.toContain(before.closes[0]);
   expect(after.again[0]).toMatch(/, again\. /);

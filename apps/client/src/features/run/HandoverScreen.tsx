@@ -6,6 +6,7 @@ import {
   toldLast,
   type Handover,
   type RepairView,
+  type Told,
 } from '@kelmot/contract';
 import { clockText, dateText, dayClockText } from '@kelmot/core';
 import { router } from 'expo-router';
@@ -54,22 +55,15 @@ function Parts({ parts }: { parts: readonly Part[] }) {
   ));
 }
 
-/** What was told when somebody left, as it was told; nothing where nobody did, or somebody has gone on since. */
-function ToldThen({ view, mine }: { view: RepairView; mine: boolean }) {
-  const zone = useZone();
-  const now = useNow(60_000);
-  const told = toldLast(view);
-  if (!told) return null;
-  const at = dayClockText(Date.parse(told.takenAt), now, zone);
+/** What somebody told when they left, as it was told. */
+function ToldThen({ told, at }: { told: Told; at: string }) {
   return (
     <View className="gap-4 border-b border-ink bg-sheet px-4 py-4" testID="handed-over">
-      <Txt as="row" role="status">
-        {mine
-          ? `Handed over ${at}, kept in the record. Whoever comes next reads it here.`
-          : `Handed over by ${told.by}, ${at}`}
+      <Txt as="row">
+        Handed over by {told.by}, {at}
       </Txt>
       {told.note ? <Txt as="told">{told.note}</Txt> : null}
-      {mine ? null : <Parts parts={told.parts} />}
+      <Parts parts={told.parts} />
     </View>
   );
 }
@@ -95,6 +89,7 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
   const sayAgain = useSpoken(texts(partsIn(aloud)).join('. '), null);
   const last = toldLast(view);
   const mine = last !== null && last.byId === repair.me?.id;
+  const leftAt = last ? dayClockText(Date.parse(last.takenAt), now, zone) : '';
   const open = view.plan !== null && view.status === 'open' && repair.canWrite;
   const goOn = () => router.navigate(`/repair/${view.id}/${view.plan ? 'run' : 'match'}`);
   const takeOver = () => {
@@ -136,9 +131,9 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
       }
     >
       <Refused waiting={repair.waiting} />
-      <ToldThen view={view} mine={mine} />
+      {last && !mine ? <ToldThen told={last} at={leftAt} /> : null}
       <View className="gap-4 bg-sheet px-4 py-4" testID="handover">
-        <Txt as="label">{last ? `As it stands now. ${head}` : head}</Txt>
+        <Txt as="label">{last && !mine ? `As it stands now. ${head}` : head}</Txt>
         <Parts parts={parts} />
         {open && (last === null || mine) ? (
           <>
@@ -160,6 +155,11 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
               testID="hand-over"
               onPress={handOver}
             />
+            {mine ? (
+              <Txt as="inline" className="text-mossInk" role="status" testID="handed-over">
+                Handed over {leftAt}, kept in the record. Whoever comes next reads it here.
+              </Txt>
+            ) : null}
           </>
         ) : null}
         <SecondaryButton

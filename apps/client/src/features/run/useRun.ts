@@ -68,10 +68,12 @@ export function useDeedName(plan: Plan): (deed: Deed) => string {
   return ({ step, batch }) => {
     const round = batch && planRound(plan, batch.round);
     if (!round || !batch) return tell(step.title);
-    if (step.name === 'mix') return `Mix, ${batchName(round, batch, say)}`;
-    return round.batches.length > 1
-      ? `${tell(step.title)}: ${batchName(round, batch, say)}`
-      : tell(step.title);
+    const [title, of] = [tell(step.title), batchName(round, batch, say)];
+    if (step.name === 'mix') return `Mix, ${of}`;
+    if (round.batches.length <= 1) return title;
+    // A step may be called as its round is: "Mortar, 1 of 2".
+    const name = lowered(say(round.name));
+    return lowered(title) === name ? title + of.slice(name.length) : `${title}: ${of}`;
   };
 }
 
