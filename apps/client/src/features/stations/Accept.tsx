@@ -24,10 +24,11 @@ import { StepList } from './Steps';
 import { Story } from './Story';
 import { useKeptText } from './useKeptText';
 import { heldText, ToRun, type StationProps } from './StepsStation';
+import { useNowOf } from './useNowOf';
 
 /** What still stands between this repair and its sign-off by whoever is signed in; null when it may be signed. */
 function useGate({ view, plan, repair }: StationProps, override: string | null): Held | null {
-  const now = useNow(5000);
+  const now = useNowOf(view);
   const { data: site } = useSiteQuery();
   const zone = useZone();
   const { id, role } = repair.me ?? { id: '', role: 'viewer' as const };
@@ -189,7 +190,7 @@ export function Accept(props: StationProps) {
 /** The one action of Accept: sign off. Closed while anything is open. */
 export function AcceptAction(props: StationProps) {
   const { view, plan, repair } = props;
-  const now = useNow(5000);
+  const now = useNowOf(view);
   const [text, , drop] = useKeptText(statementKey(view.id));
   const [why, , dropWhy] = useKeptText(overrideKey(view.id));
   const override = reasonOf(why);

@@ -6,7 +6,6 @@ import { useKey } from '@/features/frame/useKey';
 import { PrimaryButton } from '@/ui/Button';
 import { FigureText } from '@/ui/FigureText';
 import { Txt } from '@/ui/Txt';
-import { useNow } from '@/ui/useNow';
 import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
 import { InThePail, ToWeigh, useMixing } from './MixParts';
@@ -15,6 +14,7 @@ import { StepList } from './Steps';
 import { Supplies } from './Supplies';
 import { MoveOn, ToRun, type StationProps } from './StepsStation';
 import { batchName, useBatches } from './useBatches';
+import { useNowOf } from './useNowOf';
 
 /** Mix: how much in all, the batch at hand, the scale, the clock. */
 export function Mix(props: StationProps) {
@@ -73,7 +73,7 @@ export function Mix(props: StationProps) {
 /** The one action of Mix: start the next batch, say it is placed, or go on. The key t does the same. */
 export function MixAction(props: StationProps) {
   const { view, plan, repair } = props;
-  const now = useNow(5000);
+  const now = useNowOf(view);
   const { say: words } = useWords();
   const { running, next, round, held } = useBatches(view, plan);
   const { start, placed, startLabel } = useMixing(props);

@@ -11,8 +11,8 @@ import { router } from 'expo-router';
 import { useMemo, type ReactNode } from 'react';
 import type { OpenRepair } from '@/features/repair/useRepair';
 import { PrimaryButton } from '@/ui/Button';
-import { useNow } from '@/ui/useNow';
 import { useWords } from '@/ui/useWords';
+import { useNowOf } from './useNowOf';
 
 export interface StationProps {
   id: string;
@@ -34,7 +34,7 @@ export const lowered = (text: string): string => text.charAt(0).toLowerCase() + 
 
 /** Leads to the work, one step at a time, naming the step at hand. */
 export function ToRun({ id, view, plan }: StationProps): ReactNode {
-  const now = useNow(5000);
+  const now = useNowOf(view);
   const { say } = useWords();
   const deeds = useMemo(() => deedsOf(plan), [plan]);
   const at = atHand(deeds, view, now);
@@ -52,7 +52,7 @@ export function ToRun({ id, view, plan }: StationProps): ReactNode {
 /** Moves on to the next station; while a hold is open, to the step that is. */
 export function MoveOn({ next, ...props }: StationProps & { next: StationId }): ReactNode {
   const { id, view, repair } = props;
-  const now = useNow(5000);
+  const now = useNowOf(view);
   const gate = mayMove(view, next, now);
   const ahead = STATIONS.indexOf(view.station) >= STATIONS.indexOf(next);
   const go = () => {

@@ -11,9 +11,9 @@ import {
 } from '@kelmot/core';
 import type { MixCheck } from '@kelmot/core/mix/mixCheck';
 import { useAppSelector } from '@/store/hooks';
-import { useNow } from '@/ui/useNow';
 import { useWords } from '@/ui/useWords';
 import { heldText, lowered } from './StepsStation';
+import { useNowOf } from './useNowOf';
 
 export interface Weighed {
   aText: string;
@@ -66,7 +66,7 @@ export function useBatches(view: RepairView, plan: Plan): Batches {
   const bText = texts[weightKey(view, 'b')] ?? '';
   const [aG, bG] = [grams(aText), grams(bText)];
   const onScale = next && weighedFor(plan, next.no, { aG, bG });
-  const now = useNow(5000);
+  const now = useNowOf(view);
   const gate = next && mayMix(view, next.no, { aG, bG }, now);
   const shown = wetBatch ?? next;
   return {

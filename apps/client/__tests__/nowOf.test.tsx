@@ -1,0 +1,30 @@
+import type { RepairView } from '@kelmot/contract';
+import { act, renderHook } from '@testing-library/react-native';
+import type { ReactNode } from 'react';
+import { Provider } from 'react-redux';
+import { useNowOf } from '@/features/stations/useNowOf';
+import { met, planOf, viewOf } from '../../../packages/contract/test/view';
+import { freshStore } from './opened';
+
+test('what was just recorded has happened: the moment is looked at anew with each record, else now and then', () => {
+  jest.useFakeTimers();
+  const begun = Date.now();
+  const fresh = viewOf(planOf());
+  const store = freshStore();
+  const { result, rerender } = renderHook((view: RepairView) => useNowOf(view), {
+    initialProps: fresh,
+    wrapper: ({ children }: { children: ReactNode }) => (
+      <Provider store={store}>{children}</Provider>
+    ),
+  });
+  expect(result.current - begun).toBe(0);
+  // The clock of the device goes on, and nobody looks.
+  jest.setSystemTime(begun + 3000);
+  rerender({ ...fresh });
+  expect(result.current - begun).toBe(0);
+  rerender(met(fresh, ['prep']));
+  expect(result.current - begun).toBe(3000);
+  act(() => jest.advanceTimersByTime(5000));
+  expect(result.current - begun).toBe(8000);
+  jest.useRealTimers();
+});
