@@ -29,8 +29,11 @@ const atHand = (screen: Screen): Promise<string> =>
 export const goneOn = (screen: Screen, from: string): Promise<void> =>
   screen.gone(`run-step-${from}`);
 
-/** Presses the one big button. */
-export const pressDo = (screen: Screen): Promise<void> => screen.press('run-do');
+/** Presses the one big button, after the time it takes to settle: a second press sooner is taken for a slip. */
+export async function pressDo(screen: Screen): Promise<void> {
+  await sleep(520);
+  await screen.press('run-do');
+}
 
 /** Readings that the limits beside their box allow, read as a person reads them. */
 function readingsFor(sheet: string): string {

@@ -1,6 +1,5 @@
 import { word } from '../src/message/word';
 import { batching, touchMinutes, type Touch } from '../src/work/batching';
-import { checkWeighed, leastWeighedMl, partsFor } from '../src/work/weighing';
 import { card, site } from './fixtures';
 
 /** 50 min of life at 20 °C whatever the mass, 40 of them usable; 10 ml/min; a pail so large that it never decides. */
@@ -20,7 +19,6 @@ const ask = (totalMl: number, more: Partial<Parameters<typeof batching>[0]> = {}
     whole: false,
     mostMl: null,
     kits: false,
-    leastMl: 0,
     ...more,
   });
 const sizes = (b: ReturnType<typeof batching>) => b.batches.map((x) => Number(x.ml.toFixed(3)));
@@ -148,43 +146,5 @@ describe('batches', () => {
 
   test('nothing is nothing', () => {
     expect(ask(0).batches).toEqual([]);
-  });
-});
-
-describe('what is so little that a scale does not tell its ratio', () => {
-  test('is mixed as much as it does tell, and the rest is left over', () => {
-    const little = ask(1.5, { leastMl: 6 });
-    expect(little.batches).toMatchObject([{ ml: 6, placedMl: 1.5 }]);
-    expect(little.working().at(-1)).toMatchObject({ symbol: 'Vl', value: 6 });
-    expect(ask(6, { leastMl: 6 }).batches).toMatchObject([{ ml: 6, placedMl: 6 }]);
-    expect(ask(70, { leastMl: 6 }).batches).toMatchObject([{ ml: 70, placedMl: 70 }]);
-  });
-
-  test('is no more than its vessel takes, nor than can be placed while it lives', () => {
-    expect(ask(1.5, { leastMl: 60, mostMl: 20 }).batches[0]?.ml).toBe(20);
-    // Its life falls with its mass: 6 ml of 2 g/ml live a tenth as long as the card's 1.2 g.
-    const quick = { ...slow, cure: { ...slow.cure, refMassG: 1.2, massExponent: 1 } };
-    const made = ask(0.5, { card: quick, leastMl: 60 });
-    expect(made).toMatchObject({ problem: null, batches: [{ ml: 0.5, placedMl: 0.5 }] });
-  });
-
-  test('each part weighs so much that half a step of the scale on both is half the tolerance', () => {
-    const least = leastWeighedMl(card, 'patch', 'level', 0.1);
-    const { aG, bG } = partsFor(card, least, 'patch', 'level') ?? { aG: 0, bG: 0 };
-    const { tolerancePct } = card.mix as { tolerancePct: number };
-    // 0.05 g twice on the lighter part.
-    expect((0.1 / Math.min(aG, bG)) * 100).toBeCloseTo(tolerancePct / 2, 9);
-    // On a finer scale, so much less.
-    expect(leastWeighedMl(card, 'patch', 'level', 0.01)).toBeCloseTo(least / 10, 9);
-    const wrong = checkWeighed(card.mix, { aG: aG + 0.05, bG: bG - 0.05 }, 'patch', 'level');
-    expect(wrong?.verdict).toBe('in');
-    expect(
-      leastWeighedMl(
-        { ...card, mix: { ...card.mix, wholeKit: true } as never },
-        'patch',
-        'level',
-        0.1,
-      ),
-    ).toBe(0);
   });
 });

@@ -144,3 +144,10 @@ test.each([
 ])('a clock with %d s to go is told as %s', (seconds, said) => {
   expect(countdownText(countdown(seconds * 1000, 0))).toBe(said);
 });
+
+test('what is weighed keeps three digits, however little it is: two parts of it keep their ratio', () => {
+  const told = [0.0041, 0.12296, 5.0349, 40.25, 322.4].map((g) => say(g, 'mass'));
+  expect(told).toEqual(['0.0041 g', '0.123 g', '5.03 g', '40.3 g', '322 g']);
+  expect(say(0.12296, 'mass', 'us')).toBe('0.00434 oz');
+  expect(say(0, 'mass')).toBe('0 g');
+});

@@ -27,7 +27,6 @@ export const sites = pgTable(
     extentMm: amount('extent_mm').notNull(),
     workingDepthMm: amount('working_depth_mm').notNull().default(40),
     labourPerHour: amount('labour_per_hour').notNull(),
-    scaleG: amount('scale_g').notNull().default(0.1),
     clearanceMarginMm: amount('clearance_margin_mm').notNull().default(1.5),
     tempSdC: amount('temp_sd_c').notNull().default(1.5),
     swingIndoorsC: amount('swing_indoors_c').notNull().default(2),

@@ -22,8 +22,6 @@ export const SiteSettings = z.strictObject({
   /** Depth of repair material over a sand bed, in a wide crack. */
   workingDepthMm: z.number().gt(0).max(500),
   labourPerHour: z.number().min(0),
-  /** What its scale shows steps of, g. */
-  scaleG: z.number().gt(0).max(100).default(0.1),
   /** Kept free of whatever moves past a build, mm. */
   clearanceMarginMm: z.number().min(0).max(100).default(1.5),
   /** How far the surface may turn out from what was measured, and its swing from night to day, °C. */

@@ -12,6 +12,10 @@ export interface Shown {
   unit: string;
 }
 
+/** Two parts are weighed by what is read: three digits of each keep their ratio, however little it is. */
+const inRatio = (x: number, least: number): number =>
+  x > 0 ? Math.min(9, Math.max(least, 2 - Math.floor(Math.log10(x)))) : least;
+
 /** Decimals that can be measured on site, by unit; what is not listed shows three significant digits. */
 const DECIMALS: Record<string, (x: number) => number> = {
   mm: (x) => (x < 10 ? 2 : x < 100 ? 1 : 0),
@@ -20,8 +24,8 @@ const DECIMALS: Record<string, (x: number) => number> = {
   mil: (x) => (x < 10 ? 1 : 0),
   '°C': () => 1,
   '°F': () => 0,
-  g: (x) => (x < 100 ? 1 : 0),
-  oz: (x) => (x < 1 ? 3 : x < 10 ? 2 : 1),
+  g: (x) => inRatio(x, 0),
+  oz: (x) => inRatio(x, 1),
   ml: (x) => (x < 100 ? 1 : 0),
   'US fl oz': (x) => (x < 10 ? 2 : 1),
   'cm²': (x) => (x < 100 ? 1 : 0),

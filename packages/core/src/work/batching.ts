@@ -58,8 +58,6 @@ interface Ask {
   mostMl: number | null;
   /** Packs are mixed whole. */
   kits: boolean;
-  /** Less than this is not weighed true, ml. */
-  leastMl: number;
 }
 
 const sum = (touches: readonly Touch[], of: (t: Touch) => number | undefined) =>
@@ -179,30 +177,13 @@ function byPail(ask: Ask, base: number, tempC: number, pace: number): Tried {
         use: min(site.useFraction * lifeOf(card, base, totalMl)),
       }),
     };
-  const placedMl = made.batchMl;
-  const leastMl = Math.min(ask.leastMl, cap);
-  const leastLife = lifeOf(card, base, leastMl);
-  // More than the job takes, where less is not weighed true: it is left over. Its life is shorter for it.
-  const more =
-    leastMl > placedMl &&
-    touchedFor(touches, placedMl, totalMl, pace) <= site.useFraction * leastLife + EPS;
-  const [ml, lifeMin] = more ? [leastMl, leastLife] : [placedMl, made.batchLifeMin];
   return {
-    batches: Array.from({ length: made.batches }, () => ({ ml, placedMl, lifeMin })),
-    working: () =>
-      more
-        ? [
-            ...made.working,
-            line(
-              'Vl',
-              'least that is weighed true',
-              'each part against the scale’s step',
-              leastMl,
-              'ml',
-              'scale, card’s tolerance',
-            ),
-          ]
-        : made.working,
+    batches: Array.from({ length: made.batches }, () => ({
+      ml: made.batchMl,
+      placedMl: made.batchMl,
+      lifeMin: made.batchLifeMin,
+    })),
+    working: () => made.working,
   };
 }
 

@@ -9,7 +9,7 @@ import type { SharedStep } from './ids';
 import type { SiteSettings } from '../site/site';
 import { batching, type Batching, type Touch } from './batching';
 import { closing } from './figure';
-import { leastWeighedMl, litresPerBag, partsFor, type Consistency } from './weighing';
+import { litresPerBag, partsFor, type Consistency } from './weighing';
 import type { Schools } from './schools';
 import type { SurveyBase } from '../survey/common';
 
@@ -148,8 +148,6 @@ export function roundOf(base: RoundBase, spec: RoundSpec): Round {
   const { consistency = 'patch', aggregatePct = 0 } = spec;
   const totalMl = grossOf(spec);
   const kits = card.packUnit === 'ml' && mixesWholePacks(card, base.schools);
-  const { slope } = base.survey.surface;
-  const weighed = !kits && spec.unweighed !== true;
   const made = batching({
     card,
     site: base.site,
@@ -159,10 +157,11 @@ export function roundOf(base: RoundBase, spec: RoundSpec): Round {
     whole: spec.whole ?? false,
     mostMl: spec.mostMl ?? null,
     kits,
-    leastMl: weighed ? leastWeighedMl(card, consistency, slope, base.site.scaleG, aggregatePct) : 0,
   });
+  const { slope } = base.survey.surface;
   const batches = made.batches.map(({ ml, placedMl, lifeMin }): RoundBatch => {
-    const parts = weighed ? partsFor(card, ml, consistency, slope, aggregatePct) : null;
+    const parts =
+      kits || spec.unweighed ? null : partsFor(card, ml, consistency, slope, aggregatePct);
     return {
       ml,
       placedMl,

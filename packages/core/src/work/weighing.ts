@@ -118,27 +118,6 @@ export function partsFor(
   }
 }
 
-/** So much of what a ratio may be off is left to the reading of both parts: the rest is the hand's. */
-const READING_SHARE = 0.5;
-
-/**
- * The least that can be mixed with its ratio kept on a scale that shows steps of `scaleG`, ml as it is placed: each part is so
- * heavy that half a step on both takes no more than half the tolerance. Nought where nothing is weighed.
- */
-export function leastWeighedMl(
-  card: SystemCard,
-  consistency: Consistency,
-  slope: Slope,
-  scaleG: number,
-  aggregatePct = 0,
-): number {
-  const weigh = weighing(card.mix, consistency, slope);
-  const parts = partsFor(card, 1, consistency, slope, aggregatePct);
-  if (!weigh || !parts) return 0;
-  const lightest = (2 * (scaleG / 2)) / (READING_SHARE * (weigh.tolerancePct / 100));
-  return lightest / Math.min(parts.aG, parts.bG);
-}
-
 /** Density of the aggregate that a mortar is extended with, kg/l. */
 export const AGGREGATE_KGL = 2.65;
 

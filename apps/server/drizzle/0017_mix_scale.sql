@@ -1,0 +1,1 @@
+ALTER TABLE "mixes" ADD COLUMN "instrument" text;
