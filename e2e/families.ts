@@ -96,10 +96,14 @@ const RUNS: Record<How, (doing: Doing) => Promise<Screen | null>> = {
       await other.says(name);
     return screen;
   },
-  unwell: async ({ screen, days }) => {
+  unwell: async ({ screen, days, path }) => {
     const met = new Set<string>();
     await runJob(screen, days, () => readUnwell(screen, met, days));
     assert.deepEqual([...met].sort(), [...INSTRUMENTS].sort());
+    await screen.open(path.replace('/run', '/accept'));
+    await screen.press('story-open');
+    for (const name of ['Scale', 'Durometer', 'Cure logger']) await screen.says(`Read by ${name}`);
+    await screen.open(path);
     return screen;
   },
   night: async ({ screen, days, open, path }) => {

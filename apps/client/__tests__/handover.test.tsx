@@ -32,7 +32,7 @@ function show(view: RepairView, { me = IDA, canWrite = true } = {}): Partial<Com
   return sent;
 }
 
-const parts = [{ title: 'Where it stands', lines: ['3 of 25 done.'] }];
+const parts = [{ part: 'stands' as const, lines: ['3 of 25 done.'] }];
 /** As Ida has left it. */
 const left: RepairView = {
   ...fresh,
@@ -59,7 +59,7 @@ test('what is told is kept in the words that are read, with what was typed besid
         note: 'Key at the gate.',
         parts: [
           {
-            title: 'Where it stands',
+            part: 'stands',
             lines: [
               expect.stringMatching(/^0 of \d+ done\. Next, at Prep: Isolate and make safe\.$/),
             ],

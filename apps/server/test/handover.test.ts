@@ -11,7 +11,7 @@ const reading = (values: object, stepId: string = HANDOVER) =>
 test('a handover and its taking over are lines of the record, by whom they were given; what is no text is refused', async () => {
   const id = await planRepair(on.ida, surveyAt(ago(3), 'R-31'), 'R-210', ago(3));
   const told = { kind: 'handed-over', note: 'Key at the gate.', parts: [] as object[] };
-  const parts = [{ title: 'Where it stands', lines: ['0 of 25 done.'] }];
+  const parts = [{ part: 'stands', lines: ['0 of 25 done.'] }];
   assert.equal((await on.ida.send(command(id, reading({ ...told, parts })))).status, 200);
   const left = await on.tomas.repair(id);
   assert.deepEqual(toldLast(left)?.parts, parts);
@@ -23,7 +23,7 @@ test('a handover and its taking over are lines of the record, by whom they were 
   };
   const taken = { kind: 'taken-over' };
   assert.deepEqual(await refused(reading(taken, 'isolate')), [422, 'stepId']);
-  const long = [{ title: 'Where it stands', lines: ['x'.repeat(601)] }];
+  const long = [{ part: 'stands', lines: ['x'.repeat(2001)] }];
   assert.deepEqual(await refused(reading({ ...told, parts: long })), [
     422,
     'values.parts.0.lines.0',

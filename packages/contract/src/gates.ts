@@ -20,7 +20,7 @@ import type { Me } from './people';
 import { openForBatch, openHolds, openInAll } from './progress';
 import type { RepairView } from './repair';
 import { runningPlan } from './running';
-import { weighedFor, type OnScale } from './weighed';
+import { toAdd, weighedFor, type OnScale } from './weighed';
 
 /** Why something may not be done, for buttons, for what is laid over the view and for the server alike. */
 export interface Held {
@@ -98,16 +98,13 @@ function offRatio(plan: Plan, batchNo: number, scale: OnScale): Held | null {
       scale.aG === null ? 'aG' : 'bG',
     );
   if (found.verdict === 'in') return null;
-  const short = found.addB_G > 0;
-  const add = m('add {much} {part}', {
-    much: q(short ? found.addB_G : found.addA_G, 'mass'),
-    part: (short ? weigh.nameB : weigh.nameA).toLowerCase(),
-  });
+  const { much, part, field } = toAdd(weigh, found);
+  const add = m('add {much} {part}', { much, part });
   const title = m('Off ratio by {off}; {most} is the most', {
     off: q(Math.abs(found.deviationPct), 'percent'),
     most: q(weigh.tolerancePct, 'percent'),
   });
-  return held('input', title, [add], short ? 'bG' : 'aG');
+  return held('input', title, [add], field);
 }
 
 /**

@@ -1,7 +1,7 @@
 import { joined } from '@kelmot/core/message/message';
 import { m, type Message } from '@kelmot/core';
 import type { Recorded } from './done';
-import type { Reading, ReadingValues } from './records';
+import { TOLD_TITLES, type Reading, type ReadingValues } from './records';
 
 /** What a record of a change of hands hangs on, in place of a step: it is of the repair. */
 export const HANDOVER = 'handover';
@@ -16,8 +16,8 @@ export const isOfHandover = (values: ReadingValues): values is HandoverValues =>
 /** What a record of a change of hands says: what was told, as it was told. */
 export function handoverSaid(values: HandoverValues): Message {
   if (values.kind === 'taken-over') return m('What was told is read.');
-  const parts = values.parts.map(({ title, lines }) =>
-    m('{title}: {lines}', { title, lines: lines.join(' ') }),
+  const parts = values.parts.map(({ part, lines }) =>
+    m('{title}: {lines}', { title: TOLD_TITLES[part], lines: lines.join(' ') }),
   );
   const note = values.note === '' ? [] : [m('{note}', { note: values.note })];
   return joined([...parts, ...note]);

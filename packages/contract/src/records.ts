@@ -45,13 +45,24 @@ const LogRows = z
       });
   });
 
-/** Most parts and lines of what is told at a change of hands, and characters of a line. */
-const MOST_TOLD = { parts: 8, lines: 60, line: 600 } as const;
-/** One part of what was told: how it is headed, and its lines in the words that were read. */
+/** The parts of what is told at a change of hands, in their order, as each is headed. */
+export const TOLD_TITLES = {
+  stands: 'Where it stands',
+  wet: 'What is wet',
+  closes: 'What closes next',
+  again: 'Left too long: do it again',
+  watch: 'What to watch',
+} as const;
+export type ToldKey = keyof typeof TOLD_TITLES;
+export const TOLD_KEYS = Object.keys(TOLD_TITLES) as [ToldKey, ...ToldKey[]];
+/** Most lines of a part, and characters of one: a line may tell several notes, as they were typed. */
+const MOST_TOLD = { lines: 100, line: 4 * MOST_NOTE } as const;
+/** One part of what was told: its lines in the words that were read. */
 const ToldPart = z.strictObject({
-  title: typedText(60, 1),
-  lines: z.array(typedText(MOST_TOLD.line, 1)).min(1).max(MOST_TOLD.lines),
+  part: z.enum(TOLD_KEYS),
+  lines: z.array(typedLines(MOST_TOLD.line, 1)).min(1).max(MOST_TOLD.lines),
 });
+export type ToldPart = z.infer<typeof ToldPart>;
 
 /** What can warm a repair while it cures. */
 export const WARMERS = ['heater', 'lamp'] as const;
@@ -99,7 +110,7 @@ export const ReadingValues = z.discriminatedUnion('kind', [
   /** Whoever recorded it has left the work to whoever comes next, and told them this. */
   z.strictObject({
     kind: z.literal('handed-over'),
-    parts: z.array(ToldPart).max(MOST_TOLD.parts),
+    parts: z.array(ToldPart).max(TOLD_KEYS.length),
     note: typedLines(MOST_NOTE),
   }),
   /** Whoever recorded it has read that, and goes on. */

@@ -1,4 +1,4 @@
-import { grams } from '@kelmot/core/message/message';
+import { grams, type Quantified } from '@kelmot/core/message/message';
 import {
   checkWeighed,
   m,
@@ -62,6 +62,19 @@ export function weighedFor(
   return weigh && { weigh, found };
 }
 
+/** The part that is short, and how much of it brings a mix into its ratio. */
+export function toAdd(
+  { nameA, nameB }: Weighing,
+  { addA_G, addB_G }: MixCheck,
+): { much: Quantified; part: string; field: 'aG' | 'bG' } {
+  const short = addB_G > 0;
+  return {
+    much: grams(short ? addB_G : addA_G),
+    part: (short ? nameB : nameA).toLowerCase(),
+    field: short ? 'bG' : 'aG',
+  };
+}
+
 /** More than planned by this share is said: a bigger batch lives shorter. */
 const MORE_SHARE = 0.1;
 /** So little off, percent, is on ratio. */
@@ -78,7 +91,8 @@ export function weighedSaid(
   const names = { nameA: weigh.nameA.toLowerCase(), nameB: weigh.nameB.toLowerCase() };
   if (!found || aG === null || bG === null)
     return { good: true, say: m('Weigh {aG} {nameA}, {bG} {nameB}.', { ...target, ...names }) };
-  const { deviationPct, addA_G, addB_G } = found;
+  const { deviationPct } = found;
+  const { much, part } = toAdd(weigh, found);
   const off = {
     part: weigh.nameB,
     off: q(Math.abs(deviationPct), 'percent'),
@@ -92,8 +106,8 @@ export function weighedSaid(
         {
           ...off,
           most: q(weigh.tolerancePct, 'percent'),
-          add: grams(addB_G > 0 ? addB_G : addA_G),
-          to: addB_G > 0 ? names.nameB : names.nameA,
+          add: much,
+          to: part,
         },
       ),
     };

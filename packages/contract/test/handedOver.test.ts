@@ -25,8 +25,8 @@ const laid = (view: RepairView, min: number, draft: object, who = IDA): RepairVi
     who,
   });
 const parts = [
-  { title: 'Where it stands', lines: ['3 of 25 done.', 'Next, at Prep: dust off.'] },
-  { title: 'What is wet', lines: ['Place it by 09:40.'] },
+  { part: 'stands', lines: ['3 of 25 done.', 'Next, at Prep: dust off.'] },
+  { part: 'wet', lines: ['Place it by 09:40.'] },
 ];
 const reading = (values: object) => ({ type: 'reading.add', stepId: HANDOVER, values });
 const left = (view: RepairView, min: number) =>
@@ -88,12 +88,14 @@ test('what a device says was told is text alone, and not without end', () => {
   const told = (line: string, n = 1) =>
     ReadingValues.safeParse({
       kind: 'handed-over',
-      parts: [{ title: 'Where it stands', lines: Array<string>(n).fill(line) }],
+      parts: [{ part: 'stands', lines: Array<string>(n).fill(line) }],
       note: '',
     });
   expect(told('{n, plural, other').success).toBe(true);
-  expect(told('x'.repeat(601)).success).toBe(false);
-  expect(told('x', 61).success).toBe(false);
+  // A reason of several lines is told as it was typed.
+  expect(told('Override: Prove it.\nNo gauge on site.').success).toBe(true);
+  expect(told('x'.repeat(2001)).success).toBe(false);
+  expect(told('x', 101).success).toBe(false);
   // Braces are read as they were typed, never as a template.
   const values = told('{n, plural, other').data;
   const view = laid(fresh, 5, reading(values ?? {}));

@@ -1,6 +1,6 @@
 import { convert } from 'convert';
 import { countdown, countdownText, dayClockText } from '../src/schedule/clock';
-import { formatDuration, say } from '../src/units/format';
+import { formatDuration, say, typedFigure } from '../src/units/format';
 import { parseQuantity } from '../src/units/parse';
 import fc from 'fast-check';
 import { fromBase, quantity, QUANTITY_IDS, toBase, type QuantityId } from '../src/units/quantities';
@@ -143,6 +143,16 @@ test.each([
   [3 * 86_400 + 3600, '3 d 1 h left'],
 ])('a clock with %d s to go is told as %s', (seconds, said) => {
   expect(countdownText(countdown(seconds * 1000, 0))).toBe(said);
+});
+
+test('what a display shows is typed in four digits, however little it is', () => {
+  expect([0.12296, 412.34, 25_634].map((g) => typedFigure(g, 'mass', 'metric'))).toEqual([
+    '0.123',
+    '412.3',
+    '25630',
+  ]);
+  expect(typedFigure(0.12296, 'mass', 'us')).toBe('0.004337');
+  expect(typedFigure(20, 'temperature', 'us')).toBe('68');
 });
 
 test('what is weighed keeps three digits, however little it is: two parts of it keep their ratio', () => {

@@ -25,7 +25,7 @@ export interface Called {
   text: string;
   urgent: boolean;
 }
-/** More than can be read at once is one too many. */
+/** One is shown and the rest a touch away; more than this nobody reads. */
 const MOST_CALLED = 20;
 
 const initialState: ViewState = {

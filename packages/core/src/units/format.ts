@@ -124,6 +124,10 @@ export function show(
   return { figure: round(fromBase(value, unit), unit, finer), unit: unit.symbol };
 }
 
+/** A value in its base unit as a person would type it off a display, in the unit that is shown: no display has more than four digits. */
+export const typedFigure = (value: number, id: QuantityId, system: UnitSystem): string =>
+  String(Number(fromBase(value, shownUnit(id, system)).toPrecision(4)));
+
 /** The same as one text: "38 mm", "2 h 15 min", "12.6 °C". */
 export function say(
   value: number,

@@ -1,4 +1,4 @@
-import { fromBase, shownUnit } from '@kelmot/core';
+import { typedFigure } from '@kelmot/core';
 import { instrument } from '@kelmot/core/instruments/instrument';
 import { pouring } from '@kelmot/core/instruments/pour';
 import { useCallback, useState } from 'react';
@@ -68,8 +68,7 @@ export function OnScale({
     );
   const { g, isIn, say } = pouring(seen, pour.targetG);
   const done = () => {
-    const unit = shownUnit('mass', units);
-    take(pour, String(Number(fromBase(g, unit).toFixed(unit.factor > 1 ? 3 : 1))), name);
+    take(pour, typedFigure(g, 'mass', units), name);
     if (turn === 0) {
       setTurn(1);
       tare();

@@ -1,4 +1,4 @@
-import { fromBase, shownUnit, type Message } from '@kelmot/core';
+import { typedFigure, type Message } from '@kelmot/core';
 import type { Driver } from '@kelmot/core/instruments/instrument';
 import type { ReadBy } from '@kelmot/core/run/readBy';
 import { View } from 'react-native';
@@ -25,16 +25,8 @@ export function ReadFrom({ by, driver, verdict, take }: ReadFromProps) {
   const { seen, failed, open, close } = useInstrument(device, driver, expects);
   const spot = device.mode === 'spot';
   const name = `${device.name}, ${driver.name}`;
-  // As it is typed: four digits are finer than any of these measures.
   const write = (value: number, channel: number) =>
-    String(
-      Number(
-        fromBase(
-          value,
-          shownUnit(device.channels[channel]?.quantity ?? 'length', units),
-        ).toPrecision(4),
-      ),
-    );
+    typedFigure(value, device.channels[channel]?.quantity ?? 'length', units);
   const textsOf = (values: readonly number[]): Texts => {
     const written = recorded(values).map((v, i) => write(v, spot ? 0 : i));
     return spot

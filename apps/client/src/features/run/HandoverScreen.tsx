@@ -3,10 +3,13 @@ import {
   handoverOf,
   MOST_NOTE,
   roundsPlaced,
+  TOLD_KEYS,
+  TOLD_TITLES,
   toldLast,
-  type Handover,
   type RepairView,
   type Told,
+  type ToldKey,
+  type ToldPart,
 } from '@kelmot/contract';
 import { clockText, dateText, dayClockText } from '@kelmot/core';
 import { router } from 'expo-router';
@@ -25,29 +28,21 @@ import { useNow } from '@/ui/useNow';
 import { useWords } from '@/ui/useWords';
 import { useZone } from '@/ui/useZone';
 
-/** Each part as it is headed, and how it is set apart; what has nothing to tell is left out. */
-const PARTS: { key: keyof Handover; title: string; tone: string }[] = [
-  { key: 'stands', title: 'Where it stands', tone: '' },
-  { key: 'wet', title: 'What is wet', tone: '' },
-  { key: 'closes', title: 'What closes next', tone: 'text-ochreInk' },
-  { key: 'again', title: 'Left too long: do it again', tone: 'text-oxideInk' },
-  { key: 'watch', title: 'What to watch', tone: 'text-ochreInk' },
-];
+/** How each part is set apart. */
+const TONES: Partial<Record<ToldKey, string>> = {
+  closes: 'text-ochreInk',
+  again: 'text-oxideInk',
+  watch: 'text-ochreInk',
+};
 
-interface Part {
-  title: string;
-  lines: string[];
-  testID?: string;
-}
-
-function Parts({ parts }: { parts: readonly Part[] }) {
-  return parts.map(({ title, lines, testID }) => (
-    <View key={title} className="gap-1.5" testID={testID}>
+function Parts({ parts, testID }: { parts: readonly ToldPart[]; testID?: string }) {
+  return parts.map(({ part, lines }) => (
+    <View key={part} className="gap-1.5" testID={testID && `${testID}-${part}`}>
       <Txt as="rowBold" role="heading">
-        {title}
+        {TOLD_TITLES[part]}
       </Txt>
       {lines.map((line, i) => (
-        <Txt key={i} as="told" className={PARTS.find((p) => p.title === title)?.tone ?? ''}>
+        <Txt key={i} as="told" className={TONES[part] ?? ''}>
           {line}
         </Txt>
       ))}
@@ -76,15 +71,14 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
   const { copy, said, byHand } = useCopy();
   const [note, setNote, dropNote] = useKeptText(`${view.id}/${HANDOVER}`);
   const told = handoverOf(view, now, zone);
-  const shown = PARTS.filter(({ key }) => told[key].length > 0);
-  const partsIn = (word: typeof tell): Part[] =>
-    shown.map(({ key, title }) => ({
-      title,
-      lines: told[key].map(word),
-      testID: `handover-${key}`,
-    }));
+  // What has nothing to tell is left out.
+  const partsIn = (word: typeof tell): ToldPart[] =>
+    TOLD_KEYS.map((part) => ({ part, lines: told[part].map(word) })).filter(
+      ({ lines }) => lines.length > 0,
+    );
   const parts = partsIn(tell);
-  const texts = (of: Part[]) => of.map(({ title, lines }) => `${title}\n${lines.join('\n')}`);
+  const texts = (of: ToldPart[]) =>
+    of.map(({ part, lines }) => `${TOLD_TITLES[part]}\n${lines.join('\n')}`);
   const head = `${view.tag} ${view.assetName}, ${dateText(now, zone)} ${clockText(now, zone)}`;
   const sayAgain = useSpoken(texts(partsIn(aloud)).join('. '), null);
   const last = toldLast(view);
@@ -97,11 +91,10 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
     goOn();
   };
   const handOver = () => {
-    const kept = parts.map(({ title, lines }) => ({ title, lines }));
     repair.send({
       type: 'reading.add',
       stepId: HANDOVER,
-      values: { kind: 'handed-over', parts: kept, note: note.trim() },
+      values: { kind: 'handed-over', parts, note: note.trim() },
     });
     dropNote();
   };
@@ -134,7 +127,7 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
       {last && !mine ? <ToldThen told={last} at={leftAt} /> : null}
       <View className="gap-4 bg-sheet px-4 py-4" testID="handover">
         <Txt as="label">{last && !mine ? `As it stands now. ${head}` : head}</Txt>
-        <Parts parts={parts} />
+        <Parts parts={parts} testID="handover" />
         {open && (last === null || mine) ? (
           <>
             <FieldFrame label="What else to tell" why="Kept with the handover in the record.">

@@ -10,7 +10,7 @@ import {
 import { useState } from 'react';
 import { View } from 'react-native';
 import { OnScale } from '@/features/instruments/OnScale';
-import { textTyped } from '@/store/drafts';
+import { textsDropped, textTyped } from '@/store/drafts';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { TextBox } from '@/ui/fields';
 import { FigureText } from '@/ui/FigureText';
@@ -130,12 +130,12 @@ export function Weigh({
           { name: weigh.nameB, letter: 'B', targetG: batch.bG ?? 0 },
         ]}
         take={({ letter }, text, scale) => {
-          const key = weightKey(view, letter === 'A' ? 'a' : 'b');
-          for (const kept of [
-            { key, text },
-            { key: scaleKey(view), text: scale },
-          ])
-            dispatch(textTyped(kept));
+          const keep = (key: string, kept: string) => dispatch(textTyped({ key, text: kept }));
+          if (letter === 'B') return keep(weightKey(view, 'b'), text);
+          // What stood beside it was weighed before, by whatever: the scale is kept once both are its own.
+          keep(weightKey(view, 'a'), text);
+          dispatch(textsDropped([weightKey(view, 'b')]));
+          keep(scaleKey(view), scale);
         }}
       />
       {width > 0 ? (
