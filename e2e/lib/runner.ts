@@ -97,6 +97,8 @@ export async function doAtHand(screen: Screen, deed: string, days: Days): Promis
   const label = await screen.text('run-do');
   const named = waitedFor(label);
   if (named !== null) return days.until(named);
+  const counted = /^Wait: .*, ([\d.]+) (s|min)/.exec(label);
+  if (counted) return days.pass(Number(counted[1]) / (counted[2] === 's' ? 60 : 1));
   if (label.startsWith('Photograph')) return screen.photograph(deed, 'run-do');
   await pressDo(screen);
 }

@@ -131,6 +131,51 @@ test('while something dries what follows may be done, and then the one after it 
   expect(drying.shown().deed.id).toBe('template');
 });
 
+test('what a clock counts beside a step is begun by the one press, again and again, and then the step is done', () => {
+  const body: Plan = {
+    ...plan,
+    steps: [
+      {
+        ...step('isolate'),
+        timed: { label: m('Under the lamp'), minutes: 0.5, times: 2 },
+      },
+    ],
+    ...{ links: [], rounds: [] },
+  };
+  const counted = (no: number, at: string): RepairView['readings'][number] => ({
+    ...{ id: `c${no}`, stepId: 'isolate', values: { kind: 'timed', no }, passed: true },
+    ...{ say: m(''), takenAt: at, ...ida },
+  });
+  const lamp = sheet(viewOf(body), { body });
+  expect(lamp.shown().press.label).toBe('Start: under the lamp, 1 of 2, 30 s');
+  act(() => lamp.shown().press.go());
+  expect(lamp.sent).toEqual([
+    { type: 'reading.add', stepId: 'isolate', values: { kind: 'timed', no: 1 } },
+  ]);
+  lamp.becomes({ ...viewOf(body), readings: [counted(1, new Date().toISOString())] });
+  expect(lamp.shown().press).toMatchObject({
+    label: 'Wait: under the lamp, 1 of 2, 30 s',
+    disabled: true,
+  });
+  lamp.becomes({ ...viewOf(body), readings: [counted(1, AGO)] });
+  expect(lamp.shown().press.label).toBe('Start: under the lamp, 2 of 2, 30 s');
+  lamp.becomes({ ...viewOf(body), readings: [counted(1, AGO), counted(2, AGO)] });
+  expect(lamp.shown()).toMatchObject({
+    letCountGo: null,
+    press: { label: 'Done: isolate and make safe' },
+  });
+});
+
+test('who counts by another clock goes on without it', () => {
+  const timed = { label: m('Held'), minutes: 10, times: 1 };
+  const body: Plan = { ...plan, steps: [{ ...step('isolate'), timed }], links: [], rounds: [] };
+  const run = sheet(viewOf(body), { body });
+  expect(run.shown().press.label).toBe('Start: held, 10 min');
+  act(() => run.shown().letCountGo?.());
+  expect(run.shown().press.label).toBe('Done: isolate and make safe');
+  expect(run.sent).toEqual([]);
+});
+
 test('a reading is recorded from its box; what is no reading stays, with its limit', () => {
   const open = met(viewOf(plan), ['prep'], AGO);
   const view = { ...open, readings: open.readings.filter((r) => r.stepId !== 'open-up') };

@@ -11,6 +11,13 @@ export interface LeftBehind {
   why: Message;
 }
 
+/** What says nothing that a limit could judge: a picture, and clocks that were begun. */
+const AS_THEY_ARE: ReadonlySet<Reading['values']['kind']> = new Set([
+  'photo',
+  'countdown',
+  'timed',
+]);
+
 export interface Carried {
   checks: Check[];
   readings: Reading[];
@@ -48,9 +55,8 @@ export function carriedOver(
   const stands = ({ stepId }: { stepId: string }) => whyNotAt(stepId) === null;
   const anew = (reading: Reading): Reading => {
     const hold = now.get(reading.stepId)?.hold;
-    // A picture and a wait are what they are: nothing of them is judged by a limit.
-    const { kind } = reading.values;
-    if (!hold || kind === 'photo' || kind === 'countdown') return reading;
+    // A picture and a clock are what they are: nothing of them is judged by a limit.
+    if (!hold || AS_THEY_ARE.has(reading.values.kind)) return reading;
     return { ...reading, ...judgeReading(hold, reading.values, next) };
   };
   const recorded = new Set([...checks, ...readings].map((r) => r.stepId));

@@ -2,7 +2,8 @@ import { m, surveyTitle, MINUTE, type Message, type Plan, type Survey } from '@k
 import { carriedOver } from './carry';
 import type { Command } from './command';
 import { curedByServer, deviationOf, mayMix, mayMove } from './gates';
-import { approvedBy, judgeReading } from './judge';
+import { approvedBy } from './judge';
+import { judgeOfStep } from './timed';
 import { isOfRepair, judgeOfRepair } from './ofRepair';
 import type { Me } from './people';
 import type { LastPlan, RepairView } from './repair';
@@ -158,10 +159,11 @@ const OVER: { [T in Command['type']]: Lay<T> } = {
         values: command.values,
         ...judgeOfRepair(command.values, plan),
       });
-    const hold = plan?.steps.find((s) => s.id === command.stepId)?.hold;
-    if (!plan || !hold) return view;
-    const values = approvedBy(hold, command.values, who);
-    return layReading(view, command, waits, { values, ...judgeReading(hold, values, plan) });
+    const step = plan?.steps.find((s) => s.id === command.stepId);
+    if (!plan || !step?.hold) return view;
+    const values = approvedBy(step.hold, command.values, who);
+    const judged = judgeOfStep({ ...step, hold: step.hold }, values, plan);
+    return layReading(view, command, waits, { values, ...judged });
   },
   'photo.add': (view, command, waits) =>
     layReading(view, command, waits, {

@@ -71,6 +71,9 @@ export const WARMER_NAMES: Record<(typeof WARMERS)[number], string> = {
   lamp: 'Lamp',
 };
 
+/** More often than anything of one step is begun. */
+const MOST_TIMED = 10_000;
+
 /** A reading taken at a hold of the plan or of the repair itself, in base units, judged when it was taken. */
 export const ReadingValues = z.discriminatedUnion('kind', [
   z.strictObject({
@@ -97,6 +100,8 @@ export const ReadingValues = z.discriminatedUnion('kind', [
   }),
   /** A wait that was started: it runs from when it was recorded. */
   z.strictObject({ kind: z.literal('countdown') }),
+  /** What a clock counts beside a step was begun, for the so-manieth time: it meets no hold. */
+  z.strictObject({ kind: z.literal('timed'), no: z.int().min(1).max(MOST_TIMED) }),
   z.strictObject({ kind: z.literal('photo'), photoId: Id }),
   /** The job went on without what the hold asks for: by whoever recorded it, for this reason. */
   z.strictObject({ kind: z.literal('override'), why: typedLines(MOST_NOTE, LEAST_NOTE) }),

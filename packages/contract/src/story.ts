@@ -70,7 +70,7 @@ function readingLine(reading: Reading, plan: Plan): StoryLine {
     ...own,
     ...{ id, at: takenAt, by, say: joined([say, from]) },
     title: isOfRepair(values) ? titleOfRepair(values) : (step?.title ?? m('{stepId}', { stepId })),
-    limit: step?.hold ? limitOf(step.hold, plan) : null,
+    limit: step?.hold && values.kind !== 'timed' ? limitOf(step.hold, plan) : null,
     mark: !passed
       ? 'failed'
       : values.kind === 'override'

@@ -15,6 +15,8 @@ import {
   type Weighing,
 } from '@kelmot/core';
 import type { MixCheck } from '@kelmot/core/mix/mixCheck';
+import { mixStages, type MixStage } from '@kelmot/core/materials/stages';
+import type { Mix as MixRecord } from './records';
 
 /** The card of the round that a batch belongs to. */
 function cardOfBatch(plan: Plan, batch: Pick<PlanBatch, 'round'>): SystemCard {
@@ -26,15 +28,31 @@ function cardOfBatch(plan: Plan, batch: Pick<PlanBatch, 'round'>): SystemCard {
 export const mixOf = (plan: Plan, batch: Pick<PlanBatch, 'round'>): Mix =>
   cardOfBatch(plan, batch).mix;
 
+type Begun = Pick<MixRecord, 'startedAt'>;
+
+/** What a pail that was begun goes through before it is placed, in order, and when each is over, epoch ms. */
+export function pailStages(
+  plan: Plan,
+  batch: Pick<PlanBatch, 'round'>,
+  { startedAt }: Begun,
+): (MixStage & { ends: number })[] {
+  let ends = Date.parse(startedAt);
+  return mixStages(mixOf(plan, batch), plan.schools).map((stage) => {
+    ends += stage.minutes * MINUTE;
+    return { ...stage, ends };
+  });
+}
+
 /** The moments of a pail that was begun, epoch ms: mixed through, place it by, its life ends. */
 export function pailMoments(
   plan: Plan,
   batch: PlanBatch,
-  { startedAt }: { startedAt: string },
+  mix: Begun,
 ): { mixed: number; placeBy: number; ends: number } {
-  const at = (minutes: number) => Date.parse(startedAt) + minutes * MINUTE;
+  const at = (minutes: number) => Date.parse(mix.startedAt) + minutes * MINUTE;
+  const stages = pailStages(plan, batch, mix).map((stage) => stage.ends);
   return {
-    mixed: at(mixOf(plan, batch).mixMinutes),
+    mixed: Math.max(at(mixOf(plan, batch).mixMinutes), ...stages),
     placeBy: at(usableMinutes(batch)),
     ends: at(batch.lifeMin),
   };

@@ -9,7 +9,7 @@ import {
   type Plan,
   type Step,
 } from '@kelmot/core';
-import { latest, mixedBatches, stepDone, type Recorded } from './done';
+import { atHold, latest, mixedBatches, stepDone, type Recorded } from './done';
 import { runningPlan } from './running';
 
 /** What a link counts from, as it really happened, epoch ms; null before it has. */
@@ -21,7 +21,7 @@ export function linkedFrom({ from }: Link, view: Recorded): { first: number; las
     return round ? mixedOf(round, mixedBatches(view.mixes)) : null;
   }
   const tick = latest(view.checks, (c) => c.stepId === from.step && c.done)?.at;
-  const read = latest(view.readings, (r) => r.stepId === from.step && r.passed)?.takenAt;
+  const read = latest(atHold(from.step, view.readings), (r) => r.passed)?.takenAt;
   const at = Date.parse(tick ?? read ?? '');
   return Number.isNaN(at) ? null : { first: at, last: at };
 }

@@ -18,6 +18,7 @@ import {
   type Schools,
   type SystemCard,
 } from '@kelmot/core';
+import { mixStages } from '@kelmot/core/materials/stages';
 import fc from 'fast-check';
 import { demoCards, siteSettings, systemCards } from '../src/index';
 import { AT, surveys } from './surveys';
@@ -110,12 +111,29 @@ function weighable(plan: Plan): void {
   }
 }
 
+/** What a clock counts is told in the words of its step, fits into its minutes, and hangs on a step that is met. */
+function countable(plan: Plan): void {
+  for (const { id, text, timed, hold, minutes } of plan.steps) {
+    if (!timed) continue;
+    expect([id, hold]).not.toEqual([id, null]);
+    expect(word(text)).toContain(say(timed.minutes, 'time', 'metric'));
+    expect(timed.minutes * timed.times).toBeLessThanOrEqual(minutes + 1e-6);
+  }
+  for (const step of plan.steps.filter((s) => s.name === 'mix')) {
+    const round = plan.rounds.find((r) => r.id === step.round);
+    const { mix } = plan.cards[round?.card.code ?? ''] ?? plan.card;
+    for (const stage of mixStages(mix, plan.schools))
+      expect(word(step.text)).toContain(say(stage.minutes, 'time', 'metric'));
+  }
+}
+
 /** What the checker does not say, read off a plan by itself. */
 function lawful(plan: Plan): void {
   expect(checkPlan(plan).filter((f) => !f.ok)).toEqual([]);
   expect(unknownIds(plan)).toEqual([]);
   walkable(plan);
   weighable(plan);
+  countable(plan);
   const batches = planBatches(plan);
   expect(batches.map((b) => b.no)).toEqual(batches.map((_, i) => i + 1));
   expect(texts({ ...plan, card: null, cards: null }).filter((t) => WRITTEN_OUT.test(t))).toEqual(

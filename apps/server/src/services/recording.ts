@@ -2,6 +2,7 @@ import {
   approvedBy,
   isOfRepair,
   judgeOfRepair,
+  judgeOfStep,
   judgeReading,
   mayGoOnWithout,
   wrongOfRepair,
@@ -90,18 +91,18 @@ function reading(on: On<'reading.add'>): Added[] {
   const { command, me, plan } = on;
   if (isOfRepair(command.values)) return ofRepair(on, command.values);
   const step = stepOf(plan.body, command.stepId);
-  const { hold, title } = step;
-  if (command.values.kind === 'override') refuseHeld(mayGoOnWithout(step, me));
+  const { hold, timed, title } = step;
+  const { kind } = command.values;
+  if (kind === 'override') refuseHeld(mayGoOnWithout(step, me));
   // A picture comes with its own command, so that a reading never points at one that is not there.
-  else if (hold.kind === 'photo' || hold.kind !== command.values.kind) {
+  else if (kind === 'timed' ? !timed : hold.kind === 'photo' || hold.kind !== kind) {
     throw new ProblemError(422, 'Input out of range', undefined, [
       { path: 'values.kind', message: `${sentence(title)} asks for ${hold.kind}` },
     ]);
   }
   const values = approvedBy(hold, command.values, me);
-  const { passed, say } = judgeReading(hold, values, plan.body);
-  const row = { ...whereOf(on), takenAt: command.at, values, passed, say };
-  return [{ table: readings, row }];
+  const row = { ...whereOf(on), takenAt: command.at, values };
+  return [{ table: readings, row: { ...row, ...judgeOfStep(step, values, plan.body) } }];
 }
 
 /** Keeps a picture, and the reading of its step that points at it. */

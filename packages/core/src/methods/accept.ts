@@ -101,6 +101,7 @@ export function pressureSteps({ demand }: Work, after: readonly After[]): StepDr
           min: bar * share,
           max: null,
         },
+        timed: { label: m('Pressure held'), minutes: holdMin, times: 1 },
         after,
         figures: [figure],
         wrong: [

@@ -1,3 +1,4 @@
+import { soakMinutes } from '../materials/stages';
 import { grams, joined, m, minutes, ml, q, type Message } from '../message/message';
 import type { Round } from '../work/round';
 import type { Wrong } from '../work/step';
@@ -132,20 +133,18 @@ export function mixWords(
       };
     case 'water-set': {
       const still = work.schools.soak === 'still';
-      const soak = mix.soakSeconds * (still ? 2 : 1);
+      const soak = minutes(soakMinutes(mix, work.schools.soak));
       return {
         title: m('Soak {n, plural, one {one roll} other {# rolls, one at a time}}', { n }),
         text: () =>
           joined([
             m('Gloves on, two pairs. Open one pouch only when ready to wrap.'),
             still
-              ? m('Under water {soak} and still, no squeezing, lift out, let it drip.', {
-                  soak: minutes(soak / 60),
-                })
+              ? m('Under water {soak} and still, no squeezing, lift out, let it drip.', { soak })
               : m(
                   'Under water {soak}, squeeze {n, plural, one {once} other {# times}}, lift out.',
                   {
-                    soak: minutes(soak / 60),
+                    soak,
                     n: mix.squeezes,
                   },
                 ),

@@ -98,6 +98,7 @@ function stepOf({ draft, id, minutes }: LaidStep): Step {
     eachBatch: draft.touch ?? false,
     sparks: draft.sparks ?? false,
     hold: draft.hold ?? null,
+    ...(draft.timed ? { timed: draft.timed } : {}),
     wrong: [...(draft.wrong ?? [])],
     figures: listed(draft.figures),
     uses: listed(draft.uses),

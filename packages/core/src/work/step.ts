@@ -46,6 +46,17 @@ export const Hold = z.discriminatedUnion('kind', [
 ]);
 export type Hold = z.infer<typeof Hold>;
 
+/**
+ * A stretch of a step that a clock counts beside the work: a load that is held, a pass under the lamp. It meets no hold;
+ * how often it is counted, over all that the step does.
+ */
+export const Timed = z.strictObject({
+  label: MessageSchema,
+  minutes: z.number().gt(0),
+  times: z.int().min(1),
+});
+export type Timed = z.infer<typeof Timed>;
+
 /** What a step does to the work: the order of these is law, whichever family it is. */
 export const DOES = [
   'approve',
@@ -98,6 +109,7 @@ export const Step = z.strictObject({
   /** Strikes sparks, or may. */
   sparks: z.boolean(),
   hold: Hold.nullable(),
+  timed: Timed.optional(),
   wrong: z.array(Wrong),
   figures: z.array(z.string()),
   /** Supplies that it uses, by their ids. */
@@ -167,6 +179,7 @@ export interface StepDraft {
   people?: number;
   sparks?: boolean;
   hold?: Hold | null;
+  timed?: Timed;
   wrong?: readonly Wrong[];
   figures?: Listed;
   /** Supplies by their ids. */

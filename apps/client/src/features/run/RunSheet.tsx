@@ -30,10 +30,11 @@ import { HoldButton, HoldFields } from '@/features/stations/HoldFields';
 import { InThePail, ToWeigh } from '@/features/stations/MixParts';
 import { PailClock } from '@/features/stations/PailClock';
 import { RoundStrips } from '@/features/stations/RoundStrips';
+import { Counted } from '@/features/stations/StepClock';
 import { StepFigures, TickedBy, Verdict, Waits, WrongSigns } from '@/features/stations/StepParts';
 import type { StationProps } from '@/features/stations/StepsStation';
 import { useBatches } from '@/features/stations/useBatches';
-import { tickOf, type HoldAct } from '@/features/stations/useHold';
+import { tickOf } from '@/features/stations/useHold';
 import { LinkButton, PrimaryButton, SecondaryButton } from '@/ui/Button';
 import { Countdown } from '@/ui/Countdown';
 import { useLayout } from '@/ui/layout';
@@ -43,9 +44,9 @@ import { useZone } from '@/ui/useZone';
 import { useOnce } from '@/ui/useOnce';
 import { useWords } from '@/ui/useWords';
 import { Listening } from './Listening';
-import { useDeedName, type Press, type Run } from './useRun';
+import { useDeedName, type Run, type useDeed } from './useRun';
 
-export type DeedProps = StationProps & { run: Run; deed: Deed; hold: HoldAct; press: Press };
+export type DeedProps = StationProps & { run: Run; deed: Deed } & ReturnType<typeof useDeed>;
 
 const minutesOf = ({ step, batch, fromMin, toMin }: Deed): number =>
   batch ? toMin - fromMin : stepTime(step);
@@ -200,6 +201,15 @@ export function RunStep(props: DeedProps) {
         {wait && !done ? <Countdown to={wait.at} ruling={running === null} /> : null}
         <Waits step={step} view={view} plan={plan} now={now} as="inline" />
         <StepFigures step={step} plan={plan} as="reading" />
+        <Counted step={step} view={view} repair={repair}>
+          {props.letCountGo ? (
+            <LinkButton
+              label="Go on without this clock"
+              testID="let-count-go"
+              onPress={props.letCountGo}
+            />
+          ) : undefined}
+        </Counted>
         {sayAgain ? (
           <SecondaryButton label="Say it again" testID="say-again" onPress={sayAgain} />
         ) : null}

@@ -1,5 +1,6 @@
 import {
   atHand,
+  countsBy,
   deedDone,
   lastRecord,
   mayMove,
@@ -12,6 +13,7 @@ import { dayClockText, deedsOf, planRound, STATIONS, type Deed, type Plan } from
 import { useMemo, useState } from 'react';
 import { useMixing } from '@/features/stations/MixParts';
 import { lowered, type StationProps } from '@/features/stations/StepsStation';
+import { useCount } from '@/features/stations/StepClock';
 import { batchName, useBatches } from '@/features/stations/useBatches';
 import { useHold, type HoldAct } from '@/features/stations/useHold';
 import { useNow } from '@/ui/useNow';
@@ -84,12 +86,12 @@ const waiting = ({ deeds, hand }: Run, { view }: StationProps, now: number): boo
   return ends !== null && ends > now;
 };
 
-/** What meets the deed that is shown, and the one press that does it. */
+/** What meets the deed that is shown, the one press that does it, and the way on where a clock beside it is not counted. */
 export function useDeed(
   run: Run,
   deed: Deed,
   props: StationProps,
-): { hold: HoldAct; press: Press } {
+): { hold: HoldAct; press: Press; letCountGo: (() => void) | null } {
   const { view, plan, repair } = props;
   const now = useNow();
   const name = useDeedName(plan);
@@ -98,9 +100,15 @@ export function useDeed(
   const { start, placed, startLabel, held } = useMixing(props);
   const { step, batch } = deed;
   const hold = useHold({ ...props, step, batchNo: batch?.no ?? null });
+  const count = useCount({ step, view, repair });
+  // Who counts by another clock goes on without this one.
+  const [uncounted, setUncounted] = useState<string | null>(null);
+  const due =
+    count !== null && (count.runs || count.begun < countsBy(count.timed, plan, batch ?? null));
+  const counting = due && uncounted !== deed.id ? count : null;
 
   const ahead = run.hand !== null && (run.shown ?? 0) > run.hand;
-  const go = (act: () => void) => () => {
+  const begin = (act: () => void) => () => {
     // The job has come as far as what is done in it.
     if (
       STATIONS.indexOf(step.station) > STATIONS.indexOf(view.station) &&
@@ -108,6 +116,9 @@ export function useDeed(
     )
       repair.send({ type: 'station.move', station: step.station });
     act();
+  };
+  const go = (act: () => void) => () => {
+    begin(act)();
     // What comes next is shown: after what was done while something dries, the one after it.
     run.look(ahead ? (run.shown ?? 0) + 1 : run.hand);
   };
@@ -146,6 +157,12 @@ export function useDeed(
       );
     const ends = waitEnds(step, view);
     if (ends !== null && ends > now) return not(`Wait until ${until(ends)}`);
+    if (counting?.runs) return not(counting.waitLabel);
+    if (counting)
+      return press(counting.startLabel, () => undefined, {
+        sign: 'next',
+        go: begin(counting.start),
+      });
     const ticks = step.hold?.kind === 'check';
     const round = batch && planRound(plan, batch.round);
     if (round && batch && deed.empties && (ticks || stepDone(step, view, now)))
@@ -156,5 +173,6 @@ export function useDeed(
     const label = batch && ticks ? `Done: ${lowered(name(deed))}` : hold.label;
     return press(label, hold.act, { sign: hold.sign });
   };
-  return { hold, press: pressNow() };
+  const letCountGo = counting && (() => setUncounted(deed.id));
+  return { hold, press: pressNow(), letCountGo };
 }

@@ -1,5 +1,4 @@
-import { waitEnds, type RepairView } from '@kelmot/contract';
-import { clockText, type Plan, type Step } from '@kelmot/core';
+import type { Plan } from '@kelmot/core';
 import { ambientGate, goFromC } from '@kelmot/core/ambient/ambientGate';
 import { readBy } from '@kelmot/core/run/readBy';
 import { useCallback, useMemo, useState, type ReactNode } from 'react';
@@ -8,15 +7,12 @@ import { ReadFrom } from '@/features/instruments/ReadFrom';
 import { useDriver } from '@/features/instruments/useDriver';
 import { Pictures } from '@/features/pictures/Pictures';
 import { SecondaryButton } from '@/ui/Button';
-import { Countdown } from '@/ui/Countdown';
 import { FieldFrame, TextBox } from '@/ui/fields';
 import { DewGauge } from '@/ui/Gauges';
 import { Txt } from '@/ui/Txt';
-import { useNow } from '@/ui/useNow';
-import { useZone } from '@/ui/useZone';
-import { useWords } from '@/ui/useWords';
 import { VALUE } from './entry';
 import { ListFromFile } from './ListFromFile';
+import { Wait } from './StepClock';
 import type { HoldAct, HoldProps } from './useHold';
 
 /** The dew point of what is typed, against the limits of the card. */
@@ -37,23 +33,6 @@ function Gauge({ plan, hold }: { plan: Plan; hold: HoldAct }) {
           go={gate.verdict === 'go'}
         />
       ) : null}
-    </View>
-  );
-}
-
-/** A wait under way: it runs from when it was started, whatever the device did since. */
-function Wait({ step, view }: { step: Step; view: RepairView }) {
-  const zone = useZone();
-  const now = useNow();
-  const { tell } = useWords();
-  const ends = waitEnds(step, view);
-  if (step.hold?.kind !== 'countdown' || ends === null || ends <= now) return null;
-  return (
-    <View className="flex-row flex-wrap items-center gap-x-4" role="timer">
-      <Countdown to={ends} />
-      <Txt>
-        {tell(step.hold.label)}, until {clockText(ends, zone)}
-      </Txt>
     </View>
   );
 }
@@ -94,7 +73,7 @@ export function HoldFields({
   const single = frames.length === 1 && frames[0]?.boxes.length === 1;
   return (
     <View className="gap-2">
-      {step.hold?.kind === 'countdown' ? <Wait step={step} view={view} /> : null}
+      <Wait step={step} view={view} />
       <Pictures step={step} view={view} repair={repair} />
       {repair.canWrite ? <ByInstrument step={step} plan={plan} hold={hold} /> : null}
       {frames.length > 0 ? (

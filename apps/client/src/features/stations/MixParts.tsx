@@ -1,5 +1,6 @@
 import { mixOf, pailMoments } from '@kelmot/contract';
 import { clockText, formatDuration, planRound } from '@kelmot/core';
+import { mixStages } from '@kelmot/core/materials/stages';
 import { View } from 'react-native';
 import { textsDropped } from '@/store/drafts';
 import { useAppDispatch } from '@/store/hooks';
@@ -8,7 +9,7 @@ import { MixedSwatch, StopMark } from '@/ui/marks';
 import { Txt } from '@/ui/Txt';
 import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
-import type { StationProps } from './StepsStation';
+import { lowered, type StationProps } from './StepsStation';
 import { LotField } from './LotField';
 import { batchName, scaleKey, useBatches, weightKey } from './useBatches';
 import { useKeptText } from './useKeptText';
@@ -39,11 +40,9 @@ export function useMixing({ view, plan, repair }: Omit<StationProps, 'id'>) {
   const placed = () => {
     if (running && repair.canWrite) repair.send({ type: 'mix.placed', mixId: running.mix.id });
   };
-  const startLabel =
-    held ??
-    (next && round
-      ? `Start ${batchName(round, next, say)}: mix ${formatDuration(mixOf(plan, next).mixMinutes)}`
-      : '');
+  const stage = next && mixStages(mixOf(plan, next), plan.schools)[0];
+  const first = stage ? `: ${lowered(say(stage.label))} ${formatDuration(stage.minutes)}` : '';
+  const startLabel = held ?? (next && round ? `Start ${batchName(round, next, say)}${first}` : '');
   return { held, start, placed, startLabel };
 }
 
@@ -89,8 +88,8 @@ export function InThePail({ view, plan, repair }: Omit<StationProps, 'id'>) {
       <View className="flex-row items-center gap-4 border-b border-rule px-4 py-3">
         <MixedSwatch />
         <View className="min-w-0 flex-1 gap-1">
-          <Txt as="row">Mix to {clockText(mixed, zone)}, then look</Txt>
-          <Txt>Scrape wall and base of the pail. {mixedSign}.</Txt>
+          <Txt as="row">Ready at {clockText(mixed, zone)}, then look</Txt>
+          <Txt>{mixedSign}.</Txt>
         </View>
       </View>
       <View className="flex-row items-center gap-3 border-b border-rule px-4 py-3" role="note">

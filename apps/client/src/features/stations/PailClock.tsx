@@ -1,5 +1,5 @@
 import type { Mix } from '@kelmot/contract';
-import { pailMoments } from '@kelmot/contract';
+import { pailMoments, pailStages } from '@kelmot/contract';
 import {
   axisOf,
   clockText,
@@ -20,6 +20,7 @@ import { useTheme } from '@/ui/theme';
 import { Txt } from '@/ui/Txt';
 import { useNow } from '@/ui/useNow';
 import { useZone } from '@/ui/useZone';
+import { ClockRow } from './StepClock';
 
 /** The pail that is mixed: the one clock that rules the screen, and its own fine strip. */
 export function PailClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: PlanBatch }) {
@@ -28,6 +29,7 @@ export function PailClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: P
   const [width, setWidth] = useState(0);
   const started = Date.parse(mix.startedAt);
   const { mixed, placeBy, ends } = pailMoments(plan, batch, mix);
+  const stage = pailStages(plan, batch, mix).find((s) => s.ends > now);
   const zone = useZone();
   const gist = gistOf(plan);
   const round = roundOfBatch(gist, batch.no);
@@ -56,6 +58,7 @@ export function PailClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: P
           </View>
         </View>
       </View>
+      {stage ? <ClockRow ends={stage.ends} label={stage.label} /> : null}
       <View className="flex-row justify-between" aria-hidden>
         <Txt as="inline" className="text-mossInk">
           mix

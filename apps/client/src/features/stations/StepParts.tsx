@@ -1,4 +1,4 @@
-import { runningPlan, tickedBy, windowOf, type RepairView } from '@kelmot/contract';
+import { atHold, runningPlan, tickedBy, windowOf, type RepairView } from '@kelmot/contract';
 import { clockText, dayClockText, type Plan, type Step } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -63,7 +63,7 @@ export function StepFigures({
 export function Verdict({ step, view }: Pick<PartProps, 'step' | 'view'>) {
   const zone = useZone();
   const { tell } = useWords();
-  const last = view.readings.filter((r) => r.stepId === step.id).at(-1);
+  const last = atHold(step.id, view.readings).at(-1);
   if (!last) return null;
   const without = last.values.kind === 'override';
   const colour = without ? 'text-ochreInk' : last.passed ? 'text-mossInk' : 'text-oxideInk';

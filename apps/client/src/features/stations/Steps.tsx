@@ -9,6 +9,7 @@ import { useNow } from '@/ui/useNow';
 import { useWords } from '@/ui/useWords';
 import { HoldButton, HoldFields } from './HoldFields';
 import { PresentAt } from '@/features/repair/Present';
+import { Counted } from './StepClock';
 import { StepFigures, TickedBy, Verdict, Waits, WrongSigns } from './StepParts';
 import { tickOf, useHold, waitOver, type HoldProps } from './useHold';
 
@@ -88,6 +89,7 @@ function StepRow({ no, ...props }: HoldProps & { no: number }) {
       </View>
       <View className="gap-2 pl-9">
         <StepFigures step={step} plan={plan} />
+        <Counted step={step} view={view} repair={repair} />
         <Meet {...props} />
         <Verdict step={step} view={view} />
         <TickedBy step={step} view={view} />

@@ -127,6 +127,7 @@ const head = () =>
     m('Level back up in two steps; look after {wait} at each, and next morning.', {
       wait: minutes(WATCH_MIN),
     }),
+    { timed: { label: m('At this level'), minutes: WATCH_MIN, times: 2 } },
   );
 
 function injectedDraft(work: W): Draft {

@@ -1,5 +1,5 @@
 import { line } from '../../calc/calc';
-import { joined, m, mm } from '../../message/message';
+import { joined, m, minutes, mm } from '../../message/message';
 import { fingernail, handBack, lookAndTap } from '../../methods/accept';
 import { cleanTools, coatRounds, coatSteps } from '../../methods/build';
 import { leave } from '../../methods/cure';
@@ -36,6 +36,8 @@ const step = stepsOf(stepIds);
 type W = Work<TankSurvey>;
 
 const LOOK_DAYS = { lasting: 120, stopgap: 7 };
+/** The outside is watched while it is full of water, minutes. */
+const WATCH_MIN = 30;
 /** The shell is keyed and laid over this many walls past the damage. */
 const LAP_WALLS = 3;
 
@@ -174,9 +176,12 @@ export const method: Method<TankSurvey> = {
         step.inspect(
           'fill',
           'Fill and watch',
-          30,
-          m('Water first: to half, then full. Dry outside for half an hour, then the product.'),
+          WATCH_MIN,
+          m('Water first: to half, then full. Dry outside for {wait}, then the product.', {
+            wait: minutes(WATCH_MIN),
+          }),
           {
+            timed: { label: m('Full of water'), minutes: WATCH_MIN, times: 1 },
             after: ready,
             wrong: [wrong('It weeps', 'Empty, dry, key, lay over from the outside.')],
           },

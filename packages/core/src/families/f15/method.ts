@@ -180,6 +180,9 @@ export const method: Method<BoardSurvey> = {
           {
             people: 1,
             figures: lamp ? ['passes', 'passSeconds', 'lampSeconds'] : [],
+            ...(lamp
+              ? { timed: { label: m('Under the lamp'), minutes: each / 60, times: passes } }
+              : {}),
             wrong: [
               wrong('A bubble', 'A needle, before the lamp.'),
               wrong('Soft below', 'Too deep a pass or a weak lamp: mill it out, thinner passes.'),

@@ -1,7 +1,7 @@
 import { line } from '../../calc/calc';
 import { clearanceBuild } from '../../geometry/clearanceBuild';
 import { PROOF_SHARE } from '../../inspect/shares';
-import { joined, m, mm, q } from '../../message/message';
+import { joined, m, minutes, mm, q } from '../../message/message';
 import { handBack, hardness, lookAndTap } from '../../methods/accept';
 import { cleanTools, coatRounds, coatSteps, mainSpec } from '../../methods/build';
 import { leave, waitFor } from '../../methods/cure';
@@ -84,18 +84,19 @@ function bond({ survey, demand, card }: W): Figure[] {
   ];
 }
 
+/** A proof load is held so long, minutes. */
+const PROOF_MIN = 5;
+
 const proof = ({ demand }: W) =>
   step.inspect(
     'proof',
     'Proof load',
     15,
     demand.load
-      ? m(
-          'Load it in steps to {load}, slowly, nobody under it. Hold five minutes: no crack, no creep.',
-          {
-            load: q(demand.load.newtons * PROOF_SHARE, 'force'),
-          },
-        )
+      ? m('Load it in steps to {load}, slowly, nobody under it. Hold {hold}: no crack, no creep.', {
+          load: q(demand.load.newtons * PROOF_SHARE, 'force'),
+          hold: minutes(PROOF_MIN),
+        })
       : m('Press and shake it by hand harder than it will be in service: no crack, no creep.'),
     {
       hold: demand.load
@@ -107,6 +108,7 @@ const proof = ({ demand }: W) =>
             max: null,
           }
         : { kind: 'check' },
+      ...(demand.load ? { timed: { label: m('Load held'), minutes: PROOF_MIN, times: 1 } } : {}),
       figures: demand.load ? ['bond', 'proof'] : [],
       wrong: [
         wrong(

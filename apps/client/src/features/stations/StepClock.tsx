@@ -1,0 +1,91 @@
+import { countedName, countedOf, waitEnds, type RepairView } from '@kelmot/contract';
+import { clockText, formatDuration, type Message, type Step } from '@kelmot/core';
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
+import type { OpenRepair } from '@/features/repair/useRepair';
+import { SecondaryButton } from '@/ui/Button';
+import { Countdown } from '@/ui/Countdown';
+import { Txt } from '@/ui/Txt';
+import { useNow } from '@/ui/useNow';
+import { useZone } from '@/ui/useZone';
+import { useWords } from '@/ui/useWords';
+import { lowered } from './StepsStation';
+
+interface CountProps {
+  step: Step;
+  view: RepairView;
+  repair: OpenRepair;
+}
+
+/** A clock that was started and what it counts; nothing once it is over. It runs by the record, whatever the device did. */
+export function ClockRow({ ends, label }: { ends: number; label: Message }) {
+  const zone = useZone();
+  const now = useNow(1000);
+  const { tell } = useWords();
+  if (ends <= now) return null;
+  return (
+    <View className="flex-row flex-wrap items-center gap-x-4" role="timer">
+      <Countdown to={ends} />
+      <Txt as="inline">
+        {tell(label)}, until {clockText(ends, zone)}
+      </Txt>
+    </View>
+  );
+}
+
+/** The wait that a step asks for, while it runs. */
+export function Wait({ step, view }: { step: Step; view: RepairView }) {
+  const ends = waitEnds(step, view);
+  if (step.hold?.kind !== 'countdown' || ends === null) return null;
+  return <ClockRow ends={ends} label={step.hold.label} />;
+}
+
+/** What is counted beside a step, and the record that begins the next. */
+export function useCount({ step, view, repair }: CountProps) {
+  const now = useNow(1000);
+  const { say } = useWords();
+  const counted = countedOf(step, view.readings);
+  if (!counted) return null;
+  const { timed, begun, ends } = counted;
+  const of = (no: number) =>
+    `${lowered(say(countedName(timed, no)))}, ${formatDuration(timed.minutes)}`;
+  return {
+    ...counted,
+    runs: ends !== null && ends > now,
+    startLabel: `${begun < timed.times ? 'Start' : 'Once more'}: ${of(begun + 1)}`,
+    waitLabel: `Wait: ${of(begun)}`,
+    start: () =>
+      repair.send({
+        type: 'reading.add',
+        stepId: step.id,
+        values: { kind: 'timed', no: begun + 1 },
+      }),
+  };
+}
+
+/** What is counted beside a step, one after another: the clock that runs or what was counted last, and the next. */
+export function Counted({ children, ...props }: CountProps & { children?: ReactNode }) {
+  const { tell } = useWords();
+  const count = useCount(props);
+  if (!count) return null;
+  const { timed, begun, ends, runs } = count;
+  return (
+    <View className="gap-2" testID={`counted-${props.step.id}`}>
+      {runs && ends !== null ? (
+        <ClockRow ends={ends} label={countedName(timed, begun)} />
+      ) : begun > 0 ? (
+        <Txt as="inline" className="text-mossInk" role="status">
+          {tell(countedName(timed, begun))}: {formatDuration(timed.minutes)}, over.
+        </Txt>
+      ) : null}
+      {children ??
+        (props.repair.canWrite && !runs ? (
+          <SecondaryButton
+            label={count.startLabel}
+            testID={`count-${props.step.id}`}
+            onPress={count.start}
+          />
+        ) : null)}
+    </View>
+  );
+}

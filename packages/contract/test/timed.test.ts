@@ -1,0 +1,129 @@
+import { m, MINUTE, word, type Hold, type Plan, type Step, type Timed } from '@kelmot/core';
+import {
+  applyCommand,
+  atHold,
+  carriedOver,
+  countedName,
+  countedOf,
+  countsBy,
+  judgeOfStep,
+  pailMoments,
+  pailStages,
+  stepDone,
+  storyOf,
+  waitCalls,
+  type RepairView,
+} from '../src';
+import { AT, HERS, ID, ida, planOf, viewOf } from './view';
+
+const plan = planOf();
+const now = Date.parse(AT);
+const [first] = plan.steps;
+if (!first) throw new Error('the plan has no steps');
+const LAMP: Timed = { label: m('Under the lamp'), minutes: 0.5, times: 3 };
+const PRESSURE: Timed = { label: m('Pressure held'), minutes: 10, times: 1 };
+const AT_LEAST: Hold = {
+  ...{ kind: 'reading', label: m('Held'), quantity: 'pressure', min: 2, max: null },
+};
+const lamp: Step = {
+  ...first,
+  ...{ id: 'lamp', title: m('Fill in passes'), hold: { kind: 'check' } },
+  timed: LAMP,
+};
+const held: Step = {
+  ...lamp,
+  ...{ id: 'held', title: m('Half pressure') },
+  ...{ hold: AT_LEAST, timed: PRESSURE },
+};
+const body: Plan = { ...plan, steps: [lamp, held, ...plan.steps] };
+const begun = (stepId: string, no: number, minutesAgo = 0): RepairView['readings'][number] => ({
+  ...{ id: `${stepId}${no}`, stepId, values: { kind: 'timed', no }, passed: true, say: m('ok') },
+  ...{ takenAt: new Date(now - minutesAgo * MINUTE).toISOString(), ...ida },
+});
+const read = (value: number): RepairView['readings'][number] => ({
+  ...begun('held', 1),
+  ...{ id: `r${value}`, values: { kind: 'reading', value }, passed: value >= 2 },
+});
+
+test('counts go on from the last one that was begun, and its clock runs from then', () => {
+  expect(countedOf(first, [])).toBeNull();
+  expect(countedOf(lamp, [])).toMatchObject({ begun: 0, ends: null });
+  const two = [begun('lamp', 1, 5), begun('held', 1, 1), begun('lamp', 2, 1)];
+  expect(countedOf(lamp, two)).toMatchObject({ begun: 2, ends: now - 0.5 * MINUTE });
+});
+
+test('each is named by which it is of how many; one alone by its name, one more than planned by itself', () => {
+  const name = (timed: Timed, no: number) => word(countedName(timed, no));
+  expect(name(LAMP, 2)).toBe('Under the lamp, 2 of 3');
+  expect(name(LAMP, 4)).toBe('Under the lamp, 4 of 4');
+  expect(name(PRESSURE, 1)).toBe('Pressure held');
+});
+
+test('a batch has its share of the counts, the last of them all', () => {
+  const [round] = plan.rounds;
+  const [batch] = round?.batches ?? [];
+  if (!round || !batch) throw new Error('no batch');
+  const batches = [1, 2].map((no) => ({ ...batch, no }));
+  const two: Plan = { ...plan, rounds: [{ ...round, batches }] };
+  const due = batches.map((b) => countsBy(LAMP, two, b));
+  expect([...due, countsBy(LAMP, two, null)]).toEqual([2, 3, 3]);
+});
+
+test('a clock meets no hold, and takes back none that was met', () => {
+  const recorded = (...readings: RepairView['readings']) => ({ readings, checks: [] });
+  expect(stepDone(held, recorded(begun('held', 1)), now)).toBe(false);
+  expect(stepDone(held, recorded(read(3), begun('held', 2)), now)).toBe(true);
+  expect(stepDone(held, recorded(read(1), begun('held', 2)), now)).toBe(false);
+  expect(atHold('held', [read(3), begun('held', 2)])).toHaveLength(1);
+});
+
+test('it is recorded without signal, told in the story without a limit, and what it counts is said', () => {
+  const at = AT;
+  const values = { kind: 'timed', no: 1 } as const;
+  const command = {
+    type: 'reading.add',
+    id: ID,
+    repairId: ID,
+    stepId: 'held',
+    values,
+    at,
+  } as const;
+  const view = applyCommand(viewOf(body), command, HERS);
+  expect(view.readings.map((r) => word(r.say))).toEqual(['Pressure held: 10 min by the clock.']);
+  const [line] = storyOf(view).filter((l) => l.id === ID);
+  expect(line).toMatchObject({ limit: null, mark: null });
+  const judged = judgeOfStep({ ...held, hold: AT_LEAST }, { kind: 'reading', value: 1 }, body);
+  expect(judged.passed).toBe(false);
+});
+
+test('it stands in a new plan whose step says the same, as it was', () => {
+  const readings = [begun('held', 1), read(3)];
+  const carried = carriedOver({ body, checks: [], readings }, body);
+  expect(carried.readings.map((r) => r.values)).toEqual(readings.map((r) => r.values));
+  expect(carried.readings[0]).toEqual(readings[0]);
+});
+
+test('it is called out when its time is over, by its step and its name', () => {
+  const view = { ...viewOf(body), readings: [begun('lamp', 1, 0.2), begun('held', 1, 4)] };
+  const told = waitCalls(view, now, 'UTC').map((c) => [c.at - now, word(c.say)]);
+  expect(told).toEqual([
+    [0.3 * MINUTE, 'Fill in passes: Under the lamp, 1 of 3, the time is over.'],
+    [6 * MINUTE, 'Half pressure: Pressure held, the time is over.'],
+  ]);
+});
+
+test('what is in the pail is called when it was mixed for its time, until it is placed', () => {
+  const [batch] = plan.rounds.flatMap((r) => r.batches);
+  if (!batch) throw new Error('no batch');
+  const mix: RepairView['mixes'][number] = {
+    ...{ id: ID, batchNo: batch.no, aG: 1, bG: 1, deviationPct: 0, inTolerance: true, lot: '' },
+    ...{ startedAt: AT, placedAt: null, binnedAt: null, ...ida },
+  };
+  const [stage] = pailStages(plan, batch, mix);
+  expect(stage?.ends).toBe(now + (stage?.minutes ?? 0) * MINUTE);
+  expect(pailMoments(plan, batch, mix).mixed).toBe(stage?.ends);
+  const calls = (mixed: typeof mix) =>
+    waitCalls({ ...viewOf(plan), mixes: [mixed] }, now, 'UTC').filter((c) => c.at === stage?.ends);
+  expect(word(calls(mix)[0]?.say ?? m(''))).toMatch(/^Batch 1: Mixing, the time is over\. /);
+  expect(calls({ ...mix, placedAt: AT })).toEqual([]);
+});

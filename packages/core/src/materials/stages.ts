@@ -1,0 +1,62 @@
+import type { Mix } from './mix';
+import { m, minutes, type Message } from '../message/message';
+
+/** One stretch of making a material ready that a clock counts, from the one before it or from when the parts met. */
+export interface MixStage {
+  /** What goes on. */
+  label: Message;
+  minutes: number;
+  /** What to do when it is over. */
+  then: Message;
+}
+
+/** A wrap that lies still under water takes twice as long as one that is squeezed. */
+const STILL_TIMES = 2;
+
+/** How long a wrap is under water, minutes, by how it is soaked (see SCHOOLS). */
+export const soakMinutes = (
+  { soakSeconds }: Extract<Mix, { kind: 'water-set' }>,
+  soak: string | undefined,
+): number => (soakSeconds * (soak === 'still' ? STILL_TIMES : 1)) / 60;
+
+/**
+ * What a batch goes through before it may be placed, in order, by its card: each runs inside the life, which counts from
+ * when the parts meet.
+ */
+export function mixStages(mix: Mix, schools: Readonly<Record<string, string>>): MixStage[] {
+  const ready = m('{sign}? Then place it.', { sign: mix.mixedSign });
+  const mixing = { label: m('Mixing'), minutes: mix.mixMinutes, then: ready };
+  switch (mix.kind) {
+    case 'powder-water':
+      return mix.restMinutes > 0
+        ? [
+            { ...mixing, then: m('Let it rest {rest}.', { rest: minutes(mix.restMinutes) }) },
+            {
+              label: m('At rest'),
+              minutes: mix.restMinutes,
+              then: m('Stir it once more, the last of the water to the slump.'),
+            },
+          ]
+        : [mixing];
+    case 'water-set':
+      return [
+        {
+          label: m('Under water'),
+          minutes: soakMinutes(mix, schools.soak),
+          then:
+            schools.soak === 'still'
+              ? m('Lift it out, let it drip, wrap at once.')
+              : m('Squeeze {n, plural, one {once} other {# times}}, lift out, wrap at once.', {
+                  n: mix.squeezes,
+                }),
+        },
+      ];
+    // It mixes in its nozzle.
+    case 'cartridge':
+      return [];
+    case 'single':
+      return [{ ...mixing, label: m('Making it ready') }];
+    default:
+      return [mixing];
+  }
+}
