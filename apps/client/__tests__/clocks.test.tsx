@@ -1,12 +1,12 @@
 /** @jest-environment jsdom */
 import { rowOf, type RepairRow, type RepairView } from '@kelmot/contract';
 import { formatDuration, m, MINUTE, planBatches, usableMinutes } from '@kelmot/core';
-import { act, render, renderHook, screen } from '@testing-library/react-native/pure';
+import { act, fireEvent, render, renderHook, screen } from '@testing-library/react-native/pure';
 import { View } from 'react-native';
 import { Provider } from 'react-redux';
 import { alarm, askToNotify } from '@/features/clocks/alarm';
 import { Clocks } from '@/features/clocks/Clocks';
-import { Pails } from '@/features/clocks/Pails';
+import { RunElsewhere } from '@/features/clocks/RunElsewhere';
 import { useRunning } from '@/features/clocks/running';
 import { useAwake } from '@/features/clocks/useAwake';
 import { speak } from '@/features/speech/voice';
@@ -89,7 +89,7 @@ function device({ hidden = false, permission = 'granted' } = {}) {
 }
 
 /** The clocks over some rows, with a screen under them. */
-function over(rows: RepairRow[], under = <Pails />) {
+function over(rows: RepairRow[], under = <RunElsewhere />) {
   jest.mocked(useRows).mockReturnValue({ rows } as ReturnType<typeof useRows>);
   const store = freshStore();
   const shown = render(
@@ -147,26 +147,77 @@ test('it is read aloud where that was asked for; what cannot wait cuts in', () =
   expect(alarm).not.toHaveBeenCalled();
 });
 
-test('a wait of a repair at work is told too, once the page is calm, on whatever screen', async () => {
+/** A repair of which a wait of 40 minutes was started now, as this device has it. */
+function drying(id = ID, tag = 'P-1'): RepairView {
   const [step] = plan.steps;
   if (!step) throw new Error('the plan has no steps');
   const dry = { kind: 'countdown', label: m('Dry'), minutes: 40 } as const;
   const body = { ...plan, steps: [{ ...step, title: m('Let it dry'), hold: dry }] };
   const reading = {
-    ...{ id: ID, stepId: step.id, values: { kind: 'countdown' as const }, passed: true },
+    ...{ id, stepId: step.id, values: { kind: 'countdown' as const }, passed: true },
     ...{ say: m('ok'), takenAt: new Date().toISOString(), receivedAt: null },
     ...{ by: 'Ida', byId: 'ida' },
   };
-  const view: RepairView = { ...viewOf(body), readings: [reading] };
-  jest.mocked(useViews).mockImplementation((ids) => (ids.includes(view.id) ? [view] : []));
-  over([rowOf(view)]);
-  // What tells waits is fetched once the page is calm.
-  await act(() => jest.advanceTimersByTimeAsync(39 * MINUTE));
+  const view = { ...viewOf(body), id, tag };
+  return { ...view, plan: { id, number: 1, body }, readings: [reading] };
+}
+
+/** The clocks over the repairs that this device has, once the page is calm. */
+async function calmOver(views: readonly RepairView[]) {
+  jest.mocked(useViews).mockImplementation((ids) => views.filter((v) => ids.includes(v.id)));
+  const shown = over(views.map(rowOf));
+  await act(() => jest.advanceTimersByTimeAsync(MINUTE));
+  return shown;
+}
+
+test('a wait of a repair at work is told too, once the page is calm, on whatever screen', async () => {
+  const view = drying();
+  await calmOver([view]);
+  goOn(38);
   expect(screen.getByTestId('heard')).toHaveTextContent('');
   goOn(2);
   expect(screen.getByTestId('heard')).toHaveTextContent(
     `${view.tag}: Let it dry: the wait is over.`,
   );
+});
+
+test('it ticks over every screen but where it was started, and stands in the title until it is over', async () => {
+  namePage('Store');
+  const view = drying();
+  const { rerender, store } = await calmOver([view]);
+  const clocks = () => screen.queryAllByTestId(/^clock-P-1-\d+$/);
+  const [station] = view.plan?.body.steps.map((s) => s.station) ?? [];
+  const at: Record<string, number> = {
+    ...{ '/': 1, '/store': 1, [`/repair/${view.id}/survey`]: 1, '/repair/other/run': 1 },
+    ...{ [`/repair/${view.id}/run`]: 0, [`/repair/${view.id}/${station}`]: 0 },
+  };
+  for (const [path, count] of Object.entries(at)) {
+    mockPath = path;
+    rerender(
+      <Provider store={store}>
+        <Clocks>
+          <RunElsewhere />
+        </Clocks>
+      </Provider>,
+    );
+    expect([path, clocks().length]).toEqual([path, count]);
+  }
+  expect(document.title).toBe('39 min P-1 · Store · Kelmot');
+  goOn(40);
+  expect([clocks().length, document.title]).toEqual([0, 'Store · Kelmot']);
+});
+
+test('of several that run the soonest stands over the screen, and the rest is a touch away', async () => {
+  const later = drying(`${ID.slice(0, -1)}2`, 'P-2');
+  await act(() => jest.advanceTimersByTimeAsync(MINUTE));
+  const wet = rowWith(1);
+  jest.mocked(useViews).mockImplementation((ids) => [later].filter((v) => ids.includes(v.id)));
+  over([rowOf(later), { ...wet, id: 'wet', tag: 'P-9' }]);
+  await act(() => jest.advanceTimersByTimeAsync(MINUTE));
+  const shown = () => screen.getAllByTestId(/^(pail|clock)-P-\d(-\d{9,})?$/).length;
+  expect(shown()).toBe(1);
+  fireEvent.press(screen.getByText('1 more'));
+  expect(shown()).toBe(2);
 });
 
 test('the soonest clock stands in the title of the page, before the name of its screen', () => {
@@ -192,7 +243,7 @@ test('a pail ticks over every screen but its own and the bench, and no other rep
     rerender(
       <Provider store={store}>
         <Clocks>
-          <Pails />
+          <RunElsewhere />
         </Clocks>
       </Provider>,
     );

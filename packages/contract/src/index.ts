@@ -3,6 +3,7 @@ export * from './air';
 export * from './asset';
 export * from './cards';
 export * from './carry';
+export * from './clocks';
 export * from './command';
 export * from './cureRecord';
 export { atHold, mixedBatches, stepDone, waitEnds, wetOf, type Recorded } from './done';

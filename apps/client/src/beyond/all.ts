@@ -2,7 +2,7 @@
  * All that the bench does not need to stand, fetched as one, once. Were each screen fetched by itself, what they share
  * would come with the bench.
  */
-export { waitCalls } from '@kelmot/contract';
+export { startedClocks, waitCalls } from '@kelmot/contract';
 export { KnowHowScreen } from '@/features/knowhow/KnowHowScreen';
 export { PapersScreen } from '@/features/papers/PapersScreen';
 export { ReferralScreen } from '@/features/referral/ReferralScreen';

@@ -1,6 +1,6 @@
 import { router } from 'expo-router';
-import { useState } from 'react';
 import { Notice } from '@/features/frame/Notice';
+import { useFolded } from '@/features/frame/useFolded';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { putAway } from '@/store/view';
 import { StopMark, WaitMark } from '@/ui/marks';
@@ -11,19 +11,16 @@ import { runPath } from './running';
 export function CalledOut() {
   const dispatch = useAppDispatch();
   const called = useAppSelector((s) => s.view.called);
-  const [all, setAll] = useState(false);
   const inOrder = [...called].sort((p, q) => Number(q.urgent) - Number(p.urgent));
-  const more = inOrder.length - 1;
-  return (all ? inOrder : inOrder.slice(0, 1)).map(({ repairId, tag, text, urgent }, i) => {
+  const { shown, rest } = useFolded(
+    inOrder,
+    (more) => `${more === 1 ? 'call' : 'calls'} of the clocks`,
+  );
+  return shown.map(({ repairId, tag, text, urgent }, i) => {
     const away = () => dispatch(putAway(repairId));
     const go = () => {
       away();
       router.navigate(runPath(repairId));
-    };
-    const rest = {
-      label: all ? 'Fewer' : `${more} more`,
-      hint: all ? 'calls of the clocks' : `${more === 1 ? 'call' : 'calls'} of the clocks`,
-      go: () => setAll(!all),
     };
     return (
       <Notice
@@ -34,7 +31,7 @@ export function CalledOut() {
         ways={[
           { label: 'Go there', hint: `to ${tag}`, go },
           { label: 'Seen', hint: tag, go: away },
-          ...(i === 0 && more > 0 ? [rest] : []),
+          ...(i === 0 ? rest : []),
         ]}
       >
         <Txt as="strong">{tag}: </Txt>

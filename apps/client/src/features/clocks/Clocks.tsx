@@ -1,4 +1,4 @@
-import { mixedBatches, wetOf, type RepairRow } from '@kelmot/contract';
+import { mixedBatches, wetOf } from '@kelmot/contract';
 import { formatDuration, MINUTE, nextAct } from '@kelmot/core';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
@@ -12,7 +12,7 @@ import { useNow } from '@/ui/useNow';
 import { useWords } from '@/ui/useWords';
 import { useZone } from '@/ui/useZone';
 import { alarm } from './alarm';
-import { RunningProvider, runPath } from './running';
+import { RunningProvider, runPath, useRunning, useStarted } from './running';
 import { useAwake } from './useAwake';
 import { useCalls, type CallOf } from './useCalls';
 import { useNotified } from './useNotified';
@@ -22,18 +22,21 @@ import { useWaits } from './useWaits';
 const TITLE_MS = 15_000;
 
 /** The soonest clock of all, before the name of the page. */
-function TitleClock({ rows }: { rows: readonly RepairRow[] }) {
+function TitleClock() {
   const now = useNow(TITLE_MS);
   const zone = useZone();
+  const rows = useRunning();
+  const started = useStarted();
   useEffect(() => {
     const clocks = rows.flatMap(({ gist, mixes, tag }) => {
       const act = gist ? nextAct(gist, mixedBatches(mixes), now, zone) : null;
       return act?.clockTo && act.clockTo > now ? [{ tag, to: act.clockTo }] : [];
     });
+    for (const { row, at } of started) if (at > now) clocks.push({ tag: row.tag, to: at });
     const [soonest] = clocks.sort((p, q) => p.to - q.to);
     const left = soonest && formatDuration(Math.ceil((soonest.to - now) / MINUTE));
     clockOfPage(soonest ? `${left} ${soonest.tag}` : '');
-  }, [rows, now, zone]);
+  }, [rows, started, now, zone]);
   return null;
 }
 
@@ -51,7 +54,9 @@ export function Clocks({ children }: { children: ReactNode }) {
   const running = useMemo(() => rows.filter((row) => row.mixes.length > 0), [rows]);
   useAwake(running.some((row) => wetOf(row.mixes)));
   useNotified();
-  useCalls(running, useWaits(rows), ({ row, say, urgent }: CallOf) => {
+  const { calls, started } = useWaits(rows);
+  const all = useMemo(() => ({ rows: running, started }), [running, started]);
+  useCalls(running, calls, ({ row, say, urgent }: CallOf) => {
     const text = tell(say);
     dispatch(calledOut({ repairId: row.id, tag: row.tag, text, urgent }));
     setHeard((h) => ({ ...h, [urgent ? 'assertive' : 'polite']: `${row.tag}: ${text}` }));
@@ -59,7 +64,7 @@ export function Clocks({ children }: { children: ReactNode }) {
     if (settings.aloud) speak(`${row.tag}: ${aloud(say)}`, { atOnce: urgent });
   });
   return (
-    <RunningProvider value={running}>
+    <RunningProvider value={all}>
       {children}
       <View className="absolute h-px w-px overflow-hidden opacity-0" pointerEvents="none">
         <View role="status" testID="heard">
@@ -68,7 +73,7 @@ export function Clocks({ children }: { children: ReactNode }) {
         <View role="alert" testID="heard-now">
           <Txt>{heard.assertive}</Txt>
         </View>
-        <TitleClock rows={running} />
+        <TitleClock />
       </View>
     </RunningProvider>
   );

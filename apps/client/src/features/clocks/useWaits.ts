@@ -5,13 +5,22 @@ import { useViewsHere } from '@/features/repairs/useWaitingViews';
 import { nowBy } from '@/store/clock';
 import { useAppSelector } from '@/store/hooks';
 import { useZone } from '@/ui/useZone';
+import type { StartedOf } from './running';
 import type { CallOf } from './useCalls';
 
 /** What the screen asks for itself comes first, ms. */
 const CALM_MS = 2500;
 
-/** The moments at which waits of every repair at work are over, and what was ready goes stale; once the page is calm. */
-export function useWaits(rows: readonly RepairRow[]): CallOf[] {
+interface WaitsOf {
+  calls: readonly CallOf[];
+  started: readonly StartedOf[];
+}
+
+/**
+ * The clocks that were started in every repair at work, and the moments at which they are over and what was ready goes
+ * stale; once the page is calm.
+ */
+export function useWaits(rows: readonly RepairRow[]): WaitsOf {
   const zone = useZone();
   const clock = useAppSelector((s) => s.clock);
   const [calm, setCalm] = useState(false);
@@ -23,11 +32,19 @@ export function useWaits(rows: readonly RepairRow[]): CallOf[] {
   const named = begun.map((row) => row.id).join(' ');
   const views = useViewsHere(useMemo(() => named.split(' ').filter(Boolean), [named]));
   const all = useBeyond(views.length > 0);
-  return useMemo(
-    () =>
-      views.flatMap((view) =>
-        (all?.waitCalls(view, nowBy(clock), zone) ?? []).map((call) => ({ ...call, row: view })),
-      ),
-    [all, views, zone, clock],
-  );
+  return useMemo(() => {
+    const now = nowBy(clock);
+    const calls = views.flatMap((view) =>
+      (all?.waitCalls(view, now, zone) ?? []).map((call) => ({ ...call, row: view })),
+    );
+    const started = views.flatMap((view) => {
+      const plan = view.plan?.body;
+      const stations = new Map(plan?.steps.map((step) => [step.id, step.station]));
+      return (plan && all ? all.startedClocks(view, plan) : []).flatMap(({ stepId, label, at }) => {
+        const station = stations.get(stepId ?? '');
+        return station && at > now ? [{ row: view, station, label, at }] : [];
+      });
+    });
+    return { calls, started };
+  }, [all, views, zone, clock]);
 }

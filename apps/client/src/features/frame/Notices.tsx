@@ -7,7 +7,7 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { usePerson } from '@/store/usePerson';
 import { confirmAsked } from '@/store/view';
 import { CalledOut } from '@/features/clocks/CalledOut';
-import { Pails } from '@/features/clocks/Pails';
+import { RunElsewhere } from '@/features/clocks/RunElsewhere';
 import { useRunning } from '@/features/clocks/running';
 import { StopMark, WaitMark } from '@/ui/marks';
 import { Notice } from './Notice';
@@ -89,7 +89,7 @@ export function Notices() {
   return (
     <View role="region" aria-label="About this device">
       <CalledOut />
-      <Pails />
+      <RunElsewhere />
       <NoSignal />
       <WrongClock />
       <InHand />

@@ -30,7 +30,7 @@ import { HoldButton, HoldFields } from '@/features/stations/HoldFields';
 import { InThePail, ToWeigh } from '@/features/stations/MixParts';
 import { PailClock } from '@/features/stations/PailClock';
 import { RoundStrips } from '@/features/stations/RoundStrips';
-import { Counted } from '@/features/stations/StepClock';
+import { ClocksBeside, Counted } from '@/features/stations/StepClock';
 import { StepFigures, TickedBy, Verdict, Waits, WrongSigns } from '@/features/stations/StepParts';
 import type { StationProps } from '@/features/stations/StepsStation';
 import { useBatches } from '@/features/stations/useBatches';
@@ -198,6 +198,7 @@ export function RunStep(props: DeedProps) {
         ) : null}
         <PresentAt id={id} stepId={step.id} />
         <Txt as="told">{tell(step.text)}</Txt>
+        <ClocksBeside step={step} view={view} plan={plan} />
         {wait && !done ? <Countdown to={wait.at} ruling={running === null} /> : null}
         <Waits step={step} view={view} plan={plan} now={now} as="inline" />
         <StepFigures step={step} plan={plan} as="reading" />

@@ -1,5 +1,5 @@
-import { countedName, countedOf, waitEnds, type RepairView } from '@kelmot/contract';
-import { clockText, formatDuration, type Message, type Step } from '@kelmot/core';
+import { countedName, countedOf, startedClocks, waitEnds, type RepairView } from '@kelmot/contract';
+import { clockText, formatDuration, type Message, type Plan, type Step } from '@kelmot/core';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import type { OpenRepair } from '@/features/repair/useRepair';
@@ -38,6 +38,14 @@ export function Wait({ step, view }: { step: Step; view: RepairView }) {
   const ends = waitEnds(step, view);
   if (step.hold?.kind !== 'countdown' || ends === null) return null;
   return <ClockRow ends={ends} label={step.hold.label} />;
+}
+
+/** What runs at other steps of a repair than the one that is shown. */
+export function ClocksBeside({ step, view, plan }: Omit<CountProps, 'repair'> & { plan: Plan }) {
+  const now = useNow(1000);
+  return startedClocks(view, plan)
+    .filter(({ at, stepId }) => at > now && stepId !== null && stepId !== step.id)
+    .map(({ at, label }) => <ClockRow key={at} ends={at} label={label} />);
 }
 
 /** What is counted beside a step, and the record that begins the next. */
