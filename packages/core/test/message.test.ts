@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { IntlMessageFormat } from 'intl-messageformat';
 import {
   celsius,
   grams,
@@ -164,4 +165,20 @@ describe('a message is worded for who reads it', () => {
     ])
       expect(MessageSchema.safeParse(none).success).toBe(false);
   });
+});
+
+test('a text with plain holes reads as the library of messages fills it', () => {
+  const piece = fc.oneof(
+    fc.constantFrom('{a}', '{b}', ' ', '#', '<b>', '’', '. '),
+    fc.stringMatching(/^[\w ,:%°]{0,8}$/),
+  );
+  const value = fc.oneof(fc.string(), fc.integer(), fc.double({ noNaN: true }));
+  fc.assert(
+    fc.property(fc.array(piece, { maxLength: 8 }), value, value, (pieces, a, b) => {
+      const text = pieces.join('');
+      const library = new IntlMessageFormat(text, 'en', undefined, { ignoreTag: true });
+      expect(word(m(text, { a, b }))).toBe(text === '' ? '' : String(library.format({ a, b })));
+    }),
+  );
+  expect(() => word(m('{a} of {b}', { a: 1 }))).toThrow(/needs b/);
 });

@@ -24,6 +24,19 @@ function formatOf(text: string): IntlMessageFormat {
   return found;
 }
 
+/** A text whose holes are filled as they are: most are, and parsing each for cases it has not is dear when a list opens. */
+const PLAIN = /^(?:[^{}']|\{\w+\})*$/;
+
+/** Fills the holes of a text. Throws where a value is missing. */
+function filled(text: string, values: Record<string, string | number>): string {
+  if (!PLAIN.test(text)) return String(formatOf(text).format(values));
+  return text.replace(/\{(\w+)\}/g, (_, key: string) => {
+    const value = values[key];
+    if (value === undefined) throw new Error(`“${text}” needs ${key}`);
+    return String(value);
+  });
+}
+
 const SPOKEN: Record<string, string> = {
   '°C': 'degrees Celsius',
   '°F': 'degrees Fahrenheit',
@@ -125,7 +138,7 @@ export function wordIn({ text, values }: Message, voice: Voice): string {
   const worded = Object.fromEntries(
     Object.entries(values).map(([key, value]) => [key, valueText(value, voice, finer)]),
   );
-  return String(formatOf(text).format(worded));
+  return filled(text, worded);
 }
 
 /** Words a message in the reader’s units. */

@@ -1,7 +1,7 @@
 import { clockText, DAY, dateText, HOUR, STATION_NAMES, type Axis } from '@kelmot/core';
 import { router } from 'expo-router';
-import { useState } from 'react';
-import { Pressable, ScrollView, View } from 'react-native';
+import { useDeferredValue, useState } from 'react';
+import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
 import { lazily } from '@/beyond/lazily';
 import { Frame } from '@/features/frame/Frame';
 import { SendState } from '@/features/frame/SendState';
@@ -21,6 +21,9 @@ import { Empty, Failed, Skeleton } from '@/ui/states';
 import { Txt } from '@/ui/Txt';
 import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
+
+/** So many of what runs fill a phone. */
+const IN_SIGHT = 3;
 
 const RepairAside = lazily((all) => all.RepairAside);
 
@@ -161,22 +164,73 @@ function Unfinished() {
   ));
 }
 
+/** What does not run: what is stopped, unfinished, to be looked at, not begun. In that order. */
+function NotRunning({ acts, now }: { acts: readonly ActRow[]; now: number }) {
+  const layout = useLayout();
+  const { rows: closed } = useRows({ status: 'closed', q: '' });
+  const stopped = acts.filter((a) => placeOf(a) === 'stopped');
+  const waiting = acts.filter((a) => placeOf(a) === 'waiting');
+  const due = closed.filter(({ dueOn }) => dueOn !== null && Date.parse(dueOn) <= now + DAY);
+  return (
+    <>
+      {stopped.map((item) => (
+        <Stopped key={item.row.id} item={item} />
+      ))}
+      <Unfinished />
+      {due.map((row) => (
+        <Pressable
+          key={row.id}
+          role="link"
+          onPress={() => openRepair(row, layout)}
+          className="mx-4 flex-row gap-3 border-b border-rule py-3"
+        >
+          <WaitMark size={26} />
+          <View className="min-w-0 flex-1 gap-1">
+            <Head row={row} right="" />
+            <Txt>
+              <Txt as="strong">
+                {row.dueOn && Date.parse(row.dueOn) < now - DAY
+                  ? `Look at it: was due ${dateText(Date.parse(row.dueOn), 'UTC')}. `
+                  : 'Look today. '}
+              </Txt>
+              {row.title}
+              {row.intent === 'stopgap' ? ', stop-gap' : ''}.
+            </Txt>
+          </View>
+        </Pressable>
+      ))}
+      {waiting.map(({ row }) => (
+        <Pressable
+          key={row.id}
+          role="link"
+          onPress={() => openRepair(row, layout)}
+          className="mx-4 gap-1 border-b border-rule py-3"
+        >
+          <Head row={row} right={STATION_NAMES[row.station]} />
+          <Txt as="label">{row.title}</Txt>
+        </Pressable>
+      ))}
+    </>
+  );
+}
+
 /** The bench: what runs now, what is stopped, what is to be looked at, what has not begun. In that order. */
 export function BenchScreen() {
   const zone = useZone();
   const layout = useLayout();
-  const [width, setWidth] = useState(0);
+  const window = useWindowDimensions();
+  // A phone has no pane beside it: what is drawn need not wait until it was measured.
+  const [width, setWidth] = useState(layout === 'phone' ? window.width : 0);
   const me = usePerson();
   const { data: site } = useSiteQuery();
   const { acts, now, isLoading, error, refetch } = useActs({ status: 'open', q: '' });
-  const { rows: closed } = useRows({ status: 'closed', q: '' });
   const running = acts.filter((a) => placeOf(a) === 'running');
-  const stopped = acts.filter((a) => placeOf(a) === 'stopped');
-  const waiting = acts.filter((a) => placeOf(a) === 'waiting');
-  const due = closed.filter(({ dueOn }) => dueOn !== null && Date.parse(dueOn) <= now + DAY);
+  const stopped = acts.find((a) => placeOf(a) === 'stopped');
   const inner = width - useMargins();
   const axis = inner > 0 ? listAxis(now, inner, zone) : null;
-  const first = running[0]?.row.id ?? stopped[0]?.row.id;
+  // What is in sight stands first, the rest in the next turn: on a slow phone the whole list is a second.
+  const whole = useDeferredValue(acts.length > 0, false) || acts.length === 0;
+  const first = running[0]?.row.id ?? stopped?.row.id;
   return (
     <Frame tab="bench" aside={first ? <RepairAside id={first} /> : null}>
       <ScrollView
@@ -212,7 +266,7 @@ export function BenchScreen() {
         ) : null}
         {running.length > 0 && axis ? (
           <View className="border-b border-ink bg-sheet">
-            {running.map((item, i) => (
+            {(whole ? running : running.slice(0, IN_SIGHT)).map((item, i) => (
               <Running
                 key={item.row.id}
                 item={item}
@@ -224,43 +278,7 @@ export function BenchScreen() {
             ))}
           </View>
         ) : null}
-        {stopped.map((item) => (
-          <Stopped key={item.row.id} item={item} />
-        ))}
-        <Unfinished />
-        {due.map((row) => (
-          <Pressable
-            key={row.id}
-            role="link"
-            onPress={() => openRepair(row, layout)}
-            className="mx-4 flex-row gap-3 border-b border-rule py-3"
-          >
-            <WaitMark size={26} />
-            <View className="min-w-0 flex-1 gap-1">
-              <Head row={row} right="" />
-              <Txt>
-                <Txt as="strong">
-                  {row.dueOn && Date.parse(row.dueOn) < now - DAY
-                    ? `Look at it: was due ${dateText(Date.parse(row.dueOn), 'UTC')}. `
-                    : 'Look today. '}
-                </Txt>
-                {row.title}
-                {row.intent === 'stopgap' ? ', stop-gap' : ''}.
-              </Txt>
-            </View>
-          </Pressable>
-        ))}
-        {waiting.map(({ row }) => (
-          <Pressable
-            key={row.id}
-            role="link"
-            onPress={() => openRepair(row, layout)}
-            className="mx-4 gap-1 border-b border-rule py-3"
-          >
-            <Head row={row} right={STATION_NAMES[row.station]} />
-            <Txt as="label">{row.title}</Txt>
-          </Pressable>
-        ))}
+        {whole ? <NotRunning acts={acts} now={now} /> : null}
         {!isLoading && !error && acts.length === 0 ? (
           <Empty
             title="Nothing runs."
