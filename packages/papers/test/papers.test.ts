@@ -16,6 +16,7 @@ import {
   SECTION_BOX,
   type PaperSize,
 } from '../src/index';
+import { countLine } from '../src/pdf/steps';
 
 const AT = '2026-11-25T08:00:00Z';
 const font = (family: string, name: string) =>
@@ -73,6 +74,16 @@ test.each(families)('the job card of %s prints', async (family) => {
   expect(a4.getPageCount()).toBeLessThanOrEqual(7);
   expect(a4.getTitle()).toBe(`Job card ${plan.survey.asset.tag}`);
   expect(a4.getPage(0).getSize()).toEqual({ width: 595.28, height: 841.89 });
+});
+
+test('what is counted beside a step has room for when it was begun, or is struck off where it is many', () => {
+  const line = (times: number) =>
+    countLine({ label: m('Pressure held'), minutes: 10, times }, 'metric');
+  expect(line(1)).toBe('Pressure held: 10 min.   From ______ to ______');
+  expect(line(2)).toBe(
+    'Pressure held: 10 min, 2 times.   From ______ to ______   From ______ to ______',
+  );
+  expect(line(12)).toBe('Pressure held: 10 min, 12 times.   Done ______');
 });
 
 test('a job card prints on letter too, and the same one twice is the same', async () => {

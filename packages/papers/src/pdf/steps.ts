@@ -15,6 +15,7 @@ import {
   type Plan,
   type PlanRound,
   type Step,
+  type Timed,
   type UnitSystem,
 } from '@kelmot/core';
 import { type Sheet, STYLES } from './sheet';
@@ -48,6 +49,16 @@ function holdLine(hold: Hold, units: UnitSystem): string | null {
   }
 }
 
+/** More begins than this are struck off as they come, not written out one by one. */
+const MOST_WRITTEN = 3;
+
+/** What is counted beside a step: how long, how often, and room for when it was begun. */
+export function countLine({ label, minutes, times }: Timed, units: UnitSystem): string {
+  const room = times > MOST_WRITTEN ? '   Done ______' : '   From ______ to ______'.repeat(times);
+  const often = times > 1 ? `, ${times} times` : '';
+  return `${sentence(label, units)}: ${formatDuration(minutes)}${often}.${room}`;
+}
+
 /** The wait before a step, as its links say it. */
 function notBefore(step: Step, plan: Plan, units: UnitSystem): string[] {
   return plan.links
@@ -68,8 +79,8 @@ function stepOn(sheet: Sheet, step: Step, no: number, plan: Plan, units: UnitSys
     .filter(Boolean)
     .join(', ');
   const text = word(step.text, units);
-  const lines = sheet.wrap(text, sheet.width - INDENT, STYLES.text).length;
-  sheet.need(STYLES.row.lead + Math.min(lines, 3) * STYLES.text.lead + 6);
+  const rows = sheet.wrap(text, sheet.width - INDENT, STYLES.text).length;
+  sheet.need(STYLES.row.lead + Math.min(rows, 3) * STYLES.text.lead + 6);
   if (step.hold) sheet.box(sheet.left, sheet.y + 1, 11, 11);
   sheet.put(`${no}`, sheet.left + 16, sheet.y, STYLES.row);
   sheet.put(sentence(step.title, units), sheet.left + INDENT, sheet.y, STYLES.row);
@@ -79,8 +90,11 @@ function stepOn(sheet: Sheet, step: Step, no: number, plan: Plan, units: UnitSys
   for (const wait of notBefore(step, plan, units)) sheet.write(wait, STYLES.label, INDENT);
   const figures = step.figures.flatMap((id) => plan.figures[id] ?? []);
   if (figures.length > 0) sheet.write(figureLine(figures, units), STYLES.strong, INDENT);
-  const line = step.hold && holdLine(step.hold, units);
-  if (line) {
+  const lines = [
+    step.timed && countLine(step.timed, units),
+    step.hold && holdLine(step.hold, units),
+  ];
+  for (const line of lines.filter((x) => x != null)) {
     sheet.y += 2;
     sheet.write(line, STYLES.strong, INDENT);
   }
