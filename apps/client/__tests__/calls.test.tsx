@@ -7,8 +7,9 @@ import { Provider } from 'react-redux';
 import { CalledOut } from '@/features/clocks/CalledOut';
 import { dueOf, useCalls, type CallOf } from '@/features/clocks/useCalls';
 import { clockSeen } from '@/store/clock';
+import { queued } from '@/store/outbox';
 import { calledOut, putAway } from '@/store/view';
-import { planOf, viewOf } from '../../../packages/contract/test/view';
+import { ID, planOf, viewOf } from '../../../packages/contract/test/view';
 import { freshStore } from './opened';
 
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn() }, usePathname: () => '/' }));
@@ -150,4 +151,15 @@ test('of what was called out what presses most stands over the screen, one of a 
   // The last one has nothing behind it.
   expect(shown()).toEqual(['P-5']);
   expect(screen.queryByText(/more/)).toBeNull();
+});
+
+test('what is done about a repair answers its call, and no other', () => {
+  const store = freshStore();
+  for (const id of [ID, 'other'])
+    store.dispatch(calledOut({ repairId: id, tag: id, text: 'calls', urgent: true }));
+  const at = new Date().toISOString();
+  const move = { type: 'station.move', station: 'prep', expect: 1 } as const;
+  const command = { ...move, id: 'c', repairId: ID, at };
+  store.dispatch(queued({ command, by: null, aheadMs: 0 }));
+  expect(store.getState().view.called.map((c) => c.repairId)).toEqual(['other']);
 });

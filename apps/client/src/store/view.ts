@@ -1,6 +1,7 @@
 import type { Present } from '@kelmot/contract';
 import type { Figure } from '@kelmot/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { queued } from './outbox';
 
 /** What is open on the screen now and is forgotten with it. */
 interface ViewState {
@@ -38,6 +39,10 @@ const initialState: ViewState = {
   present: null,
 };
 
+function away(state: ViewState, repairId: string): void {
+  state.called = state.called.filter((c) => c.repairId !== repairId);
+}
+
 const slice = createSlice({
   name: 'view',
   initialState,
@@ -59,9 +64,7 @@ const slice = createSlice({
       const others = state.called.filter((c) => c.repairId !== payload.repairId);
       state.called = [payload, ...others].slice(0, MOST_CALLED);
     },
-    putAway: (state, { payload }: PayloadAction<string>) => {
-      state.called = state.called.filter((c) => c.repairId !== payload);
-    },
+    putAway: (state, { payload }: PayloadAction<string>) => away(state, payload),
     presentSeen: (state, { payload }: PayloadAction<ViewState['present']>) => {
       state.present = payload;
     },
@@ -69,6 +72,11 @@ const slice = createSlice({
       state.updateReady = true;
     },
   },
+  // Who has done something about it has heard the call.
+  extraReducers: (build) =>
+    build.addCase(queued, (state, { payload: { command } }) => {
+      if ('repairId' in command) away(state, command.repairId);
+    }),
 });
 
 export const {

@@ -59,7 +59,7 @@ function Part({
             {letter}
           </Txt>
         </View>
-        <View>
+        <View className="min-w-0 flex-1">
           <Txt as="label">{name}</Txt>
           {same ? (
             <FigureText figure={worked} as="clock" />
