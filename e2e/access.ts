@@ -9,6 +9,8 @@ async function found(screen: Screen): Promise<string[]> {
   await screen.page.evaluate(axe.source);
   return screen.page.evaluate(async () => {
     const { axe: runner } = globalThis as unknown as { axe: typeof axe };
+    // It tells words from signs by how wide they are drawn: not while their face is still to come.
+    await document.fonts.ready;
     const { violations } = await runner.run(document, { resultTypes: ['violations'] });
     return violations.map(
       ({ id, impact, nodes }) =>

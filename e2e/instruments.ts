@@ -122,25 +122,39 @@ test('a cure is read from its logger, from a file and by hand: its clock moves e
   assert.deepEqual(screen.problems, []);
 });
 
-test('the lot of a pack is scanned from a picture of its code, its day said; what shows none is told', async () => {
+test('the lot of a pack is scanned by the camera, or from a picture of its code, its day said; what shows none is told', async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.press('tab-repairs');
   await screen.press('repair-P-201');
   await screen.page.waitForFunction(() => location.pathname.startsWith('/repair/'));
   await screen.open(new URL(screen.page.url()).pathname.replace(/[^/]+$/, 'mix'));
+  const { origin } = new URL(screen.page.url());
+  const camera = (may: boolean) =>
+    screen.page.browserContext().overridePermissions(origin, may ? ['camera'] : []);
+  await camera(true);
+  await screen.press('scan-lot');
+  await screen.reads('lot', 'F-12');
+  await screen.says('F-12 is good to 31 Jan 2099.');
+  await screen.gone('viewfinder');
+  await screen.fill([['lot', '']]);
+  await camera(false);
+  await screen.press('scan-lot');
+  await screen.says('The camera may not be used here');
   const folder = mkdtempSync(join(tmpdir(), 'kelmot-code-'));
   const scan = async (name: string) => {
     const [chooser] = await Promise.all([
       screen.page.waitForFileChooser(),
-      screen.press('scan-lot'),
+      screen.press('scan-picture'),
     ]);
     await chooser.accept([join(folder, name)]);
   };
   await toFile(join(folder, 'pack.png'), '(01)09506000134352(17)990131(10)K-77', { width: 500 });
   await scan('pack.png');
   await screen.reads('lot', 'K-77');
+  await screen.gone('viewfinder');
   await screen.says('K-77 is good to 31 Jan 2099.');
   writeFileSync(join(folder, 'none.png'), await screen.page.screenshot());
+  await screen.press('scan-lot');
   await scan('none.png');
   await screen.says('No code was found in it.');
   await screen.reads('lot', 'K-77');

@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+import { filmPack } from './film';
 
 const FLAGS = [
   '--headless',
@@ -29,10 +30,16 @@ export async function launch(): Promise<Session> {
   const executablePath = CHROMIUM.find((p) => existsSync(p));
   if (!executablePath) throw new Error('chromium is missing: run bin/test');
   const userDataDir = mkdtempSync(join(tmpdir(), 'kelmot-chromium-'));
+  const film = join(userDataDir, 'pack.y4m');
+  await filmPack(film);
   const browser = await puppeteer.launch({
     executablePath,
     userDataDir,
-    args: FLAGS,
+    args: [
+      ...FLAGS,
+      '--use-fake-device-for-media-stream',
+      `--use-file-for-fake-video-capture=${film}`,
+    ],
     protocolTimeout: 60_000,
   });
   return {

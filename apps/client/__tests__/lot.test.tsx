@@ -1,13 +1,24 @@
 import type { ShelfLot } from '@kelmot/contract';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
 import { Provider } from 'react-redux';
+import type { Viewfinder } from '@/features/codes/Viewfinder';
 import { LotField } from '@/features/stations/LotField';
+import { hasCamera } from '@/offline/camera';
 import { scanCode, type Scanned } from '@/offline/scanCode';
 import { api } from '@/store/api';
 import { ID } from '../../../packages/contract/test/view';
 import { freshStore } from './opened';
 
 jest.mock('@/offline/scanCode', () => ({ scanCode: jest.fn() }));
+jest.mock('@/offline/camera', () => ({ hasCamera: jest.fn(() => Promise.resolve(false)) }));
+/** The viewfinder that is open, as the field gave it what to do. */
+let mockOpen: Parameters<typeof Viewfinder>[0] | null = null;
+jest.mock('@/features/codes/Viewfinder', () => ({
+  Viewfinder: (props: Parameters<typeof Viewfinder>[0]) => {
+    mockOpen = props;
+    return null;
+  },
+}));
 
 const DAY = 86_400_000;
 const day = (days: number): string => new Date(Date.now() + days * DAY).toISOString().slice(0, 10);
@@ -73,4 +84,31 @@ test('what cannot be scanned is said, and nothing that was typed is lost', async
   await waitFor(() => screen.getByText('This code says no lot. Type it from the pack.'));
   await scan(null);
   expect(box()).toBe('T-5');
+});
+
+test('where there is a camera it is looked through: what it finds is taken as a picture’s is, and then it closes', async () => {
+  jest.mocked(hasCamera).mockResolvedValue(true);
+  jest.mocked(scanCode).mockClear();
+  await show([]);
+  const press = () =>
+    act(async () => {
+      fireEvent.press(screen.getByTestId('scan-lot'));
+      await Promise.resolve();
+    });
+  const finds = (text: string) => {
+    let taken: boolean | undefined;
+    act(() => void (taken = mockOpen?.found(text)));
+    return taken;
+  };
+  await press();
+  expect(finds('https://example.org/shop')).toBe(false);
+  expect(screen.getByText('This code says no lot. Type it from the pack.')).toBeTruthy();
+  expect(finds('(17)200131(10)A-1')).toBe(true);
+  expect(screen.queryByText(/says no lot/)).toBeNull();
+  expect(box()).toBe('A-1');
+  expect(scanCode).not.toHaveBeenCalled();
+  await press();
+  jest.mocked(scanCode).mockResolvedValueOnce({ text: 'B-2' });
+  await act(async () => mockOpen?.picture());
+  await waitFor(() => expect(box()).toBe('A-1 / B-2'));
 });

@@ -1,3 +1,4 @@
+import { wrap } from 'comlink';
 import { alone } from '@/workers/alone';
 import type { CodeWorker } from '@/workers/code.worker';
 import { chosenFile } from './chosenFile';
@@ -7,13 +8,17 @@ export type Scanned = { text: string } | { error: string };
 /** Longest side of a picture that is looked for a code in, px: finer shows no more of one held near. */
 const SIDE = 1400;
 
-/** The greys of a picture, row by row. */
-function greysOf(image: ImageBitmap): { greys: Uint8ClampedArray; width: number; height: number } {
-  const scale = Math.min(1, SIDE / Math.max(image.width, image.height));
+interface Greys {
+  greys: Uint8ClampedArray;
+  width: number;
+  height: number;
+}
+
+/** The greys of a picture of so many px, row by row. */
+function greysOf(image: CanvasImageSource, across: number, down: number): Greys {
+  const scale = Math.min(1, SIDE / Math.max(across, down));
   const canvas = document.createElement('canvas');
-  const [width, height] = [image.width, image.height].map((x) =>
-    Math.max(1, Math.round(x * scale)),
-  );
+  const [width, height] = [across, down].map((x) => Math.max(1, Math.round(x * scale)));
   [canvas.width, canvas.height] = [width as number, height as number];
   const context = canvas.getContext('2d', { willReadFrequently: true });
   if (!context) throw new Error('no canvas');
@@ -27,16 +32,35 @@ function greysOf(image: ImageBitmap): { greys: Uint8ClampedArray; width: number;
   return { greys, width: canvas.width, height: canvas.height };
 }
 
-/** Takes a picture of a code, by the camera where there is one, and reads it; null if none was taken. */
-export async function scanCode(
-  start = () => new Worker(new URL('../workers/code.worker', import.meta.url)),
-): Promise<Scanned | null> {
+const startWorker = () => new Worker(new URL('../workers/code.worker', import.meta.url));
+
+/**
+ * Reads codes off what a camera shows, one look after another, until it is closed. `lost` is told where what reads them is
+ * not on this device and there is no signal.
+ */
+export function codeReader(lost: () => void, start = startWorker) {
+  const worker = start();
+  worker.onerror = lost;
+  const remote = wrap<CodeWorker>(worker);
+  return {
+    /** The text of a code that is in sight; null where none is, or nothing is shown yet. */
+    read: async (film: HTMLVideoElement): Promise<string | null> => {
+      if (film.videoWidth === 0) return null;
+      const { greys, width, height } = greysOf(film, film.videoWidth, film.videoHeight);
+      return remote.read(greys, width, height);
+    },
+    close: () => worker.terminate(),
+  };
+}
+
+/** Takes a picture of a code and reads it; null if none was taken. */
+export async function scanCode(start = startWorker): Promise<Scanned | null> {
   const file = await chosenFile('image/*', true);
   if (!file) return null;
   const image = await createImageBitmap(file).catch(() => null);
   if (!image) return { error: 'This file is no picture. Take it again.' };
   try {
-    const { greys, width, height } = greysOf(image);
+    const { greys, width, height } = greysOf(image, image.width, image.height);
     const text = await alone<CodeWorker, string | null>(start, (w) => w.read(greys, width, height));
     return text === null
       ? {

@@ -40,10 +40,10 @@ function Ticking({ id, row, at, say, rest }: Runs & { rest: Way[] }) {
   );
 }
 
-/** Where the pail of a repair, and what is counted at one of its stations, is shown large. */
+/** Where the pail of a repair is shown large. */
 const OF_PAILS = ['run', 'mix', 'build'];
 
-/** Everything that runs now and is not on the screen at `path`, the soonest over first. */
+/** Everything that runs now and is not on the screen at `path`: the soonest over first, after all what is over already. */
 function useElsewhere(path: string): Runs[] {
   const now = useNow();
   const zone = useZone();
@@ -63,7 +63,8 @@ function useElsewhere(path: string): Runs[] {
       ? []
       : [{ id: `clock-${row.tag}-${at}`, row, at, say: m('{label}.', { label }) }],
   );
-  return [...runs, ...clocks].sort((p, q) => p.at - q.at);
+  const over = ({ at }: Runs) => Number(at <= now);
+  return [...runs, ...clocks].sort((p, q) => over(p) - over(q) || p.at - q.at);
 }
 
 function Elsewhere({ path }: { path: string }) {

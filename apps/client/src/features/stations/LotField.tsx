@@ -3,6 +3,8 @@ import { dateText, dayIn, isGoodOn, MINUTE } from '@kelmot/core';
 import { readPackCode } from '@kelmot/core/work/packCode';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { Viewfinder } from '@/features/codes/Viewfinder';
+import { hasCamera } from '@/offline/camera';
 import { scanCode } from '@/offline/scanCode';
 import { useShelf } from '@/store/useShelf';
 import { SecondaryButton } from '@/ui/Button';
@@ -45,23 +47,35 @@ function Expiries({ text, known }: { text: string; known: ReadonlyMap<string, st
 export function LotField({ keptAs, cardCode }: { keptAs: string; cardCode: string }) {
   const [text, setText] = useKeptText(keptAs);
   const [scanned, setScanned] = useState<{ lot: string; expiresOn: string } | null>(null);
+  const [looking, setLooking] = useState(false);
   const [wrong, setWrong] = useState<string | null>(null);
   const lots = (useShelf() ?? []).filter((lot: ShelfLot) => lot.cardCode === cardCode);
   const known = new Map(lots.map((l) => [l.lot, l.expiresOn]));
   if (scanned) known.set(scanned.lot, scanned.expiresOn);
   const options = [...new Set(lots.map((l) => l.lot))].map((lot) => ({ value: lot, label: lot }));
-  const scan = async () => {
-    const found = await scanCode();
-    if (!found) return;
-    if ('error' in found) return setWrong(found.error);
-    const { lot, expiresOn } = readPackCode(found.text);
-    if (lot === null) return setWrong('This code says no lot. Type it from the pack.');
-    setWrong(null);
+  const take = (code: string): boolean => {
+    const { lot, expiresOn } = readPackCode(code);
+    setWrong(lot === null ? 'This code says no lot. Type it from the pack.' : null);
+    if (lot === null) return false;
+    setLooking(false);
     if (expiresOn) setScanned({ lot, expiresOn });
     // Two parts have two packs: the second is put beside the first.
     const named = text.split(BETWEEN).map((part) => part.trim());
     const both = named.includes(lot) ? text : [text.trim(), lot].filter(Boolean).join(BETWEEN);
     setText(both.length <= MOST_LOT ? both : lot);
+    return true;
+  };
+  const picture = async () => {
+    const found = await scanCode();
+    if (!found) return;
+    if ('error' in found) return setWrong(found.error);
+    take(found.text);
+  };
+  const scan = async () => {
+    if (looking) return setLooking(false);
+    if (!(await hasCamera())) return picture();
+    setWrong(null);
+    setLooking(true);
   };
   return (
     <FieldFrame
@@ -90,6 +104,9 @@ export function LotField({ keptAs, cardCode }: { keptAs: string; cardCode: strin
             onPress={() => void scan()}
           />
         </View>
+        {looking ? (
+          <Viewfinder found={take} picture={() => void picture()} close={() => setLooking(false)} />
+        ) : null}
         <Expiries text={text} known={known} />
       </View>
     </FieldFrame>

@@ -1,0 +1,86 @@
+import { useEffect, useRef, useState } from 'react';
+import { View } from 'react-native';
+import { openCamera } from '@/offline/camera';
+import { codeReader } from '@/offline/scanCode';
+import { SecondaryButton } from '@/ui/Button';
+import { Txt } from '@/ui/Txt';
+
+/** Between two looks at what the camera shows, ms: a hand holds still for longer. */
+const LOOK_MS = 150;
+
+interface ViewfinderProps {
+  /** The text of a code, each time that one is in sight; true ends the looking. */
+  found: (text: string) => boolean;
+  /** A picture is taken instead. */
+  picture: () => void;
+  close: () => void;
+}
+
+/** Looks for a code in what the camera shows, until one is taken or it is closed. */
+function useLooking(found: ViewfinderProps['found']) {
+  const video = useRef<HTMLVideoElement>(null);
+  const [state, setState] = useState<'opening' | 'looking' | 'none'>('opening');
+  const take = useRef(found);
+  useEffect(() => {
+    take.current = found;
+  });
+  useEffect(() => {
+    let open = true;
+    let timer: ReturnType<typeof setTimeout>;
+    let stream: MediaStream | null = null;
+    const reader = codeReader(() => setState('none'));
+    const look = async () => {
+      const text = video.current && (await reader.read(video.current).catch(() => null));
+      if (!open || (text && take.current(text))) return;
+      timer = setTimeout(() => void look(), LOOK_MS);
+    };
+    void openCamera().then(async (camera) => {
+      stream = camera;
+      if (!open) return stop();
+      if (!camera || !video.current) return setState('none');
+      video.current.srcObject = camera;
+      await video.current.play().catch(() => undefined);
+      setState('looking');
+      void look();
+    });
+    function stop() {
+      stream?.getTracks().forEach((track) => track.stop());
+    }
+    return () => {
+      open = false;
+      clearTimeout(timer);
+      reader.close();
+      stop();
+    };
+  }, []);
+  return { video, state };
+}
+
+/** The camera held over a code: what it shows, and the ways round it. */
+export function Viewfinder({ found, picture, close }: ViewfinderProps) {
+  const { video, state } = useLooking(found);
+  return (
+    <View className="gap-2" testID="viewfinder">
+      {state === 'none' ? null : (
+        <video
+          ref={video}
+          muted
+          playsInline
+          aria-label="What the camera shows"
+          style={{ width: '100%', aspectRatio: '4 / 3', objectFit: 'cover' }}
+        />
+      )}
+      <Txt as="inline" role="status">
+        {state === 'opening'
+          ? 'The camera opens.'
+          : state === 'looking'
+            ? 'Hold the code in it, near, flat and in the light.'
+            : 'The camera may not be used here, or there is none. Take a picture, or type the lot.'}
+      </Txt>
+      <View className="flex-row flex-wrap gap-2">
+        <SecondaryButton label="Take a picture instead" testID="scan-picture" onPress={picture} />
+        <SecondaryButton label="Stop looking" testID="scan-stop" onPress={close} />
+      </View>
+    </View>
+  );
+}
