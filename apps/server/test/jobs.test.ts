@@ -83,6 +83,28 @@ test('a mortar is weighed as powder and water; too much water is told, and what 
   assert.equal((await start(batch.aG, batch.bG)).status, 200);
 });
 
+test('what a clock counts beside a step is kept as it is begun; a step that counts nothing takes none', async () => {
+  const id = await planned('F4', 'W-310', 300);
+  const { plan } = await ida.repair(id);
+  const held = plan?.body.steps.find((s) => s.timed);
+  const other = plan?.body.steps.find((s) => s.hold && !s.timed);
+  assert.ok(held && other);
+  const begin = (stepId: string, no = 1) =>
+    ida.send<Problem>(
+      command(id, { type: 'reading.add', at: ago(1), stepId, values: { kind: 'timed', no } }),
+    );
+  assert.equal((await begin(held.id)).status, 200);
+  const refused = await begin(other.id);
+  assert.equal(refused.status, 422);
+  assert.equal(refused.body.issues?.[0]?.path, 'values.kind');
+  assert.equal((await begin(held.id, 0)).status, 422);
+  const readings = (await ida.repair(id)).readings.filter((r) => r.values.kind === 'timed');
+  assert.deepEqual(
+    readings.map((r) => [r.stepId, r.passed, word(r.say)]),
+    [[held.id, true, 'Pressure held: 10 min by the clock.']],
+  );
+});
+
 test('a picture is kept with its step and read back; a reading cannot stand for one', async () => {
   const id = await planned('F4', 'W-310', 300);
   const stepId = 'mark-leak';
