@@ -92,12 +92,17 @@ function device({ hidden = false, permission = 'granted' } = {}) {
 function over(rows: RepairRow[], under = <RunElsewhere />) {
   jest.mocked(useRows).mockReturnValue({ rows } as ReturnType<typeof useRows>);
   const store = freshStore();
-  const shown = render(
+  const drawn = () => (
     <Provider store={store}>
       <Clocks>{under}</Clocks>
-    </Provider>,
+    </Provider>
   );
-  return { store, ...shown };
+  const shown = render(drawn());
+  const goTo = (path: string) => {
+    mockPath = path;
+    shown.rerender(drawn());
+  };
+  return { store, goTo, ...shown };
 }
 /** What was promised by the device has come: its promises need no clock. */
 const promises = async () => {
@@ -147,11 +152,11 @@ test('it is read aloud where that was asked for; what cannot wait cuts in', () =
   expect(alarm).not.toHaveBeenCalled();
 });
 
-/** A repair of which a wait of 40 minutes was started now, as this device has it. */
-function drying(id = ID, tag = 'P-1'): RepairView {
+/** A repair of which a wait was started now, as this device has it. */
+function drying(id = ID, tag = 'P-1', minutes = 40): RepairView {
   const [step] = plan.steps;
   if (!step) throw new Error('the plan has no steps');
-  const dry = { kind: 'countdown', label: m('Dry'), minutes: 40 } as const;
+  const dry = { kind: 'countdown', label: m('Dry'), minutes } as const;
   const body = { ...plan, steps: [{ ...step, title: m('Let it dry'), hold: dry }] };
   const reading = {
     ...{ id, stepId: step.id, values: { kind: 'countdown' as const }, passed: true },
@@ -184,7 +189,7 @@ test('a wait of a repair at work is told too, once the page is calm, on whatever
 test('it ticks over every screen but where it was started, and stands in the title until it is over', async () => {
   namePage('Store');
   const view = drying();
-  const { rerender, store } = await calmOver([view]);
+  const shown = await calmOver([view]);
   const clocks = () => screen.queryAllByTestId(/^clock-P-1-\d+$/);
   const [station] = view.plan?.body.steps.map((s) => s.station) ?? [];
   const at: Record<string, number> = {
@@ -192,19 +197,20 @@ test('it ticks over every screen but where it was started, and stands in the tit
     ...{ [`/repair/${view.id}/run`]: 0, [`/repair/${view.id}/${station}`]: 0 },
   };
   for (const [path, count] of Object.entries(at)) {
-    mockPath = path;
-    rerender(
-      <Provider store={store}>
-        <Clocks>
-          <RunElsewhere />
-        </Clocks>
-      </Provider>,
-    );
+    shown.goTo(path);
     expect([path, clocks().length]).toEqual([path, count]);
   }
   expect(document.title).toBe('39 min P-1 · Store · Kelmot');
   goOn(40);
   expect([clocks().length, document.title]).toEqual([0, 'Store · Kelmot']);
+});
+
+test('what takes half a day is left to the bench until its last hour', async () => {
+  await calmOver([drying(ID, 'P-1', 240)]);
+  const clocks = () => screen.queryAllByTestId(/^clock-P-1-\d+$/);
+  expect(clocks()).toHaveLength(0);
+  goOn(180);
+  expect(clocks()).toHaveLength(1);
 });
 
 test('of several that run the soonest stands over the screen, and the rest is a touch away', async () => {
@@ -240,17 +246,10 @@ test('the soonest clock stands in the title of the page, before the name of its 
 
 test('a pail ticks over every screen but its own and the bench, and no other repair does', () => {
   const row = rowWith(1);
-  const { rerender, store } = over([row]);
+  const shown = over([row]);
   expect(screen.getByText(/left:/)).toBeTruthy();
   for (const own of ['/', `/repair/${row.id}/mix`]) {
-    mockPath = own;
-    rerender(
-      <Provider store={store}>
-        <Clocks>
-          <RunElsewhere />
-        </Clocks>
-      </Provider>,
-    );
+    shown.goTo(own);
     expect(screen.queryByText(/left:/)).toBeNull();
   }
   mockPath = '/store';

@@ -12,6 +12,7 @@ import {
   stepDone,
   storyOf,
   waitCalls,
+  waitsUntil,
   type RepairView,
 } from '../src';
 import { AT, HERS, ID, ida, planOf, viewOf } from './view';
@@ -77,6 +78,15 @@ test('a clock meets no hold, and takes back none that was met', () => {
   expect(atHold('held', [read(3), begun('held', 2)])).toHaveLength(1);
 });
 
+test('what waits for a step waits from its reading, not from a clock beside it', () => {
+  const link = { from: { step: 'held' }, to: first.id, least: 30, most: null, instead: [] };
+  const linked: Plan = { ...body, links: [{ ...link, why: m('After the test.') }] };
+  const waits = (...readings: RepairView['readings']) =>
+    waitsUntil(first, { ...viewOf(linked), readings }, linked, now)?.at ?? null;
+  expect(waits(begun('held', 1))).toBeNull();
+  expect(waits(read(3), begun('held', 1))).toBe(now + 30 * MINUTE);
+});
+
 test('it is recorded without signal, told in the story without a limit, and what it counts is said', () => {
   const at = AT;
   const values = { kind: 'timed', no: 1 } as const;
@@ -105,10 +115,10 @@ test('it stands in a new plan whose step says the same, as it was', () => {
 
 test('it is called out when its time is over, by its step and its name', () => {
   const view = { ...viewOf(body), readings: [begun('lamp', 1, 0.2), begun('held', 1, 4)] };
-  const told = waitCalls(view, now, 'UTC').map((c) => [c.at - now, word(c.say)]);
+  const told = waitCalls(view, now, 'UTC').map((c) => [c.at - now, c.urgent, word(c.say)]);
   expect(told).toEqual([
-    [0.3 * MINUTE, 'Fill in passes: Under the lamp, 1 of 3, the time is over.'],
-    [6 * MINUTE, 'Half pressure: Pressure held, the time is over.'],
+    [0.3 * MINUTE, true, 'Fill in passes: Under the lamp, 1 of 3, the time is over.'],
+    [6 * MINUTE, true, 'Half pressure: Pressure held, the time is over.'],
   ]);
 });
 
