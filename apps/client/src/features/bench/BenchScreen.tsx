@@ -23,7 +23,7 @@ import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
 
 /** So many of what runs fill a phone. */
-const IN_SIGHT = 3;
+const IN_SIGHT = 4;
 
 const RepairAside = lazily((all) => all.RepairAside);
 
