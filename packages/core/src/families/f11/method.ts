@@ -268,14 +268,18 @@ function injectedDraft(work: W): Draft {
         'inject',
         'Inject from the lowest',
         m(
-          'From the lowest port, slow, until it shows at the next; cap, go up. {each} a batch by the minutes at its ports, {all} in all: patience on hairlines. Two pairs of gloves, a face shield, nobody below.',
+          'From the lowest port, slow, about {port} at each, until it shows at the next; cap, go up. {each} a batch, {all} in all: patience on hairlines. Two pairs of gloves, a face shield, nobody below.',
           {
+            port: minutes(atPorts / ports),
             each: minutes(atPorts / Math.max(1, main.batches.length)),
             all: minutes(atPorts),
           },
         ),
         {
           figures: ['resin', 'portMinutes'],
+          ...(atPorts > 0
+            ? { timed: { label: m('At a port'), minutes: atPorts / ports, times: ports } }
+            : {}),
           wrong: [
             wrong('It blows out', 'Stop, seal the place, wait, go on slower.'),
             wrong('Takes and takes', 'It runs into the ground: stop, let it foam, come back.'),
