@@ -248,7 +248,7 @@ test('a pail ticks over every screen but its own and the bench, and no other rep
   const row = rowWith(1);
   const shown = over([row]);
   expect(screen.getByText(/left:/)).toBeTruthy();
-  for (const own of ['/', `/repair/${row.id}/mix`]) {
+  for (const own of ['/', ...['run', 'mix', 'cure'].map((at) => `/repair/${row.id}/${at}`)]) {
     shown.goTo(own);
     expect(screen.queryByText(/left:/)).toBeNull();
   }

@@ -41,7 +41,7 @@ function Ticking({ id, row, at, say, rest }: Runs & { rest: Way[] }) {
 }
 
 /** Where the pail of a repair is shown large. */
-const OF_PAILS = ['run', 'mix', 'build'];
+const OF_PAILS = ['run', 'mix', 'build', 'cure'];
 
 /** Everything that runs now and is not on the screen at `path`: the soonest over first, after all what is over already. */
 function useElsewhere(path: string): Runs[] {
