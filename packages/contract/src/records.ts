@@ -100,7 +100,7 @@ export const ReadingValues = z.discriminatedUnion('kind', [
   }),
   /** A wait that was started: it runs from when it was recorded. */
   z.strictObject({ kind: z.literal('countdown') }),
-  /** What a clock counts beside a step was begun, for the so-manieth time: it meets no hold. */
+  /** What a clock counts beside a step was begun, and which time this was: it meets no hold. */
   z.strictObject({ kind: z.literal('timed'), no: z.int().min(1).max(MOST_TIMED) }),
   z.strictObject({ kind: z.literal('photo'), photoId: Id }),
   /** The job went on without what the hold asks for: by whoever recorded it, for this reason. */

@@ -12,10 +12,11 @@ import {
 import { dayClockText, deedsOf, planRound, STATIONS, type Deed, type Plan } from '@kelmot/core';
 import { useMemo, useState } from 'react';
 import { useMixing } from '@/features/stations/MixParts';
-import { lowered, type StationProps } from '@/features/stations/StepsStation';
+import type { StationProps } from '@/features/stations/StepsStation';
 import { useCount } from '@/features/stations/StepClock';
 import { batchName, useBatches } from '@/features/stations/useBatches';
 import { useHold, type HoldAct } from '@/features/stations/useHold';
+import { lowered } from '@/ui/lowered';
 import { useNow } from '@/ui/useNow';
 import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';

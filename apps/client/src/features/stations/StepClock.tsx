@@ -5,11 +5,11 @@ import { View } from 'react-native';
 import type { OpenRepair } from '@/features/repair/useRepair';
 import { SecondaryButton } from '@/ui/Button';
 import { Countdown } from '@/ui/Countdown';
+import { lowered } from '@/ui/lowered';
 import { Txt } from '@/ui/Txt';
 import { useNow } from '@/ui/useNow';
 import { useZone } from '@/ui/useZone';
 import { useWords } from '@/ui/useWords';
-import { lowered } from './StepsStation';
 
 interface CountProps {
   step: Step;

@@ -11,6 +11,7 @@ import { router } from 'expo-router';
 import { useMemo, type ReactNode } from 'react';
 import type { OpenRepair } from '@/features/repair/useRepair';
 import { PrimaryButton } from '@/ui/Button';
+import { lowered } from '@/ui/lowered';
 import { useWords } from '@/ui/useWords';
 import { useNowOf } from './useNowOf';
 
@@ -28,9 +29,6 @@ export function heldText({ by, title, why }: Held, say: (message: Message) => st
   if (by === 'cure' && first) return say(first).replace(/\.$/, '');
   return say(title);
 }
-
-/** The same within a sentence. */
-export const lowered = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
 /** Leads to the work, one step at a time, naming the step at hand. */
 export function ToRun({ id, view, plan }: StationProps): ReactNode {

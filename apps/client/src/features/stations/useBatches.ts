@@ -12,7 +12,8 @@ import {
 import type { MixCheck } from '@kelmot/core/mix/mixCheck';
 import { useAppSelector } from '@/store/hooks';
 import { useWords } from '@/ui/useWords';
-import { heldText, lowered } from './StepsStation';
+import { lowered } from '@/ui/lowered';
+import { heldText } from './StepsStation';
 import { useNowOf } from './useNowOf';
 
 export interface Weighed {

@@ -12,9 +12,9 @@ import { pickPicture } from '@/offline/picture';
 import { textsDropped, textTyped } from '@/store/drafts';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { goToFirstWrong } from '@/ui/keyboard';
+import { lowered } from '@/ui/lowered';
 import { useWords } from '@/ui/useWords';
 import { entryOf, type Entry } from './entry';
-import { lowered } from './StepsStation';
 
 export interface HoldProps {
   step: Step;
