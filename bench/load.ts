@@ -2,14 +2,16 @@ import { spawn } from 'node:child_process';
 import autocannon from 'autocannon';
 import { Client } from 'pg';
 import { v7 as uuidv7 } from 'uuid';
-import { startServer, type Running } from '../e2e/lib/server';
+import { AS_IT_IS, startServer, type Running } from '../e2e/lib/server';
 import { demoSurvey, openRepairs } from '@kelmot/demo';
 import { rate, table } from './lib/measure';
 
 const SECONDS = 6;
-const CONNECTIONS = 10;
+/** As many as the pool has, and a shift that comes back into signal. */
+const FEW = 10;
+const MANY = 50;
 /** So many repairs are worked on at once: one is done by one person, or two. */
-const AT_WORK = 40;
+const AT_WORK = 100;
 
 interface Result {
   perSecond: number;
@@ -18,9 +20,13 @@ interface Result {
 type Ask = Omit<autocannon.Options, 'url'> & { path?: string };
 
 /** Warms an address up, then asks it as often as it answers. Anything but an answer in order is an error. */
-async function asked(base: string, { path = '/', ...ask }: Ask): Promise<Result> {
+async function asked(
+  base: string,
+  { path = '/', ...ask }: Ask,
+  connections: number,
+): Promise<Result> {
   const url = `${base}${path}`;
-  const of = (duration: number) => autocannon({ ...ask, url, duration, connections: CONNECTIONS });
+  const of = (duration: number) => autocannon({ ...ask, url, duration, connections });
   await of(2);
   const found = await of(SECONDS);
   if (found.non2xx > 0 || found.errors > 0)
@@ -87,7 +93,7 @@ async function begun(base: string, cookie: string, i: number): Promise<Begun> {
 
 /** Both servers over one database, stopped whatever comes of it. */
 async function main(): Promise<void> {
-  const kelmot = await startServer();
+  const kelmot = await startServer({ main: AS_IT_IS });
   const owner = new Client({ connectionString: kelmot.ownerUrl });
   await owner.connect();
   await owner.query(
@@ -127,32 +133,37 @@ async function measure(kelmot: Running, bare: { base: string }): Promise<void> {
   const each = (body: () => object) => [
     { setupRequest: (req: autocannon.Request) => ({ ...req, body: JSON.stringify(body()) }) },
   ];
-  const pairs: [string, Ask, Ask][] = [
-    ['one repair', { path: `/api/repairs/${one}`, headers }, { path: `/one/${one}` }],
-    ['the bench', { path: '/api/repairs?status=open&limit=100', headers }, { path: '/list' }],
-    [
-      'one write',
-      { path: '/api/commands', ...write, requests: each(tick) },
-      {
-        path: '/one',
-        ...write,
-        requests: each(() => ({ id: uuidv7(), note: 'Locked and tagged.' })),
-      },
-    ],
+  const writes: [Ask, Ask] = [
+    { path: '/api/commands', ...write, requests: each(tick) },
+    {
+      path: '/one',
+      ...write,
+      requests: each(() => ({ id: uuidv7(), note: 'Locked and tagged.' })),
+    },
   ];
   const rows: string[][] = [];
-  for (const [name, own, other] of pairs) {
-    const ours = await asked(kelmot.base, own);
-    const theirs = await asked(bare.base, other);
+  const compared = async (name: string, connections: number, [own, other]: [Ask, Ask]) => {
+    const ours = await asked(kelmot.base, own, connections);
+    const theirs = await asked(bare.base, other, connections);
     rows.push([
-      name,
+      `${name}, ${connections} at once`,
       rate(ours.perSecond),
       rate(theirs.perSecond),
       (ours.perSecond / theirs.perSecond).toFixed(2),
       String(ours.p99),
       String(theirs.p99),
     ]);
-  }
+  };
+  await compared('one repair', FEW, [
+    { path: `/api/repairs/${one}`, headers },
+    { path: `/one/${one}` },
+  ]);
+  await compared('the bench', FEW, [
+    { path: '/api/repairs?status=open&limit=100', headers },
+    { path: '/list' },
+  ]);
+  await compared('one write', FEW, writes);
+  await compared('one write', MANY, writes);
   console.log(table(['', 'a second', 'bare', 'of bare', 'p99 ms', 'bare'], rows));
 }
 

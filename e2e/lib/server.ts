@@ -14,17 +14,23 @@ export interface Running {
   stop: () => Promise<void>;
 }
 
+/** The real server, in which each walk may live in an hour of its own. */
+const IN_ITS_HOUR = 'e2e/lib/demo.ts';
+/** The server of the demo, as it is. */
+export const AS_IT_IS = 'apps/demo/src/main.ts';
+
 /** The real server as a process of its own, over a new database in the test cluster, seeded with the demo. */
 export async function startServer({
   webRoot = `${ROOT}apps/client/dist`,
-}: { webRoot?: string } = {}): Promise<Running> {
+  main = IN_ITS_HOUR,
+}: { webRoot?: string; main?: string } = {}): Promise<Running> {
   const { appUrl, ownerUrl } = await emptyDatabase('e2e');
   let child: ChildProcess;
   let port = 0;
 
   const start = (): Promise<void> =>
     new Promise((resolve, reject) => {
-      child = spawn(process.execPath, ['--import', 'tsx', 'e2e/lib/demo.ts'], {
+      child = spawn(process.execPath, ['--import', 'tsx', main], {
         cwd: ROOT,
         env: {
           ...process.env,

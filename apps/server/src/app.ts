@@ -79,7 +79,8 @@ export function makeApp(deps: AppDeps) {
       },
     }),
   );
-  app.use(compress());
+  // What a write answers is a line.
+  app.get('*', compress());
 
   app.get('/healthz', (c) => c.json({ ok: true }));
   app.get('/readyz', async (c) => {

@@ -5,9 +5,9 @@ import { v7 as uuidv7 } from 'uuid';
 import { readAuditChain } from '../src/db/auditChain';
 import type { Db } from '../src/db/client';
 import { recordOnce, type Recording } from '../src/db/recordOnce';
-import { checks } from '../src/db/repairs';
 import { flushed, written } from '../src/db/written';
 import { command, inWorld, planRepair, surveyAt } from './harness';
+import { recordingsOf } from './recording';
 
 const on = inWorld('ida', 'tomas');
 const at = () => new Date().toISOString();
@@ -78,29 +78,7 @@ test('ten of the same new repair at once make one', async () => {
 
 test('a record is not written where its repair is elsewhere, closed, younger, or on another plan by then', async () => {
   const id = await planned();
-  const { plan } = await on.ida.repair(id);
-  if (!plan) throw new Error('no plan');
-  const { rows } = await on.world.database.pool.query(
-    'select r.site_id, u.id as by from repairs r, users u where r.id = $1 and u.username = $2',
-    [id, 'ida'],
-  );
-  const { site_id: siteId, by } = rows[0] as { site_id: string; by: string };
-  const record = (changed: Partial<Recording>): Recording => {
-    const own = { id: uuidv7(), type: 'check.set', repairId: id, by, at: at(), digest: 'x' };
-    const { id: checkId, repairId } = own;
-    const row = { id: checkId, repairId, planId: plan.id, stepId: 'isolate', at: own.at, by };
-    return {
-      command: own,
-      siteId,
-      notBefore: at(),
-      received: at(),
-      plan: { id: plan.id, number: 1 },
-      isNamed: false,
-      line: { by, address: null, type: 'check.set', body: {} },
-      adds: [{ table: checks, row: { ...row, batchNo: null, done: true, note: '' } }],
-      ...changed,
-    };
-  };
+  const record = await recordingsOf(on.world.database, id);
   const { db } = on.world.database;
   const before = await readAuditChain(db);
   const not: [string, Partial<Recording>][] = [
@@ -112,7 +90,7 @@ test('a record is not written where its repair is elsewhere, closed, younger, or
   await on.world.asOwner(({ pool }) =>
     pool.query("update repairs set status = 'dropped' where id = $1", [id]),
   );
-  assert.equal(await recordOnce(db, record({})), null, 'closed');
+  assert.equal(await recordOnce(db, record()), null, 'closed');
   await on.world.asOwner(({ pool }) =>
     pool.query("update repairs set status = 'open' where id = $1", [id]),
   );
@@ -123,7 +101,7 @@ test('a record is not written where its repair is elsewhere, closed, younger, or
     version: (await on.ida.repair(id)).version,
     keptWith: null,
   });
-  await recordOnce(db, record({}));
+  await recordOnce(db, record());
   const moments = (await on.ida.repair(id)).checks.map((c) => c.receivedAt);
   assert.deepEqual(moments, [later, later], 'a clock that was set back puts nothing before');
 });

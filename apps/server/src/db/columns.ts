@@ -1,4 +1,5 @@
-import { customType, numeric, timestamp } from 'drizzle-orm/pg-core';
+import { sql, type SQL } from 'drizzle-orm';
+import { customType, numeric, timestamp, type PgColumn } from 'drizzle-orm/pg-core';
 
 /** Quantities and money are numeric in the database and plain numbers in code. */
 export const amount = (name: string) => numeric(name, { mode: 'number' });
@@ -8,3 +9,7 @@ export const moment = (name: string) => timestamp(name, { withTimezone: true, mo
 
 /** Bytes as they are, for pictures. */
 export const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
+
+/** Whether a column is one of some ids, given as one array: the statement is the same for however many there are. */
+export const among = (column: PgColumn, ids: string[]): SQL =>
+  sql`${column} = any(${sql.param(ids)}::uuid[])`;

@@ -1,7 +1,8 @@
-import { getTableColumns, getTableName, sql, type SQL } from 'drizzle-orm';
+import { getTableColumns, getTableName, sql } from 'drizzle-orm';
 import type { PgTable } from 'drizzle-orm/pg-core';
 import { audit } from './audit';
 import type { Db, Tx } from './client';
+import { gathered } from './gathered';
 import { named } from './named';
 import { commands, repairs } from './repairs';
 
@@ -25,57 +26,114 @@ export interface Recording {
   adds: Added[];
 }
 
-/** A row as JSON by the names of its columns, as PostgreSQL fills a row from. */
-const rowOf = ({ table, row }: Added): string => {
-  const columns = getTableColumns(table);
-  return JSON.stringify(
-    Object.fromEntries(
-      Object.entries(row).map(([key, value]) => [
-        columns[key]?.name ?? key,
-        Buffer.isBuffer(value) ? `\\x${value.toString('hex')}` : value,
-      ]),
-    ),
-  );
-};
+/** What became of it: the version of its repair, and the number of the earlier plan that it was kept with. */
+export interface Recorded {
+  version: number;
+  keptWith: number | null;
+}
 
-const insert = (added: Added): SQL =>
-  sql`insert into ${added.table} select filled.* from fresh, jsonb_populate_record(null::${added.table}, ${rowOf(added)}::jsonb || jsonb_build_object('received_at', fresh.received_at)) filled`;
+/** A row by the names of its columns, as PostgreSQL fills a row from JSON, with the command that adds it. */
+function rowOf({ table, row }: Added, of: string): object {
+  const columns = getTableColumns(table);
+  const filled = Object.entries(row).map(([key, value]) => [
+    columns[key]?.name ?? key,
+    Buffer.isBuffer(value) ? `\\x${value.toString('hex')}` : value,
+  ]);
+  return { of, row: Object.fromEntries(filled) as object };
+}
+
+const asked = ({ command, line, plan, ...own }: Recording): object => ({
+  ...{ id: command.id, type: command.type, repair_id: command.repairId, by: command.by },
+  ...{ at: command.at, digest: command.digest, site_id: own.siteId, not_before: own.notBefore },
+  ...{ received: own.received, plan_id: plan.id, number: plan.number, is_named: own.isNamed },
+  line,
+});
+
+/** Whether a repair that another holds is waited for, or left to be asked alone. */
+type Held = 'waited for' | 'left';
 
 /**
- * Records something on an open repair, in one statement: takes the repair (so that what is received later has a later
+ * Records on open repairs, each another, in one statement: takes the repair (so that what is received later has a later
  * moment), the command, what it adds, and its line of the audit, all or nothing. Null where it was not done: the repair
  * is not there, is closed or was not there yet, its plan is another by now, or the command took effect before. Not yet
  * on the disk when it answers: see `flushed`.
  */
-export async function recordOnce(
+async function recordTogether(
   db: Db | Tx,
-  { command, siteId, notBefore, received, plan, isNamed, line, adds }: Recording,
-): Promise<{ version: number; keptWith: number | null } | null> {
-  const { id, repairId, type, by, at, digest } = command;
-  const added = adds.map((add, i) => sql`${sql.raw(`added_${i}`)} as (${insert(add)})`);
-  const [done] = await named<{ version: number; kept_with: number | null }>(
+  recordings: Recording[],
+  held: Held,
+): Promise<(Recorded | null)[]> {
+  const rows = new Map<PgTable, object[]>();
+  for (const { command, adds } of recordings)
+    for (const add of adds)
+      rows.set(add.table, [...(rows.get(add.table) ?? []), rowOf(add, command.id)]);
+  const tables = [...rows.keys()].sort((a, b) => (getTableName(a) < getTableName(b) ? -1 : 1));
+  const added = tables.map(
+    (table, i) => sql`${sql.raw(`added_${i}`)} as (
+      insert into ${table} select filled.* from jsonb_to_recordset(${JSON.stringify(rows.get(table))}::jsonb) as adds (of uuid, "row" jsonb)
+      join fresh on fresh.id = adds.of,
+      jsonb_populate_record(null::${table}, adds."row" || jsonb_build_object('received_at', fresh.received_at)) filled
+    )`,
+  );
+  const found = await named<{ id: string; version: number; kept_with: number | null }>(
     db,
-    `record in ${adds.map((add) => getTableName(add.table)).join(', ')}`,
-    sql`with held as (
-        update ${repairs} set updated_at = greatest(updated_at, ${received}::timestamptz)
-        where id = ${repairId} and site_id = ${siteId} and status = 'open'
-          and created_at <= ${notBefore}::timestamptz and (${isNamed}::boolean or plan_id = ${plan.id})
-          and not exists (select from ${commands} where id = ${id})
-          and set_config('synchronous_commit', 'off', true) = 'off'
-        returning version, updated_at as received_at,
-          case when plan_id = ${plan.id} then null else ${plan.number}::integer end as kept_with
+    `record in ${tables.map(getTableName).join(', ')}, held ${held}`,
+    sql`with asked as materialized (
+        select * from jsonb_to_recordset(${JSON.stringify(recordings.map(asked))}::jsonb) as asked (
+          id uuid, type text, repair_id uuid, by text, at timestamptz, digest text, site_id uuid, not_before timestamptz,
+          received timestamptz, plan_id uuid, number integer, is_named boolean, line jsonb
+        ) where set_config('synchronous_commit', 'off', true) = 'off'
+      ), free as materialized (
+        select asked.* from asked join ${repairs} on repairs.id = asked.repair_id
+        where repairs.site_id = asked.site_id and status = 'open' and created_at <= not_before
+          and (is_named or repairs.plan_id = asked.plan_id)
+          and not exists (select from ${commands} where commands.id = asked.id)
+        for update of repairs ${sql.raw(held === 'left' ? 'skip locked' : '')}
+      ), held as (
+        update ${repairs} set updated_at = greatest(updated_at, free.received)
+        from free where repairs.id = free.repair_id
+        returning free.id, repairs.version, repairs.updated_at as received_at,
+          case when repairs.plan_id = free.plan_id then null else free.number end as kept_with
       ), fresh as (
         insert into ${commands} (id, type, repair_id, by, version, kept_with, digest, at, received_at)
-        select ${id}::uuid, ${type}::text, ${repairId}::uuid, ${by}::text, version, kept_with, ${digest}::text, ${at}::timestamptz, received_at
-        from held
+        select id, type, repair_id, by, version, kept_with, digest, at, received_at from held join free using (id)
         on conflict (id) do nothing
-        returning version, kept_with, received_at
+        returning id, version, kept_with, received_at
       ), ${sql.join(added, sql`, `)}, line as (
         insert into ${audit} (by, address, repair_id, command_id, type, body)
-        select ${line.by}::text, ${line.address}::text, ${repairId}::uuid, ${id}::uuid, ${line.type}::text, ${JSON.stringify(line.body)}::jsonb
-        from fresh
+        select line->>'by', line->>'address', repair_id, id, line->>'type', line->'body' from fresh join free using (id)
       )
-      select version, kept_with from fresh`,
+      select id, version, kept_with from fresh`,
   );
-  return done ? { version: done.version, keptWith: done.kept_with } : null;
+  const done = new Map(found.map((f) => [f.id, { version: f.version, keptWith: f.kept_with }]));
+  return recordings.map(({ command }) => done.get(command.id) ?? null);
+}
+
+async function alone(db: Db | Tx, recording: Recording): Promise<Recorded | null> {
+  const [done] = await recordTogether(db, [recording], 'waited for');
+  return done ?? null;
+}
+
+/** More at once make what a plan of the database costs no less. */
+const MOST_TOGETHER = 50;
+const gathering = new WeakMap<Db, (recording: Recording) => Promise<Recorded | null>>();
+
+/**
+ * Records something on an open repair: together with what others record meanwhile on other repairs, all of it by
+ * `recordTogether`. Who cannot be written with them, because their repair is held or the database refuses one of them,
+ * is written alone.
+ */
+export function recordOnce(db: Db | Tx, recording: Recording): Promise<Recorded | null> {
+  if (!('$client' in db)) return alone(db, recording);
+  let ask = gathering.get(db);
+  if (!ask) {
+    ask = gathered({
+      together: (many) => recordTogether(db, many, 'left'),
+      alone: (one) => alone(db, one),
+      apart: ({ command }) => command.repairId,
+      most: MOST_TOGETHER,
+    });
+    gathering.set(db, ask);
+  }
+  return ask(recording);
 }

@@ -21,6 +21,7 @@ import {
   type SQL,
 } from 'drizzle-orm';
 import type { Db } from './client';
+import { among } from './columns';
 import { mixes, mixMarks, plans, readings, repairs, reviews } from './repairs';
 import { readPlan } from './planRead';
 import { headOf, toMix } from './repairView';
@@ -87,6 +88,16 @@ export async function listRepairs(db: Db, filter: RepairFilter): Promise<RepairP
   };
 }
 
+function byKey<T>(rows: T[], key: (row: T) => string): Map<string, T[]> {
+  const found = new Map<string, T[]>();
+  for (const row of rows) {
+    const own = found.get(key(row));
+    if (own) own.push(row);
+    else found.set(key(row), [row]);
+  }
+  return found;
+}
+
 /** Adds to each row what its strip and its next act need, in four queries for the whole page. */
 async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
   if (page.length === 0) return [];
@@ -97,14 +108,14 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
       ? db
           .select({ id: plans.id, cardCode: plans.cardCode, gist: plans.gist })
           .from(plans)
-          .where(inArray(plans.id, planIds))
+          .where(among(plans.id, planIds))
       : [],
     planIds.length
       ? db
           .select({ row: mixes, mark: mixMarks })
           .from(mixes)
           .leftJoin(mixMarks, eq(mixMarks.mixId, mixes.id))
-          .where(inArray(mixes.planId, planIds))
+          .where(among(mixes.planId, planIds))
           .orderBy(asc(mixes.receivedAt), asc(mixes.id))
       : [],
     planIds.length
@@ -119,7 +130,7 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
           .from(readings)
           .where(
             and(
-              inArray(readings.planId, planIds),
+              among(readings.planId, planIds),
               inArray(sql`${readings.values}->>'kind'`, [...OF_CLOCKS]),
             ),
           )
@@ -128,16 +139,19 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
     db
       .selectDistinctOn([reviews.repairId], { repairId: reviews.repairId, dueOn: reviews.dueOn })
       .from(reviews)
-      .where(and(inArray(reviews.repairId, ids), isNull(reviews.doneAt)))
+      .where(and(among(reviews.repairId, ids), isNull(reviews.doneAt)))
       .orderBy(reviews.repairId, asc(reviews.dueOn)),
   ]);
+  const planOf = new Map(gists.map((p) => [p.id, p]));
+  const readOn = byKey(read, (g) => g.planId);
+  const mixedOn = byKey(mixed, (m) => m.row.planId);
+  const dueOf = new Map(due.map((d) => [d.repairId, d.dueOn]));
   const rows = page.map(async (r): Promise<RepairRow> => {
-    const plan = gists.find((p) => p.id === r.planId);
-    const own = read.filter((g) => g.planId === r.planId);
+    const planId = r.planId ?? '';
+    const plan = planOf.get(planId);
+    const own = readOn.get(planId) ?? [];
     const gate = own.filter((g) => g.values.kind === 'ambient').at(-1);
-    const mixes = mixed
-      .filter((m) => m.row.planId === r.planId)
-      .map((m) => toMix(m.row, m.mark, ''));
+    const mixes = (mixedOn.get(planId) ?? []).map((m) => toMix(m.row, m.mark, ''));
     const runs = r.status === 'open' && mixes.length > 0 && own.length > 0;
     return {
       ...headOf(r),
@@ -145,7 +159,7 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
       gist: (runs && plan ? await gistAsItRuns(db, plan.id, own, mixes) : plan?.gist) ?? null,
       mixes,
       stop: gate && !gate.passed ? gate.say : null,
-      dueOn: due.find((d) => d.repairId === r.id)?.dueOn ?? null,
+      dueOn: dueOf.get(r.id) ?? null,
     };
   });
   return Promise.all(rows);
