@@ -1,4 +1,13 @@
-import { makePlan, matchAll, rank, type Survey, type SystemCard } from '@kelmot/core';
+import {
+  families,
+  makePlan,
+  matchAll,
+  rank,
+  whatWouldChange,
+  type Survey,
+  type SystemCard,
+} from '@kelmot/core';
+import fc from 'fast-check';
 import {
   demoCards,
   demoSurvey,
@@ -7,10 +16,13 @@ import {
   surveyedRepairs,
   systemCards,
 } from '@kelmot/demo';
+import { hostile } from '../packages/demo/test/hostile';
 import { perSecond, table } from './lib/measure';
 
 const AT = '2031-01-01T00:00:00Z';
 const FRAME_MS = 16;
+/** So many cards are made up for each family. */
+const HOSTILE = 200;
 
 /** So many cards of the survey’s own family, each a little different from a real one. */
 function generated(count: number, family: Survey['family']): SystemCard[] {
@@ -58,4 +70,21 @@ function planning(): string {
   return table(['plan', 'ms', 'frames over it'], rows);
 }
 
-export const bench = (): string => `${judging()}\n\n${planning()}`;
+/** Milliseconds for the slowest of many cards that say whatever a card may say, with all the damages a survey takes. */
+function hostileCards(): string {
+  const rows = families().map(({ id }) => {
+    const times = fc.sample(hostile(id), { numRuns: HOSTILE, seed: 5 }).map(({ survey, card }) => {
+      const begun = performance.now();
+      const ranked = rank(matchAll(survey, [card], siteSettings), survey.intent);
+      whatWouldChange(survey, ranked, siteSettings, {});
+      makePlan(survey, card, siteSettings, AT, { library: demoCards });
+      return performance.now() - begun;
+    });
+    const slowest = Math.max(...times);
+    const usual = times.toSorted((a, b) => a - b)[HOSTILE / 2] ?? 0;
+    return [id, slowest.toFixed(0), (FRAME_MS / slowest).toFixed(2), usual.toFixed(1)];
+  });
+  return table(['hostile cards', 'slowest ms', 'frames over it', 'usual ms'], rows);
+}
+
+export const bench = (): string => [judging(), planning(), hostileCards()].join('\n\n');

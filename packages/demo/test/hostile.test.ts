@@ -1,0 +1,44 @@
+import {
+  families,
+  makePlan,
+  matchAll,
+  planBatches,
+  rank,
+  VERDICTS,
+  whatWouldChange,
+  word,
+} from '@kelmot/core';
+import fc from 'fast-check';
+import { demoCards, siteSettings } from '../src/index';
+import { hostile } from './hostile';
+import { AT } from './surveys';
+
+const RUNS = 60;
+/** A plan of more is not worked out: core refuses what would take more batches than this (`mix/batchPlan.ts`). */
+const MOST_BATCHES = 1000;
+const MOST_STEPS = 200;
+
+describe.each(families().map((f) => f.id))('%s', (family) => {
+  it('is judged and planned, or refused with a reason, whatever figures a card has', () => {
+    fc.assert(
+      fc.property(hostile(family), ({ survey, card }) => {
+        const matches = matchAll(survey, [card], siteSettings, { library: demoCards });
+        const [first] = rank(matches, survey.intent);
+        expect(first?.match.card.code).toBe(card.code);
+        for (const { verdict, because } of first?.match.judged ?? []) {
+          expect(VERDICTS).toContain(verdict);
+          expect(word(because)).not.toMatch(/NaN|Infinity|undefined|\{/);
+        }
+        whatWouldChange(survey, rank(matches, survey.intent), siteSettings, {});
+        const made = makePlan(survey, card, siteSettings, AT, { library: demoCards });
+        if (!made.ok) {
+          expect(word(made.why)).not.toMatch(/NaN|Infinity|undefined/);
+          return;
+        }
+        expect(planBatches(made.plan).length).toBeLessThanOrEqual(MOST_BATCHES);
+        expect(made.plan.steps.length).toBeLessThanOrEqual(MOST_STEPS);
+      }),
+      { numRuns: RUNS },
+    );
+  });
+});

@@ -1,0 +1,63 @@
+import { familyOf, SystemCard, type FamilyId, type Survey } from '@kelmot/core';
+import fc from 'fast-check';
+import { systemCards } from '../src/index';
+import { base } from './surveyed';
+
+type Path = (string | number)[];
+type Leaves = Record<string | number, unknown>;
+
+/** Where the figures of something stand. */
+const figuresIn = (of: unknown, path: Path = []): Path[] => {
+  if (typeof of === 'number') return [path];
+  if (typeof of !== 'object' || of === null) return [];
+  return Object.entries(of).flatMap(([key, part]) => figuresIn(part, [...path, key]));
+};
+
+/** A copy with the figure at a path made so many times as large. */
+function scaled<T extends object>(of: T, path: Path, factor: number): T {
+  const copy = structuredClone(of);
+  const holder = path.slice(0, -1).reduce((at, key) => at[key] as Leaves, copy as Leaves);
+  const last = path.at(-1) as string;
+  holder[last] = (holder[last] as number) * factor;
+  return copy;
+}
+
+/** The survey of a family with as many damages as it takes. */
+export function fullSurvey(family: string): Survey {
+  const survey = base.get(family as FamilyId) as Survey;
+  const { mostDamages } = familyOf(family);
+  const damages = Array.from(
+    { length: mostDamages },
+    (_, i) => survey.damages[i % survey.damages.length],
+  );
+  return { ...survey, damages } as Survey;
+}
+
+export interface Hostile {
+  survey: Survey;
+  card: SystemCard;
+}
+
+/** So many times as large a figure is made: as far off as the schema of cards lets through, the widest first. */
+const FACTORS = [1e6, 1e-6, 1e4, 1e-4, 100, 0.01, 10, 0.1];
+
+/**
+ * A card whose import nothing refuses, with some of its figures as far from right as a card may say them, and a survey
+ * with all the damages that it may have.
+ */
+export const hostile = (family: string): fc.Arbitrary<Hostile> => {
+  const cards = systemCards.filter((c) => c.families.includes(family));
+  const change = fc.tuple(fc.nat(), fc.nat({ max: FACTORS.length - 1 }));
+  return fc
+    .tuple(fc.constantFrom(...cards), fc.array(change, { minLength: 1, maxLength: 5 }))
+    .map(([from, changes]) => {
+      const card = changes.reduce((now, [at, first]) => {
+        const figures = figuresIn(now);
+        const path = figures[at % figures.length] as Path;
+        const tried = [...FACTORS.slice(first), ...FACTORS.slice(0, first)];
+        const made = tried.map((factor) => scaled(now, path, factor));
+        return made.find((c) => SystemCard.safeParse(c).success) ?? now;
+      }, from);
+      return { survey: fullSurvey(family), card };
+    });
+};
