@@ -113,9 +113,13 @@ class InOneProcess {
 }
 
 /** What a person reads is judged by persons: emptying a sentence says nothing of the tests. Ids and units are broken. */
+const PROSE = /\s|^[A-Z][a-z]/;
 const prose = {
   shouldIgnore: ({ node }) =>
-    node.type === 'StringLiteral' && /\s|^[A-Z][a-z]/.test(node.value) ? 'prose' : undefined,
+    (node.type === 'StringLiteral' && PROSE.test(node.value)) ||
+    (node.type === 'TemplateLiteral' && node.quasis.some((q) => PROSE.test(q.value.raw)))
+      ? 'prose'
+      : undefined,
 };
 
 export const strykerPlugins = [

@@ -128,3 +128,18 @@ test('nothing yet is waited for, and after its time is lost', () => {
   expect(watch(device, [], AT + 1000, [4], AT).state).toBe('waiting');
   expect(watch(device, [], AT + device.silentMs + 1, [4], AT).fault).toBe('lost');
 });
+
+test('four places, each further than the one before by as much, are a drift; three are three places', () => {
+  const device = instrument('durometer');
+  const [real] = SCENES.durometer;
+  const units = sampleOf(device, sceneOf('durometer', 1, null), 0, 0)?.units ?? [];
+  const taken = (...shares: number[]): Watch => {
+    const samples = shares.map((share, i) => ({ at: AT + i, values: [real * share], units }));
+    return watch(device, samples, AT + shares.length, [real], AT);
+  };
+  expect(taken(0.8, 0.9, 1).state).toBe('steady');
+  expect(taken(0.85, 0.9, 0.95, 1).fault).toBe('drift');
+  expect(taken(1, 0.95, 0.9, 0.85).fault).toBe('drift');
+  expect(taken(0.95, 0.97, 0.99, 1.01).state).toBe('steady');
+  expect(taken(0.85, 0.94, 0.95, 1.03).state).toBe('steady');
+});

@@ -60,3 +60,18 @@ test('everything since a moment is heard before it is open, oldest first', async
   expect(heard.length).toBeGreaterThan(20);
   expect(heard.every((s, i) => i === 0 || s.at > (heard[i - 1] as Sample).at)).toBe(true);
 });
+
+test('two spots that stand apart are no drift; two that come and go from each other by more than 4 °C are', () => {
+  const whole = logged(1, null);
+  /** The second spot so much warmer than it is at the beginning, and so much at the end, °C. */
+  const apart = (from: number, to: number) =>
+    whole.map((s, i) => {
+      const [one = 0, two = 0] = s.values;
+      return { ...s, values: [one, two + from + ((to - from) * i) / (whole.length - 1)] };
+    });
+  expect(seenOf(apart(3, 3)).state).toBe('steady');
+  expect(seenOf(apart(-3, -3)).state).toBe('steady');
+  expect(seenOf(apart(1, -2)).state).toBe('steady');
+  expect(seenOf(apart(3, -3)).fault).toBe('drift');
+  expect(seenOf(apart(-3, 3)).fault).toBe('drift');
+});
