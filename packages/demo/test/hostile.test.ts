@@ -9,8 +9,8 @@ import {
   word,
 } from '@kelmot/core';
 import fc from 'fast-check';
-import { demoCards, siteSettings } from '../src/index';
-import { hostile } from './hostile';
+import { demoCards, siteSettings, systemCards } from '../src/index';
+import { fullSurvey, hostile } from './hostile';
 import { AT } from './surveys';
 
 const RUNS = 60;
@@ -41,4 +41,20 @@ describe.each(families().map((f) => f.id))('%s', (family) => {
       { numRuns: RUNS },
     );
   });
+});
+
+test('a cartridge that holds no more than its nozzle keeps back is refused by that', () => {
+  const refused = systemCards.flatMap((card) => {
+    if (card.mix.kind !== 'cartridge') return [];
+    const { purgeMl } = card.mix;
+    const packs = card.packs.map((p) => ({ ...p, size: purgeMl }));
+    return card.families.map((family) => {
+      const made = makePlan(fullSurvey(family), { ...card, packs }, siteSettings, AT, {
+        library: demoCards,
+      });
+      return made.ok ? 'planned' : word(made.why);
+    });
+  });
+  expect(refused).toContain('No pack of it holds more than its nozzle keeps back.');
+  expect(refused).not.toContain('planned');
 });

@@ -115,7 +115,12 @@ function byKits(ask: Ask, base: number, pace: number): Tried {
     );
   });
   if (able.length === 0) {
-    const least = Math.min(...card.packs.map((p) => p.size)) - purge;
+    const [least] = card.packs
+      .map((p) => p.size - purge)
+      .filter((ml) => ml > 0)
+      .sort((a, b) => a - b);
+    if (least === undefined)
+      return { why: m('No pack of it holds more than its nozzle keeps back.') };
     return {
       why: m('A whole pack takes {takes} to place; {use} of its life can be used.', {
         takes: min(touchedFor(touches, Math.min(least, totalMl), totalMl, pace)),
