@@ -109,6 +109,8 @@ async function recordTogether(
   return recordings.map(({ command }) => done.get(command.id) ?? null);
 }
 
+const isLarge = ({ row }: Added): boolean => Object.values(row).some(Buffer.isBuffer);
+
 async function alone(db: Db | Tx, recording: Recording): Promise<Recorded | null> {
   const [done] = await recordTogether(db, [recording], 'waited for');
   return done ?? null;
@@ -121,10 +123,10 @@ const gathering = new WeakMap<Db, (recording: Recording) => Promise<Recorded | n
 /**
  * Records something on an open repair: together with what others record meanwhile on other repairs, all of it by
  * `recordTogether`. Who cannot be written with them, because their repair is held or the database refuses one of them,
- * is written alone.
+ * is written alone; and so is a picture, of which fifty would be a statement of many megabytes.
  */
 export function recordOnce(db: Db | Tx, recording: Recording): Promise<Recorded | null> {
-  if (!('$client' in db)) return alone(db, recording);
+  if (!('$client' in db) || recording.adds.some(isLarge)) return alone(db, recording);
   let ask = gathering.get(db);
   if (!ask) {
     ask = gathered({
