@@ -12,7 +12,7 @@ import { GRITS, gritLadder } from '../src/film/gritLadder';
 import { beltPatch } from '../src/geometry/beltPatch';
 import { boltSequence } from '../src/geometry/boltSequence';
 import { survival } from '../src/inspect/survival';
-import { dissolve } from '../src/mix/dissolve';
+import { dissolve, DissolveInput } from '../src/mix/dissolve';
 import { mortarBatch } from '../src/mix/mortarBatch';
 import { WrapDesignInput } from '../src/wrap/laminate';
 import { wrapDesign, wrapDesignCalc } from '../src/wrap/wrapDesign';
@@ -341,6 +341,21 @@ test('what is made covers what is needed, and additions bring a solution to its 
       },
     ),
   );
+});
+
+test('a jar of pellets alone or of solvent alone is a jar; an empty one is none', () => {
+  const jar = (pelletsG: number, solventMl: number) =>
+    DissolveInput.safeParse({ pelletsG, solventMl, solventDensityGml: 0.8, targetSolids: 0.3 });
+  for (const [pelletsG, solventMl] of [
+    [318, 0],
+    [0, 495],
+    [0.5, 0.5],
+  ] as const)
+    expect(jar(pelletsG, solventMl).success).toBe(true);
+  const none = jar(0, 0);
+  expect(none.error?.issues.map((i) => [i.path.join('.'), i.message])).toEqual([
+    ['pelletsG', 'must be over 0, or solventMl must be: there is nothing in the jar'],
+  ]);
 });
 
 test('the parts add up: crack runs, hole and cover; a wider wall crack never needs less resin', () => {

@@ -91,5 +91,9 @@ test('how far it has come at a moment takes nothing that was read later', () => 
   expect(progressAt({ ...base, seen }, 250)).toBeCloseTo(0.5, 6);
   expect(progressAt({ ...base, seen }, 125)).toBeCloseTo(0.25, 6);
   expect(progressAt({ ...base, seen: [] }, 250)).toBeCloseTo(0.5, 6);
+  // What is read at the very moment counts: it was colder on the way there.
+  const colder = { ...base, seen: temps([0, 20], [200, 10]) };
+  expect(progressAt(colder, 200)).toBeLessThan(0.39);
+  expect(progressAt(colder, 199.999)).toBeCloseTo(0.4, 4);
   expect(progressAt({ ...base, seen: temps([0, -5]) }, 400)).toBe(0);
 });

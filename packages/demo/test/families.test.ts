@@ -16,6 +16,7 @@ import {
   type SurveyDraft,
 } from '@kelmot/core';
 import { demoCards, demoSurvey, siteSettings, surveyedRepairs, systemCards } from '../src/index';
+import { surveyed } from './surveyed';
 
 const AT = '2026-11-24T06:00:00Z';
 const options = {
@@ -204,4 +205,19 @@ test('a kind of fill or of tyre repair that is chosen rules the others out, and 
   );
   expect(allowed('TR-6', { tyre: 'shop' })).toEqual(['T-540']);
   expect(allowed('TR-6', {})).toEqual(['T-510', 'T-540']);
+});
+
+test('a bore that is cut to size is built up by what the tool takes off all round, a seat likewise, and no bore to nothing', () => {
+  const across = (shape: 'bore' | 'seat', machined: boolean, machiningMm: number) => {
+    const survey = surveyed('F2', { 'parent.machined': machined });
+    const round = { shape, finishedDiameterMm: 160, wornDiameterMm: shape === 'bore' ? 163 : 157 };
+    const asked = { ...survey, damages: [{ ...round, lengthMm: 52 }] };
+    const { bodies } = familyOf('F2').demand(asked as never, { ...siteSettings, machiningMm });
+    return (bodies[0]?.shape as { finishedDiameterMm: number }).finishedDiameterMm;
+  };
+  expect(across('bore', false, 1)).toBe(160);
+  expect(across('bore', true, 1)).toBe(158);
+  expect(across('bore', true, 2.5)).toBe(155);
+  expect(across('seat', true, 1)).toBe(162);
+  expect(across('bore', true, 60)).toBe(80);
 });

@@ -10,6 +10,7 @@ import {
   type RepairView,
 } from '@kelmot/contract';
 import { deedsOf, MINUTE, paceOf, usableMinutes, word, type Deed, type Plan } from '@kelmot/core';
+import { m, q } from '@kelmot/core/message/message';
 import { HERS, ID, viewOf } from '../../contract/test/view';
 import { demoPlan, demoSurvey, meets, surveyedRepairs } from '../src/index';
 
@@ -236,6 +237,12 @@ describe('the clock beside the work', () => {
     const short = paceAt(wet, 600, opened(use - left / 2)).pail;
     expect(short?.spareMin).toBeCloseTo(-left / 2, 6);
     expect(short && word(short.say)).toMatch(/get a second pair of hands, or bin/);
+    const figure = (minutes: number) => word(m('{minutes}', { minutes: q(minutes, 'time') }));
+    expect(fresh && word(fresh.say)).toBe(
+      `${figure(use - 1)} left in the pail for ${figure(left)} of work.`,
+    );
+    const just = paceAt(wet, 600, opened(use)).pail;
+    expect(just && word(just.say)).toBe('Its time to place is over: use no more of it.');
     const over = paceAt(wet, 600, opened(use + 1)).pail;
     expect(over && word(over.say)).toBe('Its time to place is over: use no more of it.');
     // Placed, binned, or of another batch, there is no pail to speak of.
