@@ -4,6 +4,7 @@ import {
   families,
   familyOf,
   familiesFor,
+  makePlan,
   matchAll,
   readDraft,
   askedBy,
@@ -13,10 +14,11 @@ import {
   word,
   type Damage,
   type FamilyId,
+  type Survey,
   type SurveyDraft,
 } from '@kelmot/core';
 import { demoCards, demoSurvey, siteSettings, surveyedRepairs, systemCards } from '../src/index';
-import { surveyed } from './surveyed';
+import { card, known, surveyed } from './surveyed';
 
 const AT = '2026-11-24T06:00:00Z';
 const options = {
@@ -220,4 +222,29 @@ test('a bore that is cut to size is built up by what the tool takes off all roun
   expect(across('bore', true, 2.5)).toBe(155);
   expect(across('seat', true, 1)).toBe(162);
   expect(across('bore', true, 60)).toBe(80);
+});
+
+test('a cover of a tyre says how many strips it takes, and end to end where one damage takes more than one', () => {
+  const strips = (...lengthsMm: number[]): string => {
+    const survey = surveyed('F7', {});
+    const [crack] = survey.damages;
+    const damages = lengthsMm.map((lengthMm) => ({ ...crack, lengthMm }));
+    const made = makePlan({ ...survey, damages } as Survey, card('T-510'), siteSettings, AT, known);
+    if (!made.ok) throw new Error(word(made.why));
+    const said = made.plan.steps.map((s) => word(s.text)).join(' ');
+    return /[^.]* strips? of [^.]*\./.exec(said)?.[0].trim() ?? said;
+  };
+  expect(strips(60)).toBe('One strip of 120 mm.');
+  expect(strips(60, 60)).toBe('2 strips of 120 mm.');
+  expect(strips(120)).toBe('2 strips of 60 mm, end to end.');
+  expect(strips(120, 60)).toBe('3 strips of 60 mm, end to end.');
+});
+
+test('a worn patch of a casing is as long as its longer side, whichever was measured first', () => {
+  const longest = (lengthMm: number, widthMm: number) => {
+    const survey = surveyed('F2', {});
+    const flat = { shape: 'flat', lengthMm, widthMm, depthMm: 3, wallMm: 14 };
+    return familyOf('F2').demand({ ...survey, damages: [flat] } as never, siteSettings).longestMm;
+  };
+  expect([longest(240, 90), longest(90, 240)]).toEqual([240, 240]);
 });

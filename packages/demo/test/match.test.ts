@@ -139,6 +139,8 @@ const cases: [
   ['six tonnes on the same bond', 'F3', { 'load.loadN': 60_000 }, 'X-870', 'load', 'no'],
   ['nothing on it', 'F3', { 'load.carries': 'none', 'load.loadN': null }, 'X-870', 'load', 'fits'],
   ['level belt, pour-on', 'F6', {}, 'B-410', 'flex', 'fits'],
+  ['a tenth of the carcass cut', 'F6', { 'belt.carcassCutPct': 10 }, 'B-410', 'route', 'fits'],
+  ['a little more of it', 'F6', { 'belt.carcassCutPct': 10.1 }, 'B-410', 'route', 'no'],
   ['a quarter of the carcass cut', 'F6', { 'belt.carcassCutPct': 25 }, 'B-410', 'route', 'no'],
   [
     'five hours, pour-on in time if the belt is warmed',
