@@ -116,7 +116,7 @@ async function alone(db: Db | Tx, recording: Recording): Promise<Recorded | null
   return done ?? null;
 }
 
-/** More at once make what a plan of the database costs no less. */
+/** By then the round trip is shared by so many that more would save nothing. */
 const MOST_TOGETHER = 50;
 const gathering = new WeakMap<Db, (recording: Recording) => Promise<Recorded | null>>();
 
