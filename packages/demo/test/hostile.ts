@@ -1,26 +1,18 @@
 import { familyOf, SystemCard, type FamilyId, type Survey } from '@kelmot/core';
 import fc from 'fast-check';
 import { systemCards } from '../src/index';
-import { base } from './surveyed';
+import { base, withLeaf } from './surveyed';
 
-type Path = (string | number)[];
-type Leaves = Record<string | number, unknown>;
-
-/** Where the figures of something stand. */
-const figuresIn = (of: unknown, path: Path = []): Path[] => {
-  if (typeof of === 'number') return [path];
+interface Figure {
+  path: string[];
+  value: number;
+}
+/** The figures in something, and where they stand. */
+const figuresIn = (of: unknown, path: string[] = []): Figure[] => {
+  if (typeof of === 'number') return [{ path, value: of }];
   if (typeof of !== 'object' || of === null) return [];
   return Object.entries(of).flatMap(([key, part]) => figuresIn(part, [...path, key]));
 };
-
-/** A copy with the figure at a path made so many times as large. */
-function scaled<T extends object>(of: T, path: Path, factor: number): T {
-  const copy = structuredClone(of);
-  const holder = path.slice(0, -1).reduce((at, key) => at[key] as Leaves, copy as Leaves);
-  const last = path.at(-1) as string;
-  holder[last] = (holder[last] as number) * factor;
-  return copy;
-}
 
 /** The survey of a family with as many damages as it takes. */
 export function fullSurvey(family: string): Survey {
@@ -53,9 +45,9 @@ export const hostile = (family: string): fc.Arbitrary<Hostile> => {
     .map(([from, changes]) => {
       const card = changes.reduce((now, [at, first]) => {
         const figures = figuresIn(now);
-        const path = figures[at % figures.length] as Path;
+        const { path, value } = figures[at % figures.length] as Figure;
         const tried = [...FACTORS.slice(first), ...FACTORS.slice(0, first)];
-        const made = tried.map((factor) => scaled(now, path, factor));
+        const made = tried.map((factor) => withLeaf(now, path, value * factor));
         return made.find((c) => SystemCard.safeParse(c).success) ?? now;
       }, from);
       return { survey: fullSurvey(family), card };

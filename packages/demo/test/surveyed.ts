@@ -18,17 +18,18 @@ export const card = (code: string) => {
 };
 
 export type Leaf = string | number | boolean | null;
-/** A survey of a family with some of its answers put otherwise, by path. */
-export function surveyed(family: FamilyId, answers: Record<string, Leaf>): Survey {
-  const copy = structuredClone(base.get(family)) as unknown as Record<string, unknown>;
-  for (const [path, leaf] of Object.entries(answers)) {
-    const keys = path.split('.');
-    const last = keys.pop() as string;
-    const holder = keys.reduce<Record<string, unknown>>(
-      (o, k) => o[k] as Record<string, unknown>,
-      copy,
-    );
-    holder[last] = leaf;
-  }
-  return copy as unknown as Survey;
+type Holder = Record<string, unknown>;
+/** A copy of something with the leaf at a path put otherwise. */
+export function withLeaf<T extends object>(of: T, path: readonly string[], leaf: Leaf): T {
+  const copy = structuredClone(of);
+  const holder = path.slice(0, -1).reduce((at, key) => at[key] as Holder, copy as Holder);
+  holder[path.at(-1) as string] = leaf;
+  return copy;
 }
+
+/** A survey of a family with some of its answers put otherwise, by path. */
+export const surveyed = (family: FamilyId, answers: Record<string, Leaf>): Survey =>
+  Object.entries(answers).reduce(
+    (survey, [path, leaf]) => withLeaf(survey, path.split('.'), leaf),
+    structuredClone(base.get(family) as Survey),
+  );

@@ -3,6 +3,7 @@ import type { PgTable } from 'drizzle-orm/pg-core';
 import { audit } from './audit';
 import type { Db, Tx } from './client';
 import { gathered } from './gathered';
+import { grouped } from './grouped';
 import { named } from './named';
 import { commands, repairs } from './repairs';
 
@@ -33,7 +34,7 @@ export interface Recorded {
 }
 
 /** A row by the names of its columns, as PostgreSQL fills a row from JSON, with the command that adds it. */
-function rowOf({ table, row }: Added, of: string): object {
+function rowOf({ table, row, of }: Added & { of: string }): object {
   const columns = getTableColumns(table);
   const filled = Object.entries(row).map(([key, value]) => [
     columns[key]?.name ?? key,
@@ -63,14 +64,14 @@ async function recordTogether(
   recordings: Recording[],
   held: Held,
 ): Promise<(Recorded | null)[]> {
-  const rows = new Map<PgTable, object[]>();
-  for (const { command, adds } of recordings)
-    for (const add of adds)
-      rows.set(add.table, [...(rows.get(add.table) ?? []), rowOf(add, command.id)]);
+  const rows = grouped(
+    recordings.flatMap(({ command, adds }) => adds.map((add) => ({ ...add, of: command.id }))),
+    ({ table }) => table,
+  );
   const tables = [...rows.keys()].sort((a, b) => (getTableName(a) < getTableName(b) ? -1 : 1));
   const added = tables.map(
     (table, i) => sql`${sql.raw(`added_${i}`)} as (
-      insert into ${table} select filled.* from jsonb_to_recordset(${JSON.stringify(rows.get(table))}::jsonb) as adds (of uuid, "row" jsonb)
+      insert into ${table} select filled.* from jsonb_to_recordset(${JSON.stringify(rows.get(table)?.map(rowOf))}::jsonb) as adds (of uuid, "row" jsonb)
       join fresh on fresh.id = adds.of,
       jsonb_populate_record(null::${table}, adds."row" || jsonb_build_object('received_at', fresh.received_at)) filled
     )`,

@@ -22,6 +22,7 @@ import {
 } from 'drizzle-orm';
 import type { Db } from './client';
 import { among } from './columns';
+import { grouped } from './grouped';
 import { mixes, mixMarks, plans, readings, repairs, reviews } from './repairs';
 import { readPlan } from './planRead';
 import { headOf, toMix } from './repairView';
@@ -88,16 +89,6 @@ export async function listRepairs(db: Db, filter: RepairFilter): Promise<RepairP
   };
 }
 
-function byKey<T>(rows: T[], key: (row: T) => string): Map<string, T[]> {
-  const found = new Map<string, T[]>();
-  for (const row of rows) {
-    const own = found.get(key(row));
-    if (own) own.push(row);
-    else found.set(key(row), [row]);
-  }
-  return found;
-}
-
 /** Adds to each row what its strip and its next act need, in four queries for the whole page. */
 async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
   if (page.length === 0) return [];
@@ -143,8 +134,8 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
       .orderBy(reviews.repairId, asc(reviews.dueOn)),
   ]);
   const planOf = new Map(gists.map((p) => [p.id, p]));
-  const readOn = byKey(read, (g) => g.planId);
-  const mixedOn = byKey(mixed, (m) => m.row.planId);
+  const readOn = grouped(read, (g) => g.planId);
+  const mixedOn = grouped(mixed, (m) => m.row.planId);
   const dueOf = new Map(due.map((d) => [d.repairId, d.dueOn]));
   const rows = page.map(async (r): Promise<RepairRow> => {
     const planId = r.planId ?? '';
