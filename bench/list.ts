@@ -24,7 +24,7 @@ with source as (
 ), kept as (
   insert into repairs (id, site_id, asset_id, family, tag, asset_name, position, title, intent, station, status, survey,
     plan_id, back_by, created_by, created_at, updated_at)
-  select new_id, site_id, asset_id, family, 'B-' || at, asset_name, position, title, intent, station,
+  select new_id, site_id, asset_id, family, 'B-' || lpad(at::text, 6, '0'), asset_name, position, title, intent, station,
     (case when at < $3::int then 'open' else 'closed' end)::repair_status, survey, new_plan, back_by, created_by,
     now() - at * interval '1 minute', now() - at * interval '1 minute' from made returning id
 ), planned as (
@@ -51,7 +51,15 @@ async function ms(work: () => Promise<unknown>): Promise<number> {
   return Math.min(...times);
 }
 
-async function measured(db: Db, siteId: string, one: string): Promise<Record<string, number>> {
+/** As the fill tags them: none of them stands in another, so that what is looked for is as much at every size. */
+const tagOf = (at: number): string => `B-${String(at).padStart(6, '0')}`;
+
+async function measured(
+  db: Db,
+  size: number,
+  siteId: string,
+  one: string,
+): Promise<Record<string, number>> {
   const page = (more: Partial<RepairFilter>) =>
     listRepairs(db, { siteId, status: 'all', q: '', limit: PAGE, after: null, ...more });
   // The place of page 200, or of the last page where there are fewer.
@@ -65,7 +73,11 @@ async function measured(db: Db, siteId: string, one: string): Promise<Record<str
     bench: await ms(() => page({ status: 'open', limit: 100 })),
     list: await ms(() => page({})),
     'page 200': await ms(() => page({ after: far })),
-    search: await ms(() => page({ q: 'B-17' })),
+    'search, a page': await ms(() => page({ q: 'B-000' })),
+    'search, ten': await ms(() => page({ q: tagOf(170).slice(0, -1) })),
+    // A tenth of them where there are many, and none of these is new.
+    'search, old ones': await ms(() => page({ q: tagOf(size - 1).slice(0, size < 1e4 ? -2 : -4) })),
+    'search, the oldest': await ms(() => page({ q: tagOf(size - 1) })),
     'search, none': await ms(() => page({ q: 'nowhere at all' })),
     'one repair': await ms(() => readRepair(db, siteId, one)),
   };
@@ -88,7 +100,7 @@ async function main(): Promise<void> {
     await owner.query(FILL, [filled, size - 1, OPEN]);
     await owner.query('vacuum analyze');
     filled = size;
-    found.push(await measured(db, first.site_id, first.id));
+    found.push(await measured(db, size, first.site_id, first.id));
     console.error(`${size} repairs measured`);
   }
   const [small] = found;

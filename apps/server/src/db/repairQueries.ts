@@ -66,21 +66,61 @@ export function placeOf(cursor: string): Place | null {
 const after = ({ updatedAt, id }: Place): SQL =>
   sql`(${repairs.updatedAt}, ${repairs.id}) < (${updatedAt}::timestamptz, ${id}::uuid)`;
 
+/** Of the repairs that fit, the newest. */
+const newest = (db: Db, fits: SQL | undefined, most: number) =>
+  db
+    .select({ ...COLUMNS, search: repairs.search })
+    .from(repairs)
+    .where(fits)
+    .orderBy(desc(repairs.updatedAt), desc(repairs.id))
+    .limit(most);
+
+/** So many of the newest are looked through first: what stands in many repairs fills a page from these. */
+const NEAR = 500;
+
+/**
+ * Of the repairs that fit, the newest in which a text stands. What stands in few of them, or in none of late, is looked
+ * up where it stands and sorted then. Left to choose, the database reads all of them by their order wherever it expects
+ * many, however old those are.
+ */
+async function newestWith(
+  db: Db,
+  fits: SQL | undefined,
+  text: string,
+  most: number,
+): Promise<Repair[]> {
+  const stands = `%${escapeLike(text)}%`;
+  const near = newest(db, fits, NEAR).as('near');
+  const found = await db
+    .select()
+    .from(near)
+    .where(like(near.search, stands))
+    .orderBy(desc(near.updatedAt), desc(near.id))
+    .limit(most);
+  if (found.length === most) return found;
+  return (
+    db
+      .select(COLUMNS)
+      .from(repairs)
+      .where(and(fits, like(repairs.search, stands)))
+      // As one row, by which no index is sorted.
+      .orderBy(sql`(${repairs.updatedAt}, ${repairs.id}) desc`)
+      .limit(most)
+  );
+}
+
 /** One page of repairs, newest change first, by keyset: page 200 costs what page 1 does. */
 export async function listRepairs(db: Db, filter: RepairFilter): Promise<RepairPage> {
-  const looked = filter.q.trim().toLowerCase();
-  const where = and(
+  const text = filter.q.trim().toLowerCase();
+  const fits = and(
     eq(repairs.siteId, filter.siteId),
     filter.status === 'all' ? undefined : eq(repairs.status, filter.status),
-    looked === '' ? undefined : like(repairs.search, `%${escapeLike(looked)}%`),
     filter.after === null ? undefined : after(filter.after),
   );
-  const found = await db
-    .select(COLUMNS)
-    .from(repairs)
-    .where(where)
-    .orderBy(desc(repairs.updatedAt), desc(repairs.id))
-    .limit(filter.limit + 1);
+  const most = filter.limit + 1;
+  const found: Repair[] = await (text === ''
+    ? newest(db, fits, most)
+    : newestWith(db, fits, text, most));
   const page = found.slice(0, filter.limit);
   const last = page.at(-1);
   return {
