@@ -251,6 +251,16 @@ describe('a repair that runs', () => {
     expect(said(two, [first], at(30), 'UTC')).toMatchObject({ phase: 'overcoat-wait' });
     expect(said(two, [first], at(30), 'UTC')?.say).toContain(name);
     expect(said(two, [first], at(one.next.least + 20), 'UTC')).toMatchObject({ phase: 'overcoat' });
+    // Within a round the next batch goes into what is wet.
+    const many = {
+      ...gist,
+      rounds: [{ ...round, batches: [...round.batches, { ...round.batches[0]!, no: 2 }] }],
+    };
+    expect(said(many, [{ ...mix, placedAt: at(20) }], at(25), 'UTC')).toMatchObject({
+      phase: 'overcoat',
+      say: 'Mix batch 2 while it is wet.',
+      short: 'mix batch 2',
+    });
     expect(said(two, [first], at((one.next.most ?? 0) + 20), 'UTC')).toMatchObject({
       phase: 'overcoat-missed',
       say: 'Abrade first.',

@@ -56,7 +56,7 @@ test('the gate is read again where its reading has grown old', () => {
   const age = slot(plain, 'mix.main').from - slot(plain, 'gate').to;
   expect(named(planned({ gateMinutes: age }), 'gate')).toHaveLength(1);
   const again = planned({ gateMinutes: age - 0.5 });
-  expect(named(again, 'gate')).toHaveLength(2);
+  expect(named(again, 'gate').map((s) => s.round)).toEqual([null, 'main']);
   expect(slot(again, 'mix.main').from).toBeCloseTo(slot(again, 'gate.main').to, 6);
 });
 

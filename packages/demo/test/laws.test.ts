@@ -54,6 +54,18 @@ function texts(of: unknown): string[] {
   return [...own, ...Object.values(of).flatMap(texts)];
 }
 
+/** What may be left blank: a sum's symbol, unit and source, what nobody typed, and words that some have nothing to add to. */
+const MAY_BE_BLANK =
+  /\.working\.\d+\.(symbol|unit|source)$|^survey\.|^supplies\.\d+\.keep$|\.text\.values\.end\.text$/;
+
+/** Where nothing stands in what has to say something. */
+function blanks(of: unknown, at: string[] = []): string[] {
+  if (typeof of === 'string')
+    return of.trim() === '' && !MAY_BE_BLANK.test(at.join('.')) ? [at.join('.')] : [];
+  if (typeof of !== 'object' || of === null) return [];
+  return Object.entries(of).flatMap(([key, part]) => blanks(part, [...at, key]));
+}
+
 /** Everything there is to do, one at a time: nothing left out, nothing twice, in the order of the clock. */
 function walkable(plan: Plan): void {
   const deeds = deedsOf(plan);
@@ -136,6 +148,7 @@ function lawful(plan: Plan): void {
   countable(plan);
   const batches = planBatches(plan);
   expect(batches.map((b) => b.no)).toEqual(batches.map((_, i) => i + 1));
+  expect(blanks({ ...plan, card: null, cards: null })).toEqual([]);
   expect(texts({ ...plan, card: null, cards: null }).filter((t) => WRITTEN_OUT.test(t))).toEqual(
     [],
   );

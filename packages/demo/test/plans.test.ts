@@ -396,6 +396,16 @@ test('a warmer day changes the clock, and says so in one line', () => {
   expect(changesMessage(planChanges(planned('F1', 'R-210'), planned('F1', 'R-210')))).toBeNull();
 });
 
+test('a step that is new or gone is said by its title', () => {
+  const whole = planned('F1', 'R-210');
+  const less = { ...whole, steps: whole.steps.filter((s) => s.name !== 'gate') };
+  const title = word(step(whole, 'gate').title);
+  const effects = (...[from, to]: [Plan, Plan]) =>
+    planChanges(from, to).effects.map((e) => word(e));
+  expect(effects(whole, less)).toEqual([`no more “${title}”`]);
+  expect(effects(less, whole)).toEqual([`a new step, “${title}”`]);
+});
+
 test('out of doors the forecast sets the hours of work and the cure', async () => {
   const survey = surveyOf('F10');
   const hours = await simulatedWeather.hours(Date.parse(AT));

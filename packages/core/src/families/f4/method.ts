@@ -94,13 +94,13 @@ export const method: Method<PipeLeakSurvey> = {
           }),
         )
       : null;
-    const coats = wrap ? [] : coatRounds(work);
-    const last = wrap ?? (coats[coats.length - 1] as NonNullable<typeof wrap>);
+    const main = wrap ? [wrap] : coatRounds(work);
+    const last = main[main.length - 1] as NonNullable<typeof wrap>;
     const ready = [notBefore(last, demand.needed)];
     const extent = extentOf(work);
     const hands: Message = m('Put the time of each roll on the pipe.');
     return {
-      rounds: [...(plug ? [plug] : []), ...(wrap ? [wrap] : coats)],
+      rounds: [...(plug ? [plug] : []), ...main],
       steps: [
         isolate(work, { extra: m('Shut both ways, drain below the leak, vent.') }),
         step.prep(
@@ -193,7 +193,7 @@ export const method: Method<PipeLeakSurvey> = {
                 { uses: ['film'] },
               ),
             ]
-          : coatSteps(work, coats, {
+          : coatSteps(work, main, {
               first: m(
                 'Press it hard into the hole so that it keys behind, spread it past the edge,',
               ),
