@@ -50,6 +50,11 @@ test('an empty log and one with a hole are said as such', () => {
   expect(word(seenOf(holed).say)).toMatch(/^Nothing was logged for 2 h/);
 });
 
+test('a log that is well says how many readings it has and how long they took', () => {
+  const whole = logged(1, null, 3);
+  expect(word(seenOf(whole).say)).toBe(`${whole.length} readings over 3 h.`);
+});
+
 test('everything since a moment is heard before it is open, oldest first', async () => {
   const heard: Sample[] = [];
   const driver = simulated(() => ({ truth: TRUTH, seed: 1, misbehaves: null }));
