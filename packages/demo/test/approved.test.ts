@@ -1,16 +1,19 @@
 import {
   CORE_VERSION,
+  everyField,
   families,
   makePlan,
   matchAll,
   rank,
   type FamilyId,
+  type Intent,
   type Plan,
 } from '@kelmot/core';
-import { plainSurvey } from '../src/plain';
-import { siteSettings, systemCards } from '../src/index';
+import { demoCards, siteSettings, systemCards } from '../src/index';
+import { plainDraft, plainSurvey } from '../src/plain';
 import { expectApproved } from './approved';
 import { drawingsOf, sheetOf } from './drawn';
+import { matchText } from './matchText';
 import { planText } from './planText';
 import { known } from './surveyed';
 import { AT } from './surveys';
@@ -52,5 +55,53 @@ test.each(shapes)(
       }),
     );
     expectApproved(`${family}.txt`, [`core ${CORE_VERSION}`, ...texts].join('\n'));
+  },
+);
+
+/** Plain days, and two that are not: asked of each family as far as it asks. */
+const DAYS: { name: string; intent: Intent; answers: Record<string, string> }[] = [
+  { name: 'a plain day', intent: 'lasting', answers: {} },
+  {
+    name: 'cold, wet, overhead, short',
+    intent: 'stopgap',
+    answers: {
+      ...{ 'surface.damp': 'wet', 'surface.slope': 'overhead', 'window.downMin': '6 h' },
+      ...{ 'readings.airC': '6 °C', 'readings.surfaceC': '6 °C', 'readings.rhPct': '92 %' },
+    },
+  },
+  {
+    name: 'hot caustic in a zone, by hand, food beside it',
+    intent: 'lasting',
+    answers: {
+      ...{
+        'service.medium': 'caustic',
+        'service.concPct': '10 %',
+        'service.ph': '13.5',
+        'service.mediumC': '85 °C',
+      },
+      ...{ 'service.wear': 'erosion', 'service.approval': 'food', 'site.closed': 'yes' },
+      ...{
+        'site.area': 'zone-1',
+        'site.tools': 'hand',
+        'site.nearby': 'food',
+        'site.ignition': 'stays',
+      },
+    },
+  },
+];
+
+test.each(shapes)(
+  '%s: every card is judged as it was on a plain day and on two that are not',
+  (family, [shape = '']) => {
+    const asked = { family, shapes: [shape], startAt: AT, costPerHour: 100 };
+    const own = new Set(everyField(plainDraft(asked)).map((p) => p.path));
+    const texts = DAYS.map(({ name, intent, answers }) => {
+      const known = Object.fromEntries(Object.entries(answers).filter(([path]) => own.has(path)));
+      const { survey, issues } = plainSurvey({ ...asked, intent, answers: known });
+      if (!survey) throw new Error(JSON.stringify(issues));
+      const matches = matchAll(survey, systemCards, siteSettings, { library: demoCards });
+      return `== ${shape}, ${name}\n${matchText(matches, intent)}\n`;
+    });
+    expectApproved(`${family}.match.txt`, texts.join(''));
   },
 );
