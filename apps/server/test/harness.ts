@@ -2,7 +2,6 @@ import { after, before } from 'node:test';
 import { LiveState, type Command, type RepairView } from '@kelmot/contract';
 import type { z } from 'zod';
 import { planBatches, Survey, type Plan } from '@kelmot/core';
-import { seedDemo } from '@kelmot/demo-server/seedDemo';
 import { actsOf, type Act } from '@kelmot/demo-server/walk';
 import { demoUsers, meets, openRepairs, simulatedWeather } from '@kelmot/demo';
 import { pino } from 'pino';
@@ -11,8 +10,7 @@ import { makeApp } from '../src/app';
 import { makeAuth } from '../src/auth';
 import { openDatabase, type Database } from '../src/db/client';
 import { makeSessions } from '../src/http/session';
-import { prepareDatabase } from '../src/db/prepare';
-import { emptyDatabase, type TestDatabase } from './cluster';
+import { plantDatabase, type TestDatabase } from './cluster';
 
 export interface Answer<T> {
   status: number;
@@ -167,8 +165,7 @@ export async function openWorld({
   proxies,
   closing,
 }: Reached = {}): Promise<World> {
-  const urls = await emptyDatabase('test');
-  await prepareDatabase({ ...urls, seed: async (tx) => void (await seedDemo(tx, Date.now())) });
+  const urls = await plantDatabase('test');
   const database = openDatabase(urls.appUrl);
   const reached = { secret: 'a secret of the tests alone', publicUrl };
   const auth = makeAuth(database.db, { ...reached, signInsPerMinute });
