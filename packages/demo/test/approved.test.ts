@@ -9,12 +9,14 @@ import {
   type Intent,
   type Plan,
 } from '@kelmot/core';
+import { calcs } from '@kelmot/core/calc/registry';
+import { resultRows } from '@kelmot/core/tool/result';
 import { demoCards, siteSettings, systemCards } from '../src/index';
 import { plainDraft, plainSurvey } from '../src/plain';
 import { expectApproved } from './approved';
 import { drawingsOf, sheetOf } from './drawn';
 import { matchText } from './matchText';
-import { planText } from './planText';
+import { inline, planText } from './planText';
 import { known } from './surveyed';
 import { AT } from './surveys';
 
@@ -105,3 +107,15 @@ test.each(shapes)(
     expectApproved(`${family}.match.txt`, texts.join(''));
   },
 );
+
+test('every calculation answers its example as it did, and shows it so in either system', () => {
+  const texts = calcs.map((calc) => {
+    const answer = calc.run(calc.example);
+    const { working, ...found } = answer.ok ? answer : { ...answer, working: [] };
+    const shown = (['metric', 'us'] as const).map(
+      (system) => `${system}: ${inline(resultRows(calc, answer, system))}`,
+    );
+    return [`== ${calc.name}`, inline(found), ...working.map(inline), ...shown, ''].join('\n');
+  });
+  expectApproved('calculations.txt', texts.join('\n'));
+});

@@ -7,7 +7,7 @@ const isNothing = (x: unknown): boolean =>
   x === null || x === false || x === '' || (Array.isArray(x) && x.length === 0);
 
 /** Anything as one line, what is empty left out: what is said in its words, numbers to six digits. */
-function inline(x: unknown): string {
+export function inline(x: unknown): string {
   if (typeof x === 'number') return String(Number(x.toPrecision(6)));
   if (typeof x !== 'object' || x === null) return String(x);
   if (isMessage(x)) return `“${word(x)}”`;

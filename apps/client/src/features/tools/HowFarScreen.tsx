@@ -37,9 +37,9 @@ export function HowFarScreen() {
         {error ? <Failed say={sayError(error)} retry={() => void refetch()} /> : null}
         {card ? (
           <>
-            <View className="flex-row items-center gap-2.5">
+            <View className="flex-row flex-wrap items-center gap-2.5">
               <Tag text={card.code} />
-              <Txt as="row" className="min-w-0 flex-1" numberOfLines={2}>
+              <Txt as="row" className="min-w-0 flex-1 basis-32" numberOfLines={2}>
                 {card.name}
               </Txt>
               <LinkButton

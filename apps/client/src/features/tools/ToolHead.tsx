@@ -6,12 +6,14 @@ import { Txt } from '@/ui/Txt';
 /** The head of a quick tool: its name, and the way back to all of them. */
 export function ToolHead({ title }: { title: string }) {
   return (
-    <View className="flex-row items-center gap-2 border-b border-ink bg-sheet pr-4">
+    <View className="flex-row flex-wrap items-center gap-x-2 border-b border-ink bg-sheet pr-4">
       <BackArrow label="Back to Know-how" onPress={() => router.navigate('/know-how')} />
-      <Txt as="row" role="heading" className="min-w-0 flex-1" numberOfLines={2}>
+      <Txt as="row" role="heading" className="min-w-0 flex-1 basis-20">
         {title}
       </Txt>
-      <Txt as="label">quick tool</Txt>
+      <Txt as="label" className="pl-4">
+        quick tool
+      </Txt>
     </View>
   );
 }
