@@ -261,6 +261,15 @@ describe('a repair that runs', () => {
       say: 'Mix batch 2 while it is wet.',
       short: 'mix batch 2',
     });
+    // Each pail by its own life: the second is in a warmer place.
+    const warmer = many.rounds.map((r) => ({
+      ...r,
+      batches: r.batches.map((b) => ({ ...b, useMin: b.no === 2 ? 12 : b.useMin })),
+    }));
+    const second = { ...mix, batchNo: 2, startedAt: at(21) };
+    expect(
+      said({ ...many, rounds: warmer }, [{ ...mix, placedAt: at(20) }, second], at(25), 'UTC'),
+    ).toMatchObject({ phase: 'place', say: 'Place it by 10:33.' });
     expect(said(two, [first], at((one.next.most ?? 0) + 20), 'UTC')).toMatchObject({
       phase: 'overcoat-missed',
       say: 'Abrade first.',

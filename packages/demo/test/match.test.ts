@@ -344,7 +344,7 @@ const round: [
     { 'damages.0.diameterMm': 60 },
     'route',
     'no',
-    /of the bore: a wrap over it would be the pipe/,
+    /^The opening is 58 % of the bore: a wrap over it would be the pipe/,
   ],
   [
     'a 30 mm hole in it an engineer allows or not',
@@ -352,7 +352,7 @@ const round: [
     { 'damages.0.diameterMm': 30 },
     'leave',
     'if',
-    /of the bore: little pipe is left/,
+    /^The opening is 29 % of the bore: little pipe is left/,
   ],
   [
     'a cover on the tread',
