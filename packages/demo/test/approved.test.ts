@@ -11,7 +11,7 @@ import {
 } from '@kelmot/core';
 import { calcs } from '@kelmot/core/calc/registry';
 import { resultRows } from '@kelmot/core/tool/result';
-import { demoCards, siteSettings, systemCards } from '../src/index';
+import { siteSettings, systemCards } from '../src/index';
 import { plainDraft, plainSurvey } from '../src/plain';
 import { expectApproved } from './approved';
 import { drawingsOf, sheetOf } from './drawn';
@@ -98,10 +98,14 @@ test.each(shapes)(
     const asked = { family, shapes: [shape], startAt: AT, costPerHour: 100 };
     const own = new Set(everyField(plainDraft(asked)).map((p) => p.path));
     const texts = DAYS.map(({ name, intent, answers }) => {
-      const known = Object.fromEntries(Object.entries(answers).filter(([path]) => own.has(path)));
-      const { survey, issues } = plainSurvey({ ...asked, intent, answers: known });
+      const asks = Object.entries(answers).filter(([path]) => own.has(path));
+      const { survey, issues } = plainSurvey({
+        ...asked,
+        intent,
+        answers: Object.fromEntries(asks),
+      });
       if (!survey) throw new Error(JSON.stringify(issues));
-      const matches = matchAll(survey, systemCards, siteSettings, { library: demoCards });
+      const matches = matchAll(survey, systemCards, siteSettings, known);
       return `== ${shape}, ${name}\n${matchText(matches, intent)}\n`;
     });
     expectApproved(`${family}.match.txt`, texts.join(''));

@@ -89,7 +89,10 @@ export const requireSession = (sessions: Sessions) =>
     await next();
   });
 
-/** Refuses a write that another site made the browser send: same origin and JSON only. */
+/**
+ * Refuses a write that another site made the browser send: same origin and JSON only. Hono's own guard looks at forms
+ * alone, which are no writes here; what it lets pass, JSON from elsewhere, is refused too.
+ */
 export const sameOrigin = createMiddleware<AppEnv>(async (c, next) => {
   if (c.req.method !== 'GET' && c.req.method !== 'HEAD') {
     const origin = c.req.header('origin');
