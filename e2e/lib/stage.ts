@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { freshScreen, launch, PHONE, Screen, type Session } from './browser';
 import type { Days } from './days';
 import { startServer, type Running } from './server';
+import { until } from './signal';
 
 /** The one server and the one browser that all walks share. */
 let running: Running | undefined;
@@ -94,9 +95,11 @@ export async function signedAfterwards(
   await screen.see('signoff-accepted');
 }
 
-/** Lets a simulated instrument behave so. */
+/** Lets a simulated instrument behave so, once the device keeps it: no thumb leaves the page as soon as this does. */
 export async function behaves(screen: Screen, id: string, how: string): Promise<void> {
   await screen.open('/settings');
   await screen.press(`misbehaves-${id}-${how}`);
   assert.equal(await screen.attribute(`misbehaves-${id}-${how}`, 'aria-checked'), 'true');
+  // What is read from a store waits for what was written to it before.
+  await until(screen, 'state', () => true);
 }
