@@ -56,7 +56,7 @@ export * from './match/rank';
 export * from './plan/changes';
 export * from './plan/check';
 export * from './plan/costs';
-export { layersText } from './plan/layers';
+export { layersText, metText } from './plan/layers';
 export { unknownIds } from './plan/ids';
 export * from './plan/howFar';
 export * from './plan/leftovers';

@@ -1,6 +1,8 @@
 import type { SystemCard } from '../src/materials/card';
 import type { Survey, SurveyOf } from '../src/families/registry';
 import { everyField, type SurveyDraft } from '../src/form/draft';
+import { word } from '../src/message/word';
+import { makePlan } from '../src/plan/make';
 import { SiteSettings } from '../src/site/site';
 
 const at20 = (minutes: number) => [
@@ -187,3 +189,10 @@ export function asDraft(s: Survey): SurveyDraft {
   );
   return draft;
 }
+
+/** The fixture's survey, or another, planned with its card. */
+export const made = (s = survey) => {
+  const result = makePlan(s, card, site, '2026-11-24T08:05:00Z');
+  if (!result.ok) throw new Error(word(result.why));
+  return result.plan;
+};

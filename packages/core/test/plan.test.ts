@@ -5,20 +5,10 @@ import { checkPlan } from '../src/plan/check';
 import { makePlan } from '../src/plan/make';
 import { Plan, planBatches, planRound } from '../src/plan/plan';
 import { drawSection } from '../src/plan/section';
-import { gistOf } from '../src/run/gistOf';
-import { nextAct, openBatches } from '../src/run/nextAct';
-import { stripOf, stripText } from '../src/run/strip';
-import { stripsOf } from '../src/run/strips';
 import { axisOf } from '../src/schedule/axis';
-import { asDraft, card, site, survey } from './fixtures';
+import { asDraft, card, made, site, survey } from './fixtures';
 
 const MIN = 60_000;
-const made = (s = survey) => {
-  const result = makePlan(s, card, site, '2026-11-24T08:05:00Z');
-  if (!result.ok) throw new Error(word(result.why));
-  return result.plan;
-};
-
 /**
  * Worked by hand: 200 × 100 × 10 mm is 200 ml, half a 100 µm profile over 200 cm² is 1 ml: 201 ml in all.
  * At 20 °C the life is 50 min, 40 of it usable, less 5 to mix: 35 min at 10 ml/min is 350 ml, so one batch.
@@ -187,102 +177,6 @@ describe('the checker reads a saved plan alone', () => {
     ],
   ])('%s breaks the law of %s', (_, law, change) => {
     expect(broken(change)).toContain(law);
-  });
-});
-
-describe('a repair that runs', () => {
-  const plan = made();
-  const gist = gistOf(plan);
-  const [round] = gist.rounds;
-  if (!round) throw new Error('a plan has a round');
-  const start = Date.parse('2026-11-24T10:00:00Z');
-  const mix = { batchNo: 1, startedAt: start, placedAt: null, binned: false };
-  const at = (minutes: number) => start + minutes * MIN;
-  const said = (...ask: Parameters<typeof nextAct>) => {
-    const act = nextAct(...ask);
-    return act && { phase: act.phase, say: word(act.say), short: word(act.short) };
-  };
-
-  test('the strip is wet, late, curing, set, in that order and without gaps', () => {
-    const strip = stripOf(gist, round, start);
-    expect(strip.segments.map((s) => s.state)).toEqual(['wet', 'late', 'curing', 'set']);
-    strip.segments.slice(1).forEach((s, i) => expect(s.from).toBe(strip.segments[i]?.to));
-    expect(strip.segments.map((s) => (s.to - start) / MIN).slice(0, 3)).toEqual([
-      expect.closeTo(40, 6),
-      expect.closeTo(50, 6),
-      600,
-    ]);
-    expect(stripText(strip, at(1), 'UTC')).toBe(
-      'Mixed 10:00, wet. Place by 10:40. Life ends 10:50. Set 20:00. Needed 08:00.',
-    );
-  });
-
-  test('the next act follows the pail, the cure, and the end of it', () => {
-    expect(nextAct(gist, [], at(0), 'UTC')).toBeNull();
-    expect(nextAct(gist, [mix], at(5), 'UTC')?.clockTo).toBeCloseTo(at(40), -1);
-    expect(said(gist, [mix], at(5), 'UTC')).toEqual({
-      phase: 'place',
-      say: 'Place it by 10:40.',
-      short: 'place 10:40',
-    });
-    expect(said(gist, [mix], at(60), 'UTC')?.say).toMatch(/^Stop/);
-    const placed = { ...mix, placedAt: at(25) };
-    expect(said(gist, [placed], at(60), 'UTC')).toMatchObject({
-      phase: 'cure',
-      say: 'Good for immersion from 20:00,',
-    });
-    expect(said(gist, [placed], at(601), 'UTC')?.phase).toBe('ready');
-    expect(nextAct(gist, [{ ...mix, binned: true }], at(5), 'UTC')).toBeNull();
-    expect(openBatches(gist, [{ ...mix, binned: true }])).toEqual([1]);
-  });
-
-  test('between rounds the window opens, closes, and is missed', () => {
-    const two = gistOf(
-      made({
-        ...survey,
-        surface: { damp: 'dry', slope: 'overhead' },
-        window: { ...survey.window, downMin: 2880 },
-      }),
-    );
-    const first = { ...mix, placedAt: at(20) };
-    const [one, next] = two.rounds;
-    if (!one?.next || !next) throw new Error('two rounds');
-    const name = word(next.name);
-    expect(said(two, [first], at(30), 'UTC')).toMatchObject({ phase: 'overcoat-wait' });
-    expect(said(two, [first], at(30), 'UTC')?.say).toContain(name);
-    expect(said(two, [first], at(one.next.least + 20), 'UTC')).toMatchObject({ phase: 'overcoat' });
-    // Within a round the next batch goes into what is wet.
-    const many = {
-      ...gist,
-      rounds: [{ ...round, batches: [...round.batches, { ...round.batches[0]!, no: 2 }] }],
-    };
-    expect(said(many, [{ ...mix, placedAt: at(20) }], at(25), 'UTC')).toMatchObject({
-      phase: 'overcoat',
-      say: 'Mix batch 2 while it is wet.',
-      short: 'mix batch 2',
-    });
-    // Each pail by its own life: the second is in a warmer place.
-    const warmer = many.rounds.map((r) => ({
-      ...r,
-      batches: r.batches.map((b) => ({ ...b, useMin: b.no === 2 ? 12 : b.useMin })),
-    }));
-    const second = { ...mix, batchNo: 2, startedAt: at(21) };
-    expect(
-      said({ ...many, rounds: warmer }, [{ ...mix, placedAt: at(20) }, second], at(25), 'UTC'),
-    ).toMatchObject({ phase: 'place', say: 'Place it by 10:33.' });
-    expect(said(two, [first], at((one.next.most ?? 0) + 20), 'UTC')).toMatchObject({
-      phase: 'overcoat-missed',
-      say: 'Abrade first.',
-    });
-    // What is not begun stands where the plan puts it, moved by as much as the job runs late.
-    const strips = stripsOf(two, [first], at(30));
-    expect(strips.map((s) => s.begun)).toEqual([true, false]);
-    const [a, b] = strips;
-    if (!a || !b) return;
-    expect((b.strip.start - a.strip.start) / MIN).toBeCloseTo(
-      next.plannedAtMin - one.plannedAtMin,
-      6,
-    );
   });
 });
 

@@ -1,9 +1,7 @@
 import {
   drawSection,
-  familyOf,
   layersText,
-  MEDIUM_NAMES,
-  say,
+  metText,
   type Drawing,
   type FamilyId,
   type Fill,
@@ -11,6 +9,7 @@ import {
   type Point,
   type Prim,
   type Survey,
+  type UnitSystem,
 } from '@kelmot/core';
 
 /** Where a drawing stands on its sheet, and what is drawn. */
@@ -91,17 +90,14 @@ export function drawingsOf(family: FamilyId, survey: Survey, plan: Plan | null):
     ...{ tag: survey.asset.tag, material: survey.parent.material, medium: null },
     ...{ layers: [], edgeMm: null, label: null, dimensions: true, unknown: [] },
   };
-  const { medium, mediumC } = survey.service;
-  const asked = familyOf(family).groups.some((g) => g.id === 'service');
-  const built = {
+  const built = (system: UnitSystem) => ({
     ...plain,
-    medium: asked
-      ? `${MEDIUM_NAMES[medium].toLowerCase()} ${say(mediumC, 'temperature', 'us')}`
-      : null,
+    system,
+    medium: metText(survey, system),
     edgeMm: plan?.card.layer.minEdgeMm ?? 3,
     label: plan ? layersText(plan) : 'R-100',
     plan: plan ?? undefined,
-  };
+  });
   const draw = (size: [number, number], more: object) =>
     drawSection(family, damage, {
       ...{ width: size[0], height: size[1], system: 'metric', ...plain, ...more },
@@ -110,7 +106,7 @@ export function drawingsOf(family: FamilyId, survey: Survey, plan: Plan | null):
     draw([152, 84], { dimensions: false }),
     draw([358, 230], {}),
     draw([358, 230], { unknown: Object.keys(damage) }),
-    draw([640, 300], { ...built, layers: ['planned', 'planned'] }),
-    draw([640, 260], { ...built, system: 'us', layers: ['set', 'wet'] }),
+    draw([640, 300], { ...built('metric'), layers: ['planned', 'planned'] }),
+    draw([640, 260], { ...built('us'), layers: ['set', 'wet'] }),
   ];
 }

@@ -1,13 +1,11 @@
 import { rank, word, type CardMatch, type Intent } from '@kelmot/core';
-
-const figure = (x: number | null): string =>
-  x === null ? 'none' : String(Number(x.toPrecision(6)));
+import { inline } from './planText';
 
 /** What every rule says of a card, in its words; with the figure that it measured and the limit, where it measures. */
 function rules({ judged }: CardMatch): string[] {
   return judged.map(({ rule, verdict, because, condition, against, who, early }) => {
     const measured = against
-      ? ` (${against.quantity} ${figure(against.value)}, ${against.sense} ${figure(against.limit)})`
+      ? ` (${against.quantity} ${inline(against.value)}, ${against.sense} ${inline(against.limit)})`
       : '';
     const allowed = who ? ` by ${who}${early ? ', early' : ''}` : '';
     const held = condition ? ` if “${word(condition)}”` : '';
@@ -19,9 +17,9 @@ function rules({ judged }: CardMatch): string[] {
 export function matchText(matches: CardMatch[], intent: Intent): string {
   return rank(matches, intent)
     .flatMap(({ match: m, score }) => [
-      `${m.card.code} ${m.verdict}, score ${figure(score)}, reserve ${figure(m.marginPct)} %, life ${figure(m.lifeDays)} d`,
-      `  service ${figure(m.serviceMin)} min, ready ${figure(m.readyMin)} min, held ${figure(m.heldC)} °C, ` +
-        `cost ${[m.totalCost, m.materialCost, m.workCost, m.besides.cost, m.downtimeCost].map(figure).join(' ')}`,
+      `${m.card.code} ${m.verdict}, score ${inline(score)}, reserve ${inline(m.marginPct)} %, life ${inline(m.lifeDays)} d`,
+      `  service ${inline(m.serviceMin)} min, ready ${inline(m.readyMin)} min, held ${inline(m.heldC)} °C, ` +
+        `cost ${[m.totalCost, m.materialCost, m.workCost, m.besides.cost, m.downtimeCost].map(inline).join(' ')}`,
       ...rules(m),
     ])
     .join('\n');

@@ -1,13 +1,10 @@
 import {
-  changesMessage,
   checkPlan,
   makePlan,
   Plan,
   planBatches,
-  planChanges,
   roundFigure,
   roundOfFigure,
-  sentence,
   stepTime,
   weatherFor,
   word,
@@ -383,27 +380,6 @@ test('packs come off the shelf first, the oldest usable lot before the others, t
     ['old', 1],
     [null, 2],
   ]);
-});
-
-test('a warmer day changes the clock, and says so in one line', () => {
-  const survey = surveyOf('F1');
-  const warm = { ...survey, readings: { ...survey.readings, surfaceC: 27 } };
-  const changes = planChanges(planned('F1', 'R-210'), planned('F1', 'R-210', warm));
-  const said = changesMessage(changes);
-  if (!said) throw new Error('nothing changed');
-  expect(sentence(said)).toMatch(/^Back in .* became .*: it is 12 °C warmer\.$/s);
-  expect(sentence(said, 'us')).toMatch(/: it is 22 °F warmer\.$/);
-  expect(changesMessage(planChanges(planned('F1', 'R-210'), planned('F1', 'R-210')))).toBeNull();
-});
-
-test('a step that is new or gone is said by its title', () => {
-  const whole = planned('F1', 'R-210');
-  const less = { ...whole, steps: whole.steps.filter((s) => s.name !== 'gate') };
-  const title = word(step(whole, 'gate').title);
-  const effects = (...[from, to]: [Plan, Plan]) =>
-    planChanges(from, to).effects.map((e) => word(e));
-  expect(effects(whole, less)).toEqual([`no more “${title}”`]);
-  expect(effects(less, whole)).toEqual([`a new step, “${title}”`]);
 });
 
 test('out of doors the forecast sets the hours of work and the cure', async () => {

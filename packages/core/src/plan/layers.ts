@@ -1,5 +1,9 @@
-import type { Plan } from './plan';
+import { familyOf, type Survey } from '../families/registry';
+import { MEDIUM_NAMES } from '../materials/words';
 import type { Lettering, SectionSpec } from '../section/spec';
+import { say } from '../units/format';
+import type { UnitSystem } from '../units/quantities';
+import type { Plan } from './plan';
 
 /**
  * A spec with what the plan decided in place of what was sketched: plies and their laps, the bed of sand, the strip and
@@ -48,4 +52,10 @@ export function layersText({ figures, card }: Plan): string {
     (card.injection ? card.code : many('coats', 'coat', 'coats')) ??
     card.code
   );
+}
+
+/** What a repair meets in service, as it is called beside the drawing; null where its family does not ask for it. */
+export function metText({ family, service }: Survey, units: UnitSystem): string | null {
+  if (!familyOf(family).groups.some((g) => g.id === 'service')) return null;
+  return `${MEDIUM_NAMES[service.medium].toLowerCase()} ${say(service.mediumC, 'temperature', units)}`;
 }

@@ -1,12 +1,10 @@
 import { mixedBatches, runningPlan, type RepairView } from '@kelmot/contract';
 import {
   drawSection,
-  familyOf,
   gistOf,
   layersText,
-  MEDIUM_NAMES,
+  metText,
   mixedOf,
-  say,
   stripOf,
   type Drawing,
   type Fill,
@@ -50,7 +48,6 @@ export function sectionOf(
   const { survey, plan } = view;
   const damage = survey.damages[index] ?? survey.damages[0];
   if (!damage) return null;
-  const { medium, mediumC } = survey.service;
   const card = plan?.body.card;
   return drawSection(survey.family, damage, {
     width,
@@ -58,9 +55,7 @@ export function sectionOf(
     system: units,
     tag: survey.asset.tag,
     material: survey.parent.material,
-    medium: familyOf(survey.family).groups.some((g) => g.id === 'service')
-      ? `${MEDIUM_NAMES[medium].toLowerCase()} ${say(mediumC, 'temperature', units)}`
-      : null,
+    medium: metText(survey, units),
     layers: plan ? coatStates(plan.body, view, now) : [],
     edgeMm: card?.layer.minEdgeMm ?? null,
     label: plan ? layersText(plan.body) : null,
