@@ -120,3 +120,18 @@ test.each(families().map((f) => f.id))(
     );
   },
 );
+
+test.each([
+  ['metric', 'edge square, 3'],
+  ['us', 'edge square, 0.118'],
+] as const)('the squared edge is told in the units of the reader: %s', (system, told) => {
+  const drawing = drawSection(
+    'F2',
+    { shape: 'pocket', diameterMm: 120, depthMm: 8, wallMm: 18 },
+    {
+      ...{ width: 640, height: 300, system, tag: 'P-014', material: 'carbon-steel', medium: null },
+      ...{ layers: ['planned'], edgeMm: 3, label: 'R-210', dimensions: true, unknown: [] },
+    },
+  );
+  expect(drawing.prims.filter(isLettered).map((p) => p.text)).toContain(told);
+});

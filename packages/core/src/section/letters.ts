@@ -1,7 +1,7 @@
 import type { Point, Prim, SectionRequest, Tone } from './drawing';
 import { DIM_OFF, FIGURE_OFF, lapPx, type Frame } from './frame';
 import { boxOf, CLEAR, lineAt, sideBySide, textWidth, type Box, type Lettered } from './lettering';
-import type { SectionSpec } from './spec';
+import { lettering, type SectionSpec } from './spec';
 
 const apart = (a: Box, b: Box): boolean => a.x1 + CLEAR <= b.x0 || b.x1 + CLEAR <= a.x0;
 
@@ -61,7 +61,7 @@ function legendOf(p: SectionSpec, f: Frame, request: SectionRequest, edgePx: num
   if (edgePx > 0)
     named.push({
       from: [f.xa, f.y0 + edgePx / 2],
-      text: `edge square, ${request.edgeMm ?? ''}`,
+      text: `edge square, ${lettering(request)(request.edgeMm ?? 0)}`,
       tone: 'stop',
     });
   if (p.sandFromMm !== null)
