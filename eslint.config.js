@@ -127,7 +127,7 @@ module.exports = defineConfig([
   ...coreOrder,
   {
     files: ['packages/core/src/**'],
-    ignores: ['packages/core/src/calc/cli.ts'],
+    ignores: ['packages/core/src/calculations/cli.ts'],
     rules: {
       'no-restricted-globals': [
         'error',

@@ -1,4 +1,4 @@
-import { calcs } from '@kelmot/core/calc/registry';
+import { calcs } from '@kelmot/core/calculations/registry';
 import { makePlan, type Survey, type SystemCard } from '@kelmot/core';
 import { demoSurvey, openRepairs, siteSettings, systemCards } from '@kelmot/demo';
 import { perSecond, rate, table, times } from './lib/measure';

@@ -86,7 +86,7 @@ async function signedInToAll(screen: Screen): Promise<string[]> {
   return [...PLACES, ...stations, `/papers/${id}`, `/referral/${id}`];
 }
 
-/** A look at many screens, with a page of its own: it changes nothing, so looks go on beside each other. */
+/** A look at many screens, with a page of its own that it closes itself. */
 async function sweep(
   size: typeof PHONE,
   look: (screen: Screen) => Promise<string[]>,
@@ -102,7 +102,7 @@ async function sweep(
 
 const WIDTHS = [320, 390, 768, 912, 1280, 1920];
 
-describe('on every screen', { concurrency: 3 }, () => {
+describe('on every screen', () => {
   for (const [size, form] of [
     [PHONE, 'a phone'],
     [WIDE, 'a wide screen'],

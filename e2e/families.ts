@@ -1,7 +1,7 @@
 import { INSTRUMENTS } from '@kelmot/core/instruments/instrument';
 import { demoUsers } from '@kelmot/demo';
 import assert from 'node:assert/strict';
-import { describe, test } from 'node:test';
+import { test } from 'node:test';
 import { PHONE, type Screen } from './lib/browser';
 import { Days } from './lib/days';
 import { runInTurns, runJob, waitedFor } from './lib/runner';
@@ -13,8 +13,9 @@ import { readUnwell } from './lib/unwell';
 /** How a job is run: one person with signal, or otherwise. */
 type How = 'alone' | 'cut' | 'two' | 'unwell' | 'night';
 
-/** Each family by a damage of the demo's, what takes longest first; where somebody must approve it, a second person signs. */
-const JOBS: [family: string, tag: string, how?: How, second?: 'tomas'][] = [
+type Job = [family: string, tag: string, how?: How, second?: 'tomas'];
+/** Each family by a damage of the demo's; where somebody must approve it, a second person signs. */
+export const JOBS: Job[] = [
   ['F5', 'JP-31', 'unwell', 'tomas'],
   ['F1', 'JH-2'],
   ['F2', 'P-204'],
@@ -139,8 +140,9 @@ const RUNS: Record<How, (doing: Doing) => Promise<Screen | null>> = {
   },
 };
 
-describe('every family is run from Prep to a signed acceptance', { concurrency: 3 }, () => {
-  for (const [family, tag, how = 'alone', second] of JOBS)
+/** Runs one repair of each of these families from Prep to a signed acceptance. */
+export function runFamilies(jobs: readonly Job[]): void {
+  for (const [family, tag, how = 'alone', second] of jobs)
     test(`${family} as on ${tag}, ${how}`, () =>
       walk(async (days, open) => {
         const screen = await open('ida');
@@ -157,4 +159,4 @@ describe('every family is run from Prep to a signed acceptance', { concurrency: 
         await signer.press('story-open');
         await signer.says(counted);
       }));
-});
+}

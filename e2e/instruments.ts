@@ -33,7 +33,7 @@ test('a gate is read from an instrument; one that misbehaves is noticed, said, a
         new RegExp(source, 's').test(
           document.querySelector('[data-testid="instrument-state"]')?.textContent ?? '',
         ),
-      { timeout: 45_000 },
+      { timeout: 60_000 },
       says.source,
     );
     assert.equal(await screen.attribute('instrument-take', 'aria-disabled'), 'true');

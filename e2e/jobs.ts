@@ -133,7 +133,7 @@ test('a changed survey says what becomes of the plan, and a picture is kept with
   await screen.see('windows');
   await screen.photograph('remove-old');
   await screen.matches('verdict-remove-old', /How the old repair failed\./);
-  await screen.page.waitForSelector('[data-testid="step-remove-old"] img', { timeout: 15_000 });
+  await screen.page.waitForSelector('[data-testid="step-remove-old"] img', { timeout: 60_000 });
 
   await screen.press('station-survey');
   await screen.type('readings.surfaceC', '24');

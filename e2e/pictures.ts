@@ -68,7 +68,7 @@ test('a picture stands with its step at once, without signal too, and a length i
         const { src, complete, naturalWidth } = img as HTMLImageElement;
         return src.includes('/api/photos/') && complete && naturalWidth > 0;
       }),
-    { timeout: 15_000 },
+    { timeout: 60_000 },
   );
   const [bare, marked] = await pictures(screen);
   assert.ok(bare && marked);

@@ -350,10 +350,10 @@ test('somebody changes their own password: a slip is told at its field, and ever
   await screen.see('password-changed');
   // What the server remembers of a session lasts some seconds.
   await screen.page.waitForFunction(async () => (await fetch('/api/me')).status === 200, {
-    timeout: 20_000,
+    timeout: 60_000,
   });
   await elsewhere.page.waitForFunction(async () => (await fetch('/api/me')).status === 401, {
-    timeout: 20_000,
+    timeout: 60_000,
     polling: 500,
   });
   await elsewhere.page.reload({ waitUntil: 'networkidle2' });

@@ -1,10 +1,14 @@
+const { cacheDirectory, transform, testClock } = require('../../testing/jest.cjs');
+
 module.exports = {
   displayName: 'client',
   preset: 'jest-expo',
   rootDir: __dirname,
+  cacheDirectory,
   resolver: 'react-native-worklets/jest/resolver',
   testMatch: ['<rootDir>/__tests__/**/*.test.ts?(x)'],
-  setupFiles: ['react-native-gesture-handler/jestSetup.js'],
+  ...testClock,
+  setupFiles: ['react-native-gesture-handler/jestSetup.js', ...testClock.setupFiles],
   setupFilesAfterEnv: ['<rootDir>/jest.setup.ts'],
   moduleNameMapper: {
     '^@/beyond/all$': '<rootDir>/jest.beyond.ts',
@@ -12,6 +16,8 @@ module.exports = {
     '\\.css$': '<rootDir>/jest.css-stub.js',
   },
   transform: {
+    // Ours; what comes from React Native is written in Flow, which Babel alone reads.
+    [`^(?!.*/node_modules/).*${Object.keys(transform)[0]}`]: Object.values(transform)[0],
     '\\.[jt]sx?$': [
       'babel-jest',
       {

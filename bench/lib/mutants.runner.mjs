@@ -4,7 +4,7 @@
  * seconds; Jest reads everything anew for each file of tests, which takes minutes.
  */
 import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { dirname, resolve } from 'node:path';
+import { basename, dirname, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { declareClassPlugin, declareValuePlugin, PluginKind } from '@stryker-mutator/api/plugin';
 import { DryRunStatus, MutantRunStatus, TestStatus } from '@stryker-mutator/api/test-runner';
@@ -39,8 +39,8 @@ const PACKAGES = ['core', 'contract', 'demo'];
 
 async function readTests() {
   for (const folder of PACKAGES.map((name) => resolve(`packages/${name}/test`)))
-    for (const name of readdirSync(folder).sort()) {
-      if (!name.endsWith('.test.ts') || NOT_HERE.includes(name)) continue;
+    for (const name of readdirSync(folder, { recursive: true }).sort()) {
+      if (!name.endsWith('.test.ts') || NOT_HERE.includes(basename(name))) continue;
       file = resolve(folder, name);
       globalThis.__dirname = dirname(file);
       await import(pathToFileURL(file).href);

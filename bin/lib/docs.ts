@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import { CardFile, PlanFile } from '@kelmot/contract';
-import { calcs } from '@kelmot/core/calc/registry';
+import { calcs } from '@kelmot/core/calculations/registry';
 import { formulasPage } from '@kelmot/core/tool/formulas';
 import { z } from 'zod';
 

@@ -40,7 +40,7 @@ export async function launch(): Promise<Session> {
       '--use-fake-device-for-media-stream',
       `--use-file-for-fake-video-capture=${film}`,
     ],
-    protocolTimeout: 60_000,
+    protocolTimeout: 180_000,
   });
   return {
     browser,
@@ -52,7 +52,12 @@ export async function launch(): Promise<Session> {
 }
 
 const at = (id: string) => `[data-testid="${id}"]`;
-const WAIT = 15_000;
+/** What is awaited comes in a second or two; a busy machine takes longer, and this only ends what hangs, ms. */
+const WAIT = 60_000;
+/** A press that brought nothing in this time is given once more, ms. */
+const PRESS_AGAIN_MS = 10_000;
+/** How often it is looked whether something has come, ms: at every frame it would cost more than what is waited for. */
+const LOOK_MS = 50;
 /** As long as the application takes a second press at the same place for a slip, and a little, ms. */
 const SETTLE_MS = 550;
 
@@ -76,18 +81,28 @@ export class Screen {
     await this.page.goto(this.base + path, { waitUntil: 'networkidle2' });
   }
 
+  /** Waits until something is on the screen and drawn. */
+  async drawn(selector: string, timeout = WAIT): Promise<void> {
+    await this.page.waitForFunction(
+      (wanted) =>
+        [...document.querySelectorAll(wanted)].some((e) =>
+          e.checkVisibility({ visibilityProperty: true }),
+        ),
+      { timeout, polling: LOOK_MS },
+      selector,
+    );
+  }
+
   async see(id: string): Promise<void> {
-    await this.page.waitForSelector(at(id), { timeout: WAIT, visible: true });
+    await this.drawn(at(id));
   }
 
   /** Presses a control once it may be pressed and has stopped moving. */
   async press(id: string): Promise<void> {
-    await this.page
-      .waitForSelector(`${at(id)}:not([aria-disabled="true"])`, { timeout: WAIT, visible: true })
-      .catch(async () => {
-        const label = await this.page.$eval(at(id), (e) => e.textContent).catch(() => 'not there');
-        throw new Error(`${id} cannot be pressed: ${label}`);
-      });
+    await this.drawn(`${at(id)}:not([aria-disabled="true"])`).catch(async () => {
+      const label = await this.page.$eval(at(id), (e) => e.textContent).catch(() => 'not there');
+      throw new Error(`${id} cannot be pressed: ${label}`);
+    });
     // Into the middle of what scrolls: at its edge the bar of the action would take the press.
     // Drawn anew in between, it is not there for a moment: the locator waits for it.
     await this.page
@@ -126,8 +141,7 @@ export class Screen {
   /** Goes on to the next station; a press that fell while the bar was redrawn is given once more, as a person would. */
   async moveOn(to: string): Promise<void> {
     const there = () =>
-      this.page
-        .waitForSelector(at(`screen-${to}`), { timeout: WAIT / 2, visible: true })
+      this.drawn(at(`screen-${to}`), PRESS_AGAIN_MS)
         .then(() => true)
         .catch(() => false);
     await this.press('move-on');
@@ -177,7 +191,7 @@ export class Screen {
   async says(text: string): Promise<void> {
     await this.page.waitForFunction(
       (t) => document.body.innerText.includes(t),
-      { timeout: WAIT },
+      { timeout: WAIT, polling: LOOK_MS },
       text,
     );
   }
@@ -190,7 +204,7 @@ export class Screen {
         (document.querySelector(selector) as HTMLElement | null)?.innerText ?? '',
       );
     await this.page
-      .waitForFunction(told, { timeout: WAIT }, at(id), pattern.source)
+      .waitForFunction(told, { timeout: WAIT, polling: LOOK_MS }, at(id), pattern.source)
       .catch(async () => {
         throw new Error(`${id} says “${await this.text(id)}”, not ${pattern}`);
       });
@@ -202,7 +216,7 @@ export class Screen {
       .waitForFunction(
         (selector, held) =>
           (document.querySelector(selector) as HTMLInputElement | null)?.value === held,
-        { timeout: WAIT },
+        { timeout: WAIT, polling: LOOK_MS },
         at(id),
         text,
       )
@@ -212,7 +226,11 @@ export class Screen {
   }
 
   async gone(id: string): Promise<void> {
-    await this.page.waitForSelector(at(id), { timeout: WAIT, hidden: true });
+    await this.page.waitForFunction(
+      (wanted) => ![...document.querySelectorAll(wanted)].some((e) => e.checkVisibility()),
+      { timeout: WAIT, polling: LOOK_MS },
+      at(id),
+    );
   }
 
   async attribute(id: string, name: string): Promise<string | null> {
@@ -225,6 +243,9 @@ export class Screen {
   }
 }
 
+/** How far the clock of the tests is ahead of the machine's, ms: the clock of every page is set by it. */
+const { clockAheadMs = 0 } = globalThis as { clockAheadMs?: number };
+
 /** A fresh page in a context of its own: nobody signed in, nothing kept. `hoursBack` sets its clock back. */
 export async function freshScreen(
   session: Session,
@@ -235,7 +256,7 @@ export async function freshScreen(
   const context = await session.browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport({ ...size, deviceScaleFactor: 1 });
-  if (hoursBack) await setBack(page, hoursBack);
+  await setBack(page, hoursBack);
   return new Screen(page, base);
 }
 
@@ -243,27 +264,28 @@ const shifts = new WeakMap<Page, string>();
 const HOUR_MS = 3_600_000;
 
 /**
- * Sets the clock of a page ahead of this machine's from its next load on, ms; negative: back. Not `whole`: the clock of the
+ * Sets the clock of a page ahead of the tests' from its next load on, ms; negative: back. Not `whole`: the clock of the
  * device alone is wrong, and the site's is not. A page that has it may be turned on without a load: `turnClock(aheadMs)`.
  */
 export async function setAhead(page: Page, aheadMs: number, whole = true): Promise<void> {
-  await setPresent(page);
+  const before = shifts.get(page);
+  if (before) await page.removeScriptToEvaluateOnNewDocument(before);
   // As text: a compiled class would carry helpers that the page does not have.
   const script = await page.evaluateOnNewDocument(`{
     const Native = Date;
-    let ahead = ${aheadMs};
+    let ahead = ${clockAheadMs + aheadMs};
     globalThis.turnClock = (ms) => {
-      ahead = ms;
+      ahead = ${clockAheadMs} + ms;
       // A phone that wakes from its sleep tells its pages so.
       document.dispatchEvent(new Event('visibilitychange'));
     };
     const now = () => Native.now() + ahead;
-    // The clock of the site is set with it: the device is right, and lives in that hour.
+    // The server's answers carry the machine's clock: the site's is set as the tests' is, and with the device's.
     const { get } = Headers.prototype;
     Headers.prototype.get = function (name) {
       const value = get.call(this, name);
-      return value && name === 'date' && ${whole}
-        ? new Native(Native.parse(value) + ahead).toUTCString()
+      return value && name === 'date'
+        ? new Native(Native.parse(value) + (${whole} ? ahead : ${clockAheadMs})).toUTCString()
         : value;
     };
     globalThis.Date = class extends Native {
@@ -282,12 +304,8 @@ export async function setAhead(page: Page, aheadMs: number, whole = true): Promi
 export const setBack = (page: Page, hours: number, whole = true): Promise<void> =>
   setAhead(page, -hours * HOUR_MS, whole);
 
-/** Lets a page whose clock was set live in the present again, from its next load on. */
-export async function setPresent(page: Page): Promise<void> {
-  const script = shifts.get(page);
-  shifts.delete(page);
-  if (script) await page.removeScriptToEvaluateOnNewDocument(script);
-}
+/** Lets a page whose clock was set live in the present of the tests again, from its next load on. */
+export const setPresent = (page: Page): Promise<void> => setAhead(page, 0);
 
 /** Lets hours go by for a page whose clock was set back. */
 export async function later(screen: Screen, hoursBack: number): Promise<void> {

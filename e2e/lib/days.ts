@@ -9,8 +9,8 @@ const FARTHEST_MIN = 30 * 1440;
 const JUST_MIN = 3;
 
 /**
- * The days of one walk: a clock of its own, shared by its devices and by what the server does for them. It stands beside
- * this machine's, runs as fast, and is turned on where somebody would wait.
+ * The days of one walk: a clock of its own, shared by its devices and by what the server does for them. It begins with the
+ * clock of the tests, runs as fast, and is turned on where somebody would wait.
  */
 export class Days {
   private aheadMs = 0;

@@ -11,10 +11,7 @@ const shownId = (screen: Screen, start: string): Promise<string | null> =>
 
 /** The deed that the run sheet shows; null when all is done. */
 export async function deedShown(screen: Screen): Promise<string | null> {
-  await screen.page.waitForSelector('[data-testid^="run-step-"], [data-testid="run-end"]', {
-    timeout: 15_000,
-    visible: true,
-  });
+  await screen.drawn('[data-testid^="run-step-"], [data-testid="run-end"]');
   return shownId(screen, 'run-step-');
 }
 
@@ -29,11 +26,8 @@ const atHand = (screen: Screen): Promise<string> =>
 export const goneOn = (screen: Screen, from: string): Promise<void> =>
   screen.gone(`run-step-${from}`);
 
-/** Presses the one big button, after the time it takes to settle: a second press sooner is taken for a slip. */
-export async function pressDo(screen: Screen): Promise<void> {
-  await sleep(520);
-  await screen.press('run-do');
-}
+/** Presses the one big button. */
+export const pressDo = (screen: Screen): Promise<void> => screen.press('run-do');
 
 /** Readings that the limits beside their box allow, read as a person reads them. */
 function readingsFor(sheet: string): string {

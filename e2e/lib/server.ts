@@ -1,6 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
-import { emptyDatabase } from '../../apps/server/test/cluster';
+import { plantDatabase } from '../../apps/server/test/cluster';
 
 const ROOT = fileURLToPath(new URL('../../', import.meta.url));
 
@@ -14,23 +14,29 @@ export interface Running {
   stop: () => Promise<void>;
 }
 
+/** Compiled with the tests, or read by a loader where one file is tried by hand. */
+const programOf = (main: string): string[] =>
+  process.env.COMPILED_INTO
+    ? ['--enable-source-maps', `${process.env.COMPILED_INTO}/${main.replace(/\.ts$/, '.mjs')}`]
+    : ['--import', 'tsx', main];
+
 /** The real server, in which each walk may live in an hour of its own. */
 const IN_ITS_HOUR = 'e2e/lib/demo.ts';
 /** The server of the demo, as it is. */
 export const AS_IT_IS = 'apps/demo/src/main.ts';
 
-/** The real server as a process of its own, over a new database in the test cluster, seeded with the demo. */
+/** The real server as a process of its own, over a database of its own in the test cluster, with the demo in it. */
 export async function startServer({
   webRoot = `${ROOT}apps/client/dist`,
   main = IN_ITS_HOUR,
 }: { webRoot?: string; main?: string } = {}): Promise<Running> {
-  const { appUrl, ownerUrl } = await emptyDatabase('e2e');
+  const { appUrl, ownerUrl } = await plantDatabase('e2e');
   let child: ChildProcess;
   let port = 0;
 
   const start = (): Promise<void> =>
     new Promise((resolve, reject) => {
-      child = spawn(process.execPath, ['--import', 'tsx', main], {
+      child = spawn(process.execPath, programOf(main), {
         cwd: ROOT,
         env: {
           ...process.env,

@@ -1,24 +1,26 @@
 import assert from 'node:assert/strict';
-import { freshScreen, launch, PHONE, Screen, type Session } from './browser';
+import { after, afterEach, before } from 'node:test';
+import { freshScreen, launch, PHONE, Screen, setPresent, type Session } from './browser';
 import type { Days } from './days';
 import { startServer, type Running } from './server';
 import { until } from './signal';
 
-/** The one server and the one browser that all walks share. */
+/** The one server and the one browser that all walks of one process share. */
 let running: Running | undefined;
 let session: Session | undefined;
 
-export async function raise(): Promise<void> {
+async function raise(): Promise<void> {
   [running, session] = await Promise.all([startServer(), launch()]);
 }
 
-export async function strike(): Promise<void> {
+async function strike(): Promise<void> {
   await session?.close();
   await running?.stop();
 }
 
 function up<T>(part: T | undefined): T {
-  if (part === undefined) throw new Error('the stage is not up: raise() comes first');
+  if (part === undefined)
+    throw new Error('no server and no browser: call onStage() in the test file');
   return part;
 }
 
@@ -47,13 +49,16 @@ export async function newScreen(size: Size, when: When = 0): Promise<Screen> {
 }
 
 /** Closes every page of a walk: its clocks would go on beside the next. */
-export async function clear(): Promise<void> {
+async function clear(): Promise<void> {
   for (const screen of opened.splice(0)) await screen.page.browserContext().close();
 }
 
 /** A second tab of the same device, with whoever is signed in on it. */
-export const beside = async (screen: Screen): Promise<Screen> =>
-  new Screen(await screen.page.browserContext().newPage(), server().base);
+export async function beside(screen: Screen): Promise<Screen> {
+  const page = await screen.page.browserContext().newPage();
+  await setPresent(page);
+  return new Screen(page, server().base);
+}
 
 /** A page of its own with one of the demo people signed in, at the bench. */
 export async function signedIn(who: string, size: Size, when: When = 0): Promise<Screen> {
@@ -102,4 +107,11 @@ export async function behaves(screen: Screen, id: string, how: string): Promise<
   assert.equal(await screen.attribute(`misbehaves-${id}-${how}`, 'aria-checked'), 'true');
   // What is read from a store waits for what was written to it before.
   await until(screen, 'state', () => true);
+}
+
+/** Gives the walks of a test file a server and a browser of their own. */
+export function onStage(): void {
+  before(raise);
+  afterEach(clear);
+  after(strike);
 }

@@ -5,7 +5,7 @@ import { api, type ApiError } from '@/store/api';
 import { makeStore, type AppStore } from '@/store/store';
 import { answers } from './memoryDisk';
 
-jest.mock('@/offline/disk', () => jest.requireActual<object>('./memoryDisk'));
+jest.mock('@/offline/disk', () => ({ ...jest.requireActual<object>('./memoryDisk') }));
 
 const view = viewOf(planOf());
 const TOMAS: Me = { ...IDA, id: 'tomas', name: 'Tomas' };

@@ -50,7 +50,7 @@ test('a name comes from the file that defines it, types and other names with it'
 test.each([
   "import type { Plan } from '@kelmot/core';",
   "import * as all from '@kelmot/core';",
-  "import { call } from '@kelmot/core/calc/call';",
+  "import { call } from '@kelmot/core/calculations/call';",
   "import { useState } from 'react';",
 ])('what gathers nothing stays: %s', (code) => {
   expect(bundled(code)).toBe(code);

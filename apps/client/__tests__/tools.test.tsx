@@ -1,5 +1,5 @@
 import { calcTitle, formOf, plain, readTyped, resultRows, typedOf, type Typed } from '@kelmot/core';
-import { calcByName, calcs } from '@kelmot/core/calc/registry';
+import { calcByName, calcs } from '@kelmot/core/calculations/registry';
 import { configureStore } from '@reduxjs/toolkit';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { useState, type ReactElement } from 'react';

@@ -1,7 +1,7 @@
 import { execFileSync, spawnSync } from 'node:child_process';
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { calcs } from '../src/calc/registry';
+import { calcs } from '../src/calculations/registry';
 
 const ROOT = join(__dirname, '../../..');
 const CALC = join(ROOT, 'bin/calc');

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { call } from '../src/calc/call';
-import { calcByName } from '../src/calc/registry';
+import { call } from '../src/calculations/call';
+import { calcByName } from '../src/calculations/registry';
 import { formOf } from '../src/tool/form';
 import { blank, readTyped, type TypedGroup } from '../src/tool/typed';
 import { echoed } from '../src/calc/echoed';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineFamily, surveyOf } from '../src/families/family';
+import { defineFamily, surveyOf } from '../src/family/family';
 import { addFamily, familyOf, isFamily, type Survey } from '../src/families/registry';
 import { readDraft, type SurveyDraft } from '../src/form/draft';
 import { surveyLines } from '../src/form/lines';

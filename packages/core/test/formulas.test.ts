@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { calcs } from '../src/calc/registry';
+import { calcs } from '../src/calculations/registry';
 import { formulasPage } from '../src/tool/formulas';
 
 test('docs/formulas.md is what the code says of itself (bin/docs writes it)', () => {

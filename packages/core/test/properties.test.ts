@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { ambientGate } from '../src/ambient/ambientGate';
-import { call } from '../src/calc/call';
-import { calcs } from '../src/calc/registry';
+import { call } from '../src/calculations/call';
+import { calcs } from '../src/calculations/registry';
 import { cureTime } from '../src/cure/cureTime';
 import { workingLife } from '../src/cure/workingLife';
 import { shapeVolume } from '../src/geometry/shapeVolume';

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { call } from '../src/calc/call';
-import { calcs } from '../src/calc/registry';
+import { call } from '../src/calculations/call';
+import { calcs } from '../src/calculations/registry';
 
 interface Case {
   calc: string;

@@ -1,4 +1,4 @@
-import { calcByName, calcs } from '../src/calc/registry';
+import { calcByName, calcs } from '../src/calculations/registry';
 import { formOf, type FormNode } from '../src/tool/form';
 import { resultRows } from '../src/tool/result';
 import { blank, readTyped, typedOf, type TypedGroup } from '../src/tool/typed';

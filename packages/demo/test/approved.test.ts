@@ -9,7 +9,7 @@ import {
   type Intent,
   type Plan,
 } from '@kelmot/core';
-import { calcs } from '@kelmot/core/calc/registry';
+import { calcs } from '@kelmot/core/calculations/registry';
 import { resultRows } from '@kelmot/core/tool/result';
 import { siteSettings, systemCards } from '../src/index';
 import { plainDraft, plainSurvey } from '../src/plain';

@@ -2,13 +2,8 @@ import { INSTRUMENTS, instrument, type Sample } from '@kelmot/core/instruments/i
 import type { Fault, Watch } from '@kelmot/core/instruments/seen';
 import { watch } from '@kelmot/core/instruments/watch';
 import { say } from '@kelmot/core';
-import {
-  EVERY_MS,
-  MISBEHAVIOURS,
-  sampleOf,
-  type Misbehaviour,
-  type Scene,
-} from '../src/instruments/simulated';
+import { MISBEHAVIOURS, type Misbehaviour, type Scene } from '../src/instruments/scene';
+import { EVERY_MS, sampleOf } from '../src/instruments/simulated';
 
 /** What is there to be measured, by instrument, as a plan expects it. */
 const SCENES = {

@@ -3,7 +3,8 @@ import type { Fault, Watch } from '@kelmot/core/instruments/seen';
 import { watch } from '@kelmot/core/instruments/watch';
 import { word } from '@kelmot/core';
 import { loggedBetween } from '../src/instruments/logged';
-import { MISBEHAVIOURS, simulated, type Misbehaviour } from '../src/instruments/simulated';
+import { MISBEHAVIOURS, type Misbehaviour } from '../src/instruments/scene';
+import { simulated } from '../src/instruments/simulated';
 
 const logger = instrument('logger');
 const AT = Date.parse('2026-11-24T08:00:00Z');

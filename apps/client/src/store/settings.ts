@@ -1,7 +1,7 @@
 import type { DevicePerson } from '@kelmot/contract';
 import type { Intent, UnitSystem, Weights } from '@kelmot/core';
 import type { InstrumentId } from '@kelmot/core/instruments/instrument';
-import type { Misbehaviour } from '@kelmot/demo/instruments/simulated';
+import type { Misbehaviour } from '@kelmot/demo/instruments/scene';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 export interface Settings {

@@ -1,5 +1,5 @@
 import { silentFields, type MatteringAsk } from '@kelmot/core';
-import { call, type CallResult } from '@kelmot/core/calc/call';
+import { call, type CallResult } from '@kelmot/core/calculations/call';
 import { expose } from 'comlink';
 
 /** Less than this further on is not worth telling: each message redraws the screen. */

@@ -51,7 +51,13 @@ export function makeSessions(
     .select({ user: users })
     .from(sessions)
     .innerJoin(users, eq(users.id, sessions.userId))
-    .where(and(eq(sessions.token, sql.placeholder('token')), gt(sessions.expiresAt, sql`now()`)))
+    .where(
+      and(
+        eq(sessions.token, sql.placeholder('token')),
+        // By this server's clock, which wrote it.
+        gt(sessions.expiresAt, sql.placeholder('now')),
+      ),
+    )
     .prepare('who_is_signed_in');
   const tokenOf = async (c: Context<AppEnv>): Promise<string> =>
     (prefix
@@ -65,7 +71,7 @@ export function makeSessions(
       const before = known.get(cookie);
       if (before && before.until > Date.now()) return before.me;
       const token = await tokenOf(c);
-      const [found] = token ? await find.execute({ token }) : [];
+      const [found] = token ? await find.execute({ token, now: new Date() }) : [];
       if (!found) return null;
       const { id, name, username, role, siteId, approves } = found.user;
       const me: Me = { id, name, username, role: Role.parse(role), siteId, approves };

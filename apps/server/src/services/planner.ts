@@ -5,12 +5,17 @@ import { ProblemError } from '../http/problem';
 /** Longer than any plan takes, on a slow machine under load: one that takes more is put down, ms. */
 const LONGEST_MS = 20_000;
 
+/** A thread has none of the loader that the server was started with, if it was: see the worker. */
+const WORKER = process.env.COMPILED_INTO
+  ? `file://${process.env.COMPILED_INTO}/apps/server/src/services/plannerWork.mjs`
+  : new URL('./planner.worker.mjs', import.meta.url).href;
+
 let started: Promise<Piscina> | undefined;
 
 /** The threads, once the first has read what it works with: that takes seconds, and is nobody's time. */
 async function start(): Promise<Piscina> {
   const pool = new Piscina({
-    filename: new URL('./planner.worker.mjs', import.meta.url).href,
+    filename: WORKER,
     minThreads: 1,
     maxThreads: 2,
     idleTimeout: 60_000,

@@ -17,7 +17,7 @@ import { f6 } from './f6';
 import { f7 } from './f7';
 import { f8 } from './f8';
 import { f9 } from './f9';
-import type { Family } from './family';
+import type { Family } from '../family/family';
 
 /** Every family, in the order they are offered. A new one adds its name here, and its folder beside the others. */
 const FAMILIES = [f1, f2, f3, f4, f5, f6, f7, f8, f9, f10, f11, f12, f13, f14, f15, f16] as const;

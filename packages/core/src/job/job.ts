@@ -3,7 +3,7 @@ import { MINUTE } from '../units/clock';
 import { m } from '../message/message';
 import { familyOf } from '../families/registry';
 import type { Survey } from '../families/registry';
-import type { Family } from '../families/family';
+import type { Family } from '../family/family';
 import { warmedTo } from '../rules/ambient';
 import { withConditions } from '../methods/begin';
 import { postCure } from '../methods/cure';
@@ -14,7 +14,8 @@ import type { Demand } from '../survey/demand';
 import { neededOn, type Round } from '../work/round';
 import { askedBy, settled } from '../work/schools';
 import type { Draft, StepDraft } from '../work/step';
-import { workOf, type Work, type WorkContext } from '../work/work';
+import { workOf, type Work } from '../work/work';
+import type { WorkContext } from '../work/context';
 import { missedSteps } from './missed';
 import { chooseSecond } from './seconds';
 

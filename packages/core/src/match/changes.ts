@@ -3,7 +3,7 @@ import { readField } from '../form/draft';
 import type { Relax, Verdict } from '../rules/rule';
 import type { SiteSettings } from '../site/site';
 import type { Field } from '../survey/fields';
-import type { WorkContext } from '../work/work';
+import type { WorkContext } from '../work/context';
 import { judge, type CardMatch } from './match';
 import { rank, type Scored, type Weights } from './rank';
 

@@ -10,7 +10,8 @@ import { surfaceRules } from '../rules/surface';
 import type { QuantityId } from '../units/quantities';
 import type { SiteSettings } from '../site/site';
 import type { Demand } from '../survey/demand';
-import type { Work, WorkContext } from '../work/work';
+import type { Work } from '../work/work';
+import type { WorkContext } from '../work/context';
 import { jobRules } from './jobRules';
 import { jobAlone, jobsShared, packsCost, type Ask, type JudgedJob } from './outcome';
 

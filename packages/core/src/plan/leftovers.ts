@@ -5,7 +5,7 @@ import type { SystemCard } from '../materials/card';
 import type { SiteSettings } from '../site/site';
 import type { QuantityId } from '../units/quantities';
 import { packQuantity } from '../work/supplies';
-import type { WorkContext } from '../work/work';
+import type { WorkContext } from '../work/context';
 import type { Plan } from './plan';
 
 /** Another repair that is open, as far as a leftover asks of it. */

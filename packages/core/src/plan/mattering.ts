@@ -9,7 +9,8 @@ import { word } from '../message/word';
 import type { SiteSettings } from '../site/site';
 import type { UnitSystem } from '../units/quantities';
 import type { Lot } from '../work/draw';
-import { weatherFor, type WeatherHour } from '../work/weather';
+import { weatherFor } from '../work/weather';
+import type { WeatherHour } from '../work/context';
 import { makePlan } from './make';
 
 /** What the questions of a survey are weighed with: every card, the site, and what else is known. */

@@ -1,6 +1,6 @@
 import { fillKind, whyWithdrawn } from '../materials/card';
 import { AREA_NAMES, INTENT_NAMES, NEARBY_NAMES, PERMISSION_NAMES } from '../materials/words';
-import type { RouteCondition } from '../survey/demand';
+import type { RouteCondition } from '../survey/refusal';
 import type { Work } from '../work/work';
 import { joined, m, mm } from '../message/message';
 import { atMost, fits, fitsIf, listedTerms, no, relaxBy, relaxCommon, type Rule } from './rule';

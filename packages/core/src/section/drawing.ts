@@ -2,8 +2,7 @@ import type { CureState } from '../schedule/state';
 import type { Substrate } from '../materials/substrates';
 import type { UnitSystem } from '../units/quantities';
 import type { Lettered } from './lettering';
-
-export type Point = [number, number];
+import type { Point } from './point';
 
 /** What fills a cut face or a layer: a parent material's hatch, or a state of the repair. */
 export type Fill = Substrate | 'sand' | 'planned' | 'unknown' | CureState;

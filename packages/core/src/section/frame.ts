@@ -1,5 +1,6 @@
 import { mulberry32 } from '../calc/random';
-import type { Point, SectionRequest } from './drawing';
+import type { SectionRequest } from './drawing';
+import type { Point } from './point';
 import { CLEAR, lineAt, LETTER_PX, textWidth } from './lettering';
 import type { SectionSpec } from './spec';
 

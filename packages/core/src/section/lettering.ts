@@ -1,4 +1,4 @@
-import type { Point } from './drawing';
+import type { Point } from './point';
 
 /** Height of the lettering of a section on the sheet, px; paper letters smaller and so keeps every distance. */
 export const LETTER_PX = 16;

@@ -1,4 +1,5 @@
-import type { Point, Prim, SectionRequest, Tone } from './drawing';
+import type { Prim, SectionRequest, Tone } from './drawing';
+import type { Point } from './point';
 import { DIM_OFF, FIGURE_OFF, lapPx, type Frame } from './frame';
 import { boxOf, CLEAR, lineAt, sideBySide, textWidth, type Box, type Lettered } from './lettering';
 import { lettering, type SectionSpec } from './spec';

@@ -1,11 +1,5 @@
-import {
-  breakLine,
-  type Drawing,
-  type Fill,
-  type Point,
-  type Prim,
-  type SectionRequest,
-} from './drawing';
+import { breakLine, type Drawing, type Fill, type Prim, type SectionRequest } from './drawing';
+import type { Point } from './point';
 import { AXIS_OFF, biteOf, cutSide, frameOf, lapPx, LEG_OUT, type Frame } from './frame';
 import { turned } from './lettering';
 import { lettersOf } from './letters';

@@ -7,13 +7,13 @@ import {
   type Approval,
   type Medium,
   type Nearby,
-  type Permission,
   type Skin,
   type Strain,
   type Wear,
 } from '../materials/words';
-import { m, type Message } from '../message/message';
+import { m } from '../message/message';
 import { skinAsks } from './found';
+import type { RefusalReason, RouteCondition } from './refusal';
 
 /** A damage as the sums see it: the solid to fill, how thick it is built, what wall is left behind it. */
 export interface Body {
@@ -62,22 +62,6 @@ export interface CrackNeed {
   wheels: boolean;
   panelLengthM: number;
   swingC: number;
-}
-
-/** Why a family's own route is not for this damage, and who decides instead. */
-export interface RefusalReason {
-  id: string;
-  because: Message;
-  who: Permission;
-}
-
-/** What somebody must see to or allow before a family’s route is taken, whatever the card. */
-export interface RouteCondition {
-  id: string;
-  /** As it follows "fits if". */
-  condition: Message;
-  because: Message;
-  who?: Permission;
 }
 
 /** What it stands in service. */

@@ -1,6 +1,6 @@
 import { SKINS, SKIN_NAMES, type Medium, type Skin, type Strain } from '../materials/words';
 import { m } from '../message/message';
-import type { RefusalReason, RouteCondition } from './demand';
+import type { RefusalReason, RouteCondition } from './refusal';
 import { laterChoice, laterFlag } from './fields';
 
 /** What decides and is easily forgotten: fields that several families ask, and what follows from each. */

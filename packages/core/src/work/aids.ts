@@ -3,7 +3,7 @@ import { SUBSTRATE_NAMES } from '../materials/substrates';
 import { m, type Message } from '../message/message';
 import type { SurveyBase } from '../survey/common';
 import type { Demand } from '../survey/demand';
-import type { WorkContext } from './work';
+import type { WorkContext } from './context';
 
 /** Where an aid would be used, and what is at hand. */
 export interface AidPlace {

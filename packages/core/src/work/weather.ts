@@ -1,15 +1,7 @@
 import { windowFind, type Window } from '../ambient/windowFind';
 import { MINUTE } from '../units/clock';
 import type { SurveyBase } from '../survey/common';
-import type { WorkContext } from './work';
-
-/** One hour of a forecast. `at` is an ISO time. */
-export interface WeatherHour {
-  at: string;
-  airC: number;
-  rhPct: number;
-  rainMm: number;
-}
+import type { WeatherHour, WorkContext } from './context';
 
 /** What weather to come means for a survey: the surface follows the air out of doors; under a roof it is not asked. */
 export function weatherFor(

@@ -3,7 +3,7 @@ import type { Answer, Worked } from '../calc/calc';
 import { ceil } from '../calc/number';
 import { shapeVolume, type Shape, type ShapeVolume } from '../geometry/shapeVolume';
 import type { TyreCover } from '../geometry/tyreCover';
-import { MOST_COATS, type Card, type SystemCard } from '../materials/card';
+import { MOST_COATS, type SystemCard } from '../materials/card';
 import {
   gradeRank,
   prepKindOf,
@@ -19,25 +19,8 @@ import type { Body, Demand, ServiceNeed } from '../survey/demand';
 import { roundOf, type Round, type RoundBase, type RoundSpec } from './round';
 import { OVERNIGHT_MIN, type Schools } from './schools';
 import { openedCrack } from './crack';
-import type { Lot } from './draw';
-import type { WeatherHour } from './weather';
+import type { WorkContext } from './context';
 import { coversOf, wrapped, type Wrapped } from './wrap';
-
-/** What is known besides survey, card and site: a forecast of the surface, and packs on the shelf. */
-export interface WorkContext {
-  /** Surface temperatures to come, minutes from the start of the stop. */
-  forecast?: readonly { atMin: number; tempC: number }[];
-  /** Weather to come, hour by hour: when it may be mixed out of doors. */
-  weather?: readonly WeatherHour[];
-  /** Lots on the shelf; where it is left out the shelf is not counted. */
-  shelf?: readonly Lot[];
-  /** All cards at hand: aids and second materials are taken from them. */
-  library?: readonly Card[];
-  /** What was chosen where practitioners differ. */
-  schools?: Schools;
-  /** Second materials that a person chose instead, card code by purpose. */
-  seconds?: Readonly<Record<string, string>>;
-}
 
 /** A damage with the solids that are really filled for a card: undercut, squared, deepened. */
 export interface WorkedBody {

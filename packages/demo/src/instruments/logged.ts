@@ -1,6 +1,6 @@
 import { mulberry32 } from '@kelmot/core/calc/random';
 import type { Sample } from '@kelmot/core/instruments/instrument';
-import type { Scene } from './simulated';
+import type { Scene } from './scene';
 
 /** How often it measures, ms, and how many rows it keeps: the oldest are measured less often where there are more. */
 const EVERY_MS = 5 * 60_000;

@@ -2,18 +2,7 @@ import { mulberry32 } from '@kelmot/core/calc/random';
 import type { Driver, Instrument, Sample } from '@kelmot/core/instruments/instrument';
 import { fromBase, quantity } from '@kelmot/core/units/quantities';
 import { loggedBetween } from './logged';
-
-/** How a simulated instrument can be told to misbehave. */
-export const MISBEHAVIOURS = ['drift', 'drop-out', 'stuck', 'wrong-unit'] as const;
-export type Misbehaviour = (typeof MISBEHAVIOURS)[number];
-
-/** What is really there to be measured, base units. */
-export interface Scene {
-  /** What each channel would show; of a scale what is poured in turn, tared in between. */
-  truth: readonly number[];
-  seed: number;
-  misbehaves: Misbehaviour | null;
-}
+import type { Scene } from './scene';
 
 /** How often each sends, ms: a stream by itself, a spot instrument as its probe is moved from place to place. */
 export const EVERY_MS = { stream: 400, spot: 800 } as const;

@@ -1,5 +1,5 @@
 import { instrument, INSTRUMENTS } from '@kelmot/core/instruments/instrument';
-import { MISBEHAVIOURS, type Misbehaviour } from '@kelmot/demo/instruments/simulated';
+import { MISBEHAVIOURS, type Misbehaviour } from '@kelmot/demo/instruments/scene';
 import { View } from 'react-native';
 import { useSiteQuery } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';

@@ -8,7 +8,7 @@ import {
   type Typed,
   type UnitSystem,
 } from '@kelmot/core';
-import { calcByName } from '@kelmot/core/calc/registry';
+import { calcByName } from '@kelmot/core/calculations/registry';
 import { surveysReworded, type Drafts } from '@/store/drafts';
 import { unitsChosen, type Settings } from '@/store/settings';
 import { toolsReworded, type Tools } from '@/store/tools';

@@ -1,5 +1,5 @@
 import { calcTitle } from '@kelmot/core';
-import { calcs } from '@kelmot/core/calc/registry';
+import { calcs } from '@kelmot/core/calculations/registry';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';

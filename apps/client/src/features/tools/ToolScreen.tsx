@@ -7,7 +7,7 @@ import {
   type Calc,
   type Typed,
 } from '@kelmot/core';
-import { calcByName } from '@kelmot/core/calc/registry';
+import { calcByName } from '@kelmot/core/calculations/registry';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';

@@ -1,5 +1,5 @@
 import type { Calc } from '@kelmot/core';
-import { call, type CallResult } from '@kelmot/core/calc/call';
+import { call, type CallResult } from '@kelmot/core/calculations/call';
 import { useEffect, useMemo, useState } from 'react';
 import { proxy } from 'comlink';
 import { makeRunner } from '@/workers/runner';

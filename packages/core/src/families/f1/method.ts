@@ -26,7 +26,7 @@ import {
 import { notBefore, stepsOf, wrong } from '../../methods/step';
 import { figureOf } from '../../work/figure';
 import type { Work } from '../../work/work';
-import type { Method } from '../family';
+import type { Method } from '../../family/family';
 import type { FlangeSurvey } from './survey';
 
 const stepIds = [

@@ -2,9 +2,10 @@ import { z } from 'zod';
 import { m } from '../../message/message';
 import { METALS } from '../../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
-import { demandOf, type RefusalReason } from '../../survey/demand';
+import { demandOf } from '../../survey/demand';
+import type { RefusalReason } from '../../survey/refusal';
 import { pressureFields, skin, strainsOf } from '../../survey/found';
-import { surveyOf } from '../family';
+import { surveyOf } from '../../family/family';
 import { amount, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import {
   body,

@@ -17,7 +17,7 @@ import { dustOff, gradeStep } from '../../methods/prep';
 import { notBefore, stepsOf, wrong } from '../../methods/step';
 import { momentText } from '../../methods/when';
 import type { Work } from '../../work/work';
-import type { Method } from '../family';
+import type { Method } from '../../family/family';
 import type { YardCrackSurvey } from './survey';
 
 const stepIds = ['clear', 'deepen', 'pack', 'strike', 'gun'] as const;

@@ -13,7 +13,7 @@ import { notBefore, stepsOf, wrong } from '../../methods/step';
 import { closing, figureOf } from '../../work/figure';
 import type { Draft } from '../../work/step';
 import type { Work } from '../../work/work';
-import type { Method } from '../family';
+import type { Method } from '../../family/family';
 import type { WallCrackSurvey } from './survey';
 
 const stepIds = [

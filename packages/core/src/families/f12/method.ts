@@ -20,7 +20,7 @@ import { figureOf } from '../../work/figure';
 import { solidsFor } from '../../work/weighing';
 import type { Round } from '../../work/round';
 import type { Work } from '../../work/work';
-import type { Method } from '../family';
+import type { Method } from '../../family/family';
 import type { TankSurvey } from './survey';
 
 const stepIds = [

@@ -11,7 +11,7 @@ import { notBefore, stepsOf, wrong } from '../../methods/step';
 import { figureOf } from '../../work/figure';
 import type { Draft, StepDraft } from '../../work/step';
 import type { Work } from '../../work/work';
-import type { Method } from '../family';
+import type { Method } from '../../family/family';
 import type { SumpSurvey } from './survey';
 
 const stepIds = [

@@ -20,7 +20,7 @@ import { notBefore, stepsOf, wrong } from '../../methods/step';
 import { figureOf } from '../../work/figure';
 import type { Round } from '../../work/round';
 import type { Work } from '../../work/work';
-import type { Method } from '../family';
+import type { Method } from '../../family/family';
 import type { PanelSurvey } from './survey';
 
 const stepIds = ['wash', 're-mask', 'level-fill', 'demask', 'sand', 'topcoat', 'polish'] as const;

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { m } from '../../message/message';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
-import { demandOf, type RouteCondition } from '../../survey/demand';
-import { surveyOf } from '../family';
+import { demandOf } from '../../survey/demand';
+import type { RouteCondition } from '../../survey/refusal';
+import { surveyOf } from '../../family/family';
 import { amount, choice, flag, schemasOf, type DamageShape } from '../../survey/fields';
 import { body, depth, grownArea, length, parentOf, pathsOf, wall, width } from '../../survey/parts';
 

@@ -12,7 +12,7 @@ import { notBefore, stepsOf, wrong } from '../../methods/step';
 import { closing, figureOf } from '../../work/figure';
 import { aidName } from '../../work/aids';
 import type { Work } from '../../work/work';
-import type { Method } from '../family';
+import type { Method } from '../../family/family';
 import type { BoardSurvey } from './survey';
 
 const stepIds = [

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { m } from '../../message/message';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
-import { surveyOf } from '../family';
+import { surveyOf } from '../../family/family';
 import { amount, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { body, parentOf, pathsOf } from '../../survey/parts';
 

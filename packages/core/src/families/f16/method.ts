@@ -12,7 +12,7 @@ import { notBefore, stepsOf, wrong } from '../../methods/step';
 import { figureOf } from '../../work/figure';
 import { aidName } from '../../work/aids';
 import type { Work } from '../../work/work';
-import type { Method } from '../family';
+import type { Method } from '../../family/family';
 import type { MattingSurvey } from './survey';
 
 const stepIds = ['cut', 'dry-day', 'prime', 'rake', 'trowel', 'drain', 'trip'] as const;

@@ -29,7 +29,7 @@ import {
 import { notBefore, stepsOf, wrong } from '../../methods/step';
 import { endingIn, figureOf } from '../../work/figure';
 import type { Work } from '../../work/work';
-import type { Method } from '../family';
+import type { Method } from '../../family/family';
 import type { RebuildSurvey } from './survey';
 
 const stepIds = ['open-up', 'close-former', 'machine'] as const;

@@ -7,7 +7,7 @@ import type { SiteSettings } from '../../site/site';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf, type Body } from '../../survey/demand';
 import { pressureFields, skin, strainsOf } from '../../survey/found';
-import { surveyOf } from '../family';
+import { surveyOf } from '../../family/family';
 import { amountIfKnown, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { body, grownArea, parentOf, pathsOf } from '../../survey/parts';
 

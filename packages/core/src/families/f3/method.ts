@@ -22,7 +22,7 @@ import { notBefore, stepsOf, wrong } from '../../methods/step';
 import { BOND_SHARE, bondHolds } from '../../work/bond';
 import { figureOf, type Figure } from '../../work/figure';
 import type { Work } from '../../work/work';
-import type { Method } from '../family';
+import type { Method } from '../../family/family';
 import type { BracketSurvey } from './survey';
 
 const stepIds = ['gouge', 'dry-fit', 'tack', 'bulk', 'wet', 'clearance', 'proof'] as const;

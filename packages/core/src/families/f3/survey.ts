@@ -10,9 +10,10 @@ import {
   type WEAR,
 } from '../../materials/words';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
-import { demandOf, type RouteCondition } from '../../survey/demand';
+import { demandOf } from '../../survey/demand';
+import type { RouteCondition } from '../../survey/refusal';
 import { dutyFields, skin, strainsOf } from '../../survey/found';
-import { surveyOf } from '../family';
+import { surveyOf } from '../../family/family';
 import {
   amount,
   amountWhen,

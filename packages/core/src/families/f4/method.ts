@@ -25,7 +25,7 @@ import { notBefore, stepsOf, wrong } from '../../methods/step';
 import { layTape, rollMl, tapeMl, WRAP_FIGURES, WRAP_OFF, wrapFigures } from '../../methods/wrap';
 import { figureOf } from '../../work/figure';
 import type { Work } from '../../work/work';
-import type { Method } from '../family';
+import type { Method } from '../../family/family';
 import type { PipeLeakSurvey } from './survey';
 
 const stepIds = ['mark-leak', 'plug', 'press', 'film'] as const;

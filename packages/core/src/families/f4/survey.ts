@@ -2,16 +2,11 @@ import { z } from 'zod';
 import { m, q } from '../../message/message';
 import { METALS } from '../../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
-import {
-  demandOf,
-  FITTINGS,
-  type Body,
-  type RefusalReason,
-  type RouteCondition,
-} from '../../survey/demand';
+import { demandOf, FITTINGS, type Body } from '../../survey/demand';
+import type { RefusalReason, RouteCondition } from '../../survey/refusal';
 import type { Medium } from '../../materials/words';
 import { pressureFields, skin, soft, strainsOf } from '../../survey/found';
-import { surveyOf } from '../family';
+import { surveyOf } from '../../family/family';
 import {
   amountIfKnown,
   laterChoice,

@@ -1,4 +1,4 @@
-import { defineFamily } from '../family';
+import { defineFamily } from '../../family/family';
 import { method } from './method';
 import { section } from './section';
 import { MOST_DAMAGES, pipeWrapSurvey } from './survey';

@@ -27,7 +27,7 @@ import { layTape, tapeMl, WRAP_FIGURES, WRAP_OFF, wrapFigures } from '../../meth
 import { closing, figureOf } from '../../work/figure';
 import type { Round } from '../../work/round';
 import type { Work } from '../../work/work';
-import type { Method } from '../family';
+import type { Method } from '../../family/family';
 import type { PipeWrapSurvey } from './survey';
 
 const stepIds = ['wall-grid', 'fair', 'prime', 'isolation', 'compact', 'bind', 'record'] as const;

@@ -3,7 +3,7 @@ import { METALS } from '../../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
 import { skin, strainsOf } from '../../survey/found';
-import { surveyOf } from '../family';
+import { surveyOf } from '../../family/family';
 import { amount, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { lineConditions, lineFields, lineRefusals } from '../f4/survey';
 import { body, outside, parentOf, pathsOf, wall } from '../../survey/parts';

@@ -15,7 +15,7 @@ import { figureOf } from '../../work/figure';
 import { timeTo, type Round } from '../../work/round';
 import type { After, StepDraft } from '../../work/step';
 import type { Work } from '../../work/work';
-import type { Method } from '../family';
+import type { Method } from '../../family/family';
 import { beltHole, COVER_MM, LAP_MM, type BeltSurvey } from './survey';
 
 const stepIds = [

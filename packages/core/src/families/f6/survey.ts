@@ -2,8 +2,9 @@ import { z } from 'zod';
 import { m, q } from '../../message/message';
 import { beltPatch, type BeltHole } from '../../geometry/beltPatch';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
-import { demandOf, type RefusalReason, type RouteCondition } from '../../survey/demand';
-import { surveyOf } from '../family';
+import { demandOf } from '../../survey/demand';
+import type { RefusalReason, RouteCondition } from '../../survey/refusal';
+import { surveyOf } from '../../family/family';
 import {
   amount,
   choice,

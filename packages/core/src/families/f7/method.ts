@@ -1,5 +1,5 @@
 import { m } from '../../message/message';
-import type { Method } from '../family';
+import type { Method } from '../../family/family';
 import type { TyreSurvey } from './survey';
 import { isSection, LOOK_DAYS, stepIds } from './steps';
 import { sectionDraft } from './sectionRepair';

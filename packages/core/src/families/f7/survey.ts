@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { m, mm as mmOf } from '../../message/message';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
-import { demandOf, type RefusalReason, type RouteCondition } from '../../survey/demand';
-import { surveyOf } from '../family';
+import { demandOf } from '../../survey/demand';
+import type { RefusalReason, RouteCondition } from '../../survey/refusal';
+import { surveyOf } from '../../family/family';
 import { amountIfKnown, choice, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { body, grownArea, parentOf, pathsOf } from '../../survey/parts';
 

@@ -20,7 +20,7 @@ import { notBefore, stepsOf, wrong } from '../../methods/step';
 import type { Round } from '../../work/round';
 import type { StepDraft } from '../../work/step';
 import type { Work } from '../../work/work';
-import type { Method } from '../family';
+import type { Method } from '../../family/family';
 import type { FloorCrackSurvey } from './survey';
 
 const stepIds = [

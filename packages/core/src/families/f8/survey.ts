@@ -3,7 +3,7 @@ import { m } from '../../message/message';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
 import { frost, hotWash, strainsOf } from '../../survey/found';
-import { surveyOf } from '../family';
+import { surveyOf } from '../../family/family';
 import { flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import {
   crackBody,

@@ -13,7 +13,7 @@ import { momentText } from '../../methods/when';
 import { figureOf, type Figure } from '../../work/figure';
 import type { Round } from '../../work/round';
 import { aidName } from '../../work/aids';
-import type { Method } from '../family';
+import type { Method } from '../../family/family';
 import { bags, coats, coatSteps, floorMm2, has, isPowder, step, stepIds } from './coats';
 import type { FloorPatchSurvey } from './survey';
 

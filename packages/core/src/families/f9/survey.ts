@@ -3,7 +3,7 @@ import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { MEDIUM_NAMES, MEDIUM_PH } from '../../materials/words';
 import { demandOf, type ServiceNeed } from '../../survey/demand';
 import { frost, hotWash, strainsOf } from '../../survey/found';
-import { surveyOf } from '../family';
+import { surveyOf } from '../../family/family';
 import {
   amountIfKnown,
   flag,

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { echoed } from './echoed';
-import type { Report } from './calc';
-import { issuesOf, type Issue } from './issues';
+import { echoed } from '../calc/echoed';
+import type { Report } from '../calc/calc';
+import { issuesOf, type Issue } from '../calc/issues';
 import { calcByName, calcs } from './registry';
 
 export interface BadInput {

@@ -31,7 +31,7 @@ import { mortarBatchCalc } from '../mix/mortarBatch';
 import { rubberCrumbCalc } from '../mix/rubberCrumb';
 import { wrapDesignCalc } from '../wrap/wrapDesign';
 import { wrapLayCalc } from '../wrap/wrapLay';
-import type { Calc } from './calc';
+import type { Calc } from '../calc/calc';
 
 /** Every calculation that can be reached by name, grouped as a job meets them. */
 export const calcs: readonly Calc[] = [

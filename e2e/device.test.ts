@@ -1,0 +1,5 @@
+import { onStage } from './lib/stage';
+import './device';
+import './together';
+
+onStage();

@@ -1,0 +1,8 @@
+import { onStage } from './lib/stage';
+import './walk';
+import './jobs';
+import './instruments';
+import './pictures';
+import './run';
+
+onStage();

@@ -1,0 +1,5 @@
+import { JOBS, runFamilies } from './families';
+import { onStage } from './lib/stage';
+
+onStage();
+runFamilies(JOBS.slice(7));

@@ -1,0 +1,3 @@
+import { holdTheLaws } from './holdTheLaws';
+
+holdTheLaws('F16');

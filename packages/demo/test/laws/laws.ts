@@ -1,0 +1,262 @@
+import {
+  checkPlan,
+  deedsOf,
+  MINUTE,
+  paceOf,
+  parseQuantity,
+  planBatches,
+  planRound,
+  say,
+  unknownIds,
+  weighing,
+  word,
+  type Plan,
+} from '@kelmot/core';
+import { mixStages } from '@kelmot/core/materials/stages';
+
+/** A law reads one plan and says each breach in words, with the figures; none where the plan keeps it. */
+export type Law = (plan: Plan) => string[];
+
+/** Rounding of sums of minutes, min. */
+const ROUNDING_MIN = 1e-6;
+/** A job done to the minute of the plan may be behind by this, min: moments are kept in whole milliseconds. */
+const ON_TIME_MIN = 1e-3;
+
+/** One breach where something does not hold. */
+const unless = (holds: boolean, breach: () => string): string[] => (holds ? [] : [breach()]);
+
+/** Everything a person reads of a plan, in words. */
+function sentences(plan: Plan): string[] {
+  const steps = plan.steps.flatMap((s) => [
+    s.title,
+    s.text,
+    ...s.wrong.flatMap((w) => [w.sign, w.remedy]),
+  ]);
+  const rest = [...plan.removal, ...plan.warnings, ...plan.raise, ...plan.conditions];
+  return [
+    ...steps,
+    ...rest,
+    ...plan.links.map((l) => l.why),
+    ...plan.supplies.map((s) => s.for),
+  ].flatMap((x) => [word(x), word(x, 'us')]);
+}
+
+/** A figure with its unit written out: it would be metric for a reader of US units too. */
+const WRITTEN_OUT = /\d\s?(mm|cm|µm|ml|l|L|g|kg|°C|bar|kPa|MPa|m²|litres?|metres?)\b/;
+
+/** The texts of every message in something, before anything measured is put in. */
+function texts(of: unknown): string[] {
+  if (typeof of !== 'object' || of === null) return [];
+  const own = 'text' in of && 'values' in of && typeof of.text === 'string' ? [of.text] : [];
+  return [...own, ...Object.values(of).flatMap(texts)];
+}
+
+/** What may be left blank: a sum's symbol, unit and source, what nobody typed, and words that some have nothing to add to. */
+const MAY_BE_BLANK =
+  /\.working\.\d+\.(symbol|unit|source)$|^survey\.|^supplies\.\d+\.keep$|\.text\.values\.end\.text$/;
+
+/** Where nothing stands in what has to say something. */
+function blanks(of: unknown, at: string[] = []): string[] {
+  if (typeof of === 'string')
+    return of.trim() === '' && !MAY_BE_BLANK.test(at.join('.')) ? [at.join('.')] : [];
+  if (typeof of !== 'object' || of === null) return [];
+  return Object.entries(of).flatMap(([key, part]) => blanks(part, [...at, key]));
+}
+
+/** The plan without its cards, which say what their maker wrote. */
+const withoutCards = (plan: Plan) => ({ ...plan, card: null, cards: null });
+
+/** The card that a round is mixed from. */
+const mixOf = (plan: Plan, code: string | undefined) => (plan.cards[code ?? ''] ?? plan.card).mix;
+
+/** Everything there is to do, one at a time: nothing left out, nothing twice, in the order of the clock. */
+const oneAtATime: Law = (plan) => {
+  const deeds = deedsOf(plan);
+  const batches = planBatches(plan);
+  const due = plan.steps.flatMap((s) => {
+    const own = batches.filter((b) => s.eachBatch && b.round === s.round);
+    return own.length > 0 ? own.map((b) => `${s.id}/${b.no}`) : [s.id];
+  });
+  const told = deeds.map((d) => d.id).sort();
+  const emptied = deeds.filter((d) => d.empties).map((d) => d.batch?.no);
+  const order = deeds.flatMap((deed, i) => {
+    const before = deeds[i - 1];
+    if (!before) return [];
+    return [
+      ...unless(
+        deed.fromMin >= before.fromMin - ROUNDING_MIN && deed.toMin >= deed.fromMin,
+        () => `${deed.id} from ${deed.fromMin} to ${deed.toMin}, after ${before.id}`,
+      ),
+      // A pail is emptied before the next one is opened.
+      ...unless(
+        !before.batch || before.batch.no === deed.batch?.no || before.empties,
+        () => `${deed.id} before batch ${before.batch?.no} is used up`,
+      ),
+    ];
+  });
+  return [
+    ...unless(told.join() === due.sort().join(), () => `to do ${told.join()}, due ${due.join()}`),
+    ...unless(
+      emptied.join() === batches.map((b) => b.no).join(),
+      () => `batches used up: ${emptied.join()}`,
+    ),
+    ...order,
+  ];
+};
+
+/** Done to the minute of the plan, the job is never behind, nor is a pail short of time. */
+const neverBehind: Law = (plan) => {
+  const deeds = deedsOf(plan);
+  return deeds.flatMap((deed) => {
+    const at = Date.parse(plan.survey.window.startAt) + deed.fromMin * MINUTE;
+    const { batch } = deed;
+    const startedAt = at + ((batch?.mixedAtMin ?? 0) - deed.fromMin) * MINUTE;
+    const mixes = batch ? [{ batchNo: batch.no, startedAt, placedAt: null, binned: false }] : [];
+    const pace = paceOf(plan, deeds, deed, mixes, at, 'UTC');
+    const said = (['metric', 'us'] as const).map((units) => word(pace.say, units));
+    return [
+      ...unless(
+        Math.abs(pace.behindMin) < ON_TIME_MIN && (pace.pail?.spareMin ?? 0) >= -ON_TIME_MIN,
+        () => `${deed.id}: ${pace.behindMin} min behind, ${pace.pail?.spareMin} min left`,
+      ),
+      ...said.flatMap((text) =>
+        unless(
+          /^On time: back in service .* (needed|late)\.$/.test(text),
+          () => `${deed.id}: ${text}`,
+        ),
+      ),
+    ];
+  });
+};
+
+/** What is read off the screen and weighed so is in its ratio, in either system. */
+const weighable: Law = (plan) =>
+  planBatches(plan).flatMap(({ no, aG, bG, round }) => {
+    const weigh = weighing(mixOf(plan, planRound(plan, round)?.card.code));
+    if (aG === null || bG === null || !weigh) return [];
+    return (['metric', 'us'] as const).flatMap((units) => {
+      const [a = NaN, b = NaN] = [aG, bG].map((grams) => {
+        const read = parseQuantity(say(grams, 'mass', units), 'mass', units);
+        return read.ok ? read.value : NaN;
+      });
+      const offPct = Math.abs((b / a / (bG / aG) - 1) * 100);
+      return unless(
+        offPct <= weigh.tolerancePct,
+        () => `batch ${no} in ${units}: ${offPct} % off, ${weigh.tolerancePct} % allowed`,
+      );
+    });
+  });
+
+/** What a clock counts is told in the words of its step, fits into its minutes, and hangs on a step that is met. */
+const countable: Law = (plan) => [
+  ...plan.steps.flatMap(({ id, text, timed, hold, minutes }) => {
+    if (!timed) return [];
+    const told = say(timed.minutes, 'time', 'metric');
+    return [
+      ...unless(hold !== null, () => `${id} counts ${told} and has no hold`),
+      ...unless(word(text).includes(told), () => `${id} does not say ${told}: ${word(text)}`),
+      ...unless(
+        timed.minutes * timed.times <= minutes + ROUNDING_MIN,
+        () => `${id} counts ${timed.times} times ${told} in ${minutes} min`,
+      ),
+    ];
+  }),
+  ...plan.steps.flatMap((step) => {
+    if (step.name !== 'mix') return [];
+    const round = plan.rounds.find((r) => r.id === step.round);
+    return mixStages(mixOf(plan, round?.card.code), plan.schools).flatMap((stage) => {
+      const told = say(stage.minutes, 'time', 'metric');
+      return unless(
+        word(step.text).includes(told),
+        () => `${step.id} does not say ${told}: ${word(step.text)}`,
+      );
+    });
+  }),
+];
+
+/** The checker finds no breach, and no step or figure has an id that the family does not list. */
+const checked: Law = (plan) => [
+  ...checkPlan(plan)
+    .filter((f) => !f.ok)
+    .map((f) => JSON.stringify(f)),
+  ...unknownIds(plan).map((id) => `unknown id ${id}`),
+];
+
+/** Nothing is left blank, no unit is written into a text, and every sentence is whole. */
+const whole: Law = (plan) => [
+  ...blanks(withoutCards(plan)).map((path) => `${path} is blank`),
+  ...texts(withoutCards(plan))
+    .filter((text) => WRITTEN_OUT.test(text))
+    .map((text) => `a unit is written out: ${text}`),
+  ...sentences(plan)
+    .filter((text) => /NaN|undefined|Infinity|[{}]|\s,|\.\./.test(text))
+    .map((text) => `not a sentence: ${text}`),
+];
+
+/** Every card that a sentence names stands in the supplies, and every aid that is bought is used in a step. */
+const supplied: Law = (plan) => {
+  const codes = new Set(plan.supplies.map((s) => s.code));
+  const spoken = new Set(plan.steps.flatMap((s) => word(s.text).match(/\b[A-Z]-\d{3}\b/g) ?? []));
+  return [
+    ...[...spoken].filter((code) => !codes.has(code)).map((code) => `${code} is not supplied`),
+    ...plan.supplies
+      .filter(({ role, code }) => role === 'aid' && code && !spoken.has(code))
+      .map(({ code }) => `${code} is bought for no step`),
+  ];
+};
+
+/** Back in service when all that service loads is there: a medium that may come carries no load. */
+const loadedInOrder: Law = (plan) =>
+  plan.rounds.flatMap(({ id, needed, milestones }) => {
+    const minutes = (of: string | null) => milestones.find((x) => x.id === of)?.minutes ?? 0;
+    const before = !needed
+      ? []
+      : [
+          ...(needed === 'handle' ? [] : ['handle']),
+          ...(['immersion', 'chemical', 'fullLoad'].includes(needed) ? ['lightLoad'] : []),
+          ...(needed === 'chemical' ? ['fullLoad', 'immersion'] : []),
+        ];
+    return before.flatMap((one) =>
+      unless(
+        minutes(needed) >= minutes(one) - ROUNDING_MIN,
+        () => `${id}: ${needed} after ${minutes(needed)} min, ${one} after ${minutes(one)} min`,
+      ),
+    );
+  });
+
+/** Batches are numbered in their order; each has its slots, and its last touch is inside its time. */
+const placedInTime: Law = (plan) =>
+  planBatches(plan).flatMap((b, i) => {
+    const own = plan.schedule.filter((s) => s.batch === b.no);
+    const last = Math.max(...own.map((s) => s.to));
+    return [
+      ...unless(b.no === i + 1, () => `batch ${b.no} is the ${i + 1}th`),
+      ...unless(
+        own.length > 0 && Math.abs(last - b.lastTouchMin) < ROUNDING_MIN,
+        () => `batch ${b.no} is last touched at ${b.lastTouchMin}, its slots end at ${last}`,
+      ),
+      ...unless(
+        b.lastTouchMin <= b.placeByMin + ROUNDING_MIN,
+        () => `batch ${b.no} is last touched at ${b.lastTouchMin}, ${b.placeByMin} is the end`,
+      ),
+    ];
+  });
+
+/** All laws by their names, as a failing test prints them. */
+export const LAWS: Readonly<Record<string, Law>> = {
+  checked,
+  oneAtATime,
+  neverBehind,
+  weighable,
+  countable,
+  whole,
+  supplied,
+  loadedInOrder,
+  placedInTime,
+};
+
+/** Every breach of a plan, with the name of the law and the card. */
+export const breachesOf = (plan: Plan): string[] =>
+  Object.entries(LAWS).flatMap(([name, law]) =>
+    law(plan).map((breach) => `${plan.card.code}, ${name}: ${breach}`),
+  );
