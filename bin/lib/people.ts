@@ -3,7 +3,7 @@ import { parseArgs } from 'node:util';
 import { PersonChange } from '@kelmot/contract';
 import { issuesOf } from '@kelmot/core';
 import { openDatabase, type Db } from '@kelmot/server/db/client';
-import { ProblemError } from '@kelmot/server/http/problemError';
+import { ProblemError } from '@kelmot/server/common/problemError';
 import {
   addPerson,
   changePerson,

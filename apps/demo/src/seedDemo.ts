@@ -14,12 +14,12 @@ import {
   type DemoRepair,
   type SurveyPart,
 } from '@kelmot/demo';
-import { hashPassword } from '@kelmot/server/auth';
+import { hashPassword } from '@kelmot/server/services/auth';
 import type { Tx } from '@kelmot/server/db/client';
 import { accounts, users } from '@kelmot/server/db/people';
 import { assets, cards, sites } from '@kelmot/server/db/plant';
 import { lots, stockMoves } from '@kelmot/server/db/shelf';
-import { uuidv7 } from '@kelmot/server/ids';
+import { uuidv7 } from '@kelmot/server/common/ids';
 import { count, eq } from 'drizzle-orm';
 import { reachedBy, Walk } from './walk';
 

@@ -3,7 +3,7 @@ import { MINUTE, planBatches, usableMinutes, type Plan, type Survey } from '@kel
 import { meets, simulatedWeather, type Stage } from '@kelmot/demo';
 import type { Tx } from '@kelmot/server/db/client';
 import { readRepair } from '@kelmot/server/db/repairView';
-import { uuidv7 } from '@kelmot/server/ids';
+import { uuidv7 } from '@kelmot/server/common/ids';
 import { runCommand } from '@kelmot/server/services/command';
 
 /** One act of a job on the clock of its plan, minutes from the start of the stop. */

@@ -8,7 +8,7 @@ import { requestId } from 'hono/request-id';
 import { compress } from 'hono/compress';
 import { secureHeaders } from 'hono/secure-headers';
 import type { Logger } from 'pino';
-import { overTls, type Auth } from './auth';
+import { overTls, type Auth } from './services/auth';
 import type { Db } from './db/client';
 import type { AppEnv } from './http/env';
 import { limitBody } from './http/limitBody';

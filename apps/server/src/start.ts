@@ -3,7 +3,7 @@ import type { DemoUser, Site } from '@kelmot/contract';
 import { pino } from 'pino';
 import { makeApp } from './app';
 import { makeSessions } from './http/session';
-import { makeAuth } from './auth';
+import { makeAuth } from './services/auth';
 import { openDatabase, type Tx } from './db/client';
 import { prepareDatabase } from './db/prepare';
 import type { Env } from './env';

@@ -7,7 +7,7 @@ import { demoUsers, meets, openRepairs, simulatedWeather } from '@kelmot/demo';
 import { pino } from 'pino';
 import { v7 as uuidv7 } from 'uuid';
 import { makeApp } from '../src/app';
-import { makeAuth } from '../src/auth';
+import { makeAuth } from '../src/services/auth';
 import { openDatabase, type Database } from '../src/db/client';
 import { makeSessions } from '../src/http/session';
 import { plantDatabase, type TestDatabase } from './cluster';

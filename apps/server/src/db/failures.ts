@@ -1,4 +1,4 @@
-import { ProblemError } from '../http/problemError';
+import { ProblemError } from '../common/problemError';
 
 /** What the database says of a query that it did not carry out. */
 interface Failure {

@@ -12,7 +12,7 @@ import {
 import { Survey } from '@kelmot/core';
 import { and, asc, eq, sql, type SQL } from 'drizzle-orm';
 import type { Db, Tx } from './client';
-import { carriedId } from '../ids';
+import { carriedId } from '../common/ids';
 import { readPlan } from './planRead';
 import {
   checks,

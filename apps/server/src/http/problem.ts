@@ -6,18 +6,7 @@ import type { ContentfulStatusCode } from 'hono/utils/http-status';
 import { ZodError } from 'zod';
 import { problemOfQuery } from '../db/failures';
 import type { AppEnv } from './env';
-import { ProblemError } from './problemError';
-
-export { ProblemError } from './problemError';
-
-/** A stale write: carries the state as it is now, beside what was sent. */
-export class ConflictError extends ProblemError {
-  constructor(readonly current: RepairView) {
-    super(409, 'Someone changed this repair since you opened it', 'Look at both, then send again.');
-  }
-}
-
-export const notFound = (what: string) => new ProblemError(404, `No such ${what}`);
+import { ConflictError, ProblemError } from '../common/problemError';
 
 export function problem(
   c: Context<AppEnv>,

@@ -4,11 +4,11 @@ import { and, eq, gt, sql } from 'drizzle-orm';
 import type { Context } from 'hono';
 import { getSignedCookie } from 'hono/cookie';
 import { createMiddleware } from 'hono/factory';
-import { overTls, type AuthOptions } from '../auth';
+import { overTls, type AuthOptions } from '../services/auth';
 import type { Db } from '../db/client';
 import { sessions, users } from '../db/people';
 import type { AppEnv } from './env';
-import { ProblemError } from './problem';
+import { ProblemError } from '../common/problemError';
 
 /** For so long it is not asked again whether a session still stands, ms: ended by another server it lasts no longer. */
 const KNOWN_MS = 5000;

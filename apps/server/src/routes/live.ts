@@ -5,7 +5,7 @@ import { streamSSE } from 'hono/streaming';
 import type { Db } from '../db/client';
 import { repairs } from '../db/repairs';
 import type { AppEnv } from '../http/env';
-import { notFound, ProblemError } from '../http/problem';
+import { notFound, ProblemError } from '../common/problemError';
 import { requireSession, type Sessions } from '../http/session';
 import { throwing } from '../http/throwing';
 import { makeLive } from '../services/live';

@@ -9,7 +9,7 @@ import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import { asPerson } from '../http/session';
 import { throwing } from '../http/throwing';
-import { notFound, ProblemError } from '../http/problem';
+import { notFound, ProblemError } from '../common/problemError';
 import { runCommand } from '../services/command';
 import { leftoverOffers } from '../services/leftovers';
 import type { WeatherService } from '../services/weather';

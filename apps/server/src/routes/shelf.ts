@@ -10,7 +10,7 @@ import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import { asPerson } from '../http/session';
 import { throwing } from '../http/throwing';
-import { notFound } from '../http/problem';
+import { notFound } from '../common/problemError';
 import { knownAir } from '../services/air';
 import { moveStock } from '../services/shelf';
 import type { WeatherService } from '../services/weather';

@@ -5,7 +5,7 @@ import { and, desc, eq, inArray } from 'drizzle-orm';
 import type { Db } from '../db/client';
 import { written } from '../db/written';
 import { cards } from '../db/plant';
-import { ProblemError } from '../http/problem';
+import { ProblemError } from '../common/problemError';
 import { note, notingRefusal, type Doer } from './noting';
 import { oneAtATime } from './once';
 

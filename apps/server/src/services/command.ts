@@ -5,7 +5,7 @@ import type { Db, Tx } from '../db/client';
 import { recordOnce } from '../db/recordOnce';
 import { commands, repairs } from '../db/repairs';
 import { flushed, written } from '../db/written';
-import { notFound, ProblemError } from '../http/problem';
+import { notFound, ProblemError } from '../common/problemError';
 import { digestOf, isAgain, oneAtATime } from './once';
 import type { Done, Repair } from './doing';
 import { perform } from './handlers';

@@ -10,7 +10,7 @@ import { hash, verify } from '@node-rs/argon2';
 import { and, asc, eq, lt, sql } from 'drizzle-orm';
 import type { Db } from '../db/client';
 import { accounts, deviceCodes, users } from '../db/people';
-import { ProblemError } from '../http/problem';
+import { ProblemError } from '../common/problemError';
 import { note, notingRefusal } from './noting';
 import { isOwnPassword } from './people';
 

@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm';
 import type { Tx } from '../db/client';
 import { readRepair } from '../db/repairView';
 import { repairs } from '../db/repairs';
-import { ConflictError } from '../http/problem';
+import { ConflictError } from '../common/problemError';
 import type { WeatherService } from './weather';
 
 /** A repair as a deed on it needs it. */

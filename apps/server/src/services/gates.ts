@@ -1,6 +1,6 @@
 import type { Held } from '@kelmot/contract';
 import { word } from '@kelmot/core';
-import { ProblemError } from '../http/problem';
+import { ProblemError } from '../common/problemError';
 
 /** Refuses what a gate holds, with what would let it through; nothing where it is open. */
 export function refuseHeld(gate: Held | null): void {

@@ -5,7 +5,7 @@ import { readCards } from '../db/cardQueries';
 import type { Db } from '../db/client';
 import { readPlan } from '../db/planRead';
 import { repairs } from '../db/repairs';
-import { notFound } from '../http/problem';
+import { notFound } from '../common/problemError';
 import { leftoversAway } from './planner';
 import { siteOf } from './planning';
 

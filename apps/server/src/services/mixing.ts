@@ -2,7 +2,7 @@ import { deviationOf, mayMix } from '@kelmot/contract';
 import { and, eq } from 'drizzle-orm';
 import { readRepair } from '../db/repairView';
 import { mixes, mixMarks, type mixEnd } from '../db/repairs';
-import { notFound, ProblemError } from '../http/problem';
+import { notFound, ProblemError } from '../common/problemError';
 import { touch, type Doing, type Done } from './doing';
 import { refuseHeld } from './gates';
 import { planOf } from './planOf';

@@ -2,7 +2,7 @@ import type { Command } from '@kelmot/contract';
 import { and, count, eq, gt, sql } from 'drizzle-orm';
 import type { Db, Tx } from '../db/client';
 import { audit } from '../db/audit';
-import { ProblemError } from '../http/problem';
+import { ProblemError } from '../common/problemError';
 
 /** Who does something, and from where; null where nobody is known yet, or it comes from this machine itself. */
 export interface Doer {

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import type { Me } from '@kelmot/contract';
 import { sql } from 'drizzle-orm';
 import type { Tx } from '../db/client';
-import { ProblemError } from '../http/problem';
+import { ProblemError } from '../common/problemError';
 
 /** Whoever sends the same id, or does the same thing, waits here until the first of them is done. */
 export const oneAtATime = (tx: Tx, id: string) =>

@@ -1,6 +1,6 @@
 import { dictionary } from '@zxcvbn-ts/language-common';
 import { LEAST_PASSWORD } from '@kelmot/contract';
-import { ProblemError } from '../http/problem';
+import { ProblemError } from '../common/problemError';
 
 /** Passwords that are in use so often that they are tried first. */
 const COMMON: ReadonlySet<string> = new Set(dictionary['passwords-common']);

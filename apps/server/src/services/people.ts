@@ -1,12 +1,12 @@
 import { PersonDraft, Role, type Me, type NewPassword, type PersonChange } from '@kelmot/contract';
 import { verify } from '@node-rs/argon2';
 import { and, asc, eq, ne } from 'drizzle-orm';
-import { hashPassword } from '../auth';
+import { hashPassword } from './auth';
 import type { Db, Tx } from '../db/client';
 import { accounts, deviceCodes, sessions, users } from '../db/people';
 import { sites } from '../db/plant';
-import { notFound, ProblemError } from '../http/problem';
-import { uuidv7 } from '../ids';
+import { notFound, ProblemError } from '../common/problemError';
+import { uuidv7 } from '../common/ids';
 import { note, notingRefusal, type Doer } from './noting';
 import { refuseGuessable } from './passwords';
 

@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import { ProblemError } from '../http/problem';
+import { ProblemError } from '../common/problemError';
 
 /** Longest side that is kept, px: enough to see a pinhole on a phone. */
 const LONGEST = 1600;

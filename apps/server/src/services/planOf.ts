@@ -1,6 +1,6 @@
 import type { Db, Tx } from '../db/client';
 import { readPlan, type PlanRead } from '../db/planRead';
-import { ProblemError } from '../http/problem';
+import { ProblemError } from '../common/problemError';
 import type { Repair } from './doing';
 
 /**

@@ -1,6 +1,6 @@
 import type { leftoverUses, makePlan } from '@kelmot/core';
 import { Piscina } from 'piscina';
-import { ProblemError } from '../http/problem';
+import { ProblemError } from '../common/problemError';
 
 /** Longer than any plan takes, on a slow machine under load: one that takes more is put down, ms. */
 const LONGEST_MS = 20_000;

@@ -14,7 +14,7 @@ import { echoed, planBatches, sentence, type Hold, type Plan, type Step } from '
 import type { PlanRead } from '../db/planRead';
 import type { Added } from '../db/recordOnce';
 import { checks, photos, readings } from '../db/repairs';
-import { ProblemError } from '../http/problem';
+import { ProblemError } from '../common/problemError';
 import type { CommandOf } from './doing';
 import { refuseHeld } from './gates';
 import { drawnAnew } from './pictures';

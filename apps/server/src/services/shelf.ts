@@ -6,8 +6,8 @@ import { repairs } from '../db/repairs';
 import { lots, stockMoves } from '../db/shelf';
 import { written } from '../db/written';
 import { readShelf } from '../db/shelfQueries';
-import { notFound, ProblemError } from '../http/problem';
-import { uuidv7 } from '../ids';
+import { notFound, ProblemError } from '../common/problemError';
+import { uuidv7 } from '../common/ids';
 import { note, notingRefusal, type Doer } from './noting';
 import { digestOf, isAgain, oneAtATime } from './once';
 

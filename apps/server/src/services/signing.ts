@@ -1,10 +1,10 @@
 import { curedByServer, maySign, nextLooks } from '@kelmot/contract';
 import { gistOf } from '@kelmot/core';
 import { desc, eq } from 'drizzle-orm';
-import { uuidv7 } from '../ids';
+import { uuidv7 } from '../common/ids';
 import { readRepair } from '../db/repairView';
 import { plans, reviews, signoffs } from '../db/repairs';
-import { ConflictError, notFound } from '../http/problem';
+import { ConflictError, notFound } from '../common/problemError';
 import { bump, expectVersion, type Doing, type Done } from './doing';
 import { refuseHeld } from './gates';
 import { siteOf } from './planning';

@@ -5,8 +5,8 @@ import { username } from 'better-auth/plugins';
 import type { Context } from 'hono';
 import { setSignedCookie } from 'hono/cookie';
 import type { CookieOptions } from 'hono/utils/cookie';
-import type { Db } from './db/client';
-import * as schema from './db/people';
+import type { Db } from '../db/client';
+import * as schema from '../db/people';
 
 /** The address of the caller, set by this server from the socket: rate limits count by it. */
 export const CLIENT_ADDRESS = 'x-kelmot-client-address';

@@ -1,0 +1,24 @@
+import type { RepairView } from '@kelmot/contract';
+import type { Issue } from '@kelmot/core';
+import type { ContentfulStatusCode } from 'hono/utils/http-status';
+
+/** An error that is the caller's to mend: thrown anywhere, told as problem+json. */
+export class ProblemError extends Error {
+  constructor(
+    readonly status: ContentfulStatusCode,
+    readonly title: string,
+    readonly detail?: string,
+    readonly issues?: Issue[],
+  ) {
+    super(title);
+  }
+}
+
+/** A stale write: carries the state as it is now, beside what was sent. */
+export class ConflictError extends ProblemError {
+  constructor(readonly current: RepairView) {
+    super(409, 'Someone changed this repair since you opened it', 'Look at both, then send again.');
+  }
+}
+
+export const notFound = (what: string) => new ProblemError(404, `No such ${what}`);
