@@ -11,7 +11,6 @@ module.exports = {
   setupFiles: ['react-native-gesture-handler/jestSetup.js', ...testClock.setupFiles],
   setupFilesAfterEnv: ['<rootDir>/jest.setup.ts'],
   moduleNameMapper: {
-    '^@/beyond/all$': '<rootDir>/jest.beyond.ts',
     '^@/(.*)$': '<rootDir>/src/$1',
     '\\.css$': '<rootDir>/jest.css-stub.js',
   },

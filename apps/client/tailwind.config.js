@@ -1,4 +1,4 @@
-const { colours, fontFamily, fontSize } = require('./src/ui/tokens.cjs');
+const { colours, fontFamily, fontSize } = require('./src/shared/ui/tokens.cjs');
 
 /** @type {import('tailwindcss').Config} */
 module.exports = {

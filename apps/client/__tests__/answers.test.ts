@@ -1,6 +1,6 @@
 import type { Me, RepairView } from '@kelmot/contract';
 import { IDA, planOf, viewOf } from '../../../packages/contract/test/view';
-import { forgetWho } from '@/offline/answers';
+import { forgetWho } from '@/store/answers';
 import { api, type ApiError } from '@/store/api';
 import { makeStore, type AppStore } from '@/store/store';
 import { answers } from './memoryDisk';

@@ -1,10 +1,10 @@
 /** @jest-environment jsdom */
 import { act, renderHook } from '@testing-library/react-native/pure';
 import { useWindowDimensions } from 'react-native';
-import { pageTitle } from '@/features/frame/pageTitle';
+import { pageTitle } from '@/shared/ui/pageTitle';
 import { useArrival } from '@/features/frame/useArrival';
-import { useLayout, useMargins } from '@/ui/layout';
-import { useDialog } from '@/ui/useDialog';
+import { useLayout, useMargins } from '@/shared/ui/layout';
+import { useDialog } from '@/shared/ui/useDialog';
 import { standTheClock } from './timed';
 
 let mockPath = '/';

@@ -1,22 +1,24 @@
 import { act, render, screen } from '@testing-library/react-native';
 import { wrap } from 'comlink';
 import { Text } from 'react-native';
-import { lazily } from '@/beyond/lazily';
-import { press } from '@/workers/press';
+import { lazily } from '@/shared/beyond/lazily';
+import { press } from '@/offline/workers/press';
 
 jest.mock('comlink', () => ({ wrap: jest.fn() }));
 
-test('a part that is beyond the bench shows once it is there, with what it is given', async () => {
-  const Part = lazily<{ tag: string }>((all) => {
-    const has = 'planning' in all;
-    return function Named({ tag }) {
-      return <Text>{has ? `all of ${tag}` : 'nothing'}</Text>;
-    };
-  });
+test('a part of a screen shows once it is loaded, with what it is given', async () => {
+  const Part = lazily<{ tag: string }>(async () => ({ tag }) => <Text>{`all of ${tag}`}</Text>);
   render(<Part tag="P-204" />);
   expect(screen.queryByText('all of P-204')).toBeNull();
   await act(async () => undefined);
   expect(screen.getByText('all of P-204')).toBeTruthy();
+});
+
+test('a part that cannot be loaded says so', async () => {
+  const Part = lazily(() => Promise.reject(new Error('no signal')));
+  render(<Part />);
+  await act(async () => undefined);
+  expect(screen.getByText(/not on the device yet, and there is no signal/)).toBeTruthy();
 });
 
 describe('a paper', () => {

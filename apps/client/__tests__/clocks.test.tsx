@@ -10,21 +10,21 @@ import { RunElsewhere } from '@/features/clocks/RunElsewhere';
 import { useRunning } from '@/features/clocks/running';
 import { useAwake } from '@/features/clocks/useAwake';
 import { speak } from '@/features/speech/voice';
-import { namePage } from '@/features/frame/pageTitle';
-import { useRows } from '@/features/repairs/useActs';
-import { useViews } from '@/features/repairs/useViews';
+import { namePage } from '@/shared/ui/pageTitle';
+import { useRows } from '@/shared/repairs/useActs';
+import { useViews } from '@/shared/repairs/useViews';
 import { aloudChosen, loudChosen } from '@/store/settings';
-import { Txt } from '@/ui/Txt';
+import { Txt } from '@/shared/ui/Txt';
 import { ID, planOf, viewOf } from '../../../packages/contract/test/view';
 import { freshStore } from './opened';
 import { standTheClock } from './timed';
 
 let mockPath = '/store';
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn() }, usePathname: () => mockPath }));
-jest.mock('@/features/repairs/useActs', () => ({ useRows: jest.fn() }));
-jest.mock('@/features/repairs/useViews', () => ({ useViews: jest.fn(() => []) }));
+jest.mock('@/shared/repairs/useActs', () => ({ useRows: jest.fn() }));
+jest.mock('@/shared/repairs/useViews', () => ({ useViews: jest.fn(() => []) }));
 jest.mock('@/features/speech/voice', () => ({ speak: jest.fn() }));
-jest.mock('@/ui/useZone', () => ({ useZone: () => 'UTC' }));
+jest.mock('@/shared/ui/useZone', () => ({ useZone: () => 'UTC' }));
 jest.mock('@/features/clocks/alarm', () => ({
   ...jest.requireActual<object>('@/features/clocks/alarm'),
   alarm: jest.fn(),

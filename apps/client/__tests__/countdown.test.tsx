@@ -2,8 +2,8 @@ import { HOUR, MINUTE } from '@kelmot/core';
 import { act, render, screen } from '@testing-library/react-native';
 import { Provider } from 'react-redux';
 import { clockSeen } from '@/store/clock';
-import { Countdown } from '@/ui/Countdown';
-import { useAt, useClock } from '@/ui/useNow';
+import { Countdown } from '@/shared/ui/Countdown';
+import { useAt, useClock } from '@/shared/ui/useNow';
 import { Text } from 'react-native';
 import { freshStore } from './opened';
 

@@ -8,9 +8,9 @@ import { freshStore, noted } from './opened';
 
 const mockNavigate = jest.fn();
 jest.mock('expo-router', () => ({ router: { navigate: (to: string) => mockNavigate(to) } }));
-jest.mock('@/ui/useZone', () => ({ useZone: () => 'UTC' }));
-jest.mock('@/features/repair/RepairAside', () => ({ RepairAside: () => null }));
-jest.mock('@/features/repair/StationFrame', () => ({
+jest.mock('@/shared/ui/useZone', () => ({ useZone: () => 'UTC' }));
+jest.mock('@/shared/repair/RepairAside', () => ({ RepairAside: () => null }));
+jest.mock('@/features/frame/StationFrame', () => ({
   StationFrame: ({ children, action }: { children: ReactNode; action: ReactNode }) => (
     <>
       {children}

@@ -1,8 +1,8 @@
 import type { Command } from '@kelmot/contract';
 import type { SurveyDraft } from '@kelmot/core';
 import fc from 'fast-check';
-import { changesOf, withEntries } from '@/offline/entries';
-import { entriesCame, restore } from '@/offline/keeper';
+import { changesOf, withEntries } from '@/store/entries';
+import { entriesCame, restore } from '@/store/keeper';
 import { chooseUnits } from '@/features/settings/chooseUnits';
 import { draftDropped, draftPut, textsDropped, textTyped } from '@/store/drafts';
 import { failed, queued, sent } from '@/store/outbox';

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { goToFirstWrong, listenToKeys, stopAt } from '@/ui/keyboard';
+import { goToFirstWrong, listenToKeys, stopAt } from '@/shared/ui/keyboard';
 
 beforeAll(() => listenToKeys(document));
 

@@ -2,7 +2,7 @@
 import { renderHook } from '@testing-library/react-native/pure';
 import { router } from 'expo-router';
 import { useNotified } from '@/features/clocks/useNotified';
-import { useKey } from '@/features/frame/useKey';
+import { useKey } from '@/shared/ui/useKey';
 
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn() } }));
 

@@ -9,7 +9,7 @@ import { GoOnWithout } from '@/features/stations/GoOnWithout';
 import { hasEar } from '@/features/speech/ear';
 import { understand } from '@/features/speech/understand';
 import { listensChosen } from '@/store/settings';
-import type { OpenRepair } from '@/features/repair/useRepair';
+import type { OpenRepair } from '@/shared/repair/useRepair';
 import { IDA, met, planOf, viewOf } from '../../../packages/contract/test/view';
 import { freshStore, noted } from './opened';
 

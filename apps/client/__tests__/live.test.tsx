@@ -4,8 +4,8 @@ import { act, render, renderHook, screen } from '@testing-library/react-native/p
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { IDA, planOf, viewOf } from '../../../packages/contract/test/view';
-import { PresentAt, PresentHere } from '@/features/repair/Present';
-import { useLive } from '@/features/repair/useLive';
+import { PresentAt, PresentHere } from '@/shared/repair/Present';
+import { useLive } from '@/shared/repair/useLive';
 import { api } from '@/store/api';
 import { queued } from '@/store/outbox';
 import { presentSeen, signalSeen } from '@/store/view';

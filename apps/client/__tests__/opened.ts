@@ -1,7 +1,7 @@
 import type { Command, Me, RepairView } from '@kelmot/contract';
 import { configureStore } from '@reduxjs/toolkit';
 import { IDA } from '../../../packages/contract/test/view';
-import type { OpenRepair } from '@/features/repair/useRepair';
+import type { OpenRepair } from '@/shared/repair/useRepair';
 import { api } from '@/store/api';
 import { clockReducer } from '@/store/clock';
 import { draftsReducer } from '@/store/drafts';

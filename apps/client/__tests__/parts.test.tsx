@@ -5,16 +5,16 @@ import { Provider } from 'react-redux';
 import { familyOf, type Figure, type QuantityField } from '@kelmot/core';
 import { settingsReducer } from '@/store/settings';
 import { viewReducer } from '@/store/view';
-import { PrimaryButton, SecondaryButton } from '@/ui/Button';
-import { FieldBox } from '@/ui/fields';
-import { FigureText } from '@/ui/FigureText';
-import { forbiddenSide, LimitRule } from '@/ui/LimitRule';
-import { fillOf, Hatches } from '@/ui/hatches';
-import { colours } from '@/ui/tokens.cjs';
-import { StationScale } from '@/ui/StationScale';
-import { Table, type Column } from '@/ui/Table';
-import { WorkingSheet } from '@/ui/Working';
-import { surveyChanges } from '@/features/repair/surveyChanges';
+import { PrimaryButton, SecondaryButton } from '@/shared/ui/Button';
+import { FieldBox } from '@/shared/ui/fields';
+import { FigureText } from '@/shared/ui/FigureText';
+import { forbiddenSide, LimitRule } from '@/shared/ui/LimitRule';
+import { fillOf, Hatches } from '@/shared/ui/hatches';
+import { colours } from '@/shared/ui/tokens.cjs';
+import { StationScale } from '@/shared/ui/StationScale';
+import { Table, type Column } from '@/shared/ui/Table';
+import { WorkingSheet } from '@/shared/ui/Working';
+import { surveyChanges } from '@/shared/repair/surveyChanges';
 import { survey } from '../../../packages/core/test/fixtures';
 
 const show = (element: ReactElement) => {

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { isSlip, type Touch } from '@/ui/pressGuard';
+import { isSlip, type Touch } from '@/shared/ui/pressGuard';
 
 const first: Touch = { atMs: 1000, x: 100, y: 700 };
 const then = (afterMs: number, dx = 0, dy = 0): Touch => ({

@@ -1,7 +1,7 @@
 import type { Command, Me, RepairView } from '@kelmot/contract';
 import { IDA, planOf, viewOf } from '../../../packages/contract/test/view';
-import { restore } from '@/offline/keeper';
-import { waitAfter } from '@/offline/sender';
+import { restore } from '@/store/keeper';
+import { waitAfter } from '@/store/sender';
 import { api } from '@/store/api';
 import { queued, retried, thrownAway, type Deed, type Outbox } from '@/store/outbox';
 import { left } from '@/store/settings';

@@ -12,7 +12,7 @@ import { chooseUnits } from '@/features/settings/chooseUnits';
 import { settingsReducer } from '@/store/settings';
 import { makeStore } from '@/store/store';
 import { toolsReducer, toolTyped } from '@/store/tools';
-import { Txt } from '@/ui/Txt';
+import { Txt } from '@/shared/ui/Txt';
 
 // The chart package leaves timers behind that outlive a test; the real charts are walked in the browser.
 jest.mock('react-native-gifted-charts', () => ({ LineChart: () => null }));

@@ -1,6 +1,6 @@
 import { router } from 'expo-router';
-import { Frame } from '@/features/frame/Frame';
-import { Empty } from '@/ui/states';
+import { Frame } from '@/features/frame';
+import { Empty } from '@/shared/ui/states';
 
 export default function NotFound() {
   return (

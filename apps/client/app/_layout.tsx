@@ -1,26 +1,24 @@
 import { Slot } from 'expo-router';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Provider } from 'react-redux';
-import { SkipLink } from '@/features/frame/SkipLink';
-import { useArrival } from '@/features/frame/useArrival';
-import { Clocks } from '@/features/clocks/Clocks';
-import { KeptReady } from '@/features/frame/KeptReady';
-import { Leaving } from '@/features/signin/Leaving';
-import { SignInAgain } from '@/features/signin/SignInAgain';
-import { SignInScreen } from '@/features/signin/SignInScreen';
-import { listenToOthers, restore } from '@/offline/keeper';
-import { keepShell } from '@/offline/shell';
+import { SkipLink, useArrival, KeptReady } from '@/features/frame';
+import { Clocks } from '@/features/clocks';
+import { Leaving, SignInAgain, SignInScreen } from '@/features/signin';
+import { listenToOthers, restore } from '@/store/keeper';
+import { keepShell } from '@/store/shell';
 import { askFirst } from '@/store/askFirst';
 import { sayError, useMeQuery, type ApiError } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
+import { setLater } from '@/store/later';
 import { usePerson } from '@/store/usePerson';
 import { makeStore } from '@/store/store';
-import { listenToKeys } from '@/ui/keyboard';
-import { guardPresses } from '@/ui/pressGuard';
-import { Failed, Skeleton } from '@/ui/states';
-import { ThemeProvider } from '@/ui/theme';
+import { listenToKeys } from '@/shared/ui/keyboard';
+import { guardPresses } from '@/shared/ui/pressGuard';
+import { Failed, Skeleton } from '@/shared/ui/states';
+import { ThemeProvider } from '@/shared/ui/theme';
 import '../src/global.css';
 
+setLater(() => import('@/screens'));
 const store = makeStore();
 listenToOthers(store.dispatch);
 // Read and asked while the rest of the application is loaded.

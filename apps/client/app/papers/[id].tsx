@@ -1,3 +1,3 @@
-import { lazily } from '@/beyond/lazily';
+import { lazily } from '@/shared/beyond/lazily';
 
-export default lazily((all) => all.PapersScreen);
+export default lazily(() => import('@/screens').then((all) => all.PapersScreen));

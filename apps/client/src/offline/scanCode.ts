@@ -1,6 +1,6 @@
 import { wrap } from 'comlink';
-import { alone } from '@/workers/alone';
-import type { CodeWorker } from '@/workers/code.worker';
+import { alone } from '@/offline/workers/alone';
+import type { CodeWorker } from '@/offline/workers/code.worker';
 import { chosenFile } from './chosenFile';
 
 export type Scanned = { text: string } | { error: string };
@@ -32,7 +32,7 @@ function greysOf(image: CanvasImageSource, across: number, down: number): Greys 
   return { greys, width: canvas.width, height: canvas.height };
 }
 
-const startWorker = () => new Worker(new URL('../workers/code.worker', import.meta.url));
+const startWorker = () => new Worker(new URL('./workers/code.worker', import.meta.url));
 
 /**
  * Reads codes off what a camera shows, one look after another, until it is closed. `lost` is told where what reads them is

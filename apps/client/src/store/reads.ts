@@ -12,6 +12,7 @@ import {
   Site,
 } from '@kelmot/contract';
 import { z } from 'zod';
+import { later } from './later';
 import type { wholeSchemas } from './wholeSchemas';
 
 const by =
@@ -24,7 +25,7 @@ const whole =
   <K extends keyof Whole>(key: K) =>
   async (answer: unknown): Promise<z.output<Whole[K]>> =>
     // Each schema gives what it says; that is lost where one of several is picked by its key.
-    (await import('@/beyond/all')).wholeSchemas[key].parse(answer) as z.output<Whole[K]>;
+    (await later<{ wholeSchemas: Whole }>()).wholeSchemas[key].parse(answer) as z.output<Whole[K]>;
 
 /** Reads what the server answers, by the contract’s schemas; throws where it is something else. */
 export const reads = {

@@ -1,9 +1,9 @@
 import { combineReducers, configureStore, type UnknownAction } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
-import { answers } from '@/offline/answers';
-import { withEntries } from '@/offline/entries';
-import { entriesCame, keeper } from '@/offline/keeper';
-import { sender } from '@/offline/sender';
+import { answers } from '@/store/answers';
+import { withEntries } from '@/store/entries';
+import { entriesCame, keeper } from '@/store/keeper';
+import { sender } from '@/store/sender';
 import { api } from './api';
 import { clockReducer } from './clock';
 import { draftsReducer } from './drafts';

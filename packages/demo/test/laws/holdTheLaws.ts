@@ -4,9 +4,11 @@ import { demoCards, siteSettings, systemCards } from '../../src/index';
 import { AT, surveys } from '../surveys';
 import { breachesOf } from './laws';
 
-const RUNS = 200;
+/** bin/check tries a tenth. */
+const SHARE = process.env.QUICK ? 0.1 : 1;
+const RUNS = 200 * SHARE;
 /** Few cards inject a wall, and the usual water is too sour or too hot for them: more surveys for as many plans. */
-const MORE_RUNS: Record<string, number> = { F11: 800 };
+const MORE_RUNS: Record<string, number> = { F11: 800 * SHARE };
 
 /** Schools as a person might settle them: any answer to each that is asked for a card. */
 function settledBy(family: string, card: SystemCard, picks: readonly number[]): Schools {
@@ -48,6 +50,6 @@ export function holdTheLaws(family: string): void {
       }),
       { numRuns: MORE_RUNS[family] ?? RUNS, seed: 20261126 },
     );
-    expect(made).toBeGreaterThan(RUNS / 20);
+    expect(made).toBeGreaterThanOrEqual(RUNS / 20);
   });
 }

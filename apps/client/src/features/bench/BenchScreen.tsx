@@ -2,30 +2,30 @@ import { clockText, DAY, dateText, HOUR, STATION_NAMES, type Axis } from '@kelmo
 import { router } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
-import { lazily } from '@/beyond/lazily';
-import { Frame } from '@/features/frame/Frame';
-import { SendState } from '@/features/frame/SendState';
-import { listAxis, ownAxis } from '@/features/repairs/benchAxis';
-import { openRepair } from '@/features/repairs/openRepair';
-import { placeOf, useActs, useRows, type ActRow } from '@/features/repairs/useActs';
+import { lazily } from '@/shared/beyond/lazily';
+import { beyond } from '@/shared/beyond/useBeyond';
+import { Frame, SendState } from '@/features/frame';
+import { listAxis, ownAxis } from '@/shared/repairs/benchAxis';
+import { openRepair } from '@/shared/repairs/openRepair';
+import { placeOf, useActs, useRows, type ActRow } from '@/shared/repairs/useActs';
 import { sayError, useSiteQuery } from '@/store/api';
 import { unfinishedOf } from '@/store/drafts';
 import { useAppSelector } from '@/store/hooks';
 import { usePerson } from '@/store/usePerson';
-import { LinkButton, SecondaryButton, Tag } from '@/ui/Button';
-import { Countdown } from '@/ui/Countdown';
-import { AxisRuler, CureStrip } from '@/ui/CureStrip';
-import { useLayout, useMargins } from '@/ui/layout';
-import { StopMark, WaitMark } from '@/ui/marks';
-import { Empty, Failed, Skeleton } from '@/ui/states';
-import { Txt } from '@/ui/Txt';
-import { useZone } from '@/ui/useZone';
-import { useWords } from '@/ui/useWords';
+import { LinkButton, SecondaryButton, Tag } from '@/shared/ui/Button';
+import { Countdown } from '@/shared/ui/Countdown';
+import { AxisRuler, CureStrip } from '@/shared/ui/CureStrip';
+import { useLayout, useMargins } from '@/shared/ui/layout';
+import { StopMark, WaitMark } from '@/shared/ui/marks';
+import { Empty, Failed, Skeleton } from '@/shared/ui/states';
+import { Txt } from '@/shared/ui/Txt';
+import { useZone } from '@/shared/ui/useZone';
+import { useWords } from '@/shared/ui/useWords';
 
 /** So many of what runs fill a phone. */
 const IN_SIGHT = 4;
 
-const RepairAside = lazily((all) => all.RepairAside);
+const RepairAside = lazily(async () => (await beyond()).RepairAside);
 
 function Head({ row, right }: { row: ActRow['row']; right: string }) {
   return (

@@ -1,10 +1,10 @@
 import { router } from 'expo-router';
-import { Notice } from '@/features/frame/Notice';
-import { useFolded } from '@/features/frame/useFolded';
+import { Notice } from '@/shared/ui/Notice';
+import { useFolded } from '@/shared/ui/useFolded';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { putAway } from '@/store/view';
-import { StopMark, WaitMark } from '@/ui/marks';
-import { Txt } from '@/ui/Txt';
+import { StopMark, WaitMark } from '@/shared/ui/marks';
+import { Txt } from '@/shared/ui/Txt';
 import { runPath } from './running';
 
 /** What the clocks called out, until it is put away or gone to: what presses most, and the rest where it is asked for. */

@@ -1,13 +1,13 @@
 import { mixedBatches, wetOf, type RepairRow } from '@kelmot/contract';
 import { countdown, countdownText, HOUR, m, nextAct, type Message } from '@kelmot/core';
 import { router, usePathname } from 'expo-router';
-import { Notice, type Way } from '@/features/frame/Notice';
-import { useFolded } from '@/features/frame/useFolded';
-import { WaitMark } from '@/ui/marks';
-import { Txt } from '@/ui/Txt';
-import { useBeat, useNow } from '@/ui/useNow';
-import { useWords } from '@/ui/useWords';
-import { useZone } from '@/ui/useZone';
+import { Notice, type Way } from '@/shared/ui/Notice';
+import { useFolded } from '@/shared/ui/useFolded';
+import { WaitMark } from '@/shared/ui/marks';
+import { Txt } from '@/shared/ui/Txt';
+import { useBeat, useNow } from '@/shared/ui/useNow';
+import { useWords } from '@/shared/ui/useWords';
+import { useZone } from '@/shared/ui/useZone';
 import { runPath, useRunning, useStarted } from './running';
 
 /** So long before it is over a clock stands over other screens, ms: what takes half a day is for the bench. */

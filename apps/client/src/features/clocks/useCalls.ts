@@ -3,7 +3,7 @@ import { callsOf, type Call } from '@kelmot/core';
 import { useEffect, useMemo, useRef } from 'react';
 import { nowBy } from '@/store/clock';
 import { useAppSelector } from '@/store/hooks';
-import { useZone } from '@/ui/useZone';
+import { useZone } from '@/shared/ui/useZone';
 
 /** It is looked again this often at least: a device that slept, or whose clock was set, is behind, ms. */
 const LOOK_MS = 30_000;

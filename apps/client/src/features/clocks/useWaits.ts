@@ -1,10 +1,10 @@
 import { isAtWork, type RepairRow } from '@kelmot/contract';
 import { useEffect, useMemo, useState } from 'react';
-import { useBeyond } from '@/beyond/useBeyond';
-import { useViewsHere } from '@/features/repairs/useWaitingViews';
+import { useBeyond } from '@/shared/beyond/useBeyond';
+import { useViewsHere } from '@/shared/repairs/useWaitingViews';
 import { nowBy } from '@/store/clock';
 import { useAppSelector } from '@/store/hooks';
-import { useZone } from '@/ui/useZone';
+import { useZone } from '@/shared/ui/useZone';
 import type { StartedOf } from './running';
 import type { CallOf } from './useCalls';
 

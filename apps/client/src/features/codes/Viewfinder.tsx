@@ -2,8 +2,8 @@ import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { openCamera } from '@/offline/camera';
 import { codeReader } from '@/offline/scanCode';
-import { SecondaryButton } from '@/ui/Button';
-import { Txt } from '@/ui/Txt';
+import { SecondaryButton } from '@/shared/ui/Button';
+import { Txt } from '@/shared/ui/Txt';
 
 /** Between two looks at what the camera shows, ms: a hand holds still for longer. */
 const LOOK_MS = 150;

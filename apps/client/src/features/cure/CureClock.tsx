@@ -1,5 +1,5 @@
 import { runningOf } from '@kelmot/contract';
-import type { StationProps } from '@/features/stations/StepsStation';
+import type { StationProps } from '@/shared/repair/stationProps';
 import { Learnt } from './Learnt';
 import { Sees } from './Sees';
 

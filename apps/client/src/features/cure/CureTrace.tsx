@@ -2,8 +2,8 @@ import { MINUTE, say, type Axis } from '@kelmot/core';
 import type { CureRun, CureSeen } from '@kelmot/core/run/asItRuns';
 import { View } from 'react-native';
 import Svg, { Line, Path, Polyline, Rect, Text as SvgText } from 'react-native-svg';
-import { useTheme } from '@/ui/theme';
-import { useWords } from '@/ui/useWords';
+import { useTheme } from '@/shared/ui/theme';
+import { useWords } from '@/shared/ui/useWords';
 
 const HEIGHT = 92;
 const TOP = 20;

@@ -1,11 +1,11 @@
 import type { CureRun } from '@kelmot/core/run/asItRuns';
 import { cureBecause, cureFigures, cureMoved } from '@kelmot/core/run/cureSaid';
 import { View } from 'react-native';
-import { FigureText } from '@/ui/FigureText';
-import { Txt } from '@/ui/Txt';
-import { useNow } from '@/ui/useNow';
-import { useWords } from '@/ui/useWords';
-import { useZone } from '@/ui/useZone';
+import { FigureText } from '@/shared/ui/FigureText';
+import { Txt } from '@/shared/ui/Txt';
+import { useNow } from '@/shared/ui/useNow';
+import { useWords } from '@/shared/ui/useWords';
+import { useZone } from '@/shared/ui/useZone';
 
 /** By how much the cure has moved against its plan and why, how far it has come, and how long it takes. */
 export function Learnt({ run }: { run: CureRun }) {

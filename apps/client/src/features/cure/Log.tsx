@@ -6,16 +6,20 @@ import { watch } from '@kelmot/core/instruments/watch';
 import { readLog } from '@kelmot/papers/readLog';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
-import { InstrumentBox, OpenInstrument } from '@/features/instruments/InstrumentBox';
-import { LiveFigure, LiveState } from '@/features/instruments/Live';
-import { useDriver } from '@/features/instruments/useDriver';
+import {
+  InstrumentBox,
+  OpenInstrument,
+  LiveFigure,
+  LiveState,
+  useDriver,
+} from '@/features/instruments';
 import { chosenFile, TABLES } from '@/offline/chosenFile';
 import { nowBy } from '@/store/clock';
 import { useAppSelector } from '@/store/hooks';
-import { SecondaryButton } from '@/ui/Button';
-import { Txt } from '@/ui/Txt';
-import { useWords } from '@/ui/useWords';
-import { useZone } from '@/ui/useZone';
+import { SecondaryButton } from '@/shared/ui/Button';
+import { Txt } from '@/shared/ui/Txt';
+import { useWords } from '@/shared/ui/useWords';
+import { useZone } from '@/shared/ui/useZone';
 
 const logger = instrument('logger');
 

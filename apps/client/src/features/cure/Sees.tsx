@@ -10,15 +10,15 @@ import { parseQuantity, say, shownUnit, type Plan } from '@kelmot/core';
 import { plannedTemp } from '@kelmot/core/run/asItRuns';
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { OpenRepair } from '@/features/repair/useRepair';
-import { useKeptText } from '@/features/stations/useKeptText';
+import type { OpenRepair } from '@/shared/repair/useRepair';
+import { useKeptText } from '@/shared/repair/useKeptText';
 import { nowBy } from '@/store/clock';
 import { useAppSelector } from '@/store/hooks';
-import { Disclosure, SecondaryButton } from '@/ui/Button';
-import { CheckBox, FieldFrame, TextBox } from '@/ui/fields';
-import { goToFirstWrong } from '@/ui/keyboard';
-import { Txt } from '@/ui/Txt';
-import { useWords } from '@/ui/useWords';
+import { Disclosure, SecondaryButton } from '@/shared/ui/Button';
+import { CheckBox, FieldFrame, TextBox } from '@/shared/ui/fields';
+import { goToFirstWrong } from '@/shared/ui/keyboard';
+import { Txt } from '@/shared/ui/Txt';
+import { useWords } from '@/shared/ui/useWords';
 import { FromFile, FromLogger } from './Log';
 
 interface SeesProps {

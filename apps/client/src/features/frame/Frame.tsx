@@ -1,16 +1,16 @@
 import { router } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import { Register } from '@/features/repairs/Register';
+import { Register } from '@/features/frame/Register';
 import { useAppDispatch } from '@/store/hooks';
 import { keysToggled } from '@/store/view';
-import { REGISTER_PX, useLayout } from '@/ui/layout';
+import { REGISTER_PX, useLayout } from '@/shared/ui/layout';
 import { KeysHelp } from './KeysHelp';
 import { Notices } from './Notices';
 import { TabBar } from './TabBar';
 import { TopBar } from './TopBar';
 import type { TabId } from './tabs';
-import { useKey } from './useKey';
+import { useKey } from '../../shared/ui/useKey';
 
 interface FrameProps {
   tab: TabId | null;

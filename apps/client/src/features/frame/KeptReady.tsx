@@ -2,7 +2,7 @@ import { DAY, HOUR } from '@kelmot/core';
 import { useEffect, useRef } from 'react';
 import { api, useRepairsInfiniteQuery } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { useNow } from '@/ui/useNow';
+import { useNow } from '@/shared/ui/useNow';
 
 /** Repairs that are fetched for the device in one go at most: more than a shift has in hand. */
 const MOST = 40;

@@ -1,9 +1,9 @@
 import { View } from 'react-native';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { keysToggled } from '@/store/view';
-import { KeyHint, SecondaryButton } from '@/ui/Button';
-import { Txt } from '@/ui/Txt';
-import { useDialog } from '@/ui/useDialog';
+import { KeyHint, SecondaryButton } from '@/shared/ui/Button';
+import { Txt } from '@/shared/ui/Txt';
+import { useDialog } from '@/shared/ui/useDialog';
 
 const KEYS: [string, string][] = [
   ['/', 'Find a tag or a name'],

@@ -1,16 +1,14 @@
 import { wetOf } from '@kelmot/contract';
 import { MINUTE, say } from '@kelmot/core';
 import { View } from 'react-native';
-import { takeUpdate } from '@/offline/shell';
+import { takeUpdate } from '@/store/shell';
 import { api, useMeQuery } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { usePerson } from '@/store/usePerson';
 import { confirmAsked } from '@/store/view';
-import { CalledOut } from '@/features/clocks/CalledOut';
-import { RunElsewhere } from '@/features/clocks/RunElsewhere';
-import { useRunning } from '@/features/clocks/running';
-import { StopMark, WaitMark } from '@/ui/marks';
-import { Notice } from './Notice';
+import { CalledOut, RunElsewhere, useRunning } from '@/features/clocks';
+import { StopMark, WaitMark } from '@/shared/ui/marks';
+import { Notice } from '../../shared/ui/Notice';
 
 function NoSignal() {
   const dispatch = useAppDispatch();

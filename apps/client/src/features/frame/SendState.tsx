@@ -1,6 +1,6 @@
 import { useAppSelector } from '@/store/hooks';
-import { WaitMark } from '@/ui/marks';
-import { Txt } from '@/ui/Txt';
+import { WaitMark } from '@/shared/ui/marks';
+import { Txt } from '@/shared/ui/Txt';
 import { View } from 'react-native';
 
 /** What still waits on this device, in the words of the top bar. */

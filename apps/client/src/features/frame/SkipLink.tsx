@@ -1,5 +1,5 @@
 import { Pressable, View } from 'react-native';
-import { Txt } from '@/ui/Txt';
+import { Txt } from '@/shared/ui/Txt';
 import { headingOf, takeFocus } from './useArrival';
 
 /** The first stop of the Tab key, out of sight until it has the focus: past places and register, to the screen itself. */

@@ -1,8 +1,8 @@
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
-import { useLargeText } from '@/ui/layout';
-import { PlusMark, TabIcon } from '@/ui/marks';
-import { Txt } from '@/ui/Txt';
+import { useLargeText } from '@/shared/ui/layout';
+import { PlusMark, TabIcon } from '@/shared/ui/marks';
+import { Txt } from '@/shared/ui/Txt';
 import { TABS, type TabId } from './tabs';
 
 /** A phone's bar of four at the thumb, in two rows where the reader's text is large, and the round New. */

@@ -2,9 +2,9 @@ import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { useSiteQuery } from '@/store/api';
 import { usePerson } from '@/store/usePerson';
-import { KeyHint } from '@/ui/Button';
-import { Sign } from '@/ui/marks';
-import { Txt } from '@/ui/Txt';
+import { KeyHint } from '@/shared/ui/Button';
+import { Sign } from '@/shared/ui/marks';
+import { Txt } from '@/shared/ui/Txt';
 import { SendState } from './SendState';
 import { TABS, type TabId } from './tabs';
 

@@ -1,6 +1,6 @@
 import { usePathname } from 'expo-router';
 import { useEffect, useRef } from 'react';
-import { namePage } from './pageTitle';
+import { namePage } from '../../shared/ui/pageTitle';
 
 /** How often it is looked for the heading of a screen that is fetched or waits for an answer, ms, and for how long. */
 const LOOK_MS = 60;

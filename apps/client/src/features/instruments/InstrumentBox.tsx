@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import { LinkButton, SecondaryButton } from '@/ui/Button';
-import { Txt } from '@/ui/Txt';
+import { LinkButton, SecondaryButton } from '@/shared/ui/Button';
+import { Txt } from '@/shared/ui/Txt';
 
 /** The way to an instrument that is not open, and that it could not be reached. */
 export function OpenInstrument({

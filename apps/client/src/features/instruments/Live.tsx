@@ -2,9 +2,9 @@ import { show, type Message } from '@kelmot/core';
 import type { Channel } from '@kelmot/core/instruments/instrument';
 import type { Watch } from '@kelmot/core/instruments/seen';
 import { View } from 'react-native';
-import { StopMark, WaitMark } from '@/ui/marks';
-import { Txt } from '@/ui/Txt';
-import { useWords } from '@/ui/useWords';
+import { StopMark, WaitMark } from '@/shared/ui/marks';
+import { Txt } from '@/shared/ui/Txt';
+import { useWords } from '@/shared/ui/useWords';
 
 /** What one channel shows now, large. */
 export function LiveFigure({ channel, value }: { channel: Channel; value: number | undefined }) {

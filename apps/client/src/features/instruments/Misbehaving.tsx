@@ -4,8 +4,8 @@ import { View } from 'react-native';
 import { useSiteQuery } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { misbehaviourChosen } from '@/store/settings';
-import { Choices, FieldFrame } from '@/ui/fields';
-import { Txt } from '@/ui/Txt';
+import { Choices, FieldFrame } from '@/shared/ui/fields';
+import { Txt } from '@/shared/ui/Txt';
 
 const WELL = 'well';
 const NAMES: Record<Misbehaviour, string> = {

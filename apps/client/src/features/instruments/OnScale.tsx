@@ -3,7 +3,7 @@ import { instrument } from '@kelmot/core/instruments/instrument';
 import { pouring } from '@kelmot/core/instruments/pour';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
-import { useWords } from '@/ui/useWords';
+import { useWords } from '@/shared/ui/useWords';
 import { InstrumentBox, OpenInstrument } from './InstrumentBox';
 import { LiveFigure, LiveState } from './Live';
 import { useDriver } from './useDriver';

@@ -2,7 +2,7 @@ import { typedFigure, type Message } from '@kelmot/core';
 import type { Driver } from '@kelmot/core/instruments/instrument';
 import type { ReadBy } from '@kelmot/core/run/readBy';
 import { View } from 'react-native';
-import { useWords } from '@/ui/useWords';
+import { useWords } from '@/shared/ui/useWords';
 import { InstrumentBox, OpenInstrument } from './InstrumentBox';
 import { LiveFigure, LiveState } from './Live';
 import { useInstrument } from './useInstrument';

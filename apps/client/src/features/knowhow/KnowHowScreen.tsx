@@ -1,7 +1,7 @@
 import { ScrollView, View } from 'react-native';
-import { Frame } from '@/features/frame/Frame';
-import { ToolList } from '@/features/tools/ToolList';
-import { Txt } from '@/ui/Txt';
+import { Frame } from '@/features/frame';
+import { ToolList } from '@/features/tools';
+import { Txt } from '@/shared/ui/Txt';
 
 const DIFFER: { question: string; schools: string; ours: string }[] = [
   {

@@ -1,10 +1,10 @@
 import { say, VERDICT_NAMES, type Scored } from '@kelmot/core';
 import { View } from 'react-native';
-import { LinkButton } from '@/ui/Button';
-import { useLayout } from '@/ui/layout';
-import { VerdictMark } from '@/ui/marks';
-import { Txt } from '@/ui/Txt';
-import { useWords } from '@/ui/useWords';
+import { LinkButton } from '@/shared/ui/Button';
+import { useLayout } from '@/shared/ui/layout';
+import { VerdictMark } from '@/shared/ui/marks';
+import { Txt } from '@/shared/ui/Txt';
+import { useWords } from '@/shared/ui/useWords';
 
 /** Four side by side is as many as can be read. */
 export const MOST_COMPARED = 4;

@@ -11,13 +11,13 @@ import {
 } from '@kelmot/core';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { Disclosure } from '@/ui/Button';
-import { CheckBox } from '@/ui/fields';
-import { FigureText } from '@/ui/FigureText';
-import { LimitRule } from '@/ui/LimitRule';
-import { VerdictMark } from '@/ui/marks';
-import { Txt } from '@/ui/Txt';
-import { useWords } from '@/ui/useWords';
+import { Disclosure } from '@/shared/ui/Button';
+import { CheckBox } from '@/shared/ui/fields';
+import { FigureText } from '@/shared/ui/FigureText';
+import { LimitRule } from '@/shared/ui/LimitRule';
+import { VerdictMark } from '@/shared/ui/marks';
+import { Txt } from '@/shared/ui/Txt';
+import { useWords } from '@/shared/ui/useWords';
 
 const INK = { fits: 'text-mossInk', if: 'text-ochreInk', no: 'text-oxideInk' } as const;
 

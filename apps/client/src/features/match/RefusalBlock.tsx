@@ -1,9 +1,9 @@
 import { demandOfSurvey, PERMISSION_NAMES, type Survey } from '@kelmot/core';
 import { View } from 'react-native';
 import { useSiteQuery } from '@/store/api';
-import { StopMark } from '@/ui/marks';
-import { Txt } from '@/ui/Txt';
-import { useWords } from '@/ui/useWords';
+import { StopMark } from '@/shared/ui/marks';
+import { Txt } from '@/shared/ui/Txt';
+import { useWords } from '@/shared/ui/useWords';
 
 /** Why a survey is refused before any card is judged; none where it is not. */
 export function useRefusals(survey: Survey) {

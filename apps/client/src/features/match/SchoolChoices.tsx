@@ -8,9 +8,9 @@ import {
 } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Disclosure } from '@/ui/Button';
-import { Choices } from '@/ui/fields';
-import { Txt } from '@/ui/Txt';
+import { Disclosure } from '@/shared/ui/Button';
+import { Choices } from '@/shared/ui/fields';
+import { Txt } from '@/shared/ui/Txt';
 
 /** Where practitioners differ: both ways, which one is usual here, and why. Kept with the plan. */
 export function SchoolChoices({

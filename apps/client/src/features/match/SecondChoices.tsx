@@ -1,9 +1,9 @@
 import { PURPOSE_NAMES, secondsAsked, type CardMatch } from '@kelmot/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { Choices } from '@/ui/fields';
-import { Txt } from '@/ui/Txt';
-import { useWords } from '@/ui/useWords';
+import { Choices } from '@/shared/ui/fields';
+import { Txt } from '@/shared/ui/Txt';
+import { useWords } from '@/shared/ui/useWords';
 
 /** The other materials of the job: which was chosen and why, and those that would do as well. */
 export function SecondChoices({

@@ -1,9 +1,9 @@
 import { carriedOver, type LastPlan } from '@kelmot/contract';
 import type { Plan } from '@kelmot/core';
 import { View } from 'react-native';
-import { PrimaryButton, SecondaryButton } from '@/ui/Button';
-import { Txt } from '@/ui/Txt';
-import { useWords } from '@/ui/useWords';
+import { PrimaryButton, SecondaryButton } from '@/shared/ui/Button';
+import { Txt } from '@/shared/ui/Txt';
+import { useWords } from '@/shared/ui/useWords';
 
 /** What is recorded already when another plan is taken: what of it stays, what does not and why, before anything is done. */
 export function TakeAnew({

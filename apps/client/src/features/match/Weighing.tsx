@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { weightMoved, weightsReset } from '@/store/settings';
-import { Disclosure, LinkButton } from '@/ui/Button';
-import { Txt } from '@/ui/Txt';
+import { Disclosure, LinkButton } from '@/shared/ui/Button';
+import { Txt } from '@/shared/ui/Txt';
 
 const STEP = 0.05;
 

@@ -1,8 +1,8 @@
 import { VERDICT_NAMES, word, type Relax, type UnitSystem, type WhatIf } from '@kelmot/core';
 import { View } from 'react-native';
-import { SecondaryButton } from '@/ui/Button';
-import { Txt } from '@/ui/Txt';
-import { useWords } from '@/ui/useWords';
+import { SecondaryButton } from '@/shared/ui/Button';
+import { Txt } from '@/shared/ui/Txt';
+import { useWords } from '@/shared/ui/useWords';
 
 /** What each change says of itself, one after the other. */
 const sayChanges = (changes: readonly Relax[], units: UnitSystem) =>

@@ -13,7 +13,7 @@ import {
 } from '@kelmot/core';
 import { useMemo } from 'react';
 import { useCardsQuery, useSiteQuery } from '@/store/api';
-import { useWorkContext } from './useWorkContext';
+import { useWorkContext } from '../../shared/repair/useWorkContext';
 
 const isSystem = (card: Card): card is SystemCard => card.role === 'system';
 

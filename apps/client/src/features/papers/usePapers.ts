@@ -9,7 +9,7 @@ import { Asset } from 'expo-asset';
 import { useState } from 'react';
 import { download } from '@/offline/download';
 import { useAppSelector } from '@/store/hooks';
-import { press } from '@/workers/press';
+import { press } from '@/offline/workers/press';
 
 async function bytesOf(font: number | string): Promise<Uint8Array> {
   const { uri } = Asset.fromModule(font);

@@ -8,11 +8,11 @@ import {
   type ViewProps,
 } from 'react-native';
 import Svg, { Path, Text as SvgText } from 'react-native-svg';
-import { PrimaryButton, SecondaryButton } from '@/ui/Button';
-import { Choices, FieldFrame, TextBox } from '@/ui/fields';
-import { OverPage } from '@/ui/OverPage';
-import { Txt } from '@/ui/Txt';
-import { useWords } from '@/ui/useWords';
+import { PrimaryButton, SecondaryButton } from '@/shared/ui/Button';
+import { Choices, FieldFrame, TextBox } from '@/shared/ui/fields';
+import { OverPage } from '@/shared/ui/OverPage';
+import { Txt } from '@/shared/ui/Txt';
+import { useWords } from '@/shared/ui/useWords';
 import { burnt } from './burn';
 import {
   begun,

@@ -2,9 +2,9 @@ import type { RepairView } from '@kelmot/contract';
 import type { Step } from '@kelmot/core';
 import { useState } from 'react';
 import { Image, View } from 'react-native';
-import type { OpenRepair } from '@/features/repair/useRepair';
-import { LinkButton } from '@/ui/Button';
-import { useWords } from '@/ui/useWords';
+import type { OpenRepair } from '@/shared/repair/useRepair';
+import { LinkButton } from '@/shared/ui/Button';
+import { useWords } from '@/shared/ui/useWords';
 import { MarkPicture } from './MarkPicture';
 
 interface PicturesProps {

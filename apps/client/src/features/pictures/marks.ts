@@ -1,4 +1,4 @@
-import { colours, fontFamily } from '@/ui/tokens.cjs';
+import { colours, fontFamily } from '@/shared/ui/tokens.cjs';
 
 /** What is drawn on a picture. */
 export const MARK_KINDS = ['line', 'arrow', 'outline'] as const;

@@ -2,16 +2,16 @@ import { demandOfSurvey, familyOf, MINUTE, PERMISSION_NAMES, surveyLines } from 
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { sectionOf } from '@/features/repair/sectionOf';
-import { useRepair } from '@/features/repair/useRepair';
+import { sectionOf } from '@/shared/repair/sectionOf';
+import { useRepair } from '@/shared/repair/useRepair';
 import { sayError, useSiteQuery } from '@/store/api';
 import { usePerson } from '@/store/usePerson';
-import { BackArrow, SecondaryButton } from '@/ui/Button';
-import { SectionView } from '@/ui/SectionView';
-import { Failed, Skeleton } from '@/ui/states';
-import { Txt } from '@/ui/Txt';
-import { useWords } from '@/ui/useWords';
-import { useNow } from '@/ui/useNow';
+import { BackArrow, SecondaryButton } from '@/shared/ui/Button';
+import { SectionView } from '@/shared/ui/SectionView';
+import { Failed, Skeleton } from '@/shared/ui/states';
+import { Txt } from '@/shared/ui/Txt';
+import { useWords } from '@/shared/ui/useWords';
+import { useNow } from '@/shared/ui/useNow';
 
 /** The sheet that goes to who must decide: why it was stopped, the section, and every measurement taken. */
 export function ReferralScreen() {

@@ -1,25 +1,23 @@
 import { StationId, STATION_NAMES } from '@kelmot/core';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect } from 'react';
-import { Frame } from '@/features/frame/Frame';
-import { MatchScreen } from '@/features/match/MatchScreen';
-import { HandoverScreen } from '@/features/run/HandoverScreen';
-import { RunScreen } from '@/features/run/RunScreen';
+import { Frame, StationFrame } from '@/features/frame';
+import { MatchScreen } from '@/features/match';
+import { HandoverScreen, RunScreen } from '@/features/run';
 import { stationScreens } from '@/features/stations';
-import { SurveyScreen } from '@/features/survey/SurveyScreen';
+import { SurveyScreen } from '@/features/survey';
 import { sayError } from '@/store/api';
 import { useAppDispatch } from '@/store/hooks';
 import { workingShown } from '@/store/view';
-import { PrimaryButton } from '@/ui/Button';
-import { Empty, Failed, Skeleton } from '@/ui/states';
-import { useNow } from '@/ui/useNow';
-import { WorkingSheet } from '@/ui/Working';
-import { pathName } from './pathNames';
-import { Refused } from './Refused';
-import { RepairAside } from './RepairAside';
-import { SectionOf } from './SectionOf';
-import { StationFrame } from './StationFrame';
-import { useRepair, type OpenRepair } from './useRepair';
+import { PrimaryButton } from '@/shared/ui/Button';
+import { Empty, Failed, Skeleton } from '@/shared/ui/states';
+import { useNow } from '@/shared/ui/useNow';
+import { WorkingSheet } from '@/shared/ui/Working';
+import { pathName } from '../../shared/repair/pathNames';
+import { Refused } from '../../shared/repair/Refused';
+import { RepairAside } from '../../shared/repair/RepairAside';
+import { SectionOf } from '../../shared/repair/SectionOf';
+import { useRepair, type OpenRepair } from '../../shared/repair/useRepair';
 import { roundsPlaced, type RepairView } from '@kelmot/contract';
 
 /** Whether a new plan is on its way that this device cannot make by itself: the one that is shown is then not to be worked from. */

@@ -9,20 +9,20 @@ import {
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { FlatList, Pressable, TextInput, View } from 'react-native';
-import { Frame } from '@/features/frame/Frame';
-import { RepairAside } from '@/features/repair/RepairAside';
+import { Frame } from '@/features/frame';
+import { RepairAside } from '@/shared/repair/RepairAside';
 import { sayError } from '@/store/api';
-import { Tag } from '@/ui/Button';
-import { Choices } from '@/ui/fields';
-import { useLayout } from '@/ui/layout';
-import { StopMark } from '@/ui/marks';
-import { Empty, Failed, Skeleton } from '@/ui/states';
-import { Table, type Column } from '@/ui/Table';
-import { useTheme } from '@/ui/theme';
-import { Txt } from '@/ui/Txt';
-import { useZone } from '@/ui/useZone';
-import { openRepair } from './openRepair';
-import { placeOf, useActs, type ActRow } from './useActs';
+import { Tag } from '@/shared/ui/Button';
+import { Choices } from '@/shared/ui/fields';
+import { useLayout } from '@/shared/ui/layout';
+import { StopMark } from '@/shared/ui/marks';
+import { Empty, Failed, Skeleton } from '@/shared/ui/states';
+import { Table, type Column } from '@/shared/ui/Table';
+import { useTheme } from '@/shared/ui/theme';
+import { Txt } from '@/shared/ui/Txt';
+import { useZone } from '@/shared/ui/useZone';
+import { openRepair } from '../../shared/repairs/openRepair';
+import { placeOf, useActs, type ActRow } from '../../shared/repairs/useActs';
 
 /** When it must be back, or when it was closed and is looked at again. */
 function whenText({ row }: ActRow, now: number, zone: Zone): string {

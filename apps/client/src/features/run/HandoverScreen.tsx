@@ -14,19 +14,19 @@ import {
 import { clockText, dateText, dayClockText } from '@kelmot/core';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { Refused } from '@/features/repair/Refused';
-import { RepairAside } from '@/features/repair/RepairAside';
-import { StationFrame } from '@/features/repair/StationFrame';
-import type { OpenRepair } from '@/features/repair/useRepair';
-import { useSpoken } from '@/features/speech/useSpoken';
-import { useKeptText } from '@/features/stations/useKeptText';
-import { PrimaryButton, SecondaryButton } from '@/ui/Button';
-import { FieldFrame, TextBox } from '@/ui/fields';
-import { Txt } from '@/ui/Txt';
-import { useCopy } from '@/ui/useCopy';
-import { useNow } from '@/ui/useNow';
-import { useWords } from '@/ui/useWords';
-import { useZone } from '@/ui/useZone';
+import { Refused } from '@/shared/repair/Refused';
+import { RepairAside } from '@/shared/repair/RepairAside';
+import { StationFrame } from '@/features/frame';
+import type { OpenRepair } from '@/shared/repair/useRepair';
+import { useSpoken } from '@/features/speech';
+import { useKeptText } from '@/shared/repair/useKeptText';
+import { PrimaryButton, SecondaryButton } from '@/shared/ui/Button';
+import { FieldFrame, TextBox } from '@/shared/ui/fields';
+import { Txt } from '@/shared/ui/Txt';
+import { useCopy } from '@/shared/ui/useCopy';
+import { useNow } from '@/shared/ui/useNow';
+import { useWords } from '@/shared/ui/useWords';
+import { useZone } from '@/shared/ui/useZone';
 
 /** How each part is set apart. */
 const TONES: Partial<Record<ToldKey, string>> = {

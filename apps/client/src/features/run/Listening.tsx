@@ -1,11 +1,10 @@
 import { View } from 'react-native';
-import { speak } from '@/features/speech/voice';
-import type { Said } from '@/features/speech/understand';
-import { useVoice } from '@/features/speech/useVoice';
-import type { HoldAct } from '@/features/stations/useHold';
-import { WaitMark } from '@/ui/marks';
-import { Txt } from '@/ui/Txt';
-import { useOnce } from '@/ui/useOnce';
+import { speak, useVoice } from '@/features/speech';
+import type { Said } from '@/features/speech';
+import type { HoldAct } from '@/features/stations';
+import { WaitMark } from '@/shared/ui/marks';
+import { Txt } from '@/shared/ui/Txt';
+import { useOnce } from '@/shared/ui/useOnce';
 import type { Press, Run } from './useRun';
 
 /** Puts figures that were said into the boxes that take figures: one into each, or all into the only one. */

@@ -19,30 +19,40 @@ import {
 } from '@kelmot/core';
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
-import { CureClock } from '@/features/cure/CureClock';
-import { useKey } from '@/features/frame/useKey';
-import { useSpoken } from '@/features/speech/useSpoken';
-import { PresentAt } from '@/features/repair/Present';
-import { Signed, SignOff } from '@/features/stations/Accept';
-import { Cautions } from '@/features/stations/Cautions';
-import { GoOnWithout } from '@/features/stations/GoOnWithout';
-import { HoldButton, HoldFields } from '@/features/stations/HoldFields';
-import { InThePail, ToWeigh } from '@/features/stations/MixParts';
-import { PailClock } from '@/features/stations/PailClock';
-import { RoundStrips } from '@/features/stations/RoundStrips';
-import { ClocksBeside, Counted } from '@/features/stations/StepClock';
-import { StepFigures, TickedBy, Verdict, Waits, WrongSigns } from '@/features/stations/StepParts';
-import type { StationProps } from '@/features/stations/StepsStation';
-import { useBatches } from '@/features/stations/useBatches';
-import { tickOf } from '@/features/stations/useHold';
-import { LinkButton, PrimaryButton, SecondaryButton } from '@/ui/Button';
-import { Countdown } from '@/ui/Countdown';
-import { useLayout } from '@/ui/layout';
-import { Txt } from '@/ui/Txt';
-import { useNow } from '@/ui/useNow';
-import { useZone } from '@/ui/useZone';
-import { useOnce } from '@/ui/useOnce';
-import { useWords } from '@/ui/useWords';
+import { CureClock } from '@/features/cure';
+import { useKey } from '@/shared/ui/useKey';
+import { useSpoken } from '@/features/speech';
+import { PresentAt } from '@/shared/repair/Present';
+import {
+  Signed,
+  SignOff,
+  Cautions,
+  GoOnWithout,
+  HoldButton,
+  HoldFields,
+  InThePail,
+  ToWeigh,
+  PailClock,
+  RoundStrips,
+  ClocksBeside,
+  Counted,
+  StepFigures,
+  TickedBy,
+  Verdict,
+  Waits,
+  WrongSigns,
+  useBatches,
+  tickOf,
+} from '@/features/stations';
+import type { StationProps } from '@/shared/repair/stationProps';
+import { LinkButton, PrimaryButton, SecondaryButton } from '@/shared/ui/Button';
+import { Countdown } from '@/shared/ui/Countdown';
+import { useLayout } from '@/shared/ui/layout';
+import { Txt } from '@/shared/ui/Txt';
+import { useNow } from '@/shared/ui/useNow';
+import { useZone } from '@/shared/ui/useZone';
+import { useOnce } from '@/shared/ui/useOnce';
+import { useWords } from '@/shared/ui/useWords';
 import { Listening } from './Listening';
 import { useDeedName, type Run, type useDeed } from './useRun';
 

@@ -11,15 +11,19 @@ import {
 } from '@kelmot/contract';
 import { dayClockText, deedsOf, planRound, STATIONS, type Deed, type Plan } from '@kelmot/core';
 import { useMemo, useState } from 'react';
-import { useMixing } from '@/features/stations/MixParts';
-import type { StationProps } from '@/features/stations/StepsStation';
-import { useCount } from '@/features/stations/StepClock';
-import { batchName, useBatches } from '@/features/stations/useBatches';
-import { useHold, type HoldAct } from '@/features/stations/useHold';
-import { lowered } from '@/ui/lowered';
-import { useNow } from '@/ui/useNow';
-import { useZone } from '@/ui/useZone';
-import { useWords } from '@/ui/useWords';
+import {
+  useMixing,
+  useCount,
+  batchName,
+  useBatches,
+  useHold,
+  type HoldAct,
+} from '@/features/stations';
+import type { StationProps } from '@/shared/repair/stationProps';
+import { lowered } from '@/shared/ui/lowered';
+import { useNow } from '@/shared/ui/useNow';
+import { useZone } from '@/shared/ui/useZone';
+import { useWords } from '@/shared/ui/useWords';
 
 /** The one thing that a press does now. */
 export interface Press {

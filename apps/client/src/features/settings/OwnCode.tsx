@@ -9,10 +9,10 @@ import {
   useSetCodeMutation,
   wrongOf,
 } from '@/store/api';
-import { Disclosure, SecondaryButton } from '@/ui/Button';
-import { FieldFrame, TextBox } from '@/ui/fields';
-import { goToFirstWrong } from '@/ui/keyboard';
-import { Txt } from '@/ui/Txt';
+import { Disclosure, SecondaryButton } from '@/shared/ui/Button';
+import { FieldFrame, TextBox } from '@/shared/ui/fields';
+import { goToFirstWrong } from '@/shared/ui/keyboard';
+import { Txt } from '@/shared/ui/Txt';
 
 /** A short code by which somebody comes back on this device: for one that is handed on at a change of shift. */
 export function OwnCode() {

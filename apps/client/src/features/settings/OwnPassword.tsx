@@ -2,10 +2,10 @@ import { LEAST_PASSWORD } from '@kelmot/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { sayError, useChangePasswordMutation, wrongOf } from '@/store/api';
-import { Disclosure, SecondaryButton } from '@/ui/Button';
-import { FieldFrame, TextBox } from '@/ui/fields';
-import { goToFirstWrong } from '@/ui/keyboard';
-import { Txt } from '@/ui/Txt';
+import { Disclosure, SecondaryButton } from '@/shared/ui/Button';
+import { FieldFrame, TextBox } from '@/shared/ui/fields';
+import { goToFirstWrong } from '@/shared/ui/keyboard';
+import { Txt } from '@/shared/ui/Txt';
 
 /** Somebody’s own new password. It ends every session of theirs but this one. */
 export function OwnPassword() {

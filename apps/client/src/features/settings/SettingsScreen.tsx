@@ -1,12 +1,10 @@
 import type { UnitSystem } from '@kelmot/core';
 import { ScrollView, View } from 'react-native';
-import { askToNotify } from '@/features/clocks/alarm';
-import { Frame } from '@/features/frame/Frame';
-import { Misbehaving } from '@/features/instruments/Misbehaving';
-import { People } from '@/features/signin/People';
-import { hasEar } from '@/features/speech/ear';
-import { hush, hasVoice, speak } from '@/features/speech/voice';
-import { useLeave } from '@/features/signin/useLeave';
+import { askToNotify } from '@/features/clocks';
+import { Frame } from '@/features/frame';
+import { Misbehaving } from '@/features/instruments';
+import { People, useLeave } from '@/features/signin';
+import { hasEar, hush, hasVoice, speak } from '@/features/speech';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import {
   aloudChosen,
@@ -16,9 +14,9 @@ import {
   type Settings,
 } from '@/store/settings';
 import { usePerson } from '@/store/usePerson';
-import { SecondaryButton } from '@/ui/Button';
-import { CheckBox, Choices, FieldFrame } from '@/ui/fields';
-import { Txt } from '@/ui/Txt';
+import { SecondaryButton } from '@/shared/ui/Button';
+import { CheckBox, Choices, FieldFrame } from '@/shared/ui/fields';
+import { Txt } from '@/shared/ui/Txt';
 import { chooseUnits } from './chooseUnits';
 import { OwnCode } from './OwnCode';
 import { OwnPassword } from './OwnPassword';

@@ -1,12 +1,12 @@
 import { useCallback, useEffect } from 'react';
 import { View } from 'react-native';
-import { forgetWho } from '@/offline/answers';
+import { forgetWho } from '@/store/answers';
 import { api, useSignOutMutation, type ApiError } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { left } from '@/store/settings';
-import { SecondaryButton } from '@/ui/Button';
-import { Skeleton } from '@/ui/states';
-import { Txt } from '@/ui/Txt';
+import { SecondaryButton } from '@/shared/ui/Button';
+import { Skeleton } from '@/shared/ui/states';
+import { Txt } from '@/shared/ui/Txt';
 
 /** How often the server is tried while there is no signal, ms. */
 const AGAIN_MS = 4000;

@@ -4,10 +4,10 @@ import { Pressable, View } from 'react-native';
 import { useHereQuery, useMeQuery } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { takenInHand } from '@/store/settings';
-import { PrimaryButton } from '@/ui/Button';
-import { FieldFrame, TextBox } from '@/ui/fields';
-import { WaitMark } from '@/ui/marks';
-import { Txt } from '@/ui/Txt';
+import { PrimaryButton } from '@/shared/ui/Button';
+import { FieldFrame, TextBox } from '@/shared/ui/fields';
+import { WaitMark } from '@/shared/ui/marks';
+import { Txt } from '@/shared/ui/Txt';
 import { reasonOf } from './reasonOf';
 import { useComeIn } from './useComeIn';
 

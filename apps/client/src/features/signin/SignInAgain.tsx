@@ -5,10 +5,10 @@ import { api, useHereQuery, useSignInByCodeMutation, useSignInMutation } from '@
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { takenInHand } from '@/store/settings';
 import { confirmAsked } from '@/store/view';
-import { LinkButton, PrimaryButton } from '@/ui/Button';
-import { FieldFrame, TextBox } from '@/ui/fields';
-import { Txt } from '@/ui/Txt';
-import { useDialog } from '@/ui/useDialog';
+import { LinkButton, PrimaryButton } from '@/shared/ui/Button';
+import { FieldFrame, TextBox } from '@/shared/ui/fields';
+import { Txt } from '@/shared/ui/Txt';
+import { useDialog } from '@/shared/ui/useDialog';
 import { reasonOf } from './reasonOf';
 import { useLeave } from './useLeave';
 

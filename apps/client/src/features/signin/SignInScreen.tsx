@@ -2,11 +2,11 @@ import type { DemoUser } from '@kelmot/contract';
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { useDemoUsersQuery, useSignInMutation } from '@/store/api';
-import { PrimaryButton } from '@/ui/Button';
-import { FieldFrame, TextBox } from '@/ui/fields';
-import { Sign } from '@/ui/marks';
-import { Failed } from '@/ui/states';
-import { Txt } from '@/ui/Txt';
+import { PrimaryButton } from '@/shared/ui/Button';
+import { FieldFrame, TextBox } from '@/shared/ui/fields';
+import { Sign } from '@/shared/ui/marks';
+import { Failed } from '@/shared/ui/states';
+import { Txt } from '@/shared/ui/Txt';
 import { People } from './People';
 import { reasonOf } from './reasonOf';
 

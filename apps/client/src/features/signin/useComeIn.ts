@@ -1,6 +1,6 @@
 import type { CodeSignIn } from '@kelmot/contract';
 import { router } from 'expo-router';
-import { forgetWho } from '@/offline/answers';
+import { forgetWho } from '@/store/answers';
 import { api, useSignInByCodeMutation } from '@/store/api';
 import { useAppDispatch } from '@/store/hooks';
 import { takenInHand } from '@/store/settings';

@@ -11,19 +11,20 @@ import {
 import { DAY, dateText, deedsOf, MINUTE } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { PrimaryButton, SecondaryButton } from '@/ui/Button';
-import { FieldFrame, TextBox } from '@/ui/fields';
-import { StopMark } from '@/ui/marks';
-import { Txt } from '@/ui/Txt';
-import { useNow } from '@/ui/useNow';
-import { useZone } from '@/ui/useZone';
-import { useWords } from '@/ui/useWords';
+import { PrimaryButton, SecondaryButton } from '@/shared/ui/Button';
+import { FieldFrame, TextBox } from '@/shared/ui/fields';
+import { StopMark } from '@/shared/ui/marks';
+import { Txt } from '@/shared/ui/Txt';
+import { useNow } from '@/shared/ui/useNow';
+import { useZone } from '@/shared/ui/useZone';
+import { useWords } from '@/shared/ui/useWords';
 import { useSiteQuery } from '@/store/api';
 import { reasonOf } from './reason';
 import { StepList } from './Steps';
 import { Story } from './Story';
-import { useKeptText } from './useKeptText';
-import { heldText, ToRun, type StationProps } from './StepsStation';
+import { useKeptText } from '../../shared/repair/useKeptText';
+import { heldText, ToRun } from './StepsStation';
+import type { StationProps } from '@/shared/repair/stationProps';
 import { useNowOf } from './useNowOf';
 
 /** What still stands between this repair and its sign-off by whoever is signed in; null when it may be signed. */

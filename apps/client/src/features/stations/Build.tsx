@@ -2,18 +2,19 @@ import { mixedBatches, runningPlan } from '@kelmot/contract';
 import { gistOf, nextAct } from '@kelmot/core';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { PrimaryButton } from '@/ui/Button';
-import { Countdown } from '@/ui/Countdown';
-import { Txt } from '@/ui/Txt';
-import { useNow } from '@/ui/useNow';
-import { useZone } from '@/ui/useZone';
-import { useWords } from '@/ui/useWords';
+import { PrimaryButton } from '@/shared/ui/Button';
+import { Countdown } from '@/shared/ui/Countdown';
+import { Txt } from '@/shared/ui/Txt';
+import { useNow } from '@/shared/ui/useNow';
+import { useZone } from '@/shared/ui/useZone';
+import { useWords } from '@/shared/ui/useWords';
 import { KeyFigures } from './KeyFigures';
 import { MixAction } from './Mix';
 import { PailClock } from './PailClock';
 import { RoundStrips } from './RoundStrips';
 import { StepList } from './Steps';
-import { MoveOn, type StationProps } from './StepsStation';
+import { MoveOn } from './StepsStation';
+import type { StationProps } from '@/shared/repair/stationProps';
 import { batchName, useBatches } from './useBatches';
 
 /** Build: the clock at hand, every round on one axis with now drawn through, the steps. */

@@ -1,8 +1,8 @@
 import type { Plan } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Disclosure } from '@/ui/Button';
-import { Txt } from '@/ui/Txt';
+import { Disclosure } from '@/shared/ui/Button';
+import { Txt } from '@/shared/ui/Txt';
 
 /** The cautions of this plan: the first in sight, the rest one touch away. Local rules come first. */
 export function Cautions({ plan }: { plan: Plan }) {

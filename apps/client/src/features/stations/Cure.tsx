@@ -12,21 +12,19 @@ import { plannedTemp } from '@kelmot/core/run/asItRuns';
 import { momentFigure } from '@kelmot/core/run/cureSaid';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Countdown } from '@/ui/Countdown';
-import { AxisRuler, CureStrip } from '@/ui/CureStrip';
-import { FigureText } from '@/ui/FigureText';
-import { Txt } from '@/ui/Txt';
-import { useMargins } from '@/ui/layout';
-import { useNow } from '@/ui/useNow';
-import { useZone } from '@/ui/useZone';
-import { useWords } from '@/ui/useWords';
-import { cureAxis } from '@/features/cure/cureAxis';
-import { CureClock } from '@/features/cure/CureClock';
-import { CureTrace } from '@/features/cure/CureTrace';
+import { Countdown } from '@/shared/ui/Countdown';
+import { AxisRuler, CureStrip } from '@/shared/ui/CureStrip';
+import { FigureText } from '@/shared/ui/FigureText';
+import { Txt } from '@/shared/ui/Txt';
+import { useMargins } from '@/shared/ui/layout';
+import { useNow } from '@/shared/ui/useNow';
+import { useZone } from '@/shared/ui/useZone';
+import { useWords } from '@/shared/ui/useWords';
+import { cureAxis, CureClock, CureTrace } from '@/features/cure';
 import { Outlook } from './Outlook';
 import { RoundStrips } from './RoundStrips';
 import { StepList } from './Steps';
-import type { StationProps } from './StepsStation';
+import type { StationProps } from '@/shared/repair/stationProps';
 
 /** Cure: the strip of what the service loads large, the other rounds beside it, each milestone's time at the entered temperature, and the clock once something is mixed. */
 export function Cure(props: StationProps) {

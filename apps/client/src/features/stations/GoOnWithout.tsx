@@ -2,14 +2,14 @@ import { MOST_NOTE, mayGoOnWithout, type RepairView } from '@kelmot/contract';
 import type { Step } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { OpenRepair } from '@/features/repair/useRepair';
-import { LinkButton, SecondaryButton } from '@/ui/Button';
-import { FieldFrame, TextBox } from '@/ui/fields';
-import { StopMark } from '@/ui/marks';
-import { Txt } from '@/ui/Txt';
-import { useWords } from '@/ui/useWords';
+import type { OpenRepair } from '@/shared/repair/useRepair';
+import { LinkButton, SecondaryButton } from '@/shared/ui/Button';
+import { FieldFrame, TextBox } from '@/shared/ui/fields';
+import { StopMark } from '@/shared/ui/marks';
+import { Txt } from '@/shared/ui/Txt';
+import { useWords } from '@/shared/ui/useWords';
 import { reasonOf } from './reason';
-import { useKeptText } from './useKeptText';
+import { useKeptText } from '../../shared/repair/useKeptText';
 
 interface GoOnWithoutProps {
   step: Step;

@@ -1,7 +1,7 @@
 import { roundOfFigure, type Plan, type StationId } from '@kelmot/core';
 import { View } from 'react-native';
-import { FigureText } from '@/ui/FigureText';
-import { useWords } from '@/ui/useWords';
+import { FigureText } from '@/shared/ui/FigureText';
+import { useWords } from '@/shared/ui/useWords';
 
 const MOST = 4;
 

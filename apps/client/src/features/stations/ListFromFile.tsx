@@ -3,9 +3,9 @@ import { readList } from '@kelmot/papers/readList';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { chosenFile, TABLES } from '@/offline/chosenFile';
-import { LinkButton } from '@/ui/Button';
-import { Txt } from '@/ui/Txt';
-import { useWords } from '@/ui/useWords';
+import { LinkButton } from '@/shared/ui/Button';
+import { Txt } from '@/shared/ui/Txt';
+import { useWords } from '@/shared/ui/useWords';
 
 /** Puts the readings of a file into the box, to be looked at and recorded; says where it is none. */
 export function ListFromFile({

@@ -3,16 +3,16 @@ import { dateText, dayIn, isGoodOn, MINUTE } from '@kelmot/core';
 import { readPackCode } from '@kelmot/core/work/packCode';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Viewfinder } from '@/features/codes/Viewfinder';
+import { Viewfinder } from '@/features/codes';
 import { hasCamera } from '@/offline/camera';
 import { scanCode } from '@/offline/scanCode';
 import { useShelf } from '@/store/useShelf';
-import { SecondaryButton } from '@/ui/Button';
-import { Choices, FieldFrame, TextBox } from '@/ui/fields';
-import { Txt } from '@/ui/Txt';
-import { useNow } from '@/ui/useNow';
-import { useZone } from '@/ui/useZone';
-import { useKeptText } from './useKeptText';
+import { SecondaryButton } from '@/shared/ui/Button';
+import { Choices, FieldFrame, TextBox } from '@/shared/ui/fields';
+import { Txt } from '@/shared/ui/Txt';
+import { useNow } from '@/shared/ui/useNow';
+import { useZone } from '@/shared/ui/useZone';
+import { useKeptText } from '../../shared/repair/useKeptText';
 
 /** Between the lots of two parts. */
 const BETWEEN = ' / ';

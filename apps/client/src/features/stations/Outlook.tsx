@@ -1,8 +1,8 @@
 import { MILESTONE_NAMES, POOR_PCT, say, type Plan } from '@kelmot/core';
 import { View } from 'react-native';
-import { useWords } from '@/ui/useWords';
-import { FigureText } from '@/ui/FigureText';
-import { Txt } from '@/ui/Txt';
+import { useWords } from '@/shared/ui/useWords';
+import { FigureText } from '@/shared/ui/FigureText';
+import { Txt } from '@/shared/ui/Txt';
 
 /**
  * What a heater would bring, and before it is begun the chance of being ready and what to change where that is poor: from

@@ -13,13 +13,13 @@ import {
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Text as SvgText } from 'react-native-svg';
-import { Countdown } from '@/ui/Countdown';
-import { CureStrip } from '@/ui/CureStrip';
-import { FigureText } from '@/ui/FigureText';
-import { useTheme } from '@/ui/theme';
-import { Txt } from '@/ui/Txt';
-import { useNow } from '@/ui/useNow';
-import { useZone } from '@/ui/useZone';
+import { Countdown } from '@/shared/ui/Countdown';
+import { CureStrip } from '@/shared/ui/CureStrip';
+import { FigureText } from '@/shared/ui/FigureText';
+import { useTheme } from '@/shared/ui/theme';
+import { Txt } from '@/shared/ui/Txt';
+import { useNow } from '@/shared/ui/useNow';
+import { useZone } from '@/shared/ui/useZone';
 import { ClockRow } from './StepClock';
 
 /** The pail that is mixed: the one clock that rules the screen, and its own fine strip. */

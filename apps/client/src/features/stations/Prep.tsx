@@ -1,15 +1,15 @@
 import { dayClockText, MINUTE, type Plan } from '@kelmot/core';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { LinkButton } from '@/ui/Button';
-import { Txt } from '@/ui/Txt';
-import { useNow } from '@/ui/useNow';
-import { useZone } from '@/ui/useZone';
-import { useWords } from '@/ui/useWords';
+import { LinkButton } from '@/shared/ui/Button';
+import { Txt } from '@/shared/ui/Txt';
+import { useNow } from '@/shared/ui/useNow';
+import { useZone } from '@/shared/ui/useZone';
+import { useWords } from '@/shared/ui/useWords';
 import { Cautions } from './Cautions';
 import { KeyFigures } from './KeyFigures';
 import { StepList } from './Steps';
-import type { StationProps } from './StepsStation';
+import type { StationProps } from '@/shared/repair/stationProps';
 
 /** When the forecast lets it be mixed, out of doors. */
 function Windows({ plan }: { plan: Plan }) {

@@ -14,12 +14,12 @@ import {
 } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { AxisRuler, CureStrip } from '@/ui/CureStrip';
-import { Txt } from '@/ui/Txt';
-import { useMargins } from '@/ui/layout';
-import { useNow } from '@/ui/useNow';
-import { useZone } from '@/ui/useZone';
-import { useWords } from '@/ui/useWords';
+import { AxisRuler, CureStrip } from '@/shared/ui/CureStrip';
+import { Txt } from '@/shared/ui/Txt';
+import { useMargins } from '@/shared/ui/layout';
+import { useNow } from '@/shared/ui/useNow';
+import { useZone } from '@/shared/ui/useZone';
+import { useWords } from '@/shared/ui/useWords';
 
 /** From a little before the first mix to where the last round is ready: near hours wide, the rest coarse. */
 function axisFor(strips: RoundStrip[], now: number, width: number, zone: Zone): Axis {

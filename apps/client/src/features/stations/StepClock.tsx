@@ -2,14 +2,14 @@ import { countedName, countedOf, startedClocks, waitEnds, type RepairView } from
 import { clockText, formatDuration, type Message, type Plan, type Step } from '@kelmot/core';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import type { OpenRepair } from '@/features/repair/useRepair';
-import { SecondaryButton } from '@/ui/Button';
-import { Countdown } from '@/ui/Countdown';
-import { lowered } from '@/ui/lowered';
-import { Txt } from '@/ui/Txt';
-import { useNow } from '@/ui/useNow';
-import { useZone } from '@/ui/useZone';
-import { useWords } from '@/ui/useWords';
+import type { OpenRepair } from '@/shared/repair/useRepair';
+import { SecondaryButton } from '@/shared/ui/Button';
+import { Countdown } from '@/shared/ui/Countdown';
+import { lowered } from '@/shared/ui/lowered';
+import { Txt } from '@/shared/ui/Txt';
+import { useNow } from '@/shared/ui/useNow';
+import { useZone } from '@/shared/ui/useZone';
+import { useWords } from '@/shared/ui/useWords';
 
 interface CountProps {
   step: Step;

@@ -2,12 +2,12 @@ import { atHold, runningPlan, tickedBy, windowOf, type RepairView } from '@kelmo
 import { clockText, dayClockText, type Plan, type Step } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Disclosure } from '@/ui/Button';
-import { FigureText } from '@/ui/FigureText';
-import { StopMark } from '@/ui/marks';
-import { Txt, type TxtProps } from '@/ui/Txt';
-import { useZone } from '@/ui/useZone';
-import { useWords } from '@/ui/useWords';
+import { Disclosure } from '@/shared/ui/Button';
+import { FigureText } from '@/shared/ui/FigureText';
+import { StopMark } from '@/shared/ui/marks';
+import { Txt, type TxtProps } from '@/shared/ui/Txt';
+import { useZone } from '@/shared/ui/useZone';
+import { useWords } from '@/shared/ui/useWords';
 
 interface PartProps {
   step: Step;

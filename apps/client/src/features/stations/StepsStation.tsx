@@ -1,26 +1,12 @@
-import { atHand, mayMove, type Held, type RepairView } from '@kelmot/contract';
-import {
-  deedsOf,
-  STATION_NAMES,
-  STATIONS,
-  type Message,
-  type Plan,
-  type StationId,
-} from '@kelmot/core';
+import type { StationProps } from '@/shared/repair/stationProps';
+import { atHand, mayMove, type Held } from '@kelmot/contract';
+import { deedsOf, STATION_NAMES, STATIONS, type Message, type StationId } from '@kelmot/core';
 import { router } from 'expo-router';
 import { useMemo, type ReactNode } from 'react';
-import type { OpenRepair } from '@/features/repair/useRepair';
-import { PrimaryButton } from '@/ui/Button';
-import { lowered } from '@/ui/lowered';
-import { useWords } from '@/ui/useWords';
+import { PrimaryButton } from '@/shared/ui/Button';
+import { lowered } from '@/shared/ui/lowered';
+import { useWords } from '@/shared/ui/useWords';
 import { useNowOf } from './useNowOf';
-
-export interface StationProps {
-  id: string;
-  view: RepairView;
-  plan: Plan;
-  repair: OpenRepair;
-}
 
 /** What a gate says on the button that it holds: what is to be done first, or what is in the way. */
 export function heldText({ by, title, why }: Held, say: (message: Message) => string): string {

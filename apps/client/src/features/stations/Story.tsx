@@ -3,12 +3,12 @@ import { dayClockText, MINUTE } from '@kelmot/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { Disclosure, LinkButton } from '@/ui/Button';
-import { Txt } from '@/ui/Txt';
-import { useNow } from '@/ui/useNow';
-import { useWords } from '@/ui/useWords';
-import { useZone } from '@/ui/useZone';
-import type { StationProps } from './StepsStation';
+import { Disclosure, LinkButton } from '@/shared/ui/Button';
+import { Txt } from '@/shared/ui/Txt';
+import { useNow } from '@/shared/ui/useNow';
+import { useWords } from '@/shared/ui/useWords';
+import { useZone } from '@/shared/ui/useZone';
+import type { StationProps } from '@/shared/repair/stationProps';
 
 const counted = (n: number, of: string): string => `${n} ${of}${n === 1 ? '' : 's'}`;
 

@@ -4,14 +4,14 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v5 as uuidv5 } from 'uuid';
-import { Refused } from '@/features/repair/Refused';
+import { Refused } from '@/shared/repair/Refused';
 import { useLeftoversQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
 import { useSend } from '@/store/useSend';
-import { LinkButton, SecondaryButton } from '@/ui/Button';
-import { FigureText } from '@/ui/FigureText';
-import { Txt } from '@/ui/Txt';
-import { useWords } from '@/ui/useWords';
+import { LinkButton, SecondaryButton } from '@/shared/ui/Button';
+import { FigureText } from '@/shared/ui/FigureText';
+import { Txt } from '@/shared/ui/Txt';
+import { useWords } from '@/shared/ui/useWords';
 
 /** More jobs than this for one leftover is a list, not a hint. */
 const MOST_OFFERED = 3;

@@ -9,16 +9,16 @@ import {
 } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { OnScale } from '@/features/instruments/OnScale';
+import { OnScale } from '@/features/instruments';
 import { textsDropped, textTyped } from '@/store/drafts';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { TextBox } from '@/ui/fields';
-import { FigureText } from '@/ui/FigureText';
-import { RatioGauge } from '@/ui/Gauges';
-import { Txt } from '@/ui/Txt';
-import { useMargins } from '@/ui/layout';
-import { useWords } from '@/ui/useWords';
-import { useKeptText } from './useKeptText';
+import { TextBox } from '@/shared/ui/fields';
+import { FigureText } from '@/shared/ui/FigureText';
+import { RatioGauge } from '@/shared/ui/Gauges';
+import { Txt } from '@/shared/ui/Txt';
+import { useMargins } from '@/shared/ui/layout';
+import { useWords } from '@/shared/ui/useWords';
+import { useKeptText } from '../../shared/repair/useKeptText';
 import { scaleKey, weightKey, type Weighed } from './useBatches';
 
 function Part({

@@ -11,8 +11,8 @@ import {
 } from '@kelmot/core';
 import type { MixCheck } from '@kelmot/core/mix/mixCheck';
 import { useAppSelector } from '@/store/hooks';
-import { useWords } from '@/ui/useWords';
-import { lowered } from '@/ui/lowered';
+import { useWords } from '@/shared/ui/useWords';
+import { lowered } from '@/shared/ui/lowered';
 import { heldText } from './StepsStation';
 import { useNowOf } from './useNowOf';
 

@@ -7,13 +7,13 @@ import {
 } from '@kelmot/contract';
 import { formatDuration, type Message, type Plan, type Step } from '@kelmot/core';
 import { useMemo, useState } from 'react';
-import type { OpenRepair } from '@/features/repair/useRepair';
+import type { OpenRepair } from '@/shared/repair/useRepair';
 import { pickPicture } from '@/offline/picture';
 import { textsDropped, textTyped } from '@/store/drafts';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { goToFirstWrong } from '@/ui/keyboard';
-import { lowered } from '@/ui/lowered';
-import { useWords } from '@/ui/useWords';
+import { goToFirstWrong } from '@/shared/ui/keyboard';
+import { lowered } from '@/shared/ui/lowered';
+import { useWords } from '@/shared/ui/useWords';
 import { entryOf, type Entry } from './entry';
 
 export interface HoldProps {

@@ -1,6 +1,6 @@
 import type { RepairView } from '@kelmot/contract';
 import { useLayoutEffect } from 'react';
-import { useClock } from '@/ui/useNow';
+import { useClock } from '@/shared/ui/useNow';
 
 /** What may be done with a repair changes by the minute: its clock is looked at no more often than this, ms. */
 const LOOK_MS = 5000;

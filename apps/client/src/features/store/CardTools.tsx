@@ -6,9 +6,9 @@ import { download } from '@/offline/download';
 import { sayError, useImportCardsMutation, type ApiError } from '@/store/api';
 import { useSend } from '@/store/useSend';
 import { usePerson } from '@/store/usePerson';
-import { SecondaryButton } from '@/ui/Button';
-import { FieldFrame, TextBox } from '@/ui/fields';
-import { Txt } from '@/ui/Txt';
+import { SecondaryButton } from '@/shared/ui/Button';
+import { FieldFrame, TextBox } from '@/shared/ui/fields';
+import { Txt } from '@/shared/ui/Txt';
 
 const pretty = (value: unknown) => JSON.stringify(value, null, 2);
 const WORDS = {

@@ -5,10 +5,10 @@ import { View } from 'react-native';
 import { useSend } from '@/store/useSend';
 import { useShelf } from '@/store/useShelf';
 import { usePerson } from '@/store/usePerson';
-import { SecondaryButton } from '@/ui/Button';
-import { Choices, FieldFrame, TextBox } from '@/ui/fields';
-import { Txt } from '@/ui/Txt';
-import { useNow } from '@/ui/useNow';
+import { SecondaryButton } from '@/shared/ui/Button';
+import { Choices, FieldFrame, TextBox } from '@/shared/ui/fields';
+import { Txt } from '@/shared/ui/Txt';
+import { useNow } from '@/shared/ui/useNow';
 
 /** Whether a lot is over its last day. */
 const over = (lot: ShelfLot, now: number) => !isGoodOn(lot.expiresOn, dayIn(now, 'UTC'));

@@ -12,20 +12,20 @@ import {
 } from '@kelmot/core';
 import { useState } from 'react';
 import { FlatList, Pressable, ScrollView, View } from 'react-native';
-import { Frame } from '@/features/frame/Frame';
+import { Frame } from '@/features/frame';
 import { sayError, useCardsQuery } from '@/store/api';
 import { useShelf } from '@/store/useShelf';
-import { Refused } from '@/features/repair/Refused';
+import { Refused } from '@/shared/repair/Refused';
 import { useAppSelector } from '@/store/hooks';
 import { CardEdit, CardTools } from './CardTools';
 import { Shelf, shelfText } from './Shelf';
-import { HowFar } from '@/features/tools/HowFar';
-import { Disclosure, Tag } from '@/ui/Button';
-import { useLayout } from '@/ui/layout';
-import { Empty, Failed, Skeleton } from '@/ui/states';
-import { Table, type Column } from '@/ui/Table';
-import { Txt } from '@/ui/Txt';
-import { useNow } from '@/ui/useNow';
+import { HowFar } from '@/features/tools';
+import { Disclosure, Tag } from '@/shared/ui/Button';
+import { useLayout } from '@/shared/ui/layout';
+import { Empty, Failed, Skeleton } from '@/shared/ui/states';
+import { Table, type Column } from '@/shared/ui/Table';
+import { Txt } from '@/shared/ui/Txt';
+import { useNow } from '@/shared/ui/useNow';
 
 function Line({ name, text }: { name: string; text: string }) {
   return (

@@ -3,9 +3,9 @@ import { ASSET_MOST, echoed, type SurveyDraft } from '@kelmot/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useAssetsQuery } from '@/store/api';
-import { LinkButton, Tag } from '@/ui/Button';
-import { FieldFrame, TextBox } from '@/ui/fields';
-import { Txt } from '@/ui/Txt';
+import { LinkButton, Tag } from '@/shared/ui/Button';
+import { FieldFrame, TextBox } from '@/shared/ui/fields';
+import { Txt } from '@/shared/ui/Txt';
 
 interface PickerProps {
   draft: SurveyDraft;

@@ -1,9 +1,9 @@
 import { familiesFor, familyOf } from '@kelmot/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { LinkButton } from '@/ui/Button';
-import { stopAt } from '@/ui/keyboard';
-import { Txt } from '@/ui/Txt';
+import { LinkButton } from '@/shared/ui/Button';
+import { stopAt } from '@/shared/ui/keyboard';
+import { Txt } from '@/shared/ui/Txt';
 
 /** Which kind of repair it is: those usual on this kind of asset first, the others behind one touch. */
 export function FamilyPicker({

@@ -8,8 +8,8 @@ import { nowBy } from '@/store/clock';
 import { useAppSelector } from '@/store/hooks';
 import { useSend } from '@/store/useSend';
 import { usePerson } from '@/store/usePerson';
-import { SecondaryButton } from '@/ui/Button';
-import { Txt } from '@/ui/Txt';
+import { SecondaryButton } from '@/shared/ui/Button';
+import { Txt } from '@/shared/ui/Txt';
 
 type Read = { file: PlanFile } | { say: string };
 

@@ -4,9 +4,9 @@ import { useEffect } from 'react';
 import { useAirQuery } from '@/store/api';
 import { draftFilledIn } from '@/store/drafts';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { Txt } from '@/ui/Txt';
-import { useNow } from '@/ui/useNow';
-import { useZone } from '@/ui/useZone';
+import { Txt } from '@/shared/ui/Txt';
+import { useNow } from '@/shared/ui/useNow';
+import { useZone } from '@/shared/ui/useZone';
 import { asTyped } from './draftOf';
 
 const FIELDS = [

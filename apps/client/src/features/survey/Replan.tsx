@@ -2,11 +2,11 @@ import type { RepairView } from '@kelmot/contract';
 import { changesMessage, makePlan, planChanges, type Survey } from '@kelmot/core';
 import { useDeferredValue, useMemo } from 'react';
 import { View } from 'react-native';
-import { useWorkContext } from '@/features/match/useWorkContext';
+import { useWorkContext } from '@/shared/repair/useWorkContext';
 import { useCardsQuery, useSiteQuery } from '@/store/api';
-import { StopMark } from '@/ui/marks';
-import { Txt } from '@/ui/Txt';
-import { useWords } from '@/ui/useWords';
+import { StopMark } from '@/shared/ui/marks';
+import { Txt } from '@/shared/ui/Txt';
+import { useWords } from '@/shared/ui/useWords';
 
 /** What the plan becomes with the survey as it is typed now: worked out again at every letter, said in one line. */
 export function Replan({ view, survey }: { view: RepairView; survey: Survey | null }) {

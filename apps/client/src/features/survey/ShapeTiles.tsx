@@ -1,8 +1,8 @@
 import { drawSection, familyOf, type DamageShape, type Damage, type FamilyId } from '@kelmot/core';
 import { Pressable, View } from 'react-native';
-import { stopAt } from '@/ui/keyboard';
-import { SectionDrawing } from '@/ui/SectionView';
-import { Txt } from '@/ui/Txt';
+import { stopAt } from '@/shared/ui/keyboard';
+import { SectionDrawing } from '@/shared/ui/SectionView';
+import { Txt } from '@/shared/ui/Txt';
 
 /** Picture tiles for the shape of the damage, drawn by the same section as the repair. */
 export function ShapeTiles({

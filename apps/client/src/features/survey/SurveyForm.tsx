@@ -13,9 +13,9 @@ import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { draftChanged, type DraftChange } from '@/store/drafts';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { Disclosure, LinkButton } from '@/ui/Button';
-import { Choices, FieldBox, FieldFrame } from '@/ui/fields';
-import { Txt } from '@/ui/Txt';
+import { Disclosure, LinkButton } from '@/shared/ui/Button';
+import { Choices, FieldBox, FieldFrame } from '@/shared/ui/fields';
+import { Txt } from '@/shared/ui/Txt';
 import { useAssetsQuery, useSiteQuery } from '@/store/api';
 import { AssetPicker } from './AssetPicker';
 import { withAsset, withFamily, withoutDamage } from './draftOf';
@@ -23,8 +23,6 @@ import { FamilyPicker } from './FamilyPicker';
 import { KnownAirLine } from './KnownAirLine';
 import { ShapeTiles } from './ShapeTiles';
 import { useSilent } from './useSilent';
-
-const MOST_DAMAGES = 12;
 
 interface FormProps {
   draftKey: string;
@@ -176,7 +174,7 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
           ) : null}
         </Part>
       ))}
-      {draft.shapes.length > 0 && draft.shapes.length < MOST_DAMAGES ? (
+      {draft.shapes.length > 0 && draft.shapes.length < family.mostDamages ? (
         <View className="border-b border-rule px-4">
           <LinkButton
             label="Add another damage on it"

@@ -3,7 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { useCardsQuery, useForecastQuery, useSiteQuery } from '@/store/api';
 import { useShelf } from '@/store/useShelf';
 import { useAppSelector } from '@/store/hooks';
-import { makeRunner } from '@/workers/runner';
+import { makeRunner } from '@/offline/workers/runner';
 
 /** A pause in typing this long, and the questions are weighed again. */
 const SETTLE_MS = 400;

@@ -10,13 +10,12 @@ import {
 } from '@kelmot/core';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { asTyped } from '@/features/survey/draftOf';
-import { ShapeTiles } from '@/features/survey/ShapeTiles';
+import { asTyped, ShapeTiles } from '@/features/survey';
 import { useCardsQuery, useSiteQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
-import { Choices, FieldBox, FieldError, FieldFrame } from '@/ui/fields';
-import { Txt } from '@/ui/Txt';
-import { WorkingRows } from '@/ui/Working';
+import { Choices, FieldBox, FieldError, FieldFrame } from '@/shared/ui/fields';
+import { Txt } from '@/shared/ui/Txt';
+import { WorkingRows } from '@/shared/ui/Working';
 
 /** Typical sizes of a shape, as they would be typed. */
 const typicalOf = (family: string, shape: string, units: UnitSystem): Record<string, string> => {

@@ -1,13 +1,13 @@
 import type { SystemCard } from '@kelmot/core';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { Frame } from '@/features/frame/Frame';
+import { Frame } from '@/features/frame';
 import { sayError, useCardsQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
-import { LinkButton, Tag } from '@/ui/Button';
-import { Choices } from '@/ui/fields';
-import { Failed, Skeleton } from '@/ui/states';
-import { Txt } from '@/ui/Txt';
+import { LinkButton, Tag } from '@/shared/ui/Button';
+import { Choices } from '@/shared/ui/fields';
+import { Failed, Skeleton } from '@/shared/ui/states';
+import { Txt } from '@/shared/ui/Txt';
 import { HowFar } from './HowFar';
 import { ToolHead } from './ToolHead';
 

@@ -10,9 +10,9 @@ import {
 } from '@kelmot/core';
 import { View } from 'react-native';
 import { useAppSelector } from '@/store/hooks';
-import { SecondaryButton } from '@/ui/Button';
-import { CheckBox, Choices, FieldError, FieldFrame, TextBox } from '@/ui/fields';
-import { Txt } from '@/ui/Txt';
+import { SecondaryButton } from '@/shared/ui/Button';
+import { CheckBox, Choices, FieldError, FieldFrame, TextBox } from '@/shared/ui/fields';
+import { Txt } from '@/shared/ui/Txt';
 
 interface Bound {
   typed: Typed;

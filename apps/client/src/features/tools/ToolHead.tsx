@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { BackArrow } from '@/ui/Button';
-import { Txt } from '@/ui/Txt';
+import { BackArrow } from '@/shared/ui/Button';
+import { Txt } from '@/shared/ui/Txt';
 
 /** The head of a quick tool: its name, and the way back to all of them. */
 export function ToolHead({ title }: { title: string }) {

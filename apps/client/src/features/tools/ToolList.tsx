@@ -3,8 +3,8 @@ import { calcs } from '@kelmot/core/calculations/registry';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { TextBox } from '@/ui/fields';
-import { Txt } from '@/ui/Txt';
+import { TextBox } from '@/shared/ui/fields';
+import { Txt } from '@/shared/ui/Txt';
 
 /** The one tool that asks a card of the store, and so is no plain calculation. */
 const HOW_FAR = {

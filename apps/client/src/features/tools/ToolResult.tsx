@@ -1,8 +1,8 @@
 import { resultRows, type Answer, type Calc, type ResultRow } from '@kelmot/core';
 import { View } from 'react-native';
 import { useAppSelector } from '@/store/hooks';
-import { StopMark } from '@/ui/marks';
-import { Txt } from '@/ui/Txt';
+import { StopMark } from '@/shared/ui/marks';
+import { Txt } from '@/shared/ui/Txt';
 
 const figureText = (row: Extract<ResultRow, { kind: 'figure' }>) =>
   row.shown.unit === '€'

@@ -11,20 +11,20 @@ import { calcByName } from '@kelmot/core/calculations/registry';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { Frame } from '@/features/frame/Frame';
+import { Frame } from '@/features/frame';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { toolTyped } from '@/store/tools';
-import { SecondaryButton } from '@/ui/Button';
-import { FieldError } from '@/ui/fields';
-import { useLayout, useMargins } from '@/ui/layout';
-import { Empty } from '@/ui/states';
-import { Txt } from '@/ui/Txt';
-import { WorkingRows } from '@/ui/Working';
+import { SecondaryButton } from '@/shared/ui/Button';
+import { FieldError } from '@/shared/ui/fields';
+import { useLayout, useMargins } from '@/shared/ui/layout';
+import { Empty } from '@/shared/ui/states';
+import { Txt } from '@/shared/ui/Txt';
+import { WorkingRows } from '@/shared/ui/Working';
 import { pictures } from './pictures';
 import { Fields } from './ToolForm';
 import { ToolHead } from './ToolHead';
 import { resultText, ToolResult } from './ToolResult';
-import { useCopy } from '@/ui/useCopy';
+import { useCopy } from '@/shared/ui/useCopy';
 import { useCalc, type CalcState } from './useCalc';
 
 /** What the address carries, if it can be read: a link shared by somebody else. */

@@ -2,7 +2,7 @@ import type { Calc } from '@kelmot/core';
 import { call, type CallResult } from '@kelmot/core/calculations/call';
 import { useEffect, useMemo, useState } from 'react';
 import { proxy } from 'comlink';
-import { makeRunner } from '@/workers/runner';
+import { makeRunner } from '@/offline/workers/runner';
 
 /** A pause in typing this long starts a long sum. */
 const SETTLE_MS = 250;

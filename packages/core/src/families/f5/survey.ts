@@ -5,7 +5,7 @@ import { demandOf } from '../../survey/demand';
 import { skin, strainsOf } from '../../survey/found';
 import { surveyOf } from '../../family/family';
 import { amount, mm, schemasOf, type DamageShape } from '../../survey/fields';
-import { lineConditions, lineFields, lineRefusals } from '../f4/survey';
+import { lineConditions, lineFields, lineRefusals } from '../../survey/line';
 import { body, outside, parentOf, pathsOf, wall } from '../../survey/parts';
 
 const pipe = { outsideDiameterMm: outside, wallMm: wall('Wall when new', 100) };

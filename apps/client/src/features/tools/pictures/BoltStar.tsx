@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Text as SvgText } from 'react-native-svg';
-import { useTheme } from '@/ui/theme';
-import { Txt } from '@/ui/Txt';
+import { useTheme } from '@/shared/ui/theme';
+import { Txt } from '@/shared/ui/Txt';
 import { LETTER, SMALL, type PictureProps } from './props';
 
 /** The flange from the front: bolts by their number, their turn inside, the first cross drawn through. */

@@ -5,8 +5,8 @@ import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { LineChart } from 'react-native-gifted-charts';
 import { useAppSelector } from '@/store/hooks';
-import { useTheme } from '@/ui/theme';
-import { Txt } from '@/ui/Txt';
+import { useTheme } from '@/shared/ui/theme';
+import { Txt } from '@/shared/ui/Txt';
 import type { PictureProps } from './props';
 
 const POINTS = 180;

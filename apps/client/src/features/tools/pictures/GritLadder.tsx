@@ -1,7 +1,7 @@
 import { GRITS } from '@kelmot/core/film/gritLadder';
 import { View } from 'react-native';
 import Svg, { G, Line, Text as SvgText } from 'react-native-svg';
-import { useTheme } from '@/ui/theme';
+import { useTheme } from '@/shared/ui/theme';
 import { LETTER, SMALL, type PictureProps } from './props';
 
 const RUNG = 21;

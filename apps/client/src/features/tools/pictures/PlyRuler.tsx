@@ -2,7 +2,7 @@ import type { WrapDesignInput } from '@kelmot/core/wrap/laminate';
 import type { WrapDesign } from '@kelmot/core/wrap/wrapDesign';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { useTheme } from '@/ui/theme';
+import { useTheme } from '@/shared/ui/theme';
 import { LETTER, SMALL, type PictureProps } from './props';
 
 const ROW = 30;

@@ -4,7 +4,7 @@ import type { Injection, InjectionInput } from '@kelmot/core/cracks/injection';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
 import { useAppSelector } from '@/store/hooks';
-import { useTheme } from '@/ui/theme';
+import { useTheme } from '@/shared/ui/theme';
 import { LETTER, SMALL, type PictureProps } from './props';
 
 const HEIGHT = 320;

@@ -4,9 +4,9 @@ import type { MixSplit } from '@kelmot/core/mix/mixSplit';
 import { View } from 'react-native';
 import Svg, { Line, Rect, Text as SvgText } from 'react-native-svg';
 import { useAppSelector } from '@/store/hooks';
-import { RatioGauge } from '@/ui/Gauges';
-import { useTheme } from '@/ui/theme';
-import { Txt } from '@/ui/Txt';
+import { RatioGauge } from '@/shared/ui/Gauges';
+import { useTheme } from '@/shared/ui/theme';
+import { Txt } from '@/shared/ui/Txt';
 import { LETTER, SMALL, type PictureProps } from './props';
 
 const BAR = 34;

@@ -4,7 +4,7 @@ import type { DewPoint, DewPointInput } from '@kelmot/core/ambient/dewPoint';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Text as SvgText } from 'react-native-svg';
 import { useAppSelector } from '@/store/hooks';
-import { useTheme } from '@/ui/theme';
+import { useTheme } from '@/shared/ui/theme';
 import { LETTER, SMALL, type PictureProps } from './props';
 
 const HEIGHT = 196;

@@ -3,7 +3,7 @@ import type { WrapLay as Lay, WrapLayInput } from '@kelmot/core/wrap/wrapLay';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useAppSelector } from '@/store/hooks';
-import { useTheme } from '@/ui/theme';
+import { useTheme } from '@/shared/ui/theme';
 import { LETTER, SMALL, type PictureProps } from './props';
 
 const HEIGHT = 190;

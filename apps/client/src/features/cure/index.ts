@@ -1,0 +1,3 @@
+export { CureClock } from './CureClock';
+export { CureTrace } from './CureTrace';
+export { cureAxis } from './cureAxis';

@@ -1,0 +1,1 @@
+export { KnowHowScreen } from './KnowHowScreen';

@@ -1,0 +1,1 @@
+export { MatchScreen } from './MatchScreen';

@@ -1,0 +1,1 @@
+export { PapersScreen } from './PapersScreen';

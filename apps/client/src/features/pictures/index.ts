@@ -1,0 +1,1 @@
+export { Pictures } from './Pictures';

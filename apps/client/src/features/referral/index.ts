@@ -1,0 +1,1 @@
+export { ReferralScreen } from './ReferralScreen';

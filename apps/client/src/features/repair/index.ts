@@ -1,0 +1,1 @@
+export { RepairScreen } from './RepairScreen';

@@ -1,0 +1,1 @@
+export { RepairsScreen } from './RepairsScreen';

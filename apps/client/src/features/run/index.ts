@@ -1,0 +1,2 @@
+export { HandoverScreen } from './HandoverScreen';
+export { RunScreen } from './RunScreen';

@@ -1,0 +1,5 @@
+export { Leaving } from './Leaving';
+export { People } from './People';
+export { SignInAgain } from './SignInAgain';
+export { SignInScreen } from './SignInScreen';
+export { useLeave } from './useLeave';

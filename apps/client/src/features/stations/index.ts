@@ -1,0 +1,13 @@
+export { AcceptAction, Signed, SignOff } from './Accept';
+export { Cautions } from './Cautions';
+export { GoOnWithout } from './GoOnWithout';
+export { HoldButton, HoldFields } from './HoldFields';
+export { InThePail, ToWeigh, useMixing } from './MixParts';
+export { PailClock } from './PailClock';
+export { RoundStrips } from './RoundStrips';
+export { ClocksBeside, Counted, useCount } from './StepClock';
+export { StepFigures, TickedBy, Verdict, Waits, WrongSigns } from './StepParts';
+export { Supplies } from './Supplies';
+export { batchName, useBatches } from './useBatches';
+export { type HoldAct, tickOf, useHold } from './useHold';
+export { stationScreens } from './stationScreens';

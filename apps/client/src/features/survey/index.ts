@@ -1,0 +1,3 @@
+export { ShapeTiles } from './ShapeTiles';
+export { SurveyScreen } from './SurveyScreen';
+export { asTyped } from './draftOf';

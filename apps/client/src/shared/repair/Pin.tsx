@@ -1,0 +1,22 @@
+import { View } from 'react-native';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { pinned } from '@/store/settings';
+import { CheckBox } from '@/shared/ui/fields';
+
+/** Keeps a repair on this device for good, whatever its state: it then opens without signal. */
+export function Pin({ id, tag }: { id: string; tag: string }) {
+  const dispatch = useAppDispatch();
+  const on = useAppSelector((s) => s.settings.pinned[id] === true);
+  return (
+    <View className="border-t border-rule px-4 py-2">
+      <CheckBox
+        id="pin"
+        label="Pin to this device"
+        name={`Pin to this device: ${tag}`}
+        why="It opens without signal, and stands under Pinned in Repairs. What is open or due is kept without that."
+        on={on}
+        onToggle={() => dispatch(pinned({ id, on: !on }))}
+      />
+    </View>
+  );
+}

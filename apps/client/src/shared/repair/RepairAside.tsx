@@ -1,0 +1,45 @@
+import { type Figure } from '@kelmot/core';
+import { router } from 'expo-router';
+import { ScrollView, View } from 'react-native';
+import { useAppSelector } from '@/store/hooks';
+import { Skeleton } from '@/shared/ui/states';
+import { Txt } from '@/shared/ui/Txt';
+import { useNow } from '@/shared/ui/useNow';
+import { WorkingLines } from '@/shared/ui/Working';
+import { pathName } from './pathNames';
+import { SectionOf } from './SectionOf';
+import { useRepair } from './useRepair';
+
+/** The room of the section in the third pane, px. */
+const SIZE = { width: 379, height: 250 };
+
+/**
+ * The wide layout's third pane: the section over the working of the figure that is open, of the one that the screen has in
+ * hand, or of the time to service.
+ */
+export function RepairAside({ id, shown = null }: { id: string; shown?: Figure | null }) {
+  const { view } = useRepair(id);
+  const now = useNow(15_000);
+  const chosen = useAppSelector((s) => s.view.working);
+  if (!view) return <Skeleton rows={3} />;
+  const plan = view.plan?.body;
+  const figure = chosen ?? shown ?? plan?.figures.ready ?? null;
+  return (
+    <ScrollView className="flex-1">
+      <SectionOf view={view} size={SIZE} now={now} />
+      <View className="p-4" testID="working">
+        {figure ? (
+          <WorkingLines
+            figure={figure}
+            namePath={(p) => pathName(view.survey.family, p)}
+            onPath={plan ? () => router.navigate(`/repair/${id}/survey`) : undefined}
+          />
+        ) : (
+          <Txt className="text-pencil">
+            No card fits as it stands. What stops each, and what would let it in, is said beside it.
+          </Txt>
+        )}
+      </View>
+    </ScrollView>
+  );
+}

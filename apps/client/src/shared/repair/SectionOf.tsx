@@ -1,0 +1,29 @@
+import type { RepairView } from '@kelmot/contract';
+import { dayClockText } from '@kelmot/core';
+import { useAppSelector } from '@/store/hooks';
+import { SectionView } from '@/shared/ui/SectionView';
+import { useZone } from '@/shared/ui/useZone';
+import { sectionOf } from './sectionOf';
+
+/** The section of a repair as it stands, with when it must be back. */
+export function SectionOf({
+  view,
+  size,
+  now,
+  dimensions,
+}: {
+  view: RepairView;
+  size: { width: number; height: number };
+  now: number;
+  dimensions?: boolean;
+}) {
+  const zone = useZone();
+  const units = useAppSelector((s) => s.settings.units);
+  const drawing = sectionOf(view, now, units, size, 0, dimensions);
+  return drawing ? (
+    <SectionView
+      drawing={drawing}
+      extra={[{ key: 'back by', value: dayClockText(Date.parse(view.backBy), now, zone) }]}
+    />
+  ) : null;
+}

@@ -1,0 +1,148 @@
+import { mixedBatches, type RepairRow, type RepairView } from '@kelmot/contract';
+import {
+  MINUTE,
+  nextAct,
+  STATION_NAMES,
+  stripsOf,
+  word,
+  type NextAct,
+  type Zone,
+  type RoundStrip,
+} from '@kelmot/core';
+import { useMemo } from 'react';
+import { useBeyond } from '@/shared/beyond/useBeyond';
+import { useRepairsInfiniteQuery, type RepairsQuery } from '@/store/api';
+import { useAppSelector } from '@/store/hooks';
+import { useAt, useClock } from '@/shared/ui/useNow';
+import { useZone } from '@/shared/ui/useZone';
+import { useViewsHere, useWaitingViews } from './useWaitingViews';
+
+export interface ActRow {
+  row: RepairRow;
+  act: NextAct | null;
+  /** Every round that was begun and is not covered yet, one strip each. */
+  strips: RoundStrip[];
+  /** What the row says at its right end. */
+  say: string;
+}
+
+/** Where a row belongs on the bench. */
+export type Place = 'running' | 'stopped' | 'waiting';
+export const placeOf = ({ row, act }: ActRow): Place =>
+  act ? 'running' : row.stop ? 'stopped' : 'waiting';
+
+const ORDER: Record<Place, number> = { running: 0, stopped: 1, waiting: 2 };
+
+/** Sooner first: what ticks, then what is stopped, then what has not begun. */
+function sooner(p: ActRow, q: ActRow): number {
+  const place = ORDER[placeOf(p)] - ORDER[placeOf(q)];
+  if (place !== 0) return place;
+  // What has no clock left to run waits behind what ticks.
+  const at = (a: ActRow) =>
+    a.act?.clockTo ?? Date.parse(a.row.backBy) + (a.act ? Number.MAX_SAFE_INTEGER / 2 : 0);
+  return at(p) - at(q);
+}
+
+function shortSay(row: RepairRow, act: NextAct | null): string {
+  if (!act) return row.stop ? 'stop' : STATION_NAMES[row.station];
+  if (act.phase === 'ready') return 'inspect';
+  return word(act.short);
+}
+
+/** Adds to each row what it says now. `now` in epoch ms. */
+export const actsOf = (rows: RepairRow[], now: number, zone: Zone): ActRow[] =>
+  rows.map((row) => {
+    const act =
+      row.gist && row.status === 'open'
+        ? nextAct(row.gist, mixedBatches(row.mixes), now, zone)
+        : null;
+    const strips =
+      row.gist && act
+        ? stripsOf(row.gist, mixedBatches(row.mixes), now).filter(
+            (s, i, all) => s.begun && (s.round.needed !== null || !all[i + 1]?.begun),
+          )
+        : [];
+    return { row, act, strips, say: row.status === 'closed' ? 'closed' : shortSay(row, act) };
+  });
+
+/** What a list shows: what the server is asked for, or what is pinned to this device. */
+export interface ListQuery {
+  status: RepairsQuery['status'] | 'pinned';
+  q: string;
+}
+
+/** Whether a list that asks for this holds a row; what is looked for is looked for where the server does. */
+const asksFor = ({ status, q }: ListQuery, row: RepairRow): boolean =>
+  (status === 'all' || status === 'pinned' || row.status === status) &&
+  `${row.tag} ${row.assetName} ${row.position} ${row.title}`
+    .toLowerCase()
+    .includes(q.trim().toLowerCase());
+
+/** The rows of a list with what waits on this device in its place: a new repair stands there, a clock runs, at once. */
+export function withWaiting(
+  rows: RepairRow[],
+  own: readonly RepairRow[],
+  query: ListQuery,
+): RepairRow[] {
+  if (own.length === 0) return rows;
+  const known = new Set(own.map((row) => row.id));
+  return [...own.filter((row) => asksFor(query, row)), ...rows.filter((row) => !known.has(row.id))];
+}
+
+const NONE: string[] = [];
+
+/** Repairs as rows of a list, once what tells them is there. */
+function useRowsOf(views: readonly RepairView[]): RepairRow[] {
+  const planning = useBeyond(views.length > 0)?.planning;
+  return useMemo(() => (planning ? views.map(planning.rowOf) : []), [planning, views]);
+}
+
+/** The repairs that are pinned to this device, as it has them; none where they are not asked for. */
+function usePinned(asked: boolean): RepairRow[] {
+  const pinned = useAppSelector((s) => s.settings.pinned);
+  return useRowsOf(
+    useViewsHere(useMemo(() => (asked ? Object.keys(pinned) : NONE), [asked, pinned])),
+  );
+}
+
+/** Repairs of a query as this device has them, what waits on it in its place. */
+export function useRows({ status, q }: ListQuery) {
+  const ofDevice = status === 'pinned';
+  const result = useRepairsInfiniteQuery(
+    { status: ofDevice ? 'all' : status, q },
+    {
+      pollingInterval: 20_000,
+      skip: ofDevice,
+      // That it asks again draws nothing: what it brings does, where it is another.
+      selectFromResult: ({ data, error, isLoading, hasNextPage }) => ({
+        ...{ data, error, isLoading, hasNextPage },
+      }),
+    },
+  );
+  const pinned = usePinned(ofDevice);
+  const own = useRowsOf(useWaitingViews());
+  const rows = useMemo(() => {
+    const query = { status, q };
+    return ofDevice
+      ? pinned.filter((row) => asksFor(query, row))
+      : withWaiting(result.data?.pages.flatMap((p) => p.rows) ?? [], own, query);
+  }, [ofDevice, pinned, result.data, own, status, q]);
+  return { ...result, rows };
+}
+
+/**
+ * Repairs of a query with their next acts, soonest first, and the moment that they are of: of this minute, or since the
+ * last clock ran out. The seconds are in the clocks.
+ */
+export function useActs(query: ListQuery) {
+  const { rows, ...result } = useRows(query);
+  const zone = useZone();
+  const [now, renew] = useClock(MINUTE);
+  const acts = useMemo(() => {
+    const list = actsOf(rows, now, zone);
+    return query.status === 'open' ? list.sort(sooner) : list;
+  }, [rows, now, zone, query.status]);
+  const ends = acts.flatMap(({ act }) => (act?.clockTo && act.clockTo > now ? act.clockTo : []));
+  useAt(Math.min(...ends, (Math.floor(now / MINUTE) + 1) * MINUTE), renew);
+  return { ...result, acts, now };
+}

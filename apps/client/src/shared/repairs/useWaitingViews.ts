@@ -1,0 +1,42 @@
+import type { RepairView } from '@kelmot/contract';
+import { useMemo } from 'react';
+import { useBeyond } from '@/shared/beyond/useBeyond';
+import { useDevice } from '@/shared/repair/useDevice';
+import { useAppSelector } from '@/store/hooks';
+import { isCommand } from '@/store/outbox';
+import { useViews } from './useViews';
+
+/** Every repair that something waits of on this device, as it will be once that is sent. */
+export function useWaitingViews(): RepairView[] {
+  const queue = useAppSelector((s) => s.outbox.queue);
+  const waiting = useMemo(() => queue.filter(isCommand), [queue]);
+  const ids = useMemo(() => [...new Set(waiting.map((w) => w.command.repairId))], [waiting]);
+  // One that is still to be created is not on the server yet: asking for it would only fail.
+  const known = useMemo(() => {
+    const begun = new Set(
+      waiting.filter((w) => w.command.type === 'repair.create').map((w) => w.command.repairId),
+    );
+    return ids.filter((id) => !begun.has(id));
+  }, [ids, waiting]);
+  const stored = useViews(known);
+  const planning = useBeyond(waiting.length > 0)?.planning ?? null;
+  const device = useDevice(waiting, planning);
+  return useMemo(
+    () =>
+      ids.flatMap((id) => {
+        const own = waiting.filter((w) => w.command.repairId === id);
+        return planning?.layOver(stored[known.indexOf(id)], own, device) ?? [];
+      }),
+    [ids, known, stored, waiting, device, planning],
+  );
+}
+
+/** Repairs by their ids as far as this device has them, what waits on it laid over. `ids` is the same list between changes. */
+export function useViewsHere(ids: readonly string[]): RepairView[] {
+  const known = useViews(ids);
+  const waiting = useWaitingViews();
+  return useMemo(
+    () => ids.flatMap((id, i) => waiting.find((view) => view.id === id) ?? known[i] ?? []),
+    [ids, known, waiting],
+  );
+}

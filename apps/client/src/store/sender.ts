@@ -1,0 +1,189 @@
+import type { Ack, Command } from '@kelmot/contract';
+import {
+  createListenerMiddleware,
+  isAnyOf,
+  type ThunkDispatch,
+  type UnknownAction,
+} from '@reduxjs/toolkit';
+import { api, signedIn, type ApiError } from '@/store/api';
+import { TOLERATED_MS, type Clock } from '@/store/clock';
+import {
+  failed,
+  keptElsewhere,
+  laneOf,
+  queued,
+  refused,
+  retried,
+  retimed,
+  sent,
+  thrownAway,
+  type Deed,
+  type Outbox,
+  type Waiting,
+} from '@/store/outbox';
+import type { Settings } from '@/store/settings';
+import { inOneTab } from './oneTab';
+import { entriesCame } from './keeper';
+
+/** First wait after a lost connection, and the longest, ms; each is twice the one before, give or take a half. */
+const WAIT_MS = 2000;
+const LONGEST_WAIT_MS = 60_000;
+/** The server may fail so often to take one thing before that is set aside. */
+const MOST_TRIES = 6;
+
+/** How long to wait after so many tries in a row that came to nothing: devices that lost signal together come back apart. */
+export const waitAfter = (tries: number, chance = Math.random()): number =>
+  Math.ceil(Math.min(LONGEST_WAIT_MS, WAIT_MS * 2 ** (tries - 1)) * (0.5 + chance));
+
+/** Sends the outbox in order, one at a time, with the ids made when typed: twice sent has one effect. */
+export const sender = createListenerMiddleware();
+
+/** What takes actions and questions to the server. */
+type Dispatch = ThunkDispatch<unknown, unknown, UnknownAction>;
+
+interface State {
+  outbox: Outbox;
+  clock: Clock;
+  settings: Settings;
+}
+/** As whom it may send: whoever is signed in and has not left. */
+const senderOf = (state: unknown): string | undefined =>
+  (state as State).settings.leaving ? undefined : signedIn(state)?.id;
+type Api = Parameters<NonNullable<Parameters<typeof sender.startListening>[0]['effect']>>[1];
+type Answer = { ack: Partial<Ack> } | { error: ApiError };
+
+/** Signal came back, or somebody looks at the application again. */
+const isBack = ({ type }: UnknownAction): boolean =>
+  type === '__rtkq/online' || type === '__rtkq/focused';
+const isNews = isAnyOf(queued, retried, thrownAway, entriesCame);
+const { matchFulfilled: isSignedIn } = api.endpoints.me;
+const begins = (action: UnknownAction): boolean =>
+  isNews(action) || isBack(action) || isSignedIn(action);
+
+/** What a lost answer may have been about is asked for again before its deed is let go: nothing flickers back. */
+async function sendCommand(dispatch: Dispatch, command: Command, by: string): Promise<Answer> {
+  const result = await dispatch(api.endpoints.command.initiate({ command, by }, { track: false }));
+  if (result.error) return { error: result.error as ApiError };
+  const fresh = dispatch(api.endpoints.repair.initiate(command.repairId, { forceRefetch: true }));
+  const { error } = await fresh;
+  fresh.unsubscribe();
+  if ((error as ApiError | undefined)?.kind === 'offline') return { error: { kind: 'offline' } };
+  return { ack: result.data };
+}
+
+async function send(dispatch: Dispatch, deed: Deed, by: string): Promise<Answer> {
+  if ('repairId' in deed) return sendCommand(dispatch, deed, by);
+  const { error } =
+    deed.type === 'shelf.move'
+      ? await dispatch(api.endpoints.moveStock.initiate({ move: deed.move, by }))
+      : await dispatch(api.endpoints.importCards.initiate({ file: deed.file, by }));
+  return error ? { error: error as ApiError } : { ack: {} };
+}
+
+/** The next that may go: of who is signed in, and of no lane where something is refused or rests. */
+function nextOf({ queue }: Outbox, me: string, resting: ReadonlyMap<string, number>) {
+  const held = new Set(
+    queue.filter((w) => w.refused || resting.has(w.id)).map((w) => laneOf(w.command)),
+  );
+  for (const waiting of queue) {
+    const lane = laneOf(waiting.command);
+    if (held.has(lane)) continue;
+    if (waiting.by === null || waiting.by.id === me) return waiting;
+    // Somebody else’s comes first there: theirs and what follows it wait until they sign in.
+    held.add(lane);
+  }
+  return undefined;
+}
+
+/** Once it is known that the clock was wrong when it was typed, what was typed carries the right moment. */
+function rightTime(dispatch: Dispatch, { clock }: State, { id, aheadMs }: Waiting): boolean {
+  const byMs = aheadMs - clock.aheadMs;
+  if (Math.abs(byMs) <= TOLERATED_MS) return false;
+  dispatch(retimed({ id, byMs }));
+  return true;
+}
+
+function done(dispatch: Dispatch, { id, command }: Waiting, { version, keptWith }: Partial<Ack>) {
+  dispatch(sent({ id, version }));
+  if (!('repairId' in command)) return;
+  const { repairId, type } = command;
+  if (keptWith) dispatch(keptElsewhere({ id, repairId, type, plan: keptWith }));
+  // A fetch that was under way before the write may have answered for this one: ask once more.
+  dispatch(api.util.invalidateTags(['Repairs', { type: 'Repair', id: repairId }, 'Assets']));
+}
+
+/** Sends until nothing is left that may go now. True: it has to stop until it is known who is signed in. */
+async function drain(listener: Api): Promise<boolean> {
+  const dispatch = listener.dispatch as Dispatch;
+  const state = () => listener.getState() as State;
+  /** What the server failed to take, until when it rests, epoch ms. */
+  const resting = new Map<string, number>();
+  let lost = 0;
+  const rest = async (ms: number) => {
+    const news = await listener.take((action) => isNews(action) || isBack(action), ms);
+    if (news && isBack(news[0])) resting.clear();
+    for (const [id, until] of resting) if (until <= Date.now()) resting.delete(id);
+  };
+  for (;;) {
+    const me = senderOf(listener.getState());
+    const waiting = me === undefined ? undefined : nextOf(state().outbox, me, resting);
+    if (me === undefined || (!waiting && resting.size === 0)) return false;
+    if (!waiting) {
+      await rest(Math.max(0, Math.min(...resting.values()) - Date.now()));
+      continue;
+    }
+    if (rightTime(dispatch, state(), waiting)) continue;
+    const answer = await send(dispatch, waiting.command, me);
+    if ('ack' in answer) {
+      lost = 0;
+      done(dispatch, waiting, answer.ack);
+      continue;
+    }
+    const { error } = answer;
+    const status = error.kind === 'problem' ? error.problem.status : null;
+    if (status === null || status === 429) {
+      lost += 1;
+      await rest(waitAfter(lost));
+      continue;
+    }
+    if (status === 401 || status === 412) {
+      // Whoever is signed in now is somebody else, or nobody: it goes on once that is known.
+      dispatch(api.util.invalidateTags(['Me']));
+      return true;
+    }
+    const { problem, current = null } = error as Extract<ApiError, { kind: 'problem' }>;
+    if (status >= 500 && waiting.tries + 1 < MOST_TRIES) {
+      dispatch(failed(waiting.id));
+      resting.set(waiting.id, Date.now() + waitAfter(waiting.tries + 1));
+      continue;
+    }
+    // The moment was refused, and by now it is known that the clock was wrong.
+    const untimely = problem.issues?.some((i) => i.path === 'at');
+    if (untimely && rightTime(dispatch, state(), waiting)) continue;
+    dispatch(refused({ id: waiting.id, problem, current }));
+  }
+}
+
+let sending = false;
+
+sender.startListening({
+  predicate: begins,
+  effect: async (_, listener) => {
+    if (sending) return;
+    sending = true;
+    const ready = () => {
+      const me = senderOf(listener.getState());
+      const { outbox } = listener.getState() as State;
+      return me !== undefined && nextOf(outbox, me, new Map()) !== undefined;
+    };
+    try {
+      let stopped = false;
+      while (!stopped && ready())
+        await inOneTab(listener.dispatch, async () => {
+          stopped = await drain(listener);
+        });
+    } finally {
+      sending = false;
+    }
+  },
+});

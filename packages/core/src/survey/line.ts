@@ -1,0 +1,86 @@
+import { m, q } from '../message/message';
+import type { Medium } from '../materials/words';
+import { FITTINGS } from './demand';
+import type { RefusalReason, RouteCondition } from './refusal';
+import type { z } from 'zod';
+import { pressureFields } from './found';
+import { amountIfKnown, laterChoice, laterFlag, type SchemasOf } from './fields';
+import { fluidDanger, pressure, shutOff } from './parts';
+
+/** What is asked of a pipeline, whichever family wraps it. */
+export const lineFields = {
+  pressureBar: pressure,
+  shutOff,
+  fluid: fluidDanger,
+  at: laterChoice(
+    FITTINGS,
+    { straight: 'Straight pipe', elbow: 'An elbow', tee: 'A tee or branch' },
+    { label: 'Where on the line', why: 'Bends and branches take more tape for the same rating.' },
+  ),
+  straightMm: amountIfKnown('length', {
+    label: 'Clear length beside it, the shorter side',
+    why: 'The wrap needs its overlap on both sides. Empty if nobody measured.',
+    min: 0,
+    max: 10_000,
+    step: 10,
+  }),
+  buried: laterFlag({ label: 'It lies in the ground', why: 'It is dug free all round first.' }),
+  ...pressureFields,
+};
+export type Line = z.output<z.ZodObject<SchemasOf<typeof lineFields>>>;
+
+/** What the line asks to be seen to first. */
+export const lineConditions = ({ buried }: Pick<Line, 'buried'>): RouteCondition[] =>
+  buried
+    ? [
+        {
+          id: 'buried',
+          condition: m('it is dug free all round, with the trench shored and dry'),
+          because: m('It lies in the ground: a wrap goes right round, and the cure wants it open.'),
+        },
+      ]
+    : [];
+
+/** Gas under more than this stores energy that liquid does not, bar. */
+const GAS_BAR = 0.5;
+
+/** Service that is a pressure engineer’s whatever the material. */
+export function lineRefusals(
+  { fluid, shutOff: off, pressureBar }: Pick<Line, 'fluid' | 'shutOff' | 'pressureBar'>,
+  { medium }: { medium: Medium },
+): RefusalReason[] {
+  return [
+    ...(medium === 'air' && pressureBar > GAS_BAR
+      ? [
+          {
+            id: 'gas',
+            because: m(
+              'It holds gas at {got}: from {from} on that is stored energy, and no plain liquid.',
+              { got: q(pressureBar, 'pressure'), from: q(GAS_BAR, 'pressure') },
+            ),
+            who: 'pressure-engineer' as const,
+          },
+        ]
+      : []),
+    ...(fluid === 'plain'
+      ? []
+      : [
+          {
+            id: 'fluid',
+            because: m('Steam, toxic or hydrocarbon service is past a bonded repair done on site.'),
+            who: 'pressure-engineer' as const,
+          },
+        ]),
+    ...(off
+      ? []
+      : [
+          {
+            id: 'running',
+            because: m(
+              'It cannot be shut off: reduce the pressure and plug it first, to an engineer’s plan.',
+            ),
+            who: 'pressure-engineer' as const,
+          },
+        ]),
+  ];
+}
