@@ -25,6 +25,7 @@ const CORE_ORDER = [
   ['units'],
   ['message'],
   ['ambient', 'cure', 'mix', 'geometry', 'wrap', 'cracks', 'film', 'inspect', 'instruments'],
+  ['calculations'],
   ['materials'],
   ['site'],
   ['survey'],
@@ -32,6 +33,7 @@ const CORE_ORDER = [
   ['schedule'],
   ['section'],
   ['methods'],
+  ['family'],
   ['families'],
   ['form'],
   ['rules'],
@@ -44,8 +46,6 @@ const CORE_ORDER = [
 const coreOrder = CORE_ORDER.flatMap((level, i) =>
   level.map((folder) => ({
     files: [`packages/core/src/${folder}/**`],
-    // These three gather the calculations of every folder into one list.
-    ignores: ['registry', 'call', 'cli'].map((file) => `packages/core/src/calc/${file}.ts`),
     rules: {
       'no-restricted-imports': [
         'error',

@@ -1,4 +1,6 @@
 import { transformSync } from '@babel/core';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import * as contract from '@kelmot/contract';
 import * as core from '@kelmot/core';
 
@@ -45,6 +47,25 @@ test('a name comes from the file that defines it, types and other names with it'
       'import { STATIONS } from "core/src/work/stations";',
     ].join('\n'),
   );
+});
+
+test('a name of a feature comes from its file, and not with all that the index exports', () => {
+  const code = bundled("import { Frame, StationFrame as Around } from '@/features/frame';");
+  expect(code.replace(/"[^"]*\/features\//g, '"')).toBe(
+    [
+      'import { Frame } from "frame/Frame";',
+      'import { StationFrame as Around } from "frame/StationFrame";',
+    ].join('\n'),
+  );
+});
+
+test('every name that the index of a feature exports is found', () => {
+  for (const [index, found] of Object.entries(names)) {
+    if (!index.startsWith('@/features/')) continue;
+    const file = join(__dirname, '../src', index.slice(2), 'index.ts');
+    const exported = readFileSync(file, 'utf8').match(/\b\w+(?=,| \}|\n\})/g) ?? [];
+    expect([index, Object.keys(found).sort()]).toEqual([index, [...exported].sort()]);
+  }
 });
 
 test.each([

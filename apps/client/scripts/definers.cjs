@@ -1,9 +1,24 @@
+const fs = require('node:fs');
 const path = require('node:path');
 const ts = require('typescript');
 
-/** The packages of the house whose index gathers everything. */
+/** The packages whose index gathers everything. */
 const PACKAGES = ['core', 'contract'];
 const indexOf = (name) => path.resolve(__dirname, `../../../packages/${name}/src/index.ts`);
+
+const FEATURES = path.resolve(__dirname, '../src/features');
+const EXPORTED = /^export \{ (.*) \} from '\.\/(.*)';$/gm;
+/** The index of a feature names each file that it exports from, a line each. */
+const ofFeature = (feature) => {
+  const text = fs.readFileSync(path.join(FEATURES, feature, 'index.ts'), 'utf8');
+  return [...text.replace(/\n  /g, ' ').replace(/,?\n}/g, ' }').matchAll(EXPORTED)].flatMap(
+    ([, names, from]) =>
+      names.split(', ').map((one) => {
+        const name = one.replace(/^type /, '');
+        return [name, { file: path.join(FEATURES, feature, from), name }];
+      }),
+  );
+};
 
 /** The file that defines each name of each index, and the name that it has there. */
 function definers() {
@@ -22,9 +37,12 @@ function definers() {
         const is = symbol.flags & ts.SymbolFlags.Alias ? checker.getAliasedSymbol(symbol) : symbol;
         return [symbol.name, { file: is.declarations[0].getSourceFile().fileName, name: is.name }];
       });
-  return Object.fromEntries(
-    PACKAGES.map((name) => [`@kelmot/${name}`, Object.fromEntries(ofIndex(name))]),
-  );
+  return Object.fromEntries([
+    ...PACKAGES.map((name) => [`@kelmot/${name}`, Object.fromEntries(ofIndex(name))]),
+    ...fs
+      .readdirSync(FEATURES)
+      .map((feature) => [`@/features/${feature}`, Object.fromEntries(ofFeature(feature))]),
+  ]);
 }
 
 /**
@@ -42,7 +60,7 @@ function fromDefiners({ types: t }, { names = definers() }) {
       byFile.set(file, [...(byFile.get(file) ?? []), specifier]);
     }
     return [...byFile].map(([file, specifiers]) =>
-      t.importDeclaration(specifiers, t.stringLiteral(file.replace(/\.ts$/, ''))),
+      t.importDeclaration(specifiers, t.stringLiteral(file.replace(/\.tsx?$/, ''))),
     );
   };
   return {
