@@ -7,7 +7,8 @@ import { press } from '@/offline/workers/press';
 jest.mock('comlink', () => ({ wrap: jest.fn() }));
 
 test('a part of a screen shows once it is loaded, with what it is given', async () => {
-  const Part = lazily<{ tag: string }>(async () => ({ tag }) => <Text>{`all of ${tag}`}</Text>);
+  const Named = ({ tag }: { tag: string }) => <Text>{`all of ${tag}`}</Text>;
+  const Part = lazily(async () => Named);
   render(<Part tag="P-204" />);
   expect(screen.queryByText('all of P-204')).toBeNull();
   await act(async () => undefined);
