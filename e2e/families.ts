@@ -140,7 +140,7 @@ const RUNS: Record<How, (doing: Doing) => Promise<Screen | null>> = {
   },
 };
 
-/** Runs one repair of each of these families from Prep to a signed acceptance. */
+/** Tests one repair of each family in the list, from Prep to a signed acceptance. */
 export function runFamilies(jobs: readonly Job[]): void {
   for (const [family, tag, how = 'alone', second] of jobs)
     test(`${family} as on ${tag}, ${how}`, () =>

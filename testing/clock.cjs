@@ -12,7 +12,7 @@ const began = process.env.JEST_WORKER_ID
 const aheadMs = START - began;
 const now = () => Native.now() + aheadMs;
 
-/** How far the clock of the tests is ahead of the machine's, ms: for a browser, which has a clock of its own. */
+/** The clock of the tests less the clock of the machine, ms. A browser has a clock of its own and is moved by it. */
 globalThis.clockAheadMs = aheadMs;
 globalThis.Date = new Proxy(Native, {
   construct: (target, args) => (args.length === 0 ? new target(now()) : new target(...args)),

@@ -243,7 +243,7 @@ export class Screen {
   }
 }
 
-/** How far the clock of the tests is ahead of the machine's, ms: the clock of every page is set by it. */
+/** The clock of the tests less the clock of the machine, ms. Every page is moved by it. */
 const { clockAheadMs = 0 } = globalThis as { clockAheadMs?: number };
 
 /** A fresh page in a context of its own: nobody signed in, nothing kept. `hoursBack` sets its clock back. */

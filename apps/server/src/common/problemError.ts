@@ -2,7 +2,7 @@ import type { RepairView } from '@kelmot/contract';
 import type { Issue } from '@kelmot/core';
 import type { ContentfulStatusCode } from 'hono/utils/http-status';
 
-/** An error that is the caller's to mend: thrown anywhere, told as problem+json. */
+/** An error that the caller can correct. It can be thrown anywhere; the answer is problem+json. */
 export class ProblemError extends Error {
   constructor(
     readonly status: ContentfulStatusCode,
