@@ -1,6 +1,6 @@
 /**
- * The order of our rooms, held at every build: who may import whom, and no circle of files or of folders. The drawing is in
- * docs/architecture.md. Types count as imports.
+ * The order of our folders, checked at every build: who may import whom, and no circle of files or folders. The drawing
+ * is in docs/architecture.md. Type imports count.
  */
 const apart = (from, to, why) => ({
   name: `${from} knows nothing of ${to}`,
@@ -10,7 +10,7 @@ const apart = (from, to, why) => ({
   to: { path: to },
 });
 
-/** Folders from the top down: each may import those after it, never those before it. */
+/** Folders from top to bottom: each may import those below it, never those above. */
 const inOrder = (root, folders) =>
   folders.slice(1).map((folder, i) => ({
     name: `${root}/${folder} stands below ${folders[i]}`,
@@ -96,7 +96,7 @@ module.exports = {
       '^(apps/(client|demo)|packages/demo)/',
       'The server knows no interface and no demo.',
     ),
-    // Simulated instruments stand on the device, as real ones do.
+    // Simulated instruments run on the device, like real ones.
     apart(
       `^${CLIENT}/`,
       '^(apps/server|packages/demo/src/(?!instruments/))',

@@ -2,8 +2,8 @@ const { defineConfig, globalIgnores } = require('eslint/config');
 const expo = require('eslint-config-expo/flat');
 const prettier = require('eslint-config-prettier');
 
-/** Who may import whom: arrows go one way, client and server to contract to core. */
-/** `patterns` are groups, or a regular expression where some of a group are allowed. */
+/** Who may import whom: imports go one way, from client and server to contract to core. */
+/** `patterns` are groups, or a regular expression if some of a group are allowed. */
 const forbid = (files, patterns, message) => ({
   files,
   rules: {
@@ -19,7 +19,7 @@ const forbid = (files, patterns, message) => ({
 });
 
 const PURE = ['react*', 'expo*', 'hono*', '@hono/*', 'drizzle*', '@kelmot/*', 'pg'];
-/** Folders of core from the lowest up: each may import those before it, so that no two ever import each other. */
+/** Folders of core from the lowest up: each may import those before it, so that no two import each other. */
 const CORE_ORDER = [
   ['calc'],
   ['units'],
@@ -90,7 +90,7 @@ module.exports = defineConfig([
         },
       },
     },
-    // What a module exports TypeScript knows, and checks as it goes.
+    // TypeScript knows and checks what a module exports.
     rules: { 'import/no-named-as-default-member': 'off', 'import/namespace': 'off' },
   },
   {
@@ -110,7 +110,7 @@ module.exports = defineConfig([
         },
       ],
       '@typescript-eslint/no-explicit-any': 'error',
-      // A schema and the type it infers share one name.
+      // A schema and its inferred type share one name.
       '@typescript-eslint/no-redeclare': 'off',
       '@typescript-eslint/no-unused-vars': [
         'error',
@@ -187,7 +187,7 @@ module.exports = defineConfig([
   ),
   forbid(
     ['apps/client/app/**', 'apps/client/src/**'],
-    // Simulated instruments stand on the device, as real ones do.
+    // Simulated instruments run on the device, like real ones.
     [/^@kelmot\/demo(?!\/instruments\/)/, '@kelmot/server*', 'hono*', 'drizzle*', 'pg'],
     'The client reaches the server over HTTP only.',
   ),

@@ -1,7 +1,7 @@
 const node = require('./jest.node.cjs');
 
 module.exports = {
-  // A test waits for what is right, however slow the machine: this only ends one that hangs.
+  // A test waits for the right result on any machine: this limit only ends one that hangs.
   testTimeout: 120_000,
   projects: [
     node('core', `${__dirname}/packages/core`),

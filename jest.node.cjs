@@ -7,7 +7,7 @@ module.exports = (displayName, rootDir) => ({
   cacheDirectory,
   rootDir,
   testMatch: ['<rootDir>/test/**/*.test.ts'],
-  // A table of units that tests compare ours with; it ships as modules only.
+  // A table of units that tests compare with ours; it ships as ES modules only.
   moduleNameMapper: { '^convert$': `${__dirname}/node_modules/convert/dist/index.cjs` },
   transform,
   ...testClock,

@@ -2,7 +2,7 @@ import { serve } from '@hono/node-server';
 import { Hono } from 'hono';
 import { openDatabase } from '@kelmot/server/db/client';
 
-/** What everything is measured against: Hono with one SELECT or one INSERT by the same pool, and nothing else. */
+/** The baseline of the load bench: Hono with one SELECT or one INSERT through the same pool, and nothing else. */
 const { pool } = openDatabase(process.env.DATABASE_URL ?? '');
 const app = new Hono();
 app.get('/one/:id', async (c) => {

@@ -6,8 +6,8 @@ import { makeSheet } from './lib/sheet';
 import { planSheet, sheets } from './lib/sheets';
 
 /**
- * Operations per second of each calculation on its documented example, with its input parsed and its working written,
- * and of the whole plan of one repair; as ratios against a spreadsheet engine working out the same sums, where a sheet can.
+ * Operations per second of each calculation on its documented example, with parsing and working, and of a whole plan;
+ * as ratios to a spreadsheet engine that computes the same formulas, where a sheet can.
  */
 function main(): void {
   const rows = calcs.map((calc) => {
@@ -31,7 +31,7 @@ function main(): void {
   );
 }
 
-/** Stops when the sheet does not compute the same first result: a race between different sums says nothing. */
+/** Stops if the sheet computes another first result: then the comparison is meaningless. */
 function check(name: string, answer: object, sheet: unknown): void {
   const first = Object.entries(answer).find(([key]) => key !== 'ok')?.[1] as unknown;
   if (
@@ -42,7 +42,7 @@ function check(name: string, answer: object, sheet: unknown): void {
     throw new Error(`${name}: the sheet says ${String(sheet)}, core ${String(first)}`);
 }
 
-/** The first demo repair, an eroded pump pocket, with the card it was given. */
+/** The first demo repair, an eroded pump pocket, with its card. */
 function onePocket(): { survey: Survey; card: SystemCard } {
   const [repair] = openRepairs;
   const card = systemCards.find((c) => c.code === repair?.cardCode);

@@ -5,18 +5,18 @@ import { manyClocks } from './lib/manyClocks';
 import { table } from './lib/measure';
 import { opening, type Opening } from './lib/opening';
 
-/** So long the bench is looked at, and scrolled, ms. */
+/** How long the bench is measured, still and while scrolling, ms. */
 const LOOK_MS = 20_000;
 const SCROLL_MS = 6000;
-/** A processor of a cheap phone is this much slower than this one. */
+/** How many times slower a cheap phone's processor is than this one. */
 const SLOW = 4;
 const KEYS = '12.5 mm 12.5 mm';
 
-/** Clocks that run on the bench. */
+/** Number of running clocks on the bench. */
 const CLOCKS = 30;
-/** Opened so many times; the middle is taken. */
+/** Number of openings; the median counts. */
 const OPENINGS = 3;
-/** The bench may take so many times what an application of the same stack takes that does nothing. */
+/** The bench may take at most this many times what an empty application of the same stack takes. */
 const OF_EMPTY = 1.5;
 
 interface Felt {
@@ -24,11 +24,11 @@ interface Felt {
   found: number;
   limit: number;
   unit: string;
-  /** The same of the empty application. */
+  /** The same for the empty application. */
   empty?: number;
 }
 
-/** The share of one core that the page takes while something goes on, in per cent. */
+/** The page's share of one core during an action, in percent. */
 async function load(screen: Screen, during: () => Promise<unknown>): Promise<number> {
   const busy = async () => (await screen.page.metrics()).TaskDuration ?? 0;
   const [before, from] = [await busy(), performance.now()];
@@ -46,7 +46,7 @@ const scrolled = async (screen: Screen) => {
 const median = (values: number[]): number =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? Number.NaN;
 
-/** How long after a key is struck in a box of the survey it is painted, ms; the middle of several. */
+/** Time from a key press in a survey box to its painting, ms; the median of several. */
 async function keyPainted(screen: Screen, box: string): Promise<number> {
   await screen.see(box);
   await screen.page.focus(`[data-testid="${box}"]`);
@@ -71,7 +71,7 @@ async function keyPainted(screen: Screen, box: string): Promise<number> {
   );
 }
 
-/** How long after a touch a repair that is on the device is open, ms; the middle of several. */
+/** Time from a touch to an open repair that is on the device, ms; the median of several. */
 async function opened(screen: Screen, row: string): Promise<number> {
   const taken: number[] = [];
   for (let times = 0; times < 7; times += 1) {
@@ -97,7 +97,7 @@ async function opened(screen: Screen, row: string): Promise<number> {
   return median(taken);
 }
 
-/** What the bench needs to open on a device that was never there, beside the empty application over the same line. */
+/** What the bench needs to open on a new device, beside the empty application over the same line. */
 async function openings(session: Session, base: string, screen: Screen): Promise<Felt[]> {
   const empty = await startServer({ webRoot: process.env.EMPTY_ROOT });
   try {

@@ -8,11 +8,14 @@ import { emptyDatabase } from '../apps/server/test/cluster';
 import { table } from './lib/measure';
 
 const SIZES = [200, 2000, 20_000, 100_000];
-/** So many are open at once, however many were closed before. */
+/** Number of open repairs, however many are closed. */
 const OPEN = 150;
 const PAGE = 50;
 
-/** Fills up to so many repairs with copies of the demo's: a plan each (its gist whole; its body where it is open, since its clocks are read from it), a batch and a gate reading. */
+/**
+ * Adds copies of the demo repairs up to a number: each with a plan (its summary; its body too if it is open, because
+ * its clocks need it), a batch and a gate reading.
+ */
 const FILL = `
 with source as (
   select r.*, p.id as pid, p.card_code, p.card_version, p.gist, p.body, row_number() over () as n
@@ -39,7 +42,7 @@ insert into readings (id, repair_id, plan_id, step_id, values, passed, say, take
 select gen_random_uuid(), new_id, new_plan, 'gate', '{"kind":"ambient","airC":20,"rhPct":50,"surfaceC":20}', true,
   '{"text":"Go.","values":{}}', now(), now(), created_by from made`;
 
-/** Milliseconds that something takes, the best of several: the machine's other work only ever slows it. */
+/** Milliseconds of an action, the best of several: other work on the machine only slows it. */
 async function ms(work: () => Promise<unknown>): Promise<number> {
   await work();
   const times: number[] = [];
@@ -51,7 +54,7 @@ async function ms(work: () => Promise<unknown>): Promise<number> {
   return Math.min(...times);
 }
 
-/** As the fill tags them: none of them stands in another, so that what is looked for is as much at every size. */
+/** Tags of the copies: none contains another, so that a search finds equally many at every size. */
 const tagOf = (at: number): string => `B-${String(at).padStart(6, '0')}`;
 
 async function measured(
@@ -62,7 +65,7 @@ async function measured(
 ): Promise<Record<string, number>> {
   const page = (more: Partial<RepairFilter>) =>
     listRepairs(db, { siteId, status: 'all', q: '', limit: PAGE, after: null, ...more });
-  // The place of page 200, or of the last page where there are fewer.
+  // The cursor of page 200, or of the last page if there are fewer.
   let far: RepairFilter['after'] = null;
   for (let i = 1; i < 200; i += 1) {
     const { next } = await page({ after: far });
@@ -75,7 +78,7 @@ async function measured(
     'page 200': await ms(() => page({ after: far })),
     'search, a page': await ms(() => page({ q: 'B-000' })),
     'search, ten': await ms(() => page({ q: tagOf(170).slice(0, -1) })),
-    // A tenth of them where there are many, and none of these is new.
+    // A tenth of them if there are many, and none of these is new.
     'search, old ones': await ms(() => page({ q: tagOf(size - 1).slice(0, size < 1e4 ? -2 : -4) })),
     'search, the oldest': await ms(() => page({ q: tagOf(size - 1) })),
     'search, none': await ms(() => page({ q: 'nowhere at all' })),

@@ -7,10 +7,10 @@ import { demoSurvey, openRepairs } from '@kelmot/demo';
 import { rate, table } from './lib/measure';
 
 const SECONDS = 6;
-/** As many as the pool has, and a shift that comes back into signal. */
+/** As many as the pool has connections; and a shift that regains signal. */
 const FEW = 10;
 const MANY = 50;
-/** So many repairs are worked on at once: one is done by one person, or two. */
+/** Number of repairs in work at once: each by one or two people. */
 const AT_WORK = 100;
 
 interface Result {
@@ -19,7 +19,7 @@ interface Result {
 }
 type Ask = Omit<autocannon.Options, 'url'> & { path?: string };
 
-/** Warms an address up, then asks it as often as it answers. Anything but an answer in order is an error. */
+/** Warms an address up, then requests it as often as it answers. Any other answer is an error. */
 async function asked(
   base: string,
   { path = '/', ...ask }: Ask,
@@ -34,7 +34,7 @@ async function asked(
   return { perSecond: found.requests.average, p99: found.latency.p99 };
 }
 
-/** The bare server beside it, over the same database. */
+/** The bare server on the same database. */
 async function startBare(databaseUrl: string): Promise<{ base: string; stop: () => void }> {
   const child = spawn(process.execPath, ['--import', 'tsx', 'bench/bare.ts'], {
     env: { ...process.env, DATABASE_URL: databaseUrl },
@@ -68,7 +68,7 @@ interface Begun {
   planId: string;
 }
 
-/** A repair that is planned and waits for its first deed. */
+/** A planned repair before its first task. */
 async function begun(base: string, cookie: string, i: number): Promise<Begun> {
   const repairId = uuidv7();
   const at = new Date().toISOString();
@@ -91,7 +91,7 @@ async function begun(base: string, cookie: string, i: number): Promise<Begun> {
   return { repairId, planId: plan.planId };
 }
 
-/** Both servers over one database, stopped whatever comes of it. */
+/** Both servers on one database, stopped in any case. */
 async function main(): Promise<void> {
   const kelmot = await startServer({ main: AS_IT_IS });
   const owner = new Client({ connectionString: kelmot.ownerUrl });

@@ -21,10 +21,10 @@ import { perSecond, table } from './lib/measure';
 
 const AT = '2031-01-01T00:00:00Z';
 const FRAME_MS = 16;
-/** So many cards are made up for each family. */
+/** Number of made-up cards for each family. */
 const HOSTILE = 200;
 
-/** So many cards of the survey’s own family, each a little different from a real one. */
+/** Cards of the survey’s own family, each a little different from a real one. */
 function generated(count: number, family: Survey['family']): SystemCard[] {
   const kinds = systemCards.filter((c) => c.families.includes(family));
   return Array.from({ length: count }, (_, i) => {
@@ -57,7 +57,7 @@ function judging(): string {
   return table(['cards', 'ms', 'frames over it', 'a card, over that of 50'], rows);
 }
 
-/** Milliseconds to plan one repair of each family whole, as it is done at every change of the survey. */
+/** Milliseconds to plan one repair of each family, as at every change of the survey. */
 function planning(): string {
   const rows = surveyedRepairs.flatMap(({ tag, survey: part }) => {
     const survey = demoSurvey(tag, null, AT, part);
@@ -70,7 +70,7 @@ function planning(): string {
   return table(['plan', 'ms', 'frames over it'], rows);
 }
 
-/** Milliseconds for the slowest of many cards that say whatever a card may say, with all the damages a survey takes. */
+/** Milliseconds for the slowest of many extreme cards, with the most damages that a survey takes. */
 function hostileCards(): string {
   const rows = families().map(({ id }) => {
     const times = fc.sample(hostile(id), { numRuns: HOSTILE, seed: 5 }).map(({ survey, card }) => {

@@ -6,17 +6,17 @@ import { PHONE, WIDE, type Screen } from './lib/browser';
 import { cutOff } from './lib/cutOff';
 import { ownScreen, signIn } from './lib/stage';
 
-/** What axe finds on the screen as it stands: each rule with the first place that breaks it. */
+/** What axe finds on the present screen: each rule with the first place that breaks it. */
 async function found(screen: Screen): Promise<string[]> {
   await screen.page.evaluate(axe.source);
   return screen.page.evaluate(async () => {
     const { axe: runner } = globalThis as unknown as { axe: typeof axe };
-    // It tells words from signs by how wide they are drawn: not while their face is still to come.
+    // Axe distinguishes words from signs by their width: wait until the font has loaded.
     await document.fonts.ready;
     const { violations } = await runner.run(document, { resultTypes: ['violations'] });
     const faults: typeof violations = [];
     for (const fault of violations) {
-      // Of what the fold cuts through only a part is in sight: it is read again in full sight.
+      // Only part of an element at the fold is visible: it is checked again when fully visible.
       const halves = fault.id === 'label-content-name-mismatch' ? fault.nodes : [];
       let cleared = 0;
       for (const { target } of halves) {
@@ -34,19 +34,19 @@ async function found(screen: Screen): Promise<string[]> {
   });
 }
 
-/** A fingertip in a glove needs so much, px: a control that is thinner either way is missed. */
+/** Least size of a control for a gloved finger, px, in both directions. */
 const TARGET = 44;
 const CONTROLS =
   'a[href], button, input, textarea, [role="button"], [role="link"], [role="checkbox"], [role="radio"], [role="tab"], [role="switch"]';
 
-/** Every control on the screen that is smaller than a target, with its size. */
+/** Every control on the screen that is too small, with its size. */
 const small = (screen: Screen): Promise<string[]> =>
   screen.page.$$eval(
     CONTROLS,
     (controls, least) =>
       controls.flatMap((control) => {
         const { width, height, bottom } = control.getBoundingClientRect();
-        // What waits off the page until it has the focus, or is not drawn, is touched by nobody.
+        // What is off the page until focused, or not drawn, is never touched.
         if (bottom <= 0 || width <= 1 || (width >= least && height >= least)) return [];
         const name = control.getAttribute('data-testid') ?? control.outerHTML.slice(0, 160);
         return [`${name} is ${Math.round(width)} x ${Math.round(height)} px`];
@@ -54,7 +54,7 @@ const small = (screen: Screen): Promise<string[]> =>
     TARGET - 0.5,
   );
 
-/** Ways of a screen to be looked at: by day, and at night with the text twice as large. */
+/** Looks to check: by day, and at night with double text size. */
 const LOOKS = [
   { name: 'day', theme: 'light', text: '100%' },
   { name: 'night at 200 %', theme: 'dark', text: '200%' },
@@ -73,7 +73,7 @@ const PLACES = [
   ...['/know-how/bolt-sequence', '/settings', '/new', '/nowhere'],
 ];
 
-/** Every address there is, with a repair that is under way; for who may see all of them. */
+/** Every address, with a running repair; for a person who may see all of them. */
 async function signedInToAll(screen: Screen): Promise<string[]> {
   await signIn(screen, 'tomas');
   const id = await screen.page.evaluate(async () => {
@@ -86,14 +86,14 @@ async function signedInToAll(screen: Screen): Promise<string[]> {
   return [...PLACES, ...stations, `/papers/${id}`, `/referral/${id}`];
 }
 
-/** A look at many screens, with a page of its own that it closes itself. */
+/** Checks many screens, on its own page. */
 async function sweep(
   size: typeof PHONE,
   look: (screen: Screen) => Promise<string[]>,
 ): Promise<void> {
   const screen = await ownScreen(size);
   try {
-    // One text for all: what differs is cut by the runner where a list is long.
+    // One text for all differences: the runner truncates long lists.
     assert.equal((await look(screen)).join('\n'), '');
   } finally {
     await screen.page.browserContext().close();
@@ -143,7 +143,7 @@ describe('on every screen', () => {
               document.documentElement.style.fontSize = size;
               await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
             }, text);
-            // What is laid out by its measured width comes a moment later: only what stays cut is a fault.
+            // Layout by measured width comes a moment later: only what stays cut is a fault.
             let cut = await cutOff(screen);
             for (let looks = 0; cut.length > 0 && looks < 8; looks += 1) {
               await sleep(250);

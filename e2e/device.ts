@@ -9,7 +9,7 @@ import { deedShown, doAtHand, goneOn, pressDo } from './lib/runner';
 import { back, cut, kept, until } from './lib/signal';
 import { beside, newScreen, server, signedIn } from './lib/stage';
 
-/** Does the deed at hand, whatever it asks for, and gives its name. */
+/** Does the current task, whatever it needs, and returns its name. */
 async function doOne(screen: Screen): Promise<string> {
   const deed = (await deedShown(screen)) ?? '';
   await doAtHand(screen, deed, new Days());
@@ -56,7 +56,7 @@ test('a repair is begun, planned and worked on with no network at all, reloads i
   await reload(screen);
   assert.equal(await deedShown(screen), 'protect');
 
-  // It stands in the lists at once, and its clock runs there.
+  // It is in the lists at once, and its clock runs there.
   const path = new URL(screen.page.url()).pathname;
   await screen.open('/repairs');
   await screen.see('repair-BC-1');
@@ -133,7 +133,7 @@ const namesOf = (screen: Screen, ...usernames: string[]) =>
     return asked.map((a) => people.find((u) => u.username === a)?.name ?? '');
   }, usernames);
 
-/** Whoever is signed in sets a code of their own on this device. */
+/** The signed-in person sets a code on this device. */
 async function setCode(screen: Screen, code: string): Promise<void> {
   await screen.open('/settings');
   await screen.page.locator('[aria-label="Set a code for you here"]').click();
@@ -157,7 +157,7 @@ test('two people hand a phone on by two taps and a short code, and a session tha
   await setCode(screen, '9902');
   await screen.see(`person-${tomas}`);
 
-  // Tap on the name, tap on who comes, and the code.
+  // Tap the name, tap the person, type the code.
   await screen.open('/');
   await screen.press('settings');
   await screen.press(`person-${ida}`);
@@ -168,7 +168,7 @@ test('two people hand a phone on by two taps and a short code, and a session tha
   await screen.press('come-in');
   await screen.matches('settings', new RegExp((ida ?? '').split(' ')[0] ?? '-'));
 
-  // Her session ends while she works: the code is enough, and what waits goes on.
+  // Her session ends during work: the code is enough, and queued commands are sent.
   await screen.press('tab-repairs');
   await screen.press('repair-FL-06');
   await deedShown(screen);
@@ -209,7 +209,7 @@ test('two people hand a phone on without signal: work goes on under the other na
   await reload(screen);
   await screen.matches('in-hand', /when signal returns/);
 
-  // Her session lives on: what is his is not sent by it.
+  // Her session continues: his commands are not sent with it.
   await cut(screen, false);
   await reload(screen);
   await screen.matches('in-hand', /Their code is asked for now/);
@@ -284,7 +284,7 @@ test('a session that ends in the middle of work asks for the password on the spo
   const second = await deedShown(screen);
   assert.notEqual(second, first);
 
-  // Where somebody else takes the phone over, what waits stays for who typed it.
+  // When another person takes over the phone, queued commands stay with their author.
   await endSession();
   await doOne(screen);
   await screen.see('sign-in-again');

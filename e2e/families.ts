@@ -10,11 +10,11 @@ import { ownScreen, signedAfterwards, signIn } from './lib/stage';
 import { takenAs } from './lib/taken';
 import { readUnwell } from './lib/unwell';
 
-/** How a job is run: one person with signal, or otherwise. */
+/** How a job is run: by one person with signal, or otherwise. */
 type How = 'alone' | 'cut' | 'two' | 'unwell' | 'night';
 
 type Job = [family: string, tag: string, how?: How, second?: 'tomas'];
-/** Each family by a damage of the demo's; where somebody must approve it, a second person signs. */
+/** One damage of the demo for each family; if somebody must approve, a second person signs. */
 export const JOBS: Job[] = [
   ['F5', 'JP-31', 'unwell', 'tomas'],
   ['F1', 'JH-2'],
@@ -34,7 +34,7 @@ export const JOBS: Job[] = [
   ['F16', 'LB-1', 'cut'],
 ];
 
-/** What a clock counted beside a step, as its story tells it. */
+/** What a clock counted at a step, as the record tells it. */
 const COUNTED: Record<string, string> = {
   F1: 'Pressure held: 30 min by the clock.',
   F11: 'At this level, 2 of 2: 30 min by the clock.',
@@ -44,7 +44,7 @@ const COUNTED: Record<string, string> = {
 
 type Open = (who: string) => Promise<Screen>;
 
-/** A walk over pages of its own, in days of its own: walks go on beside each other. */
+/** A walk on its own pages with its own clock: walks can run in parallel. */
 async function walk(run: (days: Days, open: Open) => Promise<void>): Promise<void> {
   const days = new Days();
   const screens: Screen[] = [];
@@ -62,7 +62,7 @@ async function walk(run: (days: Days, open: Open) => Promise<void>): Promise<voi
   }
 }
 
-/** Says what was found, and signs: once it is cured, where that takes longer than all that is done. */
+/** States the result and signs; waits for the cure if that takes longer than the work. */
 async function sign(screen: Screen, days: Days): Promise<void> {
   await screen.matches('run-end', /All is done/);
   await screen.type('statement', 'Looked at all over, sound.');
@@ -80,7 +80,7 @@ interface Doing {
   path: string;
 }
 
-/** Runs a job so, and gives the page that it is signed on; null where it is signed in doing so. */
+/** Runs a job in a certain way, and returns the page for signing; null if it was signed on the way. */
 const RUNS: Record<How, (doing: Doing) => Promise<Screen | null>> = {
   alone: async ({ screen, days }) => {
     await runJob(screen, days);
@@ -116,7 +116,7 @@ const RUNS: Record<How, (doing: Doing) => Promise<Screen | null>> = {
     return screen;
   },
   night: async ({ screen, days, open, path }) => {
-    // Until there is nothing to do but wait for hours: that is left to whoever comes in the morning.
+    // Stops where only a wait of hours is left: the next person continues in the morning.
     await runJob(screen, days, async () => {
       const named = waitedFor(await screen.text('run-do'));
       return named !== null && days.minutesTo(named) > 120;

@@ -8,7 +8,7 @@ import { later, PHONE, WIDE, type Screen } from './lib/browser';
 import { signedAfterwards, signedIn } from './lib/stage';
 import { typeBelt } from './lib/belt';
 
-/** Downloads land in a folder of their own; the file that a press makes is read from there. */
+/** Downloads go to their own folder; returns the content of the file that a press makes. */
 async function downloaded(screen: Screen, press: string, ending: string): Promise<Buffer> {
   const folder = mkdtempSync(join(tmpdir(), 'kelmot-down-'));
   const cdp = await screen.page.createCDPSession();
@@ -22,7 +22,7 @@ async function downloaded(screen: Screen, press: string, ending: string): Promis
     for (let i = 0; i < 100; i++) {
       const name = readdirSync(folder).find((f) => f.endsWith(ending));
       const file = name ? readFileSync(join(folder, name)) : null;
-      // It has its name before it has its text.
+      // The file exists before its content.
       if (file && file.length > 0) return file;
       await sleep(200);
     }
@@ -47,7 +47,7 @@ test('a belt is cut, primed, poured from a whole kit and run again, hold by hold
   await screen.says('Go. The surface is');
   await screen.moveOn('mix');
 
-  // The conditioner is a round of its own, and its tack is waited for before the rubber is opened.
+  // The conditioner is a round of its own, and the rubber waits until it is tacky.
   await screen.matches('screen-mix', /Mix, conditioner.*A-915/s);
   await screen.tickAll();
   await screen.press('batch-start');
@@ -57,7 +57,7 @@ test('a belt is cut, primed, poured from a whole kit and run again, hold by hold
   await screen.gone('pail-clock');
   await screen.matches('screen-mix', /Mix, rubber.*B-410/s);
   await screen.matches('supply-B-410', /B-410.*400\s+ml/s);
-  // What stands before the rubber is at Build: the one action leads to it.
+  // The step before the rubber is at Build: the main action opens it.
   await screen.matches('to-run', /to do: condition/);
   await later(screen, 59);
   await screen.press('station-build');
@@ -74,7 +74,7 @@ test('a belt is cut, primed, poured from a whole kit and run again, hold by hold
   await screen.matches('step-pour.main', /from the bottom/);
   await screen.tickAll();
   await screen.moveOn('cure');
-  // Its own clock tells now: the chance was of the plan.
+  // The job's own clock shows the time now: the chance was for the plan.
   await screen.matches('outlook', /^Held warmer/);
   await screen.tickAll();
   await screen.moveOn('accept');

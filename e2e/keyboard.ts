@@ -11,7 +11,7 @@ interface Focused {
   text: string;
 }
 
-/** What has the focus. */
+/** The focused element. */
 const focused = (screen: Screen): Promise<Focused> =>
   screen.page.evaluate(() => {
     const on = document.activeElement;
@@ -23,7 +23,7 @@ const focused = (screen: Screen): Promise<Focused> =>
     };
   });
 
-/** Waits until the heading of a screen has the focus, and gives it with the title of the page. */
+/** Waits until a screen's heading is focused; returns it with the page title. */
 async function arrived(screen: Screen, says: string): Promise<string> {
   await screen.page.waitForFunction(
     (text) =>
@@ -35,7 +35,7 @@ async function arrived(screen: Screen, says: string): Promise<string> {
   return screen.page.title();
 }
 
-/** Goes on by the Tab key to a control. */
+/** Presses Tab until a control is focused. */
 async function tabTo(screen: Screen, id: string): Promise<void> {
   for (let n = 0; n < 80; n += 1) {
     if ((await focused(screen)).id === id) return;
@@ -93,7 +93,7 @@ test('choices are one stop and go by arrows, a box is ticked by Space, and Escap
   await screen.page.focus(`[data-testid="${id}"]`);
   await screen.key('Space');
   await screen.page.waitForSelector(`[data-testid="${id}"][aria-checked="true"]`);
-  // A second one this soon would be a slip.
+  // A press sooner than this would count as a slip.
   await sleep(600);
   await screen.key('Space');
   await screen.page.waitForSelector(`[data-testid="${id}"][aria-checked="false"]`);

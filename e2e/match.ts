@@ -81,7 +81,7 @@ test('a survey asks what can change something, says where its air is from, and p
   await typeBelt(screen, 'BC-5', '64', '14');
   await screen.matches('survey-quiet', /more that changes? nothing here/);
   await screen.gone('belt.carcass-steel');
-  // Cut across, it matters what carries the belt: the question is back.
+  // If it is cut across, the carcass matters: the question is back.
   await screen.type('belt.carcassCutPct', '3');
   await screen.press('belt.carcass-steel');
   await screen.press('survey-save');

@@ -5,7 +5,7 @@ import { signedIn } from './lib/stage';
 
 const STEP = 'protect';
 
-/** Draws on the open picture from one place to another, as shares of it. */
+/** Draws on the open picture between two points, as shares of it. */
 async function drag(screen: Screen, from: [number, number], to: [number, number]): Promise<void> {
   const sheet = await screen.page.waitForSelector('[data-testid="mark-sheet"]', { visible: true });
   const box = await sheet?.boundingBox();
@@ -17,7 +17,7 @@ async function drag(screen: Screen, from: [number, number], to: [number, number]
   await screen.page.mouse.up();
 }
 
-/** Where a picture of the step comes from, and how much of it is as light as what is drawn. */
+/** The source of each picture of the step, and its share of pixels as light as the marks. */
 const pictures = (screen: Screen) =>
   screen.page.$$eval(`[data-testid="step-protect"] img`, (all) =>
     (all as HTMLImageElement[]).map((img) => {

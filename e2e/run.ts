@@ -14,7 +14,7 @@ test('a job is run one step at a time with one big button; a deed is looked back
   await screen.press('take');
   await screen.press('to-run');
 
-  // A double tap is one deed: the second does not land on what comes next.
+  // A double tap counts once: the second does not reach the next task.
   const first = await deedShown(screen);
   assert.equal(first, 'isolate');
   await sleep(600);
@@ -23,7 +23,7 @@ test('a job is run one step at a time with one big button; a deed is looked back
   await goneOn(screen, 'isolate');
   assert.equal(await deedShown(screen), 'protect');
 
-  // What was done can be looked at and taken back; then it is at hand again.
+  // A done task can be opened and undone; then it is current again.
   await screen.press('run-before');
   await screen.matches('screen-run', /Isolate and make safe/);
   await screen.matches('screen-run', /1 of \d+, Prep, done/);
@@ -32,7 +32,7 @@ test('a job is run one step at a time with one big button; a deed is looked back
   await pressDo(screen);
   await goneOn(screen, 'isolate');
 
-  // The list is one tap away, and the way back from it one more; a reload stands where it was.
+  // The list is one tap away, and the way back one more; a reload keeps the place.
   await screen.press('run-list');
   assert.equal(await screen.attribute('check-isolate', 'aria-checked'), 'true');
   await screen.press('to-run');

@@ -8,7 +8,7 @@ test('a planner reads all repairs as one table: sorted by a column, the row in h
   const screen = await signedIn('tomas', WIDE);
   await screen.open('/repairs');
   await screen.see('repair-P-204');
-  // The register would only say the same again.
+  // The register would repeat the table.
   await screen.gone('register-P-204');
   const tags = () =>
     screen.page.$$eval('[data-testid^="repair-"]', (rows) =>

@@ -27,7 +27,7 @@ test('two people on one repair see each other, at which step, and what the other
   await tomas.see(`present-${I}`);
   await ida.matches('at-isolate', new RegExp(`${T} is at this step too`));
 
-  // Ida does it; Tomas, who looks at the same, sees that by itself, and stays where he was.
+  // Ida does it; Tomas, who shows the same task, sees that, and stays where he was.
   await pressDo(ida);
   await Promise.all([
     tomas.matches('ticked-isolate', new RegExp(`Done .*${I}`)),
@@ -36,7 +36,7 @@ test('two people on one repair see each other, at which step, and what the other
   assert.equal(await deedShown(tomas), 'isolate');
   await tomas.press('run-back-to-hand');
   await goneOn(tomas, 'isolate');
-  // What asks for more than a tick is done by one of them.
+  // A task with more than a tick is done by one of them.
   while (!(await ida.text('run-do')).startsWith('Done')) {
     const deed = (await deedShown(ida)) ?? '';
     await doAtHand(ida, deed, new Days());
@@ -46,7 +46,7 @@ test('two people on one repair see each other, at which step, and what the other
   const next = await deedShown(ida);
   await tomas.see(`run-step-${next}`);
 
-  // Both do one thing while one has no signal: both see that, once there is.
+  // Both do the same task while one has no signal: afterwards both see that.
   await tomas.page.setOfflineMode(true);
   await tomas.gone(`present-${I}`);
   await pressDo(tomas);
@@ -61,7 +61,7 @@ test('two people on one repair see each other, at which step, and what the other
     await screen.matches(`ticked-${next}`, twice);
   }
 
-  // Whoever comes next is told where it stands, from the record.
+  // The next person reads the state, from the record.
   await ida.press('run-handover');
   await ida.matches(
     'handover-stands',
@@ -70,7 +70,7 @@ test('two people on one repair see each other, at which step, and what the other
   await ida.press('handover-go-on');
   await ida.see('screen-run');
 
-  // Who goes is there no more.
+  // A person who leaves is no longer shown.
   await tomas.open('/');
   await ida.gone(`present-${T}`);
   assert.deepEqual([...ida.problems, ...tomas.problems], []);

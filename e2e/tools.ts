@@ -31,7 +31,7 @@ test('a link carries the inputs to somebody else', async () => {
   await ida.open('/know-how/bolt-sequence');
   await ida.type('tool-count', '8');
   await ida.matches('tool-result', /1, 5, 3, 7, 2, 6, 4, 8/);
-  // As text: a compiled function would carry helpers that the page does not have.
+  // As text: a compiled function would need helpers that the page does not have.
   await ida.page.evaluate(
     `Object.defineProperty(navigator, 'clipboard', { value: { writeText: () => Promise.reject(new Error('not allowed')) } })`,
   );
@@ -71,7 +71,7 @@ test('every tool opens with its example answered, no two alike, and none runs of
   const all = await screen.page.$$eval('[data-testid^="tool-open-"]', (list) =>
     list.map((e) => (e.getAttribute('data-testid') ?? '').replace('tool-open-', '')),
   );
-  // The one that asks a card has a walk of its own.
+  // The tool that needs a card has its own walk.
   const names = all.filter((name) => name !== 'how-far');
   assert.deepEqual([all.length, names.length], [34, 33]);
   for (const name of names) {
@@ -118,7 +118,7 @@ test('how far a pack goes: any card, any damage it repairs, told again as sizes 
   await screen.gone('far-length');
   await screen.open('/store');
   await screen.press('card-W-310');
-  // Two touches at one place are one: the second comes later.
+  // Two quick touches at one place count as one: the second comes later.
   await sleep(600);
   await screen.page.locator('::-p-aria(How far does it go?)').click();
   await screen.see('how-far-W-310');

@@ -5,7 +5,7 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import { later, PHONE, setPresent, WIDE, type Screen } from './lib/browser';
 import { newScreen, server, signedAfterwards, signedIn } from './lib/stage';
 
-/** Fills the survey of a pocket that R-210 fits. */
+/** Types the survey of a pocket that R-210 fits. */
 async function typeSurvey(screen: Screen): Promise<void> {
   await screen.type('asset-search', 'VP-2');
   await screen.press('asset-VP-2');
@@ -31,7 +31,7 @@ test('a technician walks one repair through the seven stations on a phone', asyn
     /152\.4 mm|152 mm across, 11 mm deep, wall 26 mm, 15 mm left/,
   );
 
-  // What was typed survives a reload.
+  // Typed text survives a reload.
   await screen.page.reload({ waitUntil: 'networkidle2' });
   assert.equal(await screen.value('damages.0.diameterMm'), '6 in');
   await screen.press('survey-save');
@@ -60,7 +60,7 @@ test('a technician walks one repair through the seven stations on a phone', asyn
   await screen.type('reading-grade', '95');
   await screen.press('record-grade');
 
-  // The gate stops a wet day and opens on a dry one.
+  // The gate stops on a wet day and opens on a dry one.
   await screen.type('gate-airC', '20');
   await screen.type('gate-rhPct', '84');
   await screen.type('gate-surfaceC', '18');
@@ -70,7 +70,7 @@ test('a technician walks one repair through the seven stations on a phone', asyn
   await screen.type('gate-rhPct', '50');
   await screen.press('record-gate');
   await screen.says('Go. Steel is');
-  // The release agent dries before anything is mixed.
+  // The release agent dries before mixing.
   await screen.press('start-release-dry');
   await screen.matches('to-run', /Run, \d+ to do: let the release dry/);
   await later(screen, 47);
@@ -110,7 +110,7 @@ test('a technician walks one repair through the seven stations on a phone', asyn
   await screen.moveOn('accept');
   await screen.see('to-run');
 
-  // The phone is put away, the server stops and starts; two days later the repair is still there, cured.
+  // The phone is closed, the server restarts; two days later the repair is still there, cured.
   const address = screen.page.url();
   await screen.page.goto('about:blank');
   await server().restart();
@@ -186,7 +186,7 @@ test('two people changing one survey: the second sees both states and decides', 
     await s.press('station-survey');
     await s.see('window.downMin');
   }
-  // Begun on what stood before: had she typed nothing, the other's survey would simply be shown.
+  // She typed something, so her draft stays; otherwise the other survey would simply be shown.
   await ida.type('readings.surfaceC', '21');
   await tomas.type('window.downMin', '40 h');
   await tomas.press('survey-save');
@@ -199,7 +199,7 @@ test('two people changing one survey: the second sees both states and decides', 
   await ida.matches('refused', /Down for: 2400 stored, 2160 yours/);
   await ida.press('throw-away');
   await ida.gone('refused');
-  // Who has typed nothing is shown what somebody else saves, at once.
+  // A person who typed nothing sees the other's saved survey at once.
   await ida.press('station-survey');
   await ida.see('window.downMin');
   await tomas.press('station-survey');
@@ -348,7 +348,7 @@ test('somebody changes their own password: a slip is told at its field, and ever
   await screen.says('one of the passwords that are tried first');
   await change('quillmere-demo', 'four words of her own');
   await screen.see('password-changed');
-  // What the server remembers of a session lasts some seconds.
+  // The server remembers a session for some seconds.
   await screen.page.waitForFunction(async () => (await fetch('/api/me')).status === 200, {
     timeout: 60_000,
   });

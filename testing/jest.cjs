@@ -18,10 +18,10 @@ const transform = {
   ],
 };
 
-/** In the clone, so that it lasts as long as the clone does. */
+/** In the clone, so that it lasts as long as the clone. */
 const cacheDirectory = path.resolve(__dirname, '../node_modules/.cache/jest');
 
-/** Every test begins at the same moment, with fake timers or without. */
+/** Every test starts at the same moment, with fake timers or without. */
 const testClock = {
   setupFiles: [require.resolve('./clock.cjs')],
   fakeTimers: { now: START },

@@ -15,7 +15,7 @@ module.exports = {
     '\\.css$': '<rootDir>/jest.css-stub.js',
   },
   transform: {
-    // Ours; what comes from React Native is written in Flow, which Babel alone reads.
+    // Our own files; React Native's files contain Flow types, which only Babel reads.
     [`^(?!.*/node_modules/).*${Object.keys(transform)[0]}`]: Object.values(transform)[0],
     '\\.[jt]sx?$': [
       'babel-jest',
@@ -23,7 +23,7 @@ module.exports = {
         configFile: false,
         caller: { name: 'metro', bundler: 'metro', platform: 'ios' },
         presets: ['babel-preset-expo'],
-        // A test knows no bundle to fetch a part from.
+        // Jest has no bundle to load a chunk from.
         plugins: ['dynamic-import-node'],
       },
     ],

@@ -3,7 +3,7 @@ import { setLater } from '@/store/later';
 
 setUpTests();
 
-// The later part without its screens: a test that shows one imports it itself.
+// The later chunk without its screens: a test that shows a screen imports it itself.
 setLater(async () => ({
   ...(await import('@/shared/beyond/rest')),
   ...(await import('@/store/wholeSchemas')),

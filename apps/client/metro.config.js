@@ -6,11 +6,11 @@ const { definers } = require('./scripts/definers.cjs');
 
 const config = getDefaultConfig(__dirname);
 const usual = config.resolver.resolveRequest;
-// tslib's own entry for modules takes a default export that Metro's interop does not give it.
+// tslib's ES module entry uses a default export that Metro's interop does not provide.
 const tslib = path.join(path.dirname(require.resolve('tslib/package.json')), 'tslib.es6.js');
 /**
- * The schema library carries its messages in fifty languages, where those that are shown are our own, a compiler, and a
- * way from JSON Schema: none of it is asked for on a device.
+ * The schema library ships messages in fifty languages, a compiler and a converter from JSON Schema. The application
+ * uses none of them: it shows its own messages.
  */
 const UNUSED = /^\.{1,2}\/(core\/)?(locales\/index|compile|from-json-schema)\.js$/;
 const isUnused = (from, name) => UNUSED.test(name) && from.includes(`${path.sep}zod${path.sep}`);
@@ -21,7 +21,7 @@ config.resolver.resolveRequest = (context, name, platform) =>
       ? { type: 'empty' }
       : (usual ?? context.resolveRequest)(context, name, platform);
 
-// What is kept of an earlier build holds while every name is still defined where it was.
+// The cache of an earlier build is valid only while every name is still defined in the same file.
 config.cacheVersion = crypto.createHash('md5').update(JSON.stringify(definers())).digest('hex');
 
 module.exports = withNativeWind(config, { input: './src/global.css' });

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { launch } from '../../e2e/lib/browser';
 
-/** Runs a bundled bench in Debian's Chromium, as a person's browser would, and gives back what it prints. */
+/** Runs a bundled bench in Debian's Chromium and returns its output. */
 export async function inBrowser(file: string): Promise<string> {
   const session = await launch();
   try {

@@ -4,13 +4,13 @@ import type { HTTPRequest, Page } from 'puppeteer-core';
 
 const OPEN = /\/api\/repairs\?status=open/;
 const ONE = /\/api\/repairs\/([0-9a-f-]{36})$/;
-/** Whether a clock of it runs on the bench. */
+/** Whether one of its clocks runs on the bench. */
 const runs = ({ status, gist, mixes }: RepairRow) =>
   status === 'open' &&
   gist !== null &&
   typeof nextAct(gist, mixedBatches(mixes), Date.now(), 'UTC')?.clockTo === 'number';
 
-/** Shows every running repair several times over, each by an id of its own, until so many clocks run on the bench. */
+/** Shows copies of every running repair, each with its own id, until so many clocks run on the bench. */
 export async function manyClocks(page: Page, clocks: number): Promise<void> {
   const originals = new Map<string, string>();
   const again = (row: RepairRow, n: number): RepairRow => {

@@ -1,4 +1,4 @@
-/** Runs a second of it after warming up, and takes the best of five: the machine’s other work only ever slows it. */
+/** Runs for a second after warming up, and takes the best of five: other work on the machine only slows it. */
 export function perSecond(work: () => unknown, budgetMs = 100): number {
   const until = (ms: number): number => {
     const from = performance.now();

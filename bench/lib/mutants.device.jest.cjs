@@ -2,7 +2,7 @@ const path = require('node:path');
 const root = path.resolve(__dirname, '../../apps/client');
 const { displayName: _displayName, ...client } = require(`${root}/jest.config.js`);
 
-/** The client as its own tests run it, for what is kept and sent on the device; screens are slow and are left out. */
+/** The client as its own tests run it, for what is kept and sent on the device; slow screen tests are left out. */
 module.exports = {
   ...client,
   rootDir: root,

@@ -1,4 +1,7 @@
 import { byJest } from './mutants.mjs';
 
-/** What the device keeps and sends. One that sends without end is put down soon: starting its tests again takes long. */
+/**
+ * Storage and sending on the device. A mutant that sends without end is stopped early, because restarting its tests is
+ * slow.
+ */
 export default { ...byJest('bench/lib/mutants.device.jest.cjs'), concurrency: 1, timeoutMS: 5000 };

@@ -1,4 +1,4 @@
-/** Mutation testing, as `bench/mutants` asks for it: what is the same for every group of files. */
+/** Settings of mutation testing that all groups of files share. */
 export const common = {
   incremental: false,
   inPlace: false,
@@ -16,7 +16,7 @@ export const common = {
   ],
 };
 
-/** A group whose tests Jest runs: only those that reach what is broken. */
+/** A group with Jest tests: only those that reach the broken line. */
 export const byJest = (configFile) => ({
   ...common,
   testRunner: 'jest',

@@ -3,10 +3,10 @@ import { common } from './mutants.mjs';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
 
-/** Core and contract, by the tests of the packages that are plain computation. */
+/** Core and contract, with the tests of the pure packages. */
 export default {
   ...common,
-  // The packages find each other by the links in here: they have to be those of the copy that is broken.
+  // The packages find each other by these links: they must be those of the broken copy.
   symlinkNodeModules: false,
   buildCommand: `cp -al ${root}node_modules node_modules`,
   plugins: [fileURLToPath(new URL('mutants.runner.mjs', import.meta.url))],
@@ -14,9 +14,9 @@ export default {
   testRunner: 'in-one-process',
   testRunnerNodeArgs: ['--import', 'tsx'],
   coverageAnalysis: 'perTest',
-  // What is worked out as a module is read is reached by no test in particular: all would have to be asked.
+  // What runs when a module loads is covered by no test in particular: all would have to run.
   ignoreStatic: true,
-  // Each is broken in a process of its own.
+  // One process for each mutant.
   maxTestRunnerReuse: 1,
   concurrency: 2,
   timeoutMS: 30_000,

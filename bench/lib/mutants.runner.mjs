@@ -33,7 +33,9 @@ Object.assign(globalThis, {
   beforeAll: (body) => before.push(body),
 });
 
-/** Those that ask a process of its own, which knows of no broken line, and one that adds a family for all who come after. */
+/**
+ * Tests that start their own process, which does not see the mutant, and one that adds a family for all later tests.
+ */
 const NOT_HERE = ['cli.test.ts', 'shell.test.ts', 'family.test.ts'];
 const PACKAGES = ['core', 'contract', 'demo'];
 
@@ -48,10 +50,10 @@ async function readTests() {
   for (const body of before) await body();
 }
 
-/** How long each test takes where nothing is broken, ms: written by the first run for those after it. */
+/** Time of each test without mutants, ms: written by the first run for later ones. */
 const TOOK = 'took.json';
 
-/** What went wrong in a test; null where nothing did. */
+/** The error of a test; null if it passed. */
 async function wrongIn(test) {
   try {
     await test.body();
@@ -92,7 +94,7 @@ class InOneProcess {
     try {
       await readTests();
     } catch (error) {
-      // What cannot even be read any more is noticed by whoever reads it.
+      // A mutant that cannot be loaded is detected by loading.
       return { status: MutantRunStatus.Killed, failureMessage: String(error), killedBy: ['read'] };
     }
     const took = new Map(existsSync(TOOK) ? JSON.parse(readFileSync(TOOK, 'utf8')) : []);
@@ -112,7 +114,9 @@ class InOneProcess {
   }
 }
 
-/** What a person reads is judged by persons: emptying a sentence says nothing of the tests. Ids and units are broken. */
+/**
+ * People judge the texts that people read: an emptied sentence says nothing about the tests. Ids and units are mutated.
+ */
 const PROSE = /\s|^[A-Z][a-z]/;
 const prose = {
   shouldIgnore: ({ node }) =>

@@ -2,7 +2,7 @@ import { common } from './mutants.mjs';
 
 const TESTS = ['stale', 'atOnce', 'commands', 'record', 'jobs', 'sites', 'people'];
 
-/** The services of the server, by those of its tests that go through them; each asks the database of `bench/mutants`. */
+/** The server's services, with the tests that use them; each uses the database of `bench/mutants`. */
 export default {
   ...common,
   testRunner: 'command',

@@ -3,14 +3,14 @@ import type { CookieData } from 'puppeteer-core';
 import { PHONE, type Session } from '../../e2e/lib/browser';
 
 export interface Opening {
-  /** Over the wire until the screen stands and is calm. */
+  /** Transferred until the screen is complete and idle. */
   kib: number;
   requests: number;
-  /** Until the screen stands, ms. */
+  /** Time until the screen is complete, ms. */
   ms: number;
 }
 
-/** A slow line: 0.56 s there and back, 160 KB/s, as a phone at the edge of its cell. */
+/** A slow line: 0.56 s round trip, 160 KB/s, like a phone at the edge of its cell. */
 const SLOW_LINE = {
   offline: false,
   latency: 562.5,
@@ -18,10 +18,10 @@ const SLOW_LINE = {
   uploadThroughput: 76_000,
 };
 const SLOW_PROCESSOR = 4;
-/** What a screen asks for itself has come by then; what is fetched to have it on the device has not begun, ms. */
+/** The screen's own requests have come by then; prefetching has not begun, ms. */
 const CALM_MS = 600;
 
-/** Opens an address on a device that was never there, over a slow line and with a slow processor, until `seen` is on it. */
+/** Opens an address on a new device, over a slow line and with a slow processor, until `seen` is on the screen. */
 export async function opening(
   { browser }: Session,
   base: string,

@@ -1,10 +1,12 @@
-/** Lines of the code under PATH, drawn by a seed, as FILE:LINE-LINE: what is too much to break whole is judged by a sample. */
+/**
+ * Random lines of the code under PATH, by a seed, as FILE:LINE-LINE: a sample, where breaking every line is too much.
+ */
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 const [path, wanted, seed] = [process.argv[2], Number(process.argv[3]), Number(process.argv[4])];
 
-/** Park and Miller's generator: the same seed draws the same lines. */
+/** Park and Miller's generator: the same seed gives the same lines. */
 let state = (seed % 2147483646) + 1;
 const draw = (below) => {
   state = (state * 48271) % 2147483647;

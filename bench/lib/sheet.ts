@@ -7,7 +7,7 @@ type Value = number | string;
 /** A sheet of one column: inputs and formulas in A1, A2 …, as a person would type them. */
 export interface Sheet {
   cells: Value[];
-  /** The cell (1-based) that holds the first result named. */
+  /** The cell (1-based) of the first result. */
   answer: number;
 }
 
@@ -20,7 +20,7 @@ function load(): void {
   loaded = true;
 }
 
-/** Lays a sheet out in a spreadsheet engine; each call then works all of its formulas out again and reads the answer. */
+/** Loads a sheet into a spreadsheet engine; each call recalculates all formulas and reads the answer. */
 export function makeSheet({ cells, answer }: Sheet): () => number {
   load();
   const model = new Model('bench', 'en', 'UTC', 'en');

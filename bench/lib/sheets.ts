@@ -1,10 +1,12 @@
 import type { Sheet } from './sheet';
 
-/** ln(minutes) straight in 1/K between two points of the card (cells), at a temperature (cell): what cure-time does. */
+/**
+ * ln(minutes) linear in 1/K between two points of the card (cells), at a temperature (cell): the formula of cure-time.
+ */
 const arrhenius = (t: string, t1: string, m1: string, t2: string, m2: string) =>
   `=EXP(LN(${m1})+(LN(${m2})-LN(${m1}))*(1/(${t}+273.15)-1/(${t1}+273.15))/(1/(${t2}+273.15)-1/(${t1}+273.15)))`;
 
-/** The same sums as a technician's spreadsheet would hold them, for the examples in the calculations' own docs. */
+/** The same calculations as a technician's spreadsheet, for the examples in their docs. */
 export const sheets: Record<string, Sheet> = {
   'dew-point': {
     cells: [
@@ -241,7 +243,10 @@ export const sheets: Record<string, Sheet> = {
   'wall-life': { cells: [9.1, 4.3, 1.18, '=MAX(0,(A1-A2)/A3)'], answer: 4 },
 };
 
-/** The sums of a pump pocket's plan that a sheet can do: volume, split, life, dew point, nine milestones, film. */
+/**
+ * The calculations of a pump pocket's plan that a sheet can do: volume, split, working life, dew point, nine
+ * milestones, film.
+ */
 export const planSheet: Sheet = {
   cells: [
     18.5,

@@ -4,7 +4,7 @@ import { Client } from 'pg';
 
 const WHY = { gap: 'a line is missing before it', changed: 'it does not say what was written' };
 
-/** By a connection of its own: a long chain takes longer than the server lets a statement take. */
+/** With its own connection: a long chain takes longer than the server's statement limit. */
 async function main(): Promise<void> {
   const client = new Client({ connectionString: process.env.DATABASE_URL });
   await client.connect();

@@ -11,10 +11,10 @@ import { build } from 'esbuild';
 const root = fileURLToPath(new URL('../../', import.meta.url));
 const [name, ...sources] = process.argv.slice(2);
 if (!name || sources.length === 0) throw new Error('usage: compile.mjs NAME SOURCE...');
-// Beside the packages that the server alone uses.
+// Beside the packages that only the server uses.
 const folder = resolve(root, 'apps/server/node_modules/.cache/kelmot', name);
 
-/** Files beside a source are found from where the source lies, not from where it is compiled to. */
+/** Files beside a source are found from the source's place, not from the compiled one. */
 const ownAddress = {
   name: 'own-address',
   setup: ({ onLoad }) =>
@@ -25,7 +25,7 @@ const ownAddress = {
       return { contents: text.replaceAll('import.meta.url', address), loader: 'ts' };
     }),
 };
-/** Our own packages are compiled in; all others are read from node_modules as they are. */
+/** Our own packages are compiled in; all others are loaded from node_modules. */
 const ours = {
   name: 'ours',
   setup: ({ onResolve }) =>

@@ -16,7 +16,7 @@ import {
 import { demoCards, plainSurvey, siteSettings } from '@kelmot/demo';
 import { z } from 'zod';
 
-/** Writes the error object and stops with the status that means bad input. */
+/** Writes the error object and exits with the status for bad input. */
 export function stop(error: string, issues: readonly Issue[] = []): never {
   process.stderr.write(`${JSON.stringify({ error, issues })}\n`);
   process.exit(2);
@@ -43,7 +43,7 @@ const common = {
   schools: z.record(z.string(), z.string()).default({}),
   seconds: z.record(z.string(), z.string()).default({}),
   units: z.enum(['metric', 'us']).default('metric'),
-  /** Weather by the hour, or the surface by the minute of the stop. */
+  /** Weather by the hour, or surface temperature by the minute of the stop. */
   forecast: z.union([z.array(Hour), z.array(Point)]).optional(),
   shelf: z.array(ShelfLot).optional(),
   cards: z.array(Card).optional(),
@@ -61,7 +61,7 @@ const Typed = z.strictObject({
   ...common,
 });
 
-/** One job as it was read: what core needs to match it and to plan it. */
+/** A parsed job: what core needs to match and plan it. */
 export interface ShellJob {
   survey: Survey;
   cards: SystemCard[];
@@ -104,7 +104,7 @@ function typedSurvey(job: z.output<typeof Typed>): Survey {
   );
 }
 
-/** Reads the one job on standard input; stops with the field that is wrong. */
+/** Reads the job from standard input; stops with the name of a wrong field. */
 export function readJob(): ShellJob {
   let raw: unknown;
   try {
@@ -136,7 +136,7 @@ export function readJob(): ShellJob {
   };
 }
 
-/** The same data with every sentence in words. */
+/** The same data with every sentence as text. */
 export function worded(value: unknown, word: (message: never) => string): unknown {
   if (Array.isArray(value)) return value.map((v) => worded(v, word));
   if (typeof value !== 'object' || value === null) return value;

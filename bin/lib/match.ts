@@ -30,7 +30,7 @@ process.stdout.write(
     cards: ranked.map(({ match }) => ({
       card: match.card.code,
       verdict: match.verdict,
-      // The first rule that makes the verdict what it is.
+      // The first rule that decides the verdict.
       because: match.judged
         .filter((j) => j.verdict === match.verdict)
         .slice(0, 1)

@@ -63,7 +63,7 @@ async function run(db: Db): Promise<string> {
   }
 }
 
-/** What was wrong, in a line that says how to mend it. */
+/** The error in one line, with its remedy. */
 function saying(error: unknown): string {
   if (error instanceof ZodError)
     return issuesOf(error)

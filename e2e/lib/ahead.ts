@@ -2,8 +2,8 @@ import { AsyncLocalStorage } from 'node:async_hooks';
 import { Server, type IncomingMessage } from 'node:http';
 
 /**
- * Set into the server of the walks before anything else of it: a request is served in the hour that its device lives in, as its
- * cookie says. Repairs that take days are run side by side, each by its own clock, and the server's count is kept true.
+ * Loaded into the e2e server before anything else: a request is served at the time of its device, given in a cookie. So
+ * repairs that take days run in parallel, each with its own clock, and the server's times are correct.
  */
 const ahead = new AsyncLocalStorage<number>();
 

@@ -1,6 +1,6 @@
 import type { Screen } from './browser';
 
-/** Surveys a hole in a belt, as a person types it. */
+/** Types the survey of a hole in a belt. */
 export async function typeBelt(
   screen: Screen,
   tag: string,

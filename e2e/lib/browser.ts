@@ -25,7 +25,7 @@ export interface Session {
   close: () => Promise<void>;
 }
 
-/** Debian's Chromium with an empty profile of its own. */
+/** Debian's Chromium with its own empty profile. */
 export async function launch(): Promise<Session> {
   const executablePath = CHROMIUM.find((p) => existsSync(p));
   if (!executablePath) throw new Error('chromium is missing: run bin/test');
@@ -52,16 +52,16 @@ export async function launch(): Promise<Session> {
 }
 
 const at = (id: string) => `[data-testid="${id}"]`;
-/** What is awaited comes in a second or two; a busy machine takes longer, and this only ends what hangs, ms. */
+/** Results come within seconds; a busy machine takes longer, and this limit only ends what hangs, ms. */
 const WAIT = 60_000;
-/** A press that brought nothing in this time is given once more, ms. */
+/** A press without effect in this time is repeated, ms. */
 const PRESS_AGAIN_MS = 10_000;
-/** How often it is looked whether something has come, ms: at every frame it would cost more than what is waited for. */
+/** Polling interval, ms: polling at every frame would cost more than what is waited for. */
 const LOOK_MS = 50;
-/** As long as the application takes a second press at the same place for a slip, and a little, ms. */
+/** A little longer than the time in which the application takes a second press at the same place for a slip, ms. */
 const SETTLE_MS = 550;
 
-/** A page driven as a person would: by what is on the screen, waiting for it to be there. */
+/** A page driven as a person would: by what is on the screen, waiting for it to appear. */
 export class Screen {
   readonly problems: string[] = [];
 
@@ -71,7 +71,7 @@ export class Screen {
   ) {
     page.on('pageerror', (e) => this.problems.push(String(e)));
     page.on('console', (m) => {
-      // A 401 before signing in, and the refusals the tests provoke, are answers and not faults.
+      // A 401 before signing in and provoked errors are expected.
       if (m.type() === 'error' && !/status of 4\d\d|ERR_INTERNET_DISCONNECTED/.test(m.text()))
         this.problems.push(m.text());
     });
@@ -97,14 +97,14 @@ export class Screen {
     await this.drawn(at(id));
   }
 
-  /** Presses a control once it may be pressed and has stopped moving. */
+  /** Presses a control once it is enabled and still. */
   async press(id: string): Promise<void> {
     await this.drawn(`${at(id)}:not([aria-disabled="true"])`).catch(async () => {
       const label = await this.page.$eval(at(id), (e) => e.textContent).catch(() => 'not there');
       throw new Error(`${id} cannot be pressed: ${label}`);
     });
-    // Into the middle of what scrolls: at its edge the bar of the action would take the press.
-    // Drawn anew in between, it is not there for a moment: the locator waits for it.
+    // Scrolls it to the middle: at the edge the action bar would take the press. While it is redrawn it is missing for
+    // a moment: the locator waits.
     await this.page
       .$eval(at(id), (e) => e.scrollIntoView({ block: 'center' }))
       .catch(() => undefined);
@@ -115,7 +115,7 @@ export class Screen {
 
   private last = { at: 0, x: 0, y: 0 };
 
-  /** A person's second press at the same place comes later: a quick one is taken for a slip. */
+  /** A person presses the same place again only later: a quick press counts as a slip. */
   private async settle(id: string): Promise<void> {
     const box = await this.page.$(at(id)).then((e) => e?.boundingBox());
     const [x, y] = box ? [box.x + box.width / 2, box.y + box.height / 2] : [0, 0];
@@ -133,12 +133,12 @@ export class Screen {
     if (text) await this.page.type(at(id), text);
   }
 
-  /** Types a form, field by field. */
+  /** Fills a form, field by field. */
   async fill(fields: readonly (readonly [id: string, text: string])[]): Promise<void> {
     for (const [id, text] of fields) await this.type(id, text);
   }
 
-  /** Goes on to the next station; a press that fell while the bar was redrawn is given once more, as a person would. */
+  /** Goes to the next station; repeats a press that came while the bar was redrawn. */
   async moveOn(to: string): Promise<void> {
     const there = () =>
       this.drawn(at(`screen-${to}`), PRESS_AGAIN_MS)
@@ -150,20 +150,20 @@ export class Screen {
     await this.see(`screen-${to}`);
   }
 
-  /** Takes the picture that a step asks for: what the page looks like now does for one. */
+  /** Takes the picture that a step needs: a screenshot of the page. */
   async photograph(stepId: string, button = `photo-${stepId}`): Promise<void> {
     const folder = mkdtempSync(join(tmpdir(), 'kelmot-photo-'));
     const picture = join(folder, 'photo.png');
     writeFileSync(picture, await this.page.screenshot());
     const [chooser] = await Promise.all([this.page.waitForFileChooser(), this.press(button)]);
     await chooser.accept([picture]);
-    // In a list its verdict shows; one at a time, the sheet goes on.
+    // In a list its verdict appears; in the run sheet the next step does.
     if (button === `photo-${stepId}`) await this.see(`verdict-${stepId}`);
     else await this.gone(`run-step-${stepId}`);
     rmSync(folder, { recursive: true, force: true });
   }
 
-  /** Ticks every box of the station that is shown, and takes every picture that it still asks for. */
+  /** Ticks every box of the shown station, and takes every missing picture. */
   async tickAll(): Promise<void> {
     await this.page.waitForSelector('[data-testid^="step-"]');
     const ids = await this.page.$$eval('[data-testid^="check-"][aria-checked="false"]', (list) =>
@@ -196,7 +196,7 @@ export class Screen {
     );
   }
 
-  /** Waits until the text of one part of the screen matches. */
+  /** Waits until the text of one element matches. */
   async matches(id: string, pattern: RegExp): Promise<void> {
     await this.see(id);
     const told = (selector: string, source: string) =>
@@ -243,10 +243,10 @@ export class Screen {
   }
 }
 
-/** The clock of the tests less the clock of the machine, ms. Every page is moved by it. */
+/** The tests' clock minus the machine's clock, ms. Every page is shifted by it. */
 const { clockAheadMs = 0 } = globalThis as { clockAheadMs?: number };
 
-/** A fresh page in a context of its own: nobody signed in, nothing kept. `hoursBack` sets its clock back. */
+/** A new page in its own context: nobody signed in, nothing kept. `hoursBack` sets its clock back. */
 export async function freshScreen(
   session: Session,
   base: string,
@@ -264,13 +264,13 @@ const shifts = new WeakMap<Page, string>();
 const HOUR_MS = 3_600_000;
 
 /**
- * Sets the clock of a page ahead of the tests' from its next load on, ms; negative: back. Not `whole`: the clock of the
- * device alone is wrong, and the site's is not. A page that has it may be turned on without a load: `turnClock(aheadMs)`.
+ * Shifts a page's clock against the tests' clock from its next load on, ms; negative: back. With `whole` false only the
+ * device's clock is wrong, not the site's. Later shifts need no load: `turnClock(aheadMs)`.
  */
 export async function setAhead(page: Page, aheadMs: number, whole = true): Promise<void> {
   const before = shifts.get(page);
   if (before) await page.removeScriptToEvaluateOnNewDocument(before);
-  // As text: a compiled class would carry helpers that the page does not have.
+  // As text: a compiled class would need helpers that the page does not have.
   const script = await page.evaluateOnNewDocument(`{
     const Native = Date;
     let ahead = ${clockAheadMs + aheadMs};
@@ -300,14 +300,14 @@ export async function setAhead(page: Page, aheadMs: number, whole = true): Promi
   shifts.set(page, script.identifier);
 }
 
-/** Sets the clock of a page back from its next load on: a job of two days can then be walked in a minute. */
+/** Sets a page's clock back from its next load on: a job of two days can then be walked in a minute. */
 export const setBack = (page: Page, hours: number, whole = true): Promise<void> =>
   setAhead(page, -hours * HOUR_MS, whole);
 
-/** Lets a page whose clock was set live in the present of the tests again, from its next load on. */
+/** Returns a page to the tests' present, from its next load on. */
 export const setPresent = (page: Page): Promise<void> => setAhead(page, 0);
 
-/** Lets hours go by for a page whose clock was set back. */
+/** Moves the clock of a page that was set back. */
 export async function later(screen: Screen, hoursBack: number): Promise<void> {
   await sleep(1500);
   await setBack(screen.page, hoursBack);

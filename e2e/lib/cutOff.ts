@@ -1,6 +1,6 @@
 import type { Screen } from './browser';
 
-/** What sticks out of the screen to the right or is cut there, where nothing scrolls sideways. */
+/** What extends beyond the screen's right edge or is cut there, where nothing scrolls sideways. */
 export const cutOff = (screen: Screen): Promise<string[]> =>
   screen.page.evaluate(() => {
     const wide = document.documentElement.scrollWidth > innerWidth ? ['the page itself'] : [];
@@ -14,7 +14,7 @@ export const cutOff = (screen: Screen): Promise<string[]> =>
           return false;
       return true;
     });
-    // The places at the thumb say their whole names, inside of what is pressed.
+    // The tabs show their whole names inside their buttons.
     const short = Array.from(document.querySelectorAll('[aria-label="Places"] [dir]')).filter(
       (e) => {
         const own = e.getBoundingClientRect();

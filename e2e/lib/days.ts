@@ -2,15 +2,15 @@ import { siteSettings } from '@kelmot/demo';
 import { dayClockText, MINUTE } from '@kelmot/core';
 import { setAhead, type Screen } from './browser';
 
-/** As far as a clock may be away that a screen names by day and hour, minutes. */
+/** The farthest moment that a screen names by day and hour, minutes. */
 const FARTHEST_MIN = 30 * 1440;
 
-/** On a busy machine a moment may have come before it was read, minutes. */
+/** On a busy machine a moment may pass before it is read, minutes. */
 const JUST_MIN = 3;
 
 /**
- * The days of one walk: a clock of its own, shared by its devices and by what the server does for them. It begins with the
- * clock of the tests, runs as fast, and is turned on where somebody would wait.
+ * The clock of one walk, shared by its devices and by the server's work for them. It begins with the tests' clock, runs
+ * at the same speed, and is moved forward where somebody would wait.
  */
 export class Days {
   private aheadMs = 0;
@@ -20,7 +20,7 @@ export class Days {
     return Date.now() + this.aheadMs;
   }
 
-  /** Lets a device live in these days: from its next load on. */
+  /** Gives a device this clock, from its next load on. */
   async take(screen: Screen): Promise<void> {
     this.screens.push(screen);
     await this.tell(screen);
@@ -32,7 +32,7 @@ export class Days {
     await screen.page.browserContext().setCookie(cookie);
   }
 
-  /** Lets so many minutes go by: every device wakes in the new hour. */
+  /** Moves the clock forward: every device wakes up at the new time. */
   async pass(minutes: number): Promise<void> {
     this.aheadMs += minutes * MINUTE;
     for (const screen of this.screens) {
@@ -41,7 +41,10 @@ export class Days {
     }
   }
 
-  /** Minutes to a moment that a screen names, as "06:00 Fri"; under 0 where it came as it was read. Throws past a month. */
+  /**
+   * Minutes to a moment that a screen names, as "06:00 Fri"; negative if it passed while being read. Throws beyond a
+   * month.
+   */
   minutesTo(named: string): number {
     const now = this.now();
     for (let min = -JUST_MIN; min < FARTHEST_MIN; min++)
@@ -51,7 +54,7 @@ export class Days {
 
   /** Waits until a moment that a screen names. */
   async until(named: string): Promise<void> {
-    // Its minute has to be over: what is due within it is due by then.
+    // Until the end of its minute: what is due within it is due then.
     await this.pass(Math.max(0, this.minutesTo(named) + 1));
   }
 }

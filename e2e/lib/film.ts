@@ -2,14 +2,14 @@ import { writeFileSync } from 'node:fs';
 import sharp from 'sharp';
 import { toBuffer } from 'qrcode';
 
-/** What stands on the pack that the simulated camera is held over. */
+/** The code on the pack in front of the simulated camera. */
 export const ON_PACK = '(01)09506000134352(17)990131(10)F-12';
 
 const [WIDTH, HEIGHT] = [640, 480];
-/** A colour of nothing but light and dark. */
+/** Neutral colour: only light and dark. */
 const NO_COLOUR = 128;
 
-/** Writes a film of one pack, as Chromium’s simulated camera shows it over and over (raw frames, YUV 4:2:0). */
+/** Writes a film of one pack, which Chromium’s simulated camera repeats (raw frames, YUV 4:2:0). */
 export async function filmPack(file: string): Promise<void> {
   const grey = await sharp(await toBuffer(ON_PACK, { width: 400 }))
     .resize(WIDTH, HEIGHT, { fit: 'contain', background: 'white' })

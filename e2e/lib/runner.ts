@@ -2,34 +2,34 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import type { Screen } from './browser';
 import type { Days } from './days';
 
-/** The first of the ids that begin so, without that beginning; null where none is on the screen. */
+/** The first test id with this prefix, without the prefix; null if there is none. */
 const shownId = (screen: Screen, start: string): Promise<string | null> =>
   screen.page
     .$eval(`[data-testid^="${start}"]`, (e) => e.getAttribute('data-testid'))
     .then((id) => (id ?? '').slice(start.length))
     .catch(() => null);
 
-/** The deed that the run sheet shows; null when all is done. */
+/** The task that the run sheet shows; null when all is done. */
 export async function deedShown(screen: Screen): Promise<string | null> {
   await screen.drawn('[data-testid^="run-step-"], [data-testid="run-end"]');
   return shownId(screen, 'run-step-');
 }
 
-/** The deed and what its button says: together they change with every press that took effect. */
+/** The task and its button's label: every effective press changes them. */
 const atHand = (screen: Screen): Promise<string> =>
   Promise.all([
     shownId(screen, 'run-step-'),
     screen.page.$eval('[data-testid="run-do"]', (e) => e.textContent).catch(() => null),
   ]).then((parts) => parts.join('/'));
 
-/** Waits until the sheet has gone on from a deed. */
+/** Waits until the sheet shows another task. */
 export const goneOn = (screen: Screen, from: string): Promise<void> =>
   screen.gone(`run-step-${from}`);
 
-/** Presses the one big button. */
+/** Presses the large button. */
 export const pressDo = (screen: Screen): Promise<void> => screen.press('run-do');
 
-/** Readings that the limits beside their box allow, read as a person reads them. */
+/** Readings within the limits beside their box, read from the sheet as a person would. */
 function readingsFor(sheet: string): string {
   const limits = sheet.split('\n').find((line) => /^[\d.].* or (more|less|over)/.test(line)) ?? '';
   const shore = /each (\d+) or over/.exec(limits);
@@ -47,13 +47,13 @@ function readingsFor(sheet: string): string {
   return String(least ?? (most ?? 2) / 2);
 }
 
-/** Whether a box is shown that nothing was typed into yet, nor taken from an instrument. */
+/** Whether an empty box is shown. */
 const asks = (screen: Screen, id: string): Promise<boolean> =>
   screen.page
     .$eval(`[data-testid="${id}"]`, (e) => (e as HTMLInputElement).value === '')
     .catch(() => false);
 
-/** Types what the deed at hand asks for, so that it passes. */
+/** Types valid values for the current task. */
 async function typeAsked(screen: Screen, deed: string): Promise<void> {
   if (await asks(screen, 'weigh-a')) {
     const [, a = '', b = ''] =
@@ -81,11 +81,11 @@ async function typeAsked(screen: Screen, deed: string): Promise<void> {
     ]);
 }
 
-/** The moment that a button names which waits for it; null for one that waits for none. */
+/** The moment that a waiting button names; null if it waits for none. */
 export const waitedFor = (label: string): string | null =>
   /^(?:From|Wait until|Cured from) (.+?)(?:: |\n|$)/.exec(label)?.[1] ?? null;
 
-/** Does what is at hand by the one big button; a wait is let go by. */
+/** Does the current task with the large button; skips a wait. */
 export async function doAtHand(screen: Screen, deed: string, days: Days): Promise<void> {
   await typeAsked(screen, deed);
   const label = await screen.text('run-do');
@@ -97,12 +97,12 @@ export async function doAtHand(screen: Screen, deed: string, days: Days): Promis
   await pressDo(screen);
 }
 
-/** What is done beside a deed, before it is; true stops the run there. */
+/** Called before each task; true stops the run. */
 type Beside = (deed: string) => Promise<boolean | void>;
 
 /**
- * Runs a job from where it stands until all is done, or until `beside` stops it, deed by deed. Gives the deeds in the order
- * they were shown.
+ * Runs a job from its present state until all is done, or until `beside` stops it, task by task. Returns the tasks in
+ * the order shown.
  */
 export async function runJob(screen: Screen, days: Days, beside?: Beside): Promise<string[]> {
   const seen: string[] = [];
@@ -116,22 +116,22 @@ export async function runJob(screen: Screen, days: Days, beside?: Beside): Promi
   }
 }
 
-/** One press of the deed that is shown, and what comes of it. */
+/** One press for the shown task, and its result. */
 async function once(screen: Screen, deed: string, days: Days, again = false): Promise<void> {
   const before = await atHand(screen);
   try {
     await doAtHand(screen, deed, days);
   } catch (error) {
-    // On a busy machine the sheet may go on, or a box come, between a look and the deed: it is looked at once more.
+    // On a busy machine the sheet may change between reading and acting: try once more.
     if (again) throw error;
     if ((await deedShown(screen)) === deed) await once(screen, deed, days, true);
     return;
   }
-  // The sheet goes on once the deed is noted: what is read before that is still the last one.
+  // The sheet changes once the task is recorded: until then it is still the last one.
   for (let looks = 0; looks < 30 && (await atHand(screen)) === before; looks++) await sleep(100);
 }
 
-/** Lets two people do a job in turns, each on a phone of their own; whoever looks on goes on once the other has done it. */
+/** Two people do a job in turns, each on their own phone; the other one goes on after each task. */
 export async function runInTurns(pair: readonly [Screen, Screen], days: Days): Promise<string[]> {
   const seen: string[] = [];
   for (let turn = 0; ; turn++) {
@@ -140,7 +140,7 @@ export async function runInTurns(pair: readonly [Screen, Screen], days: Days): P
     if (deed === null) return seen;
     if (turn > 200) throw new Error(`the run sheet does not get past ${deed}`);
     seen.push(deed);
-    // A deed of several presses is one person's.
+    // A task with several presses is done by one person.
     for (let presses = 0; presses < 12 && (await deedShown(own)) === deed; presses++)
       await once(own, deed, days);
     await other.press('run-back-to-hand');

@@ -9,23 +9,23 @@ export interface Running {
   /** Its database, as the application and as its owner. */
   appUrl: string;
   ownerUrl: string;
-  /** Stops the process and starts another over the same database: what was acknowledged must still be there. */
+  /** Stops the process and starts another on the same database: what was acknowledged must still be there. */
   restart: () => Promise<void>;
   stop: () => Promise<void>;
 }
 
-/** Compiled with the tests, or read by a loader where one file is tried by hand. */
+/** Compiled with the tests, or through a loader for a single file. */
 const programOf = (main: string): string[] =>
   process.env.COMPILED_INTO
     ? ['--enable-source-maps', `${process.env.COMPILED_INTO}/${main.replace(/\.ts$/, '.mjs')}`]
     : ['--import', 'tsx', main];
 
-/** The real server, in which each walk may live in an hour of its own. */
+/** The real server, with a separate clock for each walk. */
 const IN_ITS_HOUR = 'e2e/lib/demo.ts';
-/** The server of the demo, as it is. */
+/** The demo server, unchanged. */
 export const AS_IT_IS = 'apps/demo/src/main.ts';
 
-/** The real server as a process of its own, over a database of its own in the test cluster, with the demo in it. */
+/** The real server in its own process, on its own database in the test cluster, with the demo data. */
 export async function startServer({
   webRoot = `${ROOT}apps/client/dist`,
   main = IN_ITS_HOUR,

@@ -19,7 +19,7 @@ const keysOf = (screen: Screen, store: 'answers' | 'state'): Promise<string[]> =
     store,
   );
 
-/** Waits until what a store of this device keeps is so. */
+/** Waits until the keys of a device's store match. */
 export async function until(
   screen: Screen,
   store: 'answers' | 'state',
@@ -32,17 +32,17 @@ export async function until(
   throw new Error(`${store}: ${(await keysOf(screen, store)).join(' ')}`);
 }
 
-/** The application is on the device, and so is what a plan is made of. */
+/** Waits until the application and everything for planning is on the device. */
 export async function kept(screen: Screen): Promise<void> {
   await screen.page.evaluate(() => navigator.serviceWorker.ready.then(() => true));
   const needed = ['cards', 'shelf', 'forecast', 'assets'];
   await until(screen, 'answers', (keys) => needed.every((k) => keys.join(' ').includes(k)));
 }
 
-/** Takes the network away from a device, or gives it back. */
+/** Cuts a device's network, or restores it. */
 export const cut = (screen: Screen, off = true): Promise<void> => screen.page.setOfflineMode(off);
 
-/** Signal returns, and all that waited is sent. */
+/** Restores signal, and waits until the outbox is empty. */
 export async function back(screen: Screen): Promise<void> {
   await cut(screen, false);
   for (

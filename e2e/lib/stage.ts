@@ -5,7 +5,7 @@ import type { Days } from './days';
 import { startServer, type Running } from './server';
 import { until } from './signal';
 
-/** The one server and the one browser that all walks of one process share. */
+/** The server and browser that all walks of one process share. */
 let running: Running | undefined;
 let session: Session | undefined;
 
@@ -30,10 +30,10 @@ type Size = { width: number; height: number };
 
 const opened: Screen[] = [];
 
-/** When a page lives: in days of its own, or so many hours back. */
+/** The clock of a page: of its own walk, or so many hours back. */
 type When = Days | number;
 
-/** A page of its own, nobody signed in, that whoever opens it closes. */
+/** A page in its own context, nobody signed in; the caller closes it. */
 export async function ownScreen(size: Size, when: When = 0): Promise<Screen> {
   const hoursBack = typeof when === 'number' ? when : 0;
   const screen = await freshScreen(up(session), server().base, size, hoursBack);
@@ -41,33 +41,33 @@ export async function ownScreen(size: Size, when: When = 0): Promise<Screen> {
   return screen;
 }
 
-/** A page of its own, nobody signed in. */
+/** A page in its own context, nobody signed in. */
 export async function newScreen(size: Size, when: When = 0): Promise<Screen> {
   const screen = await ownScreen(size, when);
   opened.push(screen);
   return screen;
 }
 
-/** Closes every page of a walk: its clocks would go on beside the next. */
+/** Closes every page of a walk: its clocks would otherwise continue during the next. */
 async function clear(): Promise<void> {
   for (const screen of opened.splice(0)) await screen.page.browserContext().close();
 }
 
-/** A second tab of the same device, with whoever is signed in on it. */
+/** A second tab of the same device, with the same person. */
 export async function beside(screen: Screen): Promise<Screen> {
   const page = await screen.page.browserContext().newPage();
   await setPresent(page);
   return new Screen(page, server().base);
 }
 
-/** A page of its own with one of the demo people signed in, at the bench. */
+/** A page in its own context with a demo person signed in, at the bench. */
 export async function signedIn(who: string, size: Size, when: When = 0): Promise<Screen> {
   const screen = await newScreen(size, when);
   await signIn(screen, who);
   return screen;
 }
 
-/** Signs one of the demo people in at a page, and stands at the bench. */
+/** Signs a demo person in, and waits for the bench. */
 export async function signIn(screen: Screen, who: string): Promise<void> {
   await screen.open('/');
   await screen.press(`demo-${who}`);
@@ -75,8 +75,8 @@ export async function signIn(screen: Screen, who: string): Promise<void> {
 }
 
 /**
- * A repair that was done without signal and entered afterwards is signed by a planner with the reason, on a phone of
- * their own: whoever did it is told so, and sees it closed.
+ * A planner signs, on their own phone and with a reason, a repair that was done without signal; the technician's page
+ * then shows it closed.
  */
 export async function signedAfterwards(
   screen: Screen,
@@ -94,22 +94,24 @@ export async function signedAfterwards(
   await planner.press('sign-off');
   await planner.see('signoff-accepted');
   await planner.says('Done without signal, entered afterwards.');
+  // The page shows it before the server has it: closing the page now would lose it.
+  await planner.gone('send-state');
   assert.deepEqual(planner.problems, []);
   await planner.page.browserContext().close();
   await screen.page.reload({ waitUntil: 'networkidle2' });
   await screen.see('signoff-accepted');
 }
 
-/** Lets a simulated instrument behave so, once the device keeps it: no thumb leaves the page as soon as this does. */
+/** Makes a simulated instrument misbehave, and waits until the device has stored it. */
 export async function behaves(screen: Screen, id: string, how: string): Promise<void> {
   await screen.open('/settings');
   await screen.press(`misbehaves-${id}-${how}`);
   assert.equal(await screen.attribute(`misbehaves-${id}-${how}`, 'aria-checked'), 'true');
-  // What is read from a store waits for what was written to it before.
+  // A read of a store waits for earlier writes.
   await until(screen, 'state', () => true);
 }
 
-/** Gives the walks of a test file a server and a browser of their own. */
+/** Gives the walks of a test file their own server and browser. */
 export function onStage(): void {
   before(raise);
   afterEach(clear);

@@ -2,7 +2,7 @@ import { demoPlan, demoSurvey, openRepairs, surveyedRepairs } from '@kelmot/demo
 import type { Screen } from './browser';
 import type { Days } from './days';
 
-/** What is sent from a page, as its person, beside the screens: the answer has to be good. */
+/** Sends a command from a page, as its person; it must succeed. */
 const post = (screen: Screen, command: object): Promise<void> =>
   screen.page.evaluate(async (body) => {
     const headers = { 'content-type': 'application/json' };
@@ -21,8 +21,8 @@ const get = <T>(screen: Screen, path: string): Promise<T> =>
   ) as Promise<T>;
 
 /**
- * Begins another repair of what one of the demo's was surveyed as, and takes its card, or the first that fits: it stands at
- * the beginning of Prep. Gives its address.
+ * Begins another repair with the survey of a demo repair, and chooses its card, or the first that fits: it is at the
+ * beginning of Prep. Returns its address.
  */
 export async function takenAs(screen: Screen, tag: string, days: Days): Promise<string> {
   const known = [...surveyedRepairs, ...openRepairs].find((repair) => repair.tag === tag);

@@ -4,7 +4,7 @@ import type { Screen } from './browser';
 import type { Days } from './days';
 import { behaves } from './stage';
 
-/** How each instrument misbehaves in its turn, and what is said of it. */
+/** How each instrument misbehaves in turn, and the expected message. */
 const UNWELL: Record<string, readonly [how: string, says: RegExp]> = {
   hygrometer: ['stuck', /it is stuck/],
   film: ['drift', /it drifts/],
@@ -14,12 +14,12 @@ const UNWELL: Record<string, readonly [how: string, says: RegExp]> = {
   logger: ['drop-out', /Nothing was logged for/],
 };
 
-/** A logger is left alone for so long, minutes. */
+/** How long a logger records, minutes. */
 const LOGGED_MIN = 180;
 
 /**
- * Reads the deed that is shown by the instruments that it offers. Each misbehaves first: that is noticed and nothing is to
- * be taken from it; well again, what it gives is taken. Those in `met` had their turn.
+ * Reads the current task with the instruments that it offers. Each misbehaves first: that must be detected, and nothing
+ * may be taken; then it works and its value is taken. Instruments in `met` are done.
  */
 export async function readUnwell(screen: Screen, met: Set<string>, days: Days): Promise<void> {
   const path = new URL(screen.page.url()).pathname;
@@ -29,7 +29,7 @@ export async function readUnwell(screen: Screen, met: Set<string>, days: Days): 
   for (const id of offered.filter((name) => name in UNWELL)) {
     const [how, says] = UNWELL[id] ?? ['', /^$/];
     if (id === 'logger' && met.has(id)) continue;
-    // It is asked once it has something to tell.
+    // Read once it has data.
     if (id === 'logger') await days.pass(LOGGED_MIN);
     if (!met.has(id)) {
       await behaves(screen, id, how);
@@ -43,13 +43,13 @@ export async function readUnwell(screen: Screen, met: Set<string>, days: Days): 
     }
     await screen.press(`read-${id}`);
     await take(screen);
-    // A scale is tared, and the other part poured.
+    // A scale is tared, then the other part is poured.
     if (id === 'scale') await take(screen);
     await screen.gone('instrument');
   }
 }
 
-/** What misbehaves shows it in its own time. */
+/** A fault appears after some time. */
 async function saysInTime(screen: Screen, says: RegExp): Promise<void> {
   for (let looks = 0; looks < 120; looks++) {
     if (says.test(await screen.text('instrument-state'))) return;
@@ -58,7 +58,7 @@ async function saysInTime(screen: Screen, says: RegExp): Promise<void> {
   throw new Error(`it says “${await screen.text('instrument-state')}”, not ${says}`);
 }
 
-/** Takes what an instrument shows, once it is at rest. */
+/** Takes an instrument's value, once it is steady. */
 async function take(screen: Screen): Promise<void> {
   for (let looks = 0; looks < 120; looks++) {
     if ((await screen.attribute('instrument-take', 'aria-disabled')) !== 'true')

@@ -18,7 +18,7 @@ const json = (body: unknown, status = 200) =>
     headers: { 'content-type': 'application/json' },
   });
 const asked: string[] = [];
-/** What the server answers now. */
+/** The answer that the fake server gives now. */
 let now: () => Response = () => json('now');
 
 beforeEach(() => {
@@ -81,7 +81,7 @@ test('what was asked long ago is asked again', async () => {
   expect(await read(new Request(ME))).toBe('now');
 });
 
-/** Runs what the page runs before the application is there. */
+/** Runs the script that the page runs before the application is loaded. */
 function runPage(): Map<string, unknown> {
   const script = readFileSync(join(__dirname, '../public/ahead.js'), 'utf8');
   new Function('location', 'fetch', script)({ origin: ORIGIN }, globalThis.fetch);
@@ -123,7 +123,7 @@ test('who is not signed in is asked for nothing more, and one who leaves for not
   ahead(json(IDA));
   await askFirst(store);
   expect(asked).toEqual([ME]);
-  // Who has left is not who comes next.
+  // The answer for a person who signed out is not used for the next person.
   expect(await read(new Request(ME))).not.toBe(IDA);
   expect(asked).toEqual([ME, ME]);
 });

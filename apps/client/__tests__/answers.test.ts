@@ -9,7 +9,7 @@ jest.mock('@/offline/disk', () => ({ ...jest.requireActual<object>('./memoryDisk
 
 const view = viewOf(planOf());
 const TOMAS: Me = { ...IDA, id: 'tomas', name: 'Tomas' };
-/** What the server says of each path; nothing: there is no signal. */
+/** The fake server's answer for each path; null: no signal. */
 let says: Record<string, unknown> | null = {};
 const fetched = async (request: Request): Promise<Response> => {
   const path = new URL(request.url).pathname.slice('/api/'.length);
@@ -20,12 +20,12 @@ const fetched = async (request: Request): Promise<Response> => {
     headers: { 'content-type': 'application/json' },
   });
 };
-/** Lets answers be read, kept and shown. */
+/** Waits until answers are read, kept and shown. */
 const settle = async () => {
   for (let turn = 0; turn < 10; turn += 1) await new Promise((resolve) => setTimeout(resolve));
 };
 
-/** A device as it opens: a new store over what is kept, with whoever is known asked for first. */
+/** Opens the device: a new store with the kept data, and asks who is signed in. */
 async function opened(): Promise<AppStore> {
   const store = makeStore();
   void store.dispatch(api.endpoints.me.initiate());

@@ -71,7 +71,7 @@ test('a new repair, and one whose draft was dropped, stands on nothing', () => {
   expect(renderedFor(undefined)).toEqual({ base: undefined, moved: null, stale: false });
 });
 
-/** What the survey of a repair that is not there stands on. */
+/** Renders `useBase` for a repair, or for a repair that does not exist. */
 function renderedFor(of: RepairView | undefined) {
   return renderHook(() => useBase(of, 'new/ida'), {
     wrapper: ({ children }: { children: ReactNode }) => (

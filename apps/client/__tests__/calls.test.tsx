@@ -18,7 +18,7 @@ const plan = planOf();
 const [batch] = planBatches(plan);
 if (!batch) throw new Error('nothing is mixed');
 
-/** A repair of which a pail was mixed so many minutes ago. */
+/** A repair with one batch, mixed so many minutes ago. */
 function pailOf(minutesAgo: number, placed = false): RepairRow {
   const startedAt = new Date(Date.now() - minutesAgo * MINUTE).toISOString();
   const row = rowOf(viewOf(plan));
@@ -32,7 +32,7 @@ function pailOf(minutesAgo: number, placed = false): RepairRow {
 }
 
 const NONE: CallOf[] = [];
-/** What is called out over these rows while the hook is in use. */
+/** The calls that the hook makes for these rows. */
 function listening(rows: RepairRow[]) {
   const store = freshStore();
   const heard: string[] = [];
@@ -84,7 +84,7 @@ test('a repair that is closed calls nothing out', () => {
 test('a clock that is set right does not call out what has not come', () => {
   const { heard, store } = listening([pailOf(0)]);
   const device = Date.now();
-  // The device runs an hour ahead: by the site, the pail was begun an hour from now.
+  // The device's clock is one hour ahead: by the site's clock, the batch starts in one hour.
   act(
     () =>
       void store.dispatch(
@@ -148,7 +148,7 @@ test('of what was called out what presses most stands over the screen, one of a 
   act(() => void store.dispatch(putAway('P-3')));
   expect(shown()).toEqual(['P-4']);
   for (const tag of ['P-4', 'P-2', 'P-1']) act(() => void store.dispatch(putAway(tag)));
-  // The last one has nothing behind it.
+  // The last call has no other call behind it.
   expect(shown()).toEqual(['P-5']);
   expect(screen.queryByText(/more/)).toBeNull();
 });

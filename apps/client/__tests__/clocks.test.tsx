@@ -35,7 +35,7 @@ const plan = planOf();
 const [batch] = planBatches(plan);
 if (!batch) throw new Error('nothing is mixed');
 
-/** A repair with one mix, begun so many minutes ago. */
+/** A repair with one batch, mixed so many minutes ago. */
 function rowWith(minutesAgo: number, placed = false): RepairRow {
   const startedAt = new Date(Date.now() - minutesAgo * MINUTE).toISOString();
   const mix: RepairView['mixes'][number] = {
@@ -49,7 +49,7 @@ function rowWith(minutesAgo: number, placed = false): RepairRow {
 
 const asked: boolean[] = [];
 const release = jest.fn(() => Promise.resolve());
-/** What this device can do beside showing a screen. */
+/** Sets what this device can do: whether the page is hidden, and the permission for notifications. */
 function device({ hidden = false, permission = 'granted' } = {}) {
   const notes: [string, NotificationOptions][] = [];
   const tones: number[] = [];
@@ -88,7 +88,7 @@ function device({ hidden = false, permission = 'granted' } = {}) {
   return { notes, tones, vibrate, Heard };
 }
 
-/** The clocks over some rows, with a screen under them. */
+/** Renders the clocks over these rows, with a screen under them. */
 function over(rows: RepairRow[], under = <RunElsewhere />) {
   jest.mocked(useRows).mockReturnValue({ rows } as ReturnType<typeof useRows>);
   const store = freshStore();
@@ -104,7 +104,7 @@ function over(rows: RepairRow[], under = <RunElsewhere />) {
   };
   return { store, goTo, ...shown };
 }
-/** What was promised by the device has come: its promises need no clock. */
+/** Lets pending promises finish; they need no clock. */
 const promises = async () => {
   for (let turn = 0; turn < 10; turn++) await Promise.resolve();
 };
@@ -152,7 +152,7 @@ test('it is read aloud where that was asked for; what cannot wait cuts in', () =
   expect(alarm).not.toHaveBeenCalled();
 });
 
-/** A repair of which a wait was started now, as this device has it. */
+/** A repair with a wait that starts now, as this device has it. */
 function drying(id = ID, tag = 'P-1', minutes = 40): RepairView {
   const [step] = plan.steps;
   if (!step) throw new Error('the plan has no steps');
@@ -167,7 +167,7 @@ function drying(id = ID, tag = 'P-1', minutes = 40): RepairView {
   return { ...view, plan: { id, number: 1, body }, readings: [reading] };
 }
 
-/** The clocks over the repairs that this device has, once the page is calm. */
+/** Renders the clocks over these repairs and waits until the page is idle. */
 async function calmOver(views: readonly RepairView[]) {
   jest.mocked(useViews).mockImplementation((ids) => views.filter((v) => ids.includes(v.id)));
   const shown = over(views.map(rowOf));
@@ -216,7 +216,7 @@ test('what takes half a day is left to the bench until its last hour', async () 
 test('of several that run the soonest stands over the screen, and the rest is a touch away', async () => {
   const later = drying(`${ID.slice(0, -1)}2`, 'P-2');
   await act(() => jest.advanceTimersByTimeAsync(MINUTE));
-  // A pail that is past its time has been called out: what still runs stands before it.
+  // A batch past its working life has been called out: the clock that still runs is shown first.
   const wet = rowWith(batch.lifeMin + 30);
   jest.mocked(useViews).mockImplementation((ids) => [later].filter((v) => ids.includes(v.id)));
   over([rowOf(later), { ...wet, id: 'wet', tag: 'P-9' }]);

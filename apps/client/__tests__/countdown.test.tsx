@@ -59,7 +59,7 @@ test('an answer that came after a sleep says nothing of the clock: when the serv
   act(() => void store.dispatch(clockSeen(slept)));
   expect(store.getState().clock.aheadMs).toBe(0);
   expect(shown()).toBe('10:00 left');
-  // Nor does one that was set back in between.
+  // A clock that was set back in between does not count either.
   act(() => void store.dispatch(clockSeen({ ...slept, asked: device, answered: device - HOUR })));
   expect(shown()).toBe('10:00 left');
 });

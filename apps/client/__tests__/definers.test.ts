@@ -14,7 +14,7 @@ const { definers, fromDefiners } = jest.requireActual<{
 }>('../scripts/definers.cjs');
 const names = definers();
 
-/** The code as the bundler gets it. */
+/** The code after the bundler plugin. */
 const bundled = (code: string) =>
   transformSync(code, {
     configFile: false,

@@ -34,7 +34,7 @@ interface Answer {
   shown: typeof shown;
 }
 
-/** What is kept once an answer was typed, as the form does it. */
+/** The drafts after an answer is typed, as the form stores it. */
 function answered(drafts: typeof started, { key, path, text, site, shown }: Answer) {
   let after = drafts;
   const dispatch = <A extends UnknownAction>(action: A): A => {
@@ -58,7 +58,7 @@ test('each letter is kept under its field, another draft untouched', () => {
     shown,
   });
   expect(typed.surveys.new?.texts['damages.0.depthMm']).toBe('1 1/2');
-  // A letter that comes before the draft was put away begins it.
+  // Typing before the draft is stored begins the draft.
   const first = { key: 'other', path: 'damages.0.depthMm', text: '3', site: null, shown };
   const { other, new: old } = answered(typed, first).surveys;
   expect([other?.texts['damages.0.depthMm'], other?.shapes]).toEqual(['3', ['pocket']]);
@@ -79,7 +79,7 @@ test('a medium brings its usual pH, until somebody has typed one', () => {
   state = type(state, 'service.ph', '5.9');
   state = type(state, 'service.medium', 'water');
   expect(ph(state)).toBe('5.9');
-  // Emptied, it is filled in again; another choice fills nothing.
+  // An emptied field is filled in again; another choice fills in nothing.
   state = type(type(state, 'service.ph', ''), 'service.medium', 'brine');
   expect(ph(state)).toBe('7.5');
   expect(ph(type(state, 'service.wear', 'impact'))).toBe('7.5');
@@ -101,11 +101,11 @@ test('a slab begins with the swing of a hall, and follows the door until somebod
   expect(swing(state)).toBe('14 °C');
   state = typing(own)(state, 'floor.swingC', '20');
   expect(swing(typing(own)(state, 'site.outdoors', 'no'))).toBe('20');
-  // A family that is chosen later follows what is answered already.
+  // A family that is chosen later is filled in from the answers that exist.
   const outside = typing(own)(started, 'site.outdoors', 'yes').surveys.new ?? shown;
   const slab = withFamily(outside, 'F8', null, { units: 'metric', site: own });
   expect([slab.texts['site.outdoors'], slab.texts['floor.swingC']]).toEqual(['yes', '14 °C']);
-  // What does not move is not asked.
+  // A crack that does not move is not asked for its movement.
   expect(newDraft('F2', '2026-11-24T08:00:00Z', own).texts['floor.swingC']).toBeUndefined();
 });
 

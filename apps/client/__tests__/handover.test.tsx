@@ -33,7 +33,7 @@ function show(view: RepairView, { me = IDA, canWrite = true } = {}): Partial<Com
 }
 
 const parts = [{ part: 'stands' as const, lines: ['3 of 25 done.'] }];
-/** As Ida has left it. */
+/** The handover that Ida wrote. */
 const left: RepairView = {
   ...fresh,
   readings: [

@@ -24,7 +24,7 @@ function show(element: ReactElement) {
   render(<Provider store={store}>{element}</Provider>);
 }
 
-/** A repair whose plan asks one thing at Prep, and what is sent to meet it. */
+/** A repair whose plan asks for one hold at Prep, and the commands that meet it. */
 function asking(hold: Hold, readings: RepairView['readings'] = [], canWrite = true, me: Me = IDA) {
   const asked: Plan = { ...plan, steps: [{ ...first, id: 'it', hold }] };
   const view = { ...viewOf(asked), readings };
@@ -131,7 +131,7 @@ test('a poor chance says what would raise it; a good one does not', () => {
   show(<Outlook plan={withChance(99)} isBegun={false} />);
   expect(screen.queryByText(/Hold it at 25/)).toBeNull();
   screen.unmount();
-  // Once it is begun its own clock tells: the chance was of the plan.
+  // Once the job has begun, its own clock shows the time: the chance was for the plan.
   show(<Outlook plan={withChance(60)} isBegun />);
   expect(screen.queryByText(/Hold it at 25/)).toBeNull();
   expect(screen.queryByTestId('figure-readiness')).toBeNull();

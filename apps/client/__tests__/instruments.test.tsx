@@ -28,7 +28,7 @@ async function storeOf(instruments: Site['instruments']) {
   return store;
 }
 
-/** One step with a hold, and what is sent to meet it. */
+/** One step with a hold, and the commands that meet it. */
 async function asking(hold: Hold, instruments: Site['instruments'] = 'simulated') {
   const store = await storeOf(instruments);
   const asked: Plan = { ...plan, steps: [{ ...first, id: 'it', hold }] };
@@ -127,7 +127,7 @@ test('both parts are weighed in turn, tared between, and each is given as it cam
     </Provider>,
   );
   tap('read-scale');
-  // The link is there once its promise is kept.
+  // The link exists once its promise resolves.
   await act(async () => Promise.resolve());
   wait(3000);
   tap('instrument-take');
@@ -146,7 +146,7 @@ test('both parts are weighed in turn, tared between, and each is given as it cam
   expect(took[1]?.[2]).toMatch(/, simulated$/);
 });
 
-/** A driver that answers when it is told to, and whose samples are given by hand. */
+/** A driver that answers when the test says so, with samples from the test. */
 function byHand() {
   const link = { close: jest.fn(), tare: jest.fn() };
   let heard: (sample: Sample) => void = () => undefined;

@@ -37,12 +37,12 @@ const KEPT = ['drafts', 'outbox', 'settings', 'tools'] as const;
 let store: AppStore;
 beforeEach(() => {
   entries.clear();
-  // No answer ever comes: what waits stays, and nothing is tried again beside the test.
+  // No answer ever comes: queued commands stay, and nothing is sent again during the test.
   globalThis.fetch = () => new Promise<never>(() => {});
   store = makeStore();
 });
 
-/** The same device after a reload: a new store, with what was kept read into it. */
+/** The same device after a reload: a new store with the kept data. */
 async function reloaded(): Promise<AppStore> {
   await settle();
   const again = makeStore();

@@ -6,13 +6,13 @@ import { useKey } from '@/shared/ui/useKey';
 
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn() } }));
 
-/** Strikes a key on what has the focus, or on one part of the page; whether the page took it for itself. */
+/** Presses a key on the focused element or on one part of the page. Returns whether the page handled it. */
 function strike(key: string, { on = 'body', ...more }: KeyboardEventInit & { on?: string } = {}) {
   const event = new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true, ...more });
   document.querySelector(on)?.dispatchEvent(event);
   return event.defaultPrevented;
 }
-/** How often a key acts. */
+/** Counts how often a key triggers its action. */
 function listening(key: string) {
   const acted = jest.fn();
   const { rerender, unmount } = renderHook(({ act }: { act: () => void }) => useKey(key, act), {

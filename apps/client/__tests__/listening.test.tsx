@@ -43,7 +43,7 @@ test.each([
   expect(understand(text)).toEqual(said);
 });
 
-/** A platform that recognises what it is told to. */
+/** A platform that recognises the phrases it is given. */
 class Ear {
   static all: Ear[] = [];
   started = 0;
@@ -72,7 +72,7 @@ const plan = planOf();
 const first = plan.steps[0] as Step;
 const AMBIENT: Plan = { ...plan, steps: [{ ...first, id: 'it', hold: { kind: 'ambient' } }] };
 
-/** The run sheet by ear, at the first deed of a plan. */
+/** The run sheet in voice mode, at the first task of a plan. */
 function Sheet({ view, body, repair }: { view: RepairView; body: Plan; repair: OpenRepair }) {
   const props = { id: view.id, view, plan: body, repair };
   const run = useRun(props);
@@ -172,7 +172,7 @@ test('where the platform recognises nothing, nothing is listened for', () => {
   expect(Ear.all).toEqual([]);
 });
 
-/** The way past a hold, for somebody. */
+/** The control that skips a hold, for a role. */
 function without(step: Step, role: 'planner' | 'technician') {
   const view = met(viewOf(plan), []);
   const { sent, repair } = noted(view, true, { ...IDA, role });

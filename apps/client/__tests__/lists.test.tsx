@@ -37,7 +37,7 @@ function viewBy(tag: string, mixedAgo: number | null = null): RepairView {
 const rowBy = (tag: string, mixedAgo: number | null = null) => rowOf(viewBy(tag, mixedAgo));
 const tags = (rows: readonly RepairRow[]) => rows.map((row) => row.tag);
 
-/** What the server’s lists hold, by which is asked for. */
+/** Sets the lists that the fake server returns, by the status that is asked for. */
 function serverHas(lists: Partial<Record<string, RepairRow[]>>) {
   jest.mocked(useRepairsInfiniteQuery).mockImplementation(((
     { status }: { status: string },
@@ -93,7 +93,7 @@ test('a repair opens beside the work on a phone, at its station on a wide screen
 });
 
 describe('what is pinned to this device', () => {
-  /** A device that has been answered with these repairs, some of them pinned. */
+  /** A device that has these repairs, with some of them pinned. */
   async function device(views: RepairView[], pins: string[]) {
     const store = freshStore();
     await act(async () => {
@@ -139,7 +139,7 @@ describe('what is fetched to work without signal', () => {
   beforeEach(() => jest.useFakeTimers());
   afterEach(() => jest.useRealTimers());
 
-  /** Repairs that are fetched once the screen is calm, in their order. */
+  /** The ids of the repairs that are fetched once the screen is idle, in order. */
   async function fetched(pins: string[], signal = true): Promise<string[]> {
     const store = freshStore();
     const asked: string[] = [];

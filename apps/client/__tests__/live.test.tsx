@@ -15,7 +15,7 @@ import { standTheClock } from './timed';
 const view = viewOf(planOf());
 const { id } = view;
 
-/** The ways to the server that are open, or were. */
+/** A fake event stream; keeps every connection that was opened. */
 class Source {
   static readonly CLOSED = 2;
   static all: Source[] = [];
@@ -39,13 +39,13 @@ const hide = (hidden: boolean) => {
   act(() => void document.dispatchEvent(new Event('visibilitychange')));
 };
 
-/** A page on which the repair is known and open, at a step. */
+/** A page on which a repair is known and open, at a step. */
 function page(step?: string) {
   const store = freshStore();
   store.dispatch(api.util.upsertQueryEntries([{ endpointName: 'repair', arg: id, value: view }]));
   const dispatched = jest.spyOn(store, 'dispatch');
   const type = api.util.invalidateTags([]).type;
-  /** What was asked for anew, each time. */
+  /** The ids that were fetched again, in order. */
   const asked = () =>
     dispatched.mock.calls.flatMap(([action]) =>
       (action as { type?: string }).type === type

@@ -11,7 +11,7 @@ import { freshStore } from './opened';
 
 jest.mock('@/offline/scanCode', () => ({ scanCode: jest.fn() }));
 jest.mock('@/offline/camera', () => ({ hasCamera: jest.fn(() => Promise.resolve(false)) }));
-/** The viewfinder that is open, as the field gave it what to do. */
+/** The open viewfinder, with the props that the field gave it. */
 let mockOpen: Parameters<typeof Viewfinder>[0] | null = null;
 jest.mock('@/features/codes/Viewfinder', () => ({
   Viewfinder: (props: Parameters<typeof Viewfinder>[0]) => {

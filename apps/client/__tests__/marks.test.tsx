@@ -12,7 +12,7 @@ import {
   type Spot,
 } from '@/features/pictures/marks';
 
-/** A mark as a finger draws it. */
+/** A mark as a finger draws it, point by point. */
 const drawn = (kind: MarkKind, first: Spot, ...rest: Spot[]): Mark =>
   rest.reduce(drawnTo, begun(kind, first));
 const at = (x: number, y: number): Spot => ({ x, y });

@@ -1,6 +1,6 @@
 import type { Entry, KeptAnswer } from '@/offline/disk';
 
-/** What the device of a test keeps: entries by key, and answers. */
+/** The fake storage of the device: entries by key, and answers. */
 export const entries = new Map<string, unknown>();
 export const answers = new Map<string, KeptAnswer>();
 
@@ -13,7 +13,7 @@ export async function writeEntries(changes: readonly Entry[]): Promise<void> {
 export const readAnswer = async (key: string) => answers.get(key);
 export const writeAnswer = async (answer: KeptAnswer) => void answers.set(answer.key, answer);
 export const dropAnswer = async (key: string) => void answers.delete(key);
-/** What is to stay over the pruning, by the last that asked for one. */
+/** The filter of the last pruning: the keys that must stay. */
 export const pruned: { stays: ((key: string) => boolean) | null } = { stays: null };
 export const pruneAnswers = async (stays: (key: string) => boolean) => {
   pruned.stays = stays;

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { runInNewContext } from 'node:vm';
 
-/** What the worker did with a touched notification, and the pages that it found open. */
+/** Runs the service worker's handler for a touched notification, and returns the pages that it found open. */
 async function touched(pages: { messages: unknown[]; focused: number }[]) {
   const opened: string[] = [];
   let closed = 0;

@@ -18,7 +18,7 @@ test('what was just recorded has happened: the moment is looked at anew with eac
     ),
   });
   expect(result.current - begun).toBe(0);
-  // The clock of the device goes on, and nobody looks.
+  // The device's clock goes on, but nothing reads it.
   jest.setSystemTime(begun + 3000);
   rerender({ ...fresh });
   expect(result.current - begun).toBe(0);

@@ -23,7 +23,7 @@ export const freshStore = () =>
     middleware: (defaults) => defaults().concat(api.middleware),
   });
 
-/** A repair as a screen gets it, with what it sends noted down. */
+/** A repair as a screen gets it; records the commands that it sends. */
 export function noted(
   view: RepairView,
   canWrite = true,

@@ -20,7 +20,7 @@ const save: Command = {
   expect: 2,
   station: 'mix',
 };
-/** As Ida typed it, by a clock that is right. */
+/** A command as Ida typed it, with a correct clock. */
 const by = (command: Deed) => ({ command, by: { id: 'ida', name: 'Ida' }, aheadMs: 0 });
 const problem = { type: 'about:blank', title: 'Someone changed this repair', status: 409 };
 
@@ -61,7 +61,7 @@ test('an answer is for the command it names alone; one that has gone meanwhile c
   expect(second.queue.map((w) => w.refused)).toEqual([null, problem]);
   expect(outboxReducer(two, refused({ id: 'gone', problem, current: null }))).toEqual(two);
   expect(outboxReducer(two, retried({ id: 'gone', expect: 9 }))).toEqual(two);
-  // What carries no version is given none; one that is not told keeps its own.
+  // A command without a version gets none; a command that is not updated keeps its own.
   const again = outboxReducer(second, retried({ id: '2', expect: 9 }));
   expect(again.queue.map((w) => w.command)).toEqual([save, tick]);
   expect(again.queue[1]?.refused).toBeNull();

@@ -20,7 +20,7 @@ const known = (id: string, more: Partial<Me> = {}): DevicePerson => {
 const TOMAS = known('tomas', { role: 'planner', approves: ['pressure-engineer'] });
 const STRANGER = known('stranger', { siteId: '00000000-0000-7000-8000-00000000ffff' });
 
-/** The settings' list of people, and a screen that records a tick. */
+/** The list of people in the settings, and a screen that records a tick. */
 function Shown() {
   const person = usePerson();
   const send = useSend();
@@ -34,7 +34,7 @@ function Shown() {
 }
 
 async function shown(signal: boolean) {
-  // What is asked of the server here never comes back.
+  // The server never answers here.
   globalThis.fetch = () => new Promise(() => undefined);
   const store = freshStore();
   await store.dispatch(api.util.upsertQueryData('me', undefined, IDA));
@@ -60,7 +60,7 @@ test('without signal the device is taken in hand by a name that it knows, and wh
   expect(store.getState().settings.inHand).toEqual(TOMAS);
   tap('tick');
   expect(authors()).toEqual(['ida', 'tomas']);
-  // The session is still hers: nothing is asked of the server, or kept of its answers, as somebody else.
+  // The session is still hers: nothing is asked for, or kept, as another person.
   expect(api.endpoints.me.select()(store.getState()).data).toEqual(IDA);
 
   tap(`person-${IDA.name}`);

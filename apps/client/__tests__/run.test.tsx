@@ -12,10 +12,10 @@ import { freshStore, noted } from './opened';
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn() } }));
 
 const plan = planOf();
-/** Half an hour ago: what was recorded then has dried, and is not yet old. */
+/** Half an hour ago: what was recorded then has dried and is not yet too old. */
 const AGO = new Date(Date.now() - 1_800_000).toISOString();
 
-/** The run sheet of a view: what it shows, what its one press does, and what was sent. */
+/** The run sheet of a repair: what it shows, what its button does, and the commands that it sends. */
 function sheet(view: RepairView, { body = plan, canWrite = true, look = 0 } = {}) {
   const { sent, repair } = noted(view, canWrite);
   const store = freshStore();
@@ -233,7 +233,7 @@ test('a batch is weighed, mixed, ticked as its own, and emptied by its last touc
     },
   ];
   const mixed = sheet({ ...laid, mixes });
-  // Hours later it is past its life: the one thing left to do with it is to bin it.
+  // Hours later the batch is past its working life: the only task left is to throw it away.
   const old = mixes.map((x) => ({ ...x, startedAt: new Date(Date.now() - 864e5).toISOString() }));
   const stale = sheet({ ...laid, mixes: old });
   expect(stale.shown().press.label).toBe('Bin this batch: it is past its life');

@@ -13,7 +13,7 @@ jest.mock('@/offline/disk', () => jest.requireActual<object>('./memoryDisk'));
 const R = '01900000-0000-7000-8000-0000000000';
 const [ONE, TWO] = [`${R}01`, `${R}02`];
 let made = 0;
-/** A tick of a repair; its note tells it apart. */
+/** A tick of a repair; its note identifies it. */
 const tick = (repairId: string, note: string): Command => ({
   type: 'check.set',
   id: `${R}${String(10 + ++made)}`,
@@ -25,22 +25,22 @@ const tick = (repairId: string, note: string): Command => ({
   note,
 });
 
-/** A server that answers as it is told, and notes down what it took. */
+/** A fake server that answers as the test says, and records what it accepted. */
 class Far {
   readonly took: string[] = [];
   readonly asked: string[] = [];
   readonly sent: Command[] = [];
   /** Who is signed in. */
   me: Me | null = IDA;
-  /** Its clock, epoch ms. */
+  /** The server's clock, epoch ms. */
   clock = () => Date.now();
   readonly people: (string | null)[] = [];
-  /** What it answers to whoever reads a repair next. */
+  /** Answers for the next reads of a repair, in order. */
   readonly unread: (() => Promise<Response>)[] = [];
   private answers: (() => Promise<Response>)[] = [];
   private view: RepairView = viewOf(planOf());
 
-  /** What it answers to the next command, and so on; then it takes whatever comes. */
+  /** Sets the answers for the next commands, in order; after them it accepts every command. */
   next(...answers: (() => Promise<Response>)[]): void {
     this.answers.push(...answers);
   }
@@ -83,21 +83,21 @@ let store: AppStore;
 const outbox = (): Outbox => store.getState().outbox;
 const noteOf = (deed: Deed) => ('note' in deed ? deed.note : deed.type);
 const waitsFor = () => outbox().queue.map((w) => noteOf(w.command));
-/** Lets everything that is under way come to rest. */
+/** Waits until nothing is pending. */
 async function rest(ms = 0): Promise<void> {
-  // In steps: an answer takes turns of the real loop to be read, in which no time of the test goes by.
+  // In small steps: an answer needs turns of the real event loop, in which the test's clock stands still.
   const step = Math.max(1, ms / 100);
   for (let gone = 0; gone < ms; gone += step) await jest.advanceTimersByTimeAsync(step);
   for (let turn = 0; turn < 12; turn += 1) await jest.advanceTimersByTimeAsync(0);
 }
-/** Longer than the first wait is ever, and than any. */
+/** Longer than the first wait can be, and longer than any wait can be. */
 const [SOON, LATE] = [4000, 100_000];
 const TOMAS: Me = { ...IDA, id: 'tomas', name: 'Tomas', username: 'tomas' };
 const type = (command: Deed, who: Me = IDA, aheadMs = 0) =>
   store.dispatch(queued({ command, by: { id: who.id, name: who.name }, aheadMs }));
 const signIn = async (me: Me | null) => {
   far.me = me;
-  // Asked for as long as the application is open, as it is there.
+  // Subscribed for as long as the application is open, as in the application.
   void store.dispatch(api.endpoints.me.initiate(undefined, { forceRefetch: true }));
   await rest();
 };
@@ -108,7 +108,7 @@ const move = (id: string, expect = 1): Command => ({
 
 beforeEach(async () => {
   jest.useFakeTimers();
-  // How long it waits is left to chance: two short waits in a row would come too soon.
+  // The wait is random: two short waits in a row would end too soon.
   jest.spyOn(Math, 'random').mockReturnValue(0.5);
   entries.clear();
   far = new Far();
@@ -118,7 +118,7 @@ beforeEach(async () => {
 });
 afterEach(async () => {
   jest.restoreAllMocks();
-  // Whatever still waits is thrown away, so that nothing goes on beside the next test.
+  // Removes all queued commands, so that nothing goes on during the next test.
   for (const { id } of outbox().queue) store.dispatch(thrownAway(id));
   await rest(2 * LATE);
   jest.useRealTimers();
@@ -310,7 +310,7 @@ test('an edit that is given up does not spoil the next: that follows what was lo
   store.dispatch(thrownAway(`${R}93`));
   await rest();
   expect(far.sent.map((c) => 'expect' in c && c.expect)).toEqual([1, 7]);
-  // One that a rule refused was never done: what follows stays on the version that was seen.
+  // A rejected command was never done: the next command keeps the version that was seen.
   far.next(refusal(422));
   type(move('95', 4));
   type(move('96', 4));
@@ -359,7 +359,7 @@ test.each([2 * HOUR, -3 * HOUR])(
     const [before, after] = far.sent.map((c) => Date.parse(c.at));
     expect(before).toBe(typed);
     expect(Math.abs((after ?? 0) - (typed - ahead))).toBeLessThan(2000);
-    // What is typed from now on is right already.
+    // What is typed from now on has the correct time.
     type({ ...tick(ONE, 'second'), at: at(typed) }, IDA, store.getState().clock.aheadMs);
     await rest();
     expect(far.sent.at(-1)?.at).toBe(at(typed));

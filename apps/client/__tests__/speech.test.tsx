@@ -8,7 +8,7 @@ import { aloudChosen } from '@/store/settings';
 import { freshStore } from './opened';
 import { standTheClock } from './timed';
 
-/** What this platform was told to say since it was last silenced, and how often it was. */
+/** What the platform was told to say since it was last silenced, and how often it was silenced. */
 let saying: string[] = [];
 let hushed = 0;
 const voice = {
@@ -32,7 +32,7 @@ beforeEach(() => {
   Object.assign(globalThis, voice);
 });
 
-/** A screen that reads a step aloud, with what is new. */
+/** A screen that reads a step aloud, with news. */
 function screenOf(on: boolean, text: string, news: News | null = null) {
   const store = freshStore();
   store.dispatch(aloudChosen(on));

@@ -30,7 +30,7 @@ function show(element: ReactElement) {
   return store;
 }
 
-/** A repair as a screen gets it, with what it sends noted down. */
+/** A repair as a screen gets it; records the commands that it sends. */
 function opened(view: RepairView, canWrite = true) {
   const { sent, repair } = noted(view, canWrite);
   return { sent, props: { id: view.id, view, plan, repair } };
@@ -98,7 +98,7 @@ test('moving on names what is still to do, and goes when nothing is', () => {
 });
 
 test('a batch starts on ratio only, and says what to add when it is not', () => {
-  // Half an hour ago: waits are over, and the gate’s reading is not yet old.
+  // Half an hour ago: the waits are over, and the gate reading is not yet too old.
   const { sent, props } = opened(
     met(fresh, ['prep', 'mix'], new Date(Date.now() - 1_800_000).toISOString()),
   );

@@ -2,8 +2,8 @@ import { cleanupAsync } from '@testing-library/react-native/pure';
 import * as matchers from '@testing-library/react-native/matchers';
 
 /**
- * A clock that only the test moves, on a page of jsdom. What is shown is taken away once the clock goes again: the
- * library's own clean-up comes before that, and waits for a timer.
+ * A clock that only the test moves, on a jsdom page. The page is unmounted after the clock runs again: the library's
+ * own clean-up waits for a timer and comes before that.
  */
 export function standTheClock(): void {
   expect.extend(matchers);

@@ -14,7 +14,7 @@ import { makeStore } from '@/store/store';
 import { toolsReducer, toolTyped } from '@/store/tools';
 import { Txt } from '@/shared/ui/Txt';
 
-// The chart package leaves timers behind that outlive a test; the real charts are walked in the browser.
+// The chart package leaves timers behind after a test; e2e tests cover the real charts.
 jest.mock('react-native-gifted-charts', () => ({ LineChart: () => null }));
 
 function show(element: ReactElement) {

@@ -21,7 +21,7 @@ import '../src/global.css';
 setLater(() => import('@/screens'));
 const store = makeStore();
 listenToOthers(store.dispatch);
-// Read and asked while the rest of the application is loaded.
+// Reads storage and asks the server while the rest of the application loads.
 const kept = restore(store.dispatch).catch(() => undefined);
 void kept.then(() => askFirst(store));
 if (typeof document !== 'undefined') {
@@ -30,12 +30,15 @@ if (typeof document !== 'undefined') {
 }
 void keepShell(store.dispatch).catch(() => undefined);
 
-/** Shows the application to who is signed in, the sign-in to who is not; a session that ended is gone on with on the spot. */
+/**
+ * Shows the application to a signed-in person and the sign-in screen to others. After a session ends, the person signs
+ * in again on the same screen.
+ */
 function Gate({ children }: { children: ReactNode }) {
   const leaving = useAppSelector((s) => s.settings.leaving);
   const person = usePerson();
   const asksWho = useAppSelector((s) => s.settings.inHand && s.view.confirming && s.view.signal);
-  // Of this session alone: what was known before somebody left is not.
+  // Only of this session: data from before a sign-out is not used.
   const { currentData: me, error, isLoading, refetch } = useMeQuery(undefined, { skip: leaving });
   const failure = error as ApiError | undefined;
   const isOut = failure?.kind === 'problem' && failure.problem.status === 401;

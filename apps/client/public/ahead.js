@@ -1,4 +1,4 @@
-// Asks what the bench asks first, while the application itself is still on its way: `src/store/ahead.ts` takes it.
+// Sends the bench's first requests while the application is still loading. `src/store/ahead.ts` takes the answers.
 globalThis.askedAhead = new Map(
   ['me', 'site', 'repairs?status=open&q=&limit=100', 'repairs?status=closed&q=&limit=100'].map(
     (path) => [`${location.origin}/api/${path}`, fetch(`/api/${path}`).catch(() => null)],

@@ -1,4 +1,4 @@
-/* What the worker of the shell does when somebody touches a notification: the page that is open goes there, else one opens. */
+/* Runs in the service worker when a notification is touched: opens its address in the open page, or in a new page. */
 self.addEventListener('notificationclick', (event) => {
   const { notification } = event;
   const path = notification.data.path;

@@ -2,13 +2,13 @@ const fs = require('node:fs');
 const path = require('node:path');
 const ts = require('typescript');
 
-/** The packages whose index gathers everything. */
+/** The packages whose index exports everything. */
 const PACKAGES = ['core', 'contract'];
 const indexOf = (name) => path.resolve(__dirname, `../../../packages/${name}/src/index.ts`);
 
 const FEATURES = path.resolve(__dirname, '../src/features');
 const EXPORTED = /^export \{ (.*) \} from '\.\/(.*)';$/gm;
-/** The index of a feature names each file that it exports from, a line each. */
+/** The index of a feature names each file that it exports from, one line each. */
 const ofFeature = (feature) => {
   const text = fs.readFileSync(path.join(FEATURES, feature, 'index.ts'), 'utf8');
   return [...text.replace(/\n  /g, ' ').replace(/,?\n}/g, ' }').matchAll(EXPORTED)].flatMap(
@@ -20,7 +20,7 @@ const ofFeature = (feature) => {
   );
 };
 
-/** The file that defines each name of each index, and the name that it has there. */
+/** For each name of each index: the file that defines it, and its name in that file. */
 function definers() {
   const program = ts.createProgram(PACKAGES.map(indexOf), {
     module: ts.ModuleKind.ESNext,
@@ -46,8 +46,8 @@ function definers() {
 }
 
 /**
- * For the bundler: imports a name from the file that defines it, where it is imported from an index that gathers all. It
- * takes whole files: an index would bring the sums of every family with the name of a station.
+ * Babel plugin: imports a name from the file that defines it, not from an index that exports everything. The bundler
+ * takes whole files: through an index, one name would bring the calculations of every family.
  */
 function fromDefiners({ types: t }, { names = definers() }) {
   const imports = (statement) => {

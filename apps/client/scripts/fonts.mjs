@@ -1,7 +1,6 @@
 /**
- * Writes the faces in use as WOFF2, each in two parts: the letters and signs that a plant writes, and those that a name may
- * bring, fetched only where one is shown. Run by hand (`node scripts/fonts.mjs`) when a face or a sign is new; what it
- * writes is kept with the sources.
+ * Writes the used fonts as WOFF2, in two parts each: common letters and signs, and rare ones that load only where a
+ * text needs them. Run by hand (`node scripts/fonts.mjs`) after a new font or sign; the output is committed.
  */
 import { createHash } from 'node:crypto';
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
@@ -21,12 +20,12 @@ const NAMES = {
 };
 const range = (from, to) => Array.from({ length: to - from + 1 }, (_, i) => from + i);
 const signs = (text) => [...text].map((sign) => sign.codePointAt(0));
-/** What nearly every screen shows: letters, figures, and the signs of measuring. */
+/** Shown on nearly every screen: letters, figures and signs of measurement. */
 const COMMON = new Set([
   ...range(0x20, 0x7e),
   ...signs('\u00a0°±²³µ·½¼¾×÷–—‘’“”…′″−≤≥≈→←↑↓⌀∆✓⅛⅜⅝⅞⅓⅔'),
 ]);
-/** Latin with its accents, Greek for sums, and the signs that are left. */
+/** Accented Latin letters, Greek letters for formulas, and the remaining signs. */
 const RARE = new Set(
   [
     ...range(0xa0, 0x17f),
@@ -60,11 +59,11 @@ for (const [family, weights] of Object.entries(FACES))
     for (const set of [COMMON, RARE]) {
       const part = await subsetFont(whole, String.fromCodePoint(...set), {
         targetFormat: 'woff2',
-        // Kerning, and figures of one width. Screens are fine enough to need no hints.
+        // Kerning and figures of equal width. Screens are fine enough to need no hinting.
         keepFeatures: ['kern', 'tnum'],
         noHinting: true,
       });
-      // Told apart by what is in it, so that a device keeps it for good.
+      // The name contains a hash of the content, so that a device can cache the file for ever.
       const file = `${name}.${createHash('md5').update(part).digest('hex')}.woff2`;
       writeFileSync(`${FOLDER}/${file}`, part);
       rules.push(`@font-face {

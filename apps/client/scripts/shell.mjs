@@ -1,6 +1,6 @@
 /**
- * Writes the service worker that keeps the shell on the device: every file of the build, told apart by its hash. And
- * beside each file of text the same compressed as far as it goes: once here, and not at every question.
+ * Writes the service worker that caches the application on the device: every file of the build, named by its hash. Also
+ * compresses each text file once, here, so that the server need not do it for each request.
  */
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { brotliCompressSync } from 'node:zlib';

@@ -31,21 +31,21 @@ export interface AppDeps {
   demoUsers: DemoUser[];
   weather: WeatherService;
   instruments?: Site['instruments'];
-  /** How browsers reach it, where it is not asked for by its own address. */
+  /** The address that browsers use, if it differs from the server's own. */
   publicUrl?: string;
-  /** Proxies of ours in front of it. */
+  /** Number of our own proxies in front of it. */
   proxies?: number;
-  /** Once the server is told to end, what has no end of its own ends. */
+  /** Aborted when the server stops; ends what has no end of its own. */
   closing?: AbortSignal;
 }
 
-/** Readiness answers in this, whatever the database does, ms. */
+/** Time limit of the readiness answer, whatever the database does, ms. */
 const READY_MS = 900;
 const LARGEST_BODY = 512 * 1024;
 /** Files with a content hash in their name never change. */
 const HASHED = /[.-][0-9a-f]{32}\./;
 
-/** Kelmot's whole HTTP face: API under /api, everything else the web client. */
+/** The HTTP application: the API under /api, the web client elsewhere. */
 export function makeApp(deps: AppDeps) {
   const { db, auth, sessions, log, webRoot, demoUsers, weather, publicUrl, proxies = 0 } = deps;
   const { closing, instruments = 'none' } = deps;
@@ -79,7 +79,7 @@ export function makeApp(deps: AppDeps) {
       },
     }),
   );
-  // What a write answers is a line.
+  // Answers to writes are short; only reads are compressed.
   app.get('*', compress());
 
   app.get('/healthz', (c) => c.json({ ok: true }));
@@ -99,9 +99,9 @@ export function makeApp(deps: AppDeps) {
     ),
   );
   api.use(sameOrigin);
-  // Before what reads an answer whole to tell whether it is another: this one has no end.
+  // Before the middleware that buffers whole answers (ETag): an event stream has no end.
   api.route('/', liveRoutes(db, sessions, closing));
-  // What has not changed is not sent again: a screen that looks every twenty seconds costs a line.
+  // An unchanged answer is not sent again: a screen that polls every twenty seconds gets 304.
   api.get('*', etag());
   api.get('*', async (c, next) => {
     await next();
@@ -126,7 +126,7 @@ export function makeApp(deps: AppDeps) {
     '*',
     serveStatic({
       root: webRoot,
-      // What was compressed as it was built is sent as it is.
+      // Files that were compressed at build time are sent as they are.
       precompressed: true,
       onFound: (path, c) =>
         c.header(

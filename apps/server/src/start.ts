@@ -9,18 +9,18 @@ import { prepareDatabase } from './db/prepare';
 import type { Env } from './env';
 import { noWeather, type WeatherService } from './services/weather';
 
-/** What one that starts the server may add to it. */
+/** Options for starting the server. */
 export interface Starting {
   env: Env;
-  /** Run once the tables are there, before anybody is served: all of it, or nothing. */
+  /** Runs after the migrations, before the first request: all or nothing. */
   seed?: (tx: Tx) => Promise<void>;
-  /** Sign-ins that are offered to anybody. */
+  /** Sign-ins that are offered to everybody. */
   demoUsers?: DemoUser[];
   weather?: WeatherService;
   instruments?: Site['instruments'];
 }
 
-/** Migrates, serves, says its address on standard output, and ends cleanly when it is told to. */
+/** Migrates, serves, prints its address on standard output, and ends cleanly on a signal. */
 export async function startServer({
   env,
   seed,
@@ -53,7 +53,7 @@ export async function startServer({
     process.stdout.write(`KELMOT_URL http://${env.HOST}:${port}\n`);
   });
 
-  /** Stops taking requests, lets those under way end, then closes the database. */
+  /** Stops taking requests, waits for running ones, then closes the database. */
   const stop = () => {
     closing.abort();
     server.close(() => {

@@ -222,7 +222,7 @@ test('writes from another site, in another form, or too large are refused', asyn
   );
   const large = await ida.request('POST', '/api/commands', { ...body, note: 'x'.repeat(600_000) });
   assert.equal(large.status, 413);
-  // One that says its length is not read to find out; one that is small is.
+  // A body with a Content-Length is not read; a small one is accepted.
   const said = (length: number) =>
     ida.raw('POST', '/api/commands', '{}', { 'content-length': `${length}` });
   assert.deepEqual([(await said(524_289)).status, (await said(2)).status], [413, 422]);

@@ -123,7 +123,7 @@ test('what is refused is refused as before: no repair, a closed one, no such pla
   assert.match(young.body.title, /was not there yet/);
 });
 
-/** A database that only flushes: each waits until it is let go. */
+/** A fake database that only flushes: each flush waits until the test releases it. */
 function slowDisk() {
   const waiting: { done: () => void; fail: (why: Error) => void }[] = [];
   const execute = () =>

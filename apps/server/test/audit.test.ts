@@ -90,7 +90,7 @@ test('whoever writes gives neither place nor moment nor hash', async () => {
   assert.equal((await readAuditChain(world.database.db)).brokenAt, null);
 });
 
-/** What only the owner could do, with the guards taken down for it; undone afterwards. */
+/** What only the owner could do, with the triggers disabled; undone afterwards. */
 async function tampered(change: string): Promise<{ brokenAt: number | null; why: string | null }> {
   const owner = new Client({ connectionString: world.urls.ownerUrl });
   await owner.connect();

@@ -7,7 +7,7 @@ import { ago, command, HOUR, inWorld, planRepair, surveyAt, work } from './harne
 const on = inWorld('ida', 'tomas');
 
 let made = 0;
-/** A repair whose preparation is done, up to where the first batch would be mixed. */
+/** A repair with finished preparation, up to the first batch. */
 async function prepared(): Promise<string> {
   const id = await planRepair(on.ida, surveyAt(ago(60), `K-${++made}`), 'R-210', ago(60));
   await work(on.ida, id, Date.now() - 59 * HOUR, (act) => act.kind === 'mix');
@@ -26,7 +26,7 @@ async function planAgain(id: string, cardCode = 'R-210'): Promise<RepairView> {
   return on.ida.repair(id);
 }
 
-/** What a record says, whatever plan it stands on. */
+/** The content of a record, whatever its plan. */
 const said = ({ checks, readings }: Pick<RepairView, 'checks' | 'readings'>) => [
   ...checks.map((c) => [c.stepId, c.done, c.note, c.at, c.receivedAt, c.byId]),
   ...readings.map((r) => [r.stepId, r.values, r.passed, r.takenAt, r.receivedAt, r.byId]),

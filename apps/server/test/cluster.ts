@@ -3,7 +3,7 @@ import { seedDemo } from '@kelmot/demo-server/seedDemo';
 import { Client } from 'pg';
 import { prepareDatabase } from '../src/db/prepare';
 
-/** A database of the test cluster by its two roles: the owner that migrates, and the application. */
+/** A test database by its two roles: the owner that migrates, and the application. */
 export interface TestDatabase {
   ownerUrl: string;
   appUrl: string;
@@ -22,7 +22,7 @@ const at = (name: string): TestDatabase => {
   };
 };
 
-/** Does something in the test cluster as the role that migrates. */
+/** Runs a function as the owner of the test cluster. */
 async function asOwner(work: (owner: Client) => Promise<unknown>): Promise<void> {
   const owner = new Client({ connectionString: given(process.env.TEST_DATABASE_OWNER_URL) });
   await owner.connect();
@@ -42,14 +42,14 @@ export async function emptyDatabase(kind: string): Promise<TestDatabase> {
   return at(name);
 }
 
-/** One for each run: every file of it is begun by the same runner. */
+/** One name for each run: the same runner starts every test file. */
 const PLANT = `plant_${process.ppid}`;
-/** Whoever seeds the plant holds this lock, and the others wait for it. */
+/** The lock for seeding the plant; other processes wait for it. */
 const SEEDING = 4_207_312;
 
 /**
- * Makes a database with the demo plant in it. Seeded once for all files of tests, which takes seconds, and copied for
- * each, which takes a moment: its clocks began when the first of them did.
+ * Makes a database with the demo plant. Seeded once for all test files, which takes seconds, and copied for each, which
+ * is quick. Its clocks begin with the first file.
  */
 export async function plantDatabase(kind: string): Promise<TestDatabase> {
   const name = ownName(kind);
@@ -62,7 +62,7 @@ export async function plantDatabase(kind: string): Promise<TestDatabase> {
         void (await seedDemo(tx, Date.now()));
       await prepareDatabase({ ...seeded, seed });
       const [made] = seeded.ownerUrl.split('/').slice(-1);
-      // Under its name only once all of it is there.
+      // Renamed only after it is complete.
       await owner.query(`alter database ${made} rename to ${PLANT}`);
     }
     await owner.query(`create database ${name} template ${PLANT}`);

@@ -28,11 +28,11 @@ before(async () => {
 });
 after(() => world.close());
 
-/** A repair with a plan, its survey and plan made `hours` ago. */
+/** A repair with a plan; its survey and plan are from `hours` ago. */
 const planned = (hours: number, tag = `T-${Math.random().toString(36).slice(2, 8)}`) =>
   planRepair(ida, surveyAt(ago(hours), tag), 'R-210', ago(hours));
 
-/** Meets every hold of a plan that is named, at a moment. */
+/** Meets every hold of a plan that `which` selects, at a moment. */
 async function meet(id: string, which: (step: Step) => boolean, at: string): Promise<void> {
   const { plan } = await ida.repair(id);
   if (!plan) throw new Error('no plan');
@@ -81,7 +81,7 @@ test('a tick names its batch where a step is done batch by batch, and no other',
   }
   assert.match(wrong.body.issues?.[0]?.message ?? '', /^must be 1.* or null for the step/);
   assert.match(none.body.issues?.[0]?.message ?? '', /must be null/);
-  // One that names no batch at all, as before, is of the step as a whole.
+  // A tick without a batch, as before, is for the whole step.
   const plain = command(id, {
     type: 'check.set',
     stepId: 'isolate',
@@ -296,7 +296,7 @@ test('a moment before the repair, or a batch that ends before it began, is a wro
   const early = await ida.send<Problem>(command(id, { ...tick, at: ago(7) }));
   assert.deepEqual([early.status, early.body.issues?.[0]?.path], [422, 'at']);
   assert.equal((await ida.repair(id)).checks.length, 0);
-  // As much as two clocks may differ by is not looked at.
+  // A small difference between clocks is accepted.
   assert.equal((await ida.send(command(id, { ...tick, at: ago(6.1) }))).status, 200);
   await work(ida, id, Date.now() - 5.9 * HOUR, (act) => act.kind === 'placed');
   const mixId = (await ida.repair(id)).mixes[0]?.id ?? '';

@@ -26,7 +26,7 @@ const setCode = (at: Person, code = CODE, password = PASSWORD) =>
 const comeIn = (at: Person, personId: string, code = CODE) =>
   at.request<Problem>('POST', '/api/auth/sign-in/code', { personId, code });
 
-/** A device that knows Ida and Tomas by their codes, with Tomas signed in. */
+/** A device with codes of Ida and Tomas, and Tomas signed in. */
 async function shared(): Promise<{ device: Person; ida: Me; tomas: Me }> {
   const device = await world.person().signIn('ida');
   const ida = await meOf(device);
@@ -47,7 +47,7 @@ test('two people change places on a device by their codes, and each is who they 
   assert.equal((await meOf(device)).username, 'ida');
   assert.equal((await comeIn(device, tomas.id, '9902')).status, 200);
   assert.equal((await meOf(device)).username, 'tomas');
-  // The sign-out of the library knows a session that a code began.
+  // The library's sign-out works for a session that a code began.
   assert.equal((await device.request('POST', '/api/auth/sign-out', {})).status, 200);
   assert.equal((await device.get('/api/me')).status, 401);
   assert.equal((await comeIn(device, ida.id)).status, 200);

@@ -52,7 +52,7 @@ test('seeding that fails half way leaves nothing, and the next start does it all
   assert.equal(await countIn(urls.appUrl, SEEDED), demoUsers.length);
 });
 
-/** Somebody else at the database, as its owner. */
+/** Runs a function as the database's owner on a second connection. */
 async function beside<T>(work: (owner: Client) => Promise<T>): Promise<T> {
   const owner = new Client({ connectionString: world.urls.ownerUrl });
   await owner.connect();
@@ -70,7 +70,7 @@ const create = () =>
   });
 
 test('connections that are cut end neither the process nor the next request', async () => {
-  // Idle ones, and one that is lent out and waiting.
+  // Idle connections, and one that is in use.
   const lent = await world.database.pool.connect();
   await Promise.all(Array.from({ length: 4 }, () => ida.get('/api/repairs')));
   await lent.query('begin');
@@ -81,7 +81,7 @@ test('connections that are cut end neither the process nor the next request', as
   lent.release(true);
   const made = create();
   const sent = await ida.send<Problem>(made);
-  // Either the pool had noticed, or it says that nothing was written; sent again it is.
+  // The pool noticed the loss, or it reports that nothing was written; sent again, it succeeds.
   assert.ok([200, 503].includes(sent.status), String(sent.status));
   assert.equal((await ida.send(made)).status, 200);
 });

@@ -5,7 +5,7 @@ import { demoCards, demoLots, demoPhoto } from '@kelmot/demo';
 import fc from 'fast-check';
 import { openWorld, surveyAt, type Person, type World } from './harness';
 
-/** So long is tried; longer on demand. The seed says which run it was. */
+/** Duration of the fuzz run, s. The seed identifies the run. */
 const SECONDS = Number(process.env.FUZZ_SECONDS ?? 60);
 const SEED = Number(process.env.FUZZ_SEED ?? 20261126);
 
@@ -20,7 +20,7 @@ before(async () => {
 });
 after(() => world.close());
 
-/** As much of JSON Schema as the description of the API uses. */
+/** The part of JSON Schema that the API document uses. */
 interface Schema {
   $ref?: string;
   type?: string | string[];
@@ -47,7 +47,7 @@ interface Api {
   components?: { schemas?: Record<string, Schema> };
 }
 
-/** What a client is not meant to send, and can. */
+/** What a client should not send, but can. */
 const ODD_TEXTS = [
   '',
   '\u0000',
@@ -89,7 +89,7 @@ const ODD_VALUES: unknown[] = [
 ];
 const odd = fc.oneof(fc.constantFrom(...ODD_TEXTS), fc.constantFrom(...ODD_VALUES), fc.jsonValue());
 
-/** Values for a schema: right for the most part, odd here and there. `known` are ids that exist, of any kind. */
+/** Values for a schema: mostly valid, sometimes odd. `known` are existing ids of any kind. */
 function valuesFor(api: Api, known: readonly string[]) {
   const one = (schema: Schema, depth: number): fc.Arbitrary<unknown> => {
     if (schema.$ref) {
@@ -156,7 +156,7 @@ function valuesFor(api: Api, known: readonly string[]) {
   return one;
 }
 
-/** As it stands in an address; half a pair, which cannot stand there, as the mark for one. */
+/** The text in an address; half of a surrogate pair, which an address cannot hold, as a replacement mark. */
 const escaped = (text: string) => encodeURIComponent(text.replace(/\p{Cs}/gu, '\ufffd'));
 
 interface Sent {
@@ -206,17 +206,17 @@ function placesIn(value: unknown, at: string[] = []): string[][] {
   return [at, ...Object.entries(value).flatMap(([key, part]) => placesIn(part, [...at, key]))];
 }
 
-/** The value with what stands at a place put otherwise. */
+/** The value with another value at one place. */
 function withAt(value: unknown, [key, ...rest]: string[], put: unknown): unknown {
   if (key === undefined) return put;
-  // What it stood in is gone with an earlier change.
+  // Its parent was removed by an earlier change.
   if (typeof value !== 'object' || value === null) return value;
   const copy = (Array.isArray(value) ? [...(value as unknown[])] : { ...(value as Json) }) as Json;
   copy[key] = withAt((value as Json)[key], rest, put);
   return copy;
 }
 
-/** What might have been meant instead: another size, another word of the trade, another of the ids that exist. */
+/** A similar value: another size, another word, another existing id. */
 const near = (value: unknown, known: readonly string[]): fc.Arbitrary<unknown> =>
   typeof value === 'number'
     ? fc.constantFrom(0.5, 2, 10, 1000, 1e6, 1e-6, -1).map((by) => value * by)
@@ -235,7 +235,7 @@ const near = (value: unknown, known: readonly string[]): fc.Arbitrary<unknown> =
 const valueAt = (value: unknown, path: string[]): unknown =>
   path.reduce<unknown>((at, key) => (at as Json)[key], value);
 
-/** A body that is right, with up to three of its places put otherwise, under an id of its own. */
+/** A valid body with up to three changed places, under its own id. */
 const spoilt = (path: string, right: Json, known: readonly string[]): fc.Arbitrary<Sent> =>
   fc
     .tuple(
@@ -254,7 +254,7 @@ const spoilt = (path: string, right: Json, known: readonly string[]): fc.Arbitra
       return { method: 'POST', path, body };
     });
 
-/** Right bodies of every write: each kind of command, a card of each sort, a move of the shelf, a sign-in. */
+/** Valid bodies of every write: each kind of command, a card of each sort, a stock move, a sign-in. */
 function rightOnes(rows: RepairPage['rows'], known: readonly string[]): fc.Arbitrary<Sent> {
   const at = new Date().toISOString();
   const [first] = rows;
@@ -316,7 +316,7 @@ test(`nothing that a client sends to any route is an unexpected error, for ${SEC
     fc.asyncProperty(
       fc.oneof(requestsOf(api, known), rightOnes(page.rows, known)),
       async ({ method, path, body }) => {
-        // Whoever signs in is somebody else from then on.
+        // A request that signs in uses another person.
         const person = path.startsWith('/api/auth') ? stranger : tomas;
         const { status } = await person.request(method, path, body);
         const route = `${method} ${path.split('?')[0]?.split('/').slice(0, 3).join('/')} ${status}`;

@@ -20,14 +20,14 @@ export interface Answer<T> {
 
 type Json = Record<string, unknown>;
 
-/** What a page hears of a repair that it has open. */
+/** Live messages that a page receives about its repair. */
 export interface Heard {
-  /** The next state that is so. */
+  /** The next state that matches. */
   until: (is: (state: LiveState) => boolean) => Promise<LiveState>;
   leave: () => Promise<void>;
 }
 
-/** A person at a browser: a cookie jar over the real application, every request through its HTTP face. */
+/** A person at a browser: a cookie jar over the real application, with every request through HTTP. */
 export class Person {
   private readonly cookies = new Map<string, string>();
 
@@ -43,7 +43,7 @@ export class Person {
     return this.raw<T>(method, path, text, headers);
   }
 
-  /** An answer as it comes, with the cookies that it sets kept. */
+  /** A raw answer; keeps its cookies. */
   private async asked(
     method: string,
     path: string,
@@ -72,7 +72,7 @@ export class Person {
     return response;
   }
 
-  /** A request with the very text that is given, said to be JSON. */
+  /** A request with exactly this text as its JSON body. */
   async raw<T = Json>(
     method: string,
     path: string,
@@ -81,7 +81,7 @@ export class Person {
   ): Promise<Answer<T>> {
     const response = await this.asked(method, path, body, headers);
     const type = response.headers.get('content-type') ?? '';
-    // What has no end is not waited for: see `hear`.
+    // A stream has no end: see `hear`.
     if (type.includes('event-stream')) await response.body?.cancel();
     const text = response.bodyUsed ? '' : await response.text();
     const isJson = type.includes('json');
@@ -92,7 +92,7 @@ export class Person {
     };
   }
 
-  /** What a repair is told to be, event by event, while a page has it open. */
+  /** The events about a repair while a page has it open. */
   async hear(id: string, tab: string = uuidv7(), step?: string): Promise<Heard> {
     const query = new URLSearchParams({ tab, ...(step ? { step } : {}) });
     const response = await this.asked('GET', `/api/repairs/${id}/live?${query}`);
@@ -145,12 +145,12 @@ export interface World {
   database: Database;
   urls: TestDatabase;
   person: () => Person;
-  /** What whoever runs the site does, as the owner of the database. */
+  /** Runs a function as the database's owner (the administrator). */
   asOwner: <T>(work: (owner: Database) => Promise<T>) => Promise<T>;
   close: () => Promise<void>;
 }
 
-/** How a world is reached; by itself, and as often as anybody likes, where nothing is said. */
+/** How the application is reached; by default directly, without rate limits. */
 interface Reached {
   signInsPerMinute?: number;
   publicUrl?: string;
@@ -158,7 +158,7 @@ interface Reached {
   closing?: AbortSignal;
 }
 
-/** A database of its own in the test cluster, migrated and seeded, with the application over it. */
+/** A separate database in the test cluster, migrated and seeded, with the application. */
 export async function openWorld({
   signInsPerMinute = 1000,
   publicUrl,
@@ -198,7 +198,7 @@ export async function openWorld({
   };
 }
 
-/** A world for the tests of one file, with people who are signed in: all of it is there once a test runs. */
+/** A world for the tests of one file, with people signed in before the first test. */
 export function inWorld<N extends string>(...names: N[]): { world: World } & Record<N, Person> {
   const there = {} as Record<string, unknown>;
   before(async () => {
@@ -210,7 +210,7 @@ export function inWorld<N extends string>(...names: N[]): { world: World } & Rec
   return there as { world: World } & Record<N, Person>;
 }
 
-/** A moment so many hours ago, as it is sent. */
+/** The time so many hours ago, as it is sent. */
 export const ago = (hours: number): string => new Date(Date.now() - hours * HOUR).toISOString();
 
 const [first] = openRepairs;
@@ -230,11 +230,11 @@ export function surveyAt(startAt: string, tag = 'T-1'): Survey {
 type Sent = z.input<typeof Command>;
 type Draft<C> = C extends Sent ? Omit<C, 'id' | 'repairId' | 'at'> & { at?: string } : never;
 
-/** A command with a fresh id, sent for one repair. */
+/** A command with a new id, for one repair. */
 export const command = (repairId: string, draft: Draft<Sent>): Command =>
   ({ at: new Date().toISOString(), ...draft, id: uuidv7(), repairId }) as Command;
 
-/** A repair of a survey with a plan from a card, both made at one moment; its id. */
+/** Plans a repair of a survey with a card, both at one moment; returns its id. */
 export async function planRepair(
   person: Person,
   survey: Survey,
@@ -257,7 +257,7 @@ export async function planRepair(
   return id;
 }
 
-/** A sign-off of what was entered afterwards: a planner gives it, with the reason. */
+/** A sign-off of a repair that was recorded later: by a planner, with a reason. */
 export const signedAfterwards = (statement: string) =>
   ({
     type: 'signoff.add',
@@ -269,7 +269,7 @@ export const signedAfterwards = (statement: string) =>
 const MINUTE = 60_000;
 export const HOUR = 60 * MINUTE;
 
-/** What one act of a job sends. */
+/** The commands of one task of a job. */
 async function acted(person: Person, id: string, plan: Plan, act: Act): Promise<Draft<Sent>> {
   if (act.kind === 'hold') {
     const hold = plan.steps.find((s) => s.id === act.stepId)?.hold;
@@ -292,7 +292,10 @@ async function acted(person: Person, id: string, plan: Plan, act: Act): Promise<
   return { type: 'mix.placed', mixId: wet?.id ?? '' };
 }
 
-/** Does a planned job as its schedule says, from a moment in epoch ms, until an act; each must be taken. */
+/**
+ * Does a planned job by its schedule, from a moment in epoch ms, until a given task; the server must accept each
+ * command.
+ */
 export async function work(
   person: Person,
   id: string,

@@ -158,7 +158,7 @@ test('a pressure wrap waits for the engineer: by an account that may approve it,
   const empty = await approve(ida, '', '');
   assert.equal(empty.status, 422);
   assert.ok(empty.body.issues?.some((i) => i.path.includes('name')));
-  // Whatever a device says of an account, one is set by who is signed in.
+  // The server sets the account of an approval from the session, whatever the device sends.
   assert.equal((await approve(ida, 'Orla Venn', 'Calc 12', 'orla')).status, 200);
   assert.deepEqual(await last(), [
     'Approved by Orla Venn, Calc 12. The name was typed; it is not verified.',

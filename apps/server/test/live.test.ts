@@ -51,11 +51,11 @@ test('each sees who else has it open and at which step, and that they have gone'
   const other = await ida.hear(id, tab, 'clean');
   const both = await heard.until((state) => state.people.length === 2);
   assert.deepEqual(steps(both), [`${I} clean`, `${T} isolate`].sort());
-  // The same page at another step is one page still.
+  // The same page at another step is still one page.
   const moved = await ida.hear(id, tab, 'abrade');
   const then = await heard.until((state) => steps(state).includes(`${I} abrade`));
   assert.equal(then.people.length, 2);
-  // What it had open before ends after that, and takes nothing of it along.
+  // Its earlier stream ends later, and does not affect the new one.
   await other.leave();
   const again = await tomas.hear(id, uuidv7());
   const seen = await again.until(({ people }) => people.length === 3);

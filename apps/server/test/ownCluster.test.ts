@@ -12,13 +12,13 @@ import { written } from '../src/db/written';
 
 const PG = fileURLToPath(new URL('../../../bin/lib/pg.sh', import.meta.url));
 
-/** Starts a cluster in a folder; its address for the application. */
+/** Starts a cluster in a folder; returns its address for the application. */
 const start = (folder: string, env: Record<string, string> = {}): string =>
   execFileSync(PG, ['start', folder], { encoding: 'utf8', env: { ...process.env, ...env } }).trim();
 const ownerOf = (folder: string): string =>
   execFileSync(PG, ['owner-url', folder], { encoding: 'utf8' }).trim();
 
-/** Starts a cluster in a folder, asks it something, and stops it. */
+/** Starts a cluster in a folder, runs a query, and stops it. */
 async function tried(folder: string): Promise<number> {
   const url = start(folder, { PG_FAST: '1' });
   const client = new Client({ connectionString: url });
@@ -46,7 +46,7 @@ test('a cluster of its own starts where no folder is yet, and where the one abov
 
 test('what was acknowledged is there after the database was killed in the next moment', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'kelmot-killed-'));
-  // As a plant runs it: with the disk behind every commit.
+  // As in production: every commit waits for the disk.
   const durable = { PG_FAST: '' };
   try {
     for (const round of [1, 2, 3]) {

@@ -116,7 +116,7 @@ test('a new password asks for the old one, and ends every other session at once'
 test('a password that is set at the machine ends every session', async () => {
   const [tomas] = await signIn('tomas', 'quillmere-demo');
   await asOwner((db) => resetPassword(db, 'tomas', OTHER));
-  // What another process ended is remembered for some seconds at most.
+  // A session that another process ended is remembered for a few seconds at most.
   const ended = async () => (await tomas.get('/api/me')).status === 401;
   for (let i = 0; i < 100 && !(await ended()); i += 1)
     await new Promise((done) => setTimeout(done, 100));

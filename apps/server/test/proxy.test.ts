@@ -58,7 +58,7 @@ test('tries are counted by name as well, from however many addresses they come',
   for (let i = 0; i < 12; i += 1)
     statuses.push((await signIn(world.person(), `203.0.113.${i}`, 'Tomas', 'wrong')).status);
   assert.deepEqual(statuses, [...Array<number>(10).fill(401), 429, 429]);
-  // The right password waits too; another name does not.
+  // The correct password must wait too; another name need not.
   assert.equal((await signIn(world.person(), '203.0.113.99', 'tomas')).status, 429);
   assert.equal((await signIn(world.person(), '203.0.113.99', 'ida')).status, 200);
   const { rows } = await world.database.pool.query<{ address: string; n: number }>(

@@ -20,7 +20,7 @@ let made = 0;
 const planned = (hours: number) =>
   planRepair(on.ida, surveyAt(ago(hours), `R-${++made}`), 'R-210', ago(hours));
 
-/** Makes another plan of a repair, as it stands now. */
+/** Makes another plan of a repair, in its present state. */
 async function planAgain(id: string, cardCode = 'R-210'): Promise<void> {
   const { version } = await on.tomas.repair(id);
   const again = await on.tomas.send(
@@ -81,7 +81,7 @@ test('readings and batches of an earlier plan are kept with it too, and move not
   assert.deepEqual(new Set(view.earlier.map((r) => r.plan)), new Set([1]));
   const titles = view.earlier.map((r) => word(r.title));
   assert.ok(titles.includes('Batch 1 mixed'));
-  // What stands in the new plan is told there, and once.
+  // A record that the new plan took over is listed there, once.
   const taken = [...view.checks, ...view.readings].map((r) => r.stepId);
   assert.ok(taken.includes('isolate') && !titles.includes('Isolate and make safe'));
 });

@@ -3,7 +3,7 @@ import type { Database } from '../src/db/client';
 import type { Recording } from '../src/db/recordOnce';
 import { checks } from '../src/db/repairs';
 
-/** Makes ticks on a repair as the server writes them down, each another; what is changed is as it is given. */
+/** Makes different ticks on a repair as the server stores them, with the given changes. */
 export async function recordingsOf(
   { pool }: Database,
   repairId: string,

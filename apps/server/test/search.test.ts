@@ -6,7 +6,7 @@ import { ago, inWorld, type Answer, type Person } from './harness';
 const there = inWorld('ida');
 const MANY = 1200;
 
-/** Copies of an open repair, one a minute back from some days ago: the first of them the newest. */
+/** Copies of an open repair, each one minute older, from some days ago: the first is the newest. */
 const FILL = `
   insert into repairs (id, site_id, family, tag, asset_name, position, title, intent, station, status, survey, back_by,
     created_by, created_at, updated_at)
@@ -15,7 +15,7 @@ const FILL = `
     $1, $1::timestamptz - n * interval '1 minute'
   from (select * from repairs limit 1) one, generate_series(1, ${MANY}) n`;
 
-/** All that is found, page by page. */
+/** All results, page by page. */
 async function allOf(who: Person, asked: string): Promise<string[]> {
   const tags: string[] = [];
   let cursor: string | null = null;

@@ -27,7 +27,7 @@ const bodyOf = (view: RepairView) => {
   return view.plan.body;
 };
 
-/** The day so many days after a moment, as a calendar on the wall of the site says. */
+/** The date so many days after a moment, in the site's zone. */
 function dayIn(zone: string | number, at: string, days: number): string {
   const zoned = typeof zone === 'string' ? zone : 'UTC';
   const today = new Intl.DateTimeFormat('en-CA', { timeZone: zoned }).format(new Date(at));

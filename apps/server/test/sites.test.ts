@@ -18,10 +18,10 @@ import { command, openWorld, planRepair, surveyAt, type Person, type World } fro
 const siteId = uuidv7();
 const PASSWORD = 'nine brown herons';
 let world: World;
-/** Of the demo's site, and of another. */
+/** Ida is of the demo site, the other person of another site. */
 let ida: Person;
 let ruth: Person;
-/** A repair of the demo's site with a picture. */
+/** A repair of the demo site with a picture. */
 let theirs: string;
 let photo: string;
 const at = () => new Date().toISOString();

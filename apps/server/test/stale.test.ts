@@ -14,7 +14,7 @@ const CREATED = Date.now() - 3 * 60 * MINUTE;
 const planned = () =>
   planRepair(on.ida, surveyAt(iso(CREATED), `C-${++made}`), 'R-210', iso(CREATED));
 
-/** Every write that is made from a version that was seen, as one draft. */
+/** Every write with an expected version, as one draft. */
 const writes: [Command['type'], (view: RepairView) => object][] = [
   ['survey.save', (view) => ({ type: 'survey.save', survey: view.survey })],
   [
@@ -80,7 +80,7 @@ test('a clock may be behind the repair by the slack, and not by a minute more', 
     assert.deepEqual([behind.status, behind.body.issues?.[0]?.path], [422, 'at']);
     assert.match(behind.body.title, /was not there yet/);
   }
-  // The same for what looks at the repair as it is.
+  // The same for commands that read the repair's present state.
   const move = { type: 'station.move', expect: 2, station: 'match' } as const;
   const late = await on.ida.send<Problem>(
     command(id, { ...move, at: iso(CREATED - CLOCK_SLACK - MINUTE) }),

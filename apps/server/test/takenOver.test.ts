@@ -10,7 +10,7 @@ import { Client } from 'pg';
 import { prepareDatabase } from '../src/db/prepare';
 import { emptyDatabase, type TestDatabase } from './cluster';
 
-/** The last migration of the version that knew one site, and no time of the server. */
+/** The last migration of the version with one site and without times of receipt. */
 const BEFORE = 12;
 const SITE = '01936f00-0000-7000-8000-000000000001';
 const REPAIR = '01936f00-0000-7000-8000-000000000002';
@@ -20,7 +20,7 @@ const AT = '2026-03-20T08:00:00.000Z';
 let urls: TestDatabase;
 let owner: Client;
 
-/** The tables as the version before left them. */
+/** The tables of the earlier version. */
 async function migrateTo(last: number): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'kelmot-before-'));
   cpSync(new URL('../drizzle', import.meta.url), folder, { recursive: true });

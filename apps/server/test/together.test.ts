@@ -16,7 +16,7 @@ const tick = { type: 'check.set', stepId: 'isolate', done: true, note: '' } as c
 let made = 0;
 const planned = () => planRepair(on.ida, surveyAt(at(), `T-${++made}`), 'R-210', at());
 
-/** What is asked together, and alone, of something that answers when it is let go. */
+/** Requests in groups and alone, to a handler that answers when the test says so. */
 function asking(most = 10) {
   const together: string[][] = [];
   const alone: string[] = [];
@@ -135,7 +135,7 @@ test('records of different people, kinds and plans that go together each say the
   }
 });
 
-/** Since when a statement waits for a lock, once one does. */
+/** The time since when a statement waits for a lock, once one does. */
 async function waitingSince({ pool }: Database): Promise<string> {
   for (;;) {
     const { rows } = await pool.query<{ since: string }>(

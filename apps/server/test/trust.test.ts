@@ -51,7 +51,7 @@ for (const table of ONCE)
     for (const way of ways)
       await assert.rejects(world.database.pool.query(way), /permission denied/, way);
     await as(world.urls.ownerUrl, async (owner) => {
-      // A trigger for each row has something to say only where there is one.
+      // A row trigger acts only where there is a row.
       const some = rows[0].n > 0 ? ways : ways.slice(1, 2);
       for (const way of some) await assert.rejects(owner.query(way), /is append-only/, way);
     });
@@ -177,7 +177,7 @@ test('of the doors of the auth library two are open, and no session is told to a
   const [cookie] = signed.headers.getSetCookie();
   assert.match(cookie ?? '', /HttpOnly/i);
   assert.match(cookie ?? '', /SameSite=Lax/i);
-  // Whether the name exists is not told.
+  // The answer does not reveal whether the name exists.
   const ask = (username: string) =>
     anyone.request<Problem>('POST', '/api/auth/sign-in/username', { username, password: 'wrong' });
   const [known, unknown] = [await ask('vera'), await ask('nobody-here')];

@@ -1,7 +1,7 @@
 import { Text, View } from 'react-native';
 import { useSelector } from 'react-redux';
 
-/** The one screen of an application that does nothing: what the stack itself weighs. */
+/** The only screen of an empty application: measures the weight of the stack itself. */
 export default function Empty() {
   const times = useSelector((s: { seen: { times: number } }) => s.seen.times);
   return (

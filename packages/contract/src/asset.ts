@@ -2,7 +2,7 @@ import { MEDIA, SiteSettings, SUBSTRATES, WEAR } from '@kelmot/core';
 import { z } from 'zod';
 import { Id } from './ids';
 
-/** Plant that is repaired. What it holds pre-fills the survey. */
+/** An asset that is repaired. Its data fills in the survey. */
 export const Asset = z.object({
   id: Id,
   tag: z.string(),
@@ -21,7 +21,7 @@ export type Asset = z.infer<typeof Asset>;
 export const Site = z.object({
   id: Id,
   settings: SiteSettings,
-  /** Which instruments can be read from besides those that a device reaches itself: a demo plant has simulated ones. */
+  /** Instruments besides those that a device reaches itself: a demo plant has simulated ones. */
   instruments: z.enum(['none', 'simulated']).default('none'),
 });
 export type Site = z.infer<typeof Site>;

@@ -1,7 +1,7 @@
 import { Card, echoed, families, isFamily } from '@kelmot/core';
 import { z } from 'zod';
 
-/** A card whose families are all known: one that names another is refused with the list. */
+/** A card with known families: one that names another is rejected with the list. */
 const KnownCard = Card.superRefine((card, ctx) => {
   if (card.role !== 'system') return;
   card.families.forEach((id, i) => {
@@ -16,7 +16,7 @@ const KnownCard = Card.superRefine((card, ctx) => {
   });
 });
 
-/** The open format of material cards: a file of it is exported, edited and imported again. */
+/** The open format of material cards: a file is exported, edited and imported again. */
 export const CardFile = z.strictObject({
   format: z.literal('kelmot-cards'),
   version: z.literal(1),
@@ -25,7 +25,7 @@ export const CardFile = z.strictObject({
 export type CardFile = z.infer<typeof CardFile>;
 
 const IMPORTED = ['added', 'new-version', 'unchanged'] as const;
-/** What an import did with each card: those that say nothing new are left as they are. */
+/** The result of an import for each card: unchanged cards are skipped. */
 export const CardOutcome = z.object({
   code: z.string(),
   version: z.int(),

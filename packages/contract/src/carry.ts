@@ -4,14 +4,14 @@ import { judgeReading } from './judge';
 import type { LastPlan } from './repair';
 import type { Check, Reading } from './records';
 
-/** Something recorded that a new plan has no place for, and why. */
+/** A record that a new plan has no place for, and the reason. */
 export interface LeftBehind {
   /** The step it was recorded on. */
   title: Message;
   why: Message;
 }
 
-/** What says nothing that a limit could judge: a picture, and clocks that were begun. */
+/** Kinds that no limit judges: pictures and started clocks. */
 const AS_THEY_ARE: ReadonlySet<Reading['values']['kind']> = new Set([
   'photo',
   'countdown',
@@ -21,14 +21,14 @@ const AS_THEY_ARE: ReadonlySet<Reading['values']['kind']> = new Set([
 export interface Carried {
   checks: Check[];
   readings: Reading[];
-  /** One a step, in the order in which they were recorded. */
+  /** One for each step, in the order of recording. */
   left: LeftBehind[];
 }
 
-/** What a step tells to do; what is measured there has its limits beside it. */
+/** The instruction of a step; a measurement has its limits with it. */
 const toldBy = ({ does, title, text }: Step): string => [does, word(title), word(text)].join('\n');
 
-/** Why what was recorded on a step does not stand in a new plan; null where it does. */
+/** Why records of a step are not valid in a new plan; null if they are. */
 function whyNot(before: Step, after: Step | undefined): Message | null {
   if (!after?.hold) return m('The new plan has no such step.');
   if (after.hold.kind !== before.hold?.kind)
@@ -37,8 +37,8 @@ function whyNot(before: Step, after: Step | undefined): Message | null {
 }
 
 /**
- * What of a plan’s record stands in a new plan: every tick, reading and picture whose step is there and says the same. A
- * reading is judged anew by the limits of the new plan. What does not stand is named, with the reason.
+ * Which records of a plan are valid in a new plan: every tick, reading and picture whose step exists there with the
+ * same instruction. Readings are judged again by the new limits. Other records are listed with the reason.
  */
 export function carriedOver(
   { body, checks, readings }: Pick<LastPlan, 'body' | 'checks' | 'readings'>,
@@ -47,7 +47,7 @@ export function carriedOver(
   const stepsOf = (plan: Plan) => new Map(plan.steps.map((step) => [step.id, step]));
   const [old, now] = [stepsOf(body), stepsOf(next)];
   const whyNotAt = (stepId: string): Message | null => {
-    // How warm it was and whose it was is of the place, whatever is laid there.
+    // Temperature and handover belong to the repair, whatever its material.
     if (OWN_PLACES.includes(stepId)) return null;
     const before = old.get(stepId);
     return before ? whyNot(before, now.get(stepId)) : m('The new plan has no such step.');
@@ -55,7 +55,7 @@ export function carriedOver(
   const stands = ({ stepId }: { stepId: string }) => whyNotAt(stepId) === null;
   const anew = (reading: Reading): Reading => {
     const hold = now.get(reading.stepId)?.hold;
-    // A picture and a clock are what they are: nothing of them is judged by a limit.
+    // Pictures and clocks are not judged by a limit.
     if (!hold || AS_THEY_ARE.has(reading.values.kind)) return reading;
     return { ...reading, ...judgeReading(hold, reading.values, next) };
   };

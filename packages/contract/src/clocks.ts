@@ -3,19 +3,19 @@ import { waitEnds, wetOf, type Recorded } from './done';
 import { countedName, countedOf } from './timed';
 import { pailStages } from './weighed';
 
-/** A clock that somebody started in a repair: what it counts, when it is over, and what is told then. */
+/** A clock that somebody started in a repair: what it counts, its end, and its message. */
 export interface StartedClock {
-  /** The step it stands at; null for what is in the pail, which is of every step that empties it. */
+  /** Its step; null for the open batch, which belongs to every step that uses it. */
   stepId: string | null;
   label: Message;
   /** Epoch ms. */
   at: number;
-  /** What it counts goes on without anybody: a load that is held, a wrap under water. */
+  /** It runs without anybody: a held load, a wrap under water. */
   urgent: boolean;
   over: Message;
 }
 
-/** Waits that steps ask for: drying, flashing off, soaking. */
+/** Waits of steps: drying, flash-off, soaking. */
 const waits = (view: Recorded, { steps }: Plan): StartedClock[] =>
   steps.flatMap((step) => {
     const { id: stepId, title, hold } = step;
@@ -25,7 +25,7 @@ const waits = (view: Recorded, { steps }: Plan): StartedClock[] =>
     return [{ stepId, label: hold.label, at, urgent: false, over }];
   });
 
-/** What is counted beside steps: a load that is held, a pass of the lamp. */
+/** Counts at steps: a held load, a pass of the lamp. */
 const counts = (view: Recorded, { steps }: Plan): StartedClock[] =>
   steps.flatMap((step) => {
     const counted = countedOf(step, view.readings);
@@ -35,7 +35,7 @@ const counts = (view: Recorded, { steps }: Plan): StartedClock[] =>
     return [{ stepId: step.id, label, at: counted.ends, urgent: true, over }];
   });
 
-/** What the batch in the pail goes through before it is placed. */
+/** The stages of the open batch before placing. */
 function stages({ mixes }: Recorded, plan: Plan): StartedClock[] {
   const wet = wetOf(mixes);
   const batch = wet && planBatches(plan).find((b) => b.no === wet.batchNo);
@@ -46,6 +46,6 @@ function stages({ mixes }: Recorded, plan: Plan): StartedClock[] {
   });
 }
 
-/** Every clock that was started by the record of a repair, over or not, the soonest first. */
+/** Every clock that a repair's record started, ended or not, soonest first. */
 export const startedClocks = (view: Recorded, plan: Plan): StartedClock[] =>
   [...waits(view, plan), ...counts(view, plan), ...stages(view, plan)].sort((p, q) => p.at - q.at);

@@ -12,25 +12,22 @@ import {
 
 const base = { id: Id, repairId: Id, at: Instant };
 const grams = () => z.number().gt(0).max(1e6);
-/** Most of a picture in base64, characters: a phone’s photo at 1280 px is half of it. */
+/** Largest picture in base64, characters: about twice a phone’s photo at 1280 px. */
 export const MOST_PHOTO = 450_000;
 const note = () => typedLines(MOST_NOTE);
-/**
- * The plan that somebody saw who recorded it. Left out by a device that kept it before this was asked: then it is the
- * present one.
- */
+/** The plan that the author saw. Absent from older devices: then the present plan. */
 const record = { ...base, planId: Id.optional() };
 
 const PICTURES = ['image/jpeg', 'image/png'] as const;
-/** The first bytes of a picture of each kind, in base64. */
+/** The first bytes of each picture type, in base64. */
 const BEGINS: Record<(typeof PICTURES)[number], string> = {
   'image/jpeg': '/9j/',
   'image/png': 'iVBORw0KGgo',
 };
 
 /**
- * Every write, told apart by `type`. `id` is made by the client: the same command sent twice has one effect.
- * `expect` is the version the person was looking at; an older one gets 409 with both states.
+ * Every write, distinguished by `type`. The client makes `id`: the same command sent twice has one effect. `expect` is
+ * the version that the person saw; an older one is answered with 409 and both states.
  */
 export const Command = z.discriminatedUnion('type', [
   z.strictObject({ ...base, type: z.literal('repair.create'), survey: Survey }),
@@ -42,9 +39,9 @@ export const Command = z.discriminatedUnion('type', [
     planId: Id,
     cardCode: typedText(12, 1),
     intent: z.enum(INTENTS),
-    /** What was chosen where practitioners differ, by question. */
+    /** The chosen school, by question. */
     schools: z.record(typedText(20, 1), typedText(20)).default({}),
-    /** Second materials that were chosen by the person, card code by purpose. */
+    /** Second materials that the person chose, card code by purpose. */
     seconds: z.record(typedText(20, 1), typedText(12)).default({}),
   }),
   z.strictObject({ ...base, type: z.literal('station.move'), expect: Version, station: StationId }),
@@ -52,7 +49,7 @@ export const Command = z.discriminatedUnion('type', [
     ...record,
     type: z.literal('check.set'),
     stepId: typedText(60, 1),
-    /** The batch it was done with; null: the step as a whole. */
+    /** The batch of the tick; null: the whole step. */
     batchNo: z.int().min(1).max(10000).nullable().default(null),
     done: z.boolean(),
     note: note(),
@@ -67,11 +64,11 @@ export const Command = z.discriminatedUnion('type', [
     ...record,
     type: z.literal('mix.start'),
     batchNo: z.int().min(1).max(10000),
-    /** What the scale shows of both parts; null where nothing is weighed. */
+    /** The weighed mass of both parts; null if nothing is weighed. */
     aG: grams().nullable(),
     bG: grams().nullable(),
     lot: typedText(MOST_LOT),
-    /** The scale that sent both weights; left out where one was typed. */
+    /** The scale that sent both masses; absent if one was typed. */
     instrument: typedText(MOST_INSTRUMENT, 1).optional(),
   }),
   z
@@ -80,7 +77,7 @@ export const Command = z.discriminatedUnion('type', [
       type: z.literal('photo.add'),
       stepId: typedText(60, 1),
       mime: z.enum(PICTURES),
-      /** The picture, made small on the device, in base64. */
+      /** The picture, reduced on the device, in base64. */
       data: z.base64().min(16).max(MOST_PHOTO),
     })
     .refine(({ mime, data }) => data.startsWith(BEGINS[mime]), {
@@ -92,11 +89,11 @@ export const Command = z.discriminatedUnion('type', [
   z.strictObject({
     ...record,
     type: z.literal('signoff.add'),
-    /** What the person saw who signs; left out by a device that kept it before this was asked. */
+    /** The version that the signing person saw; absent from older devices. */
     expect: Version.optional(),
     verdict: z.enum(SIGNOFF_VERDICTS),
     statement: typedLines(MOST_NOTE, LEAST_NOTE),
-    /** Why it is signed although this server has not seen the cure pass: what was done was entered afterwards. */
+    /** Why it is signed although this server has not seen the end of the cure: the work was recorded later. */
     override: typedLines(MOST_NOTE, LEAST_NOTE).nullable().default(null),
   }),
 ]);

@@ -5,27 +5,27 @@ import type { CureSeen } from '@kelmot/core/run/asItRuns';
 import type { Recorded } from './done';
 import { MOST_ROWS, WARMER_NAMES, type LogRow, type Reading, type ReadingValues } from './records';
 
-/** What a record of the cure hangs on, in place of a step: it is of the repair, whatever is at hand. */
+/** The place of cure records, instead of a step: they belong to the repair, whatever its current step. */
 export const CURE = 'cure';
 
 const KINDS = ['temperatures', 'heat', 'nail', 'shore'] as const;
-/** Kinds of readings that say how warm a repair was or how hard: its clocks run by them. */
+/** Kinds of readings about temperature or hardness: the repair's clocks depend on them. */
 export const OF_CLOCKS = [...KINDS, 'ambient'] as const;
 export type CureValues = Extract<ReadingValues, { kind: (typeof KINDS)[number] }>;
 
 export const isOfCure = (values: ReadingValues): values is CureValues =>
   KINDS.some((kind) => kind === values.kind);
 
-/** The colder of the spots that were read: the cure is done where it is done last. */
+/** The colder of two spots: it cures last. */
 export const coldest = ({ tempC, otherC = tempC }: LogRow): number => Math.min(tempC, otherC);
 
-/** The moment of a row of a log, epoch ms. */
+/** The moment of a log's row, epoch ms. */
 const momentOf = (from: string, { atMin }: LogRow): number => Date.parse(from) + atMin * MINUTE;
 
-/** What joins the rows of a log that are kept is nowhere further from what was read, °C, as long as they are not too many. */
+/** Largest error of a reduced log, °C, unless too many rows remain. */
 const WITHIN_C = 0.1;
 
-/** What was read, epoch ms and °C of one spot or two, as it is recorded: without what says nothing more; null for nothing. */
+/** A log to record, from readings in epoch ms and °C of one or two spots, without redundant rows; null if empty. */
 export function logOf(reads: readonly Read[], instrument?: string): CureValues | null {
   const [first] = reads;
   if (!first) return null;
@@ -40,7 +40,7 @@ export function logOf(reads: readonly Read[], instrument?: string): CureValues |
   return { kind: 'temperatures', from, rows, ...(instrument ? { instrument } : {}) };
 }
 
-/** Why something of a cure may not be recorded at a moment: the field and what to mend; null where it may. */
+/** Why a cure record may not be made at a moment: the field and the remedy; null if it may. */
 export function wrongOfCure(
   values: CureValues,
   at: string,
@@ -60,7 +60,7 @@ export function wrongOfCure(
   };
 }
 
-/** What a log says of itself: how warm, over how long. */
+/** The text of a log: temperatures and duration. */
 function logSaid(rows: readonly LogRow[]): Message {
   const temps = rows.map(coldest);
   const [low, high] = [Math.min(...temps), Math.max(...temps)];
@@ -75,7 +75,7 @@ function logSaid(rows: readonly LogRow[]): Message {
       });
 }
 
-/** What a record of a cure says, the same on the device and on the server. A sample that is soft has not passed. */
+/** The text and verdict of a cure record, the same on device and server. A soft sample has not passed. */
 export function judgeCure(values: CureValues, plan: Plan): { passed: boolean; say: Message } {
   switch (values.kind) {
     case 'temperatures':
@@ -104,7 +104,7 @@ export function judgeCure(values: CureValues, plan: Plan): { passed: boolean; sa
   }
 }
 
-/** What a record of a cure is called in the story. */
+/** The title of a cure record in the story. */
 export const titleOfCure = (values: CureValues): Message => {
   switch (values.kind) {
     case 'temperatures':
@@ -118,13 +118,13 @@ export const titleOfCure = (values: CureValues): Message => {
 
 type Temp = CureSeen['temps'][number];
 type SeenReading = Pick<Reading, 'values' | 'takenAt' | 'passed'>;
-/** As much of a repair as says how it cures. */
+/** The part of a repair that its cure depends on. */
 export interface CureRecord {
   plan: Recorded['plan'];
   readings: readonly SeenReading[];
 }
 
-/** How warm it was by one reading; null where it does not say. A gate says it, where nothing warms the repair after it. */
+/** The temperatures of one reading; null if it has none. A gate reading counts if nothing heats the repair after it. */
 function tempsIn({ values, takenAt }: SeenReading, isHeld: boolean): Temp[] {
   if (values.kind === 'temperatures')
     return values.rows.map((row) => ({ at: momentOf(values.from, row), tempC: coldest(row) }));
@@ -133,7 +133,7 @@ function tempsIn({ values, takenAt }: SeenReading, isHeld: boolean): Temp[] {
   return [];
 }
 
-/** When it was warmed by anything at all: one that is switched off leaves what another still warms. */
+/** When it was heated by anything: one heater off leaves the others on. */
 function warmedBy(
   marks: readonly { at: number; by: string; on: boolean }[],
 ): CureSeen['heat'][number][] {
@@ -145,7 +145,7 @@ function warmedBy(
   });
 }
 
-/** Everything that was seen of how a repair cures. A later log takes the place of what an earlier one says of the same time. */
+/** All cure readings of a repair. A later log replaces an earlier one for the same time. */
 export function cureSeen({ plan, readings }: CureRecord): CureSeen {
   const isHeld = plan?.body.heldC != null;
   const temps = readings.reduce<Temp[]>((known, reading) => {

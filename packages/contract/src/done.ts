@@ -2,10 +2,10 @@ import { MINUTE, type MixedBatch, type Step } from '@kelmot/core';
 import type { RepairView } from './repair';
 import type { Mix, Reading } from './records';
 
-/** What a plan’s progress is read from. */
+/** The input for a plan's progress. */
 export type Recorded = Pick<RepairView, 'plan' | 'readings' | 'checks' | 'mixes'>;
 
-/** Mixes as the clocks of core read them. */
+/** Mixes as core's clocks read them. */
 export const mixedBatches = (mixes: readonly Mix[]): MixedBatch[] =>
   mixes.map((x) => ({
     batchNo: x.batchNo,
@@ -14,35 +14,35 @@ export const mixedBatches = (mixes: readonly Mix[]): MixedBatch[] =>
     binned: x.binnedAt !== null,
   }));
 
-/** The batch that lives in a pail: mixed, and neither placed nor binned; null where none does. */
+/** The open batch: mixed, neither placed nor thrown away; null if there is none. */
 export const wetOf = <T extends Pick<Mix, 'placedAt' | 'binnedAt'>>(
   mixes: readonly T[],
 ): T | null => mixes.find((x) => x.placedAt === null && x.binnedAt === null) ?? null;
 
-/** The last of the rows that are so. */
+/** The last of the rows that match. */
 export const latest = <T>(rows: readonly T[], is: (row: T) => boolean): T | undefined =>
   rows.filter(is).at(-1);
 
-/** The readings at the hold of a step, in order: what is only counted beside it is none. */
+/** The readings at a step's hold, in order, without counts. */
 export const atHold = <T extends Pick<Reading, 'stepId' | 'values'>>(
   stepId: string,
   readings: readonly T[],
 ): T[] => readings.filter((r) => r.stepId === stepId && r.values.kind !== 'timed');
 
-/** When the wait of a step ends, epoch ms; null where it has none or was not started. */
+/** The end of a step's wait, epoch ms; null if it has none or was not started. */
 export function waitEnds(step: Step, { readings }: Pick<Recorded, 'readings'>): number | null {
   if (step.hold?.kind !== 'countdown') return null;
   const started = latest(atHold(step.id, readings), (r) => r.values.kind === 'countdown');
   return started ? Date.parse(started.takenAt) + step.hold.minutes * MINUTE : null;
 }
 
-/** Whether the last word on a step is an override: the job went on without what its hold asks for. */
+/** Whether the last record of a step is an override: the job went on without its hold. */
 const overridden = (step: Step, { readings }: Pick<Recorded, 'readings'>): boolean =>
   atHold(step.id, readings).at(-1)?.values.kind === 'override';
 
 /**
- * Whether a step's hold has been met at a moment: its last tick stands, its last reading passed, its wait is over; or
- * the job went on without it, by an override.
+ * Whether a step's hold is met at a moment: its last tick is set, its last reading passed, its wait is over; or it was
+ * overridden.
  */
 export function stepDone(
   step: Step,
@@ -56,5 +56,5 @@ export function stepDone(
   return atHold(step.id, readings).at(-1)?.passed ?? false;
 }
 
-/** Batches that count: one that was binned never was. */
+/** Batches that count: not thrown away. */
 export const soundMixes = (mixes: readonly Mix[]) => mixes.filter((x) => x.binnedAt === null);

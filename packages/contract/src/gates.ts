@@ -22,14 +22,14 @@ import type { RepairView } from './repair';
 import { runningPlan } from './running';
 import { toAdd, weighedFor, type OnScale } from './weighed';
 
-/** Why something may not be done, for buttons, for what is laid over the view and for the server alike. */
+/** Why something may not be done: for buttons, for optimistic updates and for the server. */
 export interface Held {
-  /** What would change it: the state of the repair, what is still to be done, what was typed, time, another person. */
+  /** What would change it: the state, open steps, an input, time, or another person. */
   by: 'state' | 'open' | 'input' | 'cure' | 'clock' | 'person';
   title: Message;
-  /** What is still to be done, the first first; or the way out. */
+  /** What must be done, first things first; or the remedy. */
   why: Message[];
-  /** The part of what was typed that must be mended. */
+  /** The input to correct. */
   field?: 'aG' | 'bG' | 'batchNo' | 'override';
 }
 
@@ -46,7 +46,7 @@ const held = (
 });
 const NO_PLAN = held('open', m('Choose a system first'), [m('there is no plan yet')]);
 
-/** How far a batch is off its ratio, percent; null where nothing is weighed, or it is not weighed yet. */
+/** The deviation of a batch from its ratio, percent; null if nothing is weighed, or not yet. */
 export function deviationOf(
   { plan }: Pick<RepairView, 'plan'>,
   batchNo: number,
@@ -56,8 +56,8 @@ export function deviationOf(
 }
 
 /**
- * Why a batch may not be mixed at a moment, epoch ms; null where it may: every hold before its round met, rounds and
- * batches in their order, on ratio, and not mixed before.
+ * Why a batch may not be mixed at a moment, epoch ms; null if it may: every hold before its round is met, rounds and
+ * batches are in order, the ratio is right, and it was not mixed before.
  */
 export function mayMix(
   view: RepairView,
@@ -85,7 +85,7 @@ export function mayMix(
   return offRatio(plan, batch.no, scale);
 }
 
-/** Why what is on the scale may not be mixed: not weighed yet, or off its ratio, with what to add. */
+/** Why the weighed parts may not be mixed: not weighed yet, or off ratio, with the correction. */
 function offRatio(plan: Plan, batchNo: number, scale: OnScale): Held | null {
   const weighed = weighedFor(plan, batchNo, scale);
   if (!weighed) return null;
@@ -108,8 +108,8 @@ function offRatio(plan: Plan, batchNo: number, scale: OnScale): Held | null {
 }
 
 /**
- * Why a repair may not move to a station at a moment, epoch ms; null where it may. Back is always allowed; on, when
- * nothing before the new station still holds the job.
+ * Why a repair may not move to a station at a moment, epoch ms; null if it may. Back always; forward if no hold before
+ * the new station is open.
  */
 export function mayMove(view: RepairView, station: StationId, now: number): Held | null {
   const to = STATIONS.indexOf(station);
@@ -119,12 +119,12 @@ export function mayMove(view: RepairView, station: StationId, now: number): Held
   return open.length > 0 ? held('open', m('Not yet: holds are open'), open) : null;
 }
 
-/** How far the clock of a device may differ from the server’s, ms. */
+/** Allowed difference between a device's clock and the server’s, ms. */
 export const CLOCK_SLACK = 10 * MINUTE;
 
 /**
- * When the cure is over by the clock of the server, epoch ms: it counts from when the server had each batch, whatever
- * a device says. One that still waits on the device counts from now. Null until all is mixed.
+ * When the cure ends by the server's clock, epoch ms: from the receipt of each batch, whatever the device says. A batch
+ * that is still queued counts from now. Null until all is mixed.
  */
 export function curedByServer(view: RepairView, now: number): number | null {
   const plan = view.plan?.body;
@@ -138,23 +138,23 @@ export function curedByServer(view: RepairView, now: number): number | null {
   return curedAt(gistOf(runs), mixedBatches(seen));
 }
 
-/** What a sign-off is judged by. */
+/** The input for judging a sign-off. */
 export interface Signing {
   verdict: 'accepted' | 'redo';
-  /** Why it is signed although the server has not seen the cure pass; null: no reason is given. */
+  /** Why it is signed although the server has not seen the end of the cure; null: no reason given. */
   override: string | null;
 }
 
-/** Who may sign although the server has not seen the cure pass. */
+/** Roles that may sign although the server has not seen the end of the cure. */
 const OVERRIDES: readonly Me['role'][] = ['planner'];
 
-/** Whether somebody may sign for what was entered afterwards, with a reason. */
+/** Whether a role may sign, with a reason, what was recorded later. */
 export const mayOverride = ({ role }: Pick<Me, 'role'>): boolean => OVERRIDES.includes(role);
 
-/** What is never gone on without: the lock, the permit, and what somebody else must approve. */
+/** Steps that can never be overridden: lock, permit, and approvals. */
 const NEVER: readonly Step['does'][] = ['safe', 'approve'];
 
-/** Why somebody may not go on without what the hold of a step asks for; null where they may, with a reason. */
+/** Why a person may not override the hold of a step; null if they may, with a reason. */
 export function mayGoOnWithout(
   { hold, does, eachBatch }: Pick<Step, 'hold' | 'does' | 'eachBatch'>,
   who: Pick<Me, 'role'>,
@@ -168,7 +168,7 @@ export function mayGoOnWithout(
   return null;
 }
 
-/** Whether a second person signs a plan: never, where somebody must approve it, or always. */
+/** Whether a plan needs a second person's signature: never, where approval is needed, or always. */
 function wantsSecond(
   view: RepairView,
   { secondSigns }: Pick<SiteSettings, 'secondSigns'>,
@@ -178,8 +178,8 @@ function wantsSecond(
 }
 
 /**
- * Why a repair may not be signed off by somebody, at a moment of the device and of the server, epoch ms; null where it may.
- * Redo needs a plan and nothing more. Accepted: every hold met, the cure over, and a second person where the site says so.
+ * Why a person may not sign a repair off, at a moment of the device and of the server, epoch ms; null if they may. Redo
+ * only needs a plan. Accepted: every hold met, the cure over, and a second person if the site says so.
  */
 export function maySign(
   view: RepairView,
@@ -200,7 +200,7 @@ export function maySign(
       m('Cured from {at}', { at: dayClockText(ready, now.device, site.zone) }),
     ]);
   const inspected = new Set(plan.steps.filter((s) => s.station === 'accept').map((s) => s.id));
-  // Who looks at it at the end is the second person, and no worker for that.
+  // The final inspector is the second person; inspecting does not count as work.
   const deeds = [...view.mixes, ...view.checks.filter((c) => !inspected.has(c.stepId))];
   const worked = deeds.some((x) => x.byId === who.id);
   if (worked && wantsSecond(view, site))

@@ -3,7 +3,7 @@ import { soundMixes, stepDone, type Recorded } from './done';
 import type { Check, Mix, Reading } from './records';
 import { againBecause } from './windows';
 
-/** The last word of a tick, of its batch or of the step as a whole. A batch that was binned takes its ticks with it. */
+/** The last tick of a batch or of the whole step. Ticks of a batch that was thrown away do not count. */
 function ticked(checks: readonly Check[], deed: Deed, since: number): boolean {
   const own = checks.filter((c) => c.stepId === deed.step.id);
   const counts = (c: Check) =>
@@ -12,8 +12,8 @@ function ticked(checks: readonly Check[], deed: Deed, since: number): boolean {
 }
 
 /**
- * Whether one thing is done. With a batch: it was mixed and this was ticked since, and what empties the pail says that
- * it is placed. What was placed without a tick is done too, save in the last batch of its round: there the step asks for it.
+ * Whether a task is done. With a batch: it was mixed, and the step was ticked since; the last task also needs the batch
+ * to be placed. A placed batch counts as ticked, except the last batch of a round: there the step needs its tick.
  */
 export function deedDone(deed: Deed, view: Recorded, plan: Plan, now: number): boolean {
   const { step, batch, empties } = deed;
@@ -30,7 +30,7 @@ export function deedDone(deed: Deed, view: Recorded, plan: Plan, now: number): b
   return met && (placed || !empties);
 }
 
-/** Which of everything there is to do is at hand: the first that is not done; null when all is. */
+/** The index of the current task: the first that is not done; null when all are. */
 export function atHand(deeds: readonly Deed[], view: Recorded, now: number): number | null {
   const plan = view.plan?.body;
   const at = plan ? deeds.findIndex((d) => !deedDone(d, view, plan, now)) : -1;
@@ -39,7 +39,7 @@ export function atHand(deeds: readonly Deed[], view: Recorded, now: number): num
 
 type Written = Pick<Check | Reading | Mix, 'by' | 'byId'> & { at: string };
 
-/** What was last recorded of one thing, by whom and when: its tick, its reading, its batch. Null where nothing was. */
+/** The last record of a task, with person and time: its tick, reading or batch. Null if none. */
 export function lastRecord({ step, batch }: Deed, view: Recorded): Written | null {
   const checks = view.checks.filter(
     (c) => c.stepId === step.id && (c.batchNo === null || c.batchNo === batch?.no),
@@ -55,8 +55,8 @@ export function lastRecord({ step, batch }: Deed, view: Recorded): Written | nul
 }
 
 /**
- * The ticks by which a step stands as done, of its batch or as a whole, the first one first: one of each person, so that
- * more than one says that it was done twice. Empty where it is not done.
+ * The ticks that make a step done, for its batch or as a whole, oldest first, one for each person: more than one means
+ * it was done twice. Empty if it is not done.
  */
 export function tickedBy(
   checks: readonly Check[],

@@ -3,7 +3,7 @@ import { m, type Message } from '@kelmot/core';
 import type { Recorded } from './done';
 import { TOLD_TITLES, type Reading, type ReadingValues } from './records';
 
-/** What a record of a change of hands hangs on, in place of a step: it is of the repair. */
+/** The place of handover records, instead of a step: they belong to the repair. */
 export const HANDOVER = 'handover';
 
 const KINDS = ['handed-over', 'taken-over'] as const;
@@ -13,7 +13,7 @@ type HandedOver = Extract<HandoverValues, { kind: 'handed-over' }>;
 export const isOfHandover = (values: ReadingValues): values is HandoverValues =>
   KINDS.some((kind) => kind === values.kind);
 
-/** What a record of a change of hands says: what was told, as it was told. */
+/** The text of a handover record, as it was told. */
 export function handoverSaid(values: HandoverValues): Message {
   if (values.kind === 'taken-over') return m('What was told is read.');
   const parts = values.parts.map(({ part, lines }) =>
@@ -26,13 +26,12 @@ export function handoverSaid(values: HandoverValues): Message {
 export const titleOfHandover = ({ kind }: HandoverValues): Message =>
   kind === 'handed-over' ? m('Handed over') : m('Taken over');
 
-/** What was told at the end of somebody's work, by whom and when. */
+/** A handover at the end of somebody's work, with person and time. */
 export type Told = Pick<Reading, 'id' | 'by' | 'byId' | 'takenAt'> &
   Pick<HandedOver, 'parts' | 'note'>;
 
 /**
- * What the last one who left this repair told, as long as nobody else has taken it over nor gone on with it; null where
- * nothing waits to be read.
+ * The last handover of this repair, until another person takes over or goes on with it; null if none waits to be read.
  */
 export function toldLast({ checks, readings, mixes }: Omit<Recorded, 'plan'>): Told | null {
   const last = readings.filter((r) => isOfHandover(r.values)).at(-1);

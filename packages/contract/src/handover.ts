@@ -18,31 +18,31 @@ import { runningPlan } from './running';
 import { MARK_NAMES, storyOf } from './story';
 import { againBecause, againSaid, closingWindows, waitsUntil } from './windows';
 
-/** What whoever comes next is told of a job, made from its record. */
+/** The handover of a job, made from its record. */
 export interface Handover {
-  /** Where it stands: how much is done, by whom last, and what comes next. */
+  /** The state: how much is done, by whom last, and the next task. */
   stands: Message[];
-  /** What lives, cures or waits by itself, with its clock. */
+  /** Open batches, cures and waits, with their clocks. */
   wet: Message[];
-  /** What closes next, the soonest first. */
+  /** Windows that close, soonest first. */
   closes: Message[];
-  /** What was left too long and is to be made new before it goes on. */
+  /** What was left too long and must be repeated first. */
   again: Message[];
-  /** What needs an eye: readings that failed, batches past their life, overrides, what was taken back. */
+  /** What needs attention: failed readings, late batches, overrides, undone ticks. */
   watch: Message[];
 }
 
-/** So much of what needs an eye is told, the latest of it. */
+/** Most items that need attention: the latest. */
 const MOST_WATCHED = 6;
 
-/** Two rounds may wait for the same and be called the same: that is told once. */
+/** Two rounds with the same wait and name are told once. */
 const once = (lines: readonly Message[]): Message[] => [
   ...new Map(lines.map((line) => [word(line), line])).values(),
 ];
 
 function standsAt(view: RepairView, now: number, zone: Zone): Message[] {
   const plan = view.plan?.body;
-  // A change of hands is no work that was done.
+  // A handover is not work.
   const work = view.readings.filter((r) => !isOfHandover(r.values));
   const last = storyOf({ ...view, readings: work }).at(-1);
   const done = last
@@ -80,8 +80,8 @@ function standsAt(view: RepairView, now: number, zone: Zone): Message[] {
 }
 
 /**
- * What is told when the work stops or a shift changes, from what was recorded and the clocks as they run at `now`, epoch
- * ms, on the wall of `zone`. An empty part has nothing to tell.
+ * What to tell at a stop or change of shift, from the record and the clocks at `now`, epoch ms, in the local time of
+ * `zone`. Empty parts have nothing to tell.
  */
 export function handoverOf(view: RepairView, now: number, zone: Zone): Handover {
   const plan = view.plan?.body;

@@ -1,7 +1,7 @@
 import { Moment } from '@kelmot/core';
 import { z } from 'zod';
 
-/** Ids are made by the client, so that a write can be sent twice with one effect. Version 7 sorts by time. */
+/** The client makes ids, so that a write can be sent twice with one effect. Version 7 sorts by time. */
 export const Id = z.uuid();
 export const Instant = Moment;
 export const Version = z.int().min(1);

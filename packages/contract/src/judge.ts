@@ -7,7 +7,7 @@ import type { ReadingValues } from './records';
 
 export interface ReadingVerdict {
   passed: boolean;
-  /** One short sentence with the number and the limit. */
+  /** One short sentence with the figure and the limit. */
   say: Message;
 }
 
@@ -62,8 +62,8 @@ function judgeAir(values: Extract<ReadingValues, { kind: 'ambient' }>, plan: Pla
 }
 
 /**
- * A reading as it is kept: an approval by somebody whose account may give it carries that account and its name; by
- * anybody else it carries the name that was typed, and no account.
+ * A reading as it is stored: an approval by an authorised account carries that account and its name; another one
+ * carries the typed name and no account.
  */
 export function approvedBy(
   hold: Hold,
@@ -76,7 +76,7 @@ export function approvedBy(
     : { ...values, account: null };
 }
 
-/** Judges a reading against the hold it was taken for: the same on the device and on the server. */
+/** Judges a reading against its hold: the same on device and server. */
 export function judgeReading(hold: Hold, values: ReadingValues, plan: Plan): ReadingVerdict {
   if (values.kind === 'override')
     return { passed: true, say: m('Gone on without it: {why}', { why: values.why }) };

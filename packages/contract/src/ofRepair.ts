@@ -10,16 +10,16 @@ import {
 import type { ReadingVerdict } from './judge';
 import type { ReadingValues } from './records';
 
-/** What is recorded of a repair itself, whatever step is at hand: how it cures, and whose it is. */
+/** Records of the repair itself, whatever its current step: cure and handover. */
 export type OwnValues = CureValues | HandoverValues;
 
 export const isOfRepair = (values: ReadingValues): values is OwnValues =>
   isOfCure(values) || isOfHandover(values);
 
-/** What such records hang on, in place of a step. */
+/** The places of such records, instead of a step. */
 export const OWN_PLACES: readonly string[] = [CURE, HANDOVER];
 
-/** Why such a record may not be made at a moment: the field and what to mend; null where it may. */
+/** Why such a record may not be made at a moment: the field and the remedy; null if it may. */
 export function wrongOfRepair(
   { stepId, at }: { stepId: string; at: string },
   values: OwnValues,
@@ -30,10 +30,10 @@ export function wrongOfRepair(
   return isOfCure(values) ? wrongOfCure(values, at, plan) : null;
 }
 
-/** What such a record says, the same on the device and on the server. */
+/** The text and verdict of such a record, the same on device and server. */
 export const judgeOfRepair = (values: OwnValues, plan: Plan): ReadingVerdict =>
   isOfCure(values) ? judgeCure(values, plan) : { passed: true, say: handoverSaid(values) };
 
-/** What such a record is called in the story. */
+/** The title of such a record in the story. */
 export const titleOfRepair = (values: OwnValues): Message =>
   isOfCure(values) ? titleOfCure(values) : titleOfHandover(values);

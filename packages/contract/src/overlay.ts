@@ -13,22 +13,22 @@ import { recordedLines } from './story';
 
 type CommandOf<T extends Command['type']> = Extract<Command, { type: T }>;
 
-/** A choice of system as a plan is made of it. */
+/** A choice of system, for making a plan. */
 export type Choice = Pick<
   CommandOf<'plan.make'>,
   'cardCode' | 'at' | 'intent' | 'schools' | 'seconds'
 >;
 
-/** What a device knows besides the repair: enough to plan with, as the server will. */
+/** What a device knows besides the repair: enough to plan as the server will. */
 export interface OnDevice {
   who: Me;
-  /** The plan that a choice makes of a survey; null where that is not known here, or does not fit. */
+  /** The plan for a survey and a choice; null if it cannot be made here, or does not fit. */
   plan: (survey: Survey, choice: Choice) => Plan | null;
-  /** The zone whose calendar the days of the site are counted by. */
+  /** The time zone of the site's calendar. */
   zone: string;
 }
 
-/** What stands over a repair that its survey alone says. */
+/** The fields of a repair's head that come from its survey. */
 export const headOfSurvey = (survey: Survey) => ({
   family: survey.family,
   tag: survey.asset.tag,
@@ -42,7 +42,7 @@ export const headOfSurvey = (survey: Survey) => ({
   ).toISOString(),
 });
 
-/** A repair that was begun on this device and that nobody else has seen yet. */
+/** A repair that was begun on this device and is not on the server yet. */
 export function createdRepair({ repairId, at, survey }: CommandOf<'repair.create'>): RepairView {
   return {
     ...headOfSurvey(survey),
@@ -68,7 +68,7 @@ const NO_RECORDS: Pick<RepairView, 'readings' | 'mixes' | 'checks'> = {
   checks: [],
 };
 
-/** The view without its plan: what was recorded on it stands among what is earlier. */
+/** The view without its plan: its records become earlier ones. */
 const withoutPlan = (view: RepairView): RepairView => ({
   ...view,
   ...NO_RECORDS,
@@ -78,7 +78,7 @@ const withoutPlan = (view: RepairView): RepairView => ({
     : view.earlier,
 });
 
-/** The plan whose record a new one takes over what stands of: none, where something was mixed on it. */
+/** The plan whose valid records a new plan takes over; null if a batch was mixed on it. */
 export const lastPlanOf = ({ plan, last, mixes, checks, readings }: RepairView): LastPlan | null =>
   plan ? (mixes.length > 0 ? null : { ...plan, checks, readings }) : last;
 
@@ -117,7 +117,7 @@ const marked =
     mixes: view.mixes.map((x) => (x.id === mixId ? { ...x, [end]: at } : x)),
   });
 
-/** Every command laid over a view, as the server will carry it out; one without an entry here does not compile. */
+/** The optimistic update of every command, as the server will carry it out; a missing entry does not compile. */
 const OVER: { [T in Command['type']]: Lay<T> } = {
   'repair.create': (view) => view,
   'survey.save': (view, { survey }) => ({
@@ -203,7 +203,7 @@ const OVER: { [T in Command['type']]: Lay<T> } = {
       return {
         ...withoutPlan(view),
         ...{ signoffs, version, station: 'prep' },
-        // A sign-off begins the plan anew under its own id: the device can go on with it at once.
+        // A sign-off starts the plan again under its own id: the device can go on at once.
         plan: { id, number: number + 1, body },
       };
     const looks = nextLooks(body, at, zone).map((look, i) => ({
@@ -222,15 +222,14 @@ const onAnother = ({ plan }: RepairView, command: Command): boolean =>
   command.planId !== undefined &&
   command.planId !== plan?.id;
 
-/** Whether the server has it already: its answer may come before it is known that it was sent. */
+/** Whether the server has it already: its state may arrive before its acknowledgement. */
 const isThere = (view: RepairView, { id, ...command }: Command): boolean =>
   (command.type === 'plan.make' && view.plan?.id === command.planId) ||
   [...view.checks, ...view.readings, ...view.mixes, ...view.signoffs].some((r) => r.id === id);
 
 /**
- * A repair as it will be once a command waiting on the device has been sent: what was typed shows at once. A command
- * that the view holds already changes nothing; nor does a record of a plan that another has taken the place of: it is
- * kept with that one.
+ * A repair after a queued command: what was typed shows at once. A command that the view already contains changes
+ * nothing; nor does a record of a replaced plan: it stays with that one.
  */
 export function applyCommand(view: RepairView, command: Command, device: OnDevice): RepairView {
   if (onAnother(view, command) || isThere(view, command)) return view;

@@ -1,10 +1,10 @@
 import { issuesOf, Plan, unknownIds } from '@kelmot/core';
 import { z } from 'zod';
 
-/** The version that is written, and that is read. */
+/** The version that is written and read. */
 export const PLAN_FILE_VERSION = 2;
 
-/** The open format of a plan: the whole job as data, with its working, to be kept, sent and read back. */
+/** The open format of a plan: the whole job as data, with its working, to keep, send and read back. */
 export const PlanFile = z.strictObject({
   format: z.literal('kelmot-plan'),
   version: z.literal(PLAN_FILE_VERSION),
@@ -20,8 +20,8 @@ export const planFile = (plan: Plan): PlanFile => ({
 });
 
 /**
- * Reads a plan file. The version is looked at before anything else: a file of another one is told by its number, and is
- * never read as if it were of this one. When the format changes, the reader of version N stays and gives N + 1.
+ * Reads a plan file. Checks the version first: a file of another version is reported by its number and never read as
+ * this one. When the format changes, the reader of version N stays and returns N + 1.
  */
 export function readPlanFile(
   given: unknown,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-/** An error as every route reports it: RFC 9457, with the fields that are wrong. */
+/** An error as every route reports it: RFC 9457, with the wrong fields. */
 export const Problem = z.object({
   type: z.string(),
   title: z.string(),

@@ -13,7 +13,7 @@ import { mixedBatches, soundMixes, stepDone, wetOf, type Recorded } from './done
 import type { Mix } from './records';
 import { waitsOpen } from './windows';
 
-/** Batches of a round that are still to be mixed or placed. */
+/** Batches of a round that are not yet mixed or placed. */
 function openInRound(plan: Plan, round: string, mixes: readonly Mix[]): PlanBatch[] {
   const placed = soundMixes(mixes).filter((x) => x.placedAt !== null);
   return planBatches(plan).filter(
@@ -21,14 +21,14 @@ function openInRound(plan: Plan, round: string, mixes: readonly Mix[]): PlanBatc
   );
 }
 
-/** Whether nothing of a step is left: its hold is met and, where it is done with each batch, all are placed. */
+/** Whether a step is complete: its hold is met and, if it is done per batch, all are placed. */
 function finished(step: Step, view: Recorded, plan: Plan, now: number): boolean {
   if (step.eachBatch && step.round !== null && openInRound(plan, step.round, view.mixes).length > 0)
     return false;
   return stepDone(step, view, now);
 }
 
-/** What is open before a place in the order: titles of holds, and batches that are not placed. */
+/** What is open before a place in the order: titles of holds, and unplaced batches. */
 function openBefore(view: Recorded, plan: Plan, end: number, now: number): Message[] {
   const before = plan.steps.slice(0, end);
   const holds = before.filter((s) => !stepDone(s, view, now)).map((s) => s.title);
@@ -43,8 +43,8 @@ function openBefore(view: Recorded, plan: Plan, end: number, now: number): Messa
 }
 
 /**
- * What still stands before a batch may be mixed: every hold before its round’s mix, the batches before it placed, and
- * for the first of a round the waits of its links.
+ * What is open before a batch may be mixed: every hold before its round’s mix, earlier batches, and for the first of a
+ * round the waits of its links.
  */
 export function openForBatch(view: Recorded, batchNo: number, now: number): Message[] {
   const plan = view.plan?.body;
@@ -67,8 +67,8 @@ export function openForBatch(view: Recorded, batchNo: number, now: number): Mess
 }
 
 /**
- * What holds a repair back from a station: everything before the first open step there, in the order people work.
- * A station with nothing open waits for all that is before its last step.
+ * What holds a repair back from a station: everything before the first open step there, in working order. A station
+ * without open steps waits for everything before its last step.
  */
 export function openHolds(view: Recorded, station: StationId, now: number): Message[] {
   const plan = view.plan?.body;
@@ -78,13 +78,13 @@ export function openHolds(view: Recorded, station: StationId, now: number): Mess
   return first === undefined ? [] : openBefore(view, plan, first, now);
 }
 
-/** What is still open in the whole job; nothing when it may be signed off. */
+/** What is open in the whole job; empty when it may be signed off. */
 export function openInAll(view: Recorded, now: number): Message[] {
   const plan = view.plan?.body;
   return plan ? openBefore(view, plan, plan.steps.length, now) : [];
 }
 
-/** The batch in the pail, and the next one in the order of the plan. */
+/** The open batch, and the next one of the plan. */
 export function batchesAt(view: Recorded): { wet: Mix | null; next: PlanBatch | null } {
   const plan = view.plan?.body;
   if (!plan) return { wet: null, next: null };
@@ -93,7 +93,7 @@ export function batchesAt(view: Recorded): { wet: Mix | null; next: PlanBatch | 
   return { wet, next: planBatches(plan).find((b) => b.no === no) ?? null };
 }
 
-/** Whether each round of the plan is placed whole, in the order they are done; none without a plan. */
+/** For each round in order, whether it is completely placed; empty without a plan. */
 export function roundsPlaced(view: Recorded): boolean[] {
   const plan = view.plan?.body;
   if (!plan) return [];

@@ -2,7 +2,7 @@ import { MessageSchema, typedLines, typedText } from '@kelmot/core';
 import { z } from 'zod';
 import { Id, Instant } from './ids';
 
-/** Fewest letters of a statement or a reason: in fewer it is none. */
+/** Least letters of a statement or a reason. */
 export const LEAST_NOTE = 3;
 /** Most characters of a note, a statement or a reason, and of a lot as on the pack. */
 export const MOST_NOTE = 500;
@@ -14,16 +14,16 @@ export type RepairStatus = z.infer<typeof RepairStatus>;
 
 /** Most characters of the name of an instrument. */
 export const MOST_INSTRUMENT = 60;
-/** The instrument that sent it; left out where it was typed. */
+/** The instrument that sent it; absent if typed. */
 const read = { instrument: typedText(MOST_INSTRUMENT, 1).optional() };
 
-/** Most rows of one log, a day and a half at one a minute; what says nothing more than its neighbours is left out. */
+/** Most rows of one log, a day and a half at one a minute; redundant rows are left out. */
 export const MOST_ROWS = 2000;
-/** What no surface is colder or hotter than while something cures on it, °C. */
+/** Limits of a surface temperature during a cure, °C. */
 export const SURFACE_C = { least: -60, most: 250 } as const;
 const surface = () => z.number().min(SURFACE_C.least).max(SURFACE_C.most);
 
-/** How warm a repair was, minutes after the beginning of its log, at one spot or at two. */
+/** The temperature of a repair, minutes after the beginning of its log, at one or two spots. */
 const LogRow = z.strictObject({
   atMin: z.number().min(0).max(1e6),
   tempC: surface(),
@@ -45,7 +45,7 @@ const LogRows = z
       });
   });
 
-/** The parts of what is told at a change of hands, in their order, as each is headed. */
+/** The parts of a handover in order, with their headings. */
 export const TOLD_TITLES = {
   stands: 'Where it stands',
   wet: 'What is wet',
@@ -55,26 +55,26 @@ export const TOLD_TITLES = {
 } as const;
 export type ToldKey = keyof typeof TOLD_TITLES;
 export const TOLD_KEYS = Object.keys(TOLD_TITLES) as [ToldKey, ...ToldKey[]];
-/** Most lines of a part, and characters of one: a line may tell several notes, as they were typed. */
+/** Most lines of a part, and characters of a line: a line may contain several typed notes. */
 const MOST_TOLD = { lines: 100, line: 4 * MOST_NOTE } as const;
-/** One part of what was told: its lines in the words that were read. */
+/** One part of a handover: its lines, as they were read. */
 const ToldPart = z.strictObject({
   part: z.enum(TOLD_KEYS),
   lines: z.array(typedLines(MOST_TOLD.line, 1)).min(1).max(MOST_TOLD.lines),
 });
 export type ToldPart = z.infer<typeof ToldPart>;
 
-/** What can warm a repair while it cures. */
+/** What can heat a repair during its cure. */
 export const WARMERS = ['heater', 'lamp'] as const;
 export const WARMER_NAMES: Record<(typeof WARMERS)[number], string> = {
   heater: 'Heater',
   lamp: 'Lamp',
 };
 
-/** More often than anything of one step is begun. */
+/** More than anything of one step is ever counted. */
 const MOST_TIMED = 10_000;
 
-/** A reading taken at a hold of the plan or of the repair itself, in base units, judged when it was taken. */
+/** A reading at a hold or of the repair itself, in base units, judged when taken. */
 export const ReadingValues = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('ambient'),
@@ -98,43 +98,43 @@ export const ReadingValues = z.discriminatedUnion('kind', [
     valuesMm: z.array(z.number().min(0).max(1000)).min(1).max(100),
     ...read,
   }),
-  /** A wait that was started: it runs from when it was recorded. */
+  /** A started wait: runs from its recording. */
   z.strictObject({ kind: z.literal('countdown') }),
-  /** What a clock counts beside a step was begun, and which time this was: it meets no hold. */
+  /** A started count at a step, and its number: it meets no hold. */
   z.strictObject({ kind: z.literal('timed'), no: z.int().min(1).max(MOST_TIMED) }),
   z.strictObject({ kind: z.literal('photo'), photoId: Id }),
-  /** The job went on without what the hold asks for: by whoever recorded it, for this reason. */
+  /** An override: the job went on without its hold, with the author's reason. */
   z.strictObject({ kind: z.literal('override'), why: typedLines(MOST_NOTE, LEAST_NOTE) }),
-  /** How warm the repair was: one that was typed, or the rows of a log. */
+  /** The temperature of the repair: typed, or the rows of a log. */
   z.strictObject({ kind: z.literal('temperatures'), from: Instant, rows: LogRows, ...read }),
   z.strictObject({ kind: z.literal('heat'), by: z.enum(WARMERS), on: z.boolean() }),
-  /** A fingernail pressed into the sample that was kept: it leaves a mark, or none. */
+  /** A fingernail test of the kept sample: it leaves a mark, or none. */
   z.strictObject({ kind: z.literal('nail'), marks: z.boolean() }),
-  /** A durometer on that sample. */
+  /** A durometer reading of that sample. */
   z.strictObject({ kind: z.literal('shore'), value: z.number().min(0).max(100), ...read }),
-  /** Whoever recorded it has left the work to whoever comes next, and told them this. */
+  /** A handover by its author to the next person. */
   z.strictObject({
     kind: z.literal('handed-over'),
     parts: z.array(ToldPart).max(TOLD_KEYS.length),
     note: typedLines(MOST_NOTE),
   }),
-  /** Whoever recorded it has read that, and goes on. */
+  /** Its author has read the handover, and goes on. */
   z.strictObject({ kind: z.literal('taken-over') }),
   z.strictObject({
     kind: z.literal('approval'),
     name: typedText(80, 2),
     reference: typedText(120, 1),
-    /** The account of who approved, set by the server; null: the name was typed and nobody has verified it. */
+    /** The approver's account, set by the server; null: the name was typed and is not verified. */
     account: typedText(64).nullable().default(null),
   }),
 ]);
 export type ReadingValues = z.infer<typeof ReadingValues>;
 
-/** Who recorded it, and when the server had it: what a device says of its moments is a claim. */
+/** Its author, and the server's time of receipt: a device's times are only claims. */
 const recorded = {
   by: z.string(),
   byId: z.string(),
-  /** Null while it waits on the device. */
+  /** Null while it is queued. */
   receivedAt: Instant.nullable(),
 };
 
@@ -143,7 +143,7 @@ export const Reading = z.object({
   stepId: z.string(),
   values: ReadingValues,
   passed: z.boolean(),
-  /** The verdict in one sentence, with the number and the limit. */
+  /** The verdict in one sentence, with the figure and the limit. */
   say: MessageSchema,
   takenAt: Instant,
   ...recorded,
@@ -153,13 +153,13 @@ export type Reading = z.infer<typeof Reading>;
 export const Mix = z.object({
   id: Id,
   batchNo: z.int(),
-  /** Grams on the scale; null where nothing is weighed. */
+  /** Weighed grams; null if nothing is weighed. */
   aG: z.number().nullable(),
   bG: z.number().nullable(),
   deviationPct: z.number().nullable(),
   inTolerance: z.boolean(),
   lot: z.string(),
-  /** The scale that sent both weights; left out where one was typed, or nothing is weighed. */
+  /** The scale that sent both masses; absent if one was typed, or nothing is weighed. */
   instrument: z.string().optional(),
   startedAt: Instant,
   placedAt: Instant.nullable(),
@@ -189,9 +189,9 @@ export const Signoff = z.object({
   verdict: z.enum(SIGNOFF_VERDICTS),
   statement: z.string(),
   name: z.string(),
-  /** The account of who signed. */
+  /** The account of the signing person. */
   byId: z.string(),
-  /** Why it was signed before the server had seen the cure pass; null: it had. */
+  /** Why it was signed before the server had seen the end of the cure; null: it had. */
   override: z.string().nullable(),
   at: Instant,
   supersedes: Id.nullable(),

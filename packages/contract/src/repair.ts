@@ -4,28 +4,30 @@ import { Id, Instant } from './ids';
 import { Check, Mix, Reading, Review, Signoff } from './records';
 import { head } from './row';
 
-/** What is said of a line of the record beside what it says: it needs an eye. */
+/** Marks of story lines that need attention. */
 export const STORY_MARKS = ['failed', 'late', 'override', 'unverified', 'undone'] as const;
 export type StoryMark = (typeof STORY_MARKS)[number];
 
-/** One thing that happened on a repair, as its record tells it. */
+/** One event of a repair, as its record tells it. */
 export const StoryLine = z.object({
   id: z.string(),
-  /** When, by the device that recorded it. */
+  /** Its time, by the device that recorded it. */
   at: Instant,
   title: MessageSchema,
-  /** What was found or written, with the number; null where there is nothing to say. */
+  /** The finding or note, with the figure; null if there is nothing to say. */
   say: MessageSchema.nullable(),
-  /** What it is held against; null where nothing is measured. */
+  /** Its limit; null if nothing is measured. */
   limit: MessageSchema.nullable(),
   mark: z.enum(STORY_MARKS).nullable(),
   by: z.string(),
-  /** The number of the earlier plan that it belongs to; null: the present one. */
+  /** The number of its earlier plan; null: the present one. */
   plan: z.int().nullable(),
 });
 export type StoryLine = z.infer<typeof StoryLine>;
 
-/** A plan that a new survey took back, with what was recorded on it: what of that stands in the next plan is kept there. */
+/**
+ * The last plan, which a changed survey cancelled, with its records: the next plan takes over those that stay valid.
+ */
 export const LastPlan = z.object({
   id: Id,
   number: z.int(),
@@ -35,7 +37,7 @@ export const LastPlan = z.object({
 });
 export type LastPlan = z.infer<typeof LastPlan>;
 
-/** A repair whole: survey, plan with its working, and everything recorded against it. */
+/** A whole repair: survey, plan with its working, and all records. */
 export const RepairView = z.object({
   ...head,
   assetId: Id.nullable(),
@@ -44,9 +46,9 @@ export const RepairView = z.object({
   readings: z.array(Reading),
   mixes: z.array(Mix),
   checks: z.array(Check),
-  /** What was recorded on earlier plans, plan by plan. */
+  /** Records of earlier plans, plan by plan. */
   earlier: z.array(StoryLine),
-  /** While there is no plan: the one before, where nothing was mixed on it. */
+  /** While there is no plan: the last one, if no batch was mixed on it. */
   last: LastPlan.nullable().default(null),
   signoffs: z.array(Signoff),
   reviews: z.array(Review),

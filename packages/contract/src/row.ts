@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { Id, Instant, Version } from './ids';
 import { Mix, RepairStatus } from './records';
 
-/** What a list and the whole of a repair begin with. */
+/** Fields that a list row and a whole repair share. */
 export const head = {
   id: Id,
   tag: z.string(),
@@ -20,13 +20,13 @@ export const head = {
   updatedAt: Instant,
 };
 
-/** A repair as a row of a list: enough for its cure strip and its next act. */
+/** A repair as a list row: enough for its cure strip and its next action. */
 export const RepairRow = z.object({
   ...head,
   cardCode: z.string().nullable(),
   gist: PlanGist.nullable(),
   mixes: z.array(Mix),
-  /** The last ambient reading, when it stopped the job. */
+  /** The last gate reading, if it stopped the job. */
   stop: MessageSchema.nullable(),
   dueOn: z.string().nullable(),
 });
@@ -35,7 +35,7 @@ export type RepairRow = z.infer<typeof RepairRow>;
 export const RepairPage = z.object({ rows: z.array(RepairRow), next: z.string().nullable() });
 export type RepairPage = z.infer<typeof RepairPage>;
 
-/** Whether there is work on it: an open repair with its plan, from Prep on. */
+/** Whether there is work on it: an open repair with a plan, from Prep on. */
 export const isAtWork = ({
   status,
   gist,

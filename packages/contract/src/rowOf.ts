@@ -3,7 +3,7 @@ import type { RepairView } from './repair';
 import type { RepairRow } from './row';
 import { runningPlan } from './running';
 
-/** A repair as a row of a list, told from the whole of it: as the server tells it. */
+/** The list row of a whole repair, as the server makes it. */
 export function rowOf(view: RepairView): RepairRow {
   const {
     survey: _,

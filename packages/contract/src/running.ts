@@ -3,14 +3,14 @@ import type { Plan } from '@kelmot/core';
 import { cureSeen, type CureRecord } from './cureRecord';
 import { mixedBatches, type Recorded } from './done';
 
-/** As it was last worked out for the readings of a repair: it is asked for with each tick of a clock. */
+/** Cache of the running plan by readings: every tick of a clock asks for it. */
 const known = new WeakMap<CureRecord['readings'], { of: Curing; running: Running }>();
 
 type Curing = CureRecord & Pick<Recorded, 'mixes'>;
 
 /**
- * The plan of a repair as it runs: its moments and waits by the temperatures that were seen. Null without a plan. All
- * clocks of a repair are read from this; what was planned stands in its plan.
+ * A repair's running plan: its milestones and waits by the measured temperatures. Null without a plan. All clocks of a
+ * repair use it; its plan keeps the planned times.
  */
 export function runningOf(view: Curing): Running | null {
   const { plan, readings, mixes } = view;

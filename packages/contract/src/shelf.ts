@@ -16,14 +16,14 @@ export const ShelfLot = z.object({
 });
 export type ShelfLot = z.infer<typeof ShelfLot>;
 
-/** One line of the shelf’s ledger. `id` is made by the client: sent twice it counts once. */
+/** One line of the stock ledger. The client makes `id`: sent twice it counts once. */
 export const StockMove = z.strictObject({
   id: Id,
   at: Instant,
   cardCode: typedText(12, 1),
   packId: typedText(80, 1),
   lot: typedText(MOST_LOT, 1),
-  /** Needed for a lot that is new. */
+  /** Required for a new lot. */
   expiresOn: Day.optional(),
   delta: z.int().min(-10_000).max(10_000),
   reason: z.enum(STOCK_REASONS),
@@ -41,8 +41,8 @@ export const Forecast = z.object({
 export type Forecast = z.infer<typeof Forecast>;
 
 /**
- * The shelf as it will be once moves that wait on a device have been written: soonest to expire first, what is used up
- * left out. One that takes more than is there will be refused, and leaves nothing.
+ * The shelf after queued moves: first to expire first, without empty lots. A move that takes more than is there will be
+ * rejected, and changes nothing.
  */
 export function shelfAfter(lots: readonly ShelfLot[], moves: readonly StockMove[]): ShelfLot[] {
   const after = lots.map((lot) => ({ ...lot }));

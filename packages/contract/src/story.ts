@@ -13,7 +13,7 @@ export const MARK_NAMES: Record<StoryMark, string> = {
   undone: 'Taken back',
 };
 
-/** What a reading of a hold is held against; null where it has no limits. */
+/** The limit of a hold's reading; null if it has none. */
 function limitOf(hold: Hold, plan: Plan): Message | null {
   switch (hold.kind) {
     case 'reading': {
@@ -57,7 +57,7 @@ function tickLine(check: Check, plan: Plan): StoryLine {
   };
 }
 
-/** Which instrument it came from; null where it was typed. */
+/** The instrument of a reading; null if typed. */
 const readBy = (instrument: string | undefined): Message | null =>
   instrument === undefined ? null : m('Read by {instrument}.', { instrument });
 
@@ -81,7 +81,7 @@ function readingLine(reading: Reading, plan: Plan): StoryLine {
   };
 }
 
-/** A batch is up to two lines: when its parts met, and how it ended; one that was placed past its life shows it. */
+/** A batch has up to two lines: its start, and its end; a late end is marked. */
 function batchLines(mix: Mix, plan: Plan): StoryLine[] {
   const { id, batchNo: no, aG, bG, deviationPct, lot, startedAt, placedAt, binnedAt, by } = mix;
   const weighed =
@@ -116,7 +116,7 @@ function batchLines(mix: Mix, plan: Plan): StoryLine[] {
   return [begun, end];
 }
 
-/** Why something was signed before the server had seen the cure pass, as it is shown. */
+/** Why something was signed before the server had seen the end of the cure, for display. */
 export const overrideSaid = (override: string): Message =>
   m('Signed before the server had seen the cure pass: {override}', { override });
 
@@ -131,7 +131,7 @@ function signoffLine({ id, at, verdict, statement, override, name }: Signoff): S
   };
 }
 
-/** What was recorded on a plan; `number` where it is an earlier one. */
+/** The records of a plan; `number` for an earlier one. */
 export const recordedLines = (
   plan: Plan,
   { checks, readings, mixes }: Omit<Recorded, 'plan'>,
@@ -143,7 +143,9 @@ export const recordedLines = (
     ...mixes.flatMap((x) => batchLines(x, plan)),
   ].map((line) => ({ ...line, plan: number }));
 
-/** The whole record of a repair in the order of time, each reading against its limit, what needs an eye marked. */
+/**
+ * The whole record of a repair in order of time, each reading against its limit, with marks for what needs attention.
+ */
 export function storyOf(view: RepairView): StoryLine[] {
   const present = view.plan ? recordedLines(view.plan.body, view, null) : [];
   return [...view.earlier, ...present, ...view.signoffs.map(signoffLine)].sort(

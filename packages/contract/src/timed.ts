@@ -15,14 +15,14 @@ import type { Reading, ReadingValues } from './records';
 
 type TimedValues = Extract<ReadingValues, { kind: 'timed' }>;
 
-/** What of a step is counted, how often it was begun, and when the last of it is over, epoch ms; null before the first. */
+/** What a step counts, how often it was started, and when the last count ends, epoch ms; null before the first. */
 export interface Counted {
   timed: Timed;
   begun: number;
   ends: number | null;
 }
 
-/** How what a clock counts beside a step stands; null where nothing of it is counted. */
+/** The state of a step's count; null if it has none. */
 export function countedOf(
   { id, timed }: Pick<Step, 'id' | 'timed'>,
   readings: readonly Pick<Reading, 'stepId' | 'values' | 'takenAt'>[],
@@ -35,8 +35,8 @@ export function countedOf(
 }
 
 /**
- * How often it should have been begun once a batch of its round is placed: the counts are over all batches, each with its
- * share. Without a batch, all of them.
+ * The required number of counts once a batch of its round is placed: counts are shared between batches. Without a
+ * batch, all of them.
  */
 export function countsBy({ times }: Timed, plan: Plan, batch: PlanBatch | null): number {
   const batches = batch ? (planRound(plan, batch.round)?.batches ?? []) : [];
@@ -44,11 +44,11 @@ export function countsBy({ times }: Timed, plan: Plan, batch: PlanBatch | null):
   return placed > 0 ? Math.ceil((times * placed) / batches.length) : times;
 }
 
-/** What one count of it is called: which it is of how many, where there are several. */
+/** The name of one count: its number, if there are several. */
 export const countedName = ({ label, times }: Timed, no: number): Message =>
   times > 1 ? m('{label}, {no} of {times}', { label, no, times: Math.max(no, times) }) : label;
 
-/** What is recorded of a step, judged: a count that was begun beside it, or a reading against its hold. */
+/** The text and verdict of a step's record: a started count, or a reading against its hold. */
 export function judgeOfStep(
   { hold, timed }: Pick<Step, 'timed'> & { hold: Hold },
   values: ReadingValues,

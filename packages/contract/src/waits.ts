@@ -4,7 +4,7 @@ import type { RepairView } from './repair';
 import { runningPlan } from './running';
 import { againSaid, linkedFrom, windowOf } from './windows';
 
-/** What runs out after a step: a reading goes stale, a wall damp, a blasted face dull. Rounds have clocks of their own. */
+/** What expires after a step: a reading, a dampened wall, a blasted surface. Rounds have their own clocks. */
 function ofWindows(view: RepairView, plan: Plan, now: number, zone: Zone): Call[] {
   return plan.links.flatMap((link) => {
     const { from } = link;
@@ -23,8 +23,8 @@ function ofWindows(view: RepairView, plan: Plan, now: number, zone: Zone): Call[
 }
 
 /**
- * When somebody is to be told something of the waits of a repair, in the order of time, epoch ms: a clock that was started is
- * over, and what was done goes stale. Beside what its rounds call out; nothing of a repair that is not open.
+ * The calls for the waits of a repair, in order of time, epoch ms: a started clock ends, or something expires. In
+ * addition to the calls of its rounds; none for a repair that is not open.
  */
 export function waitCalls(view: RepairView, now: number, zone: Zone): Call[] {
   const plan = runningPlan(view);

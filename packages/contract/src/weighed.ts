@@ -18,19 +18,19 @@ import type { MixCheck } from '@kelmot/core/mix/mixCheck';
 import { mixStages, type MixStage } from '@kelmot/core/materials/stages';
 import type { Mix as MixRecord } from './records';
 
-/** The card of the round that a batch belongs to. */
+/** The card of a batch's round. */
 function cardOfBatch(plan: Plan, batch: Pick<PlanBatch, 'round'>): SystemCard {
   const round = plan.rounds.find((r) => r.id === batch.round);
   return (round && plan.cards[round.card.code]) ?? plan.card;
 }
 
-/** How the material of a batch is made ready. */
+/** How the material of a batch is prepared. */
 export const mixOf = (plan: Plan, batch: Pick<PlanBatch, 'round'>): Mix =>
   cardOfBatch(plan, batch).mix;
 
 type Begun = Pick<MixRecord, 'startedAt'>;
 
-/** What a pail that was begun goes through before it is placed, in order, and when each is over, epoch ms. */
+/** The stages of a started batch before placing, in order, with the end of each, epoch ms. */
 export function pailStages(
   plan: Plan,
   batch: Pick<PlanBatch, 'round'>,
@@ -43,7 +43,7 @@ export function pailStages(
   });
 }
 
-/** The moments of a pail that was begun, epoch ms: mixed through, place it by, its life ends. */
+/** The moments of a started batch, epoch ms: mixed, place by, end of working life. */
 export function pailMoments(
   plan: Plan,
   batch: PlanBatch,
@@ -58,13 +58,13 @@ export function pailMoments(
   };
 }
 
-/** What the scale shows of both parts, g; null where nothing is weighed, or nothing yet. */
+/** What the scale shows for both parts, g; null if nothing is weighed, or not yet. */
 export interface OnScale {
   aG: number | null;
   bG: number | null;
 }
 
-/** What is weighed for a batch of a plan, and how what is on the scale compares; null where nothing is weighed for it. */
+/** What is weighed for a batch, compared with the scale; null if nothing is weighed. */
 export function weighedFor(
   plan: Plan,
   batchNo: number,
@@ -80,7 +80,7 @@ export function weighedFor(
   return weigh && { weigh, found };
 }
 
-/** The part that is short, and how much of it brings a mix into its ratio. */
+/** The short part, and the amount that corrects the ratio. */
 export function toAdd(
   { nameA, nameB }: Weighing,
   { addA_G, addB_G }: MixCheck,
@@ -93,12 +93,12 @@ export function toAdd(
   };
 }
 
-/** More than planned by this share is said: a bigger batch lives shorter. */
+/** More than planned by this share is reported: a bigger batch has a shorter working life. */
 const MORE_SHARE = 0.1;
-/** So little off, percent, is on ratio. */
+/** A smaller deviation counts as on ratio, percent. */
 const ON_RATIO_PCT = 0.05;
 
-/** What the scale has to say of a batch before its parts meet: what to weigh, whether it is in its ratio, what to add. */
+/** The text of the scale before mixing: what to weigh, whether the ratio is right, what to add. */
 export function weighedSaid(
   weigh: Weighing,
   batch: Pick<PlanBatch, 'aG' | 'bG'>,

@@ -12,7 +12,7 @@ import {
 import { atHold, latest, mixedBatches, stepDone, type Recorded } from './done';
 import { runningPlan } from './running';
 
-/** What a link counts from, as it really happened, epoch ms; null before it has. */
+/** The real start of a link, epoch ms; null before it. */
 export function linkedFrom({ from }: Link, view: Recorded): { first: number; last: number } | null {
   const plan = view.plan?.body;
   if (!plan) return null;
@@ -26,22 +26,22 @@ export function linkedFrom({ from }: Link, view: Recorded): { first: number; las
   return Number.isNaN(at) ? null : { first: at, last: at };
 }
 
-/** A clock that is read to the second is not early by a part of one, ms. */
+/** Tolerance for clocks that are read to the second, ms. */
 const SECOND = 1000;
 
-/** Whether a step was begun: its hold met, or a batch of its round mixed. */
+/** Whether a step has begun: its hold is met, or a batch of its round is mixed. */
 function begun(step: Step, view: Recorded, plan: Plan, now: number): boolean {
   if (!step.eachBatch) return stepDone(step, view, now);
   const round = plan.rounds.find((r) => r.id === step.round);
   return view.mixes.some((x) => round?.batches.some((b) => b.no === x.batchNo));
 }
 
-/** The waits of a job as it runs. */
+/** The links of a running job. */
 const linksOf = (view: Recorded, plan: Plan): Link[] => (runningPlan(view) ?? plan).links;
 const linksTo = (view: Recorded, plan: Plan, { id }: Step): Link[] =>
   linksOf(view, plan).filter((l) => l.to === id);
 
-/** What a step still waits for, and when that is over, epoch ms; null when nothing holds it. */
+/** What a step still waits for, and until when, epoch ms; null if nothing holds it. */
 export function waitsUntil(
   step: Step,
   view: Recorded,
@@ -52,13 +52,15 @@ export function waitsUntil(
   const open = links.flatMap((link) => {
     const done = linkedFrom(link, view);
     const at = done ? done.last + link.least * MINUTE : -Infinity;
-    // One that is read to the second is not early by a part of it.
+    // Tolerance for clocks that are read to the second.
     return now < at - SECOND ? [{ at, why: link.why }] : [];
   });
   return open.sort((p, q) => q.at - p.at)[0] ?? null;
 }
 
-/** When what a link leads to may begin and must have begun, epoch ms; null where it says nothing, or no longer. */
+/**
+ * When the step after a link may begin and must have begun, epoch ms; null if the link does not apply, or no longer.
+ */
 export function windowOf(
   link: Link,
   view: Recorded,
@@ -72,7 +74,7 @@ export function windowOf(
   };
 }
 
-/** The moment a link closes, epoch ms, while it runs: what it counts from has happened and its step is not begun. */
+/** The moment a link closes, epoch ms, while it runs: its start has happened and its step has not begun. */
 function closesAt(link: Link, view: Recorded, plan: Plan, now: number): number | null {
   const step = plan.steps.find((s) => s.id === link.to);
   const done = link.most === null ? null : linkedFrom(link, view);
@@ -81,8 +83,8 @@ function closesAt(link: Link, view: Recorded, plan: Plan, now: number): number |
 }
 
 /**
- * Why what was done must be done again: it was left too long before what follows. Null while it stands. A reading, a damp
- * wall, a blasted face are made new; a coat that has gone shiny is told by the clock of its round.
+ * Why something must be repeated: it was left too long. Null while it is valid. Readings, dampened walls and blasted
+ * surfaces are repeated; a coat that has become shiny is handled by the clock of its round.
  */
 export function againBecause(
   { id }: Step,
@@ -97,11 +99,11 @@ export function againBecause(
   return missed?.why ?? null;
 }
 
-/** What is to be done again, and why. */
+/** What must be repeated, and why. */
 export const againSaid = ({ title }: Pick<Step, 'title'>, why: Message): Message =>
   m('{title}, again. {why}', { title, why });
 
-/** Waits of a step that are not over, and what has been left too long before it, by the clock as it really ran. */
+/** Open waits of a step, and what has been left too long before it, by the real times. */
 export function waitsOpen(view: Recorded, plan: Plan, step: Step, now: number): Message[] {
   const wait = waitsUntil(step, view, plan, now);
   const again = linksTo(view, plan, step).flatMap((link): Message[] => {
@@ -113,14 +115,14 @@ export function waitsOpen(view: Recorded, plan: Plan, step: Step, now: number): 
   return [...(wait && left ? [m('{left} to wait. {why}', { left, why: wait.why })] : []), ...again];
 }
 
-/** What is running out: a window that closes before a step which is still to be begun. */
+/** A window that closes before a step that has not begun. */
 export interface Closing {
   to: Step;
   at: number;
   why: Message;
 }
 
-/** Windows that are open and will close, the soonest first, epoch ms. */
+/** Open windows that will close, soonest first, epoch ms. */
 export function closingWindows(view: Recorded, now: number): Closing[] {
   const plan = view.plan?.body;
   if (!plan) return [];

@@ -19,11 +19,11 @@ const plan = planOf();
 const batch = planBatches(plan)[0] as ReturnType<typeof planBatches>[number];
 const start = Date.parse(AT);
 const weighed = { aG: batch.aG, bG: batch.bG };
-/** What a gate says, in words: what holds it, and the first thing to do. */
+/** The text of a gate: what holds it, and the first thing to do. */
 const told = (gate: Held | null) =>
   gate && [gate.by, word(gate.title), gate.why[0] ? word(gate.why[0]) : null];
 
-/** Everything before the pail met an hour ago. */
+/** Everything before mixing was met an hour ago. */
 const ready = met(viewOf(plan), ['prep', 'mix']);
 const soon = start + HOUR;
 
@@ -134,7 +134,7 @@ describe('a repair may move', () => {
   });
 });
 
-/** Everything done, the parts met at the start; when the server had it, in hours from then. */
+/** Everything done, mixed at the start; `receivedAfter`: the server's receipt, hours later. */
 function done(of: Plan, receivedAfter: number | null, by = ida): RepairView {
   const receivedAt =
     receivedAfter === null ? null : new Date(start + receivedAfter * HOUR).toISOString();
@@ -221,7 +221,7 @@ describe('a repair may be signed', () => {
       'person',
     ]);
     expect(asks('always', planner)).toBeNull();
-    // Who only inspects it at the end did no work on it.
+    // A person who only inspects it at the end did no work on it.
     const byPlanner = { by: 'Tomas', byId: planner.id };
     const at = (station: string) =>
       plan.steps.find((s) => s.station === station && s.hold?.kind === 'check')?.id;

@@ -52,7 +52,7 @@ test('it is over once somebody takes it over or goes on; what the same person do
   const taken = laid(view, 6, reading({ kind: 'taken-over' }), TOMAS);
   expect(toldLast(taken)).toBeNull();
   expect(storyOf(taken).map(({ title }) => word(title))).toEqual(['Handed over', 'Taken over']);
-  // Handed over anew, it waits anew.
+  // A new handover waits to be read again.
   expect(toldLast(left(taken, 7))).toMatchObject({ takenAt: at(7) });
 });
 
@@ -92,11 +92,11 @@ test('what a device says was told is text alone, and not without end', () => {
       note: '',
     });
   expect(told('{n, plural, other').success).toBe(true);
-  // A reason of several lines is told as it was typed.
+  // A reason of several lines is told as typed.
   expect(told('Override: Prove it.\nNo gauge on site.').success).toBe(true);
   expect(told('x'.repeat(2001)).success).toBe(false);
   expect(told('x', 101).success).toBe(false);
-  // Braces are read as they were typed, never as a template.
+  // Braces are shown as typed, never taken as a template.
   const values = told('{n, plural, other').data;
   const view = laid(fresh, 5, reading(values ?? {}));
   const [line] = storyOf(view);

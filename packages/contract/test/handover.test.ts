@@ -61,7 +61,7 @@ test('a window that closes is told by its clock; one that has closed, as work to
   const before = told(view);
   expect(before.closes[0]).toContain(word(first.to.title));
   expect(before.again).toEqual([]);
-  // Two rounds that wait for the same, and are called the same, are told of once.
+  // Two rounds with the same wait and name are told once.
   const both = { ...plan, links: [...plan.links, ...plan.links] };
   const twice = { ...view, plan: { id: ID, number: 1, body: both } };
   expect(closingWindows(twice, now).length).toBeGreaterThan(closingWindows(view, now).length);

@@ -25,14 +25,14 @@ test('a reading at its limit is inside it, a hair beyond is not', () => {
     'Stop: 2.99 mm; 3 mm is the least.',
   ]);
   expect(judged(between(3, 6), reading(6.01))).toEqual([false, 'Stop: 6.01 mm; 6 mm is the most.']);
-  // What a sum of tenths leaves over is no fault of the work.
+  // Rounding noise of tenths is not a fault.
   expect(judged(between(0.3, null), reading(0.1 + 0.1 + 0.1 - 1e-12))[0]).toBe(true);
   expect(judged(between(null, 0.3), reading(0.1 + 0.2))[0]).toBe(true);
   expect(judged(between(null, null), reading(-1e6))[0]).toBe(true);
 });
 
 describe('thicknesses', () => {
-  /** 10 mm on the mean, no place under eight tenths of it, from three readings. */
+  /** 10 mm mean, no place below eight tenths of it, from three readings. */
   const hold: Hold = { kind: 'thickness', targetMm: 10, leastShare: 0.8, minReadings: 3 };
   const said = (...valuesMm: number[]) => judged(hold, { kind: 'thickness', valuesMm });
 

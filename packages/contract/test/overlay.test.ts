@@ -14,7 +14,7 @@ const plan = planOf();
 const fresh = viewOf(plan);
 const ready = met(fresh, ['prep', 'mix']);
 const [batch] = planBatches(plan);
-/** When the flash-off after the wipe is over. */
+/** The end of the flash-off after the wipe. */
 const DRY = '2026-11-24T10:00:00Z';
 const weighed = { at: DRY, batchNo: 1, aG: batch?.aG ?? null, bG: batch?.bG ?? null, lot: 'L' };
 
@@ -128,7 +128,7 @@ const sign = (more: object = {}) =>
     ...{ override: null, ...more },
   });
 
-/** One of every type, on a view where it does something. */
+/** One command of each type, on a view where it has an effect. */
 const EACH: Record<Command['type'], () => [before: RepairView, deed: Command]> = {
   'repair.create': () => [fresh, command({ type: 'repair.create', survey })],
   'survey.save': () => [fresh, save({ intent: 'stopgap' })],

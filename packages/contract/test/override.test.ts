@@ -26,7 +26,7 @@ const HOLDS: Hold[] = [
   { kind: 'photo', label: m('The place') },
 ];
 
-/** A repair whose plan asks one thing, and what is recorded on it in turn. */
+/** A repair whose plan has one hold, and its records in turn. */
 function asking(hold: Hold, does: Step['does'] = 'strip') {
   const step: Step = { ...first, id: 'it', does, hold, eachBatch: false };
   const asked: Plan = { ...plan, steps: [step] };

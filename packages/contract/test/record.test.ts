@@ -16,10 +16,10 @@ import { AT, holdOf, ID, ida, HERS, met, planOf, viewOf } from './view';
 const plan = planOf();
 const view = viewOf(plan);
 let made = 0;
-/** A fresh id for each command, the same repair. */
+/** A new id for each command, the same repair. */
 const base = () => ({ id: `${ID.slice(0, -4)}${String(1000 + ++made)}`, repairId: ID, at: AT });
 const hold = (id: string) => holdOf(plan, id);
-/** A verdict in words. */
+/** A verdict as text. */
 const told = (of: Hold, values: ReadingValues, by: Plan = plan) => {
   const { passed, say } = judgeReading(of, values, by);
   return { passed, say: word(say) };
@@ -116,7 +116,7 @@ test('what waits on the device is laid over the view: a reading judged, a batch 
     HERS,
   );
   expect(said(openHolds(binned, 'cure', later))).toContain('one batch to place');
-  // Nothing may be mixed while what stands before its round is open.
+  // Nothing may be mixed while a step before its round is open.
   expect(said(openForBatch(view, 1, later))).toContain('Isolate and make safe');
   expect(said(openInAll(placed, later)).length).toBeGreaterThan(0);
 });

@@ -28,7 +28,7 @@ const mixed = (minutes: number): RepairView => {
   });
   return { ...view, checks: [], readings: [] };
 };
-/** A line as it is read: what, found, held against, mark. */
+/** A line as text: title, finding, limit, mark. */
 const told = ({ title, say, limit, mark }: StoryLine) => [
   word(title),
   say && word(say),
@@ -109,12 +109,12 @@ test('a batch tells what was weighed and its lot, and how it ended; placed past 
   const [begun] = storyTold(view);
   expect(begun?.[0]).toBe('Batch 1 mixed');
   expect(begun?.[1]).toMatch(/^322 g and 40\.2 g, 0 % off its ratio\. Lot L-7\.$/);
-  // What a scale sent names it.
+  // A value from a scale names the scale.
   const sent = { ...view, mixes: view.mixes.map((x) => ({ ...x, instrument: 'Pail scale' })) };
   expect(storyTold(sent)[0]?.[1]).toMatch(/off its ratio\. Read by Pail scale\. Lot L-7\.$/);
   const end = (type: string, minutes: number) =>
     storyTold(laid(view, minutes, { type, mixId: view.mixes[0]?.id }))[1];
-  // Fifty minutes of life.
+  // Fifty minutes of working life.
   expect(end('mix.placed', 109)).toEqual([
     'Batch 1 placed',
     '49 min after it was mixed.',

@@ -12,7 +12,7 @@ export function planOf(changes: Partial<SurveyOf<'F2'>> = {}): Plan {
   return made.plan;
 }
 
-/** A repair that has its plan and nothing recorded yet. */
+/** A repair with a plan and no records yet. */
 export function viewOf(plan: Plan): RepairView {
   return {
     id: ID,
@@ -47,9 +47,9 @@ export function holdOf(plan: Plan, id: string): Hold {
   return found;
 }
 
-/** As what Ida recorded stands when it has come to the server at once. */
+/** A record of Ida's that reached the server at once. */
 export const ida = { by: 'Ida', byId: 'ida', receivedAt: AT };
-/** Somebody who may write, and who approves nothing. */
+/** A person who may write and cannot approve. */
 export const IDA: Me = {
   id: 'ida',
   name: 'Ida',
@@ -69,7 +69,7 @@ export const HERS: OnDevice = {
   zone: site.zone,
 };
 
-/** The view with every hold of the stations named met, at a moment. */
+/** The view with every hold of the named stations met, at a moment. */
 export function met(view: RepairView, stations: string[], at = AT): RepairView {
   const steps = (view.plan?.body.steps ?? []).filter((s) => stations.includes(s.station) && s.hold);
   return {

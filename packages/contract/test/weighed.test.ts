@@ -6,7 +6,7 @@ const plan = planOf();
 const [batch] = planBatches(plan);
 if (!batch) throw new Error('nothing is mixed');
 
-/** What the scale says with so much on it, g, in either system. */
+/** The scale's text for these masses, g, in either unit system. */
 function said(aG: number | null, bG: number | null, units: 'metric' | 'us' = 'metric') {
   const on = weighedFor(plan, batch?.no ?? 0, { aG, bG });
   if (!on || !batch) throw new Error('nothing is weighed');

@@ -2,7 +2,7 @@ import { Survey, type FamilyId, type SurveyOf } from '@kelmot/core';
 import { demoAssets } from './plant';
 import type { Stage } from './stages';
 
-/** A survey of one family without its asset; what was asked later has a usual answer and may be left out. */
+/** A survey of one family without its asset; later questions have a default and may be absent. */
 export type Part<S extends Survey> = S extends Survey
   ? Pick<S, 'family' | 'intent' | 'damages'> & {
       [G in Exclude<keyof S, 'version' | 'asset' | 'family' | 'intent' | 'damages'>]?: Partial<
@@ -18,7 +18,7 @@ export interface SurveyedRepair {
   tag: string;
   hoursAgo: number;
   survey: SurveyPart;
-  /** The card it was taken on with, and how far it has come; left out where it waits at Match. */
+  /** Its chosen card and its progress; absent if it waits at Match. */
   taken?: { cardCode: string; stage: Stage };
 }
 
@@ -214,7 +214,7 @@ const matting: PartOf<'F16'> = {
   window: down(72),
 };
 
-/** One of every family, at different stations; among them a tyre that is refused, its cords showing. */
+/** One repair of every family, at different stations; one tyre is refused, because its cords show. */
 export const surveyedRepairs: SurveyedRepair[] = [
   { tag: 'JH-2', hoursAgo: 3, survey: flange, taken: { cardCode: 'R-210', stage: 'prep' } },
   { tag: 'SG-2', hoursAgo: 5, survey: bracket },
@@ -234,7 +234,7 @@ export const surveyedRepairs: SurveyedRepair[] = [
   { tag: 'LB-1', hoursAgo: 15, survey: matting, taken: { cardCode: 'S-710', stage: 'curing' } },
 ];
 
-/** A demo survey made whole with the asset of a tag, begun at a moment. Throws where the plant has no such asset. */
+/** A complete demo survey with an asset, begun at a moment. Throws if the plant has no such asset. */
 export function demoSurvey(
   tag: string,
   assetId: string | null,

@@ -1,6 +1,6 @@
 import type { Command, ReadingValues } from '@kelmot/contract';
 import type { Hold, Plan } from '@kelmot/core';
-/** A stand-in for a picture: a grey square, so that the demo’s photo holds have something to point at. */
+/** A grey square in place of a picture, for the demo's photo holds. */
 export const demoPhoto = {
   mime: 'image/png',
   data: 'iVBORw0KGgoAAAANSUhEUgAAAAgAAAAICAAAAADhZOFXAAAAE0lEQVR4nGOYtgoCGaD0NAayRACgkygB62CRfwAAAABJRU5ErkJggg==',
@@ -31,7 +31,7 @@ function valuesFor(hold: Exclude<Hold, { kind: 'check' | 'photo' }>, plan: Plan)
   }
 }
 
-/** What a careful person sends to meet a hold of a plan: the tick, the picture, or the reading. */
+/** The command that meets a hold, as a careful person would: the tick, the picture, or the reading. */
 export function meets(
   hold: Hold,
   stepId: string,

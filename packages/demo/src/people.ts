@@ -1,6 +1,6 @@
 import type { DemoUser } from '@kelmot/contract';
 
-/** Made-up people who sign in to the demo. The password is the same for all: it protects nothing. */
+/** Made-up people of the demo. They share one password: it protects nothing. */
 export const demoUsers: DemoUser[] = [
   {
     username: 'ida',

@@ -7,7 +7,7 @@ import {
   type UnitSystem,
 } from '@kelmot/core';
 
-/** Answers for what a family has no usual one for, as they would be typed on a plain day. */
+/** Answers on an ordinary day, as typed, for fields without a usual answer. */
 const PLAIN: Readonly<Record<string, string>> = {
   'joint.pressureBar': '2 bar',
   'line.pressureBar': '2 bar',
@@ -42,11 +42,11 @@ export interface PlainAsk {
   startAt: string;
   tag?: string;
   costPerHour?: number;
-  /** As typed, by the path of the field. */
+  /** As typed, by the field's path. */
   answers?: Readonly<Record<string, string>>;
 }
 
-/** Bare numbers of a draft with the unit that they are in. */
+/** A draft's bare numbers with their unit added. */
 const metric = (draft: SurveyDraft): Record<string, string> =>
   Object.fromEntries(
     everyField(draft).flatMap(({ path, field }) => {
@@ -56,7 +56,7 @@ const metric = (draft: SurveyDraft): Record<string, string> =>
     }),
   );
 
-/** A survey as typed: what is left out takes the family’s usual answer, its typical sizes, then that of a plain day. */
+/** A typed survey: missing answers are the family’s usual ones, then typical sizes, then those of an ordinary day. */
 export function plainDraft(ask: PlainAsk): SurveyDraft {
   const { family, shapes, intent = 'lasting', startAt, tag = 'X-1', costPerHour = 0 } = ask;
   const { usual, typicalParent, shapes: known } = familyOf(family);
@@ -69,11 +69,11 @@ export function plainDraft(ask: PlainAsk): SurveyDraft {
   const texts = { ...PLAIN, ...parent, ...Object.fromEntries(sizes), ...usual };
   const asset = { id: null, tag, name: tag, position: '', costPerHour };
   const draft = { family, intent, startAt, asset, shapes: [...shapes], texts };
-  // These are metric, whatever the rest is typed in.
+  // These are metric, whatever the unit system.
   return { ...draft, texts: { ...texts, ...metric(draft), ...ask.answers } };
 }
 
-/** The same, read: the survey, or what is wrong with which answer. An answer to no field is wrong too. */
+/** The same, parsed: the survey, or the errors by answer. An answer to no field is an error. */
 export function plainSurvey(ask: PlainAsk, units: UnitSystem = 'metric') {
   const draft = plainDraft(ask);
   const paths = new Set(everyField(draft).map((p) => p.path));

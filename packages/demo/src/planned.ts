@@ -12,13 +12,13 @@ import { siteSettings } from './plant';
 
 export interface DemoAsk {
   survey: Survey;
-  /** The card to plan with; left out, the first in rank that gives a plan. */
+  /** The card to plan with; by default the first by rank that gives a plan. */
   cardCode?: string;
   madeAt: string;
   context?: WorkContext;
 }
 
-/** The plan of a survey with the demo’s cards and site. Throws with the reason where there is none. */
+/** The plan of a survey with the demo’s cards and site. Throws the reason if there is none. */
 export function demoPlan({ survey, cardCode, madeAt, context }: DemoAsk): Plan {
   const known = { library: demoCards, ...context };
   const cards = cardCode

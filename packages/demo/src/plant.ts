@@ -1,7 +1,7 @@
 import type { Asset } from '@kelmot/contract';
 import { SiteSettings } from '@kelmot/core';
 
-/** What the demo site settles once; what is not said here is as usual. */
+/** The demo site's settings; others are the defaults. */
 export const siteSettings: SiteSettings = SiteSettings.parse({
   name: 'Quillmere Sugar Works',
   currency: '€',
@@ -122,7 +122,7 @@ const other = (kind: string, rows: [string, string, string, number][]): DemoAsse
     costPerHour,
   }));
 
-/** The rest of the plant: what is repaired by other families, and what is listed. */
+/** The other assets: those of other families, and those that are only listed. */
 const rest: DemoAsset[] = [
   ...other('flange', [
     ['JH-1', 'Juice heater 1 flange', 'Heater station', 620],

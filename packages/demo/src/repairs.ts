@@ -6,10 +6,10 @@ export interface DemoRepair {
   tag: string;
   stage: Stage;
   cardCode: string;
-  /** Hours before the seeding at which the survey was made. */
+  /** Hours from the survey to the seeding. */
   hoursAgo: number;
   survey: Part<SurveyOf<'F2'>>;
-  /** For closed ones: what the inspector wrote. */
+  /** For closed repairs: the inspector's statement. */
   statement?: string;
 }
 
@@ -44,7 +44,7 @@ const usual: Rebuild = {
   readings,
 };
 
-/** Running now: one at each stage, so that the bench has something of everything. */
+/** Running repairs, one at each stage, so that the bench shows every state. */
 export const openRepairs: DemoRepair[] = [
   {
     tag: 'P-204',
@@ -166,7 +166,7 @@ const closed = (
   statement,
 });
 
-/** Done and accepted: what the register looks back on. */
+/** Closed and accepted repairs. */
 export const closedRepairs: DemoRepair[] = [
   closed(
     'P-204',

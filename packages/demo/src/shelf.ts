@@ -5,15 +5,15 @@ export interface DemoLot {
   cardCode: string;
   packId: string;
   lot: string;
-  /** Days from the seeding to its last day; past ones are there to be found. */
+  /** Days from the seeding to the expiry date; some are expired on purpose. */
   daysLeft: number;
   count: number;
 }
 
-/** Not kept on the demo shelf: dear, rare, or for the licensed shop. */
+/** Not on the demo shelf: expensive, rare, or for the licensed shop. */
 const NOT_KEPT = ['W-350', 'T-540', 'R-260', 'X-850', 'C-630'];
 
-/** A shelf as it really is: two lots of what is used much, one of the rest, one that is over its date. */
+/** A realistic shelf: two lots of much-used cards, one of the others, one expired. */
 export const demoLots: DemoLot[] = [...systemCards, ...aidCards]
   .filter((c) => !NOT_KEPT.includes(c.code))
   .flatMap((c, i): DemoLot[] => {

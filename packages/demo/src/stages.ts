@@ -1,4 +1,4 @@
-/** How far a demo repair has come: each stage includes all before it. */
+/** Progress of a demo repair: each stage includes all before it. */
 export type Stage =
   | 'survey'
   | 'match'

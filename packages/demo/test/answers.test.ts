@@ -33,7 +33,7 @@ const MAY_CHANGE_NOTHING: Record<string, string> = {
   'F5 surface.slope=overhead': 'plies are held by roller and compression film at any slope',
 };
 
-/** What fields that are asked only after another answer are given, so that the one that is tried can be read. */
+/** Answers for fields that are asked only after another answer, so that the tested one can be read. */
 const GIVEN: Record<string, string> = {
   'past.nowMm': '20 mm',
   'past.mmPerWeek': '5 mm',
@@ -48,8 +48,7 @@ beforeAll(async () => {
 });
 
 /**
- * What a person is told of a survey, part by part, what is quick to work out first: the verdicts, their reasons, and the
- * plan of the first card.
+ * Everything that people are told about a survey, quickest parts first: verdicts, reasons, and the first card's plan.
  */
 function* told(draft: SurveyDraft): Generator<string> {
   const { survey, issues } = readDraft(draft, 'metric');
@@ -74,14 +73,14 @@ function* told(draft: SurveyDraft): Generator<string> {
   }
 }
 
-/** Whether two surveys tell the same; it stops at the first part that differs. */
+/** Whether two surveys give the same texts; stops at the first difference. */
 function tellTheSame(before: readonly string[], draft: SurveyDraft): boolean {
   let i = 0;
   for (const part of told(draft)) if (part !== before[i++]) return false;
   return i === before.length;
 }
 
-/** The draft with a field asked: what it hangs on is answered so, and its neighbours are given. */
+/** The draft with a field asked: the answers that it depends on are given. */
 function asking(draft: SurveyDraft, { path, field }: Placed): SurveyDraft {
   if (!field.when) return draft;
   const group = path.slice(0, path.lastIndexOf('.'));
@@ -89,13 +88,13 @@ function asking(draft: SurveyDraft, { path, field }: Placed): SurveyDraft {
   return { ...draft, texts: { ...asked, ...GIVEN } };
 }
 
-/** What is tried of a field: every other choice, and both ends and the middle of an amount. */
+/** The tested answers of a field: every other choice, and both ends and the middle of an amount. */
 function tries({ field }: Placed, usual: string | undefined): string[] {
   if (field.kind === 'flag') return [usual === 'yes' ? 'no' : 'yes'];
   if (field.kind === 'choice')
     return field.options.map((o) => o.value).filter((value) => value !== usual);
   const middle = Math.sqrt(Math.max(field.min, 1) * Math.max(field.max, 1));
-  // In the unit that the field is kept in: what it is typed in bare is another for some.
+  // In the field's base unit: some are typed in another.
   const unit = { time: 'min', length: 'mm', temperature: '°C' }[field.quantity as string] ?? '';
   return [field.min, middle, field.max].map((value) => `${value} ${unit}`.trim());
 }
@@ -117,7 +116,7 @@ test.each(places)(
       const same = (text: string) =>
         tellTheSame(before, { ...draft, texts: { ...draft.texts, [path]: text } });
       const tried = tries(placed, draft.texts[path]);
-      // An amount that changes nothing anywhere; a choice that is no choice.
+      // An amount that changes nothing, and a choice without effect, are faults.
       if (field.kind === 'quantity') return tried.every(same) ? [path] : [];
       return tried.filter(same).map((value) => `${path}=${value}`);
     });

@@ -10,7 +10,7 @@ const plans = [...base.values()].map((survey): [string, Plan] => [
   demoPlan({ survey, madeAt: AT }),
 ]);
 const start = ({ survey }: Plan) => Date.parse(survey.window.startAt);
-/** Every batch as it was planned. */
+/** Every batch as planned. */
 const mixedAsPlanned = (plan: Plan): MixedBatch[] =>
   planBatches(plan).map((b) => ({
     batchNo: b.no,
@@ -18,7 +18,7 @@ const mixedAsPlanned = (plan: Plan): MixedBatch[] =>
     placedAt: start(plan) + b.placeByMin * MINUTE,
     binned: false,
   }));
-/** Measured at each mix: so much warmer than planned. */
+/** Measured at each mix: warmer than planned by this. */
 const seenAt = (plan: Plan, moreC: number): CureSeen => ({
   ...NOTHING,
   temps: mixedAsPlanned(plan).map((x) => ({ at: x.startedAt, tempC: plannedTemp(plan) + moreC })),
@@ -95,7 +95,7 @@ test('a sample that is soft when it should be hard stretches its round; one that
   expect(soft.main?.slow).toBeCloseTo(1.5, 6);
   expect(by(true, mainMixed(worn) + 0.2 * tack * MINUTE)).toEqual({ plan: worn, ...AS_PLANNED });
   expect(by(true, late)).toEqual({ plan: worn, ...AS_PLANNED });
-  // Soft before its time is as it should be.
+  // A sample that is soft before its time is normal.
   expect(by(false, mainMixed(worn) + 0.5 * tack * MINUTE).plan).toEqual(worn);
 });
 

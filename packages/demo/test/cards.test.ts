@@ -42,7 +42,7 @@ test('every card states four temperatures or more for each milestone, each step 
       const times = ids.flatMap((id) => at20(id) ?? []);
       expect([...times].sort((p, q) => p - q)).toEqual(times);
     };
-    // A film dries in the open long before its can goes off.
+    // An open film dries long before its can sets.
     if (card.layer.minMm >= 0.3) inOrder(['life', 'tackFree']);
     inOrder(['tackFree', 'handle', 'fullLoad']);
   }

@@ -3,7 +3,7 @@ import { siteSettings } from '../src/index';
 import { card, known, surveyed, type Leaf } from './surveyed';
 import { AT } from './surveys';
 
-/** The demo's flange face by R-210, with some answers put otherwise. */
+/** The demo's flange face with R-210, with some other answers. */
 function planned(answers: Record<string, Leaf> = {}): Plan {
   const made = makePlan(surveyed('F1', answers), card('R-210'), siteSettings, AT, known);
   if (!made.ok) throw new Error(word(made.why));

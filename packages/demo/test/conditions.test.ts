@@ -21,7 +21,10 @@ const planOf = ({ work, card: own }: CardMatch): Plan => {
 };
 const ticked = (plan: Plan) => plan.steps.find((s) => s.name === 'conditions');
 
-/** Each condition of a card that fits: allowed by name, done by a step, looked at early, or ticked in minutes of its own. */
+/**
+ * How each condition of a fitting card is met: approved by name, done by a step, an early look, or a tick with its own
+ * minutes.
+ */
 function met(match: CardMatch): number {
   const plan = planOf(match);
   const names = new Set<string>(plan.steps.map((s) => s.name));
@@ -40,7 +43,7 @@ function met(match: CardMatch): number {
     }
   }
   expect(tick?.minutes ?? 0).toBe(byHand * siteSettings.termMinutes);
-  // Match says what the plan then takes, whatever is met by hand.
+  // Match says the plan's time, with all conditions met by hand.
   expect(match.readyMin).toBeCloseTo(plan.readyMin, 6);
   expect(plan.labourMin * (siteSettings.labourPerHour / 60)).toBeLessThanOrEqual(
     (match.workCost ?? 0) + 1e-6,

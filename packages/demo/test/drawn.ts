@@ -12,14 +12,14 @@ import {
   type UnitSystem,
 } from '@kelmot/core';
 
-/** Where a drawing stands on its sheet, and what is drawn. */
+/** A drawing's position on its sheet. */
 interface Placed {
   x: number;
   y: number;
   drawing: Drawing;
 }
 
-/** A colour a fill, so that no two are taken for each other; the application has its hatches. */
+/** A different colour for each fill; the application uses hatches. */
 const COLOURS: Partial<Record<Fill, string>> = {
   sand: '#e8d8a8',
   planned: '#d7e6f5',
@@ -40,7 +40,7 @@ function lettered(p: Extract<Prim, { text: string }>, as: string): string {
   return `<text class="${as}" x="${px(x)}" y="${px(y)}" text-anchor="${p.anchor}">${escaped(p.text)}</text>`;
 }
 
-/** One line for each thing that is drawn. */
+/** One line for each drawing element. */
 function svgOf(p: Prim): string {
   if (p.kind === 'area')
     return `<polygon class="${p.fill}" fill="${COLOURS[p.fill] ?? PARENT}" points="${path(p.points)}"/>`;
@@ -64,7 +64,7 @@ function block({ x, y, drawing }: Placed): string {
   ].join('\n');
 }
 
-/** Drawings on one sheet, a row for each list of them, as a picture that is looked at and a text that is compared. */
+/** Drawings on one sheet, one row for each list, as a picture to look at and a text to compare. */
 export function sheetOf(rows: readonly (readonly Drawing[])[]): string {
   let [y, wide] = [GAP, 0];
   const placed = rows.flatMap((row) => {
@@ -82,7 +82,7 @@ export function sheetOf(rows: readonly (readonly Drawing[])[]): string {
   return `${[frame, ...placed.map(block), '</svg>'].join('\n')}\n`;
 }
 
-/** A damage as the application draws it: on its tile, while it is surveyed, as planned, and as it is built, in inches. */
+/** A damage as the application draws it: tile, survey, plan, and as built, in inches. */
 export function drawingsOf(family: FamilyId, survey: Survey, plan: Plan | null): Drawing[] {
   const [damage] = survey.damages;
   if (!damage) throw new Error(`${family}: nothing is damaged`);

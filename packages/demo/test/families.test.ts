@@ -119,7 +119,7 @@ test('demands by hand: a flange ring, a low-pressure wrap, a yard over sand, a w
     innerMm: 268,
     depthMm: 4,
   });
-  // Plug of three times the hole; the wrap runs a hundred millimetres past it each way.
+  // The plug has three times the hole's volume; the wrap extends 100 mm beyond it on both sides.
   expect(demand('CP-08').bodies[0]?.shape).toEqual({ kind: 'disc', diameterMm: 15, depthMm: 5 });
   expect(demand('CP-08').wrap).toMatchObject({ engineered: false, extentMm: 100, pressureBar: 3 });
   expect(demand('JP-31').wrap).toMatchObject({
@@ -127,7 +127,7 @@ test('demands by hand: a flange ring, a low-pressure wrap, a yard over sand, a w
     designC: 72,
     defects: [{ kind: 'hole', diameterMm: 22 }],
   });
-  // Resin no deeper than the working depth, sand below.
+  // Resin to the working depth, sand below.
   expect(demand('YD-1').bodies.map((b) => b.buildMm)).toEqual([40, 40]);
   expect(demand('YD-1').crack).toEqual({
     widthMm: 40,

@@ -11,7 +11,7 @@ import {
 import { siteSettings, systemCards } from '../src/index';
 import { card, known, surveyed, type Leaf } from './surveyed';
 
-/** What is easily forgotten: said by a survey, and answered by a rule, as somebody of the trade would. */
+/** Easily forgotten facts: given by a survey, and answered by a rule as an expert would. */
 
 type Case = [string, FamilyId, Record<string, Leaf>, string, string, Verdict, RegExp];
 const stopgap = { intent: 'stopgap' };
@@ -120,7 +120,7 @@ const cases: Case[] = [
   ],
   ['30 bar in a pump', 'F2', { 'duty.pressureBar': 30 }, 'R-210', 'pressure', 'no', /30 bar/],
   ['5 bar in a pump', 'F2', { 'duty.pressureBar': 5 }, 'R-210', 'pressure', 'fits', /10 bar/],
-  // Where it sits
+  // Its position
   [
     '9 bar on an elbow',
     'F4',
@@ -167,7 +167,7 @@ const cases: Case[] = [
     'fits',
     /Nothing/,
   ],
-  // On it, in it
+  // Its surface
   ['galvanised', 'F3', { 'parent.skin': 'galvanised' }, 'X-870', 'round', 'if', /zinc/],
   ['drank oil', 'F2', { 'parent.skin': 'oil-soaked' }, 'R-210', 'round', 'if', /drank oil/],
   ['rubber-lined', 'F4', { 'parent.skin': 'rubber-lined' }, 'W-310', 'leave', 'if', /lining/],
@@ -237,7 +237,7 @@ const cases: Case[] = [
     /rust/,
   ],
   ['plies bare', 'F6', { 'belt.bare': true }, 'B-410', 'round', 'if', /draw water/],
-  // What meets what
+  // Combinations
   [
     'sugar on a cement floor',
     'F9',
@@ -329,14 +329,14 @@ test('a plug that sets wet makes a weeping pipe fit for the wrap that follows: t
   if (!made.ok) throw new Error(word(made.why));
   const plug = made.plan.rounds.find((r) => r.purpose === 'plug');
   expect(plug && card(plug.card.code).damp).toMatch(/wet|under-water/);
-  // The one that is named is the one that is used.
+  // The named card is the one in use.
   expect(made.plan.conditions.map((c) => word(c)).join()).toContain(
     `${plug?.card.code} stops it wet`,
   );
-  // Wrapped alone, or under water, there is nothing that stops it first.
+  // Without a plug, or under water, nothing stops the leak first.
   expect(damp(wet, { plug: 'wrap' })?.verdict).toBe('no');
   expect(damp(surveyed('F4', { 'surface.damp': 'under-water' }))?.verdict).toBe('no');
-  // Too hot for every plug that sets wet, the pair is none.
+  // If it is too hot for every plug that sets in water, the pair does not count.
   const hot = surveyed('F4', { 'surface.damp': 'wet', 'service.mediumC': 74 });
   expect(damp(hot)?.verdict).toBe('no');
 });

@@ -18,7 +18,7 @@ const AT = '2026-11-25T08:00:00Z';
 
 let made = 0;
 type Draft = Parameters<typeof applyCommand>[1];
-/** A command laid over the view at a moment of the plan's clock, as the device lays it. */
+/** An optimistic update at a moment of the plan's clock. */
 function told(view: RepairView, atMin: number, draft: object): RepairView {
   const at = new Date(Date.parse(startOf(view)) + atMin * MINUTE).toISOString();
   const id = `${ID.slice(0, -5)}${String(10_000 + ++made)}`;
@@ -28,7 +28,7 @@ const startOf = (view: RepairView): string => view.survey.window.startAt;
 const momentOf = (view: RepairView, min: number): number =>
   Date.parse(startOf(view)) + min * MINUTE;
 
-/** Does one deed as a person does it: the batch mixed first, its hold met, the pail emptied with the last. */
+/** Does one task: mixes the batch first, meets the hold, marks the batch as placed with the last. */
 function doDeed(view: RepairView, plan: Plan, deed: Deed): RepairView {
   const { step, batch, empties, fromMin, toMin } = deed;
   let next = view;
@@ -70,7 +70,7 @@ test.each(planned)('%s: doing what is at hand, one at a time, does the whole job
     const now = momentOf(view, deed.fromMin);
     expect([deeds[atHand(deeds, view, now) ?? -1]?.id, now]).toEqual([deed.id, now]);
     view = doDeed(view, plan, deed);
-    // What was planned inside its windows leaves none of them missed.
+    // A plan that keeps its windows misses none of them.
     const later = momentOf(view, deed.toMin) + 1000;
     expect(
       deeds
@@ -84,7 +84,7 @@ test.each(planned)('%s: doing what is at hand, one at a time, does the whole job
   expect(openInAll(view, end).map((x) => word(x))).toEqual([]);
 });
 
-/** The job of a tag with everything done up to one of its deeds. */
+/** The job of a tag with everything done up to one task. */
 function job(tag: string) {
   const [, ask] = planned.find(([name]) => name.endsWith(tag)) ?? [];
   if (!ask) throw new Error(`no ${tag}`);
@@ -120,7 +120,7 @@ describe('what was done is not done for ever', () => {
     const mix = view.mixes.find((x) => x.batchNo === 2);
     const binned = told(view, deed.fromMin, { type: 'mix.binned', mixId: mix?.id });
     expect(handOf(binned, deed.fromMin)).toBe('mix.paste/2');
-    // Mixed again, it is ticked again: the old tick was of what lies in the bin.
+    // Mixed again, it is ticked again: the old tick belonged to the batch that was thrown away.
     const again = told(binned, deed.fromMin + 1, {
       type: 'mix.start',
       batchNo: 2,
@@ -167,7 +167,7 @@ describe('what was done is not done for ever', () => {
     expect(handOf(view, done + most - 1)).toBe(deed.id);
     expect(againBecause(step, view, plan, momentOf(view, done + most + 1))).toEqual(link.why);
     expect(handOf(view, done + most + 1)).toBe(from);
-    // Nothing of it closes any more once it is begun.
+    // None of its windows is open once it has begun.
     const { batch } = deed;
     if (batch) {
       const { no: batchNo, aG, bG } = batch;
@@ -201,7 +201,7 @@ describe('the clock beside the work', () => {
     const early = paceAt(mask, mask.fromMin - 25);
     expect(early.behindMin).toBeCloseTo(-25, 6);
     expect(word(early.say)).toMatch(/^25 min ahead of the plan: /);
-    // So far behind that the plant waits for it.
+    // So late that the plant must wait.
     const { downMin } = plan.survey.window;
     const missed = paceAt(mask, mask.toMin + (downMin - plan.readyMin) + 30);
     expect(missed.inTime).toBe(false);
@@ -245,7 +245,7 @@ describe('the clock beside the work', () => {
     expect(just && word(just.say)).toBe('Its time to place is over: use no more of it.');
     const over = paceAt(wet, 600, opened(use + 1)).pail;
     expect(over && word(over.say)).toBe('Its time to place is over: use no more of it.');
-    // Placed, binned, or of another batch, there is no pail to speak of.
+    // A placed, discarded or other batch is not an open batch.
     for (const gone of [{ placedAt: start }, { binned: true }, { batchNo: 99 }])
       expect(
         paceAt(

@@ -14,7 +14,7 @@ import { surveys } from './surveys';
 
 const ORDER = { fits: 0, if: 1, no: 2 };
 
-/** Fields whose answer is how it is, and not what anybody can do: no hint may ask for another. */
+/** Facts that nobody can change: no hint may ask for another answer. */
 const AS_IT_IS = [
   'service.medium',
   'service.mediumC',
@@ -26,7 +26,7 @@ const AS_IT_IS = [
   'site.ignition',
 ];
 
-/** Every hint of every card: on the form, of a kind that can be done, and turning its own rule when it is. */
+/** Checks every hint of every card: its field is on the form, can be changed, and turns its own rule. */
 function proved(survey: Survey): number {
   const asked = new Set(everyFieldOf(survey).map((p) => p.path));
   let hints = 0;

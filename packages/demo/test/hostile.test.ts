@@ -16,10 +16,10 @@ import { AT } from './surveys';
 
 /** bin/check tries a tenth. */
 const RUNS = process.env.QUICK ? 6 : 60;
-/** A plan of more is not worked out: core refuses what would take more batches than this (`mix/batchPlan.ts`). */
+/** Core refuses more batches than this (`mix/batchPlan.ts`). */
 const MOST_BATCHES = 1000;
 const MOST_STEPS = 200;
-/** What no sentence says: a sum that came to nothing, or a value that was not put in. */
+/** Signs of a broken sentence: an invalid number, or a missing value. */
 const UNSAID = /NaN|Infinity|undefined|\{/;
 
 describe.each(families().map((f) => f.id))('%s', (family) => {

@@ -7,14 +7,14 @@ interface Figure {
   path: string[];
   value: number;
 }
-/** The figures in something, and where they stand. */
+/** All numbers in an object, with their paths. */
 const figuresIn = (of: unknown, path: string[] = []): Figure[] => {
   if (typeof of === 'number') return [{ path, value: of }];
   if (typeof of !== 'object' || of === null) return [];
   return Object.entries(of).flatMap(([key, part]) => figuresIn(part, [...path, key]));
 };
 
-/** The survey of a family with as many damages as it takes. */
+/** A family's survey with the most damages. */
 export function fullSurvey(family: string): Survey {
   const survey = base.get(family as FamilyId) as Survey;
   const { mostDamages } = familyOf(family);
@@ -30,13 +30,10 @@ export interface Hostile {
   card: SystemCard;
 }
 
-/** So many times as large a figure is made: as far off as the schema of cards lets through, the widest first. */
+/** Factors on a figure, as far as the card schema allows, the largest first. */
 const FACTORS = [1e6, 1e-6, 1e4, 1e-4, 100, 0.01, 10, 0.1];
 
-/**
- * A card whose import nothing refuses, with some of its figures as far from right as a card may say them, and a survey
- * with all the damages that it may have.
- */
+/** A card that the import accepts, with some extreme figures, and a survey with the most damages. */
 export const hostile = (family: string): fc.Arbitrary<Hostile> => {
   const cards = systemCards.filter((c) => c.families.includes(family));
   const change = fc.tuple(fc.nat(), fc.nat({ max: FACTORS.length - 1 }));

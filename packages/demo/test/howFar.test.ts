@@ -56,7 +56,7 @@ test('of a whole cartridge only what is placed counts: the rest does the next cr
   const [short, long] = [far('300'), far('600')];
   expect(short.each).toBeLessThan((packs[0]?.size ?? 0) / 2);
   expect(short.count).toBeGreaterThan(2);
-  // By the metre it goes as far in short cracks as in long ones.
+  // By length it goes equally far in short and long cracks.
   expect((short.lengthMm ?? 0) / (long.lengthMm ?? 1)).toBeCloseTo(1, 1);
 });
 

@@ -5,7 +5,7 @@ import { say } from '@kelmot/core';
 import { MISBEHAVIOURS, type Misbehaviour, type Scene } from '../src/instruments/scene';
 import { EVERY_MS, sampleOf } from '../src/instruments/simulated';
 
-/** What is there to be measured, by instrument, as a plan expects it. */
+/** The scene of each instrument, as a plan expects it. */
 const SCENES = {
   hygrometer: [19, 62, 17.5],
   thickness: [4],
@@ -23,7 +23,7 @@ const sceneOf = (id: Id, seed: number, misbehaves: Misbehaviour | null): Scene =
   misbehaves,
 });
 
-/** What is thought of it at each moment of `ms`, looked at as often as it sends. */
+/** The judgement of it at each moment during `ms`, at its sending interval. */
 function watched(id: Id, scene: Scene, ms: number): Watch[] {
   const device = instrument(id);
   const every = EVERY_MS[device.mode === 'spot' ? 'spot' : 'stream'];
@@ -42,10 +42,10 @@ const SHOWS: Record<Misbehaviour, Fault> = {
   stuck: 'stuck',
   'wrong-unit': 'unit',
 };
-/** What has only one unit cannot be set to another. */
+/** An instrument with only one unit cannot be set to another. */
 const hasUnits = (id: Id) => id !== 'durometer';
 
-/** What is looked at while it measures; what it has logged is another thing. */
+/** Instruments that are watched while they measure; logs are tested separately. */
 const LIVE = Object.keys(SCENES) as Id[];
 
 test('every instrument is here or logs', () => {

@@ -69,7 +69,7 @@ test('everything since a moment is heard before it is open, oldest first', async
 
 test('two spots that stand apart are no drift; two that come and go from each other by more than 4 °C are', () => {
   const whole = logged(1, null);
-  /** The second spot so much warmer than it is at the beginning, and so much at the end, °C. */
+  /** The second spot warmer by `from` at the beginning, and by `to` at the end, °C. */
   const apart = (from: number, to: number) =>
     whole.map((s, i) => {
       const [one = 0, two = 0] = s.values;

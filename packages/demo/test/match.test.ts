@@ -17,9 +17,7 @@ import {
 import { siteSettings, systemCards } from '../src/index';
 import { base, card, known, surveyed, type Leaf } from './surveyed';
 
-/**
- * What an old hand would say, written before any code was run: the job in short, the card, the question, the verdict.
- */
+/** An expert's verdicts, written before any code ran: the job, the card, the question, the verdict. */
 const cases: [
   said: string,
   family: FamilyId,
@@ -266,12 +264,12 @@ test.each(cases)('%s', (_, family, answers, code, rule, verdict) => {
   expect(found && word(found.because)).toMatch(/\.$/);
 });
 
-/** The first card of a family that names a parent. */
+/** The first card of a family for a substrate. */
 const onParent = (family: FamilyId, material: string): string =>
   systemCards.find(
     (c) => c.families.includes(family) && c.substrates.some((s) => s.material === material),
   )?.code ?? '';
-/** What the parent itself meets, and what the damage leaves of it, whatever the card. */
+/** Verdicts about the substrate and the damage, whatever the card. */
 const round: [
   said: string,
   family: FamilyId,
@@ -480,13 +478,13 @@ test('a limit that is met exactly is met, and the card that has some reserve goe
   const just = judge(survey, own, siteSettings, known);
   expect(just.judged.find((j) => j.rule.id === 'heat')?.verdict).toBe('fits');
   expect([just.verdict, just.marginPct, atItsLimit(just)]).toEqual(['fits', 0, true]);
-  // However cheap it is, and however long it is said to last.
+  // However cheap it is, and however long its stated life.
   const lifeDays = { lasting: 36_500, stopgap: 36_500 };
   const cheap = { ...own, lifeDays, packs: own.packs.map((p) => ({ ...p, price: 0.01 })) };
   const [first, second] = rank(matchAll(survey, [cheap, fit], siteSettings, known), 'lasting');
   expect([first?.match.card.code, second?.match.card.code]).toEqual([fit.code, 'Z-1']);
   expect(first && whyFirst(first, second, 'lasting')?.text).toMatch(/at its limit/);
-  // A thousandth past it is past it; the last digit of a converted unit is not.
+  // A thousandth past a limit is past it; rounding noise of a converted unit is not.
   const over = (c: number) =>
     judge(surveyed('F2', { 'service.mediumC': c }), own, siteSettings, known).judged.find(
       (j) => j.rule.id === 'heat',
@@ -534,7 +532,7 @@ test('there are sixty cases or more, and every rule is spoken to, here or by a t
   expect(cases.length).toBeGreaterThanOrEqual(60);
   const spoken = new Set(cases.map((c) => c[4]));
   const silent = rules.map((r) => r.id).filter((id) => !spoken.has(id));
-  // These are spoken to by tests of their own.
+  // These have their own tests.
   expect(silent.sort()).toEqual([
     'aids',
     'approved',
@@ -636,7 +634,7 @@ test('what is on the shelf and what the forecast brings change the verdict', () 
     { atMin: 0, tempC: 17 },
     { atMin: 240, tempC: 4 },
   ];
-  // Left to the cold night it would be too late; it fits if it is held warm.
+  // In the cold night it would be too late; it fits if it is held warm.
   const held = judge(survey, r210, siteSettings, { ...known, forecast: cold });
   expect([held.verdict, held.heldC]).toEqual(['if', 18]);
   expect(judge(survey, r210, siteSettings, known)).toMatchObject({ verdict: 'fits', heldC: null });

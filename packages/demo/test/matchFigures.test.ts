@@ -18,7 +18,7 @@ interface Shown {
   figures: Record<string, Figure>;
 }
 
-/** Every card against a plain survey of every shape, with the figures that Match shows. */
+/** Every card for an ordinary survey of every shape, with Match's figures. */
 const shown: Shown[] = families().flatMap(({ id: family, shapes }) =>
   shapes.flatMap(({ shape }) => {
     const { survey } = plainSurvey({ family, shapes: [shape], startAt: AT, costPerHour: 100 });
@@ -91,7 +91,7 @@ test('life, time and money are those that the order of the cards is made of', ()
   expect(Math.min(dear, late)).toBeGreaterThan(5);
 });
 
-/** Rules that judge what the plan works out: their figures end its sums. */
+/** Rules that judge plan results: their figures end their workings. */
 const ENDS = ['window', 'thickness', 'batches', 'ambient'];
 
 test('a rule that measures sets what it found beside its limit, at the end of the sum that it came from', () => {

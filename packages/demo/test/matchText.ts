@@ -1,7 +1,7 @@
 import { rank, word, type CardMatch, type Intent } from '@kelmot/core';
 import { inline } from './planText';
 
-/** What every rule says of a card, in its words; with the figure that it measured and the limit, where it measures. */
+/** Every rule's text for a card; with figure and limit if it measures. */
 function rules({ judged }: CardMatch): string[] {
   return judged.map(({ rule, verdict, because, condition, against, who, early }) => {
     const measured = against
@@ -13,7 +13,7 @@ function rules({ judged }: CardMatch): string[] {
   });
 }
 
-/** What Match says of every card, the best first, to be read and compared. */
+/** Match's text for every card, best first, to read and compare. */
 export function matchText(matches: CardMatch[], intent: Intent): string {
   return rank(matches, intent)
     .flatMap(({ match: m, score }) => [

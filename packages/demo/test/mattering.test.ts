@@ -19,7 +19,7 @@ const plain = (family: string, answers: Record<string, string> = {}): SurveyDraf
 const silent = (draft: SurveyDraft) =>
   silentFields({ draft, units: 'metric', cards: demoCards, site: siteSettings });
 
-/** Order, verdicts, hours and money of a draft, worked out beside the function under test. */
+/** Ranking, verdicts, hours and money of a draft, computed independently of the tested function. */
 function outcome(draft: SurveyDraft) {
   const { survey, issues } = readDraft(draft, 'metric');
   if (!survey) throw new Error(JSON.stringify(issues));
@@ -78,7 +78,7 @@ test('what somebody typed is never put away, nor what is still to be answered', 
   const quiet = silent(begun);
   expect(quiet.every((path) => path in usual)).toBe(true);
   expect(silent({ ...begun, shapes: [] })).toEqual([]);
-  // By hand alone nothing lasts here; as long as the rest is open that puts nothing away.
+  // With hand tools alone nothing lasts here; while other questions are open, nothing is hidden.
   const byHand = { ...begun, texts: { ...usual, 'site.tools': 'hand', 'site.area': 'zone-1' } };
   expect(silent(byHand)).toEqual([]);
 });

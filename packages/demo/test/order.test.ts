@@ -26,7 +26,7 @@ const surveyOf = (family: string) => {
   return demoSurvey(found.tag, null, AT, found.survey);
 };
 
-/** One job a family in the order an old hand works, written down by hand; `|` parts what belongs to one round. */
+/** One job of each family in an expert's order, written by hand; `|` separates rounds. */
 const JOBS: [FamilyId, string, string][] = [
   [
     'F1',
@@ -108,14 +108,14 @@ const JOBS: [FamilyId, string, string][] = [
 test.each(JOBS)('%s with %s is worked in this order', (family, cardCode, order) => {
   const plan = demoPlan({ survey: surveyOf(family), cardCode, madeAt: AT });
   expect(plan.steps.map((s) => s.name)).toEqual(order.split(/[\s|]+/));
-  // What the order says, the clock does: every slot after the one before it.
+  // The schedule follows the order: every slot after the one before it.
   const { schedule } = plan;
   schedule
     .slice(1)
     .forEach((s, i) => expect(s.from).toBeGreaterThanOrEqual((schedule[i]?.to ?? 0) - 1e-6));
 });
 
-/** Each wait by the card of the round that is waited for, at the temperature of the day: round, moment, what waits. */
+/** Each wait by its round's card, at the day's temperature: round, milestone, waiting step. */
 test.each<[FamilyId, string, string, MilestoneId, string]>([
   ['F1', 'R-210', 'main', 'handle', 'open.main'],
   ['F3', 'X-870', 'wet', 'tackFree', 'mix.main'],
@@ -133,7 +133,7 @@ test.each<[FamilyId, string, string, MilestoneId, string]>([
   if (!round || !took?.ok) throw new Error(`${id} has no ${moment}`);
   const begins = plan.schedule.find((s) => s.step === to)?.from ?? NaN;
   const mixed = Math.max(...round.batches.map((b) => b.mixedAtMin));
-  // The layers that are mixed and laid on take their own minutes besides: never earlier, and on time where nothing else waits.
+  // Mixed layers also take their own minutes: never earlier, and on time if nothing else waits.
   expect(begins).toBeGreaterThanOrEqual(mixed + took.minutes - 1e-6);
 });
 
@@ -232,7 +232,7 @@ describe('matching', () => {
     let heated = 0;
     let several = 0;
     for (const survey of surveys) {
-      // A cold shop too: what must be held warm is paid for.
+      // A cold shop too: heating has its cost.
       for (const surfaceC of [survey.readings.surfaceC, 7]) {
         const cold = { ...survey, readings: { ...survey.readings, surfaceC } };
         for (const match of matchAll(cold, systemCards, siteSettings, known)) {

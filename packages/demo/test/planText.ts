@@ -6,7 +6,7 @@ const isMessage = (x: unknown): x is Message =>
 const isNothing = (x: unknown): boolean =>
   x === null || x === false || x === '' || (Array.isArray(x) && x.length === 0);
 
-/** Anything as one line, what is empty left out: what is said in its words, numbers to six digits. */
+/** Anything as one line, without empty parts: texts as words, numbers to six digits. */
 export function inline(x: unknown): string {
   if (typeof x === 'number') return String(Number(x.toPrecision(6)));
   if (typeof x !== 'object' || x === null) return String(x);
@@ -16,10 +16,10 @@ export function inline(x: unknown): string {
   return `{${own.map(([key, part]) => `${key} ${inline(part)}`).join(', ')}}`;
 }
 
-/** Put in from outside, or said by something else that is written. */
+/** Given from outside, or said by another line. */
 const GIVEN = ['version', 'core', 'madeAt', 'survey', 'card', 'cards', 'site', 'cautions', 'gear'];
 
-/** All that a plan says, a line for each thing in it, to be read and compared. */
+/** Everything that a plan says, one line each, to read and compare. */
 export function planText(plan: Plan): string {
   const { figures, schedule, ...rest } = plan;
   const said = Object.entries(rest).flatMap(([key, part]) => {

@@ -298,7 +298,7 @@ describe('each family by a worked plan', () => {
   });
 });
 
-/** Every damage a little larger or smaller, the air and the hours a little other: a survey of the same family. */
+/** Every damage a little larger or smaller, with other air and hours: a survey of the same family. */
 function stretched(survey: Survey, size: number, surfaceC: number, hours: number): Survey {
   const damages = survey.damages.map((d) =>
     Object.fromEntries(
@@ -410,11 +410,11 @@ test('a figure of one of several rounds says which', () => {
   expect(
     ['round.coat-2.total', 'cure.coat-1.overcoatOpens', 'total', 'cure.immersion'].map(of),
   ).toEqual(['coat-2', 'coat-1', null, null]);
-  // The main round's own stands without its name as well.
+  // The main round's figure exists also without its prefix.
   expect(roundFigure(plan, plan.mainRound, 'total')?.value).toBe(
     plan.figures['round.coat-3.total']?.value,
   );
-  // With one round there is nothing to tell apart.
+  // With one round there is nothing to distinguish.
   const one = planned('F1', 'R-210');
   expect(
     Object.keys(one.figures)

@@ -22,7 +22,9 @@ function planned(family: FamilyId, code: string, change: (s: Survey) => Survey =
 }
 const ids = (plan: Plan) => plan.cautions.map((c) => c.id);
 
-/** Always: made safe, dust, waste. Then what the trade and the materials bring, second materials and aids among them. */
+/**
+ * Always: made safe, dust, waste. Then the cautions of the work and the materials, second materials and aids included.
+ */
 test.each<[FamilyId, string, string[], string[]]>([
   ['F1', 'R-210', ['pressure', 'amine', 'exotherm', 'blast', 'solvent'], ['silica', 'tyre']],
   ['F3', 'X-870', ['amine', 'instant-bond', 'hot-work'], ['pressure', 'silica']],

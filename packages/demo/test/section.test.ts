@@ -31,7 +31,7 @@ function planOf(survey: Survey): Plan | null {
 type Lettered = Extract<Prim, { text: string }>;
 const isLettered = (p: Prim): p is Lettered => 'text' in p;
 
-/** Every line of a drawing as the stretches between its points. */
+/** The line segments of a drawing. */
 function stretches(prims: readonly Prim[]): [Point, Point][] {
   return prims.flatMap((p): [Point, Point][] => {
     if (p.kind === 'line') return p.points.slice(1).map((to, i) => [p.points[i] as Point, to]);
@@ -39,7 +39,7 @@ function stretches(prims: readonly Prim[]): [Point, Point][] {
   });
 }
 
-/** Whether a stretch passes through a box: cut to the box side by side until nothing of it is left. */
+/** Whether a line segment crosses a box: clipped side by side. */
 function crosses([[ax, ay], [bx, by]]: [Point, Point], box: Box): boolean {
   let [from, to] = [0, 1];
   const sides: [number, number, number][] = [
@@ -60,7 +60,7 @@ function crosses([[ax, ay], [bx, by]]: [Point, Point], box: Box): boolean {
   return from < to;
 }
 
-/** What is wrong with the lettering of a drawing. */
+/** The faults of a drawing's lettering. */
 function faults({ prims, width, height }: Drawing): string[] {
   const texts = prims.filter(isLettered);
   const lines = stretches(prims);

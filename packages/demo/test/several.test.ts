@@ -5,7 +5,7 @@ import { AT } from './surveys';
 
 type Damage = Survey['damages'][number];
 
-/** The same damage half as large again across; as deep as it was, and in what is as thick. */
+/** The same damage, half as large again; the same depth and wall. */
 const larger = (damage: Damage): Damage =>
   Object.fromEntries(
     Object.entries(damage).map(([key, x]) => [
@@ -13,7 +13,7 @@ const larger = (damage: Damage): Damage =>
       typeof x === 'number' && /length|width|diameter|inner|outer/i.test(key) ? x * 1.5 : x,
     ]),
   ) as Damage;
-/** What several damages ask for together is the worst of what each asks for, or the sum of it. */
+/** Several damages together demand the worst of each, or the sum. */
 const sized = (d: Demand) => ({ longestMm: d.longestMm, prepMm2: d.prepMm2 });
 
 test.each(

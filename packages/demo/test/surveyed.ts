@@ -2,7 +2,7 @@ import type { FamilyId, Survey } from '@kelmot/core';
 import { demoCards, demoSurvey, openRepairs, surveyedRepairs, systemCards } from '../src/index';
 
 const AT = '2026-11-24T06:00:00Z';
-/** A plain survey of every family, from the demo plant. */
+/** An ordinary survey of every family, from the demo plant. */
 export const base = new Map<FamilyId, Survey>(
   [...surveyedRepairs.filter((r) => r.tag !== 'WL-2'), ...openRepairs.slice(0, 1)].map((r) => [
     r.survey.family,
@@ -19,7 +19,7 @@ export const card = (code: string) => {
 
 export type Leaf = string | number | boolean | null;
 type Holder = Record<string, unknown>;
-/** A copy of something with the leaf at a path put otherwise. */
+/** A deep copy with one changed leaf. */
 export function withLeaf<T extends object>(of: T, path: readonly string[], leaf: Leaf): T {
   const copy = structuredClone(of);
   const holder = path.slice(0, -1).reduce((at, key) => at[key] as Holder, copy as Holder);
@@ -27,7 +27,7 @@ export function withLeaf<T extends object>(of: T, path: readonly string[], leaf:
   return copy;
 }
 
-/** A survey of a family with some of its answers put otherwise, by path. */
+/** A survey of a family with some changed answers, by path. */
 export const surveyed = (family: FamilyId, answers: Record<string, Leaf>): Survey =>
   Object.entries(answers).reduce(
     (survey, [path, leaf]) => withLeaf(survey, path.split('.'), leaf),

@@ -4,7 +4,7 @@ import { plainDraft } from '../src/index';
 
 export const AT = '2026-11-25T08:00:00Z';
 
-/** How a field is answered: as it usually is for the most part, else anywhere in its range. */
+/** A random answer to a field: mostly the usual one, otherwise anywhere in its range. */
 function answerTo({ path, field }: Placed, usual: string | undefined): fc.Arbitrary<string> {
   const asUsual = fc.constant(usual ?? '');
   if (field.kind === 'flag')
@@ -23,7 +23,7 @@ function answerTo({ path, field }: Placed, usual: string | undefined): fc.Arbitr
   const unit = field.quantity === 'time' ? ' min' : '';
   const near = fc.double({ min: 0.5, max: 2, noNaN: true }).map((share) => {
     const value = Number.parseFloat(usual ?? '') * share;
-    // A survey is typed in the unit that the usual answer names.
+    // Typed in the usual answer's unit.
     return Number.isFinite(value) ? (usual ?? '').replace(/^[\d.]+/, value.toFixed(3)) : '';
   });
   const anywhere = fc
@@ -32,7 +32,7 @@ function answerTo({ path, field }: Placed, usual: string | undefined): fc.Arbitr
   return fc.oneof({ arbitrary: near, weight: 9 }, { arbitrary: anywhere, weight: 1 });
 }
 
-/** Surveys of a family as they might be typed: one to three damages of any of its shapes. */
+/** Random surveys of a family: one to three damages of any shape. */
 export function surveys(family: string): fc.Arbitrary<Survey | null> {
   const { shapes, mostDamages } = familyOf(family);
   const several = fc.array(fc.constantFrom(...shapes.map((s) => s.shape)), {

@@ -28,7 +28,9 @@ const laminateOf = (code: string) => {
   return laminate;
 };
 
-/** The pressure that so many plies hold over the hole, MPa, by the method's own formula, with a third for service. */
+/**
+ * The pressure that so many plies hold over the hole, MPa, by the method's formula, with a service factor of a third.
+ */
 function holds(code: string, plies: number, d: number, designC: number): number {
   const { hoopModulusMPa, axialModulusMPa, poisson, plyMm, shearMPa, toughnessJm2, tgC } =
     laminateOf(code);

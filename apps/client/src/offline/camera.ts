@@ -1,4 +1,4 @@
-/** Whether this device has a camera; it is not asked yet whether it may be used. */
+/** Whether this device has a camera; does not ask for permission. */
 export async function hasCamera(): Promise<boolean> {
   const cameras = globalThis.navigator?.mediaDevices;
   if (!cameras?.enumerateDevices) return false;
@@ -6,7 +6,7 @@ export async function hasCamera(): Promise<boolean> {
   return all.some(({ kind }) => kind === 'videoinput');
 }
 
-/** The camera at the back of the device, as a film; null where there is none, or it may not be used. */
+/** The stream of the rear camera; null if there is none or it may not be used. */
 export const openCamera = (): Promise<MediaStream | null> =>
   navigator.mediaDevices
     .getUserMedia({ video: { facingMode: 'environment', width: { ideal: 1280 } } })

@@ -1,7 +1,7 @@
-/** What an instrument or a spreadsheet saves a table as. */
+/** File types of tables that instruments and spreadsheets save. */
 export const TABLES = '.csv,.txt,text/csv,text/plain';
 
-/** Asks for a file of a kind; null if none was chosen. `capture` opens the camera of a phone. */
+/** Asks for a file of a type; null if none was chosen. `capture` opens a phone's camera. */
 export function chosenFile(accept: string, capture = false): Promise<File | null> {
   return new Promise((resolve) => {
     const input = document.createElement('input');

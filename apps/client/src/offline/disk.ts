@@ -2,20 +2,20 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 const NAME = 'kelmot';
 const VERSION = 2;
-/** Answers kept at most: the oldest go first. */
+/** Most answers that are kept: the oldest are removed first. */
 const MOST_ANSWERS = 400;
 
-/** What the server answered to a question, kept for when it cannot be asked. */
+/** An answer of the server, kept for use without signal. */
 export interface KeptAnswer {
-  /** Whose it is and what was asked: one person never sees what another was answered. */
+  /** The person and the question: nobody sees another person's answers. */
   key: string;
   data: unknown;
-  /** When it came, epoch ms. */
+  /** When it was received, epoch ms. */
   at: number;
 }
 
 interface Kept extends DBSchema {
-  /** Drafts, outbox, settings and tools, each entry under a key of its own: two tabs never overwrite one another. */
+  /** Drafts, outbox, settings and tools, each entry under its own key: two tabs never overwrite each other. */
   state: { key: string; value: unknown };
   answers: { key: string; value: KeptAnswer; indexes: { at: number } };
 }
@@ -34,10 +34,10 @@ function disk(): Promise<IDBPDatabase<Kept>> {
 
 const none = (): boolean => typeof indexedDB === 'undefined';
 
-/** A value under a key of the store of entries; undefined takes it away. */
+/** A value under a key of the store of entries; undefined removes it. */
 export type Entry = readonly [key: string, value: unknown];
 
-/** Every entry that this device keeps; nothing where there is no storage. */
+/** Every entry that this device keeps; empty where there is no storage. */
 export async function readEntries(): Promise<Entry[]> {
   if (none()) return [];
   const tx = (await disk()).transaction('state');
@@ -45,7 +45,7 @@ export async function readEntries(): Promise<Entry[]> {
   return keys.map((key, i) => [key, values[i]]);
 }
 
-/** Writes entries, all or none. They are on disk when the promise is fulfilled. */
+/** Writes entries, all or none. They are on disk when the promise resolves. */
 export async function writeEntries(entries: readonly Entry[]): Promise<void> {
   if (none()) return;
   const tx = (await disk()).transaction('state', 'readwrite');
@@ -54,32 +54,32 @@ export async function writeEntries(entries: readonly Entry[]): Promise<void> {
     for (const [key, value] of entries)
       written.push(value === undefined ? tx.store.delete(key) : tx.store.put(value, key));
   } catch (error) {
-    // A value that cannot be copied is refused at once, and what was asked for before it would be written without it.
+    // A value that cannot be copied throws at once; without the abort, the requests before it would be written alone.
     tx.abort();
     await Promise.allSettled([...written, tx.done]);
     throw error;
   }
-  // Not left to the end of the turn: a page that is reloaded there and then would take what was typed last with it.
+  // Committed at once, not at the end of the turn: a reload in between would lose what was typed last.
   tx.commit();
   await Promise.all([...written, tx.done]);
 }
 
-/** An answer that is kept; undefined where there is none. */
+/** A kept answer; undefined if there is none. */
 export async function readAnswer(key: string): Promise<KeptAnswer | undefined> {
   return none() ? undefined : (await disk()).get('answers', key);
 }
 
-/** Keeps an answer in place of the one before it. */
+/** Keeps an answer in place of the previous one. */
 export async function writeAnswer(answer: KeptAnswer): Promise<void> {
   if (!none()) await (await disk()).put('answers', answer);
 }
 
-/** Takes away one answer. */
+/** Removes one answer. */
 export async function dropAnswer(key: string): Promise<void> {
   if (!none()) await (await disk()).delete('answers', key);
 }
 
-/** Takes away the oldest answers over what is kept at most, but none that is to stay. */
+/** Removes the oldest answers above the limit, except those that must stay. */
 export async function pruneAnswers(
   stays: (key: string) => boolean,
   most = MOST_ANSWERS,

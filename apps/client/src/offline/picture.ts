@@ -3,7 +3,7 @@ import { chosenFile } from './chosenFile';
 
 type Picked = { mime: 'image/jpeg'; data: string } | { error: string };
 
-/** Longest side of a kept picture, px, and how hard it is pressed; tried smaller until it fits. */
+/** Longest side of a kept picture, px, and its JPEG quality; smaller ones are tried until it fits. */
 const TRIES = [
   { side: 1280, quality: 0.75 },
   { side: 1024, quality: 0.65 },
@@ -24,7 +24,7 @@ function shrink(image: ImageBitmap, side: number, quality: number, over?: Draw):
   return canvas.toDataURL('image/jpeg', quality).split(',')[1] ?? null;
 }
 
-/** A picture in base64, made small enough to be sent with a weak signal, with what is drawn `over` it; null if it cannot be. */
+/** A picture in base64, small enough to send with a weak signal, with `over` drawn on it; null if it cannot be made. */
 export function withinMost(image: ImageBitmap, over?: Draw): string | null {
   for (const { side, quality } of TRIES) {
     const data = shrink(image, side, quality, over);
@@ -33,7 +33,10 @@ export function withinMost(image: ImageBitmap, over?: Draw): string | null {
   return null;
 }
 
-/** Asks for a picture from camera or files and makes it small enough to be sent with a weak signal; null if none was chosen. */
+/**
+ * Asks for a picture from camera or files and makes it small enough to send with a weak signal; null if none was
+ * chosen.
+ */
 export async function pickPicture(): Promise<Picked | null> {
   const file = await chosenFile('image/*', true);
   if (!file) return null;

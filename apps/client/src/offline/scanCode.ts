@@ -5,7 +5,7 @@ import { chosenFile } from './chosenFile';
 
 export type Scanned = { text: string } | { error: string };
 
-/** Longest side of a picture that is looked for a code in, px: finer shows no more of one held near. */
+/** Longest side of a picture that is searched for a code, px: a finer one shows no more of a near code. */
 const SIDE = 1400;
 
 interface Greys {
@@ -14,7 +14,7 @@ interface Greys {
   height: number;
 }
 
-/** The greys of a picture of so many px, row by row. */
+/** The grey values of a picture, row by row. */
 function greysOf(image: CanvasImageSource, across: number, down: number): Greys {
   const scale = Math.min(1, SIDE / Math.max(across, down));
   const canvas = document.createElement('canvas');
@@ -35,15 +35,15 @@ function greysOf(image: CanvasImageSource, across: number, down: number): Greys 
 const startWorker = () => new Worker(new URL('./workers/code.worker', import.meta.url));
 
 /**
- * Reads codes off what a camera shows, one look after another, until it is closed. `lost` is told where what reads them is
- * not on this device and there is no signal.
+ * Reads codes from a camera, picture by picture, until it is closed. Calls `lost` if the reader is not on this device
+ * and there is no signal.
  */
 export function codeReader(lost: () => void, start = startWorker) {
   const worker = start();
   worker.onerror = lost;
   const remote = wrap<CodeWorker>(worker);
   return {
-    /** The text of a code that is in sight; null where none is, or nothing is shown yet. */
+    /** The text of a code in view; null if there is none, or no picture yet. */
     read: async (film: HTMLVideoElement): Promise<string | null> => {
       if (film.videoWidth === 0) return null;
       const { greys, width, height } = greysOf(film, film.videoWidth, film.videoHeight);

@@ -1,17 +1,17 @@
-/** So long after the page was opened what it asked ahead is still how it is, ms. */
+/** Answers to the early requests are used for this time after the page opened, ms. */
 const FRESH_MS = 20_000;
 
 declare global {
-  // What `public/ahead.js` asked, by its address.
+  // The requests of `public/ahead.js`, by address.
   var askedAhead: Map<string, Promise<Response | null>> | undefined;
 }
 
-/** Drops what was asked ahead: whoever comes next may be another. */
+/** Drops the early answers: the next person may be another. */
 export function dropAhead(): void {
   globalThis.askedAhead = undefined;
 }
 
-/** Rejects once a question is given up, as a fetch of it would: it is not waited for longer than any other. */
+/** Rejects when a request is aborted, as a fetch would. */
 const given = (signal: AbortSignal): Promise<never> =>
   new Promise((_, reject) => {
     const giveUp = () => reject(signal.reason as Error);
@@ -20,8 +20,8 @@ const given = (signal: AbortSignal): Promise<never> =>
   });
 
 /**
- * Fetches; what the page has asked ahead is taken instead, once, where it is an answer: one that failed or was refused is
- * asked again, as somebody may have come in since.
+ * Fetches. An early answer is used instead, once, if it succeeded; a failed one is fetched again, because somebody may
+ * have signed in since.
  */
 export async function fetchAhead(request: Request): Promise<Response> {
   const ahead = request.method === 'GET' ? globalThis.askedAhead?.get(request.url) : undefined;

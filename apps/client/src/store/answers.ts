@@ -3,7 +3,7 @@ import { api, signedIn } from '@/store/api';
 import { readsKept } from '@/store/reads';
 import { dropAnswer, readAnswer, writeAnswer } from '../offline/disk';
 
-/** A question as the cache of answers knows it. */
+/** A query as RTK Query's cache identifies it. */
 interface Question {
   endpointName: string;
   originalArgs: unknown;
@@ -19,11 +19,13 @@ type ApiState = { [api.reducerPath]: ReturnType<typeof api.reducer> };
 const PENDING = `${api.reducerPath}/executeQuery/pending`;
 const ANSWERED = `${api.reducerPath}/executeQuery/fulfilled`;
 
-/** Who is signed in, and whom the device knows, is asked before anybody is known: these answers belong to the device. */
+/**
+ * Who is signed in, and whom the device knows, is asked before a person is known: these answers belong to the device.
+ */
 const WHO = 'me';
 const OF_DEVICE: readonly string[] = [WHO, 'here'];
 
-/** The key of an answer: every person of a device has answers of their own. Null while it is not known who asks. */
+/** The storage key of an answer: each person of a device has their own answers. Null while the person is unknown. */
 function keyOf({ endpointName, queryCacheKey }: Question, state: unknown): string | null {
   if (OF_DEVICE.includes(endpointName)) return endpointName;
   const me = signedIn(state);
@@ -34,7 +36,7 @@ const isKept = (endpoint: string): endpoint is keyof typeof readsKept =>
   Object.hasOwn(readsKept, endpoint);
 
 /**
- * Keeps every answer of the server on the device, and shows the kept one while a question is under way: what was seen
+ * Keeps every answer of the server on the device, and shows the kept one while a query runs: a screen that was seen
  * once opens at once, and opens without signal.
  */
 export const answers = createListenerMiddleware();
@@ -57,14 +59,15 @@ answers.startListening({
     const key = keyOf({ endpointName, originalArgs, queryCacheKey }, getState());
     const kept = key === null ? undefined : await readAnswer(key);
     if (!kept) return;
-    // One that an earlier version kept may lack what this one shows: it is read as an answer is.
+    // An answer kept by an earlier version may lack fields: it is parsed like a new one.
     const value = await Promise.resolve(kept.data)
       .then<unknown>(readsKept[endpointName])
       .catch(() => undefined);
     if (value === undefined || asked()?.data !== undefined) return;
     const failed = asked()?.status === 'rejected';
     dispatch(api.util.upsertQueryEntries([{ endpointName, arg: originalArgs, value } as never]));
-    // Refused before the disk had answered: what is shown now would hide that, such as a session that has ended.
+    // The query failed before storage answered: showing the kept answer would hide that, for example an ended session.
+    // So it runs again.
     if (failed)
       dispatch(
         api.endpoints[endpointName].initiate(originalArgs as never, {
@@ -74,5 +77,5 @@ answers.startListening({
   },
 });
 
-/** Forgets who is signed in on this device: with the next opening somebody has to sign in. */
+/** Forgets who is signed in on this device: at the next start somebody must sign in. */
 export const forgetWho = (): Promise<void> => dropAnswer(WHO);

@@ -32,22 +32,22 @@ import { clockSeen } from './clock';
 import { reads } from './reads';
 import { signalSeen } from './view';
 
-/** What a failed request tells a screen: the server's problem, or that there is no signal. */
+/** The error of a failed request: the server's problem, or no signal. */
 export type ApiError =
   { kind: 'offline' } | { kind: 'problem'; problem: Problem; current?: RepairView };
 
-/** Longer than any answer takes where there is signal, ms: after that there is none. */
+/** Timeout of a request, ms: longer than any answer takes where there is signal. */
 const LONGEST_MS = 25_000;
 
 const raw = fetchBaseQuery({
-  // A relative address has no base outside a browser.
+  // Outside a browser a relative address has no base.
   baseUrl: `${globalThis.location?.origin ?? 'http://127.0.0.1'}/api`,
   credentials: 'same-origin',
   fetchFn: (asked) => fetchAhead(asked as Request),
   timeout: LONGEST_MS,
 });
 
-/** Says as whom something is sent: a server where another is signed in meanwhile does not take it as theirs. */
+/** The header that names the person: the server refuses the request if another person is signed in. */
 const as = (person: string) => ({ headers: { 'kelmot-person': person } });
 
 const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (args, api, extra) => {
@@ -62,7 +62,8 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (arg
   const { current, ...said } = (result.error.data ?? {}) as { current?: unknown };
   const problem = Problem.safeParse(said);
   if (problem.success) {
-    // What the server has now may be another version’s, or what reads it not here: the refusal stands all the same.
+    // The state in the answer may be of another version, or its schema may not be loaded: the rejection counts in any
+    // case.
     const seen =
       current === undefined ? undefined : await reads.repair(current).catch(() => undefined);
     const error: ApiError = { kind: 'problem', problem: problem.data };
@@ -85,7 +86,7 @@ export interface RepairsQuery {
   q: string;
 }
 
-/** Everything the client asks of the server. Answers are parsed by the contract's schemas on the way in. */
+/** Everything that the client asks of the server. Answers are parsed by the contract's schemas. */
 export const api = createApi({
   reducerPath: 'api',
   baseQuery,
@@ -114,7 +115,7 @@ export const api = createApi({
     signInByCode: build.mutation<void, CodeSignIn>({
       query: (body) => ({ url: 'auth/sign-in/code', method: 'POST', body }),
       transformResponse: () => undefined,
-      // One that was wrong too often is gone.
+      // After too many wrong codes the code is removed.
       invalidatesTags: (_r, error) => (error ? ['Here'] : []),
     }),
     setCode: build.mutation<void, OwnCode>({
@@ -223,12 +224,12 @@ export const {
   useLeftoversQuery,
 } = api;
 
-/** Who is signed in, as far as that is known. */
+/** Who is signed in, if it is known. */
 export const signedIn = (state: unknown): Me | undefined =>
   api.endpoints.me.select()(state as Parameters<ReturnType<typeof api.endpoints.me.select>>[0])
     .data;
 
-/** What the server says is wrong with a field, as a sentence. */
+/** The server's error for a field, as a sentence. */
 export const wrongOf = (error: unknown, path: string): string | undefined => {
   const e = error as ApiError | undefined;
   const issue = e?.kind === 'problem' ? e.problem.issues?.find((i) => i.path === path) : undefined;

@@ -4,7 +4,7 @@ import type { AppStore } from './store';
 
 const ONCE = { subscribe: false } as const;
 
-/** Asks who works here and then all that the bench shows, side by side, while nothing is drawn yet. */
+/** Asks who is signed in, and in parallel for all that the bench shows, before anything is drawn. */
 export async function askFirst({ dispatch, getState }: AppStore): Promise<void> {
   if (getState().settings.leaving) return dropAhead();
   const { data: me } = await dispatch(api.endpoints.me.initiate(undefined, ONCE));

@@ -1,9 +1,9 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
-/** A clock that differs by less is right: the way there and back takes time, and moments come in whole seconds. */
+/** A smaller difference of clocks is ignored: a request takes time, and the server's time has whole seconds. */
 export const TOLERATED_MS = 30_000;
 
-/** How far the clock of this device runs ahead of the server’s, ms; negative: behind; zero: it is right. */
+/** By how much the device's clock is ahead of the server's, ms; negative: behind; zero: equal. */
 export interface Clock {
   aheadMs: number;
 }
@@ -20,14 +20,15 @@ const slice = createSlice({
   name: 'clock',
   initialState: initialClock,
   reducers: {
-    /** The moment that the server gave, and those of this device between which it was asked for, epoch ms. */
+    /** The server's time, and the device's times before and after the request, epoch ms. */
     clockSeen: (state, { payload }: PayloadAction<ClockSeen>) => {
       const { server, asked, answered } = payload;
-      // No answer takes as long: the device slept or was set meanwhile, and when the server spoke nobody knows.
+      // No request takes so long: the device slept or its clock was set in between, so the moment of the server's time
+      // is unknown.
       if (Math.abs(answered - asked) > TOLERATED_MS) return;
       const ahead = (asked + answered) / 2 - server;
       const aheadMs = Math.abs(ahead) < TOLERATED_MS ? 0 : ahead;
-      // Seconds more or less are the way there: a clock that was set shows more.
+      // A few seconds are network delay; a clock that was set differs by more.
       if (aheadMs === 0 || Math.abs(aheadMs - state.aheadMs) > TOLERATED_MS / 2)
         state.aheadMs = aheadMs;
     },
@@ -37,5 +38,5 @@ const slice = createSlice({
 export const { clockSeen } = slice.actions;
 export const clockReducer = slice.reducer;
 
-/** The moment by the clock of the site, epoch ms. */
+/** The time by the site's clock, epoch ms. */
 export const nowBy = ({ aheadMs }: Clock): number => Date.now() - aheadMs;

@@ -1,28 +1,28 @@
 import type { SurveyDraft } from '@kelmot/core';
 import { createSlice, type Dispatch, type PayloadAction } from '@reduxjs/toolkit';
 
-/** Surveys being typed and loose texts (weights, readings), each by its own key. Kept on the device. */
+/** Surveys that are being typed and single texts (weights, readings), each by its key. Kept on the device. */
 export interface Drafts {
   surveys: Record<string, SurveyDraft>;
-  /** Those in which a person typed or chose something: they wait to be finished. */
+  /** Drafts in which a person typed or chose something: unfinished. */
   touched: Record<string, true>;
-  /** What was stored as each was begun: a survey that somebody else changed since is not written over unseen. */
+  /** The stored survey that each draft was begun on: another person's change is not overwritten unseen. */
   bases: Record<string, Base>;
   texts: Record<string, string>;
 }
 
-/** A stored survey as it was seen: the version of its repair, and its content as text. */
+/** A stored survey as it was seen: its repair's version, and its content as text. */
 export interface Base {
   version: number;
   survey: string;
 }
 
-/** A survey that is typed belongs to who types it: of a repair, or of one that is not begun yet. */
+/** The key of a draft: its author, and its repair or "new". */
 export const draftKeyOf = (repairId: string | undefined, personId: string): string =>
   `${repairId ?? NEW}/${personId}`;
 const NEW = 'new';
 
-/** What somebody has typed and not finished: of which repair, null for a new one. */
+/** The unfinished drafts of a person: the repair of each; null for a new one. */
 export const unfinishedOf = (
   { surveys, touched }: Drafts,
   personId: string,
@@ -39,7 +39,7 @@ const slice = createSlice({
   name: 'drafts',
   initialState: initialDrafts,
   reducers: {
-    /** Put there as it is opened, or filled in from what is known: nobody has typed anything. */
+    /** Set when it is opened, or filled in from known data: nobody has typed anything. */
     draftFilled: (
       state,
       { payload }: PayloadAction<{ key: string; draft: SurveyDraft; base?: Base }>,
@@ -56,7 +56,7 @@ const slice = createSlice({
       delete state.touched[payload];
       delete state.bases[payload];
     },
-    /** Each with its answers said in other words. */
+    /** Each draft with its answers in other units. */
     surveysReworded: (state, { payload }: PayloadAction<Drafts['surveys']>) => {
       state.surveys = payload;
     },
@@ -72,22 +72,22 @@ const slice = createSlice({
 export const { draftFilled, draftPut, draftDropped, surveysReworded, textTyped, textsDropped } =
   slice.actions;
 
-/** A change of a survey; `shown` is the one that is on the screen, where none is put away yet. */
+/** A change of a draft; `shown` is the draft on the screen, if none is stored yet. */
 export interface DraftChange {
   key: string;
   shown: SurveyDraft;
   change: (draft: SurveyDraft) => SurveyDraft;
 }
 
-/** Changes a survey as it stands once the change comes: what is on the screen may be a letter behind. */
+/** Applies a change to the draft as it is when the change arrives: the screen may be one letter behind. */
 const changedBy =
   (put: typeof draftPut | typeof draftFilled) =>
   ({ key, shown, change }: DraftChange) =>
   (dispatch: Dispatch, getState: () => { drafts: Drafts }): void => {
     dispatch(put({ key, draft: change(getState().drafts.surveys[key] ?? shown) }));
   };
-/** By somebody’s hand. */
+/** Typed by a person. */
 export const draftChanged = changedBy(draftPut);
-/** By what is known, while nobody has typed it. */
+/** Filled in from known data, while nobody has typed it. */
 export const draftFilledIn = changedBy(draftFilled);
 export const draftsReducer = slice.reducer;

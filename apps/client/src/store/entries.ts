@@ -16,7 +16,10 @@ export interface KeptState {
 type Slice = keyof KeptState;
 type Fields = Record<string, unknown>;
 
-/** What of each slice is kept by entries of its own: by its keys, or a list by the ids of what is in it; else as one. */
+/**
+ * The fields of each slice that are stored as separate entries: by key, or for a list by the item's id; otherwise as
+ * one entry.
+ */
 const PARTS: { [S in Slice]: { [F in keyof KeptState[S]]: 'one' | 'keys' | 'ids' } } = {
   clock: { aheadMs: 'one' },
   drafts: { surveys: 'keys', touched: 'keys', bases: 'keys', texts: 'keys' },
@@ -29,18 +32,18 @@ const PARTS: { [S in Slice]: { [F in keyof KeptState[S]]: 'one' | 'keys' | 'ids'
 };
 export const SLICES = Object.keys(PARTS) as Slice[];
 
-/** The repair that an entry pins; null where it says something else. */
+/** The repair that an entry pins; null for other entries. */
 export const pinnedId = (key: string): string | null =>
   key.startsWith(PINNED) ? key.slice(PINNED.length) : null;
 const PINNED = 'settings/pinned/';
 
 interface Listed {
   id: string;
-  /** Where it stands in its list. */
+  /** Its position in its list. */
   seq: number;
 }
 
-/** The parts of a field that have entries of their own, by key; `''` is the field as one. */
+/** The parts of a field that have their own entries, by key; `''` is the whole field. */
 function partsOf(how: string | undefined, value: unknown): Record<string, unknown> {
   if (how === 'ids')
     return Object.fromEntries(((value ?? []) as Listed[]).map((item) => [item.id, item]));
@@ -56,7 +59,7 @@ function fieldChanges(slice: Slice, field: string, before: unknown, after: unkno
     .map((key) => [`${slice}/${field}/${key}`, now[key]] as const);
 }
 
-/** What has to be written so that the device keeps `after` where it kept `before`: only what differs. */
+/** The entries to write so that the device stores `after` instead of `before`: only the differences. */
 export const changesOf = (before: KeptState, after: KeptState): Entry[] =>
   SLICES.flatMap((slice) =>
     before[slice] === after[slice]
@@ -71,7 +74,7 @@ export const changesOf = (before: KeptState, after: KeptState): Entry[] =>
         ),
   );
 
-/** Every entry of a slice as an earlier version kept it, whole under one key. */
+/** Every entry of a slice that an earlier version stored whole under one key. */
 export function entriesOfWhole(slice: Slice, whole: object): Entry[] {
   const numbered = Object.entries(whole).map(([field, value]) => [
     field,
@@ -102,7 +105,7 @@ function put(how: string | undefined, field: unknown, key: string, value: unknow
     : [...others, value as Listed].sort((p, q) => p.seq - q.seq || (p.id < q.id ? -1 : 1));
 }
 
-/** The state with entries laid over it, as they were read from the device or told by another tab. */
+/** The state after applying entries that were read from the device or sent by another tab. */
 export function withEntries<S extends KeptState>(state: S, entries: readonly Entry[]): S {
   let next = state;
   for (const [name, value] of entries) {

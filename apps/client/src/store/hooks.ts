@@ -3,5 +3,5 @@ import type { AppDispatch, AppStore, RootState } from './store';
 
 export const useAppDispatch = useDispatch.withTypes<AppDispatch>();
 export const useAppSelector = useSelector.withTypes<RootState>();
-/** For what a deed reads at the moment that it is done. */
+/** For reading the state at the moment of an action. */
 export const useAppStore = useStore.withTypes<AppStore>();

@@ -2,15 +2,15 @@ import { createAction, createListenerMiddleware, type Dispatch } from '@reduxjs/
 import { pruneAnswers, readEntries, writeEntries, type Entry } from '../offline/disk';
 import { changesOf, entriesOfWhole, pinnedId, SLICES, type KeptState } from './entries';
 
-/** Entries that were read from the device, or that another tab has written there. */
+/** Entries that were read from the device, or written by another tab. */
 export const entriesCame = createAction<readonly Entry[]>('kept/entriesCame');
 
-/** The other tabs of this device, once this one listens to them. */
+/** The channel to this device's other tabs, once it is open. */
 let others: BroadcastChannel | null = null;
 
 /**
- * Writes drafts, outbox, settings and what is typed into the tools to the device at every change, entry by entry, and
- * tells the other tabs: nothing typed is lost to a reload, a crash or a second tab.
+ * Writes drafts, outbox, settings and tool inputs to the device at every change, entry by entry, and tells the other
+ * tabs: nothing typed is lost to a reload, a crash or a second tab.
  */
 export const keeper = createListenerMiddleware();
 
@@ -26,14 +26,14 @@ keeper.startListening({
   },
 });
 
-/** From now on other tabs are told what this one writes, and what they write is laid over its state. */
+/** From now on this tab sends its entries to the other tabs and applies theirs. */
 export function listenToOthers(dispatch: Dispatch): void {
   if (typeof BroadcastChannel === 'undefined') return;
   others = new BroadcastChannel('kelmot-entries');
   others.onmessage = ({ data }) => dispatch(entriesCame(data as Entry[]));
 }
 
-/** Takes apart what an earlier version kept whole under the name of its slice. */
+/** Splits what an earlier version stored whole under the name of its slice. */
 async function takenApart(kept: readonly Entry[]): Promise<Entry[]> {
   const whole = SLICES.flatMap((slice) => {
     const [, value] = kept.find(([key]) => key === slice) ?? [];
@@ -43,7 +43,7 @@ async function takenApart(kept: readonly Entry[]): Promise<Entry[]> {
   return whole;
 }
 
-/** Brings back what was kept, before anything is shown. */
+/** Restores the kept state, before anything is shown. */
 export async function restore(dispatch: Dispatch): Promise<void> {
   const kept = await readEntries();
   dispatch(entriesCame([...kept, ...(await takenApart(kept))]));

@@ -1,10 +1,10 @@
-/** Loads the part of the application that the bench does not need; set before anything of it is asked for. */
+/** Loads the part of the application that the bench does not need; set before its first use. */
 let load: () => Promise<unknown> = () => Promise.reject(new Error('setLater() comes first'));
 
-/** Says where the later part is loaded from: by the application itself, which stands above all that uses it. */
+/** Sets the loader of the later chunk. The application calls it, because only the top layer may import the screens. */
 export function setLater(from: () => Promise<unknown>): void {
   load = from;
 }
 
-/** The later part, once it is loaded; rejects where it is neither on the device nor within reach. */
+/** The later chunk, once it is loaded; rejects if it is not on the device and there is no signal. */
 export const later = <T>(): Promise<T> => load() as Promise<T>;

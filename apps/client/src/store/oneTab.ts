@@ -5,11 +5,11 @@ import { entriesCame } from './keeper';
 const LOCK = 'kelmot-sending';
 
 /**
- * Does something in one tab of this device at a time. Who had to wait for another tab reads first what that one left:
- * it may not have been told of the last of it yet.
+ * Runs `act` in only one tab of this device at a time. A tab that had to wait first reads what the other one stored,
+ * because its message may not have arrived yet.
  */
 export async function inOneTab(dispatch: Dispatch, act: () => Promise<void>): Promise<void> {
-  // Left out by browsers on a page without TLS: then what goes out twice has one effect still.
+  // Missing in browsers on a page without TLS: then a command may be sent twice, which has one effect.
   const locks = globalThis.navigator?.locks;
   if (!locks) return act();
   const got = await locks.request(LOCK, { ifAvailable: true }, async (lock) => {

@@ -1,7 +1,7 @@
 import type { CardFile, Command, Problem, RepairView, StockMove } from '@kelmot/contract';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
-/** A move of the shelf, or a change of cards, waiting like a command does. */
+/** A stock move or a card import that is queued like a command. */
 interface Own<T extends string> {
   type: T;
   id: string;
@@ -9,26 +9,29 @@ interface Own<T extends string> {
 }
 export type ShelfDeed = Own<'shelf.move'> & { move: StockMove };
 export type CardsDeed = Own<'cards.import'> & { file: CardFile };
-/** Whatever can wait on a device. */
+/** Anything that can be queued on a device. */
 export type Deed = Command | ShelfDeed | CardsDeed;
 
-/** Who typed it: it is sent as this person alone. */
+/** The author: a command is sent only as this person. */
 export interface Author {
   id: string;
   name: string;
 }
 
-/** A deed on its way: waiting, or refused with the server's reason. It stays until it is sent or thrown away by name. */
+/**
+ * A command in the outbox: queued, or rejected with the server's reason. It stays until it is sent or its author
+ * removes it.
+ */
 export interface Waiting<D extends Deed = Deed> {
   id: string;
-  /** Its place in the order in which things were typed. */
+  /** Its number in the order of typing. */
   seq: number;
   command: D;
-  /** Null where an earlier version kept it: then it is whoever’s is signed in. */
+  /** Null for an entry of an earlier version: it belongs to the signed-in person. */
   by: Author | null;
-  /** How far the clock of this device was known to run ahead when it was typed, ms. */
+  /** By how much the device's clock was known to be ahead when it was typed, ms. */
   aheadMs: number;
-  /** How often the server could not take it. */
+  /** How often the server failed to process it. */
   tries: number;
   refused: Problem | null;
   current: RepairView | null;
@@ -36,7 +39,7 @@ export interface Waiting<D extends Deed = Deed> {
 
 type Typed = Pick<Waiting, 'command' | 'by' | 'aheadMs'>;
 
-/** A record that the server kept with an earlier plan, until whoever made it has read that. */
+/** A record that the server kept with an earlier plan, until its author has read that. */
 export interface KeptElsewhere {
   id: string;
   seq: number;
@@ -53,20 +56,23 @@ export interface Outbox {
 
 export const initialOutbox: Outbox = { queue: [], kept: [] };
 
-/** What must be sent in order among itself: one repair, the shelf, the cards. */
+/** Commands of one lane are sent in order: one repair, the shelf, the cards. */
 export const laneOf = (deed: Deed): string => ('repairId' in deed ? deed.repairId : deed.type);
 
-/** Whether what waits is a command on a repair. */
+/** Whether a queued item is a command on a repair. */
 export const isCommand = (waiting: Waiting): waiting is Waiting<Command> =>
   'repairId' in waiting.command;
 
-/** What waits of one repair, in order. */
+/** The queued commands of one repair, in order. */
 export const waitingOf = (queue: readonly Waiting[], repairId: string): Waiting<Command>[] =>
   queue.filter(isCommand).filter((w) => w.command.repairId === repairId);
 
 const after = (list: readonly { seq: number }[]): number => (list.at(-1)?.seq ?? 0) + 1;
 
-/** What is left in a lane now follows a version of it: what this device sent last, or what was looked at instead. */
+/**
+ * The rest of a lane now expects this version: the one that this device's last edit made, or the one that was looked at
+ * instead.
+ */
 function follow(queue: Waiting[], lane: string, version: number): void {
   for (const { command } of queue)
     if (laneOf(command) === lane && 'expect' in command) command.expect = version;
@@ -82,7 +88,7 @@ const slice = createSlice({
       const fresh = { tries: 0, refused: null, current: null };
       state.queue.push({ id, seq: after(state.queue), ...payload, ...fresh });
     },
-    /** The clock of this device was wrong by so much when it was typed: it carries the right moment from now on. */
+    /** Corrects the time of a command by the error of the device's clock. */
     retimed: (state, { payload }: PayloadAction<{ id: string; byMs: number }>) => {
       const waiting = state.queue.find((w) => w.id === payload.id);
       if (!waiting) return;
@@ -92,7 +98,7 @@ const slice = createSlice({
       if (command.type === 'shelf.move') command.move.at = command.at;
       waiting.aheadMs -= payload.byMs;
     },
-    /** Taken by the server. An edit made here later was made knowing of this one, and follows its version. */
+    /** Accepted by the server. A later edit on this device was made knowing this one, and expects its version. */
     sent: (state, { payload }: PayloadAction<{ id: string; version?: number }>) => {
       const gone = state.queue.find((w) => w.id === payload.id);
       if (!gone) return;
@@ -100,7 +106,7 @@ const slice = createSlice({
       if (payload.version !== undefined && 'expect' in gone.command)
         follow(state.queue, laneOf(gone.command), payload.version);
     },
-    /** The server could not take it: it is tried again, so often. */
+    /** The server could not process it; counts the tries. */
     failed: (state, { payload }: PayloadAction<string>) => {
       const waiting = state.queue.find((w) => w.id === payload);
       if (waiting) waiting.tries += 1;
@@ -112,7 +118,7 @@ const slice = createSlice({
       const waiting = state.queue.find((w) => w.id === payload.id);
       if (waiting) Object.assign(waiting, { refused: payload.problem, current: payload.current });
     },
-    /** Sends again what was refused, against the version the repair has now. */
+    /** Sends a rejected command again, against the repair's present version. */
     retried: (state, { payload }: PayloadAction<{ id: string; expect?: number }>) => {
       const waiting = state.queue.find((w) => w.id === payload.id);
       if (!waiting) return;
@@ -123,11 +129,11 @@ const slice = createSlice({
     keptElsewhere: (state, { payload }: PayloadAction<Omit<KeptElsewhere, 'seq'>>) => {
       state.kept.push({ ...payload, seq: after(state.kept) });
     },
-    /** Read by whoever opened the repair. */
+    /** The person who opened the repair has read it. */
     keptRead: (state, { payload }: PayloadAction<string>) => {
       state.kept = state.kept.filter((k) => k.repairId !== payload);
     },
-    /** Given up by name. Who gave way to another’s change has seen it: what comes after follows that. */
+    /** Removed by its author. On a conflict they have seen the other change: later commands expect that version. */
     thrownAway: (state, { payload }: PayloadAction<string>) => {
       const gone = state.queue.find((w) => w.id === payload);
       if (!gone) return;

@@ -24,10 +24,10 @@ type Whole = typeof wholeSchemas;
 const whole =
   <K extends keyof Whole>(key: K) =>
   async (answer: unknown): Promise<z.output<Whole[K]>> =>
-    // Each schema gives what it says; that is lost where one of several is picked by its key.
+    // The schema's type is lost when it is looked up by a key; the cast restores it.
     (await later<{ wholeSchemas: Whole }>()).wholeSchemas[key].parse(answer) as z.output<Whole[K]>;
 
-/** Reads what the server answers, by the contract’s schemas; throws where it is something else. */
+/** Parses the server's answers with the contract's schemas; throws on a mismatch. */
 export const reads = {
   me: by(Me),
   demoUsers: by(z.array(DemoUser)),
@@ -45,7 +45,7 @@ export const reads = {
   repair: whole('repair'),
 };
 
-/** The same for what the device keeps of each question; what has no entry here is not kept. */
+/** The same for answers that are kept on the device; an answer without an entry here is not kept. */
 export const readsKept = {
   ...{ me: reads.me, site: reads.site, assets: reads.assets, cards: reads.cards },
   ...{ shelf: reads.shelf, forecast: reads.forecast, air: reads.air, repair: reads.repair },

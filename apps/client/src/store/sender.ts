@@ -25,20 +25,23 @@ import type { Settings } from '@/store/settings';
 import { inOneTab } from './oneTab';
 import { entriesCame } from './keeper';
 
-/** First wait after a lost connection, and the longest, ms; each is twice the one before, give or take a half. */
+/** First and longest wait after a lost connection, ms; each wait is double the one before, with 50 % random spread. */
 const WAIT_MS = 2000;
 const LONGEST_WAIT_MS = 60_000;
-/** The server may fail so often to take one thing before that is set aside. */
+/** After this many failures of the server, a command is set aside. */
 const MOST_TRIES = 6;
 
-/** How long to wait after so many tries in a row that came to nothing: devices that lost signal together come back apart. */
+/**
+ * The wait after so many failed tries in a row; random, so that devices that lost signal together do not return
+ * together.
+ */
 export const waitAfter = (tries: number, chance = Math.random()): number =>
   Math.ceil(Math.min(LONGEST_WAIT_MS, WAIT_MS * 2 ** (tries - 1)) * (0.5 + chance));
 
-/** Sends the outbox in order, one at a time, with the ids made when typed: twice sent has one effect. */
+/** Sends the outbox in order, one command at a time, with ids made when typed: sent twice, a command has one effect. */
 export const sender = createListenerMiddleware();
 
-/** What takes actions and questions to the server. */
+/** Dispatches actions and requests to the server. */
 type Dispatch = ThunkDispatch<unknown, unknown, UnknownAction>;
 
 interface State {
@@ -46,13 +49,13 @@ interface State {
   clock: Clock;
   settings: Settings;
 }
-/** As whom it may send: whoever is signed in and has not left. */
+/** The person that commands are sent as: signed in and not leaving. */
 const senderOf = (state: unknown): string | undefined =>
   (state as State).settings.leaving ? undefined : signedIn(state)?.id;
 type Api = Parameters<NonNullable<Parameters<typeof sender.startListening>[0]['effect']>>[1];
 type Answer = { ack: Partial<Ack> } | { error: ApiError };
 
-/** Signal came back, or somebody looks at the application again. */
+/** Signal is back, or the application is visible again. */
 const isBack = ({ type }: UnknownAction): boolean =>
   type === '__rtkq/online' || type === '__rtkq/focused';
 const isNews = isAnyOf(queued, retried, thrownAway, entriesCame);
@@ -60,7 +63,10 @@ const { matchFulfilled: isSignedIn } = api.endpoints.me;
 const begins = (action: UnknownAction): boolean =>
   isNews(action) || isBack(action) || isSignedIn(action);
 
-/** What a lost answer may have been about is asked for again before its deed is let go: nothing flickers back. */
+/**
+ * Fetches the repair before its command leaves the outbox, because the answer may have been lost: nothing flickers
+ * back.
+ */
 async function sendCommand(dispatch: Dispatch, command: Command, by: string): Promise<Answer> {
   const result = await dispatch(api.endpoints.command.initiate({ command, by }, { track: false }));
   if (result.error) return { error: result.error as ApiError };
@@ -80,7 +86,9 @@ async function send(dispatch: Dispatch, deed: Deed, by: string): Promise<Answer>
   return error ? { error: error as ApiError } : { ack: {} };
 }
 
-/** The next that may go: of who is signed in, and of no lane where something is refused or rests. */
+/**
+ * The next command to send: of the signed-in person, and not from a lane that is blocked by a rejected or resting one.
+ */
 function nextOf({ queue }: Outbox, me: string, resting: ReadonlyMap<string, number>) {
   const held = new Set(
     queue.filter((w) => w.refused || resting.has(w.id)).map((w) => laneOf(w.command)),
@@ -89,13 +97,13 @@ function nextOf({ queue }: Outbox, me: string, resting: ReadonlyMap<string, numb
     const lane = laneOf(waiting.command);
     if (held.has(lane)) continue;
     if (waiting.by === null || waiting.by.id === me) return waiting;
-    // Somebody else’s comes first there: theirs and what follows it wait until they sign in.
+    // Another person's command is first in this lane: it and the ones after it wait until they sign in.
     held.add(lane);
   }
   return undefined;
 }
 
-/** Once it is known that the clock was wrong when it was typed, what was typed carries the right moment. */
+/** Once the clock is known to be wrong, corrects the time of what was typed. */
 function rightTime(dispatch: Dispatch, { clock }: State, { id, aheadMs }: Waiting): boolean {
   const byMs = aheadMs - clock.aheadMs;
   if (Math.abs(byMs) <= TOLERATED_MS) return false;
@@ -108,15 +116,15 @@ function done(dispatch: Dispatch, { id, command }: Waiting, { version, keptWith 
   if (!('repairId' in command)) return;
   const { repairId, type } = command;
   if (keptWith) dispatch(keptElsewhere({ id, repairId, type, plan: keptWith }));
-  // A fetch that was under way before the write may have answered for this one: ask once more.
+  // A fetch that ran during the write may hold the old state: fetch again.
   dispatch(api.util.invalidateTags(['Repairs', { type: 'Repair', id: repairId }, 'Assets']));
 }
 
-/** Sends until nothing is left that may go now. True: it has to stop until it is known who is signed in. */
+/** Sends until nothing is left to send. Returns true if it must stop until the signed-in person is known. */
 async function drain(listener: Api): Promise<boolean> {
   const dispatch = listener.dispatch as Dispatch;
   const state = () => listener.getState() as State;
-  /** What the server failed to take, until when it rests, epoch ms. */
+  /** Commands that the server failed to process, with the end of their rest, epoch ms. */
   const resting = new Map<string, number>();
   let lost = 0;
   const rest = async (ms: number) => {
@@ -147,7 +155,7 @@ async function drain(listener: Api): Promise<boolean> {
       continue;
     }
     if (status === 401 || status === 412) {
-      // Whoever is signed in now is somebody else, or nobody: it goes on once that is known.
+      // Another person or nobody is signed in now: it goes on once that is known.
       dispatch(api.util.invalidateTags(['Me']));
       return true;
     }
@@ -157,7 +165,7 @@ async function drain(listener: Api): Promise<boolean> {
       resting.set(waiting.id, Date.now() + waitAfter(waiting.tries + 1));
       continue;
     }
-    // The moment was refused, and by now it is known that the clock was wrong.
+    // The time was rejected, and by now the clock is known to be wrong.
     const untimely = problem.issues?.some((i) => i.path === 'at');
     if (untimely && rightTime(dispatch, state(), waiting)) continue;
     dispatch(refused({ id: waiting.id, problem, current }));

@@ -7,21 +7,21 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 export interface Settings {
   theme: 'auto' | 'light' | 'night';
   units: UnitSystem;
-  /** A person’s own weights for the order at Match; the usual ones where there are none. */
+  /** A person's own weights for the ranking at Match; the default ones if absent. */
   weights: Partial<Record<Intent, Weights>>;
-  /** Somebody signed out without signal: the server is told before anybody is let in again. */
+  /** Somebody signed out without signal: the server must be told before anybody signs in again. */
   leaving: boolean;
-  /** Who took the device in hand while the server could not be asked: not confirmed by their code yet. */
+  /** The person who took over the device while the server could not be asked; not confirmed by code yet. */
   inHand: DevicePerson | null;
-  /** Clocks are called out by sound, vibration and a notification too; never by these alone. */
+  /** Clocks also call by sound, vibration and notification; the screen always calls. */
   loud: boolean;
-  /** Steps, clocks and verdicts are read aloud too. */
+  /** Steps, clocks and verdicts are also read aloud. */
   aloud: boolean;
-  /** “Next”, “back”, “repeat” and readings are listened for on the run sheet. */
+  /** The run sheet listens for “next”, “back”, “repeat” and readings. */
   listens: boolean;
-  /** Repairs that this device always has with it, closed ones too, by their ids. */
+  /** Ids of repairs that stay on this device, also when closed. */
   pinned: Record<string, true>;
-  /** How simulated instruments misbehave, by their ids; one that is not there is well. */
+  /** How simulated instruments misbehave, by id; absent: it works well. */
   misbehaves: Partial<Record<InstrumentId, Misbehaviour>>;
 }
 
@@ -58,7 +58,7 @@ const slice = createSlice({
       state.leaving = payload;
       state.inHand = null;
     },
-    /** Nobody: it is back with whoever is signed in. */
+    /** Null: the device is back with the signed-in person. */
     takenInHand: (state, { payload }: PayloadAction<DevicePerson | null>) => {
       state.inHand = payload;
     },

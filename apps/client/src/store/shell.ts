@@ -3,14 +3,14 @@ import type { Dispatch } from '@reduxjs/toolkit';
 import type { Workbox } from 'workbox-window';
 import { updateFound } from '@/store/view';
 
-/** How often it is asked whether there is a newer version. */
+/** Interval between checks for a newer version, ms. */
 const LOOK_MS = HOUR;
 
 let shell: Workbox | null = null;
 
 /**
- * Keeps the application itself on the device, so that it opens without signal, and says when a newer one is there: it is
- * loaded when somebody asks for it, never by itself. Storage is asked to stay.
+ * Keeps the application on the device, so that it opens without signal, and reports a newer version: it loads only on
+ * request. Asks the browser for persistent storage.
  */
 export async function keepShell(dispatch: Dispatch): Promise<void> {
   if (__DEV__ || !('serviceWorker' in (globalThis.navigator ?? {}))) return;
@@ -18,12 +18,12 @@ export async function keepShell(dispatch: Dispatch): Promise<void> {
   shell = new Workbox('/sw.js');
   shell.addEventListener('waiting', () => dispatch(updateFound()));
   await shell.register();
-  // A page stays open for a shift, or a week.
+  // A page may stay open for a shift, or a week.
   setInterval(() => void shell?.update().catch(() => undefined), LOOK_MS);
   await navigator.storage?.persist?.();
 }
 
-/** Loads the newer version that waits. */
+/** Loads the newer version. */
 export function takeUpdate(): void {
   shell?.addEventListener('controlling', () => globalThis.location.reload());
   shell?.messageSkipWaiting();

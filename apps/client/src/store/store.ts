@@ -23,7 +23,7 @@ const slices = combineReducers({
 });
 export type RootState = ReturnType<typeof slices>;
 
-/** The slices, and what the device or another tab brings laid over them. */
+/** The slices, with entries from the device or another tab applied. */
 const rootReducer = (state: RootState | undefined, action: UnknownAction): RootState =>
   state && entriesCame.match(action) ? withEntries(state, action.payload) : slices(state, action);
 
@@ -36,7 +36,7 @@ export function makeStore() {
         .concat(api.middleware),
   });
   setupListeners(store.dispatch);
-  // The platform knows it before any question fails; that there is signal again is told by an answer alone.
+  // The platform reports a lost network before any request fails; only an answer shows that signal is back.
   globalThis.addEventListener?.('offline', () => store.dispatch(signalSeen(false)));
   return store;
 }

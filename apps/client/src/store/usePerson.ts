@@ -4,8 +4,8 @@ import { useMeQuery } from './api';
 import { useAppSelector } from './hooks';
 
 /**
- * Who works here: whoever took the device in hand without signal, else who is signed in; undefined while that is not
- * known. What is asked of the server and kept of its answers goes by the session, what is done by the person.
+ * The person at work: who took over the device without signal, otherwise who is signed in; undefined while unknown.
+ * Requests and kept answers belong to the session; commands belong to this person.
  */
 export function usePerson(): Me | undefined {
   const { data: me } = useMeQuery();

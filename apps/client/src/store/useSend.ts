@@ -12,10 +12,10 @@ type Without<D> = D extends ShelfDeed
   : D extends Deed
     ? Omit<D, 'id' | 'at'>
     : never;
-/** A deed as a screen gives it: its moment is made here, and its id where it has none of its own. */
+/** A command as a screen gives it: its time is added here, and an id if it has none. */
 export type DeedDraft = Without<Deed> & { id?: string };
 
-/** Puts deeds into the outbox, each with its id, its moment by the clock of the site and whose it is. */
+/** Puts commands into the outbox, each with its id, its time by the site's clock, and its author. */
 export function useSend(): (...drafts: DeedDraft[]) => void {
   const me = usePerson();
   const store = useStore<RootState>();

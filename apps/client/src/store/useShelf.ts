@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { useShelfQuery } from './api';
 import { useAppSelector } from './hooks';
 
-/** The shelf with what waits on this device laid over it; undefined until it is known. */
+/** The shelf with the outbox applied; undefined until it is known. */
 export function useShelf(options?: { skip: boolean }): ShelfLot[] | undefined {
   const { data } = useShelfQuery(undefined, options);
   const queue = useAppSelector((s) => s.outbox.queue);

@@ -3,30 +3,30 @@ import type { Figure } from '@kelmot/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { queued } from './outbox';
 
-/** What is open on the screen now and is forgotten with it. */
+/** What is open on the screen now; not kept. */
 interface ViewState {
   working: Figure | null;
   keysShown: boolean;
-  /** Whether the server answered the last time that it was asked. */
+  /** Whether the server answered the last request. */
   signal: boolean;
-  /** Who took the device in hand without signal is asked for the code. */
+  /** The person who took over the device without signal is asked for the code. */
   confirming: boolean;
-  /** A newer version of the application is on the device and waits to be loaded. */
+  /** A newer version of the application is on the device and can be loaded. */
   updateReady: boolean;
-  /** What was called out and nobody has put away yet, the newest first. */
+  /** Calls that nobody has dismissed yet, the newest first. */
   called: Called[];
-  /** Who has the repair open that is open here; null while that is not known. */
+  /** The people who have the open repair open; null while unknown. */
   present: { repairId: string; people: Present[] } | null;
 }
 
-/** What a clock of a repair called out. */
+/** A call of a repair's clock. */
 export interface Called {
   repairId: string;
   tag: string;
   text: string;
   urgent: boolean;
 }
-/** One is shown and the rest a touch away; more than this nobody reads. */
+/** One call is shown and the others on touch; the rest are dropped. */
 const MOST_CALLED = 20;
 
 const initialState: ViewState = {
@@ -59,7 +59,7 @@ const slice = createSlice({
     confirmAsked: (state, { payload }: PayloadAction<boolean>) => {
       state.confirming = payload;
     },
-    /** One of a repair takes the place of what it called out before. */
+    /** A new call of a repair replaces its earlier call. */
     calledOut: (state, { payload }: PayloadAction<Called>) => {
       const others = state.called.filter((c) => c.repairId !== payload.repairId);
       state.called = [payload, ...others].slice(0, MOST_CALLED);
@@ -72,7 +72,7 @@ const slice = createSlice({
       state.updateReady = true;
     },
   },
-  // Who has done something about it has heard the call.
+  // A person who acts on the repair has noticed the call.
   extraReducers: (build) =>
     build.addCase(queued, (state, { payload: { command } }) => {
       if ('repairId' in command) away(state, command.repairId);

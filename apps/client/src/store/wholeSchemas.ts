@@ -2,7 +2,7 @@ import { CardOutcome, RepairView } from '@kelmot/contract';
 import { Card } from '@kelmot/core';
 import { z } from 'zod';
 
-/** Answers that say the whole of something: their schemas bring every family, and come with the screens that show them. */
+/** Answers whose schemas contain every family; they load with the screens that show them. */
 export const wholeSchemas = {
   cards: z.array(Card),
   outcomes: z.array(CardOutcome),

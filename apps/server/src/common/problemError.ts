@@ -2,7 +2,7 @@ import type { RepairView } from '@kelmot/contract';
 import type { Issue } from '@kelmot/core';
 import type { ContentfulStatusCode } from 'hono/utils/http-status';
 
-/** An error that the caller can correct. It can be thrown anywhere; the answer is problem+json. */
+/** An error that the caller can correct. May be thrown anywhere; the answer is problem+json. */
 export class ProblemError extends Error {
   constructor(
     readonly status: ContentfulStatusCode,
@@ -14,7 +14,7 @@ export class ProblemError extends Error {
   }
 }
 
-/** A stale write: carries the state as it is now, beside what was sent. */
+/** A write against an older version: carries the present state beside what was sent. */
 export class ConflictError extends ProblemError {
   constructor(readonly current: RepairView) {
     super(409, 'Someone changed this repair since you opened it', 'Look at both, then send again.');

@@ -1,17 +1,17 @@
 import { sql } from 'drizzle-orm';
 import type { NodePgDatabase } from 'drizzle-orm/node-postgres';
 
-/** How the chain of the audit stands: so many lines, and the first of them that does not follow from the one before. */
+/** The state of the audit chain: its length, and the first line that does not match the one before. */
 export interface AuditChain {
   lines: number;
   brokenAt: number | null;
-  /** What is wrong there: a line is missing before it, or what it says is not what was written. */
+  /** The fault: a line is missing before it, or its content was changed. */
   why: 'gap' | 'changed' | null;
-  /** The hash of the last line: kept elsewhere, it shows lines that were cut off the end. */
+  /** The hash of the last line. Stored elsewhere, it reveals lines that were removed from the end. */
   last: string;
 }
 
-/** Reads the whole chain again, each line against the hash of the one before. */
+/** Reads the whole chain and checks each line against the hash of the one before. */
 export async function readAuditChain(db: Pick<NodePgDatabase, 'execute'>): Promise<AuditChain> {
   const { rows } = await db.execute<{
     lines: string;

@@ -3,7 +3,7 @@ import { Pool, type PoolConfig } from 'pg';
 import * as schema from './schema';
 
 export type Db = NodePgDatabase<typeof schema> & { $client: Pool };
-/** The inside of a transaction: everything a query needs, and nothing that opens another. */
+/** A transaction: everything a query needs, but it cannot open another transaction. */
 export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
 
 export interface Database {
@@ -11,7 +11,7 @@ export interface Database {
   pool: Pool;
 }
 
-/** Nobody waits without end: for a connection, a statement, a lock that another holds, or a transaction left open. ms. */
+/** Time limits for a connection, a statement, a lock and an open transaction, ms. */
 const LIMITS = {
   connectionTimeoutMillis: 5000,
   statement_timeout: 15_000,
@@ -20,13 +20,13 @@ const LIMITS = {
 } satisfies PoolConfig;
 
 /**
- * The pool that everything goes through. A connection that is lost ends the query that used it and is dropped; it never
- * ends the process. `lost` hears of it.
+ * The connection pool of the application. A lost connection fails its query and is dropped; it never ends the process.
+ * `lost` is called with the error.
  */
 export function openDatabase(url: string, lost: (error: Error) => void = () => {}): Database {
   const pool = new Pool({ connectionString: url, max: 10, keepAlive: true, ...LIMITS });
   pool.on('error', lost);
-  // One that is lost while it is lent out tells its own client, not the pool.
+  // A connection that is lost while in use reports to its client, not to the pool.
   pool.on('connect', (client) => client.on('error', lost));
   return { db: drizzle(pool, { schema }), pool };
 }

@@ -1,6 +1,6 @@
 import { ProblemError } from '../common/problemError';
 
-/** What the database says of a query that it did not carry out. */
+/** The database's error about a failed query. */
 interface Failure {
   code?: unknown;
   cause?: unknown;
@@ -10,7 +10,7 @@ interface Failure {
 const asFailure = (error: unknown): Failure | null =>
   typeof error === 'object' && error !== null ? error : null;
 
-/** The driver's own error, under whatever was wrapped round it. */
+/** The driver's own error, unwrapped. */
 function innermost(error: unknown): Failure | null {
   let at = asFailure(error);
   for (let depth = 0; depth < 5 && at && typeof at.code !== 'string'; depth += 1)
@@ -18,16 +18,16 @@ function innermost(error: unknown): Failure | null {
   return at;
 }
 
-/** The value cannot be kept: out of range, of another form, or with a character that text cannot hold. */
+/** The value cannot be stored: out of range, malformed, or with a character that text cannot hold. */
 const UNKEPT = /^(22|23514)/;
-/** It could not be done now, and was not: lost or refused connection, lock or statement over its time, a tie that was cut. */
+/** A temporary failure: connection lost or refused, timeout of a lock or statement, serialisation failure. */
 const NOT_NOW = /^(08|53|55P03|57|40|ECONN|EPIPE|ETIMEDOUT)/;
-/** The pool says these in words only. */
+/** The pool reports these as text only. */
 const NO_CONNECTION = /timeout exceeded when trying to connect|connection terminated/i;
 
 /**
- * What a refused query means to whoever sent it, so that no value and no state of the database is an unexpected error.
- * Null where it is a fault of ours.
+ * The problem to report for a failed query, so that no input and no state of the database is an unexpected error. Null
+ * for our own fault.
  */
 export function problemOfQuery(error: unknown): ProblemError | null {
   const found = innermost(error);

@@ -1,18 +1,20 @@
 import { setImmediate } from 'node:timers/promises';
 
-/** How what is asked at once is asked together. */
+/** How a group of requests is handled together. */
 export interface Gathering<Asked, Answer> {
-  /** Asks many at once, answered in their order. Null, or all of them refused by an error: each is asked alone. */
+  /**
+   * Handles many requests at once; answers in their order. A null answer, or an error for all: these are handled alone.
+   */
   together: (many: Asked[]) => Promise<(Answer | null)[]>;
   alone: (one: Asked) => Promise<Answer | null>;
-  /** No two with the same are asked together. */
+  /** Two requests with the same key are never in one group. */
   apart: (one: Asked) => string;
   most: number;
 }
 
 /**
- * Gathers what is asked while an asking is under way, and asks it together once that has ended: alone it waits for
- * nothing, and under load many share one round trip. One that cannot be answered with the others holds none of them up.
+ * Batching: requests that arrive while a group is handled form the next group. A single request never waits; under load
+ * many share one round trip. A request that fails in a group is handled alone and does not hold up the others.
  */
 export function gathered<Asked, Answer>({
   together,
@@ -40,7 +42,7 @@ export function gathered<Asked, Answer>({
   async function work(): Promise<void> {
     isUnderWay = true;
     while (waiting.length > 0) {
-      // Whatever came in the same turn is read before one is taken.
+      // Lets all requests of the same turn arrive before the first group starts.
       await setImmediate();
       const own = taken();
       const answers = await together(own.map((w) => w.one)).catch(() => []);

@@ -1,4 +1,4 @@
-/** Rows by what they have in common, in their order. */
+/** Groups rows by a key, in their order. */
 export function grouped<T, K>(rows: readonly T[], by: (row: T) => K): Map<K, T[]> {
   const found = new Map<K, T[]>();
   for (const row of rows) {

@@ -6,8 +6,8 @@ import type { Db, Tx } from './client';
 const dialect = new PgDialect();
 
 /**
- * Asks by a statement that each connection keeps prepared under its name: the text has to be the same whenever the name
- * is. Inside a transaction it is asked as it is.
+ * Runs a statement that each connection keeps prepared under its name; the same name must always have the same text.
+ * Inside a transaction it runs unprepared.
  */
 export async function named<T extends QueryResultRow>(
   db: Db | Tx,

@@ -13,7 +13,7 @@ import {
 import type { Permission } from '@kelmot/core';
 import { sites } from './plant';
 
-/** Tables of sign-in, in the shape the auth library reads and writes. */
+/** Sign-in tables, in the shape that the auth library uses. */
 export const role = pgEnum('role', ['technician', 'planner', 'viewer']);
 
 const stamp = (name: string) => timestamp(name, { withTimezone: true });
@@ -30,7 +30,7 @@ export const users = pgTable('users', {
   siteId: uuid('site_id')
     .notNull()
     .references(() => sites.id),
-  /** What this person may approve by name. */
+  /** The permissions that this person may give. */
   approves: text('approves').array().$type<Permission[]>().notNull().default([]),
   createdAt: stamp('created_at').notNull().defaultNow(),
   updatedAt: stamp('updated_at').notNull().defaultNow(),
@@ -76,15 +76,15 @@ export const accounts = pgTable(
   (t) => [index('accounts_user').on(t.userId)],
 );
 
-/** Who may come back on a device by a short code: a device is known by the hash of what its cookie says. */
+/** The people who may sign in on a device by a short code. The device is identified by the hash of its cookie. */
 export const deviceCodes = pgTable(
   'device_codes',
   {
     device: text('device').notNull(),
     userId: userId(),
-    /** Hashed as a password is. */
+    /** Hashed like a password. */
     code: text('code').notNull(),
-    /** Wrong ones since the last right one. */
+    /** Wrong tries since the last correct one. */
     tries: integer('tries').notNull().default(0),
     createdAt: stamp('created_at').notNull().defaultNow(),
   },

@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm';
 import type { Db, Tx } from './client';
 import { plans } from './repairs';
 
-/** A plan as it was written, with its place among the plans of its repair. */
+/** A plan as it was stored, with its number among its repair's plans. */
 export interface PlanRead {
   id: string;
   repairId: string;
@@ -12,18 +12,18 @@ export interface PlanRead {
   body: Plan;
 }
 
-/** So many plans are kept read, those that were asked for last: some hundred kilobytes each. */
+/** Number of parsed plans that stay in memory, most recently used: some hundred kilobytes each. */
 const MOST_KEPT = 100;
 const kept = new Map<string, PlanRead>();
 
 /**
- * A plan by its id. It is written once and never changed, so that one that was read is kept: it is by far the largest
- * thing that is read, and every deed on a repair asks for it. Null where there is none.
+ * A plan by its id; null if there is none. A plan never changes, so a parsed plan is cached: it is the largest object
+ * by far, and every command needs it.
  */
 export async function readPlan(db: Db | Tx, id: string): Promise<PlanRead | null> {
   const known = kept.get(id);
   if (known) {
-    // Asked for last: it is put down last.
+    // Most recently used: removed last.
     kept.delete(id);
     kept.set(id, known);
     return known;

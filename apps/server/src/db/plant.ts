@@ -74,7 +74,7 @@ export const assets = pgTable(
   ],
 );
 
-/** A card never changes: editing it makes the next version, so that old plans keep theirs. */
+/** A card never changes: an edit makes the next version, so that old plans keep theirs. */
 export const cards = pgTable(
   'cards',
   {

@@ -12,10 +12,10 @@ import * as schema from './schema';
 import { stockMoves } from './shelf';
 
 const MIGRATIONS = fileURLToPath(new URL('../../drizzle', import.meta.url));
-/** Whoever prepares the database holds this lock; a second server waits for the first. */
+/** The advisory lock for preparing the database: a second server waits for the first. */
 const PREPARING = 4_207_311;
 
-/** What is written once: the application may add to it and read it, and nothing more. */
+/** Append-only tables: the application may insert and read, nothing else. */
 const APPEND_ONLY: readonly Table[] = [
   audit,
   cards,
@@ -30,10 +30,10 @@ const APPEND_ONLY: readonly Table[] = [
   stockMoves,
 ];
 
-/** What whoever runs the site sets, as the owner: the application may read it. Nobody names himself. */
+/** Tables that only the owner changes (the site's administrator); the application may read them. */
 const OWNERS: readonly Table[] = [sites, users];
 
-/** The rights of the role that the application signs in as; said again at each start, so that a new table has them too. */
+/** Grants the application role its rights; repeated at each start, so that new tables are included. */
 async function grant(db: Db, role: string): Promise<void> {
   const to = sql.identifier(role);
   await db.execute(sql`grant usage on schema public to ${to}`);
@@ -51,17 +51,17 @@ async function grant(db: Db, role: string): Promise<void> {
     );
 }
 
-/** How to prepare a database: as its owner, for the role of the application, with what is put in where it is empty. */
+/** How to prepare a database: as its owner, for the application role, with seed data if it is empty. */
 export interface Preparing {
   ownerUrl: string;
   appUrl: string;
-  /** Run in one transaction: all of it is there afterwards, or nothing. */
+  /** Runs in one transaction: all or nothing. */
   seed?: (tx: Tx) => Promise<void>;
 }
 
 const userOf = (url: string): string => decodeURIComponent(new URL(url).username);
 
-/** Migrates, seeds and says who may do what, one server at a time. Throws where the database cannot be reached. */
+/** Migrates, seeds and grants rights, one server at a time. Throws if the database cannot be reached. */
 export async function prepareDatabase({ ownerUrl, appUrl, seed }: Preparing): Promise<void> {
   const client = new Client({ connectionString: ownerUrl, connectionTimeoutMillis: 10_000 });
   await client.connect();
@@ -72,7 +72,7 @@ export async function prepareDatabase({ ownerUrl, appUrl, seed }: Preparing): Pr
     if (userOf(appUrl) !== userOf(ownerUrl)) await grant(db, userOf(appUrl));
     if (seed) await db.transaction(seed);
   } finally {
-    // The lock goes with the connection.
+    // Closing the connection releases the lock.
     await client.end();
   }
 }

@@ -2,7 +2,7 @@ import { index, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/p
 import { users } from './people';
 import { repairs } from './repairs';
 
-/** Who has which repair open at the moment, page by page: said again while it is open, and forgotten after. */
+/** Who has which repair open, by page; refreshed while open, then expires. */
 export const presence = pgTable(
   'presence',
   {

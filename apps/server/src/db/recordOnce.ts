@@ -7,33 +7,33 @@ import { grouped } from './grouped';
 import { named } from './named';
 import { commands, repairs } from './repairs';
 
-/** A row to be added, by table; when the server had it is written as it is added. */
+/** A row to insert, by table; the server's time of receipt is set at insertion. */
 export interface Added {
   table: PgTable;
   row: Record<string, unknown>;
 }
 
-/** What is recorded on a plan of a repair, by whom, and the command that says it. */
+/** A record on a repair's plan: its author, and its command. */
 export interface Recording {
   command: Omit<typeof commands.$inferInsert, 'version'>;
   siteId: string;
-  /** A repair that was not there yet at this moment is not written to. */
+  /** A repair that was created after this moment is not written to. */
   notBefore: string;
   received: string;
   plan: { id: string; number: number };
-  /** The plan is the one that the maker named; else it has to be the present one still. */
+  /** The author named the plan; otherwise it must still be the present one. */
   isNamed: boolean;
   line: Pick<typeof audit.$inferInsert, 'by' | 'address' | 'type' | 'body'>;
   adds: Added[];
 }
 
-/** What became of it: the version of its repair, and the number of the earlier plan that it was kept with. */
+/** The result: the repair's version, and the number of the earlier plan that keeps the record. */
 export interface Recorded {
   version: number;
   keptWith: number | null;
 }
 
-/** A row by the names of its columns, as PostgreSQL fills a row from JSON, with the command that adds it. */
+/** A row by column names, as PostgreSQL reads it from JSON, with its command's id. */
 function rowOf({ table, row, of }: Added & { of: string }): object {
   const columns = getTableColumns(table);
   const filled = Object.entries(row).map(([key, value]) => [
@@ -50,14 +50,14 @@ const asked = ({ command, line, plan, ...own }: Recording): object => ({
   line,
 });
 
-/** Whether a repair that another holds is waited for, or left to be asked alone. */
+/** Whether to wait for a locked repair or to leave its record for a separate statement. */
 type Held = 'waited for' | 'left';
 
 /**
- * Records on open repairs, each another, in one statement: takes the repair (so that what is received later has a later
- * moment), the command, what it adds, and its line of the audit, all or nothing. Null where it was not done: the repair
- * is not there, is closed or was not there yet, its plan is another by now, or the command took effect before. Not yet
- * on the disk when it answers: see `flushed`.
+ * Batching: writes records on different open repairs in one statement: locks each repair (so that later receipt means a
+ * later time), stores the command, its rows and its audit line, all or nothing. Null for a record that was not written:
+ * its repair is missing, closed or too new, its plan has changed, or the command was applied before. Not on disk yet
+ * when it returns: see `flushed`.
  */
 async function recordTogether(
   db: Db | Tx,
@@ -117,14 +117,14 @@ async function alone(db: Db | Tx, recording: Recording): Promise<Recorded | null
   return done ?? null;
 }
 
-/** By then the round trip is shared by so many that more would save nothing. */
+/** Larger groups would save nothing more. */
 const MOST_TOGETHER = 50;
 const gathering = new WeakMap<Db, (recording: Recording) => Promise<Recorded | null>>();
 
 /**
- * Records something on an open repair: together with what others record meanwhile on other repairs, all of it by
- * `recordTogether`. Who cannot be written with them, because their repair is held or the database refuses one of them,
- * is written alone; and so is a picture, of which fifty would be a statement of many megabytes.
+ * Writes a record on an open repair, in a group with the records of other repairs (`recordTogether`). A record that
+ * cannot be written in the group, because its repair is locked or the database rejects one of them, is written alone.
+ * So is a picture: fifty would be a statement of many megabytes.
  */
 export function recordOnce(db: Db | Tx, recording: Recording): Promise<Recorded | null> {
   if (!('$client' in db) || recording.adds.some(isLarge)) return alone(db, recording);

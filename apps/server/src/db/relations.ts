@@ -2,7 +2,7 @@ import { relations } from 'drizzle-orm';
 import { users } from './people';
 import { checks, mixes, mixMarks, plans, readings, repairs, reviews, signoffs } from './repairs';
 
-/** What hangs on what, so that a repair is read whole in one question to the database. */
+/** Relations, so that one query reads a whole repair. */
 export const repairTies = relations(repairs, ({ one, many }) => ({
   plan: one(plans, { fields: [repairs.planId], references: [plans.id] }),
   signoffs: many(signoffs),

@@ -41,32 +41,32 @@ export interface RepairFilter {
 
 const escapeLike = (q: string): string => q.replace(/[\\%_]/g, (c) => `\\${c}`);
 
-/** The place after a row, for the next page: its sort key as text. */
+/** The cursor after a row, for the next page: its sort key as text. */
 const cursorOf = (r: Repair): string => Buffer.from(`${r.updatedAt}|${r.id}`).toString('base64url');
 
-/** A place in the list: the sort key of the row that it comes after. */
+/** A position in the list: the sort key of the row before it. */
 export interface Place {
   updatedAt: string;
   id: string;
 }
 const Place = z.object({
-  // As PostgreSQL writes a moment.
+  // PostgreSQL's text form of a timestamp.
   updatedAt: z.string().regex(/^20\d\d-\d\d-\d\d \d\d:\d\d:\d\d(\.\d{1,6})?[+-]\d\d(:\d\d)?$/),
   id: z.uuid(),
 });
 
-/** Reads a cursor back; null where it is none of ours. */
+/** Parses a cursor; null if it is malformed. */
 export function placeOf(cursor: string): Place | null {
   const [updatedAt, id] = Buffer.from(cursor, 'base64url').toString().split('|');
   const { data } = Place.safeParse({ updatedAt, id });
   return data && !Number.isNaN(Date.parse(data.updatedAt)) ? data : null;
 }
 
-/** As one comparison of rows, which an index answers from its place on. */
+/** One row comparison, which an index can answer from its position. */
 const after = ({ updatedAt, id }: Place): SQL =>
   sql`(${repairs.updatedAt}, ${repairs.id}) < (${updatedAt}::timestamptz, ${id}::uuid)`;
 
-/** Of the repairs that fit, the newest. */
+/** The newest repairs that match. */
 const newest = (db: Db, fits: SQL | undefined, most: number) =>
   db
     .select({ ...COLUMNS, search: repairs.search })
@@ -75,13 +75,13 @@ const newest = (db: Db, fits: SQL | undefined, most: number) =>
     .orderBy(desc(repairs.updatedAt), desc(repairs.id))
     .limit(most);
 
-/** So many of the newest are looked through first: what stands in many repairs fills a page from these. */
+/** Number of newest repairs that are searched first: a frequent text fills a page from these. */
 const NEAR = 500;
 
 /**
- * Of the repairs that fit, the newest in which a text stands. What stands in few of them, or in none of late, is looked
- * up where it stands and sorted then. Left to choose, the database reads all of them by their order wherever it expects
- * many, however old those are.
+ * The newest matching repairs that contain a text. If the newest ones do not fill the page, looks the text up in the
+ * trigram index and sorts the result. Without this, the planner scans all repairs in order when it expects many
+ * matches, however old they are.
  */
 async function newestWith(
   db: Db,
@@ -103,13 +103,13 @@ async function newestWith(
       .select(COLUMNS)
       .from(repairs)
       .where(and(fits, like(repairs.search, stands)))
-      // As one row, by which no index is sorted.
+      // As one row expression, which no index can sort: forces the trigram index.
       .orderBy(sql`(${repairs.updatedAt}, ${repairs.id}) desc`)
       .limit(most)
   );
 }
 
-/** One page of repairs, newest change first, by keyset: page 200 costs what page 1 does. */
+/** One page of repairs, last changed first, by keyset: page 200 costs as much as page 1. */
 export async function listRepairs(db: Db, filter: RepairFilter): Promise<RepairPage> {
   const text = filter.q.trim().toLowerCase();
   const fits = and(
@@ -129,7 +129,7 @@ export async function listRepairs(db: Db, filter: RepairFilter): Promise<RepairP
   };
 }
 
-/** Adds to each row what its strip and its next act need, in four queries for the whole page. */
+/** Adds to each row what its strip and next action need, in four queries for the whole page. */
 async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
   if (page.length === 0) return [];
   const planIds = page.flatMap((r) => (r.planId ? [r.planId] : []));
@@ -196,7 +196,7 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
   return Promise.all(rows);
 }
 
-/** What the clocks of a plan are read from, once it is begun. */
+/** The input of a plan's clocks, once it has begun. */
 async function gistAsItRuns(
   db: Db,
   planId: string,

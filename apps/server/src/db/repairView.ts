@@ -28,7 +28,7 @@ import {
 type Repair = Omit<typeof repairs.$inferSelect, 'search'>;
 type Mark = typeof mixMarks.$inferSelect;
 
-/** PostgreSQL writes moments its own way; the wire has ISO with a Z. */
+/** PostgreSQL's timestamps as ISO text with Z, as the API sends them. */
 const iso = (moment: string): string => new Date(moment).toISOString();
 const isoOrNull = (moment: string | null): string | null => (moment === null ? null : iso(moment));
 
@@ -53,7 +53,7 @@ export const toMix = (
   receivedAt: iso(row.receivedAt),
 });
 
-/** What stands of a repair in lists and over it when it is open. */
+/** The fields of a repair for lists, and for its head when open. */
 export const headOf = (r: Omit<Repair, 'survey'>) => ({
   id: r.id,
   tag: r.tag,
@@ -71,7 +71,7 @@ export const headOf = (r: Omit<Repair, 'survey'>) => ({
 });
 
 const person = { columns: { name: true } } as const;
-/** A plan with what was recorded on it, in the order in which the server had it; its body is read apart. */
+/** A plan with its records, in the order of receipt; its body is read separately. */
 const ON_PLAN = {
   columns: { id: true, number: true } as const,
   with: {
@@ -84,7 +84,7 @@ const ON_PLAN = {
   },
 };
 
-/** A repair with its plan and all that hangs on both, in one question. Records in the order in which the server had them. */
+/** A repair with its plan and all related rows, in one query. Records in the order of receipt. */
 const whole = (db: Db | Tx, where: SQL | undefined) =>
   db.query.repairs.findFirst({
     where,
@@ -103,7 +103,7 @@ const preparedFor = (db: Db) =>
     and(eq(repairs.id, sql.placeholder('id')), eq(repairs.siteId, sql.placeholder('siteId'))),
   ).prepare('repair_whole');
 
-/** Prepared once for the pool; a transaction asks as it is. */
+/** Prepared once for the pool; a transaction runs it unprepared. */
 function ask(db: Db | Tx, siteId: string, id: string) {
   if (!('$client' in db)) return whole(db, and(eq(repairs.id, id), eq(repairs.siteId, siteId)));
   const known = prepared.get(db) ?? preparedFor(db);
@@ -140,7 +140,7 @@ const recordsOf = ({ readings, checks, mixes }: OnPlan) => ({
   })),
 });
 
-/** Every plan of a repair with what was recorded on it, the first one first. */
+/** Every plan of a repair with its records, oldest first. */
 const plansOf = (db: Db | Tx, repairId: string) =>
   db.query.plans.findMany({
     where: eq(plans.repairId, repairId),
@@ -153,8 +153,7 @@ const idsOn = ({ checks, readings }: Pick<PlanOf, 'checks' | 'readings'>): Set<s
   new Set([...checks, ...readings].map((record) => record.id));
 
 /**
- * What was recorded on plans that another has taken the place of, plan by plan, told as the record tells it. What the
- * next plan took over is told there.
+ * The record of replaced plans, plan by plan, as story lines. What the next plan took over is listed there, not here.
  */
 async function earlierOf(db: Db | Tx, all: PlanOf[], planId: string | null): Promise<StoryLine[]> {
   const lines = await Promise.all(
@@ -172,7 +171,7 @@ async function earlierOf(db: Db | Tx, all: PlanOf[], planId: string | null): Pro
   return lines.flat();
 }
 
-/** The plan that a new survey took back, with its record; null where something was mixed on it. */
+/** The last plan, which a changed survey cancelled, with its record; null if a batch was mixed on it. */
 async function lastOf(db: Db | Tx, all: PlanOf[]): Promise<LastPlan | null> {
   const onPlan = all.at(-1);
   const plan = onPlan && onPlan.mixes.length === 0 ? await readPlan(db, onPlan.id) : null;
@@ -202,8 +201,8 @@ const toReview = (r: Whole['reviews'][number]): Review => ({
 const NOTHING: OnPlan = { readings: [], checks: [], mixes: [] };
 
 /**
- * A repair of a site whole, with what was recorded on its present plan and, apart, on earlier ones. Null where there is
- * none. `planId`: as it stands on that plan of it, where a record was made on an earlier one.
+ * A whole repair of a site: its present plan's records, and separately those of earlier plans. Null if there is none.
+ * `planId`: the repair as of that plan, for a record made on an earlier one.
  */
 export async function readRepair(
   db: Db | Tx,
@@ -217,12 +216,12 @@ export async function readRepair(
   const plan =
     planId && planId !== found.planId ? await onPlan(db, found.id, planId) : (present ?? null);
   const read = plan && (await readPlan(db, plan.id));
-  // A first plan has none before it; without a plan one may have been taken back.
+  // A first plan has no earlier ones; a repair without a plan may have a cancelled one.
   const all = plan && plan.number === 1 ? [] : await plansOf(db, id);
   return {
     ...headOf(found),
     assetId: found.assetId,
-    // Parsed again: one saved before a question was there takes what it was not asked as usual.
+    // Parsed again: a survey stored before a question existed gets its default.
     survey: Survey.parse(found.survey),
     plan: read ? { id: read.id, number: read.number, body: read.body } : null,
     ...recordsOf(plan ?? NOTHING),
@@ -233,7 +232,7 @@ export async function readRepair(
   };
 }
 
-/** One plan of a repair with what was recorded on it; null where it is none of its plans. */
+/** One plan of a repair with its records; null if it belongs to another repair. */
 async function onPlan(db: Db | Tx, repairId: string, planId: string) {
   const found = await db.query.plans.findFirst({
     where: and(eq(plans.id, planId), eq(plans.repairId, repairId)),

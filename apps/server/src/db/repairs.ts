@@ -58,7 +58,7 @@ export const repairs = pgTable(
       .references(() => users.id),
     createdAt: moment('created_at').notNull(),
     updatedAt: moment('updated_at').notNull(),
-    /** What a repair is found by, as one text. */
+    /** The text that search looks at. */
     search: text('search').generatedAlwaysAs(
       sql`lower(tag || ' ' || asset_name || ' ' || title || ' ' || position)`,
     ),
@@ -67,7 +67,7 @@ export const repairs = pgTable(
     // Read backwards: newest first.
     index('repairs_all').on(t.siteId, t.updatedAt, t.id),
     index('repairs_status').on(t.siteId, t.status, t.updatedAt, t.id),
-    // What somebody looks for stands anywhere in a name: by its threes of letters.
+    // Trigram index: finds a text anywhere in a name.
     index('repairs_search').using('gin', sql`${t.search} gin_trgm_ops`),
     index('repairs_asset').on(t.assetId),
     check('repairs_version', sql`${t.version} >= 1`),
@@ -83,7 +83,7 @@ const by = () =>
     .notNull()
     .references(() => users.id);
 
-/** Plans are saved whole with their working and never edited: a new one gets the next number. */
+/** Plans are stored whole with their working and never edited: a new plan gets the next number. */
 export const plans = pgTable(
   'plans',
   {
@@ -111,7 +111,7 @@ export const plans = pgTable(
   ],
 );
 
-/** When the server had a record, by its own clock: what the device says is a claim, kept beside it. */
+/** When the server received a record, by its own clock: the device's time is stored beside it. */
 const receivedAt = () => moment('received_at').notNull();
 const planId = () =>
   uuid('plan_id')
@@ -151,7 +151,7 @@ export const mixes = pgTable(
     deviationPct: amount('deviation_pct'),
     inTolerance: boolean('in_tolerance').notNull(),
     lot: text('lot').notNull(),
-    /** The scale that sent both weights; null where one was typed, or nothing is weighed. */
+    /** The scale that sent both weights; null if one was typed, or nothing is weighed. */
     instrument: text('instrument'),
     startedAt: moment('started_at').notNull(),
     receivedAt: receivedAt(),
@@ -166,7 +166,7 @@ export const mixes = pgTable(
 
 export const mixEnd = pgEnum('mix_end', ['placed', 'binned']);
 
-/** How a batch ended, by whom: a line of its own, since what was written of the batch is never changed. */
+/** How a batch ended, and who said so: a separate row, because a batch's row is never changed. */
 export const mixMarks = pgTable('mix_marks', {
   id: uuid('id').primaryKey(),
   mixId: uuid('mix_id')
@@ -186,7 +186,7 @@ export const checks = pgTable(
     repairId: repairId(),
     planId: planId(),
     stepId: text('step_id').notNull(),
-    /** The batch it was done with; null: the step as a whole. */
+    /** The batch of the tick; null: the whole step. */
     batchNo: integer('batch_no'),
     done: boolean('done').notNull(),
     note: text('note').notNull(),
@@ -200,7 +200,7 @@ export const checks = pgTable(
   ],
 );
 
-/** Pictures, small, as they were taken: the reading of the step points at one. */
+/** Pictures, reduced in size: a step's reading refers to one. */
 export const photos = pgTable(
   'photos',
   {
@@ -220,7 +220,7 @@ export const photos = pgTable(
   ],
 );
 
-/** A sign-off names the person and is never edited, only superseded. */
+/** A sign-off names its person and is never edited, only superseded. */
 export const signoffs = pgTable(
   'signoffs',
   {
@@ -230,7 +230,7 @@ export const signoffs = pgTable(
     verdict: signoffVerdict('verdict').notNull(),
     statement: text('statement').notNull(),
     name: text('name').notNull(),
-    /** Why it was signed before the server had seen the cure pass. */
+    /** Why it was signed before the server had seen the end of the cure. */
     override: text('override'),
     at: moment('at').notNull(),
     receivedAt: receivedAt(),
@@ -255,7 +255,7 @@ export const reviews = pgTable(
   (t) => [index('reviews_due').on(t.dueOn), index('reviews_repair').on(t.repairId, t.dueOn)],
 );
 
-/** Commands that took effect, by the id their sender made: sending one again finds it here. */
+/** Applied commands, by the id that their sender made: a repeated command is found here. */
 export const commands = pgTable(
   'commands',
   {
@@ -266,7 +266,7 @@ export const commands = pgTable(
     version: integer('version').notNull(),
     /** The number of the earlier plan that a record was kept with. */
     keptWith: integer('kept_with'),
-    /** What it said: the same id with other content is another command. Null: kept before this was asked. */
+    /** Hash of its content: the same id with other content is another command. Null for rows older than this column. */
     digest: text('digest'),
     at: moment('at').notNull(),
     receivedAt: moment('received_at').notNull().defaultNow(),

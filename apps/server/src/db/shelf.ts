@@ -15,7 +15,7 @@ import { users } from './people';
 import { sites } from './plant';
 import { repairs } from './repairs';
 
-/** Packs of one lot of one card. How many are left is never stored: it is the sum of its moves. */
+/** Packs of one lot of one card. The number left is not stored: it is the sum of its stock moves. */
 export const lots = pgTable(
   'lots',
   {
@@ -33,7 +33,7 @@ export const lots = pgTable(
 
 export const stockReason = pgEnum('stock_reason', ['received', 'drawn', 'counted', 'binned']);
 
-/** The ledger of the shelf: whole packs in and out, who, when, and for which repair. */
+/** The stock ledger: whole packs in and out, person, time, and repair. */
 export const stockMoves = pgTable(
   'stock_moves',
   {
@@ -43,7 +43,7 @@ export const stockMoves = pgTable(
       .references(() => lots.id),
     delta: integer('delta').notNull(),
     reason: stockReason('reason').notNull(),
-    /** What it said: the same id with other content is another move. Null: kept before this was asked. */
+    /** Hash of its content: the same id with other content is another move. Null for rows older than this column. */
     digest: text('digest'),
     repairId: uuid('repair_id').references(() => repairs.id),
     at: moment('at').notNull(),

@@ -3,7 +3,7 @@ import { asc, eq, gt, sql, sum } from 'drizzle-orm';
 import type { Db, Tx } from './client';
 import { lots, stockMoves } from './shelf';
 
-/** Every lot of a site with packs left, soonest to expire first. What is left is the sum of the moves. */
+/** Every lot of a site with packs left, first to expire first. What is left is the sum of the moves. */
 export async function readShelf(db: Db | Tx, siteId: string): Promise<Lot[]> {
   const left = sum(stockMoves.delta).mapWith(Number);
   const rows = await db

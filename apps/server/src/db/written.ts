@@ -8,9 +8,8 @@ interface Flush {
 const flushes = new WeakMap<Db, Flush>();
 
 /**
- * Waits until all that was committed before this call is on the disk. Whoever asks while a flush is under way waits for
- * the next, together with all others who ask meanwhile: one write of the disk for many. Inside a transaction there is
- * nothing to wait for yet.
+ * Waits until all earlier commits are on disk. Calls during a flush share the next one: one disk write for many. Inside
+ * a transaction there is nothing to wait for yet.
  */
 export function flushed(db: Db | Tx): Promise<void> {
   if (!('$client' in db)) return Promise.resolve();
@@ -21,7 +20,7 @@ export function flushed(db: Db | Tx): Promise<void> {
     .catch(() => {})
     .then(async () => {
       next.begun = true;
-      // The log is written in order: once this line of it is on the disk, all that came before is.
+      // The write-ahead log is written in order: once this entry is on disk, all earlier ones are.
       await db.execute(sql`select pg_logical_emit_message(true, 'flush', '')`);
     });
   flushes.set(db, next);
@@ -29,9 +28,9 @@ export function flushed(db: Db | Tx): Promise<void> {
 }
 
 /**
- * Runs a transaction and answers once it is on the disk. Its locks are let go as it is committed, before the disk has
- * it, so that what waits for them (the chain of the audit, above all) does not wait for the disk too; nothing is
- * acknowledged before it is kept. Inside another transaction it is a part of that one.
+ * Runs a transaction and returns once it is on disk. Its locks are released at commit, before the disk write, so that
+ * other transactions (above all the audit chain) do not wait for the disk; but nothing is acknowledged before it is on
+ * disk. Inside another transaction it is part of that one.
  */
 export async function written<T>(db: Db | Tx, work: (tx: Tx) => Promise<T>): Promise<T> {
   if (!('$client' in db)) return db.transaction(work);

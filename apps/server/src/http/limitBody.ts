@@ -4,8 +4,8 @@ import { createMiddleware } from 'hono/factory';
 import type { AppEnv } from './env';
 
 /**
- * Refuses a body of more than `maxSize` bytes. One that says its length is judged by it, since no more of it is read
- * than that: to look at the body itself would make a stream for every write. One that does not is counted.
+ * Refuses a body of more than `maxSize` bytes. A Content-Length is checked without reading the body; a body without one
+ * is counted while it is read.
  */
 export function limitBody(maxSize: number, refuse: (c: Context<AppEnv>) => Response) {
   const counted = bodyLimit({ maxSize, onError: refuse });

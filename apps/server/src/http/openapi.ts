@@ -1,7 +1,7 @@
 import { Problem } from '@kelmot/contract';
 import type { z } from '@hono/zod-openapi';
 
-/** The answers of a route: one good one, and problem+json for the rest. */
+/** The answers of a route: one success, and problem+json for errors. */
 export function json<S extends z.ZodType, C extends 200 | 201>(
   status: C,
   description: string,

@@ -24,7 +24,7 @@ export function problem(
   return c.json(body, status, { 'content-type': 'application/problem+json' });
 }
 
-/** The one place where a thrown thing becomes an answer. No stack traces leave the server. */
+/** Turns every thrown error into an answer. No stack traces leave the server. */
 export function onError(error: Error, c: Context<AppEnv>): Response {
   if (error instanceof ConflictError) {
     return problem(c, 409, error.title, { detail: error.detail, current: error.current });

@@ -10,17 +10,20 @@ import { sessions, users } from '../db/people';
 import type { AppEnv } from './env';
 import { ProblemError } from '../common/problemError';
 
-/** For so long it is not asked again whether a session still stands, ms: ended by another server it lasts no longer. */
+/**
+ * How long a session is remembered without asking the database, ms: a session that another server ended lasts no
+ * longer.
+ */
 const KNOWN_MS = 5000;
-/** So many are remembered at most. */
+/** Most sessions that are remembered. */
 const MOST_KNOWN = 5000;
 
-/** The cookie that the auth library sets: over TLS with a prefix that says so. */
+/** The auth library's cookie; over TLS it has a security prefix. */
 const COOKIE = 'kelmot.session_token';
 
-/** Says as whom a device sends something. */
+/** The header that names the person a device sends as. */
 const PERSON = 'kelmot-person';
-/** The header of every write that can wait on a device, as the document of the API tells it. */
+/** The header of every write that can be queued on a device, for the API document. */
 export const asPerson = z.object({
   [PERSON]: z
     .string()
@@ -28,18 +31,18 @@ export const asPerson = z.object({
     .describe('The account that it is meant as; another’s session is refused with 412.'),
 });
 
-/** Who is signed in by a cookie. */
+/** Looks up who is signed in. */
 export interface Sessions {
   of: (c: Context<AppEnv>) => Promise<Me | null>;
-  /** The token of the session of a request; empty where it has none. */
+  /** The session token of a request; empty if it has none. */
   tokenOf: (c: Context<AppEnv>) => Promise<string>;
-  /** Ends what is remembered: of everybody, since it is cheap to ask again. */
+  /** Clears all remembered sessions. */
   forget: () => void;
 }
 
 /**
- * Reads the session of a request: the cookie of the auth library, its signature checked, looked up in one prepared
- * query and then remembered for some seconds, so that a screen of ten requests asks once.
+ * Reads a request's session: checks the signature of the auth library's cookie, looks it up in one prepared query, and
+ * remembers it for some seconds, so that a screen's ten requests ask once.
  */
 export function makeSessions(
   db: Db,
@@ -54,7 +57,7 @@ export function makeSessions(
     .where(
       and(
         eq(sessions.token, sql.placeholder('token')),
-        // By this server's clock, which wrote it.
+        // By this server's clock, which also wrote it.
         gt(sessions.expiresAt, sql.placeholder('now')),
       ),
     )
@@ -82,12 +85,12 @@ export function makeSessions(
   };
 }
 
-/** Lets through who is signed in, and puts them in the context as `me`. */
+/** Lets signed-in people pass, and puts them into the context as `me`. */
 export const requireSession = (sessions: Sessions) =>
   createMiddleware<AppEnv>(async (c, next) => {
     const me = await sessions.of(c);
     if (!me) throw new ProblemError(401, 'Sign in first');
-    // What one person typed is never taken as another's who signed in on the same device meanwhile.
+    // What one person typed is never taken as another's who has signed in on the same device since.
     const meant = c.req.header(PERSON);
     if (meant !== undefined && meant !== me.id)
       throw new ProblemError(412, 'Somebody else is signed in', 'Sign in as who typed it.');
@@ -96,13 +99,13 @@ export const requireSession = (sessions: Sessions) =>
   });
 
 /**
- * Refuses a write that another site made the browser send: same origin and JSON only. Hono's own guard looks at forms
- * alone, which are no writes here; what it lets pass, JSON from elsewhere, is refused too.
+ * Refuses a write that another website made the browser send: only same origin and JSON. Hono's own guard checks forms
+ * only, which are not accepted here; it lets JSON from other origins pass.
  */
 export const sameOrigin = createMiddleware<AppEnv>(async (c, next) => {
   if (c.req.method !== 'GET' && c.req.method !== 'HEAD') {
     const origin = c.req.header('origin');
-    // A page without an origin says "null", which is no address and no page of ours.
+    // A page without an origin sends "null", which is not one of our pages.
     const from = origin === undefined ? null : URL.canParse(origin) ? new URL(origin).host : '';
     if (from !== null && from !== (c.get('host') ?? c.req.header('host'))) {
       throw new ProblemError(403, 'This write came from another site');

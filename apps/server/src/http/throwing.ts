@@ -1,4 +1,4 @@
-/** What does not parse is thrown, so that one place tells it. */
+/** Throws validation errors, so that one place reports them. */
 export function throwing(result: { success: boolean; error?: unknown }): void {
   if (!result.success) throw result.error;
 }

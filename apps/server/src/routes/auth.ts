@@ -38,12 +38,12 @@ const signOutRoute = createRoute({
   responses: json(200, 'Signed out: the session has ended', SignedIn),
 });
 
-/** So many sign-ins under one name may be refused in a minute, from however many addresses they come. */
+/** Rejected sign-ins for one name within a minute, from all addresses, before the name must wait. */
 const TRIES_OF_A_NAME = 10;
 
 const tooOften = () => new ProblemError(429, 'Too many tries; wait a minute');
 
-/** Hands a request to the auth library and keeps of its answer the cookies alone: no token is given to scripts. */
+/** Passes a request to the auth library and keeps only the cookies of its answer: scripts get no token. */
 async function ask(auth: Auth, c: Context<AppEnv>, body: object) {
   const headers = new Headers(c.req.raw.headers);
   headers.delete('content-length');
@@ -52,13 +52,16 @@ async function ask(auth: Auth, c: Context<AppEnv>, body: object) {
   const answer = await auth.handler(asked);
   if (answer.status >= 500) throw new ProblemError(503, 'Signing in does not work now');
   if (answer.status === 429) throw tooOften();
-  // Never whether it was the name or the password.
+  // Does not reveal whether the name or the password was wrong.
   if (!answer.ok) throw new ProblemError(401, 'Name or password is wrong');
   for (const cookie of answer.headers.getSetCookie())
     c.header('set-cookie', cookie, { append: true });
 }
 
-/** The two doors of the auth library that are used; every other one is closed. Each sign-in is noted, by whom and from where. */
+/**
+ * The two endpoints of the auth library that are used; all others are closed. Each sign-in is written to the audit with
+ * person and address.
+ */
 export const authRoutes = (auth: Auth, db: Db, sessions: Sessions) =>
   new OpenAPIHono<AppEnv>({ defaultHook: throwing })
     .openapi(signInRoute, async (c) => {

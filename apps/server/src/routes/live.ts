@@ -10,9 +10,9 @@ import { requireSession, type Sessions } from '../http/session';
 import { throwing } from '../http/throwing';
 import { makeLive } from '../services/live';
 
-/** A line that says nothing, so often, ms: it keeps the way open, and finds out who has gone. */
+/** Interval of empty lines, ms: they keep the connection open and detect closed ones. */
 const BEAT_MS = 15_000;
-/** Pages that one person may have open at once. */
+/** Most pages that one person may have open at once. */
 const MOST_PAGES = 30;
 
 const route = createRoute({
@@ -29,8 +29,8 @@ const route = createRoute({
 });
 
 /**
- * Tells open pages of each other, for as long as they are open and the server is not `closing`. Stands before what reads
- * answers whole.
+ * Tells open pages about each other, while they are open and the server is not `closing`. Must come before middleware
+ * that buffers answers.
  */
 export function liveRoutes(db: Db, sessions: Sessions, closing?: AbortSignal) {
   const live = makeLive(db);
@@ -44,7 +44,7 @@ export function liveRoutes(db: Db, sessions: Sessions, closing?: AbortSignal) {
     const page = c.req.valid('query');
     if ([...open].filter(({ who }) => who === me.id).length >= MOST_PAGES)
       throw new ProblemError(429, 'Too many pages are open', 'Close some of them.');
-    // Counted before anything is waited for: many at once are as many.
+    // Counted before the first await: simultaneous requests count too.
     const own = { who: me.id, end: () => {} };
     open.add(own);
     let since: string;
@@ -59,7 +59,7 @@ export function liveRoutes(db: Db, sessions: Sessions, closing?: AbortSignal) {
       open.delete(own);
       throw error;
     }
-    // A proxy that gathers an answer before it passes it on would keep it all.
+    // Stops proxies from buffering the stream.
     c.header('x-accel-buffering', 'no');
     return streamSSE(c, async (stream) => {
       const ended = new Promise<void>((resolve) => (own.end = resolve));
@@ -69,7 +69,7 @@ export function liveRoutes(db: Db, sessions: Sessions, closing?: AbortSignal) {
         void stream.writeSSE({ id: state.mark, data: JSON.stringify(state) });
       });
       const beat = setInterval(() => {
-        // Somebody who is signed out, or whose session was ended, hears no more.
+        // Ends for a person who signed out or whose session ended.
         void Promise.all([sessions.of(c), live.here(id, me, page), stream.write(':\n\n')])
           .then(([still, said]) => {
             since = said;

@@ -40,7 +40,10 @@ const noCodeRoute = createRoute({
   responses: json(200, 'This device has forgotten the code', SignedIn),
 });
 
-/** What a person may see and change of himself: the password, and a code for this device. Name and role are set by whoever runs the site. */
+/**
+ * What people may read and change about themselves: the password, and a code for this device. The administrator sets
+ * name and role.
+ */
 export const meRoutes = (db: Db, sessions: Sessions, secure: boolean) =>
   new OpenAPIHono<AppEnv>({ defaultHook: throwing })
     .openapi(meRoute, (c) => c.json(c.get('me'), 200))
@@ -60,6 +63,6 @@ export const meRoutes = (db: Db, sessions: Sessions, secure: boolean) =>
       return c.json({ ok: true as const }, 200);
     });
 
-/** Open to everyone: a demo protects nothing, and any other server answers with an empty list. */
+/** Public: on a demo server it lists the demo people; any other server answers with an empty list. */
 export const demoRoutes = (users: DemoUser[]) =>
   new OpenAPIHono<AppEnv>().openapi(demoRoute, (c) => c.json(users, 200));

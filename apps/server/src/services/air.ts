@@ -5,10 +5,10 @@ import type { Db } from '../db/client';
 import { readings, repairs } from '../db/repairs';
 import type { WeatherService } from './weather';
 
-/** A reading older than this says nothing of the air now. */
+/** A reading older than this says nothing about the present air, ms. */
 const FRESH_MS = 12 * 60 * MINUTE;
 
-/** The last gate reading at a place, if it is fresh; none where no place is written down, since that is not one place. */
+/** The last gate reading at a place, if it is recent; null without a place, because an empty place is not one place. */
 async function lastReading(
   db: Db,
   siteId: string,
@@ -37,7 +37,7 @@ async function lastReading(
   return { airC, rhPct, surfaceC, at, from: 'reading', source: last.tag };
 }
 
-/** What is known of the air at a place: read there, else the weather of this hour; null where neither is known. */
+/** The known air at a place: a reading there, otherwise the weather of this hour; null if neither is known. */
 export async function knownAir(
   db: Db,
   weather: WeatherService,

@@ -8,18 +8,18 @@ import type { CookieOptions } from 'hono/utils/cookie';
 import type { Db } from '../db/client';
 import * as schema from '../db/people';
 
-/** The address of the caller, set by this server from the socket: rate limits count by it. */
+/** The caller's address, set by this server: rate limits use it. */
 export const CLIENT_ADDRESS = 'x-kelmot-client-address';
 
-/** Whether browsers reach it over TLS. */
+/** Whether browsers use TLS. */
 export const overTls = (publicUrl: string | undefined): boolean =>
   publicUrl?.startsWith('https:') ?? false;
 
 export interface AuthOptions {
   secret: string;
-  /** Sign-ins allowed from one address in a minute. */
+  /** Sign-ins per minute from one address. */
   signInsPerMinute: number;
-  /** How browsers reach it; with https its cookies go over TLS alone. */
+  /** The address that browsers use; with https, cookies are sent over TLS only. */
   publicUrl?: string;
 }
 
@@ -67,14 +67,14 @@ export function makeAuth(db: Db, { secret, signInsPerMinute, publicUrl }: AuthOp
 }
 export type Auth = ReturnType<typeof makeAuth>;
 
-/** Somebody who was let in by other means than a password, from where, and the session that this one takes the place of. */
+/** A person who signed in without a password, their address, and the session to replace. */
 interface LetIn {
   person: string;
   address: string;
   before: string;
 }
 
-/** Begins a session, with the cookie that the library itself would set, and ends the one before it on this device. */
+/** Begins a session with the library's own cookie, and ends the previous one on this device. */
 export async function letIn(
   auth: Auth,
   c: Context,

@@ -12,9 +12,9 @@ import { oneAtATime } from './once';
 const without = ({ version: _version, ...rest }: Card) => rest;
 
 /**
- * Takes cards in. A card that says something new becomes the next version, so that old plans keep the one they were
- * made with; one that says nothing new is left. A card edited from an older version than the newest is refused whole,
- * with its code: somebody else changed it meanwhile. All or nothing.
+ * Imports cards. A card with new content becomes the next version, so that old plans keep theirs; an unchanged card is
+ * skipped. A card edited from an older version is rejected with its code, and with it the whole file, because somebody
+ * else changed it in between. All or nothing.
  */
 export function importCards(
   db: Db,
@@ -37,7 +37,7 @@ async function imported(db: Db, me: Me, file: CardFile, doer: Doer): Promise<Car
       { path: 'cards', message: `${twice} stands twice; give each card once` },
     ]);
   return written(db, async (tx) => {
-    // One import at a time: a card is only ever added, so there is no row to lock.
+    // One import at a time: cards are only added, so there is no row to lock.
     await oneAtATime(tx, `cards of ${me.siteId}`);
     const stored = await tx
       .select({ code: cards.code, version: cards.version, body: cards.body })

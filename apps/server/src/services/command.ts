@@ -25,7 +25,7 @@ function refuseFuture(at: string, now: number): void {
   );
 }
 
-/** A record from before its repair was there is a wrong clock: records entered later carry the moment they are of. */
+/** A record from before its repair existed means a wrong clock: records entered later carry their real time. */
 function refuseBefore(at: string, repair: Repair): void {
   if (Date.parse(at) >= Date.parse(repair.createdAt) - CLOCK_SLACK) return;
   throw new ProblemError(
@@ -38,7 +38,7 @@ function refuseBefore(at: string, repair: Repair): void {
 
 const { survey: _survey, search: _search, ...HEAD } = getTableColumns(repairs);
 
-/** The repair of a command, open, of the site of its sender. Throws ProblemError for anything else. */
+/** The repair of a command: open, and of the sender's site. Throws ProblemError otherwise. */
 async function openRepair(tx: Db | Tx, me: Me, command: Command, lock = false): Promise<Repair> {
   const asked = tx
     .select(HEAD)
@@ -52,7 +52,7 @@ async function openRepair(tx: Db | Tx, me: Me, command: Command, lock = false): 
   return repair;
 }
 
-/** What was answered when a command took effect before; null where it did not. Throws where its id says something else. */
+/** The earlier answer to a command that was applied before; null if it was not. Throws if its id has other content. */
 async function answeredBefore(tx: Db | Tx, me: Me, command: Command): Promise<Ack | null> {
   const [before] = await tx.select().from(commands).where(eq(commands.id, command.id));
   if (!before || !isAgain(before, me, command)) return null;
@@ -60,7 +60,7 @@ async function answeredBefore(tx: Db | Tx, me: Me, command: Command): Promise<Ac
   return { commandId: command.id, repairId, version, keptWith };
 }
 
-/** What is round a command: the weather to plan by, where it came from, and the clock of the server. */
+/** What a command needs from outside: the weather for planning, the caller's address, and the server's clock. */
 export interface Around {
   weather?: WeatherService;
   address?: string | null;
@@ -70,8 +70,8 @@ export interface Around {
 const iso = (at: number): string => new Date(at).toISOString();
 
 /**
- * Carries out one command: all or nothing, once. A command id that took effect before answers as it did then.
- * Throws ProblemError for what the sender must mend, ConflictError for a stale version.
+ * Carries out one command: all or nothing, once. A repeated command id gets the earlier answer. Throws ProblemError for
+ * what the sender must correct, ConflictError for an old version.
  */
 export function runCommand(
   db: Db | Tx,
@@ -101,10 +101,10 @@ interface Asked extends Required<Pick<Around, 'weather' | 'now'>> {
   doer: Doer;
 }
 
-/** Whoever records on a plan that is changed this often meanwhile is told to send it again. */
+/** A record whose plan changed during this many tries is answered with "send it again". */
 const TRIES = 3;
 
-/** What a record adds, by the plan that it was made on. */
+/** The rows that a record adds, by the plan that it was made on. */
 async function judged(db: Db | Tx, me: Me, command: RecordCommand) {
   const { repairId, planId } = command;
   const present = planId ?? (await openRepair(db, me, command)).planId;
@@ -117,7 +117,7 @@ async function recorded({ db, me, doer, now }: Asked, command: RecordCommand): P
   const { id, repairId, type, at, planId } = command;
   for (let n = 0; n < TRIES; n += 1) {
     const { plan, adds } = await judged(db, me, command).catch(async (error: unknown) => {
-      // A repair that is not there, or closed, is said before what is wrong with the record.
+      // A missing or closed repair is reported before errors in the record.
       await openRepair(db, me, command);
       throw error;
     });
@@ -138,7 +138,7 @@ async function recorded({ db, me, doer, now }: Asked, command: RecordCommand): P
       await flushed(db);
       return answer;
     }
-    // Says what is in its way; where nothing is, its plan was another meanwhile.
+    // Reports the obstacle; if there is none, the plan changed in between.
     await openRepair(db, me, command);
   }
   throw new ProblemError(503, 'Others write to this repair', 'It is sent again by itself.');
@@ -146,7 +146,7 @@ async function recorded({ db, me, doer, now }: Asked, command: RecordCommand): P
 
 type Deed = Exclude<Command, RecordCommand>;
 
-/** Everything else looks at the repair as it is, locked until it is done. */
+/** All other commands read the repair under a lock. */
 function performed({ db, me, doer, weather, now }: Asked, command: Deed): Promise<Ack> {
   const { id, repairId, type, at } = command;
   return written(db, async (tx) => {
@@ -165,7 +165,7 @@ function performed({ db, me, doer, weather, now }: Asked, command: Deed): Promis
     if (command.type === 'repair.create')
       return createRepair({ tx, me, command, received: iso(now()) });
     const repair = await openRepair(tx, me, command, true);
-    // The repair is locked: what is received later has a later moment.
+    // The repair is locked: what is received later has a later time.
     return perform({ tx, me, command, weather, repair, received: iso(now()) });
   }
 }

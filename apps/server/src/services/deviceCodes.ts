@@ -17,7 +17,9 @@ import { isOwnPassword } from './people';
 const of = (device: string, userId: string) =>
   and(eq(deviceCodes.device, device), eq(deviceCodes.userId, userId));
 
-/** Whom a device knows by a code and who may still come in, by name; nobody on one without a cookie. */
+/**
+ * The people with a code on a device and whether they may still sign in, by name; empty for a device without a cookie.
+ */
 export async function peopleOf(db: Db, device: string | null): Promise<DevicePerson[]> {
   if (device === null) return [];
   const rows = await db
@@ -33,13 +35,13 @@ export async function peopleOf(db: Db, device: string | null): Promise<DevicePer
   return rows.map((row) => ({ ...row, role: Role.parse(row.role) }));
 }
 
-/** Who asks, on which device, from where. */
+/** The device and address of a request. */
 interface Here {
   device: string;
   address: string | null;
 }
 
-/** Sets somebody’s own code on a device, in place of the one before. Throws ProblemError for a wrong password. */
+/** Sets a person's own code on a device, in place of an earlier one. Throws ProblemError for a wrong password. */
 export function setCode(db: Db, me: Me, { code, password }: OwnCode, here: Here): Promise<void> {
   const doer = { by: me.id, address: here.address };
   const body = { type: 'person.code', username: me.username };
@@ -59,7 +61,7 @@ export function setCode(db: Db, me: Me, { code, password }: OwnCode, here: Here)
   });
 }
 
-/** The device forgets somebody’s code. */
+/** Removes a person's code from the device. */
 export async function dropCode(db: Db, me: Me, device: string | null): Promise<void> {
   if (device !== null) await db.delete(deviceCodes).where(of(device, me.id));
 }
@@ -67,8 +69,8 @@ export async function dropCode(db: Db, me: Me, device: string | null): Promise<v
 const USE_PASSWORD = 'Sign in with the password; then set a new code.';
 
 /**
- * Who comes in by a code. A try is counted before it is looked at, so that tries at once are counted too. Throws
- * ProblemError for a wrong one; after five in a row the device asks for the password again.
+ * Signs in by code. A try is counted before it is checked, so that simultaneous tries count too. Throws ProblemError
+ * for a wrong code; after five in a row the device asks for the password.
  */
 export async function whoComesIn(
   db: Db,
@@ -81,7 +83,7 @@ export async function whoComesIn(
     .from(users)
     .where(eq(users.id, personId));
   const username = known ? user?.username : undefined;
-  // Not as a refused name: five tries are all there are, and they do not close the door of the password.
+  // Not counted as a rejected name: five tries are the limit, and they do not block the password.
   const body = { type: 'code', codeOf: username };
   return notingRefusal(db, { by: null, address }, { body }, async () => {
     const [found] =

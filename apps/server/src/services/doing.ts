@@ -6,7 +6,7 @@ import { repairs } from '../db/repairs';
 import { ConflictError } from '../common/problemError';
 import type { WeatherService } from './weather';
 
-/** A repair as a deed on it needs it. */
+/** The columns of a repair that a command needs. */
 export type Repair = Omit<typeof repairs.$inferSelect, 'survey' | 'search'>;
 export type CommandOf<T extends Command['type']> = Extract<Command, { type: T }>;
 
@@ -17,17 +17,17 @@ export interface Doing<T extends Command['type'] = Command['type']> {
   weather: WeatherService;
   /** The repair, locked for this transaction. */
   repair: Repair;
-  /** When the server had the command, by its own clock. */
+  /** When the server received the command, by its own clock. */
   received: string;
 }
 
-/** What came of a command: the version of the repair, and the number of the earlier plan that a record was kept with. */
+/** The result of a command: the repair's version, and the number of the earlier plan that keeps a record. */
 export interface Done {
   version: number;
   keptWith: number | null;
 }
 
-/** A version older than the stored one means someone else wrote in between: both states go back. */
+/** Throws ConflictError with both states if the repair has changed since the expected version. */
 export async function expectVersion(tx: Tx, repair: Repair, expect: number): Promise<void> {
   if (repair.version === expect) return;
   const current = await readRepair(tx, repair.siteId, repair.id);
@@ -47,7 +47,10 @@ export async function bump(
   return { version, keptWith: null };
 }
 
-/** Notes that something was recorded. A record is added, not edited, so the version stays: two people can tick at once. */
+/**
+ * Marks the repair as changed by a record. A record is added, not edited, so the version stays: two people can tick at
+ * once.
+ */
 export async function touch(
   { tx, repair, received }: Pick<Doing, 'tx' | 'repair' | 'received'>,
   changes: Partial<typeof repairs.$inferInsert> = {},

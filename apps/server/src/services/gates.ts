@@ -2,7 +2,7 @@ import type { Held } from '@kelmot/contract';
 import { word } from '@kelmot/core';
 import { ProblemError } from '../common/problemError';
 
-/** Refuses what a gate holds, with what would let it through; nothing where it is open. */
+/** Refuses what a gate holds, with what would open it; nothing where it is open. */
 export function refuseHeld(gate: Held | null): void {
   if (!gate) return;
   const { by, title, why, field } = gate;
@@ -16,6 +16,6 @@ export function refuseHeld(gate: Held | null): void {
   );
 }
 
-/** A way out as a sentence of its own. */
+/** Ends a text as a sentence. */
 const ended = (text: string): string =>
   text === '' || text.endsWith('.') ? text : `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;

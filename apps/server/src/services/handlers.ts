@@ -5,7 +5,7 @@ import { makePlanFor, moveStation, saveSurvey } from './planning';
 import type { RecordCommand } from './recording';
 import { signOff } from './signing';
 
-/** A deed on a repair that is there. */
+/** A command on an existing repair. */
 export type Deed = Exclude<Command, { type: 'repair.create' } | RecordCommand>;
 type Handlers = { [T in Deed['type']]: (doing: Doing<T>) => Promise<Done> };
 
@@ -19,6 +19,6 @@ const handlers: Handlers = {
   'signoff.add': signOff,
 };
 
-/** Does what a command says, on the locked repair: its new version. */
+/** Carries out a command on the locked repair; returns its new version. */
 export const perform = (doing: Doing<Deed['type']>): Promise<Done> =>
   (handlers[doing.command.type] as (doing: Doing<Deed['type']>) => Promise<Done>)(doing);

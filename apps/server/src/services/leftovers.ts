@@ -9,10 +9,10 @@ import { notFound } from '../common/problemError';
 import { leftoversAway } from './planner';
 import { siteOf } from './planning';
 
-/** So many open repairs are looked through, those that changed last first. */
+/** Number of open repairs that are searched, last changed first. */
 const LOOKED_AT = 100;
 
-/** Which open repairs that nothing is mixed for yet what this one leaves over would do; none where it has no plan. */
+/** The open repairs without a batch that could use this plan's leftovers; empty without a plan. */
 export async function leftoverOffers(
   db: Db,
   siteId: string,

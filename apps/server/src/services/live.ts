@@ -6,21 +6,21 @@ import { users } from '../db/people';
 import { presence } from '../db/presence';
 import { repairs } from '../db/repairs';
 
-/** How often it is looked at what is watched, ms: a change is told well within two seconds. */
+/** Interval between checks of watched repairs, ms: a change is reported within two seconds. */
 const LOOK_MS = 700;
-/** Who has not said so for this long is there no more, s; and after that long is no part of the table, s. */
+/** A page that has not reported for this long has left; and the age at which its row is deleted, s. */
 const GONE_S = 40;
 const FORGOTTEN_S = 3600;
 
 type Hear = (state: LiveState) => void;
 
-/** Tells how repairs stand to whoever has them open, and who else has. */
+/** Tells pages about the state of the repairs that they have open, and who else has them open. */
 export interface Live {
-  /** Hears of a repair from now on, at once and with each change; what it gives back ends that. */
+  /** Watches a repair: calls `hear` at once and at each change; returns a function that stops it. */
   watch: (repairId: string, hear: Hear) => () => void;
-  /** Says that a page has a repair open, and at which step; to be said again while it is. Gives when that was. */
+  /** Reports that a page has a repair open, and at which step; to be repeated while it is open. Returns the time. */
   here: (repairId: string, me: Me, page: { tab: string; step?: string }) => Promise<string>;
-  /** Says that a page has it open no more, unless that page has said otherwise since. */
+  /** Reports that a page has closed the repair, unless it has reported again since. */
   gone: (repairId: string, tab: string, since: string) => Promise<void>;
 }
 
@@ -33,8 +33,8 @@ interface Looked {
 }
 
 /**
- * One question in a while for everything that is watched, whoever wrote it: by this server, another one, or the hand of
- * an owner. It costs nothing while nothing is watched, and nothing of any write.
+ * One query at intervals for all watched repairs, whoever changed them: this server, another one, or the database's
+ * owner. Costs nothing while nothing is watched, and nothing at any write.
  */
 export function makeLive(db: Db): Live {
   const watched = new Map<string, Set<Hear>>();
@@ -45,7 +45,7 @@ export function makeLive(db: Db): Live {
     named<Looked>(
       db,
       'how_watched_repairs_stand',
-      // Whatever changes a row gives it another transaction: finer than any clock.
+      // Every change of a row sets a new transaction id (xmin): finer than any clock.
       sql`select ${repairs.id} as id, ${repairs}.xmin::text as mark, ${repairs.updatedAt} as updated_at,
         (select coalesce(json_agg(json_build_object('tab', ${presence.tab}, 'id', ${users.id}, 'name', ${users.name},
             'stepId', ${presence.stepId}) order by ${presence.tab}), '[]'::json)
@@ -64,7 +64,7 @@ export function makeLive(db: Db): Live {
     }
   }
 
-  /** Looks, and again after a while, for as long as something is watched; a database that is away is asked again. */
+  /** Checks at intervals while anything is watched; a lost database is asked again. */
   function goOn(): void {
     timer = setTimeout(() => {
       void look()

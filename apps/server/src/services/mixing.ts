@@ -7,7 +7,7 @@ import { touch, type Doing, type Done } from './doing';
 import { refuseHeld } from './gates';
 import { planOf } from './planOf';
 
-/** Starts a batch: only where its gate is open. */
+/** Starts a batch: only if its gate is open. */
 export async function startMix(doing: Doing<'mix.start'>): Promise<Done> {
   const { tx, me, command, repair, received } = doing;
   const plan = await planOf(tx, repair, command.planId);
@@ -35,14 +35,14 @@ export async function startMix(doing: Doing<'mix.start'>): Promise<Done> {
   return { ...(await touch(doing, keptWith === null ? { station: 'build' } : {})), keptWith };
 }
 
-/** Marks a running batch as placed or as binned, once. */
+/** Marks a running batch as placed or thrown away, once. */
 export async function markMix(
   doing: Doing<'mix.placed'> | Doing<'mix.binned'>,
   end: (typeof mixEnd.enumValues)[number],
 ): Promise<Done> {
   const { tx, me, command, repair, received } = doing;
   const { id, mixId, at } = command;
-  // The repair is locked: nobody else ends the batch in between.
+  // The repair is locked: nobody else can end the batch in between.
   const [running] = await tx
     .select({ ended: mixMarks.id, startedAt: mixes.startedAt })
     .from(mixes)

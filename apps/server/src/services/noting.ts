@@ -4,13 +4,13 @@ import type { Db, Tx } from '../db/client';
 import { audit } from '../db/audit';
 import { ProblemError } from '../common/problemError';
 
-/** Who does something, and from where; null where nobody is known yet, or it comes from this machine itself. */
+/** The person of an action, and their address; null for an unknown person, or for this machine. */
 export interface Doer {
   by: string | null;
   address: string | null;
 }
 
-/** A command as the audit keeps it: a picture by its size, since the picture itself is kept once. */
+/** A command as the audit keeps it: a picture only by its size, because the picture is stored once. */
 export const told = (command: Command): object =>
   command.type === 'photo.add'
     ? { ...command, data: `${command.data.length} characters` }
@@ -23,14 +23,14 @@ interface Line {
   commandId?: string;
 }
 
-/** Writes a line of the audit: last in its transaction, since the chain is written one line at a time. */
+/** Writes an audit line: last in its transaction, because the chain is written one line at a time. */
 export async function note(db: Db | Tx, { by, address }: Doer, line: Line): Promise<void> {
   await db.insert(audit).values({ by, address, ...line });
 }
 
 /**
- * Does something, and notes it where a rule refuses it: in a line of its own, since what was begun is undone. What is not
- * the sender's to mend is no refusal and is not noted.
+ * Runs an action, and writes a separate audit line if a rule rejects it, because the action is rolled back. Errors that
+ * the sender cannot correct are not recorded.
  */
 export async function notingRefusal<T>(
   db: Db | Tx,
@@ -41,7 +41,7 @@ export async function notingRefusal<T>(
   try {
     return await work();
   } catch (error) {
-    // Too often is no rule of the work, and a line for each try would fill the audit.
+    // Rate limits are not recorded: a line for each try would fill the audit.
     if (error instanceof ProblemError && error.status < 500 && error.status !== 429) {
       const { title, detail } = error;
       await note(db, doer, { ...line, type: 'refused', body: { title, detail, ...line.body } });
@@ -50,7 +50,7 @@ export async function notingRefusal<T>(
   }
 }
 
-/** How many sign-ins under a name were refused in the last minute, wherever they came from. */
+/** Number of rejected sign-ins for a name within the last minute, from any address. */
 export async function refusedLately(db: Db, username: string): Promise<number> {
   const [found] = await db
     .select({ n: count() })

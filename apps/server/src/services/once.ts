@@ -4,11 +4,11 @@ import { sql } from 'drizzle-orm';
 import type { Tx } from '../db/client';
 import { ProblemError } from '../common/problemError';
 
-/** Whoever sends the same id, or does the same thing, waits here until the first of them is done. */
+/** An advisory lock on an id: a repeated or equal request waits for the first one. */
 export const oneAtATime = (tx: Tx, id: string) =>
   tx.execute(sql`select pg_advisory_xact_lock(hashtextextended(${id}, 0))`);
 
-/** The same text for the same content, in whatever order its fields came. */
+/** Canonical text: the same content gives the same text in any order of fields. */
 const settled = (value: unknown): unknown =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
     ? Object.fromEntries(
@@ -20,14 +20,14 @@ const settled = (value: unknown): unknown =>
       ? value.map(settled)
       : value;
 
-/** What a write says, in 64 letters: the version that was seen is no part of it, since it is set when it is sent. */
+/** The hash of a write's content, 64 letters; without the expected version, which is set when it is sent. */
 export function digestOf({ expect: _expect, ...said }: object & { expect?: unknown }): string {
   return createHash('sha256')
     .update(JSON.stringify(settled(said)))
     .digest('hex');
 }
 
-/** Whether an id that is known comes again with what it said then. Refuses one that says something else, or by another. */
+/** Whether a known id comes again with the same content. Refuses other content, or another person. */
 export function isAgain(
   before: { by: string; digest: string | null } | undefined,
   me: Me,

@@ -2,10 +2,10 @@ import { dictionary } from '@zxcvbn-ts/language-common';
 import { LEAST_PASSWORD } from '@kelmot/contract';
 import { ProblemError } from '../common/problemError';
 
-/** Passwords that are in use so often that they are tried first. */
+/** Frequent passwords, which are guessed first. */
 const COMMON: ReadonlySet<string> = new Set(dictionary['passwords-common']);
 
-/** A word that is common, spun out: doubled, or with figures and signs behind it. */
+/** A frequent word, doubled or with figures and signs added. */
 function isSpunOut(password: string): boolean {
   const bare = password.replace(/[^\p{L}]+$/u, '');
   const half = password.slice(0, password.length / 2);
@@ -13,7 +13,7 @@ function isSpunOut(password: string): boolean {
   return COMMON.has(bare) || (doubled && COMMON.has(half));
 }
 
-/** Why a password would be guessed; null where it would not soon be. */
+/** Why a password is easy to guess; null if it is not. */
 export function guessable(password: string, username: string): string | null {
   const small = password.toLowerCase();
   if (password.length < LEAST_PASSWORD)
@@ -25,7 +25,7 @@ export function guessable(password: string, username: string): string | null {
   return null;
 }
 
-/** Refuses a password that would be guessed, and says what would be better. */
+/** Refuses a password that is easy to guess, and says what would be better. */
 export function refuseGuessable(password: string, username: string): void {
   const why = guessable(password, username);
   if (why)

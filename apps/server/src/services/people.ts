@@ -10,21 +10,21 @@ import { uuidv7 } from '../common/ids';
 import { note, notingRefusal, type Doer } from './noting';
 import { refuseGuessable } from './passwords';
 
-/** Somebody as whoever runs the site sees them. */
+/** A person, as the administrator sees them. */
 export interface Person {
   username: string;
   name: string;
   role: string;
   approves: readonly string[];
   site: string;
-  /** Whether they have a password: one who has left has none, and what they did keeps their name. */
+  /** Whether they have a password: a person who has left has none, but their records keep the name. */
   mayComeIn: boolean;
 }
 
-/** Whoever runs the site, at the machine itself: no account of it. */
+/** The administrator at the machine itself: not an account. */
 const AT_THE_MACHINE: Doer = { by: null, address: null };
 
-/** Everybody who is or was here, by user name. */
+/** All people of the site, present and past, by user name. */
 export async function listPeople(db: Db): Promise<Person[]> {
   const rows = await db
     .select({ user: users, site: sites.name, account: accounts.id })
@@ -44,7 +44,7 @@ async function personOf(tx: Tx, username: string) {
   return found;
 }
 
-/** Gives somebody a password; every session but the one that is named ends. */
+/** Sets a person's password; ends all their sessions except the named one. */
 async function setPassword(
   tx: Tx,
   userId: string,
@@ -69,11 +69,11 @@ async function setPassword(
       password: hashed,
     });
   await tx.delete(sessions).where(and(eq(sessions.userId, userId), ne(sessions.token, keep)));
-  // A code stands for the password: it goes with the one that it was set by.
+  // A code stands for the password it was set with: it is removed with it.
   await tx.delete(deviceCodes).where(eq(deviceCodes.userId, userId));
 }
 
-/** Whether this is somebody’s password. */
+/** Whether this is the person's password. */
 export async function isOwnPassword(
   db: Db | Tx,
   userId: string,
@@ -86,7 +86,7 @@ export async function isOwnPassword(
   return Boolean(account?.password) && verify(account?.password ?? '', password);
 }
 
-/** Takes somebody in. Throws ProblemError where the name is taken, or the password would be guessed. */
+/** Adds a person. Throws ProblemError if the name is taken, or the password is easy to guess. */
 export function addPerson(db: Db, given: unknown): Promise<void> {
   const { username, name, role, approves, site: siteName, password } = PersonDraft.parse(given);
   return db.transaction(async (tx) => {
@@ -116,7 +116,7 @@ export function addPerson(db: Db, given: unknown): Promise<void> {
   });
 }
 
-/** Changes the name, the role, or what somebody may approve. Their sessions end: they come in again as what they are now. */
+/** Changes a person's name, role or permissions. Ends their sessions. */
 export function changePerson(db: Db, username: string, change: PersonChange): Promise<void> {
   return db.transaction(async (tx) => {
     const { id, name, role, approves } = await personOf(tx, username);
@@ -131,7 +131,7 @@ export function changePerson(db: Db, username: string, change: PersonChange): Pr
   });
 }
 
-/** A new password for somebody who has lost theirs; every session of theirs ends. */
+/** Sets a new password for a person who lost theirs; ends all their sessions. */
 export function resetPassword(db: Db, username: string, password: string): Promise<void> {
   return db.transaction(async (tx) => {
     const person = await personOf(tx, username);
@@ -140,7 +140,7 @@ export function resetPassword(db: Db, username: string, password: string): Promi
   });
 }
 
-/** Somebody has left: no password, no session. What they did keeps their name. */
+/** Closes the account of a person who has left: no password, no session. Their records keep the name. */
 export function closePerson(db: Db, username: string): Promise<void> {
   return db.transaction(async (tx) => {
     const { id } = await personOf(tx, username);
@@ -151,7 +151,7 @@ export function closePerson(db: Db, username: string): Promise<void> {
   });
 }
 
-/** Somebody’s own new password: the old one is asked for, and their other sessions end. */
+/** Changes a person's own password: checks the old one, and ends their other sessions. */
 export function changeOwnPassword(
   db: Db,
   me: Me,

@@ -1,15 +1,15 @@
 import sharp from 'sharp';
 import { ProblemError } from '../common/problemError';
 
-/** Longest side that is kept, px: enough to see a pinhole on a phone. */
+/** Longest side of a stored picture, px: enough to see a pinhole on a phone. */
 const LONGEST = 1600;
-/** More than any phone takes, and less than what would fill the memory. */
+/** More than any phone takes, and less than would fill the memory. */
 const MOST_PIXELS = 50e6;
 const SECONDS = 10;
 
 /**
- * A picture as it is kept: decoded, turned as it was held, and written anew as JPEG. What else was in the file, where it
- * was taken among it, is left behind. Throws ProblemError for what cannot be decoded.
+ * A picture as it is stored: decoded, rotated upright, and encoded again as JPEG. Other data in the file, such as its
+ * location, is dropped. Throws ProblemError if it cannot be decoded.
  */
 export async function drawnAnew(data: Buffer): Promise<{ mime: string; data: Buffer }> {
   try {

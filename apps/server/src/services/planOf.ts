@@ -4,8 +4,8 @@ import { ProblemError } from '../common/problemError';
 import type { Repair } from './doing';
 
 /**
- * The plan that a record was made on: the one that it names, or the present one. One that a new plan has taken the place
- * of keeps what was meant for it: a record is never moved to a plan that its maker did not see.
+ * The plan of a record: the one that it names, or the present one. A replaced plan keeps its own records: a record is
+ * never moved to a plan that its author did not see.
  */
 export async function planOf(
   db: Db | Tx,

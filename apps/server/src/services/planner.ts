@@ -2,17 +2,17 @@ import type { leftoverUses, makePlan } from '@kelmot/core';
 import { Piscina } from 'piscina';
 import { ProblemError } from '../common/problemError';
 
-/** Longer than any plan takes, on a slow machine under load: one that takes more is put down, ms. */
+/** Time limit of a plan, ms: longer than any plan takes on a slow machine under load; then its thread is ended. */
 const LONGEST_MS = 20_000;
 
-/** A thread has none of the loader that the server was started with, if it was: see the worker. */
+/** A worker thread does not inherit the loader that the server was started with: see the worker. */
 const WORKER = process.env.COMPILED_INTO
   ? `file://${process.env.COMPILED_INTO}/apps/server/src/services/plannerWork.mjs`
   : new URL('./planner.worker.mjs', import.meta.url).href;
 
 let started: Promise<Piscina> | undefined;
 
-/** The threads, once the first has read what it works with: that takes seconds, and is nobody's time. */
+/** Starts the threads; waits until the first has loaded core, which takes seconds. */
 async function start(): Promise<Piscina> {
   const pool = new Piscina({
     filename: WORKER,
@@ -25,12 +25,12 @@ async function start(): Promise<Piscina> {
 }
 
 /**
- * Works something out in a thread of its own, so that nobody else waits for it, and puts it down after its time: a card
- * whose figures ask for more than can be worked out costs whoever asked for it, and nobody else.
+ * Runs core in a worker thread, so that other requests do not wait, and ends it after its time limit: an extreme card
+ * slows only its own request.
  */
 async function workOut<T>(name: string, ask: unknown, what: string, longest: number): Promise<T> {
   started ??= start().catch((error: unknown) => {
-    // The next one who asks tries again.
+    // The next request tries again.
     started = undefined;
     throw error;
   });
@@ -48,13 +48,13 @@ async function workOut<T>(name: string, ask: unknown, what: string, longest: num
   }
 }
 
-/** A plan as core makes it, within its time. */
+/** Makes a plan, within the time limit. */
 export const planAway = (
   ask: Parameters<typeof makePlan>,
   longest = LONGEST_MS,
 ): Promise<ReturnType<typeof makePlan>> => workOut('plan', ask, ask[1].code, longest);
 
-/** What a plan leaves over and where it would do, within its time. */
+/** Finds the uses of a plan's leftovers, within the time limit. */
 export const leftoversAway = (
   ask: Parameters<typeof leftoverUses>,
   longest = LONGEST_MS,

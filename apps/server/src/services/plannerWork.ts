@@ -1,6 +1,6 @@
 import { leftoverUses, makePlan } from '@kelmot/core';
 
-/** Answers once everything is read. */
+/** Resolves once core is loaded. */
 export const ready = () => true;
 
 /** Runs core in a worker thread. */

@@ -35,14 +35,14 @@ export function settingsOf({ id: _id, ...settings }: Site): SiteSettings {
   return settings;
 }
 
-/** The settings of a site as they are now. */
+/** The present settings of a site. */
 export async function siteOf(db: Db | Tx, siteId: string): Promise<SiteSettings> {
   const [site] = await db.select().from(sites).where(eq(sites.id, siteId));
   if (!site) throw notFound('site');
   return settingsOf(site);
 }
 
-/** An asset typed in the survey joins the register under its tag, if it is not there yet. */
+/** An asset that is typed in the survey is added to the register by its tag, unless it exists. */
 async function assetFor(
   tx: Tx,
   siteId: string,
@@ -145,7 +145,7 @@ export async function saveSurvey(doing: Doing<'survey.save'>): Promise<Done> {
   return bump(doing, { ...headOfSurvey(survey), assetId, station: 'match', planId: null });
 }
 
-/** The plan is made here, from the stored survey and the newest card: what the device showed is not taken on trust. */
+/** The plan is made here, from the stored survey and the newest card: the device's plan is not trusted. */
 export async function makePlanFor(doing: Doing<'plan.make'>): Promise<Done> {
   const { tx, me, command, repair, weather } = doing;
   await expectVersion(tx, repair, command.expect);
@@ -169,7 +169,7 @@ export async function makePlanFor(doing: Doing<'plan.make'>): Promise<Done> {
     .select({ survey: repairs.survey })
     .from(repairs)
     .where(eq(repairs.id, repair.id));
-  // Parsed again: a survey saved by an earlier version takes what it was not asked as usual.
+  // Parsed again: a survey stored by an earlier version gets defaults for newer questions.
   const survey = { ...SurveySchema.parse(stored?.survey), intent: command.intent };
   const ask = {
     ...weatherFor(survey, await weather.hours(Date.parse(command.at))),
@@ -209,7 +209,7 @@ export async function makePlanFor(doing: Doing<'plan.make'>): Promise<Done> {
   });
 }
 
-/** Records on a new plan what stands of the one before: by whom and when it was recorded, and when the server had it. */
+/** Copies to a new plan the records that stay valid, with their authors, times and times of receipt. */
 async function carry(
   { tx, repair, command: { planId }, received }: Doing<'plan.make'>,
   kept: Pick<Carried, 'checks' | 'readings'>,
@@ -227,7 +227,7 @@ async function carry(
     await tx.insert(readings).values(kept.readings.map((r) => ({ ...r, ...own(r) })));
 }
 
-/** Moves a repair to a station: back always; on, where nothing holds it. */
+/** Moves a repair to a station: back always; forward only if nothing holds it. */
 export async function moveStation(doing: Doing<'station.move'>): Promise<Done> {
   const { tx, command, repair } = doing;
   await expectVersion(tx, repair, command.expect);

@@ -22,7 +22,7 @@ import { drawnAnew } from './pictures';
 type RecordType = 'check.set' | 'reading.add' | 'photo.add';
 export type RecordCommand = CommandOf<RecordType>;
 
-/** Something that is recorded on a step, judged by its plan alone: it needs nothing else of the repair. */
+/** A record on a step, judged by its plan alone. */
 interface On<T extends RecordType> {
   command: CommandOf<T>;
   me: Me;
@@ -78,7 +78,7 @@ function tick(on: On<'check.set'>): Added[] {
   return [{ table: checks, row: { ...whereOf(on), batchNo, done, note, at } }];
 }
 
-/** What is of the repair itself: it hangs on no step. */
+/** Records of the repair itself, which belong to no step. */
 function ofRepair(on: On<'reading.add'>, values: OwnValues): Added[] {
   const { command, plan } = on;
   const wrong = wrongOfRepair(command, values, plan.body);
@@ -94,7 +94,7 @@ function reading(on: On<'reading.add'>): Added[] {
   const { hold, timed, title } = step;
   const { kind } = command.values;
   if (kind === 'override') refuseHeld(mayGoOnWithout(step, me));
-  // A picture comes with its own command, so that a reading never points at one that is not there.
+  // A picture has its own command, so that a reading never refers to a missing picture.
   else if (kind === 'timed' ? !timed : hold.kind === 'photo' || hold.kind !== kind) {
     throw new ProblemError(422, 'Input out of range', undefined, [
       { path: 'values.kind', message: `${sentence(title)} asks for ${hold.kind}` },
@@ -105,7 +105,7 @@ function reading(on: On<'reading.add'>): Added[] {
   return [{ table: readings, row: { ...row, ...judgeOfStep(step, values, plan.body) } }];
 }
 
-/** Keeps a picture, and the reading of its step that points at it. */
+/** Stores a picture, and its step's reading that refers to it. */
 async function picture(on: On<'photo.add'>): Promise<Added[]> {
   const { command, plan } = on;
   const { hold, title } = stepOf(plan.body, command.stepId);
@@ -131,6 +131,6 @@ const records: Records = { 'check.set': tick, 'reading.add': reading, 'photo.add
 
 export const isRecord = (command: Command): command is RecordCommand => command.type in records;
 
-/** What a record adds. Throws ProblemError where its plan does not ask for it. */
+/** The rows of a record. Throws ProblemError if its plan does not ask for it. */
 export const rowsOf = (on: On<RecordType>): Added[] | Promise<Added[]> =>
   (records[on.command.type] as (on: On<RecordType>) => Added[] | Promise<Added[]>)(on);

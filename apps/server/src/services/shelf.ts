@@ -14,7 +14,7 @@ import { digestOf, isAgain, oneAtATime } from './once';
 const wrong = (path: string, message: string) =>
   new ProblemError(422, 'Input out of range', undefined, [{ path, message }]);
 
-/** Writes one move into the ledger and answers with the shelf. Never takes more than is there. */
+/** Writes one move into the stock ledger and returns the shelf. Never takes more than is there. */
 export async function moveStock(
   db: Db,
   me: Me,

@@ -10,15 +10,16 @@ import { refuseHeld } from './gates';
 import { siteOf } from './planning';
 
 /**
- * Signs a repair off where its gate is open. Accepted: closes it and sets the next looks.
- * Redo: the plan starts afresh under the next number, with the id of the sign-off so that a device can go on at once; what was recorded stays with the old one.
+ * Signs off a repair if its gate is open. Accepted: closes it and sets the next looks. Redo: a copy of the plan with
+ * the next number starts again, with the sign-off's id so that a device can go on at once; earlier records stay with
+ * the old plan.
  */
 export async function signOff(doing: Doing<'signoff.add'>): Promise<Done> {
   const { tx, me, command, repair, received } = doing;
   if (command.expect !== undefined) await expectVersion(tx, repair, command.expect);
   const view = await readRepair(tx, repair.siteId, repair.id);
   if (!view) throw notFound('repair');
-  // What was signed is the plan that was seen: another one has to be looked at first.
+  // The person signed the plan that they saw: another plan must be looked at first.
   if (command.planId && command.planId !== repair.planId) throw new ConflictError(view);
   const site = await siteOf(tx, repair.siteId);
   const { id, at, verdict, statement, override } = command;
@@ -40,7 +41,7 @@ export async function signOff(doing: Doing<'signoff.add'>): Promise<Done> {
     verdict,
     statement,
     name: me.name,
-    // A reason that was not needed is not kept: it would say that the server had not seen the cure.
+    // An unneeded reason is not stored: it would say that the server had not seen the end of the cure.
     override: verdict === 'accepted' && (seen === null || seen > now.server) ? override : null,
     at,
     receivedAt: received,

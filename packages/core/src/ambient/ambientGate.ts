@@ -35,9 +35,8 @@ export interface AmbientGate {
 }
 
 /**
- * Says whether a surface may be coated now: dry enough, warm enough, not too hot.
- * Temperatures in °C, humidity in %. The margin counts from the frost point where there is one.
- * Never refuses; a stop carries its reasons in a fixed order.
+ * Decides whether a surface may be coated now: dry enough, warm enough, not too hot. Temperatures in °C, humidity in %.
+ * Below freezing the margin counts from the frost point. Never refuses; a stop lists its reasons in a fixed order.
  */
 export function ambientGate(input: AmbientGateInput): Worked<AmbientGate> {
   const { surfaceC, minAboveDewC, maxRhPct, minSurfaceC, maxSurfaceC } = input;

@@ -70,14 +70,17 @@ function judgeHour(hour: WindowFindInput['hours'][number], input: WindowFindInpu
 }
 
 /**
- * Hours in a forecast at which a coat may be started and left: the gate says go for all of the application, and it
- * stays dry, warm and above dew point for all of the protection. Times out in UTC. Windows may overlap; none is an
- * empty list. Never refuses.
+ * Hours of a forecast in which a coat can be started: the gate is open during the whole application, and it stays dry,
+ * warm and above the dew point during the whole protection time. Times in UTC. Windows may overlap; the list may be
+ * empty. Never refuses.
  */
 export function windowFind(input: WindowFindInput): Worked<{ windows: Window[] }> {
   const { hours, applyMinutes, protectMinutes } = input;
   const judged = hours.map((hour) => judgeHour(hour, input));
-  /** Hours touched by an interval of minutes from a start: first and one past the last. Empty touches none. */
+  /**
+   * Indices of the hours that an interval of minutes from a start overlaps: the first, and one after the last. An empty
+   * interval overlaps none.
+   */
   const touched = (from: number, to: number): [number, number] =>
     to <= from ? [0, 0] : [floor(from / 60), ceil(to / 60)];
   const [a0, a1] = touched(0, applyMinutes);

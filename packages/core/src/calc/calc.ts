@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import type { NamedResult, Names } from './field';
 
-/** One line of a sum as a person would write it down. `value` is in `unit`, unrounded. */
+/** One line of a calculation, as a person would write it. `value` is in `unit`, unrounded. */
 export interface WorkingLine {
   symbol: string;
   label: string;
@@ -11,7 +11,7 @@ export interface WorkingLine {
   source: string;
 }
 
-/** A worked result, or a reasoned refusal of well-formed input. */
+/** A result with its working, or a refusal of valid input with its reason. */
 export type Answer<R extends object> = Worked<R> | Refusal;
 export type Worked<R extends object> = { ok: true } & R & { working: WorkingLine[] };
 export interface Refusal {
@@ -19,18 +19,18 @@ export interface Refusal {
   why: string;
 }
 
-/** Told how far a long sum has come, from 0 to 1. */
+/** Receives the progress of a long calculation, 0 to 1. */
 export type Report = (share: number) => void;
 
-/** What docs/formulas.md says of a calculation. Symbols and units come from the working of its example. */
+/** What docs/formulas.md says about a calculation. Symbols and units come from the working of its example. */
 export interface CalcDoc<I> {
-  /** The sums in their order, one a line. */
+  /** The formulas in order, one on each line. */
   formula: readonly string[];
-  /** Where they come from. */
+  /** Their source. */
   source: string;
-  /** What they are good for, and where not to trust them. */
+  /** Where they are valid, and where not to trust them. */
   limits: string;
-  /** One worked example: real-sounding input that has an answer. */
+  /** One worked example: realistic input that has an answer. */
   example: I;
 }
 
@@ -39,11 +39,11 @@ export interface Calc extends CalcDoc<object> {
   name: string;
   purpose: string;
   input: z.ZodType;
-  /** Takes long enough to be run in a worker, with progress. */
+  /** Takes so long that it runs in a worker, with progress. */
   heavy: boolean;
-  /** The result a person looks for first, where it is not the first one named. */
+  /** The name of the main result, if it is not the first. */
   headline?: string;
-  /** What each field of the result is called. */
+  /** The title of each field of the result. */
   result: Names;
   run: (input: unknown, report?: Report) => Answer<object>;
 }
@@ -58,7 +58,7 @@ interface CalcSpec<S extends z.ZodType, R extends object> extends CalcDoc<z.inpu
   result: NamedResult<R>;
 }
 
-/** Binds a pure function to the schema of its input, so that every edge parses the same way. */
+/** Binds a pure function to its input's schema, so that every caller parses in the same way. */
 export function defineCalc<S extends z.ZodType, R extends object>(spec: CalcSpec<S, R>): Calc {
   const { input, run, result, heavy = false } = spec;
   return {
@@ -73,7 +73,7 @@ export const refuse = (why: string): Refusal => ({ ok: false, why });
 
 const LINES = Symbol('lines');
 
-/** Holds the lines of a sum until somebody looks; they are then written once. JSON does not see them: see `plain`. */
+/** Makes the lines of a working when they are first read, once. JSON does not contain them: see `plain`. */
 class Lazily {
   [LINES]: WorkingLine[] | (() => WorkingLine[]);
   readonly ok = true as const;
@@ -91,15 +91,15 @@ class Lazily {
 }
 
 /**
- * A result with its working. A sum that is made thousands of times and shown once gives its lines as a function: they
- * are written when they are asked for. What leaves the core as data is made plain first, see `plain`.
+ * A result with its working. For a calculation that runs thousands of times and is shown once, pass the lines as a
+ * function: they are made when read. Before it leaves core as data, convert it: see `plain`.
  */
 export const worked = <R extends object>(
   result: R,
   working: WorkingLine[] | (() => WorkingLine[]),
 ): Worked<R> => new Lazily(result, working) as unknown as Worked<R>;
 
-/** An answer as plain data, its working written out: for printing, sending and saving. */
+/** An answer as plain data, with its working: for printing, sending and saving. */
 export const plain = <R extends object>(answer: Answer<R>): Answer<R> =>
   answer.ok ? { ...answer, working: answer.working } : answer;
 
@@ -114,13 +114,13 @@ export function line(
   return { symbol, label, expression, value, unit, source };
 }
 
-/** Takes the result of a calculation that was given input known to have an answer. Throws with the reason otherwise. */
+/** The result of a calculation whose input is known to have an answer. Throws the reason otherwise. */
 export function must<R extends object>(answer: Answer<R>): Worked<R> {
   if (!answer.ok) throw new Error(answer.why);
   return answer;
 }
 
-/** A figure inside an expression: four significant digits, no exponent, no trailing zeros, a real minus. */
+/** A figure in an expression: four significant digits, no exponent, no trailing zeros, a real minus sign. */
 export function fig(x: number): string {
   if (x === 0) return '0';
   const magnitude = Math.abs(x);

@@ -1,4 +1,6 @@
-/** Units that the numbers of calculations stand in, as their fields say. Those of no quantity are lettered, never converted. */
+/**
+ * Units of the numbers in calculations, as their fields declare. Units without a quantity are shown, never converted.
+ */
 export const FIELD_UNITS = [
   'mm',
   'm',
@@ -40,17 +42,17 @@ export const FIELD_UNITS = [
 ] as const;
 export type FieldUnit = (typeof FIELD_UNITS)[number];
 
-/** What a field of a calculation's input or result is called, and the unit its number is in: none where it has none. */
+/** The title of a field of a calculation's input or result, and the unit of its number, if any. */
 export type Named = { title: string; 'x-unit'?: FieldUnit };
 
-/** The metadata of a field, as its schema carries it and publishes it. */
+/** The metadata of a field, as its schema publishes it. */
 export const named = (title: string, unit?: FieldUnit): Named =>
   unit === undefined ? { title } : { title, 'x-unit': unit };
 
-/** The names of a result's fields as a reader of any calculation sees them. */
+/** The titles of a result's fields, for readers of any calculation. */
 export type Names = Readonly<Record<string, (Named & { of?: Names }) | null>>;
 
-/** The names of one result's fields; of a table's columns too. What is only for drawing has none. */
+/** The titles of one result's fields, and of a table's columns. A field for drawing only has none. */
 export type NamedResult<R> = {
   [K in keyof R]: NonNullable<R[K]> extends readonly (infer E)[]
     ? E extends object

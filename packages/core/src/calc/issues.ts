@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import { echoed } from './echoed';
 
-/** What is wrong with one field: its path with dots, and what is allowed. */
+/** An error of one field: its path with dots, and what is allowed. */
 export interface Issue {
   path: string;
   message: string;
@@ -35,7 +35,7 @@ function say(issue: ZodIssue): string {
     }
     case 'invalid_type': {
       const wanted = nouns[issue.expected] ?? issue.expected;
-      // A finished issue no longer carries its input; only its message tells a missing field from a wrong one.
+      // A finished issue has no input any more; only its message distinguishes a missing field from a wrong one.
       return issue.message.endsWith('received undefined')
         ? `is missing; give ${wanted}`
         : `must be ${wanted}`;
@@ -53,7 +53,7 @@ function say(issue: ZodIssue): string {
   }
 }
 
-/** Follows a union to the branch that came nearest, so that the field and its range are named. */
+/** Follows a union to its closest branch, so that the field and its range are named. */
 function flatten(issue: ZodIssue, at: PropertyKey[] = []): Issue[] {
   const path = [...at, ...issue.path];
   if (issue.code === 'invalid_union') {
@@ -67,9 +67,9 @@ function flatten(issue: ZodIssue, at: PropertyKey[] = []): Issue[] {
   }));
 }
 
-/** So many are told at most: who sent thousands of wrong fields mends the first of them. */
+/** Most issues that are reported. */
 const MOST_ISSUES = 50;
 
-/** The issues of a failed parse as path and message, fifty at most: the shape in which every edge reports them. */
+/** The issues of a failed parse as path and message, at most fifty: the form in which every program reports them. */
 export const issuesOf = (error: z.ZodError): Issue[] =>
   error.issues.flatMap((issue) => flatten(issue)).slice(0, MOST_ISSUES);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-/** Slack that keeps a sum such as 0.1 × 30 from costing a whole extra pack, ply or turn. */
+/** Tolerance, so that rounding noise such as in 0.1 × 30 does not cost a whole extra pack, ply or turn. */
 const SLACK = 1e-9;
 export const ceil = (x: number): number => Math.ceil(x - SLACK) + 0;
 export const floor = (x: number): number => Math.floor(x + SLACK);
@@ -10,7 +10,7 @@ const ZERO_C = 273.15;
 export const R = 8.314462618;
 export const kelvin = (celsius: number): number => celsius + ZERO_C;
 
-/** Largest magnitude any input may take: keeps every product of a few inputs finite. */
+/** Largest magnitude of any input: keeps every product of a few inputs finite. */
 const HUGE = 1e12;
 const number = () => z.number().min(-HUGE).max(HUGE);
 

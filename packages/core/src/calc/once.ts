@@ -1,4 +1,4 @@
-/** A result that is made when it is first asked for, and kept. */
+/** A result that is computed at its first use, and kept. */
 export const once = <T>(make: () => T): (() => T) => {
   let made: { value: T } | null = null;
   return () => (made ??= { value: make() }).value;

@@ -14,7 +14,7 @@ export function gauss5(f: (x: number) => number, a: number, b: number): number {
   return sum * half;
 }
 
-/** Where a straight run from (x0, y0) to (x1, y1) meets the given heights, as sorted x strictly inside it. */
+/** The x values strictly between x0 and x1 at which a straight line crosses the given heights, sorted. */
 export function crossings(
   x0: number,
   y0: number,

@@ -1,4 +1,4 @@
-/** A seeded generator of numbers in 0..1, mulberry32: the same seed always gives the same row. */
+/** A seeded generator of numbers in 0..1, mulberry32: the same seed gives the same sequence. */
 export function mulberry32(seed: number): () => number {
   let a = seed >>> 0;
   return () => {

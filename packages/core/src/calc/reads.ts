@@ -1,4 +1,4 @@
-/** What was asked of an input while a result was made of it: a value, the names of what it holds, or whether it holds one. */
+/** How an input was read: a value, the names of its fields, or whether a field exists. */
 type How = 'value' | 'names' | 'holds';
 
 interface Asked<R> {
@@ -12,10 +12,13 @@ type Found<R> = Asked<R> | { made: R };
 const A_LIST = Symbol('list');
 const A_RECORD = Symbol('record');
 
-/** Parts of an input that are always read whole, such as a curve: told by what is written in them, and handed out bare. */
+/**
+ * Parts of an input that are always read whole, such as a curve: compared by their text, and handed out without a
+ * proxy.
+ */
 export type Whole = (value: object) => boolean;
 
-/** What a read branches on: a plain value by itself, a part that is read whole by its text, a record or a list by being one. */
+/** The key of a read: a plain value itself, a whole part by its text, a record or list by its kind. */
 function brancher(whole: Whole) {
   const texts = new WeakMap<object, string>();
   const textOf = (value: object): string => {
@@ -38,7 +41,7 @@ function answer(source: object, key: PropertyKey, how: How): unknown {
     : Reflect.ownKeys(source).map(String).join('\n');
 }
 
-/** Follows what was asked of earlier inputs; what was asked of all that agree with this one so far comes next. */
+/** Follows the recorded reads of earlier inputs as far as this input agrees with them. */
 function follow<R>(root: Found<R>, input: object, branchOf: Brancher): R | undefined {
   const slots: object[] = [input];
   let at: Found<R> | undefined = root;
@@ -50,7 +53,7 @@ function follow<R>(root: Found<R>, input: object, branchOf: Brancher): R | undef
   return at?.made;
 }
 
-/** Hands an input out so that all that is asked of it, and of what it holds, is noted once, in order. */
+/** Wraps an input in a proxy that records each first read of it and of its parts, in order. */
 function watched<I extends object>(
   input: I,
   branchOf: Brancher,
@@ -75,7 +78,7 @@ function watched<I extends object>(
       known[how].set(key, seen);
       return seen;
     };
-    // The target is a bare one, so that a frozen input may be handed out watched all the way down.
+    // An empty target, so that a frozen input can be wrapped at every level.
     return new Proxy(Array.isArray(source) ? [] : {}, {
       get: (_, key) => ask(key, 'value'),
       has: (_, key) => ask(key, 'holds') as boolean,
@@ -96,9 +99,9 @@ function watched<I extends object>(
 }
 
 /**
- * Shares the results of one run between inputs that agree in all that was asked of them: the reads are noted while a
- * result is made, so no key is kept by hand and none can be forgotten. `run` is pure in what it is handed, and what it
- * gives back holds plain values only, nothing of the input itself. `whole` names the parts that are always read whole.
+ * Caches the results of a run, shared between inputs that agree in everything the run reads: the reads are recorded, so
+ * no cache key is written by hand and none can be forgotten. `run` must be pure in its input, and its result must hold
+ * plain values only, nothing of the input.
  */
 export function sharedByReads<I extends object, R>(
   whole: Whole = () => false,

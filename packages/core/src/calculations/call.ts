@@ -16,8 +16,8 @@ const bad = (error: string, issues: Issue[] = []): CallResult => ({
 });
 
 /**
- * Runs one calculation by name on raw input: an answer (also a refusal), or what is wrong with the input.
- * Long ones tell `report` how far they have come.
+ * Runs one calculation by name on unparsed input: an answer (also a refusal), or the errors of the input. Long ones
+ * call `report` with their progress.
  */
 export function call(name: string, input: unknown, report?: Report): CallResult {
   const calc = calcByName.get(name);

@@ -6,7 +6,7 @@ import { calcByName, calcs } from './registry';
 const USAGE =
   'bin/calc NAME < input.json | bin/calc --list | bin/calc NAME --schema | bin/calc --batch < lines';
 
-/** Writes the error object and stops with the status that means bad input. */
+/** Writes the error object and exits with the status for bad input. */
 function stop(bad: BadInput): never {
   process.stderr.write(JSON.stringify(bad) + '\n');
   process.exit(2);

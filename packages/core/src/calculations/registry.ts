@@ -33,7 +33,7 @@ import { wrapDesignCalc } from '../wrap/wrapDesign';
 import { wrapLayCalc } from '../wrap/wrapLay';
 import type { Calc } from '../calc/calc';
 
-/** Every calculation that can be reached by name, grouped as a job meets them. */
+/** Every calculation that can be called by name, grouped as a job uses them. */
 export const calcs: readonly Calc[] = [
   dewPointCalc,
   ambientGateCalc,

@@ -34,8 +34,9 @@ export interface CrackFill {
 }
 
 /**
- * Repair material and sand base of runs of wide crack, in litres. A run shallower than the least depth is deepened to
- * it and says so; what is deeper than the working depth is filled with sand. Waste on the material only. Never refuses.
+ * Repair material and sand bed for runs of wide crack, in litres. A run shallower than the least depth is deepened to
+ * it, and the result says so; below the working depth it is filled with sand. Waste applies to the material only. Never
+ * refuses.
  */
 export function crackFill({
   runs,
@@ -46,7 +47,7 @@ export function crackFill({
   const filled = runs.map((run): FilledRun => {
     const depthMm = Math.max(run.depthMm, minDepthMm);
     const fillMm = Math.min(depthMm, workingDepthMm);
-    // A metre by a square millimetre is a thousandth of a litre.
+    // One metre times one square millimetre is a thousandth of a litre.
     const litres = (mm: number) => (run.lengthM * run.widthMm * mm) / 1000;
     const done = {
       ...run,

@@ -42,8 +42,8 @@ export interface CrackMovement {
 }
 
 /**
- * What day and night do to a filled crack: movement in mm, and in percent of its width against what the filler
- * stands; or, tied across, the stress in MPa against its tensile strength. Never refuses.
+ * The effect of day and night on a filled crack: movement in mm, and in percent of its width against the filler's
+ * limit; for a crack bridged by reinforcement, the stress in MPa against its tensile strength. Never refuses.
  */
 export function crackMovement(input: CrackMovementInput): Worked<CrackMovement> {
   const {

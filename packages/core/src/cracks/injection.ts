@@ -30,8 +30,8 @@ export interface Injection {
 }
 
 /**
- * Ports, seal paste and resin for injecting a wall crack (mm in, ml out), and the minutes it takes: ports × the row,
- * by rising width, that the crack fits in. Expansion is that of a foam held in the crack, 1 when not known. Never refuses.
+ * Ports, seal paste and resin for injecting a wall crack (mm in, ml out), and the minutes: ports × minutes at a port,
+ * from the row for the crack's width. Expansion of a foam held in the crack, 1 if unknown. Never refuses.
  */
 export function injection(input: InjectionInput): Worked<Injection> {
   const { crackLengthMm, wallMm, maxSpacingMm, crackWidthMm, sealFaces, lossPct, expansion } =

@@ -18,7 +18,7 @@ export interface CureClock {
   outOfRange?: true;
 }
 
-/** A stretch of time in which the rate has no kink and changes at most e-fold, and what it adds to the cure. */
+/** A period in which the rate is smooth and changes at most by a factor e, and the cure that it adds. */
 interface Stretch {
   from: number;
   to: number;
@@ -26,7 +26,7 @@ interface Stretch {
   gain: number;
 }
 
-/** Cuts the straight runs of a history at the card's points and limits, and further where the rate is steep. */
+/** Splits a temperature history at the card's points and limits, and further where the rate is steep. */
 function stretchesOf({ points, history }: Pick<CureClockInput, 'points' | 'history'>): Stretch[] {
   const at = cureRate(points);
   const { fromC, toC } = curveReach(points);
@@ -42,7 +42,7 @@ function stretchesOf({ points, history }: Pick<CureClockInput, 'points' | 'histo
     ];
     return cuts.slice(1).flatMap((b, k): Stretch[] => {
       const a = cuts[k] as number;
-      // Just inside the ends, since the rate jumps to nothing at the cold limit.
+      // Just inside the ends, because the rate jumps to zero at the cold limit.
       const inset = (b - a) * 1e-9;
       const [ra, rb] = [rate(a + inset), rate(b - inset)];
       const steep = ra > 0 && rb > 0 ? Math.abs(Math.log(rb / ra)) : 0;
@@ -56,7 +56,7 @@ function stretchesOf({ points, history }: Pick<CureClockInput, 'points' | 'histo
   });
 }
 
-/** The moment inside a stretch at which the cure has gained `wanted`, by halving. */
+/** The moment in a period at which the cure has gained `wanted`, by bisection. */
 function momentIn({ from, to, rate }: Stretch, wanted: number): number {
   let [lo, hi] = [from, to];
   for (let i = 0; i < 60 && hi - lo > 1e-9 * Math.max(1, Math.abs(hi)); i++) {
@@ -73,9 +73,9 @@ function passedOut(points: CurePoint[], temps: number[]): boolean {
 }
 
 /**
- * How far a cure has come over the temperatures it saw, and when it is done. History in minutes and °C, straight
- * between entries, the last one held. Colder than the card's reach nothing happens; hotter counts as its limit;
- * `outOfRange` says that it was met. Progress is not capped at 1. Never refuses; null where it is never done.
+ * How far a cure has come over a temperature history, and when it is done. History in minutes and °C, linear between
+ * entries, the last one continuing. Below the card's range nothing cures; above it the limit counts; `outOfRange`
+ * reports either. Progress may exceed 1. Never refuses; null if it is never done.
  */
 export function cureClock(input: CureClockInput, report?: Report): Worked<CureClock> {
   const { points, history, horizonMin } = input;

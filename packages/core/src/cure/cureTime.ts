@@ -6,7 +6,7 @@ import { kelvin, tempC } from '../calc/number';
 export type CurePoint = { tempC: number; minutes: number };
 export type CureBasis = 'data' | 'interpolated' | 'extrapolated' | 'assumed-q10';
 
-/** How far past its data a card is trusted: two points or more, and a single one. */
+/** How far beyond its data a card is used, °C: with two points or more, and with one. */
 const REACH_C = { pair: 10, single: 20 };
 
 const ARRHENIUS = 'Arrhenius: ln(minutes) linear in 1/K between the card’s points';
@@ -57,7 +57,7 @@ export interface CureTime {
 const rising = (points: CurePoint[]): boolean =>
   points.every((p, i) => i === 0 || (points[i - 1] as CurePoint).tempC < p.tempC);
 
-/** Points from cold to warm; as they are where the card gives them so. */
+/** Points from cold to warm; the same array if it is sorted. */
 const sortByTemp = (points: CurePoint[]): CurePoint[] =>
   rising(points) ? points : [...points].sort((p, q) => p.tempC - q.tempC);
 
@@ -67,7 +67,7 @@ interface Reading {
   pair?: [CurePoint, CurePoint];
 }
 
-/** The time at a temperature with no limit on how far it is carried past the data. Points sorted by temperature. */
+/** The time at a temperature, without a limit on extrapolation. Points sorted by temperature. */
 function readCurve(sorted: CurePoint[], at: number): Reading {
   const first = sorted[0] as CurePoint;
   const last = sorted[sorted.length - 1] as CurePoint;
@@ -91,7 +91,7 @@ function readCurve(sorted: CurePoint[], at: number): Reading {
   return { minutes, basis: outside ? 'extrapolated' : 'interpolated', pair: [colder, warmer] };
 }
 
-/** The span of temperatures a set of points answers for, in °C. */
+/** The range of temperatures that a set of points covers, in °C. */
 export function curveReach(points: CurePoint[]): { fromC: number; toC: number } {
   const temps = points.map((p) => p.tempC);
   const reach = points.length === 1 ? REACH_C.single : REACH_C.pair;
@@ -99,9 +99,9 @@ export function curveReach(points: CurePoint[]): { fromC: number; toC: number } 
 }
 
 /**
- * Minutes to a cure milestone at a steady temperature in °C, from a card's measured points.
- * On a point the data; between two Arrhenius; outside, the nearest pair carried on for at most 10 °C.
- * A single point is doubled or halved for each 10 °C, for at most 20 °C. Refuses past that.
+ * Minutes to a cure milestone at a constant temperature in °C, from a card's measured points. At a point its value;
+ * between two, Arrhenius; outside, the nearest pair extrapolated for at most 10 °C. A single point doubles or halves
+ * every 10 °C, for at most 20 °C. Refuses beyond that.
  */
 export function cureTime({ points, tempC: at }: CureTimeInput): Answer<CureTime> {
   const sorted = sortByTemp(points);
@@ -116,7 +116,7 @@ export function cureTime({ points, tempC: at }: CureTimeInput): Answer<CureTime>
   return worked({ minutes, basis }, () => workingOf(reading, sorted[0] as CurePoint, at));
 }
 
-/** The sum of one reading of the curve. */
+/** The working of one reading of the curve. */
 function workingOf({ minutes, basis, pair }: Reading, first: CurePoint, at: number): WorkingLine[] {
   const working: WorkingLine[] = [line('T', 'temperature', fig(at), at, '°C', 'reading')];
   if (pair) {
@@ -150,7 +150,7 @@ function workingOf({ minutes, basis, pair }: Reading, first: CurePoint, at: numb
   return working;
 }
 
-/** One stretch of the curve as numbers: ln(minutes) = y + slope·(1/K − x), good up to `toC`. */
+/** One piece of the curve as numbers: ln(minutes) = y + slope·(1/K − x), valid up to `toC`. */
 interface Piece {
   toC: number;
   x: number;
@@ -168,8 +168,8 @@ function piecesOf(sorted: CurePoint[]): Piece[] {
 }
 
 /**
- * Rate of progress toward a milestone per minute at °C: 0 below the card's reach, held at its limit above.
- * The curve is prepared once, since an integral asks for it thousands of times.
+ * Rate of progress towards a milestone per minute at °C: 0 below the card's range, constant above it. The curve is
+ * prepared once, because an integral evaluates it thousands of times.
  */
 export function cureRate(points: CurePoint[]): (tempC: number) => number {
   const sorted = sortByTemp(points);

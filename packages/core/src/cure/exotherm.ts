@@ -5,7 +5,7 @@ import { share, tempC } from '../calc/number';
 import { follow, warming, type Leg, type Reaction } from './kamal';
 
 const KAMAL = 'Kamal kinetics, one temperature for the whole mass';
-/** Points of the curve that is drawn. */
+/** Number of points of the drawn curve. */
 const CURVE_POINTS = 240;
 
 const measure = (most: number) => z.number().gt(0).min(1e-6).max(most);
@@ -34,17 +34,17 @@ export interface Exotherm {
   peakMin: number;
   gelMin: number | null;
   alphaEnd: number;
-  /** The course of it, thinned for drawing. */
+  /** The course over time, reduced for drawing. */
   curve: { min: number; tempC: number; alpha: number }[];
 }
 
-/** First moment (s) inside a leg at which the conversion passes `alpha`, straight between its ends. */
+/** First moment (s) in a step at which the conversion reaches `alpha`, linear between its ends. */
 const passes = ({ from, to, start, end }: Leg, alpha: number): number =>
   from + ((to - from) * (alpha - start[0])) / (end[0] - start[0]);
 
 /**
- * The hottest moment of a leg, s, and what it is then, °C: the top of the cubic that has the temperatures and the rates
- * of warming of both ends, where it stops warming inside; else its end.
+ * The hottest moment of a step, s, and its temperature, °C: the maximum of the cubic through both ends' temperatures
+ * and rates, if it is inside the step; otherwise the hotter end.
  */
 function hottest(r: Reaction, { from, to, start, end }: Leg): { s: number; tempC: number } {
   const h = to - from;
@@ -52,16 +52,16 @@ function hottest(r: Reaction, { from, to, start, end }: Leg): { s: number; tempC
   if (!(a > 0 && b < 0)) return { s: to, tempC: end[1] };
   const rise = end[1] - start[1];
   const [square, cube] = [3 * rise - 2 * a - b, a + b - 2 * rise];
-  // a + 2·square·u + 3·cube·u² = 0, by the form that stays true where the cube is nearly none.
+  // a + 2·square·u + 3·cube·u² = 0, in the form that stays accurate when the cube is nearly zero.
   const u = -a / (square - Math.sqrt(Math.max(0, square * square - 3 * a * cube)));
   const at = Math.min(1, Math.max(0, u));
   return { s: from + h * at, tempC: start[1] + a * at + square * at * at + cube * at ** 3 };
 }
 
 /**
- * Course of a batch’s own heat: highest temperature (°C) and its first minute, minute of gelling, conversion at the
- * end. Masses in g, heats in J/g, rates per second, activation in J/mol. Stiff: solved by an L-stable Rosenbrock pair
- * with adaptive steps. Refuses constants that no material has, for which no step is short enough.
+ * Self-heating of a batch: highest temperature (°C) and its first minute, gel time, final conversion. Masses in g,
+ * heats in J/g, rates per second, activation energy in J/mol. Stiff: solved by an L-stable Rosenbrock pair with
+ * adaptive steps. Refuses constants that no material has, for which no step is short enough.
  */
 export function exotherm(input: ExothermInput, report?: Report): Answer<Exotherm> {
   const seconds = input.horizonMin * 60;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { named, type Named } from '../calc/field';
 
-/** Refuses a time that does not come after the one before it, naming the entry. */
+/** Refuses a time that is not after the one before it, and names the entry. */
 function rising<T>(at: (entry: T) => number, field: string) {
   return (entries: T[], ctx: z.RefinementCtx): void => {
     entries.forEach((entry, i) => {
@@ -17,7 +17,7 @@ function rising<T>(at: (entry: T) => number, field: string) {
   };
 }
 
-/** A logged or forecast history of temperatures: one entry or more, times strictly rising. */
+/** A logged or forecast temperature history: one entry or more, times strictly rising. */
 export function historyOf<K extends string>(timeField: K, time: Named, most: number) {
   const entry = z.strictObject({
     [timeField]: z.number().min(-most).max(most).meta(time),

@@ -26,10 +26,10 @@ interface Slopes {
 }
 
 const power = (x: number, p: number): number => (p === 0 ? 1 : x <= 0 ? 0 : x ** p);
-/** Derivative of x^p; at 0 it may be infinite, so it is taken as none there. */
+/** Derivative of x^p; at 0 it may be infinite and is taken as 0. */
 const slopeOfPower = (x: number, p: number): number => (x <= 0 || p === 0 ? 0 : p * x ** (p - 1));
 
-/** Kamal’s rate and the heat balance at a state, with their derivatives. Per second. */
+/** Kamal’s rate and the heat balance in a state, with their derivatives. Per second. */
 function slopes(r: Reaction, [a, tempC]: State): Slopes {
   const alpha = Math.min(1, Math.max(0, a));
   const rest = 1 - alpha;
@@ -50,11 +50,11 @@ function slopes(r: Reaction, [a, tempC]: State): Slopes {
   };
 }
 
-/** How fast it warms at a state, °C a second. */
+/** The heating rate in a state, °C per second. */
 export const warming = (r: Reaction, at: State): number => slopes(r, at).f[1];
 
 const GAMMA = 0.5;
-/** Smallest errors that are told apart: conversion, and °C. */
+/** Error tolerance: conversion, and °C. */
 const TOLERANCE: State = [1e-6, 1e-3];
 const MOST_STEPS = 400_000;
 
@@ -94,8 +94,8 @@ export interface Leg {
 }
 
 /**
- * Follows a reaction from conversion 0 for `seconds`, telling each accepted step to `visit`.
- * False when it would take more steps than is sensible: constants that no material has.
+ * Integrates a reaction from conversion 0 for `seconds`, and calls `visit` for each accepted step. Returns false if it
+ * would take too many steps: constants that no material has.
  */
 export function follow(
   r: Reaction,
@@ -115,7 +115,7 @@ export function follow(
     if (!bad && trial.error <= 1) {
       visit({ from: t, to: t + h, start: y, end: trial.to });
       y = trial.to;
-      // The last step is cut to end on the horizon; what rounding leaves of it is no step.
+      // The last step ends exactly at the horizon; a remainder from rounding is not a step.
       t = seconds - t - h <= seconds * 1e-12 ? seconds : t + h;
     }
     const factor = bad ? 0.1 : 0.9 * Math.max(trial.error, 1e-9) ** (-1 / 3);

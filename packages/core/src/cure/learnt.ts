@@ -2,49 +2,52 @@ import { fig, line, type WorkingLine } from '../calc/calc';
 import { cureClock } from './cureClock';
 import { cureRate, type CurePoint } from './cureTime';
 
-/** A temperature that a repair had, minutes from its mix; less than zero: before it. */
+/** A measured temperature of the repair, minutes from mixing; negative: before it. */
 export interface SeenTemp {
   atMin: number;
   tempC: number;
 }
 
-/** What is known of the way to one moment of a cure. */
+/** What is known about the time to one milestone. */
 export interface CureCourse {
-  /** The card’s, to that moment. */
+  /** The card’s times to that milestone. */
   points: CurePoint[];
-  /** When it would come by the plan, minutes from the mix. */
+  /** The planned time, minutes from mixing. */
   plannedMin: number;
-  /** In the order of time. */
+  /** In order of time. */
   seen: readonly SeenTemp[];
-  /** Whether the last temperature lasts: warmth is held, or there is a roof. Else the plan’s pace counts where it is slower. */
+  /**
+   * Whether the last temperature will last: heated, or under a roof. Otherwise the plan’s rate counts where it is
+   * slower.
+   */
   lasts: boolean;
-  /** How many times as long as the card says it takes, 1 or more: told by a sample that was still soft. */
+  /** How many times longer than the card says it takes, 1 or more: from a sample that was still soft. */
   slow: number;
 }
 
-/** When a moment of a cure comes by what was seen. */
+/** When a milestone comes, according to the readings. */
 export interface Learnt {
-  /** Minutes from the mix. */
+  /** Minutes from mixing. */
   minutes: number;
-  /** Share of the way at the last reading; not capped at 1. */
+  /** Share of the cure at the last reading; may exceed 1. */
   progress: number;
-  /** Minutes from the mix of the last reading. */
+  /** Minutes from mixing to the last reading. */
   lastMin: number;
-  /** Null where nothing was measured. */
+  /** Null if nothing was measured. */
   lastC: number | null;
-  /** Minutes that the whole way takes at the pace from the last reading on; null: nothing cures. */
+  /** Minutes for the whole cure at the rate since the last reading; null: no cure. */
   paceMin: number | null;
-  /** Too cold for the card: it would never come. `minutes` is then as long as anybody waits. */
+  /** Too cold for the card: it would never cure. `minutes` is then the longest wait. */
   stalled: boolean;
   readonly working: WorkingLine[];
 }
 
-/** Nobody waits longer than thirty days for a cure. */
+/** Longest wait for a cure: thirty days. */
 export const LONGEST_MIN = 43_200;
-/** The last reading of all says how warm the repair was at its mix, if it is no longer before it than this, minutes. */
+/** A reading from before mixing counts as the temperature at mixing if it is no older than this, minutes. */
 const BEFORE_MIN = 120;
 
-/** What was seen from the mix on, the mix itself first where what was read before it says how warm it was. */
+/** The readings from mixing on, beginning with the temperature at mixing if a reading shortly before gives it. */
 function sinceMix(seen: readonly SeenTemp[]): SeenTemp[] {
   const since = seen.filter((s) => s.atMin >= 0);
   const before = seen.filter((s) => s.atMin < 0).at(-1);
@@ -57,8 +60,8 @@ function sinceMix(seen: readonly SeenTemp[]): SeenTemp[] {
 }
 
 /**
- * When a moment of a cure comes, by the temperatures that the repair had: until the first of them as planned, between them
- * by the cure clock, after the last at its pace. Minutes and °C. Null where nothing was seen since shortly before the mix.
+ * When a milestone comes, by the repair's temperatures: until the first reading as planned, between readings by the
+ * cure clock, after the last at its rate. Minutes and °C. Null without readings since shortly before mixing.
  */
 export function learnt(course: CureCourse): Learnt | null {
   const { points, plannedMin, seen, lasts, slow } = course;
@@ -78,7 +81,7 @@ export function learnt(course: CureCourse): Learnt | null {
   const rate = cureRate(points)(last.tempC) / slow;
   const held = rate > 0 ? 1 / rate : Infinity;
   const pace = lasts ? held : Math.max(held, planned);
-  // What is left once the first reading comes is a shorter way of the same kind.
+  // After the first reading, the remaining part is a shorter cure of the same kind.
   const done = before >= 1 ? planned : progress >= 1 ? clock(1 - before).doneAtMin : null;
   const reckoned = done ?? last.atMin + (1 - progress) * pace;
   const stalled = !(reckoned < LONGEST_MIN);
@@ -123,7 +126,7 @@ export function learnt(course: CureCourse): Learnt | null {
   };
 }
 
-/** The first lines of every sum: the plan, and how much slower it goes. */
+/** The first lines of every working: the plan, and how much slower the cure is. */
 const asPlanned = ({ plannedMin, slow }: CureCourse): WorkingLine[] => [
   line('tp', 'as planned', 'plan', plannedMin, 'min', 'plan'),
   ...(slow > 1
@@ -131,7 +134,7 @@ const asPlanned = ({ plannedMin, slow }: CureCourse): WorkingLine[] => [
     : []),
 ];
 
-/** By a sample alone, where nobody measured how warm it was. */
+/** From a sample only, without temperature readings. */
 function unseen(course: CureCourse): Learnt {
   const minutes = course.plannedMin * course.slow;
   return {
@@ -140,7 +143,7 @@ function unseen(course: CureCourse): Learnt {
   };
 }
 
-/** Share of the way to a moment of a cure at a minute from the mix, by what was seen until then. */
+/** Share of the cure at a minute from mixing, by the readings until then. */
 export function progressAt(course: CureCourse, atMin: number): number {
   const found = learnt({ ...course, seen: course.seen.filter((s) => s.atMin <= atMin) });
   if (!found) return atMin / (course.plannedMin * course.slow);

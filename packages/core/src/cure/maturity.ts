@@ -5,7 +5,7 @@ import { kelvin, R, tempC } from '../calc/number';
 import { crossings, gauss5 } from '../calc/quadrature';
 import { historyOf } from './history';
 
-/** At or below this mortar gains nothing, °C. */
+/** At or below this temperature mortar gains no strength, °C. */
 const NO_GAIN_C = -10;
 const C1074 = 'ASTM C1074, equivalent age';
 
@@ -27,8 +27,8 @@ export interface Maturity {
 }
 
 /**
- * Maturity of mortar or concrete over its temperatures (hours, °C, straight between entries): hours at the reference
- * temperature worth the same (Arrhenius), and the Nurse–Saul sum in °C·h over the datum. Never refuses.
+ * Maturity of mortar or concrete over its temperatures (hours, °C, linear between entries): equivalent hours at the
+ * reference temperature (Arrhenius), and the Nurse–Saul sum in °C·h above the datum. Never refuses.
  */
 export function maturity({
   history,
@@ -46,7 +46,7 @@ export function maturity({
     if (!start) continue;
     const at = (h: number) =>
       start.tempC + ((end.tempC - start.tempC) * (h - start.atHour)) / (end.atHour - start.atHour);
-    // Pieces of at most a few degrees, cut where either rule has its kink.
+    // Intervals of at most a few degrees, split at the kinks of both rules.
     const heights = Array.from({ length: 64 }, (_, k) => -60 + k * 5);
     const cuts = [
       start.atHour,

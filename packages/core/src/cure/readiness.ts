@@ -14,13 +14,13 @@ import { mulberry32, normalQuantile } from '../calc/random';
 import { MINUTE } from '../units/clock';
 import { CurePoints, cureRate } from './cureTime';
 
-/** After thirty days nobody is waiting any more. */
+/** Longest time considered: thirty days. */
 const HORIZON_MIN = 43200;
 const DAY_MIN = 1440;
-/** A day is summed in cells this long; temperature over one is as good as straight. */
+/** A day is summed in intervals of this length; temperature is nearly linear within one. */
 const CELL_MIN = 5;
 const CELLS = DAY_MIN / CELL_MIN;
-/** The warmest hour of a day is mid-afternoon: the wave crosses its mean at nine. */
+/** The warmest hour is mid-afternoon: the temperature wave crosses its mean at nine. */
 const MEAN_HOUR = 9;
 const CURVE_POINTS = 60;
 
@@ -51,14 +51,14 @@ export interface Readiness {
   p10Min: number | null;
   p50Min: number | null;
   p90Min: number | null;
-  /** Chance of being done by each of a row of minutes, for drawing. */
+  /** Chance of being ready at each of a row of minutes, for drawing. */
   curve: { min: number; share: number }[];
 }
 
-/** Without the curve, which only a drawing asks for. */
+/** Without the curve, which only the drawing needs. */
 type Chance = Omit<Readiness, 'curve'>;
 
-/** Temperature above the mean at the start of each cell of the day that follows `startAt`, and at its end. */
+/** Temperature above the mean at the start of each interval of the day after `startAt`, and at its end. */
 function dayWave({ startAt, utcOffsetMin, dailySwingC }: ReadinessInput): number[] {
   const startMin = Date.parse(startAt) / MINUTE + utcOffsetMin;
   return Array.from({ length: CELLS + 1 }, (_, i) => {
@@ -67,7 +67,10 @@ function dayWave({ startAt, utcOffsetMin, dailySwingC }: ReadinessInput): number
   });
 }
 
-/** Minute at which a trace is done: whole days first, since every day gains the same, then the cell of the last. */
+/**
+ * The minute at which a trace is ready: whole days first, because every day adds the same, then the interval within the
+ * last day.
+ */
 function doneAt(
   rate: (c: number) => number,
   wave: number[],
@@ -95,7 +98,7 @@ function inCell(sum: Float64Array, i: number, wanted: number): number {
   return CELL_MIN * (i - 1 + (hi > lo ? (wanted - lo) / (hi - lo) : 0));
 }
 
-/** The time of a trace by its number, the coldest first: the warmer a trace, the sooner it is done. Worked when asked for. */
+/** The ready time of a trace by its number, the coldest first: the warmer, the sooner. Computed on request. */
 function tracesOf(input: ReadinessInput): (k: number) => number | null {
   const { points, meanTempC, sdTempC, dailySwingC, traces, seed } = input;
   const draws = Float64Array.from({ length: traces }, mulberry32(seed));
@@ -114,14 +117,14 @@ function tracesOf(input: ReadinessInput): (k: number) => number | null {
 const inTime = (minutes: number | null, deadlineMin: number): boolean =>
   minutes !== null && minutes <= deadlineMin + 1e-9;
 
-/** The share of traces that is in time and the hours of three of them, with the sum. */
+/** The share of traces that are in time, and three percentiles, with the working. */
 function chance(
   input: ReadinessInput,
   traceAt: (k: number) => number | null,
   done: number,
 ): { found: Chance; working: WorkingLine[] } {
   const { deadlineMin, meanTempC, sdTempC, traces, seed } = input;
-  /** Straight between neighbours; null where it falls among those never done. */
+  /** Linear between neighbours; null if it falls among traces that are never ready. */
   const percentile = (share: number): number | null => {
     const at = share * (traces - 1);
     const low = traceAt(traces - 1 - Math.floor(at));
@@ -163,9 +166,9 @@ function chance(
 }
 
 /**
- * Chance that a cure is done by a deadline, over day-and-night temperatures that are not known exactly: one draw a
- * trace for how far the forecast is off, stratified, from the generator mulberry32. Minutes from the start, °C.
- * Never refuses; percentiles are null where that share is not done in 30 days.
+ * Chance that a cure is done by a deadline, for uncertain day and night temperatures: one stratified draw of the
+ * forecast error for each trace, from the generator mulberry32. Minutes from the start, °C. Never refuses; a percentile
+ * is null if it is not done within 30 days.
  */
 export function readiness(input: ReadinessInput, report?: Report): Worked<Readiness> {
   const { deadlineMin, traces } = input;
@@ -185,7 +188,7 @@ export function readiness(input: ReadinessInput, report?: Report): Worked<Readin
   return worked({ ...found, curve }, working);
 }
 
-/** The same chance by itself, without its curve: as few traces are worked as tell it. */
+/** The same chance without its curve: only as many traces as needed are computed. */
 export function chanceOfReady(input: ReadinessInput): Worked<Chance> {
   const traceAt = tracesOf(input);
   let [late, done] = [-1, input.traces];

@@ -1,10 +1,10 @@
-/** Moments in rising order with what was read at each: the same number of values in all. */
+/** Moments in rising order with the values read at each: always the same number of values. */
 export interface Read {
   at: number;
   values: readonly number[];
 }
 
-/** How far a row lies off the straight line between two others, in the worst of its values. */
+/** The distance of a row from the straight line between two others, for its worst value. */
 function offLine(from: Read, to: Read, row: Read): number {
   const share = (row.at - from.at) / (to.at - from.at);
   return Math.max(
@@ -16,8 +16,8 @@ function offLine(from: Read, to: Read, row: Read): number {
 }
 
 /**
- * A log without the rows that say nothing more than their neighbours: what is left, joined by straight lines, is nowhere
- * further than `within` from what was read. The first and the last row stay. The clock of a cure runs on straight lines.
+ * A log without redundant rows: the rest, joined by straight lines, differs nowhere by more than `within` from what was
+ * read. The first and the last row stay. The cure clock uses straight lines.
  */
 export function thinned<R extends Read>(rows: readonly R[], within: number): R[] {
   const keep = new Set([0, rows.length - 1]);

@@ -4,7 +4,7 @@ import { named } from '../calc/field';
 import { positive, tempC } from '../calc/number';
 import { CurePoints, cureTime, type CureTime } from './cureTime';
 
-/** A small batch sheds heat, so it lives longer than the card says, but never more than this many times. */
+/** A small batch loses heat and so has a longer working life than the card's, but at most by this factor. */
 const MOST_STRETCH = 1.5;
 const MASS_RULE =
   'mass rule: a bigger batch holds its heat; exponent and reference mass from the card';
@@ -18,13 +18,13 @@ export const WorkingLifeInput = z.strictObject({
 });
 export type WorkingLifeInput = z.infer<typeof WorkingLifeInput>;
 
-/** How many times the life at reference mass a batch of `massG` lives. */
+/** The factor on the working life at reference mass, for a batch of `massG`. */
 export const massStretch = (massG: number, refMassG: number, massExponent: number): number =>
   Math.min(MOST_STRETCH, (refMassG / massG) ** massExponent);
 
 /**
- * Minutes a mixed batch stays workable at a temperature (°C) and batch mass (g).
- * life = cure-time(life points, T) · min(1.5, (refMass/mass)^exponent). Refuses where cure-time does.
+ * Minutes that a mixed batch stays workable at a temperature (°C) and batch mass (g). life = cure-time(life points, T)
+ * · min(1.5, (refMass/mass)^exponent). Refuses where cure-time does.
  */
 export function workingLife(input: WorkingLifeInput): Answer<CureTime> {
   const atRef = cureTime({ points: input.points, tempC: input.tempC });

@@ -19,12 +19,12 @@ import { f8 } from './f8';
 import { f9 } from './f9';
 import type { Family } from '../family/family';
 
-/** Every family, in the order they are offered. A new one adds its name here, and its folder beside the others. */
+/** Every family, in the order they are offered. A new family is added here, with its folder. */
 const FAMILIES = [f1, f2, f3, f4, f5, f6, f7, f8, f9, f10, f11, f12, f13, f14, f15, f16] as const;
 
 type SchemasOf<T extends readonly { schema: z.ZodType }[]> = { [K in keyof T]: T[K]['schema'] };
 
-/** Every survey, told apart by family. */
+/** Every survey, distinguished by family. */
 export const Survey = z.discriminatedUnion(
   'family',
   FAMILIES.map((f) => f.schema) as unknown as SchemasOf<typeof FAMILIES>,
@@ -36,37 +36,37 @@ export type Damage = Survey['damages'][number];
 
 const known = new Map<string, Family>(FAMILIES.map((f) => [f.id, f]));
 
-/** All families that are known now, in the order to offer them. */
+/** All registered families, in the order to offer them. */
 export const families = (): readonly Family[] => [...known.values()];
 
-/** Whether there is a family of this id. */
+/** Whether a family has this id. */
 export const isFamily = (id: string): id is FamilyId => known.has(id);
 
-/** Makes one more family known at run time, as a plug-in or a test does; gives back how to forget it. */
+/** Registers one more family at run time, for plug-ins and tests; returns a function that removes it. */
 export function addFamily(family: Family): () => void {
   if (known.has(family.id)) throw new Error(`there is a family ${family.id} already`);
   known.set(family.id, family);
   return () => known.delete(family.id);
 }
 
-/** The family by its id; throws on one that is not known, since ids come from parsed surveys. */
+/** The family by its id; throws if it is unknown, because ids come from parsed surveys. */
 export function familyOf(id: string): Family {
   const found = known.get(id);
   if (!found) throw new Error(`no repair family ${id}`);
   return found;
 }
 
-/** What a survey asks of a material, worked out by its own family. */
+/** What a survey demands from a material, computed by its family. */
 export const demandOfSurvey = (survey: Survey, site: SiteSettings): Demand =>
   familyOf(survey.family).demand(survey as never, site);
 
-/** Families in the order to offer them for a kind of asset: those found on it first. */
+/** Families in the order to offer them for a kind of asset: the usual ones first. */
 export function familiesFor(kind: string | null): Family[] {
   const fits = (f: Family) => kind !== null && f.kinds.includes(kind);
   return [...families().filter(fits), ...families().filter((f) => !fits(f))];
 }
 
-/** The name a repair goes by in lists: what is wrong, not what it is on. */
+/** The title of a repair in lists: the damage, not the asset. */
 export function surveyTitle(survey: Survey): string {
   const [first] = survey.damages;
   const shape = familyOf(survey.family).shapes.find((s) => s.shape === first?.shape);

@@ -11,27 +11,27 @@ import type { SchoolId } from '../work/schools';
 import type { Draft } from '../work/step';
 import type { Work } from '../work/work';
 
-/** The survey of a family: its tiles, its groups of fields, its schema, and what its damage asks of a material. */
+/** The survey of a family: its shapes, its groups of fields, its schema, and its demand on a material. */
 export interface SurveySpec<S extends z.ZodType = z.ZodType> {
   id: string;
   title: string;
   hint: string;
-  /** Kinds of asset it is found on: what the picker offers first. */
+  /** Kinds of asset it is usual on: offered first. */
   kinds: readonly string[];
   shapes: DamageShape[];
   groups: Group[];
-  /** What is nearly always so, by path, as typed: filled in before anybody looks. */
+  /** Answers that are nearly always the same, by path, as typed: filled in at the start. */
   usual: Readonly<Record<string, string>>;
   schema: S;
   demand: (survey: z.output<S>, site: SiteSettings) => Demand;
 }
-/** Binds a family's demand to the survey its own schema gives, and takes in what its fields usually are. */
+/** Binds a family's demand to its survey schema, and collects the usual answers of its fields. */
 export const surveyOf = <S extends z.ZodType>(spec: SurveySpec<S>): SurveySpec<S> => ({
   ...spec,
   usual: { ...usualOf(spec.groups), ...spec.usual },
 });
 
-/** The usual answers that fields bring themselves, by path. */
+/** The usual answers that fields declare themselves, by path. */
 const usualOf = (groups: readonly Group[]): Record<string, string> =>
   Object.fromEntries(
     groups.flatMap(({ id, fields }) =>
@@ -41,18 +41,18 @@ const usualOf = (groups: readonly Group[]): Record<string, string> =>
     ),
   );
 
-/** How it is done: rounds and steps in the order people work, and what it needs besides. */
+/** How the repair is done: rounds and steps in working order, and other needs. */
 export interface Method<S> {
   draft: (work: Work<S>) => Draft;
-  /** How this repair would come off. */
+  /** How to remove this repair. */
   removal: (work: Work<S>) => Message[];
-  /** Cautions of the trade that no card names. */
+  /** Cautions that no card names. */
   cautions: readonly CautionId[];
-  /** Questions on which practitioners differ, and that it answers differently by the choice. */
+  /** Questions on which practitioners differ and whose answer changes this method. */
   schools: readonly SchoolId[];
-  /** Days to the next look after return to service. */
+  /** Days from return to service to the next look. */
   nextLookDays: Record<Intent, number>;
-  /** Ids of the steps and figures that are its own. */
+  /** Ids of its own steps and figures. */
   stepIds: readonly string[];
   figureIds: readonly string[];
 }
@@ -61,14 +61,14 @@ interface Spec<S extends z.ZodType> {
   survey: SurveySpec<S>;
   method: Method<z.output<S>>;
   section: (damage: DamageOf<z.output<S>>, text: Lettering) => SectionSpec;
-  /** What it is usually made of: drawn until the survey says. */
+  /** The usual substrate: drawn until the survey says it. */
   typicalParent: Substrate;
-  /** The most damages one repair of it takes. */
+  /** Most damages in one repair. */
   mostDamages: number;
 }
 type DamageOf<T> = T extends { damages: (infer D)[] } ? D : never;
 
-/** A repair family as every list and screen sees it: the one shape of all of them. */
+/** A repair family as every list and screen uses it. */
 export interface Family extends Omit<SurveySpec, 'demand'> {
   demand: (survey: never, site: SiteSettings) => Demand;
   method: Omit<Method<never>, 'draft' | 'removal'> & {

@@ -18,8 +18,8 @@ export interface Film {
 }
 
 /**
- * Wet film per coat (µm), litres for all coats, and theoretical coverage (m²/l per coat) of a film
- * of `dftUm` dry in total. Volume solids and loss in percent. Never refuses.
+ * Wet film per coat (µm), litres for all coats, and theoretical coverage (m²/l per coat) for a total dry film of
+ * `dftUm`. Volume solids and loss in percent. Never refuses.
  */
 export function film(input: FilmInput): Worked<Film> {
   const { areaM2, dftUm, volumeSolidsPct, lossPct, coats } = input;

@@ -17,7 +17,10 @@ export interface UvPasses {
   totalSeconds: number;
 }
 
-/** Passes under a lamp, no deeper than it cures, and the seconds of each: dose over irradiance, times the filler's shade. Never refuses. */
+/**
+ * Passes under a lamp, none deeper than it cures, and the seconds of each: dose divided by irradiance, times the
+ * filler's shade factor. Never refuses.
+ */
 export function uvPasses({
   depthMm,
   depthPerPassMm,

@@ -7,8 +7,8 @@ import { familyOf, type Survey } from '../families/registry';
 import type { SiteSettings } from '../site/site';
 
 /**
- * A survey as typed, kept whole on the device: every field by path ("damages.0.depthMm"), as text.
- * Texts are what the person wrote; choices hold their value, flags "yes" or "no".
+ * A survey as typed, kept whole on the device: every field by path ("damages.0.depthMm"), as text. Numbers as written
+ * by the person; choices hold their value, flags "yes" or "no".
  */
 export interface SurveyDraft {
   family: string;
@@ -32,14 +32,14 @@ export interface Placed {
 const place = (prefix: string, fields: Fields): Placed[] =>
   Object.entries(fields).map(([key, field]) => ({ path: `${prefix}.${key}`, field }));
 
-/** Whether a field is asked now, by what its neighbours say. */
+/** Whether a field is asked now, by the answers of its neighbours. */
 function asked({ path, field }: Placed, draft: SurveyDraft): boolean {
   if (!field.when) return true;
   const beside = `${path.slice(0, path.lastIndexOf('.'))}.${field.when.key}`;
   return field.when.in.includes(draft.texts[beside] ?? '');
 }
 
-/** Every field the draft asks for, in the order of the form. */
+/** Every field that the draft asks for, in the form's order. */
 export function draftFields(draft: SurveyDraft): Placed[] {
   return everyField(draft).filter((placed) => asked(placed, draft));
 }
@@ -48,8 +48,8 @@ const follower = ({ field }: Placed): Follows | null =>
   (field.kind === 'quantity' && field.follows) || null;
 
 /**
- * The texts of a draft with one typed. Figures that usually follow that answer are filled in, as long as what stands
- * there is empty or was filled in by the answer before.
+ * The texts of a draft with one typed text. Figures that usually follow from it are filled in, if they are empty or
+ * were filled in by the answer before.
  */
 export function withAnswer(
   draft: SurveyDraft,
@@ -69,7 +69,7 @@ export function withAnswer(
   return texts;
 }
 
-/** A draft as it begins: what follows an answer that is there already is filled in where nothing stands. */
+/** A new draft: figures that follow from existing answers are filled in where empty. */
 export const draftBegun = (draft: SurveyDraft, site: SiteSettings | null): SurveyDraft => ({
   ...draft,
   texts: everyField(draft).reduce((texts, placed) => {
@@ -81,10 +81,10 @@ export const draftBegun = (draft: SurveyDraft, site: SiteSettings | null): Surve
   }, draft.texts),
 });
 
-/** Every field the family has for these damages, asked now or not: to fill a draft from a stored survey. */
+/** Every field of the family for these damages, asked now or not: to fill a draft from a stored survey. */
 export const everyField = (draft: SurveyDraft): Placed[] => fieldsOf(draft.family, draft.shapes);
 
-/** The same for a survey as it is stored. */
+/** The same for a stored survey. */
 export const everyFieldOf = (survey: Survey): Placed[] =>
   fieldsOf(
     survey.family,
@@ -102,9 +102,9 @@ function fieldsOf(familyId: string, shapes: readonly string[]): Placed[] {
 
 type Read = { value: unknown } | { message: string };
 
-/** Reads one field from its text: its value in base units, or what is wrong with it, with the range. */
+/** Reads one field from its text: its value in base units, or its error with the range. */
 export function readField(field: Field, typed: string | undefined, system: UnitSystem): Read {
-  // A draft kept since before the question was there has no text for it: it is answered as usual.
+  // A draft from before the question existed has no text for it: the usual answer is used.
   const text = typed || field.usual;
   if (field.kind === 'flag') return { value: text === 'yes' };
   if (field.kind === 'choice') {
@@ -124,7 +124,7 @@ export function readField(field: Field, typed: string | undefined, system: UnitS
   return { value: parsed.value };
 }
 
-/** Reads a whole draft. Issues are keyed by the field's path; the survey is there only when there are none. */
+/** Reads a whole draft. Issues are keyed by the field's path; the survey exists only without issues. */
 export function readDraft(draft: SurveyDraft, system: UnitSystem): DraftResult {
   const issues: Issue[] = [];
   const groups: Record<string, Record<string, unknown>> = {};

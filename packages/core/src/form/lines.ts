@@ -4,14 +4,14 @@ import type { UnitSystem } from '../units/quantities';
 import type { Field, Fields } from '../survey/fields';
 import { familyOf, type Survey } from '../families/registry';
 
-/** One thing a survey says, in the words of its form. */
+/** One line of a survey, in the words of its form. */
 export interface SurveyLine {
   group: string;
   label: string;
   text: string;
 }
 
-/** A field’s value as it is read out, to be worded in the reader’s units. */
+/** A field’s value for reading, to be worded in the reader’s units. */
 export function fieldValue(field: Field, value: unknown): string | Quantified {
   if (value === null || value === undefined) return 'not asked';
   if (field.kind === 'flag') return value === true ? 'yes' : 'no';
@@ -24,7 +24,7 @@ const fieldText = (field: Field, value: unknown, system: UnitSystem): string => 
   return typeof read === 'string' ? read : say(read.value, read.of, system);
 };
 
-/** Everything a survey says, group by group, for a sheet that goes to somebody else. */
+/** All answers of a survey, group by group, for the referral sheet. */
 export function surveyLines(survey: Survey, system: UnitSystem): SurveyLine[] {
   const family = familyOf(survey.family);
   const of = (group: string, fields: Fields, values: Record<string, unknown>): SurveyLine[] =>

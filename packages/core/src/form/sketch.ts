@@ -3,7 +3,7 @@ import type { UnitSystem } from '../units/quantities';
 import { readField, type SurveyDraft } from './draft';
 import { familyOf, type Damage } from '../families/registry';
 
-/** A damage for drawing while it is still being typed: what cannot be read yet is typical, and named in `unknown`. */
+/** A damage for drawing while it is being typed: unreadable values are typical ones, listed in `unknown`. */
 export interface Sketch {
   damage: Damage;
   unknown: string[];
@@ -27,7 +27,7 @@ export function sketchOf(draft: SurveyDraft, index: number, system: UnitSystem):
   return { damage, unknown, material: typed ?? family.typicalParent };
 }
 
-/** Writes the unit behind every bare number, so that a change of unit system does not change what was typed. */
+/** Adds its unit to every bare number, so that a change of unit system does not change what was typed. */
 export function withUnits(draft: SurveyDraft, unitOf: (path: string) => string): SurveyDraft {
   const texts = Object.fromEntries(
     Object.entries(draft.texts).map(([path, text]) => {

@@ -2,9 +2,9 @@ import { familyOf, type Survey } from '../families/registry';
 import { shownUnit, type UnitSystem } from '../units/quantities';
 import { draftFields, readDraft, type Placed, type SurveyDraft } from './draft';
 
-/** A survey that is not finished, taken as it most likely will be: to judge or to measure before all is known. */
+/** An unfinished survey, completed with likely answers: for judging and measuring before all is known. */
 
-/** As typed, in the unit that a bare number is read in. */
+/** As typed, in the unit of a bare number. */
 export const asText = (value: number, { field }: Placed, units: UnitSystem): string => {
   if (field.kind !== 'quantity') return '';
   if (field.quantity === 'time') return `${value} min`;
@@ -12,11 +12,11 @@ export const asText = (value: number, { field }: Placed, units: UnitSystem): str
   return units === 'metric' && metric === '' ? String(value) : `${value} ${metric}`.trim();
 };
 
-/** The middle of a range, by size and not by difference: of 1 to 10 000 it is 100. */
+/** The geometric middle of a range: of 1 to 10 000 it is 100. */
 export const middle = (min: number, max: number): number =>
   min > 0 ? Math.sqrt(min * max) : min < 0 ? (min + max) / 2 : Math.sqrt(Math.max(max, 0));
 
-/** An answer where nobody has given one yet: the typical size of the damage, the middle of a range, the first of a list. */
+/** A likely answer where there is none: the typical size of the damage, the middle of a range, the first of a list. */
 function supposed(placed: Placed, draft: SurveyDraft, units: UnitSystem): string {
   const { path, field } = placed;
   if (field.usual !== undefined) return field.usual;
@@ -28,7 +28,7 @@ function supposed(placed: Placed, draft: SurveyDraft, units: UnitSystem): string
   return asText(shape?.typical[key] ?? middle(field.min, field.max), placed, units);
 }
 
-/** The draft with every question that it asks answered; what was typed stands. */
+/** The draft with every open question answered; typed answers stay. */
 export function supposedSurvey(draft: SurveyDraft, units: UnitSystem): Survey | null {
   const texts = { ...draft.texts };
   for (const placed of draftFields(draft))

@@ -32,7 +32,7 @@ export interface BeltPatch {
   primerAreaMm2: number;
 }
 
-/** Area of the hole's outline grown by so much on every side, mm². */
+/** Area of the hole's outline, grown by `by` on every side, mm². */
 function grown(hole: BeltHole, by: number): number {
   return hole.kind === 'round'
     ? (Math.PI * (hole.diameterMm + 2 * by) ** 2) / 4
@@ -40,8 +40,8 @@ function grown(hole: BeltHole, by: number): number {
 }
 
 /**
- * Rubber for a hole in a belt (mm in, ml out): the hole to `throughMm` under the surface, a cover over it that falls
- * straight to nothing at the lap, and the area to prime. Never refuses.
+ * Rubber for a hole in a belt (mm in, ml out): the hole to `throughMm` below the surface, a cover over it that tapers
+ * to zero at the edge of the overlap, and the area to prime. Never refuses.
  */
 export function beltPatch(input: BeltPatchInput): Worked<BeltPatch> {
   const { hole, throughMm, lapMm, coverMm, through, wastePct } = input;

@@ -16,7 +16,7 @@ export type BoltSequenceInput = z.output<typeof BoltSequenceInput>;
 const distances = (bolt: number, tight: readonly number[], count: number): number[] =>
   tight.map((t) => Math.min(Math.abs(bolt - t), count - Math.abs(bolt - t))).sort((p, q) => p - q);
 
-/** Compares two rows of the same length as words are compared. */
+/** Compares two rows of the same length, item by item. */
 function compareRows(p: readonly number[], q: readonly number[]): number {
   const at = p.findIndex((x, i) => x !== q[i]);
   return at === -1 ? 0 : (p[at] as number) - (q[at] as number);
@@ -24,7 +24,7 @@ function compareRows(p: readonly number[], q: readonly number[]): number {
 
 /**
  * Star sequence for an even number of bolts numbered round the circle: 1, its opposite, then always the pair farthest
- * from what is tight. Never refuses.
+ * from the tight ones. Never refuses.
  */
 export function boltSequence({ count }: BoltSequenceInput): Worked<{ order: number[] }> {
   const half = count / 2;
@@ -34,7 +34,7 @@ export function boltSequence({ count }: BoltSequenceInput): Worked<{ order: numb
   while (order.length < count) {
     order.push(next, opposite(next));
     const left = Array.from({ length: count }, (_, i) => i + 1).filter((b) => !order.includes(b));
-    // Strictly greater replaces: of equals the lowest number stays.
+    // Strictly greater: among equals the lowest number stays.
     next = left.reduce(
       (best, b) =>
         compareRows(distances(b, order, count), distances(best, order, count)) > 0 ? b : best,

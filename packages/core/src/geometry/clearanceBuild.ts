@@ -24,7 +24,7 @@ export interface StationBuild {
   verdict: 'ok' | 'reduced' | 'none';
 }
 
-/** How thick may be built at each station without fouling what moves past it, mm. Never refuses. */
+/** The thickness that can be built at each station without touching the part that moves past it, mm. Never refuses. */
 export function clearanceBuild({
   stations,
 }: ClearanceBuildInput): Worked<{ stations: StationBuild[] }> {

@@ -73,12 +73,12 @@ export interface ShapeVolume {
 interface Solid {
   areaMm2: number;
   mm3: number;
-  /** The sums as text, written when somebody reads them. */
+  /** The formulas as text, made when read. */
   area: () => string;
   volume: () => string;
 }
 
-/** Bonded area and volume of one solid, with the sums as text. For slab, disc and ring the floor only bonds. */
+/** Bonded area and volume of one solid, with the formulas as text. For slab, disc and ring only the floor bonds. */
 function solid(s: Shape): Solid {
   switch (s.kind) {
     case 'slab': {

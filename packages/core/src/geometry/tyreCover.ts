@@ -23,7 +23,7 @@ export interface TyreCover {
 
 /**
  * Strips of cover sheet laid end to end over a sidewall crack with a margin all round, and drops of adhesive at a
- * pitch. All mm. Refuses a crack whose width and margins are wider than the sheet.
+ * pitch. All mm. Refuses a crack that, with its margins, is wider than the sheet.
  */
 export function tyreCover(input: TyreCoverInput): Answer<TyreCover> {
   const { crackLengthMm, crackWidthMm, marginMm, sheetLengthMm, sheetWidthMm, dropPitchMm } = input;

@@ -21,8 +21,8 @@ export interface Hardness {
 }
 
 /**
- * Judges hardness readings against a target on the same scale: `more` when too few were taken, else `accept`
- * when the share at or over target is enough. Standard deviation with n − 1, null for a single reading.
+ * Judges hardness readings against a target on the same scale: `more` if too few were taken, otherwise `accept` if
+ * enough of them reach the target. Standard deviation with n − 1, null for a single reading.
  */
 export function hardness({
   readings,

@@ -4,7 +4,7 @@ import { named } from '../calc/field';
 import { positive } from '../calc/number';
 
 const D5162 = 'ASTM D5162';
-/** Thinner films are tested with a wet sponge; up to the second limit the lower constant holds. mm. */
+/** Thinner films are tested with a wet sponge; up to the second limit the lower constant applies, mm. */
 const SPONGE_UNDER_MM = 0.5;
 const THIN_UPTO_MM = 1.016;
 
@@ -17,7 +17,10 @@ export interface HolidayVoltage {
   volts: number | null;
 }
 
-/** How to look for pinholes in a cured film of so many mm, and at what voltage. The material maker's maximum governs. Never refuses. */
+/**
+ * How to test a cured film of this thickness (mm) for pinholes, and at which voltage. The material maker's maximum
+ * governs. Never refuses.
+ */
 export function holidayVoltage({ thicknessMm }: HolidayVoltageInput): Worked<HolidayVoltage> {
   if (thicknessMm < SPONGE_UNDER_MM) {
     return worked({ method: 'wet-sponge', volts: null }, [

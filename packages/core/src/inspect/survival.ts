@@ -29,9 +29,9 @@ export interface Survival {
 }
 
 /**
- * Share of repairs still holding after so many days, from lives that ended in failure and lives that still run.
- * A life that was stopped on a day counts as at risk that day. The median is null while over half still hold.
- * Never refuses.
+ * Share of repairs that still hold after so many days, from lives that ended in failure and lives that still run. A
+ * life that stopped on a day counts as at risk on that day. The median is null while more than half still hold. Never
+ * refuses.
  */
 export function survival({ lives }: SurvivalInput): Worked<Survival> {
   const sorted = [...lives].sort((p, q) => p.days - q.days);

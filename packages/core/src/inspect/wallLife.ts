@@ -10,7 +10,7 @@ export const WallLifeInput = z.strictObject({
 });
 export type WallLifeInput = z.output<typeof WallLifeInput>;
 
-/** Years until a wall (mm) is down to its minimum at a steady loss (mm a year), not below 0. Refuses a loss of nothing. */
+/** Years until a wall (mm) reaches its minimum at a steady loss (mm a year), not below 0. Refuses a loss of zero. */
 export function wallLife({
   remainingMm,
   minimumMm,

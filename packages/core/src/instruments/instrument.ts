@@ -10,38 +10,38 @@ export const INSTRUMENTS = [
 ] as const;
 export type InstrumentId = (typeof INSTRUMENTS)[number];
 
-/** One thing that an instrument measures. */
+/** One quantity that an instrument measures. */
 export interface Channel {
-  /** What it is read as: the field of a reading. */
+  /** The field of a reading that it fills. */
   key: string;
   name: string;
   quantity: QuantityId;
-  /** What it can measure at all, in the base unit. */
+  /** Its measuring range, in the base unit. */
   from: number;
   to: number;
-  /** A sensor that lives never repeats itself more exactly than this, base unit; 0: its display is coarser than that. */
+  /** A working sensor never repeats itself more exactly than this, base unit; 0: its display is coarser. */
   noise: number;
-  /** It is settled once it moves by no more than this over the settling time, base unit. */
+  /** It is settled when it changes by no more than this during the settling time, base unit. */
   still: number;
-  /** More than this over that time is something being done, such as a pour; null: nothing may change it so. Base unit. */
+  /** A change larger than this is an action, such as a pour; null: no action can change it so. Base unit. */
   deed: number | null;
 }
 
-/** What an instrument is, whoever made it and however it is reached. */
+/** The properties of an instrument, whoever made it and however it is connected. */
 export interface Instrument {
   id: InstrumentId;
   name: string;
   channels: readonly Channel[];
   /**
-   * `stream`: it sends by itself, and is taken once it has settled. `spot`: one reading each time that its probe is put
-   * down, and several are taken together. `log`: it measures by itself and keeps what it measured until it is asked.
+   * `stream`: sends by itself; taken once it has settled. `spot`: one reading each time its probe is put down; several
+   * are taken together. `log`: measures by itself and stores its readings.
    */
   mode: 'stream' | 'spot' | 'log';
-  /** Nothing for so long, and it is lost, ms; of a log: a gap in it. */
+  /** Silence of this length means lost, ms; for a log: a gap. */
   silentMs: number;
 }
 
-/** What an instrument sent at a moment, epoch ms: a value for each channel, in the unit that it says, base where empty. */
+/** What an instrument sent at a moment, epoch ms: a value for each channel, in the stated unit; base unit if empty. */
 export interface Sample {
   at: number;
   values: readonly number[];
@@ -139,17 +139,17 @@ const BY_ID: Record<InstrumentId, Instrument> = {
 /** An instrument by its id. */
 export const instrument = (id: InstrumentId): Instrument => BY_ID[id];
 
-/** A way to an instrument that was opened. */
+/** A connection to an open instrument. */
 export interface Link {
   close: () => void;
-  /** Sets what is on a scale to nought; other instruments have none. */
+  /** Sets a scale to zero; other instruments have no tare. */
   tare?: () => void;
 }
 
 /**
- * How an instrument is reached: over the air, by a cable, or a simulated one. Opened at a touch, since browsers ask the
- * person for the device; rejects where there is none. What is lost later is silent: `watch` notices. Of a log everything
- * since a moment, epoch ms, is heard, each with its own moment, before `open` resolves.
+ * A connection to an instrument: by radio, by cable, or simulated. Opened by a touch, because browsers ask the person
+ * for the device; rejects if there is none. A later loss is silent: `watch` detects it. A log sends all its samples
+ * since a moment, epoch ms, each with its own time, before `open` resolves.
  */
 export interface Driver {
   name: string;

@@ -1,22 +1,22 @@
 import { grams, m, type Message } from '../message/message';
 import type { Watch } from './seen';
 
-/** How a pour onto a scale stands against its mark. */
+/** The state of a pour on a scale against its target. */
 export interface Pouring {
   /** What is on the scale, g. */
   g: number;
-  /** It has come to rest, and is no longer nothing: it may be taken. */
+  /** It has settled and is not empty: it can be taken. */
   isIn: boolean;
-  /** What is still to go, or too much; null where it is at its mark. */
+  /** What is missing or too much; null at the target. */
   say: Message | null;
 }
 
-/** Less of it than this share is on the way, however still the scale stands. */
+/** Below this share the pour is still running, however steady the scale. */
 const BEGUN = 0.5;
-/** As near as a person pours, as a share. */
+/** The precision of a person's pour, as a share. */
 const AT_MARK = 0.002;
 
-/** How a pour of `targetG`, g, stands by what a scale shows of it. */
+/** The state of a pour towards `targetG`, g, from what the scale shows. */
 export function pouring({ state, values }: Watch, targetG: number): Pouring {
   const [g = 0] = values;
   const left = targetG - g;

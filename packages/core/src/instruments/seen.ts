@@ -1,21 +1,21 @@
 import type { Message } from '../message/message';
 import type { Channel } from './instrument';
 
-/** What an instrument can do wrong and what shows it in what it sends. */
+/** The faults of an instrument that its samples reveal. */
 export const FAULTS = ['lost', 'stuck', 'drift', 'unit', 'reach'] as const;
 export type Fault = (typeof FAULTS)[number];
 
-/** What is to be thought of an instrument now. */
+/** The present judgement of an instrument. */
 export interface Watch {
-  /** `steady`: it may be taken; `fault`: what it shows is not to be used. */
+  /** `steady`: it can be taken; `fault`: its values must not be used. */
   state: 'waiting' | 'settling' | 'steady' | 'fault';
   fault: Fault | null;
   say: Message;
-  /** A stream: the present value of each channel. Spot: every reading of its one channel. Base units. */
+  /** For a stream: the present value of each channel. For spot: every reading of its one channel. Base units. */
   values: number[];
 }
 
-/** A fault, with what it showed. */
+/** A fault, with the values that it showed. */
 export const fault = (kind: Fault, say: Message, values: number[]): Watch => ({
   state: 'fault',
   fault: kind,
@@ -23,7 +23,7 @@ export const fault = (kind: Fault, say: Message, values: number[]): Watch => ({
   values,
 });
 
-/** Whether the last so many values are the very same: more exactly than a sensor that lives. */
+/** Whether the last `times` values are identical: more exactly than a working sensor. */
 export const repeats = (values: readonly number[], times: number, { noise }: Channel): boolean => {
   const last = values.slice(-times);
   return noise > 0 && last.length === times && Math.max(...last) - Math.min(...last) < noise;

@@ -4,20 +4,20 @@ import type { Channel, Instrument, Sample } from './instrument';
 import { fault, repeats, type Watch } from './seen';
 import { watchLog } from './watchLog';
 
-/** A stream is looked at over so long, ms; what has not settled after so much longer is drifting. */
+/** A stream is judged over this time, ms; if it has not settled after the second time it is drifting. */
 const WINDOW_MS = 4000;
 const SETTLE_MS = 15_000;
-/** So many the very same in a row, and the sensor no longer feels anything. */
+/** So many identical values in a row: the sensor is stuck. */
 const SAME_STREAM = 8;
 const SAME_SPOT = 4;
-/** So many readings on one line, each as much further as the one before, by so much of the first of all: it drifts. */
+/** So many readings on one line, each further by this share of the first: it drifts. */
 const ROW_SPOT = 4;
 const ROW_SHARE = 0.12;
 const ROW_EVEN = 0.5;
-/** As far from what is expected as this is plausible; in another unit as near as this, and it is that. */
+/** A value within this factor of the expected one is plausible; one that is as near in another unit is in that unit. */
 const FAR = 4;
 const NEAR = 2;
-/** The same for temperatures, whose zero is nothing, °C. */
+/** The same for temperatures, whose zero has no meaning, °C. */
 const FAR_C = 25;
 const NEAR_C = 15;
 
@@ -26,7 +26,7 @@ const unitOf = (channel: Channel, symbol: string): Unit | undefined => {
   return symbol === '' ? units[0] : units.find((u) => u.symbol === symbol);
 };
 
-/** Whether a value is the one expected, read in another unit than it is said to be; that unit, else null. */
+/** The unit in which a value would be the expected one, if it is not the stated unit; otherwise null. */
 function unitMeant(channel: Channel, value: number, said: Unit, expected: number | null) {
   if (expected === null) return null;
   const warm = channel.quantity === 'temperature';
@@ -57,7 +57,7 @@ function inBase(device: Instrument, sample: Sample): { values: number[] } | { un
   return { values };
 }
 
-/** What is wrong with the values of one moment, `settled` or not: a unit not theirs, or what it cannot measure. */
+/** The fault of one moment's values, `settled` or not: a wrong unit, or outside the measuring range. */
 function implausible(
   device: Instrument,
   sample: Sample,
@@ -68,7 +68,7 @@ function implausible(
   for (const [i, channel] of device.channels.entries()) {
     const value = values[i] as number;
     const unit = unitOf(channel, sample.units[i] ?? '') as Unit;
-    // What is being poured is on its way to what is expected.
+    // During a pour the value moves towards the expected one.
     const expected = settled || channel.deed === null ? (expects[i] ?? null) : null;
     const meant = unitMeant(channel, value, unit, expected);
     const given = { what: channel.name, value: q(value, channel.quantity) };
@@ -91,7 +91,7 @@ function implausible(
   return null;
 }
 
-/** How much the straight line through the values of one channel rises from the first sample to the last. */
+/** The rise of the straight line fitted through one channel's values, from the first sample to the last. */
 function rise(at: readonly number[], values: readonly number[]): number {
   const n = at.length;
   const [mt, mv] = [at, values].map((list) => list.reduce((sum, x) => sum + x, 0) / n) as [
@@ -106,7 +106,7 @@ function rise(at: readonly number[], values: readonly number[]): number {
   return under === 0 ? 0 : (over / under) * ((at.at(-1) as number) - (at[0] as number));
 }
 
-/** What the last samples up to one of them say of a channel: how much it rises over the window. */
+/** The change of a channel over the window up to one sample. */
 function movedAt(samples: readonly Sample[], own: readonly number[], last: number): number {
   const until = (samples[last] as Sample).at;
   const from = samples.findIndex((s) => s.at > until - WINDOW_MS);
@@ -114,7 +114,7 @@ function movedAt(samples: readonly Sample[], own: readonly number[], last: numbe
   return rise(at, own.slice(from, last + 1));
 }
 
-/** Since when nothing was done to what it measures, epoch ms: the last pour, or its first sample. */
+/** The time since the last action on what it measures, epoch ms: the last pour, or the first sample. */
 function leftAlone(samples: readonly Sample[], own: readonly number[], { deed }: Channel): number {
   const first = (samples[0] as Sample).at;
   if (deed === null) return first;
@@ -130,7 +130,7 @@ const settling = (values: number[]): Watch => ({
   values,
 });
 
-/** A stream, oldest first: alive, settled. */
+/** Judges a stream, oldest first: working, settled. */
 function watchStream(
   device: Instrument,
   samples: readonly Sample[],
@@ -168,7 +168,7 @@ function watchStream(
   return calm ? { state: 'steady', fault: null, say: m('Steady.'), values } : settling(values);
 }
 
-/** Spot readings, oldest first. */
+/** Judges spot readings, oldest first. */
 function watchSpot(device: Instrument, rows: readonly number[][]): Watch {
   const [channel] = device.channels as [Channel];
   const values = rows.map((row) => row[0] as number);
@@ -208,9 +208,9 @@ function watchSpot(device: Instrument, rows: readonly number[][]): Watch {
 }
 
 /**
- * What is to be thought of what an instrument has sent, oldest first, at a moment, epoch ms. `expects` is what the plan
- * thinks each channel will show, base unit, null where it does not know: by that a wrong unit is told. `since` is when it
- * was opened, epoch ms. Never throws.
+ * Judges the samples of an instrument, oldest first, at a moment, epoch ms. `expects` is the plan's expected value of
+ * each channel in its base unit, null if unknown: it reveals a wrong unit. `since` is the time of opening, epoch ms.
+ * Never throws.
  */
 export function watch(
   device: Instrument,

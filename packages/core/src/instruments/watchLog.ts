@@ -3,17 +3,17 @@ import { MINUTE } from '../units/clock';
 import type { Instrument, Sample } from './instrument';
 import { fault, repeats, type Watch } from './seen';
 
-/** So many the very same in a row, and a sensor no longer feels anything. */
+/** So many identical values in a row: the sensor is stuck. */
 const SAME_LOG = 12;
-/** Two spots of one repair that were so far together and are now so much further apart, °C, over so many rows each. */
+/** Two sensors of one repair that agreed before and now differ by this much, °C, over so many rows. */
 const APART_C = 4;
 const FEW_LOG = 3;
 
-/** Mean of one channel over a stretch of rows. */
+/** Mean of one channel over a range of rows. */
 const meanOf = (rows: readonly (readonly number[])[], channel: number): number =>
   rows.reduce((sum, row) => sum + (row[channel] as number), 0) / rows.length;
 
-/** A log, oldest first: whole up to now, its sensors alive and together. */
+/** Judges a log, oldest first: complete until now, sensors working and in agreement. */
 export function watchLog(
   device: Instrument,
   samples: readonly Sample[],

@@ -4,7 +4,7 @@ import type { Message } from '../message/message';
 import type { Job } from './job';
 import { judgeSeconds } from './seconds';
 
-/** A second material that a job asks for: what was chosen, why, and every card that could stand in for it. */
+/** A second material of a job: which was chosen, why, and every alternative card. */
 export interface SecondAsked {
   purpose: Purpose;
   card: SystemCard;
@@ -12,7 +12,7 @@ export interface SecondAsked {
   options: SystemCard[];
 }
 
-/** The second materials of a job, in the order its family asks for them. */
+/** The second materials of a job, in the order of its family. */
 export function secondsAsked({ work, family }: Job): SecondAsked[] {
   const asked = new Map<Purpose, SecondAsked>();
   const watched: typeof work = {

@@ -19,7 +19,7 @@ import type { WorkContext } from '../work/context';
 import { missedSteps } from './missed';
 import { chooseSecond } from './seconds';
 
-/** A survey, a card and a site made into a job: rounds, steps in order, all of it on the clock. */
+/** A job: a survey, a card and a site as rounds, steps in order, and a schedule. */
 export interface Job {
   work: Work;
   family: Family;
@@ -34,13 +34,13 @@ export interface JobAsk {
   site: SiteSettings;
   context: WorkContext;
   demand: Demand;
-  /** Held at this, °C; null: as it is measured. */
+  /** Held at this temperature, °C; null: as measured. */
   heldC: number | null;
-  /** So many conditions are met by hand before anything is cleaned. */
+  /** Number of conditions that are met by hand before cleaning. */
   terms: number;
 }
 
-/** The sums of a survey with a card, before any step is written. */
+/** The calculations for a survey and a card, before any step is written. */
 export function workFor({ survey, card, site, context, demand, heldC, terms }: JobAsk): Work {
   const family = familyOf(survey.family);
   const schools = settled(askedBy(family.method.schools, card), context.schools);
@@ -57,7 +57,7 @@ export function workFor({ survey, card, site, context, demand, heldC, terms }: J
   });
 }
 
-/** Warmest that any material of a job must be held at, where the surface is colder; null where none must. */
+/** The warmest temperature that any material of the job must be held at, where the surface is colder; null if none. */
 export function jobWarmC({ draft, work }: Job): number | null {
   const warm = draft.rounds.flatMap((r) => warmedTo({ card: r.card, survey: work.survey }) ?? []);
   return warm.length > 0 ? Math.max(...warm) : null;
@@ -66,7 +66,7 @@ export function jobWarmC({ draft, work }: Job): number | null {
 const GATE_AGE = m('The gate’s reading is of now, not of hours ago.');
 const BARE_AGE = m('Bare metal is covered before it turns.');
 
-/** Each mix waits for a gate that is young enough; the first coat for metal that has not turned. */
+/** Adds a gate before each mix that is recent enough, and a limit on bare metal before the first coat. */
 function withGates(work: Work, steps: readonly StepDraft[]): StepDraft[] {
   const { site, demand } = work;
   const gated = steps.some((s) => s.name === 'gate');
@@ -91,19 +91,19 @@ function withGates(work: Work, steps: readonly StepDraft[]): StepDraft[] {
   });
 }
 
-/** What the way back into service waits for: every round that the service loads. */
+/** What the return to service waits for: every round that the service loads. */
 const loadedBy = (rounds: readonly Round[]) =>
   rounds.flatMap((r) =>
     r.needed === null ? [] : [{ round: r.id, at: neededOn(r.card, r.needed) }],
   );
 
-/** The minute of the day that the site’s clocks show at a minute of the stop. */
+/** The minute of the day on the site’s clock, at a minute of the stop. */
 const clockOf =
   (startAt: string, zone: Zone) =>
   (at: number): number =>
     minuteOfDay(Date.parse(startAt) + at * MINUTE, zone);
 
-/** Every family is heated where its card asks it, before anybody inspects: no method needs to think of it. */
+/** Adds post-cure before inspection where the card asks for it: no family's method has to. */
 function withPostCure(work: Work, { steps, rounds }: Draft): StepDraft[] {
   const last = rounds.filter((r) => r.card === work.card).at(-1);
   const inspected = steps.findIndex((s) => s.station === 'accept');
@@ -111,13 +111,13 @@ function withPostCure(work: Work, { steps, rounds }: Draft): StepDraft[] {
   return last ? [...steps.slice(0, at), ...postCure(work, last), ...steps.slice(at)] : [...steps];
 }
 
-/** What a family writes, and what every job has besides. */
+/** A family's draft, with the steps that every job has. */
 function draftOf(work: Work, family: Family): Draft {
   const draft = family.method.draft(work as never);
   return { ...draft, steps: withConditions(work, withPostCure(work, draft)) };
 }
 
-/** Writes the job of a card for a survey, or takes one as it was written, and lays it on the clock. Pure. */
+/** Writes the job of a card for a survey, or takes a written draft, and schedules it. Pure. */
 export function jobFrom(work: Work, written?: Draft): Job {
   const family = familyOf(work.survey.family);
   const draft = written ?? draftOf(work, family);

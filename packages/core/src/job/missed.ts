@@ -6,12 +6,12 @@ import { step } from '../methods/step';
 import type { Missed, StepDraft } from '../work/step';
 import type { Work } from '../work/work';
 
-/** Going over a coat that has gone shiny takes this share of grading it bare. */
+/** Abrading a coat that has become shiny takes this share of the time for grading bare metal. */
 const ABRADE_SHARE = 0.4;
 
 /**
- * What is done where a step would begin after its time: put into the plan, not left to be found out. A job that wipes
- * nothing before its first mix, such as concrete that is damp, wipes nothing here either.
+ * The steps that replace a missed window: they are put into the plan. A job that wipes nothing before its first mix,
+ * such as damp concrete, wipes nothing here either.
  */
 export const missedSteps =
   (work: Work, wipes: boolean) =>

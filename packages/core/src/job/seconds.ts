@@ -14,7 +14,7 @@ import { workOf, type Second, type SecondNeed, type Work } from '../work/work';
 
 const pick = (rules: readonly Rule[], ...ids: string[]) => rules.filter((r) => ids.includes(r.id));
 
-/** Rules that every material of a job is judged by, each on what it meets where it lies. */
+/** Rules for every material of a job, each applied to the place where it lies. */
 const SHARED: readonly Rule[] = [
   ...pick(placeRules, 'in-use', 'nearby', 'ventilation', 'size'),
   ...pick(surfaceRules, 'substrate', 'damp', 'ambient'),
@@ -23,7 +23,7 @@ const SHARED: readonly Rule[] = [
 ];
 const MEANT = pick(placeRules, 'intent');
 
-/** A card that may not lie under the next: their chemistries do not bear each other. */
+/** Whether the next material may lie on this one: their chemistries must be compatible. */
 const bears = (card: SystemCard, over: SystemCard | undefined): Judgement =>
   over && card.notUnder.includes(over.chemistry)
     ? no(() => m('{over} may not lie over it.', { over: over.code }))
@@ -32,11 +32,11 @@ const bears = (card: SystemCard, over: SystemCard | undefined): Judgement =>
 export interface JudgedSecond {
   card: SystemCard;
   verdict: Verdict;
-  /** How many of its limits stand against it. */
+  /** Number of limits that exclude it. */
   stops: number;
-  /** The first reason that decides. */
+  /** The first deciding reason. */
   because: Message;
-  /** What it hangs on. */
+  /** Its conditions. */
   terms: readonly SecondTerm[];
 }
 
@@ -47,7 +47,7 @@ const termOf = (card: SystemCard, rule: string, found: Judgement): SecondTerm =>
   steps: found.steps,
 });
 
-/** What the second materials of a job hang on, beyond what its own card asks by the same words. */
+/** The conditions of a job's second materials, without those that its main card already has in the same words. */
 export function secondTerms(work: Work, rounds: readonly Round[]): SecondTerm[] {
   const own = (rule: string): string | null => {
     const found = SHARED.find((r) => r.id === rule)?.judge(work);
@@ -60,7 +60,7 @@ export function secondTerms(work: Work, rounds: readonly Round[]): SecondTerm[] 
 
 const ORDER: Record<Verdict, number> = { fits: 0, if: 1, no: 2 };
 
-/** What a second material is asked for, as a demand of its own. */
+/** The demand on a second material. */
 function demandFor(demand: Demand, need: SecondNeed): Demand {
   const service = need.wetted ? demand.service : { ...demand.service, medium: 'air' as const };
   return {
@@ -85,7 +85,10 @@ function demandFor(demand: Demand, need: SecondNeed): Demand {
   };
 }
 
-/** Judges every card of the library that can do it, best first: what fits, of what does not what is nearest to it, then the cheapest a millilitre. */
+/**
+ * Judges every card that can do it, best first: fitting ones; of the others the nearest to fitting; then by cost per
+ * millilitre.
+ */
 export function judgeSeconds(work: Work, need: SecondNeed): JudgedSecond[] {
   const { context, site, schools, survey } = work;
   const able = (context.library ?? []).filter(
@@ -94,7 +97,7 @@ export function judgeSeconds(work: Work, need: SecondNeed): JudgedSecond[] {
   );
   const demand = demandFor(work.demand, need);
   const rules = need.wetted ? [...SHARED, ...MEANT] : SHARED;
-  // Judged at the temperature it will really be laid at.
+  // Judged at the temperature at which it will be applied.
   const held = {
     ...survey,
     readings: { ...survey.readings, surfaceC: work.tempC },
@@ -134,7 +137,7 @@ export function judgeSeconds(work: Work, need: SecondNeed): JudgedSecond[] {
     );
 }
 
-/** Chooses a second material and says why; the person’s own choice goes first where it is among them. */
+/** Chooses a second material and says why; the person’s own choice goes first if it is available. */
 export function chooseSecond(work: Work, need: SecondNeed): Second {
   const judged = judgeSeconds(work, need);
   const wanted = work.context.seconds?.[need.purpose];

@@ -7,7 +7,7 @@ import type { WorkContext } from '../work/context';
 import { judge, type CardMatch } from './match';
 import { rank, type Scored, type Weights } from './rank';
 
-/** A set of survey changes that would let a system in, or let it in without conditions. */
+/** A set of survey changes that would allow a system, or allow it without conditions. */
 export interface WhatIf {
   code: string;
   name: string;
@@ -15,7 +15,7 @@ export interface WhatIf {
   verdict: Verdict;
 }
 
-/** More changes than this at once is another job, not a small change. */
+/** More changes at once are another job, not a small change. */
 const MOST_CHANGES = 3;
 const SHOWN = 4;
 
@@ -36,7 +36,7 @@ function put(value: unknown, [head, ...rest]: string[], leaf: unknown): unknown 
   return { ...group, [head]: put(group[head], rest, leaf) };
 }
 
-/** A survey with changes typed into it; null where one of them is no field of this survey, or out of its range. */
+/** A survey with changes applied; null if one is not a field of this survey, or out of its range. */
 export function withChanges(survey: Survey, changes: readonly Relax[]): Survey | null {
   let next: unknown = survey;
   for (const { path, text } of changes) {
@@ -49,7 +49,7 @@ export function withChanges(survey: Survey, changes: readonly Relax[]): Survey |
   return parsed.success ? (parsed.data as Survey) : null;
 }
 
-/** The least changes that turn every verdict of a kind on one card: one for each field they touch. */
+/** The smallest changes that turn every verdict of one kind on a card: one for each field. */
 function changesFor(match: CardMatch): Relax[] | null {
   const blocking = match.judged.filter((j) => j.verdict === match.verdict);
   const relaxes = blocking.map((j) => j.relax);
@@ -59,8 +59,8 @@ function changesFor(match: CardMatch): Relax[] | null {
 }
 
 /**
- * The smallest sets of survey changes that would let a better system in, fewest changes first, then as those systems
- * would be ranked. Each is tried on the whole survey before it is offered, since one change may trip another rule.
+ * The smallest sets of survey changes that would allow a better system, fewest changes first, then by rank of those
+ * systems. Each is tried on the whole survey before it is offered, because a change may break another rule.
  */
 export function whatWouldChange(
   survey: Survey,
@@ -77,7 +77,7 @@ export function whatWouldChange(
     if (!changes || !changed) return [];
     const after = judge(changed, match.card, site, context);
     if (ORDER[after.verdict] >= ORDER[match.verdict]) return [];
-    // Better: it would stand before what stands first now, everything else as it is.
+    // Better: ranked before the present first, with everything else unchanged.
     const cards = [
       after,
       ...(best && best.match.card.code !== match.card.code
@@ -89,7 +89,7 @@ export function whatWouldChange(
     const { code, name } = match.card;
     return [{ code, name, changes, verdict: after.verdict, after }];
   });
-  // Each as it would be after its own changes, in the order that they would stand in.
+  // Each with its own changes applied, in their ranking.
   const order = rank(
     found.map((f) => f.after),
     survey.intent,

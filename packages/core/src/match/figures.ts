@@ -5,7 +5,7 @@ import { figureOf, type Figure } from '../work/figure';
 import type { CardMatch, Judged } from './match';
 import { costAYear, YEAR_DAYS } from './rank';
 
-/** Which figure of the plan carries the sum of a rule; the others compare a reading with the card. */
+/** The figure of the plan whose working belongs to a rule; the others compare a reading with the card. */
 const SUMS: Record<string, string> = {
   window: 'ready',
   thickness: 'coats',
@@ -13,7 +13,7 @@ const SUMS: Record<string, string> = {
   ambient: 'margin',
 };
 
-/** Time to service: the plan's own, and before it whatever must be allowed first. */
+/** Time to service: the plan's own time, and before it the time for approvals. */
 function readyFigure({ serviceMin, besides, work }: CardMatch, ready: Figure): Figure {
   if (serviceMin === null || besides.minutes === 0) return ready;
   return figureOf(
@@ -37,7 +37,7 @@ function readyFigure({ serviceMin, besides, work }: CardMatch, ready: Figure): F
   );
 }
 
-/** What it costs in all, and for each year of its life. */
+/** The total cost, and the cost per year of life. */
 function moneyFigures(match: CardMatch): Record<string, Figure> {
   const { card, work, lifeDays, totalCost, materialCost, workCost, downtimeCost, besides } = match;
   const a = costAYear(match);
@@ -61,7 +61,7 @@ function moneyFigures(match: CardMatch): Record<string, Figure> {
   };
 }
 
-/** The figures of a match, each with its working: those of the plan it would make, and one a rule that measures. */
+/** The figures of a match, each with its working: those of its plan, and one for each rule that measures. */
 export function matchFigures(
   match: CardMatch,
   plan: Record<string, Figure>,

@@ -15,9 +15,9 @@ import {
   type Rule,
 } from '../rules/rule';
 
-/** More batches than this in one job is a crowd at the pail, not a plan to lean on. */
+/** More batches than this in one job are a risk. */
 const MANY_BATCHES = 6;
-/** A stop is asked for in steps of this, minutes. */
+/** The length of a stop is suggested in steps of this, minutes. */
 const HALF_HOUR = 30;
 
 /** Whether the job can be done: other materials, batches, hours, shelf. */

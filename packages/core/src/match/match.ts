@@ -15,7 +15,7 @@ import type { WorkContext } from '../work/context';
 import { jobRules } from './jobRules';
 import { jobAlone, jobsShared, packsCost, type Ask, type JudgedJob } from './outcome';
 
-/** Rules of the card by itself, in the order a person would ask; those of the whole job follow. */
+/** The rules for the card alone, in the order a person would ask; rules for the whole job follow. */
 const cardRules: readonly Rule[] = [...placeRules, ...surfaceRules, ...serviceRules];
 type Named = Pick<Rule, 'id' | 'name' | 'question' | 'strength'>;
 export const rules: readonly Named[] = [...cardRules, ...jobRules];
@@ -30,31 +30,31 @@ export interface CardMatch {
   judged: readonly Judged[];
   marginPct: number;
   lifeDays: number;
-  /** Minutes from the first step to its readiness, as the plan has it. */
+  /** Minutes from the first step to readiness, by the plan. */
   readyMin: number | null;
   materialCost: number | null;
-  /** What it takes that is not in its schedule. */
+  /** What it takes outside its schedule. */
   besides: Besides;
-  /** Minutes until it is back in service, with whatever must be allowed first. */
+  /** Minutes until it is back in service, with approvals. */
   serviceMin: number | null;
   downtimeCost: number | null;
-  /** People and heater. */
+  /** Cost of people and heater. */
   workCost: number | null;
-  /** Material, work, what it takes besides, and the stop. */
+  /** Material, work, extras, and the stop. */
   totalCost: number | null;
-  /** The job it would be, as it is held. Worked out when it is asked for. */
+  /** The job, as it is held. Computed on request. */
   job: () => Job;
-  /** Held at this, °C; null: as it is. */
+  /** Held at this temperature, °C; null: as it is. */
   heldC: number | null;
 }
 
-/** What a card takes that is not in its schedule: minutes of leave beyond those in which conditions are met, and money. */
+/** What a card takes outside its schedule: minutes of approvals beyond the conditions met by hand, and money. */
 export interface Besides {
   minutes: number;
   cost: number;
 }
 
-/** Leave is asked of all at once, and before the stop where it can be; an early look costs a person’s time later. */
+/** All approvals are asked for at once, and before the stop if possible; an early look costs a person’s time later. */
 function besides(
   who: ReadonlySet<Permission>,
   early: boolean,
@@ -68,28 +68,31 @@ function besides(
   };
 }
 
-/** So often a job is written again for another count of conditions. */
+/** How often a job is written again when its number of conditions changes. */
 const TRIES = 3;
 
-/** What counts as a whole reserve where zero is only a mark on a scale: a limit of 0 °C or pH 0 is no smaller than another. */
+/**
+ * The full range for margins where zero is only a point on a scale: a limit of 0 °C or pH 0 is not smaller than
+ * another.
+ */
 const SPAN: Partial<Record<QuantityId, number>> = { temperature: 60, ph: 4 };
 
-/** How far a figure is inside its limit, in percent of the limit, or of a span of its scale; negative past it. */
+/** The distance of a figure to its limit, in percent of the limit or of its scale's range; negative past it. */
 export function marginPct({ value, limit, sense, quantity }: Against): number {
   const size = SPAN[quantity] ?? Math.max(Math.abs(limit), 1e-6);
   return ((sense === 'max' ? limit - value : value - limit) / size) * 100;
 }
 
 /**
- * Where a figure stands on a rule whose limit is at 1: under it below a most, over it above a least, by its reserve, so
- * that it hangs on no zero. Never under 0.
+ * The position of a figure on a rule whose limit is at 1: below 1 under an upper limit, above 1 over a lower one, by
+ * its margin. Never below 0.
  */
 export const shareOfLimit = (against: Against): number =>
   Math.max(0, 1 + ((against.sense === 'max' ? -1 : 1) * marginPct(against)) / 100);
 
 const named = (found: Judgement, rule: Named): Judged => Object.assign(found, { rule });
 
-/** A judgement of the whole job on a card that is out already: made when somebody reads it. */
+/** A judgement of the whole job for a card that is already excluded: computed when it is read. */
 class Later implements Judged {
   private made: Judgement | null = null;
 
@@ -130,7 +133,7 @@ class Later implements Judged {
   }
 }
 
-/** What the cards of one run share: what is asked of them, and how their jobs are worked out. */
+/** What the cards of one run share: their demands, and the computation of their jobs. */
 export interface Run {
   demand: Demand;
   jobOf: typeof jobAlone;
@@ -141,8 +144,8 @@ const runAlone = (survey: Survey, site: SiteSettings): Run => ({
 });
 
 /**
- * One card against one survey. Its verdict and figures are worked at once; the reasons behind them, and the sums they
- * were judged on, when somebody reads them: of hundreds of cards a person reads a handful.
+ * One card judged for one survey. Verdict and figures are computed at once; reasons and their working when read: of
+ * hundreds of cards a person reads a few.
  */
 class Judging implements CardMatch {
   readonly verdict: Verdict;
@@ -172,7 +175,7 @@ class Judging implements CardMatch {
       if (found.verdict === 'if' && found.who) who.add(found.who);
       else if (found.verdict === 'if') terms.push(found);
       early ||= found.early === true;
-      // A thin layer, few batches or a quick cure is no reserve: only what it stands in service is.
+      // A thin layer, few batches or a quick cure is no margin: only strength in service counts.
       if (found.against && strength) margin = Math.min(margin, marginPct(found.against));
     };
     for (const rule of cardRules) count(rule.judge(work), rule.strength);
@@ -200,8 +203,8 @@ class Judging implements CardMatch {
     return (this.whole ??= this.jobOf(this.ask));
   }
   /**
-   * The job with the time for what is met by hand. Which conditions a step sees to, and which come of the job itself,
-   * shows when it is written, so it is written again where the count was another.
+   * The job with the time for conditions met by hand. Which conditions a step meets shows only when the job is written,
+   * so it is written again if their number changed.
    */
   private jobWith(held: readonly Judgement[]): JudgedJob {
     const counted = (job: JudgedJob) =>
@@ -257,7 +260,7 @@ class Judging implements CardMatch {
   }
 }
 
-/** Judges one card against a survey by every rule. A single `no` excludes; an `if` carries its condition. */
+/** Judges one card for a survey by every rule. A single `no` excludes; an `if` carries its condition. */
 export function judge(
   survey: Survey,
   card: SystemCard,
@@ -268,7 +271,7 @@ export function judge(
   return new Judging({ survey, card, site, context, demand, terms: 0 }, jobOf);
 }
 
-/** Judges every card that serves the survey's family, sharing the sums that cards ask alike. */
+/** Judges every card that serves the survey's family; cards with equal demands share calculations. */
 export function matchAll(
   survey: Survey,
   cards: readonly SystemCard[],

@@ -10,52 +10,52 @@ import { aidProblem } from '../work/aids';
 import type { Laid } from '../schedule/layOut';
 import type { Round, SecondTerm } from '../work/round';
 
-/** What a job comes to, in figures alone: all that its verdicts and its place in the order hang on. */
+/** The result of a job in figures: all that its verdicts and its rank depend on. */
 export interface Outcome {
-  /** Held at this while it is done, °C; null: as it is. */
+  /** Held at this temperature during the work, °C; null: as it is. */
   heldC: number | null;
-  /** Held at this so that it is ready in time, °C; null where it need not be. */
+  /** Held at this temperature to be ready in time, °C; null if not needed. */
   heldForTimeC: number | null;
-  /** Ready without any heat, minutes; for the words beside it. */
+  /** Minutes to readiness without heat, for the text. */
   coldReadyMin: number | null;
-  /** Every round can be done and every step has its time. What is not sound is read from the job itself. */
+  /** Every round can be done and every step has its time. Faults are read from the job itself. */
   sound: boolean;
-  /** Minutes to its readiness; without end where it cannot be laid on the clock. */
+  /** Minutes to readiness; infinite if it cannot be scheduled. */
   readyMin: number;
-  /** Of the card itself: batches, whether one needed more hands or cooler parts, and what is drawn from which packs. */
+  /** Of the main card: batches, whether one needed more people or cooled parts, and the packs drawn. */
   batches: number;
   chose: boolean;
   drawn: number;
   packIds: readonly string[] | null;
-  /** What its second materials hang on besides. */
+  /** The conditions of its second materials. */
   secondTerms: readonly SecondTerm[];
   /** Names of all its steps. */
   stepNames: ReadonlySet<string>;
-  /** Why an aid that it needs may not be used here; null where all may. */
+  /** Why an aid that it needs may not be used here; null if all may. */
   aidProblem: Message | null;
-  /** Packs of the second materials, the cheapest that hold enough; null where one cannot be bought. */
+  /** Cost of the second materials' cheapest sufficient packs; null if one cannot be bought. */
   secondsCost: number | null;
   /** Minutes of all its people, and of the heater. */
   labourMin: number;
   heatMin: number;
 }
 
-/** A job as it is asked for, before it is known what it is held at. */
+/** A job before its holding temperature is known. */
 export type Ask = Omit<JobAsk, 'heldC'>;
 
-/** Degrees that a heater is counted on for beyond what is there. */
+/** Degrees that a heater can add. */
 const HEATER_C = 15;
 
 const isSound = ({ laid, draft }: Job): boolean => laid.ok && draft.rounds.every((r) => !r.problem);
 const readyOf = (job: Job): number => (job.laid.ok && isSound(job) ? job.laid.readyMin : Infinity);
 
-/** Rounds of the card that the job is of; the others are second materials. */
+/** Rounds of the job's main card; the others are second materials. */
 export const ownRounds = ({ draft, work }: Pick<Job, 'draft' | 'work'>) =>
   draft.rounds.filter((r) => r.card === work.card);
 
 /**
- * The coldest whole degree, at most fifteen warmer and inside the card, at which the job ends inside the stop. Hours fall
- * with warmth about by a share a degree, so each try is put where that line would cross the stop.
+ * The coldest whole degree, at most fifteen above and within the card's range, at which the job ends inside the stop.
+ * Hours fall by about a constant share per degree, so each try is put where that line would meet the stop.
  */
 function heldInTime(ask: Ask, { work }: Job, coldReadyMin: number): Job | null {
   const { downMin } = work.survey.window;
@@ -70,7 +70,7 @@ function heldInTime(ask: Ask, { work }: Job, coldReadyMin: number): Job | null {
   if (inTime.readyMin > downMin) return null;
   while (inTime.heldC - late.heldC > 1) {
     const known = Math.log(late.readyMin / downMin) / Math.log(late.readyMin / inTime.readyMin);
-    // Where it cannot be done at all a little colder, there is no line to follow.
+    // If a slightly colder try is impossible, there is no line to follow.
     const share = Number.isFinite(known) ? known : 0.5;
     const guess = Math.ceil(late.heldC + (inTime.heldC - late.heldC) * share);
     const tried = at(Math.min(Math.max(guess, late.heldC + 1), inTime.heldC - 1));
@@ -80,7 +80,7 @@ function heldInTime(ask: Ask, { work }: Job, coldReadyMin: number): Job | null {
   return inTime.job;
 }
 
-/** The cheapest packs of a card that hold so much; null where none do. */
+/** The cheapest packs of a card that hold this amount; null if there are none. */
 export function packsCost(
   card: SystemCard,
   { drawn, packIds }: { drawn: number; packIds: readonly string[] | null },
@@ -92,7 +92,7 @@ export function packsCost(
   return picked.ok ? picked.totalPrice : null;
 }
 
-/** What is drawn of one card over its rounds, from which of its packs. */
+/** The packs drawn of one card over its rounds. */
 const drawnOf = (rounds: readonly Round[]) => ({
   drawn: rounds.reduce((s, r) => s + r.draw, 0),
   packIds: rounds.flatMap((r) => (r.packIds ? [[...r.packIds]] : []))[0] ?? null,
@@ -112,7 +112,7 @@ const aidProblemOf = ({ draft, work }: Job): Message | null =>
     null,
   );
 
-/** Minutes of all people of a job on its clock, and of the heater, which runs from its step until it is ready. */
+/** Minutes of all people of a job, and of the heater, which runs from its step until readiness. */
 export function effortOf({ slots, readyMin }: Laid): { labourMin: number; heatMin: number } {
   const heatAt = slots.find((s) => s.step === 'heat')?.from;
   return {
@@ -156,28 +156,28 @@ function asDone(ask: Ask): { job: Job; outcome: Outcome } {
     : { job, outcome: outcomeFrom(job, null) };
 }
 
-/** What a job comes to, and the job itself for whoever reads its words. */
+/** The result of a job, and the job itself for reading its text. */
 export interface JudgedJob extends Outcome {
   ask: Ask;
   job: () => Job;
 }
 
-/** Works the job of one card out. */
+/** Computes the job of one card. */
 export function jobAlone(ask: Ask): JudgedJob {
   const { job, outcome } = asDone(ask);
   return { ...outcome, ask, job: () => job };
 }
 
-/** A curve of a card is read point by point, hundreds of times over: it is told apart as one thing. */
+/** A curve of a card is read point by point, hundreds of times: it is compared as a whole. */
 const isCurve = (value: object): boolean =>
   Array.isArray(value) &&
   typeof value[0] === 'object' &&
   value[0] !== null &&
   'minutes' in value[0];
 
-/** Works the jobs of many cards out, each outcome shared by all cards that it cannot tell apart. */
+/** Computes the jobs of many cards; cards that read the same input share a result. */
 export function jobsShared(): (ask: Ask) => JudgedJob {
-  // Jobs with as many conditions to meet are alike.
+  // Jobs with the same number of conditions are alike.
   const byTerms = new Map<number, ReturnType<typeof sharedByReads<SystemCard, Outcome>>>();
   return (ask) => {
     const shared = byTerms.get(ask.terms) ?? sharedByReads<SystemCard, Outcome>(isCurve);

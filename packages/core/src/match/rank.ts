@@ -10,22 +10,21 @@ export interface Criterion {
   name: string;
   quantity: QuantityId;
   better: 'more' | 'less';
-  /** Weight of the criterion in each of the two orders; each column adds up to 1. */
+  /** Weight of the criterion for each intent; each column adds up to 1. */
   weight: Record<Intent, number>;
   of: (match: CardMatch) => number | null;
 }
 
-/** Days of a year, for what a repair costs in one. */
+/** Days of a year, for cost per year. */
 export const YEAR_DAYS = 365;
 
-/** What a repair costs for each year that it is expected to last; null where one of the two is not known. */
+/** The cost per expected year of life; null if cost or life is unknown. */
 export const costAYear = ({ totalCost, lifeDays }: CardMatch): number | null =>
   totalCost === null ? null : (totalCost / lifeDays) * YEAR_DAYS;
 
 /**
- * What the order of systems is made of: all of it visible, none of it hidden. Among those with enough reserve one
- * decides by itself: what a year costs where it must last, how soon it runs where it is a stop-gap. The others count
- * for whoever gives them weight.
+ * The criteria of the ranking, all visible. Among cards with enough margin one decides by default: cost per year for
+ * lasting repairs, time to service for stop-gaps. The others count if somebody gives them weight.
  */
 export const criteria: Criterion[] = [
   {
@@ -70,10 +69,10 @@ export const criteria: Criterion[] = [
   },
 ];
 
-/** Weights of the criteria by id, moved by a person; they are brought to a sum of 1. */
+/** Weights of the criteria by id, set by a person; scaled to a sum of 1. */
 export type Weights = Readonly<Record<string, number>>;
 
-/** The weights of an intent as they stand, a person’s own or the usual ones, adding up to 1. */
+/** The weights for an intent, the person's own or the default ones, with sum 1. */
 export function weightsOf(intent: Intent, own?: Weights): Record<string, number> {
   const raw = criteria.map((c) => [c.id, Math.max(0, own?.[c.id] ?? c.weight[intent])] as const);
   const sum = raw.reduce((s, [, w]) => s + w, 0);
@@ -94,18 +93,18 @@ export interface Scored {
   }[];
 }
 
-/** Less reserve than this is none: a limit is met, and not more, percent. */
+/** A margin below this counts as zero: the limit is only just met, percent. */
 const NO_RESERVE_PCT = 0.01;
-/** From this on there is reserve enough, and more of it decides nothing, percent. */
+/** A margin above this is enough; more decides nothing, percent. */
 export const ENOUGH_PCT = 10;
-/** Whether a card that fits stands at a limit of its service. */
+/** Whether a fitting card is at a limit of its service. */
 export const atItsLimit = ({
   verdict,
   marginPct,
 }: Pick<CardMatch, 'verdict' | 'marginPct'>): boolean =>
   verdict !== 'no' && marginPct < NO_RESERVE_PCT;
 
-/** The name of the rule whose limit of service is the nearest; null where none is measured. */
+/** The rule with the smallest margin in service; null if none is measured. */
 export const tightestOf = ({ judged }: Pick<CardMatch, 'judged'>): string | null =>
   judged
     .flatMap(({ rule, against }) =>
@@ -113,14 +112,14 @@ export const tightestOf = ({ judged }: Pick<CardMatch, 'judged'>): string | null
     )
     .sort((a, b) => a.spare - b.spare)[0]?.name ?? null;
 
-/** Where a match stands before anything is weighed: with reserve enough, with some, with none, or out. */
+/** The group of a match before weighting: enough margin, some, none, or excluded. */
 function tier(match: CardMatch): number {
   if (match.verdict === 'no') return 3;
   if (atItsLimit(match)) return 2;
   return match.marginPct < ENOUGH_PCT ? 1 : 0;
 }
 
-/** Share of the best: 1 for the best value among those compared, 0 for what is not known. */
+/** Share of the best value: 1 for the best of those compared, 0 for an unknown value. */
 function shareOfBest(values: (number | null)[], better: 'more' | 'less'): number[] {
   const known = values.filter((v): v is number => v !== null);
   if (better === 'more') {
@@ -131,7 +130,7 @@ function shareOfBest(values: (number | null)[], better: 'more' | 'less'): number
   return values.map((v) => (v === null ? 0 : v <= 0 ? 1 : least / v));
 }
 
-/** What settles a tie: time to service among what costs the same a year, money among what is as quick. */
+/** The tie-breaker: time to service at equal cost per year, cost at equal time. */
 const tieBreak: Record<Intent, (match: CardMatch) => number> = {
   lasting: (match) => match.serviceMin ?? Infinity,
   stopgap: (match) => match.totalCost ?? Infinity,
@@ -139,8 +138,8 @@ const tieBreak: Record<Intent, (match: CardMatch) => number> = {
 const apart = (a: number, b: number): number => (a === b ? 0 : a < b ? -1 : 1);
 
 /**
- * Orders matches: what does not fit last, then by reserve, then by the weighted criteria of the intent. A condition is
- * in the money and the minutes that it takes to meet it, so it needs no place of its own. Ties keep the card order.
+ * Ranks matches: those that do not fit last, then by margin, then by the weighted criteria of the intent. A condition
+ * counts through its cost and time. Ties keep the card order.
  */
 export function rank(matches: CardMatch[], intent: Intent, own?: Weights): Scored[] {
   const weights = weightsOf(intent, own);
@@ -168,10 +167,10 @@ export function rank(matches: CardMatch[], intent: Intent, own?: Weights): Score
 }
 
 const money = (x: number) => q(Math.abs(x), 'money');
-/** Less than this apart two sums of money are the same. */
+/** Smaller differences of cost count as equal. */
 const SAME_MONEY = 0.5;
 
-/** What `first` costs more or less than `second`, as the end of a sentence. */
+/** The cost difference between `first` and `second`, as the end of a sentence. */
 function costPart(first: CardMatch, second: CardMatch): Message {
   const [own, theirs] = [first.totalCost, second.totalCost];
   if (own === null || theirs === null || Math.abs(own - theirs) < SAME_MONEY) return m('');
@@ -181,7 +180,7 @@ function costPart(first: CardMatch, second: CardMatch): Message {
   });
 }
 
-/** Why `first` stands before `second`, in numbers, as one phrase about the first; null when there is no second. */
+/** Why `first` is ranked before `second`, in figures, as one phrase about the first; null without a second. */
 export function whyFirst(
   first: Scored,
   second: Scored | undefined,

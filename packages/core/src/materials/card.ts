@@ -14,20 +14,20 @@ const celsius = () => z.number().min(-60).max(400);
 const micron = () => z.number().gt(0).max(5000);
 const minutes = () => z.number().gt(0).max(100_000);
 const days = () => z.number().min(0.01).max(36_500);
-/** More coats than this are no repair of this kind. */
+/** More coats are not a repair of this kind. */
 export const MOST_COATS = 40;
 const mega = () => z.number().min(0.001).max(1e7);
 /** 0 none, 1 poor, 2 fair, 3 good, 4 very good. */
 const rating = () => z.int().min(0).max(4);
 
-/** What a pack holds is counted in: millilitres to place, metres of wrap, or pieces of sheet. */
+/** The unit of a pack: millilitres placed, metres of wrap, or pieces of sheet. */
 export const PACK_UNITS = ['ml', 'm', 'piece'] as const;
 
 export const Pack = z.strictObject({
   id: typedText(80, 1),
   label: typedText(80, 1),
   size: z.number().min(0.01).max(1e7),
-  /** Width of the wrap in it, where the packs of a card differ in it, mm. */
+  /** Width of the wrap, if it differs between packs, mm. */
   widthMm: z.number().gt(0).max(2000).optional(),
   price: z.number().gt(0).max(1e7),
 });
@@ -57,12 +57,12 @@ const Service = z.strictObject({
   erosion: rating(),
   impact: rating(),
   cavitation: rating().default(1),
-  /** Ways of being loaded that it is made for, besides its figures. */
+  /** Kinds of loading it is made for, besides its figures. */
   strains: z.array(z.enum(STRAINS)).default([]),
   flex: rating(),
-  /** Movement a filled gap stands, percent of its width. */
+  /** Movement that a filled gap tolerates, percent of its width. */
   movementPct: z.number().min(0).max(200),
-  /** Pressure it may hold, bar; 0: none. A laminate’s own is worked out, not stated. */
+  /** Pressure it may hold, bar; 0: none. A laminate’s pressure is calculated, not stated. */
   pressureBar: z.number().min(0).max(400),
   machinable: z.boolean(),
   compressiveMPa: mega().optional(),
@@ -83,19 +83,19 @@ const Layer = z.strictObject({
   volumeSolidsPct: z.number().gt(0).max(100),
 });
 
-/** A repair material as its data sheet gives it: everything the rules and the plan ask of it. */
+/** A repair material as its data sheet states it: everything that rules and plans need. */
 export const SystemCard = z.strictObject({
   role: z.literal('system'),
   code: z.string().regex(/^[A-Z]-\d{3}$/, 'one letter, a hyphen, three digits, such as R-210'),
   version: z.int().min(1).max(1e6),
   name: typedText(60, 1),
   summary: typedText(200),
-  /** Families it repairs by itself; none where it only helps another. */
+  /** Families it repairs by itself; empty if it only supports another card. */
   families: z.array(typedText(8, 1)).max(100),
-  /** What it does beside another system: plugs a hole under a wrap, seals ports, seals a floor. */
+  /** Its purposes beside another system: plugs a hole under a wrap, seals ports, seals a floor. */
   helps: z.array(z.enum(PURPOSES)).default([]),
   example: z.boolean(),
-  /** Why it is no longer used; left out while it is. Plans that were made with it keep it. */
+  /** Why it is withdrawn; absent while it is in use. Plans that were made with it keep it. */
   withdrawn: typedText(120, 3).optional(),
   mix: Mix,
   packUnit: z.enum(PACK_UNITS),
@@ -107,7 +107,7 @@ export const SystemCard = z.strictObject({
   }),
   ambient: z.strictObject(gateLimits),
   damp: z.enum(DAMP),
-  /** What it is approved for, and the certificate that says so. */
+  /** Its approvals, with their certificates. */
   approvals: z
     .array(z.strictObject({ for: z.enum(APPROVALS), certificate: typedText(80, 1) }))
     .default([]),
@@ -117,10 +117,10 @@ export const SystemCard = z.strictObject({
     .strictObject({ tempC: celsius(), minutes: minutes(), withoutC: celsius() })
     .optional(),
   layer: Layer,
-  /** Widths of crack it runs into and stays in, mm. */
+  /** Widths of crack that it flows into and stays in, mm. */
   crackMm: z.strictObject({ min: z.number().min(0), max: mm() }).optional(),
   laminate: Laminate.optional(),
-  /** How it is injected: ports by the wall, paste round them, time at each by the width of the crack. */
+  /** How it is injected: port spacing by wall, paste round the ports, time at each by crack width. */
   injection: z
     .strictObject({
       maxSpacingMm: mm(),
@@ -133,8 +133,8 @@ export const SystemCard = z.strictObject({
         .max(40),
     })
     .optional(),
-  /** Wrap or sheet as it comes, mm. */
-  /** `resinShare`: resin in a laminate laid by hand, as a share of its volume. */
+  /** Wrap or sheet as delivered, mm. */
+  /** `resinShare`: resin in a hand-laid laminate, as a share of its volume. */
   tape: z
     .strictObject({
       widthMm: mm(),
@@ -145,10 +145,10 @@ export const SystemCard = z.strictObject({
   sheet: z
     .strictObject({ lengthMm: mm(), widthMm: mm(), marginMm: mm(), dropPitchMm: mm() })
     .optional(),
-  /** The longest side of a damage it is meant for, mm. */
+  /** The longest damage that it is meant for, mm. */
   mostMm: z.number().gt(0).max(1e6),
   applyMlPerMin: z.number().min(0.01).max(1e6),
-  /** How thick it goes on where it is brushed or rolled as a thin film, wet, µm. */
+  /** Wet film thickness when brushed or rolled, µm. */
   wetFilmUm: z.number().gt(0).max(5000).optional(),
   wastePct: z.number().min(0).max(100),
   flammable: z.boolean(),
@@ -156,22 +156,22 @@ export const SystemCard = z.strictObject({
   hazards: z.array(z.enum(HAZARDS)),
   ppe: z.array(typedText(200, 1)).max(40),
   mustNotTouch: z.array(typedText(200, 1)).max(40),
-  /** Its own chemistry, and those that may not lie over it. */
+  /** Its chemistry, and the chemistries that must not lie over it. */
   chemistry: z.enum(CHEMISTRIES).default('epoxy'),
   notUnder: z.array(z.enum(CHEMISTRIES)).default([]),
-  /** What stands near and would be spoilt. */
+  /** Things nearby that it would damage. */
   spoils: z.array(z.enum(NEARBY)),
   permission: z.enum(PERMISSIONS),
-  /** Fit for a stop-gap only, whatever its figures. */
+  /** For stop-gaps only, whatever its figures. */
   stopgapOnly: z.boolean(),
   shelfLifeMonths: z.int().min(1).max(600),
   storage: typedText(400),
   openedPack: typedText(400),
-  /** Expected life in days by duty: lasting with the full prep, stop-gap with the lesser one. */
+  /** Expected life in days by intent: lasting with full preparation, stop-gap with less. */
   lifeDays: z.strictObject({ lasting: days(), stopgap: days() }),
 });
 export type SystemCard = z.infer<typeof SystemCard>;
-/** A card as it is written: what has a usual value may be left out. */
+/** A card as it is written: values with a default may be absent. */
 export type SystemCardInput = z.input<typeof SystemCard>;
 
 export const AID_USES = ['degreaser', 'release', 'wipe', 'etch'] as const;
@@ -183,7 +183,7 @@ export const AID_NAMES: Record<AidUse, string> = {
   etch: 'Etch cleaner',
 };
 
-/** A help to the job that is no repair material: cleaner, release agent, wipe. */
+/** An aid that is no repair material: cleaner, release agent, wipe. */
 export const AidCard = z.strictObject({
   role: z.literal('aid'),
   code: z.string().regex(/^A-\d{3}$/, 'A, a hyphen, three digits, such as A-905'),
@@ -192,9 +192,9 @@ export const AidCard = z.strictObject({
   summary: typedText(200),
   use: z.enum(AID_USES),
   example: z.boolean(),
-  /** Why it is no longer used; left out while it is. Plans that were made with it keep it. */
+  /** Why it is withdrawn; absent while it is in use. Plans that were made with it keep it. */
   withdrawn: typedText(120, 3).optional(),
-  /** Parents that it may not touch. */
+  /** Substrates that it must not touch. */
   notOn: z.array(z.enum(SUBSTRATES)).default([]),
   flashOffMinutes: z.number().min(0).max(10_000),
   coverageM2L: z.number().min(0.001).max(1000),
@@ -211,18 +211,21 @@ export type AidCardInput = z.input<typeof AidCard>;
 export const Card = z.discriminatedUnion('role', [SystemCard, AidCard]);
 export type Card = z.infer<typeof Card>;
 
-/** Why a card is no longer used, without its full stop; null while it is. */
+/** Why a card is withdrawn, without a full stop; null while it is in use. */
 export const whyWithdrawn = ({ withdrawn }: Pick<Card, 'withdrawn'>): string | null =>
   withdrawn?.replace(/\.$/, '') ?? null;
 
-/** Density of the material as it is placed, in g/ml. */
+/** Density of the placed material, in g/ml. */
 export const mixedDensity = ({ mix }: SystemCard): number => placedDensity(mix);
 
-/** Stiff as concrete a mortar ties the two halves of a crack, MPa; a sealant gives by this share of its width, percent. */
+/**
+ * A mortar of this stiffness, MPa, connects both sides of a crack rigidly; a sealant moves by at least this share of
+ * its width, percent.
+ */
 const TIES_FROM_MPA = 10_000;
 const GIVES_FROM_PCT = 20;
 
-/** What a filled crack is to the two halves: tied by it, kept apart by something that gives, or just filled. */
+/** The effect of a filler on both sides of a crack: connects them rigidly, seals flexibly, or only fills. */
 export function fillKind({ service }: SystemCard): 'tied' | 'flexible' | 'rigid' {
   if ((service.modulusMPa ?? 0) >= TIES_FROM_MPA) return 'tied';
   return service.movementPct >= GIVES_FROM_PCT ? 'flexible' : 'rigid';

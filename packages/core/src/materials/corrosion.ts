@@ -2,17 +2,17 @@ import { m, q, type Message } from '../message/message';
 import { SUBSTRATE_NAMES, type Substrate } from './substrates';
 import { DRY_MEDIA, MEDIUM_NAMES, type Medium } from './words';
 
-/** What meets a parent in service, as far as it may eat it. */
+/** What a substrate meets in service, as far as it can corrode it. */
 interface Met {
   medium: Medium;
   ph: number;
   mediumC: number;
 }
 
-/** Chlorides pit stainless steel at any heat; from here on they crack it as well, °C. */
+/** Chlorides pit stainless steel at any temperature; above this they also crack it, °C. */
 export const CHLORIDE_CRACKS_C = 60;
 
-/** Parents and what eats them: usual limits of the trade, for bare material in flow. Data, so that a pair is one line. */
+/** Corrosion limits by substrate: usual values for bare material in flow. One row for each pair. */
 const EATEN: {
   by: string;
   parents: readonly Substrate[];
@@ -43,7 +43,7 @@ const EATEN: {
   },
 ];
 
-/** Why the bare parent round a repair would go on corroding in what it meets; null where it stands it. */
+/** Why the bare substrate round a repair would continue to corrode in this medium; null if it resists. */
 export function eaten(parent: Substrate, met: Met): Message | null {
   if (DRY_MEDIA.includes(met.medium)) return null;
   const found = EATEN.find((e) => e.parents.includes(parent) && e.when(met));
@@ -59,7 +59,7 @@ export function eaten(parent: Substrate, met: Met): Message | null {
   );
 }
 
-/** Whether chlorides are hot enough to crack stainless steel under any repair, and the words for it; null where not. */
+/** The warning if chlorides are hot enough to crack stainless steel under any repair; null if not. */
 export function cracked(parent: Substrate, { medium, mediumC }: Met): Message | null {
   if (parent !== 'stainless' || medium !== 'brine' || mediumC < CHLORIDE_CRACKS_C) return null;
   return m('Chlorides at {got} crack stainless steel; from {from} on a repair hides it.', {

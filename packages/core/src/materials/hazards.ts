@@ -1,4 +1,4 @@
-/** What a material may do to people: a closed list, so that no hazard on a card is without its caution. */
+/** Hazards of materials: a closed list, so that every hazard on a card has its caution. */
 export const HAZARDS = [
   'solvent',
   'flammable',
@@ -15,7 +15,7 @@ export const HAZARDS = [
 ] as const;
 export type Hazard = (typeof HAZARDS)[number];
 
-/** Chemistries, as far as one spoils another that lies on it or under it. */
+/** Chemistries, as far as one damages another that it touches. */
 export const CHEMISTRIES = [
   'epoxy',
   'urethane',

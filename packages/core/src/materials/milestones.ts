@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-/** The moments of a cure that somebody waits for. `life` is the working life; the order is that of a plain job. */
+/** The milestones of a cure. `life` is the working life; the order is that of a plain job. */
 export const MILESTONES = [
   'life',
   'tackFree',
@@ -15,7 +15,7 @@ export const MILESTONES = [
 ] as const;
 export const MilestoneId = z.enum(MILESTONES);
 export type MilestoneId = z.infer<typeof MilestoneId>;
-/** What service waits for: one moment of a cure, or all of several. */
+/** What service waits for: one milestone, or all of several. */
 export type Needed = MilestoneId | readonly MilestoneId[];
 
 export const MILESTONE_NAMES: Record<MilestoneId, string> = {

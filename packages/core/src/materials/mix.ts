@@ -5,7 +5,7 @@ import { Ratio } from '../mix/ratio';
 const minutes = () => z.number().min(0.01).max(120);
 const litres = () => z.number().min(0.001).max(100);
 const density = () => z.number().min(0.01).max(25);
-/** How far the weighed parts may be off, percent; usual where a card does not say. */
+/** Allowed error of the weighed ratio, percent; with a default. */
 const tolerance = (usual: number) => z.number().min(0).max(50).default(usual);
 const common = { mixMinutes: minutes(), mixedSign: typedText(300), tool: typedText(200) };
 
@@ -18,7 +18,7 @@ export const TwoPartMix = z.strictObject({
   wholeKit: z.boolean(),
   ...common,
 });
-/** A cartridge mixes in its nozzle: the first of it is purged and set aside. */
+/** A cartridge mixes in its nozzle: the first part is purged and discarded. */
 export const CartridgeMix = z.strictObject({
   kind: z.literal('cartridge'),
   ratio: Ratio,
@@ -26,7 +26,7 @@ export const CartridgeMix = z.strictObject({
   purgeMl: z.number().min(0).max(200),
   ...common,
 });
-/** Bags mixed with water, by the consistency of each coat. */
+/** Bags mixed with water, by each coat's consistency. */
 export const PowderMix = z.strictObject({
   kind: z.literal('powder-water'),
   bagKg: density().max(100),
@@ -38,12 +38,12 @@ export const PowderMix = z.strictObject({
   }),
   restMinutes: z.number().min(0).max(60),
   maxAggregatePct: z.number().min(0).max(100),
-  /** Deeper fills than this are extended with aggregate, mm. */
+  /** Fills deeper than this are extended with aggregate, mm. */
   aggregateOverMm: z.number().gt(0).max(1000).default(50),
   tolerancePct: tolerance(5),
   ...common,
 });
-/** A bandage whose resin is set off by water. */
+/** A bandage whose resin is activated by water. */
 export const WaterSetMix = z.strictObject({
   kind: z.literal('water-set'),
   soakSeconds: z.number().gt(0).max(600),
@@ -77,14 +77,14 @@ export const CrumbMix = z.strictObject({
   tolerancePct: tolerance(5),
   ...common,
 });
-/** Ready as it is, or kneaded in the hand. */
+/** Ready to use, or kneaded by hand. */
 export const SingleMix = z.strictObject({
   kind: z.literal('single'),
   density: density(),
   ...common,
 });
 
-/** How a material is made ready. */
+/** How a material is prepared for use. */
 export const Mix = z.discriminatedUnion('kind', [
   TwoPartMix,
   CartridgeMix,
@@ -100,7 +100,7 @@ export type TwoPartMix = z.infer<typeof TwoPartMix>;
 export type PowderMix = z.infer<typeof PowderMix>;
 export type DissolvedMix = z.infer<typeof DissolvedMix>;
 
-/** Density of two parts mixed, g/ml, their volumes taken as adding up. */
+/** Density of the mix of two parts, g/ml; their volumes are assumed to add up. */
 function twoPartDensity(mix: TwoPartMix): number {
   const r =
     mix.ratio.by === 'volume'
@@ -109,7 +109,7 @@ function twoPartDensity(mix: TwoPartMix): number {
   return (r * mix.densityA + mix.densityB) / (r + 1);
 }
 
-/** Density of the material as it is placed, g/ml; wraps count as a laminate of common glass. */
+/** Density of the placed material, g/ml; a wrap counts as a glass laminate. */
 export function placedDensity(mix: Mix): number {
   switch (mix.kind) {
     case 'two-part':
@@ -125,7 +125,7 @@ export function placedDensity(mix: Mix): number {
   }
 }
 
-/** How a material is made ready, in one phrase. */
+/** How a material is prepared, in one phrase. */
 export function mixText(mix: Mix): string {
   switch (mix.kind) {
     case 'two-part':

@@ -1,28 +1,25 @@
 import type { Mix } from './mix';
 import { m, minutes, type Message } from '../message/message';
 
-/** One stretch of making a material ready that a clock counts, from the one before it or from when the parts met. */
+/** A timed stage of preparing a material, from the end of the one before or from mixing. */
 export interface MixStage {
-  /** What goes on. */
+  /** What happens in it. */
   label: Message;
   minutes: number;
-  /** What to do when it is over. */
+  /** What to do when it ends. */
   then: Message;
 }
 
-/** A wrap that lies still under water takes twice as long as one that is squeezed. */
+/** A wrap that lies still under water takes this many times longer than one that is squeezed. */
 const STILL_TIMES = 2;
 
-/** How long a wrap is under water, minutes, by how it is soaked (see SCHOOLS). */
+/** Minutes of a wrap under water, by how it is soaked (see SCHOOLS). */
 export const soakMinutes = (
   { soakSeconds }: Extract<Mix, { kind: 'water-set' }>,
   soak: string | undefined,
 ): number => (soakSeconds * (soak === 'still' ? STILL_TIMES : 1)) / 60;
 
-/**
- * What a batch goes through before it may be placed, in order, by its card: each runs inside the life, which counts from
- * when the parts meet.
- */
+/** The stages of a batch before placing, in order, by its card: all within its working life, which begins at mixing. */
 export function mixStages(mix: Mix, schools: Readonly<Record<string, string>>): MixStage[] {
   const ready = m('{sign}? Then place it.', { sign: mix.mixedSign });
   const mixing = { label: m('Mixing'), minutes: mix.mixMinutes, then: ready };

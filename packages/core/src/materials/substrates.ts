@@ -1,12 +1,12 @@
-/** What is repaired, how clean it must be, and what reaches that. Closed lists; each has its spoken name beside it. */
+/** Substrates, preparation grades, and the tools that reach them. Closed lists, each with names for people. */
 
-/** How a substrate is prepared: each kind has grades of its own. */
+/** How a substrate is prepared: each kind has its own grades. */
 export type PrepKind = 'metal' | 'concrete' | 'rubber' | 'plastic' | 'film' | 'laminate';
-/** How its cut face is drawn, on screen and on paper alike. */
+/** How its cut face is drawn, on screen and on paper. */
 export const HATCHES = ['cast-iron', 'steel', 'rubber', 'concrete', 'plastic', 'laminate'] as const;
 export type Hatch = (typeof HATCHES)[number];
 
-/** Every parent material: one record each. */
+/** Every substrate, one record each. */
 const SUBSTRATE_TABLE = [
   { id: 'carbon-steel', name: 'Carbon steel', kind: 'metal', hatch: 'steel' },
   { id: 'cast-iron', name: 'Cast iron', kind: 'metal', hatch: 'cast-iron' },
@@ -33,11 +33,11 @@ const byId = new Map<Substrate, (typeof SUBSTRATE_TABLE)[number]>(
   SUBSTRATE_TABLE.map((s) => [s.id, s]),
 );
 
-/** Plastics that no adhesive wets: what is laid on them holds by its grip alone. */
+/** Plastics that no adhesive wets: what lies on them holds only mechanically. */
 const UNBONDABLE: readonly Substrate[] = ['pe', 'pp'];
 export const bondsTo = (id: Substrate): boolean => !UNBONDABLE.includes(id);
 
-/** A parent material by its id. */
+/** A substrate by its id. */
 export const substrate = (id: Substrate) => byId.get(id) as (typeof SUBSTRATE_TABLE)[number];
 export const prepKindOf = (id: Substrate): PrepKind => substrate(id).kind;
 export const SUBSTRATE_NAMES = Object.fromEntries(
@@ -52,7 +52,7 @@ export const METALS = [
   'bronze',
 ] as const;
 
-/** Grades of each kind from the least to the most; later ones meet every earlier one. */
+/** Grades of each kind from lowest to highest; a higher grade meets every lower one. */
 const GRADES_OF = {
   metal: ['St 2', 'St 3', 'SP 11', 'Sa 2', 'Sa 2½', 'Sa 3'],
   concrete: ['CSP 1', 'CSP 2', 'CSP 3', 'CSP 5', 'CSP 7'],
@@ -94,7 +94,7 @@ export const GRADE_NAMES: Record<PrepGrade, string> = {
   milled: 'milled out to sound laminate, wiped with alcohol',
 };
 
-/** Rank of a grade among those of its kind: the same or more meets it. */
+/** Rank of a grade within its kind: an equal or higher rank meets it. */
 export const gradeRank = (grade: PrepGrade): number =>
   Math.max(
     ...Object.values(GRADES_OF).map((grades) => (grades as readonly string[]).indexOf(grade)),
@@ -112,11 +112,11 @@ export const TOOL_NAMES: Record<Tool, string> = {
 
 interface Reach {
   grades: Record<PrepKind, PrepGrade>;
-  /** Strikes sparks, or charges dust. */
+  /** Makes sparks, or charges dust. */
   sparks: boolean;
 }
 const powered = { rubber: 'buffed', plastic: 'keyed', film: 'sanded', laminate: 'milled' } as const;
-/** The best grade each tool reaches on each kind of surface. */
+/** The best grade that each tool reaches on each kind of surface. */
 export const TOOL_REACH: Record<Tool, Reach> = {
   hand: {
     grades: {
@@ -129,7 +129,7 @@ export const TOOL_REACH: Record<Tool, Reach> = {
     },
     sparks: false,
   },
-  // Air-driven, of bronze or copper-beryllium: slower, and no spark.
+  // Air-driven, of bronze or copper-beryllium: slower, without sparks.
   nonspark: { grades: { metal: 'St 3', concrete: 'CSP 2', ...powered }, sparks: false },
   power: { grades: { metal: 'St 3', concrete: 'CSP 3', ...powered }, sparks: true },
   bristle: { grades: { metal: 'SP 11', concrete: 'CSP 5', ...powered }, sparks: true },

@@ -1,4 +1,4 @@
-/** The closed lists that surveys and cards share. Each has its spoken name beside it, so that no screen holds one. */
+/** Closed lists that surveys and cards share, each with names for people, so that no screen holds them. */
 
 export const DAMP = ['dry', 'damp', 'wet', 'under-water'] as const;
 export type Damp = (typeof DAMP)[number];
@@ -46,7 +46,7 @@ export const MEDIUM_NAMES: Record<Medium, string> = {
   oil: 'Oil or grease',
   air: 'Air',
 };
-/** Usual pH of a medium, filled in where nobody has measured it yet, as typed. */
+/** Usual pH of a medium, as typed, filled in until it is measured. */
 export const MEDIUM_PH: Record<Medium, string> = {
   water: '7',
   condensate: '8.5',
@@ -61,9 +61,9 @@ export const MEDIUM_PH: Record<Medium, string> = {
   oil: '7',
   air: '7',
 };
-/** Media that wet nothing with water: heat in them is dry heat, and they have no pH. */
+/** Media without water: heat in them is dry heat, and they have no pH. */
 export const DRY_MEDIA: readonly Medium[] = ['air', 'oil'];
-/** Media whose strength decides. */
+/** Media whose concentration decides. */
 export const DILUTED: readonly Medium[] = ['caustic', 'mineral-acid'];
 
 export const WEAR = ['none', 'sliding', 'erosion', 'impact', 'cavitation'] as const;
@@ -88,7 +88,7 @@ export const INTENTS = ['lasting', 'stopgap'] as const;
 export type Intent = (typeof INTENTS)[number];
 export const INTENT_NAMES: Record<Intent, string> = { lasting: 'Lasting', stopgap: 'Stop-gap' };
 
-/** What a material or its solvent may spoil, where it stands near. */
+/** Things nearby that a material or its solvent may damage. */
 export const NEARBY = ['paint', 'plastic', 'rubber', 'electronics', 'food'] as const;
 export type Nearby = (typeof NEARBY)[number];
 export const NEARBY_NAMES: Record<Nearby, string> = {
@@ -99,7 +99,7 @@ export const NEARBY_NAMES: Record<Nearby, string> = {
   food: 'Open product',
 };
 
-/** Who must decide or do it where the technician may not. */
+/** Who must decide or do the work where the technician may not. */
 export const PERMISSIONS = [
   'none',
   'pressure-engineer',
@@ -122,7 +122,7 @@ export const PERMISSION_NAMES: Record<Permission, string> = {
   'lining-shop': 'A lining contractor',
 };
 
-/** What the last repair here was made of: it comes off before anything else goes on. */
+/** The material of an old repair: it is removed before a new one. */
 export const OLD_REPAIRS = [
   'none',
   'paste',
@@ -145,7 +145,7 @@ export const OLD_REPAIR_NAMES: Record<OldRepair, string> = {
   clamp: 'A clamp or a weld',
 };
 
-/** What is on the parent or has gone into it, and is not seen under the paint. */
+/** What covers or has soaked into the substrate, invisible under paint. */
 export const SKINS = [
   'bare',
   'galvanised',
@@ -164,7 +164,7 @@ export const SKIN_NAMES: Record<Skin, string> = {
   'fluoropolymer-lined': 'A fluoropolymer lining',
 };
 
-/** What a material must be approved for, by a certificate that its card names. */
+/** Approvals that a material must have, by a certificate on its card. */
 export const APPROVALS = ['drinking-water', 'food'] as const;
 export type Approval = (typeof APPROVALS)[number];
 export const APPROVAL_NAMES: Record<Approval, string> = {
@@ -172,7 +172,7 @@ export const APPROVAL_NAMES: Record<Approval, string> = {
   food: 'Food',
 };
 
-/** Ways of being loaded that no single figure of a data sheet speaks of. */
+/** Kinds of loading that no single figure of a data sheet covers. */
 export const STRAINS = [
   'pressure-cycles',
   'vibration',
@@ -189,7 +189,7 @@ export const STRAIN_NAMES: Record<Strain, string> = {
   'freeze-thaw': 'Freezing and thawing',
 };
 
-/** What a round of material is for. A card that can do one of them beside another says so in `helps`. */
+/** The purpose of a round. A card that can serve one beside another card lists it in `helps`. */
 export const PURPOSES = [
   'plug',
   'fair',

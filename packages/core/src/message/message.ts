@@ -1,17 +1,17 @@
 import { z } from 'zod';
 import { QUANTITY_IDS, type QuantityId } from '../units/quantities';
 
-/** A number with its quantity, in that quantity’s base unit: worded in the units of whoever reads it. */
+/** A number with its quantity, in the base unit: shown in the reader's units. */
 export interface Quantified {
   of: QuantityId;
   value: number;
 }
-/** What stands in a message: plain text, a count, a measured thing, a smaller message, or a list of them. */
+/** A value in a message: text, count, measured quantity, nested message, or a list of them. */
 export type MessageValue = string | number | Quantified | Message | readonly MessageValue[];
 
 /**
- * A sentence as it leaves core: its text in ICU MessageFormat with typed values, worded only at the edge, so that the
- * same one is right in metric and in US units, on screen, on paper and spoken. Nothing parses it.
+ * A sentence as it leaves core: its text in ICU MessageFormat with typed values. It is worded only where it is shown,
+ * so that the same message serves metric and US units, screen, paper and speech. Nothing parses it.
  */
 export interface Message {
   text: string;
@@ -20,7 +20,7 @@ export interface Message {
 
 const NONE = {};
 
-/** A message. `{n, plural, one {# pass} other {# passes}}` counts; `{depth}` is worded by its quantity. */
+/** A message. `{n, plural, one {# pass} other {# passes}}` counts; `{depth}` is shown by its quantity. */
 export const m = (text: string, values: Message['values'] = NONE): Message => ({ text, values });
 
 /** A measured value for a message, in the base unit of its quantity. */
@@ -36,7 +36,7 @@ export const isQuantified = (value: MessageValue): value is Quantified =>
 export const isMessage = (value: MessageValue): value is Message =>
   typeof value === 'object' && 'text' in value;
 
-/** Sentences one after another as one message. */
+/** Several sentences as one message. */
 export const joined = (parts: readonly (Message | null | false)[]): Message => {
   const kept = parts.filter((p): p is Message => p !== null && p !== false);
   return kept.length === 1

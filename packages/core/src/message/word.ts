@@ -11,11 +11,11 @@ import {
 
 export interface Voice {
   units: UnitSystem;
-  /** Spoken aloud: units by their names, not by their signs. */
+  /** For speech: units by their names, not their signs. */
   spoken?: boolean;
 }
 
-/** Parsed texts, each once: a text is written in the code or in a saved plan, and never changes. */
+/** Cache of parsed texts: a text comes from the code or a saved plan and never changes. */
 const known = new Map<string, IntlMessageFormat>();
 function formatOf(text: string): IntlMessageFormat {
   let found = known.get(text);
@@ -24,10 +24,10 @@ function formatOf(text: string): IntlMessageFormat {
   return found;
 }
 
-/** A text whose holes are filled as they are: most are, and parsing each for cases it has not is dear when a list opens. */
+/** A text with plain placeholders only: most are, and parsing each as ICU would make long lists slow. */
 const PLAIN = /^(?:[^{}']|\{\w+\})*$/;
 
-/** Fills the holes of a text. Throws where a value is missing. */
+/** Fills the placeholders of a text. Throws if a value is missing. */
 function filled(text: string, values: Record<string, string | number>): string {
   if (!PLAIN.test(text)) return String(formatOf(text).format(values));
   return text.replace(/\{(\w+)\}/g, (_, key: string) => {
@@ -49,12 +49,12 @@ const SPOKEN: Record<string, string> = {
   '%': 'percent',
 };
 
-/** Two values nearer than this share of them are one: nobody reads a difference from the last bits of a sum. */
+/** Two values with a smaller relative difference are equal: rounding noise. */
 const SAME = 1e-7;
-/** So many digits more are tried at most to tell two values apart. */
+/** Most extra digits to show two values as different. */
 const MOST_FINER = 6;
 
-/** What is measured in a value, in a list of them too; a smaller message tells its own apart. */
+/** The quantities in a value or list; a nested message handles its own. */
 const measuredIn = (value: MessageValue): Quantified[] =>
   Array.isArray(value)
     ? value.flatMap(measuredIn)
@@ -63,8 +63,8 @@ const measuredIn = (value: MessageValue): Quantified[] =>
       : [];
 
 /**
- * How many digits more than can be measured tell the values of one sentence apart: “152 mm, not 152 mm” says nothing.
- * By quantity, and 0 where they read unlike as they are, or are the same.
+ * Extra digits needed to show the values of one sentence as different: “152 mm, not 152 mm” says nothing. By quantity;
+ * 0 if they differ already, or are equal.
  */
 function finerOf(values: readonly MessageValue[], units: UnitSystem): Map<QuantityId, number> {
   const finer = new Map<QuantityId, number>();
@@ -85,7 +85,7 @@ function finerOf(values: readonly MessageValue[], units: UnitSystem): Map<Quanti
 
 const SPOKEN_TIME: Record<string, string> = { d: 'day', h: 'hour', min: 'minute', s: 'second' };
 
-/** A duration with its units by their names: "2 h 1 min" is two hours and one minute to the ear. */
+/** A duration with unit names: "2 h 1 min" is spoken as two hours and one minute. */
 const spokenTime = (text: string): string =>
   text.trim().replace(/(\d[\d.]*) (d|h|min|s)\b/g, (_, n: string, unit: string) => {
     const name = SPOKEN_TIME[unit] ?? unit;
@@ -114,7 +114,7 @@ function valueText(
   return isMessage(value as MessageValue) ? wordIn(value as Message, voice) : '';
 }
 
-/** Two values of one quantity beside one another, such as a figure and its limit: alike only where they are the same. */
+/** Two values of one quantity side by side, such as a figure and its limit: shown alike only if they are equal. */
 export function sayApart(
   of: QuantityId,
   a: number,
@@ -131,7 +131,7 @@ export function sayApart(
   return [say(a, of, units, finer), say(b, of, units, finer)];
 }
 
-/** Words a message for a reader or a voice. */
+/** Words a message for reading or speech. */
 export function wordIn({ text, values }: Message, voice: Voice): string {
   if (!text.includes('{')) return text;
   const finer = finerOf(Object.values(values), voice.units);
@@ -145,11 +145,11 @@ export function wordIn({ text, values }: Message, voice: Voice): string {
 export const word = (message: Message, units: UnitSystem = 'metric'): string =>
   wordIn(message, { units });
 
-/** Words a message for the ear: its units by their names. */
+/** Words a message for speech: units by their names. */
 export const spoken = (message: Message, units: UnitSystem = 'metric'): string =>
   wordIn(message, { units, spoken: true });
 
-/** The same with its first letter large, to begin a sentence. */
+/** The same with a capital first letter, to begin a sentence. */
 export const sentence = (message: Message, units: UnitSystem = 'metric'): string => {
   const text = word(message, units);
   return text.charAt(0).toUpperCase() + text.slice(1);

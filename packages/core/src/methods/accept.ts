@@ -9,7 +9,10 @@ import { step, wrong, type Text } from './step';
 
 const station = 'accept' as const;
 
-/** Eyes, then a coin: one colour, one sound. The first of Accept: it waits for what the service loads. */
+/**
+ * Look and tap with a coin: one colour, one sound. The first step of Accept: it waits for the milestone that the
+ * service loads.
+ */
 export const lookAndTap = (
   after: readonly After[],
   text = 'No pinholes, no lifted edge, one colour. Tap all over: one sound.',
@@ -20,7 +23,7 @@ export const lookAndTap = (
 ): StepDraft =>
   step('look', station, 'look', 'Look and tap', 10, m(text), { wrong: wrongs, after });
 
-/** A fingernail says whether it is hard, where no durometer goes. */
+/** The fingernail test of hardness, where no durometer is used. */
 export const fingernail = (work: Work): StepDraft =>
   step(
     'fingernail',
@@ -37,7 +40,10 @@ export const fingernail = (work: Work): StepDraft =>
     },
   );
 
-/** Hardness by the card: three readings or more, none under its least. A fingernail where the card gives none. */
+/**
+ * Hardness by the card: three readings or more, none below its minimum. A fingernail test if the card gives no
+ * hardness.
+ */
 export function hardness(work: Work): StepDraft[] {
   const hard = work.card.service.hardness;
   if (!hard) return [fingernail(work)];
@@ -67,13 +73,13 @@ export function hardness(work: Work): StepDraft[] {
   ];
 }
 
-/** Shares of the service pressure that a test stops at, and how long each is held, minutes. */
+/** Stages of a pressure test as shares of service pressure, with the holding time of each, minutes. */
 const PRESSURE_STEPS = [
   { name: 'pressure-half', figure: 'pressureHalf', share: 0.5, holdMin: 10, work: 15 },
   { name: 'pressure-full', figure: 'pressureFull', share: 1, holdMin: 30, work: 15 },
 ] as const;
 
-/** Pressure in steps up to service; the code that governs decides how far past it. */
+/** Pressure in stages up to service; the governing code decides on more. */
 export function pressureSteps({ demand }: Work, after: readonly After[]): StepDraft[] {
   const bar = demand.pressureBar;
   if (bar <= 0) return [];
@@ -131,17 +137,17 @@ export const pressureFigures = ({ demand }: Work): Figure[] =>
       )
     : [];
 
-/** Thickness against the plan: mean on target, none under a share of it. */
+/** Thickness against the plan: mean on target, none below a share of it. */
 export const thickness = (targetMm: number, minReadings: number, text: Text): StepDraft =>
   step('thickness', station, 'test', 'Thickness', 10, text, {
     hold: { kind: 'thickness', targetMm, minReadings, leastShare: LEAST_THICKNESS_SHARE },
     wrong: [wrong('Too thin', 'Abrade, wipe, lay what is missing; it counts from the new coat.')],
   });
 
-/** Volts of a holiday test by thickness; null where a wet sponge does it. */
+/** Voltage of a holiday test by thickness; null where a wet sponge is used. */
 export const holidayVolts = (thicknessMm: number) => holidayVoltage({ thicknessMm });
 
-/** Pinholes of a lining, last of all its tests. */
+/** Pinhole test of a lining, the last of its tests. */
 export function holidayTest(thicknessMm: number): StepDraft {
   const { volts } = holidayVolts(thicknessMm);
   return step(
@@ -166,7 +172,7 @@ export function holidayTest(thicknessMm: number): StepDraft {
   );
 }
 
-/** People told when it may be used and when it is looked at again; everything tidied. */
+/** Tells people when it may be used and when the next look is; cleans up. */
 export const handBack = (work: Work, lookDays: number): StepDraft[] => [
   step(
     'agree',

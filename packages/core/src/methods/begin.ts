@@ -11,9 +11,9 @@ import type { Work } from '../work/work';
 import { inZone, NO_SPARK, prep, type Extra } from './prepStep';
 import { step } from './step';
 
-/** What a job begins with, before anything is cleaned. What is special to a family is said in `extra`. */
+/** The first steps of a job, before cleaning. A family adds its own text by `extra`. */
 
-/** Who must approve before anything is done that cannot be undone, by name. */
+/** The approval, by name, before anything irreversible is done. */
 export const approval = (who: Permission, what: Message): StepDraft =>
   step(
     'approval',
@@ -28,8 +28,8 @@ export const approval = (who: Permission, what: Message): StepDraft =>
   );
 
 /**
- * The steps with what is met by hand put in once it is made safe: a tick, and the site’s minutes for each. `said` is
- * what they are, where it is known by then; without it the time stands for them.
+ * Inserts the conditions met by hand after the work is made safe: a tick and the site’s minutes for each. `said` is
+ * their text, if it is known; otherwise only the time is added.
  */
 export function withConditions(
   { terms, site }: Pick<Work, 'terms' | 'site'>,
@@ -64,7 +64,7 @@ export const isolate = (work: Work, more?: Extra): StepDraft =>
     more,
   );
 
-/** What close by would be spoilt is covered before anything is opened; null where nothing is. */
+/** Covers nearby things that would be damaged, before anything is opened; null if there are none. */
 export function coverFirst({ survey }: Work): Message | null {
   const { nearby } = survey.site;
   if (nearby === 'none') return null;
@@ -72,7 +72,7 @@ export function coverFirst({ survey }: Work): Message | null {
   return m('Cover {name} first: no solvent, no resin, no dust on it.', { name });
 }
 
-/** Nothing beside it is spoilt; it is photographed with a rule, and marked round. */
+/** Protects the surroundings, takes a photo with a ruler, and marks the outline. */
 export const protect = (work: Work, more?: Extra): StepDraft =>
   prep(
     'protect',
@@ -137,7 +137,7 @@ const OFF: Record<
   },
 };
 
-/** Takes the old repair off, where there is one. Look how it failed first. */
+/** Removes an old repair, after looking at how it failed. */
 export function removeOld(work: Work): StepDraft[] {
   const { old } = work.survey.past;
   if (old === 'none') return [];

@@ -10,14 +10,17 @@ import { step, wrong } from './step';
 /** The deepest tooth of a wet-film comb, mm. */
 const COMB_MM = 2;
 
-/** Whether what is placed is struck flush while soft; else it is left proud and ground. A zone grinds nothing. */
+/**
+ * Whether the material is struck flush while soft; otherwise it is left proud and ground. In a classified area nothing
+ * is ground.
+ */
 export const strikes = ({ schools, survey }: Pick<Work, 'schools' | 'survey'>): boolean =>
   schools.proud === 'strike' || survey.site.area !== 'safe';
 
-/** What is left proud, percent: only where it is ground off again. */
+/** Overfill in percent: only where it is ground off again. */
 export const overfill = (work: Work): number => (strikes(work) ? 0 : work.site.overfillPct);
 
-/** The sum of the damages’ own volumes, ending in what stays in the repair. */
+/** The working of the damages’ volumes, ending in the volume that stays. */
 const bodyWorking = (work: Work) => () => [
   ...work.bodies.flatMap((b, i) =>
     b.volumes.flatMap((v) =>
@@ -33,7 +36,7 @@ const bodyWorking = (work: Work) => () => [
   ),
 ];
 
-/** What the main material of a job is asked for, with what a family changes. */
+/** The round of a job's main material, with the family's changes. */
 export const mainSpec = (
   work: Work,
   more: Partial<RoundSpec> & Pick<RoundSpec, 'id' | 'purpose' | 'title' | 'touches'>,
@@ -51,7 +54,7 @@ export const mainSpec = (
 
 const WINDOW = m('Next coat: not before the last is firm, not after it has gone shiny.');
 
-/** What the next coat waits for: the window of the one before, both its ends. */
+/** The wait before the next coat: both ends of the overcoat window. */
 export const overcoat = (
   work: Work,
   before: Round,
@@ -72,7 +75,7 @@ export interface CoatWords {
   touches?: readonly Touch[];
 }
 
-/** The coats of the main material as rounds of their own, thin enough for the slope. */
+/** The coats of the main material as separate rounds, thin enough for the slope. */
 export function coatRounds(work: Work, more: Partial<RoundSpec> = {}): Round[] {
   const { coats, netMl, areaMm2, coatMm } = work;
   return Array.from({ length: coats }, (_, i) =>
@@ -82,7 +85,7 @@ export function coatRounds(work: Work, more: Partial<RoundSpec> = {}): Round[] {
         purpose: 'coat',
         title: coats === 1 ? m('The fill') : m('Coat {n} of {coats}', { n: i + 1, coats }),
         netMl: netMl / coats,
-        // Half of the profile lies under the first coat alone.
+        // Half of the profile is filled by the first coat only.
         areaMm2: i === 0 ? areaMm2 : 0,
         buildMm: coatMm,
         overfillPct: i === coats - 1 ? overfill(work) : 0,
@@ -94,7 +97,7 @@ export function coatRounds(work: Work, more: Partial<RoundSpec> = {}): Round[] {
   );
 }
 
-/** Mixing and placing each coat: scrubbed in first, inside the window or abraded after. */
+/** Mixing and placing each coat: a wetting coat first, within the window or after abrading. */
 export function coatSteps(
   work: Work,
   rounds: readonly Round[],
@@ -130,7 +133,7 @@ export function coatSteps(
           figures: [
             ...(i === 0 ? ['coats'] : []),
             'coat',
-            // A wet film is measured with a comb, which has no teeth for a fill.
+            // A wet film is measured with a comb, which cannot measure a fill.
             ...(work.coatMm < COMB_MM ? ['wetFilm'] : []),
             ...(i === 0 ? [] : [`cure.${rounds[i - 1]?.id}.overcoatOpens`]),
           ],
@@ -144,7 +147,7 @@ export function coatSteps(
   });
 }
 
-/** Tools cleaned before the material sets on them. */
+/** Cleans the tools before the material sets. */
 export const cleanTools = (round: Round): StepDraft =>
   step(
     'tools',

@@ -8,9 +8,9 @@ import type { Need } from '../work/supplies';
 import type { Work } from '../work/work';
 import { step } from './step';
 
-/** Loose dry sand, kg a litre. */
+/** Bulk density of dry sand, kg per litre. */
 const SAND_KGL = 1.6;
-/** A backing rod is this much wider than the gap. */
+/** A backing rod is wider than the gap by this factor. */
 const ROD_SHARE = 1.25;
 
 interface Run {
@@ -21,11 +21,11 @@ interface Run {
 export const isMortar = ({ card }: Work): boolean => card.mix.kind === 'powder-water';
 export const isSealant = ({ card }: Work): boolean => fillKind(card) === 'flexible';
 
-/** The way all cracks of a job are opened: the widest says it. */
+/** How all cracks of a job are opened: the widest decides. */
 export const routeOf = (work: Work): ReturnType<typeof crackRoute> =>
   crackRoute(work.card, work.demand.crack?.widthMm ?? 0);
 
-/** Sand under what is filled, ml: the rest of each crack below it, as it was opened. */
+/** Sand below the fill, ml: the rest of each crack, as it was opened. */
 const sandMl = (work: Work): number =>
   work.schools.sand === 'none' || isSealant(work) || isMortar(work)
     ? 0
@@ -35,7 +35,7 @@ const sandMl = (work: Work): number =>
         return sum + (shape.lengthMm * shape.widthMm * Math.max(0, sandedFromMm - buildMm)) / 1000;
       }, 0);
 
-/** Fine dry sand before anything is mixed, to leave the working depth. */
+/** Fills in fine dry sand before mixing, up to the working depth. */
 export const sandStep = (work: Work): StepDraft[] => {
   const ml = sandMl(work);
   return ml > 0
@@ -93,7 +93,7 @@ export function crackNeeds(work: Work, runs: readonly Run[]): Need[] {
   ];
 }
 
-/** Backing rod before the bead, a quarter wider than the gap. */
+/** Sets the backing rod before the bead, a quarter wider than the gap. */
 export const rodStep = (work: Work, runs: readonly Run[]): StepDraft[] =>
   isSealant(work)
     ? [

@@ -34,7 +34,7 @@ export const leave = (work: Work, round: Round, extra?: Message): StepDraft =>
     },
   );
 
-/** A wait of a second material before the next is opened: felt, not only timed. */
+/** A wait for a second material's cure: checked by touch, not only by time. */
 export const waitFor = (
   round: Round,
   at: MilestoneId,
@@ -54,7 +54,7 @@ export const waitFor = (
     ...more,
   });
 
-/** Heat that brings it to its rating, where the service asks for it. */
+/** Heat that brings it to its rating, where the service needs it. */
 export function postCure({ card, demand }: Work, round: Round): StepDraft[] {
   const { postCure: heat } = card;
   if (!heat || demand.service.mediumC <= heat.withoutC) return [];

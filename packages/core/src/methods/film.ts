@@ -6,7 +6,7 @@ import type { Round } from '../work/round';
 import type { SecondNeed, Work } from '../work/work';
 import { mixTouch } from './mix';
 
-/** What a card goes on at where it says nothing, wet, µm. */
+/** Wet film of a card that states none, µm. */
 const USUAL_WET_UM = 200;
 
 interface Film {
@@ -14,17 +14,17 @@ interface Film {
   purpose: Purpose;
   title: Message;
   areaMm2: number;
-  /** Name of the step that lays it on. */
+  /** Name of the step that applies it. */
   touch: string;
   wetted?: boolean;
   need?: Partial<SecondNeed>;
-  /** Dry film wanted, µm: the wet one follows from the volume solids. Left out: as the card lays it. */
+  /** Required dry film, µm: the wet film follows from the volume solids. Absent: by the card. */
   dftUm?: number;
   needed?: Needed | null;
   paths?: string[];
 }
 
-/** A thin film of a second material over an area: a conditioner, a sealer, a topcoat. Counts its volume solids. */
+/** A thin film of a second material over an area: a conditioner, a sealer, a topcoat. Uses its volume solids. */
 export function filmRound(work: Work, film: Film): Round {
   const second = work.second({
     purpose: film.purpose,
@@ -60,6 +60,6 @@ export function filmRound(work: Work, film: Film): Round {
   });
 }
 
-/** Wet film of a round that is laid thin, µm. */
+/** Wet film of a thin round, µm. */
 export const wetUmOf = (round: Round): number =>
   (round.buildMm * 1000) / (round.card.layer.volumeSolidsPct / 100);

@@ -5,11 +5,11 @@ import type { Work } from '../work/work';
 import { prep, type Extra } from './prepStep';
 import { wrong } from './step';
 
-/** Sets in the wet: no dew point, and no rain, stands against it. */
+/** Sets in water: neither dew point nor rain matters. */
 export const setsWet = ({ card }: Pick<Work, 'card'>): boolean =>
   card.damp === 'wet' || card.damp === 'under-water';
 
-/** What is held warm or dry, before the gate; nothing where it is as it is. */
+/** Steps that keep the place warm or dry, before the gate; empty if none are needed. */
 function heldSteps(work: Work): StepDraft[] {
   const { heldC, card, gate } = work;
   const dry = gate.reasons.includes('humidity');
@@ -91,7 +91,7 @@ export const heldNeeds = ({ heldC }: Work): Need[] =>
         },
       ];
 
-/** The ambient gate: stops the job before anything is opened. What sets wet asks only for warmth. */
+/** The gate: stops the job before any material is opened. What sets in water only needs warmth. */
 export const gate = (work: Work, more?: Extra): StepDraft => {
   const { minAboveDewC, minSurfaceC, maxSurfaceC, maxRhPct } = work.card.ambient;
   if (setsWet(work))
@@ -140,5 +140,5 @@ export const gate = (work: Work, more?: Extra): StepDraft => {
   );
 };
 
-/** Everything between the last wipe and the first mix: what is held, then the gate. */
+/** The steps between the last wipe and the first mix: heating or drying, then the gate. */
 export const beforeMixing = (work: Work): StepDraft[] => [...heldSteps(work), gate(work)];

@@ -8,9 +8,9 @@ import { crewOf, type Work } from '../work/work';
 import { mixWords } from './mixWords';
 import { step } from './step';
 
-/** Steps of Mix, by how the material is made ready: no family needs its own. */
+/** Steps of Mix, by how the material is prepared: no family needs its own. */
 
-/** Minutes of mixing, and the rest that a powder takes: both run inside the life. */
+/** Minutes of mixing, and a powder's rest: both within the working life. */
 export const mixTouch = ({ mix }: SystemCard): Touch => ({
   name: 'mix',
   fixed: mix.mixMinutes + (mix.kind === 'powder-water' ? mix.restMinutes : 0),
@@ -22,7 +22,7 @@ const people = (n: number): Message =>
     { n },
   );
 
-/** Lay out and say who, then mix: each batch by itself. The links of a round stand on its first mix. */
+/** Get tools ready and agree roles, then mix each batch. The links of a round are on its first mix. */
 export function mixSteps(work: Work, round: Round, after: readonly After[] = []): StepDraft[] {
   const { card, batching } = round;
   const crew = crewOf(round) + batching.moreHands;
@@ -94,16 +94,16 @@ export function mixSteps(work: Work, round: Round, after: readonly After[] = [])
   ];
 }
 
-/** Aggregate that extends a mortar, g; 0 where none does. */
+/** Aggregate that extends a mortar, g; 0 if none. */
 export const aggregateG = (round: Round): number =>
   round.batches.reduce((s, b) => s + ((b.aG ?? 0) * round.aggregatePct) / 100, 0);
 export { AGGREGATE_KGL };
 
-/** Aggregate that a fill of this depth is extended with, percent of the powder. */
+/** Aggregate for a fill of this depth, percent of the powder. */
 export const aggregateFor = ({ mix }: SystemCard, buildMm: number): number =>
   mix.kind === 'powder-water' && buildMm > mix.aggregateOverMm ? mix.maxAggregatePct : 0;
 
-/** Water that the powders of a job take, g = ml. */
+/** Water for the powders of a job, g = ml. */
 export const waterMl = (rounds: readonly Round[]): number =>
   rounds
     .filter((r) => r.card.mix.kind === 'powder-water')

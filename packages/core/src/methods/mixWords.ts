@@ -15,7 +15,7 @@ const HOT = wrong(
   'Stop placing. Spread the rest thin on sheet; never leave it in the pail.',
 );
 
-/** What goes into one batch, part by part, as the card calls the parts: on a scale, or in cups. */
+/** The parts of one batch by the card's names, on a scale or in cups. */
 function partsText(work: Work, round: Round): Message | null {
   const [batch] = round.batches;
   const weigh = weighing(round.card.mix, round.consistency, work.survey.surface.slope);
@@ -36,7 +36,7 @@ function partsText(work: Work, round: Round): Message | null {
 
 const KEEP = m('Time on the pail; a sample of each batch is kept.');
 
-/** What a kind of mix is told: its title, its words, what can go wrong. */
+/** The title, instruction and faults of a mixing step, by kind of mix. */
 export function mixWords(
   work: Work,
   round: Round,

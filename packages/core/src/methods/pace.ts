@@ -3,7 +3,7 @@ import type { AidUse } from '../materials/card';
 import { aidFor } from '../work/aids';
 import { toolUsed, type Work } from '../work/work';
 
-/** A fitter's usual pace by what is prepared: minutes to set up, and cm² a minute for wiping and for grading. */
+/** A fitter's usual rate by substrate: minutes to set up, and cm² a minute for wiping and for grading. */
 const PACE: Record<PrepKind, { setUp: number; wipeCm2: number; gradeCm2: number }> = {
   metal: { setUp: 15, wipeCm2: 60, gradeCm2: 20 },
   concrete: { setUp: 15, wipeCm2: 400, gradeCm2: 250 },
@@ -12,13 +12,13 @@ const PACE: Record<PrepKind, { setUp: number; wipeCm2: number; gradeCm2: number 
   film: { setUp: 8, wipeCm2: 80, gradeCm2: 60 },
   laminate: { setUp: 10, wipeCm2: 10, gradeCm2: 0.5 },
 };
-/** A hand tool, or one that must not spark, takes this many times as long as a power tool. */
+/** A hand tool or a non-sparking tool takes this many times longer than a power tool. */
 const SLOWER = { hand: 2.5, nonspark: 1.4, power: 1, bristle: 1, blast: 1 } as const;
 
 type Asked = Pick<Work, 'demand' | 'survey'>;
 const paceOf = ({ demand }: Asked) => PACE[prepKindOf(demand.material)];
 
-/** Minutes to clean the prepared area once over. */
+/** Minutes to clean the prepared area once. */
 export const wipeMinutes = (work: Asked): number =>
   5 + work.demand.prepMm2 / 100 / paceOf(work).wipeCm2;
 
@@ -28,14 +28,14 @@ export const gradeMinutes = (work: Asked): number => {
   return pace.setUp + (work.demand.prepMm2 / 100 / pace.gradeCm2) * SLOWER[toolUsed(work)];
 };
 
-/** Humid air slows a flash-off: over this it is given twice the time. */
+/** Above this humidity a flash-off gets double time. */
 const HUMID_PCT = 75;
-/** Where no card of an aid is at hand, its maker’s sheet is asked; this is what is planned with, minutes. */
+/** Planned drying time if no card of an aid is available: its maker’s sheet decides, minutes. */
 const UNKNOWN_MIN = 15;
 
 export const isHumid = ({ survey }: Asked): boolean => survey.readings.rhPct > HUMID_PCT;
 
-/** Minutes an aid takes to dry in this air, by its card. */
+/** Minutes that an aid takes to dry in this air, by its card. */
 export function flashMinutes(work: Work, use: AidUse): number {
   const usual = aidFor(work, use)?.flashOffMinutes ?? UNKNOWN_MIN;
   return isHumid(work) ? usual * 2 : usual;

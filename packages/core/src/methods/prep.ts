@@ -8,9 +8,9 @@ import { flashMinutes, gradeMinutes, wipeMinutes } from './pace';
 import { inZone, NO_SPARK, prep, type Extra } from './prepStep';
 import { wrong } from './step';
 
-/** Cleaning and preparing, as families share it. What is special to a family is said in `extra`. */
+/** Cleaning and preparation steps that families share. A family adds its own text by `extra`. */
 
-/** Grease off before anything is abraded. */
+/** Removes grease before anything is abraded. */
 export const degrease = (work: Work, more?: Extra): StepDraft =>
   prep(
     'degrease',
@@ -36,7 +36,7 @@ export const degreaserNeed = (work: Work, what: Message): Need => ({
   areaMm2: work.demand.prepMm2,
 });
 
-/** The grade of the card, the tool that is used, how far, and the profile as a reading. */
+/** Prepares to the card's grade with the chosen tool, over this extent; the profile is a reading. */
 export function gradeStep(work: Work, extentMm: number, more?: Extra): StepDraft {
   const { grade, profileUm } = work;
   const kind = prepKindOf(work.demand.material);
@@ -90,13 +90,13 @@ export function gradeStep(work: Work, extentMm: number, more?: Extra): StepDraft
   );
 }
 
-/** Dust off after abrading: dust is a release agent. */
+/** Removes dust after abrading: dust prevents bonding. */
 export const dustOff = (
   text = 'Vacuum, then brush, then oil-free air. Dust is a release agent.',
   more?: Extra,
 ): StepDraft => prep('dust-off', 'dust-off', 'Dust off', 5, () => m(text), more);
 
-/** Ends of a crack drilled, or it runs on. */
+/** Drills the ends of a crack, so that it does not grow. */
 export const drillEnds = (count: number, sparks: boolean): StepDraft =>
   prep(
     'drill-ends',
@@ -114,7 +114,7 @@ export const drillEnds = (count: number, sparks: boolean): StepDraft =>
     { sparks },
   );
 
-/** Oil and salt out of a casting that drank them: heat, wipe, clean again. */
+/** Drives oil and salt out of a casting: heat, wipe, clean again. */
 export const sweat = (): StepDraft =>
   prep(
     'sweat',
@@ -128,7 +128,7 @@ export const sweat = (): StepDraft =>
     { wrong: [wrong('Dark patches come back', 'Warm and clean once more before going on.')] },
   );
 
-/** Tape where it must end. */
+/** Masks the edge. */
 export const mask = (extentMm: number, more?: Extra): StepDraft =>
   prep(
     'mask',
@@ -139,7 +139,7 @@ export const mask = (extentMm: number, more?: Extra): StepDraft =>
     more,
   );
 
-/** Release on every part that must come off, and its time to dry. */
+/** Puts release agent on every part that must come off, with its drying time. */
 export const release = (work: Work, parts: Message, more?: Extra): StepDraft[] => [
   prep(
     'release',
@@ -176,7 +176,7 @@ export const release = (work: Work, parts: Message, more?: Extra): StepDraft[] =
   ),
 ];
 
-/** Last wipe, clean gloves: nothing is abraded after it. */
+/** The last wipe, with clean gloves: nothing is abraded after it. */
 export const wipe = (work: Work, more?: Extra): StepDraft =>
   prep(
     'wipe',

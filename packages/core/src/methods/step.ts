@@ -6,18 +6,18 @@ import type { After, StepDraft, Wrong } from '../work/step';
 import type { StationId } from '../work/stations';
 import type { SharedStep } from '../work/ids';
 
-/** What a step may say beside its name, title, minutes and words. */
+/** Optional parts of a step, besides name, title, minutes and text. */
 export type More = Partial<Omit<StepDraft, 'name' | 'text' | 'title'>>;
 export type Text = Message | (() => Message);
 type Title = string | Message;
 
-/** A remedy by its sign, for steps that say what can go wrong. */
+/** A fault with its sign and remedy. */
 export const wrong = (sign: string | Message, remedy: string | Message): Wrong => ({
   sign: typeof sign === 'string' ? m(sign) : sign,
   remedy: typeof remedy === 'string' ? m(remedy) : remedy,
 });
 
-/** Not before a moment of the cure of a round. */
+/** Not before a milestone of a round's cure. */
 export const notBefore = (
   round: Pick<Round, 'id' | 'title' | 'card'>,
   needed: Needed,
@@ -36,7 +36,7 @@ export const notBefore = (
   };
 };
 
-/** Writes steps whose names are of one closed list: the shared ones, and those of a family. */
+/** Makes steps whose names come from one closed list: the shared names, and those of a family. */
 export interface Maker<Name extends string> {
   (
     name: Name,
@@ -55,7 +55,7 @@ export interface Maker<Name extends string> {
     text: Text,
     more?: More,
   ) => StepDraft;
-  /** Work in Build of a round, outside the life of any batch. */
+  /** Work in Build on a round, outside the working life of a batch. */
   build: (
     round: Round,
     name: Name,
@@ -65,9 +65,9 @@ export interface Maker<Name extends string> {
     text: Text,
     more?: More,
   ) => StepDraft;
-  /** Done with each batch of a round inside its life: its minutes are those the round counts with. */
+  /** Done with each batch of a round within its working life: its round sets the minutes. */
   touch: (round: Round, name: Name, title: Title, text: Text, more?: More) => StepDraft;
-  /** Done to a round while it cures, not before a moment of its cure. */
+  /** Done to a round while it cures, not before a milestone. */
   during: (
     round: Round,
     name: Name,

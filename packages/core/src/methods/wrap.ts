@@ -7,14 +7,14 @@ import type { Round } from '../work/round';
 import type { Work } from '../work/work';
 import { step, wrong, type More } from './step';
 
-/** Volume of the tape that is laid, ml: width by ply by metres. */
+/** Volume of the tape laid, ml: width × thickness × length. */
 export const tapeMl = ({ wrap, card }: Work): number =>
   wrap && card.tape ? wrap.widthMm * card.tape.plyMm * wrap.metres : 0;
-/** The same of one roll. */
+/** The volume of one roll. */
 export const rollMl = ({ wrap, card }: Work): number =>
   wrap && card.tape ? wrap.widthMm * card.tape.plyMm * wrap.rollM : 0;
 
-/** Laying the tape of a roll: where it starts, how it is pulled, when it is done. */
+/** Laying the tape of a roll: its start, its tension, its end. */
 export function layTape(
   work: Work,
   round: Round,
@@ -53,7 +53,7 @@ export function layTape(
 
 export const WRAP_FIGURES = ['layers', 'tape', 'tapeWidth', 'wrapLength', 'wrapThick'] as const;
 
-/** Figures of a wrap: layers, tape, length, thickness, and the design where there is one. */
+/** Figures of a wrap: layers, tape, length, thickness, and its design if there is one. */
 export function wrapFigures({ wrap, card, survey, demand }: Work): Figure[] {
   if (!wrap || !card.tape) return [];
   const { lays, layers, lengthsMm, design, metres, widthMm, thicknessMm } = wrap;
@@ -126,7 +126,7 @@ export function wrapFigures({ wrap, card, survey, demand }: Work): Figure[] {
   ];
 }
 
-/** How a cured wrap comes off a pipe. */
+/** How to remove a cured wrap from a pipe. */
 export const WRAP_OFF = [
   m('Drain the line. Saw two lines opposite each other along the wrap, not into the pipe.'),
   m('Chisel along them and prise the halves off. Grind off what is left.'),

@@ -31,7 +31,7 @@ export interface BatchPlan {
   limit: BatchLimit;
 }
 
-/** Largest volume that can be placed in time, at most `capMl`; 0 when none can. Time to spare falls as volume rises. */
+/** Largest volume that can be placed in time, at most `capMl`; 0 if none. Spare time falls as volume rises. */
 function largestInTime(inTime: (ml: number) => boolean, capMl: number): number {
   if (inTime(capMl)) return capMl;
   let lo = 0;
@@ -45,9 +45,9 @@ function largestInTime(inTime: (ml: number) => boolean, capMl: number): number {
 }
 
 /**
- * Splits a total (ml) into equal batches that fit the pail and can be placed inside the usable share of
- * their own working life at today's temperature. Whole kits are never split.
- * Refuses when not even a small batch fits, past 1000 batches, or outside the card's temperatures.
+ * Splits a total (ml) into equal batches that fit the vessel and can be placed within the usable share of their own
+ * working life at today's temperature. Whole kits are never split. Refuses if not even a small batch fits, above 1000
+ * batches, or outside the card's temperatures.
  */
 export function batchPlan(input: BatchPlanInput): Answer<BatchPlan> {
   const { totalMl, applyMlPerMin, mixMinutes, useFraction, wholeKitMl } = input;
@@ -58,7 +58,7 @@ export function batchPlan(input: BatchPlanInput): Answer<BatchPlan> {
     reach.minutes * massStretch(ml * input.densityGml, input.refMassG, input.massExponent);
   const inTime = (ml: number) => ml / applyMlPerMin + mixMinutes <= useFraction * lifeOf(ml);
   const mostInTime = () => largestInTime(inTime, Math.max(vesselMaxMl, wholeKitMl ?? 0));
-  // A job that goes in one pail and in one go needs no search for more; it is made when the sum is read.
+  // A job that fits one vessel and one batch needs no search; its working is made when read.
   const atOnce = wholeKitMl === undefined && totalMl <= vesselMaxMl && inTime(totalMl);
   const lifeMaxMl = atOnce ? totalMl : mostInTime();
   if (wholeKitMl !== undefined && wholeKitMl > vesselMaxMl) {

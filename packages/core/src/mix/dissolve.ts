@@ -3,7 +3,7 @@ import { defineCalc, fig, line, refuse, worked, type Answer } from '../calc/calc
 import { named } from '../calc/field';
 import { atLeastZero, positive } from '../calc/number';
 
-/** Closer than this to the target is on it. */
+/** Within this of the target counts as on target. */
 const ON_TARGET = 1e-9;
 
 export const DissolveInput = z
@@ -25,8 +25,8 @@ export interface Dissolve {
 }
 
 /**
- * Mass fraction of polymer in a solution of pellets (g) in solvent (ml), and what to add to bring it to a target.
- * Refuses a target of nothing but solvent with pellets in it, or of nothing but pellets with solvent in it.
+ * Mass fraction of polymer in a solution of pellets (g) in solvent (ml), and what to add to reach a target. Refuses a
+ * target of pure solvent with pellets in it, or of pure pellets with solvent in it.
  */
 export function dissolve(input: DissolveInput): Answer<Dissolve> {
   const { pelletsG, solventMl, solventDensityGml, targetSolids } = input;

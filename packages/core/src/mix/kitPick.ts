@@ -5,10 +5,10 @@ import { atLeastZero, positive } from '../calc/number';
 import { echoed } from '../calc/echoed';
 
 const EPS = 1e-9;
-/** Up to so many of the smallest pack the search is quicker without remembering where it has been. */
+/** Up to this many of the smallest pack, the search is faster without a memo. */
 const FEW_PACKS = 12;
 
-/** More packs of one card than this are no job that anybody can do. */
+/** Most packs of one card in a job. */
 export const MOST_PACKS = 2000;
 
 export const Kit = z.strictObject({
@@ -53,7 +53,7 @@ interface Choice {
   packs: number;
 }
 
-/** Negative when p is the better buy: price, then leftover, then packs, then more of the earlier listed. */
+/** Negative if p is the better choice: by price, then leftover, then packs, then more of those listed first. */
 function compare(p: Choice, q: Choice): number {
   if (Math.abs(p.price - q.price) > EPS) return p.price - q.price;
   if (Math.abs(p.ml - q.ml) > EPS) return p.ml - q.ml;
@@ -63,8 +63,9 @@ function compare(p: Choice, q: Choice): number {
 }
 
 /**
- * Exact search: kits in listed order, most first, cut by the best unit price still to come and by states already
- * reached more cheaply with the same volume left. Earlier visits hold more of the earlier listed, so ties stay right.
+ * Exact search: packs in listed order, most first, pruned by the best unit price still to come and by states already
+ * reached more cheaply with the same volume left. Earlier visits hold more of the packs listed first, so ties are
+ * correct.
  */
 function search(neededMl: number, kits: Kit[], maxPacks: number, report?: Report): Choice | null {
   const unitFrom: number[] = new Array(kits.length + 1).fill(Infinity);
@@ -77,7 +78,7 @@ function search(neededMl: number, kits: Kit[], maxPacks: number, report?: Report
     largestFrom[i] = Math.max(largestFrom[i + 1] as number, open ? kit.ml : 0);
   }
   let best: Choice | null = null;
-  // Few packs meet the same rest seldom: remembering would cost more than it saves.
+  // With few packs, states rarely repeat: a memo would cost more than it saves.
   const remember = kits.some((k) => neededMl / k.ml > FEW_PACKS);
   const seen = remember ? new Map<string, { price: number; packs: number }[]>() : null;
   const counts: number[] = new Array(kits.length).fill(0);
@@ -99,7 +100,7 @@ function search(neededMl: number, kits: Kit[], maxPacks: number, report?: Report
       seen.set(key, [...before, { price, packs }]);
     }
     const most = Math.min(Math.ceil((left - EPS) / kit.ml), stock[i] as number, maxPacks - packs);
-    // Of the last kit only the count that covers the rest can answer.
+    // For the last pack, only the count that covers the rest is possible.
     const least = i === kits.length - 1 ? most : 0;
     for (let n = most; n >= least; n--) {
       counts[i] = n;
@@ -113,8 +114,8 @@ function search(neededMl: number, kits: Kit[], maxPacks: number, report?: Report
 }
 
 /**
- * Cheapest packs that cover a need in ml; then least left over, fewest packs, more of the earlier listed.
- * Prices in any one currency. `stock` caps one kit, `maxPacks` all together. Refuses when they cannot cover it.
+ * The cheapest packs that cover a need in ml; then least leftover, fewest packs, more of those listed first. Prices in
+ * one currency. `stock` limits one pack, `maxPacks` the total. Refuses if they cannot cover it.
  */
 export function kitPick(
   { neededMl, kits, maxPacks }: KitPickInput,

@@ -25,14 +25,14 @@ export interface MixCheck {
 }
 
 /**
- * Compares what was weighed (g) with the card's ratio. Deviation is of hardener over base, in % of nominal.
- * The grams of the short part that put it right are given whatever the verdict. Never refuses.
+ * Compares the weighed masses (g) with the card's ratio. Deviation of hardener over base, in % of nominal. Always gives
+ * the grams of the short part that correct it. Never refuses.
  */
 export function mixCheck(input: MixCheckInput): Worked<MixCheck> {
   const { ratio, densityA, densityB, weighed, tolerancePct } = input;
   const { byMass } = bothRatios(ratio, densityA, densityB);
   const { aG, bG } = weighed;
-  // (b/a − n)/n with n = 1/byMass, as one difference of like sizes so that nothing cancels.
+  // (b/a − n)/n with n = 1/byMass, as one difference of similar sizes, to avoid cancellation.
   const wantedB = aG / byMass;
   const deviationPct = ((bG - wantedB) / wantedB) * 100;
   const verdict = Math.abs(deviationPct) <= tolerancePct ? 'in' : 'out';

@@ -10,7 +10,7 @@ export const Ratio = z.strictObject({
 });
 export type Ratio = z.infer<typeof Ratio>;
 
-/** A stated ratio as parts of a to one of b, both ways. Densities in g/ml. */
+/** A stated ratio as parts of a to one of b, by volume and by mass. Densities in g/ml. */
 export function bothRatios(
   ratio: Ratio,
   densityA: number,

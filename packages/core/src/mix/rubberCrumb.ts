@@ -19,7 +19,10 @@ export interface RubberCrumb {
   mixBinderKg: number;
 }
 
-/** Granules and binder of a crumb bed, kg, for a finished volume in litres; part of the binder primes the edges. Never refuses. */
+/**
+ * Granules and binder of a crumb layer, kg, for a finished volume in litres; part of the binder primes the edges. Never
+ * refuses.
+ */
 export function rubberCrumb(input: RubberCrumbInput): Worked<RubberCrumb> {
   const { volumeL, bulkDensityKgL, compaction, binderPct, primerShare, wastePct } = input;
   const granulesKg = volumeL * (1 + wastePct / 100) * bulkDensityKgL * compaction;

@@ -7,7 +7,7 @@ import type { CautionId } from '../work/cautions';
 import type { Step } from '../work/step';
 import { toolUsed } from '../work/work';
 
-/** A job as the cautions look at it: what is done, and every material that is used. */
+/** A job as the cautions read it: its steps, and every material in it. */
 export interface Done extends Pick<Job, 'work' | 'family'> {
   used: readonly Card[];
   steps: readonly Step[];
@@ -23,7 +23,7 @@ const hazard =
   (...names: Hazard[]) =>
   ({ used }: Done) =>
     used.some((c) => c.hazards.some((h) => names.includes(h)));
-/** A danger of the trade itself: the family’s method names it. */
+/** A danger of the work itself: the family’s method names it. */
 const trade =
   (id: CautionId) =>
   ({ family }: Done) =>
@@ -34,7 +34,7 @@ const does =
     steps.some((s) => names.includes(s.does));
 const always = () => true;
 
-/** The usual cautions. Shown when the plan does or uses the thing; never a substitute for local rules. */
+/** The usual cautions. Shown when the plan does or uses the dangerous thing; never a substitute for local rules. */
 const table: CautionRule[] = [
   {
     id: 'isolate',
@@ -194,22 +194,22 @@ const table: CautionRule[] = [
   },
 ];
 
-/** Cautions this job calls for. */
+/** The cautions for this job. */
 export const cautionsOf = (job: Done): { id: CautionId; text: string }[] =>
   table.filter((c) => c.when(job)).map(({ id, text }) => ({ id, text }));
 
-/** A mask for what grinding concrete sets free, whatever the cards say. */
+/** The mask against concrete dust, whatever the cards say. */
 const SILICA_MASK = 'P3 mask';
 
-/** Every glove, mask and shield that a material or a tool of the job asks for, each once. */
+/** Every glove, mask and shield that a material or tool needs, each once. */
 export function gearOf(job: Done): string[] {
   const silica = cautionsOf(job).some((c) => c.id === 'silica');
   const all = [...new Set([...job.used.flatMap((c) => c.ppe), ...(silica ? [SILICA_MASK] : [])])];
-  // Two pairs of gloves are gloves as well.
+  // "Two pairs of gloves" includes "gloves".
   return all.filter((g) => !all.some((other) => other.startsWith(`${g},`)));
 }
 
-/** Who must approve where Kelmot does not decide. */
+/** Who must approve what Kelmot does not decide. */
 export function approversOf({ steps, work }: Done): string[] {
   const asked = steps.flatMap((s): Permission[] =>
     s.hold?.kind === 'approval' ? [s.hold.who] : [],

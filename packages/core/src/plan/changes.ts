@@ -4,13 +4,13 @@ import { fieldValue } from '../form/lines';
 import { m, q, type Message } from '../message/message';
 import type { Plan } from './plan';
 
-/** What a new plan has that the old one had not: what became of it, and which changes of the survey made it so. */
+/** What changed in a new plan: effects, and the survey changes that caused them. */
 export interface PlanChanges {
   effects: Message[];
   causes: Message[];
 }
 
-/** Counted things of a plan, each with its words. */
+/** Counted things of a plan, with their words. */
 const COUNTED: [id: string, text: string][] = [
   ['batches', '{was, plural, one {# batch} other {# batches}} became {is}'],
   ['coats', '{was, plural, one {# coat} other {# coats}} became {is}'],
@@ -21,10 +21,10 @@ const COUNTED: [id: string, text: string][] = [
   ['strips', '{was, plural, one {# strip} other {# strips}} became {is}'],
   ['bags', '{was, plural, one {# bag} other {# bags}} became {is}'],
 ];
-/** Measured things, said when they move by more than this share. */
+/** Measured things, reported if they change by more than this share. */
 const MEASURED = ['ready', 'life', 'total', 'cost.total'];
 const MOVES = 0.03;
-/** Chance, in percent points. */
+/** Least reported change of the chance, percentage points. */
 const CHANCE_MOVES = 3;
 
 function effectsOf(before: Plan, after: Plan): Message[] {
@@ -112,7 +112,7 @@ function causesOf(before: Survey, after: Survey): Message[] {
   return [...temperature, ...counted, ...others];
 }
 
-/** What is new in a plan against the one before it, effects first, and what in the survey made it so. */
+/** The changes of a plan against the one before, effects first, then their causes in the survey. */
 export const planChanges = (before: Plan, after: Plan): PlanChanges => ({
   effects: effectsOf(before, after),
   causes: causesOf(before.survey, after.survey),

@@ -1,7 +1,7 @@
 import { m, minutes, type Message } from '../message/message';
 import type { Plan, PlanRound } from './plan';
 
-/** What a plan is held to: each law, what it was checked on, and how much is to spare. */
+/** The laws of a plan; a finding says what was checked, and the margin. */
 export type Law =
   | 'life'
   | 'link'
@@ -22,7 +22,7 @@ export interface Finding {
   law: Law;
   about: Message;
   ok: boolean;
-  /** Minutes to spare; null where it is not a matter of time. */
+  /** Minutes of margin; null if it is not about time. */
   slackMin: number | null;
 }
 
@@ -37,7 +37,7 @@ const found = (law: Law, ok: boolean, about: Message, slackMin: number | null = 
 const stepTitle = (plan: Plan, id: string): Message =>
   plan.steps.find((s) => s.id === id)?.title ?? m(id);
 const slotsOf = (plan: Plan, step: string) => plan.schedule.filter((s) => s.step === step);
-/** When a step begins; one without minutes of its own stands where its neighbour does. */
+/** When a step begins; one without minutes begins with the next. */
 function beginsAt(plan: Plan, step: string): number | null {
   const own = slotsOf(plan, step);
   return own.length > 0 ? Math.min(...own.map((s) => s.from)) : null;
@@ -48,7 +48,7 @@ const endsAt = (plan: Plan, step: string): number | null => {
 };
 const mixes = (round: PlanRound) => round.batches.map((b) => b.mixedAtMin);
 
-/** Every batch is out of hand before its life times the usable share is over, read from the slots. */
+/** Every batch is placed before its working life times the usable share ends, read from the slots. */
 function lives(plan: Plan): Finding[] {
   return plan.rounds.flatMap((round) =>
     round.batches.map((batch) => {
@@ -66,7 +66,7 @@ function lives(plan: Plan): Finding[] {
   );
 }
 
-/** Every wait keeps both its ends, or says what is done instead. */
+/** Every wait keeps both its limits, or has replacement steps. */
 function links(plan: Plan): Finding[] {
   return plan.links.flatMap((link): Finding[] => {
     const { from } = link;
@@ -103,7 +103,7 @@ function links(plan: Plan): Finding[] {
   });
 }
 
-/** Made safe first; approved before what cannot be undone; abraded, dusted off, wiped; dams before the mix. */
+/** Make safe first; approve before irreversible work; abrade, remove dust, wipe; dams before the mix. */
 function order(plan: Plan): Finding[] {
   const { steps } = plan;
   const at = (does: string) => steps.findIndex((s) => s.does === does);
@@ -168,7 +168,7 @@ function order(plan: Plan): Finding[] {
   return findings;
 }
 
-/** Batches add up to their round, packs cover what is drawn, every supply is used and every use supplied. */
+/** Batches add up to their round, packs cover what is drawn, every supply is used, and everything used is a supply. */
 function amounts(plan: Plan): Finding[] {
   const used = new Set(plan.steps.flatMap((s) => s.uses));
   const ids = new Set(plan.supplies.map((s) => s.id));
@@ -223,7 +223,7 @@ function amounts(plan: Plan): Finding[] {
   ];
 }
 
-/** Every figure is worked out, and its working ends in it. */
+/** Every figure has a working that ends in it. */
 function worked(plan: Plan): Finding[] {
   return Object.values(plan.figures).map((f) => {
     const end = f.working.at(-1)?.value;
@@ -233,7 +233,7 @@ function worked(plan: Plan): Finding[] {
   });
 }
 
-/** Back in service inside the stop; slots one after another; labour and the ready time read off the schedule. */
+/** Back in service inside the stop; slots in order; labour and ready time match the schedule. */
 function times(plan: Plan): Finding[] {
   const { schedule, readyMin, survey } = plan;
   const labour = schedule.reduce((s, x) => s + (x.to - x.from) * x.people, 0);
@@ -267,7 +267,7 @@ function times(plan: Plan): Finding[] {
   ];
 }
 
-/** No spark in a zone; no air in a tyre; a gate that is measured; an engineer’s name where an engineer decides. */
+/** No spark in a classified area; no air in a tyre; a measured gate; a named engineer where one decides. */
 function safety(plan: Plan): Finding[] {
   const { steps, survey } = plan;
   const zone = survey.site.area !== 'safe';
@@ -296,8 +296,9 @@ function safety(plan: Plan): Finding[] {
 }
 
 /**
- * Goes through every limit in a saved plan, each with its slack: life, links, order, amounts, supplies, window,
- * approvals, zones. Reads the plan alone and shares no code with the planner, so that a fault in one shows in the other.
+ * Checks every limit in a saved plan, each with its margin: working life, links, order, amounts, supplies, window,
+ * approvals, classified areas. Reads only the plan and shares no code with the planner, so that a fault in one shows in
+ * the other.
  */
 export const checkPlan = (plan: Plan): Finding[] => [
   ...lives(plan),

@@ -4,7 +4,7 @@ import { figureOf, type Figure } from '../work/figure';
 import type { Supply } from '../work/supplies';
 import type { Work } from '../work/work';
 
-/** The next best card for the same job, as the costs set it beside this one. */
+/** The next best card for the same job, for the comparison of costs. */
 export const NextOption = z.strictObject({
   code: z.string(),
   name: z.string(),
@@ -14,14 +14,14 @@ export const NextOption = z.strictObject({
 });
 export type NextOption = z.infer<typeof NextOption>;
 
-/** The same with what its total is made of: packs, people and what must be met, the stop. */
+/** The same with the parts of its total: packs, people and conditions, stop. */
 export interface Next extends NextOption {
   material: number;
   work: number;
   downtime: number;
 }
 
-/** The next option’s figures, to be set beside this one’s. Money in the site’s currency. */
+/** The next option’s figures, beside this one’s. Money in the site’s currency. */
 export function nextFigures(next: Next | null, unit: string): Figure[] {
   if (!next) return [];
   const source = `card ${next.code}`;
@@ -61,11 +61,11 @@ export interface Spent {
   /** Minutes of people, from the schedule. */
   labourMin: number;
   readyMin: number;
-  /** Minutes that a heater runs; 0 where none does. */
+  /** Minutes that a heater runs; 0 if none. */
   heatMin: number;
 }
 
-/** What the job costs: material, people, heat, the stop; and what else could be done. Money in the site’s currency. */
+/** The cost of the job (material, people, heat, stop), and of the alternatives. Money in the site’s currency. */
 export function costFigures(
   work: Work,
   { supplies, labourMin, readyMin, heatMin }: Spent,
@@ -148,7 +148,7 @@ export function costFigures(
   ];
 }
 
-/** Somebody else’s repair, or a new part: its price and the stop until it is done. */
+/** The alternatives: a contractor, or a new part: price, and the stop until it is done. */
 function other(
   work: Work,
   id: 'quote' | 'part',
@@ -196,7 +196,7 @@ function other(
   ];
 }
 
-/** Doing nothing: when a damage that grows stops the plant by itself, and what that stop costs. */
+/** Doing nothing: when growing damage stops the plant, and the cost of that stop. */
 function nothing({ survey, site }: Work): Figure[] {
   const { grows, nowMm, mmPerWeek, stopsAtMm, stopMin } = survey.past;
   if (

@@ -117,7 +117,7 @@ function layers(work: Work): Figure[] {
   ];
 }
 
-/** The same figures for the chosen card over all its rounds: what a list or a heading shows. */
+/** The figures of the chosen card over all its rounds, for lists and headings. */
 function mainFigures(own: readonly Round[], slope: Work['survey']['surface']['slope']): Figure[] {
   const [first] = own;
   if (!first) return [];
@@ -155,7 +155,7 @@ function mainFigures(own: readonly Round[], slope: Work['survey']['surface']['sl
 function cures(rounds: readonly Round[], laid: Laid, main: Round): Figure[] {
   return rounds.flatMap((round) => {
     const at = laid.mixedAt.get(round.id)?.last ?? 0;
-    // The life is a figure of its own, at what the pail is mixed at.
+    // The working life is a separate figure, at mixing temperature.
     const moments = momentsOf(round, at).filter((x) => x.id !== 'life');
     return moments.flatMap(({ id, minutes, working }) => [
       figureOf(`cure.${round.id}.${id}`, MILESTONE_NAMES[id], minutes, 'time', working, TEMP),
@@ -232,7 +232,7 @@ function hours(job: Job, laid: Laid, main: Round): Figure[] {
   ];
 }
 
-/** The round of the chosen card that the service waits for last. */
+/** The chosen card's round that the service waits for last. */
 export function mainRoundOf({ draft, work }: Job): Round {
   const own = draft.rounds.filter((r) => r.card.code === work.card.code);
   return (
@@ -240,7 +240,7 @@ export function mainRoundOf({ draft, work }: Job): Round {
   );
 }
 
-/** Every figure the screens may show for a job, by id, each with its own working. */
+/** Every figure of a job that screens may show, by id, with its working. */
 export function figuresOf(job: Job, laid: Laid): Record<string, Figure> {
   const { work, draft } = job;
   const { gate, card } = work;

@@ -7,7 +7,7 @@ import type { Work } from '../work/work';
 
 const TEMP = ['readings.surfaceC'];
 
-/** Amount, batches, life and parts of one round, under a beginning of their own. */
+/** Amount, batches, working life and parts of one round, with its own prefix. */
 export function roundFigures(
   round: Round,
   slope: Work['survey']['surface']['slope'],
@@ -122,6 +122,6 @@ export function roundFigures(
   return figures;
 }
 
-/** Minutes that the first batch of a round takes to be placed, all that is done with it counted. */
+/** Minutes to place the first batch of a round, with everything that is done with it. */
 const touchedFor = ({ batches, batching, touches, placedMl }: Round): number =>
   batches[0] ? touched(touches, batches[0].placedMl, placedMl, batching.paceMlPerMin) : 0;

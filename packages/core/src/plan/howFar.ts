@@ -22,17 +22,17 @@ export interface HowFarAsk {
 }
 
 export interface HowFar {
-  /** What one such damage draws from its packs, in the base unit of `quantity`. */
+  /** The amount for one such damage, in the base unit of `quantity`. */
   each: number;
   quantity: QuantityId;
-  /** Whole damages of this kind that one pack does. */
+  /** Number of whole damages of this kind for one pack. */
   count: number;
-  /** Length and area of such damage that it covers; null where the damage has none. */
+  /** Length and area of such damage that it covers; null if the damage has none. */
   lengthMm: number | null;
   areaMm2: number | null;
 }
 
-/** A survey of one such damage, everything else as it most likely is. */
+/** A survey of one such damage, with likely answers otherwise. */
 function draftOf({ card, family, shape, sizes }: HowFarAsk): SurveyDraft {
   const { usual, groups } = familyOf(family);
   const parent = groups.find((g) => g.id === 'parent')?.fields.material;
@@ -50,8 +50,8 @@ function draftOf({ card, family, shape, sizes }: HowFarAsk): SurveyDraft {
 }
 
 /**
- * How far one pack of a card goes on damage of a size: the very amounts that a plan would draw, with overfill, profile,
- * waste and purge. Refuses where a dimension cannot be read, or the pack is not the card's.
+ * How far one pack of a card goes on damage of a size: the amounts of a real plan, with overfill, profile, waste and
+ * purge. Refuses if a dimension cannot be read, or the pack is not the card's.
  */
 export function howFar(ask: HowFarAsk): Answer<HowFar> {
   const { card, packId, units, site, library } = ask;
@@ -68,12 +68,12 @@ export function howFar(ask: HowFarAsk): Answer<HowFar> {
   const survey = supposedSurvey(draftOf(ask), units);
   if (!survey) return refuse('These sizes do not go together.');
   const demand = demandOfSurvey(survey, site);
-  // Drawn from this pack alone: a wrap of another width laps another way.
+  // Only this pack: a wrap of another width has another overlap.
   const only = { ...card, packs: [pack] };
   const job = jobFrom(
     workFor({ survey, card: only, site, context: { library }, demand, heldC: null, terms: 0 }),
   );
-  // Of a whole kit or cartridge only what is placed counts: the rest does the next one.
+  // Of a whole kit or cartridge only the placed part counts: the rest serves the next damage.
   const drawn = ownRounds(job).reduce(
     (sum, r) => sum + r.draw * (r.mixMl > 0 ? r.placedMl / r.mixMl : 1),
     0,

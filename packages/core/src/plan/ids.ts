@@ -3,8 +3,8 @@ import { FIGURE_PREFIXES, SHARED_FIGURES, SHARED_STEPS } from '../work/ids';
 import type { Plan } from './plan';
 
 /**
- * Ids of a plan that no list knows: the names of its steps and the ids of its figures are closed, those that families share
- * and those of its own family. Empty for every plan that was made here; one from elsewhere may hold others.
+ * Unknown ids of a plan: names of steps and ids of figures are closed lists, shared or of its family. Empty for every
+ * plan made here; a plan from elsewhere may have others.
  */
 export function unknownIds(plan: Pick<Plan, 'survey' | 'steps' | 'figures'>): string[] {
   const { method } = familyOf(plan.survey.family);

@@ -6,8 +6,8 @@ import type { UnitSystem } from '../units/quantities';
 import type { Plan } from './plan';
 
 /**
- * A spec with what the plan decided in place of what was sketched: plies and their laps, the bed of sand, the strip and
- * its margin, the band of paste. Read from the plan’s figures and card, so that no family is known here.
+ * A drawing spec with the plan's decisions in place of the sketch: plies and overlaps, sand bed, strip and margin, band
+ * of paste. Reads the plan’s figures and card; knows no family.
  */
 export function asPlanned(spec: SectionSpec, plan: Plan, text: Lettering): SectionSpec {
   const { figures, card } = plan;
@@ -27,7 +27,7 @@ export function asPlanned(spec: SectionSpec, plan: Plan, text: Lettering): Secti
         thickMm: card.injection.sealThickMm,
         plies: 1,
       };
-    // A plug alone has nothing laid over it.
+    // A plug alone has no cover.
     return spec.axis && spec.through && layers === null ? null : spec.cover;
   };
   const planned = cover();
@@ -39,7 +39,7 @@ export function asPlanned(spec: SectionSpec, plan: Plan, text: Lettering): Secti
   };
 }
 
-/** How the layers of a plan are called beside the drawing: the card, and its coats, plies or passes. */
+/** The caption of a plan's layers: the card, and its coats, plies or passes. */
 export function layersText({ figures, card }: Plan): string {
   const many = (id: string, one: string, more: string): string | null => {
     const n = figures[id]?.value;
@@ -48,13 +48,13 @@ export function layersText({ figures, card }: Plan): string {
   return (
     many('layers', 'ply', 'plies') ??
     many('passes', 'pass', 'passes') ??
-    // What is injected or poured into a crack goes in once, and has no coats.
+    // What is injected or poured into a crack has no coats.
     (card.injection ? card.code : many('coats', 'coat', 'coats')) ??
     card.code
   );
 }
 
-/** What a repair meets in service, as it is called beside the drawing; null where its family does not ask for it. */
+/** The caption for the service medium; null if the family does not ask for it. */
 export function metText({ family, service }: Survey, units: UnitSystem): string | null {
   if (!familyOf(family).groups.some((g) => g.id === 'service')) return null;
   return `${MEDIUM_NAMES[service.medium].toLowerCase()} ${say(service.mediumC, 'temperature', units)}`;

@@ -8,23 +8,23 @@ import { packQuantity } from '../work/supplies';
 import type { WorkContext } from '../work/context';
 import type { Plan } from './plan';
 
-/** Another repair that is open, as far as a leftover asks of it. */
+/** Another open repair, as far as leftovers need it. */
 export interface OpenSurvey {
   repairId: string;
   survey: Survey;
 }
 
-/** What is left of a card and could do another repair whole. */
+/** A leftover of a card that could do another whole repair. */
 export interface LeftoverUse {
   repairId: string;
   code: string;
-  /** Mixed already: it must be placed inside the life of its batch. From the pack: as long as the opened pack keeps. */
+  /** From a batch: it must be placed within its working life. From a pack: as long as the opened pack keeps. */
   from: 'batch' | 'pack';
-  /** What is left, and what the other repair takes of it, in the base unit of `quantity`. */
+  /** The leftover, and the amount that the other repair takes, in the base unit of `quantity`. */
   left: number;
   takes: number;
   quantity: QuantityId;
-  /** Minutes from the mix in which it may be used; null from the pack. */
+  /** Minutes from mixing in which it may be used; null for a pack. */
   withinMin: number | null;
 }
 
@@ -36,7 +36,7 @@ interface Left {
   withinMin: number | null;
 }
 
-/** What a plan leaves over: in the last batch where whole kits are mixed, and in the packs that it opens. */
+/** A plan's leftovers: in the last batch if whole kits are mixed, and in the packs that it opens. */
 function leftOf(plan: Plan): Left[] {
   const mixed = plan.rounds.flatMap((r): Left[] => {
     const card = plan.cards[r.card.code];
@@ -62,7 +62,7 @@ function leftOf(plan: Plan): Left[] {
   return [...mixed, ...packed];
 }
 
-/** What one job of a card draws from its packs, or mixes, in the base unit that leftovers are told in; null where it does not fit. */
+/** What a card's job draws or mixes, in the leftovers' base unit; null if it does not fit. */
 function takesOf(
   { card, from }: Left,
   survey: Survey,
@@ -79,8 +79,8 @@ function takesOf(
 }
 
 /**
- * Which other open repairs what a plan leaves over would do whole: the same card fits them, and there is enough. The
- * one that uses up the most goes first. Pure; about a millisecond for each repair of a family that the card serves.
+ * Which other open repairs a plan's leftovers could do completely: the same card fits, and there is enough. The one
+ * that uses most first. Pure; about a millisecond for each repair of a family that the card serves.
  */
 export function leftoverUses(
   plan: Plan,

@@ -32,7 +32,7 @@ import { CORE_VERSION, type Plan, type PlanRound } from './plan';
 
 export type PlanResult = { ok: true; plan: Plan } | { ok: false; why: Message };
 
-/** The best of the other cards for the same job: it fits, and costs the least in all. */
+/** The best other card for the same job: it fits, and its total cost is lowest. */
 function nextOption(match: CardMatch, survey: Survey, context: WorkContext): Next | null {
   const { site, demand } = match.work;
   const run = { demand, jobOf: jobAlone };
@@ -61,11 +61,11 @@ function nextOption(match: CardMatch, survey: Survey, context: WorkContext): Nex
   return options.sort((a, b) => a.total - b.total)[0] ?? null;
 }
 
-/** A seed from a tag, so that the same plan is made again to the last digit. */
+/** A seed from a tag, so that the same input gives the same plan. */
 const seedFrom = (text: string): number =>
   [...text].reduce((h, c) => (Math.imul(h, 31) + c.charCodeAt(0)) >>> 0, 7);
 
-/** What a verdict hangs on is met in the plan: by name where somebody must approve, by a tick where no step does it. */
+/** Puts the verdict's conditions into the plan: by name if somebody must approve, by a tick if no step meets it. */
 function meeting({ work, steps: all, draft }: Job, match: CardMatch): StepDraft[] {
   const { steps } = draft;
   const held = match.judged.filter((j) => j.verdict === 'if');
@@ -143,7 +143,7 @@ function roundOf(round: Round, before: Round | undefined, laid: Laid): PlanRound
   };
 }
 
-/** The job with what its verdict hangs on put into its steps, laid on the clock again. */
+/** The job with its verdict's conditions as steps, scheduled again. */
 function conditioned(match: CardMatch): Job {
   const job = match.job();
   const steps = meeting(job, match);
@@ -151,9 +151,9 @@ function conditioned(match: CardMatch): Job {
 }
 
 /**
- * Makes the plan of one repair from its survey, the chosen card, the site's settings, and what else is known: schools,
- * forecast, shelf, the other cards. Pure: the time it was made is passed in. Refuses with the first reason when the
- * card does not fit, when a sum has no answer, or when the checker finds a limit that the plan does not keep.
+ * Makes the plan of one repair from its survey, the chosen card, the site's settings, and the known context: schools,
+ * forecast, shelf, other cards. Pure: the time is passed in. Refuses with the first reason if the card does not fit, a
+ * calculation has no answer, or the checker finds a broken limit.
  */
 export function makePlan(
   survey: Survey,
@@ -262,8 +262,8 @@ export function makePlan(
   };
 }
 
-/** Share of the usual time after which it is looked at again where its card is only fair. */
+/** Share of the usual time to the next look if the card is only fair. */
 const EARLY = 0.5;
 
-/** So many of the smallest slacks are shown. */
+/** Number of smallest margins that are shown. */
 const TIGHTEST = 3;

@@ -13,21 +13,21 @@ import { weatherFor } from '../work/weather';
 import type { WeatherHour } from '../work/context';
 import { makePlan } from './make';
 
-/** What the questions of a survey are weighed with: every card, the site, and what else is known. */
+/** What the questions of a survey are evaluated with: every card, the site, and the known context. */
 export interface MatteringAsk {
   draft: SurveyDraft;
   units: UnitSystem;
   cards: readonly Card[];
   site: SiteSettings;
-  /** Weather to come, and lots on the shelf, where they are known. */
+  /** Forecast and lots on the shelf, if known. */
   hours?: readonly WeatherHour[];
   shelf?: readonly Lot[];
 }
 
 interface Outcome {
-  /** All that people act on: each verdict in its rank, and the plan of the first card that has one. */
+  /** All that people act on: each verdict by rank, and the plan of the first card that has one. */
   told: string;
-  /** No card is left, whatever its rank. */
+  /** No card fits, whatever its rank. */
   out: boolean;
 }
 
@@ -53,13 +53,13 @@ function outcomeOf(survey: Survey, { cards, site, hours = [], shelf }: Mattering
   return { told, out };
 }
 
-/** Meant to last and meant to bridge: both are ranked at Match. */
+/** The result for both intents: Match ranks both. */
 function comesTo(survey: Survey, ask: MatteringAsk): Outcome {
   const both = INTENTS.map((intent) => outcomeOf({ ...survey, intent }, ask));
   return { told: both.map((o) => o.told).join('\n'), out: both.every((o) => o.out) };
 }
 
-/** What else a question could be answered with. */
+/** Other possible answers to a question. */
 function others(placed: Placed, units: UnitSystem, text: string): string[] {
   const { field } = placed;
   if (field.kind === 'flag') return [text === 'yes' ? 'no' : 'yes'];
@@ -67,7 +67,7 @@ function others(placed: Placed, units: UnitSystem, text: string): string[] {
   return [field.min, middle(field.min, field.max), field.max].map((v) => asText(v, placed, units));
 }
 
-/** Questions that stand at their usual answer: only these may be put away, what somebody typed never is. */
+/** Questions with their usual answer: only these may be hidden; a typed answer never is. */
 const asUsual = (draft: SurveyDraft): Placed[] => {
   const { usual } = familyOf(draft.family);
   return draftFields(draft).filter(
@@ -76,8 +76,8 @@ const asUsual = (draft: SurveyDraft): Placed[] => {
 };
 
 /**
- * The paths of those questions whose every answer leads to the same verdicts, ranks and plan, for what has been answered
- * so far; what has not is taken as typical. Pure, some tenths of a second: for a worker.
+ * The paths of questions whose every answer leads to the same verdicts, ranks and plan, given the present answers; open
+ * ones count as typical. Pure, some tenths of a second: for a worker.
  */
 export function silentFields(ask: MatteringAsk): string[] {
   const { draft, units } = ask;
@@ -85,7 +85,7 @@ export function silentFields(ask: MatteringAsk): string[] {
   const plain = supposedSurvey(draft, units);
   if (!plain) return [];
   const now = comesTo(plain, ask);
-  // Nothing fits, and that may be for what was only supposed: nothing is put away yet.
+  // Nothing fits, perhaps because of an assumed answer: nothing is hidden yet.
   const open = draftFields(draft).some(
     ({ path, field }) => !('optional' in field) && (draft.texts[path] ?? '').trim() === '',
   );

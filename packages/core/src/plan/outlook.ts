@@ -19,12 +19,12 @@ export const WorkWindow = z.strictObject({
   latestStart: z.string(),
 });
 
-/** Warmer than it is by these, °C: what a lamp or a heater brings. */
+/** Temperature rises that a lamp or heater brings, °C. */
 const WARMER_C = [5, 10, 15];
 
 const neededOf = (main: Round) => neededOn(main.card, main.needed ?? 'fullLoad');
 
-/** How long the needed cure takes when a heater holds it warmer, each with its sum; inside the card’s limits. */
+/** The time of the needed cure at higher temperatures, each with its working; within the card’s limits. */
 function heated(main: Round) {
   const points = main.card.cure.milestones[neededOf(main)];
   if (!points) return [];
@@ -45,20 +45,20 @@ export const heatFigures = (main: Round): Figure[] =>
     figureOf(`heat.${tempC}`, 'Held warmer', min, 'time', working, ['readings.surfaceC']),
   );
 
-/** Traces of day and night: enough for the chance to a few parts in a hundred, few enough to be worked at once. */
+/** Number of temperature traces: enough for a chance within a few percent, and quick to compute. */
 const TRACES = 120;
-/** Nobody waits longer than thirty days for a cure. */
+/** Longest wait for a cure: thirty days. */
 const LONGEST_MIN = 43_200;
-/** What a heater with a thermostat lets through, °C. */
+/** Standard deviation of a heater with thermostat, °C. */
 const HELD_SD_C = 0.5;
 
-/** The chance that it is cured in time, over temperatures as they may turn out. None where there is no time at all. */
+/** The chance of being cured in time, over possible temperatures. Empty if there is no time at all. */
 export function readinessFigures({ work }: Job, laid: Laid, main: Round, seed: number): Figure[] {
   const { survey, site } = work;
   const points = main.card.cure.milestones[neededOf(main)];
   const mixed = laid.mixedAt.get(main.id)?.last ?? 0;
   const cure = timeTo(main, neededOf(main), mixed);
-  // What comes after the cure keeps its length, whenever the cure is done.
+  // The work after the cure has the same length whenever the cure ends.
   const after = cure?.ok ? laid.readyMin - mixed - cure.minutes : 0;
   const deadlineMin = survey.window.downMin - mixed - after;
   if (!points || deadlineMin <= 0) return [];
@@ -91,10 +91,10 @@ export function readinessFigures({ work }: Job, laid: Laid, main: Round, seed: n
   ];
 }
 
-/** Under this chance it is said what would raise it, percent. */
+/** Below this chance, ways to raise it are shown, percent. */
 export const POOR_PCT = 90;
 
-/** What would raise a poor chance: warmth first, then hours. */
+/** What would raise a low chance: warmth first, then hours. */
 export function raiseChance(main: Round, mixedAtMin: number, readyPct: number | null): Message[] {
   if (readyPct === null || readyPct >= POOR_PCT) return [];
   const now = timeTo(main, neededOf(main), mixedAtMin);
@@ -114,7 +114,7 @@ export function raiseChance(main: Round, mixedAtMin: number, readyPct: number | 
   ];
 }
 
-/** Frost on the way to the milestone, by the forecast or by the usual swing of a night. */
+/** Frost before the milestone, by the forecast or by the usual night. */
 export function warningsOf({ work }: Job, laid: Laid, main: Round): Message[] {
   const { survey, site } = work;
   if (!survey.site.outdoors || work.heldC !== null) return [];
@@ -138,7 +138,9 @@ export function warningsOf({ work }: Job, laid: Laid, main: Round): Message[] {
     : [];
 }
 
-/** When it may be mixed and stay dry until it is tack-free, by the forecast; null without one, or where it sets wet. */
+/**
+ * When it can be mixed and stay dry until tack-free, by the forecast; null without a forecast, or if it sets in water.
+ */
 export function workWindows(
   { work }: Job,
   laid: Laid,

@@ -13,7 +13,7 @@ import { CONSISTENCIES } from '../work/weighing';
 import { NextOption } from './costs';
 import { HeatOption, WorkWindow } from './outlook';
 
-/** The version of the core that made a plan: an old plan keeps its own figures when a formula changes. */
+/** The version of core that made a plan: an old plan keeps its figures when a formula changes. */
 export const CORE_VERSION = '0.3.0';
 
 export const PlanBatch = z.strictObject({
@@ -24,10 +24,10 @@ export const PlanBatch = z.strictObject({
   /** Grams of the two parts; null where nothing is weighed. */
   aG: z.number().nullable(),
   bG: z.number().nullable(),
-  /** Which water a powder takes in this round. */
+  /** The water demand of a powder in this round. */
   consistency: z.enum(CONSISTENCIES),
   lifeMin: z.number(),
-  /** On the clock of the plan, minutes from the start of the stop. */
+  /** Minutes from the start of the stop. */
   mixedAtMin: z.number(),
   lastTouchMin: z.number(),
   placeByMin: z.number(),
@@ -39,33 +39,33 @@ export const PlanRound = z.strictObject({
   name: MessageSchema,
   purpose: z.enum(PURPOSES),
   card: z.strictObject({ code: z.string(), version: z.int(), name: z.string() }),
-  /** All that is mixed or opened, ml as it is placed. */
+  /** All that is mixed or opened, ml placed. */
   amountMl: z.number(),
-  /** Mixed and not placed: the rest of whole kits, ml. */
+  /** Mixed but not placed: the rest of whole kits, ml. */
   spareMl: z.number().default(0),
-  /** What it lies on: the parent, or the round before it. */
+  /** What it lies on: the substrate, or the round before. */
   on: z.string(),
   buildMm: z.number(),
   consistency: z.enum(CONSISTENCIES),
-  /** What it is mixed and cured at, and what the parts are cooled to, °C. */
+  /** Temperature of mixing and curing, and of cooled parts, °C. */
   tempC: z.number(),
   pailC: z.number().nullable(),
   people: z.int().min(1),
-  /** What had to be chosen so that it is placed in its life, as a condition; why this card and no other. */
+  /** What was changed so that it is placed within its working life; why this card was chosen. */
   chose: MessageSchema.nullable(),
   because: MessageSchema.nullable(),
   batches: z.array(PlanBatch),
-  /** Minutes from its mix to each moment of its cure. */
+  /** Minutes from its mix to each milestone. */
   milestones: z.array(z.strictObject({ id: MilestoneId, minutes: z.number() })),
-  /** The moment that the service loads; null where it is covered before. */
+  /** The milestone that the service loads; null if it is covered before. */
   needed: MilestoneId.nullable(),
 });
 export type PlanRound = z.infer<typeof PlanRound>;
 
-/** How far something is inside a limit of the plan. */
+/** The margin to a limit of the plan. */
 export const Slack = z.strictObject({ about: MessageSchema, slackMin: z.number() });
 
-/** The whole job as data: serialisable, versioned, saved whole with its working. */
+/** The whole job as data: serialisable, versioned, saved with its working. */
 export const Plan = z.strictObject({
   version: z.literal(2),
   core: z.string(),
@@ -77,39 +77,39 @@ export const Plan = z.strictObject({
   site: SiteSettings,
   figures: z.record(z.string(), Figure),
   conditions: z.array(MessageSchema),
-  /** What was chosen where practitioners differ, and second materials that were chosen by a person. */
+  /** The chosen schools, and the second materials that a person chose. */
   schools: z.record(z.string(), z.string()),
   seconds: z.record(z.string(), z.string()),
-  /** Held at this to the end of its cure, °C; null: as it is measured. */
+  /** Held at this temperature to the end of its cure, °C; null: as measured. */
   heldC: z.number().nullable(),
   rounds: z.array(PlanRound).min(1),
   steps: z.array(Step),
   links: z.array(Link),
   schedule: z.array(Slot),
-  /** Everything to have at hand, the system first. */
+  /** All supplies, the system first. */
   supplies: z.array(Supply),
-  /** The round whose card was chosen, and the moment of it that the service waits for. */
+  /** The chosen card's round, and the milestone of it that the service waits for. */
   mainRound: z.string(),
   needed: MilestoneId,
   readyMin: z.number(),
-  /** Minutes of people, all steps of every station. */
+  /** Minutes of people, over all steps. */
   labourMin: z.number(),
-  /** Where the job is fragile: the smallest slacks, smallest first. */
+  /** The smallest margins of the job, smallest first. */
   tightest: z.array(Slack),
   /** How a heater would shorten the needed cure. */
   heat: z.array(HeatOption),
-  /** When the forecast allows it, out of doors; null where no forecast was asked. */
+  /** When the forecast allows it, outdoors; null without a forecast. */
   windows: z.array(WorkWindow).nullable(),
-  /** What would raise a poor chance of being ready; frost on the way. */
+  /** What would raise a low chance of being ready; frost on the way. */
   raise: z.array(MessageSchema),
   warnings: z.array(MessageSchema),
-  /** The next best card, where others were at hand to compare. */
+  /** The next best card, if others were available. */
   next: NextOption.nullable(),
   nextLookDays: z.int(),
   lifeDays: z.number(),
-  /** For a stop-gap: days until it must be replaced by the lasting repair. */
+  /** For a stop-gap: days until the lasting repair must replace it. */
   replaceInDays: z.int().nullable(),
-  /** How it would come off again. */
+  /** How to remove it. */
   removal: z.array(MessageSchema),
   cautions: z.array(z.strictObject({ id: z.enum(CAUTION_IDS), text: z.string() })),
   gear: z.array(z.string()),
@@ -117,7 +117,7 @@ export const Plan = z.strictObject({
 });
 export type Plan = z.infer<typeof Plan>;
 
-/** Every batch of a plan in the order it is mixed. */
+/** Every batch of a plan in mixing order. */
 export const planBatches = ({ rounds }: Pick<Plan, 'rounds'>): PlanBatch[] =>
   rounds.flatMap((r) => r.batches).sort((a, b) => a.no - b.no);
 
@@ -125,6 +125,6 @@ export const planBatches = ({ rounds }: Pick<Plan, 'rounds'>): PlanBatch[] =>
 export const planRound = ({ rounds }: Pick<Plan, 'rounds'>, id: string): PlanRound | undefined =>
   rounds.find((r) => r.id === id);
 
-/** Minutes a batch may be touched, from its mix. */
+/** Minutes from mixing in which a batch may be used. */
 export const usableMinutes = ({ placeByMin, mixedAtMin }: PlanBatch): number =>
   placeByMin - mixedAtMin;

@@ -5,7 +5,7 @@ import type { Figure } from '../work/figure';
 import { suppliesOf } from '../work/supplies';
 import { figuresOf } from './figures';
 
-/** The figures of the plan that a match would make, and of the rules that judged it. */
+/** The figures of a match's plan, and of the rules that judged it. */
 export function previewFigures(match: CardMatch, units: UnitSystem): Record<string, Figure> {
   const job = match.job();
   const { work, draft, laid } = job;

@@ -1,7 +1,7 @@
 import type { Figure } from '../work/figure';
 import type { Plan, PlanRound } from './plan';
 
-/** A figure of one round; the chosen card’s round has its own without a name before it. */
+/** A figure of one round; the chosen card’s round has no prefix. */
 export const roundFigure = (
   { figures, mainRound }: Pick<Plan, 'figures' | 'mainRound'>,
   round: string,
@@ -9,7 +9,7 @@ export const roundFigure = (
 ): Figure | undefined =>
   figures[`round.${round}.${id}`] ?? (round === mainRound ? figures[id] : undefined);
 
-/** The round that a figure is of, where it is of one of several; null for what is the job's. */
+/** The round of a figure, if it belongs to one of several; null for the job's figures. */
 export const roundOfFigure = (plan: Plan, id: string): PlanRound | null =>
   plan.rounds.length < 2
     ? null

@@ -5,10 +5,10 @@ import { lettering } from '../section/spec';
 import { asPlanned } from './layers';
 import type { Plan } from './plan';
 
-/** What to draw of a damage; with a plan, its layers as they were decided. */
+/** What to draw of a damage; with a plan, its decided layers. */
 export type SectionOptions = Omit<SectionRequest, 'seed'> & { plan?: Plan };
 
-/** Draws one damage of a repair as a cross-section: each family brings its own spec, and one drawing serves them all. */
+/** Draws one damage of a repair as a cross-section: each family provides a spec, and one drawing serves all. */
 export function drawSection(family: string, damage: Damage, options: SectionOptions): Drawing {
   const request = { ...options, seed: seedOf(`${options.tag}|${damage.shape}`) };
   const text = lettering(options);

@@ -4,17 +4,20 @@ import type { SharedStep } from '../work/ids';
 import type { Work } from '../work/work';
 import { fits, fitsIf, no, relaxCommon, type Against, type Relax, type Rule } from './rule';
 
-/** One thing that stops the gate: what must be done, why, and the change that would undo it alone. */
+/** A reason that stops the gate: what to do, why, and the single change that would remove it. */
 interface Stop {
   condition: Message;
   because: Message;
   against: Against;
   relax: Relax;
-  /** The step that does it, where a job has it. */
+  /** The step that does it, if a job has it. */
   step?: SharedStep;
 }
 
-/** The most humidity in whole percent at which a surface inside the card stands clear of the dew; null where none does. */
+/**
+ * The highest humidity in whole percent at which a surface within the card's range is above the dew point; null if
+ * none.
+ */
 function driedTo({ card, survey }: Pick<Work, 'card' | 'survey'>): number | null {
   const { maxSurfaceC } = card.ambient;
   for (let rhPct = Math.floor(survey.readings.rhPct); rhPct >= 1; rhPct -= 1)
@@ -22,16 +25,16 @@ function driedTo({ card, survey }: Pick<Work, 'card' | 'survey'>): number | null
   return null;
 }
 
-/** The coldest surface on which this air lets it be mixed, °C: what sets wet needs only its own least. */
+/** The coldest surface on which this air allows mixing, °C: what sets in water needs only its own minimum. */
 const leastC = ({ card, survey }: Pick<Work, 'card' | 'survey'>): number =>
   card.damp === 'wet' || card.damp === 'under-water'
     ? card.ambient.minSurfaceC
     : Math.max(card.ambient.minSurfaceC, goFromC(survey.readings, card.ambient));
 
-/** Held warmer than it is, so that the gate lets it be mixed: the least that does, °C; null where it is warm enough. */
+/** The lowest holding temperature at which the gate allows mixing, °C; null if it is warm enough. */
 export function warmedTo(work: Pick<Work, 'card' | 'survey'>): number | null {
   const least = leastC(work);
-  // Rounded up, so that what is typed is on the right side of the limit.
+  // Rounded up, so that the typed value is on the right side of the limit.
   return work.survey.readings.surfaceC < least - 1e-9 ? Math.ceil(least * 10 - 1e-9) / 10 : null;
 }
 
@@ -88,7 +91,7 @@ function airStop({ card, survey }: Work): Stop | null {
   };
 }
 
-/** Whether it may be mixed in this air on this surface; two stops at once have no single change that undoes them. */
+/** Whether it may be mixed in this air on this surface; two reasons at once have no single remedy. */
 export const ambientRule: Rule = {
   id: 'ambient',
   name: 'Surface now',

@@ -5,19 +5,19 @@ import { m, mm, q } from '../message/message';
 import { crackRoute } from '../work/crack';
 import { atLeast, atMost, fits, fitsBuilt, fitsIf, no, relaxBy, type Rule } from './rule';
 
-/** Concrete’s own expansion, a degree. */
+/** Thermal expansion of concrete, per degree. */
 const EXPANSION_PER_C = 1e-5;
 
-/** Concrete as it is strained by a slab that is held back: its stiffness, what it bears in tension, both MPa. */
+/** Concrete in a restrained slab: stiffness and tensile strength, MPa. */
 const CONCRETE_MPA = 30_000;
 const CONCRETE_TENSILE_MPA = 2.5;
-/** A slab on the ground is held back by about half of what moves it: usual figure. */
+/** Share of the movement that the ground restrains: usual value. */
 const GROUND_RESTRAINT = 0.5;
 
-/** A step in a walkway from which people fall over it, mm: usual limit of the trade. */
+/** Height of a trip hazard in a walkway, mm: usual limit. */
 const TRIP_MM = 6;
 
-/** Whether what is built suits what it is built in: movement, the width of a crack, the thickness. */
+/** Whether the build suits its place: movement, crack width, thickness. */
 export const buildRules: Rule[] = [
   {
     id: 'movement',
@@ -69,7 +69,7 @@ export const buildRules: Rule[] = [
             ),
           { against },
         );
-      // Asphalt gives: what is bonded to it holds nothing back.
+      // Asphalt yields: a material bonded to it restrains nothing.
       const bonded = kind === 'rigid' && demand.material !== 'asphalt';
       if (bonded && tensileMPa) {
         const got = CONCRETE_MPA * EXPANSION_PER_C * crack.swingC * GROUND_RESTRAINT;
@@ -105,7 +105,7 @@ export const buildRules: Rule[] = [
       const { widthMm, widthsMm } = demand.crack;
       const leastWidthMm = Math.min(...widthsMm);
       const single = widthsMm.filter((w) => !atLeast(w, min)).length === 1;
-      // What is broken out is as wide as it is broken out.
+      // A broken-out crack has the width of the break-out.
       const narrow =
         crackRoute(card, leastWidthMm) === 'break-out' ? Math.max(leastWidthMm, min) : leastWidthMm;
       if (!atLeast(narrow, min))
@@ -117,7 +117,7 @@ export const buildRules: Rule[] = [
             }),
           {
             against: { value: leastWidthMm, limit: min, quantity: 'length', sense: 'min' },
-            // One answer turns it only where one crack alone is too narrow, and none is too wide.
+            // One answer turns the verdict only if a single crack is too narrow, and none too wide.
             relax:
               single && atMost(widthMm, max)
                 ? relaxBy(

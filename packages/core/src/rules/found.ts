@@ -3,10 +3,10 @@ import { APPROVAL_NAMES, STRAIN_NAMES } from '../materials/words';
 import { m, mm } from '../message/message';
 import { atLeast, fits, fitsIf, LOOKED_EARLY, no, type Rule } from './rule';
 
-/** Flexing from which a card gives with a soft plastic instead of letting go of it. */
+/** From this flexing rating a card follows a soft plastic instead of peeling off. */
 const GIVES = 2;
 
-/** Whether it may touch what it touches: asked of every material of a job that is wetted. */
+/** Approval for what it touches: for every wetted material of a job. */
 export const approvedRule: Rule = {
   id: 'approved',
   name: 'Approval',
@@ -23,7 +23,7 @@ export const approvedRule: Rule = {
   },
 };
 
-/** Whether it suits what is easily forgotten: approvals, how it is loaded, what nothing bonds to, the room beside it. */
+/** Rules for what is easily forgotten: approvals, loading, surfaces that nothing bonds to, the room next door. */
 export const foundRules: Rule[] = [
   approvedRule,
   {

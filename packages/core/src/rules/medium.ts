@@ -5,7 +5,7 @@ import { atLeast, atMost, fits, fitsIf, no, type Rule } from './rule';
 const temperature = (value: number, limit: number, sense: 'max' | 'min' = 'max') =>
   ({ value, limit, quantity: 'temperature', sense }) as const;
 
-/** Whether it stands heat and the medium: asked of every material of a job, each by what it meets. */
+/** Whether it resists heat and medium: for every material of a job, each by what it meets. */
 export const mediumRules: Rule[] = [
   {
     id: 'heat',

@@ -5,7 +5,7 @@ import type { Work } from '../work/work';
 import { joined, m, mm } from '../message/message';
 import { atMost, fits, fitsIf, listedTerms, no, relaxBy, relaxCommon, type Rule } from './rule';
 
-/** Whether the conditions of the route that it picks are any: what somebody allows is kept apart from what is done. */
+/** The conditions of a family's route: approvals are separate from work. */
 const routeRule = (
   id: string,
   name: string,
@@ -43,7 +43,7 @@ export const placeRules: Rule[] = [
     name: 'The route',
     question: 'Is a repair of this kind for this damage at all?',
     judge: ({ card, demand }) => {
-      // A refusal of the site’s own route is not one of the trade it is handed to.
+      // A refusal of the site’s own route does not apply to the trade that takes over.
       const stop = demand.refusals.find((r) => r.who === 'none' || r.who !== card.permission);
       return stop ? no(stop.because) : fits('Nothing about the damage rules it out.');
     },
@@ -54,7 +54,7 @@ export const placeRules: Rule[] = [
     'Must somebody allow it first?',
     'Nobody need allow it.',
     ({ demand, card }) =>
-      // Who does it himself needs no leave of himself.
+      // A person who does the work needs no approval from themselves.
       demand.conditions.filter((c) => c.who !== undefined && c.who !== card.permission),
   ),
   routeRule(

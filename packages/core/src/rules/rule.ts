@@ -13,7 +13,7 @@ export const VERDICT_NAMES: Record<Verdict, string> = {
   no: 'Does not fit',
 };
 
-/** A figure against its limit, for the limit rule. `sense` says on which side of the limit is good. */
+/** A figure against its limit. `sense` says which side of the limit is good. */
 export interface Against {
   value: number;
   limit: number;
@@ -21,14 +21,14 @@ export interface Against {
   sense: 'max' | 'min';
 }
 
-/** The smallest change of the survey that would turn the verdict. `text` is typed into the field at `path`. */
+/** The smallest survey change that would turn the verdict. `text` is typed into the field at `path`. */
 export interface Relax {
   say: Message;
   path: string;
   text: string;
 }
 
-/** A limit that is met exactly is met, whatever the last digit of a converted unit says. */
+/** Tolerance: a limit that is met exactly counts as met, despite rounding of a converted unit. */
 const NEAR = 1e-9;
 const slack = (limit: number) => NEAR * Math.max(1, Math.abs(limit));
 export const atMost = (value: number, limit: number): boolean => value <= limit + slack(limit);
@@ -39,41 +39,41 @@ export interface Judgement {
   /** The reason in one sentence. */
   because: Message;
   against?: Against;
-  /** What must be held to, for `if`: carried into the plan. */
+  /** The condition of an `if`: carried into the plan. */
   condition?: Message;
-  /** How it is built, for `fits`, where that is more than one coat of one batch: the plan does it, in its own minutes. */
+  /** How it is built, for `fits` with more than one coat or batch: the plan does it, in its own minutes. */
   build?: Message;
   relax?: Relax;
   /** Who must approve it by name. */
   who?: Permission;
-  /** Met when it is in service again: the plan looks at it sooner. */
+  /** Met by an earlier look after return to service. */
   early?: true;
-  /** Steps that see to it: in a job that has all of them it needs no tick of its own. */
+  /** Steps that meet it: a job that has all of them needs no separate tick. */
   steps?: readonly SharedStep[];
 }
 
-/** Whether a person must see to it before, since nobody’s leave and no step of the job does. */
+/** Whether a person must meet it first, because no approval and no step does. */
 export const byHand = (
   { verdict, who, early, steps }: Judgement,
   has: ReadonlySet<string>,
 ): boolean => verdict === 'if' && !who && !early && !(steps && steps.every((s) => has.has(s)));
 
-/** A rule of matching: one question asked of one card for one survey. */
+/** A rule of matching: one question about one card for one survey. */
 export interface Rule<S = Work> {
   id: string;
   name: string;
   question: string;
-  /** Its figure is strength in service: the reserve of a card is that of the tightest of these. */
+  /** Its figure is strength in service: the smallest of these is the margin of a card. */
   strength?: true;
   judge: (subject: S) => Judgement;
 }
 
-/** Words, or how to write them: thousands of verdicts are judged for each one that is read. */
+/** Words, or a function that makes them: thousands of verdicts are judged for each one that is read. */
 export type Words = string | Message | (() => Message);
 const written = (words: Words): Message =>
   typeof words === 'string' ? m(words) : typeof words === 'function' ? words() : words;
 
-/** Terms one after another within a sentence. */
+/** Conditions in a row within a sentence. */
 export const listedTerms = (terms: readonly Message[]): Message =>
   m(
     terms.map((_, i) => `{t${i}}`).join(', and '),
@@ -83,10 +83,10 @@ export const listedTerms = (terms: readonly Message[]): Message =>
 type More = Pick<Judgement, 'against' | 'relax' | 'who' | 'early' | 'steps'>;
 const NOTHING: More = {};
 
-/** What a card that is only fair here is held to; how soon is in the plan. */
+/** The condition for a card that is only fair here; the plan says how soon. */
 export const LOOKED_EARLY = 'it is looked at again in half the usual time';
 
-/** A judgement whose sentences are written when somebody reads them. */
+/** A judgement whose sentences are made when read. */
 class Lazily implements Judgement {
   readonly verdict: Verdict;
   readonly against?: Against;
@@ -127,7 +127,7 @@ class Lazily implements Judgement {
 
 export const fits = (because: Words, against?: Against): Judgement =>
   new Lazily('fits', because, against ? { against } : NOTHING);
-/** Fits, built in a way that the plan sees to. */
+/** Fits, built in a way that the plan takes care of. */
 export const fitsBuilt = (build: Words, because: Words, against?: Against): Judgement =>
   new Lazily('fits', because, against ? { against } : NOTHING, build);
 export const fitsIf = (condition: Words, because: Words, more: More = NOTHING): Judgement =>
@@ -135,7 +135,7 @@ export const fitsIf = (condition: Words, because: Words, more: More = NOTHING): 
 export const no = (because: Words, more: More = NOTHING): Judgement =>
   new Lazily('no', because, more);
 
-/** A hint through the demand: only where its figure came from a field that is on the form. */
+/** A hint through the demand: only if its figure came from a field on the form. */
 export function relaxBy(
   demand: Demand,
   figure: DemandFigure,

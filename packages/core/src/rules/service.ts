@@ -8,15 +8,15 @@ import { mediumRules } from './medium';
 import { atLeast, atMost, fits, fitsIf, LOOKED_EARLY, no, relaxBy, type Rule } from './rule';
 
 const RATINGS = ['none', 'poor', 'fair', 'good', 'very good'];
-/** Wall left, under which the pressure boundary is an engineer's to judge: share of sound wall, and mm. */
+/** Remaining wall below which an engineer judges the pressure boundary: share of sound wall, and mm. */
 const THIN_SHARE = 0.5;
 const THIN_MM = 3;
-/** Ratings from which wear and flexing are stood, and stood for a while. */
+/** Ratings from which wear and flexing are resisted, and resisted for a limited time. */
 const STANDS = 3;
 const STANDS_A_WHILE = 2;
 const STOPGAP_ONLY = 1;
 
-/** Whether it stands what it must besides: wear, the cutter, pressure, bending, movement, load. */
+/** Whether it resists its other service loads: wear, cutting, pressure, bending, movement, load. */
 export const serviceRules: Rule[] = [
   ...mediumRules,
   {

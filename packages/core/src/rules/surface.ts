@@ -14,8 +14,8 @@ import { ambientRule } from './ambient';
 import { fits, fitsIf, no, relaxCommon, type Rule } from './rule';
 
 /**
- * The plug that the job would use, where it sets wet: once it has stopped the leak, what is wrapped can be dried. Its
- * code; null where none is used, or the one that is does not stand it.
+ * The plug that the job would use, if it sets in water: once it stops the leak, the wrapped surface can be dried. Its
+ * code; null if there is none, or it does not resist the leak.
  */
 function wetPlug({ demand, schools, card, second }: Work): string | null {
   const leaks = demand.wrap?.defects.some((d) => d.kind === 'hole') ?? false;
@@ -26,7 +26,7 @@ function wetPlug({ demand, schools, card, second }: Work): string | null {
   return setsWet && !plug.problem ? plug.card.code : null;
 }
 
-/** Whether it holds on this metal, cleaned with these tools, as damp as it is, in this air. */
+/** Whether it bonds to this substrate, prepared with these tools, at this dampness, in this air. */
 export const surfaceRules: Rule[] = [
   {
     id: 'substrate',

@@ -5,41 +5,41 @@ import type { Plan, PlanRound } from '../plan/plan';
 import { MINUTE } from '../units/clock';
 import { mixedOf, type MixedBatch } from './nextAct';
 
-/** A sample that was kept: a fingernail leaves no mark on it once it is hard, a durometer says how hard. */
+/** Tests of a kept sample: a fingernail leaves no mark once it is hard; a durometer measures it. */
 export const SAMPLE_TESTS = ['nail', 'shore'] as const;
 export type SampleTest = (typeof SAMPLE_TESTS)[number];
 
-/** What was seen of a repair while it cures, each in the order of time, epoch ms. */
+/** Readings of a curing repair, each in order of time, epoch ms. */
 export interface CureSeen {
   temps: readonly { at: number; tempC: number }[];
-  /** Whether anything warms it, from a moment on. */
+  /** Whether it is heated, from a moment on. */
   heat: readonly { at: number; on: boolean }[];
   samples: readonly { at: number; by: SampleTest; hard: boolean }[];
 }
 
-/** How the moment that the service loads is met, as far as it is known. */
+/** When the needed milestone comes, as far as it is known. */
 export interface CureRun extends Learnt {
   milestone: MilestoneId;
-  /** When its last batch was mixed, epoch ms, and minutes from then by the plan. */
+  /** When its last batch was mixed, epoch ms, and the planned minutes from then. */
   mixedAt: number;
   plannedMin: number;
   lasts: boolean;
   slow: number;
 }
 
-/** A plan whose clocks are those of the cure as it was seen, and what its main round says of it. */
+/** A plan with the clocks of the measured cure, and the result for its main round. */
 export interface Running {
   plan: Plan;
-  /** Null before the main round is mixed, and while nothing was seen of it. */
+  /** Null before the main round is mixed, and without readings. */
   main: CureRun | null;
-  /** Every moment of the main round that was learned. */
+  /** Every milestone of the main round with readings. */
   moments: ReadonlyMap<MilestoneId, Learnt>;
 }
 
-/** The temperature of the repair that a plan was made with, °C. */
+/** The temperature that a plan was made with, °C. */
 export const plannedTemp = ({ heldC, survey }: Plan): number => heldC ?? survey.readings.surfaceC;
 
-/** What a sample says is there once it is hard: the first of these that its card has a time to. */
+/** The milestone that a hard sample proves: the first of these that its card has. */
 const HARD_AT: Record<SampleTest, readonly MilestoneId[]> = {
   nail: ['tackFree', 'handle'],
   shore: ['fullLoad', 'lightLoad', 'handle'],
@@ -47,7 +47,7 @@ const HARD_AT: Record<SampleTest, readonly MilestoneId[]> = {
 
 type Points = Partial<Record<MilestoneId, CurePoint[]>>;
 
-/** How to a moment of a round’s cure things stand, counted from `mixedAt`; null where its card has no times to it. */
+/** The known course to a milestone of a round, from `mixedAt`; null if its card has no times for it. */
 function courseTo(
   points: Points,
   id: MilestoneId,
@@ -60,7 +60,10 @@ function courseTo(
   return own && id !== 'life' ? { points: own, plannedMin, seen, slow, lasts } : null;
 }
 
-/** How many times as long as its card says a round takes: by each sample that was soft when it should have been hard. */
+/**
+ * How many times slower a round cures than its card says: from each sample that was still soft when it should have been
+ * hard.
+ */
 function slowBy(
   round: PlanRound,
   points: Points,
@@ -79,10 +82,10 @@ function slowBy(
 }
 
 /**
- * A plan as it runs: the moments of every round that is mixed, and the waits that hang on them, by the temperatures that
- * the repair had since. What was not seen stays as planned. A soft sample stretches its main round; a hard one brings
- * nothing forward, since a skin hardens first. Out of doors and after warmth was switched off, the last temperature is not
- * taken to last where the plan is slower.
+ * A running plan: the milestones of every mixed round, and the waits that depend on them, by the measured temperatures.
+ * Without readings it stays as planned. A soft sample delays its main round; a hard one brings nothing forward, because
+ * the skin hardens first. Outdoors, and after heating was switched off, the last temperature does not count as lasting
+ * if the plan is slower.
  */
 export function asItRuns(plan: Plan, seen: CureSeen, mixes: readonly MixedBatch[]): Running {
   const warmed = seen.heat.at(-1)?.on;

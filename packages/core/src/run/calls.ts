@@ -5,29 +5,29 @@ import type { Zone } from '../units/zone';
 import type { PlanGist } from './gist';
 import { nextAct, roundOfBatch, type MixedBatch, type NextAct } from './nextAct';
 
-/** A moment of a running repair at which somebody has to be told something, epoch ms. */
+/** A moment of a running repair at which somebody must be told something, epoch ms. */
 export interface Call {
   at: number;
-  /** It cannot wait: material goes off, or a window closes. */
+  /** It cannot wait: material sets, or a window closes. */
   urgent: boolean;
   say: Message;
 }
 
-/** So much of the life of a pail is left when it is told to be used up. */
+/** Share of a working life that is left when its warning comes. */
 const LIFE_LEFT = 0.25;
-/** A window is told to close when so much of it is left, and an hour before at the earliest. */
+/** A window's warning comes when this share of it is left, and at the earliest an hour before its end. */
 const WINDOW_LEFT = 0.25;
 const WINDOW_LEFT_MOST = 60 * MINUTE;
-/** When it is told that a window from `opens` to `closes` closes soon, epoch ms. */
+/** The moment of the warning for a window from `opens` to `closes`, epoch ms. */
 export const soonAt = (opens: number, closes: number): number =>
   closes - Math.min((closes - opens) * WINDOW_LEFT, WINDOW_LEFT_MOST);
 
-/** More moments than any repair has from its last mix to its sign-off. */
+/** More calls than any repair has from its last mix to its sign-off. */
 const MOST_CALLS = 12;
 
 const told = ({ say, second }: NextAct): Message => m('{say} {second}', { say, second });
 
-/** What is told of a pail while it lives, and when it must not be used any more. */
+/** The calls of a batch during its working life, and at its end. */
 function ofPail(plan: PlanGist, pail: MixedBatch, zone: Zone): Call[] {
   const batch = roundOfBatch(plan, pail.batchNo)?.batches.find((b) => b.no === pail.batchNo);
   if (!batch) return [];
@@ -52,9 +52,9 @@ function ofPail(plan: PlanGist, pail: MixedBatch, zone: Zone): Call[] {
 }
 
 /**
- * When somebody is to be told something in a running repair, and what, in the order of time: a quarter of a pail's life
- * left, its end, a window that opens, closes soon and is closed, and the moment that it is cured. Nothing before the
- * first mix. What is told then is what the next act is then.
+ * The calls of a running repair, in order of time: a quarter of a batch's working life left, its end, a window that
+ * opens, will close soon and has closed, and the end of the cure. None before the first mix. Each call says the next
+ * action at that time.
  */
 export function callsOf(plan: PlanGist, mixes: readonly MixedBatch[], zone: Zone): Call[] {
   const sound = mixes.filter((x) => !x.binned);

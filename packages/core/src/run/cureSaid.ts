@@ -8,10 +8,10 @@ import type { Zone } from '../units/zone';
 import { figureOf, type Figure } from '../work/figure';
 import type { CureRun } from './asItRuns';
 
-/** Less than this sooner or later is as planned, minutes. */
+/** A smaller difference counts as on time, minutes. */
 const AS_PLANNED = 1;
 
-/** How much later than planned the moment comes that is waited for, in a few words. */
+/** By how much the awaited milestone is late, in a few words. */
 export function cureMoved({ minutes: learned, plannedMin, stalled }: CureRun): Message {
   const by = learned - plannedMin;
   if (stalled) return m('It does not cure');
@@ -21,10 +21,10 @@ export function cureMoved({ minutes: learned, plannedMin, stalled }: CureRun): M
   });
 }
 
-/** So many times slower than its card, and it is not slow: it was mixed wrong. */
+/** A cure this many times slower than its card means a wrong mix. */
 const OFF_RATIO = 3;
 
-/** Why it moved: how warm it was last, what is counted on from there, what a sample said. `now` in epoch ms. */
+/** Why it moved: the last temperature, the assumed one, the result of a sample. `now` in epoch ms. */
 export function cureBecause(run: CureRun, now: number, zone: Zone): Message {
   const { lastC, lastMin, mixedAt, lasts, slow, stalled, progress } = run;
   const temp = lastC === null ? null : celsius(lastC);
@@ -54,11 +54,11 @@ export function cureBecause(run: CureRun, now: number, zone: Zone): Message {
   ]);
 }
 
-/** A moment of the cure as it was learned, with its sum. */
+/** A milestone by the readings, with its working. */
 export const momentFigure = (id: MilestoneId, { minutes: takes, working }: Learnt): Figure =>
   figureOf(`cure.${id}`, MILESTONE_NAMES[id], takes, 'time', [...working]);
 
-/** How far it has come at a moment, epoch ms, and how long it takes from its mix: each with its sum. */
+/** The share of the cure at a moment, epoch ms, and its duration from mixing, each with its working. */
 export function cureFigures(run: CureRun, now: number): { share: Figure; takes: Figure } {
   const { progress, lastMin, paceMin, mixedAt, working } = run;
   const since = Math.max(0, (now - mixedAt) / MINUTE - lastMin);

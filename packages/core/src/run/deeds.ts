@@ -1,20 +1,20 @@
 import { planBatches, type Plan, type PlanBatch } from '../plan/plan';
 import { stepTime, type Slot, type Step } from '../work/step';
 
-/** One thing to do at a time: a step, or a step with one batch of its round. */
+/** One task: a step, or a step with one batch of its round. */
 export interface Deed {
-  /** Its own in this plan: the step, and the number of the batch it is done with. */
+  /** Its id in this plan: the step, and the number of its batch. */
   id: string;
   step: Step;
   batch: PlanBatch | null;
-  /** The last that is done with its batch: after it the pail is empty. */
+  /** The last task with its batch: after it the batch is used up. */
   empties: boolean;
-  /** On the clock of the plan, minutes from the start of the stop. */
+  /** Minutes from the start of the stop. */
   fromMin: number;
   toMin: number;
 }
 
-/** Steps in a row that are done again for each batch of one round. */
+/** Consecutive steps that are repeated for each batch of one round. */
 function inRow(steps: readonly Step[], at: number): Step[] {
   const first = steps[at];
   if (!first?.eachBatch) return first ? [first] : [];
@@ -23,8 +23,8 @@ function inRow(steps: readonly Step[], at: number): Step[] {
 }
 
 /**
- * Everything that is done in a job, in the order people work: each batch is mixed and placed before the next is mixed.
- * Nothing is left out: a step that takes no time of its own stands where the one before it ended.
+ * All tasks of a job in working order: each batch is mixed and placed before the next is mixed. Nothing is left out: a
+ * step without its own time is at the end of the one before.
  */
 export function deedsOf(plan: Pick<Plan, 'steps' | 'rounds' | 'schedule'>): Deed[] {
   const { steps, schedule } = plan;

@@ -8,21 +8,21 @@ const GistRound = z.strictObject({
   cardCode: z.string(),
   milestones: z.array(z.strictObject({ id: MilestoneId, minutes: z.number() })),
   batches: z.array(z.strictObject({ no: z.int(), lifeMin: z.number(), useMin: z.number() })),
-  /** The moment that the service loads; null where another round covers it. */
+  /** The milestone that the service loads; null if another round covers it. */
   needed: MilestoneId.nullable(),
-  /** When the next round may follow it, minutes after its last mix, and after its first at the latest. */
+  /** When the next round may follow: minutes after its last mix, and at the latest after its first. */
   next: z.strictObject({ least: z.number(), most: z.number().nullable() }).nullable(),
-  /** Where it stands on the clock of the plan, minutes from the start of the stop. */
+  /** Its planned place, minutes from the start of the stop. */
   plannedAtMin: z.number(),
 });
 export type GistRound = z.infer<typeof GistRound>;
 
-/** As much of a plan as a list needs to draw its strips, one a round, and say the next act. */
+/** The part of a plan that a list needs to draw its strips and say the next action. */
 export const PlanGist = z.strictObject({
   rounds: z.array(GistRound),
   mainRound: z.string(),
   needed: MilestoneId,
-  /** Minutes that steps of the cure add to the needed milestone, such as a post-cure. */
+  /** Minutes that cure steps such as post-cure add to the needed milestone. */
   cureStepsMin: z.number(),
   /** When the stop begins, and when it must be back, epoch ms. */
   startAt: z.number(),

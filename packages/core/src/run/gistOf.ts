@@ -3,7 +3,7 @@ import { MINUTE } from '../units/clock';
 import { stepTime } from '../work/step';
 import type { GistRound, PlanGist } from './gist';
 
-/** The wait between a round and the one after it, as the plan’s links say it. */
+/** The wait between a round and the next, by the plan’s links. */
 function nextWait(plan: Plan, id: string): GistRound['next'] {
   const waits = plan.links.filter((l) => 'round' in l.from && l.from.round === id);
   const toOther = waits.filter((l) => {

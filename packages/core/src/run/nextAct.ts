@@ -23,7 +23,7 @@ export const PHASES = [
   'ready',
 ] as const;
 
-/** What to do next in a running repair: a moment the clock counts to, the words, and how urgent. */
+/** The next action in a running repair: the moment its clock counts to, the text, and the urgency. */
 export interface NextAct {
   phase: (typeof PHASES)[number];
   clockTo: number | null;
@@ -35,18 +35,18 @@ export interface NextAct {
   round: GistRound;
 }
 
-/** The batches that count: those not binned, in order of mixing. */
+/** The batches that count: those not thrown away, in order of mixing. */
 const sound = (mixes: readonly MixedBatch[]): MixedBatch[] =>
   mixes.filter((x) => !x.binned).sort((a, b) => a.startedAt - b.startedAt);
 
 const allBatches = ({ rounds }: Pick<PlanGist, 'rounds'>) => rounds.flatMap((r) => r.batches);
-/** The round that a batch belongs to. */
+/** The round of a batch. */
 export const roundOfBatch = (
   { rounds }: Pick<PlanGist, 'rounds'>,
   no: number,
 ): GistRound | undefined => rounds.find((r) => r.batches.some((b) => b.no === no));
 
-/** Numbers of the planned batches that are still to be mixed, in their order. */
+/** Numbers of the planned batches that are not mixed yet, in order. */
 export function openBatches(
   plan: Pick<PlanGist, 'rounds'>,
   mixes: readonly MixedBatch[],
@@ -58,7 +58,7 @@ export function openBatches(
     .filter((no) => !done.has(no));
 }
 
-/** First and last sound mix of a round; null before it is begun. */
+/** First and last counted mix of a round; null before it begins. */
 export function mixedOf(
   round: { batches: readonly { no: number }[] },
   mixes: readonly MixedBatch[],
@@ -68,7 +68,7 @@ export function mixedOf(
   return first && last ? { first: first.startedAt, last: last.startedAt } : null;
 }
 
-/** When everything that the service loads is cured; null until all of it is mixed. */
+/** When everything that the service loads is cured; null until all is mixed. */
 export function curedAt(plan: PlanGist, mixes: readonly MixedBatch[]): number | null {
   if (openBatches(plan, mixes).length > 0) return null;
   const ends = plan.rounds
@@ -80,7 +80,7 @@ export function curedAt(plan: PlanGist, mixes: readonly MixedBatch[]): number | 
   return ends.length > 0 ? Math.max(...ends) : null;
 }
 
-/** The next act of a repair once mixing has begun; null before. `now` in epoch ms. */
+/** The next action of a repair once mixing has begun; null before. `now` in epoch ms. */
 export function nextAct(
   plan: PlanGist,
   mixes: readonly MixedBatch[],

@@ -7,21 +7,21 @@ import type { Deed } from './deeds';
 import { gistOf } from './gistOf';
 import { curedAt, type MixedBatch } from './nextAct';
 
-/** How a job stands against its plan while one thing of it is done. */
+/** How a job stands against its plan during one task. */
 export interface Pace {
-  /** Minutes behind the plan; less than zero: ahead of it. */
+  /** Minutes behind the plan; negative: ahead. */
   behindMin: number;
   say: Message;
   /** Whether it is back before the plant needs it. */
   inTime: boolean;
-  /** Of the pail that is open: what is left of its life against what is left to do with it. Null where none is. */
+  /** The open batch: its remaining working life against the remaining work with it. Null if there is none. */
   pail: { spareMin: number; say: Message } | null;
 }
 
-/** Less than this behind or ahead is on time, minutes. */
+/** A smaller difference counts as on time, minutes. */
 const ON_TIME = 1;
 
-/** What is left to do with the batch of a deed, it and all after it, minutes of the plan. */
+/** Remaining work with a task's batch, from this task on, minutes of the plan. */
 function leftWith(deeds: readonly Deed[], at: Deed): number {
   const own = deeds.filter((d) => d.batch?.no === at.batch?.no && d.fromMin >= at.fromMin);
   return own.reduce((sum, d) => sum + d.toMin - d.fromMin, 0);
@@ -37,7 +37,7 @@ function pailOf(
   const open =
     batch && mixes.find((x) => x.batchNo === batch.no && !x.binned && x.placedAt === null);
   if (!open) return null;
-  // What was done of this deed already is not known: all of it counts, so that the warning comes early.
+  // How much of this task is done is unknown: all of it counts, so that the warning comes early.
   const need = leftWith(deeds, at);
   const left = (open.startedAt - now) / MINUTE + usableMinutes(batch);
   const spareMin = left - need;
@@ -57,9 +57,8 @@ function pailOf(
 }
 
 /**
- * Ahead or behind, and what that does to the moment it is back in service and to the batch in the pail. A deed that is
- * done inside its own slot is on time. `now` in epoch ms, zone in minutes east of UTC; `notBefore` is when a wait lets the
- * deed begin.
+ * How far ahead or behind the job is, and the effect on its return to service and on the open batch. A task inside its
+ * own slot is on time. `now` in epoch ms, zone in minutes east of UTC; `notBefore` is when a wait lets the task begin.
  */
 export function paceOf(
   plan: Plan,

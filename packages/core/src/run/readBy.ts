@@ -2,27 +2,27 @@ import { instrument, type Instrument } from '../instruments/instrument';
 import type { Plan } from '../plan/plan';
 import type { Hold } from '../work/step';
 
-/** By what a hold is read. */
+/** The instrument that reads a hold. */
 export interface ReadBy {
   device: Instrument;
-  /** What the plan thinks each channel will show, in its base unit; null where it does not know. */
+  /** The plan's expected value of each channel, in its base unit; null if unknown. */
   expects: readonly (number | null)[];
-  /** So many readings are taken at least. */
+  /** Least number of readings. */
   least: number;
-  /** What is recorded of what it gave: each channel of a stream, each reading of a set, or the one figure of several. */
+  /** What is recorded from its values: each channel of a stream, each reading of a set, or one figure from several. */
   recorded: (values: readonly number[]) => number[];
 }
 
-/** One figure of a place is measured at so many spots. */
+/** Number of spots for one figure. */
 const SPOTS = 3;
-/** Laid on and cut back, a thing comes out this much past what is asked for. */
+/** A simulated size exceeds the required one by this factor. */
 const PAST = 1.1;
 
 const all = (values: readonly number[]): number[] => [...values];
 
 /**
- * The one figure of several spots, none of them hidden by the others: where there is a least, the lowest; where there is
- * a most, the highest; between two limits their mean, as a profile is told.
+ * One figure from several spots, none hidden by the others: the lowest against a minimum, the highest against a
+ * maximum, the mean between two limits, as for a profile.
  */
 function oneOf(
   { min, max }: { min: number | null; max: number | null },
@@ -33,14 +33,14 @@ function oneOf(
   return values.reduce((sum, v) => sum + v, 0) / values.length;
 }
 
-/** What lies well inside the limits of a figure; null where it has none. */
+/** A value well inside a figure's limits; null without limits. */
 function inside({ min, max }: { min: number | null; max: number | null }): number | null {
   if (min !== null && max !== null) return (min + max) / 2;
   if (min !== null) return min * PAST;
   return max === null ? null : max / PAST;
 }
 
-/** By what the hold of a step is read, and what is made of it; null where no instrument measures that. */
+/** The instrument for a step's hold, and how its values are used; null if no instrument measures it. */
 export function readBy(hold: Hold | null, plan: Pick<Plan, 'survey'>): ReadBy | null {
   switch (hold?.kind) {
     case 'ambient': {

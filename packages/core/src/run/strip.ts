@@ -11,14 +11,14 @@ export interface Strip {
   /** When the next round may follow. */
   window: { from: number; to: number } | null;
   deadline: number;
-  /** When what is waited for is met: the service’s moment, or the next round’s. */
+  /** When the awaited milestone comes: the service’s, or the next round’s. */
   ready: number;
   late: boolean;
   start: number;
   end: number;
 }
 
-/** The moment a round waits for by itself: what the service loads, or when the next may follow. */
+/** The wait of a round: for the milestone that the service loads, or for the next round. */
 function waitOf(plan: PlanGist, round: GistRound): number {
   const needed = round.milestones.find((x) => x.id === round.needed)?.minutes;
   if (needed !== undefined) return needed + (round.id === plan.mainRound ? plan.cureStepsMin : 0);
@@ -27,14 +27,14 @@ function waitOf(plan: PlanGist, round: GistRound): number {
 }
 
 /**
- * The bar of a round that was (or will be) mixed at `mixedAt`, epoch ms. States follow one another: wet until placing
- * must stop, late until the working life ends, curing until what is waited for, then set.
+ * The bar of a round that was (or will be) mixed at `mixedAt`, epoch ms. States in order: wet until placing must stop,
+ * late until the working life ends, curing until the awaited milestone, then set.
  */
 export function stripOf(plan: PlanGist, round: GistRound, mixedAt: number): Strip {
   const [first] = round.batches;
   const waited = mixedAt + waitOf(plan, round) * MINUTE;
   const lifeEnds = mixedAt + (first?.lifeMin ?? 0) * MINUTE;
-  // A film that is spread dries long before its can goes off: then nothing of it is late.
+  // A spread film dries long before its can sets: then nothing of it is late.
   const dries = round.needed === null && waited < lifeEnds;
   const life = dries ? waited : lifeEnds;
   const placeBy = dries ? waited : mixedAt + (first?.useMin ?? 0) * MINUTE;
@@ -66,7 +66,7 @@ export function stripOf(plan: PlanGist, round: GistRound, mixedAt: number): Stri
   };
 }
 
-/** The strip in words, for a screen reader. Clock times are of the zone given in minutes east of UTC. */
+/** The strip in words, for a screen reader. Clock times in the zone. */
 export function stripText(strip: Strip, now: number, zone: Zone): string {
   const clock = (at: number) => clockText(at, zone);
   const [wet, late] = strip.segments;

@@ -3,7 +3,7 @@ import type { GistRound, PlanGist } from './gist';
 import { mixedOf, type MixedBatch } from './nextAct';
 import { stripOf, type Strip } from './strip';
 
-/** One round of a job on its axis: as it was mixed, or where it would stand. */
+/** One round of a job on its axis: as it was mixed, or as planned. */
 export interface RoundStrip {
   round: GistRound;
   strip: Strip;
@@ -11,8 +11,8 @@ export interface RoundStrip {
 }
 
 /**
- * The strip of every round, in the order of the plan. What is not mixed yet stands where the plan puts it, moved by as
- * much as the job runs late: after the last round that was begun, and never before `now`.
+ * The strip of every round, in plan order. A round that is not mixed is at its planned place, moved by the job's delay:
+ * after the last round that began, and never before `now`.
  */
 export function stripsOf(plan: PlanGist, mixes: readonly MixedBatch[], now: number): RoundStrip[] {
   const planned = (round: GistRound) => plan.startAt + round.plannedAtMin * MINUTE;

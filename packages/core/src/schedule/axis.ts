@@ -1,7 +1,7 @@
 import { MINUTE } from '../units/clock';
 import { momentOf, shownIn, type Zone } from '../units/zone';
 
-/** A time axis at two speeds: the near hours wide, then a break, then the far hours coarse. */
+/** A time axis with two scales: the near hours wide, then a break, then the far hours coarse. */
 export interface Axis {
   x: (at: number) => number;
   width: number;
@@ -12,11 +12,11 @@ export interface Axis {
 
 export interface AxisSpec {
   from: number;
-  /** End of the near part and of the whole, epoch ms. Equal: one speed, no break. */
+  /** End of the near part and of the whole, epoch ms. Equal: one scale, no break. */
   nearTo: number;
   to: number;
   width: number;
-  /** Share of the width that the near part takes. */
+  /** Share of the width for the near part. */
   nearShare: number;
   zone: Zone;
 }
@@ -49,7 +49,7 @@ function ticksIn(
   const small = stepFor(msPerPx, TICK_PX);
   const ticks: Axis['ticks'] = [];
   let last = from - 1;
-  // Ticks stand at round times of the clock on the wall, also where that is put on or back in between.
+  // Ticks are at round clock times, also across a change of summer time.
   for (let shown = Math.ceil(shownIn(from, zone).getTime() / small) * small; ; shown += small) {
     const at = momentOf(shown, zone);
     if (at > to) return ticks;
@@ -65,7 +65,7 @@ function ticksIn(
   }
 }
 
-/** Builds the axis. Moments outside are held at its ends, so that a bar never leaves its row. */
+/** Builds the axis. Moments outside are clamped to its ends, so that a bar never leaves its row. */
 export function axisOf({ from, nearTo, to, width, nearShare, zone }: AxisSpec): Axis {
   const broken = to > nearTo;
   const nearWidth = broken ? width * nearShare : width;

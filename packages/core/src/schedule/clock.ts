@@ -4,13 +4,13 @@ import { shownIn, type Zone } from '../units/zone';
 const DAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
 const two = (n: number) => String(n).padStart(2, '0');
 
-/** A moment as 24-hour clock time, "13:58", by the clocks of a zone. */
+/** A moment as 24-hour clock time in a zone, "13:58". */
 export function clockText(at: number, zone: Zone): string {
   const d = shownIn(at, zone);
   return `${two(d.getUTCHours())}:${two(d.getUTCMinutes())}`;
 }
 
-/** The same with the weekday when it is another day than `now`: "06:00 Fri"; past six days the date as well. */
+/** The same with the weekday if it is another day than `now`: "06:00 Fri"; beyond six days with the date. */
 export function dayClockText(at: number, now: number, zone: Zone): string {
   const d = shownIn(at, zone);
   const today = shownIn(now, zone);
@@ -20,7 +20,7 @@ export function dayClockText(at: number, now: number, zone: Zone): string {
   return `${clock} ${d.getUTCDate()}.${d.getUTCMonth() + 1}.`;
 }
 
-/** A date alone, "14 Mar 2027". */
+/** A date, "14 Mar 2027". */
 export function dateText(at: number, zone: Zone): string {
   const d = shownIn(at, zone);
   const month = [
@@ -41,13 +41,13 @@ export function dateText(at: number, zone: Zone): string {
 }
 
 export interface Countdown {
-  /** "16:12" while ticking under an hour, else parts such as 2 h 38 min. */
+  /** "16:12" while ticking under one hour, otherwise parts such as 2 h 38 min. */
   parts: { figure: string; unit: string }[];
   ticking: boolean;
   over: boolean;
 }
 
-/** What a clock shows between now and a moment, both epoch ms; counts on past zero with `over`. */
+/** The countdown from now to a moment, both epoch ms; counts up after its end, with `over`. */
 export function countdown(to: number, now: number): Countdown {
   const over = now > to;
   const seconds = Math.floor(Math.abs(to - now) / 1000);
@@ -72,7 +72,7 @@ export function countdown(to: number, now: number): Countdown {
   return { parts, ticking: false, over };
 }
 
-/** The same as a voice or a line of text has it: "28:35 left", "2 h 05 min over". */
+/** The same for speech or a line of text: "28:35 left", "2 h 05 min over". */
 export function countdownText({ parts, over }: Countdown): string {
   const words = parts.map(({ figure, unit }) => (unit ? `${figure} ${unit}` : figure));
   return `${words.join(' ')} ${over ? 'over' : 'left'}`;

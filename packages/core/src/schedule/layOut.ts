@@ -4,13 +4,13 @@ import { touchMinutes } from '../work/batching';
 import { timeTo, type Round, type RoundBatch } from '../work/round';
 import type { After, Link, Missed, Slot, StepDraft } from '../work/step';
 
-/** A step with its place: its own id, and when it is done. */
+/** A scheduled step: its id, and its time. */
 export interface LaidStep {
   draft: StepDraft;
   id: string;
   minutes: number;
 }
-/** A batch on the clock, minutes from the start of the stop. */
+/** A scheduled batch, minutes from the start of the stop. */
 export interface LaidBatch extends RoundBatch {
   no: number;
   round: string;
@@ -22,9 +22,9 @@ export interface Laid {
   slots: Slot[];
   links: Link[];
   batches: LaidBatch[];
-  /** When the last step ends and every moment that the service loads has come. */
+  /** When the last step has ended and every needed milestone has come. */
   readyMin: number;
-  /** Rounds with the time at which their last batch was mixed. */
+  /** When each round's first and last batch are mixed. */
   mixedAt: ReadonlyMap<string, { first: number; last: number; placed: number }>;
 }
 export type LayOut = ({ ok: true } & Laid) | { ok: false; why: Message };
@@ -32,26 +32,26 @@ export type LayOut = ({ ok: true } & Laid) | { ok: false; why: Message };
 export interface LayAsk {
   rounds: readonly Round[];
   steps: readonly StepDraft[];
-  /** Milestones that the way back into service waits for. */
+  /** Milestones that the return to service waits for. */
   needed: readonly { round: string; at: MilestoneId }[];
-  /** What is done where a step would begin after its time. */
+  /** The replacement steps where a step would begin too late. */
   missed: (kind: Missed, to: StepDraft) => StepDraft[];
-  /** Hours of the day in which people work, and the minute of the day at a minute of the stop; null: round the clock. */
+  /** Working hours of the day, and the minute of the day at a minute of the stop; null: round the clock. */
   shift: { fromMin: number; toMin: number; clock: (at: number) => number } | null;
 }
 
 const DAY = 1440;
 const EPS = 1e-6;
-/** No zone puts its clocks on or back by more, minutes. */
+/** No zone changes its clocks by more, minutes. */
 const MOST_CHANGE = 180;
 
-/** First moment from which so many minutes of hands lie inside a shift; a longer one begins with a shift. */
+/** The first moment at which so many minutes of work fit into a shift; longer work begins with a shift. */
 function inShift(shift: LayAsk['shift'], at: number, length: number): number {
   if (!shift || length <= 0) return at;
   const { fromMin, toMin } = shift;
   const clock = shift.clock(at);
   const room = toMin - fromMin;
-  /** The shift begins so many minutes later, and as much sooner or later as the clocks are changed meanwhile. */
+  /** The shift begins so many minutes later, corrected if the clocks change in between. */
   const begins = (wait: number) => {
     const ahead = shift.clock(at + wait) - fromMin;
     return at + wait - (Math.abs(ahead) <= MOST_CHANGE ? ahead : 0);
@@ -61,7 +61,7 @@ function inShift(shift: LayAsk['shift'], at: number, length: number): number {
   return begins(DAY - clock + fromMin);
 }
 
-/** Steps that follow one another and are done again for each batch of one round. */
+/** Consecutive steps that are repeated for each batch of one round. */
 function runFrom(steps: readonly StepDraft[], at: number): StepDraft[] {
   const first = steps[at] as StepDraft;
   if (!first.touch) return [first];
@@ -70,7 +70,7 @@ function runFrom(steps: readonly StepDraft[], at: number): StepDraft[] {
   return end === -1 ? rest : rest.slice(0, end);
 }
 
-/** A class of one use: it holds what has been laid so far while a job is laid on the clock, and nothing outlives it. */
+/** Single-use scheduler: holds the schedule of one job while it is built. */
 class Clock {
   now = 0;
   steps: LaidStep[] = [];
@@ -94,7 +94,7 @@ class Clock {
     return n === 1 ? key : `${key}.${n}`;
   }
 
-  /** What a step waits for, in minutes of the stop; a refusal where the card does not know. */
+  /** What a step waits for, in minutes of the stop; a refusal if the card does not know it. */
   window(
     after: After,
   ):
@@ -154,7 +154,7 @@ class Clock {
     return wait !== undefined && wait.most !== null && start > wait.most + EPS;
   }
 
-  /** Lays one step that is done once, or a run that is done for each batch. */
+  /** Schedules one step, or a run of steps that is repeated for each batch. */
   lay(run: StepDraft[]): Message | null {
     const first = run[0] as StepDraft;
     const waits: Extract<ReturnType<Clock['window']>, { ok: true }>[] = [];
@@ -170,7 +170,7 @@ class Clock {
     const start = () =>
       inShift(this.ask.shift, Math.max(this.now, ...waits.map((w) => w.least)), length);
     const instead = waits.map((): string[] => []);
-    // What is put in for one window takes its own minutes, and may close another: each is asked again until all are kept.
+    // A replacement step takes time and may close another window: each is checked again until all are kept.
     for (let at = closing.findIndex((w) => this.late(waits[w.index], start())); at !== -1;) {
       const [{ kind, index }] = closing.splice(at, 1) as [(typeof closing)[number]];
       this.now = Math.max(this.now, ...waits.map((w) => w.least));
@@ -256,9 +256,9 @@ class Clock {
 }
 
 /**
- * Lays a job on the clock: every step by its minutes, batch by batch, each wait with both its ends, shifts where there
- * are some. A wait that would be missed gets what must be done then. Pure; refuses with the reason where a card has no
- * time for a moment that is waited for.
+ * Schedules a job: every step by its minutes, batch by batch, each wait with both its limits, within shifts if there
+ * are any. A wait that would be missed gets its replacement steps. Pure; refuses with the reason if a card has no time
+ * for a needed milestone.
  */
 export function layOut(ask: LayAsk): LayOut {
   const clock = new Clock(ask);

@@ -4,13 +4,15 @@ import type { UnitSystem } from '../units/quantities';
 import type { Lettered } from './lettering';
 import type { Point } from './point';
 
-/** What fills a cut face or a layer: a parent material's hatch, or a state of the repair. */
+/** The fill of a cut face or layer: a substrate's hatch, or a state of the repair. */
 export type Fill = Substrate | 'sand' | 'planned' | 'unknown' | CureState;
 export type Tone = 'ink' | 'pencil' | 'stop' | 'layer';
 export type LineStyle =
   'cut' | 'thin' | 'extension' | 'planned' | 'work' | 'centre' | 'unknown' | 'layer';
 
-/** One thing drawn. Coordinates in px of the drawing's own box; the renderer knows hatches and tones, never a family. */
+/**
+ * One drawing element. Coordinates in px of the drawing's box; the renderer knows hatches and tones, never a family.
+ */
 export type Prim =
   | { kind: 'area'; points: Point[]; fill: Fill }
   | { kind: 'line'; points: Point[]; style: LineStyle }
@@ -21,7 +23,7 @@ export type Prim =
   | ({ kind: 'note'; tone: Tone } & Lettered)
   | { kind: 'flow'; at: Point };
 
-/** A cross-section as geometry: what is drawn, the title block under it, and the same in words. */
+/** A cross-section as geometry, with its title block and its description in words. */
 export interface Drawing {
   width: number;
   height: number;
@@ -30,7 +32,7 @@ export interface Drawing {
   describe: string;
 }
 
-/** What a section is asked to draw besides the damage: the box, the parent, how far the build has come. */
+/** What a section draws besides the damage: the box, the substrate, the progress of the build. */
 export interface SectionRequest {
   width: number;
   height: number;
@@ -38,13 +40,13 @@ export interface SectionRequest {
   tag: string;
   material: Substrate;
   medium: string | null;
-  /** One entry a coat, first coat first; empty while nothing is decided. */
+  /** One entry for each coat, first coat first; empty while nothing is decided. */
   layers: Fill[];
   /** Least depth of the squared edge, once a card is chosen. */
   edgeMm: number | null;
   label: string | null;
   dimensions: boolean;
-  /** Names of sizes not known yet: drawn as typical, lettered “?”. */
+  /** Names of unknown sizes: drawn as typical, lettered “?”. */
   unknown: string[];
   seed: number;
 }
@@ -56,7 +58,7 @@ export function seedOf(text: string): number {
   return h >>> 0;
 }
 
-/** A break line down the end of a piece: straight, one zigzag in the middle. */
+/** A break line at the end of a piece: straight, with one zigzag in the middle. */
 export function breakLine(x: number, top: number, bottom: number): Point[] {
   const mid = (top + bottom) / 2;
   const k = Math.min(9, (bottom - top) / 4);

@@ -5,28 +5,28 @@ import { CLEAR, lineAt, LETTER_PX, textWidth } from './lettering';
 import type { SectionSpec } from './spec';
 
 const SAMPLES = 44;
-/** A crack is opened to at least this, px, and the drawing says how many times. */
+/** A crack is drawn at least this wide, px, and the drawing says the factor. */
 const CRACK_PX = 30;
-/** Most of the width that a damage takes whose lap is as wide as itself. */
+/** Largest share of the width for a damage whose overlap is as wide as itself. */
 const UNDER_COVER_SHARE = 0.2;
-/** Most of the height that what is laid over the piece may take. */
+/** Largest share of the height for a cover. */
 const COVER_SHARE = 0.3;
-/** A dimension stands off the piece by this, its figure off it by that, px. */
+/** Distance from the piece to a dimension line, and from there to its figure, px. */
 export const DIM_OFF = 14;
 export const FIGURE_OFF = 7;
-/** A level dimension stands over the piece by this: room for its ticks. */
+/** Distance from the piece up to a horizontal dimension: room for its ticks. */
 const DIM_OVER = 20;
-/** Room for one line of lettering, and between a figure and the dimension under it. */
+/** Room for one line of lettering, and between a figure and the dimension below it. */
 const LINE = LETTER_PX + 5;
-/** The axis is drawn this far under the piece; legs stand out of it by this. */
+/** Distance of the axis below the piece; length of legs outside it. */
 export const AXIS_OFF = 14;
 export const LEG_OUT = 8;
-/** A port stands out of the paste that holds it by this. */
+/** Length of a port outside its paste. */
 const PORT_OUT = 14;
-/** Without lettering a piece keeps this from the frame. */
+/** Margin to the frame without lettering. */
 const BARE = 18;
 
-/** Where things stand on the sheet, in px, and what is exaggerated. */
+/** Positions on the sheet, in px, and what is exaggerated. */
 export interface Frame {
   xa: number;
   xb: number;
@@ -36,14 +36,14 @@ export interface Frame {
   y1: number;
   xPerMm: number;
   yPerMm: number;
-  /** Height of what is laid over the piece, and of all that stands on it. */
+  /** Height of the cover, and of everything on the piece. */
   coverPx: number;
   overPx: number;
-  /** Lines of the lettering: notes at the top, figures of level dimensions, names under the piece. */
+  /** Lines of lettering: notes at the top, horizontal dimensions, names below the piece. */
   noteY: number;
   dimY: number;
   legendY: number;
-  /** Stated under the drawing: "depth ×4", "width ×30", or nothing at true scale. */
+  /** Stated below the drawing: "depth ×4", "width ×30"; empty at true scale. */
   exaggeration: string;
 }
 
@@ -53,14 +53,14 @@ function stated(xPerMm: number, yPerMm: number): string {
   return deeper > 1 ? `depth ×${deeper}` : wider > 1 ? `width ×${wider}` : '';
 }
 
-/** Room beside the piece for an upright dimension and its figure. */
+/** Room beside the piece for a vertical dimension and its figure. */
 const beside = (figure: string): number =>
   figure ? CLEAR + textWidth(figure) + FIGURE_OFF + DIM_OFF : BARE;
 
-/** Height of what stands on the piece whatever it is drawn at: ports, legs, a plate. */
+/** Fixed height of things on the piece: ports, legs, a plate. */
 const standing = (p: SectionSpec): number => (p.ports ? 28 : p.pins > 0 ? 16 : p.former ? 24 : 0);
 
-/** Lays a spec into the box: at true scale where it can be read, else one direction in whole times of the other. */
+/** Fits a spec into the box: at true scale if readable, otherwise one direction enlarged by a whole factor. */
 export function frameOf(p: SectionSpec, request: SectionRequest): Frame {
   const { width, height, dimensions, medium } = request;
   const notes = dimensions && (p.notes.length > 0 || medium !== null) ? LINE : 0;
@@ -87,7 +87,7 @@ export function frameOf(p: SectionSpec, request: SectionRequest): Frame {
     times = 1;
     xPerMm = scale * Math.max(1, Math.ceil(CRACK_PX / (p.acrossMm * scale)));
   }
-  // Never wider on the sheet than there is room for; under a cover narrow, so that the lap each side is seen.
+  // Never wider than the sheet allows; narrow under a cover, so that its overlap shows on both sides.
   const most = p.cover && p.acrossMm < 2 * lap ? clear * UNDER_COVER_SHARE : across;
   xPerMm = Math.min(xPerMm, most / p.acrossMm);
   const yPerMm = scale * times;
@@ -137,7 +137,7 @@ export function biteOf(p: SectionSpec, f: Frame, edgeMm: number, seed: number): 
   });
 }
 
-/** The rough side of a cut that goes through, from top to bottom, in px. */
+/** The rough side of a through cut, from top to bottom, in px. */
 export function cutSide(f: Frame, x: number, seed: number, vee: boolean): Point[] {
   const random = mulberry32(seed);
   const steps = 12;
@@ -150,6 +150,6 @@ export function cutSide(f: Frame, x: number, seed: number, vee: boolean): Point[
   });
 }
 
-/** How far a cover reaches past the damage on the sheet, px: its lap, or as much of it as there is room for. */
+/** How far a cover extends beyond the damage on the sheet, px: its overlap, or as much as there is room for. */
 export const lapPx = ({ cover }: SectionSpec, f: Frame): number =>
   cover ? Math.max(0, Math.min(cover.lapMm * f.xPerMm, f.xa - f.end0 - 12, f.end1 - f.xb - 12)) : 0;

@@ -1,11 +1,11 @@
 import type { Point } from './point';
 
-/** Height of the lettering of a section on the sheet, px; paper letters smaller and so keeps every distance. */
+/** Height of the lettering on the sheet, px; paper uses smaller letters and keeps every distance. */
 export const LETTER_PX = 16;
-/** What a letter stands over and hangs under its line, px. */
+/** Ascent and descent of a letter, px. */
 const RISE = 12;
 const DROP = 4;
-/** Lettering keeps this from the frame and from its neighbours, px. */
+/** Least distance of lettering to the frame and to other lettering, px. */
 export const CLEAR = 8;
 
 export interface Box {
@@ -14,14 +14,14 @@ export interface Box {
   x1: number;
   y1: number;
 }
-/** A text where it stands: its line’s start, middle or end. */
+/** A positioned text: the start, middle or end of its line. */
 export interface Lettered {
   at: Point;
   text: string;
   anchor: 'start' | 'middle' | 'end';
 }
 
-/** Widths of the kinds of letters, in parts of their height: of the widest of each kind, so that no text is wider. */
+/** Letter widths by kind, in parts of the height: the widest of each kind, so that no text is wider. */
 const WIDTHS: [RegExp, number][] = [
   [/[\s.,:;'’|!ilj]/, 0.3],
   [/[ftrI()/-]/, 0.42],
@@ -30,26 +30,26 @@ const WIDTHS: [RegExp, number][] = [
 ];
 const USUAL = 0.58;
 
-/** How wide a text is at most, px. */
+/** The greatest possible width of a text, px. */
 export function textWidth(text: string): number {
   const parts = [...text].map((c) => WIDTHS.find(([kind]) => kind.test(c))?.[1] ?? USUAL);
   return Math.ceil(parts.reduce((s, w) => s + w, 0) * LETTER_PX);
 }
 
-/** The room a text takes. */
+/** The box of a text. */
 export function boxOf({ at: [x, y], text, anchor }: Lettered): Box {
   const width = textWidth(text);
   const x0 = anchor === 'start' ? x : anchor === 'end' ? x - width : x - width / 2;
   return { x0, y0: y - RISE, x1: x0 + width, y1: y + DROP };
 }
 
-/** Where the line of a text stands whose middle is at a height. */
+/** The baseline of a text that is centred at a height. */
 export const lineAt = (middle: number): number => middle + (RISE - DROP) / 2;
 
-/** A text turned over with its drawing: it stays upright, its middle goes to the other side. */
+/** A text mirrored with its drawing: it stays upright. */
 export const turned = ([x, y]: Point, height: number): Point => [x, height - y + RISE - DROP];
 
-/** Texts side by side on one line, each as near as can be to where it belongs; null where they do not fit. */
+/** Texts side by side on one line, each as near as possible to its place; null if they do not fit. */
 export function sideBySide(
   texts: readonly { text: string; x: number }[],
   from: number,

@@ -6,11 +6,11 @@ import { lettering, type SectionSpec } from './spec';
 
 const apart = (a: Box, b: Box): boolean => a.x1 + CLEAR <= b.x0 || b.x1 + CLEAR <= a.x0;
 
-/** What leads from a dimension to the thing: a little past the line on one side, towards the thing on the other. */
+/** Extension lines of a dimension: length beyond the dimension line. */
 const PAST = 4;
 const TOWARDS = 18;
 
-/** A level dimension over the piece, its figure moved inwards where it would leave the frame. */
+/** A horizontal dimension above the piece; its figure is moved inwards if it would leave the frame. */
 function levelDim(
   from: Point,
   to: Point,
@@ -31,7 +31,7 @@ const ledDown = ({ from, to }: Extract<Prim, { kind: 'dim' }>): Prim[] =>
     ],
   }));
 
-/** An upright dimension beside the piece, its figure on the far side of it, led to from both ends of what it measures. */
+/** A vertical dimension beside the piece, with its figure outside and extension lines at both ends. */
 function uprightDim(side: -1 | 1, f: Frame, from: Point, to: Point, text: string): Prim[] {
   const x = side < 0 ? f.end0 - DIM_OFF : f.end1 + DIM_OFF;
   const [top, bottom] = [from[1], to[1]];
@@ -54,7 +54,7 @@ function uprightDim(side: -1 | 1, f: Frame, from: Point, to: Point, text: string
   ];
 }
 
-/** What is called by its name under the piece, from left to right. */
+/** The names below the piece, from left to right. */
 function legendOf(p: SectionSpec, f: Frame, request: SectionRequest, edgePx: number) {
   const middle = (f.xa + f.xb) / 2;
   const deepest = f.y0 + p.depthMm * f.yPerMm;
@@ -82,7 +82,7 @@ function legendOf(p: SectionSpec, f: Frame, request: SectionRequest, edgePx: num
   return named;
 }
 
-/** Names under the piece on one line, each led to from what it names; the last ones are left out where there is no room. */
+/** Names below the piece on one line, each with a leader; the last ones are left out if there is no room. */
 function legend(p: SectionSpec, f: Frame, request: SectionRequest, edgePx: number): Prim[] {
   const named = legendOf(p, f, request, edgePx);
   const [from, to] = [CLEAR, request.width - CLEAR];
@@ -105,7 +105,7 @@ function legend(p: SectionSpec, f: Frame, request: SectionRequest, edgePx: numbe
   });
 }
 
-/** Notes along the top: the first to the left, the second to the right, where it has room beside it. */
+/** Notes along the top: the first on the left, the second on the right, if there is room. */
 function notesOf({ notes }: SectionSpec, f: Frame, { width, medium }: SectionRequest): Prim[] {
   const note = (text: string, tone: Tone, right: boolean) => ({
     kind: 'note' as const,
@@ -125,7 +125,7 @@ function notesOf({ notes }: SectionSpec, f: Frame, { width, medium }: SectionReq
   return [one, { kind: 'flow', at: [boxOf(one).x1 + CLEAR, f.noteY - 4] }];
 }
 
-/** Dimensions, leaders and notes of a section: no two of them on each other, none nearer to the frame than it may be. */
+/** Dimensions, leaders and notes of a section: none overlap, none are too near to the frame. */
 export function lettersOf(
   p: SectionSpec,
   f: Frame,
@@ -137,7 +137,7 @@ export function lettersOf(
   const dimY = f.dimY;
   const across = p.across ? levelDim([f.xa, dimY], [f.xb, dimY], p.across, request.width) : null;
   if (across) prims.push(...ledDown(across), across);
-  // Too narrow for its figure it is left to the words below the drawing.
+  // If too narrow for its figure, only the description below the drawing has it.
   if (p.lap && lap > textWidth(p.lap) + CLEAR) {
     const over = levelDim([f.xb, dimY], [f.xb + lap, dimY], p.lap, request.width);
     if (!across || apart(boxOf(across), boxOf(over))) prims.push(...ledDown(over), over);

@@ -1,6 +1,6 @@
 import { specOf, type Lettering, type SectionSpec } from './spec';
 
-/** A wall with a bite that does not go through it. */
+/** A wall with a bite that does not go through. */
 export function walled(
   named: string,
   acrossMm: number,
@@ -22,7 +22,7 @@ export function walled(
   });
 }
 
-/** A piece that is holed or cracked right through. */
+/** A piece with a hole or crack right through. */
 export function holed(
   named: string,
   acrossMm: number,
@@ -44,7 +44,7 @@ export function holed(
   });
 }
 
-/** A crack from the surface down, in ground that goes on below. */
+/** A crack from the surface down, in ground that continues below. */
 export function ground(
   named: string,
   d: { widthMm: number; depthMm: number },
@@ -65,7 +65,7 @@ export function ground(
 export const size = (text: Lettering, d: { lengthMm: number; widthMm: number }) =>
   `${text(d.lengthMm, 'lengthMm')} × ${text(d.widthMm, 'widthMm')}`;
 export const diameter = (text: Lettering, mm: number) => `⌀ ${text(mm, 'outsideDiameterMm')}`;
-/** Plies of a wrap as they are sketched before a card is chosen. */
+/** Plies of a wrap in a sketch, before a card is chosen. */
 const WRAP_PLIES = 8;
 const WRAP_PLY_MM = 0.42;
 export const wrapCover = (lapMm: number) => ({
@@ -73,5 +73,5 @@ export const wrapCover = (lapMm: number) => ({
   thickMm: WRAP_PLIES * WRAP_PLY_MM,
   plies: WRAP_PLIES,
 });
-/** Working depth of resin over sand in a wide crack, as sketched. */
+/** Working depth of resin over sand in a wide crack, in a sketch. */
 export const SAND_FROM_MM = 40;

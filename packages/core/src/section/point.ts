@@ -1,2 +1,2 @@
-/** A place in a drawing, px of its own box: from the left, from the top. */
+/** A point of a drawing, px of its box: from the left, from the top. */
 export type Point = [number, number];

@@ -10,7 +10,7 @@ const between = (x0: number, x1: number, y: number): Point[] => [
   [x1, y],
 ];
 
-/** One layer of the build: what of the bite lies between two heights on the sheet. */
+/** One layer of the build: the part of the bite between two heights. */
 function layerArea(bite: Point[], upper: number, lower: number): Point[] {
   const inside = bite.filter(([, y]) => Math.min(y, lower) > upper + 0.01);
   if (inside.length < 2) return [];
@@ -21,7 +21,7 @@ function layerArea(bite: Point[], upper: number, lower: number): Point[] {
 
 const edgeOf = (fill: Fill) => (fill === 'planned' ? ('planned' as const) : ('layer' as const));
 
-/** The fill, coat by coat from the bottom, over its sand where there is some. */
+/** The fill, coat by coat from the bottom, over its sand if any. */
 function layersOf(p: SectionSpec, bite: Point[], f: Frame, layers: Fill[]): Prim[] {
   const deepest = Math.max(...bite.map(([, y]) => y));
   const sandAt =
@@ -43,7 +43,7 @@ function layersOf(p: SectionSpec, bite: Point[], f: Frame, layers: Fill[]): Prim
   return [...(layers.length > 0 || p.sandFromMm !== null ? sand : []), ...coats];
 }
 
-/** What is laid over the piece: one tapered cover, or plies stepped in towards the top. */
+/** The cover: one tapered layer, or plies stepped in towards the top. */
 function coverOf(p: SectionSpec, f: Frame, layers: Fill[]): Prim[] {
   const { cover } = p;
   const fill = layers[layers.length - 1];
@@ -101,7 +101,7 @@ function parentOf(
   return [
     { kind: 'area', fill: material, points: [...surface, [f.end1, f.y1], [f.end0, f.y1]] },
     { kind: 'line', style: 'cut', points: surface },
-    // Ground that goes on below has no lower face to draw.
+    // Ground that continues below has no lower face.
     ...(p.wallMm === null && !p.axis
       ? []
       : [{ kind: 'line', style: below, points: between(f.end0, f.end1, f.y1) } as Prim]),
@@ -109,7 +109,7 @@ function parentOf(
   ];
 }
 
-/** Things beside the fill: the former over it, ports on it, legs through it, the axis under it. */
+/** Things beside the fill: the former above it, ports on it, legs through it, the axis below it. */
 function partsOf(p: SectionSpec, f: Frame, drawn: boolean): Prim[] {
   const prims: Prim[] = [];
   if (p.former && drawn) {
@@ -153,7 +153,7 @@ function partsOf(p: SectionSpec, f: Frame, drawn: boolean): Prim[] {
   return prims;
 }
 
-/** Turns a section over for a bore: the piece above, the build hanging under it. */
+/** Mirrors a section for a bore: the piece above, the build hanging below. */
 function flip(prims: Prim[], height: number): Prim[] {
   const at = ([x, y]: Point): Point => [x, height - y];
   return prims.map((p) => {
@@ -165,7 +165,7 @@ function flip(prims: Prim[], height: number): Prim[] {
   });
 }
 
-/** The section of one damage: piece, bite, layers, what is laid over it, dimensions; and the same in words. */
+/** The section of one damage: piece, bite, layers, cover, dimensions; and its description. */
 export function slabSection(p: SectionSpec, request: SectionRequest): Drawing {
   const { width, height, system, layers } = request;
   const f = frameOf(p, request);

@@ -1,38 +1,38 @@
 import { show } from '../units/format';
 import type { SectionRequest } from './drawing';
 
-/** How the damage bites into the piece. */
+/** The shape of the damage in the piece. */
 export type Bite = 'dished' | 'flat' | 'vee' | 'crack';
 
 /**
- * A damage for drawing, whichever family it is of: a piece with a bite out of its upper face, what is laid over it, and
- * the lettering. Sizes in mm. Every family is drawn from this one shape, so that all read alike.
+ * A damage for drawing, of any family: a piece with a bite in its upper face, the cover, and the lettering. Sizes in
+ * mm. Every family uses this one shape, so that all look alike.
  */
 export interface SectionSpec {
   named: string;
   acrossMm: number;
   depthMm: number;
-  /** Thickness of the piece; null where only its surface matters and it goes on below. */
+  /** Thickness of the piece; null if only its surface matters. */
   wallMm: number | null;
   bite: Bite;
   /** Cut right through the piece. */
   through: boolean;
-  /** Drawn hanging from the piece above it, as in a bore. */
+  /** Drawn hanging from the piece above, as in a bore. */
   hanging: boolean;
-  /** Laid over the damage past its edges, falling to nothing. */
+  /** Laid over the damage beyond its edges, tapering to zero. */
   cover: { lapMm: number; thickMm: number; plies: number } | null;
-  /** Depth under which the fill is sand. */
+  /** Depth below which the fill is sand. */
   sandFromMm: number | null;
   /** A flat plate that the repair is cast against. */
   former: boolean;
-  /** Small pipes on the face, for injection. */
+  /** Injection ports on the face. */
   ports: boolean;
-  /** Legs standing in the fill as formers of holes. */
+  /** Legs in the fill as formers of holes. */
   pins: number;
-  /** Axis under the piece, as of a pipe or a shaft. */
+  /** Axis below the piece, as of a pipe or a shaft. */
   axis: boolean;
   across: string;
-  /** The lap of what is laid over it, each side; empty while it is only sketched. */
+  /** The overlap of the cover on each side; empty in a sketch. */
   lap: string;
   depth: string;
   wall: string;
@@ -40,7 +40,7 @@ export interface SectionSpec {
   notes: string[];
 }
 
-/** Writes a size without its unit, or “?” while any of the sizes it hangs on is not known. */
+/** Writes a size without its unit, or “?” while a size that it depends on is unknown. */
 export type Lettering = (x: number, ...keys: string[]) => string;
 
 export function lettering({
@@ -54,7 +54,7 @@ export function lettering({
 type Plain = Pick<SectionSpec, 'named' | 'acrossMm' | 'depthMm' | 'across' | 'depth'> &
   Partial<SectionSpec>;
 
-/** A spec with what it does not state left plain: not through, nothing over it, no wall behind it. */
+/** A spec with defaults: not through, no cover, no wall. */
 export const specOf = (given: Plain): SectionSpec => ({
   wallMm: null,
   bite: 'flat',

@@ -34,7 +34,7 @@ import {
   type Group,
 } from './fields';
 
-/** Parts of a survey that most families ask, in the order a person looks: what it stands, how it lies, when, where. */
+/** Parts of a survey that most families ask, in the order of inspection: service, position, time, place. */
 const serviceFields = {
   medium: choice(MEDIA, MEDIUM_NAMES, {
     label: 'Medium',
@@ -90,7 +90,7 @@ const surfaceFields = {
   }),
 };
 
-/** The longest stop that is asked for, minutes: 60 days. */
+/** The longest stop, minutes: 60 days. */
 export const MOST_DOWN_MIN = 60 * 24 * 60;
 
 const windowFields = {
@@ -141,7 +141,7 @@ const areaFields = {
 };
 
 const grows = { key: 'grows', in: ['yes'] } as const;
-/** What stood here before, and what happens if nothing is done. */
+/** Earlier repairs here, and what happens if nothing is done. */
 const pastFields = {
   old: choice(OLD_REPAIRS, OLD_REPAIR_NAMES, {
     label: 'Old repair on it',
@@ -213,7 +213,7 @@ const pastFields = {
     step: 1440,
   }),
 };
-/** What a survey saved before this was asked says of it. */
+/** Defaults for a survey stored before this question existed. */
 const noPast = {
   old: 'none',
   grows: 'no',
@@ -227,7 +227,7 @@ const noPast = {
   partMin: null,
 } as const;
 
-/** What a survey says of service where its family does not ask: air, and nothing that wears it. */
+/** Service of a family that does not ask for it: air, without wear. */
 const noService = {
   medium: 'air',
   concPct: null,
@@ -273,7 +273,7 @@ export const commonGroups = {
   readings: { id: 'readings', title: 'Readings', fields: readingFields },
 } satisfies Record<string, Group>;
 
-/** Most characters of what an asset is told by. */
+/** Most characters of an asset's texts. */
 export const ASSET_MOST = { tag: 24, name: 80, position: 80 } as const;
 
 export const commonShape = {
@@ -307,7 +307,7 @@ export const commonUsual = {
   'service.wear': 'none',
 } as const;
 
-/** The groups at the end of every survey, in the order a person looks. */
+/** The last groups of every survey, in the order of inspection. */
 export const closingGroups = [
   commonGroups.surface,
   commonGroups.past,
@@ -316,7 +316,7 @@ export const closingGroups = [
   commonGroups.readings,
 ];
 
-/** The parts that every survey has, whichever family it is of. */
+/** The parts of every survey, of any family. */
 export interface SurveyBase extends z.output<z.ZodObject<typeof commonShape>> {
   family: string;
   parent: { material: Substrate };

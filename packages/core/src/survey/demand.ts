@@ -15,19 +15,19 @@ import { m } from '../message/message';
 import { skinAsks } from './found';
 import type { RefusalReason, RouteCondition } from './refusal';
 
-/** A damage as the sums see it: the solid to fill, how thick it is built, what wall is left behind it. */
+/** A damage for calculation: the solid to fill, its build, the wall left behind it. */
 export interface Body {
   title: string;
   shape: Shape;
   buildMm: number;
   remainingMm: number | null;
-  /** Survey paths whose figures make this volume: where a person goes to change it. */
+  /** Survey paths of the figures in this volume: where a person changes it. */
   paths: string[];
-  /** Depth of the damage where only its upper part is filled, over a bed of sand; null where all of it is. */
+  /** Depth of the damage if only its upper part is filled, over sand; null if all of it is. */
   sandedFromMm: number | null;
-  /** A crack in a floor or a wall: how it is opened goes by the card. */
+  /** A crack in a floor or a wall: the card decides how it is opened. */
   crack: boolean;
-  /** May be cut deeper to the least that a card holds at: its volume then follows. */
+  /** May be cut deeper to a card's least depth: its volume follows. */
   deepens: boolean;
 }
 
@@ -38,14 +38,14 @@ export interface WrapNeed {
   remainingMm: number;
   pressureBar: number;
   designC: number;
-  /** Each place is wrapped by itself. */
+  /** Each damage is wrapped separately. */
   defects: ({ kind: 'thinning'; lengthMm: number } | { kind: 'hole'; diameterMm: number })[];
-  /** Designed by the composite repair method; else plain layers past the leak both ways. */
+  /** Designed by the composite repair method; otherwise plain layers beyond the leak on both sides. */
   engineered: boolean;
   extentMm: number;
-  /** What it is laid round: bends and branches take more tape for the same rating. */
+  /** The pipe part: bends and branches need more tape for the same rating. */
   fitting: Fitting;
-  /** Straight length beside the damage, on the shorter side, mm; null where nobody measured. */
+  /** Straight length beside the damage, on the shorter side, mm; null if not measured. */
   straightMm: number | null;
 }
 
@@ -53,18 +53,18 @@ export const FITTINGS = ['straight', 'elbow', 'tee'] as const;
 export type Fitting = (typeof FITTINGS)[number];
 
 export interface CrackNeed {
-  /** The widest of all that are filled, and each of them. */
+  /** The widest of the filled cracks, and each of them. */
   widthMm: number;
   widthsMm: readonly number[];
-  /** The greatest step of one side over the other, mm; 0 where both are level. */
+  /** The greatest step between both sides, mm; 0 if level. */
   stepMm: number;
-  /** Wheels go over it. */
+  /** Wheels roll over it. */
   wheels: boolean;
   panelLengthM: number;
   swingC: number;
 }
 
-/** What it stands in service. */
+/** What it must resist in service. */
 export interface ServiceNeed {
   medium: Medium;
   concPct: number | null;
@@ -73,12 +73,12 @@ export interface ServiceNeed {
   wear: Wear;
 }
 
-/** Figures of a demand that a person can go back to and change. */
+/** Figures of a demand that a person can change in the survey. */
 export type DemandFigure = 'pressureBar' | 'crackWidth' | 'machined' | 'light';
-/** The survey’s field behind each figure; one that is worked out or fixed for its family has none. */
+/** The survey field behind each figure; calculated or fixed figures have none. */
 export type DemandPaths = Partial<Record<DemandFigure, string>>;
 
-/** What the job asks of a material, in one shape for all families: the rules read this, never a family's survey. */
+/** What the job demands from a material, in one form for all families: rules read this, never a family's survey. */
 export interface Demand {
   material: Substrate;
   service: ServiceNeed;
@@ -88,7 +88,7 @@ export interface Demand {
   sheets: { crackLengthMm: number; crackWidthMm: number }[];
   /** Pressure to hold, bar; 0 for none. */
   pressureBar: number;
-  /** Its wall keeps something in: what is left of it is then an engineer’s to judge where it is thin. */
+  /** Its wall contains something: an engineer judges a thin remainder. */
   boundary: boolean;
   crack: CrackNeed | null;
   flexes: boolean;
@@ -97,18 +97,18 @@ export interface Demand {
   nearby: Nearby | null;
   /** A closed space with little air. */
   closed: boolean;
-  /** A source of ignition that cannot be stopped. */
+  /** An ignition source that cannot be stopped. */
   ignition: boolean;
-  /** What everything in it must be approved for. */
+  /** The approval that everything in it needs. */
   approval: Approval | null;
-  /** Ways of being loaded besides the figures. */
+  /** Kinds of loading besides the figures. */
   strains: readonly Strain[];
-  /** A plastic whose softener goes into what is laid on it. */
+  /** A plastic whose plasticiser migrates into the repair. */
   soft: boolean;
   longestMm: number;
-  /** Surface to be prepared, damage and margins, mm²: the pace of prep goes by it. */
+  /** Area to prepare, damage and margins, mm²: decides the time of preparation. */
   prepMm2: number;
-  /** Load across the bond, N, and the area that carries it; null where nothing is carried. */
+  /** Load across the bond, N, and its area; null without load. */
   load: { newtons: number; areaMm2: number } | null;
   refusals: RefusalReason[];
   conditions: RouteCondition[];
@@ -124,7 +124,7 @@ interface Common {
 type Given = Pick<Demand, 'needed' | 'bodies' | 'longestMm' | 'prepMm2'> &
   Partial<Omit<Demand, 'service'>> & { service?: Partial<ServiceNeed> };
 
-/** What eats the parent round any repair is coated with it, or kept off. */
+/** The condition to coat or protect a substrate that corrodes round any repair. */
 function eatenBy(material: Substrate, met: ServiceNeed): RouteCondition[] {
   const because = eaten(material, met);
   const condition = m('all of the bare {name} that is wetted is coated, not the damage alone', {
@@ -137,7 +137,7 @@ const crackedBy = (material: Substrate, met: ServiceNeed): RefusalReason[] => {
   return because ? [{ id: 'chlorides', because, who: 'pressure-engineer' }] : [];
 };
 
-/** A demand from a survey’s common parts and what its family states; what is left out asks for nothing. */
+/** A demand from a survey’s common parts and the family's statements; absent parts demand nothing. */
 export function demandOf({ parent, service, site }: Common, given: Given): Demand {
   const met = { ...service, ...given.service };
   const under = skinAsks(parent.skin ?? 'bare');

@@ -6,11 +6,11 @@ interface Base {
   label: string;
   /** Why it is asked, in one short sentence: shown at the field. */
   why: string;
-  /** What is nearly always so, as typed: filled in before anybody looks. */
+  /** The usual answer, as typed: filled in at the start. */
   usual?: string;
-  /** What it is taken as until it is known, as typed with its unit; never filled in for anybody. */
+  /** Its assumed value until it is known, as typed with its unit; never filled in. */
   typical?: string;
-  /** Asked only while another field of its group has one of these values; else it is null. */
+  /** Asked only while another field of its group has one of these values; otherwise null. */
   when?: { key: string; in: readonly string[] };
 }
 export interface Option {
@@ -23,10 +23,10 @@ interface Amount extends Base {
   min: number;
   max: number;
   step: number;
-  /** What it usually is by another answer: filled in until somebody types there himself. */
+  /** Its usual value by another answer: filled in until somebody types one. */
   follows?: Follows;
 }
-/** How a figure follows the answer at another path, by the site’s own figures where they are known; as typed, with its unit. */
+/** How a figure follows the answer at another path, with the site’s own figures if known; as typed, with its unit. */
 export interface Follows {
   path: string;
   usual: (answer: string, site: SiteSettings | null) => string | undefined;
@@ -34,7 +34,7 @@ export interface Follows {
 export interface QuantityField extends Amount {
   schema: z.ZodType<number>;
 }
-/** Asked only sometimes, or not always known, so that its value may be null. */
+/** Not always asked or known: its value may be null. */
 export interface WhenField extends Amount {
   schema: z.ZodType<number | null>;
   /** May be left empty. */
@@ -53,12 +53,12 @@ export type Field = QuantityField | WhenField | ChoiceField | FlagField;
 
 type AmountSpec = Omit<Amount, 'kind' | 'quantity'>;
 
-/** A number with a unit. Range and step in the quantity's base unit; the one place they are written. */
+/** A number with a unit. Range and step in the quantity's base unit; the only place where they are written. */
 export function amount(quantity: QuantityId, spec: AmountSpec): QuantityField {
   return { kind: 'quantity', quantity, ...spec, schema: z.number().min(spec.min).max(spec.max) };
 }
 
-/** The same, asked only while another field of its group has one of the given values; null when it is not asked. */
+/** The same, asked only while another field of its group has one of the given values; otherwise null. */
 export function amountWhen(
   quantity: QuantityId,
   spec: AmountSpec & { when: NonNullable<Base['when']> },
@@ -71,7 +71,7 @@ export function amountWhen(
   };
 }
 
-/** The same, asked always and left empty where nobody knows it; null then. */
+/** The same, always asked, and left empty if unknown; then null. */
 export function amountIfKnown(quantity: QuantityId, spec: AmountSpec): WhenField {
   return {
     kind: 'quantity',
@@ -82,11 +82,11 @@ export function amountIfKnown(quantity: QuantityId, spec: AmountSpec): WhenField
   };
 }
 
-/** A length in mm, the most usual field. */
+/** A length in mm, the most common field. */
 export const mm = (label: string, why: string, min: number, max: number, step = 1): QuantityField =>
   amount('length', { label, why, min, max, step });
 
-/** One of a closed list whose spoken names are given beside it. */
+/** One of a closed list with names for people. */
 export function choice<V extends string>(
   values: readonly V[],
   names: Record<V, string>,
@@ -101,7 +101,7 @@ export function choice<V extends string>(
   };
 }
 
-/** A choice that surveys saved before it was asked do not have: they are read as its first. */
+/** A choice that older surveys do not have: they get its first option. */
 export function laterChoice<V extends string>(
   values: readonly [V, ...V[]],
   names: Record<V, string>,
@@ -119,7 +119,7 @@ export function flag(spec: Base): FlagField {
   return { kind: 'flag', ...spec, schema: z.boolean() };
 }
 
-/** A flag that surveys saved before it was asked do not have: they are read as “no”. */
+/** A flag that older surveys do not have: they get “no”. */
 export function laterFlag(spec: Base): FlagField {
   return { kind: 'flag', usual: 'no', ...spec, schema: z.boolean().default(false) };
 }
@@ -127,26 +127,26 @@ export function laterFlag(spec: Base): FlagField {
 export type Fields = Record<string, Field>;
 export type SchemasOf<F extends Fields> = { [K in keyof F]: F[K]['schema'] };
 
-/** The Zod shape of a set of fields: the form and the schema come from the same lines. */
+/** The Zod shape of a set of fields: form and schema come from the same lines. */
 export function schemasOf<F extends Fields>(fields: F): SchemasOf<F> {
   return Object.fromEntries(Object.entries(fields).map(([k, f]) => [k, f.schema])) as SchemasOf<F>;
 }
 
-/** Fields asked together, as one part of the survey. `id` is their place in the survey object. */
+/** Fields that are asked together, as one part of the survey. `id` is their key in the survey object. */
 export interface Group {
   id: string;
   title: string;
   fields: Fields;
 }
 
-/** One way the damage can look: a tile to pick, its dimensions, and how it reads in words. */
+/** A shape of damage: a tile to pick, its dimensions, and its text. */
 export interface DamageShape {
   shape: string;
   title: string;
   hint: string;
-  /** How the damage is called in a list. */
+  /** The name of the damage in a list. */
   named: string;
-  /** Dimensions to draw before any are typed, in base units. */
+  /** Dimensions for drawing before any are typed, in base units. */
   typical: Record<string, number>;
   fields: Fields;
 }

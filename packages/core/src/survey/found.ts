@@ -3,7 +3,7 @@ import { m } from '../message/message';
 import type { RefusalReason, RouteCondition } from './refusal';
 import { laterChoice, laterFlag } from './fields';
 
-/** What decides and is easily forgotten: fields that several families ask, and what follows from each. */
+/** Fields that decide and are easily forgotten, shared by several families, with their consequences. */
 
 export const skin = laterChoice(SKINS, SKIN_NAMES, {
   label: 'On it, or gone into it',
@@ -31,7 +31,7 @@ export const pressureFields = {
   ...dutyFields,
 };
 
-/** What ages floors and walls more than traffic does. */
+/** Causes of ageing of floors and walls besides traffic. */
 const FROST = ['none', 'frost', 'salt'] as const;
 export type Frost = (typeof FROST)[number];
 export const frost = laterChoice(
@@ -43,7 +43,7 @@ export const hotWash = laterFlag({
   label: 'Washed hot, or with steam',
   why: 'The sudden heat shears a stiff layer off.',
 });
-/** As hot as a hot wash is where nobody measured, °C. */
+/** Assumed temperature of a hot wash, °C. */
 export const HOT_WASH_C = 70;
 
 interface Loaded {
@@ -54,7 +54,7 @@ interface Loaded {
   frost?: Frost;
 }
 
-/** The ways of being loaded that a survey names, in the order of the list. */
+/** The kinds of loading in a survey, in the list's order. */
 export function strainsOf(loaded: Loaded): Strain[] {
   const { cycles, vibrates, heatCycles, frost: frozen = 'none' } = loaded;
   const named: [Strain, boolean | undefined][] = [
@@ -67,7 +67,7 @@ export function strainsOf(loaded: Loaded): Strain[] {
   return named.filter(([, is]) => is).map(([strain]) => strain);
 }
 
-/** What wets a floor: salt water where ice is thawed with it, else as the survey says. */
+/** What wets a floor: salt water where ice is thawed with salt, otherwise as surveyed. */
 export const wettedBy = (frozen: Frost, otherwise: Medium): Medium =>
   frozen === 'salt' && (otherwise === 'air' || otherwise === 'water') ? 'brine' : otherwise;
 
@@ -126,5 +126,5 @@ const SKIN_ASKS: Record<Skin, Asks> = {
   },
 };
 
-/** What must be seen to, and who decides, for what is on the parent or in it. */
+/** What to do, and who decides, for what covers or has soaked into the substrate. */
 export const skinAsks = (on: Skin): Asks => SKIN_ASKS[on];

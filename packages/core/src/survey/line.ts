@@ -7,7 +7,7 @@ import { pressureFields } from './found';
 import { amountIfKnown, laterChoice, laterFlag, type SchemasOf } from './fields';
 import { fluidDanger, pressure, shutOff } from './parts';
 
-/** What is asked of a pipeline, whichever family wraps it. */
+/** Questions about a pipeline, for every family that wraps it. */
 export const lineFields = {
   pressureBar: pressure,
   shutOff,
@@ -29,7 +29,7 @@ export const lineFields = {
 };
 export type Line = z.output<z.ZodObject<SchemasOf<typeof lineFields>>>;
 
-/** What the line asks to be seen to first. */
+/** The conditions of the line. */
 export const lineConditions = ({ buried }: Pick<Line, 'buried'>): RouteCondition[] =>
   buried
     ? [
@@ -41,10 +41,10 @@ export const lineConditions = ({ buried }: Pick<Line, 'buried'>): RouteCondition
       ]
     : [];
 
-/** Gas under more than this stores energy that liquid does not, bar. */
+/** Above this pressure gas stores more energy than liquid, bar. */
 const GAS_BAR = 0.5;
 
-/** Service that is a pressure engineer’s whatever the material. */
+/** Service that needs a pressure engineer whatever the material. */
 export function lineRefusals(
   { fluid, shutOff: off, pressureBar }: Pick<Line, 'fluid' | 'shutOff' | 'pressureBar'>,
   { medium }: { medium: Medium },

@@ -7,7 +7,7 @@ import { amount, choice, flag, mm } from './fields';
 
 /** Fields and bodies that several families share. */
 
-/** What is repaired: the substrates that a family knows, and why it is asked. */
+/** The substrate question: the substrates of a family, and why it is asked. */
 export const parentOf = <const M extends readonly Substrate[]>(
   materials: M,
   label: string,
@@ -79,7 +79,7 @@ export const traffic = choice(
   { label: 'Traffic', why: 'It sets the strength and when it may open.' },
 );
 
-/** What each kind of traffic does to a floor. */
+/** Wear of a floor by kind of traffic. */
 export const TRAFFIC_WEAR: Record<Traffic, 'none' | 'sliding' | 'impact'> = {
   foot: 'none',
   wheels: 'sliding',
@@ -92,7 +92,7 @@ interface Floor {
   hotWash: boolean;
   frost: Frost;
 }
-/** What a floor stands: what wets it, as hot as it is washed, worn by what goes over it. */
+/** The service of a floor: its wetting, washing temperature and wear. */
 export const wornFloor = ({
   traffic: by,
   washed,
@@ -104,7 +104,7 @@ export const wornFloor = ({
   wear: TRAFFIC_WEAR[by],
 });
 
-/** A body of a shape, built to a depth, with nothing behind it that has to hold. */
+/** A body of a shape, built to a depth, with no wall behind it. */
 export function body(
   title: string,
   shape: Shape,
@@ -124,7 +124,7 @@ export function body(
   };
 }
 
-/** A crack filled with repair material down to a working depth, and with sand below it. */
+/** A crack filled with repair material down to a working depth, and with sand below. */
 export function crackBody(
   d: { lengthMm: number; widthMm: number; depthMm: number },
   i: number,
@@ -143,11 +143,11 @@ export function crackBody(
 /** The survey paths of some keys of one damage. */
 export const pathsOf = (i: number, ...keys: string[]) => keys.map((key) => `damages.${i}.${key}`);
 
-/** Area that bonds, mm², for the pace of prep: a rectangle grown by the usual extent. */
+/** Bonded area, mm², for the preparation time: a rectangle grown by the usual extent. */
 export const grownArea = (lengthMm: number, widthMm: number, byMm: number) =>
   (lengthMm + 2 * byMm) * (widthMm + 2 * byMm);
 
-/** What cracks ask for, and the field of the narrowest: that is the one to chase wider. */
+/** The demand of cracks, and the field of the narrowest one: the one to chase wider. */
 export function crackNeed(
   damages: readonly { widthMm: number; stepMm?: number }[],
   { panelMm, swingC, wheels = false }: { panelMm: number; swingC: number; wheels?: boolean },

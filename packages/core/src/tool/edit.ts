@@ -4,7 +4,7 @@ import { blank, optionOf, unitOf, type Typed, type TypedGroup } from './typed';
 
 type Key = string | number;
 
-/** The part of a typed form at a path; undefined where nothing was typed. */
+/** The part of a typed form at a path; undefined if nothing is typed. */
 export function typedAt(typed: Typed | undefined, path: readonly Key[]): Typed | undefined {
   return path.reduce<Typed | undefined>(
     (part, key) =>
@@ -13,7 +13,7 @@ export function typedAt(typed: Typed | undefined, path: readonly Key[]): Typed |
   );
 }
 
-/** A copy of a typed form with the part at a path put in place. */
+/** A copy of a typed form with the part at a path replaced. */
 export function withTyped(
   typed: Typed | undefined,
   [head, ...rest]: readonly Key[],
@@ -29,7 +29,7 @@ export function withTyped(
   return { ...group, [head]: withTyped(group[head], rest, part) };
 }
 
-/** A list with one more row: a copy of its last one, since the next reading is most like it, or an empty one. */
+/** A list with one more row: a copy of its last one, because the next reading is usually similar, or an empty one. */
 export function withRow(
   node: Extract<FormNode, { kind: 'list' }>,
   typed: Typed | undefined,
@@ -44,7 +44,7 @@ export const withoutRow = (typed: Typed | undefined, at: number): Typed[] =>
 
 const BARE = /^[-−\d.,\s/]*\d[-−\d.,\s/]*$/;
 
-/** Writes the unit behind every bare number, so that a change of unit system does not change what was typed. */
+/** Adds its unit to every bare number, so that a change of unit system does not change what was typed. */
 export function withUnitsTyped(node: FormNode, typed: Typed, old: UnitSystem): Typed {
   switch (node.kind) {
     case 'number':

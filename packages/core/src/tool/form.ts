@@ -3,7 +3,7 @@ import type { Calc } from '../calc/calc';
 import type { FieldUnit } from '../calc/field';
 import { shownAs, type FieldName } from '../units/measure';
 
-/** One entry of a calculation's form. Every node but the root has the key of its value. */
+/** One entry of a calculation's form. Every node except the root has the key of its value. */
 export type FormNode =
   | (Named & { kind: 'number'; min: number; max: number; whole: boolean })
   | (Named & { kind: 'choice'; options: string[] })
@@ -15,19 +15,19 @@ export type FormNode =
 
 interface Named extends FieldName {
   key: string;
-  /** May be left out: it has a usual value, or none is needed. */
+  /** May be absent: it has a default, or is not needed. */
   optional: boolean;
   usual?: unknown;
 }
-/** One of several forms that a value may take. */
+/** One of several forms of a value. */
 export interface VariantOption {
   name: string;
   node: Extract<FormNode, { kind: 'group' }>;
-  /** What is fixed in it, such as kind: "round". */
+  /** Its fixed fields, such as kind: "round". */
   fixed: Record<string, unknown>;
 }
 
-/** What a Zod schema says of itself, its metadata among it, as far as a form needs it. */
+/** The part of a Zod schema's JSON Schema, with metadata, that a form needs. */
 interface Schema {
   title?: string;
   'x-unit'?: FieldUnit;
@@ -97,7 +97,7 @@ function nodeOf(key: string, schema: Schema, optional: boolean): FormNode {
   }
 }
 
-/** The form of a calculation, made from the schema of its input: a new calculation needs no screen. */
+/** The form of a calculation, made from its input's schema: a new calculation needs no screen. */
 export function formOf(calc: Calc): Extract<FormNode, { kind: 'group' }> {
   return groupOf('', z.toJSONSchema(calc.input, { io: 'input' }) as Schema, false);
 }

@@ -1,7 +1,7 @@
 import { must, fig, type Calc, type WorkingLine } from '../calc/calc';
 import { calcTitle } from './edit';
 
-/** A text inside a table: its bars would end the cell. */
+/** A text in a table cell: its bars would end the cell. */
 const cell = (text: string): string => text.replace(/\|/g, '\\|');
 
 const row = (line: WorkingLine): string => {
@@ -36,7 +36,7 @@ function entry(calc: Calc): string {
   ].join('\n');
 }
 
-/** docs/formulas.md from what the calculations say of themselves: formula, symbols, units, source, limits, an example each. */
+/** Makes docs/formulas.md from the calculations' own data: formula, symbols, units, source, limits, an example each. */
 export function formulasPage(calcs: readonly Calc[]): string {
   return [
     '# Formulas',

@@ -4,13 +4,13 @@ import { show, type Shown } from '../units/format';
 import { shownAs } from '../units/measure';
 import type { UnitSystem } from '../units/quantities';
 
-/** One line of a calculation's result as a person reads it. */
+/** One line of a calculation's result for reading. */
 export type ResultRow =
   | { kind: 'figure'; key: string; label: string; shown: Shown }
   | { kind: 'words'; key: string; label: string; text: string }
   | { kind: 'table'; key: string; label: string; head: string[]; rows: string[][] };
 
-/** A result's number in the unit of the system in use, rounded to what can be measured. */
+/** A result's number in the present unit system, rounded to what can be measured. */
 function showField(named: Named, value: number, system: UnitSystem): Shown {
   const { measure, fixedUnit } = shownAs(named);
   if (!measure) return { figure: fig(value).replace('-', '−'), unit: fixedUnit };
@@ -24,13 +24,13 @@ function cell(named: Named, value: unknown, system: UnitSystem): string {
   if (typeof value === 'number') return joined(showField(named, value, system));
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value !== 'string') return '';
-  // A moment of a forecast: its day and hour, without the seconds nobody plans by.
+  // A moment of a forecast: day and hour, without seconds.
   return /^\d{4}-\d\d-\d\dT/.test(value)
     ? value.replace('T', ' ').replace(/:\d\d\.000Z$/, ' UTC')
     : value;
 }
 
-/** The fields of an answer, the headline first, ready to be shown. What is only for drawing is left out. */
+/** The fields of an answer, the main one first, ready to show. Fields for drawing only are left out. */
 export function resultRows(
   { result, headline }: Pick<Calc, 'result' | 'headline'>,
   answer: Answer<object>,

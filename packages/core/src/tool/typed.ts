@@ -5,24 +5,24 @@ import { parseQuantity } from '../units/parse';
 import { fromBase, quantity, type UnitSystem } from '../units/quantities';
 import type { FormNode } from './form';
 
-/** A form as typed: the shape of the input, every number still the text that was written. */
+/** A form as typed: the shape of the input, with every number as its text. */
 export type Typed = string | boolean | Typed[] | TypedGroup;
 export interface TypedGroup {
   [key: string]: Typed;
 }
 
-/** Smaller or larger limits than these guard the sums, not the person: they are not worth naming. */
+/** Limits below or above these protect the calculation, not the person: they are not shown. */
 const TINY = 1e-3;
 const VAST = 1e9;
 
 type NumberNode = Extract<FormNode, { kind: 'number' }>;
 
-/** The unit a bare number of this field is in. */
+/** The unit of a bare number in this field. */
 export function unitOf(node: NumberNode, system: UnitSystem): string {
   return node.measure ? node.measure[system] : node.fixedUnit;
 }
 
-/** A number as a text of the form: bare in metric; with its unit where the system in use is another. */
+/** A number as text for the form: bare in metric; with its unit in another system. */
 function textOf(node: NumberNode, x: number, system: UnitSystem): string {
   if (!node.measure) return String(x);
   const { quantity: id, factor, metric } = node.measure;
@@ -32,7 +32,7 @@ function textOf(node: NumberNode, x: number, system: UnitSystem): string {
   return bare ? String(shown) : `${shown} ${metric}`;
 }
 
-/** The typed form of an input: for an example, or for what a link carries. What does not fit the form is left out. */
+/** The typed form of an input, for an example or a link. What does not fit the form is left out. */
 export function typedOf(node: FormNode, value: unknown, system: UnitSystem): Typed | undefined {
   switch (node.kind) {
     case 'number':
@@ -88,7 +88,7 @@ export function blank(node: FormNode): Typed {
   }
 }
 
-/** The option of a variant that is chosen. */
+/** The chosen option of a variant. */
 export function optionOf(node: Extract<FormNode, { kind: 'variant' }>, typed: Typed | undefined) {
   const name = typeof typed === 'object' && !Array.isArray(typed) ? typed[''] : undefined;
   return node.options.find((o) => o.name === name) ?? node.options[0];
@@ -106,7 +106,7 @@ const wrong = (path: string, message: string): Reading => ({
 });
 const join = (path: string, key: string | number) => (path ? `${path}.${key}` : String(key));
 
-/** Names a limit in the unit that is typed in. */
+/** A limit in the typed unit. */
 function limit(node: NumberNode, x: number, system: UnitSystem): string {
   if (!node.measure) return `${x}${node.fixedUnit ? ` ${node.fixedUnit}` : ''}`;
   return say(x * node.measure.factor, node.measure.quantity, system);
@@ -138,7 +138,7 @@ function readNumber(node: NumberNode, text: string, path: string, system: UnitSy
   return fine(x);
 }
 
-/** Reads a typed form into the input of its calculation, with what is wrong by path. Nothing typed is changed. */
+/** Reads a typed form into its calculation's input, with errors by path. Nothing typed is changed. */
 export function readTyped(
   node: FormNode,
   typed: Typed | undefined,

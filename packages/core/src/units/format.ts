@@ -12,11 +12,11 @@ export interface Shown {
   unit: string;
 }
 
-/** Two parts are weighed by what is read: three digits of each keep their ratio, however little it is. */
+/** Weighed parts show three significant digits each, so that their ratio is kept however small they are. */
 const inRatio = (x: number, least: number): number =>
   x > 0 ? Math.min(9, Math.max(least, 2 - Math.floor(Math.log10(x)))) : least;
 
-/** Decimals that can be measured on site, by unit; what is not listed shows three significant digits. */
+/** Decimals that can be measured on site, by unit; other units show three significant digits. */
 const DECIMALS: Record<string, (x: number) => number> = {
   mm: (x) => (x < 10 ? 2 : x < 100 ? 1 : 0),
   in: (x) => (x < 10 ? 3 : 2),
@@ -36,10 +36,10 @@ const DECIMALS: Record<string, (x: number) => number> = {
   'Shore D': (x) => (Number.isInteger(x) ? 0 : 1),
 };
 
-/** Inches this near to a sixteenth are read off the tape as that fraction. */
+/** Inches this near to a sixteenth are shown as that fraction. */
 const TAPE_SLACK_IN = 0.00051;
 
-/** Inches on a tape: "1 1/2", "3/8"; null where they fall between its marks. */
+/** Inches as on a tape: "1 1/2", "3/8"; null if between its marks. */
 function tape(x: number): string | null {
   const sixteenths = Math.round(Math.abs(x) * 16);
   if (sixteenths === 0 || Math.abs(Math.abs(x) - sixteenths / 16) > TAPE_SLACK_IN) return null;
@@ -52,17 +52,20 @@ function tape(x: number): string | null {
 
 const trim = (text: string): string => (text.includes('.') ? text.replace(/\.?0+$/, '') : text);
 
-/** Rounds a figure to what can be measured in its unit, or so many digits finer. Minus is the true sign, not a hyphen. */
+/**
+ * Rounds a figure to what can be measured in its unit, or to `finer` more digits. The minus is the true sign, not a
+ * hyphen.
+ */
 function round(x: number, unit: Unit, finer: number): string {
   const size = Math.abs(x);
   const decimals =
     DECIMALS[unit.symbol]?.(size) ??
     (size >= 100 || size === 0 ? 0 : 2 - Math.floor(Math.log10(size)));
-  // Through a number and back: without its trailing zeros, and faster than a pattern.
+  // Through Number and back: removes trailing zeros, and is faster than a pattern.
   const text = String(Number(x.toFixed(Math.min(Math.max(decimals, 0), 6) + finer)));
   const onTape = unit.symbol === 'in' && finer === 0 ? tape(Number(text)) : null;
   if (onTape) return onTape;
-  // Five figures or more are read in threes.
+  // Five digits or more are grouped in threes.
   const grouped = size >= 10000 ? text.replace(/\B(?=(\d{3})+(?!\d))/g, '\u202f') : text;
   return grouped === '-0' ? '0' : grouped.replace('-', '−');
 }
@@ -88,7 +91,7 @@ export function formatDuration(minutes: number): string {
   return mins ? `${allHours} h ${mins} min` : `${allHours} h`;
 }
 
-/** To the second where minutes are not enough, or to the tenth of it: days are long enough without. */
+/** To the second if minutes are not enough, or to the tenth of a second; days need no more. */
 function fineDuration(minutes: number, finer: number): string {
   const seconds = Number((Math.abs(minutes) * 60).toFixed(finer - 1));
   const whole = Math.floor(seconds / 60);
@@ -97,11 +100,14 @@ function fineDuration(minutes: number, finer: number): string {
   return `${minutes < 0 ? '−' : ''}${said.filter(Boolean).join(' ') || '0 min'}`;
 }
 
-/** Nothing ahead is sure: no chance is told as nought or as a hundred. */
+/** No forecast is certain: a chance is never shown as 0 or 100. */
 const chanceText = (pct: number): string =>
   pct > 99 ? 'over 99' : pct < 1 ? 'under 1' : String(Math.round(pct));
 
-/** A value in its base unit as figure and unit in the chosen system, or in the unit asked for; mass and volume step up at 10 kg, 10 l. `finer` asks for so many digits more than can be measured. */
+/**
+ * A value in its base unit as figure and unit in the chosen system, or in the given unit; mass and volume change units
+ * at 10 kg and 10 l. `finer` asks for more digits than can be measured.
+ */
 export function show(
   value: number,
   id: QuantityId,
@@ -124,7 +130,7 @@ export function show(
   return { figure: round(fromBase(value, unit), unit, finer), unit: unit.symbol };
 }
 
-/** A value in its base unit as a person would type it off a display, in the unit that is shown: no display has more than four digits. */
+/** A value in its base unit as a person would type it from a display, in the shown unit: at most four digits. */
 export const typedFigure = (value: number, id: QuantityId, system: UnitSystem): string =>
   String(Number(fromBase(value, shownUnit(id, system)).toPrecision(4)));
 

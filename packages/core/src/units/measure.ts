@@ -1,7 +1,7 @@
 import type { FieldUnit, Named } from '../calc/field';
 import type { QuantityId } from './quantities';
 
-/** How a number of a calculation is converted and lettered. */
+/** How a number of a calculation is converted and shown. */
 export interface Measure {
   quantity: QuantityId;
   /** Size of the field's own unit in the quantity's base unit. */
@@ -17,7 +17,7 @@ const of = (quantity: QuantityId, factor: number, metric: string, us: string): M
   us,
 });
 
-/** What the units of fields measure; those that are left out are only lettered. */
+/** The quantities of field units; units without an entry are only shown. */
 const MEASURES: Partial<Record<FieldUnit, Measure>> = {
   mm: of('length', 1, 'mm', 'in'),
   m: of('length', 1000, 'm', 'ft'),
@@ -47,15 +47,15 @@ const MEASURES: Partial<Record<FieldUnit, Measure>> = {
   '€': of('money', 1, '€', '€'),
 };
 
-/** How a field is read and shown: its label, what it measures, or the unit that is only lettered. */
+/** How a field is read and shown: its label, its quantity, or its fixed unit. */
 export interface FieldName {
   label: string;
-  /** Null where there is no unit to choose, such as a share or an exponent. */
+  /** Null if there is no unit to choose, such as for a share or an exponent. */
   measure: Measure | null;
   fixedUnit: string;
 }
 
-/** A field's metadata as a form or a result shows it. */
+/** A field's metadata for a form or a result. */
 export function shownAs({ title, 'x-unit': unit }: Named): FieldName {
   const measure = (unit && MEASURES[unit]) ?? null;
   return { label: title, measure, fixedUnit: measure || !unit ? '' : unit };

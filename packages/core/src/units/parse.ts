@@ -12,9 +12,9 @@ export type Parsed = { ok: true; value: number } | { ok: false; message: string 
 
 const NUMBER = String.raw`[-+−]?\d+(?:[.,]\d+)?`;
 const FRACTION = String.raw`\d+\s*\/\s*\d+`;
-/** A unit is letters and signs; it may go on behind a slash, and end in a power: g/ml, mm2, ft²/gal. */
+/** A unit is letters and signs; it may continue after a slash, and end in a power: g/ml, mm2, ft²/gal. */
 const UNIT = String.raw`[^\d\s.,+\-−/](?:[^\d.,+\-−/]|\/(?=[a-z])|(?<=[mtn])[23](?=\s*(?:$|\/)))*`;
-/** A term is "1 1/2 in", "3/8", "38mm", "-5 °C": a mixed, plain or fractional number, then perhaps a unit. */
+/** A term is "1 1/2 in", "3/8", "38mm", "-5 °C": a mixed, plain or fractional number, then an optional unit. */
 const TERM = new RegExp(
   String.raw`^\s*(?:(?<mixed>${NUMBER})[\s-]+(?<part>${FRACTION})|(?<fraction>[-+−]?${FRACTION})|(?<plain>${NUMBER}))\s*(?<unit>${UNIT})?`,
 );
@@ -54,10 +54,9 @@ function findUnit(units: Unit[], typed: string): Unit | undefined {
 }
 
 /**
- * Reads what a person typed for a quantity into its base unit (mm, °C, g, ml, min, µm, %).
- * Takes decimals with point or comma, fractions ("1 1/2 in", `3/8"`), joined terms ("2ft 3in", "2 h 15 min"),
- * and clock-like durations ("2:15"). A bare number is in `unit`, else in the unit the system shows.
- * Errors say what was not understood and how to write it.
+ * Parses what a person typed for a quantity into its base unit (mm, °C, g, ml, min, µm, %). Accepts decimals with point
+ * or comma, fractions ("1 1/2 in", `3/8"`), joined terms ("2ft 3in", "2 h 15 min"), and clock-like durations ("2:15").
+ * A bare number is in `unit`, by default the shown unit. Errors say what was not understood and how to write it.
  */
 export function parseQuantity(
   text: string,
@@ -92,7 +91,7 @@ export function parseQuantity(
         message: `“${echoed(typed)}” is not a unit here. Use ${allowed || 'a plain number'}.`,
       };
     }
-    // "2 h 15" goes on in the next smaller unit; a second bare number anywhere else is a slip.
+    // "2 h 15" continues in the next smaller unit; a second bare number elsewhere is an error.
     const use: Unit | undefined = found ?? (terms === 0 ? bare : smaller(q.units, last));
     if (
       !use ||

@@ -28,7 +28,7 @@ export type QuantityId = (typeof QUANTITY_IDS)[number];
 
 export type UnitSystem = 'metric' | 'us';
 
-/** One unit: how to get to the quantity's base unit (base = x·factor + offset), and what people call it. */
+/** One unit: its conversion to the base unit (base = x·factor + offset), and its names. */
 export interface Unit {
   symbol: string;
   factor: number;
@@ -38,7 +38,7 @@ export interface Unit {
 
 export interface Quantity {
   id: QuantityId;
-  /** First unit is the base that every computed value is in. */
+  /** The first unit is the base unit of every computed value. */
   units: Unit[];
   show: Record<UnitSystem, string>;
 }
@@ -82,7 +82,7 @@ const list: Quantity[] = [
     show: { metric: '°C', us: '°F' },
   },
   {
-    // A difference of temperatures: no offset.
+    // A temperature difference: no offset.
     id: 'temperatureStep',
     units: [
       { symbol: '°C', factor: 1, names: ['°c', 'c', 'k', 'kelvin'] },
@@ -242,7 +242,7 @@ export function quantity(id: QuantityId): Quantity {
   return byId.get(id) as Quantity;
 }
 
-/** The unit in which a quantity is typed and shown when nothing else is said. */
+/** The default unit for typing and showing a quantity. */
 export function shownUnit(id: QuantityId, system: UnitSystem): Unit {
   const q = quantity(id);
   return q.units.find((u) => u.symbol === q.show[system]) as Unit;

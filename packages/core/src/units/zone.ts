@@ -1,9 +1,9 @@
 import { MINUTE } from './clock';
 
-/** A time zone by its name in the IANA list, such as "Europe/Paris" or "UTC": its rules for summer time with it. */
+/** A time zone by its IANA name, such as "Europe/Paris" or "UTC", with its summer time. */
 export type Zone = string;
 
-/** Whether this machine knows a zone by its name. */
+/** Whether this machine knows a zone. */
 export function isZone(name: string): boolean {
   try {
     formatOf(name);
@@ -15,7 +15,7 @@ export function isZone(name: string): boolean {
 
 const formats = new Map<Zone, Intl.DateTimeFormat>();
 
-/** Making a format costs a thousand times what using it does. Throws RangeError for a name that is no zone. */
+/** Making a format costs a thousand times its use. Throws RangeError for an unknown zone. */
 function formatOf(zone: Zone): Intl.DateTimeFormat {
   const known = formats.get(zone);
   if (known) return known;
@@ -34,12 +34,12 @@ function formatOf(zone: Zone): Intl.DateTimeFormat {
   return format;
 }
 
-/** Clocks are changed on a quarter of an hour and never within one. */
+/** Clocks change at a quarter of an hour, never within one. */
 const QUARTER = 15 * MINUTE;
 const MOST_KEPT = 4000;
 const offsets = new Map<string, number>();
 
-/** How far the clocks of a zone are ahead of UTC at a moment (epoch ms), minutes: right on either side of a change. */
+/** How far a zone's clocks are ahead of UTC at a moment (epoch ms), minutes: correct on both sides of a change. */
 export function offsetMin(at: number, zone: Zone): number {
   const quarter = Math.floor(at / QUARTER);
   const key = `${zone} ${quarter}`;
@@ -58,21 +58,21 @@ export function offsetMin(at: number, zone: Zone): number {
   return minutes;
 }
 
-/** A moment as a date whose UTC parts are what the clocks and calendars of a zone show. */
+/** A moment as a date whose UTC parts are the local time of a zone. */
 export const shownIn = (at: number, zone: Zone): Date =>
   new Date(at + offsetMin(at, zone) * MINUTE);
 
-/** The day that the calendars of a zone show at a moment (epoch ms), as YYYY-MM-DD. */
+/** The local date of a zone at a moment (epoch ms), as YYYY-MM-DD. */
 export const dayIn = (at: number, zone: Zone): string =>
   shownIn(at, zone).toISOString().slice(0, 10);
 
-/** The moment at which the clocks of a zone show a time, given as if it were UTC, epoch ms. One that is skipped is the hour after. */
+/** The moment of a zone's local time, given as if it were UTC, epoch ms. A skipped time is the hour after. */
 export function momentOf(shown: number, zone: Zone): number {
   const guess = shown - offsetMin(shown, zone) * MINUTE;
   return shown - offsetMin(guess, zone) * MINUTE;
 }
 
-/** The minute of the day that the clocks of a zone show, 0 to 1440. */
+/** The minute of the local day of a zone, 0 to 1440. */
 export function minuteOfDay(at: number, zone: Zone): number {
   const date = shownIn(at, zone);
   return date.getUTCHours() * 60 + date.getUTCMinutes() + date.getUTCSeconds() / 60;

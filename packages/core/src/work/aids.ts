@@ -5,14 +5,14 @@ import type { SurveyBase } from '../survey/common';
 import type { Demand } from '../survey/demand';
 import type { WorkContext } from './context';
 
-/** Where an aid would be used, and what is at hand. */
+/** Where an aid would be used, and which cards are available. */
 export interface AidPlace {
   context: WorkContext;
   demand: Demand;
   survey: SurveyBase;
 }
 
-/** Why an aid may not be used here; null where it may. */
+/** Why an aid must not be used here; null if it may. */
 function stopOf(aid: AidCard, { demand, survey }: AidPlace): Message | null {
   const { code } = aid;
   const why = whyWithdrawn(aid);
@@ -32,19 +32,19 @@ function stopOf(aid: AidCard, { demand, survey }: AidPlace): Message | null {
 const aidsFor = ({ context }: AidPlace, use: AidUse): AidCard[] =>
   (context.library ?? []).filter((c): c is AidCard => c.role === 'aid' && c.use === use);
 
-/** The first aid for a use that may be used here; the first of all where none may; null where the library has none. */
+/** The first aid for a use that may be used here; the first of all if none may; null if the library has none. */
 export function aidFor(place: AidPlace, use: AidUse): AidCard | null {
   const aids = aidsFor(place, use);
   return aids.find((aid) => stopOf(aid, place) === null) ?? aids[0] ?? null;
 }
 
-/** Why none of the aids for a use may be used here; null where one may, or none is known. */
+/** Why none of the aids for a use may be used here; null if one may, or none is known. */
 export function aidProblem(place: AidPlace, use: AidUse): Message | null {
   const stops = aidsFor(place, use).map((aid) => stopOf(aid, place));
   if (stops.length === 0 || stops.includes(null)) return null;
   return m('No {use} for here. {why}', { use: AID_NAMES[use].toLowerCase(), why: stops[0] ?? '' });
 }
 
-/** How an aid is called in a step: by its code, or by what it does where none is at hand. */
+/** The name of an aid in a step: its code, or its purpose if none is available. */
 export const aidName = (place: AidPlace, use: AidUse): string =>
   aidFor(place, use)?.code ?? AID_NAMES[use].toLowerCase();

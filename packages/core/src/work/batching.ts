@@ -7,19 +7,19 @@ import { kitPick, MOST_PACKS } from '../mix/kitPick';
 import { m, celsius, minutes as min, type Message } from '../message/message';
 import type { SiteSettings } from '../site/site';
 
-/** One thing that is done with a batch inside its life: minutes by themselves, a share of placing, a part of a whole. */
+/** One action with a batch within its working life: fixed minutes, a share of placing, or a part of a total. */
 export interface Touch {
   name: string;
   fixed?: number;
-  /** Share of the minutes it takes to place the batch at the pace. */
+  /** Share of the minutes for placing the batch. */
   placing?: number;
-  /** Minutes for the whole round, shared out by volume: at the ports, drop by drop. */
+  /** Minutes for the whole round, divided by volume: at the ports, drop by drop. */
   spread?: number;
 }
 
-/** A batch as it is made. */
+/** A batch as made. */
 export interface Made {
-  /** As it is mixed, and what of it is placed: of a last whole pack the rest is left over. ml. */
+  /** Mixed volume, and its placed part: of a last whole pack the rest is left over. ml. */
   ml: number;
   placedMl: number;
   lifeMin: number;
@@ -27,22 +27,22 @@ export interface Made {
 
 export interface Batching {
   batches: Made[];
-  /** Placed a minute with the people it takes, ml. */
+  /** Placing rate with its people, ml per minute. */
   paceMlPerMin: number;
-  /** People beside the usual crew. */
+  /** People beyond the usual crew. */
   moreHands: number;
-  /** The parts are brought down to this before they are mixed, °C; null: as they are. */
+  /** The temperature that the parts are cooled to before mixing, °C; null: not cooled. */
   pailC: number | null;
-  /** What had to be chosen so that it is placed in time, as a condition: no full stop. */
+  /** What was changed so that it is placed in time, as a condition without a full stop. */
   chose: Message | null;
   /** Why it cannot be done at all. */
   problem: Message | null;
   working: () => WorkingLine[];
 }
 
-/** What one more pair of hands adds to the pace: not as much as the first. */
+/** What one more person adds to the rate: less than the first. */
 const MORE_HANDS = 0.7;
-/** Parts can be cooled by this much at a time before mixing, °C. */
+/** Steps by which parts can be cooled before mixing, °C. */
 const COOLER_C = [5, 10, 15];
 const EPS = 1e-9;
 
@@ -54,7 +54,7 @@ interface Ask {
   touches: readonly Touch[];
   /** All of it must be one batch. */
   whole: boolean;
-  /** What is opened at once, where it is not the pail that says so, ml. */
+  /** What is opened at once, if not limited by the vessel, ml. */
   mostMl: number | null;
   /** Packs are mixed whole. */
   kits: boolean;
@@ -63,13 +63,13 @@ interface Ask {
 const sum = (touches: readonly Touch[], of: (t: Touch) => number | undefined) =>
   touches.reduce((s, t) => s + (of(t) ?? 0), 0);
 
-/** Minutes one touch takes for a batch. */
+/** Minutes of one action for a batch. */
 export const touchMinutes = (touch: Touch, ml: number, totalMl: number, pace: number): number =>
   (touch.fixed ?? 0) +
   ((touch.placing ?? 0) * ml) / pace +
   (totalMl > 0 ? ((touch.spread ?? 0) * ml) / totalMl : 0);
 
-/** Minutes all touches of a batch take. */
+/** Minutes of all actions with a batch. */
 export const touchedFor = (
   touches: readonly Touch[],
   ml: number,
@@ -77,7 +77,7 @@ export const touchedFor = (
   pace: number,
 ): number => touches.reduce((s, t) => s + touchMinutes(t, ml, totalMl, pace), 0);
 
-/** What is mixed or opened at once: the site’s pail, its mortar tub, or the pack itself, ml as it is placed. */
+/** What is mixed or opened at once: the site’s bucket, its mortar tub, or the pack itself, ml placed. */
 function vesselMl(card: SystemCard, site: SiteSettings): number {
   const pack = Math.max(...card.packs.map((p) => p.size));
   switch (card.mix.kind) {
@@ -165,7 +165,7 @@ function byPail(ask: Ask, base: number, tempC: number, pace: number): Tried {
     vesselMl: whole ? Math.max(cap, totalMl) : cap,
     vesselFill: 1,
   });
-  // There is time for a small one, and it would take more of them than anybody does.
+  // There is time for a small one, but too many would be needed.
   if (!made.ok && fixed < site.useFraction * base) return { why: m(made.why) };
   if (!made.ok)
     return {
@@ -193,9 +193,9 @@ function byPail(ask: Ask, base: number, tempC: number, pace: number): Tried {
 }
 
 /**
- * Splits a round into batches that can each be placed inside the usable share of their own life, everything that is done
- * with them counted. Tries, in this order: smaller batches, more hands, cooler parts where the card allows; says what it
- * chose, or why none will do. Volumes in ml as placed, temperatures in °C.
+ * Splits a round into batches that can each be placed within the usable share of their working life, including
+ * everything done with them. Tries, in this order: smaller batches, more people, cooler parts if the card allows; says
+ * what it chose, or why nothing works. Volumes in ml placed, temperatures in °C.
  */
 export function batching(ask: Ask): Batching {
   const { card, site, tempC, totalMl } = ask;
@@ -254,7 +254,7 @@ export function batching(ask: Ask): Batching {
   }
   return {
     ...nothing,
-    // The figures of what was tried first stand, so that the refusal can be shown beside them.
+    // The figures of the first try, so that the refusal can be shown beside them.
     batches: [{ ml: totalMl, placedMl: totalMl, lifeMin: 0 }],
     problem: plain.why,
   };

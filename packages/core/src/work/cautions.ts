@@ -1,4 +1,4 @@
-/** Every caution, by id: a family names those of its trade, a plan those that it calls for. */
+/** Every caution, by id: a family names its own, a plan those that apply. */
 export const CAUTION_IDS = [
   'isolate',
   'pressure',

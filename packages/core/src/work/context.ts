@@ -12,16 +12,16 @@ export interface WeatherHour {
 
 /** What is known besides survey, card and site: a forecast of the surface, and packs on the shelf. */
 export interface WorkContext {
-  /** Surface temperatures to come, minutes from the start of the stop. */
+  /** Future surface temperatures, minutes from the start of the stop. */
   forecast?: readonly { atMin: number; tempC: number }[];
-  /** Weather to come, hour by hour: when it may be mixed out of doors. */
+  /** Weather forecast by the hour: when it may be mixed outdoors. */
   weather?: readonly WeatherHour[];
-  /** Lots on the shelf; where it is left out the shelf is not counted. */
+  /** Lots on the shelf; if absent, stock is ignored. */
   shelf?: readonly Lot[];
-  /** All cards at hand: aids and second materials are taken from them. */
+  /** All available cards: aids and second materials come from them. */
   library?: readonly Card[];
-  /** What was chosen where practitioners differ. */
+  /** The chosen schools. */
   schools?: Schools;
-  /** Second materials that a person chose instead, card code by purpose. */
+  /** Second materials that a person chose, card code by purpose. */
   seconds?: Readonly<Record<string, string>>;
 }

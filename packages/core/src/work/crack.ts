@@ -1,17 +1,17 @@
 import type { Shape } from '../geometry/shapeVolume';
 import { fillKind, type SystemCard } from '../materials/card';
 
-/** Finer than this a crack is not opened: thin resin runs in by itself, mm. */
+/** A finer crack is not opened: thin resin flows in by itself, mm. */
 const HAIRLINE_MM = 1;
-/** A chase takes this off each wall, so that the resin finds clean ones, mm. */
+/** A chase removes this from each wall, so that the resin meets clean concrete, mm. */
 const WALL_OFF_MM = 1;
-/** A tool must go in to break a crack out to full depth, mm. */
+/** Width for a tool to break a crack out to full depth, mm. */
 const BREAK_OUT_MM = 40;
 
-/** How a crack is opened for a card, and so what is really filled. */
+/** How a crack is opened for a card, which decides what is filled. */
 export type CrackRoute = 'run-in' | 'chase' | 'break-out' | 'bead';
 
-/** Which way a crack of a width is filled with a card. */
+/** How a crack of a width is filled with a card. */
 export function crackRoute(card: SystemCard, widthMm: number): CrackRoute {
   if (card.mix.kind === 'powder-water') return 'break-out';
   if (fillKind(card) === 'flexible') return 'bead';
@@ -21,8 +21,8 @@ export function crackRoute(card: SystemCard, widthMm: number): CrackRoute {
 type Groove = Extract<Shape, { kind: 'groove' }>;
 
 /**
- * The groove that is filled, mm: opened as its route opens it and never shallower than the card holds; a bead over a
- * backing rod is half as deep as it is wide.
+ * The filled groove, mm: opened by its route and never shallower than the card's least depth; a bead over a backing rod
+ * is half as deep as wide.
  */
 export function openedCrack(groove: Groove, card: SystemCard): Groove {
   const { widthMm, depthMm } = groove;

@@ -8,7 +8,7 @@ export interface Lot {
   cardCode: string;
   packId: string;
   lot: string;
-  /** Last day it may be used, YYYY-MM-DD. */
+  /** Last day of use, YYYY-MM-DD. */
   expiresOn: string;
   count: number;
 }
@@ -18,7 +18,7 @@ export interface DrawnPick {
   label: string;
   count: number;
   price: number;
-  /** The lot on the shelf; null where it is to be bought. */
+  /** The lot on the shelf; null if it must be bought. */
   lot: string | null;
 }
 export interface Drawn {
@@ -29,13 +29,13 @@ export interface Drawn {
   toBuy: number;
 }
 
-/** Whether a lot is good on a day, as YYYY-MM-DD: its last day counts. */
+/** Whether a lot is good on a day, YYYY-MM-DD: its last day counts. */
 export const isGoodOn = (expiresOn: string, day: string): boolean => expiresOn >= day;
 
 const usable = (lot: Lot, at: string): boolean =>
   lot.count > 0 && isGoodOn(lot.expiresOn, at.slice(0, 10));
 
-/** Packs taken from the shelf for an amount, oldest usable lot first; none that the others make needless. */
+/** Packs from the shelf for an amount, oldest usable lot first; none that the others make unnecessary. */
 function fromShelf(need: number, packs: readonly Pack[], lots: readonly Lot[], at: string) {
   const sizeOf = (id: string) => packs.find((p) => p.id === id)?.size ?? 0;
   const inOrder = lots
@@ -48,7 +48,7 @@ function fromShelf(need: number, packs: readonly Pack[], lots: readonly Lot[], a
     left -= count * size;
     return count > 0 ? [{ lot, size, count }] : [];
   });
-  // A later, bigger pack can make an earlier, smaller one needless: it stays on the shelf.
+  // A later, bigger pack can make an earlier, smaller one unnecessary: it stays on the shelf.
   for (const t of taken) {
     const spare = Math.max(0, Math.min(t.count, Math.floor(-left / t.size + 1e-9)));
     t.count -= spare;
@@ -58,8 +58,8 @@ function fromShelf(need: number, packs: readonly Pack[], lots: readonly Lot[], a
 }
 
 /**
- * Packs for an amount: from the shelf, oldest usable lot first, then the cheapest to buy. Amounts in the pack’s own
- * unit. Refuses where no number of packs covers it.
+ * Packs for an amount: from the shelf, oldest usable lot first, then the cheapest to buy. Amounts in the pack’s unit.
+ * Refuses if no packs cover it.
  */
 export function drawPacks(
   need: number,

@@ -11,7 +11,7 @@ const WorkingLineSchema = z.strictObject({
   source: z.string(),
 });
 
-/** A computed number that carries its sum with it, and the survey fields that would change it. */
+/** A computed number with its working, and the survey fields that would change it. */
 export const Figure = z.strictObject({
   id: z.string(),
   label: z.string(),
@@ -22,7 +22,7 @@ export const Figure = z.strictObject({
 });
 export type Figure = z.infer<typeof Figure>;
 
-/** A figure with its sum, and the survey fields that would change it. */
+/** Makes a figure from its working and survey fields. */
 export const figureOf = (
   id: string,
   label: string,
@@ -32,13 +32,13 @@ export const figureOf = (
   paths: string[] = [],
 ): Figure => ({ id, label, value, quantity, working, paths });
 
-/** The same lines, with those of one symbol last: a sum ends in the figure it explains. */
+/** The same lines with those of one symbol last: a working ends in the figure that it explains. */
 export const endingIn = (lines: WorkingLine[], symbol: string): WorkingLine[] => [
   ...lines.filter((w) => w.symbol !== symbol),
   ...lines.filter((w) => w.symbol === symbol),
 ];
 
-/** The lines of a sum, closed by the one result of it that a figure shows. */
+/** The lines of a working, ended by the result that a figure shows. */
 export const closing =
   (working: WorkingLine[]) =>
   (symbol: string, label: string, value: number, unit = ''): WorkingLine[] => [

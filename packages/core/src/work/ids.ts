@@ -1,4 +1,4 @@
-/** Steps that families share: a closed list, to which each family adds its own. */
+/** Steps that families share: a closed list; each family adds its own. */
 export const SHARED_STEPS = [
   'approval',
   'conditions',
@@ -50,7 +50,7 @@ export const SHARED_STEPS = [
 ] as const;
 export type SharedStep = (typeof SHARED_STEPS)[number];
 
-/** Figures that every plan may have; by round, milestone, supply or temperature where they are many. */
+/** Figures of every plan; with a prefix for rounds, milestones, supplies or temperatures. */
 export const SHARED_FIGURES = [
   'total',
   'area',
@@ -96,5 +96,5 @@ export const SHARED_FIGURES = [
   'pressureHalf',
   'pressureFull',
 ] as const;
-/** Beginnings of figures that stand once for each round, milestone, supply or temperature. */
+/** Prefixes of figures that exist for each round, milestone, supply or temperature. */
 export const FIGURE_PREFIXES = ['cure.', 'supply.', 'heat.', 'round.'] as const;

@@ -1,14 +1,14 @@
-/** What the code on a pack says of its lot. */
+/** What the code on a pack says about its lot. */
 export interface PackCode {
   lot: string | null;
-  /** The day that it is good to, as YYYY-MM-DD; null where the code does not say. */
+  /** The expiry date, YYYY-MM-DD; null if the code does not say. */
   expiresOn: string | null;
 }
 
-/** Parts of a code that its maker marks by number: the lot, and the day that it may be used to (best before, use by). */
+/** Numbered parts of a code: the lot, and its last day (best before, use by). */
 const LOT = '10';
 const DAYS = ['17', '15'];
-/** How long a part is, by its number; those that are not here run to their separator. */
+/** Fixed lengths of parts, by number; other parts end at their separator. */
 const FIXED: Readonly<Record<string, number>> = {
   ...{ '00': 18, '01': 14, '02': 14 },
   ...{ '11': 6, '12': 6, '13': 6, '15': 6, '16': 6, '17': 6, '20': 2 },
@@ -31,12 +31,12 @@ const OPEN = [
   '99',
 ];
 const SEPARATOR = '\u001d';
-/** What a reader puts before a code to say of what kind it is. */
+/** The prefix by which a reader names the kind of code. */
 const SYMBOLOGY = /^\](C1|d2|Q3|e0)/;
 /** Longer than any lot. */
 const MOST_LOT = 60;
 
-/** YYMMDD as a day; its day nought is the last of the month. Null where there is no such day. */
+/** YYMMDD as a date; day zero is the last of the month. Null for an impossible date. */
 function dayOf(text: string): string | null {
   const [, yy = '', mo = '', d = ''] = /^(\d\d)(\d\d)(\d\d)$/.exec(text) ?? [];
   const [year, month] = [2000 + Number(yy), Number(mo)];
@@ -46,13 +46,13 @@ function dayOf(text: string): string | null {
   return `${year}-${mo}-${String(day).padStart(2, '0')}`;
 }
 
-/** A code with its numbers in brackets, as it is printed under the bars. */
+/** A code with its numbers in brackets, as printed below the bars. */
 const inBrackets = (text: string): Map<string, string> =>
   new Map(
     [...text.matchAll(/\((\d{2,4})\)([^(]*)/g)].map(([, id = '', is = '']) => [id, is.trim()]),
   );
 
-/** A web address that carries the parts in its path and its query. */
+/** A web address with the parts in its path and query. */
 function inAddress(text: string): Map<string, string> {
   const parts = new Map<string, string>();
   if (!URL.canParse(text)) return parts;
@@ -64,7 +64,7 @@ function inAddress(text: string): Map<string, string> {
   return parts;
 }
 
-/** One part after another, without brackets: nothing where a number is not known. */
+/** Parts one after another, without brackets: empty if a number is unknown. */
 function inRow(text: string): Map<string, string> {
   const parts = new Map<string, string>();
   for (let rest = text; rest.length > 0;) {
@@ -81,8 +81,8 @@ function inRow(text: string): Map<string, string> {
 }
 
 /**
- * Reads what the code on a pack says: numbered parts in a row, in brackets or in a web address (the open rules of trade
- * numbers), or a plain text, which is the lot. Never throws; null for what it does not say.
+ * Reads the code on a pack: numbered parts in a row, in brackets or in a web address (the open rules of trade numbers),
+ * or a plain text, which is the lot. Never throws; null for missing parts.
  */
 export function readPackCode(code: string): PackCode {
   const text = code

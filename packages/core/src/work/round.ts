@@ -13,27 +13,27 @@ import { litresPerBag, partsFor, type Consistency } from './weighing';
 import type { Schools } from './schools';
 import type { SurveyBase } from '../survey/common';
 
-/** What is known besides the survey and a card, as far as a round asks for it. */
+/** What a round needs besides the survey and a card. */
 export interface RoundBase {
   survey: SurveyBase;
   site: SiteSettings;
   schools: Schools;
-  /** Surface that it is mixed and cured at, °C: held there, or as it is. */
+  /** Surface temperature for mixing and cure, °C: held, or as measured. */
   tempC: number;
-  /** Surface temperatures to come, minutes from the start of the stop; none where it is held or under a roof. */
+  /** Future surface temperatures, minutes from the start of the stop; null if held or under a roof. */
   forecast: readonly { atMin: number; tempC: number }[] | null;
 }
 
-/** What a second material hangs on, and the rule that asks it. */
+/** A condition of a second material, and its rule. */
 export interface SecondTerm {
   rule: string;
   condition: Message;
   because: Message;
-  /** Steps that see to it, where a job has them; left out where none does. */
+  /** Steps that meet it, if a job has them. */
   steps?: readonly SharedStep[];
 }
 
-/** One material taken from its pack to its next milestone, as a family asks for it. */
+/** One material from its pack to its next milestone, as a family asks for it. */
 export interface RoundSpec {
   id: string;
   purpose: Purpose;
@@ -41,73 +41,73 @@ export interface RoundSpec {
   card: SystemCard;
   /** Volume that stays in the repair, ml, before profile, overfill and waste. */
   netMl: number;
-  /** What it bonds to, mm²; half a profile of it is filled as well. */
+  /** Bonded area, mm²; half of its profile is filled too. */
   areaMm2?: number;
   profileUm?: number;
   overfillPct?: number;
-  /** In the unit of its packs where that is not ml: metres, sheets. */
+  /** In the unit of its packs, if not ml: metres, sheets. */
   pieces?: number;
-  /** Packs that may be drawn for it; all where it is left out. */
+  /** Packs that may be drawn; all if absent. */
   packIds?: readonly string[];
   touches: readonly Touch[];
-  /** What is opened at once where it is a roll of its own, ml as it is placed. */
+  /** What is opened at once, for a roll, ml placed. */
   mostMl?: number;
-  /** One batch must do it all. */
+  /** It must be a single batch. */
   whole?: boolean;
   consistency?: Consistency;
   aggregatePct?: number;
-  /** Taken out of a pack that is weighed elsewhere: nothing of it goes on the scale. */
+  /** Taken from a pack that is weighed elsewhere: nothing is weighed. */
   unweighed?: boolean;
-  /** How thick it is built, mm. */
+  /** Thickness of the build, mm. */
   buildMm: number;
   paths: readonly string[];
-  /** The sum that ends in `netMl`. */
+  /** The working that ends in `netMl`. */
   working?: () => WorkingLine[];
-  /** Moment of its cure that the service loads; null where another round covers it before. */
+  /** The milestone that the service loads; null if another round covers it before. */
   needed: Needed | null;
-  /** Why no card was found for it, or why the card will not do. */
+  /** Why no card was found for it, or why the card does not fit. */
   problem?: Message | null;
-  /** Why this card and no other, where the job chose it. */
+  /** Why the job chose this card. */
   because?: Message | null;
-  /** What a card that the job chose hangs on. */
+  /** The conditions of a card that the job chose. */
   terms?: readonly SecondTerm[];
 }
 
 export interface RoundBatch {
-  /** As it is mixed, and what of it is placed, ml. */
+  /** Mixed volume, and its placed part, ml. */
   ml: number;
   placedMl: number;
   lifeMin: number;
-  /** Minutes inside the life in which it may be touched. */
+  /** Minutes of its working life in which it may be used. */
   useMin: number;
   aG: number | null;
   bG: number | null;
 }
 
-/** A round worked out: its amount, its batches, its times. */
+/** A computed round: its amount, batches and times. */
 export interface Round extends RoundSpec {
   tempC: number;
-  /** All that is mixed or opened, ml as it is placed. */
+  /** All that is mixed or opened, ml placed. */
   mixMl: number;
-  /** What of it is placed; the rest of a last whole pack is left over. */
+  /** Its placed part; the rest of a last whole pack is left over. */
   placedMl: number;
   batches: RoundBatch[];
   batching: Batching;
-  /** How much to draw, in the unit of its packs. */
+  /** The amount to draw, in the unit of its packs. */
   draw: number;
   consistency: Consistency;
   aggregatePct: number;
   base: RoundBase;
 }
 
-/** Volume to mix from the volume that stays: half the profile, what stands proud, what is lost. ml. */
+/** Volume to mix, from the volume that stays: plus half the profile, overfill and waste. ml. */
 function grossOf(spec: RoundSpec): number {
   const { netMl, areaMm2 = 0, profileUm = 0, overfillPct = 0, card } = spec;
   const profileMl = (areaMm2 * profileUm) / 2 / 1e6;
   return (netMl + profileMl) * (1 + overfillPct / 100) * (1 + card.wastePct / 100);
 }
 
-/** The same as a sum. */
+/** Its working. */
 export function grossWorking(spec: RoundSpec): WorkingLine[] {
   const { netMl, areaMm2 = 0, profileUm = 0, overfillPct = 0, card } = spec;
   const profileMl = (areaMm2 * profileUm) / 2 / 1e6;
@@ -142,7 +142,7 @@ const mixesWholePacks = ({ mix }: SystemCard, schools: Schools): boolean =>
   mix.kind === 'cartridge' ||
   (mix.kind === 'two-part' && (mix.wholeKit || schools.split === 'whole'));
 
-/** Works a round out: amount, batches that can be placed in their life, what is drawn. Pure. */
+/** Computes a round: amount, batches that can be placed in time, packs. Pure. */
 export function roundOf(base: RoundBase, spec: RoundSpec): Round {
   const { card } = spec;
   const { consistency = 'patch', aggregatePct = 0 } = spec;
@@ -187,7 +187,7 @@ export function roundOf(base: RoundBase, spec: RoundSpec): Round {
   };
 }
 
-/** What leaves the pack for what is placed, in ml: purge goes first, and stone makes a bag go further. */
+/** What leaves the pack for the placed volume, ml: purge is added, and aggregate extends a bag. */
 function drawOf(card: SystemCard, mixMl: number, batches: number, aggregatePct: number): number {
   const { mix } = card;
   if (mix.kind === 'cartridge') return mixMl + mix.purgeMl * batches;
@@ -196,7 +196,7 @@ function drawOf(card: SystemCard, mixMl: number, batches: number, aggregatePct: 
   return mixMl;
 }
 
-/** Minutes from a mix to a moment of its cure, counted from when it is mixed; null where the card has none. */
+/** Minutes from mixing to a milestone, from the time of mixing; null if the card has none. */
 export function timeTo(
   { card, base }: Pick<Round, 'card' | 'base'>,
   id: MilestoneId,
@@ -213,14 +213,14 @@ export function timeTo(
   return {
     ok: true,
     minutes,
-    // Written when it is asked for: it ends in the minutes, not in the share that is done.
+    // Made when read: it ends in the minutes, not in the share.
     get working() {
       return closing(clock.working)('t', 'done after', minutes, 'min');
     },
   };
 }
 
-/** A forecast from a moment on, that moment as its start. */
+/** A forecast from a moment on, with that moment as its start. */
 export function historyFrom(
   forecast: readonly { atMin: number; tempC: number }[],
   fromMin: number,
@@ -239,14 +239,14 @@ export function historyFrom(
   ];
 }
 
-/** Every moment of a round’s cure that its card has, minutes after it is mixed. */
+/** Every milestone of a round’s card, minutes after mixing. */
 export const momentsOf = (round: Pick<Round, 'card' | 'base'>, mixedAtMin: number) =>
   MILESTONES.flatMap((id) => {
     const at = timeTo(round, id, mixedAtMin);
     return at?.ok ? [{ id, minutes: at.minutes, working: at.working }] : [];
   });
 
-/** What each moment loads besides itself: a load is carried only by what carries the lesser ones. */
+/** The milestones that each one includes: a load needs all lesser loads. */
 const WITH: Partial<Record<MilestoneId, readonly MilestoneId[]>> = {
   machine: ['handle'],
   lightLoad: ['handle'],
@@ -256,15 +256,15 @@ const WITH: Partial<Record<MilestoneId, readonly MilestoneId[]>> = {
 };
 
 /**
- * The moment that service waits for: of all that it loads, the latest by the card. A medium that may come does not carry
- * a load that may not yet. Where the card has none of them, its last earlier moment.
+ * The milestone that service waits for: the latest by the card among all that it loads. Resistance to a medium does not
+ * imply resistance to a load. If the card has none of them, its last earlier milestone.
  */
 export function neededOn(card: SystemCard, wanted: Needed): MilestoneId {
   const { milestones } = card.cure;
   const asked: readonly MilestoneId[] = typeof wanted === 'string' ? [wanted] : wanted;
   const loads = new Set(asked.flatMap((id) => [...(WITH[id] ?? []), id]));
   const minutes = (id: MilestoneId) => milestones[id]?.at(-1)?.minutes ?? 0;
-  // Of two at the same time the later one in the order names it.
+  // Of two at the same time, the later one in the list.
   const latest = MILESTONES.filter(
     (id) => loads.has(id) && milestones[id],
   ).reduce<MilestoneId | null>(

@@ -14,7 +14,7 @@ export type SchoolId =
   | 'tyre'
   | 'wait';
 
-/** A question on which practitioners differ: both ways are offered, one is usual here, and it is said why. */
+/** A question on which practitioners differ: both answers are offered, one is usual, with the reason. */
 export interface School {
   id: SchoolId;
   question: string;
@@ -23,13 +23,13 @@ export interface School {
   why: string;
   /** Asked for these kinds of mix only. */
   mixes?: readonly SystemCard['mix']['kind'][];
-  /** Asked of every family: it answers through the shared parts. */
+  /** Asked of every family: the shared parts use it. */
   everywhere?: true;
 }
 
 const opt = (value: string, label: string) => ({ value, label });
 
-/** Asked at Match, kept with the plan. */
+/** Asked at Match, saved with the plan. */
 export const schools: readonly School[] = [
   {
     id: 'clean',
@@ -127,10 +127,10 @@ export const schools: readonly School[] = [
 
 export type Schools = Readonly<Record<string, string>>;
 
-/** Twelve hours: what “overnight” means between coats, minutes. */
+/** Twelve hours: “overnight” between coats, minutes. */
 export const OVERNIGHT_MIN = 720;
 
-/** The questions that a family answers, for a card. */
+/** The questions of a family, for a card. */
 export const askedBy = (ids: readonly SchoolId[], card?: SystemCard): School[] =>
   schools.filter(
     (s) =>
@@ -138,7 +138,7 @@ export const askedBy = (ids: readonly SchoolId[], card?: SystemCard): School[] =
       (!s.mixes || (card !== undefined && s.mixes.includes(card.mix.kind))),
   );
 
-/** What was chosen, with the usual answer where nothing was. Answers that are none are the usual one. */
+/** The chosen answers, or the usual one. An invalid answer counts as the usual one. */
 export function settled(asked: readonly School[], chosen: Schools = {}): Record<string, string> {
   const answers: Record<string, string> = {};
   for (const { id, options, usual } of asked) {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-/** The stations of a job, in their order. */
+/** The stations of a job, in order. */
 export const STATIONS = ['survey', 'match', 'prep', 'mix', 'build', 'cure', 'accept'] as const;
 export const StationId = z.enum(STATIONS);
 export type StationId = z.infer<typeof StationId>;

@@ -9,13 +9,13 @@ import type { Need } from './supplies';
 
 const bound = () => z.number().nullable();
 
-/** What must be shown before the job goes on. */
+/** What must be met before the job goes on. */
 export const Hold = z.discriminatedUnion('kind', [
   /** A tick. */
   z.strictObject({ kind: z.literal('check') }),
   /** Air, humidity and surface against the card’s limits. */
   z.strictObject({ kind: z.literal('ambient') }),
-  /** One figure inside its limits. */
+  /** One figure within its limits. */
   z.strictObject({
     kind: z.literal('reading'),
     label: MessageSchema,
@@ -30,26 +30,23 @@ export const Hold = z.discriminatedUnion('kind', [
     minSharePct: z.number(),
     scale: z.enum(['A', 'D']).default('D'),
   }),
-  /** Several thicknesses: their mean on target, none under a share of it. */
+  /** Several thicknesses: mean on target, none below a share of it. */
   z.strictObject({
     kind: z.literal('thickness'),
     targetMm: z.number(),
     minReadings: z.int(),
     leastShare: z.number(),
   }),
-  /** A wait that runs from when it was started. */
+  /** A wait from its start. */
   z.strictObject({ kind: z.literal('countdown'), label: MessageSchema, minutes: z.number() }),
   /** A picture of what will be covered. */
   z.strictObject({ kind: z.literal('photo'), label: MessageSchema }),
-  /** The name of who may decide, and where it is written. */
+  /** The name of an authorised person, and where it is written. */
   z.strictObject({ kind: z.literal('approval'), who: z.enum(PERMISSIONS) }),
 ]);
 export type Hold = z.infer<typeof Hold>;
 
-/**
- * A stretch of a step that a clock counts beside the work: a load that is held, a pass under the lamp. It meets no hold;
- * how often it is counted, over all that the step does.
- */
+/** A timed part of a step: a held load, a pass under the lamp. It meets no hold; `times` over the whole step. */
 export const Timed = z.strictObject({
   label: MessageSchema,
   minutes: z.number().gt(0),
@@ -57,7 +54,7 @@ export const Timed = z.strictObject({
 });
 export type Timed = z.infer<typeof Timed>;
 
-/** What a step does to the work: the order of these is law, whichever family it is. */
+/** The effect of a step on the work: the order of these is a law for every family. */
 export const DOES = [
   'approve',
   'safe',
@@ -90,34 +87,34 @@ export type Does = (typeof DOES)[number];
 export const Wrong = z.strictObject({ sign: MessageSchema, remedy: MessageSchema });
 export type Wrong = z.infer<typeof Wrong>;
 
-/** One step as it stands in a plan. */
+/** One step of a plan. */
 export const Step = z.strictObject({
-  /** Its own in this plan; `name` is what it is, of a closed list. */
+  /** Its id in this plan; `name` is from a closed list. */
   id: z.string(),
   name: z.string(),
   station: StationId,
-  /** The round it belongs to; null where it is the job’s. */
+  /** Its round; null for the whole job. */
   round: z.string().nullable(),
   does: z.enum(DOES),
   title: MessageSchema,
   text: MessageSchema,
-  /** Minutes of hands, all its batches together. */
+  /** Minutes of work, all batches together. */
   minutes: z.number().min(0),
   people: z.int().min(1),
-  /** Done again for each batch of its round. */
+  /** Repeated for each batch of its round. */
   eachBatch: z.boolean(),
-  /** Strikes sparks, or may. */
+  /** Makes sparks, or may. */
   sparks: z.boolean(),
   hold: Hold.nullable(),
   timed: Timed.optional(),
   wrong: z.array(Wrong),
   figures: z.array(z.string()),
-  /** Supplies that it uses, by their ids. */
+  /** Ids of the supplies that it uses. */
   uses: z.array(z.string()),
 });
 export type Step = z.infer<typeof Step>;
 
-/** A time that makes or spoils a repair: not before `least`, not after `most` without what is to be done then. */
+/** A time limit that decides a repair's quality: not before `least`, not after `most` without replacement steps. */
 export const Link = z.strictObject({
   from: z.union([
     z.strictObject({ step: z.string() }),
@@ -126,13 +123,13 @@ export const Link = z.strictObject({
   to: z.string(),
   least: z.number(),
   most: z.number().nullable(),
-  /** Steps that were put in because `most` would be missed; none where it is kept. */
+  /** Steps that were added because `most` would be missed; empty if it is kept. */
   instead: z.array(z.string()),
   why: MessageSchema,
 });
 export type Link = z.infer<typeof Link>;
 
-/** One stretch of work on the clock, minutes from the start of the stop. */
+/** One scheduled piece of work, minutes from the start of the stop. */
 export const Slot = z.strictObject({
   step: z.string(),
   batch: z.int().nullable(),
@@ -142,7 +139,7 @@ export const Slot = z.strictObject({
 });
 export type Slot = z.infer<typeof Slot>;
 
-/** What is to be done where a step would begin after its time. */
+/** What replaces a step that would begin too late. */
 export type Missed = 'abrade' | 'gate' | 'prepare' | 'dampen' | 'condition';
 
 /** What a step waits for. */
@@ -157,24 +154,24 @@ export type After =
     }
   | { step: string; least?: number; most?: number; missed?: Missed; why: Message };
 
-/** Ids as a step names them; given as a function where they hang on the card, which the hours of a job do not. */
+/** Ids that a step names; as a function if they depend on the card, which the schedule does not need. */
 type Listed = readonly string[] | (() => readonly string[]);
 export const listed = (ids: Listed = []): string[] => [
   ...(typeof ids === 'function' ? ids() : ids),
 ];
 
-/** A step as a method writes it: what is left out takes the usual value. */
+/** A step as a method writes it: absent parts have defaults. */
 export interface StepDraft {
   name: string;
   station: StationId;
   title: Message;
-  /** Given as a function, since the hours of a job are asked for far more often than its words. */
+  /** A function, because schedules are computed far more often than text is read. */
   text: () => Message;
   does: Does;
-  /** Minutes of hands; of a touch its round says them. */
+  /** Minutes of work; for a touch, its round sets them. */
   minutes: number;
   round?: Pick<Round, 'id'>;
-  /** Done for each batch of its round, within the life of the batch. */
+  /** Done for each batch of its round, within the batch's working life. */
   touch?: boolean;
   people?: number;
   sparks?: boolean;
@@ -182,12 +179,12 @@ export interface StepDraft {
   timed?: Timed;
   wrong?: readonly Wrong[];
   figures?: Listed;
-  /** Supplies by their ids. */
+  /** Ids of supplies. */
   uses?: Listed;
   after?: readonly After[];
 }
 
-/** A job as its family writes it: rounds of material, steps in the order people work, what it needs besides. */
+/** A job as its family writes it: rounds of material, steps in working order, other needs. */
 export interface Draft {
   rounds: Round[];
   steps: StepDraft[];
@@ -195,6 +192,6 @@ export interface Draft {
   figures: () => Figure[];
 }
 
-/** Sum of the hands and the wait that a step starts, minutes. */
+/** Minutes of a step's work and of the wait that it starts. */
 export const stepTime = ({ minutes, hold }: Pick<Step, 'minutes' | 'hold'>): number =>
   minutes + (hold?.kind === 'countdown' ? hold.minutes : 0);

@@ -13,13 +13,13 @@ const DrawnPickSchema = z.strictObject({
   label: z.string(),
   count: z.int(),
   price: z.number(),
-  /** The lot on the shelf; null where it is to be bought. */
+  /** The lot on the shelf; null if it must be bought. */
   lot: z.string().nullable(),
 });
 
 export const SUPPLY_ROLES = ['system', 'second', 'aid', 'plain'] as const;
 
-/** One thing to have at hand: how much of it, in which packs, at what price. */
+/** One supply: its amount, packs and price. */
 export const Supply = z.strictObject({
   id: z.string(),
   code: z.string().nullable(),
@@ -31,12 +31,12 @@ export const Supply = z.strictObject({
   picks: z.array(DrawnPickSchema),
   price: z.number().nullable(),
   leftover: z.number().nullable(),
-  /** What becomes of what is left. */
+  /** What to do with the leftover. */
   keep: z.string(),
 });
 export type Supply = z.infer<typeof Supply>;
 
-/** What a method asks for besides its rounds: an aid by area, or a plain thing. */
+/** Needs of a method besides its rounds: an aid by area, or an ordinary item. */
 export type Need =
   | { kind: 'aid'; use: AidUse; for: Message; areaMm2: number; coats?: number }
   | {
@@ -52,11 +52,11 @@ export type Need =
 export interface Supplied {
   supplies: Supply[];
   figures: Figure[];
-  /** Every card that is used, the system first: hazards and gloves come from all of them. */
+  /** Every card in use, the system first: hazards and gloves come from all of them. */
   used: Card[];
 }
 
-/** The unit a pack is counted in, as a quantity and what one of it is in its base unit. */
+/** The unit of a pack: its quantity, and one unit in the base unit. */
 export function packQuantity({ packUnit }: SystemCard): { quantity: QuantityId; scale: number } {
   if (packUnit === 'm') return { quantity: 'run', scale: 1000 };
   return { quantity: packUnit === 'piece' ? 'count' : 'volume', scale: 1 };
@@ -113,7 +113,7 @@ function aidSupply(place: AidPlace, need: Extract<Need, { kind: 'aid' }>): Suppl
           leftover: null,
         },
       ],
-      // No card says how far it goes: the area is told, to be bought for.
+      // No card says how far it goes: the area to buy for is shown.
       figures: [
         figureOf(`supply.${use}`, AID_NAMES[use], areaMm2 * coats, 'area', [
           line(
@@ -159,7 +159,7 @@ function plainSupply(need: Extract<Need, { kind: 'plain' }>): Supplied {
   };
 }
 
-/** One card of the job with all its rounds: what they take together is drawn together. */
+/** One card of the job with all its rounds: drawn together. */
 function cardSupply(place: AidPlace, rounds: readonly Round[], main: SystemCard): Supplied {
   const [first] = rounds as [Round, ...Round[]];
   const { card } = first;
@@ -231,7 +231,7 @@ function packFigures(draw: Worked<Drawn>, quantity: QuantityId, scale: number): 
   ];
 }
 
-/** Everything to have at hand for a job, the system first, then the rest in the order it is used. */
+/** All supplies of a job, the system first, then in order of use. */
 export function suppliesOf(
   place: AidPlace,
   main: SystemCard,

@@ -3,7 +3,7 @@ import { MINUTE } from '../units/clock';
 import type { SurveyBase } from '../survey/common';
 import type { WeatherHour, WorkContext } from './context';
 
-/** What weather to come means for a survey: the surface follows the air out of doors; under a roof it is not asked. */
+/** A forecast for a survey: outdoors the surface follows the air; under a roof it is not used. */
 export function weatherFor(
   survey: SurveyBase,
   hours: readonly WeatherHour[],
@@ -15,7 +15,7 @@ export function weatherFor(
     .filter((h) => h.atMin > -60);
   const [first] = ahead;
   if (!first) return {};
-  // From the start of the stop, at the surface as it is measured.
+  // From the start of the stop, at the measured surface temperature.
   const forecast = [
     { atMin: 0, tempC: survey.readings.surfaceC },
     ...ahead.filter((h) => h.atMin > 0),

@@ -6,11 +6,11 @@ import { mixSplit } from '../mix/mixSplit';
 import type { Ratio } from '../mix/ratio';
 import { rubberCrumb } from '../mix/rubberCrumb';
 
-/** Water of a powder goes by the coat: a patch, the base of an overlay, or its finish. */
+/** The water demand of a powder by coat: a patch, the base of an overlay, or its finish. */
 export const CONSISTENCIES = ['patch', 'base', 'finish'] as const;
 export type Consistency = (typeof CONSISTENCIES)[number];
 
-/** What of a mix goes on the scale: its two parts, the ratio they must keep, and how far off they may be. */
+/** The weighed parts of a mix: their names, ratio and tolerance. */
 export interface Weighing {
   nameA: string;
   nameB: string;
@@ -20,18 +20,18 @@ export interface Weighing {
   tolerancePct: number;
 }
 
-/** Loose powder and granules, g/ml: for volumes beside a mass; their ratio is by mass. */
+/** Bulk density of powder and granules, g/ml: only for volumes beside a mass; their ratio is by mass. */
 const LOOSE_GML = 1.3;
 
-/** Water per bag for a consistency, l; the patch’s where the card gives no other. */
+/** Water per bag for a consistency, l; that of the patch if the card has no other. */
 export const waterPerBag = (mix: PowderMix, consistency: Consistency): number =>
   mix.waterLPerBag[consistency] ?? mix.waterLPerBag.patch;
 
-/** Paste stays on a wall, syrup levels on a flat: the share of solids to dissolve to. */
+/** Share of dissolved solids: a paste stays on a wall, a syrup levels on a flat surface. */
 export const solidsFor = (mix: DissolvedMix, slope: Slope): number =>
   slope === 'level' ? mix.solids.syrup : mix.solids.paste;
 
-/** What is weighed for a mix; null where nothing is: a whole kit, a cartridge, a wrap, what comes ready. */
+/** What is weighed for a mix; null for a whole kit, a cartridge, a wrap, or a ready material. */
 export function weighing(
   mix: Mix,
   consistency: Consistency = 'patch',
@@ -77,7 +77,7 @@ export function weighing(
   }
 }
 
-/** Grams of both parts for a volume as it is placed, ml; null where nothing is weighed. */
+/** Grams of both parts for a placed volume, ml; null if nothing is weighed. */
 export function partsFor(
   card: SystemCard,
   ml: number,
@@ -118,14 +118,14 @@ export function partsFor(
   }
 }
 
-/** Density of the aggregate that a mortar is extended with, kg/l. */
+/** Density of the aggregate in a mortar, kg/l. */
 export const AGGREGATE_KGL = 2.65;
 
-/** What a bag makes, l, with aggregate as a share of its mass, percent. */
+/** Yield of a bag, l, with aggregate as a share of its mass, percent. */
 export const litresPerBag = (mix: PowderMix, aggregatePct: number): number =>
   mix.yieldLPerBag + (mix.bagKg * aggregatePct) / 100 / AGGREGATE_KGL;
 
-/** How what was weighed stands against the ratio; null where there is nothing to weigh. */
+/** The weighed masses against the ratio; null if nothing is weighed. */
 export function checkWeighed(
   mix: Mix,
   weighed: { aG: number; bG: number },

@@ -31,24 +31,24 @@ export interface WorkedBody {
   areaMm2: number;
 }
 
-/** What a second material is asked for: what it lies on, what it stands. */
+/** The need for a second material: what it lies on and must resist. */
 export interface SecondNeed {
   purpose: Purpose;
-  /** Stands the job’s own service, or is covered and stands only its heat. */
+  /** Meets the job’s full service, or is covered and meets only its heat. */
   wetted: boolean;
   material?: Substrate;
   service?: Partial<ServiceNeed>;
-  /** How damp what it lies on is by then, where it was dried for it. */
+  /** The dampness below it at that time, if it was dried for it. */
   damp?: Damp;
-  /** Its longest side, mm; not asked of what is spread. */
+  /** Its longest side, mm; absent for coatings. */
   longestMm?: number;
-  /** Lies under this card: its chemistry must bear it. */
+  /** The card above it: their chemistries must be compatible. */
   under?: SystemCard;
 }
-/** The card that was chosen for a second material, why, and what it hangs on. */
+/** The chosen card of a second material, the reason, and its conditions. */
 export type Second = Required<Pick<RoundSpec, 'card' | 'because' | 'problem' | 'terms'>>;
 
-/** Everything the sums give for one survey with one card: what the rules judge and a family writes its job from. */
+/** All calculations for one survey with one card: the input of the rules and of the family's method. */
 export interface Work<S = SurveyBase> {
   survey: S & SurveyBase;
   card: SystemCard;
@@ -56,15 +56,15 @@ export interface Work<S = SurveyBase> {
   context: WorkContext;
   schools: Schools;
   demand: Demand;
-  /** Surface that it is mixed and cured at, °C; and at what it is held there, null where nothing holds it. */
+  /** Surface temperature for mixing and cure, °C; and the held one, null if not held. */
   tempC: number;
   heldC: number | null;
-  /** Conditions that are met by hand before anything is cleaned. */
+  /** Number of conditions that are met by hand before cleaning. */
   terms: number;
   bodies: WorkedBody[];
   netMl: number;
   areaMm2: number;
-  /** Thickest build, and the coats it takes at this slope. */
+  /** Thickest build, and its number of coats at this slope. */
   buildMm: number;
   coats: number;
   coatMm: number;
@@ -73,13 +73,13 @@ export interface Work<S = SurveyBase> {
   gate: Worked<AmbientGate>;
   wrap: Wrapped | null;
   covers: Answer<{ covers: Worked<TyreCover>[] }> | null;
-  /** Works a round of this job out. */
+  /** Computes a round of this job. */
   round: (spec: RoundSpec) => Round;
   /** Chooses a second material by the same rules as the first. */
   second: (need: SecondNeed) => Second;
 }
 
-/** Deepens a solid to the least a card holds at; a shaft or a bore is undercut by as much. */
+/** Deepens a solid to a card's least depth; a shaft or a bore is undercut by as much. */
 function deepened(shape: Shape, leastMm: number): Shape {
   switch (shape.kind) {
     case 'band': {
@@ -96,7 +96,7 @@ function deepened(shape: Shape, leastMm: number): Shape {
   }
 }
 
-/** A dish whose edge is cut square is a disc of the edge’s depth with the rest of the dish under it. */
+/** A dish with a squared edge: a disc of the edge’s depth with the rest of the dish below. */
 function squared(shape: Shape, edgeMm: number): Shape[] {
   if (shape.kind !== 'dish' || edgeMm <= 0) return [shape];
   const { diameterMm, depthMm } = shape;
@@ -104,17 +104,17 @@ function squared(shape: Shape, edgeMm: number): Shape[] {
   return depthMm > edgeMm ? [disc, { ...shape, depthMm: depthMm - edgeMm }] : [disc];
 }
 
-/** Thickness of a shape as it is built, mm. */
+/** Thickness of a shape as built, mm. */
 const thickOf = (shape: Shape, otherwise: number): number =>
   shape.kind === 'band' || shape.kind === 'bore-band'
     ? Math.abs(shape.finishedDiameterMm - shape.wornDiameterMm) / 2
     : otherwise;
 
-/** The solid that a card really fills: a crack as it is opened for it, anything else no shallower than it holds. */
+/** The solid that a card really fills: a crack as opened for it, anything else no shallower than its least depth. */
 function solidFor(body: Body, card: SystemCard, whole: boolean): { shape: Shape; buildMm: number } {
   const { shape, sandedFromMm } = body;
   if (body.crack && shape.kind === 'groove') {
-    // Packed without sand it is filled to its own bottom.
+    // Filled without sand, to its own bottom.
     const deep = whole && sandedFromMm !== null ? { ...shape, depthMm: sandedFromMm } : shape;
     const opened = openedCrack(deep, card);
     return { shape: opened, buildMm: opened.depthMm };
@@ -151,7 +151,7 @@ export interface WorkAsk<S> {
   second: (work: Work<S>, need: SecondNeed) => Second;
 }
 
-/** Works a survey up with a card. Pure; refusals of single sums stay inside as answers for the rules to judge. */
+/** Computes a survey with a card. Pure; refused calculations stay inside as answers for the rules. */
 export function workOf<S>(ask: WorkAsk<S>): Work<S> {
   const { survey, card, site, context, schools, demand, heldC, terms } = ask;
   const { readings, surface, intent } = survey;
@@ -165,7 +165,7 @@ export function workOf<S>(ask: WorkAsk<S>): Work<S> {
       ? 1
       : Math.max(
           card.layer.leastCoats,
-          // One more than are built at most is refused, however many more it would take.
+          // One above the maximum is refused, however many more it would take.
           Math.min(MOST_COATS + 1, ceil(buildMm / card.layer.maxMm[surface.slope])),
         );
   const base: RoundBase = {
@@ -173,7 +173,7 @@ export function workOf<S>(ask: WorkAsk<S>): Work<S> {
     site,
     schools,
     tempC,
-    // What is held at a temperature does not follow the weather.
+    // A held temperature does not follow the weather.
     forecast: heldC === null ? (context.forecast ?? null) : null,
   };
   const work: Work<S> = {
@@ -208,25 +208,25 @@ export function workOf<S>(ask: WorkAsk<S>): Work<S> {
   return work;
 }
 
-/** The tool that is really used: nothing that sparks in a classified area. */
+/** The tool that is really used: none that sparks in a classified area. */
 export function toolUsed({ survey }: Pick<Work, 'survey'>): Tool {
   const { tools, area } = survey.site;
   return area !== 'safe' && TOOL_REACH[tools].sparks ? 'hand' : tools;
 }
 
-/** The best grade the tools at hand reach on this kind of surface. */
+/** The best grade that the available tools reach on this kind of surface. */
 export const bestGrade = ({ survey, demand }: Pick<Work, 'survey' | 'demand'>): PrepGrade =>
   TOOL_REACH[toolUsed({ survey })].grades[prepKindOf(demand.material)];
 
-/** Whether the named grade is reached by the best tool at hand. */
+/** Whether the best available tool reaches the grade. */
 export const gradeReached = (work: Pick<Work, 'survey' | 'demand'>, grade: PrepGrade): boolean =>
   gradeRank(bestGrade(work)) >= gradeRank(grade);
 
-/** Least wait before the next coat, minutes: the window opens, or a night is left between. */
+/** Least wait before the next coat, minutes: until the window opens, or overnight. */
 export const leastWait = ({ schools }: Pick<Work, 'schools'>): number =>
   schools.wait === 'overnight' ? OVERNIGHT_MIN : 0;
 
-/** People the pace asks for: one mixes and one places; a third finishes where it is spread by the square metre. */
+/** People that the placing rate needs: one mixes and one places; a third finishes large areas. */
 export const crewOf = ({ card, areaMm2 = 0 }: { card: SystemCard; areaMm2?: number }): number => {
   if (card.mix.kind === 'powder-water' && areaMm2 > 1e6) return 3;
   return card.mix.kind === 'single' || card.mix.kind === 'light-cured' ? 1 : 2;

@@ -6,26 +6,26 @@ import type { Demand, Fitting, WrapNeed } from '../survey/demand';
 import { wrapDesign, type WrapDesign } from '../wrap/wrapDesign';
 import { wrapLay, type WrapLay } from '../wrap/wrapLay';
 
-/** Usual figures of line-pipe steel; where pressure decides, the engineer’s own govern. */
+/** Usual properties of line-pipe steel; where pressure decides, the engineer's values govern. */
 const PARENT_STEEL = { allowableMPa: 118, modulusMPa: 205_000, expansionPerC: 1.2e-5 };
-/** Layers of a plain low-pressure wrap whose card names no least. */
+/** Layers of a plain low-pressure wrap whose card names no minimum. */
 const PLAIN_LAYERS = 6;
 const HALF_LAP_PCT = 50;
-/** Layers for the same rating on what is not straight: usual factors of the composite repair method. */
+/** Factors on layers for fittings: usual values of the composite repair method. */
 export const FITTING_FACTOR: Record<Fitting, number> = { straight: 1, elbow: 1.2, tee: 2 };
-/** The method starts at some pressure: an open line is designed for this, bar. */
+/** The method needs a pressure: an open line is designed for this, bar. */
 const LEAST_DESIGN_BAR = 0.1;
 
-/** A wrap worked out: its design where the method asks for one, and how the tape goes on at each place. */
+/** A computed wrap: its design if the method requires one, and the tape at each place. */
 export interface Wrapped {
   design: Answer<WrapDesign> | null;
   lays: Worked<WrapLay>[];
   layers: number;
-  /** Wrapped beyond the damage on each side, mm, at each place. */
+  /** Wrapped length beyond the damage on each side, mm, at each place. */
   besideMm: number[];
   /** Wrapped length at each place, mm. */
   lengthsMm: number[];
-  /** Width of the tape that is drawn, mm, and the packs that hold it. */
+  /** Width of the drawn tape, mm, and its packs. */
   widthMm: number;
   packIds: string[];
   rollM: number;
@@ -59,7 +59,7 @@ function designOf(
   });
 }
 
-/** Plies, length and tape of a wrap card on a pipe; null where the card is no wrap or there is nothing to wrap. */
+/** Plies, length and tape of a wrap card on a pipe; null if the card is no wrap or nothing is wrapped. */
 export function wrapped(card: SystemCard, demand: Demand, installC: number): Wrapped | null {
   const { wrap } = demand;
   const { tape } = card;
@@ -91,14 +91,14 @@ export function wrapped(card: SystemCard, demand: Demand, installC: number): Wra
     return { widthMm, packIds: packs.map((p) => p.id), rollM, lays, metres, cost: metres * perM };
   };
   const widths = [...new Set(card.packs.map((p) => p.widthMm ?? tape.widthMm))];
-  // One width for the whole job, the cheapest that does it: two widths never lap alike.
+  // One width for the whole job, the cheapest that works: two widths never overlap alike.
   const [best] = widths.map(laidWith).sort((a, b) => a.cost - b.cost);
   if (!best) return null;
   const besideMm = wrap.defects.map((d, i) => ((lengthsMm[i] ?? 0) - sizeOf(d)) / 2);
   return { design, layers, besideMm, lengthsMm, thicknessMm: layers * tape.plyMm, ...best };
 }
 
-/** Strips, sheets and drops of adhesive over each injury; null where nothing is covered so. */
+/** Strips, sheets and drops of adhesive over each injury; null if there is no cover. */
 export function coversOf(
   card: SystemCard,
   demand: Demand,

@@ -6,7 +6,7 @@ const strain = () => z.number().gt(0).min(1e-9).max(1);
 const perC = () => z.number().min(-1e-3).max(1e-3);
 const mm = (most = 1e5) => z.number().gt(0).min(1e-4).max(most);
 
-/** Properties of a cured laminate as its qualification gives them. */
+/** Properties of a cured laminate from its qualification. */
 export const Laminate = z.strictObject({
   hoopModulusMPa: modulus().meta(named('Hoop modulus', 'MPa')),
   axialModulusMPa: modulus().meta(named('Axial modulus', 'MPa')),

@@ -13,10 +13,10 @@ import { ceil, floor } from '../calc/number';
 import { WrapDesignInput } from './laminate';
 
 const METHOD = 'ISO 24817, ASME PCC-2 part 4';
-/** Kelvins that the design temperature must stay under the glass transition: thinning, hole. */
+/** Required margin of the design temperature below the glass transition, K: thinning, hole. */
 const BELOW_TG = { thinning: 20, hole: 30 };
 const THINNEST_MM = 1;
-/** Thicker than this share of the diameter the thin-shell sums no longer hold. */
+/** Thicker than this share of the diameter the thin-shell formulas are invalid. */
 const MOST_OF_D = 1 / 6;
 const LEAST_OVERLAP_MM = 50;
 const TAPER = 5;
@@ -42,7 +42,7 @@ interface Allowed {
   axial: number;
 }
 
-/** Temperature factor and the strains it leaves after thermal mismatch, or why there is none. */
+/** Temperature factor and the remaining strains after thermal mismatch, or why there is none. */
 function allowed({
   designC,
   installC,
@@ -74,7 +74,7 @@ interface Loads {
   force: number;
 }
 
-/** Thicknesses against hoop and axial load, mm, not below 0, with their sums as text. */
+/** Thicknesses for hoop and axial load, mm, not below 0, with their formulas as text. */
 function strength(input: WrapDesignInput, { hoop, axial }: Allowed, { p, thrust, force }: Loads) {
   const { outsideDiameterMm: D, laminate, steel, remainingWallMm, defect } = input;
   const { hoopModulusMPa: Ec, axialModulusMPa: Ea, poisson } = laminate;
@@ -101,7 +101,7 @@ function strength(input: WrapDesignInput, { hoop, axial }: Allowed, { p, thrust,
   };
 }
 
-/** Thickness, in whole plies, that holds the pressure blowing under a hole; null when none up to D/6 does. */
+/** Thickness in whole plies that holds the pressure under a hole; null if none up to D/6 does. */
 function leakThickness(
   input: WrapDesignInput,
   p: number,
@@ -118,7 +118,7 @@ function leakThickness(
     const most = factor * serviceFactor * Math.sqrt((0.001 * toughnessJm2) / (bending + shear));
     return p <= most && d <= Math.sqrt(6 * D * t);
   };
-  // Both conditions ease with every ply, so the first that holds is found by halving.
+  // Both conditions ease with every ply, so bisection finds the first that holds.
   const most = floor((D * MOST_OF_D) / plyMm);
   if (most < 1 || !holds(most)) return null;
   let [lo, hi] = [0, most];

@@ -111,5 +111,5 @@ const written: AidCardInput[] = [
     mustNotTouch: [],
   },
 ];
-/** What the job needs besides the repair material. Example figures. */
+/** Aids besides the repair material. Example figures. */
 export const aidCards: AidCard[] = written.map((card) => AidCard.parse(card));

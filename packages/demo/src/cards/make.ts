@@ -63,7 +63,7 @@ const layer: SystemCard['layer'] = {
   volumeSolidsPct: 100,
 };
 
-/** A card with what it does not state left usual for its kind. Example figures all. */
+/** A card with defaults for its kind. Example figures. */
 export function makeCard(given: Given): SystemCard {
   return SystemCard.parse({
     role: 'system',
@@ -98,7 +98,7 @@ type Grades = { lasting: PrepGrade; stopgap: PrepGrade; profileUm?: { min: numbe
 export const on = (materials: readonly Substrate[], grades: Grades): SystemCard['substrates'] =>
   materials.map((material) => ({ material, ...grades }));
 
-/** Media a card stands, each to a temperature. */
+/** Media that a card resists, each up to a temperature. */
 export const stands = (
   limits: Partial<Record<Medium, number | [maxC: number, maxConcPct: number]>>,
 ): SystemCard['service']['media'] =>

@@ -1,6 +1,6 @@
 import type { SystemCard } from '@kelmot/core';
 
-/** Minutes at 5, 10, 20 and 30 °C: the temperatures at which the demo cards state their times. */
+/** Minutes at 5, 10, 20 and 30 °C: the temperatures of the demo cards' times. */
 export const at = (t5: number, t10: number, t20: number, t30: number) => [
   { tempC: 5, minutes: t5 },
   { tempC: 10, minutes: t10 },
@@ -10,7 +10,7 @@ export const at = (t5: number, t10: number, t20: number, t30: number) => [
 
 type Milestones = SystemCard['cure']['milestones'];
 
-/** How a chemistry slows in the cold: its times at 5, 10, 20 and 30 °C over those at 20 °C. */
+/** How a chemistry slows in the cold: its times at 5, 10, 20 and 30 °C relative to those at 20 °C. */
 const SPEEDS = {
   epoxy: [3.4, 2.2, 1, 0.53],
   fast: [2.4, 1.75, 1, 0.55],
@@ -21,7 +21,7 @@ const SPEEDS = {
   acrylate: [1.9, 1.45, 1, 0.75],
 } as const;
 
-/** Milestones from their minutes at 20 °C and the speed of the chemistry, at the card’s four temperatures. */
+/** Milestones from their minutes at 20 °C and the chemistry, at the four temperatures. */
 export function cured(
   at20: Partial<Record<keyof Milestones, number>>,
   speed: keyof typeof SPEEDS,

@@ -2,7 +2,7 @@ import type { SystemCard } from '@kelmot/core';
 import { makeCard, on, packs } from './make';
 import { cured } from './points';
 
-/** What is laid under another material: a conditioner for rubber, a primer for porous concrete. Example figures. */
+/** Materials under another material: a conditioner for rubber, a primer for porous concrete. Example figures. */
 export const primerCards: SystemCard[] = [
   makeCard({
     code: 'A-915',

@@ -3,7 +3,7 @@ import { at } from './points';
 import { rebuildCards } from './rebuild';
 
 const [allRounder] = rebuildCards as [SystemCard & { mix: TwoPartMix }];
-/** Those made for one hard case: heat, damp, acid. What is not said here is as on the all-rounder's card. */
+/** Cards for hard cases: heat, damp, acid. Other values are those of the general card. */
 export const specialRebuildCards: SystemCard[] = [
   {
     ...allRounder,

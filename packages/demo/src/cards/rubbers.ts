@@ -265,7 +265,7 @@ export const rubberCards: SystemCard[] = [
         {
           life: 50,
           tackFree: 360,
-          // Of the binder laid thin as its own primer: tacky, and not yet dry.
+          // The binder laid thin as its own primer: tacky, not yet dry.
           overcoatOpens: 15,
           overcoatCloses: 120,
           handle: 720,

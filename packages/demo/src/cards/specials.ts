@@ -6,7 +6,7 @@ const KEYED = { lasting: 'keyed', stopgap: 'wiped' } as const;
 const SANDED = { lasting: 'sanded', stopgap: 'washed' } as const;
 const TOOLED = { lasting: 'SP 11', stopgap: 'St 3', profileUm: { min: 40, max: 100 } } as const;
 
-/** The tail of special fillers. */
+/** Special fillers. */
 export const specialCards: SystemCard[] = [
   makeCard({
     code: 'X-810',

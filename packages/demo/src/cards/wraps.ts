@@ -7,7 +7,7 @@ const BLASTED = { lasting: 'Sa 2½', stopgap: 'SP 11', profileUm: { min: 60, max
 const KEYED = { lasting: 'keyed', stopgap: 'keyed' } as const;
 const wet = { minAboveDewC: 3, maxRhPct: 85, minSurfaceC: 10, maxSurfaceC: 45 };
 
-/** Rolls of a wrap by width, mm, and length, m: each width is a pack of its own. */
+/** Rolls of a wrap by width, mm, and length, m: each width is a separate pack. */
 const rolls = (code: string, ...list: [widthMm: number, metres: number, price: number][]) =>
   list.map(([widthMm, size, price]) => ({
     id: `${code}/${widthMm}-mm-x-${size}-m`,

@@ -2,22 +2,22 @@ import { mulberry32 } from '@kelmot/core/calc/random';
 import type { Sample } from '@kelmot/core/instruments/instrument';
 import type { Scene } from './scene';
 
-/** How often it measures, ms, and how many rows it keeps: the oldest are measured less often where there are more. */
+/** Measuring interval, ms, and number of rows kept: with more, the oldest are thinned. */
 const EVERY_MS = 5 * 60_000;
 const MOST = 600;
-/** How far a day swings to each side, and how far a sensor trembles, °C; how fast a loose probe drifts, °C an hour. */
+/** Daily swing to each side, and noise of a sensor, °C; drift of a loose probe, °C per hour. */
 const SWING_C = 1.5;
 const TREMBLES_C = 0.05;
 const DRIFT_C = 2;
-/** The share of the log after which what misbehaves does. */
+/** The share of the log after which a fault begins. */
 const FROM = 0.5;
 const HOUR = 3_600_000;
-/** The hour of the day, UTC, at which it is as warm as it is said to be, getting warmer. */
+/** The hour of the day, UTC, at which the stated temperature is reached, rising. */
 const MEAN_AT = 9;
 
 /**
- * What a simulated logger has kept from one moment to another, epoch ms, oldest first: each spot’s temperature by the hour
- * of the day. The same for the same scene.
+ * The samples of a simulated logger between two moments, epoch ms, oldest first: each spot’s temperature by the hour.
+ * The same scene gives the same samples.
  */
 export function loggedBetween(
   { truth, seed, misbehaves }: Scene,

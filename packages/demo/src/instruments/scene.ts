@@ -1,10 +1,10 @@
-/** How a simulated instrument can be told to misbehave. */
+/** The ways a simulated instrument can misbehave. */
 export const MISBEHAVIOURS = ['drift', 'drop-out', 'stuck', 'wrong-unit'] as const;
 export type Misbehaviour = (typeof MISBEHAVIOURS)[number];
 
-/** What is really there to be measured, base units. */
+/** The real values to measure, base units. */
 export interface Scene {
-  /** What each channel would show; of a scale what is poured in turn, tared in between. */
+  /** The value of each channel; for a scale, each pour in turn, with a tare between. */
   truth: readonly number[];
   seed: number;
   misbehaves: Misbehaviour | null;

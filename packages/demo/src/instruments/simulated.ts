@@ -4,17 +4,17 @@ import { fromBase, quantity } from '@kelmot/core/units/quantities';
 import { loggedBetween } from './logged';
 import type { Scene } from './scene';
 
-/** How often each sends, ms: a stream by itself, a spot instrument as its probe is moved from place to place. */
+/** Sending interval, ms: a stream by itself, a spot instrument as its probe moves. */
 export const EVERY_MS = { stream: 400, spot: 800 } as const;
-/** A probe settles to a third of the way in this time, and a pour takes this long after a moment of nothing, ms. */
+/** A probe covers two thirds of its way in this time, and a pour takes this long after a pause, ms. */
 const SETTLES_MS = 1500;
 const BEFORE_POUR_MS = 1000;
 const POUR_MS = 6000;
-/** When what misbehaves begins to, ms, or after so many readings. */
+/** When a fault begins, ms, or after so many readings. */
 const FROM_MS = 4000;
 const FROM_READING = 2;
 
-/** By channel: how far it trembles, what it begins from, how fast it drifts a second; spot: shares of the value. */
+/** For each channel: its noise, its start, its drift per second; spot: shares of the value. */
 const STREAM: Record<string, { trembles: number; off: number; drift: number }> = {
   airC: { trembles: 0.03, off: 1, drift: 0.09 },
   rhPct: { trembles: 0.2, off: -4, drift: 0.4 },
@@ -23,14 +23,14 @@ const STREAM: Record<string, { trembles: number; off: number; drift: number }> =
 };
 const SPOT_TREMBLES = 0.03;
 const SPOT_DRIFT = 0.05;
-/** How well a person pours to a mark, as a share. */
+/** The precision of a person's pour, as a share. */
 const POURS_TO = 0.004;
 
 const between = (random: () => number): number => (random() - 0.5) * 2;
 
 /**
- * What a simulated instrument sends as its `n`th, from 0, `ms` after it was opened or tared; null where it sends nothing.
- * The same for the same scene, whoever asks and when.
+ * The `n`th sample of a simulated instrument, from 0, `ms` after opening or tare; null if it sends nothing. The same
+ * scene gives the same samples.
  */
 export function sampleOf(
   device: Instrument,
@@ -65,7 +65,7 @@ export function sampleOf(
     );
   });
   if (misbehaves !== 'wrong-unit') return { values, units: device.channels.map(() => '') };
-  // Set to its other unit, and sent as if it were not.
+  // Set to its other unit, but sent with the first.
   const other = device.channels.map(({ quantity: id }, i) => {
     const { units, show } = quantity(id);
     const us = units.find((u) => u.symbol === show.us);
@@ -74,7 +74,7 @@ export function sampleOf(
   return { values: other, units: device.channels.map(() => '') };
 }
 
-/** A simulated instrument before a scene. `scene` is asked for anew with each tare, counted from 0. */
+/** A simulated instrument for a scene. `scene` is read again at each tare, counted from 0. */
 export const simulated = (scene: (part: number) => Scene): Driver => ({
   name: 'simulated',
   open: (device, heard, since = Date.now()) => {

@@ -2,13 +2,13 @@ import { HOUR, type WeatherHour } from '@kelmot/core';
 import { mulberry32 } from '@kelmot/core/calc/random';
 
 const DAYS = 5;
-/** A mild, damp autumn: the mean of a day, its swing, and how it wanders from day to day. */
+/** A mild, damp autumn: daily mean, swing, and changes between days. */
 const MEAN_C = 11;
 const SWING_C = 7;
 const WANDER_C = 2.5;
 const RAIN_CHANCE = 0.28;
 
-/** What a day is like: the same for the same day, whoever asks and when. */
+/** The weather of a day: always the same for the same day. */
 function dayOf(day: number): { offsetC: number; rainFrom: number; rainHours: number } {
   const random = mulberry32(day * 7919);
   const offsetC = (random() - 0.5) * 2 * WANDER_C;
@@ -22,7 +22,7 @@ function hourAt(at: number): WeatherHour {
   const { offsetC, rainFrom, rainHours } = dayOf(day);
   const airC = MEAN_C + offsetC + (SWING_C / 2) * Math.sin((2 * Math.PI * (hour - 9)) / 24);
   const wet = hour >= rainFrom && hour < rainFrom + rainHours;
-  // Dew comes at night: the air holds less as it cools.
+  // Dew at night: cooler air holds less water.
   const rhPct = Math.min(98, (wet ? 90 : 72) - (airC - MEAN_C - offsetC) * 2.4);
   return {
     at: new Date(at).toISOString(),

@@ -7,10 +7,10 @@ import { breachesOf } from './laws';
 /** bin/check tries a tenth. */
 const SHARE = process.env.QUICK ? 0.1 : 1;
 const RUNS = 200 * SHARE;
-/** Few cards inject a wall, and the usual water is too sour or too hot for them: more surveys for as many plans. */
+/** Few cards inject a wall, and many surveys have too acid or too hot water: more surveys for enough plans. */
 const MORE_RUNS: Record<string, number> = { F11: 800 * SHARE };
 
-/** Schools as a person might settle them: any answer to each that is asked for a card. */
+/** Random answers to the schools of a card. */
 function settledBy(family: string, card: SystemCard, picks: readonly number[]): Schools {
   const asked = askedBy(familyOf(family).method.schools, card);
   return Object.fromEntries(
@@ -22,7 +22,7 @@ function settledBy(family: string, card: SystemCard, picks: readonly number[]): 
 }
 const picks = fc.array(fc.nat({ max: 11 }), { minLength: 6, maxLength: 6 });
 
-/** Tests one family: the laws hold whatever is surveyed and settled. */
+/** Tests one family: the laws hold for any survey and schools. */
 export function holdTheLaws(family: string): void {
   test(`${family}: the laws hold whatever is surveyed and settled`, () => {
     const cards = systemCards.filter((c) => c.families.includes(family));
@@ -30,14 +30,14 @@ export function holdTheLaws(family: string): void {
     fc.assert(
       fc.property(surveys(family), fc.nat(), picks, (survey, turn, picked) => {
         if (!survey) return;
-        // The first card that gives a plan, from a place of its own for each survey.
+        // The first card that gives a plan, beginning at a random one.
         for (let i = 0; i < cards.length; i++) {
           const card = cards[(turn + i) % cards.length] as SystemCard;
           const schools = settledBy(family, card, picked);
           const known = { library: demoCards, schools };
           const result = makePlan(survey, card, siteSettings, AT, known);
           if (!result.ok) {
-            // A plan that breaks a law is never given: then the planner is wrong, and not the survey.
+            // A plan that breaks a law is refused: then the planner is wrong, not the survey.
             const why = word(result.why);
             if (/does not hold|NaN|undefined/.test(why)) throw new Error(`${card.code}: ${why}`);
             continue;

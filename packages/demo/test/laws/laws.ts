@@ -14,18 +14,18 @@ import {
 } from '@kelmot/core';
 import { mixStages } from '@kelmot/core/materials/stages';
 
-/** A law reads one plan and says each breach in words, with the figures; none where the plan keeps it. */
+/** A law checks one plan and returns each breach in words, with the figures; empty if the plan keeps it. */
 export type Law = (plan: Plan) => string[];
 
-/** Rounding of sums of minutes, min. */
+/** Rounding error of sums of minutes, min. */
 const ROUNDING_MIN = 1e-6;
-/** A job done to the minute of the plan may be behind by this, min: moments are kept in whole milliseconds. */
+/** A job done exactly by plan may be behind by this, min: moments are whole milliseconds. */
 const ON_TIME_MIN = 1e-3;
 
-/** One breach where something does not hold. */
+/** One breach if a condition is false. */
 const unless = (holds: boolean, breach: () => string): string[] => (holds ? [] : [breach()]);
 
-/** Everything a person reads of a plan, in words. */
+/** All sentences of a plan, as text. */
 function sentences(plan: Plan): string[] {
   const steps = plan.steps.flatMap((s) => [
     s.title,
@@ -41,21 +41,21 @@ function sentences(plan: Plan): string[] {
   ].flatMap((x) => [word(x), word(x, 'us')]);
 }
 
-/** A figure with its unit written out: it would be metric for a reader of US units too. */
+/** A figure with a unit in the text: a reader of US units would see metric. */
 const WRITTEN_OUT = /\d\s?(mm|cm|µm|ml|l|L|g|kg|°C|bar|kPa|MPa|m²|litres?|metres?)\b/;
 
-/** The texts of every message in something, before anything measured is put in. */
+/** The texts of every message in an object, without values. */
 function texts(of: unknown): string[] {
   if (typeof of !== 'object' || of === null) return [];
   const own = 'text' in of && 'values' in of && typeof of.text === 'string' ? [of.text] : [];
   return [...own, ...Object.values(of).flatMap(texts)];
 }
 
-/** What may be left blank: a sum's symbol, unit and source, what nobody typed, and words that some have nothing to add to. */
+/** Keys that may be blank: symbol, unit and source of a working line, optional texts. */
 const MAY_BE_BLANK =
   /\.working\.\d+\.(symbol|unit|source)$|^survey\.|^supplies\.\d+\.keep$|\.text\.values\.end\.text$/;
 
-/** Where nothing stands in what has to say something. */
+/** Paths of blank texts. */
 function blanks(of: unknown, at: string[] = []): string[] {
   if (typeof of === 'string')
     return of.trim() === '' && !MAY_BE_BLANK.test(at.join('.')) ? [at.join('.')] : [];
@@ -63,13 +63,13 @@ function blanks(of: unknown, at: string[] = []): string[] {
   return Object.entries(of).flatMap(([key, part]) => blanks(part, [...at, key]));
 }
 
-/** The plan without its cards, which say what their maker wrote. */
+/** The plan without its cards, whose texts are their makers'. */
 const withoutCards = (plan: Plan) => ({ ...plan, card: null, cards: null });
 
-/** The card that a round is mixed from. */
+/** The mix of a round's card. */
 const mixOf = (plan: Plan, code: string | undefined) => (plan.cards[code ?? ''] ?? plan.card).mix;
 
-/** Everything there is to do, one at a time: nothing left out, nothing twice, in the order of the clock. */
+/** All tasks one at a time: none missing, none twice, in order of time. */
 const oneAtATime: Law = (plan) => {
   const deeds = deedsOf(plan);
   const batches = planBatches(plan);
@@ -87,7 +87,7 @@ const oneAtATime: Law = (plan) => {
         deed.fromMin >= before.fromMin - ROUNDING_MIN && deed.toMin >= deed.fromMin,
         () => `${deed.id} from ${deed.fromMin} to ${deed.toMin}, after ${before.id}`,
       ),
-      // A pail is emptied before the next one is opened.
+      // A batch is used up before the next one is mixed.
       ...unless(
         !before.batch || before.batch.no === deed.batch?.no || before.empties,
         () => `${deed.id} before batch ${before.batch?.no} is used up`,
@@ -104,7 +104,7 @@ const oneAtATime: Law = (plan) => {
   ];
 };
 
-/** Done to the minute of the plan, the job is never behind, nor is a pail short of time. */
+/** Done exactly by plan, the job is never behind, nor is a batch short of time. */
 const neverBehind: Law = (plan) => {
   const deeds = deedsOf(plan);
   return deeds.flatMap((deed) => {
@@ -129,7 +129,7 @@ const neverBehind: Law = (plan) => {
   });
 };
 
-/** What is read off the screen and weighed so is in its ratio, in either system. */
+/** Masses read from the screen and weighed give the right ratio, in both unit systems. */
 const weighable: Law = (plan) =>
   planBatches(plan).flatMap(({ no, aG, bG, round }) => {
     const weigh = weighing(mixOf(plan, planRound(plan, round)?.card.code));
@@ -147,7 +147,7 @@ const weighable: Law = (plan) =>
     });
   });
 
-/** What a clock counts is told in the words of its step, fits into its minutes, and hangs on a step that is met. */
+/** A count is named in its step's text, fits into its minutes, and belongs to a step with a hold. */
 const countable: Law = (plan) => [
   ...plan.steps.flatMap(({ id, text, timed, hold, minutes }) => {
     if (!timed) return [];
@@ -174,7 +174,7 @@ const countable: Law = (plan) => [
   }),
 ];
 
-/** The checker finds no breach, and no step or figure has an id that the family does not list. */
+/** The checker finds no breach, and every step and figure has a known id. */
 const checked: Law = (plan) => [
   ...checkPlan(plan)
     .filter((f) => !f.ok)
@@ -182,7 +182,7 @@ const checked: Law = (plan) => [
   ...unknownIds(plan).map((id) => `unknown id ${id}`),
 ];
 
-/** Nothing is left blank, no unit is written into a text, and every sentence is whole. */
+/** Nothing is blank, no text contains a unit, and every sentence is complete. */
 const whole: Law = (plan) => [
   ...blanks(withoutCards(plan)).map((path) => `${path} is blank`),
   ...texts(withoutCards(plan))
@@ -193,7 +193,7 @@ const whole: Law = (plan) => [
     .map((text) => `not a sentence: ${text}`),
 ];
 
-/** Every card that a sentence names stands in the supplies, and every aid that is bought is used in a step. */
+/** Every card in a sentence is a supply, and every bought aid is used by a step. */
 const supplied: Law = (plan) => {
   const codes = new Set(plan.supplies.map((s) => s.code));
   const spoken = new Set(plan.steps.flatMap((s) => word(s.text).match(/\b[A-Z]-\d{3}\b/g) ?? []));
@@ -205,7 +205,7 @@ const supplied: Law = (plan) => {
   ];
 };
 
-/** Back in service when all that service loads is there: a medium that may come carries no load. */
+/** Service waits for every milestone that it loads: resistance to a medium does not imply strength. */
 const loadedInOrder: Law = (plan) =>
   plan.rounds.flatMap(({ id, needed, milestones }) => {
     const minutes = (of: string | null) => milestones.find((x) => x.id === of)?.minutes ?? 0;
@@ -224,7 +224,7 @@ const loadedInOrder: Law = (plan) =>
     );
   });
 
-/** Batches are numbered in their order; each has its slots, and its last touch is inside its time. */
+/** Batches are numbered in order; each has slots, and its last touch is in time. */
 const placedInTime: Law = (plan) =>
   planBatches(plan).flatMap((b, i) => {
     const own = plan.schedule.filter((s) => s.batch === b.no);
@@ -242,7 +242,7 @@ const placedInTime: Law = (plan) =>
     ];
   });
 
-/** All laws by their names, as a failing test prints them. */
+/** All laws by name, as a failing test prints them. */
 export const LAWS: Readonly<Record<string, Law>> = {
   checked,
   oneAtATime,
@@ -255,7 +255,7 @@ export const LAWS: Readonly<Record<string, Law>> = {
   placedInTime,
 };
 
-/** Every breach of a plan, with the name of the law and the card. */
+/** Every breach of a plan, with the law's name and the card. */
 export const breachesOf = (plan: Plan): string[] =>
   Object.entries(LAWS).flatMap(([name, law]) =>
     law(plan).map((breach) => `${plan.card.code}, ${name}: ${breach}`),

@@ -22,7 +22,7 @@ import { Txt } from '@/shared/ui/Txt';
 import { useZone } from '@/shared/ui/useZone';
 import { useWords } from '@/shared/ui/useWords';
 
-/** So many of what runs fill a phone. */
+/** About as many running repairs as fill a phone's screen. */
 const IN_SIGHT = 4;
 
 const RepairAside = lazily(async () => (await beyond()).RepairAside);
@@ -41,7 +41,7 @@ function Head({ row, right }: { row: ActRow['row']; right: string }) {
   );
 }
 
-/** What runs: the clock to the next act, the words, and the strip on the shared axis. */
+/** A running repair: the clock to the next action, its text, and the strip on the shared axis. */
 function Running({
   item,
   axis,
@@ -138,7 +138,7 @@ function Stopped({ item }: { item: ActRow }) {
   );
 }
 
-/** What somebody began to type and has not finished, on this device. */
+/** Drafts on this device that somebody began and has not finished. */
 function Unfinished() {
   const me = usePerson();
   const drafts = useAppSelector((s) => s.drafts);
@@ -164,7 +164,7 @@ function Unfinished() {
   ));
 }
 
-/** What does not run: what is stopped, unfinished, to be looked at, not begun. In that order. */
+/** Repairs that do not run: stopped, unfinished, due for a look, not begun. In that order. */
 function NotRunning({ acts, now }: { acts: readonly ActRow[]; now: number }) {
   const layout = useLayout();
   const { rows: closed } = useRows({ status: 'closed', q: '' });
@@ -214,12 +214,12 @@ function NotRunning({ acts, now }: { acts: readonly ActRow[]; now: number }) {
   );
 }
 
-/** The bench: what runs now, what is stopped, what is to be looked at, what has not begun. In that order. */
+/** The bench: running, stopped, due for a look, not begun. In that order. */
 export function BenchScreen() {
   const zone = useZone();
   const layout = useLayout();
   const window = useWindowDimensions();
-  // A phone has no pane beside it: what is drawn need not wait until it was measured.
+  // A phone has no second pane: the strips need not wait for a measurement.
   const [width, setWidth] = useState(layout === 'phone' ? window.width : 0);
   const me = usePerson();
   const { data: site } = useSiteQuery();
@@ -228,7 +228,7 @@ export function BenchScreen() {
   const stopped = acts.find((a) => placeOf(a) === 'stopped');
   const inner = width - useMargins();
   const axis = inner > 0 ? listAxis(now, inner, zone) : null;
-  // What is in sight stands first, the rest in the next turn: on a slow phone the whole list is a second.
+  // Draws the visible part first and the rest in the next turn: on a slow phone the whole list takes a second.
   const whole = useDeferredValue(acts.length > 0, false) || acts.length === 0;
   const first = running[0]?.row.id ?? stopped?.row.id;
   return (

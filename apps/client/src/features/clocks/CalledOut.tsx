@@ -7,7 +7,10 @@ import { StopMark, WaitMark } from '@/shared/ui/marks';
 import { Txt } from '@/shared/ui/Txt';
 import { runPath } from './running';
 
-/** What the clocks called out, until it is put away or gone to: what presses most, and the rest where it is asked for. */
+/**
+ * The calls of the clocks, until somebody dismisses them or opens the repair: the most urgent one, and the others on
+ * request.
+ */
 export function CalledOut() {
   const dispatch = useAppDispatch();
   const called = useAppSelector((s) => s.view.called);

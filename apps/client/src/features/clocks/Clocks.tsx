@@ -18,10 +18,10 @@ import { useCalls, type CallOf } from './useCalls';
 import { useNotified } from './useNotified';
 import { useWaits } from './useWaits';
 
-/** The title of the page goes on by this, ms. */
+/** Update interval of the page title, ms. */
 const TITLE_MS = 15_000;
 
-/** The soonest clock of all, before the name of the page. */
+/** Shows the clock that ends soonest in front of the page title. */
 function TitleClock() {
   const now = useNow(TITLE_MS);
   const zone = useZone();
@@ -41,9 +41,9 @@ function TitleClock() {
 }
 
 /**
- * The clocks of every running repair, on whatever screen: each moment is called out once, over the screen, to who hears
- * it, and by sound where that was asked for; the soonest stands in the page’s title; the screen stays awake while a pail
- * lives.
+ * The clocks of every running repair, on every screen: calls out each moment once, on the screen, to a screen reader,
+ * and by sound if chosen. Shows the clock that ends soonest in the page title. Keeps the screen awake while a batch is
+ * in use.
  */
 export function Clocks({ children }: { children: ReactNode }) {
   const dispatch = useAppDispatch();

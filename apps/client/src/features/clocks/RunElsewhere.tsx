@@ -10,7 +10,7 @@ import { useWords } from '@/shared/ui/useWords';
 import { useZone } from '@/shared/ui/useZone';
 import { runPath, useRunning, useStarted } from './running';
 
-/** So long before it is over a clock stands over other screens, ms: what takes half a day is for the bench. */
+/** A clock is shown over other screens from this time before its end, ms; longer waits are shown on the bench only. */
 const NEAR_MS = HOUR;
 
 interface Runs {
@@ -20,7 +20,7 @@ interface Runs {
   say: Message;
 }
 
-/** A clock that ticks here, where the screen is about something else. */
+/** A running clock, shown on a screen about something else. */
 function Ticking({ id, row, at, say, rest }: Runs & { rest: Way[] }) {
   const { tell } = useWords();
   const left = useBeat((now) => countdownText(countdown(at, now)));
@@ -40,10 +40,10 @@ function Ticking({ id, row, at, say, rest }: Runs & { rest: Way[] }) {
   );
 }
 
-/** Where the pail of a repair is shown large. */
+/** The screens that show the clock of a repair's batch large. */
 const OF_PAILS = ['run', 'mix', 'build', 'cure'];
 
-/** Everything that runs now and is not on the screen at `path`: the soonest over first, after all what is over already. */
+/** All running clocks that the screen at `path` does not show: first those that ended, then by their end. */
 function useElsewhere(path: string): Runs[] {
   const now = useNow();
   const zone = useZone();
@@ -51,7 +51,7 @@ function useElsewhere(path: string): Runs[] {
   const started = useStarted();
   const isAt = (id: string, places: readonly string[]) =>
     places.some((place) => path === `/repair/${id}/${place}`);
-  // The bench has the clock of each pail already.
+  // The bench already shows the clock of each batch.
   const pails = path === '/' ? [] : rows.filter((row) => wetOf(row.mixes));
   const runs = pails.flatMap((row): Runs[] => {
     const act = row.gist ? nextAct(row.gist, mixedBatches(row.mixes), now, zone) : null;
@@ -73,12 +73,12 @@ function Elsewhere({ path }: { path: string }) {
   return shown.map((one, i) => <Ticking key={one.id} {...one} rest={i === 0 ? rest : []} />);
 }
 
-/** What runs in any repair, over whatever screen does not show it: the soonest, and the rest a touch away. */
+/** A bar over screens that do not show a running clock: the one that ends soonest, and the others on touch. */
 export function RunElsewhere() {
   const path = usePathname();
   const started = useStarted();
   const rows = useRunning();
-  // No clock ticks for nothing.
+  // The bar re-renders only while a clock runs.
   return started.length > 0 || rows.some((row) => wetOf(row.mixes)) ? (
     <Elsewhere path={path} />
   ) : null;

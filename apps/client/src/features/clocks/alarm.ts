@@ -1,9 +1,9 @@
-/** How a call sounds: two short tones, Hz and s. */
+/** The sound of a call: two short tones, in Hz and s. */
 const TONE_HZ = 880;
 const TONES_S = [0, 0.28] as const;
 const TONE_S = 0.18;
 const LOUDNESS = 0.25;
-/** How it is felt, ms on and off. */
+/** The vibration of a call, ms on and off. */
 const SHAKES = [220, 120, 220];
 
 function sound(): void {
@@ -25,7 +25,7 @@ function sound(): void {
 const mayNotify = (): boolean =>
   typeof Notification !== 'undefined' && Notification.permission === 'granted';
 
-/** Asks whether this device may show notifications; no matter what is answered, the screen tells it too. */
+/** Asks for permission to show notifications. The screen shows every call in any case. */
 export async function askToNotify(): Promise<void> {
   if (typeof Notification !== 'undefined' && Notification.permission === 'default')
     await Notification.requestPermission();
@@ -33,7 +33,7 @@ export async function askToNotify(): Promise<void> {
 
 async function notify(title: string, body: string, path: string): Promise<void> {
   if (!mayNotify()) return;
-  // A phone shows those of a service worker alone.
+  // A phone shows only notifications of a service worker.
   const shell = await navigator.serviceWorker?.getRegistration();
   const options = {
     ...{ body, tag: title, icon: '/icon-192.png', requireInteraction: true },
@@ -43,7 +43,7 @@ async function notify(title: string, body: string, path: string): Promise<void> 
   else new Notification(title, options);
 }
 
-/** Calls out beside the screen: a sound, a shake, and a notification of where to go, where the page is not looked at. */
+/** Calls outside the screen: a sound, a vibration, and a notification with the address if the page is hidden. */
 export function alarm(title: string, body: string, path: string): void {
   sound();
   navigator.vibrate?.(SHAKES);

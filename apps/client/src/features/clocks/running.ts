@@ -2,10 +2,10 @@ import type { RepairRow } from '@kelmot/contract';
 import type { Message, StationId } from '@kelmot/core';
 import { createContext, useContext } from 'react';
 
-/** Where the work of a repair is run. */
+/** The address of a repair's run sheet. */
 export const runPath = (repairId: string): `/repair/${string}/run` => `/repair/${repairId}/run`;
 
-/** A clock that somebody started, of which repair and at which station; what is in a pail has its own. */
+/** A clock that somebody started at a step: its repair and station. Batches have their own clocks. */
 export interface StartedOf {
   row: Pick<RepairRow, 'id' | 'tag'>;
   station: StationId;
@@ -21,8 +21,8 @@ interface AllRunning {
 const Running = createContext<AllRunning>({ rows: [], started: [] });
 export const RunningProvider = Running.Provider;
 
-/** Every open repair of which something was mixed, what waits on this device in its place: worked out once for all who ask. */
+/** Every open repair with a mixed batch, with the outbox applied; computed once for all users of this hook. */
 export const useRunning = (): readonly RepairRow[] => useContext(Running).rows;
 
-/** The clocks that were started at steps of any repair at work, as far as this device has it. */
+/** The clocks that were started at steps of all repairs at work that this device has. */
 export const useStarted = (): readonly StartedOf[] => useContext(Running).started;

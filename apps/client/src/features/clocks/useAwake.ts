@@ -1,6 +1,8 @@
 import { useEffect } from 'react';
 
-/** Keeps the screen awake while `on`, where the platform lets us: it lets go whenever the page is hidden. */
+/**
+ * Keeps the screen awake while `on`, where the platform supports it; the platform releases it when the page is hidden.
+ */
 export function useAwake(on: boolean): void {
   useEffect(() => {
     if (!on || typeof navigator === 'undefined' || !('wakeLock' in navigator)) return;

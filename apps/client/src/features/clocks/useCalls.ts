@@ -5,7 +5,7 @@ import { nowBy } from '@/store/clock';
 import { useAppSelector } from '@/store/hooks';
 import { useZone } from '@/shared/ui/useZone';
 
-/** It is looked again this often at least: a device that slept, or whose clock was set, is behind, ms. */
+/** Checks at least this often, ms: a device that slept, or whose clock was set, may be late. */
 const LOOK_MS = 30_000;
 
 export interface CallOf extends Call {
@@ -13,8 +13,8 @@ export interface CallOf extends Call {
 }
 
 /**
- * What of `calls` came due after `since` and until now, the last of each repair: who was away is told how it stands, and
- * not all that it was meanwhile.
+ * The calls that came due after `since` and until now: the last one of each repair. After an absence only the present
+ * state is called.
  */
 export function dueOf(calls: readonly CallOf[], since: number, now: number): CallOf[] {
   const last = new Map<string, CallOf>();
@@ -26,10 +26,7 @@ export function dueOf(calls: readonly CallOf[], since: number, now: number): Cal
   return [...last.values()];
 }
 
-/**
- * Tells `call` of every moment of a running repair as it comes, and of those in `waits`: no clock ticks for it, a timer
- * waits for the next.
- */
+/** Runs `call` at each moment of a running repair and of `waits`. A timer waits for the next moment; nothing polls. */
 export function useCalls(
   rows: readonly RepairRow[],
   waits: readonly CallOf[],
@@ -48,7 +45,7 @@ export function useCalls(
   useEffect(() => {
     latest.current = call;
   });
-  // What was before this page was opened has been told, or stands on the bench.
+  // Calls from before this page opened were made already, or are shown on the bench.
   const since = useRef(nowBy(clock));
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout>;

@@ -1,7 +1,9 @@
 import { router, type Href } from 'expo-router';
 import { useEffect } from 'react';
 
-/** Goes to what a notification was about that somebody touched: the worker says where, and the page is not loaded anew. */
+/**
+ * Opens the address of a notification that was touched. The service worker sends the address; the page does not reload.
+ */
 export function useNotified(): void {
   useEffect(() => {
     const worker = typeof navigator === 'undefined' ? undefined : navigator.serviceWorker;

@@ -8,7 +8,7 @@ import { useZone } from '@/shared/ui/useZone';
 import type { StartedOf } from './running';
 import type { CallOf } from './useCalls';
 
-/** What the screen asks for itself comes first, ms. */
+/** The screen's own requests come first, ms. */
 const CALM_MS = 2500;
 
 interface WaitsOf {
@@ -17,8 +17,8 @@ interface WaitsOf {
 }
 
 /**
- * The clocks that were started in every repair at work, and the moments at which they are over and what was ready goes
- * stale; once the page is calm.
+ * The clocks that were started in every repair at work, and the moments when they end or when a prepared surface
+ * becomes too old. Loads once the page is idle.
  */
 export function useWaits(rows: readonly RepairRow[]): WaitsOf {
   const zone = useZone();

@@ -5,18 +5,18 @@ import { codeReader } from '@/offline/scanCode';
 import { SecondaryButton } from '@/shared/ui/Button';
 import { Txt } from '@/shared/ui/Txt';
 
-/** Between two looks at what the camera shows, ms: a hand holds still for longer. */
+/** Interval between two reads of the camera picture, ms: a hand holds still for longer. */
 const LOOK_MS = 150;
 
 interface ViewfinderProps {
-  /** The text of a code, each time that one is in sight; true ends the looking. */
+  /** Called with the text of a code, each time one is in view; true stops the reading. */
   found: (text: string) => boolean;
-  /** A picture is taken instead. */
+  /** Opens the picture chooser instead. */
   picture: () => void;
   close: () => void;
 }
 
-/** Looks for a code in what the camera shows, until one is taken or it is closed. */
+/** Reads codes from the camera until one is accepted or the viewfinder closes. */
 function useLooking(found: ViewfinderProps['found']) {
   const video = useRef<HTMLVideoElement>(null);
   const [state, setState] = useState<'opening' | 'looking' | 'none'>('opening');
@@ -56,7 +56,7 @@ function useLooking(found: ViewfinderProps['found']) {
   return { video, state };
 }
 
-/** The camera held over a code: what it shows, and the ways round it. */
+/** The camera view for reading a code, with the other ways to enter it. */
 export function Viewfinder({ found, picture, close }: ViewfinderProps) {
   const { video, state } = useLooking(found);
   return (

@@ -3,7 +3,10 @@ import type { StationProps } from '@/shared/repair/stationProps';
 import { Learnt } from './Learnt';
 import { Sees } from './Sees';
 
-/** What was learned of how a repair cures, and where more of it is recorded while it is open. Nothing before it is mixed. */
+/**
+ * What the readings say about a repair's cure, and the entry of more readings while the repair is open. Empty before
+ * mixing.
+ */
 export function CureClock({ view, plan, repair }: Omit<StationProps, 'id'>) {
   const run = runningOf(view)?.main;
   const [first] = view.mixes.filter((x) => x.binnedAt === null).map((x) => Date.parse(x.startedAt));

@@ -9,10 +9,10 @@ const HEIGHT = 92;
 const TOP = 20;
 const BOTTOM = 16;
 const LETTER = 14;
-/** As little as this above and below is drawn, °C: a still day is no mountain range. */
+/** Least margin above and below the curve, °C: small changes must not look large. */
 const ROOM_C = 2;
 
-/** When warmth was on, one stretch after another, epoch ms; one that is on still runs to now. */
+/** The periods with heating on, epoch ms; heating that is still on lasts until now. */
 function warmedBetween(heat: CureSeen['heat'], now: number): { from: number; to: number }[] {
   return heat.flatMap(({ at, on }, i) => {
     const before = heat[i - 1]?.on ?? false;
@@ -21,7 +21,10 @@ function warmedBetween(heat: CureSeen['heat'], now: number): { from: number; to:
   });
 }
 
-/** How warm the repair was against what was planned, under its strip and on its axis; when it was warmed, and samples. */
+/**
+ * The measured and planned temperature of a repair, below its strip and on the same axis, with heating periods and
+ * sample tests.
+ */
 export function CureTrace({
   seen,
   run,

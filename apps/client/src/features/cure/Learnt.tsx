@@ -7,7 +7,7 @@ import { useNow } from '@/shared/ui/useNow';
 import { useWords } from '@/shared/ui/useWords';
 import { useZone } from '@/shared/ui/useZone';
 
-/** By how much the cure has moved against its plan and why, how far it has come, and how long it takes. */
+/** By how much the cure has moved against its plan and why, how far it has come, and how long it still takes. */
 export function Learnt({ run }: { run: CureRun }) {
   const now = useNow();
   const zone = useZone();

@@ -23,14 +23,14 @@ import { useZone } from '@/shared/ui/useZone';
 
 const logger = instrument('logger');
 
-/** What is asked of whoever records a log. */
+/** What recording a log needs. */
 interface LogProps {
   /** When the repair was mixed, epoch ms. */
   mixedAt: number;
   record: (values: CureValues) => void;
 }
 
-/** The last moment that a logger has brought already, epoch ms. */
+/** The last moment that a logger has already recorded, epoch ms. */
 function loggedUntil({ readings }: RepairView): number {
   const ends = readings.flatMap(({ values: v }) =>
     v.kind === 'temperatures' && v.instrument !== undefined
@@ -45,7 +45,7 @@ interface Found {
   seen: Watch;
 }
 
-/** Reads what a logger has kept since the mix, looks whether it is well, and records what is new of it. */
+/** Reads what a logger stored since mixing, checks it for faults, and records the new part. */
 export function FromLogger({
   view,
   plannedC,
@@ -63,7 +63,7 @@ export function FromLogger({
     const samples: Sample[] = [];
     setFailed(false);
     try {
-      // What it sends is by the clock of the device; the record is by that of the site.
+      // The logger's times are by the device's clock; the record uses the site's clock.
       const hear = (s: Sample) => samples.push({ ...s, at: s.at - clock.aheadMs });
       (await driver.open(logger, hear, mixedAt + clock.aheadMs)).close();
       const now = nowBy(clock);
@@ -114,7 +114,7 @@ interface Chosen {
   rows: number;
 }
 
-/** Takes a log that was saved as CSV: said first what is in it, or at which row it is none. */
+/** Takes a log saved as CSV: shows its content first, or the row with the error. */
 export function FromFile({ plan, mixedAt, record }: LogProps & { plan: Plan }) {
   const { units, tell } = useWords();
   const zone = useZone();

@@ -29,7 +29,7 @@ interface SeesProps {
   mixedAt: number;
 }
 
-/** A figure that is typed and recorded at once: what is wrong with it is said under it, and it stays. */
+/** A figure that is typed and recorded at once. An error is shown below the box, and the text stays. */
 function Typed({
   keptAs,
   id,
@@ -73,7 +73,7 @@ function Typed({
   );
 }
 
-/** What is known of a cure as it goes: how warm it is, by hand, logger or file; whether it is warmed; how hard the sample is. */
+/** Readings of a running cure: temperature by hand, logger or file, heating, and the hardness of the sample. */
 export function Sees({ view, plan, repair, mixedAt }: SeesProps) {
   const plannedC = plannedTemp(plan);
   const [more, setMore] = useState(false);

@@ -1,13 +1,13 @@
 import { axisOf, type Axis, type Strip, type Zone } from '@kelmot/core';
 
-/** How much longer than what is waited for a cure must be, to be drawn at two speeds. */
+/** A cure that takes longer than the awaited milestone by this factor is drawn with two scales. */
 const FAR = 1.6;
-/** What is left beyond what is waited for, as a share. */
+/** Share of the width after the awaited milestone. */
 const ROOM = 0.06;
 
 /**
- * The axis of one cure, from its mix to its last moment: to what is waited for and was planned wide, what comes after that
- * coarse. One that stands still has no end to be drawn to.
+ * The axis of one cure, from mixing to its last moment: wide until the awaited and planned moments, coarse after them.
+ * A cure that has stopped has no end; null.
  */
 export function cureAxis(
   strip: Strip,

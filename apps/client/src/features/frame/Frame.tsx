@@ -14,17 +14,17 @@ import { useKey } from '../../shared/ui/useKey';
 
 interface FrameProps {
   tab: TabId | null;
-  /** Third pane of the wide layout. */
+  /** The third pane of the wide layout. */
   aside?: ReactNode;
-  /** Inside a repair a phone's bar gives way to the station scale. */
+  /** Inside a repair, the station scale replaces a phone's tab bar. */
   bare?: boolean;
   openId?: string;
-  /** The register is folded away where the screen itself lists the same. */
+  /** The register is folded where the screen itself shows the same list. */
   folded?: boolean;
   children: ReactNode;
 }
 
-/** Lays a screen into the layout of the device: one column, two panes, or register, station and section. */
+/** Puts a screen into the layout of the device: one column, two panes, or register, station and section. */
 export function Frame({ tab, aside, bare = false, openId, folded = false, children }: FrameProps) {
   const layout = useLayout();
   const dispatch = useAppDispatch();

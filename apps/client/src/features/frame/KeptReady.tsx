@@ -4,14 +4,14 @@ import { api, useRepairsInfiniteQuery } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { useNow } from '@/shared/ui/useNow';
 
-/** Repairs that are fetched for the device in one go at most: more than a shift has in hand. */
+/** Most repairs that are fetched to the device in one run: more than one shift works on. */
 const MOST = 40;
-/** What the screen asks for itself comes first, ms. */
+/** The screen's own requests come first, ms. */
 const CALM_MS = 1500;
 
 /**
- * Fetches to the device what is needed to work without signal: cards, shelf, forecast, assets, and every repair that is
- * pinned, open or due to be looked at, again when it has changed. One after another; it draws nothing.
+ * Fetches what is needed to work without signal: cards, shelf, forecast, assets, and every repair that is pinned, open
+ * or due for a look; again when it has changed. One after another. Renders nothing.
  */
 export function KeptReady() {
   const dispatch = useAppDispatch();
@@ -24,7 +24,7 @@ export function KeptReady() {
   const rowsOf = (pages: typeof open) => pages?.pages.flatMap((page) => page.rows) ?? [];
   const due = rowsOf(closed).filter((r) => r.dueOn && Date.parse(r.dueOn) <= now + DAY);
   const rows = [...rowsOf(open), ...due];
-  // What is pinned comes first, and is no part of what is counted.
+  // Pinned repairs come first and do not count against the limit.
   const pinned = Object.keys(pins).map(
     (id) => rows.find((r) => r.id === id) ?? { id, updatedAt: '' },
   );

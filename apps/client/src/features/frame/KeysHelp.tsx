@@ -16,7 +16,7 @@ const KEYS: [string, string][] = [
   ['?', 'Show or hide this list'],
 ];
 
-/** The keyboard's list. */
+/** The list of keyboard shortcuts. */
 export function KeysHelp() {
   const shown = useAppSelector((s) => s.view.keysShown);
   const dispatch = useAppDispatch();

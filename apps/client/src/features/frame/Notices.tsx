@@ -15,7 +15,7 @@ function NoSignal() {
   const signal = useAppSelector((s) => s.view.signal);
   const waits = useAppSelector((s) => s.outbox.queue.length);
   if (signal) return null;
-  // As if it had come back: what is shown is asked for again, and what waits goes.
+  // Acts as if signal had returned: queries run again, and the outbox is sent.
   const again = () => dispatch(api.internalActions.onOnline());
   return (
     <Notice id="no-signal" mark={<WaitMark size={18} />} ways={[{ label: 'Try again', go: again }]}>
@@ -36,7 +36,7 @@ function WrongClock() {
   );
 }
 
-/** What another typed on this device and what only they can send. */
+/** Commands on this device that another person typed and only they can send. */
 function Others() {
   const { data: me } = useMeQuery();
   const person = usePerson();
@@ -55,7 +55,7 @@ function Others() {
   );
 }
 
-/** Somebody took the device in hand without signal: who they are is asked once it can be answered. */
+/** Somebody took over the device without signal: asks for their identity once the server can check it. */
 function InHand() {
   const dispatch = useAppDispatch();
   const inHand = useAppSelector((s) => s.settings.inHand);
@@ -70,7 +70,7 @@ function InHand() {
   );
 }
 
-/** A newer version, offered where nothing lives in a pail. */
+/** Offers a newer version while no batch is in use. */
 function Update() {
   const ready = useAppSelector((s) => s.view.updateReady);
   const mixing = useRunning().some((row) => wetOf(row.mixes));
@@ -82,7 +82,7 @@ function Update() {
   );
 }
 
-/** What is to be known of this device, over every screen. */
+/** Notices about this device, over every screen. */
 export function Notices() {
   return (
     <View role="region" aria-label="About this device">

@@ -61,7 +61,7 @@ function Line({ item, now, open }: { item: ActRow; now: number; open: boolean })
   );
 }
 
-/** The register of the wide layout: open repairs by next act, dense, each with its strip, and the search. */
+/** The register of the wide layout: open repairs by next action, each with its strip, and the search. */
 export function Register({ openId }: { openId?: string }) {
   const zone = useZone();
   const width = REGISTER_PX - useMargins();

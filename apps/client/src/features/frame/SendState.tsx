@@ -3,7 +3,7 @@ import { WaitMark } from '@/shared/ui/marks';
 import { Txt } from '@/shared/ui/Txt';
 import { View } from 'react-native';
 
-/** What still waits on this device, in the words of the top bar. */
+/** The number of commands in the outbox, in the top bar. */
 export function SendState({ quiet = false }: { quiet?: boolean }) {
   const queue = useAppSelector((s) => s.outbox.queue);
   const stuck = queue.filter((w) => w.refused).length;

@@ -2,7 +2,7 @@ import { Pressable, View } from 'react-native';
 import { Txt } from '@/shared/ui/Txt';
 import { headingOf, takeFocus } from './useArrival';
 
-/** The first stop of the Tab key, out of sight until it has the focus: past places and register, to the screen itself. */
+/** The first stop of the Tab key, hidden until focused: skips navigation and register and goes to the screen. */
 export function SkipLink() {
   return (
     <View role="navigation" aria-label="Skip">

@@ -15,34 +15,37 @@ import { Pin } from '../../shared/repair/Pin';
 import { PresentHere } from '../../shared/repair/Present';
 import { useLive } from '../../shared/repair/useLive';
 
-/** A section is drawn no wider than this, px: larger it tells no more. */
+/** The largest width of a section, px: more shows no more detail. */
 const WIDEST_SECTION = 620;
 
 interface StationFrameProps {
   id: string | null;
   station: StationId;
   reached: StationId;
-  /** Whether each round of the job is placed, for the notches of the ruler. */
+  /** For each round, whether it is placed: notches of the station scale. */
   rounds?: readonly boolean[];
   tag: string;
   title: string;
-  /** The section, over everything else on a phone, as wide as there is room. */
+  /** The section; on a phone it is above everything else, as wide as the screen. */
   header?: (width: number) => ReactNode;
-  /** The section stays in sight while the rest scrolls, as in the survey that draws it. */
+  /** The section stays visible while the rest scrolls, as in the survey. */
   pinned?: boolean;
   aside?: ReactNode;
   /** The one primary action, above the scale. */
   action?: ReactNode;
-  /** Lies over the lower half of a phone: the working of a figure. */
+  /** Covers the lower half of a phone's screen: the working of a figure. */
   sheet?: ReactNode;
   /** Scrolls back to the top when it changes. */
   top?: string;
-  /** The step that is looked at, where it is one: told to whoever else has the repair open. */
+  /** The step that is shown, where it is a single one: other people who have the repair open see it. */
   step?: string;
   children: ReactNode;
 }
 
-/** A station of a repair: the ruler of seven below on a phone and on top when wide, one action, one scroll. */
+/**
+ * A station of a repair: the scale of seven stations (below on a phone, on top on a wide screen), one main action, one
+ * scroll area.
+ */
 export function StationFrame({
   id,
   station,

@@ -5,7 +5,7 @@ import { PlusMark, TabIcon } from '@/shared/ui/marks';
 import { Txt } from '@/shared/ui/Txt';
 import { TABS, type TabId } from './tabs';
 
-/** A phone's bar of four at the thumb, in two rows where the reader's text is large, and the round New. */
+/** A phone's tab bar with four places and the round New button; two rows with large text. */
 export function TabBar({ on }: { on: TabId | null }) {
   const large = useLargeText();
   return (

@@ -8,7 +8,7 @@ import { Txt } from '@/shared/ui/Txt';
 import { SendState } from './SendState';
 import { TABS, type TabId } from './tabs';
 
-/** The wide layout's bar: places, who is signed in, New. */
+/** The top bar of the wide layout: places, the signed-in person, New. */
 export function TopBar({ on }: { on: TabId | null }) {
   const me = usePerson();
   const { data: site } = useSiteQuery();

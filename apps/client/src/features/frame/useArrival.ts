@@ -2,18 +2,18 @@ import { usePathname } from 'expo-router';
 import { useEffect, useRef } from 'react';
 import { namePage } from '../../shared/ui/pageTitle';
 
-/** How often it is looked for the heading of a screen that is fetched or waits for an answer, ms, and for how long. */
+/** How often to look for the heading of a screen that is loading, ms, and for how long. */
 const LOOK_MS = 60;
 const LONGEST_MS = 20_000;
 
 const typing = (element: Element | null): boolean =>
   element instanceof HTMLInputElement || element instanceof HTMLTextAreaElement;
 
-/** What names the screen; null while it is not there. */
+/** The heading of the screen; null while it is not there. */
 export const headingOf = (): HTMLElement | null =>
   document.querySelector<HTMLElement>('[role="main"] h1');
 
-/** Puts the focus on what takes none by itself. */
+/** Focuses an element that cannot be focused by itself. */
 export function takeFocus(element: HTMLElement | null): void {
   if (!element) return;
   element.tabIndex = -1;
@@ -21,8 +21,8 @@ export function takeFocus(element: HTMLElement | null): void {
 }
 
 /**
- * Names the page by the heading of its screen, and on arriving at another one puts the focus there: who does not see the
- * screen hears that it is another, and the Tab key goes on from its beginning. `who` is in changes the screen too.
+ * Names the page by the heading of its screen. On arrival at another screen, moves the focus to the heading, so that a
+ * screen reader announces it and Tab starts there. A change of `who` counts as another screen.
  */
 export function useArrival(who: string | undefined): void {
   const path = usePathname();
@@ -41,7 +41,7 @@ export function useArrival(who: string | undefined): void {
       clearInterval(timer);
       namePage(said);
       const on = document.activeElement;
-      // Who has gone on to something of the new screen meanwhile stays there.
+      // If the person has already moved the focus to the new screen, it stays.
       const stayed = on === null || on === document.body || on === before;
       if (!isFirst.current && stayed && !typing(on)) takeFocus(heading);
       isFirst.current = false;

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { LinkButton, SecondaryButton } from '@/shared/ui/Button';
 import { Txt } from '@/shared/ui/Txt';
 
-/** The way to an instrument that is not open, and that it could not be reached. */
+/** The button that opens an instrument, and the notice when it cannot be reached. */
 export function OpenInstrument({
   id,
   label,
@@ -27,7 +27,7 @@ export function OpenInstrument({
   );
 }
 
-/** An instrument that is open: its name, what it shows, and the way to take that. */
+/** An open instrument: its name, its value, and the button that takes the value. */
 export function InstrumentBox({
   name,
   close,
@@ -38,7 +38,7 @@ export function InstrumentBox({
   name: string;
   close: () => void;
   takeLabel: string;
-  /** Null while there is nothing to be taken. */
+  /** Null while there is nothing to take. */
   take: (() => void) | null;
   children: ReactNode;
 }) {

@@ -21,7 +21,7 @@ export function LiveFigure({ channel, value }: { channel: Channel; value: number
   );
 }
 
-/** What is to be thought of an instrument, in a sentence: a fault by its mark and in its colour, told at once. */
+/** The state of an instrument in a sentence. A fault has its mark and colour and is announced at once. */
 export function LiveState({ seen, more }: { seen: Watch; more?: Message | null }) {
   const { tell } = useWords();
   const bad = seen.state === 'fault';

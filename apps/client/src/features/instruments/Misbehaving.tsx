@@ -19,7 +19,7 @@ const OPTIONS = [
   ...MISBEHAVIOURS.map((how) => ({ value: how, label: NAMES[how] })),
 ];
 
-/** On a demo plant: how each simulated instrument behaves, to see what is made of it. */
+/** On a demo plant: sets how each simulated instrument misbehaves. */
 export function Misbehaving() {
   const dispatch = useAppDispatch();
   const chosen = useAppSelector((s) => s.settings.misbehaves);

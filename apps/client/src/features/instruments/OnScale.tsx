@@ -9,7 +9,7 @@ import { LiveFigure, LiveState } from './Live';
 import { useDriver } from './useDriver';
 import { useInstrument } from './useInstrument';
 
-/** What is poured in its turn. */
+/** One part to pour. */
 export interface Pour {
   name: string;
   letter: 'A' | 'B';
@@ -17,7 +17,7 @@ export interface Pour {
 }
 
 const SCALE = instrument('scale');
-/** How full it is, by its mark. */
+/** The fill level against its target mark. */
 function Filling({ pour, g }: { pour: Pour; g: number }) {
   const share = Math.min(1.1, Math.max(0, g / pour.targetG));
   return (
@@ -31,7 +31,7 @@ function Filling({ pour, g }: { pour: Pour; g: number }) {
   );
 }
 
-/** Weighs both parts on a scale, one after the other with a tare between, and gives what each came to. */
+/** Weighs both parts on a scale, one after the other with a tare between, and returns both masses. */
 export function OnScale({
   pours,
   take,

@@ -7,18 +7,18 @@ import { InstrumentBox, OpenInstrument } from './InstrumentBox';
 import { LiveFigure, LiveState } from './Live';
 import { useInstrument } from './useInstrument';
 
-/** The texts of the boxes, by their keys. */
+/** The texts of the boxes, by key. */
 type Texts = Record<string, string>;
 
 interface ReadFromProps {
   by: ReadBy;
   driver: Driver;
-  /** What would be recorded, as soon as there is something: the verdict as it comes. */
+  /** The verdict on the present values, while they change. */
   verdict: (texts: Texts) => Message | null;
   take: (texts: Texts, instrument: string) => void;
 }
 
-/** Reads what a hold asks for from an instrument, watches it, and puts what was taken into the boxes. */
+/** Reads a hold's values from an instrument, watches it for faults, and puts the taken values into the boxes. */
 export function ReadFrom({ by, driver, verdict, take }: ReadFromProps) {
   const { units } = useWords();
   const { device, least, expects, recorded } = by;

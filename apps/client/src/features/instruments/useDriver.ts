@@ -4,12 +4,12 @@ import { useMemo } from 'react';
 import { useSiteQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
 
-/** Any number tells one measuring from the next. */
+/** A seed for each measurement. */
 const seedNow = (): number => Date.now() % 100_000;
 
 /**
- * How an instrument is reached from here; null where it is not, and readings are typed. `expected` is what the plan thinks
- * is there, of a scale for each pour: that is what a simulated one measures.
+ * The driver for an instrument; null where this device cannot reach it and readings are typed. `expected` is what the
+ * plan expects (for a scale, of each pour): a simulated instrument measures that.
  */
 export function useDriver(
   id: InstrumentId | undefined,

@@ -3,19 +3,19 @@ import type { Watch } from '@kelmot/core/instruments/seen';
 import { watch } from '@kelmot/core/instruments/watch';
 import { useCallback, useEffect, useRef, useState } from 'react';
 
-/** As much of what it sent as is ever looked back at, and as many readings as one record takes. */
+/** The number of samples that are kept, and of readings that one record takes. */
 const MOST_SAMPLES = 100;
-/** How often it is looked at where it sends nothing, ms. */
+/** Interval between checks while the instrument sends nothing, ms. */
 const LOOK_MS = 500;
 
 export interface Reading {
-  /** Null while it is not open. */
+  /** Null while it is closed. */
   seen: Watch | null;
   /** It could not be opened. */
   failed: boolean;
   open: () => void;
   close: () => void;
-  /** Sets a scale to nought, and begins anew with what it sends. */
+  /** Sets a scale to zero and starts again with new samples. */
   tare: () => void;
 }
 
@@ -25,7 +25,7 @@ interface Heard {
   now: number;
 }
 
-/** An instrument that is opened at a touch, listened to and watched until it is closed, or the screen is left. */
+/** An instrument that is opened by touch, read and watched until it is closed or the screen is left. */
 export function useInstrument(
   device: Instrument,
   driver: Driver,
@@ -34,7 +34,7 @@ export function useInstrument(
   const [heard, setHeard] = useState<Heard | null>(null);
   const [failed, setFailed] = useState(false);
   const link = useRef<Link | null>(null);
-  /** Which opening counts: what an earlier one still brings is let go of. */
+  /** The number of the current opening: samples of an earlier one are ignored. */
   const turn = useRef(0);
   const close = useCallback(() => {
     turn.current += 1;

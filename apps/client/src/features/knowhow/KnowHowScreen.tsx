@@ -31,7 +31,7 @@ const DIFFER: { question: string; schools: string; ours: string }[] = [
   },
 ];
 
-/** Know-how: the quick tools, where practitioners differ, and what is left to others. */
+/** Know-how: the quick tools, where practitioners differ, and what only others may decide. */
 export function KnowHowScreen() {
   return (
     <Frame tab="know-how">

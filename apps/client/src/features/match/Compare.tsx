@@ -6,10 +6,10 @@ import { VerdictMark } from '@/shared/ui/marks';
 import { Txt } from '@/shared/ui/Txt';
 import { useWords } from '@/shared/ui/useWords';
 
-/** Four side by side is as many as can be read. */
+/** Four cards side by side are as many as can be read. */
 export const MOST_COMPARED = 4;
 
-/** Systems side by side on a wide screen, one under the other on a phone: what each scores, and what decides. */
+/** Cards side by side on a wide screen, one below another on a phone: their scores, and what decides. */
 export function Compare({
   chosen,
   onDrop,

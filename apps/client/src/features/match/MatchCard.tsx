@@ -21,10 +21,10 @@ import { useWords } from '@/shared/ui/useWords';
 
 const INK = { fits: 'text-mossInk', if: 'text-ochreInk', no: 'text-oxideInk' } as const;
 
-/** What fits shows its tightest figures: the others have room to spare, and stand under All reasons. */
+/** A card that fits shows only its tightest figures; the rest are under All reasons. */
 const MOST_SHOWN = 5;
 
-/** Rules worth a line: those that decide, and for what fits the tightest of the measured ones. */
+/** The rules to show: those that decide, and for a card that fits the tightest measured ones. */
 function deciding({ match }: Scored): Judged[] {
   const { judged, verdict } = match;
   if (verdict === 'fits') {
@@ -69,7 +69,7 @@ function decision(
   return { lead: 'At its limit. ', rest: `${tightestOf(match) ?? 'It'}: nothing to spare.` };
 }
 
-/** How it is built, where that is more than one coat of one batch. */
+/** How it is built, if it needs more than one coat or batch. */
 const built = ({ match }: Scored, sentence: (message: Message) => string): string =>
   match.verdict === 'no'
     ? ''
@@ -78,18 +78,21 @@ const built = ({ match }: Scored, sentence: (message: Message) => string): strin
 interface MatchCardProps {
   scored: Scored;
   selected: boolean;
-  /** The one of them that the Tab key stops at. */
+  /** The one card that the Tab key stops at. */
   stop: 0 | -1;
   onSelect: () => void;
-  /** One line: why this one comes first. */
+  /** One line: why this card is first. */
   why: Message | null;
   onTry: (relax: Relax) => void;
-  /** Put beside others; null when enough are. */
+  /** Adds it to the comparison; null when the comparison is full. */
   compared: boolean;
   onCompare: (() => void) | null;
 }
 
-/** A card judged: verdict, what decides against its limit, what would turn it; behind it every reason and the score. */
+/**
+ * A judged card: verdict, deciding figures with limits, and what would change the verdict; on request every reason and
+ * the score.
+ */
 export function MatchCard({
   scored,
   selected,

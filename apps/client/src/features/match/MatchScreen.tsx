@@ -44,7 +44,7 @@ import { useMatches } from './useMatches';
 import { Weighing } from './Weighing';
 import { TrialBar, WhatIfBlock } from './WhatIfBlock';
 
-/** Match: every card with its verdict, ranked for lasting or for stop-gap, and the choice that goes to Prep. */
+/** Match: every card with its verdict, ranked for lasting or stop-gap, and the choice that leads to Prep. */
 export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRepair }) {
   const units = useAppSelector((s) => s.settings.units);
   const now = useNow(MINUTE);
@@ -71,7 +71,7 @@ export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRe
     askedBy(familyOf(view.survey.family).method.schools, chosen?.match.card),
     schools,
   );
-  // The pane beside the list shows the time to service of the card in hand, worked out.
+  // The side pane shows the working of the time to service of the selected card.
   const inHand = chosen ? (previewFigures(chosen.match, units).ready ?? null) : null;
   const refused = useRefusals(survey).length > 0;
   const before = view.plan?.body;
@@ -122,7 +122,7 @@ export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRe
           testID="referral"
           onPress={() => router.navigate(`/referral/${view.id}`)}
         />
-        {/* What those who decide may take on is a second thought, and never the big one. */}
+        {/* A choice that needs approval gets a secondary button, never the main one. */}
         {code && repair.canWrite ? (
           <LinkButton
             label={`When they have decided: ${code} to Prep`}

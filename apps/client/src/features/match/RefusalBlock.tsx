@@ -5,13 +5,13 @@ import { StopMark } from '@/shared/ui/marks';
 import { Txt } from '@/shared/ui/Txt';
 import { useWords } from '@/shared/ui/useWords';
 
-/** Why a survey is refused before any card is judged; none where it is not. */
+/** Why a survey is refused before any card is judged; empty if it is not. */
 export function useRefusals(survey: Survey) {
   const { data: site } = useSiteQuery();
   return site ? demandOfSurvey(survey, site.settings).refusals : [];
 }
 
-/** A refusal is an answer too: why, and who must decide. The sheet that goes to them is the screen’s one action. */
+/** A refusal: why, and who must decide. The main action of the screen is the sheet for them. */
 export function RefusalBlock({ survey }: { survey: Survey }) {
   const { tell } = useWords();
   const refusals = useRefusals(survey);

@@ -12,7 +12,7 @@ import { Disclosure } from '@/shared/ui/Button';
 import { Choices } from '@/shared/ui/fields';
 import { Txt } from '@/shared/ui/Txt';
 
-/** Where practitioners differ: both ways, which one is usual here, and why. Kept with the plan. */
+/** Where practitioners differ: both ways, the usual one here, and why. Saved with the plan. */
 export function SchoolChoices({
   family,
   card,

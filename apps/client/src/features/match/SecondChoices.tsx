@@ -5,7 +5,7 @@ import { Choices } from '@/shared/ui/fields';
 import { Txt } from '@/shared/ui/Txt';
 import { useWords } from '@/shared/ui/useWords';
 
-/** The other materials of the job: which was chosen and why, and those that would do as well. */
+/** The other materials of the job: which one was chosen and why, and the alternatives. */
 export function SecondChoices({
   match,
   chosen,

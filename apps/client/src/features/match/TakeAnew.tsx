@@ -5,7 +5,7 @@ import { PrimaryButton, SecondaryButton } from '@/shared/ui/Button';
 import { Txt } from '@/shared/ui/Txt';
 import { useWords } from '@/shared/ui/useWords';
 
-/** What is recorded already when another plan is taken: what of it stays, what does not and why, before anything is done. */
+/** Before another plan is taken: which records stay, which do not, and why. */
 export function TakeAnew({
   last,
   next,

@@ -32,7 +32,7 @@ function Nudge({
   );
 }
 
-/** What the order is made of, and how much each part counts: moved by the planner, the order follows at once. */
+/** The criteria of the ranking and their weights. The planner moves a weight, and the ranking follows at once. */
 export function Weighing({ intent }: { intent: Intent }) {
   const dispatch = useAppDispatch();
   const own = useAppSelector((s) => s.settings.weights[intent]);

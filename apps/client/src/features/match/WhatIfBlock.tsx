@@ -4,11 +4,11 @@ import { SecondaryButton } from '@/shared/ui/Button';
 import { Txt } from '@/shared/ui/Txt';
 import { useWords } from '@/shared/ui/useWords';
 
-/** What each change says of itself, one after the other. */
+/** The text of each change, one after another. */
 const sayChanges = (changes: readonly Relax[], units: UnitSystem) =>
   changes.map((c) => word(c.say, units)).join(' ');
 
-/** The least changes of the survey that would let a better system in, each one touch to try. */
+/** The smallest changes of the survey that would allow a better system; a touch tries one. */
 export function WhatIfBlock({
   found,
   onTry,
@@ -43,7 +43,7 @@ export function WhatIfBlock({
   );
 }
 
-/** What is being tried: not saved yet, one touch to keep or to go back. */
+/** The change that is being tried: not saved yet; keep it or go back. */
 export function TrialBar({
   changes,
   onUndo,

@@ -19,13 +19,13 @@ const isSystem = (card: Card): card is SystemCard => card.role === 'system';
 
 interface Matches {
   ranked: Scored[];
-  /** The smallest changes of the survey that would let a better system in. */
+  /** The smallest changes of the survey that would allow a better system. */
   whatIf: WhatIf[];
   loading: boolean;
   error: unknown;
 }
 
-/** Every card judged against a survey and ranked for an intent, by the same core the server plans with. */
+/** Judges every card for a survey and ranks them for an intent, with the same core as the server. */
 export function useMatches(
   survey: Survey,
   intent: Intent,

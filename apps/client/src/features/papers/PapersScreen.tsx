@@ -27,7 +27,7 @@ import { usePapers } from './usePapers';
 
 const KEY = ['ready', 'readiness', 'cost.total', 'cost.material', 'cost.labour', 'downtime'];
 
-/** What the job costs, against doing nothing and against the next card. */
+/** The cost of the job, compared with doing nothing and with the next card. */
 function Costs({ plan }: { plan: Plan }) {
   const { figures, next } = plan;
   return (
@@ -114,7 +114,7 @@ function Lines({ title, lines }: { title: string; lines: string[] }) {
   );
 }
 
-/** The whole job on one sheet: what it costs, what to have at hand, who approves; and its papers to print and to send. */
+/** The whole job on one page: cost, supplies, approvals, and its papers to print and send. */
 export function PapersScreen() {
   const { id = '' } = useLocalSearchParams<{ id: string }>();
   const { view, error, loading } = useRepair(id);

@@ -17,7 +17,7 @@ async function bytesOf(font: number | string): Promise<Uint8Array> {
   return new Uint8Array(await answer.arrayBuffer());
 }
 
-/** The fonts that papers are set in, as they ship with the application. */
+/** Loads the fonts for papers; they ship with the application. */
 async function fontsOfPaper(): Promise<Fonts> {
   const [text, bold, label] = await Promise.all(
     [Barlow_400Regular, Barlow_600SemiBold, BarlowSemiCondensed_600SemiBold].map(bytesOf),
@@ -47,7 +47,7 @@ function plannedSections(plan: Plan, units: UnitSystem, box: { width: number; he
   );
 }
 
-/** Makes the papers of a plan on the device, without signal: job card, picking list, timeline, the plan itself, and the record. */
+/** Makes the papers of a plan on the device, without signal: job card, picking list, timeline, plan file and record. */
 export function usePapers(view: RepairView, plan: Plan) {
   const units = useAppSelector((s) => s.settings.units);
   const [making, setMaking] = useState<string | null>(null);

@@ -29,17 +29,17 @@ import {
 
 const NAMES: Record<MarkKind, string> = { line: 'Line', arrow: 'Arrow', outline: 'Outline' };
 const OPTIONS = MARK_KINDS.map((kind) => ({ value: kind, label: NAMES[kind] }));
-/** The longest that a mark on a picture says, mm. */
+/** The longest length that can be written on a mark, mm. */
 const LONGEST_MM = 100_000;
-/** As much of the screen as the picture takes in height: what is done with it stays in sight. */
+/** Largest share of the screen's height for the picture: the controls stay visible. */
 const MOST_HIGH = 0.45;
-/** A finger draws here, and does not scroll. */
+/** A finger draws here and does not scroll. */
 const DRAWN_ON = {
   touchAction: 'none',
   cursor: 'crosshair',
 } as unknown as ViewProps['style'];
 
-/** The marks over the picture, as they will be kept. */
+/** The marks over the picture, as they will be saved. */
 function Marks({ marks, width, height }: { marks: Mark[]; width: number; height: number }) {
   const { light, edge, line, edgeLine, text, edgeText, above, font } = lookOf(width, height);
   return (
@@ -80,7 +80,7 @@ interface MarkPictureProps {
   keep: (data: string) => void;
 }
 
-/** Lines, arrows and outlines drawn on a picture by finger, each with a length; what is kept is another picture. */
+/** Draws lines, arrows and outlines on a picture by finger, each with a length. Saves a new picture. */
 export function MarkPicture({ uri, label, close, keep }: MarkPictureProps) {
   const { units } = useWords();
   const [kind, setKind] = useState<MarkKind>('line');
@@ -90,7 +90,7 @@ export function MarkPicture({ uri, label, close, keep }: MarkPictureProps) {
   const [failed, setFailed] = useState(false);
   const [room, setRoom] = useState(0);
   const { height: most } = useWindowDimensions();
-  /** Width over height; null while the picture has not come. */
+  /** Width divided by height; null while the picture loads. */
   const [shape, setShape] = useState<number | null>(null);
   useEffect(() => {
     const came = (w: number, h: number) => setShape(w / h);

@@ -13,7 +13,7 @@ interface PicturesProps {
   repair: OpenRepair;
 }
 
-/** Pictures that were taken for a step, those that still wait here among them; one can be drawn on. */
+/** The pictures of a step, with those in the outbox; a touch opens one to draw on. */
 export function Pictures({ step, view, repair }: PicturesProps) {
   const { tell } = useWords();
   const [drawnOn, setDrawnOn] = useState<{ uri: string; label: string } | null>(null);

@@ -1,7 +1,7 @@
 import { withinMost } from '@/offline/picture';
 import { labelAt, lookOf, pathOf, strokesOf, type Mark } from './marks';
 
-/** Draws marks onto a canvas that carries the picture. */
+/** Draws marks on a canvas that holds the picture. */
 export function drawMarks(context: CanvasRenderingContext2D, marks: readonly Mark[]): void {
   const { width, height } = context.canvas;
   const { light, edge, line, edgeLine, text, edgeText, above, font } = lookOf(width, height);
@@ -21,7 +21,7 @@ export function drawMarks(context: CanvasRenderingContext2D, marks: readonly Mar
   }
 }
 
-/** A picture with marks drawn on it, small enough to be sent; null where it cannot be read. */
+/** A picture with marks drawn into it, small enough to send; null if it cannot be read. */
 export async function burnt(uri: string, marks: readonly Mark[]): Promise<string | null> {
   const shown = new Image();
   shown.src = uri;

@@ -1,10 +1,10 @@
 import { colours, fontFamily } from '@/shared/ui/tokens.cjs';
 
-/** What is drawn on a picture. */
+/** The kinds of marks on a picture. */
 export const MARK_KINDS = ['line', 'arrow', 'outline'] as const;
 export type MarkKind = (typeof MARK_KINDS)[number];
 
-/** A place on a picture, as shares of its width and height: the same on the screen and in what is kept. */
+/** A point on a picture, in shares of its width and height: the same on the screen and in the saved picture. */
 export interface Spot {
   x: number;
   y: number;
@@ -12,31 +12,31 @@ export interface Spot {
 
 export interface Mark {
   kind: MarkKind;
-  /** Two of a line or an arrow, from its tail to its point; of an outline as many as it took. */
+  /** Two points for a line or an arrow, from tail to head; more for an outline. */
   spots: Spot[];
-  /** The length that stands beside it; empty for none. */
+  /** The length written beside it; empty for none. */
   label: string;
 }
 
-/** Nearer than this to the last spot is a finger that trembles, as a share. */
+/** A move shorter than this is a trembling finger and is ignored; share of the picture. */
 const TREMBLE = 0.008;
-/** Shorter than this is a tap, and no mark. */
+/** A mark shorter than this is a tap and is ignored; share of the picture. */
 const LEAST = 0.02;
-/** Of the head of an arrow: its length as a share of the smaller side, and half its angle. */
+/** The head of an arrow: its length as a share of the smaller side, and half its angle. */
 const HEAD = 0.045;
 const HEAD_ANGLE = Math.PI / 7;
 
 const inside = (v: number): number => Math.min(1, Math.max(0, v));
 const far = (a: Spot, b: Spot): number => Math.hypot(a.x - b.x, a.y - b.y);
 
-/** A mark that is begun at a place. */
+/** A new mark at a point. */
 export const begun = (kind: MarkKind, at: Spot): Mark => ({
   kind,
   spots: [{ x: inside(at.x), y: inside(at.y) }],
   label: '',
 });
 
-/** The mark as it is once the finger has come to a place: a line ends there, an outline goes on. */
+/** The mark after the finger moved to a point: a line ends there, an outline continues. */
 export function drawnTo(mark: Mark, at: Spot): Mark {
   const spot = { x: inside(at.x), y: inside(at.y) };
   const [first = spot] = mark.spots;
@@ -45,7 +45,7 @@ export function drawnTo(mark: Mark, at: Spot): Mark {
   return far(last, spot) < TREMBLE ? mark : { ...mark, spots: [...mark.spots, spot] };
 }
 
-/** Whether a mark is one: a tap is none, and an outline has an inside. */
+/** Whether a mark is large enough to keep: not a tap, and an outline has an area. */
 export function isMark({ kind, spots }: Mark): boolean {
   const [first] = spots;
   if (!first) return false;
@@ -53,10 +53,10 @@ export function isMark({ kind, spots }: Mark): boolean {
   return spots.some((s) => far(first, s) >= LEAST);
 }
 
-/** A place in pixels of a picture so large. */
+/** A point in pixels. */
 type Point = readonly [x: number, y: number];
 
-/** The strokes of a mark on a picture so large, px: its line, closed for an outline, and the head of an arrow. */
+/** The strokes of a mark in pixels: its line (closed for an outline) and the head of an arrow. */
 export function strokesOf({ kind, spots }: Mark, width: number, height: number): Point[][] {
   const points = spots.map(({ x, y }): Point => [x * width, y * height]);
   const [first] = points;
@@ -73,7 +73,7 @@ export function strokesOf({ kind, spots }: Mark, width: number, height: number):
   return [points, [wing(HEAD_ANGLE), last, wing(-HEAD_ANGLE)]];
 }
 
-/** Where the label of a mark stands: in the middle of its line, at the top of its outline, px. */
+/** The position of a mark's label in pixels: the middle of a line, the top of an outline. */
 export function labelAt({ kind, spots }: Mark, width: number, height: number): Point {
   const points = spots.map(({ x, y }): Point => [x * width, y * height]);
   const count = Math.max(1, points.length);
@@ -85,7 +85,7 @@ export function labelAt({ kind, spots }: Mark, width: number, height: number): P
   return [x, y];
 }
 
-/** Strokes as the path of a drawing. */
+/** The strokes as an SVG path. */
 export const pathOf = (strokes: readonly (readonly Point[])[]): string =>
   strokes
     .map((points) =>
@@ -93,7 +93,7 @@ export const pathOf = (strokes: readonly (readonly Point[])[]): string =>
     )
     .join(' ');
 
-/** The look of marks on a picture so large, px: seen on any ground, light on a dark edge, the same in both themes. */
+/** The colours and widths of marks: visible on any picture, light with a dark edge, the same in both themes. */
 export function lookOf(width: number, height: number) {
   const side = Math.max(width, height);
   const line = Math.max(2, side / 220);

@@ -13,7 +13,7 @@ import { Txt } from '@/shared/ui/Txt';
 import { useWords } from '@/shared/ui/useWords';
 import { useNow } from '@/shared/ui/useNow';
 
-/** The sheet that goes to who must decide: why it was stopped, the section, and every measurement taken. */
+/** The sheet for those who must decide: why the job was stopped, the section, and every measurement. */
 export function ReferralScreen() {
   const { id = '' } = useLocalSearchParams<{ id: string }>();
   const { view, error, loading } = useRepair(id);

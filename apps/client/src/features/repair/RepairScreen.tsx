@@ -20,7 +20,7 @@ import { SectionOf } from '../../shared/repair/SectionOf';
 import { useRepair, type OpenRepair } from '../../shared/repair/useRepair';
 import { roundsPlaced, type RepairView } from '@kelmot/contract';
 
-/** Whether a new plan is on its way that this device cannot make by itself: the one that is shown is then not to be worked from. */
+/** Whether a new plan is queued that only the server can make: then nobody may work by the plan that is shown. */
 const isPlanning = ({ waiting }: OpenRepair, view: RepairView): boolean => {
   const made = waiting.map((w) => w.command).findLast((c) => c.type === 'plan.make');
   const stands = waiting.some((w) => w.command === made && !w.refused);
@@ -30,7 +30,7 @@ const isPlanning = ({ waiting }: OpenRepair, view: RepairView): boolean => {
 const plannedOf = (repair: OpenRepair, view: RepairView) =>
   isPlanning(repair, view) ? undefined : view.plan?.body;
 
-/** A station that works from the plan, or the word that there is none yet. */
+/** A station that needs a plan, or a notice that there is no plan yet. */
 function Planned({
   view,
   repair,
@@ -89,10 +89,10 @@ function Planned({
   );
 }
 
-/** Screens of a repair that are no station: the job one step at a time, and what whoever comes next is told. */
+/** Screens of a repair that are not stations: the run sheet and the handover. */
 const BESIDE = ['run', 'handover'] as const;
 
-/** One repair at one station, or beside them, by its address. */
+/** One repair at one station, run sheet or handover, by its address. */
 export function RepairScreen() {
   const { id = '', station: raw } = useLocalSearchParams<{ id: string; station: string }>();
   const station = StationId.safeParse(raw).data ?? BESIDE.find((name) => name === raw) ?? 'survey';

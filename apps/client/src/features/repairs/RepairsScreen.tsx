@@ -24,7 +24,7 @@ import { useZone } from '@/shared/ui/useZone';
 import { openRepair } from '../../shared/repairs/openRepair';
 import { placeOf, useActs, type ActRow } from '../../shared/repairs/useActs';
 
-/** When it must be back, or when it was closed and is looked at again. */
+/** When it must be back in service, or when it was closed and its next look is due. */
 function whenText({ row }: ActRow, now: number, zone: Zone): string {
   const day = (at: string) => dateText(Date.parse(at), zone);
   return row.status === 'closed'

@@ -28,7 +28,7 @@ import { useNow } from '@/shared/ui/useNow';
 import { useWords } from '@/shared/ui/useWords';
 import { useZone } from '@/shared/ui/useZone';
 
-/** How each part is set apart. */
+/** The style of each part. */
 const TONES: Partial<Record<ToldKey, string>> = {
   closes: 'text-ochreInk',
   again: 'text-oxideInk',
@@ -50,7 +50,7 @@ function Parts({ parts, testID }: { parts: readonly ToldPart[]; testID?: string 
   ));
 }
 
-/** What somebody told when they left, as it was told. */
+/** A handover as it was written. */
 function ToldThen({ told, at }: { told: Told; at: string }) {
   return (
     <View className="gap-4 border-b border-ink bg-sheet px-4 py-4" testID="handed-over">
@@ -63,7 +63,7 @@ function ToldThen({ told, at }: { told: Told; at: string }) {
   );
 }
 
-/** What whoever comes next is told, made from the record: read, heard or sent on, and kept once it is handed over. */
+/** The handover for the next person, made from the record: read, heard or sent, and saved once it is handed over. */
 export function HandoverScreen({ view, repair }: { view: RepairView; repair: OpenRepair }) {
   const now = useNow(15_000);
   const zone = useZone();
@@ -71,7 +71,7 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
   const { copy, said, byHand } = useCopy();
   const [note, setNote, dropNote] = useKeptText(`${view.id}/${HANDOVER}`);
   const told = handoverOf(view, now, zone);
-  // What has nothing to tell is left out.
+  // Parts without content are left out.
   const partsIn = (word: typeof tell): ToldPart[] =>
     TOLD_KEYS.map((part) => ({ part, lines: told[part].map(word) })).filter(
       ({ lines }) => lines.length > 0,

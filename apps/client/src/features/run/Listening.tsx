@@ -7,13 +7,13 @@ import { Txt } from '@/shared/ui/Txt';
 import { useOnce } from '@/shared/ui/useOnce';
 import type { Press, Run } from './useRun';
 
-/** Puts figures that were said into the boxes that take figures: one into each, or all into the only one. */
+/** Puts spoken figures into the boxes: one into each box, or all into the only one. */
 function typeFigures(hold: HoldAct, figures: string[]): void {
   const boxes = (hold.entry?.frames ?? []).flatMap((f) => f.boxes).filter((box) => box.numeric);
   const [only] = boxes;
   if (boxes.length === 1 && only) return hold.type(only.key, figures.join(' '));
   const empty = boxes.filter((box) => hold.typed(box.key) === '');
-  // All that are asked for begin with the first; fewer go on where nothing is yet.
+  // A full set starts at the first box; fewer figures go into the empty boxes.
   const into = figures.length === boxes.length ? boxes : empty;
   into.slice(0, figures.length).forEach((box, i) => hold.type(box.key, figures[i] ?? ''));
 }
@@ -22,11 +22,11 @@ interface ListeningProps {
   run: Run;
   hold: HoldAct;
   press: Press;
-  /** What is read out again when somebody asks for it. */
+  /** The text that is read out again on request. */
   text: string;
 }
 
-/** The run sheet by ear: what is said does what a press does, and the screen says what was understood. */
+/** The run sheet by voice: a spoken word does what a press does, and the screen shows what was understood. */
 export function Listening({ run, hold, press, text }: ListeningProps) {
   const next = useOnce(() => {
     if (!press.disabled) press.go();

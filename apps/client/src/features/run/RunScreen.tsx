@@ -11,7 +11,7 @@ import type { Deed } from '@kelmot/core';
 import { RunAction, RunEnd, RunStep } from './RunSheet';
 import { useDeed, useRun, type Run } from './useRun';
 
-/** The frame of a repair, at the station of what is shown. */
+/** The frame of a repair, at the station of the step that is shown. */
 function RunFrame({
   deed,
   action,
@@ -48,7 +48,7 @@ function Doing({ deed, ...props }: StationProps & { run: Run; deed: Deed }) {
   );
 }
 
-/** The job from Prep to Accept one step at a time; when all is done, its signature. */
+/** The job from Prep to Accept one step at a time; at the end, its signature. */
 export function RunScreen(props: StationProps) {
   const run = useRun(props);
   const deed = run.shown === null ? undefined : run.deeds[run.shown];

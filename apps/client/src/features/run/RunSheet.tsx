@@ -61,7 +61,7 @@ export type DeedProps = StationProps & { run: Run; deed: Deed } & ReturnType<typ
 const minutesOf = ({ step, batch, fromMin, toMin }: Deed): number =>
   batch ? toMin - fromMin : stepTime(step);
 
-/** What was done before, or comes after: in sight, and a touch away. Nothing at either end. */
+/** The previous or the next step: visible, and one touch opens it. Empty at either end. */
 function Neighbour({
   side,
   at,
@@ -93,7 +93,7 @@ function Neighbour({
   );
 }
 
-/** How the job stands against its plan, what that does to the pail, and which window closes next. */
+/** How the job stands against its plan, the effect on the open batch, and the window that closes next. */
 function Standing({ props, now }: { props: DeedProps; now: number }) {
   const zone = useZone();
   const { view, plan, run } = props;
@@ -123,7 +123,7 @@ function Standing({ props, now }: { props: DeedProps; now: number }) {
   );
 }
 
-/** What whoever was here before has told: to be read first, by whoever comes next. */
+/** The handover of the previous person: the next person reads it first. */
 function ToldBefore({ id, view, repair }: StationProps) {
   const now = useNow(60_000);
   const zone = useZone();
@@ -144,7 +144,7 @@ function ToldBefore({ id, view, repair }: StationProps) {
   );
 }
 
-/** One thing to do, large: its words, its figures, what it asks for, and what can go wrong. */
+/** The current step, large: its instruction, its figures, its hold, and what can go wrong. */
 export function RunStep(props: DeedProps) {
   const { id, view, plan, repair, run, deed, hold } = props;
   const now = useNow();
@@ -270,7 +270,10 @@ export function RunStep(props: DeedProps) {
   );
 }
 
-/** What is done with one thumb, a knuckle, a pedal or a key: the deed that is shown; what comes next stands over it. */
+/**
+ * The one large button, usable with a thumb, a knuckle, a pedal or a key: does the current task. The next task is shown
+ * above it.
+ */
 export function RunAction(props: DeedProps) {
   const { run, press } = props;
   const layout = useLayout();
@@ -299,7 +302,7 @@ export function RunAction(props: DeedProps) {
   );
 }
 
-/** When all is done: what was found, and the signature. */
+/** The end of the job: what was found, and the signature. */
 export function RunEnd(props: StationProps & { run: Run }) {
   return (
     <View testID="run-end">

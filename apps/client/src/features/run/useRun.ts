@@ -25,7 +25,7 @@ import { useNow } from '@/shared/ui/useNow';
 import { useZone } from '@/shared/ui/useZone';
 import { useWords } from '@/shared/ui/useWords';
 
-/** The one thing that a press does now. */
+/** The one action that a press does now. */
 export interface Press {
   label: string;
   disabled: boolean;
@@ -34,12 +34,12 @@ export interface Press {
   go: () => void;
 }
 
-/** The run sheet of a job: everything there is to do, which of it is at hand, which is looked at. */
+/** The run sheet of a job: all tasks, the current one, and the one that is shown. */
 export interface Run {
   deeds: Deed[];
-  /** The first that is not done; null when all is. */
+  /** The first task that is not done; null when all are done. */
   hand: number | null;
-  /** The one that is shown: what is at hand, unless somebody looks back or ahead. */
+  /** The task that is shown: the current one, unless somebody looks back or ahead. */
   shown: number | null;
   look: (at: number | null) => void;
 }
@@ -52,7 +52,7 @@ export function useRun({
   const now = useNow();
   const deeds = useMemo(() => deedsOf(plan), [plan]);
   const hand = atHand(deeds, view, now);
-  // What is looked at is held by its id, and let go of once it is at hand.
+  // The shown task is kept by its id, and released once it is current.
   const [looked, setLooked] = useState<string | null>(null);
   const handId = hand === null ? null : (deeds[hand]?.id ?? null);
   const [lastHand, setLastHand] = useState(handId);
@@ -60,7 +60,8 @@ export function useRun({
     setLastHand(handId);
     const was = deeds.find((d) => d.id === lastHand);
     const by = was && deedDone(was, view, plan, now) ? lastRecord(was, view)?.byId : undefined;
-    // Somebody else has done what is shown: it stays until this person goes on, so that nothing moves under a thumb.
+    // Somebody else did the task that is shown: it stays until this person goes on, so that nothing moves under a
+    // thumb.
     if (was && looked === null && by !== undefined && by !== me?.id) setLooked(was.id);
   }
   const at = deeds.findIndex((d) => d.id === looked);
@@ -69,7 +70,7 @@ export function useRun({
   return { deeds, hand, shown: at < 0 || at === hand ? hand : at, look };
 }
 
-/** What a deed is called: its step, and which batch of its round where it is done with one. */
+/** The name of a task: its step, and the batch of its round where the step is done per batch. */
 export function useDeedName(plan: Plan): (deed: Deed) => string {
   const { say, tell } = useWords();
   return ({ step, batch }) => {
@@ -78,20 +79,20 @@ export function useDeedName(plan: Plan): (deed: Deed) => string {
     const [title, of] = [tell(step.title), batchName(round, batch, say)];
     if (step.name === 'mix') return `Mix, ${of}`;
     if (round.batches.length <= 1) return title;
-    // A step may be called as its round is: "Mortar, 1 of 2".
+    // A step may have the name of its round: "Mortar, 1 of 2".
     const name = lowered(say(round.name));
     return lowered(title) === name ? title + of.slice(name.length) : `${title}: ${of}`;
   };
 }
 
-/** Whether what is at hand is a wait that runs: what follows it may then be done meanwhile. */
+/** Whether the current task is a running wait: the next task may then be done meanwhile. */
 const waiting = ({ deeds, hand }: Run, { view }: StationProps, now: number): boolean => {
   const step = hand === null ? undefined : deeds[hand]?.step;
   const ends = step ? waitEnds(step, view) : null;
   return ends !== null && ends > now;
 };
 
-/** What meets the deed that is shown, the one press that does it, and the way on where a clock beside it is not counted. */
+/** What the shown task needs, the one press that does it, and the way past a clock that somebody does not use. */
 export function useDeed(
   run: Run,
   deed: Deed,
@@ -106,7 +107,7 @@ export function useDeed(
   const { step, batch } = deed;
   const hold = useHold({ ...props, step, batchNo: batch?.no ?? null });
   const count = useCount({ step, view, repair });
-  // Who counts by another clock goes on without this one.
+  // A person who times it with another clock goes on without this one.
   const [uncounted, setUncounted] = useState<string | null>(null);
   const due =
     count !== null && (count.runs || count.begun < countsBy(count.timed, plan, batch ?? null));
@@ -114,7 +115,7 @@ export function useDeed(
 
   const ahead = run.hand !== null && (run.shown ?? 0) > run.hand;
   const begin = (act: () => void) => () => {
-    // The job has come as far as what is done in it.
+    // The job's station follows the task that is done.
     if (
       STATIONS.indexOf(step.station) > STATIONS.indexOf(view.station) &&
       mayMove(view, step.station, now) === null
@@ -124,7 +125,7 @@ export function useDeed(
   };
   const go = (act: () => void) => () => {
     begin(act)();
-    // What comes next is shown: after what was done while something dries, the one after it.
+    // Shows the next task; during a wait, the task after the one that was done.
     run.look(ahead ? (run.shown ?? 0) + 1 : run.hand);
   };
   const press = (label: string, act: () => void, more: Partial<Press> = {}): Press => ({
@@ -155,7 +156,7 @@ export function useDeed(
     if (wait) return not(`From ${until(wait.at)}: ${lowered(name(deed))}`);
     if (batch && running?.batch.no !== batch.no)
       return press(startLabel, start, { disabled: held !== null, sign: 'next' });
-    // Past its life it is not to be worked with, whatever is next.
+    // Past its working life a batch must not be used, whatever the next task is.
     if (running && batch && now > pailMoments(plan, running.batch, running.mix).ends)
       return press('Bin this batch: it is past its life', () =>
         repair.send({ type: 'mix.binned', mixId: running.mix.id }),

@@ -14,7 +14,7 @@ import { FieldFrame, TextBox } from '@/shared/ui/fields';
 import { goToFirstWrong } from '@/shared/ui/keyboard';
 import { Txt } from '@/shared/ui/Txt';
 
-/** A short code by which somebody comes back on this device: for one that is handed on at a change of shift. */
+/** A short code for signing in again on this device, when it is shared between shifts. */
 export function OwnCode() {
   const [open, setOpen] = useState(false);
   const [code, setCode] = useState('');

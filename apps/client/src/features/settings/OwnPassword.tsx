@@ -7,7 +7,7 @@ import { FieldFrame, TextBox } from '@/shared/ui/fields';
 import { goToFirstWrong } from '@/shared/ui/keyboard';
 import { Txt } from '@/shared/ui/Txt';
 
-/** Somebody’s own new password. It ends every session of theirs but this one. */
+/** Changes a person's own password. Ends all their sessions except this one. */
 export function OwnPassword() {
   const [open, setOpen] = useState(false);
   const [current, setCurrent] = useState('');

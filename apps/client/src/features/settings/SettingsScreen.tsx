@@ -31,7 +31,7 @@ const UNITS = [
   { value: 'us', label: 'US' },
 ];
 
-/** Who works here; units, theme and how clocks call; and the way out. */
+/** Settings: people on this device, units, theme, calls, and signing out. */
 export function SettingsScreen() {
   const dispatch = useAppDispatch();
   const settings = useAppSelector((s) => s.settings);
@@ -93,7 +93,7 @@ export function SettingsScreen() {
             on={settings.aloud}
             onToggle={() => {
               dispatch(aloudChosen(!settings.aloud));
-              // Said at a touch: browsers ask for one before a page may speak.
+              // Spoken on touch: browsers need a touch before a page may speak.
               if (!settings.aloud) speak('Read aloud is on.', { atOnce: true });
               else hush();
             }}

@@ -23,7 +23,7 @@ interface Typing {
 const each = <T>(typed: Record<string, T>, say: (key: string, one: T) => T): Record<string, T> =>
   Object.fromEntries(Object.entries(typed).map(([key, one]) => [key, say(key, one)]));
 
-/** A survey whose bare figures say the unit that they were meant in. */
+/** A survey draft whose bare figures get the unit that they were typed in. */
 function surveySaid(draft: SurveyDraft, system: UnitSystem): SurveyDraft {
   const fields = new Map(draftFields(draft).map((f) => [f.path, f.field]));
   return withUnits(draft, (path) => {
@@ -37,7 +37,7 @@ function toolSaid(tool: string, typed: Typed, system: UnitSystem): Typed {
   return calc ? withUnitsTyped(formOf(calc), typed, system) : typed;
 }
 
-/** Chooses the units of whoever reads. A bare “38” was meant in the old ones: it says so before the new ones take over. */
+/** Changes the units. A bare “38” was typed in the old units: it gets its unit before the new ones apply. */
 export const chooseUnits =
   (units: UnitSystem) =>
   (dispatch: Dispatch, getState: () => Typing): void => {

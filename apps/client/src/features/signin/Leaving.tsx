@@ -8,17 +8,17 @@ import { SecondaryButton } from '@/shared/ui/Button';
 import { Skeleton } from '@/shared/ui/states';
 import { Txt } from '@/shared/ui/Txt';
 
-/** How often the server is tried while there is no signal, ms. */
+/** How often to try the server while there is no signal, ms. */
 const AGAIN_MS = 4000;
 
-/** Tells the server that somebody signed out here, as soon as it can be told; nobody is let in before. */
+/** Tells the server that somebody signed out here, as soon as there is signal. Nobody can sign in before that. */
 export function Leaving() {
   const dispatch = useAppDispatch();
   const signal = useAppSelector((s) => s.view.signal);
   const [signOut] = useSignOutMutation();
   const tell = useCallback(async () => {
     const { error } = await signOut();
-    // A session that had ended already is as good.
+    // A session that has already ended counts as signed out.
     if ((error as ApiError | undefined)?.kind === 'offline') return;
     await forgetWho();
     dispatch(api.util.resetApiState());

@@ -11,7 +11,7 @@ import { Txt } from '@/shared/ui/Txt';
 import { reasonOf } from './reasonOf';
 import { useComeIn } from './useComeIn';
 
-/** The code of whoever was tapped; on one that is right they are here. */
+/** The code of the selected person; a correct code signs them in. */
 function CodeBox({ person }: { person: DevicePerson }) {
   const [code, setCode] = useState('');
   const { comeIn, error, isLoading } = useComeIn();
@@ -44,7 +44,7 @@ function CodeBox({ person }: { person: DevicePerson }) {
   );
 }
 
-/** Without signal nobody can be asked whether a code is right: work goes on under the name, to be confirmed. */
+/** Without signal no code can be checked: the person goes on under their name, and confirms it later. */
 function TakeInHand({ person, signedIn }: { person: DevicePerson; signedIn: string }) {
   const dispatch = useAppDispatch();
   const isBack = person.id === signedIn;
@@ -64,14 +64,14 @@ function TakeInHand({ person, signedIn }: { person: DevicePerson; signedIn: stri
   );
 }
 
-/** Whom this device knows: tapped, and their code typed, they take the place of whoever is here. */
+/** The people that this device knows: select one and type the code to take over the device. */
 export function People({ here }: { here?: string }) {
   const { data: known = [] } = useHereQuery();
   const { data: me } = useMeQuery(undefined, { skip: !here });
   const signal = useAppSelector((s) => s.view.signal);
   const inHand = useAppSelector((s) => s.settings.inHand);
   const byHand = me !== undefined && !signal;
-  // Who is signed in gets the device back without a code of their own; a person of another site needs the server.
+  // The signed-in person takes the device back without a code; a person of another site needs the server.
   const people = byHand
     ? [...known.filter((p) => p.id !== me.id && p.siteId === me.siteId), me]
     : known;

@@ -12,12 +12,12 @@ import { useDialog } from '@/shared/ui/useDialog';
 import { reasonOf } from './reasonOf';
 import { useLeave } from './useLeave';
 
-/** What lies behind is there, and cannot be reached now: in both themes. */
+/** Dims the content behind, which cannot be used now; the same in both themes. */
 const SCRIM = 'rgba(0, 0, 0, 0.45)';
 
 /**
- * Asks on the spot for what says who somebody is: where a session `ended` in the middle of work, and of whoever took the
- * device in hand without signal. Nothing is closed, and what waits goes on.
+ * Asks for the password on the same screen: after a session `ended` during work, or from a person who took over the
+ * device without signal. Nothing closes, and the outbox stays.
  */
 export function SignInAgain({ me, ended }: { me: Me; ended: boolean }) {
   const dispatch = useAppDispatch();

@@ -13,7 +13,7 @@ import { reasonOf } from './reasonOf';
 const roleOf = ({ role, approves }: DemoUser): string =>
   approves.length > 0 ? `${role}, approves` : role;
 
-/** Sign-in by name and password; on a demo server its people stand there to be tapped. */
+/** Sign-in by name and password; on a demo server its people can be selected. */
 export function SignInScreen() {
   const [username, setUsername] = useState('');
   const [password, setPassword] = useState('');

@@ -1,6 +1,6 @@
 import { sayError, type ApiError } from '@/store/api';
 
-/** Why a sign-in was not taken, in one sentence without its full stop. */
+/** Why a sign-in was rejected, in one sentence without its full stop. */
 export function reasonOf(error: unknown): string {
   const e = error as ApiError;
   if (e.kind === 'problem' && e.problem.status === 401)

@@ -5,7 +5,9 @@ import { api, useSignInByCodeMutation } from '@/store/api';
 import { useAppDispatch } from '@/store/hooks';
 import { takenInHand } from '@/store/settings';
 
-/** Comes in by a code, in the place of whoever is here: nothing that they were answered is shown to the next. */
+/**
+ * Signs in by a code, in place of the present person: nothing of the previous person's answers is shown to the next.
+ */
 export function useComeIn() {
   const dispatch = useAppDispatch();
   const [send, { error, isLoading }] = useSignInByCodeMutation();

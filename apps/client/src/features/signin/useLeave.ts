@@ -2,8 +2,8 @@ import { useAppDispatch } from '@/store/hooks';
 import { left } from '@/store/settings';
 
 /**
- * Signs whoever is here out of this device, with or without signal: what waits stays, and is sent as theirs alone. The
- * server is told before anybody is let in again.
+ * Signs the present person out of this device, with or without signal. Their queued commands stay and are sent as
+ * theirs. The server is told before anybody signs in again.
  */
 export function useLeave(): () => void {
   const dispatch = useAppDispatch();

@@ -1,4 +1,4 @@
-/** What this uses of the platform’s recognition of speech, which the library of types does not know. */
+/** The part of the platform's speech recognition that this uses; the type library does not have it. */
 interface Recognition {
   lang: string;
   continuous: boolean;
@@ -17,9 +17,9 @@ type Platform = Partial<
   Record<'SpeechRecognition' | 'webkitSpeechRecognition', new () => Recognition>
 >;
 
-/** What passes by itself: nobody spoke, or it was ended to begin anew. */
+/** Errors that need no notice: nobody spoke, or the recognition was restarted. */
 const PASSING = ['no-speech', 'aborted'];
-/** Begun anew no sooner than this, ms: one that ends at once does not spin. */
+/** Least time between two starts, ms: a recognition that ends at once does not loop. */
 const AGAIN_MS = 400;
 
 const platform = () => {
@@ -38,8 +38,8 @@ function reasonOf(error: string): string {
 }
 
 /**
- * Listens until it is told to stop, and gives each phrase that is finished; not what the application itself says. `failed`
- * is told once where it cannot go on.
+ * Listens until stopped, and returns each finished phrase, except the application's own speech. Calls `failed` once if
+ * it cannot go on.
  */
 export function listen(heard: (text: string) => void, failed: (why: string) => void): () => void {
   const Ear = platform();

@@ -20,14 +20,14 @@ const ONES =
   );
 const TENS = 'twenty thirty forty fifty sixty seventy eighty ninety'.split(' ');
 const MINUS = ['minus', 'negative'];
-/** Said between figures, or after them, and no part of them. */
+/** Words between or after figures that are not part of them. */
 const BETWEEN = ['and', 'then', 'comma', 'degrees', 'percent', 'millimetres', 'microns', 'grams'];
 
-/** The figures in what was said, as they are typed; null where anything in it is none. */
+/** The figures in a phrase, as they would be typed; null if any word is not a figure. */
 function figuresOf(words: readonly string[]): string[] | null {
   const figures: string[] = [];
   let sign = '';
-  /** Digits of the figure under way; `tens` while ones may still follow. */
+  /** Digits of the present figure; `tens` while ones may still follow. */
   let under: { text: string; tens: boolean; point: boolean } | null = null;
   const end = () => {
     if (under) figures.push(sign + under.text);
@@ -70,7 +70,7 @@ function figuresOf(words: readonly string[]): string[] | null {
   return figures.length > 0 && figures.every((f) => !f.endsWith('.')) ? figures : null;
 }
 
-/** What somebody said, where it is meant for the run sheet; null for talk. Never part of a sentence. */
+/** The meaning of a phrase, if it is for the run sheet; null for other talk. Part of a sentence never counts. */
 export function understand(text: string): Said | null {
   const said = text
     .toLowerCase()

@@ -2,16 +2,16 @@ import { useEffect, useRef } from 'react';
 import { useAppSelector } from '@/store/hooks';
 import { hush, speak } from './voice';
 
-/** Something that is told once, when it comes: a verdict. */
+/** A text that is read aloud once, when it comes: a verdict. */
 export interface News {
   id: string;
   text: string;
 }
 
 /**
- * Reads a text aloud where somebody switched that on, anew each time that it is another, in place of the one before, and
- * before it what is new: not what was found here. Silent once it is left. Gives a way to hear the text again; null where
- * nothing is read aloud.
+ * Reads a text aloud if chosen: again at each change, in place of the text before, and after any news that comes while
+ * the screen is open. Silent once the screen is left. Returns a function that repeats the text; null if reading aloud
+ * is off.
  */
 export function useSpoken(text: string, news: News | null): (() => void) | null {
   const on = useAppSelector((s) => s.settings.aloud);

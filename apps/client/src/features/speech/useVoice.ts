@@ -4,7 +4,7 @@ import { listen } from './ear';
 import { understand, type Said } from './understand';
 
 export interface Voice {
-  /** What was understood last, as it was said; empty while nothing was. */
+  /** The last phrase that was understood, as it was said; empty while there is none. */
   heard: string;
   /** Why it does not listen. */
   failed: string | null;
@@ -12,7 +12,7 @@ export interface Voice {
 
 const SILENT: Voice = { heard: '', failed: null };
 
-/** Listens for what is meant for the run sheet, where somebody switched that on; null where nobody did. */
+/** Listens for phrases for the run sheet, if chosen; null if not. */
 export function useVoice(act: (said: Said) => void): Voice | null {
   const on = useAppSelector((s) => s.settings.listens);
   const [voice, setVoice] = useState<Voice>(SILENT);

@@ -1,8 +1,8 @@
-/** Whether this platform has a voice of its own. */
+/** Whether this platform can speak. */
 export const hasVoice = (): boolean =>
   typeof speechSynthesis !== 'undefined' && typeof SpeechSynthesisUtterance !== 'undefined';
 
-/** Says a text by the platform's own voice: after what it says already, or at once, in its place. */
+/** Speaks a text with the platform's voice: after the present text, or at once in its place. */
 export function speak(text: string, { atOnce = false } = {}): void {
   if (!hasVoice() || text.trim() === '') return;
   if (atOnce) speechSynthesis.cancel();
@@ -11,7 +11,7 @@ export function speak(text: string, { atOnce = false } = {}): void {
   speechSynthesis.speak(said);
 }
 
-/** Ends what it says. */
+/** Stops speaking. */
 export function hush(): void {
   if (hasVoice()) speechSynthesis.cancel();
 }

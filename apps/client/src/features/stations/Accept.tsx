@@ -27,13 +27,13 @@ import { heldText, ToRun } from './StepsStation';
 import type { StationProps } from '@/shared/repair/stationProps';
 import { useNowOf } from './useNowOf';
 
-/** What still stands between this repair and its sign-off by whoever is signed in; null when it may be signed. */
+/** What still prevents the signed-in person from signing off; null when they may sign. */
 function useGate({ view, plan, repair }: StationProps, override: string | null): Held | null {
   const now = useNowOf(view);
   const { data: site } = useSiteQuery();
   const zone = useZone();
   const { id, role } = repair.me ?? { id: '', role: 'viewer' as const };
-  // Until the settings of the site are here, those that the plan was made by.
+  // Until the site's settings have loaded, uses those of the plan.
   const { secondSigns } = site?.settings ?? plan.site;
   const signing = { verdict: 'accepted', override } as const;
   return maySign(view, signing, { id, role }, { secondSigns, zone }, { device: now, server: now });
@@ -41,7 +41,7 @@ function useGate({ view, plan, repair }: StationProps, override: string | null):
 
 const statementKey = (id: string) => `${id}/statement`;
 const overrideKey = (id: string) => `${id}/override`;
-/** Why somebody may not sign here, or what else must be said; nothing where it is only to wait or to work. */
+/** Why a person may not sign, or what else they must state. Empty if it is only to wait or to work. */
 function Withheld({ gate, view, repair }: StationProps & { gate: Held | null }) {
   const { say } = useWords();
   const [why, setWhy] = useKeptText(overrideKey(view.id));
@@ -74,7 +74,7 @@ function Withheld({ gate, view, repair }: StationProps & { gate: Held | null }) 
   );
 }
 
-/** Sign-offs that were given, and when to look again. */
+/** The sign-offs, and the date of the next look. */
 export function Signed({ view }: Pick<StationProps, 'view'>) {
   const zone = useZone();
   const { tell } = useWords();
@@ -109,7 +109,7 @@ export function Signed({ view }: Pick<StationProps, 'view'>) {
   );
 }
 
-/** What was found, the next look, and the way back when it is not good. Nothing once it is closed. */
+/** The result, the next look, and the way back if it is not good. Empty once the repair is closed. */
 export function SignOff({ view, plan, repair }: StationProps) {
   const { me } = repair;
   const gate = useGate({ id: view.id, view, plan, repair }, null);
@@ -176,7 +176,7 @@ export function SignOff({ view, plan, repair }: StationProps) {
   );
 }
 
-/** Accept: inspect, measure, sign off, return to service, say when to look again. */
+/** Accept: inspect, measure, sign off, return to service, set the date of the next look. */
 export function Accept(props: StationProps) {
   return (
     <View>
@@ -188,7 +188,7 @@ export function Accept(props: StationProps) {
   );
 }
 
-/** The one action of Accept: sign off. Closed while anything is open. */
+/** The main action of Accept: sign off. Disabled while anything is open. */
 export function AcceptAction(props: StationProps) {
   const { view, plan, repair } = props;
   const now = useNowOf(view);

@@ -17,7 +17,7 @@ import { MoveOn } from './StepsStation';
 import type { StationProps } from '@/shared/repair/stationProps';
 import { batchName, useBatches } from './useBatches';
 
-/** Build: the clock at hand, every round on one axis with now drawn through, the steps. */
+/** Build: the current clock, every round on one axis with a line at now, and the steps. */
 export function Build(props: StationProps) {
   const zone = useZone();
   const { view, plan } = props;
@@ -54,7 +54,7 @@ export function Build(props: StationProps) {
   );
 }
 
-/** The one action of Build: the pail at hand first, then the next batch, then on. */
+/** The main action of Build: the open batch first, then the next batch, then the next station. */
 export function BuildAction(props: StationProps) {
   const { id, view, plan } = props;
   const { say } = useWords();

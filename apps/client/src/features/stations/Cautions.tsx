@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { Disclosure } from '@/shared/ui/Button';
 import { Txt } from '@/shared/ui/Txt';
 
-/** The cautions of this plan: the first in sight, the rest one touch away. Local rules come first. */
+/** The cautions of this plan: the first one visible, the others on touch. Local rules come first. */
 export function Cautions({ plan }: { plan: Plan }) {
   const [open, setOpen] = useState(false);
   return (

@@ -26,7 +26,10 @@ import { RoundStrips } from './RoundStrips';
 import { StepList } from './Steps';
 import type { StationProps } from '@/shared/repair/stationProps';
 
-/** Cure: the strip of what the service loads large, the other rounds beside it, each milestone's time at the entered temperature, and the clock once something is mixed. */
+/**
+ * Cure: the strip of the loaded round large, the other rounds beside it, the time of each milestone at the entered
+ * temperature, and the clock once a batch is mixed.
+ */
 export function Cure(props: StationProps) {
   const { view, plan } = props;
   const now = useNow();
@@ -42,7 +45,7 @@ export function Cure(props: StationProps) {
   const mainRound = planRound(plan, plan.mainRound);
   const act = nextAct(gist, mixes, now, zone);
   if (!main) return <StepList station="cure" {...props} />;
-  // Before it is mixed the strip stands where it would, as the job runs now.
+  // Before mixing, the strip stands at its planned time, as the job runs now.
   const { strip, begun } = main;
   const at = strip.start;
   const run = running?.main ?? null;

@@ -17,7 +17,9 @@ interface GoOnWithoutProps {
   repair: OpenRepair;
 }
 
-/** An override: the job goes on without what a hold asks for. It is asked who may, and why; the record marks it. */
+/**
+ * An override: the job goes on without meeting a hold. Asks an authorised person for the reason; the record marks it.
+ */
 export function GoOnWithout({ step, view, repair }: GoOnWithoutProps) {
   const { say, tell } = useWords();
   const [opened, setOpened] = useState<string | null>(null);

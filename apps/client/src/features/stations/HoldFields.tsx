@@ -14,7 +14,7 @@ import { ListFromFile } from './ListFromFile';
 import { Wait } from './StepClock';
 import type { HoldAct, HoldProps } from './useHold';
 
-/** The dew point of what is typed, against the limits of the card. */
+/** The dew point of the typed values, against the limits of the card. */
 function Gauge({ plan, hold }: { plan: Plan; hold: HoldAct }) {
   const [width, setWidth] = useState(0);
   const read = hold.entry?.read(hold.typed);
@@ -36,7 +36,7 @@ function Gauge({ plan, hold }: { plan: Plan; hold: HoldAct }) {
   );
 }
 
-/** The instrument that a hold can be read by, where one can be reached. */
+/** The instrument that can read a hold, if one can be reached. */
 function ByInstrument({ step, plan, hold }: Pick<HoldProps, 'step' | 'plan'> & { hold: HoldAct }) {
   const by = useMemo(() => readBy(step.hold, plan), [step.hold, plan]);
   const expected = useCallback(() => by?.expects ?? [], [by]);
@@ -47,7 +47,7 @@ function ByInstrument({ step, plan, hold }: Pick<HoldProps, 'step' | 'plan'> & {
   );
 }
 
-/** The button of a hold where it is not the one of the screen. */
+/** The button of a hold, where it is not the main button of the screen. */
 export function HoldButton({ hold, repair }: { hold: HoldAct; repair: HoldProps['repair'] }) {
   return (
     <SecondaryButton
@@ -60,7 +60,7 @@ export function HoldButton({ hold, repair }: { hold: HoldAct; repair: HoldProps[
   );
 }
 
-/** What a hold asks for: its boxes, its clock, its pictures. `button` stands beside a single box, else under all. */
+/** The inputs of a hold: boxes, clock, pictures. `button` stands beside a single box, otherwise below all. */
 export function HoldFields({
   hold,
   button = null,

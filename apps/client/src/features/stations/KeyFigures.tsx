@@ -5,7 +5,7 @@ import { useWords } from '@/shared/ui/useWords';
 
 const MOST = 4;
 
-/** The first figures that the steps of a station name: a family brings its own, and no screen knows which. */
+/** The first figures that the steps of a station name. The family provides them; no screen knows which. */
 export function KeyFigures({ plan, station }: { plan: Plan; station: StationId }) {
   const { tell } = useWords();
   const ids = plan.steps.filter((s) => s.station === station).flatMap((s) => s.figures);
@@ -15,7 +15,7 @@ export function KeyFigures({ plan, station }: { plan: Plan; station: StationId }
       const of = roundOfFigure(plan, id);
       return figure ? [{ figure, of: of ? `${tell(of.name).toLowerCase()}, ` : '' }] : [];
     })
-    // An edge or a bed of nothing tells nothing.
+    // A figure of zero is left out.
     .filter(({ figure }) => figure.value !== 0)
     .slice(0, MOST);
   if (figures.length === 0) return null;

@@ -7,7 +7,7 @@ import { LinkButton } from '@/shared/ui/Button';
 import { Txt } from '@/shared/ui/Txt';
 import { useWords } from '@/shared/ui/useWords';
 
-/** Puts the readings of a file into the box, to be looked at and recorded; says where it is none. */
+/** Puts the readings of a file into the box for review; shows the error if the file cannot be read. */
 export function ListFromFile({
   of,
   stepId,

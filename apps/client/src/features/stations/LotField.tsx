@@ -14,14 +14,14 @@ import { useNow } from '@/shared/ui/useNow';
 import { useZone } from '@/shared/ui/useZone';
 import { useKeptText } from '../../shared/repair/useKeptText';
 
-/** Between the lots of two parts. */
+/** Separates the lots of two parts. */
 const BETWEEN = ' / ';
 
-/** Every lot that is named, and until when it is good as far as that is known. */
+/** Every lot that is entered, with its expiry date if it is known. */
 function Expiries({ text, known }: { text: string; known: ReadonlyMap<string, string> }) {
   const now = useNow(MINUTE);
   const zone = useZone();
-  // Good to the end of its day, by the calendar of the site.
+  // A lot is good until the end of its day, by the site's calendar.
   const today = dayIn(now, zone);
   const named = text.split(BETWEEN).map((lot) => lot.trim());
   return named.flatMap((lot) => {
@@ -43,7 +43,7 @@ function Expiries({ text, known }: { text: string; known: ReadonlyMap<string, st
   });
 }
 
-/** The lot of what is mixed: picked from the shelf, scanned from the code on its pack, or typed. */
+/** The lot of the batch: picked from the shelf, scanned from the code on its pack, or typed. */
 export function LotField({ keptAs, cardCode }: { keptAs: string; cardCode: string }) {
   const [text, setText] = useKeptText(keptAs);
   const [scanned, setScanned] = useState<{ lot: string; expiresOn: string } | null>(null);
@@ -59,7 +59,7 @@ export function LotField({ keptAs, cardCode }: { keptAs: string; cardCode: strin
     if (lot === null) return false;
     setLooking(false);
     if (expiresOn) setScanned({ lot, expiresOn });
-    // Two parts have two packs: the second is put beside the first.
+    // Two parts have two packs: the second lot is added after the first.
     const named = text.split(BETWEEN).map((part) => part.trim());
     const both = named.includes(lot) ? text : [text.trim(), lot].filter(Boolean).join(BETWEEN);
     setText(both.length <= MOST_LOT ? both : lot);

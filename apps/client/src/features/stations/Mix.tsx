@@ -17,13 +17,13 @@ import type { StationProps } from '@/shared/repair/stationProps';
 import { batchName, useBatches } from './useBatches';
 import { useNowOf } from './useNowOf';
 
-/** Mix: how much in all, the batch at hand, the scale, the clock. */
+/** Mix: the total amount, the current batch, the scale, the clock. */
 export function Mix(props: StationProps) {
   const zone = useZone();
   const { view, plan, repair } = props;
   const { units, say: words } = useWords();
   const { running, round } = useBatches(view, plan);
-  // Of the round at hand; when all is mixed, of what the service loads.
+  // The current round; when all is mixed, the round that the service loads.
   const of = round ?? planRound(plan, plan.mainRound);
   const figure = (id: string) => (of ? roundFigure(plan, of.id, id) : plan.figures[id]);
   const ofName = of && plan.rounds.length > 1 ? `${words(of.name).toLowerCase()}, ` : '';
@@ -71,7 +71,7 @@ export function Mix(props: StationProps) {
   );
 }
 
-/** The one action of Mix: start the next batch, say it is placed, or go on. The key t does the same. */
+/** The main action of Mix: start the next batch, mark it as placed, or go on. Key: t. */
 export function MixAction(props: StationProps) {
   const { view, plan, repair } = props;
   const now = useNowOf(view);

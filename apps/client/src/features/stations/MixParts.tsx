@@ -18,7 +18,7 @@ import { Weigh } from './Weigh';
 
 const lotKey = (id: string) => `${id}/lot`;
 
-/** Starting the next batch, and saying that the one in the pail is placed. */
+/** Starts the next batch, and marks the open batch as placed. */
 export function useMixing({ view, plan, repair }: Omit<StationProps, 'id'>) {
   const dispatch = useAppDispatch();
   const { say } = useWords();
@@ -47,7 +47,7 @@ export function useMixing({ view, plan, repair }: Omit<StationProps, 'id'>) {
   return { held, start, placed, startLabel };
 }
 
-/** The batch that comes next: what goes on the scale, what the scale shows, and its lot. */
+/** The next batch: target masses, what the scale shows, and its lot. */
 export function ToWeigh({
   view,
   plan,
@@ -77,7 +77,7 @@ export function ToWeigh({
   );
 }
 
-/** The batch in the pail: how long to mix, what it must look like, and what to do when it is late or no good. */
+/** The open batch: how long to mix, how it must look, and what to do when it is late or bad. */
 export function InThePail({ view, plan, repair }: Omit<StationProps, 'id'>) {
   const zone = useZone();
   const { running } = useBatches(view, plan);

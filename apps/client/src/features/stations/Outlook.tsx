@@ -5,8 +5,8 @@ import { FigureText } from '@/shared/ui/FigureText';
 import { Txt } from '@/shared/ui/Txt';
 
 /**
- * What a heater would bring, and before it is begun the chance of being ready and what to change where that is poor: from
- * then on its own clock tells.
+ * What a heater would change; before the job begins also the chance of being ready in time, and what to change where it
+ * is poor. Once begun, the job's own clock shows it.
  */
 export function Outlook({ plan, isBegun }: { plan: Plan; isBegun: boolean }) {
   const { units, tell } = useWords();

@@ -22,7 +22,7 @@ import { useNow } from '@/shared/ui/useNow';
 import { useZone } from '@/shared/ui/useZone';
 import { ClockRow } from './StepClock';
 
-/** The pail that is mixed: the one clock that rules the screen, and its own fine strip. */
+/** The clock of the open batch, large, with its own fine strip. */
 export function PailClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: PlanBatch }) {
   const now = useNow();
   const { c } = useTheme();

@@ -11,7 +11,7 @@ import { KeyFigures } from './KeyFigures';
 import { StepList } from './Steps';
 import type { StationProps } from '@/shared/repair/stationProps';
 
-/** When the forecast lets it be mixed, out of doors. */
+/** When the forecast allows mixing, outdoors. */
 function Windows({ plan }: { plan: Plan }) {
   const zone = useZone();
   const now = useNow(MINUTE);
@@ -35,7 +35,7 @@ function Windows({ plan }: { plan: Plan }) {
   );
 }
 
-/** Prep: the key figures, the cautions, the numbered steps with their holds. */
+/** Prep: the main figures, the cautions, the numbered steps with their holds. */
 export function Prep(props: StationProps) {
   const { plan, view } = props;
   const { say } = useWords();

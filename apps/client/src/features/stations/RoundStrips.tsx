@@ -21,7 +21,10 @@ import { useNow } from '@/shared/ui/useNow';
 import { useZone } from '@/shared/ui/useZone';
 import { useWords } from '@/shared/ui/useWords';
 
-/** From a little before the first mix to where the last round is ready: near hours wide, the rest coarse. */
+/**
+ * The axis from shortly before the first mix to the time when the last round is ready: the near hours wide, the rest
+ * coarse.
+ */
 function axisFor(strips: RoundStrip[], now: number, width: number, zone: Zone): Axis {
   const from = Math.min(now, ...strips.map((s) => s.strip.start));
   const to = Math.max(now, ...strips.map((s) => s.strip.ready));
@@ -31,7 +34,7 @@ function axisFor(strips: RoundStrip[], now: number, width: number, zone: Zone): 
     .flatMap(({ strip }) => [strip.segments[1]?.to ?? 0, strip.window?.to ?? strip.ready])
     .filter((at) => at > now);
   const near = Math.max(now, Math.min(...next, to)) + 20 * MINUTE;
-  // Two speeds only where the far part would crush the near one.
+  // Two scales only where the far part would make the near one too small.
   const broken = to - from > 3 * (near - from);
   return axisOf({
     from: from - lead,
@@ -43,7 +46,7 @@ function axisFor(strips: RoundStrip[], now: number, width: number, zone: Zone): 
   });
 }
 
-/** What is said beside a round: its window to the next, or when it is good. */
+/** The text beside a round: its window to the next round, or when it is ready. */
 function stateText({ strip, begun }: RoundStrip, now: number, zone: Zone): string {
   const clock = (at: number) => dayClockText(at, now, zone);
   if (!begun) return `not begun; about ${clock(strip.start)}`;
@@ -52,7 +55,7 @@ function stateText({ strip, begun }: RoundStrip, now: number, zone: Zone): strin
     : `good from ${clock(strip.ready)}`;
 }
 
-/** Every round of the job but the one that stands large beside it, one strip each, on one axis with now drawn through. */
+/** Every round except the large one, one strip each, on one axis with a line at now. */
 export function RoundStrips({
   view,
   plan,

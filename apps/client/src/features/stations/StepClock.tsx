@@ -17,7 +17,7 @@ interface CountProps {
   repair: OpenRepair;
 }
 
-/** A clock that was started and what it counts; nothing once it is over. It runs by the record, whatever the device did. */
+/** A running clock and what it counts; empty once it is over. It follows the record, not the device. */
 export function ClockRow({ ends, label }: { ends: number; label: Message }) {
   const zone = useZone();
   const now = useNow(1000);
@@ -33,14 +33,14 @@ export function ClockRow({ ends, label }: { ends: number; label: Message }) {
   );
 }
 
-/** The wait that a step asks for, while it runs. */
+/** The wait of a step, while it runs. */
 export function Wait({ step, view }: { step: Step; view: RepairView }) {
   const ends = waitEnds(step, view);
   if (step.hold?.kind !== 'countdown' || ends === null) return null;
   return <ClockRow ends={ends} label={step.hold.label} />;
 }
 
-/** What runs at other steps of a repair than the one that is shown. */
+/** The clocks that run at other steps of the repair. */
 export function ClocksBeside({ step, view, plan }: Omit<CountProps, 'repair'> & { plan: Plan }) {
   const now = useNow(1000);
   return startedClocks(view, plan)
@@ -48,7 +48,7 @@ export function ClocksBeside({ step, view, plan }: Omit<CountProps, 'repair'> & 
     .map(({ at, label }) => <ClockRow key={at} ends={at} label={label} />);
 }
 
-/** What is counted beside a step, and the record that begins the next. */
+/** What is counted at a step, and the command that starts the next count. */
 export function useCount({ step, view, repair }: CountProps) {
   const now = useNow(1000);
   const { say } = useWords();
@@ -71,7 +71,7 @@ export function useCount({ step, view, repair }: CountProps) {
   };
 }
 
-/** What is counted beside a step, one after another: the clock that runs or what was counted last, and the next. */
+/** The counts of a step, one after another: the running clock or the last count, and the next. */
 export function Counted({ children, ...props }: CountProps & { children?: ReactNode }) {
   const { tell } = useWords();
   const count = useCount(props);

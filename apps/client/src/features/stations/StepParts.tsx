@@ -15,7 +15,7 @@ interface PartProps {
   plan: Plan;
 }
 
-/** What the step waits for and what it may not wait longer than, with the clock as it runs. */
+/** What the step waits for, its latest time, and the running clock. */
 export function Waits({
   step,
   view,
@@ -26,7 +26,7 @@ export function Waits({
   const zone = useZone();
   const { tell } = useWords();
   const clock = (at: number) => dayClockText(at, now, zone);
-  // Where a window is missed by plan, what is done instead has links of its own.
+  // Where the plan misses a window, the added steps have their own links.
   return (runningPlan(view) ?? plan).links
     .filter((l) => l.to === step.id && l.instead.length === 0)
     .filter((l) => l.least > 0 || l.most !== null)
@@ -59,7 +59,7 @@ export function StepFigures({
   );
 }
 
-/** The last reading of a step against its limit, when and by whom. */
+/** The last reading of a step against its limit, its time and its person. */
 export function Verdict({ step, view }: Pick<PartProps, 'step' | 'view'>) {
   const zone = useZone();
   const { tell } = useWords();
@@ -80,7 +80,7 @@ export function Verdict({ step, view }: Pick<PartProps, 'step' | 'view'>) {
   );
 }
 
-/** By whom a step was ticked, and when; by two, that it was done twice. */
+/** Who ticked a step, and when; two people: that it was done twice. */
 export function TickedBy({
   step,
   view,
@@ -103,7 +103,7 @@ export function TickedBy({
   );
 }
 
-/** What can go wrong with a step, and what to do then; folded. */
+/** What can go wrong with a step, and the remedy; folded. */
 export function WrongSigns({ step }: Pick<PartProps, 'step'>) {
   const [open, setOpen] = useState(false);
   const { tell } = useWords();

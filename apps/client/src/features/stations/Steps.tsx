@@ -13,7 +13,7 @@ import { Counted } from './StepClock';
 import { StepFigures, TickedBy, Verdict, Waits, WrongSigns } from './StepParts';
 import { tickOf, useHold, waitOver, type HoldProps } from './useHold';
 
-/** The tick of a step that is done by doing it. */
+/** The tick of a step that needs no hold. */
 function Tick({ step, done, repair }: { step: Step; done: boolean; repair: OpenRepair }) {
   return (
     <Pressable
@@ -38,7 +38,7 @@ function Tick({ step, done, repair }: { step: Step; done: boolean; repair: OpenR
   );
 }
 
-/** What meets the hold of a step in a list: its boxes and a button. */
+/** The inputs and the button for a hold, in a list of steps. */
 function Meet(props: HoldProps) {
   const { step, view, repair } = props;
   const now = useNow(1000);
@@ -53,7 +53,7 @@ function Meet(props: HoldProps) {
   );
 }
 
-/** One step of the plan: what to do, its hold, what was recorded, and what can go wrong. */
+/** One step of the plan: its instruction, its hold, its record, and what can go wrong. */
 function StepRow({ no, ...props }: HoldProps & { no: number }) {
   const { step, view, plan, repair } = props;
   const now = useNow(step.hold?.kind === 'countdown' ? 1000 : 30_000);

@@ -8,7 +8,7 @@ import { lowered } from '@/shared/ui/lowered';
 import { useWords } from '@/shared/ui/useWords';
 import { useNowOf } from './useNowOf';
 
-/** What a gate says on the button that it holds: what is to be done first, or what is in the way. */
+/** The text of a button that a gate holds: what to do first, or what prevents it. */
 export function heldText({ by, title, why }: Held, say: (message: Message) => string): string {
   const [first] = why;
   if (by === 'open') return `${why.length} to do first: ${first ? lowered(say(first)) : ''}`;
@@ -16,7 +16,7 @@ export function heldText({ by, title, why }: Held, say: (message: Message) => st
   return say(title);
 }
 
-/** Leads to the work, one step at a time, naming the step at hand. */
+/** Opens the run sheet; names the current step. */
 export function ToRun({ id, view, plan }: StationProps): ReactNode {
   const now = useNowOf(view);
   const { say } = useWords();
@@ -33,7 +33,7 @@ export function ToRun({ id, view, plan }: StationProps): ReactNode {
   );
 }
 
-/** Moves on to the next station; while a hold is open, to the step that is. */
+/** Goes to the next station; while a hold is open, goes to its step. */
 export function MoveOn({ next, ...props }: StationProps & { next: StationId }): ReactNode {
   const { id, view, repair } = props;
   const now = useNowOf(view);

@@ -13,8 +13,8 @@ import type { StationProps } from '@/shared/repair/stationProps';
 const counted = (n: number, of: string): string => `${n} ${of}${n === 1 ? '' : 's'}`;
 
 /**
- * What was done, in the order of time: each reading against its limit, by whom, and what needs an eye. What was recorded
- * on plans that another has taken the place of is kept with them, never moved, never out of sight.
+ * The record in the order of time: each reading against its limit, its person, and marks. Records made on earlier plans
+ * stay with those plans and stay visible.
  */
 export function Story({ view }: Pick<StationProps, 'view'>) {
   const [open, setOpen] = useState(false);

@@ -13,15 +13,15 @@ import { FigureText } from '@/shared/ui/FigureText';
 import { Txt } from '@/shared/ui/Txt';
 import { useWords } from '@/shared/ui/useWords';
 
-/** More jobs than this for one leftover is a list, not a hint. */
+/** Most jobs that are offered for one leftover; more would be a list. */
 const MOST_OFFERED = 3;
 const NO_OFFERS: readonly LeftoverOffer[] = [];
 
-/** The packs of one supply: from which lot, or to be bought. */
+/** The packs of one supply: the lot, or that it must be bought. */
 const packText = ({ picks }: Supply): string =>
   picks.map((p) => `${p.count} × ${p.label}, ${p.lot ? `lot ${p.lot}` : 'buy'}`).join('; ');
 
-/** What this leaves over would do elsewhere: the job, what it takes, and how long there is for it. */
+/** A leftover that another job could use: the job, its amount, and the time left. */
 function Offer({ offer }: { offer: LeftoverOffer }) {
   const { units } = useWords();
   const takes = say(offer.takes, offer.quantity, units);
@@ -78,10 +78,10 @@ function Row({
   );
 }
 
-/** Names the moves of one plan, so that taking the same packs twice counts once. */
+/** Namespace of the ids of a plan's stock moves: taking the same packs twice counts once. */
 const NAMES = '6f1c0b1e-6c53-4a52-9a0b-6d6b1d1f7a10';
 
-/** Takes what the plan draws off the shelf, each lot by one move of the ledger. */
+/** Takes the plan's packs off the shelf: one stock move for each lot. */
 function TakeOff({ plan, repairId, planId }: { plan: Plan; repairId: string; planId: string }) {
   const send = useSend();
   const queue = useAppSelector((s) => s.outbox.queue);
@@ -120,16 +120,16 @@ function TakeOff({ plan, repairId, planId }: { plan: Plan; repairId: string; pla
   );
 }
 
-/** Everything to have at hand: how much, from which lot, what is left over. */
+/** All supplies: amount, lot, and leftover. */
 export function Supplies({
   plan,
   drawFor,
 }: {
   plan: Plan;
-  /** The repair and plan that packs are drawn for; left out where the list is only read. */
+  /** The repair and plan that the packs are for; absent where the list is only read. */
   drawFor?: { repairId: string; planId: string };
 }) {
-  // Where only read, as on another’s record, nothing is left over any more; without signal nothing is offered.
+  // A list that is only read shows no leftovers; without signal nothing is offered.
   const { data: offers = NO_OFFERS } = useLeftoversQuery(drawFor?.repairId ?? '', {
     skip: !drawFor,
   });

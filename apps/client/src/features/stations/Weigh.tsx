@@ -44,7 +44,7 @@ function Part({
   const part = letter === 'A' ? 'a' : 'b';
   const worked = roundFigure(plan, round, figure);
   const byVolume = roundFigure(plan, round, volume);
-  // The figures with their working are those of the first batch; the last one may be smaller.
+  // The working is of the first batch; the last batch may be smaller.
   const same = Math.abs((worked?.value ?? 0) - grams) < 1e-6;
   const [text, setText] = useKeptText(weightKey(view, part));
   const [scale, , drop] = useKeptText(scaleKey(view));
@@ -90,7 +90,7 @@ function Part({
   );
 }
 
-/** Weighing a batch: targets by mass, volumes beside them, what the scale shows, and the ratio it makes. */
+/** Weighs a batch: target masses, volumes beside them, what the scale shows, and the resulting ratio. */
 export function Weigh({
   view,
   plan,
@@ -132,7 +132,7 @@ export function Weigh({
         take={({ letter }, text, scale) => {
           const keep = (key: string, kept: string) => dispatch(textTyped({ key, text: kept }));
           if (letter === 'B') return keep(weightKey(view, 'b'), text);
-          // What stood beside it was weighed before, by whatever: the scale is kept once both are its own.
+          // The other part may come from another scale: the scale is recorded once it has weighed both parts.
           keep(weightKey(view, 'a'), text);
           dispatch(textsDropped([weightKey(view, 'b')]));
           keep(scaleKey(view), scale);

@@ -13,10 +13,10 @@ import {
 } from '@kelmot/core';
 import { readingFields } from '@kelmot/core/survey/common';
 
-/** A box to type in. */
+/** An input box. */
 export interface EntryBox {
   id: string;
-  /** What the text is kept under, within its step. */
+  /** The key of its text, within its step. */
   key: string;
   label: string;
   unit?: string;
@@ -24,25 +24,25 @@ export interface EntryBox {
   placeholder?: string;
 }
 
-/** What a hold asks to be typed: boxes in frames, and how what was typed is read. */
+/** The inputs of a hold: boxes in frames, and how their text is read. */
 export interface Entry {
   frames: { label: string; why?: string; boxes: EntryBox[] }[];
-  /** What it is a list of, where one can be taken from a file. */
+  /** The quantity of a list of readings, where it can come from a file. */
   listOf?: QuantityId;
   label: string;
   hint: string;
   testID: string;
-  /** The values, or what is wrong with each frame; `typed` gives the text of a box by its key. */
+  /** Returns the values, or the error of each frame; `typed` gives the text of a box by its key. */
   read: (
     typed: (key: string) => string,
   ) => { values: ReadingValues } | { wrong: (string | null)[] };
 }
 
 type HoldOf<K extends Hold['kind']> = Extract<Hold, { kind: K }>;
-/** The one text that most holds ask for. */
+/** The key of the only box, for most holds. */
 export const VALUE = 'value';
 
-/** Air, humidity and surface, each inside its range. */
+/** Air, humidity and surface, each within its range. */
 function ambientEntry(units: UnitSystem): Entry {
   const fields = Object.entries(readingFields);
   return {
@@ -102,8 +102,8 @@ function readingEntry(step: Step, hold: HoldOf<'reading'>, units: UnitSystem): E
 }
 
 /**
- * Readings in a row or a column, typed or pasted: spaces, line ends or semicolons between, or commas where they are not
- * the points of figures.
+ * Splits readings that were typed or pasted: at spaces, line ends or semicolons, or at commas that are not decimal
+ * points.
  */
 function inTurn(text: string): string[] {
   const parts = text
@@ -114,7 +114,7 @@ function inTurn(text: string): string[] {
   return parts.length === 1 && only && only.split(',').length > 2 ? only.split(',') : parts;
 }
 
-/** Several readings of one thing, typed with spaces between. */
+/** Several readings of one quantity, separated by spaces. */
 function setEntry(step: Step, hold: HoldOf<'hardness' | 'thickness'>, units: UnitSystem): Entry {
   const { symbol } = shownUnit('length', units);
   const asked =
@@ -165,8 +165,8 @@ function setEntry(step: Step, hold: HoldOf<'hardness' | 'thickness'>, units: Uni
 }
 
 /**
- * Who approved, and where it is written. Somebody whose account may approve it does so by signing in; a name that anybody
- * else types is kept, and marked as not verified.
+ * Who approved, and where it is written. An authorised person approves by signing in; a name that another person types
+ * is stored and marked as not verified.
  */
 function approvalEntry(step: Step, hold: HoldOf<'approval'>, me: Me | undefined): Entry {
   const who = PERMISSION_NAMES[hold.who];
@@ -213,7 +213,7 @@ function approvalEntry(step: Step, hold: HoldOf<'approval'>, me: Me | undefined)
   };
 }
 
-/** What is typed to meet the hold of a step; null where nothing is: a tick, a picture, a wait. */
+/** The inputs that meet the hold of a step; null for a tick, a picture or a wait. */
 export function entryOf(step: Step, units: UnitSystem, me: Me | undefined): Entry | null {
   const { hold } = step;
   switch (hold?.kind) {

@@ -1,5 +1,5 @@
 import { LEAST_NOTE } from '@kelmot/contract';
 
-/** What was typed as a statement or a reason, without its ends; null where it is too short for one. */
+/** A typed statement or reason, trimmed; null if it is too short. */
 export const reasonOf = (text: string): string | null =>
   text.trim().length < LEAST_NOTE ? null : text.trim();

@@ -13,7 +13,7 @@ interface StationScreen {
   action: ComponentType<StationProps>;
 }
 
-/** The five stations that work from a plan. They read its data, so a new family changes none of them. */
+/** The five stations that work from a plan. They read its data, so that a new family changes none of them. */
 export const stationScreens: Record<Exclude<StationId, 'survey' | 'match'>, StationScreen> = {
   prep: { body: Prep, action: (p) => <MoveOn {...p} next="mix" /> },
   mix: { body: Mix, action: MixAction },

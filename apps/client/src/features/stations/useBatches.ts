@@ -27,9 +27,9 @@ export interface Weighed {
 export interface Batches {
   running: { mix: Mix; batch: PlanBatch } | null;
   next: PlanBatch | null;
-  /** The round at hand: of what is in the pail, else of the next batch. */
+  /** The current round: of the open batch, otherwise of the next batch. */
   round: PlanRound | null;
-  /** What goes on the scale for the next batch; null where nothing is weighed. */
+  /** The parts to weigh for the next batch; null if nothing is weighed. */
   weigh: Weighing | null;
   weighed: Weighed;
   /** Why the next batch may not start yet; null when it may. */
@@ -37,10 +37,10 @@ export interface Batches {
 }
 
 export const weightKey = (view: RepairView, part: 'a' | 'b'): string => `${view.id}/weigh/${part}`;
-/** Under which the scale is kept that sent what is on it; typed over, it is typed. */
+/** The key of the scale that sent the values; a typed value counts as typed. */
 export const scaleKey = (view: RepairView): string => `${view.id}/weigh/scale`;
 
-/** A batch by its round, and its place there if there are more: "port paste, 1 of 2". */
+/** The name of a batch: its round, and its number if there are more: "port paste, 1 of 2". */
 export const batchName = (
   round: PlanRound,
   { no }: Pick<PlanBatch, 'no'>,
@@ -53,7 +53,7 @@ export const batchName = (
     : name;
 };
 
-/** Where the mixing stands: the batch in the pail, the next one, what the scale shows, and what still holds it. */
+/** The state of mixing: the open batch, the next one, what the scale shows, and what holds it. */
 export function useBatches(view: RepairView, plan: Plan): Batches {
   const texts = useAppSelector((s) => s.drafts.texts);
   const { units, say } = useWords();

@@ -21,27 +21,27 @@ export interface HoldProps {
   view: RepairView;
   plan: Plan;
   repair: OpenRepair;
-  /** The batch a tick is given for; null: the step as a whole. */
+  /** The batch of the tick; null: the whole step. */
   batchNo?: number | null;
 }
 
-/** The tick of a step, given or taken back. */
+/** A command that ticks a step or removes the tick. */
 export const tickOf = (step: Step, done: boolean, batchNo: number | null = null) =>
   ({ type: 'check.set', stepId: step.id, batchNo, done, note: '' }) as const;
 
-/** What is kept beside the texts of an entry: the instrument that they came from. */
+/** The key of the instrument that a hold's texts came from. */
 const INSTRUMENT = 'instrument';
 
-/** What meets a hold: what it asks to be typed, and the one thing to press. */
+/** How a hold is met: its inputs, and its one button. */
 export interface HoldAct {
   entry: Entry | null;
   typed: (key: string) => string;
   type: (key: string, text: string) => void;
-  /** Puts what an instrument sent into the boxes; typed over, it is typed. */
+  /** Puts an instrument's values into the boxes; a value that is changed by hand counts as typed. */
   take: (texts: Record<string, string>, instrument: string) => void;
-  /** What would be made of these texts; null where they cannot be read. */
+  /** The verdict on these texts; null if they cannot be read. */
   verdictOf: (texts: Record<string, string>) => Message | null;
-  /** What is wrong with each frame of the entry, once it was tried; what went wrong with a picture. */
+  /** The error of each frame after a try, and the error of a picture. */
   wrong: (string | null)[];
   label: string;
   hint?: string;
@@ -50,12 +50,15 @@ export interface HoldAct {
   act: () => void;
 }
 
-/** How the hold of a step is met, the same in a list and one at a time. Texts are kept on the device until they pass. */
+/**
+ * How the hold of a step is met, the same in a list and in the run sheet. Texts stay on the device until they are
+ * accepted.
+ */
 export function useHold({ step, view, plan, repair, batchNo = null }: HoldProps): HoldAct {
   const dispatch = useAppDispatch();
   const { units, say, tell } = useWords();
   const texts = useAppSelector((s) => s.drafts.texts);
-  // Of one step each: the same screen may go on to the next.
+  // For one step each: the same screen may show the next step.
   const [tried, setTried] = useState<string | null>(null);
   const [failed, setFailed] = useState<{ id: string; why: string } | null>(null);
   const entry = useMemo(() => entryOf(step, units, repair.me), [step, units, repair.me]);
@@ -89,7 +92,7 @@ export function useHold({ step, view, plan, repair, batchNo = null }: HoldProps)
     }
     setTried(null);
     const instrument = typed(INSTRUMENT);
-    // Which it was is kept with what it sent.
+    // The record names the instrument of its values.
     const values = (instrument ? { ...read.values, instrument } : read.values) as ReadingValues;
     repair.send({ type: 'reading.add', stepId: step.id, values });
     if (judgeReading(hold, values, plan).passed)
@@ -140,6 +143,6 @@ export function useHold({ step, view, plan, repair, batchNo = null }: HoldProps)
   };
 }
 
-/** Whether a wait was started and is over. */
+/** Whether a wait was started and has ended. */
 export const waitOver = (step: Step, view: RepairView, now: number): boolean =>
   step.hold?.kind === 'countdown' && stepDone(step, view, now);

@@ -2,12 +2,12 @@ import type { RepairView } from '@kelmot/contract';
 import { useLayoutEffect } from 'react';
 import { useClock } from '@/shared/ui/useNow';
 
-/** What may be done with a repair changes by the minute: its clock is looked at no more often than this, ms. */
+/** What may be done with a repair changes by the minute: interval between reads of the clock, ms. */
 const LOOK_MS = 5000;
 
 /**
- * The moment for what may be done with a repair, by the clock of the site: looked at now and then, and at once when
- * something is recorded, so that what was just done is not still to come.
+ * The time, by the site's clock, for deciding what may be done with a repair. Read at intervals, and at once after a
+ * record, so that a new record is never in the future.
  */
 export function useNowOf({
   checks,

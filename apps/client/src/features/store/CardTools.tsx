@@ -22,7 +22,7 @@ const sayOutcome = ({ code, version, outcome }: CardOutcome) =>
 
 type Read = { file: CardFile } | { say: string };
 
-/** Reads what was pasted or edited: a whole file, one card, or a list of them. */
+/** Reads pasted or edited JSON: a whole file, one card, or a list of cards. */
 function readCards(text: string): Read {
   let raw: unknown;
   try {
@@ -42,10 +42,10 @@ function readCards(text: string): Read {
   };
 }
 
-/** Larger than any file of cards that the server takes, characters. */
+/** Larger than any card file that the server accepts, characters. */
 const MOST_JSON = 500_000;
 
-/** A planner’s box of JSON: what is in it becomes cards, or says at which field it cannot. Nothing typed is lost. */
+/** A planner's JSON box: its content becomes cards, or the field with the error is named. Nothing typed is lost. */
 function CardBox({ start, onDone }: { start: string; onDone: () => void }) {
   const [text, setText] = useState(start);
   const [said, setSaid] = useState<string | null>(null);
@@ -99,7 +99,7 @@ function CardBox({ start, onDone }: { start: string; onDone: () => void }) {
   );
 }
 
-/** Export of all cards, and the box to bring them in: the open format is in docs/formats/cards.schema.json. */
+/** Exports all cards, and imports cards; the format is in docs/formats/cards.schema.json. */
 export function CardTools({ cards }: { cards: readonly Card[] }) {
   const me = usePerson();
   const [open, setOpen] = useState(false);

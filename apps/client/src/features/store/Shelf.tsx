@@ -10,10 +10,10 @@ import { Choices, FieldFrame, TextBox } from '@/shared/ui/fields';
 import { Txt } from '@/shared/ui/Txt';
 import { useNow } from '@/shared/ui/useNow';
 
-/** Whether a lot is over its last day. */
+/** Whether a lot is past its expiry date. */
 const over = (lot: ShelfLot, now: number) => !isGoodOn(lot.expiresOn, dayIn(now, 'UTC'));
 
-/** Packs of a card on the shelf, by those that may still be used. */
+/** The packs of a card on the shelf that may still be used. */
 export function shelfText(lots: readonly ShelfLot[], now: number): string {
   const good = lots.filter((l) => !over(l, now)).reduce((n, l) => n + l.count, 0);
   const past = lots.filter((l) => over(l, now)).reduce((n, l) => n + l.count, 0);
@@ -23,7 +23,7 @@ export function shelfText(lots: readonly ShelfLot[], now: number): string {
 
 type Move = Omit<StockMove, 'id' | 'at' | 'repairId'>;
 
-/** Puts a move of the shelf into the outbox: it shows at once, and goes when there is signal. */
+/** Puts a stock move into the outbox: shown at once, sent when there is signal. */
 function useMove(): (move: Move) => void {
   const send = useSend();
   return (move) => send({ type: 'shelf.move', move: { ...move, repairId: null } });
@@ -102,7 +102,7 @@ function Receive({ card }: { card: Card }) {
   );
 }
 
-/** The shelf of one card: each lot with what is left and its last day; packs taken out and put in. */
+/** The shelf of one card: each lot with its amount and expiry date; packs taken out and put in. */
 export function Shelf({ card }: { card: Card }) {
   const shelf = useShelf();
   const me = usePerson();

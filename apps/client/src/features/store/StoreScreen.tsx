@@ -101,7 +101,7 @@ function SystemFigures({ card }: { card: SystemCard }) {
   );
 }
 
-/** All that is known of a card: its figures, its shelf, its file. */
+/** All data of a card: figures, shelf, file. */
 function CardDetail({ card }: { card: Card }) {
   const units = useAppSelector((s) => s.settings.units);
   const [far, setFar] = useState(false);
@@ -180,7 +180,7 @@ const columnsOf = (onShelf: (code: string) => string | null): Column<Card>[] => 
   },
 ];
 
-/** The card in hand, in the third pane. */
+/** The selected card, in the third pane. */
 function CardAside({ card }: { card: Card }) {
   return (
     <ScrollView className="flex-1 px-4 py-3">
@@ -193,7 +193,7 @@ function CardAside({ card }: { card: Card }) {
   );
 }
 
-/** Store: the material cards the plant works with, each with its figures. */
+/** Store: the material cards of the plant, with their figures. */
 export function StoreScreen() {
   const { data: cards, isLoading, error, refetch } = useCardsQuery();
   const shelf = useShelf();

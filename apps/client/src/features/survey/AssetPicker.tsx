@@ -16,7 +16,7 @@ interface PickerProps {
 
 const MOST_SHOWN = 6;
 
-/** Which plant is damaged: typed to find it; what is not found can be entered as new. */
+/** Selects the damaged asset: search by typing; an unknown one can be entered as new. */
 export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
   const { data: assets = [] } = useAssetsQuery();
   const { asset } = draft;

@@ -5,7 +5,7 @@ import { LinkButton } from '@/shared/ui/Button';
 import { stopAt } from '@/shared/ui/keyboard';
 import { Txt } from '@/shared/ui/Txt';
 
-/** Which kind of repair it is: those usual on this kind of asset first, the others behind one touch. */
+/** Selects the kind of repair: the usual ones for this kind of asset first, the others on touch. */
 export function FamilyPicker({
   kind,
   value,

@@ -13,7 +13,7 @@ import { Txt } from '@/shared/ui/Txt';
 
 type Read = { file: PlanFile } | { say: string };
 
-/** Reads a plan file, or says at which field it is none. */
+/** Reads a plan file, or names the field with the error. */
 function readPlan(text: string): Read {
   let raw: unknown;
   try {
@@ -25,7 +25,7 @@ function readPlan(text: string): Read {
   return read.ok ? { file: read.file } : { say: read.say };
 }
 
-/** Begins a repair from a plan file: its survey, card and schools, planned anew with this site’s cards and shelf. */
+/** Begins a repair from a plan file: its survey, card and schools, planned again with this site's cards and shelf. */
 export function FromPlanFile() {
   const send = useSend();
   const clock = useAppSelector((s) => s.clock);
@@ -39,7 +39,7 @@ export function FromPlanFile() {
     const { survey, card, schools, seconds } = read.file.plan;
     const repairId = uuidv7();
     const at = new Date(nowBy(clock)).toISOString();
-    // The asset is found again by its tag: its id is this site’s own.
+    // The asset is looked up by its tag: its id belongs to this site.
     const timed = {
       ...survey,
       asset: { ...survey.asset, id: null },

@@ -15,7 +15,7 @@ const FIELDS = [
   ['readings.surfaceC', 'surfaceC', 'temperature'],
 ] as const;
 
-/** What was known, as it would be typed. */
+/** The known values, as they would be typed. */
 const typed = (air: KnownAir, units: UnitSystem): Record<string, string> =>
   Object.fromEntries(
     FIELDS.map(([path, key, quantity]) => [path, asTyped(air[key], quantity, units)]),
@@ -25,8 +25,8 @@ const isUntouched = ({ texts }: SurveyDraft): boolean =>
   FIELDS.every(([path]) => (texts[path] ?? '') === '');
 
 /**
- * Fills air and surface in from the last reading at this place, or out of doors from the weather, while nobody has typed
- * them; and says so for as long as they stand as they were filled in.
+ * Fills in air and surface from the last reading at this place, or outdoors from the weather, while nobody has typed
+ * them. Says so while they are unchanged.
  */
 export function KnownAirLine({ draftKey, draft }: { draftKey: string; draft: SurveyDraft }) {
   const zone = useZone();
@@ -34,7 +34,7 @@ export function KnownAirLine({ draftKey, draft }: { draftKey: string; draft: Sur
   const now = useNow(MINUTE);
   const units = useAppSelector((s) => s.settings.units);
   const { data } = useAirQuery(draft.asset.position);
-  // Under a roof the weather outside says nothing of the air.
+  // Under a roof the weather outside says nothing about the air.
   const known = data?.from === 'weather' && draft.texts['site.outdoors'] !== 'yes' ? null : data;
   const texts = known ? typed(known, units) : null;
   const untouched = isUntouched(draft);
@@ -44,7 +44,7 @@ export function KnownAirLine({ draftKey, draft }: { draftKey: string; draft: Sur
         draftFilledIn({
           key: draftKey,
           shown: draft,
-          // A letter may have come that is not on the screen yet.
+          // A letter may have been typed that is not on the screen yet.
           change: (now) => (isUntouched(now) ? { ...now, texts: { ...now.texts, ...texts } } : now),
         }),
       );

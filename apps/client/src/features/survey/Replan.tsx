@@ -8,7 +8,7 @@ import { StopMark } from '@/shared/ui/marks';
 import { Txt } from '@/shared/ui/Txt';
 import { useWords } from '@/shared/ui/useWords';
 
-/** What the plan becomes with the survey as it is typed now: worked out again at every letter, said in one line. */
+/** How the plan changes with the survey as it is typed: computed at each letter, shown in one line. */
 export function Replan({ view, survey }: { view: RepairView; survey: Survey | null }) {
   const { tell } = useWords();
   const { data: site } = useSiteQuery();

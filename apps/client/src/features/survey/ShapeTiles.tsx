@@ -4,7 +4,7 @@ import { stopAt } from '@/shared/ui/keyboard';
 import { SectionDrawing } from '@/shared/ui/SectionView';
 import { Txt } from '@/shared/ui/Txt';
 
-/** Picture tiles for the shape of the damage, drawn by the same section as the repair. */
+/** Picture tiles for the shape of the damage, drawn like the section of the repair. */
 export function ShapeTiles({
   family,
   shapes,

@@ -28,7 +28,7 @@ interface FormProps {
   draftKey: string;
   draft: SurveyDraft;
   errors: Record<string, string>;
-  /** A repair that is under way keeps its kind. */
+  /** A repair that has begun keeps its family. */
   fixedFamily: boolean;
 }
 
@@ -43,7 +43,7 @@ function Part({ title, children }: { title: string; children: React.ReactNode })
   );
 }
 
-/** One question of it, with its text as it is typed: a letter draws its own box anew, and the rest once there is time. */
+/** One question with its typed text: typing redraws only its own box at once, and the rest later. */
 const Box = memo(function Box({
   draftKey,
   path,
@@ -71,7 +71,7 @@ const Box = memo(function Box({
   );
 });
 
-/** The survey, made of the family's own fields: a new family brings data here, never a screen. */
+/** The survey form, made from the family's fields: a new family adds data, not a screen. */
 export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) {
   const { data: assets = [] } = useAssetsQuery();
   const dispatch = useAppDispatch();

@@ -34,7 +34,7 @@ import { Replan } from './Replan';
 import { useBase } from './useBase';
 import { SurveyForm } from './SurveyForm';
 
-/** The section of what has been typed so far; before a shape is chosen, nothing. */
+/** The section of what is typed so far; null before a shape is chosen. */
 function draftSection(
   draft: SurveyDraft,
   units: UnitSystem,
@@ -84,7 +84,7 @@ interface SurveyProps {
   repair?: OpenRepair;
 }
 
-/** The survey of a new repair, or of one that exists. Every letter is kept on the device until it is saved. */
+/** The survey of a new or an existing repair. Every letter stays on the device until it is saved. */
 export function SurveyScreen({ view, repair }: SurveyProps) {
   const dispatch = useAppDispatch();
   const clock = useAppSelector((s) => s.clock);
@@ -103,7 +103,7 @@ export function SurveyScreen({ view, repair }: SurveyProps) {
   useEffect(() => {
     if ((!kept || stale) && !isLoading) dispatch(draftFilled({ key: draftKey, draft, base }));
   }, [kept, stale, isLoading, draft, draftKey, base, dispatch]);
-  // A letter is painted in its box at once; the section and what follows from it come as soon as there is time.
+  // A letter shows in its box at once; the section and results follow when there is time.
   const calm = useDeferredValue(draft);
   return (
     <Surveyed
@@ -121,7 +121,7 @@ interface SurveyedProps extends SurveyProps {
   draftKey: string;
   draft: SurveyDraft;
   stored: SurveyDraft | null;
-  /** What it was begun on, where somebody else has changed that since. */
+  /** The survey that the draft was begun on, if somebody else has changed it since. */
   moved: Base | null;
 }
 
@@ -161,7 +161,7 @@ const Surveyed = memo(function Surveyed({
       router.replace(`/repair/${repairId}/match`);
       return;
     }
-    // By the version that was seen: what somebody else changed since is shown before anything is written over it.
+    // With the version that was seen: changes by others are shown before anything overwrites them.
     if (differs(typed) && !begun) repair?.send({ type: 'survey.save', survey }, moved?.version);
     dispatch(draftDropped(draftKey));
     router.navigate(`/repair/${view.id}/match`);

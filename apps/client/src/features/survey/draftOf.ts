@@ -13,10 +13,10 @@ import {
 } from '@kelmot/core';
 import type { Asset } from '@kelmot/contract';
 
-/** Enough digits to come back to the same size, without the dust of a conversion. */
+/** Enough digits for the same value, without rounding noise from the conversion. */
 const tidy = (x: number): string => String(Number(x.toPrecision(7)));
 
-/** A value in its base unit as it would be typed bare. */
+/** A value in its base unit, as it would be typed without a unit. */
 export const asTyped = (value: number, quantity: QuantityId, units: UnitSystem): string =>
   tidy(fromBase(value, shownUnit(quantity, units)));
 
@@ -26,7 +26,7 @@ function valueAt(survey: Survey, path: string): unknown {
     .reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], survey);
 }
 
-/** A stored survey as a draft to go on typing in. */
+/** A stored survey as a draft for editing. */
 export function draftOf(survey: Survey, units: UnitSystem): SurveyDraft {
   const { family, intent, asset, window, damages } = survey;
   const empty: SurveyDraft = {
@@ -50,7 +50,7 @@ export function draftOf(survey: Survey, units: UnitSystem): SurveyDraft {
   return { ...empty, texts };
 }
 
-/** What the plant reads and writes in, and its usual figures where they are known. */
+/** The units of the plant, and its usual figures if they are known. */
 interface Plant {
   units: UnitSystem;
   site: SiteSettings | null;
@@ -65,11 +65,11 @@ const emptyDraft = (family: string, startAt: string): SurveyDraft => ({
   texts: { ...familyOf(family).usual },
 });
 
-/** A new survey: what is nearly always so in its family is filled in; what must be looked at is not. */
+/** A new survey: what is nearly always the same in its family is filled in; what must be inspected is not. */
 export const newDraft = (family: string, startAt: string, site: SiteSettings | null): SurveyDraft =>
   draftBegun(emptyDraft(family, startAt), site);
 
-/** The same survey for another family: the asset and what both ask is kept, the damage begins anew. */
+/** The same survey for another family: the asset and shared answers stay, the damage starts empty. */
 export function withFamily(
   draft: SurveyDraft,
   family: string,
@@ -85,13 +85,13 @@ export function withFamily(
   return asset ? withAsset(moved, asset, { units, site }) : moved;
 }
 
-/** Whether a family’s survey lets this material be chosen. */
+/** Whether a family's survey offers this material. */
 function offers(family: string, material: string): boolean {
   const field = familyOf(family).groups.find((g) => g.id === 'parent')?.fields.material;
   return field?.kind === 'choice' && field.options.some((o) => o.value === material);
 }
 
-/** The draft with an asset taken from the register, and what it knows filled in. */
+/** The draft with an asset of the register, and its known data filled in. */
 export function withAsset(draft: SurveyDraft, asset: Asset, { units, site }: Plant): SurveyDraft {
   const { id, tag, name, position, costPerHour } = asset;
   const known: Record<string, string> = {};
@@ -111,7 +111,7 @@ export function withAsset(draft: SurveyDraft, asset: Asset, { units, site }: Pla
   };
 }
 
-/** A draft without one of its damages. Texts are kept by place: those behind the one taken out move up by one. */
+/** The draft without one damage. Texts are stored by index: those after it move up by one. */
 export function withoutDamage(draft: SurveyDraft, index: number): SurveyDraft {
   const texts = Object.fromEntries(
     Object.entries(draft.texts).flatMap(([path, text]) => {

@@ -4,8 +4,8 @@ import type { Base } from '@/store/drafts';
 import { useAppSelector } from '@/store/hooks';
 
 /**
- * What a survey that is typed was begun on, against what is stored by now. `moved`: what somebody typed was begun on
- * another survey than the present one. `stale`: so was one in which nobody has typed anything: it is filled anew.
+ * Compares the survey that a draft was begun on with the stored one. `moved`: typed answers are based on an older
+ * survey. `stale`: the same, but nobody typed anything, so it is filled in again.
  */
 export function useBase(
   view: RepairView | undefined,

@@ -5,10 +5,10 @@ import { useShelf } from '@/store/useShelf';
 import { useAppSelector } from '@/store/hooks';
 import { makeRunner } from '@/offline/workers/runner';
 
-/** A pause in typing this long, and the questions are weighed again. */
+/** After this pause in typing the questions are evaluated again, ms. */
 const SETTLE_MS = 400;
 
-/** Paths of the questions whose every answer changes nothing here, weighed off the screen's thread as answers come. */
+/** The paths of questions whose answer cannot change the result here, computed in a worker as answers come. */
 export function useSilent(draft: SurveyDraft): ReadonlySet<string> {
   const units = useAppSelector((s) => s.settings.units);
   const { data: cards } = useCardsQuery();

@@ -42,7 +42,9 @@ function Big({ label, text, id }: { label: string; text: string; id: string }) {
   );
 }
 
-/** How far does it go: for a card and a pack, what of a chosen damage one pack covers. Amounts as a plan would draw them. */
+/**
+ * How far a pack goes: for a card and a pack, how much of a damage one pack covers. Amounts as a plan would use them.
+ */
 export function HowFar({ card }: { card: SystemCard }) {
   const units = useAppSelector((s) => s.settings.units);
   const { data: site } = useSiteQuery();

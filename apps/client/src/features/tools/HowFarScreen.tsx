@@ -11,7 +11,7 @@ import { Txt } from '@/shared/ui/Txt';
 import { HowFar } from './HowFar';
 import { ToolHead } from './ToolHead';
 
-/** The same without a repair: any card, any pack, any damage that it repairs. */
+/** The same without a repair: any card, pack and damage. */
 export function HowFarScreen() {
   const { data: cards, isLoading, error, refetch } = useCardsQuery();
   const units = useAppSelector((s) => s.settings.units);

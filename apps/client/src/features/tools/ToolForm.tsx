@@ -23,16 +23,16 @@ type Path = (string | number)[];
 interface NodeProps extends Bound {
   node: FormNode;
   path: Path;
-  /** Said before the label where the same field stands in several rows. */
+  /** Prefix of the label, where the same field is in several rows. */
   row?: string;
-  /** The list it stands in names it already. */
+  /** The list already shows the label. */
   quiet?: boolean;
 }
 
 const idOf = (path: Path) => `tool-${path.join('.')}`;
 const bare = (text: string) => /^[-−\d.,\s/]*$/.test(text);
 
-/** One number or text in its box, with the unit a bare number is in. */
+/** One number or text in its box, with the unit of a bare number. */
 function Box({
   node,
   path,
@@ -67,7 +67,7 @@ function Box({
   );
 }
 
-/** Rows of a list: one line of boxes each, to add to and take from. */
+/** Rows of a list: one line of boxes each, with add and remove. */
 function Rows({ node, path, ...bound }: NodeProps & { node: Extract<FormNode, { kind: 'list' }> }) {
   const part = typedAt(bound.typed, path);
   const rows = Array.isArray(part) ? part : [];
@@ -188,10 +188,10 @@ function Node(props: NodeProps) {
   }
 }
 
-/** What takes a whole line where two fields stand side by side. */
+/** Kinds that take a whole line where two fields are side by side. */
 const WIDE: ReadonlySet<FormNode['kind']> = new Set(['list', 'variant', 'group']);
 
-/** The fields of a group: one under the other, two abreast where there is room. */
+/** The fields of a group: one below another, or two side by side where there is room. */
 export function Fields({
   node,
   path,

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { BackArrow } from '@/shared/ui/Button';
 import { Txt } from '@/shared/ui/Txt';
 
-/** The head of a quick tool: its name, and the way back to all of them. */
+/** The head of a quick tool: its name, and the link to all tools. */
 export function ToolHead({ title }: { title: string }) {
   return (
     <View className="flex-row flex-wrap items-center gap-x-2 border-b border-ink bg-sheet pr-4">

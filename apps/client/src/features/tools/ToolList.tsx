@@ -6,14 +6,14 @@ import { Pressable, View } from 'react-native';
 import { TextBox } from '@/shared/ui/fields';
 import { Txt } from '@/shared/ui/Txt';
 
-/** The one tool that asks a card of the store, and so is no plain calculation. */
+/** The one tool that needs a card of the store, and so is not a plain calculation. */
 const HOW_FAR = {
   name: 'how-far',
   title: 'How far does it go?',
   purpose: 'What one pack of a card covers of a crack, a patch or a hole.',
 };
 
-/** Every calculation as a quick tool, to be found by name or by what it is for. */
+/** Every calculation as a quick tool, found by name or purpose. */
 export function ToolList() {
   const [sought, setSought] = useState('');
   const words = sought.toLowerCase().split(/\s+/).filter(Boolean);

@@ -9,7 +9,7 @@ const figureText = (row: Extract<ResultRow, { kind: 'figure' }>) =>
     ? `€${row.shown.figure}`
     : `${row.shown.figure}${row.shown.unit ? ` ${row.shown.unit}` : ''}`;
 
-/** A result as lines of text, to be copied into a message or a record. */
+/** A result as lines of text, for a message or a record. */
 export function resultText(title: string, rows: ResultRow[]): string {
   const lines = rows.flatMap((row) => {
     if (row.kind === 'figure') return [`${row.label}: ${figureText(row)}`];

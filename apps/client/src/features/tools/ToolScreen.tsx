@@ -27,7 +27,7 @@ import { resultText, ToolResult } from './ToolResult';
 import { useCopy } from '@/shared/ui/useCopy';
 import { useCalc, type CalcState } from './useCalc';
 
-/** What the address carries, if it can be read: a link shared by somebody else. */
+/** The input in the address, if it can be read: a shared link. */
 function inputOf(text: string | undefined): unknown {
   if (!text) return undefined;
   try {
@@ -37,7 +37,9 @@ function inputOf(text: string | undefined): unknown {
   }
 }
 
-/** The typed form of a tool, kept on the device: from a shared link, else as it was left, else its example. */
+/**
+ * The typed form of a tool, kept on the device: from a shared link, otherwise as it was left, otherwise its example.
+ */
 function useTyped(calc: Calc) {
   const dispatch = useAppDispatch();
   const units = useAppSelector((s) => s.settings.units);
@@ -50,7 +52,7 @@ function useTyped(calc: Calc) {
     const typed = typedOf(form, inputOf(shared), units);
     if (shared === undefined) return;
     if (typed !== undefined) dispatch(toolTyped({ tool: calc.name, typed }));
-    // Taken over: from here what is typed counts, also after a reload.
+    // The link's input is taken: from now on the typed values count, also after a reload.
     router.replace(`/know-how/${calc.name}`);
   }, [shared, form, units, calc, dispatch]);
   return { form, typed: kept ?? example, example, put, units };
@@ -241,7 +243,7 @@ function Tool({ calc }: { calc: Calc }) {
   );
 }
 
-/** A calculation for use without a repair: typed fields, live answer, its working, and where it comes from. */
+/** A calculation without a repair: input fields, live answer, working, and source. */
 export function ToolScreen() {
   const { tool } = useLocalSearchParams<{ tool: string }>();
   const calc = calcByName.get(tool);

@@ -4,12 +4,12 @@ import { useEffect, useMemo, useState } from 'react';
 import { proxy } from 'comlink';
 import { makeRunner } from '@/offline/workers/runner';
 
-/** A pause in typing this long starts a long sum. */
+/** After this pause in typing a long calculation starts, ms. */
 const SETTLE_MS = 250;
 
 export interface CalcState {
   result: CallResult | null;
-  /** Under way in the worker: how far, 0 to 1. */
+  /** Progress in the worker, 0 to 1. */
   busy: number | null;
   stopped: boolean;
   stop: () => void;
@@ -22,7 +22,9 @@ interface Run {
   result: CallResult | null;
 }
 
-/** Runs a calculation live: short ones at once, long ones in a worker after a pause in typing, with progress and stop. */
+/**
+ * Runs a calculation live: short ones at once, long ones in a worker after a pause in typing, with progress and stop.
+ */
 export function useCalc(calc: Calc, input: unknown): CalcState {
   const key = input === null ? '' : JSON.stringify(input);
   const [halted, setHalted] = useState<string | null>(null);
@@ -35,7 +37,7 @@ export function useCalc(calc: Calc, input: unknown): CalcState {
     if (!calc.heavy || key === '' || stopped) return;
     let over = false;
     const tell = (share: number, result: CallResult | null) => {
-      // Progress comes by a way of its own, and may come after the answer.
+      // Progress comes in its own messages, and may come after the answer.
       if (!over) setRun((r) => (r?.key === key && r.result ? r : { key, share, result }));
     };
     const timer = setTimeout(() => {

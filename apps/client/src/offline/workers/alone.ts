@@ -1,6 +1,6 @@
 import { wrap, type Remote } from 'comlink';
 
-/** Does one thing with a worker of its own, which is put down after it; rejects where it can neither be started nor finish. */
+/** Runs one task in its own worker and ends the worker; rejects if it cannot start or finish. */
 export async function alone<W, T>(
   start: () => Worker,
   make: (remote: Remote<W>) => Promise<T>,

@@ -8,9 +8,9 @@ import {
 } from '@zxing/library';
 import { expose } from 'comlink';
 
-/** Looks for a code (bars, squares) in a picture, off the screen’s thread. */
+/** Finds a bar code or a matrix code in a picture, in a worker. */
 const worker = {
-  /** The text of the code in a picture of greys, row by row; null where there is none. */
+  /** The text of the code in a grey picture, row by row; null if there is none. */
   read(greys: Uint8ClampedArray, width: number, height: number): string | null {
     const picture = new BinaryBitmap(
       new HybridBinarizer(new RGBLuminanceSource(greys, width, height)),

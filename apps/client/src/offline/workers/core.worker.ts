@@ -2,10 +2,10 @@ import { silentFields, type MatteringAsk } from '@kelmot/core';
 import { call, type CallResult } from '@kelmot/core/calculations/call';
 import { expose } from 'comlink';
 
-/** Less than this further on is not worth telling: each message redraws the screen. */
+/** Progress steps smaller than this are not sent: each message redraws the screen. */
 const STEP = 0.01;
 
-/** Heavy sums off the screen's thread: the very functions of core, with their progress where they tell it. */
+/** Heavy calculations in a worker: the same functions of core, with progress. */
 const worker = {
   run(name: string, input: unknown, report: (share: number) => void): CallResult {
     let told = 0;

@@ -2,7 +2,7 @@ import type { Remote } from 'comlink';
 import { alone } from './alone';
 import type { PapersWorker } from './papers.worker';
 
-/** Makes a paper with a worker of its own; rejects where that can neither be started nor finish. */
+/** Makes a paper in its own worker; rejects if the worker cannot start or finish. */
 export const press = <T>(
   make: (papers: Remote<PapersWorker>) => Promise<T>,
   start = () => new Worker(new URL('./papers.worker', import.meta.url)),

@@ -2,8 +2,8 @@ import { wrap, type Remote } from 'comlink';
 import type { CoreWorker } from './core.worker';
 
 /**
- * One worker that is kept between sums. Starting another sum, or stopping, ends the one under way: a sum cannot hear a
- * call while it runs, so its worker is put down and a new one made when it is next needed.
+ * One worker that is kept between calculations. A new calculation, or a stop, ends the running one: a running
+ * calculation cannot receive messages, so its worker is ended and a new one is started when needed.
  */
 export function makeRunner() {
   let worker: Worker | null = null;
@@ -17,7 +17,7 @@ export function makeRunner() {
   const stop = () => {
     if (busy) close();
   };
-  /** Runs a sum in the worker; where there are none `here`, once what is on the screen has been drawn. */
+  /** Runs a calculation in the worker; without workers runs it `here`, after the screen is drawn. */
   const run = async <T>(
     away: (remote: Remote<CoreWorker>) => Promise<T>,
     here: () => T,

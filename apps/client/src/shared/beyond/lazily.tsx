@@ -1,7 +1,7 @@
 import { lazy, Suspense, type ComponentType } from 'react';
 import { Failed, Skeleton } from '@/shared/ui/states';
 
-/** A part of the application that is neither on the device yet nor within reach. */
+/** Notice: this part is not on the device, and there is no signal. */
 function NotHere() {
   return (
     <Failed
@@ -11,7 +11,9 @@ function NotHere() {
   );
 }
 
-/** A part of a screen that is fetched when it is shown: the bench does not wait for it. Kept on the device with the rest. */
+/**
+ * A part of a screen that loads when it is shown: the bench does not wait for it. Cached on the device like the rest.
+ */
 export function lazily<P extends object>(load: () => Promise<ComponentType<P>>): ComponentType<P> {
   const Part = lazy(async () => ({
     default: await load().catch(() => NotHere as ComponentType<P>),

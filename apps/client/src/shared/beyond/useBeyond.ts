@@ -6,13 +6,13 @@ export type Beyond = typeof rest;
 
 let here: Beyond | null = null;
 
-/** What is beyond the bench, once it is there; rejects where it is neither on the device nor within reach. */
+/** Loads the later chunk; rejects if it is not on the device and there is no signal. */
 export async function beyond(): Promise<Beyond> {
   here ??= await later<Beyond>();
   return here;
 }
 
-/** The same for what is drawn: null until it is there, and fetched where it is `needed`. */
+/** The same for components: null until it is loaded; loads it where it is `needed`. */
 export function useBeyond(needed: boolean): Beyond | null {
   const [all, setAll] = useState(here);
   useEffect(() => {

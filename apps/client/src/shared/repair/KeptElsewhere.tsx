@@ -6,7 +6,7 @@ import { StopMark } from '@/shared/ui/marks';
 import { Txt } from '@/shared/ui/Txt';
 import { NAMES } from './Refused';
 
-/** What the server kept with an earlier plan, since it was recorded on that one: said until it is read. */
+/** Records that the server kept with an earlier plan, because they were made on it; shown until read. */
 export function KeptElsewhere({ id }: { id: string }) {
   const dispatch = useAppDispatch();
   const all = useAppSelector((s) => s.outbox.kept);

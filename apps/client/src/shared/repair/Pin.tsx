@@ -3,7 +3,7 @@ import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { pinned } from '@/store/settings';
 import { CheckBox } from '@/shared/ui/fields';
 
-/** Keeps a repair on this device for good, whatever its state: it then opens without signal. */
+/** Keeps a repair on this device whatever its state: it then opens without signal. */
 export function Pin({ id, tag }: { id: string; tag: string }) {
   const dispatch = useAppDispatch();
   const on = useAppSelector((s) => s.settings.pinned[id] === true);

@@ -4,7 +4,7 @@ import { useMeQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
 import { Txt } from '@/shared/ui/Txt';
 
-/** Others who have a repair open, each once; nobody while that is not known. */
+/** Other people who have a repair open, each once; empty while unknown. */
 function useOthers(id: string): Present[] {
   const { data: me } = useMeQuery();
   const present = useAppSelector((s) => s.view.present);
@@ -28,14 +28,14 @@ function Initials({ person, say }: { person: Present; say: string }) {
   );
 }
 
-/** Who else has this repair open. */
+/** Shows who else has this repair open. */
 export function PresentHere({ id }: { id: string }) {
   return useOthers(id).map((person) => (
     <Initials key={person.tab} person={person} say={`${person.name} has it open`} />
   ));
 }
 
-/** Who else is at a step: said in words, so that two do not do one thing. */
+/** Shows who else is at a step, in words, so that two people do not do the same work. */
 export function PresentAt({ id, stepId }: { id: string; stepId: string }) {
   const there = useOthers(id).filter((p) => p.stepId === stepId);
   if (there.length === 0) return null;

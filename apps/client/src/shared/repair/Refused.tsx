@@ -6,7 +6,7 @@ import { StopMark } from '@/shared/ui/marks';
 import { Txt } from '@/shared/ui/Txt';
 import { surveyChanges } from './surveyChanges';
 
-/** What each command is called where it is spoken of. */
+/** The name of each command in sentences. */
 export const NAMES: Record<Deed['type'], string> = {
   'repair.create': 'the new repair',
   'survey.save': 'the survey',
@@ -23,7 +23,10 @@ export const NAMES: Record<Deed['type'], string> = {
   'cards.import': 'the change of cards',
 };
 
-/** What the server did not take, why, and the ways on. On a conflict both states are shown before anything is sent again. */
+/**
+ * What the server rejected, why, and what can be done. On a conflict both states are shown before anything is sent
+ * again.
+ */
 export function Refused({ waiting }: { waiting: Waiting[] }) {
   const dispatch = useAppDispatch();
   return waiting

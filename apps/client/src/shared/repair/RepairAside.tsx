@@ -10,12 +10,12 @@ import { pathName } from './pathNames';
 import { SectionOf } from './SectionOf';
 import { useRepair } from './useRepair';
 
-/** The room of the section in the third pane, px. */
+/** The size of the section in the third pane, px. */
 const SIZE = { width: 379, height: 250 };
 
 /**
- * The wide layout's third pane: the section over the working of the figure that is open, of the one that the screen has in
- * hand, or of the time to service.
+ * The third pane of the wide layout: the section above the working of a figure: the open one, the one that the screen
+ * selects, or the time to service.
  */
 export function RepairAside({ id, shown = null }: { id: string; shown?: Figure | null }) {
   const { view } = useRepair(id);

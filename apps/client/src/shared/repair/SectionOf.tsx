@@ -5,7 +5,7 @@ import { SectionView } from '@/shared/ui/SectionView';
 import { useZone } from '@/shared/ui/useZone';
 import { sectionOf } from './sectionOf';
 
-/** The section of a repair as it stands, with when it must be back. */
+/** The section of a repair in its present state, with the time when it must be back in service. */
 export function SectionOf({
   view,
   size,

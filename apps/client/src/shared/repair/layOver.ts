@@ -7,7 +7,10 @@ import {
 } from '@kelmot/contract';
 import type { Waiting } from '@/store/outbox';
 
-/** What waits laid over what the server said last, in the order in which it was typed; each as its own author’s. */
+/**
+ * Applies queued commands to the server's last answer (optimistic update), in the order in which they were typed, each
+ * as its own author's.
+ */
 export function layOver(
   stored: RepairView | undefined,
   waiting: readonly Waiting<Command>[],

@@ -1,6 +1,6 @@
 import { familyOf, type FamilyId } from '@kelmot/core';
 
-/** The label of a survey field by its path, for “to change it, change …”. */
+/** The label of a survey field by its path, for “change …”. */
 export function pathName(family: FamilyId, path: string): string {
   const { shapes, groups } = familyOf(family);
   const key = path.split('.').at(-1) ?? path;

@@ -2,6 +2,6 @@ import { rowOf } from '@kelmot/contract';
 import { makePlan, weatherFor } from '@kelmot/core';
 import { layOver } from './layOver';
 
-/** How what waits on this device is laid over what the server said, planned where that was chosen here, and listed. */
+/** Applies the outbox to the server's answers, plans what was chosen here, and makes list rows. */
 export const planning = { layOver, makePlan, rowOf, weatherFor };
 export type Planning = typeof planning;

@@ -17,7 +17,7 @@ interface Size {
   height: number;
 }
 
-/** The state of each coat as it is really built: planned, wet, curing, set. */
+/** The state of each coat as built: planned, wet, curing, set. */
 export function coatStates(plan: Plan, view: RepairView, now: number): Fill[] {
   const coats = plan.figures.coats?.value ?? 1;
   const mixes = mixedBatches(view.mixes);
@@ -36,7 +36,7 @@ export function coatStates(plan: Plan, view: RepairView, now: number): Fill[] {
   });
 }
 
-/** The section of a repair as it stands: its damage, its card's edge, its coats. */
+/** The section of a repair in its present state: its damage, its card's edge, its coats. */
 export function sectionOf(
   view: RepairView,
   now: number,

@@ -8,13 +8,13 @@ export interface Change {
   yours: string;
 }
 
-/** Every leaf of a nested object as path and text. */
+/** Every leaf of a nested object, as path and text. */
 function leaves(value: unknown, at = ''): [string, string][] {
   if (value === null || typeof value !== 'object') return [[at, String(value)]];
   return Object.entries(value).flatMap(([k, v]) => leaves(v, at ? `${at}.${k}` : k));
 }
 
-/** Where two surveys differ, field by field, in the words of the form. */
+/** The fields in which two surveys differ, in the words of the form. */
 export function surveyChanges(theirs: Survey, yours: Survey): Change[] {
   const stored = new Map(leaves(theirs));
   return leaves(yours)

@@ -5,10 +5,10 @@ import { usePerson } from '@/store/usePerson';
 import type { Planning } from './planning';
 import { usePlanner } from './usePlanner';
 
-/** Whose what waits on a device is while it is not known who is signed in. */
+/** The author of queued commands while the signed-in person is unknown. */
 const NOBODY: Me = { id: '', name: '', username: '', role: 'viewer', siteId: '', approves: [] };
 
-/** What this device knows to lay what waits over what the server said. */
+/** What this device needs to apply the outbox to the server's answers. */
 export function useDevice(
   waiting: readonly Waiting<Command>[],
   planning: Planning | null,

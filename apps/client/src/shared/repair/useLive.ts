@@ -8,26 +8,26 @@ import { isCommand } from '@/store/outbox';
 import type { AppStore, RootState } from '@/store/store';
 import { presentSeen } from '@/store/view';
 
-/** This page, among those of one person. */
+/** The id of this page among one person's pages. */
 const TAB = uuidv7();
-/** One that was refused is asked for again after this, ms; one that is only lost comes back by itself. */
+/** A rejected connection is tried again after this time, ms; a lost one reconnects by itself. */
 const AGAIN_MS = 15_000;
 
-/** Takes what is told of a repair: who has it open, and whether there is more of it than this page has. */
+/** Handles a live message of a repair: who has it open, and whether the server has a newer version. */
 function heard(store: AppStore, repairId: string, before: LiveState | null, now: LiveState) {
   const { dispatch, getState } = store;
   dispatch(presentSeen({ repairId, people: now.people }));
   const known = api.endpoints.repair.select(repairId)(getState()).data;
   if (!known) return;
-  // Twice within one moment of the clock: only the mark tells.
+  // Two changes at the same clock time: only the mark differs.
   const atOnce = before?.updatedAt === now.updatedAt && before.mark !== now.mark;
   if (known.updatedAt !== now.updatedAt || atOnce)
     dispatch(api.util.invalidateTags(['Repairs', { type: 'Repair', id: repairId }]));
 }
 
 /**
- * While a repair is open and looked at, hears of every change by somebody else, and tells them who is here and at which
- * step. Nothing is told of one that only this device knows, nor while there is no signal.
+ * While a repair is open and visible, receives every change by others, and tells them who is here and at which step.
+ * Off for a repair that only this device knows, and without signal.
  */
 export function useLive(id: string | null, step?: string): void {
   const store = useStore<RootState>() as AppStore;

@@ -6,8 +6,8 @@ import { useShelf } from '@/store/useShelf';
 import type { Planning } from './planning';
 
 /**
- * How this device plans what has not been sent yet: by the cards, the shelf and the forecast that it has, as the server
- * will. What it plans with is asked for where something is to be planned alone.
+ * Plans on this device what is not sent yet: with its cards, shelf and forecast, as the server will. Loads these where
+ * something must be planned.
  */
 export function usePlanner(
   needed: boolean,
@@ -19,7 +19,7 @@ export function usePlanner(
   const shelf = useShelf(skip);
   const { data: forecast } = useForecastQuery(undefined, skip);
   return useMemo(() => {
-    // Every tick lays the choice over the repair anew: it is planned once.
+    // Each tick applies the choice again: it is planned once.
     const made = new Map<string, Plan | null>();
     return {
       zone: site?.settings.zone ?? 'UTC',

@@ -9,7 +9,7 @@ import { planning } from './planning';
 import { useDevice } from './useDevice';
 
 type Made = 'id' | 'at' | 'repairId' | 'expect';
-/** A command as a screen sends it; which plan a record is made on is seen here. */
+/** A command as a screen sends it; the plan of a record is added here. */
 type Draft<C> = C extends { type: 'plan.make' }
   ? Omit<C, Made>
   : C extends Command
@@ -24,7 +24,7 @@ const EDITS: readonly Command['type'][] = [
   'signoff.add',
 ];
 
-/** What is recorded on a plan: each names the one that the person saw. */
+/** Commands that record on a plan: each names the plan that the person saw. */
 const RECORDS: readonly Command['type'][] = [
   'check.set',
   'reading.add',
@@ -41,16 +41,16 @@ export interface OpenRepair {
   canWrite: boolean;
   /** Who is signed in; undefined while that is not known. */
   me: Me | undefined;
-  /** Sends a deed; an edit with the version that was `seen`, the present one where nothing is said. */
+  /** Sends a command; an edit carries the version that was `seen`, by default the present one. */
   send: (draft: Draft<Command>, seen?: number) => void;
 }
 
-/** One repair as it is on the server with what still waits on the device laid over it, and a way to change it. */
+/** One repair: the server's state with the outbox applied, and a function that changes it. */
 export function useRepair(id: string): OpenRepair {
   const me = usePerson();
   const queue = useAppSelector((s) => s.outbox.queue);
   const waiting = useMemo(() => waitingOf(queue, id), [queue, id]);
-  // One that is still to be created is not on the server yet: asking for it would only fail.
+  // A repair that is still queued is not on the server: asking for it would fail.
   const creating = waiting.some((w) => w.command.type === 'repair.create');
   const { data, error, isLoading } = useRepairQuery(id, { skip: creating });
   const device = useDevice(waiting, planning);
@@ -60,7 +60,7 @@ export function useRepair(id: string): OpenRepair {
   const put = useSend();
   const send = useCallback(
     (draft: Draft<Command>, seenVersion = version) => {
-      // What this device did before and has not sent yet is known to whoever does this: it follows the last of that.
+      // The person knows what this device did before and has not sent yet: the command follows the last of it.
       const expect = EDITS.includes(draft.type) ? { expect: seenVersion } : {};
       const seen = RECORDS.includes(draft.type) ? { planId } : {};
       put({ ...draft, ...expect, ...seen, repairId: id } as DeedDraft);

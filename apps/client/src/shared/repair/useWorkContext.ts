@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { useCardsQuery, useForecastQuery } from '@/store/api';
 import { useShelf } from '@/store/useShelf';
 
-/** What is known besides survey, card and site: cards at hand, shelf, forecast, schools. The server plans with the same. */
+/** What a plan needs besides survey, card and site: cards, shelf, forecast, schools. The server uses the same. */
 export function useWorkContext(
   survey: Survey,
   schools?: Schools,

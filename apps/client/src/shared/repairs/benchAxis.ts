@@ -1,6 +1,6 @@
 import { axisOf, MINUTE, type Axis, type Strip, type Zone } from '@kelmot/core';
 
-/** The axis shared by a list: half an hour back, an hour and a quarter wide, then a day coarse. Now stands still on it. */
+/** The axis of a list: half an hour back, an hour and a quarter wide, then a day coarse. Now has a fixed place. */
 export function listAxis(now: number, width: number, zone: Zone): Axis {
   const minute = Math.floor(now / MINUTE) * MINUTE;
   return axisOf({
@@ -13,10 +13,13 @@ export function listAxis(now: number, width: number, zone: Zone): Axis {
   });
 }
 
-/** A working life shorter than this is crushed on the shared axis. */
+/** A working life shorter than this is too small on the shared axis, ms. */
 const SHORT_MS = 60 * MINUTE;
 
-/** An axis of its own for what rules the screen while its life is short: the life wide, the rest of the cure coarse. */
+/**
+ * A separate axis for the main clock while its working life is short: the working life wide, the rest of the cure
+ * coarse.
+ */
 export function ownAxis(strip: Strip, now: number, width: number, zone: Zone): Axis | null {
   const lifeEnds = strip.segments[1]?.to;
   if (lifeEnds === undefined || lifeEnds < now || lifeEnds - strip.start > SHORT_MS) return null;

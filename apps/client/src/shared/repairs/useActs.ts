@@ -20,24 +20,24 @@ import { useViewsHere, useWaitingViews } from './useWaitingViews';
 export interface ActRow {
   row: RepairRow;
   act: NextAct | null;
-  /** Every round that was begun and is not covered yet, one strip each. */
+  /** Every round that has begun and is not covered yet, one strip each. */
   strips: RoundStrip[];
-  /** What the row says at its right end. */
+  /** The text at the right end of the row. */
   say: string;
 }
 
-/** Where a row belongs on the bench. */
+/** The group of a row on the bench. */
 export type Place = 'running' | 'stopped' | 'waiting';
 export const placeOf = ({ row, act }: ActRow): Place =>
   act ? 'running' : row.stop ? 'stopped' : 'waiting';
 
 const ORDER: Record<Place, number> = { running: 0, stopped: 1, waiting: 2 };
 
-/** Sooner first: what ticks, then what is stopped, then what has not begun. */
+/** Order: running, then stopped, then not begun. */
 function sooner(p: ActRow, q: ActRow): number {
   const place = ORDER[placeOf(p)] - ORDER[placeOf(q)];
   if (place !== 0) return place;
-  // What has no clock left to run waits behind what ticks.
+  // A row without a clock comes after those with one.
   const at = (a: ActRow) =>
     a.act?.clockTo ?? Date.parse(a.row.backBy) + (a.act ? Number.MAX_SAFE_INTEGER / 2 : 0);
   return at(p) - at(q);
@@ -49,7 +49,7 @@ function shortSay(row: RepairRow, act: NextAct | null): string {
   return word(act.short);
 }
 
-/** Adds to each row what it says now. `now` in epoch ms. */
+/** Adds its present text to each row. `now` in epoch ms. */
 export const actsOf = (rows: RepairRow[], now: number, zone: Zone): ActRow[] =>
   rows.map((row) => {
     const act =
@@ -65,20 +65,20 @@ export const actsOf = (rows: RepairRow[], now: number, zone: Zone): ActRow[] =>
     return { row, act, strips, say: row.status === 'closed' ? 'closed' : shortSay(row, act) };
   });
 
-/** What a list shows: what the server is asked for, or what is pinned to this device. */
+/** The filter of a list: a query to the server, or what is pinned to this device. */
 export interface ListQuery {
   status: RepairsQuery['status'] | 'pinned';
   q: string;
 }
 
-/** Whether a list that asks for this holds a row; what is looked for is looked for where the server does. */
+/** Whether a list's filter includes a row; a search text is matched as on the server. */
 const asksFor = ({ status, q }: ListQuery, row: RepairRow): boolean =>
   (status === 'all' || status === 'pinned' || row.status === status) &&
   `${row.tag} ${row.assetName} ${row.position} ${row.title}`
     .toLowerCase()
     .includes(q.trim().toLowerCase());
 
-/** The rows of a list with what waits on this device in its place: a new repair stands there, a clock runs, at once. */
+/** The rows of a list with the outbox applied: a new repair is listed, a clock runs, at once. */
 export function withWaiting(
   rows: RepairRow[],
   own: readonly RepairRow[],
@@ -91,13 +91,13 @@ export function withWaiting(
 
 const NONE: string[] = [];
 
-/** Repairs as rows of a list, once what tells them is there. */
+/** Repairs as list rows, once the code for that is loaded. */
 function useRowsOf(views: readonly RepairView[]): RepairRow[] {
   const planning = useBeyond(views.length > 0)?.planning;
   return useMemo(() => (planning ? views.map(planning.rowOf) : []), [planning, views]);
 }
 
-/** The repairs that are pinned to this device, as it has them; none where they are not asked for. */
+/** The repairs that are pinned to this device; empty where they are not asked for. */
 function usePinned(asked: boolean): RepairRow[] {
   const pinned = useAppSelector((s) => s.settings.pinned);
   return useRowsOf(
@@ -105,7 +105,7 @@ function usePinned(asked: boolean): RepairRow[] {
   );
 }
 
-/** Repairs of a query as this device has them, what waits on it in its place. */
+/** The repairs of a query as this device has them, with the outbox applied. */
 export function useRows({ status, q }: ListQuery) {
   const ofDevice = status === 'pinned';
   const result = useRepairsInfiniteQuery(
@@ -113,7 +113,7 @@ export function useRows({ status, q }: ListQuery) {
     {
       pollingInterval: 20_000,
       skip: ofDevice,
-      // That it asks again draws nothing: what it brings does, where it is another.
+      // A repeated request re-renders nothing; only a changed answer does.
       selectFromResult: ({ data, error, isLoading, hasNextPage }) => ({
         ...{ data, error, isLoading, hasNextPage },
       }),
@@ -131,8 +131,8 @@ export function useRows({ status, q }: ListQuery) {
 }
 
 /**
- * Repairs of a query with their next acts, soonest first, and the moment that they are of: of this minute, or since the
- * last clock ran out. The seconds are in the clocks.
+ * The repairs of a query with their next actions, soonest first, and the time they apply to: the present minute, or the
+ * end of the last clock. The clocks themselves show seconds.
  */
 export function useActs(query: ListQuery) {
   const { rows, ...result } = useRows(query);

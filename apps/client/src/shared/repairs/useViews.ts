@@ -4,7 +4,10 @@ import { shallowEqual } from 'react-redux';
 import { api } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 
-/** Repairs by their ids, each as this device has it; undefined while it has none. `ids` is the same list between changes. */
+/**
+ * Repairs by their ids, each as this device has it; undefined for a missing one. `ids` must be the same list between
+ * changes.
+ */
 export function useViews(ids: readonly string[]): (RepairView | undefined)[] {
   const dispatch = useAppDispatch();
   useEffect(() => {

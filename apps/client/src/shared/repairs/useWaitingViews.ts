@@ -6,12 +6,12 @@ import { useAppSelector } from '@/store/hooks';
 import { isCommand } from '@/store/outbox';
 import { useViews } from './useViews';
 
-/** Every repair that something waits of on this device, as it will be once that is sent. */
+/** Every repair with queued commands, with these applied. */
 export function useWaitingViews(): RepairView[] {
   const queue = useAppSelector((s) => s.outbox.queue);
   const waiting = useMemo(() => queue.filter(isCommand), [queue]);
   const ids = useMemo(() => [...new Set(waiting.map((w) => w.command.repairId))], [waiting]);
-  // One that is still to be created is not on the server yet: asking for it would only fail.
+  // A repair that is still queued is not on the server: asking for it would fail.
   const known = useMemo(() => {
     const begun = new Set(
       waiting.filter((w) => w.command.type === 'repair.create').map((w) => w.command.repairId),
@@ -31,7 +31,10 @@ export function useWaitingViews(): RepairView[] {
   );
 }
 
-/** Repairs by their ids as far as this device has them, what waits on it laid over. `ids` is the same list between changes. */
+/**
+ * Repairs by their ids as far as this device has them, with the outbox applied. `ids` must be the same list between
+ * changes.
+ */
 export function useViewsHere(ids: readonly string[]): RepairView[] {
   const known = useViews(ids);
   const waiting = useWaitingViews();

@@ -12,13 +12,15 @@ interface ButtonProps {
   testID?: string;
 }
 
-/** A name begins with what is seen, and then says which: who speaks to the screen says what they see. */
+/**
+ * The accessible name begins with the visible text, then says which one it is: voice control users say what they see.
+ */
 const nameOf = (label: string, hint: string | undefined): string =>
   hint === undefined ? label : hint.startsWith(label) ? hint : `${label}: ${hint}`;
 
 const SIGNS = { next: 'M2 8h18M14 2l6 6-6 6', tick: 'M2 9l6 6L20 2', none: '' };
 
-/** The one primary action of a screen: it says its result. An arrow moves on, a tick confirms. */
+/** The one main action of a screen: its label says the result. An arrow goes on, a tick confirms. */
 export function PrimaryButton({
   label,
   onPress,
@@ -57,7 +59,7 @@ export function PrimaryButton({
   );
 }
 
-/** A key of the keyboard that does the same, shown on wide screens. */
+/** The keyboard key that does the same, shown on wide screens. */
 export function KeyHint({ keyName, onTeal = false }: { keyName: string; onTeal?: boolean }) {
   return (
     <View
@@ -71,7 +73,7 @@ export function KeyHint({ keyName, onTeal = false }: { keyName: string; onTeal?:
   );
 }
 
-/** Every other action: a frame, the label in the middle. `remove` names the thing and is framed in oxide. */
+/** Any other action: framed, with a centred label. `remove` names the thing to remove and has a red frame. */
 export function SecondaryButton({
   label,
   onPress,
@@ -101,7 +103,7 @@ export function SecondaryButton({
   );
 }
 
-/** A quiet choice in a line of text: what can be opened or switched. */
+/** A quiet action in a line of text: opens or switches something. */
 export function LinkButton({ label, onPress, hint, testID }: ButtonProps) {
   return (
     <Pressable
@@ -118,7 +120,7 @@ export function LinkButton({ label, onPress, hint, testID }: ButtonProps) {
   );
 }
 
-/** The way back, at the left of a phone's title. */
+/** The back button, at the left of a phone's title. */
 export function BackArrow({ label, onPress }: { label: string; onPress: () => void }) {
   const { c } = useTheme();
   return (
@@ -136,7 +138,7 @@ export function BackArrow({ label, onPress }: { label: string; onPress: () => vo
   );
 }
 
-/** A tag of an asset, in its frame. */
+/** The tag of an asset, in a frame. */
 export function Tag({ text }: { text: string }) {
   return (
     <View
@@ -148,7 +150,7 @@ export function Tag({ text }: { text: string }) {
   );
 }
 
-/** A line that opens and closes what is under it. */
+/** A line that opens and closes the content below it. */
 export function Disclosure({
   label,
   open,

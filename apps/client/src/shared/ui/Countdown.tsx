@@ -3,12 +3,12 @@ import { View } from 'react-native';
 import { Txt } from './Txt';
 import { useBeat } from './useNow';
 
-/** One figure of a clock. Bare text: what is drawn anew each second, of every clock on the screen, is this alone. */
+/** One figure of a clock. Bare text: each second, only this is drawn again, for every clock on the screen. */
 function Figure({ to, part }: { to: number; part: number }) {
   return useBeat((now) => countdown(to, now).parts[part]?.figure ?? '');
 }
 
-/** The clock to the next thing to do. It ticks by itself, in seconds under an hour; over, it counts on in oxide. */
+/** The time to the next thing to do. Ticks by itself, in seconds under one hour; after its end it counts up in red. */
 export function Countdown({
   to,
   ruling = false,

@@ -15,7 +15,7 @@ interface StripProps {
   height: number;
   /** Shows the overcoat window above the bar. */
   withWindow?: boolean;
-  /** When it would be ready by its plan: a band behind it. */
+  /** The planned time of readiness: a band behind the bar. */
   plannedReady?: number;
   needle?: 'full' | 'line';
 }
@@ -24,10 +24,10 @@ interface StripProps {
 const OF_STRIP = ['wet-row', 'wet-future', 'late'];
 const ABOVE = 14;
 const BELOW = 6;
-/** How far the band of the plan stands out above and below, px. */
+/** How far the plan's band extends above and below the bar, px. */
 const BAND = 5;
 
-/** One stretch of a state. Left of now it is true and full; right of now pale, since it has not come. */
+/** A period of one state. Left of now it has happened and is full; right of now it is pale. */
 function Stretch({
   state,
   x,
@@ -83,7 +83,7 @@ function BreakMark({ x, top, bottom, c }: { x: number; top: number; bottom: numb
   );
 }
 
-/** The bar of time: wet hatched, curing half, set solid, a needle for now, a notch for the deadline. */
+/** The time bar: wet hatched, curing half, set solid, a needle at now, a notch at the deadline. */
 export function CureStrip({
   strip,
   axis,
@@ -210,7 +210,7 @@ export function CureStrip({
   );
 }
 
-/** The overcoat window, as a dimension line over the bar. */
+/** The overcoat window, as a dimension line above the bar. */
 function WindowMark({
   from,
   to,
@@ -234,7 +234,7 @@ function WindowMark({
   );
 }
 
-/** The ruler over a list of strips: ticks, hours, and a flag that flies now. */
+/** The ruler above a list of strips: ticks, hours, and a flag at now. */
 export function AxisRuler({
   axis,
   now,
@@ -249,7 +249,7 @@ export function AxisRuler({
   const { c } = useTheme();
   const nowX = axis.x(now);
   const flagWidth = 66;
-  // Hoist side on the line; it flies back in time, or forward where there is no room.
+  // The flag points back in time, or forward where there is no room.
   const flies = nowX < flagWidth ? 1 : -1;
   const base = 46;
   const hidden = (x: number) =>

@@ -7,12 +7,12 @@ import { Txt, type TxtProps } from './Txt';
 interface FigureTextProps {
   figure: Figure | undefined;
   as?: TxtProps['as'];
-  /** A label over the figure, as in a row of key figures. */
+  /** A label above the figure, as in a row of main figures. */
   label?: string;
   suffix?: string;
 }
 
-/** A duration: its numbers in the size of the figure, its units small beside them, the spaces as small as they. */
+/** A duration: numbers in the size of the figure, with small units and spaces. */
 function Duration({ text, as }: { text: string; as: TxtProps['as'] }) {
   return text.split(' ').map((part, i) => (
     <Txt key={i} as={i % 2 === 0 ? as : 'inline'}>
@@ -21,7 +21,7 @@ function Duration({ text, as }: { text: string; as: TxtProps['as'] }) {
   ));
 }
 
-/** A computed figure. Never bare: a touch shows its working. Dotted line under it; solid while its sum is open. */
+/** A computed figure; a touch shows its working. Dotted underline; solid while its working is open. */
 export function FigureText({ figure, as = 'inline', label, suffix }: FigureTextProps) {
   const dispatch = useAppDispatch();
   const units = useAppSelector((s) => s.settings.units);
@@ -39,7 +39,7 @@ export function FigureText({ figure, as = 'inline', label, suffix }: FigureTextP
       aria-expanded={open}
       testID={`figure-${figure.id}`}
       onPress={() => dispatch(workingShown(open ? null : figure))}
-      // As large as a thumb, and the line no higher for it.
+      // A touch target as large as a thumb, without a taller line.
       className={`min-w-[44px] max-w-full ${label ? 'min-h-[48px] justify-end' : '-mx-2 -my-3 min-h-[44px] px-2 py-3'}`}
     >
       {label ? <Txt as="label">{`${label} `}</Txt> : null}

@@ -12,7 +12,7 @@ interface DewGaugeProps {
   go: boolean;
 }
 
-/** Steel against dew point on one ruler: from where it may be coated is moss. */
+/** Surface temperature and dew point on one ruler; the range where coating is allowed is green. */
 export function DewGauge({ width, dewPointC, surfaceC, goFromC, go }: DewGaugeProps) {
   const { c } = useTheme();
   const units = useAppSelector((s) => s.settings.units);
@@ -99,7 +99,7 @@ export function DewGauge({ width, dewPointC, surfaceC, goFromC, go }: DewGaugePr
   );
 }
 
-/** Hardener over base against the tolerance: the pointer is what was weighed. */
+/** The ratio of hardener to base against its tolerance: the pointer is what was weighed. */
 export function RatioGauge({
   width,
   deviationPct,

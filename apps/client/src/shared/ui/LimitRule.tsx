@@ -7,7 +7,7 @@ import { useTheme } from './theme';
 import { Txt } from './Txt';
 
 const WIDTH = 118;
-/** Where the limit stands: a most leaves its forbidden side to the right, a least to the left. */
+/** The position of the limit: an upper limit has its forbidden side on the right, a lower limit on the left. */
 const LIMIT_X = { max: 88, min: 30 };
 const BAR_Y = 10;
 
@@ -15,7 +15,7 @@ const BAR_Y = 10;
 export const forbiddenSide = (sense: Against['sense']): { from: number; to: number } =>
   sense === 'max' ? { from: LIMIT_X.max, to: WIDTH } : { from: 0, to: LIMIT_X.min };
 
-/** Slanted strokes over the side of a limit where the figure must not be. */
+/** Diagonal strokes over the forbidden side of a limit. */
 function strokes({ from, to }: { from: number; to: number }): string {
   const each = Array.from(
     { length: Math.max(0, Math.floor((to - from) / 5)) },
@@ -25,8 +25,8 @@ function strokes({ from, to }: { from: number; to: number }): string {
 }
 
 /**
- * A figure against its limit. The side where it must not be is struck out, right of a most and left of a least; a pointer
- * is the figure, and the words say the limit. A touch shows the working.
+ * A figure against its limit. The forbidden side is hatched: right of an upper limit, left of a lower one. A pointer
+ * marks the figure, and the text says the limit. A touch shows the working.
  */
 export function LimitRule({
   name,

@@ -3,15 +3,18 @@ import { View } from 'react-native';
 import { LinkButton } from '@/shared/ui/Button';
 import { Txt } from '@/shared/ui/Txt';
 
-/** A way on from a notice. */
+/** An action of a notice. */
 export interface Way {
   label: string;
-  /** Which, where there are several like it. */
+  /** Says which one, where there are several alike. */
   hint?: string;
   go: () => void;
 }
 
-/** One line over the screen: what is so, and the ways on. Told by itself where it is not `told` otherwise. */
+/**
+ * One line over the screen: what happened, and the possible actions. Announced to screen readers unless it is `told`
+ * elsewhere.
+ */
 export function Notice({
   id,
   mark,

@@ -7,14 +7,14 @@ import { useDialog } from './useDialog';
 
 interface OverPageProps {
   title: string;
-  /** What it is told as, where the title alone says too little. */
+  /** The accessible name, where the title alone says too little. */
   label: string;
   testID: string;
   close: () => void;
   children: ReactNode;
 }
 
-/** Lies over the whole page, wherever in it this was opened: in its theme, closed by a press or by Escape. */
+/** Covers the whole page, wherever it was opened; in its own theme, closed by a press or Escape. */
 export function OverPage({ title, label, testID, close, children }: OverPageProps) {
   const { style } = useTheme();
   const dialog = useDialog(true, close);

@@ -70,7 +70,7 @@ function Letters({
   );
 }
 
-/** A dimension: a thin line between two oblique strokes, its figure where core set it. */
+/** A dimension line between two oblique strokes, with its figure where core placed it. */
 function Dimension({ prim, c }: { prim: Extract<Prim, { kind: 'dim' }>; c: Colours }) {
   const { from, to, text, at, anchor } = prim;
   const ends: [string, Point][] = [
@@ -137,7 +137,7 @@ function Drawn({ prim, id, c }: { prim: Prim; id: string; c: Colours }) {
   }
 }
 
-/** The drawing alone, as core laid it out. Knows hatches and lettering, never a family. */
+/** The drawing as core laid it out. Knows hatches and lettering, never a family. */
 export function SectionDrawing({ drawing }: { drawing: Drawing }) {
   const { c } = useTheme();
   const id = useId().replace(/[^a-zA-Z0-9]/g, '');
@@ -160,7 +160,7 @@ export function SectionDrawing({ drawing }: { drawing: Drawing }) {
   );
 }
 
-/** A section with its title block under it. */
+/** A section with its title block below. */
 export function SectionView({
   drawing,
   extra = [],

@@ -9,20 +9,22 @@ import { Txt } from './Txt';
 interface ScaleProps {
   width: number;
   current: StationId;
-  /** How far the job itself has come; the screen may look back or ahead. */
+  /** The station that the job has reached; the screen may show an earlier or later one. */
   reached: StationId;
   onPick: (station: StationId) => void;
-  /** Every station named, with its key, as on wide screens. */
+  /** Shows every station's name and key, as on wide screens. */
   named?: boolean;
-  /** The rounds of the job, whether each is placed: notches at Mix, Build and Cure where there are several. */
+  /** For each round, whether it is placed: notches at Mix, Build and Cure if there are several. */
   rounds?: readonly boolean[];
 }
 
-/** Stations that are gone through round by round. */
+/** Stations that are repeated for each round. */
 const BY_ROUND: readonly StationId[] = ['mix', 'build', 'cure'];
 const NOTCH = 6;
 
-/** The seven stations as a ruler: moss is the way done, the tall tick is here, a notch is a round of material. */
+/**
+ * The seven stations as a ruler: the finished part green, a tall tick at the present station, a notch for each round.
+ */
 export function StationScale({
   width,
   current,
@@ -82,13 +84,13 @@ export function StationScale({
       <View className="flex-row">
         {STATIONS.map((id, i) => {
           const on = id === current;
-          // Names of neighbours lie over one another where the reader’s text is large.
+          // With large text, the names of neighbouring stations would overlap.
           const far = Math.abs(i - here) > (large ? 0 : 1) && !named && peeked !== id;
           return (
             <Pressable
               key={id}
               role="link"
-              // Where its name is in sight, that is what it is called.
+              // Where the name is visible, it is the accessible name.
               aria-label={
                 named ? undefined : `Station ${i + 1}, ${STATION_NAMES[id]}${on ? ', here' : ''}`
               }

@@ -7,10 +7,10 @@ import { Txt } from './Txt';
 export interface Column<R> {
   key: string;
   title: string;
-  /** Share of the width. */
+  /** Share of the table's width. */
   share: number;
   text: (row: R) => string;
-  /** What it is sorted by; its text where it is left out. */
+  /** The sort key; by default the text. */
   by?: (row: R) => string | number;
   cell?: (row: R) => ReactNode;
 }
@@ -20,10 +20,10 @@ interface TableProps<R> {
   columns: readonly Column<R>[];
   rows: readonly R[];
   keyOf: (row: R) => string;
-  /** Name and test id of a row as a whole. */
+  /** Name and test id of the whole row. */
   labelOf: (row: R) => string;
   testIdOf: (row: R) => string;
-  /** The row in hand; a list that opens its rows elsewhere is told when a pointer or the keyboard is on one. */
+  /** The selected row; a list that opens its rows elsewhere is told when a pointer or the keyboard is on one. */
   inHand: string | null;
   onHand?: (row: R) => void;
   onOpen: (row: R) => void;
@@ -51,7 +51,7 @@ function inOrder<R>(rows: readonly R[], columns: readonly Column<R>[], sorted: S
   });
 }
 
-/** A dense table of the wide layout: sorts by any column, copies out, and says which row is in hand. */
+/** A dense table of the wide layout: sorts by any column, copies its rows, and reports the selected row. */
 export function Table<R>(props: TableProps<R>) {
   const { name, columns, rows, keyOf, labelOf, testIdOf, inHand, onHand, onOpen, onEnd } = props;
   const [sorted, setSorted] = useState<Sorted | null>(null);

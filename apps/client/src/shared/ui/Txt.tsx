@@ -1,6 +1,6 @@
 import { Text, type TextProps } from 'react-native';
 
-/** The type of the house, by use: face, size, colour. Sizes and families live in the tokens. */
+/** Text styles by use: font, size, colour. Sizes and fonts are in the tokens. */
 const variants = {
   body: ['font-text', 'text-body', 'text-ink'],
   strong: ['font-strong', 'text-body', 'text-ink'],
@@ -25,9 +25,9 @@ export interface TxtProps extends TextProps {
   className?: string;
 }
 
-/** Text in one of the house's uses. A face or colour asked for takes the place of the usual one. */
+/** Text in one of the styles. A font or colour class replaces that of the style. */
 export function Txt({ as = 'body', className = '', ...rest }: TxtProps) {
-  // What names the screen is the one heading of its first level; parts of it stand under that.
+  // The screen's name is its only first-level heading; its parts are below that.
   const heading = rest.role === 'heading' ? { 'aria-level': as === 'rowBold' ? 2 : 1 } : {};
   const [face, size, colour] = variants[as];
   const classes = [

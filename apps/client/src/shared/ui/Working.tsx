@@ -6,13 +6,13 @@ import { SecondaryButton } from './Button';
 import { Txt } from './Txt';
 import { useDialog } from './useDialog';
 
-/** What a survey path is called in words, for “to change it”. */
+/** Gives the label of a survey path, for “change …”. */
 export type NamePath = (path: string) => string;
 
 const valueText = (value: number | string, unit: string): string =>
   `${typeof value === 'number' ? fig(value) : value}${unit ? ` ${unit}` : ''}`;
 
-/** The lines of a sum, as a person would write them down. */
+/** The lines of a calculation, as a person would write them. */
 export function WorkingRows({ lines }: { lines: readonly WorkingLine[] }) {
   return (
     <View role="list">
@@ -35,7 +35,7 @@ export function WorkingRows({ lines }: { lines: readonly WorkingLine[] }) {
   );
 }
 
-/** The sum behind a figure: symbols, expressions, values, sources, and which inputs would change it. */
+/** The calculation behind a figure: symbols, expressions, values, sources, and the inputs that would change it. */
 export function WorkingLines({
   figure,
   namePath,
@@ -78,7 +78,7 @@ export function WorkingLines({
   );
 }
 
-/** Working as a sheet over a phone's lower half. */
+/** The working as a sheet over the lower half of a phone's screen. */
 export function WorkingSheet({
   namePath,
   onPath,

@@ -20,10 +20,10 @@ interface Bound {
   id: string;
 }
 
-/** Where it is said what is wrong with the fields in a frame; undefined while nothing is. */
+/** The id of the error text for the fields in a frame; undefined while there is no error. */
 const WrongAt = createContext<string | undefined>(undefined);
 
-/** What is wrong with a field, said where it is. */
+/** The error of a field, shown at the field. */
 export function FieldError({ error, id }: { error: string | undefined; id?: string }) {
   if (!error) return null;
   return (
@@ -35,7 +35,7 @@ export function FieldError({ error, id }: { error: string | undefined; id?: stri
   );
 }
 
-/** A label, why it is asked, the control, and the error right under it: what was typed stays. */
+/** A label, the reason for the question, the control, and the error below it; the typed text stays. */
 export function FieldFrame({
   label,
   why,
@@ -62,10 +62,10 @@ export function FieldFrame({
   );
 }
 
-/** Most characters of a line, where nothing else is said. */
+/** Default limit of characters in a line. */
 const MOST_TYPED = 200;
 
-/** A plain line of text; what is longer than it takes is cut there, with a word. */
+/** A line of text; text above the limit is cut, with a notice. */
 export function TextBox({
   text,
   onText,
@@ -85,15 +85,15 @@ export function TextBox({
   label: string;
   unit?: string;
   numeric?: boolean;
-  /** Figures alone, without point or unit. */
+  /** Digits only, without point or unit. */
   digits?: boolean;
-  /** Typed into at once, where it has just come. */
+  /** Focused as soon as it appears. */
   focused?: boolean;
   large?: boolean;
   placeholder?: string;
   multiline?: boolean;
   secret?: boolean;
-  /** Most characters that are taken. */
+  /** Most characters that are accepted. */
   most?: number;
   onSubmit?: () => void;
 }) {
@@ -143,7 +143,7 @@ export function TextBox({
   );
 }
 
-/** Pressed quickly several times, each counts. */
+/** Quick presses each count. */
 const RAPID = { dataSet: { rapid: 'true' } };
 
 function Step({ sign, label, onPress }: { sign: string; label: string; onPress: () => void }) {
@@ -206,7 +206,7 @@ function QuantityBox({
   );
 }
 
-/** One of a few, all in sight: pressed is inked. */
+/** A choice of a few options, all visible: the chosen one is filled. */
 export function Choices({
   options,
   value,
@@ -258,7 +258,7 @@ function ChoiceBox({ field, text, onText, id }: Omit<Bound, 'error'> & { field: 
   );
 }
 
-/** A box to tick, with what it means beside it. */
+/** A check box with its meaning beside it. */
 export function CheckBox({
   label,
   name = label,
@@ -268,7 +268,7 @@ export function CheckBox({
   id,
 }: {
   label: string;
-  /** How it is called where the label alone is not enough. */
+  /** The accessible name, where the label alone is not enough. */
   name?: string;
   why?: string;
   on: boolean;
@@ -301,7 +301,7 @@ export function CheckBox({
   );
 }
 
-/** Any field of a survey, by its kind: a new family brings fields, never a screen. */
+/** A survey field by its kind: a new family adds fields, not a screen. */
 export function FieldBox({ field, error, ...bound }: Bound & { field: Field }) {
   if (field.kind === 'flag') {
     const on = bound.text === 'yes';

@@ -4,9 +4,9 @@ import { Circle, Defs, Line, Path, Pattern, Rect } from 'react-native-svg';
 import type { Colours } from './tokens.cjs';
 
 interface Hatch {
-  /** Side of the square that repeats, px. */
+  /** Side of the repeating square, px. */
   size: number;
-  /** Degrees that it is turned by. */
+  /** Rotation in degrees. */
   turn?: number;
   draw: (c: Colours) => ReactNode;
 }
@@ -24,13 +24,13 @@ const upright = (x: number, size: number, stroke: string, width: number, opacity
   />
 );
 
-/** Hatches of parent metals lean right in ink; wet leans left in moss, so that the two never blend. */
+/** Hatches of metals lean right in ink; wet leans left in green, so that the two are never confused. */
 const metal = (size: number, at: number[], width: number): Hatch => ({
   size,
   turn: 45,
   draw: (c) => at.map((x) => upright(x, size, c.ink, width, 0.7)),
 });
-/** The other parents: one small motif each, told apart by its lines and not by colour. */
+/** The other substrates: one small pattern each, distinguished by lines, not by colour. */
 const motif = (size: number, d: string, width: number): Hatch => ({
   size,
   draw: (c) => <Path d={d} stroke={c.ink} strokeOpacity={0.7} strokeWidth={width} fill="none" />,
@@ -109,7 +109,7 @@ const HATCHES: Record<string, Hatch> = {
   late: { size: 5, turn: -45, draw: (c) => upright(1.5, 5, c.oxide, 1.6) },
 };
 
-/** The patterns that a drawing fills with, by name. `id` keeps those of two drawings on one page apart. */
+/** The patterns that a drawing fills with, by name. `id` separates the patterns of two drawings on one page. */
 export function Hatches({ id, c, of }: { id: string; c: Colours; of: readonly string[] }) {
   return (
     <Defs>
@@ -132,7 +132,7 @@ export function Hatches({ id, c, of }: { id: string; c: Colours; of: readonly st
   );
 }
 
-/** What to give an SVG shape as its fill. */
+/** The SVG fill for a core fill. */
 export function fillOf(fill: Fill, id: string, c: Colours): string {
   if (fill === 'set' || fill === 'curing') return c.moss;
   if (fill === 'unknown') return 'none';

@@ -3,7 +3,7 @@ const STEPS: Record<string, number> = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1
 const roleOf = (element: Element): string | null => element.getAttribute('role');
 const isOff = (element: Element): boolean => element.getAttribute('aria-disabled') === 'true';
 
-/** What the key does to the control that has the focus: what is to be focused and pressed; null where it is not ours. */
+/** What a key does to the focused control: the element to focus and press; null if the key is not handled here. */
 function pressedBy(key: string, on: Element): HTMLElement | null {
   const role = roleOf(on);
   if (key === ' ' && (role === 'checkbox' || role === 'radio')) return on as HTMLElement;
@@ -18,8 +18,8 @@ function pressedBy(key: string, on: Element): HTMLElement | null {
 }
 
 /**
- * What a keyboard is expected to do and no control does by itself: Enter follows a link, Space ticks a box, arrows go
- * from choice to choice. It stands before every control, and none knows of it.
+ * Standard keyboard behaviour that no control provides: Enter follows a link, Space ticks a box, arrows move through
+ * choices. Installed once for the whole page.
  */
 export function listenToKeys(page: Document): void {
   page.addEventListener(
@@ -30,24 +30,24 @@ export function listenToKeys(page: Document): void {
       const pressed = pressedBy(key, target);
       if (!pressed) return;
       event.preventDefault();
-      // Arrows have moved on by then: what is held down goes on through the choices, and a tick does not flicker.
+      // A held arrow key moves through choices; a held Space must not toggle a tick repeatedly.
       if (event.repeat && pressed === target) return;
       pressed.focus();
       pressed.click();
-      // Before the controls, which keep what they take for their own to themselves.
+      // In the capture phase: controls stop the events that they handle.
     },
     true,
   );
 }
 
-/** Choices in a row are one stop of the Tab key: the one that is chosen, or the first. */
+/** Choices in a row are one Tab stop: the chosen one, or the first. */
 export const stopAt = (i: number, chosen: number): 0 | -1 => (i === Math.max(chosen, 0) ? 0 : -1);
 
-/** What is wrong and can be typed into or chosen from, from the top of the page. */
+/** Inputs and choices that are marked as invalid, from the top of the page. */
 const WRONG =
   'input[aria-invalid="true"], textarea[aria-invalid="true"], [aria-invalid="true"] [tabindex="0"]';
 
-/** Goes to the first field that is wrong, once it is marked. */
+/** Goes to the first invalid field, once it is marked. */
 export function goToFirstWrong(): void {
   if (typeof document === 'undefined') return;
   requestAnimationFrame(() =>

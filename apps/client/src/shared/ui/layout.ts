@@ -1,10 +1,10 @@
 import { useSyncExternalStore } from 'react';
 import { useWindowDimensions } from 'react-native';
 
-/** Three layouts: a phone's one column, two panes from 768, three from 1024. */
+/** Three layouts: one column on a phone, two panes from 768 px, three from 1024 px. */
 export type Layout = 'phone' | 'two' | 'wide';
 
-/** Size of text at which the widths of the layouts are meant, px. */
+/** The text size for which the layouts' widths are meant, px. */
 const USUAL_TEXT = 16;
 
 const measured = (): number =>
@@ -12,14 +12,14 @@ const measured = (): number =>
     ? USUAL_TEXT
     : parseFloat(getComputedStyle(document.documentElement).fontSize) || USUAL_TEXT;
 
-/** The reader's size of text, px: measured as it changes, since measuring it lays the page out. */
+/** The reader's text size, px: measured when it changes, because measuring triggers layout. */
 let size: number | undefined;
 const textSize = (): number => (size ??= measured());
 
 const told = new Set<() => void>();
 let unwatch: (() => void) | undefined;
 
-/** Watches the size of text by something that is as large as it. */
+/** Watches the text size with an element of that size. */
 function watch(): () => void {
   if (typeof document === 'undefined' || typeof ResizeObserver === 'undefined') return () => {};
   const probe = document.createElement('div');
@@ -36,7 +36,7 @@ function watch(): () => void {
   };
 }
 
-/** Tells when the reader's size of text changes; one watch for all who ask. */
+/** Subscribes to changes of the reader's text size; one watcher for all subscribers. */
 function onTextSize(changed: () => void): () => void {
   told.add(changed);
   unwatch ??= watch();
@@ -49,17 +49,17 @@ function onTextSize(changed: () => void): () => void {
   };
 }
 
-/** Width of the pane of the register, px. */
+/** Width of the register's pane, px. */
 export const REGISTER_PX = 300;
 
-/** What the margins at both sides (px-4) take of a width, px: they grow with the reader’s text. */
+/** The width of both side margins (px-4), px: they grow with the reader's text. */
 export const useMargins = (): number => 2 * useSyncExternalStore(onTextSize, textSize, textSize);
 
-/** Whether the reader’s text is so large that what is small on purpose has no room for words. */
+/** Whether the text is so large that small labels have no room for words. */
 export const useLargeText = (): boolean =>
   useSyncExternalStore(onTextSize, textSize, textSize) >= 1.5 * USUAL_TEXT;
 
-/** What fits beside one another: text twice as large needs twice the width for it. */
+/** The layout that fits: text twice as large needs twice the width. */
 export function useLayout(): Layout {
   const { width } = useWindowDimensions();
   const room = (width * USUAL_TEXT) / useSyncExternalStore(onTextSize, textSize, textSize);

@@ -1,2 +1,2 @@
-/** A text with its first letter small, to stand inside a sentence. */
+/** A text with a small first letter, for use within a sentence. */
 export const lowered = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import Svg, { Circle, Line, Path, Rect } from 'react-native-svg';
 import { useTheme } from './theme';
 
-/** A peg in a socket: seated, half-way with a condition, or too wide and lying on top. Always beside its word. */
+/** A peg in a socket: seated, half-way with a condition, or too wide and lying on top. Always shown with its word. */
 export function VerdictMark({ verdict, size = 30 }: { verdict: Verdict; size?: number }) {
   const { c } = useTheme();
   return (
@@ -35,7 +35,7 @@ export function VerdictMark({ verdict, size = 30 }: { verdict: Verdict; size?: n
   );
 }
 
-/** Stop: a barred eight-sided frame, notched like a lock-off hasp. In pencil when it may come but has not. */
+/** Stop: a barred octagon with a notch. Grey when it may come but has not. */
 export function StopMark({ size = 28, maybe = false }: { size?: number; maybe?: boolean }) {
   const { c } = useTheme();
   const colour = maybe ? c.pencil : c.oxide;
@@ -52,7 +52,7 @@ export function StopMark({ size = 28, maybe = false }: { size?: number; maybe?: 
   );
 }
 
-/** Waiting: to be sent, or to be looked at. */
+/** Waiting: to be sent, or due for a look. */
 export function WaitMark({ size = 20 }: { size?: number }) {
   const { c } = useTheme();
   return (
@@ -71,7 +71,7 @@ export function WaitMark({ size = 20 }: { size?: number }) {
   );
 }
 
-/** What is new, on the one round button. */
+/** New, on the one round button. */
 export function PlusMark({ size = 24 }: { size?: number }) {
   const { c } = useTheme();
   return (
@@ -81,7 +81,7 @@ export function PlusMark({ size = 24 }: { size?: number }) {
   );
 }
 
-/** Kelmot's own sign: the two parts and what they become. */
+/** Kelmot's sign: the two parts and their mix. */
 export function Sign({ size = 24 }: { size?: number }) {
   const { c } = useTheme();
   return (
@@ -114,7 +114,7 @@ export function TabIcon({ name, on }: { name: string; on: boolean }) {
   );
 }
 
-/** The check of colour: streaked on the left, one colour on the right. */
+/** The colour check: streaked on the left, one colour on the right. */
 export function MixedSwatch({ size = 84 }: { size?: number }) {
   const { c } = useTheme();
   return (

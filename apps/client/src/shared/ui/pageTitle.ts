@@ -14,12 +14,12 @@ export function namePage(name: string): void {
   write();
 }
 
-/** Puts the soonest clock before the name of the page: it is seen while another page is worked with. */
+/** Puts the clock that ends soonest in front of the page's name: visible while another page is used. */
 export function clockOfPage(said: string): void {
   if (said === clock) return;
   clock = said;
   write();
 }
 
-/** What a heading says more than it shows, for the title of the page. */
+/** The longer form of a heading, for the page title. */
 export const pageTitle = (title: string): object => ({ dataSet: { title } });

@@ -1,6 +1,6 @@
-/** A second touch this soon is a slip of the glove: what is there may by then say something else, ms. */
+/** A second touch sooner than this is a slip: the control there may have changed by then, ms. */
 const SETTLE_MS = 500;
-/** And this near: a second finger elsewhere means what it says, px. */
+/** A second touch nearer than this is a slip; a finger elsewhere is a real touch, px. */
 const NEAR_PX = 32;
 
 export interface Touch {
@@ -9,19 +9,19 @@ export interface Touch {
   y: number;
 }
 
-/** Whether a touch is the second half of a double tap: soon after another, and where that was. */
+/** Whether a touch is the second half of a double tap: soon after another, and at the same place. */
 export const isSlip = (before: Touch | null, touch: Touch): boolean =>
   before !== null &&
   touch.atMs - before.atMs < SETTLE_MS &&
   Math.hypot(touch.x - before.x, touch.y - before.y) < NEAR_PX;
 
-/** Where a quick second touch is meant: in a text, and on what counts up and down. */
+/** Where quick touches count: in a text field, and on buttons that count up and down. */
 const RAPID = 'input, textarea, [data-rapid="true"]';
 const PRESSING = new Set(['Enter', ' ']);
 
 /**
- * One press is one deed, whatever is pressed: a double tap is one tap, also where the first half of it brought another
- * screen under the finger, and a key that is held presses once. It stands before every control, and none knows of it.
+ * One press has one effect on every control: a double tap counts once, also when the first tap opened another screen
+ * under the finger, and a held key presses once. Installed once for the whole page.
  */
 export function guardPresses(page: Document): void {
   let last: Touch | null = null;
@@ -35,7 +35,7 @@ export function guardPresses(page: Document): void {
   page.addEventListener(
     'click',
     (event) => {
-      // A key that presses, or a reader of the screen, has no place but what it presses.
+      // A press by key or screen reader has no position other than its target.
       if (event.detail === 0) {
         const before = keyed;
         keyed = { on: event.target, atMs: event.timeStamp };

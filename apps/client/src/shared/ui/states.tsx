@@ -4,7 +4,7 @@ import { SecondaryButton } from './Button';
 import { StopMark } from './marks';
 import { Txt } from './Txt';
 
-/** Lines where rows will be: shown while the first answer is on its way. */
+/** Placeholder lines while the first answer loads. */
 export function Skeleton({ rows = 4 }: { rows?: number }) {
   return (
     <View role="status" aria-label="Loading" className="gap-5 p-4">
@@ -28,7 +28,7 @@ export function Empty({
   title: string;
   children?: ReactNode;
   action?: { label: string; onPress: () => void };
-  /** It is all that the screen says: then it names it. */
+  /** It is the screen's only content: its title is the heading. */
   alone?: boolean;
 }) {
   return (
@@ -42,7 +42,7 @@ export function Empty({
   );
 }
 
-/** Something failed: what, and the way on. */
+/** Something failed: what, and what to do. */
 export function Failed({ say, retry }: { say: string; retry?: () => void }) {
   return (
     <View role="alert" className="gap-3 p-4">

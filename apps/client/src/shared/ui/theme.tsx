@@ -7,16 +7,16 @@ import { colours, type Colours } from './tokens.cjs';
 interface Theme {
   night: boolean;
   c: Colours;
-  /** What class names take the colours from; for what lies over the page, outside of everything else. */
+  /** The variables that class names take colours from; for overlays outside the page's tree. */
   style: ViewStyle;
 }
 
 const ThemeContext = createContext<Theme>({ night: false, c: colours.light, style: {} });
 
-/** The colours of the theme in use, for drawings; class names take the same ones by themselves. */
+/** The colours of the present theme, for drawings; class names use the same ones. */
 export const useTheme = (): Theme => useContext(ThemeContext);
 
-/** Lays the theme's colours under everything: by the person's choice, else by the device's. */
+/** Sets the theme for everything: the person's choice, otherwise the device's. */
 export function ThemeProvider({ children }: { children: ReactNode }) {
   const device = useColorScheme();
   const choice = useAppSelector((s) => s.settings.theme);

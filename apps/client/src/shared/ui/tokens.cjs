@@ -1,4 +1,4 @@
-/** The one place of Kelmot's look: colours of both themes, type, sizes. Feeds NativeWind and the drawings alike. */
+/** The source of Kelmot's look: colours of both themes, type, sizes. Used by NativeWind and by the drawings. */
 const light = {
   paper: '#F3F0E8',
   sheet: '#FCFBF7',
@@ -48,7 +48,7 @@ const fontFamily = {
   clockBold: ['MartianMono_600SemiBold'],
 };
 
-/** Name: [size, line height], in rem so that a larger text setting of the browser is followed. */
+/** Name: [size, line height], in rem, so that the browser's text size applies. */
 const rem = (px) => `${px / 16}rem`;
 const fontSize = {
   label: [rem(14), rem(18)],
@@ -56,7 +56,7 @@ const fontSize = {
   row: [rem(19), rem(24)],
   key: [rem(24), rem(30)],
   clock: [rem(34), rem(40)],
-  // The one clock of a screen is as large as asked for, and never cut by a narrow phone.
+  // The main clock of a screen is as large as possible without being cut on a narrow phone.
   ruling: [`min(${rem(56)}, 28vw)`, `min(${rem(60)}, 30vw)`],
 };
 

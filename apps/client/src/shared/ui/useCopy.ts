@@ -1,6 +1,6 @@
 import { useState } from 'react';
 
-/** Copies text to the clipboard and says so; without the right to it the text stands in `byHand`, to be taken from there. */
+/** Copies text to the clipboard and says so; without permission, the text is in `byHand` to be copied by hand. */
 export function useCopy() {
   const [said, setSaid] = useState('');
   const [byHand, setByHand] = useState<string | null>(null);

@@ -2,8 +2,8 @@ import { useEffect, useRef } from 'react';
 import type { View } from 'react-native';
 
 /**
- * What lies over the page takes the focus while it is there, gives it back to where it was, and is closed by Escape.
- * `close` is left out for what cannot be closed.
+ * An overlay takes the focus while it is open, returns it afterwards, and closes on Escape. Without `close` it cannot
+ * be closed.
  */
 export function useDialog(open: boolean, close?: () => void) {
   const box = useRef<View>(null);
@@ -21,7 +21,7 @@ export function useDialog(open: boolean, close?: () => void) {
       event.preventDefault();
       latest.current();
     };
-    // Before the boxes in it, which keep what is typed into them to themselves.
+    // Before the input boxes, which stop their key events.
     document.addEventListener('keydown', onKey, true);
     return () => {
       document.removeEventListener('keydown', onKey, true);

@@ -1,7 +1,10 @@
 import { useState } from 'react';
 import type { Way } from './Notice';
 
-/** Of several notices of one kind the first, and a way to the rest; once that was taken, all and a way back. */
+/**
+ * Shows the first of several notices of one kind, and a button for the rest; once pressed, all, and a button to fold
+ * them.
+ */
 export function useFolded<T>(
   items: readonly T[],
   hint: (more: number) => string,

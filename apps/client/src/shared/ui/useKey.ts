@@ -4,17 +4,20 @@ const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
 
-/** Keys that press whatever has the focus: they belong to it. */
+/** Keys that press the focused control: they belong to it. */
 const presses = (key: string, target: EventTarget | null): boolean =>
   (key === ' ' || key === 'Enter') &&
   target instanceof HTMLElement &&
   target.closest('[role="button"], [role="link"], [role="checkbox"], [role="radio"], a, button') !==
     null;
 
-/** Whether something lies over the page that must be dealt with first: the page’s own keys wait. */
+/** Whether an overlay must be handled first: the page's own keys are off. */
 const covered = (): boolean => document.querySelector('[aria-modal="true"]') !== null;
 
-/** Runs `act` when the key is struck, once however long it is held, outside a text field. Escape leaves a text field first. */
+/**
+ * Runs `act` when the key is pressed, once however long it is held, outside text fields. Escape leaves a text field
+ * first.
+ */
 export function useKey(key: string, act: () => void): void {
   const latest = useRef(act);
   useEffect(() => {

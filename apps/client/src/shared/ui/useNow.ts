@@ -4,7 +4,7 @@ import { useAppSelector } from '@/store/hooks';
 
 const SECOND = 1000;
 
-/** The moment by the clock of the site, renewed every `everyMs` and whenever it is asked for. */
+/** The time by the site's clock, updated every `everyMs` and on request. */
 export function useClock(everyMs: number): [now: number, renew: () => void] {
   const clock = useAppSelector((s) => s.clock);
   const [now, setNow] = useState(() => Date.now());
@@ -16,10 +16,13 @@ export function useClock(everyMs: number): [now: number, renew: () => void] {
   return [now - clock.aheadMs, renew];
 }
 
-/** The moment by the clock of the site, renewed every `everyMs`: clocks run from saved start times, so nothing is lost when it stops. */
+/**
+ * The time by the site's clock, updated every `everyMs`. Clocks count from saved start times, so nothing is lost if the
+ * updates stop.
+ */
 export const useNow = (everyMs = SECOND): number => useClock(everyMs)[0];
 
-/** Calls `then` once the moment `at` of the site’s clock has come. */
+/** Calls `then` once the site's clock reaches `at`. */
 export function useAt(at: number, then: () => void): void {
   const clock = useAppSelector((s) => s.clock);
   useEffect(() => {
@@ -31,7 +34,7 @@ export function useAt(at: number, then: () => void): void {
 const beating = new Set<() => void>();
 let beat: ReturnType<typeof setInterval> | undefined;
 
-/** One beat a second for every clock that shows seconds, so that they are drawn together. */
+/** One timer for all clocks that show seconds, so that they are drawn together. */
 function onBeat(told: () => void): () => void {
   beating.add(told);
   beat ??= setInterval(() => beating.forEach((tell) => tell()), SECOND);
@@ -43,7 +46,7 @@ function onBeat(told: () => void): () => void {
   };
 }
 
-/** What `read` makes of the moment by the clock of the site: drawn anew only in the second in which that is another. */
+/** The value of `read` at the present time of the site's clock: re-renders only when the value changes. */
 export function useBeat<T extends string | boolean>(read: (now: number) => T): T {
   const clock = useAppSelector((s) => s.clock);
   return useSyncExternalStore(onBeat, () => read(nowBy(clock)));

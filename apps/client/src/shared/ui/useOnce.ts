@@ -1,9 +1,9 @@
 import { useRef } from 'react';
 
-/** A second tread on a pedal this soon is a slip: what is there may by then say something else, ms. */
+/** A second press of a pedal sooner than this is a slip: the task may have changed by then, ms. */
 const SETTLE_MS = 500;
 
-/** For keys that act wherever the focus is, which have no place on the screen: once, and again after the foot has had time to leave. */
+/** For keys that act wherever the focus is: runs once, and again only after the foot has left the pedal. */
 export function useOnce(act: () => void): () => void {
   const last = useRef(0);
   return () => {

@@ -1,12 +1,12 @@
 import { sentence, spoken, word, type Message, type UnitSystem } from '@kelmot/core';
 import { useAppSelector } from '@/store/hooks';
 
-/** Messages of core in the reader’s units. */
+/** Words core's messages in the reader's units. */
 export function useWords(): {
   units: UnitSystem;
   say: (message: Message) => string;
   tell: (message: Message) => string;
-  /** For the ear: units by their names. */
+  /** For speech: units by their names. */
   aloud: (message: Message) => string;
 } {
   const units = useAppSelector((s) => s.settings.units);

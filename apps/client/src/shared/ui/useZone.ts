@@ -1,10 +1,10 @@
 import type { Zone } from '@kelmot/core';
 import { useSiteQuery } from '@/store/api';
 
-/** Asking the platform takes its time, and many ask. */
+/** Asking the platform is slow, and many components ask. */
 let ofDevice: Zone | undefined;
 
-/** The zone that clocks and calendars are shown in: of the site; of this device until that is known. */
+/** The time zone for clocks and calendars: the site's; the device's until that is known. */
 export function useZone(): Zone {
   const { data } = useSiteQuery();
   if (data) return data.settings.zone;

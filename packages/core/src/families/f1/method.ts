@@ -40,11 +40,11 @@ const stepIds = [
 ] as const;
 const step = stepsOf(stepIds);
 
-/** A face is flat enough to seal where a feeler of this thickness does not go under the straight edge, mm. */
+/** A face is flat enough to seal if a feeler of this thickness does not go under the straight edge, mm. */
 const FLAT_MM = 0.1;
-/** A spreader lays a ring faster than a pocket is filled: shares of the card’s minutes. */
+/** Share of the card’s placing time: spreading a ring is faster than filling a pocket. */
 const SPREAD = { former: 0.1, metal: 0.25 };
-/** Pulling the tape and closing square; a stud is run up in half a minute; squeeze-out trimmed. Minutes. */
+/** Pulling the tape and closing square; half a minute for each stud; trimming squeeze-out. Minutes. */
 const CLOSE_MIN = 3;
 const STUD_MIN = 0.5;
 const TRIM_MIN = 3;
@@ -53,7 +53,7 @@ const LOOK_DAYS = { lasting: 180, stopgap: 14 };
 type W = Work<FlangeSurvey>;
 const order = ({ survey }: W) => boltSequence({ count: survey.joint.bolts }).order.join(' ');
 
-/** The face is cast against a copy of the good one, closed while wet, opened when it is hard. */
+/** The face is cast against a copy of the good one, closed while wet, opened when hard. */
 export const method: Method<FlangeSurvey> = {
   stepIds,
   figureIds: ['bolts'],

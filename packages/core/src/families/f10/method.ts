@@ -27,7 +27,7 @@ type W = Work<YardCrackSurvey>;
 const LOOK_DAYS = { lasting: 180, stopgap: 30 };
 /** Tamping and striking off, as a share of filling. */
 const STRIKE_SHARE = 0.3;
-/** A crack that is packed by hand takes longer than one that is poured, times. */
+/** Packing a crack by hand takes longer than pouring, by this factor. */
 const PACKED = 1.6;
 
 const packed = (work: W) => work.schools.sand === 'none';

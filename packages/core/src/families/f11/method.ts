@@ -32,14 +32,14 @@ const step = stepsOf(stepIds);
 type W = Work<WallCrackSurvey>;
 
 const LOOK_DAYS = { lasting: 180, stopgap: 30 };
-/** A port is pasted on in these minutes, and the band along it takes so many for each litre of paste. */
+/** Minutes to paste on one port, and for each litre of paste of the band along it. */
 const PORT_MIN = 1.5;
 /** Paste under the foot of one port, ml. */
 const FOOT_ML = 6;
-/** Levels at which a basin is filled and watched, minutes each. */
+/** Watch time at each level of a basin while it is filled, minutes. */
 const WATCH_MIN = 30;
 
-/** Both faces are sealed where both can be reached. */
+/** Both faces are sealed where both are accessible. */
 const layouts = ({ survey, card }: W): Worked<Injection>[] => {
   const how = card.injection;
   if (!how) return [];
@@ -59,7 +59,7 @@ const layouts = ({ survey, card }: W): Worked<Injection>[] => {
   );
 };
 
-/** A sealant is gunned into a chase; there is nothing to inject. */
+/** A sealant is applied into a chase; nothing is injected. */
 function surfaceDraft(work: W): Draft {
   const { survey, demand } = work;
   const main = work.round(
@@ -165,7 +165,7 @@ function injectedDraft(work: W): Draft {
       netMl: resinMl,
       areaMm2: 0,
       working: () => all.flatMap((i) => i.working),
-      // Slow at the ports: the pace of a pour does not count, the minutes at each port do.
+      // At the ports the card's pouring rate does not count, but the minutes at each port.
       touches: [mixTouch(card), { name: 'inject', spread: atPorts }],
     }),
   );

@@ -36,9 +36,9 @@ const step = stepsOf(stepIds);
 type W = Work<TankSurvey>;
 
 const LOOK_DAYS = { lasting: 120, stopgap: 7 };
-/** The outside is watched while it is full of water, minutes. */
+/** Watch time of the outside while the tank is full of water, minutes. */
 const WATCH_MIN = 30;
-/** The shell is keyed and laid over this many walls past the damage. */
+/** The shell is roughened and built over this many wall thicknesses beyond the damage. */
 const LAP_WALLS = 3;
 
 const dissolved = ({ card }: W) => card.mix.kind === 'dissolved';
@@ -63,7 +63,7 @@ export const method: Method<TankSurvey> = {
     const rounds = coatRounds(work, { areaMm2: 0, overfillPct: 0 });
     const last = rounds[rounds.length - 1] as Round;
     const ready = [notBefore(last, demand.needed)];
-    // What sets under water is not drained where that was chosen.
+    // A material that sets under water needs no draining if that was chosen.
     const wet = setsWet(work) && work.schools.wet === 'wet';
     const lap = reach(work);
     return {

@@ -80,7 +80,7 @@ export const tankSurvey = surveyOf({
   demand: (survey, site) =>
     demandOf(survey, {
       needed: 'immersion',
-      // Filled through, with as much again laid over it on the outside.
+      // The hole is filled, with the same thickness again on the outside.
       bodies: survey.damages.map((d, i) =>
         d.shape === 'hole'
           ? body(

@@ -31,9 +31,9 @@ type W = Work<SumpSurvey>;
 const LOOK_DAYS = { lasting: 120, stopgap: 14 };
 /** Glass cloths of a patch, wetted out one on the other. */
 const CLOTHS = 2;
-/** Laid this far past the damage, mm. */
+/** Overlap beyond the damage, mm. */
 const LAP_MM = 50;
-/** A patch is carried and slid on, a fitting set down and twisted: minutes beside placing. */
+/** Carrying and sliding a patch on, or setting and twisting a fitting: minutes in addition to placing. */
 const CARRY_MIN = 2;
 const SET_MIN = 2;
 
@@ -56,7 +56,7 @@ const clothLines = (work: W) => [
   ),
 ];
 
-/** Fittings and patches are rounds of their own: each gel is on its place inside its own life. */
+/** Fittings and patches are separate rounds: each gel is in place within its own working life. */
 function rounds(work: W) {
   const ml = (shape: string) =>
     work.bodies.reduce((s, b, i) => s + (work.survey.damages[i]?.shape === shape ? b.netMl : 0), 0);

@@ -47,7 +47,7 @@ const sumpFields = {
   }),
   diver: flag({ label: 'Reached by a diver only', why: 'Diving is a licensed trade.' }),
 };
-/** A patch is two cloths wetted out, mm. */
+/** Thickness of a patch: two wetted-out cloths, mm. */
 const PATCH_MM = 4;
 
 /** The most damages one repair takes. */

@@ -28,12 +28,12 @@ const step = stepsOf(stepIds);
 type W = Work<PanelSurvey>;
 
 const LOOK_DAYS = { lasting: 180, stopgap: 30 };
-/** Topcoat over a filled spot, dry, µm; in coats no thicker than its card allows for the slope. */
+/** Dry topcoat over a filled place, µm; in coats no thicker than its card allows for the slope. */
 const TOP_UM = 80;
 const LADDER = { from: 320, to: 1500, maxStep: 2 } as const;
 const BLOCK_GRIT = 'P240';
 
-/** A paint by itself, and no filler: it is laid in thin coats. */
+/** A paint without a filler: it is applied in thin coats. */
 const paints = ({ card }: W) => card.layer.volumeSolidsPct < 100;
 const areaMm2 = ({ survey }: W) => survey.damages.reduce((s, d) => s + d.lengthMm * d.widthMm, 0);
 const grits = () =>
@@ -55,7 +55,7 @@ function topRounds(work: W): Round[] {
       areaMm2: areaMm2(work),
       touch: 'topcoat',
       wetted: true,
-      // Laid over the filler when that is sanded.
+      // Applied over the filler after it is sanded.
       need,
       dftUm: TOP_UM / n,
       needed: i === n - 1 ? work.demand.needed : null,

@@ -75,10 +75,10 @@ export const PanelSurvey = z.strictObject({
 });
 export type PanelSurvey = z.infer<typeof PanelSurvey>;
 
-/** Half of a panel gone is strength, and not looks. */
+/** More than this share of a panel's thickness is structural damage, not cosmetic. */
 const DEEP_SHARE = 0.5;
 
-/** What an engineer looks at before it is filled: fibre that shows, a spot that goes deep into the panel. */
+/** What an engineer inspects before filling: visible fibre, and a place that goes deep into the panel. */
 function looked({ damages, panel }: PanelSurvey): RouteCondition[] {
   const deep = damages.some((d) => d.shape === 'spot' && d.depthMm > d.wallMm * DEEP_SHARE);
   const because =

@@ -29,13 +29,13 @@ const step = stepsOf(stepIds);
 type W = Work<BoardSurvey>;
 
 const LOOK_DAYS = { lasting: 180, stopgap: 30 };
-/** Setting up the lamp over one burn, minutes a pass. */
+/** Setting up the lamp over one burn, minutes for each pass. */
 const LAMP_SET_MIN = 2;
-/** Alcohol wipes the milled place and well round it, times its area. */
+/** The area cleaned with alcohol, as a multiple of the milled area. */
 const WIPE_TIMES = 10;
 
 const pins = ({ survey }: W) => survey.damages.reduce((s, d) => s + d.pins, 0);
-/** Passes under the lamp for each burn, and the seconds of each; null for what needs no lamp. */
+/** Lamp passes for each burn, and the seconds of each; null if it needs no lamp. */
 const lamps = ({ card, survey }: W) => {
   const { mix } = card;
   if (mix.kind !== 'light-cured') return null;

@@ -20,14 +20,14 @@ const step = stepsOf(stepIds);
 type W = Work<MattingSurvey>;
 
 const LOOK_DAYS = { lasting: 180, stopgap: 30 };
-/** Of a batch’s minutes: raking it out, then compacting and trowelling, both inside its life. */
+/** Share of a batch’s minutes for raking; the rest is compacting and trowelling, both within its working life. */
 const RAKE = 0.6;
 const TROWEL = 0.4;
-/** Binder by itself, g/ml. */
+/** Density of the binder, g/ml. */
 const BINDER_GML = 1.1;
-/** A step at the edge that catches no foot, mm. */
+/** A step at the edge that is no trip hazard, mm. */
 const TRIP_MM = 3;
-/** Trowels are misted over this, mm². */
+/** Above this area the trowels are misted, mm². */
 const MIST_MM2 = 200_000;
 
 const spots = ({ survey }: W) => survey.damages.filter((d) => d.shape === 'spot').length;
@@ -67,7 +67,7 @@ export const method: Method<MattingSurvey> = {
           })
         : null;
     const primerG = (crumb?.primerKg ?? 0) * 1000;
-    // Taken out of the set’s own binder: nothing more is drawn for it.
+    // Taken from the set's own binder: no extra pack.
     const prime = work.round(
       mainSpec(work, {
         id: 'prime',

@@ -37,20 +37,20 @@ const step = stepsOf(stepIds);
 type W = Work<RebuildSurvey>;
 
 const LOOK_DAYS = { lasting: 90, stopgap: 7 };
-/** A lining so thin that it is measured, and tested for pinholes, mm. */
+/** A lining below this thickness is measured and tested for pinholes, mm. */
 const THIN_MM = 1.5;
-/** Wall under which the paste would carry pressure, mm. */
+/** Below this wall thickness the paste would carry pressure, mm. */
 const THIN_WALL_MM = 3;
-/** Minutes to close a former round a seat. */
+/** Minutes to close a former round one seat. */
 const CLOSE_MIN = 4;
 
-/** Whether the damage runs round an axis: it is made round by a former, or by machining, one of the two. */
+/** Whether the damage runs round an axis: it is shaped by a former or by machining. */
 const isRound = ({ survey }: W) =>
   survey.damages.some((d) => d.shape === 'seat' || d.shape === 'bore');
 const isLining = (work: W) => work.buildMm <= THIN_MM && work.coats > 1;
 const engineered = ({ bodies }: W) =>
   bodies.some(({ body }) => body.remainingMm !== null && body.remainingMm < THIN_WALL_MM);
-/** Old castings drink salt and oil: both come out with heat. */
+/** Old castings absorb salt and oil: heat drives both out. */
 const drank = ({ survey }: W) =>
   survey.parent.salts ||
   (survey.parent.material === 'cast-iron' && survey.service.medium === 'oil');
@@ -91,7 +91,7 @@ export const method: Method<RebuildSurvey> = {
             ? m('Strike it flush to the template while soft; pull the tape while wet.')
             : m('Leave it proud by {over} %, pull the tape while wet.', { over: site.overfillPct }),
     });
-    // The former closes on each coat while it is wet, inside its life.
+    // The former closes on each coat while it is wet, within its working life.
     const built = formed
       ? coats.flatMap((s) =>
           s.name === 'place' && s.round

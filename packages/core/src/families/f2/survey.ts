@@ -124,7 +124,7 @@ const dutyFields = {
   ...pressureFields,
 };
 
-/** What a survey saved before this was asked says of it. */
+/** Defaults for a survey stored before this question existed. */
 const noDuty = { pressureBar: null, cycles: false, vibrates: false, heatCycles: false } as const;
 
 /** The most damages one repair takes. */
@@ -139,7 +139,7 @@ export const RebuildSurvey = z.strictObject({
 });
 export type RebuildSurvey = z.infer<typeof RebuildSurvey>;
 
-/** Material left on for the tool where the finished size is cut. */
+/** Material left on for machining to the finished size. */
 const allowance = (survey: RebuildSurvey, site: SiteSettings) =>
   survey.parent.machined ? site.machiningMm : 0;
 
@@ -171,7 +171,10 @@ function bodyOf(damage: RebuildDamage, i: number, extraMm: number): Body {
 
 const AGGRESSIVE: readonly Medium[] = ['lime-milk', 'caustic', 'mineral-acid'];
 
-/** Dry seats wait for load; wetted metal for immersion besides; strong alkali and acid for the full cure when it must last. */
+/**
+ * Dry seats wait for load; wetted metal also for immersion; strong alkali and acid for the full chemical cure if the
+ * repair must last.
+ */
 function needed({ service, intent }: RebuildSurvey): Needed {
   if (DRY_MEDIA.includes(service.medium)) return 'fullLoad';
   return AGGRESSIVE.includes(service.medium) && intent === 'lasting'

@@ -30,11 +30,11 @@ const step = stepsOf(stepIds);
 type W = Work<BracketSurvey>;
 
 const LOOK_DAYS = { lasting: 60, stopgap: 7 };
-/** Bead of tack adhesive and powder along a break, mm² across. */
+/** Cross-section of the bead of tack adhesive and powder along a break, mm². */
 const BEAD_MM2 = 6;
-/** A wetting coat worked into the scratches, mm. */
+/** Thickness of a wetting coat scrubbed into the scratches, mm. */
 const WET_MM = 0.3;
-/** A break is tacked for this many millimetres at a time. */
+/** Length of a break that is tacked at one time, mm. */
 const TACK_EACH_MM = 60;
 
 const envelope = ({ survey, site }: W) =>
@@ -47,7 +47,7 @@ const envelope = ({ survey, site }: W) =>
     })),
   });
 const breaks = ({ survey }: W) => survey.damages.filter((d) => d.shape === 'snapped');
-/** Kneaded in the hand and pressed through: it wets by itself and needs no coat before it. */
+/** Kneaded by hand and pressed through: it wets by itself and needs no wetting coat. */
 const putty = ({ card }: W) => card.mix.kind === 'single' || card.helps.includes('plug');
 
 function bond({ survey, demand, card }: W): Figure[] {
@@ -84,7 +84,7 @@ function bond({ survey, demand, card }: W): Figure[] {
   ];
 }
 
-/** A proof load is held so long, minutes. */
+/** Holding time of a proof load, minutes. */
 const PROOF_MIN = 5;
 
 const proof = ({ demand }: W) =>

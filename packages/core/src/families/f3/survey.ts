@@ -122,7 +122,7 @@ const loadFields = {
   }),
 };
 
-/** The build laps this many wall thicknesses on to sound metal, each way. */
+/** The build extends over this many wall thicknesses of sound metal on each side. */
 export const LAP_WALLS = 3;
 
 /** The most damages one repair takes. */
@@ -137,14 +137,14 @@ export const BracketSurvey = z.strictObject({
 });
 export type BracketSurvey = z.infer<typeof BracketSurvey>;
 
-/** A build that would leave nothing is none: this is the thinnest that is drawn and refused by its card, mm. */
+/** The thinnest build that is drawn, and refused by its card, mm: zero would not be a build. */
 const LEAST_BUILD_MM = 0.1;
 
-/** What may be built: as wanted, and never more than the clearance less what is kept free of it, mm. */
+/** The build that is possible: as wanted, but at most the clearance less the margin that stays free, mm. */
 const buildOf = (wantedMm: number, clearanceMm: number, marginMm: number): number =>
   Math.max(LEAST_BUILD_MM, Math.min(wantedMm, clearanceMm - marginMm));
 
-/** Half of what is laid over a break bonds to each side of it, mm². */
+/** Half of the overlap bonds to each side of a break, mm². */
 const lapArea = (damages: z.infer<typeof Damage>[]): number =>
   damages.reduce((sum, d) => {
     if (d.shape === 'chip') return sum + d.lengthMm * d.widthMm;
@@ -152,10 +152,10 @@ const lapArea = (damages: z.infer<typeof Damage>[]): number =>
     return sum + (d.lengthMm + d.widthMm) * 2 * LAP_WALLS * d.wallMm;
   }, 0);
 
-/** More of a wall than this gone under a working load is strength, and not shape. */
+/** More than this share of a loaded wall is structural damage, not a matter of shape. */
 const HALF = 0.5;
 
-/** A chip that goes deep into what carries a load is looked at by who may judge what is left. */
+/** A deep chip in a loaded part is inspected by an engineer. */
 function weakened({ damages, load }: BracketSurvey): RouteCondition[] {
   const deep = damages.some((d) => d.shape === 'chip' && d.depthMm > d.wallMm * HALF);
   if (!deep || load.carries !== 'working') return [];
@@ -198,7 +198,7 @@ export const bracketSurvey = surveyOf({
           ? [d.lengthMm + 2 * LAP_WALLS * d.wallMm, d.widthMm + 2 * LAP_WALLS * d.wallMm]
           : [d.lengthMm, 2 * LAP_WALLS * d.wallMm];
       const sides = d.shape === 'hole' ? 1 : 2;
-      // A hole is filled as well as lapped over: putty keyed on both faces.
+      // A hole is filled as well as covered: putty locks on both faces.
       const fillMm = d.shape === 'hole' ? (d.lengthMm * d.widthMm * d.wallMm) / (long * wide) : 0;
       return {
         ...body(

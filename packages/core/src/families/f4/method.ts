@@ -33,13 +33,13 @@ const step = stepsOf(stepIds);
 type W = Work<PipeLeakSurvey>;
 
 const LOOK_DAYS = { lasting: 90, stopgap: 7 };
-/** Pressed and twisted until it foams no more, minutes. */
+/** Pressing and twisting until foaming stops, minutes. */
 const PRESS_MIN = 6;
-/** Litres of clean water to soak a wrap in, ml. */
+/** Clean water to soak a wrap in, ml. */
 const SOAK_ML = 3000;
 
 const isWrap = ({ wrap }: W) => wrap !== null;
-/** A plug is wanted before the wrap unless the wrap is to do it alone. */
+/** A plug comes before the wrap, unless the wrap is to seal alone. */
 const plugged = (work: W) => isWrap(work) && work.schools.plug !== 'wrap';
 const extentOf = (work: W) =>
   isWrap(work) ? (work.demand.wrap?.extentMm ?? work.site.extentMm) : work.site.extentMm * 2;

@@ -48,17 +48,20 @@ const Damage = z.discriminatedUnion('shape', [
 
 const parentFields = { ...parentOf(LINE_METALS, 'Pipe'), skin, soft };
 
-/** A hole of this share of the pipe’s bore is an engineer’s to allow; past half of it the wrap would be the pipe. */
+/**
+ * An opening of this share of the pipe’s bore needs an engineer's approval; past half of it the wrap would have to
+ * replace the pipe.
+ */
 const LARGE_SHARE = 0.25;
 const HALF = 0.5;
 
 type Leak = z.infer<typeof Damage>;
-/** Clear width of an opening across the pipe, as a share of its bore. */
+/** Width of an opening across the pipe, as a share of its bore. */
 const openShare = (d: Leak): number =>
   (d.shape === 'pinhole' ? d.diameterMm : d.widthMm) /
   Math.max(1, d.outsideDiameterMm - 2 * d.wallMm);
 
-/** What a large opening in a small pipe asks for. */
+/** Conditions and refusals for a large opening in a small pipe. */
 function openings(damages: readonly Leak[]): {
   refusals: RefusalReason[];
   conditions: RouteCondition[];
@@ -93,9 +96,9 @@ export const PipeLeakSurvey = z.strictObject({
 });
 export type PipeLeakSurvey = z.infer<typeof PipeLeakSurvey>;
 
-/** A plug is kneaded to several times the hole and pressed in. */
+/** A plug has several times the volume of the hole. */
 const PLUG_TIMES = 3;
-/** A low-pressure wrap runs this far past the leak both ways, at least. */
+/** Least extent of a low-pressure wrap beyond the leak on both sides, mm. */
 const EXTENT_MM = 100;
 
 export const pipeLeakSurvey = surveyOf({

@@ -35,17 +35,17 @@ const step = stepsOf(stepIds);
 type W = Work<PipeWrapSurvey>;
 
 const LOOK_DAYS = { lasting: 180, stopgap: 14 };
-/** Stiffer than this a laminate is carbon: on steel in the wet it is a battery, MPa. */
+/** A laminate stiffer than this is carbon: on wet steel it causes galvanic corrosion, MPa. */
 const CARBON_MPA = 40_000;
 /** Resin brushed into the profile before the first ply, mm. */
 const PRIME_MM = 0.25;
-/** A ply is rolled down and wetted out in this share of the minutes that laying it takes. */
+/** Rolling down and wetting out a ply, as a share of the minutes for laying it. */
 const COMPACT_SHARE = 0.5;
 
 const half = ({ wrap }: W) => (wrap?.lengthsMm[0] ?? 0) / 2;
 const carbon = ({ card }: W) => (card.laminate?.hoopModulusMPa ?? 0) > CARBON_MPA;
 const design = ({ wrap }: W) => (wrap?.design?.ok ? wrap.design : null);
-/** Hole: a plug in it. Thinning: filled to the round of the pipe. Either way before anything is laminated. */
+/** A hole gets a plug; a thinned wall is filled to the pipe's round. Both before laminating. */
 const holed = ({ survey }: W) => survey.damages[0]?.shape === 'hole';
 
 export const method: Method<PipeWrapSurvey> = {

@@ -36,12 +36,12 @@ const step = stepsOf(stepIds);
 type W = Work<BeltSurvey>;
 
 const LOOK_DAYS = { lasting: 30, stopgap: 3 };
-/** Hole first, then the cover: shares of the minutes of placing. */
+/** Shares of the placing time: the hole first, then the cover. */
 const POUR = { hole: 0.6, cover: 0.4 };
-/** A strip is laid and stitched in these minutes each. */
+/** Minutes to lay and stitch one strip. */
 const STRIP_MIN = 6;
 const STITCH_MIN = 4;
-/** Thin enough to level by itself it is poured; what stands on a wall is trowelled, mm. */
+/** Thinner than this it levels by itself and is poured; what stands on a wall is trowelled, mm. */
 const STANDS_MM = 5;
 
 const isSheet = ({ card }: W) => card.packUnit === 'piece';
@@ -58,7 +58,7 @@ const patches = ({ survey }: W) =>
     }),
   );
 
-/** Conditioner flashes off, longer when humid, and is covered inside its open time. */
+/** The conditioner flashes off, longer in humid air, and is covered within its open time. */
 const flashed = (work: W, round: Round): After => {
   const flash = timeTo(round, 'tackFree', 0);
   return {

@@ -115,13 +115,13 @@ export const BeltSurvey = z.strictObject({
 });
 export type BeltSurvey = z.infer<typeof BeltSurvey>;
 
-/** Share of the carcass that may be cut across before a splice is the repair, percent of the belt’s width. */
+/** Share of the belt's width that may be cut across in the carcass, percent; above it the belt must be spliced. */
 const MOST_CUT_PCT = 10;
-/** The usual lap past the hole, and its thickness, mm. */
+/** The usual overlap beyond the hole, and its thickness, mm. */
 export const LAP_MM = 75;
 export const COVER_MM = 3;
 
-/** The hole of a damage as the patch is worked out for. */
+/** The hole of a damage, as beltPatch takes it. */
 export const beltHole = (d: BeltSurvey['damages'][number]): BeltHole =>
   d.shape === 'hole'
     ? { kind: 'round', diameterMm: d.diameterMm }
@@ -165,7 +165,7 @@ function refusals({ belt }: BeltSurvey): RefusalReason[] {
     : [];
 }
 
-/** What lies bare is seen to before it is covered: by a splicer where it is steel. */
+/** Bare reinforcement is treated before it is covered: by a splicer if it is steel. */
 function bared({ belt }: BeltSurvey): RouteCondition[] {
   if (!belt.bare) return [];
   return belt.carcass === 'steel'
@@ -209,7 +209,7 @@ export const beltSurvey = surveyOf({
   demand: (survey) => {
     const bodies = survey.damages.map((d, i) => {
       const { throughMm, made } = patch(d);
-      // One solid of the patch’s own volume and primed area: hole and cover together.
+      // One body with the patch’s own volume and primed area: hole and cover together.
       const sideMm = Math.sqrt(made.primerAreaMm2);
       const keys =
         d.shape === 'hole' ? ['diameterMm', 'beltMm'] : ['lengthMm', 'widthMm', 'beltMm'];

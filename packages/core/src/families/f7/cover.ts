@@ -22,7 +22,7 @@ import {
   prepSteps,
 } from './steps';
 
-/** One drop of adhesive, ml; set by itself, and its strip pressed and rolled, minutes. */
+/** One drop of adhesive, ml; minutes to set a drop, and to press and roll its strip. */
 const DROP_ML = 0.1;
 const DROP_MIN = 0.04;
 const ROLL_MIN = 0.8;

@@ -12,7 +12,7 @@ import { figureOf } from '../../work/figure';
 import type { Draft } from '../../work/step';
 import { step, LOOK_DAYS, margin, inflate, type W, prepSteps } from './steps';
 
-/** What a licensed shop does: Kelmot measures the opening and says the size of the patch. */
+/** Work for a licensed shop: Kelmot measures the opening and gives the size of the patch. */
 export function sectionDraft(work: W): Draft {
   const { survey, demand } = work;
   const main = work.round(

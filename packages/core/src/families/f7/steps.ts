@@ -31,7 +31,7 @@ export const LOOK_DAYS = { lasting: 30, stopgap: 3 };
 /** Share of service pressure at which corners are soaped. */
 export const SOAP_SHARE = 'a third';
 
-/** A section repair: cut out, filled and heat-cured by a tyre shop, and not a cover laid over. */
+/** A section repair is cut out, filled and heat-cured by a tyre shop; a cover is only laid over. */
 export const isSection = ({ card }: W) => card.permission === 'tyre-shop';
 export const margin = ({ card, site }: W) => card.sheet?.marginMm ?? site.extentMm;
 export const deepest = ({ survey }: W) => Math.max(...survey.damages.map((d) => d.depthMm));
@@ -39,7 +39,7 @@ export const coversIn = ({ covers }: W) => (covers?.ok ? covers.covers : []);
 export const total = (work: W, of: (c: ReturnType<typeof coversIn>[number]) => number) =>
   coversIn(work).reduce((s, c) => s + of(c), 0);
 
-/** What both ways begin with. */
+/** The first steps of both methods. */
 export const prepSteps = (work: W): StepDraft[] => [
   isolate(work, { extra: m('Wheel off load, chocked, before anybody touches the tyre.') }),
   step.prep(
@@ -70,7 +70,7 @@ export const prepSteps = (work: W): StepDraft[] => [
   degrease(work),
 ];
 
-/** Air again, by remote. */
+/** Inflates again, by remote control. */
 export const inflate = (): StepDraft =>
   step.inspect(
     'inflate',

@@ -74,12 +74,12 @@ export const TyreSurvey = z.strictObject({
 });
 export type TyreSurvey = z.infer<typeof TyreSurvey>;
 
-/** Buffed this far past an injury, mm, whatever cover goes on it. */
+/** Buffed this far beyond an injury, mm, whatever its cover. */
 const MARGIN_MM = 30;
 
 /** Sound rubber that stays over the cords under a cover, mm. */
 const OVER_CORDS_MM = 2;
-/** Deeper than this nobody covers what he has not measured to the cords, mm. */
+/** An injury deeper than this needs a measurement to the cords, mm. */
 const UNMEASURED_MM = 10;
 
 function refusals({ tyre, damages }: TyreSurvey): RefusalReason[] {
@@ -110,7 +110,7 @@ function refusals({ tyre, damages }: TyreSurvey): RefusalReason[] {
     .map(([, id, because]) => ({ id, because: m(because), who }));
 }
 
-/** A deep injury whose rubber was not measured is looked at by who may. */
+/** A deep injury without that measurement is inspected by an authorised person. */
 function unmeasured({ tyre, damages }: TyreSurvey): RouteCondition[] {
   const deepest = Math.max(...damages.map((d) => d.depthMm));
   if (tyre.rubberMm !== null || deepest <= UNMEASURED_MM) return [];

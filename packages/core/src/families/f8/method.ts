@@ -40,13 +40,13 @@ const step = stepsOf(stepIds);
 type W = Work<FloorCrackSurvey>;
 
 const LOOK_DAYS = { lasting: 180, stopgap: 30 };
-/** What may stand proud or hollow under a metre’s straight edge, mm. */
+/** Allowed deviation under a metre's straight edge, mm. */
 const FLUSH_MM = 1;
-/** How much of the placing is scrubbing in, ramming under, striking off. */
+/** Shares of the placing time: scrubbing in, ramming under, striking off. */
 const MORTAR = { scrub: 0.1, under: 0.5, strike: 0.4 };
-/** A film struck off while it is soft takes this share again. */
+/** Extra share for a film that is struck off while soft. */
 const SCRAPE_SHARE = 0.2;
-/** Dampened concrete is covered before it dries, minutes. */
+/** Dampened concrete is covered within this time, before it dries, minutes. */
 const DAMP_MIN = 30;
 
 const metres = ({ survey }: W) => survey.damages.reduce((s, d) => s + d.lengthMm, 0) / 1000;

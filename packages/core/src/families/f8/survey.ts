@@ -106,7 +106,7 @@ export const floorCrackSurvey = surveyOf({
     return demandOf(survey, {
       needed: floor.traffic === 'foot' ? 'lightLoad' : 'fullLoad',
       bodies: survey.damages.map((d, i) =>
-        // A crack without a bottom drains what is poured: sand stops it.
+        // A crack without a bottom would drain poured material: sand stops it.
         crackBody(d, i, d.shape === 'bottomless' ? site.workingDepthMm : d.depthMm),
       ),
       crack: need.crack,

@@ -26,10 +26,10 @@ export const stepIds = [
 export const step = stepsOf(stepIds);
 type W = Work<FloorPatchSurvey>;
 
-/** Of a coat’s minutes: spreading it, then brooming or striking it off, both inside its life. */
+/** Share of a coat’s minutes for spreading; the rest is brooming or striking off, both within its working life. */
 const SPREAD = 0.75;
 const FINISH = 0.25;
-/** Dampened concrete is covered before it dries, minutes. */
+/** Dampened concrete is covered within this time, before it dries, minutes. */
 const DAMP_MIN = 30;
 
 export const isPowder = ({ card }: W) => card.mix.kind === 'powder-water';
@@ -166,7 +166,7 @@ export function coatSteps(work: W, rounds: readonly Round[]): StepDraft[] {
             ),
           ]
         : []),
-      // Joints and high spots after the base and before what finishes it; after the only coat where there is one.
+      // Joints and high spots after the base coat and before the finish; after the only coat if there is one.
       ...(i === Math.max(0, rounds.length - 2)
         ? [
             step.build(
@@ -188,7 +188,7 @@ export function coatSteps(work: W, rounds: readonly Round[]): StepDraft[] {
   });
 }
 
-/** Bags, water and aggregate of each coat, by its own water. */
+/** Bags, water and aggregate of each coat, by its own water demand. */
 export function bags(work: W, rounds: readonly Round[]) {
   const { mix } = work.card;
   if (mix.kind !== 'powder-water') return null;

@@ -18,9 +18,9 @@ import { bags, coats, coatSteps, floorMm2, has, isPowder, step, stepIds } from '
 import type { FloorPatchSurvey } from './survey';
 
 const LOOK_DAYS = { lasting: 180, stopgap: 30 };
-/** Etch cleaner goes on one part in this many of water. */
+/** Parts of water for one part of etch cleaner. */
 const ETCH_PARTS = 10;
-/** A crack under a floor is chased to this and filled, mm. */
+/** A crack under a floor is chased to this size and filled, mm. */
 const CHASE = { widthMm: 5, depthMm: 15 };
 const SEAL_COATS = 2;
 const EDGE_MM = 10;
@@ -72,7 +72,7 @@ export const method: Method<FloorPatchSurvey> = {
             areaMm2: floorMm2(work),
             touch: 'seal',
             wetted: true,
-            // Laid over the mortar when that is dry.
+            // Applied over the mortar once that is dry.
             need: { damp: 'dry' },
             needed: i === SEAL_COATS - 1 ? demand.needed : null,
           }),

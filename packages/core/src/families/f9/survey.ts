@@ -101,10 +101,10 @@ export const FloorPatchSurvey = z.strictObject({
 });
 export type FloorPatchSurvey = z.infer<typeof FloorPatchSurvey>;
 
-/** Drips of juice where its acid is not measured. */
+/** Assumed pH of dripping juice if it is not measured. */
 const DRIP_PH = 4.5;
 
-/** What is spilt on it, where that is more than water. */
+/** What is spilt on the floor, if it is more than water. */
 function spilt({ juice, spills }: FloorPatchSurvey['floor']): Partial<ServiceNeed> {
   if (juice) return { medium: 'juice', ph: DRIP_PH };
   return spills === 'none' ? {} : { medium: spills, ph: Number(MEDIUM_PH[spills]) };
@@ -133,7 +133,7 @@ export const floorPatchSurvey = surveyOf({
     const { floor } = survey;
     const bodies = survey.damages.map((d, i) =>
       d.shape === 'coving'
-        ? // Half a square: the cove’s own hollow is left out.
+        ? // Half a square: without the cove’s own hollow.
           body(
             'Cove',
             { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.legMm, depthMm: d.legMm / 2 },

@@ -4,7 +4,7 @@ import { useTheme } from '@/shared/ui/theme';
 import { Txt } from '@/shared/ui/Txt';
 import { LETTER, SMALL, type PictureProps } from './props';
 
-/** The flange from the front: bolts by their number, their turn inside, the first cross drawn through. */
+/** The flange from the front: bolts with their numbers, their order inside, lines through the first cross. */
 export function BoltStar({ answer, width }: PictureProps) {
   const { c } = useTheme();
   const { order } = answer as { order: number[] };
@@ -17,7 +17,7 @@ export function BoltStar({ answer, width }: PictureProps) {
     const a = (2 * Math.PI * (number - 1)) / n;
     return [mid + r * Math.sin(a), mid - r * Math.cos(a)];
   };
-  // Only the first turns are drawn through: all of them would be a net.
+  // Lines only for the first turns: lines for all would be unreadable.
   const drawn = order.slice(0, Math.min(n, 8));
   return (
     <View

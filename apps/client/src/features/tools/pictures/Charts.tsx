@@ -13,7 +13,7 @@ const POINTS = 180;
 const AXIS = 46;
 const HEIGHT = 170;
 
-/** A row of points as one value at each of so many equal steps, straight between neighbours. */
+/** Interpolates points to values at equal steps. */
 function evenly<P>(
   points: readonly P[],
   x: (p: P) => number,
@@ -39,7 +39,7 @@ function Key({ colour, children }: { colour: string; children: ReactNode }) {
   );
 }
 
-/** What all charts of the house share: hairline rules, no dots, labels in the house's type. */
+/** The common look of charts: thin rules, no dots, the application's font. */
 function useChart(width: number, right: boolean) {
   const { c } = useTheme();
   const inner = width - AXIS - (right ? AXIS : 8);
@@ -68,7 +68,7 @@ function useChart(width: number, right: boolean) {
   };
 }
 
-/** The time under a chart: its start, thirds and end. The chart's own labels are cut to the width of one step. */
+/** The times below a chart: start, thirds and end. The chart's own labels are cut to one step's width. */
 function TimeAxis({ to, right }: { to: number; right: number }) {
   return (
     <View className="flex-row justify-between" style={{ paddingLeft: AXIS, paddingRight: right }}>
@@ -81,7 +81,7 @@ function TimeAxis({ to, right }: { to: number; right: number }) {
   );
 }
 
-/** Temperature and conversion over the time looked ahead. */
+/** Temperature and conversion over time. */
 export function ExothermChart({ input, answer, width }: PictureProps) {
   const units = useAppSelector((s) => s.settings.units);
   const { c, common } = useChart(width, true);
@@ -133,7 +133,7 @@ export function ExothermChart({ input, answer, width }: PictureProps) {
   );
 }
 
-/** The chance of being done, by the time since mixing; the deadline stands in it. */
+/** The chance of being ready, by the time since mixing, with the deadline. */
 export function ReadinessChart({ input, answer, width }: PictureProps) {
   const { c, common } = useChart(width, false);
   const { curve, probability } = answer as Readiness;

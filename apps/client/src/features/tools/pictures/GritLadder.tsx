@@ -7,7 +7,7 @@ import { LETTER, SMALL, type PictureProps } from './props';
 const RUNG = 21;
 const TOP = 16;
 
-/** The shelf of grits as a ladder: rungs to stand on in ink, those passed over in pencil. */
+/** The grits as a ladder: used ones in ink, skipped ones in pencil. */
 export function GritLadder({ answer, width }: PictureProps) {
   const { c } = useTheme();
   const { grits } = answer as { grits: number[] };

@@ -8,7 +8,7 @@ import { LETTER, SMALL, type PictureProps } from './props';
 const ROW = 30;
 const NAMES = 64;
 
-/** One bar for each requirement on a ruler of plies: the one that governs is dark, the bracket is the answer. */
+/** One bar for each requirement on a scale of plies: the deciding one is dark, the bracket is the answer. */
 export function PlyRuler({ input, answer, width }: PictureProps) {
   const { c } = useTheme();
   const { plyMm } = (input as WrapDesignInput).laminate;

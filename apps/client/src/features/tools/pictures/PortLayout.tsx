@@ -8,7 +8,7 @@ import { useTheme } from '@/shared/ui/theme';
 import { LETTER, SMALL, type PictureProps } from './props';
 
 const HEIGHT = 320;
-/** More ports than this are drawn as the lowest few and the top one. */
+/** With more ports than this, only the lowest few and the top one are drawn. */
 const MOST_DRAWN = 15;
 
 /** The wall from the front: crack, seal band and ports, numbered from the lowest, which is injected first. */

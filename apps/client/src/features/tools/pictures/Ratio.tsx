@@ -11,7 +11,7 @@ import { LETTER, SMALL, type PictureProps } from './props';
 
 const BAR = 34;
 
-/** Both parts on one rule, by volume and by mass: the same batch, two measures. */
+/** Both parts on one scale, by volume and by mass: the same batch, two measures. */
 export function RatioScale({ answer, width }: PictureProps) {
   const { c } = useTheme();
   const units = useAppSelector((s) => s.settings.units);
@@ -60,7 +60,7 @@ export function RatioScale({ answer, width }: PictureProps) {
   );
 }
 
-/** What was weighed against the tolerance, and what puts it right. */
+/** The weighed ratio against the tolerance, and the correction. */
 export function RatioCheck({ input, answer, width }: PictureProps) {
   const units = useAppSelector((s) => s.settings.units);
   const { tolerancePct } = input as MixCheckInput;

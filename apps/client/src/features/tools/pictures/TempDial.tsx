@@ -19,7 +19,7 @@ interface Hand {
   long: boolean;
 }
 
-/** A dial of temperature: one hand for each reading, and the moss arc from where it may be coated. */
+/** A temperature dial: one hand for each reading, and a green arc where coating is allowed. */
 function Dial({
   width,
   hands,
@@ -116,7 +116,7 @@ function Dial({
   );
 }
 
-/** Air against the dew point, or frost point, that it hides. */
+/** The air temperature against the dew point or frost point. */
 export function DewDial({ input, answer, width }: PictureProps) {
   const { c } = useTheme();
   const { airC } = input as DewPointInput;
@@ -131,7 +131,7 @@ export function DewDial({ input, answer, width }: PictureProps) {
   return <Dial width={width} hands={hands} go={null} />;
 }
 
-/** The same with the surface, and the arc in which it may be coated. */
+/** The same with the surface, and the arc where coating is allowed. */
 export function GateDial({ input, answer, width }: PictureProps) {
   const { c } = useTheme();
   const given = input as AmbientGateInput;

@@ -9,7 +9,7 @@ import { LETTER, SMALL, type PictureProps } from './props';
 const HEIGHT = 190;
 const MOST_TURNS = 60;
 
-/** The pipe from the side with one pass of tape: square turns at both ends, the lay between, the lap shaded. */
+/** The pipe from the side with one pass of tape: square turns at both ends, the pitch, the overlap shaded. */
 export function WrapLayPicture({ input, answer, width }: PictureProps) {
   const { c } = useTheme();
   const units = useAppSelector((s) => s.settings.units);

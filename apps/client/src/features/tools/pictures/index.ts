@@ -9,7 +9,7 @@ import { RatioCheck, RatioScale } from './Ratio';
 import { DewDial, GateDial } from './TempDial';
 import { WrapLayPicture } from './WrapLay';
 
-/** Tools that a picture helps. The others are told by their figures alone. */
+/** Tools with a picture. The others show figures only. */
 export const pictures: Readonly<Record<string, ComponentType<PictureProps>>> = {
   'dew-point': DewDial,
   'ambient-gate': GateDial,
