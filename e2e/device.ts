@@ -5,16 +5,16 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import { typeBelt } from './lib/belt';
 import { PHONE, setBack, type Screen } from './lib/browser';
 import { Days } from './lib/days';
-import { deedShown, doAtHand, goneOn, pressDo } from './lib/runner';
+import { taskShown, doCurrentTask, goneOn, pressDo } from './lib/runner';
 import { back, cut, kept, until } from './lib/signal';
 import { beside, newScreen, server, signedIn } from './lib/stage';
 
 /** Does the current task, whatever it needs, and returns its name. */
 async function doOne(screen: Screen): Promise<string> {
-  const deed = (await deedShown(screen)) ?? '';
-  await doAtHand(screen, deed, new Days());
-  await goneOn(screen, deed);
-  return deed;
+  const task = (await taskShown(screen)) ?? '';
+  await doCurrentTask(screen, task, new Days());
+  await goneOn(screen, task);
+  return task;
 }
 
 const reload = (screen: Screen) => screen.page.reload({ waitUntil: 'load' });
@@ -50,11 +50,11 @@ test('a repair is begun, planned and worked on with no network at all, reloads i
   await screen.press('take');
   await screen.press('to-run');
   await screen.matches('no-signal', /No signal\. 2 kept/);
-  assert.equal(await deedShown(screen), 'isolate');
+  assert.equal(await taskShown(screen), 'isolate');
   await pressDo(screen);
   await goneOn(screen, 'isolate');
   await reload(screen);
-  assert.equal(await deedShown(screen), 'protect');
+  assert.equal(await taskShown(screen), 'protect');
 
   // It is in the lists at once, and its clock runs there.
   const path = new URL(screen.page.url()).pathname;
@@ -62,12 +62,12 @@ test('a repair is begun, planned and worked on with no network at all, reloads i
   await screen.see('repair-BC-1');
   await screen.open(path);
   await doOne(screen);
-  const next = await deedShown(screen);
+  const next = await taskShown(screen);
   assert.match(await screen.text('no-signal'), /4 kept/);
 
   await back(screen);
   await reload(screen);
-  assert.equal(await deedShown(screen), next);
+  assert.equal(await taskShown(screen), next);
   assert.deepEqual(screen.problems, []);
 });
 
@@ -171,7 +171,7 @@ test('two people hand a phone on by two taps and a short code, and a session tha
   // Her session ends during work: the code is enough, and queued commands are sent.
   await screen.press('tab-repairs');
   await screen.press('repair-FL-06');
-  await deedShown(screen);
+  await taskShown(screen);
   const devtools = await screen.page.createCDPSession();
   const { origin } = new URL(screen.page.url());
   await devtools.send('Network.deleteCookies', { name: 'kelmot.session_token', url: origin });
@@ -193,7 +193,7 @@ test('two people hand a phone on without signal: work goes on under the other na
   await screen.press('demo-ida');
   await screen.press('tab-repairs');
   await screen.press('repair-FL-06');
-  await deedShown(screen);
+  await taskShown(screen);
   await kept(screen);
   const { pathname } = new URL(screen.page.url());
   await screen.open('/settings');
@@ -266,7 +266,7 @@ test('a session that ends in the middle of work asks for the password on the spo
   const screen = await signedIn('ida', PHONE);
   await screen.press('tab-repairs');
   await screen.press('repair-FL-06');
-  await deedShown(screen);
+  await taskShown(screen);
   const endSession = async () => {
     const devtools = await screen.page.createCDPSession();
     await devtools.send('Network.clearBrowserCookies');
@@ -281,7 +281,7 @@ test('a session that ends in the middle of work asks for the password on the spo
   await screen.press('go-on');
   await screen.gone('sign-in-again');
   await screen.gone('send-state');
-  const second = await deedShown(screen);
+  const second = await taskShown(screen);
   assert.notEqual(second, first);
 
   // When another person takes over the phone, queued commands stay with their author.

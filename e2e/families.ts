@@ -134,8 +134,8 @@ const RUNS: Record<How, (doing: Doing) => Promise<Screen | null>> = {
     await morning.matches('handed-over', /warm room.*Where it stands/s);
     await morning.press('take-over');
     await morning.see('screen-run');
-    const deeds = await runJob(morning, days);
-    assert.ok(deeds.length > 5, deeds.join(' '));
+    const tasks = await runJob(morning, days);
+    assert.ok(tasks.length > 5, tasks.join(' '));
     return morning;
   },
 };

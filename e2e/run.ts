@@ -3,10 +3,10 @@ import { test } from 'node:test';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { typeBelt } from './lib/belt';
 import { later, PHONE, WIDE } from './lib/browser';
-import { deedShown, goneOn, pressDo } from './lib/runner';
+import { taskShown, goneOn, pressDo } from './lib/runner';
 import { signedIn } from './lib/stage';
 
-test('a job is run one step at a time with one big button; a deed is looked back at, taken back, and left by a reload', async () => {
+test('a job is run one step at a time with one big button; a task is looked back at, taken back, and left by a reload', async () => {
   const screen = await signedIn('ida', PHONE);
   await typeBelt(screen, 'BC-5', '64', '14');
   await screen.press('survey-save');
@@ -15,13 +15,13 @@ test('a job is run one step at a time with one big button; a deed is looked back
   await screen.press('to-run');
 
   // A double tap counts once: the second does not reach the next task.
-  const first = await deedShown(screen);
+  const first = await taskShown(screen);
   assert.equal(first, 'isolate');
   await sleep(600);
   const big = await screen.page.waitForSelector('[data-testid="run-do"]');
   await big?.click({ count: 2, delay: 20 });
   await goneOn(screen, 'isolate');
-  assert.equal(await deedShown(screen), 'protect');
+  assert.equal(await taskShown(screen), 'protect');
 
   // A done task can be opened and undone; then it is current again.
   await screen.press('run-before');
@@ -36,9 +36,9 @@ test('a job is run one step at a time with one big button; a deed is looked back
   await screen.press('run-list');
   assert.equal(await screen.attribute('check-isolate', 'aria-checked'), 'true');
   await screen.press('to-run');
-  assert.equal(await deedShown(screen), 'protect');
+  assert.equal(await taskShown(screen), 'protect');
   await screen.page.reload({ waitUntil: 'networkidle2' });
-  assert.equal(await deedShown(screen), 'protect');
+  assert.equal(await taskShown(screen), 'protect');
   await screen.matches('run-next', /Next.*Cut/s);
   await screen.matches('run-pace', /back in service .* before it is needed/);
 
@@ -49,30 +49,30 @@ test('a pedal or a key does what is at hand, arrows look about, and a failed rea
   const screen = await signedIn('tomas', WIDE);
   await screen.press('register-JH-2');
   await screen.press('one-at-a-time');
-  assert.equal(await deedShown(screen), 'isolate');
+  assert.equal(await taskShown(screen), 'isolate');
   await screen.key('ArrowRight');
-  assert.equal(await deedShown(screen), 'protect');
-  await screen.matches('run-back-to-hand', /Back to: isolate/);
+  assert.equal(await taskShown(screen), 'protect');
+  await screen.matches('run-back-to-current', /Back to: isolate/);
   await screen.key('Enter');
-  assert.equal(await deedShown(screen), 'isolate');
+  assert.equal(await taskShown(screen), 'isolate');
   await sleep(600);
   await screen.key('Space');
   await goneOn(screen, 'isolate');
   await sleep(600);
   await screen.photograph('protect', 'run-do');
-  assert.equal(await deedShown(screen), 'former');
+  assert.equal(await taskShown(screen), 'former');
   await screen.type('reading-former', 'flat');
   await pressDo(screen);
   await screen.matches('run-step-former', /not a number/);
   await screen.type('reading-former', '0.4');
   await pressDo(screen);
   await screen.matches('verdict-former', /Stop: 0\.4 mm; 0\.1 mm is the most/);
-  assert.equal(await deedShown(screen), 'former');
+  assert.equal(await taskShown(screen), 'former');
   assert.equal(await screen.value('reading-former'), '0.4');
   await screen.type('reading-former', '0.05');
   await pressDo(screen);
   await goneOn(screen, 'former');
-  assert.equal(await deedShown(screen), 'degrease');
+  assert.equal(await taskShown(screen), 'degrease');
   assert.deepEqual(screen.problems, []);
 });
 
@@ -80,16 +80,16 @@ test('without signal the sheet goes on, and what was done is sent when signal re
   const screen = await signedIn('ida', PHONE);
   await screen.press('tab-repairs');
   await screen.press('repair-CT-1');
-  const first = await deedShown(screen);
+  const first = await taskShown(screen);
   await screen.page.setOfflineMode(true);
   await pressDo(screen);
   await goneOn(screen, first ?? '');
   await screen.see('send-state');
-  const second = await deedShown(screen);
+  const second = await taskShown(screen);
   await screen.page.setOfflineMode(false);
   await later(screen, 0);
   await screen.gone('send-state');
-  assert.equal(await deedShown(screen), second);
+  assert.equal(await taskShown(screen), second);
 });
 
 test('with reading aloud on, the step at hand is said in the words of the screen, and again on demand', async () => {
@@ -110,7 +110,7 @@ test('with reading aloud on, the step at hand is said in the words of the screen
   const said = await screen.page.evaluate(() => (globalThis as unknown as { said: string[] }).said);
   assert.equal(said.length, 2);
   assert.equal(said[0], said[1]);
-  const shown = await screen.text(`run-step-${await deedShown(screen)}`);
+  const shown = await screen.text(`run-step-${await taskShown(screen)}`);
   const title = String(said[0]).split('. ')[0] ?? '';
   assert.ok(title.length > 3 && shown.includes(title), `${title} is not on the screen`);
   await screen.open('/settings');

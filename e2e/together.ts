@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import { typeBelt } from './lib/belt';
 import { PHONE, WIDE, type Screen } from './lib/browser';
 import { Days } from './lib/days';
-import { deedShown, doAtHand, goneOn, pressDo } from './lib/runner';
+import { taskShown, doCurrentTask, goneOn, pressDo } from './lib/runner';
 import { signedIn } from './lib/stage';
 
 const nameOf = (screen: Screen): Promise<string> =>
@@ -33,17 +33,17 @@ test('two people on one repair see each other, at which step, and what the other
     tomas.matches('ticked-isolate', new RegExp(`Done .*${I}`)),
     goneOn(ida, 'isolate'),
   ]);
-  assert.equal(await deedShown(tomas), 'isolate');
-  await tomas.press('run-back-to-hand');
+  assert.equal(await taskShown(tomas), 'isolate');
+  await tomas.press('run-back-to-current');
   await goneOn(tomas, 'isolate');
   // A task with more than a tick is done by one of them.
   while (!(await ida.text('run-do')).startsWith('Done')) {
-    const deed = (await deedShown(ida)) ?? '';
-    await doAtHand(ida, deed, new Days());
-    await goneOn(ida, deed);
-    await tomas.press('run-back-to-hand');
+    const task = (await taskShown(ida)) ?? '';
+    await doCurrentTask(ida, task, new Days());
+    await goneOn(ida, task);
+    await tomas.press('run-back-to-current');
   }
-  const next = await deedShown(ida);
+  const next = await taskShown(ida);
   await tomas.see(`run-step-${next}`);
 
   // Both do the same task while one has no signal: afterwards both see that.

@@ -1,14 +1,14 @@
 import { mixedBatches, type RepairPage, type RepairRow } from '@kelmot/contract';
-import { nextAct } from '@kelmot/core';
+import { nextAction } from '@kelmot/core';
 import type { HTTPRequest, Page } from 'puppeteer-core';
 
 const OPEN = /\/api\/repairs\?status=open/;
 const ONE = /\/api\/repairs\/([0-9a-f-]{36})$/;
 /** Whether one of its clocks runs on the bench. */
-const runs = ({ status, gist, mixes }: RepairRow) =>
+const runs = ({ status, summary, mixes }: RepairRow) =>
   status === 'open' &&
-  gist !== null &&
-  typeof nextAct(gist, mixedBatches(mixes), Date.now(), 'UTC')?.clockTo === 'number';
+  summary !== null &&
+  typeof nextAction(summary, mixedBatches(mixes), Date.now(), 'UTC')?.clockTo === 'number';
 
 /** Shows copies of every running repair, each with its own id, until so many clocks run on the bench. */
 export async function manyClocks(page: Page, clocks: number): Promise<void> {

@@ -10,13 +10,13 @@ const shownId = (screen: Screen, start: string): Promise<string | null> =>
     .catch(() => null);
 
 /** The task that the run sheet shows; null when all is done. */
-export async function deedShown(screen: Screen): Promise<string | null> {
+export async function taskShown(screen: Screen): Promise<string | null> {
   await screen.drawn('[data-testid^="run-step-"], [data-testid="run-end"]');
   return shownId(screen, 'run-step-');
 }
 
 /** The task and its button's label: every effective press changes them. */
-const atHand = (screen: Screen): Promise<string> =>
+const currentTask = (screen: Screen): Promise<string> =>
   Promise.all([
     shownId(screen, 'run-step-'),
     screen.page.$eval('[data-testid="run-do"]', (e) => e.textContent).catch(() => null),
@@ -54,7 +54,7 @@ const asks = (screen: Screen, id: string): Promise<boolean> =>
     .catch(() => false);
 
 /** Types valid values for the current task. */
-async function typeAsked(screen: Screen, deed: string): Promise<void> {
+async function typeAsked(screen: Screen, task: string): Promise<void> {
   if (await asks(screen, 'weigh-a')) {
     const [, a = '', b = ''] =
       /Weigh ([\d.]+ \w+) [^,]+, ([\d.]+ \w+)/.exec(await screen.text('ratio-verdict')) ?? [];
@@ -72,7 +72,7 @@ async function typeAsked(screen: Screen, deed: string): Promise<void> {
     ]);
   const reading = await shownId(screen, 'reading-');
   if (reading && (await asks(screen, `reading-${reading}`)))
-    await screen.type(`reading-${reading}`, readingsFor(await screen.text(`run-step-${deed}`)));
+    await screen.type(`reading-${reading}`, readingsFor(await screen.text(`run-step-${task}`)));
   const approval = await shownId(screen, 'reference-');
   if (approval)
     await screen.fill([
@@ -86,19 +86,19 @@ export const waitedFor = (label: string): string | null =>
   /^(?:From|Wait until|Cured from) (.+?)(?:: |\n|$)/.exec(label)?.[1] ?? null;
 
 /** Does the current task with the large button; skips a wait. */
-export async function doAtHand(screen: Screen, deed: string, days: Days): Promise<void> {
-  await typeAsked(screen, deed);
+export async function doCurrentTask(screen: Screen, task: string, days: Days): Promise<void> {
+  await typeAsked(screen, task);
   const label = await screen.text('run-do');
   const named = waitedFor(label);
   if (named !== null) return days.until(named);
   const counted = /^Wait: .*, ([\d.]+) (s|min)/.exec(label);
   if (counted) return days.pass(Number(counted[1]) / (counted[2] === 's' ? 60 : 1));
-  if (label.startsWith('Photograph')) return screen.photograph(deed, 'run-do');
+  if (label.startsWith('Photograph')) return screen.photograph(task, 'run-do');
   await pressDo(screen);
 }
 
 /** Called before each task; true stops the run. */
-type Beside = (deed: string) => Promise<boolean | void>;
+type Beside = (task: string) => Promise<boolean | void>;
 
 /**
  * Runs a job from its present state until all is done, or until `beside` stops it, task by task. Returns the tasks in
@@ -107,28 +107,28 @@ type Beside = (deed: string) => Promise<boolean | void>;
 export async function runJob(screen: Screen, days: Days, beside?: Beside): Promise<string[]> {
   const seen: string[] = [];
   for (let presses = 0; ; presses++) {
-    const deed = await deedShown(screen);
-    if (deed === null) return seen;
-    if (presses > 200) throw new Error(`the run sheet does not get past ${deed}`);
-    if (seen.at(-1) !== deed) seen.push(deed);
-    if ((await beside?.(deed)) === true) return seen;
-    await once(screen, deed, days);
+    const task = await taskShown(screen);
+    if (task === null) return seen;
+    if (presses > 200) throw new Error(`the run sheet does not get past ${task}`);
+    if (seen.at(-1) !== task) seen.push(task);
+    if ((await beside?.(task)) === true) return seen;
+    await once(screen, task, days);
   }
 }
 
 /** One press for the shown task, and its result. */
-async function once(screen: Screen, deed: string, days: Days, again = false): Promise<void> {
-  const before = await atHand(screen);
+async function once(screen: Screen, task: string, days: Days, again = false): Promise<void> {
+  const before = await currentTask(screen);
   try {
-    await doAtHand(screen, deed, days);
+    await doCurrentTask(screen, task, days);
   } catch (error) {
     // On a busy machine the sheet may change between reading and acting: try once more.
     if (again) throw error;
-    if ((await deedShown(screen)) === deed) await once(screen, deed, days, true);
+    if ((await taskShown(screen)) === task) await once(screen, task, days, true);
     return;
   }
   // The sheet changes once the task is recorded: until then it is still the last one.
-  for (let looks = 0; looks < 30 && (await atHand(screen)) === before; looks++) await sleep(100);
+  for (let looks = 0; looks < 30 && (await currentTask(screen)) === before; looks++) await sleep(100);
 }
 
 /** Two people do a job in turns, each on their own phone; the other one goes on after each task. */
@@ -136,14 +136,14 @@ export async function runInTurns(pair: readonly [Screen, Screen], days: Days): P
   const seen: string[] = [];
   for (let turn = 0; ; turn++) {
     const [own, other] = turn % 2 === 0 ? pair : ([pair[1], pair[0]] as const);
-    const deed = await deedShown(own);
-    if (deed === null) return seen;
-    if (turn > 200) throw new Error(`the run sheet does not get past ${deed}`);
-    seen.push(deed);
+    const task = await taskShown(own);
+    if (task === null) return seen;
+    if (turn > 200) throw new Error(`the run sheet does not get past ${task}`);
+    seen.push(task);
     // A task with several presses is done by one person.
-    for (let presses = 0; presses < 12 && (await deedShown(own)) === deed; presses++)
-      await once(own, deed, days);
-    await other.press('run-back-to-hand');
-    await goneOn(other, deed);
+    for (let presses = 0; presses < 12 && (await taskShown(own)) === task; presses++)
+      await once(own, task, days);
+    await other.press('run-back-to-current');
+    await goneOn(other, task);
   }
 }

@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { IDA, planOf, viewOf } from '../../../packages/contract/test/view';
-import { fetchAhead } from '@/store/ahead';
+import { fetchWithEarlyAnswers } from '@/store/ahead';
 import { api } from '@/store/api';
-import { askFirst } from '@/store/askFirst';
+import { preloadBench } from '@/store/preloadBench';
 import { left } from '@/store/settings';
 import { makeStore } from '@/store/store';
 import { answers } from './memoryDisk';
@@ -36,7 +36,7 @@ afterEach(() => jest.restoreAllMocks());
 
 const ahead = (answer: Response | null, url = ME) =>
   (globalThis.askedAhead = new Map([[url, Promise.resolve(answer)]]));
-const read = async (request: Request) => (await fetchAhead(request)).json();
+const read = async (request: Request) => (await fetchWithEarlyAnswers(request)).json();
 
 test('what was asked ahead is taken once, and asked for after that', async () => {
   ahead(json('ahead'));
@@ -54,7 +54,7 @@ test.each([
   expect(await read(new Request(ME))).toBe('now');
 });
 
-test('a deed is never answered by what was asked ahead', async () => {
+test('a command is never answered by what was asked ahead', async () => {
   ahead(json('ahead'));
   expect(await read(new Request(ME, { method: 'POST' }))).toBe('now');
 });
@@ -62,7 +62,7 @@ test('a deed is never answered by what was asked ahead', async () => {
 test('what is not answered is not waited for longer than any other question', async () => {
   globalThis.askedAhead = new Map([[ME, new Promise<never>(() => undefined)]]);
   const over = new AbortController();
-  const waiting = fetchAhead(new Request(ME, { signal: over.signal }));
+  const waiting = fetchWithEarlyAnswers(new Request(ME, { signal: over.signal }));
   over.abort(new Error('too long'));
   await expect(waiting).rejects.toThrow('too long');
   expect(asked).toEqual([]);
@@ -104,7 +104,7 @@ test('the page asks ahead just what the application asks first', async () => {
     return json(says[new URL(url).pathname.split('/')[2] ?? '']);
   }) as typeof fetch;
   const store = makeStore();
-  await askFirst(store);
+  await preloadBench(store);
   await new Promise((resolve) => setTimeout(resolve, 20));
   expect(asked.sort()).toEqual(byPage.sort());
   const { data } = api.endpoints.repairs.select({ status: 'open', q: '' })(store.getState());
@@ -116,12 +116,12 @@ test('who is not signed in is asked for nothing more, and one who leaves for not
   ahead(json('of whoever was here'), url);
   now = () => json({ type: 'about:blank', title: 'Sign in', status: 401 }, 401);
   const store = makeStore();
-  await askFirst(store);
+  await preloadBench(store);
   expect(asked).toEqual([ME]);
   expect(globalThis.askedAhead).toBeUndefined();
   store.dispatch(left(true));
   ahead(json(IDA));
-  await askFirst(store);
+  await preloadBench(store);
   expect(asked).toEqual([ME]);
   // The answer for a person who signed out is not used for the next person.
   expect(await read(new Request(ME))).not.toBe(IDA);

@@ -2,7 +2,7 @@
 import { act, renderHook } from '@testing-library/react-native/pure';
 import { useWindowDimensions } from 'react-native';
 import { pageTitle } from '@/shared/ui/pageTitle';
-import { useArrival } from '@/features/frame/useArrival';
+import { useScreenFocus } from '@/features/frame/useScreenFocus';
 import { useLayout, useMargins } from '@/shared/ui/layout';
 import { useDialog } from '@/shared/ui/useDialog';
 import { standTheClock } from './timed';
@@ -28,7 +28,7 @@ beforeEach(() => {
 /** A page on its first screen, then at another address. */
 function page() {
   screenOf('<h1>Bench</h1>');
-  const { rerender } = renderHook(({ who }: { who: string }) => useArrival(who), {
+  const { rerender } = renderHook(({ who }: { who: string }) => useScreenFocus(who), {
     initialProps: { who: 'ida' },
   });
   settle();

@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { planOf, viewOf } from '../../../packages/contract/test/view';
 import { draftOf } from '@/features/survey/draftOf';
-import { useBase } from '@/features/survey/useBase';
+import { useDraftBase } from '@/features/survey/useDraftBase';
 import { draftDropped, draftFilled, draftPut } from '@/store/drafts';
 import { freshStore } from './opened';
 
@@ -21,7 +21,7 @@ const changed: RepairView = {
 /** A survey that is open on this device. */
 function opened(shown: RepairView | undefined = view) {
   const store = freshStore();
-  const hook = renderHook(({ of }: { of?: RepairView }) => useBase(of, key), {
+  const hook = renderHook(({ of }: { of?: RepairView }) => useDraftBase(of, key), {
     initialProps: { of: shown },
     wrapper: ({ children }: { children: ReactNode }) => (
       <Provider store={store}>{children}</Provider>
@@ -71,9 +71,9 @@ test('a new repair, and one whose draft was dropped, stands on nothing', () => {
   expect(renderedFor(undefined)).toEqual({ base: undefined, moved: null, stale: false });
 });
 
-/** Renders `useBase` for a repair, or for a repair that does not exist. */
+/** Renders `useDraftBase` for a repair, or for a repair that does not exist. */
 function renderedFor(of: RepairView | undefined) {
-  return renderHook(() => useBase(of, 'new/ida'), {
+  return renderHook(() => useDraftBase(of, 'new/ida'), {
     wrapper: ({ children }: { children: ReactNode }) => (
       <Provider store={freshStore()}>{children}</Provider>
     ),

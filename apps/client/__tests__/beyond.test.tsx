@@ -1,14 +1,14 @@
 import { act, render, screen } from '@testing-library/react-native';
 import { wrap } from 'comlink';
 import { Text } from 'react-native';
-import { lazily } from '@/shared/beyond/lazily';
+import { lazyComponent } from '@/shared/beyond/lazyComponent';
 import { press } from '@/offline/workers/press';
 
 jest.mock('comlink', () => ({ wrap: jest.fn() }));
 
 test('a part of a screen shows once it is loaded, with what it is given', async () => {
   const Named = ({ tag }: { tag: string }) => <Text>{`all of ${tag}`}</Text>;
-  const Part = lazily(async () => Named);
+  const Part = lazyComponent(async () => Named);
   render(<Part tag="P-204" />);
   expect(screen.queryByText('all of P-204')).toBeNull();
   await act(async () => undefined);
@@ -16,7 +16,7 @@ test('a part of a screen shows once it is loaded, with what it is given', async 
 });
 
 test('a part that cannot be loaded says so', async () => {
-  const Part = lazily(() => Promise.reject(new Error('no signal')));
+  const Part = lazyComponent(() => Promise.reject(new Error('no signal')));
   render(<Part />);
   await act(async () => undefined);
   expect(screen.getByText(/not on the device yet, and there is no signal/)).toBeTruthy();

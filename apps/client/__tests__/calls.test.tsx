@@ -1,11 +1,11 @@
 import { rowOf, type RepairRow } from '@kelmot/contract';
-import { gistOf, MINUTE, planBatches, word } from '@kelmot/core';
+import { planSummaryOf, MINUTE, planBatches, word } from '@kelmot/core';
 import { act, fireEvent, render, renderHook, screen } from '@testing-library/react-native';
 import fc from 'fast-check';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
-import { CalledOut } from '@/features/clocks/CalledOut';
-import { dueOf, useCalls, type CallOf } from '@/features/clocks/useCalls';
+import { CallBanner } from '@/features/clocks/CallBanner';
+import { callsDue, useCalls, type RepairCall } from '@/features/clocks/useCalls';
 import { clockSeen } from '@/store/clock';
 import { queued } from '@/store/outbox';
 import { calledOut, putAway } from '@/store/view';
@@ -28,10 +28,10 @@ function pailOf(minutesAgo: number, placed = false): RepairRow {
     placedAt: placed ? startedAt : null,
     binnedAt: null,
   };
-  return { ...row, gist: gistOf(plan), mixes: [{ ...row.mixes[0], ...mix }] as RepairRow['mixes'] };
+  return { ...row, summary: planSummaryOf(plan), mixes: [{ ...row.mixes[0], ...mix }] as RepairRow['mixes'] };
 }
 
-const NONE: CallOf[] = [];
+const NONE: RepairCall[] = [];
 /** The calls that the hook makes for these rows. */
 function listening(rows: RepairRow[]) {
   const store = freshStore();
@@ -106,10 +106,10 @@ test('after a sleep each repair is told how it stands, once, and not all that it
   fc.assert(
     fc.property(calls, fc.nat(100), fc.nat(100), (list, p, q) => {
       const [since, now] = [Math.min(p, q), Math.max(p, q)];
-      const sorted: CallOf[] = list
+      const sorted: RepairCall[] = list
         .map((c) => ({ ...c, urgent: false, say: { text: '', values: {} } }))
         .sort((x, y) => x.at - y.at);
-      const due = dueOf(sorted, since, now);
+      const due = callsDue(sorted, since, now);
       expect(new Set(due.map((c) => c.row.id)).size).toBe(due.length);
       expect(due.map((c) => c.at)).toEqual(due.map((c) => c.at).sort((x, y) => x - y));
       for (const call of due) {
@@ -119,7 +119,7 @@ test('after a sleep each repair is told how it stands, once, and not all that it
         );
         expect(later).toEqual([]);
       }
-      expect(dueOf(sorted, now, now)).toEqual([]);
+      expect(callsDue(sorted, now, now)).toEqual([]);
     }),
   );
 });
@@ -128,7 +128,7 @@ test('of what was called out what presses most stands over the screen, one of a 
   const store = freshStore();
   render(
     <Provider store={store}>
-      <CalledOut />
+      <CallBanner />
     </Provider>,
   );
   const call = (tag: string, text: string, urgent = true) =>

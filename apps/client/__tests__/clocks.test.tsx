@@ -6,12 +6,12 @@ import { View } from 'react-native';
 import { Provider } from 'react-redux';
 import { alarm, askToNotify } from '@/features/clocks/alarm';
 import { Clocks } from '@/features/clocks/Clocks';
-import { RunElsewhere } from '@/features/clocks/RunElsewhere';
+import { OtherClocks } from '@/features/clocks/OtherClocks';
 import { useRunning } from '@/features/clocks/running';
-import { useAwake } from '@/features/clocks/useAwake';
+import { useWakeLock } from '@/features/clocks/useWakeLock';
 import { speak } from '@/features/speech/voice';
-import { namePage } from '@/shared/ui/pageTitle';
-import { useRows } from '@/shared/repairs/useActs';
+import { setPageName } from '@/shared/ui/pageTitle';
+import { useRows } from '@/shared/repairs/useBenchRows';
 import { useViews } from '@/shared/repairs/useViews';
 import { aloudChosen, loudChosen } from '@/store/settings';
 import { Txt } from '@/shared/ui/Txt';
@@ -21,7 +21,7 @@ import { standTheClock } from './timed';
 
 let mockPath = '/store';
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn() }, usePathname: () => mockPath }));
-jest.mock('@/shared/repairs/useActs', () => ({ useRows: jest.fn() }));
+jest.mock('@/shared/repairs/useBenchRows', () => ({ useRows: jest.fn() }));
 jest.mock('@/shared/repairs/useViews', () => ({ useViews: jest.fn(() => []) }));
 jest.mock('@/features/speech/voice', () => ({ speak: jest.fn() }));
 jest.mock('@/shared/ui/useZone', () => ({ useZone: () => 'UTC' }));
@@ -89,7 +89,7 @@ function device({ hidden = false, permission = 'granted' } = {}) {
 }
 
 /** Renders the clocks over these rows, with a screen under them. */
-function over(rows: RepairRow[], under = <RunElsewhere />) {
+function over(rows: RepairRow[], under = <OtherClocks />) {
   jest.mocked(useRows).mockReturnValue({ rows } as ReturnType<typeof useRows>);
   const store = freshStore();
   const drawn = () => (
@@ -187,7 +187,7 @@ test('a wait of a repair at work is told too, once the page is calm, on whatever
 });
 
 test('it ticks over every screen but where it was started, and stands in the title until it is over', async () => {
-  namePage('Store');
+  setPageName('Store');
   const view = drying();
   const shown = await calmOver([view]);
   const clocks = () => screen.queryAllByTestId(/^clock-P-1-\d+$/);
@@ -231,7 +231,7 @@ test('of several that run the soonest stands over the screen, and the rest is a 
 });
 
 test('the soonest clock stands in the title of the page, before the name of its screen', () => {
-  namePage('Store');
+  setPageName('Store');
   const row = rowWith(0);
   const { unmount } = over([row]);
   expect(document.title).toBe(
@@ -240,7 +240,7 @@ test('the soonest clock stands in the title of the page, before the name of its 
   unmount();
   over([]);
   expect(document.title).toBe('Store · Kelmot');
-  namePage('Kelmot');
+  setPageName('Kelmot');
   expect(document.title).toBe('Kelmot');
 });
 
@@ -270,7 +270,7 @@ test('what runs is worked out once and handed to every screen: what was not begu
 });
 
 test('the screen is kept awake while a pail lives, asks again when the page comes back, and lets go after', async () => {
-  const { rerender, unmount } = renderHook(({ on }: { on: boolean }) => useAwake(on), {
+  const { rerender, unmount } = renderHook(({ on }: { on: boolean }) => useWakeLock(on), {
     initialProps: { on: false },
   });
   expect(asked).toHaveLength(0);

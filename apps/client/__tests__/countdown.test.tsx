@@ -3,7 +3,7 @@ import { act, render, screen } from '@testing-library/react-native';
 import { Provider } from 'react-redux';
 import { clockSeen } from '@/store/clock';
 import { Countdown } from '@/shared/ui/Countdown';
-import { useAt, useClock } from '@/shared/ui/useNow';
+import { useAtTime, useClock } from '@/shared/ui/useNow';
 import { Text } from 'react-native';
 import { freshStore } from './opened';
 
@@ -83,7 +83,7 @@ test('what changes at a moment is drawn at that moment, and not at the next roun
   const end = Date.now() + 7 * SECOND;
   function Says() {
     const [now, renew] = useClock(MINUTE);
-    useAt(end, renew);
+    useAtTime(end, renew);
     return <Text>{now >= end ? 'over' : 'runs'}</Text>;
   }
   render(

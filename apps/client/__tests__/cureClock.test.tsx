@@ -7,7 +7,7 @@ import {
   type Site,
 } from '@kelmot/contract';
 import { HOUR, MINUTE, planBatches, word } from '@kelmot/core';
-import { cureBecause, cureFigures, cureMoved } from '@kelmot/core/run/cureSaid';
+import { cureReason, cureFigures, cureDelayText } from '@kelmot/core/run/cureSaid';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
 import { Provider } from 'react-redux';
 import { Cure } from '@/features/stations/Cure';
@@ -178,8 +178,8 @@ test('how it is worded: as planned, sooner, standing still, and much too soft', 
     const run = runningOf(cured(values, at))?.main;
     if (!run) throw new Error('nothing was learned');
     return [
-      word(cureMoved(run)),
-      word(cureBecause(run, NOW, 'UTC')),
+      word(cureDelayText(run)),
+      word(cureReason(run, NOW, 'UTC')),
       cureFigures(run, NOW),
     ] as const;
   };

@@ -39,9 +39,9 @@ test.each([
 });
 
 test('a name comes from the file that defines it, types and other names with it', () => {
-  expect(bundled("import { nextAct, word as say, type Plan, STATIONS } from '@kelmot/core';")).toBe(
+  expect(bundled("import { nextAction, word as say, type Plan, STATIONS } from '@kelmot/core';")).toBe(
     [
-      'import { nextAct } from "core/src/run/nextAct";',
+      'import { nextAction } from "core/src/run/nextAction";',
       'import { word as say } from "core/src/message/word";',
       'import { type Plan } from "core/src/plan/plan";',
       'import { STATIONS } from "core/src/work/stations";',

@@ -5,7 +5,7 @@ import type { Hold, Plan, Step } from '@kelmot/core';
 import { act, fireEvent, render, renderHook, screen } from '@testing-library/react-native';
 import { Provider } from 'react-redux';
 import { ID, planOf, viewOf } from '../../../packages/contract/test/view';
-import { OnScale } from '@/features/instruments/OnScale';
+import { ScalePour } from '@/features/instruments/ScalePour';
 import { useInstrument } from '@/features/instruments/useInstrument';
 import { entryOf } from '@/features/stations/entry';
 import { StepList } from '@/features/stations/Steps';
@@ -117,7 +117,7 @@ test('both parts are weighed in turn, tared between, and each is given as it cam
   const took: [string, number, string][] = [];
   render(
     <Provider store={store}>
-      <OnScale
+      <ScalePour
         pours={[
           { name: 'Base', letter: 'A', targetG: 412 },
           { name: 'Hardener', letter: 'B', targetG: 103 },

@@ -2,7 +2,7 @@ import type { Command } from '@kelmot/contract';
 import type { SurveyDraft } from '@kelmot/core';
 import fc from 'fast-check';
 import { changesOf, withEntries } from '@/store/entries';
-import { entriesCame, restore } from '@/store/keeper';
+import { entriesReceived, restore } from '@/store/keeper';
 import { chooseUnits } from '@/features/settings/chooseUnits';
 import { draftDropped, draftPut, textsDropped, textTyped } from '@/store/drafts';
 import { failed, queued, sent } from '@/store/outbox';
@@ -153,7 +153,7 @@ test('what another tab tells is laid over this one, and is not written a second 
   entries.clear();
   const waiting = { id: 'x', seq: 7, ...typed(command), tries: 0, refused: null, current: null };
   store.dispatch(
-    entriesCame([
+    entriesReceived([
       ['drafts/surveys/theirs', draft],
       ['drafts/texts/a/b', '12'],
       ['outbox/queue/x', waiting],
@@ -168,7 +168,7 @@ test('what another tab tells is laid over this one, and is not written a second 
     'night',
     [waiting],
   ]);
-  store.dispatch(entriesCame([['outbox/queue/x', undefined]]));
+  store.dispatch(entriesReceived([['outbox/queue/x', undefined]]));
   expect(store.getState().outbox.queue).toEqual([]);
   await settle();
   expect(entries.size).toBe(0);
@@ -176,7 +176,7 @@ test('what another tab tells is laid over this one, and is not written a second 
 
 test('whatever is done in whatever order, the device keeps exactly what is on the screen', () => {
   const keys = ['new', 'r1', 'r/2'];
-  const deeds = fc.oneof(
+  const commands = fc.oneof(
     fc.constantFrom(...keys).map((key) => draftPut({ key, draft })),
     fc.constantFrom(...keys).map((key) => draftDropped(key)),
     fc.tuple(fc.constantFrom(...keys), fc.string()).map(([key, text]) => textTyped({ key, text })),
@@ -187,7 +187,7 @@ test('whatever is done in whatever order, the device keeps exactly what is on th
     fc.constantFrom('night' as const, 'light' as const).map((theme) => themeChosen(theme)),
   );
   fc.assert(
-    fc.property(fc.array(deeds, { maxLength: 12 }), (actions) => {
+    fc.property(fc.array(commands, { maxLength: 12 }), (actions) => {
       const before = makeStore().getState();
       const there = makeStore();
       const disk = new Map<string, unknown>();

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { goToFirstWrong, listenToKeys, stopAt } from '@/shared/ui/keyboard';
+import { goToFirstWrong, listenToKeys, tabIndexAt } from '@/shared/ui/keyboard';
 
 beforeAll(() => listenToKeys(document));
 
@@ -72,7 +72,7 @@ test.each([
   [[0, -1, -1], 0],
   [[-1, -1, 0], 2],
 ])('choices are one stop of the Tab key: %j with %d chosen', (stops, chosen) => {
-  expect([0, 1, 2].map((i) => stopAt(i, chosen))).toEqual(stops);
+  expect([0, 1, 2].map((i) => tabIndexAt(i, chosen))).toEqual(stops);
 });
 
 test('the first field that is wrong is gone to, once it is marked, whether typed into or chosen from', async () => {

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { renderHook } from '@testing-library/react-native/pure';
 import { router } from 'expo-router';
-import { useNotified } from '@/features/clocks/useNotified';
+import { useNotificationClicks } from '@/features/clocks/useNotificationClicks';
 import { useKey } from '@/shared/ui/useKey';
 
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn() } }));
@@ -94,7 +94,7 @@ test('what a key does is what the screen says by now', () => {
 test('a notification that was touched is gone to while a page is open, and anything else it says is none', () => {
   const worker = new EventTarget();
   Object.defineProperty(navigator, 'serviceWorker', { value: worker, configurable: true });
-  const { unmount } = renderHook(() => useNotified());
+  const { unmount } = renderHook(() => useNotificationClicks());
   const says = (data: unknown) => worker.dispatchEvent(new MessageEvent('message', { data }));
   says(null);
   says({ type: 'CACHE_UPDATED' });

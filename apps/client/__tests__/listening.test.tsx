@@ -4,9 +4,9 @@ import { m } from '@kelmot/core';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { Provider } from 'react-redux';
 import { Listening } from '@/features/run/Listening';
-import { useDeed, useRun } from '@/features/run/useRun';
-import { GoOnWithout } from '@/features/stations/GoOnWithout';
-import { hasEar } from '@/features/speech/ear';
+import { useTask, useRun } from '@/features/run/useRun';
+import { OverrideForm } from '@/features/stations/OverrideForm';
+import { canListen } from '@/features/speech/ear';
 import { understand } from '@/features/speech/understand';
 import { listensChosen } from '@/store/settings';
 import type { OpenRepair } from '@/shared/repair/useRepair';
@@ -76,9 +76,9 @@ const AMBIENT: Plan = { ...plan, steps: [{ ...first, id: 'it', hold: { kind: 'am
 function Sheet({ view, body, repair }: { view: RepairView; body: Plan; repair: OpenRepair }) {
   const props = { id: view.id, view, plan: body, repair };
   const run = useRun(props);
-  const deed = run.deeds[run.shown ?? 0];
-  if (!deed) throw new Error('no deed');
-  return <Listening run={run} {...useDeed(run, deed, props)} text="Isolate it." />;
+  const task = run.tasks[run.shown ?? 0];
+  if (!task) throw new Error('no task');
+  return <Listening run={run} {...useTask(run, task, props)} text="Isolate it." />;
 }
 function sheet(body = plan) {
   const store = freshStore();
@@ -166,7 +166,7 @@ test('it does not hear itself, begins anew where the platform ends it, and says 
 
 test('where the platform recognises nothing, nothing is listened for', () => {
   delete platform.SpeechRecognition;
-  expect(hasEar()).toBe(false);
+  expect(canListen()).toBe(false);
   const { listens } = sheet();
   listens(true);
   expect(Ear.all).toEqual([]);
@@ -178,7 +178,7 @@ function without(step: Step, role: 'planner' | 'technician') {
   const { sent, repair } = noted(view, true, { ...IDA, role });
   render(
     <Provider store={freshStore()}>
-      <GoOnWithout step={step} view={view} repair={repair} />
+      <OverrideForm step={step} view={view} repair={repair} />
     </Provider>,
   );
   fireEvent.press(screen.getByTestId('go-on-without'));

@@ -4,9 +4,9 @@ import { act, render, renderHook } from '@testing-library/react-native';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { IDA, planOf, viewOf } from '../../../packages/contract/test/view';
-import { KeptReady } from '@/features/frame/KeptReady';
-import { beyond } from '@/shared/beyond/useBeyond';
-import { actsOf, placeOf, useRows, withWaiting } from '@/shared/repairs/useActs';
+import { Prefetch } from '@/features/frame/Prefetch';
+import { beyond } from '@/shared/beyond/useLaterChunk';
+import { benchRowsOf, placeOf, useRows, withOutbox } from '@/shared/repairs/useBenchRows';
 import { pathOf } from '@/shared/repairs/openRepair';
 import { api, useRepairsInfiniteQuery } from '@/store/api';
 import { pinned } from '@/store/settings';
@@ -51,18 +51,18 @@ describe('a list with what waits on this device', () => {
   const query = { status: 'open', q: '' } as const;
   test('is the server’s where nothing waits', () => {
     const rows = [rowBy('A'), rowBy('B')];
-    expect(withWaiting(rows, [], query)).toBe(rows);
+    expect(withOutbox(rows, [], query)).toBe(rows);
   });
   test('has a new repair at once, and one that is known once, as it will be', () => {
     const own = { ...viewBy('B'), title: 'changed here' };
-    const rows = withWaiting([rowBy('A'), rowBy('B')], [viewBy('N'), own].map(rowOf), query);
+    const rows = withOutbox([rowBy('A'), rowBy('B')], [viewBy('N'), own].map(rowOf), query);
     expect(tags(rows)).toEqual(['N', 'B', 'A']);
     expect(rows[1]?.title).toBe('changed here');
   });
   test('leaves out what was closed here, and what is not looked for', () => {
     const closed: RepairView = { ...viewBy('B'), status: 'closed' };
-    expect(tags(withWaiting([rowBy('A'), rowBy('B')], [rowOf(closed)], query))).toEqual(['A']);
-    const found = withWaiting([], [viewBy('B'), viewBy('N-9')].map(rowOf), {
+    expect(tags(withOutbox([rowBy('A'), rowBy('B')], [rowOf(closed)], query))).toEqual(['A']);
+    const found = withOutbox([], [viewBy('B'), viewBy('N-9')].map(rowOf), {
       status: 'all',
       q: ' n-9 ',
     });
@@ -72,14 +72,14 @@ describe('a list with what waits on this device', () => {
 
 test('what ticks, what is stopped and what waits are told apart', () => {
   const stop = { text: 'Too damp.', values: {} };
-  const acts = actsOf([rowBy('T', 5), { ...rowBy('S'), stop }, rowBy('W')], NOW, 'UTC');
+  const acts = benchRowsOf([rowBy('T', 5), { ...rowBy('S'), stop }, rowBy('W')], NOW, 'UTC');
   expect(acts.map(placeOf)).toEqual(['running', 'stopped', 'waiting']);
   expect(acts.map((a) => a.say)).toEqual([expect.stringMatching(/place/i), 'stop', 'Prep']);
   expect(acts[0]?.strips).toHaveLength(1);
 });
 
 test('what is closed says so, and its clock has stopped', () => {
-  const [closed] = actsOf([{ ...rowBy('C', 5), status: 'closed' }], NOW, 'UTC');
+  const [closed] = benchRowsOf([{ ...rowBy('C', 5), status: 'closed' }], NOW, 'UTC');
   expect([closed?.act, closed?.say]).toEqual([null, 'closed']);
 });
 
@@ -88,7 +88,7 @@ test('a repair opens beside the work on a phone, at its station on a wide screen
   expect(pathOf(row, 'phone')).toBe('/repair/A/run');
   expect(pathOf(row, 'wide')).toBe('/repair/A/prep');
   expect(pathOf({ ...row, status: 'closed' }, 'phone')).toBe('/repair/A/prep');
-  expect(pathOf({ ...row, gist: null }, 'phone')).toBe('/repair/A/prep');
+  expect(pathOf({ ...row, summary: null }, 'phone')).toBe('/repair/A/prep');
   expect(pathOf({ ...row, station: 'match' }, 'phone')).toBe('/repair/A/match');
 });
 
@@ -157,7 +157,7 @@ describe('what is fetched to work without signal', () => {
     store.dispatch(signalSeen(signal));
     render(
       <Provider store={store}>
-        <KeptReady />
+        <Prefetch />
       </Provider>,
     );
     await act(async () => {

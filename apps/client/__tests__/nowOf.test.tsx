@@ -2,7 +2,7 @@ import type { RepairView } from '@kelmot/contract';
 import { act, renderHook } from '@testing-library/react-native';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
-import { useNowOf } from '@/features/stations/useNowOf';
+import { useGateTime } from '@/features/stations/useGateTime';
 import { met, planOf, viewOf } from '../../../packages/contract/test/view';
 import { freshStore } from './opened';
 
@@ -11,7 +11,7 @@ test('what was just recorded has happened: the moment is looked at anew with eac
   const begun = Date.now();
   const fresh = viewOf(planOf());
   const store = freshStore();
-  const { result, rerender } = renderHook((view: RepairView) => useNowOf(view), {
+  const { result, rerender } = renderHook((view: RepairView) => useGateTime(view), {
     initialProps: fresh,
     wrapper: ({ children }: { children: ReactNode }) => (
       <Provider store={store}>{children}</Provider>

@@ -9,7 +9,7 @@ import {
   retried,
   sent,
   thrownAway,
-  type Deed,
+  type AnyCommand,
 } from '@/store/outbox';
 
 const save: Command = {
@@ -21,7 +21,7 @@ const save: Command = {
   station: 'mix',
 };
 /** A command as Ida typed it, with a correct clock. */
-const by = (command: Deed) => ({ command, by: { id: 'ida', name: 'Ida' }, aheadMs: 0 });
+const by = (command: AnyCommand) => ({ command, by: { id: 'ida', name: 'Ida' }, aheadMs: 0 });
 const problem = { type: 'about:blank', title: 'Someone changed this repair', status: 409 };
 
 test('a command waits once, however often it is queued, until it is sent', () => {

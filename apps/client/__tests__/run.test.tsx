@@ -3,7 +3,7 @@ import { m, planBatches, type Plan, type Step } from '@kelmot/core';
 import { act, renderHook } from '@testing-library/react-native';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
-import { useDeed, useDeedName, useRun } from '@/features/run/useRun';
+import { useTask, useTaskName, useRun } from '@/features/run/useRun';
 import { textTyped } from '@/store/drafts';
 import { ID, ida, met, planOf, viewOf } from '../../../packages/contract/test/view';
 
@@ -23,9 +23,9 @@ function sheet(view: RepairView, { body = plan, canWrite = true, look = 0 } = {}
     (shown: { view: RepairView }) => {
       const props = { id: view.id, view: shown.view, plan: body, repair };
       const run = useRun(props);
-      const deed = run.deeds[run.shown ?? 0];
-      if (!deed) throw new Error('no deed');
-      return { run, deed, name: useDeedName(body)(deed), ...useDeed(run, deed, props) };
+      const task = run.tasks[run.shown ?? 0];
+      if (!task) throw new Error('no task');
+      return { run, task, name: useTaskName(body)(task), ...useTask(run, task, props) };
     },
     {
       initialProps: { view },
@@ -34,7 +34,7 @@ function sheet(view: RepairView, { body = plan, canWrite = true, look = 0 } = {}
       ),
     },
   );
-  if (look) act(() => result.current.run.look((result.current.run.hand ?? 0) + look));
+  if (look) act(() => result.current.run.look((result.current.run.current ?? 0) + look));
   const becomes = (then: RepairView) => rerender({ view: then });
   return { sent, store, becomes, shown: () => result.current };
 }
@@ -47,7 +47,7 @@ const step = (id: string): Step => {
 
 test('what is at hand is ticked by the one press, and a viewer presses nothing', () => {
   const ida = sheet(viewOf(plan));
-  expect(ida.shown()).toMatchObject({ deed: { id: 'isolate' }, name: 'Isolate and make safe' });
+  expect(ida.shown()).toMatchObject({ task: { id: 'isolate' }, name: 'Isolate and make safe' });
   expect(ida.shown().press).toMatchObject({
     label: 'Done: isolate and make safe',
     disabled: false,
@@ -73,29 +73,29 @@ const tickedBy = (byId: string): RepairView => ({
 test('what somebody else does meanwhile stays shown until this person goes on; what they do themselves does not', () => {
   const theirs = sheet(viewOf(plan));
   theirs.becomes(tickedBy('tomas'));
-  expect(theirs.shown()).toMatchObject({ deed: { id: 'isolate' } });
-  expect(theirs.shown().press).toMatchObject({ testID: 'run-back-to-hand', disabled: false });
+  expect(theirs.shown()).toMatchObject({ task: { id: 'isolate' } });
+  expect(theirs.shown().press).toMatchObject({ testID: 'run-back-to-current', disabled: false });
   act(() => theirs.shown().press.go());
-  expect([theirs.shown().deed.id === 'isolate', theirs.sent]).toEqual([false, []]);
+  expect([theirs.shown().task.id === 'isolate', theirs.sent]).toEqual([false, []]);
   const own = sheet(viewOf(plan));
   own.becomes(tickedBy('ida'));
-  expect(own.shown().deed.id).not.toBe('isolate');
+  expect(own.shown().task.id).not.toBe('isolate');
 });
 
 test('who has looked elsewhere stays there, whatever somebody else does', () => {
   const looking = sheet(viewOf(plan), { look: 2 });
-  const { id } = looking.shown().deed;
+  const { id } = looking.shown().task;
   looking.becomes(tickedBy('tomas'));
-  expect(looking.shown().deed.id).toBe(id);
+  expect(looking.shown().task.id).toBe(id);
 });
 
 test('what lies ahead is looked at and leads back: it is not done out of its turn', () => {
   const ahead = sheet(viewOf(plan), { look: 2 });
-  expect(ahead.shown().deed.id).not.toBe('isolate');
+  expect(ahead.shown().task.id).not.toBe('isolate');
   expect(ahead.shown().press.label).toBe('Back to: isolate and make safe');
   act(() => ahead.shown().press.go());
   expect(ahead.sent).toEqual([]);
-  expect(ahead.shown().deed.id).toBe('isolate');
+  expect(ahead.shown().task.id).toBe('isolate');
 });
 
 test('while something dries what follows may be done, and then the one after it is shown', () => {
@@ -128,7 +128,7 @@ test('while something dries what follows may be done, and then the one after it 
   act(() => drying.shown().run.look(1));
   act(() => drying.shown().press.go());
   expect(drying.sent).toMatchObject([{ type: 'check.set', stepId: 'mask', done: true }]);
-  expect(drying.shown().deed.id).toBe('template');
+  expect(drying.shown().task.id).toBe('template');
 });
 
 test('what a clock counts beside a step is begun by the one press, again and again, and then the step is done', () => {
@@ -182,7 +182,7 @@ test('a reading is recorded from its box; what is no reading stays, with its lim
   const { shown, sent, store } = sheet(view);
   const type = (text: string) =>
     act(() => void store.dispatch(textTyped({ key: `${ID}/open-up/value`, text })));
-  expect(shown().deed.id).toBe('open-up');
+  expect(shown().task.id).toBe('open-up');
   type('deep');
   act(() => shown().press.go());
   expect(shown().hold.wrong[0]).toMatch(/not a number.*3 mm or more/);
@@ -213,7 +213,7 @@ test('a batch is weighed, mixed, ticked as its own, and emptied by its last touc
     ],
   };
   const weigh = sheet(laid);
-  expect(weigh.shown()).toMatchObject({ deed: { step: { name: 'mix' } } });
+  expect(weigh.shown()).toMatchObject({ task: { step: { name: 'mix' } } });
   expect(weigh.shown().press).toMatchObject({ label: 'Weigh both parts first', disabled: true });
   const [batch] = planBatches(plan);
   if (!batch) throw new Error('no batch');
@@ -243,16 +243,16 @@ test('a batch is weighed, mixed, ticked as its own, and emptied by its last touc
   act(() => mixed.shown().press.go());
   expect(mixed.sent).toMatchObject([
     { type: 'station.move', station: 'mix' },
-    { type: 'check.set', stepId: mixed.shown().deed.step.id, batchNo: batch.no, done: true },
+    { type: 'check.set', stepId: mixed.shown().task.step.id, batchNo: batch.no, done: true },
   ]);
-  const ticked = mixed.shown().deed.step.id;
+  const ticked = mixed.shown().task.step.id;
   const at = new Date().toISOString();
   const checks = [
     ...laid.checks,
     { id: 'x', stepId: ticked, batchNo: batch.no, done: true, note: '', at, ...ida },
   ];
   const placing = sheet({ ...laid, station: 'build', mixes, checks });
-  expect(placing.shown().deed).toMatchObject({ empties: true, batch: { no: batch.no } });
+  expect(placing.shown().task).toMatchObject({ empties: true, batch: { no: batch.no } });
   expect(placing.shown().press.label).toMatch(/^Placed: /);
   act(() => placing.shown().press.go());
   expect(placing.sent).toMatchObject([
@@ -269,7 +269,7 @@ test('a step is called with its batch, and not twice where it is called as its r
   const two = { ...round, name: m('Mortar'), batches: [one, { ...one, no: 99 }] };
   const body = { ...plan, rounds: plan.rounds.map((r) => (r.id === round.id ? two : r)) };
   const called = (title: string, number: number): string => {
-    const { result } = renderHook(() => useDeedName(body), {
+    const { result } = renderHook(() => useTaskName(body), {
       wrapper: ({ children }: { children: ReactNode }) => (
         <Provider store={freshStore()}>{children}</Provider>
       ),

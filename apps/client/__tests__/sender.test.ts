@@ -3,7 +3,7 @@ import { IDA, planOf, viewOf } from '../../../packages/contract/test/view';
 import { restore } from '@/store/keeper';
 import { waitAfter } from '@/store/sender';
 import { api } from '@/store/api';
-import { queued, retried, thrownAway, type Deed, type Outbox } from '@/store/outbox';
+import { queued, retried, thrownAway, type AnyCommand, type Outbox } from '@/store/outbox';
 import { left } from '@/store/settings';
 import { makeStore, type AppStore } from '@/store/store';
 import { entries } from './memoryDisk';
@@ -81,7 +81,7 @@ const noSignal = () => Promise.reject(new TypeError('Failed to fetch'));
 let far: Far;
 let store: AppStore;
 const outbox = (): Outbox => store.getState().outbox;
-const noteOf = (deed: Deed) => ('note' in deed ? deed.note : deed.type);
+const noteOf = (command: AnyCommand) => ('note' in command ? command.note : command.type);
 const waitsFor = () => outbox().queue.map((w) => noteOf(w.command));
 /** Waits until nothing is pending. */
 async function rest(ms = 0): Promise<void> {
@@ -93,7 +93,7 @@ async function rest(ms = 0): Promise<void> {
 /** Longer than the first wait can be, and longer than any wait can be. */
 const [SOON, LATE] = [4000, 100_000];
 const TOMAS: Me = { ...IDA, id: 'tomas', name: 'Tomas', username: 'tomas' };
-const type = (command: Deed, who: Me = IDA, aheadMs = 0) =>
+const type = (command: AnyCommand, who: Me = IDA, aheadMs = 0) =>
   store.dispatch(queued({ command, by: { id: who.id, name: who.name }, aheadMs }));
 const signIn = async (me: Me | null) => {
   far.me = me;
@@ -185,7 +185,7 @@ test('waits grow twofold to a minute, and devices that lost signal together come
   expect([waitAfter(1, 0), waitAfter(1, 0.999)].map(Math.round)).toEqual([1000, 2998]);
 });
 
-test('an answer that is lost after it was taken is asked for again: the deed stays over the view until then', async () => {
+test('an answer that is lost after it was taken is asked for again: the command stays over the view until then', async () => {
   far.unread.push(noSignal);
   type(tick(ONE, 'first'));
   await rest();

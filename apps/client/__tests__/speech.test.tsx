@@ -2,8 +2,8 @@
 import { act, renderHook } from '@testing-library/react-native/pure';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
-import { useSpoken, type News } from '@/features/speech/useSpoken';
-import { hasVoice, speak } from '@/features/speech/voice';
+import { useReadAloud, type News } from '@/features/speech/useReadAloud';
+import { canSpeak, speak } from '@/features/speech/voice';
 import { aloudChosen } from '@/store/settings';
 import { freshStore } from './opened';
 import { standTheClock } from './timed';
@@ -37,7 +37,7 @@ function screenOf(on: boolean, text: string, news: News | null = null) {
   const store = freshStore();
   store.dispatch(aloudChosen(on));
   return renderHook(
-    (shown: { text: string; news: News | null }) => useSpoken(shown.text, shown.news),
+    (shown: { text: string; news: News | null }) => useReadAloud(shown.text, shown.news),
     {
       initialProps: { text, news },
       wrapper: ({ children }: { children: ReactNode }) => (
@@ -88,7 +88,7 @@ test('what follows is said after what is being said, and nothing is no reason to
 
 test('a platform without a voice is told so and breaks nothing', () => {
   Object.assign(globalThis, { speechSynthesis: undefined });
-  expect(hasVoice()).toBe(false);
+  expect(canSpeak()).toBe(false);
   speak('Nobody hears.');
   const { unmount } = screenOf(true, 'Clean the wall.');
   unmount();

@@ -1,5 +1,5 @@
 import type { Command, RepairView } from '@kelmot/contract';
-import { judge, matchAll, rank, stripOf, gistOf, axisOf, drawSection } from '@kelmot/core';
+import { judge, matchAll, rank, stripOf, planSummaryOf, axisOf, drawSection } from '@kelmot/core';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import type { ReactElement } from 'react';
 import { Provider } from 'react-redux';
@@ -230,10 +230,10 @@ test('coats are planned, wet, curing and set as the clock runs', () => {
 
 test('the strip, the section and the scale can be read without eyes', () => {
   const start = Date.parse('2026-11-24T10:00:00Z');
-  const gist = gistOf(plan);
-  const [round] = gist.rounds;
+  const summary = planSummaryOf(plan);
+  const [round] = summary.rounds;
   if (!round) throw new Error('a plan has a round');
-  const strip = stripOf(gist, round, start);
+  const strip = stripOf(summary, round, start);
   const axis = axisOf({
     from: start,
     nearTo: strip.end,

@@ -11,7 +11,7 @@ jest.mock('@/store/api', () => ({
   useSiteQuery: () => ({ data: undefined }),
   useAirQuery: () => ({ data: null }),
 }));
-jest.mock('@/features/survey/useSilent', () => ({ useSilent: () => new Set() }));
+jest.mock('@/features/survey/useHiddenQuestions', () => ({ useHiddenQuestions: () => new Set() }));
 
 const AT = '2026-11-25T08:00:00Z';
 const withDamages = (family: string, count: number): SurveyDraft => {

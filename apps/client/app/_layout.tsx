@@ -1,13 +1,13 @@
 import { Slot } from 'expo-router';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Provider } from 'react-redux';
-import { SkipLink, useArrival, KeptReady } from '@/features/frame';
+import { SkipLink, useScreenFocus, Prefetch } from '@/features/frame';
 import { Clocks } from '@/features/clocks';
 import { Leaving, SignInAgain, SignInScreen } from '@/features/signin';
-import { listenToOthers, restore } from '@/store/keeper';
-import { keepShell } from '@/store/shell';
-import { askFirst } from '@/store/askFirst';
-import { sayError, useMeQuery, type ApiError } from '@/store/api';
+import { listenToOtherTabs, restore } from '@/store/keeper';
+import { installShell } from '@/store/shell';
+import { preloadBench } from '@/store/preloadBench';
+import { errorText, useMeQuery, type ApiError } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
 import { setLater } from '@/store/later';
 import { usePerson } from '@/store/usePerson';
@@ -20,15 +20,15 @@ import '../src/global.css';
 
 setLater(() => import('@/screens'));
 const store = makeStore();
-listenToOthers(store.dispatch);
+listenToOtherTabs(store.dispatch);
 // Reads storage and asks the server while the rest of the application loads.
 const kept = restore(store.dispatch).catch(() => undefined);
-void kept.then(() => askFirst(store));
+void kept.then(() => preloadBench(store));
 if (typeof document !== 'undefined') {
   guardPresses(document);
   listenToKeys(document);
 }
-void keepShell(store.dispatch).catch(() => undefined);
+void installShell(store.dispatch).catch(() => undefined);
 
 /**
  * Shows the application to a signed-in person and the sign-in screen to others. After a session ends, the person signs
@@ -42,19 +42,19 @@ function Gate({ children }: { children: ReactNode }) {
   const { currentData: me, error, isLoading, refetch } = useMeQuery(undefined, { skip: leaving });
   const failure = error as ApiError | undefined;
   const isOut = failure?.kind === 'problem' && failure.problem.status === 401;
-  useArrival(leaving ? undefined : me?.id);
+  useScreenFocus(leaving ? undefined : me?.id);
   if (leaving) return <Leaving />;
   if (me)
     return (
       <Clocks>
         <SkipLink />
         {children}
-        {isOut || asksWho ? <SignInAgain me={person ?? me} ended={isOut} /> : <KeptReady />}
+        {isOut || asksWho ? <SignInAgain me={person ?? me} ended={isOut} /> : <Prefetch />}
       </Clocks>
     );
   if (isLoading) return <Skeleton />;
   if (isOut || !error) return <SignInScreen />;
-  return <Failed say={sayError(error)} retry={() => void refetch()} />;
+  return <Failed say={errorText(error)} retry={() => void refetch()} />;
 }
 
 export default function Root() {

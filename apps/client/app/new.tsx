@@ -1,3 +1,3 @@
-import { lazily } from '@/shared/beyond/lazily';
+import { lazyComponent } from '@/shared/beyond/lazyComponent';
 
-export default lazily(() => import('@/screens').then((all) => all.SurveyScreen));
+export default lazyComponent(() => import('@/screens').then((all) => all.SurveyScreen));

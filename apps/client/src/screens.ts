@@ -10,6 +10,6 @@ export { RepairsScreen } from '@/features/repairs';
 export { SettingsScreen } from '@/features/settings';
 export { StoreScreen } from '@/features/store';
 export { SurveyScreen } from '@/features/survey';
-export { HowFarScreen, ToolScreen } from '@/features/tools';
+export { PackCoverageScreen, ToolScreen } from '@/features/tools';
 export * from '@/shared/beyond/rest';
 export { wholeSchemas } from '@/store/wholeSchemas';

@@ -12,7 +12,7 @@ export type Act = { atMin: number; order: number } & (
 );
 
 /** Everything that is recorded in a job, at the minutes of its schedule. */
-export function actsOf(plan: Plan): Act[] {
+export function benchRowsOf(plan: Plan): Act[] {
   let reached = 0;
   const holds = plan.steps.flatMap((step, order): Act[] => {
     const slots = plan.schedule.filter((s) => s.step === step.id);
@@ -36,7 +36,7 @@ export function actsOf(plan: Plan): Act[] {
 
 /** How far a stage has come: the acts that are done by then, and the minute of the plan that it is now. */
 export function reachedBy(plan: Plan, stage: Stage): { done: Act[]; nowMin: number } {
-  const acts = actsOf(plan);
+  const acts = benchRowsOf(plan);
   const stepOf = (act: Act) =>
     act.kind === 'hold' ? plan.steps.find((s) => s.id === act.stepId) : undefined;
   const batches = planBatches(plan);

@@ -112,9 +112,9 @@ test('the demo shows each stage: a batch in the pail, a failed gate, a window be
   const stop = by('P-305')?.stop;
   assert.match(stop ? word(stop) : '', /above dew point/);
   const coated = by('P-201');
-  assert.ok((coated?.gist?.rounds.length ?? 0) > 1);
-  assert.ok(coated?.gist && openBatches(coated.gist, mixedBatches(coated.mixes)).length > 0);
-  assert.ok(by('P-117')?.gist);
+  assert.ok((coated?.summary?.rounds.length ?? 0) > 1);
+  assert.ok(coated?.summary && openBatches(coated.summary, mixedBatches(coated.mixes)).length > 0);
+  assert.ok(by('P-117')?.summary);
   const closed = (await ida.get<RepairPage>('/api/repairs?status=closed&limit=200')).body.rows;
   assert.ok(closed.length >= 5);
   assert.ok(closed.every((r) => r.dueOn !== null));

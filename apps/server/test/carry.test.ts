@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { carriedOver, lastPlanOf, type RepairView } from '@kelmot/contract';
+import { validRecords, lastPlanOf, type RepairView } from '@kelmot/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { ago, command, HOUR, inWorld, planRepair, surveyAt, work } from './harness';
 
@@ -52,7 +52,7 @@ test('another system keeps what its steps still say; the rest stays with the pla
   const after = await planAgain(id, 'R-240');
   const last = lastPlanOf(before);
   assert.ok(last && after.plan);
-  const { checks, readings, left } = carriedOver(last, after.plan.body);
+  const { checks, readings, left } = validRecords(last, after.plan.body);
   assert.deepEqual(said(after), said({ checks, readings }), 'as the device said it would be');
   assert.ok(checks.some((c) => c.stepId === 'isolate'));
   assert.ok(left.length > 0, 'something of it does not stand');

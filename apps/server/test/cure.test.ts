@@ -5,17 +5,17 @@ import { word } from '@kelmot/core';
 import { ago, command, HOUR, inWorld, planRepair, surveyAt, work } from './harness';
 
 const on = inWorld('ida');
-const gistIn = async (id: string) => {
+const summaryIn = async (id: string) => {
   const { body } = await on.ida.get<RepairPage>('/api/repairs?status=open&limit=100');
   const row = body.rows.find((r) => r.id === id);
-  const gist = row?.gist;
-  return gist?.rounds.find((r) => r.id === gist.mainRound)?.milestones ?? [];
+  const summary = row?.summary;
+  return summary?.rounds.find((r) => r.id === summary.mainRound)?.milestones ?? [];
 };
 
 test('what a logger saw is kept, told, and moves the clocks of the list; what cannot be is refused', async () => {
   const id = await planRepair(on.ida, surveyAt(ago(60), 'R-31'), 'R-210', ago(60));
   await work(on.ida, id, Date.now() - 59 * HOUR);
-  const before = await gistIn(id);
+  const before = await summaryIn(id);
   const log = (hours: number, tempC: number, more: object = {}) => ({
     type: 'reading.add' as const,
     stepId: CURE,
@@ -38,7 +38,7 @@ test('what a logger saw is kept, told, and moves the clocks of the list; what ca
     line?.say ? word(line.say) : '',
     /^6 °C to 7 °C over 2 d 2 h, 2 readings\. Read by Cure logger, simulated\.$/,
   );
-  const after = await gistIn(id);
+  const after = await summaryIn(id);
   const needed = (all: typeof before) => Math.max(...all.map((x) => x.minutes));
   assert.ok(needed(after) > needed(before) * 1.2, `${needed(before)} became ${needed(after)}`);
 

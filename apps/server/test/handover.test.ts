@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { HANDOVER, storyOf, toldLast, type Problem } from '@kelmot/contract';
+import { HANDOVER, storyOf, lastHandover, type Problem } from '@kelmot/contract';
 import { word } from '@kelmot/core';
 import { ago, command, inWorld, planRepair, surveyAt } from './harness';
 
@@ -14,8 +14,8 @@ test('a handover and its taking over are lines of the record, by whom they were 
   const parts = [{ part: 'stands', lines: ['0 of 25 done.'] }];
   assert.equal((await on.ida.send(command(id, reading({ ...told, parts })))).status, 200);
   const left = await on.tomas.repair(id);
-  assert.deepEqual(toldLast(left)?.parts, parts);
-  assert.equal(toldLast(left)?.note, 'Key at the gate.');
+  assert.deepEqual(lastHandover(left)?.parts, parts);
+  assert.equal(lastHandover(left)?.note, 'Key at the gate.');
 
   const refused = async (draft: never) => {
     const { status, body } = await on.tomas.send<Problem>(command(id, draft));
@@ -31,7 +31,7 @@ test('a handover and its taking over are lines of the record, by whom they were 
 
   assert.equal((await on.tomas.send(command(id, reading(taken)))).status, 200);
   const view = await on.ida.repair(id);
-  assert.equal(toldLast(view), null);
+  assert.equal(lastHandover(view), null);
   assert.deepEqual(
     storyOf(view).map(({ title, by }) => [word(title), by]),
     [

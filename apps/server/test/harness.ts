@@ -2,7 +2,7 @@ import { after, before } from 'node:test';
 import { LiveState, type Command, type RepairView } from '@kelmot/contract';
 import type { z } from 'zod';
 import { planBatches, Survey, type Plan } from '@kelmot/core';
-import { actsOf, type Act } from '@kelmot/demo-server/walk';
+import { benchRowsOf, type Act } from '@kelmot/demo-server/walk';
 import { demoUsers, meets, openRepairs, simulatedWeather } from '@kelmot/demo';
 import { pino } from 'pino';
 import { v7 as uuidv7 } from 'uuid';
@@ -305,7 +305,7 @@ export async function work(
 ): Promise<number> {
   const plan = (await person.repair(id)).plan?.body;
   if (!plan) throw new Error('no plan');
-  for (const act of actsOf(plan)) {
+  for (const act of benchRowsOf(plan)) {
     if (until(act, plan)) break;
     if (skip(act)) continue;
     const at = new Date(start + act.atMin * MINUTE).toISOString();

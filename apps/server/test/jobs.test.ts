@@ -3,7 +3,7 @@ import { after, before, test } from 'node:test';
 import type { Forecast, Me, Problem, ShelfLot, StockMove } from '@kelmot/contract';
 import { planBatches, word, type FamilyId } from '@kelmot/core';
 import { demoPhoto, demoSurvey, surveyedRepairs } from '@kelmot/demo';
-import { actsOf } from '@kelmot/demo-server/walk';
+import { benchRowsOf } from '@kelmot/demo-server/walk';
 import { v7 as uuidv7 } from 'uuid';
 import {
   command,
@@ -46,9 +46,9 @@ test('a belt is poured from a whole kit: nothing is weighed, and not before the 
   );
   assert.equal(early.status, 422, 'the conditioner goes first');
   assert.match(early.body.detail ?? '', /to place/);
-  const first = actsOf(plan).findIndex((act) => act.kind === 'mix');
+  const first = benchRowsOf(plan).findIndex((act) => act.kind === 'mix');
   const done = new Set(
-    actsOf(plan)
+    benchRowsOf(plan)
       .slice(0, first)
       .map((act) => JSON.stringify(act)),
   );

@@ -4,8 +4,8 @@ import type { Problem, RepairPage } from '@kelmot/contract';
 import { makePlan } from '@kelmot/core';
 import { demoCards, siteSettings, systemCards } from '@kelmot/demo';
 import sharp from 'sharp';
-import { leftoversAway, planAway } from '../src/services/planner';
-import { drawnAnew } from '../src/services/pictures';
+import { leftoversInWorker, planInWorker } from '../src/services/planner';
+import { reencodePicture } from '../src/services/pictures';
 import { command, openWorld, planRepair, surveyAt, type Person, type World } from './harness';
 
 let world: World;
@@ -23,13 +23,13 @@ test('a plan that takes longer than it may is put down with a reason, and the ne
   if (!card) throw new Error('no card');
   const survey = surveyAt(now());
   const ask = [survey, card, siteSettings, now(), { library: demoCards }] as const;
-  await assert.rejects(planAway([...ask], 0), /R-210 takes too long to work out/);
-  const made = await planAway([...ask]);
+  await assert.rejects(planInWorker([...ask], 0), /R-210 takes too long to work out/);
+  const made = await planInWorker([...ask]);
   assert.deepEqual(made, JSON.parse(JSON.stringify(makePlan(...ask))));
   if (!made.ok) throw new Error('no plan');
   const context = { library: demoCards };
-  await assert.rejects(leftoversAway([made.plan, [], siteSettings, context], 0), /too long/);
-  assert.deepEqual(await leftoversAway([made.plan, [], siteSettings, context]), []);
+  await assert.rejects(leftoversInWorker([made.plan, [], siteSettings, context], 0), /too long/);
+  assert.deepEqual(await leftoversInWorker([made.plan, [], siteSettings, context]), []);
 });
 
 test('a picture is kept drawn anew: turned as it was held, no larger than is needed, and without where it was taken', async () => {
@@ -40,7 +40,7 @@ test('a picture is kept drawn anew: turned as it was held, no larger than is nee
     .withMetadata({ orientation: 6 })
     .jpeg()
     .toBuffer();
-  const kept = await drawnAnew(taken);
+  const kept = await reencodePicture(taken);
   const { format, width, height, exif, orientation } = await sharp(kept.data).metadata();
   assert.deepEqual([kept.mime, format, width, height], ['image/jpeg', 'jpeg', 800, 1600]);
   assert.deepEqual([exif, orientation], [undefined, undefined]);

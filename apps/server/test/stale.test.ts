@@ -89,12 +89,12 @@ test('a clock may be behind the repair by the slack, and not by a minute more', 
   assert.equal((await on.ida.repair(id)).checks.length, 2);
 });
 
-test('an id that another person used, for a deed or for a record, is not answered as theirs', async () => {
+test('an id that another person used, for a command or for a record, is not answered as theirs', async () => {
   const id = await planned();
   const { version } = await on.ida.repair(id);
-  const deed = command(id, { type: 'station.move', expect: version, station: 'match' });
+  const move = command(id, { type: 'station.move', expect: version, station: 'match' });
   const record = command(id, tick);
-  for (const own of [deed, record]) {
+  for (const own of [move, record]) {
     const first = await on.ida.send<Ack>(own);
     assert.equal(first.status, 200);
     const taken = await on.tomas.send<Problem>(own);

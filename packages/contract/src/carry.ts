@@ -40,7 +40,7 @@ function whyNot(before: Step, after: Step | undefined): Message | null {
  * Which records of a plan are valid in a new plan: every tick, reading and picture whose step exists there with the
  * same instruction. Readings are judged again by the new limits. Other records are listed with the reason.
  */
-export function carriedOver(
+export function validRecords(
   { body, checks, readings }: Pick<LastPlan, 'body' | 'checks' | 'readings'>,
   next: Plan,
 ): Carried {

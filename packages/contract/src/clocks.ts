@@ -1,7 +1,7 @@
 import { m, planBatches, type Message, type Plan } from '@kelmot/core';
-import { waitEnds, wetOf, type Recorded } from './done';
+import { waitEnd, openBatchOf, type Recorded } from './done';
 import { countedName, countedOf } from './timed';
-import { pailStages } from './weighed';
+import { batchStages } from './weighed';
 
 /** A clock that somebody started in a repair: what it counts, its end, and its message. */
 export interface StartedClock {
@@ -19,7 +19,7 @@ export interface StartedClock {
 const waits = (view: Recorded, { steps }: Plan): StartedClock[] =>
   steps.flatMap((step) => {
     const { id: stepId, title, hold } = step;
-    const at = waitEnds(step, view);
+    const at = waitEnd(step, view);
     if (at === null || hold?.kind !== 'countdown') return [];
     const over = m('{title}: the wait is over.', { title });
     return [{ stepId, label: hold.label, at, urgent: false, over }];
@@ -37,10 +37,10 @@ const counts = (view: Recorded, { steps }: Plan): StartedClock[] =>
 
 /** The stages of the open batch before placing. */
 function stages({ mixes }: Recorded, plan: Plan): StartedClock[] {
-  const wet = wetOf(mixes);
+  const wet = openBatchOf(mixes);
   const batch = wet && planBatches(plan).find((b) => b.no === wet.batchNo);
   if (!wet || !batch) return [];
-  return pailStages(plan, batch, wet).map(({ ends, label, then }) => {
+  return batchStages(plan, batch, wet).map(({ ends, label, then }) => {
     const over = m('Batch {no}: {label}, the time is over. {then}', { no: batch.no, label, then });
     return { stepId: null, label, at: ends, urgent: true, over };
   });

@@ -1,7 +1,7 @@
 import { celsius, minutes } from '@kelmot/core/message/message';
 import { echoed, m, MINUTE, type Message, type Plan } from '@kelmot/core';
 import { thinned, type Read } from '@kelmot/core/cure/thinned';
-import type { CureSeen } from '@kelmot/core/run/asItRuns';
+import type { CureReadings } from '@kelmot/core/run/runPlan';
 import type { Recorded } from './done';
 import { MOST_ROWS, WARMER_NAMES, type LogRow, type Reading, type ReadingValues } from './records';
 
@@ -116,7 +116,7 @@ export const titleOfCure = (values: CureValues): Message => {
   }
 };
 
-type Temp = CureSeen['temps'][number];
+type Temp = CureReadings['temps'][number];
 type SeenReading = Pick<Reading, 'values' | 'takenAt' | 'passed'>;
 /** The part of a repair that its cure depends on. */
 export interface CureRecord {
@@ -136,7 +136,7 @@ function tempsIn({ values, takenAt }: SeenReading, isHeld: boolean): Temp[] {
 /** When it was heated by anything: one heater off leaves the others on. */
 function warmedBy(
   marks: readonly { at: number; by: string; on: boolean }[],
-): CureSeen['heat'][number][] {
+): CureReadings['heat'][number][] {
   const on = new Set<string>();
   return marks.map((mark) => {
     if (mark.on) on.add(mark.by);
@@ -146,7 +146,7 @@ function warmedBy(
 }
 
 /** All cure readings of a repair. A later log replaces an earlier one for the same time. */
-export function cureSeen({ plan, readings }: CureRecord): CureSeen {
+export function cureReadings({ plan, readings }: CureRecord): CureReadings {
   const isHeld = plan?.body.heldC != null;
   const temps = readings.reduce<Temp[]>((known, reading) => {
     const own = tempsIn(reading, isHeld);

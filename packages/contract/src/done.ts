@@ -15,7 +15,7 @@ export const mixedBatches = (mixes: readonly Mix[]): MixedBatch[] =>
   }));
 
 /** The open batch: mixed, neither placed nor thrown away; null if there is none. */
-export const wetOf = <T extends Pick<Mix, 'placedAt' | 'binnedAt'>>(
+export const openBatchOf = <T extends Pick<Mix, 'placedAt' | 'binnedAt'>>(
   mixes: readonly T[],
 ): T | null => mixes.find((x) => x.placedAt === null && x.binnedAt === null) ?? null;
 
@@ -24,21 +24,21 @@ export const latest = <T>(rows: readonly T[], is: (row: T) => boolean): T | unde
   rows.filter(is).at(-1);
 
 /** The readings at a step's hold, in order, without counts. */
-export const atHold = <T extends Pick<Reading, 'stepId' | 'values'>>(
+export const readingsAtHold = <T extends Pick<Reading, 'stepId' | 'values'>>(
   stepId: string,
   readings: readonly T[],
 ): T[] => readings.filter((r) => r.stepId === stepId && r.values.kind !== 'timed');
 
 /** The end of a step's wait, epoch ms; null if it has none or was not started. */
-export function waitEnds(step: Step, { readings }: Pick<Recorded, 'readings'>): number | null {
+export function waitEnd(step: Step, { readings }: Pick<Recorded, 'readings'>): number | null {
   if (step.hold?.kind !== 'countdown') return null;
-  const started = latest(atHold(step.id, readings), (r) => r.values.kind === 'countdown');
+  const started = latest(readingsAtHold(step.id, readings), (r) => r.values.kind === 'countdown');
   return started ? Date.parse(started.takenAt) + step.hold.minutes * MINUTE : null;
 }
 
 /** Whether the last record of a step is an override: the job went on without its hold. */
 const overridden = (step: Step, { readings }: Pick<Recorded, 'readings'>): boolean =>
-  atHold(step.id, readings).at(-1)?.values.kind === 'override';
+  readingsAtHold(step.id, readings).at(-1)?.values.kind === 'override';
 
 /**
  * Whether a step's hold is met at a moment: its last tick is set, its last reading passed, its wait is over; or it was
@@ -52,9 +52,9 @@ export function stepDone(
   const { readings, checks } = recorded;
   if (step.hold === null || overridden(step, recorded)) return true;
   if (step.hold.kind === 'check') return latest(checks, (c) => c.stepId === step.id)?.done ?? false;
-  if (step.hold.kind === 'countdown') return (waitEnds(step, recorded) ?? Infinity) <= now;
-  return atHold(step.id, readings).at(-1)?.passed ?? false;
+  if (step.hold.kind === 'countdown') return (waitEnd(step, recorded) ?? Infinity) <= now;
+  return readingsAtHold(step.id, readings).at(-1)?.passed ?? false;
 }
 
 /** Batches that count: not thrown away. */
-export const soundMixes = (mixes: readonly Mix[]) => mixes.filter((x) => x.binnedAt === null);
+export const countedMixes = (mixes: readonly Mix[]) => mixes.filter((x) => x.binnedAt === null);

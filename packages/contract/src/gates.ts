@@ -1,7 +1,7 @@
 import {
   curedAt,
   dayClockText,
-  gistOf,
+  planSummaryOf,
   m,
   MINUTE,
   planBatches,
@@ -13,14 +13,14 @@ import {
   type StationId,
   type Step,
 } from '@kelmot/core';
-import { asItRuns } from '@kelmot/core/run/asItRuns';
-import { cureSeen } from './cureRecord';
-import { mixedBatches, soundMixes } from './done';
+import { runPlan } from '@kelmot/core/run/runPlan';
+import { cureReadings } from './cureRecord';
+import { mixedBatches, countedMixes } from './done';
 import type { Me } from './people';
-import { openForBatch, openHolds, openInAll } from './progress';
+import { openForBatch, openHolds, openHoldsOfJob } from './progress';
 import type { RepairView } from './repair';
 import { runningPlan } from './running';
-import { toAdd, weighedFor, type OnScale } from './weighed';
+import { correctionOf, weighedFor, type ScalePour } from './weighed';
 
 /** Why something may not be done: for buttons, for optimistic updates and for the server. */
 export interface Held {
@@ -50,7 +50,7 @@ const NO_PLAN = held('open', m('Choose a system first'), [m('there is no plan ye
 export function deviationOf(
   { plan }: Pick<RepairView, 'plan'>,
   batchNo: number,
-  scale: OnScale,
+  scale: ScalePour,
 ): number | null {
   return (plan && weighedFor(plan.body, batchNo, scale)?.found?.deviationPct) ?? null;
 }
@@ -62,7 +62,7 @@ export function deviationOf(
 export function mayMix(
   view: RepairView,
   batchNo: number,
-  scale: OnScale,
+  scale: ScalePour,
   now: number,
 ): Held | null {
   const plan = view.plan?.body;
@@ -76,7 +76,7 @@ export function mayMix(
       [m('must be 1 to {n}', { n: batches.length })],
       'batchNo',
     );
-  if (soundMixes(view.mixes).some((x) => x.batchNo === batch.no))
+  if (countedMixes(view.mixes).some((x) => x.batchNo === batch.no))
     return held('state', m('Batch {no} is mixed already', { no: batch.no }), [
       m('Bin it first, if it must be mixed again.'),
     ]);
@@ -86,7 +86,7 @@ export function mayMix(
 }
 
 /** Why the weighed parts may not be mixed: not weighed yet, or off ratio, with the correction. */
-function offRatio(plan: Plan, batchNo: number, scale: OnScale): Held | null {
+function offRatio(plan: Plan, batchNo: number, scale: ScalePour): Held | null {
   const weighed = weighedFor(plan, batchNo, scale);
   if (!weighed) return null;
   const { weigh, found } = weighed;
@@ -98,7 +98,7 @@ function offRatio(plan: Plan, batchNo: number, scale: OnScale): Held | null {
       scale.aG === null ? 'aG' : 'bG',
     );
   if (found.verdict === 'in') return null;
-  const { much, part, field } = toAdd(weigh, found);
+  const { much, part, field } = correctionOf(weigh, found);
   const add = m('add {much} {part}', { much, part });
   const title = m('Off ratio by {off}; {most} is the most', {
     off: q(Math.abs(found.deviationPct), 'percent'),
@@ -134,8 +134,8 @@ export function curedByServer(view: RepairView, now: number): number | null {
     const startedAt = new Date(Math.max(Date.parse(x.startedAt), had)).toISOString();
     return { ...x, startedAt };
   });
-  const runs = asItRuns(plan, cureSeen(view), mixedBatches(seen)).plan;
-  return curedAt(gistOf(runs), mixedBatches(seen));
+  const runs = runPlan(plan, cureReadings(view), mixedBatches(seen)).plan;
+  return curedAt(planSummaryOf(runs), mixedBatches(seen));
 }
 
 /** The input for judging a sign-off. */
@@ -191,9 +191,9 @@ export function maySign(
   const plan = view.plan?.body;
   if (!plan) return held('open', m('Nothing to sign off'), [m('there is no plan yet')]);
   if (verdict === 'redo') return null;
-  const open = openInAll(view, now.device);
+  const open = openHoldsOfJob(view, now.device);
   if (open.length > 0) return held('open', m('Not yet: holds are open'), open);
-  const ready = curedAt(gistOf(runningPlan(view) ?? plan), mixedBatches(view.mixes));
+  const ready = curedAt(planSummaryOf(runningPlan(view) ?? plan), mixedBatches(view.mixes));
   if (ready === null) return held('cure', m('Not cured yet'), [m('Nothing was mixed.')]);
   if (ready > now.device)
     return held('cure', m('Not cured yet'), [
@@ -201,8 +201,8 @@ export function maySign(
     ]);
   const inspected = new Set(plan.steps.filter((s) => s.station === 'accept').map((s) => s.id));
   // The final inspector is the second person; inspecting does not count as work.
-  const deeds = [...view.mixes, ...view.checks.filter((c) => !inspected.has(c.stepId))];
-  const worked = deeds.some((x) => x.byId === who.id);
+  const work = [...view.mixes, ...view.checks.filter((c) => !inspected.has(c.stepId))];
+  const worked = work.some((x) => x.byId === who.id);
   if (worked && wantsSecond(view, site))
     return held('person', m('A second person signs this'), [
       m('You did work on it. Ask somebody who did not.'),

@@ -1,7 +1,7 @@
 import { joined } from '@kelmot/core/message/message';
 import { m, type Message } from '@kelmot/core';
 import type { Recorded } from './done';
-import { TOLD_TITLES, type Reading, type ReadingValues } from './records';
+import { HANDOVER_TITLES, type Reading, type ReadingValues } from './records';
 
 /** The place of handover records, instead of a step: they belong to the repair. */
 export const HANDOVER = 'handover';
@@ -14,10 +14,10 @@ export const isOfHandover = (values: ReadingValues): values is HandoverValues =>
   KINDS.some((kind) => kind === values.kind);
 
 /** The text of a handover record, as it was told. */
-export function handoverSaid(values: HandoverValues): Message {
+export function handoverText(values: HandoverValues): Message {
   if (values.kind === 'taken-over') return m('What was told is read.');
   const parts = values.parts.map(({ part, lines }) =>
-    m('{title}: {lines}', { title: TOLD_TITLES[part], lines: lines.join(' ') }),
+    m('{title}: {lines}', { title: HANDOVER_TITLES[part], lines: lines.join(' ') }),
   );
   const note = values.note === '' ? [] : [m('{note}', { note: values.note })];
   return joined([...parts, ...note]);
@@ -33,7 +33,7 @@ export type Told = Pick<Reading, 'id' | 'by' | 'byId' | 'takenAt'> &
 /**
  * The last handover of this repair, until another person takes over or goes on with it; null if none waits to be read.
  */
-export function toldLast({ checks, readings, mixes }: Omit<Recorded, 'plan'>): Told | null {
+export function lastHandover({ checks, readings, mixes }: Omit<Recorded, 'plan'>): Told | null {
   const last = readings.filter((r) => isOfHandover(r.values)).at(-1);
   if (last?.values.kind !== 'handed-over') return null;
   const { id, by, byId, takenAt } = last;

@@ -1,22 +1,22 @@
 import { joined } from '@kelmot/core/message/message';
 import {
   dayClockText,
-  deedsOf,
-  gistOf,
+  tasksOf,
+  planSummaryOf,
   m,
-  nextAct,
+  nextAction,
   STATION_NAMES,
   word,
   type Message,
   type Zone,
 } from '@kelmot/core';
 import { mixedBatches } from './done';
-import { atHand } from './hand';
+import { currentTask } from './tasks';
 import { isOfHandover } from './handedOver';
 import type { RepairView } from './repair';
 import { runningPlan } from './running';
 import { MARK_NAMES, storyOf } from './story';
-import { againBecause, againSaid, closingWindows, waitsUntil } from './windows';
+import { repeatReason, repeatText, closingWindows, waitsUntil } from './windows';
 
 /** The handover of a job, made from its record. */
 export interface Handover {
@@ -55,9 +55,9 @@ function standsAt(view: RepairView, now: number, zone: Zone): Message[] {
       ]
     : [];
   if (!plan) return [...done, m('It has no plan yet: choose a system at Match.')];
-  const deeds = deedsOf(plan);
-  const at = atHand(deeds, view, now);
-  const next = at === null ? undefined : deeds[at];
+  const tasks = tasksOf(plan);
+  const at = currentTask(tasks, view, now);
+  const next = at === null ? undefined : tasks[at];
   if (!next)
     return [
       ...done,
@@ -69,7 +69,7 @@ function standsAt(view: RepairView, now: number, zone: Zone): Message[] {
     ...done,
     m('{done} of {all} done. Next, at {station}: {title}.', {
       done: at ?? 0,
-      all: deeds.length,
+      all: tasks.length,
       station: STATION_NAMES[next.step.station],
       title: next.batch ? m('{title}, batch {no}', { title, no: next.batch.no }) : title,
     }),
@@ -86,11 +86,11 @@ function standsAt(view: RepairView, now: number, zone: Zone): Message[] {
 export function handoverOf(view: RepairView, now: number, zone: Zone): Handover {
   const plan = view.plan?.body;
   const runs = runningPlan(view);
-  const act = runs ? nextAct(gistOf(runs), mixedBatches(view.mixes), now, zone) : null;
+  const act = runs ? nextAction(planSummaryOf(runs), mixedBatches(view.mixes), now, zone) : null;
   const running = view.status === 'open' && act && act.phase !== 'ready';
   const again = (plan?.steps ?? []).flatMap((step) => {
-    const why = plan && againBecause(step, view, plan, now);
-    return why ? [againSaid(step, why)] : [];
+    const why = plan && repeatReason(step, view, plan, now);
+    return why ? [repeatText(step, why)] : [];
   });
   const watch = storyOf(view).flatMap(({ title, say, mark, at }) => {
     if (!mark) return [];

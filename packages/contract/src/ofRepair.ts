@@ -2,7 +2,7 @@ import type { Message, Plan } from '@kelmot/core';
 import { CURE, isOfCure, judgeCure, titleOfCure, wrongOfCure, type CureValues } from './cureRecord';
 import {
   HANDOVER,
-  handoverSaid,
+  handoverText,
   isOfHandover,
   titleOfHandover,
   type HandoverValues,
@@ -32,7 +32,7 @@ export function wrongOfRepair(
 
 /** The text and verdict of such a record, the same on device and server. */
 export const judgeOfRepair = (values: OwnValues, plan: Plan): ReadingVerdict =>
-  isOfCure(values) ? judgeCure(values, plan) : { passed: true, say: handoverSaid(values) };
+  isOfCure(values) ? judgeCure(values, plan) : { passed: true, say: handoverText(values) };
 
 /** The title of such a record in the story. */
 export const titleOfRepair = (values: OwnValues): Message =>

@@ -1,5 +1,5 @@
 import { m, surveyTitle, MINUTE, type Message, type Plan, type Survey } from '@kelmot/core';
-import { carriedOver } from './carry';
+import { validRecords } from './carry';
 import type { Command } from './command';
 import { curedByServer, deviationOf, mayMix, mayMove } from './gates';
 import { approvedBy } from './judge';
@@ -134,7 +134,7 @@ const OVER: { [T in Command['type']]: Lay<T> } = {
     const plan = { id: command.planId, number: numberAfter(view), body };
     const { intent } = command;
     const before = lastPlanOf(view);
-    const kept = before && carriedOver(before, body);
+    const kept = before && validRecords(before, body);
     const carried = kept && { checks: kept.checks, readings: kept.readings };
     const ids = new Set([...(kept?.checks ?? []), ...(kept?.readings ?? [])].map((r) => r.id));
     const bare = withoutPlan(view);

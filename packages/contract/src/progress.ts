@@ -1,5 +1,5 @@
 import {
-  gistOf,
+  planSummaryOf,
   m,
   openBatches,
   planBatches,
@@ -9,13 +9,13 @@ import {
   type StationId,
   type Step,
 } from '@kelmot/core';
-import { mixedBatches, soundMixes, stepDone, wetOf, type Recorded } from './done';
+import { mixedBatches, countedMixes, stepDone, openBatchOf, type Recorded } from './done';
 import type { Mix } from './records';
 import { waitsOpen } from './windows';
 
 /** Batches of a round that are not yet mixed or placed. */
 function openInRound(plan: Plan, round: string, mixes: readonly Mix[]): PlanBatch[] {
-  const placed = soundMixes(mixes).filter((x) => x.placedAt !== null);
+  const placed = countedMixes(mixes).filter((x) => x.placedAt !== null);
   return planBatches(plan).filter(
     (b) => b.round === round && !placed.some((x) => x.batchNo === b.no),
   );
@@ -55,7 +55,7 @@ export function openForBatch(view: Recorded, batchNo: number, now: number): Mess
   const begun = view.mixes.some((x) =>
     planBatches(plan).some((b) => b.no === x.batchNo && b.round === batch.round),
   );
-  const placed = soundMixes(view.mixes).filter((x) => x.placedAt !== null);
+  const placed = countedMixes(view.mixes).filter((x) => x.placedAt !== null);
   const early = planBatches(plan).filter(
     (b) => b.no < batch.no && b.round === batch.round && !placed.some((x) => x.batchNo === b.no),
   );
@@ -79,7 +79,7 @@ export function openHolds(view: Recorded, station: StationId, now: number): Mess
 }
 
 /** What is open in the whole job; empty when it may be signed off. */
-export function openInAll(view: Recorded, now: number): Message[] {
+export function openHoldsOfJob(view: Recorded, now: number): Message[] {
   const plan = view.plan?.body;
   return plan ? openBefore(view, plan, plan.steps.length, now) : [];
 }
@@ -88,8 +88,8 @@ export function openInAll(view: Recorded, now: number): Message[] {
 export function batchesAt(view: Recorded): { wet: Mix | null; next: PlanBatch | null } {
   const plan = view.plan?.body;
   if (!plan) return { wet: null, next: null };
-  const wet = wetOf(view.mixes);
-  const no = openBatches(gistOf(plan), mixedBatches(view.mixes))[0];
+  const wet = openBatchOf(view.mixes);
+  const no = openBatches(planSummaryOf(plan), mixedBatches(view.mixes))[0];
   return { wet, next: planBatches(plan).find((b) => b.no === no) ?? null };
 }
 

@@ -46,23 +46,23 @@ const LogRows = z
   });
 
 /** The parts of a handover in order, with their headings. */
-export const TOLD_TITLES = {
+export const HANDOVER_TITLES = {
   stands: 'Where it stands',
   wet: 'What is wet',
   closes: 'What closes next',
   again: 'Left too long: do it again',
   watch: 'What to watch',
 } as const;
-export type ToldKey = keyof typeof TOLD_TITLES;
-export const TOLD_KEYS = Object.keys(TOLD_TITLES) as [ToldKey, ...ToldKey[]];
+export type HandoverPartKey = keyof typeof HANDOVER_TITLES;
+export const HANDOVER_KEYS = Object.keys(HANDOVER_TITLES) as [HandoverPartKey, ...HandoverPartKey[]];
 /** Most lines of a part, and characters of a line: a line may contain several typed notes. */
 const MOST_TOLD = { lines: 100, line: 4 * MOST_NOTE } as const;
 /** One part of a handover: its lines, as they were read. */
-const ToldPart = z.strictObject({
-  part: z.enum(TOLD_KEYS),
+const HandoverPart = z.strictObject({
+  part: z.enum(HANDOVER_KEYS),
   lines: z.array(typedLines(MOST_TOLD.line, 1)).min(1).max(MOST_TOLD.lines),
 });
-export type ToldPart = z.infer<typeof ToldPart>;
+export type HandoverPart = z.infer<typeof HandoverPart>;
 
 /** What can heat a repair during its cure. */
 export const WARMERS = ['heater', 'lamp'] as const;
@@ -115,7 +115,7 @@ export const ReadingValues = z.discriminatedUnion('kind', [
   /** A handover by its author to the next person. */
   z.strictObject({
     kind: z.literal('handed-over'),
-    parts: z.array(ToldPart).max(TOLD_KEYS.length),
+    parts: z.array(HandoverPart).max(HANDOVER_KEYS.length),
     note: typedLines(MOST_NOTE),
   }),
   /** Its author has read the handover, and goes on. */

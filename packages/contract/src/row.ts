@@ -1,4 +1,4 @@
-import { INTENTS, MessageSchema, PlanGist, StationId, STATIONS } from '@kelmot/core';
+import { INTENTS, MessageSchema, PlanSummary, StationId, STATIONS } from '@kelmot/core';
 import { z } from 'zod';
 import { Id, Instant, Version } from './ids';
 import { Mix, RepairStatus } from './records';
@@ -24,7 +24,7 @@ export const head = {
 export const RepairRow = z.object({
   ...head,
   cardCode: z.string().nullable(),
-  gist: PlanGist.nullable(),
+  summary: PlanSummary.nullable(),
   mixes: z.array(Mix),
   /** The last gate reading, if it stopped the job. */
   stop: MessageSchema.nullable(),
@@ -38,7 +38,7 @@ export type RepairPage = z.infer<typeof RepairPage>;
 /** Whether there is work on it: an open repair with a plan, from Prep on. */
 export const isAtWork = ({
   status,
-  gist,
+  summary,
   station,
-}: Pick<RepairRow, 'status' | 'gist' | 'station'>): boolean =>
-  status === 'open' && gist !== null && STATIONS.indexOf(station) >= STATIONS.indexOf('prep');
+}: Pick<RepairRow, 'status' | 'summary' | 'station'>): boolean =>
+  status === 'open' && summary !== null && STATIONS.indexOf(station) >= STATIONS.indexOf('prep');

@@ -1,4 +1,4 @@
-import { gistOf } from '@kelmot/core';
+import { planSummaryOf } from '@kelmot/core';
 import type { RepairView } from './repair';
 import type { RepairRow } from './row';
 import { runningPlan } from './running';
@@ -22,7 +22,7 @@ export function rowOf(view: RepairView): RepairRow {
   return {
     ...head,
     cardCode: plan?.body.card.code ?? null,
-    gist: runs ? gistOf(runs) : null,
+    summary: runs ? planSummaryOf(runs) : null,
     stop: gate && !gate.passed ? gate.say : null,
     dueOn: due.sort()[0] ?? null,
   };

@@ -1,6 +1,6 @@
-import { asItRuns, type Running } from '@kelmot/core/run/asItRuns';
+import { runPlan, type Running } from '@kelmot/core/run/runPlan';
 import type { Plan } from '@kelmot/core';
-import { cureSeen, type CureRecord } from './cureRecord';
+import { cureReadings, type CureRecord } from './cureRecord';
 import { mixedBatches, type Recorded } from './done';
 
 /** Cache of the running plan by readings: every tick of a clock asks for it. */
@@ -17,7 +17,7 @@ export function runningOf(view: Curing): Running | null {
   if (!plan) return null;
   const before = known.get(readings);
   if (before?.of.plan?.body === plan.body && before.of.mixes === mixes) return before.running;
-  const running = asItRuns(plan.body, cureSeen(view), mixedBatches(mixes));
+  const running = runPlan(plan.body, cureReadings(view), mixedBatches(mixes));
   known.set(readings, { of: view, running });
   return running;
 }

@@ -58,14 +58,14 @@ function tickLine(check: Check, plan: Plan): StoryLine {
 }
 
 /** The instrument of a reading; null if typed. */
-const readBy = (instrument: string | undefined): Message | null =>
+const instrumentFor = (instrument: string | undefined): Message | null =>
   instrument === undefined ? null : m('Read by {instrument}.', { instrument });
 
 function readingLine(reading: Reading, plan: Plan): StoryLine {
   const { id, takenAt, stepId, values, passed, say, by } = reading;
   const step = plan.steps.find((s) => s.id === stepId);
   const typed = values.kind === 'approval' && values.account === null;
-  const from = 'instrument' in values ? readBy(values.instrument) : null;
+  const from = 'instrument' in values ? instrumentFor(values.instrument) : null;
   return {
     ...own,
     ...{ id, at: takenAt, by, say: joined([say, from]) },
@@ -93,7 +93,7 @@ function batchLines(mix: Mix, plan: Plan): StoryLine[] {
           off: q(deviationPct ?? 0, 'percent'),
         });
   const from = lot === '' ? null : m('Lot {lot}.', { lot });
-  const parts = [weighed, readBy(mix.instrument), from].filter((part) => part !== null);
+  const parts = [weighed, instrumentFor(mix.instrument), from].filter((part) => part !== null);
   const begun: StoryLine = {
     ...own,
     ...{ id, at: startedAt, by, title: m('Batch {no} mixed', { no }) },
@@ -117,7 +117,7 @@ function batchLines(mix: Mix, plan: Plan): StoryLine[] {
 }
 
 /** Why something was signed before the server had seen the end of the cure, for display. */
-export const overrideSaid = (override: string): Message =>
+export const overrideText = (override: string): Message =>
   m('Signed before the server had seen the cure pass: {override}', { override });
 
 function signoffLine({ id, at, verdict, statement, override, name }: Signoff): StoryLine {
@@ -126,7 +126,7 @@ function signoffLine({ id, at, verdict, statement, override, name }: Signoff): S
     ...own,
     ...{ id, at, by: name },
     title: m(SIGNOFF_NAMES[verdict]),
-    say: override === null ? found : joined([found, overrideSaid(override)]),
+    say: override === null ? found : joined([found, overrideText(override)]),
     mark: verdict === 'redo' ? 'failed' : override === null ? null : 'override',
   };
 }

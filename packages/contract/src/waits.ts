@@ -2,7 +2,7 @@ import { dayClockText, m, soonAt, type Call, type Plan, type Zone } from '@kelmo
 import { startedClocks } from './clocks';
 import type { RepairView } from './repair';
 import { runningPlan } from './running';
-import { againSaid, linkedFrom, windowOf } from './windows';
+import { repeatText, linkStart, windowOf } from './windows';
 
 /** What expires after a step: a reading, a dampened wall, a blasted surface. Rounds have their own clocks. */
 function ofWindows(view: RepairView, plan: Plan, now: number, zone: Zone): Call[] {
@@ -10,14 +10,14 @@ function ofWindows(view: RepairView, plan: Plan, now: number, zone: Zone): Call[
     const { from } = link;
     if (!('step' in from) || link.most === null || link.instead.length > 0) return [];
     const { closes } = windowOf(link, view, plan, now);
-    const begun = linkedFrom(link, view);
+    const begun = linkStart(link, view);
     const done = plan.steps.find((s) => s.id === from.step);
     const to = plan.steps.find((s) => s.id === link.to);
     if (closes === null || !begun || !done || !to) return [];
     const values = { at: dayClockText(closes, now, zone), to: to.title, why: link.why };
     return [
       { at: soonAt(begun.first, closes), urgent: true, say: m('Before {at}: {to}. {why}', values) },
-      { at: closes, urgent: true, say: againSaid(done, link.why) },
+      { at: closes, urgent: true, say: repeatText(done, link.why) },
     ];
   });
 }

@@ -31,7 +31,7 @@ export const mixOf = (plan: Plan, batch: Pick<PlanBatch, 'round'>): Mix =>
 type Begun = Pick<MixRecord, 'startedAt'>;
 
 /** The stages of a started batch before placing, in order, with the end of each, epoch ms. */
-export function pailStages(
+export function batchStages(
   plan: Plan,
   batch: Pick<PlanBatch, 'round'>,
   { startedAt }: Begun,
@@ -44,13 +44,13 @@ export function pailStages(
 }
 
 /** The moments of a started batch, epoch ms: mixed, place by, end of working life. */
-export function pailMoments(
+export function batchMoments(
   plan: Plan,
   batch: PlanBatch,
   mix: Begun,
 ): { mixed: number; placeBy: number; ends: number } {
   const at = (minutes: number) => Date.parse(mix.startedAt) + minutes * MINUTE;
-  const stages = pailStages(plan, batch, mix).map((stage) => stage.ends);
+  const stages = batchStages(plan, batch, mix).map((stage) => stage.ends);
   return {
     mixed: Math.max(at(mixOf(plan, batch).mixMinutes), ...stages),
     placeBy: at(usableMinutes(batch)),
@@ -59,7 +59,7 @@ export function pailMoments(
 }
 
 /** What the scale shows for both parts, g; null if nothing is weighed, or not yet. */
-export interface OnScale {
+export interface ScalePour {
   aG: number | null;
   bG: number | null;
 }
@@ -68,7 +68,7 @@ export interface OnScale {
 export function weighedFor(
   plan: Plan,
   batchNo: number,
-  { aG, bG }: OnScale,
+  { aG, bG }: ScalePour,
 ): { weigh: Weighing; found: MixCheck | null } | null {
   const batch = planBatches(plan).find((b) => b.no === batchNo);
   if (!batch || batch.aG === null) return null;
@@ -81,7 +81,7 @@ export function weighedFor(
 }
 
 /** The short part, and the amount that corrects the ratio. */
-export function toAdd(
+export function correctionOf(
   { nameA, nameB }: Weighing,
   { addA_G, addB_G }: MixCheck,
 ): { much: Quantified; part: string; field: 'aG' | 'bG' } {
@@ -99,10 +99,10 @@ const MORE_SHARE = 0.1;
 const ON_RATIO_PCT = 0.05;
 
 /** The text of the scale before mixing: what to weigh, whether the ratio is right, what to add. */
-export function weighedSaid(
+export function scaleText(
   weigh: Weighing,
   batch: Pick<PlanBatch, 'aG' | 'bG'>,
-  { aG, bG }: OnScale,
+  { aG, bG }: ScalePour,
   found: MixCheck | null,
 ): { good: boolean; say: Message } {
   const target = { aG: grams(batch.aG ?? 0), bG: grams(batch.bG ?? 0) };
@@ -110,7 +110,7 @@ export function weighedSaid(
   if (!found || aG === null || bG === null)
     return { good: true, say: m('Weigh {aG} {nameA}, {bG} {nameB}.', { ...target, ...names }) };
   const { deviationPct } = found;
-  const { much, part } = toAdd(weigh, found);
+  const { much, part } = correctionOf(weigh, found);
   const off = {
     part: weigh.nameB,
     off: q(Math.abs(deviationPct), 'percent'),

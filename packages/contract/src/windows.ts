@@ -1,6 +1,6 @@
 import { minutes } from '@kelmot/core/message/message';
 import {
-  gistOf,
+  planSummaryOf,
   m,
   MINUTE,
   mixedOf,
@@ -9,19 +9,19 @@ import {
   type Plan,
   type Step,
 } from '@kelmot/core';
-import { atHold, latest, mixedBatches, stepDone, type Recorded } from './done';
+import { readingsAtHold, latest, mixedBatches, stepDone, type Recorded } from './done';
 import { runningPlan } from './running';
 
 /** The real start of a link, epoch ms; null before it. */
-export function linkedFrom({ from }: Link, view: Recorded): { first: number; last: number } | null {
+export function linkStart({ from }: Link, view: Recorded): { first: number; last: number } | null {
   const plan = view.plan?.body;
   if (!plan) return null;
   if ('round' in from) {
-    const round = gistOf(plan).rounds.find((r) => r.id === from.round);
+    const round = planSummaryOf(plan).rounds.find((r) => r.id === from.round);
     return round ? mixedOf(round, mixedBatches(view.mixes)) : null;
   }
   const tick = latest(view.checks, (c) => c.stepId === from.step && c.done)?.at;
-  const read = latest(atHold(from.step, view.readings), (r) => r.passed)?.takenAt;
+  const read = latest(readingsAtHold(from.step, view.readings), (r) => r.passed)?.takenAt;
   const at = Date.parse(tick ?? read ?? '');
   return Number.isNaN(at) ? null : { first: at, last: at };
 }
@@ -50,7 +50,7 @@ export function waitsUntil(
 ): { at: number; why: Message } | null {
   const links = linksTo(view, plan, step).filter((l) => l.instead.length === 0);
   const open = links.flatMap((link) => {
-    const done = linkedFrom(link, view);
+    const done = linkStart(link, view);
     const at = done ? done.last + link.least * MINUTE : -Infinity;
     // Tolerance for clocks that are read to the second.
     return now < at - SECOND ? [{ at, why: link.why }] : [];
@@ -67,7 +67,7 @@ export function windowOf(
   plan: Plan,
   now: number,
 ): { opens: number | null; closes: number | null } {
-  const done = link.least > 0 ? linkedFrom(link, view) : null;
+  const done = link.least > 0 ? linkStart(link, view) : null;
   return {
     opens: done ? done.last + link.least * MINUTE : null,
     closes: closesAt(link, view, plan, now),
@@ -77,7 +77,7 @@ export function windowOf(
 /** The moment a link closes, epoch ms, while it runs: its start has happened and its step has not begun. */
 function closesAt(link: Link, view: Recorded, plan: Plan, now: number): number | null {
   const step = plan.steps.find((s) => s.id === link.to);
-  const done = link.most === null ? null : linkedFrom(link, view);
+  const done = link.most === null ? null : linkStart(link, view);
   if (!done || !step || begun(step, view, plan, now)) return null;
   return done.first + (link.most ?? 0) * MINUTE;
 }
@@ -86,7 +86,7 @@ function closesAt(link: Link, view: Recorded, plan: Plan, now: number): number |
  * Why something must be repeated: it was left too long. Null while it is valid. Readings, dampened walls and blasted
  * surfaces are repeated; a coat that has become shiny is handled by the clock of its round.
  */
-export function againBecause(
+export function repeatReason(
   { id }: Step,
   view: Recorded,
   plan: Plan,
@@ -100,7 +100,7 @@ export function againBecause(
 }
 
 /** What must be repeated, and why. */
-export const againSaid = ({ title }: Pick<Step, 'title'>, why: Message): Message =>
+export const repeatText = ({ title }: Pick<Step, 'title'>, why: Message): Message =>
   m('{title}, again. {why}', { title, why });
 
 /** Open waits of a step, and what has been left too long before it, by the real times. */
@@ -108,8 +108,8 @@ export function waitsOpen(view: Recorded, plan: Plan, step: Step, now: number): 
   const wait = waitsUntil(step, view, plan, now);
   const again = linksTo(view, plan, step).flatMap((link): Message[] => {
     const from = plan.steps.find((s) => 'step' in link.from && s.id === link.from.step);
-    const why = from && againBecause(from, view, plan, now);
-    return from && why ? [againSaid(from, why)] : [];
+    const why = from && repeatReason(from, view, plan, now);
+    return from && why ? [repeatText(from, why)] : [];
   });
   const left = wait && minutes((wait.at - now) / MINUTE);
   return [...(wait && left ? [m('{left} to wait. {why}', { left, why: wait.why })] : []), ...again];

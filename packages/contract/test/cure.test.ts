@@ -1,10 +1,10 @@
-import { gistOf, MINUTE, planBatches, planRound, word, type Plan } from '@kelmot/core';
+import { planSummaryOf, MINUTE, planBatches, planRound, word, type Plan } from '@kelmot/core';
 import {
   applyCommand,
-  carriedOver,
+  validRecords,
   Command,
   CURE,
-  cureSeen,
+  cureReadings,
   curedByServer,
   handoverOf,
   judgeCure,
@@ -55,7 +55,7 @@ const readyOf = (view: RepairView): number => {
   const act = handoverOf(view, mixedAt, 'UTC');
   expect(act.wet.length).toBe(2);
   const row = rowOf(view);
-  const own = row.gist?.rounds.find((r) => r.id === plan.mainRound);
+  const own = row.summary?.rounds.find((r) => r.id === plan.mainRound);
   return own?.milestones.find((x) => x.id === plan.needed)?.minutes ?? 0;
 };
 
@@ -117,7 +117,7 @@ test('the surface that a gate found counts, but not where the repair is held war
 test('of two spots the colder one counts, and a later log takes the place of an earlier one', () => {
   const two = log(AT, { atMin: 0, tempC: 20, otherC: 14 }, { atMin: 30, tempC: 13, otherC: 19 });
   const seen = (view: RepairView) =>
-    cureSeen(view).temps.map((t) => [(t.at - mixedAt) / MINUTE, t.tempC]);
+    cureReadings(view).temps.map((t) => [(t.at - mixedAt) / MINUTE, t.tempC]);
   const once = lay(placed(), two, when(30));
   expect(seen(once)).toEqual([
     [0, 14],
@@ -207,7 +207,7 @@ test('rows of a log rise in time, each inside what can be; none is no log', () =
 test('how warm it was stays with the repair when its plan is changed', () => {
   const { readings } = lay(viewOf(plan), typed(12, AT), AT);
   const next = planOf({ intent: 'stopgap' });
-  const kept = carriedOver({ body: plan, checks: [], readings }, next);
+  const kept = validRecords({ body: plan, checks: [], readings }, next);
   expect(kept.readings).toEqual(readings);
   expect(kept.left).toEqual([]);
 });
@@ -220,8 +220,8 @@ test('what is laid over twice is there once, and the running plan is worked out 
   const cold = lay(view, typed(5, AT), AT);
   expect(runningOf(cold)).not.toBe(first);
   expect(runningOf({ ...cold, mixes: [] })?.main).toBeNull();
-  const gist = gistOf(runningPlan(cold) ?? plan);
-  expect(gist.rounds[0]?.batches).toEqual(gistOf(plan).rounds[0]?.batches);
+  const summary = planSummaryOf(runningPlan(cold) ?? plan);
+  expect(summary.rounds[0]?.batches).toEqual(planSummaryOf(plan).rounds[0]?.batches);
 });
 
 test('a lamp that is switched off leaves it warm while the heater is on', () => {
@@ -232,5 +232,5 @@ test('a lamp that is switched off leaves it warm while the heater is on', () => 
     [{ kind: 'heat', by: 'heater', on: false }, 4],
   ];
   const view = marks.reduce((v, [values, min]) => lay(v, values, when(min)), placed());
-  expect(cureSeen(view).heat.map((h) => h.on)).toEqual([true, true, true, false]);
+  expect(cureReadings(view).heat.map((h) => h.on)).toEqual([true, true, true, false]);
 });

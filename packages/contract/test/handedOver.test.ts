@@ -1,12 +1,12 @@
 import { m, word } from '@kelmot/core';
 import {
   applyCommand,
-  carriedOver,
+  validRecords,
   HANDOVER,
   handoverOf,
   ReadingValues,
   storyOf,
-  toldLast,
+  lastHandover,
   wrongOfRepair,
   type Command,
   type RepairView,
@@ -41,23 +41,23 @@ test('a handover is a line of the record in the words that were told, and waits 
     'Where it stands: 3 of 25 done. Next, at Prep: dust off. What is wet: Place it by 09:40. Key at the gate.',
   );
   expect(line).toMatchObject({ by: 'Ida', mark: null, at: at(5) });
-  expect(toldLast(view)).toMatchObject({ byId: 'ida', parts, note: 'Key at the gate.' });
-  expect(toldLast(fresh)).toBeNull();
+  expect(lastHandover(view)).toMatchObject({ byId: 'ida', parts, note: 'Key at the gate.' });
+  expect(lastHandover(fresh)).toBeNull();
 });
 
 test('it is over once somebody takes it over or goes on; what the same person does leaves it', () => {
   const view = left(fresh, 5);
-  expect(toldLast(laid(view, 6, tick))).not.toBeNull();
-  expect(toldLast(laid(view, 6, tick, TOMAS))).toBeNull();
+  expect(lastHandover(laid(view, 6, tick))).not.toBeNull();
+  expect(lastHandover(laid(view, 6, tick, TOMAS))).toBeNull();
   const taken = laid(view, 6, reading({ kind: 'taken-over' }), TOMAS);
-  expect(toldLast(taken)).toBeNull();
+  expect(lastHandover(taken)).toBeNull();
   expect(storyOf(taken).map(({ title }) => word(title))).toEqual(['Handed over', 'Taken over']);
   // A new handover waits to be read again.
-  expect(toldLast(left(taken, 7))).toMatchObject({ takenAt: at(7) });
+  expect(lastHandover(left(taken, 7))).toMatchObject({ takenAt: at(7) });
 });
 
 test('what was done before it by somebody else does not end it', () => {
-  expect(toldLast(left(laid(fresh, 1, tick, TOMAS), 5))).not.toBeNull();
+  expect(lastHandover(left(laid(fresh, 1, tick, TOMAS), 5))).not.toBeNull();
 });
 
 test('a change of hands is no work: the last that was done is told as before', () => {
@@ -78,7 +78,7 @@ test('it hangs on no step, and stays with a repair that is planned anew', () => 
   );
   const { readings } = left(fresh, 5);
   const other = { ...plan, steps: plan.steps.slice(0, 1) };
-  expect(carriedOver({ body: plan, checks: [], readings }, other)).toMatchObject({
+  expect(validRecords({ body: plan, checks: [], readings }, other)).toMatchObject({
     readings,
     left: [],
   });

@@ -1,4 +1,4 @@
-import { deedsOf, m, MINUTE, planBatches, word } from '@kelmot/core';
+import { tasksOf, m, MINUTE, planBatches, word } from '@kelmot/core';
 import { closingWindows, handoverOf, type Handover, type RepairView } from '../src';
 import { AT, ID, ida, met, planOf, viewOf } from './view';
 
@@ -26,7 +26,7 @@ const mixed = (view: RepairView, placedAt: string | null): RepairView => ({
 });
 
 test('what was not begun is told as that, and nothing is made up for it', () => {
-  const all = deedsOf(plan).length;
+  const all = tasksOf(plan).length;
   expect(told(viewOf(plan))).toEqual({
     stands: [`0 of ${all} done. Next, at Prep: Isolate and make safe.`],
     ...{ wet: [], closes: [], again: [], watch: [] },

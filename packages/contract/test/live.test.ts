@@ -1,9 +1,9 @@
-import { deedsOf, m } from '@kelmot/core';
+import { tasksOf, m } from '@kelmot/core';
 import { initialsOf, lastRecord, tickedBy, type Check } from '../src';
 import { planOf, viewOf } from './view';
 
 const plan = planOf();
-const deeds = deedsOf(plan);
+const tasks = tasksOf(plan);
 const tick = (byId: string, more: Partial<Check> = {}): Check => ({
   ...{ id: `${byId}-${more.at ?? ''}`, stepId: 'isolate', batchNo: null, done: true, note: '' },
   ...{ at: '2026-11-24T08:00:00Z', by: byId, byId, receivedAt: null },
@@ -44,9 +44,9 @@ describe('who ticked a step', () => {
 });
 
 describe('what was last recorded of one thing', () => {
-  const isolate = deeds[0];
-  const mixing = deeds.find((d) => d.step.name === 'mix');
-  if (!isolate || !mixing?.batch) throw new Error('the plan has no such deeds');
+  const isolate = tasks[0];
+  const mixing = tasks.find((d) => d.step.name === 'mix');
+  if (!isolate || !mixing?.batch) throw new Error('the plan has no such tasks');
   const at = (hour: number) => `2026-11-24T${String(hour).padStart(2, '0')}:00:00Z`;
 
   test('nothing, where nothing was', () => {

@@ -129,7 +129,7 @@ const sign = (more: object = {}) =>
   });
 
 /** One command of each type, on a view where it has an effect. */
-const EACH: Record<Command['type'], () => [before: RepairView, deed: Command]> = {
+const EACH: Record<Command['type'], () => [before: RepairView, command: Command]> = {
   'repair.create': () => [fresh, command({ type: 'repair.create', survey })],
   'survey.save': () => [fresh, save({ intent: 'stopgap' })],
   'plan.make': () => [{ ...fresh, plan: null }, take()],
@@ -157,8 +157,8 @@ test('every command that the wire knows is laid over the view, and shows before 
   expect([...types].sort()).toEqual(Object.keys(EACH).sort());
   for (const [type, make] of Object.entries(EACH)) {
     if (type === 'repair.create') continue;
-    const [before, deed] = make();
-    expect([type, laid(before, deed)]).not.toEqual([type, before]);
+    const [before, command] = make();
+    expect([type, laid(before, command)]).not.toEqual([type, before]);
   }
 });
 

@@ -1,10 +1,10 @@
 import { m, word, type Hold, type Plan, type Step } from '@kelmot/core';
 import {
   applyCommand,
-  carriedOver,
+  validRecords,
   Command,
   mayGoOnWithout,
-  openInAll,
+  openHoldsOfJob,
   stepDone,
   storyOf,
   type Me,
@@ -53,7 +53,7 @@ test.each(HOLDS)('a $kind is gone on without, and the record says why and marks 
   expect(stepDone(step, bare, NOW)).toBe(false);
   const after = lay(bare, OVERRIDE);
   expect(stepDone(step, after, NOW)).toBe(true);
-  expect(openInAll(after, NOW)).toEqual([]);
+  expect(openHoldsOfJob(after, NOW)).toEqual([]);
   const [line] = storyOf(after);
   expect([line?.mark, line?.by]).toEqual(['override', IDA.name]);
   expect(line?.say && word(line.say)).toBe('Gone on without it: The shift engineer measured it.');
@@ -90,10 +90,10 @@ test('only a planner overrides, and nobody the lock, the permit, or what somebod
 test('a new plan keeps it where its step says the same, and leaves it where it does not', () => {
   const { bare, lay, asked } = asking(HOLDS[1] as Hold);
   const { checks, readings } = lay(bare, OVERRIDE);
-  const same = carriedOver({ body: asked, checks, readings }, asked);
+  const same = validRecords({ body: asked, checks, readings }, asked);
   expect(same.readings.map((r) => [r.values.kind, r.passed])).toEqual([['override', true]]);
   const other = { ...asked, steps: [{ ...(asked.steps[0] as Step), text: m('Otherwise.') }] };
-  expect(carriedOver({ body: asked, checks, readings }, other).readings).toEqual([]);
+  expect(validRecords({ body: asked, checks, readings }, other).readings).toEqual([]);
 });
 
 test('a reason is asked for, and no more than a note of it', () => {

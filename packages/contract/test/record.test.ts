@@ -5,9 +5,9 @@ import {
   judgeReading,
   openForBatch,
   openHolds,
-  openInAll,
+  openHoldsOfJob,
   stepDone,
-  waitEnds,
+  waitEnd,
   type ReadingValues,
   type RepairView,
 } from '../src/index';
@@ -118,7 +118,7 @@ test('what waits on the device is laid over the view: a reading judged, a batch 
   expect(said(openHolds(binned, 'cure', later))).toContain('one batch to place');
   // Nothing may be mixed while a step before its round is open.
   expect(said(openForBatch(view, 1, later))).toContain('Isolate and make safe');
-  expect(said(openInAll(placed, later)).length).toBeGreaterThan(0);
+  expect(said(openHoldsOfJob(placed, later)).length).toBeGreaterThan(0);
 });
 
 test('a command out of its range is refused by its schema', () => {
@@ -173,7 +173,7 @@ describe('the other holds', () => {
       id: 'flash',
       hold: { kind: 'countdown', label: m('Flashing off'), minutes: 15 } as const,
     };
-    expect(waitEnds(step, view)).toBeNull();
+    expect(waitEnd(step, view)).toBeNull();
     const begun = {
       ...view,
       readings: [
@@ -189,7 +189,7 @@ describe('the other holds', () => {
       ],
     };
     const at = (minutes: number) => Date.parse(AT) + minutes * 60_000;
-    expect(waitEnds(step, begun)).toBe(at(15));
+    expect(waitEnd(step, begun)).toBe(at(15));
     expect(stepDone(step, begun, at(14))).toBe(false);
     expect(stepDone(step, begun, at(15))).toBe(true);
   });

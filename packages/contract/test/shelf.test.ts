@@ -53,9 +53,9 @@ test('a repair is told as a row as the server tells it: its card, its stop, the 
     ...{ id: ID, tag: 'P-1', station: 'prep', cardCode: plan.card.code, stop: null, dueOn: null },
     mixes: [],
   });
-  expect(rowOf(fresh).gist).not.toBeNull();
+  expect(rowOf(fresh).summary).not.toBeNull();
   expect(Object.keys(rowOf(fresh))).not.toContain('survey');
-  expect([rowOf({ ...fresh, plan: null }).gist, rowOf({ ...fresh, plan: null }).cardCode]).toEqual([
+  expect([rowOf({ ...fresh, plan: null }).summary, rowOf({ ...fresh, plan: null }).cardCode]).toEqual([
     null,
     null,
   ]);

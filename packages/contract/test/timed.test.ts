@@ -1,14 +1,14 @@
 import { m, MINUTE, word, type Hold, type Plan, type Step, type Timed } from '@kelmot/core';
 import {
   applyCommand,
-  atHold,
-  carriedOver,
+  readingsAtHold,
+  validRecords,
   countedName,
   countedOf,
   countsBy,
   judgeOfStep,
-  pailMoments,
-  pailStages,
+  batchMoments,
+  batchStages,
   stepDone,
   storyOf,
   waitCalls,
@@ -75,7 +75,7 @@ test('a clock meets no hold, and takes back none that was met', () => {
   expect(stepDone(held, recorded(begun('held', 1)), now)).toBe(false);
   expect(stepDone(held, recorded(read(3), begun('held', 2)), now)).toBe(true);
   expect(stepDone(held, recorded(read(1), begun('held', 2)), now)).toBe(false);
-  expect(atHold('held', [read(3), begun('held', 2)])).toHaveLength(1);
+  expect(readingsAtHold('held', [read(3), begun('held', 2)])).toHaveLength(1);
 });
 
 test('what waits for a step waits from its reading, not from a clock beside it', () => {
@@ -108,7 +108,7 @@ test('it is recorded without signal, told in the story without a limit, and what
 
 test('it stands in a new plan whose step says the same, as it was', () => {
   const readings = [begun('held', 1), read(3)];
-  const carried = carriedOver({ body, checks: [], readings }, body);
+  const carried = validRecords({ body, checks: [], readings }, body);
   expect(carried.readings.map((r) => r.values)).toEqual(readings.map((r) => r.values));
   expect(carried.readings[0]).toEqual(readings[0]);
 });
@@ -129,9 +129,9 @@ test('what is in the pail is called when it was mixed for its time, until it is 
     ...{ id: ID, batchNo: batch.no, aG: 1, bG: 1, deviationPct: 0, inTolerance: true, lot: '' },
     ...{ startedAt: AT, placedAt: null, binnedAt: null, ...ida },
   };
-  const [stage] = pailStages(plan, batch, mix);
+  const [stage] = batchStages(plan, batch, mix);
   expect(stage?.ends).toBe(now + (stage?.minutes ?? 0) * MINUTE);
-  expect(pailMoments(plan, batch, mix).mixed).toBe(stage?.ends);
+  expect(batchMoments(plan, batch, mix).mixed).toBe(stage?.ends);
   const calls = (mixed: typeof mix) =>
     waitCalls({ ...viewOf(plan), mixes: [mixed] }, now, 'UTC').filter((c) => c.at === stage?.ends);
   expect(word(calls(mix)[0]?.say ?? m(''))).toMatch(/^Batch 1: Mixing, the time is over\. /);

@@ -1,5 +1,5 @@
 import { planBatches, word } from '@kelmot/core';
-import { weighedFor, weighedSaid } from '../src/index';
+import { weighedFor, scaleText } from '../src/index';
 import { planOf } from './view';
 
 const plan = planOf();
@@ -10,7 +10,7 @@ if (!batch) throw new Error('nothing is mixed');
 function said(aG: number | null, bG: number | null, units: 'metric' | 'us' = 'metric') {
   const on = weighedFor(plan, batch?.no ?? 0, { aG, bG });
   if (!on || !batch) throw new Error('nothing is weighed');
-  const { good, say } = weighedSaid(on.weigh, batch, { aG, bG }, on.found);
+  const { good, say } = scaleText(on.weigh, batch, { aG, bG }, on.found);
   return [good, word(say, units)];
 }
 

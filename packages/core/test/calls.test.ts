@@ -1,15 +1,15 @@
 import fc from 'fast-check';
 import { word } from '../src/message/word';
 import { callsOf } from '../src/run/calls';
-import type { GistRound, PlanGist } from '../src/run/gist';
-import { nextAct, type MixedBatch } from '../src/run/nextAct';
+import type { SummaryRound, PlanSummary } from '../src/run/planSummary';
+import { nextAction, type MixedBatch } from '../src/run/nextAction';
 import { MINUTE } from '../src/units/clock';
 
 const START = Date.parse('2026-11-24T08:00:00Z');
 const at = (minutes: number) => START + minutes * MINUTE;
 
 /** A film that a fill follows after 60 to 300 min, and a fill of two batches, 40 min of life, cured after 500. */
-const film: GistRound = {
+const film: SummaryRound = {
   id: 'film',
   name: { text: 'the film', values: {} },
   cardCode: 'R-100',
@@ -19,7 +19,7 @@ const film: GistRound = {
   next: { least: 60, most: 300 },
   plannedAtMin: 0,
 };
-const fill: GistRound = {
+const fill: SummaryRound = {
   ...film,
   id: 'fill',
   name: { text: 'the fill', values: {} },
@@ -31,7 +31,7 @@ const fill: GistRound = {
   needed: 'fullLoad',
   next: null,
 };
-const plan: PlanGist = {
+const plan: PlanSummary = {
   rounds: [film, fill],
   mainRound: 'fill',
   needed: 'fullLoad',
@@ -125,7 +125,7 @@ test('whatever was mixed when, calls come in order, and each says what the next 
       calls.forEach((call, i) => {
         expect(call.at).toBeGreaterThan(first);
         expect(call.at).toBeGreaterThanOrEqual(calls[i - 1]?.at ?? 0);
-        const act = nextAct(plan, all, call.at, 'UTC');
+        const act = nextAction(plan, all, call.at, 'UTC');
         if (act?.phase !== 'place')
           expect(word(call.say)).toBe(act && `${word(act.say)} ${word(act.second)}`);
       });

@@ -1,6 +1,6 @@
 import { judge, type CardMatch } from '../src/match/match';
 import { whatWouldChange, withChanges } from '../src/match/changes';
-import { atItsLimit, costAYear, criteria, rank, weightsOf } from '../src/match/rank';
+import { atItsLimit, costPerYear, criteria, rank, weightsOf } from '../src/match/rank';
 import type { Relax } from '../src/rules/rule';
 import { card, site, survey } from './fixtures';
 
@@ -29,8 +29,8 @@ test('weights of a person are brought to a sum of one; one below nothing counts 
 });
 
 test('a year costs the whole over its life in years', () => {
-  expect(costAYear(match('R-1', { totalCost: 300, lifeDays: 730 }))).toBeCloseTo(150, 9);
-  expect(costAYear(match('R-1', { totalCost: null }))).toBeNull();
+  expect(costPerYear(match('R-1', { totalCost: 300, lifeDays: 730 }))).toBeCloseTo(150, 9);
+  expect(costPerYear(match('R-1', { totalCost: null }))).toBeNull();
 });
 
 /**

@@ -1,4 +1,4 @@
-import { sharedByReads } from '../src/calc/reads';
+import { memoByReads } from '../src/calc/reads';
 import { chanceOfReady, readiness } from '../src/cure/readiness';
 import { mulberry32 } from '../src/calc/random';
 
@@ -21,7 +21,7 @@ const thing = (more: Partial<Thing> = {}): Thing => ({
 });
 
 function counted<R>(run: (seen: Thing) => R) {
-  const shared = sharedByReads<Thing, R>();
+  const shared = memoByReads<Thing, R>();
   const calls = { n: 0 };
   return {
     calls,
@@ -87,7 +87,7 @@ test('a frozen input is handed out as well, all the way down', () => {
 });
 
 test('a part that is read whole is handed out bare, and told apart by all that stands in it', () => {
-  const shared = sharedByReads<Thing, number>((value) => Array.isArray(value));
+  const shared = memoByReads<Thing, number>((value) => Array.isArray(value));
   const seen: boolean[] = [];
   let calls = 0;
   const of = (input: Thing) =>

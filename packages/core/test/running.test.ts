@@ -1,6 +1,6 @@
 import { word } from '../src/message/word';
-import { gistOf } from '../src/run/gistOf';
-import { nextAct, openBatches } from '../src/run/nextAct';
+import { planSummaryOf } from '../src/run/planSummaryOf';
+import { nextAction, openBatches } from '../src/run/nextAction';
 import { stripOf, stripText } from '../src/run/strip';
 import { stripsOf } from '../src/run/strips';
 import { made, survey } from './fixtures';
@@ -9,19 +9,19 @@ const MIN = 60_000;
 
 describe('a repair that runs', () => {
   const plan = made();
-  const gist = gistOf(plan);
-  const [round] = gist.rounds;
+  const summary = planSummaryOf(plan);
+  const [round] = summary.rounds;
   if (!round) throw new Error('a plan has a round');
   const start = Date.parse('2026-11-24T10:00:00Z');
   const mix = { batchNo: 1, startedAt: start, placedAt: null, binned: false };
   const at = (minutes: number) => start + minutes * MIN;
-  const said = (...ask: Parameters<typeof nextAct>) => {
-    const act = nextAct(...ask);
+  const said = (...ask: Parameters<typeof nextAction>) => {
+    const act = nextAction(...ask);
     return act && { phase: act.phase, say: word(act.say), short: word(act.short) };
   };
 
   test('the strip is wet, late, curing, set, in that order and without gaps', () => {
-    const strip = stripOf(gist, round, start);
+    const strip = stripOf(summary, round, start);
     expect(strip.segments.map((s) => s.state)).toEqual(['wet', 'late', 'curing', 'set']);
     strip.segments.slice(1).forEach((s, i) => expect(s.from).toBe(strip.segments[i]?.to));
     expect(strip.segments.map((s) => (s.to - start) / MIN).slice(0, 3)).toEqual([
@@ -35,26 +35,26 @@ describe('a repair that runs', () => {
   });
 
   test('the next act follows the pail, the cure, and the end of it', () => {
-    expect(nextAct(gist, [], at(0), 'UTC')).toBeNull();
-    expect(nextAct(gist, [mix], at(5), 'UTC')?.clockTo).toBeCloseTo(at(40), -1);
-    expect(said(gist, [mix], at(5), 'UTC')).toEqual({
+    expect(nextAction(summary, [], at(0), 'UTC')).toBeNull();
+    expect(nextAction(summary, [mix], at(5), 'UTC')?.clockTo).toBeCloseTo(at(40), -1);
+    expect(said(summary, [mix], at(5), 'UTC')).toEqual({
       phase: 'place',
       say: 'Place it by 10:40.',
       short: 'place 10:40',
     });
-    expect(said(gist, [mix], at(60), 'UTC')?.say).toMatch(/^Stop/);
+    expect(said(summary, [mix], at(60), 'UTC')?.say).toMatch(/^Stop/);
     const placed = { ...mix, placedAt: at(25) };
-    expect(said(gist, [placed], at(60), 'UTC')).toMatchObject({
+    expect(said(summary, [placed], at(60), 'UTC')).toMatchObject({
       phase: 'cure',
       say: 'Good for immersion from 20:00,',
     });
-    expect(said(gist, [placed], at(601), 'UTC')?.phase).toBe('ready');
-    expect(nextAct(gist, [{ ...mix, binned: true }], at(5), 'UTC')).toBeNull();
-    expect(openBatches(gist, [{ ...mix, binned: true }])).toEqual([1]);
+    expect(said(summary, [placed], at(601), 'UTC')?.phase).toBe('ready');
+    expect(nextAction(summary, [{ ...mix, binned: true }], at(5), 'UTC')).toBeNull();
+    expect(openBatches(summary, [{ ...mix, binned: true }])).toEqual([1]);
   });
 
   test('between rounds the window opens, closes, and is missed', () => {
-    const two = gistOf(
+    const two = planSummaryOf(
       made({
         ...survey,
         surface: { damp: 'dry', slope: 'overhead' },
@@ -70,7 +70,7 @@ describe('a repair that runs', () => {
     expect(said(two, [first], at(one.next.least + 20), 'UTC')).toMatchObject({ phase: 'overcoat' });
     // Within a round the next batch goes into what is wet.
     const many = {
-      ...gist,
+      ...summary,
       rounds: [{ ...round, batches: [...round.batches, { ...round.batches[0]!, no: 2 }] }],
     };
     expect(said(many, [{ ...mix, placedAt: at(20) }], at(25), 'UTC')).toMatchObject({

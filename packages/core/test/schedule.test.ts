@@ -4,7 +4,7 @@ import { m } from '../src/message/message';
 import { mainSpec } from '../src/methods/build';
 import { mixSteps, mixTouch } from '../src/methods/mix';
 import { notBefore, step } from '../src/methods/step';
-import type { Laid } from '../src/schedule/layOut';
+import type { Laid } from '../src/schedule/scheduleJob';
 import type { SiteSettings } from '../src/site/site';
 import type { After, StepDraft } from '../src/work/step';
 import type { Round } from '../src/work/round';

@@ -1,5 +1,5 @@
-import type { GistRound, PlanGist } from '../src/run/gist';
-import { gistOf } from '../src/run/gistOf';
+import type { SummaryRound, PlanSummary } from '../src/run/planSummary';
+import { planSummaryOf } from '../src/run/planSummaryOf';
 import { stripOf, stripText } from '../src/run/strip';
 import { MINUTE } from '../src/units/clock';
 import { makePlan } from '../src/plan/make';
@@ -8,7 +8,7 @@ import type { Step } from '../src/work/step';
 import { card, site, survey } from './fixtures';
 
 /** A main round, 50 min of life of which 40 are for placing, full load after 500 min; a post-cure of 90 in the plan. */
-const main: GistRound = {
+const main: SummaryRound = {
   id: 'main',
   name: { key: 'The fill' } as never,
   cardCode: 'R-100',
@@ -23,7 +23,7 @@ const main: GistRound = {
   plannedAtMin: 60,
 };
 const START = Date.parse('2026-11-24T08:00:00Z');
-const plan: PlanGist = {
+const plan: PlanSummary = {
   rounds: [main],
   mainRound: 'main',
   needed: 'fullLoad',
@@ -33,7 +33,7 @@ const plan: PlanGist = {
 };
 const MIXED = START + 60 * MINUTE;
 const after = (minutes: number) => MIXED + minutes * MINUTE;
-const strip = (round: Partial<GistRound>, more: Partial<PlanGist> = {}) =>
+const strip = (round: Partial<SummaryRound>, more: Partial<PlanSummary> = {}) =>
   stripOf({ ...plan, ...more }, { ...main, ...round }, MIXED);
 
 test('the main round is ready when its milestone and the post-cure are over, another without it', () => {
@@ -89,7 +89,7 @@ test('its milestones stand at their minutes, the life as it is drawn', () => {
 });
 
 test('in words it says what is drawn, and where it stands now', () => {
-  const says = (now: number, more: Partial<PlanGist> = {}) =>
+  const says = (now: number, more: Partial<PlanSummary> = {}) =>
     stripText(strip({}, more), now, 'UTC');
   expect(says(after(10))).toBe(
     'Mixed 09:00, wet. Place by 09:40. Life ends 09:50. Set 18:50. Needed 19:40.',
@@ -120,18 +120,18 @@ describe('what a list keeps of a plan', () => {
       step({ id: 'warm', does: 'heat', station: 'build', minutes: 400 }),
       step({ id: 'look', station: 'cure', minutes: 300 }),
     ];
-    expect(gistOf({ ...whole, steps }).cureStepsMin).toBe(20 + 5 + 65);
-    expect(gistOf(whole).cureStepsMin).toBe(0);
+    expect(planSummaryOf({ ...whole, steps }).cureStepsMin).toBe(20 + 5 + 65);
+    expect(planSummaryOf(whole).cureStepsMin).toBe(0);
   });
 
   test('its rounds, batches and moments are those of the plan', () => {
-    const gist = gistOf(whole);
+    const summary = planSummaryOf(whole);
     const round = planRound(whole, whole.mainRound);
-    expect(gist.startAt).toBe(START);
-    expect(gist.deadline).toBe(START + 24 * 60 * MINUTE);
-    expect([gist.mainRound, gist.needed]).toEqual(['main', 'immersion']);
-    expect(gist.rounds).toHaveLength(1);
-    expect(gist.rounds[0]).toMatchObject({
+    expect(summary.startAt).toBe(START);
+    expect(summary.deadline).toBe(START + 24 * 60 * MINUTE);
+    expect([summary.mainRound, summary.needed]).toEqual(['main', 'immersion']);
+    expect(summary.rounds).toHaveLength(1);
+    expect(summary.rounds[0]).toMatchObject({
       id: 'main',
       cardCode: 'R-100',
       needed: 'immersion',

@@ -1,7 +1,7 @@
 import {
   drawSection,
   layersText,
-  metText,
+  serviceText,
   type Drawing,
   type FamilyId,
   type Fill,
@@ -93,7 +93,7 @@ export function drawingsOf(family: FamilyId, survey: Survey, plan: Plan | null):
   const built = (system: UnitSystem) => ({
     ...plain,
     system,
-    medium: metText(survey, system),
+    medium: serviceText(survey, system),
     edgeMm: plan?.card.layer.minEdgeMm ?? 3,
     label: plan ? layersText(plan) : 'R-100',
     plan: plan ?? undefined,

@@ -5,7 +5,7 @@ import {
   matchAll,
   rank,
   readDraft,
-  silentFields,
+  fieldsWithoutEffect,
   type SurveyDraft,
 } from '@kelmot/core';
 import { demoCards, plainDraft, siteSettings, systemCards } from '../src/index';
@@ -17,7 +17,7 @@ const plain = (family: string, answers: Record<string, string> = {}): SurveyDraf
   return plainDraft({ family, shapes: [shape.shape], startAt: AT, costPerHour: 100, answers });
 };
 const silent = (draft: SurveyDraft) =>
-  silentFields({ draft, units: 'metric', cards: demoCards, site: siteSettings });
+  fieldsWithoutEffect({ draft, units: 'metric', cards: demoCards, site: siteSettings });
 
 /** Ranking, verdicts, hours and money of a draft, computed independently of the tested function. */
 function outcome(draft: SurveyDraft) {

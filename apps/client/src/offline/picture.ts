@@ -25,7 +25,7 @@ function shrink(image: ImageBitmap, side: number, quality: number, over?: Draw):
 }
 
 /** A picture in base64, small enough to send with a weak signal, with `over` drawn on it; null if it cannot be made. */
-export function withinMost(image: ImageBitmap, over?: Draw): string | null {
+export function shrinkPicture(image: ImageBitmap, over?: Draw): string | null {
   for (const { side, quality } of TRIES) {
     const data = shrink(image, side, quality, over);
     if (data && data.length <= MOST_PHOTO) return data;
@@ -42,7 +42,7 @@ export async function pickPicture(): Promise<Picked | null> {
   if (!file) return null;
   const image = await createImageBitmap(file).catch(() => null);
   if (!image) return { error: 'This file is no picture. Choose a JPEG or a PNG.' };
-  const data = withinMost(image);
+  const data = shrinkPicture(image);
   if (data) return { mime: 'image/jpeg', data };
   return { error: 'This picture is too large to send. Take it again from nearer.' };
 }

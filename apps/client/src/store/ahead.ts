@@ -7,7 +7,7 @@ declare global {
 }
 
 /** Drops the early answers: the next person may be another. */
-export function dropAhead(): void {
+export function dropEarlyAnswers(): void {
   globalThis.askedAhead = undefined;
 }
 
@@ -23,7 +23,7 @@ const given = (signal: AbortSignal): Promise<never> =>
  * Fetches. An early answer is used instead, once, if it succeeded; a failed one is fetched again, because somebody may
  * have signed in since.
  */
-export async function fetchAhead(request: Request): Promise<Response> {
+export async function fetchWithEarlyAnswers(request: Request): Promise<Response> {
   const ahead = request.method === 'GET' ? globalThis.askedAhead?.get(request.url) : undefined;
   globalThis.askedAhead?.delete(request.url);
   if (!ahead || performance.now() >= FRESH_MS) return fetch(request);

@@ -27,7 +27,7 @@ import {
   type BaseQueryFn,
   type FetchArgs,
 } from '@reduxjs/toolkit/query/react';
-import { fetchAhead } from './ahead';
+import { fetchWithEarlyAnswers } from './ahead';
 import { clockSeen } from './clock';
 import { reads } from './reads';
 import { signalSeen } from './view';
@@ -43,7 +43,7 @@ const raw = fetchBaseQuery({
   // Outside a browser a relative address has no base.
   baseUrl: `${globalThis.location?.origin ?? 'http://127.0.0.1'}/api`,
   credentials: 'same-origin',
-  fetchFn: (asked) => fetchAhead(asked as Request),
+  fetchFn: (asked) => fetchWithEarlyAnswers(asked as Request),
   timeout: LONGEST_MS,
 });
 
@@ -230,14 +230,14 @@ export const signedIn = (state: unknown): Me | undefined =>
     .data;
 
 /** The server's error for a field, as a sentence. */
-export const wrongOf = (error: unknown, path: string): string | undefined => {
+export const fieldErrorOf = (error: unknown, path: string): string | undefined => {
   const e = error as ApiError | undefined;
   const issue = e?.kind === 'problem' ? e.problem.issues?.find((i) => i.path === path) : undefined;
   return issue && `This ${issue.message}.`;
 };
 
 /** One sentence for a failed request. */
-export function sayError(error: unknown): string {
+export function errorText(error: unknown): string {
   const e = error as ApiError | undefined;
   if (e?.kind === 'problem') {
     const { title, detail, issues } = e.problem;

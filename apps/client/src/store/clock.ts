@@ -39,4 +39,4 @@ export const { clockSeen } = slice.actions;
 export const clockReducer = slice.reducer;
 
 /** The time by the site's clock, epoch ms. */
-export const nowBy = ({ aheadMs }: Clock): number => Date.now() - aheadMs;
+export const siteTime = ({ aheadMs }: Clock): number => Date.now() - aheadMs;

@@ -3,7 +3,7 @@ import { pruneAnswers, readEntries, writeEntries, type Entry } from '../offline/
 import { changesOf, entriesOfWhole, pinnedId, SLICES, type KeptState } from './entries';
 
 /** Entries that were read from the device, or written by another tab. */
-export const entriesCame = createAction<readonly Entry[]>('kept/entriesCame');
+export const entriesReceived = createAction<readonly Entry[]>('kept/entriesReceived');
 
 /** The channel to this device's other tabs, once it is open. */
 let others: BroadcastChannel | null = null;
@@ -16,7 +16,7 @@ export const keeper = createListenerMiddleware();
 
 keeper.startListening({
   predicate: (action, now, before) =>
-    !entriesCame.match(action) &&
+    !entriesReceived.match(action) &&
     SLICES.some((slice) => (now as KeptState)[slice] !== (before as KeptState)[slice]),
   effect: async (_, { getState, getOriginalState }) => {
     const changes = changesOf(getOriginalState() as KeptState, getState() as KeptState);
@@ -27,10 +27,10 @@ keeper.startListening({
 });
 
 /** From now on this tab sends its entries to the other tabs and applies theirs. */
-export function listenToOthers(dispatch: Dispatch): void {
+export function listenToOtherTabs(dispatch: Dispatch): void {
   if (typeof BroadcastChannel === 'undefined') return;
   others = new BroadcastChannel('kelmot-entries');
-  others.onmessage = ({ data }) => dispatch(entriesCame(data as Entry[]));
+  others.onmessage = ({ data }) => dispatch(entriesReceived(data as Entry[]));
 }
 
 /** Splits what an earlier version stored whole under the name of its slice. */
@@ -46,7 +46,7 @@ async function takenApart(kept: readonly Entry[]): Promise<Entry[]> {
 /** Restores the kept state, before anything is shown. */
 export async function restore(dispatch: Dispatch): Promise<void> {
   const kept = await readEntries();
-  dispatch(entriesCame([...kept, ...(await takenApart(kept))]));
+  dispatch(entriesReceived([...kept, ...(await takenApart(kept))]));
   const pinned = kept.flatMap(([key]) => pinnedId(key) ?? []);
   const stays = (key: string) => pinned.some((id) => key.includes(id));
   void pruneAnswers(stays).catch(() => undefined);

@@ -1,6 +1,6 @@
 import type { Dispatch } from '@reduxjs/toolkit';
 import { readEntries } from '../offline/disk';
-import { entriesCame } from './keeper';
+import { entriesReceived } from './keeper';
 
 const LOCK = 'kelmot-sending';
 
@@ -18,7 +18,7 @@ export async function inOneTab(dispatch: Dispatch, act: () => Promise<void>): Pr
   });
   if (got) return;
   await locks.request(LOCK, async () => {
-    dispatch(entriesCame((await readEntries()).filter(([key]) => key.startsWith('outbox/'))));
+    dispatch(entriesReceived((await readEntries()).filter(([key]) => key.startsWith('outbox/'))));
     await act();
   });
 }

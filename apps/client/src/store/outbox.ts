@@ -7,10 +7,10 @@ interface Own<T extends string> {
   id: string;
   at: string;
 }
-export type ShelfDeed = Own<'shelf.move'> & { move: StockMove };
-export type CardsDeed = Own<'cards.import'> & { file: CardFile };
+export type ShelfCommand = Own<'shelf.move'> & { move: StockMove };
+export type CardsCommand = Own<'cards.import'> & { file: CardFile };
 /** Anything that can be queued on a device. */
-export type Deed = Command | ShelfDeed | CardsDeed;
+export type AnyCommand = Command | ShelfCommand | CardsCommand;
 
 /** The author: a command is sent only as this person. */
 export interface Author {
@@ -22,7 +22,7 @@ export interface Author {
  * A command in the outbox: queued, or rejected with the server's reason. It stays until it is sent or its author
  * removes it.
  */
-export interface Waiting<D extends Deed = Deed> {
+export interface QueuedCommand<D extends AnyCommand = AnyCommand> {
   id: string;
   /** Its number in the order of typing. */
   seq: number;
@@ -37,10 +37,10 @@ export interface Waiting<D extends Deed = Deed> {
   current: RepairView | null;
 }
 
-type Typed = Pick<Waiting, 'command' | 'by' | 'aheadMs'>;
+type Typed = Pick<QueuedCommand, 'command' | 'by' | 'aheadMs'>;
 
 /** A record that the server kept with an earlier plan, until its author has read that. */
-export interface KeptElsewhere {
+export interface EarlierPlanRecord {
   id: string;
   seq: number;
   repairId: string;
@@ -50,21 +50,21 @@ export interface KeptElsewhere {
 }
 
 export interface Outbox {
-  queue: Waiting[];
-  kept: KeptElsewhere[];
+  queue: QueuedCommand[];
+  kept: EarlierPlanRecord[];
 }
 
 export const initialOutbox: Outbox = { queue: [], kept: [] };
 
 /** Commands of one lane are sent in order: one repair, the shelf, the cards. */
-export const laneOf = (deed: Deed): string => ('repairId' in deed ? deed.repairId : deed.type);
+export const laneOf = (command: AnyCommand): string => ('repairId' in command ? command.repairId : command.type);
 
 /** Whether a queued item is a command on a repair. */
-export const isCommand = (waiting: Waiting): waiting is Waiting<Command> =>
+export const isCommand = (waiting: QueuedCommand): waiting is QueuedCommand<Command> =>
   'repairId' in waiting.command;
 
 /** The queued commands of one repair, in order. */
-export const waitingOf = (queue: readonly Waiting[], repairId: string): Waiting<Command>[] =>
+export const waitingOf = (queue: readonly QueuedCommand[], repairId: string): QueuedCommand<Command>[] =>
   queue.filter(isCommand).filter((w) => w.command.repairId === repairId);
 
 const after = (list: readonly { seq: number }[]): number => (list.at(-1)?.seq ?? 0) + 1;
@@ -73,7 +73,7 @@ const after = (list: readonly { seq: number }[]): number => (list.at(-1)?.seq ??
  * The rest of a lane now expects this version: the one that this device's last edit made, or the one that was looked at
  * instead.
  */
-function follow(queue: Waiting[], lane: string, version: number): void {
+function follow(queue: QueuedCommand[], lane: string, version: number): void {
   for (const { command } of queue)
     if (laneOf(command) === lane && 'expect' in command) command.expect = version;
 }
@@ -126,7 +126,7 @@ const slice = createSlice({
       if (payload.expect !== undefined && 'expect' in waiting.command)
         waiting.command.expect = payload.expect;
     },
-    keptElsewhere: (state, { payload }: PayloadAction<Omit<KeptElsewhere, 'seq'>>) => {
+    keptElsewhere: (state, { payload }: PayloadAction<Omit<EarlierPlanRecord, 'seq'>>) => {
       state.kept.push({ ...payload, seq: after(state.kept) });
     },
     /** The person who opened the repair has read it. */

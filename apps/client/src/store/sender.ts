@@ -17,13 +17,13 @@ import {
   retimed,
   sent,
   thrownAway,
-  type Deed,
+  type AnyCommand,
   type Outbox,
-  type Waiting,
+  type QueuedCommand,
 } from '@/store/outbox';
 import type { Settings } from '@/store/settings';
 import { inOneTab } from './oneTab';
-import { entriesCame } from './keeper';
+import { entriesReceived } from './keeper';
 
 /** First and longest wait after a lost connection, ms; each wait is double the one before, with 50 % random spread. */
 const WAIT_MS = 2000;
@@ -58,7 +58,7 @@ type Answer = { ack: Partial<Ack> } | { error: ApiError };
 /** Signal is back, or the application is visible again. */
 const isBack = ({ type }: UnknownAction): boolean =>
   type === '__rtkq/online' || type === '__rtkq/focused';
-const isNews = isAnyOf(queued, retried, thrownAway, entriesCame);
+const isNews = isAnyOf(queued, retried, thrownAway, entriesReceived);
 const { matchFulfilled: isSignedIn } = api.endpoints.me;
 const begins = (action: UnknownAction): boolean =>
   isNews(action) || isBack(action) || isSignedIn(action);
@@ -77,12 +77,12 @@ async function sendCommand(dispatch: Dispatch, command: Command, by: string): Pr
   return { ack: result.data };
 }
 
-async function send(dispatch: Dispatch, deed: Deed, by: string): Promise<Answer> {
-  if ('repairId' in deed) return sendCommand(dispatch, deed, by);
+async function send(dispatch: Dispatch, command: AnyCommand, by: string): Promise<Answer> {
+  if ('repairId' in command) return sendCommand(dispatch, command, by);
   const { error } =
-    deed.type === 'shelf.move'
-      ? await dispatch(api.endpoints.moveStock.initiate({ move: deed.move, by }))
-      : await dispatch(api.endpoints.importCards.initiate({ file: deed.file, by }));
+    command.type === 'shelf.move'
+      ? await dispatch(api.endpoints.moveStock.initiate({ move: command.move, by }))
+      : await dispatch(api.endpoints.importCards.initiate({ file: command.file, by }));
   return error ? { error: error as ApiError } : { ack: {} };
 }
 
@@ -104,14 +104,14 @@ function nextOf({ queue }: Outbox, me: string, resting: ReadonlyMap<string, numb
 }
 
 /** Once the clock is known to be wrong, corrects the time of what was typed. */
-function rightTime(dispatch: Dispatch, { clock }: State, { id, aheadMs }: Waiting): boolean {
+function rightTime(dispatch: Dispatch, { clock }: State, { id, aheadMs }: QueuedCommand): boolean {
   const byMs = aheadMs - clock.aheadMs;
   if (Math.abs(byMs) <= TOLERATED_MS) return false;
   dispatch(retimed({ id, byMs }));
   return true;
 }
 
-function done(dispatch: Dispatch, { id, command }: Waiting, { version, keptWith }: Partial<Ack>) {
+function done(dispatch: Dispatch, { id, command }: QueuedCommand, { version, keptWith }: Partial<Ack>) {
   dispatch(sent({ id, version }));
   if (!('repairId' in command)) return;
   const { repairId, type } = command;

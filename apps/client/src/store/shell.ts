@@ -12,7 +12,7 @@ let shell: Workbox | null = null;
  * Keeps the application on the device, so that it opens without signal, and reports a newer version: it loads only on
  * request. Asks the browser for persistent storage.
  */
-export async function keepShell(dispatch: Dispatch): Promise<void> {
+export async function installShell(dispatch: Dispatch): Promise<void> {
   if (__DEV__ || !('serviceWorker' in (globalThis.navigator ?? {}))) return;
   const { Workbox } = await import('workbox-window');
   shell = new Workbox('/sw.js');
@@ -24,7 +24,7 @@ export async function keepShell(dispatch: Dispatch): Promise<void> {
 }
 
 /** Loads the newer version. */
-export function takeUpdate(): void {
+export function applyUpdate(): void {
   shell?.addEventListener('controlling', () => globalThis.location.reload());
   shell?.messageSkipWaiting();
 }

@@ -2,7 +2,7 @@ import { combineReducers, configureStore, type UnknownAction } from '@reduxjs/to
 import { setupListeners } from '@reduxjs/toolkit/query';
 import { answers } from '@/store/answers';
 import { withEntries } from '@/store/entries';
-import { entriesCame, keeper } from '@/store/keeper';
+import { entriesReceived, keeper } from '@/store/keeper';
 import { sender } from '@/store/sender';
 import { api } from './api';
 import { clockReducer } from './clock';
@@ -25,7 +25,7 @@ export type RootState = ReturnType<typeof slices>;
 
 /** The slices, with entries from the device or another tab applied. */
 const rootReducer = (state: RootState | undefined, action: UnknownAction): RootState =>
-  state && entriesCame.match(action) ? withEntries(state, action.payload) : slices(state, action);
+  state && entriesReceived.match(action) ? withEntries(state, action.payload) : slices(state, action);
 
 export function makeStore() {
   const store = configureStore({

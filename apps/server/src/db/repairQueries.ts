@@ -6,7 +6,7 @@ import {
   type RepairPage,
   type RepairRow,
 } from '@kelmot/contract';
-import { gistOf, type PlanGist } from '@kelmot/core';
+import { planSummaryOf, type PlanSummary } from '@kelmot/core';
 import { z } from 'zod';
 import {
   and,
@@ -134,10 +134,10 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
   if (page.length === 0) return [];
   const planIds = page.flatMap((r) => (r.planId ? [r.planId] : []));
   const ids = page.map((r) => r.id);
-  const [gists, mixed, read, due] = await Promise.all([
+  const [summaries, mixed, read, due] = await Promise.all([
     planIds.length
       ? db
-          .select({ id: plans.id, cardCode: plans.cardCode, gist: plans.gist })
+          .select({ id: plans.id, cardCode: plans.cardCode, summary: plans.summary })
           .from(plans)
           .where(among(plans.id, planIds))
       : [],
@@ -173,10 +173,10 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
       .where(and(among(reviews.repairId, ids), isNull(reviews.doneAt)))
       .orderBy(reviews.repairId, asc(reviews.dueOn)),
   ]);
-  const planOf = new Map(gists.map((p) => [p.id, p]));
+  const planOf = new Map(summaries.map((p) => [p.id, p]));
   const readOn = grouped(read, (g) => g.planId);
   const mixedOn = grouped(mixed, (m) => m.row.planId);
-  const dueOf = new Map(due.map((d) => [d.repairId, d.dueOn]));
+  const callsDue = new Map(due.map((d) => [d.repairId, d.dueOn]));
   const rows = page.map(async (r): Promise<RepairRow> => {
     const planId = r.planId ?? '';
     const plan = planOf.get(planId);
@@ -187,23 +187,23 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
     return {
       ...headOf(r),
       cardCode: plan?.cardCode ?? null,
-      gist: (runs && plan ? await gistAsItRuns(db, plan.id, own, mixes) : plan?.gist) ?? null,
+      summary: (runs && plan ? await runningSummary(db, plan.id, own, mixes) : plan?.summary) ?? null,
       mixes,
       stop: gate && !gate.passed ? gate.say : null,
-      dueOn: dueOf.get(r.id) ?? null,
+      dueOn: callsDue.get(r.id) ?? null,
     };
   });
   return Promise.all(rows);
 }
 
 /** The input of a plan's clocks, once it has begun. */
-async function gistAsItRuns(
+async function runningSummary(
   db: Db,
   planId: string,
   readings: Pick<Reading, 'values' | 'takenAt' | 'passed'>[],
   mixes: Mix[],
-): Promise<PlanGist | null> {
+): Promise<PlanSummary | null> {
   const plan = await readPlan(db, planId);
   const runs = runningPlan({ plan, readings, mixes });
-  return runs && gistOf(runs);
+  return runs && planSummaryOf(runs);
 }

@@ -1,5 +1,5 @@
 import type { ReadingValues } from '@kelmot/contract';
-import type { Message, Plan, PlanGist, Survey } from '@kelmot/core';
+import type { Message, Plan, PlanSummary, Survey } from '@kelmot/core';
 import { sql } from 'drizzle-orm';
 import {
   boolean,
@@ -97,7 +97,7 @@ export const plans = pgTable(
     cardVersion: integer('card_version').notNull(),
     core: text('core').notNull(),
     body: jsonb('body').$type<Plan>().notNull(),
-    gist: jsonb('gist').$type<PlanGist>().notNull(),
+    summary: jsonb('gist').$type<PlanSummary>().notNull(),
     madeAt: moment('made_at').notNull(),
     by: by(),
   },

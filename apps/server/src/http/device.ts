@@ -17,7 +17,7 @@ export function deviceOf(c: Context<AppEnv>): string | null {
 }
 
 /** The same; gives a new device its cookie. */
-export function deviceKnown(c: Context<AppEnv>, secure: boolean): string {
+export function ensureDevice(c: Context<AppEnv>, secure: boolean): string {
   const known = deviceOf(c);
   if (known) return known;
   const said = randomBytes(32).toString('base64url');

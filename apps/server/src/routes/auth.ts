@@ -12,8 +12,8 @@ import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import { ProblemError } from '../common/problemError';
 import { throwing } from '../http/throwing';
-import { peopleOf, whoComesIn } from '../services/deviceCodes';
-import { note, notingRefusal, refusedLately } from '../services/noting';
+import { peopleOf, checkCode } from '../services/deviceCodes';
+import { note, auditRejections, recentRejections } from '../services/noting';
 
 const signInRoute = createRoute({
   method: 'post',
@@ -67,10 +67,10 @@ export const authRoutes = (auth: Auth, db: Db, sessions: Sessions) =>
     .openapi(signInRoute, async (c) => {
       const { password, username: typed } = c.req.valid('json');
       const username = typed.toLowerCase();
-      if ((await refusedLately(db, username)) >= TRIES_OF_A_NAME) throw tooOften();
+      if ((await recentRejections(db, username)) >= TRIES_OF_A_NAME) throw tooOften();
       const address = addressOf(c);
       const body = { type: 'sign-in', username };
-      await notingRefusal(db, { by: null, address }, { body }, () =>
+      await auditRejections(db, { by: null, address }, { body }, () =>
         ask(auth, c, { username, password }),
       );
       const [user] = await db
@@ -83,7 +83,7 @@ export const authRoutes = (auth: Auth, db: Db, sessions: Sessions) =>
     .openapi(hereRoute, async (c) => c.json(await peopleOf(db, deviceOf(c)), 200))
     .openapi(codeRoute, async (c) => {
       const address = addressOf(c);
-      const person = await whoComesIn(db, { device: deviceOf(c), address }, c.req.valid('json'));
+      const person = await checkCode(db, { device: deviceOf(c), address }, c.req.valid('json'));
       await letIn(auth, c, { person, address, before: await sessions.tokenOf(c) });
       sessions.forget();
       return c.json({ ok: true as const }, 200);

@@ -2,7 +2,7 @@ import { DemoUser, Me, NewPassword, OwnCode, SignedIn } from '@kelmot/contract';
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import type { Db } from '../db/client';
 import { addressOf } from '../http/address';
-import { deviceKnown, deviceOf } from '../http/device';
+import { ensureDevice, deviceOf } from '../http/device';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import type { Sessions } from '../http/session';
@@ -48,7 +48,7 @@ export const meRoutes = (db: Db, sessions: Sessions, secure: boolean) =>
   new OpenAPIHono<AppEnv>({ defaultHook: throwing })
     .openapi(meRoute, (c) => c.json(c.get('me'), 200))
     .openapi(codeRoute, async (c) => {
-      const here = { device: deviceKnown(c, secure), address: addressOf(c) };
+      const here = { device: ensureDevice(c, secure), address: addressOf(c) };
       await setCode(db, c.get('me'), c.req.valid('json'), here);
       return c.json({ ok: true as const }, 200);
     })

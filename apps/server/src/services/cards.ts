@@ -6,8 +6,8 @@ import type { Db } from '../db/client';
 import { written } from '../db/written';
 import { cards } from '../db/plant';
 import { ProblemError } from '../common/problemError';
-import { note, notingRefusal, type Doer } from './noting';
-import { oneAtATime } from './once';
+import { note, auditRejections, type Doer } from './noting';
+import { lockById } from './once';
 
 const without = ({ version: _version, ...rest }: Card) => rest;
 
@@ -24,7 +24,7 @@ export function importCards(
 ): Promise<CardOutcome[]> {
   const doer = { by: me.id, address };
   const body = { type: 'cards.import', codes: file.cards.map((c) => c.code) };
-  return notingRefusal(db, doer, { body }, () => imported(db, me, file, doer));
+  return auditRejections(db, doer, { body }, () => imported(db, me, file, doer));
 }
 
 async function imported(db: Db, me: Me, file: CardFile, doer: Doer): Promise<CardOutcome[]> {
@@ -38,7 +38,7 @@ async function imported(db: Db, me: Me, file: CardFile, doer: Doer): Promise<Car
     ]);
   return written(db, async (tx) => {
     // One import at a time: cards are only added, so there is no row to lock.
-    await oneAtATime(tx, `cards of ${me.siteId}`);
+    await lockById(tx, `cards of ${me.siteId}`);
     const stored = await tx
       .select({ code: cards.code, version: cards.version, body: cards.body })
       .from(cards)

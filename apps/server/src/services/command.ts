@@ -6,10 +6,10 @@ import { recordOnce } from '../db/recordOnce';
 import { commands, repairs } from '../db/repairs';
 import { flushed, written } from '../db/written';
 import { notFound, ProblemError } from '../common/problemError';
-import { digestOf, isAgain, oneAtATime } from './once';
+import { digestOf, isRepeat, lockById } from './once';
 import type { Done, Repair } from './doing';
 import { perform } from './handlers';
-import { note, notingRefusal, told, type Doer } from './noting';
+import { note, auditRejections, told, type Doer } from './noting';
 import { createRepair } from './planning';
 import { planOf } from './planOf';
 import { isRecord, rowsOf, type RecordCommand } from './recording';
@@ -55,7 +55,7 @@ async function openRepair(tx: Db | Tx, me: Me, command: Command, lock = false): 
 /** The earlier answer to a command that was applied before; null if it was not. Throws if its id has other content. */
 async function answeredBefore(tx: Db | Tx, me: Me, command: Command): Promise<Ack | null> {
   const [before] = await tx.select().from(commands).where(eq(commands.id, command.id));
-  if (!before || !isAgain(before, me, command)) return null;
+  if (!before || !isRepeat(before, me, command)) return null;
   const { repairId, version, keptWith } = before;
   return { commandId: command.id, repairId, version, keptWith };
 }
@@ -82,7 +82,7 @@ export function runCommand(
   const { id, repairId, type } = command;
   const doer = { by: me.id, address };
   const line = { repairId, commandId: id, body: { type } };
-  return notingRefusal(db, doer, line, async () => {
+  return auditRejections(db, doer, line, async () => {
     if (me.role === 'viewer')
       throw new ProblemError(
         403,
@@ -144,13 +144,13 @@ async function recorded({ db, me, doer, now }: Asked, command: RecordCommand): P
   throw new ProblemError(503, 'Others write to this repair', 'It is sent again by itself.');
 }
 
-type Deed = Exclude<Command, RecordCommand>;
+type LockedCommand = Exclude<Command, RecordCommand>;
 
 /** All other commands read the repair under a lock. */
-function performed({ db, me, doer, weather, now }: Asked, command: Deed): Promise<Ack> {
+function performed({ db, me, doer, weather, now }: Asked, command: LockedCommand): Promise<Ack> {
   const { id, repairId, type, at } = command;
   return written(db, async (tx) => {
-    await oneAtATime(tx, id);
+    await lockById(tx, id);
     const before = await answeredBefore(tx, me, command);
     if (before) return before;
     const { version, keptWith } = await done(tx);

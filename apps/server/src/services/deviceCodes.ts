@@ -11,7 +11,7 @@ import { and, asc, eq, lt, sql } from 'drizzle-orm';
 import type { Db } from '../db/client';
 import { accounts, deviceCodes, users } from '../db/people';
 import { ProblemError } from '../common/problemError';
-import { note, notingRefusal } from './noting';
+import { note, auditRejections } from './noting';
 import { isOwnPassword } from './people';
 
 const of = (device: string, userId: string) =>
@@ -45,7 +45,7 @@ interface Here {
 export function setCode(db: Db, me: Me, { code, password }: OwnCode, here: Here): Promise<void> {
   const doer = { by: me.id, address: here.address };
   const body = { type: 'person.code', username: me.username };
-  return notingRefusal(db, doer, { body }, async () => {
+  return auditRejections(db, doer, { body }, async () => {
     if (!(await isOwnPassword(db, me.id, password)))
       throw new ProblemError(422, 'Input out of range', undefined, [
         { path: 'password', message: 'is not your password; type the one you sign in with' },
@@ -72,7 +72,7 @@ const USE_PASSWORD = 'Sign in with the password; then set a new code.';
  * Signs in by code. A try is counted before it is checked, so that simultaneous tries count too. Throws ProblemError
  * for a wrong code; after five in a row the device asks for the password.
  */
-export async function whoComesIn(
+export async function checkCode(
   db: Db,
   { device, address }: { device: string | null; address: string | null },
   { personId, code }: CodeSignIn,
@@ -85,7 +85,7 @@ export async function whoComesIn(
   const username = known ? user?.username : undefined;
   // Not counted as a rejected name: five tries are the limit, and they do not block the password.
   const body = { type: 'code', codeOf: username };
-  return notingRefusal(db, { by: null, address }, { body }, async () => {
+  return auditRejections(db, { by: null, address }, { body }, async () => {
     const [found] =
       device !== null && known
         ? await db

@@ -6,8 +6,8 @@ import type { RecordCommand } from './recording';
 import { signOff } from './signing';
 
 /** A command on an existing repair. */
-export type Deed = Exclude<Command, { type: 'repair.create' } | RecordCommand>;
-type Handlers = { [T in Deed['type']]: (doing: Doing<T>) => Promise<Done> };
+export type RepairCommand = Exclude<Command, { type: 'repair.create' } | RecordCommand>;
+type Handlers = { [T in RepairCommand['type']]: (doing: Doing<T>) => Promise<Done> };
 
 const handlers: Handlers = {
   'survey.save': saveSurvey,
@@ -20,5 +20,5 @@ const handlers: Handlers = {
 };
 
 /** Carries out a command on the locked repair; returns its new version. */
-export const perform = (doing: Doing<Deed['type']>): Promise<Done> =>
-  (handlers[doing.command.type] as (doing: Doing<Deed['type']>) => Promise<Done>)(doing);
+export const perform = (doing: Doing<RepairCommand['type']>): Promise<Done> =>
+  (handlers[doing.command.type] as (doing: Doing<RepairCommand['type']>) => Promise<Done>)(doing);

@@ -6,7 +6,7 @@ import type { Db } from '../db/client';
 import { readPlan } from '../db/planRead';
 import { repairs } from '../db/repairs';
 import { notFound } from '../common/problemError';
-import { leftoversAway } from './planner';
+import { leftoversInWorker } from './planner';
 import { siteOf } from './planning';
 
 /** Number of open repairs that are searched, last changed first. */
@@ -47,7 +47,7 @@ export async function leftoverOffers(
   const named = new Map(open.map((r) => [r.repairId, r]));
   const surveys = open.map((r) => ({ repairId: r.repairId, survey: Survey.parse(r.survey) }));
   const library = await readCards(db, siteId);
-  const uses = await leftoversAway([plan.body, surveys, site, { library }]);
+  const uses = await leftoversInWorker([plan.body, surveys, site, { library }]);
   return uses.flatMap((use) => {
     const found = named.get(use.repairId);
     return found ? [{ ...use, tag: found.tag, title: found.title }] : [];

@@ -32,7 +32,7 @@ export async function note(db: Db | Tx, { by, address }: Doer, line: Line): Prom
  * Runs an action, and writes a separate audit line if a rule rejects it, because the action is rolled back. Errors that
  * the sender cannot correct are not recorded.
  */
-export async function notingRefusal<T>(
+export async function auditRejections<T>(
   db: Db | Tx,
   doer: Doer,
   line: Omit<Line, 'type'>,
@@ -51,7 +51,7 @@ export async function notingRefusal<T>(
 }
 
 /** Number of rejected sign-ins for a name within the last minute, from any address. */
-export async function refusedLately(db: Db, username: string): Promise<number> {
+export async function recentRejections(db: Db, username: string): Promise<number> {
   const [found] = await db
     .select({ n: count() })
     .from(audit)

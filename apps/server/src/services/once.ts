@@ -5,7 +5,7 @@ import type { Tx } from '../db/client';
 import { ProblemError } from '../common/problemError';
 
 /** An advisory lock on an id: a repeated or equal request waits for the first one. */
-export const oneAtATime = (tx: Tx, id: string) =>
+export const lockById = (tx: Tx, id: string) =>
   tx.execute(sql`select pg_advisory_xact_lock(hashtextextended(${id}, 0))`);
 
 /** Canonical text: the same content gives the same text in any order of fields. */
@@ -28,7 +28,7 @@ export function digestOf({ expect: _expect, ...said }: object & { expect?: unkno
 }
 
 /** Whether a known id comes again with the same content. Refuses other content, or another person. */
-export function isAgain(
+export function isRepeat(
   before: { by: string; digest: string | null } | undefined,
   me: Me,
   write: object,

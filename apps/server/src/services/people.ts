@@ -7,7 +7,7 @@ import { accounts, deviceCodes, sessions, users } from '../db/people';
 import { sites } from '../db/plant';
 import { notFound, ProblemError } from '../common/problemError';
 import { uuidv7 } from '../common/ids';
-import { note, notingRefusal, type Doer } from './noting';
+import { note, auditRejections, type Doer } from './noting';
 import { refuseGuessable } from './passwords';
 
 /** A person, as the administrator sees them. */
@@ -160,7 +160,7 @@ export function changeOwnPassword(
 ): Promise<void> {
   const doer = { by: me.id, address };
   const body = { username: me.username };
-  return notingRefusal(db, doer, { body: { type: 'person.password', ...body } }, () =>
+  return auditRejections(db, doer, { body: { type: 'person.password', ...body } }, () =>
     db.transaction(async (tx) => {
       if (!(await isOwnPassword(tx, me.id, current)))
         throw new ProblemError(422, 'Input out of range', undefined, [

@@ -11,7 +11,7 @@ const SECONDS = 10;
  * A picture as it is stored: decoded, rotated upright, and encoded again as JPEG. Other data in the file, such as its
  * location, is dropped. Throws ProblemError if it cannot be decoded.
  */
-export async function drawnAnew(data: Buffer): Promise<{ mime: string; data: Buffer }> {
+export async function reencodePicture(data: Buffer): Promise<{ mime: string; data: Buffer }> {
   try {
     const drawn = await sharp(data, { limitInputPixels: MOST_PIXELS, failOn: 'error' })
       .timeout({ seconds: SECONDS })

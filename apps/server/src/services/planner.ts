@@ -49,13 +49,13 @@ async function workOut<T>(name: string, ask: unknown, what: string, longest: num
 }
 
 /** Makes a plan, within the time limit. */
-export const planAway = (
+export const planInWorker = (
   ask: Parameters<typeof makePlan>,
   longest = LONGEST_MS,
 ): Promise<ReturnType<typeof makePlan>> => workOut('plan', ask, ask[1].code, longest);
 
 /** Finds the uses of a plan's leftovers, within the time limit. */
-export const leftoversAway = (
+export const leftoversInWorker = (
   ask: Parameters<typeof leftoverUses>,
   longest = LONGEST_MS,
 ): Promise<ReturnType<typeof leftoverUses>> =>

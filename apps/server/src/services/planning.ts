@@ -1,5 +1,5 @@
 import {
-  carriedOver,
+  validRecords,
   headOfSurvey,
   lastPlanOf,
   mayMove,
@@ -9,7 +9,7 @@ import {
   type Reading,
 } from '@kelmot/contract';
 import {
-  gistOf,
+  planSummaryOf,
   Survey as SurveySchema,
   SystemCard,
   weatherFor,
@@ -27,7 +27,7 @@ import { carriedId } from '../common/ids';
 import { notFound, ProblemError } from '../common/problemError';
 import { bump, expectVersion, type CommandOf, type Doing, type Done } from './doing';
 import { refuseHeld } from './gates';
-import { planAway } from './planner';
+import { planInWorker } from './planner';
 
 type Site = typeof sites.$inferSelect;
 
@@ -178,7 +178,7 @@ export async function makePlanFor(doing: Doing<'plan.make'>): Promise<Done> {
     shelf: await readShelf(tx, repair.siteId),
     library: await readCards(tx, repair.siteId),
   };
-  const made = await planAway([survey, SystemCard.parse(card.body), site, command.at, ask]);
+  const made = await planInWorker([survey, SystemCard.parse(card.body), site, command.at, ask]);
   if (!made.ok) throw new ProblemError(422, `${command.cardCode} does not fit`, word(made.why));
   const [last] = await tx
     .select({ number: plans.number })
@@ -195,12 +195,12 @@ export async function makePlanFor(doing: Doing<'plan.make'>): Promise<Done> {
     cardVersion: card.version,
     core: made.plan.core,
     body: made.plan,
-    gist: gistOf(made.plan),
+    summary: planSummaryOf(made.plan),
     madeAt: command.at,
     by: me.id,
   });
   const worked = before && lastPlanOf(before);
-  if (worked) await carry(doing, carriedOver(worked, made.plan));
+  if (worked) await carry(doing, validRecords(worked, made.plan));
   return bump(doing, {
     planId: command.planId,
     survey,

@@ -17,7 +17,7 @@ import { checks, photos, readings } from '../db/repairs';
 import { ProblemError } from '../common/problemError';
 import type { CommandOf } from './doing';
 import { refuseHeld } from './gates';
-import { drawnAnew } from './pictures';
+import { reencodePicture } from './pictures';
 
 type RecordType = 'check.set' | 'reading.add' | 'photo.add';
 export type RecordCommand = CommandOf<RecordType>;
@@ -116,7 +116,7 @@ async function picture(on: On<'photo.add'>): Promise<Added[]> {
         message: `${sentence(title)} asks for ${hold.kind}, not a picture`,
       },
     ]);
-  const drawn = await drawnAnew(Buffer.from(command.data, 'base64'));
+  const drawn = await reencodePicture(Buffer.from(command.data, 'base64'));
   const where = { ...whereOf(on), takenAt: command.at };
   const values = { kind: 'photo', photoId: command.id } as const;
   const { passed, say } = judgeReading(hold, values, plan.body);

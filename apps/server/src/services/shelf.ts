@@ -8,8 +8,8 @@ import { written } from '../db/written';
 import { readShelf } from '../db/shelfQueries';
 import { notFound, ProblemError } from '../common/problemError';
 import { uuidv7 } from '../common/ids';
-import { note, notingRefusal, type Doer } from './noting';
-import { digestOf, isAgain, oneAtATime } from './once';
+import { note, auditRejections, type Doer } from './noting';
+import { digestOf, isRepeat, lockById } from './once';
 
 const wrong = (path: string, message: string) =>
   new ProblemError(422, 'Input out of range', undefined, [{ path, message }]);
@@ -23,7 +23,7 @@ export async function moveStock(
 ): Promise<ShelfLot[]> {
   const doer = { by: me.id, address };
   const line = { body: { type: 'stock.move', move } };
-  await notingRefusal(db, doer, line, () => moved(db, me, move, doer));
+  await auditRejections(db, doer, line, () => moved(db, me, move, doer));
   return readShelf(db, me.siteId);
 }
 
@@ -44,9 +44,9 @@ async function moved(db: Db, me: Me, move: StockMove, doer: Doer): Promise<void>
       'Ask a technician or a planner.',
     );
   await written(db, async (tx) => {
-    await oneAtATime(tx, move.id);
+    await lockById(tx, move.id);
     const [known] = await tx.select().from(stockMoves).where(eq(stockMoves.id, move.id));
-    if (isAgain(known, me, move)) return;
+    if (isRepeat(known, me, move)) return;
     const card = (await readCards(tx, me.siteId)).find((c) => c.code === move.cardCode);
     if (!card?.packs.some((p) => p.id === move.packId))
       throw wrong('packId', `no such pack of ${move.cardCode}; use one of its card`);

@@ -1,5 +1,5 @@
 import { curedByServer, maySign, nextLooks } from '@kelmot/contract';
-import { gistOf } from '@kelmot/core';
+import { planSummaryOf } from '@kelmot/core';
 import { desc, eq } from 'drizzle-orm';
 import { uuidv7 } from '../common/ids';
 import { readRepair } from '../db/repairView';
@@ -58,7 +58,7 @@ export async function signOff(doing: Doing<'signoff.add'>): Promise<Done> {
       cardVersion: plan.card.version,
       core: plan.core,
       body: plan,
-      gist: gistOf(plan),
+      summary: planSummaryOf(plan),
       madeAt: at,
       by: me.id,
     });

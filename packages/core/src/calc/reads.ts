@@ -103,7 +103,7 @@ function watched<I extends object>(
  * no cache key is written by hand and none can be forgotten. `run` must be pure in its input, and its result must hold
  * plain values only, nothing of the input.
  */
-export function sharedByReads<I extends object, R>(
+export function memoByReads<I extends object, R>(
   whole: Whole = () => false,
 ): (input: I, run: (input: I) => R) => R {
   const branchOf = brancher(whole);

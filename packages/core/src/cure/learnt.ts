@@ -91,7 +91,7 @@ export function learnt(course: CureCourse): Learnt | null {
     ...{ lastMin: last.atMin, lastC: last.tempC, paceMin: Number.isFinite(pace) ? pace : null },
     get working() {
       return [
-        ...asPlanned(course),
+        ...specAsPlanned(course),
         line(
           'a₀',
           'share before the first reading, as planned',
@@ -127,7 +127,7 @@ export function learnt(course: CureCourse): Learnt | null {
 }
 
 /** The first lines of every working: the plan, and how much slower the cure is. */
-const asPlanned = ({ plannedMin, slow }: CureCourse): WorkingLine[] => [
+const specAsPlanned = ({ plannedMin, slow }: CureCourse): WorkingLine[] => [
   line('tp', 'as planned', 'plan', plannedMin, 'min', 'plan'),
   ...(slow > 1
     ? [line('k', 'times as long as on the card', 'a sample was soft when it should be hard', slow)]
@@ -139,7 +139,7 @@ function unseen(course: CureCourse): Learnt {
   const minutes = course.plannedMin * course.slow;
   return {
     ...{ minutes, progress: 0, stalled: false, lastMin: 0, lastC: null, paceMin: minutes },
-    working: [...asPlanned(course), line('t', 'done after', 'k·tp', minutes, 'min')],
+    working: [...specAsPlanned(course), line('t', 'done after', 'k·tp', minutes, 'min')],
   };
 }
 

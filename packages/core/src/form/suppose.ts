@@ -29,7 +29,7 @@ function supposed(placed: Placed, draft: SurveyDraft, units: UnitSystem): string
 }
 
 /** The draft with every open question answered; typed answers stay. */
-export function supposedSurvey(draft: SurveyDraft, units: UnitSystem): Survey | null {
+export function assumedSurvey(draft: SurveyDraft, units: UnitSystem): Survey | null {
   const texts = { ...draft.texts };
   for (const placed of draftFields(draft))
     if ((texts[placed.path] ?? '').trim() === '' && !('optional' in placed.field))

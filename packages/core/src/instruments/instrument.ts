@@ -24,7 +24,7 @@ export interface Channel {
   /** It is settled when it changes by no more than this during the settling time, base unit. */
   still: number;
   /** A change larger than this is an action, such as a pour; null: no action can change it so. Base unit. */
-  deed: number | null;
+  actionStep: number | null;
 }
 
 /** The properties of an instrument, whoever made it and however it is connected. */
@@ -56,15 +56,15 @@ const hygrometer: Instrument = {
   channels: [
     {
       ...{ key: 'airC', name: 'Air', quantity: 'temperature' },
-      ...{ from: -40, to: 60, noise: 1e-4, still: 0.15, deed: null },
+      ...{ from: -40, to: 60, noise: 1e-4, still: 0.15, actionStep: null },
     },
     {
       ...{ key: 'rhPct', name: 'Humidity', quantity: 'percent' },
-      ...{ from: 1, to: 100, noise: 1e-4, still: 0.6, deed: null },
+      ...{ from: 1, to: 100, noise: 1e-4, still: 0.6, actionStep: null },
     },
     {
       ...{ key: 'surfaceC', name: 'Surface', quantity: 'temperature' },
-      ...{ from: -40, to: 120, noise: 1e-4, still: 0.15, deed: null },
+      ...{ from: -40, to: 120, noise: 1e-4, still: 0.15, actionStep: null },
     },
   ],
 };
@@ -77,7 +77,7 @@ const thickness: Instrument = {
   channels: [
     {
       ...{ key: 'value', name: 'Thickness', quantity: 'length' },
-      ...{ from: 0, to: 1000, noise: 1e-6, still: 0, deed: null },
+      ...{ from: 0, to: 1000, noise: 1e-6, still: 0, actionStep: null },
     },
   ],
 };
@@ -90,7 +90,7 @@ const film: Instrument = {
   channels: [
     {
       ...{ key: 'value', name: 'Film or profile', quantity: 'thinFilm' },
-      ...{ from: 0, to: 5000, noise: 1e-3, still: 0, deed: null },
+      ...{ from: 0, to: 5000, noise: 1e-3, still: 0, actionStep: null },
     },
   ],
 };
@@ -103,7 +103,7 @@ const durometer: Instrument = {
   channels: [
     {
       ...{ key: 'value', name: 'Hardness', quantity: 'hardness' },
-      ...{ from: 0, to: 100, noise: 1e-6, still: 0, deed: null },
+      ...{ from: 0, to: 100, noise: 1e-6, still: 0, actionStep: null },
     },
   ],
 };
@@ -116,7 +116,7 @@ const scale: Instrument = {
   channels: [
     {
       ...{ key: 'g', name: 'On the scale', quantity: 'mass' },
-      ...{ from: -50, to: 60_000, noise: 1e-4, still: 0.25, deed: 2 },
+      ...{ from: -50, to: 60_000, noise: 1e-4, still: 0.25, actionStep: 2 },
     },
   ],
 };
@@ -128,7 +128,7 @@ const logger: Instrument = {
   silentMs: 30 * 60_000,
   channels: ['Spot 1', 'Spot 2'].map((name, i) => ({
     ...{ key: `spot${i + 1}`, name, quantity: 'temperature' as const },
-    ...{ from: -60, to: 250, noise: 1e-4, still: 0, deed: null },
+    ...{ from: -60, to: 250, noise: 1e-4, still: 0, actionStep: null },
   })),
 };
 

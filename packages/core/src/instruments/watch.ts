@@ -2,7 +2,7 @@ import { m, q } from '../message/message';
 import { quantity, toBase, type Unit } from '../units/quantities';
 import type { Channel, Instrument, Sample } from './instrument';
 import { fault, repeats, type Watch } from './seen';
-import { watchLog } from './watchLog';
+import { judgeLog } from './judgeLog';
 
 /** A stream is judged over this time, ms; if it has not settled after the second time it is drifting. */
 const WINDOW_MS = 4000;
@@ -69,7 +69,7 @@ function implausible(
     const value = values[i] as number;
     const unit = unitOf(channel, sample.units[i] ?? '') as Unit;
     // During a pour the value moves towards the expected one.
-    const expected = settled || channel.deed === null ? (expects[i] ?? null) : null;
+    const expected = settled || channel.actionStep === null ? (expects[i] ?? null) : null;
     const meant = unitMeant(channel, value, unit, expected);
     const given = { what: channel.name, value: q(value, channel.quantity) };
     if (meant)
@@ -115,11 +115,11 @@ function movedAt(samples: readonly Sample[], own: readonly number[], last: numbe
 }
 
 /** The time since the last action on what it measures, epoch ms: the last pour, or the first sample. */
-function leftAlone(samples: readonly Sample[], own: readonly number[], { deed }: Channel): number {
+function leftAlone(samples: readonly Sample[], own: readonly number[], { actionStep }: Channel): number {
   const first = (samples[0] as Sample).at;
-  if (deed === null) return first;
+  if (actionStep === null) return first;
   for (let i = samples.length - 1; i > 0; i -= 1)
-    if (Math.abs(movedAt(samples, own, i)) > deed) return (samples[i] as Sample).at;
+    if (Math.abs(movedAt(samples, own, i)) > actionStep) return (samples[i] as Sample).at;
   return first;
 }
 
@@ -247,7 +247,7 @@ export function watch(
     );
   const seen =
     device.mode === 'log'
-      ? watchLog(device, samples, sound, now)
+      ? judgeLog(device, samples, sound, now)
       : device.mode === 'spot'
         ? watchSpot(device, sound)
         : watchStream(device, samples, sound);

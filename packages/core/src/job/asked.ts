@@ -5,7 +5,7 @@ import type { Job } from './job';
 import { judgeSeconds } from './seconds';
 
 /** A second material of a job: which was chosen, why, and every alternative card. */
-export interface SecondAsked {
+export interface SecondMaterial {
   purpose: Purpose;
   card: SystemCard;
   because: Message | null;
@@ -13,8 +13,8 @@ export interface SecondAsked {
 }
 
 /** The second materials of a job, in the order of its family. */
-export function secondsAsked({ work, family }: Job): SecondAsked[] {
-  const asked = new Map<Purpose, SecondAsked>();
+export function secondMaterials({ work, family }: Job): SecondMaterial[] {
+  const asked = new Map<Purpose, SecondMaterial>();
   const watched: typeof work = {
     ...work,
     second: (need) => {

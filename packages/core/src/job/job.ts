@@ -7,7 +7,7 @@ import type { Family } from '../family/family';
 import { warmedTo } from '../rules/ambient';
 import { withConditions } from '../methods/begin';
 import { postCure } from '../methods/cure';
-import { layOut, type LayOut } from '../schedule/layOut';
+import { scheduleJob, type ScheduleResult } from '../schedule/scheduleJob';
 import { minuteOfDay, type Zone } from '../units/zone';
 import type { SiteSettings } from '../site/site';
 import type { Demand } from '../survey/demand';
@@ -25,7 +25,7 @@ export interface Job {
   family: Family;
   draft: Draft;
   steps: readonly StepDraft[];
-  laid: LayOut;
+  laid: ScheduleResult;
 }
 
 export interface JobAsk {
@@ -123,7 +123,7 @@ export function jobFrom(work: Work, written?: Draft): Job {
   const draft = written ?? draftOf(work, family);
   const steps = withGates(work, draft.steps);
   const { site, survey } = work;
-  const laid = layOut({
+  const laid = scheduleJob({
     rounds: draft.rounds,
     steps,
     needed: loadedBy(draft.rounds),

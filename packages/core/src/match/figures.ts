@@ -3,7 +3,7 @@ import { word } from '../message/word';
 import type { UnitSystem } from '../units/quantities';
 import { figureOf, type Figure } from '../work/figure';
 import type { CardMatch, Judged } from './match';
-import { costAYear, YEAR_DAYS } from './rank';
+import { costPerYear, YEAR_DAYS } from './rank';
 
 /** The figure of the plan whose working belongs to a rule; the others compare a reading with the card. */
 const SUMS: Record<string, string> = {
@@ -40,7 +40,7 @@ function readyFigure({ serviceMin, besides, work }: CardMatch, ready: Figure): F
 /** The total cost, and the cost per year of life. */
 function moneyFigures(match: CardMatch): Record<string, Figure> {
   const { card, work, lifeDays, totalCost, materialCost, workCost, downtimeCost, besides } = match;
-  const a = costAYear(match);
+  const a = costPerYear(match);
   if (totalCost === null || a === null) return {};
   const { currency, name } = work.site;
   const total = [

@@ -8,7 +8,7 @@ import {
   fits,
   fitsBuilt,
   fitsIf,
-  listedTerms,
+  joinConditions,
   no,
   relaxCommon,
   type Judgement,
@@ -36,7 +36,7 @@ export const jobRules: Rule<JudgedJob>[] = [
       }
       if (terms.length > 0)
         return fitsIf(
-          () => listedTerms(terms.map((t) => t.condition)),
+          () => joinConditions(terms.map((t) => t.condition)),
           () => joined(terms.map((t) => t.because)),
           { steps: terms.every((t) => t.steps) ? terms.flatMap((t) => t.steps ?? []) : undefined },
         );

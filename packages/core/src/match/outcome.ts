@@ -1,5 +1,5 @@
 import { once } from '../calc/once';
-import { sharedByReads } from '../calc/reads';
+import { memoByReads } from '../calc/reads';
 import { secondTerms } from '../job/seconds';
 import { jobFrom, jobWarmC, workFor, type Job, type JobAsk } from '../job/job';
 import type { SystemCard } from '../materials/card';
@@ -7,7 +7,7 @@ import { kitPick, MOST_PACKS } from '../mix/kitPick';
 import type { Message } from '../message/message';
 import { warmedTo } from '../rules/ambient';
 import { aidProblem } from '../work/aids';
-import type { Laid } from '../schedule/layOut';
+import type { Laid } from '../schedule/scheduleJob';
 import type { Round, SecondTerm } from '../work/round';
 
 /** The result of a job in figures: all that its verdicts and its rank depend on. */
@@ -178,9 +178,9 @@ const isCurve = (value: object): boolean =>
 /** Computes the jobs of many cards; cards that read the same input share a result. */
 export function jobsShared(): (ask: Ask) => JudgedJob {
   // Jobs with the same number of conditions are alike.
-  const byTerms = new Map<number, ReturnType<typeof sharedByReads<SystemCard, Outcome>>>();
+  const byTerms = new Map<number, ReturnType<typeof memoByReads<SystemCard, Outcome>>>();
   return (ask) => {
-    const shared = byTerms.get(ask.terms) ?? sharedByReads<SystemCard, Outcome>(isCurve);
+    const shared = byTerms.get(ask.terms) ?? memoByReads<SystemCard, Outcome>(isCurve);
     byTerms.set(ask.terms, shared);
     const outcome = shared(ask.card, (card) => asDone({ ...ask, card }).outcome);
     const { heldC } = outcome;

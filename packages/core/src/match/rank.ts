@@ -19,7 +19,7 @@ export interface Criterion {
 export const YEAR_DAYS = 365;
 
 /** The cost per expected year of life; null if cost or life is unknown. */
-export const costAYear = ({ totalCost, lifeDays }: CardMatch): number | null =>
+export const costPerYear = ({ totalCost, lifeDays }: CardMatch): number | null =>
   totalCost === null ? null : (totalCost / lifeDays) * YEAR_DAYS;
 
 /**
@@ -33,7 +33,7 @@ export const criteria: Criterion[] = [
     quantity: 'money',
     better: 'less',
     weight: { lasting: 1, stopgap: 0 },
-    of: costAYear,
+    of: costPerYear,
   },
   {
     id: 'ready',

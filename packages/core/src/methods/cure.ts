@@ -4,7 +4,7 @@ import { celsius, joined, m, minutes, type Message } from '../message/message';
 import type { Round } from '../work/round';
 import type { StepDraft } from '../work/step';
 import type { Work } from '../work/work';
-import { setsWet } from './gate';
+import { setsInWater } from './gate';
 import { notBefore, step, wrong, type More } from './step';
 
 /** Nobody touches it until it is ready. */
@@ -19,7 +19,7 @@ export const leave = (work: Work, round: Round, extra?: Message): StepDraft =>
       joined([
         m('Keep it at {temp} or warmer{dry, select, yes { and dry} other {}}. Hard is not cured.', {
           temp: celsius(work.tempC),
-          dry: work.card.damp === 'dry' && !setsWet(work) ? 'yes' : 'no',
+          dry: work.card.damp === 'dry' && !setsInWater(work) ? 'yes' : 'no',
         }),
         extra ?? null,
       ]),

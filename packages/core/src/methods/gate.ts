@@ -6,7 +6,7 @@ import { prep, type Extra } from './prepStep';
 import { wrong } from './step';
 
 /** Sets in water: neither dew point nor rain matters. */
-export const setsWet = ({ card }: Pick<Work, 'card'>): boolean =>
+export const setsInWater = ({ card }: Pick<Work, 'card'>): boolean =>
   card.damp === 'wet' || card.damp === 'under-water';
 
 /** Steps that keep the place warm or dry, before the gate; empty if none are needed. */
@@ -94,7 +94,7 @@ export const heldNeeds = ({ heldC }: Work): Need[] =>
 /** The gate: stops the job before any material is opened. What sets in water only needs warmth. */
 export const gate = (work: Work, more?: Extra): StepDraft => {
   const { minAboveDewC, minSurfaceC, maxSurfaceC, maxRhPct } = work.card.ambient;
-  if (setsWet(work))
+  if (setsInWater(work))
     return prep(
       'water-temp',
       'gate',

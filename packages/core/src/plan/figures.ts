@@ -4,7 +4,7 @@ import { MILESTONE_NAMES } from '../materials/milestones';
 import { endingIn, figureOf, type Figure } from '../work/figure';
 import { grossWorking, momentsOf, neededOn, timeTo, type Round } from '../work/round';
 import type { Work } from '../work/work';
-import type { Laid } from '../schedule/layOut';
+import type { Laid } from '../schedule/scheduleJob';
 import { roundFigures } from './figuresOfRound';
 
 const READINGS = ['readings.airC', 'readings.rhPct', 'readings.surfaceC'];

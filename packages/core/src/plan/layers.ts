@@ -9,7 +9,7 @@ import type { Plan } from './plan';
  * A drawing spec with the plan's decisions in place of the sketch: plies and overlaps, sand bed, strip and margin, band
  * of paste. Reads the plan’s figures and card; knows no family.
  */
-export function asPlanned(spec: SectionSpec, plan: Plan, text: Lettering): SectionSpec {
+export function specAsPlanned(spec: SectionSpec, plan: Plan, text: Lettering): SectionSpec {
   const { figures, card } = plan;
   const value = (id: string): number | null => figures[id]?.value ?? null;
   const [layers, length] = [value('layers'), value('wrapLength')];
@@ -55,7 +55,7 @@ export function layersText({ figures, card }: Plan): string {
 }
 
 /** The caption for the service medium; null if the family does not ask for it. */
-export function metText({ family, service }: Survey, units: UnitSystem): string | null {
+export function serviceText({ family, service }: Survey, units: UnitSystem): string | null {
   if (!familyOf(family).groups.some((g) => g.id === 'service')) return null;
   return `${MEDIUM_NAMES[service.medium].toLowerCase()} ${say(service.mediumC, 'temperature', units)}`;
 }

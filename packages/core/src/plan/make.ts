@@ -8,7 +8,7 @@ import { judge, type CardMatch } from '../match/match';
 import { effortOf, jobAlone } from '../match/outcome';
 import { approval, withConditions } from '../methods/begin';
 import { byHand } from '../rules/rule';
-import type { Laid, LaidStep } from '../schedule/layOut';
+import type { Laid, ScheduledStep } from '../schedule/scheduleJob';
 import type { SiteSettings } from '../site/site';
 import { figureOf } from '../work/figure';
 import { momentsOf, neededOn, type Round } from '../work/round';
@@ -85,7 +85,7 @@ function meeting({ work, steps: all, draft }: Job, match: CardMatch): StepDraft[
   return [...approvals, ...withConditions({ ...work, terms: terms.length }, steps, terms)];
 }
 
-function stepOf({ draft, id, minutes }: LaidStep): Step {
+function stepOf({ draft, id, minutes }: ScheduledStep): Step {
   return {
     id,
     name: draft.name,

@@ -1,6 +1,6 @@
 import { familyOf, type Survey } from '../families/registry';
 import { draftFields, type Placed, type SurveyDraft } from '../form/draft';
-import { asText, middle, supposedSurvey } from '../form/suppose';
+import { asText, middle, assumedSurvey } from '../form/suppose';
 import { matchAll } from '../match/match';
 import { rank } from '../match/rank';
 import type { Card, SystemCard } from '../materials/card';
@@ -14,7 +14,7 @@ import type { WeatherHour } from '../work/context';
 import { makePlan } from './make';
 
 /** What the questions of a survey are evaluated with: every card, the site, and the known context. */
-export interface MatteringAsk {
+export interface EffectInput {
   draft: SurveyDraft;
   units: UnitSystem;
   cards: readonly Card[];
@@ -31,7 +31,7 @@ interface Outcome {
   out: boolean;
 }
 
-function outcomeOf(survey: Survey, { cards, site, hours = [], shelf }: MatteringAsk): Outcome {
+function outcomeOf(survey: Survey, { cards, site, hours = [], shelf }: EffectInput): Outcome {
   const systems = cards.filter((c): c is SystemCard => c.role === 'system');
   const known = { ...weatherFor(survey, hours), shelf, library: cards };
   const ranked = rank(matchAll(survey, systems, site, known), survey.intent);
@@ -54,7 +54,7 @@ function outcomeOf(survey: Survey, { cards, site, hours = [], shelf }: Mattering
 }
 
 /** The result for both intents: Match ranks both. */
-function comesTo(survey: Survey, ask: MatteringAsk): Outcome {
+function comesTo(survey: Survey, ask: EffectInput): Outcome {
   const both = INTENTS.map((intent) => outcomeOf({ ...survey, intent }, ask));
   return { told: both.map((o) => o.told).join('\n'), out: both.every((o) => o.out) };
 }
@@ -79,10 +79,10 @@ const asUsual = (draft: SurveyDraft): Placed[] => {
  * The paths of questions whose every answer leads to the same verdicts, ranks and plan, given the present answers; open
  * ones count as typical. Pure, some tenths of a second: for a worker.
  */
-export function silentFields(ask: MatteringAsk): string[] {
+export function fieldsWithoutEffect(ask: EffectInput): string[] {
   const { draft, units } = ask;
   if (draft.shapes.length === 0) return [];
-  const plain = supposedSurvey(draft, units);
+  const plain = assumedSurvey(draft, units);
   if (!plain) return [];
   const now = comesTo(plain, ask);
   // Nothing fits, perhaps because of an assumed answer: nothing is hidden yet.
@@ -93,7 +93,7 @@ export function silentFields(ask: MatteringAsk): string[] {
   return asUsual(draft).flatMap((placed) => {
     const { path } = placed;
     const changes = others(placed, units, draft.texts[path] ?? '').some((text) => {
-      const tried = supposedSurvey({ ...draft, texts: { ...draft.texts, [path]: text } }, units);
+      const tried = assumedSurvey({ ...draft, texts: { ...draft.texts, [path]: text } }, units);
       return tried !== null && comesTo(tried, ask).told !== now.told;
     });
     return changes ? [] : [path];

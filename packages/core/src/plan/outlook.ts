@@ -5,8 +5,8 @@ import { chanceOfReady } from '../cure/readiness';
 import type { Job } from '../job/job';
 import { MINUTE } from '../units/clock';
 import { celsius, m, minutes, type Message } from '../message/message';
-import { setsWet } from '../methods/gate';
-import type { Laid } from '../schedule/layOut';
+import { setsInWater } from '../methods/gate';
+import type { Laid } from '../schedule/scheduleJob';
 import { offsetMin } from '../units/zone';
 import { figureOf, type Figure } from '../work/figure';
 import { historyFrom, neededOn, timeTo, type Round } from '../work/round';
@@ -147,7 +147,7 @@ export function workWindows(
   main: Round,
 ): z.infer<typeof WorkWindow>[] | null {
   const { weather } = work.context;
-  if (!weather || weather.length === 0 || setsWet(work)) return null;
+  if (!weather || weather.length === 0 || setsInWater(work)) return null;
   const mixes = [...laid.mixedAt.values()];
   const from = Math.min(...mixes.map((x) => x.first));
   const to = Math.max(...mixes.map((x) => x.placed));

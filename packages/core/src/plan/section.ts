@@ -2,7 +2,7 @@ import { familyOf, type Damage } from '../families/registry';
 import { seedOf, type Drawing, type SectionRequest } from '../section/drawing';
 import { slabSection } from '../section/slab';
 import { lettering } from '../section/spec';
-import { asPlanned } from './layers';
+import { specAsPlanned } from './layers';
 import type { Plan } from './plan';
 
 /** What to draw of a damage; with a plan, its decided layers. */
@@ -13,5 +13,5 @@ export function drawSection(family: string, damage: Damage, options: SectionOpti
   const request = { ...options, seed: seedOf(`${options.tag}|${damage.shape}`) };
   const text = lettering(options);
   const sketched = familyOf(family).section(damage as never, text);
-  return slabSection(options.plan ? asPlanned(sketched, options.plan, text) : sketched, request);
+  return slabSection(options.plan ? specAsPlanned(sketched, options.plan, text) : sketched, request);
 }

@@ -24,7 +24,7 @@ export const approvedRule: Rule = {
 };
 
 /** Rules for what is easily forgotten: approvals, loading, surfaces that nothing bonds to, the room next door. */
-export const foundRules: Rule[] = [
+export const forgottenRules: Rule[] = [
   approvedRule,
   {
     id: 'strain',

@@ -3,7 +3,7 @@ import { AREA_NAMES, INTENT_NAMES, NEARBY_NAMES, PERMISSION_NAMES } from '../mat
 import type { RouteCondition } from '../survey/refusal';
 import type { Work } from '../work/work';
 import { joined, m, mm } from '../message/message';
-import { atMost, fits, fitsIf, listedTerms, no, relaxBy, relaxCommon, type Rule } from './rule';
+import { atMost, fits, fitsIf, joinConditions, no, relaxBy, relaxCommon, type Rule } from './rule';
 
 /** The conditions of a family's route: approvals are separate from work. */
 const routeRule = (
@@ -20,7 +20,7 @@ const routeRule = (
     const conditions = pick(work);
     if (conditions.length === 0) return fits(none);
     return fitsIf(
-      () => listedTerms(conditions.map((c) => c.condition)),
+      () => joinConditions(conditions.map((c) => c.condition)),
       () => joined(conditions.map((c) => c.because)),
       { who: conditions[0]?.who },
     );

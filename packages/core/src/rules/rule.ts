@@ -74,7 +74,7 @@ const written = (words: Words): Message =>
   typeof words === 'string' ? m(words) : typeof words === 'function' ? words() : words;
 
 /** Conditions in a row within a sentence. */
-export const listedTerms = (terms: readonly Message[]): Message =>
+export const joinConditions = (terms: readonly Message[]): Message =>
   m(
     terms.map((_, i) => `{t${i}}`).join(', and '),
     Object.fromEntries(terms.map((t, i) => [`t${i}`, t])),

@@ -3,7 +3,7 @@ import { m, mm, q } from '../message/message';
 import { bondHolds } from '../work/bond';
 import { FITTING_FACTOR } from '../work/wrap';
 import { buildRules } from './build';
-import { foundRules } from './found';
+import { forgottenRules } from './found';
 import { mediumRules } from './medium';
 import { atLeast, atMost, fits, fitsIf, LOOKED_EARLY, no, relaxBy, type Rule } from './rule';
 
@@ -118,7 +118,7 @@ export const serviceRules: Rule[] = [
       return no('It is rigid and cracks where it must bend.', { against });
     },
   },
-  ...foundRules,
+  ...forgottenRules,
   ...buildRules,
   {
     id: 'load',

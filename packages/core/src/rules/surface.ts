@@ -22,8 +22,8 @@ function wetPlug({ demand, schools, card, second }: Work): string | null {
   if (!leaks || schools.plug === 'wrap') return null;
   const { longestMm } = demand;
   const plug = second({ purpose: 'plug', wetted: true, longestMm, under: card });
-  const setsWet = DAMP.indexOf(plug.card.damp) >= DAMP.indexOf('wet');
-  return setsWet && !plug.problem ? plug.card.code : null;
+  const setsInWater = DAMP.indexOf(plug.card.damp) >= DAMP.indexOf('wet');
+  return setsInWater && !plug.problem ? plug.card.code : null;
 }
 
 /** Whether it bonds to this substrate, prepared with these tools, at this dampness, in this air. */

@@ -2,8 +2,8 @@ import { m, type Message } from '../message/message';
 import { clockText } from '../schedule/clock';
 import { MINUTE } from '../units/clock';
 import type { Zone } from '../units/zone';
-import type { PlanGist } from './gist';
-import { nextAct, roundOfBatch, type MixedBatch, type NextAct } from './nextAct';
+import type { PlanSummary } from './planSummary';
+import { nextAction, roundOfBatch, type MixedBatch, type NextAction } from './nextAction';
 
 /** A moment of a running repair at which somebody must be told something, epoch ms. */
 export interface Call {
@@ -25,10 +25,10 @@ export const soonAt = (opens: number, closes: number): number =>
 /** More calls than any repair has from its last mix to its sign-off. */
 const MOST_CALLS = 12;
 
-const told = ({ say, second }: NextAct): Message => m('{say} {second}', { say, second });
+const told = ({ say, second }: NextAction): Message => m('{say} {second}', { say, second });
 
 /** The calls of a batch during its working life, and at its end. */
-function ofPail(plan: PlanGist, pail: MixedBatch, zone: Zone): Call[] {
+function callsOfBatch(plan: PlanSummary, pail: MixedBatch, zone: Zone): Call[] {
   const batch = roundOfBatch(plan, pail.batchNo)?.batches.find((b) => b.no === pail.batchNo);
   if (!batch) return [];
   const at = (minutes: number) => pail.startedAt + minutes * MINUTE;
@@ -56,21 +56,21 @@ function ofPail(plan: PlanGist, pail: MixedBatch, zone: Zone): Call[] {
  * opens, will close soon and has closed, and the end of the cure. None before the first mix. Each call says the next
  * action at that time.
  */
-export function callsOf(plan: PlanGist, mixes: readonly MixedBatch[], zone: Zone): Call[] {
+export function callsOf(plan: PlanSummary, mixes: readonly MixedBatch[], zone: Zone): Call[] {
   const sound = mixes.filter((x) => !x.binned);
   const wet = sound.filter((x) => x.placedAt === null);
   if (wet.length > 0)
-    return wet.flatMap((pail) => ofPail(plan, pail, zone)).sort((p, q) => p.at - q.at);
+    return wet.flatMap((pail) => callsOfBatch(plan, pail, zone)).sort((p, q) => p.at - q.at);
   const calls: Call[] = [];
   let at = Math.max(...sound.map((x) => x.startedAt));
-  let act = sound.length > 0 ? nextAct(plan, mixes, at, zone) : null;
+  let act = sound.length > 0 ? nextAction(plan, mixes, at, zone) : null;
   while (act?.clockTo && act.clockTo > at && calls.length < MOST_CALLS) {
     const { clockTo, phase } = act;
     if (phase === 'overcoat') {
       calls.push({ at: soonAt(at, clockTo), urgent: true, say: told(act) });
     }
     at = clockTo + 1;
-    const then: NextAct | null = nextAct(plan, mixes, at, zone);
+    const then: NextAction | null = nextAction(plan, mixes, at, zone);
     if (then && then.phase !== phase)
       calls.push({ at, urgent: then.phase === 'overcoat-missed', say: told(then) });
     act = then;

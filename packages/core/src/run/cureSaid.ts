@@ -6,13 +6,13 @@ import { dayClockText } from '../schedule/clock';
 import { MINUTE } from '../units/clock';
 import type { Zone } from '../units/zone';
 import { figureOf, type Figure } from '../work/figure';
-import type { CureRun } from './asItRuns';
+import type { CureForecast } from './runPlan';
 
 /** A smaller difference counts as on time, minutes. */
 const AS_PLANNED = 1;
 
 /** By how much the awaited milestone is late, in a few words. */
-export function cureMoved({ minutes: learned, plannedMin, stalled }: CureRun): Message {
+export function cureDelayText({ minutes: learned, plannedMin, stalled }: CureForecast): Message {
   const by = learned - plannedMin;
   if (stalled) return m('It does not cure');
   if (Math.abs(by) < AS_PLANNED) return m('As planned');
@@ -25,7 +25,7 @@ export function cureMoved({ minutes: learned, plannedMin, stalled }: CureRun): M
 const OFF_RATIO = 3;
 
 /** Why it moved: the last temperature, the assumed one, the result of a sample. `now` in epoch ms. */
-export function cureBecause(run: CureRun, now: number, zone: Zone): Message {
+export function cureReason(run: CureForecast, now: number, zone: Zone): Message {
   const { lastC, lastMin, mixedAt, lasts, slow, stalled, progress } = run;
   const temp = lastC === null ? null : celsius(lastC);
   const at = dayClockText(mixedAt + lastMin * MINUTE, now, zone);
@@ -59,7 +59,7 @@ export const momentFigure = (id: MilestoneId, { minutes: takes, working }: Learn
   figureOf(`cure.${id}`, MILESTONE_NAMES[id], takes, 'time', [...working]);
 
 /** The share of the cure at a moment, epoch ms, and its duration from mixing, each with its working. */
-export function cureFigures(run: CureRun, now: number): { share: Figure; takes: Figure } {
+export function cureFigures(run: CureForecast, now: number): { share: Figure; takes: Figure } {
   const { progress, lastMin, paceMin, mixedAt, working } = run;
   const since = Math.max(0, (now - mixedAt) / MINUTE - lastMin);
   const share = Math.min(1, progress + (paceMin === null ? 0 : since / paceMin)) * 100;

@@ -3,9 +3,9 @@ import { usableMinutes, type Plan } from '../plan/plan';
 import { dayClockText } from '../schedule/clock';
 import type { Zone } from '../units/zone';
 import { MINUTE } from '../units/clock';
-import type { Deed } from './deeds';
-import { gistOf } from './gistOf';
-import { curedAt, type MixedBatch } from './nextAct';
+import type { Task } from './tasks';
+import { planSummaryOf } from './planSummaryOf';
+import { curedAt, type MixedBatch } from './nextAction';
 
 /** How a job stands against its plan during one task. */
 export interface Pace {
@@ -22,14 +22,14 @@ export interface Pace {
 const ON_TIME = 1;
 
 /** Remaining work with a task's batch, from this task on, minutes of the plan. */
-function leftWith(deeds: readonly Deed[], at: Deed): number {
-  const own = deeds.filter((d) => d.batch?.no === at.batch?.no && d.fromMin >= at.fromMin);
+function leftWith(tasks: readonly Task[], at: Task): number {
+  const own = tasks.filter((d) => d.batch?.no === at.batch?.no && d.fromMin >= at.fromMin);
   return own.reduce((sum, d) => sum + d.toMin - d.fromMin, 0);
 }
 
 function pailOf(
-  deeds: readonly Deed[],
-  at: Deed,
+  tasks: readonly Task[],
+  at: Task,
   mixes: readonly MixedBatch[],
   now: number,
 ): Pace['pail'] {
@@ -38,7 +38,7 @@ function pailOf(
     batch && mixes.find((x) => x.batchNo === batch.no && !x.binned && x.placedAt === null);
   if (!open) return null;
   // How much of this task is done is unknown: all of it counts, so that the warning comes early.
-  const need = leftWith(deeds, at);
+  const need = leftWith(tasks, at);
   const left = (open.startedAt - now) / MINUTE + usableMinutes(batch);
   const spareMin = left - need;
   const values = { left: minutes(Math.max(0, left)), need: minutes(need) };
@@ -62,21 +62,21 @@ function pailOf(
  */
 export function paceOf(
   plan: Plan,
-  deeds: readonly Deed[],
-  at: Deed,
+  tasks: readonly Task[],
+  at: Task,
   mixes: readonly MixedBatch[],
   now: number,
   zone: Zone,
   notBefore = now,
 ): Pace {
-  const gist = gistOf(plan);
-  const since = (Math.max(now, notBefore) - gist.startAt) / MINUTE;
+  const summary = planSummaryOf(plan);
+  const since = (Math.max(now, notBefore) - summary.startAt) / MINUTE;
   const behindMin =
     since > at.toMin ? since - at.toMin : since < at.fromMin ? since - at.fromMin : 0;
-  const planned = gist.startAt + (plan.readyMin + behindMin) * MINUTE;
-  const ready = Math.max(curedAt(gist, mixes) ?? planned, now);
-  const inTime = ready <= gist.deadline;
-  const spare = Math.abs(gist.deadline - ready) / MINUTE;
+  const planned = summary.startAt + (plan.readyMin + behindMin) * MINUTE;
+  const ready = Math.max(curedAt(summary, mixes) ?? planned, now);
+  const inTime = ready <= summary.deadline;
+  const spare = Math.abs(summary.deadline - ready) / MINUTE;
   const state = behindMin > ON_TIME ? 'behind' : behindMin < -ON_TIME ? 'ahead' : 'even';
   return {
     behindMin,
@@ -91,6 +91,6 @@ export function paceOf(
         spare: minutes(spare),
       },
     ),
-    pail: pailOf(deeds, at, mixes, now),
+    pail: pailOf(tasks, at, mixes, now),
   };
 }

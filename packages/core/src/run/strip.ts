@@ -3,7 +3,7 @@ import { MINUTE } from '../units/clock';
 import { clockText } from '../schedule/clock';
 import type { Zone } from '../units/zone';
 import type { CureState } from '../schedule/state';
-import type { GistRound, PlanGist } from './gist';
+import type { SummaryRound, PlanSummary } from './planSummary';
 
 export interface Strip {
   segments: { state: CureState; from: number; to: number }[];
@@ -19,7 +19,7 @@ export interface Strip {
 }
 
 /** The wait of a round: for the milestone that the service loads, or for the next round. */
-function waitOf(plan: PlanGist, round: GistRound): number {
+function waitOf(plan: PlanSummary, round: SummaryRound): number {
   const needed = round.milestones.find((x) => x.id === round.needed)?.minutes;
   if (needed !== undefined) return needed + (round.id === plan.mainRound ? plan.cureStepsMin : 0);
   const tack = round.milestones.find((x) => x.id === 'tackFree')?.minutes ?? 0;
@@ -30,7 +30,7 @@ function waitOf(plan: PlanGist, round: GistRound): number {
  * The bar of a round that was (or will be) mixed at `mixedAt`, epoch ms. States in order: wet until placing must stop,
  * late until the working life ends, curing until the awaited milestone, then set.
  */
-export function stripOf(plan: PlanGist, round: GistRound, mixedAt: number): Strip {
+export function stripOf(plan: PlanSummary, round: SummaryRound, mixedAt: number): Strip {
   const [first] = round.batches;
   const waited = mixedAt + waitOf(plan, round) * MINUTE;
   const lifeEnds = mixedAt + (first?.lifeMin ?? 0) * MINUTE;

@@ -12,7 +12,7 @@ import {
   type Wear,
 } from '../materials/words';
 import { m } from '../message/message';
-import { skinAsks } from './found';
+import { conditionsOfSkin } from './found';
 import type { RefusalReason, RouteCondition } from './refusal';
 
 /** A damage for calculation: the solid to fill, its build, the wall left behind it. */
@@ -140,7 +140,7 @@ const crackedBy = (material: Substrate, met: ServiceNeed): RefusalReason[] => {
 /** A demand from a survey’s common parts and the family's statements; absent parts demand nothing. */
 export function demandOf({ parent, service, site }: Common, given: Given): Demand {
   const met = { ...service, ...given.service };
-  const under = skinAsks(parent.skin ?? 'bare');
+  const under = conditionsOfSkin(parent.skin ?? 'bare');
   return {
     material: parent.material,
     wrap: null,

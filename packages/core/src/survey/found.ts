@@ -127,4 +127,4 @@ const SKIN_ASKS: Record<Skin, Asks> = {
 };
 
 /** What to do, and who decides, for what covers or has soaked into the substrate. */
-export const skinAsks = (on: Skin): Asks => SKIN_ASKS[on];
+export const conditionsOfSkin = (on: Skin): Asks => SKIN_ASKS[on];

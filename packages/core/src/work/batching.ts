@@ -146,7 +146,7 @@ function byKits(ask: Ask, base: number, pace: number): Tried {
   };
 }
 
-function byPail(ask: Ask, base: number, tempC: number, pace: number): Tried {
+function byVessel(ask: Ask, base: number, tempC: number, pace: number): Tried {
   const { card, site, totalMl, touches, whole } = ask;
   const { cure } = card;
   const perMl = sum(touches, (t) => t.placing) / pace + sum(touches, (t) => t.spread) / totalMl;
@@ -216,7 +216,7 @@ export function batching(ask: Ask): Batching {
     const pace = pace0 * (1 + MORE_HANDS * moreHands);
     const tried = ask.kits
       ? byKits(ask, life.minutes, pace)
-      : byPail(ask, life.minutes, pailC, pace);
+      : byVessel(ask, life.minutes, pailC, pace);
     if ('why' in tried) return tried;
     const cooled = pailC < tempC;
     const chose =

@@ -1,6 +1,6 @@
 import {
   checkPlan,
-  deedsOf,
+  tasksOf,
   MINUTE,
   paceOf,
   parseQuantity,
@@ -70,27 +70,27 @@ const withoutCards = (plan: Plan) => ({ ...plan, card: null, cards: null });
 const mixOf = (plan: Plan, code: string | undefined) => (plan.cards[code ?? ''] ?? plan.card).mix;
 
 /** All tasks one at a time: none missing, none twice, in order of time. */
-const oneAtATime: Law = (plan) => {
-  const deeds = deedsOf(plan);
+const lockById: Law = (plan) => {
+  const tasks = tasksOf(plan);
   const batches = planBatches(plan);
   const due = plan.steps.flatMap((s) => {
     const own = batches.filter((b) => s.eachBatch && b.round === s.round);
     return own.length > 0 ? own.map((b) => `${s.id}/${b.no}`) : [s.id];
   });
-  const told = deeds.map((d) => d.id).sort();
-  const emptied = deeds.filter((d) => d.empties).map((d) => d.batch?.no);
-  const order = deeds.flatMap((deed, i) => {
-    const before = deeds[i - 1];
+  const told = tasks.map((d) => d.id).sort();
+  const emptied = tasks.filter((d) => d.empties).map((d) => d.batch?.no);
+  const order = tasks.flatMap((task, i) => {
+    const before = tasks[i - 1];
     if (!before) return [];
     return [
       ...unless(
-        deed.fromMin >= before.fromMin - ROUNDING_MIN && deed.toMin >= deed.fromMin,
-        () => `${deed.id} from ${deed.fromMin} to ${deed.toMin}, after ${before.id}`,
+        task.fromMin >= before.fromMin - ROUNDING_MIN && task.toMin >= task.fromMin,
+        () => `${task.id} from ${task.fromMin} to ${task.toMin}, after ${before.id}`,
       ),
       // A batch is used up before the next one is mixed.
       ...unless(
-        !before.batch || before.batch.no === deed.batch?.no || before.empties,
-        () => `${deed.id} before batch ${before.batch?.no} is used up`,
+        !before.batch || before.batch.no === task.batch?.no || before.empties,
+        () => `${task.id} before batch ${before.batch?.no} is used up`,
       ),
     ];
   });
@@ -106,23 +106,23 @@ const oneAtATime: Law = (plan) => {
 
 /** Done exactly by plan, the job is never behind, nor is a batch short of time. */
 const neverBehind: Law = (plan) => {
-  const deeds = deedsOf(plan);
-  return deeds.flatMap((deed) => {
-    const at = Date.parse(plan.survey.window.startAt) + deed.fromMin * MINUTE;
-    const { batch } = deed;
-    const startedAt = at + ((batch?.mixedAtMin ?? 0) - deed.fromMin) * MINUTE;
+  const tasks = tasksOf(plan);
+  return tasks.flatMap((task) => {
+    const at = Date.parse(plan.survey.window.startAt) + task.fromMin * MINUTE;
+    const { batch } = task;
+    const startedAt = at + ((batch?.mixedAtMin ?? 0) - task.fromMin) * MINUTE;
     const mixes = batch ? [{ batchNo: batch.no, startedAt, placedAt: null, binned: false }] : [];
-    const pace = paceOf(plan, deeds, deed, mixes, at, 'UTC');
+    const pace = paceOf(plan, tasks, task, mixes, at, 'UTC');
     const said = (['metric', 'us'] as const).map((units) => word(pace.say, units));
     return [
       ...unless(
         Math.abs(pace.behindMin) < ON_TIME_MIN && (pace.pail?.spareMin ?? 0) >= -ON_TIME_MIN,
-        () => `${deed.id}: ${pace.behindMin} min behind, ${pace.pail?.spareMin} min left`,
+        () => `${task.id}: ${pace.behindMin} min behind, ${pace.pail?.spareMin} min left`,
       ),
       ...said.flatMap((text) =>
         unless(
           /^On time: back in service .* (needed|late)\.$/.test(text),
-          () => `${deed.id}: ${text}`,
+          () => `${task.id}: ${text}`,
         ),
       ),
     ];
@@ -245,7 +245,7 @@ const placedInTime: Law = (plan) =>
 /** All laws by name, as a failing test prints them. */
 export const LAWS: Readonly<Record<string, Law>> = {
   checked,
-  oneAtATime,
+  lockById,
   neverBehind,
   weighable,
   countable,

@@ -2,13 +2,13 @@ import { clockText, DAY, dateText, HOUR, STATION_NAMES, type Axis } from '@kelmo
 import { router } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
-import { lazily } from '@/shared/beyond/lazily';
-import { beyond } from '@/shared/beyond/useBeyond';
-import { Frame, SendState } from '@/features/frame';
+import { lazyComponent } from '@/shared/beyond/lazyComponent';
+import { beyond } from '@/shared/beyond/useLaterChunk';
+import { Frame, OutboxState } from '@/features/frame';
 import { listAxis, ownAxis } from '@/shared/repairs/benchAxis';
 import { openRepair } from '@/shared/repairs/openRepair';
-import { placeOf, useActs, useRows, type ActRow } from '@/shared/repairs/useActs';
-import { sayError, useSiteQuery } from '@/store/api';
+import { placeOf, useBenchRows, useRows, type BenchRow } from '@/shared/repairs/useBenchRows';
+import { errorText, useSiteQuery } from '@/store/api';
 import { unfinishedOf } from '@/store/drafts';
 import { useAppSelector } from '@/store/hooks';
 import { usePerson } from '@/store/usePerson';
@@ -25,9 +25,9 @@ import { useWords } from '@/shared/ui/useWords';
 /** About as many running repairs as fill a phone's screen. */
 const IN_SIGHT = 4;
 
-const RepairAside = lazily(async () => (await beyond()).RepairAside);
+const RepairAside = lazyComponent(async () => (await beyond()).RepairAside);
 
-function Head({ row, right }: { row: ActRow['row']; right: string }) {
+function Head({ row, right }: { row: BenchRow['row']; right: string }) {
   return (
     <View className="flex-row items-center gap-2.5">
       <Tag text={row.tag} />
@@ -49,7 +49,7 @@ function Running({
   now,
   ruling,
 }: {
-  item: ActRow;
+  item: BenchRow;
   axis: Axis;
   width: number;
   now: number;
@@ -91,7 +91,7 @@ function Running({
         </View>
       </View>
       {strips.map((s) => {
-        const atHand = s.round.id === act.round.id;
+        const isCurrent = s.round.id === act.round.id;
         return (
           <View key={s.round.id}>
             {strips.length > 1 ? (
@@ -99,12 +99,12 @@ function Running({
                 {tell(s.round.name)}, {s.round.cardCode}
               </Txt>
             ) : null}
-            {atHand && own ? <AxisRuler axis={own} now={now} label={clockText(now, zone)} /> : null}
+            {isCurrent && own ? <AxisRuler axis={own} now={now} label={clockText(now, zone)} /> : null}
             <CureStrip
-              strip={atHand ? act.strip : s.strip}
-              axis={(atHand && own) || axis}
+              strip={isCurrent ? act.strip : s.strip}
+              axis={(isCurrent && own) || axis}
               now={now}
-              height={ruling && atHand ? 26 : 14}
+              height={ruling && isCurrent ? 26 : 14}
               withWindow={s.strip.window !== null}
             />
           </View>
@@ -114,7 +114,7 @@ function Running({
   );
 }
 
-function Stopped({ item }: { item: ActRow }) {
+function Stopped({ item }: { item: BenchRow }) {
   const { row } = item;
   const layout = useLayout();
   const { tell } = useWords();
@@ -165,11 +165,11 @@ function Unfinished() {
 }
 
 /** Repairs that do not run: stopped, unfinished, due for a look, not begun. In that order. */
-function NotRunning({ acts, now }: { acts: readonly ActRow[]; now: number }) {
+function NotRunning({ benchRows, now }: { benchRows: readonly BenchRow[]; now: number }) {
   const layout = useLayout();
   const { rows: closed } = useRows({ status: 'closed', q: '' });
-  const stopped = acts.filter((a) => placeOf(a) === 'stopped');
-  const waiting = acts.filter((a) => placeOf(a) === 'waiting');
+  const stopped = benchRows.filter((a) => placeOf(a) === 'stopped');
+  const waiting = benchRows.filter((a) => placeOf(a) === 'waiting');
   const due = closed.filter(({ dueOn }) => dueOn !== null && Date.parse(dueOn) <= now + DAY);
   return (
     <>
@@ -223,13 +223,13 @@ export function BenchScreen() {
   const [width, setWidth] = useState(layout === 'phone' ? window.width : 0);
   const me = usePerson();
   const { data: site } = useSiteQuery();
-  const { acts, now, isLoading, error, refetch } = useActs({ status: 'open', q: '' });
-  const running = acts.filter((a) => placeOf(a) === 'running');
-  const stopped = acts.find((a) => placeOf(a) === 'stopped');
+  const { benchRows, now, isLoading, error, refetch } = useBenchRows({ status: 'open', q: '' });
+  const running = benchRows.filter((a) => placeOf(a) === 'running');
+  const stopped = benchRows.find((a) => placeOf(a) === 'stopped');
   const inner = width - useMargins();
   const axis = inner > 0 ? listAxis(now, inner, zone) : null;
   // Draws the visible part first and the rest in the next turn: on a slow phone the whole list takes a second.
-  const whole = useDeferredValue(acts.length > 0, false) || acts.length === 0;
+  const whole = useDeferredValue(benchRows.length > 0, false) || benchRows.length === 0;
   const first = running[0]?.row.id ?? stopped?.row.id;
   return (
     <Frame tab="bench" aside={first ? <RepairAside id={first} /> : null}>
@@ -246,7 +246,7 @@ export function BenchScreen() {
             <Txt as="label" className="flex-1" numberOfLines={1}>
               {layout === 'phone' ? site?.settings.name : ''}
             </Txt>
-            <SendState quiet />
+            <OutboxState quiet />
             {layout === 'phone' ? (
               <LinkButton
                 label={me?.name.split(' ')[0] ?? 'Settings'}
@@ -261,8 +261,8 @@ export function BenchScreen() {
           </View>
         </View>
         {isLoading ? <Skeleton /> : null}
-        {error && acts.length === 0 ? (
-          <Failed say={sayError(error)} retry={() => void refetch()} />
+        {error && benchRows.length === 0 ? (
+          <Failed say={errorText(error)} retry={() => void refetch()} />
         ) : null}
         {running.length > 0 && axis ? (
           <View className="border-b border-ink bg-sheet">
@@ -278,8 +278,8 @@ export function BenchScreen() {
             ))}
           </View>
         ) : null}
-        {whole ? <NotRunning acts={acts} now={now} /> : null}
-        {!isLoading && !error && acts.length === 0 ? (
+        {whole ? <NotRunning benchRows={benchRows} now={now} /> : null}
+        {!isLoading && !error && benchRows.length === 0 ? (
           <Empty
             title="Nothing runs."
             action={{ label: 'New repair', onPress: () => router.navigate('/new') }}

@@ -1,10 +1,10 @@
-import { mixedBatches, wetOf } from '@kelmot/contract';
-import { formatDuration, MINUTE, nextAct } from '@kelmot/core';
+import { mixedBatches, openBatchOf } from '@kelmot/contract';
+import { formatDuration, MINUTE, nextAction } from '@kelmot/core';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { clockOfPage } from '@/shared/ui/pageTitle';
+import { setTitleClock } from '@/shared/ui/pageTitle';
 import { speak } from '@/features/speech';
-import { useRows } from '@/shared/repairs/useActs';
+import { useRows } from '@/shared/repairs/useBenchRows';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { calledOut } from '@/store/view';
 import { Txt } from '@/shared/ui/Txt';
@@ -13,9 +13,9 @@ import { useWords } from '@/shared/ui/useWords';
 import { useZone } from '@/shared/ui/useZone';
 import { alarm } from './alarm';
 import { RunningProvider, runPath, useRunning, useStarted } from './running';
-import { useAwake } from './useAwake';
-import { useCalls, type CallOf } from './useCalls';
-import { useNotified } from './useNotified';
+import { useWakeLock } from './useWakeLock';
+import { useCalls, type RepairCall } from './useCalls';
+import { useNotificationClicks } from './useNotificationClicks';
 import { useWaits } from './useWaits';
 
 /** Update interval of the page title, ms. */
@@ -28,14 +28,14 @@ function TitleClock() {
   const rows = useRunning();
   const started = useStarted();
   useEffect(() => {
-    const clocks = rows.flatMap(({ gist, mixes, tag }) => {
-      const act = gist ? nextAct(gist, mixedBatches(mixes), now, zone) : null;
+    const clocks = rows.flatMap(({ summary, mixes, tag }) => {
+      const act = summary ? nextAction(summary, mixedBatches(mixes), now, zone) : null;
       return act?.clockTo && act.clockTo > now ? [{ tag, to: act.clockTo }] : [];
     });
     for (const { row, at } of started) if (at > now) clocks.push({ tag: row.tag, to: at });
     const [soonest] = clocks.sort((p, q) => p.to - q.to);
     const left = soonest && formatDuration(Math.ceil((soonest.to - now) / MINUTE));
-    clockOfPage(soonest ? `${left} ${soonest.tag}` : '');
+    setTitleClock(soonest ? `${left} ${soonest.tag}` : '');
   }, [rows, started, now, zone]);
   return null;
 }
@@ -52,11 +52,11 @@ export function Clocks({ children }: { children: ReactNode }) {
   const { rows } = useRows({ status: 'open', q: '' });
   const [heard, setHeard] = useState({ polite: '', assertive: '' });
   const running = useMemo(() => rows.filter((row) => row.mixes.length > 0), [rows]);
-  useAwake(running.some((row) => wetOf(row.mixes)));
-  useNotified();
+  useWakeLock(running.some((row) => openBatchOf(row.mixes)));
+  useNotificationClicks();
   const { calls, started } = useWaits(rows);
   const all = useMemo(() => ({ rows: running, started }), [running, started]);
-  useCalls(running, calls, ({ row, say, urgent }: CallOf) => {
+  useCalls(running, calls, ({ row, say, urgent }: RepairCall) => {
     const text = tell(say);
     dispatch(calledOut({ repairId: row.id, tag: row.tag, text, urgent }));
     setHeard((h) => ({ ...h, [urgent ? 'assertive' : 'polite']: `${row.tag}: ${text}` }));

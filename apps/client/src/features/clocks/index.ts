@@ -1,5 +1,5 @@
-export { CalledOut } from './CalledOut';
+export { CallBanner } from './CallBanner';
 export { Clocks } from './Clocks';
-export { RunElsewhere } from './RunElsewhere';
+export { OtherClocks } from './OtherClocks';
 export { askToNotify } from './alarm';
 export { useRunning } from './running';

@@ -6,7 +6,7 @@ import { createContext, useContext } from 'react';
 export const runPath = (repairId: string): `/repair/${string}/run` => `/repair/${repairId}/run`;
 
 /** A clock that somebody started at a step: its repair and station. Batches have their own clocks. */
-export interface StartedOf {
+export interface StartedClockOf {
   row: Pick<RepairRow, 'id' | 'tag'>;
   station: StationId;
   label: Message;
@@ -15,7 +15,7 @@ export interface StartedOf {
 
 interface AllRunning {
   rows: readonly RepairRow[];
-  started: readonly StartedOf[];
+  started: readonly StartedClockOf[];
 }
 
 const Running = createContext<AllRunning>({ rows: [], started: [] });
@@ -25,4 +25,4 @@ export const RunningProvider = Running.Provider;
 export const useRunning = (): readonly RepairRow[] => useContext(Running).rows;
 
 /** The clocks that were started at steps of all repairs at work that this device has. */
-export const useStarted = (): readonly StartedOf[] => useContext(Running).started;
+export const useStarted = (): readonly StartedClockOf[] => useContext(Running).started;

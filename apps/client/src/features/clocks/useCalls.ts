@@ -1,14 +1,14 @@
 import { mixedBatches, type RepairRow } from '@kelmot/contract';
 import { callsOf, type Call } from '@kelmot/core';
 import { useEffect, useMemo, useRef } from 'react';
-import { nowBy } from '@/store/clock';
+import { siteTime } from '@/store/clock';
 import { useAppSelector } from '@/store/hooks';
 import { useZone } from '@/shared/ui/useZone';
 
 /** Checks at least this often, ms: a device that slept, or whose clock was set, may be late. */
 const LOOK_MS = 30_000;
 
-export interface CallOf extends Call {
+export interface RepairCall extends Call {
   row: Pick<RepairRow, 'id' | 'tag'>;
 }
 
@@ -16,8 +16,8 @@ export interface CallOf extends Call {
  * The calls that came due after `since` and until now: the last one of each repair. After an absence only the present
  * state is called.
  */
-export function dueOf(calls: readonly CallOf[], since: number, now: number): CallOf[] {
-  const last = new Map<string, CallOf>();
+export function callsDue(calls: readonly RepairCall[], since: number, now: number): RepairCall[] {
+  const last = new Map<string, RepairCall>();
   for (const call of calls)
     if (call.at > since && call.at <= now) {
       last.delete(call.row.id);
@@ -29,15 +29,15 @@ export function dueOf(calls: readonly CallOf[], since: number, now: number): Cal
 /** Runs `call` at each moment of a running repair and of `waits`. A timer waits for the next moment; nothing polls. */
 export function useCalls(
   rows: readonly RepairRow[],
-  waits: readonly CallOf[],
-  call: (due: CallOf) => void,
+  waits: readonly RepairCall[],
+  call: (due: RepairCall) => void,
 ): void {
   const zone = useZone();
   const clock = useAppSelector((s) => s.clock);
   const calls = useMemo(() => {
     const ofRounds = (row: RepairRow) =>
-      row.gist && row.status === 'open'
-        ? callsOf(row.gist, mixedBatches(row.mixes), zone).map((c) => ({ ...c, row }))
+      row.summary && row.status === 'open'
+        ? callsOf(row.summary, mixedBatches(row.mixes), zone).map((c) => ({ ...c, row }))
         : [];
     return [...rows.flatMap(ofRounds), ...waits].sort((p, q) => p.at - q.at);
   }, [rows, waits, zone]);
@@ -46,13 +46,13 @@ export function useCalls(
     latest.current = call;
   });
   // Calls from before this page opened were made already, or are shown on the bench.
-  const since = useRef(nowBy(clock));
+  const since = useRef(siteTime(clock));
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout>;
     const look = () => {
       clearTimeout(timer);
-      const now = nowBy(clock);
-      const due = dueOf(calls, since.current, now);
+      const now = siteTime(clock);
+      const due = callsDue(calls, since.current, now);
       since.current = now;
       due.forEach((c) => latest.current(c));
       const next = calls.find((c) => c.at > now);

@@ -1,19 +1,19 @@
 import { isAtWork, type RepairRow } from '@kelmot/contract';
 import { useEffect, useMemo, useState } from 'react';
-import { useBeyond } from '@/shared/beyond/useBeyond';
-import { useViewsHere } from '@/shared/repairs/useWaitingViews';
-import { nowBy } from '@/store/clock';
+import { useLaterChunk } from '@/shared/beyond/useLaterChunk';
+import { useLocalViews } from '@/shared/repairs/useQueuedViews';
+import { siteTime } from '@/store/clock';
 import { useAppSelector } from '@/store/hooks';
 import { useZone } from '@/shared/ui/useZone';
-import type { StartedOf } from './running';
-import type { CallOf } from './useCalls';
+import type { StartedClockOf } from './running';
+import type { RepairCall } from './useCalls';
 
 /** The screen's own requests come first, ms. */
 const CALM_MS = 2500;
 
 interface WaitsOf {
-  calls: readonly CallOf[];
-  started: readonly StartedOf[];
+  calls: readonly RepairCall[];
+  started: readonly StartedClockOf[];
 }
 
 /**
@@ -30,10 +30,10 @@ export function useWaits(rows: readonly RepairRow[]): WaitsOf {
   }, []);
   const begun = calm ? rows.filter(isAtWork) : [];
   const named = begun.map((row) => row.id).join(' ');
-  const views = useViewsHere(useMemo(() => named.split(' ').filter(Boolean), [named]));
-  const all = useBeyond(views.length > 0);
+  const views = useLocalViews(useMemo(() => named.split(' ').filter(Boolean), [named]));
+  const all = useLaterChunk(views.length > 0);
   return useMemo(() => {
-    const now = nowBy(clock);
+    const now = siteTime(clock);
     const calls = views.flatMap((view) =>
       (all?.waitCalls(view, now, zone) ?? []).map((call) => ({ ...call, row: view })),
     );

@@ -1,5 +1,5 @@
 import { MINUTE, say, type Axis } from '@kelmot/core';
-import type { CureRun, CureSeen } from '@kelmot/core/run/asItRuns';
+import type { CureForecast, CureReadings } from '@kelmot/core/run/runPlan';
 import { View } from 'react-native';
 import Svg, { Line, Path, Polyline, Rect, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '@/shared/ui/theme';
@@ -13,7 +13,7 @@ const LETTER = 14;
 const ROOM_C = 2;
 
 /** The periods with heating on, epoch ms; heating that is still on lasts until now. */
-function warmedBetween(heat: CureSeen['heat'], now: number): { from: number; to: number }[] {
+function warmedBetween(heat: CureReadings['heat'], now: number): { from: number; to: number }[] {
   return heat.flatMap(({ at, on }, i) => {
     const before = heat[i - 1]?.on ?? false;
     if (!on || before) return [];
@@ -32,8 +32,8 @@ export function CureTrace({
   axis,
   now,
 }: {
-  seen: CureSeen;
-  run: CureRun;
+  seen: CureReadings;
+  run: CureForecast;
   plannedC: number;
   axis: Axis;
   now: number;

@@ -1,5 +1,5 @@
-import type { CureRun } from '@kelmot/core/run/asItRuns';
-import { cureBecause, cureFigures, cureMoved } from '@kelmot/core/run/cureSaid';
+import type { CureForecast } from '@kelmot/core/run/runPlan';
+import { cureReason, cureFigures, cureDelayText } from '@kelmot/core/run/cureSaid';
 import { View } from 'react-native';
 import { FigureText } from '@/shared/ui/FigureText';
 import { Txt } from '@/shared/ui/Txt';
@@ -8,7 +8,7 @@ import { useWords } from '@/shared/ui/useWords';
 import { useZone } from '@/shared/ui/useZone';
 
 /** By how much the cure has moved against its plan and why, how far it has come, and how long it still takes. */
-export function Learnt({ run }: { run: CureRun }) {
+export function Learnt({ run }: { run: CureForecast }) {
   const now = useNow();
   const zone = useZone();
   const { tell } = useWords();
@@ -18,9 +18,9 @@ export function Learnt({ run }: { run: CureRun }) {
     <View className="gap-1 border-b border-rule bg-sheet px-4 py-3" testID="cure-learnt">
       <View role="status">
         <Txt as="row" className={run.stalled ? 'text-oxideInk' : isLater ? 'text-ochreInk' : ''}>
-          {tell(cureMoved(run))}
+          {tell(cureDelayText(run))}
         </Txt>
-        <Txt as="inline">{tell(cureBecause(run, now, zone))}</Txt>
+        <Txt as="inline">{tell(cureReason(run, now, zone))}</Txt>
       </View>
       <View className="flex-row flex-wrap gap-x-8">
         <FigureText figure={share} label="share of the cure, now" as="reading" />

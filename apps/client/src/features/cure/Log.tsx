@@ -14,7 +14,7 @@ import {
   useDriver,
 } from '@/features/instruments';
 import { chosenFile, TABLES } from '@/offline/chosenFile';
-import { nowBy } from '@/store/clock';
+import { siteTime } from '@/store/clock';
 import { useAppSelector } from '@/store/hooks';
 import { SecondaryButton } from '@/shared/ui/Button';
 import { Txt } from '@/shared/ui/Txt';
@@ -46,7 +46,7 @@ interface Found {
 }
 
 /** Reads what a logger stored since mixing, checks it for faults, and records the new part. */
-export function FromLogger({
+export function LoggerImport({
   view,
   plannedC,
   mixedAt,
@@ -66,7 +66,7 @@ export function FromLogger({
       // The logger's times are by the device's clock; the record uses the site's clock.
       const hear = (s: Sample) => samples.push({ ...s, at: s.at - clock.aheadMs });
       (await driver.open(logger, hear, mixedAt + clock.aheadMs)).close();
-      const now = nowBy(clock);
+      const now = siteTime(clock);
       setFound({ samples, seen: watch(logger, samples, now, expected(), now) });
     } catch {
       setFailed(true);
@@ -115,7 +115,7 @@ interface Chosen {
 }
 
 /** Takes a log saved as CSV: shows its content first, or the row with the error. */
-export function FromFile({ plan, mixedAt, record }: LogProps & { plan: Plan }) {
+export function LogFileImport({ plan, mixedAt, record }: LogProps & { plan: Plan }) {
   const { units, tell } = useWords();
   const zone = useZone();
   const clock = useAppSelector((s) => s.clock);
@@ -124,7 +124,7 @@ export function FromFile({ plan, mixedAt, record }: LogProps & { plan: Plan }) {
   const choose = async () => {
     const file = await chosenFile(TABLES);
     if (!file) return;
-    const read = readLog(await file.text(), { zone, units, mixedAt, now: nowBy(clock) });
+    const read = readLog(await file.text(), { zone, units, mixedAt, now: siteTime(clock) });
     setWrong(read.ok ? null : read.say);
     setChosen(read.ok ? { name: file.name, values: read.values, rows: read.rows } : null);
   };

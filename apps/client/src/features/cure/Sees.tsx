@@ -7,19 +7,19 @@ import {
   type RepairView,
 } from '@kelmot/contract';
 import { parseQuantity, say, shownUnit, type Plan } from '@kelmot/core';
-import { plannedTemp } from '@kelmot/core/run/asItRuns';
+import { plannedTemp } from '@kelmot/core/run/runPlan';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { OpenRepair } from '@/shared/repair/useRepair';
-import { useKeptText } from '@/shared/repair/useKeptText';
-import { nowBy } from '@/store/clock';
+import { useSavedText } from '@/shared/repair/useSavedText';
+import { siteTime } from '@/store/clock';
 import { useAppSelector } from '@/store/hooks';
 import { Disclosure, SecondaryButton } from '@/shared/ui/Button';
 import { CheckBox, FieldFrame, TextBox } from '@/shared/ui/fields';
 import { goToFirstWrong } from '@/shared/ui/keyboard';
 import { Txt } from '@/shared/ui/Txt';
 import { useWords } from '@/shared/ui/useWords';
-import { FromFile, FromLogger } from './Log';
+import { LogFileImport, LoggerImport } from './Log';
 
 interface SeesProps {
   view: RepairView;
@@ -47,7 +47,7 @@ function Typed({
   read: (text: string) => { value: number } | { wrong: string };
   record: (value: number) => void;
 }) {
-  const [text, setText, drop] = useKeptText(keptAs);
+  const [text, setText, drop] = useSavedText(keptAs);
   const [tried, setTried] = useState(false);
   const found = read(text);
   const go = () => {
@@ -106,18 +106,18 @@ export function Sees({ view, plan, repair, mixedAt }: SeesProps) {
               };
         }}
         record={(tempC) => {
-          const from = new Date(nowBy(clock)).toISOString();
+          const from = new Date(siteTime(clock)).toISOString();
           record({ kind: 'temperatures', from, rows: [{ atMin: 0, tempC }] });
         }}
       />
-      <FromLogger view={view} plannedC={plannedC} mixedAt={mixedAt} record={record} />
+      <LoggerImport view={view} plannedC={plannedC} mixedAt={mixedAt} record={record} />
       <Disclosure
         label="Heater, sample, log from a file"
         testID="cure-more"
         open={more}
         onToggle={() => setMore(!more)}
       >
-        <FromFile plan={plan} mixedAt={mixedAt} record={record} />
+        <LogFileImport plan={plan} mixedAt={mixedAt} record={record} />
         <View className="flex-row flex-wrap gap-x-8">
           {WARMERS.map((by) => (
             <CheckBox

@@ -5,7 +5,7 @@ import { Register } from '@/features/frame/Register';
 import { useAppDispatch } from '@/store/hooks';
 import { keysToggled } from '@/store/view';
 import { REGISTER_PX, useLayout } from '@/shared/ui/layout';
-import { KeysHelp } from './KeysHelp';
+import { KeyboardHelp } from './KeyboardHelp';
 import { Notices } from './Notices';
 import { TabBar } from './TabBar';
 import { TopBar } from './TopBar';
@@ -65,7 +65,7 @@ export function Frame({ tab, aside, bare = false, openId, folded = false, childr
           </View>
         ) : null}
       </View>
-      <KeysHelp />
+      <KeyboardHelp />
     </View>
   );
 }

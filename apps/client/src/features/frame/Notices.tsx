@@ -1,12 +1,12 @@
-import { wetOf } from '@kelmot/contract';
+import { openBatchOf } from '@kelmot/contract';
 import { MINUTE, say } from '@kelmot/core';
 import { View } from 'react-native';
-import { takeUpdate } from '@/store/shell';
+import { applyUpdate } from '@/store/shell';
 import { api, useMeQuery } from '@/store/api';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { usePerson } from '@/store/usePerson';
 import { confirmAsked } from '@/store/view';
-import { CalledOut, RunElsewhere, useRunning } from '@/features/clocks';
+import { CallBanner, OtherClocks, useRunning } from '@/features/clocks';
 import { StopMark, WaitMark } from '@/shared/ui/marks';
 import { Notice } from '../../shared/ui/Notice';
 
@@ -73,10 +73,10 @@ function InHand() {
 /** Offers a newer version while no batch is in use. */
 function Update() {
   const ready = useAppSelector((s) => s.view.updateReady);
-  const mixing = useRunning().some((row) => wetOf(row.mixes));
+  const mixing = useRunning().some((row) => openBatchOf(row.mixes));
   if (!ready || mixing) return null;
   return (
-    <Notice id="update" mark={<WaitMark size={18} />} ways={[{ label: 'Load it', go: takeUpdate }]}>
+    <Notice id="update" mark={<WaitMark size={18} />} ways={[{ label: 'Load it', go: applyUpdate }]}>
       A newer Kelmot is on this device. What you typed stays.
     </Notice>
   );
@@ -86,8 +86,8 @@ function Update() {
 export function Notices() {
   return (
     <View role="region" aria-label="About this device">
-      <CalledOut />
-      <RunElsewhere />
+      <CallBanner />
+      <OtherClocks />
       <NoSignal />
       <WrongClock />
       <InHand />

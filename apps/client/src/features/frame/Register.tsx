@@ -10,12 +10,12 @@ import { useTheme } from '@/shared/ui/theme';
 import { Txt } from '@/shared/ui/Txt';
 import { REGISTER_PX, useMargins } from '@/shared/ui/layout';
 import { useZone } from '@/shared/ui/useZone';
-import { sayError } from '@/store/api';
+import { errorText } from '@/store/api';
 import { listAxis } from '../../shared/repairs/benchAxis';
 import { openRepair } from '../../shared/repairs/openRepair';
-import { placeOf, useActs, type ActRow } from '../../shared/repairs/useActs';
+import { placeOf, useBenchRows, type BenchRow } from '../../shared/repairs/useBenchRows';
 
-function Line({ item, now, open }: { item: ActRow; now: number; open: boolean }) {
+function Line({ item, now, open }: { item: BenchRow; now: number; open: boolean }) {
   const { row, act, say } = item;
   const zone = useZone();
   const axis = listAxis(now, REGISTER_PX - useMargins(), zone);
@@ -70,7 +70,7 @@ export function Register({ openId }: { openId?: string }) {
   const box = useRef<TextInput>(null);
   useKey('/', () => box.current?.focus());
   const searching = q.trim() !== '';
-  const { acts, now, isLoading, error, refetch, hasNextPage, fetchNextPage } = useActs({
+  const { benchRows, now, isLoading, error, refetch, hasNextPage, fetchNextPage } = useBenchRows({
     status: searching ? 'all' : 'open',
     q: q.trim(),
   });
@@ -93,22 +93,22 @@ export function Register({ openId }: { openId?: string }) {
           </View>
         </View>
         <View className="flex-row items-baseline justify-between">
-          <Txt as="row">{searching ? `${acts.length} found` : `${acts.length} open`}</Txt>
+          <Txt as="row">{searching ? `${benchRows.length} found` : `${benchRows.length} open`}</Txt>
           <Txt as="label">by {searching ? 'last change' : 'next act'}</Txt>
         </View>
         <AxisRuler axis={listAxis(now, width, zone)} now={now} label={clockText(now, zone)} />
       </View>
       {isLoading ? <Skeleton /> : null}
-      {error && acts.length === 0 ? (
-        <Failed say={sayError(error)} retry={() => void refetch()} />
+      {error && benchRows.length === 0 ? (
+        <Failed say={errorText(error)} retry={() => void refetch()} />
       ) : null}
-      {!isLoading && !error && acts.length === 0 ? (
+      {!isLoading && !error && benchRows.length === 0 ? (
         <Empty title={searching ? 'Nothing found.' : 'No open repairs.'}>
           {searching ? 'Try a tag, a part of a name, or a place.' : 'Start one with New.'}
         </Empty>
       ) : null}
       <FlatList
-        data={acts}
+        data={benchRows}
         keyExtractor={(a) => a.row.id}
         renderItem={({ item }) => <Line item={item} now={now} open={item.row.id === openId} />}
         onEndReached={() => hasNextPage && void fetchNextPage()}

@@ -4,13 +4,13 @@ import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Frame } from '@/features/frame/Frame';
 import { pageTitle } from '@/shared/ui/pageTitle';
-import { SendState } from '@/features/frame/SendState';
+import { OutboxState } from '@/features/frame/OutboxState';
 import { useKey } from '@/shared/ui/useKey';
 import { BackArrow, Tag } from '@/shared/ui/Button';
 import { useLayout } from '@/shared/ui/layout';
 import { StationScale } from '@/shared/ui/StationScale';
 import { Txt } from '@/shared/ui/Txt';
-import { KeptElsewhere } from '../../shared/repair/KeptElsewhere';
+import { EarlierPlanRecord } from '../../shared/repair/EarlierPlanRecord';
 import { Pin } from '../../shared/repair/Pin';
 import { PresentHere } from '../../shared/repair/Present';
 import { useLive } from '../../shared/repair/useLive';
@@ -88,7 +88,7 @@ export function StationFrame({
               {title || STATION_NAMES[station]}
             </Txt>
             {id ? <PresentHere id={id} /> : null}
-            <SendState quiet />
+            <OutboxState quiet />
           </View>
         ) : width > 0 ? (
           <>
@@ -117,7 +117,7 @@ export function StationFrame({
           testID={`screen-${top ? 'run' : station}`}
         >
           {layout === 'wide' || pinned ? null : drawn}
-          {id ? <KeptElsewhere id={id} /> : null}
+          {id ? <EarlierPlanRecord id={id} /> : null}
           {children}
           {id && !top ? <Pin id={id} tag={tag} /> : null}
           <View className="h-6" />

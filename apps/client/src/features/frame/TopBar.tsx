@@ -5,7 +5,7 @@ import { usePerson } from '@/store/usePerson';
 import { KeyHint } from '@/shared/ui/Button';
 import { Sign } from '@/shared/ui/marks';
 import { Txt } from '@/shared/ui/Txt';
-import { SendState } from './SendState';
+import { OutboxState } from './OutboxState';
 import { TABS, type TabId } from './tabs';
 
 /** The top bar of the wide layout: places, the signed-in person, New. */
@@ -45,7 +45,7 @@ export function TopBar({ on }: { on: TabId | null }) {
         })}
       </View>
       <View className="flex-row items-center gap-4">
-        <SendState />
+        <OutboxState />
         <Pressable
           role="link"
           aria-label={`${me?.name ?? ''}: who works here, settings`}

@@ -1,6 +1,6 @@
 export { Frame } from './Frame';
-export { KeptReady } from './KeptReady';
-export { SendState } from './SendState';
+export { Prefetch } from './Prefetch';
+export { OutboxState } from './OutboxState';
 export { SkipLink } from './SkipLink';
 export { StationFrame } from './StationFrame';
-export { useArrival } from './useArrival';
+export { useScreenFocus } from './useScreenFocus';

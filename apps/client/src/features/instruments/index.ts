@@ -1,6 +1,6 @@
 export { InstrumentBox, OpenInstrument } from './InstrumentBox';
 export { LiveFigure, LiveState } from './Live';
 export { Misbehaving } from './Misbehaving';
-export { OnScale } from './OnScale';
-export { ReadFrom } from './ReadFrom';
+export { ScalePour } from './ScalePour';
+export { ReadInstrument } from './ReadInstrument';
 export { useDriver } from './useDriver';

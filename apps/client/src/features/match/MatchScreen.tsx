@@ -21,14 +21,14 @@ import { RepairAside } from '@/shared/repair/RepairAside';
 import { Refused } from '@/shared/repair/Refused';
 import { SectionOf } from '@/shared/repair/SectionOf';
 import { planning } from '@/shared/repair/planning';
-import { usePlanner } from '@/shared/repair/usePlanner';
+import { useDevicePlanner } from '@/shared/repair/useDevicePlanner';
 import { StationFrame } from '@/features/frame';
 import { type OpenRepair } from '@/shared/repair/useRepair';
 import { useAppSelector } from '@/store/hooks';
-import { sayError } from '@/store/api';
+import { errorText } from '@/store/api';
 import { LinkButton, PrimaryButton } from '@/shared/ui/Button';
 import { Choices } from '@/shared/ui/fields';
-import { stopAt } from '@/shared/ui/keyboard';
+import { tabIndexAt } from '@/shared/ui/keyboard';
 import { Failed, Skeleton } from '@/shared/ui/states';
 import { Txt } from '@/shared/ui/Txt';
 import { useNow } from '@/shared/ui/useNow';
@@ -39,7 +39,7 @@ import { MatchCard } from './MatchCard';
 import { RefusalBlock, useRefusals } from './RefusalBlock';
 import { SchoolChoices } from './SchoolChoices';
 import { SecondChoices } from './SecondChoices';
-import { TakeAnew } from './TakeAnew';
+import { ConfirmNewPlan } from './ConfirmNewPlan';
 import { useMatches } from './useMatches';
 import { Weighing } from './Weighing';
 import { TrialBar, WhatIfBlock } from './WhatIfBlock';
@@ -80,7 +80,7 @@ export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRe
     JSON.stringify([before?.schools ?? taken, before?.seconds ?? {}]);
   const last = lastPlanOf(view);
   const worked = last && last.checks.length + last.readings.length > 0 ? last : null;
-  const { plan: planWith } = usePlanner(worked !== null, planning);
+  const { plan: planWith } = useDevicePlanner(worked !== null, planning);
   const choice = { cardCode: code ?? '', intent, schools: taken, seconds };
   const makes = !same || !sameSchools;
   const go = () => {
@@ -102,7 +102,7 @@ export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRe
     );
   const action =
     asking && worked && code ? (
-      <TakeAnew
+      <ConfirmNewPlan
         last={worked}
         next={planWith({ ...survey, intent }, { ...choice, at: new Date(now).toISOString() })}
         code={code}
@@ -187,14 +187,14 @@ export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRe
         onDrop={compare}
       />
       {loading ? <Skeleton /> : null}
-      {error && ranked.length === 0 ? <Failed say={sayError(error)} /> : null}
+      {error && ranked.length === 0 ? <Failed say={errorText(error)} /> : null}
       <View role="radiogroup" aria-label="Material systems">
         {shown.map((scored, i) => (
           <MatchCard
             key={scored.match.card.code}
             scored={scored}
             selected={scored.match.card.code === code}
-            stop={stopAt(
+            stop={tabIndexAt(
               i,
               shown.findIndex((s) => s.match.card.code === code),
             )}

@@ -1,4 +1,4 @@
-import { PURPOSE_NAMES, secondsAsked, type CardMatch } from '@kelmot/core';
+import { PURPOSE_NAMES, secondMaterials, type CardMatch } from '@kelmot/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { Choices } from '@/shared/ui/fields';
@@ -16,7 +16,7 @@ export function SecondChoices({
   onChoose: (next: Readonly<Record<string, string>>) => void;
 }) {
   const { tell } = useWords();
-  const asked = useMemo(() => secondsAsked(match.job()), [match]);
+  const asked = useMemo(() => secondMaterials(match.job()), [match]);
   if (asked.length === 0) return null;
   return (
     <View className="gap-3 border-b border-rule px-4 py-4" testID="seconds">

@@ -13,7 +13,7 @@ import { pathName } from '@/shared/repair/pathNames';
 import { sectionOf } from '@/shared/repair/sectionOf';
 import { useRepair } from '@/shared/repair/useRepair';
 import { Supplies } from '@/features/stations';
-import { sayError } from '@/store/api';
+import { errorText } from '@/store/api';
 import { BackArrow, SecondaryButton, Tag } from '@/shared/ui/Button';
 import { FigureText } from '@/shared/ui/FigureText';
 import { SectionView } from '@/shared/ui/SectionView';
@@ -121,7 +121,7 @@ export function PapersScreen() {
   const { units, tell } = useWords();
   const now = useNow(MINUTE);
   const [width, setWidth] = useState(0);
-  if (!view) return loading || !error ? <Skeleton /> : <Failed say={sayError(error)} />;
+  if (!view) return loading || !error ? <Skeleton /> : <Failed say={errorText(error)} />;
   const plan = view.plan?.body;
   const drawing = width > 0 ? sectionOf(view, now, units, { width, height: 220 }) : null;
   return (

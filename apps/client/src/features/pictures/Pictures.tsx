@@ -5,7 +5,7 @@ import { Image, View } from 'react-native';
 import type { OpenRepair } from '@/shared/repair/useRepair';
 import { LinkButton } from '@/shared/ui/Button';
 import { useWords } from '@/shared/ui/useWords';
-import { MarkPicture } from './MarkPicture';
+import { PictureMarker } from './PictureMarker';
 
 interface PicturesProps {
   step: Step;
@@ -54,7 +54,7 @@ export function Pictures({ step, view, repair }: PicturesProps) {
         );
       })}
       {drawnOn ? (
-        <MarkPicture
+        <PictureMarker
           {...drawnOn}
           close={() => setDrawnOn(null)}
           keep={(data) =>

@@ -1,4 +1,4 @@
-import { withinMost } from '@/offline/picture';
+import { shrinkPicture } from '@/offline/picture';
 import { labelAt, lookOf, pathOf, strokesOf, type Mark } from './marks';
 
 /** Draws marks on a canvas that holds the picture. */
@@ -29,5 +29,5 @@ export async function burnt(uri: string, marks: readonly Mark[]): Promise<string
     .decode()
     .then(() => createImageBitmap(shown))
     .catch(() => null);
-  return image && withinMost(image, (context) => drawMarks(context, marks));
+  return image && shrinkPicture(image, (context) => drawMarks(context, marks));
 }

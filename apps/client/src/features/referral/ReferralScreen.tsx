@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { sectionOf } from '@/shared/repair/sectionOf';
 import { useRepair } from '@/shared/repair/useRepair';
-import { sayError, useSiteQuery } from '@/store/api';
+import { errorText, useSiteQuery } from '@/store/api';
 import { usePerson } from '@/store/usePerson';
 import { BackArrow, SecondaryButton } from '@/shared/ui/Button';
 import { SectionView } from '@/shared/ui/SectionView';
@@ -22,7 +22,7 @@ export function ReferralScreen() {
   const { units, tell } = useWords();
   const now = useNow(MINUTE);
   const [width, setWidth] = useState(0);
-  if (!view || !site) return loading || !error ? <Skeleton /> : <Failed say={sayError(error)} />;
+  if (!view || !site) return loading || !error ? <Skeleton /> : <Failed say={errorText(error)} />;
   const { survey } = view;
   const { refusals } = demandOfSurvey(survey, site.settings);
   const lines = surveyLines(survey, units);

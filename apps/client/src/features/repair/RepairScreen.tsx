@@ -6,7 +6,7 @@ import { MatchScreen } from '@/features/match';
 import { HandoverScreen, RunScreen } from '@/features/run';
 import { stationScreens } from '@/features/stations';
 import { SurveyScreen } from '@/features/survey';
-import { sayError } from '@/store/api';
+import { errorText } from '@/store/api';
 import { useAppDispatch } from '@/store/hooks';
 import { workingShown } from '@/store/view';
 import { PrimaryButton } from '@/shared/ui/Button';
@@ -111,7 +111,7 @@ export function RepairScreen() {
         {loading || creating ? (
           <Skeleton />
         ) : (
-          <Failed say={sayError(error)} retry={() => router.navigate('/repairs')} />
+          <Failed say={errorText(error)} retry={() => router.navigate('/repairs')} />
         )}
       </Frame>
     );

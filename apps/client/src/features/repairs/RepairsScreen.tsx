@@ -11,7 +11,7 @@ import { useState } from 'react';
 import { FlatList, Pressable, TextInput, View } from 'react-native';
 import { Frame } from '@/features/frame';
 import { RepairAside } from '@/shared/repair/RepairAside';
-import { sayError } from '@/store/api';
+import { errorText } from '@/store/api';
 import { Tag } from '@/shared/ui/Button';
 import { Choices } from '@/shared/ui/fields';
 import { useLayout } from '@/shared/ui/layout';
@@ -22,17 +22,17 @@ import { useTheme } from '@/shared/ui/theme';
 import { Txt } from '@/shared/ui/Txt';
 import { useZone } from '@/shared/ui/useZone';
 import { openRepair } from '../../shared/repairs/openRepair';
-import { placeOf, useActs, type ActRow } from '../../shared/repairs/useActs';
+import { placeOf, useBenchRows, type BenchRow } from '../../shared/repairs/useBenchRows';
 
 /** When it must be back in service, or when it was closed and its next look is due. */
-function whenText({ row }: ActRow, now: number, zone: Zone): string {
+function whenText({ row }: BenchRow, now: number, zone: Zone): string {
   const day = (at: string) => dateText(Date.parse(at), zone);
   return row.status === 'closed'
     ? `Closed ${day(row.updatedAt)}${row.dueOn ? `, look again ${dateText(Date.parse(row.dueOn), 'UTC')}` : ''}`
     : `Back by ${dayClockText(Date.parse(row.backBy), now, zone)}`;
 }
 
-const columnsAt = (now: number, zone: Zone): Column<ActRow>[] => [
+const columnsAt = (now: number, zone: Zone): Column<BenchRow>[] => [
   {
     key: 'tag',
     title: 'Tag',
@@ -87,7 +87,7 @@ const columnsAt = (now: number, zone: Zone): Column<ActRow>[] => [
   },
 ];
 
-const nameOf = ({ row }: ActRow) => `${row.tag} ${row.assetName}, ${row.title}`;
+const nameOf = ({ row }: BenchRow) => `${row.tag} ${row.assetName}, ${row.title}`;
 
 const FILTERS = [
   { value: 'open', label: 'Open' },
@@ -104,7 +104,7 @@ const NONE_YET: Record<Filter, string> = {
   pinned: 'Pin a repair at the foot of any of its stations: this device then always has it.',
 };
 
-function Row({ item, now }: { item: ActRow; now: number }) {
+function Row({ item, now }: { item: BenchRow; now: number }) {
   const zone = useZone();
   const { row, say } = item;
   const stopped = placeOf(item) === 'stopped' && row.status === 'open';
@@ -148,13 +148,13 @@ export function RepairsScreen() {
   const [status, setStatus] = useState<Filter>('open');
   const { c } = useTheme();
   const zone = useZone();
-  const { acts, now, isLoading, error, refetch, hasNextPage, fetchNextPage } = useActs({
+  const { benchRows, now, isLoading, error, refetch, hasNextPage, fetchNextPage } = useBenchRows({
     status,
     q: q.trim(),
   });
   const wide = useLayout() === 'wide';
   const [hand, setHand] = useState<string | null>(null);
-  const inHand = acts.find((a) => a.row.id === hand) ?? acts[0];
+  const inHand = benchRows.find((a) => a.row.id === hand) ?? benchRows[0];
   const more = () => {
     if (hasNextPage) void fetchNextPage();
   };
@@ -186,10 +186,10 @@ export function RepairsScreen() {
         />
       </View>
       {isLoading ? <Skeleton rows={6} /> : null}
-      {error && acts.length === 0 ? (
-        <Failed say={sayError(error)} retry={() => void refetch()} />
+      {error && benchRows.length === 0 ? (
+        <Failed say={errorText(error)} retry={() => void refetch()} />
       ) : null}
-      {!isLoading && !error && acts.length === 0 ? (
+      {!isLoading && !error && benchRows.length === 0 ? (
         <Empty
           title={q.trim() ? 'Nothing found.' : 'None here yet.'}
           action={
@@ -201,11 +201,11 @@ export function RepairsScreen() {
           {q.trim() ? 'Try a tag, a part of a name, or All.' : NONE_YET[status]}
         </Empty>
       ) : null}
-      {wide && acts.length > 0 ? (
+      {wide && benchRows.length > 0 ? (
         <Table
           name="Repairs"
           columns={columnsAt(now, zone)}
-          rows={acts}
+          rows={benchRows}
           keyOf={(a) => a.row.id}
           labelOf={nameOf}
           testIdOf={(a) => `repair-${a.row.tag}`}
@@ -216,7 +216,7 @@ export function RepairsScreen() {
         />
       ) : (
         <FlatList
-          data={acts}
+          data={benchRows}
           keyExtractor={(a) => a.row.id}
           renderItem={({ item }) => <Row item={item} now={now} />}
           onEndReached={more}

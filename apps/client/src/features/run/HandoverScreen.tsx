@@ -3,13 +3,13 @@ import {
   handoverOf,
   MOST_NOTE,
   roundsPlaced,
-  TOLD_KEYS,
-  TOLD_TITLES,
-  toldLast,
+  HANDOVER_KEYS,
+  HANDOVER_TITLES,
+  lastHandover,
   type RepairView,
   type Told,
-  type ToldKey,
-  type ToldPart,
+  type HandoverPartKey,
+  type HandoverPart,
 } from '@kelmot/contract';
 import { clockText, dateText, dayClockText } from '@kelmot/core';
 import { router } from 'expo-router';
@@ -18,8 +18,8 @@ import { Refused } from '@/shared/repair/Refused';
 import { RepairAside } from '@/shared/repair/RepairAside';
 import { StationFrame } from '@/features/frame';
 import type { OpenRepair } from '@/shared/repair/useRepair';
-import { useSpoken } from '@/features/speech';
-import { useKeptText } from '@/shared/repair/useKeptText';
+import { useReadAloud } from '@/features/speech';
+import { useSavedText } from '@/shared/repair/useSavedText';
 import { PrimaryButton, SecondaryButton } from '@/shared/ui/Button';
 import { FieldFrame, TextBox } from '@/shared/ui/fields';
 import { Txt } from '@/shared/ui/Txt';
@@ -29,17 +29,17 @@ import { useWords } from '@/shared/ui/useWords';
 import { useZone } from '@/shared/ui/useZone';
 
 /** The style of each part. */
-const TONES: Partial<Record<ToldKey, string>> = {
+const TONES: Partial<Record<HandoverPartKey, string>> = {
   closes: 'text-ochreInk',
   again: 'text-oxideInk',
   watch: 'text-ochreInk',
 };
 
-function Parts({ parts, testID }: { parts: readonly ToldPart[]; testID?: string }) {
+function Parts({ parts, testID }: { parts: readonly HandoverPart[]; testID?: string }) {
   return parts.map(({ part, lines }) => (
     <View key={part} className="gap-1.5" testID={testID && `${testID}-${part}`}>
       <Txt as="rowBold" role="heading">
-        {TOLD_TITLES[part]}
+        {HANDOVER_TITLES[part]}
       </Txt>
       {lines.map((line, i) => (
         <Txt key={i} as="told" className={TONES[part] ?? ''}>
@@ -69,19 +69,19 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
   const zone = useZone();
   const { tell, aloud } = useWords();
   const { copy, said, byHand } = useCopy();
-  const [note, setNote, dropNote] = useKeptText(`${view.id}/${HANDOVER}`);
+  const [note, setNote, dropNote] = useSavedText(`${view.id}/${HANDOVER}`);
   const told = handoverOf(view, now, zone);
   // Parts without content are left out.
-  const partsIn = (word: typeof tell): ToldPart[] =>
-    TOLD_KEYS.map((part) => ({ part, lines: told[part].map(word) })).filter(
+  const partsIn = (word: typeof tell): HandoverPart[] =>
+    HANDOVER_KEYS.map((part) => ({ part, lines: told[part].map(word) })).filter(
       ({ lines }) => lines.length > 0,
     );
   const parts = partsIn(tell);
-  const texts = (of: ToldPart[]) =>
-    of.map(({ part, lines }) => `${TOLD_TITLES[part]}\n${lines.join('\n')}`);
+  const texts = (of: HandoverPart[]) =>
+    of.map(({ part, lines }) => `${HANDOVER_TITLES[part]}\n${lines.join('\n')}`);
   const head = `${view.tag} ${view.assetName}, ${dateText(now, zone)} ${clockText(now, zone)}`;
-  const sayAgain = useSpoken(texts(partsIn(aloud)).join('. '), null);
-  const last = toldLast(view);
+  const sayAgain = useReadAloud(texts(partsIn(aloud)).join('. '), null);
+  const last = lastHandover(view);
   const mine = last !== null && last.byId === repair.me?.id;
   const leftAt = last ? dayClockText(Date.parse(last.takenAt), now, zone) : '';
   const open = view.plan !== null && view.status === 'open' && repair.canWrite;

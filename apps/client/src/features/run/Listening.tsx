@@ -1,10 +1,10 @@
 import { View } from 'react-native';
-import { speak, useVoice } from '@/features/speech';
+import { speak, useVoiceCommands } from '@/features/speech';
 import type { Said } from '@/features/speech';
 import type { HoldAct } from '@/features/stations';
 import { WaitMark } from '@/shared/ui/marks';
 import { Txt } from '@/shared/ui/Txt';
-import { useOnce } from '@/shared/ui/useOnce';
+import { useSinglePress } from '@/shared/ui/useSinglePress';
 import type { Press, Run } from './useRun';
 
 /** Puts spoken figures into the boxes: one into each box, or all into the only one. */
@@ -28,10 +28,10 @@ interface ListeningProps {
 
 /** The run sheet by voice: a spoken word does what a press does, and the screen shows what was understood. */
 export function Listening({ run, hold, press, text }: ListeningProps) {
-  const next = useOnce(() => {
+  const next = useSinglePress(() => {
     if (!press.disabled) press.go();
   });
-  const voice = useVoice((said: Said) => {
+  const voice = useVoiceCommands((said: Said) => {
     if ('figures' in said) typeFigures(hold, said.figures);
     else if (said.do === 'next') next();
     else if (said.do === 'back') run.look((run.shown ?? 0) - 1);

@@ -7,22 +7,22 @@ import { StationFrame } from '@/features/frame';
 import { AcceptAction } from '@/features/stations';
 import type { StationProps } from '@/shared/repair/stationProps';
 import { WorkingSheet } from '@/shared/ui/Working';
-import type { Deed } from '@kelmot/core';
+import type { Task } from '@kelmot/core';
 import { RunAction, RunEnd, RunStep } from './RunSheet';
-import { useDeed, useRun, type Run } from './useRun';
+import { useTask, useRun, type Run } from './useRun';
 
 /** The frame of a repair, at the station of the step that is shown. */
 function RunFrame({
-  deed,
+  task,
   action,
   children,
   ...props
-}: StationProps & { deed?: Deed; action: ReactNode; children: ReactNode }) {
+}: StationProps & { task?: Task; action: ReactNode; children: ReactNode }) {
   const { view, repair } = props;
   return (
     <StationFrame
       id={view.id}
-      station={deed?.step.station ?? 'accept'}
+      station={task?.step.station ?? 'accept'}
       reached={view.station}
       rounds={roundsPlaced(view)}
       tag={view.tag}
@@ -30,8 +30,8 @@ function RunFrame({
       aside={<RepairAside id={view.id} />}
       action={action}
       sheet={<WorkingSheet namePath={(p) => pathName(view.survey.family, p)} />}
-      top={deed?.id ?? 'end'}
-      step={deed?.step.id}
+      top={task?.id ?? 'end'}
+      step={task?.step.id}
     >
       <Refused waiting={repair.waiting} />
       {children}
@@ -39,10 +39,10 @@ function RunFrame({
   );
 }
 
-function Doing({ deed, ...props }: StationProps & { run: Run; deed: Deed }) {
-  const doing = { ...props, ...useDeed(props.run, deed, props), deed };
+function Doing({ task, ...props }: StationProps & { run: Run; task: Task }) {
+  const doing = { ...props, ...useTask(props.run, task, props), task };
   return (
-    <RunFrame {...props} deed={deed} action={<RunAction {...doing} />}>
+    <RunFrame {...props} task={task} action={<RunAction {...doing} />}>
       <RunStep {...doing} />
     </RunFrame>
   );
@@ -51,8 +51,8 @@ function Doing({ deed, ...props }: StationProps & { run: Run; deed: Deed }) {
 /** The job from Prep to Accept one step at a time; at the end, its signature. */
 export function RunScreen(props: StationProps) {
   const run = useRun(props);
-  const deed = run.shown === null ? undefined : run.deeds[run.shown];
-  if (deed) return <Doing {...props} run={run} deed={deed} />;
+  const task = run.shown === null ? undefined : run.tasks[run.shown];
+  if (task) return <Doing {...props} run={run} task={task} />;
   return (
     <RunFrame {...props} action={<AcceptAction {...props} />}>
       <RunEnd {...props} run={run} />

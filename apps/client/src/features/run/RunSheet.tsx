@@ -1,11 +1,11 @@
 import {
-  againBecause,
+  repeatReason,
   closingWindows,
-  deedDone,
+  taskDone,
   mixedBatches,
-  pailMoments,
+  batchMoments,
   runningPlan,
-  toldLast,
+  lastHandover,
   waitsUntil,
   type Closing,
 } from '@kelmot/contract';
@@ -15,32 +15,32 @@ import {
   paceOf,
   STATION_NAMES,
   stepTime,
-  type Deed,
+  type Task,
 } from '@kelmot/core';
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { CureClock } from '@/features/cure';
 import { useKey } from '@/shared/ui/useKey';
-import { useSpoken } from '@/features/speech';
+import { useReadAloud } from '@/features/speech';
 import { PresentAt } from '@/shared/repair/Present';
 import {
   Signed,
   SignOff,
   Cautions,
-  GoOnWithout,
+  OverrideForm,
   HoldButton,
   HoldFields,
-  InThePail,
-  ToWeigh,
-  PailClock,
+  OpenBatch,
+  NextBatch,
+  BatchClock,
   RoundStrips,
-  ClocksBeside,
+  OtherStepClocks,
   Counted,
   StepFigures,
   TickedBy,
   Verdict,
   Waits,
-  WrongSigns,
+  WhatCanGoWrong,
   useBatches,
   tickOf,
 } from '@/features/stations';
@@ -51,14 +51,14 @@ import { useLayout } from '@/shared/ui/layout';
 import { Txt } from '@/shared/ui/Txt';
 import { useNow } from '@/shared/ui/useNow';
 import { useZone } from '@/shared/ui/useZone';
-import { useOnce } from '@/shared/ui/useOnce';
+import { useSinglePress } from '@/shared/ui/useSinglePress';
 import { useWords } from '@/shared/ui/useWords';
 import { Listening } from './Listening';
-import { useDeedName, type Run, type useDeed } from './useRun';
+import { useTaskName, type Run, type useTask } from './useRun';
 
-export type DeedProps = StationProps & { run: Run; deed: Deed } & ReturnType<typeof useDeed>;
+export type TaskProps = StationProps & { run: Run; task: Task } & ReturnType<typeof useTask>;
 
-const minutesOf = ({ step, batch, fromMin, toMin }: Deed): number =>
+const minutesOf = ({ step, batch, fromMin, toMin }: Task): number =>
   batch ? toMin - fromMin : stepTime(step);
 
 /** The previous or the next step: visible, and one touch opens it. Empty at either end. */
@@ -69,12 +69,12 @@ function Neighbour({
 }: StationProps & { run: Run; side: 'before' | 'next'; at: number }) {
   const { view, plan, run } = props;
   const now = useNow();
-  const nameOf = useDeedName(plan);
-  const deed = run.deeds[at];
-  if (!deed) return null;
-  const name = nameOf(deed);
-  const min = minutesOf(deed);
-  const done = deedDone(deed, view, plan, now);
+  const nameOf = useTaskName(plan);
+  const task = run.tasks[at];
+  if (!task) return null;
+  const name = nameOf(task);
+  const min = minutesOf(task);
+  const done = taskDone(task, view, plan, now);
   return (
     <Pressable
       role="button"
@@ -94,15 +94,15 @@ function Neighbour({
 }
 
 /** How the job stands against its plan, the effect on the open batch, and the window that closes next. */
-function Standing({ props, now }: { props: DeedProps; now: number }) {
+function Standing({ props, now }: { props: TaskProps; now: number }) {
   const zone = useZone();
   const { view, plan, run } = props;
   const { tell, say } = useWords();
-  const hand = run.hand === null ? undefined : run.deeds[run.hand];
-  if (!hand) return null;
+  const current = run.current === null ? undefined : run.tasks[run.current];
+  if (!current) return null;
   const mixes = mixedBatches(view.mixes);
-  const notBefore = waitsUntil(hand.step, view, plan, now)?.at;
-  const pace = paceOf(runningPlan(view) ?? plan, run.deeds, hand, mixes, now, zone, notBefore);
+  const notBefore = waitsUntil(current.step, view, plan, now)?.at;
+  const pace = paceOf(runningPlan(view) ?? plan, run.tasks, current, mixes, now, zone, notBefore);
   const closing: Closing | undefined = closingWindows(view, now)[0];
   return (
     <View className="gap-1 border-b border-rule px-4 py-3" role="status" testID="run-pace">
@@ -127,7 +127,7 @@ function Standing({ props, now }: { props: DeedProps; now: number }) {
 function ToldBefore({ id, view, repair }: StationProps) {
   const now = useNow(60_000);
   const zone = useZone();
-  const told = toldLast(view);
+  const told = lastHandover(view);
   if (!told || told.byId === repair.me?.id) return null;
   const at = dayClockText(Date.parse(told.takenAt), now, zone);
   return (
@@ -145,30 +145,30 @@ function ToldBefore({ id, view, repair }: StationProps) {
 }
 
 /** The current step, large: its instruction, its figures, its hold, and what can go wrong. */
-export function RunStep(props: DeedProps) {
-  const { id, view, plan, repair, run, deed, hold } = props;
+export function RunStep(props: TaskProps) {
+  const { id, view, plan, repair, run, task, hold } = props;
   const now = useNow();
   const { tell, aloud } = useWords();
   const { running } = useBatches(view, plan);
-  const name = useDeedName(plan);
-  const { step, batch } = deed;
+  const name = useTaskName(plan);
+  const { step, batch } = task;
   const at = run.shown ?? 0;
-  const done = deedDone(deed, view, plan, now);
-  const inPail = running !== null && batch?.no === running.batch.no;
-  const toWeigh = batch !== null && !inPail && !done && at === run.hand;
+  const done = taskDone(task, view, plan, now);
+  const onScaleNow = running !== null && batch?.no === running.batch.no;
+  const toWeigh = batch !== null && !onScaleNow && !done && at === run.current;
   const wait = waitsUntil(step, view, plan, now);
-  const again = againBecause(step, view, plan, now);
+  const again = repeatReason(step, view, plan, now);
   const found = view.readings.at(-1);
-  const spoken = [name(deed), again && aloud(again), aloud(step.text)].filter(Boolean).join('. ');
-  const sayAgain = useSpoken(spoken, found ? { id: found.id, text: aloud(found.say) } : null);
+  const spoken = [name(task), again && aloud(again), aloud(step.text)].filter(Boolean).join('. ');
+  const sayAgain = useReadAloud(spoken, found ? { id: found.id, text: aloud(found.say) } : null);
   const recorded = done && step.hold !== null && step.hold.kind !== 'countdown';
   return (
-    <View testID={`run-step-${deed.id}`}>
+    <View testID={`run-step-${task.id}`}>
       <Listening run={run} hold={hold} press={props.press} text={spoken} />
       <ToldBefore {...props} />
       {running ? (
         <>
-          <PailClock plan={plan} mix={running.mix} batch={running.batch} />
+          <BatchClock plan={plan} mix={running.mix} batch={running.batch} />
           <Standing props={props} now={now} />
         </>
       ) : null}
@@ -178,8 +178,8 @@ export function RunStep(props: DeedProps) {
       <View className="gap-3 bg-sheet px-4 py-3">
         <View className="flex-row items-center justify-between gap-3">
           <Txt as="label" role="status" className="min-w-0 flex-1">
-            {at + 1} of {run.deeds.length}, {STATION_NAMES[step.station]}
-            {at === run.hand ? '' : done ? ', done' : ', not at hand yet'}
+            {at + 1} of {run.tasks.length}, {STATION_NAMES[step.station]}
+            {at === run.current ? '' : done ? ', done' : ', not the current step yet'}
           </Txt>
           <LinkButton
             label="Hand over"
@@ -193,12 +193,12 @@ export function RunStep(props: DeedProps) {
             onPress={() => router.navigate(`/repair/${id}/${step.station}`)}
           />
         </View>
-        <Txt as="deed" role="heading">
-          {name(deed)}
+        <Txt as="step" role="heading">
+          {name(task)}
         </Txt>
         {toWeigh ? (
           <View className="-mx-4">
-            <ToWeigh view={view} plan={plan} named={false} />
+            <NextBatch view={view} plan={plan} named={false} />
           </View>
         ) : null}
         {again ? (
@@ -208,7 +208,7 @@ export function RunStep(props: DeedProps) {
         ) : null}
         <PresentAt id={id} stepId={step.id} />
         <Txt as="told">{tell(step.text)}</Txt>
-        <ClocksBeside step={step} view={view} plan={plan} />
+        <OtherStepClocks step={step} view={view} plan={plan} />
         {wait && !done ? <Countdown to={wait.at} ruling={running === null} /> : null}
         <Waits step={step} view={view} plan={plan} now={now} as="inline" />
         <StepFigures step={step} plan={plan} as="reading" />
@@ -246,7 +246,7 @@ export function RunStep(props: DeedProps) {
             onPress={() => repair.send(tickOf(step, false, batch?.no ?? null))}
           />
         ) : null}
-        {inPail && now > pailMoments(plan, running.batch, running.mix).ends ? (
+        {onScaleNow && now > batchMoments(plan, running.batch, running.mix).ends ? (
           <SecondaryButton
             label="It was placed while it was good"
             testID="run-was-placed"
@@ -254,13 +254,13 @@ export function RunStep(props: DeedProps) {
             onPress={() => repair.send({ type: 'mix.placed', mixId: running.mix.id })}
           />
         ) : null}
-        <WrongSigns step={step} />
-        {at === run.hand && !done && batch === null ? (
-          <GoOnWithout step={step} view={view} repair={repair} />
+        <WhatCanGoWrong step={step} />
+        {at === run.current && !done && batch === null ? (
+          <OverrideForm step={step} view={view} repair={repair} />
         ) : null}
       </View>
       {running ? null : <Standing props={props} now={now} />}
-      {inPail && step.name === 'mix' ? <InThePail view={view} plan={plan} repair={repair} /> : null}
+      {onScaleNow && step.name === 'mix' ? <OpenBatch view={view} plan={plan} repair={repair} /> : null}
       {step.station === 'prep' ? <Cautions plan={plan} /> : null}
       {step.station === 'cure' ? <CureClock view={view} plan={plan} repair={repair} /> : null}
       {step.station === 'cure' || step.station === 'accept' ? (
@@ -274,11 +274,11 @@ export function RunStep(props: DeedProps) {
  * The one large button, usable with a thumb, a knuckle, a pedal or a key: does the current task. The next task is shown
  * above it.
  */
-export function RunAction(props: DeedProps) {
+export function RunAction(props: TaskProps) {
   const { run, press } = props;
   const layout = useLayout();
   const at = run.shown ?? 0;
-  const go = useOnce(() => {
+  const go = useSinglePress(() => {
     if (!press.disabled) press.go();
   });
   useKey(' ', go);
@@ -307,10 +307,10 @@ export function RunEnd(props: StationProps & { run: Run }) {
   return (
     <View testID="run-end">
       <View className="border-b border-rule">
-        <Neighbour {...props} side="before" at={props.run.deeds.length - 1} />
+        <Neighbour {...props} side="before" at={props.run.tasks.length - 1} />
       </View>
       <View className="gap-2 bg-sheet px-4 py-3">
-        <Txt as="deed" role="heading">
+        <Txt as="step" role="heading">
           {props.view.status === 'closed' ? 'Signed off' : 'All is done. Sign it off.'}
         </Txt>
       </View>

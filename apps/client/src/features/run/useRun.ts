@@ -1,18 +1,18 @@
 import {
-  atHand,
+  currentTask,
   countsBy,
-  deedDone,
+  taskDone,
   lastRecord,
   mayMove,
-  pailMoments,
+  batchMoments,
   stepDone,
-  waitEnds,
+  waitEnd,
   waitsUntil,
 } from '@kelmot/contract';
-import { dayClockText, deedsOf, planRound, STATIONS, type Deed, type Plan } from '@kelmot/core';
+import { dayClockText, tasksOf, planRound, STATIONS, type Task, type Plan } from '@kelmot/core';
 import { useMemo, useState } from 'react';
 import {
-  useMixing,
+  useMixActions,
   useCount,
   batchName,
   useBatches,
@@ -36,9 +36,9 @@ export interface Press {
 
 /** The run sheet of a job: all tasks, the current one, and the one that is shown. */
 export interface Run {
-  deeds: Deed[];
+  tasks: Task[];
   /** The first task that is not done; null when all are done. */
-  hand: number | null;
+  current: number | null;
   /** The task that is shown: the current one, unless somebody looks back or ahead. */
   shown: number | null;
   look: (at: number | null) => void;
@@ -50,28 +50,28 @@ export function useRun({
   repair: { me },
 }: Pick<StationProps, 'view' | 'plan' | 'repair'>): Run {
   const now = useNow();
-  const deeds = useMemo(() => deedsOf(plan), [plan]);
-  const hand = atHand(deeds, view, now);
+  const tasks = useMemo(() => tasksOf(plan), [plan]);
+  const current = currentTask(tasks, view, now);
   // The shown task is kept by its id, and released once it is current.
   const [looked, setLooked] = useState<string | null>(null);
-  const handId = hand === null ? null : (deeds[hand]?.id ?? null);
-  const [lastHand, setLastHand] = useState(handId);
-  if (lastHand !== handId) {
-    setLastHand(handId);
-    const was = deeds.find((d) => d.id === lastHand);
-    const by = was && deedDone(was, view, plan, now) ? lastRecord(was, view)?.byId : undefined;
+  const currentId = current === null ? null : (tasks[current]?.id ?? null);
+  const [lastHand, setLastHand] = useState(currentId);
+  if (lastHand !== currentId) {
+    setLastHand(currentId);
+    const was = tasks.find((d) => d.id === lastHand);
+    const by = was && taskDone(was, view, plan, now) ? lastRecord(was, view)?.byId : undefined;
     // Somebody else did the task that is shown: it stays until this person goes on, so that nothing moves under a
     // thumb.
     if (was && looked === null && by !== undefined && by !== me?.id) setLooked(was.id);
   }
-  const at = deeds.findIndex((d) => d.id === looked);
+  const at = tasks.findIndex((d) => d.id === looked);
   const look = (to: number | null) =>
-    setLooked(to === null || to === hand ? null : (deeds[to]?.id ?? null));
-  return { deeds, hand, shown: at < 0 || at === hand ? hand : at, look };
+    setLooked(to === null || to === current ? null : (tasks[to]?.id ?? null));
+  return { tasks, current, shown: at < 0 || at === current ? current : at, look };
 }
 
 /** The name of a task: its step, and the batch of its round where the step is done per batch. */
-export function useDeedName(plan: Plan): (deed: Deed) => string {
+export function useTaskName(plan: Plan): (task: Task) => string {
   const { say, tell } = useWords();
   return ({ step, batch }) => {
     const round = batch && planRound(plan, batch.round);
@@ -86,34 +86,34 @@ export function useDeedName(plan: Plan): (deed: Deed) => string {
 }
 
 /** Whether the current task is a running wait: the next task may then be done meanwhile. */
-const waiting = ({ deeds, hand }: Run, { view }: StationProps, now: number): boolean => {
-  const step = hand === null ? undefined : deeds[hand]?.step;
-  const ends = step ? waitEnds(step, view) : null;
+const waiting = ({ tasks, current }: Run, { view }: StationProps, now: number): boolean => {
+  const step = current === null ? undefined : tasks[current]?.step;
+  const ends = step ? waitEnd(step, view) : null;
   return ends !== null && ends > now;
 };
 
 /** What the shown task needs, the one press that does it, and the way past a clock that somebody does not use. */
-export function useDeed(
+export function useTask(
   run: Run,
-  deed: Deed,
+  task: Task,
   props: StationProps,
 ): { hold: HoldAct; press: Press; letCountGo: (() => void) | null } {
   const { view, plan, repair } = props;
   const now = useNow();
-  const name = useDeedName(plan);
+  const name = useTaskName(plan);
   const { say } = useWords();
   const { running } = useBatches(view, plan);
-  const { start, placed, startLabel, held } = useMixing(props);
-  const { step, batch } = deed;
+  const { start, placed, startLabel, held } = useMixActions(props);
+  const { step, batch } = task;
   const hold = useHold({ ...props, step, batchNo: batch?.no ?? null });
   const count = useCount({ step, view, repair });
   // A person who times it with another clock goes on without this one.
   const [uncounted, setUncounted] = useState<string | null>(null);
   const due =
     count !== null && (count.runs || count.begun < countsBy(count.timed, plan, batch ?? null));
-  const counting = due && uncounted !== deed.id ? count : null;
+  const counting = due && uncounted !== task.id ? count : null;
 
-  const ahead = run.hand !== null && (run.shown ?? 0) > run.hand;
+  const ahead = run.current !== null && (run.shown ?? 0) > run.current;
   const begin = (act: () => void) => () => {
     // The job's station follows the task that is done.
     if (
@@ -126,7 +126,7 @@ export function useDeed(
   const go = (act: () => void) => () => {
     begin(act)();
     // Shows the next task; during a wait, the task after the one that was done.
-    run.look(ahead ? (run.shown ?? 0) + 1 : run.hand);
+    run.look(ahead ? (run.shown ?? 0) + 1 : run.current);
   };
   const press = (label: string, act: () => void, more: Partial<Press> = {}): Press => ({
     label,
@@ -141,27 +141,27 @@ export function useDeed(
   const not = (label: string) => press(label, () => undefined, { disabled: true });
 
   const pressNow = (): Press => {
-    const done = deedDone(deed, view, plan, now);
+    const done = taskDone(task, view, plan, now);
     if (done || (ahead && (batch !== null || !waiting(run, props, now)))) {
-      const hand = run.hand === null ? undefined : run.deeds[run.hand];
+      const current = run.current === null ? undefined : run.tasks[run.current];
       return {
-        label: hand ? `Back to: ${lowered(name(hand))}` : 'On to the sign-off',
+        label: current ? `Back to: ${lowered(name(current))}` : 'On to the sign-off',
         disabled: false,
         sign: 'next',
-        testID: 'run-back-to-hand',
-        go: () => run.look(run.hand),
+        testID: 'run-back-to-current',
+        go: () => run.look(run.current),
       };
     }
     const wait = waitsUntil(step, view, plan, now);
-    if (wait) return not(`From ${until(wait.at)}: ${lowered(name(deed))}`);
+    if (wait) return not(`From ${until(wait.at)}: ${lowered(name(task))}`);
     if (batch && running?.batch.no !== batch.no)
       return press(startLabel, start, { disabled: held !== null, sign: 'next' });
     // Past its working life a batch must not be used, whatever the next task is.
-    if (running && batch && now > pailMoments(plan, running.batch, running.mix).ends)
+    if (running && batch && now > batchMoments(plan, running.batch, running.mix).ends)
       return press('Bin this batch: it is past its life', () =>
         repair.send({ type: 'mix.binned', mixId: running.mix.id }),
       );
-    const ends = waitEnds(step, view);
+    const ends = waitEnd(step, view);
     if (ends !== null && ends > now) return not(`Wait until ${until(ends)}`);
     if (counting?.runs) return not(counting.waitLabel);
     if (counting)
@@ -171,14 +171,14 @@ export function useDeed(
       });
     const ticks = step.hold?.kind === 'check';
     const round = batch && planRound(plan, batch.round);
-    if (round && batch && deed.empties && (ticks || stepDone(step, view, now)))
+    if (round && batch && task.empties && (ticks || stepDone(step, view, now)))
       return press(`Placed: ${batchName(round, batch, say)}`, () => {
         if (ticks) hold.act();
         placed();
       });
-    const label = batch && ticks ? `Done: ${lowered(name(deed))}` : hold.label;
+    const label = batch && ticks ? `Done: ${lowered(name(task))}` : hold.label;
     return press(label, hold.act, { sign: hold.sign });
   };
-  const letCountGo = counting && (() => setUncounted(deed.id));
+  const letCountGo = counting && (() => setUncounted(task.id));
   return { hold, press: pressNow(), letCountGo };
 }

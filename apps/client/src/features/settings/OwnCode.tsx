@@ -2,12 +2,12 @@ import { CODE_DIGITS } from '@kelmot/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 import {
-  sayError,
+  errorText,
   useDropCodeMutation,
   useHereQuery,
   useMeQuery,
   useSetCodeMutation,
-  wrongOf,
+  fieldErrorOf,
 } from '@/store/api';
 import { Disclosure, SecondaryButton } from '@/shared/ui/Button';
 import { FieldFrame, TextBox } from '@/shared/ui/fields';
@@ -24,7 +24,7 @@ export function OwnCode() {
   const [set, { error, isLoading }] = useSetCodeMutation();
   const [drop] = useDropCodeMutation();
   const isKnown = people.some((p) => p.id === me?.id);
-  const wrong = { code: wrongOf(error, 'code'), password: wrongOf(error, 'password') };
+  const wrong = { code: fieldErrorOf(error, 'code'), password: fieldErrorOf(error, 'password') };
   const send = async () => {
     if ((await set({ code, password })).error) return goToFirstWrong();
     setCode('');
@@ -75,7 +75,7 @@ export function OwnCode() {
           </FieldFrame>
           {error && !wrong.code && !wrong.password ? (
             <Txt className="text-oxideInk" role="alert">
-              {sayError(error)}
+              {errorText(error)}
             </Txt>
           ) : null}
           <SecondaryButton

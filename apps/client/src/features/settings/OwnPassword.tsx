@@ -1,7 +1,7 @@
 import { LEAST_PASSWORD } from '@kelmot/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { sayError, useChangePasswordMutation, wrongOf } from '@/store/api';
+import { errorText, useChangePasswordMutation, fieldErrorOf } from '@/store/api';
 import { Disclosure, SecondaryButton } from '@/shared/ui/Button';
 import { FieldFrame, TextBox } from '@/shared/ui/fields';
 import { goToFirstWrong } from '@/shared/ui/keyboard';
@@ -13,7 +13,7 @@ export function OwnPassword() {
   const [current, setCurrent] = useState('');
   const [next, setNext] = useState('');
   const [change, { error, isLoading, isSuccess }] = useChangePasswordMutation();
-  const wrong = { current: wrongOf(error, 'current'), next: wrongOf(error, 'next') };
+  const wrong = { current: fieldErrorOf(error, 'current'), next: fieldErrorOf(error, 'next') };
   const send = async () => {
     const answer = await change({ current, next });
     if (answer.error) return goToFirstWrong();
@@ -41,7 +41,7 @@ export function OwnPassword() {
         </FieldFrame>
         {error && !wrong.current && !wrong.next ? (
           <Txt className="text-oxideInk" role="alert">
-            {sayError(error)}
+            {errorText(error)}
           </Txt>
         ) : null}
         {isSuccess ? (

@@ -3,8 +3,8 @@ import { ScrollView, View } from 'react-native';
 import { askToNotify } from '@/features/clocks';
 import { Frame } from '@/features/frame';
 import { Misbehaving } from '@/features/instruments';
-import { People, useLeave } from '@/features/signin';
-import { hasEar, hush, hasVoice, speak } from '@/features/speech';
+import { People, useSignOut } from '@/features/signin';
+import { canListen, hush, canSpeak, speak } from '@/features/speech';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import {
   aloudChosen,
@@ -37,7 +37,7 @@ export function SettingsScreen() {
   const settings = useAppSelector((s) => s.settings);
   const waiting = useAppSelector((s) => s.outbox.queue.length);
   const me = usePerson();
-  const leave = useLeave();
+  const leave = useSignOut();
   return (
     <Frame tab={null}>
       <ScrollView className="flex-1">
@@ -86,7 +86,7 @@ export function SettingsScreen() {
             id="aloud"
             label="Read steps, clocks and verdicts aloud"
             why={
-              hasVoice()
+              canSpeak()
                 ? 'By the voice of this device. The screen always says them too.'
                 : 'This device has no voice that a page may use.'
             }
@@ -102,7 +102,7 @@ export function SettingsScreen() {
             id="listens"
             label="Listen on the run sheet"
             why={
-              hasEar()
+              canListen()
                 ? 'For “next”, “back”, “repeat” and readings such as “17.5”. It may need signal.'
                 : 'This device does not recognise speech for a page.'
             }

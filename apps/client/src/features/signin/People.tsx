@@ -9,12 +9,12 @@ import { FieldFrame, TextBox } from '@/shared/ui/fields';
 import { WaitMark } from '@/shared/ui/marks';
 import { Txt } from '@/shared/ui/Txt';
 import { reasonOf } from './reasonOf';
-import { useComeIn } from './useComeIn';
+import { useCodeSignIn } from './useCodeSignIn';
 
 /** The code of the selected person; a correct code signs them in. */
 function CodeBox({ person }: { person: DevicePerson }) {
   const [code, setCode] = useState('');
-  const { comeIn, error, isLoading } = useComeIn();
+  const { comeIn, error, isLoading } = useCodeSignIn();
   const go = () => void comeIn({ personId: person.id, code });
   return (
     <View className="gap-3 border-b border-rule bg-shade p-4">

@@ -10,7 +10,7 @@ import { FieldFrame, TextBox } from '@/shared/ui/fields';
 import { Txt } from '@/shared/ui/Txt';
 import { useDialog } from '@/shared/ui/useDialog';
 import { reasonOf } from './reasonOf';
-import { useLeave } from './useLeave';
+import { useSignOut } from './useSignOut';
 
 /** Dims the content behind, which cannot be used now; the same in both themes. */
 const SCRIM = 'rgba(0, 0, 0, 0.45)';
@@ -33,7 +33,7 @@ export function SignInAgain({ me, ended }: { me: Me; ended: boolean }) {
   const waiting = useAppSelector(
     (s) => s.outbox.queue.filter(({ by }) => ended || by?.id === me.id).length,
   );
-  const leave = useLeave();
+  const leave = useSignOut();
   const later = () => dispatch(confirmAsked(false));
   const dialog = useDialog(true, ended ? undefined : later);
   const go = async () => {

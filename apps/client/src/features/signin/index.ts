@@ -2,4 +2,4 @@ export { Leaving } from './Leaving';
 export { People } from './People';
 export { SignInAgain } from './SignInAgain';
 export { SignInScreen } from './SignInScreen';
-export { useLeave } from './useLeave';
+export { useSignOut } from './useSignOut';

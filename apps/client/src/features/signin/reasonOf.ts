@@ -1,4 +1,4 @@
-import { sayError, type ApiError } from '@/store/api';
+import { errorText, type ApiError } from '@/store/api';
 
 /** Why a sign-in was rejected, in one sentence without its full stop. */
 export function reasonOf(error: unknown): string {
@@ -13,5 +13,5 @@ export function reasonOf(error: unknown): string {
   if (e.kind === 'problem' && e.problem.status < 500)
     return 'Type your user name (2 characters or more) and your password';
   if (e.kind === 'offline') return 'No signal. Signing in needs it; what waits here is kept';
-  return sayError(error);
+  return errorText(error);
 }

@@ -28,7 +28,7 @@ const platform = () => {
 };
 
 /** Whether this platform recognises speech for a page. */
-export const hasEar = (): boolean => platform() !== undefined;
+export const canListen = (): boolean => platform() !== undefined;
 
 /** Why it cannot listen, in a sentence. */
 function reasonOf(error: string): string {

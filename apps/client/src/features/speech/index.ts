@@ -1,5 +1,5 @@
-export { hasEar } from './ear';
+export { canListen } from './ear';
 export { type Said } from './understand';
-export { useSpoken } from './useSpoken';
-export { useVoice } from './useVoice';
-export { hasVoice, hush, speak } from './voice';
+export { useReadAloud } from './useReadAloud';
+export { useVoiceCommands } from './useVoiceCommands';
+export { canSpeak, hush, speak } from './voice';

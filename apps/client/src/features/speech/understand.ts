@@ -1,7 +1,7 @@
 /** What somebody said to the run sheet. */
 export type Said = { do: 'next' | 'back' | 'repeat' } | { figures: string[] };
 
-const DEEDS: Record<string, 'next' | 'back' | 'repeat'> = {
+const COMMANDS: Record<string, 'next' | 'back' | 'repeat'> = {
   next: 'next',
   done: 'next',
   'next step': 'next',
@@ -82,8 +82,8 @@ export function understand(text: string): Said | null {
     .trim()
     .replace(/\s+/g, ' ');
   if (said === '') return null;
-  const deed = DEEDS[said];
-  if (deed) return { do: deed };
+  const command = COMMANDS[said];
+  if (command) return { do: command };
   const figures = figuresOf(said.split(' '));
   return figures && { figures };
 }

@@ -1,10 +1,10 @@
 /** Whether this platform can speak. */
-export const hasVoice = (): boolean =>
+export const canSpeak = (): boolean =>
   typeof speechSynthesis !== 'undefined' && typeof SpeechSynthesisUtterance !== 'undefined';
 
 /** Speaks a text with the platform's voice: after the present text, or at once in its place. */
 export function speak(text: string, { atOnce = false } = {}): void {
-  if (!hasVoice() || text.trim() === '') return;
+  if (!canSpeak() || text.trim() === '') return;
   if (atOnce) speechSynthesis.cancel();
   const said = new SpeechSynthesisUtterance(text);
   said.lang = 'en';
@@ -13,5 +13,5 @@ export function speak(text: string, { atOnce = false } = {}): void {
 
 /** Stops speaking. */
 export function hush(): void {
-  if (hasVoice()) speechSynthesis.cancel();
+  if (canSpeak()) speechSynthesis.cancel();
 }

@@ -1,14 +1,14 @@
 import {
   MOST_NOTE,
-  atHand,
+  currentTask,
   mayOverride,
   maySign,
-  overrideSaid,
+  overrideText,
   REVIEW_NAMES,
   SIGNOFF_NAMES,
   type Held,
 } from '@kelmot/contract';
-import { DAY, dateText, deedsOf, MINUTE } from '@kelmot/core';
+import { DAY, dateText, tasksOf, MINUTE } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { PrimaryButton, SecondaryButton } from '@/shared/ui/Button';
@@ -22,14 +22,14 @@ import { useSiteQuery } from '@/store/api';
 import { reasonOf } from './reason';
 import { StepList } from './Steps';
 import { Story } from './Story';
-import { useKeptText } from '../../shared/repair/useKeptText';
-import { heldText, ToRun } from './StepsStation';
+import { useSavedText } from '../../shared/repair/useSavedText';
+import { heldText, OpenRunSheet } from './StepsStation';
 import type { StationProps } from '@/shared/repair/stationProps';
-import { useNowOf } from './useNowOf';
+import { useGateTime } from './useGateTime';
 
 /** What still prevents the signed-in person from signing off; null when they may sign. */
 function useGate({ view, plan, repair }: StationProps, override: string | null): Held | null {
-  const now = useNowOf(view);
+  const now = useGateTime(view);
   const { data: site } = useSiteQuery();
   const zone = useZone();
   const { id, role } = repair.me ?? { id: '', role: 'viewer' as const };
@@ -44,7 +44,7 @@ const overrideKey = (id: string) => `${id}/override`;
 /** Why a person may not sign, or what else they must state. Empty if it is only to wait or to work. */
 function Withheld({ gate, view, repair }: StationProps & { gate: Held | null }) {
   const { say } = useWords();
-  const [why, setWhy] = useKeptText(overrideKey(view.id));
+  const [why, setWhy] = useSavedText(overrideKey(view.id));
   if (gate?.by === 'clock' && repair.me && mayOverride(repair.me))
     return (
       <FieldFrame
@@ -94,7 +94,7 @@ export function Signed({ view }: Pick<StationProps, 'view'>) {
             Signed {s.name}, {dateText(Date.parse(s.at), zone)}
           </Txt>
           {s.override === null ? null : (
-            <Txt className="text-ochreInk">{tell(overrideSaid(s.override))}</Txt>
+            <Txt className="text-ochreInk">{tell(overrideText(s.override))}</Txt>
           )}
         </View>
       ))}
@@ -113,7 +113,7 @@ export function Signed({ view }: Pick<StationProps, 'view'>) {
 export function SignOff({ view, plan, repair }: StationProps) {
   const { me } = repair;
   const gate = useGate({ id: view.id, view, plan, repair }, null);
-  const [text, setText, drop] = useKeptText(statementKey(view.id));
+  const [text, setText, drop] = useSavedText(statementKey(view.id));
   const [sure, setSure] = useState(false);
   const now = useNow(MINUTE);
   const zone = useZone();
@@ -191,14 +191,14 @@ export function Accept(props: StationProps) {
 /** The main action of Accept: sign off. Disabled while anything is open. */
 export function AcceptAction(props: StationProps) {
   const { view, plan, repair } = props;
-  const now = useNowOf(view);
-  const [text, , drop] = useKeptText(statementKey(view.id));
-  const [why, , dropWhy] = useKeptText(overrideKey(view.id));
+  const now = useGateTime(view);
+  const [text, , drop] = useSavedText(statementKey(view.id));
+  const [why, , dropWhy] = useSavedText(overrideKey(view.id));
   const override = reasonOf(why);
   const gate = useGate(props, override);
   const { say } = useWords();
   if (view.status === 'closed') return null;
-  if (atHand(deedsOf(plan), view, now) !== null) return <ToRun {...props} />;
+  if (currentTask(tasksOf(plan), view, now) !== null) return <OpenRunSheet {...props} />;
   const short = reasonOf(text) === null ? 'Say what you found, then sign' : null;
   const asks =
     gate?.by === 'clock' && repair.me && mayOverride(repair.me)

@@ -1,5 +1,5 @@
 import { mixedBatches, runningPlan } from '@kelmot/contract';
-import { gistOf, nextAct } from '@kelmot/core';
+import { planSummaryOf, nextAction } from '@kelmot/core';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import { PrimaryButton } from '@/shared/ui/Button';
@@ -10,7 +10,7 @@ import { useZone } from '@/shared/ui/useZone';
 import { useWords } from '@/shared/ui/useWords';
 import { KeyFigures } from './KeyFigures';
 import { MixAction } from './Mix';
-import { PailClock } from './PailClock';
+import { BatchClock } from './BatchClock';
 import { RoundStrips } from './RoundStrips';
 import { StepList } from './Steps';
 import { MoveOn } from './StepsStation';
@@ -24,10 +24,10 @@ export function Build(props: StationProps) {
   const now = useNow();
   const { say, tell } = useWords();
   const { running } = useBatches(view, plan);
-  const act = nextAct(gistOf(runningPlan(view) ?? plan), mixedBatches(view.mixes), now, zone);
+  const act = nextAction(planSummaryOf(runningPlan(view) ?? plan), mixedBatches(view.mixes), now, zone);
   return (
     <View>
-      {running ? <PailClock plan={plan} mix={running.mix} batch={running.batch} /> : null}
+      {running ? <BatchClock plan={plan} mix={running.mix} batch={running.batch} /> : null}
       {act && !running && act.phase !== 'cure' && act.phase !== 'ready' ? (
         <View
           className="flex-row flex-wrap items-center gap-x-4 border-b border-rule bg-sheet px-4 py-3"

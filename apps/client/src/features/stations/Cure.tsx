@@ -1,14 +1,14 @@
-import { cureSeen, mixedBatches, runningOf } from '@kelmot/contract';
+import { cureReadings, mixedBatches, runningOf } from '@kelmot/contract';
 import {
   clockText,
   dayClockText,
-  gistOf,
+  planSummaryOf,
   MILESTONE_NAMES,
-  nextAct,
+  nextAction,
   planRound,
   stripsOf,
 } from '@kelmot/core';
-import { plannedTemp } from '@kelmot/core/run/asItRuns';
+import { plannedTemp } from '@kelmot/core/run/runPlan';
 import { momentFigure } from '@kelmot/core/run/cureSaid';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -37,22 +37,22 @@ export function Cure(props: StationProps) {
   const width = outer - useMargins();
   const zone = useZone();
   const running = runningOf(view);
-  const gist = gistOf(running?.plan ?? plan);
+  const summary = planSummaryOf(running?.plan ?? plan);
   const mixes = mixedBatches(view.mixes);
   const { say, tell } = useWords();
-  const strips = stripsOf(gist, mixes, now);
+  const strips = stripsOf(summary, mixes, now);
   const main = strips.find((s) => s.round.id === plan.mainRound) ?? strips[0];
   const mainRound = planRound(plan, plan.mainRound);
-  const act = nextAct(gist, mixes, now, zone);
+  const act = nextAction(summary, mixes, now, zone);
   if (!main) return <StepList station="cure" {...props} />;
   // Before mixing, the strip stands at its planned time, as the job runs now.
   const { strip, begun } = main;
   const at = strip.start;
   const run = running?.main ?? null;
-  const [asPlanned] = stripsOf(gistOf(plan), mixes, now).filter(
+  const [specAsPlanned] = stripsOf(planSummaryOf(plan), mixes, now).filter(
     (s) => s.round.id === main.round.id,
   );
-  const plannedReady = run && asPlanned ? asPlanned.strip.ready : undefined;
+  const plannedReady = run && specAsPlanned ? specAsPlanned.strip.ready : undefined;
   const plannedC = plannedTemp(plan);
   const stalled = run?.stalled ?? false;
   const axis = width > 0 ? cureAxis(strip, { plannedReady, stalled }, now, width, zone) : null;
@@ -91,7 +91,7 @@ export function Cure(props: StationProps) {
             />
             {run ? (
               <CureTrace
-                seen={cureSeen(view)}
+                seen={cureReadings(view)}
                 run={run}
                 plannedC={plannedC}
                 axis={axis}

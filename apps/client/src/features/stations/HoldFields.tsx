@@ -1,9 +1,9 @@
 import type { Plan } from '@kelmot/core';
 import { ambientGate, goFromC } from '@kelmot/core/ambient/ambientGate';
-import { readBy } from '@kelmot/core/run/readBy';
+import { instrumentFor } from '@kelmot/core/run/instrumentFor';
 import { useCallback, useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { ReadFrom, useDriver } from '@/features/instruments';
+import { ReadInstrument, useDriver } from '@/features/instruments';
 import { Pictures } from '@/features/pictures';
 import { SecondaryButton } from '@/shared/ui/Button';
 import { FieldFrame, TextBox } from '@/shared/ui/fields';
@@ -38,12 +38,12 @@ function Gauge({ plan, hold }: { plan: Plan; hold: HoldAct }) {
 
 /** The instrument that can read a hold, if one can be reached. */
 function ByInstrument({ step, plan, hold }: Pick<HoldProps, 'step' | 'plan'> & { hold: HoldAct }) {
-  const by = useMemo(() => readBy(step.hold, plan), [step.hold, plan]);
+  const by = useMemo(() => instrumentFor(step.hold, plan), [step.hold, plan]);
   const expected = useCallback(() => by?.expects ?? [], [by]);
   const driver = useDriver(by?.device.id, expected);
   if (!by || !driver) return null;
   return (
-    <ReadFrom key={step.id} by={by} driver={driver} verdict={hold.verdictOf} take={hold.take} />
+    <ReadInstrument key={step.id} by={by} driver={driver} verdict={hold.verdictOf} take={hold.take} />
   );
 }
 

@@ -12,7 +12,7 @@ import { Choices, FieldFrame, TextBox } from '@/shared/ui/fields';
 import { Txt } from '@/shared/ui/Txt';
 import { useNow } from '@/shared/ui/useNow';
 import { useZone } from '@/shared/ui/useZone';
-import { useKeptText } from '../../shared/repair/useKeptText';
+import { useSavedText } from '../../shared/repair/useSavedText';
 
 /** Separates the lots of two parts. */
 const BETWEEN = ' / ';
@@ -45,7 +45,7 @@ function Expiries({ text, known }: { text: string; known: ReadonlyMap<string, st
 
 /** The lot of the batch: picked from the shelf, scanned from the code on its pack, or typed. */
 export function LotField({ keptAs, cardCode }: { keptAs: string; cardCode: string }) {
-  const [text, setText] = useKeptText(keptAs);
+  const [text, setText] = useSavedText(keptAs);
   const [scanned, setScanned] = useState<{ lot: string; expiresOn: string } | null>(null);
   const [looking, setLooking] = useState(false);
   const [wrong, setWrong] = useState<string | null>(null);

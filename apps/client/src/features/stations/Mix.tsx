@@ -1,5 +1,5 @@
-import { atHand } from '@kelmot/contract';
-import { clockText, deedsOf, planRound, roundFigure, say } from '@kelmot/core';
+import { currentTask } from '@kelmot/contract';
+import { clockText, tasksOf, planRound, roundFigure, say } from '@kelmot/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useKey } from '@/shared/ui/useKey';
@@ -8,14 +8,14 @@ import { FigureText } from '@/shared/ui/FigureText';
 import { Txt } from '@/shared/ui/Txt';
 import { useZone } from '@/shared/ui/useZone';
 import { useWords } from '@/shared/ui/useWords';
-import { InThePail, ToWeigh, useMixing } from './MixParts';
-import { PailClock } from './PailClock';
+import { OpenBatch, NextBatch, useMixActions } from './MixParts';
+import { BatchClock } from './BatchClock';
 import { StepList } from './Steps';
 import { Supplies } from './Supplies';
-import { MoveOn, ToRun } from './StepsStation';
+import { MoveOn, OpenRunSheet } from './StepsStation';
 import type { StationProps } from '@/shared/repair/stationProps';
 import { batchName, useBatches } from './useBatches';
-import { useNowOf } from './useNowOf';
+import { useGateTime } from './useGateTime';
 
 /** Mix: the total amount, the current batch, the scale, the clock. */
 export function Mix(props: StationProps) {
@@ -33,14 +33,14 @@ export function Mix(props: StationProps) {
   };
   return (
     <View>
-      {running ? <PailClock plan={plan} mix={running.mix} batch={running.batch} /> : null}
+      {running ? <BatchClock plan={plan} mix={running.mix} batch={running.batch} /> : null}
       <View className="flex-row flex-wrap gap-x-6 gap-y-2 border-b border-ink px-4 py-3">
         <FigureText figure={figure('total')} label={`${ofName}to mix`} as="reading" />
         <FigureText figure={figure('batches')} label="batches" as="reading" />
         <FigureText figure={figure('batchMass') ?? figure('batch')} label="each" as="reading" />
         {running ? null : <FigureText figure={figure('life')} label="working life" as="reading" />}
       </View>
-      {running ? <InThePail {...props} /> : <ToWeigh {...props} />}
+      {running ? <OpenBatch {...props} /> : <NextBatch {...props} />}
       {view.mixes.length > 0 ? (
         <View className="gap-1 border-b border-rule px-4 py-3">
           <Txt as="label">Mixed so far</Txt>
@@ -74,11 +74,11 @@ export function Mix(props: StationProps) {
 /** The main action of Mix: start the next batch, mark it as placed, or go on. Key: t. */
 export function MixAction(props: StationProps) {
   const { view, plan, repair } = props;
-  const now = useNowOf(view);
+  const now = useGateTime(view);
   const { say: words } = useWords();
   const { running, next, round, held } = useBatches(view, plan);
-  const { start, placed, startLabel } = useMixing(props);
-  const deeds = useMemo(() => deedsOf(plan), [plan]);
+  const { start, placed, startLabel } = useMixActions(props);
+  const tasks = useMemo(() => tasksOf(plan), [plan]);
   useKey('t', () => (running ? placed() : start()));
   if (running)
     return (
@@ -91,8 +91,8 @@ export function MixAction(props: StationProps) {
         testID="batch-placed"
       />
     );
-  const deed = deeds[atHand(deeds, view, now) ?? -1];
-  if (next && deed && deed.batch?.no !== next.no) return <ToRun {...props} />;
+  const task = tasks[currentTask(tasks, view, now) ?? -1];
+  if (next && task && task.batch?.no !== next.no) return <OpenRunSheet {...props} />;
   if (next)
     return (
       <PrimaryButton

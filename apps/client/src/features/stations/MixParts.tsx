@@ -1,4 +1,4 @@
-import { mixOf, pailMoments } from '@kelmot/contract';
+import { mixOf, batchMoments } from '@kelmot/contract';
 import { clockText, formatDuration, planRound } from '@kelmot/core';
 import { mixStages } from '@kelmot/core/materials/stages';
 import { View } from 'react-native';
@@ -13,18 +13,18 @@ import { useWords } from '@/shared/ui/useWords';
 import type { StationProps } from '@/shared/repair/stationProps';
 import { LotField } from './LotField';
 import { batchName, scaleKey, useBatches, weightKey } from './useBatches';
-import { useKeptText } from '../../shared/repair/useKeptText';
+import { useSavedText } from '../../shared/repair/useSavedText';
 import { Weigh } from './Weigh';
 
 const lotKey = (id: string) => `${id}/lot`;
 
 /** Starts the next batch, and marks the open batch as placed. */
-export function useMixing({ view, plan, repair }: Omit<StationProps, 'id'>) {
+export function useMixActions({ view, plan, repair }: Omit<StationProps, 'id'>) {
   const dispatch = useAppDispatch();
   const { say } = useWords();
   const { running, next, weigh, weighed, held } = useBatches(view, plan);
-  const [lot] = useKeptText(lotKey(view.id));
-  const [scale] = useKeptText(scaleKey(view));
+  const [lot] = useSavedText(lotKey(view.id));
+  const [scale] = useSavedText(scaleKey(view));
   const round = next && planRound(plan, next.round);
   const start = () => {
     if (!next || held || !repair.canWrite) return;
@@ -48,7 +48,7 @@ export function useMixing({ view, plan, repair }: Omit<StationProps, 'id'>) {
 }
 
 /** The next batch: target masses, what the scale shows, and its lot. */
-export function ToWeigh({
+export function NextBatch({
   view,
   plan,
   named = true,
@@ -78,12 +78,12 @@ export function ToWeigh({
 }
 
 /** The open batch: how long to mix, how it must look, and what to do when it is late or bad. */
-export function InThePail({ view, plan, repair }: Omit<StationProps, 'id'>) {
+export function OpenBatch({ view, plan, repair }: Omit<StationProps, 'id'>) {
   const zone = useZone();
   const { running } = useBatches(view, plan);
   if (!running) return null;
   const { mixedSign } = mixOf(plan, running.batch);
-  const { mixed } = pailMoments(plan, running.batch, running.mix);
+  const { mixed } = batchMoments(plan, running.batch, running.mix);
   return (
     <>
       <View className="flex-row items-center gap-4 border-b border-rule px-4 py-3">

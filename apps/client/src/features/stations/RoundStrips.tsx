@@ -3,7 +3,7 @@ import {
   axisOf,
   clockText,
   dayClockText,
-  gistOf,
+  planSummaryOf,
   MINUTE,
   say,
   stripsOf,
@@ -70,7 +70,7 @@ export function RoundStrips({
   const { tell, units } = useWords();
   const [outer, setOuter] = useState(0);
   const width = outer - useMargins();
-  const strips = stripsOf(gistOf(runningPlan(view) ?? plan), mixedBatches(view.mixes), now).filter(
+  const strips = stripsOf(planSummaryOf(runningPlan(view) ?? plan), mixedBatches(view.mixes), now).filter(
     (s) => s.round.id !== except,
   );
   if (strips.length === 0) return null;

@@ -1,4 +1,4 @@
-import { countedName, countedOf, startedClocks, waitEnds, type RepairView } from '@kelmot/contract';
+import { countedName, countedOf, startedClocks, waitEnd, type RepairView } from '@kelmot/contract';
 import { clockText, formatDuration, type Message, type Plan, type Step } from '@kelmot/core';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
@@ -35,13 +35,13 @@ export function ClockRow({ ends, label }: { ends: number; label: Message }) {
 
 /** The wait of a step, while it runs. */
 export function Wait({ step, view }: { step: Step; view: RepairView }) {
-  const ends = waitEnds(step, view);
+  const ends = waitEnd(step, view);
   if (step.hold?.kind !== 'countdown' || ends === null) return null;
   return <ClockRow ends={ends} label={step.hold.label} />;
 }
 
 /** The clocks that run at other steps of the repair. */
-export function ClocksBeside({ step, view, plan }: Omit<CountProps, 'repair'> & { plan: Plan }) {
+export function OtherStepClocks({ step, view, plan }: Omit<CountProps, 'repair'> & { plan: Plan }) {
   const now = useNow(1000);
   return startedClocks(view, plan)
     .filter(({ at, stepId }) => at > now && stepId !== null && stepId !== step.id)

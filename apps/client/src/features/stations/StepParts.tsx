@@ -1,4 +1,4 @@
-import { atHold, runningPlan, tickedBy, windowOf, type RepairView } from '@kelmot/contract';
+import { readingsAtHold, runningPlan, tickedBy, windowOf, type RepairView } from '@kelmot/contract';
 import { clockText, dayClockText, type Plan, type Step } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -63,7 +63,7 @@ export function StepFigures({
 export function Verdict({ step, view }: Pick<PartProps, 'step' | 'view'>) {
   const zone = useZone();
   const { tell } = useWords();
-  const last = atHold(step.id, view.readings).at(-1);
+  const last = readingsAtHold(step.id, view.readings).at(-1);
   if (!last) return null;
   const without = last.values.kind === 'override';
   const colour = without ? 'text-ochreInk' : last.passed ? 'text-mossInk' : 'text-oxideInk';
@@ -104,7 +104,7 @@ export function TickedBy({
 }
 
 /** What can go wrong with a step, and the remedy; folded. */
-export function WrongSigns({ step }: Pick<PartProps, 'step'>) {
+export function WhatCanGoWrong({ step }: Pick<PartProps, 'step'>) {
   const [open, setOpen] = useState(false);
   const { tell } = useWords();
   if (step.wrong.length === 0) return null;

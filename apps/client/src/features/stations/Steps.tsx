@@ -10,7 +10,7 @@ import { useWords } from '@/shared/ui/useWords';
 import { HoldButton, HoldFields } from './HoldFields';
 import { PresentAt } from '@/shared/repair/Present';
 import { Counted } from './StepClock';
-import { StepFigures, TickedBy, Verdict, Waits, WrongSigns } from './StepParts';
+import { StepFigures, TickedBy, Verdict, Waits, WhatCanGoWrong } from './StepParts';
 import { tickOf, useHold, waitOver, type HoldProps } from './useHold';
 
 /** The tick of a step that needs no hold. */
@@ -94,7 +94,7 @@ function StepRow({ no, ...props }: HoldProps & { no: number }) {
         <Verdict step={step} view={view} />
         <TickedBy step={step} view={view} />
         <PresentAt id={view.id} stepId={step.id} />
-        <WrongSigns step={step} />
+        <WhatCanGoWrong step={step} />
       </View>
     </View>
   );

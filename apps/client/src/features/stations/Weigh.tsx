@@ -1,4 +1,4 @@
-import { weighedSaid, type RepairView } from '@kelmot/contract';
+import { scaleText, type RepairView } from '@kelmot/contract';
 import {
   roundFigure,
   say,
@@ -9,7 +9,7 @@ import {
 } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { OnScale } from '@/features/instruments';
+import { ScalePour } from '@/features/instruments';
 import { textsDropped, textTyped } from '@/store/drafts';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { TextBox } from '@/shared/ui/fields';
@@ -18,7 +18,7 @@ import { RatioGauge } from '@/shared/ui/Gauges';
 import { Txt } from '@/shared/ui/Txt';
 import { useMargins } from '@/shared/ui/layout';
 import { useWords } from '@/shared/ui/useWords';
-import { useKeptText } from '../../shared/repair/useKeptText';
+import { useSavedText } from '../../shared/repair/useSavedText';
 import { scaleKey, weightKey, type Weighed } from './useBatches';
 
 function Part({
@@ -46,8 +46,8 @@ function Part({
   const byVolume = roundFigure(plan, round, volume);
   // The working is of the first batch; the last batch may be smaller.
   const same = Math.abs((worked?.value ?? 0) - grams) < 1e-6;
-  const [text, setText] = useKeptText(weightKey(view, part));
-  const [scale, , drop] = useKeptText(scaleKey(view));
+  const [text, setText] = useSavedText(weightKey(view, part));
+  const [scale, , drop] = useSavedText(scaleKey(view));
   return (
     <View className="min-w-[150px] flex-1 gap-2">
       <View className="flex-row gap-2.5">
@@ -109,7 +109,7 @@ export function Weigh({
   const width = outer - useMargins();
   const { tolerancePct } = weigh;
   const { tell } = useWords();
-  const verdict = weighedSaid(weigh, batch, weighed, weighed.check);
+  const verdict = scaleText(weigh, batch, weighed, weighed.check);
   const parts = [
     { letter: 'A', name: weigh.nameA, figure: 'aG', grams: batch.aG ?? 0, volume: 'aMl' },
     { letter: 'B', name: weigh.nameB, figure: 'bG', grams: batch.bG ?? 0, volume: 'bMl' },
@@ -124,7 +124,7 @@ export function Weigh({
           <Part key={p.letter} {...p} round={batch.round} plan={plan} view={view} />
         ))}
       </View>
-      <OnScale
+      <ScalePour
         pours={[
           { name: weigh.nameA, letter: 'A', targetG: batch.aG ?? 0 },
           { name: weigh.nameB, letter: 'B', targetG: batch.bG ?? 0 },

@@ -1,12 +1,12 @@
 export { AcceptAction, Signed, SignOff } from './Accept';
 export { Cautions } from './Cautions';
-export { GoOnWithout } from './GoOnWithout';
+export { OverrideForm } from './OverrideForm';
 export { HoldButton, HoldFields } from './HoldFields';
-export { InThePail, ToWeigh, useMixing } from './MixParts';
-export { PailClock } from './PailClock';
+export { OpenBatch, NextBatch, useMixActions } from './MixParts';
+export { BatchClock } from './BatchClock';
 export { RoundStrips } from './RoundStrips';
-export { ClocksBeside, Counted, useCount } from './StepClock';
-export { StepFigures, TickedBy, Verdict, Waits, WrongSigns } from './StepParts';
+export { OtherStepClocks, Counted, useCount } from './StepClock';
+export { StepFigures, TickedBy, Verdict, Waits, WhatCanGoWrong } from './StepParts';
 export { Supplies } from './Supplies';
 export { batchName, useBatches } from './useBatches';
 export { type HoldAct, tickOf, useHold } from './useHold';

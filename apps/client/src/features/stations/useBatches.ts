@@ -14,7 +14,7 @@ import { useAppSelector } from '@/store/hooks';
 import { useWords } from '@/shared/ui/useWords';
 import { lowered } from '@/shared/ui/lowered';
 import { heldText } from './StepsStation';
-import { useNowOf } from './useNowOf';
+import { useGateTime } from './useGateTime';
 
 export interface Weighed {
   aText: string;
@@ -67,7 +67,7 @@ export function useBatches(view: RepairView, plan: Plan): Batches {
   const bText = texts[weightKey(view, 'b')] ?? '';
   const [aG, bG] = [grams(aText), grams(bText)];
   const onScale = next && weighedFor(plan, next.no, { aG, bG });
-  const now = useNowOf(view);
+  const now = useGateTime(view);
   const gate = next && mayMix(view, next.no, { aG, bG }, now);
   const shown = wetBatch ?? next;
   return {

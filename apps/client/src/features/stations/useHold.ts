@@ -1,7 +1,7 @@
 import {
   judgeReading,
   stepDone,
-  waitEnds,
+  waitEnd,
   type ReadingValues,
   type RepairView,
 } from '@kelmot/contract';
@@ -129,7 +129,7 @@ export function useHold({ step, view, plan, repair, batchNo = null }: HoldProps)
   }
   if (hold?.kind === 'countdown') {
     const label =
-      waitEnds(step, view) === null
+      waitEnd(step, view) === null
         ? `Start: ${lowered(say(hold.label))}, ${formatDuration(hold.minutes)}`
         : 'Start it again';
     return { ...common, label, testID: `start-${step.id}`, sign: 'next' };

@@ -3,7 +3,7 @@ import { issuesOf, type Card } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { download } from '@/offline/download';
-import { sayError, useImportCardsMutation, type ApiError } from '@/store/api';
+import { errorText, useImportCardsMutation, type ApiError } from '@/store/api';
 import { useSend } from '@/store/useSend';
 import { usePerson } from '@/store/usePerson';
 import { SecondaryButton } from '@/shared/ui/Button';
@@ -59,7 +59,7 @@ function CardBox({ start, onDone }: { start: string; onDone: () => void }) {
       const outcomes = await send({ file: read.file, by: me?.id ?? '' }).unwrap();
       setSaid(outcomes.map(sayOutcome).join('; '));
     } catch (error) {
-      if ((error as ApiError).kind !== 'offline') return setSaid(sayError(error));
+      if ((error as ApiError).kind !== 'offline') return setSaid(errorText(error));
       put({ type: 'cards.import', file: read.file });
       setSaid('No signal. Kept on this device; it goes by itself when signal returns.');
     }

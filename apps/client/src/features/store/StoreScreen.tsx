@@ -13,13 +13,13 @@ import {
 import { useState } from 'react';
 import { FlatList, Pressable, ScrollView, View } from 'react-native';
 import { Frame } from '@/features/frame';
-import { sayError, useCardsQuery } from '@/store/api';
+import { errorText, useCardsQuery } from '@/store/api';
 import { useShelf } from '@/store/useShelf';
 import { Refused } from '@/shared/repair/Refused';
 import { useAppSelector } from '@/store/hooks';
 import { CardEdit, CardTools } from './CardTools';
 import { Shelf, shelfText } from './Shelf';
-import { HowFar } from '@/features/tools';
+import { PackCoverage } from '@/features/tools';
 import { Disclosure, Tag } from '@/shared/ui/Button';
 import { useLayout } from '@/shared/ui/layout';
 import { Empty, Failed, Skeleton } from '@/shared/ui/states';
@@ -110,7 +110,7 @@ function CardDetail({ card }: { card: Card }) {
       {card.role === 'system' ? <SystemFigures card={card} /> : null}
       {card.role === 'system' && card.families.length > 0 ? (
         <Disclosure label="How far does it go?" open={far} onToggle={() => setFar(!far)}>
-          <HowFar key={`${card.code} ${units}`} card={card} />
+          <PackCoverage key={`${card.code} ${units}`} card={card} />
         </Disclosure>
       ) : null}
       <Shelf card={card} />
@@ -223,7 +223,7 @@ export function StoreScreen() {
       </View>
       <Refused waiting={queue.filter((w) => !('repairId' in w.command))} />
       {isLoading ? <Skeleton rows={6} /> : null}
-      {error && !cards ? <Failed say={sayError(error)} retry={() => void refetch()} /> : null}
+      {error && !cards ? <Failed say={errorText(error)} retry={() => void refetch()} /> : null}
       {cards?.length === 0 ? (
         <Empty title="No cards yet.">A planner adds the materials your site uses.</Empty>
       ) : null}

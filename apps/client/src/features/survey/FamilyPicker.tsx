@@ -2,7 +2,7 @@ import { familiesFor, familyOf } from '@kelmot/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { LinkButton } from '@/shared/ui/Button';
-import { stopAt } from '@/shared/ui/keyboard';
+import { tabIndexAt } from '@/shared/ui/keyboard';
 import { Txt } from '@/shared/ui/Txt';
 
 /** Selects the kind of repair: the usual ones for this kind of asset first, the others on touch. */
@@ -31,7 +31,7 @@ export function FamilyPicker({
               key={f.id}
               role="radio"
               aria-checked={on}
-              tabIndex={stopAt(i, list.indexOf(chosen))}
+              tabIndex={tabIndexAt(i, list.indexOf(chosen))}
               testID={`family-${f.id}`}
               onPress={() => onPick(f.id)}
               className={`min-h-[48px] justify-center rounded border-[1.5px] px-3 py-1.5 ${on ? 'border-ink bg-ink' : 'border-rule bg-sheet active:bg-shade'}`}

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { chosenFile } from '@/offline/chosenFile';
-import { nowBy } from '@/store/clock';
+import { siteTime } from '@/store/clock';
 import { useAppSelector } from '@/store/hooks';
 import { useSend } from '@/store/useSend';
 import { usePerson } from '@/store/usePerson';
@@ -38,7 +38,7 @@ export function FromPlanFile() {
     if ('say' in read) return setSaid(read.say);
     const { survey, card, schools, seconds } = read.file.plan;
     const repairId = uuidv7();
-    const at = new Date(nowBy(clock)).toISOString();
+    const at = new Date(siteTime(clock)).toISOString();
     // The asset is looked up by its tag: its id belongs to this site.
     const timed = {
       ...survey,

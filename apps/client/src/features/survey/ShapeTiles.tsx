@@ -1,6 +1,6 @@
 import { drawSection, familyOf, type DamageShape, type Damage, type FamilyId } from '@kelmot/core';
 import { Pressable, View } from 'react-native';
-import { stopAt } from '@/shared/ui/keyboard';
+import { tabIndexAt } from '@/shared/ui/keyboard';
 import { SectionDrawing } from '@/shared/ui/SectionView';
 import { Txt } from '@/shared/ui/Txt';
 
@@ -41,7 +41,7 @@ export function ShapeTiles({
             key={s.shape}
             role="radio"
             aria-checked={on}
-            tabIndex={stopAt(at, chosen)}
+            tabIndex={tabIndexAt(at, chosen)}
             testID={`shape-${index}-${s.shape}`}
             onPress={() => onPick(s.shape)}
             className={`w-[48%] overflow-hidden rounded border-[1.5px] bg-sheet active:bg-shade ${on ? 'border-ink' : 'border-rule'}`}

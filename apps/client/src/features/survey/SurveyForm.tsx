@@ -22,7 +22,7 @@ import { withAsset, withFamily, withoutDamage } from './draftOf';
 import { FamilyPicker } from './FamilyPicker';
 import { KnownAirLine } from './KnownAirLine';
 import { ShapeTiles } from './ShapeTiles';
-import { useSilent } from './useSilent';
+import { useHiddenQuestions } from './useHiddenQuestions';
 
 interface FormProps {
   draftKey: string;
@@ -95,7 +95,7 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
     [put, site],
   );
   const fields = draftFields(draft);
-  const silent = useSilent(draft);
+  const silent = useHiddenQuestions(draft);
   const [open, setOpen] = useState(false);
   const loud = (group: string) =>
     fields.filter((f) => f.path.startsWith(`${group}.`) && !silent.has(f.path));

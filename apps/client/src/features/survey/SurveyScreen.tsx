@@ -20,7 +20,7 @@ import { StationFrame } from '@/features/frame';
 import type { OpenRepair } from '@/shared/repair/useRepair';
 import { useSiteQuery } from '@/store/api';
 import { draftDropped, draftFilled, draftKeyOf, type Base } from '@/store/drafts';
-import { nowBy } from '@/store/clock';
+import { siteTime } from '@/store/clock';
 import { useAppDispatch, useAppSelector, useAppStore } from '@/store/hooks';
 import { useSend } from '@/store/useSend';
 import { usePerson } from '@/store/usePerson';
@@ -31,7 +31,7 @@ import { Txt } from '@/shared/ui/Txt';
 import { draftOf, newDraft } from './draftOf';
 import { FromPlanFile } from './FromPlanFile';
 import { Replan } from './Replan';
-import { useBase } from './useBase';
+import { useDraftBase } from './useDraftBase';
 import { SurveyForm } from './SurveyForm';
 
 /** The section of what is typed so far; null before a shape is chosen. */
@@ -95,10 +95,10 @@ export function SurveyScreen({ view, repair }: SurveyProps) {
   const stored = useMemo(() => (view ? draftOf(view.survey, units) : null), [view, units]);
   const { data: site, isLoading } = useSiteQuery();
   const fresh = useMemo(
-    () => newDraft('F2', new Date(nowBy(clock)).toISOString(), site?.settings ?? null),
+    () => newDraft('F2', new Date(siteTime(clock)).toISOString(), site?.settings ?? null),
     [site, clock],
   );
-  const { base, moved, stale } = useBase(view, draftKey);
+  const { base, moved, stale } = useDraftBase(view, draftKey);
   const draft = (stale ? undefined : kept) ?? stored ?? fresh;
   useEffect(() => {
     if ((!kept || stale) && !isLoading) dispatch(draftFilled({ key: draftKey, draft, base }));
@@ -154,7 +154,7 @@ const Surveyed = memo(function Surveyed({
     if (!survey || !canWrite) return;
     if (!view) {
       const repairId = uuidv7();
-      const at = new Date(nowBy(clock)).toISOString();
+      const at = new Date(siteTime(clock)).toISOString();
       const timed = { ...survey, window: { ...survey.window, startAt: at } };
       send({ type: 'repair.create', repairId, survey: timed });
       dispatch(draftDropped(draftKey));

@@ -1,4 +1,4 @@
-export { HowFar } from './HowFar';
-export { HowFarScreen } from './HowFarScreen';
+export { PackCoverage } from './PackCoverage';
+export { PackCoverageScreen } from './PackCoverageScreen';
 export { ToolList } from './ToolList';
 export { ToolScreen } from './ToolScreen';

@@ -1,4 +1,4 @@
-import { silentFields, type MatteringAsk } from '@kelmot/core';
+import { fieldsWithoutEffect, type EffectInput } from '@kelmot/core';
 import { call, type CallResult } from '@kelmot/core/calculations/call';
 import { expose } from 'comlink';
 
@@ -15,7 +15,7 @@ const worker = {
       report(share);
     });
   },
-  silentFields: (ask: MatteringAsk): string[] => silentFields(ask),
+  fieldsWithoutEffect: (ask: EffectInput): string[] => fieldsWithoutEffect(ask),
 };
 export type CoreWorker = typeof worker;
 

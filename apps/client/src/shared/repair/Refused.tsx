@@ -1,13 +1,13 @@
 import { View } from 'react-native';
 import { useAppDispatch } from '@/store/hooks';
-import { retried, thrownAway, type Deed, type Waiting } from '@/store/outbox';
+import { retried, thrownAway, type AnyCommand, type QueuedCommand } from '@/store/outbox';
 import { SecondaryButton } from '@/shared/ui/Button';
 import { StopMark } from '@/shared/ui/marks';
 import { Txt } from '@/shared/ui/Txt';
 import { surveyChanges } from './surveyChanges';
 
 /** The name of each command in sentences. */
-export const NAMES: Record<Deed['type'], string> = {
+export const NAMES: Record<AnyCommand['type'], string> = {
   'repair.create': 'the new repair',
   'survey.save': 'the survey',
   'plan.make': 'the choice of system',
@@ -27,7 +27,7 @@ export const NAMES: Record<Deed['type'], string> = {
  * What the server rejected, why, and what can be done. On a conflict both states are shown before anything is sent
  * again.
  */
-export function Refused({ waiting }: { waiting: Waiting[] }) {
+export function Refused({ waiting }: { waiting: QueuedCommand[] }) {
   const dispatch = useAppDispatch();
   return waiting
     .filter((w) => w.refused)

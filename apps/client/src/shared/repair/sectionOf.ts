@@ -1,9 +1,9 @@
 import { mixedBatches, runningPlan, type RepairView } from '@kelmot/contract';
 import {
   drawSection,
-  gistOf,
+  planSummaryOf,
   layersText,
-  metText,
+  serviceText,
   mixedOf,
   stripOf,
   type Drawing,
@@ -21,16 +21,16 @@ interface Size {
 export function coatStates(plan: Plan, view: RepairView, now: number): Fill[] {
   const coats = plan.figures.coats?.value ?? 1;
   const mixes = mixedBatches(view.mixes);
-  const gist = gistOf(runningPlan(view) ?? plan);
+  const summary = planSummaryOf(runningPlan(view) ?? plan);
   const done = new Set(mixes.filter((x) => !x.binned).map((x) => x.batchNo));
-  const own = gist.rounds.filter((r) => r.cardCode === plan.card.code);
+  const own = summary.rounds.filter((r) => r.cardCode === plan.card.code);
   return Array.from({ length: coats }, (_, i): Fill => {
     const round = own[Math.min(i, own.length - 1)];
     const mixed = round && mixedOf(round, mixes);
     if (!round || !mixed) return 'planned';
     if (round.batches.some((b) => !done.has(b.no))) return 'wet';
     const at = mixed.last;
-    const strip = stripOf(gist, round, at);
+    const strip = stripOf(summary, round, at);
     if (now < (strip.segments[1]?.to ?? at)) return 'wet';
     return now < strip.ready ? 'curing' : 'set';
   });
@@ -55,7 +55,7 @@ export function sectionOf(
     system: units,
     tag: survey.asset.tag,
     material: survey.parent.material,
-    medium: metText(survey, units),
+    medium: serviceText(survey, units),
     layers: plan ? coatStates(plan.body, view, now) : [],
     edgeMm: card?.layer.minEdgeMm ?? null,
     label: plan ? layersText(plan.body) : null,

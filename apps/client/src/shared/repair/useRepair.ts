@@ -2,8 +2,8 @@ import type { Command, Me, RepairView } from '@kelmot/contract';
 import { useCallback, useMemo } from 'react';
 import { useRepairQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
-import { waitingOf, type Waiting } from '@/store/outbox';
-import { useSend, type DeedDraft } from '@/store/useSend';
+import { waitingOf, type QueuedCommand } from '@/store/outbox';
+import { useSend, type CommandDraft } from '@/store/useSend';
 import { usePerson } from '@/store/usePerson';
 import { planning } from './planning';
 import { useDevice } from './useDevice';
@@ -37,7 +37,7 @@ export interface OpenRepair {
   view: RepairView | undefined;
   error: unknown;
   loading: boolean;
-  waiting: Waiting<Command>[];
+  waiting: QueuedCommand<Command>[];
   canWrite: boolean;
   /** Who is signed in; undefined while that is not known. */
   me: Me | undefined;
@@ -54,7 +54,7 @@ export function useRepair(id: string): OpenRepair {
   const creating = waiting.some((w) => w.command.type === 'repair.create');
   const { data, error, isLoading } = useRepairQuery(id, { skip: creating });
   const device = useDevice(waiting, planning);
-  const view = useMemo(() => planning.layOver(data, waiting, device), [data, waiting, device]);
+  const view = useMemo(() => planning.applyOutbox(data, waiting, device), [data, waiting, device]);
   const version = data?.version ?? 1;
   const planId = view?.plan?.id;
   const put = useSend();
@@ -63,7 +63,7 @@ export function useRepair(id: string): OpenRepair {
       // The person knows what this device did before and has not sent yet: the command follows the last of it.
       const expect = EDITS.includes(draft.type) ? { expect: seenVersion } : {};
       const seen = RECORDS.includes(draft.type) ? { planId } : {};
-      put({ ...draft, ...expect, ...seen, repairId: id } as DeedDraft);
+      put({ ...draft, ...expect, ...seen, repairId: id } as CommandDraft);
     },
     [put, id, version, planId],
   );

@@ -1,11 +1,11 @@
 import { countdown } from '@kelmot/core';
 import { View } from 'react-native';
 import { Txt } from './Txt';
-import { useBeat } from './useNow';
+import { useTick } from './useNow';
 
 /** One figure of a clock. Bare text: each second, only this is drawn again, for every clock on the screen. */
 function Figure({ to, part }: { to: number; part: number }) {
-  return useBeat((now) => countdown(to, now).parts[part]?.figure ?? '');
+  return useTick((now) => countdown(to, now).parts[part]?.figure ?? '');
 }
 
 /** The time to the next thing to do. Ticks by itself, in seconds under one hour; after its end it counts up in red. */
@@ -18,8 +18,8 @@ export function Countdown({
   ruling?: boolean;
   tone?: 'ink' | 'closing';
 }) {
-  const over = useBeat((now) => now > to);
-  const units = useBeat((now) =>
+  const over = useTick((now) => now > to);
+  const units = useTick((now) =>
     countdown(to, now)
       .parts.map(({ unit }) => unit)
       .join(' '),

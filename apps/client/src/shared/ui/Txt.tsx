@@ -8,7 +8,7 @@ const variants = {
   inline: ['font-name', 'text-body', 'text-ink'],
   row: ['font-name', 'text-row', 'text-ink'],
   rowBold: ['font-head', 'text-row', 'text-ink'],
-  deed: ['font-head', 'text-clock', 'text-ink'],
+  step: ['font-head', 'text-clock', 'text-ink'],
   told: ['font-text', 'text-key', 'text-ink'],
   screen: ['font-head', 'text-key', 'text-ink'],
   reading: ['font-clock', 'text-key tracking-[-0.05em]', 'text-ink'],

@@ -9,7 +9,7 @@ import {
 import { createContext, useContext, useId, useState, type ReactNode } from 'react';
 import { Pressable, TextInput, View } from 'react-native';
 import { useAppSelector } from '@/store/hooks';
-import { stopAt } from './keyboard';
+import { tabIndexAt } from './keyboard';
 import { useTheme } from './theme';
 import { Txt } from './Txt';
 
@@ -237,7 +237,7 @@ export function Choices({
             key={o.value}
             role="radio"
             aria-checked={on}
-            tabIndex={stopAt(i, chosen)}
+            tabIndex={tabIndexAt(i, chosen)}
             testID={`${id}-${o.value}`}
             onPress={() => onPick(o.value)}
             className={`min-h-[48px] min-w-[48px] max-w-full items-center justify-center rounded border-[1.5px] px-3 ${on ? 'border-ink bg-ink' : 'border-pencil bg-sheet active:bg-shade'}`}

@@ -52,7 +52,7 @@ export function StopMark({ size = 28, maybe = false }: { size?: number; maybe?: 
   );
 }
 
-/** Waiting: to be sent, or due for a look. */
+/** QueuedCommand: to be sent, or due for a look. */
 export function WaitMark({ size = 20 }: { size?: number }) {
   const { c } = useTheme();
   return (

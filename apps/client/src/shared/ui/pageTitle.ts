@@ -9,13 +9,13 @@ function write(): void {
 }
 
 /** Names the page by its screen. */
-export function namePage(name: string): void {
+export function setPageName(name: string): void {
   page = name;
   write();
 }
 
 /** Puts the clock that ends soonest in front of the page's name: visible while another page is used. */
-export function clockOfPage(said: string): void {
+export function setTitleClock(said: string): void {
   if (said === clock) return;
   clock = said;
   write();

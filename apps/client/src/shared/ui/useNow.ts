@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
-import { nowBy } from '@/store/clock';
+import { siteTime } from '@/store/clock';
 import { useAppSelector } from '@/store/hooks';
 
 const SECOND = 1000;
@@ -23,10 +23,10 @@ export function useClock(everyMs: number): [now: number, renew: () => void] {
 export const useNow = (everyMs = SECOND): number => useClock(everyMs)[0];
 
 /** Calls `then` once the site's clock reaches `at`. */
-export function useAt(at: number, then: () => void): void {
+export function useAtTime(at: number, then: () => void): void {
   const clock = useAppSelector((s) => s.clock);
   useEffect(() => {
-    const timer = setTimeout(then, at - nowBy(clock) + 1);
+    const timer = setTimeout(then, at - siteTime(clock) + 1);
     return () => clearTimeout(timer);
   }, [at, clock, then]);
 }
@@ -47,7 +47,7 @@ function onBeat(told: () => void): () => void {
 }
 
 /** The value of `read` at the present time of the site's clock: re-renders only when the value changes. */
-export function useBeat<T extends string | boolean>(read: (now: number) => T): T {
+export function useTick<T extends string | boolean>(read: (now: number) => T): T {
   const clock = useAppSelector((s) => s.clock);
-  return useSyncExternalStore(onBeat, () => read(nowBy(clock)));
+  return useSyncExternalStore(onBeat, () => read(siteTime(clock)));
 }

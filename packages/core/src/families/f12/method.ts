@@ -4,7 +4,7 @@ import { fingernail, handBack, lookAndTap } from '../../methods/accept';
 import { cleanTools, coatRounds, coatSteps } from '../../methods/build';
 import { leave } from '../../methods/cure';
 import { isolate, protect, removeOld } from '../../methods/begin';
-import { beforeMixing, heldNeeds, setsWet } from '../../methods/gate';
+import { beforeMixing, heldNeeds, setsInWater } from '../../methods/gate';
 import {
   degrease,
   degreaserNeed,
@@ -64,7 +64,7 @@ export const method: Method<TankSurvey> = {
     const last = rounds[rounds.length - 1] as Round;
     const ready = [notBefore(last, demand.needed)];
     // A material that sets under water needs no draining if that was chosen.
-    const wet = setsWet(work) && work.schools.wet === 'wet';
+    const wet = setsInWater(work) && work.schools.wet === 'wet';
     const lap = reach(work);
     return {
       rounds,

@@ -1,0 +1,19 @@
+import { useAppSelector } from '@/store/hooks';
+import { WaitMark } from '@/shared/ui/marks';
+import { Txt } from '@/shared/ui/Txt';
+import { View } from 'react-native';
+
+/** The number of commands in the outbox, in the top bar. */
+export function OutboxState({ quiet = false }: { quiet?: boolean }) {
+  const queue = useAppSelector((s) => s.outbox.queue);
+  const stuck = queue.filter((w) => w.refused).length;
+  if (queue.length === 0) return quiet ? null : <Txt as="label">all sent</Txt>;
+  return (
+    <View className="flex-row items-center gap-2" role="status" testID="send-state">
+      <WaitMark size={18} />
+      <Txt as="label" className="text-ink">
+        {stuck > 0 ? `${stuck} not taken` : `${queue.length} waiting to send`}
+      </Txt>
+    </View>
+  );
+}

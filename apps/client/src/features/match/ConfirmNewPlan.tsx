@@ -1,0 +1,51 @@
+import { validRecords, type LastPlan } from '@kelmot/contract';
+import type { Plan } from '@kelmot/core';
+import { View } from 'react-native';
+import { PrimaryButton, SecondaryButton } from '@/shared/ui/Button';
+import { Txt } from '@/shared/ui/Txt';
+import { useWords } from '@/shared/ui/useWords';
+
+/** Before another plan is taken: which records stay, which do not, and why. */
+export function ConfirmNewPlan({
+  last,
+  next,
+  code,
+  onTake,
+  onStay,
+}: {
+  last: LastPlan;
+  /** The plan that would be made; null where only the server can make it. */
+  next: Plan | null;
+  code: string;
+  onTake: () => void;
+  onStay: () => void;
+}) {
+  const { tell } = useWords();
+  const carried = next && validRecords(last, next);
+  const stays = carried ? carried.checks.length + carried.readings.length : 0;
+  return (
+    <View role="alertdialog" aria-label="A new plan" testID="take-anew" className="gap-3">
+      <Txt as="row">Work has begun with {last.body.card.code}.</Txt>
+      {carried ? (
+        <Txt>
+          {stays === 0 ? 'Nothing' : `${stays} recorded`} {stays === 1 ? 'stays' : 'stay'} with the
+          new plan.
+        </Txt>
+      ) : (
+        <Txt>What is recorded stays where its step does.</Txt>
+      )}
+      {carried && carried.left.length > 0 ? (
+        <View className="gap-1" testID="take-anew-left">
+          <Txt as="label">These do not. They are kept with plan {last.number}:</Txt>
+          {carried.left.map(({ title, why }, i) => (
+            <Txt key={i}>
+              <Txt as="strong">{tell(title)}.</Txt> {tell(why)}
+            </Txt>
+          ))}
+        </View>
+      ) : null}
+      <SecondaryButton label="Leave it as it is" testID="stay" onPress={onStay} />
+      <PrimaryButton label={`Take ${code} all the same`} testID="take-anew-go" onPress={onTake} />
+    </View>
+  );
+}

@@ -1,0 +1,196 @@
+import { parseQuantity, say, shownUnit } from '@kelmot/core';
+import { useEffect, useState } from 'react';
+import {
+  Image,
+  useWindowDimensions,
+  View,
+  type GestureResponderEvent,
+  type ViewProps,
+} from 'react-native';
+import Svg, { Path, Text as SvgText } from 'react-native-svg';
+import { PrimaryButton, SecondaryButton } from '@/shared/ui/Button';
+import { Choices, FieldFrame, TextBox } from '@/shared/ui/fields';
+import { PageOverlay } from '@/shared/ui/PageOverlay';
+import { Txt } from '@/shared/ui/Txt';
+import { useWords } from '@/shared/ui/useWords';
+import { burnt } from './burn';
+import {
+  begun,
+  drawnTo,
+  isMark,
+  labelAt,
+  lookOf,
+  MARK_KINDS,
+  pathOf,
+  strokesOf,
+  type Mark,
+  type MarkKind,
+} from './marks';
+
+const NAMES: Record<MarkKind, string> = { line: 'Line', arrow: 'Arrow', outline: 'Outline' };
+const OPTIONS = MARK_KINDS.map((kind) => ({ value: kind, label: NAMES[kind] }));
+/** The longest length that can be written on a mark, mm. */
+const LONGEST_MM = 100_000;
+/** Largest share of the screen's height for the picture: the controls stay visible. */
+const MOST_HIGH = 0.45;
+/** A finger draws here and does not scroll. */
+const DRAWN_ON = {
+  touchAction: 'none',
+  cursor: 'crosshair',
+} as unknown as ViewProps['style'];
+
+/** The marks over the picture, as they will be saved. */
+function Marks({ marks, width, height }: { marks: Mark[]; width: number; height: number }) {
+  const { light, edge, line, edgeLine, text, edgeText, above, font } = lookOf(width, height);
+  return (
+    <Svg width={width} height={height} pointerEvents="none" style={{ position: 'absolute' }}>
+      {marks.map((mark, i) => {
+        const d = pathOf(strokesOf(mark, width, height));
+        const [x, y] = labelAt(mark, width, height);
+        const round = { strokeLinecap: 'round', strokeLinejoin: 'round', fill: 'none' } as const;
+        const lettering = {
+          ...{ x, y: y - above, fontSize: text, fontFamily: font },
+          textAnchor: 'middle',
+        } as const;
+        return [
+          <Path key={`${i}-edge`} d={d} stroke={edge} strokeWidth={edgeLine} {...round} />,
+          <Path key={`${i}-line`} d={d} stroke={light} strokeWidth={line} {...round} />,
+          mark.label ? (
+            <SvgText key={`${i}-halo`} {...lettering} stroke={edge} strokeWidth={edgeText}>
+              {mark.label}
+            </SvgText>
+          ) : null,
+          mark.label ? (
+            <SvgText key={`${i}-label`} {...lettering} fill={light}>
+              {mark.label}
+            </SvgText>
+          ) : null,
+        ];
+      })}
+    </Svg>
+  );
+}
+
+interface MarkPictureProps {
+  uri: string;
+  /** What the picture shows. */
+  label: string;
+  close: () => void;
+  /** Takes the picture with its marks, a JPEG in base64. */
+  keep: (data: string) => void;
+}
+
+/** Draws lines, arrows and outlines on a picture by finger, each with a length. Saves a new picture. */
+export function PictureMarker({ uri, label, close, keep }: MarkPictureProps) {
+  const { units } = useWords();
+  const [kind, setKind] = useState<MarkKind>('line');
+  const [marks, setMarks] = useState<Mark[]>([]);
+  const [under, setUnder] = useState<Mark | null>(null);
+  const [length, setLength] = useState('');
+  const [failed, setFailed] = useState(false);
+  const [room, setRoom] = useState(0);
+  const { height: most } = useWindowDimensions();
+  /** Width divided by height; null while the picture loads. */
+  const [shape, setShape] = useState<number | null>(null);
+  useEffect(() => {
+    const came = (w: number, h: number) => setShape(w / h);
+    Image.getSize(uri, came, () => setFailed(true));
+  }, [uri]);
+  const width = Math.min(room, most * MOST_HIGH * (shape ?? 1));
+  const size = { width, height: width / (shape ?? 1) };
+  const at = ({ nativeEvent: { locationX, locationY } }: GestureResponderEvent) => ({
+    x: locationX / size.width,
+    y: locationY / size.height,
+  });
+  const parsed = length.trim() === '' ? null : parseQuantity(length, 'length', units);
+  const wrong = !parsed
+    ? null
+    : !parsed.ok
+      ? parsed.message
+      : parsed.value > 0 && parsed.value <= LONGEST_MM
+        ? null
+        : `Type a length over 0, ${say(LONGEST_MM, 'length', units)} at most.`;
+  const withLength = (mark: Mark): Mark => ({
+    ...mark,
+    label: parsed?.ok && wrong === null ? say(parsed.value, 'length', units) : '',
+  });
+  const release = () => {
+    if (under && isMark(under)) {
+      setMarks([...marks, withLength(under)]);
+      setLength('');
+    }
+    setUnder(null);
+  };
+  const done = async () => {
+    const data = await burnt(uri, marks);
+    if (data === null) return setFailed(true);
+    keep(data);
+    close();
+  };
+  return (
+    <PageOverlay title="Draw on it" label={`Draw on: ${label}`} testID="mark-picture" close={close}>
+      <Choices
+        id="mark"
+        label="What is drawn"
+        options={OPTIONS}
+        value={kind}
+        onPick={(v) => setKind(MARK_KINDS.find((known) => known === v) ?? 'line')}
+      />
+      <FieldFrame
+        label="Its length"
+        why="Type it, then draw. Empty for a mark without one."
+        error={wrong ?? undefined}
+      >
+        <TextBox
+          id="mark-length"
+          label="Its length"
+          text={length}
+          onText={setLength}
+          unit={shownUnit('length', units).symbol}
+          numeric
+        />
+      </FieldFrame>
+      <View
+        className="items-start"
+        onLayout={({ nativeEvent: { layout } }) => setRoom(layout.width)}
+      >
+        <View
+          testID="mark-sheet"
+          role="img"
+          aria-label={`${label}, ${marks.length} drawn on it`}
+          className="border border-ink"
+          style={[size, DRAWN_ON]}
+          onStartShouldSetResponder={() => wrong === null}
+          onResponderGrant={(e) => setUnder(begun(kind, at(e)))}
+          onResponderMove={(e) => setUnder((mark) => mark && drawnTo(mark, at(e)))}
+          onResponderRelease={release}
+          onResponderTerminate={() => setUnder(null)}
+          onResponderTerminationRequest={() => false}
+        >
+          <View className="h-full w-full" style={{ pointerEvents: 'none' }}>
+            <Image source={{ uri }} className="h-full w-full" resizeMode="stretch" />
+          </View>
+          <Marks marks={under ? [...marks, withLength(under)] : marks} {...size} />
+        </View>
+      </View>
+      {failed ? (
+        <Txt as="inline" className="text-oxideInk" role="alert">
+          This picture could not be read. Open it again when there is signal.
+        </Txt>
+      ) : null}
+      <SecondaryButton
+        label="Take the last one back"
+        testID="mark-undo"
+        disabled={marks.length === 0}
+        onPress={() => setMarks(marks.slice(0, -1))}
+      />
+      <PrimaryButton
+        label="Keep it with the step"
+        testID="mark-keep"
+        sign="tick"
+        disabled={marks.length === 0}
+        onPress={() => void done()}
+      />
+    </PageOverlay>
+  );
+}

@@ -1,0 +1,42 @@
+import { View } from 'react-native';
+import { useAppDispatch, useAppSelector } from '@/store/hooks';
+import { keptRead } from '@/store/outbox';
+import { SecondaryButton } from '@/shared/ui/Button';
+import { StopMark } from '@/shared/ui/marks';
+import { Txt } from '@/shared/ui/Txt';
+import { NAMES } from './Refused';
+
+/** Records that the server kept with an earlier plan, because they were made on it; shown until read. */
+export function EarlierPlanRecord({ id }: { id: string }) {
+  const dispatch = useAppDispatch();
+  const all = useAppSelector((s) => s.outbox.kept);
+  const own = all.filter((k) => k.repairId === id);
+  if (own.length === 0) return null;
+  return (
+    <View
+      role="alert"
+      testID="kept-elsewhere"
+      className="gap-3 border-b border-ink bg-sheet px-4 py-3"
+    >
+      <View className="flex-row items-start gap-3">
+        <StopMark maybe size={28} />
+        <View className="min-w-0 flex-1 gap-1">
+          <Txt as="row" className="text-ochreInk">
+            This repair has a new plan.
+          </Txt>
+          {own.map((k) => (
+            <Txt key={k.id}>
+              Kept with plan {k.plan}, on which it was recorded: {NAMES[k.type]}.
+            </Txt>
+          ))}
+          <Txt as="label">It does not count for the new plan. It stands at Accept.</Txt>
+        </View>
+      </View>
+      <SecondaryButton
+        label="I have read it"
+        testID="kept-read"
+        onPress={() => dispatch(keptRead(id))}
+      />
+    </View>
+  );
+}
