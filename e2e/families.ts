@@ -7,8 +7,8 @@ import { Days } from './lib/days';
 import { runInTurns, runJob, waitedFor } from './lib/runner';
 import { back, cut, kept } from './lib/signal';
 import { ownScreen, signedAfterwards, signIn } from './lib/stage';
-import { takenAs } from './lib/taken';
-import { readUnwell } from './lib/unwell';
+import { takenAs } from './lib/startRepair';
+import { readUnwell } from './lib/faultyInstruments';
 
 /** How a job is run: by one person with signal, or otherwise. */
 type How = 'alone' | 'cut' | 'two' | 'unwell' | 'night';

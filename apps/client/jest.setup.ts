@@ -1,10 +1,10 @@
 import { setUpTests } from 'react-native-reanimated';
-import { setLater } from '@/store/later';
+import { setLaterChunk } from '@/store/laterChunk';
 
 setUpTests();
 
 // The later chunk without its screens: a test that shows a screen imports it itself.
-setLater(async () => ({
-  ...(await import('@/shared/beyond/rest')),
+setLaterChunk(async () => ({
+  ...(await import('@/shared/laterChunk/rest')),
   ...(await import('@/store/wholeSchemas')),
 }));

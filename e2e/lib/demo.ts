@@ -1,3 +1,3 @@
-import './ahead';
+import './requestClock';
 
 void import('../../apps/demo/src/main');

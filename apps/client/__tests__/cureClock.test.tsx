@@ -7,7 +7,7 @@ import {
   type Site,
 } from '@kelmot/contract';
 import { HOUR, MINUTE, planBatches, word } from '@kelmot/core';
-import { cureReason, cureFigures, cureDelayText } from '@kelmot/core/run/cureSaid';
+import { cureReason, cureFigures, cureDelayText } from '@kelmot/core/run/cureText';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
 import { Provider } from 'react-redux';
 import { Cure } from '@/features/stations/Cure';

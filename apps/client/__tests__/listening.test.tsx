@@ -6,8 +6,8 @@ import { Provider } from 'react-redux';
 import { Listening } from '@/features/run/Listening';
 import { useTask, useRun } from '@/features/run/useRun';
 import { OverrideForm } from '@/features/stations/OverrideForm';
-import { canListen } from '@/features/speech/ear';
-import { understand } from '@/features/speech/understand';
+import { canListen } from '@/features/speech/recognition';
+import { parsePhrase } from '@/features/speech/parsePhrase';
 import { listensChosen } from '@/store/settings';
 import type { OpenRepair } from '@/shared/repair/useRepair';
 import { IDA, met, planOf, viewOf } from '../../../packages/contract/test/view';
@@ -40,7 +40,7 @@ test.each([
   ['next week', null],
   ['', null],
 ] as const)('“%s” is understood as %j', (text, said) => {
-  expect(understand(text)).toEqual(said);
+  expect(parsePhrase(text)).toEqual(said);
 });
 
 /** A platform that recognises the phrases it is given. */

@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { IDA, planOf, viewOf } from '../../../packages/contract/test/view';
 import { Prefetch } from '@/features/frame/Prefetch';
-import { beyond } from '@/shared/beyond/useLaterChunk';
+import { laterChunk } from '@/shared/laterChunk/useLaterChunk';
 import { benchRowsOf, placeOf, useRows, withOutbox } from '@/shared/repairs/useBenchRows';
 import { pathOf } from '@/shared/repairs/openRepair';
 import { api, useRepairsInfiniteQuery } from '@/store/api';
@@ -115,7 +115,7 @@ describe('what is pinned to this device', () => {
       ),
     }).result.current.rows;
 
-  beforeAll(() => beyond());
+  beforeAll(() => laterChunk());
   beforeEach(() => serverHas({ all: [rowBy('NOT')], open: [rowBy('NOT')] }));
 
   test('is a list of its own, closed or open, and no other is asked for', async () => {

@@ -1,9 +1,9 @@
 import {
-  begun,
-  drawnTo,
+  newMark,
+  extendMark,
   isMark,
   labelAt,
-  lookOf,
+  markStyle,
   MARK_KINDS,
   pathOf,
   strokesOf,
@@ -14,7 +14,7 @@ import {
 
 /** A mark as a finger draws it, point by point. */
 const drawn = (kind: MarkKind, first: Spot, ...rest: Spot[]): Mark =>
-  rest.reduce(drawnTo, begun(kind, first));
+  rest.reduce(extendMark, newMark(kind, first));
 const at = (x: number, y: number): Spot => ({ x, y });
 const SQUARE = [at(0.2, 0.2), at(0.6, 0.2), at(0.6, 0.6), at(0.2, 0.6)] as const;
 
@@ -73,7 +73,7 @@ test('what is seen on the screen is what is kept: twice the size is twice of eve
     const [lx, ly] = labelAt(mark, 640, 480);
     expect(labelAt(mark, 1280, 960)).toEqual([lx * 2, ly * 2]);
   }
-  expect(lookOf(1280, 960).line).toBeCloseTo(2 * lookOf(640, 480).line, 6);
+  expect(markStyle(1280, 960).line).toBeCloseTo(2 * markStyle(640, 480).line, 6);
 });
 
 test('the label of a line is at its middle, of an outline at its top', () => {

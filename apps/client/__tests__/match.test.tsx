@@ -5,7 +5,7 @@ import type { ReactElement } from 'react';
 import { Provider } from 'react-redux';
 import { Compare } from '@/features/match/Compare';
 import { SchoolChoices } from '@/features/match/SchoolChoices';
-import { Weighing } from '@/features/match/Weighing';
+import { CriteriaWeights } from '@/features/match/CriteriaWeights';
 import { TrialBar, WhatIfBlock } from '@/features/match/WhatIfBlock';
 import { FamilyPicker } from '@/features/survey/FamilyPicker';
 import { settingsReducer } from '@/store/settings';
@@ -58,7 +58,7 @@ test('what would change it is said with its change, tried by one touch, and undo
 });
 
 test('weights are moved, kept as the person’s own, and given back', () => {
-  const store = show(<Weighing intent="lasting" />);
+  const store = show(<CriteriaWeights intent="lasting" />);
   fireEvent.press(screen.getByText('What counts'));
   fireEvent.press(screen.getByTestId('weight-life-more'));
   expect(store.getState().settings.weights.lasting?.life).toBeCloseTo(0.05, 6);

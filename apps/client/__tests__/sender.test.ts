@@ -1,6 +1,6 @@
 import type { Command, Me, RepairView } from '@kelmot/contract';
 import { IDA, planOf, viewOf } from '../../../packages/contract/test/view';
-import { restore } from '@/store/keeper';
+import { restore } from '@/store/persister';
 import { waitAfter } from '@/store/sender';
 import { api } from '@/store/api';
 import { queued, retried, thrownAway, type AnyCommand, type Outbox } from '@/store/outbox';

@@ -4,7 +4,7 @@ import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import type { ReactElement } from 'react';
 import { Provider } from 'react-redux';
 import { MatchCard } from '@/features/match/MatchCard';
-import { Refused } from '@/shared/repair/Refused';
+import { RejectedCommands } from '@/shared/repair/RejectedCommands';
 import { coatStates } from '@/shared/repair/sectionOf';
 import { Cautions } from '@/features/stations/Cautions';
 import { Mix, MixAction } from '@/features/stations/Mix';
@@ -189,7 +189,7 @@ test('what the server refused shows both states and is thrown away by name only'
     survey,
   };
   show(
-    <Refused
+    <RejectedCommands
       waiting={[
         {
           ...{ id: '1', seq: 1, by: null, aheadMs: 0, tries: 0, command },

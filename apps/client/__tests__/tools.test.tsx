@@ -1,4 +1,12 @@
-import { calcTitle, formOf, plain, readTyped, resultRows, typedOf, type Typed } from '@kelmot/core';
+import {
+  calcTitle,
+  formOf,
+  asPlainData,
+  readTyped,
+  resultRows,
+  typedOf,
+  type Typed,
+} from '@kelmot/core';
 import { calcByName, calcs } from '@kelmot/core/calculations/registry';
 import { configureStore } from '@reduxjs/toolkit';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
@@ -87,7 +95,7 @@ test.each(Object.keys(pictures))('%s is drawn from its example and named for a r
   show(
     <Picture
       input={calc.input.parse(calc.example)}
-      answer={plain(calc.run(calc.example))}
+      answer={asPlainData(calc.run(calc.example))}
       width={358}
     />,
   );

@@ -3,13 +3,13 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { SkipLink, useScreenFocus, Prefetch } from '@/features/frame';
 import { Clocks } from '@/features/clocks';
-import { Leaving, SignInAgain, SignInScreen } from '@/features/signin';
-import { listenToOtherTabs, restore } from '@/store/keeper';
+import { SignOutPending, SignInAgain, SignInScreen } from '@/features/signin';
+import { listenToOtherTabs, restore } from '@/store/persister';
 import { installShell } from '@/store/shell';
 import { preloadBench } from '@/store/preloadBench';
 import { errorText, useMeQuery, type ApiError } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
-import { setLater } from '@/store/later';
+import { setLaterChunk } from '@/store/laterChunk';
 import { usePerson } from '@/store/usePerson';
 import { makeStore } from '@/store/store';
 import { listenToKeys } from '@/shared/ui/keyboard';
@@ -18,7 +18,7 @@ import { Failed, Skeleton } from '@/shared/ui/states';
 import { ThemeProvider } from '@/shared/ui/theme';
 import '../src/global.css';
 
-setLater(() => import('@/screens'));
+setLaterChunk(() => import('@/screens'));
 const store = makeStore();
 listenToOtherTabs(store.dispatch);
 // Reads storage and asks the server while the rest of the application loads.
@@ -43,7 +43,7 @@ function Gate({ children }: { children: ReactNode }) {
   const failure = error as ApiError | undefined;
   const isOut = failure?.kind === 'problem' && failure.problem.status === 401;
   useScreenFocus(leaving ? undefined : me?.id);
-  if (leaving) return <Leaving />;
+  if (leaving) return <SignOutPending />;
   if (me)
     return (
       <Clocks>

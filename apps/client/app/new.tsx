@@ -1,3 +1,3 @@
-import { lazyComponent } from '@/shared/beyond/lazyComponent';
+import { lazyComponent } from '@/shared/laterChunk/lazyComponent';
 
 export default lazyComponent(() => import('@/screens').then((all) => all.SurveyScreen));

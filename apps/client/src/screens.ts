@@ -11,5 +11,5 @@ export { SettingsScreen } from '@/features/settings';
 export { StoreScreen } from '@/features/store';
 export { SurveyScreen } from '@/features/survey';
 export { PackCoverageScreen, ToolScreen } from '@/features/tools';
-export * from '@/shared/beyond/rest';
+export * from '@/shared/laterChunk/rest';
 export { wholeSchemas } from '@/store/wholeSchemas';

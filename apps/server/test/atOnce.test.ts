@@ -5,7 +5,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { readAuditChain } from '../src/db/auditChain';
 import type { Db } from '../src/db/client';
 import { recordOnce, type Recording } from '../src/db/recordOnce';
-import { flushed, written } from '../src/db/written';
+import { waitForDisk, durably } from '../src/db/durably';
 import { command, inWorld, planRepair, surveyAt } from './harness';
 import { recordingsOf } from './recording';
 
@@ -137,7 +137,7 @@ const settled = () => new Promise((resolve) => setImmediate(resolve));
 test('who waits for the disk while it writes waits for its next write, all of them for one', async () => {
   const { db, waiting } = slowDisk();
   const done: string[] = [];
-  const wait = (name: string) => flushed(db).then(() => done.push(name));
+  const wait = (name: string) => waitForDisk(db).then(() => done.push(name));
   const first = wait('first');
   await settled();
   const others = [wait('second'), wait('third')];
@@ -155,9 +155,9 @@ test('who waits for the disk while it writes waits for its next write, all of th
 
 test('a write of the disk that fails is told to who waits for it, and the next is tried', async () => {
   const { db, waiting } = slowDisk();
-  const first = flushed(db);
+  const first = waitForDisk(db);
   await settled();
-  const second = flushed(db);
+  const second = waitForDisk(db);
   waiting[0]?.fail(new Error('the disk is away'));
   await assert.rejects(first, /the disk is away/);
   await settled();
@@ -174,7 +174,7 @@ test('a transaction is acknowledged only when the disk has it', async () => {
     said.push('committed');
     return answer;
   };
-  const answer = written(Object.assign(db, { transaction }) as never, async () => 'kept').then(
+  const answer = durably(Object.assign(db, { transaction }) as never, async () => 'kept').then(
     (kept) => said.push(kept),
   );
   await settled();

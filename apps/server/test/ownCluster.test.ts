@@ -8,7 +8,7 @@ import { fileURLToPath } from 'node:url';
 import { sql } from 'drizzle-orm';
 import { Client } from 'pg';
 import { openDatabase } from '../src/db/client';
-import { written } from '../src/db/written';
+import { durably } from '../src/db/durably';
 
 const PG = fileURLToPath(new URL('../../../bin/lib/pg.sh', import.meta.url));
 
@@ -54,7 +54,7 @@ test('what was acknowledged is there after the database was killed in the next m
       const { db, pool } = openDatabase(ownerOf(folder));
       await pool.query('create table if not exists kept (n integer)');
       const add = (n: number) =>
-        written(db, (tx) => tx.execute(sql`insert into kept values (${n})`));
+        durably(db, (tx) => tx.execute(sql`insert into kept values (${n})`));
       await Promise.all([add(round), add(round), add(round)]);
       process.kill(
         Number(readFileSync(join(folder, 'data/postmaster.pid'), 'utf8').split('\n')[0]),

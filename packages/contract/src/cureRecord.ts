@@ -1,6 +1,6 @@
 import { celsius, minutes } from '@kelmot/core/message/message';
-import { echoed, m, MINUTE, type Message, type Plan } from '@kelmot/core';
-import { thinned, type Read } from '@kelmot/core/cure/thinned';
+import { shortened, m, MINUTE, type Message, type Plan } from '@kelmot/core';
+import { reduceLog, type LogReading } from '@kelmot/core/cure/reduceLog';
 import type { CureReadings } from '@kelmot/core/run/runPlan';
 import type { Recorded } from './done';
 import { MOST_ROWS, WARMER_NAMES, type LogRow, type Reading, type ReadingValues } from './records';
@@ -17,7 +17,7 @@ export const isOfCure = (values: ReadingValues): values is CureValues =>
   KINDS.some((kind) => kind === values.kind);
 
 /** The colder of two spots: it cures last. */
-export const coldest = ({ tempC, otherC = tempC }: LogRow): number => Math.min(tempC, otherC);
+export const colderSpot = ({ tempC, otherC = tempC }: LogRow): number => Math.min(tempC, otherC);
 
 /** The moment of a log's row, epoch ms. */
 const momentOf = (from: string, { atMin }: LogRow): number => Date.parse(from) + atMin * MINUTE;
@@ -26,11 +26,11 @@ const momentOf = (from: string, { atMin }: LogRow): number => Date.parse(from) +
 const WITHIN_C = 0.1;
 
 /** A log to record, from readings in epoch ms and °C of one or two spots, without redundant rows; null if empty. */
-export function logOf(reads: readonly Read[], instrument?: string): CureValues | null {
+export function logOf(reads: readonly LogReading[], instrument?: string): CureValues | null {
   const [first] = reads;
   if (!first) return null;
-  let [within, kept] = [WITHIN_C, thinned(reads, WITHIN_C)];
-  for (; kept.length > MOST_ROWS; within *= 2) kept = thinned(kept, within);
+  let [within, kept] = [WITHIN_C, reduceLog(reads, WITHIN_C)];
+  for (; kept.length > MOST_ROWS; within *= 2) kept = reduceLog(kept, within);
   const rows = kept.map(({ at, values: [tempC = 0, otherC] }): LogRow => ({
     atMin: (at - first.at) / MINUTE,
     tempC,
@@ -49,7 +49,7 @@ export function wrongOfCure(
   if (values.kind === 'shore' && !plan.card.service.hardness)
     return {
       path: 'values.kind',
-      message: `${echoed(plan.card.code)} gives no hardness; press a fingernail into the sample`,
+      message: `${shortened(plan.card.code)} gives no hardness; press a fingernail into the sample`,
     };
   if (values.kind !== 'temperatures') return null;
   const last = values.rows.at(-1);
@@ -62,7 +62,7 @@ export function wrongOfCure(
 
 /** The text of a log: temperatures and duration. */
 function logSaid(rows: readonly LogRow[]): Message {
-  const temps = rows.map(coldest);
+  const temps = rows.map(colderSpot);
   const [low, high] = [Math.min(...temps), Math.max(...temps)];
   const over = (rows.at(-1)?.atMin ?? 0) - (rows[0]?.atMin ?? 0);
   return rows.length === 1
@@ -127,7 +127,7 @@ export interface CureRecord {
 /** The temperatures of one reading; null if it has none. A gate reading counts if nothing heats the repair after it. */
 function tempsIn({ values, takenAt }: SeenReading, isHeld: boolean): Temp[] {
   if (values.kind === 'temperatures')
-    return values.rows.map((row) => ({ at: momentOf(values.from, row), tempC: coldest(row) }));
+    return values.rows.map((row) => ({ at: momentOf(values.from, row), tempC: colderSpot(row) }));
   if (values.kind === 'ambient' && !isHeld)
     return [{ at: Date.parse(takenAt), tempC: values.surfaceC }];
   return [];

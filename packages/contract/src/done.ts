@@ -20,7 +20,7 @@ export const openBatchOf = <T extends Pick<Mix, 'placedAt' | 'binnedAt'>>(
 ): T | null => mixes.find((x) => x.placedAt === null && x.binnedAt === null) ?? null;
 
 /** The last of the rows that match. */
-export const latest = <T>(rows: readonly T[], is: (row: T) => boolean): T | undefined =>
+export const lastWhere = <T>(rows: readonly T[], is: (row: T) => boolean): T | undefined =>
   rows.filter(is).at(-1);
 
 /** The readings at a step's hold, in order, without counts. */
@@ -32,7 +32,10 @@ export const readingsAtHold = <T extends Pick<Reading, 'stepId' | 'values'>>(
 /** The end of a step's wait, epoch ms; null if it has none or was not started. */
 export function waitEnd(step: Step, { readings }: Pick<Recorded, 'readings'>): number | null {
   if (step.hold?.kind !== 'countdown') return null;
-  const started = latest(readingsAtHold(step.id, readings), (r) => r.values.kind === 'countdown');
+  const started = lastWhere(
+    readingsAtHold(step.id, readings),
+    (r) => r.values.kind === 'countdown',
+  );
   return started ? Date.parse(started.takenAt) + step.hold.minutes * MINUTE : null;
 }
 
@@ -51,7 +54,8 @@ export function stepDone(
 ): boolean {
   const { readings, checks } = recorded;
   if (step.hold === null || overridden(step, recorded)) return true;
-  if (step.hold.kind === 'check') return latest(checks, (c) => c.stepId === step.id)?.done ?? false;
+  if (step.hold.kind === 'check')
+    return lastWhere(checks, (c) => c.stepId === step.id)?.done ?? false;
   if (step.hold.kind === 'countdown') return (waitEnd(step, recorded) ?? Infinity) <= now;
   return readingsAtHold(step.id, readings).at(-1)?.passed ?? false;
 }

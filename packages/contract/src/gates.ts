@@ -23,7 +23,7 @@ import { runningPlan } from './running';
 import { correctionOf, weighedFor, type ScalePour } from './weighed';
 
 /** Why something may not be done: for buttons, for optimistic updates and for the server. */
-export interface Held {
+export interface GateRefusal {
   /** What would change it: the state, open steps, an input, time, or another person. */
   by: 'state' | 'open' | 'input' | 'cure' | 'clock' | 'person';
   title: Message;
@@ -34,11 +34,11 @@ export interface Held {
 }
 
 const held = (
-  by: Held['by'],
+  by: GateRefusal['by'],
   title: Message,
   why: Message[] = [],
-  field?: Held['field'],
-): Held => ({
+  field?: GateRefusal['field'],
+): GateRefusal => ({
   by,
   title,
   why,
@@ -64,7 +64,7 @@ export function mayMix(
   batchNo: number,
   scale: ScalePour,
   now: number,
-): Held | null {
+): GateRefusal | null {
   const plan = view.plan?.body;
   if (!plan) return NO_PLAN;
   const batches = planBatches(plan);
@@ -86,7 +86,7 @@ export function mayMix(
 }
 
 /** Why the weighed parts may not be mixed: not weighed yet, or off ratio, with the correction. */
-function offRatio(plan: Plan, batchNo: number, scale: ScalePour): Held | null {
+function offRatio(plan: Plan, batchNo: number, scale: ScalePour): GateRefusal | null {
   const weighed = weighedFor(plan, batchNo, scale);
   if (!weighed) return null;
   const { weigh, found } = weighed;
@@ -111,7 +111,7 @@ function offRatio(plan: Plan, batchNo: number, scale: ScalePour): Held | null {
  * Why a repair may not move to a station at a moment, epoch ms; null if it may. Back always; forward if no hold before
  * the new station is open.
  */
-export function mayMove(view: RepairView, station: StationId, now: number): Held | null {
+export function mayMove(view: RepairView, station: StationId, now: number): GateRefusal | null {
   const to = STATIONS.indexOf(station);
   if (to <= STATIONS.indexOf(view.station)) return null;
   if (!view.plan) return to > STATIONS.indexOf('match') ? NO_PLAN : null;
@@ -158,7 +158,7 @@ const NEVER: readonly Step['does'][] = ['safe', 'approve'];
 export function mayGoOnWithout(
   { hold, does, eachBatch }: Pick<Step, 'hold' | 'does' | 'eachBatch'>,
   who: Pick<Me, 'role'>,
-): Held | null {
+): GateRefusal | null {
   if (hold === null || eachBatch || hold.kind === 'approval' || NEVER.includes(does))
     return held('input', m('Nothing goes on without this'), [m('Do what it asks for.')]);
   if (!mayOverride(who))
@@ -187,7 +187,7 @@ export function maySign(
   who: Pick<Me, 'id' | 'role'>,
   site: Pick<SiteSettings, 'secondSigns' | 'zone'>,
   now: { device: number; server: number },
-): Held | null {
+): GateRefusal | null {
   const plan = view.plan?.body;
   if (!plan) return held('open', m('Nothing to sign off'), [m('there is no plan yet')]);
   if (verdict === 'redo') return null;

@@ -12,7 +12,7 @@ import {
 } from '@kelmot/core';
 import { mixedBatches } from './done';
 import { currentTask } from './tasks';
-import { isOfHandover } from './handedOver';
+import { isOfHandover } from './handoverRecord';
 import type { RepairView } from './repair';
 import { runningPlan } from './running';
 import { MARK_NAMES, storyOf } from './story';

@@ -6,16 +6,23 @@ export * from './carry';
 export * from './clocks';
 export * from './command';
 export * from './cureRecord';
-export { readingsAtHold, mixedBatches, stepDone, waitEnd, openBatchOf, type Recorded } from './done';
+export {
+  readingsAtHold,
+  mixedBatches,
+  stepDone,
+  waitEnd,
+  openBatchOf,
+  type Recorded,
+} from './done';
 export * from './gates';
 export * from './tasks';
-export * from './handedOver';
+export * from './handoverRecord';
 export * from './handover';
 export * from './ids';
 export * from './judge';
 export * from './leftovers';
 export * from './live';
-export * from './overlay';
+export * from './optimisticUpdate';
 export * from './ofRepair';
 export * from './people';
 export * from './problem';

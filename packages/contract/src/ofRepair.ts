@@ -6,7 +6,7 @@ import {
   isOfHandover,
   titleOfHandover,
   type HandoverValues,
-} from './handedOver';
+} from './handoverRecord';
 import type { ReadingVerdict } from './judge';
 import type { ReadingValues } from './records';
 

@@ -9,7 +9,7 @@ import {
   type Plan,
   type Step,
 } from '@kelmot/core';
-import { readingsAtHold, latest, mixedBatches, stepDone, type Recorded } from './done';
+import { readingsAtHold, lastWhere, mixedBatches, stepDone, type Recorded } from './done';
 import { runningPlan } from './running';
 
 /** The real start of a link, epoch ms; null before it. */
@@ -20,8 +20,8 @@ export function linkStart({ from }: Link, view: Recorded): { first: number; last
     const round = planSummaryOf(plan).rounds.find((r) => r.id === from.round);
     return round ? mixedOf(round, mixedBatches(view.mixes)) : null;
   }
-  const tick = latest(view.checks, (c) => c.stepId === from.step && c.done)?.at;
-  const read = latest(readingsAtHold(from.step, view.readings), (r) => r.passed)?.takenAt;
+  const tick = lastWhere(view.checks, (c) => c.stepId === from.step && c.done)?.at;
+  const read = lastWhere(readingsAtHold(from.step, view.readings), (r) => r.passed)?.takenAt;
   const at = Date.parse(tick ?? read ?? '');
   return Number.isNaN(at) ? null : { first: at, last: at };
 }

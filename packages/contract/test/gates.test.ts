@@ -9,7 +9,7 @@ import {
   mayMove,
   mayOverride,
   maySign,
-  type Held,
+  type GateRefusal,
   type Me,
   type RepairView,
 } from '../src/index';
@@ -20,7 +20,7 @@ const batch = planBatches(plan)[0] as ReturnType<typeof planBatches>[number];
 const start = Date.parse(AT);
 const weighed = { aG: batch.aG, bG: batch.bG };
 /** The text of a gate: what holds it, and the first thing to do. */
-const told = (gate: Held | null) =>
+const told = (gate: GateRefusal | null) =>
   gate && [gate.by, word(gate.title), gate.why[0] ? word(gate.why[0]) : null];
 
 /** Everything before mixing was met an hour ago. */

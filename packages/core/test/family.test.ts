@@ -8,7 +8,7 @@ import { withChanges } from '../src/match/changes';
 import { SUBSTRATE_NAMES } from '../src/materials/substrates';
 import { m } from '../src/message/message';
 import { word } from '../src/message/word';
-import { handBack, lookAndTap } from '../src/methods/accept';
+import { returnToService, lookAndTap } from '../src/methods/accept';
 import { cleanTools, mainSpec } from '../src/methods/build';
 import { leave } from '../src/methods/cure';
 import { mixSteps, mixTouch } from '../src/methods/mix';
@@ -19,7 +19,7 @@ import { notBefore, stepsOf } from '../src/methods/step';
 import { checkPlan } from '../src/plan/check';
 import { makePlan } from '../src/plan/make';
 import { drawSection } from '../src/plan/section';
-import { ground, size } from '../src/section/parts';
+import { groundSpec, size } from '../src/section/parts';
 import { closingGroups, commonShape, commonUsual } from '../src/survey/common';
 import { demandOf } from '../src/survey/demand';
 import { choice, schemasOf } from '../src/survey/fields';
@@ -88,7 +88,7 @@ const f90 = defineFamily({
         refusals: [],
       }),
   }),
-  section: (d, text) => ground('Nosing', d, text, { across: size(text, d), bite: 'dished' }),
+  section: (d, text) => groundSpec('Nosing', d, text, { across: size(text, d), bite: 'dished' }),
   method: {
     stepIds,
     figureIds: [],
@@ -126,7 +126,7 @@ const f90 = defineFamily({
           cleanTools(main),
           leave(work as Work, main, m('Nobody on it.')),
           lookAndTap(ready, 'Flush, one sound, no edge that catches a boot.', []),
-          ...handBack(work as Work, LOOK_DAYS[work.survey.intent]),
+          ...returnToService(work as Work, LOOK_DAYS[work.survey.intent]),
         ],
         needs: [degreaserNeed(work as Work, m('the nosing')), ...heldNeeds(work as Work)],
         figures: () => [],

@@ -9,7 +9,7 @@ import { batchPlan } from '../src/mix/batchPlan';
 import { kitPick } from '../src/mix/kitPick';
 import { mixCheck } from '../src/mix/mixCheck';
 import { mixSplit } from '../src/mix/mixSplit';
-import { say } from '../src/units/format';
+import { formatQuantity } from '../src/units/format';
 import { parseQuantity } from '../src/units/parse';
 
 const real = (min: number, max: number) =>
@@ -197,10 +197,10 @@ test('a length written by the formatter reads back as what it shows, in both sys
       real(0.1, 4000),
       fc.constantFrom('metric' as const, 'us' as const),
       (mm, system) => {
-        const text = say(mm, 'length', system);
+        const text = formatQuantity(mm, 'length', system);
         const back = parseQuantity(text, 'length', system);
         if (!back.ok) throw new Error(`${text}: ${back.message}`);
-        expect(say(back.value, 'length', system)).toBe(text);
+        expect(formatQuantity(back.value, 'length', system)).toBe(text);
       },
     ),
   );

@@ -4,7 +4,7 @@ import { m } from '../src/message/message';
 import { mainSpec } from '../src/methods/build';
 import { mixSteps, mixTouch } from '../src/methods/mix';
 import { notBefore, step } from '../src/methods/step';
-import type { Laid } from '../src/schedule/scheduleJob';
+import type { Schedule } from '../src/schedule/scheduleJob';
 import type { SiteSettings } from '../src/site/site';
 import type { After, StepDraft } from '../src/work/step';
 import type { Round } from '../src/work/round';
@@ -20,7 +20,7 @@ function laid(
   settings: Partial<SiteSettings> = {},
   startAt = survey.window.startAt,
   netMl = 100,
-): Laid {
+): Schedule {
   const own = { ...site, ...settings };
   const asked = { ...survey, window: { ...survey.window, startAt } };
   const demand = demandOfSurvey(asked, own);
@@ -53,8 +53,8 @@ function laid(
 const place = (round: Round) => step.touch(round, 'place', 'Place', m('Place it.'), { people: 1 });
 const hands = (name: 'isolate' | 'grade' | 'look', minutes: number, after?: After[]) =>
   step.prep(name, name === 'grade' ? 'abrade' : 'look', name, minutes, m('.'), { after });
-const from = ({ slots }: Laid, id: string) => slots.find((s) => s.step === id)?.from;
-const mixed = ({ mixedAt }: Laid, id: string) => mixedAt.get(id)?.first ?? NaN;
+const from = ({ slots }: Schedule, id: string) => slots.find((s) => s.step === id)?.from;
+const mixed = ({ mixedAt }: Schedule, id: string) => mixedAt.get(id)?.first ?? NaN;
 
 test('one thing after another: prep, lay out, mix, place, each as long as it takes', () => {
   const plan = laid((work, [one]) => [hands('isolate', 20), ...mixSteps(work, one), place(one)]);
@@ -202,7 +202,7 @@ describe('a round of two batches', () => {
 
   test('closes from the first of them', () => {
     // Placed 80 min after the first mix, laid out in 5: 300 min between are inside 400, 330 are inside the second’s only.
-    const abraded = (plan: Laid) => plan.steps.some((s) => s.draft.name === 'abrade');
+    const abraded = (plan: Schedule) => plan.steps.some((s) => s.draft.name === 'abrade');
     expect(abraded(after(300))).toBe(false);
     expect(abraded(after(330))).toBe(true);
   });

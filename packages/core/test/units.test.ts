@@ -1,6 +1,6 @@
 import { convert } from 'convert';
 import { countdown, countdownText, dayClockText } from '../src/schedule/clock';
-import { formatDuration, say, typedFigure } from '../src/units/format';
+import { formatDuration, formatQuantity, typedFigure } from '../src/units/format';
 import { parseQuantity } from '../src/units/parse';
 import fc from 'fast-check';
 import { fromBase, quantity, QUANTITY_IDS, toBase, type QuantityId } from '../src/units/quantities';
@@ -54,15 +54,15 @@ test.each([
 });
 
 test('figures are rounded to what can be measured', () => {
-  expect(say(412.34, 'mass')).toBe('412 g');
-  expect(say(59.68, 'mass')).toBe('59.7 g');
-  expect(say(12500, 'mass')).toBe('12.5 kg');
-  expect(say(-1.84, 'temperature')).toBe('−1.8 °C');
-  expect(say(13381.4, 'money')).toBe('€13\u202f381');
-  expect(say(38.1, 'length', 'us')).toBe('1 1/2 in');
-  expect(say(-9.525, 'length', 'us')).toBe('−3/8 in');
-  expect(say(38, 'length', 'us')).toBe('1.496 in');
-  expect(say(6, 'pressure', 'us')).toBe('87 psi');
+  expect(formatQuantity(412.34, 'mass')).toBe('412 g');
+  expect(formatQuantity(59.68, 'mass')).toBe('59.7 g');
+  expect(formatQuantity(12500, 'mass')).toBe('12.5 kg');
+  expect(formatQuantity(-1.84, 'temperature')).toBe('−1.8 °C');
+  expect(formatQuantity(13381.4, 'money')).toBe('€13\u202f381');
+  expect(formatQuantity(38.1, 'length', 'us')).toBe('1 1/2 in');
+  expect(formatQuantity(-9.525, 'length', 'us')).toBe('−3/8 in');
+  expect(formatQuantity(38, 'length', 'us')).toBe('1.496 in');
+  expect(formatQuantity(6, 'pressure', 'us')).toBe('87 psi');
 });
 
 test.each([
@@ -156,8 +156,8 @@ test('what a display shows is typed in four digits, however little it is', () =>
 });
 
 test('what is weighed keeps three digits, however little it is: two parts of it keep their ratio', () => {
-  const told = [0.0041, 0.12296, 5.0349, 40.25, 322.4].map((g) => say(g, 'mass'));
+  const told = [0.0041, 0.12296, 5.0349, 40.25, 322.4].map((g) => formatQuantity(g, 'mass'));
   expect(told).toEqual(['0.0041 g', '0.123 g', '5.03 g', '40.3 g', '322 g']);
-  expect(say(0.12296, 'mass', 'us')).toBe('0.00434 oz');
-  expect(say(0, 'mass')).toBe('0 g');
+  expect(formatQuantity(0.12296, 'mass', 'us')).toBe('0.00434 oz');
+  expect(formatQuantity(0, 'mass')).toBe('0 g');
 });

@@ -7,8 +7,8 @@ import {
   makePlan,
   matchAll,
   readDraft,
-  askedBy,
-  settled,
+  schoolsOf,
+  chosenSchools,
   surveyLines,
   surveyTitle,
   word,
@@ -174,11 +174,11 @@ test('refusals say why and who; families are offered by the kind of asset', () =
 });
 
 test('schools: asked where they matter, the usual one unless another is chosen, nonsense ignored', () => {
-  const asked = askedBy(familyOf('F4').method.schools);
+  const asked = schoolsOf(familyOf('F4').method.schools);
   expect(asked.map((s) => s.id)).toContain('plug');
-  expect(askedBy(familyOf('F2').method.schools).map((s) => s.id)).not.toContain('plug');
-  expect(settled(asked)).toMatchObject({ clean: 'card', plug: 'plug' });
-  expect(settled(asked, { plug: 'wrap', clean: 'shiny' })).toMatchObject({
+  expect(schoolsOf(familyOf('F2').method.schools).map((s) => s.id)).not.toContain('plug');
+  expect(chosenSchools(asked)).toMatchObject({ clean: 'card', plug: 'plug' });
+  expect(chosenSchools(asked, { plug: 'wrap', clean: 'shiny' })).toMatchObject({
     plug: 'wrap',
     clean: 'card',
   });

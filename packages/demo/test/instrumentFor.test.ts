@@ -1,6 +1,6 @@
 import { m, type Hold } from '@kelmot/core';
 import { pouring } from '@kelmot/core/instruments/pour';
-import type { Watch } from '@kelmot/core/instruments/seen';
+import type { InstrumentState } from '@kelmot/core/instruments/instrumentState';
 import { instrumentFor } from '@kelmot/core/run/instrumentFor';
 import { demoSurvey, surveyedRepairs } from '../src/index';
 
@@ -52,7 +52,7 @@ test('films are read by their own gauge, and what none measures is typed', () =>
 });
 
 test('a pour is in once it rests past its half; what is left and what is over are told until it is at its mark', () => {
-  const shows = (g: number, state: Watch['state'] = 'steady') =>
+  const shows = (g: number, state: InstrumentState['state'] = 'steady') =>
     pouring({ state, fault: null, say: m(''), values: [g] }, 400);
   expect([shows(0).isIn, shows(199).isIn, shows(200).isIn]).toEqual([false, false, true]);
   expect([shows(400, 'settling').isIn, shows(400, 'fault').isIn]).toEqual([false, false]);

@@ -1,7 +1,7 @@
 import { INSTRUMENTS, instrument, type Sample } from '@kelmot/core/instruments/instrument';
-import type { Fault, Watch } from '@kelmot/core/instruments/seen';
-import { watch } from '@kelmot/core/instruments/watch';
-import { say } from '@kelmot/core';
+import type { Fault, InstrumentState } from '@kelmot/core/instruments/instrumentState';
+import { judgeSamples } from '@kelmot/core/instruments/judgeSamples';
+import { formatQuantity } from '@kelmot/core';
 import { MISBEHAVIOURS, type Misbehaviour, type Scene } from '../src/instruments/scene';
 import { EVERY_MS, sampleOf } from '../src/instruments/simulated';
 
@@ -24,7 +24,7 @@ const sceneOf = (id: Id, seed: number, misbehaves: Misbehaviour | null): Scene =
 });
 
 /** The judgement of it at each moment during `ms`, at its sending interval. */
-function watched(id: Id, scene: Scene, ms: number): Watch[] {
+function watched(id: Id, scene: Scene, ms: number): InstrumentState[] {
   const device = instrument(id);
   const every = EVERY_MS[device.mode === 'spot' ? 'spot' : 'stream'];
   const samples: Sample[] = [];
@@ -32,7 +32,7 @@ function watched(id: Id, scene: Scene, ms: number): Watch[] {
     const at = AT + (n + 1) * every;
     const sent = sampleOf(device, scene, n, at - AT);
     if (sent) samples.push({ at, ...sent });
-    return watch(device, samples, at, SCENES[id], AT);
+    return judgeSamples(device, samples, at, SCENES[id], AT);
   });
 }
 
@@ -57,7 +57,7 @@ describe.each(LIVE)('the simulated %s', (id) => {
     for (const seed of SEEDS) {
       const seen = watched(id, sceneOf(id, seed, null), 14_000);
       expect(seen.filter((w) => w.state === 'fault').map((w) => w.say)).toEqual([]);
-      const last = seen.at(-1) as Watch;
+      const last = seen.at(-1) as InstrumentState;
       expect(last.state).toBe('steady');
       const device = instrument(id);
       device.channels.forEach((_, i) => {
@@ -93,8 +93,8 @@ test('a drift is never steady, from its first moment on', () => {
 
 test('what says its unit is converted; an unknown one is a fault that names it', () => {
   const device = instrument('hygrometer');
-  const sent = (units: string[], values: number[]): Watch =>
-    watch(device, [{ at: AT, values, units }], AT, SCENES.hygrometer, AT);
+  const sent = (units: string[], values: number[]): InstrumentState =>
+    judgeSamples(device, [{ at: AT, values, units }], AT, SCENES.hygrometer, AT);
   expect(
     sent(['°F', '', '°F'], [66.2, 62, 63.5]).values.map((v) => Math.round(v * 10) / 10),
   ).toEqual([19, 62, 17.5]);
@@ -110,27 +110,27 @@ test('what cannot be measured is refused, and so is a scale that says grams and 
       values: [g + (n % 3) * 0.01],
       units: [''],
     }));
-  const seen = (g: number) => watch(scale, still(g), AT + 19 * 400, [412], AT);
+  const seen = (g: number) => judgeSamples(scale, still(g), AT + 19 * 400, [412], AT);
   expect(seen(70_000).fault).toBe('reach');
   expect(seen(14.53).say.values.unit).toBe('oz');
   expect(seen(412).state).toBe('steady');
   expect(seen(300).state).toBe('steady');
-  expect(say(seen(412).values[0] as number, 'mass')).toBe('412 g');
+  expect(formatQuantity(seen(412).values[0] as number, 'mass')).toBe('412 g');
 });
 
 test('nothing yet is waited for, and after its time is lost', () => {
   const device = instrument('thickness');
-  expect(watch(device, [], AT + 1000, [4], AT).state).toBe('waiting');
-  expect(watch(device, [], AT + device.silentMs + 1, [4], AT).fault).toBe('lost');
+  expect(judgeSamples(device, [], AT + 1000, [4], AT).state).toBe('waiting');
+  expect(judgeSamples(device, [], AT + device.silentMs + 1, [4], AT).fault).toBe('lost');
 });
 
 test('four places, each further than the one before by as much, are a drift; three are three places', () => {
   const device = instrument('durometer');
   const [real] = SCENES.durometer;
   const units = sampleOf(device, sceneOf('durometer', 1, null), 0, 0)?.units ?? [];
-  const taken = (...shares: number[]): Watch => {
+  const taken = (...shares: number[]): InstrumentState => {
     const samples = shares.map((share, i) => ({ at: AT + i, values: [real * share], units }));
-    return watch(device, samples, AT + shares.length, [real], AT);
+    return judgeSamples(device, samples, AT + shares.length, [real], AT);
   };
   expect(taken(0.8, 0.9, 1).state).toBe('steady');
   expect(taken(0.85, 0.9, 0.95, 1).fault).toBe('drift');

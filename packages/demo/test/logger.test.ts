@@ -1,6 +1,6 @@
 import { instrument, type Sample } from '@kelmot/core/instruments/instrument';
-import type { Fault, Watch } from '@kelmot/core/instruments/seen';
-import { watch } from '@kelmot/core/instruments/watch';
+import type { Fault, InstrumentState } from '@kelmot/core/instruments/instrumentState';
+import { judgeSamples } from '@kelmot/core/instruments/judgeSamples';
 import { word } from '@kelmot/core';
 import { loggedBetween } from '../src/instruments/logged';
 import { MISBEHAVIOURS, type Misbehaviour } from '../src/instruments/scene';
@@ -14,7 +14,8 @@ const TRUTH = [17.5, 17.1];
 
 const logged = (seed: number, misbehaves: Misbehaviour | null, hours = 8): Sample[] =>
   loggedBetween({ truth: TRUTH, seed, misbehaves }, AT - hours * HOUR, AT);
-const seenOf = (samples: Sample[], now = AT): Watch => watch(logger, samples, now, TRUTH, AT);
+const seenOf = (samples: Sample[], now = AT): InstrumentState =>
+  judgeSamples(logger, samples, now, TRUTH, AT);
 const FAULTS: Record<Misbehaviour, Fault> = {
   drift: 'drift',
   'drop-out': 'lost',

@@ -1,4 +1,4 @@
-import { show, word, type Plan, type Supply, type UnitSystem } from '@kelmot/core';
+import { figureAndUnit, word, type Plan, type Supply, type UnitSystem } from '@kelmot/core';
 import { csvOf } from './csv';
 
 const ROLES: Record<Supply['role'], string> = {
@@ -26,7 +26,7 @@ type Row = Record<(typeof FIELDS)[number], string | number>;
 
 /** One line a pack to be drawn or bought; one line for what is not packed. */
 function rowsOf(supply: Supply, plan: Plan, units: UnitSystem): Row[] {
-  const { figure, unit } = show(supply.amount, supply.quantity, units);
+  const { figure, unit } = figureAndUnit(supply.amount, supply.quantity, units);
   const common = {
     item: supply.name,
     code: supply.code ?? '',

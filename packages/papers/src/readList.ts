@@ -1,5 +1,5 @@
 import {
-  echoed,
+  shortened,
   fromBase,
   shownUnit,
   toBase,
@@ -34,7 +34,10 @@ export function readList(text: string, id: QuantityId, units: UnitSystem): ReadL
     const cell = cells[column] ?? '';
     const n = numberOf(cell);
     if (n === null)
-      return { ok: false, say: `Row ${i + 1 + Number(hasHead)}: “${echoed(cell)}” is no reading.` };
+      return {
+        ok: false,
+        say: `Row ${i + 1 + Number(hasHead)}: “${shortened(cell)}” is no reading.`,
+      };
     // What was read has four digits at the most: more would come of the change of unit alone.
     values.push(Number(fromBase(toBase(n, unit), shown).toPrecision(5)));
   }

@@ -1,7 +1,7 @@
 import { logOf, SURFACE_C, type CureValues } from '@kelmot/contract';
-import { clockText, echoed, momentOf, shownIn, toBase } from '@kelmot/core';
+import { clockText, shortened, momentOf, shownIn, toBase } from '@kelmot/core';
 import { MINUTE, type UnitSystem, type Zone } from '@kelmot/core';
-import type { Read } from '@kelmot/core/cure/thinned';
+import type { LogReading } from '@kelmot/core/cure/reduceLog';
 import { numberOf, rowsIn, unitIn } from './table';
 
 /** What a log is read by: the clock and the units of the site, and when the repair was mixed, epoch ms. */
@@ -63,7 +63,7 @@ export function readLog(text: string, ask: LogAsk): ReadLog {
   const [first = []] = data;
   const hasHead = first.slice(1).every((cell) => numberOf(cell) === null);
   const unit = unitIn(hasHead ? first : [], 'temperature', ask.units);
-  const reads: Read[] = [];
+  const reads: LogReading[] = [];
   for (const [i, cells] of data.entries()) {
     if (i === 0 && hasHead) continue;
     const row = `Row ${i + 1}`;
@@ -72,7 +72,7 @@ export function readLog(text: string, ask: LogAsk): ReadLog {
     const at = timeOf(time, before, ask);
     if (at === null)
       return no(
-        `${row}: “${echoed(time)}” is no time; write 2026-11-24 14:05, 14:05, or minutes from the mix.`,
+        `${row}: “${shortened(time)}” is no time; write 2026-11-24 14:05, 14:05, or minutes from the mix.`,
       );
     const values = rest.slice(0, 2).flatMap((cell) => {
       const n = numberOf(cell);
@@ -80,7 +80,7 @@ export function readLog(text: string, ask: LogAsk): ReadLog {
     });
     const bad = rest.slice(0, 2).find((cell) => cell.trim() !== '' && numberOf(cell) === null);
     if (bad !== undefined || values.length === 0)
-      return no(`${row}: “${echoed(bad ?? '')}” is no temperature; write degrees such as 17.5.`);
+      return no(`${row}: “${shortened(bad ?? '')}” is no temperature; write degrees such as 17.5.`);
     if (values.some((v) => v < SURFACE_C.least || v > SURFACE_C.most))
       return no(
         `${row}: must be ${SURFACE_C.least} to ${SURFACE_C.most} °C; is it in another unit?`,

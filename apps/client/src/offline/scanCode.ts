@@ -1,5 +1,5 @@
 import { wrap } from 'comlink';
-import { alone } from '@/offline/workers/alone';
+import { runInOwnWorker } from '@/offline/workers/runInOwnWorker';
 import type { CodeWorker } from '@/offline/workers/code.worker';
 import { chosenFile } from './chosenFile';
 
@@ -61,7 +61,9 @@ export async function scanCode(start = startWorker): Promise<Scanned | null> {
   if (!image) return { error: 'This file is no picture. Take it again.' };
   try {
     const { greys, width, height } = greysOf(image, image.width, image.height);
-    const text = await alone<CodeWorker, string | null>(start, (w) => w.read(greys, width, height));
+    const text = await runInOwnWorker<CodeWorker, string | null>(start, (w) =>
+      w.read(greys, width, height),
+    );
     return text === null
       ? {
           error: 'No code was found in it. Hold it nearer, flat and in the light, or type the lot.',

@@ -27,7 +27,7 @@ import {
   type BaseQueryFn,
   type FetchArgs,
 } from '@reduxjs/toolkit/query/react';
-import { fetchWithEarlyAnswers } from './ahead';
+import { fetchWithEarlyAnswers } from './earlyAnswers';
 import { clockSeen } from './clock';
 import { reads } from './reads';
 import { signalSeen } from './view';

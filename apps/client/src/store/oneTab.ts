@@ -1,6 +1,6 @@
 import type { Dispatch } from '@reduxjs/toolkit';
 import { readEntries } from '../offline/disk';
-import { entriesReceived } from './keeper';
+import { entriesReceived } from './persister';
 
 const LOCK = 'kelmot-sending';
 

@@ -1,4 +1,4 @@
-import { dropEarlyAnswers } from './ahead';
+import { dropEarlyAnswers } from './earlyAnswers';
 import { api } from './api';
 import type { AppStore } from './store';
 

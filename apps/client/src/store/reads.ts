@@ -12,7 +12,7 @@ import {
   Site,
 } from '@kelmot/contract';
 import { z } from 'zod';
-import { later } from './later';
+import { loadLaterChunk } from './laterChunk';
 import type { wholeSchemas } from './wholeSchemas';
 
 const by =
@@ -25,7 +25,9 @@ const whole =
   <K extends keyof Whole>(key: K) =>
   async (answer: unknown): Promise<z.output<Whole[K]>> =>
     // The schema's type is lost when it is looked up by a key; the cast restores it.
-    (await later<{ wholeSchemas: Whole }>()).wholeSchemas[key].parse(answer) as z.output<Whole[K]>;
+    (await loadLaterChunk<{ wholeSchemas: Whole }>()).wholeSchemas[key].parse(answer) as z.output<
+      Whole[K]
+    >;
 
 /** Parses the server's answers with the contract's schemas; throws on a mismatch. */
 export const reads = {

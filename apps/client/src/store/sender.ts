@@ -23,7 +23,7 @@ import {
 } from '@/store/outbox';
 import type { Settings } from '@/store/settings';
 import { inOneTab } from './oneTab';
-import { entriesReceived } from './keeper';
+import { entriesReceived } from './persister';
 
 /** First and longest wait after a lost connection, ms; each wait is double the one before, with 50 % random spread. */
 const WAIT_MS = 2000;
@@ -111,7 +111,11 @@ function rightTime(dispatch: Dispatch, { clock }: State, { id, aheadMs }: Queued
   return true;
 }
 
-function done(dispatch: Dispatch, { id, command }: QueuedCommand, { version, keptWith }: Partial<Ack>) {
+function done(
+  dispatch: Dispatch,
+  { id, command }: QueuedCommand,
+  { version, keptWith }: Partial<Ack>,
+) {
   dispatch(sent({ id, version }));
   if (!('repairId' in command)) return;
   const { repairId, type } = command;

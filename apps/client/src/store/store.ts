@@ -2,7 +2,7 @@ import { combineReducers, configureStore, type UnknownAction } from '@reduxjs/to
 import { setupListeners } from '@reduxjs/toolkit/query';
 import { answers } from '@/store/answers';
 import { withEntries } from '@/store/entries';
-import { entriesReceived, keeper } from '@/store/keeper';
+import { entriesReceived, persister } from '@/store/persister';
 import { sender } from '@/store/sender';
 import { api } from './api';
 import { clockReducer } from './clock';
@@ -25,14 +25,16 @@ export type RootState = ReturnType<typeof slices>;
 
 /** The slices, with entries from the device or another tab applied. */
 const rootReducer = (state: RootState | undefined, action: UnknownAction): RootState =>
-  state && entriesReceived.match(action) ? withEntries(state, action.payload) : slices(state, action);
+  state && entriesReceived.match(action)
+    ? withEntries(state, action.payload)
+    : slices(state, action);
 
 export function makeStore() {
   const store = configureStore({
     reducer: rootReducer,
     middleware: (defaults) =>
       defaults()
-        .prepend(keeper.middleware, sender.middleware, answers.middleware)
+        .prepend(persister.middleware, sender.middleware, answers.middleware)
         .concat(api.middleware),
   });
   setupListeners(store.dispatch);

@@ -13,5 +13,5 @@ export const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 /**
  * Whether a column is one of some ids, as one array parameter: the statement's text does not depend on their number.
  */
-export const among = (column: PgColumn, ids: string[]): SQL =>
+export const isOneOf = (column: PgColumn, ids: string[]): SQL =>
   sql`${column} = any(${sql.param(ids)}::uuid[])`;

@@ -2,9 +2,9 @@ import { getTableColumns, getTableName, sql } from 'drizzle-orm';
 import type { PgTable } from 'drizzle-orm/pg-core';
 import { audit } from './audit';
 import type { Db, Tx } from './client';
-import { gathered } from './gathered';
-import { grouped } from './grouped';
-import { named } from './named';
+import { batched } from './batched';
+import { groupBy } from './groupBy';
+import { runPrepared } from './runPrepared';
 import { commands, repairs } from './repairs';
 
 /** A row to insert, by table; the server's time of receipt is set at insertion. */
@@ -64,7 +64,7 @@ async function recordTogether(
   recordings: Recording[],
   held: Held,
 ): Promise<(Recorded | null)[]> {
-  const rows = grouped(
+  const rows = groupBy(
     recordings.flatMap(({ command, adds }) => adds.map((add) => ({ ...add, of: command.id }))),
     ({ table }) => table,
   );
@@ -76,7 +76,7 @@ async function recordTogether(
       jsonb_populate_record(null::${table}, adds."row" || jsonb_build_object('received_at', fresh.received_at)) filled
     )`,
   );
-  const found = await named<{ id: string; version: number; kept_with: number | null }>(
+  const found = await runPrepared<{ id: string; version: number; kept_with: number | null }>(
     db,
     `record in ${tables.map(getTableName).join(', ')}, held ${held}`,
     sql`with asked as materialized (
@@ -130,7 +130,7 @@ export function recordOnce(db: Db | Tx, recording: Recording): Promise<Recorded 
   if (!('$client' in db) || recording.adds.some(isLarge)) return alone(db, recording);
   let ask = gathering.get(db);
   if (!ask) {
-    ask = gathered({
+    ask = batched({
       together: (many) => recordTogether(db, many, 'left'),
       alone: (one) => alone(db, one),
       apart: ({ command }) => command.repairId,

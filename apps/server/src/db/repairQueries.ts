@@ -21,8 +21,8 @@ import {
   type SQL,
 } from 'drizzle-orm';
 import type { Db } from './client';
-import { among } from './columns';
-import { grouped } from './grouped';
+import { isOneOf } from './columns';
+import { groupBy } from './groupBy';
 import { mixes, mixMarks, plans, readings, repairs, reviews } from './repairs';
 import { readPlan } from './planRead';
 import { headOf, toMix } from './repairView';
@@ -139,14 +139,14 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
       ? db
           .select({ id: plans.id, cardCode: plans.cardCode, summary: plans.summary })
           .from(plans)
-          .where(among(plans.id, planIds))
+          .where(isOneOf(plans.id, planIds))
       : [],
     planIds.length
       ? db
           .select({ row: mixes, mark: mixMarks })
           .from(mixes)
           .leftJoin(mixMarks, eq(mixMarks.mixId, mixes.id))
-          .where(among(mixes.planId, planIds))
+          .where(isOneOf(mixes.planId, planIds))
           .orderBy(asc(mixes.receivedAt), asc(mixes.id))
       : [],
     planIds.length
@@ -161,7 +161,7 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
           .from(readings)
           .where(
             and(
-              among(readings.planId, planIds),
+              isOneOf(readings.planId, planIds),
               inArray(sql`${readings.values}->>'kind'`, [...OF_CLOCKS]),
             ),
           )
@@ -170,12 +170,12 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
     db
       .selectDistinctOn([reviews.repairId], { repairId: reviews.repairId, dueOn: reviews.dueOn })
       .from(reviews)
-      .where(and(among(reviews.repairId, ids), isNull(reviews.doneAt)))
+      .where(and(isOneOf(reviews.repairId, ids), isNull(reviews.doneAt)))
       .orderBy(reviews.repairId, asc(reviews.dueOn)),
   ]);
   const planOf = new Map(summaries.map((p) => [p.id, p]));
-  const readOn = grouped(read, (g) => g.planId);
-  const mixedOn = grouped(mixed, (m) => m.row.planId);
+  const readOn = groupBy(read, (g) => g.planId);
+  const mixedOn = groupBy(mixed, (m) => m.row.planId);
   const callsDue = new Map(due.map((d) => [d.repairId, d.dueOn]));
   const rows = page.map(async (r): Promise<RepairRow> => {
     const planId = r.planId ?? '';
@@ -187,7 +187,8 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
     return {
       ...headOf(r),
       cardCode: plan?.cardCode ?? null,
-      summary: (runs && plan ? await runningSummary(db, plan.id, own, mixes) : plan?.summary) ?? null,
+      summary:
+        (runs && plan ? await runningSummary(db, plan.id, own, mixes) : plan?.summary) ?? null,
       mixes,
       stop: gate && !gate.passed ? gate.say : null,
       dueOn: callsDue.get(r.id) ?? null,

@@ -2,7 +2,7 @@ import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { CodeSignIn, DevicePerson, SignIn, SignedIn } from '@kelmot/contract';
 import type { Context } from 'hono';
 import { eq } from 'drizzle-orm';
-import { CLIENT_ADDRESS, letIn, type Auth } from '../services/auth';
+import { CLIENT_ADDRESS, startSession, type Auth } from '../services/auth';
 import type { Db } from '../db/client';
 import { users } from '../db/people';
 import { addressOf } from '../http/address';
@@ -11,9 +11,9 @@ import type { Sessions } from '../http/session';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import { ProblemError } from '../common/problemError';
-import { throwing } from '../http/throwing';
+import { throwIfInvalid } from '../http/throwIfInvalid';
 import { peopleOf, checkCode } from '../services/deviceCodes';
-import { note, auditRejections, recentRejections } from '../services/noting';
+import { writeAudit, auditRejections, recentRejections } from '../services/auditLines';
 
 const signInRoute = createRoute({
   method: 'post',
@@ -63,7 +63,7 @@ async function ask(auth: Auth, c: Context<AppEnv>, body: object) {
  * person and address.
  */
 export const authRoutes = (auth: Auth, db: Db, sessions: Sessions) =>
-  new OpenAPIHono<AppEnv>({ defaultHook: throwing })
+  new OpenAPIHono<AppEnv>({ defaultHook: throwIfInvalid })
     .openapi(signInRoute, async (c) => {
       const { password, username: typed } = c.req.valid('json');
       const username = typed.toLowerCase();
@@ -77,14 +77,18 @@ export const authRoutes = (auth: Auth, db: Db, sessions: Sessions) =>
         .select({ id: users.id })
         .from(users)
         .where(eq(users.username, username));
-      await note(db, { by: user?.id ?? null, address }, { type: 'sign-in', body: { username } });
+      await writeAudit(
+        db,
+        { by: user?.id ?? null, address },
+        { type: 'sign-in', body: { username } },
+      );
       return c.json({ ok: true as const }, 200);
     })
     .openapi(hereRoute, async (c) => c.json(await peopleOf(db, deviceOf(c)), 200))
     .openapi(codeRoute, async (c) => {
       const address = addressOf(c);
       const person = await checkCode(db, { device: deviceOf(c), address }, c.req.valid('json'));
-      await letIn(auth, c, { person, address, before: await sessions.tokenOf(c) });
+      await startSession(auth, c, { person, address, before: await sessions.tokenOf(c) });
       sessions.forget();
       return c.json({ ok: true as const }, 200);
     })

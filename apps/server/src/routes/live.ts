@@ -7,7 +7,7 @@ import { repairs } from '../db/repairs';
 import type { AppEnv } from '../http/env';
 import { notFound, ProblemError } from '../common/problemError';
 import { requireSession, type Sessions } from '../http/session';
-import { throwing } from '../http/throwing';
+import { throwIfInvalid } from '../http/throwIfInvalid';
 import { makeLive } from '../services/live';
 
 /** Interval of empty lines, ms: they keep the connection open and detect closed ones. */
@@ -36,7 +36,7 @@ export function liveRoutes(db: Db, sessions: Sessions, closing?: AbortSignal) {
   const live = makeLive(db);
   const open = new Set<{ who: string; end: () => void }>();
   closing?.addEventListener('abort', () => open.forEach(({ end }) => end()));
-  const app = new OpenAPIHono<AppEnv>({ defaultHook: throwing });
+  const app = new OpenAPIHono<AppEnv>({ defaultHook: throwIfInvalid });
   app.use('/repairs/:id/live', requireSession(sessions));
   return app.openapi(route, async (c) => {
     const me = c.get('me');

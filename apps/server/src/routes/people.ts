@@ -6,7 +6,7 @@ import { ensureDevice, deviceOf } from '../http/device';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import type { Sessions } from '../http/session';
-import { throwing } from '../http/throwing';
+import { throwIfInvalid } from '../http/throwIfInvalid';
 import { dropCode, setCode } from '../services/deviceCodes';
 import { changeOwnPassword } from '../services/people';
 
@@ -45,7 +45,7 @@ const noCodeRoute = createRoute({
  * name and role.
  */
 export const meRoutes = (db: Db, sessions: Sessions, secure: boolean) =>
-  new OpenAPIHono<AppEnv>({ defaultHook: throwing })
+  new OpenAPIHono<AppEnv>({ defaultHook: throwIfInvalid })
     .openapi(meRoute, (c) => c.json(c.get('me'), 200))
     .openapi(codeRoute, async (c) => {
       const here = { device: ensureDevice(c, secure), address: addressOf(c) };

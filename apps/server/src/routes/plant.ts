@@ -9,7 +9,7 @@ import { addressOf } from '../http/address';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import { asPerson } from '../http/session';
-import { throwing } from '../http/throwing';
+import { throwIfInvalid } from '../http/throwIfInvalid';
 import { importCards } from '../services/cards';
 import { siteOf } from '../services/planning';
 
@@ -43,7 +43,7 @@ const oneOf = <V extends string>(values: readonly V[], text: string | null): V |
   values.find((v) => v === text) ?? null;
 
 export const plantRoutes = (db: Db, instruments: Site['instruments']) =>
-  new OpenAPIHono<AppEnv>({ defaultHook: throwing })
+  new OpenAPIHono<AppEnv>({ defaultHook: throwIfInvalid })
     .openapi(siteRoute, async (c) => {
       const { siteId } = c.get('me');
       return c.json({ id: siteId, settings: await siteOf(db, siteId), instruments }, 200);

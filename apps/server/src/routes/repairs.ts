@@ -8,7 +8,7 @@ import { addressOf } from '../http/address';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import { asPerson } from '../http/session';
-import { throwing } from '../http/throwing';
+import { throwIfInvalid } from '../http/throwIfInvalid';
 import { notFound, ProblemError } from '../common/problemError';
 import { runCommand } from '../services/command';
 import { leftoverOffers } from '../services/leftovers';
@@ -54,7 +54,7 @@ const commandRoute = createRoute({
 });
 
 export const repairRoutes = (db: Db, weather: WeatherService) =>
-  new OpenAPIHono<AppEnv>({ defaultHook: throwing })
+  new OpenAPIHono<AppEnv>({ defaultHook: throwIfInvalid })
     .openapi(listRoute, async (c) => {
       const { status, q, limit, cursor } = c.req.valid('query');
       const place = cursor === undefined ? null : placeOf(cursor);

@@ -9,7 +9,7 @@ import { addressOf } from '../http/address';
 import type { AppEnv } from '../http/env';
 import { json } from '../http/openapi';
 import { asPerson } from '../http/session';
-import { throwing } from '../http/throwing';
+import { throwIfInvalid } from '../http/throwIfInvalid';
 import { notFound } from '../common/problemError';
 import { knownAir } from '../services/air';
 import { moveStock } from '../services/shelf';
@@ -54,7 +54,7 @@ const photoRoute = createRoute({
 });
 
 export const shelfRoutes = (db: Db, weather: WeatherService) =>
-  new OpenAPIHono<AppEnv>({ defaultHook: throwing })
+  new OpenAPIHono<AppEnv>({ defaultHook: throwIfInvalid })
     .openapi(shelfRoute, async (c) => c.json(await readShelf(db, c.get('me').siteId), 200))
     .openapi(moveRoute, async (c) =>
       c.json(await moveStock(db, c.get('me'), c.req.valid('json'), addressOf(c)), 200),

@@ -75,7 +75,7 @@ interface LetIn {
 }
 
 /** Begins a session with the library's own cookie, and ends the previous one on this device. */
-export async function letIn(
+export async function startSession(
   auth: Auth,
   c: Context,
   { person, address, before }: LetIn,

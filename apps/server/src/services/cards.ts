@@ -3,11 +3,11 @@ import type { CardFile, CardOutcome, Me } from '@kelmot/contract';
 import type { Card } from '@kelmot/core';
 import { and, desc, eq, inArray } from 'drizzle-orm';
 import type { Db } from '../db/client';
-import { written } from '../db/written';
+import { durably } from '../db/durably';
 import { cards } from '../db/plant';
 import { ProblemError } from '../common/problemError';
-import { note, auditRejections, type Doer } from './noting';
-import { lockById } from './once';
+import { writeAudit, auditRejections, type Actor } from './auditLines';
+import { lockById } from './idempotency';
 
 const without = ({ version: _version, ...rest }: Card) => rest;
 
@@ -27,7 +27,7 @@ export function importCards(
   return auditRejections(db, doer, { body }, () => imported(db, me, file, doer));
 }
 
-async function imported(db: Db, me: Me, file: CardFile, doer: Doer): Promise<CardOutcome[]> {
+async function imported(db: Db, me: Me, file: CardFile, doer: Actor): Promise<CardOutcome[]> {
   if (me.role !== 'planner')
     throw new ProblemError(403, 'Only a planner changes cards', 'Ask a planner to import them.');
   const codes = file.cards.map((c) => c.code);
@@ -36,7 +36,7 @@ async function imported(db: Db, me: Me, file: CardFile, doer: Doer): Promise<Car
     throw new ProblemError(422, 'Input out of range', undefined, [
       { path: 'cards', message: `${twice} stands twice; give each card once` },
     ]);
-  return written(db, async (tx) => {
+  return durably(db, async (tx) => {
     // One import at a time: cards are only added, so there is no row to lock.
     await lockById(tx, `cards of ${me.siteId}`);
     const stored = await tx
@@ -74,7 +74,7 @@ async function imported(db: Db, me: Me, file: CardFile, doer: Doer): Promise<Car
         throw new ProblemError(409, `${card.code} was changed meanwhile`, 'Send it again.');
       outcomes.push({ code: card.code, version, outcome: newest ? 'new-version' : 'added' });
     }
-    await note(tx, doer, { type: 'cards.import', body: outcomes });
+    await writeAudit(tx, doer, { type: 'cards.import', body: outcomes });
     return outcomes;
   });
 }

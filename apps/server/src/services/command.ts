@@ -4,12 +4,12 @@ import { and, eq, getTableColumns } from 'drizzle-orm';
 import type { Db, Tx } from '../db/client';
 import { recordOnce } from '../db/recordOnce';
 import { commands, repairs } from '../db/repairs';
-import { flushed, written } from '../db/written';
+import { waitForDisk, durably } from '../db/durably';
 import { notFound, ProblemError } from '../common/problemError';
-import { digestOf, isRepeat, lockById } from './once';
-import type { Done, Repair } from './doing';
+import { digestOf, isRepeat, lockById } from './idempotency';
+import type { CommandResult, Repair } from './commandContext';
 import { perform } from './handlers';
-import { note, auditRejections, told, type Doer } from './noting';
+import { writeAudit, auditRejections, auditText, type Actor } from './auditLines';
 import { createRepair } from './planning';
 import { planOf } from './planOf';
 import { isRecord, rowsOf, type RecordCommand } from './recording';
@@ -61,7 +61,7 @@ async function answeredBefore(tx: Db | Tx, me: Me, command: Command): Promise<Ac
 }
 
 /** What a command needs from outside: the weather for planning, the caller's address, and the server's clock. */
-export interface Around {
+export interface CommandInput {
   weather?: WeatherService;
   address?: string | null;
   now?: () => number;
@@ -77,7 +77,7 @@ export function runCommand(
   db: Db | Tx,
   me: Me,
   command: Command,
-  { weather = noWeather, address = null, now = Date.now }: Around = {},
+  { weather = noWeather, address = null, now = Date.now }: CommandInput = {},
 ): Promise<Ack> {
   const { id, repairId, type } = command;
   const doer = { by: me.id, address };
@@ -95,10 +95,10 @@ export function runCommand(
   });
 }
 
-interface Asked extends Required<Pick<Around, 'weather' | 'now'>> {
+interface Asked extends Required<Pick<CommandInput, 'weather' | 'now'>> {
   db: Db | Tx;
   me: Me;
-  doer: Doer;
+  doer: Actor;
 }
 
 /** A record whose plan changed during this many tries is answered with "send it again". */
@@ -128,14 +128,14 @@ async function recorded({ db, me, doer, now }: Asked, command: RecordCommand): P
       received: iso(now()),
       plan,
       isNamed: planId !== undefined,
-      line: { ...doer, type, body: told(command) },
+      line: { ...doer, type, body: auditText(command) },
       adds,
     });
     const answer = done
       ? { commandId: id, repairId, ...done }
       : await answeredBefore(db, me, command);
     if (answer) {
-      await flushed(db);
+      await waitForDisk(db);
       return answer;
     }
     // Reports the obstacle; if there is none, the plan changed in between.
@@ -149,7 +149,7 @@ type LockedCommand = Exclude<Command, RecordCommand>;
 /** All other commands read the repair under a lock. */
 function performed({ db, me, doer, weather, now }: Asked, command: LockedCommand): Promise<Ack> {
   const { id, repairId, type, at } = command;
-  return written(db, async (tx) => {
+  return durably(db, async (tx) => {
     await lockById(tx, id);
     const before = await answeredBefore(tx, me, command);
     if (before) return before;
@@ -158,10 +158,10 @@ function performed({ db, me, doer, weather, now }: Asked, command: LockedCommand
     await tx
       .insert(commands)
       .values({ id, type, repairId, by: me.id, version, keptWith, at, digest });
-    await note(tx, doer, { repairId, commandId: id, type, body: told(command) });
+    await writeAudit(tx, doer, { repairId, commandId: id, type, body: auditText(command) });
     return { commandId: id, repairId, version, keptWith };
   });
-  async function done(tx: Tx): Promise<Done> {
+  async function done(tx: Tx): Promise<CommandResult> {
     if (command.type === 'repair.create')
       return createRepair({ tx, me, command, received: iso(now()) });
     const repair = await openRepair(tx, me, command, true);

@@ -11,7 +11,7 @@ import { and, asc, eq, lt, sql } from 'drizzle-orm';
 import type { Db } from '../db/client';
 import { accounts, deviceCodes, users } from '../db/people';
 import { ProblemError } from '../common/problemError';
-import { note, auditRejections } from './noting';
+import { writeAudit, auditRejections } from './auditLines';
 import { isOwnPassword } from './people';
 
 const of = (device: string, userId: string) =>
@@ -56,7 +56,7 @@ export function setCode(db: Db, me: Me, { code, password }: OwnCode, here: Here)
         .insert(deviceCodes)
         .values({ device: here.device, userId: me.id, ...set })
         .onConflictDoUpdate({ target: [deviceCodes.device, deviceCodes.userId], set });
-      await note(tx, doer, { type: 'person.code', body: { username: me.username } });
+      await writeAudit(tx, doer, { type: 'person.code', body: { username: me.username } });
     });
   });
 }
@@ -103,7 +103,11 @@ export async function checkCode(
       throw new ProblemError(401, 'This code was wrong too often', USE_PASSWORD);
     }
     await db.update(deviceCodes).set({ tries: 0 }).where(of(device, personId));
-    await note(db, { by: personId, address }, { type: 'sign-in', body: { username, by: 'code' } });
+    await writeAudit(
+      db,
+      { by: personId, address },
+      { type: 'sign-in', body: { username, by: 'code' } },
+    );
     return personId;
   });
 }

@@ -1,9 +1,9 @@
-import type { Held } from '@kelmot/contract';
+import type { GateRefusal } from '@kelmot/contract';
 import { word } from '@kelmot/core';
 import { ProblemError } from '../common/problemError';
 
 /** Refuses what a gate holds, with what would open it; nothing where it is open. */
-export function refuseHeld(gate: Held | null): void {
+export function refuseHeld(gate: GateRefusal | null): void {
   if (!gate) return;
   const { by, title, why, field } = gate;
   const says = why.map((w) => word(w));

@@ -1,5 +1,5 @@
 import type { Command } from '@kelmot/contract';
-import type { Doing, Done } from './doing';
+import type { CommandContext, CommandResult } from './commandContext';
 import { markMix, startMix } from './mixing';
 import { makePlanFor, moveStation, saveSurvey } from './planning';
 import type { RecordCommand } from './recording';
@@ -7,7 +7,9 @@ import { signOff } from './signing';
 
 /** A command on an existing repair. */
 export type RepairCommand = Exclude<Command, { type: 'repair.create' } | RecordCommand>;
-type Handlers = { [T in RepairCommand['type']]: (doing: Doing<T>) => Promise<Done> };
+type Handlers = {
+  [T in RepairCommand['type']]: (doing: CommandContext<T>) => Promise<CommandResult>;
+};
 
 const handlers: Handlers = {
   'survey.save': saveSurvey,
@@ -20,5 +22,9 @@ const handlers: Handlers = {
 };
 
 /** Carries out a command on the locked repair; returns its new version. */
-export const perform = (doing: Doing<RepairCommand['type']>): Promise<Done> =>
-  (handlers[doing.command.type] as (doing: Doing<RepairCommand['type']>) => Promise<Done>)(doing);
+export const perform = (doing: CommandContext<RepairCommand['type']>): Promise<CommandResult> =>
+  (
+    handlers[doing.command.type] as (
+      doing: CommandContext<RepairCommand['type']>,
+    ) => Promise<CommandResult>
+  )(doing);

@@ -1,7 +1,7 @@
 import type { LiveState, Me, Present } from '@kelmot/contract';
 import { and, eq, lt, lte, sql } from 'drizzle-orm';
 import type { Db } from '../db/client';
-import { named } from '../db/named';
+import { runPrepared } from '../db/runPrepared';
 import { users } from '../db/people';
 import { presence } from '../db/presence';
 import { repairs } from '../db/repairs';
@@ -42,7 +42,7 @@ export function makeLive(db: Db): Live {
   let timer: NodeJS.Timeout | undefined;
 
   const ask = (ids: string[]) =>
-    named<Looked>(
+    runPrepared<Looked>(
       db,
       'how_watched_repairs_stand',
       // Every change of a row sets a new transaction id (xmin): finer than any clock.

@@ -3,12 +3,12 @@ import { and, eq } from 'drizzle-orm';
 import { readRepair } from '../db/repairView';
 import { mixes, mixMarks, type mixEnd } from '../db/repairs';
 import { notFound, ProblemError } from '../common/problemError';
-import { touch, type Doing, type Done } from './doing';
+import { touch, type CommandContext, type CommandResult } from './commandContext';
 import { refuseHeld } from './gates';
 import { planOf } from './planOf';
 
 /** Starts a batch: only if its gate is open. */
-export async function startMix(doing: Doing<'mix.start'>): Promise<Done> {
+export async function startMix(doing: CommandContext<'mix.start'>): Promise<CommandResult> {
   const { tx, me, command, repair, received } = doing;
   const plan = await planOf(tx, repair, command.planId);
   const planId = plan.id;
@@ -37,9 +37,9 @@ export async function startMix(doing: Doing<'mix.start'>): Promise<Done> {
 
 /** Marks a running batch as placed or thrown away, once. */
 export async function markMix(
-  doing: Doing<'mix.placed'> | Doing<'mix.binned'>,
+  doing: CommandContext<'mix.placed'> | CommandContext<'mix.binned'>,
   end: (typeof mixEnd.enumValues)[number],
-): Promise<Done> {
+): Promise<CommandResult> {
   const { tx, me, command, repair, received } = doing;
   const { id, mixId, at } = command;
   // The repair is locked: nobody else can end the batch in between.

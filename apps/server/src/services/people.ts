@@ -7,7 +7,7 @@ import { accounts, deviceCodes, sessions, users } from '../db/people';
 import { sites } from '../db/plant';
 import { notFound, ProblemError } from '../common/problemError';
 import { uuidv7 } from '../common/ids';
-import { note, auditRejections, type Doer } from './noting';
+import { writeAudit, auditRejections, type Actor } from './auditLines';
 import { refuseGuessable } from './passwords';
 
 /** A person, as the administrator sees them. */
@@ -22,7 +22,7 @@ export interface Person {
 }
 
 /** The administrator at the machine itself: not an account. */
-const AT_THE_MACHINE: Doer = { by: null, address: null };
+const AT_THE_MACHINE: Actor = { by: null, address: null };
 
 /** All people of the site, present and past, by user name. */
 export async function listPeople(db: Db): Promise<Person[]> {
@@ -112,7 +112,7 @@ export function addPerson(db: Db, given: unknown): Promise<void> {
       throw new ProblemError(409, `${username} is taken`, 'Choose another user name.');
     await setPassword(tx, id, username, password);
     const body = { username, name, role, approves, site: site.name };
-    await note(tx, AT_THE_MACHINE, { type: 'person.add', body });
+    await writeAudit(tx, AT_THE_MACHINE, { type: 'person.add', body });
   });
 }
 
@@ -127,7 +127,7 @@ export function changePerson(db: Db, username: string, change: PersonChange): Pr
       .where(eq(users.id, id));
     await tx.delete(sessions).where(eq(sessions.userId, id));
     const body = { username, before, after: { ...before, ...change } };
-    await note(tx, AT_THE_MACHINE, { type: 'person.change', body });
+    await writeAudit(tx, AT_THE_MACHINE, { type: 'person.change', body });
   });
 }
 
@@ -136,7 +136,7 @@ export function resetPassword(db: Db, username: string, password: string): Promi
   return db.transaction(async (tx) => {
     const person = await personOf(tx, username);
     await setPassword(tx, person.id, person.username, password);
-    await note(tx, AT_THE_MACHINE, { type: 'person.password', body: { username } });
+    await writeAudit(tx, AT_THE_MACHINE, { type: 'person.password', body: { username } });
   });
 }
 
@@ -147,7 +147,7 @@ export function closePerson(db: Db, username: string): Promise<void> {
     await tx.delete(accounts).where(eq(accounts.userId, id));
     await tx.delete(sessions).where(eq(sessions.userId, id));
     await tx.delete(deviceCodes).where(eq(deviceCodes.userId, id));
-    await note(tx, AT_THE_MACHINE, { type: 'person.close', body: { username } });
+    await writeAudit(tx, AT_THE_MACHINE, { type: 'person.close', body: { username } });
   });
 }
 
@@ -167,7 +167,7 @@ export function changeOwnPassword(
           { path: 'current', message: 'is not your password; type the one you signed in with' },
         ]);
       await setPassword(tx, me.id, me.username, next, token);
-      await note(tx, doer, { type: 'person.password', body });
+      await writeAudit(tx, doer, { type: 'person.password', body });
     }),
   );
 }

@@ -1,7 +1,7 @@
 import type { Db, Tx } from '../db/client';
 import { readPlan, type PlanRead } from '../db/planRead';
 import { ProblemError } from '../common/problemError';
-import type { Repair } from './doing';
+import type { Repair } from './commandContext';
 
 /**
  * The plan of a record: the one that it names, or the present one. A replaced plan keeps its own records: a record is

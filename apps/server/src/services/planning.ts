@@ -25,7 +25,13 @@ import { readShelf } from '../db/shelfQueries';
 import { checks, mixes, plans, readings, repairs } from '../db/repairs';
 import { carriedId } from '../common/ids';
 import { notFound, ProblemError } from '../common/problemError';
-import { bump, expectVersion, type CommandOf, type Doing, type Done } from './doing';
+import {
+  bump,
+  expectVersion,
+  type CommandOf,
+  type CommandContext,
+  type CommandResult,
+} from './commandContext';
 import { refuseHeld } from './gates';
 import { planInWorker } from './planner';
 
@@ -101,7 +107,7 @@ export async function createRepair({
   me: Me;
   command: CommandOf<'repair.create'>;
   received: string;
-}): Promise<Done> {
+}): Promise<CommandResult> {
   const { siteId } = me;
   const { survey, repairId, at } = command;
   const assetId = await assetFor(tx, siteId, survey, repairId);
@@ -136,7 +142,7 @@ async function refuseOnceMixed(tx: Tx, planId: string | null): Promise<void> {
   }
 }
 
-export async function saveSurvey(doing: Doing<'survey.save'>): Promise<Done> {
+export async function saveSurvey(doing: CommandContext<'survey.save'>): Promise<CommandResult> {
   const { tx, command, repair } = doing;
   await expectVersion(tx, repair, command.expect);
   await refuseOnceMixed(tx, repair.planId);
@@ -146,7 +152,7 @@ export async function saveSurvey(doing: Doing<'survey.save'>): Promise<Done> {
 }
 
 /** The plan is made here, from the stored survey and the newest card: the device's plan is not trusted. */
-export async function makePlanFor(doing: Doing<'plan.make'>): Promise<Done> {
+export async function makePlanFor(doing: CommandContext<'plan.make'>): Promise<CommandResult> {
   const { tx, me, command, repair, weather } = doing;
   await expectVersion(tx, repair, command.expect);
   await refuseOnceMixed(tx, repair.planId);
@@ -211,7 +217,7 @@ export async function makePlanFor(doing: Doing<'plan.make'>): Promise<Done> {
 
 /** Copies to a new plan the records that stay valid, with their authors, times and times of receipt. */
 async function carry(
-  { tx, repair, command: { planId }, received }: Doing<'plan.make'>,
+  { tx, repair, command: { planId }, received }: CommandContext<'plan.make'>,
   kept: Pick<Carried, 'checks' | 'readings'>,
 ): Promise<void> {
   const own = ({ id, byId, receivedAt }: Check | Reading) => ({
@@ -228,7 +234,7 @@ async function carry(
 }
 
 /** Moves a repair to a station: back always; forward only if nothing holds it. */
-export async function moveStation(doing: Doing<'station.move'>): Promise<Done> {
+export async function moveStation(doing: CommandContext<'station.move'>): Promise<CommandResult> {
   const { tx, command, repair } = doing;
   await expectVersion(tx, repair, command.expect);
   const view = await readRepair(tx, repair.siteId, repair.id);

@@ -10,12 +10,12 @@ import {
   type Me,
   type OwnValues,
 } from '@kelmot/contract';
-import { echoed, planBatches, sentence, type Hold, type Plan, type Step } from '@kelmot/core';
+import { shortened, planBatches, sentence, type Hold, type Plan, type Step } from '@kelmot/core';
 import type { PlanRead } from '../db/planRead';
 import type { Added } from '../db/recordOnce';
 import { checks, photos, readings } from '../db/repairs';
 import { ProblemError } from '../common/problemError';
-import type { CommandOf } from './doing';
+import type { CommandOf } from './commandContext';
 import { refuseHeld } from './gates';
 import { reencodePicture } from './pictures';
 
@@ -35,7 +35,7 @@ function stepOf(plan: Plan, stepId: string): Step & { hold: Hold } {
     throw new ProblemError(422, 'Input out of range', undefined, [
       {
         path: 'stepId',
-        message: `no hold "${echoed(stepId)}" in this plan; use the id of one of its steps`,
+        message: `no hold "${shortened(stepId)}" in this plan; use the id of one of its steps`,
       },
     ]);
   }

@@ -4,12 +4,12 @@ import type { Db, Tx } from '../db/client';
 import { readCards } from '../db/cardQueries';
 import { repairs } from '../db/repairs';
 import { lots, stockMoves } from '../db/shelf';
-import { written } from '../db/written';
+import { durably } from '../db/durably';
 import { readShelf } from '../db/shelfQueries';
 import { notFound, ProblemError } from '../common/problemError';
 import { uuidv7 } from '../common/ids';
-import { note, auditRejections, type Doer } from './noting';
-import { digestOf, isRepeat, lockById } from './once';
+import { writeAudit, auditRejections, type Actor } from './auditLines';
+import { digestOf, isRepeat, lockById } from './idempotency';
 
 const wrong = (path: string, message: string) =>
   new ProblemError(422, 'Input out of range', undefined, [{ path, message }]);
@@ -36,14 +36,14 @@ async function refuseElsewhere(tx: Tx, me: Me, repairId: string): Promise<void> 
   if (!found) throw wrong('repairId', 'is no repair here; choose one of this site, or none');
 }
 
-async function moved(db: Db, me: Me, move: StockMove, doer: Doer): Promise<void> {
+async function moved(db: Db, me: Me, move: StockMove, doer: Actor): Promise<void> {
   if (me.role === 'viewer')
     throw new ProblemError(
       403,
       'Viewers cannot change the shelf',
       'Ask a technician or a planner.',
     );
-  await written(db, async (tx) => {
+  await durably(db, async (tx) => {
     await lockById(tx, move.id);
     const [known] = await tx.select().from(stockMoves).where(eq(stockMoves.id, move.id));
     if (isRepeat(known, me, move)) return;
@@ -85,6 +85,6 @@ async function moved(db: Db, me: Me, move: StockMove, doer: Doer): Promise<void>
       by: me.id,
       digest: digestOf(move),
     });
-    await note(tx, doer, { type: 'stock.move', body: move, repairId: repairId ?? undefined });
+    await writeAudit(tx, doer, { type: 'stock.move', body: move, repairId: repairId ?? undefined });
   });
 }

@@ -5,7 +5,7 @@ import { uuidv7 } from '../common/ids';
 import { readRepair } from '../db/repairView';
 import { plans, reviews, signoffs } from '../db/repairs';
 import { ConflictError, notFound } from '../common/problemError';
-import { bump, expectVersion, type Doing, type Done } from './doing';
+import { bump, expectVersion, type CommandContext, type CommandResult } from './commandContext';
 import { refuseHeld } from './gates';
 import { siteOf } from './planning';
 
@@ -14,7 +14,7 @@ import { siteOf } from './planning';
  * the next number starts again, with the sign-off's id so that a device can go on at once; earlier records stay with
  * the old plan.
  */
-export async function signOff(doing: Doing<'signoff.add'>): Promise<Done> {
+export async function signOff(doing: CommandContext<'signoff.add'>): Promise<CommandResult> {
   const { tx, me, command, repair, received } = doing;
   if (command.expect !== undefined) await expectVersion(tx, repair, command.expect);
   const view = await readRepair(tx, repair.siteId, repair.id);

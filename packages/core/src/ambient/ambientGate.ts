@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { airC, rhPct, tempC } from '../calc/number';
 import { dewPoint } from './dewPoint';
@@ -54,7 +54,7 @@ export function ambientGate(input: AmbientGateInput): Worked<AmbientGate> {
     line(
       'ΔT',
       'surface above dew or frost point',
-      `${fig(surfaceC)} − ${fig(wetC)}, least ${fig(minAboveDewC)}`,
+      `${formatFigure(surfaceC)} − ${formatFigure(wetC)}, least ${formatFigure(minAboveDewC)}`,
       marginC,
       '°C',
       RULE,
@@ -62,7 +62,7 @@ export function ambientGate(input: AmbientGateInput): Worked<AmbientGate> {
     line(
       'rh',
       'humidity against its limit',
-      `${fig(input.rhPct)}, most ${fig(maxRhPct)}`,
+      `${formatFigure(input.rhPct)}, most ${formatFigure(maxRhPct)}`,
       input.rhPct,
       '%',
       'card',
@@ -70,7 +70,7 @@ export function ambientGate(input: AmbientGateInput): Worked<AmbientGate> {
     line(
       'Ts',
       'surface against its limits',
-      `${fig(minSurfaceC)} to ${fig(maxSurfaceC)}`,
+      `${formatFigure(minSurfaceC)} to ${formatFigure(maxSurfaceC)}`,
       surfaceC,
       '°C',
       'card',

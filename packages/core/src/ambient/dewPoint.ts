@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { airC, rhPct } from '../calc/number';
 
@@ -30,17 +30,17 @@ export function dewPoint({ airC, rhPct }: DewPointInput): Worked<DewPoint> {
       line(
         'γ',
         'humidity term',
-        `ln(${fig(rhPct)}/100) + 17.62·${fig(airC)}/(243.12 + ${fig(airC)})`,
+        `ln(${formatFigure(rhPct)}/100) + 17.62·${formatFigure(airC)}/(243.12 + ${formatFigure(airC)})`,
         gamma,
         '',
         MAGNUS,
       ),
     ];
     if (frostPointC !== null) {
-      const expression = `272.62·${fig(gamma)}/(22.46 − ${fig(gamma)})`;
+      const expression = `272.62·${formatFigure(gamma)}/(22.46 − ${formatFigure(gamma)})`;
       lines.push(line('Tf', 'frost point', expression, frostPointC, '°C', MAGNUS_ICE));
     }
-    const expression = `243.12·${fig(gamma)}/(17.62 − ${fig(gamma)})`;
+    const expression = `243.12·${formatFigure(gamma)}/(17.62 − ${formatFigure(gamma)})`;
     lines.push(line('Td', 'dew point', expression, dewPointC, '°C', MAGNUS));
     return lines;
   };

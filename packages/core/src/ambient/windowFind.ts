@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { airC, atLeastZero, ceil, floor, rhPct, tempC } from '../calc/number';
 import { HOUR, MINUTE } from '../units/clock';
@@ -119,7 +119,7 @@ export function windowFind(input: WindowFindInput): Worked<{ windows: Window[] }
     line(
       'np',
       'hours safe for a fresh coat',
-      `surface ${fig(input.minProtectC ?? input.gate.minSurfaceC)} to ${fig(input.gate.maxSurfaceC)} °C, no dew`,
+      `surface ${formatFigure(input.minProtectC ?? input.gate.minSurfaceC)} to ${formatFigure(input.gate.maxSurfaceC)} °C, no dew`,
       count('protects'),
       'h',
       'forecast',
@@ -127,7 +127,7 @@ export function windowFind(input: WindowFindInput): Worked<{ windows: Window[] }
     line(
       'ns',
       'good starts',
-      `${fig(applyMinutes)} min to apply, ${fig(protectMinutes)} min to protect, all known`,
+      `${formatFigure(applyMinutes)} min to apply, ${formatFigure(protectMinutes)} min to protect, all known`,
       good.filter(Boolean).length,
     ),
     line('', 'windows', 'runs of good starts', windows.length),

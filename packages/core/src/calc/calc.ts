@@ -65,7 +65,7 @@ export function defineCalc<S extends z.ZodType, R extends object>(spec: CalcSpec
     ...spec,
     result: result as Names,
     heavy,
-    run: (raw, report) => plain(run(input.parse(raw), report)),
+    run: (raw, report) => asPlainData(run(input.parse(raw), report)),
   };
 }
 
@@ -100,7 +100,7 @@ export const worked = <R extends object>(
 ): Worked<R> => new Lazily(result, working) as unknown as Worked<R>;
 
 /** An answer as plain data, with its working: for printing, sending and saving. */
-export const plain = <R extends object>(answer: Answer<R>): Answer<R> =>
+export const asPlainData = <R extends object>(answer: Answer<R>): Answer<R> =>
   answer.ok ? { ...answer, working: answer.working } : answer;
 
 export function line(
@@ -115,13 +115,13 @@ export function line(
 }
 
 /** The result of a calculation whose input is known to have an answer. Throws the reason otherwise. */
-export function must<R extends object>(answer: Answer<R>): Worked<R> {
+export function answerOf<R extends object>(answer: Answer<R>): Worked<R> {
   if (!answer.ok) throw new Error(answer.why);
   return answer;
 }
 
 /** A figure in an expression: four significant digits, no exponent, no trailing zeros, a real minus sign. */
-export function fig(x: number): string {
+export function formatFigure(x: number): string {
   if (x === 0) return '0';
   const magnitude = Math.abs(x);
   if (magnitude >= 1e7 || magnitude < 1e-4) return x.toExponential(3);

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { echoed } from './echoed';
+import { shortened } from './shortened';
 
 /** An error of one field: its path with dots, and what is allowed. */
 export interface Issue {
@@ -62,7 +62,7 @@ function flatten(issue: ZodIssue, at: PropertyKey[] = []): Issue[] {
   }
   const keys = issue.code === 'unrecognized_keys' ? issue.keys : [undefined];
   return keys.map((key) => ({
-    path: [...path, ...(key === undefined ? [] : [echoed(key)])].map(String).join('.'),
+    path: [...path, ...(key === undefined ? [] : [shortened(key)])].map(String).join('.'),
     message: say(issue),
   }));
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { echoed } from '../calc/echoed';
+import { shortened } from '../calc/shortened';
 import type { Report } from '../calc/calc';
 import { issuesOf, type Issue } from '../calc/issues';
 import { calcByName, calcs } from './registry';
@@ -22,7 +22,7 @@ const bad = (error: string, issues: Issue[] = []): CallResult => ({
 export function call(name: string, input: unknown, report?: Report): CallResult {
   const calc = calcByName.get(name);
   if (!calc)
-    return bad(`no calculation "${echoed(name)}"`, [
+    return bad(`no calculation "${shortened(name)}"`, [
       { path: 'calc', message: `one of ${calcs.map((c) => c.name).join(', ')}` },
     ]);
   try {

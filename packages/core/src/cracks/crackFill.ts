@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { positive, wastePct } from '../calc/number';
 
@@ -66,14 +66,28 @@ export function crackFill({
       .map((r, i) =>
         line(
           `V${i + 1}`,
-          `run ${i + 1}${r.note ? `, deepen to ${fig(minDepthMm)}` : ''}`,
-          `${fig(r.lengthM)}·${fig(r.widthMm)}·${fig(Math.min(Math.max(r.depthMm, minDepthMm), workingDepthMm))}/1000·(1 + ${fig(wastePct)} %)`,
+          `run ${i + 1}${r.note ? `, deepen to ${formatFigure(minDepthMm)}` : ''}`,
+          `${formatFigure(r.lengthM)}·${formatFigure(r.widthMm)}·${formatFigure(Math.min(Math.max(r.depthMm, minDepthMm), workingDepthMm))}/1000·(1 + ${formatFigure(wastePct)} %)`,
           r.resinL,
           'l',
         ),
       ),
-    line('', 'runs to deepen', `shallower than ${fig(minDepthMm)} mm`, shallow, '', 'card'),
-    line('S', 'sand base', `what is deeper than ${fig(workingDepthMm)} mm`, sandBaseL, 'l', 'card'),
+    line(
+      '',
+      'runs to deepen',
+      `shallower than ${formatFigure(minDepthMm)} mm`,
+      shallow,
+      '',
+      'card',
+    ),
+    line(
+      'S',
+      'sand base',
+      `what is deeper than ${formatFigure(workingDepthMm)} mm`,
+      sandBaseL,
+      'l',
+      'card',
+    ),
     line('V', 'repair material', `Σ of ${filled.length} runs`, resinL, 'l'),
   ];
   return worked({ resinL, sandBaseL, runs: filled }, working);

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { positive } from '../calc/number';
 
@@ -62,7 +62,7 @@ export function crackMovement(input: CrackMovementInput): Worked<CrackMovement> 
     line(
       'd',
       'demand on the filler',
-      `x/${fig(crackWidthMm)}·100, most ${fig(materialMovementPct)}`,
+      `x/${formatFigure(crackWidthMm)}·100, most ${formatFigure(materialMovementPct)}`,
       demandPct,
       '%',
       'card',
@@ -77,7 +77,7 @@ export function crackMovement(input: CrackMovementInput): Worked<CrackMovement> 
       line(
         'σ',
         'stress, tied across',
-        `${fig(input.modulusMPa as number)}·${expansionPerC}·${fig(deltaC)}·${fig(restraint)}, most ${fig(input.tensileMPa as number)}`,
+        `${formatFigure(input.modulusMPa as number)}·${expansionPerC}·${formatFigure(deltaC)}·${formatFigure(restraint)}, most ${formatFigure(input.tensileMPa as number)}`,
         stressMPa,
         'MPa',
         'Hooke',
@@ -95,7 +95,7 @@ export function crackMovement(input: CrackMovementInput): Worked<CrackMovement> 
     line(
       'x',
       'movement',
-      `${fig(panelLengthM)}·1000·${expansionPerC}·${fig(deltaC)}·${fig(movementShare)}`,
+      `${formatFigure(panelLengthM)}·1000·${expansionPerC}·${formatFigure(deltaC)}·${formatFigure(movementShare)}`,
       movementMm,
       'mm',
       'thermal expansion',

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { ceil, lossPct, positive } from '../calc/number';
 
@@ -50,35 +50,40 @@ export function injection(input: InjectionInput): Worked<Injection> {
     line(
       'smax',
       'widest spacing',
-      `min(${fig(wallMm)}, ${fig(maxSpacingMm)})`,
+      `min(${formatFigure(wallMm)}, ${formatFigure(maxSpacingMm)})`,
       widest,
       'mm',
       'wall thickness, card',
     ),
-    line('s', 'spacing', `${fig(crackLengthMm)}/(${ports} − 1)`, spacingMm, 'mm'),
+    line('s', 'spacing', `${formatFigure(crackLengthMm)}/(${ports} − 1)`, spacingMm, 'mm'),
     line(
       'Vs',
       'seal paste',
-      `${fig(crackLengthMm)}·${fig(input.sealWidthMm)}·${fig(input.sealThickMm)}·${sealFaces}/1000`,
+      `${formatFigure(crackLengthMm)}·${formatFigure(input.sealWidthMm)}·${formatFigure(input.sealThickMm)}·${sealFaces}/1000`,
       sealMl,
       'ml',
     ),
     line(
       'Vr',
       'resin',
-      `${fig(crackLengthMm)}·${fig(wallMm)}·${fig(crackWidthMm)}·(1 + ${fig(lossPct)} %)/${fig(expansion)}/1000`,
+      `${formatFigure(crackLengthMm)}·${formatFigure(wallMm)}·${formatFigure(crackWidthMm)}·(1 + ${formatFigure(lossPct)} %)/${formatFigure(expansion)}/1000`,
       resinMl,
       'ml',
     ),
     line(
       't',
       'time to inject',
-      `${ports}·${fig(perPort)}, crack of ${fig(crackWidthMm)} mm`,
+      `${ports}·${formatFigure(perPort)}, crack of ${formatFigure(crackWidthMm)} mm`,
       minutes,
       'min',
       'card',
     ),
-    line('n', 'ports', `${fig(crackLengthMm)}/${fig(widest)}, rounded up, + 1`, ports),
+    line(
+      'n',
+      'ports',
+      `${formatFigure(crackLengthMm)}/${formatFigure(widest)}, rounded up, + 1`,
+      ports,
+    ),
   ];
   return worked({ ports, spacingMm, sealMl, resinMl, minutes }, working);
 }

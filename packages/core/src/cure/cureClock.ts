@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Report, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Report, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { crossings, gauss5 } from '../calc/quadrature';
 import { CurePoints, cureRate, curveReach, type CurePoint } from './cureTime';
@@ -98,14 +98,21 @@ export function cureClock(input: CureClockInput, report?: Report): Worked<CureCl
     history.map((h) => h.tempC),
   );
   const working = [
-    line('T', 'last temperature, held from then on', fig(last.tempC), last.tempC, '°C', 'reading'),
+    line(
+      'T',
+      'last temperature, held from then on',
+      formatFigure(last.tempC),
+      last.tempC,
+      '°C',
+      'reading',
+    ),
     line('1/t', 'rate at it', 'one over the card’s time', holdRate, '1/min', 'card'),
     line(
       'te',
       'done at',
       doneAtMin === null
         ? 'not before the horizon'
-        : `${fig(last.atMin)} + (1 − a)·t, or when a passed 1`,
+        : `${formatFigure(last.atMin)} + (1 − a)·t, or when a passed 1`,
       doneAtMin ?? 'never',
       'min',
     ),

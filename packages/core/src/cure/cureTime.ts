@@ -1,5 +1,13 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, refuse, worked, type Answer, type WorkingLine } from '../calc/calc';
+import {
+  defineCalc,
+  formatFigure,
+  line,
+  refuse,
+  worked,
+  type Answer,
+  type WorkingLine,
+} from '../calc/calc';
 import { named } from '../calc/field';
 import { kelvin, tempC } from '../calc/number';
 
@@ -108,7 +116,7 @@ export function cureTime({ points, tempC: at }: CureTimeInput): Answer<CureTime>
   const { fromC, toC } = curveReach(points);
   if (at < fromC || at > toC) {
     return refuse(
-      `${fig(at)} °C is outside ${fig(fromC)} to ${fig(toC)} °C, the range the card’s data can answer for.`,
+      `${formatFigure(at)} °C is outside ${formatFigure(fromC)} to ${formatFigure(toC)} °C, the range the card’s data can answer for.`,
     );
   }
   const reading = readCurve(sorted, at);
@@ -118,22 +126,22 @@ export function cureTime({ points, tempC: at }: CureTimeInput): Answer<CureTime>
 
 /** The working of one reading of the curve. */
 function workingOf({ minutes, basis, pair }: Reading, first: CurePoint, at: number): WorkingLine[] {
-  const working: WorkingLine[] = [line('T', 'temperature', fig(at), at, '°C', 'reading')];
+  const working: WorkingLine[] = [line('T', 'temperature', formatFigure(at), at, '°C', 'reading')];
   if (pair) {
     const [colder, warmer] = pair;
     working.push(
       line(
         't₁',
-        `card at ${fig(colder.tempC)} °C`,
-        fig(colder.minutes),
+        `card at ${formatFigure(colder.tempC)} °C`,
+        formatFigure(colder.minutes),
         colder.minutes,
         'min',
         'card',
       ),
       line(
         't₂',
-        `card at ${fig(warmer.tempC)} °C`,
-        fig(warmer.minutes),
+        `card at ${formatFigure(warmer.tempC)} °C`,
+        formatFigure(warmer.minutes),
         warmer.minutes,
         'min',
         'card',
@@ -144,7 +152,7 @@ function workingOf({ minutes, basis, pair }: Reading, first: CurePoint, at: numb
     ? 'exp(ln t₁ + (ln t₂ − ln t₁)·(1/T − 1/T₁)/(1/T₂ − 1/T₁)), in kelvin'
     : basis === 'data'
       ? 'as on the card'
-      : `${fig(first.minutes)}·2^((${fig(first.tempC)} − ${fig(at)})/10)`;
+      : `${formatFigure(first.minutes)}·2^((${formatFigure(first.tempC)} − ${formatFigure(at)})/10)`;
   const source = pair ? ARRHENIUS : basis === 'data' ? 'card' : Q10;
   working.push(line('t', `time, ${basis}`, expression, minutes, 'min', source));
   return working;

@@ -1,5 +1,13 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, refuse, worked, type Answer, type Report } from '../calc/calc';
+import {
+  defineCalc,
+  formatFigure,
+  line,
+  refuse,
+  worked,
+  type Answer,
+  type Report,
+} from '../calc/calc';
 import { named } from '../calc/field';
 import { share, tempC } from '../calc/number';
 import { follow, warming, type Leg, type Reaction } from './kamal';
@@ -94,7 +102,7 @@ export function exotherm(input: ExothermInput, report?: Report): Answer<Exotherm
     line(
       'ΔT',
       'rise if no heat were lost',
-      `${fig(input.heatJg)}/${fig(input.cpJgK)}`,
+      `${formatFigure(input.heatJg)}/${formatFigure(input.cpJgK)}`,
       input.heatJg / input.cpJgK,
       'K',
       'heat of reaction over heat capacity',
@@ -102,7 +110,7 @@ export function exotherm(input: ExothermInput, report?: Report): Answer<Exotherm
     line(
       'U',
       'heat lost per kelvin',
-      `${fig(input.hWm2K)}·${fig(input.areaM2)}`,
+      `${formatFigure(input.hWm2K)}·${formatFigure(input.areaM2)}`,
       input.hWm2K * input.areaM2,
       'W/K',
     ),
@@ -114,11 +122,18 @@ export function exotherm(input: ExothermInput, report?: Report): Answer<Exotherm
       '',
       KAMAL,
     ),
-    line('αe', `conversion after ${fig(input.horizonMin)} min`, '∫ dα/dt', alphaEnd, '', KAMAL),
+    line(
+      'αe',
+      `conversion after ${formatFigure(input.horizonMin)} min`,
+      '∫ dα/dt',
+      alphaEnd,
+      '',
+      KAMAL,
+    ),
     line(
       'tg',
       'gels at',
-      `first α ≥ ${fig(input.alphaGel)}`,
+      `first α ≥ ${formatFigure(input.alphaGel)}`,
       gelMin ?? 'not in this time',
       'min',
       KAMAL,
@@ -127,7 +142,7 @@ export function exotherm(input: ExothermInput, report?: Report): Answer<Exotherm
     line(
       'Tp',
       'peak',
-      `from ${fig(input.startC)} °C; the core of a thick batch is hotter`,
+      `from ${formatFigure(input.startC)} °C; the core of a thick batch is hotter`,
       peakC,
       '°C',
       KAMAL,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { kelvin, R, tempC } from '../calc/number';
 import { crossings, gauss5 } from '../calc/quadrature';
@@ -64,18 +64,25 @@ export function maturity({
     }
   }
   const working = [
-    line('Q', 'activation over gas constant', `${fig(activationJmol)}/8.314`, perK, 'K', C1074),
+    line(
+      'Q',
+      'activation over gas constant',
+      `${formatFigure(activationJmol)}/8.314`,
+      perK,
+      'K',
+      C1074,
+    ),
     line(
       'M',
       'temperature sum over the datum',
-      `Σ(T − ${fig(datumC)})·Δt, T under the datum counted 0`,
+      `Σ(T − ${formatFigure(datumC)})·Δt, T under the datum counted 0`,
       nurseSaulCh,
       '°C·h',
       'Nurse–Saul',
     ),
     line(
       'te',
-      `hours at ${fig(refC)} °C worth the same`,
+      `hours at ${formatFigure(refC)} °C worth the same`,
       '∫ exp(−Q·(1/T − 1/Tr)) dt, in kelvin',
       equivalentHours,
       'h',

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import {
   defineCalc,
-  fig,
+  formatFigure,
   line,
   worked,
   type Report,
@@ -137,7 +137,7 @@ function chance(
     line(
       'T(t)',
       'temperature of one trace',
-      `${fig(meanTempC)} + e + ${fig(input.dailySwingC / 2)}·sin(2π(h − 9)/24)`,
+      `${formatFigure(meanTempC)} + e + ${formatFigure(input.dailySwingC / 2)}·sin(2π(h − 9)/24)`,
       meanTempC,
       '°C',
       'forecast',
@@ -145,7 +145,7 @@ function chance(
     line(
       'e',
       'how far off the forecast is, one draw a trace',
-      `normal, spread ${fig(sdTempC)}; stratified, mulberry32 seed ${seed}`,
+      `normal, spread ${formatFigure(sdTempC)}; stratified, mulberry32 seed ${seed}`,
       sdTempC,
       'K',
       'forecast',
@@ -155,7 +155,7 @@ function chance(
     line('t₉₀', 'nine in ten are done by', `of ${traces} traces`, p90Min ?? 'over 30 days', 'min'),
     line(
       'P',
-      `chance of being done in ${fig(deadlineMin)} min`,
+      `chance of being done in ${formatFigure(deadlineMin)} min`,
       `${done}/${traces}`,
       probability,
       '',

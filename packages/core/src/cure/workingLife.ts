@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Answer } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Answer } from '../calc/calc';
 import { named } from '../calc/field';
 import { positive, tempC } from '../calc/number';
 import { CurePoints, cureTime, type CureTime } from './cureTime';
@@ -37,12 +37,19 @@ export function workingLife(input: WorkingLifeInput): Answer<CureTime> {
     line(
       'f',
       'batch mass factor',
-      `min(${MOST_STRETCH}, (${fig(refMassG)}/${fig(massG)})^${fig(massExponent)})`,
+      `min(${MOST_STRETCH}, (${formatFigure(refMassG)}/${formatFigure(massG)})^${formatFigure(massExponent)})`,
       stretch,
       '',
       MASS_RULE,
     ),
-    line('L', 'working life', `${fig(atRef.minutes)}·${fig(stretch)}`, minutes, 'min', MASS_RULE),
+    line(
+      'L',
+      'working life',
+      `${formatFigure(atRef.minutes)}·${formatFigure(stretch)}`,
+      minutes,
+      'min',
+      MASS_RULE,
+    ),
   ];
   return worked({ minutes, basis: atRef.basis }, working);
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { count, lossPct, positive } from '../calc/number';
 
@@ -29,11 +29,11 @@ export function film(input: FilmInput): Worked<Film> {
   const litres = (areaM2 * (dftUm / 1000)) / solids / (1 - lossPct / 100);
   const coverageM2L = (1000 * solids) / perCoat;
   const working = [
-    line('d', 'dry film per coat', `${fig(dftUm)}/${coats}`, perCoat, 'µm'),
+    line('d', 'dry film per coat', `${formatFigure(dftUm)}/${coats}`, perCoat, 'µm'),
     line(
       'C',
       'coverage per coat, no loss',
-      `1000·${fig(solids)}/${fig(perCoat)}`,
+      `1000·${formatFigure(solids)}/${formatFigure(perCoat)}`,
       coverageM2L,
       'm²/l',
       'volume solids',
@@ -41,14 +41,14 @@ export function film(input: FilmInput): Worked<Film> {
     line(
       'V',
       'litres, all coats',
-      `${fig(areaM2)}·${fig(dftUm)}/1000/${fig(solids)}/(1 − ${fig(lossPct)}/100)`,
+      `${formatFigure(areaM2)}·${formatFigure(dftUm)}/1000/${formatFigure(solids)}/(1 − ${formatFigure(lossPct)}/100)`,
       litres,
       'l',
     ),
     line(
       'WFT',
       'wet film per coat',
-      `${fig(perCoat)}/${fig(solids)}`,
+      `${formatFigure(perCoat)}/${formatFigure(solids)}`,
       wftUm,
       'µm',
       'volume solids',

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 
 /** The grits on the shelf, FEPA P numbers. */
@@ -39,7 +39,7 @@ export function gritLadder({ from, to, maxStep }: GritLadderInput): Worked<{ gri
         line(
           '',
           `P${grits[i]} to P${g}`,
-          `largest on the shelf ≤ ${fig(maxStep)}·${grits[i]}, or the next`,
+          `largest on the shelf ≤ ${formatFigure(maxStep)}·${grits[i]}, or the next`,
           g,
         ),
       ),

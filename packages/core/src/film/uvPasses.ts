@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { ceil, positive } from '../calc/number';
 
@@ -35,13 +35,20 @@ export function uvPasses({
     line(
       'tp',
       'seconds a pass',
-      `${fig(doseJcm2)}/${fig(irradianceWcm2)}·${fig(filler)}`,
+      `${formatFigure(doseJcm2)}/${formatFigure(irradianceWcm2)}·${formatFigure(filler)}`,
       secondsPerPass,
       's',
       'card dose, lamp',
     ),
-    line('t', 'under the lamp in all', `n·${fig(secondsPerPass)}`, totalSeconds, 's'),
-    line('n', 'passes', `${fig(depthMm)}/${fig(depthPerPassMm)}, rounded up`, passes, '', 'card'),
+    line('t', 'under the lamp in all', `n·${formatFigure(secondsPerPass)}`, totalSeconds, 's'),
+    line(
+      'n',
+      'passes',
+      `${formatFigure(depthMm)}/${formatFigure(depthPerPassMm)}, rounded up`,
+      passes,
+      '',
+      'card',
+    ),
   ];
   return worked({ passes, secondsPerPass, totalSeconds }, working);
 }

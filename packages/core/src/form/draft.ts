@@ -1,6 +1,6 @@
 import { issuesOf, type Issue } from '../calc/issues';
 import { parseQuantity } from '../units/parse';
-import { say } from '../units/format';
+import { formatQuantity } from '../units/format';
 import type { UnitSystem } from '../units/quantities';
 import type { Field, Fields, Follows } from '../survey/fields';
 import { familyOf, type Survey } from '../families/registry';
@@ -114,8 +114,8 @@ export function readField(field: Field, typed: string | undefined, system: UnitS
   }
   if ('optional' in field && (text ?? '').trim() === '') return { value: null };
   const parsed = parseQuantity(text ?? '', field.quantity, system);
-  const from = say(field.min, field.quantity, system);
-  const to = say(field.max, field.quantity, system);
+  const from = formatQuantity(field.min, field.quantity, system);
+  const to = formatQuantity(field.max, field.quantity, system);
   if (!parsed.ok) return { message: `${parsed.message} From ${from} to ${to}.` };
   if (parsed.value < field.min)
     return { message: `Too small: ${from} is the least, ${to} the most.` };

@@ -1,5 +1,5 @@
 import { q, type Quantified } from '../message/message';
-import { say } from '../units/format';
+import { formatQuantity } from '../units/format';
 import type { UnitSystem } from '../units/quantities';
 import type { Field, Fields } from '../survey/fields';
 import { familyOf, type Survey } from '../families/registry';
@@ -21,7 +21,7 @@ export function fieldValue(field: Field, value: unknown): string | Quantified {
 
 const fieldText = (field: Field, value: unknown, system: UnitSystem): string => {
   const read = fieldValue(field, value);
-  return typeof read === 'string' ? read : say(read.value, read.of, system);
+  return typeof read === 'string' ? read : formatQuantity(read.value, read.of, system);
 };
 
 /** All answers of a survey, group by group, for the referral sheet. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { atLeastZero, positive, wastePct } from '../calc/number';
 
@@ -62,17 +62,24 @@ export function beltPatch(input: BeltPatchInput): Worked<BeltPatch> {
       'A0',
       'hole',
       hole.kind === 'round'
-        ? `π·${fig(hole.diameterMm)}²/4`
-        : `${fig(hole.lengthMm)}·${fig(hole.widthMm)}`,
+        ? `π·${formatFigure(hole.diameterMm)}²/4`
+        : `${formatFigure(hole.lengthMm)}·${formatFigure(hole.widthMm)}`,
       holeMm2,
       'mm²',
     ),
-    line('A2', `grown by the lap of ${fig(lapMm)}`, 'on every side', outerMm2, 'mm²', 'card'),
+    line(
+      'A2',
+      `grown by the lap of ${formatFigure(lapMm)}`,
+      'on every side',
+      outerMm2,
+      'mm²',
+      'card',
+    ),
     line('A1', 'grown by half the lap', 'on every side', midMm2, 'mm²'),
     line(
       'Vc',
       'cover',
-      `${fig(coverMm)}/6·(A2 + 4·A1 + A0)·(1 + ${fig(wastePct)} %)/1000`,
+      `${formatFigure(coverMm)}/6·(A2 + 4·A1 + A0)·(1 + ${formatFigure(wastePct)} %)/1000`,
       coverMl,
       'ml',
       'prismatoid',
@@ -81,11 +88,17 @@ export function beltPatch(input: BeltPatchInput): Worked<BeltPatch> {
     line(
       'Ap',
       'to prime',
-      `A2${through ? ' − A0' : ''} + ${fig(rimMm)}·${fig(throughMm)}`,
+      `A2${through ? ' − A0' : ''} + ${formatFigure(rimMm)}·${formatFigure(throughMm)}`,
       primerAreaMm2,
       'mm²',
     ),
-    line('Vh', 'hole', `A0·${fig(throughMm)}·(1 + ${fig(wastePct)} %)/1000`, holeMl, 'ml'),
+    line(
+      'Vh',
+      'hole',
+      `A0·${formatFigure(throughMm)}·(1 + ${formatFigure(wastePct)} %)/1000`,
+      holeMl,
+      'ml',
+    ),
   ];
   return worked({ holeMl, coverMl, totalMl, primerAreaMm2 }, working);
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { atLeastZero } from '../calc/number';
 
@@ -39,7 +39,7 @@ export function clearanceBuild({
       return line(
         `b${i + 1}`,
         `${s.name}, ${verdict}`,
-        `min(${fig(s.wantedMm)}, ${fig(s.clearanceMm)} − ${fig(s.marginMm)}), not below 0`,
+        `min(${formatFigure(s.wantedMm)}, ${formatFigure(s.clearanceMm)} − ${formatFigure(s.marginMm)}), not below 0`,
         buildMm,
         'mm',
         'dry fit',

@@ -1,5 +1,12 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type WorkingLine, type Worked } from '../calc/calc';
+import {
+  defineCalc,
+  formatFigure,
+  line,
+  worked,
+  type WorkingLine,
+  type Worked,
+} from '../calc/calc';
 import { named } from '../calc/field';
 import { atLeastZero, positive, wastePct } from '../calc/number';
 
@@ -83,18 +90,33 @@ function solid(s: Shape): Solid {
   switch (s.kind) {
     case 'slab': {
       const areaMm2 = s.lengthMm * s.widthMm;
-      const area = () => `${fig(s.lengthMm)}·${fig(s.widthMm)}`;
-      return { areaMm2, mm3: areaMm2 * s.depthMm, area, volume: () => `A·${fig(s.depthMm)}` };
+      const area = () => `${formatFigure(s.lengthMm)}·${formatFigure(s.widthMm)}`;
+      return {
+        areaMm2,
+        mm3: areaMm2 * s.depthMm,
+        area,
+        volume: () => `A·${formatFigure(s.depthMm)}`,
+      };
     }
     case 'disc': {
       const areaMm2 = (Math.PI * s.diameterMm ** 2) / 4;
-      const area = () => `π·${fig(s.diameterMm)}²/4`;
-      return { areaMm2, mm3: areaMm2 * s.depthMm, area, volume: () => `A·${fig(s.depthMm)}` };
+      const area = () => `π·${formatFigure(s.diameterMm)}²/4`;
+      return {
+        areaMm2,
+        mm3: areaMm2 * s.depthMm,
+        area,
+        volume: () => `A·${formatFigure(s.depthMm)}`,
+      };
     }
     case 'ring': {
       const areaMm2 = (Math.PI * (s.outerMm - s.innerMm) * (s.outerMm + s.innerMm)) / 4;
-      const area = () => `π·(${fig(s.outerMm)}² − ${fig(s.innerMm)}²)/4`;
-      return { areaMm2, mm3: areaMm2 * s.depthMm, area, volume: () => `A·${fig(s.depthMm)}` };
+      const area = () => `π·(${formatFigure(s.outerMm)}² − ${formatFigure(s.innerMm)}²)/4`;
+      return {
+        areaMm2,
+        mm3: areaMm2 * s.depthMm,
+        area,
+        volume: () => `A·${formatFigure(s.depthMm)}`,
+      };
     }
     case 'groove': {
       const { lengthMm: l, widthMm: w, depthMm: d } = s;
@@ -102,14 +124,14 @@ function solid(s: Shape): Solid {
         ? {
             areaMm2: l * (w + 2 * d),
             mm3: l * w * d,
-            area: () => `${fig(l)}·(${fig(w)} + 2·${fig(d)})`,
-            volume: () => `${fig(l)}·${fig(w)}·${fig(d)}`,
+            area: () => `${formatFigure(l)}·(${formatFigure(w)} + 2·${formatFigure(d)})`,
+            volume: () => `${formatFigure(l)}·${formatFigure(w)}·${formatFigure(d)}`,
           }
         : {
             areaMm2: 2 * l * Math.hypot(d, w / 2),
             mm3: (l * w * d) / 2,
-            area: () => `2·${fig(l)}·√(${fig(d)}² + ${fig(w)}²/4)`,
-            volume: () => `${fig(l)}·${fig(w)}·${fig(d)}/2`,
+            area: () => `2·${formatFigure(l)}·√(${formatFigure(d)}² + ${formatFigure(w)}²/4)`,
+            volume: () => `${formatFigure(l)}·${formatFigure(w)}·${formatFigure(d)}/2`,
           };
     }
     case 'band':
@@ -119,8 +141,9 @@ function solid(s: Shape): Solid {
       return {
         areaMm2: Math.PI * s.wornDiameterMm * s.lengthMm,
         mm3: (Math.PI * s.lengthMm * (outer - inner) * (outer + inner)) / 4,
-        area: () => `π·${fig(s.wornDiameterMm)}·${fig(s.lengthMm)}`,
-        volume: () => `π·${fig(s.lengthMm)}·(${fig(outer)}² − ${fig(inner)}²)/4`,
+        area: () => `π·${formatFigure(s.wornDiameterMm)}·${formatFigure(s.lengthMm)}`,
+        volume: () =>
+          `π·${formatFigure(s.lengthMm)}·(${formatFigure(outer)}² − ${formatFigure(inner)}²)/4`,
       };
     }
     case 'dish': {
@@ -129,8 +152,8 @@ function solid(s: Shape): Solid {
       return {
         areaMm2: Math.PI * (a * a + h * h),
         mm3: (Math.PI * h * (3 * a * a + h * h)) / 6,
-        area: () => `π·(${fig(a)}² + ${fig(h)}²)`,
-        volume: () => `π·${fig(h)}·(3·${fig(a)}² + ${fig(h)}²)/6`,
+        area: () => `π·(${formatFigure(a)}² + ${formatFigure(h)}²)`,
+        volume: () => `π·${formatFigure(h)}·(3·${formatFigure(a)}² + ${formatFigure(h)}²)/6`,
       };
     }
   }
@@ -151,7 +174,7 @@ export function shapeVolume(input: ShapeVolumeInput): Worked<ShapeVolume> {
     line(
       'Vp',
       'to fill the profile',
-      `A·${fig(profileUm)} µm/2`,
+      `A·${formatFigure(profileUm)} µm/2`,
       profileMl,
       'ml',
       'half the peak-to-valley height',
@@ -159,7 +182,7 @@ export function shapeVolume(input: ShapeVolumeInput): Worked<ShapeVolume> {
     line(
       'Vm',
       'volume to mix',
-      `(${fig(netMl)} + ${fig(profileMl)})·(1 + ${fig(overfillPct)} %)·(1 + ${fig(wastePct)} %)`,
+      `(${formatFigure(netMl)} + ${formatFigure(profileMl)})·(1 + ${formatFigure(overfillPct)} %)·(1 + ${formatFigure(wastePct)} %)`,
       grossMl,
       'ml',
     ),

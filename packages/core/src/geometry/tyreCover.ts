@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, refuse, worked, type Answer } from '../calc/calc';
+import { defineCalc, formatFigure, line, refuse, worked, type Answer } from '../calc/calc';
 import { named } from '../calc/field';
 import { atLeastZero, ceil, floor, positive } from '../calc/number';
 
@@ -31,7 +31,7 @@ export function tyreCover(input: TyreCoverInput): Answer<TyreCover> {
   const coverMm = crackLengthMm + 2 * marginMm;
   if (needMm > sheetWidthMm)
     return refuse(
-      `The crack and its margins are ${fig(needMm)} mm wide; the sheet is ${fig(sheetWidthMm)} mm. Take a wider sheet.`,
+      `The crack and its margins are ${formatFigure(needMm)} mm wide; the sheet is ${formatFigure(sheetWidthMm)} mm. Take a wider sheet.`,
     );
   const stripsPerSheet = needMm > 0 ? floor(sheetWidthMm / needMm) : 1;
   const strips = Math.max(1, ceil(coverMm / sheetLengthMm));
@@ -43,7 +43,7 @@ export function tyreCover(input: TyreCoverInput): Answer<TyreCover> {
     line(
       'b',
       'width needed',
-      `${fig(crackWidthMm)} + 2·${fig(marginMm)}`,
+      `${formatFigure(crackWidthMm)} + 2·${formatFigure(marginMm)}`,
       needMm,
       'mm',
       'card margin',
@@ -51,24 +51,24 @@ export function tyreCover(input: TyreCoverInput): Answer<TyreCover> {
     line(
       'ns',
       'strips a sheet gives',
-      `${fig(sheetWidthMm)}/${fig(needMm)}, rounded down`,
+      `${formatFigure(sheetWidthMm)}/${formatFigure(needMm)}, rounded down`,
       stripsPerSheet,
     ),
     line(
       'n',
       'strips end to end',
-      `(${fig(crackLengthMm)} + 2·${fig(marginMm)})/${fig(sheetLengthMm)}, rounded up`,
+      `(${formatFigure(crackLengthMm)} + 2·${formatFigure(marginMm)})/${formatFigure(sheetLengthMm)}, rounded up`,
       strips,
     ),
     line('N', 'sheets', `${strips}/${stripsPerSheet}, rounded up`, sheets),
-    line('m', 'margin it gets', `(w − ${fig(crackWidthMm)})/2`, marginGotMm, 'mm'),
+    line('m', 'margin it gets', `(w − ${formatFigure(crackWidthMm)})/2`, marginGotMm, 'mm'),
     line(
       'd',
       'drops of adhesive',
-      `⌈${fig(coverMm)}/${fig(dropPitchMm)}⌉·⌈${fig(stripWidthMm)}/${fig(dropPitchMm)}⌉`,
+      `⌈${formatFigure(coverMm)}/${formatFigure(dropPitchMm)}⌉·⌈${formatFigure(stripWidthMm)}/${formatFigure(dropPitchMm)}⌉`,
       drops,
     ),
-    line('w', 'strip width', `${fig(sheetWidthMm)}/min(ns, n)`, stripWidthMm, 'mm'),
+    line('w', 'strip width', `${formatFigure(sheetWidthMm)}/min(ns, n)`, stripWidthMm, 'mm'),
   ];
   return worked({ stripWidthMm, stripsPerSheet, strips, sheets, marginGotMm, drops }, working);
 }

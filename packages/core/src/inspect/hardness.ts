@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { count } from '../calc/number';
 
@@ -44,7 +44,7 @@ export function hardness({
     line(
       'p',
       'share at or over target',
-      `${good} of ${n} ≥ ${fig(target)}; at least ${fig(minSharePct)} %`,
+      `${good} of ${n} ≥ ${formatFigure(target)}; at least ${formatFigure(minSharePct)} %`,
       sharePct,
       '%',
       'card',

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { positive } from '../calc/number';
 
@@ -36,7 +36,7 @@ export function holidayVoltage({ thicknessMm }: HolidayVoltageInput): Worked<Hol
     line(
       'V',
       'test voltage; the material maker’s maximum governs',
-      `${constant}·√${fig(thicknessMm)}`,
+      `${constant}·√${formatFigure(thicknessMm)}`,
       volts,
       'V',
       D5162,

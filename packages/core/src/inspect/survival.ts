@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 
 const KM = 'Kaplan–Meier';
@@ -59,7 +59,14 @@ export function survival({ lives }: SurvivalInput): Worked<Survival> {
       lives.length,
     ),
     ...shown.map((s) =>
-      line('S', `after ${fig(s.days)} days`, `S·(1 − ${s.failed}/${s.atRisk})`, s.survival, '', KM),
+      line(
+        'S',
+        `after ${formatFigure(s.days)} days`,
+        `S·(1 − ${s.failed}/${s.atRisk})`,
+        s.survival,
+        '',
+        KM,
+      ),
     ),
     line(
       '',

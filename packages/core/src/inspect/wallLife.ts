@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, refuse, worked, type Answer } from '../calc/calc';
+import { defineCalc, formatFigure, line, refuse, worked, type Answer } from '../calc/calc';
 import { named } from '../calc/field';
 import { atLeastZero } from '../calc/number';
 
@@ -20,11 +20,18 @@ export function wallLife({
   const spareMm = remainingMm - minimumMm;
   const years = Math.max(0, spareMm / ratePerYearMm);
   return worked({ years }, [
-    line('Δ', 'wall to spare', `${fig(remainingMm)} − ${fig(minimumMm)}`, spareMm, 'mm', 'gauge'),
+    line(
+      'Δ',
+      'wall to spare',
+      `${formatFigure(remainingMm)} − ${formatFigure(minimumMm)}`,
+      spareMm,
+      'mm',
+      'gauge',
+    ),
     line(
       'T',
       'years left',
-      `${fig(spareMm)}/${fig(ratePerYearMm)}, not below 0`,
+      `${formatFigure(spareMm)}/${formatFigure(ratePerYearMm)}, not below 0`,
       years,
       'years',
       'steady loss',

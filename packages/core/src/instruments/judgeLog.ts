@@ -1,7 +1,7 @@
 import { m, minutes, q } from '../message/message';
 import { MINUTE } from '../units/clock';
 import type { Instrument, Sample } from './instrument';
-import { fault, repeats, type Watch } from './seen';
+import { fault, repeats, type InstrumentState } from './instrumentState';
 
 /** So many identical values in a row: the sensor is stuck. */
 const SAME_LOG = 12;
@@ -19,7 +19,7 @@ export function judgeLog(
   samples: readonly Sample[],
   rows: readonly (readonly number[])[],
   now: number,
-): Watch {
+): InstrumentState {
   const values = [...(rows.at(-1) as number[])];
   const ends = [...samples.map((s) => s.at), now];
   const gaps = ends.slice(1).map((at, i) => at - (ends[i] as number));

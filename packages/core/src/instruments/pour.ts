@@ -1,5 +1,5 @@
 import { grams, m, type Message } from '../message/message';
-import type { Watch } from './seen';
+import type { InstrumentState } from './instrumentState';
 
 /** The state of a pour on a scale against its target. */
 export interface Pouring {
@@ -17,7 +17,7 @@ const BEGUN = 0.5;
 const AT_MARK = 0.002;
 
 /** The state of a pour towards `targetG`, g, from what the scale shows. */
-export function pouring({ state, values }: Watch, targetG: number): Pouring {
+export function pouring({ state, values }: InstrumentState, targetG: number): Pouring {
   const [g = 0] = values;
   const left = targetG - g;
   return {

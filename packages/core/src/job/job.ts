@@ -12,7 +12,7 @@ import { minuteOfDay, type Zone } from '../units/zone';
 import type { SiteSettings } from '../site/site';
 import type { Demand } from '../survey/demand';
 import { neededOn, type Round } from '../work/round';
-import { askedBy, settled } from '../work/schools';
+import { schoolsOf, chosenSchools } from '../work/schools';
 import type { Draft, StepDraft } from '../work/step';
 import { workOf, type Work } from '../work/work';
 import type { WorkContext } from '../work/context';
@@ -43,7 +43,7 @@ export interface JobAsk {
 /** The calculations for a survey and a card, before any step is written. */
 export function workFor({ survey, card, site, context, demand, heldC, terms }: JobAsk): Work {
   const family = familyOf(survey.family);
-  const schools = settled(askedBy(family.method.schools, card), context.schools);
+  const schools = chosenSchools(schoolsOf(family.method.schools, card), context.schools);
   return workOf({
     survey,
     card,

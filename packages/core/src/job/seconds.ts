@@ -4,7 +4,7 @@ import { m, type Message } from '../message/message';
 import { word } from '../message/word';
 import { placeRules } from '../rules/place';
 import { fits, no, type Judgement, type Rule, type Verdict } from '../rules/rule';
-import { approvedRule } from '../rules/found';
+import { approvedRule } from '../rules/forgotten';
 import { mediumRules } from '../rules/medium';
 import { surfaceRules } from '../rules/surface';
 import type { SurveyBase } from '../survey/common';

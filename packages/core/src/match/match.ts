@@ -4,7 +4,7 @@ import type { SystemCard } from '../materials/card';
 import type { Permission } from '../materials/words';
 import { warmedTo } from '../rules/ambient';
 import { placeRules } from '../rules/place';
-import { byHand, type Against, type Judgement, type Rule, type Verdict } from '../rules/rule';
+import { isMetByHand, type Against, type Judgement, type Rule, type Verdict } from '../rules/rule';
 import { serviceRules } from '../rules/service';
 import { surfaceRules } from '../rules/surface';
 import type { QuantityId } from '../units/quantities';
@@ -34,7 +34,7 @@ export interface CardMatch {
   readyMin: number | null;
   materialCost: number | null;
   /** What it takes outside its schedule. */
-  besides: Besides;
+  besides: Extras;
   /** Minutes until it is back in service, with approvals. */
   serviceMin: number | null;
   downtimeCost: number | null;
@@ -49,7 +49,7 @@ export interface CardMatch {
 }
 
 /** What a card takes outside its schedule: minutes of approvals beyond the conditions met by hand, and money. */
-export interface Besides {
+export interface Extras {
   minutes: number;
   cost: number;
 }
@@ -60,7 +60,7 @@ function besides(
   early: boolean,
   terms: number,
   { leaveMinutes, leaveCost, termMinutes, labourPerHour }: SiteSettings,
-): Besides {
+): Extras {
   const look = early ? (termMinutes / 60) * labourPerHour : 0;
   return {
     minutes: who.size === 0 ? 0 : Math.max(0, leaveMinutes - terms * termMinutes),
@@ -153,7 +153,7 @@ class Judging implements CardMatch {
   readonly readyMin: number | null = null;
   readonly materialCost: number | null = null;
   readonly workCost: number | null = null;
-  readonly besides: Besides;
+  readonly besides: Extras;
   readonly heldC: number | null;
   private whole: JudgedJob | null = null;
   private reasons: readonly Judged[] | null = null;
@@ -208,8 +208,9 @@ class Judging implements CardMatch {
    */
   private jobWith(held: readonly Judgement[]): JudgedJob {
     const counted = (job: JudgedJob) =>
-      [...held, ...jobRules.map((rule) => rule.judge(job))].filter((j) => byHand(j, job.stepNames))
-        .length;
+      [...held, ...jobRules.map((rule) => rule.judge(job))].filter((j) =>
+        isMetByHand(j, job.stepNames),
+      ).length;
     let terms = held.filter((j) => !j.steps && !j.early).length;
     for (let tries = 0; ; tries += 1) {
       const job = this.jobOf({ ...this.ask, terms });

@@ -1,5 +1,5 @@
-import { once } from '../calc/once';
-import { memoByReads } from '../calc/reads';
+import { lazyValue } from '../calc/lazyValue';
+import { memoByReads } from '../calc/memoByReads';
 import { secondTerms } from '../job/seconds';
 import { jobFrom, jobWarmC, workFor, type Job, type JobAsk } from '../job/job';
 import type { SystemCard } from '../materials/card';
@@ -7,7 +7,7 @@ import { kitPick, MOST_PACKS } from '../mix/kitPick';
 import type { Message } from '../message/message';
 import { warmedTo } from '../rules/ambient';
 import { aidProblem } from '../work/aids';
-import type { Laid } from '../schedule/scheduleJob';
+import type { Schedule } from '../schedule/scheduleJob';
 import type { Round, SecondTerm } from '../work/round';
 
 /** The result of a job in figures: all that its verdicts and its rank depend on. */
@@ -113,7 +113,7 @@ const aidProblemOf = ({ draft, work }: Job): Message | null =>
   );
 
 /** Minutes of all people of a job, and of the heater, which runs from its step until readiness. */
-export function effortOf({ slots, readyMin }: Laid): { labourMin: number; heatMin: number } {
+export function effortOf({ slots, readyMin }: Schedule): { labourMin: number; heatMin: number } {
   const heatAt = slots.find((s) => s.step === 'heat')?.from;
   return {
     labourMin: slots.reduce((sum, s) => sum + (s.to - s.from) * s.people, 0),
@@ -184,6 +184,6 @@ export function jobsShared(): (ask: Ask) => JudgedJob {
     byTerms.set(ask.terms, shared);
     const outcome = shared(ask.card, (card) => asDone({ ...ask, card }).outcome);
     const { heldC } = outcome;
-    return { ...outcome, ask, job: once(() => jobFrom(workFor({ ...ask, heldC }))) };
+    return { ...outcome, ask, job: lazyValue(() => jobFrom(workFor({ ...ask, heldC }))) };
   };
 }

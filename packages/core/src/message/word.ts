@@ -1,5 +1,5 @@
 import { IntlMessageFormat } from 'intl-messageformat';
-import { say, show } from '../units/format';
+import { formatQuantity, figureAndUnit } from '../units/format';
 import { quantity, type QuantityId, type UnitSystem } from '../units/quantities';
 import {
   isMessage,
@@ -75,7 +75,9 @@ function finerOf(values: readonly MessageValue[], units: UnitSystem): Map<Quanti
       const size = Math.max(Math.abs(one.value), Math.abs(other.value));
       if (Math.abs(one.value - other.value) <= size * SAME) continue;
       let n = finer.get(one.of) ?? 0;
-      const alike = () => say(one.value, one.of, units, n) === say(other.value, one.of, units, n);
+      const alike = () =>
+        formatQuantity(one.value, one.of, units, n) ===
+        formatQuantity(other.value, one.of, units, n);
       while (n < MOST_FINER && alike()) n += 1;
       if (!alike()) finer.set(one.of, n);
     }
@@ -93,8 +95,8 @@ const spokenTime = (text: string): string =>
   });
 
 function quantified({ of, value }: Quantified, { units, spoken }: Voice, finer = 0): string {
-  if (!spoken) return say(value, of, units, finer);
-  const { figure, unit } = show(value, of, units, undefined, finer);
+  if (!spoken) return formatQuantity(value, of, units, finer);
+  const { figure, unit } = figureAndUnit(value, of, units, undefined, finer);
   if (of === 'time') return spokenTime(`${figure} ${unit}`);
   const known = quantity(of).units.find((u) => u.symbol === unit);
   const name = SPOKEN[unit] ?? known?.names.at(-1) ?? unit;
@@ -128,7 +130,7 @@ export function sayApart(
     ],
     units,
   ).get(of);
-  return [say(a, of, units, finer), say(b, of, units, finer)];
+  return [formatQuantity(a, of, units, finer), formatQuantity(b, of, units, finer)];
 }
 
 /** Words a message for reading or speech. */

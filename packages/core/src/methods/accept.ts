@@ -173,7 +173,7 @@ export function holidayTest(thicknessMm: number): StepDraft {
 }
 
 /** Tells people when it may be used and when the next look is; cleans up. */
-export const handBack = (work: Work, lookDays: number): StepDraft[] => [
+export const returnToService = (work: Work, lookDays: number): StepDraft[] => [
   step(
     'agree',
     station,

@@ -14,11 +14,11 @@ const COMB_MM = 2;
  * Whether the material is struck flush while soft; otherwise it is left proud and ground. In a classified area nothing
  * is ground.
  */
-export const strikes = ({ schools, survey }: Pick<Work, 'schools' | 'survey'>): boolean =>
+export const isStruckFlush = ({ schools, survey }: Pick<Work, 'schools' | 'survey'>): boolean =>
   schools.proud === 'strike' || survey.site.area !== 'safe';
 
 /** Overfill in percent: only where it is ground off again. */
-export const overfill = (work: Work): number => (strikes(work) ? 0 : work.site.overfillPct);
+export const overfill = (work: Work): number => (isStruckFlush(work) ? 0 : work.site.overfillPct);
 
 /** The working of the damages’ volumes, ending in the volume that stays. */
 const bodyWorking = (work: Work) => () => [

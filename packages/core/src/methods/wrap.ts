@@ -1,5 +1,5 @@
 import { FITTING_FACTOR } from '../work/wrap';
-import { fig, line } from '../calc/calc';
+import { formatFigure, line } from '../calc/calc';
 import { m, mm, q, type Message } from '../message/message';
 import { figureOf, type Figure } from '../work/figure';
 import type { StepDraft } from '../work/step';
@@ -76,7 +76,7 @@ export function wrapFigures({ wrap, card, survey, demand }: Work): Figure[] {
       [
         ...whys,
         ...round,
-        line('N', 'layers', factor === 1 ? 'n' : `n·${fig(factor)}, rounded up`, layers),
+        line('N', 'layers', factor === 1 ? 'n' : `n·${formatFigure(factor)}, rounded up`, layers),
       ],
       paths,
     ),
@@ -87,7 +87,13 @@ export function wrapFigures({ wrap, card, survey, demand }: Work): Figure[] {
       'run',
       [
         ...lays.flatMap((l) => l.working),
-        line('L', 'tape in all', lays.map((l) => fig(l.metres)).join(' + '), metres * 1000, 'mm'),
+        line(
+          'L',
+          'tape in all',
+          lays.map((l) => formatFigure(l.metres)).join(' + '),
+          metres * 1000,
+          'mm',
+        ),
       ],
       paths,
     ),

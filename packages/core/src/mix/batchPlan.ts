@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, refuse, worked, type Answer } from '../calc/calc';
+import { defineCalc, formatFigure, line, refuse, worked, type Answer } from '../calc/calc';
 import { named } from '../calc/field';
 import { atLeastZero, ceil, positive, share, tempC } from '../calc/number';
 import { CurePoints, cureTime } from '../cure/cureTime';
@@ -63,18 +63,18 @@ export function batchPlan(input: BatchPlanInput): Answer<BatchPlan> {
   const lifeMaxMl = atOnce ? totalMl : mostInTime();
   if (wholeKitMl !== undefined && wholeKitMl > vesselMaxMl) {
     return refuse(
-      `A whole kit of ${fig(wholeKitMl)} ml does not go in the vessel: it takes ${fig(vesselMaxMl)} ml. Take a bigger vessel.`,
+      `A whole kit of ${formatFigure(wholeKitMl)} ml does not go in the vessel: it takes ${formatFigure(vesselMaxMl)} ml. Take a bigger vessel.`,
     );
   }
   if (wholeKitMl !== undefined && wholeKitMl > lifeMaxMl) {
     return refuse(
-      `A whole kit of ${fig(wholeKitMl)} ml cannot be placed within its working life at ${fig(input.tempC)} °C. Cool it, or place faster.`,
+      `A whole kit of ${formatFigure(wholeKitMl)} ml cannot be placed within its working life at ${formatFigure(input.tempC)} °C. Cool it, or place faster.`,
     );
   }
   const maxMl = atOnce ? totalMl : Math.min(vesselMaxMl, lifeMaxMl);
   if (maxMl <= 0) {
     return refuse(
-      `Mixing alone takes ${fig(mixMinutes)} min; no batch can be placed within its working life at ${fig(input.tempC)} °C.`,
+      `Mixing alone takes ${formatFigure(mixMinutes)} min; no batch can be placed within its working life at ${formatFigure(input.tempC)} °C.`,
     );
   }
   const batches = Math.max(1, ceil(totalMl / (wholeKitMl ?? maxMl)));
@@ -98,7 +98,7 @@ export function batchPlan(input: BatchPlanInput): Answer<BatchPlan> {
     line(
       'Vp',
       'most the pail takes',
-      `${fig(input.vesselMl)}·${fig(input.vesselFill)}`,
+      `${formatFigure(input.vesselMl)}·${formatFigure(input.vesselFill)}`,
       vesselMaxMl,
       'ml',
       'site',
@@ -106,7 +106,7 @@ export function batchPlan(input: BatchPlanInput): Answer<BatchPlan> {
     line(
       'Vt',
       'most that can be placed in time',
-      `largest V with V/${fig(applyMlPerMin)} + ${fig(mixMinutes)} ≤ ${fig(useFraction)}·life(V)`,
+      `largest V with V/${formatFigure(applyMlPerMin)} + ${formatFigure(mixMinutes)} ≤ ${formatFigure(useFraction)}·life(V)`,
       atOnce ? mostInTime() : lifeMaxMl,
       'ml',
       'working life falls as the batch grows',
@@ -114,7 +114,7 @@ export function batchPlan(input: BatchPlanInput): Answer<BatchPlan> {
     line(
       'Vb',
       'batch',
-      wholeKitMl ? 'the whole kit' : `${fig(totalMl)} in equal batches`,
+      wholeKitMl ? 'the whole kit' : `${formatFigure(totalMl)} in equal batches`,
       batchMl,
       'ml',
     ),
@@ -129,7 +129,7 @@ export function batchPlan(input: BatchPlanInput): Answer<BatchPlan> {
     line(
       'tp',
       'minutes to place it',
-      `${fig(batchMl)}/${fig(applyMlPerMin)}`,
+      `${formatFigure(batchMl)}/${formatFigure(applyMlPerMin)}`,
       minutesToPlace,
       'min',
       'site pace',
@@ -137,7 +137,7 @@ export function batchPlan(input: BatchPlanInput): Answer<BatchPlan> {
     line(
       'n',
       `batches, limit: ${limit}`,
-      `${fig(totalMl)}/${fig(wholeKitMl ?? maxMl)}, rounded up`,
+      `${formatFigure(totalMl)}/${formatFigure(wholeKitMl ?? maxMl)}, rounded up`,
       batches,
     ),
   ];

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, refuse, worked, type Answer } from '../calc/calc';
+import { defineCalc, formatFigure, line, refuse, worked, type Answer } from '../calc/calc';
 import { named } from '../calc/field';
 import { atLeastZero, positive } from '../calc/number';
 
@@ -45,11 +45,19 @@ export function dissolve(input: DissolveInput): Answer<Dissolve> {
   const addSolventG = long ? (pelletsG * (1 - targetSolids)) / targetSolids - solventG : 0;
   const addSolventMl = addSolventG / solventDensityGml;
   const working = [
-    line('ms', 'solvent', `${fig(solventMl)}·${fig(solventDensityGml)}`, solventG, 'g'),
+    line(
+      'ms',
+      'solvent',
+      `${formatFigure(solventMl)}·${formatFigure(solventDensityGml)}`,
+      solventG,
+      'g',
+    ),
     line(
       '+P',
       'pellets to add',
-      short ? `${fig(targetSolids)}·ms/(1 − ${fig(targetSolids)}) − ${fig(pelletsG)}` : 'none',
+      short
+        ? `${formatFigure(targetSolids)}·ms/(1 − ${formatFigure(targetSolids)}) − ${formatFigure(pelletsG)}`
+        : 'none',
       addPelletsG,
       'g',
     ),
@@ -57,7 +65,7 @@ export function dissolve(input: DissolveInput): Answer<Dissolve> {
       '+S',
       'solvent to add',
       long
-        ? `(${fig(pelletsG)}·(1 − ${fig(targetSolids)})/${fig(targetSolids)} − ms)/${fig(solventDensityGml)}`
+        ? `(${formatFigure(pelletsG)}·(1 − ${formatFigure(targetSolids)})/${formatFigure(targetSolids)} − ms)/${formatFigure(solventDensityGml)}`
         : 'none',
       addSolventMl,
       'ml',
@@ -65,7 +73,7 @@ export function dissolve(input: DissolveInput): Answer<Dissolve> {
     line(
       'w',
       'solids now, by mass',
-      `${fig(pelletsG)}/(${fig(pelletsG)} + ${fig(solventG)})`,
+      `${formatFigure(pelletsG)}/(${formatFigure(pelletsG)} + ${formatFigure(solventG)})`,
       solids,
     ),
   ];

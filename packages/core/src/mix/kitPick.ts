@@ -1,8 +1,16 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, refuse, worked, type Answer, type Report } from '../calc/calc';
+import {
+  defineCalc,
+  formatFigure,
+  line,
+  refuse,
+  worked,
+  type Answer,
+  type Report,
+} from '../calc/calc';
 import { named } from '../calc/field';
 import { atLeastZero, positive } from '../calc/number';
-import { echoed } from '../calc/echoed';
+import { shortened } from '../calc/shortened';
 
 const EPS = 1e-9;
 /** Up to this many of the smallest pack, the search is faster without a memo. */
@@ -30,7 +38,7 @@ export const KitPickInput = z.strictObject({
           ctx.addIssue({
             code: 'custom',
             path: [i, 'id'],
-            message: `"${echoed(kit.id)}" stands twice; give each kit its own id`,
+            message: `"${shortened(kit.id)}" stands twice; give each kit its own id`,
           });
         }
       });
@@ -124,7 +132,7 @@ export function kitPick(
   const found = search(neededMl, kits, maxPacks, report);
   if (!found) {
     return refuse(
-      `The packs allowed (stock, and ${maxPacks} together) do not cover ${fig(neededMl)} ml.`,
+      `The packs allowed (stock, and ${maxPacks} together) do not cover ${formatFigure(neededMl)} ml.`,
     );
   }
   const rows = kits
@@ -135,10 +143,10 @@ export function kitPick(
   const totalPrice = rows.reduce((sum, { kit, count }) => sum + count * kit.price, 0);
   const leftoverMl = totalMl - neededMl;
   const sum = (of: (kit: Kit) => number) =>
-    rows.map(({ kit, count }) => `${count}·${fig(of(kit))}`).join(' + ') || '0';
+    rows.map(({ kit, count }) => `${count}·${formatFigure(of(kit))}`).join(' + ') || '0';
   const taken = picks.map((p) => `${p.count} × ${p.id}`).join(', ') || 'nothing';
   const working = () => [
-    line('V', 'needed', fig(neededMl), neededMl, 'ml'),
+    line('V', 'needed', formatFigure(neededMl), neededMl, 'ml'),
     line(
       'ΣV',
       'in the packs',
@@ -155,7 +163,13 @@ export function kitPick(
       '',
       'card',
     ),
-    line('rest', 'left over', `${fig(totalMl)} − ${fig(neededMl)}`, leftoverMl, 'ml'),
+    line(
+      'rest',
+      'left over',
+      `${formatFigure(totalMl)} − ${formatFigure(neededMl)}`,
+      leftoverMl,
+      'ml',
+    ),
     line('', 'packs', 'least price, then least left over, then fewest packs', taken),
   ];
   return worked({ picks, totalMl, totalPrice, leftoverMl }, working);

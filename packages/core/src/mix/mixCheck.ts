@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { positive } from '../calc/number';
 import { bothRatios, Ratio } from './ratio';
@@ -42,19 +42,37 @@ export function mixCheck(input: MixCheckInput): Worked<MixCheck> {
     line(
       'rm',
       'ratio by mass, a to 1 of b',
-      `${fig(ratio.a)}:${fig(ratio.b)} by ${ratio.by}`,
+      `${formatFigure(ratio.a)}:${formatFigure(ratio.b)} by ${ratio.by}`,
       byMass,
       '',
       'card',
     ),
-    line('mB', 'hardener this much base asks for', `${fig(aG)}/${fig(byMass)}`, wantedB, 'g'),
-    line('+B', 'hardener to add', `${fig(wantedB)} − ${fig(bG)}, not below 0`, addB_G, 'g'),
-    line('+A', 'base to add', `${fig(bG)}·${fig(byMass)} − ${fig(aG)}, not below 0`, addA_G, 'g'),
-    line('', 'verdict', `within ±${fig(tolerancePct)} %`, verdict, '', 'card'),
+    line(
+      'mB',
+      'hardener this much base asks for',
+      `${formatFigure(aG)}/${formatFigure(byMass)}`,
+      wantedB,
+      'g',
+    ),
+    line(
+      '+B',
+      'hardener to add',
+      `${formatFigure(wantedB)} − ${formatFigure(bG)}, not below 0`,
+      addB_G,
+      'g',
+    ),
+    line(
+      '+A',
+      'base to add',
+      `${formatFigure(bG)}·${formatFigure(byMass)} − ${formatFigure(aG)}, not below 0`,
+      addA_G,
+      'g',
+    ),
+    line('', 'verdict', `within ±${formatFigure(tolerancePct)} %`, verdict, '', 'card'),
     line(
       'd',
       'hardener off ratio',
-      `(${fig(bG)} − ${fig(wantedB)})/${fig(wantedB)}·100`,
+      `(${formatFigure(bG)} − ${formatFigure(wantedB)})/${formatFigure(wantedB)}·100`,
       deviationPct,
       '%',
     ),

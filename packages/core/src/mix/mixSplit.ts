@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { positive } from '../calc/number';
 import { bothRatios, Ratio } from './ratio';
@@ -40,13 +40,13 @@ export function mixSplit({ ratio, densityA, densityB, total }: MixSplitInput): W
   const bMl = inMl ? partB : partB / densityB;
   const aG = inMl ? partA * densityA : partA;
   const bG = inMl ? partB * densityB : partB;
-  const stated = `${fig(ratio.a)}:${fig(ratio.b)} by ${ratio.by}`;
+  const stated = `${formatFigure(ratio.a)}:${formatFigure(ratio.b)} by ${ratio.by}`;
   const working = () => [
     line('rv', 'ratio by volume, a to 1 of b', stated, byVolume, '', 'card'),
     line(
       'rm',
       'ratio by mass, a to 1 of b',
-      `rv·${fig(densityA)}/${fig(densityB)}`,
+      `rv·${formatFigure(densityA)}/${formatFigure(densityB)}`,
       byMass,
       '',
       'card',
@@ -54,13 +54,33 @@ export function mixSplit({ ratio, densityA, densityB, total }: MixSplitInput): W
     line(
       'mB',
       'hardener',
-      inMl ? `${fig(bMl)} ml·${fig(densityB)}` : `${fig(whole)}/(1 + rm)`,
+      inMl
+        ? `${formatFigure(bMl)} ml·${formatFigure(densityB)}`
+        : `${formatFigure(whole)}/(1 + rm)`,
       bG,
       'g',
     ),
-    line('mA', 'base', inMl ? `${fig(aMl)} ml·${fig(densityA)}` : `${fig(whole)} − mB`, aG, 'g'),
-    line('VB', 'hardener', inMl ? `${fig(whole)}/(1 + rv)` : `mB/${fig(densityB)}`, bMl, 'ml'),
-    line('VA', 'base', inMl ? `${fig(whole)}·rv/(1 + rv)` : `mA/${fig(densityA)}`, aMl, 'ml'),
+    line(
+      'mA',
+      'base',
+      inMl ? `${formatFigure(aMl)} ml·${formatFigure(densityA)}` : `${formatFigure(whole)} − mB`,
+      aG,
+      'g',
+    ),
+    line(
+      'VB',
+      'hardener',
+      inMl ? `${formatFigure(whole)}/(1 + rv)` : `mB/${formatFigure(densityB)}`,
+      bMl,
+      'ml',
+    ),
+    line(
+      'VA',
+      'base',
+      inMl ? `${formatFigure(whole)}·rv/(1 + rv)` : `mA/${formatFigure(densityA)}`,
+      aMl,
+      'ml',
+    ),
   ];
   return worked({ aMl, bMl, aG, bG, ratioByVolume: byVolume, ratioByMass: byMass }, working);
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { atLeastZero, ceil, positive, wastePct } from '../calc/number';
 
@@ -41,15 +41,27 @@ export function mortarBatch(input: MortarBatchInput): Worked<MortarBatch> {
     line(
       'Vb',
       'made of one bag',
-      `${fig(yieldLPerBag)} + ${fig(bagKg)}·${fig(aggregatePct)} %/${fig(aggregateDensityKgL)}`,
+      `${formatFigure(yieldLPerBag)} + ${formatFigure(bagKg)}·${formatFigure(aggregatePct)} %/${formatFigure(aggregateDensityKgL)}`,
       perBagL,
       'l',
       'card',
     ),
-    line('W', 'water', `n·${fig(waterLPerBag)}`, waterL, 'l', 'card'),
-    line('G', 'aggregate', `n·${fig(bagKg)}·${fig(aggregatePct)} %`, aggregateKg, 'kg', 'card'),
-    line('V', 'made', `n·${fig(perBagL)}`, madeL, 'l'),
-    line('n', 'bags', `${fig(volumeL)}·(1 + ${fig(wastePct)} %)/${fig(perBagL)}, rounded up`, bags),
+    line('W', 'water', `n·${formatFigure(waterLPerBag)}`, waterL, 'l', 'card'),
+    line(
+      'G',
+      'aggregate',
+      `n·${formatFigure(bagKg)}·${formatFigure(aggregatePct)} %`,
+      aggregateKg,
+      'kg',
+      'card',
+    ),
+    line('V', 'made', `n·${formatFigure(perBagL)}`, madeL, 'l'),
+    line(
+      'n',
+      'bags',
+      `${formatFigure(volumeL)}·(1 + ${formatFigure(wastePct)} %)/${formatFigure(perBagL)}, rounded up`,
+      bags,
+    ),
   ];
   return worked({ bags, waterL, aggregateKg, madeL }, working);
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { positive, wastePct } from '../calc/number';
 
@@ -30,20 +30,26 @@ export function rubberCrumb(input: RubberCrumbInput): Worked<RubberCrumb> {
   const primerKg = binderKg * primerShare;
   const mixBinderKg = binderKg - primerKg;
   const working = [
-    line('B', 'binder in all', `G·${fig(binderPct)} %`, binderKg, 'kg', 'card'),
+    line('B', 'binder in all', `G·${formatFigure(binderPct)} %`, binderKg, 'kg', 'card'),
     line(
       'Bp',
       'of it to prime the edges',
-      `${fig(binderKg)}·${fig(primerShare)}`,
+      `${formatFigure(binderKg)}·${formatFigure(primerShare)}`,
       primerKg,
       'kg',
       'card',
     ),
-    line('Bm', 'of it into the granules', `${fig(binderKg)} − ${fig(primerKg)}`, mixBinderKg, 'kg'),
+    line(
+      'Bm',
+      'of it into the granules',
+      `${formatFigure(binderKg)} − ${formatFigure(primerKg)}`,
+      mixBinderKg,
+      'kg',
+    ),
     line(
       'G',
       'granules',
-      `${fig(volumeL)}·(1 + ${fig(wastePct)} %)·${fig(bulkDensityKgL)}·${fig(compaction)}`,
+      `${formatFigure(volumeL)}·(1 + ${formatFigure(wastePct)} %)·${formatFigure(bulkDensityKgL)}·${formatFigure(compaction)}`,
       granulesKg,
       'kg',
       'card',

@@ -8,7 +8,7 @@ import type { Step } from '../work/step';
 import { toolUsed } from '../work/work';
 
 /** A job as the cautions read it: its steps, and every material in it. */
-export interface Done extends Pick<Job, 'work' | 'family'> {
+export interface JobInUse extends Pick<Job, 'work' | 'family'> {
   used: readonly Card[];
   steps: readonly Step[];
 }
@@ -16,21 +16,21 @@ export interface Done extends Pick<Job, 'work' | 'family'> {
 interface CautionRule {
   id: CautionId;
   text: string;
-  when: (job: Done) => boolean;
+  when: (job: JobInUse) => boolean;
 }
 
 const hazard =
   (...names: Hazard[]) =>
-  ({ used }: Done) =>
+  ({ used }: JobInUse) =>
     used.some((c) => c.hazards.some((h) => names.includes(h)));
 /** A danger of the work itself: the family’s method names it. */
 const trade =
   (id: CautionId) =>
-  ({ family }: Done) =>
+  ({ family }: JobInUse) =>
     family.method.cautions.includes(id);
 const does =
   (...names: Step['does'][]) =>
-  ({ steps }: Done) =>
+  ({ steps }: JobInUse) =>
     steps.some((s) => names.includes(s.does));
 const always = () => true;
 
@@ -195,14 +195,14 @@ const table: CautionRule[] = [
 ];
 
 /** The cautions for this job. */
-export const cautionsOf = (job: Done): { id: CautionId; text: string }[] =>
+export const cautionsOf = (job: JobInUse): { id: CautionId; text: string }[] =>
   table.filter((c) => c.when(job)).map(({ id, text }) => ({ id, text }));
 
 /** The mask against concrete dust, whatever the cards say. */
 const SILICA_MASK = 'P3 mask';
 
 /** Every glove, mask and shield that a material or tool needs, each once. */
-export function gearOf(job: Done): string[] {
+export function gearOf(job: JobInUse): string[] {
   const silica = cautionsOf(job).some((c) => c.id === 'silica');
   const all = [...new Set([...job.used.flatMap((c) => c.ppe), ...(silica ? [SILICA_MASK] : [])])];
   // "Two pairs of gloves" includes "gloves".
@@ -210,7 +210,7 @@ export function gearOf(job: Done): string[] {
 }
 
 /** Who must approve what Kelmot does not decide. */
-export function approversOf({ steps, work }: Done): string[] {
+export function approversOf({ steps, work }: JobInUse): string[] {
   const asked = steps.flatMap((s): Permission[] =>
     s.hold?.kind === 'approval' ? [s.hold.who] : [],
   );

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { fig, line } from '../calc/calc';
+import { formatFigure, line } from '../calc/calc';
 import { figureOf, type Figure } from '../work/figure';
 import type { Supply } from '../work/supplies';
 import type { Work } from '../work/work';
@@ -39,7 +39,7 @@ export function nextFigures(next: Next | null, unit: string): Figure[] {
       line(
         '€d',
         'downtime',
-        `${fig(next.readyMin)}/60 at the asset’s rate`,
+        `${formatFigure(next.readyMin)}/60 at the asset’s rate`,
         next.downtime,
         unit,
         'asset',
@@ -99,7 +99,7 @@ export function costFigures(
       'h',
       'schedule',
     ),
-    line('€l', 'labour', `h·${fig(site.labourPerHour)} an hour`, labour, unit, site.name),
+    line('€l', 'labour', `h·${formatFigure(site.labourPerHour)} an hour`, labour, unit, site.name),
   ];
   const heatLines =
     heat > 0
@@ -107,7 +107,7 @@ export function costFigures(
           line(
             '€h',
             'heater',
-            `${fig(heatMin)}/60·${fig(site.heaterPerHour)} an hour`,
+            `${formatFigure(heatMin)}/60·${formatFigure(site.heaterPerHour)} an hour`,
             heat,
             unit,
             site.name,
@@ -133,7 +133,7 @@ export function costFigures(
         line(
           '€d',
           'downtime',
-          `${fig(readyMin)}/60·${fig(survey.asset.costPerHour)} an hour`,
+          `${formatFigure(readyMin)}/60·${formatFigure(survey.asset.costPerHour)} an hour`,
           downtime,
           unit,
           'asset',
@@ -172,7 +172,7 @@ function other(
         line(
           '€d',
           'downtime',
-          `${fig(min ?? 0)}/60·${fig(survey.asset.costPerHour)} an hour`,
+          `${formatFigure(min ?? 0)}/60·${formatFigure(survey.asset.costPerHour)} an hour`,
           downtime,
           site.currency,
           'asset',
@@ -213,7 +213,7 @@ function nothing({ survey, site }: Work): Figure[] {
   const grown = line(
     'tw',
     'until it stops by itself',
-    `(${fig(stopsAtMm)} − ${fig(nowMm)})/${fig(mmPerWeek)}`,
+    `(${formatFigure(stopsAtMm)} − ${formatFigure(nowMm)})/${formatFigure(mmPerWeek)}`,
     weeks,
     'weeks',
     'survey',
@@ -237,7 +237,7 @@ function nothing({ survey, site }: Work): Figure[] {
         line(
           '€',
           'an unplanned stop',
-          `${fig(stopMin)}/60·${fig(survey.asset.costPerHour)}`,
+          `${formatFigure(stopMin)}/60·${formatFigure(survey.asset.costPerHour)}`,
           cost,
           site.currency,
           'survey, asset',

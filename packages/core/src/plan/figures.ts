@@ -1,10 +1,10 @@
-import { fig, line } from '../calc/calc';
+import { formatFigure, line } from '../calc/calc';
 import type { Job } from '../job/job';
 import { MILESTONE_NAMES } from '../materials/milestones';
 import { endingIn, figureOf, type Figure } from '../work/figure';
 import { grossWorking, momentsOf, neededOn, timeTo, type Round } from '../work/round';
 import type { Work } from '../work/work';
-import type { Laid } from '../schedule/scheduleJob';
+import type { Schedule } from '../schedule/scheduleJob';
 import { roundFigures } from './figuresOfRound';
 
 const READINGS = ['readings.airC', 'readings.rhPct', 'readings.surfaceC'];
@@ -26,7 +26,7 @@ function layers(work: Work): Figure[] {
   const perCoat = line(
     'hc',
     `most in one coat, ${survey.surface.slope}`,
-    fig(max),
+    formatFigure(max),
     max,
     'mm',
     source,
@@ -34,7 +34,7 @@ function layers(work: Work): Figure[] {
   const number = line(
     'n',
     'coats',
-    `${fig(buildMm)}/${fig(max)}, rounded up, at least ${card.layer.leastCoats}`,
+    `${formatFigure(buildMm)}/${formatFigure(max)}, rounded up, at least ${card.layer.leastCoats}`,
     coats,
   );
   const wetUm = (coatMm * 1000) / (card.layer.volumeSolidsPct / 100);
@@ -51,7 +51,7 @@ function layers(work: Work): Figure[] {
         line(
           'ΣA',
           'bonded area in all',
-          bodies.map((b) => fig(b.areaMm2)).join(' + ') || '0',
+          bodies.map((b) => formatFigure(b.areaMm2)).join(' + ') || '0',
           areaMm2,
           'mm²',
         ),
@@ -64,7 +64,7 @@ function layers(work: Work): Figure[] {
       'Each coat',
       coatMm,
       'length',
-      [build, number, line('h₁', 'each coat', `${fig(buildMm)}/${coats}`, coatMm, 'mm')],
+      [build, number, line('h₁', 'each coat', `${formatFigure(buildMm)}/${coats}`, coatMm, 'mm')],
       paths,
     ),
     ...[
@@ -78,7 +78,7 @@ function layers(work: Work): Figure[] {
           line(
             'WFT',
             'wet film',
-            `h₁·1000/${fig(card.layer.volumeSolidsPct / 100)}`,
+            `h₁·1000/${formatFigure(card.layer.volumeSolidsPct / 100)}`,
             wetUm,
             'µm',
             source,
@@ -134,7 +134,7 @@ function mainFigures(own: readonly Round[], slope: Work['survey']['surface']['sl
       'volume',
       [
         ...lines,
-        line('ΣV', 'to mix in all', own.map((r) => fig(r.mixMl)).join(' + '), total, 'ml'),
+        line('ΣV', 'to mix in all', own.map((r) => formatFigure(r.mixMl)).join(' + '), total, 'ml'),
       ],
       paths,
     ),
@@ -152,7 +152,7 @@ function mainFigures(own: readonly Round[], slope: Work['survey']['surface']['sl
   ];
 }
 
-function cures(rounds: readonly Round[], laid: Laid, main: Round): Figure[] {
+function cures(rounds: readonly Round[], laid: Schedule, main: Round): Figure[] {
   return rounds.flatMap((round) => {
     const at = laid.mixedAt.get(round.id)?.last ?? 0;
     // The working life is a separate figure, at mixing temperature.
@@ -166,7 +166,7 @@ function cures(rounds: readonly Round[], laid: Laid, main: Round): Figure[] {
   });
 }
 
-function hours(job: Job, laid: Laid, main: Round): Figure[] {
+function hours(job: Job, laid: Schedule, main: Round): Figure[] {
   const { work } = job;
   const { asset } = work.survey;
   const needed = neededOn(main.card, work.demand.needed);
@@ -184,7 +184,7 @@ function hours(job: Job, laid: Laid, main: Round): Figure[] {
     line(
       'tc',
       `cure to ${MILESTONE_NAMES[needed]}`,
-      `at ${fig(work.tempC)} °C, from that mix`,
+      `at ${formatFigure(work.tempC)} °C, from that mix`,
       cure?.ok ? cure.minutes : 0,
       'min',
       `card ${main.card.code}`,
@@ -221,7 +221,7 @@ function hours(job: Job, laid: Laid, main: Round): Figure[] {
         line(
           '€',
           'downtime',
-          `${fig(laid.readyMin)}/60·${fig(asset.costPerHour)} an hour`,
+          `${formatFigure(laid.readyMin)}/60·${formatFigure(asset.costPerHour)} an hour`,
           cost,
           work.site.currency,
           'asset',
@@ -241,7 +241,7 @@ export function mainRoundOf({ draft, work }: Job): Round {
 }
 
 /** Every figure of a job that screens may show, by id, with its working. */
-export function figuresOf(job: Job, laid: Laid): Record<string, Figure> {
+export function figuresOf(job: Job, laid: Schedule): Record<string, Figure> {
   const { work, draft } = job;
   const { gate, card } = work;
   const main = mainRoundOf(job);

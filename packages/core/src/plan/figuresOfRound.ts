@@ -1,5 +1,5 @@
 import { touchedFor as touched } from '../work/batching';
-import { fig, line } from '../calc/calc';
+import { formatFigure, line } from '../calc/calc';
 import { closing, endingIn, figureOf, type Figure } from '../work/figure';
 import { grossWorking, type Round } from '../work/round';
 import { weighing } from '../work/weighing';
@@ -76,7 +76,7 @@ export function roundFigures(
       'a:b',
       `${weigh.nameA.toLowerCase()} to ${weigh.nameB.toLowerCase()}`,
       `by ${by}`,
-      `${fig(a)} : ${fig(b)}`,
+      `${formatFigure(a)} : ${formatFigure(b)}`,
       '',
       `card ${round.card.code}`,
     ),
@@ -103,7 +103,7 @@ export function roundFigures(
       'volume',
       [
         ...endingIn(common, 'mA'),
-        line('VA', weigh.nameA.toLowerCase(), `mA/${fig(weigh.densityA)}`, aMl, 'ml'),
+        line('VA', weigh.nameA.toLowerCase(), `mA/${formatFigure(weigh.densityA)}`, aMl, 'ml'),
       ],
       paths,
     ),
@@ -114,7 +114,7 @@ export function roundFigures(
       'volume',
       [
         ...endingIn(common, 'mB'),
-        line('VB', weigh.nameB.toLowerCase(), `mB/${fig(weigh.densityB)}`, bMl, 'ml'),
+        line('VB', weigh.nameB.toLowerCase(), `mB/${formatFigure(weigh.densityB)}`, bMl, 'ml'),
       ],
       paths,
     ),

@@ -1,7 +1,7 @@
 import { familyOf, type Survey } from '../families/registry';
 import { MEDIUM_NAMES } from '../materials/words';
 import type { Lettering, SectionSpec } from '../section/spec';
-import { say } from '../units/format';
+import { formatQuantity } from '../units/format';
 import type { UnitSystem } from '../units/quantities';
 import type { Plan } from './plan';
 
@@ -57,5 +57,5 @@ export function layersText({ figures, card }: Plan): string {
 /** The caption for the service medium; null if the family does not ask for it. */
 export function serviceText({ family, service }: Survey, units: UnitSystem): string | null {
   if (!familyOf(family).groups.some((g) => g.id === 'service')) return null;
-  return `${MEDIUM_NAMES[service.medium].toLowerCase()} ${say(service.mediumC, 'temperature', units)}`;
+  return `${MEDIUM_NAMES[service.medium].toLowerCase()} ${formatQuantity(service.mediumC, 'temperature', units)}`;
 }

@@ -7,8 +7,8 @@ import { m, type Message } from '../message/message';
 import { judge, type CardMatch } from '../match/match';
 import { effortOf, jobAlone } from '../match/outcome';
 import { approval, withConditions } from '../methods/begin';
-import { byHand } from '../rules/rule';
-import type { Laid, ScheduledStep } from '../schedule/scheduleJob';
+import { isMetByHand } from '../rules/rule';
+import type { Schedule, ScheduledStep } from '../schedule/scheduleJob';
 import type { SiteSettings } from '../site/site';
 import { figureOf } from '../work/figure';
 import { momentsOf, neededOn, type Round } from '../work/round';
@@ -81,7 +81,7 @@ function meeting({ work, steps: all, draft }: Job, match: CardMatch): StepDraft[
     return approval(p, why?.because ?? m('It is not the technician’s to decide.'));
   });
   const has = new Set(all.map((s) => s.name));
-  const terms = held.flatMap((j) => (byHand(j, has) && j.condition ? [j.condition] : []));
+  const terms = held.flatMap((j) => (isMetByHand(j, has) && j.condition ? [j.condition] : []));
   return [...approvals, ...withConditions({ ...work, terms: terms.length }, steps, terms)];
 }
 
@@ -106,7 +106,7 @@ function stepOf({ draft, id, minutes }: ScheduledStep): Step {
   };
 }
 
-function roundOf(round: Round, before: Round | undefined, laid: Laid): PlanRound {
+function roundOf(round: Round, before: Round | undefined, laid: Schedule): PlanRound {
   const mixed = laid.mixedAt.get(round.id)?.last ?? 0;
   const { card, batching } = round;
   return {

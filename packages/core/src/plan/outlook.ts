@@ -6,7 +6,7 @@ import type { Job } from '../job/job';
 import { MINUTE } from '../units/clock';
 import { celsius, m, minutes, type Message } from '../message/message';
 import { setsInWater } from '../methods/gate';
-import type { Laid } from '../schedule/scheduleJob';
+import type { Schedule } from '../schedule/scheduleJob';
 import { offsetMin } from '../units/zone';
 import { figureOf, type Figure } from '../work/figure';
 import { historyFrom, neededOn, timeTo, type Round } from '../work/round';
@@ -53,7 +53,12 @@ const LONGEST_MIN = 43_200;
 const HELD_SD_C = 0.5;
 
 /** The chance of being cured in time, over possible temperatures. Empty if there is no time at all. */
-export function readinessFigures({ work }: Job, laid: Laid, main: Round, seed: number): Figure[] {
+export function readinessFigures(
+  { work }: Job,
+  laid: Schedule,
+  main: Round,
+  seed: number,
+): Figure[] {
   const { survey, site } = work;
   const points = main.card.cure.milestones[neededOf(main)];
   const mixed = laid.mixedAt.get(main.id)?.last ?? 0;
@@ -115,7 +120,7 @@ export function raiseChance(main: Round, mixedAtMin: number, readyPct: number | 
 }
 
 /** Frost before the milestone, by the forecast or by the usual night. */
-export function warningsOf({ work }: Job, laid: Laid, main: Round): Message[] {
+export function warningsOf({ work }: Job, laid: Schedule, main: Round): Message[] {
   const { survey, site } = work;
   if (!survey.site.outdoors || work.heldC !== null) return [];
   const mixed = laid.mixedAt.get(main.id)?.last ?? 0;
@@ -143,7 +148,7 @@ export function warningsOf({ work }: Job, laid: Laid, main: Round): Message[] {
  */
 export function workWindows(
   { work }: Job,
-  laid: Laid,
+  laid: Schedule,
   main: Round,
 ): z.infer<typeof WorkWindow>[] | null {
   const { weather } = work.context;

@@ -1,6 +1,6 @@
-import { fig, line, refuse, worked, type Answer } from '../calc/calc';
+import { formatFigure, line, refuse, worked, type Answer } from '../calc/calc';
 import { demandOfSurvey, familyOf } from '../families/registry';
-import { assumedSurvey } from '../form/suppose';
+import { assumedSurvey } from '../form/assumedSurvey';
 import { readField, type SurveyDraft } from '../form/draft';
 import { jobFrom, workFor } from '../job/job';
 import type { Card, SystemCard } from '../materials/card';
@@ -102,10 +102,18 @@ export function packCoverage(ask: PackCoverageInput): Answer<PackCoverage> {
     line('P', 'the pack holds', pack.label, held, unit.symbol, `card ${card.code}`),
     ...(lengthMm === null
       ? []
-      : [line('L', 'length it covers', `${fig(long ?? 0)}·P/V`, lengthMm, 'mm')]),
+      : [line('L', 'length it covers', `${formatFigure(long ?? 0)}·P/V`, lengthMm, 'mm')]),
     ...(areaMm2 === null
       ? []
-      : [line('A', 'area it covers', `${fig(long ?? 0)}·${fig(wide ?? 0)}·P/V`, areaMm2, 'mm²')]),
+      : [
+          line(
+            'A',
+            'area it covers',
+            `${formatFigure(long ?? 0)}·${formatFigure(wide ?? 0)}·P/V`,
+            areaMm2,
+            'mm²',
+          ),
+        ]),
     line('n', 'whole ones', 'P/V, rounded down', count, ''),
   ]);
 }

@@ -53,7 +53,7 @@ export interface Judgement {
 }
 
 /** Whether a person must meet it first, because no approval and no step does. */
-export const byHand = (
+export const isMetByHand = (
   { verdict, who, early, steps }: Judgement,
   has: ReadonlySet<string>,
 ): boolean => verdict === 'if' && !who && !early && !(steps && steps.every((s) => has.has(s)));

@@ -3,7 +3,7 @@ import { m, mm, q } from '../message/message';
 import { bondHolds } from '../work/bond';
 import { FITTING_FACTOR } from '../work/wrap';
 import { buildRules } from './build';
-import { forgottenRules } from './found';
+import { forgottenRules } from './forgotten';
 import { mediumRules } from './medium';
 import { atLeast, atMost, fits, fitsIf, LOOKED_EARLY, no, relaxBy, type Rule } from './rule';
 

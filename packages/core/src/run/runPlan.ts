@@ -1,4 +1,10 @@
-import { learnt, progressAt, type CureCourse, type Learnt, type SeenTemp } from '../cure/learnt';
+import {
+  forecastCure,
+  progressAt,
+  type CureCourse,
+  type MilestoneForecast,
+  type SeenTemp,
+} from '../cure/forecastCure';
 import type { CurePoint } from '../cure/cureTime';
 import type { MilestoneId } from '../materials/milestones';
 import type { Plan, PlanRound } from '../plan/plan';
@@ -18,7 +24,7 @@ export interface CureReadings {
 }
 
 /** When the needed milestone comes, as far as it is known. */
-export interface CureForecast extends Learnt {
+export interface CureForecast extends MilestoneForecast {
   milestone: MilestoneId;
   /** When its last batch was mixed, epoch ms, and the planned minutes from then. */
   mixedAt: number;
@@ -33,7 +39,7 @@ export interface Running {
   /** Null before the main round is mixed, and without readings. */
   main: CureForecast | null;
   /** Every milestone of the main round with readings. */
-  moments: ReadonlyMap<MilestoneId, Learnt>;
+  moments: ReadonlyMap<MilestoneId, MilestoneForecast>;
 }
 
 /** The temperature that a plan was made with, °C. */
@@ -91,7 +97,7 @@ export function runPlan(plan: Plan, seen: CureReadings, mixes: readonly MixedBat
   const warmed = seen.heat.at(-1)?.on;
   const lasts = warmed ?? (plan.heldC !== null || !plan.survey.site.outdoors);
   let main: CureForecast | null = null;
-  const moments = new Map<MilestoneId, Learnt>();
+  const moments = new Map<MilestoneId, MilestoneForecast>();
   const closes = new Map<string, (until: MilestoneId, plannedMin: number) => number>();
   const rounds = plan.rounds.map((round) => {
     const mixed = mixedOf(round, mixes);
@@ -99,9 +105,9 @@ export function runPlan(plan: Plan, seen: CureReadings, mixes: readonly MixedBat
     if (!mixed || !points) return round;
     const isMain = round.id === plan.mainRound;
     const slow = isMain ? slowBy(round, points, mixed.last, seen, lasts) : 1;
-    const to = (id: MilestoneId, plannedMin: number, mixedAt: number): Learnt | null => {
+    const to = (id: MilestoneId, plannedMin: number, mixedAt: number): MilestoneForecast | null => {
       const course = courseTo(points, id, plannedMin, mixedAt, { temps: seen.temps, slow, lasts });
-      return course && learnt(course);
+      return course && forecastCure(course);
     };
     closes.set(round.id, (until, planned) => to(until, planned, mixed.first)?.minutes ?? planned);
     const milestones = round.milestones.map(({ id, minutes }) => {

@@ -17,7 +17,7 @@ export interface ScheduledBatch extends RoundBatch {
   mixedAtMin: number;
   lastTouchMin: number;
 }
-export interface Laid {
+export interface Schedule {
   steps: ScheduledStep[];
   slots: Slot[];
   links: Link[];
@@ -27,7 +27,7 @@ export interface Laid {
   /** When each round's first and last batch are mixed. */
   mixedAt: ReadonlyMap<string, { first: number; last: number; placed: number }>;
 }
-export type ScheduleResult = ({ ok: true } & Laid) | { ok: false; why: Message };
+export type ScheduleResult = ({ ok: true } & Schedule) | { ok: false; why: Message };
 
 export interface ScheduleInput {
   rounds: readonly Round[];

@@ -1,7 +1,7 @@
 import { specOf, type Lettering, type SectionSpec } from './spec';
 
 /** A wall with a bite that does not go through. */
-export function walled(
+export function wallSpec(
   named: string,
   acrossMm: number,
   across: string,
@@ -23,7 +23,7 @@ export function walled(
 }
 
 /** A piece with a hole or crack right through. */
-export function holed(
+export function throughSpec(
   named: string,
   acrossMm: number,
   across: string,
@@ -45,7 +45,7 @@ export function holed(
 }
 
 /** A crack from the surface down, in ground that continues below. */
-export function ground(
+export function groundSpec(
   named: string,
   d: { widthMm: number; depthMm: number },
   text: Lettering,

@@ -1,4 +1,4 @@
-import { show } from '../units/format';
+import { figureAndUnit } from '../units/format';
 import type { SectionRequest } from './drawing';
 
 /** The shape of the damage in the piece. */
@@ -48,7 +48,7 @@ export function lettering({
   unknown,
 }: Pick<SectionRequest, 'system' | 'unknown'>): Lettering {
   return (x, ...keys) =>
-    keys.some((key) => unknown.includes(key)) ? '?' : show(x, 'length', system).figure;
+    keys.some((key) => unknown.includes(key)) ? '?' : figureAndUnit(x, 'length', system).figure;
 }
 
 type Plain = Pick<SectionSpec, 'named' | 'acrossMm' | 'depthMm' | 'across' | 'depth'> &

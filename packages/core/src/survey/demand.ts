@@ -12,7 +12,7 @@ import {
   type Wear,
 } from '../materials/words';
 import { m } from '../message/message';
-import { conditionsOfSkin } from './found';
+import { conditionsOfSkin } from './forgotten';
 import type { RefusalReason, RouteCondition } from './refusal';
 
 /** A damage for calculation: the solid to fill, its build, the wall left behind it. */

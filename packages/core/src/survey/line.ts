@@ -3,7 +3,7 @@ import type { Medium } from '../materials/words';
 import { FITTINGS } from './demand';
 import type { RefusalReason, RouteCondition } from './refusal';
 import type { z } from 'zod';
-import { pressureFields } from './found';
+import { pressureFields } from './forgotten';
 import { amountIfKnown, laterChoice, laterFlag, type SchemasOf } from './fields';
 import { fluidDanger, pressure, shutOff } from './parts';
 

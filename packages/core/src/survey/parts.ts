@@ -2,7 +2,7 @@ import type { Shape } from '../geometry/shapeVolume';
 import { SUBSTRATE_NAMES, type Substrate } from '../materials/substrates';
 import { SWING_C } from '../site/site';
 import type { Body, CrackNeed, DemandFigure, ServiceNeed } from './demand';
-import { HOT_WASH_C, wettedBy, type Frost } from './found';
+import { HOT_WASH_C, wettedBy, type Frost } from './forgotten';
 import { amount, choice, flag, mm } from './fields';
 
 /** Fields and bodies that several families share. */

@@ -1,17 +1,17 @@
-import { must, fig, type Calc, type WorkingLine } from '../calc/calc';
+import { answerOf, formatFigure, type Calc, type WorkingLine } from '../calc/calc';
 import { calcTitle } from './edit';
 
 /** A text in a table cell: its bars would end the cell. */
 const cell = (text: string): string => text.replace(/\|/g, '\\|');
 
 const row = (line: WorkingLine): string => {
-  const value = typeof line.value === 'number' ? fig(line.value) : line.value;
+  const value = typeof line.value === 'number' ? formatFigure(line.value) : line.value;
   const cells = [line.symbol, line.label, line.expression, value, line.unit, line.source];
   return `| ${cells.map(cell).join(' | ')} |`;
 };
 
 function entry(calc: Calc): string {
-  const answer = must(calc.run(calc.example));
+  const answer = answerOf(calc.run(calc.example));
   return [
     `## ${calcTitle(calc.name)}`,
     '',

@@ -1,6 +1,6 @@
-import { fig, type Answer, type Calc } from '../calc/calc';
+import { formatFigure, type Answer, type Calc } from '../calc/calc';
 import type { Named, Names } from '../calc/field';
-import { show, type Shown } from '../units/format';
+import { figureAndUnit, type Shown } from '../units/format';
 import { shownAs } from '../units/measure';
 import type { UnitSystem } from '../units/quantities';
 
@@ -13,8 +13,8 @@ export type ResultRow =
 /** A result's number in the present unit system, rounded to what can be measured. */
 function showField(named: Named, value: number, system: UnitSystem): Shown {
   const { measure, fixedUnit } = shownAs(named);
-  if (!measure) return { figure: fig(value).replace('-', '−'), unit: fixedUnit };
-  return show(value * measure.factor, measure.quantity, system, measure[system]);
+  if (!measure) return { figure: formatFigure(value).replace('-', '−'), unit: fixedUnit };
+  return figureAndUnit(value * measure.factor, measure.quantity, system, measure[system]);
 }
 
 const joined = ({ figure, unit }: Shown): string =>

@@ -1,6 +1,6 @@
 import { type Issue } from '../calc/issues';
-import { echoed } from '../calc/echoed';
-import { say } from '../units/format';
+import { shortened } from '../calc/shortened';
+import { formatQuantity } from '../units/format';
 import { parseQuantity } from '../units/parse';
 import { fromBase, quantity, type UnitSystem } from '../units/quantities';
 import type { FormNode } from './form';
@@ -109,7 +109,7 @@ const join = (path: string, key: string | number) => (path ? `${path}.${key}` : 
 /** A limit in the typed unit. */
 function limit(node: NumberNode, x: number, system: UnitSystem): string {
   if (!node.measure) return `${x}${node.fixedUnit ? ` ${node.fixedUnit}` : ''}`;
-  return say(x * node.measure.factor, node.measure.quantity, system);
+  return formatQuantity(x * node.measure.factor, node.measure.quantity, system);
 }
 
 function readNumber(node: NumberNode, text: string, path: string, system: UnitSystem): Reading {
@@ -126,7 +126,7 @@ function readNumber(node: NumberNode, text: string, path: string, system: UnitSy
   } else {
     x = Number(text.trim().replace(',', '.').replace('−', '-'));
     if (!Number.isFinite(x))
-      return wrong(path, `“${echoed(text)}” is not a number. Write it like 12 or 0.5.`);
+      return wrong(path, `“${shortened(text)}” is not a number. Write it like 12 or 0.5.`);
   }
   if (node.whole && !Number.isInteger(x)) return wrong(path, 'Must be a whole number.');
   const [low, high] = [node.min, node.max];

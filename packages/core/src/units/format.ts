@@ -108,7 +108,7 @@ const chanceText = (pct: number): string =>
  * A value in its base unit as figure and unit in the chosen system, or in the given unit; mass and volume change units
  * at 10 kg and 10 l. `finer` asks for more digits than can be measured.
  */
-export function show(
+export function figureAndUnit(
   value: number,
   id: QuantityId,
   system: UnitSystem,
@@ -135,13 +135,13 @@ export const typedFigure = (value: number, id: QuantityId, system: UnitSystem): 
   String(Number(fromBase(value, shownUnit(id, system)).toPrecision(4)));
 
 /** The same as one text: "38 mm", "2 h 15 min", "12.6 °C". */
-export function say(
+export function formatQuantity(
   value: number,
   id: QuantityId,
   system: UnitSystem = 'metric',
   finer = 0,
 ): string {
-  const { figure, unit } = show(value, id, system, undefined, finer);
+  const { figure, unit } = figureAndUnit(value, id, system, undefined, finer);
   if (id === 'money') return `${unit}${figure}`;
   return unit ? `${figure} ${unit}` : figure;
 }

@@ -1,4 +1,4 @@
-import { echoed } from '../calc/echoed';
+import { shortened } from '../calc/shortened';
 import {
   quantity,
   shownUnit,
@@ -88,7 +88,7 @@ export function parseQuantity(
         .join(', ');
       return {
         ok: false,
-        message: `“${echoed(typed)}” is not a unit here. Use ${allowed || 'a plain number'}.`,
+        message: `“${shortened(typed)}” is not a unit here. Use ${allowed || 'a plain number'}.`,
       };
     }
     // "2 h 15" continues in the next smaller unit; a second bare number elsewhere is an error.
@@ -115,6 +115,6 @@ const smaller = (units: Unit[], than: Unit | undefined): Unit | undefined =>
 function notUnderstood(text: string, bare: Unit): Parsed {
   return {
     ok: false,
-    message: `“${echoed(text)}” is not a number. Write it like 38${bare.symbol ? ` ${bare.symbol}` : ''} or 1 1/2.`,
+    message: `“${shortened(text)}” is not a number. Write it like 38${bare.symbol ? ` ${bare.symbol}` : ''} or 1 1/2.`,
   };
 }

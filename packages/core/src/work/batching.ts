@@ -18,7 +18,7 @@ export interface Touch {
 }
 
 /** A batch as made. */
-export interface Made {
+export interface MadeBatch {
   /** Mixed volume, and its placed part: of a last whole pack the rest is left over. ml. */
   ml: number;
   placedMl: number;
@@ -26,7 +26,7 @@ export interface Made {
 }
 
 export interface Batching {
-  batches: Made[];
+  batches: MadeBatch[];
   /** Placing rate with its people, ml per minute. */
   paceMlPerMin: number;
   /** People beyond the usual crew. */
@@ -135,7 +135,7 @@ function byKits(ask: Ask, base: number, pace: number): Tried {
     .flatMap(({ id, count }) => Array<number>(count).fill(kits.find((k) => k.id === id)?.ml ?? 0))
     .sort((a, b) => b - a);
   let wanted = totalMl;
-  const batches = sizes.map((ml): Made => {
+  const batches = sizes.map((ml): MadeBatch => {
     const placedMl = Math.min(ml, wanted);
     wanted -= placedMl;
     return { ml, placedMl, lifeMin: lifeOf(card, base, ml) };

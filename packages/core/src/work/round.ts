@@ -1,4 +1,4 @@
-import { fig, line, type Answer, type WorkingLine } from '../calc/calc';
+import { formatFigure, line, type Answer, type WorkingLine } from '../calc/calc';
 import { cureClock } from '../cure/cureClock';
 import { cureTime } from '../cure/cureTime';
 import { type SystemCard } from '../materials/card';
@@ -119,7 +119,7 @@ export function grossWorking(spec: RoundSpec): WorkingLine[] {
           line(
             'Vp',
             'half the profile',
-            `${fig(areaMm2)}·${fig(profileUm)}/2/10⁶`,
+            `${formatFigure(areaMm2)}·${formatFigure(profileUm)}/2/10⁶`,
             profileMl,
             'ml',
             `card ${card.code}`,

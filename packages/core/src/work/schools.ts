@@ -131,7 +131,7 @@ export type Schools = Readonly<Record<string, string>>;
 export const OVERNIGHT_MIN = 720;
 
 /** The questions of a family, for a card. */
-export const askedBy = (ids: readonly SchoolId[], card?: SystemCard): School[] =>
+export const schoolsOf = (ids: readonly SchoolId[], card?: SystemCard): School[] =>
   schools.filter(
     (s) =>
       (s.everywhere || ids.includes(s.id)) &&
@@ -139,7 +139,10 @@ export const askedBy = (ids: readonly SchoolId[], card?: SystemCard): School[] =
   );
 
 /** The chosen answers, or the usual one. An invalid answer counts as the usual one. */
-export function settled(asked: readonly School[], chosen: Schools = {}): Record<string, string> {
+export function chosenSchools(
+  asked: readonly School[],
+  chosen: Schools = {},
+): Record<string, string> {
   const answers: Record<string, string> = {};
   for (const { id, options, usual } of asked) {
     const own = chosen[id];

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { fig, line, type Worked, type WorkingLine } from '../calc/calc';
+import { formatFigure, line, type Worked, type WorkingLine } from '../calc/calc';
 import { AID_NAMES, type AidUse, type Card, type SystemCard } from '../materials/card';
 import { m, MessageSchema, type Message } from '../message/message';
 import { QUANTITY_IDS, shownUnit, type QuantityId } from '../units/quantities';
@@ -226,7 +226,7 @@ function packFigures(draw: Worked<Drawn>, quantity: QuantityId, scale: number): 
       'Left over',
       draw.leftover * scale,
       quantity,
-      end('', `left over, of ${fig(draw.total * scale)}`, draw.leftover * scale),
+      end('', `left over, of ${formatFigure(draw.total * scale)}`, draw.leftover * scale),
     ),
   ];
 }

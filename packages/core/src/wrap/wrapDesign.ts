@@ -1,6 +1,6 @@
 import {
   defineCalc,
-  fig,
+  formatFigure,
   line,
   refuse,
   worked,
@@ -54,7 +54,7 @@ function allowed({
   const under = topC - designC;
   if (under < 0)
     return refuse(
-      `Design temperature is ${fig(designC)} °C; this laminate allows ${fig(topC)} °C (${BELOW_TG[defect.kind]} under its glass transition). Take one with a higher one.`,
+      `Design temperature is ${formatFigure(designC)} °C; this laminate allows ${formatFigure(topC)} °C (${BELOW_TG[defect.kind]} under its glass transition). Take one with a higher one.`,
     );
   const factor = Math.min(1, 6e-5 * under ** 2 + 0.001 * under + 0.7014);
   const thermal =
@@ -96,7 +96,7 @@ function strength(input: WrapDesignInput, { hoop, axial }: Allowed, { p, thrust,
   return {
     hoopMm: Math.max(0, hoopMm),
     axialMm: Math.max(0, axialMm),
-    hoopText: `D/(2·s)·(Es/Ec)·(p − ps), ps = 2·s·${fig(remainingWallMm)}/D`,
+    hoopText: `D/(2·s)·(Es/Ec)·(p − ps), ps = 2·s·${formatFigure(remainingWallMm)}/D`,
     axialText: 'D/(2·s)·(Es/Ea)·(2·F/(π·D²) − ps)',
   };
 }
@@ -149,14 +149,14 @@ export function wrapDesign(input: WrapDesignInput): Answer<WrapDesign> {
     defect.kind === 'hole' ? leakThickness(input, p, allow.factor, defect.diameterMm) : null;
   if (defect.kind === 'hole' && leakMm === null)
     return refuse(
-      `No wrap up to D/6 holds ${fig(input.pressureBar)} bar over a hole of ${fig(defect.diameterMm)} mm. Plug or patch it in steel; a pressure engineer decides.`,
+      `No wrap up to D/6 holds ${formatFigure(input.pressureBar)} bar over a hole of ${formatFigure(defect.diameterMm)} mm. Plug or patch it in steel; a pressure engineer decides.`,
     );
   const requiredMm = Math.max(hoopMm, axialMm, leakMm ?? 0);
   const plies = Math.max(minPlies, ceil(requiredMm / laminate.plyMm));
   const thicknessMm = plies * laminate.plyMm;
   if (thicknessMm > D * MOST_OF_D + 1e-9)
     return refuse(
-      `It would take ${fig(thicknessMm)} mm, over a sixth of the diameter: past this method. A pressure engineer decides.`,
+      `It would take ${formatFigure(thicknessMm)} mm, over a sixth of the diameter: past this method. A pressure engineer decides.`,
     );
   const shearMm = (3 * laminate.axialModulusMPa * allow.axial * thicknessMm) / laminate.lapShearMPa;
   const overlapMm = Math.max(
@@ -169,8 +169,8 @@ export function wrapDesign(input: WrapDesignInput): Answer<WrapDesign> {
   const defectMm = defect.kind === 'hole' ? defect.diameterMm : defect.lengthMm;
   const totalLengthMm = defectMm + 2 * overlapMm + 2 * taperMm;
   const working: WorkingLine[] = [
-    line('p', 'pressure', `${fig(input.pressureBar)}/10`, p, 'MPa', 'survey'),
-    line('F0', 'end thrust', `π·${fig(D)}²·p/4`, thrust, 'N'),
+    line('p', 'pressure', `${formatFigure(input.pressureBar)}/10`, p, 'MPa', 'survey'),
+    line('F0', 'end thrust', `π·${formatFigure(D)}²·p/4`, thrust, 'N'),
     line(
       'F',
       'axial force',
@@ -213,22 +213,22 @@ export function wrapDesign(input: WrapDesignInput): Answer<WrapDesign> {
     line(
       'n',
       'plies',
-      `${fig(requiredMm)}/${fig(laminate.plyMm)}, rounded up, at least ${minPlies}`,
+      `${formatFigure(requiredMm)}/${formatFigure(laminate.plyMm)}, rounded up, at least ${minPlies}`,
       plies,
       '',
       'card',
     ),
-    line('t', 'thickness', `${plies}·${fig(laminate.plyMm)}`, thicknessMm, 'mm'),
+    line('t', 'thickness', `${plies}·${formatFigure(laminate.plyMm)}`, thicknessMm, 'mm'),
     line(
       'lo',
       'overlap each side',
-      `max(50, ${fig(laminate.minLapMm)}, 2·√(${fig(D)}·${fig(wallMm)}), 3·Ea·εa·t/τ)`,
+      `max(50, ${formatFigure(laminate.minLapMm)}, 2·√(${formatFigure(D)}·${formatFigure(wallMm)}), 3·Ea·εa·t/τ)`,
       overlapMm,
       'mm',
       METHOD,
     ),
-    line('lt', 'taper each side', `5·${fig(thicknessMm)}`, taperMm, 'mm', METHOD),
-    line('L', 'length in all', `${fig(defectMm)} + 2·lo + 2·lt`, totalLengthMm, 'mm'),
+    line('lt', 'taper each side', `5·${formatFigure(thicknessMm)}`, taperMm, 'mm', METHOD),
+    line('L', 'length in all', `${formatFigure(defectMm)} + 2·lo + 2·lt`, totalLengthMm, 'mm'),
     line(
       'fT',
       'temperature factor',

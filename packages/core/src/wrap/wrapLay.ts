@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalc, fig, line, worked, type Worked } from '../calc/calc';
+import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { ceil, count, floor, positive } from '../calc/number';
 
@@ -40,24 +40,42 @@ export function wrapLay(input: WrapLayInput): Worked<WrapLay> {
   const rolls = ceil(metres / rollLengthM);
   const thicknessMm = layers * plyMm;
   const working = () => [
-    line('ls', 'layers a pass is sure of', `1/(1 − ${fig(overlapPct)} %), rounded down`, sure),
-    line('a', 'advance a turn', `${fig(tapeWidthMm)}·(1 − ${fig(overlapPct)} %)`, advanceMm, 'mm'),
+    line(
+      'ls',
+      'layers a pass is sure of',
+      `1/(1 − ${formatFigure(overlapPct)} %), rounded down`,
+      sure,
+    ),
+    line(
+      'a',
+      'advance a turn',
+      `${formatFigure(tapeWidthMm)}·(1 − ${formatFigure(overlapPct)} %)`,
+      advanceMm,
+      'mm',
+    ),
     line(
       'nt',
       'turns a pass',
-      `(${fig(axialLengthMm)} − ${fig(tapeWidthMm)})/a + 2 square`,
+      `(${formatFigure(axialLengthMm)} − ${formatFigure(tapeWidthMm)})/a + 2 square`,
       turnsPerPass,
     ),
-    line('t', 'thickness', `${layers}·${fig(plyMm)}`, thicknessMm, 'mm', 'card'),
+    line('t', 'thickness', `${layers}·${formatFigure(plyMm)}`, thicknessMm, 'mm', 'card'),
     line(
       'Dm',
       'mean diameter',
-      `${fig(outsideDiameterMm)} + ${layers}·${fig(plyMm)}`,
+      `${formatFigure(outsideDiameterMm)} + ${layers}·${formatFigure(plyMm)}`,
       meanMm,
       'mm',
     ),
     line('l', 'tape', 'np·((nt − 2)·√((π·Dm)² + a²) + 2·π·Dm)/1000', metres, 'm'),
-    line('nr', 'rolls', `${fig(metres)}/${fig(rollLengthM)}, rounded up`, rolls, '', 'card'),
+    line(
+      'nr',
+      'rolls',
+      `${formatFigure(metres)}/${formatFigure(rollLengthM)}, rounded up`,
+      rolls,
+      '',
+      'card',
+    ),
     line('np', 'passes', `${layers}/${sure}, rounded up`, passes),
   ];
   return worked({ passes, turnsPerPass, metres, rolls, thicknessMm }, working);

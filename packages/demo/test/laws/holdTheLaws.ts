@@ -1,4 +1,4 @@
-import { askedBy, familyOf, makePlan, word, type Schools, type SystemCard } from '@kelmot/core';
+import { schoolsOf, familyOf, makePlan, word, type Schools, type SystemCard } from '@kelmot/core';
 import fc from 'fast-check';
 import { demoCards, siteSettings, systemCards } from '../../src/index';
 import { AT, surveys } from '../surveys';
@@ -12,7 +12,7 @@ const MORE_RUNS: Record<string, number> = { F11: 800 * SHARE };
 
 /** Random answers to the schools of a card. */
 function settledBy(family: string, card: SystemCard, picks: readonly number[]): Schools {
-  const asked = askedBy(familyOf(family).method.schools, card);
+  const asked = schoolsOf(familyOf(family).method.schools, card);
   return Object.fromEntries(
     asked.map(({ id, options }, i) => [
       id,

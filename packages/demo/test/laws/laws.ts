@@ -6,7 +6,7 @@ import {
   parseQuantity,
   planBatches,
   planRound,
-  say,
+  formatQuantity,
   unknownIds,
   weighing,
   word,
@@ -136,7 +136,7 @@ const weighable: Law = (plan) =>
     if (aG === null || bG === null || !weigh) return [];
     return (['metric', 'us'] as const).flatMap((units) => {
       const [a = NaN, b = NaN] = [aG, bG].map((grams) => {
-        const read = parseQuantity(say(grams, 'mass', units), 'mass', units);
+        const read = parseQuantity(formatQuantity(grams, 'mass', units), 'mass', units);
         return read.ok ? read.value : NaN;
       });
       const offPct = Math.abs((b / a / (bG / aG) - 1) * 100);
@@ -151,7 +151,7 @@ const weighable: Law = (plan) =>
 const countable: Law = (plan) => [
   ...plan.steps.flatMap(({ id, text, timed, hold, minutes }) => {
     if (!timed) return [];
-    const told = say(timed.minutes, 'time', 'metric');
+    const told = formatQuantity(timed.minutes, 'time', 'metric');
     return [
       ...unless(hold !== null, () => `${id} counts ${told} and has no hold`),
       ...unless(word(text).includes(told), () => `${id} does not say ${told}: ${word(text)}`),
@@ -165,7 +165,7 @@ const countable: Law = (plan) => [
     if (step.name !== 'mix') return [];
     const round = plan.rounds.find((r) => r.id === step.round);
     return mixStages(mixOf(plan, round?.card.code), plan.schools).flatMap((stage) => {
-      const told = say(stage.minutes, 'time', 'metric');
+      const told = formatQuantity(stage.minutes, 'time', 'metric');
       return unless(
         word(step.text).includes(told),
         () => `${step.id} does not say ${told}: ${word(step.text)}`,

@@ -1,11 +1,11 @@
 import {
-  askedBy,
+  schoolsOf,
   familyOf,
   formatDuration,
   INTENT_NAMES,
   MINUTE,
-  say,
-  show,
+  formatQuantity,
+  figureAndUnit,
   word,
   type Drawing,
   type Figure,
@@ -34,7 +34,7 @@ const DAY_MIN = 1440;
 const days = (n: number) => formatDuration(n * DAY_MIN);
 
 const figureText = (f: Figure, units: UnitSystem): string => {
-  const { figure, unit } = show(f.value, f.quantity, units);
+  const { figure, unit } = figureAndUnit(f.value, f.quantity, units);
   return f.quantity === 'money' ? `${unit}${figure}` : `${figure} ${unit}`.trim();
 };
 
@@ -108,7 +108,7 @@ function keyFigures(sheet: Sheet, { plan, units }: JobCardRequest): void {
     );
   if (plan.next)
     sheet.write(
-      `Next best: ${plan.next.code} ${plan.next.name}, ready in ${say(plan.next.readyMin, 'time')}, material and downtime ${plan.site.currency}${Math.round(plan.next.total)}, expected life ${days(plan.next.lifeDays)}; this one ${days(plan.lifeDays)}.`,
+      `Next best: ${plan.next.code} ${plan.next.name}, ready in ${formatQuantity(plan.next.readyMin, 'time')}, material and downtime ${plan.site.currency}${Math.round(plan.next.total)}, expected life ${days(plan.next.lifeDays)}; this one ${days(plan.lifeDays)}.`,
       STYLES.label,
     );
 }
@@ -121,9 +121,9 @@ function supplies(sheet: Sheet, { plan, units }: JobCardRequest): void {
       '[  ]',
       `${s.code ?? ''} ${s.name}`.trim(),
       word(s.for, units),
-      say(s.amount, s.quantity, units),
+      formatQuantity(s.amount, s.quantity, units),
       s.picks.map((p) => `${p.count} × ${p.label}, ${p.lot ? `lot ${p.lot}` : 'buy'}`).join('; '),
-      s.leftover ? say(s.leftover, s.quantity, units) : '',
+      s.leftover ? formatQuantity(s.leftover, s.quantity, units) : '',
     ]),
     [0.3, 1.6, 1.4, 0.8, 2, 0.9],
   );
@@ -158,7 +158,7 @@ function afterwards(sheet: Sheet, { plan, units }: JobCardRequest): void {
   );
   for (const line of plan.removal)
     sheet.write(`How it comes off: ${word(line, units)}`, STYLES.text);
-  for (const school of askedBy(familyOf(plan.survey.family).method.schools, plan.card)) {
+  for (const school of schoolsOf(familyOf(plan.survey.family).method.schools, plan.card)) {
     const value = plan.schools[school.id] ?? school.usual;
     const label = school.options.find((o) => o.value === value)?.label;
     if (label) sheet.write(`${school.question}: ${label.toLowerCase()}.`, STYLES.label);

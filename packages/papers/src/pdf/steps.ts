@@ -2,7 +2,7 @@ import { mixOf } from '@kelmot/contract';
 import {
   formatDuration,
   MILESTONE_NAMES,
-  say,
+  formatQuantity,
   sentence,
   STATION_NAMES,
   STATIONS,
@@ -31,15 +31,15 @@ function holdLine(hold: Hold, units: UnitSystem): string | null {
       return 'Air ______   Humidity ______   Surface ______   Go / Stop';
     case 'reading': {
       const limits = [
-        hold.min === null ? null : `${say(hold.min, hold.quantity, units)} or more`,
-        hold.max === null ? null : `${say(hold.max, hold.quantity, units)} or less`,
+        hold.min === null ? null : `${formatQuantity(hold.min, hold.quantity, units)} or more`,
+        hold.max === null ? null : `${formatQuantity(hold.max, hold.quantity, units)} or less`,
       ].filter(Boolean);
       return `${sentence(hold.label, units)}: ${limits.join(', ')}.   Read ____________`;
     }
     case 'hardness':
       return `Shore ${hold.scale} ${hold.target} or more:${'   ______'.repeat(hold.minReadings)}`;
     case 'thickness':
-      return `Mean ${say(hold.targetMm, 'length', units)}, none under ${say(hold.targetMm * hold.leastShare, 'length', units)}: ${'   ______'.repeat(hold.minReadings)}`;
+      return `Mean ${formatQuantity(hold.targetMm, 'length', units)}, none under ${formatQuantity(hold.targetMm * hold.leastShare, 'length', units)}: ${'   ______'.repeat(hold.minReadings)}`;
     case 'countdown':
       return `${sentence(hold.label, units)}: ${formatDuration(hold.minutes)}.   From ______ to ______`;
     case 'photo':
@@ -67,7 +67,7 @@ function notBefore(step: Step, plan: Plan, units: UnitSystem): string[] {
 }
 
 const figureLine = (figures: Figure[], units: UnitSystem): string =>
-  figures.map((f) => `${f.label} ${say(f.value, f.quantity, units)}`).join('   ');
+  figures.map((f) => `${f.label} ${formatQuantity(f.value, f.quantity, units)}`).join('   ');
 
 function stepOn(sheet: Sheet, step: Step, no: number, plan: Plan, units: UnitSystem): void {
   const time = stepTime(step);
@@ -110,7 +110,7 @@ function batches(sheet: Sheet, plan: Plan, round: PlanRound, units: UnitSystem):
   const [first] = round.batches;
   if (!first) return;
   const weigh = weighing(mixOf(plan, first), first.consistency, plan.survey.surface.slope);
-  const grams = (g: number | null) => (g === null ? '' : say(g, 'mass', units));
+  const grams = (g: number | null) => (g === null ? '' : formatQuantity(g, 'mass', units));
   sheet.write(
     `${sentence(round.name, units)}: ${round.card.code} ${round.card.name}`,
     STYLES.strong,
@@ -128,7 +128,7 @@ function batches(sheet: Sheet, plan: Plan, round: PlanRound, units: UnitSystem):
     ],
     round.batches.map((b) => [
       `${b.no}`,
-      say(b.ml, 'volume', units),
+      formatQuantity(b.ml, 'volume', units),
       grams(b.aG),
       grams(b.bG),
       formatDuration(usableMinutes(b)),
@@ -171,7 +171,10 @@ export function stations(sheet: Sheet, { plan, units }: { plan: Plan; units: Uni
       if (plan.heat.length > 0)
         sheet.write(
           `Held warmer, ${MILESTONE_NAMES[plan.needed]} comes sooner: ${plan.heat
-            .map((h) => `${formatDuration(h.minutes)} at ${say(h.tempC, 'temperature', units)}`)
+            .map(
+              (h) =>
+                `${formatDuration(h.minutes)} at ${formatQuantity(h.tempC, 'temperature', units)}`,
+            )
             .join(', ')}.`,
           STYLES.label,
         );

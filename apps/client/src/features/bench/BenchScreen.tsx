@@ -2,8 +2,8 @@ import { clockText, DAY, dateText, HOUR, STATION_NAMES, type Axis } from '@kelmo
 import { router } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
-import { lazyComponent } from '@/shared/beyond/lazyComponent';
-import { beyond } from '@/shared/beyond/useLaterChunk';
+import { lazyComponent } from '@/shared/laterChunk/lazyComponent';
+import { laterChunk } from '@/shared/laterChunk/useLaterChunk';
 import { Frame, OutboxState } from '@/features/frame';
 import { listAxis, ownAxis } from '@/shared/repairs/benchAxis';
 import { openRepair } from '@/shared/repairs/openRepair';
@@ -25,7 +25,7 @@ import { useWords } from '@/shared/ui/useWords';
 /** About as many running repairs as fill a phone's screen. */
 const IN_SIGHT = 4;
 
-const RepairAside = lazyComponent(async () => (await beyond()).RepairAside);
+const RepairAside = lazyComponent(async () => (await laterChunk()).RepairAside);
 
 function Head({ row, right }: { row: BenchRow['row']; right: string }) {
   return (
@@ -99,7 +99,9 @@ function Running({
                 {tell(s.round.name)}, {s.round.cardCode}
               </Txt>
             ) : null}
-            {isCurrent && own ? <AxisRuler axis={own} now={now} label={clockText(now, zone)} /> : null}
+            {isCurrent && own ? (
+              <AxisRuler axis={own} now={now} label={clockText(now, zone)} />
+            ) : null}
             <CureStrip
               strip={isCurrent ? act.strip : s.strip}
               axis={(isCurrent && own) || axis}

@@ -1,6 +1,6 @@
 import { isAtWork, type RepairRow } from '@kelmot/contract';
 import { useEffect, useMemo, useState } from 'react';
-import { useLaterChunk } from '@/shared/beyond/useLaterChunk';
+import { useLaterChunk } from '@/shared/laterChunk/useLaterChunk';
 import { useLocalViews } from '@/shared/repairs/useQueuedViews';
 import { siteTime } from '@/store/clock';
 import { useAppSelector } from '@/store/hooks';

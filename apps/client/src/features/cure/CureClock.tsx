@@ -1,7 +1,7 @@
 import { runningOf } from '@kelmot/contract';
 import type { StationProps } from '@/shared/repair/stationProps';
-import { Learnt } from './Learnt';
-import { Sees } from './Sees';
+import { CureProgress } from './CureProgress';
+import { CureReadingsForm } from './CureReadingsForm';
 
 /**
  * What the readings say about a repair's cure, and the entry of more readings while the repair is open. Empty before
@@ -13,8 +13,10 @@ export function CureClock({ view, plan, repair }: Omit<StationProps, 'id'>) {
   const mayRecord = first !== undefined && view.status === 'open' && repair.canWrite;
   return (
     <>
-      {run ? <Learnt run={run} /> : null}
-      {mayRecord ? <Sees view={view} plan={plan} repair={repair} mixedAt={first} /> : null}
+      {run ? <CureProgress run={run} /> : null}
+      {mayRecord ? (
+        <CureReadingsForm view={view} plan={plan} repair={repair} mixedAt={first} />
+      ) : null}
     </>
   );
 }

@@ -1,4 +1,4 @@
-import { MINUTE, say, type Axis } from '@kelmot/core';
+import { MINUTE, formatQuantity, type Axis } from '@kelmot/core';
 import type { CureForecast, CureReadings } from '@kelmot/core/run/runPlan';
 import { View } from 'react-native';
 import Svg, { Line, Path, Polyline, Rect, Text as SvgText } from 'react-native-svg';
@@ -50,7 +50,7 @@ export function CureTrace({
   const { x, width } = axis;
   const line = temps.map((t) => `${x(t.at)},${y(t.tempC)}`).join(' ');
   const lastX = x(last.at);
-  const words = (tempC: number) => say(tempC, 'temperature', units);
+  const words = (tempC: number) => formatQuantity(tempC, 'temperature', units);
   const nearRight = lastX > width - 70;
   const above = last.tempC >= plannedC;
   return (

@@ -1,5 +1,5 @@
 import { openBatchOf } from '@kelmot/contract';
-import { MINUTE, say } from '@kelmot/core';
+import { MINUTE, formatQuantity } from '@kelmot/core';
 import { View } from 'react-native';
 import { applyUpdate } from '@/store/shell';
 import { api, useMeQuery } from '@/store/api';
@@ -27,7 +27,7 @@ function NoSignal() {
 function WrongClock() {
   const ahead = useAppSelector((s) => s.clock.aheadMs);
   if (ahead === 0) return null;
-  const by = say(Math.round(Math.abs(ahead) / MINUTE), 'time');
+  const by = formatQuantity(Math.round(Math.abs(ahead) / MINUTE), 'time');
   return (
     <Notice id="wrong-clock" mark={<StopMark maybe size={18} />}>
       The clock of this device is {by} {ahead > 0 ? 'ahead' : 'behind'}. Times here are right: they
@@ -76,7 +76,11 @@ function Update() {
   const mixing = useRunning().some((row) => openBatchOf(row.mixes));
   if (!ready || mixing) return null;
   return (
-    <Notice id="update" mark={<WaitMark size={18} />} ways={[{ label: 'Load it', go: applyUpdate }]}>
+    <Notice
+      id="update"
+      mark={<WaitMark size={18} />}
+      ways={[{ label: 'Load it', go: applyUpdate }]}
+    >
       A newer Kelmot is on this device. What you typed stays.
     </Notice>
   );

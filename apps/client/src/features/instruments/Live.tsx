@@ -1,6 +1,6 @@
-import { show, type Message } from '@kelmot/core';
+import { figureAndUnit, type Message } from '@kelmot/core';
 import type { Channel } from '@kelmot/core/instruments/instrument';
-import type { Watch } from '@kelmot/core/instruments/seen';
+import type { InstrumentState } from '@kelmot/core/instruments/instrumentState';
 import { View } from 'react-native';
 import { StopMark, WaitMark } from '@/shared/ui/marks';
 import { Txt } from '@/shared/ui/Txt';
@@ -9,7 +9,7 @@ import { useWords } from '@/shared/ui/useWords';
 /** What one channel shows now, large. */
 export function LiveFigure({ channel, value }: { channel: Channel; value: number | undefined }) {
   const { units } = useWords();
-  const shown = value === undefined ? null : show(value, channel.quantity, units);
+  const shown = value === undefined ? null : figureAndUnit(value, channel.quantity, units);
   return (
     <View className="min-w-[5.25rem] flex-1">
       <Txt as="label">{channel.name}</Txt>
@@ -22,7 +22,7 @@ export function LiveFigure({ channel, value }: { channel: Channel; value: number
 }
 
 /** The state of an instrument in a sentence. A fault has its mark and colour and is announced at once. */
-export function LiveState({ seen, more }: { seen: Watch; more?: Message | null }) {
+export function LiveState({ seen, more }: { seen: InstrumentState; more?: Message | null }) {
   const { tell } = useWords();
   const bad = seen.state === 'fault';
   return (

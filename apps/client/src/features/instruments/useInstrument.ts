@@ -1,6 +1,6 @@
 import type { Driver, Instrument, Link, Sample } from '@kelmot/core/instruments/instrument';
-import type { Watch } from '@kelmot/core/instruments/seen';
-import { watch } from '@kelmot/core/instruments/watch';
+import type { InstrumentState } from '@kelmot/core/instruments/instrumentState';
+import { judgeSamples } from '@kelmot/core/instruments/judgeSamples';
 import { useCallback, useEffect, useRef, useState } from 'react';
 
 /** The number of samples that are kept, and of readings that one record takes. */
@@ -10,7 +10,7 @@ const LOOK_MS = 500;
 
 export interface Reading {
   /** Null while it is closed. */
-  seen: Watch | null;
+  seen: InstrumentState | null;
   /** It could not be opened. */
   failed: boolean;
   open: () => void;
@@ -85,6 +85,6 @@ export function useInstrument(
     link.current?.tare?.();
     begin();
   };
-  const seen = heard && watch(device, heard.samples, heard.now, expects, heard.since);
+  const seen = heard && judgeSamples(device, heard.samples, heard.now, expects, heard.since);
   return { seen, failed, open, close, tare };
 }

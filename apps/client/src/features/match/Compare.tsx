@@ -1,4 +1,4 @@
-import { say, VERDICT_NAMES, type Scored } from '@kelmot/core';
+import { formatQuantity, VERDICT_NAMES, type Scored } from '@kelmot/core';
 import { View } from 'react-native';
 import { LinkButton } from '@/shared/ui/Button';
 import { useLayout } from '@/shared/ui/layout';
@@ -52,7 +52,7 @@ export function Compare({
                 >
                   <Txt as="label">{p.name}</Txt>
                   <Txt as="inline">
-                    {p.value === null ? 'not known' : say(p.value, p.quantity, units)}
+                    {p.value === null ? 'not known' : formatQuantity(p.value, p.quantity, units)}
                   </Txt>
                 </View>
               ))}

@@ -1,10 +1,10 @@
 import {
-  askedBy,
+  schoolsOf,
   familyOf,
   INTENT_NAMES,
   INTENTS,
   previewFigures,
-  settled,
+  chosenSchools,
   whyFirst,
   withChanges,
   type Intent,
@@ -18,7 +18,7 @@ import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { pathName } from '@/shared/repair/pathNames';
 import { RepairAside } from '@/shared/repair/RepairAside';
-import { Refused } from '@/shared/repair/Refused';
+import { RejectedCommands } from '@/shared/repair/RejectedCommands';
 import { SectionOf } from '@/shared/repair/SectionOf';
 import { planning } from '@/shared/repair/planning';
 import { useDevicePlanner } from '@/shared/repair/useDevicePlanner';
@@ -41,7 +41,7 @@ import { SchoolChoices } from './SchoolChoices';
 import { SecondChoices } from './SecondChoices';
 import { ConfirmNewPlan } from './ConfirmNewPlan';
 import { useMatches } from './useMatches';
-import { Weighing } from './Weighing';
+import { CriteriaWeights } from './CriteriaWeights';
 import { TrialBar, WhatIfBlock } from './WhatIfBlock';
 
 /** Match: every card with its verdict, ranked for lasting or stop-gap, and the choice that leads to Prep. */
@@ -67,8 +67,8 @@ export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRe
   const shown = all ? ranked : ranked.slice(0, Math.max(usable.length + 2, 4));
   const begun = view.mixes.length > 0;
   const same = view.plan?.body.card.code === code && view.intent === intent;
-  const taken = settled(
-    askedBy(familyOf(view.survey.family).method.schools, chosen?.match.card),
+  const taken = chosenSchools(
+    schoolsOf(familyOf(view.survey.family).method.schools, chosen?.match.card),
     schools,
   );
   // The side pane shows the working of the time to service of the selected card.
@@ -163,7 +163,7 @@ export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRe
       action={action}
       sheet={<WorkingSheet namePath={(p) => pathName(view.survey.family, p)} />}
     >
-      <Refused waiting={repair.waiting} />
+      <RejectedCommands waiting={repair.waiting} />
       {trial.length > 0 ? (
         <TrialBar
           changes={trial}
@@ -225,7 +225,7 @@ export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRe
       {chosen ? (
         <SecondChoices match={chosen.match} chosen={seconds} onChoose={setSeconds} />
       ) : null}
-      <Weighing intent={intent} />
+      <CriteriaWeights intent={intent} />
       <SchoolChoices
         family={view.survey.family}
         card={chosen?.match.card}

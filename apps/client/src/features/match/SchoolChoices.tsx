@@ -1,7 +1,7 @@
 import {
-  askedBy,
+  schoolsOf,
   familyOf,
-  settled,
+  chosenSchools,
   type FamilyId,
   type Schools,
   type SystemCard,
@@ -25,8 +25,8 @@ export function SchoolChoices({
   onChoose: (next: Schools) => void;
 }) {
   const [open, setOpen] = useState(false);
-  const asked = askedBy(familyOf(family).method.schools, card);
-  const now = settled(asked, chosen);
+  const asked = schoolsOf(familyOf(family).method.schools, card);
+  const now = chosenSchools(asked, chosen);
   const own = asked.filter((s) => now[s.id] !== s.usual).length;
   return (
     <View className="border-b border-rule px-4">

@@ -9,7 +9,7 @@ import { Asset } from 'expo-asset';
 import { useState } from 'react';
 import { download } from '@/offline/download';
 import { useAppSelector } from '@/store/hooks';
-import { press } from '@/offline/workers/press';
+import { makePaper } from '@/offline/workers/makePaper';
 
 async function bytesOf(font: number | string): Promise<Uint8Array> {
   const { uri } = Asset.fromModule(font);
@@ -70,27 +70,31 @@ export function usePapers(view: RepairView, plan: Plan) {
     make(paper, async () => {
       const sections = plannedSections(plan, units, SECTION_BOX);
       const fonts = await fontsOfPaper();
-      const pdf = await press((p) => p.jobCard({ plan, paper, fonts, sections, url, units }));
+      const pdf = await makePaper((p) => p.jobCard({ plan, paper, fonts, sections, url, units }));
       download(`${name}-${paper}.pdf`, pdf, 'application/pdf');
     });
   const pickingList = () =>
     make('csv', async () => {
-      download(`${name}-list.csv`, await press((p) => p.pickingList(plan, units)), 'text/csv');
+      download(`${name}-list.csv`, await makePaper((p) => p.pickingList(plan, units)), 'text/csv');
     });
   const calendar = () =>
     make('ics', async () => {
-      const ics = await press((p) => p.calendarOf({ plan, repairId: view.id, url, number }));
+      const ics = await makePaper((p) => p.calendarOf({ plan, repairId: view.id, url, number }));
       download(`${name}.ics`, ics, 'text/calendar');
     });
   const record = () =>
     make('record', async () => {
       const fonts = await fontsOfPaper();
       const asked = { view, plan, paper: 'a4' as const, fonts, url, units };
-      download(`${name}-record.pdf`, await press((p) => p.recordPaper(asked)), 'application/pdf');
+      download(
+        `${name}-record.pdf`,
+        await makePaper((p) => p.recordPaper(asked)),
+        'application/pdf',
+      );
     });
   const recordList = () =>
     make('record-csv', async () => {
-      download(`${name}-record.csv`, await press((p) => p.recordList(view, units)), 'text/csv');
+      download(`${name}-record.csv`, await makePaper((p) => p.recordList(view, units)), 'text/csv');
     });
   const recordWhole = () =>
     make('record-json', () => {

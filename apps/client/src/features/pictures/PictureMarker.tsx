@@ -1,4 +1,4 @@
-import { parseQuantity, say, shownUnit } from '@kelmot/core';
+import { parseQuantity, formatQuantity, shownUnit } from '@kelmot/core';
 import { useEffect, useState } from 'react';
 import {
   Image,
@@ -13,13 +13,13 @@ import { Choices, FieldFrame, TextBox } from '@/shared/ui/fields';
 import { PageOverlay } from '@/shared/ui/PageOverlay';
 import { Txt } from '@/shared/ui/Txt';
 import { useWords } from '@/shared/ui/useWords';
-import { burnt } from './burn';
+import { pictureWithMarks } from './drawMarks';
 import {
-  begun,
-  drawnTo,
+  newMark,
+  extendMark,
   isMark,
   labelAt,
-  lookOf,
+  markStyle,
   MARK_KINDS,
   pathOf,
   strokesOf,
@@ -41,7 +41,7 @@ const DRAWN_ON = {
 
 /** The marks over the picture, as they will be saved. */
 function Marks({ marks, width, height }: { marks: Mark[]; width: number; height: number }) {
-  const { light, edge, line, edgeLine, text, edgeText, above, font } = lookOf(width, height);
+  const { light, edge, line, edgeLine, text, edgeText, above, font } = markStyle(width, height);
   return (
     <Svg width={width} height={height} pointerEvents="none" style={{ position: 'absolute' }}>
       {marks.map((mark, i) => {
@@ -109,10 +109,10 @@ export function PictureMarker({ uri, label, close, keep }: MarkPictureProps) {
       ? parsed.message
       : parsed.value > 0 && parsed.value <= LONGEST_MM
         ? null
-        : `Type a length over 0, ${say(LONGEST_MM, 'length', units)} at most.`;
+        : `Type a length over 0, ${formatQuantity(LONGEST_MM, 'length', units)} at most.`;
   const withLength = (mark: Mark): Mark => ({
     ...mark,
-    label: parsed?.ok && wrong === null ? say(parsed.value, 'length', units) : '',
+    label: parsed?.ok && wrong === null ? formatQuantity(parsed.value, 'length', units) : '',
   });
   const release = () => {
     if (under && isMark(under)) {
@@ -122,7 +122,7 @@ export function PictureMarker({ uri, label, close, keep }: MarkPictureProps) {
     setUnder(null);
   };
   const done = async () => {
-    const data = await burnt(uri, marks);
+    const data = await pictureWithMarks(uri, marks);
     if (data === null) return setFailed(true);
     keep(data);
     close();
@@ -161,8 +161,8 @@ export function PictureMarker({ uri, label, close, keep }: MarkPictureProps) {
           className="border border-ink"
           style={[size, DRAWN_ON]}
           onStartShouldSetResponder={() => wrong === null}
-          onResponderGrant={(e) => setUnder(begun(kind, at(e)))}
-          onResponderMove={(e) => setUnder((mark) => mark && drawnTo(mark, at(e)))}
+          onResponderGrant={(e) => setUnder(newMark(kind, at(e)))}
+          onResponderMove={(e) => setUnder((mark) => mark && extendMark(mark, at(e)))}
           onResponderRelease={release}
           onResponderTerminate={() => setUnder(null)}
           onResponderTerminationRequest={() => false}

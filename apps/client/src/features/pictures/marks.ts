@@ -30,14 +30,14 @@ const inside = (v: number): number => Math.min(1, Math.max(0, v));
 const far = (a: Spot, b: Spot): number => Math.hypot(a.x - b.x, a.y - b.y);
 
 /** A new mark at a point. */
-export const begun = (kind: MarkKind, at: Spot): Mark => ({
+export const newMark = (kind: MarkKind, at: Spot): Mark => ({
   kind,
   spots: [{ x: inside(at.x), y: inside(at.y) }],
   label: '',
 });
 
 /** The mark after the finger moved to a point: a line ends there, an outline continues. */
-export function drawnTo(mark: Mark, at: Spot): Mark {
+export function extendMark(mark: Mark, at: Spot): Mark {
   const spot = { x: inside(at.x), y: inside(at.y) };
   const [first = spot] = mark.spots;
   if (mark.kind !== 'outline') return { ...mark, spots: [first, spot] };
@@ -94,7 +94,7 @@ export const pathOf = (strokes: readonly (readonly Point[])[]): string =>
     .join(' ');
 
 /** The colours and widths of marks: visible on any picture, light with a dark edge, the same in both themes. */
-export function lookOf(width: number, height: number) {
+export function markStyle(width: number, height: number) {
   const side = Math.max(width, height);
   const line = Math.max(2, side / 220);
   const text = Math.max(11, side / 32);

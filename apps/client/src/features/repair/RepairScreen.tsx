@@ -14,7 +14,7 @@ import { Empty, Failed, Skeleton } from '@/shared/ui/states';
 import { useNow } from '@/shared/ui/useNow';
 import { WorkingSheet } from '@/shared/ui/Working';
 import { pathName } from '../../shared/repair/pathNames';
-import { Refused } from '../../shared/repair/Refused';
+import { RejectedCommands } from '../../shared/repair/RejectedCommands';
 import { RepairAside } from '../../shared/repair/RepairAside';
 import { SectionOf } from '../../shared/repair/SectionOf';
 import { useRepair, type OpenRepair } from '../../shared/repair/useRepair';
@@ -77,7 +77,7 @@ function Planned({
       }
       sheet={<WorkingSheet namePath={(p) => pathName(view.survey.family, p)} />}
     >
-      <Refused waiting={repair.waiting} />
+      <RejectedCommands waiting={repair.waiting} />
       {planning ? <Skeleton /> : null}
       {!planning && !plan ? (
         <Empty title="No plan yet.">
@@ -107,7 +107,7 @@ export function RepairScreen() {
   if (!view) {
     return (
       <Frame tab="repairs" openId={id}>
-        <Refused waiting={repair.waiting} />
+        <RejectedCommands waiting={repair.waiting} />
         {loading || creating ? (
           <Skeleton />
         ) : (

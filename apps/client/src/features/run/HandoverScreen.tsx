@@ -7,14 +7,14 @@ import {
   HANDOVER_TITLES,
   lastHandover,
   type RepairView,
-  type Told,
+  type HandoverRecord,
   type HandoverPartKey,
   type HandoverPart,
 } from '@kelmot/contract';
 import { clockText, dateText, dayClockText } from '@kelmot/core';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { Refused } from '@/shared/repair/Refused';
+import { RejectedCommands } from '@/shared/repair/RejectedCommands';
 import { RepairAside } from '@/shared/repair/RepairAside';
 import { StationFrame } from '@/features/frame';
 import type { OpenRepair } from '@/shared/repair/useRepair';
@@ -51,7 +51,7 @@ function Parts({ parts, testID }: { parts: readonly HandoverPart[]; testID?: str
 }
 
 /** A handover as it was written. */
-function ToldThen({ told, at }: { told: Told; at: string }) {
+function ToldThen({ told, at }: { told: HandoverRecord; at: string }) {
   return (
     <View className="gap-4 border-b border-ink bg-sheet px-4 py-4" testID="handed-over">
       <Txt as="row">
@@ -123,7 +123,7 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
         )
       }
     >
-      <Refused waiting={repair.waiting} />
+      <RejectedCommands waiting={repair.waiting} />
       {last && !mine ? <ToldThen told={last} at={leftAt} /> : null}
       <View className="gap-4 bg-sheet px-4 py-4" testID="handover">
         <Txt as="label">{last && !mine ? `As it stands now. ${head}` : head}</Txt>

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { speak, useVoiceCommands } from '@/features/speech';
-import type { Said } from '@/features/speech';
+import type { Phrase } from '@/features/speech';
 import type { HoldAct } from '@/features/stations';
 import { WaitMark } from '@/shared/ui/marks';
 import { Txt } from '@/shared/ui/Txt';
@@ -31,7 +31,7 @@ export function Listening({ run, hold, press, text }: ListeningProps) {
   const next = useSinglePress(() => {
     if (!press.disabled) press.go();
   });
-  const voice = useVoiceCommands((said: Said) => {
+  const voice = useVoiceCommands((said: Phrase) => {
     if ('figures' in said) typeFigures(hold, said.figures);
     else if (said.do === 'next') next();
     else if (said.do === 'back') run.look((run.shown ?? 0) - 1);

@@ -1,7 +1,7 @@
 import { roundsPlaced } from '@kelmot/contract';
 import type { ReactNode } from 'react';
 import { pathName } from '@/shared/repair/pathNames';
-import { Refused } from '@/shared/repair/Refused';
+import { RejectedCommands } from '@/shared/repair/RejectedCommands';
 import { RepairAside } from '@/shared/repair/RepairAside';
 import { StationFrame } from '@/features/frame';
 import { AcceptAction } from '@/features/stations';
@@ -33,7 +33,7 @@ function RunFrame({
       top={task?.id ?? 'end'}
       step={task?.step.id}
     >
-      <Refused waiting={repair.waiting} />
+      <RejectedCommands waiting={repair.waiting} />
       {children}
     </StationFrame>
   );

@@ -20,7 +20,7 @@ import {
   type HoldAct,
 } from '@/features/stations';
 import type { StationProps } from '@/shared/repair/stationProps';
-import { lowered } from '@/shared/ui/lowered';
+import { lowerFirst } from '@/shared/ui/lowerFirst';
 import { useNow } from '@/shared/ui/useNow';
 import { useZone } from '@/shared/ui/useZone';
 import { useWords } from '@/shared/ui/useWords';
@@ -80,8 +80,8 @@ export function useTaskName(plan: Plan): (task: Task) => string {
     if (step.name === 'mix') return `Mix, ${of}`;
     if (round.batches.length <= 1) return title;
     // A step may have the name of its round: "Mortar, 1 of 2".
-    const name = lowered(say(round.name));
-    return lowered(title) === name ? title + of.slice(name.length) : `${title}: ${of}`;
+    const name = lowerFirst(say(round.name));
+    return lowerFirst(title) === name ? title + of.slice(name.length) : `${title}: ${of}`;
   };
 }
 
@@ -145,7 +145,7 @@ export function useTask(
     if (done || (ahead && (batch !== null || !waiting(run, props, now)))) {
       const current = run.current === null ? undefined : run.tasks[run.current];
       return {
-        label: current ? `Back to: ${lowered(name(current))}` : 'On to the sign-off',
+        label: current ? `Back to: ${lowerFirst(name(current))}` : 'On to the sign-off',
         disabled: false,
         sign: 'next',
         testID: 'run-back-to-current',
@@ -153,7 +153,7 @@ export function useTask(
       };
     }
     const wait = waitsUntil(step, view, plan, now);
-    if (wait) return not(`From ${until(wait.at)}: ${lowered(name(task))}`);
+    if (wait) return not(`From ${until(wait.at)}: ${lowerFirst(name(task))}`);
     if (batch && running?.batch.no !== batch.no)
       return press(startLabel, start, { disabled: held !== null, sign: 'next' });
     // Past its working life a batch must not be used, whatever the next task is.
@@ -176,7 +176,7 @@ export function useTask(
         if (ticks) hold.act();
         placed();
       });
-    const label = batch && ticks ? `Done: ${lowered(name(task))}` : hold.label;
+    const label = batch && ticks ? `Done: ${lowerFirst(name(task))}` : hold.label;
     return press(label, hold.act, { sign: hold.sign });
   };
   const letCountGo = counting && (() => setUncounted(task.id));

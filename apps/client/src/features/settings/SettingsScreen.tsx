@@ -4,7 +4,7 @@ import { askToNotify } from '@/features/clocks';
 import { Frame } from '@/features/frame';
 import { Misbehaving } from '@/features/instruments';
 import { People, useSignOut } from '@/features/signin';
-import { canListen, hush, canSpeak, speak } from '@/features/speech';
+import { canListen, stopSpeaking, canSpeak, speak } from '@/features/speech';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import {
   aloudChosen,
@@ -95,7 +95,7 @@ export function SettingsScreen() {
               dispatch(aloudChosen(!settings.aloud));
               // Spoken on touch: browsers need a touch before a page may speak.
               if (!settings.aloud) speak('Read aloud is on.', { atOnce: true });
-              else hush();
+              else stopSpeaking();
             }}
           />
           <CheckBox

@@ -8,7 +8,7 @@ import { PrimaryButton } from '@/shared/ui/Button';
 import { FieldFrame, TextBox } from '@/shared/ui/fields';
 import { WaitMark } from '@/shared/ui/marks';
 import { Txt } from '@/shared/ui/Txt';
-import { reasonOf } from './reasonOf';
+import { signInErrorText } from './signInErrorText';
 import { useCodeSignIn } from './useCodeSignIn';
 
 /** The code of the selected person; a correct code signs them in. */
@@ -20,7 +20,7 @@ function CodeBox({ person }: { person: DevicePerson }) {
     <View className="gap-3 border-b border-rule bg-shade p-4">
       <FieldFrame
         label={`Code of ${person.name}`}
-        error={error ? `${reasonOf(error)}.` : undefined}
+        error={error ? `${signInErrorText(error)}.` : undefined}
       >
         <TextBox
           id="code"

@@ -9,7 +9,7 @@ import { LinkButton, PrimaryButton } from '@/shared/ui/Button';
 import { FieldFrame, TextBox } from '@/shared/ui/fields';
 import { Txt } from '@/shared/ui/Txt';
 import { useDialog } from '@/shared/ui/useDialog';
-import { reasonOf } from './reasonOf';
+import { signInErrorText } from './signInErrorText';
 import { useSignOut } from './useSignOut';
 
 /** Dims the content behind, which cannot be used now; the same in both themes. */
@@ -72,7 +72,7 @@ export function SignInAgain({ me, ended }: { me: Me; ended: boolean }) {
             <TextBox id="name-again" label="User name" text={username} onText={setUsername} />
           </FieldFrame>
         ) : null}
-        <FieldFrame label={asked} error={error ? `${reasonOf(error)}.` : undefined}>
+        <FieldFrame label={asked} error={error ? `${signInErrorText(error)}.` : undefined}>
           <TextBox
             id="password-again"
             label={asked}

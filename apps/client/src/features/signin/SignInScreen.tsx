@@ -8,7 +8,7 @@ import { Sign } from '@/shared/ui/marks';
 import { Failed } from '@/shared/ui/states';
 import { Txt } from '@/shared/ui/Txt';
 import { People } from './People';
-import { reasonOf } from './reasonOf';
+import { signInErrorText } from './signInErrorText';
 
 const roleOf = ({ role, approves }: DemoUser): string =>
   approves.length > 0 ? `${role}, approves` : role;
@@ -31,7 +31,7 @@ export function SignInScreen() {
             <Txt as="label">Cold repairs, from survey to sign-off</Txt>
           </View>
         </View>
-        {error ? <Failed say={`${reasonOf(error)}.`} /> : null}
+        {error ? <Failed say={`${signInErrorText(error)}.`} /> : null}
         <People />
         {demo.length > 0 ? (
           <View className="gap-2">

@@ -1,4 +1,4 @@
-export { Leaving } from './Leaving';
+export { SignOutPending } from './SignOutPending';
 export { People } from './People';
 export { SignInAgain } from './SignInAgain';
 export { SignInScreen } from './SignInScreen';

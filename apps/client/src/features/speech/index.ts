@@ -1,5 +1,5 @@
-export { canListen } from './ear';
-export { type Said } from './understand';
+export { canListen } from './recognition';
+export { type Phrase } from './parsePhrase';
 export { useReadAloud } from './useReadAloud';
 export { useVoiceCommands } from './useVoiceCommands';
-export { canSpeak, hush, speak } from './voice';
+export { canSpeak, stopSpeaking, speak } from './voice';

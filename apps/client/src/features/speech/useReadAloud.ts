@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { useAppSelector } from '@/store/hooks';
-import { hush, speak } from './voice';
+import { stopSpeaking, speak } from './voice';
 
 /** A text that is read aloud once, when it comes: a verdict. */
 export interface News {
@@ -26,6 +26,6 @@ export function useReadAloud(text: string, news: News | null): (() => void) | nu
     said.current = { text, news: newsId };
     if (on) speak(parts.filter(Boolean).join(' '), { atOnce: true });
   }, [on, text, newsId, newsText]);
-  useEffect(() => hush, []);
+  useEffect(() => stopSpeaking, []);
   return on ? () => speak(text, { atOnce: true }) : null;
 }

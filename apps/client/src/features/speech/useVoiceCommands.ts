@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { useAppSelector } from '@/store/hooks';
-import { listen } from './ear';
-import { understand, type Said } from './understand';
+import { listen } from './recognition';
+import { parsePhrase, type Phrase } from './parsePhrase';
 
 export interface Voice {
   /** The last phrase that was understood, as it was said; empty while there is none. */
@@ -13,7 +13,7 @@ export interface Voice {
 const SILENT: Voice = { heard: '', failed: null };
 
 /** Listens for phrases for the run sheet, if chosen; null if not. */
-export function useVoiceCommands(act: (said: Said) => void): Voice | null {
+export function useVoiceCommands(act: (said: Phrase) => void): Voice | null {
   const on = useAppSelector((s) => s.settings.listens);
   const [voice, setVoice] = useState<Voice>(SILENT);
   const latest = useRef(act);
@@ -24,7 +24,7 @@ export function useVoiceCommands(act: (said: Said) => void): Voice | null {
     if (!on) return;
     const stop = listen(
       (text) => {
-        const said = understand(text);
+        const said = parsePhrase(text);
         if (!said) return;
         setVoice({ heard: text.trim(), failed: null });
         latest.current(said);

@@ -12,6 +12,6 @@ export function speak(text: string, { atOnce = false } = {}): void {
 }
 
 /** Stops speaking. */
-export function hush(): void {
+export function stopSpeaking(): void {
   if (canSpeak()) speechSynthesis.cancel();
 }

@@ -6,7 +6,7 @@ import {
   overrideText,
   REVIEW_NAMES,
   SIGNOFF_NAMES,
-  type Held,
+  type GateRefusal,
 } from '@kelmot/contract';
 import { DAY, dateText, tasksOf, MINUTE } from '@kelmot/core';
 import { useState } from 'react';
@@ -19,7 +19,7 @@ import { useNow } from '@/shared/ui/useNow';
 import { useZone } from '@/shared/ui/useZone';
 import { useWords } from '@/shared/ui/useWords';
 import { useSiteQuery } from '@/store/api';
-import { reasonOf } from './reason';
+import { trimmedReason } from './trimmedReason';
 import { StepList } from './Steps';
 import { Story } from './Story';
 import { useSavedText } from '../../shared/repair/useSavedText';
@@ -28,7 +28,10 @@ import type { StationProps } from '@/shared/repair/stationProps';
 import { useGateTime } from './useGateTime';
 
 /** What still prevents the signed-in person from signing off; null when they may sign. */
-function useGate({ view, plan, repair }: StationProps, override: string | null): Held | null {
+function useGate(
+  { view, plan, repair }: StationProps,
+  override: string | null,
+): GateRefusal | null {
   const now = useGateTime(view);
   const { data: site } = useSiteQuery();
   const zone = useZone();
@@ -42,7 +45,7 @@ function useGate({ view, plan, repair }: StationProps, override: string | null):
 const statementKey = (id: string) => `${id}/statement`;
 const overrideKey = (id: string) => `${id}/override`;
 /** Why a person may not sign, or what else they must state. Empty if it is only to wait or to work. */
-function Withheld({ gate, view, repair }: StationProps & { gate: Held | null }) {
+function Withheld({ gate, view, repair }: StationProps & { gate: GateRefusal | null }) {
   const { say } = useWords();
   const [why, setWhy] = useSavedText(overrideKey(view.id));
   if (gate?.by === 'clock' && repair.me && mayOverride(repair.me))
@@ -148,7 +151,7 @@ export function SignOff({ view, plan, repair }: StationProps) {
             label={`Do ${view.tag} again`}
             tone="remove"
             testID="redo-sure"
-            disabled={reasonOf(text) === null}
+            disabled={trimmedReason(text) === null}
             onPress={() => {
               repair.send({
                 type: 'signoff.add',
@@ -160,7 +163,7 @@ export function SignOff({ view, plan, repair }: StationProps) {
               setSure(false);
             }}
           />
-          {reasonOf(text) === null ? (
+          {trimmedReason(text) === null ? (
             <Txt as="label">Say first what you found, 3 characters or more.</Txt>
           ) : null}
         </View>
@@ -194,12 +197,12 @@ export function AcceptAction(props: StationProps) {
   const now = useGateTime(view);
   const [text, , drop] = useSavedText(statementKey(view.id));
   const [why, , dropWhy] = useSavedText(overrideKey(view.id));
-  const override = reasonOf(why);
+  const override = trimmedReason(why);
   const gate = useGate(props, override);
   const { say } = useWords();
   if (view.status === 'closed') return null;
   if (currentTask(tasksOf(plan), view, now) !== null) return <OpenRunSheet {...props} />;
-  const short = reasonOf(text) === null ? 'Say what you found, then sign' : null;
+  const short = trimmedReason(text) === null ? 'Say what you found, then sign' : null;
   const asks =
     gate?.by === 'clock' && repair.me && mayOverride(repair.me)
       ? 'Say why it is signed now'

@@ -9,7 +9,7 @@ import {
   stripsOf,
 } from '@kelmot/core';
 import { plannedTemp } from '@kelmot/core/run/runPlan';
-import { momentFigure } from '@kelmot/core/run/cureSaid';
+import { momentFigure } from '@kelmot/core/run/cureText';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Countdown } from '@/shared/ui/Countdown';

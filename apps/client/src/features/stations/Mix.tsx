@@ -1,5 +1,5 @@
 import { currentTask } from '@kelmot/contract';
-import { clockText, tasksOf, planRound, roundFigure, say } from '@kelmot/core';
+import { clockText, tasksOf, planRound, roundFigure, formatQuantity } from '@kelmot/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useKey } from '@/shared/ui/useKey';
@@ -48,7 +48,7 @@ export function Mix(props: StationProps) {
             <Txt as="inline" key={m.id} className="font-label">
               {clockText(Date.parse(m.startedAt), zone)} {placeOf(m.batchNo)}
               {m.aG !== null && m.bG !== null
-                ? `: ${say(m.aG, 'mass', units)} + ${say(m.bG, 'mass', units)}`
+                ? `: ${formatQuantity(m.aG, 'mass', units)} + ${formatQuantity(m.bG, 'mass', units)}`
                 : ''}
               {m.lot ? `, lot ${m.lot}` : ''}
               {m.binnedAt

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { textsDropped } from '@/store/drafts';
 import { useAppDispatch } from '@/store/hooks';
 import { SecondaryButton } from '@/shared/ui/Button';
-import { lowered } from '@/shared/ui/lowered';
+import { lowerFirst } from '@/shared/ui/lowerFirst';
 import { MixedSwatch, StopMark } from '@/shared/ui/marks';
 import { Txt } from '@/shared/ui/Txt';
 import { useZone } from '@/shared/ui/useZone';
@@ -42,7 +42,7 @@ export function useMixActions({ view, plan, repair }: Omit<StationProps, 'id'>) 
     if (running && repair.canWrite) repair.send({ type: 'mix.placed', mixId: running.mix.id });
   };
   const stage = next && mixStages(mixOf(plan, next), plan.schools)[0];
-  const first = stage ? `: ${lowered(say(stage.label))} ${formatDuration(stage.minutes)}` : '';
+  const first = stage ? `: ${lowerFirst(say(stage.label))} ${formatDuration(stage.minutes)}` : '';
   const startLabel = held ?? (next && round ? `Start ${batchName(round, next, say)}${first}` : '');
   return { held, start, placed, startLabel };
 }

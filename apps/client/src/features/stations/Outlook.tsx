@@ -1,4 +1,4 @@
-import { MILESTONE_NAMES, POOR_PCT, say, type Plan } from '@kelmot/core';
+import { MILESTONE_NAMES, POOR_PCT, formatQuantity, type Plan } from '@kelmot/core';
 import { View } from 'react-native';
 import { useWords } from '@/shared/ui/useWords';
 import { FigureText } from '@/shared/ui/FigureText';
@@ -33,7 +33,7 @@ export function Outlook({ plan, isBegun }: { plan: Plan; isBegun: boolean }) {
               <FigureText
                 key={h.tempC}
                 figure={plan.figures[`heat.${h.tempC}`]}
-                label={`at ${say(h.tempC, 'temperature', units)}`}
+                label={`at ${formatQuantity(h.tempC, 'temperature', units)}`}
                 as="row"
               />
             ))}

@@ -8,7 +8,7 @@ import { FieldFrame, TextBox } from '@/shared/ui/fields';
 import { StopMark } from '@/shared/ui/marks';
 import { Txt } from '@/shared/ui/Txt';
 import { useWords } from '@/shared/ui/useWords';
-import { reasonOf } from './reason';
+import { trimmedReason } from './trimmedReason';
 import { useSavedText } from '../../shared/repair/useSavedText';
 
 interface GoOnWithoutProps {
@@ -46,7 +46,7 @@ export function OverrideForm({ step, view, repair }: GoOnWithoutProps) {
         </View>
       </View>
     );
-  const reason = reasonOf(why);
+  const reason = trimmedReason(why);
   return (
     <View className="gap-2 py-2">
       <FieldFrame

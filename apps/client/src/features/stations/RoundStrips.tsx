@@ -5,7 +5,7 @@ import {
   dayClockText,
   planSummaryOf,
   MINUTE,
-  say,
+  formatQuantity,
   stripsOf,
   type Axis,
   type Plan,
@@ -70,9 +70,11 @@ export function RoundStrips({
   const { tell, units } = useWords();
   const [outer, setOuter] = useState(0);
   const width = outer - useMargins();
-  const strips = stripsOf(planSummaryOf(runningPlan(view) ?? plan), mixedBatches(view.mixes), now).filter(
-    (s) => s.round.id !== except,
-  );
+  const strips = stripsOf(
+    planSummaryOf(runningPlan(view) ?? plan),
+    mixedBatches(view.mixes),
+    now,
+  ).filter((s) => s.round.id !== except);
   if (strips.length === 0) return null;
   const axis = width > 0 ? axisFor(strips, now, width, zone) : null;
   return (
@@ -91,7 +93,9 @@ export function RoundStrips({
                 {tell(s.round.name)}{' '}
                 <Txt as="label">
                   {s.round.cardCode}
-                  {round && round.buildMm > 0 ? `, ${say(round.buildMm, 'length', units)}` : ''}
+                  {round && round.buildMm > 0
+                    ? `, ${formatQuantity(round.buildMm, 'length', units)}`
+                    : ''}
                 </Txt>
               </Txt>
               <Txt as="label">{stateText(s, now, zone)}</Txt>

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import type { OpenRepair } from '@/shared/repair/useRepair';
 import { SecondaryButton } from '@/shared/ui/Button';
 import { Countdown } from '@/shared/ui/Countdown';
-import { lowered } from '@/shared/ui/lowered';
+import { lowerFirst } from '@/shared/ui/lowerFirst';
 import { Txt } from '@/shared/ui/Txt';
 import { useNow } from '@/shared/ui/useNow';
 import { useZone } from '@/shared/ui/useZone';
@@ -56,7 +56,7 @@ export function useCount({ step, view, repair }: CountProps) {
   if (!counted) return null;
   const { timed, begun, ends } = counted;
   const of = (no: number) =>
-    `${lowered(say(countedName(timed, no)))}, ${formatDuration(timed.minutes)}`;
+    `${lowerFirst(say(countedName(timed, no)))}, ${formatDuration(timed.minutes)}`;
   return {
     ...counted,
     runs: ends !== null && ends > now,

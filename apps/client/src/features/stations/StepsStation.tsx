@@ -1,17 +1,20 @@
 import type { StationProps } from '@/shared/repair/stationProps';
-import { currentTask, mayMove, type Held } from '@kelmot/contract';
+import { currentTask, mayMove, type GateRefusal } from '@kelmot/contract';
 import { tasksOf, STATION_NAMES, STATIONS, type Message, type StationId } from '@kelmot/core';
 import { router } from 'expo-router';
 import { useMemo, type ReactNode } from 'react';
 import { PrimaryButton } from '@/shared/ui/Button';
-import { lowered } from '@/shared/ui/lowered';
+import { lowerFirst } from '@/shared/ui/lowerFirst';
 import { useWords } from '@/shared/ui/useWords';
 import { useGateTime } from './useGateTime';
 
 /** The text of a button that a gate holds: what to do first, or what prevents it. */
-export function heldText({ by, title, why }: Held, say: (message: Message) => string): string {
+export function heldText(
+  { by, title, why }: GateRefusal,
+  say: (message: Message) => string,
+): string {
   const [first] = why;
-  if (by === 'open') return `${why.length} to do first: ${first ? lowered(say(first)) : ''}`;
+  if (by === 'open') return `${why.length} to do first: ${first ? lowerFirst(say(first)) : ''}`;
   if (by === 'cure' && first) return say(first).replace(/\.$/, '');
   return say(title);
 }
@@ -26,7 +29,7 @@ export function OpenRunSheet({ id, view, plan }: StationProps): ReactNode {
   const left = tasks.length - (at ?? tasks.length);
   return (
     <PrimaryButton
-      label={task ? `Run, ${left} to do: ${lowered(say(task.step.title))}` : 'Run: sign off'}
+      label={task ? `Run, ${left} to do: ${lowerFirst(say(task.step.title))}` : 'Run: sign off'}
       onPress={() => router.navigate(`/repair/${id}/run`)}
       testID="to-run"
     />

@@ -1,10 +1,10 @@
 import type { LeftoverOffer } from '@kelmot/contract';
-import { say, type Plan, type Supply } from '@kelmot/core';
+import { formatQuantity, type Plan, type Supply } from '@kelmot/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v5 as uuidv5 } from 'uuid';
-import { Refused } from '@/shared/repair/Refused';
+import { RejectedCommands } from '@/shared/repair/RejectedCommands';
 import { useLeftoversQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
 import { useSend } from '@/store/useSend';
@@ -24,12 +24,12 @@ const packText = ({ picks }: Supply): string =>
 /** A leftover that another job could use: the job, its amount, and the time left. */
 function Offer({ offer }: { offer: LeftoverOffer }) {
   const { units } = useWords();
-  const takes = say(offer.takes, offer.quantity, units);
-  const left = say(offer.left, offer.quantity, units);
+  const takes = formatQuantity(offer.takes, offer.quantity, units);
+  const left = formatQuantity(offer.left, offer.quantity, units);
   const when =
     offer.withinMin === null
       ? 'from the pack'
-      : `within ${say(offer.withinMin, 'time')} of the mix`;
+      : `within ${formatQuantity(offer.withinMin, 'time')} of the mix`;
   return (
     <LinkButton
       label={`What is left would do ${offer.tag}, ${offer.title}: ${takes} of ${left}, ${when}`}
@@ -50,7 +50,7 @@ function Row({
 }) {
   const { units, tell } = useWords();
   const figure = plan.figures[`supply.${supply.id}`];
-  const amount = say(supply.amount, supply.quantity, units);
+  const amount = formatQuantity(supply.amount, supply.quantity, units);
   return (
     <View role="listitem" className="border-b border-rule py-2" testID={`supply-${supply.id}`}>
       <View className="flex-row items-baseline justify-between gap-3">
@@ -65,7 +65,7 @@ function Row({
       </Txt>
       {supply.leftover !== null && supply.leftover > 0 && supply.role !== 'aid' ? (
         <Txt as="label">
-          {say(supply.leftover, supply.quantity, units)} left over. {supply.keep}
+          {formatQuantity(supply.leftover, supply.quantity, units)} left over. {supply.keep}
         </Txt>
       ) : null}
       {offers
@@ -109,7 +109,7 @@ function TakeOff({ plan, repairId, planId }: { plan: Plan; repairId: string; pla
   };
   return (
     <View className="gap-1 pt-2">
-      <Refused waiting={own} />
+      <RejectedCommands waiting={own} />
       <SecondaryButton label="Take these off the shelf" testID="take-off-shelf" onPress={take} />
       {said ? (
         <Txt role="status" testID="taken-off">

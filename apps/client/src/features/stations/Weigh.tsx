@@ -1,7 +1,7 @@
 import { scaleText, type RepairView } from '@kelmot/contract';
 import {
   roundFigure,
-  say,
+  formatQuantity,
   shownUnit,
   type Plan,
   type PlanBatch,
@@ -64,7 +64,7 @@ function Part({
           {same ? (
             <FigureText figure={worked} as="clock" />
           ) : (
-            <Txt as="clock">{say(grams, 'mass', units)}</Txt>
+            <Txt as="clock">{formatQuantity(grams, 'mass', units)}</Txt>
           )}
           {same && byVolume ? (
             <View className="flex-row items-baseline gap-1 pt-1">

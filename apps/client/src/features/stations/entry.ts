@@ -3,7 +3,7 @@ import {
   parseQuantity,
   PERMISSION_NAMES,
   readField,
-  say,
+  formatQuantity,
   sentence,
   shownUnit,
   type Hold,
@@ -75,8 +75,8 @@ function ambientEntry(units: UnitSystem): Entry {
 function readingEntry(step: Step, hold: HoldOf<'reading'>, units: UnitSystem): Entry {
   const label = sentence(hold.label, units);
   const limits = [
-    hold.min !== null ? `${say(hold.min, hold.quantity, units)} or more` : null,
-    hold.max !== null ? `${say(hold.max, hold.quantity, units)} or less` : null,
+    hold.min !== null ? `${formatQuantity(hold.min, hold.quantity, units)} or more` : null,
+    hold.max !== null ? `${formatQuantity(hold.max, hold.quantity, units)} or less` : null,
   ]
     .filter(Boolean)
     .join(', ');
@@ -127,7 +127,7 @@ function setEntry(step: Step, hold: HoldOf<'hardness' | 'thickness'>, units: Uni
         }
       : {
           label: `Thicknesses, ${symbol}`,
-          why: `${hold.minReadings} or more; mean ${say(hold.targetMm, 'length', units)}, none under four fifths of it`,
+          why: `${hold.minReadings} or more; mean ${formatQuantity(hold.targetMm, 'length', units)}, none under four fifths of it`,
           placeholder: '',
           wrong: `Type thicknesses in ${symbol} with spaces between, each over 0.`,
         };

@@ -12,7 +12,7 @@ import {
 import type { MixCheck } from '@kelmot/core/mix/mixCheck';
 import { useAppSelector } from '@/store/hooks';
 import { useWords } from '@/shared/ui/useWords';
-import { lowered } from '@/shared/ui/lowered';
+import { lowerFirst } from '@/shared/ui/lowerFirst';
 import { heldText } from './StepsStation';
 import { useGateTime } from './useGateTime';
 
@@ -46,7 +46,7 @@ export const batchName = (
   { no }: Pick<PlanBatch, 'no'>,
   say: (message: Message) => string,
 ): string => {
-  const name = lowered(say(round.name));
+  const name = lowerFirst(say(round.name));
   const { length } = round.batches;
   return length > 1
     ? `${name}, ${round.batches.findIndex((b) => b.no === no) + 1} of ${length}`

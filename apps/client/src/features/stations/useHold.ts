@@ -12,7 +12,7 @@ import { pickPicture } from '@/offline/picture';
 import { textsDropped, textTyped } from '@/store/drafts';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { goToFirstWrong } from '@/shared/ui/keyboard';
-import { lowered } from '@/shared/ui/lowered';
+import { lowerFirst } from '@/shared/ui/lowerFirst';
 import { useWords } from '@/shared/ui/useWords';
 import { entryOf, type Entry } from './entry';
 
@@ -67,7 +67,7 @@ export function useHold({ step, view, plan, repair, batchNo = null }: HoldProps)
   const read = entry?.read(typed);
   const boxes = entry?.frames.flatMap((frame) => frame.boxes) ?? [];
   const { hold } = step;
-  const title = lowered(say(step.title));
+  const title = lowerFirst(say(step.title));
 
   const photograph = async () => {
     setFailed(null);
@@ -124,13 +124,13 @@ export function useHold({ step, view, plan, repair, batchNo = null }: HoldProps)
     return { ...common, label: entry.label, hint: entry.hint, testID: entry.testID, sign: 'tick' };
   if (hold?.kind === 'photo') {
     const taken = view.readings.some((r) => r.stepId === step.id);
-    const label = taken ? 'Take another' : `Photograph: ${lowered(say(hold.label))}`;
+    const label = taken ? 'Take another' : `Photograph: ${lowerFirst(say(hold.label))}`;
     return { ...common, label, testID: `photo-${step.id}`, sign: 'next' };
   }
   if (hold?.kind === 'countdown') {
     const label =
       waitEnd(step, view) === null
-        ? `Start: ${lowered(say(hold.label))}, ${formatDuration(hold.minutes)}`
+        ? `Start: ${lowerFirst(say(hold.label))}, ${formatDuration(hold.minutes)}`
         : 'Start it again';
     return { ...common, label, testID: `start-${step.id}`, sign: 'next' };
   }

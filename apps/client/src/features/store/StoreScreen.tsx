@@ -3,7 +3,7 @@ import {
   MILESTONE_NAMES,
   MilestoneId,
   mixText,
-  say,
+  formatQuantity,
   STRAIN_NAMES,
   SUBSTRATE_NAMES,
   type Card,
@@ -15,7 +15,7 @@ import { FlatList, Pressable, ScrollView, View } from 'react-native';
 import { Frame } from '@/features/frame';
 import { errorText, useCardsQuery } from '@/store/api';
 import { useShelf } from '@/store/useShelf';
-import { Refused } from '@/shared/repair/Refused';
+import { RejectedCommands } from '@/shared/repair/RejectedCommands';
 import { useAppSelector } from '@/store/hooks';
 import { CardEdit, CardTools } from './CardTools';
 import { Shelf, shelfText } from './Shelf';
@@ -43,16 +43,16 @@ function Line({ name, text }: { name: string; text: string }) {
 function SystemFigures({ card }: { card: SystemCard }) {
   const units = useAppSelector((s) => s.settings.units);
   const { mix, service, layer, ambient } = card;
-  const temp = (x: number) => say(x, 'temperature', units);
+  const temp = (x: number) => formatQuantity(x, 'temperature', units);
   return (
     <View className="pb-3">
       <Line name="Made ready" text={mixText(mix)} />
-      <Line name="Mix" text={`${say(mix.mixMinutes, 'time')}. ${mix.mixedSign}.`} />
+      <Line name="Mix" text={`${formatQuantity(mix.mixMinutes, 'time')}. ${mix.mixedSign}.`} />
       <Line name="Heat" text={`dry ${temp(service.dryHeatC)}, wet ${temp(service.wetHeatC)}`} />
       {card.postCure ? (
         <Line
           name="Post-cure"
-          text={`${say(card.postCure.minutes, 'time')} at ${temp(card.postCure.tempC)}; without it ${temp(card.postCure.withoutC)}`}
+          text={`${formatQuantity(card.postCure.minutes, 'time')} at ${temp(card.postCure.tempC)}; without it ${temp(card.postCure.withoutC)}`}
         />
       ) : null}
       <Line
@@ -61,7 +61,7 @@ function SystemFigures({ card }: { card: SystemCard }) {
       />
       <Line
         name="One coat"
-        text={`level ${say(layer.maxMm.level, 'length', units)}, vertical ${say(layer.maxMm.vertical, 'length', units)}, overhead ${say(layer.maxMm.overhead, 'length', units)}`}
+        text={`level ${formatQuantity(layer.maxMm.level, 'length', units)}, vertical ${formatQuantity(layer.maxMm.vertical, 'length', units)}, overhead ${formatQuantity(layer.maxMm.overhead, 'length', units)}`}
       />
       <Line
         name="Holds on"
@@ -90,7 +90,9 @@ function SystemFigures({ card }: { card: SystemCard }) {
               <Line
                 key={id}
                 name={MILESTONE_NAMES[id]}
-                text={points.map((p) => `${temp(p.tempC)} ${say(p.minutes, 'time')}`).join(', ')}
+                text={points
+                  .map((p) => `${temp(p.tempC)} ${formatQuantity(p.minutes, 'time')}`)
+                  .join(', ')}
               />,
             ]
           : [];
@@ -123,7 +125,7 @@ function CardDetail({ card }: { card: Card }) {
 }
 
 const packsText = (card: Card) =>
-  card.packs.map((p) => `${p.label} ${say(p.price, 'money')}`).join(', ');
+  card.packs.map((p) => `${p.label} ${formatQuantity(p.price, 'money')}`).join(', ');
 
 function CardRow({ card, shelf }: { card: Card; shelf: string | null }) {
   const [open, setOpen] = useState(false);
@@ -221,7 +223,7 @@ export function StoreScreen() {
         </Txt>
         <Txt as="label">Example figures. Replace with your supplier’s data sheet.</Txt>
       </View>
-      <Refused waiting={queue.filter((w) => !('repairId' in w.command))} />
+      <RejectedCommands waiting={queue.filter((w) => !('repairId' in w.command))} />
       {isLoading ? <Skeleton rows={6} /> : null}
       {error && !cards ? <Failed say={errorText(error)} retry={() => void refetch()} /> : null}
       {cards?.length === 0 ? (

@@ -1,5 +1,5 @@
 import type { Asset } from '@kelmot/contract';
-import { ASSET_MOST, echoed, type SurveyDraft } from '@kelmot/core';
+import { ASSET_MOST, shortened, type SurveyDraft } from '@kelmot/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useAssetsQuery } from '@/store/api';
@@ -120,7 +120,9 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
             ) : null}
           </View>
           <LinkButton
-            label={needle && found.length === 0 ? `Enter “${echoed(q)}” as new` : 'Enter a new one'}
+            label={
+              needle && found.length === 0 ? `Enter “${shortened(q)}” as new` : 'Enter a new one'
+            }
             testID="asset-new"
             onPress={() => {
               setAsNew(true);

@@ -15,7 +15,7 @@ import { router } from 'expo-router';
 import { memo, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { Refused } from '@/shared/repair/Refused';
+import { RejectedCommands } from '@/shared/repair/RejectedCommands';
 import { StationFrame } from '@/features/frame';
 import type { OpenRepair } from '@/shared/repair/useRepair';
 import { useSiteQuery } from '@/store/api';
@@ -30,7 +30,7 @@ import { SectionView } from '@/shared/ui/SectionView';
 import { Txt } from '@/shared/ui/Txt';
 import { draftOf, newDraft } from './draftOf';
 import { FromPlanFile } from './FromPlanFile';
-import { Replan } from './Replan';
+import { PlanChangePreview } from './PlanChangePreview';
 import { useDraftBase } from './useDraftBase';
 import { SurveyForm } from './SurveyForm';
 
@@ -196,7 +196,7 @@ const Surveyed = memo(function Surveyed({
         />
       }
     >
-      {repair ? <Refused waiting={repair.waiting} /> : null}
+      {repair ? <RejectedCommands waiting={repair.waiting} /> : null}
       {wrong ? (
         <View role="alert" className="border-b border-rule px-4 py-3" testID="survey-issues">
           <Txt as="inline" className="text-oxideInk">
@@ -213,7 +213,7 @@ const Surveyed = memo(function Surveyed({
           </Txt>
         </View>
       ) : null}
-      {view && changed && !begun ? <Replan view={view} survey={survey} /> : null}
+      {view && changed && !begun ? <PlanChangePreview view={view} survey={survey} /> : null}
       <SurveyForm
         draftKey={draftKey}
         draft={draft}

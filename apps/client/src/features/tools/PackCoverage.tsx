@@ -2,7 +2,7 @@ import {
   familyOf,
   packCoverage,
   readField,
-  say,
+  formatQuantity,
   type Card,
   type FamilyId,
   type SystemCard,
@@ -83,12 +83,20 @@ export function PackCoverage({ card }: { card: SystemCard }) {
         >
           <Big label="whole ones" text={String(answer.count)} id="far-count" />
           {answer.lengthMm === null ? null : (
-            <Big label="length" text={say(answer.lengthMm, 'run', units)} id="far-length" />
+            <Big
+              label="length"
+              text={formatQuantity(answer.lengthMm, 'run', units)}
+              id="far-length"
+            />
           )}
           {answer.areaMm2 === null ? null : (
-            <Big label="area" text={say(answer.areaMm2, 'area', units)} id="far-area" />
+            <Big label="area" text={formatQuantity(answer.areaMm2, 'area', units)} id="far-area" />
           )}
-          <Big label="one takes" text={say(answer.each, answer.quantity, units)} id="far-each" />
+          <Big
+            label="one takes"
+            text={formatQuantity(answer.each, answer.quantity, units)}
+            id="far-each"
+          />
         </View>
       ) : answer && Object.keys(errors).length === 0 ? (
         <FieldError error={answer.why} />

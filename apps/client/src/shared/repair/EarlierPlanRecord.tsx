@@ -4,7 +4,7 @@ import { keptRead } from '@/store/outbox';
 import { SecondaryButton } from '@/shared/ui/Button';
 import { StopMark } from '@/shared/ui/marks';
 import { Txt } from '@/shared/ui/Txt';
-import { NAMES } from './Refused';
+import { COMMAND_NAMES } from './RejectedCommands';
 
 /** Records that the server kept with an earlier plan, because they were made on it; shown until read. */
 export function EarlierPlanRecord({ id }: { id: string }) {
@@ -26,7 +26,7 @@ export function EarlierPlanRecord({ id }: { id: string }) {
           </Txt>
           {own.map((k) => (
             <Txt key={k.id}>
-              Kept with plan {k.plan}, on which it was recorded: {NAMES[k.type]}.
+              Kept with plan {k.plan}, on which it was recorded: {COMMAND_NAMES[k.type]}.
             </Txt>
           ))}
           <Txt as="label">It does not count for the new plan. It stands at Accept.</Txt>

@@ -10,7 +10,7 @@ import {
   type RoundStrip,
 } from '@kelmot/core';
 import { useMemo } from 'react';
-import { useLaterChunk } from '@/shared/beyond/useLaterChunk';
+import { useLaterChunk } from '@/shared/laterChunk/useLaterChunk';
 import { useRepairsInfiniteQuery, type RepairsQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
 import { useAtTime, useClock } from '@/shared/ui/useNow';
@@ -142,7 +142,9 @@ export function useBenchRows(query: ListQuery) {
     const list = benchRowsOf(rows, now, zone);
     return query.status === 'open' ? list.sort(sooner) : list;
   }, [rows, now, zone, query.status]);
-  const ends = benchRows.flatMap(({ act }) => (act?.clockTo && act.clockTo > now ? act.clockTo : []));
+  const ends = benchRows.flatMap(({ act }) =>
+    act?.clockTo && act.clockTo > now ? act.clockTo : [],
+  );
   useAtTime(Math.min(...ends, (Math.floor(now / MINUTE) + 1) * MINUTE), renew);
   return { ...result, benchRows, now };
 }

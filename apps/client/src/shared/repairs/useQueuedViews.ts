@@ -1,6 +1,6 @@
 import type { RepairView } from '@kelmot/contract';
 import { useMemo } from 'react';
-import { useLaterChunk } from '@/shared/beyond/useLaterChunk';
+import { useLaterChunk } from '@/shared/laterChunk/useLaterChunk';
 import { useDevice } from '@/shared/repair/useDevice';
 import { useAppSelector } from '@/store/hooks';
 import { isCommand } from '@/store/outbox';

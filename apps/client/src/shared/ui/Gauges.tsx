@@ -1,4 +1,4 @@
-import { say } from '@kelmot/core';
+import { formatQuantity } from '@kelmot/core';
 import { View } from 'react-native';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useAppSelector } from '@/store/hooks';
@@ -23,7 +23,7 @@ export function DewGauge({ width, dewPointC, surfaceC, goFromC, go }: DewGaugePr
     { length: Math.floor(hi) - Math.ceil(lo) + 1 },
     (_, i) => Math.ceil(lo) + i,
   );
-  const text = (t: number) => say(t, 'temperature', units);
+  const text = (t: number) => formatQuantity(t, 'temperature', units);
   const colour = go ? c.moss : c.oxide;
   const ink = go ? c.mossInk : c.oxideInk;
   const near =

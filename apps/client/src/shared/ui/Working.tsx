@@ -1,4 +1,4 @@
-import { fig, show, type Figure, type WorkingLine } from '@kelmot/core';
+import { formatFigure, figureAndUnit, type Figure, type WorkingLine } from '@kelmot/core';
 import { ScrollView, View } from 'react-native';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { workingShown } from '@/store/view';
@@ -10,7 +10,7 @@ import { useDialog } from './useDialog';
 export type NamePath = (path: string) => string;
 
 const valueText = (value: number | string, unit: string): string =>
-  `${typeof value === 'number' ? fig(value) : value}${unit ? ` ${unit}` : ''}`;
+  `${typeof value === 'number' ? formatFigure(value) : value}${unit ? ` ${unit}` : ''}`;
 
 /** The lines of a calculation, as a person would write them. */
 export function WorkingRows({ lines }: { lines: readonly WorkingLine[] }) {
@@ -46,7 +46,7 @@ export function WorkingLines({
   onPath?: (path: string) => void;
 }) {
   const units = useAppSelector((s) => s.settings.units);
-  const shown = show(figure.value, figure.quantity, units);
+  const shown = figureAndUnit(figure.value, figure.quantity, units);
   return (
     <View className="gap-3">
       <View className="flex-row items-baseline justify-between border-b border-ink pb-2">

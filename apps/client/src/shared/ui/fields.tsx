@@ -1,5 +1,5 @@
 import {
-  say,
+  formatQuantity,
   shownUnit,
   type ChoiceField,
   type Field,
@@ -192,12 +192,12 @@ function QuantityBox({
         <>
           <Step
             sign="−"
-            label={`${field.label}: less by ${say(field.step, field.quantity)}`}
+            label={`${field.label}: less by ${formatQuantity(field.step, field.quantity)}`}
             onPress={() => nudge(-field.step)}
           />
           <Step
             sign="+"
-            label={`${field.label}: more by ${say(field.step, field.quantity)}`}
+            label={`${field.label}: more by ${formatQuantity(field.step, field.quantity)}`}
             onPress={() => nudge(field.step)}
           />
         </>

@@ -3,7 +3,7 @@ import { boltSequence } from '../../geometry/boltSequence';
 import { m, mm } from '../../message/message';
 import {
   hardness,
-  handBack,
+  returnToService,
   lookAndTap,
   pressureFigures,
   pressureSteps,
@@ -246,7 +246,7 @@ export const method: Method<FlangeSurvey> = {
           { does: 'finish', uses: ['gasket'], figures: ['bolts'] },
         ),
         ...pressureSteps(work, ready),
-        ...handBack(work, LOOK_DAYS[survey.intent]),
+        ...returnToService(work, LOOK_DAYS[survey.intent]),
       ],
       needs: [
         degreaserNeed(work, m('the face and its edge')),

@@ -1,4 +1,4 @@
-import { size, walled } from '../../section/parts';
+import { size, wallSpec } from '../../section/parts';
 import { type Lettering, type SectionSpec } from '../../section/spec';
 import { type FlangeSurvey } from './survey';
 
@@ -7,7 +7,7 @@ type Damage = FlangeSurvey['damages'][number];
 /** One damage as it is drawn. */
 export const section = (d: Damage, text: Lettering): SectionSpec =>
   d.shape === 'ring'
-    ? walled(
+    ? wallSpec(
         'Flange face',
         (d.outerMm - d.innerMm) / 2,
         text((d.outerMm - d.innerMm) / 2, 'outerMm', 'innerMm'),
@@ -18,4 +18,4 @@ export const section = (d: Damage, text: Lettering): SectionSpec =>
           notes: [`⌀ ${text(d.innerMm, 'innerMm')} to ${text(d.outerMm, 'outerMm')}`],
         },
       )
-    : walled('Gouge', d.lengthMm, size(text, d), d, text, { former: true });
+    : wallSpec('Gouge', d.lengthMm, size(text, d), d, text, { former: true });

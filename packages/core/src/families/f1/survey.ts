@@ -4,7 +4,7 @@ import { METALS } from '../../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
 import type { RefusalReason } from '../../survey/refusal';
-import { pressureFields, skin, strainsOf } from '../../survey/found';
+import { pressureFields, skin, strainsOf } from '../../survey/forgotten';
 import { surveyOf } from '../../family/family';
 import { amount, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import {

@@ -1,5 +1,5 @@
 import { joined, m, mm } from '../../message/message';
-import { hardness, handBack, lookAndTap } from '../../methods/accept';
+import { hardness, returnToService, lookAndTap } from '../../methods/accept';
 import { cleanTools, mainSpec } from '../../methods/build';
 import {
   CRACK_FIGURES,
@@ -159,7 +159,7 @@ export const method: Method<YardCrackSurvey> = {
           ]),
           { does: 'tidy' },
         ),
-        ...handBack(work, LOOK_DAYS[survey.intent]),
+        ...returnToService(work, LOOK_DAYS[survey.intent]),
       ],
       needs: [...crackNeeds(work, survey.damages), ...heldNeeds(work)],
       figures: () => crackFigures(work, survey.damages),

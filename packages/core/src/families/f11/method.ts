@@ -1,7 +1,7 @@
 import type { Worked } from '../../calc/calc';
 import { injection, type Injection } from '../../cracks/injection';
 import { m, minutes, mm } from '../../message/message';
-import { handBack, lookAndTap } from '../../methods/accept';
+import { returnToService, lookAndTap } from '../../methods/accept';
 import { cleanTools, mainSpec } from '../../methods/build';
 import { crackNeeds, rodStep } from '../../methods/crack';
 import { leave, waitFor } from '../../methods/cure';
@@ -112,7 +112,7 @@ function surfaceDraft(work: W): Draft {
       leave(work, main),
       lookAndTap(ready, 'Stuck to both walls, no bubble, no gap.'),
       head(),
-      ...handBack(work, LOOK_DAYS[survey.intent]),
+      ...returnToService(work, LOOK_DAYS[survey.intent]),
     ],
     needs: [...crackNeeds(work, survey.damages), ...heldNeeds(work)],
     figures: () => [],
@@ -305,7 +305,7 @@ function injectedDraft(work: W): Draft {
         ),
       ]),
       head(),
-      ...handBack(work, LOOK_DAYS[survey.intent]),
+      ...returnToService(work, LOOK_DAYS[survey.intent]),
     ],
     needs: [
       {

@@ -1,4 +1,4 @@
-import { holed } from '../../section/parts';
+import { throughSpec } from '../../section/parts';
 import { type Lettering, type SectionSpec } from '../../section/spec';
 import { type WallCrackSurvey } from './survey';
 
@@ -6,9 +6,16 @@ type Damage = WallCrackSurvey['damages'][number];
 
 /** One damage as it is drawn. */
 export const section = (d: Damage, text: Lettering): SectionSpec =>
-  holed('Wall crack', d.widthMm, text(d.widthMm, 'widthMm'), d.wallMm, text(d.wallMm, 'wallMm'), {
-    bite: 'crack',
-    cover: { lapMm: 25, thickMm: 3, plies: 1 },
-    ports: true,
-    notes: [d.shape === 'through' ? 'seen from above' : 'one face only'],
-  });
+  throughSpec(
+    'Wall crack',
+    d.widthMm,
+    text(d.widthMm, 'widthMm'),
+    d.wallMm,
+    text(d.wallMm, 'wallMm'),
+    {
+      bite: 'crack',
+      cover: { lapMm: 25, thickMm: 3, plies: 1 },
+      ports: true,
+      notes: [d.shape === 'through' ? 'seen from above' : 'one face only'],
+    },
+  );

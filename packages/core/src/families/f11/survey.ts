@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { m } from '../../message/message';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
-import { frost, strainsOf } from '../../survey/found';
+import { frost, strainsOf } from '../../survey/forgotten';
 import { surveyOf } from '../../family/family';
 import { flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import {

@@ -1,6 +1,6 @@
 import { line } from '../../calc/calc';
 import { joined, m, minutes, mm } from '../../message/message';
-import { fingernail, handBack, lookAndTap } from '../../methods/accept';
+import { fingernail, returnToService, lookAndTap } from '../../methods/accept';
 import { cleanTools, coatRounds, coatSteps } from '../../methods/build';
 import { leave } from '../../methods/cure';
 import { isolate, protect, removeOld } from '../../methods/begin';
@@ -186,7 +186,7 @@ export const method: Method<TankSurvey> = {
             wrong: [wrong('It weeps', 'Empty, dry, key, lay over from the outside.')],
           },
         ),
-        ...handBack(work, LOOK_DAYS[survey.intent]),
+        ...returnToService(work, LOOK_DAYS[survey.intent]),
       ],
       needs: [
         degreaserNeed(work, m('the shell')),

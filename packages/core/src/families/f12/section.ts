@@ -1,4 +1,4 @@
-import { holed } from '../../section/parts';
+import { throughSpec } from '../../section/parts';
 import { type Lettering, type SectionSpec } from '../../section/spec';
 import { type TankSurvey } from './survey';
 
@@ -9,8 +9,8 @@ export const section = (d: Damage, text: Lettering): SectionSpec => {
   const wall = text(d.wallMm, 'wallMm');
   const cover = { lapMm: Math.max(15, d.wallMm * 3), thickMm: d.wallMm / 2, plies: 1 };
   return d.shape === 'hole'
-    ? holed('Hole', d.diameterMm, text(d.diameterMm, 'diameterMm'), d.wallMm, wall, { cover })
-    : holed('Crack', d.widthMm, text(d.widthMm, 'widthMm'), d.wallMm, wall, {
+    ? throughSpec('Hole', d.diameterMm, text(d.diameterMm, 'diameterMm'), d.wallMm, wall, { cover })
+    : throughSpec('Crack', d.widthMm, text(d.widthMm, 'widthMm'), d.wallMm, wall, {
         bite: 'vee',
         cover,
       });

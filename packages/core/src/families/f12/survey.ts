@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
-import { soft } from '../../survey/found';
+import { soft } from '../../survey/forgotten';
 import { surveyOf } from '../../family/family';
 import { flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { body, crackWidth, grownArea, parentOf, pathsOf, wall } from '../../survey/parts';

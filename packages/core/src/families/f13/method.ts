@@ -1,6 +1,6 @@
 import { line } from '../../calc/calc';
 import { m, mm } from '../../message/message';
-import { handBack, lookAndTap } from '../../methods/accept';
+import { returnToService, lookAndTap } from '../../methods/accept';
 import { cleanTools, mainSpec } from '../../methods/build';
 import { leave } from '../../methods/cure';
 import { mixSteps, mixTouch } from '../../methods/mix';
@@ -280,6 +280,9 @@ export const method: Method<SumpSurvey> = {
   removal: () => [m('Drain it, chisel along the bed, lift; grind off what stays.')],
   draft: (work) => {
     const made = draft(work);
-    return { ...made, steps: [...made.steps, ...handBack(work, LOOK_DAYS[work.survey.intent])] };
+    return {
+      ...made,
+      steps: [...made.steps, ...returnToService(work, LOOK_DAYS[work.survey.intent])],
+    };
   },
 };

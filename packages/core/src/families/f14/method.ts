@@ -1,14 +1,14 @@
 import { line } from '../../calc/calc';
 import { gritLadder } from '../../film/gritLadder';
 import { celsius, m, mm, q } from '../../message/message';
-import { fingernail, handBack, lookAndTap, thickness } from '../../methods/accept';
+import { fingernail, returnToService, lookAndTap, thickness } from '../../methods/accept';
 import {
   cleanTools,
   coatRounds,
   coatSteps,
   mainSpec,
   overcoat,
-  strikes,
+  isStruckFlush,
 } from '../../methods/build';
 import { leave } from '../../methods/cure';
 import { filmRound, wetUmOf } from '../../methods/film';
@@ -82,7 +82,7 @@ export const method: Method<PanelSurvey> = {
               purpose: 'paste',
               title: m('Film paste'),
               areaMm2: 0,
-              overfillPct: strikes(work) ? 0 : work.site.overfillPct,
+              overfillPct: isStruckFlush(work) ? 0 : work.site.overfillPct,
               touches: [
                 mixTouch(card),
                 { name: 'level-fill', placing: 1 },
@@ -243,7 +243,7 @@ export const method: Method<PanelSurvey> = {
         ...(paints(work)
           ? [thickness(work.buildMm, 3, m('Film gauge for this parent, three places or more.'))]
           : []),
-        ...handBack(work, LOOK_DAYS[survey.intent]),
+        ...returnToService(work, LOOK_DAYS[survey.intent]),
       ],
       needs: [
         wipeNeed(work, m('the sanded spot')),

@@ -1,4 +1,4 @@
-import { size, walled } from '../../section/parts';
+import { size, wallSpec } from '../../section/parts';
 import { type Lettering, type SectionSpec } from '../../section/spec';
 import { type PanelSurvey } from './survey';
 
@@ -7,7 +7,7 @@ type Damage = PanelSurvey['damages'][number];
 /** One damage as it is drawn. */
 export const section = (d: Damage, text: Lettering): SectionSpec => {
   const depthMm = d.shape === 'spot' ? d.depthMm : d.filmUm / 1000;
-  return walled(
+  return wallSpec(
     d.shape === 'spot' ? 'Eroded spot' : 'Bare spot',
     d.lengthMm,
     size(text, d),

@@ -1,7 +1,7 @@
 import { line } from '../../calc/calc';
 import { uvPasses } from '../../film/uvPasses';
 import { joined, m, minutes, mm } from '../../message/message';
-import { handBack, lookAndTap } from '../../methods/accept';
+import { returnToService, lookAndTap } from '../../methods/accept';
 import { cleanTools, mainSpec } from '../../methods/build';
 import { leave } from '../../methods/cure';
 import { mixSteps, mixTouch } from '../../methods/mix';
@@ -232,7 +232,7 @@ export const method: Method<BoardSurvey> = {
           ),
           { after: ready },
         ),
-        ...handBack(work, LOOK_DAYS[survey.intent]),
+        ...returnToService(work, LOOK_DAYS[survey.intent]),
       ],
       needs: [
         {

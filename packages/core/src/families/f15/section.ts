@@ -1,4 +1,4 @@
-import { holed, size } from '../../section/parts';
+import { throughSpec, size } from '../../section/parts';
 import { type Lettering, type SectionSpec } from '../../section/spec';
 import { type BoardSurvey } from './survey';
 
@@ -6,6 +6,6 @@ type Damage = BoardSurvey['damages'][number];
 
 /** One damage as it is drawn. */
 export const section = (d: Damage, text: Lettering): SectionSpec =>
-  holed('Burn', d.lengthMm, size(text, d), d.depthMm, text(d.depthMm, 'depthMm'), {
+  throughSpec('Burn', d.lengthMm, size(text, d), d.depthMm, text(d.depthMm, 'depthMm'), {
     pins: d.pins,
   });

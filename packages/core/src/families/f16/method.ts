@@ -1,7 +1,7 @@
 import { line } from '../../calc/calc';
 import { rubberCrumb } from '../../mix/rubberCrumb';
 import { grams, m, mm } from '../../message/message';
-import { fingernail, handBack, lookAndTap } from '../../methods/accept';
+import { fingernail, returnToService, lookAndTap } from '../../methods/accept';
 import { cleanTools, mainSpec } from '../../methods/build';
 import { leave } from '../../methods/cure';
 import { mixSteps, mixTouch } from '../../methods/mix';
@@ -202,7 +202,7 @@ export const method: Method<MattingSurvey> = {
             },
           },
         ),
-        ...handBack(work, LOOK_DAYS[survey.intent]),
+        ...returnToService(work, LOOK_DAYS[survey.intent]),
       ],
       needs: [
         { kind: 'aid', use: 'release', for: m('the trowels'), areaMm2: MIST_MM2 },

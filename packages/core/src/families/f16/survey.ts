@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
-import { frost, strainsOf, wettedBy } from '../../survey/found';
+import { frost, strainsOf, wettedBy } from '../../survey/forgotten';
 import { surveyOf } from '../../family/family';
 import { flag, schemasOf, type DamageShape } from '../../survey/fields';
 import {

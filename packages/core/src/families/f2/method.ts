@@ -1,6 +1,6 @@
 import { m, mm } from '../../message/message';
 import {
-  handBack,
+  returnToService,
   hardness,
   holidayTest,
   holidayVolts,
@@ -9,7 +9,7 @@ import {
   pressureSteps,
   thickness,
 } from '../../methods/accept';
-import { cleanTools, coatRounds, coatSteps, strikes } from '../../methods/build';
+import { cleanTools, coatRounds, coatSteps, isStruckFlush } from '../../methods/build';
 import { leave } from '../../methods/cure';
 import { mixTouch } from '../../methods/mix';
 import { gradeMinutes } from '../../methods/pace';
@@ -87,7 +87,7 @@ export const method: Method<RebuildSurvey> = {
         ? undefined
         : machined
           ? m('Leave {allowance} on for the tool.', { allowance: mm(site.machiningMm) })
-          : strikes(work)
+          : isStruckFlush(work)
             ? m('Strike it flush to the template while soft; pull the tape while wet.')
             : m('Leave it proud by {over} %, pull the tape while wet.', { over: site.overfillPct }),
     });
@@ -107,7 +107,7 @@ export const method: Method<RebuildSurvey> = {
             : [s],
         )
       : coats;
-    const grinds = !machined && !formed && !strikes(work);
+    const grinds = !machined && !formed && !isStruckFlush(work);
     return {
       rounds,
       steps: [
@@ -211,7 +211,7 @@ export const method: Method<RebuildSurvey> = {
             ]
           : []),
         ...pressureSteps(work, ready),
-        ...handBack(work, LOOK_DAYS[survey.intent]),
+        ...returnToService(work, LOOK_DAYS[survey.intent]),
       ],
       needs: [
         degreaserNeed(work, m('the damage and round it')),

@@ -6,7 +6,7 @@ import { DRY_MEDIA, type Medium } from '../../materials/words';
 import type { SiteSettings } from '../../site/site';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf, type Body } from '../../survey/demand';
-import { pressureFields, skin, strainsOf } from '../../survey/found';
+import { pressureFields, skin, strainsOf } from '../../survey/forgotten';
 import { surveyOf } from '../../family/family';
 import { amountIfKnown, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { body, grownArea, parentOf, pathsOf } from '../../survey/parts';

@@ -2,7 +2,7 @@ import { line } from '../../calc/calc';
 import { clearanceBuild } from '../../geometry/clearanceBuild';
 import { PROOF_SHARE } from '../../inspect/shares';
 import { joined, m, minutes, mm, q } from '../../message/message';
-import { handBack, hardness, lookAndTap } from '../../methods/accept';
+import { returnToService, hardness, lookAndTap } from '../../methods/accept';
 import { cleanTools, coatRounds, coatSteps, mainSpec } from '../../methods/build';
 import { leave, waitFor } from '../../methods/cure';
 import { mixSteps, mixTouch } from '../../methods/mix';
@@ -310,7 +310,7 @@ export const method: Method<BracketSurvey> = {
           }),
         ),
         proof(work),
-        ...handBack(work, LOOK_DAYS[survey.intent]),
+        ...returnToService(work, LOOK_DAYS[survey.intent]),
       ],
       needs: [
         degreaserNeed(work, m('the break and round it')),

@@ -1,4 +1,4 @@
-import { holed, size, walled } from '../../section/parts';
+import { throughSpec, size, wallSpec } from '../../section/parts';
 import { type Lettering, type SectionSpec } from '../../section/spec';
 import { type BracketSurvey } from './survey';
 
@@ -6,12 +6,12 @@ type Damage = BracketSurvey['damages'][number];
 
 /** One damage as it is drawn. */
 export const section = (d: Damage, text: Lettering): SectionSpec => {
-  if (d.shape === 'chip') return walled('Chip', d.lengthMm, size(text, d), d, text);
+  if (d.shape === 'chip') return wallSpec('Chip', d.lengthMm, size(text, d), d, text);
   const wall = text(d.wallMm, 'wallMm');
   const cover = { lapMm: d.wallMm * 3, thickMm: d.buildMm, plies: 1 };
   return d.shape === 'hole'
-    ? holed('Hole', d.lengthMm, size(text, d), d.wallMm, wall, { cover })
-    : holed('Break', 1, '', d.wallMm, wall, {
+    ? throughSpec('Hole', d.lengthMm, size(text, d), d.wallMm, wall, { cover })
+    : throughSpec('Break', 1, '', d.wallMm, wall, {
         bite: 'crack',
         cover,
         notes: [`break ${text(d.lengthMm, 'lengthMm')} long`],

@@ -12,7 +12,7 @@ import {
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
 import type { RouteCondition } from '../../survey/refusal';
-import { dutyFields, skin, strainsOf } from '../../survey/found';
+import { dutyFields, skin, strainsOf } from '../../survey/forgotten';
 import { surveyOf } from '../../family/family';
 import {
   amount,

@@ -1,7 +1,7 @@
 import { line } from '../../calc/calc';
 import { m, ml, mm, type Message } from '../../message/message';
 import {
-  handBack,
+  returnToService,
   hardness,
   lookAndTap,
   pressureFigures,
@@ -215,7 +215,7 @@ export const method: Method<PipeLeakSurvey> = {
           m('A tag on the pipe: what, when, who, and when it is looked at again.'),
           { does: 'tidy' },
         ),
-        ...handBack(work, LOOK_DAYS[survey.intent]),
+        ...returnToService(work, LOOK_DAYS[survey.intent]),
       ],
       needs: [
         degreaserNeed(work, m('the pipe round the leak')),

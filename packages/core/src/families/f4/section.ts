@@ -1,4 +1,4 @@
-import { diameter, holed, wrapCover } from '../../section/parts';
+import { diameter, throughSpec, wrapCover } from '../../section/parts';
 import { type Lettering, type SectionSpec } from '../../section/spec';
 import { type PipeLeakSurvey } from './survey';
 
@@ -13,8 +13,8 @@ export const section = (d: Damage, text: Lettering): SectionSpec => {
     notes: [diameter(text, d.outsideDiameterMm)],
   };
   return d.shape === 'pinhole'
-    ? holed('Pinhole', d.diameterMm, text(d.diameterMm, 'diameterMm'), d.wallMm, wall, more)
-    : holed('Crack', d.widthMm, text(d.widthMm, 'widthMm'), d.wallMm, wall, {
+    ? throughSpec('Pinhole', d.diameterMm, text(d.diameterMm, 'diameterMm'), d.wallMm, wall, more)
+    : throughSpec('Crack', d.widthMm, text(d.widthMm, 'widthMm'), d.wallMm, wall, {
         ...more,
         bite: 'crack',
       });

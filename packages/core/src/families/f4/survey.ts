@@ -5,7 +5,7 @@ import { closingGroups, commonGroups, commonShape, commonUsual } from '../../sur
 import { demandOf, type Body } from '../../survey/demand';
 import { lineConditions, lineFields, lineRefusals } from '../../survey/line';
 import type { RefusalReason, RouteCondition } from '../../survey/refusal';
-import { skin, soft, strainsOf } from '../../survey/found';
+import { skin, soft, strainsOf } from '../../survey/forgotten';
 import { surveyOf } from '../../family/family';
 import { mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { body, crackWidth, outside, parentOf, pathsOf, wall } from '../../survey/parts';

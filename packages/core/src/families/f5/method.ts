@@ -1,7 +1,7 @@
 import { line } from '../../calc/calc';
 import { m, ml, mm, q } from '../../message/message';
 import {
-  handBack,
+  returnToService,
   hardness,
   lookAndTap,
   pressureFigures,
@@ -321,7 +321,7 @@ export const method: Method<PipeWrapSurvey> = {
           },
         ),
         ...pressureSteps(work, ready),
-        ...handBack(work, LOOK_DAYS[survey.intent]),
+        ...returnToService(work, LOOK_DAYS[survey.intent]),
       ],
       needs: [
         degreaserNeed(work, m('the pipe under the wrap')),

@@ -1,4 +1,4 @@
-import { diameter, holed, wrapCover } from '../../section/parts';
+import { diameter, throughSpec, wrapCover } from '../../section/parts';
 import { specOf, type Lettering, type SectionSpec } from '../../section/spec';
 import { type PipeWrapSurvey } from './survey';
 
@@ -12,7 +12,7 @@ export const section = (d: Damage, text: Lettering): SectionSpec => {
     notes: [diameter(text, d.outsideDiameterMm)],
   };
   if (d.shape === 'hole')
-    return holed(
+    return throughSpec(
       'Hole',
       d.diameterMm,
       text(d.diameterMm, 'diameterMm'),

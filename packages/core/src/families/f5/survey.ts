@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { METALS } from '../../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
-import { skin, strainsOf } from '../../survey/found';
+import { skin, strainsOf } from '../../survey/forgotten';
 import { surveyOf } from '../../family/family';
 import { amount, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { lineConditions, lineFields, lineRefusals } from '../../survey/line';

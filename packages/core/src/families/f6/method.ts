@@ -1,7 +1,7 @@
 import { line } from '../../calc/calc';
 import { beltPatch } from '../../geometry/beltPatch';
 import { m, minutes, mm, q } from '../../message/message';
-import { handBack, hardness, lookAndTap } from '../../methods/accept';
+import { returnToService, hardness, lookAndTap } from '../../methods/accept';
 import { cleanTools, mainSpec } from '../../methods/build';
 import { leave } from '../../methods/cure';
 import { filmRound } from '../../methods/film';
@@ -371,7 +371,7 @@ export const method: Method<BeltSurvey> = {
             ],
           },
         ),
-        ...handBack(work, LOOK_DAYS[survey.intent]),
+        ...returnToService(work, LOOK_DAYS[survey.intent]),
       ],
       needs: [
         degreaserNeed(work, m('the belt round the hole')),

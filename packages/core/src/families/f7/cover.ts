@@ -1,4 +1,4 @@
-import { handBack, lookAndTap } from '../../methods/accept';
+import { returnToService, lookAndTap } from '../../methods/accept';
 import { beforeMixing, heldNeeds } from '../../methods/gate';
 import { mixSteps, mixTouch } from '../../methods/mix';
 import { line } from '../../calc/calc';
@@ -214,7 +214,7 @@ export function coverDraft(work: W): Draft {
             ),
           ]),
       inflate(),
-      ...handBack(work, LOOK_DAYS[survey.intent]),
+      ...returnToService(work, LOOK_DAYS[survey.intent]),
     ],
     needs: [degreaserNeed(work, m('the sidewall')), ...heldNeeds(work)],
     figures: (): Figure[] => {

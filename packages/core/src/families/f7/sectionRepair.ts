@@ -1,4 +1,4 @@
-import { handBack } from '../../methods/accept';
+import { returnToService } from '../../methods/accept';
 import { beforeMixing, heldNeeds } from '../../methods/gate';
 import { mixSteps, mixTouch } from '../../methods/mix';
 import { line } from '../../calc/calc';
@@ -86,7 +86,7 @@ export function sectionDraft(work: W): Draft {
         { after: ready, does: 'finish' },
       ),
       inflate(),
-      ...handBack(work, LOOK_DAYS[survey.intent]),
+      ...returnToService(work, LOOK_DAYS[survey.intent]),
     ],
     needs: [degreaserNeed(work, m('the sidewall')), ...heldNeeds(work)],
     figures: () => {

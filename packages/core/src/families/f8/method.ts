@@ -1,6 +1,6 @@
 import { m, mm } from '../../message/message';
-import { handBack, hardness, lookAndTap } from '../../methods/accept';
-import { cleanTools, mainSpec, overfill, overcoat, strikes } from '../../methods/build';
+import { returnToService, hardness, lookAndTap } from '../../methods/accept';
+import { cleanTools, mainSpec, overfill, overcoat, isStruckFlush } from '../../methods/build';
 import {
   CRACK_FIGURES,
   crackFigures,
@@ -172,7 +172,7 @@ function mortar(work: W): { rounds: Round[]; steps: StepDraft[] } {
 
 function resin(work: W): { rounds: Round[]; steps: StepDraft[] } {
   const { card } = work;
-  const soft = strikes(work) && !isSealant(work);
+  const soft = isStruckFlush(work) && !isSealant(work);
   const gun = card.mix.kind === 'cartridge' || isSealant(work);
   const main = work.round(
     mainSpec(work, {
@@ -267,7 +267,7 @@ export const method: Method<FloorCrackSurvey> = {
     const made = isMortar(work) ? mortar(work) : resin(work);
     const last = made.rounds[made.rounds.length - 1] as Round;
     const ready = [notBefore(last, demand.needed)];
-    const grinds = !strikes(work) && !isMortar(work) && !isSealant(work);
+    const grinds = !isStruckFlush(work) && !isMortar(work) && !isSealant(work);
     const stone = made.rounds.reduce((s, r) => s + aggregateG(r), 0);
     return {
       rounds: made.rounds,
@@ -347,7 +347,7 @@ export const method: Method<FloorCrackSurvey> = {
             },
           },
         ),
-        ...handBack(work, LOOK_DAYS[survey.intent]),
+        ...returnToService(work, LOOK_DAYS[survey.intent]),
       ],
       needs: [
         degreaserNeed(work, m('the band along the crack')),

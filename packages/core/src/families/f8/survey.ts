@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { m } from '../../message/message';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
-import { frost, hotWash, strainsOf } from '../../survey/found';
+import { frost, hotWash, strainsOf } from '../../survey/forgotten';
 import { surveyOf } from '../../family/family';
 import { flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import {

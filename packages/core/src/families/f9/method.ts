@@ -1,6 +1,6 @@
-import { fig, line } from '../../calc/calc';
+import { formatFigure, line } from '../../calc/calc';
 import { m, mm, q } from '../../message/message';
-import { fingernail, handBack, lookAndTap } from '../../methods/accept';
+import { fingernail, returnToService, lookAndTap } from '../../methods/accept';
 import { cleanTools, overcoat } from '../../methods/build';
 import { leave, waitFor } from '../../methods/cure';
 import { filmRound, wetUmOf } from '../../methods/film';
@@ -51,7 +51,7 @@ export const method: Method<FloorPatchSurvey> = {
             line(
               'V',
               'cracks',
-              `${fig(cracksMm)}·${CHASE.widthMm}·${CHASE.depthMm}`,
+              `${formatFigure(cracksMm)}·${CHASE.widthMm}·${CHASE.depthMm}`,
               (cracksMm * CHASE.widthMm * CHASE.depthMm) / 1000,
               'ml',
               'survey',
@@ -249,7 +249,7 @@ export const method: Method<FloorPatchSurvey> = {
           ),
           { does: 'tidy' },
         ),
-        ...handBack(work, LOOK_DAYS[survey.intent]),
+        ...returnToService(work, LOOK_DAYS[survey.intent]),
       ],
       needs: [
         degreaserNeed(work, m('the floor')),

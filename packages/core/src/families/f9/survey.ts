@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { MEDIUM_NAMES, MEDIUM_PH } from '../../materials/words';
 import { demandOf, type ServiceNeed } from '../../survey/demand';
-import { frost, hotWash, strainsOf } from '../../survey/found';
+import { frost, hotWash, strainsOf } from '../../survey/forgotten';
 import { surveyOf } from '../../family/family';
 import {
   amountIfKnown,

@@ -1,4 +1,4 @@
-import { formatDuration, say } from '@kelmot/core';
+import { formatDuration, formatQuantity } from '@kelmot/core';
 import type { Exotherm, ExothermInput } from '@kelmot/core/cure/exotherm';
 import type { Readiness, ReadinessInput } from '@kelmot/core/cure/readiness';
 import type { ReactNode } from 'react';
@@ -101,7 +101,7 @@ export function ExothermChart({ input, answer, width }: PictureProps) {
     horizonMin,
   );
   const top = Math.ceil((Math.max(celsius(peakC), ...temps) + 5) / 40) * 40;
-  const peak = say(peakC, 'temperature', units);
+  const peak = formatQuantity(peakC, 'temperature', units);
   return (
     <View
       role="img"

@@ -1,4 +1,4 @@
-import { say } from '@kelmot/core';
+import { formatQuantity } from '@kelmot/core';
 import { mulberry32 } from '@kelmot/core/calc/random';
 import type { Injection, InjectionInput } from '@kelmot/core/cracks/injection';
 import { View } from 'react-native';
@@ -28,7 +28,7 @@ export function PortLayout({ input, answer, width }: PictureProps) {
   return (
     <View
       role="img"
-      aria-label={`${ports} ports ${say(spacingMm, 'length', units)} apart, from the lowest up`}
+      aria-label={`${ports} ports ${formatQuantity(spacingMm, 'length', units)} apart, from the lowest up`}
     >
       <Svg width={width} height={HEIGHT}>
         <Path d={`M${crack.join('L')}`} stroke={c.mossTint} strokeWidth={26} fill="none" />
@@ -60,15 +60,15 @@ export function PortLayout({ input, answer, width }: PictureProps) {
           strokeWidth={0.75}
         />
         <SvgText {...LETTER} x={x + 90} y={(y(0) + y(1)) / 2 + 5} fill={c.ink}>
-          {say(spacingMm, 'length', units)}
+          {formatQuantity(spacingMm, 'length', units)}
         </SvgText>
         <Line x1={x - 70} y1={top} x2={x - 70} y2={bottom} stroke={c.ink} strokeWidth={0.75} />
         <Path d={`M${x - 76} ${top}h12M${x - 76} ${bottom}h12`} stroke={c.ink} strokeWidth={1.25} />
         <SvgText {...LETTER} x={x - 78} y={HEIGHT / 2} textAnchor="end" fill={c.ink}>
-          {say(crackLengthMm, 'length', units)}
+          {formatQuantity(crackLengthMm, 'length', units)}
         </SvgText>
         <SvgText {...SMALL} x={x + 60} y={top + 5} fill={c.pencil}>
-          {`wall ${say(wallMm, 'length', units)}`}
+          {`wall ${formatQuantity(wallMm, 'length', units)}`}
         </SvgText>
         {ports > MOST_DRAWN ? (
           <SvgText {...SMALL} x={x + 60} y={top + 24} fill={c.pencil}>

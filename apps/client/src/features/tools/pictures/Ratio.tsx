@@ -1,4 +1,4 @@
-import { say } from '@kelmot/core';
+import { formatQuantity } from '@kelmot/core';
 import type { MixCheck, MixCheckInput } from '@kelmot/core/mix/mixCheck';
 import type { MixSplit } from '@kelmot/core/mix/mixSplit';
 import { View } from 'react-native';
@@ -20,7 +20,7 @@ export function RatioScale({ answer, width }: PictureProps) {
     { name: 'by volume', a: aMl, b: bMl, quantity: 'volume' as const },
     { name: 'by mass', a: aG, b: bG, quantity: 'mass' as const },
   ];
-  const text = (x: number, q: 'volume' | 'mass') => say(x, q, units);
+  const text = (x: number, q: 'volume' | 'mass') => formatQuantity(x, q, units);
   const label = rows
     .map((r) => `${r.name}: base ${text(r.a, r.quantity)}, hardener ${text(r.b, r.quantity)}`)
     .join('; ');
@@ -67,8 +67,8 @@ export function RatioCheck({ input, answer, width }: PictureProps) {
   const { deviationPct, verdict, addA_G, addB_G } = answer as MixCheck;
   const short =
     addB_G > 0
-      ? `${say(addB_G, 'mass', units)} of hardener`
-      : `${say(addA_G, 'mass', units)} of base`;
+      ? `${formatQuantity(addB_G, 'mass', units)} of hardener`
+      : `${formatQuantity(addA_G, 'mass', units)} of base`;
   return (
     <View className="items-center gap-1">
       <RatioGauge

@@ -1,4 +1,4 @@
-import { say, show } from '@kelmot/core';
+import { formatQuantity, figureAndUnit } from '@kelmot/core';
 import { goFromC, type AmbientGate, type AmbientGateInput } from '@kelmot/core/ambient/ambientGate';
 import type { DewPoint, DewPointInput } from '@kelmot/core/ambient/dewPoint';
 import { View } from 'react-native';
@@ -49,7 +49,9 @@ function Dial({
   return (
     <View
       role="img"
-      aria-label={hands.map((h) => `${h.name} ${say(h.at, 'temperature', units)}`).join(', ')}
+      aria-label={hands
+        .map((h) => `${h.name} ${formatQuantity(h.at, 'temperature', units)}`)
+        .join(', ')}
     >
       <Svg width={width} height={HEIGHT}>
         {go ? (
@@ -78,7 +80,7 @@ function Dial({
               />
               {t % (hi - lo > 50 ? 20 : 10) === 0 ? (
                 <SvgText {...SMALL} x={tx} y={ty + 5} textAnchor="middle" fill={c.pencil}>
-                  {show(t, 'temperature', units).figure}
+                  {figureAndUnit(t, 'temperature', units).figure}
                 </SvgText>
               ) : null}
             </G>
@@ -108,7 +110,7 @@ function Dial({
             textAnchor={i === 0 ? 'start' : i === hands.length - 1 ? 'end' : 'middle'}
             fill={h.colour}
           >
-            {`${h.name} ${say(h.at, 'temperature', units)}`}
+            {`${h.name} ${formatQuantity(h.at, 'temperature', units)}`}
           </SvgText>
         ))}
       </Svg>

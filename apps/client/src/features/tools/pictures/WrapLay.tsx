@@ -1,4 +1,4 @@
-import { say } from '@kelmot/core';
+import { formatQuantity } from '@kelmot/core';
 import type { WrapLay as Lay, WrapLayInput } from '@kelmot/core/wrap/wrapLay';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
@@ -30,7 +30,7 @@ export function WrapLayPicture({ input, answer, width }: PictureProps) {
   return (
     <View
       role="img"
-      aria-label={`${lay.passes} passes of ${Math.round(lay.turnsPerPass * 10) / 10} turns, ${say(lay.metres * 1000, 'length', units)} of tape`}
+      aria-label={`${lay.passes} passes of ${Math.round(lay.turnsPerPass * 10) / 10} turns, ${formatQuantity(lay.metres * 1000, 'length', units)} of tape`}
     >
       <Svg width={width} height={HEIGHT}>
         <Rect x={0} y={y0} width={width} height={pipe} fill={c.sheet} />
@@ -72,7 +72,7 @@ export function WrapLayPicture({ input, answer, width }: PictureProps) {
           strokeWidth={0.75}
         />
         <SvgText {...LETTER} x={width / 2} y={y0 - 24} textAnchor="middle" fill={c.ink}>
-          {say(given.axialLengthMm, 'length', units)}
+          {formatQuantity(given.axialLengthMm, 'length', units)}
         </SvgText>
         <SvgText {...SMALL} x={x0} y={y0 + pipe + 22} fill={c.pencil}>
           {`square turn, then ${Math.round((lay.turnsPerPass - 2) * 10) / 10} turns at ${given.overlapPct} % lap`}

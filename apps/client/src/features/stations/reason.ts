@@ -1,5 +1,0 @@
-import { LEAST_NOTE } from '@kelmot/contract';
-
-/** A typed statement or reason, trimmed; null if it is too short. */
-export const reasonOf = (text: string): string | null =>
-  text.trim().length < LEAST_NOTE ? null : text.trim();

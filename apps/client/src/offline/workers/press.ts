@@ -1,9 +1,0 @@
-import type { Remote } from 'comlink';
-import { alone } from './alone';
-import type { PapersWorker } from './papers.worker';
-
-/** Makes a paper in its own worker; rejects if the worker cannot start or finish. */
-export const press = <T>(
-  make: (papers: Remote<PapersWorker>) => Promise<T>,
-  start = () => new Worker(new URL('./papers.worker', import.meta.url)),
-): Promise<T> => alone<PapersWorker, T>(start, make);
