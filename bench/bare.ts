@@ -16,7 +16,7 @@ app.get('/one/:id', async (c) => {
 app.get('/list', async (c) => {
   const { rows } = await pool.query({
     name: 'list',
-    text: "select r.id, r.tag, r.asset_name, r.title, r.station, r.updated_at, p.gist from repairs r left join plans p on p.id = r.plan_id where r.status = 'open' order by r.updated_at desc limit 100",
+    text: "select r.id, r.tag, r.asset_name, r.title, r.station, r.updated_at, p.summary from repairs r left join plans p on p.id = r.plan_id where r.status = 'open' order by r.updated_at desc limit 100",
   });
   return c.json(rows);
 });

@@ -18,7 +18,7 @@ const PAGE = 50;
  */
 const FILL = `
 with source as (
-  select r.*, p.id as pid, p.card_code, p.card_version, p.gist, p.body, row_number() over () as n
+  select r.*, p.id as pid, p.card_code, p.card_version, p.summary, p.body, row_number() over () as n
   from repairs r join plans p on p.id = r.plan_id where r.tag not like 'B-%'
 ), made as (
   select s.*, gen_random_uuid() as new_id, gen_random_uuid() as new_plan, g as at
@@ -31,9 +31,9 @@ with source as (
     (case when at < $3::int then 'open' else 'closed' end)::repair_status, survey, new_plan, back_by, created_by,
     now() - at * interval '1 minute', now() - at * interval '1 minute' from made returning id
 ), planned as (
-  insert into plans (id, repair_id, number, site_id, card_code, card_version, core, body, gist, made_at, by)
+  insert into plans (id, repair_id, number, site_id, card_code, card_version, core, body, summary, made_at, by)
   select new_plan, new_id, 1, site_id, card_code, card_version, '0',
-    (case when at < $3::int then body else '{}'::jsonb end), gist, now(), created_by from made returning id
+    (case when at < $3::int then body else '{}'::jsonb end), summary, now(), created_by from made returning id
 ), mixed as (
   insert into mixes (id, repair_id, plan_id, batch_no, in_tolerance, lot, started_at, received_at, by)
   select gen_random_uuid(), new_id, new_plan, 1, true, 'L', now(), now(), created_by from made returning id

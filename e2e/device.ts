@@ -136,7 +136,7 @@ const namesOf = (screen: Screen, ...usernames: string[]) =>
 /** The signed-in person sets a code on this device. */
 async function setCode(screen: Screen, code: string): Promise<void> {
   await screen.open('/settings');
-  await screen.page.locator('[aria-label="Set a code for you here"]').click();
+  await screen.page.locator('[aria-label="Set your code for this device"]').click();
   await screen.type('own-code', code);
   await screen.type('code-password', 'quillmere-demo');
   await screen.press('set-code');
@@ -203,7 +203,10 @@ test('two people hand a phone on without signal: work goes on under the other na
 
   await screen.press(`person-${tomas}`);
   await screen.press('take-in-hand');
-  await screen.matches('in-hand', new RegExp(`${tomas} works here, not confirmed yet`));
+  await screen.matches(
+    'in-hand',
+    new RegExp(`${tomas} works on this device and is not confirmed yet`),
+  );
   await screen.open(pathname);
   await doOne(screen);
   await reload(screen);
@@ -212,11 +215,11 @@ test('two people hand a phone on without signal: work goes on under the other na
   // Her session continues: his commands are not sent with it.
   await cut(screen, false);
   await reload(screen);
-  await screen.matches('in-hand', /Their code is asked for now/);
+  await screen.matches('in-hand', /Kelmot asks for the code now/);
   await sleep(3000);
   await screen.see('send-state');
   await screen.press('in-hand-go');
-  await screen.matches('sign-in-again', new RegExp(`${tomas}, type your code.*1 waiting`));
+  await screen.matches('sign-in-again', new RegExp(`${tomas}, type your code.*1 unsent entry`));
   await screen.key('Escape');
   await screen.gone('sign-in-again');
   await screen.press('in-hand-go');
@@ -262,7 +265,7 @@ test('two tabs share one queue and one set of drafts: neither loses what is type
   assert.deepEqual([one.problems, two.problems], [[], []]);
 });
 
-test('a session that ends in the middle of work asks for the password on the spot, and what waits goes on', async () => {
+test('a session that ends in the middle of work asks for the password on the spot, and what is queued goes on', async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.press('tab-repairs');
   await screen.press('repair-FL-06');
@@ -273,7 +276,7 @@ test('a session that ends in the middle of work asks for the password on the spo
   };
   await endSession();
   const first = await doOne(screen);
-  await screen.matches('sign-in-again', /1 waiting to send/);
+  await screen.matches('sign-in-again', /1 unsent entry/);
   await screen.type('password-again', 'wrong-word-altogether');
   await screen.press('go-on');
   await screen.matches('sign-in-again', /wrong/);
@@ -364,6 +367,6 @@ test('a closed repair that is pinned stands under Pinned and opens without signa
   await screen.open('/repairs');
   await screen.press('filter-pinned');
   await screen.gone('repair-P-014');
-  await screen.says('this device then always has it');
+  await screen.says('pin it at the end of any of its stations');
   assert.deepEqual(screen.problems, []);
 });

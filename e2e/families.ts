@@ -64,7 +64,7 @@ async function walk(run: (days: Days, open: Open) => Promise<void>): Promise<voi
 
 /** States the result and signs; waits for the cure if that takes longer than the work. */
 async function sign(screen: Screen, days: Days): Promise<void> {
-  await screen.matches('run-end', /All is done/);
+  await screen.matches('run-end', /All steps are done/);
   await screen.type('statement', 'Looked at all over, sound.');
   const named = waitedFor(await screen.text('sign-off'));
   if (named !== null) await days.until(named);
@@ -124,7 +124,7 @@ const RUNS: Record<How, (doing: Doing) => Promise<Screen | null>> = {
     await screen.press('run-handover');
     await screen.type('handover-note', 'The sealer is in the warm room.');
     await screen.press('hand-over');
-    await screen.matches('handed-over', /kept in the record/);
+    await screen.matches('handed-over', /saved in the record/);
     await screen.gone('send-state');
     await days.pass(10 * 60);
     const morning = await open('orla');

@@ -20,7 +20,7 @@ test('a gate is read from an instrument; one that misbehaves is noticed, said, a
     await screen.press('read-hygrometer');
   };
   const noticed: Record<string, RegExp> = {
-    'wrong-unit': /reads like °F/,
+    'wrong-unit': /value looks like °F/,
     'drop-out': /Nothing comes from it any more/,
     drift: /keeps (rising|falling).*it drifts/,
   };
@@ -62,8 +62,8 @@ test('a cure is read from its logger, from a file and by hand: its clock moves e
   await screen.page.waitForFunction(() => location.pathname.startsWith('/repair/'));
   const cure = new URL(screen.page.url()).pathname.replace(/[^/]+$/, 'cure');
   const noticed: Record<string, RegExp> = {
-    'wrong-unit': /reads like °F/,
-    'drop-out': /Nothing was logged for/,
+    'wrong-unit': /value looks like °F/,
+    'drop-out': /No readings for/,
     stuck: /it is stuck/,
     drift: /drifted apart/,
   };
@@ -79,7 +79,7 @@ test('a cure is read from its logger, from a file and by hand: its clock moves e
   await screen.press('read-logger');
   await screen.matches('instrument-state', /readings over/);
   await screen.press('instrument-take');
-  await screen.matches('cure-learnt', /(later|sooner) than planned/);
+  await screen.matches('cure-learnt', /(late|early)/);
   await screen.see('cure-trace');
   const logged = await screen.text('cure-learnt');
 
@@ -94,7 +94,7 @@ test('a cure is read from its logger, from a file and by hand: its clock moves e
     await chooser.accept([join(folder, name)]);
   };
   await take('wrong.csv', 'min,°C\n0,4\n30,cold\n');
-  await screen.matches('log-wrong', /^Row 3: “cold” is no temperature/);
+  await screen.matches('log-wrong', /^Row 3: “cold” is not a temperature/);
   await take('spot.csv', 'min,°C\n0,3\n30,2.5\n60,3\n');
   await screen.matches('instrument', /2.5 °C to 3 °C over 1 h/);
   await screen.press('instrument-take');
@@ -105,12 +105,12 @@ test('a cure is read from its logger, from a file and by hand: its clock moves e
   await screen.says('Must be −60 °C to 250 °C.');
   await screen.type('cure-temp', '5');
   await screen.press('cure-temp-record');
-  await screen.matches('cure-learnt', /later than planned.*5 °C at .*taken to last/);
+  await screen.matches('cure-learnt', / late.*5 °C at .*assumed to continue/);
   assert.notEqual(await screen.text('cure-learnt'), logged);
   await screen.gone('send-state');
   const learned = await screen.text('cure-learnt');
   await screen.open(cure);
-  await screen.matches('cure-learnt', /later than planned.*5 °C at/);
+  await screen.matches('cure-learnt', / late.*5 °C at/);
   assert.equal((await screen.text('cure-learnt')).split('\n')[0], learned.split('\n')[0]);
   await screen.open(cure.replace('/cure', '/accept'));
   await screen.press('story-open');
@@ -139,7 +139,7 @@ test('the lot of a pack is scanned by the camera, or from a picture of its code,
   await screen.fill([['lot', '']]);
   await camera(false);
   await screen.press('scan-lot');
-  await screen.says('The camera may not be used here');
+  await screen.says('No camera, or no permission');
   const folder = mkdtempSync(join(tmpdir(), 'kelmot-code-'));
   const scan = async (name: string) => {
     const [chooser] = await Promise.all([
@@ -156,7 +156,7 @@ test('the lot of a pack is scanned by the camera, or from a picture of its code,
   writeFileSync(join(folder, 'none.png'), await screen.page.screenshot());
   await screen.press('scan-lot');
   await scan('none.png');
-  await screen.says('No code was found in it.');
+  await screen.says('No code found.');
   await screen.reads('lot', 'K-77');
   rmSync(folder, { recursive: true, force: true });
   assert.deepEqual(screen.problems, []);

@@ -51,10 +51,10 @@ test('a belt is cut, primed, poured from a whole kit and run again, hold by hold
   await screen.matches('screen-mix', /Mix, conditioner.*A-915/s);
   await screen.tickAll();
   await screen.press('batch-start');
-  await screen.see('pail-clock');
+  await screen.see('batch-clock');
   await sleep(600);
   await screen.press('batch-placed');
-  await screen.gone('pail-clock');
+  await screen.gone('batch-clock');
   await screen.matches('screen-mix', /Mix, rubber.*B-410/s);
   await screen.matches('supply-B-410', /B-410.*400\s+ml/s);
   // The step before the rubber is at Build: the main action opens it.
@@ -66,16 +66,16 @@ test('a belt is cut, primed, poured from a whole kit and run again, hold by hold
   await screen.press('station-mix');
   await screen.tickAll();
   await screen.press('batch-start');
-  await screen.see('pail-clock');
+  await screen.see('batch-clock');
   await sleep(600);
   await screen.press('batch-placed');
-  await screen.gone('pail-clock');
+  await screen.gone('batch-clock');
   await screen.moveOn('build');
   await screen.matches('step-pour.main', /from the bottom/);
   await screen.tickAll();
   await screen.moveOn('cure');
   // The job's own clock shows the time now: the chance was for the plan.
-  await screen.matches('outlook', /^Held warmer/);
+  await screen.matches('outlook', /^If heated/);
   await screen.tickAll();
   await screen.moveOn('accept');
   await later(screen, 40);

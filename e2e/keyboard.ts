@@ -54,7 +54,7 @@ test('by the keyboard alone: past the places, from screen to screen, each named 
     '[data-testid="skip"]',
     (e) => e.getBoundingClientRect().top,
   );
-  assert.ok(shown >= 0, 'it is in sight while it has the focus');
+  assert.ok(shown >= 0, 'it is visible while it has the focus');
   await screen.key('Enter');
   await arrived(screen, 'Bench');
   await screen.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());

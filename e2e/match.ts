@@ -79,7 +79,7 @@ test('a planner edits a card into a new version; a slip in it is told, and nothi
 test('a survey asks what can change something, says where its air is from, and puts the rest away in one line', async () => {
   const screen = await signedIn('ida', PHONE);
   await typeBelt(screen, 'BC-5', '64', '14');
-  await screen.matches('survey-quiet', /more that changes? nothing here/);
+  await screen.matches('survey-quiet', /more without effect here/);
   await screen.gone('belt.carcass-steel');
   // If it is cut across, the carcass matters: the question is back.
   await screen.type('belt.carcassCutPct', '3');

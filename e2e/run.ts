@@ -40,12 +40,12 @@ test('a job is run one step at a time with one big button; a task is looked back
   await screen.page.reload({ waitUntil: 'networkidle2' });
   assert.equal(await taskShown(screen), 'protect');
   await screen.matches('run-next', /Next.*Cut/s);
-  await screen.matches('run-pace', /back in service .* before it is needed/);
+  await screen.matches('run-pace', /back in service .* early/);
 
   assert.deepEqual(screen.problems, []);
 });
 
-test('a pedal or a key does what is at hand, arrows look about, and a failed reading stays with its remedy', async () => {
+test('a pedal or a key does what is current, arrows look about, and a failed reading stays with its remedy', async () => {
   const screen = await signedIn('tomas', WIDE);
   await screen.press('register-JH-2');
   await screen.press('one-at-a-time');
@@ -92,7 +92,7 @@ test('without signal the sheet goes on, and what was done is sent when signal re
   assert.equal(await taskShown(screen), second);
 });
 
-test('with reading aloud on, the step at hand is said in the words of the screen, and again on demand', async () => {
+test('with reading aloud on, the step current is said in the words of the screen, and again on demand', async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.page.evaluateOnNewDocument(() => {
     const said: string[] = [];
@@ -101,7 +101,7 @@ test('with reading aloud on, the step at hand is said in the words of the screen
   });
   await screen.open('/settings');
   await screen.press('aloud');
-  await screen.matches('aloud', /voice of this device/);
+  await screen.matches('aloud', /device’s voice/);
   await screen.press('tab-repairs');
   await screen.press('repair-YD-1');
   await screen.see('screen-run');

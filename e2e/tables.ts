@@ -4,7 +4,7 @@ import { textWidth } from '@kelmot/core/section/lettering';
 import { WIDE } from './lib/browser';
 import { signedIn } from './lib/stage';
 
-test('a planner reads all repairs as one table: sorted by a column, the row in hand beside it, opened by a touch', async () => {
+test('a planner reads all repairs as one table: sorted by a column, the row selected beside it, opened by a touch', async () => {
   const screen = await signedIn('tomas', WIDE);
   await screen.open('/repairs');
   await screen.see('repair-P-204');
@@ -34,7 +34,7 @@ test('a planner reads all repairs as one table: sorted by a column, the row in h
   assert.deepEqual(screen.problems, []);
 });
 
-test('a planner reads the store as one table: the card in hand beside it', async () => {
+test('a planner reads the store as one table: the card selected beside it', async () => {
   const screen = await signedIn('tomas', WIDE);
   await screen.open('/store');
   await screen.press('card-R-210');
@@ -45,7 +45,7 @@ test('a planner reads the store as one table: the card in hand beside it', async
   assert.deepEqual(screen.problems, []);
 });
 
-test('at Match the pane beside the list works out the card in hand before any plan is made', async () => {
+test('at Match the pane beside the list calculates the card selected before any plan is made', async () => {
   const screen = await signedIn('tomas', WIDE);
   await screen.press('register-SG-2');
   await screen.key('2');

@@ -89,15 +89,15 @@ test('a technician walks one repair through the seven stations on a phone', asyn
     await screen.see('weigh-a');
     await screen.type('weigh-a', String(await target('figure-round.main.aG')));
     await screen.type('weigh-b', String((await target('figure-round.main.bG')) * 0.8));
-    await screen.matches('ratio-verdict', /Out\. Hardener .* short.* Add .* g hardener/);
+    await screen.matches('ratio-verdict', /Wrong ratio\. Hardener .* short.* Add .* g hardener/);
     assert.equal(await screen.attribute('batch-start', 'aria-disabled'), 'true');
     await screen.type('weigh-b', String(await target('figure-round.main.bG')));
-    await screen.matches('ratio-verdict', /^In\./);
+    await screen.matches('ratio-verdict', /^Ratio OK\./);
     await screen.press('batch-start');
-    await screen.see('pail-clock');
+    await screen.see('batch-clock');
     await sleep(600);
     await screen.press('batch-placed');
-    await screen.gone('pail-clock');
+    await screen.gone('batch-clock');
     const more = await screen.page.$('[data-testid="weigh-a"]');
     if (!more) break;
     assert.ok(batch < 9, 'batches end');
@@ -192,7 +192,7 @@ test('two people changing one survey: the second sees both states and decides', 
   await tomas.press('survey-save');
   await tomas.see('take');
   await tomas.gone('send-state');
-  await ida.matches('survey-moved', /Somebody else changed this survey/);
+  await ida.matches('survey-moved', /Another person changed this survey/);
   await ida.press('survey-save');
   await ida.see('refused');
   await ida.matches('refused', /Someone changed this repair/);
@@ -230,7 +230,7 @@ test('what was recorded on a plan that another took the place of is kept with it
   await tomas.gone('send-state');
   await ida.page.setOfflineMode(false);
   await later(ida, 0);
-  await ida.matches('kept-elsewhere', /Kept with plan 1, on which it was recorded: the tick/);
+  await ida.matches('kept-elsewhere', /Saved with plan 1, on which it was made: the tick/);
   assert.equal(await ida.attribute('check-isolate', 'aria-checked'), 'false');
   await ida.press('kept-read');
   await ida.gone('kept-elsewhere');
@@ -263,12 +263,12 @@ test('a planner works the wide layout by keyboard', async () => {
     await screen.key(key);
     await screen.see(`screen-${station}`);
   }
-  await screen.see('pail-clock');
+  await screen.see('batch-clock');
   await screen.see('section');
   await screen.press('figure-coat');
   await screen.matches('working', /each coat/i);
   await screen.key('t');
-  await screen.gone('pail-clock');
+  await screen.gone('batch-clock');
   await screen.key('n');
   await screen.see('asset-search');
   assert.deepEqual(screen.problems, []);

@@ -6,7 +6,7 @@ const { displayName: _displayName, ...client } = require(`${root}/jest.config.js
 module.exports = {
   ...client,
   rootDir: root,
-  testMatch: ['outbox', 'sender', 'keeper', 'drafts'].map(
+  testMatch: ['outbox', 'sender', 'persister', 'drafts'].map(
     (name) => `<rootDir>/__tests__/${name}.test.ts`,
   ),
 };

@@ -1,7 +1,7 @@
 /**
  * Runs the tests of the packages that are plain computation in one process, a new one for each broken line, which is
  * broken before anything is read: the tests that reach it, the quick ones first, until one fails. It is begun in two
- * seconds; Jest reads everything anew for each file of tests, which takes minutes.
+ * seconds; Jest reads everything again for each file of tests, which takes minutes.
  */
 import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { basename, dirname, resolve } from 'node:path';

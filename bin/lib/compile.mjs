@@ -1,6 +1,6 @@
 /**
  * Compiles TypeScript programs of Node into one folder of modules that share what they have in common: Node then starts
- * them at once, where a loader would read hundreds of files anew in each process.
+ * them at once, where a loader would read hundreds of files again in each process.
  * usage: node bin/lib/compile.mjs NAME SOURCE...     prints the folder; a source lies there under its own path, as .mjs
  */
 import { readFile, rm } from 'node:fs/promises';

@@ -11,7 +11,7 @@ const UNWELL: Record<string, readonly [how: string, says: RegExp]> = {
   scale: ['drop-out', /Nothing comes from it any more/],
   thickness: ['wrong-unit', /reads like/],
   durometer: ['stuck', /it is stuck/],
-  logger: ['drop-out', /Nothing was logged for/],
+  logger: ['drop-out', /No readings for/],
 };
 
 /** How long a logger records, minutes. */

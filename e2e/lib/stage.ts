@@ -83,13 +83,13 @@ export async function signedAfterwards(
   statement: string,
   when: When = 0,
 ): Promise<void> {
-  await screen.matches('withheld', /Not cured by the clock of the server/);
+  await screen.matches('withheld', /Not cured yet by the server’s clock/);
   const path = new URL(screen.page.url()).pathname;
   const planner = await ownScreen(PHONE, when);
   await signIn(planner, 'tomas');
   await planner.open(path);
   await planner.type('statement', statement);
-  await planner.matches('sign-off', /Say why it is signed now/);
+  await planner.matches('sign-off', /Enter the reason for signing now/);
   await planner.type('override', 'Done without signal, entered afterwards.');
   await planner.press('sign-off');
   await planner.see('signoff-accepted');

@@ -145,7 +145,7 @@ test('a page that a gateway puts in between is no answer of the server: there is
   expect(store.getState().view.signal).toBe(true);
 });
 
-test('whom the device knows by a code stands under the device: whoever is signed in, and without signal', async () => {
+test('whom the device knows by a code stands under the device: who is signed in, and without signal', async () => {
   const { username: _, ...tomas } = TOMAS;
   says = { ...says, 'auth/here': [tomas] };
   const store = await opened();

@@ -43,7 +43,7 @@ test('the first screen names the page and leaves the focus where a page begins',
   expect([document.title, focused()]).toEqual(['Bench · Kelmot', 'BODY']);
 });
 
-test('another screen names it anew and has the focus on its heading, once it is there', () => {
+test('another screen names it again and has the focus on its heading, once it is there', () => {
   const go = page();
   document.body.innerHTML = '';
   go('/store');

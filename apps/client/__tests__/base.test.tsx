@@ -50,7 +50,7 @@ test('what somebody typed into is held to the version that they saw, once anothe
   expect(now()).toMatchObject({ moved: { version: view.version }, stale: false });
 });
 
-test('what nobody typed into is filled anew', () => {
+test('what nobody typed into is filled again', () => {
   const { now, becomes } = opened();
   becomes(changed);
   expect(now()).toMatchObject({ moved: null, stale: true, base: { version: 3 } });

@@ -19,7 +19,7 @@ const [batch] = planBatches(plan);
 if (!batch) throw new Error('nothing is mixed');
 
 /** A repair with one batch, mixed so many minutes ago. */
-function pailOf(minutesAgo: number, placed = false): RepairRow {
+function rowWithBatch(minutesAgo: number, placed = false): RepairRow {
   const startedAt = new Date(Date.now() - minutesAgo * MINUTE).toISOString();
   const row = rowOf(viewOf(plan));
   const mix = {
@@ -28,7 +28,11 @@ function pailOf(minutesAgo: number, placed = false): RepairRow {
     placedAt: placed ? startedAt : null,
     binnedAt: null,
   };
-  return { ...row, summary: planSummaryOf(plan), mixes: [{ ...row.mixes[0], ...mix }] as RepairRow['mixes'] };
+  return {
+    ...row,
+    summary: planSummaryOf(plan),
+    mixes: [{ ...row.mixes[0], ...mix }] as RepairRow['mixes'],
+  };
 }
 
 const NONE: RepairCall[] = [];
@@ -52,37 +56,37 @@ const goOn = (minutes: number) => act(() => void jest.advanceTimersByTime(minute
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
 
-test('each moment of a pail is called out once as it comes, and nothing that was before', () => {
-  const { heard } = listening([pailOf(0)]);
+test('each moment of a batch is called out once as it comes, and nothing that was before', () => {
+  const { heard } = listening([rowWithBatch(0)]);
   expect(heard).toEqual([]);
   goOn(batch.lifeMin * 0.75 + 1);
-  expect(heard).toEqual([expect.stringMatching(/a quarter of its life is left/)]);
+  expect(heard).toEqual([expect.stringMatching(/a quarter of the working life is left/)]);
   goOn(batch.lifeMin);
-  expect(heard).toEqual([expect.anything(), expect.stringMatching(/is past its life/)]);
+  expect(heard).toEqual([expect.anything(), expect.stringMatching(/Working life of batch/)]);
   goOn(600);
   expect(heard).toHaveLength(2);
-  expect(listening([pailOf(batch.lifeMin * 2)]).heard).toEqual([]);
+  expect(listening([rowWithBatch(batch.lifeMin * 2)]).heard).toEqual([]);
 });
 
-test('a pail that is placed in time is not called out, and one that is begun later is', () => {
-  const { heard, rerender } = listening([pailOf(0)]);
+test('a batch that is placed in time is not called out, and one that is begun later is', () => {
+  const { heard, rerender } = listening([rowWithBatch(0)]);
   goOn(1);
   rerender({ list: [] });
   goOn(batch.lifeMin * 2);
   expect(heard).toEqual([]);
-  rerender({ list: [pailOf(0)] });
+  rerender({ list: [rowWithBatch(0)] });
   goOn(batch.lifeMin * 0.8);
   expect(heard).toHaveLength(1);
 });
 
 test('a repair that is closed calls nothing out', () => {
-  const { heard } = listening([{ ...pailOf(0), status: 'closed' }]);
+  const { heard } = listening([{ ...rowWithBatch(0), status: 'closed' }]);
   goOn(batch.lifeMin * 2);
   expect(heard).toEqual([]);
 });
 
 test('a clock that is set right does not call out what has not come', () => {
-  const { heard, store } = listening([pailOf(0)]);
+  const { heard, store } = listening([rowWithBatch(0)]);
   const device = Date.now();
   // The device's clock is one hour ahead: by the site's clock, the batch starts in one hour.
   act(
@@ -98,7 +102,7 @@ test('a clock that is set right does not call out what has not come', () => {
 });
 
 test('after a sleep each repair is told how it stands, once, and not all that it was', () => {
-  const rows = ['a', 'b', 'c'].map((id) => ({ ...pailOf(0), id }));
+  const rows = ['a', 'b', 'c'].map((id) => ({ ...rowWithBatch(0), id }));
   const calls = fc.array(
     fc.record({ at: fc.integer({ min: 0, max: 100 }), row: fc.constantFrom(...rows) }),
     { maxLength: 20 },
@@ -124,7 +128,7 @@ test('after a sleep each repair is told how it stands, once, and not all that it
   );
 });
 
-test('of what was called out what presses most stands over the screen, one of a repair; the rest is a touch away', () => {
+test('of what was called out what presses most stands over the screen, one of a repair; the rest is one touch away', () => {
   const store = freshStore();
   render(
     <Provider store={store}>

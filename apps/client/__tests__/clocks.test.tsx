@@ -124,7 +124,9 @@ test('a moment is told once to who listens: what cannot wait in the region that 
   over([rowWith(0)]);
   expect(screen.getByTestId('heard-now')).toHaveTextContent('');
   goOn(batch.lifeMin * 0.75 + 1);
-  expect(screen.getByTestId('heard-now')).toHaveTextContent(/: Batch .*a quarter of its life/);
+  expect(screen.getByTestId('heard-now')).toHaveTextContent(
+    /: Batch .*a quarter of the working life/,
+  );
   expect(screen.getByTestId('heard')).toHaveTextContent('');
   expect(alarm).not.toHaveBeenCalled();
 });
@@ -147,7 +149,7 @@ test('it is read aloud where that was asked for; what cannot wait cuts in', () =
   act(() => void store.dispatch(aloudChosen(true)));
   goOn(batch.lifeMin * 0.75 + 1);
   expect(speak).toHaveBeenCalledTimes(1);
-  const said = expect.stringMatching(`^${row.tag}: .*a quarter of its life`);
+  const said = expect.stringMatching(`^${row.tag}: .*a quarter of the working life`);
   expect(speak).toHaveBeenCalledWith(said, { atOnce: true });
   expect(alarm).not.toHaveBeenCalled();
 });
@@ -213,7 +215,7 @@ test('what takes half a day is left to the bench until its last hour', async () 
   expect(clocks()).toHaveLength(1);
 });
 
-test('of several that run the soonest stands over the screen, and the rest is a touch away', async () => {
+test('of several that run the soonest stands over the screen, and the rest is one touch away', async () => {
   const later = drying(`${ID.slice(0, -1)}2`, 'P-2');
   await act(() => jest.advanceTimersByTimeAsync(MINUTE));
   // A batch past its working life has been called out: the clock that still runs is shown first.
@@ -223,7 +225,7 @@ test('of several that run the soonest stands over the screen, and the rest is a 
   await act(() => jest.advanceTimersByTimeAsync(MINUTE));
   const shown = () =>
     screen
-      .getAllByTestId(/^(pail|clock)-P-\d(-\d{9,})?$/)
+      .getAllByTestId(/^(batch|clock)-P-\d(-\d{9,})?$/)
       .map((e) => /P-\d/.exec(String(e.props.testID))?.[0]);
   expect(shown()).toEqual(['P-2']);
   fireEvent.press(screen.getByText('1 more'));
@@ -244,7 +246,7 @@ test('the soonest clock stands in the title of the page, before the name of its 
   expect(document.title).toBe('Kelmot');
 });
 
-test('a pail ticks over every screen but its own and the bench, and no other repair does', () => {
+test('a batch ticks over every screen but its own and the bench, and no other repair does', () => {
   const row = rowWith(1);
   const shown = over([row]);
   expect(screen.getByText(/left:/)).toBeTruthy();
@@ -257,7 +259,7 @@ test('a pail ticks over every screen but its own and the bench, and no other rep
   expect(screen.queryByText(/left:/)).toBeNull();
 });
 
-test('what runs is worked out once and handed to every screen: what was not begun is no part of it', () => {
+test('what runs is calculated once and handed to every screen: what was not begun is no part of it', () => {
   const Tags = () => (
     <View testID="tags">
       <Txt>{useRunning().map((row) => row.tag)}</Txt>
@@ -269,7 +271,7 @@ test('what runs is worked out once and handed to every screen: what was not begu
   expect(screen.getByTestId('tags')).toHaveTextContent(row.tag);
 });
 
-test('the screen is kept awake while a pail lives, asks again when the page comes back, and lets go after', async () => {
+test('the screen is kept awake while a batch lives, asks again when the page comes back, and lets go after', async () => {
   const { rerender, unmount } = renderHook(({ on }: { on: boolean }) => useWakeLock(on), {
     initialProps: { on: false },
   });

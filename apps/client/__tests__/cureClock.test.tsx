@@ -90,8 +90,8 @@ test('a temperature that is typed is recorded of the cure; what is none is told 
 
 test('what it saw is said with its reason, its share and its time, each with its sum', async () => {
   await show(cured([typed(surfaceC - 8)]));
-  expect(screen.getByText(/later than planned/)).toBeTruthy();
-  expect(screen.getByText(/taken to last/)).toBeTruthy();
+  expect(screen.getByText(/min late|h late/)).toBeTruthy();
+  expect(screen.getByText(/assumed to continue/)).toBeTruthy();
   expect(screen.getByTestId('figure-cure.share')).toBeTruthy();
   expect(screen.getByTestId('figure-cure.takes')).toBeTruthy();
 });
@@ -119,7 +119,7 @@ test('the logger is read since the mix, and what is new of it recorded; one that
   expect(found.rows.every((r) => r.otherC !== undefined)).toBe(true);
   await act(() => void store.dispatch(misbehaviourChosen({ id: 'logger', how: 'wrong-unit' })));
   tap('read-logger');
-  await waitFor(() => screen.getByText(/reads like °F/));
+  await waitFor(() => screen.getByText(/value looks like °F/));
   expect(screen.getByTestId('instrument-take')).toBeDisabled();
   tap('instrument-take');
   expect(sent).toHaveLength(1);
@@ -131,7 +131,7 @@ test('a log from a file is shown before it is recorded; a wrong one says its row
   const file = (text: string) => ({ name: 'spot.csv', text: () => Promise.resolve(text) }) as File;
   mockChosen.mockResolvedValueOnce(file('0,20\n30,warm'));
   tap('log-file');
-  await waitFor(() => screen.getByText(/^Row 2: “warm” is no temperature/));
+  await waitFor(() => screen.getByText(/^Row 2: “warm” is not a temperature/));
   mockChosen.mockResolvedValueOnce(file('min,°C\n0,18\n60,12'));
   tap('log-file');
   await waitFor(() => screen.getByText(/^12 °C to 18 °C over 1 h.*, 2 readings\.$/));
@@ -184,15 +184,15 @@ test('how it is worded: as planned, sooner, standing still, and much too soft', 
     ] as const;
   };
   expect(said([typed(surfaceC)])[0]).toBe('As planned');
-  expect(said([typed(surfaceC + 5)])[0]).toMatch(/sooner than planned$/);
+  expect(said([typed(surfaceC + 5)])[0]).toMatch(/ early$/);
   const cold = said([typed(-40)]);
   expect([cold[0], cold[1]]).toEqual([
     'It does not cure',
-    expect.stringMatching(/^−40 °C at .*: colder than its card answers for\. Warm it\.$/),
+    expect.stringMatching(/^−40 °C at .*: too cold for this card\. Heat it\.$/),
   ]);
   expect(cold[2].share.value).toBe(0);
   const soft = said([{ kind: 'nail', marks: true }], new Date(MIXED + 1000 * HOUR).toISOString());
-  expect(soft[1]).toMatch(/times as long as its card says\. Warm it and wait\./);
+  expect(soft[1]).toMatch(/times as long as the card says\. Heat it and wait\./);
   const tack = plan.rounds
     .find((r) => r.id === plan.mainRound)
     ?.milestones.find((x) => x.id === 'tackFree')?.minutes;
@@ -200,12 +200,12 @@ test('how it is worded: as planned, sooner, standing still, and much too soft', 
     [{ kind: 'nail', marks: true }],
     new Date(MIXED + 2 * (tack ?? 0) * MINUTE).toISOString(),
   );
-  expect(bit[1]).toMatch(/it takes 2\.0 times as long as its card says\.$/);
+  expect(bit[1]).toMatch(/takes 2\.0 times as long as the card says\.$/);
   const half = runningOf(cured([typed(surfaceC)]))?.main;
   const sum = half && cureFigures(half, MIXED + (half.minutes / 2) * MINUTE);
   expect(sum?.share.value).toBeCloseTo(50, 6);
   expect(sum?.share.working.at(-1)?.value).toBe(sum?.share.value);
   const done = said([typed(surfaceC), typed(surfaceC, new Date(MIXED + 900 * HOUR).toISOString())]);
-  expect(done[1]).toBe('By what it saw it is done.');
+  expect(done[1]).toBe('The cure is complete by its temperatures.');
   expect(done[2].share.value).toBe(100);
 });

@@ -69,7 +69,7 @@ test('what is not answered is not waited for longer than any other question', as
 });
 
 test('a refusal that brings what cannot be read is still the refusal', async () => {
-  const problem = { type: 'about:blank', title: 'Changed meanwhile', status: 409 };
+  const problem = { type: 'about:blank', title: 'Changed in between', status: 409 };
   now = () => json({ ...problem, current: { of: 'another version' } }, 409);
   const { error } = await makeStore().dispatch(api.endpoints.site.initiate());
   expect(error).toEqual({ kind: 'problem', problem });
@@ -113,7 +113,7 @@ test('the page asks ahead just what the application asks first', async () => {
 
 test('who is not signed in is asked for nothing more, and one who leaves for nothing at all', async () => {
   const url = `${ORIGIN}/api/site`;
-  ahead(json('of whoever was here'), url);
+  ahead(json('of who was here'), url);
   now = () => json({ type: 'about:blank', title: 'Sign in', status: 401 }, 401);
   const store = makeStore();
   await preloadBench(store);

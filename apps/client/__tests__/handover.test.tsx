@@ -73,7 +73,7 @@ test('what is told is kept in the words that are read, with what was typed besid
   expect(mockNavigate).toHaveBeenCalledWith(`/repair/${fresh.id}/run`);
 });
 
-test('whoever comes next reads what was told then, and takes it over', () => {
+test('who comes next reads what was told then, and takes it over', () => {
   const sent = show(left, { me: TOMAS });
   expect(screen.getByText('Handed over by Ida, 09:00 Tue')).toBeTruthy();
   expect(screen.getByText('Key at the gate.')).toBeTruthy();
@@ -86,12 +86,12 @@ test('whoever comes next reads what was told then, and takes it over', () => {
   expect(mockNavigate).toHaveBeenCalledWith(`/repair/${fresh.id}/run`);
 });
 
-test('whoever handed it over sees that it is kept, and may tell it anew', () => {
+test('who handed it over sees that it is kept, and may tell it again', () => {
   show(left);
-  expect(screen.getByText(/^Handed over 09:00 Tue, kept in the record\./)).toBeTruthy();
+  expect(screen.getByText(/^Handed over 09:00 Tue, saved in the record\./)).toBeTruthy();
   expect(screen.getByTestId('handed-over').props.role).toBe('status');
   expect(screen.queryByText('3 of 25 done.')).toBeNull();
-  expect(screen.getByText('Hand over again, as it stands now')).toBeTruthy();
+  expect(screen.getByText('Hand over again with the present state')).toBeTruthy();
   expect(screen.queryByTestId('take-over')).toBeNull();
 });
 

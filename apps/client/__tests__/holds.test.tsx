@@ -39,7 +39,7 @@ test('a wait is started once and runs from then', () => {
   expect(sent).toEqual([{ type: 'reading.add', stepId: 'it', values: { kind: 'countdown' } }]);
 });
 
-test('a wait under way shows its end; one that is over asks for nothing more', () => {
+test('a wait running shows its end; one that is over asks for nothing more', () => {
   const begun = (takenAt: string): RepairView['readings'] => [
     {
       id: ID,
@@ -81,7 +81,7 @@ test('an approval needs a name and a place, and keeps what was typed until it ha
 test('somebody whose account may approve is asked for no name, and gives their own', () => {
   const orla: Me = { ...IDA, id: 'orla', name: 'Orla Venn', approves: ['pressure-engineer'] };
   const sent = asking({ kind: 'approval', who: 'pressure-engineer' }, [], true, orla);
-  expect(screen.getByText('Approved by you, Orla Venn')).toBeTruthy();
+  expect(screen.getByText('You approve this, Orla Venn')).toBeTruthy();
   expect(screen.queryByTestId('name-it')).toBeNull();
   fireEvent.changeText(screen.getByTestId('reference-it'), 'Calc 12');
   fireEvent.press(screen.getByTestId('approve-it'));
@@ -108,7 +108,7 @@ test('a viewer starts, records and photographs nothing', () => {
   expect(screen.getByTestId('photo-it').props.accessibilityState).toMatchObject({ disabled: true });
 });
 
-test('key figures are those that the steps name, each once, nothing that is nought', () => {
+test('key figures are those that the steps name, each once, nothing that is zero', () => {
   show(<KeyFigures plan={plan} station="build" />);
   expect(screen.getByText('coats')).toBeTruthy();
   screen.unmount();
@@ -179,7 +179,7 @@ test('several readings are taken from a file into the box, to be looked at first
     fireEvent.press(screen.getByTestId('file-it'));
   };
   choose('No,mm\n1,4.1\n2,thin');
-  await waitFor(() => screen.getByText('Row 3: “thin” is no reading.'));
+  await waitFor(() => screen.getByText('Row 3: “thin” is not a reading.'));
   expect(screen.getByTestId('reading-it').props.value).toBe('');
   choose('No,mm\n1,4.1\n2,4.3\n3,4.2');
   await waitFor(() => expect(screen.getByTestId('reading-it').props.value).toBe('4.1 4.3 4.2'));

@@ -132,10 +132,10 @@ test('both parts are weighed in turn, tared between, and each is given as it cam
   wait(3000);
   tap('instrument-take');
   expect(took).toEqual([]);
-  expect(screen.getByText(/to go/)).toBeTruthy();
+  expect(screen.getByText(/Add/)).toBeTruthy();
   wait(11_000);
   tap('instrument-take');
-  expect(screen.getByText('Hardener is in')).toBeTruthy();
+  expect(screen.getByText('Hardener weighed')).toBeTruthy();
   wait(14_000);
   tap('instrument-take');
   expect(screen.queryByTestId('instrument')).toBeNull();
@@ -174,7 +174,7 @@ function byHand() {
 const hooked = (driver: Driver) =>
   renderHook(() => useInstrument(instrument('thickness'), driver, [4])).result;
 
-test('one that answers after it was closed is let go of, and what it sends is heard by nobody', async () => {
+test('one that answers after it was closed is released, and what it sends is heard by nobody', async () => {
   const { driver, link, send, answers } = byHand();
   const hook = hooked(driver);
   act(() => hook.current.open());

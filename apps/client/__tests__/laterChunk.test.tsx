@@ -43,7 +43,7 @@ describe('a paper', () => {
   test('whose worker is not on the device says so, and is not waited for', async () => {
     const making = makePaper(() => new Promise(() => undefined), start);
     worker.onerror?.();
-    await expect(making).rejects.toThrow('not on this device');
+    await expect(making).rejects.toThrow('not on the device');
     expect(worker.terminate).toHaveBeenCalledTimes(1);
   });
 });

@@ -147,7 +147,7 @@ test('readings go into the boxes: all at once, or one after the other, and are r
   ]);
 });
 
-test('it does not hear itself, begins anew where the platform ends it, and says why it cannot go on', () => {
+test('it does not hear itself, begins again where the platform ends it, and says why it cannot go on', () => {
   const { listens, sent } = sheet();
   platform.speechSynthesis = { speaking: true };
   listens(true);
@@ -199,8 +199,8 @@ test('a planner goes on without a hold, with a reason; others are told who may, 
   ]);
   screen.unmount();
   without(gate, 'technician');
-  expect(screen.getByText('A planner overrides this, with the reason.')).toBeTruthy();
+  expect(screen.getByText('Only a planner can skip this, with a reason.')).toBeTruthy();
   screen.unmount();
   without({ ...gate, does: 'safe', title: m('Isolate') }, 'planner');
-  expect(screen.getByText('Nothing goes on without this.')).toBeTruthy();
+  expect(screen.getByText('This cannot be skipped.')).toBeTruthy();
 });

@@ -47,7 +47,7 @@ function serverHas(lists: Partial<Record<string, RepairRow[]>>) {
   })) as never);
 }
 
-describe('a list with what waits on this device', () => {
+describe('a list with what is queued on this device', () => {
   const query = { status: 'open', q: '' } as const;
   test('is the server’s where nothing waits', () => {
     const rows = [rowBy('A'), rowBy('B')];
@@ -68,9 +68,16 @@ describe('a list with what waits on this device', () => {
     });
     expect(tags(found)).toEqual(['N-9']);
   });
+  test('keeps the server’s order where that is sorted, with a new repair first', () => {
+    const own = { ...viewBy('B'), title: 'changed here' };
+    const sorted = { ...query, sort: 'tag' } as const;
+    const rows = withOutbox([rowBy('A'), rowBy('B')], [viewBy('N'), own].map(rowOf), sorted);
+    expect(tags(rows)).toEqual(['N', 'A', 'B']);
+    expect(rows[2]?.title).toBe('changed here');
+  });
 });
 
-test('what ticks, what is stopped and what waits are told apart', () => {
+test('what ticks, what is stopped and what is queued are distinguished', () => {
   const stop = { text: 'Too damp.', values: {} };
   const acts = benchRowsOf([rowBy('T', 5), { ...rowBy('S'), stop }, rowBy('W')], NOW, 'UTC');
   expect(acts.map(placeOf)).toEqual(['running', 'stopped', 'waiting']);

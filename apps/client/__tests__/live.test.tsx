@@ -69,7 +69,7 @@ beforeEach(() => {
 });
 afterEach(() => jest.restoreAllMocks());
 
-test('it is said which step is looked at, anew at another, and no more once it is left', () => {
+test('it is said which step is looked at, again at another, and no more once it is left', () => {
   const { rerender, unmount } = page('isolate');
   expect(open().map((s) => s.address)).toEqual([
     expect.stringMatching(/live\?tab=.*&step=isolate$/),
@@ -90,7 +90,7 @@ test('what somebody else did is fetched; what this page has already is not', () 
   expect(asked()).toEqual([['Repairs', { type: 'Repair', id }]]);
 });
 
-test('two changes within one moment of the clock are told apart by their marks', () => {
+test('two changes within one moment of the clock are distinguished by their marks', () => {
   const { asked } = page();
   open()[0]?.tell(state());
   open()[0]?.tell(state({ people: [{ ...TOMAS, stepId: null }] }));

@@ -81,7 +81,7 @@ test('what cannot be scanned is said, and nothing that was typed is lost', async
   await scan({ error: 'No code was found in it.' });
   await waitFor(() => screen.getByText('No code was found in it.'));
   await scan({ text: 'https://example.org/shop' });
-  await waitFor(() => screen.getByText('This code says no lot. Type it from the pack.'));
+  await waitFor(() => screen.getByText('This code contains no lot. Type it from the pack.'));
   await scan(null);
   expect(box()).toBe('T-5');
 });
@@ -102,7 +102,7 @@ test('where there is a camera it is looked through: what it finds is taken as a 
   };
   await press();
   expect(finds('https://example.org/shop')).toBe(false);
-  expect(screen.getByText('This code says no lot. Type it from the pack.')).toBeTruthy();
+  expect(screen.getByText('This code contains no lot. Type it from the pack.')).toBeTruthy();
   expect(finds('(17)200131(10)A-1')).toBe(true);
   expect(screen.queryByText(/says no lot/)).toBeNull();
   expect(box()).toBe('A-1');

@@ -87,7 +87,7 @@ test('the label of a line is at its middle, of an outline at its top', () => {
   ]);
 });
 
-test('strokes are one path, each begun anew', () => {
+test('strokes are one path, each begun again', () => {
   expect(
     pathOf([
       [

@@ -30,7 +30,7 @@ test('two systems stand beside each other with what they score; one alone is no 
   show(<Compare chosen={ranked} onDrop={(code) => dropped.push(code)} />);
   expect(screen.getByText('R-100 Test paste')).toBeTruthy();
   expect(screen.getByText('R-101 Dearer paste')).toBeTruthy();
-  fireEvent.press(screen.getByLabelText('Take it out: R-101, from the comparison'));
+  fireEvent.press(screen.getByLabelText('Remove: R-101, from the comparison'));
   expect(dropped).toEqual(['R-101']);
   screen.rerender(
     <Provider store={configureStore({ reducer: { settings: settingsReducer } })}>
@@ -50,7 +50,7 @@ test('what would change it is said with its change, tried by one touch, and undo
   expect(withChanges(rushed, tried)?.site.tools).toBe('blast');
   let undone = 0;
   show(<TrialBar changes={tried} onUndo={() => (undone += 1)} onKeep={null} />);
-  expect(screen.getByText('Trying it, not saved yet')).toBeTruthy();
+  expect(screen.getByText('Trial, not saved yet')).toBeTruthy();
   expect(screen.getAllByText('Would with grit blasting.').length).toBeGreaterThan(0);
   expect(screen.queryByTestId('trial-keep')).toBeNull();
   fireEvent.press(screen.getByTestId('trial-undo'));
@@ -59,10 +59,10 @@ test('what would change it is said with its change, tried by one touch, and undo
 
 test('weights are moved, kept as the person’s own, and given back', () => {
   const store = show(<CriteriaWeights intent="lasting" />);
-  fireEvent.press(screen.getByText('What counts'));
+  fireEvent.press(screen.getByText('Ranking weights'));
   fireEvent.press(screen.getByTestId('weight-life-more'));
   expect(store.getState().settings.weights.lasting?.life).toBeCloseTo(0.05, 6);
-  expect(screen.getByText('What counts: your own weights')).toBeTruthy();
+  expect(screen.getByText('Ranking: your own weights')).toBeTruthy();
   fireEvent.press(screen.getByTestId('weights-reset'));
   expect(store.getState().settings.weights.lasting).toBeUndefined();
 });

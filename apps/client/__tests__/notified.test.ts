@@ -32,7 +32,7 @@ async function touched(pages: { messages: unknown[]; focused: number }[]) {
   return { opened, closed };
 }
 
-test('a page that is open goes there and comes to the front; nothing is loaded anew', async () => {
+test('a page that is open goes there and comes to the front; nothing is loaded again', async () => {
   const page = { messages: [] as unknown[], focused: 0 };
   expect(await touched([page])).toEqual({ opened: [], closed: 1 });
   expect(JSON.stringify(page)).toBe(

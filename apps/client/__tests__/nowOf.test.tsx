@@ -6,7 +6,7 @@ import { useGateTime } from '@/features/stations/useGateTime';
 import { met, planOf, viewOf } from '../../../packages/contract/test/view';
 import { freshStore } from './opened';
 
-test('what was just recorded has happened: the moment is looked at anew with each record, else now and then', () => {
+test('what was just recorded has happened: the moment is looked at again with each record, else now and then', () => {
   jest.useFakeTimers();
   const begun = Date.now();
   const fresh = viewOf(planOf());

@@ -51,7 +51,7 @@ test('what the server kept with an earlier plan is said until it is read, each r
   expect(state.kept.map((k) => k.id)).toEqual(['3']);
 });
 
-test('an answer is for the command it names alone; one that has gone meanwhile changes nothing', () => {
+test('an answer is for the command it names alone; one that has gone in between changes nothing', () => {
   const tick: Command = {
     ...{ id: '2', repairId: 'r', at: save.at, type: 'check.set', stepId: 'isolate' },
     ...{ batchNo: null, done: true, note: '' },

@@ -146,9 +146,10 @@ describe('a table', () => {
       configurable: true,
     });
   const opened: string[] = [];
-  const table = () =>
+  const table = (more: Partial<Parameters<typeof Table<(typeof rows)[number]>>[0]> = {}) =>
     show(
       <Table
+        {...more}
         name="Jobs"
         columns={columns}
         rows={rows}
@@ -173,6 +174,25 @@ describe('a table', () => {
     expect(order()).toEqual(['c', 'b', 'a']);
   });
 
+  test('leaves the order to who gives the rows, and a column without an order has no button', () => {
+    const asked: unknown[] = [];
+    table({
+      columns: [
+        ...columns,
+        { key: 'next', title: 'Next', share: 1, text: () => '', unsorted: true },
+      ],
+      sortedBy: { sorted: { key: 'hours', down: false }, onSort: (by) => asked.push(by) },
+    });
+    fireEvent.press(screen.getByTestId('sort-hours'));
+    fireEvent.press(screen.getByTestId('sort-name'));
+    expect(asked).toEqual([
+      { key: 'hours', down: true },
+      { key: 'name', down: false },
+    ]);
+    expect(order()).toEqual(['a', 'b', 'c']);
+    expect(screen.queryByTestId('sort-next')).toBeNull();
+  });
+
   test('opens the row that is touched, and copies out as it is sorted', async () => {
     const copied: string[] = [];
     clipboard(async (text) => void copied.push(text));
@@ -193,7 +213,7 @@ describe('a table', () => {
   });
 });
 
-test('two surveys are told apart field by field, in the words of the form', () => {
+test('two surveys are distinguished field by field, in the words of the form', () => {
   const yours = { ...survey, readings: { ...survey.readings, surfaceC: 25 } };
   expect(surveyChanges(survey, yours)).toEqual([
     { path: 'readings.surfaceC', name: 'Surface', theirs: '20', yours: '25' },
@@ -203,7 +223,7 @@ test('two surveys are told apart field by field, in the words of the form', () =
 test.each([
   ['Try', undefined, 'Try'],
   ['Try', 'Try it at 20 °C', 'Try it at 20 °C'],
-  ['Bin one', 'lot L-7', 'Bin one: lot L-7'],
+  ['Discard one', 'lot L-7', 'Discard one: lot L-7'],
 ])(
   'a button that says “%s” is called by that first, and then by which it is',
   (label, hint, name) => {

@@ -147,7 +147,7 @@ test('two tabs write beside one another: neither takes away what the other typed
   expect(again.outbox.queue.map((w) => w.id).sort()).toEqual([command.id, 'other'].sort());
 });
 
-test('what another tab tells is laid over this one, and is not written a second time', async () => {
+test('what another tab tells is applied to this one, and is not written a second time', async () => {
   store.dispatch(draftPut({ key: 'mine', draft }));
   await settle();
   entries.clear();

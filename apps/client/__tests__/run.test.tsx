@@ -45,7 +45,7 @@ const step = (id: string): Step => {
   return found;
 };
 
-test('what is at hand is ticked by the one press, and a viewer presses nothing', () => {
+test('what is current is ticked by the one press, and a viewer presses nothing', () => {
   const ida = sheet(viewOf(plan));
   expect(ida.shown()).toMatchObject({ task: { id: 'isolate' }, name: 'Isolate and make safe' });
   expect(ida.shown().press).toMatchObject({
@@ -70,7 +70,7 @@ const tickedBy = (byId: string): RepairView => ({
   ],
 });
 
-test('what somebody else does meanwhile stays shown until this person goes on; what they do themselves does not', () => {
+test('what somebody else does in between stays shown until this person goes on; what they do themselves does not', () => {
   const theirs = sheet(viewOf(plan));
   theirs.becomes(tickedBy('tomas'));
   expect(theirs.shown()).toMatchObject({ task: { id: 'isolate' } });
@@ -176,7 +176,7 @@ test('who counts by another clock goes on without it', () => {
   expect(run.sent).toEqual([]);
 });
 
-test('a reading is recorded from its box; what is no reading stays, with its limit', () => {
+test('a reading is recorded from its box; what is not a reading stays, with its limit', () => {
   const open = met(viewOf(plan), ['prep'], AGO);
   const view = { ...open, readings: open.readings.filter((r) => r.stepId !== 'open-up') };
   const { shown, sent, store } = sheet(view);
@@ -236,7 +236,7 @@ test('a batch is weighed, mixed, ticked as its own, and emptied by its last touc
   // Hours later the batch is past its working life: the only task left is to throw it away.
   const old = mixes.map((x) => ({ ...x, startedAt: new Date(Date.now() - 864e5).toISOString() }));
   const stale = sheet({ ...laid, mixes: old });
-  expect(stale.shown().press.label).toBe('Bin this batch: it is past its life');
+  expect(stale.shown().press.label).toBe('Throw this batch away: working life is over');
   act(() => stale.shown().press.go());
   expect(stale.sent.at(-1)).toEqual({ type: 'mix.binned', mixId: ID });
   expect(mixed.shown().press.label).toMatch(/^Done: mix, /);

@@ -32,7 +32,7 @@ class Far {
   readonly sent: Command[] = [];
   /** Who is signed in. */
   me: Me | null = IDA;
-  /** The server's clock, epoch ms. */
+  /** The server’s clock, epoch ms. */
   clock = () => Date.now();
   readonly people: (string | null)[] = [];
   /** Answers for the next reads of a repair, in order. */
@@ -330,7 +330,7 @@ test('what the server kept with an earlier plan is told, by the number of that p
   ]);
 });
 
-test('what waits is on the device at once, leaves it when it is sent, and goes on after a restart', async () => {
+test('what is queued is on the device at once, leaves it when it is sent, and goes on after a restart', async () => {
   far.next(noSignal);
   const kept = () => [...entries.keys()].filter((key) => key.startsWith('outbox/queue/'));
   const first = tick(ONE, 'first');

@@ -112,7 +112,7 @@ test('a batch starts on ratio only, and says what to add when it is not', () => 
   fireEvent.changeText(screen.getByTestId('weigh-a'), '322');
   fireEvent.changeText(screen.getByTestId('weigh-b'), '30');
   expect(
-    screen.getByText(/Out\. Hardener 25 % short; 3 % is the most\. Add 10\.3 g hardener\./),
+    screen.getByText(/Wrong ratio\. Hardener 25 % short; 3 % is the most\. Add 10\.3 g hardener\./),
   ).toBeTruthy();
   fireEvent.press(screen.getByTestId('batch-start'));
   expect(sent).toEqual([]);
@@ -200,7 +200,7 @@ test('what the server refused shows both states and is thrown away by name only'
     />,
   );
   expect(screen.getByText('Down for: 2400 stored, 1440 yours')).toBeTruthy();
-  expect(screen.getByLabelText('Throw away the survey')).toBeTruthy();
+  expect(screen.getByLabelText('Delete the survey')).toBeTruthy();
 });
 
 test('coats are planned, wet, curing and set as the clock runs', () => {

@@ -41,7 +41,7 @@ test('folded it counts its lines; opened it tells each, with its limit and who d
   toggle(/^The record, 2 lines$/);
   expect(screen.getByText('Lock 14.')).toBeTruthy();
   expect(screen.getByText('Stop: 120 µm; 100 µm is the most.')).toBeTruthy();
-  expect(screen.getByText(/^Held against 60 µm to 100 µm\. .*, Ida$/)).toBeTruthy();
+  expect(screen.getByText(/^Limit 60 µm to 100 µm\. .*, Ida$/)).toBeTruthy();
   expect(screen.getByText(/^Stop\./, { exact: false })).toBeTruthy();
 });
 
@@ -52,7 +52,7 @@ test('what was taken back, and what is of an earlier plan, says so', () => {
   };
   show({ ...laid(tick('', false)), earlier: [earlier] });
   toggle(/^The record, 2 lines, 1 of earlier plans$/);
-  expect(screen.getByText(/Taken back\./)).toBeTruthy();
+  expect(screen.getByText(/Undone\./)).toBeTruthy();
   expect(screen.getByText(/Tomas, plan 1$/)).toBeTruthy();
 });
 

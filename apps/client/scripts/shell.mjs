@@ -10,7 +10,7 @@ const { count, size, warnings } = await generateSW({
   globDirectory: 'dist',
   globPatterns: ['**/*.{js,css,html,ttf,woff2,png,svg,ico,webmanifest}'],
   swDest: 'dist/sw.js',
-  // Names with a hash in them are told apart by it; every other file by what is in it.
+  // Names with a hash in them are distinguished by it; every other file by what is in it.
   dontCacheBustURLsMatching: /[.-][0-9a-f]{32}\./,
   maximumFileSizeToCacheInBytes: 8 * 1024 * 1024,
   navigateFallback: '/index.html',

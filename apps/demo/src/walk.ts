@@ -23,7 +23,7 @@ export function benchRowsOf(plan: Plan): Act[] {
     return step.hold === null ? [] : [{ kind: 'hold', stepId: step.id, atMin, order }];
   });
   const batches = planBatches(plan).flatMap((b, i, all): Act[] => {
-    // Out of the pail before the next is mixed, however long it is worked on where it lies.
+    // Used up before the next is mixed, however long it is worked on where it lies.
     const next = all[i + 1]?.mixedAtMin ?? Infinity;
     const order = plan.steps.findIndex((s) => s.name === 'mix' && s.round === b.round);
     return [

@@ -105,7 +105,7 @@ test('the list pages by keyset without losing or repeating a row, and finds by t
   assert.ok((await find('lime house')).length >= 3);
 });
 
-test('the demo shows each stage: a batch in the pail, a failed gate, a window between coats, a cure, looks that are due', async () => {
+test('the demo shows each stage: a batch in use, a failed gate, a window between coats, a cure, looks that are due', async () => {
   const { rows } = (await ida.get<RepairPage>('/api/repairs?status=open&limit=200')).body;
   const by = (tag: string) => rows.find((r) => r.tag === tag);
   assert.ok(by('P-204')?.mixes.some((m) => m.placedAt === null));

@@ -76,7 +76,7 @@ test('lines written at once stand one after another, and the chain is whole', as
   assert.match(chain.last, /^[0-9a-f]{64}$/);
 });
 
-test('whoever writes gives neither place nor moment nor hash', async () => {
+test('who writes gives neither place nor moment nor hash', async () => {
   const { pool } = world.database;
   await pool.query(
     `insert into audit (seq, at, hash, type, body) values (1, '2001-01-01', 'mine', 'forged', '{}')`,

@@ -43,7 +43,7 @@ function asking(most = 10) {
   return { ask, together, alone, letGo, turn };
 }
 
-test('what is asked in one turn goes together, and what comes meanwhile goes together after it', async () => {
+test('what is asked in one turn goes together, and what comes in between goes together after it', async () => {
   const { ask, together, letGo, turn } = asking();
   const first = [ask('a'), ask('b')];
   await turn();

@@ -32,7 +32,7 @@ const said = ({ checks, readings }: Pick<RepairView, 'checks' | 'readings'>) => 
   ...readings.map((r) => [r.stepId, r.values, r.passed, r.takenAt, r.receivedAt, r.byId]),
 ];
 
-test('the same plan made anew keeps all that was recorded, by whom and when, in its order', async () => {
+test('the same plan made again keeps all that was recorded, by whom and when, in its order', async () => {
   const id = await prepared();
   const before = await on.ida.repair(id);
   assert.ok(before.checks.length > 3 && before.readings.length > 1);
@@ -46,7 +46,7 @@ test('the same plan made anew keeps all that was recorded, by whom and when, in 
   assert.equal(new Set(ids).size, ids.length);
 });
 
-test('another system keeps what its steps still say; the rest stays with the plan it was made on, in sight', async () => {
+test('another system keeps what its steps still say; the rest stays with the plan it was made on, visible', async () => {
   const id = await prepared();
   const before = await on.ida.repair(id);
   const after = await planAgain(id, 'R-240');
@@ -78,7 +78,7 @@ test('a survey that is changed takes the plan back, and the next plan takes over
   assert.deepEqual([said(after), after.last, after.earlier], [said(before), null, []]);
 });
 
-test('what is begun anew after a repair was not accepted takes nothing over', async () => {
+test('what is begun again after a repair was not accepted takes nothing over', async () => {
   const id = await prepared();
   const redo = { type: 'signoff.add', verdict: 'redo', statement: 'Wrong grit.' } as const;
   const sign = command(id, redo);

@@ -267,7 +267,7 @@ test('nobody accepts what is not cured, and doing it again keeps both records', 
   assert.ok(Number(kept.rows[0]?.n) > 0, 'the old record stays');
 });
 
-test('who signs has seen what is signed: one that was changed meanwhile is refused with what it is now', async () => {
+test('who signs has seen what is signed: one that was changed in between is refused with what it is now', async () => {
   const id = await planned(60);
   await work(ida, id, Date.now() - 59 * HOUR);
   const seen = (await ida.repair(id)).version;

@@ -70,7 +70,7 @@ test('a code is of one device: another knows nobody, and lets nobody in by it', 
   assert.deepEqual([status, body.title], [401, 'There is no code here any more']);
 });
 
-test('wrong codes are counted, a right one begins anew, and five in a row ask for the password', async () => {
+test('wrong codes are counted, a right one begins again, and five in a row ask for the password', async () => {
   const { device, ida } = await shared();
   const wrong = async () => (await comeIn(device, ida.id, '1739')).body;
   for (let n = 1; n < MOST_WRONG_CODES; n += 1)

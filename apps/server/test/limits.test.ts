@@ -32,7 +32,7 @@ test('a plan that takes longer than it may is put down with a reason, and the ne
   assert.deepEqual(await leftoversInWorker([made.plan, [], siteSettings, context]), []);
 });
 
-test('a picture is kept drawn anew: turned as it was held, no larger than is needed, and without where it was taken', async () => {
+test('a picture is kept drawn again: turned as it was held, no larger than is needed, and without where it was taken', async () => {
   const taken = await sharp({
     create: { width: 2400, height: 1200, channels: 3, background: '#884422' },
   })

@@ -32,7 +32,7 @@ test('each of two hears what the other does, and an event says how the repair is
   await heard.leave();
 });
 
-test('it is heard whoever wrote it: another server, or the hand of the owner', async () => {
+test('it is heard who wrote it: another server, or the hand of the owner', async () => {
   const heard = await tomas.hear(id);
   const { mark } = await heard.until(any);
   await world.asOwner(({ db }) =>

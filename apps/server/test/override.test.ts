@@ -19,10 +19,10 @@ test('a hold is gone on without by a planner, with the reason, and marked; by no
   const hers = await override(on.ida, gate.id);
   assert.deepEqual(
     [hers.status, hers.body.title],
-    [422, 'A planner overrides this, with the reason'],
+    [422, 'Only a planner can skip this, with a reason'],
   );
   const lock = await override(on.tomas, safe.id);
-  assert.deepEqual([lock.status, lock.body.title], [422, 'Nothing goes on without this']);
+  assert.deepEqual([lock.status, lock.body.title], [422, 'This cannot be skipped']);
   assert.equal((await override(on.tomas, gate.id, 'no')).status, 422, 'two letters are no reason');
   assert.deepEqual((await on.ida.repair(id)).readings, []);
   assert.equal((await override(on.tomas, gate.id)).status, 200);
@@ -33,7 +33,7 @@ test('a hold is gone on without by a planner, with the reason, and marked; by no
     [
       'override',
       (await on.tomas.get<Me>('/api/me')).body.name,
-      'Gone on without it: No hygrometer on this shift.',
+      'Skipped: No hygrometer on this shift.',
     ],
   );
 });

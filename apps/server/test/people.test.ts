@@ -33,7 +33,7 @@ const signIn = async (username: string, password: string): Promise<[Person, numb
 };
 const meOf = async (person: Person) => (await person.get<Me>('/api/me')).body;
 
-test('whoever runs the site takes somebody in, names them, changes their role, and lets them go', async () => {
+test('who runs the site takes somebody in, names them, changes their role, and lets them go', async () => {
   const given = { username: 'nils', name: 'Nils Aske', role: 'technician', password: WORDS };
   await asOwner((db) => addPerson(db, given));
   const [nils, came] = await signIn('nils', WORDS);

@@ -133,7 +133,7 @@ test('a cure that the server has not seen pass is signed by a planner with the r
   const claimed = await on.ida.send<Problem>(command(id, accepted));
   assert.deepEqual(
     [claimed.status, claimed.body.title, claimed.body.issues?.[0]?.path],
-    [422, 'Not cured by the clock of the server', 'override'],
+    [422, 'Not cured yet by the server’s clock', 'override'],
   );
   const own = await on.ida.send<Problem>(command(id, signedAfterwards('Hard.')));
   assert.equal(own.status, 422, 'a reason of a technician is none');
@@ -156,7 +156,7 @@ test('where the site says so, who worked on it does not sign it', async () => {
     const id = await planned(60);
     await work(on.tomas, id, Date.now() - 59 * HOUR);
     const own = await on.tomas.send<Problem>(command(id, signedAfterwards('Hard.')));
-    assert.deepEqual([own.status, own.body.title], [422, 'A second person signs this']);
+    assert.deepEqual([own.status, own.body.title], [422, 'A second person must sign']);
     await says('approved');
     const plain = await on.tomas.send<Problem>(command(id, signedAfterwards('Hard.')));
     assert.equal(plain.status, 200, 'nobody has to approve it: it is signed by who did it');

@@ -23,6 +23,7 @@ async function allOf(who: Person, asked: string): Promise<string[]> {
     const { body }: Answer<RepairPage> = await who.get<RepairPage>(
       `/api/repairs?${asked}${cursor ? `&cursor=${cursor}` : ''}`,
     );
+    assert.ok(body.rows, JSON.stringify(body));
     tags.push(...body.rows.map((r) => r.tag));
     cursor = body.next;
   } while (cursor);
@@ -49,4 +50,32 @@ test('what is looked for is found newest first and once, however far back it lie
     ],
   ];
   for (const [what, asked, tags] of found) assert.deepEqual(await allOf(ida, asked), tags, what);
+});
+
+test('a list is sorted by any column over all rows, up and down, over many pages', async () => {
+  const { ida, world } = there;
+  const { body } = await ida.get<RepairPage>('/api/repairs?q=n-0001');
+  assert.equal(body.rows.length, 1);
+  // Its number decides, not its letters: N-2 comes before N-10.
+  await world.asOwner(({ pool }) =>
+    pool.query("update repairs set tag = 'N-' || ltrim(substr(tag, 3), '0') where tag like 'N-0%'"),
+  );
+  const byNumber = Array.from({ length: 999 }, (_, i) => `N-${i + 1}`);
+  const up = await allOf(ida, 'q=far%20field&sort=tag&limit=130');
+  assert.deepEqual(up.slice(0, 999), byNumber);
+  const down = await allOf(ida, 'q=far%20field&sort=tag&order=down&limit=130');
+  assert.deepEqual(down, [...up].reverse());
+  const all = await allOf(ida, 'limit=200');
+  for (const sort of ['asset', 'damage', 'card', 'intent', 'station', 'when']) {
+    const tags = await allOf(ida, `sort=${sort}&limit=190`);
+    assert.deepEqual([...tags].sort(), [...all].sort(), sort);
+  }
+  const wrong = await ida.get(
+    `/api/repairs?sort=tag&cursor=${Buffer.from('{"key":1}').toString('base64url')}`,
+  );
+  assert.equal(wrong.status, 422);
+  const odd = Buffer.from(JSON.stringify({ key: 'soon', id: body.rows[0]?.id })).toString(
+    'base64url',
+  );
+  assert.equal((await ida.get(`/api/repairs?sort=when&cursor=${odd}`)).status, 422);
 });

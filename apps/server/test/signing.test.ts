@@ -94,7 +94,7 @@ test('nothing is signed without a plan, nor twice', async () => {
   assert.equal((await on.ida.repair(id)).signoffs.length, 1);
 });
 
-test('a batch ends once: placed it cannot be binned, nor placed again', async () => {
+test('a batch ends once: placed it cannot be thrown away, nor placed again', async () => {
   const survey = surveyAt(ago(60), `S-${++made}`);
   const id = await planRepair(on.ida, survey, 'R-210', ago(60));
   await work(on.ida, id, Date.now() - 59 * HOUR);

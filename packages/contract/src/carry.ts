@@ -32,8 +32,8 @@ const toldBy = ({ does, title, text }: Step): string => [does, word(title), word
 function whyNot(before: Step, after: Step | undefined): Message | null {
   if (!after?.hold) return m('The new plan has no such step.');
   if (after.hold.kind !== before.hold?.kind)
-    return m('The new plan asks for something else there.');
-  return toldBy(before) === toldBy(after) ? null : m('The step says something else now.');
+    return m('This step asks for another reading in the new plan.');
+  return toldBy(before) === toldBy(after) ? null : m('The instruction of this step has changed.');
 }
 
 /**

@@ -82,7 +82,7 @@ export const Command = z.discriminatedUnion('type', [
     })
     .refine(({ mime, data }) => data.startsWith(BEGINS[mime]), {
       path: ['data'],
-      message: 'is no picture of this kind; take or choose it again',
+      message: 'is not a picture of this type; take or choose it again',
     }),
   z.strictObject({ ...base, type: z.literal('mix.placed'), mixId: Id }),
   z.strictObject({ ...base, type: z.literal('mix.binned'), mixId: Id }),

@@ -56,7 +56,7 @@ export function wrongOfCure(
   if (!last || momentOf(values.from, last) <= Date.parse(at) + MINUTE) return null;
   return {
     path: `values.rows.${values.rows.length - 1}.atMin`,
-    message: 'must not be later than the record; see to the clock of the logger, or its zone',
+    message: 'must not be later than the record; check the logger’s clock and time zone',
   };
 }
 
@@ -112,7 +112,7 @@ export const titleOfCure = (values: CureValues): Message => {
     case 'heat':
       return m(WARMER_NAMES[values.by]);
     default:
-      return m('Sample that was kept');
+      return m('Kept sample');
   }
 };
 

@@ -78,10 +78,10 @@ export function mayMix(
     );
   if (countedMixes(view.mixes).some((x) => x.batchNo === batch.no))
     return held('state', m('Batch {no} is mixed already', { no: batch.no }), [
-      m('Bin it first, if it must be mixed again.'),
+      m('To mix it again, throw it away first.'),
     ]);
   const open = openForBatch(view, batch.no, now);
-  if (open.length > 0) return held('open', m('Do not mix yet'), open);
+  if (open.length > 0) return held('open', m('Not ready to mix'), open);
   return offRatio(plan, batch.no, scale);
 }
 
@@ -116,14 +116,14 @@ export function mayMove(view: RepairView, station: StationId, now: number): Gate
   if (to <= STATIONS.indexOf(view.station)) return null;
   if (!view.plan) return to > STATIONS.indexOf('match') ? NO_PLAN : null;
   const open = openHolds(view, station, now);
-  return open.length > 0 ? held('open', m('Not yet: holds are open'), open) : null;
+  return open.length > 0 ? held('open', m('Open hold points'), open) : null;
 }
 
 /** Allowed difference between a device's clock and the server’s, ms. */
 export const CLOCK_SLACK = 10 * MINUTE;
 
 /**
- * When the cure ends by the server's clock, epoch ms: from the receipt of each batch, whatever the device says. A batch
+ * When the cure ends by the server’s clock, epoch ms: from the receipt of each batch, whatever the device says. A batch
  * that is still queued counts from now. Null until all is mixed.
  */
 export function curedByServer(view: RepairView, now: number): number | null {
@@ -160,10 +160,10 @@ export function mayGoOnWithout(
   who: Pick<Me, 'role'>,
 ): GateRefusal | null {
   if (hold === null || eachBatch || hold.kind === 'approval' || NEVER.includes(does))
-    return held('input', m('Nothing goes on without this'), [m('Do what it asks for.')]);
+    return held('input', m('This cannot be skipped'), [m('Do this step.')]);
   if (!mayOverride(who))
-    return held('person', m('A planner overrides this, with the reason'), [
-      m('Do what it asks for, or ask a planner.'),
+    return held('person', m('Only a planner can skip this, with a reason'), [
+      m('Do this step, or ask a planner.'),
     ]);
   return null;
 }
@@ -192,29 +192,29 @@ export function maySign(
   if (!plan) return held('open', m('Nothing to sign off'), [m('there is no plan yet')]);
   if (verdict === 'redo') return null;
   const open = openHoldsOfJob(view, now.device);
-  if (open.length > 0) return held('open', m('Not yet: holds are open'), open);
+  if (open.length > 0) return held('open', m('Open hold points'), open);
   const ready = curedAt(planSummaryOf(runningPlan(view) ?? plan), mixedBatches(view.mixes));
-  if (ready === null) return held('cure', m('Not cured yet'), [m('Nothing was mixed.')]);
+  if (ready === null) return held('cure', m('Not cured yet'), [m('No batch was mixed.')]);
   if (ready > now.device)
     return held('cure', m('Not cured yet'), [
-      m('Cured from {at}', { at: dayClockText(ready, now.device, site.zone) }),
+      m('Cured at {at}', { at: dayClockText(ready, now.device, site.zone) }),
     ]);
   const inspected = new Set(plan.steps.filter((s) => s.station === 'accept').map((s) => s.id));
   // The final inspector is the second person; inspecting does not count as work.
   const work = [...view.mixes, ...view.checks.filter((c) => !inspected.has(c.stepId))];
   const worked = work.some((x) => x.byId === who.id);
   if (worked && wantsSecond(view, site))
-    return held('person', m('A second person signs this'), [
-      m('You did work on it. Ask somebody who did not.'),
+    return held('person', m('A second person must sign'), [
+      m('You worked on this repair. Ask someone who did not.'),
     ]);
   const seen = curedByServer(view, now.server);
   if (seen === null || seen <= now.server || (override !== null && mayOverride(who))) return null;
   return held(
     'clock',
-    m('Not cured by the clock of the server'),
+    m('Not cured yet by the server’s clock'),
     [
       m(
-        'There the cure is over {at}. What was entered afterwards is signed by a planner, with the reason.',
+        'By the server’s clock the cure ends {at}. For work entered later, a planner signs with a reason.',
         {
           at: dayClockText(seen, now.server, site.zone),
         },

@@ -61,7 +61,9 @@ function standsAt(view: RepairView, now: number, zone: Zone): Message[] {
   if (!next)
     return [
       ...done,
-      view.status === 'closed' ? m('Signed off.') : m('All is done. It waits for its signature.'),
+      view.status === 'closed'
+        ? m('Signed off.')
+        : m('All steps are done. The signature is missing.'),
     ];
   const wait = waitsUntil(next.step, view, plan, now);
   const { title } = next.step;

@@ -15,7 +15,7 @@ export const isOfHandover = (values: ReadingValues): values is HandoverValues =>
 
 /** The text of a handover record, as it was told. */
 export function handoverText(values: HandoverValues): Message {
-  if (values.kind === 'taken-over') return m('What was told is read.');
+  if (values.kind === 'taken-over') return m('The handover was read.');
   const parts = values.parts.map(({ part, lines }) =>
     m('{title}: {lines}', { title: HANDOVER_TITLES[part], lines: lines.join(' ') }),
   );

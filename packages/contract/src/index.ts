@@ -31,7 +31,7 @@ export * from './records';
 export * from './repair';
 export * from './reviews';
 export { runningOf, runningPlan } from './running';
-export { isAtWork, RepairPage, RepairRow } from './row';
+export { isAtWork, REPAIR_SORTS, RepairPage, RepairRow, type RepairSort } from './row';
 export * from './rowOf';
 export * from './shelf';
 export * from './story';

@@ -79,7 +79,7 @@ export function approvedBy(
 /** Judges a reading against its hold: the same on device and server. */
 export function judgeReading(hold: Hold, values: ReadingValues, plan: Plan): ReadingVerdict {
   if (values.kind === 'override')
-    return { passed: true, say: m('Gone on without it: {why}', { why: values.why }) };
+    return { passed: true, say: m('Skipped: {why}', { why: values.why }) };
   if (hold.kind === 'ambient' && values.kind === 'ambient') return judgeAir(values, plan);
   if (hold.kind === 'hardness' && values.kind === 'hardness') {
     const { verdict, min } = hardness({
@@ -109,7 +109,7 @@ export function judgeReading(hold: Hold, values: ReadingValues, plan: Plan): Rea
         passed: false,
         say: m('Stop: {got}; {max} is the most.', { got, max: q(max, quantity) }),
       };
-    return { passed: true, say: m('{got} is inside the limits.', { got }) };
+    return { passed: true, say: m('{got} is within the limits.', { got }) };
   }
   if (hold.kind === 'thickness' && values.kind === 'thickness')
     return judgeThickness(hold, values.valuesMm);
@@ -128,5 +128,5 @@ export function judgeReading(hold: Hold, values: ReadingValues, plan: Plan): Rea
         : 'Approved by {name}, {reference}, signed in.';
     return { passed: true, say: m(text, { name, reference }) };
   }
-  return { passed: false, say: m('This reading does not belong to this step.') };
+  return { passed: false, say: m('This step does not need this reading.') };
 }

@@ -26,7 +26,8 @@ export function wrongOfRepair(
   plan: Plan,
 ): { path: string; message: string } | null {
   const place = isOfCure(values) ? CURE : HANDOVER;
-  if (stepId !== place) return { path: 'stepId', message: `must be ${place}: this is of no step` };
+  if (stepId !== place)
+    return { path: 'stepId', message: `must be ${place}: this belongs to no step` };
   return isOfCure(values) ? wrongOfCure(values, at, plan) : null;
 }
 

@@ -40,7 +40,7 @@ const code = () =>
 export function guessableCode(digits: string): string | null {
   const steps = Array.from(digits.slice(1), (d, i) => Number(d) - Number(digits[i]));
   if (steps.every((s) => s === steps[0]) && Math.abs(steps[0] ?? 0) < 2)
-    return 'is one figure again and again, or a row of them; choose another';
+    return 'repeats one digit or counts up or down; choose another';
   if (/^(19|20)\d\d$/.test(digits)) return 'is a year; choose another';
   return null;
 }

@@ -52,6 +52,6 @@ export function readPlanFile(
   const [first] = issuesOf(read.error);
   return {
     ok: false,
-    say: `This plan file is not whole: ${first?.path ?? 'plan'} ${first?.message ?? ''}.`,
+    say: `This plan file is incomplete: ${first?.path ?? 'plan'} ${first?.message ?? ''}.`,
   };
 }

@@ -48,13 +48,16 @@ const LogRows = z
 /** The parts of a handover in order, with their headings. */
 export const HANDOVER_TITLES = {
   stands: 'Where it stands',
-  wet: 'What is wet',
+  wet: 'Batches, cures and waits',
   closes: 'What closes next',
-  again: 'Left too long: do it again',
-  watch: 'What to watch',
+  again: 'Too old: repeat',
+  watch: 'Needs attention',
 } as const;
 export type HandoverPartKey = keyof typeof HANDOVER_TITLES;
-export const HANDOVER_KEYS = Object.keys(HANDOVER_TITLES) as [HandoverPartKey, ...HandoverPartKey[]];
+export const HANDOVER_KEYS = Object.keys(HANDOVER_TITLES) as [
+  HandoverPartKey,
+  ...HandoverPartKey[],
+];
 /** Most lines of a part, and characters of a line: a line may contain several typed notes. */
 const MOST_TOLD = { lines: 100, line: 4 * MOST_NOTE } as const;
 /** One part of a handover: its lines, as they were read. */
@@ -181,7 +184,7 @@ export type Check = z.infer<typeof Check>;
 
 export const SIGNOFF_VERDICTS = ['accepted', 'redo'] as const;
 export const SIGNOFF_NAMES: Record<(typeof SIGNOFF_VERDICTS)[number], string> = {
-  accepted: 'Accepted, returned to service',
+  accepted: 'Accepted and returned to service',
   redo: 'Not accepted: to be done again',
 };
 export const Signoff = z.object({

@@ -32,6 +32,18 @@ export const RepairRow = z.object({
 });
 export type RepairRow = z.infer<typeof RepairRow>;
 
+/** Columns by which the server sorts a list. */
+export const REPAIR_SORTS = [
+  'tag',
+  'asset',
+  'damage',
+  'card',
+  'intent',
+  'station',
+  'when',
+] as const;
+export type RepairSort = (typeof REPAIR_SORTS)[number];
+
 export const RepairPage = z.object({ rows: z.array(RepairRow), next: z.string().nullable() });
 export type RepairPage = z.infer<typeof RepairPage>;
 

@@ -7,10 +7,10 @@ import { SIGNOFF_NAMES, type Check, type Mix, type Reading, type Signoff } from 
 
 export const MARK_NAMES: Record<StoryMark, string> = {
   failed: 'Stop',
-  late: 'Past its life',
+  late: 'Working life over',
   override: 'Override',
   unverified: 'Not verified',
-  undone: 'Taken back',
+  undone: 'Undone',
 };
 
 /** The limit of a hold's reading; null if it has none. */
@@ -107,8 +107,8 @@ function batchLines(mix: Mix, plan: Plan): StoryLine[] {
   const end: StoryLine = {
     ...own,
     ...{ id: `${id}/end`, at: ended, by },
-    title: placedAt === null ? m('Batch {no} binned', { no }) : m('Batch {no} placed', { no }),
-    say: m('{took} after it was mixed.', { took: minutes(took) }),
+    title: placedAt === null ? m('Batch {no} thrown away', { no }) : m('Batch {no} placed', { no }),
+    say: m('{took} after mixing.', { took: minutes(took) }),
     limit:
       placedAt !== null && life < Infinity ? m('{life} or less', { life: minutes(life) }) : null,
     mark: late ? 'late' : null,
@@ -118,7 +118,7 @@ function batchLines(mix: Mix, plan: Plan): StoryLine[] {
 
 /** Why something was signed before the server had seen the end of the cure, for display. */
 export const overrideText = (override: string): Message =>
-  m('Signed before the server had seen the cure pass: {override}', { override });
+  m('Signed before the end of the cure by the server’s clock: {override}', { override });
 
 function signoffLine({ id, at, verdict, statement, override, name }: Signoff): StoryLine {
   const found = m('{statement}', { statement });

@@ -120,7 +120,7 @@ export function scaleText(
     return {
       good: false,
       say: m(
-        'Out. {part} {off} {side, select, short {short} other {over}}; {most} is the most. Add {add} {to}.',
+        'Wrong ratio. {part} {off} {side, select, short {short} other {over}}; {most} is the most. Add {add} {to}.',
         {
           ...off,
           most: q(weigh.tolerancePct, 'percent'),
@@ -134,7 +134,7 @@ export function scaleText(
   return {
     good: true,
     say: m(
-      'In. {on, select, yes {On ratio} other {{part} {off} {side, select, short {short} other {over}}}}.{more, select, yes { More than the batch: its life is shorter.} other {}}',
+      'Ratio OK. {on, select, yes {Exact} other {{part} {off} {side, select, short {short} other {over}}}}.{more, select, yes { More than planned: the working life is shorter.} other {}}',
       { ...off, on: Math.abs(deviationPct) < ON_RATIO_PCT ? 'yes' : 'no', more },
     ),
   };

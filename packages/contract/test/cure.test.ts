@@ -156,7 +156,7 @@ test('heat and samples are in the story under their names; a soft sample is mark
     ['Lamp', 'Switched on.', null],
     ['Lamp', 'Switched off.', null],
     ['Temperature of the repair', '15.5 °C.', null],
-    ['Sample that was kept', 'A fingernail leaves a mark: soft.', 'failed'],
+    ['Kept sample', 'A fingernail leaves a mark: soft.', 'failed'],
   ]);
   const soft = lay(placed(), { kind: 'nail', marks: true }, late);
   expect(runningOf(soft)?.main?.minutes).toBeCloseTo(2 * plannedMin, 3);
@@ -212,7 +212,7 @@ test('how warm it was stays with the repair when its plan is changed', () => {
   expect(kept.left).toEqual([]);
 });
 
-test('what is laid over twice is there once, and the running plan is worked out anew for each reading', () => {
+test('what is applied to twice is there once, and the running plan is calculated again for each reading', () => {
   const view = placed();
   const first = runningOf(view);
   expect(runningOf(view)).toBe(first);

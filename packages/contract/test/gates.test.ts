@@ -68,7 +68,7 @@ describe('a batch may be mixed', () => {
       viewOf(plan),
       1,
       weighed,
-      ['open', 'Do not mix yet', 'Isolate and make safe'],
+      ['open', 'Not ready to mix', 'Isolate and make safe'],
     ],
     [
       'nothing is weighed',
@@ -97,7 +97,7 @@ describe('a batch may be mixed', () => {
     expect(more?.field).toBe('aG');
     expect(more?.why[0] && word(more.why[0])).toMatch(/^add .* g base$/);
   });
-  test('not twice, unless the first was binned', () => {
+  test('not twice, unless the first was thrown away', () => {
     const mixed = applyCommand(
       ready,
       {
@@ -266,7 +266,7 @@ describe('an approval', () => {
   });
 });
 
-test('what was recorded on a plan that another took the place of is not laid over the new one', () => {
+test('what was recorded on a plan that another took the place of is not applied to the new one', () => {
   const other = `${ID.slice(0, -1)}9`;
   const tick = {
     type: 'check.set',

@@ -47,11 +47,11 @@ test('who did what last, and when, comes first', () => {
   expect(stands[1]).toMatch(/^1 of \d+ done\. Next, at Prep: /);
 });
 
-test('a pail that lives is told with its clock, and one past its life is stopped', () => {
+test('a batch that lives is told with its clock, and one past its life is stopped', () => {
   const view = mixed(met(viewOf(plan), ['prep']), null);
   expect(told(view).wet[0]).toMatch(/^Place it by \d\d:\d\d\.$/);
   const late = told(view, now + (batch.lifeMin + 1) * MINUTE);
-  expect(late.wet[0]).toMatch(/^Stop\. The pail is past its life/);
+  expect(late.wet[0]).toMatch(/^Stop\. Working life is over/);
 });
 
 test('a window that closes is told by its clock; one that has closed, as work to do again', () => {

@@ -33,12 +33,12 @@ const left = (view: RepairView, min: number) =>
   laid(view, min, reading({ kind: 'handed-over', parts, note: 'Key at the gate.' }));
 const tick = { type: 'check.set', stepId: 'isolate', batchNo: null, done: true, note: '' };
 
-test('a handover is a line of the record in the words that were told, and waits for whoever comes next', () => {
+test('a handover is a line of the record in the words that were told, and waits for who comes next', () => {
   const view = left(fresh, 5);
   const [line] = storyOf(view);
   expect(line && word(line.title)).toBe('Handed over');
   expect(line?.say && word(line.say)).toBe(
-    'Where it stands: 3 of 25 done. Next, at Prep: dust off. What is wet: Place it by 09:40. Key at the gate.',
+    'Where it stands: 3 of 25 done. Next, at Prep: dust off. Batches, cures and waits: Place it by 09:40. Key at the gate.',
   );
   expect(line).toMatchObject({ by: 'Ida', mark: null, at: at(5) });
   expect(lastHandover(view)).toMatchObject({ byId: 'ida', parts, note: 'Key at the gate.' });
@@ -66,15 +66,15 @@ test('a change of hands is no work: the last that was done is told as before', (
   expect(first && word(first)).toBe('Last done: Isolate and make safe, 09:01, Ida.');
 });
 
-test('it hangs on no step, and stays with a repair that is planned anew', () => {
+test('it depends on no step, and stays with a repair that is planned again', () => {
   const values = { kind: 'taken-over' } as const;
   expect(wrongOfRepair({ stepId: HANDOVER, at: AT }, values, plan)).toBeNull();
   expect(wrongOfRepair({ stepId: 'isolate', at: AT }, values, plan)).toEqual({
     path: 'stepId',
-    message: 'must be handover: this is of no step',
+    message: 'must be handover: this belongs to no step',
   });
   expect(wrongOfRepair({ stepId: HANDOVER, at: AT }, { kind: 'nail', marks: false }, plan)).toEqual(
-    { path: 'stepId', message: 'must be cure: this is of no step' },
+    { path: 'stepId', message: 'must be cure: this belongs to no step' },
   );
   const { readings } = left(fresh, 5);
   const other = { ...plan, steps: plan.steps.slice(0, 1) };

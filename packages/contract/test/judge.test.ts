@@ -18,7 +18,7 @@ test('a reading at its limit is inside it, a hair beyond is not', () => {
   for (const value of [3, 4.5, 6])
     expect(judged(between(3, 6), reading(value))).toEqual([
       true,
-      `${value} mm is inside the limits.`,
+      `${value} mm is within the limits.`,
     ]);
   expect(judged(between(3, 6), reading(2.99))).toEqual([
     false,
@@ -41,7 +41,7 @@ describe('thicknesses', () => {
     expect(said(8, 11, 11)).toEqual([true, 'Mean 10 mm, lowest 8 mm; it needs 10 mm.']);
     expect(said(8, 12, 12)[0]).toBe(true);
   });
-  test('a mean under it, one place under the floor, and too few are told apart', () => {
+  test('a mean under it, one place under the floor, and too few are distinguished', () => {
     expect(said(9.9, 10, 10)).toEqual([
       false,
       expect.stringMatching(/^Stop: mean 9\.97 mm; it needs/),
@@ -85,7 +85,7 @@ test('a wait, a picture and an approval are met by being there; a reading of ano
     true,
     'Look.',
   ]);
-  const other = [false, 'This reading does not belong to this step.'];
+  const other = [false, 'This step does not need this reading.'];
   expect(judged(picture, reading(1))).toEqual(other);
   expect(judged(between(1, 2), { kind: 'photo', photoId: 'p' } as ReadingValues)).toEqual(other);
 });

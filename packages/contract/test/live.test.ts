@@ -31,7 +31,7 @@ describe('who ticked a step', () => {
   test('two people did it twice, the first one first', () => {
     expect(who([tick('ida'), tick('tomas'), tick('ida')])).toEqual(['ida', 'tomas']);
   });
-  test('what was taken back counts no more, whoever took it', () => {
+  test('what was taken back counts no more, who took it', () => {
     expect(who([tick('ida'), tick('tomas', { done: false })])).toEqual([]);
     expect(who([tick('ida'), tick('ida', { done: false }), tick('tomas')])).toEqual(['tomas']);
   });
@@ -64,7 +64,7 @@ describe('what was last recorded of one thing', () => {
     const view = { ...viewOf(plan), checks: [tick('ida', { at: at(8) })], readings: [reading] };
     expect(lastRecord(isolate, view)).toMatchObject({ byId: 'orla', at: at(10) });
   });
-  test('a batch counts for its mixing alone, and not once it is binned', () => {
+  test('a batch counts for its mixing alone, and not once it is thrown away', () => {
     const mix = {
       ...{ id: 'm', batchNo: mixing.batch?.no ?? 1, aG: 1, bG: 1, deviationPct: 0 },
       ...{ inTolerance: true, lot: 'L', startedAt: at(11), placedAt: null, binnedAt: null },

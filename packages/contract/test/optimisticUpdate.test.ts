@@ -44,7 +44,7 @@ test.each([
   expect(laid(once, draft())[list].length).toBeGreaterThanOrEqual(once[list].length);
 });
 
-test('what waits carries who typed it and when, and no moment of the server', () => {
+test('what is queued carries who typed it and when, and no moment of the server', () => {
   const [mixed] = laid(ready, command({ type: 'mix.start', ...weighed })).mixes;
   const [ticked] = laid(fresh, tick({ note: 'Locked.' })).checks;
   const [read] = laid(fresh, surface()).readings;
@@ -54,7 +54,7 @@ test('what waits carries who typed it and when, and no moment of the server', ()
   expect(mixed).toMatchObject({ batchNo: 1, lot: 'L', startedAt: DRY, inTolerance: true, ...by });
 });
 
-test('what was recorded on another plan stays off this one; what names this one, or none, is laid over it', () => {
+test('what was recorded on another plan stays off this one; what names this one, or none, is applied to it', () => {
   for (const planId of [ID, undefined])
     expect(laid(fresh, tick({ planId })).checks).toHaveLength(1);
   expect(laid(fresh, tick({ planId: 'another' }))).toBe(fresh);
@@ -69,7 +69,7 @@ test('a batch that its gate holds is not shown as mixed, off ratio or too soon',
   expect(mixed.mixes.at(-1)?.deviationPct).toBeCloseTo(0, 9);
 });
 
-test('a batch is placed or binned by its own id, and no other with it', () => {
+test('a batch is placed or thrown away by its own id, and no other with it', () => {
   const two = laid(ready, command({ type: 'mix.start', ...weighed }));
   const [one] = two.mixes;
   const other = { ...one, id: 'other' } as (typeof two.mixes)[number];
@@ -152,7 +152,7 @@ const EACH: Record<Command['type'], () => [before: RepairView, command: Command]
   'signoff.add': () => [ready, sign()],
 };
 
-test('every command that the wire knows is laid over the view, and shows before it is sent', () => {
+test('every command that the wire knows is applied to the view, and shows before it is sent', () => {
   const types = Command.options.map((o) => ('shape' in o ? o.shape.type.value : 'photo.add'));
   expect([...types].sort()).toEqual(Object.keys(EACH).sort());
   for (const [type, make] of Object.entries(EACH)) {
@@ -176,7 +176,7 @@ test('a new repair stands at Match with its survey before anybody else has seen 
   expect([begun.plan?.number, begun.station, begun.checks.length]).toEqual([1, 'prep', 1]);
 });
 
-test('a saved survey is shown as saved: no plan, back to Match, what was recorded kept in sight', () => {
+test('a saved survey is shown as saved: no plan, back to Match, what was recorded kept visible', () => {
   const ticked = laid(fresh, tick({ note: 'Locked.' }));
   const saved = laid(ticked, save({ asset: { ...survey.asset, tag: 'P-9' } }));
   expect([saved.tag, saved.station, saved.plan, saved.version]).toEqual(['P-9', 'match', null, 3]);
@@ -196,7 +196,7 @@ test('a choice that this device cannot plan with leaves what is there; one that 
   expect(laid(made, take())).toBe(made);
 });
 
-test('a sign-off closes the repair with its next looks; “to be done again” begins the plan anew under its own id', () => {
+test('a sign-off closes the repair with its next looks; “to be done again” begins the plan again under its own id', () => {
   const signed = laid(ready, sign());
   expect([signed.status, signed.station, signed.version]).toEqual(['closed', 'accept', 3]);
   expect(signed.signoffs).toMatchObject([{ name: 'Ida', byId: 'ida', statement: 'Tight.' }]);

@@ -56,7 +56,7 @@ test.each(HOLDS)('a $kind is gone on without, and the record says why and marks 
   expect(openHoldsOfJob(after, NOW)).toEqual([]);
   const [line] = storyOf(after);
   expect([line?.mark, line?.by]).toEqual(['override', IDA.name]);
-  expect(line?.say && word(line.say)).toBe('Gone on without it: The shift engineer measured it.');
+  expect(line?.say && word(line.say)).toBe('Skipped: The shift engineer measured it.');
 });
 
 test('what is measured after all counts instead: a reading that fails holds the job again', () => {

@@ -44,11 +44,11 @@ test('the gate says stop or go with the number and the limit', () => {
 test.each([
   ['open-up', { kind: 'reading', value: 2 }, false, 'Stop: 2 mm; 3 mm is the least.'],
   ['grade', { kind: 'reading', value: 120 }, false, 'Stop: 120 µm; 100 µm is the most.'],
-  ['grade', { kind: 'reading', value: 80 }, true, '80 µm is inside the limits.'],
+  ['grade', { kind: 'reading', value: 80 }, true, '80 µm is within the limits.'],
   ['hardness', { kind: 'hardness', values: [81, 82] }, false, 'Take 1 more.'],
   ['hardness', { kind: 'hardness', values: [81, 82, 79] }, false, 'Stop: lowest 79; it needs 80.'],
   ['hardness', { kind: 'hardness', values: [81, 82, 80] }, true, 'Lowest 80; it needs 80.'],
-  ['gate', { kind: 'reading', value: 5 }, false, 'This reading does not belong to this step.'],
+  ['gate', { kind: 'reading', value: 5 }, false, 'This step does not need this reading.'],
 ] as const)('%s judged', (step, values, passed, say) => {
   expect(told(hold(step), values as never)).toEqual({ passed, say });
 });
@@ -74,7 +74,7 @@ test('a hold is met by its last word: a tick taken back opens it again', () => {
   expect(said(openHolds(back, 'mix', later))).toContain('Isolate and make safe');
 });
 
-test('what waits on the device is laid over the view: a reading judged, a batch mixed, placed, binned', () => {
+test('what is queued on the device is applied to the view: a reading judged, a batch mixed, placed, thrown away', () => {
   const measured = applyCommand(
     view,
     { ...base(), type: 'reading.add', stepId: 'grade', values: { kind: 'reading', value: 80 } },

@@ -59,7 +59,7 @@ test('a reading stands against its limits, and one that stopped the work is mark
   const read = (stepId: string, values: object) =>
     storyTold(laid(fresh, 0, { type: 'reading.add', stepId, values }))[0];
   expect(read('grade', { kind: 'reading', value: 80 })?.slice(1)).toEqual([
-    '80 µm is inside the limits.',
+    '80 µm is within the limits.',
     '60 µm to 100 µm',
     null,
   ]);
@@ -117,14 +117,14 @@ test('a batch tells what was weighed and its lot, and how it ended; placed past 
   // Fifty minutes of working life.
   expect(end('mix.placed', 109)).toEqual([
     'Batch 1 placed',
-    '49 min after it was mixed.',
+    '49 min after mixing.',
     '50 min or less',
     null,
   ]);
   expect(end('mix.placed', 111)?.[3]).toBe('late');
   expect(end('mix.binned', 200)).toEqual([
-    'Batch 1 binned',
-    '2 h 20 min after it was mixed.',
+    'Batch 1 thrown away',
+    '2 h 20 min after mixing.',
     null,
     null,
   ]);
@@ -161,7 +161,7 @@ test('a sign-off tells who, what was found, and why it was signed before the cur
     storyOf({ ...fresh, signoffs: [{ ...signed, ...more } as never] })[0];
   const plain = line({ verdict: 'accepted', override: null });
   expect(plain && told(plain)).toEqual([
-    'Accepted, returned to service',
+    'Accepted and returned to service',
     'Hard all over.',
     null,
     null,
@@ -169,7 +169,7 @@ test('a sign-off tells who, what was found, and why it was signed before the cur
   expect(plain?.by).toBe('Tomas');
   const early = line({ verdict: 'accepted', override: 'Entered afterwards.' });
   expect(early && told(early).slice(1)).toEqual([
-    'Hard all over. Signed before the server had seen the cure pass: Entered afterwards.',
+    'Hard all over. Signed before the end of the cure by the server’s clock: Entered afterwards.',
     null,
     'override',
   ]);

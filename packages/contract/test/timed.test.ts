@@ -78,7 +78,7 @@ test('a clock meets no hold, and takes back none that was met', () => {
   expect(readingsAtHold('held', [read(3), begun('held', 2)])).toHaveLength(1);
 });
 
-test('what waits for a step waits from its reading, not from a clock beside it', () => {
+test('what is queued for a step waits from its reading, not from a clock beside it', () => {
   const link = { from: { step: 'held' }, to: first.id, least: 30, most: null, instead: [] };
   const linked: Plan = { ...body, links: [{ ...link, why: m('After the test.') }] };
   const waits = (...readings: RepairView['readings']) =>
@@ -122,7 +122,7 @@ test('it is called out when its time is over, by its step and its name', () => {
   ]);
 });
 
-test('what is in the pail is called when it was mixed for its time, until it is placed', () => {
+test('what is in use is called when it was mixed for its time, until it is placed', () => {
   const [batch] = plan.rounds.flatMap((r) => r.batches);
   if (!batch) throw new Error('no batch');
   const mix: RepairView['mixes'][number] = {

@@ -27,7 +27,7 @@ test('a wait that was started is told once it is over; one that was not, never',
   expect(told(view)).toEqual([{ in: 30, urgent: false, say: 'Let it dry: the wait is over.' }]);
 });
 
-test('one that was started anew is told by its last start', () => {
+test('one that was started again is told by its last start', () => {
   const view = { ...viewOf(drying), readings: [started(35), started(5)] };
   expect(told(view).map((call) => call.in)).toEqual([35]);
 });

@@ -21,20 +21,23 @@ test('what to weigh is said first, in the units of who reads it', () => {
 });
 
 test('then whether it is in its ratio; one that is bigger than planned lives shorter', () => {
-  expect(said(322, 40.25)).toEqual([true, 'In. On ratio.']);
-  expect(said(322, 40)).toEqual([true, 'In. Hardener 0.6 % short.']);
-  expect(said(322, 40.5)).toEqual([true, 'In. Hardener 0.6 % over.']);
-  expect(said(400, 50)).toEqual([true, 'In. On ratio. More than the batch: its life is shorter.']);
+  expect(said(322, 40.25)).toEqual([true, 'Ratio OK. Exact.']);
+  expect(said(322, 40)).toEqual([true, 'Ratio OK. Hardener 0.6 % short.']);
+  expect(said(322, 40.5)).toEqual([true, 'Ratio OK. Hardener 0.6 % over.']);
+  expect(said(400, 50)).toEqual([
+    true,
+    'Ratio OK. Exact. More than planned: the working life is shorter.',
+  ]);
 });
 
 test('out of it, which part is short and what to add of which', () => {
   expect(said(322, 30)).toEqual([
     false,
-    'Out. Hardener 25 % short; 3 % is the most. Add 10.3 g hardener.',
+    'Wrong ratio. Hardener 25 % short; 3 % is the most. Add 10.3 g hardener.',
   ]);
   expect(said(300, 40.25)).toEqual([
     false,
-    'Out. Hardener 7.3 % over; 3 % is the most. Add 22 g base.',
+    'Wrong ratio. Hardener 7.3 % over; 3 % is the most. Add 22 g base.',
   ]);
   expect(said(300, 40.25, 'us')[1]).toMatch(/Add 0\.776 oz base\.$/);
 });

@@ -2,7 +2,7 @@ import { word } from '../src/message/word';
 import { batching, touchMinutes, type Touch } from '../src/work/batching';
 import { card, site } from './fixtures';
 
-/** 50 min of life at 20 °C whatever the mass, 40 of them usable; 10 ml/min; a pail so large that it never decides. */
+/** 50 min of life at 20 °C whatever the mass, 40 of them usable; 10 ml/min; a batch so large that it never decides. */
 const roomy = { ...site, vesselMl: 100_000, vesselFill: 1, crew: 4 };
 const slow = { ...card, applyMlPerMin: 10 };
 const touches: Touch[] = [
@@ -78,7 +78,7 @@ describe('batches', () => {
     expect(sizes(ask(701))).toEqual([233.667, 233.667, 233.667]);
   });
 
-  test('no larger than the pail, three quarters full', () => {
+  test('no larger than the batch, three quarters full', () => {
     const pail = { ...roomy, vesselMl: 400, vesselFill: 0.75 };
     expect(sizes(ask(600, { site: pail }))).toEqual([300, 300]);
     expect(sizes(ask(601, { site: pail }))).toHaveLength(3);
@@ -108,7 +108,7 @@ describe('batches', () => {
     expect(sizes(ask(15_001, { card: mortar, site: tub }))).toHaveLength(3);
   });
 
-  test('minutes that hang on the whole round are shared by volume', () => {
+  test('minutes that depend on the whole round are shared by volume', () => {
     const ported: Touch[] = [
       { name: 'mix', fixed: 5 },
       { name: 'ports', spread: 60 },

@@ -48,16 +48,20 @@ const mixed = (batchNo: number, from: number, placed: number | null): MixedBatch
 const told = (mixes: MixedBatch[]) =>
   callsOf(plan, mixes, 'UTC').map((c) => [(c.at - START) / MINUTE, c.urgent, word(c.say)]);
 
-test('a pail is told of with a quarter of its life left, and at its end', () => {
+test('a batch is told of with a quarter of the working life left, and at its end', () => {
   expect(told([mixed(1, 0, null)])).toEqual([
-    [30, true, 'Batch 1: a quarter of its life is left. Place it by 08:34.'],
-    [40, true, 'Batch 1 is past its life. Place no more: spread it thin, bin it.'],
+    [30, true, 'Batch 1: a quarter of the working life is left. Place it by 08:34.'],
+    [
+      40,
+      true,
+      'Working life of batch 1 is over. Stop placing it. Spread it thin, then throw it away.',
+    ],
   ]);
   // Where the time to place is over by then, nothing more of it is placed.
   expect(told([mixed(1, -200, -190), mixed(2, -100, -80), mixed(3, 0, null)])[0]).toEqual([
     30,
     true,
-    'Batch 3: a quarter of its life is left. Place no more of it.',
+    'Batch 3: a quarter of the working life is left. Stop placing it.',
   ]);
 });
 
@@ -87,7 +91,7 @@ test('cured is told once, when all of it is', () => {
   expect(others).toEqual([]);
   expect(only?.slice(1)).toEqual([
     false,
-    'Cured. Inspect and accept. Good for full load since 18:30.',
+    'Cured. Inspect and accept. Ready for full load since 18:30.',
   ]);
   expect(Number(only?.[0])).toBeCloseTo(630, 3);
 });
@@ -95,10 +99,10 @@ test('cured is told once, when all of it is', () => {
 test('a batch that goes on while the one before it is wet is told of before that sets, and not again', () => {
   const calls = told([mixed(1, -200, -190), mixed(2, 0, 5)]);
   expect(calls.map(([when, urgent]) => [when, urgent])).toEqual([[30, true]]);
-  expect(calls[0]?.[2]).toMatch(/^Mix batch 3 while it is wet/);
+  expect(calls[0]?.[2]).toMatch(/^Mix batch 3 before the last one sets/);
 });
 
-test('nothing is told before the first mix, nor of a pail that was binned', () => {
+test('nothing is told before the first mix, nor of a batch that was thrown away', () => {
   expect(told([])).toEqual([]);
   expect(told([{ ...mixed(1, 0, null), binned: true }])).toEqual([]);
   expect(told([mixed(9, 0, null)])).toEqual([]);

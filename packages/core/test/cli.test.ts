@@ -48,7 +48,7 @@ test.each([
     'dew-point',
     '{"airC":20,"rhPct":50,"x":1}',
     'x',
-    'unknown field; leave it out',
+    'unknown field; remove it',
   ],
   ['a wrong type', 'dew-point', '{"airC":"mild","rhPct":50}', 'airC', 'must be a number'],
   [

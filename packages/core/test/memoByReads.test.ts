@@ -86,7 +86,7 @@ test('a frozen input is handed out as well, all the way down', () => {
   expect(of(thing())).toBe('small');
 });
 
-test('a part that is read whole is handed out bare, and told apart by all that stands in it', () => {
+test('a part that is read whole is handed out bare, and distinguished by all that stands in it', () => {
   const shared = memoByReads<Thing, number>((value) => Array.isArray(value));
   const seen: boolean[] = [];
   let calls = 0;

@@ -111,7 +111,7 @@ describe('a message is worded for who reads it', () => {
       'over 99 %, not over 99 %',
     ],
     ['unlike things', mm(152.3), grams(151.8), '152 mm, not 152 g', '5.996 in, not 5.35 oz'],
-  ])('digits that tell apart are shown: %s', (_, is, was, metric, us) => {
+  ])('digits that distinguish are shown: %s', (_, is, was, metric, us) => {
     const message = m('{is}, not {was}', { is, was });
     expect([word(message), word(message, 'us')]).toEqual([metric, us]);
   });
@@ -145,7 +145,7 @@ describe('a message is worded for who reads it', () => {
     expect(sayApart('temperature', 5, 5, 'us')).toEqual(['41 °F', '41 °F']);
   });
 
-  test('what nobody tells apart is as short as it was: six decimals at most', () => {
+  test('what nobody distinguishes is as short as it was: six decimals at most', () => {
     expect(word(m('{x}', { x: q(0.000_000_123, 'density') }))).toBe('0 g/ml');
     expect(word(m('{x}', { x: q(0.000_012_3, 'density') }))).toBe('0.000012 g/ml');
   });

@@ -70,7 +70,7 @@ test('two coats overhead are two rounds: the second waits for the window of the 
   expect(plan.conditions).toEqual([]);
 });
 
-test('what is laid over the surface is laid with the last coat alone', () => {
+test('what is applied to the surface is laid with the last coat alone', () => {
   const overhead = {
     ...survey,
     surface: { damp: 'dry' as const, slope: 'overhead' as const },

@@ -91,7 +91,7 @@ test('what mix-check says to add brings the ratio back', () => {
   );
 });
 
-test('every batch fits the pail and is placed within the usable part of its life', () => {
+test('every batch fits the batch and is placed within the usable part of its life', () => {
   fc.assert(
     fc.property(
       points,

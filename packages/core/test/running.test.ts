@@ -34,7 +34,7 @@ describe('a repair that runs', () => {
     );
   });
 
-  test('the next act follows the pail, the cure, and the end of it', () => {
+  test('the next act follows the batch, the cure, and the end of it', () => {
     expect(nextAction(summary, [], at(0), 'UTC')).toBeNull();
     expect(nextAction(summary, [mix], at(5), 'UTC')?.clockTo).toBeCloseTo(at(40), -1);
     expect(said(summary, [mix], at(5), 'UTC')).toEqual({
@@ -46,7 +46,7 @@ describe('a repair that runs', () => {
     const placed = { ...mix, placedAt: at(25) };
     expect(said(summary, [placed], at(60), 'UTC')).toMatchObject({
       phase: 'cure',
-      say: 'Good for immersion from 20:00,',
+      say: 'Ready for immersion at 20:00,',
     });
     expect(said(summary, [placed], at(601), 'UTC')?.phase).toBe('ready');
     expect(nextAction(summary, [{ ...mix, binned: true }], at(5), 'UTC')).toBeNull();
@@ -75,7 +75,7 @@ describe('a repair that runs', () => {
     };
     expect(said(many, [{ ...mix, placedAt: at(20) }], at(25), 'UTC')).toMatchObject({
       phase: 'overcoat',
-      say: 'Mix batch 2 while it is wet.',
+      say: 'Mix batch 2 before the last one sets.',
       short: 'mix batch 2',
     });
     // Each pail by its own life: the second is in a warmer place.

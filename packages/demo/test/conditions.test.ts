@@ -69,7 +69,7 @@ const matched = (survey: Survey, code: string): CardMatch => {
 };
 const second = (match: CardMatch) => match.judged.find((j) => j.rule.id === 'seconds');
 
-test('what a second material hangs on is a condition of the card that needs it', () => {
+test('what a second material depends on is a condition of the card that needs it', () => {
   const open = matched(base.get('F14') as Survey, 'X-840');
   expect([open.verdict, second(open)?.verdict]).toEqual(['fits', 'fits']);
   expect(ticked(planOf(open))).toBeUndefined();

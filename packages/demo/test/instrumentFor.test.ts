@@ -57,6 +57,9 @@ test('a pour is in once it rests past its half; what is left and what is over ar
   expect([shows(0).isIn, shows(199).isIn, shows(200).isIn]).toEqual([false, false, true]);
   expect([shows(400, 'settling').isIn, shows(400, 'fault').isIn]).toEqual([false, false]);
   expect([shows(399.5).say, shows(400.5).say]).toEqual([null, null]);
-  expect(shows(390).say).toMatchObject({ text: '{left} to go.', values: { left: { value: 10 } } });
-  expect(shows(405).say).toMatchObject({ text: '{over} over.', values: { over: { value: 5 } } });
+  expect(shows(390).say).toMatchObject({ text: 'Add {left}.', values: { left: { value: 10 } } });
+  expect(shows(405).say).toMatchObject({
+    text: '{over} too much.',
+    values: { over: { value: 5 } },
+  });
 });

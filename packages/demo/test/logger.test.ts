@@ -49,7 +49,7 @@ test('an empty log and one with a hole are said as such', () => {
   expect(seenOf([]).fault).toBe('lost');
   const whole = logged(1, null);
   const holed = whole.filter(({ at }) => at < AT - 5 * HOUR || at > AT - 3 * HOUR);
-  expect(word(seenOf(holed).say)).toMatch(/^Nothing was logged for 2 h/);
+  expect(word(seenOf(holed).say)).toMatch(/^No readings for 2 h/);
 });
 
 test('a log that is well says how many readings it has and how long they took', () => {

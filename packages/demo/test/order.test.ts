@@ -137,7 +137,7 @@ test.each<[FamilyId, string, string, MilestoneId, string]>([
   expect(begins).toBeGreaterThanOrEqual(mixed + took.minutes - 1e-6);
 });
 
-test('three equal damages need three times the material and the minutes that hang on them', () => {
+test('three equal damages need three times the material and the minutes that depend on them', () => {
   for (const family of ['F2', 'F9', 'F11', 'F12'] as const) {
     const shape = families().find((f) => f.id === family)?.shapes[0]?.shape ?? '';
     const of = (count: number) => {

@@ -61,14 +61,14 @@ describe.each(plans)('the clocks of %s', (_, plan) => {
     }
   });
 
-  test('are of what was mixed: nothing of a round that is not, nor of a batch that was binned', () => {
+  test('are of what was mixed: nothing of a round that is not, nor of a batch that was thrown away', () => {
     const seen = seenAt(plan, -3);
     expect(runPlan(plan, seen, []).plan).toEqual(plan);
     const binned = mixes.map((x) => ({ ...x, binned: true }));
     expect(runPlan(plan, seen, binned)).toEqual({ plan, ...AS_PLANNED });
   });
 
-  test('never move the life of a pail', () => {
+  test('never move the life of a batch', () => {
     const lives = ({ rounds }: Plan) =>
       rounds.map((r) => r.milestones.find((x) => x.id === 'life')?.minutes);
     expect(lives(runPlan(plan, seenAt(plan, -3), mixes).plan)).toEqual(lives(plan));
@@ -168,8 +168,7 @@ test('a window opens by the last batch of its round and closes by the first', ()
       { at: second.startedAt, tempC: c - 3 },
       { at: second.startedAt + 1, tempC: c },
     ];
-    const link = (mixes: MixedBatch[]) =>
-      runPlan(plan, { ...NOTHING, temps }, mixes).plan.links[i];
+    const link = (mixes: MixedBatch[]) => runPlan(plan, { ...NOTHING, temps }, mixes).plan.links[i];
     expect(link([first, second])?.most).toBe(link([first])?.most);
     expect(link([first, second])?.least).toBe(link([second])?.least);
     expect(link([first])?.most).not.toBe(link([second])?.most);

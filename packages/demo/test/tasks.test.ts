@@ -62,7 +62,7 @@ const planned = surveyedRepairs.map((r) => {
   ] as const;
 });
 
-test.each(planned)('%s: doing what is at hand, one at a time, does the whole job', (_, ask) => {
+test.each(planned)('%s: doing what is current, one at a time, does the whole job', (_, ask) => {
   const plan = demoPlan(ask);
   const tasks = tasksOf(plan);
   let view = viewOf(plan);
@@ -106,7 +106,7 @@ function job(tag: string) {
 describe('what was done is not done for ever', () => {
   const { upTo, handOf } = job('BS-4');
 
-  test('a tick taken back is at hand again, and so is the batch that was binned with all its ticks', () => {
+  test('a tick taken back is current again, and so is the batch that was thrown away with all its ticks', () => {
     const { view, task } = upTo((d) => d.step.name === 'ports' && d.batch?.no === 2);
     const back = told(view, task.fromMin, {
       type: 'check.set',
@@ -205,7 +205,7 @@ describe('the clock beside the work', () => {
     const { downMin } = plan.survey.window;
     const missed = paceAt(mask, mask.toMin + (downMin - plan.readyMin) + 30);
     expect(missed.inTime).toBe(false);
-    expect(word(missed.say)).toMatch(/ 30 min too late\.$/);
+    expect(word(missed.say)).toMatch(/ 30 min late\.$/);
   });
 
   test('what may not begin yet is not behind for waiting', () => {
@@ -215,7 +215,7 @@ describe('the clock beside the work', () => {
     expect(paceAt(open, open.fromMin - 200).behindMin).toBeCloseTo(-200, 6);
   });
 
-  test('what is left in the pail is counted against what is left to do with it', () => {
+  test('what is left in use is counted against what is left to do with it', () => {
     const wet = tasks.find((d) => d.step.name === 'wet-metal');
     if (!wet?.batch) throw new Error('no batch');
     const { batch } = wet;
@@ -231,20 +231,20 @@ describe('the clock beside the work', () => {
         binned: false,
       },
     ];
-    const fresh = paceAt(wet, 600, opened(1)).pail;
+    const fresh = paceAt(wet, 600, opened(1)).batch;
     expect(fresh?.spareMin).toBeCloseTo(use - 1 - left, 6);
-    expect(fresh && word(fresh.say)).toMatch(/ left in the pail for .* of work\.$/);
-    const short = paceAt(wet, 600, opened(use - left / 2)).pail;
+    expect(fresh && word(fresh.say)).toMatch(/ of working life left for .* of work\.$/);
+    const short = paceAt(wet, 600, opened(use - left / 2)).batch;
     expect(short?.spareMin).toBeCloseTo(-left / 2, 6);
-    expect(short && word(short.say)).toMatch(/get a second pair of hands, or bin/);
+    expect(short && word(short.say)).toMatch(/get a helper, or throw away/);
     const figure = (minutes: number) => word(m('{minutes}', { minutes: q(minutes, 'time') }));
     expect(fresh && word(fresh.say)).toBe(
-      `${figure(use - 1)} left in the pail for ${figure(left)} of work.`,
+      `${figure(use - 1)} of working life left for ${figure(left)} of work.`,
     );
-    const just = paceAt(wet, 600, opened(use)).pail;
-    expect(just && word(just.say)).toBe('Its time to place is over: use no more of it.');
-    const over = paceAt(wet, 600, opened(use + 1)).pail;
-    expect(over && word(over.say)).toBe('Its time to place is over: use no more of it.');
+    const just = paceAt(wet, 600, opened(use)).batch;
+    expect(just && word(just.say)).toBe('Placing time is over: stop using this batch.');
+    const over = paceAt(wet, 600, opened(use + 1)).batch;
+    expect(over && word(over.say)).toBe('Placing time is over: stop using this batch.');
     // A placed, discarded or other batch is not an open batch.
     for (const gone of [{ placedAt: start }, { binned: true }, { batchNo: 99 }])
       expect(
@@ -252,8 +252,8 @@ describe('the clock beside the work', () => {
           wet,
           600,
           opened(1).map((x) => ({ ...x, ...gone })),
-        ).pail,
+        ).batch,
       ).toBeNull();
-    expect(paceAt(mask, 600, opened(1)).pail).toBeNull();
+    expect(paceAt(mask, 600, opened(1)).batch).toBeNull();
   });
 });

@@ -25,7 +25,7 @@ export function readList(text: string, id: QuantityId, units: UnitSystem): ReadL
   const body = hasHead ? table.rows.slice(1) : table.rows;
   const [sample = []] = body;
   const column = sample.reduce((at, cell, i) => (numberOf(cell) === null ? at : i), -1);
-  if (column < 0) return { ok: false, say: 'There is no reading in this file.' };
+  if (column < 0) return { ok: false, say: 'This file contains no readings.' };
   if (body.length > MOST)
     return { ok: false, say: `This has ${body.length} readings; ${MOST} is the most at once.` };
   const [unit, shown] = [unitIn(hasHead ? first : [], id, units), shownUnit(id, units)];
@@ -36,7 +36,7 @@ export function readList(text: string, id: QuantityId, units: UnitSystem): ReadL
     if (n === null)
       return {
         ok: false,
-        say: `Row ${i + 1 + Number(hasHead)}: “${shortened(cell)}” is no reading.`,
+        say: `Row ${i + 1 + Number(hasHead)}: “${shortened(cell)}” is not a reading.`,
       };
     // What was read has four digits at the most: more would come of the change of unit alone.
     values.push(Number(fromBase(toBase(n, unit), shown).toPrecision(5)));

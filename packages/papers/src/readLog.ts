@@ -72,7 +72,7 @@ export function readLog(text: string, ask: LogAsk): ReadLog {
     const at = timeOf(time, before, ask);
     if (at === null)
       return no(
-        `${row}: “${shortened(time)}” is no time; write 2026-11-24 14:05, 14:05, or minutes from the mix.`,
+        `${row}: “${shortened(time)}” is not a time; write 2026-11-24 14:05, 14:05, or minutes since mixing.`,
       );
     const values = rest.slice(0, 2).flatMap((cell) => {
       const n = numberOf(cell);
@@ -80,14 +80,16 @@ export function readLog(text: string, ask: LogAsk): ReadLog {
     });
     const bad = rest.slice(0, 2).find((cell) => cell.trim() !== '' && numberOf(cell) === null);
     if (bad !== undefined || values.length === 0)
-      return no(`${row}: “${shortened(bad ?? '')}” is no temperature; write degrees such as 17.5.`);
+      return no(
+        `${row}: “${shortened(bad ?? '')}” is not a temperature; write degrees such as 17.5.`,
+      );
     if (values.some((v) => v < SURFACE_C.least || v > SURFACE_C.most))
       return no(
         `${row}: must be ${SURFACE_C.least} to ${SURFACE_C.most} °C; is it in another unit?`,
       );
-    if (before !== null && at <= before) return no(`${row} is no later than the row before it.`);
+    if (before !== null && at <= before) return no(`${row} must be later than the row before.`);
     if (at > ask.now)
-      return no(`${row} is later than now: see to the clock of the logger, or to its zone.`);
+      return no(`${row} is later than now: check the logger’s clock and time zone.`);
     const spots = reads[0]?.values.length ?? values.length;
     if (spots !== values.length)
       return no(`${row} has ${values.length} temperatures; the rows before it have ${spots}.`);
@@ -95,10 +97,8 @@ export function readLog(text: string, ask: LogAsk): ReadLog {
   }
   const since = reads.filter(({ at }) => at >= ask.mixedAt - BEFORE);
   const values = logOf(since);
-  if (reads.length === 0) return no('There is no row in this file.');
+  if (reads.length === 0) return no('This file contains no rows.');
   if (!values)
-    return no(
-      `All of it is from before the mix, which was at ${clockText(ask.mixedAt, ask.zone)}.`,
-    );
+    return no(`All readings are from before mixing at ${clockText(ask.mixedAt, ask.zone)}.`);
   return { ok: true, values, rows: since.length };
 }

@@ -71,7 +71,7 @@ function curing(round: PlanRound, at: (minutes: number) => number): Moment[] {
     .map((c) => ({
       id: `cure-${round.id}-${c.id}`,
       title: `${word(round.name)}, ${round.card.code}: ${MILESTONE_NAMES[c.id]}`,
-      note: c.id === round.needed ? 'The one that this service needs.' : '',
+      note: c.id === round.needed ? 'Needed for this service.' : '',
       from: at(mixed + c.minutes),
       to: at(mixed + c.minutes),
     }));

@@ -24,10 +24,10 @@ test('they come in the unit of the reader, and hardness has none', () => {
 });
 
 test.each([
-  ['', 'There is no reading in this file.'],
-  ['mm', 'There is no reading in this file.'],
-  ['mm\n4.1\nthin', 'Row 3: “thin” is no reading.'],
-  ['No,mm\n1,4.1\n2', 'Row 3: “” is no reading.'],
+  ['', 'This file contains no readings.'],
+  ['mm', 'This file contains no readings.'],
+  ['mm\n4.1\nthin', 'Row 3: “thin” is not a reading.'],
+  ['No,mm\n1,4.1\n2', 'Row 3: “” is not a reading.'],
   [Array(101).fill('4').join('\n'), 'This has 101 readings; 100 is the most at once.'],
 ])('a file that is none says why', (text, expected) => {
   expect(said(text)).toBe(expected);

@@ -71,22 +71,22 @@ test('two spots are both kept; what says no more than its neighbours and what wa
 });
 
 test.each([
-  ['', 'There is no row in this file.'],
-  ['time,temp', 'There is no row in this file.'],
+  ['', 'This file contains no rows.'],
+  ['time,temp', 'This file contains no rows.'],
   [
     '0,20\nlater,20',
-    'Row 2: “later” is no time; write 2026-11-24 14:05, 14:05, or minutes from the mix.',
+    'Row 2: “later” is not a time; write 2026-11-24 14:05, 14:05, or minutes since mixing.',
   ],
-  ['2026-13-01 10:00,20', /^Row 1: “2026-13-01 10:00” is no time/],
-  ['2026-02-30 10:00,20', /^Row 1: “2026-02-30 10:00” is no time/],
-  ['25:00,20', /^Row 1: “25:00” is no time/],
-  ['0,20\n5,warm', 'Row 2: “warm” is no temperature; write degrees such as 17.5.'],
-  ['0,20\n5', 'Row 2: “” is no temperature; write degrees such as 17.5.'],
+  ['2026-13-01 10:00,20', /^Row 1: “2026-13-01 10:00” is not a time/],
+  ['2026-02-30 10:00,20', /^Row 1: “2026-02-30 10:00” is not a time/],
+  ['25:00,20', /^Row 1: “25:00” is not a time/],
+  ['0,20\n5,warm', 'Row 2: “warm” is not a temperature; write degrees such as 17.5.'],
+  ['0,20\n5', 'Row 2: “” is not a temperature; write degrees such as 17.5.'],
   ['0,500', 'Row 1: must be -60 to 250 °C; is it in another unit?'],
-  ['0,20\n5,21\n5,22', 'Row 3 is no later than the row before it.'],
+  ['0,20\n5,21\n5,22', 'Row 3 must be later than the row before.'],
   ['0,20\n5,21,22', 'Row 2 has 2 temperatures; the rows before it have 1.'],
-  ['0,20\n1801,20', 'Row 2 is later than now: see to the clock of the logger, or to its zone.'],
-  ['-500,20\n-400,20', 'All of it is from before the mix, which was at 09:00.'],
+  ['0,20\n1801,20', 'Row 2 is later than now: check the logger’s clock and time zone.'],
+  ['-500,20\n-400,20', 'All readings are from before mixing at 09:00.'],
 ])('%j says what is wrong with it', (text, expected) => {
   if (typeof expected === 'string') expect(said(text)).toBe(expected);
   else expect(said(text)).toMatch(expected);

@@ -41,8 +41,8 @@ export async function pickPicture(): Promise<Picked | null> {
   const file = await chosenFile('image/*', true);
   if (!file) return null;
   const image = await createImageBitmap(file).catch(() => null);
-  if (!image) return { error: 'This file is no picture. Choose a JPEG or a PNG.' };
+  if (!image) return { error: 'This file is not a picture. Choose a JPEG or PNG.' };
   const data = shrinkPicture(image);
   if (data) return { mime: 'image/jpeg', data };
-  return { error: 'This picture is too large to send. Take it again from nearer.' };
+  return { error: 'This picture is too large to send. Take it again.' };
 }

@@ -58,7 +58,7 @@ export async function scanCode(start = startWorker): Promise<Scanned | null> {
   const file = await chosenFile('image/*', true);
   if (!file) return null;
   const image = await createImageBitmap(file).catch(() => null);
-  if (!image) return { error: 'This file is no picture. Take it again.' };
+  if (!image) return { error: 'This file is not a picture. Take another.' };
   try {
     const { greys, width, height } = greysOf(image, image.width, image.height);
     const text = await runInOwnWorker<CodeWorker, string | null>(start, (w) =>
@@ -66,7 +66,7 @@ export async function scanCode(start = startWorker): Promise<Scanned | null> {
     );
     return text === null
       ? {
-          error: 'No code was found in it. Hold it nearer, flat and in the light, or type the lot.',
+          error: 'No code found. Hold it nearer, flat and well lit, or type the lot.',
         }
       : { text };
   } catch {

@@ -19,6 +19,7 @@ import {
   type ShelfLot,
   type Site,
   type StockMove,
+  type RepairSort,
 } from '@kelmot/contract';
 import type { Card } from '@kelmot/core';
 import {
@@ -84,6 +85,9 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (arg
 export interface RepairsQuery {
   status: 'open' | 'closed' | 'all';
   q: string;
+  /** The column that the server sorts by; by default the last change comes first. */
+  sort?: RepairSort;
+  order?: 'up' | 'down';
 }
 
 /** Everything that the client asks of the server. Answers are parsed by the contract's schemas. */
@@ -244,5 +248,5 @@ export function errorText(error: unknown): string {
     const fields = issues?.map((i) => `${i.path}: ${i.message}`).join('; ');
     return [title, detail, fields].filter(Boolean).join('. ');
   }
-  return 'No signal. What you typed is kept; it goes on by itself when signal returns.';
+  return 'No signal. What you typed is kept and is sent when signal returns.';
 }

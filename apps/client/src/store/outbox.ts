@@ -57,14 +57,18 @@ export interface Outbox {
 export const initialOutbox: Outbox = { queue: [], kept: [] };
 
 /** Commands of one lane are sent in order: one repair, the shelf, the cards. */
-export const laneOf = (command: AnyCommand): string => ('repairId' in command ? command.repairId : command.type);
+export const laneOf = (command: AnyCommand): string =>
+  'repairId' in command ? command.repairId : command.type;
 
 /** Whether a queued item is a command on a repair. */
 export const isCommand = (waiting: QueuedCommand): waiting is QueuedCommand<Command> =>
   'repairId' in waiting.command;
 
 /** The queued commands of one repair, in order. */
-export const waitingOf = (queue: readonly QueuedCommand[], repairId: string): QueuedCommand<Command>[] =>
+export const waitingOf = (
+  queue: readonly QueuedCommand[],
+  repairId: string,
+): QueuedCommand<Command>[] =>
   queue.filter(isCommand).filter((w) => w.command.repairId === repairId);
 
 const after = (list: readonly { seq: number }[]): number => (list.at(-1)?.seq ?? 0) + 1;

@@ -25,6 +25,14 @@ import { isOneOf } from './columns';
 import { groupBy } from './groupBy';
 import { mixes, mixMarks, plans, readings, repairs, reviews } from './repairs';
 import { readPlan } from './planRead';
+import {
+  afterPlace,
+  sortCursor,
+  sortKey,
+  sortOrder,
+  type SortedBy,
+  type SortPlace,
+} from './repairSort';
 import { headOf, toMix } from './repairView';
 
 const { survey: _survey, search: _search, ...COLUMNS } = getTableColumns(repairs);
@@ -37,6 +45,12 @@ export interface RepairFilter {
   q: string;
   limit: number;
   after: Place | null;
+}
+
+/** A list in another order than by its last change. */
+export interface SortedFilter extends Omit<RepairFilter, 'after'> {
+  sort: SortedBy;
+  after: SortPlace | null;
 }
 
 const escapeLike = (q: string): string => q.replace(/[\\%_]/g, (c) => `\\${c}`);
@@ -109,14 +123,38 @@ async function newestWith(
   );
 }
 
+/** The repairs of a site with a status. */
+const ofSite = ({ siteId, status }: Pick<RepairFilter, 'siteId' | 'status'>) =>
+  and(eq(repairs.siteId, siteId), status === 'all' ? undefined : eq(repairs.status, status));
+
+/** One page of repairs, sorted by a column over all rows, by keyset. */
+export async function listSorted(db: Db, filter: SortedFilter): Promise<RepairPage> {
+  const { sort, after, limit } = filter;
+  const text = filter.q.trim().toLowerCase();
+  const found = await db
+    .select({ ...COLUMNS, key: sql<string>`(${sortKey(sort)})::text` })
+    .from(repairs)
+    .where(
+      and(
+        ofSite(filter),
+        text === '' ? undefined : like(repairs.search, `%${escapeLike(text)}%`),
+        after === null ? undefined : afterPlace(sort, after),
+      ),
+    )
+    .orderBy(...sortOrder(sort))
+    .limit(limit + 1);
+  const page = found.slice(0, limit);
+  const last = page.at(-1);
+  return {
+    rows: await withPlans(db, page),
+    next: found.length > limit && last ? sortCursor(last) : null,
+  };
+}
+
 /** One page of repairs, last changed first, by keyset: page 200 costs as much as page 1. */
 export async function listRepairs(db: Db, filter: RepairFilter): Promise<RepairPage> {
   const text = filter.q.trim().toLowerCase();
-  const fits = and(
-    eq(repairs.siteId, filter.siteId),
-    filter.status === 'all' ? undefined : eq(repairs.status, filter.status),
-    filter.after === null ? undefined : after(filter.after),
-  );
+  const fits = and(ofSite(filter), filter.after === null ? undefined : after(filter.after));
   const most = filter.limit + 1;
   const found: Repair[] = await (text === ''
     ? newest(db, fits, most)

@@ -97,7 +97,7 @@ export const plans = pgTable(
     cardVersion: integer('card_version').notNull(),
     core: text('core').notNull(),
     body: jsonb('body').$type<Plan>().notNull(),
-    summary: jsonb('gist').$type<PlanSummary>().notNull(),
+    summary: jsonb('summary').$type<PlanSummary>().notNull(),
     madeAt: moment('made_at').notNull(),
     by: by(),
   },

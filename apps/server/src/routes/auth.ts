@@ -30,7 +30,7 @@ const codeRoute = createRoute({
   method: 'post',
   path: '/auth/sign-in/code',
   request: { body: { required: true, content: { 'application/json': { schema: CodeSignIn } } } },
-  responses: json(200, 'Signed in, and whoever was here before is out', SignedIn),
+  responses: json(200, 'Signed in, and the previous person is signed out', SignedIn),
 });
 const signOutRoute = createRoute({
   method: 'post',

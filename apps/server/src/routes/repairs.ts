@@ -1,8 +1,17 @@
-import { Ack, Command, Id, LeftoverOffer, RepairPage, RepairView } from '@kelmot/contract';
+import {
+  Ack,
+  Command,
+  Id,
+  LeftoverOffer,
+  REPAIR_SORTS,
+  RepairPage,
+  RepairView,
+} from '@kelmot/contract';
 import { typedText } from '@kelmot/core';
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import type { Db } from '../db/client';
-import { listRepairs, placeOf } from '../db/repairQueries';
+import { listRepairs, listSorted, placeOf } from '../db/repairQueries';
+import { readSortCursor } from '../db/repairSort';
 import { readRepair } from '../db/repairView';
 import { addressOf } from '../http/address';
 import type { AppEnv } from '../http/env';
@@ -22,10 +31,16 @@ const listRoute = createRoute({
       status: z.enum(['open', 'closed', 'dropped', 'all']).default('all'),
       q: typedText(80).default(''),
       limit: z.coerce.number().int().min(1).max(200).default(50),
-      cursor: z.string().max(200).optional(),
+      sort: z.enum(REPAIR_SORTS).optional(),
+      order: z.enum(['up', 'down']).default('up'),
+      cursor: z.string().max(600).optional(),
     }),
   },
-  responses: json(200, 'Repairs, newest change first', RepairPage),
+  responses: json(
+    200,
+    'Repairs, last changed first, or sorted by a column over all rows',
+    RepairPage,
+  ),
 });
 const oneRoute = createRoute({
   method: 'get',
@@ -53,17 +68,29 @@ const commandRoute = createRoute({
   responses: json(200, 'The command took effect, now or before', Ack),
 });
 
+/** The position of a cursor in a list; null without a cursor. Throws ProblemError for a malformed one. */
+function placeIn<P>(cursor: string | undefined, read: (cursor: string) => P | null): P | null {
+  if (cursor === undefined) return null;
+  const place = read(cursor);
+  if (place) return place;
+  throw new ProblemError(422, 'Input out of range', undefined, [
+    { path: 'cursor', message: 'is not a position in this list; begin with the first page' },
+  ]);
+}
+
 export const repairRoutes = (db: Db, weather: WeatherService) =>
   new OpenAPIHono<AppEnv>({ defaultHook: throwIfInvalid })
     .openapi(listRoute, async (c) => {
-      const { status, q, limit, cursor } = c.req.valid('query');
-      const place = cursor === undefined ? null : placeOf(cursor);
-      if (cursor !== undefined && !place)
-        throw new ProblemError(422, 'Input out of range', undefined, [
-          { path: 'cursor', message: 'is no place in this list; begin from the first page' },
-        ]);
-      const { siteId } = c.get('me');
-      return c.json(await listRepairs(db, { siteId, status, q, limit, after: place }), 200);
+      const { status, q, limit, cursor, sort, order } = c.req.valid('query');
+      const filter = { siteId: c.get('me').siteId, status, q, limit };
+      const page = sort
+        ? listSorted(db, {
+            ...filter,
+            sort: { by: sort, down: order === 'down' },
+            after: placeIn(cursor, readSortCursor),
+          })
+        : listRepairs(db, { ...filter, after: placeIn(cursor, placeOf) });
+      return c.json(await page, 200);
     })
     .openapi(oneRoute, async (c) => {
       const view = await readRepair(db, c.get('me').siteId, c.req.valid('param').id);

@@ -52,7 +52,7 @@ async function imported(db: Db, me: Me, file: CardFile, doer: Actor): Promise<Ca
         continue;
       }
       if (newest && card.version < newest.version)
-        throw new ProblemError(409, `${card.code} was changed meanwhile`, undefined, [
+        throw new ProblemError(409, `${card.code} was changed in between`, undefined, [
           {
             path: `cards.${i}.version`,
             message: `is ${card.version}; the newest is ${newest.version}. Export again and put your change into it`,
@@ -71,7 +71,7 @@ async function imported(db: Db, me: Me, file: CardFile, doer: Actor): Promise<Ca
         .onConflictDoNothing()
         .returning({ version: cards.version });
       if (!made)
-        throw new ProblemError(409, `${card.code} was changed meanwhile`, 'Send it again.');
+        throw new ProblemError(409, `${card.code} was changed in between`, 'Send it again.');
       outcomes.push({ code: card.code, version, outcome: newest ? 'new-version' : 'added' });
     }
     await writeAudit(tx, doer, { type: 'cards.import', body: outcomes });

@@ -33,7 +33,7 @@ interface Looked {
 }
 
 /**
- * One query at intervals for all watched repairs, whoever changed them: this server, another one, or the database's
+ * One query at intervals for all watched repairs, who changed them: this server, another one, or the database's
  * owner. Costs nothing while nothing is watched, and nothing at any write.
  */
 export function makeLive(db: Db): Live {

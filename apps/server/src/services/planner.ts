@@ -42,8 +42,8 @@ async function workOut<T>(name: string, ask: unknown, what: string, longest: num
     if (!signal.aborted) throw error;
     throw new ProblemError(
       422,
-      `${what} takes too long to work out`,
-      'Its figures ask for more than can be worked out. Look at the card and at the survey.',
+      `${what} takes too long to calculate`,
+      'Its figures are too extreme. Check the card and the survey.',
     );
   }
 }

@@ -43,7 +43,7 @@ function say(issue: ZodIssue): string {
     case 'invalid_value':
       return `must be ${issue.values.map(String).join(', ')}`;
     case 'unrecognized_keys':
-      return 'unknown field; leave it out';
+      return 'unknown field; remove it';
     case 'invalid_union':
       return issue.discriminator
         ? `unknown ${issue.discriminator}`

@@ -7,7 +7,7 @@ import { z } from 'zod';
 const UNREADABLE = /[\p{Cc}\p{Cs}\u2028-\u202e\u2066-\u2069]/u;
 const UNREADABLE_IN_LINES = /[^\P{Cc}\n\t]|[\p{Cs}\u202a-\u202e\u2066-\u2069]/u;
 
-const SAY = 'holds a character that cannot be read; type it again by hand';
+const SAY = 'contains an unreadable character; type it again by hand';
 
 /** A typed text on one line: limited length, any script, no unreadable characters. */
 export const typedText = (most: number, least = 0) =>

@@ -27,7 +27,7 @@ export interface Channel {
   actionStep: number | null;
 }
 
-/** The properties of an instrument, whoever made it and however it is connected. */
+/** The properties of an instrument, who made it and however it is connected. */
 export interface Instrument {
   id: InstrumentId;
   name: string;

@@ -27,7 +27,7 @@ export function judgeLog(
   if (gap > device.silentMs)
     return fault(
       'lost',
-      m('Nothing was logged for {gap}. Look at its battery and its probes.', {
+      m('No readings for {gap}. Check battery and probes.', {
         gap: minutes(gap / MINUTE),
       }),
       values,
@@ -37,7 +37,7 @@ export function judgeLog(
     if (repeats(own, SAME_LOG, channel))
       return fault(
         'stuck',
-        m('{what} has logged exactly {value} for a while: it is stuck. Do not use it.', {
+        m('{what} has logged exactly {value} for a long time: it is stuck. Do not use it.', {
           what: channel.name,
           value: q(values[i] as number, channel.quantity),
         }),

@@ -75,7 +75,7 @@ function implausible(
     if (meant)
       return fault(
         'unit',
-        m('{what} {value}: it reads like {unit}. Set its unit, then read again.', {
+        m('{what} {value}: the value looks like {unit}. Set the unit, then read again.', {
           ...given,
           unit: meant.symbol,
         }),
@@ -84,7 +84,7 @@ function implausible(
     if (!(value >= channel.from && value <= channel.to))
       return fault(
         'reach',
-        m('{what} {value} is outside of what it can measure. Check it.', given),
+        m('{what} {value} is outside its measuring range. Check it.', given),
         values,
       );
   }
@@ -130,7 +130,7 @@ function leftAlone(
 const settling = (values: number[]): InstrumentState => ({
   state: 'settling',
   fault: null,
-  say: m('Not settled yet. Hold it still.'),
+  say: m('Not steady yet. Hold it still.'),
   values,
 });
 
@@ -151,7 +151,7 @@ function watchStream(
     if (repeats(own, SAME_STREAM, channel))
       return fault(
         'stuck',
-        m('{what} has shown exactly {value} for a while: it is stuck. Do not use it.', given),
+        m('{what} has shown exactly {value} for a long time: it is stuck. Do not use it.', given),
         values,
       );
     const moved = movedAt(samples, own, last);
@@ -197,8 +197,8 @@ function watchSpot(device: Instrument, rows: readonly number[][]): InstrumentSta
       'drift',
       m(
         up
-          ? 'Each reading is higher than the one before, {value} now: it drifts. Check it on its standard.'
-          : 'Each reading is lower than the one before, {value} now: it drifts. Check it on its standard.',
+          ? 'Each reading is higher than the one before, {value} now: it drifts. Check it on its reference.'
+          : 'Each reading is lower than the one before, {value} now: it drifts. Check it on its reference.',
         given,
       ),
       values,
@@ -206,7 +206,7 @@ function watchSpot(device: Instrument, rows: readonly number[][]): InstrumentSta
   return {
     state: 'steady',
     fault: null,
-    say: m('{n} taken. Put it down at the next place.', { n: values.length }),
+    say: m('{n} taken. Measure the next place.', { n: values.length }),
     values,
   };
 }
@@ -228,23 +228,19 @@ export function judgeSamples(
   const sound = read.flatMap((r) => ('values' in r ? [r.values] : []));
   const values = device.mode === 'spot' ? sound.map((r) => r[0] as number) : (sound.at(-1) ?? []);
   if (device.mode === 'log' && !last)
-    return fault(
-      'lost',
-      m('It has logged nothing here. Look at its battery and its probes.'),
-      values,
-    );
+    return fault('lost', m('No readings in the log. Check battery and probes.'), values);
   if (device.mode !== 'log' && now - (last?.at ?? since) > device.silentMs)
     return fault(
       'lost',
-      m('Nothing comes from it any more. Bring it nearer, or connect it again.'),
+      m('Connection lost. Bring the instrument nearer, or connect it again.'),
       values,
     );
-  if (!last) return { state: 'waiting', fault: null, say: m('Waiting for it.'), values };
+  if (!last) return { state: 'waiting', fault: null, say: m('Waiting for a reading.'), values };
   const [strange] = read.flatMap((r) => ('unknown' in r ? [r.unknown] : []));
   if (strange !== undefined)
     return fault(
       'unit',
-      m('It sends {unit}, which is no unit of this. Set its unit, then read again.', {
+      m('It sends {unit}, which does not fit. Set its unit, then read again.', {
         unit: strange,
       }),
       values,

@@ -27,7 +27,7 @@ export function pouring({ state, values }: InstrumentState, targetG: number): Po
       Math.abs(left) <= targetG * AT_MARK
         ? null
         : left > 0
-          ? m('{left} to go.', { left: grams(left) })
-          : m('{over} over.', { over: grams(-left) }),
+          ? m('Add {left}.', { left: grams(left) })
+          : m('{over} too much.', { over: grams(-left) }),
   };
 }

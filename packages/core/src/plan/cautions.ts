@@ -116,7 +116,7 @@ const table: CautionRule[] = [
   },
   {
     id: 'exotherm',
-    text: 'Mixed material left in the pail gets hot and smokes: spread out what is left over.',
+    text: 'Mixed material left in a bucket gets hot and smokes: spread leftovers thin.',
     when: hazard('exotherm'),
   },
   {
@@ -172,7 +172,7 @@ const table: CautionRule[] = [
   },
   {
     id: 'water',
-    text: 'Work over or in water: life-jacket, line, rescue at hand; divers are a licensed trade.',
+    text: 'Work over or in water: life-jacket, line, rescue ready; divers are a licensed trade.',
     when: trade('water'),
   },
   { id: 'alone', text: 'Nobody works alone here.', when: trade('alone') },

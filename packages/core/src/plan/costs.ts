@@ -221,7 +221,7 @@ function nothing({ survey, site }: Work): Figure[] {
   return [
     figureOf(
       'nothing.until',
-      'Left alone, it stops in',
+      'Without repair, it stops in',
       weeks * 7 * 1440,
       'time',
       [grown, line('t', 'the same', 'tw·7·1440', weeks * 7 * 1440, 'min')],
@@ -229,7 +229,7 @@ function nothing({ survey, site }: Work): Figure[] {
     ),
     figureOf(
       'nothing.cost',
-      'Such a stop costs',
+      'Cost of that stop',
       cost,
       'money',
       [

@@ -42,7 +42,7 @@ export const heatOptions = (main: Round): z.infer<typeof HeatOption>[] =>
 /** The same as figures, by temperature. */
 export const heatFigures = (main: Round): Figure[] =>
   heated(main).map(({ tempC, minutes: min, working }) =>
-    figureOf(`heat.${tempC}`, 'Held warmer', min, 'time', working, ['readings.surfaceC']),
+    figureOf(`heat.${tempC}`, 'If heated', min, 'time', working, ['readings.surfaceC']),
   );
 
 /** Number of temperature traces: enough for a chance within a few percent, and quick to compute. */
@@ -87,7 +87,7 @@ export function readinessFigures(
   return [
     figureOf(
       'readiness',
-      'Chance of being ready',
+      'Chance of being ready in time',
       pct,
       'chance',
       [...found.working, line('P', 'chance of being ready', 'of all traces', pct, '%')],

@@ -13,5 +13,8 @@ export function drawSection(family: string, damage: Damage, options: SectionOpti
   const request = { ...options, seed: seedOf(`${options.tag}|${damage.shape}`) };
   const text = lettering(options);
   const sketched = familyOf(family).section(damage as never, text);
-  return slabSection(options.plan ? specAsPlanned(sketched, options.plan, text) : sketched, request);
+  return slabSection(
+    options.plan ? specAsPlanned(sketched, options.plan, text) : sketched,
+    request,
+  );
 }

@@ -5,6 +5,10 @@ import type { Work } from '../work/work';
 import { joined, m, mm } from '../message/message';
 import { atMost, fits, fitsIf, joinConditions, no, relaxBy, relaxCommon, type Rule } from './rule';
 
+/** The steps that meet all of the conditions; undefined if one of them names none. */
+const stepsOf = (conditions: readonly RouteCondition[]): readonly string[] | undefined =>
+  conditions.every((c) => c.steps) ? conditions.flatMap((c) => c.steps ?? []) : undefined;
+
 /** The conditions of a family's route: approvals are separate from work. */
 const routeRule = (
   id: string,
@@ -22,7 +26,7 @@ const routeRule = (
     return fitsIf(
       () => joinConditions(conditions.map((c) => c.condition)),
       () => joined(conditions.map((c) => c.because)),
-      { who: conditions[0]?.who },
+      { who: conditions[0]?.who, steps: stepsOf(conditions) },
     );
   },
 });

@@ -1,6 +1,5 @@
 import type { Permission } from '../materials/words';
 import { m, type Message } from '../message/message';
-import type { SharedStep } from '../work/ids';
 import type { QuantityId } from '../units/quantities';
 import type { Demand, DemandFigure } from '../survey/demand';
 import type { Work } from '../work/work';
@@ -49,7 +48,7 @@ export interface Judgement {
   /** Met by an earlier look after return to service. */
   early?: true;
   /** Steps that meet it: a job that has all of them needs no separate tick. */
-  steps?: readonly SharedStep[];
+  steps?: readonly string[];
 }
 
 /** Whether a person must meet it first, because no approval and no step does. */
@@ -93,7 +92,7 @@ class Lazily implements Judgement {
   readonly relax?: Relax;
   readonly who?: Permission;
   readonly early?: true;
-  readonly steps?: readonly SharedStep[];
+  readonly steps?: readonly string[];
   private readonly words: Words;
   private readonly terms?: Words;
 

@@ -28,10 +28,10 @@ const MOST_CALLS = 12;
 const told = ({ say, second }: NextAction): Message => m('{say} {second}', { say, second });
 
 /** The calls of a batch during its working life, and at its end. */
-function callsOfBatch(plan: PlanSummary, pail: MixedBatch, zone: Zone): Call[] {
-  const batch = roundOfBatch(plan, pail.batchNo)?.batches.find((b) => b.no === pail.batchNo);
+function callsOfBatch(plan: PlanSummary, mixed: MixedBatch, zone: Zone): Call[] {
+  const batch = roundOfBatch(plan, mixed.batchNo)?.batches.find((b) => b.no === mixed.batchNo);
   if (!batch) return [];
-  const at = (minutes: number) => pail.startedAt + minutes * MINUTE;
+  const at = (minutes: number) => mixed.startedAt + minutes * MINUTE;
   const quarter = at(batch.lifeMin * (1 - LIFE_LEFT));
   const placeBy = at(batch.useMin);
   const values = { no: batch.no, at: clockText(Math.max(placeBy, quarter), zone) };
@@ -40,13 +40,16 @@ function callsOfBatch(plan: PlanSummary, pail: MixedBatch, zone: Zone): Call[] {
     urgent: true,
     say:
       placeBy > quarter
-        ? m('Batch {no}: a quarter of its life is left. Place it by {at}.', values)
-        : m('Batch {no}: a quarter of its life is left. Place no more of it.', values),
+        ? m('Batch {no}: a quarter of the working life is left. Place it by {at}.', values)
+        : m('Batch {no}: a quarter of the working life is left. Stop placing it.', values),
   };
   const ended: Call = {
     at: at(batch.lifeMin),
     urgent: true,
-    say: m('Batch {no} is past its life. Place no more: spread it thin, bin it.', values),
+    say: m(
+      'Working life of batch {no} is over. Stop placing it. Spread it thin, then throw it away.',
+      values,
+    ),
   };
   return [left, ended];
 }
@@ -60,7 +63,7 @@ export function callsOf(plan: PlanSummary, mixes: readonly MixedBatch[], zone: Z
   const sound = mixes.filter((x) => !x.binned);
   const wet = sound.filter((x) => x.placedAt === null);
   if (wet.length > 0)
-    return wet.flatMap((pail) => callsOfBatch(plan, pail, zone)).sort((p, q) => p.at - q.at);
+    return wet.flatMap((mixed) => callsOfBatch(plan, mixed, zone)).sort((p, q) => p.at - q.at);
   const calls: Call[] = [];
   let at = Math.max(...sound.map((x) => x.startedAt));
   let act = sound.length > 0 ? nextAction(plan, mixes, at, zone) : null;

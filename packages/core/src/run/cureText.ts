@@ -16,7 +16,7 @@ export function cureDelayText({ minutes: learned, plannedMin, stalled }: CureFor
   const by = learned - plannedMin;
   if (stalled) return m('It does not cure');
   if (Math.abs(by) < AS_PLANNED) return m('As planned');
-  return m(by > 0 ? '{by} later than planned' : '{by} sooner than planned', {
+  return m(by > 0 ? '{by} late' : '{by} early', {
     by: minutes(Math.abs(by)),
   });
 }
@@ -33,24 +33,27 @@ export function cureReason(run: CureForecast, now: number, zone: Zone): Message 
     temp === null || progress >= 1
       ? null
       : stalled
-        ? m('{temp} at {at}: colder than its card answers for. Warm it.', { temp, at })
+        ? m('{temp} at {at}: too cold for this card. Heat it.', { temp, at })
         : lasts
-          ? m('{temp} at {at}, taken to last.', { temp, at })
-          : m('{temp} at {at}; from there at this pace or as planned, whichever is slower.', {
-              temp,
-              at,
-            });
+          ? m('{temp} at {at}, assumed to continue.', { temp, at })
+          : m(
+              '{temp} at {at}. After that, this rate or the planned rate counts, whichever is slower.',
+              {
+                temp,
+                at,
+              },
+            );
   return joined([
-    temp !== null && progress >= 1 && m('By what it saw it is done.'),
+    temp !== null && progress >= 1 && m('The cure is complete by its temperatures.'),
     from,
     slow > 1 &&
       m(
-        'A sample was soft when it should be hard: it takes {slow} times as long as its card says.',
+        'A sample was soft when it should be hard. The cure takes {slow} times as long as the card says.',
         {
           slow: slow.toFixed(1),
         },
       ),
-    slow > OFF_RATIO && m('Warm it and wait. Still soft, it was off its ratio: cut it out.'),
+    slow > OFF_RATIO && m('Heat it and wait. If it stays soft, the ratio was wrong: cut it out.'),
   ]);
 }
 
@@ -71,6 +74,6 @@ export function cureFigures(run: CureForecast, now: number): { share: Figure; ta
       line('Δt', 'since the last reading', 'now', since, 'min'),
       line('a', 'share now', 'a₀ + a₁ + Δt/p, 1 at the most', share, '%'),
     ]),
-    takes: figureOf('cure.takes', 'From its mix', run.minutes, 'time', [...working]),
+    takes: figureOf('cure.takes', 'Since mixing', run.minutes, 'time', [...working]),
   };
 }

@@ -41,7 +41,10 @@ function inside({ min, max }: { min: number | null; max: number | null }): numbe
 }
 
 /** The instrument for a step's hold, and how its values are used; null if no instrument measures it. */
-export function instrumentFor(hold: Hold | null, plan: Pick<Plan, 'survey'>): HoldInstrument | null {
+export function instrumentFor(
+  hold: Hold | null,
+  plan: Pick<Plan, 'survey'>,
+): HoldInstrument | null {
   switch (hold?.kind) {
     case 'ambient': {
       const { airC, rhPct, surfaceC } = plan.survey.readings;

@@ -103,12 +103,12 @@ export function nextAction(
       phase: 'place',
       clockTo: placeBy,
       say: missed
-        ? m('Stop. The pail is past its life: spread it thin, bin it.')
+        ? m('Stop. Working life is over: spread the rest thin, throw it away.')
         : m('Place it by {at}.', { at: clockText(placeBy, zone) }),
       second: missed
-        ? m('It ended {at}.', { at: clock(ends) })
-        : m('The pail is done {at}.', { at: clockText(ends, zone) }),
-      short: missed ? m('bin it') : m('place {at}', { at: clockText(placeBy, zone) }),
+        ? m('Working life ended {at}.', { at: clock(ends) })
+        : m('Stop using this batch at {at}.', { at: clockText(ends, zone) }),
+      short: missed ? m('throw it away') : m('place {at}', { at: clockText(placeBy, zone) }),
       strip: stripOf(plan, own, wet.startedAt),
       round: own,
     };
@@ -122,8 +122,8 @@ export function nextAction(
     return {
       phase: 'overcoat',
       clockTo: ends,
-      say: m('Mix batch {no} while it is wet.', { no: next }),
-      second: m('It sets from {at}.', { at: clock(ends) }),
+      say: m('Mix batch {no} before the last one sets.', { no: next }),
+      second: m('It sets at {at}.', { at: clock(ends) }),
       short: m('mix batch {no}', { no: next }),
       ...common,
     };
@@ -187,7 +187,7 @@ export function nextAction(
     return {
       phase: 'cure',
       clockTo: ready,
-      say: m('Good for {name} from {at},', { name, at: clock(ready) }),
+      say: m('Ready for {name} at {at},', { name, at: clock(ready) }),
       second: m('needed by {at}{late, select, yes {: late} other {}}.', {
         at: clock(plan.deadline),
         late: ready > plan.deadline ? 'yes' : 'no',
@@ -200,7 +200,7 @@ export function nextAction(
     phase: 'ready',
     clockTo: null,
     say: m('Cured. Inspect and accept.'),
-    second: m('Good for {name} since {at}.', { name, at: clock(ready) }),
+    second: m('Ready for {name} since {at}.', { name, at: clock(ready) }),
     short: m('inspect'),
     strip: shown,
     round: main,

@@ -1,6 +1,7 @@
 import { m, minutes, type Message } from '../message/message';
 import { usableMinutes, type Plan } from '../plan/plan';
 import { dayClockText } from '../schedule/clock';
+import { roughDuration } from '../units/roughly';
 import type { Zone } from '../units/zone';
 import { MINUTE } from '../units/clock';
 import type { Task } from './tasks';
@@ -15,7 +16,7 @@ export interface Pace {
   /** Whether it is back before the plant needs it. */
   inTime: boolean;
   /** The open batch: its remaining working life against the remaining work with it. Null if there is none. */
-  pail: { spareMin: number; say: Message } | null;
+  batch: { spareMin: number; say: Message } | null;
 }
 
 /** A smaller difference counts as on time, minutes. */
@@ -27,12 +28,12 @@ function leftWith(tasks: readonly Task[], at: Task): number {
   return own.reduce((sum, d) => sum + d.toMin - d.fromMin, 0);
 }
 
-function pailOf(
+function openBatchTime(
   tasks: readonly Task[],
   at: Task,
   mixes: readonly MixedBatch[],
   now: number,
-): Pace['pail'] {
+): Pace['batch'] {
   const { batch } = at;
   const open =
     batch && mixes.find((x) => x.batchNo === batch.no && !x.binned && x.placedAt === null);
@@ -46,11 +47,11 @@ function pailOf(
     spareMin,
     say:
       left <= 0
-        ? m('Its time to place is over: use no more of it.')
+        ? m('Placing time is over: stop using this batch.')
         : spareMin >= 0
-          ? m('{left} left in the pail for {need} of work.', values)
+          ? m('{left} of working life left for {need} of work.', values)
           : m(
-              '{left} left in the pail, {need} of work: get a second pair of hands, or bin what will not be placed.',
+              '{left} of working life left for {need} of work: get a helper, or throw away what cannot be placed.',
               values,
             ),
   };
@@ -82,15 +83,15 @@ export function paceOf(
     behindMin,
     inTime,
     say: m(
-      '{state, select, behind {{by} behind the plan} ahead {{by} ahead of the plan} other {On time}}: back in service {ready}, {inTime, select, yes {{spare} before it is needed} other {{spare} too late}}.',
+      '{state, select, behind {{by} behind the plan} ahead {{by} ahead of the plan} other {On time}}: back in service {ready}, {inTime, select, yes {{spare} early} other {{spare} late}}.',
       {
         state,
         by: minutes(Math.abs(behindMin)),
         ready: dayClockText(ready, now, zone),
         inTime: inTime ? 'yes' : 'no',
-        spare: minutes(spare),
+        spare: roughDuration(spare),
       },
     ),
-    pail: pailOf(tasks, at, mixes, now),
+    batch: openBatchTime(tasks, at, mixes, now),
   };
 }

@@ -14,7 +14,11 @@ export interface RoundStrip {
  * The strip of every round, in plan order. A round that is not mixed is at its planned place, moved by the job's delay:
  * after the last round that began, and never before `now`.
  */
-export function stripsOf(plan: PlanSummary, mixes: readonly MixedBatch[], now: number): RoundStrip[] {
+export function stripsOf(
+  plan: PlanSummary,
+  mixes: readonly MixedBatch[],
+  now: number,
+): RoundStrip[] {
   const planned = (round: SummaryRound) => plan.startAt + round.plannedAtMin * MINUTE;
   const begun = plan.rounds.map((round) => ({ round, mixed: mixedOf(round, mixes) }));
   const last = begun.filter((b) => b.mixed !== null).at(-1);

@@ -110,7 +110,7 @@ const areaFields = {
     why: 'No sparks and no blasting in one.',
   }),
   tools: choice(TOOLS, TOOL_NAMES, {
-    label: 'Best tool at hand',
+    label: 'Best available tool',
     why: 'It sets the grade you can reach.',
     typical: 'blast',
   }),

@@ -76,9 +76,14 @@ interface Asks {
   conditions: RouteCondition[];
 }
 const NOTHING: Asks = { refusals: [], conditions: [] };
-const seenTo = (id: string, condition: string, because: string): Asks => ({
+const seenTo = (
+  id: string,
+  condition: string,
+  because: string,
+  steps?: readonly string[],
+): Asks => ({
   refusals: [],
-  conditions: [{ id, condition: m(condition), because: m(because) }],
+  conditions: [{ id, condition: m(condition), because: m(because), steps }],
 });
 
 const SKIN_ASKS: Record<Skin, Asks> = {
@@ -92,6 +97,7 @@ const SKIN_ASKS: Record<Skin, Asks> = {
     'oil-soaked',
     'the oil is sweated out with heat, washed off hot, blasted again and watched for bleeding',
     'The metal drank oil: it comes out again under the repair.',
+    ['sweat'],
   ),
   'rubber-lined': {
     refusals: [],

@@ -15,4 +15,6 @@ export interface RouteCondition {
   condition: Message;
   because: Message;
   who?: Permission;
+  /** Steps of the family that meet it: a job with all of them has no separate tick for it. */
+  steps?: readonly string[];
 }

@@ -5,7 +5,6 @@ import { type SystemCard } from '../materials/card';
 import { MILESTONES, type MilestoneId, type Needed } from '../materials/milestones';
 import type { Purpose } from '../materials/words';
 import type { Message } from '../message/message';
-import type { SharedStep } from './ids';
 import type { SiteSettings } from '../site/site';
 import { batching, type Batching, type Touch } from './batching';
 import { closing } from './figure';
@@ -30,7 +29,7 @@ export interface SecondTerm {
   condition: Message;
   because: Message;
   /** Steps that meet it, if a job has them. */
-  steps?: readonly SharedStep[];
+  steps?: readonly string[];
 }
 
 /** One material from its pack to its next milestone, as a family asks for it. */

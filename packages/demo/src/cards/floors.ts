@@ -22,7 +22,7 @@ export const floorCards: SystemCard[] = [
       restMinutes: 3,
       maxAggregatePct: 50,
       mixMinutes: 4,
-      mixedSign: 'No lumps, edge of the pail scraped',
+      mixedSign: 'No lumps, edge of the batch scraped',
       tool: 'Paddle, powder into water',
     },
     packs: packs('C-640', ['25 kg bag', 12_900, 34]),

@@ -116,12 +116,12 @@ const neverBehind: Law = (plan) => {
     const said = (['metric', 'us'] as const).map((units) => word(pace.say, units));
     return [
       ...unless(
-        Math.abs(pace.behindMin) < ON_TIME_MIN && (pace.pail?.spareMin ?? 0) >= -ON_TIME_MIN,
-        () => `${task.id}: ${pace.behindMin} min behind, ${pace.pail?.spareMin} min left`,
+        Math.abs(pace.behindMin) < ON_TIME_MIN && (pace.batch?.spareMin ?? 0) >= -ON_TIME_MIN,
+        () => `${task.id}: ${pace.behindMin} min behind, ${pace.batch?.spareMin} min left`,
       ),
       ...said.flatMap((text) =>
         unless(
-          /^On time: back in service .* (needed|late)\.$/.test(text),
+          /^On time: back in service .* (early|late)\.$/.test(text),
           () => `${task.id}: ${text}`,
         ),
       ),

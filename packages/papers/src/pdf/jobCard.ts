@@ -103,7 +103,7 @@ function keyFigures(sheet: Sheet, { plan, units }: JobCardRequest): void {
   }
   if (plan.tightest.length > 0)
     sheet.write(
-      `Tightest: ${plan.tightest.map((t) => `${word(t.about, units)}, ${formatDuration(t.slackMin)} to spare`).join('; ')}.`,
+      `Smallest margins: ${plan.tightest.map((t) => `${word(t.about, units)}, ${formatDuration(t.slackMin)} margin`).join('; ')}.`,
       STYLES.strong,
     );
   if (plan.next)
@@ -114,7 +114,7 @@ function keyFigures(sheet: Sheet, { plan, units }: JobCardRequest): void {
 }
 
 function supplies(sheet: Sheet, { plan, units }: JobCardRequest): void {
-  sheet.heading('To have at hand');
+  sheet.heading('Tools and supplies');
   sheet.table(
     ['', 'What', 'For', 'Needed', 'Packs', 'Left over'],
     plan.supplies.map((s) => [
@@ -149,15 +149,13 @@ function safety(sheet: Sheet, { plan, units }: JobCardRequest): void {
 function afterwards(sheet: Sheet, { plan, units }: JobCardRequest): void {
   sheet.heading('Afterwards');
   sheet.write(
-    `Look at it again ${days(plan.nextLookDays)} after its return. Expected life ${days(plan.lifeDays)}.${
-      plan.replaceInDays === null
-        ? ''
-        : ` A stop-gap: replace it within ${days(plan.replaceInDays)}.`
+    `Inspect it ${days(plan.nextLookDays)} after its return. Expected life ${days(plan.lifeDays)}.${
+      plan.replaceInDays === null ? '' : ` Stop-gap: replace it within ${days(plan.replaceInDays)}.`
     }`,
     STYLES.text,
   );
   for (const line of plan.removal)
-    sheet.write(`How it comes off: ${word(line, units)}`, STYLES.text);
+    sheet.write(`How to remove it: ${word(line, units)}`, STYLES.text);
   for (const school of schoolsOf(familyOf(plan.survey.family).method.schools, plan.card)) {
     const value = plan.schools[school.id] ?? school.usual;
     const label = school.options.find((o) => o.value === value)?.label;

@@ -24,7 +24,7 @@ function standing({ view, plan }: RecordRequest): string {
   const last = view.signoffs.at(-1);
   if (view.status === 'closed' && last)
     return `Accepted by ${last.name}, ${when(Date.parse(last.at), plan.site.zone)}, signed in.`;
-  return `Not accepted yet. It stands at ${STATION_NAMES[view.station]}.`;
+  return `Not accepted yet. Station: ${STATION_NAMES[view.station]}.`;
 }
 
 function cellsOf(line: StoryLine, zone: Zone, units: UnitSystem): string[] {
@@ -56,12 +56,12 @@ export async function recordPaper(request: RecordRequest): Promise<Uint8Array> {
     ],
     [`${plan.site.name}, ${view.position}. ${standing(request)}`, STYLES.text],
   ]);
-  sheet.heading('What was done');
+  sheet.heading('Record');
   const story = storyOf(view);
-  if (story.length === 0) sheet.write('Nothing is recorded yet.', STYLES.text);
+  if (story.length === 0) sheet.write('No records yet.', STYLES.text);
   else
     sheet.table(
-      ['When', 'What', 'Found', 'Held against', '', 'By'],
+      ['When', 'What', 'Found', 'Limit', '', 'By'],
       story.map((line) => cellsOf(line, zone, units)),
       [1.15, 1.7, 2.5, 1.5, 0.8, 0.9],
       STYLES.label,
@@ -75,7 +75,7 @@ export async function recordPaper(request: RecordRequest): Promise<Uint8Array> {
       );
   }
   sheet.finish(
-    `${view.tag} ${plan.card.code}, core ${plan.core}. Moments are those of the device that recorded them. “Not verified” is a name that was typed; every other is of an account that was signed in.`,
+    `${view.tag} ${plan.card.code}, core ${plan.core}. Times are those of the recording device. “Not verified” marks a typed name; all other names are signed-in accounts.`,
   );
   return sheet.doc.save();
 }

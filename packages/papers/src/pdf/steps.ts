@@ -170,7 +170,7 @@ export function stations(sheet: Sheet, { plan, units }: { plan: Plan; units: Uni
       for (const round of plan.rounds) clocks(sheet, round, units);
       if (plan.heat.length > 0)
         sheet.write(
-          `Held warmer, ${MILESTONE_NAMES[plan.needed]} comes sooner: ${plan.heat
+          `If heated, ${MILESTONE_NAMES[plan.needed]} comes sooner: ${plan.heat
             .map(
               (h) =>
                 `${formatDuration(h.minutes)} at ${formatQuantity(h.tempC, 'temperature', units)}`,

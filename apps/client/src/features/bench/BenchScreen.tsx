@@ -158,9 +158,7 @@ function Unfinished() {
         <Txt as="row" numberOfLines={2}>
           {asset.name || 'New repair'}
         </Txt>
-        <Txt as="label">
-          {repairId ? 'Survey changed and not saved' : 'Survey begun and not saved'}
-        </Txt>
+        <Txt as="label">{repairId ? 'Changed survey, not saved' : 'New survey, not saved'}</Txt>
       </View>
     </Pressable>
   ));
@@ -192,8 +190,8 @@ function NotRunning({ benchRows, now }: { benchRows: readonly BenchRow[]; now: n
             <Txt>
               <Txt as="strong">
                 {row.dueOn && Date.parse(row.dueOn) < now - DAY
-                  ? `Look at it: was due ${dateText(Date.parse(row.dueOn), 'UTC')}. `
-                  : 'Look today. '}
+                  ? `Look overdue since ${dateText(Date.parse(row.dueOn), 'UTC')}. `
+                  : 'Look due today. '}
               </Txt>
               {row.title}
               {row.intent === 'stopgap' ? ', stop-gap' : ''}.
@@ -283,10 +281,10 @@ export function BenchScreen() {
         {whole ? <NotRunning benchRows={benchRows} now={now} /> : null}
         {!isLoading && !error && benchRows.length === 0 ? (
           <Empty
-            title="Nothing runs."
+            title="No repair is running."
             action={{ label: 'New repair', onPress: () => router.navigate('/new') }}
           >
-            A repair shows here from its survey to its sign-off.
+            Repairs are listed here from survey to sign-off.
           </Empty>
         ) : null}
         <View className="h-8" />

@@ -32,7 +32,7 @@ export function CallBanner() {
         told
         mark={urgent ? <StopMark maybe size={18} /> : <WaitMark size={18} />}
         ways={[
-          { label: 'Go there', hint: `to ${tag}`, go },
+          { label: 'Open repair', hint: `to ${tag}`, go },
           { label: 'Seen', hint: tag, go: away },
           ...(i === 0 ? rest : []),
         ]}

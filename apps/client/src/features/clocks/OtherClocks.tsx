@@ -30,7 +30,7 @@ function Ticking({ id, row, at, say, rest }: Runs & { rest: Way[] }) {
       id={id}
       told
       mark={<WaitMark size={18} />}
-      ways={[{ label: 'Go there', hint: `to ${row.tag}`, go }, ...rest]}
+      ways={[{ label: 'Open repair', hint: `to ${row.tag}`, go }, ...rest]}
     >
       <Txt as="strong">
         {row.tag}, {left}:{' '}
@@ -52,11 +52,11 @@ function useElsewhere(path: string): Runs[] {
   const isAt = (id: string, places: readonly string[]) =>
     places.some((place) => path === `/repair/${id}/${place}`);
   // The bench already shows the clock of each batch.
-  const pails = path === '/' ? [] : rows.filter((row) => openBatchOf(row.mixes));
-  const runs = pails.flatMap((row): Runs[] => {
+  const inUse = path === '/' ? [] : rows.filter((row) => openBatchOf(row.mixes));
+  const runs = inUse.flatMap((row): Runs[] => {
     const act = row.summary ? nextAction(row.summary, mixedBatches(row.mixes), now, zone) : null;
     if (act?.phase !== 'place' || act.clockTo === null || isAt(row.id, OF_PAILS)) return [];
-    return [{ id: `pail-${row.tag}`, row, at: act.clockTo, say: act.say }];
+    return [{ id: `batch-${row.tag}`, row, at: act.clockTo, say: act.say }];
   });
   const clocks = started.flatMap(({ row, station, at, label }): Runs[] =>
     at <= now || at - now > NEAR_MS || isAt(row.id, ['run', station])

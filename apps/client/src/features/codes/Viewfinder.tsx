@@ -66,20 +66,20 @@ export function Viewfinder({ found, picture, close }: ViewfinderProps) {
           ref={video}
           muted
           playsInline
-          aria-label="What the camera shows"
+          aria-label="Camera picture"
           style={{ width: '100%', aspectRatio: '4 / 3', objectFit: 'cover' }}
         />
       )}
       <Txt as="inline" role="status">
         {state === 'opening'
-          ? 'The camera opens.'
+          ? 'Opening the camera.'
           : state === 'looking'
-            ? 'Hold the code in it, near, flat and in the light.'
-            : 'The camera may not be used here, or there is none. Take a picture, or type the lot.'}
+            ? 'Hold the code near the camera, flat and well lit.'
+            : 'No camera, or no permission to use it. Take a picture, or type the lot.'}
       </Txt>
       <View className="flex-row flex-wrap gap-2">
         <SecondaryButton label="Take a picture instead" testID="scan-picture" onPress={picture} />
-        <SecondaryButton label="Stop looking" testID="scan-stop" onPress={close} />
+        <SecondaryButton label="Close the camera" testID="scan-stop" onPress={close} />
       </View>
     </View>
   );

@@ -23,7 +23,7 @@ export function CureProgress({ run }: { run: CureForecast }) {
         <Txt as="inline">{tell(cureReason(run, now, zone))}</Txt>
       </View>
       <View className="flex-row flex-wrap gap-x-8">
-        <FigureText figure={share} label="share of the cure, now" as="reading" />
+        <FigureText figure={share} label="cure completed so far" as="reading" />
         {run.stalled ? null : <FigureText figure={takes} label="from its mix" as="reading" />}
       </View>
     </View>

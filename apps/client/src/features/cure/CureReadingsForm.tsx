@@ -88,11 +88,15 @@ export function CureReadingsForm({ view, plan, repair, mixedAt }: SeesProps) {
       false,
     );
   return (
-    <View className="gap-3 border-b border-ink px-4 py-3" role="group" aria-label="What it sees">
+    <View
+      className="gap-3 border-b border-ink px-4 py-3"
+      role="group"
+      aria-label="Readings during cure"
+    >
       <Typed
         keptAs={`${view.id}/cure/temp`}
         id="cure-temp"
-        label="Surface now"
+        label="Surface temperature now"
         why={`planned ${limit(plannedC)}`}
         unit={shownUnit('temperature', units).symbol}
         read={(text) => {
@@ -129,16 +133,16 @@ export function CureReadingsForm({ view, plan, repair, mixedAt }: SeesProps) {
             />
           ))}
         </View>
-        <View className="gap-1.5" role="group" aria-label="Sample that was kept, by fingernail">
-          <Txt as="inline">Sample that was kept, by fingernail</Txt>
+        <View className="gap-1.5" role="group" aria-label="Fingernail test of the kept sample">
+          <Txt as="inline">Fingernail test of the kept sample</Txt>
           <View className="flex-row flex-wrap gap-2">
             <SecondaryButton
-              label="No mark: hard"
+              label="Hard: no mark"
               testID="sample-hard"
               onPress={() => record({ kind: 'nail', marks: false })}
             />
             <SecondaryButton
-              label="It takes a mark: soft"
+              label="Soft: the nail leaves a mark"
               testID="sample-soft"
               onPress={() => record({ kind: 'nail', marks: true })}
             />

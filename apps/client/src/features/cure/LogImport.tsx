@@ -94,7 +94,9 @@ export function LoggerImport({
       name={name}
       close={() => setFound(null)}
       takeLabel={
-        fresh.length === 0 ? 'Nothing new since it was read' : `Record ${fresh.length} readings`
+        fresh.length === 0
+          ? 'No new readings since the last download'
+          : `Record ${fresh.length} readings`
       }
       take={values ? done : null}
     >
@@ -132,7 +134,7 @@ export function LogFileImport({ plan, mixedAt, record }: LogProps & { plan: Plan
     return (
       <View className="gap-1">
         <SecondaryButton
-          label="Take a log from a file (CSV)"
+          label="Import a log from a file (CSV)"
           testID="log-file"
           onPress={() => void choose()}
         />

@@ -9,10 +9,10 @@ const KEYS: [string, string][] = [
   ['/', 'Find a tag or a name'],
   ['n', 'New repair'],
   ['1 to 7', 'Go to a station'],
-  ['Space', 'On the run sheet: do what is at hand; a pedal does the same'],
-  ['← →', 'On the run sheet: look back and ahead'],
+  ['Space', 'On the run sheet: do the current step (a pedal does the same)'],
+  ['← →', 'On the run sheet: previous and next step'],
   ['t', 'Start the next batch, or mark it placed'],
-  ['Esc', 'Close what lies over the page'],
+  ['Esc', 'Close the window over the page'],
   ['?', 'Show or hide this list'],
 ];
 

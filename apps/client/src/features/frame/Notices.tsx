@@ -19,7 +19,7 @@ function NoSignal() {
   const again = () => dispatch(api.internalActions.onOnline());
   return (
     <Notice id="no-signal" mark={<WaitMark size={18} />} ways={[{ label: 'Try again', go: again }]}>
-      No signal. {waits === 0 ? 'Work goes on.' : `${waits} kept to be sent.`}
+      No signal. {waits === 0 ? 'You can go on working.' : `${waits} kept to be sent.`}
     </Notice>
   );
 }
@@ -30,8 +30,8 @@ function WrongClock() {
   const by = formatQuantity(Math.round(Math.abs(ahead) / MINUTE), 'time');
   return (
     <Notice id="wrong-clock" mark={<StopMark maybe size={18} />}>
-      The clock of this device is {by} {ahead > 0 ? 'ahead' : 'behind'}. Times here are right: they
-      follow the clock of the site.
+      This device’s clock is {by} {ahead > 0 ? 'ahead' : 'behind'}. Kelmot shows the correct time:
+      it uses the site’s clock.
     </Notice>
   );
 }
@@ -64,7 +64,7 @@ function InHand() {
   const ask = { label: 'Type the code', go: () => dispatch(confirmAsked(true)) };
   return (
     <Notice id="in-hand" mark={<WaitMark size={18} />} ways={signal ? [ask] : []}>
-      {inHand.name} works here, not confirmed yet. Their code is asked for{' '}
+      {inHand.name} works on this device and is not confirmed yet. Kelmot asks for the code{' '}
       {signal ? 'now.' : 'when signal returns.'}
     </Notice>
   );
@@ -79,9 +79,9 @@ function Update() {
     <Notice
       id="update"
       mark={<WaitMark size={18} />}
-      ways={[{ label: 'Load it', go: applyUpdate }]}
+      ways={[{ label: 'Update now', go: applyUpdate }]}
     >
-      A newer Kelmot is on this device. What you typed stays.
+      A new version of Kelmot is ready. Nothing you typed is lost.
     </Notice>
   );
 }
@@ -89,7 +89,7 @@ function Update() {
 /** Notices about this device, over every screen. */
 export function Notices() {
   return (
-    <View role="region" aria-label="About this device">
+    <View role="region" aria-label="Device notices">
       <CallBanner />
       <OtherClocks />
       <NoSignal />

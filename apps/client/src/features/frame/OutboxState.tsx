@@ -12,7 +12,7 @@ export function OutboxState({ quiet = false }: { quiet?: boolean }) {
     <View className="flex-row items-center gap-2" role="status" testID="send-state">
       <WaitMark size={18} />
       <Txt as="label" className="text-ink">
-        {stuck > 0 ? `${stuck} not taken` : `${queue.length} waiting to send`}
+        {stuck > 0 ? `${stuck} rejected` : `${queue.length} waiting to send`}
       </Txt>
     </View>
   );

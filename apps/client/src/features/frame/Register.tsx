@@ -104,7 +104,7 @@ export function Register({ openId }: { openId?: string }) {
       ) : null}
       {!isLoading && !error && benchRows.length === 0 ? (
         <Empty title={searching ? 'Nothing found.' : 'No open repairs.'}>
-          {searching ? 'Try a tag, a part of a name, or a place.' : 'Start one with New.'}
+          {searching ? 'Search for a tag, part of a name, or a place.' : 'Press New to start one.'}
         </Empty>
       ) : null}
       <FlatList

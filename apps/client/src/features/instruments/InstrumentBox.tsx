@@ -20,7 +20,7 @@ export function OpenInstrument({
       <SecondaryButton label={label} testID={`read-${id}`} onPress={open} />
       {failed ? (
         <Txt as="label" className="text-oxideInk" role="alert">
-          It could not be reached. Switch it on and bring it near, or type what it shows.
+          No connection. Switch the instrument on and bring it near, or type its reading.
         </Txt>
       ) : null}
     </View>

@@ -10,7 +10,7 @@ import { Txt } from '@/shared/ui/Txt';
 const WELL = 'well';
 const NAMES: Record<Misbehaviour, string> = {
   drift: 'Drifts',
-  'drop-out': 'Drops out',
+  'drop-out': 'Loses connection',
   stuck: 'Sticks',
   'wrong-unit': 'Wrong unit',
 };
@@ -31,7 +31,8 @@ export function Misbehaving() {
         Simulated instruments
       </Txt>
       <Txt className="text-pencil">
-        Readings at a hold can be taken from these. Let one misbehave, and see what is made of it.
+        These instruments can send readings to a hold point. Make one misbehave to see how Kelmot
+        detects it.
       </Txt>
       {INSTRUMENTS.map((id) => (
         <FieldFrame key={id} label={instrument(id).name}>

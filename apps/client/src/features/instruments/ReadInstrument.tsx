@@ -53,7 +53,7 @@ export function ReadInstrument({ by, driver, verdict, take }: ReadFromProps) {
     <InstrumentBox
       name={name}
       close={close}
-      takeLabel={spot ? `Take these ${seen.values.length}` : 'Take this reading'}
+      takeLabel={spot ? `Use these ${seen.values.length}` : 'Use this reading'}
       take={mayTake ? done : null}
     >
       <View className="flex-row flex-wrap gap-3">

@@ -78,7 +78,7 @@ export function ScalePour({
     <InstrumentBox
       name={name}
       close={close}
-      takeLabel={turn === 0 ? `${pour.name} is in: tare` : `${pour.name} is in`}
+      takeLabel={turn === 0 ? `${pour.name} weighed: tare the scale` : `${pour.name} weighed`}
       take={isIn ? done : null}
     >
       <View className="flex-row flex-wrap items-end gap-3">

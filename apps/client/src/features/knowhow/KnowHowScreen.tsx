@@ -5,29 +5,29 @@ import { Txt } from '@/shared/ui/Txt';
 
 const DIFFER: { question: string; schools: string; ours: string }[] = [
   {
-    question: 'How clean',
-    schools: 'Hand tool and go, or blast or power tool always.',
-    ours: 'The card’s least grade for its rated service. Hand tools only for stop-gaps, and shown as such.',
+    question: 'Surface preparation',
+    schools: 'Hand tools are enough, or always blast or use power tools.',
+    ours: 'The card’s lowest grade for its rated service. Hand tools only for stop-gaps, marked as such.',
   },
   {
     question: 'Ratio',
-    schools: 'By volume with cups, or by mass on a scale.',
-    ours: 'By mass where densities are known; the volume stands beside it.',
+    schools: 'Measure by volume with cups, or by mass on a scale.',
+    ours: 'By mass where densities are known. The volume is shown too.',
   },
   {
     question: 'Wait before the next coat',
-    schools: 'Overnight to be safe, or the shortest wait.',
-    ours: 'The window: both its start and its end.',
+    schools: 'Wait overnight to be safe, or only the shortest time.',
+    ours: 'Inside the overcoat window, from its start to its end.',
   },
   {
-    question: 'Proud repairs',
-    schools: 'Overfill and grind, or strike flush while soft.',
+    question: 'Overfilling',
+    schools: 'Overfill and grind, or strike it flush while soft.',
     ours: 'Overfill and grind.',
   },
   {
     question: 'Stop-gap or lasting',
-    schools: 'Quick now and again later, or once and right.',
-    ours: 'Both ranked, with expected life and the cost of the stop.',
+    schools: 'Repair quickly now and again later, or once and properly.',
+    ours: 'Both are ranked, with expected life and cost of the stop.',
   },
 ];
 

@@ -67,7 +67,7 @@ export function Compare({
                 </Txt>
               ))}
               <LinkButton
-                label="Take it out"
+                label="Remove"
                 hint={`${match.card.code}, from the comparison`}
                 onPress={() => onDrop(match.card.code)}
               />

@@ -32,11 +32,13 @@ export function ConfirmNewPlan({
           new plan.
         </Txt>
       ) : (
-        <Txt>What is recorded stays where its step does.</Txt>
+        <Txt>Records stay if the new plan has the same step.</Txt>
       )}
       {carried && carried.left.length > 0 ? (
         <View className="gap-1" testID="take-anew-left">
-          <Txt as="label">These do not. They are kept with plan {last.number}:</Txt>
+          <Txt as="label">
+            These records do not fit the new plan. They stay with plan {last.number}:
+          </Txt>
           {carried.left.map(({ title, why }, i) => (
             <Txt key={i}>
               <Txt as="strong">{tell(title)}.</Txt> {tell(why)}
@@ -44,8 +46,8 @@ export function ConfirmNewPlan({
           ))}
         </View>
       ) : null}
-      <SecondaryButton label="Leave it as it is" testID="stay" onPress={onStay} />
-      <PrimaryButton label={`Take ${code} all the same`} testID="take-anew-go" onPress={onTake} />
+      <SecondaryButton label="Keep the present plan" testID="stay" onPress={onStay} />
+      <PrimaryButton label={`Use ${code} anyway`} testID="take-anew-go" onPress={onTake} />
     </View>
   );
 }

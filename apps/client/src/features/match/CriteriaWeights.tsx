@@ -48,7 +48,7 @@ export function CriteriaWeights({ intent }: { intent: Intent }) {
   return (
     <View className="border-b border-rule px-4">
       <Disclosure
-        label={own ? 'What counts: your own weights' : 'What counts'}
+        label={own ? 'Ranking: your own weights' : 'Ranking weights'}
         open={open}
         onToggle={() => setOpen(!open)}
       >
@@ -81,7 +81,7 @@ export function CriteriaWeights({ intent }: { intent: Intent }) {
         })}
         {own ? (
           <LinkButton
-            label="Back to the usual weights"
+            label="Reset to default weights"
             testID="weights-reset"
             onPress={() => dispatch(weightsReset(intent))}
           />

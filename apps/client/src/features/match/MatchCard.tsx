@@ -66,7 +66,7 @@ function decision(
     };
   }
   if (!atItsLimit(match)) return { lead: '', rest: '' };
-  return { lead: 'At its limit. ', rest: `${tightestOf(match) ?? 'It'}: nothing to spare.` };
+  return { lead: 'At its limit. ', rest: `${tightestOf(match) ?? 'It'}: no margin.` };
 }
 
 /** How it is built, if it needs more than one coat or batch. */
@@ -196,13 +196,13 @@ export function MatchCard({
               {j.relax && j.verdict !== 'fits' ? (
                 <Pressable
                   role="button"
-                  aria-label={`Try it: ${tell(j.relax.say)}`}
+                  aria-label={`Try: ${tell(j.relax.say)}`}
                   testID={`try-${card.code}-${j.rule.id}`}
                   onPress={() => j.relax && onTry(j.relax)}
                   className="min-h-[48px] justify-center self-start pl-[88px]"
                 >
                   <Txt as="inline" className="border-b-[1.5px] border-dotted border-teal">
-                    {tell(j.relax.say)} Try it
+                    {tell(j.relax.say)} Try
                   </Txt>
                 </Pressable>
               ) : null}

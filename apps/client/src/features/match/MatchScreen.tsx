@@ -125,7 +125,7 @@ export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRe
         {/* A choice that needs approval gets a secondary button, never the main one. */}
         {code && repair.canWrite ? (
           <LinkButton
-            label={`When they have decided: ${code} to Prep`}
+            label={`After their decision: ${code} to Prep`}
             testID="take"
             onPress={take}
           />
@@ -133,7 +133,7 @@ export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRe
       </View>
     ) : trial.length > 0 ? (
       <PrimaryButton
-        label="Keep or undo what is tried first"
+        label="Keep or undo the change that you try first"
         disabled
         onPress={take}
         testID="take"
@@ -141,7 +141,9 @@ export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRe
     ) : (
       <PrimaryButton
         label={
-          code ? `Take ${code} to Prep` : 'No card fits: change the survey, or call the specialist'
+          code
+            ? `Use ${code}, go to Prep`
+            : 'No material fits: change the survey, or call a specialist'
         }
         disabled={!code || !repair.canWrite}
         onPress={take}

@@ -32,7 +32,9 @@ export function SchoolChoices({
     <View className="border-b border-rule px-4">
       <Disclosure
         label={
-          own > 0 ? `Where practitioners differ: ${own} not as usual` : 'Where practitioners differ'
+          own > 0
+            ? `Where practitioners differ: ${own} not the usual choice`
+            : 'Where practitioners differ'
         }
         open={open}
         onToggle={() => setOpen(!open)}

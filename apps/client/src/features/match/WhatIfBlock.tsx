@@ -56,7 +56,7 @@ export function TrialBar({
   const { units } = useWords();
   return (
     <View role="status" testID="trial" className="gap-2 border-b border-ink bg-mossTint px-4 py-3">
-      <Txt as="inline">Trying it, not saved yet</Txt>
+      <Txt as="inline">Trial, not saved yet</Txt>
       <Txt className="text-pencil">{sayChanges(changes, units)}</Txt>
       <View className="flex-row gap-2">
         <View className="flex-1">

@@ -58,7 +58,7 @@ function Costs({ plan }: { plan: Plan }) {
             <FigureText figure={figures['next.ready']} label="ready in" as="row" />
             <FigureText figure={figures['next.total']} label="material and downtime" as="row" />
             <FigureText figure={figures['next.life']} label="expected life" as="row" />
-            <FigureText figure={figures.expected} label="this one’s" as="row" />
+            <FigureText figure={figures.expected} label="this card" as="row" />
           </View>
         </View>
       ) : null}
@@ -84,7 +84,7 @@ function Buttons({ view, plan }: { view: RepairView; plan: Plan }) {
         {list.map(({ id, label, press }) => (
           <SecondaryButton
             key={id}
-            label={papers.making === id ? 'Making it' : label}
+            label={papers.making === id ? 'Making the paper' : label}
             testID={`paper-${id}`}
             disabled={papers.making !== null}
             onPress={() => void press()}
@@ -160,17 +160,17 @@ export function PapersScreen() {
               <Costs plan={plan} />
               <Supplies plan={plan} />
               <Lines
-                title="Tightest"
+                title="Smallest margins"
                 lines={plan.tightest.map(
-                  (t) => `${tell(t.about)}: ${formatDuration(t.slackMin)} to spare.`,
+                  (t) => `${tell(t.about)}: ${formatDuration(t.slackMin)} of margin.`,
                 )}
               />
-              <Lines title="Mind" lines={plan.warnings.map(tell)} />
+              <Lines title="Warnings" lines={plan.warnings.map(tell)} />
               <Lines title="What would raise the chance" lines={plan.raise.map(tell)} />
               <Lines title="Who must approve" lines={plan.approvers.map((w) => `${w}.`)} />
               <Lines title="Wear" lines={plan.gear} />
               <Lines title="Cautions" lines={plan.cautions.map((c) => c.text)} />
-              <Lines title="How it comes off" lines={plan.removal.map(tell)} />
+              <Lines title="How to remove it" lines={plan.removal.map(tell)} />
             </>
           ) : (
             <Txt className="p-4">No plan yet: choose a system at Match.</Txt>

@@ -128,22 +128,27 @@ export function PictureMarker({ uri, label, close, keep }: MarkPictureProps) {
     close();
   };
   return (
-    <PageOverlay title="Draw on it" label={`Draw on: ${label}`} testID="mark-picture" close={close}>
+    <PageOverlay
+      title="Draw on this picture"
+      label={`Draw on: ${label}`}
+      testID="mark-picture"
+      close={close}
+    >
       <Choices
         id="mark"
-        label="What is drawn"
+        label="Mark"
         options={OPTIONS}
         value={kind}
         onPick={(v) => setKind(MARK_KINDS.find((known) => known === v) ?? 'line')}
       />
       <FieldFrame
-        label="Its length"
-        why="Type it, then draw. Empty for a mark without one."
+        label="Length"
+        why="Type the length first, then draw. Leave empty for a mark without length."
         error={wrong ?? undefined}
       >
         <TextBox
           id="mark-length"
-          label="Its length"
+          label="Length"
           text={length}
           onText={setLength}
           unit={shownUnit('length', units).symbol}
@@ -179,13 +184,13 @@ export function PictureMarker({ uri, label, close, keep }: MarkPictureProps) {
         </Txt>
       ) : null}
       <SecondaryButton
-        label="Take the last one back"
+        label="Undo the last mark"
         testID="mark-undo"
         disabled={marks.length === 0}
         onPress={() => setMarks(marks.slice(0, -1))}
       />
       <PrimaryButton
-        label="Keep it with the step"
+        label="Save with the step"
         testID="mark-keep"
         sign="tick"
         disabled={marks.length === 0}

@@ -44,8 +44,8 @@ export function Pictures({ step, view, repair }: PicturesProps) {
             />
             {repair.canWrite ? (
               <LinkButton
-                label="Draw on it"
-                hint={`Draw on it: ${named}`}
+                label="Draw on this picture"
+                hint={`Draw on this picture: ${named}`}
                 testID={`draw-${i + 1}`}
                 onPress={() => setDrawnOn({ uri, label: named })}
               />

@@ -51,15 +51,13 @@ export function ReferralScreen() {
           </Txt>
         </View>
         <View className="gap-2 border-y border-ink px-4 py-3">
-          {refusals.length === 0 ? (
-            <Txt>Nothing about this damage asks for somebody else.</Txt>
-          ) : null}
+          {refusals.length === 0 ? <Txt>This damage does not need another specialist.</Txt> : null}
           {refusals.map((r) => (
             <View key={r.id}>
               <Txt as="strong">{tell(r.because)}</Txt>
               <Txt>
                 {r.who === 'none'
-                  ? 'The site decides what is done instead.'
+                  ? 'The site decides what to do instead.'
                   : `${PERMISSION_NAMES[r.who]} must decide.`}
               </Txt>
             </View>

@@ -81,7 +81,7 @@ function Planned({
       {planning ? <Skeleton /> : null}
       {!planning && !plan ? (
         <Empty title="No plan yet.">
-          {STATION_NAMES[station]} is worked out from the system that is chosen at Match.
+          {STATION_NAMES[station]} is calculated from the system that you choose at Match.
         </Empty>
       ) : null}
       {props ? <screen.body {...props} /> : null}

@@ -6,18 +6,20 @@ import {
   STATIONS,
   type Zone,
 } from '@kelmot/core';
+import { REPAIR_SORTS } from '@kelmot/contract';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { FlatList, Pressable, TextInput, View } from 'react-native';
 import { Frame } from '@/features/frame';
 import { RepairAside } from '@/shared/repair/RepairAside';
 import { errorText } from '@/store/api';
+import { useAppSelector } from '@/store/hooks';
 import { Tag } from '@/shared/ui/Button';
 import { Choices } from '@/shared/ui/fields';
 import { useLayout } from '@/shared/ui/layout';
 import { StopMark } from '@/shared/ui/marks';
 import { Empty, Failed, Skeleton } from '@/shared/ui/states';
-import { Table, type Column } from '@/shared/ui/Table';
+import { Table, type Column, type Sorted } from '@/shared/ui/Table';
 import { useTheme } from '@/shared/ui/theme';
 import { Txt } from '@/shared/ui/Txt';
 import { useZone } from '@/shared/ui/useZone';
@@ -32,7 +34,7 @@ function whenText({ row }: BenchRow, now: number, zone: Zone): string {
     : `Back by ${dayClockText(Date.parse(row.backBy), now, zone)}`;
 }
 
-const columnsAt = (now: number, zone: Zone): Column<BenchRow>[] => [
+const columnsAt = (now: number, zone: Zone, byServer: boolean): Column<BenchRow>[] => [
   {
     key: 'tag',
     title: 'Tag',
@@ -49,7 +51,7 @@ const columnsAt = (now: number, zone: Zone): Column<BenchRow>[] => [
   { key: 'card', title: 'Card', share: 0.9, text: ({ row }) => row.cardCode ?? '' },
   {
     key: 'intent',
-    title: 'Meant',
+    title: 'Intent',
     share: 1.2,
     text: ({ row }) => INTENT_NAMES[row.intent].toLowerCase(),
   },
@@ -66,6 +68,8 @@ const columnsAt = (now: number, zone: Zone): Column<BenchRow>[] => [
     share: 2.2,
     text: ({ say }) => say,
     by: ({ act, row }) => act?.clockTo ?? Date.parse(row.backBy),
+    // Its clock runs on the device: the server cannot sort by it.
+    ...(byServer && { unsorted: true }),
     cell: (item) => {
       const stopped = placeOf(item) === 'stopped' && item.row.status === 'open';
       return (
@@ -101,7 +105,7 @@ const NONE_YET: Record<Filter, string> = {
   open: BEGINS,
   closed: 'A repair is closed by its sign-off.',
   all: BEGINS,
-  pinned: 'Pin a repair at the foot of any of its stations: this device then always has it.',
+  pinned: 'To keep a repair on this device, pin it at the end of any of its stations.',
 };
 
 function Row({ item, now }: { item: BenchRow; now: number }) {
@@ -148,9 +152,15 @@ export function RepairsScreen() {
   const [status, setStatus] = useState<Filter>('open');
   const { c } = useTheme();
   const zone = useZone();
+  const signal = useAppSelector((s) => s.view.signal);
+  const [sorted, setSorted] = useState<Sorted | null>(null);
+  // Without signal, and for what is pinned, the rows on the device are all there are.
+  const byServer = signal && status !== 'pinned';
+  const sort = REPAIR_SORTS.find((key) => byServer && key === sorted?.key);
   const { benchRows, now, isLoading, error, refetch, hasNextPage, fetchNextPage } = useBenchRows({
     status,
     q: q.trim(),
+    ...(sort && { sort, order: sorted?.down ? 'down' : 'up' }),
   });
   const wide = useLayout() === 'wide';
   const [hand, setHand] = useState<string | null>(null);
@@ -185,7 +195,7 @@ export function RepairsScreen() {
           onPick={(v) => setStatus(v as Filter)}
         />
       </View>
-      {isLoading ? <Skeleton rows={6} /> : null}
+      {isLoading && !sort ? <Skeleton rows={6} /> : null}
       {error && benchRows.length === 0 ? (
         <Failed say={errorText(error)} retry={() => void refetch()} />
       ) : null}
@@ -201,10 +211,11 @@ export function RepairsScreen() {
           {q.trim() ? 'Try a tag, a part of a name, or All.' : NONE_YET[status]}
         </Empty>
       ) : null}
-      {wide && benchRows.length > 0 ? (
+      {wide && (benchRows.length > 0 || sort) ? (
         <Table
           name="Repairs"
-          columns={columnsAt(now, zone)}
+          columns={columnsAt(now, zone, byServer)}
+          sortedBy={byServer ? { sorted, onSort: setSorted } : undefined}
           rows={benchRows}
           keyOf={(a) => a.row.id}
           labelOf={nameOf}

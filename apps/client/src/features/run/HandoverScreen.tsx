@@ -110,7 +110,7 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
       action={
         last && !mine && open ? (
           <PrimaryButton
-            label="I have read it: take it over"
+            label="I have read this: take over"
             testID="take-over"
             onPress={takeOver}
           />
@@ -126,37 +126,37 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
       <RejectedCommands waiting={repair.waiting} />
       {last && !mine ? <ToldThen told={last} at={leftAt} /> : null}
       <View className="gap-4 bg-sheet px-4 py-4" testID="handover">
-        <Txt as="label">{last && !mine ? `As it stands now. ${head}` : head}</Txt>
+        <Txt as="label">{last && !mine ? `Present state. ${head}` : head}</Txt>
         <Parts parts={parts} testID="handover" />
         {open && (last === null || mine) ? (
           <>
-            <FieldFrame label="What else to tell" why="Kept with the handover in the record.">
+            <FieldFrame label="Additional notes" why="Saved with the handover in the record.">
               <TextBox
                 id="handover-note"
-                label="What else to tell"
+                label="Additional notes"
                 most={MOST_NOTE}
                 text={note}
                 onText={setNote}
                 multiline
-                placeholder="Where the tools are, who was told"
+                placeholder="For example where the tools are, who knows about it"
               />
             </FieldFrame>
             <SecondaryButton
               label={
-                mine ? 'Hand over again, as it stands now' : 'Hand over, and keep it in the record'
+                mine ? 'Hand over again with the present state' : 'Hand over and save in the record'
               }
               testID="hand-over"
               onPress={handOver}
             />
             {mine ? (
               <Txt as="inline" className="text-mossInk" role="status" testID="handed-over">
-                Handed over {leftAt}, kept in the record. Whoever comes next reads it here.
+                Handed over {leftAt}, saved in the record. The next person reads it here.
               </Txt>
             ) : null}
           </>
         ) : null}
         <SecondaryButton
-          label="Copy it, to send it on"
+          label="Copy to send"
           testID="handover-copy"
           onPress={() => copy('The handover', [head, ...texts(parts)].join('\n\n'))}
         />

@@ -106,9 +106,9 @@ function Standing({ props, now }: { props: TaskProps; now: number }) {
   const closing: Closing | undefined = closingWindows(view, now)[0];
   return (
     <View className="gap-1 border-b border-rule px-4 py-3" role="status" testID="run-pace">
-      {pace.pail ? (
-        <Txt as="row" className={pace.pail.spareMin < 0 ? 'text-oxideInk' : ''}>
-          {tell(pace.pail.say)}
+      {pace.batch ? (
+        <Txt as="row" className={pace.batch.spareMin < 0 ? 'text-oxideInk' : ''}>
+          {tell(pace.batch.say)}
         </Txt>
       ) : null}
       <Txt as="inline" className={pace.inTime ? 'font-label' : 'font-label text-oxideInk'}>
@@ -136,7 +136,7 @@ function ToldBefore({ id, view, repair }: StationProps) {
         Handed over by {told.by}, {at}
       </Txt>
       <LinkButton
-        label="Read what was told, and take it over"
+        label="Read the handover and take over"
         testID="read-told"
         onPress={() => router.navigate(`/repair/${id}/handover`)}
       />
@@ -240,7 +240,7 @@ export function RunStep(props: TaskProps) {
         <TickedBy step={step} view={view} batchNo={batch?.no} />
         {done && step.hold?.kind === 'check' ? (
           <SecondaryButton
-            label="It is not done: take it back"
+            label="Not done: undo"
             testID="run-take-back"
             disabled={!repair.canWrite}
             onPress={() => repair.send(tickOf(step, false, batch?.no ?? null))}
@@ -248,7 +248,7 @@ export function RunStep(props: TaskProps) {
         ) : null}
         {onScaleNow && now > batchMoments(plan, running.batch, running.mix).ends ? (
           <SecondaryButton
-            label="It was placed while it was good"
+            label="Placed in time"
             testID="run-was-placed"
             disabled={!repair.canWrite}
             onPress={() => repair.send({ type: 'mix.placed', mixId: running.mix.id })}
@@ -260,7 +260,9 @@ export function RunStep(props: TaskProps) {
         ) : null}
       </View>
       {running ? null : <Standing props={props} now={now} />}
-      {onScaleNow && step.name === 'mix' ? <OpenBatch view={view} plan={plan} repair={repair} /> : null}
+      {onScaleNow && step.name === 'mix' ? (
+        <OpenBatch view={view} plan={plan} repair={repair} />
+      ) : null}
       {step.station === 'prep' ? <Cautions plan={plan} /> : null}
       {step.station === 'cure' ? <CureClock view={view} plan={plan} repair={repair} /> : null}
       {step.station === 'cure' || step.station === 'accept' ? (
@@ -311,7 +313,7 @@ export function RunEnd(props: StationProps & { run: Run }) {
       </View>
       <View className="gap-2 bg-sheet px-4 py-3">
         <Txt as="step" role="heading">
-          {props.view.status === 'closed' ? 'Signed off' : 'All is done. Sign it off.'}
+          {props.view.status === 'closed' ? 'Signed off' : 'All steps are done. Sign off.'}
         </Txt>
       </View>
       <Signed view={props.view} />

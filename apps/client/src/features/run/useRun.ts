@@ -85,7 +85,7 @@ export function useTaskName(plan: Plan): (task: Task) => string {
   };
 }
 
-/** Whether the current task is a running wait: the next task may then be done meanwhile. */
+/** Whether the current task is a running wait: the next task may then be done during it. */
 const waiting = ({ tasks, current }: Run, { view }: StationProps, now: number): boolean => {
   const step = current === null ? undefined : tasks[current]?.step;
   const ends = step ? waitEnd(step, view) : null;
@@ -158,7 +158,7 @@ export function useTask(
       return press(startLabel, start, { disabled: held !== null, sign: 'next' });
     // Past its working life a batch must not be used, whatever the next task is.
     if (running && batch && now > batchMoments(plan, running.batch, running.mix).ends)
-      return press('Bin this batch: it is past its life', () =>
+      return press('Throw this batch away: working life is over', () =>
         repair.send({ type: 'mix.binned', mixId: running.mix.id }),
       );
     const ends = waitEnd(step, view);

@@ -35,18 +35,18 @@ export function OwnCode() {
     <>
       <Txt className="text-pencil">
         {isKnown
-          ? 'This device knows you by your code: who hands it on comes back by a tap and the code.'
-          : 'A device that is handed on at a change of shift can know you by a short code.'}
+          ? 'You have a code on this device. After a shift change, tap your name and type the code.'
+          : 'If several people share this device, set a short code to sign in quickly.'}
       </Txt>
       <Disclosure
-        label={isKnown ? 'Change your code here' : 'Set a code for you here'}
+        label={isKnown ? 'Change your code here' : 'Set your code for this device'}
         open={open}
         onToggle={() => setOpen(!open)}
       >
         <View className="gap-4 py-2">
           <FieldFrame
             label="Code"
-            why={`${CODE_DIGITS.least} to ${CODE_DIGITS.most} digits, on this device alone.`}
+            why={`${CODE_DIGITS.least} to ${CODE_DIGITS.most} digits, only for this device.`}
             error={wrong.code}
           >
             <TextBox
@@ -59,11 +59,7 @@ export function OwnCode() {
               digits
             />
           </FieldFrame>
-          <FieldFrame
-            label="Your password"
-            why="So that nobody else sets it."
-            error={wrong.password}
-          >
+          <FieldFrame label="Your password" why="Proves that it is you." error={wrong.password}>
             <TextBox
               id="code-password"
               label="Your password"
@@ -86,7 +82,7 @@ export function OwnCode() {
           />
           {isKnown ? (
             <SecondaryButton
-              label="Forget my code here"
+              label="Delete my code on this device"
               tone="remove"
               testID="drop-code"
               onPress={() => void drop()}

@@ -34,7 +34,7 @@ export function OwnPassword() {
         </FieldFrame>
         <FieldFrame
           label="New password"
-          why={`${LEAST_PASSWORD} characters or more; a few words in a row are good.`}
+          why={`${LEAST_PASSWORD} characters or more; several words are good.`}
           error={wrong.next}
         >
           <TextBox id="password-new" label="New password" text={next} onText={setNext} secret />
@@ -46,11 +46,11 @@ export function OwnPassword() {
         ) : null}
         {isSuccess ? (
           <Txt className="text-mossInk" role="status" testID="password-changed">
-            Changed. Everywhere else you sign in again.
+            Password changed. Sign in again on your other devices.
           </Txt>
         ) : null}
         <SecondaryButton
-          label="Change it, and sign out everywhere else"
+          label="Change password and sign out elsewhere"
           testID="change-password"
           disabled={isLoading || current === '' || next === ''}
           onPress={() => void send()}

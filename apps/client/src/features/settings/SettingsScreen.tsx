@@ -22,7 +22,7 @@ import { OwnCode } from './OwnCode';
 import { OwnPassword } from './OwnPassword';
 
 const THEMES = [
-  { value: 'auto', label: 'As the device' },
+  { value: 'auto', label: 'Same as device' },
   { value: 'light', label: 'Day' },
   { value: 'night', label: 'Night shift' },
 ];
@@ -54,7 +54,7 @@ export function SettingsScreen() {
             <People here={me?.id} />
             {settings.inHand ? null : <OwnCode />}
           </View>
-          <FieldFrame label="Units" why="A unit can still be typed at each field.">
+          <FieldFrame label="Units" why="You can type another unit in any field.">
             <Choices
               id="units"
               label="Units"
@@ -74,8 +74,8 @@ export function SettingsScreen() {
           </FieldFrame>
           <CheckBox
             id="loud"
-            label="Call clocks out by sound and vibration"
-            why="The screen always tells them. Notifications too, where this device lets us."
+            label="Sound and vibration when a clock ends"
+            why="The screen always shows it too. Notifications if this device allows them."
             on={settings.loud}
             onToggle={() => {
               dispatch(loudChosen(!settings.loud));
@@ -87,8 +87,8 @@ export function SettingsScreen() {
             label="Read steps, clocks and verdicts aloud"
             why={
               canSpeak()
-                ? 'By the voice of this device. The screen always says them too.'
-                : 'This device has no voice that a page may use.'
+                ? 'With this device’s voice. The screen always shows them too.'
+                : 'This device cannot read aloud.'
             }
             on={settings.aloud}
             onToggle={() => {
@@ -100,11 +100,11 @@ export function SettingsScreen() {
           />
           <CheckBox
             id="listens"
-            label="Listen on the run sheet"
+            label="Voice control on the run sheet"
             why={
               canListen()
-                ? 'For “next”, “back”, “repeat” and readings such as “17.5”. It may need signal.'
-                : 'This device does not recognise speech for a page.'
+                ? 'Say “next”, “back”, “repeat”, or a reading such as “17.5”. May need signal.'
+                : 'This device cannot recognise speech.'
             }
             on={settings.listens}
             onToggle={() => dispatch(listensChosen(!settings.listens))}
@@ -114,11 +114,12 @@ export function SettingsScreen() {
             <Txt as="inline">
               {settings.inHand ? 'Not confirmed yet' : 'Signed in'}: {me?.name}, {me?.role}
             </Txt>
-            <Txt className="text-pencil">Name and role are set by whoever runs the site.</Txt>
+            <Txt className="text-pencil">The site’s administrator sets name and role.</Txt>
             {settings.inHand ? null : <OwnPassword />}
             {waiting > 0 ? (
               <Txt className="text-ochreInk">
-                {waiting} waiting to send stay on this device and go on when someone signs in.
+                {waiting} unsent {waiting === 1 ? 'entry stays' : 'entries stay'} on this device
+                until the next sign-in.
               </Txt>
             ) : null}
             <SecondaryButton

@@ -52,8 +52,8 @@ function TakeInHand({ person, signedIn }: { person: DevicePerson; signedIn: stri
     <View className="gap-3 border-b border-rule bg-shade p-4">
       <Txt as="inline">
         {isBack
-          ? 'Still signed in here: what they do is sent by itself when signal returns.'
-          : 'No signal: the code cannot be checked now. What they do is kept under their name, and sent once they have typed it.'}
+          ? 'Still signed in here. Their entries are sent when signal returns.'
+          : 'No signal: the code cannot be checked now. Entries are kept under this name and sent once the code is typed.'}
       </Txt>
       <PrimaryButton
         label={`Go on as ${person.name}`}

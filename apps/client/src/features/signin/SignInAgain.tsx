@@ -63,8 +63,10 @@ export function SignInAgain({ me, ended }: { me: Me; ended: boolean }) {
           </Txt>
           <Txt>
             {me.name}, type your {asked.toLowerCase()}
-            {ended ? ' and go on where you are.' : ': what you did here is sent as yours.'}
-            {waiting > 0 ? ` ${waiting} waiting to send are kept.` : ' What you typed is kept.'}
+            {ended ? ' and continue here.' : ': your entries are then sent.'}
+            {waiting > 0
+              ? ` ${waiting} unsent ${waiting === 1 ? 'entry is' : 'entries are'} kept.`
+              : ' What you typed is kept.'}
           </Txt>
         </View>
         {names ? (

@@ -35,7 +35,7 @@ export function SignInScreen() {
         <People />
         {demo.length > 0 ? (
           <View className="gap-2">
-            <Txt as="label">Demo plant, made-up people. Come in as</Txt>
+            <Txt as="label">Demo plant, made-up people. Sign in as</Txt>
             {demo.map((u) => (
               <Pressable
                 key={u.username}

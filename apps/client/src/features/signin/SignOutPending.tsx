@@ -35,7 +35,7 @@ export function SignOutPending() {
       <Txt as="screen" role="heading">
         Signed out
       </Txt>
-      <Txt>No signal. Somebody can sign in when it returns; what waits here is kept.</Txt>
+      <Txt>No signal. You can sign in when it returns. Unsent entries are kept.</Txt>
       <SecondaryButton label="Try again" onPress={() => void tell()} />
     </View>
   );

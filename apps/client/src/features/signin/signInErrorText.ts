@@ -12,6 +12,6 @@ export function signInErrorText(error: unknown): string {
     return 'Too many tries. Wait a minute, then try again';
   if (e.kind === 'problem' && e.problem.status < 500)
     return 'Type your user name (2 characters or more) and your password';
-  if (e.kind === 'offline') return 'No signal. Signing in needs it; what waits here is kept';
+  if (e.kind === 'offline') return 'No signal. Signing in needs signal. Unsent entries are kept';
   return errorText(error);
 }

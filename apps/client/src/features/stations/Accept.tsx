@@ -51,17 +51,17 @@ function Withheld({ gate, view, repair }: StationProps & { gate: GateRefusal | n
   if (gate?.by === 'clock' && repair.me && mayOverride(repair.me))
     return (
       <FieldFrame
-        label="Why it is signed now"
-        why={`${say(gate.title)}. ${gate.why.map(say).join(' ')} Kept with the sign-off, and shown.`}
+        label="Reason for signing now"
+        why={`${say(gate.title)}. ${gate.why.map(say).join(' ')} Saved and shown with the sign-off.`}
       >
         <TextBox
           id="override"
-          label="Why it is signed now"
+          label="Reason for signing now"
           most={MOST_NOTE}
           text={why}
           onText={setWhy}
           multiline
-          placeholder="Done without signal, entered afterwards"
+          placeholder="For example: done without signal, entered later"
         />
       </FieldFrame>
     );
@@ -124,17 +124,17 @@ export function SignOff({ view, plan, repair }: StationProps) {
   return (
     <View className="gap-3 px-4 py-3">
       <FieldFrame
-        label="What you found"
-        why={`Signed by ${me?.name ?? ''}. It cannot be edited later.`}
+        label="Result of inspection"
+        why={`Signed by ${me?.name ?? ''}. It cannot be changed later.`}
       >
         <TextBox
           id="statement"
-          label="What you found"
+          label="Result of inspection"
           most={MOST_NOTE}
           text={text}
           onText={setText}
           multiline
-          placeholder="Flush, one sound, hard all over"
+          placeholder="For example: flush, one sound, hard everywhere"
         />
       </FieldFrame>
       <Withheld id={view.id} view={view} plan={plan} repair={repair} gate={gate} />
@@ -146,7 +146,7 @@ export function SignOff({ view, plan, repair }: StationProps) {
       </Txt>
       {sure ? (
         <View className="gap-2" role="alert">
-          <Txt>The plan starts again at Prep. What was recorded stays with the old one.</Txt>
+          <Txt>The plan starts again at Prep. Old records stay with the old plan.</Txt>
           <SecondaryButton
             label={`Do ${view.tag} again`}
             tone="remove"
@@ -164,12 +164,12 @@ export function SignOff({ view, plan, repair }: StationProps) {
             }}
           />
           {trimmedReason(text) === null ? (
-            <Txt as="label">Say first what you found, 3 characters or more.</Txt>
+            <Txt as="label">First enter the result of inspection, 3 characters or more.</Txt>
           ) : null}
         </View>
       ) : (
         <SecondaryButton
-          label="Not good: do it again"
+          label="Not accepted: do it again"
           onPress={() => setSure(true)}
           testID="redo"
           disabled={!repair.canWrite}
@@ -202,10 +202,10 @@ export function AcceptAction(props: StationProps) {
   const { say } = useWords();
   if (view.status === 'closed') return null;
   if (currentTask(tasksOf(plan), view, now) !== null) return <OpenRunSheet {...props} />;
-  const short = trimmedReason(text) === null ? 'Say what you found, then sign' : null;
+  const short = trimmedReason(text) === null ? 'Enter the result, then sign' : null;
   const asks =
     gate?.by === 'clock' && repair.me && mayOverride(repair.me)
-      ? 'Say why it is signed now'
+      ? 'Enter the reason for signing now'
       : gate && heldText(gate, say);
   const held = asks ?? short;
   return (

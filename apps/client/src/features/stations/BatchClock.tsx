@@ -43,12 +43,12 @@ export function BatchClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: 
     { at: ends, ink: c.oxideInk, text: clockText(ends, zone) },
   ];
   return (
-    <View className="gap-2 border-b border-rule bg-sheet px-4 py-3" testID="pail-clock">
+    <View className="gap-2 border-b border-rule bg-sheet px-4 py-3" testID="batch-clock">
       <View className="flex-row flex-wrap items-center justify-between gap-x-4">
         <Countdown to={placeBy} ruling />
         <View className="items-end">
           <Txt as="row" className={over ? 'text-oxideInk' : ''}>
-            {over ? 'Stop placing. Bin it.' : `Place it by ${clockText(placeBy, zone)}`}
+            {over ? 'Stop placing. Throw it away.' : `Place it by ${clockText(placeBy, zone)}`}
           </Txt>
           <View className="flex-row items-baseline gap-1">
             <Txt as="inline" className="font-label">
@@ -72,7 +72,12 @@ export function BatchClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: 
         {axis ? (
           <>
             {round ? (
-              <CureStrip strip={stripOf(summary, round, started)} axis={axis} now={now} height={42} />
+              <CureStrip
+                strip={stripOf(summary, round, started)}
+                axis={axis}
+                now={now}
+                height={42}
+              />
             ) : null}
             <Svg width={width} height={22} aria-hidden>
               {axis.ticks.map((t) => (

@@ -24,7 +24,12 @@ export function Build(props: StationProps) {
   const now = useNow();
   const { say, tell } = useWords();
   const { running } = useBatches(view, plan);
-  const act = nextAction(planSummaryOf(runningPlan(view) ?? plan), mixedBatches(view.mixes), now, zone);
+  const act = nextAction(
+    planSummaryOf(runningPlan(view) ?? plan),
+    mixedBatches(view.mixes),
+    now,
+    zone,
+  );
   return (
     <View>
       {running ? <BatchClock plan={plan} mix={running.mix} batch={running.batch} /> : null}

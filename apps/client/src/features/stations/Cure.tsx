@@ -72,8 +72,7 @@ export function Cure(props: StationProps) {
       ) : (
         <View className="border-b border-rule px-4 py-3">
           <Txt className="text-pencil">
-            Not mixed yet. The strip stands where it would if mixing began{' '}
-            {dayClockText(at, now, zone)}.
+            Not mixed yet. The strip shows the cure if mixing begins {dayClockText(at, now, zone)}.
           </Txt>
         </View>
       )}

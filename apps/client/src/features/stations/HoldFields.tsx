@@ -43,7 +43,13 @@ function ByInstrument({ step, plan, hold }: Pick<HoldProps, 'step' | 'plan'> & {
   const driver = useDriver(by?.device.id, expected);
   if (!by || !driver) return null;
   return (
-    <ReadInstrument key={step.id} by={by} driver={driver} verdict={hold.verdictOf} take={hold.take} />
+    <ReadInstrument
+      key={step.id}
+      by={by}
+      driver={driver}
+      verdict={hold.verdictOf}
+      take={hold.take}
+    />
   );
 }
 

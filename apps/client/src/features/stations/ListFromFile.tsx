@@ -29,7 +29,7 @@ export function ListFromFile({
   return (
     <View className="items-start gap-1">
       <LinkButton
-        label="Take them from a file (CSV)"
+        label="Import readings from a file (CSV)"
         testID={`file-${stepId}`}
         onPress={() => void choose()}
       />

@@ -55,7 +55,7 @@ export function LotField({ keptAs, cardCode }: { keptAs: string; cardCode: strin
   const options = [...new Set(lots.map((l) => l.lot))].map((lot) => ({ value: lot, label: lot }));
   const take = (code: string): boolean => {
     const { lot, expiresOn } = readPackCode(code);
-    setWrong(lot === null ? 'This code says no lot. Type it from the pack.' : null);
+    setWrong(lot === null ? 'This code contains no lot. Type it from the pack.' : null);
     if (lot === null) return false;
     setLooking(false);
     if (expiresOn) setScanned({ lot, expiresOn });
@@ -78,11 +78,7 @@ export function LotField({ keptAs, cardCode }: { keptAs: string; cardCode: strin
     setLooking(true);
   };
   return (
-    <FieldFrame
-      label="Lot"
-      why="Who used which lot must be found again."
-      error={wrong ?? undefined}
-    >
+    <FieldFrame label="Lot" why="Needed to trace which lot was used." error={wrong ?? undefined}>
       <View className="gap-2">
         {options.length > 0 ? (
           <Choices

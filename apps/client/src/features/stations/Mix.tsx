@@ -43,7 +43,7 @@ export function Mix(props: StationProps) {
       {running ? <OpenBatch {...props} /> : <NextBatch {...props} />}
       {view.mixes.length > 0 ? (
         <View className="gap-1 border-b border-rule px-4 py-3">
-          <Txt as="label">Mixed so far</Txt>
+          <Txt as="label">Batches mixed so far</Txt>
           {view.mixes.map((m) => (
             <Txt as="inline" key={m.id} className="font-label">
               {clockText(Date.parse(m.startedAt), zone)} {placeOf(m.batchNo)}
@@ -52,10 +52,10 @@ export function Mix(props: StationProps) {
                 : ''}
               {m.lot ? `, lot ${m.lot}` : ''}
               {m.binnedAt
-                ? ', binned'
+                ? ', thrown away'
                 : m.placedAt
                   ? `, placed ${clockText(Date.parse(m.placedAt), zone)}`
-                  : ', in the pail'}
+                  : ', still in use'}
             </Txt>
           ))}
         </View>

@@ -89,7 +89,7 @@ export function OpenBatch({ view, plan, repair }: Omit<StationProps, 'id'>) {
       <View className="flex-row items-center gap-4 border-b border-rule px-4 py-3">
         <MixedSwatch />
         <View className="min-w-0 flex-1 gap-1">
-          <Txt as="row">Ready at {clockText(mixed, zone)}, then look</Txt>
+          <Txt as="row">Ready at {clockText(mixed, zone)}, then check the colour</Txt>
           <Txt>{mixedSign}.</Txt>
         </View>
       </View>
@@ -97,12 +97,12 @@ export function OpenBatch({ view, plan, repair }: Omit<StationProps, 'id'>) {
         <StopMark maybe size={30} />
         <Txt className="min-w-0 flex-1">
           <Txt as="strong">Late? </Txt>
-          Stop placing, spread the rest thin on sheet; never leave it in the pail.
+          Stop placing. Spread the rest thin on a sheet. Never leave it in the bucket.
         </Txt>
       </View>
       <View className="px-4 py-3">
         <SecondaryButton
-          label="Bin this batch: it is not good"
+          label="Throw this batch away: bad mix"
           tone="remove"
           testID="bin-batch"
           disabled={!repair.canWrite}

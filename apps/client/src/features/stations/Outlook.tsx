@@ -16,18 +16,20 @@ export function Outlook({ plan, isBegun }: { plan: Plan; isBegun: boolean }) {
   return (
     <View className="gap-2 border-b border-ink px-4 py-3" testID="outlook">
       {isBegun ? null : chance ? (
-        <FigureText figure={chance} label="chance of being ready, as planned" as="reading" />
+        <FigureText
+          figure={chance}
+          label="chance of being ready in time, as planned"
+          as="reading"
+        />
       ) : (
-        <Txt className="text-oxideInk">There is no time left for this cure in the stop.</Txt>
+        <Txt className="text-oxideInk">The stop is too short for this cure.</Txt>
       )}
       {!isBegun && (poor || !chance)
         ? plan.raise.map((line, i) => <Txt key={i}>{tell(line)}</Txt>)
         : null}
       {plan.heat.length > 0 ? (
         <View className="gap-1">
-          <Txt className="text-pencil">
-            Held warmer, {MILESTONE_NAMES[plan.needed]} comes sooner
-          </Txt>
+          <Txt className="text-pencil">If heated, {MILESTONE_NAMES[plan.needed]} comes earlier</Txt>
           <View className="flex-row flex-wrap gap-x-6 gap-y-1">
             {plan.heat.map((h) => (
               <FigureText

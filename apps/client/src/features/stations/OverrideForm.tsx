@@ -29,8 +29,8 @@ export function OverrideForm({ step, view, repair }: GoOnWithoutProps) {
   if (opened !== step.id)
     return (
       <LinkButton
-        label="Go on without it"
-        hint={`Go on without it: ${tell(step.title)}`}
+        label="Skip this check"
+        hint={`Skip this check: ${tell(step.title)}`}
         testID="go-on-without"
         onPress={() => setOpened(step.id)}
       />
@@ -50,12 +50,12 @@ export function OverrideForm({ step, view, repair }: GoOnWithoutProps) {
   return (
     <View className="gap-2 py-2">
       <FieldFrame
-        label="Why the job goes on without it"
-        why="Kept in the record under your name, and marked there and at sign-off."
+        label="Reason for skipping"
+        why="Saved in the record under your name, and marked there and at sign-off."
       >
         <TextBox
           id="override-why"
-          label="Why the job goes on without it"
+          label="Reason for skipping"
           most={MOST_NOTE}
           text={why}
           onText={setWhy}

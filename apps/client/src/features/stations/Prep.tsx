@@ -20,10 +20,10 @@ function Windows({ plan }: { plan: Plan }) {
   const ahead = plan.windows.filter((w) => Date.parse(w.latestStart) > now);
   return (
     <View className="border-b border-rule px-4 py-3" role="note" testID="windows">
-      <Txt as="inline">By the forecast, mix</Txt>
+      <Txt as="inline">Forecast allows mixing</Txt>
       {ahead.length === 0 ? (
         <Txt className="text-oxideInk">
-          At no hour of the days to come: shelter it and warm it, or wait.
+          No suitable hour in the forecast. Shelter and heat the place, or wait.
         </Txt>
       ) : null}
       {ahead.slice(0, 3).map((w) => (

@@ -49,10 +49,10 @@ function axisFor(strips: RoundStrip[], now: number, width: number, zone: Zone): 
 /** The text beside a round: its window to the next round, or when it is ready. */
 function stateText({ strip, begun }: RoundStrip, now: number, zone: Zone): string {
   const clock = (at: number) => dayClockText(at, now, zone);
-  if (!begun) return `not begun; about ${clock(strip.start)}`;
+  if (!begun) return `not started; about ${clock(strip.start)}`;
   return strip.window
     ? `next ${clock(strip.window.from)} to ${clock(strip.window.to)}`
-    : `good from ${clock(strip.ready)}`;
+    : `ready from ${clock(strip.ready)}`;
 }
 
 /** Every round except the large one, one strip each, on one axis with a line at now. */

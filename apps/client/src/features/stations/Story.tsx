@@ -43,7 +43,7 @@ export function Story({ view }: Pick<StationProps, 'view'>) {
             </Txt>
             {say ? <Txt>{tell(say)}</Txt> : null}
             <Txt as="label">
-              {limit ? `Held against ${tell(limit)}. ` : ''}
+              {limit ? `Limit ${tell(limit)}. ` : ''}
               {dayClockText(Date.parse(at), now, zone)}, {by}
               {plan === null ? '' : `, plan ${plan}`}
             </Txt>

@@ -32,7 +32,7 @@ function Offer({ offer }: { offer: LeftoverOffer }) {
       : `within ${formatQuantity(offer.withinMin, 'time')} of the mix`;
   return (
     <LinkButton
-      label={`What is left would do ${offer.tag}, ${offer.title}: ${takes} of ${left}, ${when}`}
+      label={`The leftover is enough for ${offer.tag}, ${offer.title}: ${takes} of ${left}, ${when}`}
       testID={`leftover-${offer.code}-${offer.tag}`}
       onPress={() => router.navigate(`/repair/${offer.repairId}`)}
     />
@@ -105,12 +105,12 @@ function TakeOff({ plan, repairId, planId }: { plan: Plan; repairId: string; pla
   const own = queue.filter((w) => moves.some((move) => move.id === w.id));
   const take = () => {
     send(...moves);
-    setSaid('Taken off the shelf.');
+    setSaid('Stock updated.');
   };
   return (
     <View className="gap-1 pt-2">
       <RejectedCommands waiting={own} />
-      <SecondaryButton label="Take these off the shelf" testID="take-off-shelf" onPress={take} />
+      <SecondaryButton label="Take these packs from stock" testID="take-off-shelf" onPress={take} />
       {said ? (
         <Txt role="status" testID="taken-off">
           {said}
@@ -135,8 +135,8 @@ export function Supplies({
   });
   return (
     <View className="border-b border-rule px-4 py-3">
-      <Txt as="label">To have at hand</Txt>
-      <View role="list" aria-label="To have at hand">
+      <Txt as="label">Tools and supplies</Txt>
+      <View role="list" aria-label="Tools and supplies">
         {plan.supplies.map((s) => (
           <Row key={s.id} supply={s} plan={plan} offers={offers} />
         ))}

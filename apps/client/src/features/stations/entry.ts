@@ -127,7 +127,7 @@ function setEntry(step: Step, hold: HoldOf<'hardness' | 'thickness'>, units: Uni
         }
       : {
           label: `Thicknesses, ${symbol}`,
-          why: `${hold.minReadings} or more; mean ${formatQuantity(hold.targetMm, 'length', units)}, none under four fifths of it`,
+          why: `${hold.minReadings} or more; mean ${formatQuantity(hold.targetMm, 'length', units)}, none below ${formatQuantity(hold.targetMm * hold.leastShare, 'length', units)}`,
           placeholder: '',
           wrong: `Type thicknesses in ${symbol} with spaces between, each over 0.`,
         };
@@ -180,17 +180,17 @@ function approvalEntry(step: Step, hold: HoldOf<'approval'>, me: Me | undefined)
   return {
     frames: [
       {
-        label: own ? `Approved by you, ${own}` : `${who}, by name`,
+        label: own ? `You approve this, ${own}` : `${who}, by name`,
         why: own
-          ? 'Kept with the job under your account.'
-          : 'Kept with the job as typed: it is marked as not verified.',
+          ? 'Saved with the job under your account.'
+          : 'Saved with the job as typed, marked as not verified.',
         boxes: [
           ...(own ? [] : [name]),
           {
             id: `reference-${step.id}`,
             key: 'reference',
-            label: 'Where it is written',
-            placeholder: 'Drawing, permit or mail',
+            label: 'Document number',
+            placeholder: 'For example drawing, permit or mail',
           },
         ],
       },

@@ -61,14 +61,14 @@ function CardBox({ start, onDone }: { start: string; onDone: () => void }) {
     } catch (error) {
       if ((error as ApiError).kind !== 'offline') return setSaid(errorText(error));
       put({ type: 'cards.import', file: read.file });
-      setSaid('No signal. Kept on this device; it goes by itself when signal returns.');
+      setSaid('No signal. Saved on this device. It is sent when signal returns.');
     }
   };
   return (
     <View className="gap-3 pb-4">
       <FieldFrame
         label="Cards as JSON"
-        why="An edit makes a new version; plans made before keep theirs."
+        why="Saving makes a new version. Existing plans keep the old one."
       >
         <TextBox
           id="card-json"

@@ -48,7 +48,7 @@ function Receive({ card }: { card: Card }) {
     setLot('');
   };
   return (
-    <FieldFrame label="Packs came in" why="By lot: the oldest is used first.">
+    <FieldFrame label="Add packs" why="The oldest lot is used first.">
       <View className="gap-2">
         <Choices
           id={`pack-${card.code}`}
@@ -87,11 +87,7 @@ function Receive({ card }: { card: Card }) {
             />
           </View>
         </View>
-        <SecondaryButton
-          label="Put on the shelf"
-          testID={`receive-${card.code}`}
-          onPress={receive}
-        />
+        <SecondaryButton label="Add to stock" testID={`receive-${card.code}`} onPress={receive} />
         {said ? (
           <Txt role="status" testID={`shelf-said-${card.code}`}>
             {said}
@@ -117,7 +113,7 @@ export function Shelf({ card }: { card: Card }) {
     });
   return (
     <View className="gap-2 pb-3" testID={`shelf-${card.code}`}>
-      <Txt as="label">On the shelf</Txt>
+      <Txt as="label">In stock</Txt>
       {lots.length === 0 ? <Txt className="text-pencil">None.</Txt> : null}
       {lots.map((lot) => (
         <View key={lot.id} className="flex-row items-center gap-3 border-b border-rule py-1">
@@ -131,7 +127,7 @@ export function Shelf({ card }: { card: Card }) {
           </View>
           {canWrite ? (
             <SecondaryButton
-              label={over(lot, now) ? 'Bin one' : 'Take one'}
+              label={over(lot, now) ? 'Discard one' : 'Take one'}
               hint={`lot ${lot.lot}`}
               testID={`take-${lot.lot}`}
               onPress={() => take(lot)}

@@ -111,7 +111,7 @@ function CardDetail({ card }: { card: Card }) {
     <>
       {card.role === 'system' ? <SystemFigures card={card} /> : null}
       {card.role === 'system' && card.families.length > 0 ? (
-        <Disclosure label="How far does it go?" open={far} onToggle={() => setFar(!far)}>
+        <Disclosure label="How far does one pack go?" open={far} onToggle={() => setFar(!far)}>
           <PackCoverage key={`${card.code} ${units}`} card={card} />
         </Disclosure>
       ) : null}
@@ -172,7 +172,7 @@ const columnsOf = (onShelf: (code: string) => string | null): Column<Card>[] => 
   { key: 'role', title: 'Kind', share: 1, text: (c) => c.role },
   { key: 'summary', title: 'For', share: 4, text: (c) => c.summary },
   { key: 'packs', title: 'Packs', share: 2.4, text: packsText },
-  { key: 'shelf', title: 'On the shelf', share: 1.8, text: (c) => onShelf(c.code) ?? '' },
+  { key: 'shelf', title: 'In stock', share: 1.8, text: (c) => onShelf(c.code) ?? '' },
   {
     key: 'version',
     title: 'Version',

@@ -77,13 +77,13 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
               onText={(position) => onType({ ...asset, position })}
             />
           </FieldFrame>
-          <LinkButton label="Choose from the list instead" onPress={() => setAsNew(false)} />
+          <LinkButton label="Choose from the list" onPress={() => setAsNew(false)} />
         </>
       ) : (
         <>
           <FieldFrame
             label="Asset"
-            why="What it holds fills in the rest."
+            why="Its data fills in other fields."
             error={errors['asset.tag']}
           >
             <TextBox
@@ -116,7 +116,7 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
               <Txt className="text-pencil">No such asset.</Txt>
             ) : null}
             {found.length > MOST_SHOWN ? (
-              <Txt as="label">{found.length - MOST_SHOWN} more: type on.</Txt>
+              <Txt as="label">{found.length - MOST_SHOWN} more: keep typing.</Txt>
             ) : null}
           </View>
           <LinkButton

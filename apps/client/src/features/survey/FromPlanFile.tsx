@@ -64,7 +64,7 @@ export function FromPlanFile() {
   return (
     <View className="gap-2">
       <SecondaryButton
-        label="Begin from a plan file"
+        label="Start from a plan file"
         testID="from-plan-file"
         onPress={() => void open()}
       />

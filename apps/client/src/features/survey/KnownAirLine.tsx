@@ -55,8 +55,8 @@ export function KnownAirLine({ draftKey, draft }: { draftKey: string; draft: Sur
     <Txt as="inline" testID="known-air" className="text-ochreInk">
       {known.from === 'reading'
         ? `As read here at ${known.source}, ${when}. `
-        : `From the weather, ${known.source}, ${when}; the surface is taken as warm as the air. `}
-      Read them yourself before you mix.
+        : `From the weather, ${known.source}, ${when}; the surface is assumed as warm as the air. `}
+      Measure again before you mix.
     </Txt>
   );
 }

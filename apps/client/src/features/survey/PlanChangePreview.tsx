@@ -31,7 +31,7 @@ export function PlanChangePreview({ view, survey }: { view: RepairView; survey: 
       >
         <StopMark size={22} />
         <Txt className="min-w-0 flex-1 text-oxideInk">
-          {plan.card.code} would not fit any more. {tell(made.why)}
+          {plan.card.code} would no longer fit. {tell(made.why)}
         </Txt>
       </View>
     );
@@ -39,7 +39,7 @@ export function PlanChangePreview({ view, survey }: { view: RepairView; survey: 
   if (!text) return null;
   return (
     <View role="status" className="border-b border-rule bg-sheet px-4 py-3" testID="replan">
-      <Txt as="label">With {plan.card.code}, planned again</Txt>
+      <Txt as="label">With {plan.card.code}, after replanning</Txt>
       <Txt as="inline">{tell(text)}</Txt>
     </View>
   );

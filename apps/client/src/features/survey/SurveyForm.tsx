@@ -188,10 +188,10 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
           {g.id === 'readings' ? <KnownAirLine draftKey={draftKey} draft={draft} /> : null}
           {loud(g.id).map((f) => box(f.path, f.field))}
           {g.id === 'window' ? (
-            <FieldFrame label="Meant as" why="Both are ranked at Match; you can change it there.">
+            <FieldFrame label="Intent" why="You can change this at Match.">
               <Choices
                 id="survey-intent"
-                label="Meant as"
+                label="Intent"
                 options={INTENTS.map((value) => ({ value, label: INTENT_NAMES[value] }))}
                 value={draft.intent}
                 onPick={(intent) => put((now) => ({ ...now, intent }))}
@@ -203,7 +203,7 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
       {quiet.length > 0 ? (
         <View className="border-b border-rule px-4" testID="survey-quiet">
           <Disclosure
-            label={`${quiet.length} more that change${quiet.length === 1 ? 's' : ''} nothing here`}
+            label={`${quiet.length} more without effect here`}
             open={open}
             onToggle={() => setOpen(!open)}
           >

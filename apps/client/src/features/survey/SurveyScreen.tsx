@@ -64,7 +64,7 @@ function Aside({ draft, units }: { draft: SurveyDraft; units: UnitSystem }) {
   if (!drawing)
     return (
       <Txt className="p-4 text-pencil">
-        Choose the shape of the damage: its section is drawn here as you type.
+        Choose the shape of the damage. Its section is then drawn here.
       </Txt>
     );
   return (
@@ -168,9 +168,9 @@ const Surveyed = memo(function Surveyed({
   };
   const wrong = shown && issues.length > 0;
   const label = wrong
-    ? `${issues.length} to put right above`
+    ? `${issues.length} to correct above`
     : begun && changed
-      ? 'Mixing has begun: the survey stands'
+      ? 'Mixing has begun: the survey is fixed'
       : changed
         ? 'Match the materials'
         : 'On to Match';
@@ -200,16 +200,16 @@ const Surveyed = memo(function Surveyed({
       {wrong ? (
         <View role="alert" className="border-b border-rule px-4 py-3" testID="survey-issues">
           <Txt as="inline" className="text-oxideInk">
-            {issues.length === 1 ? 'One field is' : `${issues.length} fields are`} still to be put
-            right; what you typed is kept.
+            {issues.length === 1 ? 'One field is' : `${issues.length} fields are`} still to be
+            corrected. What you typed is kept.
           </Txt>
         </View>
       ) : null}
       {moved ? (
         <View role="status" className="border-b border-rule px-4 py-3" testID="survey-moved">
           <Txt as="inline" className="text-ochreInk">
-            Somebody else changed this survey meanwhile. What you typed is kept; both are shown
-            before yours is written over theirs.
+            Another person changed this survey. What you typed is kept. Both versions are shown
+            before yours replaces theirs.
           </Txt>
         </View>
       ) : null}
@@ -223,7 +223,7 @@ const Surveyed = memo(function Surveyed({
       <View className="gap-2 px-4 py-4">
         {view && changed ? (
           <LinkButton
-            label="Take back my changes"
+            label="Undo my changes"
             testID="survey-revert"
             onPress={() => dispatch(draftDropped(draftKey))}
           />
@@ -231,7 +231,7 @@ const Surveyed = memo(function Surveyed({
         {!view ? <FromPlanFile /> : null}
         {!view ? (
           <SecondaryButton
-            label="Throw this draft away"
+            label="Delete this draft"
             tone="remove"
             testID="draft-drop"
             onPress={() => {

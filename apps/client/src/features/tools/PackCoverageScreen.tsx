@@ -23,15 +23,14 @@ export function PackCoverageScreen() {
   const card = systems.find((c) => c.code === code) ?? systems[0];
   return (
     <Frame tab="know-how">
-      <ToolHead title="How far does it go?" />
+      <ToolHead title="How far does one pack go?" />
       <ScrollView
         className="flex-1 px-4 py-4"
         keyboardShouldPersistTaps="handled"
         testID="screen-how-far"
       >
         <Txt className="pb-4 text-pencil">
-          What one pack covers, as a plan would draw it: with waste and overfill; of a whole kit
-          what is placed.
+          What one pack covers, with waste and overfill, as in a plan.
         </Txt>
         {isLoading ? <Skeleton rows={6} /> : null}
         {error ? <Failed say={errorText(error)} retry={() => void refetch()} /> : null}

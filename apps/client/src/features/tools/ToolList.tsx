@@ -9,7 +9,7 @@ import { Txt } from '@/shared/ui/Txt';
 /** The one tool that needs a card of the store, and so is not a plain calculation. */
 const HOW_FAR = {
   name: 'how-far',
-  title: 'How far does it go?',
+  title: 'How far does one pack go?',
   purpose: 'What one pack of a card covers of a crack, a patch or a hole.',
 };
 
@@ -49,7 +49,7 @@ export function ToolList() {
       </View>
       {found.length === 0 ? (
         <Txt className="text-pencil">
-          No tool by that name. Try one word: volume, cure, hardness.
+          No tool found. Try one word, such as volume, cure or hardness.
         </Txt>
       ) : null}
     </View>

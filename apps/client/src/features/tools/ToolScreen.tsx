@@ -73,7 +73,7 @@ function Progress({ state }: { state: CalcState }) {
     <View className="flex-row items-center gap-3">
       <View
         role="progressbar"
-        aria-label="Working it out"
+        aria-label="Calculating"
         aria-valuenow={pct}
         aria-valuemin={0}
         aria-valuemax={100}
@@ -115,7 +115,7 @@ function Outcome({
       ) : null}
       {answer ? <ToolResult calc={calc} answer={answer} /> : null}
       {!answer && state.busy === null && !state.stopped ? (
-        <Txt className="text-pencil">The answer stands here once every field can be read.</Txt>
+        <Txt className="text-pencil">The answer appears here when all fields are valid.</Txt>
       ) : null}
     </View>
   );
@@ -125,7 +125,7 @@ function About({ calc }: { calc: Calc }) {
   return (
     <View className="gap-2 border-t border-ink px-4 py-4">
       <Txt as="rowBold" role="heading">
-        Where it comes from
+        Source
       </Txt>
       {calc.formula.map((f) => (
         <Txt key={f}>{f}</Txt>
@@ -210,7 +210,7 @@ function Tool({ calc }: { calc: Calc }) {
             />
             {before ? (
               <SecondaryButton
-                label="Undo: bring mine back"
+                label="Undo: restore my input"
                 testID="tool-undo"
                 onPress={() => {
                   put(before);

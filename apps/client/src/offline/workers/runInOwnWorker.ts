@@ -8,7 +8,7 @@ export async function runInOwnWorker<W, T>(
   const worker = start();
   const lost = new Promise<never>((_, reject) => {
     worker.onerror = () =>
-      reject(new Error('what does it is not on this device, and there is no signal'));
+      reject(new Error('this part is not on the device, and there is no signal'));
   });
   try {
     return await Promise.race([make(wrap<W>(worker)), lost]);

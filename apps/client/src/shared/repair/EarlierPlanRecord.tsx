@@ -26,17 +26,13 @@ export function EarlierPlanRecord({ id }: { id: string }) {
           </Txt>
           {own.map((k) => (
             <Txt key={k.id}>
-              Kept with plan {k.plan}, on which it was recorded: {COMMAND_NAMES[k.type]}.
+              Saved with plan {k.plan}, on which it was made: {COMMAND_NAMES[k.type]}.
             </Txt>
           ))}
-          <Txt as="label">It does not count for the new plan. It stands at Accept.</Txt>
+          <Txt as="label">It does not count for the new plan. See it at Accept.</Txt>
         </View>
       </View>
-      <SecondaryButton
-        label="I have read it"
-        testID="kept-read"
-        onPress={() => dispatch(keptRead(id))}
-      />
+      <SecondaryButton label="OK" testID="kept-read" onPress={() => dispatch(keptRead(id))} />
     </View>
   );
 }

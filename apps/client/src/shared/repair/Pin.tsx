@@ -13,7 +13,7 @@ export function Pin({ id, tag }: { id: string; tag: string }) {
         id="pin"
         label="Pin to this device"
         name={`Pin to this device: ${tag}`}
-        why="It opens without signal, and stands under Pinned in Repairs. What is open or due is kept without that."
+        why="A pinned repair opens without signal. Open and due repairs are kept on this device anyway."
         on={on}
         onToggle={() => dispatch(pinned({ id, on: !on }))}
       />

@@ -17,7 +17,7 @@ export const COMMAND_NAMES: Record<AnyCommand['type'], string> = {
   'photo.add': 'the picture',
   'mix.start': 'the batch',
   'mix.placed': 'the mark “placed”',
-  'mix.binned': 'the mark “binned”',
+  'mix.binned': 'the mark “thrown away”',
   'signoff.add': 'the sign-off',
   'shelf.move': 'the move of the shelf',
   'cards.import': 'the change of cards',
@@ -60,8 +60,8 @@ export function RejectedCommands({ waiting }: { waiting: QueuedCommand[] }) {
           </View>
           {current ? (
             <View className="gap-1">
-              <Txt as="label">Now stored (version {current.version}), and yours</Txt>
-              {mine.length === 0 ? <Txt>Nothing that you typed differs from it.</Txt> : null}
+              <Txt as="label">Stored now (version {current.version}), and your change</Txt>
+              {mine.length === 0 ? <Txt>Your change is the same.</Txt> : null}
               {mine.map((m) => (
                 <Txt as="inline" key={m.path}>
                   {m.name}: {m.theirs} stored, {m.yours} yours
@@ -71,7 +71,7 @@ export function RejectedCommands({ waiting }: { waiting: QueuedCommand[] }) {
           ) : null}
           {version !== undefined ? (
             <SecondaryButton
-              label="Send mine over it"
+              label="Replace with mine"
               testID="send-mine"
               onPress={() => dispatch(retried({ id: command.id, expect: version }))}
             />
@@ -84,7 +84,7 @@ export function RejectedCommands({ waiting }: { waiting: QueuedCommand[] }) {
             />
           ) : null}
           <SecondaryButton
-            label={`Throw away ${name}`}
+            label={`Delete ${name}`}
             tone="remove"
             testID="throw-away"
             onPress={() => dispatch(thrownAway(command.id))}

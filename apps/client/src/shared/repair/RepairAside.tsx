@@ -36,7 +36,7 @@ export function RepairAside({ id, shown = null }: { id: string; shown?: Figure |
           />
         ) : (
           <Txt className="text-pencil">
-            No card fits as it stands. What stops each, and what would let it in, is said beside it.
+            No material fits now. Each card shows why, and what would change it.
           </Txt>
         )}
       </View>

@@ -69,6 +69,8 @@ export const benchRowsOf = (rows: RepairRow[], now: number, zone: Zone): BenchRo
 export interface ListQuery {
   status: RepairsQuery['status'] | 'pinned';
   q: string;
+  sort?: RepairsQuery['sort'];
+  order?: RepairsQuery['order'];
 }
 
 /** Whether a list's filter includes a row; a search text is matched as on the server. */
@@ -86,6 +88,11 @@ export function withOutbox(
 ): RepairRow[] {
   if (own.length === 0) return rows;
   const known = new Set(own.map((row) => row.id));
+  if (query.sort) {
+    const listed = new Set(rows.map((row) => row.id));
+    const fresh = own.filter((row) => asksFor(query, row) && !listed.has(row.id));
+    return [...fresh, ...rows.map((row) => own.find(({ id }) => id === row.id) ?? row)];
+  }
   return [...own.filter((row) => asksFor(query, row)), ...rows.filter((row) => !known.has(row.id))];
 }
 
@@ -106,10 +113,10 @@ function usePinned(asked: boolean): RepairRow[] {
 }
 
 /** The repairs of a query as this device has them, with the outbox applied. */
-export function useRows({ status, q }: ListQuery) {
+export function useRows({ status, q, sort, order }: ListQuery) {
   const ofDevice = status === 'pinned';
   const result = useRepairsInfiniteQuery(
-    { status: ofDevice ? 'all' : status, q },
+    { status: ofDevice ? 'all' : status, q, ...(sort && { sort, order }) },
     {
       pollingInterval: 20_000,
       skip: ofDevice,
@@ -122,11 +129,11 @@ export function useRows({ status, q }: ListQuery) {
   const pinned = usePinned(ofDevice);
   const own = useRowsOf(useQueuedViews());
   const rows = useMemo(() => {
-    const query = { status, q };
+    const query = { status, q, sort };
     return ofDevice
       ? pinned.filter((row) => asksFor(query, row))
       : withOutbox(result.data?.pages.flatMap((p) => p.rows) ?? [], own, query);
-  }, [ofDevice, pinned, result.data, own, status, q]);
+  }, [ofDevice, pinned, result.data, own, status, q, sort]);
   return { ...result, rows };
 }
 
@@ -140,8 +147,8 @@ export function useBenchRows(query: ListQuery) {
   const [now, renew] = useClock(MINUTE);
   const benchRows = useMemo(() => {
     const list = benchRowsOf(rows, now, zone);
-    return query.status === 'open' ? list.sort(sooner) : list;
-  }, [rows, now, zone, query.status]);
+    return query.status === 'open' && !query.sort ? list.sort(sooner) : list;
+  }, [rows, now, zone, query.status, query.sort]);
   const ends = benchRows.flatMap(({ act }) =>
     act?.clockTo && act.clockTo > now ? act.clockTo : [],
   );

@@ -12,6 +12,8 @@ export interface Column<R> {
   text: (row: R) => string;
   /** The sort key; by default the text. */
   by?: (row: R) => string | number;
+  /** Cannot be sorted by. */
+  unsorted?: true;
   cell?: (row: R) => ReactNode;
 }
 
@@ -28,9 +30,11 @@ interface TableProps<R> {
   onHand?: (row: R) => void;
   onOpen: (row: R) => void;
   onEnd?: () => void;
+  /** Rows come sorted from elsewhere, all of them: the server sorts more rows than are loaded. */
+  sortedBy?: { sorted: Sorted | null; onSort: (sorted: Sorted) => void };
 }
 
-interface Sorted {
+export interface Sorted {
   key: string;
   down: boolean;
 }
@@ -53,10 +57,17 @@ function inOrder<R>(rows: readonly R[], columns: readonly Column<R>[], sorted: S
 
 /** A dense table of the wide layout: sorts by any column, copies its rows, and reports the selected row. */
 export function Table<R>(props: TableProps<R>) {
-  const { name, columns, rows, keyOf, labelOf, testIdOf, inHand, onHand, onOpen, onEnd } = props;
-  const [sorted, setSorted] = useState<Sorted | null>(null);
+  const { name, columns, rows, keyOf, labelOf, testIdOf, inHand, onHand, onOpen, onEnd, sortedBy } =
+    props;
+  const [own, setOwn] = useState<Sorted | null>(null);
+  const sorted = sortedBy ? sortedBy.sorted : own;
+  const setSorted = sortedBy?.onSort ?? setOwn;
   const { copy, said, byHand } = useCopy();
-  const shown = useMemo(() => inOrder(rows, columns, sorted), [rows, columns, sorted]);
+  const elsewhere = sortedBy !== undefined;
+  const shown = useMemo(
+    () => (elsewhere ? rows : inOrder(rows, columns, sorted)),
+    [elsewhere, rows, columns, sorted],
+  );
   const asText = () =>
     [columns.map((c) => c.title), ...shown.map((row) => columns.map((c) => c.text(row)))]
       .map((cells) => cells.map((t) => t.replace(/\s+/g, ' ')).join('\t'))
@@ -73,17 +84,21 @@ export function Table<R>(props: TableProps<R>) {
               aria-sort={on ? (sorted.down ? 'descending' : 'ascending') : 'none'}
               style={{ flex: c.share }}
             >
-              <Pressable
-                role="button"
-                aria-label={`Sort by ${c.title.toLowerCase()}`}
-                testID={`sort-${c.key}`}
-                onPress={() => setSorted({ key: c.key, down: on && !sorted.down })}
-                className="min-h-[40px] justify-center"
-              >
-                <Txt as="label" className={on ? 'text-ink' : ''}>
-                  {c.title} {on ? (sorted.down ? '↓' : '↑') : ''}
-                </Txt>
-              </Pressable>
+              {c.unsorted ? (
+                <Txt as="label">{c.title}</Txt>
+              ) : (
+                <Pressable
+                  role="button"
+                  aria-label={`Sort by ${c.title.toLowerCase()}`}
+                  testID={`sort-${c.key}`}
+                  onPress={() => setSorted({ key: c.key, down: on && !sorted.down })}
+                  className="min-h-[40px] justify-center"
+                >
+                  <Txt as="label" className={on ? 'text-ink' : ''}>
+                    {c.title} {on ? (sorted.down ? '↓' : '↑') : ''}
+                  </Txt>
+                </Pressable>
+              )}
             </View>
           );
         })}

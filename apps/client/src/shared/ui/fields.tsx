@@ -136,7 +136,7 @@ export function TextBox({
       </View>
       {isCut ? (
         <Txt as="label" role="status" className="text-ochreInk" testID={`${id}-cut`}>
-          {most} characters at most: the rest was left off.
+          {most} characters at most. The rest was cut off.
         </Txt>
       ) : null}
     </View>

@@ -41,7 +41,8 @@ export function listenToKeys(page: Document): void {
 }
 
 /** Choices in a row are one Tab stop: the chosen one, or the first. */
-export const tabIndexAt = (i: number, chosen: number): 0 | -1 => (i === Math.max(chosen, 0) ? 0 : -1);
+export const tabIndexAt = (i: number, chosen: number): 0 | -1 =>
+  i === Math.max(chosen, 0) ? 0 : -1;
 
 /** Inputs and choices that are marked as invalid, from the top of the page. */
 const WRONG =

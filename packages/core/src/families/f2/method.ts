@@ -53,6 +53,7 @@ const engineered = ({ bodies }: W) =>
 /** Old castings absorb salt and oil: heat drives both out. */
 const drank = ({ survey }: W) =>
   survey.parent.salts ||
+  survey.parent.skin === 'oil-soaked' ||
   (survey.parent.material === 'cast-iron' && survey.service.medium === 'oil');
 
 export const method: Method<RebuildSurvey> = {

@@ -178,7 +178,9 @@ export const method: Method<BracketSurvey> = {
         }),
         ...removeOld(work),
         degrease(work),
-        ...(survey.parent.material === 'cast-iron' ? [sweat()] : []),
+        ...(survey.parent.material === 'cast-iron' || survey.parent.skin === 'oil-soaked'
+          ? [sweat()]
+          : []),
         step.prep(
           'gouge',
           'abrade',

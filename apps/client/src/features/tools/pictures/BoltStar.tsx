@@ -85,7 +85,7 @@ export function BoltStar({ answer, width }: PictureProps) {
           );
         })}
       </Svg>
-      <Txt as="label">In the circle: when. Outside it: which bolt.</Txt>
+      <Txt as="label">Inside the circle: order. Outside: bolt number.</Txt>
     </View>
   );
 }
