@@ -145,7 +145,7 @@ async function setCode(screen: Screen, code: string): Promise<void> {
 test('two people hand a phone on by two taps and a short code, and a session that ended asks for the code', async () => {
   const screen = await signedIn('ida', PHONE);
   await setCode(screen, '1234');
-  await screen.says('a row of them');
+  await screen.says('counts up or down');
   await screen.type('own-code', '4071');
   await screen.press('set-code');
   const [ida, tomas] = await namesOf(screen, 'ida', 'tomas');

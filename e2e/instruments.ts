@@ -21,7 +21,7 @@ test('a gate is read from an instrument; one that misbehaves is noticed, said, a
   };
   const noticed: Record<string, RegExp> = {
     'wrong-unit': /value looks like °F/,
-    'drop-out': /Nothing comes from it any more/,
+    'drop-out': /Connection lost/,
     drift: /keeps (rising|falling).*it drifts/,
   };
   for (const [how, says] of Object.entries(noticed)) {

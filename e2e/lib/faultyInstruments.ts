@@ -8,8 +8,8 @@ import { behaves } from './stage';
 const UNWELL: Record<string, readonly [how: string, says: RegExp]> = {
   hygrometer: ['stuck', /it is stuck/],
   film: ['drift', /it drifts/],
-  scale: ['drop-out', /Nothing comes from it any more/],
-  thickness: ['wrong-unit', /reads like/],
+  scale: ['drop-out', /Connection lost/],
+  thickness: ['wrong-unit', /looks like/],
   durometer: ['stuck', /it is stuck/],
   logger: ['drop-out', /No readings for/],
 };

@@ -128,7 +128,8 @@ async function once(screen: Screen, task: string, days: Days, again = false): Pr
     return;
   }
   // The sheet changes once the task is recorded: until then it is still the last one.
-  for (let looks = 0; looks < 30 && (await currentTask(screen)) === before; looks++) await sleep(100);
+  for (let looks = 0; looks < 30 && (await currentTask(screen)) === before; looks++)
+    await sleep(100);
 }
 
 /** Two people do a job in turns, each on their own phone; the other one goes on after each task. */

@@ -39,7 +39,9 @@ test.each([
 });
 
 test('a name comes from the file that defines it, types and other names with it', () => {
-  expect(bundled("import { nextAction, word as say, type Plan, STATIONS } from '@kelmot/core';")).toBe(
+  expect(
+    bundled("import { nextAction, word as say, type Plan, STATIONS } from '@kelmot/core';"),
+  ).toBe(
     [
       'import { nextAction } from "core/src/run/nextAction";',
       'import { word as say } from "core/src/message/word";',

@@ -50,7 +50,7 @@ async function shown(signal: boolean) {
   return { store, tap, authors };
 }
 
-test('without signal the device is taken selected by a name that it knows, and what is done is theirs', async () => {
+test('without signal a person takes over the device by a known name, and what is done is theirs', async () => {
   const { store, tap, authors } = await shown(false);
   tap('tick');
   expect(screen.queryByTestId('person-stranger')).toBeNull();
@@ -70,7 +70,7 @@ test('without signal the device is taken selected by a name that it knows, and w
   expect(authors()).toEqual(['ida', 'tomas', 'ida']);
 });
 
-test('with signal the code is asked, of who took it selected too', async () => {
+test('with signal the code is asked for, also of who took the device over', async () => {
   const { store, tap } = await shown(true);
   tap('person-tomas');
   expect(screen.queryByTestId('take-in-hand')).toBeNull();

@@ -55,10 +55,10 @@ test('a repair is told as a row as the server tells it: its card, its stop, the 
   });
   expect(rowOf(fresh).summary).not.toBeNull();
   expect(Object.keys(rowOf(fresh))).not.toContain('survey');
-  expect([rowOf({ ...fresh, plan: null }).summary, rowOf({ ...fresh, plan: null }).cardCode]).toEqual([
-    null,
-    null,
-  ]);
+  expect([
+    rowOf({ ...fresh, plan: null }).summary,
+    rowOf({ ...fresh, plan: null }).cardCode,
+  ]).toEqual([null, null]);
   const review = (id: string, dueOn: string, doneAt: string | null) =>
     ({ id, kind: 'look', dueOn, doneAt }) as const;
   const reviews = [

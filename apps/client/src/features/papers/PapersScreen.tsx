@@ -7,6 +7,7 @@ import {
   type Plan,
 } from '@kelmot/core';
 import { router, useLocalSearchParams } from 'expo-router';
+import { TO_ALL } from '@/shared/repairs/openRepair';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { pathName } from '@/shared/repair/pathNames';
@@ -121,7 +122,8 @@ export function PapersScreen() {
   const { units, tell } = useWords();
   const now = useNow(MINUTE);
   const [width, setWidth] = useState(0);
-  if (!view) return loading || !error ? <Skeleton /> : <Failed say={errorText(error)} />;
+  if (!view)
+    return loading || !error ? <Skeleton /> : <Failed say={errorText(error)} leave={TO_ALL} />;
   const plan = view.plan?.body;
   const drawing = width > 0 ? sectionOf(view, now, units, { width, height: 220 }) : null;
   return (

@@ -1,5 +1,6 @@
 import { demandOfSurvey, familyOf, MINUTE, PERMISSION_NAMES, surveyLines } from '@kelmot/core';
 import { router, useLocalSearchParams } from 'expo-router';
+import { TO_ALL } from '@/shared/repairs/openRepair';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { sectionOf } from '@/shared/repair/sectionOf';
@@ -22,7 +23,8 @@ export function ReferralScreen() {
   const { units, tell } = useWords();
   const now = useNow(MINUTE);
   const [width, setWidth] = useState(0);
-  if (!view || !site) return loading || !error ? <Skeleton /> : <Failed say={errorText(error)} />;
+  if (!view || !site)
+    return loading || !error ? <Skeleton /> : <Failed say={errorText(error)} leave={TO_ALL} />;
   const { survey } = view;
   const { refusals } = demandOfSurvey(survey, site.settings);
   const lines = surveyLines(survey, units);

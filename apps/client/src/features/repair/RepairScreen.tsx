@@ -1,5 +1,6 @@
 import { StationId, STATION_NAMES } from '@kelmot/core';
 import { router, useLocalSearchParams } from 'expo-router';
+import { TO_ALL } from '@/shared/repairs/openRepair';
 import { useEffect } from 'react';
 import { Frame, StationFrame } from '@/features/frame';
 import { MatchScreen } from '@/features/match';
@@ -108,11 +109,7 @@ export function RepairScreen() {
     return (
       <Frame tab="repairs" openId={id}>
         <RejectedCommands waiting={repair.waiting} />
-        {loading || creating ? (
-          <Skeleton />
-        ) : (
-          <Failed say={errorText(error)} retry={() => router.navigate('/repairs')} />
-        )}
+        {loading || creating ? <Skeleton /> : <Failed say={errorText(error)} leave={TO_ALL} />}
       </Frame>
     );
   }

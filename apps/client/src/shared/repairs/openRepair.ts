@@ -8,3 +8,6 @@ export const pathOf = (row: RepairRow, layout: Layout): string =>
 
 export const openRepair = (row: RepairRow, layout: Layout): void =>
   router.navigate(pathOf(row, layout));
+
+/** Where a repair that cannot be shown leads: to the others. */
+export const TO_ALL = { label: 'All repairs', onPress: () => router.navigate('/repairs') };

@@ -43,7 +43,16 @@ export function Empty({
 }
 
 /** Something failed: what, and what to do. */
-export function Failed({ say, retry }: { say: string; retry?: () => void }) {
+export function Failed({
+  say,
+  retry,
+  leave,
+}: {
+  say: string;
+  retry?: () => void;
+  /** Where to go where trying again is of no use. */
+  leave?: { label: string; onPress: () => void };
+}) {
   return (
     <View role="alert" className="gap-3 p-4">
       <View className="flex-row items-start gap-3">
@@ -53,6 +62,7 @@ export function Failed({ say, retry }: { say: string; retry?: () => void }) {
         </Txt>
       </View>
       {retry ? <SecondaryButton label="Try again" onPress={retry} /> : null}
+      {leave ? <SecondaryButton {...leave} /> : null}
     </View>
   );
 }
