@@ -83,7 +83,7 @@ async function typeAsked(screen: Screen, task: string): Promise<void> {
 
 /** The moment that a waiting button names; null if it waits for none. */
 export const waitedFor = (label: string): string | null =>
-  /^(?:From|Wait until|Cured from) (.+?)(?:: |\n|$)/.exec(label)?.[1] ?? null;
+  /^(?:From|Wait until|Cured at) (.+?)(?:: |\n|$)/.exec(label)?.[1] ?? null;
 
 /** Does the current task with the large button; skips a wait. */
 export async function doCurrentTask(screen: Screen, task: string, days: Days): Promise<void> {

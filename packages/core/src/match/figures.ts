@@ -53,11 +53,11 @@ function moneyFigures(match: CardMatch): Record<string, Figure> {
   const year = [
     ...total,
     line('L', 'expected life', 'as on the card', lifeDays, 'd', `card ${card.code}`),
-    line('€a', 'a year', `€·${YEAR_DAYS}/L`, a, currency),
+    line('€a', 'per year', `€·${YEAR_DAYS}/L`, a, currency),
   ];
   return {
     cost: figureOf('cost', 'Cost in all', totalCost, 'money', total),
-    year: figureOf('year', 'Cost a year of its life', a, 'money', year),
+    year: figureOf('year', 'Cost per year', a, 'money', year),
   };
 }
 

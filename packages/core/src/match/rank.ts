@@ -29,7 +29,7 @@ export const costPerYear = ({ totalCost, lifeDays }: CardMatch): number | null =
 export const criteria: Criterion[] = [
   {
     id: 'year',
-    name: 'Cost a year of its life',
+    name: 'Cost per year',
     quantity: 'money',
     better: 'less',
     weight: { lasting: 1, stopgap: 0 },

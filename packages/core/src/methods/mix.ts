@@ -18,7 +18,7 @@ export const mixTouch = ({ mix }: SystemCard): Touch => ({
 
 const people = (n: number): Message =>
   m(
-    '{n, plural, one {One person.} =2 {One mixes, one places.} other {One mixes, one places, # in all; say who does what.}}',
+    '{n, plural, one {One person.} =2 {One mixes, one places.} other {One mixes, one places, # in all: agree who does what.}}',
     { n },
   );
 
@@ -34,13 +34,13 @@ export function mixSteps(work: Work, round: Round, after: readonly After[] = [])
       'lay-out',
       'mix',
       'ready',
-      'Lay out, say who',
+      'Get tools ready, agree roles',
       5,
       () =>
         joined([
           people(crew),
           m(
-            '{card} for this. Open nothing early. A clean tool for each part, so that what is left does not set. {tool}.',
+            'Use {card}. Do not open the packs early. Use a clean tool for each part, so that the rest does not set. {tool}.',
             {
               card: card.code,
               tool: card.mix.tool,

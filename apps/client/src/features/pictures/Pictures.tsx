@@ -44,8 +44,8 @@ export function Pictures({ step, view, repair }: PicturesProps) {
             />
             {repair.canWrite ? (
               <LinkButton
-                label="Draw on this picture"
-                hint={`Draw on this picture: ${named}`}
+                label="Draw"
+                hint={`Draw on: ${named}`}
                 testID={`draw-${i + 1}`}
                 onPress={() => setDrawnOn({ uri, label: named })}
               />
