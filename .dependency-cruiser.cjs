@@ -75,7 +75,8 @@ module.exports = {
     {
       name: 'inside a package nobody asks its own index',
       severity: 'error',
-      comment: 'The index is for other packages: through it every file would depend on every other.',
+      comment:
+        'The index is for other packages: through it every file would depend on every other.',
       from: { path: '^packages/([^/]+)/src/.+' },
       to: { path: '^packages/$1/src/index\\.ts$' },
     },

@@ -47,7 +47,7 @@ test('a planner weighs, compares, tries what would change it, and goes back', as
   await screen.press('trial-undo');
   await screen.gone('trial');
   await screen.matches('match-X-870', /Fits if/);
-  await screen.page.locator('::-p-aria(What counts)').click();
+  await screen.page.locator('::-p-aria(Ranking weights)').click();
   await screen.press('weight-life-more');
   await screen.says('your own weights');
   await screen.press('weights-reset');

@@ -120,7 +120,7 @@ test('how far a pack goes: any card, any damage it repairs, told again as sizes 
   await screen.press('card-W-310');
   // Two quick touches at one place count as one: the second comes later.
   await sleep(600);
-  await screen.page.locator('::-p-aria(How far does it go?)').click();
+  await screen.page.locator('::-p-aria(How far does one pack go?)').click();
   await screen.see('how-far-W-310');
   await screen.matches('far-each', /m/);
   assert.deepEqual(screen.problems, []);
