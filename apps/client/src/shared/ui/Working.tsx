@@ -50,7 +50,7 @@ export function WorkingLines({
   return (
     <View className="gap-3">
       <View className="flex-row items-baseline justify-between border-b border-ink pb-2">
-        <Txt as="rowBold">Working of {figure.label.toLowerCase()}</Txt>
+        <Txt as="rowBold">Working: {figure.label.toLowerCase()}</Txt>
         <Txt as="rowBold">
           {figure.quantity === 'money'
             ? `${shown.unit}${shown.figure}`
@@ -95,7 +95,7 @@ export function WorkingSheet({
     <View
       {...dialog}
       role="dialog"
-      aria-label={`Working of ${figure.label}`}
+      aria-label={`Working: ${figure.label}`}
       testID="working"
       className="absolute inset-x-0 bottom-0 max-h-[70%] border-t-[1.25px] border-ink bg-sheet"
     >
