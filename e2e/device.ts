@@ -19,7 +19,7 @@ async function doOne(screen: Screen): Promise<string> {
 
 const reload = (screen: Screen) => screen.page.reload({ waitUntil: 'load' });
 
-test('the bench is opened without any family, from files that were compressed as they were built', async () => {
+test('the bench opens without any family, from files compressed at build time', async () => {
   const page = await (await fetch(server().base)).text();
   const paths = [...page.matchAll(/<script[^>]* src="([^"]+)"/g)].map(([, at]) => at ?? '');
   const scripts = await Promise.all(
@@ -39,7 +39,7 @@ test('the bench is opened without any family, from files that were compressed as
   );
 });
 
-test('a repair is begun, planned and worked on with no network at all, reloads included', async () => {
+test('a repair is started, planned and worked on without network, reloads included', async () => {
   const screen = await signedIn('ida', PHONE);
   await kept(screen);
   await cut(screen);
@@ -71,7 +71,7 @@ test('a repair is begun, planned and worked on with no network at all, reloads i
   assert.deepEqual(screen.problems, []);
 });
 
-test('a survey that is saved without signal is shown as saved at once, and judged', async () => {
+test('a survey saved without signal shows as saved at once, and is judged', async () => {
   const screen = await signedIn('tomas', PHONE);
   await screen.press('tab-repairs');
   await screen.press('repair-P-207');
@@ -95,7 +95,7 @@ test('a survey that is saved without signal is shown as saved at once, and judge
   assert.deepEqual(screen.problems, []);
 });
 
-test('two people share a phone: what one typed is sent as theirs alone, when they sign in', async () => {
+test("two people share a phone: one person's entries are sent only as theirs, when they sign in", async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.press('tab-repairs');
   await screen.press('repair-FL-06');
@@ -142,7 +142,7 @@ async function setCode(screen: Screen, code: string): Promise<void> {
   await screen.press('set-code');
 }
 
-test('two people hand a phone on by two taps and a short code, and a session that ended asks for the code', async () => {
+test('two people hand a phone over by two taps and a short code, and an ended session asks for the code', async () => {
   const screen = await signedIn('ida', PHONE);
   await setCode(screen, '1234');
   await screen.says('counts up or down');
@@ -184,7 +184,7 @@ test('two people hand a phone on by two taps and a short code, and a session tha
   assert.deepEqual(screen.problems, []);
 });
 
-test('two people hand a phone on without signal: work goes on under the other name, and is sent once their code is typed', async () => {
+test('two people hand a phone over without signal: entries under the other name are sent after their code', async () => {
   const screen = await signedIn('tomas', PHONE);
   const [tomas] = await namesOf(screen, 'tomas');
   await setCode(screen, '9902');
@@ -238,7 +238,7 @@ test('two people hand a phone on without signal: work goes on under the other na
   assert.deepEqual(screen.problems, []);
 });
 
-test('two tabs share one queue and one set of drafts: neither loses what is typed in either', async () => {
+test('two tabs share one outbox and one set of drafts: neither loses what is typed in either', async () => {
   const one = await signedIn('ida', PHONE);
   const two = await beside(one);
   await two.open('/');
@@ -265,7 +265,7 @@ test('two tabs share one queue and one set of drafts: neither loses what is type
   assert.deepEqual([one.problems, two.problems], [[], []]);
 });
 
-test('a session that ends in the middle of work asks for the password on the spot, and what is queued goes on', async () => {
+test('a session that ends during work asks for the password on the same screen, and the outbox is sent', async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.press('tab-repairs');
   await screen.press('repair-FL-06');
@@ -297,7 +297,7 @@ test('a session that ends in the middle of work asks for the password on the spo
   assert.deepEqual(screen.problems, []);
 });
 
-test('a clock that is wrong is said, and every moment is right all the same', async () => {
+test('a wrong clock is reported, and every time is correct nevertheless', async () => {
   const screen = await newScreen(PHONE);
   await setBack(screen.page, 3, false);
   await screen.open('/');
@@ -324,7 +324,7 @@ test('a clock that is wrong is said, and every moment is right all the same', as
   assert.deepEqual(screen.problems, []);
 });
 
-test('the server dies in the middle of sending: all of it comes there once, in order', async () => {
+test('the server is killed during sending: everything arrives once, in order', async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.press('tab-repairs');
   await screen.press('repair-FL-06');
@@ -349,7 +349,7 @@ test('the server dies in the middle of sending: all of it comes there once, in o
   assert.equal(new Set(stored).size, stored.length, 'none of it twice');
 });
 
-test('a closed repair that is pinned stands under Pinned and opens without signal, until it is let go', async () => {
+test('a closed repair that is pinned is listed under Pinned and opens without signal, until it is unpinned', async () => {
   const screen = await signedIn('ida', PHONE);
   await kept(screen);
   await screen.open('/repairs');

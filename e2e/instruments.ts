@@ -7,7 +7,7 @@ import { toFile } from 'qrcode';
 import { PHONE } from './lib/browser';
 import { behaves, signedIn } from './lib/stage';
 
-test('a gate is read from an instrument; one that misbehaves is noticed, said, and not to be taken from', async () => {
+test('a gate is read from an instrument; a faulty one is detected, reported, and cannot be used', async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.press('tab-repairs');
   await screen.press('repair-FL-06');
@@ -53,7 +53,7 @@ test('a gate is read from an instrument; one that misbehaves is noticed, said, a
   assert.deepEqual(screen.problems, []);
 });
 
-test('a cure is read from its logger, from a file and by hand: its clock moves everywhere, and says why', async () => {
+test('a cure is read from its logger, from a file and by hand: its clocks move everywhere, with the reason', async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.press('tab-repairs');
   await screen.see('repair-SU-1');
@@ -122,7 +122,7 @@ test('a cure is read from its logger, from a file and by hand: its clock moves e
   assert.deepEqual(screen.problems, []);
 });
 
-test('the lot of a pack is scanned by the camera, or from a picture of its code, its day said; what shows none is told', async () => {
+test('the lot of a pack is scanned by camera or from a picture, with its date; an unreadable one is reported', async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.press('tab-repairs');
   await screen.press('repair-P-201');

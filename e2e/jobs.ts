@@ -125,7 +125,7 @@ test('the papers of a job are printed and sent, and its plan is read back into a
   assert.deepEqual(screen.problems, []);
 });
 
-test('a changed survey says what becomes of the plan, and a picture is kept with its step', async () => {
+test('a changed survey shows the change of the plan, and a picture is stored with its step', async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.press('tab-repairs');
   await screen.press('repair-YD-1');
@@ -145,7 +145,7 @@ test('a changed survey says what becomes of the plan, and a picture is kept with
   assert.deepEqual(screen.problems, []);
 });
 
-test('packs come in by lot and go out again, and what is drawn is what the shelf loses', async () => {
+test('packs are added by lot and taken, and what a plan takes leaves the shelf', async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.press('tab-store');
   await screen.press('card-B-420');

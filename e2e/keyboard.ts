@@ -44,7 +44,7 @@ async function tabTo(screen: Screen, id: string): Promise<void> {
   throw new Error(`${id} is not reached by Tab`);
 }
 
-test('by the keyboard alone: past the places, from screen to screen, each named and gone to', async () => {
+test('by keyboard alone: past the navigation, from screen to screen, each named and focused', async () => {
   const screen = await signedIn('ida', WIDE);
   await screen.open('/');
   assert.match(await screen.page.title(), /Bench · Kelmot$/);
@@ -69,7 +69,7 @@ test('by the keyboard alone: past the places, from screen to screen, each named 
   assert.deepEqual(screen.problems, []);
 });
 
-test('choices are one stop and go by arrows, a box is ticked by Space, and Escape closes what lies over', async () => {
+test('choices are one Tab stop with arrows, Space ticks a box, and Escape closes an overlay', async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.press('settings');
   await screen.see('units-us');
@@ -116,7 +116,7 @@ test('choices are one stop and go by arrows, a box is ticked by Space, and Escap
   assert.deepEqual(screen.problems, []);
 });
 
-test('a survey that cannot be read goes to its first wrong field, which says what is wrong with it', async () => {
+test('an invalid survey moves to its first wrong field, which shows its error', async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.press('new-repair');
   await screen.press('asset-new');

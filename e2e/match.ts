@@ -4,7 +4,7 @@ import { typeBelt } from './lib/belt';
 import { PHONE, WIDE } from './lib/browser';
 import { signedIn } from './lib/stage';
 
-test('a belt is surveyed by its own questions, drawn, and judged by its own cards', async () => {
+test('a belt has its own questions, section and cards', async () => {
   const screen = await signedIn('ida', PHONE);
   await typeBelt(screen, 'BC-5', '2 1/2 in', '12');
   assert.equal(await screen.attribute('family-F6', 'aria-checked'), 'true');
@@ -20,7 +20,7 @@ test('a belt is surveyed by its own questions, drawn, and judged by its own card
   assert.deepEqual(screen.problems, []);
 });
 
-test('a tyre with its cords showing is refused: why, who decides, and the sheet with the measurements', async () => {
+test('a tyre with visible cords is refused: the reason, who decides, and the sheet with the measurements', async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.press('tab-repairs');
   await screen.press('repair-WL-2');
@@ -32,7 +32,7 @@ test('a tyre with its cords showing is refused: why, who decides, and the sheet 
   assert.deepEqual(screen.problems, []);
 });
 
-test('a planner weighs, compares, tries what would change it, and goes back', async () => {
+test('a planner weights, compares, tries a change, and goes back', async () => {
   const screen = await signedIn('tomas', WIDE);
   await screen.press('register-SG-2');
   await screen.key('2');
@@ -54,7 +54,7 @@ test('a planner weighs, compares, tries what would change it, and goes back', as
   assert.deepEqual(screen.problems, []);
 });
 
-test('a planner edits a card into a new version; a slip in it is told, and nothing typed is lost', async () => {
+test('a planner edits a card into a new version; an error is shown, and nothing typed is lost', async () => {
   const screen = await signedIn('tomas', PHONE);
   await screen.press('tab-store');
   await screen.press('card-R-215');
@@ -76,7 +76,7 @@ test('a planner edits a card into a new version; a slip in it is told, and nothi
   assert.deepEqual(screen.problems, []);
 });
 
-test('a survey asks what can change something, says where its air is from, and puts the rest away in one line', async () => {
+test('a survey asks what can change the result, shows the source of its air, and folds the rest', async () => {
   const screen = await signedIn('ida', PHONE);
   await typeBelt(screen, 'BC-5', '64', '14');
   await screen.matches('survey-quiet', /more without effect here/);

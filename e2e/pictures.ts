@@ -34,7 +34,7 @@ const pictures = (screen: Screen) =>
     }),
   );
 
-test('a picture stands with its step at once, without signal too, and a length is drawn on it', async () => {
+test('a picture is with its step at once, also without signal, and a length is drawn on it', async () => {
   const screen = await signedIn('tomas', PHONE);
   await screen.press('tab-repairs');
   await screen.press('repair-CT-1');

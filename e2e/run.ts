@@ -6,7 +6,7 @@ import { later, PHONE, WIDE } from './lib/browser';
 import { taskShown, goneOn, pressDo } from './lib/runner';
 import { signedIn } from './lib/stage';
 
-test('a job is run one step at a time with one big button; a task is looked back at, taken back, and left by a reload', async () => {
+test('a job is run one step at a time with one large button; a task is reread, undone, and survives a reload', async () => {
   const screen = await signedIn('ida', PHONE);
   await typeBelt(screen, 'BC-5', '64', '14');
   await screen.press('survey-save');
@@ -45,7 +45,7 @@ test('a job is run one step at a time with one big button; a task is looked back
   assert.deepEqual(screen.problems, []);
 });
 
-test('a pedal or a key does what is current, arrows look about, and a failed reading stays with its remedy', async () => {
+test('a pedal or a key does the current task, arrows look around, and a failed reading stays with its remedy', async () => {
   const screen = await signedIn('tomas', WIDE);
   await screen.press('register-JH-2');
   await screen.press('one-at-a-time');
@@ -76,7 +76,7 @@ test('a pedal or a key does what is current, arrows look about, and a failed rea
   assert.deepEqual(screen.problems, []);
 });
 
-test('without signal the sheet goes on, and what was done is sent when signal returns', async () => {
+test('without signal the run sheet goes on, and entries are sent when signal returns', async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.press('tab-repairs');
   await screen.press('repair-CT-1');
@@ -92,7 +92,7 @@ test('without signal the sheet goes on, and what was done is sent when signal re
   assert.equal(await taskShown(screen), second);
 });
 
-test('with reading aloud on, the step current is said in the words of the screen, and again on demand', async () => {
+test("with reading aloud on, the current step is spoken in the screen's words, and again on demand", async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.page.evaluateOnNewDocument(() => {
     const said: string[] = [];

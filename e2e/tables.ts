@@ -4,7 +4,7 @@ import { textWidth } from '@kelmot/core/section/lettering';
 import { WIDE } from './lib/browser';
 import { signedIn } from './lib/stage';
 
-test('a planner reads all repairs as one table: sorted by a column, the row selected beside it, opened by a touch', async () => {
+test('a planner reads all repairs as one table: sorted by a column, the selected row beside it, opened by a touch', async () => {
   const screen = await signedIn('tomas', WIDE);
   await screen.open('/repairs');
   await screen.see('repair-P-204');
@@ -41,7 +41,7 @@ test('a planner reads all repairs as one table: sorted by a column, the row sele
   assert.deepEqual(screen.problems, []);
 });
 
-test('a planner reads the store as one table: the card selected beside it', async () => {
+test('a planner reads the store as one table with the selected card beside it', async () => {
   const screen = await signedIn('tomas', WIDE);
   await screen.open('/store');
   await screen.press('card-R-210');
@@ -52,7 +52,7 @@ test('a planner reads the store as one table: the card selected beside it', asyn
   assert.deepEqual(screen.problems, []);
 });
 
-test('at Match the pane beside the list calculates the card selected before any plan is made', async () => {
+test('at Match the side pane calculates the selected card before any plan is made', async () => {
   const screen = await signedIn('tomas', WIDE);
   await screen.press('register-SG-2');
   await screen.key('2');
@@ -67,7 +67,7 @@ test('at Match the pane beside the list calculates the card selected before any 
   assert.deepEqual(screen.problems, []);
 });
 
-test('the lettering of a section is no wider in the shipped font than core counts with', async () => {
+test('the lettering of a section is no wider in the shipped font than core assumes', async () => {
   const screen = await signedIn('tomas', WIDE);
   await screen.press('register-P-204');
   await screen.see('section');

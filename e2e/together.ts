@@ -11,7 +11,7 @@ const nameOf = (screen: Screen): Promise<string> =>
     async () => ((await (await fetch('/api/me')).json()) as { name: string }).name,
   );
 
-test('two people on one repair see each other, at which step, and what the other did; nothing moves under a thumb', async () => {
+test('two people on one repair see each other, their steps and their work; nothing moves under a thumb', async () => {
   const ida = await signedIn('ida', PHONE);
   await typeBelt(ida, 'BC-7', '60', '14');
   await ida.press('survey-save');

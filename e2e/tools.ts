@@ -4,7 +4,7 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import { PHONE, WIDE } from './lib/browser';
 import { signedIn } from './lib/stage';
 
-test('a quick tool answers as it is typed into, in any unit, and keeps what cannot be read', async () => {
+test('a quick tool answers while typing, in any unit, and keeps invalid input', async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.press('tab-know-how');
   await screen.type('tools-search', 'dew');
@@ -26,7 +26,7 @@ test('a quick tool answers as it is typed into, in any unit, and keeps what cann
   assert.deepEqual(screen.problems, []);
 });
 
-test('a link carries the inputs to somebody else', async () => {
+test('a link carries the input to another person', async () => {
   const ida = await signedIn('ida', PHONE);
   await ida.open('/know-how/bolt-sequence');
   await ida.type('tool-count', '8');
@@ -45,7 +45,7 @@ test('a link carries the inputs to somebody else', async () => {
   assert.deepEqual(tomas.problems, []);
 });
 
-test('long sums run in a worker with progress, can be stopped and run again, and are drawn', async () => {
+test('long calculations run in a worker with progress, can be stopped and repeated, and are drawn', async () => {
   const screen = await signedIn('ida', WIDE);
   const workers = () => screen.page.workers().length;
   await screen.open('/know-how/readiness');
@@ -65,7 +65,7 @@ test('long sums run in a worker with progress, can be stopped and run again, and
   assert.deepEqual(screen.problems, []);
 });
 
-test('every tool opens with its example answered, no two alike, and none runs off the side of a phone', async () => {
+test('every tool opens with its answered example, no two alike, and none is wider than a phone', async () => {
   const screen = await signedIn('vera', PHONE);
   await screen.open('/know-how');
   const all = await screen.page.$$eval('[data-testid^="tool-open-"]', (list) =>
@@ -88,13 +88,13 @@ test('every tool opens with its example answered, no two alike, and none runs of
   assert.deepEqual(screen.problems, []);
 });
 
-test('an address of no tool says so and leads on', async () => {
+test("an unknown tool's address is reported and leads on", async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.open('/know-how/perpetual-motion');
   await screen.says('There is no tool called perpetual-motion.');
 });
 
-test('how far a pack goes: any card, any damage it repairs, told again as sizes are typed; on the card as well', async () => {
+test('how far a pack goes: any card, any damage, updated while sizes are typed; on the card as well', async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.open('/know-how');
   await screen.type('tools-search', 'how far');

@@ -136,7 +136,7 @@ test('a technician walks one repair through the seven stations on a phone', asyn
   assert.deepEqual(screen.problems, []);
 });
 
-test('bad input is told at the field with its range, and nothing typed is lost', async () => {
+test('bad input is reported at its field with its range, and nothing typed is lost', async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.press('new-repair');
   await screen.press('asset-new');
@@ -177,7 +177,7 @@ test('without signal a tick waits on the device, survives a reload, and is sent 
   assert.equal(await screen.attribute('check-isolate', 'aria-checked'), 'true');
 });
 
-test('two people changing one survey: the second sees both states and decides', async () => {
+test('two people change one survey: the second sees both states and decides', async () => {
   const ida = await signedIn('ida', PHONE);
   const tomas = await signedIn('tomas', PHONE);
   for (const s of [ida, tomas]) {
@@ -210,7 +210,7 @@ test('two people changing one survey: the second sees both states and decides', 
   assert.equal(await ida.page.$('[data-testid="survey-moved"]'), null);
 });
 
-test('what was recorded on a plan that another took the place of is kept with it, and said', async () => {
+test('a record on a replaced plan stays with that plan, and is reported', async () => {
   const ida = await signedIn('ida', PHONE);
   await ida.press('tab-repairs');
   await ida.press('repair-GB-2');
@@ -274,7 +274,7 @@ test('a planner works the wide layout by keyboard', async () => {
   assert.deepEqual(screen.problems, []);
 });
 
-test('the keyboard reaches and shows every control of the sign-in, and a viewer can only look', async () => {
+test('the keyboard reaches and shows every control of the sign-in, and a viewer can only read', async () => {
   const screen = await newScreen(WIDE);
   await screen.open('/');
   await screen.see('demo-vera');
@@ -332,7 +332,7 @@ test('night shift, US units and 200 % text hold together', async () => {
   assert.ok(spill <= 0, `nothing runs off the side (${spill})`);
 });
 
-test('somebody changes their own password: a slip is told at its field, and everywhere else they sign in again', async () => {
+test('a person changes their password: an error is shown at its field, and other devices sign in again', async () => {
   const screen = await signedIn('vera', PHONE);
   const elsewhere = await signedIn('vera', PHONE);
   await screen.press('settings');

@@ -44,7 +44,7 @@ beforeEach(() => {
   says = { me: IDA, [`repairs/${view.id}`]: view };
 });
 
-test('what was seen once is there without signal, with the word that there is none', async () => {
+test('what was loaded once is available without signal, with a notice that there is none', async () => {
   await ask(await opened(), view.id);
   says = null;
   const later = await opened();
@@ -55,7 +55,7 @@ test('what was seen once is there without signal, with the word that there is no
   expect(api.endpoints.me.select()(later.getState()).data).toEqual(IDA);
 });
 
-test('what is kept shows at once, and gives way to what the server says', async () => {
+test("a kept answer shows at once, and the server's answer replaces it", async () => {
   await ask(await opened(), view.id);
   const newer: RepairView = { ...view, version: 9, assetName: 'Another name' };
   let answer: ((r: Response) => void) | undefined;
@@ -75,7 +75,7 @@ test('what is kept shows at once, and gives way to what the server says', async 
   expect((await ask(await opened(), view.id)).data).toEqual(newer);
 });
 
-test('a refusal that comes before the disk has answered is not hidden by what is kept', async () => {
+test('a rejection that comes before storage answers is not hidden by the kept answer', async () => {
   await opened();
   says = {};
   const disk = jest.requireMock<{ readAnswer: (key: string) => Promise<unknown> }>(
@@ -97,14 +97,14 @@ test('a refusal that comes before the disk has answered is not hidden by what is
   expect((error as ApiError | undefined)?.kind).toBe('problem');
 });
 
-test('what was never seen is not there, and nothing is made up for it', async () => {
+test('what was never loaded is missing without signal, and nothing is made up', async () => {
   const { data, error } = await ask(await opened(), 'another');
   expect([data, (error as ApiError).kind]).toEqual([undefined, 'problem']);
   says = null;
   expect((await ask(await opened(), 'another')).data).toBeUndefined();
 });
 
-test('one person of a device never sees what another was answered', async () => {
+test("one person on a device never sees another person's answers", async () => {
   await ask(await opened(), view.id);
   says = { me: TOMAS };
   await opened();
@@ -114,7 +114,7 @@ test('one person of a device never sees what another was answered', async () => 
   expect((await ask(store, view.id)).data).toBeUndefined();
 });
 
-test('who signed out is forgotten: without signal nobody is let in', async () => {
+test('a person who signed out is forgotten: without signal nobody is signed in', async () => {
   await ask(await opened(), view.id);
   await forgetWho();
   says = null;
@@ -123,7 +123,7 @@ test('who signed out is forgotten: without signal nobody is let in', async () =>
   expect((await ask(store, view.id)).data).toBeUndefined();
 });
 
-test('an answer that an earlier version kept, and that lacks what is shown now, is left alone', async () => {
+test('a kept answer of an earlier version without newer fields is ignored', async () => {
   await ask(await opened(), view.id);
   for (const [key, kept] of answers)
     if (key !== 'me') answers.set(key, { ...kept, data: { id: view.id } });
@@ -132,7 +132,7 @@ test('an answer that an earlier version kept, and that lacks what is shown now, 
   expect([data, (error as ApiError).kind]).toEqual([undefined, 'offline']);
 });
 
-test('a page that a gateway puts in between is no answer of the server: there is no signal', async () => {
+test('a page from a gateway is not an answer of the server: it counts as no signal', async () => {
   globalThis.fetch = (async () =>
     new Response('<html>Welcome to the guest network</html>', {
       headers: { 'content-type': 'application/json' },
@@ -145,7 +145,7 @@ test('a page that a gateway puts in between is no answer of the server: there is
   expect(store.getState().view.signal).toBe(true);
 });
 
-test('whom the device knows by a code stands under the device: who is signed in, and without signal', async () => {
+test('the people with codes belong to the device, no matter who is signed in, also without signal', async () => {
   const { username: _, ...tomas } = TOMAS;
   says = { ...says, 'auth/here': [tomas] };
   const store = await opened();

@@ -38,12 +38,12 @@ function page() {
   };
 }
 
-test('the first screen names the page and leaves the focus where a page begins', () => {
+test('the first screen names the page and does not move the focus', () => {
   page();
   expect([document.title, focused()]).toEqual(['Bench · Kelmot', 'BODY']);
 });
 
-test('another screen names it again and has the focus on its heading, once it is there', () => {
+test('another screen names the page and focuses its heading, once it is there', () => {
   const go = page();
   document.body.innerHTML = '';
   go('/store');
@@ -54,7 +54,7 @@ test('another screen names it again and has the focus on its heading, once it is
   expect([document.title, focused()]).toEqual(['Store · Kelmot', 'H1']);
 });
 
-test('a heading may say more to the page than it shows', () => {
+test('a heading can have a longer title for the page', () => {
   const { dataSet } = pageTitle('Prep, P-204') as { dataSet: { title: string } };
   const go = page();
   screenOf(`<h1 data-title="${dataSet.title}">Worn wall</h1>`);
@@ -63,7 +63,7 @@ test('a heading may say more to the page than it shows', () => {
   expect(document.title).toBe('Prep, P-204 · Kelmot');
 });
 
-test('who types, or has gone on to something of the new screen, is left there', () => {
+test('a person who types, or has moved the focus already, keeps it', () => {
   const go = page();
   screenOf('<h1>New</h1>', '<input id="tag" /><div id="figure" tabindex="0"></div>');
   go('/new');
@@ -76,7 +76,7 @@ test('who types, or has gone on to something of the new screen, is left there', 
   expect(focused()).toBe('figure');
 });
 
-test('somebody else who comes in on the same address has arrived too', () => {
+test('another person at the same address counts as another screen', () => {
   const go = page();
   screenOf('<h1>Kelmot</h1>');
   go('/', 'tomas');
@@ -84,7 +84,7 @@ test('somebody else who comes in on the same address has arrived too', () => {
   expect([document.title, focused()]).toEqual(['Kelmot', 'H1']);
 });
 
-test('what lies over the page is closed by Escape and gives the focus back; what cannot be closed stays', () => {
+test('Escape closes an overlay and returns the focus; one that cannot be closed stays', () => {
   screenOf('<h1>Match</h1>', '<div id="figure" tabindex="0"></div>');
   const close = jest.fn();
   const { rerender } = renderHook(
@@ -108,7 +108,7 @@ test('what lies over the page is closed by Escape and gives the focus back; what
   expect(close).toHaveBeenCalledTimes(1);
 });
 
-test('Escape closes it out of a box too, which keeps what is typed into it to itself', () => {
+test('Escape closes an overlay also from a text box', () => {
   screenOf('<h1>Match</h1>', '<input id="box" />');
   const close = jest.fn();
   const { unmount } = renderHook(() => useDialog(true, close));

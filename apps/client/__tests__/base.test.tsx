@@ -36,34 +36,34 @@ function opened(shown: RepairView | undefined = view) {
   };
 }
 
-test('what was begun on the stored survey is neither moved nor stale', () => {
+test('a draft of the stored survey is neither moved nor stale', () => {
   const { now, store } = opened();
   expect(now()).toMatchObject({ moved: null, stale: false, base: { version: view.version } });
   act(() => void store.dispatch(draftPut({ key, draft })));
   expect(now()).toMatchObject({ moved: null, stale: false });
 });
 
-test('what somebody typed into is held to the version that they saw, once another changed it', () => {
+test("a typed draft keeps the version that its author saw, after another person's change", () => {
   const { now, store, becomes } = opened();
   act(() => void store.dispatch(draftPut({ key, draft })));
   becomes(changed);
   expect(now()).toMatchObject({ moved: { version: view.version }, stale: false });
 });
 
-test('what nobody typed into is filled again', () => {
+test('a draft that nobody typed in is filled in again', () => {
   const { now, becomes } = opened();
   becomes(changed);
   expect(now()).toMatchObject({ moved: null, stale: true, base: { version: 3 } });
 });
 
-test('a change of something else than the survey moves nothing', () => {
+test('a change outside the survey does not affect a draft', () => {
   const { now, store, becomes } = opened();
   act(() => void store.dispatch(draftPut({ key, draft })));
   becomes({ ...view, version: 9, station: 'mix' });
   expect(now().moved).toBeNull();
 });
 
-test('a new repair, and one whose draft was dropped, stands on nothing', () => {
+test('a new repair, and one without a draft, has no base', () => {
   const { now, store, becomes } = opened();
   act(() => void store.dispatch(draftDropped(key)));
   becomes(changed);

@@ -56,7 +56,7 @@ const goOn = (minutes: number) => act(() => void jest.advanceTimersByTime(minute
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
 
-test('each moment of a batch is called out once as it comes, and nothing that was before', () => {
+test('each moment of a batch is called once, and none from before', () => {
   const { heard } = listening([rowWithBatch(0)]);
   expect(heard).toEqual([]);
   goOn(batch.lifeMin * 0.75 + 1);
@@ -68,7 +68,7 @@ test('each moment of a batch is called out once as it comes, and nothing that wa
   expect(listening([rowWithBatch(batch.lifeMin * 2)]).heard).toEqual([]);
 });
 
-test('a batch that is placed in time is not called out, and one that is begun later is', () => {
+test('a batch placed in time is not called, and one that starts later is', () => {
   const { heard, rerender } = listening([rowWithBatch(0)]);
   goOn(1);
   rerender({ list: [] });
@@ -79,13 +79,13 @@ test('a batch that is placed in time is not called out, and one that is begun la
   expect(heard).toHaveLength(1);
 });
 
-test('a repair that is closed calls nothing out', () => {
+test('a closed repair makes no calls', () => {
   const { heard } = listening([{ ...rowWithBatch(0), status: 'closed' }]);
   goOn(batch.lifeMin * 2);
   expect(heard).toEqual([]);
 });
 
-test('a clock that is set right does not call out what has not come', () => {
+test('a corrected clock does not call what has not come', () => {
   const { heard, store } = listening([rowWithBatch(0)]);
   const device = Date.now();
   // The device's clock is one hour ahead: by the site's clock, the batch starts in one hour.
@@ -101,7 +101,7 @@ test('a clock that is set right does not call out what has not come', () => {
   expect(heard.length).toBeGreaterThan(0);
 });
 
-test('after a sleep each repair is told how it stands, once, and not all that it was', () => {
+test('after sleep, each repair makes one call about its present state', () => {
   const rows = ['a', 'b', 'c'].map((id) => ({ ...rowWithBatch(0), id }));
   const calls = fc.array(
     fc.record({ at: fc.integer({ min: 0, max: 100 }), row: fc.constantFrom(...rows) }),
@@ -128,7 +128,7 @@ test('after a sleep each repair is told how it stands, once, and not all that it
   );
 });
 
-test('of what was called out what presses most stands over the screen, one of a repair; the rest is one touch away', () => {
+test('the most urgent call is shown, one per repair; the others are one touch away', () => {
   const store = freshStore();
   render(
     <Provider store={store}>
@@ -157,7 +157,7 @@ test('of what was called out what presses most stands over the screen, one of a 
   expect(screen.queryByText(/more/)).toBeNull();
 });
 
-test('what is done about a repair answers its call, and no other', () => {
+test('an action on a repair dismisses its call, and no other', () => {
   const store = freshStore();
   for (const id of [ID, 'other'])
     store.dispatch(calledOut({ repairId: id, tag: id, text: 'calls', urgent: true }));

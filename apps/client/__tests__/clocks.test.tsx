@@ -120,7 +120,7 @@ beforeEach(() => {
   device();
 });
 
-test('a moment is told once to who listens: what cannot wait in the region that interrupts', () => {
+test('a moment is announced once: an urgent one interrupts', () => {
   over([rowWith(0)]);
   expect(screen.getByTestId('heard-now')).toHaveTextContent('');
   goOn(batch.lifeMin * 0.75 + 1);
@@ -131,7 +131,7 @@ test('a moment is told once to who listens: what cannot wait in the region that 
   expect(alarm).not.toHaveBeenCalled();
 });
 
-test('it sounds where that was asked for, and says where to go', () => {
+test('a call sounds if chosen, and says where to go', () => {
   const row = rowWith(0);
   const { store } = over([row]);
   act(() => void store.dispatch(loudChosen(true)));
@@ -143,7 +143,7 @@ test('it sounds where that was asked for, and says where to go', () => {
   );
 });
 
-test('it is read aloud where that was asked for; what cannot wait cuts in', () => {
+test('a call is read aloud if chosen; an urgent one interrupts', () => {
   const row = rowWith(0);
   const { store } = over([row]);
   act(() => void store.dispatch(aloudChosen(true)));
@@ -177,7 +177,7 @@ async function calmOver(views: readonly RepairView[]) {
   return shown;
 }
 
-test('a wait of a repair at work is told too, once the page is calm, on whatever screen', async () => {
+test('a wait of a repair at work is called too, on any screen, once the page is idle', async () => {
   const view = drying();
   await calmOver([view]);
   goOn(38);
@@ -188,7 +188,7 @@ test('a wait of a repair at work is told too, once the page is calm, on whatever
   );
 });
 
-test('it ticks over every screen but where it was started, and stands in the title until it is over', async () => {
+test('a clock shows on every screen except its own, and in the title until it ends', async () => {
   setPageName('Store');
   const view = drying();
   const shown = await calmOver([view]);
@@ -207,7 +207,7 @@ test('it ticks over every screen but where it was started, and stands in the tit
   expect([clocks().length, document.title]).toEqual([0, 'Store · Kelmot']);
 });
 
-test('what takes half a day is left to the bench until its last hour', async () => {
+test('a clock of half a day shows only on the bench until its last hour', async () => {
   await calmOver([drying(ID, 'P-1', 240)]);
   const clocks = () => screen.queryAllByTestId(/^clock-P-1-\d+$/);
   expect(clocks()).toHaveLength(0);
@@ -215,7 +215,7 @@ test('what takes half a day is left to the bench until its last hour', async () 
   expect(clocks()).toHaveLength(1);
 });
 
-test('of several that run the soonest stands over the screen, and the rest is one touch away', async () => {
+test('of several clocks the one that ends soonest is shown; the others are one touch away', async () => {
   const later = drying(`${ID.slice(0, -1)}2`, 'P-2');
   await act(() => jest.advanceTimersByTimeAsync(MINUTE));
   // A batch past its working life has been called out: the clock that still runs is shown first.
@@ -232,7 +232,7 @@ test('of several that run the soonest stands over the screen, and the rest is on
   expect(shown()).toEqual(['P-2', 'P-9']);
 });
 
-test('the soonest clock stands in the title of the page, before the name of its screen', () => {
+test("the clock that ends soonest is in the page title, before the screen's name", () => {
   setPageName('Store');
   const row = rowWith(0);
   const { unmount } = over([row]);
@@ -246,7 +246,7 @@ test('the soonest clock stands in the title of the page, before the name of its 
   expect(document.title).toBe('Kelmot');
 });
 
-test('a batch ticks over every screen but its own and the bench, and no other repair does', () => {
+test('the clock of a batch shows on every screen except its own and the bench', () => {
   const row = rowWith(1);
   const shown = over([row]);
   expect(screen.getByText(/left:/)).toBeTruthy();
@@ -259,7 +259,7 @@ test('a batch ticks over every screen but its own and the bench, and no other re
   expect(screen.queryByText(/left:/)).toBeNull();
 });
 
-test('what runs is calculated once and handed to every screen: what was not begun is no part of it', () => {
+test('running repairs are computed once for all screens, without those that have not begun', () => {
   const Tags = () => (
     <View testID="tags">
       <Txt>{useRunning().map((row) => row.tag)}</Txt>
@@ -271,7 +271,7 @@ test('what runs is calculated once and handed to every screen: what was not begu
   expect(screen.getByTestId('tags')).toHaveTextContent(row.tag);
 });
 
-test('the screen is kept awake while a batch lives, asks again when the page comes back, and lets go after', async () => {
+test('the screen stays awake while a batch is in use, also after the page returns, and then no longer', async () => {
   const { rerender, unmount } = renderHook(({ on }: { on: boolean }) => useWakeLock(on), {
     initialProps: { on: false },
   });
@@ -294,7 +294,7 @@ test('the screen is kept awake while a batch lives, asks again when the page com
   expect(release).toHaveBeenCalledTimes(2);
 });
 
-test('a call sounds and shakes; a notification comes where the page is not looked at, and may be shown', async () => {
+test('a call sounds and vibrates; it notifies if the page is hidden and permission was given', async () => {
   const seen = device();
   real.alarm('P-204', 'a quarter is left', '/repair/1/run');
   await promises();
@@ -314,7 +314,7 @@ test('a call sounds and shakes; a notification comes where the page is not looke
   expect(denied.notes).toEqual([]);
 });
 
-test('leave to notify is asked for once, where nobody has answered yet', async () => {
+test('permission for notifications is asked for once, if nobody has answered yet', async () => {
   const { Heard } = device({ permission: 'default' });
   await askToNotify();
   expect(Heard.requestPermission).toHaveBeenCalledTimes(1);

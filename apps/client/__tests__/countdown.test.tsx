@@ -27,7 +27,7 @@ const shown = () =>
     .join(' ');
 const goOn = (ms: number) => act(() => void jest.advanceTimersByTime(ms));
 
-test('it ticks by the minute, by the second in its last hour, and counts on past its end', () => {
+test('a countdown ticks by the minute, in its last hour by the second, and counts up after its end', () => {
   clockTo(HOUR + 90 * SECOND);
   expect(shown()).toBe('1 h 01 min left');
   goOn(31 * SECOND);
@@ -40,7 +40,7 @@ test('it ticks by the minute, by the second in its last hour, and counts on past
   expect(shown()).toBe('−00:02 over');
 });
 
-test('it follows the clock of the site, at once when that is found to be another', () => {
+test("a countdown follows the site's clock, at once after a correction", () => {
   const store = clockTo(10 * MINUTE);
   const device = Date.now();
   act(
@@ -52,7 +52,7 @@ test('it follows the clock of the site, at once when that is found to be another
   expect(shown()).toBe('06:00 left');
 });
 
-test('an answer that came after a sleep says nothing of the clock: when the server spoke nobody knows', () => {
+test('an answer that arrives after sleep does not correct the clock', () => {
   const store = clockTo(10 * MINUTE);
   const device = Date.now();
   const slept = { server: device - 8 * MINUTE, asked: device - 15 * MINUTE, answered: device };
@@ -64,7 +64,7 @@ test('an answer that came after a sleep says nothing of the clock: when the serv
   expect(shown()).toBe('10:00 left');
 });
 
-test('clocks on one screen share one beat, and the last of them stops it', () => {
+test('clocks on one screen share one timer, and the last one stops it', () => {
   const store = freshStore();
   const both = (count: number) => (
     <Provider store={store}>
@@ -79,7 +79,7 @@ test('clocks on one screen share one beat, and the last of them stops it', () =>
   expect(jest.getTimerCount()).toBe(0);
 });
 
-test('what changes at a moment is drawn at that moment, and not at the next round', () => {
+test('a change at a moment is drawn at that moment', () => {
   const end = Date.now() + 7 * SECOND;
   function Says() {
     const [now, renew] = useClock(MINUTE);

@@ -66,7 +66,7 @@ const tap = (id: string) => act(() => void fireEvent.press(screen.getByTestId(id
 const type = (id: string, text: string) =>
   act(() => void fireEvent.changeText(screen.getByTestId(id), text));
 
-test('a temperature that is typed is recorded of the cure; what is none is told and stays', async () => {
+test('a typed temperature is recorded for the cure; an invalid one shows its error and stays', async () => {
   const { sent, values } = await show(cured());
   expect(screen.queryByTestId('cure-learnt')).toBeNull();
   for (const [text, said] of [
@@ -88,7 +88,7 @@ test('a temperature that is typed is recorded of the cure; what is none is told 
   expect(screen.getByTestId('cure-temp').props.value).toBe('');
 });
 
-test('what it saw is said with its reason, its share and its time, each with its sum', async () => {
+test('the effect of the readings shows its reason, share and time, each with its working', async () => {
   await show(cured([typed(surfaceC - 8)]));
   expect(screen.getByText(/min late|h late/)).toBeTruthy();
   expect(screen.getByText(/assumed to continue/)).toBeTruthy();
@@ -96,7 +96,7 @@ test('what it saw is said with its reason, its share and its time, each with its
   expect(screen.getByTestId('figure-cure.takes')).toBeTruthy();
 });
 
-test('the logger is read since the mix, and what is new of it recorded; one that drifts is not to be taken from', async () => {
+test('the logger is read since mixing, and its new readings are recorded; a drifting one cannot be used', async () => {
   const until = new Date(MIXED + HOUR).toISOString();
   const before: CureValues = {
     kind: 'temperatures',
@@ -125,7 +125,7 @@ test('the logger is read since the mix, and what is new of it recorded; one that
   expect(sent).toHaveLength(1);
 });
 
-test('a log from a file is shown before it is recorded; a wrong one says its row', async () => {
+test('a log file is previewed before it is recorded; an error names its row', async () => {
   const { values, sent } = await show(cured());
   tap('cure-more');
   const file = (text: string) => ({ name: 'spot.csv', text: () => Promise.resolve(text) }) as File;
@@ -147,7 +147,7 @@ test('a log from a file is shown before it is recorded; a wrong one says its row
   });
 });
 
-test('heat is ticked on and off, a sample is told by fingernail or by hardness', async () => {
+test('heating is ticked on and off; a sample is tested by fingernail or durometer', async () => {
   const { values } = await show(cured([{ kind: 'heat', by: 'lamp', on: true }]));
   tap('cure-more');
   expect(screen.getByTestId('warmer-lamp')).toBeChecked();
@@ -167,13 +167,13 @@ test('heat is ticked on and off, a sample is told by fingernail or by hardness',
   expect(values()).toEqual({ kind: 'shore', value: 84 });
 });
 
-test('who may only look sees what was learned and records nothing', async () => {
+test('a viewer sees the cure and cannot record', async () => {
   await show(cured([typed(surfaceC - 8)]), false);
   expect(screen.getByTestId('cure-learnt')).toBeTruthy();
   expect(screen.queryByTestId('cure-temp')).toBeNull();
 });
 
-test('how it is worded: as planned, sooner, standing still, and much too soft', () => {
+test('cure texts: as planned, early, no cure, and far too soft', () => {
   const said = (values: CureValues[], at?: string) => {
     const run = runningOf(cured(values, at))?.main;
     if (!run) throw new Error('nothing was learned');

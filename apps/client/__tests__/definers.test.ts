@@ -26,7 +26,7 @@ const bundled = (code: string) =>
 test.each([
   ['@kelmot/core', core],
   ['@kelmot/contract', contract],
-])('every name of %s is the one that its file defines', (index, gathered) => {
+])('every name of %s comes from its defining file', (index, gathered) => {
   const values = Object.entries(gathered);
   expect(values.length).toBeGreaterThan(80);
   for (const [exported, value] of values) {
@@ -38,7 +38,7 @@ test.each([
   }
 });
 
-test('a name comes from the file that defines it, types and other names with it', () => {
+test('a name is imported from its defining file; types and other names too', () => {
   expect(
     bundled("import { nextAction, word as say, type Plan, STATIONS } from '@kelmot/core';"),
   ).toBe(
@@ -51,7 +51,7 @@ test('a name comes from the file that defines it, types and other names with it'
   );
 });
 
-test('a name of a feature comes from its file, and not with all that the index exports', () => {
+test('a name of a feature is imported from its file, without the rest of the index', () => {
   const code = bundled("import { Frame, StationFrame as Around } from '@/features/frame';");
   expect(code.replace(/"[^"]*\/features\//g, '"')).toBe(
     [
@@ -61,7 +61,7 @@ test('a name of a feature comes from its file, and not with all that the index e
   );
 });
 
-test('every name that the index of a feature exports is found', () => {
+test("every export of a feature's index is found", () => {
   for (const [index, found] of Object.entries(names)) {
     if (!index.startsWith('@/features/')) continue;
     const file = join(__dirname, '../src', index.slice(2), 'index.ts');
@@ -75,6 +75,6 @@ test.each([
   "import * as all from '@kelmot/core';",
   "import { call } from '@kelmot/core/calculations/call';",
   "import { useState } from 'react';",
-])('what gathers nothing stays: %s', (code) => {
+])('what gathers nothing is unchanged: %s', (code) => {
   expect(bundled(code)).toBe(code);
 });

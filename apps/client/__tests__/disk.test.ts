@@ -16,7 +16,7 @@ const kept = async (...keys: string[]) => {
   return answers.flatMap((answer) => answer?.data ?? []);
 };
 
-test('entries are written all together, and one without a value is taken away', async () => {
+test('entries are written together; one without a value is removed', async () => {
   await writeEntries([
     ['settings/theme/', 'night'],
     ['drafts/texts/aG', '120'],
@@ -31,7 +31,7 @@ test('entries are written all together, and one without a value is taken away', 
   ]);
 });
 
-test('what is written is handed over at once, not at the end of the turn: a reload there takes nothing along', async () => {
+test('a write is committed at once, so that a reload loses nothing', async () => {
   const commit = jest.spyOn(IDBTransaction.prototype, 'commit');
   const put = jest.spyOn(IDBObjectStore.prototype, 'put');
   await writeEntries([['tools/dew-point/', '400']]);
@@ -41,7 +41,7 @@ test('what is written is handed over at once, not at the end of the turn: a relo
   jest.restoreAllMocks();
 });
 
-test('entries that cannot be kept are not kept by half', async () => {
+test('entries that cannot be stored are not stored in part', async () => {
   const before = await readEntries();
   await expect(
     writeEntries([
@@ -52,7 +52,7 @@ test('entries that cannot be kept are not kept by half', async () => {
   expect(await readEntries()).toEqual(before);
 });
 
-test('an answer takes the place of the one before it, until it is dropped', async () => {
+test('an answer replaces the previous one, until it is removed', async () => {
   await writeAnswer({ key: 'me', data: 'Ida', at: 1 });
   await writeAnswer({ key: 'me', data: 'Tomas', at: 2 });
   expect((await readAnswer('me'))?.data).toBe('Tomas');
@@ -60,7 +60,7 @@ test('an answer takes the place of the one before it, until it is dropped', asyn
   expect(await readAnswer('me')).toBeUndefined();
 });
 
-test('over what is kept at most the oldest go first, and what is to stay stays', async () => {
+test('above the limit the oldest answers are removed, except those that must stay', async () => {
   await keep('a', 'pinned-1', 'b', 'c', 'pinned-2', 'd');
   const all = ['a', 'pinned-1', 'b', 'c', 'pinned-2', 'd'];
   await pruneAnswers((key) => key.startsWith('pinned'), 6);

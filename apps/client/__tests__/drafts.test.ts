@@ -49,7 +49,7 @@ function answered(drafts: typeof started, { key, path, text, site, shown }: Answ
   return after;
 }
 
-test('each letter is kept under its field, another draft untouched', () => {
+test('each letter is stored under its field; other drafts do not change', () => {
   const typed = answered(started, {
     key: 'new',
     path: 'damages.0.depthMm',
@@ -69,7 +69,7 @@ test('each letter is kept under its field, another draft untouched', () => {
 const typing = (site: SiteSettings | null) => (state: typeof started, path: string, text: string) =>
   answered(state, { key: 'new', path, text, site, shown });
 
-test('a medium brings its usual pH, until somebody has typed one', () => {
+test('a medium fills in its usual pH, until somebody types one', () => {
   const type = typing(null);
   const ph = (state: typeof started) => state.surveys.new?.texts['service.ph'];
   let state = type(started, 'service.medium', 'lime-milk');
@@ -85,7 +85,7 @@ test('a medium brings its usual pH, until somebody has typed one', () => {
   expect(ph(type(state, 'service.wear', 'impact'))).toBe('7.5');
 });
 
-test('a slab begins with the swing of a hall, and follows the door until somebody has typed one', () => {
+test('a slab starts with the indoor swing and follows the outdoors answer until somebody types one', () => {
   const own = SiteSettings.parse({ ...siteSettings, swingIndoorsC: 3, swingOutdoorsC: 14 });
   const swing = (state: typeof started) => state.surveys.new?.texts['floor.swingC'];
   const begin = (site: SiteSettings | null) =>
@@ -109,7 +109,7 @@ test('a slab begins with the swing of a hall, and follows the door until somebod
   expect(newDraft('F2', '2026-11-24T08:00:00Z', own).texts['floor.swingC']).toBeUndefined();
 });
 
-test('bare numbers say their unit before another system takes over; what has a unit stays', () => {
+test('bare numbers get their unit before the unit system changes; others stay', () => {
   const store = makeStore();
   const texts = { ...shown.texts, 'damages.0.depthMm': '11', 'damages.0.wallMm': '1 in' };
   store.dispatch(draftPut({ key: 'new', draft: { ...shown, texts } }));
@@ -120,7 +120,7 @@ test('bare numbers say their unit before another system takes over; what has a u
   });
 });
 
-test('an asset fills in what it knows and leaves the rest', () => {
+test('an asset fills in its known data and leaves the rest', () => {
   const asset = {
     id: 'a',
     tag: 'P-1',
@@ -148,13 +148,13 @@ test('an asset fills in what it knows and leaves the rest', () => {
   });
 });
 
-test('loose texts are kept by key and dropped together', () => {
+test('single texts are stored by key and removed together', () => {
   const state = draftsReducer(initialDrafts, textTyped({ key: 'r/weigh/a', text: '269' }));
   expect(state.texts['r/weigh/a']).toBe('269');
   expect(draftsReducer(state, textsDropped(['r/weigh/a'])).texts).toEqual({});
 });
 
-test('a survey is a draft of who types it: what is only opened or filled in waits for nobody', () => {
+test('a draft belongs to its author; one that was only opened or filled in does not count as unfinished', () => {
   const mine = draftKeyOf('r1', 'ida');
   const put = (key: string) => draftPut({ key, draft: shown });
   const state = [

@@ -38,7 +38,7 @@ const ahead = (answer: Response | null, url = ME) =>
   (globalThis.askedAhead = new Map([[url, Promise.resolve(answer)]]));
 const read = async (request: Request) => (await fetchWithEarlyAnswers(request)).json();
 
-test('what was asked ahead is taken once, and asked for after that', async () => {
+test('an early answer is used once, and then asked for again', async () => {
   ahead(json('ahead'));
   expect(await read(new Request(ME))).toBe('ahead');
   expect(asked).toEqual([]);
@@ -49,17 +49,17 @@ test('what was asked ahead is taken once, and asked for after that', async () =>
 test.each([
   ['refused, as nobody had come in yet', json({}, 401)],
   ['lost', null],
-])('what was %s is asked again', async (_, answer) => {
+])('an early answer that was %s is asked for again', async (_, answer) => {
   ahead(answer);
   expect(await read(new Request(ME))).toBe('now');
 });
 
-test('a command is never answered by what was asked ahead', async () => {
+test('a command never gets an early answer', async () => {
   ahead(json('ahead'));
   expect(await read(new Request(ME, { method: 'POST' }))).toBe('now');
 });
 
-test('what is not answered is not waited for longer than any other question', async () => {
+test('an early request is not awaited longer than any other', async () => {
   globalThis.askedAhead = new Map([[ME, new Promise<never>(() => undefined)]]);
   const over = new AbortController();
   const waiting = fetchWithEarlyAnswers(new Request(ME, { signal: over.signal }));
@@ -68,14 +68,14 @@ test('what is not answered is not waited for longer than any other question', as
   expect(asked).toEqual([]);
 });
 
-test('a refusal that brings what cannot be read is still the refusal', async () => {
+test('a rejection with an unreadable state is still a rejection', async () => {
   const problem = { type: 'about:blank', title: 'Changed in between', status: 409 };
   now = () => json({ ...problem, current: { of: 'another version' } }, 409);
   const { error } = await makeStore().dispatch(api.endpoints.site.initiate());
   expect(error).toEqual({ kind: 'problem', problem });
 });
 
-test('what was asked long ago is asked again', async () => {
+test('an old early answer is asked for again', async () => {
   ahead(json('ahead'));
   jest.spyOn(performance, 'now').mockReturnValue(20_001);
   expect(await read(new Request(ME))).toBe('now');
@@ -89,7 +89,7 @@ function runPage(): Map<string, unknown> {
 }
 const page = { rows: [], next: null };
 
-test('the page asks ahead just what the application asks first', async () => {
+test("the page's early requests are the application's first requests", async () => {
   const view = viewOf(planOf());
   const says: Record<string, unknown> = {
     me: IDA,
@@ -111,7 +111,7 @@ test('the page asks ahead just what the application asks first', async () => {
   expect(data?.pages).toEqual([page]);
 });
 
-test('who is not signed in is asked for nothing more, and one who leaves for nothing at all', async () => {
+test('a person who is not signed in loads nothing more, and one who signs out loads nothing', async () => {
   const url = `${ORIGIN}/api/site`;
   ahead(json('of who was here'), url);
   now = () => json({ type: 'about:blank', title: 'Sign in', status: 401 }, 401);

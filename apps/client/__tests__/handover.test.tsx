@@ -46,7 +46,7 @@ const left: RepairView = {
 
 beforeEach(() => mockNavigate.mockClear());
 
-test('what is told is kept in the words that are read, with what was typed beside it', () => {
+test('a handover is saved in the words shown, with the typed note', () => {
   const sent = show(fresh);
   fireEvent.changeText(screen.getByTestId('handover-note'), ' Key at the gate. ');
   fireEvent.press(screen.getByTestId('hand-over'));
@@ -73,7 +73,7 @@ test('what is told is kept in the words that are read, with what was typed besid
   expect(mockNavigate).toHaveBeenCalledWith(`/repair/${fresh.id}/run`);
 });
 
-test('who comes next reads what was told then, and takes it over', () => {
+test('the next person reads the handover and takes over', () => {
   const sent = show(left, { me: TOMAS });
   expect(screen.getByText('Handed over by Ida, 09:00 Tue')).toBeTruthy();
   expect(screen.getByText('Key at the gate.')).toBeTruthy();
@@ -86,7 +86,7 @@ test('who comes next reads what was told then, and takes it over', () => {
   expect(mockNavigate).toHaveBeenCalledWith(`/repair/${fresh.id}/run`);
 });
 
-test('who handed it over sees that it is kept, and may tell it again', () => {
+test('the author sees that the handover is saved, and can hand over again', () => {
   show(left);
   expect(screen.getByText(/^Handed over 09:00 Tue, saved in the record\./)).toBeTruthy();
   expect(screen.getByTestId('handed-over').props.role).toBe('status');
@@ -95,7 +95,7 @@ test('who handed it over sees that it is kept, and may tell it again', () => {
   expect(screen.queryByTestId('take-over')).toBeNull();
 });
 
-test('a viewer reads it and hands nothing over; nor is anything handed over that is closed or has no plan', () => {
+test('a viewer reads a handover and cannot hand over; nor is a closed or unplanned repair handed over', () => {
   show(left, { me: TOMAS, canWrite: false });
   expect(screen.getByText('3 of 25 done.')).toBeTruthy();
   expect(screen.queryByTestId('take-over')).toBeNull();

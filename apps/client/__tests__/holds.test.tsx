@@ -33,13 +33,13 @@ function asking(hold: Hold, readings: RepairView['readings'] = [], canWrite = tr
   return sent;
 }
 
-test('a wait is started once and runs from then', () => {
+test('a wait starts once and runs from then', () => {
   const sent = asking({ kind: 'countdown', label: m('Flashing off'), minutes: 15 });
   fireEvent.press(screen.getByText('Start: flashing off, 15 min'));
   expect(sent).toEqual([{ type: 'reading.add', stepId: 'it', values: { kind: 'countdown' } }]);
 });
 
-test('a wait running shows its end; one that is over asks for nothing more', () => {
+test('a running wait shows its end; a finished one needs nothing more', () => {
   const begun = (takenAt: string): RepairView['readings'] => [
     {
       id: ID,
@@ -59,7 +59,7 @@ test('a wait running shows its end; one that is over asks for nothing more', () 
   expect(screen.queryByTestId('start-it')).toBeNull();
 });
 
-test('an approval needs a name and a place, and keeps what was typed until it has both', () => {
+test('an approval needs a name and a document, and keeps what was typed until it has both', () => {
   const sent = asking({ kind: 'approval', who: 'pressure-engineer' });
   fireEvent.press(screen.getByTestId('approve-it'));
   expect(screen.getByText(/Type the name of who approved/)).toBeTruthy();
@@ -78,7 +78,7 @@ test('an approval needs a name and a place, and keeps what was typed until it ha
   ]);
 });
 
-test('somebody whose account may approve is asked for no name, and gives their own', () => {
+test('an authorised person is not asked for a name, and gives their own', () => {
   const orla: Me = { ...IDA, id: 'orla', name: 'Orla Venn', approves: ['pressure-engineer'] };
   const sent = asking({ kind: 'approval', who: 'pressure-engineer' }, [], true, orla);
   expect(screen.getByText('You approve this, Orla Venn')).toBeTruthy();
@@ -91,7 +91,7 @@ test('somebody whose account may approve is asked for no name, and gives their o
   expect(screen.getByTestId('name-it')).toBeTruthy();
 });
 
-test('thicknesses are read in the unit that is set, and what is none of them is told', () => {
+test('thicknesses are read in the present unit; invalid ones show an error', () => {
   const sent = asking({ kind: 'thickness', targetMm: 2, minReadings: 3, leastShare: 0.8 });
   fireEvent.changeText(screen.getByTestId('reading-it'), '2.1 thick 2.2');
   fireEvent.press(screen.getByTestId('record-it'));
@@ -103,12 +103,12 @@ test('thicknesses are read in the unit that is set, and what is none of them is 
   ]);
 });
 
-test('a viewer starts, records and photographs nothing', () => {
+test('a viewer cannot start, record or photograph', () => {
   asking({ kind: 'photo', label: m('The leak') }, [], false);
   expect(screen.getByTestId('photo-it').props.accessibilityState).toMatchObject({ disabled: true });
 });
 
-test('key figures are those that the steps name, each once, nothing that is zero', () => {
+test('key figures are those that the steps name, each once, without zeros', () => {
   show(<KeyFigures plan={plan} station="build" />);
   expect(screen.getByText('coats')).toBeTruthy();
   screen.unmount();
@@ -116,7 +116,7 @@ test('key figures are those that the steps name, each once, nothing that is zero
   expect(screen.toJSON()).toBeNull();
 });
 
-test('a poor chance says what would raise it; a good one does not', () => {
+test('a low chance shows what would raise it; a good one does not', () => {
   const poor = plan.figures.readiness;
   if (!poor) throw new Error('no chance');
   const raise = [m('Hold it at 25 °C: 5 h instead of 8 h.')];
@@ -137,7 +137,7 @@ test('a poor chance says what would raise it; a good one does not', () => {
   expect(screen.queryByTestId('figure-readiness')).toBeNull();
 });
 
-test('supplies name lot or purchase, what is left over, and what becomes of it', () => {
+test('supplies show lot or purchase, leftover, and what to do with it', () => {
   const [system] = plan.supplies;
   if (!system) throw new Error('no supplies');
   const picks = [
@@ -154,7 +154,7 @@ test('supplies name lot or purchase, what is left over, and what becomes of it',
   expect(screen.getByTestId('take-off-shelf')).toBeTruthy();
 });
 
-test('the shelf counts what may be used apart from what is past its date', () => {
+test('the shelf counts usable packs and expired ones separately', () => {
   const lot = (expiresOn: string, count: number) => ({
     id: ID,
     cardCode: 'R-100',
@@ -171,7 +171,7 @@ test('the shelf counts what may be used apart from what is past its date', () =>
   );
 });
 
-test('several readings are taken from a file into the box, to be looked at first; a wrong one says its row', async () => {
+test('readings from a file are put into the box for review; an error names its row', async () => {
   const sent = asking({ kind: 'thickness', targetMm: 4, minReadings: 3, leastShare: 0.8 });
   const file = (text: string) => ({ text: () => Promise.resolve(text) }) as File;
   const choose = (text: string) => {
@@ -191,7 +191,7 @@ test('several readings are taken from a file into the box, to be looked at first
   ]);
 });
 
-test('one figure has no file to come from', () => {
+test('a single figure has no file import', () => {
   asking({ kind: 'reading', label: m('Depth'), quantity: 'length', min: 3, max: null });
   expect(screen.queryByTestId('file-it')).toBeNull();
 });

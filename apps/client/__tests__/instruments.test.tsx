@@ -49,7 +49,7 @@ const wait = (ms: number) => act(() => void jest.advanceTimersByTime(ms));
 beforeEach(() => jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'setImmediate'] }));
 afterEach(() => jest.useRealTimers());
 
-test('what a gate asks for is read once it has settled, and recorded with the instrument that sent it', async () => {
+test('a gate is read by an instrument once it is steady, and recorded with the instrument', async () => {
   const { sent } = await asking(AMBIENT);
   tap('read-hygrometer');
   wait(2000);
@@ -68,7 +68,7 @@ test('what a gate asks for is read once it has settled, and recorded with the in
   expect(Math.abs(values.surfaceC - surfaceC)).toBeLessThan(0.3);
 });
 
-test('what was taken and typed over is typed', async () => {
+test('an instrument value that is changed by hand counts as typed', async () => {
   const { sent } = await asking(AMBIENT);
   tap('read-hygrometer');
   wait(14_000);
@@ -79,7 +79,7 @@ test('what was taken and typed over is typed', async () => {
   expect([values.airC, values.instrument]).toEqual([18, undefined]);
 });
 
-test('several spots are taken together, not before there are enough, with their verdict as they come', async () => {
+test('several spots are taken together when there are enough, with their verdict', async () => {
   const { sent } = await asking(THICKNESS);
   tap('read-thickness');
   wait(3300);
@@ -93,7 +93,7 @@ test('several spots are taken together, not before there are enough, with their 
   expect(values.instrument).toBe('Thickness gauge, simulated');
 });
 
-test('one that misbehaves is said in words, told at once, and not to be taken from', async () => {
+test('a faulty instrument is reported in words, announced, and cannot be used', async () => {
   const { store, sent } = await asking(AMBIENT);
   act(() => void store.dispatch(misbehaviourChosen({ id: 'hygrometer', how: 'stuck' })));
   tap('read-hygrometer');
@@ -107,12 +107,12 @@ test('one that misbehaves is said in words, told at once, and not to be taken fr
   expect(sent).toEqual([]);
 });
 
-test('where none can be reached nothing is offered', async () => {
+test('without a reachable instrument nothing is offered', async () => {
   await asking(AMBIENT, 'none');
   expect(screen.queryByTestId('read-hygrometer')).toBeNull();
 });
 
-test('both parts are weighed in turn, tared between, and each is given as it came to rest', async () => {
+test('both parts are weighed in turn with a tare between, each at its steady value', async () => {
   const store = await storeOf('simulated');
   const took: [string, number, string][] = [];
   render(
@@ -174,7 +174,7 @@ function byHand() {
 const hooked = (driver: Driver) =>
   renderHook(() => useInstrument(instrument('thickness'), driver, [4])).result;
 
-test('one that answers after it was closed is released, and what it sends is heard by nobody', async () => {
+test('an instrument that connects after it was closed is released, and its samples are ignored', async () => {
   const { driver, link, send, answers } = byHand();
   const hook = hooked(driver);
   act(() => hook.current.open());
@@ -185,7 +185,7 @@ test('one that answers after it was closed is released, and what it sends is hea
   expect(link.close).toHaveBeenCalledTimes(1);
 });
 
-test('one that is not there is said, and can be tried again', async () => {
+test('a missing instrument is reported, and can be tried again', async () => {
   const { driver, link, send, answers } = byHand();
   const hook = hooked(driver);
   act(() => hook.current.open());

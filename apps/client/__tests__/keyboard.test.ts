@@ -35,22 +35,19 @@ test.each([
   ['ArrowRight', 'c', 'a'],
   ['ArrowUp', 'a', 'c'],
   ['ArrowLeft', 'c', 'a'],
-])(
-  '%s goes from choice to choice, past what cannot be chosen and round the end',
-  (key, from, to) => {
-    const { defaultPrevented } = strike(from, key);
-    expect([pressed, document.activeElement?.id, defaultPrevented]).toEqual([[to], to, true]);
-  },
-);
+])('%s moves between choices, skips disabled ones, and wraps round', (key, from, to) => {
+  const { defaultPrevented } = strike(from, key);
+  expect([pressed, document.activeElement?.id, defaultPrevented]).toEqual([[to], to, true]);
+});
 
-test('Space ticks a box and takes a choice, once however long it is held, and the page stays where it is', () => {
+test('Space ticks a box and selects a choice once, however long it is held, without scrolling', () => {
   expect(strike('tick', ' ').defaultPrevented).toBe(true);
   strike('a', ' ');
   strike('tick', ' ', { repeat: true });
   expect(pressed).toEqual(['tick', 'a']);
 });
 
-test('Enter follows a link, also one that keeps its keys to itself', () => {
+test('Enter follows a link, also one that stops its key events', () => {
   at('link').addEventListener('keydown', (event) => event.stopPropagation());
   strike('link', 'Enter');
   strike('link', 'Enter', { repeat: true });
@@ -58,7 +55,7 @@ test('Enter follows a link, also one that keeps its keys to itself', () => {
   expect(pressed).toEqual(['link']);
 });
 
-test('keys that belong to something else are left to it', () => {
+test('keys that belong to another control are left to it', () => {
   strike('button', ' ');
   strike('text', ' ');
   strike('tick', 'ArrowDown');
@@ -71,11 +68,11 @@ test.each([
   [[0, -1, -1], -1],
   [[0, -1, -1], 0],
   [[-1, -1, 0], 2],
-])('choices are one stop of the Tab key: %j with %d chosen', (stops, chosen) => {
+])('choices are one Tab stop: %j with %d chosen', (stops, chosen) => {
   expect([0, 1, 2].map((i) => tabIndexAt(i, chosen))).toEqual(stops);
 });
 
-test('the first field that is wrong is gone to, once it is marked, whether typed into or chosen from', async () => {
+test('the first invalid field gets the focus, for text boxes and choices', async () => {
   const frames = () => new Promise((done) => setTimeout(done, 60));
   goToFirstWrong();
   at('text').setAttribute('aria-invalid', 'true');

@@ -26,7 +26,7 @@ beforeEach(() => {
     '<input id="text" /><div id="button" role="button"><span id="inside"></span></div>';
 });
 
-test('a key acts once however long it is held, and the page does not scroll by it', () => {
+test('a key acts once however long it is held, and does not scroll', () => {
   const { acted, unmount } = listening(' ');
   expect(strike(' ')).toBe(true);
   expect(strike(' ', { repeat: true })).toBe(true);
@@ -36,7 +36,7 @@ test('a key acts once however long it is held, and the page does not scroll by i
   expect(acted).toHaveBeenCalledTimes(1);
 });
 
-test('another key, or one that is meant for the browser, does nothing', () => {
+test('other keys, and those for the browser, do nothing', () => {
   const { acted, unmount } = listening('n');
   strike('m');
   for (const held of [{ ctrlKey: true }, { metaKey: true }, { altKey: true }]) strike('n', held);
@@ -44,7 +44,7 @@ test('another key, or one that is meant for the browser, does nothing', () => {
   unmount();
 });
 
-test('who types types: the key goes into the field, and Escape leaves it', () => {
+test('keys typed into a field do not act; Escape leaves the field', () => {
   const { acted, unmount } = listening('n');
   const field = document.querySelector<HTMLElement>('#text');
   field?.focus();
@@ -55,7 +55,7 @@ test('who types types: the key goes into the field, and Escape leaves it', () =>
   unmount();
 });
 
-test('Space and Enter belong to the button that has the focus, other keys do not', () => {
+test('Space and Enter belong to the focused button, other keys do not', () => {
   const space = listening(' ');
   const enter = listening('Enter');
   const digit = listening('3');
@@ -70,7 +70,7 @@ test('Space and Enter belong to the button that has the focus, other keys do not
   for (const { unmount } of [space, enter, digit]) unmount();
 });
 
-test('while something lies over the page that must be dealt with first, the page’s keys wait', () => {
+test('while an overlay must be handled, the page’s keys are off', () => {
   const { acted, unmount } = listening(' ');
   document.body.insertAdjacentHTML('beforeend', '<div id="over" aria-modal="true"></div>');
   strike(' ', { on: '#over' });
@@ -82,7 +82,7 @@ test('while something lies over the page that must be dealt with first, the page
   unmount();
 });
 
-test('what a key does is what the screen says by now', () => {
+test('a key does what the screen says now', () => {
   const { acted, rerender, unmount } = listening('n');
   const later = jest.fn();
   rerender({ act: later });
@@ -91,7 +91,7 @@ test('what a key does is what the screen says by now', () => {
   unmount();
 });
 
-test('a notification that was touched is gone to while a page is open, and anything else it says is none', () => {
+test('a touched notification opens its address in the open page; other messages are ignored', () => {
   const worker = new EventTarget();
   Object.defineProperty(navigator, 'serviceWorker', { value: worker, configurable: true });
   const { unmount } = renderHook(() => useNotificationClicks());

@@ -6,7 +6,7 @@ import { makePaper } from '@/offline/workers/makePaper';
 
 jest.mock('comlink', () => ({ wrap: jest.fn() }));
 
-test('a part of a screen shows once it is loaded, with what it is given', async () => {
+test('a lazy part shows once loaded, with its props', async () => {
   const Named = ({ tag }: { tag: string }) => <Text>{`all of ${tag}`}</Text>;
   const Part = lazyComponent(async () => Named);
   render(<Part tag="P-204" />);
@@ -15,7 +15,7 @@ test('a part of a screen shows once it is loaded, with what it is given', async 
   expect(screen.getByText('all of P-204')).toBeTruthy();
 });
 
-test('a part that cannot be loaded says so', async () => {
+test('a lazy part that cannot be loaded says so', async () => {
   const Part = lazyComponent(() => Promise.reject(new Error('no signal')));
   render(<Part />);
   await act(async () => undefined);
@@ -29,18 +29,18 @@ describe('a paper', () => {
   const papers = { pickingList: async () => 'a list' };
   beforeEach(() => jest.mocked(wrap).mockReturnValue(papers as never));
 
-  test('is made by a worker of its own, which ends with it', async () => {
+  test('is made by its own worker, which then ends', async () => {
     expect(await makePaper((p) => p.pickingList(undefined as never, 'metric'), start)).toBe(
       'a list',
     );
     expect(worker.terminate).toHaveBeenCalledTimes(1);
   });
-  test('that cannot be made says why, and its worker ends too', async () => {
+  test('that cannot be made reports why, and its worker ends', async () => {
     const fault = new Error('no such card');
     await expect(makePaper(() => Promise.reject(fault), start)).rejects.toBe(fault);
     expect(worker.terminate).toHaveBeenCalledTimes(1);
   });
-  test('whose worker is not on the device says so, and is not waited for', async () => {
+  test('whose worker is not on the device reports it at once', async () => {
     const making = makePaper(() => new Promise(() => undefined), start);
     worker.onerror?.();
     await expect(making).rejects.toThrow('not on the device');

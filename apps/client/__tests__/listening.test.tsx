@@ -108,7 +108,7 @@ afterEach(() => {
   delete platform.speechSynthesis;
 });
 
-test('nothing is listened for until somebody switches it on, nor after it is off', () => {
+test('nothing is listened for before it is switched on, or after it is off', () => {
   const { listens } = sheet();
   expect([Ear.all.length, screen.queryByTestId('listening')]).toEqual([0, null]);
   listens(true);
@@ -117,7 +117,7 @@ test('nothing is listened for until somebody switches it on, nor after it is off
   expect([ear().aborted, screen.queryByTestId('listening')]).toEqual([1, null]);
 });
 
-test('“next” does what the press does, once however it echoes, and talk does nothing', () => {
+test('“next” does what the button does, once despite echoes; other talk does nothing', () => {
   const { listens, sent } = sheet();
   listens(true);
   ear().hears('what is next');
@@ -132,7 +132,7 @@ test('“next” does what the press does, once however it echoes, and talk does
   expect(sent).toHaveLength(2);
 });
 
-test('readings go into the boxes: all at once, or one after the other, and are recorded by “next”', () => {
+test('readings go into the boxes, all at once or one by one, and “next” records them', () => {
   const { listens, sent, typed } = sheet(AMBIENT);
   listens(true);
   ear().hears('twenty');
@@ -147,7 +147,7 @@ test('readings go into the boxes: all at once, or one after the other, and are r
   ]);
 });
 
-test('it does not hear itself, begins again where the platform ends it, and says why it cannot go on', () => {
+test('it ignores its own speech, restarts when the platform stops it, and reports why it cannot go on', () => {
   const { listens, sent } = sheet();
   platform.speechSynthesis = { speaking: true };
   listens(true);
@@ -164,7 +164,7 @@ test('it does not hear itself, begins again where the platform ends it, and says
   expect(screen.getByText(/needs signal/)).toBeTruthy();
 });
 
-test('where the platform recognises nothing, nothing is listened for', () => {
+test('without platform support, nothing is listened for', () => {
   delete platform.SpeechRecognition;
   expect(canListen()).toBe(false);
   const { listens } = sheet();
@@ -186,7 +186,7 @@ function without(step: Step, role: 'planner' | 'technician') {
 }
 const gate: Step = { ...first, id: 'gate', does: 'gate', hold: { kind: 'ambient' } };
 
-test('a planner goes on without a hold, with a reason; others are told who may, and a lock has no way past', () => {
+test('a planner skips a hold with a reason; others see who may, and a lock cannot be skipped', () => {
   const sent = without(gate, 'planner');
   expect(screen.getByTestId('override-hold')).toBeDisabled();
   fireEvent.changeText(screen.getByTestId('override-why'), '  No hygrometer here. ');

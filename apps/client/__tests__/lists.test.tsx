@@ -47,19 +47,19 @@ function serverHas(lists: Partial<Record<string, RepairRow[]>>) {
   })) as never);
 }
 
-describe('a list with what is queued on this device', () => {
+describe('a list with the outbox applied', () => {
   const query = { status: 'open', q: '' } as const;
-  test('is the server’s where nothing waits', () => {
+  test('is the server’s list while the outbox is empty', () => {
     const rows = [rowBy('A'), rowBy('B')];
     expect(withOutbox(rows, [], query)).toBe(rows);
   });
-  test('has a new repair at once, and one that is known once, as it will be', () => {
+  test('has a new repair at once, and a changed one once, as changed', () => {
     const own = { ...viewBy('B'), title: 'changed here' };
     const rows = withOutbox([rowBy('A'), rowBy('B')], [viewBy('N'), own].map(rowOf), query);
     expect(tags(rows)).toEqual(['N', 'B', 'A']);
     expect(rows[1]?.title).toBe('changed here');
   });
-  test('leaves out what was closed here, and what is not looked for', () => {
+  test('leaves out what was closed here, and what does not match the search', () => {
     const closed: RepairView = { ...viewBy('B'), status: 'closed' };
     expect(tags(withOutbox([rowBy('A'), rowBy('B')], [rowOf(closed)], query))).toEqual(['A']);
     const found = withOutbox([], [viewBy('B'), viewBy('N-9')].map(rowOf), {
@@ -68,7 +68,7 @@ describe('a list with what is queued on this device', () => {
     });
     expect(tags(found)).toEqual(['N-9']);
   });
-  test('keeps the server’s order where that is sorted, with a new repair first', () => {
+  test('keeps the server’s sort order, with a new repair first', () => {
     const own = { ...viewBy('B'), title: 'changed here' };
     const sorted = { ...query, sort: 'tag' } as const;
     const rows = withOutbox([rowBy('A'), rowBy('B')], [viewBy('N'), own].map(rowOf), sorted);
@@ -77,7 +77,7 @@ describe('a list with what is queued on this device', () => {
   });
 });
 
-test('what ticks, what is stopped and what is queued are distinguished', () => {
+test('running, stopped and waiting repairs are distinguished', () => {
   const stop = { text: 'Too damp.', values: {} };
   const acts = benchRowsOf([rowBy('T', 5), { ...rowBy('S'), stop }, rowBy('W')], NOW, 'UTC');
   expect(acts.map(placeOf)).toEqual(['running', 'stopped', 'waiting']);
@@ -85,12 +85,12 @@ test('what ticks, what is stopped and what is queued are distinguished', () => {
   expect(acts[0]?.strips).toHaveLength(1);
 });
 
-test('what is closed says so, and its clock has stopped', () => {
+test('a closed repair says so, and its clock has stopped', () => {
   const [closed] = benchRowsOf([{ ...rowBy('C', 5), status: 'closed' }], NOW, 'UTC');
   expect([closed?.act, closed?.say]).toEqual([null, 'closed']);
 });
 
-test('a repair opens beside the work on a phone, at its station on a wide screen, and before its plan at its station', () => {
+test('a repair opens at its run sheet on a phone, at its station on a wide screen or without a plan', () => {
   const row = rowBy('A');
   expect(pathOf(row, 'phone')).toBe('/repair/A/run');
   expect(pathOf(row, 'wide')).toBe('/repair/A/prep');
@@ -99,7 +99,7 @@ test('a repair opens beside the work on a phone, at its station on a wide screen
   expect(pathOf({ ...row, station: 'match' }, 'phone')).toBe('/repair/A/match');
 });
 
-describe('what is pinned to this device', () => {
+describe('repairs pinned to this device', () => {
   /** A device that has these repairs, with some of them pinned. */
   async function device(views: RepairView[], pins: string[]) {
     const store = freshStore();
@@ -125,24 +125,24 @@ describe('what is pinned to this device', () => {
   beforeAll(() => laterChunk());
   beforeEach(() => serverHas({ all: [rowBy('NOT')], open: [rowBy('NOT')] }));
 
-  test('is a list of its own, closed or open, and no other is asked for', async () => {
+  test('are a separate list, closed or open, without a request', async () => {
     const closed: RepairView = { ...viewBy('C'), status: 'closed' };
     const store = await device([closed, viewBy('O'), viewBy('X')], ['C', 'O']);
     expect(tags(listed(store))).toEqual(['C', 'O']);
     const [, options] = jest.mocked(useRepairsInfiniteQuery).mock.calls.at(-1) ?? [];
     expect(options).toMatchObject({ skip: true });
   });
-  test('is looked through as any list is', async () => {
+  test('are searched like any list', async () => {
     const store = await device([viewBy('C-1'), viewBy('O-2')], ['C-1', 'O-2']);
     expect(tags(listed(store, 'o-2'))).toEqual(['O-2']);
     expect(tags(listed(store, 'nothing like that'))).toEqual([]);
   });
-  test('is not there while this device has never had it', async () => {
+  test('are missing until this device has loaded them', async () => {
     expect(tags(listed(await device([], ['GONE'])))).toEqual([]);
   });
 });
 
-describe('what is fetched to work without signal', () => {
+describe('prefetching for work without signal', () => {
   beforeEach(() => jest.useFakeTimers());
   afterEach(() => jest.useRealTimers());
 
@@ -179,18 +179,18 @@ describe('what is fetched to work without signal', () => {
     ...{ status: 'closed', dueOn: new Date(NOW + inDays * 24 * 60 * MINUTE).toISOString() },
   });
 
-  test('is what is open and what is due to be looked at, not what is due some day', async () => {
+  test('loads open repairs and those due for a look now, not later', async () => {
     serverHas({ open: [rowBy('A'), rowBy('B')], closed: [due('D', 0), due('LATER', 30)] });
     expect(await fetched([])).toEqual(['A', 'B', 'D']);
   });
-  test('is what is pinned first of all, in a list or not, and beside what is counted', async () => {
+  test('loads pinned repairs first, listed or not, outside the limit', async () => {
     const many = Array.from({ length: 45 }, (_, i) => rowBy(`O${i}`));
     serverHas({ open: many });
     const asked = await fetched(['FAR', 'O44']);
     expect(asked.slice(0, 3)).toEqual(['FAR', 'O44', 'O0']);
     expect(asked).toHaveLength(42);
   });
-  test('is nothing while there is no signal', async () => {
+  test('loads nothing without signal', async () => {
     serverHas({ open: [rowBy('A')] });
     expect(await fetched(['A'], false)).toEqual([]);
   });

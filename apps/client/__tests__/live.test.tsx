@@ -69,7 +69,7 @@ beforeEach(() => {
 });
 afterEach(() => jest.restoreAllMocks());
 
-test('it is said which step is looked at, again at another, and no more once it is left', () => {
+test('the shown step is reported, again at each change, and no longer after leaving', () => {
   const { rerender, unmount } = page('isolate');
   expect(open().map((s) => s.address)).toEqual([
     expect.stringMatching(/live\?tab=.*&step=isolate$/),
@@ -80,7 +80,7 @@ test('it is said which step is looked at, again at another, and no more once it 
   expect(open()).toEqual([]);
 });
 
-test('what somebody else did is fetched; what this page has already is not', () => {
+test('changes by others are fetched; known ones are not', () => {
   const { store, asked } = page();
   const [source] = open();
   source?.tell(state({ people: [{ ...TOMAS, stepId: null }] }));
@@ -90,7 +90,7 @@ test('what somebody else did is fetched; what this page has already is not', () 
   expect(asked()).toEqual([['Repairs', { type: 'Repair', id }]]);
 });
 
-test('two changes within one moment of the clock are distinguished by their marks', () => {
+test('two changes at the same clock time differ by their marks', () => {
   const { asked } = page();
   open()[0]?.tell(state());
   open()[0]?.tell(state({ people: [{ ...TOMAS, stepId: null }] }));
@@ -99,7 +99,7 @@ test('two changes within one moment of the clock are distinguished by their mark
   expect(asked()).toHaveLength(1);
 });
 
-test('a page that nobody looks at hears nothing, nor does one without signal', () => {
+test('a hidden page receives nothing, nor does one without signal', () => {
   const { store } = page();
   hide(true);
   expect(open()).toEqual([]);
@@ -109,7 +109,7 @@ test('a page that nobody looks at hears nothing, nor does one without signal', (
   expect([open(), store.getState().view.present]).toEqual([[], null]);
 });
 
-test('a repair that only this device knows is told to nobody until it is sent', () => {
+test('a repair that only this device knows is not reported until it is sent', () => {
   const { store } = page();
   const command = { type: 'repair.create', id: 'c', repairId: id, at: '', survey: view.survey };
   const by = { id: IDA.id, name: IDA.name };
@@ -117,7 +117,7 @@ test('a repair that only this device knows is told to nobody until it is sent', 
   expect(open()).toEqual([]);
 });
 
-test('one that was refused is asked for again after a while; one that is only lost comes back by itself', () => {
+test('a rejected connection is tried again later; a lost one reconnects by itself', () => {
   page();
   const [source] = open();
   act(() => source?.onerror());
@@ -131,7 +131,7 @@ test('one that was refused is asked for again after a while; one that is only lo
   expect(open()).toHaveLength(1);
 });
 
-test('others are shown once each by their initials, and in words at the step where they are', async () => {
+test('others are shown once each by initials, and in words at their step', async () => {
   const store = freshStore();
   await act(
     async () => void store.dispatch(api.util.upsertQueryData('me', undefined, IDA) as never),

@@ -45,7 +45,7 @@ async function scan(found: Scanned | null) {
   });
 }
 
-test('a lot of this material is picked from the shelf, with the day that it is good to; one past it is said', async () => {
+test('a lot is picked from the shelf with its expiry date; an expired one is reported', async () => {
   await show([lotOf('L7', day(200)), lotOf('L3', day(-2)), lotOf('X1', day(9), 'R-210')]);
   expect(screen.queryByTestId('lot-of-X1')).toBeNull();
   fireEvent.press(screen.getByTestId('lot-of-L7'));
@@ -58,13 +58,13 @@ test('a lot of this material is picked from the shelf, with the day that it is g
   expect(screen.queryByTestId('lot-over')).toBeNull();
 });
 
-test('it is good on its last day, and no longer', async () => {
+test('a lot is good on its last day, and not later', async () => {
   await show([lotOf('L1', day(0)), lotOf('L0', day(-2))]);
   fireEvent.press(screen.getByTestId('lot-of-L1'));
   expect(screen.getByTestId('lot-good')).toBeTruthy();
 });
 
-test('a code is scanned: its lot, its day; the second pack beside the first, the same one once', async () => {
+test('a code is scanned for lot and date; the second pack is added, the same one only once', async () => {
   await show([]);
   await scan({ text: '(17)200131(10)A-1' });
   await waitFor(() => expect(box()).toBe('A-1'));
@@ -75,7 +75,7 @@ test('a code is scanned: its lot, its day; the second pack beside the first, the
   expect(box()).toBe('A-1 / B-2');
 });
 
-test('what cannot be scanned is said, and nothing that was typed is lost', async () => {
+test('an unreadable code is reported, and nothing typed is lost', async () => {
   await show([]);
   fireEvent.changeText(screen.getByTestId('lot'), 'T-5');
   await scan({ error: 'No code was found in it.' });
@@ -86,7 +86,7 @@ test('what cannot be scanned is said, and nothing that was typed is lost', async
   expect(box()).toBe('T-5');
 });
 
-test('where there is a camera it is looked through: what it finds is taken as a picture’s is, and then it closes', async () => {
+test('with a camera the viewfinder opens; what it finds is used, and it closes', async () => {
   jest.mocked(hasCamera).mockResolvedValue(true);
   jest.mocked(scanCode).mockClear();
   await show([]);

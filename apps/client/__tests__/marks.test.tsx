@@ -18,13 +18,13 @@ const drawn = (kind: MarkKind, first: Spot, ...rest: Spot[]): Mark =>
 const at = (x: number, y: number): Spot => ({ x, y });
 const SQUARE = [at(0.2, 0.2), at(0.6, 0.2), at(0.6, 0.6), at(0.2, 0.6)] as const;
 
-test('a line and an arrow go from where the finger came down to where it is; an outline keeps its way', () => {
+test('a line and an arrow go from the first to the last point; an outline follows the finger', () => {
   for (const kind of ['line', 'arrow'] as const)
     expect(drawn(kind, ...SQUARE).spots).toEqual([SQUARE[0], SQUARE[3]]);
   expect(drawn('outline', ...SQUARE).spots).toEqual(SQUARE);
 });
 
-test('a tap is no mark, nor an outline without an inside; a trembling finger adds nothing', () => {
+test('a tap is not a mark, nor is an outline without area; trembling adds nothing', () => {
   for (const kind of MARK_KINDS) {
     expect(isMark(drawn(kind, at(0.5, 0.5)))).toBe(false);
     expect(isMark(drawn(kind, at(0.5, 0.5), at(0.505, 0.5)))).toBe(false);
@@ -36,13 +36,13 @@ test('a tap is no mark, nor an outline without an inside; a trembling finger add
   expect(trembling.spots).toHaveLength(1);
 });
 
-test('nothing is drawn outside of the picture', () => {
+test('nothing is drawn outside the picture', () => {
   for (const kind of MARK_KINDS)
     for (const { x, y } of drawn(kind, at(-0.4, 0.5), at(1.7, 2), at(0.5, -3)).spots)
       expect([x, y].every((v) => v >= 0 && v <= 1)).toBe(true);
 });
 
-test('an outline is closed, an arrow has its head at its point, both wings as long and as far apart', () => {
+test('an outline is closed; an arrow has a symmetric head at its point', () => {
   const [ring = []] = strokesOf(drawn('outline', ...SQUARE), 200, 100);
   expect(ring[0]).toEqual(ring.at(-1));
   expect(ring).toHaveLength(5);
@@ -59,7 +59,7 @@ test('an outline is closed, an arrow has its head at its point, both wings as lo
 type Point = readonly [number, number];
 const far = (p: Point, q: Point): number => Math.hypot(p[0] - q[0], p[1] - q[1]);
 
-test('what is seen on the screen is what is kept: twice the size is twice of everything', () => {
+test('the saved picture equals the screen: twice the size, twice everything', () => {
   for (const kind of MARK_KINDS) {
     const mark = drawn(kind, ...SQUARE);
     const twice = (list: readonly (readonly Point[])[]) =>
@@ -76,7 +76,7 @@ test('what is seen on the screen is what is kept: twice the size is twice of eve
   expect(markStyle(1280, 960).line).toBeCloseTo(2 * markStyle(640, 480).line, 6);
 });
 
-test('the label of a line is at its middle, of an outline at its top', () => {
+test("a line's label is at its middle, an outline's at its top", () => {
   expect(labelAt(drawn('line', at(0.2, 0.2), at(0.6, 0.4)), 100, 100)).toEqual([
     expect.closeTo(40),
     expect.closeTo(30),
@@ -87,7 +87,7 @@ test('the label of a line is at its middle, of an outline at its top', () => {
   ]);
 });
 
-test('strokes are one path, each begun again', () => {
+test('strokes form one path, each with its own start', () => {
   expect(
     pathOf([
       [

@@ -24,7 +24,7 @@ const dearer = {
 };
 const rushed = { ...survey, site: { ...survey.site, tools: 'power' as const } };
 
-test('two systems stand beside each other with what they score; one alone is no comparison', () => {
+test('two systems stand side by side with their scores; one alone is not compared', () => {
   const ranked = rank(matchAll(survey, [card, dearer], site), 'lasting');
   const dropped: string[] = [];
   show(<Compare chosen={ranked} onDrop={(code) => dropped.push(code)} />);
@@ -40,7 +40,7 @@ test('two systems stand beside each other with what they score; one alone is no 
   expect(screen.queryByTestId('compare')).toBeNull();
 });
 
-test('what would change it is said with its change, tried by one touch, and undone', () => {
+test('a what-if shows its change, is tried by one touch, and undone', () => {
   const ranked = rank(matchAll(rushed, [card], site), 'lasting');
   const found = whatWouldChange(rushed, ranked, site);
   expect(found.map((w) => w.changes.map((c) => c.path))).toEqual([['site.tools']]);
@@ -57,7 +57,7 @@ test('what would change it is said with its change, tried by one touch, and undo
   expect(undone).toBe(1);
 });
 
-test('weights are moved, kept as the person’s own, and given back', () => {
+test('weights are moved, stored as the person’s own, and reset', () => {
   const store = show(<CriteriaWeights intent="lasting" />);
   fireEvent.press(screen.getByText('Ranking weights'));
   fireEvent.press(screen.getByTestId('weight-life-more'));
@@ -67,7 +67,7 @@ test('weights are moved, kept as the person’s own, and given back', () => {
   expect(store.getState().settings.weights.lasting).toBeUndefined();
 });
 
-test('where practitioners differ the usual way is marked, and another can be chosen', () => {
+test('where practitioners differ the usual answer is marked, and another can be chosen', () => {
   let chosen = {};
   show(<SchoolChoices family="F2" card={card} chosen={{}} onChoose={(next) => (chosen = next)} />);
   fireEvent.press(screen.getByText('Where practitioners differ'));
@@ -76,7 +76,7 @@ test('where practitioners differ the usual way is marked, and another can be cho
   expect(chosen).toEqual({ proud: 'strike' });
 });
 
-test('the kinds of repair usual on an asset come first, the others behind one touch', () => {
+test('the kinds of repair usual for an asset come first, the others on touch', () => {
   const picked: string[] = [];
   show(<FamilyPicker kind="pipe" value="F4" onPick={(f) => picked.push(f)} />);
   expect(screen.getByTestId('family-F5')).toBeTruthy();

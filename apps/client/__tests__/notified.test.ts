@@ -32,7 +32,7 @@ async function touched(pages: { messages: unknown[]; focused: number }[]) {
   return { opened, closed };
 }
 
-test('a page that is open goes there and comes to the front; nothing is loaded again', async () => {
+test('an open page goes to the address and to the front without reloading', async () => {
   const page = { messages: [] as unknown[], focused: 0 };
   expect(await touched([page])).toEqual({ opened: [], closed: 1 });
   expect(JSON.stringify(page)).toBe(
@@ -40,6 +40,6 @@ test('a page that is open goes there and comes to the front; nothing is loaded a
   );
 });
 
-test('where none is open, one opens there', async () => {
+test('without an open page, a new one opens at the address', async () => {
   expect(await touched([])).toEqual({ opened: ['/repair/1/run'], closed: 1 });
 });

@@ -6,7 +6,7 @@ import { useGateTime } from '@/features/stations/useGateTime';
 import { met, planOf, viewOf } from '../../../packages/contract/test/view';
 import { freshStore } from './opened';
 
-test('what was just recorded has happened: the moment is looked at again with each record, else now and then', () => {
+test('a new record is never in the future: the time is read again at each record, otherwise at intervals', () => {
   jest.useFakeTimers();
   const begun = Date.now();
   const fresh = viewOf(planOf());

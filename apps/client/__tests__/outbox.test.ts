@@ -31,7 +31,7 @@ test('a command waits once, however often it is queued, until it is sent', () =>
   expect(outboxReducer(state, sent({ id: '1' })).queue).toEqual([]);
 });
 
-test('what is refused stays with its reason; sent again it carries the version seen', () => {
+test('a rejected command stays with its reason; sent again it carries the present version', () => {
   let state = outboxReducer(
     outboxReducer(initialOutbox, queued(by(save))),
     refused({ id: '1', problem, current: null }),
@@ -42,7 +42,7 @@ test('what is refused stays with its reason; sent again it carries the version s
   expect(outboxReducer(state, thrownAway('1')).queue).toEqual([]);
 });
 
-test('what the server kept with an earlier plan is said until it is read, each repair for itself', () => {
+test('a record kept with an earlier plan is reported until it is read, per repair', () => {
   const of = (id: string, repairId: string) =>
     keptElsewhere({ id, repairId, type: 'check.set', plan: 1 });
   let state = [of('1', 'r'), of('2', 'r'), of('3', 'q')].reduce(outboxReducer, initialOutbox);
@@ -51,7 +51,7 @@ test('what the server kept with an earlier plan is said until it is read, each r
   expect(state.kept.map((k) => k.id)).toEqual(['3']);
 });
 
-test('an answer is for the command it names alone; one that has gone in between changes nothing', () => {
+test('an acknowledgement affects only its command; one that was removed changes nothing', () => {
   const tick: Command = {
     ...{ id: '2', repairId: 'r', at: save.at, type: 'check.set', stepId: 'isolate' },
     ...{ batchNo: null, done: true, note: '' },

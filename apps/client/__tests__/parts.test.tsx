@@ -40,7 +40,7 @@ const figure: Figure = {
   paths: ['damages.0.depthMm'],
 };
 
-test('a touched figure shows its sum, its source and what would change it', () => {
+test('a touched figure shows its working, its source and what would change it', () => {
   show(
     <>
       <FigureText figure={figure} label="to mix" />
@@ -55,7 +55,7 @@ test('a touched figure shows its sum, its source and what would change it', () =
   expect(screen.queryByText('320 + 61.2')).toBeNull();
 });
 
-test('a number field steps by its step, keeps what is typed, and tells what is wrong', () => {
+test('a number field steps, keeps what is typed, and shows errors', () => {
   const field = familyOf('F2').shapes[0]?.fields.depthMm as QuantityField;
   function Held() {
     const [text, setText] = useState('11');
@@ -77,7 +77,7 @@ test('a number field steps by its step, keeps what is typed, and tells what is w
   expect(screen.getByText('Type a number in mm.')).toBeTruthy();
 });
 
-test('a closed action cannot be pressed and says so', () => {
+test('a disabled action cannot be pressed and says why', () => {
   const press = jest.fn();
   show(<PrimaryButton label="Start batch 2" disabled onPress={press} />);
   fireEvent.press(screen.getByLabelText('Start batch 2'));
@@ -99,14 +99,14 @@ test.each([
   expect(screen.getByText('62 °C')).toBeTruthy();
 });
 
-test('the side of a limit where a figure must not be is right of a most and left of a least', () => {
+test('the forbidden side is right of an upper limit and left of a lower one', () => {
   const [most, least] = (['max', 'min'] as const).map((sense) => forbiddenSide(sense));
   expect(most?.from).toBeGreaterThan(0);
   expect(least).toMatchObject({ from: 0 });
   expect(least?.to).toBeLessThan(most?.to ?? 0);
 });
 
-describe('the ruler of stations', () => {
+describe('the station scale', () => {
   const notch = (station: string, no: number) =>
     screen.queryByTestId(`notch-${station}-${no}`, { includeHiddenElements: true });
   const scale = (rounds: readonly boolean[]) => (
@@ -124,7 +124,7 @@ describe('the ruler of stations', () => {
       for (const no of [1, 2, 3]) expect(notch(station, no)).toBeTruthy();
     expect(notch('prep', 1)).toBeNull();
   });
-  test('has none where there is one round', () => {
+  test('has none with a single round', () => {
     show(scale([true]));
     expect(notch('mix', 1)).toBeNull();
   });
@@ -162,7 +162,7 @@ describe('a table', () => {
     );
   const order = () => screen.getAllByTestId(/^row-/).map((r) => String(r.props.testID).slice(4));
 
-  test('stands as it is given, sorts by a column, and turns round at a second touch', () => {
+  test('shows the given order, sorts by a column, and reverses on the second touch', () => {
     table();
     expect(order()).toEqual(['a', 'b', 'c']);
     fireEvent.press(screen.getByTestId('sort-hours'));
@@ -174,7 +174,7 @@ describe('a table', () => {
     expect(order()).toEqual(['c', 'b', 'a']);
   });
 
-  test('leaves the order to who gives the rows, and a column without an order has no button', () => {
+  test('leaves sorting to its caller if told so; a column without an order has no button', () => {
     const asked: unknown[] = [];
     table({
       columns: [
@@ -193,7 +193,7 @@ describe('a table', () => {
     expect(screen.queryByTestId('sort-next')).toBeNull();
   });
 
-  test('opens the row that is touched, and copies out as it is sorted', async () => {
+  test('opens the touched row, and copies its rows as sorted', async () => {
     const copied: string[] = [];
     clipboard(async (text) => void copied.push(text));
     table();
@@ -205,7 +205,7 @@ describe('a table', () => {
     expect(copied).toEqual(['Name\tHours\nPump 9\t4 h\nPump 10\t30 h\nBelt\t100 h']);
   });
 
-  test('gives the text to be taken by hand where the clipboard is closed', async () => {
+  test('shows the text to copy by hand where the clipboard is not allowed', async () => {
     clipboard(() => Promise.reject(new Error('closed')));
     table();
     fireEvent.press(screen.getByTestId('table-copy'));
@@ -213,7 +213,7 @@ describe('a table', () => {
   });
 });
 
-test('two surveys are distinguished field by field, in the words of the form', () => {
+test('two surveys are compared field by field, in the words of the form', () => {
   const yours = { ...survey, readings: { ...survey.readings, surfaceC: 25 } };
   expect(surveyChanges(survey, yours)).toEqual([
     { path: 'readings.surfaceC', name: 'Surface', theirs: '20', yours: '25' },
@@ -225,7 +225,7 @@ test.each([
   ['Try', 'Try it at 20 °C', 'Try it at 20 °C'],
   ['Discard one', 'lot L-7', 'Discard one: lot L-7'],
 ])(
-  'a button that says “%s” is called by that first, and then by which it is',
+  'the accessible name of a “%s” button begins with that, then says which one',
   (label, hint, name) => {
     const presses: string[] = [];
     show(<SecondaryButton label={label} hint={hint} onPress={() => presses.push(name)} />);
@@ -234,7 +234,7 @@ test.each([
   },
 );
 
-test('a drawing carries the hatches that it fills with, each by the name that its fill goes by, and no other', () => {
+test('a drawing defines exactly the hatches that it uses', () => {
   const c = colours.light;
   const { UNSAFE_root } = show(<Hatches id="d" c={c} of={['bronze', 'wet', 'set']} />);
   const ids = UNSAFE_root.findAll((node) => typeof node.props.patternUnits === 'string').map(

@@ -50,7 +50,7 @@ async function reloaded(): Promise<AppStore> {
   return again;
 }
 
-test('everything that is typed or chosen is there after a reload, as it was', async () => {
+test('everything typed or chosen is restored after a reload', async () => {
   store.dispatch(draftPut({ key: 'new', draft }));
   store.dispatch(textTyped({ key: 'aG', text: '120' }));
   store.dispatch(themeChosen('night'));
@@ -67,7 +67,7 @@ test('everything that is typed or chosen is there after a reload, as it was', as
   expect(again.getState().settings.theme).toBe('night');
 });
 
-test('what is pinned stays pinned, and its answers stay whatever their age; what is let go does not', async () => {
+test('pinned repairs stay pinned, and their answers stay at any age; others do not', async () => {
   const { id } = command;
   store.dispatch(pinned({ id, on: true }));
   store.dispatch(pinned({ id: 'let-go', on: true }));
@@ -77,7 +77,7 @@ test('what is pinned stays pinned, and its answers stay whatever their age; what
   expect(keys.filter((key) => pruned.stays?.(key))).toEqual([keys[0]]);
 });
 
-test('what was dropped stays dropped after a reload', async () => {
+test('what was removed stays removed after a reload', async () => {
   store.dispatch(draftPut({ key: 'new', draft }));
   store.dispatch(textTyped({ key: 'aG', text: '120' }));
   store.dispatch(weightMoved({ intent: 'lasting', weights: { year: 1 } }));
@@ -91,7 +91,7 @@ test('what was dropped stays dropped after a reload', async () => {
   ]);
 });
 
-test('other units rewrite what is typed, and that is kept too', async () => {
+test('a change of units rewrites typed values, and that is stored', async () => {
   store.dispatch(toolTyped({ tool: 'dew-point', typed: { airC: '21' } as never }));
   store.dispatch(draftPut({ key: 'new', draft }));
   await settle();
@@ -102,12 +102,12 @@ test('other units rewrite what is typed, and that is kept too', async () => {
   expect(again.tools.typed['dew-point']).not.toEqual({ airC: '21' });
 });
 
-test('a device where nothing was kept begins with the usual', async () => {
+test('a new device starts with the defaults', async () => {
   const fresh = await reloaded();
   for (const key of KEPT) expect(fresh.getState()[key]).toEqual(makeStore().getState()[key]);
 });
 
-test('what an earlier version kept whole is taken apart once, and nothing of it is lost', async () => {
+test('what an earlier version stored whole is split once, without loss', async () => {
   const second = { ...command, id: `${command.id.slice(0, -1)}1` };
   const waits = (of: Command) => ({ command: of, refused: null, current: null });
   entries.set('outbox', { queue: [waits(second), waits(command)], kept: [] });
@@ -127,13 +127,13 @@ test('what an earlier version kept whole is taken apart once, and nothing of it 
   expect((await reloaded()).getState().outbox).toEqual(old.outbox);
 });
 
-test('what is only open on the screen is not kept, and reading back writes nothing', async () => {
+test('state of the screen only is not stored, and restoring writes nothing', async () => {
   store.dispatch(workingShown(null));
   await reloaded();
   expect([...entries.keys()]).toEqual([]);
 });
 
-test('two tabs write beside one another: neither takes away what the other typed', async () => {
+test('two tabs write in parallel without overwriting each other', async () => {
   const other = makeStore();
   store.dispatch(draftPut({ key: 'new', draft }));
   other.dispatch(draftPut({ key: 'r1', draft }));
@@ -147,7 +147,7 @@ test('two tabs write beside one another: neither takes away what the other typed
   expect(again.outbox.queue.map((w) => w.id).sort()).toEqual([command.id, 'other'].sort());
 });
 
-test('what another tab tells is applied to this one, and is not written a second time', async () => {
+test('what another tab sends is applied here and not written again', async () => {
   store.dispatch(draftPut({ key: 'mine', draft }));
   await settle();
   entries.clear();
@@ -174,7 +174,7 @@ test('what another tab tells is applied to this one, and is not written a second
   expect(entries.size).toBe(0);
 });
 
-test('whatever is done in whatever order, the device keeps exactly what is on the screen', () => {
+test("after any sequence of actions, the device stores exactly the screen's state", () => {
   const keys = ['new', 'r1', 'r/2'];
   const commands = fc.oneof(
     fc.constantFrom(...keys).map((key) => draftPut({ key, draft })),

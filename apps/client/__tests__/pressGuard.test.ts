@@ -18,7 +18,7 @@ test.each([
   expect(isSlip(first, touch)).toBe(slip);
 });
 
-test('the first touch is never a slip, and one far away or late never is', () => {
+test('the first touch is never a slip, nor is one far away or late', () => {
   const touch = fc.record({ atMs: fc.nat(), x: fc.nat(2000), y: fc.nat(2000) });
   fc.assert(
     fc.property(touch, touch, (a, b) => {

@@ -45,7 +45,7 @@ const step = (id: string): Step => {
   return found;
 };
 
-test('what is current is ticked by the one press, and a viewer presses nothing', () => {
+test('the current task is ticked by the one button; a viewer has none', () => {
   const ida = sheet(viewOf(plan));
   expect(ida.shown()).toMatchObject({ task: { id: 'isolate' }, name: 'Isolate and make safe' });
   expect(ida.shown().press).toMatchObject({
@@ -70,7 +70,7 @@ const tickedBy = (byId: string): RepairView => ({
   ],
 });
 
-test('what somebody else does in between stays shown until this person goes on; what they do themselves does not', () => {
+test("another person's work stays shown until this person goes on; their own does not", () => {
   const theirs = sheet(viewOf(plan));
   theirs.becomes(tickedBy('tomas'));
   expect(theirs.shown()).toMatchObject({ task: { id: 'isolate' } });
@@ -82,14 +82,14 @@ test('what somebody else does in between stays shown until this person goes on; 
   expect(own.shown().task.id).not.toBe('isolate');
 });
 
-test('who has looked elsewhere stays there, whatever somebody else does', () => {
+test('a person who looks at another task stays there, whatever others do', () => {
   const looking = sheet(viewOf(plan), { look: 2 });
   const { id } = looking.shown().task;
   looking.becomes(tickedBy('tomas'));
   expect(looking.shown().task.id).toBe(id);
 });
 
-test('what lies ahead is looked at and leads back: it is not done out of its turn', () => {
+test('a later task can be read and leads back; it cannot be done early', () => {
   const ahead = sheet(viewOf(plan), { look: 2 });
   expect(ahead.shown().task.id).not.toBe('isolate');
   expect(ahead.shown().press.label).toBe('Back to: isolate and make safe');
@@ -98,7 +98,7 @@ test('what lies ahead is looked at and leads back: it is not done out of its tur
   expect(ahead.shown().task.id).toBe('isolate');
 });
 
-test('while something dries what follows may be done, and then the one after it is shown', () => {
+test('during a wait the next task can be done, and then the one after it is shown', () => {
   const body: Plan = {
     ...plan,
     steps: [
@@ -131,7 +131,7 @@ test('while something dries what follows may be done, and then the one after it 
   expect(drying.shown().task.id).toBe('template');
 });
 
-test('what a clock counts beside a step is begun by the one press, again and again, and then the step is done', () => {
+test('counts of a step are started by the one button, one after another, and then the step is done', () => {
   const body: Plan = {
     ...plan,
     steps: [
@@ -166,7 +166,7 @@ test('what a clock counts beside a step is begun by the one press, again and aga
   });
 });
 
-test('who counts by another clock goes on without it', () => {
+test('a person with another clock goes on without counting', () => {
   const timed = { label: m('Held'), minutes: 10, times: 1 };
   const body: Plan = { ...plan, steps: [{ ...step('isolate'), timed }], links: [], rounds: [] };
   const run = sheet(viewOf(body), { body });
@@ -176,7 +176,7 @@ test('who counts by another clock goes on without it', () => {
   expect(run.sent).toEqual([]);
 });
 
-test('a reading is recorded from its box; what is not a reading stays, with its limit', () => {
+test('a reading is recorded from its box; an invalid one stays, with its limit', () => {
   const open = met(viewOf(plan), ['prep'], AGO);
   const view = { ...open, readings: open.readings.filter((r) => r.stepId !== 'open-up') };
   const { shown, sent, store } = sheet(view);
@@ -193,7 +193,7 @@ test('a reading is recorded from its box; what is not a reading stays, with its 
   expect(shown().hold.typed('value')).toBe('');
 });
 
-test('a batch is weighed, mixed, ticked as its own, and emptied by its last touch', () => {
+test('a batch is weighed, mixed, ticked as its own, and placed by its last touch', () => {
   const ready = met(viewOf(plan), ['prep'], AGO);
   const laid = {
     ...ready,
@@ -261,7 +261,7 @@ test('a batch is weighed, mixed, ticked as its own, and emptied by its last touc
   ]);
 });
 
-test('a step is called with its batch, and not twice where it is called as its round is', () => {
+test("a step is named with its batch, and not twice where it has its round's name", () => {
   const [round] = plan.rounds.filter((r) => r.batches.length > 0);
   const place = plan.steps.find((s) => s.round === round?.id && s.name !== 'mix' && s.eachBatch);
   const [one] = round?.batches ?? [];

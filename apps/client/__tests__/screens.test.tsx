@@ -142,7 +142,7 @@ test.each([
 });
 
 test.each([...OF_REPAIR, 'bench', 'repairs', 'store', 'pack coverage'])(
-  '%s gives the server’s reason where that refuses, and a way to go on',
+  '%s shows the server’s reason when rejected, and a way to go on',
   async (name) => {
     await show(name, refuses);
     expect(shown()).toMatch(/Down for service/);
@@ -151,7 +151,7 @@ test.each([...OF_REPAIR, 'bench', 'repairs', 'store', 'pack coverage'])(
 );
 
 test.each([...OF_REPAIR, 'bench', 'repairs', 'store', 'pack coverage'])(
-  '%s says that there is no signal where the device has nothing kept',
+  '%s reports no signal where the device has nothing kept',
   async (name) => {
     await show(name, offline);
     expect(shown()).toMatch(/No signal/);
@@ -164,7 +164,7 @@ test.each(OF_DEVICE)('%s works without signal', async (name) => {
 });
 
 test.each([...OF_REPAIR, 'bench', 'repairs', 'store'])(
-  '%s opens without signal once it was seen',
+  '%s opens without signal once it was loaded',
   async (name) => {
     await show(name, serverWith([VIEW]));
     const seen = screen.getAllByRole('heading').length;

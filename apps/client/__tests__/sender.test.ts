@@ -124,7 +124,7 @@ afterEach(async () => {
   jest.useRealTimers();
 });
 
-test('once somebody has left, their session sends nothing more, though the server was not told yet', async () => {
+test('after a sign-out the session sends nothing more, even before the server knows', async () => {
   await signIn(IDA);
   store.dispatch(left(true));
   type(tick(ONE, 'hers'));
@@ -140,7 +140,7 @@ test('once somebody has left, their session sends nothing more, though the serve
   expect(far.took).toEqual(['his', 'hers']);
 });
 
-test('what was typed is sent in the order in which it was typed, one at a time', async () => {
+test('commands are sent in typing order, one at a time', async () => {
   let answer: (() => void) | null = null;
   far.next(() => new Promise((resolve) => (answer = () => resolve(json(ack(tick(ONE, 'first')))))));
   for (const note of ['first', 'second', 'third']) type(tick(ONE, note));
@@ -152,7 +152,7 @@ test('what was typed is sent in the order in which it was typed, one at a time',
   expect(outbox()).toEqual({ queue: [], kept: [] });
 });
 
-test('without signal it waits and tries again, in the same order, with the same id', async () => {
+test('without signal it waits and retries, in the same order with the same id', async () => {
   far.next(noSignal, noSignal);
   type(tick(ONE, 'first'));
   await rest();
@@ -165,7 +165,7 @@ test('without signal it waits and tries again, in the same order, with the same 
   expect(waitsFor()).toEqual([]);
 });
 
-test('it goes at once when signal returns, and when something new is typed', async () => {
+test('it sends at once when signal returns, and when something new is typed', async () => {
   far.next(noSignal, noSignal, noSignal);
   type(tick(ONE, 'first'));
   await rest();
@@ -179,13 +179,13 @@ test('it goes at once when signal returns, and when something new is typed', asy
   expect(far.took).toEqual(['first', 'second']);
 });
 
-test('waits grow twofold to a minute, and devices that lost signal together come back apart', () => {
+test('waits double up to a minute, and devices that lost signal together return at different times', () => {
   const middle = [1, 2, 3, 4, 5, 6, 20].map((n) => waitAfter(n, 0.5));
   expect(middle).toEqual([2000, 4000, 8000, 16_000, 32_000, 60_000, 60_000]);
   expect([waitAfter(1, 0), waitAfter(1, 0.999)].map(Math.round)).toEqual([1000, 2998]);
 });
 
-test('an answer that is lost after it was taken is asked for again: the command stays over the view until then', async () => {
+test('after a lost answer the repair is fetched: the command stays applied until then', async () => {
   far.unread.push(noSignal);
   type(tick(ONE, 'first'));
   await rest();
@@ -194,7 +194,7 @@ test('an answer that is lost after it was taken is asked for again: the command 
   expect([far.took, waitsFor()]).toEqual([['first', 'first'], []]);
 });
 
-test('a 429 is no refusal: it stays in its place and goes again later', async () => {
+test('a 429 is not a rejection: the command keeps its place and is sent later', async () => {
   far.next(refusal(429));
   type(tick(ONE, 'first'));
   type(tick(TWO, 'other'));
@@ -205,7 +205,7 @@ test('a 429 is no refusal: it stays in its place and goes again later', async ()
 });
 
 test.each([500, 503])(
-  'what the server fails to take with %i rests and blocks nothing else; after six times it is set aside',
+  'a command that the server fails to process (%i) rests and blocks nothing else; after six times it is set aside',
   async (status) => {
     far.next(refusal(status));
     type(tick(ONE, 'first'));
@@ -231,7 +231,7 @@ test.each([500, 503])(
 );
 
 test.each([401, 412])(
-  'a %i stops everything until it is known who is signed in, and then it goes on',
+  'a %i stops sending until it is known who is signed in, and then it goes on',
   async (status) => {
     far.next(refusal(status));
     type(tick(ONE, 'first'));
@@ -243,7 +243,7 @@ test.each([401, 412])(
   },
 );
 
-test('each is sent as who typed it, and as nobody else: another’s waits until they sign in', async () => {
+test('each command is sent as its author; another person’s waits until they sign in', async () => {
   await signIn(TOMAS);
   type(tick(ONE, 'of Ida'), IDA);
   type(tick(ONE, 'of Tomas after it'), TOMAS);
@@ -258,7 +258,7 @@ test('each is sent as who typed it, and as nobody else: another’s waits until 
 });
 
 test.each([403, 404, 409, 422])(
-  'an answer of %i stands with its reason, and holds back its own repair alone',
+  'a rejection of %i stays with its reason, and holds back only its own repair',
   async (status) => {
     far.next(refusal(status));
     const first = tick(ONE, 'first');
@@ -283,7 +283,7 @@ const conflict = (version: number) => async () =>
     409,
   );
 
-test('a conflict keeps what the server has now; sent again it carries that version', async () => {
+test("a conflict keeps the server's state; sent again the command carries that version", async () => {
   far.next(conflict(7));
   type(move('90'));
   await rest();
@@ -294,7 +294,7 @@ test('a conflict keeps what the server has now; sent again it carries that versi
   expect(far.sent.map((c) => 'expect' in c && c.expect)).toEqual([1, 7]);
 });
 
-test('edits made one after another follow each other’s versions, set when they are sent', async () => {
+test('consecutive edits follow each other’s versions, set when they are sent', async () => {
   type(move('91'));
   type(tick(ONE, 'between'));
   type(move('92'));
@@ -302,7 +302,7 @@ test('edits made one after another follow each other’s versions, set when they
   expect(far.sent.map((c) => 'expect' in c && c.expect)).toEqual([1, false, 2]);
 });
 
-test('an edit that is given up does not spoil the next: that follows what was looked at', async () => {
+test('a removed edit does not break the next: that expects the version that was looked at', async () => {
   far.next(conflict(7));
   type(move('93'));
   type(move('94'));
@@ -320,7 +320,7 @@ test('an edit that is given up does not spoil the next: that follows what was lo
   expect(far.sent.slice(2).map((c) => 'expect' in c && c.expect)).toEqual([4, 4]);
 });
 
-test('what the server kept with an earlier plan is told, by the number of that plan', async () => {
+test("a record kept with an earlier plan is reported with that plan's number", async () => {
   const late = tick(ONE, 'late');
   far.next(async () => json(ack(late, 2)));
   type(late);
@@ -330,7 +330,7 @@ test('what the server kept with an earlier plan is told, by the number of that p
   ]);
 });
 
-test('what is queued is on the device at once, leaves it when it is sent, and goes on after a restart', async () => {
+test('the outbox is on the device at once, empties when sent, and goes on after a restart', async () => {
   far.next(noSignal);
   const kept = () => [...entries.keys()].filter((key) => key.startsWith('outbox/queue/'));
   const first = tick(ONE, 'first');
@@ -344,7 +344,7 @@ test('what is queued is on the device at once, leaves it when it is sent, and go
 
 const HOUR = 3_600_000;
 test.each([2 * HOUR, -3 * HOUR])(
-  'a clock that runs %i ms ahead is noticed, and what was typed carries the right moment',
+  'a clock %i ms ahead is detected, and typed commands get the correct time',
   async (ahead) => {
     const at = (ms: number) => new Date(ms).toISOString();
     const typed = Date.now();
@@ -366,7 +366,7 @@ test.each([2 * HOUR, -3 * HOUR])(
   },
 );
 
-test('a moment that is refused is not offered for throwing away where the clock was wrong: it goes again, right', async () => {
+test('a time rejected because of a wrong clock is corrected and sent again', async () => {
   far.clock = () => Date.now() - 2 * HOUR;
   const issues = [{ path: 'at', message: 'must not be later than now' }];
   far.next(async () =>
@@ -377,7 +377,7 @@ test('a moment that is refused is not offered for throwing away where the clock 
   expect([far.took, outbox().queue]).toEqual([['first'], []]);
 });
 
-test('moves of the shelf and changes of cards go the same way, each in its own order', async () => {
+test('stock moves and card imports are sent the same way, each in order', async () => {
   const at = '2026-11-24T08:00:00Z';
   const stock = { id: `${R}81`, at, cardCode: 'K', packId: 'p', lot: 'L', delta: -1 } as const;
   far.unread.push(noSignal);

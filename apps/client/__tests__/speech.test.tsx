@@ -47,13 +47,13 @@ function screenOf(on: boolean, text: string, news: News | null = null) {
   );
 }
 
-test('nothing is read unless somebody switched that on', () => {
+test('nothing is read aloud unless switched on', () => {
   const { result, rerender } = screenOf(false, 'Clean the wall.');
   rerender({ text: 'Abrade it.', news: { id: '1', text: 'It passes.' } });
   expect([saying, hushed, result.current]).toEqual([[], 0, null]);
 });
 
-test('a step is read once, the next one in its place, and again on demand', () => {
+test('a step is read once, the next replaces it, and it repeats on demand', () => {
   const { result, rerender, unmount } = screenOf(true, 'Clean the wall.');
   expect(saying).toEqual(['Clean the wall.']);
   rerender({ text: 'Clean the wall.', news: null });
@@ -66,7 +66,7 @@ test('a step is read once, the next one in its place, and again on demand', () =
   expect(saying).toEqual([]);
 });
 
-test('a verdict is read before the step that it leads to, and alone where it leads nowhere', () => {
+test('a verdict is read before the next step, or alone', () => {
   const found = { id: '1', text: 'It was dry.' };
   const { rerender } = screenOf(true, 'Measure.', found);
   expect(saying).toEqual(['Measure.']);
@@ -76,7 +76,7 @@ test('a verdict is read before the step that it leads to, and alone where it lea
   expect(saying).toEqual(['Dry. Mix.']);
 });
 
-test('what follows is said after what is being said, and nothing is no reason to fall silent', () => {
+test('later texts wait for the present one, and an empty one does not silence it', () => {
   speak('First.');
   speak('Second.');
   expect(saying).toEqual(['First.', 'Second.']);
@@ -86,7 +86,7 @@ test('what follows is said after what is being said, and nothing is no reason to
   expect(saying).toEqual(['Stop.']);
 });
 
-test('a platform without a voice is told so and breaks nothing', () => {
+test('a platform without a voice is reported and breaks nothing', () => {
   Object.assign(globalThis, { speechSynthesis: undefined });
   expect(canSpeak()).toBe(false);
   speak('Nobody hears.');

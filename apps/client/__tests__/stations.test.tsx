@@ -38,7 +38,7 @@ function opened(view: RepairView, canWrite = true) {
 
 beforeEach(() => mockNavigate.mockClear());
 
-test('a step is ticked once, and a viewer cannot', () => {
+test('a step is ticked once; a viewer cannot', () => {
   const { sent, props } = opened(fresh);
   show(<StepList station="prep" {...props} />);
   fireEvent.press(screen.getByTestId('check-isolate'));
@@ -54,7 +54,7 @@ test('a viewer sees the steps and sends nothing', () => {
   expect(sent).toEqual([]);
 });
 
-test('a reading with a unit of its own is recorded in millimetres; nonsense is told at the field', () => {
+test('a reading in another unit is recorded in millimetres; an invalid one shows its error', () => {
   const { sent, props } = opened(fresh);
   show(<StepList station="prep" {...props} />);
   fireEvent.changeText(screen.getByTestId('reading-open-up'), 'deep');
@@ -67,7 +67,7 @@ test('a reading with a unit of its own is recorded in millimetres; nonsense is t
   ]);
 });
 
-test('the gate asks for three readings inside their ranges before it judges', () => {
+test('the gate needs three valid readings before it judges', () => {
   const { sent, props } = opened(fresh);
   show(<StepList station="prep" {...props} />);
   fireEvent.changeText(screen.getByTestId('gate-airC'), '20');
@@ -83,7 +83,7 @@ test('the gate asks for three readings inside their ranges before it judges', ()
   ]);
 });
 
-test('moving on names what is still to do, and goes when nothing is', () => {
+test('the button to the next station names what is open, and goes when nothing is', () => {
   const held = opened(fresh);
   show(<MoveOn {...held.props} next="mix" />);
   expect(screen.getByText(/^Run, \d+ to do: isolate and make safe$/)).toBeTruthy();
@@ -97,7 +97,7 @@ test('moving on names what is still to do, and goes when nothing is', () => {
   expect(mockNavigate).toHaveBeenCalledWith(`/repair/${fresh.id}/mix`);
 });
 
-test('a batch starts on ratio only, and says what to add when it is not', () => {
+test('a batch starts only on ratio, and shows what to add otherwise', () => {
   // Half an hour ago: the waits are over, and the gate reading is not yet too old.
   const { sent, props } = opened(
     met(fresh, ['prep', 'mix'], new Date(Date.now() - 1_800_000).toISOString()),
@@ -121,7 +121,7 @@ test('a batch starts on ratio only, and says what to add when it is not', () => 
   expect(sent).toEqual([{ type: 'mix.start', batchNo: 1, aG: 322, bG: 40, lot: '' }]);
 });
 
-test('which scale sent the weights is recorded with the batch; typed over, none is', () => {
+test('the scale of the weights is recorded with the batch; typed weights have none', () => {
   const { sent, props } = opened(
     met(fresh, ['prep', 'mix'], new Date(Date.now() - 1_800_000).toISOString()),
   );
@@ -178,7 +178,7 @@ test('a card shows what decides, its condition, and the change to try', () => {
   expect(judge(survey, card, site).verdict).toBe('fits');
 });
 
-test('what the server refused shows both states and is thrown away by name only', () => {
+test('a rejected command shows both states and is only deleted by its author', () => {
   const theirs = { ...fresh, survey: { ...survey, window: { ...survey.window, downMin: 2400 } } };
   const command: Command = {
     id: '1',
@@ -203,7 +203,7 @@ test('what the server refused shows both states and is thrown away by name only'
   expect(screen.getByLabelText('Delete the survey')).toBeTruthy();
 });
 
-test('coats are planned, wet, curing and set as the clock runs', () => {
+test('coats are planned, wet, curing and set as time passes', () => {
   const start = Date.parse('2026-11-24T10:00:00Z');
   const mix = {
     id: 'm',
@@ -228,7 +228,7 @@ test('coats are planned, wet, curing and set as the clock runs', () => {
   ]);
 });
 
-test('the strip, the section and the scale can be read without eyes', () => {
+test('strip, section and scale have text for screen readers', () => {
   const start = Date.parse('2026-11-24T10:00:00Z');
   const summary = planSummaryOf(plan);
   const [round] = summary.rounds;

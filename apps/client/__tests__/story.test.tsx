@@ -25,12 +25,12 @@ const show = (view: RepairView) =>
   );
 const toggle = (label: RegExp) => fireEvent.press(screen.getByRole('button', { name: label }));
 
-test('nothing stands where nothing is recorded', () => {
+test('without records the story is empty', () => {
   show(fresh);
   expect(screen.queryByTestId('story')).toBeNull();
 });
 
-test('folded it counts its lines; opened it tells each, with its limit and who did it', () => {
+test('folded it counts its lines; open it shows each, with limit and person', () => {
   show(
     laid(tick('Lock 14.'), {
       ...{ type: 'reading.add', id: 'r', repairId: ID, at: AT, stepId: 'grade' },
@@ -45,7 +45,7 @@ test('folded it counts its lines; opened it tells each, with its limit and who d
   expect(screen.getByText(/^Stop\./, { exact: false })).toBeTruthy();
 });
 
-test('what was taken back, and what is of an earlier plan, says so', () => {
+test('undone ticks and earlier plans are marked', () => {
   const earlier = {
     ...{ id: 'e', plan: 1, by: 'Tomas', at: AT },
     ...{ title: m('Degrease'), say: null, limit: null, mark: null },
@@ -56,7 +56,7 @@ test('what was taken back, and what is of an earlier plan, says so', () => {
   expect(screen.getByText(/Tomas, plan 1$/)).toBeTruthy();
 });
 
-test('an approval by a typed name stands out as not verified', () => {
+test('an approval by a typed name is marked as not verified', () => {
   const values = { kind: 'approval', name: 'N. Body', reference: 'Q', account: null } as const;
   const reading = { id: 'a', stepId: 'isolate', values, passed: true, say: m('ok'), takenAt: AT };
   show({ ...fresh, readings: [{ ...reading, ...ida }] });
@@ -64,7 +64,7 @@ test('an approval by a typed name stands out as not verified', () => {
   expect(screen.getByText(/Not verified\./)).toBeTruthy();
 });
 
-test('its papers are a press away', () => {
+test('its papers are one press away', () => {
   show(laid(tick('Lock 14.')));
   toggle(/^The record/);
   fireEvent.press(screen.getByTestId('record-papers'));

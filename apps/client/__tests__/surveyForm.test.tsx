@@ -27,7 +27,7 @@ const show = (draft: SurveyDraft) =>
   );
 
 test.each(families().map((f) => [f.id, f.mostDamages] as const))(
-  '%s: the form takes as many damages as its family does, %i, and no more',
+  '%s: the form takes as many damages as its family, %i, and no more',
   (family, most) => {
     show(withDamages(family, most));
     expect(screen.queryByTestId('damage-add')).toBeNull();

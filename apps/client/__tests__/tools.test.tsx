@@ -49,7 +49,7 @@ function Form({ name, seen }: { name: string; seen: (typed: Typed) => void }) {
   return <Fields node={form} path={[]} typed={typed} onTyped={put} errors={errors} />;
 }
 
-test('rows are added as the last one was and taken away; what is wrong is said at its row', () => {
+test('rows are added as copies of the last and removed; an error is at its row', () => {
   let typed: Typed = {};
   show(<Form name="cure-time" seen={(t) => (typed = t)} />);
   fireEvent.press(screen.getByTestId('tool-points-add'));
@@ -60,7 +60,7 @@ test('rows are added as the last one was and taken away; what is wrong is said a
   expect(typed).toMatchObject({ points: { length: 3 } });
 });
 
-test('another shape asks for its own sizes; a flag is ticked', () => {
+test('another shape has its own sizes; a flag is ticked', () => {
   let typed: Typed = {};
   show(<Form name="belt-patch" seen={(t) => (typed = t)} />);
   expect(screen.queryByTestId('tool-hole.widthMm')).toBeNull();
@@ -71,7 +71,7 @@ test('another shape asks for its own sizes; a flag is ticked', () => {
 });
 
 test.each(calcs.map((c) => c.name))(
-  '%s shows its headline, the rest, and copies as text',
+  '%s shows its main result, the others, and copies as text',
   (name) => {
     const calc = calcOf(name);
     const answer = calc.run(calc.example);
@@ -83,24 +83,27 @@ test.each(calcs.map((c) => c.name))(
   },
 );
 
-test('a reason stands where there is no answer', () => {
+test('without an answer the reason is shown', () => {
   show(<ToolResult calc={calcOf('film')} answer={{ ok: false, why: 'No loss measured.' }} />);
   expect(screen.getByText('No loss measured.')).toBeTruthy();
 });
 
-test.each(Object.keys(pictures))('%s is drawn from its example and named for a reader', (name) => {
-  const calc = calcOf(name);
-  const Picture = pictures[name];
-  if (!Picture) throw new Error(name);
-  show(
-    <Picture
-      input={calc.input.parse(calc.example)}
-      answer={asPlainData(calc.run(calc.example))}
-      width={358}
-    />,
-  );
-  expect(screen.getAllByLabelText(/.{4,}/).length).toBeGreaterThan(0);
-});
+test.each(Object.keys(pictures))(
+  '%s is drawn from its example and named for screen readers',
+  (name) => {
+    const calc = calcOf(name);
+    const Picture = pictures[name];
+    if (!Picture) throw new Error(name);
+    show(
+      <Picture
+        input={calc.input.parse(calc.example)}
+        answer={asPlainData(calc.run(calc.example))}
+        width={358}
+      />,
+    );
+    expect(screen.getAllByLabelText(/.{4,}/).length).toBeGreaterThan(0);
+  },
+);
 
 function Answer({ name, input }: { name: string; input: unknown }) {
   const { result, busy } = useCalc(calcOf(name), input);
@@ -119,7 +122,7 @@ function Answer({ name, input }: { name: string; input: unknown }) {
   );
 }
 
-test('short sums answer at once; long ones after a pause, off the screen where there are workers', async () => {
+test('short calculations answer at once; long ones after a pause, in a worker if possible', async () => {
   jest.useFakeTimers();
   show(<Answer name="dew-point" input={{ airC: 20, rhPct: 50 }} />);
   expect(screen.getByTestId('answer').children).toEqual(['9.26']);
@@ -134,7 +137,7 @@ test('short sums answer at once; long ones after a pause, off the screen where t
   jest.useRealTimers();
 });
 
-test('what is typed into a tool says its unit before another system takes over', () => {
+test('typed tool inputs get their unit before the unit system changes', () => {
   const typed = { count: '8', points: [{ tempC: '10', minutes: '2 h' }], tempC: '16' };
   const store = makeStore();
   store.dispatch(toolTyped({ tool: 'cure-time', typed }));

@@ -24,7 +24,7 @@ before(async () => {
 });
 after(() => world.close());
 
-test('health and readiness answer without signing in; everything else asks for it', async () => {
+test('health and readiness answer without sign-in; everything else requires it', async () => {
   const anyone = world.person();
   assert.equal((await anyone.get('/healthz')).status, 200);
   assert.equal((await anyone.get('/readyz')).status, 200);
@@ -36,7 +36,7 @@ test('health and readiness answer without signing in; everything else asks for i
   }
 });
 
-test('a wrong password is refused, a viewer may look and not write, signing out ends it', async () => {
+test('a wrong password is rejected, a viewer can only read, signing out ends the session', async () => {
   const wrong = await world
     .person()
     .request('POST', '/api/auth/sign-in/username', { username: 'ida', password: 'not-this-one' });
@@ -79,13 +79,13 @@ test('passwords are stored as argon2id, sessions in the database', async () => {
   assert.ok(sessions.length > 0);
 });
 
-test('plant and cards are served whole', async () => {
+test('assets and cards are served complete', async () => {
   assert.equal((await ida.get<Asset[]>('/api/assets')).body.length, demoAssets.length);
   const { body } = await ida.get<Card[]>('/api/cards');
   assert.deepEqual(body.map((c) => c.code).sort(), demoCards.map((c) => c.code).sort());
 });
 
-test('the list pages by keyset without losing or repeating a row, and finds by tag, name and place', async () => {
+test('the list pages by keyset without losing or repeating a row, and searches tag, name and place', async () => {
   const seen: string[] = [];
   let cursor: string | null = null;
   do {
@@ -105,7 +105,7 @@ test('the list pages by keyset without losing or repeating a row, and finds by t
   assert.ok((await find('lime house')).length >= 3);
 });
 
-test('the demo shows each stage: a batch in use, a failed gate, a window between coats, a cure, looks that are due', async () => {
+test('the demo shows each stage: an open batch, a failed gate, a window between coats, a cure, due looks', async () => {
   const { rows } = (await ida.get<RepairPage>('/api/repairs?status=open&limit=200')).body;
   const by = (tag: string) => rows.find((r) => r.tag === tag);
   assert.ok(by('P-204')?.mixes.some((m) => m.placedAt === null));
@@ -168,7 +168,7 @@ for (const [name, spoil, path, message] of bad) {
   });
 }
 
-test('air and surface are known from the last reading at a place, else from the weather, and say which', async () => {
+test('air and surface come from the last reading at a place, otherwise from the weather, with their source', async () => {
   const asset = demoAssets.find((a) => a.tag === 'P-305');
   const at = (position: string) =>
     ida.get<KnownAir | null>(`/api/air?position=${encodeURIComponent(position)}`);
@@ -184,7 +184,7 @@ test('air and surface are known from the last reading at a place, else from the 
   assert.equal((await ida.get('/api/air')).status, 422);
 });
 
-test('what a job leaves over is offered to open repairs that nothing is mixed for, and to no other', async () => {
+test('leftovers of a job are offered to open repairs without a batch, and to no others', async () => {
   const { rows } = (await ida.get<RepairPage>('/api/repairs?status=open&limit=200')).body;
   const lists = await Promise.all(
     rows.map(async (row) => {
@@ -207,7 +207,7 @@ test('what a job leaves over is offered to open repairs that nothing is mixed fo
   assert.equal(nowhere.status, 404);
 });
 
-test('writes from another site, in another form, or too large are refused', async () => {
+test('writes from another site, in another format, or too large are rejected', async () => {
   const body = command(uuidv7(), {
     type: 'repair.create',
     survey: surveyAt(new Date().toISOString()),
@@ -228,7 +228,7 @@ test('writes from another site, in another form, or too large are refused', asyn
   assert.deepEqual([(await said(524_289)).status, (await said(2)).status], [413, 422]);
 });
 
-test('unknown addresses and ids say so; the description of the API names every route', async () => {
+test('unknown addresses and ids are reported; the API document names every route', async () => {
   assert.equal((await ida.get('/api/nothing')).status, 404);
   assert.equal((await ida.get(`/api/repairs/${uuidv7()}`)).status, 404);
   assert.equal((await ida.get('/api/repairs/not-an-id')).status, 422);
@@ -259,14 +259,14 @@ test('unknown addresses and ids say so; the description of the API names every r
   ]);
 });
 
-test('answers carry safe headers, and no stack trace', async () => {
+test('answers have security headers, and no stack trace', async () => {
   const { headers, body } = await ida.get('/api/nothing');
   assert.match(headers.get('content-security-policy') ?? '', /default-src 'self'/);
   assert.equal(headers.get('x-content-type-options'), 'nosniff');
   assert.doesNotMatch(JSON.stringify(body), /at .*\.ts:/);
 });
 
-test('cards are imported as new versions by a planner; what says nothing new is left; a stale edit is refused', async () => {
+test('a planner imports cards as new versions; unchanged ones are skipped; an old edit is rejected', async () => {
   const tomas = await world.person().signIn('tomas');
   const [card] = (await tomas.get<Card[]>('/api/cards')).body.filter((c) => c.code === 'R-225');
   if (!card) throw new Error('R-225 is missing');

@@ -16,7 +16,7 @@ const tick = { type: 'check.set', stepId: 'isolate', done: true, note: '' } as c
 let made = 0;
 const planned = () => planRepair(on.ida, surveyAt(at(), `W-${++made}`), 'R-210', at());
 
-test('thirty records at once, on one repair and on three, are all kept, in the order of the server, each with its line', async () => {
+test('thirty simultaneous records on one repair and on three are all kept, in order, each with its audit line', async () => {
   const ids = [await planned(), await planned(), await planned()];
   const [busy = ''] = ids;
   const planId = (await on.ida.repair(busy)).plan?.id;
@@ -42,7 +42,7 @@ test('thirty records at once, on one repair and on three, are all kept, in the o
   assert.deepEqual([chain.lines - before.lines, chain.brokenAt], [30, null]);
 });
 
-test('ten of the same record at once have one effect and one line, and one answer', async () => {
+test('ten simultaneous copies of a record have one effect, one audit line and one answer', async () => {
   const id = await planned();
   const said = { ...tick, planId: (await on.ida.repair(id)).plan?.id };
   const once = command(id, said);
@@ -64,7 +64,7 @@ test('ten of the same record at once have one effect and one line, and one answe
   assert.equal(another.status, 409, 'an id of one person is not another’s');
 });
 
-test('ten of the same new repair at once make one', async () => {
+test('ten simultaneous copies of a new repair make one', async () => {
   const id = uuidv7();
   const survey = surveyAt(at(), `W-${++made}`);
   const once = command(id, { type: 'repair.create', survey });
@@ -76,7 +76,7 @@ test('ten of the same new repair at once make one', async () => {
   assert.equal((await on.ida.repair(id)).version, 1);
 });
 
-test('a record is not written where its repair is elsewhere, closed, younger, or on another plan by then', async () => {
+test('a record is not written if its repair is of another site, closed, newer, or on another plan', async () => {
   const id = await planned();
   const record = await recordingsOf(on.world.database, id);
   const { db } = on.world.database;
@@ -106,7 +106,7 @@ test('a record is not written where its repair is elsewhere, closed, younger, or
   assert.deepEqual(moments, [later, later], 'a clock that was set back puts nothing before');
 });
 
-test('what is refused is refused as before: no repair, a closed one, no such plan, no such step, in this order', async () => {
+test('rejections come in this order: no repair, closed, no such plan, no such step', async () => {
   const id = await planned();
   const gone = await on.ida.send<Problem>(command(uuidv7(), { ...tick, planId: uuidv7() }));
   assert.equal(gone.status, 404);
@@ -134,7 +134,7 @@ function slowDisk() {
 }
 const settled = () => new Promise((resolve) => setImmediate(resolve));
 
-test('who waits for the disk while it writes waits for its next write, all of them for one', async () => {
+test('writes that wait for the disk share its next flush', async () => {
   const { db, waiting } = slowDisk();
   const done: string[] = [];
   const wait = (name: string) => waitForDisk(db).then(() => done.push(name));
@@ -153,7 +153,7 @@ test('who waits for the disk while it writes waits for its next write, all of th
   assert.deepEqual(done, ['first', 'second', 'third']);
 });
 
-test('a write of the disk that fails is told to who waits for it, and the next is tried', async () => {
+test('a failed flush is reported to its waiters, and the next is tried', async () => {
   const { db, waiting } = slowDisk();
   const first = waitForDisk(db);
   await settled();
@@ -165,7 +165,7 @@ test('a write of the disk that fails is told to who waits for it, and the next i
   await second;
 });
 
-test('a transaction is acknowledged only when the disk has it', async () => {
+test('a transaction is acknowledged only once it is on disk', async () => {
   const { waiting, db } = slowDisk();
   const said: string[] = [];
   const tx = { execute: () => Promise.resolve() };

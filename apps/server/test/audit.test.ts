@@ -33,7 +33,7 @@ const linesAfter = async (seq: number): Promise<Line[]> => {
 };
 const length = async () => (await readAuditChain(world.database.db)).lines;
 
-test('whatever is done, and whatever a rule refuses, is a line with person and address', async () => {
+test('every action and every rejection is an audit line with person and address', async () => {
   const from = await length();
   const made = command(uuidv7(), {
     type: 'repair.create',
@@ -64,7 +64,7 @@ test('whatever is done, and whatever a rule refuses, is a line with person and a
   assert.doesNotMatch(JSON.stringify(lines), /a guess|quillmere-demo/, 'no password is kept');
 });
 
-test('lines written at once stand one after another, and the chain is whole', async () => {
+test('simultaneous audit lines are in order, and the chain is intact', async () => {
   const from = await length();
   const at = new Date().toISOString();
   const sent = Array.from({ length: 12 }, (_, i) =>
@@ -76,7 +76,7 @@ test('lines written at once stand one after another, and the chain is whole', as
   assert.match(chain.last, /^[0-9a-f]{64}$/);
 });
 
-test('who writes gives neither place nor moment nor hash', async () => {
+test('a writer cannot set number, time or hash of an audit line', async () => {
   const { pool } = world.database;
   await pool.query(
     `insert into audit (seq, at, hash, type, body) values (1, '2001-01-01', 'mine', 'forged', '{}')`,
@@ -105,7 +105,7 @@ async function tampered(change: string): Promise<{ brokenAt: number | null; why:
   }
 }
 
-test('a line that is changed, taken out or moved shows, by its number', async () => {
+test('a changed, removed or moved audit line is detected by its number', async () => {
   const changed = await tampered(`update audit set body = '{"type": "other"}' where seq = 5`);
   assert.deepEqual([changed.brokenAt, changed.why], [5, 'changed']);
   const owned = await tampered(`update audit set by = null where seq = 7`);

@@ -43,7 +43,7 @@ function asking(most = 10) {
   return { ask, together, alone, letGo, turn };
 }
 
-test('what is asked in one turn goes together, and what comes in between goes together after it', async () => {
+test('requests of one turn form a group; those that come during it form the next', async () => {
   const { ask, together, letGo, turn } = asking();
   const first = [ask('a'), ask('b')];
   await turn();
@@ -62,7 +62,7 @@ test('what is asked in one turn goes together, and what comes in between goes to
   assert.equal(await last, 'f!', 'and begins again once nothing was asked');
 });
 
-test('two of the same go one after the other, in their order, and no more go at once than are let', async () => {
+test('two with the same key run one after the other, and no more than the limit at once', async () => {
   const { ask, together, letGo, turn } = asking(2);
   const all = ['a1', 'a2', 'b1', 'c1', 'a3'].map(ask);
   for (let i = 0; i < 3; i += 1) {
@@ -73,7 +73,7 @@ test('two of the same go one after the other, in their order, and no more go at 
   assert.deepEqual(together, [['a1', 'b1'], ['a2', 'c1'], ['a3']]);
 });
 
-test('who cannot be answered with the others is asked alone, and holds up nobody', async () => {
+test('a request that fails in a group is handled alone, and holds up no others', async () => {
   const { ask, alone, letGo, turn } = asking();
   const all = ['good', 'bad'].map((one) => ask(one).catch((error: Error) => error.message));
   await turn();
@@ -86,7 +86,7 @@ test('who cannot be answered with the others is asked alone, and holds up nobody
   assert.equal(await next, 'next.', 'and so is who was left out');
 });
 
-test('of records written together one that the database refuses takes none with it', async () => {
+test('a record that the database rejects does not affect its group', async () => {
   const { database } = on.world;
   const { db } = database;
   const ids = [await planned(), await planned(), await planned()];
@@ -108,7 +108,7 @@ test('of records written together one that the database refuses takes none with 
   assert.deepEqual([chain.lines - before.lines, chain.brokenAt], [2, null]);
 });
 
-test('records of different people, kinds and plans that go together each say their own', async () => {
+test('records of different people, kinds and plans in one group keep their own data', async () => {
   const ids = await Promise.all(Array.from({ length: 6 }, planned));
   const sent = ids.map((id, i) =>
     i % 2
@@ -146,7 +146,7 @@ async function waitingSince({ pool }: Database): Promise<string> {
   }
 }
 
-test('a repair that somebody holds keeps nobody waiting but who writes to it', async () => {
+test('a locked repair only delays writes to it', async () => {
   const { database } = on.world;
   const [held, free] = [await planned(), await planned()];
   const client = await database.pool.connect();
@@ -171,7 +171,7 @@ test('a repair that somebody holds keeps nobody waiting but who writes to it', a
   assert.equal((await on.ida.repair(held)).checks.length, 1);
 });
 
-test('one that took effect before is not written again by who goes with it', async () => {
+test('a repeated record is not written again by its group', async () => {
   const { database } = on.world;
   const [one, other] = await Promise.all(
     [await planned(), await planned()].map((id) => recordingsOf(database, id)),

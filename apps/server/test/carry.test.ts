@@ -32,7 +32,7 @@ const said = ({ checks, readings }: Pick<RepairView, 'checks' | 'readings'>) => 
   ...readings.map((r) => [r.stepId, r.values, r.passed, r.takenAt, r.receivedAt, r.byId]),
 ];
 
-test('the same plan made again keeps all that was recorded, by whom and when, in its order', async () => {
+test('the same plan made again keeps all records, with author, time and order', async () => {
   const id = await prepared();
   const before = await on.ida.repair(id);
   assert.ok(before.checks.length > 3 && before.readings.length > 1);
@@ -46,7 +46,7 @@ test('the same plan made again keeps all that was recorded, by whom and when, in
   assert.equal(new Set(ids).size, ids.length);
 });
 
-test('another system keeps what its steps still say; the rest stays with the plan it was made on, visible', async () => {
+test('another system keeps records of unchanged steps; the rest stays visible with its plan', async () => {
   const id = await prepared();
   const before = await on.ida.repair(id);
   const after = await planAgain(id, 'R-240');
@@ -61,7 +61,7 @@ test('another system keeps what its steps still say; the rest stays with the pla
   assert.deepEqual(new Set(after.earlier.map((line) => line.plan)), new Set([1]));
 });
 
-test('a survey that is changed takes the plan back, and the next plan takes over what stands', async () => {
+test('a changed survey cancels the plan, and the next plan takes over valid records', async () => {
   const id = await prepared();
   const before = await on.ida.repair(id);
   const survey = { ...before.survey, window: { ...before.survey.window, downMin: 3000 } };
@@ -78,7 +78,7 @@ test('a survey that is changed takes the plan back, and the next plan takes over
   assert.deepEqual([said(after), after.last, after.earlier], [said(before), null, []]);
 });
 
-test('what is begun again after a repair was not accepted takes nothing over', async () => {
+test('after a repair was not accepted, the new start takes over nothing', async () => {
   const id = await prepared();
   const redo = { type: 'signoff.add', verdict: 'redo', statement: 'Wrong grit.' } as const;
   const sign = command(id, redo);
@@ -90,7 +90,7 @@ test('what is begun again after a repair was not accepted takes nothing over', a
   assert.deepEqual(said(await planAgain(id)), []);
 });
 
-test('what one person typed is not taken as another’s who signed in on the same device', async () => {
+test("a command is not taken as another person's who signed in on the same device", async () => {
   const id = await prepared();
   const { id: ida } = (await on.ida.get<{ id: string }>('/api/me')).body;
   const tick = { type: 'check.set', stepId: 'isolate', done: true, note: '' } as const;

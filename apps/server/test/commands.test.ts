@@ -45,7 +45,7 @@ async function meet(id: string, which: (step: Step) => boolean, at: string): Pro
   }
 }
 
-test('a repair goes from survey to accepted, and reads back whole from the database', async () => {
+test('a repair goes from survey to acceptance, and reads back complete', async () => {
   const id = await planned(60);
   await work(ida, id, Date.now() - 59 * HOUR);
   const other = await world.person().signIn('tomas');
@@ -65,7 +65,7 @@ test('a repair goes from survey to accepted, and reads back whole from the datab
   assert.equal(late.status, 409, 'a closed repair takes no more');
 });
 
-test('a tick names its batch where a step is done batch by batch, and no other', async () => {
+test('a tick names its batch where a step is done per batch, and none otherwise', async () => {
   const id = await planned(60);
   const { plan } = await ida.repair(id);
   const mix = plan?.body.steps.find((s) => s.name === 'mix');
@@ -92,7 +92,7 @@ test('a tick names its batch where a step is done batch by batch, and no other',
   assert.equal((await ida.repair(id)).checks.at(-1)?.batchNo, null);
 });
 
-test('a step takes what it asks for: a tick, a reading of its kind, a picture', async () => {
+test('a step takes only what it needs: a tick, a reading of its kind, a picture', async () => {
   const id = await planned(3);
   const title = async (draft: object) => {
     const { status, body } = await ida.send<Problem>(command(id, draft as never));
@@ -116,7 +116,7 @@ test('a step takes what it asks for: a tick, a reading of its kind, a picture', 
   assert.deepEqual([view.checks, view.readings], [[], []]);
 });
 
-test('the same command sent twice, even at once, has one effect', async () => {
+test('a command sent twice, even simultaneously, has one effect', async () => {
   const id = await planned(3);
   const tick = command(id, {
     type: 'check.set',
@@ -144,7 +144,7 @@ test('the same command sent twice, even at once, has one effect', async () => {
   assert.notEqual(stolen.status, 200, 'an id cannot be used for something else');
 });
 
-test('a stale edit gets 409 with both states, and nothing is lost', async () => {
+test('an old edit gets 409 with both states, and nothing is lost', async () => {
   const id = await planned(3);
   const tomas = await world.person().signIn('tomas');
   const before = await ida.repair(id);
@@ -168,7 +168,7 @@ test('a stale edit gets 409 with both states, and nothing is lost', async () => 
   assert.equal((await ida.repair(id)).survey.window.downMin, 3000);
 });
 
-test('two people ticking at once both keep their tick', async () => {
+test('two people who tick at once both keep their tick', async () => {
   const id = await planned(3);
   const tomas = await world.person().signIn('tomas');
   const [a, b] = await Promise.all([
@@ -232,7 +232,7 @@ test('no mixing while a hold is open, off ratio, or out of order', async () => {
   );
 });
 
-test('nobody accepts what is not cured, and doing it again keeps both records', async () => {
+test('an uncured repair cannot be accepted, and doing it again keeps both records', async () => {
   const id = await planned(6);
   let placed = 0;
   await work(ida, id, Date.now() - 6 * HOUR, (act, plan) => {
@@ -267,7 +267,7 @@ test('nobody accepts what is not cured, and doing it again keeps both records', 
   assert.ok(Number(kept.rows[0]?.n) > 0, 'the old record stays');
 });
 
-test('who signs has seen what is signed: one that was changed in between is refused with what it is now', async () => {
+test('a signer has seen what is signed: a plan changed in between is rejected with the present state', async () => {
   const id = await planned(60);
   await work(ida, id, Date.now() - 59 * HOUR);
   const seen = (await ida.repair(id)).version;
@@ -284,7 +284,7 @@ test('who signs has seen what is signed: one that was changed in between is refu
   assert.equal((await sign(seen + 1)).status, 200);
 });
 
-test('a moment before the repair, or a batch that ends before it began, is a wrong clock', async () => {
+test('a time before the repair, or a batch that ends before it starts, means a wrong clock', async () => {
   const id = await planned(6);
   const tick = {
     type: 'check.set',
@@ -305,7 +305,7 @@ test('a moment before the repair, or a batch that ends before it began, is a wro
   assert.equal((await ida.repair(id)).mixes[0]?.placedAt, null);
 });
 
-test('a station is not passed while something before it is open; going back is free', async () => {
+test('a station cannot be passed while something before it is open; going back is free', async () => {
   const id = await planned(3);
   const ahead = await ida.send<Problem>(
     command(id, { type: 'station.move', expect: 2, station: 'cure' }),
@@ -318,7 +318,7 @@ test('a station is not passed while something before it is open; going back is f
   );
 });
 
-test('a moment that has not come, a card that does not fit, a step that is not there are refused by name', async () => {
+test('a future time, a card that does not fit and a missing step are rejected by name', async () => {
   const id = await planned(3);
   const future = await ida.send<Problem>(
     command(id, {

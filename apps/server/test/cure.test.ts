@@ -12,7 +12,7 @@ const summaryIn = async (id: string) => {
   return summary?.rounds.find((r) => r.id === summary.mainRound)?.milestones ?? [];
 };
 
-test('what a logger saw is kept, told, and moves the clocks of the list; what cannot be is refused', async () => {
+test("a logger's readings are stored, told, and move the list's clocks; impossible ones are rejected", async () => {
   const id = await planRepair(on.ida, surveyAt(ago(60), 'R-31'), 'R-210', ago(60));
   await work(on.ida, id, Date.now() - 59 * HOUR);
   const before = await summaryIn(id);

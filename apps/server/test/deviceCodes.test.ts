@@ -37,7 +37,7 @@ async function shared(): Promise<{ device: Person; ida: Me; tomas: Me }> {
   return { device, ida, tomas };
 }
 
-test('two people change places on a device by their codes, and each is who they are', async () => {
+test('two people switch on a device by codes, and each is themselves', async () => {
   const { device, ida, tomas } = await shared();
   assert.deepEqual(
     (await hereOf(device)).map((p) => p.name),
@@ -53,7 +53,7 @@ test('two people change places on a device by their codes, and each is who they 
   assert.equal((await comeIn(device, ida.id)).status, 200);
 });
 
-test('the session that was there before ends: its cookie, kept aside, opens nothing', async () => {
+test('the previous session ends: its saved cookie is useless', async () => {
   const { device, ida, tomas } = await shared();
   const count = async (id: string) =>
     (await world.database.pool.query('select from sessions where user_id = $1', [id])).rowCount;
@@ -62,7 +62,7 @@ test('the session that was there before ends: its cookie, kept aside, opens noth
   assert.equal(await count(tomas.id), (before ?? 0) - 1);
 });
 
-test('a code is of one device: another knows nobody, and lets nobody in by it', async () => {
+test('a code belongs to one device: another knows nobody, and accepts nobody', async () => {
   const { ida } = await shared();
   const other = world.person();
   assert.deepEqual(await hereOf(other), []);
@@ -70,7 +70,7 @@ test('a code is of one device: another knows nobody, and lets nobody in by it', 
   assert.deepEqual([status, body.title], [401, 'There is no code here any more']);
 });
 
-test('wrong codes are counted, a right one begins again, and five in a row ask for the password', async () => {
+test('wrong codes are counted, a right one resets, and five in a row require the password', async () => {
   const { device, ida } = await shared();
   const wrong = async () => (await comeIn(device, ida.id, '1739')).body;
   for (let n = 1; n < MOST_WRONG_CODES; n += 1)
@@ -83,7 +83,7 @@ test('wrong codes are counted, a right one begins again, and five in a row ask f
   assert.ok(!(await hereOf(device)).some((p) => p.id === ida.id));
 });
 
-test('tries at once are counted one by one', async () => {
+test('simultaneous tries are counted one by one', async () => {
   const { device, ida } = await shared();
   const tries = await Promise.all(Array.from({ length: 20 }, () => comeIn(device, ida.id, '1739')));
   assert.ok(tries.every((t) => t.status === 401));
@@ -92,7 +92,7 @@ test('tries at once are counted one by one', async () => {
   assert.equal((await comeIn(device, ida.id)).status, 401);
 });
 
-test('a code is set with the password alone, and is not one that is tried first', async () => {
+test('a code needs the password, and must not be easy to guess', async () => {
   const device = await world.person().signIn('ida');
   const refused = await setCode(device, CODE, 'not her password');
   assert.equal(refused.body.issues?.[0]?.path, 'password');
@@ -105,7 +105,7 @@ test('a code is set with the password alone, and is not one that is tried first'
   assert.equal((await world.person().request('POST', '/api/me/code', {})).status, 401);
 });
 
-test('the audit has who came in by a code and who was refused, and no code', async () => {
+test('the audit shows who signed in by code and who was rejected, but no code', async () => {
   const { device, ida } = await shared();
   await comeIn(device, ida.id, '1739');
   await comeIn(device, ida.id);
@@ -122,7 +122,7 @@ test('the audit has who came in by a code and who was refused, and no code', asy
   assert.ok(!JSON.stringify(stored.rows).includes(`"${CODE}"`));
 });
 
-test('a changed password takes every code with it; a code can be dropped by itself', async () => {
+test('a changed password removes all codes; a code can be removed alone', async () => {
   const { device, ida, tomas } = await shared();
   await changeOwnPassword(
     world.database.db,

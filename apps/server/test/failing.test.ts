@@ -28,7 +28,7 @@ const countIn = async (url: string, query: string): Promise<number> => {
   return rows[0]?.n ?? NaN;
 };
 
-test('two servers that start at once on an empty database both come up, and it is seeded once', async () => {
+test('two servers that start at once on an empty database both run, and it is seeded once', async () => {
   const urls = await emptyDatabase('twice');
   const start = () =>
     prepareDatabase({ ...urls, seed: async (tx) => void (await seedDemo(tx, Date.now())) });
@@ -37,7 +37,7 @@ test('two servers that start at once on an empty database both come up, and it i
   assert.equal(await countIn(urls.appUrl, 'select count(distinct number)::int as n from plans'), 1);
 });
 
-test('seeding that fails half way leaves nothing, and the next start does it all', async () => {
+test('a failed seeding leaves nothing, and the next start repeats it', async () => {
   const urls = await emptyDatabase('half');
   const half = prepareDatabase({
     ...urls,
@@ -69,7 +69,7 @@ const create = () =>
     survey: surveyAt(new Date().toISOString(), 'T-90'),
   });
 
-test('connections that are cut end neither the process nor the next request', async () => {
+test('lost connections end neither the process nor the next request', async () => {
   // Idle connections, and one that is in use.
   const lent = await world.database.pool.connect();
   await Promise.all(Array.from({ length: 4 }, () => ida.get('/api/repairs')));
@@ -86,7 +86,7 @@ test('connections that are cut end neither the process nor the next request', as
   assert.equal((await ida.send(made)).status, 200);
 });
 
-test('a lock that another holds is waited for a while, then said, and nothing is written', async () => {
+test('a lock held by another is awaited for a limited time, then reported, and nothing is written', async () => {
   const made = create();
   await ida.send(made);
   await beside(async (owner) => {
@@ -100,7 +100,7 @@ test('a lock that another holds is waited for a while, then said, and nothing is
   });
 });
 
-test('readiness answers in a second while every connection is taken', async () => {
+test('readiness answers within a second while every connection is in use', async () => {
   const taken = await Promise.all(Array.from({ length: 10 }, () => world.database.pool.connect()));
   const begun = performance.now();
   const { status } = await world.person().get('/readyz');

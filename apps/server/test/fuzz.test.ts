@@ -354,7 +354,7 @@ for (const headers of HEADERS)
     assert.ok(status >= 400 && status < 500, String(status));
   });
 
-test('nor a body that is no JSON, or JSON that is deep', async () => {
+test('invalid or deeply nested JSON bodies cause no unexpected error', async () => {
   for (const raw of [
     '',
     '{',

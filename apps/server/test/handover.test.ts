@@ -8,7 +8,7 @@ const on = inWorld('ida', 'tomas');
 const reading = (values: object, stepId: string = HANDOVER) =>
   ({ type: 'reading.add', stepId, values }) as never;
 
-test('a handover and its taking over are lines of the record, by whom they were given; what is no text is refused', async () => {
+test('a handover and its takeover are lines of the record by their authors; non-text is rejected', async () => {
   const id = await planRepair(on.ida, surveyAt(ago(3), 'R-31'), 'R-210', ago(3));
   const told = { kind: 'handed-over', note: 'Key at the gate.', parts: [] as object[] };
   const parts = [{ part: 'stands', lines: ['0 of 25 done.'] }];

@@ -61,7 +61,7 @@ test('a belt is poured from a whole kit: nothing is weighed, and not before the 
   assert.equal((await ida.repair(id)).status, 'closed');
 });
 
-test('a mortar is weighed as powder and water; too much water is told, and what to add', async () => {
+test('a mortar is weighed as powder and water; too much water is reported with the correction', async () => {
   const id = await planned('F9', 'C-645', 600);
   let mixAt = 0;
   await work(ida, id, Date.now() - 600 * MINUTE, (act) => {
@@ -83,7 +83,7 @@ test('a mortar is weighed as powder and water; too much water is told, and what 
   assert.equal((await start(batch.aG, batch.bG)).status, 200);
 });
 
-test('what a clock counts beside a step is kept as it is begun; a step that counts nothing takes none', async () => {
+test('counts of a step are stored when started; a step without counts takes none', async () => {
   const id = await planned('F4', 'W-310', 300);
   const { plan } = await ida.repair(id);
   const held = plan?.body.steps.find((s) => s.timed);
@@ -105,7 +105,7 @@ test('what a clock counts beside a step is kept as it is begun; a step that coun
   );
 });
 
-test('a picture is kept with its step and read back; a reading cannot stand for one', async () => {
+test('a picture is stored with its step and read back; a reading cannot replace it', async () => {
   const id = await planned('F4', 'W-310', 300);
   const stepId = 'mark-leak';
   const false_ = await ida.send<Problem>(
@@ -140,7 +140,7 @@ test('a picture is kept with its step and read back; a reading cannot stand for 
   assert.equal(other.status, 422);
 });
 
-test('a pressure wrap waits for the engineer: by an account that may approve it, else by a name that is marked', async () => {
+test('a pressure wrap waits for the engineer: an authorised account, or a typed name that is marked', async () => {
   const id = await planned('F5', 'W-330', 100);
   const approve = (person: Person, name: string, reference: string, account?: string) =>
     person.send<Problem>(
@@ -173,7 +173,7 @@ test('a pressure wrap waits for the engineer: by an account that may approve it,
   ]);
 });
 
-test('the shelf is a ledger: by lot, never below nothing, each move once, no viewer', async () => {
+test('the shelf is a ledger: by lot, never below zero, each move once, not for viewers', async () => {
   const shelf = async () => (await ida.get<ShelfLot[]>('/api/shelf')).body;
   const lots = await shelf();
   assert.ok(lots.length > 20);
@@ -214,7 +214,7 @@ test('the shelf is a ledger: by lot, never below nothing, each move once, no vie
   assert.equal((await post(move({}), vera)).status, 403);
 });
 
-test('two people taking the last packs: one of them is told', async () => {
+test('two people take the last packs: one of them is rejected', async () => {
   const lot = (await ida.get<ShelfLot[]>('/api/shelf')).body.at(-1);
   assert.ok(lot);
   const take = () =>
@@ -232,7 +232,7 @@ test('two people taking the last packs: one of them is told', async () => {
   assert.deepEqual(answers.map((a) => a.status).sort(), [200, 422]);
 });
 
-test('the forecast is hourly for five days, says where it is from, and reaches the plan', async () => {
+test('the forecast is hourly for five days, names its source, and is used by the plan', async () => {
   const { body } = await ida.get<Forecast>('/api/forecast');
   assert.equal(body.source, 'simulated');
   assert.equal(body.hours.length, 120);

@@ -18,7 +18,7 @@ before(async () => {
 });
 after(() => world.close());
 
-test('a plan that takes longer than it may is put down with a reason, and the next one is made', async () => {
+test('a plan over its time limit is ended with a reason, and the next one is made', async () => {
   const card = systemCards.find((c) => c.code === 'R-210');
   if (!card) throw new Error('no card');
   const survey = surveyAt(now());
@@ -32,7 +32,7 @@ test('a plan that takes longer than it may is put down with a reason, and the ne
   assert.deepEqual(await leftoversInWorker([made.plan, [], siteSettings, context]), []);
 });
 
-test('a picture is kept drawn again: turned as it was held, no larger than is needed, and without where it was taken', async () => {
+test('a picture is encoded again: upright, reduced, and without its location', async () => {
   const taken = await sharp({
     create: { width: 2400, height: 1200, channels: 3, background: '#884422' },
   })
@@ -46,7 +46,7 @@ test('a picture is kept drawn again: turned as it was held, no larger than is ne
   assert.deepEqual([exif, orientation], [undefined, undefined]);
 });
 
-test('what only begins like a picture is refused, and nothing of it is kept', async () => {
+test('a file that only begins like a picture is rejected, and nothing of it is stored', async () => {
   const id = await planRepair(ida, surveyAt(now(), 'PIC-1'), 'R-210', now());
   const whole = await sharp({
     create: { width: 40, height: 40, channels: 3, background: '#123456' },
@@ -73,7 +73,7 @@ test('what only begins like a picture is refused, and nothing of it is kept', as
   assert.equal(good.status, 200, JSON.stringify(good.body));
 });
 
-test('what has not changed is not sent again', async () => {
+test('an unchanged answer is not sent again', async () => {
   const path = '/api/repairs?status=open';
   const first = await ida.get<RepairPage>(path);
   const tag = first.headers.get('etag') ?? '';

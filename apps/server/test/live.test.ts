@@ -22,7 +22,7 @@ after(() => world.close());
 const any = () => true;
 const steps = ({ people }: LiveState) => people.map((p) => `${p.name} ${p.stepId}`).sort();
 
-test('each of two hears what the other does, and an event says how the repair is by then', async () => {
+test("each of two receives the other's changes, and an event carries the present state", async () => {
   const heard = await tomas.hear(id);
   const { mark } = await heard.until(any);
   const tick = { type: 'check.set', stepId: 'isolate', done: true, note: '' } as const;
@@ -32,7 +32,7 @@ test('each of two hears what the other does, and an event says how the repair is
   await heard.leave();
 });
 
-test('it is heard who wrote it: another server, or the hand of the owner', async () => {
+test('changes are received no matter who wrote them: another server, or the owner', async () => {
   const heard = await tomas.hear(id);
   const { mark } = await heard.until(any);
   await world.asOwner(({ db }) =>
@@ -42,7 +42,7 @@ test('it is heard who wrote it: another server, or the hand of the owner', async
   await heard.leave();
 });
 
-test('each sees who else has it open and at which step, and that they have gone', async () => {
+test('each sees who else has it open and at which step, and that they left', async () => {
   const name = async (p: Person) => (await p.get<{ name: string }>('/api/me')).body.name;
   const [I, T] = [await name(ida), await name(tomas)];
   const heard = await tomas.hear(id, uuidv7(), 'isolate');
@@ -66,7 +66,7 @@ test('each sees who else has it open and at which step, and that they have gone'
   await heard.leave();
 });
 
-test('who says nothing any more is there no more', async () => {
+test('a page that stops reporting is no longer listed', async () => {
   const heard = await tomas.hear(id);
   await heard.until((state) => state.people.length === 1);
   await world.asOwner(({ db }) =>
@@ -76,14 +76,14 @@ test('who says nothing any more is there no more', async () => {
   await heard.leave();
 });
 
-test('nobody hears who is not signed in, of what is not there, or from a page without a name', async () => {
+test('nobody receives events without sign-in, for a missing repair, or from a page without an id', async () => {
   const live = (repair: string, tab: string) => `/api/repairs/${repair}/live?tab=${tab}`;
   assert.equal((await world.person().get(live(id, uuidv7()))).status, 401);
   assert.equal((await ida.get(live(uuidv7(), uuidv7()))).status, 404);
   assert.equal((await ida.get(live(id, 'one'))).status, 422);
 });
 
-test('one person has so many pages open at most, however many ask at once, and one that is closed makes room', async () => {
+test('one person has a limited number of open pages, and a closed one frees a place', async () => {
   const asked = await Promise.allSettled(Array.from({ length: 45 }, () => ida.hear(id)));
   const pages = asked.flatMap((page) => (page.status === 'fulfilled' ? [page.value] : []));
   assert.equal(pages.length, 30);
@@ -95,13 +95,13 @@ test('one person has so many pages open at most, however many ask at once, and o
   await Promise.all([again, ...pages.slice(1)].map((page) => page.leave()));
 });
 
-test('one that is refused takes no room', async () => {
+test('a rejected page takes no place', async () => {
   for (let tries = 0; tries < 35; tries += 1)
     assert.equal((await ida.get(`/api/repairs/${uuidv7()}/live?tab=${uuidv7()}`)).status, 404);
   await (await ida.hear(id)).leave();
 });
 
-test('a server that is told to end ends what has no end of its own', async () => {
+test('a stopping server ends its event streams', async () => {
   const heard = await ida.hear(id);
   await heard.until(any);
   closing.abort();

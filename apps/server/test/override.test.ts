@@ -6,7 +6,7 @@ import { ago, command, inWorld, planRepair, surveyAt, type Person } from './harn
 
 const on = inWorld('ida', 'tomas');
 
-test('a hold is gone on without by a planner, with the reason, and marked; by nobody else, and never a lock', async () => {
+test('a planner skips a hold with a reason, and it is marked; nobody else may, and never a lock', async () => {
   const id = await planRepair(on.ida, surveyAt(ago(3), 'R-9'), 'R-210', ago(3));
   const { plan } = await on.ida.repair(id);
   const safe = plan?.body.steps.find((s) => s.does === 'safe');

@@ -32,7 +32,7 @@ async function tried(folder: string): Promise<number> {
   }
 }
 
-test('a cluster of its own starts where no folder is yet, and where the one above was closed to others', async () => {
+test('a cluster starts in a new folder, and where its parent was closed to others', async () => {
   const above = mkdtempSync(join(tmpdir(), 'kelmot-own-'));
   chmodSync(above, 0o755);
   try {
@@ -44,7 +44,7 @@ test('a cluster of its own starts where no folder is yet, and where the one abov
   }
 });
 
-test('what was acknowledged is there after the database was killed in the next moment', async () => {
+test('what was acknowledged survives a kill of the database in the next moment', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'kelmot-killed-'));
   // As in production: every commit waits for the disk.
   const durable = { PG_FAST: '' };

@@ -33,7 +33,7 @@ const signIn = async (username: string, password: string): Promise<[Person, numb
 };
 const meOf = async (person: Person) => (await person.get<Me>('/api/me')).body;
 
-test('who runs the site takes somebody in, names them, changes their role, and lets them go', async () => {
+test('the administrator adds a person, renames them, changes their role, and closes their account', async () => {
   const given = { username: 'nils', name: 'Nils Aske', role: 'technician', password: WORDS };
   await asOwner((db) => addPerson(db, given));
   const [nils, came] = await signIn('nils', WORDS);
@@ -58,7 +58,7 @@ test('who runs the site takes somebody in, names them, changes their role, and l
   );
 });
 
-test('a name that is taken, a role that is none, a site that is not there are refused', async () => {
+test('a taken name, an unknown role and a missing site are rejected', async () => {
   const given = { username: 'mara', name: 'Mara Fenn', role: 'technician', password: WORDS };
   const refused = (changes: object, why: RegExp) =>
     assert.rejects(
@@ -74,7 +74,7 @@ test('a name that is taken, a role that is none, a site that is not there are re
   await asOwner((db) => addPerson(db, given));
 });
 
-test('nobody names himself: the application may not write people or sites', async () => {
+test('the application may not write people or sites', async () => {
   for (const query of [
     "update users set name = 'Chief', role = 'planner'",
     "update sites set second_signs = 'never'",
@@ -83,7 +83,7 @@ test('nobody names himself: the application may not write people or sites', asyn
     await assert.rejects(world.database.pool.query(query), /permission denied/, query);
 });
 
-test('a password that is tried first is refused, and why is said', () => {
+test('a password that is easy to guess is rejected with the reason', () => {
   for (const [password, why] of [
     ['short', /12 characters/],
     ['qwertyuiop123', /tried first/],
@@ -96,7 +96,7 @@ test('a password that is tried first is refused, and why is said', () => {
   assert.equal(guessable(WORDS, 'ida'), null);
 });
 
-test('a new password asks for the old one, and ends every other session at once', async () => {
+test('a new password requires the old one, and ends all other sessions', async () => {
   const [vera] = await signIn('vera', 'quillmere-demo');
   const [elsewhere] = await signIn('vera', 'quillmere-demo');
   await meOf(elsewhere);
@@ -113,7 +113,7 @@ test('a new password asks for the old one, and ends every other session at once'
   assert.equal((await signIn('vera', WORDS))[1], 200);
 });
 
-test('a password that is set at the machine ends every session', async () => {
+test('a password set at the machine ends every session', async () => {
   const [tomas] = await signIn('tomas', 'quillmere-demo');
   await asOwner((db) => resetPassword(db, 'tomas', OTHER));
   // A session that another process ended is remembered for a few seconds at most.

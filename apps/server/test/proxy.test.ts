@@ -20,7 +20,7 @@ const signIn = (person: Person, from: string, username: string, password = 'quil
     { origin: PUBLIC, 'x-forwarded-for': from },
   );
 
-test('behind TLS the cookie goes over TLS alone, and browsers are told to stay with it', async () => {
+test('behind TLS the cookie is secure, and browsers are told to stay with TLS', async () => {
   const { status, headers } = await signIn(world.person(), '192.0.2.1', 'vera');
   assert.equal(status, 200);
   const [cookie] = headers.getSetCookie();
@@ -33,7 +33,7 @@ test('behind TLS the cookie goes over TLS alone, and browsers are told to stay w
   await plain.close();
 });
 
-test('a write comes from the public address, and from nowhere else', async () => {
+test('a write must come from the public address', async () => {
   const vera = world.person();
   await signIn(vera, '192.0.2.2', 'vera');
   const write = (origin: string) => vera.request('POST', '/api/commands', {}, { origin });
@@ -42,7 +42,7 @@ test('a write comes from the public address, and from nowhere else', async () =>
     assert.equal((await write(origin)).status, 403, origin);
 });
 
-test('tries are counted by the address that our proxy saw, whatever the caller says of himself', async () => {
+test('tries are counted by the address that our proxy saw, whatever the caller claims', async () => {
   const tries = async (from: (i: number) => string) => {
     const statuses: number[] = [];
     for (let i = 0; i < 6; i += 1)
@@ -53,7 +53,7 @@ test('tries are counted by the address that our proxy saw, whatever the caller s
   assert.ok(!(await tries((i) => `192.0.2.9, 198.51.100.${i}`)).includes(429));
 });
 
-test('tries are counted by name as well, from however many addresses they come', async () => {
+test('tries are also counted by name, from all addresses', async () => {
   const statuses: number[] = [];
   for (let i = 0; i < 12; i += 1)
     statuses.push((await signIn(world.person(), `203.0.113.${i}`, 'Tomas', 'wrong')).status);

@@ -35,7 +35,7 @@ async function planAgain(id: string, cardCode = 'R-210'): Promise<void> {
   assert.equal(again.status, 200, JSON.stringify(again.body));
 }
 
-test('a record stays with the plan that it was made on, and it is said which', async () => {
+test('a record stays with the plan that it was made on, and the answer says which', async () => {
   const id = await planned(6);
   const first = (await on.ida.repair(id)).plan?.id;
   await planAgain(id);
@@ -59,7 +59,7 @@ test('a record stays with the plan that it was made on, and it is said which', a
   assert.equal((await on.ida.repair(id)).checks.length, 2);
 });
 
-test('readings and batches of an earlier plan are kept with it too, and move nothing of the new one', async () => {
+test('readings and batches of an earlier plan stay with it, and change nothing in the new one', async () => {
   const id = await planned(60);
   const plan = (await on.ida.repair(id)).plan;
   if (!plan) throw new Error('no plan');
@@ -86,7 +86,7 @@ test('readings and batches of an earlier plan are kept with it too, and move not
   assert.ok(taken.includes('isolate') && !titles.includes('Isolate and make safe'));
 });
 
-test('a plan of another repair, or none, is no plan to record on; a sign-off of an earlier plan is shown what is now', async () => {
+test('a plan of another repair, or none, cannot be recorded on; a sign-off of an earlier plan shows the present state', async () => {
   const [id, other] = [await planned(6), await planned(6)];
   const [first, elsewhere] = [
     (await on.ida.repair(id)).plan?.id,
@@ -105,7 +105,7 @@ test('a plan of another repair, or none, is no plan to record on; a sign-off of 
   assert.deepEqual([signed.status, signed.body.current?.plan?.number], [409, 2]);
 });
 
-test('what a device says of its moments is a claim: the server keeps its own, and puts records in its order', async () => {
+test("a device's times are only claims: the server keeps its own, and its own order", async () => {
   const id = await planned(6);
   const read = (surfaceC: number, hours: number) =>
     on.ida.send(
@@ -126,7 +126,7 @@ test('what a device says of its moments is a claim: the server keeps its own, an
   assert.ok(Date.parse(updatedAt) >= before, 'the list is in the order of the server');
 });
 
-test('a cure that the server has not seen pass is signed by a planner with the reason, and by nobody else', async () => {
+test('a cure that the server has not seen end is signed by a planner with a reason, and by nobody else', async () => {
   const id = await planned(60);
   await work(on.ida, id, Date.now() - 59 * HOUR);
   const accepted = { type: 'signoff.add', verdict: 'accepted', statement: 'Hard.' } as const;
@@ -148,7 +148,7 @@ test('a cure that the server has not seen pass is signed by a planner with the r
   );
 });
 
-test('where the site says so, who worked on it does not sign it', async () => {
+test('where the site says so, a person who worked on it does not sign it', async () => {
   const says = (second: string) =>
     on.world.asOwner(({ pool }) => pool.query('update sites set second_signs = $1', [second]));
   await says('always');

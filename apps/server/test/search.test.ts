@@ -32,7 +32,7 @@ async function allOf(who: Person, asked: string): Promise<string[]> {
 const tagged = (from: number, to: number): string[] =>
   Array.from({ length: to - from + 1 }, (_, i) => `N-${String(from + i).padStart(4, '0')}`);
 
-test('what is looked for is found newest first and once, however far back it lies and however much there is', async () => {
+test('search finds newest first and once, however far back and however many', async () => {
   const { ida, world } = there;
   await world.asOwner(({ pool }) => pool.query(FILL, [ago(100)]));
   const found: [string, string, string[]][] = [

@@ -36,7 +36,7 @@ function dayIn(zone: string | number, at: string, days: number): string {
   return then.toISOString().slice(0, 10);
 }
 
-test('an accepted repair is closed, and is looked at again on the day that its plan says', async () => {
+test('an accepted repair is closed, and its next look is on the planned date', async () => {
   const id = await worked('lasting');
   const plan = bodyOf(await on.ida.repair(id));
   assert.ok(plan.nextLookDays > 0);
@@ -51,7 +51,7 @@ test('an accepted repair is closed, and is looked at again on the day that its p
   );
 });
 
-test('a stop-gap has a day by which it is replaced, beside the day of the look', async () => {
+test('a stop-gap has a replacement date beside its look', async () => {
   const id = await worked('stopgap');
   const plan = bodyOf(await on.ida.repair(id));
   assert.ok(plan.replaceInDays);
@@ -67,7 +67,7 @@ test('a stop-gap has a day by which it is replaced, beside the day of the look',
   );
 });
 
-test('a sign-off after another says which it takes the place of; a reason nobody needed is not kept', async () => {
+test('a second sign-off names the one it replaces; an unneeded reason is not stored', async () => {
   const id = await worked('lasting');
   const redo = { type: 'signoff.add', verdict: 'redo', statement: 'Soft.' } as const;
   for (const n of [1, 2]) {
@@ -94,7 +94,7 @@ test('nothing is signed without a plan, nor twice', async () => {
   assert.equal((await on.ida.repair(id)).signoffs.length, 1);
 });
 
-test('a batch ends once: placed it cannot be thrown away, nor placed again', async () => {
+test('a batch ends once: a placed one cannot be thrown away, nor placed again', async () => {
   const survey = surveyAt(ago(60), `S-${++made}`);
   const id = await planRepair(on.ida, survey, 'R-210', ago(60));
   await work(on.ida, id, Date.now() - 59 * HOUR);

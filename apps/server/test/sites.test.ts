@@ -50,7 +50,7 @@ before(async () => {
 });
 after(() => world.close());
 
-test('everything is read inside the site of who asks', async () => {
+test("everything is read within the reader's site", async () => {
   assert.equal((await ruth.get<Me>('/api/me')).body.siteId, siteId);
   assert.equal((await ruth.get<Site>('/api/site')).body.settings.name, 'Harrow Mill');
   assert.equal((await ida.get<Site>('/api/site')).body.settings.name, siteSettings.name);
@@ -70,7 +70,7 @@ test('everything is read inside the site of who asks', async () => {
   }
 });
 
-test('everything is written inside the site of who asks', async () => {
+test("everything is written within the writer's site", async () => {
   const { version, plan } = await ida.repair(theirs);
   const survey = surveyAt(at(), 'S-1');
   const tries = [
@@ -90,7 +90,7 @@ test('everything is written inside the site of who asks', async () => {
   assert.equal((await ida.repair(theirs)).version, version);
 });
 
-test('cards and shelf of one site are not those of another', async () => {
+test("cards and shelf of one site are not another's", async () => {
   const [card] = demoCards;
   const lot = demoLots[0];
   if (!card || !lot) throw new Error('no cards');
@@ -122,7 +122,7 @@ test('cards and shelf of one site are not those of another', async () => {
   assert.ok(!shelf.some((l) => l.lot === 'HM-1'));
 });
 
-test('a plan is made with the cards of its own site', async () => {
+test('a plan uses the cards of its own site', async () => {
   const none = await planRepair(ruth, surveyAt(at(), 'H-1'), 'R-250', at()).then(
     () => 'planned',
     (error: Error) => error.message,

@@ -56,7 +56,7 @@ for (const [type, draft] of writes)
 
 const tick = { type: 'check.set', stepId: 'isolate', done: true, note: '' } as const;
 
-test('a clock may be ahead of the server by the slack, and not by a minute more', async () => {
+test('a clock may be ahead of the server by the tolerance, and not a minute more', async () => {
   const id = await planned();
   const at = (ms: number) =>
     on.ida.send<Problem>(command(id, { ...tick, at: iso(Date.now() + CLOCK_SLACK + ms) }));
@@ -69,7 +69,7 @@ test('a clock may be ahead of the server by the slack, and not by a minute more'
   assert.equal((await on.ida.repair(id)).checks.length, 1);
 });
 
-test('a clock may be behind the repair by the slack, and not by a minute more', async () => {
+test('a clock may be behind the repair by the tolerance, and not a minute more', async () => {
   const id = await planned();
   const named = (await on.ida.repair(id)).plan?.id;
   for (const planId of [named, undefined]) {
@@ -89,7 +89,7 @@ test('a clock may be behind the repair by the slack, and not by a minute more', 
   assert.equal((await on.ida.repair(id)).checks.length, 2);
 });
 
-test('an id that another person used, for a command or for a record, is not answered as theirs', async () => {
+test('an id that another person used, for a command or a record, is not answered as theirs', async () => {
   const id = await planned();
   const { version } = await on.ida.repair(id);
   const move = command(id, { type: 'station.move', expect: version, station: 'match' });

@@ -71,7 +71,7 @@ before(async () => {
 });
 after(() => owner.end());
 
-test('what the version before kept is of the only site there was', async () => {
+test('data of the earlier version belongs to its only site', async () => {
   for (const table of ['users', 'cards', 'plans']) {
     const { rows } = await owner.query(`select site_id from ${table}`);
     assert.deepEqual(rows, [{ site_id: SITE }], table);
@@ -82,7 +82,7 @@ test('what the version before kept is of the only site there was', async () => {
   assert.deepEqual(rows, [{ search: 'p-1 lime pump worn bay', zone: 'UTC' }]);
 });
 
-test('what the version before recorded was had when the device says, and stays written once', async () => {
+test("records of the earlier version were received at the device's time, and stay append-only", async () => {
   for (const table of ['checks', 'mixes', 'mix_marks', 'signoffs', 'readings', 'photos']) {
     const { rows } = await owner.query<{ received_at: Date }>(`select received_at from ${table}`);
     assert.deepEqual(

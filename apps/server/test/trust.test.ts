@@ -59,7 +59,7 @@ for (const table of ONCE)
     assert.equal(again.rows[0].n, rows[0].n);
   });
 
-test('the role of the application owns nothing, is nobody’s superuser and turns no guard off', async () => {
+test('the application role owns nothing, is no superuser and disables no trigger', async () => {
   const { pool } = world.database;
   const { rows } = await pool.query(
     `select rolsuper or rolcreaterole or rolcreatedb or rolreplication or rolbypassrls as may,
@@ -78,7 +78,7 @@ test('the role of the application owns nothing, is nobody’s superuser and turn
     await assert.rejects(pool.query(way), /permission denied|must be owner/, way);
 });
 
-test('the cluster lets nobody in without the password', async () => {
+test('the cluster requires the password', async () => {
   const url = new URL(world.urls.appUrl);
   for (const password of ['', 'guess']) {
     url.password = password;
@@ -89,7 +89,7 @@ test('the cluster lets nobody in without the password', async () => {
   }
 });
 
-test('an id that was used is answered again for the same content, and refused for any other', async () => {
+test('a used id is answered again for the same content, and rejected for any other', async () => {
   const now = new Date().toISOString();
   const made = command(uuidv7(), { type: 'repair.create', survey: surveyAt(now, 'T-77') });
   assert.equal((await ida.send(made)).status, 200);
@@ -107,7 +107,7 @@ test('an id that was used is answered again for the same content, and refused fo
   assert.equal((await tomas.send(made)).status, 409, 'nor for the same by another person');
 });
 
-test('so is a move of the shelf, and two at once are one', async () => {
+test('the same for a stock move; two at once are one', async () => {
   const [lot] = (await ida.get<ShelfLot[]>('/api/shelf')).body;
   if (!lot) throw new Error('the shelf is empty');
   const move: StockMove = {
@@ -129,7 +129,7 @@ test('so is a move of the shelf, and two at once are one', async () => {
   assert.equal((await send({ ...move, delta: -2 })).status, 409);
 });
 
-test('a plan id that is in use is refused, and nothing is written', async () => {
+test('a used plan id is rejected, and nothing is written', async () => {
   const make = async (planId: string, tag: string) => {
     const repairId = uuidv7();
     const survey = surveyAt(new Date().toISOString(), tag);
@@ -152,7 +152,7 @@ test('a plan id that is in use is refused, and nothing is written', async () => 
   assert.equal((await ida.repair(second.repairId)).plan, null);
 });
 
-test('of the doors of the auth library two are open, and no session is told to a script', async () => {
+test('two endpoints of the auth library are open, and no session reaches a script', async () => {
   const before_ = (await ida.get<{ name: string }>('/api/me')).body.name;
   const closed: [string, string, object?][] = [
     ['POST', 'update-user', { name: 'Somebody else' }],

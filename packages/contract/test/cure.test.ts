@@ -59,7 +59,7 @@ const readyOf = (view: RepairView): number => {
   return own?.milestones.find((x) => x.id === plan.needed)?.minutes ?? 0;
 };
 
-test('a temperature that is typed moves every clock of the repair: row, gate, handover, the server’s own', () => {
+test('a typed temperature moves every clock of the repair: row, gate, handover, the server’s', () => {
   const bare = placed();
   expect(readyOf(bare)).toBe(plannedMin);
   const cold = lay(bare, typed(surfaceC - 8, AT), AT);
@@ -82,7 +82,7 @@ test('a temperature that is typed moves every clock of the repair: row, gate, ha
   expect(curedByServer(cold, mixedAt)).toBeCloseTo(mixedAt + learned * MINUTE, -3);
 });
 
-test('the waits between rounds learn too: the next coat opens later and closes later in the cold', () => {
+test('waits between rounds follow it too: in the cold the next coat opens and closes later', () => {
   const links = (view: RepairView) => runningPlan(view)?.links ?? [];
   const cold = lay(placed(), typed(surfaceC - 8, AT), AT);
   const moved = plan.links.filter((l, i) => 'round' in l.from && links(cold)[i]?.least !== l.least);
@@ -100,7 +100,7 @@ test('the waits between rounds learn too: the next coat opens later and closes l
   expect(waitsUntil(step, cold, plan, at)?.at).toBeGreaterThan(at);
 });
 
-test('the surface that a gate found counts, but not where the repair is held warm', () => {
+test("the gate's surface reading counts, except where the repair is heated", () => {
   const gate: ReadingValues = { kind: 'ambient', airC: 12, rhPct: 50, surfaceC: surfaceC - 8 };
   const read = (of: Plan) => {
     const view = placed(of);
@@ -114,7 +114,7 @@ test('the surface that a gate found counts, but not where the repair is held war
   expect(read({ ...plan, heldC: surfaceC })?.main).toBeNull();
 });
 
-test('of two spots the colder one counts, and a later log takes the place of an earlier one', () => {
+test('of two spots the colder one counts, and a later log replaces an earlier one', () => {
   const two = log(AT, { atMin: 0, tempC: 20, otherC: 14 }, { atMin: 30, tempC: 13, otherC: 19 });
   const seen = (view: RepairView) =>
     cureReadings(view).temps.map((t) => [(t.at - mixedAt) / MINUTE, t.tempC]);
@@ -140,7 +140,7 @@ test('of two spots the colder one counts, and a later log takes the place of an 
   ]);
 });
 
-test('heat and samples are in the story under their names; a soft sample is marked and stretches the clock', () => {
+test('heating and samples are named in the story; a soft sample is marked and delays the clock', () => {
   const tack = planRound(plan, plan.mainRound)?.milestones.find((x) => x.id === 'tackFree');
   const late = when((tack?.minutes ?? 0) * 2);
   const view = [
@@ -163,7 +163,7 @@ test('heat and samples are in the story under their names; a soft sample is mark
   expect(handoverOf(soft, mixedAt, 'UTC').watch.at(-1)).toBeDefined();
 });
 
-test('hardness of a sample is judged by the card, and asked of none that gives no hardness', () => {
+test("a sample's hardness is judged by the card, and not asked for without one", () => {
   const hard = plan.card.service.hardness;
   if (!hard) throw new Error('the card of the fixtures gives a hardness');
   const say = (value: number) => judgeCure({ kind: 'shore', value }, plan);
@@ -174,7 +174,7 @@ test('hardness of a sample is judged by the card, and asked of none that gives n
   expect(wrongOfCure({ kind: 'shore', value: 80 }, AT, plan)).toBeNull();
 });
 
-test('a log that ends after it was recorded is refused by its last row, to the minute', () => {
+test('a log that ends after its recording is rejected by its last row, to the minute', () => {
   const rows = [
     { atMin: 0, tempC: 18 },
     { atMin: 60, tempC: 17 },
@@ -183,7 +183,7 @@ test('a log that ends after it was recorded is refused by its last row, to the m
   expect(wrongOfCure(log(AT, ...rows), when(58), plan)?.path).toBe('values.rows.1.atMin');
 });
 
-test('rows of a log rise in time, each inside what can be; none is no log', () => {
+test('rows of a log have rising times and possible values; no rows is not a log', () => {
   const parsed = (rows: unknown[]) =>
     Command.safeParse({
       ...{ type: 'reading.add', id: ID, repairId: ID, at: AT, stepId: CURE },
@@ -204,7 +204,7 @@ test('rows of a log rise in time, each inside what can be; none is no log', () =
   expect([said?.path.at(-2), said?.message]).toEqual([2, 'must be over 5, the time before it']);
 });
 
-test('how warm it was stays with the repair when its plan is changed', () => {
+test('temperatures stay with the repair when its plan changes', () => {
   const { readings } = lay(viewOf(plan), typed(12, AT), AT);
   const next = planOf({ intent: 'stopgap' });
   const kept = validRecords({ body: plan, checks: [], readings }, next);
@@ -212,7 +212,7 @@ test('how warm it was stays with the repair when its plan is changed', () => {
   expect(kept.left).toEqual([]);
 });
 
-test('what is applied to twice is there once, and the running plan is calculated again for each reading', () => {
+test('an update applied twice counts once, and the running plan is computed for each reading', () => {
   const view = placed();
   const first = runningOf(view);
   expect(runningOf(view)).toBe(first);
@@ -224,7 +224,7 @@ test('what is applied to twice is there once, and the running plan is calculated
   expect(summary.rounds[0]?.batches).toEqual(planSummaryOf(plan).rounds[0]?.batches);
 });
 
-test('a lamp that is switched off leaves it warm while the heater is on', () => {
+test('a lamp switched off leaves it heated while the heater is on', () => {
   const marks: [ReadingValues, number][] = [
     [{ kind: 'heat', by: 'heater', on: true }, 1],
     [{ kind: 'heat', by: 'lamp', on: true }, 2],

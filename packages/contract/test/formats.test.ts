@@ -18,7 +18,7 @@ test.each([
   },
 );
 
-test('a file of cards is read back as it was written', () => {
+test('a card file is read back as written', () => {
   const file = cardFile([card]);
   expect(CardFile.parse(JSON.parse(JSON.stringify(file)))).toEqual(file);
   expect(CardFile.safeParse({ ...file, format: 'something-else' }).success).toBe(false);
@@ -28,7 +28,7 @@ describe('a plan file', () => {
   const file = planFile(planOf());
   const text = () => JSON.parse(JSON.stringify(file)) as Record<string, unknown>;
 
-  test('is read back as it was written, its working with it', () => {
+  test('is read back as written, with its working', () => {
     expect(readPlanFile(text())).toEqual({ ok: true, file });
   });
 
@@ -64,7 +64,7 @@ describe('a plan file', () => {
       },
       /does not know: luck\./,
     ],
-  ])('%s is refused, and it is said why', (_, given, why) => {
+  ])('%s is rejected with the reason', (_, given, why) => {
     const read = readPlanFile(given);
     expect(read.ok ? '' : read.say).toMatch(why);
   });

@@ -28,11 +28,11 @@ const ready = met(viewOf(plan), ['prep', 'mix']);
 const soon = start + HOUR;
 
 describe('a batch may be mixed', () => {
-  test('where everything before it is met and it is on its ratio', () => {
+  test('if everything before it is met and it is on ratio', () => {
     expect(mayMix(ready, 1, weighed, soon)).toBeNull();
     expect(deviationOf(ready, 1, weighed)).toBeCloseTo(0, 9);
   });
-  test('how far it is off is told of its own batch, once both parts are weighed', () => {
+  test('its deviation is its own, once both parts are weighed', () => {
     const heavy = { ...weighed, bG: (batch.bG ?? 0) * 1.1 };
     expect(deviationOf(ready, 1, heavy)).toBeCloseTo(10, 6);
     expect(deviationOf(ready, 2, heavy)).toBeNull();
@@ -84,10 +84,10 @@ describe('a batch may be mixed', () => {
       { aG: 100, bG: null },
       ['input', 'Weigh both parts first', 'must be what the scale shows, in g'],
     ],
-  ])('not where %s', (_, view, no, scale, says) => {
+  ])('not if %s', (_, view, no, scale, says) => {
     expect(told(mayMix(view, no, scale, soon))).toEqual(says);
   });
-  test('not off its ratio by more than the card allows: the part that is short is named, with what to add', () => {
+  test("not off ratio beyond the card's tolerance: the short part and its correction are named", () => {
     const bG = (batch.bG ?? 0) * 0.9;
     const gate = mayMix(ready, 1, { aG: batch.aG, bG }, soon);
     expect([gate?.by, gate?.field]).toEqual(['input', 'bG']);
@@ -122,7 +122,7 @@ describe('a batch may be mixed', () => {
 });
 
 describe('a repair may move', () => {
-  test('back always, on where nothing holds it, and past Match only with a plan', () => {
+  test('back always, forward if nothing holds it, and past Match only with a plan', () => {
     const view = viewOf(plan);
     expect(mayMove(view, 'survey', soon)).toBeNull();
     expect(mayMove(view, 'prep', soon)).toBeNull();
@@ -185,7 +185,7 @@ describe('a repair may be signed', () => {
       maySign(viewOf(plan), { verdict: 'redo', override: null }, IDA, site, after(0)),
     ).toBeNull();
   });
-  test('not where the server has not seen the cure pass, but by a planner who says why', () => {
+  test('not if the server has not seen the end of the cure, except by a planner with a reason', () => {
     const late = done(plan, 100);
     const now = after(101);
     expect(told(maySign(late, accepted, IDA, site, now))?.[0]).toBe('clock');
@@ -200,7 +200,7 @@ describe('a repair may be signed', () => {
       false,
     ]);
   });
-  test('a device that is a little off is not held up; one that waits to be sent counts from now', () => {
+  test('a small clock difference is accepted; a queued batch counts from now', () => {
     const slow = done(plan, CLOCK_SLACK / HOUR);
     expect(curedByServer(slow, start)).toBeCloseTo(start + cureHours * HOUR, -2);
     const waiting = done(plan, null);
@@ -210,7 +210,7 @@ describe('a repair may be signed', () => {
     );
     expect(curedByServer({ ...slow, plan: null }, start)).toBeNull();
   });
-  test('by a second person where the site says so: always, or where somebody must approve it', () => {
+  test('by a second person if the site says so: always, or where approval is needed', () => {
     const view = done(plan, 0);
     const now = after(300);
     const asks = (secondSigns: 'never' | 'approved' | 'always', who: Me, of = view) =>
@@ -255,7 +255,7 @@ describe('an approval', () => {
     reference: 'D-1',
     account: 'forged',
   } as const;
-  test('is that of the account that may give it, else a typed name and no account', () => {
+  test('is by an authorised account, or a typed name without an account', () => {
     expect(approvedBy(hold, typed, IDA)).toEqual({ ...typed, account: null });
     const orla: Me = { ...IDA, id: 'orla', name: 'Orla', approves: ['pressure-engineer'] };
     expect(approvedBy(hold, typed, orla)).toEqual({ ...typed, name: 'Orla', account: 'orla' });
@@ -266,7 +266,7 @@ describe('an approval', () => {
   });
 });
 
-test('what was recorded on a plan that another took the place of is not applied to the new one', () => {
+test('a record on a replaced plan is not applied to the new one', () => {
   const other = `${ID.slice(0, -1)}9`;
   const tick = {
     type: 'check.set',

@@ -25,7 +25,7 @@ const mixed = (view: RepairView, placedAt: string | null): RepairView => ({
   ],
 });
 
-test('what was not begun is told as that, and nothing is made up for it', () => {
+test('a job that has not begun is reported so, and nothing is made up', () => {
   const all = tasksOf(plan).length;
   expect(told(viewOf(plan))).toEqual({
     stands: [`0 of ${all} done. Next, at Prep: Isolate and make safe.`],
@@ -33,12 +33,12 @@ test('what was not begun is told as that, and nothing is made up for it', () => 
   });
 });
 
-test('without a plan it is said what is missing', () => {
+test('without a plan it says what is missing', () => {
   const { stands } = told({ ...viewOf(plan), plan: null });
   expect(stands).toEqual(['It has no plan yet: choose a system at Match.']);
 });
 
-test('who did what last, and when, comes first', () => {
+test('the last work, its time and person come first', () => {
   const checks = [
     { id: 'c', stepId: 'isolate', batchNo: null, done: true, note: '', at: at(-30), ...ida },
   ];
@@ -47,14 +47,14 @@ test('who did what last, and when, comes first', () => {
   expect(stands[1]).toMatch(/^1 of \d+ done\. Next, at Prep: /);
 });
 
-test('a batch that lives is told with its clock, and one past its life is stopped', () => {
+test('an open batch is reported with its clock, and a late one is stopped', () => {
   const view = mixed(met(viewOf(plan), ['prep']), null);
   expect(told(view).wet[0]).toMatch(/^Place it by \d\d:\d\d\.$/);
   const late = told(view, now + (batch.lifeMin + 1) * MINUTE);
   expect(late.wet[0]).toMatch(/^Stop\. Working life is over/);
 });
 
-test('a window that closes is told by its clock; one that has closed, as work to do again', () => {
+test('a closing window is reported with its clock; a closed one as work to repeat', () => {
   const view = met(viewOf(plan), ['prep']);
   const [first] = closingWindows(view, now);
   if (!first) throw new Error('no window runs');
@@ -71,7 +71,7 @@ test('a window that closes is told by its clock; one that has closed, as work to
   expect(after.again[0]).toMatch(/, again\. /);
 });
 
-test('what needs an eye is told with its mark and what was found, the latest six of it', () => {
+test('what needs attention is listed with mark and finding, the latest six', () => {
   const readings = Array.from({ length: 8 }, (_, i) => ({
     ...{ id: `r${i}`, stepId: 'isolate', values: { kind: 'reading' as const, value: i } },
     ...{ passed: false, say: m('too damp {i}', { i }), takenAt: at(i - 60), ...ida },
@@ -82,7 +82,7 @@ test('what needs an eye is told with its mark and what was found, the latest six
   expect(watch[0]).toMatch(/too damp 2/);
 });
 
-test('what is signed off has nothing wet to tell', () => {
+test('a signed repair has nothing open to report', () => {
   const view = mixed(met(viewOf(plan), ['prep']), at(5));
   expect(told(view, now + 10 * MINUTE).wet).not.toEqual([]);
   expect(told({ ...view, status: 'closed' }, now + 10 * MINUTE).wet).toEqual([]);

@@ -33,7 +33,7 @@ const left = (view: RepairView, min: number) =>
   laid(view, min, reading({ kind: 'handed-over', parts, note: 'Key at the gate.' }));
 const tick = { type: 'check.set', stepId: 'isolate', batchNo: null, done: true, note: '' };
 
-test('a handover is a line of the record in the words that were told, and waits for who comes next', () => {
+test('a handover is a line of the record in its own words, and waits for the next person', () => {
   const view = left(fresh, 5);
   const [line] = storyOf(view);
   expect(line && word(line.title)).toBe('Handed over');
@@ -45,7 +45,7 @@ test('a handover is a line of the record in the words that were told, and waits 
   expect(lastHandover(fresh)).toBeNull();
 });
 
-test('it is over once somebody takes it over or goes on; what the same person does leaves it', () => {
+test("it ends when another person takes over or goes on; the author's own work does not end it", () => {
   const view = left(fresh, 5);
   expect(lastHandover(laid(view, 6, tick))).not.toBeNull();
   expect(lastHandover(laid(view, 6, tick, TOMAS))).toBeNull();
@@ -56,17 +56,17 @@ test('it is over once somebody takes it over or goes on; what the same person do
   expect(lastHandover(left(taken, 7))).toMatchObject({ takenAt: at(7) });
 });
 
-test('what was done before it by somebody else does not end it', () => {
+test('earlier work by others does not end it', () => {
   expect(lastHandover(left(laid(fresh, 1, tick, TOMAS), 5))).not.toBeNull();
 });
 
-test('a change of hands is no work: the last that was done is told as before', () => {
+test('a handover is not work: the last work is reported as before', () => {
   const view = left(laid(fresh, 1, tick), 5);
   const [first] = handoverOf(view, Date.parse(at(6)), 'UTC').stands;
   expect(first && word(first)).toBe('Last done: Isolate and make safe, 09:01, Ida.');
 });
 
-test('it depends on no step, and stays with a repair that is planned again', () => {
+test('it belongs to no step, and stays with a repair that is planned again', () => {
   const values = { kind: 'taken-over' } as const;
   expect(wrongOfRepair({ stepId: HANDOVER, at: AT }, values, plan)).toBeNull();
   expect(wrongOfRepair({ stepId: 'isolate', at: AT }, values, plan)).toEqual({
@@ -84,7 +84,7 @@ test('it depends on no step, and stays with a repair that is planned again', () 
   });
 });
 
-test('what a device says was told is text alone, and not without end', () => {
+test('a handover from a device is text only, and limited', () => {
   const told = (line: string, n = 1) =>
     ReadingValues.safeParse({
       kind: 'handed-over',

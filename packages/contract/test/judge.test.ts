@@ -14,7 +14,7 @@ const between = (min: number | null, max: number | null): Hold => ({
   ...{ min, max },
 });
 
-test('a reading at its limit is inside it, a hair beyond is not', () => {
+test('a reading at its limit passes, just beyond it does not', () => {
   for (const value of [3, 4.5, 6])
     expect(judged(between(3, 6), reading(value))).toEqual([
       true,
@@ -36,12 +36,12 @@ describe('thicknesses', () => {
   const hold: Hold = { kind: 'thickness', targetMm: 10, leastShare: 0.8, minReadings: 3 };
   const said = (...valuesMm: number[]) => judged(hold, { kind: 'thickness', valuesMm });
 
-  test('a mean at its target and a lowest at its floor are enough', () => {
+  test('a mean at its target and a lowest value at its floor pass', () => {
     expect(said(10, 10, 10)).toEqual([true, 'Mean 10 mm, lowest 10 mm; it needs 10 mm.']);
     expect(said(8, 11, 11)).toEqual([true, 'Mean 10 mm, lowest 8 mm; it needs 10 mm.']);
     expect(said(8, 12, 12)[0]).toBe(true);
   });
-  test('a mean under it, one place under the floor, and too few are distinguished', () => {
+  test('a low mean, one low place, and too few readings are distinguished', () => {
     expect(said(9.9, 10, 10)).toEqual([
       false,
       expect.stringMatching(/^Stop: mean 9\.97 mm; it needs/),
@@ -52,21 +52,21 @@ describe('thicknesses', () => {
   });
 });
 
-describe('the gate, each limit by itself', () => {
+describe('the gate, each limit alone', () => {
   const hold: Hold = { kind: 'ambient', label } as Hold;
   const said = (airC: number, rhPct: number, surfaceC: number) =>
     judged(hold, { kind: 'ambient', airC, rhPct, surfaceC });
 
-  test('humidity at its most is let through, a point above is not', () => {
+  test('humidity at its maximum passes, one point above does not', () => {
     expect(said(20, 85, 30)[0]).toBe(true);
     expect(said(20, 86, 30)).toEqual([false, 'Stop. Humidity is 86 %; 85 % is the most.']);
   });
-  test('a surface at its coldest and at its hottest is let through, a degree beyond is not', () => {
+  test('a surface at its lowest and highest temperature passes, one degree beyond does not', () => {
     expect([said(5, 30, 5)[0], said(30, 30, 45)[0]]).toEqual([true, true]);
     expect(said(5, 30, 4)).toEqual([false, 'Stop. Steel is at 4 °C; it needs 5 °C.']);
     expect(said(30, 30, 46)).toEqual([false, 'Stop. Steel is at 46 °C; 45 °C is the most.']);
   });
-  test('what is no metal is called the surface', () => {
+  test('a non-metal is called the surface', () => {
     const floor = { ...plan, survey: { ...plan.survey, parent: { material: 'concrete' } } };
     const { say } = judgeReading(
       hold,
@@ -77,7 +77,7 @@ describe('the gate, each limit by itself', () => {
   });
 });
 
-test('a wait, a picture and an approval are met by being there; a reading of another step is not', () => {
+test('a wait, a picture and an approval are met by existing; a reading of another step is not', () => {
   const wait: Hold = { kind: 'countdown', label, minutes: 90 };
   expect(judged(wait, { kind: 'countdown' } as ReadingValues)).toEqual([true, 'Look, 1 h 30 min.']);
   const picture: Hold = { kind: 'photo', label };
@@ -94,13 +94,13 @@ describe('an approval', () => {
   const hold = { kind: 'approval', who: 'pressure-engineer' } as Hold;
   const typed = { kind: 'approval', name: 'Somebody', reference: 'Q-7', account: null } as const;
 
-  test('of an account that may give it carries that account, whatever name was typed', () => {
+  test('by an authorised account carries that account, whatever name was typed', () => {
     const who = { ...IDA, approves: ['pressure-engineer'] as never };
     const kept = approvedBy(hold, typed, who);
     expect(kept).toEqual({ ...typed, name: 'Ida', account: 'ida' });
     expect(judged(hold, kept)).toEqual([true, 'Approved by Ida, Q-7, signed in.']);
   });
-  test('of anybody else keeps the typed name, never an account that was sent along', () => {
+  test('by another person keeps the typed name, never a sent account', () => {
     const kept = approvedBy(hold, { ...typed, account: 'tomas' } as never, IDA);
     expect(kept).toEqual(typed);
     expect(judged(hold, kept)[1]).toBe(
@@ -109,7 +109,7 @@ describe('an approval', () => {
     const another = { ...IDA, approves: ['structural-engineer'] as never };
     expect(approvedBy(hold, typed, another)).toEqual(typed);
   });
-  test('anything else is kept as it is', () => {
+  test('other readings are stored unchanged', () => {
     expect(approvedBy(hold, reading(3), IDA)).toEqual(reading(3));
   });
 });

@@ -24,18 +24,18 @@ test.each([
 describe('who ticked a step', () => {
   const who = (checks: Check[], batchNo?: number) =>
     tickedBy(checks, 'isolate', batchNo).map((c) => c.byId);
-  test('one person is one, however often they said it', () => {
+  test('one person counts once, however often they ticked', () => {
     expect(who([tick('ida'), tick('ida')])).toEqual(['ida']);
     expect(who([])).toEqual([]);
   });
   test('two people did it twice, the first one first', () => {
     expect(who([tick('ida'), tick('tomas'), tick('ida')])).toEqual(['ida', 'tomas']);
   });
-  test('what was taken back counts no more, who took it', () => {
+  test('an undone tick does not count, no matter who undid it', () => {
     expect(who([tick('ida'), tick('tomas', { done: false })])).toEqual([]);
     expect(who([tick('ida'), tick('ida', { done: false }), tick('tomas')])).toEqual(['tomas']);
   });
-  test('each batch, and each step, has its own', () => {
+  test('each batch and each step has its own', () => {
     const checks = [tick('ida', { batchNo: 1 }), tick('tomas', { batchNo: 2 }), tick('ida')];
     expect(who(checks, 1)).toEqual(['ida']);
     expect(who(checks, 2)).toEqual(['tomas']);
@@ -43,20 +43,20 @@ describe('who ticked a step', () => {
   });
 });
 
-describe('what was last recorded of one thing', () => {
+describe('the last record of a task', () => {
   const isolate = tasks[0];
   const mixing = tasks.find((d) => d.step.name === 'mix');
   if (!isolate || !mixing?.batch) throw new Error('the plan has no such tasks');
   const at = (hour: number) => `2026-11-24T${String(hour).padStart(2, '0')}:00:00Z`;
 
-  test('nothing, where nothing was', () => {
+  test('is null if there is none', () => {
     expect(lastRecord(isolate, viewOf(plan))).toBeNull();
   });
-  test('the latest by its moment, not by where it stands', () => {
+  test('is the latest by time, not by position', () => {
     const checks = [tick('tomas', { at: at(9) }), tick('ida', { at: at(8) })];
     expect(lastRecord(isolate, { ...viewOf(plan), checks })).toMatchObject({ byId: 'tomas' });
   });
-  test('a reading counts as a tick does', () => {
+  test('a reading counts like a tick', () => {
     const reading = {
       ...{ id: 'r', stepId: 'isolate', values: { kind: 'countdown' } as const, passed: true },
       ...{ say: m(''), takenAt: at(10), by: 'Orla', byId: 'orla', receivedAt: null },
@@ -64,7 +64,7 @@ describe('what was last recorded of one thing', () => {
     const view = { ...viewOf(plan), checks: [tick('ida', { at: at(8) })], readings: [reading] };
     expect(lastRecord(isolate, view)).toMatchObject({ byId: 'orla', at: at(10) });
   });
-  test('a batch counts for its mixing alone, and not once it is thrown away', () => {
+  test('a batch counts only for its mixing, and not once thrown away', () => {
     const mix = {
       ...{ id: 'm', batchNo: mixing.batch?.no ?? 1, aG: 1, bG: 1, deviationPct: 0 },
       ...{ inTolerance: true, lot: 'L', startedAt: at(11), placedAt: null, binnedAt: null },

@@ -36,7 +36,7 @@ test.each([
   ['a tick', fresh, () => tick(), 'checks'],
   ['a reading', fresh, surface, 'readings'],
   ['a batch', ready, () => command({ type: 'mix.start', ...weighed }), 'mixes'],
-] as const)('%s that the server has already is not there twice', (_, view, draft, list) => {
+] as const)('%s that the server already has is not applied twice', (_, view, draft, list) => {
   const sent = draft();
   const once = laid(view, sent);
   expect(once[list]).toHaveLength(view[list].length + 1);
@@ -44,7 +44,7 @@ test.each([
   expect(laid(once, draft())[list].length).toBeGreaterThanOrEqual(once[list].length);
 });
 
-test('what is queued carries who typed it and when, and no moment of the server', () => {
+test('a queued record carries its author and time, and no time of the server', () => {
   const [mixed] = laid(ready, command({ type: 'mix.start', ...weighed })).mixes;
   const [ticked] = laid(fresh, tick({ note: 'Locked.' })).checks;
   const [read] = laid(fresh, surface()).readings;
@@ -54,13 +54,13 @@ test('what is queued carries who typed it and when, and no moment of the server'
   expect(mixed).toMatchObject({ batchNo: 1, lot: 'L', startedAt: DRY, inTolerance: true, ...by });
 });
 
-test('what was recorded on another plan stays off this one; what names this one, or none, is applied to it', () => {
+test('a record on another plan is not applied; one on this plan, or without a plan, is', () => {
   for (const planId of [ID, undefined])
     expect(laid(fresh, tick({ planId })).checks).toHaveLength(1);
   expect(laid(fresh, tick({ planId: 'another' }))).toBe(fresh);
 });
 
-test('a batch that its gate holds is not shown as mixed, off ratio or too soon', () => {
+test('a batch that its gate holds is not shown as mixed, off ratio or too early', () => {
   expect(laid(fresh, command({ type: 'mix.start', ...weighed }))).toBe(fresh);
   const off = { ...weighed, aG: (weighed.aG ?? 0) * 1.2 };
   expect(laid(ready, command({ type: 'mix.start', ...off }))).toBe(ready);
@@ -69,7 +69,7 @@ test('a batch that its gate holds is not shown as mixed, off ratio or too soon',
   expect(mixed.mixes.at(-1)?.deviationPct).toBeCloseTo(0, 9);
 });
 
-test('a batch is placed or thrown away by its own id, and no other with it', () => {
+test('a batch is placed or thrown away by its own id', () => {
   const two = laid(ready, command({ type: 'mix.start', ...weighed }));
   const [one] = two.mixes;
   const other = { ...one, id: 'other' } as (typeof two.mixes)[number];
@@ -86,13 +86,13 @@ test('a batch is placed or thrown away by its own id, and no other with it', () 
   ]);
 });
 
-test('a move that nothing holds shows at once with the next version; one that is held does not', () => {
+test('an allowed move shows at once with the next version; a held one does not', () => {
   const back = laid(fresh, command({ type: 'station.move', station: 'survey', expect: 2 }));
   expect([back.station, back.version]).toEqual(['survey', fresh.version + 1]);
   expect(laid(fresh, command({ type: 'station.move', station: 'accept', expect: 2 }))).toBe(fresh);
 });
 
-test('a picture is the reading of its step, and says what it is of', () => {
+test("a picture is its step's reading, and names its subject", () => {
   const step = plan.steps.find((s) => s.hold?.kind === 'photo');
   const stepId = step?.id ?? 'isolate';
   const shot = command({ type: 'photo.add', stepId, mime: 'image/jpeg', data: '' });
@@ -103,7 +103,7 @@ test('a picture is the reading of its step, and says what it is of', () => {
   });
 });
 
-test('a reading of a step that asks for none changes nothing', () => {
+test('a reading of a step without one changes nothing', () => {
   const strange = command({
     type: 'reading.add',
     stepId: 'nothing',
@@ -152,7 +152,7 @@ const EACH: Record<Command['type'], () => [before: RepairView, command: Command]
   'signoff.add': () => [ready, sign()],
 };
 
-test('every command that the wire knows is applied to the view, and shows before it is sent', () => {
+test('every command is applied to the view, and shows before it is sent', () => {
   const types = Command.options.map((o) => ('shape' in o ? o.shape.type.value : 'photo.add'));
   expect([...types].sort()).toEqual(Object.keys(EACH).sort());
   for (const [type, make] of Object.entries(EACH)) {
@@ -162,7 +162,7 @@ test('every command that the wire knows is applied to the view, and shows before
   }
 });
 
-test('a new repair stands at Match with its survey before anybody else has seen it', () => {
+test('a new repair is at Match with its survey before the server has it', () => {
   const create = command({ type: 'repair.create', survey }) as Command & { type: 'repair.create' };
   const view = createdRepair(create);
   expect(view).toMatchObject({
@@ -176,7 +176,7 @@ test('a new repair stands at Match with its survey before anybody else has seen 
   expect([begun.plan?.number, begun.station, begun.checks.length]).toEqual([1, 'prep', 1]);
 });
 
-test('a saved survey is shown as saved: no plan, back to Match, what was recorded kept visible', () => {
+test('a saved survey shows as saved: no plan, back to Match, records still visible', () => {
   const ticked = laid(fresh, tick({ note: 'Locked.' }));
   const saved = laid(ticked, save({ asset: { ...survey.asset, tag: 'P-9' } }));
   expect([saved.tag, saved.station, saved.plan, saved.version]).toEqual(['P-9', 'match', null, 3]);
@@ -189,14 +189,14 @@ test('a saved survey is shown as saved: no plan, back to Match, what was recorde
   expect(storyOf(again)).toHaveLength(1);
 });
 
-test('a choice that this device cannot plan with leaves what is there; one that came back is not made twice', () => {
+test('a choice that this device cannot plan changes nothing; one already acknowledged is not made twice', () => {
   expect(laid(fresh, take({ cardCode: 'NONE' }))).toBe(fresh);
   const made = laid(fresh, take({ intent: 'stopgap' }));
   expect([made.intent, made.plan?.body.survey.intent]).toEqual(['stopgap', 'stopgap']);
   expect(laid(made, take())).toBe(made);
 });
 
-test('a sign-off closes the repair with its next looks; “to be done again” begins the plan again under its own id', () => {
+test('a sign-off closes the repair with its next looks; “do it again” starts the plan again under its own id', () => {
   const signed = laid(ready, sign());
   expect([signed.status, signed.station, signed.version]).toEqual(['closed', 'accept', 3]);
   expect(signed.signoffs).toMatchObject([{ name: 'Ida', byId: 'ida', statement: 'Tight.' }]);
@@ -213,7 +213,7 @@ test('a sign-off closes the repair with its next looks; “to be done again” b
   expect(anew.earlier).toHaveLength(ready.checks.length + ready.readings.length);
 });
 
-test('a reason for signing early is kept only where the cure was not over', () => {
+test('a reason for early signing is stored only if the cure was not over', () => {
   const why = { override: 'Entered afterwards.' };
   expect(laid(ready, sign(why)).signoffs[0]?.override).toBe('Entered afterwards.');
   expect(laid(ready, sign({ ...why, verdict: 'redo' })).signoffs[0]?.override).toBeNull();
@@ -222,7 +222,7 @@ test('a reason for signing early is kept only where the cure was not over', () =
 test.each([
   [{ nextLookDays: 30, replaceInDays: null }, ['2026-12-24']],
   [{ nextLookDays: 14, replaceInDays: 90 }, ['2026-12-08', '2027-02-22']],
-])('next looks are counted in days of the calendar: %j', (plan, due) => {
+])('next looks are counted in calendar days: %j', (plan, due) => {
   expect(nextLooks(plan, '2026-11-24T23:30:00Z', 'UTC').map((l) => l.dueOn)).toEqual(due);
   const east = nextLooks(plan, '2026-11-24T23:30:00Z', 'Asia/Tokyo');
   expect((east[0]?.dueOn ?? '') > (due[0] ?? '')).toBe(true);

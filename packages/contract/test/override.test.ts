@@ -48,7 +48,7 @@ function asking(hold: Hold, does: Step['does'] = 'strip') {
 const OVERRIDE: ReadingValues = { kind: 'override', why: 'The shift engineer measured it.' };
 const planner: Me = { ...IDA, role: 'planner' };
 
-test.each(HOLDS)('a $kind is gone on without, and the record says why and marks it', (hold) => {
+test.each(HOLDS)('a $kind is skipped, and the record says why and marks it', (hold) => {
   const { step, bare, lay } = asking(hold);
   expect(stepDone(step, bare, NOW)).toBe(false);
   const after = lay(bare, OVERRIDE);
@@ -59,21 +59,21 @@ test.each(HOLDS)('a $kind is gone on without, and the record says why and marks 
   expect(line?.say && word(line.say)).toBe('Skipped: The shift engineer measured it.');
 });
 
-test('what is measured after all counts instead: a reading that fails holds the job again', () => {
+test('a later measurement counts instead: a failed reading holds the job again', () => {
   const { step, bare, lay } = asking(HOLDS[2] as Hold);
   const failed = lay(lay(bare, OVERRIDE), { kind: 'reading', value: 1 });
   expect(stepDone(step, failed, NOW)).toBe(false);
   expect(stepDone(step, lay(failed, { kind: 'reading', value: 4 }), NOW)).toBe(true);
 });
 
-test('a wait that was overridden and then begun runs from when it was begun', () => {
+test('a skipped wait that is then started runs from its start', () => {
   const { step, bare, lay } = asking(HOLDS[5] as Hold);
   const begun = lay(lay(bare, OVERRIDE), { kind: 'countdown' });
   expect(stepDone(step, begun, NOW)).toBe(false);
   expect(stepDone(step, begun, Date.parse(AT) + 600 * 60_000)).toBe(true);
 });
 
-test('only a planner overrides, and nobody the lock, the permit, or what somebody else approves', () => {
+test('only a planner skips, and nobody skips the lock, the permit, or an approval', () => {
   const by = (hold: Hold | null, who: Me, does: Step['does'] = 'strip', eachBatch = false) =>
     mayGoOnWithout({ hold, does, eachBatch }, who)?.by ?? null;
   for (const hold of HOLDS) {
@@ -87,7 +87,7 @@ test('only a planner overrides, and nobody the lock, the permit, or what somebod
   expect(by(null, planner)).toBe('input');
 });
 
-test('a new plan keeps it where its step says the same, and leaves it where it does not', () => {
+test('a new plan keeps it if its step is unchanged, and drops it otherwise', () => {
   const { bare, lay, asked } = asking(HOLDS[1] as Hold);
   const { checks, readings } = lay(bare, OVERRIDE);
   const same = validRecords({ body: asked, checks, readings }, asked);
@@ -96,7 +96,7 @@ test('a new plan keeps it where its step says the same, and leaves it where it d
   expect(validRecords({ body: asked, checks, readings }, other).readings).toEqual([]);
 });
 
-test('a reason is asked for, and no more than a note of it', () => {
+test('a reason is required, and limited to a note', () => {
   const values = (why: string) => ({
     ...{ type: 'reading.add', stepId: 'it', at: AT },
     ...{ id: ID, repairId: ID, values: { kind: 'override', why } },

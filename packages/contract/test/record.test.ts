@@ -26,7 +26,7 @@ const told = (of: Hold, values: ReadingValues, by: Plan = plan) => {
 };
 const said = (open: ReturnType<typeof openHolds>) => open.map((x) => word(x));
 
-test('the gate says stop or go with the number and the limit', () => {
+test('the gate says go or stop with the figure and the limit', () => {
   expect(told(hold('gate'), { kind: 'ambient', airC: 20, rhPct: 50, surfaceC: 18 })).toEqual({
     passed: true,
     say: 'Go. Steel is 8.7 °C above dew point; it needs 3 °C.',
@@ -56,7 +56,7 @@ test.each([
 /** Long after everything that is recorded here. */
 const later = Date.parse('2027-01-01T00:00:00Z');
 
-test('a hold is met by its last word: a tick taken back opens it again', () => {
+test('a hold follows its last record: an undone tick opens it again', () => {
   const step = plan.steps.find((s) => s.id === 'isolate');
   if (!step) throw new Error('no step');
   const ticked = applyCommand(
@@ -74,7 +74,7 @@ test('a hold is met by its last word: a tick taken back opens it again', () => {
   expect(said(openHolds(back, 'mix', later))).toContain('Isolate and make safe');
 });
 
-test('what is queued on the device is applied to the view: a reading judged, a batch mixed, placed, thrown away', () => {
+test('the outbox is applied to the view: a judged reading, a mixed, placed, discarded batch', () => {
   const measured = applyCommand(
     view,
     { ...base(), type: 'reading.add', stepId: 'grade', values: { kind: 'reading', value: 80 } },
@@ -121,7 +121,7 @@ test('what is queued on the device is applied to the view: a reading judged, a b
   expect(said(openHoldsOfJob(placed, later)).length).toBeGreaterThan(0);
 });
 
-test('a command out of its range is refused by its schema', () => {
+test('a command out of range is rejected by its schema', () => {
   const start = { ...base(), type: 'mix.start', batchNo: 1, aG: 100, bG: 20, lot: '' };
   expect(Command.safeParse(start).success).toBe(true);
   for (const wrong of [
@@ -149,7 +149,7 @@ describe('the other holds', () => {
     expect(judged(hold, { kind: 'thickness', valuesMm })).toEqual({ passed, say });
   });
 
-  test('an approval is kept by name and reference; a picture by its id', () => {
+  test('an approval is stored by name and reference; a picture by its id', () => {
     expect(
       judged(
         { kind: 'approval', who: 'pressure-engineer' },
@@ -167,7 +167,7 @@ describe('the other holds', () => {
     );
   });
 
-  test('a wait is over when its minutes are, counted from when it was recorded', () => {
+  test('a wait ends after its minutes, from its recording', () => {
     const step = {
       ...(plan.steps[0] as (typeof plan.steps)[number]),
       id: 'flash',
@@ -195,7 +195,7 @@ describe('the other holds', () => {
   });
 });
 
-describe('the waits of a plan hold in the job as it really runs', () => {
+describe("a plan's waits apply to the real times of the job", () => {
   const coated = planOf({
     surface: { damp: 'dry', slope: 'overhead' },
     window: { downMin: 2880, startAt: '2026-11-24T08:00:00Z' },
@@ -225,14 +225,14 @@ describe('the waits of a plan hold in the job as it really runs', () => {
   const link = coated.links.find((l) => 'round' in l.from && l.from.round === one.round);
   const open = (minutes: number) => said(openForBatch(mixed, two.no, at(minutes))).join(' ');
 
-  test('a coat waits for the one before it, and is told how long', () => {
+  test('a coat waits for the one before it, and says how long', () => {
     const least = link?.least ?? 0;
     expect(least).toBeGreaterThan(0);
     expect(open(least - 10)).toMatch(/10 min to wait/);
     expect(open(least + 1)).not.toMatch(/to wait/);
   });
 
-  test('a gate reading that has grown old is taken again', () => {
+  test('an old gate reading is repeated', () => {
     expect(open(119)).not.toMatch(/again/);
     expect(open(121)).toMatch(/Dew point gate, again\./);
   });

@@ -11,14 +11,14 @@ const move = (over: Partial<StockMove> = {}): StockMove => ({
   ...{ reason: 'drawn', repairId: null, ...over },
 });
 
-test('a pack that is taken is gone at once; the last one takes its lot with it', () => {
+test('a taken pack is gone at once; the last one removes its lot', () => {
   expect(shelfAfter([lot()], [move()])[0]?.count).toBe(2);
   expect(shelfAfter([lot()], [move({ delta: -3 })])).toEqual([]);
   expect(shelfAfter([lot()], [move({ delta: -4 })])).toEqual([]);
   expect(shelfAfter([lot()], [])).toEqual([lot()]);
 });
 
-test('what came in stands among the others by its last day; a lot that is not known and has none does not', () => {
+test('an added lot is sorted by its expiry date; an unknown lot without a date is not added', () => {
   const came = move({ lot: 'L-2', delta: 5, reason: 'received', expiresOn: '2027-01-01' });
   expect(shelfAfter([lot()], [came]).map((l) => [l.lot, l.count])).toEqual([
     ['L-2', 5],
@@ -33,7 +33,7 @@ test('the same lot of another pack is another lot', () => {
   expect(shelfAfter(both, [move({ packId: 'q' })]).map((l) => l.count)).toEqual([3, 6]);
 });
 
-test('packs are neither made nor lost: what is left is what was there and every move', () => {
+test('packs are neither created nor lost: the rest is the sum of all moves', () => {
   const delta = fc.integer({ min: -2, max: 9 }).filter((d) => d !== 0);
   fc.assert(
     fc.property(fc.array(delta, { maxLength: 8 }), (deltas) => {
@@ -47,7 +47,7 @@ test('packs are neither made nor lost: what is left is what was there and every 
 });
 
 const plan = planOf();
-test('a repair is told as a row as the server tells it: its card, its stop, the first day it is looked at', () => {
+test('a list row is made as the server makes it: card, stop, next look', () => {
   const fresh = viewOf(plan);
   expect(rowOf(fresh)).toMatchObject({
     ...{ id: ID, tag: 'P-1', station: 'prep', cardCode: plan.card.code, stop: null, dueOn: null },
@@ -69,7 +69,7 @@ test('a repair is told as a row as the server tells it: its card, its stop, the 
   expect(rowOf({ ...fresh, reviews }).dueOn).toBe('2027-01-15');
 });
 
-test('the last reading of the air stops a row, and one that passed after it lets it go on', () => {
+test('the last failed air reading stops a row, and a later passed one releases it', () => {
   const gate = (passed: boolean) => ({
     ...{ id: ID, stepId: 'gate', passed, say: ['Stop.', {}] as never, takenAt: AT, ...ida },
     values: { kind: 'ambient', airC: 20, rhPct: 50, surfaceC: 20 } as const,

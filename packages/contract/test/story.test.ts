@@ -37,12 +37,12 @@ const told = ({ title, say, limit, mark }: StoryLine) => [
 ];
 const storyTold = (view: RepairView) => storyOf(view).map(told);
 
-test('nothing done is no story', () => {
+test('without records the story is empty', () => {
   expect(storyOf(fresh)).toEqual([]);
   expect(storyOf({ ...fresh, plan: null })).toEqual([]);
 });
 
-test('a tick is its step, with its note; one that was taken back shows it', () => {
+test('a tick is its step with its note; an undone one is marked', () => {
   const tick = { type: 'check.set', stepId: 'isolate', batchNo: null };
   let view = laid(fresh, 0, { ...tick, done: true, note: 'Lock 14.' });
   view = laid(view, 5, { ...tick, done: false, note: '' });
@@ -55,7 +55,7 @@ test('a tick is its step, with its note; one that was taken back shows it', () =
   expect(storyTold(each)[0]?.[0]).toBe('Isolate and make safe, batch 3');
 });
 
-test('a reading stands against its limits, and one that stopped the work is marked', () => {
+test('a reading shows its limits, and one that stopped the work is marked', () => {
   const read = (stepId: string, values: object) =>
     storyTold(laid(fresh, 0, { type: 'reading.add', stepId, values }))[0];
   expect(read('grade', { kind: 'reading', value: 80 })?.slice(1)).toEqual([
@@ -77,7 +77,7 @@ test('a reading stands against its limits, and one that stopped the work is mark
   );
 });
 
-test('limits are told for every kind of hold that has them', () => {
+test('limits are shown for every kind of hold that has them', () => {
   const [step] = plan.steps.filter((s) => s.id === 'grade');
   const heldAgainst = (hold: object) => {
     const steps = [{ ...step, hold }] as typeof plan.steps;
@@ -104,7 +104,7 @@ test('limits are told for every kind of hold that has them', () => {
   expect(heldAgainst({ kind: 'photo', label: m('') })).toBeNull();
 });
 
-test('a batch tells what was weighed and its lot, and how it ended; placed past its life it is marked', () => {
+test('a batch shows its weights, lot and end; a late one is marked', () => {
   const view = mixed(60);
   const [begun] = storyTold(view);
   expect(begun?.[0]).toBe('Batch 1 mixed');
@@ -130,7 +130,7 @@ test('a batch tells what was weighed and its lot, and how it ended; placed past 
   ]);
 });
 
-test('an approval whose name was typed is marked, one of an account is not', () => {
+test('an approval with a typed name is marked, one by an account is not', () => {
   const values = { kind: 'approval', name: 'N. Body', reference: 'Q-1' } as const;
   const line = (account: string | null) => {
     const reading = {
@@ -142,7 +142,7 @@ test('an approval whose name was typed is marked, one of an account is not', () 
   expect([line(null), line('orla')]).toEqual(['unverified', null]);
 });
 
-test('what is of an earlier plan is held against that plan, and marked as it was', () => {
+test('a record of an earlier plan is compared with that plan, and marked as then', () => {
   const read = laid(fresh, 0, {
     ...{ type: 'reading.add', stepId: 'open-up' },
     values: { kind: 'reading', value: 2 },
@@ -152,7 +152,7 @@ test('what is of an earlier plan is held against that plan, and marked as it was
   expect(line?.plan).toBe(1);
 });
 
-test('a sign-off tells who, what was found, and why it was signed before the cure was seen', () => {
+test('a sign-off shows its person, result, and why it was signed before the end of the cure', () => {
   const signed = {
     ...{ id: 's', statement: 'Hard all over.', name: 'Tomas', byId: 'tomas', at: AT },
     supersedes: null,
@@ -176,7 +176,7 @@ test('a sign-off tells who, what was found, and why it was signed before the cur
   expect(line({ verdict: 'redo', override: null })?.mark).toBe('failed');
 });
 
-test('all of it stands in the order of time, whatever plan it is of', () => {
+test('all lines are in order of time, whatever their plan', () => {
   let view = mixed(60);
   view = laid(view, 30, {
     type: 'check.set',

@@ -46,21 +46,21 @@ const read = (value: number): RepairView['readings'][number] => ({
   ...{ id: `r${value}`, values: { kind: 'reading', value }, passed: value >= 2 },
 });
 
-test('counts go on from the last one that was begun, and its clock runs from then', () => {
+test('counts continue from the last one, and its clock runs from its start', () => {
   expect(countedOf(first, [])).toBeNull();
   expect(countedOf(lamp, [])).toMatchObject({ begun: 0, ends: null });
   const two = [begun('lamp', 1, 5), begun('held', 1, 1), begun('lamp', 2, 1)];
   expect(countedOf(lamp, two)).toMatchObject({ begun: 2, ends: now - 0.5 * MINUTE });
 });
 
-test('each is named by which it is of how many; one alone by its name, one more than planned by itself', () => {
+test('each count is named by its number of the total; a single one by its name', () => {
   const name = (timed: Timed, no: number) => word(countedName(timed, no));
   expect(name(LAMP, 2)).toBe('Under the lamp, 2 of 3');
   expect(name(LAMP, 4)).toBe('Under the lamp, 4 of 4');
   expect(name(PRESSURE, 1)).toBe('Pressure held');
 });
 
-test('a batch has its share of the counts, the last of them all', () => {
+test('a batch has its share of the counts, the last batch all', () => {
   const [round] = plan.rounds;
   const [batch] = round?.batches ?? [];
   if (!round || !batch) throw new Error('no batch');
@@ -70,7 +70,7 @@ test('a batch has its share of the counts, the last of them all', () => {
   expect([...due, countsBy(LAMP, two, null)]).toEqual([2, 3, 3]);
 });
 
-test('a clock meets no hold, and takes back none that was met', () => {
+test('a clock meets no hold, and undoes none', () => {
   const recorded = (...readings: RepairView['readings']) => ({ readings, checks: [] });
   expect(stepDone(held, recorded(begun('held', 1)), now)).toBe(false);
   expect(stepDone(held, recorded(read(3), begun('held', 2)), now)).toBe(true);
@@ -78,7 +78,7 @@ test('a clock meets no hold, and takes back none that was met', () => {
   expect(readingsAtHold('held', [read(3), begun('held', 2)])).toHaveLength(1);
 });
 
-test('what is queued for a step waits from its reading, not from a clock beside it', () => {
+test('a step that waits counts from the reading, not from a clock beside it', () => {
   const link = { from: { step: 'held' }, to: first.id, least: 30, most: null, instead: [] };
   const linked: Plan = { ...body, links: [{ ...link, why: m('After the test.') }] };
   const waits = (...readings: RepairView['readings']) =>
@@ -87,7 +87,7 @@ test('what is queued for a step waits from its reading, not from a clock beside 
   expect(waits(read(3), begun('held', 1))).toBe(now + 30 * MINUTE);
 });
 
-test('it is recorded without signal, told in the story without a limit, and what it counts is said', () => {
+test('a count is recorded without signal, shown in the story without a limit', () => {
   const at = AT;
   const values = { kind: 'timed', no: 1 } as const;
   const command = {
@@ -106,14 +106,14 @@ test('it is recorded without signal, told in the story without a limit, and what
   expect(judged.passed).toBe(false);
 });
 
-test('it stands in a new plan whose step says the same, as it was', () => {
+test('it stays in a new plan with the same step', () => {
   const readings = [begun('held', 1), read(3)];
   const carried = validRecords({ body, checks: [], readings }, body);
   expect(carried.readings.map((r) => r.values)).toEqual(readings.map((r) => r.values));
   expect(carried.readings[0]).toEqual(readings[0]);
 });
 
-test('it is called out when its time is over, by its step and its name', () => {
+test('its end is called by its step and name', () => {
   const view = { ...viewOf(body), readings: [begun('lamp', 1, 0.2), begun('held', 1, 4)] };
   const told = waitCalls(view, now, 'UTC').map((c) => [c.at - now, c.urgent, word(c.say)]);
   expect(told).toEqual([
@@ -122,7 +122,7 @@ test('it is called out when its time is over, by its step and its name', () => {
   ]);
 });
 
-test('what is in use is called when it was mixed for its time, until it is placed', () => {
+test('an open batch is called at the end of each stage, until it is placed', () => {
   const [batch] = plan.rounds.flatMap((r) => r.batches);
   if (!batch) throw new Error('no batch');
   const mix: RepairView['mixes'][number] = {

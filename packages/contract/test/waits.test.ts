@@ -21,18 +21,18 @@ const started = (minutesAgo: number): RepairView['readings'][number] => ({
   ...{ say: m('ok'), takenAt: new Date(now - minutesAgo * MINUTE).toISOString(), ...ida },
 });
 
-test('a wait that was started is told once it is over; one that was not, never', () => {
+test('a started wait is called at its end; one not started never', () => {
   expect(told(viewOf(drying))).toEqual([]);
   const view = { ...viewOf(drying), readings: [started(10)] };
   expect(told(view)).toEqual([{ in: 30, urgent: false, say: 'Let it dry: the wait is over.' }]);
 });
 
-test('one that was started again is told by its last start', () => {
+test('a wait started again is called by its last start', () => {
   const view = { ...viewOf(drying), readings: [started(35), started(5)] };
   expect(told(view).map((call) => call.in)).toEqual([35]);
 });
 
-test('what goes stale is told before that, with a clock, and when it has', () => {
+test('an expiring reading is called before and at its end', () => {
   const view = met(viewOf(plan), ['prep']);
   const [closing] = closingWindows(view, now);
   if (!closing) throw new Error('no window runs');
@@ -45,7 +45,7 @@ test('what goes stale is told before that, with a clock, and when it has', () =>
   expect(calls.map((call) => call.at)).toEqual(calls.map((call) => call.at).sort((p, q) => p - q));
 });
 
-test('what follows was begun: nothing goes stale any more', () => {
+test('after the next step has begun, nothing expires', () => {
   const view = met(viewOf(plan), ['prep']);
   const before = told(view).length;
   const batches = plan.rounds.flatMap((round) => round.batches);
@@ -56,13 +56,13 @@ test('what follows was begun: nothing goes stale any more', () => {
   expect(told({ ...view, mixes }).length).toBeLessThan(before);
 });
 
-test('nothing is told of what is closed, or has no plan', () => {
+test('a closed repair, or one without a plan, makes no calls', () => {
   const view = { ...viewOf(drying), readings: [started(10)] };
   expect(told({ ...view, status: 'closed' })).toEqual([]);
   expect(told({ ...view, plan: null })).toEqual([]);
 });
 
-test('it is soon when a quarter of a window is left, and an hour before at the earliest', () => {
+test('the warning comes when a quarter of a window is left, and at the earliest an hour before its end', () => {
   expect(soonAt(0, 40 * MINUTE)).toBe(30 * MINUTE);
   expect(soonAt(0, 48 * 60 * MINUTE)).toBe(47 * 60 * MINUTE);
 });

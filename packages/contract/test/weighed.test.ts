@@ -14,13 +14,13 @@ function said(aG: number | null, bG: number | null, units: 'metric' | 'us' = 'me
   return [good, word(say, units)];
 }
 
-test('what to weigh is said first, in the units of who reads it', () => {
+test("first what to weigh is shown, in the reader's units", () => {
   expect(said(null, null)).toEqual([true, 'Weigh 322 g base, 40.2 g hardener.']);
   expect(said(322, null)).toEqual(said(null, null));
   expect(said(null, null, 'us')).toEqual([true, 'Weigh 11.3 oz base, 1.42 oz hardener.']);
 });
 
-test('then whether it is in its ratio; one that is bigger than planned lives shorter', () => {
+test('then whether the ratio is right; a bigger batch has a shorter working life', () => {
   expect(said(322, 40.25)).toEqual([true, 'Ratio OK. Exact.']);
   expect(said(322, 40)).toEqual([true, 'Ratio OK. Hardener 0.6 % short.']);
   expect(said(322, 40.5)).toEqual([true, 'Ratio OK. Hardener 0.6 % over.']);
@@ -30,7 +30,7 @@ test('then whether it is in its ratio; one that is bigger than planned lives sho
   ]);
 });
 
-test('out of it, which part is short and what to add of which', () => {
+test('off ratio: the short part and what to add', () => {
   expect(said(322, 30)).toEqual([
     false,
     'Wrong ratio. Hardener 25 % short; 3 % is the most. Add 10.3 g hardener.',

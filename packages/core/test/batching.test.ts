@@ -23,15 +23,15 @@ const ask = (totalMl: number, more: Partial<Parameters<typeof batching>[0]> = {}
   });
 const sizes = (b: ReturnType<typeof batching>) => b.batches.map((x) => Number(x.ml.toFixed(3)));
 
-describe('one batch that must do it all', () => {
+describe('one batch for everything', () => {
   const whole = (ml: number, more = {}) => ask(ml, { whole: true, ...more });
 
-  test('goes as it is while 5 min and its placing are inside 40', () => {
+  test('is unchanged while 5 min and its placing are within 40', () => {
     expect(whole(350)).toMatchObject({ moreHands: 0, pailC: null, chose: null, problem: null });
     expect(sizes(whole(350))).toEqual([350]);
   });
 
-  test('then one more pair of hands, worth 0.7 of the first: 17 ml/min, up to 595 ml', () => {
+  test('then one more person, worth 0.7 of the first: 17 ml/min, up to 595 ml', () => {
     expect(whole(351)).toMatchObject({ moreHands: 1, pailC: null, paceMlPerMin: 17 });
     expect(whole(595)).toMatchObject({ moreHands: 1 });
     expect(word(whole(595).chose ?? { text: '', values: {} })).toMatch(
@@ -44,25 +44,25 @@ describe('one batch that must do it all', () => {
     expect(whole(840)).toMatchObject({ moreHands: 2 });
   });
 
-  test('then cooler parts, by the least that does it', () => {
+  test('then cooler parts, by the smallest step that works', () => {
     // 100 min at 10 °C and 50 at 20: about 70 at 15, 56 of them usable, 17 ml/min less 5 min of mixing.
     expect(whole(860)).toMatchObject({ moreHands: 1, pailC: 15 });
     // 80 usable at 10 °C: (80 − 5)·17 = 1275 ml.
     expect(whole(1270)).toMatchObject({ moreHands: 1, pailC: 10 });
   });
 
-  test('never colder than the card may be mixed at', () => {
+  test("never colder than the card's mixing limit", () => {
     const tender = { ...slow, ambient: { ...slow.ambient, minSurfaceC: 12 } };
     expect(whole(1270, { card: tender }).problem).not.toBeNull();
     expect(whole(860, { card: tender }).pailC).toBe(15);
   });
 
-  test('nobody is asked for who is not there', () => {
+  test('no more people than there are', () => {
     const alone = { ...roomy, crew: 2 };
     expect(whole(351, { site: alone })).toMatchObject({ moreHands: 0, pailC: 15 });
   });
 
-  test('and where nothing does, it says what it takes and what there is', () => {
+  test('and if nothing works, it says what is needed and available', () => {
     const { problem, batches } = whole(5000);
     expect(word(problem ?? { text: '', values: {} })).toBe(
       'One batch must do it all: that takes 8 h 25 min; 40 min of its life can be used.',
@@ -72,19 +72,19 @@ describe('one batch that must do it all', () => {
 });
 
 describe('batches', () => {
-  test('are equal, and as few as their life lets', () => {
+  test('are equal, and as few as their working life allows', () => {
     // 350 ml is the most: 700 is two, 701 three.
     expect(sizes(ask(700))).toEqual([350, 350]);
     expect(sizes(ask(701))).toEqual([233.667, 233.667, 233.667]);
   });
 
-  test('no larger than the batch, three quarters full', () => {
+  test('are no larger than the vessel, three quarters full', () => {
     const pail = { ...roomy, vesselMl: 400, vesselFill: 0.75 };
     expect(sizes(ask(600, { site: pail }))).toEqual([300, 300]);
     expect(sizes(ask(601, { site: pail }))).toHaveLength(3);
   });
 
-  test('a mortar has a tub of its own, filled by the same share', () => {
+  test('a mortar has its own tub, filled by the same share', () => {
     const mortar = {
       ...slow,
       applyMlPerMin: 1e6,
@@ -108,7 +108,7 @@ describe('batches', () => {
     expect(sizes(ask(15_001, { card: mortar, site: tub }))).toHaveLength(3);
   });
 
-  test('minutes that depend on the whole round are shared by volume', () => {
+  test('minutes for the whole round are shared by volume', () => {
     const ported: Touch[] = [
       { name: 'mix', fixed: 5 },
       { name: 'ports', spread: 60 },
@@ -120,7 +120,7 @@ describe('batches', () => {
     expect(touchMinutes({ name: 'x', fixed: 2, placing: 0.5 }, 300, 600, 10)).toBe(17);
   });
 
-  test('whole packs are mixed whole; what the last one has over is left over', () => {
+  test('whole packs are mixed whole; the rest of the last one is left over', () => {
     // Three small ones cost 120, the large one 150.
     const small = ask(220, { kits: true });
     expect(small.batches.map((b) => [b.ml, b.placedMl])).toEqual([
@@ -133,7 +133,7 @@ describe('batches', () => {
     expect(large.batches.map((b) => [b.ml, b.placedMl])).toEqual([[500, 320]]);
   });
 
-  test('a pack that cannot be placed in its life is not opened', () => {
+  test('a pack that cannot be placed in time is not opened', () => {
     // The large one costs less a ml, but 5 + 500/10 min is past 40.
     const dear = {
       ...slow,
@@ -144,7 +144,7 @@ describe('batches', () => {
     expect(sizes(ask(500, { kits: true, card: quick }))).toEqual([500]);
   });
 
-  test('nothing is nothing', () => {
+  test('an amount of zero needs no batch', () => {
     expect(ask(0).batches).toEqual([]);
   });
 });

@@ -48,7 +48,7 @@ const mixed = (batchNo: number, from: number, placed: number | null): MixedBatch
 const told = (mixes: MixedBatch[]) =>
   callsOf(plan, mixes, 'UTC').map((c) => [(c.at - START) / MINUTE, c.urgent, word(c.say)]);
 
-test('a batch is told of with a quarter of the working life left, and at its end', () => {
+test('a batch is called with a quarter of its working life left, and at its end', () => {
   expect(told([mixed(1, 0, null)])).toEqual([
     [30, true, 'Batch 1: a quarter of the working life is left. Place it by 08:34.'],
     [
@@ -65,7 +65,7 @@ test('a batch is told of with a quarter of the working life left, and at its end
   ]);
 });
 
-test('a window is told of when it opens, an hour before it closes, and when it is closed', () => {
+test('a window is called when it opens, an hour before it closes, and when it is closed', () => {
   const calls = told([mixed(1, 0, 10)]);
   expect(calls.map(([when, urgent]) => [Math.round(Number(when)), urgent])).toEqual([
     [60, false],
@@ -77,7 +77,7 @@ test('a window is told of when it opens, an hour before it closes, and when it i
   expect(calls[2]?.[2]).toBe('Abrade first. The window closed 13:00.');
 });
 
-test('a short window is told of with a quarter of it left', () => {
+test('a short window is called with a quarter of it left', () => {
   const short = { ...plan, rounds: [{ ...film, next: { least: 60, most: 100 } }, fill] };
   const when = callsOf(short, [mixed(1, 0, 10)], 'UTC').map((c) =>
     Math.round((c.at - START) / MINUTE),
@@ -85,7 +85,7 @@ test('a short window is told of with a quarter of it left', () => {
   expect(when).toEqual([60, 90, 100]);
 });
 
-test('cured is told once, when all of it is', () => {
+test('the end of the cure is called once, when everything is cured', () => {
   const all = [mixed(1, 0, 10), mixed(2, 100, 120), mixed(3, 130, 150)];
   const [only, ...others] = told(all);
   expect(others).toEqual([]);
@@ -96,19 +96,19 @@ test('cured is told once, when all of it is', () => {
   expect(Number(only?.[0])).toBeCloseTo(630, 3);
 });
 
-test('a batch that goes on while the one before it is wet is told of before that sets, and not again', () => {
+test('a next batch is called before the last one sets, and not again', () => {
   const calls = told([mixed(1, -200, -190), mixed(2, 0, 5)]);
   expect(calls.map(([when, urgent]) => [when, urgent])).toEqual([[30, true]]);
   expect(calls[0]?.[2]).toMatch(/^Mix batch 3 before the last one sets/);
 });
 
-test('nothing is told before the first mix, nor of a batch that was thrown away', () => {
+test('nothing is called before the first mix, nor for a discarded batch', () => {
   expect(told([])).toEqual([]);
   expect(told([{ ...mixed(1, 0, null), binned: true }])).toEqual([]);
   expect(told([mixed(9, 0, null)])).toEqual([]);
 });
 
-test('whatever was mixed when, calls come in order, and each says what the next act is then', () => {
+test('for any mixes, calls come in order, and each says the next action then', () => {
   const mixes = fc.uniqueArray(
     fc.record({
       batchNo: fc.constantFrom(1, 2, 3),

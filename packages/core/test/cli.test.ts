@@ -28,7 +28,7 @@ test('one calculation: one JSON object, exit 0, fields unrounded, working ending
   expect(answer.working.at(-1)?.value).toBe(answer.dewPointC);
 });
 
-test('no answer to well-formed input is exit 0 with the reason', () => {
+test('a refusal of well-formed input is exit 0 with the reason', () => {
   const { status, stdout } = run(
     ['cure-time'],
     '{"points":[{"tempC":20,"minutes":60}],"tempC":90}',
@@ -112,14 +112,14 @@ test.each([
   },
 );
 
-test('input that is not JSON, and a calculation that is none, are exit 2', () => {
+test('input that is not JSON, and an unknown calculation, are exit 2', () => {
   expect(run(['dew-point'], 'warm')).toMatchObject({ status: 2, stdout: '' });
   const { status, stderr } = run(['weather']);
   expect(status).toBe(2);
   expect((JSON.parse(stderr) as Bad).issues[0]?.message).toMatch(/dew-point, ambient-gate/);
 });
 
-test('--list names every calculation with its purpose, and each has worked cases in the repository', () => {
+test('--list names every calculation with its purpose, and each has worked cases', () => {
   const lines = run(['--list']).stdout.trim().split('\n');
   expect(lines.map((l) => l.split(/\s/)[0])).toEqual(calcs.map((c) => c.name));
   for (const l of lines) expect(l).toMatch(/^\S+ {2}.+\.$/);
@@ -138,7 +138,7 @@ test('--schema prints JSON Schema of the input', () => {
   expect(Object.keys(schema.properties)).toContain('minAboveDewC');
 });
 
-test('--batch answers each line in its order, a bad one with its error', () => {
+test('--batch answers each line in order, a bad one with its error', () => {
   const lines = [
     '{"calc":"dew-point","input":{"airC":20,"rhPct":50}}',
     'nonsense',

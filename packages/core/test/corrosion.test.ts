@@ -37,14 +37,14 @@ test.each<[Substrate, Medium, number, string | null]>([
   // What is dry eats nothing.
   ['carbon-steel', 'air', 2, null],
   ['carbon-steel', 'oil', 2, null],
-])('%s in %s at pH %d is eaten by: %s', (parent, medium, ph, by) => {
+])('%s in %s at pH %d corrodes because of: %s', (parent, medium, ph, by) => {
   const found = eaten(parent, met(medium, ph));
   const said = found ? SAID.exec(word(found)) : null;
   expect(said?.[1] ?? null).toBe(by);
   if (said) expect(said[4]).toBe(by === 'Chlorides' ? 'pit' : 'eats');
 });
 
-test('chlorides crack stainless from 60 °C on, and neither cooler, nor without chlorides, nor another metal', () => {
+test('chlorides crack stainless steel from 60 °C, not below, not without chlorides, and no other metal', () => {
   const hot = cracked('stainless', met('brine', 7, 60));
   expect(hot && word(hot)).toMatch(/^Chlorides at 60 °C crack stainless steel; from 60 °C on/);
   expect(cracked('stainless', met('brine', 7, 59.9))).toBeNull();

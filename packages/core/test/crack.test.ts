@@ -20,7 +20,7 @@ const flexible = {
 const mortar = { ...card, mix: { kind: 'powder-water' } as unknown as SystemCard['mix'] };
 
 describe('how a crack is opened', () => {
-  test('a hairline is run into as it is; anything wider is chased a millimetre off each wall', () => {
+  test('a hairline is filled unopened; a wider crack is chased by a millimetre on each wall', () => {
     expect(crackRoute(rigid, 1)).toBe('run-in');
     expect(openedCrack(groove(1, 20), rigid)).toEqual(groove(1, 20));
     expect(crackRoute(rigid, 1.1)).toBe('chase');
@@ -28,11 +28,11 @@ describe('how a crack is opened', () => {
     // Never shallower than the card holds.
     expect(openedCrack(groove(4, 1), rigid).depthMm).toBe(rigid.layer.minMm);
   });
-  test('for mortar it is broken out as wide as a tool, 40 mm', () => {
+  test('for mortar it is broken out to the width of a tool, 40 mm', () => {
     expect(openedCrack(groove(6, 30), mortar)).toMatchObject({ widthMm: 40, depthMm: 30 });
     expect(openedCrack(groove(55, 30), mortar).widthMm).toBe(55);
   });
-  test('a bead is half as deep as wide, and no shallower than its card holds', () => {
+  test("a bead is half as deep as wide, and no shallower than its card's minimum", () => {
     expect(crackRoute(flexible, 20)).toBe('bead');
     expect(openedCrack(groove(20, 60), flexible)).toEqual(groove(20, 10));
     expect(openedCrack(groove(8, 60), flexible)).toEqual(groove(8, 6));
@@ -55,7 +55,7 @@ test('a backing rod is a quarter thicker than its gap, as long as all the cracks
   expect(rodStep({ ...work, card: rigid }, runs)).toEqual([]);
 });
 
-test('no place of a lining is under four fifths of what was planned; a proof is a quarter over the load', () => {
+test('no place of a lining is below four fifths of the plan; a proof load is a quarter above the load', () => {
   expect(thickness(2, 3, { text: '', values: {} }).hold).toEqual({
     kind: 'thickness',
     targetMm: 2,
@@ -65,7 +65,7 @@ test('no place of a lining is under four fifths of what was planned; a proof is 
   expect(PROOF_SHARE).toBe(1.25);
 });
 
-describe('the pace of a fitter', () => {
+describe('the working rate of a fitter', () => {
   const work = (more: { tools?: string; area?: string; rhPct?: number; material?: string }) =>
     ({
       demand: { prepMm2: 60_000, material: more.material ?? 'carbon-steel' },
@@ -83,13 +83,13 @@ describe('the pace of a fitter', () => {
     expect(wipeMinutes(work({}))).toBe(15);
     expect(gradeMinutes(work({}))).toBe(45);
   });
-  test('by hand two and a half times as long, with tools that do not spark 1.4 times', () => {
+  test('by hand two and a half times as long, with non-sparking tools 1.4 times', () => {
     expect(gradeMinutes(work({ tools: 'hand' }))).toBe(15 + 30 * 2.5);
     expect(gradeMinutes(work({ tools: 'nonspark' }))).toBeCloseTo(15 + 30 * 1.4, 9);
     // In a zone nothing that sparks is used: by hand.
     expect(gradeMinutes(work({ area: 'zone-2' }))).toBe(15 + 30 * 2.5);
   });
-  test('concrete is quicker by the square metre', () => {
+  test('concrete is faster per square metre', () => {
     expect(wipeMinutes(work({ material: 'concrete' }))).toBe(5 + 1.5);
     expect(gradeMinutes(work({ material: 'concrete' }))).toBeCloseTo(15 + 600 / 250, 9);
   });
@@ -99,18 +99,18 @@ describe('the pace of a fitter', () => {
     ['pvc', 5 + 600 / 60, 8 + 600 / 40],
     ['coated-sheet', 5 + 600 / 80, 8 + 600 / 60],
     ['board-laminate', 5 + 600 / 10, 10 + 600 / 0.5],
-  ])('%s has its own pace', (material, wiped, graded) => {
+  ])('%s has its own rate', (material, wiped, graded) => {
     expect(wipeMinutes(work({ material }))).toBeCloseTo(wiped, 9);
     expect(gradeMinutes(work({ material }))).toBeCloseTo(graded, 9);
   });
-  test('over 75 % humidity a flash-off is given twice its time', () => {
+  test('above 75 % humidity a flash-off takes twice its time', () => {
     expect(flashMinutes(work({ rhPct: 75 }), 'wipe')).toBe(7);
     expect(flashMinutes(work({ rhPct: 76 }), 'wipe')).toBe(14);
     expect(flashMinutes(work({}), 'release')).toBe(15);
   });
 });
 
-test('a night between two coats is twelve hours, where that is how the site does it', () => {
+test('overnight between two coats is twelve hours, where the site does it so', () => {
   const asked = {
     ...survey,
     surface: { damp: 'dry', slope: 'overhead' } as const,

@@ -36,7 +36,7 @@ const EXTREMES = [
 ];
 
 test.each(calcs.map((c) => c.name))(
-  '%s: its example has an answer, ending in the first result',
+  '%s: its example has an answer that ends in the first result',
   (name) => {
     const calc = calcByName.get(name);
     const result = call(name, calc?.example);

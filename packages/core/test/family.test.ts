@@ -34,7 +34,7 @@ const draft: SurveyDraft = {
   },
 };
 
-describe('a family and a card that nobody knew before', () => {
+describe('a new family and card', () => {
   let forget: () => void;
   beforeAll(() => {
     forget = addFamily(template);
@@ -48,7 +48,7 @@ describe('a family and a card that nobody knew before', () => {
     return survey;
   };
 
-  test('is asked, read, drawn and said without a line of code that names it', () => {
+  test('are asked, read, drawn and told without code that names them', () => {
     const survey = surveyed();
     expect(isFamily('F90')).toBe(true);
     expect(surveyLines(survey, 'metric').map((l) => l.label)).toContain('Greatest depth');
@@ -71,7 +71,7 @@ describe('a family and a card that nobody knew before', () => {
     expect(() => addFamily(template)).toThrow(/F90 already/);
   });
 
-  test('is matched, changed, planned and checked like any other', () => {
+  test('are matched, changed, planned and checked like any other', () => {
     const survey = surveyed();
     const [match] = matchAll(survey, [stair], site);
     expect(match?.judged.filter((j) => j.verdict === 'no').map((j) => word(j.because))).toEqual([]);

@@ -39,7 +39,7 @@ test.each<[string, SeenTemp[], number]>([
   expect(minutes({ seen })).toBeCloseTo(expected, 1);
 });
 
-test('a reading before the mix is held for two hours, and meets a next one in a straight line', () => {
+test('a reading before mixing counts for two hours, then linear to the next one', () => {
   expect(forecastCure({ ...base, seen: temps([-121, 10]) })).toBeNull();
   // 20 °C at the mix, on its way from 10 to 30.
   const through = forecastCure({ ...base, seen: temps([-60, 10], [60, 30]) });
@@ -52,14 +52,14 @@ test('a reading before the mix is held for two hours, and meets a next one in a 
   expect(through?.minutes).toBeCloseTo(from20?.minutes ?? 0, 6);
 });
 
-test('warmth that does not last brings nothing forward, cold that does not last is still counted on', () => {
+test('temporary warmth brings nothing forward; temporary cold still counts', () => {
   expect(minutes({ seen: temps([0, 30]), lasts: false })).toBeCloseTo(500, 6);
   expect(minutes({ seen: temps([0, 10]), lasts: false })).toBeCloseTo(1000, 6);
   // What was seen was seen: half of it in 125 min at 30, the rest at the pace of the plan.
   expect(minutes({ seen: temps([0, 30], [125, 30]), lasts: false })).toBeCloseTo(125 + 250, 1);
 });
 
-test('what is slower than its card is slower at every temperature, seen or not', () => {
+test('a slow cure is slow at every temperature, measured or not', () => {
   expect(minutes({ slow: 1.5 })).toBe(750);
   expect(minutes({ slow: 1.5, seen: temps([0, 20]) })).toBeCloseTo(750, 6);
   expect(minutes({ slow: 1.5, seen: temps([0, 10]) })).toBeCloseTo(1500, 6);
@@ -68,7 +68,7 @@ test('what is slower than its card is slower at every temperature, seen or not',
   expect(forecastCure(base)).toBeNull();
 });
 
-test('colder than its card answers for it never comes, until it is warmed', () => {
+test("below the card's range it never cures, until it is heated", () => {
   const cold = forecastCure({ ...base, seen: temps([0, -5]) });
   expect([cold?.stalled, cold?.minutes, cold?.paceMin]).toEqual([true, LONGEST_MIN, null]);
   expect(cold?.working.at(-1)?.value).toBe('never');
@@ -79,14 +79,14 @@ test('colder than its card answers for it never comes, until it is warmed', () =
   expect(warmed?.minutes).toBeCloseTo(620, 1);
 });
 
-test('its sum ends in its minutes, by way of the share and the pace', () => {
+test('its working ends in its minutes, through share and rate', () => {
   const found = forecastCure({ ...base, seen: temps([100, 10]) });
   const value = (symbol: string) => found?.working.find((l) => l.symbol === symbol)?.value;
   expect([value('a₀'), value('T'), value('p')]).toEqual([0.2, 10, expect.closeTo(1000, 6)]);
   expect(found?.working.at(-1)?.value).toBe(found?.minutes);
 });
 
-test('how far it has come at a moment takes nothing that was read later', () => {
+test('progress at a moment uses no later readings', () => {
   const seen = temps([0, 20], [250, 20], [260, 90]);
   expect(progressAt({ ...base, seen }, 250)).toBeCloseTo(0.5, 6);
   expect(progressAt({ ...base, seen }, 125)).toBeCloseTo(0.25, 6);

@@ -3,13 +3,13 @@ import { join } from 'node:path';
 import { calcs } from '../src/calculations/registry';
 import { formulasPage } from '../src/tool/formulas';
 
-test('docs/formulas.md is what the code says of itself (bin/docs writes it)', () => {
+test('docs/formulas.md matches the code (bin/docs writes it)', () => {
   expect(readFileSync(join(__dirname, '../../../docs/formulas.md'), 'utf8')).toBe(
     formulasPage(calcs),
   );
 });
 
-test('every calculation names its sums, their source and their limits', () => {
+test('every calculation names its formulas, source and limits', () => {
   for (const calc of calcs) {
     expect(calc.formula.length).toBeGreaterThan(0);
     expect(calc.source).toMatch(/\.$/);

@@ -343,7 +343,7 @@ test('what is made covers what is needed, and additions bring a solution to its 
   );
 });
 
-test('a jar of pellets alone or of solvent alone is a jar; an empty one is none', () => {
+test('pellets alone or solvent alone are a valid jar; an empty one is not', () => {
   const jar = (pelletsG: number, solventMl: number) =>
     DissolveInput.safeParse({ pelletsG, solventMl, solventDensityGml: 0.8, targetSolids: 0.3 });
   for (const [pelletsG, solventMl] of [

@@ -151,7 +151,7 @@ test.each(cases)('%s', (_, change, ruleId, verdict) => {
   if (verdict === 'if') expect(found?.condition).toBeTruthy();
 });
 
-test('one no excludes; coats and batches are how it is built, and no condition', () => {
+test('one no excludes; coats and batches are the build, not a condition', () => {
   const poor = { ...card, code: 'R-900', service: { ...card.service, wetHeatC: 30 } };
   const ranked = rank(matchAll(survey, [poor, card], site), 'lasting');
   expect(ranked.map((s) => [s.match.card.code, s.match.verdict])).toEqual([
@@ -173,7 +173,7 @@ test('one no excludes; coats and batches are how it is built, and no condition',
   ]);
 });
 
-test('what must be met is priced by the site, in minutes and money, and moves the order', () => {
+test("conditions have the site's price in minutes and money, and change the ranking", () => {
   // A fair card for wear is looked at again early; a thin wall is a pressure engineer's to allow.
   const thin = changed((s) => {
     s.service.wear = 'impact';
@@ -208,7 +208,7 @@ test('what must be met is priced by the site, in minutes and money, and moves th
   ).toEqual([card.code, 'R-902']);
 });
 
-test('with reserve enough, cost a year decides what lasts, and time to service what bridges', () => {
+test('with enough margin, cost per year decides for lasting, and time to service for stop-gap', () => {
   const order = (intent: 'lasting' | 'stopgap', ...cards: (typeof card)[]) =>
     rank(matchAll(survey, cards, site), intent).map((s) => s.match.card.code);
   const priced = (code: string, price: number, lasting: number) => ({
@@ -241,7 +241,7 @@ test('with reserve enough, cost a year decides what lasts, and time to service w
   );
 });
 
-test('the first line says why in numbers: how long each lasts, how soon it is back, what it costs', () => {
+test('the first line gives the reason in figures: life, time to service, cost', () => {
   const [own] = rank(matchAll(survey, [card], site), 'lasting');
   if (!own) throw new Error('no match');
   const as = (match: Partial<typeof own.match>) => {
@@ -277,7 +277,7 @@ test('the score is the visible sum of its parts, and weights add up to one', () 
   }
 });
 
-test('a withdrawn card says why, whatever else it would do, as the main material and as a second', () => {
+test('a withdrawn card says why, as the main and as a second material', () => {
   const gone = { ...card, withdrawn: 'Supplier changed the hardener.' };
   const found = judge(survey, gone, site);
   expect(found.verdict).toBe('no');
@@ -289,7 +289,7 @@ test('a withdrawn card says why, whatever else it would do, as the main material
   expect(makePlan(survey, gone, site, '2026-11-25T08:00:00Z').ok).toBe(false);
 });
 
-test('more coats, or more batches, than anybody would do are refused, at once', () => {
+test('too many coats or batches are refused at once', () => {
   const thin = {
     ...card,
     layer: {
@@ -324,6 +324,6 @@ test.each([
   ],
   ['over a most of nothing', { value: 6, limit: 0, quantity: 'temperature', sense: 'max' }, 1.1],
   ['far under a least', { value: 0, limit: 1, quantity: 'length', sense: 'min' }, 0],
-] as const)('on its rule a figure stands on the right side: %s', (_, against, share) => {
+] as const)('a figure is on the right side of its rule: %s', (_, against, share) => {
   expect(shareOfLimit(against)).toBeCloseTo(share, 9);
 });

@@ -33,7 +33,7 @@ function counted<R>(run: (seen: Thing) => R) {
   };
 }
 
-test('inputs that agree in what was read share one result; what was not read may differ', () => {
+test('inputs equal in everything that was read share one result; others may differ', () => {
   const { of, calls } = counted((t) => t.layer.maxMm + Math.max(...t.packs.map((p) => p.size)));
   expect(of(thing())).toBe(2008);
   expect(of(thing({ code: 'B-2', packs: thing().packs.map((p) => ({ ...p, price: 99 })) }))).toBe(
@@ -44,7 +44,7 @@ test('inputs that agree in what was read share one result; what was not read may
   expect(calls.n).toBe(2);
 });
 
-test('a branch is followed: what only one side reads does not part the other', () => {
+test('branches are followed: what only one side reads does not separate the other', () => {
   const { of, calls } = counted((t) => (t.kind === 'paste' ? t.layer.minMm : t.layer.maxMm));
   expect([of(thing()), of(thing({ kind: 'tape' }))]).toEqual([1, 8]);
   expect(of(thing({ layer: { minMm: 1, maxMm: 5 } }))).toBe(1);
@@ -52,7 +52,7 @@ test('a branch is followed: what only one side reads does not part the other', (
   expect(calls.n).toBe(3);
 });
 
-test('how many, which names and whether there is one are reads too', () => {
+test('lengths, names and existence are reads too', () => {
   const { of, calls } = counted((t) => [
     t.packs.length,
     Object.keys({ ...t.layer }).join(),
@@ -78,7 +78,7 @@ test('how many, which names and whether there is one are reads too', () => {
   expect(calls.n).toBe(5);
 });
 
-test('a frozen input is handed out as well, all the way down', () => {
+test('a frozen input is wrapped too, at all levels', () => {
   const frozen = thing();
   for (const part of [frozen, frozen.layer, frozen.packs, ...frozen.packs]) Object.freeze(part);
   const { of } = counted((t) => t.packs.find((p) => p.size > t.layer.maxMm)?.id);
@@ -86,7 +86,7 @@ test('a frozen input is handed out as well, all the way down', () => {
   expect(of(thing())).toBe('small');
 });
 
-test('a part that is read whole is handed out bare, and distinguished by all that stands in it', () => {
+test('a whole part is handed out unwrapped, and compared by all its content', () => {
   const shared = memoByReads<Thing, number>((value) => Array.isArray(value));
   const seen: boolean[] = [];
   let calls = 0;
@@ -108,7 +108,7 @@ test('a part that is read whole is handed out bare, and distinguished by all tha
   expect(calls).toBe(3);
 });
 
-test('whatever is read, shared is what it would be alone', () => {
+test('for any reads, the shared result equals the separate one', () => {
   const random = mulberry32(11);
   const some = (n: number) => Math.floor(random() * n);
   const run = (t: Thing) =>
@@ -135,7 +135,7 @@ test('whatever is read, shared is what it would be alone', () => {
   expect(calls.n).toBeLessThan(100);
 });
 
-test('the chance by itself is that of all its traces', () => {
+test('the chance alone equals the chance of all its traces', () => {
   const base = {
     points: [
       { tempC: 10, minutes: 1924 },

@@ -15,7 +15,7 @@ import {
 import { sayApart, sentence, spoken, word, wordIn } from '../src/message/word';
 import type { UnitSystem } from '../src/units/quantities';
 
-describe('a message is worded for who reads it', () => {
+describe('a message is worded for its reader', () => {
   test.each<[string, ReturnType<typeof m>, string, string]>([
     ['a length', m('Cut {deep} deep', { deep: mm(12.7) }), 'Cut 12.7 mm deep', 'Cut 1/2 in deep'],
     ['a temperature', m('at {t}', { t: celsius(20) }), 'at 20 °C', 'at 68 °F'],
@@ -46,7 +46,7 @@ describe('a message is worded for who reads it', () => {
     expect(sentence(m('{round} next', { round: m('coat 2') }))).toBe('Coat 2 next');
   });
 
-  test('spoken, units are named and not spelt', () => {
+  test('spoken units are names, not signs', () => {
     const message = m('Weigh {g} at {t}.', { g: grams(40.2), t: celsius(18) });
     expect(wordIn(message, { units: 'metric', spoken: true })).toBe(
       'Weigh 40.2 grams at 18 degrees Celsius.',
@@ -65,7 +65,7 @@ describe('a message is worded for who reads it', () => {
     expect(aloud(q(3, 'count'), 'metric')).toBe('3');
   });
 
-  test('what is cut off a roll is told in metres or feet, what is built in millimetres or inches', () => {
+  test('lengths of rolls are in metres or feet, of builds in millimetres or inches', () => {
     expect(word(m('{x}', { x: q(8087, 'run') }))).toBe('8.09 m');
     expect(word(m('{x}', { x: q(8087, 'run') }), 'us')).toBe('26.5 ft');
     expect(word(m('{x}', { x: mm(8087) }))).toBe('8087 mm');
@@ -111,12 +111,12 @@ describe('a message is worded for who reads it', () => {
       'over 99 %, not over 99 %',
     ],
     ['unlike things', mm(152.3), grams(151.8), '152 mm, not 152 g', '5.996 in, not 5.35 oz'],
-  ])('digits that distinguish are shown: %s', (_, is, was, metric, us) => {
+  ])('digits that show a difference are kept: %s', (_, is, was, metric, us) => {
     const message = m('{is}, not {was}', { is, was });
     expect([word(message), word(message, 'us')]).toEqual([metric, us]);
   });
 
-  test('no two measured values of a sentence that differ read the same', () => {
+  test('two different values in a sentence never read the same', () => {
     const quantities = ['length', 'mass', 'temperature', 'time', 'thinFilm', 'pressure'] as const;
     fc.assert(
       fc.property(
@@ -136,7 +136,7 @@ describe('a message is worded for who reads it', () => {
     );
   });
 
-  test('so they do in a list, and two figures beside one another', () => {
+  test('the same in a list, and for two figures side by side', () => {
     expect(word(m('Cut {all}.', { all: [mm(152.3), mm(151.8), mm(90)] }))).toBe(
       'Cut 152.3 mm, 151.8 mm, 90 mm.',
     );
@@ -145,17 +145,17 @@ describe('a message is worded for who reads it', () => {
     expect(sayApart('temperature', 5, 5, 'us')).toEqual(['41 °F', '41 °F']);
   });
 
-  test('what nobody distinguishes is as short as it was: six decimals at most', () => {
+  test('equal values stay short: six decimals at most', () => {
     expect(word(m('{x}', { x: q(0.000_000_123, 'density') }))).toBe('0 g/ml');
     expect(word(m('{x}', { x: q(0.000_012_3, 'density') }))).toBe('0.000012 g/ml');
   });
 
-  test('parts that are not there leave no gap', () => {
+  test('absent parts leave no gap', () => {
     expect(word(joined([m('One.'), null, false, m('Two.')]))).toBe('One. Two.');
     expect(word(joined([m('One.'), null]))).toBe('One.');
   });
 
-  test('it is saved and read back, and what is none is refused', () => {
+  test('a message is saved and read back; an invalid one is rejected', () => {
     const message = m('{a} {b}', { a: [mm(1), m('x')], b: m('{c}', { c: 2 }) });
     expect(MessageSchema.parse(JSON.parse(JSON.stringify(message)))).toEqual(message);
     for (const none of [
@@ -167,7 +167,7 @@ describe('a message is worded for who reads it', () => {
   });
 });
 
-test('a text with plain holes reads as the library of messages fills it', () => {
+test('a text with plain placeholders reads as the message library fills it', () => {
   const piece = fc.oneof(
     fc.constantFrom('{a}', '{b}', ' ', '#', '<b>', '’', '. '),
     fc.stringMatching(/^[\w ,:%°]{0,8}$/),

@@ -15,12 +15,12 @@ function match(code: string, figures: Partial<CardMatch>): CardMatch {
 }
 const codes = (ranked: readonly { match: CardMatch }[]) => ranked.map((r) => r.match.card.code);
 
-test('what lasts goes by what a year of it costs, a stop-gap by how soon it runs; nothing else counts by itself', () => {
+test('lasting repairs rank by cost per year, stop-gaps by time to service; nothing else counts by default', () => {
   expect(weightsOf('lasting')).toEqual({ year: 1, ready: 0, life: 0, cost: 0, margin: 0 });
   expect(weightsOf('stopgap')).toEqual({ year: 0, ready: 1, life: 0, cost: 0, margin: 0 });
 });
 
-test('weights of a person are brought to a sum of one; one below nothing counts as none, all at nothing alike', () => {
+test("a person's weights are scaled to one; negative ones count as zero, all zero as equal", () => {
   const own = (weights: Record<string, number>) => weightsOf('lasting', weights);
   expect(own({ year: 3, ready: 1 })).toMatchObject({ year: 0.75, ready: 0.25, life: 0 });
   expect(own({ year: 2, ready: -5 })).toMatchObject({ year: 1, ready: 0 });
@@ -28,7 +28,7 @@ test('weights of a person are brought to a sum of one; one below nothing counts 
   expect(Object.values(own(none))).toEqual([0.2, 0.2, 0.2, 0.2, 0.2]);
 });
 
-test('a year costs the whole over its life in years', () => {
+test('cost per year is the total over its life in years', () => {
   expect(costPerYear(match('R-1', { totalCost: 300, lifeDays: 730 }))).toBeCloseTo(150, 9);
   expect(costPerYear(match('R-1', { totalCost: null }))).toBeNull();
 });
@@ -58,7 +58,7 @@ test('each part is its share of the best, the score their weighted sum', () => {
   expect(codes(rank(pair, 'lasting'))).toEqual(['R-1', 'R-2']);
 });
 
-test('what is not known is no share of anything; what costs nothing is the best there is', () => {
+test('an unknown value has no share; zero cost is the best', () => {
   const ranked = rank(
     [match('R-1', { totalCost: null }), match('R-2', { totalCost: 0 })],
     'lasting',
@@ -69,7 +69,7 @@ test('what is not known is no share of anything; what costs nothing is the best 
   expect(codes(ranked)).toEqual(['R-2', 'R-1']);
 });
 
-test('reserve comes before cost: enough from ten per cent on, none below half a per cent, what does not fit last', () => {
+test('margin comes before cost: enough from ten per cent, none below half a per cent, unfit cards last', () => {
   const at = (code: string, marginPct: number, totalCost: number) =>
     match(code, { marginPct, totalCost });
   const out = match('R-5', { verdict: 'no', totalCost: 1, marginPct: 90 });
@@ -83,7 +83,7 @@ test('reserve comes before cost: enough from ten per cent on, none below half a 
   expect(atItsLimit(out)).toBe(false);
 });
 
-test('a tie of what lasts goes to the sooner, a tie of stop-gaps to the cheaper, then to the order of the cards', () => {
+test('lasting ties go to the sooner, stop-gap ties to the cheaper, then to card order', () => {
   const [a, b] = [match('R-1', { serviceMin: 900 }), match('R-2', { serviceMin: 600 })];
   expect(codes(rank([a, b], 'lasting'))).toEqual(['R-2', 'R-1']);
   const [c, d] = [match('R-3', { totalCost: 90 }), match('R-4', { totalCost: 80 })];
@@ -93,7 +93,7 @@ test('a tie of what lasts goes to the sooner, a tie of stop-gaps to the cheaper,
   expect(codes(rank([f, e], 'stopgap'))).toEqual(['R-6', 'R-5']);
 });
 
-describe('what would change the order', () => {
+describe('what would change the ranking', () => {
   const ready = { ...survey, site: { ...survey.site, tools: 'hand' as const } };
   /** Wants blasting, and goes anywhere else. */
   const blasted = (code: string, price: number) => ({
@@ -116,7 +116,7 @@ describe('what would change the order', () => {
       site,
     );
 
-  test('a change is offered where it lets in what would then stand first', () => {
+  test('a change is offered if it allows a card that would then be first', () => {
     const found = offered(byHand, blasted('R-931', 1));
     expect(found.map((w) => w.code)).toEqual(['R-931']);
     const [first] = found;
@@ -124,20 +124,20 @@ describe('what would change the order', () => {
     expect(after && judge(after, blasted('R-931', 1), site).verdict).toBe(first?.verdict);
   });
 
-  test('one that lets in what would stand behind is not offered', () => {
+  test('one that would rank behind is not offered', () => {
     expect(offered(byHand, blasted('R-932', 90_000))).toEqual([]);
   });
 
-  test('what fits already needs no change', () => {
+  test('a fitting card needs no change', () => {
     expect(offered(byHand)).toEqual([]);
   });
 
-  test('fewest changes first, the better first among as many', () => {
+  test('fewest changes first, then the better card', () => {
     const found = offered(blasted('R-934', 3), blasted('R-933', 2), blasted('R-935', 1));
     expect(found.map((w) => w.code)).toEqual(['R-935', 'R-933', 'R-934']);
   });
 
-  test('a change that is no field, or out of its range, changes nothing', () => {
+  test('an unknown or out-of-range change changes nothing', () => {
     const relax = (path: string, text: string) => [{ path, text }] as unknown as Relax[];
     expect(withChanges(survey, relax('service.nothing', '4'))).toBeNull();
     expect(withChanges(survey, relax('service.mediumC', '9999'))).toBeNull();

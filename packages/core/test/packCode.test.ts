@@ -34,7 +34,7 @@ test.each<[string, string, string | null, string | null]>([
   expect(readPackCode(code)).toEqual({ lot, expiresOn });
 });
 
-test('whatever is scanned is read or not, never thrown at; what is read fits its box', () => {
+test('any code is read or not, never throws; results fit their fields', () => {
   const text = fc.oneof(
     fc.string({ unit: 'binary' }),
     fc.stringMatching(/^(\(\d{2}\)[0-9A-Z()]{0,9}){1,4}$/),

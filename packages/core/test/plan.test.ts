@@ -43,7 +43,7 @@ test('one pocket planned by hand', () => {
   expect(Math.min(...accept)).toBeGreaterThanOrEqual(batch.lastTouchMin);
 });
 
-test('two coats overhead are two rounds: the second waits for the window of the first', () => {
+test("two coats overhead are two rounds: the second waits for the first's window", () => {
   const plan = made({
     ...survey,
     surface: { damp: 'dry', slope: 'overhead' },
@@ -70,7 +70,7 @@ test('two coats overhead are two rounds: the second waits for the window of the 
   expect(plan.conditions).toEqual([]);
 });
 
-test('what is applied to the surface is laid with the last coat alone', () => {
+test('the cover over the surface is laid only with the last coat', () => {
   const overhead = {
     ...survey,
     surface: { damp: 'dry' as const, slope: 'overhead' as const },
@@ -85,7 +85,7 @@ test('what is applied to the surface is laid with the last coat alone', () => {
   expect(ml).toEqual([expect.closeTo(101, 6), expect.closeTo(110, 6)]);
 });
 
-test('a shaft seat leaves material on for the tool, and waits for full load', () => {
+test('a shaft seat keeps material for machining, and waits for full load', () => {
   const plan = made({
     ...survey,
     damages: [{ shape: 'seat', finishedDiameterMm: 80, wornDiameterMm: 76, lengthMm: 50 }],
@@ -99,7 +99,7 @@ test('a shaft seat leaves material on for the tool, and waits for full load', ()
   expect(plan.steps.some((s) => s.name === 'machine')).toBe(true);
 });
 
-test('every figure ends in its own value, every step has a duration, the plan reads back from JSON', () => {
+test('every figure ends in its value, every step has a duration, the plan reads back from JSON', () => {
   const plan = made();
   for (const f of Object.values(plan.figures)) {
     expect(f.working.at(-1)?.value).toBeCloseTo(f.value, 6);
@@ -109,7 +109,7 @@ test('every figure ends in its own value, every step has a duration, the plan re
   expect(Plan.parse(JSON.parse(JSON.stringify(plan)))).toEqual(plan);
 });
 
-test('a card that does not fit makes no plan, and says why', () => {
+test('a card that does not fit makes no plan, with the reason', () => {
   const result = makePlan(
     { ...survey, service: { ...survey.service, mediumC: 95 } },
     card,
@@ -120,7 +120,7 @@ test('a card that does not fit makes no plan, and says why', () => {
   expect(result.ok ? '' : word(result.why, 'us')).toMatch(/203 °F.*176 °F/);
 });
 
-describe('the checker reads a saved plan alone', () => {
+describe('the checker reads only a saved plan', () => {
   const plan = made({
     ...survey,
     surface: { damp: 'dry', slope: 'overhead' },
@@ -180,7 +180,7 @@ describe('the checker reads a saved plan alone', () => {
   });
 });
 
-test('an axis keeps order, holds what is outside, and breaks where the speed changes', () => {
+test('an axis keeps order, clamps what is outside, and breaks where the scale changes', () => {
   const axis = axisOf({
     from: 0,
     nearTo: 60 * MIN,
@@ -224,7 +224,7 @@ describe('the section', () => {
       ['50', '2', 'finished ⌀ 80', 'worn ⌀ 76'],
     ],
     [{ shape: 'bore', finishedDiameterMm: 120, wornDiameterMm: 123, lengthMm: 50 }, ['50', '1.5']],
-  ] as const)('letters the true sizes of %j inside its box', (damage, texts) => {
+  ] as const)('shows the true sizes of %j inside its box', (damage, texts) => {
     const drawing = drawSection('F2', damage, options);
     const lettered = drawing.prims.flatMap((p) => ('text' in p ? [p.text] : []));
     for (const text of texts) expect(lettered).toContain(text);
@@ -234,7 +234,7 @@ describe('the section', () => {
     }
   });
 
-  test('is the same line for the same repair, another for another', () => {
+  test('has the same break line for the same repair, another for another', () => {
     const damage = { shape: 'pocket', diameterMm: 140, depthMm: 11, wallMm: 16 } as const;
     expect(drawSection('F2', damage, options)).toEqual(drawSection('F2', damage, options));
     expect(drawSection('F2', damage, { ...options, tag: 'P-2' }).prims).not.toEqual(
@@ -242,7 +242,7 @@ describe('the section', () => {
     );
   });
 
-  test('is drawn while it is still being typed, with what is not known as a question', () => {
+  test('is drawn while it is being typed, with question marks for unknown sizes', () => {
     const draft = asDraft(survey);
     const sketch = sketchOf(
       { ...draft, texts: { ...draft.texts, 'damages.0.depthMm': 'deep' } },
@@ -265,7 +265,7 @@ describe('a draft', () => {
     expect(readDraft(asDraft(survey), 'metric')).toEqual({ survey, issues: [] });
   });
 
-  test('names each field that is wrong with its range, and keeps the rest', () => {
+  test('names each wrong field with its range, and keeps the rest', () => {
     const draft = asDraft(survey);
     const texts = {
       ...draft.texts,
@@ -287,7 +287,7 @@ describe('a draft', () => {
     expect(byPath['asset.tag']).toMatch(/1 to 24 characters/);
   });
 
-  test('knows what cannot be: deeper than the wall, a shaft worn over its size', () => {
+  test('detects impossible sizes: deeper than the wall, a shaft worn beyond its size', () => {
     const deep = readDraft(
       asDraft({
         ...survey,
@@ -300,7 +300,7 @@ describe('a draft', () => {
     ]);
   });
 
-  test('says its unit before another system takes over', () => {
+  test('adds units before the unit system changes', () => {
     const draft = withUnits(asDraft(survey), (path) => (path.endsWith('Mm') ? 'mm' : ''));
     expect(draft.texts['damages.0.lengthMm']).toBe('200 mm');
     expect(readDraft({ ...draft }, 'us').survey?.damages[0]).toEqual(survey.damages[0]);

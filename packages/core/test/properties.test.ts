@@ -56,7 +56,7 @@ test('a bigger batch never lives longer', () => {
   );
 });
 
-test('the parts of a mix add up to the whole, and checked on the scale they are on ratio', () => {
+test('the parts of a mix add up to the whole, and weighed they are on ratio', () => {
   fc.assert(
     fc.property(ratio, density, density, real(1, 20000), (r, densityA, densityB, ml) => {
       const { aMl, bMl, aG, bG } = mixSplit({ ratio: r, densityA, densityB, total: { ml } });
@@ -73,7 +73,7 @@ test('the parts of a mix add up to the whole, and checked on the scale they are 
   );
 });
 
-test('what mix-check says to add brings the ratio back', () => {
+test('the correction of mix-check restores the ratio', () => {
   fc.assert(
     fc.property(
       ratio,
@@ -91,7 +91,7 @@ test('what mix-check says to add brings the ratio back', () => {
   );
 });
 
-test('every batch fits the batch and is placed within the usable part of its life', () => {
+test('every batch fits the vessel and is placed within the usable part of its working life', () => {
   fc.assert(
     fc.property(
       points,
@@ -152,7 +152,7 @@ test('kit-pick is never beaten by trying every combination', () => {
   );
 });
 
-test('a deeper dish takes more; overfill and waste only add', () => {
+test('a deeper dish needs more; overfill and waste only add', () => {
   fc.assert(
     fc.property(
       real(10, 500),
@@ -191,7 +191,7 @@ test('a colder surface never turns a stop for cold or dew into go', () => {
   );
 });
 
-test('a length written by the formatter reads back as what it shows, in both systems', () => {
+test('a formatted length reads back as shown, in both unit systems', () => {
   fc.assert(
     fc.property(
       real(0.1, 4000),
@@ -206,7 +206,7 @@ test('a length written by the formatter reads back as what it shows, in both sys
   );
 });
 
-test('any input at all gets an answer or an error that names a field; nothing is NaN', () => {
+test('any input gets an answer or an error that names a field; nothing is NaN', () => {
   fc.assert(
     fc.property(fc.constantFrom(...calcs.map((c) => c.name)), fc.anything(), (name, input) => {
       const result = call(name, input);

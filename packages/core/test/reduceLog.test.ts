@@ -10,7 +10,7 @@ function lineAt(rows: readonly LogReading[], at: number, i: number): number {
   return (a.values[i] as number) + share * ((b.values[i] as number) - (a.values[i] as number));
 }
 
-test('what lies on a line is left out; corners of any of its values stay', () => {
+test('points on a line are removed; corners of any value stay', () => {
   const straight = [0, 1, 2, 3, 4].map((at) => row(at, 10 + at, 20));
   expect(reduceLog(straight, 0.1).map((r) => r.at)).toEqual([0, 4]);
   const corner = [row(0, 10, 20), row(1, 10, 20), row(2, 10, 21), row(3, 10, 20), row(4, 10, 20)];
@@ -19,7 +19,7 @@ test('what lies on a line is left out; corners of any of its values stay', () =>
   expect(reduceLog([row(5, 1)], 0.1)).toEqual([row(5, 1)]);
 });
 
-test('what is left says every reading again, no further off than asked', () => {
+test('the rest reproduces every reading within the tolerance', () => {
   const temps = fc.array(
     fc.tuple(
       fc.double({ min: -20, max: 60, noNaN: true }),

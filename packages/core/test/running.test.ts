@@ -34,7 +34,7 @@ describe('a repair that runs', () => {
     );
   });
 
-  test('the next act follows the batch, the cure, and the end of it', () => {
+  test('the next action follows the batch, the cure, and its end', () => {
     expect(nextAction(summary, [], at(0), 'UTC')).toBeNull();
     expect(nextAction(summary, [mix], at(5), 'UTC')?.clockTo).toBeCloseTo(at(40), -1);
     expect(said(summary, [mix], at(5), 'UTC')).toEqual({

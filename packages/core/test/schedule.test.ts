@@ -56,7 +56,7 @@ const hands = (name: 'isolate' | 'grade' | 'look', minutes: number, after?: Afte
 const from = ({ slots }: Schedule, id: string) => slots.find((s) => s.step === id)?.from;
 const mixed = ({ mixedAt }: Schedule, id: string) => mixedAt.get(id)?.first ?? NaN;
 
-test('one thing after another: prep, lay out, mix, place, each as long as it takes', () => {
+test('one step after another: prep, tools, mix, place, each with its duration', () => {
   const plan = laid((work, [one]) => [hands('isolate', 20), ...mixSteps(work, one), place(one)]);
   expect(from(plan, 'isolate')).toBe(0);
   const at = mixed(plan, 'one');
@@ -68,7 +68,7 @@ test('one thing after another: prep, lay out, mix, place, each as long as it tak
   ]);
 });
 
-test('the next round waits for the one before it to open, from its last mix', () => {
+test('the next round waits for the one before, from its last mix', () => {
   const plan = laid((work, [one, two]) => [
     ...mixSteps(work, one),
     place(one),
@@ -89,7 +89,7 @@ test('the next round waits for the one before it to open, from its last mix', ()
   );
 });
 
-test('a window that work has closed puts in what it then asks for', () => {
+test('a missed window adds its replacement steps', () => {
   const plan = laid((work, [one, two]) => [
     ...mixSteps(work, one),
     place(one),
@@ -114,7 +114,7 @@ test('a window that work has closed puts in what it then asks for', () => {
   ).toBeGreaterThan(0);
 });
 
-test('a step waits for a moment of a cure, and the time to service for all of them', () => {
+test('a step waits for a milestone, and the time to service for all of them', () => {
   const plan = laid((work, [one]) => [
     ...mixSteps(work, one),
     place(one),
@@ -125,7 +125,7 @@ test('a step waits for a moment of a cure, and the time to service for all of th
   expect(plan.readyMin).toBeCloseTo(mixed(plan, 'one') + 310, 6);
 });
 
-test('a wait between steps has both its ends', () => {
+test('a wait between steps has both its limits', () => {
   const plan = laid((work, [one]) => [
     hands('grade', 30),
     hands('look', 5, [{ step: 'grade', least: 45, why: m('It dries.') }]),
@@ -135,7 +135,7 @@ test('a wait between steps has both its ends', () => {
   expect(from(plan, 'look')).toBe(30 + 45);
 });
 
-test('work stands inside the shift; a cure runs through the night', () => {
+test('work stays inside the shift; a cure runs through the night', () => {
   const shift = { fromMin: 6 * 60, toMin: 14 * 60 };
   const write = (work: Work, [one]: [Round, Round]) => [
     hands('isolate', 20),
@@ -151,7 +151,7 @@ test('work stands inside the shift; a cure runs through the night', () => {
   expect(from(laid(write, { shift }, '2026-11-24T05:00:00Z'), 'isolate')).toBe(60);
 });
 
-test('what would not end inside the shift is left for the next one, unless it is longer than a shift', () => {
+test('work that would not end inside the shift waits for the next, unless it is longer than a shift', () => {
   const shift = { fromMin: 6 * 60, toMin: 14 * 60 };
   const at = (minutes: number, startAt: string) =>
     from(
@@ -193,14 +193,14 @@ describe('a round of two batches', () => {
       700,
     );
 
-  test('opens from the last of them', () => {
+  test('opens from its last batch', () => {
     const plan = after(1);
     const { first, last } = plan.mixedAt.get('one') ?? { first: NaN, last: NaN };
     expect(last - first).toBeCloseTo(40, 6);
     expect(mixed(plan, 'two')).toBeCloseTo(last + 80, 6);
   });
 
-  test('closes from the first of them', () => {
+  test('closes from its first batch', () => {
     // Placed 80 min after the first mix, laid out in 5: 300 min between are inside 400, 330 are inside the second’s only.
     const abraded = (plan: Schedule) => plan.steps.some((s) => s.draft.name === 'abrade');
     expect(abraded(after(300))).toBe(false);

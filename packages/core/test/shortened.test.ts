@@ -17,14 +17,14 @@ test.each([
   ['a'.repeat(33), `${'a'.repeat(31)}…`],
   ['🔩'.repeat(40), `${'🔩'.repeat(31)}…`],
   ['\u0000\u0007', ''],
-])('%j is told as %j', (typed, said) => expect(shortened(typed)).toBe(said));
+])('%j is shortened to %j', (typed, said) => expect(shortened(typed)).toBe(said));
 
 const anything = fc.oneof(
   fc.string({ minLength: 200, maxLength: 2000, unit: 'grapheme' }),
   fc.constantFrom('x', '12 kg ', '1e9 ', 'ü', '\n', '½ ').map((part) => part.repeat(400)),
 );
 
-test('however much is typed where a figure belongs, the error stays a line', () => {
+test('any amount of typed text gives an error on one line', () => {
   fc.assert(
     fc.property(anything, fc.constantFrom(...QUANTITY_IDS), (text, id) => {
       const read = parseQuantity(text, id, 'metric');
@@ -33,7 +33,7 @@ test('however much is typed where a figure belongs, the error stays a line', () 
   );
 });
 
-test('so it does where a formula is worked by hand', () => {
+test('the same in a tool', () => {
   const calc = calcByName.get('dew-point');
   if (!calc) throw new Error('dew-point');
   const node = formOf(calc);
@@ -47,7 +47,7 @@ test('so it does where a formula is worked by hand', () => {
   );
 });
 
-test('what is sent is named by a line too: a calculation, a pack, a field', () => {
+test('sent names are shortened too: a calculation, a pack, a field', () => {
   const long = 'n'.repeat(5000);
   const unknown = call(long, {});
   if (unknown.status !== 'bad') throw new Error('it is known');
@@ -57,7 +57,7 @@ test('what is sent is named by a line too: a calculation, a pack, a field', () =
   expect(JSON.stringify(packs).length).toBeLessThan(1500);
 });
 
-test('a field that nobody knows is named by its first letters, and a thousand of them by fifty', () => {
+test('unknown fields are named by their first letters, and a thousand of them by fifty', () => {
   const found = call('dew-point', { airC: 20, rhPct: 50, ['k'.repeat(3000)]: 1 });
   if (found.status !== 'bad') throw new Error('it was taken');
   expect(found.bad.issues).toEqual([

@@ -13,12 +13,12 @@ const wrap: Mix = {
   ...{ kind: 'water-set', soakSeconds: 20, squeezes: 3, leastLayers: 8, ...common },
 };
 
-test('what is stirred is mixed for its time, and then looked at', () => {
+test('a stirred mix is mixed for its time, and then checked', () => {
   const mix: Mix = { kind: 'light-cured', ...common } as Mix;
   expect(told(mix)).toEqual([['Mixing', 4, 'One colour? Then place it.']]);
 });
 
-test('what mixes in its nozzle needs no clock, and what is one part is made ready', () => {
+test('a nozzle mix needs no clock, and a single part is only prepared', () => {
   const cartridge: Mix = {
     ...{ kind: 'cartridge', ratio: { a: 1, b: 1, by: 'volume' }, density: 1, purgeMl: 5 },
     ...common,
@@ -30,7 +30,7 @@ test('what mixes in its nozzle needs no clock, and what is one part is made read
   ]);
 });
 
-test('a powder rests after it is mixed, by its card, and one that needs no rest does not', () => {
+test('a powder rests after mixing by its card, or not at all', () => {
   expect(told(powder).map(([label, minutes]) => [label, minutes])).toEqual([
     ['Mixing', 4],
     ['At rest', 3],
@@ -39,7 +39,7 @@ test('a powder rests after it is mixed, by its card, and one that needs no rest 
   expect(told({ ...powder, restMinutes: 0 })).toHaveLength(1);
 });
 
-test('a wrap is under water as its card says, and twice as long where it lies still', () => {
+test('a wrap is under water as its card says, and twice as long when it lies still', () => {
   expect(told(wrap)).toEqual([
     ['Under water', 20 / 60, 'Squeeze 3 times, lift out, wrap at once.'],
   ]);

@@ -36,20 +36,20 @@ const after = (minutes: number) => MIXED + minutes * MINUTE;
 const strip = (round: Partial<SummaryRound>, more: Partial<PlanSummary> = {}) =>
   stripOf({ ...plan, ...more }, { ...main, ...round }, MIXED);
 
-test('the main round is ready when its milestone and the post-cure are over, another without it', () => {
+test('the main round is ready after its milestone and post-cure, another without post-cure', () => {
   expect(strip({}).ready).toBe(after(590));
   expect(strip({ id: 'coat-1' }).ready).toBe(after(500));
   expect(strip({}, { cureStepsMin: 0 }).ready).toBe(after(500));
 });
 
-test('it is late when it is ready after the repair must be back, to the minute', () => {
+test('it is late if it is ready after the repair must be back, to the minute', () => {
   expect(strip({}, { deadline: after(590) }).late).toBe(false);
   expect(strip({}, { deadline: after(589) }).late).toBe(true);
   // A coat that another covers is loaded by nothing: it cannot be late.
   expect(strip({ needed: null }, { deadline: START }).late).toBe(false);
 });
 
-test('wet while it can be placed, late until the life ends, curing until ready, set to the end of the bar', () => {
+test('wet while it can be placed, late until the working life ends, curing until ready, set after that', () => {
   const { segments, start, end } = strip({});
   expect(start).toBe(MIXED);
   expect(segments).toEqual([
@@ -63,12 +63,12 @@ test('wet while it can be placed, late until the life ends, curing until ready, 
   expect(strip({}, { deadline: START }).end).toBe(after(590) + 590 * 0.04 * MINUTE);
 });
 
-test('what is ready before its life ends is ready when the life ends', () => {
+test('what is ready before its working life ends is ready when that ends', () => {
   const soon = [{ id: 'fullLoad' as const, minutes: 20 }];
   expect(strip({ milestones: soon }, { cureStepsMin: 0 }).ready).toBe(after(50));
 });
 
-test('a film waits for the round after it; it dries before its can goes off, and then nothing of it is late', () => {
+test('a film waits for the next round; it dries before its can sets, and nothing of it is late', () => {
   const film = { needed: null, next: { least: 30, most: 240 } };
   const { segments, ready, window } = strip(film);
   expect([ready, window]).toEqual([after(30), { from: after(30), to: after(240) }]);
@@ -80,7 +80,7 @@ test('a film waits for the round after it; it dries before its can goes off, and
   expect(strip({ needed: null, next: null }).ready).toBe(after(100));
 });
 
-test('its milestones stand at their minutes, the life as it is drawn', () => {
+test('its milestones are at their minutes, with the working life as drawn', () => {
   expect(strip({}).milestones.map((x) => [x.id, x.at])).toEqual([
     ['life', after(50)],
     ['tackFree', after(100)],
@@ -88,7 +88,7 @@ test('its milestones stand at their minutes, the life as it is drawn', () => {
   ]);
 });
 
-test('in words it says what is drawn, and where it stands now', () => {
+test('the text says what is drawn, and the present state', () => {
   const says = (now: number, more: Partial<PlanSummary> = {}) =>
     stripText(strip({}, more), now, 'UTC');
   expect(says(after(10))).toBe(
@@ -101,12 +101,12 @@ test('in words it says what is drawn, and where it stands now', () => {
   expect(says(after(10), { deadline: after(500) })).toMatch(/Needed 17:20, late\.$/);
 });
 
-describe('what a list keeps of a plan', () => {
+describe('the summary of a plan', () => {
   const made = makePlan(survey, card, site, '2026-11-24T08:05:00Z');
   if (!made.ok) throw new Error('no plan');
   const whole = made.plan;
 
-  test('the heat of the cure alone is added to the milestone, with its waits', () => {
+  test('adds only post-cure to the milestone, with its waits', () => {
     const [like] = whole.steps;
     if (!like) throw new Error('no steps');
     const step = (more: Partial<Step>): Step => ({ ...like, hold: null, ...more });
@@ -124,7 +124,7 @@ describe('what a list keeps of a plan', () => {
     expect(planSummaryOf(whole).cureStepsMin).toBe(0);
   });
 
-  test('its rounds, batches and moments are those of the plan', () => {
+  test("has the plan's rounds, batches and milestones", () => {
     const summary = planSummaryOf(whole);
     const round = planRound(whole, whole.mainRound);
     expect(summary.startAt).toBe(START);

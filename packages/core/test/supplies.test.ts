@@ -75,7 +75,7 @@ describe('packs for an amount', () => {
   });
 });
 
-describe('what goes on the scale', () => {
+describe('what is weighed', () => {
   const powder: Mix = {
     kind: 'powder-water',
     bagKg: 25,
@@ -91,7 +91,7 @@ describe('what goes on the scale', () => {
   };
   const made = (mix: Mix): SystemCard => ({ ...card, mix });
 
-  test('a whole kit, a cartridge, a roll: nothing', () => {
+  test('nothing for a whole kit, a cartridge or a roll', () => {
     const { mix } = card;
     expect(weighing(mix.kind === 'two-part' ? { ...mix, wholeKit: true } : mix)).toBeNull();
     expect(partsFor(made({ ...powder }), 12_500, 'base', 'level')).toEqual({
@@ -100,19 +100,19 @@ describe('what goes on the scale', () => {
     });
   });
 
-  test('water goes by the coat, and falls back on the patch’s', () => {
+  test('water by the coat, otherwise that of the patch', () => {
     expect([waterPerBag(powder, 'base'), waterPerBag(powder, 'finish')]).toEqual([4, 3]);
     const plain = { ...powder, waterLPerBag: { patch: 2.5 } };
     expect(waterPerBag(plain, 'finish')).toBe(2.5);
   });
 
-  test('aggregate makes a bag go further: less powder for the same fill', () => {
+  test('aggregate extends a bag: less powder for the same fill', () => {
     const parts = partsFor(made(powder), 12_500, 'patch', 'level', 50);
     // 12.5 l and 12.5 kg of stone at 2.65 kg/l: 17.217 l a bag.
     expect(parts?.aG).toBeCloseTo((25_000 * 12.5) / (12.5 + 12.5 / 2.65), 6);
   });
 
-  test('too wet is out, and says how much powder brings it right', () => {
+  test('too wet is off ratio, with the powder to correct it', () => {
     const weighed = { aG: 25_000, bG: 3000 };
     const check = checkWeighed(powder, weighed, 'patch', 'level');
     expect(check).toMatchObject({ verdict: 'out', addB_G: 0 });
@@ -121,7 +121,7 @@ describe('what goes on the scale', () => {
     expect(checkWeighed(powder, weighed, 'finish', 'level')?.verdict).toBe('in');
   });
 
-  test('a filler too thin or too thick says what to add', () => {
+  test('a filler too thin or too thick shows what to add', () => {
     const filler: Mix = {
       kind: 'dissolved',
       solventDensityGml: 0.8,
@@ -170,7 +170,7 @@ describe('aids and costs', () => {
       terms: 0,
     });
 
-  test('an aid is drawn by area and coverage; one that is not there is named all the same', () => {
+  test('an aid is drawn by area and coverage; a missing one is still named', () => {
     const work = worked();
     const { supplies, used } = suppliesOf(work, card, jobFrom(work).draft.rounds, [
       { kind: 'aid', use: 'wipe', for: m('the metal'), areaMm2: 2e6 },
@@ -191,7 +191,7 @@ describe('aids and costs', () => {
     expect(aidProblem(work, 'etch')).toBeNull();
   });
 
-  test('an aid that burns gives way where nothing may burn; where none may be used the card is out', () => {
+  test('a flammable aid is replaced where nothing may burn; without a replacement the card is excluded', () => {
     const burns = { ...aid, flammable: true };
     const wet = { ...aid, flammable: false, code: 'A-102', name: 'Water wipe' };
     const hot = { ...survey, site: { ...survey.site, ignition: 'stays' as const } };
@@ -217,7 +217,7 @@ describe('aids and costs', () => {
     expect(match.judged.filter((j) => j.verdict === 'no').map((j) => j.rule.id)).toEqual(['aids']);
   });
 
-  test('coats count: twice over takes twice as much', () => {
+  test('two coats take twice as much', () => {
     const work = worked();
     const amounts = [1, 2, 3].map((coats) => {
       const { supplies, figures } = suppliesOf(
@@ -233,7 +233,7 @@ describe('aids and costs', () => {
     expect(amounts).toEqual([50, 100, 150]);
   });
 
-  test('the job is material, people and the stop; leaving it alone is the stop that comes by itself', () => {
+  test('the job costs material, people and the stop; doing nothing costs the later stop', () => {
     const past = {
       ...survey.past,
       grows: 'yes',
@@ -269,7 +269,7 @@ describe('weather', () => {
   }));
   const gate = { minAboveDewC: 3, maxRhPct: 85, minSurfaceC: 5, maxSurfaceC: 40 };
 
-  test('under a roof nothing is asked of it; out of doors the surface follows the air', () => {
+  test('under a roof it is ignored; outdoors the surface follows the air', () => {
     expect(weatherFor(survey, hours)).toEqual({});
     const outside = { ...survey, site: { ...survey.site, outdoors: true } };
     const { forecast } = weatherFor(outside, hours);
@@ -278,7 +278,7 @@ describe('weather', () => {
     expect(weatherFor(outside, [])).toEqual({});
   });
 
-  test('windows end before the rain, and no hours have none', () => {
+  test('windows end before the rain; without hours there are none', () => {
     const found = windowsIn(hours, gate, 60, 60);
     expect(found[0]).toMatchObject({
       from: '2026-11-24T08:00:00.000Z',
@@ -287,7 +287,7 @@ describe('weather', () => {
     expect(windowsIn([], gate, 60, 60)).toEqual([]);
   });
 
-  test('a cold night makes the plan longer, and is said in the plan', () => {
+  test('a cold night makes the plan longer, and the plan says so', () => {
     const outside = {
       ...survey,
       site: { ...survey.site, outdoors: true },

@@ -10,7 +10,7 @@ const form = (name: string) => {
 };
 
 test.each(calcs.map((c) => c.name))(
-  '%s: its form takes its example and gives it back, in both systems',
+  '%s: its form reads and returns its example, in both unit systems',
   (name) => {
     const { calc, node } = form(name);
     for (const system of ['metric', 'us'] as const) {
@@ -32,7 +32,7 @@ test.each(calcs.map((c) => c.name))(
   },
 );
 
-test('a figure without a unit is taken as it is typed: with a comma, a true minus, a blank before or after it', () => {
+test('a figure without a unit is read as typed: comma, true minus, surrounding spaces', () => {
   const { calc, node } = form('dew-point');
   const plain = form('film');
   const solids = (text: string) =>
@@ -54,7 +54,7 @@ test('a figure without a unit is taken as it is typed: with a comma, a true minu
   expect(cold.value).toMatchObject({ airC: -5.5 });
 });
 
-test('hours of a log that do not rise are told at the row that is wrong, with the one before it', () => {
+test('log times that do not rise are reported at the wrong row, with the one before', () => {
   const { calc } = form('maturity');
   const history = [0, 4, 4, 9].map((atHour) => ({ atHour, tempC: 20 }));
   const found = calc.input.safeParse({ ...(calc.example as object), history });
@@ -63,7 +63,7 @@ test('hours of a log that do not rise are told at the row that is wrong, with th
   ]);
 });
 
-test('a US user types inches, psi and Fahrenheit; the sum gets millimetres, bar and Celsius', () => {
+test('a US user types inches, psi and Fahrenheit; the calculation gets millimetres, bar and Celsius', () => {
   const { calc, node } = form('wrap-design');
   const typed = typedOf(node, calc.example, 'us') as TypedGroup;
   const read = readTyped(
@@ -79,7 +79,7 @@ test('a US user types inches, psi and Fahrenheit; the sum gets millimetres, bar 
   });
 });
 
-test('what is wrong is told by path, with the range in the unit typed in', () => {
+test('errors are reported by path, with the range in the typed unit', () => {
   const { node } = form('dew-point');
   expect(readTyped(node, { airC: '200', rhPct: 'damp' }, 'us').issues).toEqual([
     { path: 'airC', message: 'Too big: 140 °F is the most.' },
@@ -96,7 +96,7 @@ test('what is wrong is told by path, with the range in the unit typed in', () =>
   ]);
 });
 
-test('lists and forms of a shape: each row by its place, each form with its own fields', () => {
+test('lists and variants: each row by its index, each variant with its own fields', () => {
   const { node } = form('belt-patch');
   const hole = node.nodes.find((n) => n.key === 'hole');
   if (hole?.kind !== 'variant') throw new Error('hole');
@@ -140,30 +140,27 @@ const all = (node: FormNode): FormNode[] => [
 ];
 const numbers = (value: unknown): boolean => typeof value === 'number';
 
-test.each(calcs.map((c) => c.name))(
-  '%s names each field of its input and of its result',
-  (name) => {
-    const { calc, node } = form(name);
-    const fields = all(node).slice(1);
-    expect(fields.filter((f) => f.label === '').map((f) => f.key)).toEqual([]);
-    const answer = calc.run(calc.example) as unknown as Record<string, unknown>;
-    for (const [key, value] of Object.entries(answer)) {
-      if (['ok', 'working'].includes(key)) continue;
-      const named = calc.result[key];
-      if (key === 'curve') expect(named).toBeNull();
-      else expect(named?.title).toMatch(/^[A-ZÅ]/);
-      if (Array.isArray(value) && value.every((v) => typeof v === 'object') && named?.of)
-        expect(Object.keys(named.of)).toEqual(
-          expect.arrayContaining([...new Set(value.flatMap((v) => Object.keys(v as object)))]),
-        );
-    }
-    for (const [key, value] of Object.entries(answer))
-      if (numbers(value) && /(Mm|Ml|Min|C|Pct|Kg|Um|MPa|G)$/.test(key))
-        expect([key, calc.result[key]?.['x-unit']]).not.toEqual([key, undefined]);
-  },
-);
+test.each(calcs.map((c) => c.name))('%s names each field of its input and result', (name) => {
+  const { calc, node } = form(name);
+  const fields = all(node).slice(1);
+  expect(fields.filter((f) => f.label === '').map((f) => f.key)).toEqual([]);
+  const answer = calc.run(calc.example) as unknown as Record<string, unknown>;
+  for (const [key, value] of Object.entries(answer)) {
+    if (['ok', 'working'].includes(key)) continue;
+    const named = calc.result[key];
+    if (key === 'curve') expect(named).toBeNull();
+    else expect(named?.title).toMatch(/^[A-ZÅ]/);
+    if (Array.isArray(value) && value.every((v) => typeof v === 'object') && named?.of)
+      expect(Object.keys(named.of)).toEqual(
+        expect.arrayContaining([...new Set(value.flatMap((v) => Object.keys(v as object)))]),
+      );
+  }
+  for (const [key, value] of Object.entries(answer))
+    if (numbers(value) && /(Mm|Ml|Min|C|Pct|Kg|Um|MPa|G)$/.test(key))
+      expect([key, calc.result[key]?.['x-unit']]).not.toEqual([key, undefined]);
+});
 
-test('a field is measured by what its schema says', () => {
+test("a field's quantity comes from its schema", () => {
   const at = (name: string, key: string) => all(form(name).node).find((f) => f.key === key);
   expect(at('wrap-lay', 'outsideDiameterMm')).toMatchObject({
     label: 'Outside diameter',
@@ -181,7 +178,7 @@ test('a field is measured by what its schema says', () => {
   expect(at('wrap-lay', 'layers')).toMatchObject({ label: 'Layers', measure: null });
 });
 
-test('the tables of a result are headed by what stands in them', () => {
+test('tables of a result have headings for their columns', () => {
   const heads = (name: string) => {
     const { calc } = form(name);
     return resultRows(calc, calc.run(calc.example), 'metric').flatMap((r) =>

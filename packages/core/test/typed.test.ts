@@ -20,13 +20,13 @@ test.each([
   expect(taken(typedText(40), text)).toBe(good);
 });
 
-test('lines and tabs are kept where lines are asked for, and nothing else that cannot be read', () => {
+test('lines and tabs are kept where allowed, and no other unreadable characters', () => {
   expect(typedLines(40).parse(' one\n\ttwo ')).toBe('one\n\ttwo');
   for (const odd of ['a\u0000', 'a\u001b[1m', '\ud800', 'a\u202e'])
     expect([odd, taken(typedLines(40), odd)]).toEqual([odd, false]);
 });
 
-test('blanks count for nothing, and the most is the most', () => {
+test('spaces at the ends do not count; the limit is exact', () => {
   expect(taken(typedText(5, 3), '  ab ')).toBe(false);
   expect(typedText(5, 3).parse(' abc ')).toBe('abc');
   expect(taken(typedText(5), 'abcdef')).toBe(false);
@@ -45,7 +45,7 @@ test.each([
   expect(taken(Moment, text)).toBe(good);
 });
 
-test('a moment that is none is said once, one that is far off by its years', () => {
+test('an invalid moment is reported once, one far off by its years', () => {
   const said = (text: string) => Moment.safeParse(text).error?.issues.map((i) => i.message);
   expect(said('yesterday')).toHaveLength(1);
   expect(said('9999-12-31T23:59:59Z')).toEqual(['must lie between the years 2000 and 2100']);

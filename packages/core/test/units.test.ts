@@ -37,7 +37,7 @@ test.each<[string, QuantityId, number]>([
   expect(parsed).toEqual({ ok: true, value: expect.closeTo(value, 6) });
 });
 
-test('a bare number is in the unit of the system in use', () => {
+test('a bare number is in the unit of the present system', () => {
   expect(parseQuantity('2', 'length', 'us')).toEqual({ ok: true, value: 50.8 });
 });
 
@@ -48,7 +48,7 @@ test.each([
   ['12 mm 3', 'length', /not a number/],
   ['3/0', 'length', /not a number/],
   ['5 h 20 h', 'time', /not a number/],
-] as const)('%j is refused with the way to write it', (text, quantity, words) => {
+] as const)('%j is rejected with an example', (text, quantity, words) => {
   const parsed = parseQuantity(text, quantity, 'metric');
   expect(parsed).toEqual({ ok: false, message: expect.stringMatching(words) });
 });
@@ -76,7 +76,7 @@ test.each([
   expect(formatDuration(minutes)).toBe(text);
 });
 
-test('a clock ticks in seconds under an hour and counts on when it is over', () => {
+test('a clock ticks in seconds below an hour and counts up after its end', () => {
   const at = Date.parse('2026-11-24T14:00:00Z');
   expect(countdown(at, at - 972_000).parts).toEqual([{ figure: '16:12', unit: '' }]);
   expect(countdown(at, at - 9_480_000).parts.map((p) => p.figure + p.unit)).toEqual([
@@ -86,7 +86,7 @@ test('a clock ticks in seconds under an hour and counts on when it is over', () 
   expect(countdown(at, at + 61_000)).toMatchObject({ over: true, parts: [{ figure: '−01:01' }] });
 });
 
-test('a moment on another day carries its weekday', () => {
+test('a moment on another day has its weekday', () => {
   const now = Date.parse('2026-11-24T20:00:00Z');
   expect(dayClockText(Date.parse('2026-11-24T22:30:00Z'), now, 'UTC')).toBe('22:30');
   expect(dayClockText(Date.parse('2026-11-25T06:00:00Z'), now, 'UTC')).toBe('06:00 Wed');
@@ -108,14 +108,17 @@ const ELSEWHERE: [QuantityId, string, string, string, number][] = [
   ['temperature', '°F', 'F', 'C', 1e-12],
 ];
 
-test.each(ELSEWHERE)('%s: %s is what a kept table of units says', (id, symbol, from, to, tol) => {
-  const unit = quantity(id).units.find((u) => u.symbol === symbol);
-  if (!unit) throw new Error(symbol);
-  const theirs = convert(7, from as 'in').to(to as 'mm');
-  expect(Math.abs(toBase(7, unit) / theirs - 1)).toBeLessThan(tol);
-});
+test.each(ELSEWHERE)(
+  '%s: %s agrees with an independent table of units',
+  (id, symbol, from, to, tol) => {
+    const unit = quantity(id).units.find((u) => u.symbol === symbol);
+    if (!unit) throw new Error(symbol);
+    const theirs = convert(7, from as 'in').to(to as 'mm');
+    expect(Math.abs(toBase(7, unit) / theirs - 1)).toBeLessThan(tol);
+  },
+);
 
-test('there and back again, in every unit of every quantity', () => {
+test('round trips in every unit of every quantity', () => {
   const units = QUANTITY_IDS.flatMap((id) => quantity(id).units.map((u) => ({ id, u })));
   fc.assert(
     fc.property(
@@ -141,11 +144,11 @@ test.each([
   [-90, '−01:30 over'],
   [2 * 3600 + 300, '2 h 05 min left'],
   [3 * 86_400 + 3600, '3 d 1 h left'],
-])('a clock with %d s to go is told as %s', (seconds, said) => {
+])('a clock with %d s left shows %s', (seconds, said) => {
   expect(countdownText(countdown(seconds * 1000, 0))).toBe(said);
 });
 
-test('what a display shows is typed in four digits, however little it is', () => {
+test('a displayed value is typed with four digits, however small', () => {
   expect([0.12296, 412.34, 25_634].map((g) => typedFigure(g, 'mass', 'metric'))).toEqual([
     '0.123',
     '412.3',
@@ -155,7 +158,7 @@ test('what a display shows is typed in four digits, however little it is', () =>
   expect(typedFigure(20, 'temperature', 'us')).toBe('68');
 });
 
-test('what is weighed keeps three digits, however little it is: two parts of it keep their ratio', () => {
+test('weighed values keep three digits, however small: their ratio is kept', () => {
   const told = [0.0041, 0.12296, 5.0349, 40.25, 322.4].map((g) => formatQuantity(g, 'mass'));
   expect(told).toEqual(['0.0041 g', '0.123 g', '5.03 g', '40.3 g', '322 g']);
   expect(formatQuantity(0.12296, 'mass', 'us')).toBe('0.00434 oz');

@@ -30,7 +30,7 @@ const GRADE_MIN = 15 + 375 / 20;
 /** Going over it again is two fifths of that. */
 const AGAIN_MIN = GRADE_MIN * 0.4;
 
-test('bare metal is covered before it turns, or prepared again', () => {
+test('bare metal is covered in time, or prepared again', () => {
   const plain = planned();
   expect(named(plain, 'grade')).toHaveLength(1);
   const waited = (planBare: Plan) => slot(planBare, 'mix.main').from - slot(planBare, 'grade').to;
@@ -51,7 +51,7 @@ test('bare metal is covered before it turns, or prepared again', () => {
   ]);
 });
 
-test('the gate is read again where its reading has grown old', () => {
+test('the gate is repeated when its reading is too old', () => {
   const plain = planned();
   const age = slot(plain, 'mix.main').from - slot(plain, 'gate').to;
   expect(named(planned({ gateMinutes: age }), 'gate')).toHaveLength(1);
@@ -60,7 +60,7 @@ test('the gate is read again where its reading has grown old', () => {
   expect(slot(again, 'mix.main').from).toBeCloseTo(slot(again, 'gate.main').to, 6);
 });
 
-test('a coat that has gone shiny is abraded for two fifths of the minutes its metal took', () => {
+test('a shiny coat is abraded for two fifths of its grading minutes', () => {
   // Overhead it takes two coats. This card’s window closes a minute after it opens; the old gate’s reading, taken again
   // when it has opened, takes five: so the first coat is abraded as well.
   const shut = { ...card, cure: { ...card.cure, milestones: { ...card.cure.milestones } } };
@@ -81,7 +81,7 @@ test('a coat that has gone shiny is abraded for two fifths of the minutes its me
   expect(abrade?.minutes).toBeCloseTo(AGAIN_MIN, 6);
 });
 
-describe('how warm a job is held', () => {
+describe('the holding temperature of a job', () => {
   const needs = (minSurfaceC: number): Pick<Round, 'card'> => ({
     card: { ...card, ambient: { ...card.ambient, minSurfaceC } } as SystemCard,
   });
@@ -101,16 +101,16 @@ describe('how warm a job is held', () => {
       draft: { rounds: least.map(needs) as Round[], steps: [], needs: [], figures: () => [] },
     } as unknown as Parameters<typeof jobWarmC>[0]);
 
-  test('by the one of its materials that asks most', () => {
+  test('is the highest that any of its materials needs', () => {
     expect(warm(5, 12, 8)).toBe(12);
     expect(warm(12)).toBe(12);
     expect(warm(1, 5)).toBe(5);
   });
-  test('not at all where none asks for it', () => {
+  test('is null if none needs it', () => {
     expect(warm(1, 2)).toBeNull();
     expect(warm()).toBeNull();
   });
-  test('grading in its minutes is of its area', () => {
+  test('the grading minutes follow the area', () => {
     expect(gradeMinutes(work)).toBeCloseTo(GRADE_MIN, 6);
   });
 });

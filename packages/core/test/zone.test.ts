@@ -29,7 +29,7 @@ test.each([
   expect(clockText(at(moment), zone)).toBe(clock);
 });
 
-test('a day is that of the calendar on the wall', () => {
+test('a day is the local calendar day', () => {
   const late = at('2026-12-31T23:30:00Z');
   expect(dateText(late, VIENNA)).toBe('1 Jan 2027');
   expect(dateText(late, 'America/New_York')).toBe('31 Dec 2026');
@@ -38,12 +38,12 @@ test('a day is that of the calendar on the wall', () => {
   expect(minuteOfDay(late, VIENNA)).toBe(30);
 });
 
-test('a name is a zone, or it is not', () => {
+test('a name is a zone or not', () => {
   expect(['UTC', VIENNA, 'America/New_York'].every(isZone)).toBe(true);
   expect(['', 'Vienna', 'Europe/Nowhere', '+25:00'].some(isZone)).toBe(false);
 });
 
-test('a moment that a clock shows is found again, whenever and wherever; one that is skipped is the hour after', () => {
+test('a local time is found again at any moment; a skipped one is the hour after', () => {
   const moments = fc.integer({ min: at('2020-01-01'), max: at('2040-01-01') });
   const zones = fc.constantFrom('UTC', VIENNA, 'America/New_York', 'Australia/Adelaide');
   fc.assert(
@@ -59,7 +59,7 @@ test('a moment that a clock shows is found again, whenever and wherever; one tha
   expect(clockText(momentOf(skipped, VIENNA), VIENNA)).toBe('03:30');
 });
 
-test('an axis over a change of the clocks has its ticks at whole hours before and after, in order', () => {
+test('an axis across a clock change has ticks at whole hours before and after, in order', () => {
   const from = at('2026-03-28T20:00:00Z');
   const to = at('2026-03-29T10:00:00Z');
   const { ticks } = axisOf({ from, nearTo: to, to, width: 360, nearShare: 1, zone: VIENNA });
@@ -71,7 +71,7 @@ test('an axis over a change of the clocks has its ticks at whole hours before an
     if (i > 0) expect(t.at).toBeGreaterThan(ticks[i - 1]?.at ?? 0);
 });
 
-test('a day is the one on the calendar of its zone, on either side of midnight', () => {
+test('a day is that of its zone, on both sides of midnight', () => {
   const late = Date.parse('2026-11-24T23:30:00Z');
   expect([dayIn(late, 'UTC'), dayIn(late, 'Europe/Vienna')]).toEqual(['2026-11-24', '2026-11-25']);
   expect(dayIn(late, 'America/New_York')).toBe('2026-11-24');

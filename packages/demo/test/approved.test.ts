@@ -33,19 +33,16 @@ function plansOf(family: FamilyId, shape: string) {
 }
 const shapes = families().map((f) => [f.id as FamilyId, f.shapes.map((s) => s.shape)] as const);
 
-test.each(shapes)(
-  '%s: every shape of damage is drawn as it was when it was last looked at',
-  (family, own) => {
-    const rows = own.map((shape) => {
-      const { survey, plans } = plansOf(family, shape);
-      return drawingsOf(family, survey, plans[0] ?? null);
-    });
-    expectApproved(`${family}.svg`, sheetOf(rows));
-  },
-);
+test.each(shapes)('%s: every shape of damage is drawn as last approved', (family, own) => {
+  const rows = own.map((shape) => {
+    const { survey, plans } = plansOf(family, shape);
+    return drawingsOf(family, survey, plans[0] ?? null);
+  });
+  expectApproved(`${family}.svg`, sheetOf(rows));
+});
 
 test.each(shapes)(
-  '%s: each way of doing it is planned as it was, or by a core of another version',
+  '%s: each variant of the work is planned as approved, or by another version of core',
   (family, own) => {
     const ways = new Set<string>();
     const texts = own.flatMap((shape) =>
@@ -93,7 +90,7 @@ const DAYS: { name: string; intent: Intent; answers: Record<string, string> }[] 
 ];
 
 test.each(shapes)(
-  '%s: every card is judged as it was on a plain day and on two that are not',
+  '%s: every card is judged as approved on an ordinary day and two others',
   (family, [shape = '']) => {
     const asked = { family, shapes: [shape], startAt: AT, costPerHour: 100 };
     const own = new Set(everyField(plainDraft(asked)).map((p) => p.path));
@@ -112,7 +109,7 @@ test.each(shapes)(
   },
 );
 
-test('every calculation answers its example as it did, and shows it so in either system', () => {
+test('every calculation answers its example as approved, in both unit systems', () => {
   const texts = calcs.map((calc) => {
     const answer = calc.run(calc.example);
     const { working, ...found } = answer.ok ? answer : { ...answer, working: [] };

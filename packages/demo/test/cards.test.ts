@@ -26,13 +26,13 @@ const surveyOf = (r: SurveyedRepair | DemoRepair): Survey =>
   demoSurvey(r.tag, null, '2026-11-24T06:00:00Z', r.survey);
 
 test.each(demoCards.map((c) => [c.code, c] as const))(
-  'card %s is whole by the schema',
+  'card %s is complete by the schema',
   (_, card) => {
     expect(Card.parse(card)).toEqual(card);
   },
 );
 
-test('every card states four temperatures or more for each milestone, each step no earlier than the last', () => {
+test('every card states four or more temperatures for each milestone, in rising order', () => {
   for (const card of systemCards) {
     for (const points of Object.values(card.cure.milestones))
       expect(points?.length).toBeGreaterThanOrEqual(4);
@@ -71,7 +71,7 @@ test.each([...openRepairs, ...closedRepairs].map((r) => [r.tag, r.cardCode, r] a
   },
 );
 
-test('there is a repair of every family, and for each a system that fits or a refusal with who decides', () => {
+test('every family has a repair, with a fitting system or a refusal that names who decides', () => {
   const seen = new Set(surveyedRepairs.map((r) => r.survey.family));
   expect([...seen, 'F2'].sort()).toEqual(
     families()
@@ -85,7 +85,7 @@ test('there is a repair of every family, and for each a system that fits or a re
   }
 });
 
-test('the codes of the demo library are those of the plant’s list', () => {
+test('the codes of the demo library match the plant’s list', () => {
   const codes = demoCards.map((c) => c.code);
   expect(new Set(codes).size).toBe(codes.length);
   expect(systemCards.length).toBe(41);

@@ -10,7 +10,7 @@ function planned(answers: Record<string, Leaf> = {}): Plan {
   return made.plan;
 }
 
-test('a warmer day changes the clock, and says so in one line', () => {
+test('a warmer day changes the schedule, and says so in one line', () => {
   const changes = planChanges(planned(), planned({ 'readings.surfaceC': 27 }));
   const said = changesMessage(changes);
   if (!said) throw new Error('nothing changed');
@@ -19,7 +19,7 @@ test('a warmer day changes the clock, and says so in one line', () => {
   expect(changesMessage(planChanges(planned(), planned()))).toBeNull();
 });
 
-test('a step that is new or gone is said by its title', () => {
+test('a new or removed step is named by its title', () => {
   const whole = planned();
   const less = { ...whole, steps: whole.steps.filter((s) => s.name !== 'gate') };
   const title = whole.steps.find((s) => s.name === 'gate')?.title;

@@ -53,7 +53,7 @@ function met(match: CardMatch): number {
 const usualLook = ({ survey }: Plan): number =>
   families().find((f) => f.id === survey.family)?.method.nextLookDays[survey.intent] ?? NaN;
 
-test('of whatever is surveyed, every condition is met in the plan, in the minutes that Match counts', () => {
+test('for any survey, every condition is met in the plan, in the minutes that Match counts', () => {
   let byHand = 0;
   for (const { id } of families())
     for (const survey of fc.sample(surveys(id), { numRuns: 25, seed: 23 }))
@@ -69,7 +69,7 @@ const matched = (survey: Survey, code: string): CardMatch => {
 };
 const second = (match: CardMatch) => match.judged.find((j) => j.rule.id === 'seconds');
 
-test('what a second material depends on is a condition of the card that needs it', () => {
+test('a condition of a second material is a condition of the card that needs it', () => {
   const open = matched(base.get('F14') as Survey, 'X-840');
   expect([open.verdict, second(open)?.verdict]).toEqual(['fits', 'fits']);
   expect(ticked(planOf(open))).toBeUndefined();
@@ -85,7 +85,7 @@ test('what a second material depends on is a condition of the card that needs it
   );
 });
 
-test('what both materials ask by the same words is asked once', () => {
+test('a condition of both materials in the same words is asked once', () => {
   const paste = card('X-840');
   const beside = surveyed('F14', { 'site.nearby': 'plastic' });
   const asks = (own: typeof paste) =>
@@ -97,12 +97,12 @@ test('what both materials ask by the same words is asked once', () => {
   expect(asks({ ...paste, spoils: ['plastic'] })).toEqual(['nearby']);
 });
 
-test('a dry film is asked where it is laid: over what has set by then, not on the damp floor below', () => {
+test('a dry surface is required where a film is laid: on the layer below, not on the damp floor', () => {
   const damp = matched(surveyed('F9', { 'surface.damp': 'damp' }), 'C-645');
   expect(second(damp)?.verdict).toBe('fits');
 });
 
-test('what is too hot is cooled by hand: no step does it, and it takes its time', () => {
+test('a hot surface is cooled by hand: no step does it, and it takes its time', () => {
   const hot = matched(surveyed('F16', { 'readings.surfaceC': 36 }), 'S-710');
   expect([hot.verdict, hot.judged.find((j) => j.rule.id === 'ambient')?.steps]).toEqual([
     'if',
@@ -113,7 +113,7 @@ test('what is too hot is cooled by hand: no step does it, and it takes its time'
   expect(said && word(said.text)).toMatch(/The surface is cooled to \d+ °C\./);
 });
 
-test('a card that is heated to its rating is heated in whatever family it serves', () => {
+test('a card with post-cure is heated in every family', () => {
   const hot = { ...card('R-240'), families: ['F3'] };
   const survey = surveyed('F3', { 'load.serviceC': 90, 'window.downMin': 20_000 });
   const match = judge(survey, hot, siteSettings, known);

@@ -37,7 +37,7 @@ const everyShape = families().flatMap((f) =>
 );
 
 test.each(everyShape)(
-  '%s is drawn inside its box, bare and with its layers, and said in words',
+  '%s is drawn inside its box, with and without layers, and has a description',
   (_, family, shape) => {
     const damage = { shape: shape.shape, ...shape.typical } as Damage;
     const material = familyOf(family).typicalParent;
@@ -65,7 +65,7 @@ test.each(everyShape)(
 );
 
 test.each(everyShape)(
-  '%s: what is usual and typical makes a survey; an empty one names what is missing',
+  '%s: usual and typical answers make a survey; an empty one names what is missing',
   (_, family, shape) => {
     const { usual, groups } = familyOf(family);
     const texts: Record<string, string> = {
@@ -150,7 +150,7 @@ test('demands by hand: a flange ring, a low-pressure wrap, a yard over sand, a w
   });
 });
 
-test('a hole in a belt takes the hole and its lap, as worked by hand', () => {
+test('a hole in a belt takes the hole and its overlap, as calculated by hand', () => {
   const [body] = demand('BC-3').bodies;
   if (body?.shape.kind !== 'slab') throw new Error('slab');
   const { lengthMm, widthMm, depthMm } = body.shape;
@@ -159,7 +159,7 @@ test('a hole in a belt takes the hole and its lap, as worked by hand', () => {
   expect((lengthMm * widthMm * depthMm) / 1000).toBeCloseTo((area(64) * 14 + cover) / 1000, 6);
 });
 
-test('refusals say why and who; families are offered by the kind of asset', () => {
+test('refusals say why and who; families are offered by kind of asset', () => {
   expect(demand('WL-2').refusals).toEqual([
     expect.objectContaining({ id: 'cords', who: 'tyre-shop' }),
   ]);
@@ -173,7 +173,7 @@ test('refusals say why and who; families are offered by the kind of asset', () =
   expect(familiesFor(null)).toHaveLength(16);
 });
 
-test('schools: asked where they matter, the usual one unless another is chosen, nonsense ignored', () => {
+test('schools are asked where they matter, with the usual answer by default', () => {
   const asked = schoolsOf(familyOf('F4').method.schools);
   expect(asked.map((s) => s.id)).toContain('plug');
   expect(schoolsOf(familyOf('F2').method.schools).map((s) => s.id)).not.toContain('plug');
@@ -185,7 +185,7 @@ test('schools: asked where they matter, the usual one unless another is chosen, 
   for (const s of asked) expect(s.why).toMatch(/\.$/);
 });
 
-test('a kind of fill or of tyre repair that is chosen rules the others out, and says so', () => {
+test('a chosen kind of fill or tyre repair excludes the others, with the reason', () => {
   const verdicts = (tag: string, schools: Record<string, string>) => {
     const found = surveyedRepairs.find((r) => r.tag === tag);
     if (!found) throw new Error(tag);
@@ -209,7 +209,7 @@ test('a kind of fill or of tyre repair that is chosen rules the others out, and 
   expect(allowed('TR-6', {})).toEqual(['T-510', 'T-540']);
 });
 
-test('a bore that is cut to size is built up by what the tool takes off all round, a seat likewise, and no bore to nothing', () => {
+test('a machined bore or seat is built up by the machining allowance', () => {
   const across = (shape: 'bore' | 'seat', machined: boolean, machiningMm: number) => {
     const survey = surveyed('F2', { 'parent.machined': machined });
     const round = { shape, finishedDiameterMm: 160, wornDiameterMm: shape === 'bore' ? 163 : 157 };
@@ -224,7 +224,7 @@ test('a bore that is cut to size is built up by what the tool takes off all roun
   expect(across('bore', true, 60)).toBe(80);
 });
 
-test('a cover of a tyre says how many strips it takes, and end to end where one damage takes more than one', () => {
+test('a tyre cover shows its strips, end to end where one damage needs several', () => {
   const strips = (...lengthsMm: number[]): string => {
     const survey = surveyed('F7', {});
     const [crack] = survey.damages;

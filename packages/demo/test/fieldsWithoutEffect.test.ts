@@ -33,7 +33,7 @@ function outcome(draft: SurveyDraft) {
   ];
 }
 
-test.each(families().map((f) => f.id))('%s: what is put away changes nothing', (family) => {
+test.each(families().map((f) => f.id))('%s: hidden questions change nothing', (family) => {
   const draft = plain(family);
   const now = outcome(draft);
   for (const path of silent(draft)) {
@@ -52,12 +52,12 @@ test.each(families().map((f) => f.id))('%s: what is put away changes nothing', (
   }
 });
 
-test('a question comes back once another answer makes it count', () => {
+test('a question returns once another answer makes it count', () => {
   expect(silent(plain('F6'))).toContain('belt.carcass');
   expect(silent(plain('F6', { 'belt.carcassCutPct': '3 %' }))).not.toContain('belt.carcass');
 });
 
-test('where it is refused whatever is said, nothing more is asked', () => {
+test('where any answer is refused, nothing more is asked', () => {
   const open = silent(plain('F8'));
   const refused = silent(plain('F8', { 'floor.structural': 'yes' }));
   expect(open).not.toContain('site.nearby');
@@ -65,7 +65,7 @@ test('where it is refused whatever is said, nothing more is asked', () => {
   for (const path of ['site.nearby', 'site.closed', 'past.old']) expect(refused).toContain(path);
 });
 
-test('what somebody typed is never put away, nor what is still to be answered', () => {
+test('a typed or open question is never hidden', () => {
   const slope = plain('F5', { 'surface.slope': 'overhead' });
   expect(silent(plain('F5'))).toContain('surface.slope');
   expect(silent(slope)).not.toContain('surface.slope');

@@ -279,7 +279,7 @@ test.each(cases)('%s', (_, family, answers, code, rule, verdict, said) => {
   expect(found && word(found.because)).toMatch(said);
 });
 
-test('an elbow takes a fifth more layers and a tee twice as many, and the plan says so', () => {
+test('an elbow needs a fifth more layers and a tee twice as many, and the plan says so', () => {
   const layers = (at: string) => {
     const made = makePlan(
       surveyed('F5', { 'line.at': at }),
@@ -298,7 +298,7 @@ test('an elbow takes a fifth more layers and a tee twice as many, and the plan s
   expect(layers('tee')).toBe(straight * 2);
 });
 
-test('everything that is wetted in a job for drinking water is certified for it, the plug as well', () => {
+test('everything wetted in a drinking water job is certified for it, the plug too', () => {
   const survey = surveyed('F4', {
     'service.approval': 'drinking-water',
     'service.medium': 'water',
@@ -313,7 +313,7 @@ test('everything that is wetted in a job for drinking water is certified for it,
     expect([c.code, c.approvals.some((a) => a.for === 'drinking-water')]).toEqual([c.code, true]);
 });
 
-test('a plug that sets wet makes a weeping pipe fit for the wrap that follows: the pair is judged, not the wrap', () => {
+test('a plug that sets in water makes a weeping pipe fit for a wrap: both are judged together', () => {
   const wet = surveyed('F4', {
     'surface.damp': 'wet',
     'service.mediumC': 40,
@@ -341,7 +341,7 @@ test('a plug that sets wet makes a weeping pipe fit for the wrap that follows: t
   expect(damp(hot)?.verdict).toBe('no');
 });
 
-test('where nothing may burn, the plan cleans with what does not', () => {
+test('where nothing may burn, the plan uses non-flammable cleaners', () => {
   const codes = (survey: Survey) => {
     const made = makePlan(survey, card('R-210'), siteSettings, '2026-11-24T06:00:00Z', known);
     if (!made.ok) throw new Error(word(made.why));
@@ -353,7 +353,7 @@ test('where nothing may burn, the plan cleans with what does not', () => {
   expect(stays).not.toContain('A-930');
 });
 
-test('a survey that was saved before these were asked reads as a plain one', () => {
+test('a survey stored before these questions reads as ordinary', () => {
   const { duty: _duty, ...before } = surveyed('F2', {}) as unknown as Record<string, unknown>;
   const { skin: _skin, ...parent } = before.parent as Record<string, unknown>;
   const { approval: _approval, ...service } = before.service as Record<string, unknown>;

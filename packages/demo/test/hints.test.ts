@@ -54,13 +54,13 @@ function proved(survey: Survey): number {
   return hints;
 }
 
-test('every hint of the demo surveys can be typed, can be done, and turns its rule', () => {
+test('every hint of the demo surveys can be typed and done, and turns its rule', () => {
   const found = [...base.values()].map(proved);
   expect(found.reduce((s, n) => s + n, 0)).toBeGreaterThan(10);
 });
 
 const ids = families().map((f) => f.id);
-test.each(ids)('%s: so can every hint of whatever is surveyed', (family) => {
+test.each(ids)('%s: the same for every hint of any survey', (family) => {
   let hints = 0;
   fc.assert(
     fc.property(surveys(family), (survey) => {

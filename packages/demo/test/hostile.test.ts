@@ -23,7 +23,7 @@ const MOST_STEPS = 200;
 const UNSAID = /NaN|Infinity|undefined|\{/;
 
 describe.each(families().map((f) => f.id))('%s', (family) => {
-  it('is judged and planned, or refused with a reason, whatever figures a card has', () => {
+  it('is judged and planned, or refused with a reason, for any card figures', () => {
     fc.assert(
       fc.property(hostile(family), ({ survey, card }) => {
         const ranked = rank(matchAll(survey, [card], siteSettings, known), survey.intent);
@@ -47,7 +47,7 @@ describe.each(families().map((f) => f.id))('%s', (family) => {
   });
 });
 
-test('a cartridge that holds no more than its nozzle keeps back is refused by that', () => {
+test('a cartridge smaller than its purge is refused for that', () => {
   const refused = systemCards.flatMap((card) => {
     if (card.mix.kind !== 'cartridge') return [];
     const { purgeMl } = card.mix;

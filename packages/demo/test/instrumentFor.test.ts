@@ -14,13 +14,13 @@ const figure = (min: number | null, max: number | null, quantity = 'length' as c
   ...{ quantity, min, max },
 });
 
-test('one figure of several spots hides none: the lowest of a least, the highest of a most, the mean between two', () => {
+test('one figure from several spots: the lowest against a minimum, the highest against a maximum, else the mean', () => {
   expect(by(figure(3, null))?.recorded([3.6, 2.5, 3.9])).toEqual([2.5]);
   expect(by(figure(null, 4))?.recorded([3.6, 4.5, 3.9])).toEqual([4.5]);
   expect(by(figure(1, 5))?.recorded([2, 3, 4])).toEqual([3]);
 });
 
-test('a stream and a set are recorded as they are', () => {
+test('a stream and a set are recorded unchanged', () => {
   const { airC, rhPct, surfaceC } = survey.readings;
   expect(by({ kind: 'ambient' })).toMatchObject({ expects: [airC, rhPct, surfaceC], least: 1 });
   for (const hold of [
@@ -31,7 +31,7 @@ test('a stream and a set are recorded as they are', () => {
     expect(by(hold)?.recorded([1, 2, 3])).toEqual([1, 2, 3]);
 });
 
-test('what is expected passes the hold, and can be measured', () => {
+test('the expected value passes the hold, and can be measured', () => {
   for (const target of [60, 80, 95, 99]) {
     const hard = by({ kind: 'hardness', target, minReadings: 3, minSharePct: 100, scale: 'D' });
     const [expected] = hard?.expects ?? [];
@@ -43,7 +43,7 @@ test('what is expected passes the hold, and can be measured', () => {
   expect(by(figure(null, null))?.expects).toEqual([null]);
 });
 
-test('films are read by their own gauge, and what none measures is typed', () => {
+test('films have their own gauge; what no instrument measures is typed', () => {
   const film = { ...figure(60, 100), quantity: 'thinFilm' } as Hold;
   expect(by(film)?.device.id).toBe('film');
   expect(by(figure(3, null))?.device.id).toBe('thickness');
@@ -51,7 +51,7 @@ test('films are read by their own gauge, and what none measures is typed', () =>
   expect([by({ kind: 'check' }), by(null)]).toEqual([null, null]);
 });
 
-test('a pour is in once it rests past its half; what is left and what is over are told until it is at its mark', () => {
+test('a pour counts once steady above half; missing or excess mass is shown until the target', () => {
   const shows = (g: number, state: InstrumentState['state'] = 'steady') =>
     pouring({ state, fault: null, say: m(''), values: [g] }, 400);
   expect([shows(0).isIn, shows(199).isIn, shows(200).isIn]).toEqual([false, false, true]);

@@ -48,12 +48,12 @@ const hasUnits = (id: Id) => id !== 'durometer';
 /** Instruments that are watched while they measure; logs are tested separately. */
 const LIVE = Object.keys(SCENES) as Id[];
 
-test('every instrument is here or logs', () => {
+test('every instrument is tested here or as a log', () => {
   expect(INSTRUMENTS.filter((id) => instrument(id).mode !== 'log')).toEqual(LIVE);
 });
 
 describe.each(LIVE)('the simulated %s', (id) => {
-  test('settles on what is there, and is never taken for faulty while it is well', () => {
+  test('settles on the true value, and is never judged faulty while it works', () => {
     for (const seed of SEEDS) {
       const seen = watched(id, sceneOf(id, seed, null), 14_000);
       expect(seen.filter((w) => w.state === 'fault').map((w) => w.say)).toEqual([]);
@@ -70,7 +70,7 @@ describe.each(LIVE)('the simulated %s', (id) => {
   });
 
   test.each(MISBEHAVIOURS.filter((how) => how !== 'wrong-unit' || hasUnits(id)))(
-    '%s is noticed, said, and never taken for steady once it shows',
+    '%s is detected, reported, and never judged steady once it shows',
     (how) => {
       for (const seed of SEEDS) {
         const seen = watched(id, sceneOf(id, seed, how), 32_000);
@@ -91,7 +91,7 @@ test('a drift is never steady, from its first moment on', () => {
     }
 });
 
-test('what says its unit is converted; an unknown one is a fault that names it', () => {
+test('a stated unit is converted; an unknown one is a fault with its name', () => {
   const device = instrument('hygrometer');
   const sent = (units: string[], values: number[]): InstrumentState =>
     judgeSamples(device, [{ at: AT, values, units }], AT, SCENES.hygrometer, AT);
@@ -102,7 +102,7 @@ test('what says its unit is converted; an unknown one is a fault that names it',
   expect([strange.fault, strange.say.values.unit]).toEqual(['unit', '°R']);
 });
 
-test('what cannot be measured is refused, and so is a scale that says grams and weighs ounces', () => {
+test('impossible values are rejected, and so is a scale in ounces that says grams', () => {
   const scale = instrument('scale');
   const still = (g: number): Sample[] =>
     Array.from({ length: 20 }, (_, n) => ({
@@ -118,13 +118,13 @@ test('what cannot be measured is refused, and so is a scale that says grams and 
   expect(formatQuantity(seen(412).values[0] as number, 'mass')).toBe('412 g');
 });
 
-test('nothing yet is waited for, and after its time is lost', () => {
+test('no value yet is awaited, and after its time counts as lost', () => {
   const device = instrument('thickness');
   expect(judgeSamples(device, [], AT + 1000, [4], AT).state).toBe('waiting');
   expect(judgeSamples(device, [], AT + device.silentMs + 1, [4], AT).fault).toBe('lost');
 });
 
-test('four places, each further than the one before by as much, are a drift; three are three places', () => {
+test('four places that each rise equally are a drift; three are not', () => {
   const device = instrument('durometer');
   const [real] = SCENES.durometer;
   const units = sampleOf(device, sceneOf('durometer', 1, null), 0, 0)?.units ?? [];

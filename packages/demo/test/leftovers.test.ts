@@ -15,7 +15,7 @@ const pocket = (diameterMm: number, depthMm: number) =>
   });
 const belt = (diameterMm: number) => surveyed('F6', { 'damages.0.diameterMm': diameterMm });
 
-test('what a pack leaves over does the open repairs that its card fits and that take no more', () => {
+test("a pack's leftover does the open repairs that its card fits and that need no more", () => {
   const plan = planned(pocket(90, 10), 'R-210');
   const left = plan.supplies.find((s) => s.code === 'R-210')?.leftover ?? 0;
   const uses = leftoverUses(
@@ -41,7 +41,7 @@ test('what a pack leaves over does the open repairs that its card fits and that 
   }
 });
 
-test('the rest of a whole kit is mixed: it is offered inside the life of its batch, and no longer', () => {
+test('the rest of a whole kit is mixed: offered within its working life only', () => {
   const plan = planned(belt(40), 'B-410');
   const round = plan.rounds.find((r) => r.card.code === 'B-410');
   const last = round?.batches.at(-1);
@@ -65,7 +65,7 @@ test('the rest of a whole kit is mixed: it is offered inside the life of its bat
   expect(uses.length).toBe(1);
 });
 
-test('nothing left, nothing offered', () => {
+test('without leftovers nothing is offered', () => {
   const plan = planned(pocket(90, 10), 'R-210');
   const spent = { ...plan, supplies: plan.supplies.map((s) => ({ ...s, leftover: 0 })) };
   expect(leftoverUses(spent, [{ repairId: 'small', survey: pocket(40, 8) }], siteSettings)).toEqual(

@@ -23,7 +23,7 @@ const FAULTS: Record<Misbehaviour, Fault> = {
   'wrong-unit': 'unit',
 };
 
-test('a log is whole, near what is there, and never taken for faulty while its sensors are well', () => {
+test('a log is complete, near the truth, and never judged faulty while its sensors work', () => {
   for (const seed of SEEDS)
     for (const hours of [0.05, 0.5, 3, 30, 300]) {
       const samples = logged(seed, null, hours);
@@ -37,7 +37,7 @@ test('a log is whole, near what is there, and never taken for faulty while its s
     }
 });
 
-test.each(MISBEHAVIOURS)('%s is noticed in a shift’s log and said', (how) => {
+test.each(MISBEHAVIOURS)('%s is detected in a shift’s log and reported', (how) => {
   for (const seed of SEEDS) {
     const seen = seenOf(logged(seed, how));
     expect([seen.state, seen.fault]).toEqual(['fault', FAULTS[how]]);
@@ -45,19 +45,19 @@ test.each(MISBEHAVIOURS)('%s is noticed in a shift’s log and said', (how) => {
   expect(word(seenOf(logged(1, how)).say).length).toBeGreaterThan(30);
 });
 
-test('an empty log and one with a hole are said as such', () => {
+test('an empty log and one with a gap are reported', () => {
   expect(seenOf([]).fault).toBe('lost');
   const whole = logged(1, null);
   const holed = whole.filter(({ at }) => at < AT - 5 * HOUR || at > AT - 3 * HOUR);
   expect(word(seenOf(holed).say)).toMatch(/^No readings for 2 h/);
 });
 
-test('a log that is well says how many readings it has and how long they took', () => {
+test('a good log says its number of readings and its duration', () => {
   const whole = logged(1, null, 3);
   expect(word(seenOf(whole).say)).toBe(`${whole.length} readings over 3 h.`);
 });
 
-test('everything since a moment is heard before it is open, oldest first', async () => {
+test('everything since a moment arrives before it is open, oldest first', async () => {
   const heard: Sample[] = [];
   const driver = simulated(() => ({ truth: TRUTH, seed: 1, misbehaves: null }));
   const since = Date.now() - 2 * HOUR;
@@ -68,7 +68,7 @@ test('everything since a moment is heard before it is open, oldest first', async
   expect(heard.every((s, i) => i === 0 || s.at > (heard[i - 1] as Sample).at)).toBe(true);
 });
 
-test('two spots that stand apart are no drift; two that come and go from each other by more than 4 °C are', () => {
+test('two spots with a constant difference are fine; a change above 4 °C is a drift', () => {
   const whole = logged(1, null);
   /** The second spot warmer by `from` at the beginning, and by `to` at the end, °C. */
   const apart = (from: number, to: number) =>

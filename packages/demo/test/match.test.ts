@@ -424,7 +424,7 @@ test.each(round)('%s', (_, family, answers, rule, verdict, because) => {
   });
 });
 
-test('what is allowed by name and what is done are kept apart: neither hides the other in the plan', () => {
+test('approvals by name and work are separate in the plan', () => {
   const survey = surveyed('F4', {
     'damages.0.diameterMm': 30,
     'parent.material': 'carbon-steel',
@@ -469,7 +469,7 @@ test.each([
   expect(found?.verdict).toBe(verdict);
 });
 
-test('a limit that is met exactly is met, and the card that has some reserve goes first', () => {
+test('a limit met exactly is met, and the card with some margin goes first', () => {
   const survey = surveyed('F2', { 'service.mediumC': 20 });
   const cards = systemCards.filter((c) => c.families.includes('F2'));
   const fit = cards.find((c) => judge(survey, c, siteSettings, known).verdict === 'fits');
@@ -492,7 +492,7 @@ test('a limit that is met exactly is met, and the card that has some reserve goe
   expect([over(20.001), over(20 + 1e-12)]).toEqual(['no', 'fits']);
 });
 
-test('a reserve is the same wherever zero stands, and a thin layer is none', () => {
+test('a margin does not depend on the zero of its scale, and a thin layer has none', () => {
   const at = (value: number, limit: number) =>
     marginPct({ value, limit, quantity: 'temperature', sense: 'max' });
   expect(at(-10, 20)).toBeCloseTo(at(50, 80), 9);
@@ -528,7 +528,7 @@ test('oil is dry heat with its own limit on the card', () => {
   ).toBe('no');
 });
 
-test('there are sixty cases or more, and every rule is spoken to, here or by a test of its own', () => {
+test('there are sixty cases or more, and every rule is tested here or separately', () => {
   expect(cases.length).toBeGreaterThanOrEqual(60);
   const spoken = new Set(cases.map((c) => c[4]));
   const silent = rules.map((r) => r.id).filter((id) => !spoken.has(id));
@@ -551,7 +551,7 @@ test('there are sixty cases or more, and every rule is spoken to, here or by a t
   ]);
 });
 
-test('a stricter survey never widens what fits', () => {
+test('a stricter survey never allows more cards', () => {
   const stricter: Record<string, Leaf>[] = [
     { 'site.tools': 'hand' },
     { 'site.area': 'zone-1' },
@@ -578,7 +578,7 @@ test('a stricter survey never widens what fits', () => {
   }
 });
 
-test('what would change this: few changes, each set proved on the whole survey', () => {
+test('what would change this: few changes, each set tested on the whole survey', () => {
   const survey = surveyed('F2', { 'site.tools': 'power' });
   const ranked = rank(matchAll(survey, systemCards, siteSettings, known), 'lasting');
   const found = whatWouldChange(survey, ranked, siteSettings, known);
@@ -593,7 +593,7 @@ test('what would change this: few changes, each set proved on the whole survey',
   );
 });
 
-test('weights add up to one however they are moved, and moving them moves the order', () => {
+test('weights add up to one however they are moved, and change the ranking', () => {
   const sum = (w: Record<string, number>) => Object.values(w).reduce((s, x) => s + x, 0);
   expect(sum(weightsOf('lasting'))).toBeCloseTo(1, 12);
   expect(sum(weightsOf('lasting', { life: 5, margin: 0 }))).toBeCloseTo(1, 12);
@@ -613,7 +613,7 @@ test('weights add up to one however they are moved, and moving them moves the or
   expect(only('cost')).toBe(cheapest?.card.code);
 });
 
-test('what is on the shelf and what the forecast brings change the verdict', () => {
+test('stock and forecast change the verdict', () => {
   const survey = surveyed('F2', {});
   const r210 = card('R-210');
   const rule = (id: string, context: Parameters<typeof judge>[3]) =>

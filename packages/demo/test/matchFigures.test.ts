@@ -41,7 +41,7 @@ const each = (look: (of: Shown) => void): void => {
 };
 const closeTo = (x: number) => expect.closeTo(x, 6);
 
-test('each figure of a match is named by its card, and each shows how it came about', () =>
+test('each figure of a match is named by its card, with its working', () =>
   each(({ match, figures }) => {
     for (const [key, { id, label, working }] of Object.entries(figures)) {
       expect(id).toBe(`${match.card.code}.${key}`);
@@ -50,7 +50,7 @@ test('each figure of a match is named by its card, and each shows how it came ab
     }
   }));
 
-test('life, time and money are those that the order of the cards is made of', () => {
+test('life, time and money are those of the ranking', () => {
   let [dear, late] = [0, 0];
   each(({ match, figures }) => {
     const { lifeDays, totalCost, serviceMin, readyMin, besides, card } = match;
@@ -94,7 +94,7 @@ test('life, time and money are those that the order of the cards is made of', ()
 /** Rules that judge plan results: their figures end their workings. */
 const ENDS = ['window', 'thickness', 'batches', 'ambient'];
 
-test('a rule that measures sets what it found beside its limit, at the end of the sum that it came from', () => {
+test('a measuring rule shows its figure beside its limit, at the end of its working', () => {
   const seen = new Set<string>();
   each(({ match, figures }) => {
     for (const { rule, against, because } of match.judged) {

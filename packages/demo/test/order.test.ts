@@ -137,7 +137,7 @@ test.each<[FamilyId, string, string, MilestoneId, string]>([
   expect(begins).toBeGreaterThanOrEqual(mixed + took.minutes - 1e-6);
 });
 
-test('three equal damages need three times the material and the minutes that depend on them', () => {
+test('three equal damages need three times the material and its minutes', () => {
   for (const family of ['F2', 'F9', 'F11', 'F12'] as const) {
     const shape = families().find((f) => f.id === family)?.shapes[0]?.shape ?? '';
     const of = (count: number) => {
@@ -161,7 +161,7 @@ test('three equal damages need three times the material and the minutes that dep
   }
 });
 
-test('two leaks on a pipe take twice the tape and twice the passes of one', () => {
+test('two leaks on a pipe need twice the tape and passes of one', () => {
   const of = (count: number) => {
     const { survey } = plainSurvey({
       family: 'F4',
@@ -180,7 +180,7 @@ test('two leaks on a pipe take twice the tape and twice the passes of one', () =
     ]);
 });
 
-test('a warmer day never lengthens a wait, a colder pail never shortens its life', () => {
+test('a warmer day never lengthens a wait, a colder batch never shortens its working life', () => {
   for (const family of ['F2', 'F6', 'F9', 'F11'] as const) {
     const at = (surfaceC: string) => {
       const { survey } = plainSurvey({
@@ -209,7 +209,7 @@ describe('matching', () => {
     shapes.flatMap((s) => plainSurvey({ family: id, shapes: [s.shape], startAt: AT }).survey ?? []),
   );
 
-  test('shared equals alone: a card judged among others is judged as by itself', () => {
+  test('sharing results changes nothing: a card among others is judged as alone', () => {
     for (const survey of surveys)
       for (const shared of matchAll(survey, systemCards, siteSettings, known)) {
         const alone = judge(survey, shared.card, siteSettings, known);
@@ -228,7 +228,7 @@ describe('matching', () => {
       }
   });
 
-  test('people, heater and packs cost at Match what the plan then says', () => {
+  test('people, heater and packs cost at Match what the plan says', () => {
     let heated = 0;
     let several = 0;
     for (const survey of surveys) {

@@ -21,7 +21,7 @@ const asked = (
     library: demoCards,
   });
 
-test('a paste by the pocket: what a plan draws for one, turned round', () => {
+test('a paste by the pocket: the inverse of a plan', () => {
   const sizes = { lengthMm: '200', widthMm: '100', depthMm: '5', wallMm: '30' };
   const far = asked('R-210', 'R-210/1000', 'F2', 'flat', sizes);
   if (!far.ok) throw new Error(far.why);
@@ -42,7 +42,7 @@ test('a paste by the pocket: what a plan draws for one, turned round', () => {
   expect(far.working.at(-1)).toMatchObject({ symbol: 'n', value: far.count });
 });
 
-test('of a whole cartridge only what is placed counts: the rest does the next crack', () => {
+test('of a whole cartridge only the placed part counts: the rest does the next crack', () => {
   const { packs } = card('C-620');
   const far = (lengthMm: string) => {
     const answer = asked('C-620', packs[0]?.id ?? '', 'F8', 'crack', {
@@ -92,7 +92,7 @@ test('twice the pack goes twice as far; half the depth goes further', () => {
   expect(of('R-210/500', '3')).toBeGreaterThan(1.8 * of('R-210/500', '6'));
 });
 
-test('what cannot be read is named, and every card answers for every damage that it repairs', () => {
+test('an unreadable size is named, and every card answers for every damage that it repairs', () => {
   const bad = asked('R-210', 'R-210/500', 'F2', 'flat', { lengthMm: 'x' });
   expect(bad).toMatchObject({ ok: false, why: expect.stringMatching(/^Length cannot be read/) });
   expect(asked('R-210', 'no such', 'F2', 'flat', {})).toMatchObject({ ok: false });

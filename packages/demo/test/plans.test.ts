@@ -57,7 +57,7 @@ const waitFor = (plan: Plan, to: string) =>
 const textOf = (plan: Plan, id: string): string => word(step(plan, id).text);
 const supply = (plan: Plan, id: string) => plan.supplies.find((s) => s.id === id);
 
-describe('each family by a worked plan', () => {
+describe('each family by a calculated plan', () => {
   test('F1: a ring of 410 to 268, 4 deep, closed in a star', () => {
     const plan = planned('F1', 'R-210');
     // π/4·(410² − 268²)·4 is 302.46 ml; half a profile of 120 µm over 756 cm² is 4.54 ml; 10 % over, 8 % waste.
@@ -229,7 +229,7 @@ describe('each family by a worked plan', () => {
     expect(figure(plan, 'supply.C-671')).toBeCloseTo(Math.ceil(paste / 275) * 275, 6);
   });
 
-  test('F11: the paste sets by its own card at the cold of the day, not by a rule of thumb', () => {
+  test("F11: the paste sets by its own card in the day's cold", () => {
     const wait = (surfaceC: number) => {
       const survey = surveyOf('F11');
       const plan = planned('F11', 'C-670', {
@@ -318,7 +318,7 @@ function stretched(survey: Survey, size: number, surfaceC: number, hours: number
 
 const families = [...new Set(surveyedRepairs.map((r) => r.survey.family))];
 
-test.each(families)('%s: whatever the survey, the plan holds together', (family) => {
+test.each(families)('%s: for any survey, the plan is consistent', (family) => {
   const base = surveyOf(family);
   const cards = systemCards.filter((c) => c.families.includes(family));
   let made = 0;
@@ -354,7 +354,7 @@ test.each(families)('%s: whatever the survey, the plan holds together', (family)
   expect(made).toBeGreaterThan(0);
 });
 
-test('packs come off the shelf first, the oldest usable lot before the others, the rest is bought', () => {
+test('packs come from the shelf first, oldest usable lot first, the rest is bought', () => {
   const lot = (id: string, expiresOn: string, count: number) => ({
     id,
     cardCode: 'C-645',
@@ -382,7 +382,7 @@ test('packs come off the shelf first, the oldest usable lot before the others, t
   ]);
 });
 
-test('out of doors the forecast sets the hours of work and the cure', async () => {
+test('outdoors the forecast sets the working hours and the cure', async () => {
   const survey = surveyOf('F10');
   const hours = await simulatedWeather.hours(Date.parse(AT));
   const plan = planned('F10', 'C-630', survey, { ...context, ...weatherFor(survey, hours) });
@@ -394,7 +394,7 @@ test('out of doors the forecast sets the hours of work and the cure', async () =
   expect(planned('F8', 'C-620').windows).toBeNull();
 });
 
-test('a stop too short says what would help', () => {
+test('a stop that is too short shows what would help', () => {
   const survey = surveyOf('F8');
   const short = { ...survey, window: { ...survey.window, downMin: 296 } };
   const plan = planned('F8', 'C-620', short);
@@ -403,7 +403,7 @@ test('a stop too short says what would help', () => {
   expect(plan.heat[0]?.minutes).toBeLessThan(figure(plan, `cure.${plan.needed}`));
 });
 
-test('a figure of one of several rounds says which', () => {
+test('a figure of one of several rounds names its round', () => {
   const plan = planned('F12', 'X-810');
   const of = (id: string) => roundOfFigure(plan, id)?.id ?? null;
   expect(plan.rounds.map((r) => r.id)).toEqual(['coat-1', 'coat-2', 'coat-3']);

@@ -37,14 +37,14 @@ const planned = (plan: Plan) => moments({ plan, ...AS_PLANNED });
 describe.each(plans)('the clocks of %s', (_, plan) => {
   const mixes = mixedAsPlanned(plan);
 
-  test('are those of its plan, where nothing was seen, and where it was as warm as planned', () => {
+  test("are the plan's without readings, and at the planned temperature", () => {
     expect(runPlan(plan, NOTHING, mixes)).toEqual({ plan, ...AS_PLANNED });
     const as = moments(runPlan(plan, seenAt(plan, 0), mixes));
     for (const [name, minutes] of Object.entries(planned(plan)))
       expect([name, as[name]]).toEqual([name, expect.closeTo(minutes, 4)]);
   });
 
-  test('go no sooner where it was colder and no later where it was warmer, and do move', () => {
+  test('are not earlier when colder and not later when warmer, and do move', () => {
     const before = planned(plan);
     const colder = moments(runPlan(plan, seenAt(plan, -3), mixes));
     const warmer = moments(
@@ -61,14 +61,14 @@ describe.each(plans)('the clocks of %s', (_, plan) => {
     }
   });
 
-  test('are of what was mixed: nothing of a round that is not, nor of a batch that was thrown away', () => {
+  test('are of mixed rounds only, without discarded batches', () => {
     const seen = seenAt(plan, -3);
     expect(runPlan(plan, seen, []).plan).toEqual(plan);
     const binned = mixes.map((x) => ({ ...x, binned: true }));
     expect(runPlan(plan, seen, binned)).toEqual({ plan, ...AS_PLANNED });
   });
 
-  test('never move the life of a batch', () => {
+  test('never move the working life of a batch', () => {
     const lives = ({ rounds }: Plan) =>
       rounds.map((r) => r.milestones.find((x) => x.id === 'life')?.minutes);
     expect(lives(runPlan(plan, seenAt(plan, -3), mixes).plan)).toEqual(lives(plan));
@@ -84,7 +84,7 @@ const minutesTo = ({ plan }: Running, id: MilestoneId): number =>
   plan.rounds.find((r) => r.id === plan.mainRound)?.milestones.find((x) => x.id === id)?.minutes ??
   0;
 
-test('a sample that is soft when it should be hard stretches its round; one that is hard brings nothing forward', () => {
+test('a soft sample that should be hard delays its round; a hard one brings nothing forward', () => {
   const tack = minutesTo({ plan: worn, ...AS_PLANNED }, 'tackFree');
   const late = mainMixed(worn) + 1.5 * tack * MINUTE;
   const by = (hard: boolean, at: number) =>
@@ -99,7 +99,7 @@ test('a sample that is soft when it should be hard stretches its round; one that
   expect(by(false, mainMixed(worn) + 0.5 * tack * MINUTE).plan).toEqual(worn);
 });
 
-test('warmth that was switched off again is not taken to last', () => {
+test('warmth that was switched off does not count as lasting', () => {
   const mixes = mixedAsPlanned(worn);
   const warm = seenAt(worn, 8);
   const at = start(worn);
@@ -120,7 +120,7 @@ test('warmth that was switched off again is not taken to last', () => {
   expect(minutesTo(off, worn.needed)).toBeCloseTo(before, 6);
 });
 
-test('a soft sample is of the main round: what lies under it or over it keeps its time', () => {
+test('a soft sample belongs to the main round: layers below and above keep their time', () => {
   const several = plans.filter(
     ([, plan]) => plan.rounds.filter((r) => r.batches.length > 0).length > 1,
   );
@@ -136,7 +136,7 @@ test('a soft sample is of the main round: what lies under it or over it keeps it
   }
 });
 
-test('a wait that is longer than the cure it follows stays as long in the warm', () => {
+test('a wait longer than its cure stays as long in the warm', () => {
   const mixes = mixedAsPlanned(worn);
   const seen = { ...seenAt(worn, 8), heat: [{ at: start(worn), on: true }] };
   const at = worn.links.findIndex((l) => 'round' in l.from);

@@ -41,7 +41,7 @@ test.each<[FamilyId, string, string[], string[]]>([
   ['F14', 'X-840', ['height', 'lamp-heat', 'isocyanate', 'solvent'], ['discharge']],
   ['F15', 'X-820', ['lamp', 'discharge', 'acrylate'], ['silica']],
   ['F16', 'S-710', ['rubber-dust', 'isocyanate', 'silica'], ['tyre']],
-])('%s with %s: what is said, and what is not', (family, code, said, not) => {
+])('%s with %s: which cautions apply', (family, code, said, not) => {
   const plan = planned(family, code);
   expect(ids(plan)).toEqual(expect.arrayContaining(['isolate', 'dust', 'waste', ...said]));
   for (const id of not) expect(ids(plan)).not.toContain(id);
@@ -51,7 +51,7 @@ test.each<[FamilyId, string, string[], string[]]>([
   for (const s of plan.steps) for (const w of s.wrong) expect(word(w.remedy)).toMatch(/\.$/);
 });
 
-test('an explosive area, a closed space, hand tools: each says its own', () => {
+test('an explosive area, a closed space, hand tools: each has its own cautions', () => {
   const zoned = (s: Survey): Survey => ({
     ...s,
     intent: 'stopgap',
@@ -70,7 +70,7 @@ test.each([
   ['wrap', /Saw two lines opposite/],
   ['clamp', /proved empty/],
   ['film', /glossy coat is not a substrate/],
-] as const)('an old repair of %s comes off first, with a picture of how it failed', (old, text) => {
+] as const)('an old repair of %s is removed first, with a picture of its failure', (old, text) => {
   const plan = planned('F4', 'W-310', (s) => ({ ...s, past: { ...s.past, old } }));
   const at = (id: string) => plan.steps.findIndex((s) => s.id === id);
   expect(at('remove-old')).toBeGreaterThan(at('isolate'));
@@ -80,7 +80,7 @@ test.each([
   expect(removed && word(removed.text)).toMatch(text);
 });
 
-describe('the section with the plan’s own layers', () => {
+describe('the section with the plan’s layers', () => {
   const drawn = (plan: Plan) =>
     drawSection(plan.survey.family, plan.survey.damages[0] as Survey['damages'][number], {
       width: 500,
@@ -98,7 +98,7 @@ describe('the section with the plan’s own layers', () => {
     });
   const texts = (plan: Plan) => drawn(plan).prims.flatMap((p) => ('text' in p ? [p.text] : []));
 
-  test('a wrap has as many plies as were designed, and its lap', () => {
+  test('a wrap has its designed plies and overlap', () => {
     const plan = planned('F5', 'W-330');
     const plies = plan.figures.layers?.value ?? 0;
     const areas = drawn(plan).prims.filter((p) => p.kind === 'area' && p.fill === 'planned');
@@ -108,7 +108,7 @@ describe('the section with the plan’s own layers', () => {
     expect(drawn(plan).describe).toMatch(/laid 85\.6 mm past it/);
   });
 
-  test('sand is drawn under the working depth only where the plan has sand', () => {
+  test('sand is drawn below the working depth only where the plan has sand', () => {
     const sand = (plan: Plan) =>
       drawn(plan).prims.some((p) => p.kind === 'area' && p.fill === 'sand');
     expect(sand(planned('F10', 'C-630'))).toBe(true);
@@ -119,7 +119,7 @@ describe('the section with the plan’s own layers', () => {
     ['F7', 'T-510', '28'],
     ['F11', 'C-670', '20'],
     ['F6', 'B-410', '75'],
-  ] as const)('%s with %s is lettered with its own lap of %s', (family, code, lap) => {
+  ] as const)('%s with %s shows its own overlap of %s', (family, code, lap) => {
     expect(texts(planned(family, code))).toContain(lap);
   });
 });

@@ -84,7 +84,7 @@ function faults({ prims, width, height }: Drawing): string[] {
 }
 
 test.each(families().map((f) => f.id))(
-  '%s: no lettering leaves the frame, lies on another or on a line, at any width',
+  '%s: no lettering leaves the frame or overlaps another or a line, at any width',
   (family) => {
     fc.assert(
       fc.property(
@@ -124,7 +124,7 @@ test.each(families().map((f) => f.id))(
 test.each([
   ['metric', 'edge square, 3'],
   ['us', 'edge square, 0.118'],
-] as const)('the squared edge is told in the units of the reader: %s', (system, told) => {
+] as const)("the squared edge is in the reader's units: %s", (system, told) => {
   const drawing = drawSection(
     'F2',
     { shape: 'pocket', diameterMm: 120, depthMm: 8, wallMm: 18 },

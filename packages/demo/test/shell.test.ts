@@ -18,7 +18,7 @@ interface Planned {
   readyMin: number;
 }
 
-test('a typed job is planned with the best card, every sentence in words', () => {
+test('a typed job is planned with the best card, every sentence as text', () => {
   const { status, answer } = run('plan', {
     family: 'F6',
     shapes: ['hole'],
@@ -36,7 +36,7 @@ test('a typed job is planned with the best card, every sentence in words', () =>
   expect(plan.schedule.every((s) => s.to >= s.from)).toBe(true);
 });
 
-test('a saved survey is matched in rank order: verdicts, figures against limits, conditions, hints', () => {
+test('a saved survey is matched in ranking order: verdicts, figures against limits, conditions, hints', () => {
   const found = surveyedRepairs.find((r) => r.tag === 'WL-2');
   if (!found) throw new Error('no WL-2');
   const survey = demoSurvey('WL-2', null, '2026-11-25T08:00:00Z', found.survey);
@@ -56,7 +56,7 @@ test('a saved survey is matched in rank order: verdicts, figures against limits,
       );
 });
 
-test('no plan is an answer too: exit 0 and why', () => {
+test('no plan is an answer too: exit 0 with the reason', () => {
   const hot = { family: 'F2', answers: { 'service.mediumC': '240 °C' } };
   expect(run('plan', hot, 'R-210')).toEqual({
     status: 0,

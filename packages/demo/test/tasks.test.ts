@@ -62,7 +62,7 @@ const planned = surveyedRepairs.map((r) => {
   ] as const;
 });
 
-test.each(planned)('%s: doing what is current, one at a time, does the whole job', (_, ask) => {
+test.each(planned)('%s: doing the current task, one at a time, does the whole job', (_, ask) => {
   const plan = demoPlan(ask);
   const tasks = tasksOf(plan);
   let view = viewOf(plan);
@@ -103,10 +103,10 @@ function job(tag: string) {
   };
 }
 
-describe('what was done is not done for ever', () => {
+describe('done work can become open again', () => {
   const { upTo, handOf } = job('BS-4');
 
-  test('a tick taken back is current again, and so is the batch that was thrown away with all its ticks', () => {
+  test('an undone tick is current again, and so is a discarded batch with all its ticks', () => {
     const { view, task } = upTo((d) => d.step.name === 'ports' && d.batch?.no === 2);
     const back = told(view, task.fromMin, {
       type: 'check.set',
@@ -131,7 +131,7 @@ describe('what was done is not done for ever', () => {
     expect(handOf(again, task.fromMin + 1)).toBe('mix.paste/2');
   });
 
-  test('a batch that was placed from the list is done; the last of its round still asks for its ticks', () => {
+  test('a batch placed from the list is done; the last of its round still needs its ticks', () => {
     const { view, task } = upTo((d) => d.step.name === 'ports' && d.batch?.no === 1);
     const placed = (v: RepairView, no: number, min: number) =>
       told(v, min, { type: 'mix.placed', mixId: v.mixes.find((x) => x.batchNo === no)?.id });
@@ -147,7 +147,7 @@ describe('what was done is not done for ever', () => {
     expect(handOf(placed(two, 2, task.fromMin + 4), task.fromMin + 5)).toBe('mix.paste/2');
   });
 
-  test('a window that closed before the next was begun brings its step back, with the reason', () => {
+  test('a window that closed before the next step brings its step back, with the reason', () => {
     const { plan, tasks, upTo, handOf } = job('JH-2');
     const link = plan.links.find(
       (l) => 'step' in l.from && l.from.step === 'gate' && l.instead.length === 0,
@@ -180,7 +180,7 @@ describe('what was done is not done for ever', () => {
   });
 });
 
-describe('the clock beside the work', () => {
+describe('the pace of the work', () => {
   const { plan, tasks, upTo } = job('JH-2');
   const start = Date.parse(plan.survey.window.startAt);
   const paceAt = (
@@ -191,7 +191,7 @@ describe('the clock beside the work', () => {
   ) => paceOf(plan, tasks, task, mixes, start + atMin * MINUTE, 'UTC', start + from * MINUTE);
   const { task: mask } = upTo((d) => d.step.name === 'mask');
 
-  test('behind, ahead or on time, and what that does to the moment it is back', () => {
+  test('behind, ahead or on time, and the effect on the return to service', () => {
     const even = paceAt(mask, mask.fromMin + 1);
     expect(even.behindMin).toBe(0);
     const late = paceAt(mask, mask.toMin + 90);
@@ -208,14 +208,14 @@ describe('the clock beside the work', () => {
     expect(word(missed.say)).toMatch(/ 30 min late\.$/);
   });
 
-  test('what may not begin yet is not behind for waiting', () => {
+  test('a task that may not begin yet is not behind', () => {
     const open = tasks.find((d) => d.step.name === 'open');
     if (!open) throw new Error('nothing to open');
     expect(paceAt(open, open.fromMin - 200, [], open.fromMin).behindMin).toBe(0);
     expect(paceAt(open, open.fromMin - 200).behindMin).toBeCloseTo(-200, 6);
   });
 
-  test('what is left in use is counted against what is left to do with it', () => {
+  test('the remaining working life is compared with the remaining work', () => {
     const wet = tasks.find((d) => d.step.name === 'wet-metal');
     if (!wet?.batch) throw new Error('no batch');
     const { batch } = wet;

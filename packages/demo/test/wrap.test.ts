@@ -60,20 +60,20 @@ test.each([8, 12, 16])(
   },
 );
 
-test('an elbow takes a fifth more layers than the straight, a branch twice as many, in whole layers', () => {
+test('an elbow needs a fifth more layers than a straight, a branch twice as many, in whole layers', () => {
   const straight = wrap(ENGINEERED).layers;
   expect(FITTING_FACTOR).toEqual({ straight: 1, elbow: 1.2, tee: 2 });
   expect(wrap(ENGINEERED, { fitting: 'elbow' }).layers).toBe(Math.ceil(straight * 1.2 - 1e-9));
   expect(wrap(ENGINEERED, { fitting: 'tee' }).layers).toBe(straight * 2);
 });
 
-test('an open line is designed for a tenth of a bar, not for none', () => {
+test('an open line is designed for a tenth of a bar, not for zero', () => {
   const open = wrap(ENGINEERED, { pressureBar: 0 });
   const least = wrap(ENGINEERED, { pressureBar: 0.1 });
   expect(open.design).toEqual(least.design);
 });
 
-test('plain tape goes past the leak on both sides, with the layers of its card', () => {
+test("plain tape extends beyond the leak on both sides, with its card's layers", () => {
   const plain = wrap(ENGINEERED, { engineered: false, extentMm: 60 });
   expect(plain.design).toBeNull();
   expect(plain.lengthsMm).toEqual([12 + 2 * 60]);
@@ -81,7 +81,7 @@ test('plain tape goes past the leak on both sides, with the layers of its card',
   expect(plain.layers).toBe(6);
 });
 
-test('each place is wrapped by itself, and the tape of all is added up', () => {
+test('each place is wrapped separately, and the tape is added up', () => {
   const two = wrap(ENGINEERED, {
     defects: [
       { kind: 'hole', diameterMm: 12 },
@@ -94,7 +94,7 @@ test('each place is wrapped by itself, and the tape of all is added up', () => {
   expect(two.thicknessMm).toBeCloseTo(one.layers * laminateOf(ENGINEERED).plyMm, 9);
 });
 
-test('no pipe, or a card that is no tape, is nothing to wrap', () => {
+test('without a pipe or a tape card nothing is wrapped', () => {
   expect(wrapped(card(ENGINEERED), { wrap: null } as Demand, 20)).toBeNull();
   expect(wrapped(card('R-210'), { wrap: need() } as Demand, 20)).toBeNull();
 });

@@ -76,7 +76,7 @@ test.each(families)('the job card of %s prints', async (family) => {
   expect(a4.getPage(0).getSize()).toEqual({ width: 595.28, height: 841.89 });
 });
 
-test('what is counted beside a step has room for when it was begun, or is struck off where it is many', () => {
+test('counts of a step have room for their start times, or check marks if there are many', () => {
   const line = (times: number) =>
     countLine({ label: m('Pressure held'), minutes: 10, times }, 'metric');
   expect(line(1)).toBe('Pressure held: 10 min.   From ______ to ______');
@@ -86,7 +86,7 @@ test('what is counted beside a step has room for when it was begun, or is struck
   expect(line(12)).toBe('Pressure held: 10 min, 12 times.   Done ______');
 });
 
-test('a job card prints on letter too, and the same one twice is the same', async () => {
+test('a job card prints on letter too, always the same bytes', async () => {
   const plan = planned('F6');
   const letter = await printed(plan, 'letter');
   expect(letter.getPage(0).getSize()).toEqual({ width: 612, height: 792 });
@@ -98,7 +98,7 @@ describe('the picking list', () => {
   const rows = (plan: Plan) =>
     Papa.parse<Record<string, string>>(pickingList(plan, 'metric'), { header: true }).data;
 
-  test('names every supply, and what each pack costs', () => {
+  test('names every supply, and the price of each pack', () => {
     const plan = planned('F9');
     const list = rows(plan);
     expect(list.map((r) => r.item)).toEqual(
@@ -120,7 +120,7 @@ describe('the picking list', () => {
   );
 });
 
-test('a picking list tells amounts in the unit that it names', () => {
+test('a picking list uses the unit in its heading', () => {
   const plan = planned('F9');
   const [system] = plan.supplies;
   if (!system) throw new Error('a plan has its system first');
@@ -144,7 +144,7 @@ describe('the timeline', () => {
     expect(momentsOf(planned('F4')).some((x) => x.id === 'replace')).toBe(true);
   });
 
-  test.each(families)('every round and every wait of %s is an event of its own', (family) => {
+  test.each(families)('every round and every wait of %s is a separate event', (family) => {
     const plan = planned(family);
     const moments = momentsOf(plan);
     expect(new Set(moments.map((x) => x.id)).size).toBe(moments.length);
@@ -156,7 +156,7 @@ describe('the timeline', () => {
       expect(moments.some((x) => x.title === word(step.title))).toBe(true);
   });
 
-  test('is an iCalendar with the same events when it is sent again, later plans after earlier', () => {
+  test('is an iCalendar with the same events when sent again, later plans after earlier', () => {
     const plan = planned('F6');
     const ask = { plan, repairId: 'repair-1', url: 'http://127.0.0.1/x', number: 1 };
     const text = calendarOf(ask);
@@ -169,7 +169,7 @@ describe('the timeline', () => {
     expect(calendarOf({ ...ask, number: 3 })).toContain('SEQUENCE:2');
   });
 
-  test('escapes what a name may hold', () => {
+  test('escapes special characters in names', () => {
     const plan = planned('F6');
     const survey = { ...plan.survey, asset: { ...plan.survey.asset, tag: 'A;B,C' } };
     const text = calendarOf({
@@ -199,7 +199,7 @@ describe('the record', () => {
       await recordPaper({ view: of, plan, paper: size, fonts, url: 'http://x/1', units: 'metric' }),
     );
 
-  test('prints, on one page or as many as it takes, also where nothing is recorded yet', async () => {
+  test('prints on one or more pages, also without records', async () => {
     const [a4, letter, empty] = await Promise.all([
       paper('a4'),
       paper('letter'),
@@ -212,7 +212,7 @@ describe('the record', () => {
     expect((await paper('a4', { ...view, readings: often })).getPageCount()).toBeGreaterThan(2);
   });
 
-  test('as a list has each line of the story, in its words, and runs nothing', () => {
+  test('as a list has each line of the story, in its words, and runs no formula', () => {
     const text = recordList(view, 'metric');
     const rows = Papa.parse<Record<string, string>>(text.trim(), { header: true }).data;
     const story = storyOf(view);

@@ -17,7 +17,7 @@ test.each([
   expect(read.ok && read.values.map((v) => Math.round(v * 100) / 100)).toEqual([4.1, 4.2, 3.9]);
 });
 
-test('they come in the unit of the reader, and hardness has none', () => {
+test("they are in the reader's unit, and hardness has none", () => {
   const inches = readList('mm\n25.4\n12.7', 'length', 'us');
   expect(inches).toEqual({ ok: true, values: [1, 0.5] });
   expect(readList('Shore D\n81\n82', 'hardness', 'metric')).toEqual({ ok: true, values: [81, 82] });
@@ -29,6 +29,6 @@ test.each([
   ['mm\n4.1\nthin', 'Row 3: “thin” is not a reading.'],
   ['No,mm\n1,4.1\n2', 'Row 3: “” is not a reading.'],
   [Array(101).fill('4').join('\n'), 'This has 101 readings; 100 is the most at once.'],
-])('a file that is none says why', (text, expected) => {
+])('an invalid file is reported with the reason', (text, expected) => {
   expect(said(text)).toBe(expected);
 });

@@ -41,7 +41,7 @@ test.each([
   expect(read(text)).toEqual(TWO);
 });
 
-test('a head says the unit; without one it is the reader’s', () => {
+test('a heading names the unit; without one it is the reader’s', () => {
   expect(read('min,°F\n0,68\n60,50')).toEqual([
     [0, expect.closeTo(20, 6)],
     [60, expect.closeTo(10, 6)],
@@ -50,7 +50,7 @@ test('a head says the unit; without one it is the reader’s', () => {
   expect(read('min,°C\n0,20', { units: 'us' })).toEqual([[0, 20]]);
 });
 
-test('clocks alone go past midnight, and a change of the clocks is no hour more or less', () => {
+test('clock times run past midnight, and a clock change adds or removes no hour', () => {
   expect(read('23:30,20\n00:30,10\n08:30,20').map(([at]) => at)).toEqual([870, 930, 1410]);
   const autumn = Date.parse('2026-10-25T00:00:00Z');
   const found = readLog('2026-10-25 01:30,20\n2026-10-25 03:30,10', {
@@ -61,7 +61,7 @@ test('clocks alone go past midnight, and a change of the clocks is no hour more 
   expect(found.ok && found.values.kind === 'temperatures' && found.values.rows[1]?.atMin).toBe(180);
 });
 
-test('two spots are both kept; what says no more than its neighbours and what was long before is not', () => {
+test('two spots are both kept; redundant and much earlier rows are not', () => {
   expect(read('0,20,18\n10,20,18\n20,20,18\n30,20,12')).toEqual([
     [0, 20, 18],
     [20, 20, 18],
@@ -87,12 +87,12 @@ test.each([
   ['0,20\n5,21,22', 'Row 2 has 2 temperatures; the rows before it have 1.'],
   ['0,20\n1801,20', 'Row 2 is later than now: check the logger’s clock and time zone.'],
   ['-500,20\n-400,20', 'All readings are from before mixing at 09:00.'],
-])('%j says what is wrong with it', (text, expected) => {
+])('%j reports its error', (text, expected) => {
   if (typeof expected === 'string') expect(said(text)).toBe(expected);
   else expect(said(text)).toMatch(expected);
 });
 
-test('a log of a week is read at once, and kept as few rows as say it', () => {
+test('a log of a week is read at once, and reduced to its essential rows', () => {
   const rows = Array.from(
     { length: 10_080 },
     (_, i) => `${i},${(15 + 5 * Math.sin(i / 229)).toFixed(2)}`,
