@@ -132,7 +132,7 @@ test('a picture is stored with its step and read back; a reading cannot replace 
     command(id, { type: 'photo.add', at: ago(298), stepId, mime: 'image/jpeg', data: page }),
   );
   assert.equal(scripted.status, 422);
-  assert.match(scripted.body.issues?.[0]?.message ?? '', /no picture of this kind/);
+  assert.match(scripted.body.issues?.[0]?.message ?? '', /not a picture of this type/);
   assert.equal((await ida.get(`/api/photos/${uuidv7()}`)).status, 404);
   const other = await ida.send<Problem>(
     command(id, { type: 'photo.add', at: ago(297), stepId: 'isolate', mime, data }),

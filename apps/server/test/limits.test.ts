@@ -23,7 +23,7 @@ test('a plan over its time limit is ended with a reason, and the next one is mad
   if (!card) throw new Error('no card');
   const survey = surveyAt(now());
   const ask = [survey, card, siteSettings, now(), { library: demoCards }] as const;
-  await assert.rejects(planInWorker([...ask], 0), /R-210 takes too long to work out/);
+  await assert.rejects(planInWorker([...ask], 0), /R-210 takes too long to calculate/);
   const made = await planInWorker([...ask]);
   assert.deepEqual(made, JSON.parse(JSON.stringify(makePlan(...ask))));
   if (!made.ok) throw new Error('no plan');
