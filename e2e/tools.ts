@@ -71,7 +71,7 @@ test('every tool opens with its answered example, no two alike, and none is wide
   const all = await screen.page.$$eval('[data-testid^="tool-open-"]', (list) =>
     list.map((e) => (e.getAttribute('data-testid') ?? '').replace('tool-open-', '')),
   );
-  // The tool that needs a card has its own walk.
+  // Another test covers the tool that needs a card.
   const names = all.filter((name) => name !== 'how-far');
   assert.deepEqual([all.length, names.length], [34, 33]);
   for (const name of names) {

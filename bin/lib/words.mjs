@@ -1,7 +1,7 @@
 // Refuses the words that docs/glossary.md bans, in comments, in docs and in sentences on screens and papers.
 // usage: node bin/lib/words.mjs [FILE...]     all tracked files if none is given
 import { execFileSync } from 'node:child_process';
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import ts from 'typescript';
 
 /** The table under "Banned words": each word or phrase with what to write instead. */
@@ -49,7 +49,7 @@ function* textsOf(path, source) {
 const asked = process.argv.slice(2);
 const tracked = execFileSync('git', ['ls-files'], { encoding: 'utf8' }).trim().split('\n');
 const files = (asked.length > 0 ? asked : tracked).filter(
-  (path) => /\.(ts|tsx|cjs|mjs|md)$/.test(path) && !NOT_CHECKED.test(path),
+  (path) => /\.(ts|tsx|cjs|mjs|md)$/.test(path) && !NOT_CHECKED.test(path) && existsSync(path),
 );
 const banned = bannedWords();
 if (banned.length === 0) throw new Error('docs/glossary.md has no table under "Banned words"');

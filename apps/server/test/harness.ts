@@ -257,7 +257,7 @@ export async function planRepair(
   return id;
 }
 
-/** A sign-off of a repair that was recorded later: by a planner, with a reason. */
+/** A sign-off by a planner, with a reason, of work that was done without signal and sent later. */
 export const signedAfterwards = (statement: string) =>
   ({
     type: 'signoff.add',

@@ -93,7 +93,7 @@ export const Command = z.discriminatedUnion('type', [
     expect: Version.optional(),
     verdict: z.enum(SIGNOFF_VERDICTS),
     statement: typedLines(MOST_NOTE, LEAST_NOTE),
-    /** Why it is signed although this server has not seen the end of the cure: the work was recorded later. */
+    /** Why it is signed although this server has not seen the end of the cure: the work was done without signal and sent later. */
     override: typedLines(MOST_NOTE, LEAST_NOTE).nullable().default(null),
   }),
 ]);

@@ -148,7 +148,7 @@ export interface Signing {
 /** Roles that may sign although the server has not seen the end of the cure. */
 const OVERRIDES: readonly Me['role'][] = ['planner'];
 
-/** Whether a role may sign, with a reason, what was recorded later. */
+/** Whether a role may sign off, with a reason, work that was done without signal and sent later. */
 export const mayOverride = ({ role }: Pick<Me, 'role'>): boolean => OVERRIDES.includes(role);
 
 /** Steps that can never be overridden: lock, permit, and approvals. */

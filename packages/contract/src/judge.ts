@@ -7,7 +7,7 @@ import type { ReadingValues } from './records';
 
 export interface ReadingVerdict {
   passed: boolean;
-  /** One short sentence with the figure and the limit. */
+  /** The verdict in one short sentence, with the measured value and its limit. */
   say: Message;
 }
 

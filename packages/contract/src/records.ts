@@ -146,7 +146,7 @@ export const Reading = z.object({
   stepId: z.string(),
   values: ReadingValues,
   passed: z.boolean(),
-  /** The verdict in one sentence, with the figure and the limit. */
+  /** The verdict in one short sentence, with the measured value and its limit. */
   say: MessageSchema,
   takenAt: Instant,
   ...recorded,

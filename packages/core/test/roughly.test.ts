@@ -1,4 +1,5 @@
-import { roughDuration } from '../src/units/roughly';
+import { roughDuration } from '../src/message/roughly';
+import { spoken, word } from '../src/message/word';
 
 test.each([
   [0, '0 min'],
@@ -12,5 +13,9 @@ test.each([
   [48 * 60, '2 days'],
   [54 * 60, 'over 2 days'],
 ])('%d minutes is told as %s', (minutes, told) => {
-  expect(roughDuration(minutes)).toBe(told);
+  expect(word(roughDuration(minutes))).toBe(told);
+});
+
+test('spoken, it has the names of its units', () => {
+  expect(spoken(roughDuration(119))).toBe('1 hour 59 minutes');
 });

@@ -7,7 +7,6 @@ import {
   type RepairRow,
 } from '@kelmot/contract';
 import { planSummaryOf, type PlanSummary } from '@kelmot/core';
-import { z } from 'zod';
 import {
   and,
   asc,
@@ -27,11 +26,12 @@ import { mixes, mixMarks, plans, readings, repairs, reviews } from './repairs';
 import { readPlan } from './planRead';
 import {
   afterPlace,
-  sortCursor,
+  cursorOf,
+  readCursor,
   sortKey,
   sortOrder,
   type SortedBy,
-  type SortPlace,
+  type Place,
 } from './repairSort';
 import { headOf, toMix } from './repairView';
 
@@ -50,35 +50,23 @@ export interface RepairFilter {
 /** A list in another order than by its last change. */
 export interface SortedFilter extends Omit<RepairFilter, 'after'> {
   sort: SortedBy;
-  after: SortPlace | null;
+  after: Place | null;
 }
 
 const escapeLike = (q: string): string => q.replace(/[\\%_]/g, (c) => `\\${c}`);
 
-/** The cursor after a row, for the next page: its sort key as text. */
-const cursorOf = (r: Repair): string => Buffer.from(`${r.updatedAt}|${r.id}`).toString('base64url');
+/** PostgreSQL's text form of a timestamp: the key of a list by last change. */
+const TIMESTAMP = /^20\d\d-\d\d-\d\d \d\d:\d\d:\d\d(\.\d{1,6})?[+-]\d\d(:\d\d)?$/;
 
-/** A position in the list: the sort key of the row before it. */
-export interface Place {
-  updatedAt: string;
-  id: string;
-}
-const Place = z.object({
-  // PostgreSQL's text form of a timestamp.
-  updatedAt: z.string().regex(/^20\d\d-\d\d-\d\d \d\d:\d\d:\d\d(\.\d{1,6})?[+-]\d\d(:\d\d)?$/),
-  id: z.uuid(),
-});
-
-/** Parses a cursor; null if it is malformed. */
+/** Parses a cursor of the list by last change; null if it is malformed. */
 export function placeOf(cursor: string): Place | null {
-  const [updatedAt, id] = Buffer.from(cursor, 'base64url').toString().split('|');
-  const { data } = Place.safeParse({ updatedAt, id });
-  return data && !Number.isNaN(Date.parse(data.updatedAt)) ? data : null;
+  const place = readCursor(cursor);
+  return place && TIMESTAMP.test(place.key) && !Number.isNaN(Date.parse(place.key)) ? place : null;
 }
 
 /** One row comparison, which an index can answer from its position. */
-const after = ({ updatedAt, id }: Place): SQL =>
-  sql`(${repairs.updatedAt}, ${repairs.id}) < (${updatedAt}::timestamptz, ${id}::uuid)`;
+const after = ({ key, id }: Place): SQL =>
+  sql`(${repairs.updatedAt}, ${repairs.id}) < (${key}::timestamptz, ${id}::uuid)`;
 
 /** The newest repairs that match. */
 const newest = (db: Db, fits: SQL | undefined, most: number) =>
@@ -147,7 +135,7 @@ export async function listSorted(db: Db, filter: SortedFilter): Promise<RepairPa
   const last = page.at(-1);
   return {
     rows: await withPlans(db, page),
-    next: found.length > limit && last ? sortCursor(last) : null,
+    next: found.length > limit && last ? cursorOf(last) : null,
   };
 }
 
@@ -163,7 +151,8 @@ export async function listRepairs(db: Db, filter: RepairFilter): Promise<RepairP
   const last = page.at(-1);
   return {
     rows: await withPlans(db, page),
-    next: found.length > filter.limit && last ? cursorOf(last) : null,
+    next:
+      found.length > filter.limit && last ? cursorOf({ key: last.updatedAt, id: last.id }) : null,
   };
 }
 

@@ -32,27 +32,25 @@ export const sortKey = ({ by }: SortedBy): SQL => KEYS[by].key;
 export const sortOrder = ({ by, down }: SortedBy): SQL[] =>
   [KEYS[by].key, sql`${repairs.id}`].map((key) => sql`${key} ${down ? sql`desc` : sql`asc`}`);
 
-/** A position in a sorted list: the key of the row before it as text, and its id. */
-const SortPlace = z.object({ key: z.string().max(300), id: z.uuid() });
-export type SortPlace = z.infer<typeof SortPlace>;
+/** A position in a list: the sort key of the row before it as text, and its id. */
+const Place = z.object({ key: z.string().max(300), id: z.uuid() });
+export type Place = z.infer<typeof Place>;
 
-/** The cursor after a row of a sorted list. */
-export const sortCursor = ({ key, id }: SortPlace): string =>
+/** The cursor after a row, for the next page. */
+export const cursorOf = ({ key, id }: Place): string =>
   Buffer.from(JSON.stringify({ key, id })).toString('base64url');
 
-/** Parses a cursor of a sorted list; null if it is malformed. */
-export function readSortCursor(cursor: string): SortPlace | null {
+/** Parses a cursor; null if it is malformed. */
+export function readCursor(cursor: string): Place | null {
   try {
-    return (
-      SortPlace.safeParse(JSON.parse(Buffer.from(cursor, 'base64url').toString())).data ?? null
-    );
+    return Place.safeParse(JSON.parse(Buffer.from(cursor, 'base64url').toString())).data ?? null;
   } catch {
     return null;
   }
 }
 
 /** The rows after a position. */
-export function afterPlace({ by, down }: SortedBy, { key, id }: SortPlace): SQL {
+export function afterPlace({ by, down }: SortedBy, { key, id }: Place): SQL {
   const row = sql`(${KEYS[by].key}, ${repairs.id})`;
   const place = sql`(${key}::${KEYS[by].type}, ${id}::uuid)`;
   return down ? sql`${row} < ${place}` : sql`${row} > ${place}`;

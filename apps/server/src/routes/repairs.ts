@@ -11,7 +11,7 @@ import { typedText } from '@kelmot/core';
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import type { Db } from '../db/client';
 import { listRepairs, listSorted, placeOf } from '../db/repairQueries';
-import { readSortCursor } from '../db/repairSort';
+import { readCursor } from '../db/repairSort';
 import { readRepair } from '../db/repairView';
 import { addressOf } from '../http/address';
 import type { AppEnv } from '../http/env';
@@ -87,7 +87,7 @@ export const repairRoutes = (db: Db, weather: WeatherService) =>
         ? listSorted(db, {
             ...filter,
             sort: { by: sort, down: order === 'down' },
-            after: placeIn(cursor, readSortCursor),
+            after: placeIn(cursor, readCursor),
           })
         : listRepairs(db, { ...filter, after: placeIn(cursor, placeOf) });
       return c.json(await page, 200);

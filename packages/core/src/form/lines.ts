@@ -4,7 +4,7 @@ import type { UnitSystem } from '../units/quantities';
 import type { Field, Fields } from '../survey/fields';
 import { familyOf, type Survey } from '../families/registry';
 
-/** One line of a survey, in the words of its form. */
+/** One answer of a survey, with its label on the form. */
 export interface SurveyLine {
   group: string;
   label: string;

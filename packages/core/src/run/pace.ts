@@ -1,7 +1,7 @@
 import { m, minutes, type Message } from '../message/message';
+import { roughDuration } from '../message/roughly';
 import { usableMinutes, type Plan } from '../plan/plan';
 import { dayClockText } from '../schedule/clock';
-import { roughDuration } from '../units/roughly';
 import type { Zone } from '../units/zone';
 import { MINUTE } from '../units/clock';
 import type { Task } from './tasks';

@@ -58,7 +58,7 @@ export function seedOf(text: string): number {
   return h >>> 0;
 }
 
-/** A break line at the end of a piece: straight, with one zigzag in the middle. */
+/** A break line at the end of a part: straight, with one zigzag in the middle. */
 export function breakLine(x: number, top: number, bottom: number): Point[] {
   const mid = (top + bottom) / 2;
   const k = Math.min(9, (bottom - top) / 4);

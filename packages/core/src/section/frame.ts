@@ -11,14 +11,14 @@ const CRACK_PX = 30;
 const UNDER_COVER_SHARE = 0.2;
 /** Largest share of the height for a cover. */
 const COVER_SHARE = 0.3;
-/** Distance from the piece to a dimension line, and from there to its figure, px. */
+/** Distance from the part to a dimension line, and from there to its figure, px. */
 export const DIM_OFF = 14;
 export const FIGURE_OFF = 7;
-/** Distance from the piece up to a horizontal dimension: room for its ticks. */
+/** Distance from the part up to a horizontal dimension: room for its ticks. */
 const DIM_OVER = 20;
 /** Room for one line of lettering, and between a figure and the dimension below it. */
 const LINE = LETTER_PX + 5;
-/** Distance of the axis below the piece; length of legs outside it. */
+/** Distance of the axis below the part; length of legs outside it. */
 export const AXIS_OFF = 14;
 export const LEG_OUT = 8;
 /** Length of a port outside its paste. */
@@ -36,10 +36,10 @@ export interface Frame {
   y1: number;
   xPerMm: number;
   yPerMm: number;
-  /** Height of the cover, and of everything on the piece. */
+  /** Height of the cover, and of everything on the part. */
   coverPx: number;
   overPx: number;
-  /** Lines of lettering: notes at the top, horizontal dimensions, names below the piece. */
+  /** Lines of lettering: notes at the top, horizontal dimensions, names below the part. */
   noteY: number;
   dimY: number;
   legendY: number;
@@ -53,11 +53,11 @@ function stated(xPerMm: number, yPerMm: number): string {
   return deeper > 1 ? `depth ×${deeper}` : wider > 1 ? `width ×${wider}` : '';
 }
 
-/** Room beside the piece for a vertical dimension and its figure. */
+/** Room beside the part for a vertical dimension and its figure. */
 const beside = (figure: string): number =>
   figure ? CLEAR + textWidth(figure) + FIGURE_OFF + DIM_OFF : BARE;
 
-/** Fixed height of things on the piece: ports, legs, a plate. */
+/** Fixed height of things on the part: ports, legs, a plate. */
 const standing = (p: SectionSpec): number => (p.ports ? 28 : p.pins > 0 ? 16 : p.former ? 24 : 0);
 
 /** Fits a spec into the box: at true scale if readable, otherwise one direction enlarged by a whole factor. */

@@ -10,7 +10,7 @@ const apart = (a: Box, b: Box): boolean => a.x1 + CLEAR <= b.x0 || b.x1 + CLEAR 
 const PAST = 4;
 const TOWARDS = 18;
 
-/** A horizontal dimension above the piece; its figure is moved inwards if it would leave the frame. */
+/** A horizontal dimension above the part; its figure is moved inwards if it would leave the frame. */
 function levelDim(
   from: Point,
   to: Point,
@@ -31,7 +31,7 @@ const ledDown = ({ from, to }: Extract<Prim, { kind: 'dim' }>): Prim[] =>
     ],
   }));
 
-/** A vertical dimension beside the piece, with its figure outside and extension lines at both ends. */
+/** A vertical dimension beside the part, with its figure outside and extension lines at both ends. */
 function uprightDim(side: -1 | 1, f: Frame, from: Point, to: Point, text: string): Prim[] {
   const x = side < 0 ? f.end0 - DIM_OFF : f.end1 + DIM_OFF;
   const [top, bottom] = [from[1], to[1]];
@@ -54,7 +54,7 @@ function uprightDim(side: -1 | 1, f: Frame, from: Point, to: Point, text: string
   ];
 }
 
-/** The names below the piece, from left to right. */
+/** The names below the part, from left to right. */
 function legendOf(p: SectionSpec, f: Frame, request: SectionRequest, edgePx: number) {
   const middle = (f.xa + f.xb) / 2;
   const deepest = f.y0 + p.depthMm * f.yPerMm;
@@ -82,7 +82,7 @@ function legendOf(p: SectionSpec, f: Frame, request: SectionRequest, edgePx: num
   return named;
 }
 
-/** Names below the piece on one line, each with a leader; the last ones are left out if there is no room. */
+/** Names below the part on one line, each with a leader; the last ones are left out if there is no room. */
 function legend(p: SectionSpec, f: Frame, request: SectionRequest, edgePx: number): Prim[] {
   const named = legendOf(p, f, request, edgePx);
   const [from, to] = [CLEAR, request.width - CLEAR];

@@ -22,7 +22,7 @@ export function wallSpec(
   });
 }
 
-/** A piece with a hole or crack right through. */
+/** A part with a hole or crack right through. */
 export function throughSpec(
   named: string,
   acrossMm: number,

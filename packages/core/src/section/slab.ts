@@ -153,7 +153,7 @@ function partsOf(p: SectionSpec, f: Frame, drawn: boolean): Prim[] {
   return prims;
 }
 
-/** Mirrors a section for a bore: the piece above, the build hanging below. */
+/** Mirrors a section for a bore: the part above, the build hanging below. */
 function flip(prims: Prim[], height: number): Prim[] {
   const at = ([x, y]: Point): Point => [x, height - y];
   return prims.map((p) => {

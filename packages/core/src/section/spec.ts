@@ -1,23 +1,23 @@
 import { figureAndUnit } from '../units/format';
 import type { SectionRequest } from './drawing';
 
-/** The shape of the damage in the piece. */
+/** The shape of the damage in the part. */
 export type Bite = 'dished' | 'flat' | 'vee' | 'crack';
 
 /**
- * A damage for drawing, of any family: a piece with a bite in its upper face, the cover, and the lettering. Sizes in
+ * A damage for drawing, of any family: a part with a bite in its upper face, the cover, and the lettering. Sizes in
  * mm. Every family uses this one shape, so that all look alike.
  */
 export interface SectionSpec {
   named: string;
   acrossMm: number;
   depthMm: number;
-  /** Thickness of the piece; null if only its surface matters. */
+  /** Thickness of the part in the drawing; null if only its surface is drawn. */
   wallMm: number | null;
   bite: Bite;
-  /** Cut right through the piece. */
+  /** Cut right through the part. */
   through: boolean;
-  /** Drawn hanging from the piece above, as in a bore. */
+  /** Drawn hanging from the part above, as in a bore. */
   hanging: boolean;
   /** Laid over the damage beyond its edges, tapering to zero. */
   cover: { lapMm: number; thickMm: number; plies: number } | null;
@@ -29,7 +29,7 @@ export interface SectionSpec {
   ports: boolean;
   /** Legs in the fill as formers of holes. */
   pins: number;
-  /** Axis below the piece, as of a pipe or a shaft. */
+  /** Axis below the part, as of a pipe or a shaft. */
   axis: boolean;
   across: string;
   /** The overlap of the cover on each side; empty in a sketch. */

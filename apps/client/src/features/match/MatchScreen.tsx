@@ -72,7 +72,7 @@ export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRe
     schools,
   );
   // The side pane shows the working of the time to service of the selected card.
-  const inHand = chosen ? (previewFigures(chosen.match, units).ready ?? null) : null;
+  const selected = chosen ? (previewFigures(chosen.match, units).ready ?? null) : null;
   const refused = useRefusals(survey).length > 0;
   const before = view.plan?.body;
   const sameSchools =
@@ -161,7 +161,7 @@ export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRe
       header={(width) => (
         <SectionOf view={{ ...view, plan: null }} size={{ width, height: 196 }} now={now} />
       )}
-      aside={<RepairAside id={view.id} shown={inHand} />}
+      aside={<RepairAside id={view.id} shown={selected} />}
       action={action}
       sheet={<WorkingSheet namePath={(p) => pathName(view.survey.family, p)} />}
     >

@@ -163,8 +163,8 @@ export function RepairsScreen() {
     ...(sort && { sort, order: sorted?.down ? 'down' : 'up' }),
   });
   const wide = useLayout() === 'wide';
-  const [hand, setHand] = useState<string | null>(null);
-  const inHand = benchRows.find((a) => a.row.id === hand) ?? benchRows[0];
+  const [selectedId, setSelectedId] = useState<string | null>(null);
+  const selected = benchRows.find((a) => a.row.id === selectedId) ?? benchRows[0];
   const more = () => {
     if (hasNextPage) void fetchNextPage();
   };
@@ -172,7 +172,7 @@ export function RepairsScreen() {
     <Frame
       tab="repairs"
       folded={wide}
-      aside={inHand ? <RepairAside key={inHand.row.id} id={inHand.row.id} /> : null}
+      aside={selected ? <RepairAside key={selected.row.id} id={selected.row.id} /> : null}
     >
       <View className="gap-3 border-b border-ink bg-paper px-4 py-3">
         <Txt as="screen" role="heading">
@@ -220,8 +220,8 @@ export function RepairsScreen() {
           keyOf={(a) => a.row.id}
           labelOf={nameOf}
           testIdOf={(a) => `repair-${a.row.tag}`}
-          inHand={inHand?.row.id ?? null}
-          onHand={(a) => setHand(a.row.id)}
+          selected={selected?.row.id ?? null}
+          onSelect={(a) => setSelectedId(a.row.id)}
           onOpen={({ row }) => openRepair(row, 'wide')}
           onEnd={more}
         />

@@ -55,10 +55,10 @@ export function useRun({
   // The shown task is kept by its id, and released once it is current.
   const [looked, setLooked] = useState<string | null>(null);
   const currentId = current === null ? null : (tasks[current]?.id ?? null);
-  const [lastHand, setLastHand] = useState(currentId);
-  if (lastHand !== currentId) {
-    setLastHand(currentId);
-    const was = tasks.find((d) => d.id === lastHand);
+  const [lastId, setLastId] = useState(currentId);
+  if (lastId !== currentId) {
+    setLastId(currentId);
+    const was = tasks.find((d) => d.id === lastId);
     const by = was && taskDone(was, view, plan, now) ? lastRecord(was, view)?.byId : undefined;
     // Somebody else did the task that is shown: it stays until this person goes on, so that nothing moves under a
     // thumb.

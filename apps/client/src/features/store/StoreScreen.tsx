@@ -202,8 +202,8 @@ export function StoreScreen() {
   const queue = useAppSelector((s) => s.outbox.queue);
   const now = useNow(MINUTE);
   const wide = useLayout() === 'wide';
-  const [hand, setHand] = useState<string | null>(null);
-  const inHand = cards?.find((c) => c.code === hand) ?? cards?.[0];
+  const [selectedId, setSelectedId] = useState<string | null>(null);
+  const selected = cards?.find((c) => c.code === selectedId) ?? cards?.[0];
   const onShelf = (code: string) =>
     shelf
       ? shelfText(
@@ -215,7 +215,7 @@ export function StoreScreen() {
     <Frame
       tab="store"
       folded={wide}
-      aside={inHand ? <CardAside key={inHand.code} card={inHand} /> : null}
+      aside={selected ? <CardAside key={selected.code} card={selected} /> : null}
     >
       <View className="border-b border-ink px-4 py-3">
         <Txt as="screen" role="heading">
@@ -239,8 +239,8 @@ export function StoreScreen() {
             keyOf={(c) => c.code}
             labelOf={(c) => `${c.code} ${c.name}`}
             testIdOf={(c) => `card-${c.code}`}
-            inHand={inHand?.code ?? null}
-            onOpen={(c) => setHand(c.code)}
+            selected={selected?.code ?? null}
+            onOpen={(c) => setSelectedId(c.code)}
           />
         </>
       ) : (

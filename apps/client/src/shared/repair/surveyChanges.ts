@@ -14,7 +14,7 @@ function leaves(value: unknown, at = ''): [string, string][] {
   return Object.entries(value).flatMap(([k, v]) => leaves(v, at ? `${at}.${k}` : k));
 }
 
-/** The fields in which two surveys differ, in the words of the form. */
+/** The fields that differ between two surveys, with their labels on the form. */
 export function surveyChanges(theirs: Survey, yours: Survey): Change[] {
   const stored = new Map(leaves(theirs));
   return leaves(yours)

@@ -8,7 +8,7 @@ function Figure({ to, part }: { to: number; part: number }) {
   return useTick((now) => countdown(to, now).parts[part]?.figure ?? '');
 }
 
-/** The time to the next thing to do. Ticks by itself, in seconds under one hour; after its end it counts up in red. */
+/** A countdown to the next action. It shows seconds in its last hour. After its end it counts up, in red. */
 export function Countdown({
   to,
   ruling = false,

@@ -26,8 +26,8 @@ interface TableProps<R> {
   labelOf: (row: R) => string;
   testIdOf: (row: R) => string;
   /** The selected row; a list that opens its rows elsewhere is told when a pointer or the keyboard is on one. */
-  inHand: string | null;
-  onHand?: (row: R) => void;
+  selected: string | null;
+  onSelect?: (row: R) => void;
   onOpen: (row: R) => void;
   onEnd?: () => void;
   /** Rows come sorted from elsewhere, all of them: the server sorts more rows than are loaded. */
@@ -57,8 +57,19 @@ function inOrder<R>(rows: readonly R[], columns: readonly Column<R>[], sorted: S
 
 /** A dense table of the wide layout: sorts by any column, copies its rows, and reports the selected row. */
 export function Table<R>(props: TableProps<R>) {
-  const { name, columns, rows, keyOf, labelOf, testIdOf, inHand, onHand, onOpen, onEnd, sortedBy } =
-    props;
+  const {
+    name,
+    columns,
+    rows,
+    keyOf,
+    labelOf,
+    testIdOf,
+    selected,
+    onSelect,
+    onOpen,
+    onEnd,
+    sortedBy,
+  } = props;
   const [own, setOwn] = useState<Sorted | null>(null);
   const sorted = sortedBy ? sortedBy.sorted : own;
   const setSorted = sortedBy?.onSort ?? setOwn;
@@ -125,12 +136,12 @@ export function Table<R>(props: TableProps<R>) {
           <Pressable
             role="row"
             aria-label={labelOf(item)}
-            aria-selected={keyOf(item) === inHand}
+            aria-selected={keyOf(item) === selected}
             testID={testIdOf(item)}
             onPress={() => onOpen(item)}
-            onFocus={() => onHand?.(item)}
-            onHoverIn={() => onHand?.(item)}
-            className={`min-h-[40px] flex-row items-center gap-3 border-b border-rule px-4 py-1.5 ${keyOf(item) === inHand ? 'bg-sheet' : ''}`}
+            onFocus={() => onSelect?.(item)}
+            onHoverIn={() => onSelect?.(item)}
+            className={`min-h-[40px] flex-row items-center gap-3 border-b border-rule px-4 py-1.5 ${keyOf(item) === selected ? 'bg-sheet' : ''}`}
           >
             {columns.map((c) => (
               <View key={c.key} role="cell" style={{ flex: c.share }}>

@@ -36,7 +36,7 @@ export const method: Method<StairSurvey> = {
     return {
       rounds: [main],
       steps: [
-        isolate(work, { extra: m('Close the flight at both ends.') }),
+        isolate(work, { extra: m('Close the stairs at both ends.') }),
         degrease(work),
         gradeStep(work, 0),
         dustOff(),
