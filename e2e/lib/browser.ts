@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
 import { filmPack } from './film';
+import { look, spotOf, WAIT } from './look';
 
 const FLAGS = [
   '--headless',
@@ -52,14 +53,12 @@ export async function launch(): Promise<Session> {
 }
 
 const at = (id: string) => `[data-testid="${id}"]`;
-/** Results come within seconds; a busy machine takes longer, and this limit only ends what hangs, ms. */
-const WAIT = 60_000;
 /** A press without effect in this time is repeated, ms. */
 const PRESS_AGAIN_MS = 10_000;
-/** Polling interval, ms: polling at every frame would cost more than what is waited for. */
-const LOOK_MS = 50;
 /** A little longer than the time in which the application takes a second press at the same place for a slip, ms. */
 const SETTLE_MS = 550;
+/** A little farther than the distance at which it does so, px. */
+const NEAR_PX = 40;
 
 /** A page driven as a person would: by what is on the screen, waiting for it to appear. */
 export class Screen {
@@ -83,54 +82,56 @@ export class Screen {
 
   /** Waits until something is on the screen and drawn. */
   async drawn(selector: string, timeout = WAIT): Promise<void> {
-    await this.page.waitForFunction(
+    await look(
+      this.page,
       (wanted) =>
         [...document.querySelectorAll(wanted)].some((e) =>
           e.checkVisibility({ visibilityProperty: true }),
         ),
-      { timeout, polling: LOOK_MS },
-      selector,
+      [selector],
+      timeout,
     );
   }
 
   async see(id: string): Promise<void> {
-    await this.drawn(at(id));
+    await this.drawn(at(id)).catch(() => {
+      throw new Error(`${id} is not shown`);
+    });
   }
 
   /** Presses a control once it is enabled and still. */
   async press(id: string): Promise<void> {
-    await this.drawn(`${at(id)}:not([aria-disabled="true"])`).catch(async () => {
-      const label = await this.page.$eval(at(id), (e) => e.textContent).catch(() => 'not there');
-      throw new Error(`${id} cannot be pressed: ${label}`);
-    });
-    // Scrolls it to the middle: at the edge the action bar would take the press. While it is redrawn it is missing for
-    // a moment: the locator waits.
-    await this.page
-      .$eval(at(id), (e) => e.scrollIntoView({ block: 'center' }))
-      .catch(() => undefined);
-    await this.settle(id);
-    await this.page.locator(at(id)).setTimeout(WAIT).click();
-    this.last.at = Date.now();
+    let spot = await this.spot(id);
+    // A person presses the same place again only later: a quick press counts as a slip.
+    const near = Math.hypot(spot.x - this.last.x, spot.y - this.last.y) < NEAR_PX;
+    const since = Date.now() - this.last.at;
+    if (near && since < SETTLE_MS) {
+      await sleep(SETTLE_MS - since);
+      spot = await this.spot(id);
+    }
+    await this.page.mouse.click(spot.x, spot.y);
+    this.last = { at: Date.now(), ...spot };
   }
 
   private last = { at: 0, x: 0, y: 0 };
 
-  /** A person presses the same place again only later: a quick press counts as a slip. */
-  private async settle(id: string): Promise<void> {
-    const box = await this.page.$(at(id)).then((e) => e?.boundingBox());
-    const [x, y] = box ? [box.x + box.width / 2, box.y + box.height / 2] : [0, 0];
-    const since = Date.now() - this.last.at;
-    const near = Math.hypot(x - this.last.x, y - this.last.y) < 40;
-    if (near && since < SETTLE_MS) await sleep(SETTLE_MS - since);
-    this.last = { at: Date.now(), x, y };
+  private spot(id: string): Promise<{ x: number; y: number }> {
+    return look(this.page, spotOf, [at(id)]).catch(async () => {
+      const label = await this.page.$eval(at(id), (e) => e.textContent).catch(() => 'not there');
+      throw new Error(`${id} cannot be pressed: ${label}`);
+    });
   }
 
+  /** Replaces what a text field holds. */
   async type(id: string, text: string): Promise<void> {
     await this.press(id);
-    await this.page.click(at(id), { count: 3 });
+    await this.page.evaluate(() => {
+      const field = document.activeElement;
+      if (field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement) field.select();
+    });
+    if (text) await this.page.keyboard.sendCharacter(text);
+    else await this.page.keyboard.press('Backspace');
     this.last.at = Date.now();
-    await this.page.keyboard.press('Backspace');
-    if (text) await this.page.type(at(id), text);
   }
 
   /** Fills a form, field by field. */
@@ -177,60 +178,72 @@ export class Screen {
       if (!(await this.page.$(at(`verdict-${id}`)))) await this.photograph(id);
   }
 
-  async value(id: string): Promise<string> {
-    await this.see(id);
-    return this.page.$eval(at(id), (e) => (e as HTMLInputElement).value);
+  value(id: string): Promise<string> {
+    return look(
+      this.page,
+      (wanted) => {
+        const found = document.querySelector<HTMLInputElement>(wanted);
+        return found && { value: found.value };
+      },
+      [at(id)],
+    ).then(({ value }) => value);
   }
 
-  async text(id: string): Promise<string> {
-    await this.see(id);
-    return this.page.$eval(at(id), (e) => (e as HTMLElement).innerText);
+  text(id: string): Promise<string> {
+    return look(
+      this.page,
+      (wanted) => {
+        const found = document.querySelector<HTMLElement>(wanted);
+        return found?.checkVisibility({ visibilityProperty: true }) && { text: found.innerText };
+      },
+      [at(id)],
+    ).then(({ text }) => text);
   }
 
   /** Waits until the text shows anywhere on the screen. */
   async says(text: string): Promise<void> {
-    await this.page.waitForFunction(
-      (t) => document.body.innerText.includes(t),
-      { timeout: WAIT, polling: LOOK_MS },
-      text,
-    );
+    await look(this.page, (t) => document.body.innerText.includes(t), [text]).catch(() => {
+      throw new Error(`the screen does not say “${text}”`);
+    });
   }
 
   /** Waits until the text of one element matches. */
   async matches(id: string, pattern: RegExp): Promise<void> {
-    await this.see(id);
-    const told = (selector: string, source: string) =>
-      new RegExp(source, 's').test(
-        (document.querySelector(selector) as HTMLElement | null)?.innerText ?? '',
-      );
-    await this.page
-      .waitForFunction(told, { timeout: WAIT, polling: LOOK_MS }, at(id), pattern.source)
-      .catch(async () => {
-        throw new Error(`${id} says “${await this.text(id)}”, not ${pattern}`);
-      });
+    await look(
+      this.page,
+      (wanted, source) =>
+        new RegExp(source, 's').test(document.querySelector<HTMLElement>(wanted)?.innerText ?? ''),
+      [at(id), pattern.source],
+    ).catch(async () => {
+      throw new Error(`${id} says “${await this.shownText(id)}”, not ${pattern}`);
+    });
+  }
+
+  private shownText(id: string): Promise<string> {
+    return this.page
+      .$eval(at(id), (e) => (e as HTMLElement).innerText)
+      .catch(() => 'nothing: it is not there');
   }
 
   /** Waits until a box holds the text. */
   async reads(id: string, text: string): Promise<void> {
-    await this.page
-      .waitForFunction(
-        (selector, held) =>
-          (document.querySelector(selector) as HTMLInputElement | null)?.value === held,
-        { timeout: WAIT, polling: LOOK_MS },
-        at(id),
-        text,
-      )
-      .catch(async () => {
-        throw new Error(`${id} holds “${await this.value(id)}”, not “${text}”`);
-      });
+    await look(
+      this.page,
+      (wanted, held) => document.querySelector<HTMLInputElement>(wanted)?.value === held,
+      [at(id), text],
+    ).catch(async () => {
+      throw new Error(`${id} holds “${await this.value(id)}”, not “${text}”`);
+    });
   }
 
   async gone(id: string): Promise<void> {
-    await this.page.waitForFunction(
+    await look(
+      this.page,
       (wanted) => ![...document.querySelectorAll(wanted)].some((e) => e.checkVisibility()),
-      { timeout: WAIT, polling: LOOK_MS },
-      at(id),
-    );
+      [at(id)],
+    ).catch(async () => {
+      throw new Error(`${id} is still shown: ${await this.shownText(id)}`);
+    });
   }
 
   async attribute(id: string, name: string): Promise<string | null> {
@@ -241,6 +254,17 @@ export class Screen {
   key(key: string): Promise<void> {
     return this.page.keyboard.press(key as Parameters<Page['keyboard']['press']>[0]);
   }
+}
+
+/** The error of a walk together with what its pages show: CI keeps no pictures. */
+export async function withScreens(error: unknown, screens: readonly Screen[]): Promise<Error> {
+  const shown = await Promise.all(
+    screens.map(async ({ page, problems }) => {
+      const text = await page.evaluate(() => document.body.innerText).catch(String);
+      return [page.url(), ...problems, text].join('\n');
+    }),
+  );
+  return new Error([String(error), ...shown].join('\n--- '), { cause: error });
 }
 
 /** The tests' clock minus the machine's clock, ms. Every page is shifted by it. */

@@ -1,26 +1,41 @@
-import { setTimeout as sleep } from 'node:timers/promises';
 import type { Screen } from './browser';
 import type { Days } from './days';
+import { look } from './look';
 
-/** The first test id with this prefix, without the prefix; null if there is none. */
-const shownId = (screen: Screen, start: string): Promise<string | null> =>
-  screen.page
-    .$eval(`[data-testid^="${start}"]`, (e) => e.getAttribute('data-testid'))
-    .then((id) => (id ?? '').slice(start.length))
-    .catch(() => null);
+/** What the run sheet shows, read at one moment. */
+type Sheet = Readonly<{
+  /** The shown task; null when all is done. */
+  task: string | null;
+  text: string;
+  /** The label of the large button; null if another button is there. */
+  label: string | null;
+  /** The empty boxes, by test id. */
+  empty: readonly string[];
+  ratio: string;
+}>;
+
+/** Reads the sheet; null until it is drawn. */
+function sheetShown(): Sheet | null {
+  const shown = (start: string) =>
+    [...document.querySelectorAll<HTMLElement>(`[data-testid^="${start}"]`)].find((e) =>
+      e.checkVisibility({ visibilityProperty: true }),
+    );
+  const sheet = shown('run-step-');
+  if (!sheet && !shown('run-end')) return null;
+  const boxes = [...document.querySelectorAll<HTMLInputElement>('input[data-testid]')];
+  return {
+    task: sheet?.dataset.testid?.slice('run-step-'.length) ?? null,
+    text: sheet?.innerText ?? '',
+    label: shown('run-do')?.innerText ?? null,
+    empty: boxes.filter((box) => box.value === '').map((box) => box.dataset.testid ?? ''),
+    ratio: shown('ratio-verdict')?.innerText ?? '',
+  };
+}
+const readSheet = (screen: Screen): Promise<Sheet> => look(screen.page, sheetShown, []);
 
 /** The task that the run sheet shows; null when all is done. */
-export async function taskShown(screen: Screen): Promise<string | null> {
-  await screen.drawn('[data-testid^="run-step-"], [data-testid="run-end"]');
-  return shownId(screen, 'run-step-');
-}
-
-/** The task and its button's label: every effective press changes them. */
-const currentTask = (screen: Screen): Promise<string> =>
-  Promise.all([
-    shownId(screen, 'run-step-'),
-    screen.page.$eval('[data-testid="run-do"]', (e) => e.textContent).catch(() => null),
-  ]).then((parts) => parts.join('/'));
+export const taskShown = async (screen: Screen): Promise<string | null> =>
+  (await readSheet(screen)).task;
 
 /** Waits until the sheet shows another task. */
 export const goneOn = (screen: Screen, from: string): Promise<void> =>
@@ -47,48 +62,34 @@ function readingsFor(sheet: string): string {
   return String(least ?? (most ?? 2) / 2);
 }
 
-/** Whether an empty box is shown. */
-const asks = (screen: Screen, id: string): Promise<boolean> =>
-  screen.page
-    .$eval(`[data-testid="${id}"]`, (e) => (e as HTMLInputElement).value === '')
-    .catch(() => false);
-
-/** Types valid values for the current task. */
-async function typeAsked(screen: Screen, task: string): Promise<void> {
-  if (await asks(screen, 'weigh-a')) {
-    const [, a = '', b = ''] =
-      /Weigh ([\d.]+ \w+) [^,]+, ([\d.]+ \w+)/.exec(await screen.text('ratio-verdict')) ?? [];
-    if (a)
-      await screen.fill([
-        ['weigh-a', a],
-        ['weigh-b', b],
-      ]);
-  }
-  if (await asks(screen, 'gate-airC'))
-    await screen.fill([
-      ['gate-airC', '20'],
-      ['gate-rhPct', '50'],
-      ['gate-surfaceC', '20'],
-    ]);
-  const reading = await shownId(screen, 'reading-');
-  if (reading && (await asks(screen, `reading-${reading}`)))
-    await screen.type(`reading-${reading}`, readingsFor(await screen.text(`run-step-${task}`)));
-  const approval = await shownId(screen, 'reference-');
-  if (approval)
-    await screen.fill([
-      [`name-${approval}`, 'M. Example'],
-      [`reference-${approval}`, 'EX-104'],
-    ]);
+/** What a person types into the empty boxes of the sheet. */
+function valuesFor({ empty, ratio, text }: Sheet): [id: string, text: string][] {
+  const named = (start: string) =>
+    empty.filter((id) => id.startsWith(start)).map((id) => id.slice(start.length));
+  const [, a = '', b = ''] = /Weigh ([\d.]+ \w+) [^,]+, ([\d.]+ \w+)/.exec(ratio) ?? [];
+  const values: Record<string, string> = {
+    ...(a && { 'weigh-a': a, 'weigh-b': b }),
+    ...{ 'gate-airC': '20', 'gate-rhPct': '50', 'gate-surfaceC': '20' },
+    ...Object.fromEntries(named('reading-').map((id) => [`reading-${id}`, readingsFor(text)])),
+    ...Object.fromEntries(named('name-').map((id) => [`name-${id}`, 'M. Example'])),
+    ...Object.fromEntries(named('reference-').map((id) => [`reference-${id}`, 'EX-104'])),
+  };
+  return Object.entries(values).filter(([id]) => empty.includes(id));
 }
 
 /** The moment that a waiting button names; null if it waits for none. */
 export const waitedFor = (label: string): string | null =>
   /^(?:From|Wait until|Cured at) (.+?)(?:: |\n|$)/.exec(label)?.[1] ?? null;
 
-/** Does the current task with the large button; skips a wait. */
+/** Does the current task with the large button; skips a wait. Does nothing if another task is shown by now. */
 export async function doCurrentTask(screen: Screen, task: string, days: Days): Promise<void> {
-  await typeAsked(screen, task);
-  const label = await screen.text('run-do');
+  const sheet = await readSheet(screen);
+  if (sheet.task !== task) return;
+  const values = valuesFor(sheet);
+  await screen.fill(values);
+  // What was typed may have changed the button.
+  const label = values.length > 0 ? await screen.text('run-do') : sheet.label;
+  if (label === null) throw new Error(`nothing to press: ${sheet.text}`);
   const named = waitedFor(label);
   if (named !== null) return days.until(named);
   const counted = /^Wait: .*, ([\d.]+) (s|min)/.exec(label);
@@ -116,9 +117,12 @@ export async function runJob(screen: Screen, days: Days, beside?: Beside): Promi
   }
 }
 
+/** The most time until a press has changed the sheet, ms: not every press does. */
+const CHANGES_MS = 3000;
+
 /** One press for the shown task, and its result. */
 async function once(screen: Screen, task: string, days: Days, again = false): Promise<void> {
-  const before = await currentTask(screen);
+  const before = await readSheet(screen);
   try {
     await doCurrentTask(screen, task, days);
   } catch (error) {
@@ -128,8 +132,16 @@ async function once(screen: Screen, task: string, days: Days, again = false): Pr
     return;
   }
   // The sheet changes once the task is recorded: until then it is still the last one.
-  for (let looks = 0; looks < 30 && (await currentTask(screen)) === before; looks++)
-    await sleep(100);
+  await look(
+    screen.page,
+    (shown, label) => {
+      const button = document.querySelector<HTMLElement>('[data-testid="run-do"]');
+      const same = document.querySelector(`[data-testid="run-step-${shown}"]`) !== null;
+      return !same || (button?.innerText ?? null) !== label;
+    },
+    [before.task, before.label],
+    CHANGES_MS,
+  ).catch(() => undefined);
 }
 
 /** Two people do a job in turns, each on their own phone; the other one goes on after each task. */

@@ -194,6 +194,28 @@ test('after a lost answer the repair is fetched: the command stays applied until
   expect([far.took, waitsFor()]).toEqual([['first', 'first'], []]);
 });
 
+test('a read that began before the write does not take the command back from the screen', async () => {
+  const shown = () => api.endpoints.repair.select(ONE)(store.getState()).data?.tag;
+  let oldAnswer = (_: Response) => undefined as void;
+  // One answer: the read that is under way while the command is sent holds the old state.
+  far.unread.push(() => new Promise<Response>((answer) => (oldAnswer = answer)));
+  void store.dispatch(api.endpoints.repair.initiate(ONE));
+  await rest();
+  type(tick(ONE, 'one'));
+  await rest();
+  expect(far.took).toEqual(['one']);
+  const seen: (string | undefined)[] = [];
+  const stop = store.subscribe(() => {
+    if (outbox().queue.length === 0) seen.push(shown());
+  });
+  far.unread.push(async () => json({ ...viewOf(planOf()), id: ONE, tag: 'NEW' }));
+  oldAnswer(json({ ...viewOf(planOf()), id: ONE, tag: 'OLD' }));
+  await rest();
+  stop();
+  expect(seen).toContain('NEW');
+  expect(seen).not.toContain('OLD');
+});
+
 test('a 429 is not a rejection: the command keeps its place and is sent later', async () => {
   far.next(refusal(429));
   type(tick(ONE, 'first'));

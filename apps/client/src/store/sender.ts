@@ -70,10 +70,13 @@ const begins = (action: UnknownAction): boolean =>
 async function sendCommand(dispatch: Dispatch, command: Command, by: string): Promise<Answer> {
   const result = await dispatch(api.endpoints.command.initiate({ command, by }, { track: false }));
   if (result.error) return { error: result.error as ApiError };
+  // A read that began before the write may hold the old state, and a new one would join it.
+  await dispatch(api.util.getRunningQueryThunk('repair', command.repairId));
   const fresh = dispatch(api.endpoints.repair.initiate(command.repairId, { forceRefetch: true }));
   const { error } = await fresh;
   fresh.unsubscribe();
   if ((error as ApiError | undefined)?.kind === 'offline') return { error: { kind: 'offline' } };
+  if (error) dispatch(api.util.invalidateTags([{ type: 'Repair', id: command.repairId }]));
   return { ack: result.data };
 }
 
@@ -120,8 +123,7 @@ function done(
   if (!('repairId' in command)) return;
   const { repairId, type } = command;
   if (keptWith) dispatch(keptElsewhere({ id, repairId, type, plan: keptWith }));
-  // A fetch that ran during the write may hold the old state: fetch again.
-  dispatch(api.util.invalidateTags(['Repairs', { type: 'Repair', id: repairId }, 'Assets']));
+  dispatch(api.util.invalidateTags(['Repairs', 'Assets']));
 }
 
 /** Sends until nothing is left to send. Returns true if it must stop until the signed-in person is known. */

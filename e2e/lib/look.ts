@@ -1,0 +1,69 @@
+import type { Page } from 'puppeteer-core';
+
+/** Results come within seconds; a busy machine takes longer, and this limit only ends what hangs, ms. */
+export const WAIT = 60_000;
+/** Polling interval inside the page, ms. */
+const LOOK_MS = 50;
+
+type Json = string | number | boolean | null | readonly Json[] | { readonly [key: string]: Json };
+
+/** The page was left while its condition was polled: it is asked again on the next one. */
+const LEFT = /context was destroyed|Cannot find context|detached|navigat/i;
+
+/**
+ * Polls a condition inside the page until it gives a value other than null, undefined or false, and returns that value.
+ * One message to the browser instead of one for each look. Throws after `timeout` ms. `condition` must use its own
+ * arguments only.
+ */
+export async function look<T extends Json, A extends readonly Json[]>(
+  page: Page,
+  condition: (...args: A) => T | null | undefined | false,
+  args: A,
+  timeout = WAIT,
+): Promise<T> {
+  const ends = Date.now() + timeout;
+  for (;;) {
+    const left = Math.max(0, ends - Date.now());
+    // As text: the security policy of the page allows no code that is compiled from text inside it.
+    const polled = `(async () => {
+      const condition = ${condition.toString()};
+      const ends = performance.now() + ${left};
+      for (;;) {
+        const value = condition(...${JSON.stringify(args)});
+        if (value !== null && value !== undefined && value !== false) return [value];
+        if (performance.now() >= ends) return null;
+        await new Promise((next) => setTimeout(next, ${LOOK_MS}));
+      }
+    })()`;
+    let found: [T] | null = null;
+    try {
+      found = (await page.evaluate(polled)) as [T] | null;
+    } catch (error) {
+      if (!LEFT.test(String(error)) || Date.now() >= ends) throw error;
+      continue;
+    }
+    if (found) return found[0];
+    throw new Error(`not seen within ${timeout / 1000} s`);
+  }
+}
+
+/** Scrolls a control to the middle and finds the spot to press, once it is enabled and still. */
+export function spotOf(selector: string): { x: number; y: number } | null {
+  const memory = globalThis as { lastSpot?: string };
+  const found = [...document.querySelectorAll(selector)].find(
+    (e) =>
+      e.getAttribute('aria-disabled') !== 'true' && e.checkVisibility({ visibilityProperty: true }),
+  );
+  if (!found) return null;
+  // At the edge the action bar would take the press.
+  found.scrollIntoView({ block: 'center', behavior: 'instant' });
+  const { x, y, width, height } = found.getBoundingClientRect();
+  const spot = { x: x + width / 2, y: y + height / 2 };
+  const key = [selector, spot.x, spot.y].join(' ');
+  if (memory.lastSpot !== key) {
+    memory.lastSpot = key;
+    return null;
+  }
+  memory.lastSpot = undefined;
+  return width > 0 && height > 0 ? spot : null;
+}
