@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
 import { filmPack } from './film';
-import { look, spotOf, WAIT } from './look';
+import { look, spotOf, WAIT, type Spot } from './look';
 
 const FLAGS = [
   '--headless',
@@ -102,20 +102,27 @@ export class Screen {
   /** Presses a control once it is enabled and still. */
   async press(id: string): Promise<void> {
     let spot = await this.spot(id);
-    // A person presses the same place again only later: a quick press counts as a slip.
-    const near = Math.hypot(spot.x - this.last.x, spot.y - this.last.y) < NEAR_PX;
-    const since = Date.now() - this.last.at;
-    if (near && since < SETTLE_MS) {
-      await sleep(SETTLE_MS - since);
+    // A person presses the same control or place again only later: a quick press counts as a slip.
+    const waits = SETTLE_MS - (Date.now() - this.lastPress(id, spot));
+    if (waits > 0) {
+      await sleep(waits);
       spot = await this.spot(id);
     }
     await this.page.mouse.click(spot.x, spot.y);
-    this.last = { at: Date.now(), ...spot };
+    this.presses = [...this.presses.slice(-2), { id, at: Date.now(), ...spot }];
   }
 
-  private last = { at: 0, x: 0, y: 0 };
+  /** The last presses. */
+  private presses: ({ id: string; at: number } & Spot)[] = [];
 
-  private spot(id: string): Promise<{ x: number; y: number }> {
+  /** When this control or this place was last pressed, epoch ms; 0: not of late. */
+  private lastPress(id: string, spot: Spot): number {
+    const same = (p: Spot & { id: string }) =>
+      p.id === id || Math.hypot(spot.x - p.x, spot.y - p.y) < NEAR_PX;
+    return this.presses.filter(same).at(-1)?.at ?? 0;
+  }
+
+  private spot(id: string): Promise<Spot> {
     return look(this.page, spotOf, [at(id)]).catch(async () => {
       const label = await this.page.$eval(at(id), (e) => e.textContent).catch(() => 'not there');
       throw new Error(`${id} cannot be pressed: ${label}`);
@@ -131,7 +138,6 @@ export class Screen {
     });
     if (text) await this.page.keyboard.sendCharacter(text);
     else await this.page.keyboard.press('Backspace');
-    this.last.at = Date.now();
   }
 
   /** Fills a form, field by field. */

@@ -47,8 +47,11 @@ export async function look<T extends Json, A extends readonly Json[]>(
   }
 }
 
+/** A place on the page, px. */
+export type Spot = Readonly<{ x: number; y: number }>;
+
 /** Scrolls a control to the middle and finds the spot to press, once it is enabled and still. */
-export function spotOf(selector: string): { x: number; y: number } | null {
+export function spotOf(selector: string): Spot | null {
   const memory = globalThis as { lastSpot?: string };
   const found = [...document.querySelectorAll(selector)].find(
     (e) =>

@@ -5,7 +5,7 @@ import { mainSpec, overcoat } from '../../methods/build';
 import { aggregateFor, AGGREGATE_KGL, mixSteps, mixTouch } from '../../methods/mix';
 import { notBefore, stepsOf, wrong } from '../../methods/step';
 import type { Round } from '../../work/round';
-import type { StepDraft } from '../../work/step';
+import type { After, StepDraft } from '../../work/step';
 import { waterPerBag, type Consistency } from '../../work/weighing';
 import { crewOf, type Work } from '../../work/work';
 import type { FloorPatchSurvey } from './survey';
@@ -24,7 +24,7 @@ export const stepIds = [
   'level',
 ] as const;
 export const step = stepsOf(stepIds);
-type W = Work<FloorPatchSurvey>;
+export type W = Work<FloorPatchSurvey>;
 
 /** Share of a coat’s minutes for spreading; the rest is brooming or striking off, both within its working life. */
 const SPREAD = 0.75;
@@ -88,105 +88,109 @@ export function coats(work: W): Round[] {
   });
 }
 
-export function coatSteps(work: W, rounds: readonly Round[]): StepDraft[] {
-  return rounds.flatMap((round, i) => {
-    const before = rounds[i - 1];
-    const lastOne = i === rounds.length - 1;
-    const wet = isPowder(work);
-    const window = before ? [overcoat(work, before)] : [];
-    return [
-      ...(wet
-        ? [
-            step.prep(
-              'dampen',
-              'dampen',
-              'Dampen to SSD',
-              10,
-              m(
-                'Soak, then let the water go: saturated, surface dry. Dark, no shine, no puddle. Just before the mortar.',
-              ),
-              { round, after: window },
-            ),
-          ]
-        : []),
-      ...mixSteps(
-        work,
-        round,
-        wet
-          ? [
-              {
-                step: 'dampen',
-                most: DAMP_MIN,
-                missed: 'dampen' as const,
-                why: m('Placed before the damp dries off.'),
-              },
-            ]
-          : window,
-      ),
-      step.touch(
-        round,
-        'coat',
-        round.title,
-        m(
-          '{scrub, select, yes {Brush a scrub coat of it into the dark, damp concrete, then spread} other {Spread}} {thick}, from the far end back.',
-          { scrub: wet && i === 0 ? 'yes' : 'no', thick: mm(round.buildMm) },
+/** One coat among the others of its job. */
+interface CoatOf {
+  work: W;
+  round: Round;
+  first: boolean;
+  last: boolean;
+}
+
+/** A mortar goes on damp concrete; a resin within the window of the coat below. */
+const mixed = ({ work, round }: CoatOf, window: After[]): StepDraft[] =>
+  isPowder(work)
+    ? [
+        step.prep(
+          'dampen',
+          'dampen',
+          'Dampen to SSD',
+          10,
+          m(
+            'Soak, then let the water go: saturated, surface dry. Dark, no shine, no puddle. Just before the mortar.',
+          ),
+          { round, after: window },
         ),
-        {
-          people: Math.max(1, crewOf({ card: round.card, areaMm2: work.areaMm2 }) - 1),
-          figures: ['coats', 'coat'],
-          wrong: [
-            wrong('It drags', 'It is setting: stop, no water on it. Cut it square there.'),
-            wrong(
-              'Cracks like a map',
-              'Dried too fast: film over it, fog it. Wide ones are cut out.',
-            ),
-          ],
-        },
-      ),
-      step.touch(
-        round,
-        'finish',
-        lastOne ? (has(work, 'overlay') ? 'Broom it' : 'Strike off') : 'Leave it rough',
-        lastOne
-          ? has(work, 'overlay')
-            ? m('Broom it one way while it holds the line.')
-            : m('Strike off on the edges, float; feather a step into a gentle slope.')
-          : m('Level with a gauge rake, leave it rough for the next.'),
-        { people: 1 },
-      ),
-      ...(lastOne && has(work, 'coving')
-        ? [
-            step.build(
-              round,
-              'cove',
-              'place',
-              'Run the cove',
-              15,
-              m('A bottle or a cove trowel, one stroke, wetted; ends feathered.'),
-            ),
-          ]
-        : []),
-      // Joints and high spots after the base coat and before the finish; after the only coat if there is one.
-      ...(i === Math.max(0, rounds.length - 2)
-        ? [
-            step.build(
-              round,
-              'joints',
-              'finish',
-              'Rake joints, scrape high spots',
-              10,
-              m(
-                'Joints and edges raked out when it can be scraped; high spots scraped with a straight edge, and brushed off.',
-              ),
-              {
-                after: round.card.cure.milestones.tackFree ? [notBefore(round, 'tackFree')] : [],
-              },
-            ),
-          ]
-        : []),
+        ...mixSteps(work, round, [
+          {
+            step: 'dampen',
+            most: DAMP_MIN,
+            missed: 'dampen' as const,
+            why: m('Placed before the damp dries off.'),
+          },
+        ]),
+      ]
+    : mixSteps(work, round, window);
+
+const laidOn = ({ work, round, first, last }: CoatOf): StepDraft[] => [
+  step.touch(
+    round,
+    'coat',
+    round.title,
+    m(
+      '{scrub, select, yes {Brush a scrub coat of it into the dark, damp concrete, then spread} other {Spread}} {thick}, from the far end back.',
+      { scrub: isPowder(work) && first ? 'yes' : 'no', thick: mm(round.buildMm) },
+    ),
+    {
+      people: Math.max(1, crewOf({ card: round.card, areaMm2: work.areaMm2 }) - 1),
+      figures: ['coats', 'coat'],
+      wrong: [
+        wrong('It drags', 'It is setting: stop, no water on it. Cut it square there.'),
+        wrong('Cracks like a map', 'Dried too fast: film over it, fog it. Wide ones are cut out.'),
+      ],
+    },
+  ),
+  step.touch(
+    round,
+    'finish',
+    last ? (has(work, 'overlay') ? 'Broom it' : 'Strike off') : 'Leave it rough',
+    last
+      ? has(work, 'overlay')
+        ? m('Broom it one way while it holds the line.')
+        : m('Strike off on the edges, float; feather a step into a gentle slope.')
+      : m('Level with a gauge rake, leave it rough for the next.'),
+    { people: 1 },
+  ),
+];
+
+const cove = (round: Round): StepDraft =>
+  step.build(
+    round,
+    'cove',
+    'place',
+    'Run the cove',
+    15,
+    m('A bottle or a cove trowel, one stroke, wetted; ends feathered.'),
+  );
+
+const joints = (round: Round): StepDraft =>
+  step.build(
+    round,
+    'joints',
+    'finish',
+    'Rake joints, scrape high spots',
+    10,
+    m(
+      'Joints and edges raked out when it can be scraped; high spots scraped with a straight edge, and brushed off.',
+    ),
+    {
+      after: round.card.cure.milestones.tackFree ? [notBefore(round, 'tackFree')] : [],
+    },
+  );
+
+export const coatSteps = (work: W, rounds: readonly Round[]): StepDraft[] =>
+  rounds.flatMap((round, i) => {
+    const before = rounds[i - 1];
+    const last = i === rounds.length - 1;
+    const coat = { work, round, first: i === 0, last };
+    // Joints and high spots after the base coat and before the finish; after the only coat if there is one.
+    const isBase = i === Math.max(0, rounds.length - 2);
+    return [
+      ...mixed(coat, before ? [overcoat(work, before)] : []),
+      ...laidOn(coat),
+      ...(last && has(work, 'coving') ? [cove(round)] : []),
+      ...(isBase ? [joints(round)] : []),
     ];
   });
-}
 
 /** Bags, water and aggregate of each coat, by its own water demand. */
 export function bags(work: W, rounds: readonly Round[]) {

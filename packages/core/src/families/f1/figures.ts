@@ -1,0 +1,21 @@
+import { line } from '../../calc/calc';
+import { boltSequence } from '../../geometry/boltSequence';
+import { pressureFigures } from '../../methods/accept';
+import { type Figure, figureOf } from '../../work/figure';
+import type { Rounds } from './rounds';
+
+/** The figures that its steps and its papers show. */
+export const figures = ({ bolts, work }: Rounds): Figure[] => {
+  const star = boltSequence({ count: bolts });
+  return [
+    figureOf(
+      'bolts',
+      'Bolts, in a star',
+      bolts,
+      'count',
+      [...star.working, line('', 'order', star.order.join(' '), bolts)],
+      ['joint.bolts'],
+    ),
+    ...pressureFigures(work),
+  ];
+};

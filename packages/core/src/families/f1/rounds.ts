@@ -1,0 +1,40 @@
+import { m } from '../../message/message';
+import { mainSpec, overfill } from '../../methods/build';
+import { mixTouch } from '../../methods/mix';
+import { notBefore } from '../../methods/step';
+import type { Work } from '../../work/work';
+import type { FlangeSurvey } from './survey';
+
+/** Share of the card’s placing time: spreading a ring is faster than filling a pocket. */
+const SPREAD = { former: 0.1, metal: 0.25 };
+/** Pulling the tape and closing square; half a minute for each stud; trimming squeeze-out. Minutes. */
+const CLOSE_MIN = 3;
+const STUD_MIN = 0.5;
+const TRIM_MIN = 3;
+export const LOOK_DAYS = { lasting: 180, stopgap: 14 };
+
+export type W = Work<FlangeSurvey>;
+
+/** The rounds, and what its steps, needs and figures read. */
+export function roundsOf(work: W) {
+  const { survey, demand, site } = work;
+  const { bolts } = survey.joint;
+  const main = work.round(
+    mainSpec(work, {
+      id: 'main',
+      purpose: 'build',
+      title: m('The face'),
+      whole: true,
+      overfillPct: overfill(work) || site.overfillPct,
+      touches: [
+        mixTouch(work.card),
+        { name: 'wet-former', placing: SPREAD.former },
+        { name: 'wet-metal', placing: SPREAD.metal },
+        { name: 'close', fixed: CLOSE_MIN + STUD_MIN * bolts + TRIM_MIN },
+      ],
+    }),
+  );
+  const ready = [notBefore(main, demand.needed)];
+  return { work, site, bolts, main, ready, survey, demand, rounds: [main] };
+}
+export type Rounds = ReturnType<typeof roundsOf>;

@@ -1,0 +1,193 @@
+import { boltSequence } from '../../geometry/boltSequence';
+import { m, mm } from '../../message/message';
+import { hardness, lookAndTap, pressureSteps, returnToService } from '../../methods/accept';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { cleanTools } from '../../methods/build';
+import { leave } from '../../methods/cure';
+import { beforeMixing } from '../../methods/gate';
+import { mixSteps } from '../../methods/mix';
+import { degrease, dustOff, gradeStep, mask, release, wipe } from '../../methods/prep';
+import { stepsOf, wrong } from '../../methods/step';
+import type { StepDraft } from '../../work/step';
+import { LOOK_DAYS, type Rounds, type W } from './rounds';
+
+export const stepIds = [
+  'former',
+  'template',
+  'wet-former',
+  'wet-metal',
+  'close',
+  'open',
+  'gasket',
+] as const;
+const step = stepsOf(stepIds);
+
+/** A face is flat enough to seal if a feeler of this thickness does not go under the straight edge, mm. */
+const FLAT_MM = 0.1;
+
+const order = ({ survey }: W) => boltSequence({ count: survey.joint.bolts }).order.join(' ');
+
+const prepSteps = ({ work, site, bolts }: Rounds): StepDraft[] => [
+  isolate(work, {
+    minutes: 40,
+    extra: m(
+      'Drain, vent, take the gasket out and bin it; old ones may hold asbestos: have it sampled first.',
+    ),
+  }),
+  protect(work),
+  step(
+    'former',
+    'prep',
+    'form',
+    'Make the former',
+    60,
+    m(
+      'Copy the good face: a rigid, flat plate with its serrations and its bolt holes. Try it: it closes square on the studs. Flat to {flat}.',
+      { flat: mm(FLAT_MM) },
+    ),
+    {
+      hold: {
+        kind: 'reading',
+        label: m('Feeler under a straight edge'),
+        quantity: 'length',
+        min: null,
+        max: FLAT_MM,
+      },
+      uses: ['former'],
+      wrong: [
+        wrong('It rocks', 'Scrape or lap it flat: the face can be no better than its former.'),
+      ],
+    },
+  ),
+  ...removeOld(work),
+  degrease(work),
+  gradeStep(work, site.extentMm, { extra: m('Threads and bores plugged before it.') }),
+  dustOff(),
+  ...release(work, m('the former, the bores, and each of the {bolts} studs and nuts', { bolts })),
+  mask(site.extentMm),
+  step(
+    'template',
+    'prep',
+    'form',
+    'Cut the spreader',
+    15,
+    m(
+      'Notch a spreader to {depth} with a ridge in the middle of the ring: closing the former then pushes the air outwards.',
+      { depth: mm(work.buildMm) },
+    ),
+    { figures: ['coat'] },
+  ),
+  wipe(work),
+  ...beforeMixing(work),
+];
+
+const buildSteps = ({ work, main }: Rounds): StepDraft[] => [
+  ...mixSteps(work, main),
+  step.touch(
+    main,
+    'wet-former',
+    'Brush into the former',
+    m(
+      'A stiff brush, hard into every serration of the former. One batch coats both faces: the former and the metal.',
+    ),
+  ),
+  step.touch(
+    main,
+    'wet-metal',
+    'Scrub into the metal',
+    m(
+      'Scrub a thin coat hard into the bare metal. Build on it with the spreader, {build} and proud, a ridge along the middle of the ring.',
+      { build: mm(work.buildMm) },
+    ),
+    {
+      figures: ['coat', 'total'],
+      wrong: [
+        wrong('A dip in the ridge', 'Fill it before closing: air stays in a dip.'),
+        wrong('It pulls', 'Its life is over: scrape off, mix again.'),
+      ],
+    },
+  ),
+  step.touch(
+    main,
+    'close',
+    'Close the former',
+    () =>
+      m(
+        'Pull the tape. Close square, run the nuts up a little at a time in the order {sequence}. Squeeze-out all round says it is full. Trim it, all inside the life.',
+        { sequence: order(work) },
+      ),
+    {
+      figures: ['bolts'],
+      wrong: [wrong('No squeeze-out on one side', 'Open at once, add there, close again.')],
+    },
+  ),
+  cleanTools(main),
+];
+
+const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
+  leave(work, main, m('The studs stay as they are: do not nip them up again.')),
+  step.during(
+    main,
+    'open',
+    'handle',
+    'Open the former',
+    20,
+    m('Nuts off in the same order. Jack it off square; wedges only outside the face.'),
+    {
+      wrong: [wrong('It will not come', 'Wait longer, warm it gently. Never lever on the face.')],
+    },
+  ),
+  lookAndTap(
+    ready,
+    'No gaps, dips or high spots, no soft spot, one colour. Tap all round: one sound.',
+    [
+      wrong('Gap or dip', 'Abrade, wipe, fill, close the former again.'),
+      wrong('Soft spot or two colours', 'Badly mixed: cut it out and do it again.'),
+      wrong('High spot', 'Scrape it with the straight edge and blue.'),
+    ],
+  ),
+  step.inspect(
+    'dress',
+    'Dress the inner edge',
+    10,
+    m('File the sharp flash off the inner edge and the bolt holes: product must not catch on it.'),
+    { does: 'finish' },
+  ),
+  step.inspect(
+    'flatness',
+    'Flatness',
+    10,
+    m('Straight edge across, four ways. A feeler of {flat} must not go under.', {
+      flat: mm(FLAT_MM),
+    }),
+    {
+      hold: {
+        kind: 'reading',
+        label: m('Widest gap'),
+        quantity: 'length',
+        min: null,
+        max: FLAT_MM,
+      },
+    },
+  ),
+  ...hardness(work),
+  step.inspect(
+    'gasket',
+    'Gasket and bolts',
+    15,
+    () =>
+      m('New gasket, studs clean and oiled, tightened in the order {sequence}.', {
+        sequence: order(work),
+      }),
+    { does: 'finish', uses: ['gasket'], figures: ['bolts'] },
+  ),
+  ...pressureSteps(work, ready),
+  ...returnToService(work, LOOK_DAYS[survey.intent]),
+];
+
+/** All steps, in their order. */
+export const steps = (made: Rounds): StepDraft[] => [
+  ...prepSteps(made),
+  ...buildSteps(made),
+  ...acceptSteps(made),
+];

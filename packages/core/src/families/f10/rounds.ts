@@ -1,0 +1,44 @@
+import { m } from '../../message/message';
+import { mainSpec } from '../../methods/build';
+import { isSealant } from '../../methods/crack';
+import { mixTouch } from '../../methods/mix';
+import { notBefore } from '../../methods/step';
+import type { Work } from '../../work/work';
+import type { YardCrackSurvey } from './survey';
+
+export type W = Work<YardCrackSurvey>;
+
+export const LOOK_DAYS = { lasting: 180, stopgap: 30 };
+/** Tamping and striking off, as a share of filling. */
+const STRIKE_SHARE = 0.3;
+/** Packing a crack by hand takes longer than pouring, by this factor. */
+const PACKED = 1.6;
+
+export const packed = (work: W) => work.schools.sand === 'none';
+
+export const shallow = ({ survey, card }: W) =>
+  survey.damages.filter((d) => d.depthMm < card.layer.minMm);
+
+/** The rounds, and what its steps, needs and figures read. */
+export function roundsOf(work: W) {
+  const { survey, demand, card } = work;
+  const bead = isSealant(work);
+  const place = bead ? ('gun' as const) : ('pack' as const);
+  const main = work.round(
+    mainSpec(work, {
+      id: 'main',
+      purpose: 'fill',
+      title: bead ? m('Bead') : m('Fill'),
+      areaMm2: 0,
+      touches: [
+        mixTouch(card),
+        { name: place, placing: packed(work) ? PACKED : 1 },
+        { name: 'strike', placing: bead ? STRIKE_SHARE / 2 : STRIKE_SHARE },
+      ],
+    }),
+  );
+  const ready = [notBefore(main, demand.needed)];
+  const few = shallow(work).length;
+  return { work, few, bead, card, survey, main, place, ready, rounds: [main] };
+}
+export type Rounds = ReturnType<typeof roundsOf>;

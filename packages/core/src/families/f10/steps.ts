@@ -1,0 +1,129 @@
+import { joined, m, mm } from '../../message/message';
+import { hardness, lookAndTap, returnToService } from '../../methods/accept';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { cleanTools } from '../../methods/build';
+import { rodStep, sandStep } from '../../methods/crack';
+import { leave } from '../../methods/cure';
+import { beforeMixing } from '../../methods/gate';
+import { mixSteps } from '../../methods/mix';
+import { dustOff, gradeStep } from '../../methods/prep';
+import { stepsOf, wrong } from '../../methods/step';
+import { momentText } from '../../methods/when';
+import type { StepDraft } from '../../work/step';
+import { LOOK_DAYS, packed, type Rounds, shallow, type W } from './rounds';
+
+export const stepIds = ['clear', 'deepen', 'pack', 'strike', 'gun'] as const;
+const step = stepsOf(stepIds);
+
+const metres = ({ survey }: W) => survey.damages.reduce((s, d) => s + d.lengthMm, 0) / 1000;
+
+const prepSteps = ({ work, few, bead, card, survey }: Rounds): StepDraft[] => [
+  isolate(work, {
+    minutes: 15,
+    extra: m('Close the lane, cones and a banksman where trucks turn.'),
+  }),
+  protect(work),
+  ...removeOld(work),
+  step.prep(
+    'clear',
+    'strip',
+    'Clear it out',
+    10 + metres(work) * 3,
+    m(
+      'Old soft sealant, plants and roots, loose sand out. Rake and wire-wheel: the walls are the bond.',
+    ),
+  ),
+  ...(few > 0 && !bead
+    ? [
+        step.prep(
+          'deepen',
+          'abrade',
+          'Deepen',
+          10 + (shallow(work).reduce((s, d) => s + d.lengthMm, 0) / 1000) * 4,
+          m(
+            '{n, plural, one {One run is} other {# runs are}} too shallow: cut down to {least} at least. Wet, and a P3 mask.',
+            { n: few, least: mm(card.layer.minMm) },
+          ),
+          {
+            sparks: survey.site.area === 'safe',
+            figures: ['opened'],
+          },
+        ),
+      ]
+    : []),
+  gradeStep(work, 0, { extra: m('Walls, not the top.') }),
+  dustOff('Blow it clean with oil-free air, from one end to the other. Dust is a release agent.'),
+  step.prep(
+    'dry',
+    'dry',
+    'Dry',
+    10,
+    m('Dry walls; a gas lance only where nothing burns near and the permit says so.'),
+  ),
+  ...rodStep(work, survey.damages),
+  ...sandStep(work),
+  ...beforeMixing(work),
+];
+
+const buildSteps = ({ work, main, place, bead }: Rounds): StepDraft[] => [
+  ...mixSteps(work, main),
+  step.touch(
+    main,
+    place,
+    bead ? 'Gun it in' : packed(work) ? 'Pack it by hand' : 'Fill it',
+    bead
+      ? m('Full to the walls over the rod, {deep} deep, slightly hollow.', {
+          deep: mm(work.buildMm),
+        })
+      : packed(work)
+        ? m('By hand, pressed in so that it bridges and does not run down.')
+        : m(
+            'Place, press, leave it a little proud. The blend of dark and light sand makes the colour: try it dry beside the yard first.',
+          ),
+    {
+      figures: ['resin', 'run'],
+      wrong: [
+        wrong('It runs away below', 'Stop: sand there, then go on.'),
+        wrong('Dry sand in the mix', 'Back to the pail: paddle to the bottom.'),
+      ],
+    },
+  ),
+  step.touch(
+    main,
+    'strike',
+    bead ? 'Tool it' : 'Tamp and strike off',
+    bead
+      ? m('A wet spatula, once. Pull the tape at once.')
+      : m('Tamp it down, strike off flush with a steel edge, inside its life.'),
+  ),
+  cleanTools(main),
+];
+
+const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
+  leave(work, main, m('No wheel, no rain on it.')),
+  lookAndTap(ready, 'Full to both walls and flush, every grain bound. Sweep it.', [
+    wrong('Sand rubs off', 'Starved of resin: cut out, fill again.'),
+    wrong('A wall lets go', 'Cut out there, clean to sound, fill again.'),
+  ]),
+  ...hardness(work),
+  step.inspect(
+    'open-traffic',
+    'Say when it opens',
+    2,
+    joined([
+      m('Walk on it {walk}, drive {drive}.', {
+        walk: momentText(main, 'lightLoad'),
+        drive: momentText(main, 'fullLoad'),
+      }),
+    ]),
+    { does: 'tidy' },
+  ),
+  ...returnToService(work, LOOK_DAYS[survey.intent]),
+];
+
+/** All steps, in their order. */
+export const steps = (made: Rounds): StepDraft[] => [
+  ...prepSteps(made),
+  ...buildSteps(made),
+  ...acceptSteps(made),
+];

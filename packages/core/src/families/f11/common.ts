@@ -1,0 +1,34 @@
+import { m, minutes } from '../../message/message';
+import { stepsOf } from '../../methods/step';
+import type { Work } from '../../work/work';
+import type { WallCrackSurvey } from './survey';
+
+export const stepIds = [
+  'mark-ports',
+  'chase',
+  'gun',
+  'tool',
+  'ports',
+  'band',
+  'flush',
+  'inject',
+  'strip-ports',
+  'head',
+] as const;
+export const step = stepsOf(stepIds);
+export type W = Work<WallCrackSurvey>;
+
+export const LOOK_DAYS = { lasting: 180, stopgap: 30 };
+/** Watch time at each level of a basin while it is filled, minutes. */
+const WATCH_MIN = 30;
+
+export const head = () =>
+  step.inspect(
+    'head',
+    'Fill and watch',
+    2 * WATCH_MIN,
+    m('Level back up in two steps; look after {wait} at each, and next morning.', {
+      wait: minutes(WATCH_MIN),
+    }),
+    { timed: { label: m('At this level'), minutes: WATCH_MIN, times: 2 } },
+  );

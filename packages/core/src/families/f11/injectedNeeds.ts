@@ -1,0 +1,17 @@
+import { m } from '../../message/message';
+import { heldNeeds } from '../../methods/gate';
+import type { Need } from '../../work/supplies';
+import type { InjectedRounds } from './injectedRounds';
+
+/** What the job takes besides its rounds. */
+export const injectedNeeds = ({ ports, work }: InjectedRounds): Need[] => [
+  {
+    kind: 'plain',
+    id: 'ports',
+    name: 'Ports with caps',
+    for: m('injection'),
+    amount: ports,
+    quantity: 'count',
+  },
+  ...heldNeeds(work),
+];

@@ -1,0 +1,165 @@
+import { m, minutes, mm } from '../../message/message';
+import { lookAndTap, returnToService } from '../../methods/accept';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { cleanTools } from '../../methods/build';
+import { leave, waitFor } from '../../methods/cure';
+import { beforeMixing } from '../../methods/gate';
+import { mixSteps } from '../../methods/mix';
+import { dustOff, gradeStep } from '../../methods/prep';
+import { wrong } from '../../methods/step';
+import type { StepDraft } from '../../work/step';
+import { head, LOOK_DAYS, step } from './common';
+import type { InjectedRounds } from './injectedRounds';
+
+const prepSteps = ({ work, how, ports, spacing }: InjectedRounds): StepDraft[] => [
+  isolate(work, {
+    extra: m(
+      'Level in the basin below the crack where it can be; confined space where a person goes in.',
+    ),
+  }),
+  protect(work),
+  ...removeOld(work),
+  gradeStep(work, how?.sealWidthMm ?? 25, {
+    extra: m('A band brushed each side of the crack.'),
+  }),
+  dustOff('Crack and band blown out with oil-free air, then vacuumed.'),
+  step.prep(
+    'mark-ports',
+    'look',
+    'Mark the ports',
+    5 + ports,
+    m('Lowest first, {n} ports, {apart} apart, centred on the crack; measure the width at each.', {
+      n: ports,
+      apart: mm(spacing),
+    }),
+    {
+      hold: { kind: 'photo', label: m('Crack with its marks') },
+      figures: ['ports', 'spacing'],
+    },
+  ),
+  step.prep(
+    'dry',
+    'dry',
+    'Dry the band',
+    10,
+    m('The band dry for the paste; the crack may be wet where the card allows.'),
+  ),
+  ...beforeMixing(work),
+];
+
+const portSteps = ({ work, paste, ports, how, both }: InjectedRounds): StepDraft[] => [
+  ...mixSteps(work, paste),
+  step.touch(
+    paste,
+    'ports',
+    'Set the ports',
+    m(
+      '{n} ports in all, the lowest at its lowest point. Paste round the foot, not into the port.',
+      { n: ports },
+    ),
+    { uses: ['ports'], figures: ['ports', 'spacing'] },
+  ),
+  step.touch(
+    paste,
+    'band',
+    'Seal the crack',
+    m(
+      '{card} in a band {wide} wide and {thick} thick over the crack{both, select, yes {, both faces} other {}}. Not into it.',
+      {
+        card: paste.card.code,
+        wide: mm(how?.sealWidthMm ?? 0),
+        thick: mm(how?.sealThickMm ?? 0),
+        both: both ? 'yes' : 'no',
+      },
+    ),
+    {
+      figures: ['round.paste.total'],
+      wrong: [wrong('A pinhole in the band', 'Paste over it now: it blows out there.')],
+    },
+  ),
+  waitFor(
+    paste,
+    'tackFree',
+    'Wait for the paste',
+    m('Until a fingernail leaves no mark; and inject before its window ends.'),
+  ),
+  step.build(
+    paste,
+    'flush',
+    'wet',
+    'Flush',
+    10,
+    m(
+      'Water in at the top until it shows at each lower port: the crack is open. Note the ones that stay dry.',
+    ),
+    {
+      wrong: [wrong('A port stays dry', 'Drill it, or set one beside it.')],
+    },
+  ),
+];
+
+const injectionSteps = ({ work, main, paste, atPorts, ports }: InjectedRounds): StepDraft[] => [
+  ...mixSteps(work, main, [
+    {
+      round: paste.id,
+      at: 'tackFree',
+      until: 'overcoatCloses',
+      missed: 'abrade',
+      why: m('Paste fingernail hard, and not past its window.'),
+    },
+  ]),
+  step.touch(
+    main,
+    'inject',
+    'Inject from the lowest',
+    m(
+      'From the lowest port, slow, about {port} at each, until it shows at the next; cap, go up. {each} a batch, {all} in all: patience on hairlines. Two pairs of gloves, a face shield, nobody below.',
+      {
+        port: minutes(atPorts / ports),
+        each: minutes(atPorts / Math.max(1, main.batches.length)),
+        all: minutes(atPorts),
+      },
+    ),
+    {
+      figures: ['resin', 'portMinutes'],
+      ...(atPorts > 0
+        ? { timed: { label: m('At a port'), minutes: atPorts / ports, times: ports } }
+        : {}),
+      wrong: [
+        wrong('It blows out', 'Stop, seal the place, wait, go on slower.'),
+        wrong('Takes and takes', 'It runs into the ground: stop, let it foam, come back.'),
+      ],
+    },
+  ),
+  cleanTools(main),
+];
+
+const acceptSteps = ({ work, main, ports, ready, survey }: InjectedRounds): StepDraft[] => [
+  leave(work, main),
+  step.during(
+    main,
+    'strip-ports',
+    'handle',
+    'Strip the ports',
+    5 + ports,
+    m(
+      'When the foam is set: ports off, paste scraped flush, holes filled with what is left of the paste or a stop.',
+    ),
+  ),
+  lookAndTap(ready, 'Resin showed at every port. No damp line after the level is back.', [
+    wrong(
+      'A damp line',
+      'Drill a port there, inject again with what is left of the life of the next pair.',
+    ),
+  ]),
+  head(),
+  ...returnToService(work, LOOK_DAYS[survey.intent]),
+];
+
+/** All steps, in their order. */
+export const injectedSteps = (made: InjectedRounds): StepDraft[] => [
+  ...prepSteps(made),
+  ...portSteps(made),
+  ...injectionSteps(made),
+  ...acceptSteps(made),
+];

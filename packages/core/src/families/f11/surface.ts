@@ -1,0 +1,73 @@
+import { m, mm } from '../../message/message';
+import { returnToService, lookAndTap } from '../../methods/accept';
+import { cleanTools, mainSpec } from '../../methods/build';
+import { crackNeeds, rodStep } from '../../methods/crack';
+import { leave } from '../../methods/cure';
+import { mixSteps, mixTouch } from '../../methods/mix';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { beforeMixing, heldNeeds } from '../../methods/gate';
+import { dustOff, gradeStep } from '../../methods/prep';
+import { notBefore } from '../../methods/step';
+import type { Draft } from '../../work/step';
+
+import { head, LOOK_DAYS, step, type W } from './common';
+
+/** A sealant is applied into a chase; nothing is injected. */
+export function surfaceDraft(work: W): Draft {
+  const { survey, demand } = work;
+  const main = work.round(
+    mainSpec(work, {
+      id: 'main',
+      purpose: 'fill',
+      title: m('Bead'),
+      areaMm2: 0,
+      touches: [mixTouch(work.card), { name: 'gun', placing: 1 }, { name: 'tool', placing: 0.2 }],
+    }),
+  );
+  const ready = [notBefore(main, demand.needed)];
+  const metres = survey.damages.reduce((s, d) => s + d.lengthMm, 0) / 1000;
+  return {
+    rounds: [main],
+    steps: [
+      isolate(work, {
+        extra: m(
+          'Level in the basin below the crack where it can be; confined space where a person goes in.',
+        ),
+      }),
+      protect(work),
+      ...removeOld(work),
+      step.prep(
+        'chase',
+        'abrade',
+        'Chase it',
+        10 + metres * 4,
+        m('A square chase along it, {deep} deep. Wet, or with extraction, and a P3 mask.', {
+          deep: mm(work.buildMm),
+        }),
+        { sparks: survey.site.area === 'safe' },
+      ),
+      gradeStep(work, 20),
+      dustOff(),
+      ...rodStep(work, survey.damages),
+      ...beforeMixing(work),
+      ...mixSteps(work, main),
+      step.touch(
+        main,
+        'gun',
+        'Gun it in',
+        m('Into the chase over a backing rod, full to both walls, slightly hollow.'),
+        { people: 1 },
+      ),
+      step.touch(main, 'tool', 'Tool it', m('A wet spatula, once. Pull the tape at once.'), {
+        people: 1,
+      }),
+      cleanTools(main),
+      leave(work, main),
+      lookAndTap(ready, 'Stuck to both walls, no bubble, no gap.'),
+      head(),
+      ...returnToService(work, LOOK_DAYS[survey.intent]),
+    ],
+    needs: [...crackNeeds(work, survey.damages), ...heldNeeds(work)],
+    figures: () => [],
+  };
+}

@@ -1,0 +1,49 @@
+import { line } from '../../calc/calc';
+import { type Figure, figureOf } from '../../work/figure';
+import type { Round } from '../../work/round';
+import { solidsFor } from '../../work/weighing';
+import type { Rounds } from './rounds';
+
+/** The figures that its steps and its papers show. */
+export const figures = ({ work, rounds, survey }: Rounds): Figure[] => {
+  const { mix } = work.card;
+  if (mix.kind !== 'dissolved') return [];
+  const paths = [...work.bodies.flatMap((b) => b.body.paths), 'surface.slope'];
+  const sum = (of: (b: Round['batches'][number]) => number | null) =>
+    rounds.reduce((s, r) => s + r.batches.reduce((t, b) => t + (of(b) ?? 0), 0), 0);
+  const [pellets, solventG, ml] = [sum((b) => b.aG), sum((b) => b.bG), sum((b) => b.ml)];
+  const common = [
+    line('V', 'filler', 'all coats', ml, 'ml'),
+    line(
+      's',
+      'solids',
+      survey.surface.slope === 'level' ? 'syrup for a flat' : 'paste for a wall',
+      solidsFor(mix, survey.surface.slope) * 100,
+      '%',
+      `card ${work.card.code}`,
+    ),
+  ];
+  const solventMl = solventG / mix.solventDensityGml;
+  return [
+    figureOf(
+      'pellets',
+      'Pellets',
+      pellets,
+      'mass',
+      [...common, line('mp', 'pellets', `V·${mix.density}·s`, pellets, 'g')],
+      paths,
+    ),
+    figureOf(
+      'solvent',
+      'Solvent',
+      solventMl,
+      'volume',
+      [
+        ...common,
+        line('ms', 'solvent', `V·${mix.density}·(1 − s)`, solventG, 'g'),
+        line('Vs', 'solvent', `ms/${mix.solventDensityGml}`, solventMl, 'ml'),
+      ],
+      paths,
+    ),
+  ];
+};

@@ -1,0 +1,32 @@
+import { coatRounds } from '../../methods/build';
+import { setsInWater } from '../../methods/gate';
+import { notBefore } from '../../methods/step';
+import type { Round } from '../../work/round';
+import type { Work } from '../../work/work';
+import type { TankSurvey } from './survey';
+
+export type W = Work<TankSurvey>;
+
+export const LOOK_DAYS = { lasting: 120, stopgap: 7 };
+
+/** The shell is roughened and built over this many wall thicknesses beyond the damage. */
+const LAP_WALLS = 3;
+
+export const dissolved = ({ card }: W) => card.mix.kind === 'dissolved';
+
+export const holes = ({ survey }: W) => survey.damages.filter((d) => d.shape === 'hole').length;
+const reach = ({ survey, site }: W) =>
+  Math.max(site.extentMm, ...survey.damages.map((d) => d.wallMm * LAP_WALLS));
+
+/** The rounds, and what its steps, needs and figures read. */
+export function roundsOf(work: W) {
+  const { survey, demand } = work;
+  const rounds = coatRounds(work, { areaMm2: 0, overfillPct: 0 });
+  const last = rounds[rounds.length - 1] as Round;
+  const ready = [notBefore(last, demand.needed)];
+  // A material that sets under water needs no draining if that was chosen.
+  const wet = setsInWater(work) && work.schools.wet === 'wet';
+  const lap = reach(work);
+  return { work, wet, survey, lap, last, ready, rounds };
+}
+export type Rounds = ReturnType<typeof roundsOf>;

@@ -1,0 +1,13 @@
+import { type Figure, figureOf } from '../../work/figure';
+import { clothLines, clothMm2, type Rounds } from './rounds';
+
+/** The figures that its steps and its papers show. */
+export const figures = ({ patch, work }: Rounds): Figure[] =>
+  patch
+    ? [
+        figureOf('cloth', 'Cloth', clothMm2(work), 'area', clothLines(work), [
+          'damages.0.lengthMm',
+          'damages.0.widthMm',
+        ]),
+      ]
+    : [];

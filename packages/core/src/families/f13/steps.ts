@@ -1,0 +1,174 @@
+import { m, mm } from '../../message/message';
+import { lookAndTap, returnToService } from '../../methods/accept';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { cleanTools } from '../../methods/build';
+import { leave } from '../../methods/cure';
+import { beforeMixing } from '../../methods/gate';
+import { mixSteps } from '../../methods/mix';
+import { gradeMinutes } from '../../methods/pace';
+import { stepsOf, wrong } from '../../methods/step';
+import type { StepDraft } from '../../work/step';
+import { CLOTHS, fittings, LAP_MM, type Rounds, type W } from './rounds';
+
+export const stepIds = [
+  'try-dry',
+  'clean',
+  'peel-tools',
+  'wet-out',
+  'carry',
+  'bed',
+  'hold',
+  'sample',
+  'flow',
+] as const;
+const step = stepsOf(stepIds);
+
+export const LOOK_DAYS = { lasting: 120, stopgap: 14 };
+
+const dry = ({ schools, survey }: W) => schools.wet !== 'wet' && survey.sump.drainable;
+
+const prepSteps = ({ work }: Rounds): StepDraft[] => [
+  isolate(work, {
+    extra: dry(work)
+      ? m('Drain and dry it: dry bonds hold longer, and it can be drained here.')
+      : m(
+          'Flow off, suction off and locked; nobody works alone over water; life-line and rescue at hand.',
+        ),
+  }),
+  protect(work),
+  step.prep(
+    'try-dry',
+    'look',
+    'Try it dry',
+    10,
+    m(
+      'Fitting or patch tried in place without gel, above water first: it sits, it can be reached, it can be held.',
+    ),
+    {
+      hold: { kind: 'photo', label: m('Tried in place') },
+    },
+  ),
+  ...removeOld(work),
+  step.prep(
+    'clean',
+    'abrade',
+    m('Clean to {grade}', { grade: work.grade ?? 'sound' }),
+    gradeMinutes(work),
+    m(
+      'Scrape and scrub slime, scale and loose coating {lap} past it, under water too. New skin grows in an hour.',
+      { lap: mm(LAP_MM) },
+    ),
+    {
+      wrong: [wrong('Slippery under the glove', 'Scrub again: gel does not hold slime.')],
+    },
+  ),
+  step.prep(
+    'wipe',
+    'wipe',
+    'Wipe it clean',
+    5,
+    m('A clean cloth over it, one way; nothing but the gel touches it after.'),
+  ),
+  step.prep(
+    'peel-tools',
+    'ready',
+    'Tools that peel clean',
+    5,
+    m(
+      'Polypropylene spatulas and board, film on the board: gel does not stick to it. Gloves to the elbow, two pairs.',
+    ),
+    { uses: ['board'] },
+  ),
+  ...beforeMixing(work),
+];
+
+const buildSteps = ({ patch, work, bed, last }: Rounds): StepDraft[] => [
+  ...(patch
+    ? [
+        ...mixSteps(work, patch),
+        step.touch(
+          patch,
+          'wet-out',
+          'Wet out on the board',
+          m(
+            '{cloths} cloths on the non-stick board, {lap} past the damage all round, gel through and on both faces, no dry place.',
+            { cloths: CLOTHS, lap: mm(LAP_MM) },
+          ),
+          { figures: ['cloth'], uses: ['cloth'], people: 1 },
+        ),
+        step.touch(
+          patch,
+          'carry',
+          'Carry and lay',
+          m(
+            'Carried flat on the board, slid on from one edge so that the water goes out ahead. Press from the middle, feather. Few strokes: stop when it pulls.',
+          ),
+          {
+            wrong: [wrong('Water under it', 'Lift that edge once, press it out; no second time.')],
+          },
+        ),
+      ]
+    : []),
+  ...(bed
+    ? [
+        ...mixSteps(work, bed),
+        step.touch(
+          bed,
+          'bed',
+          'Bed the fitting',
+          m(
+            'Gel in a ring on the fitting and in a ring on the old one. Down square with a twist until it comes out all round, {bed} thick. Feather the squeeze-out.',
+            { bed: mm(work.buildMm) },
+          ),
+          {
+            figures: ['round.main.total'],
+            wrong: [
+              wrong('None comes out on one side', 'Off at once, more gel there, down again.'),
+            ],
+          },
+        ),
+        step.build(
+          bed,
+          'hold',
+          'form',
+          'Hold it',
+          5 * fittings(work),
+          m('A weight or a prop on it, square; nobody touches it till it sets.'),
+        ),
+      ]
+    : []),
+  cleanTools(last),
+];
+
+const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
+  leave(work, last, m('Still water: no pump, no wash.')),
+  lookAndTap(
+    ready,
+    'Gel all round, no gap, feathered. Prod the edge with the spatula: it does not lift.',
+    [wrong('The edge lifts', 'Scrub it, gel over it while the rest holds.')],
+  ),
+  step.inspect(
+    'sample',
+    'Feel the sample',
+    3,
+    m('The sample kept in the same water: a fingernail leaves no mark.'),
+    {
+      wrong: [wrong('It marks', 'Cold water: wait twice as long, feel again.')],
+    },
+  ),
+  step.inspect(
+    'flow',
+    'Flow back on',
+    15,
+    m('Half flow, look; then full. Dye at the joint shows a leak.'),
+    { after: ready },
+  ),
+  ...returnToService(work, LOOK_DAYS[work.survey.intent]),
+];
+
+/** All steps, in their order. */
+export const steps = (made: Rounds): StepDraft[] => [
+  ...prepSteps(made),
+  ...buildSteps(made),
+  ...acceptSteps(made),
+];

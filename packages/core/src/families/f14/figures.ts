@@ -1,0 +1,40 @@
+import { line } from '../../calc/calc';
+import { type Figure, figureOf } from '../../work/figure';
+import { paints, type Rounds, TOP_UM } from './rounds';
+
+/** The figures that its steps and its papers show. */
+export const figures = ({ work, tops, fill, main, wetUm }: Rounds): Figure[] => {
+  const paths = work.bodies.flatMap((b) => b.body.paths);
+  const painted = tops.length > 0 ? tops : fill;
+  const ml = painted.reduce((s, r) => s + r.mixMl, 0);
+  const lines = painted.flatMap((r) => r.working?.() ?? []);
+  const dry = tops[0] ? TOP_UM / tops.length : main.buildMm * 1000;
+  return [
+    figureOf(
+      'wet',
+      'Wet film a coat',
+      wetUm,
+      'thinFilm',
+      [
+        line('DFT', 'dry film a coat', 'as planned', dry, 'µm'),
+        line(
+          'WFT',
+          'wet film a coat',
+          'DFT/volume solids',
+          wetUm,
+          'µm',
+          `card ${(tops[0] ?? main).card.code}`,
+        ),
+      ],
+      paths,
+    ),
+    figureOf(
+      'topcoatL',
+      paints(work) ? 'Paint' : 'Topcoat',
+      ml,
+      'volume',
+      [...lines, line('V', 'in all coats', 'with what stays on the tools', ml, 'ml')],
+      paths,
+    ),
+  ];
+};

@@ -1,0 +1,20 @@
+import { gritLadder } from '../../film/gritLadder';
+import { m } from '../../message/message';
+import { heldNeeds } from '../../methods/gate';
+import { wipeNeed } from '../../methods/prep';
+import type { Need } from '../../work/supplies';
+import { BLOCK_GRIT, grits, LADDER, type Rounds } from './rounds';
+
+/** What the job takes besides its rounds. */
+export const needs = ({ work }: Rounds): Need[] => [
+  wipeNeed(work, m('the sanded spot')),
+  {
+    kind: 'plain',
+    id: 'grit',
+    name: `Paper ${BLOCK_GRIT}, ${grits()}`,
+    for: m('sanding and polish'),
+    amount: gritLadder({ ...LADDER }).grits.length + 1,
+    quantity: 'count',
+  },
+  ...heldNeeds(work),
+];

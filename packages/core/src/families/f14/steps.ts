@@ -1,0 +1,178 @@
+import { celsius, m, mm, q } from '../../message/message';
+import { fingernail, lookAndTap, returnToService, thickness } from '../../methods/accept';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { cleanTools, coatSteps, overcoat } from '../../methods/build';
+import { leave } from '../../methods/cure';
+import { wetUmOf } from '../../methods/film';
+import { beforeMixing } from '../../methods/gate';
+import { mixSteps } from '../../methods/mix';
+import { dustOff, gradeStep, wipe } from '../../methods/prep';
+import { stepsOf, wrong } from '../../methods/step';
+import type { StepDraft } from '../../work/step';
+import { BLOCK_GRIT, grits, LOOK_DAYS, paints, type Rounds } from './rounds';
+
+export const stepIds = [
+  'wash',
+  're-mask',
+  'level-fill',
+  'demask',
+  'sand',
+  'topcoat',
+  'polish',
+] as const;
+const step = stepsOf(stepIds);
+
+const prepSteps = ({ work }: Rounds): StepDraft[] => [
+  isolate(work, {
+    minutes: 15,
+    extra: m('Stopped and pinned where it turns; a platform, no ladder, for two hands’ work.'),
+  }),
+  protect(work),
+  ...removeOld(work),
+  step.prep(
+    'wash',
+    'wet',
+    'Wash',
+    8,
+    m(
+      'Water and soap, rinse, dry. Only the solvent the film stands touches it: try it on a corner.',
+    ),
+  ),
+  step.prep(
+    'mask',
+    'mask',
+    'Mask tight',
+    8,
+    m('Tape pressed tight, pull tabs on, a hand’s breadth of paper round it.'),
+  ),
+  gradeStep(work, 20, {
+    extra: m(
+      'Loose edges feathered with a fine-middle grit. Stop before the fibre shows; slight whitening is fine.',
+    ),
+    wrong: [
+      wrong('Fibre shows', 'Stop: it is a laminate repair now, a structural engineer decides.'),
+    ],
+  }),
+  dustOff(),
+  wipe(work, { extra: m('Lightly: a wet cloth lifts the film’s edge.') }),
+  step.prep(
+    're-mask',
+    'mask',
+    'Mask again',
+    5,
+    m('Fresh tape, inside the sanded edge, with its tab. No hand on what is wiped.'),
+  ),
+  ...beforeMixing(work),
+];
+
+const buildSteps = ({ work, fill, wetUm, main, survey, tops, end }: Rounds): StepDraft[] => [
+  ...(paints(work)
+    ? coatSteps(work, fill, {
+        first: m('Thin, from wet to dry, feathered inside the tape line, {wet} wet;', {
+          wet: q(wetUm, 'thinFilm'),
+        }),
+        last: m('Flash off between coats.'),
+        people: 1,
+      })
+    : [
+        ...mixSteps(work, main),
+        step.touch(
+          main,
+          'level-fill',
+          'Fill it',
+          m(
+            'From one end, the nozzle in it, no air under it. Squeegee level over the tape, {deep} deep.',
+            { deep: mm(work.buildMm) },
+          ),
+          {
+            people: 1,
+            figures: ['coat'],
+            wrong: [wrong('A pinhole', 'Prick and fill it now.')],
+          },
+        ),
+        step.touch(
+          main,
+          'demask',
+          'Demask wet',
+          m('Tape off by its tab while it is wet, back on itself.'),
+          { people: 1 },
+        ),
+        cleanTools(main),
+        step.during(
+          main,
+          'sand',
+          'handle',
+          'Sand it level',
+          10 * survey.damages.length,
+          m(
+            'Block and {grit}, level with the film round it, never into the fibre. Wash, dust off, wipe, mask again.',
+            { grit: BLOCK_GRIT },
+          ),
+        ),
+        ...tops.flatMap((top, i) => {
+          const before = tops[i - 1];
+          return [
+            ...mixSteps(work, top, before ? [overcoat(work, before)] : []),
+            step.touch(
+              top,
+              'topcoat',
+              top.title,
+              m(
+                '{card}, {wet} wet, from wet to dry, feathered inside the tape line.{more, select, yes { Flash off before the next.} other {}}',
+                {
+                  card: top.card.code,
+                  wet: q(wetUmOf(top), 'thinFilm'),
+                  more: i < tops.length - 1 ? 'yes' : 'no',
+                },
+              ),
+              { people: 1, figures: ['wet', `round.${top.id}.total`] },
+            ),
+          ];
+        }),
+      ]),
+  cleanTools(end),
+];
+
+const acceptSteps = ({ work, end, card, ready, survey }: Rounds): StepDraft[] => [
+  leave(
+    work,
+    end,
+    m('A lamp speeds it: half a metre off, the surface never over {most}.', {
+      most: celsius(card.ambient.maxSurfaceC),
+    }),
+  ),
+  step.inspect(
+    'polish',
+    'Sand and polish',
+    15,
+    m('Wash, then {grits}, each crosswise to the last, then polish. Wash.', {
+      grits: grits(),
+    }),
+    {
+      does: 'finish',
+      figures: ['topcoatL'],
+      uses: ['grit'],
+      after: ready,
+    },
+  ),
+  lookAndTap(
+    ready,
+    'No edge to the nail, no pinhole, one gloss under a low light. The witness felt beside it.',
+    [
+      wrong('An edge to the nail', 'Sand it down from P320, polish.'),
+      wrong('Dull ring', 'Feather wider, one thin coat.'),
+    ],
+  ),
+  fingernail(work),
+  ...(paints(work)
+    ? [thickness(work.buildMm, 3, m('Film gauge for this parent, three places or more.'))]
+    : []),
+  ...returnToService(work, LOOK_DAYS[survey.intent]),
+];
+
+/** All steps, in their order. */
+export const steps = (made: Rounds): StepDraft[] => [
+  ...prepSteps(made),
+  ...buildSteps(made),
+  ...acceptSteps(made),
+];

@@ -1,0 +1,38 @@
+import { line } from '../../calc/calc';
+import { closing, type Figure, figureOf } from '../../work/figure';
+import { pins, type Rounds } from './rounds';
+
+/** The figures that its steps and its papers show. */
+export const figures = ({ work, lamp, passes, each, seconds }: Rounds): Figure[] => {
+  const paths = ['damages.0.depthMm', 'board.lampWcm2'];
+  const count = figureOf(
+    'pins',
+    'Holes to form',
+    pins(work),
+    'count',
+    [line('n', 'holes', 'survey', pins(work), '', 'survey')],
+    ['damages.0.pins'],
+  );
+  if (!lamp) return [count];
+  const end = closing(lamp.flatMap((l) => l.working));
+  return [
+    count,
+    figureOf('passes', 'Passes', passes, 'count', end('n', 'passes', passes), paths),
+    figureOf(
+      'passSeconds',
+      'Lamp a pass',
+      each / 60,
+      'time',
+      end('t', 'lamp a pass', each / 60, 'min'),
+      paths,
+    ),
+    figureOf(
+      'lampSeconds',
+      'Lamp in all',
+      seconds / 60,
+      'time',
+      end('T', 'lamp in all', seconds / 60, 'min'),
+      paths,
+    ),
+  ];
+};

@@ -1,0 +1,38 @@
+import { m } from '../../message/message';
+import { heldNeeds } from '../../methods/gate';
+import type { Need } from '../../work/supplies';
+import { pins, type Rounds } from './rounds';
+
+/** The area cleaned with alcohol, as a multiple of the milled area. */
+const WIPE_TIMES = 10;
+
+/** What the job takes besides its rounds. */
+export const needs = ({ demand, burns, work }: Rounds): Need[] => [
+  {
+    kind: 'aid',
+    use: 'wipe',
+    for: m('the milled place'),
+    areaMm2: demand.prepMm2 * WIPE_TIMES,
+  },
+  {
+    kind: 'plain',
+    id: 'tape',
+    name: 'Heat-proof tape',
+    for: m('the dam'),
+    amount: burns,
+    quantity: 'count',
+  },
+  ...(pins(work) > 0
+    ? [
+        {
+          kind: 'plain' as const,
+          id: 'legs',
+          name: 'Spare component legs',
+          for: m('forming the holes'),
+          amount: pins(work),
+          quantity: 'count' as const,
+        },
+      ]
+    : []),
+  ...heldNeeds(work),
+];

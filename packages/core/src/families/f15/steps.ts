@@ -1,0 +1,188 @@
+import { joined, m, minutes, mm } from '../../message/message';
+import { lookAndTap, returnToService } from '../../methods/accept';
+import { approval, coverFirst, isolate, removeOld } from '../../methods/begin';
+import { cleanTools } from '../../methods/build';
+import { leave } from '../../methods/cure';
+import { beforeMixing } from '../../methods/gate';
+import { mixSteps } from '../../methods/mix';
+import { flashMinutes, gradeMinutes } from '../../methods/pace';
+import { stepsOf, wrong } from '../../methods/step';
+import { aidName } from '../../work/aids';
+import type { StepDraft } from '../../work/step';
+import { LOOK_DAYS, pins, type Rounds } from './rounds';
+
+export const stepIds = [
+  'parts',
+  'mill',
+  'formers-in',
+  'passes',
+  'formers',
+  'insulation',
+  'creepage',
+  'function',
+] as const;
+const step = stepsOf(stepIds);
+
+const openSteps = ({ survey, work, burns }: Rounds): StepDraft[] => [
+  ...(survey.board.mains
+    ? [
+        approval(
+          'electronics-shop',
+          m('Mains on this part: creepage and clearance must come back to the maker’s.'),
+        ),
+      ]
+    : []),
+  isolate(work, { extra: m('Unplugged; capacitors discharged and proved; wrist strap on.') }),
+  step.prep(
+    'photo',
+    'look',
+    'Draw it first',
+    10,
+    joined([
+      coverFirst(work),
+      m(
+        'Every part, track and colour near the burn, photographed with a rule and drawn: it is built back from that.',
+      ),
+    ]),
+    {
+      hold: { kind: 'photo', label: m('The board before, with a rule') },
+    },
+  ),
+  step.prep(
+    'parts',
+    'open-up',
+    'Parts out',
+    15 * burns,
+    m('Burnt parts and those in the way out; why it burnt is found and put right first.'),
+  ),
+  ...removeOld(work),
+  step.prep(
+    'mill',
+    'abrade',
+    'Mill out the char',
+    gradeMinutes(work),
+    m(
+      'Small burr, until the laminate is its own colour: char conducts. Edges stepped. With extraction and a mask.',
+    ),
+    {
+      wrong: [wrong('Brown shows', 'Mill on: it carbonises again from there.')],
+    },
+  ),
+];
+
+const cleanSteps = ({ work, burns }: Rounds): StepDraft[] => [
+  step.prep(
+    'dust-off',
+    'dust-off',
+    'Dust off',
+    3,
+    m('Soft brush and vacuum, no rag: dust under the fill is a path.'),
+  ),
+  step.prep(
+    'wipe',
+    'wipe',
+    'Alcohol',
+    5,
+    m('{aid} and a brush, {flash} to dry, clean air.', {
+      aid: aidName(work, 'wipe'),
+      flash: minutes(flashMinutes(work, 'wipe')),
+    }),
+    {
+      hold: {
+        kind: 'countdown',
+        label: m('Alcohol drying'),
+        minutes: flashMinutes(work, 'wipe'),
+      },
+      uses: ['wipe'],
+    },
+  ),
+  step.prep(
+    'formers-in',
+    'dam',
+    'Dam below, formers in',
+    6 * burns + pins(work),
+    m(
+      'Tape below, pressed tight. {n, plural, =0 {No hole to form.} one {One spare leg, waxed, stands where the hole was.} other {# spare legs, waxed, stand where the holes were.}}',
+      { n: pins(work) },
+    ),
+    {
+      figures: ['pins'],
+      uses: ['tape', ...(pins(work) > 0 ? ['legs'] : [])],
+      wrong: [wrong('It creeps under the tape', 'Press again, let the first pass be thin.')],
+    },
+  ),
+  ...beforeMixing(work),
+];
+
+const buildSteps = ({ work, main, lamp, passes, each }: Rounds): StepDraft[] => [
+  ...mixSteps(work, main),
+  step.touch(
+    main,
+    'passes',
+    'Fill in passes',
+    lamp
+      ? m(
+          '{n, plural, one {One pass} other {# passes}} in all to {deep}: no deeper than it cures, {each} of lamp each. Goggles for the lamp, everybody.',
+          { n: passes, deep: mm(work.buildMm), each: minutes(each / 60) },
+        )
+      : m('Fill to {deep}, level.', { deep: mm(work.buildMm) }),
+    {
+      people: 1,
+      figures: lamp ? ['passes', 'passSeconds', 'lampSeconds'] : [],
+      ...(lamp ? { timed: { label: m('Under the lamp'), minutes: each / 60, times: passes } } : {}),
+      wrong: [
+        wrong('A bubble', 'A needle, before the lamp.'),
+        wrong('Soft below', 'Too deep a pass or a weak lamp: mill it out, thinner passes.'),
+      ],
+    },
+  ),
+  cleanTools(main),
+  step.during(
+    main,
+    'formers',
+    'tackFree',
+    'Ease the formers out',
+    8,
+    m('At once, while it is warm: warm the legs with the iron for a second, turn, draw. Tape off.'),
+  ),
+];
+
+const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
+  leave(work, main),
+  lookAndTap(ready, 'Level both faces, no bubble, no amber. A pick leaves no mark.', [
+    wrong('A pick marks it', 'More lamp from both faces; still soft: mill it out.'),
+  ]),
+  step.inspect(
+    'insulation',
+    'Insulation',
+    10,
+    m('Track to track, and across the fill, at the maker’s test voltage. Not on a live board.'),
+    {
+      wrong: [wrong('It leaks', 'Char is left: mill it out again.')],
+    },
+  ),
+  step.inspect(
+    'creepage',
+    'Creepage',
+    5,
+    m(
+      'Distance over the surface between bare metal, as the maker made it or more; lacquer back on.',
+    ),
+  ),
+  step.inspect(
+    'function',
+    'Try it',
+    15,
+    m('On a current-limited supply first, then in its place, watched through one full cycle.'),
+    { after: ready },
+  ),
+  ...returnToService(work, LOOK_DAYS[survey.intent]),
+];
+
+/** All steps, in their order. */
+export const steps = (made: Rounds): StepDraft[] => [
+  ...openSteps(made),
+  ...cleanSteps(made),
+  ...buildSteps(made),
+  ...acceptSteps(made),
+];

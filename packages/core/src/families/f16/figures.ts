@@ -1,0 +1,23 @@
+import { line } from '../../calc/calc';
+import { type Figure, figureOf } from '../../work/figure';
+import type { Rounds } from './rounds';
+
+/** The figures that its steps and its papers show. */
+export const figures = ({ crumb, work }: Rounds): Figure[] => {
+  if (!crumb) return [];
+  const paths = work.bodies.flatMap((b) => b.body.paths);
+  const each = (id: string, label: string, symbol: string, kg: number) =>
+    figureOf(
+      id,
+      label,
+      kg * 1000,
+      'mass',
+      [...crumb.working, line(symbol, label.toLowerCase(), 'from above', kg * 1000, 'g')],
+      paths,
+    );
+  return [
+    each('granules', 'Granules', 'mg', crumb.granulesKg),
+    each('binder', 'Binder in all', 'mb', crumb.binderKg),
+    each('primer', 'Of it to prime', 'mp', crumb.primerKg),
+  ];
+};

@@ -1,0 +1,148 @@
+import { grams, m, mm } from '../../message/message';
+import { fingernail, lookAndTap, returnToService } from '../../methods/accept';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { cleanTools } from '../../methods/build';
+import { leave } from '../../methods/cure';
+import { beforeMixing } from '../../methods/gate';
+import { mixSteps } from '../../methods/mix';
+import { dustOff, gradeStep } from '../../methods/prep';
+import { stepsOf, wrong } from '../../methods/step';
+import { aidName } from '../../work/aids';
+import type { StepDraft } from '../../work/step';
+import { LOOK_DAYS, type Rounds, type W } from './rounds';
+
+export const stepIds = ['cut', 'dry-day', 'prime', 'rake', 'trowel', 'drain', 'trip'] as const;
+const step = stepsOf(stepIds);
+
+/** A step at the edge that is no trip hazard, mm. */
+const TRIP_MM = 3;
+
+const spots = ({ survey }: W) => survey.damages.filter((d) => d.shape === 'spot').length;
+
+const prepSteps = ({ work }: Rounds): StepDraft[] => [
+  isolate(work, {
+    minutes: 5,
+    extra: m('Closed to people; a dry day, and dry until its time is up.'),
+  }),
+  protect(work),
+  ...removeOld(work),
+  ...(spots(work) > 0
+    ? [
+        step.prep(
+          'cut',
+          'open-up',
+          'Cut out loose',
+          15 * spots(work),
+          m('Cut square to where it holds, straight edges, down to the base.'),
+        ),
+      ]
+    : []),
+  gradeStep(work, 0),
+  dustOff('Sweep, then vacuum; edges too.'),
+  step.prep(
+    'dry',
+    'dry',
+    'Bone dry',
+    5,
+    m('Bone dry: binder foams on a wet base. Wood or stone beside it covered.'),
+    {
+      wrong: [wrong('A dark, damp place', 'Warm air, wait. Not today if it comes back.')],
+    },
+  ),
+  step.prep(
+    'dry-day',
+    'look',
+    'Dry day',
+    2,
+    m('No rain in the forecast until it is open; cover at hand.'),
+    { uses: ['cover'] },
+  ),
+  ...beforeMixing(work),
+];
+
+const buildSteps = ({ work, prime, primerG, main }: Rounds): StepDraft[] => [
+  ...mixSteps(work, prime).filter((s) => s.name !== 'lay-out'),
+  step.touch(
+    prime,
+    'prime',
+    'Prime edges and base',
+    m('{amount} of the binder, thin, by roller, on the base and up the edges; tacky, no puddle.', {
+      amount: grams(primerG),
+    }),
+    {
+      people: 1,
+      figures: ['primer'],
+    },
+  ),
+  ...mixSteps(work, main, [
+    {
+      round: prime.id,
+      at: 'overcoatOpens',
+      until: 'overcoatCloses',
+      missed: 'condition',
+      why: m('Primer tacky, not dry.'),
+    },
+  ]),
+  step.touch(
+    main,
+    'rake',
+    'Place it',
+    m('Spread by rake, {deep} and a little proud, edges first.', { deep: mm(work.buildMm) }),
+    { figures: ['granules', 'binder'] },
+  ),
+  step.touch(
+    main,
+    'trowel',
+    'Compact and trowel',
+    m(
+      'Trowel misted with {aid}; never spray the mat. Compact from all sides, level with what is beside it.',
+      { aid: aidName(work, 'release') },
+    ),
+    {
+      uses: ['release'],
+      wrong: [wrong('It lifts with the trowel', 'Mist the trowel again, less pressure.')],
+    },
+  ),
+  cleanTools(main),
+];
+
+const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
+  leave(work, main, m('Closed until the card’s time is up; covered if it rains.')),
+  lookAndTap(ready, 'Level at the edges, no loose grain under a stiff brush.', [
+    wrong('Grains brush out', 'Starved: roll a thin coat of binder over it. Deep: cut out.'),
+    wrong('An open edge', 'Prime it, fill it, press.'),
+  ]),
+  fingernail(work),
+  ...(survey.matting.drains
+    ? [
+        step.inspect('drain', 'Pail of water', 3, m('It runs through, none stands.'), {
+          wrong: [wrong('It stands', 'Too much binder: drill through, or lay again.')],
+        }),
+      ]
+    : []),
+  step.inspect(
+    'trip',
+    'No trip',
+    2,
+    m('Straight edge over the joint: {most} at most, nothing to catch a foot.', {
+      most: mm(TRIP_MM),
+    }),
+    {
+      hold: {
+        kind: 'reading',
+        label: m('Step at the edge'),
+        quantity: 'length',
+        min: null,
+        max: TRIP_MM,
+      },
+    },
+  ),
+  ...returnToService(work, LOOK_DAYS[survey.intent]),
+];
+
+/** All steps, in their order. */
+export const steps = (made: Rounds): StepDraft[] => [
+  ...prepSteps(made),
+  ...buildSteps(made),
+  ...acceptSteps(made),
+];

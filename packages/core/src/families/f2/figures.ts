@@ -1,0 +1,14 @@
+import { holidayVolts, pressureFigures } from '../../methods/accept';
+import { endingIn, type Figure, figureOf } from '../../work/figure';
+import { isLining, type Rounds } from './rounds';
+
+/** The figures that its steps and its papers show. */
+export const figures = ({ work }: Rounds): Figure[] => {
+  const { volts, working } = holidayVolts(work.buildMm);
+  return [
+    ...pressureFigures(work),
+    ...(isLining(work) && volts !== null
+      ? [figureOf('holiday', 'Holiday test, volts', volts, 'count', endingIn(working, 'V'))]
+      : []),
+  ];
+};

@@ -1,0 +1,52 @@
+import { coatRounds, isStruckFlush } from '../../methods/build';
+import { mixTouch } from '../../methods/mix';
+import { notBefore } from '../../methods/step';
+import type { Work } from '../../work/work';
+import type { RebuildSurvey } from './survey';
+
+export type W = Work<RebuildSurvey>;
+
+export const LOOK_DAYS = { lasting: 90, stopgap: 7 };
+/** A lining below this thickness is measured and tested for pinholes, mm. */
+const THIN_MM = 1.5;
+
+/** Minutes to close a former round one seat. */
+const CLOSE_MIN = 4;
+
+/** Whether the damage runs round an axis: it is shaped by a former or by machining. */
+const isRound = ({ survey }: W) =>
+  survey.damages.some((d) => d.shape === 'seat' || d.shape === 'bore');
+export const isLining = (work: W) => work.buildMm <= THIN_MM && work.coats > 1;
+
+/** The rounds, and what its steps, needs and figures read. */
+export function roundsOf(work: W) {
+  const { survey, site, card, demand } = work;
+  const edge = card.layer.minEdgeMm;
+  const { machined } = survey.parent;
+  const formed = isRound(work) && !machined;
+  const rounds = coatRounds(work, {
+    touches: [
+      mixTouch(card),
+      { name: 'place', placing: 1 },
+      ...(formed ? [{ name: 'close-former', fixed: CLOSE_MIN }] : []),
+    ],
+  });
+  const last = rounds[rounds.length - 1] as (typeof rounds)[number];
+  const ready = [notBefore(last, demand.needed)];
+  const grinds = !machined && !formed && !isStruckFlush(work);
+  return {
+    work,
+    edge,
+    survey,
+    site,
+    formed,
+    last,
+    ready,
+    machined,
+    card,
+    grinds,
+    demand,
+    rounds,
+  };
+}
+export type Rounds = ReturnType<typeof roundsOf>;

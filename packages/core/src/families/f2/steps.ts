@@ -1,0 +1,182 @@
+import { m, mm } from '../../message/message';
+import {
+  hardness,
+  holidayTest,
+  lookAndTap,
+  pressureSteps,
+  returnToService,
+  thickness,
+} from '../../methods/accept';
+import { approval, isolate, protect, removeOld } from '../../methods/begin';
+import { cleanTools, coatSteps, isStruckFlush } from '../../methods/build';
+import { leave } from '../../methods/cure';
+import { beforeMixing } from '../../methods/gate';
+import { gradeMinutes } from '../../methods/pace';
+import { degrease, dustOff, gradeStep, mask, release, sweat, wipe } from '../../methods/prep';
+import { notBefore, stepsOf, wrong } from '../../methods/step';
+import type { StepDraft } from '../../work/step';
+import { isLining, LOOK_DAYS, type Rounds, type W } from './rounds';
+
+export const stepIds = ['open-up', 'close-former', 'machine'] as const;
+export const step = stepsOf(stepIds);
+
+/** Below this wall thickness the paste would carry pressure, mm. */
+const THIN_WALL_MM = 3;
+
+const engineered = ({ bodies }: W) =>
+  bodies.some(({ body }) => body.remainingMm !== null && body.remainingMm < THIN_WALL_MM);
+/** Old castings absorb salt and oil: heat drives both out. */
+const drank = ({ survey }: W) =>
+  survey.parent.salts ||
+  survey.parent.skin === 'oil-soaked' ||
+  (survey.parent.material === 'cast-iron' && survey.service.medium === 'oil');
+
+const prepSteps = ({ work, edge, survey, site, formed }: Rounds): StepDraft[] => [
+  ...(engineered(work)
+    ? [
+        approval(
+          'pressure-engineer',
+          m('Under {least} of wall is left: the lining must not be the wall.', {
+            least: mm(THIN_WALL_MM),
+          }),
+        ),
+      ]
+    : []),
+  isolate(work, { extra: m('Drain and flush it. Entry permit where a person goes in.') }),
+  protect(work),
+  ...removeOld(work),
+  degrease(work),
+  step.prep(
+    'open-up',
+    'open-up',
+    'Cut the edge square',
+    gradeMinutes(work) * 0.7,
+    m('Cut back to sound metal. Edge square, {edge} deep or more all round: no feather edge.', {
+      edge: mm(edge),
+    }),
+    {
+      sparks: survey.site.area === 'safe',
+      hold: {
+        kind: 'reading',
+        label: m('Edge depth'),
+        quantity: 'length',
+        min: edge,
+        max: null,
+      },
+      figures: ['minEdge'],
+      wrong: [wrong('Edge runs out to nothing', m('Undercut it to {edge}.', { edge: mm(edge) }))],
+    },
+  ),
+  ...(drank(work) ? [sweat()] : []),
+  gradeStep(work, site.extentMm, {
+    extra: drank(work) && m('Blast again after the sweating: the heat brings scale and salt up.'),
+  }),
+  dustOff(),
+  ...release(
+    work,
+    formed
+      ? m('the former, the keyway, and all threads')
+      : m('studs, bores and faces that must come apart'),
+  ),
+  mask(site.extentMm),
+  wipe(work),
+  ...beforeMixing(work),
+];
+
+const builtSteps = ({ work, rounds, formed, machined, site, last }: Rounds): StepDraft[] => {
+  const coats = coatSteps(work, rounds, {
+    first: m(
+      'Scrub a thin wetting coat hard into the profile with a stiff brush. Without waiting, build on it,',
+    ),
+    last: formed
+      ? undefined
+      : machined
+        ? m('Leave {allowance} on for the tool.', { allowance: mm(site.machiningMm) })
+        : isStruckFlush(work)
+          ? m('Strike it flush to the template while soft; pull the tape while wet.')
+          : m('Leave it proud by {over} %, pull the tape while wet.', { over: site.overfillPct }),
+  });
+  // The former closes on each coat while it is wet, within its working life.
+  return formed
+    ? coats.flatMap((s) =>
+        s.name === 'place' && s.round
+          ? [
+              s,
+              step.touch(
+                rounds.find((r) => r.id === s.round?.id) ?? last,
+                'close-former',
+                'Close the former',
+                m('Close it square round the seat, squeeze-out all round; trim it.'),
+              ),
+            ]
+          : [s],
+      )
+    : coats;
+};
+
+const buildSteps = ({ last }: Rounds): StepDraft[] => [cleanTools(last)];
+
+const acceptSteps = ({
+  work,
+  last,
+  ready,
+  machined,
+  card,
+  grinds,
+  survey,
+}: Rounds): StepDraft[] => [
+  leave(work, last),
+  lookAndTap(ready),
+  ...hardness(work),
+  ...(machined
+    ? [
+        step.inspect(
+          'machine',
+          'Machine to size',
+          60,
+          m(
+            'Cut to the finished size. Speeds and feeds are the machinist’s. Wet, or with extraction.',
+          ),
+          {
+            does: 'finish',
+            after: card.cure.milestones.machine ? [notBefore(last, 'machine')] : [],
+          },
+        ),
+      ]
+    : grinds
+      ? [
+          step.inspect(
+            'dress',
+            'Grind it flush',
+            20,
+            m('Grind flush to the template. Mask on. Then dust off and wipe.'),
+            {
+              does: 'finish',
+              sparks: true,
+            },
+          ),
+        ]
+      : []),
+  ...(isLining(work)
+    ? [
+        thickness(
+          work.buildMm,
+          5,
+          m('Dry film gauge, five places or more, {target}; the thin edges among them.', {
+            target: mm(work.buildMm),
+          }),
+        ),
+        holidayTest(work.buildMm),
+      ]
+    : []),
+  ...pressureSteps(work, ready),
+  ...returnToService(work, LOOK_DAYS[survey.intent]),
+];
+
+/** All steps, in their order. */
+export const steps = (made: Rounds): StepDraft[] => [
+  ...prepSteps(made),
+  ...builtSteps(made),
+  ...buildSteps(made),
+  ...acceptSteps(made),
+];

@@ -1,0 +1,210 @@
+import { PROOF_SHARE } from '../../inspect/shares';
+import { joined, m, minutes, mm, q } from '../../message/message';
+import { hardness, lookAndTap, returnToService } from '../../methods/accept';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { cleanTools, coatSteps } from '../../methods/build';
+import { leave, waitFor } from '../../methods/cure';
+import { beforeMixing } from '../../methods/gate';
+import { mixSteps } from '../../methods/mix';
+import { degrease, drillEnds, dustOff, gradeStep, sweat, wipe } from '../../methods/prep';
+import { stepsOf, wrong } from '../../methods/step';
+import type { StepDraft } from '../../work/step';
+import { LOOK_DAYS, putty, type Rounds, type W, WET_MM } from './rounds';
+
+export const stepIds = ['gouge', 'dry-fit', 'tack', 'bulk', 'wet', 'clearance', 'proof'] as const;
+const step = stepsOf(stepIds);
+
+/** Length of a break that is tacked at one time, mm. */
+const TACK_EACH_MM = 60;
+
+/** Holding time of a proof load, minutes. */
+const PROOF_MIN = 5;
+
+const proof = ({ demand }: W) =>
+  step.inspect(
+    'proof',
+    'Proof load',
+    15,
+    demand.load
+      ? m('Load it in steps to {load}, slowly, nobody under it. Hold {hold}: no crack, no creep.', {
+          load: q(demand.load.newtons * PROOF_SHARE, 'force'),
+          hold: minutes(PROOF_MIN),
+        })
+      : m('Press and shake it by hand harder than it will be in service: no crack, no creep.'),
+    {
+      hold: demand.load
+        ? {
+            kind: 'reading',
+            label: m('Load held'),
+            quantity: 'force',
+            min: demand.load.newtons * PROOF_SHARE,
+            max: null,
+          }
+        : { kind: 'check' },
+      ...(demand.load ? { timed: { label: m('Load held'), minutes: PROOF_MIN, times: 1 } } : {}),
+      figures: demand.load ? ['bond', 'proof'] : [],
+      wrong: [
+        wrong(
+          'It cracks',
+          'Strip it, lap it further, use a tougher material. A new part may be due.',
+        ),
+      ],
+    },
+  );
+
+const prepSteps = ({ work, survey, site, snapped, reduced }: Rounds): StepDraft[] => [
+  isolate(work),
+  protect(work, {
+    extra: m(
+      'Bushes and moving faces under a removable putty. Mind what the solvent would hurt close by.',
+    ),
+    uses: ['putty'],
+  }),
+  ...removeOld(work),
+  degrease(work),
+  ...(survey.parent.material === 'cast-iron' || survey.parent.skin === 'oil-soaked'
+    ? [sweat()]
+    : []),
+  step.prep(
+    'gouge',
+    'abrade',
+    'Strip and gouge',
+    20,
+    m(
+      'Paint off well past the break, {extent} and the laps of the build, with coarse grit: a glossy coat is no substrate, and gouges help.',
+      { extent: mm(site.extentMm) },
+    ),
+    { sparks: survey.site.area === 'safe', figures: ['extent'] },
+  ),
+  gradeStep(work, site.extentMm),
+  ...(snapped.length > 0 ? [drillEnds(snapped.length, survey.site.area === 'safe')] : []),
+  dustOff(),
+  step.prep(
+    'dry-fit',
+    'look',
+    'Dry fit, check the clearances',
+    15,
+    joined([
+      m('Put it together dry. Move what moves past it: {room} of room, {free} kept free.', {
+        room: mm(survey.load.clearanceMm),
+        free: mm(site.clearanceMarginMm),
+      }),
+      reduced.length > 0 &&
+        m('Build at most {places}.', {
+          places: reduced.map((s) =>
+            m('{build} at {name}', { build: mm(s.buildMm), name: s.name.toLowerCase() }),
+          ),
+        }),
+    ]),
+    {
+      figures: ['envelope'],
+      hold: { kind: 'photo', label: m('Fitted dry') },
+      wrong: [wrong('It does not close', 'Take high spots off the break, not off the part.')],
+    },
+  ),
+  wipe(work),
+  ...beforeMixing(work),
+];
+
+const tackSteps = ({ tack, work }: Rounds): StepDraft[] => [
+  ...(tack
+    ? [
+        ...mixSteps(work, tack),
+        step.touch(
+          tack,
+          'tack',
+          'Tack the parts',
+          m(
+            '{card} along the break, {each} at a time; filler powder and adhesive in turns, no bridge of powder left dry. Press, hold to its set. It only positions.',
+            { card: tack.card.code, each: mm(TACK_EACH_MM) },
+          ),
+          {
+            people: 1,
+            figures: ['round.tack.total'],
+            wrong: [
+              wrong('Out of line', 'Break it, clean it, tack it again: it cannot be pushed over.'),
+            ],
+          },
+        ),
+        waitFor(
+          tack,
+          'tackFree',
+          'Is the tack set',
+          m('It holds by itself, nothing moves. Seconds, by its card.'),
+        ),
+      ]
+    : []),
+];
+
+const bulkSteps = ({ wetting, work, coats, last }: Rounds): StepDraft[] => [
+  ...(wetting
+    ? [
+        ...mixSteps(work, wetting),
+        step.touch(
+          wetting,
+          'wet',
+          'Wetting coat',
+          m(
+            'A thin coat, {thick}, worked hard into the scratches. Leave it until it is firm, look for bare places.',
+            { thick: mm(WET_MM) },
+          ),
+          { people: 1, figures: ['round.wet.total'] },
+        ),
+      ]
+    : []),
+  ...coatSteps(
+    work,
+    coats,
+    {
+      first: putty(work)
+        ? m('Press it through so that it keys on both faces, then build')
+        : m('Build as thick as the clearance allows, shaped so that it clamps round the part:'),
+      last: m('Smooth with a wet finger where the card stands water.'),
+      people: 1,
+    },
+    wetting
+      ? [
+          {
+            round: wetting.id,
+            at: 'tackFree',
+            until: 'overcoatCloses',
+            missed: 'abrade',
+            why: m('The wetting coat is tacky before it is built on, and not shiny.'),
+          },
+        ]
+      : [],
+  ),
+  cleanTools(last),
+];
+
+const acceptSteps = ({ work, last, ready, site, survey }: Rounds): StepDraft[] => [
+  leave(work, last, m('Prop it: no load hangs on the bond.')),
+  step.during(
+    last,
+    'dress',
+    'handle',
+    'Dress the film',
+    10,
+    m('Sand the surface film off before paint; round every edge that a hand can meet. Dust off.'),
+  ),
+  lookAndTap(ready),
+  ...hardness(work),
+  step.inspect(
+    'clearance',
+    'Clearance again',
+    5,
+    m('Move what moves, one full turn by hand: nothing touches, {free} stay free.', {
+      free: mm(site.clearanceMarginMm),
+    }),
+  ),
+  proof(work),
+  ...returnToService(work, LOOK_DAYS[survey.intent]),
+];
+
+/** All steps, in their order. */
+export const steps = (made: Rounds): StepDraft[] => [
+  ...prepSteps(made),
+  ...tackSteps(made),
+  ...bulkSteps(made),
+  ...acceptSteps(made),
+];

@@ -1,0 +1,35 @@
+import { m } from '../../message/message';
+import { heldNeeds } from '../../methods/gate';
+import { degreaserNeed, wipeNeed } from '../../methods/prep';
+import type { Need } from '../../work/supplies';
+import type { Rounds } from './rounds';
+
+/** Clean water to soak a wrap in, ml. */
+const SOAK_ML = 3000;
+
+/** What the job takes besides its rounds. */
+export const needs = ({ work, wrap, places }: Rounds): Need[] => [
+  degreaserNeed(work, m('the pipe round the leak')),
+  wipeNeed(work, m('the prepared pipe')),
+  ...(wrap
+    ? [
+        {
+          kind: 'plain' as const,
+          id: 'film',
+          name: 'Elastic film',
+          for: m('over-wrap'),
+          amount: places,
+          quantity: 'count' as const,
+        },
+        {
+          kind: 'plain' as const,
+          id: 'water',
+          name: 'Clean water, 20 °C',
+          for: m('soaking'),
+          amount: SOAK_ML,
+          quantity: 'volume' as const,
+        },
+      ]
+    : []),
+  ...heldNeeds(work),
+];

@@ -1,0 +1,148 @@
+import { m, ml, mm } from '../../message/message';
+import { hardness, lookAndTap, pressureSteps, returnToService } from '../../methods/accept';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { cleanTools, coatSteps } from '../../methods/build';
+import { leave, waitFor } from '../../methods/cure';
+import { beforeMixing } from '../../methods/gate';
+import { mixSteps } from '../../methods/mix';
+import { degrease, drillEnds, dustOff, gradeStep, wipe } from '../../methods/prep';
+import { stepsOf, wrong } from '../../methods/step';
+import { layTape } from '../../methods/wrap';
+import type { StepDraft } from '../../work/step';
+import { LOOK_DAYS, type Rounds, type W } from './rounds';
+
+export const stepIds = ['mark-leak', 'plug', 'press', 'film'] as const;
+const step = stepsOf(stepIds);
+
+/** Pressing and twisting until foaming stops, minutes. */
+const PRESS_MIN = 6;
+
+const cracks = ({ survey }: W) => survey.damages.filter((d) => d.shape === 'crack').length;
+
+const prepSteps = ({ work, extent, survey, card }: Rounds): StepDraft[] => [
+  isolate(work, { extra: m('Shut both ways, drain below the leak, vent.') }),
+  step.prep(
+    'mark-leak',
+    'look',
+    'Mark the leak',
+    5,
+    m(
+      'Circle it; draw where the wrap begins and ends, {extent} past it both ways. Photograph it with a rule beside it.',
+      { extent: mm(extent) },
+    ),
+    {
+      hold: { kind: 'photo', label: m('The leak, marked, with a rule') },
+      figures: ['wrapFrom'],
+    },
+  ),
+  protect(work),
+  ...removeOld(work),
+  degrease(work),
+  ...(cracks(work) > 0 ? [drillEnds(cracks(work), survey.site.area === 'safe')] : []),
+  gradeStep(work, extent, { extra: m('All round the pipe.') }),
+  dustOff(),
+  step.prep(
+    'dry',
+    'dry',
+    'Dry it',
+    10,
+    card.damp === 'dry'
+      ? m('Dry all round; no drop comes from the hole.')
+      : m('It may be {how}; no stream comes from the hole.', {
+          how: card.damp === 'damp' ? 'damp' : 'wet',
+        }),
+  ),
+  wipe(work),
+  ...beforeMixing(work),
+];
+
+const buildSteps = ({ plug, work, places, wrap, hands, main, last }: Rounds): StepDraft[] => [
+  ...(plug
+    ? [
+        ...mixSteps(work, plug),
+        step.touch(
+          plug,
+          'plug',
+          'Plug it',
+          m(
+            'Cut {amount} in all, knead to one colour, press hard into {n, plural, one {the hole} other {each of the # holes}}, feather the edges.',
+            { amount: ml(plug.mixMl), n: places },
+          ),
+          {
+            people: 1,
+            figures: ['round.plug.total'],
+            wrong: [
+              wrong(
+                'Even plugged it seeps',
+                'Go on: tight plies are the second line. Running: stop, drain further.',
+              ),
+            ],
+          },
+        ),
+        waitFor(
+          plug,
+          'tackFree',
+          'Is the plug tack-free',
+          m('A clean glove comes away clean. Only then is the first pouch opened.'),
+        ),
+      ]
+    : []),
+  ...(wrap
+    ? [
+        ...mixSteps(work, wrap),
+        layTape(work, wrap, m('Wrap it'), hands),
+        step.build(
+          wrap,
+          'press',
+          'place',
+          'Press and twist',
+          PRESS_MIN * places,
+          m(
+            'Wet gloves. Press and twist along the lay, round and round, until the foam stops and it is no longer tacky.',
+          ),
+          { people: 2, wrong: [wrong('It lifts', 'Hold it down to the set.')] },
+        ),
+        step.build(
+          wrap,
+          'film',
+          'form',
+          'Over-wrap',
+          4 * places,
+          m(
+            'Elastic film over it, tight, pricked with a pin: it presses the plies and lets the gas out.',
+          ),
+          { uses: ['film'] },
+        ),
+      ]
+    : coatSteps(work, main, {
+        first: m('Press it hard into the hole so that it keys behind, spread it past the edge,'),
+        last: m('Feather the edge with a wet finger.'),
+        people: 1,
+      })),
+  cleanTools(last),
+];
+
+const acceptSteps = ({ work, last, ready, survey }: Rounds): StepDraft[] => [
+  leave(work, last, m('No pressure on it.')),
+  lookAndTap(ready, 'One colour, no dry cloth, no lifted edge. Tap round it: one sound.', [
+    wrong('Lifted edge', 'Grind it back to where it holds, wrap over.'),
+    wrong('Soft when tapped', 'It foamed too much or set in water: take it off.'),
+  ]),
+  ...hardness(work),
+  ...pressureSteps(work, ready),
+  step.inspect(
+    'tag',
+    'Tag it',
+    3,
+    m('A tag on the pipe: what, when, who, and when it is looked at again.'),
+    { does: 'tidy' },
+  ),
+  ...returnToService(work, LOOK_DAYS[survey.intent]),
+];
+
+/** All steps, in their order. */
+export const steps = (made: Rounds): StepDraft[] => [
+  ...prepSteps(made),
+  ...buildSteps(made),
+  ...acceptSteps(made),
+];

@@ -1,0 +1,20 @@
+import { m } from '../../message/message';
+import { heldNeeds } from '../../methods/gate';
+import { degreaserNeed, wipeNeed } from '../../methods/prep';
+import type { Need } from '../../work/supplies';
+import type { Rounds } from './rounds';
+
+/** What the job takes besides its rounds. */
+export const needs = ({ work }: Rounds): Need[] => [
+  degreaserNeed(work, m('the pipe under the wrap')),
+  wipeNeed(work, m('the prepared steel')),
+  {
+    kind: 'plain',
+    id: 'film',
+    name: 'Compression film',
+    for: m('over the plies'),
+    amount: 1,
+    quantity: 'count',
+  },
+  ...heldNeeds(work),
+];

@@ -1,0 +1,213 @@
+import { m, ml, mm, q } from '../../message/message';
+import {
+  hardness,
+  lookAndTap,
+  pressureSteps,
+  returnToService,
+  thickness,
+} from '../../methods/accept';
+import { approval, isolate, protect, removeOld } from '../../methods/begin';
+import { cleanTools } from '../../methods/build';
+import { leave, waitFor } from '../../methods/cure';
+import { beforeMixing } from '../../methods/gate';
+import { mixSteps } from '../../methods/mix';
+import { degrease, dustOff, gradeStep, mask, wipe } from '../../methods/prep';
+import { stepsOf, wrong } from '../../methods/step';
+import { layTape } from '../../methods/wrap';
+import type { StepDraft } from '../../work/step';
+import { holed, LOOK_DAYS, PRIME_MM, type Rounds, type W } from './rounds';
+
+export const stepIds = [
+  'wall-grid',
+  'fair',
+  'prime',
+  'isolation',
+  'compact',
+  'bind',
+  'record',
+] as const;
+const step = stepsOf(stepIds);
+
+const half = ({ wrap }: W) => (wrap?.lengthsMm[0] ?? 0) / 2;
+
+const prepSteps = ({ wrap, work }: Rounds): StepDraft[] => [
+  approval(
+    'pressure-engineer',
+    m('{plies} plies by the composite repair method, after ISO 24817 and ASME PCC-2 part 4.', {
+      plies: wrap?.layers ?? 0,
+    }),
+  ),
+  isolate(work, {
+    extra: m('Flow that cannot be shut off: reduce the pressure first, to the engineer’s plan.'),
+  }),
+  protect(work),
+  ...removeOld(work),
+  step.prep(
+    'wall-grid',
+    'look',
+    'Measure the wall',
+    20,
+    m(
+      'Ultrasonic readings in a grid over the damage and {half} past it each way: the wall must be sound where the overlap bonds.',
+      { half: mm(half(work)) },
+    ),
+    { hold: { kind: 'photo', label: m('Grid with its readings') } },
+  ),
+  degrease(work),
+  gradeStep(work, half(work)),
+  dustOff(),
+  mask(half(work)),
+  wipe(work),
+  ...beforeMixing(work),
+];
+
+const fairSteps = ({ fair, work, prime }: Rounds): StepDraft[] => [
+  ...(fair
+    ? [
+        ...mixSteps(work, fair),
+        step.touch(
+          fair,
+          'fair',
+          holed(work) ? 'Plug the hole' : 'Fill and fair',
+          holed(work)
+            ? m('{amount} of {card} pressed into the hole, struck to the round of the pipe.', {
+                amount: ml(fair.mixMl),
+                card: fair.card.code,
+              })
+            : m(
+                '{amount} of {card} into the damage, struck to the round of the pipe. Fair every step so that no ply bridges.',
+                { amount: ml(fair.mixMl), card: fair.card.code },
+              ),
+          {
+            figures: [`round.${fair.id}.total`],
+            wrong: [
+              wrong(
+                'A hollow under the plies',
+                'Fill it before the next ply: a bridge carries nothing.',
+              ),
+            ],
+          },
+        ),
+        waitFor(
+          fair,
+          fair.card.cure.milestones.handle ? 'handle' : 'tackFree',
+          'Is it shaped hard',
+          m('A fingernail leaves no mark. Abrade it matt, dust off, wipe.'),
+          { minutes: 10, does: 'wait' },
+        ),
+      ]
+    : []),
+  ...mixSteps(work, prime),
+  step.touch(
+    prime,
+    'prime',
+    'Wet the steel',
+    m('Resin brushed hard into the profile, {thick} wet, no bare place.', {
+      thick: q(PRIME_MM * 1000, 'thinFilm'),
+    }),
+    { figures: ['round.prime.total'] },
+  ),
+];
+
+const wrapSteps = ({
+  isolation,
+  work,
+  wetOn,
+  prime,
+  metal,
+  main,
+  wrap,
+  made,
+}: Rounds): StepDraft[] => [
+  ...(isolation
+    ? [
+        ...mixSteps(work, isolation, [wetOn(prime)]),
+        step.touch(
+          isolation,
+          'isolation',
+          'Glass ply first',
+          m(
+            'One ply of glass, {card}, wetted out, under all of the carbon: carbon on wet {metal} is a battery.',
+            {
+              card: isolation.card.code,
+              metal: metal === 'stainless' ? 'stainless steel' : 'steel',
+            },
+          ),
+          { figures: ['round.isolation.total'] },
+        ),
+      ]
+    : []),
+  ...mixSteps(work, main, [wetOn(isolation ?? prime)]),
+  layTape(
+    work,
+    main,
+    m('Lay {plies} plies', { plies: wrap?.layers ?? 0 }),
+    m('Change the roll at a lap. Each ply inside the life of its batch.'),
+  ),
+  step.touch(
+    main,
+    'compact',
+    'Compact each ply',
+    m(
+      'Squeeze from the middle to the edges, roll each ply down. Step the ends back: {taper} of taper. Next ply on wet.',
+      { taper: mm(made?.taperMm ?? 0) },
+    ),
+    {
+      figures: ['overlap', 'taper'],
+      wrong: [
+        wrong('A white place', 'Dry or with air in it: squeeze resin through while it is wet.'),
+      ],
+    },
+  ),
+  step.build(
+    main,
+    'bind',
+    'form',
+    'Bind it',
+    5,
+    m('Compression film over all, tight, pricked. Leave it on to the set.'),
+    { uses: ['film'] },
+  ),
+  cleanTools(main),
+];
+
+const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
+  leave(work, main, m('No pressure on it. A kept sample of each batch is felt before it is.')),
+  lookAndTap(
+    ready,
+    'No dry cloth, no wrinkle across the plies, no delamination. Tap on a grid: one sound.',
+    [
+      wrong(m('Hollow under {most} across', { most: mm(25) }), 'Drill, inject resin, record it.'),
+      wrong('Larger, or at the edge', 'Take it off to there, lay it again: the engineer decides.'),
+    ],
+  ),
+  thickness(
+    work.buildMm,
+    4,
+    m('Thickness at four places round, {target} or more by the design.', {
+      target: mm(work.buildMm),
+    }),
+  ),
+  ...hardness(work),
+  step.inspect(
+    'record',
+    'Record it',
+    10,
+    m(
+      'Plies, lots, readings, who laid it: kept for the life of the line, and signed by the engineer.',
+    ),
+    {
+      hold: { kind: 'approval', who: 'pressure-engineer' },
+    },
+  ),
+  ...pressureSteps(work, ready),
+  ...returnToService(work, LOOK_DAYS[survey.intent]),
+];
+
+/** All steps, in their order. */
+export const steps = (made: Rounds): StepDraft[] => [
+  ...prepSteps(made),
+  ...fairSteps(made),
+  ...wrapSteps(made),
+  ...acceptSteps(made),
+];

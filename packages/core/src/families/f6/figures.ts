@@ -1,0 +1,52 @@
+import { line } from '../../calc/calc';
+import { type Figure, figureOf } from '../../work/figure';
+import type { Rounds } from './rounds';
+
+/** The figures that its steps and its papers show. */
+export const figures = ({ work, made, sum, primed, covers, strips }: Rounds): Figure[] => {
+  const paths = work.bodies.flatMap((b) => b.body.paths);
+  const lines = made.flatMap((p) => p.working);
+  const ofPatch = (
+    id: string,
+    label: string,
+    symbol: string,
+    of: (p: (typeof made)[number]) => number,
+  ) =>
+    figureOf(
+      id,
+      label,
+      sum(of),
+      'volume',
+      [...lines, line(symbol, label.toLowerCase(), 'from above', sum(of), 'ml')],
+      paths,
+    );
+  return [
+    ofPatch('holeMl', 'In the hole', 'Vh', (p) => p.holeMl),
+    ofPatch('coverMl', 'In the cover', 'Vc', (p) => p.coverMl),
+    figureOf(
+      'conditioned',
+      'Conditioned',
+      primed,
+      'area',
+      [...lines, line('A', 'conditioned', 'from above', primed, 'mm²')],
+      paths,
+    ),
+    ...(covers.length > 0
+      ? [
+          figureOf(
+            'strips',
+            'Strips',
+            strips,
+            'count',
+            [
+              ...covers.map((c) =>
+                line('n', 'strips', 'length and margins over the sheet', c.strips),
+              ),
+              line('n', 'strips', 'in all', strips),
+            ],
+            paths,
+          ),
+        ]
+      : []),
+  ];
+};

@@ -1,0 +1,143 @@
+import { beltPatch } from '../../geometry/beltPatch';
+import { m } from '../../message/message';
+import { mainSpec } from '../../methods/build';
+import { filmRound } from '../../methods/film';
+import { mixTouch } from '../../methods/mix';
+import { isHumid } from '../../methods/pace';
+import { notBefore } from '../../methods/step';
+import { type Round, timeTo } from '../../work/round';
+import type { After } from '../../work/step';
+import type { Work } from '../../work/work';
+import { beltHole, type BeltSurvey, COVER_MM, LAP_MM } from './survey';
+
+export type W = Work<BeltSurvey>;
+
+export const LOOK_DAYS = { lasting: 30, stopgap: 3 };
+/** Shares of the placing time: the hole first, then the cover. */
+const POUR = { hole: 0.6, cover: 0.4 };
+
+export const isSheet = ({ card }: W) => card.packUnit === 'piece';
+const through = ({ survey }: W) => survey.damages.filter((d) => d.shape !== 'gouge').length;
+const patches = ({ survey }: W) =>
+  survey.damages.map((d) =>
+    beltPatch({
+      hole: beltHole(d),
+      throughMm: d.shape === 'gouge' ? d.depthMm : d.beltMm,
+      lapMm: LAP_MM,
+      coverMm: COVER_MM,
+      through: d.shape !== 'gouge',
+      wastePct: 0,
+    }),
+  );
+
+/** The conditioner flashes off, longer in humid air, and is covered within its open time. */
+const flashed = (work: W, round: Round): After => {
+  const flash = timeTo(round, 'tackFree', 0);
+  return {
+    round: round.id,
+    at: 'tackFree',
+    until: 'overcoatCloses',
+    leastMin: flash?.ok && isHumid(work) ? flash.minutes * 2 : 0,
+    missed: 'condition',
+    why: m('Conditioner: flashed off, and still open.'),
+  };
+};
+
+/** The rounds, and what its steps, needs and figures read. */
+export function roundsOf(work: W) {
+  const { survey, demand, card } = work;
+  const made = patches(work);
+  const sum = (of: (p: (typeof made)[number]) => number) => made.reduce((s, p) => s + of(p), 0);
+  const primed = sum((p) => p.primerAreaMm2);
+  const covers = work.covers?.ok ? work.covers.covers : [];
+  const strips = covers.reduce((s, c) => s + c.strips, 0);
+  const conditioner = filmRound(work, {
+    id: 'conditioner',
+    purpose: 'conditioner',
+    title: m('Conditioner'),
+    areaMm2: primed,
+    touch: 'condition',
+    need: { under: card },
+  });
+  const cemented = covers.reduce(
+    (s, c) => s + 2 * c.strips * c.stripWidthMm * (card.sheet?.lengthMm ?? 0),
+    0,
+  );
+  const cement = (n: 1 | 2) =>
+    work.round(
+      mainSpec(work, {
+        id: `cement-${n}`,
+        purpose: 'cement',
+        title: m('Cement, coat {n}', { n }),
+        netMl: (cemented * (card.wetFilmUm ?? 150)) / 1e6,
+        areaMm2: 0,
+        pieces: 0,
+        buildMm: (card.wetFilmUm ?? 150) / 1000,
+        working: undefined,
+        touches: [mixTouch(card), { name: `cement-${n}`, placing: 1 }],
+        needed: n === 2 ? demand.needed : null,
+      }),
+    );
+  const sheet = isSheet(work) ? { first: cement(1), second: cement(2) } : null;
+  const strip = sheet
+    ? work.round(
+        mainSpec(work, {
+          id: 'main',
+          purpose: 'cover',
+          title: m('Strip'),
+          netMl: 0,
+          areaMm2: 0,
+          pieces: covers.reduce((s, c) => s + c.sheets, 0),
+          working: undefined,
+          touches: [],
+          needed: null,
+        }),
+      )
+    : null;
+  const main = sheet
+    ? null
+    : work.round(
+        mainSpec(work, {
+          id: 'main',
+          purpose: 'fill',
+          title: m('Rubber'),
+          areaMm2: 0,
+          touches: [
+            mixTouch(card),
+            { name: 'pour', placing: POUR.hole },
+            { name: 'cover', placing: POUR.cover },
+          ],
+        }),
+      );
+  const last = sheet?.second ?? (main as Round);
+  const ready = [notBefore(last, demand.needed)];
+  const { slopeDeg } = survey.belt;
+  const holes = through(work);
+  const after = flashed(work, conditioner);
+  return {
+    work,
+    survey,
+    sheet,
+    holes,
+    slopeDeg,
+    conditioner,
+    after,
+    strip,
+    strips,
+    covers,
+    card,
+    main,
+    last,
+    ready,
+    made,
+    sum,
+    primed,
+    rounds: [
+      conditioner,
+      ...(sheet ? [sheet.first, sheet.second] : []),
+      ...(strip ? [strip] : []),
+      ...(main ? [main] : []),
+    ],
+  };
+}
+export type Rounds = ReturnType<typeof roundsOf>;

@@ -1,0 +1,279 @@
+import { m, minutes, mm, q } from '../../message/message';
+import { hardness, lookAndTap, returnToService } from '../../methods/accept';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { cleanTools } from '../../methods/build';
+import { leave } from '../../methods/cure';
+import { beforeMixing } from '../../methods/gate';
+import { mixSteps } from '../../methods/mix';
+import { isHumid } from '../../methods/pace';
+import { degrease, gradeStep } from '../../methods/prep';
+import { stepsOf, wrong } from '../../methods/step';
+import { type Round, timeTo } from '../../work/round';
+import type { After, StepDraft } from '../../work/step';
+import { LOOK_DAYS, type Rounds, type W } from './rounds';
+import { COVER_MM, LAP_MM } from './survey';
+
+export const stepIds = [
+  'cut',
+  'back',
+  'dam',
+  'condition',
+  'pour',
+  'cover',
+  'cement-1',
+  'cement-2',
+  'strip',
+  'stitch',
+  'tack-free',
+  'run',
+] as const;
+const step = stepsOf(stepIds);
+
+/** Minutes to lay and stitch one strip. */
+const STRIP_MIN = 6;
+const STITCH_MIN = 4;
+/** Thinner than this it levels by itself and is poured; what stands on a wall is trowelled, mm. */
+const STANDS_MM = 5;
+
+function pourSteps(work: W, main: Round, after: After): StepDraft[] {
+  const stands = work.card.layer.maxMm.vertical > STANDS_MM;
+  return [
+    ...mixSteps(work, main, [after]),
+    step.touch(
+      main,
+      'pour',
+      stands ? 'Trowel the hole' : 'Pour the hole',
+      m('The hole first, from the bottom, in one place, so that the air leaves. Fill it level.'),
+      {
+        people: 1,
+        figures: ['holeMl', 'coverMl'],
+        wrong: [wrong('Bubbles rise', 'Prick them while it flows.')],
+      },
+    ),
+    step.touch(
+      main,
+      'cover',
+      'Carry it past, feather',
+      m(
+        '{cover} over the hole, down to nothing {lap} past it all round. Then leave it alone: it levels by itself.',
+        { cover: mm(COVER_MM), lap: mm(LAP_MM) },
+      ),
+      {
+        people: 1,
+        wrong: [wrong('It pulls strings', 'Its flow is over: stop, bin what is left.')],
+      },
+    ),
+  ];
+}
+
+const flashOf = (round: Round): number => {
+  const at = timeTo(round, 'tackFree', 0);
+  return at?.ok ? at.minutes : 0;
+};
+
+const prepSteps = ({ work, survey, sheet, holes, slopeDeg }: Rounds): StepDraft[] => [
+  isolate(work, {
+    minutes: 10,
+    extra: m('Belt stopped, locked, run-back held; the load off the place.'),
+  }),
+  protect(work),
+  ...removeOld(work),
+  step.prep(
+    'cut',
+    'open-up',
+    'Cut it clean',
+    8 * survey.damages.length,
+    sheet
+      ? m('Round the corners of the rip. Skive the edges: a slope, no step, no cord cut.')
+      : m('Cut loose rubber away to a round edge. No cord is cut.'),
+  ),
+  degrease(work),
+  gradeStep(work, LAP_MM, {
+    extra: m('Coarse, low speed, to a matt nap. Do not smear: a smear is burnt rubber.'),
+  }),
+  step.prep(
+    'dust-off',
+    'dust-off',
+    'Brush it dry',
+    3,
+    m('Brush the dust off dry. No solvent now, no hand: from here nothing greasy touches it.'),
+  ),
+  ...(holes > 0 && !sheet
+    ? [
+        step.prep(
+          'back',
+          'dam',
+          'Back the hole',
+          5 * holes,
+          m(
+            'A smooth plate under film, pressed up hard from behind: it keeps the rubber in and lets the air out at the top.',
+          ),
+          { uses: ['backing'] },
+        ),
+      ]
+    : []),
+  ...(slopeDeg > 0 && !sheet
+    ? [
+        step.prep(
+          'dam',
+          'dam',
+          'Dam the low side',
+          5 * survey.damages.length,
+          m(
+            'The belt lies at {deg}°: a strip of putty on the low side, {high} high, higher than the cover.',
+            { deg: slopeDeg, high: mm(COVER_MM + 5) },
+          ),
+          { uses: ['dam'] },
+        ),
+      ]
+    : []),
+  ...beforeMixing(work),
+];
+
+const conditionSteps = ({ work, conditioner, after }: Rounds): StepDraft[] => [
+  ...mixSteps(work, conditioner),
+  step.touch(
+    conditioner,
+    'condition',
+    'Condition',
+    m(
+      '{card} thin over the buffed rubber, {amount}. {flash} to flash off{humid, select, yes {: the air is humid, so twice its time} other {}}.',
+      {
+        card: conditioner.card.code,
+        amount: q(conditioner.mixMl, 'volume'),
+        flash: minutes(
+          Math.max(('leastMin' in after ? after.leastMin : 0) ?? 0, flashOf(conditioner)),
+        ),
+        humid: isHumid(work) ? 'yes' : 'no',
+      },
+    ),
+    {
+      people: 1,
+      figures: ['round.conditioner.total', 'cure.conditioner.tackFree'],
+      wrong: [wrong('Left over its time', 'Buff lightly, dust off, condition again.')],
+    },
+  ),
+];
+
+const coverSteps = ({
+  sheet,
+  strip,
+  work,
+  after,
+  strips,
+  covers,
+  card,
+  main,
+}: Rounds): StepDraft[] => [
+  ...(sheet && strip
+    ? [
+        ...mixSteps(work, sheet.first, [after]),
+        step.touch(
+          sheet.first,
+          'cement-1',
+          'First coat of cement',
+          m('Thin, on belt and strip, brushed into the nap. Left until it is dry.'),
+          { people: 1, figures: ['round.cement-1.total'] },
+        ),
+        ...mixSteps(work, sheet.second, [
+          {
+            round: sheet.first.id,
+            at: 'tackFree',
+            until: 'overcoatCloses',
+            missed: 'condition',
+            why: m('First coat dry, and still live.'),
+          },
+        ]),
+        step.touch(
+          sheet.second,
+          'cement-2',
+          'Second coat',
+          m('The same again; touch-dry means it pulls no string to the knuckle.'),
+          { people: 1, figures: ['round.cement-2.total'] },
+        ),
+        step.build(
+          strip,
+          'strip',
+          'place',
+          'Lay the strip',
+          STRIP_MIN * strips,
+          m(
+            '{n, plural, one {One strip} other {# strips}}, {width} wide, {margin} past the rip each side. From one end, film drawn off as it goes: it cannot be moved once it touches.',
+            {
+              n: strips,
+              width: mm(covers[0]?.stripWidthMm ?? 0),
+              margin: mm(covers[0]?.marginGotMm ?? 0),
+            },
+          ),
+          {
+            people: 2,
+            figures: ['strips'],
+            uses: () => [card.code],
+            after: [
+              {
+                round: sheet.second.id,
+                at: 'tackFree',
+                until: 'overcoatCloses',
+                missed: 'condition',
+                why: m('Cement touch-dry, inside its open time.'),
+              },
+            ],
+            wrong: [wrong('A fold', 'Cut it out and inlay a piece, edges skived.')],
+          },
+        ),
+        step.build(
+          strip,
+          'stitch',
+          'place',
+          'Stitch it down',
+          STITCH_MIN * strips,
+          m('Roller from the centre out, hard, every line over the last: no air is left.'),
+          {
+            wrong: [wrong('A blister', 'Prick it, stitch it down.')],
+          },
+        ),
+      ]
+    : pourSteps(work, main as Round, after)),
+];
+
+const acceptSteps = ({ work, last, ready, survey }: Rounds): StepDraft[] => [
+  leave(work, last, m('The belt stands.')),
+  step.during(
+    last,
+    'tack-free',
+    'tackFree',
+    'Is it tack-free',
+    2,
+    m('A clean glove comes away clean. Then the backing comes off.'),
+  ),
+  lookAndTap(
+    ready,
+    'No bubbles, no open edge, feathered to nothing. It bends with the belt and does not lift.',
+    [wrong('An edge lifts', 'Cut it back to where it holds, buff, condition, fill.')],
+  ),
+  ...hardness(work),
+  step.inspect(
+    'run',
+    'Run it slow',
+    10,
+    m(
+      'Once round, empty and slow, past scraper and rollers; watch the place come by. Then with load.',
+    ),
+    {
+      after: ready,
+      wrong: [
+        wrong('The scraper catches', 'Stop. Grind the edge down, lower the scraper’s press.'),
+      ],
+    },
+  ),
+  ...returnToService(work, LOOK_DAYS[survey.intent]),
+];
+
+/** All steps, in their order. */
+export const steps = (made: Rounds): StepDraft[] => [
+  ...prepSteps(made),
+  ...conditionSteps(made),
+  ...coverSteps(made),
+  cleanTools(made.last),
+  ...acceptSteps(made),
+];

@@ -1,0 +1,30 @@
+import { closing, type Figure, figureOf } from '../../work/figure';
+import type { CoverRounds } from './coverRounds';
+import { coversIn } from './steps';
+
+/** The figures that its steps and its papers show. */
+export const coverFigures = ({ work, strips, drops }: CoverRounds): Figure[] => {
+  const paths = work.bodies.flatMap((b) => b.body.paths);
+  const end = closing(coversIn(work).flatMap((c) => c.working));
+  const first = coversIn(work)[0];
+  return [
+    figureOf('strips', 'Strips', strips, 'count', end('n', 'strips', strips), paths),
+    figureOf(
+      'stripWidth',
+      'Strip width',
+      first?.stripWidthMm ?? 0,
+      'length',
+      end('w', 'strip width', first?.stripWidthMm ?? 0, 'mm'),
+      paths,
+    ),
+    figureOf(
+      'marginGot',
+      'Margin',
+      first?.marginGotMm ?? 0,
+      'length',
+      end('m', 'margin', first?.marginGotMm ?? 0, 'mm'),
+      paths,
+    ),
+    figureOf('drops', 'Drops', drops, 'count', end('d', 'drops', drops), paths),
+  ];
+};

@@ -1,0 +1,173 @@
+import { m, type Message, mm } from '../../message/message';
+import { lookAndTap, returnToService } from '../../methods/accept';
+import { cleanTools } from '../../methods/build';
+import { leave, waitFor } from '../../methods/cure';
+import { beforeMixing } from '../../methods/gate';
+import { mixSteps } from '../../methods/mix';
+import { dustOff, gradeStep } from '../../methods/prep';
+import { wrong } from '../../methods/step';
+import type { StepDraft } from '../../work/step';
+import type { CoverRounds } from './coverRounds';
+import {
+  coversIn,
+  inflate,
+  LOOK_DAYS,
+  margin,
+  prepSteps,
+  SOAP_SHARE,
+  step,
+  total,
+  type W,
+} from './steps';
+
+const stripsText = (work: W): Message =>
+  m(
+    '{n, plural, one {One strip} other {# strips}} of {width}{end, select, yes {, end to end} other {}}.',
+    {
+      n: total(work, (c) => c.strips),
+      width: mm(coversIn(work)[0]?.stripWidthMm ?? 0),
+      end: total(work, (c) => c.strips) > coversIn(work).length ? 'yes' : 'no',
+    },
+  );
+
+const readySteps = ({ work, strips }: CoverRounds): StepDraft[] => [
+  ...prepSteps(work),
+  gradeStep(work, margin(work), {
+    extra: m('Flat and matt, low speed; keep clear of lettering and ribs.'),
+  }),
+  dustOff('Brush the dust off dry. No hand on it from here.'),
+  step.prep('cut-strips', 'ready', 'Cut the strips', 5 + strips * 2, stripsText(work), {
+    figures: ['strips', 'stripWidth'],
+  }),
+  step.prep(
+    'trace',
+    'mask',
+    'Trace the place',
+    5,
+    m('Lay the patch dry, {margin} past the crack all round, draw round it.', {
+      margin: mm(coversIn(work)[0]?.marginGotMm ?? 0),
+    }),
+    {
+      figures: ['marginGot'],
+    },
+  ),
+  ...beforeMixing(work),
+];
+
+const underSteps = ({ close, work, conditioner, main }: CoverRounds): StepDraft[] => [
+  ...(close
+    ? [
+        ...mixSteps(work, close),
+        step.touch(
+          close,
+          'close',
+          'Close the crack',
+          m('{card} into the crack, pressed shut and held to its set, before it is covered.', {
+            card: close.card.code,
+          }),
+          { figures: ['round.close.total'] },
+        ),
+        waitFor(
+          close,
+          'handle',
+          'Is it shut',
+          m('Flexed by hand it stays shut. Buff what stands proud, brush the dust off.'),
+        ),
+      ]
+    : []),
+  ...mixSteps(work, conditioner),
+  step.touch(
+    conditioner,
+    'condition',
+    'Condition',
+    m('{card} thin on the buffed rubber, inside the line; touch-dry.', {
+      card: conditioner.card.code,
+    }),
+    {
+      people: 1,
+      figures: ['round.conditioner.total', 'cure.conditioner.tackFree'],
+    },
+  ),
+  ...mixSteps(work, main, [
+    {
+      round: conditioner.id,
+      at: 'tackFree',
+      until: 'overcoatCloses',
+      missed: 'condition',
+      why: m('Conditioner: flashed off, and still open.'),
+    },
+  ]),
+];
+
+const laySteps = ({ main, drops }: CoverRounds): StepDraft[] => [
+  step.touch(
+    main,
+    'drops',
+    'Drops',
+    m(
+      '{drops} drops in all on the tyre inside the line, one by one, never smeared: one strip’s at a time.',
+      { drops },
+    ),
+    {
+      people: 1,
+      figures: ['drops'],
+      wrong: [
+        wrong('Smeared', 'Wipe it off, buff, begin again: a smear skins before it is pressed.'),
+      ],
+    },
+  ),
+  step.touch(
+    main,
+    'roll',
+    'Lay and roll down',
+    m(
+      'From one end, a hand’s breadth at a time: press, roll, hold bit by bit to its set, go on. Corners last and longest.',
+    ),
+    {
+      people: 1,
+      wrong: [wrong('A corner lifts', 'One drop under it, hold.')],
+    },
+  ),
+  cleanTools(main),
+];
+
+const acceptSteps = ({ work, main, ready, airtight, survey }: CoverRounds): StepDraft[] => [
+  leave(work, main, m('An accelerator only where the card allows one.')),
+  step.during(
+    main,
+    'bevel',
+    'handle',
+    'Bevel the edge',
+    8,
+    m('Grind the edge to a slope all round, so that it does not scrub. Dust off.'),
+  ),
+  lookAndTap(ready, 'All edges and corners down, bevelled; a thin blade goes under nowhere.', [
+    wrong('A blade goes under', 'Peel to where it holds, buff, drop, hold.'),
+  ]),
+  ...(airtight
+    ? []
+    : [
+        step.inspect(
+          'air',
+          'Air-tight corners',
+          10,
+          m(
+            'In a cage, nobody in line: to {share} of service pressure, soap on all four corners. No bubble.',
+            { share: SOAP_SHARE },
+          ),
+          {
+            wrong: [wrong('Bubbles', 'Deflate, core out, off with it. A licensed shop decides.')],
+          },
+        ),
+      ]),
+  inflate(),
+  ...returnToService(work, LOOK_DAYS[survey.intent]),
+];
+
+/** All steps, in their order. */
+export const coverSteps = (made: CoverRounds): StepDraft[] => [
+  ...readySteps(made),
+  ...underSteps(made),
+  ...laySteps(made),
+  ...acceptSteps(made),
+];

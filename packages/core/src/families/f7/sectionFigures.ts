@@ -1,0 +1,27 @@
+import { line } from '../../calc/calc';
+import { type Figure, figureOf } from '../../work/figure';
+import type { SectionRounds } from './sectionRounds';
+
+/** The figures that its steps and its papers show. */
+export const sectionFigures = ({ survey }: SectionRounds): Figure[] => {
+  const longest = Math.max(...survey.damages.map((d) => d.lengthMm));
+  return [
+    figureOf(
+      'opening',
+      'Opening, at least',
+      longest,
+      'length',
+      [
+        line(
+          'L',
+          'longest injury',
+          'as measured; the opening is measured again',
+          longest,
+          'mm',
+          'survey',
+        ),
+      ],
+      ['damages.0.lengthMm'],
+    ),
+  ];
+};

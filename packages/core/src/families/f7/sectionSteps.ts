@@ -1,0 +1,81 @@
+import { m } from '../../message/message';
+import { returnToService } from '../../methods/accept';
+import { approval } from '../../methods/begin';
+import { leave } from '../../methods/cure';
+import { beforeMixing } from '../../methods/gate';
+import { mixSteps } from '../../methods/mix';
+import { dustOff, gradeStep } from '../../methods/prep';
+import type { StepDraft } from '../../work/step';
+import type { SectionRounds } from './sectionRounds';
+import { inflate, LOOK_DAYS, margin, prepSteps, step } from './steps';
+
+const readySteps = ({ work }: SectionRounds): StepDraft[] => [
+  approval('tyre-shop', m('A section repair is the licensed shop’s work, to its own table.')),
+  ...prepSteps(work),
+  step.prep(
+    'open',
+    'open-up',
+    'Open up',
+    45,
+    m('Expose and remove every damaged cord; the opening is what is measured, not the cut.'),
+    {
+      hold: {
+        kind: 'reading',
+        label: m('Longest opening'),
+        quantity: 'length',
+        min: 1,
+        max: null,
+      },
+      figures: ['opening'],
+    },
+  ),
+  gradeStep(work, margin(work), { extra: m('Inside, larger than the patch.') }),
+  dustOff(),
+  ...beforeMixing(work),
+];
+
+const buildSteps = ({ work, main }: SectionRounds): StepDraft[] => [
+  ...mixSteps(work, main),
+  step.touch(
+    main,
+    'patch',
+    'Cement, patch, stitch',
+    m(
+      'Reinforced patch by opening and position, arrows to the bead. Stitch from the centre, no air.',
+    ),
+  ),
+  step.touch(
+    main,
+    'fill-out',
+    'Fill outside',
+    m('Uncured rubber into the opening, stitched in layers, proud.'),
+  ),
+  step.during(
+    main,
+    'heat-cure',
+    'tackFree',
+    'Heat cure',
+    60,
+    m('Heat pads and air bags, by the shop’s clock. Cool under pressure.'),
+  ),
+];
+
+const acceptSteps = ({ work, main, ready, survey }: SectionRounds): StepDraft[] => [
+  leave(work, main),
+  step.inspect(
+    'contour',
+    'Buff to the contour',
+    15,
+    m('No step; no air under the patch by tapping. Dust off.'),
+    { after: ready, does: 'finish' },
+  ),
+  inflate(),
+  ...returnToService(work, LOOK_DAYS[survey.intent]),
+];
+
+/** All steps, in their order. */
+export const sectionSteps = (made: SectionRounds): StepDraft[] => [
+  ...readySteps(made),
+  ...buildSteps(made),
+  ...acceptSteps(made),
+];

@@ -1,0 +1,270 @@
+import { m, mm } from '../../message/message';
+import { hardness, lookAndTap, returnToService } from '../../methods/accept';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { cleanTools, overcoat } from '../../methods/build';
+import { isMortar, isSealant, rodStep, routeOf, sandStep } from '../../methods/crack';
+import { leave } from '../../methods/cure';
+import { beforeMixing } from '../../methods/gate';
+import { mixSteps } from '../../methods/mix';
+import { degrease, dustOff, gradeStep } from '../../methods/prep';
+import { stepsOf, wrong } from '../../methods/step';
+import type { Round } from '../../work/round';
+import type { StepDraft } from '../../work/step';
+import { isGunned, isScraped, LOOK_DAYS, type Rounds, type W } from './rounds';
+
+export const stepIds = [
+  'break-out',
+  'chase',
+  'blow',
+  'wash-out',
+  'scrub',
+  'under',
+  'strike',
+  'gun',
+  'tool',
+  'pour',
+  'scrape',
+] as const;
+const step = stepsOf(stepIds);
+
+/** Allowed deviation under a metre's straight edge, mm. */
+const FLUSH_MM = 1;
+
+/** Dampened concrete is covered within this time, before it dries, minutes. */
+const DAMP_MIN = 30;
+
+const metres = ({ survey }: W) => survey.damages.reduce((s, d) => s + d.lengthMm, 0) / 1000;
+const stepped = ({ survey }: W) => survey.damages.some((d) => d.shape === 'stepped');
+
+function openUp(work: W): StepDraft[] {
+  switch (routeOf(work)) {
+    case 'break-out':
+      return [
+        step.prep(
+          'break-out',
+          'abrade',
+          'Break out to full depth',
+          20 + metres(work) * 20,
+          m(
+            'Break out the full depth, undercut the lower side{stepped, select, yes {; the sunk half must be borne from right under} other {}}. Both halves are to bear on it and be tied. Wet, and a P3 mask: the dust is silica.',
+            { stepped: stepped(work) ? 'yes' : 'no' },
+          ),
+          { sparks: work.survey.site.area === 'safe', figures: ['opened'] },
+        ),
+      ];
+    case 'run-in':
+      return [];
+    default:
+      return [
+        step.prep(
+          'chase',
+          'abrade',
+          'Chase it',
+          8 + metres(work) * 2,
+          m(
+            'Chase the crack to clean walls, {depth} deep. Wet, or with extraction, and a P3 mask: the dust is silica.',
+            { depth: mm(work.buildMm) },
+          ),
+          { sparks: work.survey.site.area === 'safe', figures: ['opened'] },
+        ),
+      ];
+  }
+}
+
+const mortarSteps = (work: W, rounds: readonly Round[]): StepDraft[] =>
+  rounds.flatMap((round, i) => {
+    const before = rounds[i - 1];
+    return [
+      step.prep(
+        'dampen',
+        'dampen',
+        'Dampen',
+        8,
+        m('To saturated, surface dry: dark, no shine, no puddle. Just before the mortar.'),
+        {
+          round,
+          after: before ? [overcoat(work, before)] : [],
+        },
+      ),
+      ...mixSteps(work, round, [
+        {
+          step: 'dampen',
+          most: DAMP_MIN,
+          missed: 'dampen',
+          why: m('Placed before the damp dries off.'),
+        },
+      ]),
+      ...(i === 0
+        ? [
+            step.touch(
+              round,
+              'scrub',
+              'Scrub it in',
+              m(
+                'A scrub coat of the same mortar, wet, brushed hard into the damp walls; the rest on it at once.',
+              ),
+            ),
+          ]
+        : []),
+      step.touch(
+        round,
+        'under',
+        'Fill right under',
+        m(
+          'Ram it under both halves from one side until it comes up at the other, {lift} a lift: no hollow is left.',
+          { lift: mm(round.buildMm) },
+        ),
+        {
+          wrong: [wrong('A hollow sound', 'Open it there while soft, ram again.')],
+        },
+      ),
+      ...(i === rounds.length - 1
+        ? [
+            step.touch(
+              round,
+              'strike',
+              'Strike flush',
+              m('Strike and float flush with both sides; feather a step into a gentle slope.'),
+            ),
+          ]
+        : []),
+    ];
+  });
+
+function resinSteps(work: W, main: Round): StepDraft[] {
+  const sinks = wrong('It keeps sinking', 'It drains: stop, sand, go on when that has set.');
+  const figures = ['resin', 'run'];
+  return [
+    ...mixSteps(work, main),
+    isGunned(work)
+      ? step.touch(
+          main,
+          'gun',
+          'Gun it in',
+          isSealant(work)
+            ? m('Gun held low, pushed along, full to the walls, {deep} deep over the rod.', {
+                deep: mm(work.buildMm),
+              })
+            : m('The tip kept in the crack, pressure kept on, slow; go back over it as it sinks.'),
+          { people: 1, figures, wrong: [sinks] },
+        )
+      : step.touch(
+          main,
+          'pour',
+          'Pour it in',
+          m(
+            'Along the crack from a small bottle, again and again until it takes no more. Mix little: it goes hot in the bottle.{proud, select, yes { Leave it proud.} other {}}',
+            { proud: isScraped(work) ? 'no' : 'yes' },
+          ),
+          {
+            people: 1,
+            figures,
+            wrong: [sinks, wrong('Bottle warm', 'Bin it outside; mix less.')],
+          },
+        ),
+    ...(isSealant(work)
+      ? [
+          step.touch(
+            main,
+            'tool',
+            'Tool it',
+            m('A wet spatula, once, slightly hollow. Pull the tape at once.'),
+            { people: 1 },
+          ),
+        ]
+      : []),
+    ...(isScraped(work)
+      ? [
+          step.touch(
+            main,
+            'scrape',
+            'Scrape flush',
+            m(
+              'A sharp scraper, flat, before it sets: what stands proud shows through the next coat.',
+            ),
+            { people: 1 },
+          ),
+        ]
+      : []),
+  ];
+}
+
+const prepSteps = ({ work, card, survey, rounds, last }: Rounds): StepDraft[] => [
+  isolate(work, { minutes: 5, extra: m('Close the aisle, re-route people.') }),
+  protect(work),
+  ...removeOld(work),
+  degrease(work),
+  ...openUp(work),
+  gradeStep(work, 20),
+  dustOff('Vacuum, then blow out with oil-free air, along it, twice. Dust is a release agent.'),
+  isMortar(work)
+    ? step.prep('wash-out', 'dry', 'Let it drain', 5, m('No puddle left, no dust.'))
+    : step.prep(
+        'dry',
+        'dry',
+        'Is it dry',
+        5,
+        m(
+          'Tape a film over it, look under it: no fog.{damp, select, yes { Damp is allowed by the card.} other {}}',
+          { damp: card.damp === 'dry' ? 'no' : 'yes' },
+        ),
+      ),
+  ...rodStep(work, survey.damages),
+  ...sandStep(work),
+  ...beforeMixing(work),
+  ...(isMortar(work) ? mortarSteps(work, rounds) : resinSteps(work, last)),
+];
+
+const buildSteps = ({ last }: Rounds): StepDraft[] => [cleanTools(last)];
+
+const acceptSteps = ({ work, last, grinds, ready, survey }: Rounds): StepDraft[] => [
+  leave(work, last, isMortar(work) ? m('Film over it; no draught, no sun.') : m('Barriers up.')),
+  ...(grinds
+    ? [
+        step.during(
+          last,
+          'grind',
+          'handle',
+          'Grind flush',
+          5 + metres(work) * 1.25,
+          m(
+            'Grind flush, with extraction and a mask. Cured resin is too shiny to coat: matt all over. Then vacuum and wipe the dust off.',
+          ),
+          {
+            sparks: true,
+          },
+        ),
+      ]
+    : []),
+  lookAndTap(ready, 'Full to both walls, flush, no pinholes. Drag a chain over it: one sound.', [
+    wrong('Sunk', 'Abrade, fill again.'),
+    wrong(
+      'A new hairline beside it',
+      'It moves more than this stands: cut it out, a flexible joint.',
+    ),
+  ]),
+  ...hardness(work),
+  step.inspect(
+    'straight',
+    'Straight edge',
+    3,
+    m('Across it, a metre long: {most} proud or hollow at most.', { most: mm(FLUSH_MM) }),
+    {
+      hold: {
+        kind: 'reading',
+        label: m('Widest gap'),
+        quantity: 'length',
+        min: null,
+        max: FLUSH_MM,
+      },
+    },
+  ),
+  ...returnToService(work, LOOK_DAYS[survey.intent]),
+];
+
+/** All steps, in their order. */
+export const steps = (made: Rounds): StepDraft[] => [
+  ...prepSteps(made),
+  ...buildSteps(made),
+  ...acceptSteps(made),
+];

@@ -1,0 +1,50 @@
+import { line } from '../../calc/calc';
+import { wetUmOf } from '../../methods/film';
+import { waterMl } from '../../methods/mix';
+import { type Figure, figureOf } from '../../work/figure';
+import { bags } from './coats';
+import type { Rounds } from './rounds';
+
+/** The figures that its steps and its papers show. */
+export const figures = ({ work, rounds, seals }: Rounds): Figure[] => {
+  const made = bags(work, rounds);
+  const paths = work.bodies.flatMap((b) => b.body.paths);
+  const [seal] = seals;
+  const water = waterMl(rounds);
+  return [
+    ...(made
+      ? [
+          figureOf(
+            'bags',
+            'Bags',
+            made.bags,
+            'count',
+            [...made.working, line('n', 'bags in all', 'from above', made.bags)],
+            paths,
+          ),
+          figureOf(
+            'water',
+            'Water',
+            water,
+            'volume',
+            [...made.working, line('Vw', 'water', 'batch by batch', water, 'ml')],
+            paths,
+          ),
+        ]
+      : []),
+    ...(seal
+      ? [
+          figureOf('sealWet', 'Sealer, wet film', wetUmOf(seal), 'thinFilm', [
+            line(
+              'WFT',
+              'wet film a coat',
+              'as on the card',
+              wetUmOf(seal),
+              'µm',
+              `card ${seal.card.code}`,
+            ),
+          ]),
+        ]
+      : []),
+  ];
+};

@@ -1,0 +1,78 @@
+import { formatFigure, line } from '../../calc/calc';
+import { m } from '../../message/message';
+import { filmRound } from '../../methods/film';
+import { aggregateG, mixTouch } from '../../methods/mix';
+import { notBefore } from '../../methods/step';
+import type { Round } from '../../work/round';
+import { coats, floorMm2, isPowder, type W } from './coats';
+
+export const LOOK_DAYS = { lasting: 180, stopgap: 30 };
+/** Parts of water for one part of etch cleaner. */
+export const ETCH_PARTS = 10;
+/** A crack under a floor is chased to this size and filled, mm. */
+export const CHASE = { widthMm: 5, depthMm: 15 };
+const SEAL_COATS = 2;
+
+/** The rounds, and what its steps, needs and figures read. */
+export function roundsOf(work: W) {
+  const { survey, demand, card } = work;
+  const cracksMm = survey.floor.cracksMm ?? 0;
+  const crackCard =
+    cracksMm > 0 ? work.second({ purpose: 'crack', wetted: false, under: card }) : null;
+  const crack = crackCard
+    ? work.round({
+        id: 'crack',
+        purpose: 'crack',
+        title: m('Cracks first'),
+        ...crackCard,
+        netMl: (cracksMm * CHASE.widthMm * CHASE.depthMm) / 1000,
+        buildMm: CHASE.depthMm,
+        paths: ['floor.cracksMm'],
+        working: () => [
+          line(
+            'V',
+            'cracks',
+            `${formatFigure(cracksMm)}·${CHASE.widthMm}·${CHASE.depthMm}`,
+            (cracksMm * CHASE.widthMm * CHASE.depthMm) / 1000,
+            'ml',
+            'survey',
+          ),
+        ],
+        touches: [mixTouch(crackCard.card), { name: 'crack-fill', placing: 1 }],
+        needed: null,
+      })
+    : null;
+  const rounds = coats(work);
+  const last = rounds[rounds.length - 1] as Round;
+  const seals = isPowder(work)
+    ? Array.from({ length: SEAL_COATS }, (_, i) =>
+        filmRound(work, {
+          id: `seal-${i + 1}`,
+          purpose: 'seal',
+          title: m('Sealer, coat {n}', { n: i + 1 }),
+          areaMm2: floorMm2(work),
+          touch: 'seal',
+          wetted: true,
+          // Applied over the mortar once that is dry.
+          need: { damp: 'dry' },
+          needed: i === SEAL_COATS - 1 ? demand.needed : null,
+        }),
+      )
+    : [];
+  const end = seals[seals.length - 1] ?? last;
+  const stone = rounds.reduce((s, r) => s + aggregateG(r), 0);
+  const ready = [notBefore(end, demand.needed)];
+  return {
+    work,
+    survey,
+    crack,
+    rounds,
+    last,
+    seals,
+    end,
+    ready,
+    stone,
+    all: [...(crack ? [crack] : []), ...rounds, ...seals],
+  };
+}
+export type Rounds = ReturnType<typeof roundsOf>;

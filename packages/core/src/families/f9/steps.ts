@@ -1,0 +1,186 @@
+import { m, mm, q } from '../../message/message';
+import { fingernail, lookAndTap, returnToService } from '../../methods/accept';
+import { isolate, protect, removeOld } from '../../methods/begin';
+import { cleanTools, overcoat } from '../../methods/build';
+import { leave, waitFor } from '../../methods/cure';
+import { wetUmOf } from '../../methods/film';
+import { beforeMixing } from '../../methods/gate';
+import { mixSteps } from '../../methods/mix';
+import { degrease, dustOff, gradeStep } from '../../methods/prep';
+import { wrong } from '../../methods/step';
+import { momentText } from '../../methods/when';
+import { aidName } from '../../work/aids';
+import type { StepDraft } from '../../work/step';
+import { coatSteps, has, isPowder, step } from './coats';
+import { CHASE, ETCH_PARTS, LOOK_DAYS, type Rounds } from './rounds';
+
+const EDGE_MM = 10;
+const LEVEL_MM = 3;
+
+const prepSteps = ({ work, survey }: Rounds): StepDraft[] => [
+  isolate(work, {
+    minutes: 10,
+    extra: m('Close the area; drains covered, power in the floor found and dead.'),
+  }),
+  protect(work, { extra: m('Film on machines and drains.') }),
+  ...removeOld(work),
+  degrease(work),
+  ...(has(work, 'patch')
+    ? [
+        step.prep(
+          'cut',
+          'abrade',
+          'Cut the edges straight',
+          25 * survey.damages.filter((d) => d.shape === 'patch').length,
+          m(
+            'Saw a straight edge, {deep} deep or more, break out to sound: no feather edge round a patch. Wet, and a P3 mask.',
+            { deep: mm(EDGE_MM) },
+          ),
+          {
+            sparks: survey.site.area === 'safe',
+          },
+        ),
+      ]
+    : []),
+  gradeStep(work, 0),
+  dustOff('Vacuum all of it, edges last. Dust is a release agent.'),
+  step.prep(
+    'etch',
+    'wet',
+    'Clean and etch',
+    15,
+    m('{aid}, one part into {parts} of water, acid into water. Brush until it stops fizzing.', {
+      aid: aidName(work, 'etch'),
+      parts: ETCH_PARTS,
+    }),
+    { uses: ['etch'], figures: ['supply.etch'] },
+  ),
+  step.prep(
+    'neutral',
+    'wet',
+    'Wash and neutralise',
+    15,
+    m('Wash twice. Soda in the second; then water until the paper says neutral, pH {ph}.', {
+      ph: 7,
+    }),
+    {
+      wrong: [wrong('Paper under pH 7', 'Wash again: what is left of the acid eats the bond.')],
+    },
+  ),
+  ...(isPowder(work)
+    ? []
+    : [step.prep('dry', 'dry', 'Dry it', 15, m('Dry to the card; tape a film over it: no fog.'))]),
+  ...beforeMixing(work),
+];
+
+const buildSteps = ({ crack, work, rounds, last, seals }: Rounds): StepDraft[] => [
+  ...(crack
+    ? [
+        ...mixSteps(work, crack),
+        step.touch(
+          crack,
+          'crack-fill',
+          'Fill the cracks',
+          m(
+            '{card} into every crack, chased {wide} by {deep}, struck flush: they come through what is laid over them.',
+            { card: crack.card.code, wide: mm(CHASE.widthMm), deep: mm(CHASE.depthMm) },
+          ),
+          { people: 1, figures: ['round.crack.total'] },
+        ),
+        waitFor(crack, 'tackFree', 'Is the crack hard', m('A fingernail leaves no mark.')),
+      ]
+    : []),
+  ...coatSteps(work, rounds),
+  cleanTools(last),
+  ...seals.flatMap((seal, i) => {
+    const before = seals[i - 1];
+    return [
+      ...mixSteps(work, seal, [
+        before
+          ? overcoat(work, before)
+          : {
+              round: last.id,
+              at: 'overcoatOpens' as const,
+              until: 'overcoatCloses' as const,
+              missed: 'abrade' as const,
+              why: m('Sealed when the mortar is dry enough by its card.'),
+            },
+      ]),
+      step.touch(
+        seal,
+        'seal',
+        seal.title,
+        m(
+          '{card} by roller, {wet} wet, {cross, select, yes {across the first} other {thin}}. Dry before it rains on it.',
+          {
+            card: seal.card.code,
+            wet: q(wetUmOf(seal), 'thinFilm'),
+            cross: i > 0 ? 'yes' : 'no',
+          },
+        ),
+        {
+          people: 1,
+          figures: ['sealWet', `round.${seal.id}.total`],
+          wrong: [wrong('White bloom under it', 'Sealed too wet: strip, wait, seal again.')],
+        },
+      ),
+    ];
+  }),
+];
+
+const acceptSteps = ({ work, end, ready, last, seals, survey }: Rounds): StepDraft[] => [
+  leave(
+    work,
+    end,
+    isPowder(work)
+      ? m('Film over the mortar, or fog it, until it is sealed: no draught, no sun.')
+      : m('No draught, no sun, no foot.'),
+  ),
+  lookAndTap(ready, 'Edges level, no map of cracks, no dust. Drag a chain over it: one sound.', [
+    wrong('It drums', 'It has let go: cut that part out square, wet it better.'),
+    wrong('It dusts', 'Too wet or dried too fast: harden it, or overlay.'),
+  ]),
+  fingernail(work),
+  step.inspect(
+    'level',
+    'Straight edge and water',
+    8,
+    m(
+      'Two metres, four ways, {gap} at most; then a pail of water: it runs to the drain, none stands.',
+      { gap: mm(LEVEL_MM) },
+    ),
+    {
+      hold: {
+        kind: 'reading',
+        label: m('Widest gap'),
+        quantity: 'length',
+        min: null,
+        max: LEVEL_MM,
+      },
+    },
+  ),
+  step.inspect(
+    'open-traffic',
+    'Say when it opens',
+    2,
+    m(
+      'Feet {foot}, wheels {wheels}{sealed, select, yes {; the sealer: feet {sealFoot}, wheels {sealWheels}} other {}}.',
+      {
+        foot: momentText(last, 'lightLoad'),
+        wheels: momentText(last, 'fullLoad'),
+        sealed: seals.length > 0 ? 'yes' : 'no',
+        sealFoot: momentText(end, 'lightLoad'),
+        sealWheels: momentText(end, 'fullLoad'),
+      },
+    ),
+    { does: 'tidy' },
+  ),
+  ...returnToService(work, LOOK_DAYS[survey.intent]),
+];
+
+/** All steps, in their order. */
+export const steps = (made: Rounds): StepDraft[] => [
+  ...prepSteps(made),
+  ...buildSteps(made),
+  ...acceptSteps(made),
+];
