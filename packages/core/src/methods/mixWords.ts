@@ -1,5 +1,15 @@
+import type { Mix } from '../materials/mix';
 import { soakMinutes } from '../materials/stages';
-import { grams, joined, m, minutes, ml, q, type Message } from '../message/message';
+import {
+  grams,
+  joined,
+  m,
+  minutes,
+  ml,
+  q,
+  type Message,
+  type Quantified,
+} from '../message/message';
 import type { Round } from '../work/round';
 import type { Wrong } from '../work/step';
 import { solidsFor, waterPerBag, weighing } from '../work/weighing';
@@ -36,191 +46,231 @@ function partsText(work: Work, round: Round): Message | null {
 
 const KEEP = m('Time on the pail; a sample of each batch is kept.');
 
-/** The title, instruction and faults of a mixing step, by kind of mix. */
-export function mixWords(
-  work: Work,
-  round: Round,
-): { title: Message; text: () => Message; wrong: Wrong[] } {
-  const { mix, packs, packUnit } = round.card;
-  const time = minutes(mix.mixMinutes);
-  const { survey } = work;
-  const n = round.batches.length;
-  const mixed = m('{sign}.', { sign: mix.mixedSign });
-  const title = m('Mix {n, plural, =0 {it} one {one batch} other {# batches}}', { n });
-  const whole = work.schools.split === 'whole' || (mix.kind === 'two-part' && mix.wholeKit);
-  switch (mix.kind) {
-    case 'two-part':
-      return whole && packUnit === 'ml'
-        ? {
-            title,
-            text: () =>
-              joined([
-                m(
-                  'Whole kits: all of the hardener into all of the base, scrape the tin. Never split by eye: the pack is filled for what stays in it.',
-                ),
-                m('Mix {time}, scrape wall and base.', { time }),
-                mixed,
-                KEEP,
-              ]),
-            wrong: [STREAKS, HOT],
-          }
-        : {
-            title,
-            text: () =>
-              joined([
-                partsText(work, round),
-                m('A clean tool for each part. Mix {time}, scrape wall and base of the pail.', {
-                  time,
-                }),
-                mixed,
-                KEEP,
-              ]),
-            wrong: [
-              STREAKS,
-              HOT,
-              wrong('Off ratio', 'Add what the scale check says, before mixing starts.'),
-            ],
-          };
-    case 'powder-water': {
-      const water = waterPerBag(mix, round.consistency) * 1000;
-      const [batch] = round.batches;
-      const stone =
-        batch && batch.aG !== null && round.aggregatePct > 0
-          ? m('Then clean dry aggregate, {stone}, {pct} of the powder.', {
-              stone: grams((batch.aG * round.aggregatePct) / 100),
-              pct: q(round.aggregatePct, 'percent'),
-            })
-          : null;
-      return {
+type MixKind = Mix['kind'];
+
+interface MixWords {
+  title: Message;
+  text: () => Message;
+  wrong: Wrong[];
+}
+
+/** What one kind of mix is worded from. */
+interface Mixing<K extends MixKind = MixKind> {
+  work: Work;
+  round: Round;
+  mix: Extract<Mix, { kind: K }>;
+  time: Quantified;
+  /** Number of batches. */
+  n: number;
+  /** The sign that it is mixed. */
+  mixed: Message;
+  title: Message;
+}
+
+function twoPart({ work, round, mix, time, mixed, title }: Mixing<'two-part'>): MixWords {
+  const whole = work.schools.split === 'whole' || mix.wholeKit;
+  return whole && round.card.packUnit === 'ml'
+    ? {
+        title,
+        text: () =>
+          joined([
+            m(
+              'Whole kits: all of the hardener into all of the base, scrape the tin. Never split by eye: the pack is filled for what stays in it.',
+            ),
+            m('Mix {time}, scrape wall and base.', { time }),
+            mixed,
+            KEEP,
+          ]),
+        wrong: [STREAKS, HOT],
+      }
+    : {
         title,
         text: () =>
           joined([
             partsText(work, round),
-            m(
-              'Powder into water, never the other way: {water} a bag. Three quarters of the water first, then the powder; mix {time}{rests, select, yes {, rest {rest}} other {}}; the last of the water to reach the slump.',
-              {
-                water: ml(water),
-                time,
-                rests: mix.restMinutes > 0 ? 'yes' : 'no',
-                rest: minutes(mix.restMinutes),
-              },
-            ),
-            stone,
-            m('Scrape the pail’s edge.'),
-          ]),
-        wrong: [
-          wrong('Too stiff', 'Mix again after the rest; water only up to the card’s.'),
-          wrong('Water stands on it', 'Too wet: bin it. Powder added later does not mend it.'),
-          wrong('It stiffens in the tub', 'No more water. Bin it; make the next one smaller.'),
-        ],
-      };
-    }
-    case 'cartridge':
-      return {
-        title: m('Ready {n, plural, one {the cartridge} other {# cartridges}}', { n }),
-        text: () =>
-          joined([
-            m(
-              'Seal, plug and flow restrictor in their order. Level both parts, then the nozzle seated. Purge {purge} on a card: that is the cure witness, set it aside.',
-              { purge: ml(mix.purgeMl) },
-            ),
-            mixed,
-          ]),
-        wrong: [
-          wrong('Two colours out of the nozzle', 'Purge on; still two: a new nozzle.'),
-          wrong('It goes hard in the nozzle', 'New nozzle, purge again.'),
-        ],
-      };
-    case 'water-set': {
-      const still = work.schools.soak === 'still';
-      const soak = minutes(soakMinutes(mix, work.schools.soak));
-      return {
-        title: m('Soak {n, plural, one {one roll} other {# rolls, one at a time}}', { n }),
-        text: () =>
-          joined([
-            m('Gloves on, two pairs. Open one pouch only when ready to wrap.'),
-            still
-              ? m('Under water {soak} and still, no squeezing, lift out, let it drip.', { soak })
-              : m(
-                  'Under water {soak}, squeeze {n, plural, one {once} other {# times}}, lift out.',
-                  {
-                    soak,
-                    n: mix.squeezes,
-                  },
-                ),
-            m('It sets in minutes: wrap at once.'),
-          ]),
-        wrong: [
-          wrong('Roll stiff in the pouch', 'The pouch leaked: bin it, open the next.'),
-          wrong(
-            'It sets before it is on',
-            'Cut it off, go on over it with the next roll; colder water.',
-          ),
-        ],
-      };
-    }
-    case 'dissolved': {
-      const level = survey.surface.slope === 'level';
-      const solids = solidsFor(mix, survey.surface.slope) * 100;
-      return {
-        title: m('Make the filler'),
-        text: () =>
-          joined([
-            partsText(work, round),
-            m(
-              'Pellets of the same plastic into the solvent, {solids} solids: {level, select, yes {syrup for a flat} other {paste for a wall}}. Lid on between stirs, {time} in all. Too thick: solvent. Too thin: pellets.',
-              {
-                solids: q(solids, 'percent'),
-                level: level ? 'yes' : 'no',
-                time,
-              },
-            ),
-          ]),
-        wrong: [
-          wrong('Skin on it', 'Stir it in with a little solvent; lid on.'),
-          wrong('Lumps', 'Lid on, wait, stir again: they dissolve.'),
-        ],
-      };
-    }
-    case 'light-cured':
-      return {
-        title: m('Ready the resin'),
-        text: () =>
-          m(
-            'Out of the light until it is placed. Milled glass stirred in slowly, {time}, so that no air goes in. No pigment: it blocks the light.',
-            { time },
-          ),
-        wrong: [wrong('Strings or a skin', 'It has seen light: bin it, take a fresh syringe.')],
-      };
-    case 'crumb':
-      return {
-        title,
-        text: () =>
-          joined([
-            partsText(work, round),
-            m(
-              'The binder into the granules, mix {time} until every grain is wet and none is dry at the bottom.',
-              { time },
-            ),
-          ]),
-        wrong: [
-          wrong('Dry grains', 'Mix on: a dry grain comes out of the mat.'),
-          wrong('Binder runs off', 'Add granules by the ratio; pooled binder closes the mat.'),
-        ],
-      };
-    case 'single':
-      return {
-        title: packs.some((p) => p.size < 100)
-          ? m('Make {n, plural, =0 {it} one {it} other {# pieces}} ready', { n })
-          : m('Make it ready'),
-        text: () =>
-          joined([
-            mixed,
-            m('Knead or stir {time}. Clean gloves: grease on them is grease in the bond.', {
+            m('A clean tool for each part. Mix {time}, scrape wall and base of the pail.', {
               time,
             }),
+            mixed,
+            KEEP,
           ]),
-        wrong: [wrong('Two colours in it', 'Knead on to one colour, up to its working life.')],
+        wrong: [
+          STREAKS,
+          HOT,
+          wrong('Off ratio', 'Add what the scale check says, before mixing starts.'),
+        ],
       };
-  }
+}
+
+function powderWater({ work, round, mix, time, title }: Mixing<'powder-water'>): MixWords {
+  const water = waterPerBag(mix, round.consistency) * 1000;
+  const [batch] = round.batches;
+  const stone =
+    batch && batch.aG !== null && round.aggregatePct > 0
+      ? m('Then clean dry aggregate, {stone}, {pct} of the powder.', {
+          stone: grams((batch.aG * round.aggregatePct) / 100),
+          pct: q(round.aggregatePct, 'percent'),
+        })
+      : null;
+  return {
+    title,
+    text: () =>
+      joined([
+        partsText(work, round),
+        m(
+          'Powder into water, never the other way: {water} a bag. Three quarters of the water first, then the powder; mix {time}{rests, select, yes {, rest {rest}} other {}}; the last of the water to reach the slump.',
+          {
+            water: ml(water),
+            time,
+            rests: mix.restMinutes > 0 ? 'yes' : 'no',
+            rest: minutes(mix.restMinutes),
+          },
+        ),
+        stone,
+        m('Scrape the pail’s edge.'),
+      ]),
+    wrong: [
+      wrong('Too stiff', 'Mix again after the rest; water only up to the card’s.'),
+      wrong('Water stands on it', 'Too wet: bin it. Powder added later does not mend it.'),
+      wrong('It stiffens in the tub', 'No more water. Bin it; make the next one smaller.'),
+    ],
+  };
+}
+
+function cartridge({ mix, n, mixed }: Mixing<'cartridge'>): MixWords {
+  return {
+    title: m('Ready {n, plural, one {the cartridge} other {# cartridges}}', { n }),
+    text: () =>
+      joined([
+        m(
+          'Seal, plug and flow restrictor in their order. Level both parts, then the nozzle seated. Purge {purge} on a card: that is the cure witness, set it aside.',
+          { purge: ml(mix.purgeMl) },
+        ),
+        mixed,
+      ]),
+    wrong: [
+      wrong('Two colours out of the nozzle', 'Purge on; still two: a new nozzle.'),
+      wrong('It goes hard in the nozzle', 'New nozzle, purge again.'),
+    ],
+  };
+}
+
+function waterSet({ work, mix, n }: Mixing<'water-set'>): MixWords {
+  const still = work.schools.soak === 'still';
+  const soak = minutes(soakMinutes(mix, work.schools.soak));
+  return {
+    title: m('Soak {n, plural, one {one roll} other {# rolls, one at a time}}', { n }),
+    text: () =>
+      joined([
+        m('Gloves on, two pairs. Open one pouch only when ready to wrap.'),
+        still
+          ? m('Under water {soak} and still, no squeezing, lift out, let it drip.', { soak })
+          : m('Under water {soak}, squeeze {n, plural, one {once} other {# times}}, lift out.', {
+              soak,
+              n: mix.squeezes,
+            }),
+        m('It sets in minutes: wrap at once.'),
+      ]),
+    wrong: [
+      wrong('Roll stiff in the pouch', 'The pouch leaked: bin it, open the next.'),
+      wrong(
+        'It sets before it is on',
+        'Cut it off, go on over it with the next roll; colder water.',
+      ),
+    ],
+  };
+}
+
+function dissolved({ work, round, mix, time }: Mixing<'dissolved'>): MixWords {
+  const level = work.survey.surface.slope === 'level';
+  const solids = solidsFor(mix, work.survey.surface.slope) * 100;
+  return {
+    title: m('Make the filler'),
+    text: () =>
+      joined([
+        partsText(work, round),
+        m(
+          'Pellets of the same plastic into the solvent, {solids} solids: {level, select, yes {syrup for a flat} other {paste for a wall}}. Lid on between stirs, {time} in all. Too thick: solvent. Too thin: pellets.',
+          {
+            solids: q(solids, 'percent'),
+            level: level ? 'yes' : 'no',
+            time,
+          },
+        ),
+      ]),
+    wrong: [
+      wrong('Skin on it', 'Stir it in with a little solvent; lid on.'),
+      wrong('Lumps', 'Lid on, wait, stir again: they dissolve.'),
+    ],
+  };
+}
+
+function lightCured({ time }: Mixing<'light-cured'>): MixWords {
+  return {
+    title: m('Ready the resin'),
+    text: () =>
+      m(
+        'Out of the light until it is placed. Milled glass stirred in slowly, {time}, so that no air goes in. No pigment: it blocks the light.',
+        { time },
+      ),
+    wrong: [wrong('Strings or a skin', 'It has seen light: bin it, take a fresh syringe.')],
+  };
+}
+
+function crumb({ work, round, time, title }: Mixing<'crumb'>): MixWords {
+  return {
+    title,
+    text: () =>
+      joined([
+        partsText(work, round),
+        m(
+          'The binder into the granules, mix {time} until every grain is wet and none is dry at the bottom.',
+          { time },
+        ),
+      ]),
+    wrong: [
+      wrong('Dry grains', 'Mix on: a dry grain comes out of the mat.'),
+      wrong('Binder runs off', 'Add granules by the ratio; pooled binder closes the mat.'),
+    ],
+  };
+}
+
+function single({ round, time, n, mixed }: Mixing<'single'>): MixWords {
+  return {
+    title: round.card.packs.some((p) => p.size < 100)
+      ? m('Make {n, plural, =0 {it} one {it} other {# pieces}} ready', { n })
+      : m('Make it ready'),
+    text: () =>
+      joined([
+        mixed,
+        m('Knead or stir {time}. Clean gloves: grease on them is grease in the bond.', {
+          time,
+        }),
+      ]),
+    wrong: [wrong('Two colours in it', 'Knead on to one colour, up to its working life.')],
+  };
+}
+
+const WORDS: { [K in MixKind]: (mixing: Mixing<K>) => MixWords } = {
+  'two-part': twoPart,
+  'powder-water': powderWater,
+  cartridge,
+  'water-set': waterSet,
+  dissolved,
+  'light-cured': lightCured,
+  crumb,
+  single,
+};
+
+/** The title, instruction and faults of a mixing step, by kind of mix. */
+export function mixWords(work: Work, round: Round): MixWords {
+  const { mix } = round.card;
+  const n = round.batches.length;
+  const words = WORDS[mix.kind] as (mixing: Mixing) => MixWords;
+  return words({
+    ...{ work, round, mix, n },
+    time: minutes(mix.mixMinutes),
+    mixed: m('{sign}.', { sign: mix.mixedSign }),
+    title: m('Mix {n, plural, =0 {it} one {one batch} other {# batches}}', { n }),
+  });
 }

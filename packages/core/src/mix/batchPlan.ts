@@ -1,5 +1,13 @@
 import { z } from 'zod';
-import { defineCalc, formatFigure, line, refuse, worked, type Answer } from '../calc/calc';
+import {
+  defineCalc,
+  formatFigure,
+  line,
+  refuse,
+  worked,
+  type Answer,
+  type WorkingLine,
+} from '../calc/calc';
 import { named } from '../calc/field';
 import { atLeastZero, ceil, positive, share, tempC } from '../calc/number';
 import { CurePoints, cureTime } from '../cure/cureTime';
@@ -43,6 +51,66 @@ function largestInTime(inTime: (ml: number) => boolean, capMl: number): number {
   }
   return lo;
 }
+
+/** The working of a plan of batches. */
+const batchLines = (
+  {
+    totalMl,
+    wholeKitMl,
+    applyMlPerMin,
+    mixMinutes,
+    useFraction,
+    vesselMl,
+    vesselFill,
+  }: BatchPlanInput,
+  made: BatchPlan & { vesselMaxMl: number; maxMl: number; inTimeMl: number },
+): WorkingLine[] => [
+  line(
+    'Vp',
+    'most the pail takes',
+    `${formatFigure(vesselMl)}·${formatFigure(vesselFill)}`,
+    made.vesselMaxMl,
+    'ml',
+    'site',
+  ),
+  line(
+    'Vt',
+    'most that can be placed in time',
+    `largest V with V/${formatFigure(applyMlPerMin)} + ${formatFigure(mixMinutes)} ≤ ${formatFigure(useFraction)}·life(V)`,
+    made.inTimeMl,
+    'ml',
+    'working life falls as the batch grows',
+  ),
+  line(
+    'Vb',
+    'batch',
+    wholeKitMl ? 'the whole kit' : `${formatFigure(totalMl)} in equal batches`,
+    made.batchMl,
+    'ml',
+  ),
+  line(
+    'L',
+    'working life of one batch',
+    'at its own mass',
+    made.batchLifeMin,
+    'min',
+    'card, mass rule',
+  ),
+  line(
+    'tp',
+    'minutes to place it',
+    `${formatFigure(made.batchMl)}/${formatFigure(applyMlPerMin)}`,
+    made.minutesToPlace,
+    'min',
+    'site pace',
+  ),
+  line(
+    'n',
+    `batches, limit: ${made.limit}`,
+    `${formatFigure(totalMl)}/${formatFigure(wholeKitMl ?? made.maxMl)}, rounded up`,
+    made.batches,
+  ),
+];
 
 /**
  * Splits a total (ml) into equal batches that fit the vessel and can be placed within the usable share of their own
@@ -95,51 +163,10 @@ export function batchPlan(input: BatchPlanInput): Answer<BatchPlan> {
   const minutesToPlace = batchMl / applyMlPerMin;
   const working = () => [
     ...reach.working,
-    line(
-      'Vp',
-      'most the pail takes',
-      `${formatFigure(input.vesselMl)}·${formatFigure(input.vesselFill)}`,
-      vesselMaxMl,
-      'ml',
-      'site',
-    ),
-    line(
-      'Vt',
-      'most that can be placed in time',
-      `largest V with V/${formatFigure(applyMlPerMin)} + ${formatFigure(mixMinutes)} ≤ ${formatFigure(useFraction)}·life(V)`,
-      atOnce ? mostInTime() : lifeMaxMl,
-      'ml',
-      'working life falls as the batch grows',
-    ),
-    line(
-      'Vb',
-      'batch',
-      wholeKitMl ? 'the whole kit' : `${formatFigure(totalMl)} in equal batches`,
-      batchMl,
-      'ml',
-    ),
-    line(
-      'L',
-      'working life of one batch',
-      'at its own mass',
-      batchLifeMin,
-      'min',
-      'card, mass rule',
-    ),
-    line(
-      'tp',
-      'minutes to place it',
-      `${formatFigure(batchMl)}/${formatFigure(applyMlPerMin)}`,
-      minutesToPlace,
-      'min',
-      'site pace',
-    ),
-    line(
-      'n',
-      `batches, limit: ${limit}`,
-      `${formatFigure(totalMl)}/${formatFigure(wholeKitMl ?? maxMl)}, rounded up`,
-      batches,
-    ),
+    ...batchLines(input, {
+      ...{ batches, batchMl, batchLifeMin, minutesToPlace, limit, vesselMaxMl, maxMl },
+      inTimeMl: atOnce ? mostInTime() : lifeMaxMl,
+    }),
   ];
   return worked({ batches, batchMl, batchLifeMin, minutesToPlace, limit }, working);
 }

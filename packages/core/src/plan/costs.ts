@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { formatFigure, line } from '../calc/calc';
+import { formatFigure, line, type WorkingLine } from '../calc/calc';
 import { figureOf, type Figure } from '../work/figure';
 import type { Supply } from '../work/supplies';
 import type { Work } from '../work/work';
@@ -65,6 +65,21 @@ export interface Spent {
   heatMin: number;
 }
 
+/** What is bought, a line each. */
+const boughtLines = (supplies: readonly Supply[], unit: string): WorkingLine[] =>
+  supplies
+    .filter((s) => s.price !== null)
+    .map((s) =>
+      line(
+        '',
+        s.name,
+        s.picks.map((p) => `${p.count} × ${p.label}`).join(', '),
+        s.price ?? 0,
+        unit,
+        s.code ?? '',
+      ),
+    );
+
 /** The cost of the job (material, people, heat, stop), and of the alternatives. Money in the site’s currency. */
 export function costFigures(
   work: Work,
@@ -78,18 +93,6 @@ export function costFigures(
   const heat = (heatMin / 60) * site.heaterPerHour;
   const downtime = (readyMin / 60) * survey.asset.costPerHour;
   const total = material + labour + heat + downtime;
-  const bought = supplies
-    .filter((s) => s.price !== null)
-    .map((s) =>
-      line(
-        '',
-        s.name,
-        s.picks.map((p) => `${p.count} × ${p.label}`).join(', '),
-        s.price ?? 0,
-        unit,
-        s.code ?? '',
-      ),
-    );
   const labourLines = [
     line(
       'h',
@@ -116,7 +119,7 @@ export function costFigures(
       : [];
   return [
     figureOf('cost.material', 'Material in all', material, 'money', [
-      ...bought,
+      ...boughtLines(supplies, unit),
       line('€m', 'material', 'sum', material, unit),
     ]),
     figureOf('cost.labour', 'Labour', labour, 'money', labourLines),

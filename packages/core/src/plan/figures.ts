@@ -10,11 +10,33 @@ import { roundFigures } from './figuresOfRound';
 const READINGS = ['readings.airC', 'readings.rhPct', 'readings.surfaceC'];
 const TEMP = ['readings.surfaceC'];
 
-function layers(work: Work): Figure[] {
-  const { card, site, survey, buildMm, coats, coatMm, bodies, profileUm, areaMm2 } = work;
+const pathsOf = ({ bodies }: Work): string[] => [
+  ...bodies.flatMap((b) => b.body.paths),
+  'surface.slope',
+];
+
+const areaFigure = ({ bodies, areaMm2 }: Work, paths: string[]): Figure =>
+  figureOf(
+    'area',
+    'Bonded area',
+    areaMm2,
+    'area',
+    [
+      ...bodies.flatMap((b) => b.volumes.flatMap((v) => v.working.filter((w) => w.symbol === 'A'))),
+      line(
+        'ΣA',
+        'bonded area in all',
+        bodies.map((b) => formatFigure(b.areaMm2)).join(' + ') || '0',
+        areaMm2,
+        'mm²',
+      ),
+    ],
+    paths,
+  );
+
+function coatFigures({ card, survey, buildMm, coats, coatMm }: Work, paths: string[]): Figure[] {
   const max = card.layer.maxMm[survey.surface.slope];
   const source = `card ${card.code}`;
-  const paths = [...bodies.flatMap((b) => b.body.paths), 'surface.slope'];
   const build = line(
     'h',
     'thickest build',
@@ -37,27 +59,9 @@ function layers(work: Work): Figure[] {
     `${formatFigure(buildMm)}/${formatFigure(max)}, rounded up, at least ${card.layer.leastCoats}`,
     coats,
   );
-  const wetUm = (coatMm * 1000) / (card.layer.volumeSolidsPct / 100);
+  const solids = card.layer.volumeSolidsPct / 100;
+  const wetUm = (coatMm * 1000) / solids;
   return [
-    figureOf(
-      'area',
-      'Bonded area',
-      areaMm2,
-      'area',
-      [
-        ...bodies.flatMap((b) =>
-          b.volumes.flatMap((v) => v.working.filter((w) => w.symbol === 'A')),
-        ),
-        line(
-          'ΣA',
-          'bonded area in all',
-          bodies.map((b) => formatFigure(b.areaMm2)).join(' + ') || '0',
-          areaMm2,
-          'mm²',
-        ),
-      ],
-      paths,
-    ),
     figureOf('coats', 'Coats', coats, 'count', [build, perCoat, number], paths),
     figureOf(
       'coat',
@@ -67,53 +71,48 @@ function layers(work: Work): Figure[] {
       [build, number, line('h₁', 'each coat', `${formatFigure(buildMm)}/${coats}`, coatMm, 'mm')],
       paths,
     ),
-    ...[
-      figureOf(
-        'wetFilm',
-        'Wet film a coat',
-        wetUm,
-        'thinFilm',
-        [
-          line('h₁', 'each coat, dry', 'from above', coatMm, 'mm'),
-          line(
-            'WFT',
-            'wet film',
-            `h₁·1000/${formatFigure(card.layer.volumeSolidsPct / 100)}`,
-            wetUm,
-            'µm',
-            source,
-          ),
-        ],
-        paths,
-      ),
-    ],
-    figureOf('minEdge', 'Least edge depth', card.layer.minEdgeMm, 'length', [
-      line('e', 'least edge depth', 'as on the card', card.layer.minEdgeMm, 'mm', source),
+    figureOf(
+      'wetFilm',
+      'Wet film a coat',
+      wetUm,
+      'thinFilm',
+      [
+        line('h₁', 'each coat, dry', 'from above', coatMm, 'mm'),
+        line('WFT', 'wet film', `h₁·1000/${formatFigure(solids)}`, wetUm, 'µm', source),
+      ],
+      paths,
+    ),
+  ];
+}
+
+function profileFigures({ card, profileUm }: Work): Figure[] {
+  if (!profileUm) return [];
+  const { min, max } = profileUm;
+  const found = line(
+    'Rz',
+    'profile, peak to valley',
+    `${min} to ${max}`,
+    min,
+    'µm',
+    `card ${card.code}`,
+  );
+  return [figureOf('profile', 'Least profile', min, 'thinFilm', [found], ['parent.material'])];
+}
+
+function layers(work: Work): Figure[] {
+  const { card, site } = work;
+  const paths = pathsOf(work);
+  const edge = card.layer.minEdgeMm;
+  return [
+    areaFigure(work, paths),
+    ...coatFigures(work, paths),
+    figureOf('minEdge', 'Least edge depth', edge, 'length', [
+      line('e', 'least edge depth', 'as on the card', edge, 'mm', `card ${card.code}`),
     ]),
     figureOf('extent', 'Prep past the damage', site.extentMm, 'length', [
       line('x', 'prepared past the damage', 'site setting', site.extentMm, 'mm', site.name),
     ]),
-    ...(profileUm
-      ? [
-          figureOf(
-            'profile',
-            'Least profile',
-            profileUm.min,
-            'thinFilm',
-            [
-              line(
-                'Rz',
-                'profile, peak to valley',
-                `${profileUm.min} to ${profileUm.max}`,
-                profileUm.min,
-                'µm',
-                source,
-              ),
-            ],
-            ['parent.material'],
-          ),
-        ]
-      : []),
+    ...profileFigures(work),
   ];
 }
 

@@ -5,14 +5,12 @@ import { grossWorking, type Round } from '../work/round';
 import { weighing } from '../work/weighing';
 import type { Work } from '../work/work';
 
+type Slope = Work['survey']['surface']['slope'];
+
 const TEMP = ['readings.surfaceC'];
 
 /** Amount, batches, working life and parts of one round, with its own prefix. */
-export function roundFigures(
-  round: Round,
-  slope: Work['survey']['surface']['slope'],
-  prefix: string,
-): Figure[] {
+export function roundFigures(round: Round, slope: Slope, prefix: string): Figure[] {
   const [first] = round.batches;
   const paths = [...round.paths, ...TEMP];
   const total = figureOf(
@@ -67,8 +65,15 @@ export function roundFigures(
     ),
     figureOf(`${prefix}place`, 'To place a batch', touchedFor(round), 'time', own, paths),
   ];
+  return [...figures, ...partFigures(round, slope, prefix)];
+}
+
+/** Mass and volume of each part of the first batch; none where nothing is weighed. */
+function partFigures(round: Round, slope: Slope, prefix: string): Figure[] {
+  const [first] = round.batches;
   const weigh = weighing(round.card.mix, round.consistency, slope);
-  if (!weigh || first.aG === null || first.bG === null) return figures;
+  if (!first || !weigh || first.aG === null || first.bG === null) return [];
+  const paths = [...round.paths, ...TEMP];
   const { a, b, by } = weigh.ratio;
   const common = [
     line('Vb', 'batch', 'from above', first.ml, 'ml'),
@@ -85,7 +90,7 @@ export function roundFigures(
   ];
   const mass = first.aG + first.bG;
   const [aMl, bMl] = [first.aG / weigh.densityA, first.bG / weigh.densityB];
-  figures.push(
+  return [
     figureOf(
       `${prefix}batchMass`,
       'Each batch',
@@ -118,8 +123,7 @@ export function roundFigures(
       ],
       paths,
     ),
-  );
-  return figures;
+  ];
 }
 
 /** Minutes to place the first batch of a round, with everything that is done with it. */

@@ -13,7 +13,7 @@ import type { SiteSettings } from '../site/site';
 import { figureOf } from '../work/figure';
 import { momentsOf, neededOn, type Round } from '../work/round';
 import { listed, type Step, type StepDraft } from '../work/step';
-import { suppliesOf } from '../work/supplies';
+import { suppliesOf, type Supplied } from '../work/supplies';
 import { crewOf } from '../work/work';
 import type { WorkContext } from '../work/context';
 import { approversOf, cautionsOf, gearOf } from './cautions';
@@ -150,34 +150,27 @@ function conditioned(match: CardMatch): Job {
   return jobFrom(job.work, { ...job.draft, steps });
 }
 
-/**
- * Makes the plan of one repair from its survey, the chosen card, the site's settings, and the known context: schools,
- * forecast, shelf, other cards. Pure: the time is passed in. Refuses with the first reason if the card does not fit, a
- * calculation has no answer, or the checker finds a broken limit.
- */
-export function makePlan(
-  survey: Survey,
-  card: SystemCard,
-  site: SiteSettings,
-  madeAt: string,
-  context: WorkContext = {},
-): PlanResult {
-  const match = judge(survey, card, site, context);
-  const stop = match.judged.find((j) => j.verdict === 'no');
-  if (stop) return { ok: false, why: stop.because };
-  const job = conditioned(match);
-  const { work, draft, laid, family } = job;
-  if (!laid.ok) return { ok: false, why: laid.why };
-  const main = mainRoundOf(job);
-  const steps = laid.steps.map(stepOf);
-  const {
-    supplies,
-    figures: supplyFigures,
-    used,
-  } = suppliesOf(work, card, draft.rounds, draft.needs);
+/** Everything that the plan of a job is put together from. */
+interface Made {
+  survey: Survey;
+  card: SystemCard;
+  site: SiteSettings;
+  match: CardMatch;
+  job: Job;
+  laid: Schedule;
+  main: Round;
+  madeAt: string;
+  context: WorkContext;
+}
+
+/** Every figure of the plan, by id. */
+function allFigures(
+  { survey, card, site, job, laid, main }: Made,
+  next: Next | null,
+  supplied: Supplied,
+) {
+  const { work } = job;
   const { labourMin, heatMin } = effortOf(laid);
-  const mixedMain = laid.mixedAt.get(main.id)?.last ?? 0;
-  const next = nextOption(match, survey, context);
   const days = card.lifeDays[survey.intent];
   const expected = figureOf('expected', 'Expected life', days * 1440, 'time', [
     line('L', `expected life, ${survey.intent}`, 'as on the card', days, 'd', `card ${card.code}`),
@@ -187,18 +180,41 @@ export function makePlan(
     ...heatFigures(main),
     ...nextFigures(next, site.currency),
     expected,
-    ...supplyFigures,
+    ...supplied.figures,
     ...costFigures(work, {
-      supplies,
-      labourMin,
+      ...{ supplies: supplied.supplies, labourMin, heatMin },
       readyMin: laid.readyMin,
-      heatMin,
     }),
     ...readinessFigures(job, laid, main, seedFrom(survey.asset.tag)),
   ];
-  const figures = { ...figuresOf(job, laid), ...Object.fromEntries(extra.map((f) => [f.id, f])) };
+  return { ...figuresOf(job, laid), ...Object.fromEntries(extra.map((f) => [f.id, f])) };
+}
+
+/** How long the repair is expected to hold, and when it is looked at, replaced and removed. */
+function afterwards({ survey, card, match, job: { work, family } }: Made) {
+  const { intent } = survey;
+  const days = card.lifeDays[intent];
+  const early = match.judged.some((j) => j.early) ? EARLY : 1;
+  return {
+    nextLookDays: Math.ceil(family.method.nextLookDays[intent] * early),
+    lifeDays: days,
+    replaceInDays: intent === 'stopgap' ? Math.round(days) : null,
+    removal: family.method.removal(work as never),
+  };
+}
+
+/** Puts the plan together. It is not checked yet. */
+function assembled(made: Made): Plan {
+  const { survey, card, site, match, job, laid, main, madeAt, context } = made;
+  const { work, draft, family } = job;
+  const steps = laid.steps.map(stepOf);
+  const supplied = suppliesOf(work, card, draft.rounds, draft.needs);
+  const { supplies, used } = supplied;
+  const next = nextOption(match, survey, context);
+  const figures = allFigures(made, next, supplied);
+  const mixedMain = laid.mixedAt.get(main.id)?.last ?? 0;
   const done = { work, family, used, steps };
-  const plan: Plan = {
+  return {
     version: 2,
     core: CORE_VERSION,
     madeAt,
@@ -223,7 +239,7 @@ export function makePlan(
     mainRound: main.id,
     needed: neededOn(main.card, work.demand.needed),
     readyMin: laid.readyMin,
-    labourMin,
+    labourMin: effortOf(laid).labourMin,
     tightest: [],
     heat: heatOptions(main),
     windows: workWindows(job, laid, main),
@@ -236,16 +252,35 @@ export function makePlan(
       readyMin: next.readyMin,
       lifeDays: next.lifeDays,
     },
-    nextLookDays: Math.ceil(
-      family.method.nextLookDays[survey.intent] * (match.judged.some((j) => j.early) ? EARLY : 1),
-    ),
-    lifeDays: days,
-    replaceInDays: survey.intent === 'stopgap' ? Math.round(days) : null,
-    removal: family.method.removal(work as never),
+    ...afterwards(made),
     cautions: cautionsOf(done),
     gear: gearOf(done),
     approvers: approversOf(done),
   };
+}
+
+/**
+ * Makes the plan of one repair from its survey, the chosen card, the site's settings, and the known context: schools,
+ * forecast, shelf, other cards. Pure: the time is passed in. Refuses with the first reason if the card does not fit, a
+ * calculation has no answer, or the checker finds a broken limit.
+ */
+export function makePlan(
+  survey: Survey,
+  card: SystemCard,
+  site: SiteSettings,
+  madeAt: string,
+  context: WorkContext = {},
+): PlanResult {
+  const match = judge(survey, card, site, context);
+  const stop = match.judged.find((j) => j.verdict === 'no');
+  if (stop) return { ok: false, why: stop.because };
+  const job = conditioned(match);
+  const { laid } = job;
+  if (!laid.ok) return { ok: false, why: laid.why };
+  const plan = assembled({
+    ...{ survey, card, site, match, job, laid, madeAt, context },
+    main: mainRoundOf(job),
+  });
   const checked = checkPlan(plan);
   const broken = checked.find((c) => !c.ok);
   if (broken)

@@ -80,102 +80,97 @@ export function curedAt(plan: PlanSummary, mixes: readonly MixedBatch[]): number
   return ends.length > 0 ? Math.max(...ends) : null;
 }
 
-/** The next action of a repair once mixing has begun; null before. `now` in epoch ms. */
-export function nextAction(
-  plan: PlanSummary,
-  mixes: readonly MixedBatch[],
-  now: number,
-  zone: Zone,
-): NextAction | null {
-  const all = sound(mixes);
-  const last = all.at(-1);
-  const round = last && roundOfBatch(plan, last.batchNo);
-  if (!last || !round) return null;
+/** What the next action is worked out from. */
+interface Mixed {
+  plan: PlanSummary;
+  mixes: readonly MixedBatch[];
+  now: number;
+  zone: Zone;
+  /** The round of the last counted mix, with its strip. */
+  round: SummaryRound;
+  strip: Strip;
+  last: MixedBatch;
+}
+
+/** A mixed batch is to be placed. */
+function toPlace({ plan, now, zone, round }: Mixed, wet: MixedBatch): NextAction {
   const clock = (at: number) => dayClockText(at, now, zone);
-  const wet = all.find((x) => x.placedAt === null);
-  if (wet) {
-    const own = roundOfBatch(plan, wet.batchNo) ?? round;
-    const batch = own.batches.find((b) => b.no === wet.batchNo);
-    const placeBy = wet.startedAt + (batch?.useMin ?? 0) * MINUTE;
-    const ends = wet.startedAt + (batch?.lifeMin ?? 0) * MINUTE;
-    const missed = now > ends;
-    return {
-      phase: 'place',
-      clockTo: placeBy,
-      say: missed
-        ? m('Stop. Working life is over: spread the rest thin, throw it away.')
-        : m('Place it by {at}.', { at: clockText(placeBy, zone) }),
-      second: missed
-        ? m('Working life ended {at}.', { at: clock(ends) })
-        : m('Stop using this batch at {at}.', { at: clockText(ends, zone) }),
-      short: missed ? m('throw it away') : m('place {at}', { at: clockText(placeBy, zone) }),
-      strip: stripOf(plan, own, wet.startedAt),
-      round: own,
-    };
-  }
-  const strip = stripOf(plan, round, last.startedAt);
+  const own = roundOfBatch(plan, wet.batchNo) ?? round;
+  const batch = own.batches.find((b) => b.no === wet.batchNo);
+  const placeBy = wet.startedAt + (batch?.useMin ?? 0) * MINUTE;
+  const ends = wet.startedAt + (batch?.lifeMin ?? 0) * MINUTE;
+  const missed = now > ends;
+  return {
+    phase: 'place',
+    clockTo: placeBy,
+    say: missed
+      ? m('Stop. Working life is over: spread the rest thin, throw it away.')
+      : m('Place it by {at}.', { at: clockText(placeBy, zone) }),
+    second: missed
+      ? m('Working life ended {at}.', { at: clock(ends) })
+      : m('Stop using this batch at {at}.', { at: clockText(ends, zone) }),
+    short: missed ? m('throw it away') : m('place {at}', { at: clockText(placeBy, zone) }),
+    strip: stripOf(plan, own, wet.startedAt),
+    round: own,
+  };
+}
+
+/** The next round goes on within the window of the one below. */
+function toOvercoat(
+  { mixes, now, zone, round, strip, last }: Mixed,
+  following: SummaryRound,
+): NextAction {
+  const clock = (at: number) => dayClockText(at, now, zone);
   const common = { strip, round };
-  const next = openBatches(plan, mixes)[0];
-  const following = next === undefined ? undefined : roundOfBatch(plan, next);
-  if (next !== undefined && following?.id === round.id) {
-    const ends = strip.segments[1]?.to ?? strip.start;
+  const mixed = mixedOf(round, mixes) ?? { first: last.startedAt, last: last.startedAt };
+  const from = mixed.last + (round.next?.least ?? 0) * MINUTE;
+  const most = round.next?.most ?? null;
+  const to = most === null ? null : mixed.first + most * MINUTE;
+  if (now < from)
+    return {
+      phase: 'overcoat-wait',
+      clockTo: from,
+      say: m('{round} from {at}{closes, select, yes {,} other {.}}', {
+        round: following.name,
+        at: clock(from),
+        closes: to === null ? 'no' : 'yes',
+      }),
+      second:
+        to === null
+          ? m('Not before {round} is ready.', { round: round.name })
+          : m('and before {at}.', { at: clock(to) }),
+      short: m('{round} {at}', { round: following.name, at: clock(from) }),
+      ...common,
+    };
+  if (to === null || now <= to)
     return {
       phase: 'overcoat',
-      clockTo: ends,
-      say: m('Mix batch {no} before the last one sets.', { no: next }),
-      second: m('It sets at {at}.', { at: clock(ends) }),
-      short: m('mix batch {no}', { no: next }),
+      clockTo: to,
+      say:
+        to === null
+          ? m('{round} next.', { round: following.name })
+          : m('{round} before {at},', { round: following.name, at: clock(to) }),
+      second:
+        to === null ? m('{round} is ready for it.', { round: round.name }) : m('or abrade first.'),
+      short:
+        to === null
+          ? m('{round} next', { round: following.name })
+          : m('{round} before {at}', { round: following.name, at: clock(to) }),
       ...common,
     };
-  }
-  if (next !== undefined && following) {
-    const mixed = mixedOf(round, mixes) ?? { first: last.startedAt, last: last.startedAt };
-    const from = mixed.last + (round.next?.least ?? 0) * MINUTE;
-    const most = round.next?.most ?? null;
-    const to = most === null ? null : mixed.first + most * MINUTE;
-    if (now < from)
-      return {
-        phase: 'overcoat-wait',
-        clockTo: from,
-        say: m('{round} from {at}{closes, select, yes {,} other {.}}', {
-          round: following.name,
-          at: clock(from),
-          closes: to === null ? 'no' : 'yes',
-        }),
-        second:
-          to === null
-            ? m('Not before {round} is ready.', { round: round.name })
-            : m('and before {at}.', { at: clock(to) }),
-        short: m('{round} {at}', { round: following.name, at: clock(from) }),
-        ...common,
-      };
-    if (to === null || now <= to)
-      return {
-        phase: 'overcoat',
-        clockTo: to,
-        say:
-          to === null
-            ? m('{round} next.', { round: following.name })
-            : m('{round} before {at},', { round: following.name, at: clock(to) }),
-        second:
-          to === null
-            ? m('{round} is ready for it.', { round: round.name })
-            : m('or abrade first.'),
-        short:
-          to === null
-            ? m('{round} next', { round: following.name })
-            : m('{round} before {at}', { round: following.name, at: clock(to) }),
-        ...common,
-      };
-    return {
-      phase: 'overcoat-missed',
-      clockTo: null,
-      say: m('Abrade first.'),
-      second: m('The window closed {at}.', { at: clock(to) }),
-      short: m('abrade'),
-      ...common,
-    };
-  }
+  return {
+    phase: 'overcoat-missed',
+    clockTo: null,
+    say: m('Abrade first.'),
+    second: m('The window closed {at}.', { at: clock(to) }),
+    short: m('abrade'),
+    ...common,
+  };
+}
+
+/** All is mixed: it cures, or is cured. */
+function toCure({ plan, mixes, now, zone, round, strip }: Mixed): NextAction {
+  const clock = (at: number) => dayClockText(at, now, zone);
   const main = plan.rounds.find((r) => r.id === plan.mainRound) ?? round;
   const name = MILESTONE_NAMES[plan.needed];
   const ready = curedAt(plan, mixes) ?? strip.ready;
@@ -205,4 +200,35 @@ export function nextAction(
     strip: shown,
     round: main,
   };
+}
+
+/** The next action of a repair once mixing has begun; null before. `now` in epoch ms. */
+export function nextAction(
+  plan: PlanSummary,
+  mixes: readonly MixedBatch[],
+  now: number,
+  zone: Zone,
+): NextAction | null {
+  const all = sound(mixes);
+  const last = all.at(-1);
+  const round = last && roundOfBatch(plan, last.batchNo);
+  if (!last || !round) return null;
+  const strip = stripOf(plan, round, last.startedAt);
+  const mixed = { plan, mixes, now, zone, round, strip, last };
+  const wet = all.find((x) => x.placedAt === null);
+  if (wet) return toPlace(mixed, wet);
+  const next = openBatches(plan, mixes)[0];
+  const following = next === undefined ? undefined : roundOfBatch(plan, next);
+  if (next !== undefined && following?.id === round.id) {
+    const ends = strip.segments[1]?.to ?? strip.start;
+    return {
+      phase: 'overcoat',
+      clockTo: ends,
+      say: m('Mix batch {no} before the last one sets.', { no: next }),
+      second: m('It sets at {at}.', { at: dayClockText(ends, now, zone) }),
+      short: m('mix batch {no}', { no: next }),
+      ...{ strip, round },
+    };
+  }
+  return following ? toOvercoat(mixed, following) : toCure(mixed);
 }

@@ -130,6 +130,98 @@ function leakThickness(
   return hi * plyMm;
 }
 
+const sizeOf = (defect: WrapDesignInput['defect']): number =>
+  defect.kind === 'hole' ? defect.diameterMm : defect.lengthMm;
+
+interface Designed {
+  D: number;
+  p: number;
+  thrust: number;
+  loads: { force: number };
+  allow: Allowed;
+  made: WrapDesign;
+  hoopText: string;
+  axialText: string;
+}
+
+/** The working of a wrap's design. */
+function designLines(input: WrapDesignInput, designed: Designed): WorkingLine[] {
+  const { wallMm, laminate, minPlies, defect } = input;
+  const defectMm = sizeOf(defect);
+  const { D, p, thrust, loads, allow, made, hoopText, axialText } = designed;
+  const { hoopMm, axialMm, leakMm, requiredMm, plies, thicknessMm, overlapMm, taperMm } = made;
+  const { totalLengthMm } = made;
+  return [
+    line('p', 'pressure', `${formatFigure(input.pressureBar)}/10`, p, 'MPa', 'survey'),
+    line('F0', 'end thrust', `π·${formatFigure(D)}²·p/4`, thrust, 'N'),
+    line(
+      'F',
+      'axial force',
+      input.axialForceN === undefined ? 'the end thrust' : 'as given, thrust included',
+      loads.force,
+      'N',
+    ),
+    line(
+      'εc',
+      'hoop strain allowed',
+      `fT·${laminate.strainHoop} − thermal mismatch`,
+      allow.hoop,
+      '',
+      METHOD,
+    ),
+    line(
+      'εa',
+      'axial strain allowed',
+      `fT·${laminate.strainAxial} − thermal mismatch`,
+      allow.axial,
+      '',
+      METHOD,
+    ),
+    line('th', 'against hoop load', hoopText, hoopMm, 'mm', METHOD),
+    line('ta', 'against axial load', axialText, axialMm, 'mm', METHOD),
+    ...(leakMm === null
+      ? []
+      : [
+          line(
+            'tl',
+            'against blowing off the hole',
+            'first whole ply with p ≤ fT·f·√(0.001·γ/(…)) and d ≤ √(6·D·t)',
+            leakMm,
+            'mm',
+            METHOD,
+          ),
+        ]),
+    line('tr', 'required', 'the greatest of them', requiredMm, 'mm'),
+    line(
+      'n',
+      'plies',
+      `${formatFigure(requiredMm)}/${formatFigure(laminate.plyMm)}, rounded up, at least ${minPlies}`,
+      plies,
+      '',
+      'card',
+    ),
+    line('t', 'thickness', `${plies}·${formatFigure(laminate.plyMm)}`, thicknessMm, 'mm'),
+    line(
+      'lo',
+      'overlap each side',
+      `max(50, ${formatFigure(laminate.minLapMm)}, 2·√(${formatFigure(D)}·${formatFigure(wallMm)}), 3·Ea·εa·t/τ)`,
+      overlapMm,
+      'mm',
+      METHOD,
+    ),
+    line('lt', 'taper each side', `5·${formatFigure(thicknessMm)}`, taperMm, 'mm', METHOD),
+    line('L', 'length in all', `${formatFigure(defectMm)} + 2·lo + 2·lt`, totalLengthMm, 'mm'),
+    line(
+      'fT',
+      'temperature factor',
+      '6·10⁻⁵·ΔT² + 0.001·ΔT + 0.7014, at most 1',
+      allow.factor,
+      '',
+      METHOD,
+    ),
+  ];
+}
+
 /**
  * Plies, overlap and taper of an engineered wrap on straight steel pipe under static pressure and axial load.
  * mm, bar, N, MPa, °C. Guidance for a competent engineer, not a certificate. Refuses past the method's limits:
@@ -166,94 +258,24 @@ export function wrapDesign(input: WrapDesignInput): Answer<WrapDesign> {
     shearMm,
   );
   const taperMm = TAPER * thicknessMm;
-  const defectMm = defect.kind === 'hole' ? defect.diameterMm : defect.lengthMm;
+  const defectMm = sizeOf(defect);
   const totalLengthMm = defectMm + 2 * overlapMm + 2 * taperMm;
-  const working: WorkingLine[] = [
-    line('p', 'pressure', `${formatFigure(input.pressureBar)}/10`, p, 'MPa', 'survey'),
-    line('F0', 'end thrust', `π·${formatFigure(D)}²·p/4`, thrust, 'N'),
-    line(
-      'F',
-      'axial force',
-      input.axialForceN === undefined ? 'the end thrust' : 'as given, thrust included',
-      loads.force,
-      'N',
-    ),
-    line(
-      'εc',
-      'hoop strain allowed',
-      `fT·${laminate.strainHoop} − thermal mismatch`,
-      allow.hoop,
-      '',
-      METHOD,
-    ),
-    line(
-      'εa',
-      'axial strain allowed',
-      `fT·${laminate.strainAxial} − thermal mismatch`,
-      allow.axial,
-      '',
-      METHOD,
-    ),
-    line('th', 'against hoop load', hoopText, hoopMm, 'mm', METHOD),
-    line('ta', 'against axial load', axialText, axialMm, 'mm', METHOD),
-  ];
-  if (leakMm !== null)
-    working.push(
-      line(
-        'tl',
-        'against blowing off the hole',
-        'first whole ply with p ≤ fT·f·√(0.001·γ/(…)) and d ≤ √(6·D·t)',
-        leakMm,
-        'mm',
-        METHOD,
-      ),
-    );
-  working.push(
-    line('tr', 'required', 'the greatest of them', requiredMm, 'mm'),
-    line(
-      'n',
-      'plies',
-      `${formatFigure(requiredMm)}/${formatFigure(laminate.plyMm)}, rounded up, at least ${minPlies}`,
-      plies,
-      '',
-      'card',
-    ),
-    line('t', 'thickness', `${plies}·${formatFigure(laminate.plyMm)}`, thicknessMm, 'mm'),
-    line(
-      'lo',
-      'overlap each side',
-      `max(50, ${formatFigure(laminate.minLapMm)}, 2·√(${formatFigure(D)}·${formatFigure(wallMm)}), 3·Ea·εa·t/τ)`,
-      overlapMm,
-      'mm',
-      METHOD,
-    ),
-    line('lt', 'taper each side', `5·${formatFigure(thicknessMm)}`, taperMm, 'mm', METHOD),
-    line('L', 'length in all', `${formatFigure(defectMm)} + 2·lo + 2·lt`, totalLengthMm, 'mm'),
-    line(
-      'fT',
-      'temperature factor',
-      '6·10⁻⁵·ΔT² + 0.001·ΔT + 0.7014, at most 1',
-      allow.factor,
-      '',
-      METHOD,
-    ),
-  );
-  return worked(
-    {
-      temperatureFactor: allow.factor,
-      strainHoopAllow: allow.hoop,
-      strainAxialAllow: allow.axial,
-      hoopMm,
-      axialMm,
-      leakMm,
-      requiredMm,
-      plies,
-      thicknessMm,
-      overlapMm,
-      taperMm,
-      totalLengthMm,
-    },
-    working,
+  const made: WrapDesign = {
+    temperatureFactor: allow.factor,
+    strainHoopAllow: allow.hoop,
+    strainAxialAllow: allow.axial,
+    hoopMm,
+    axialMm,
+    leakMm,
+    requiredMm,
+    plies,
+    thicknessMm,
+    overlapMm,
+    taperMm,
+    totalLengthMm,
+  };
+  return worked(made, () =>
+    designLines(input, { D, p, thrust, loads, allow, made, hoopText, axialText }),
   );
 }
 

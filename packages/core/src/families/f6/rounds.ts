@@ -12,6 +12,9 @@ import { beltHole, type BeltSurvey, COVER_MM, LAP_MM } from './survey';
 
 export type W = Work<BeltSurvey>;
 
+/** Wet film of a cement whose card names none, µm. */
+const WET_UM = 150;
+
 export const LOOK_DAYS = { lasting: 30, stopgap: 3 };
 /** Shares of the placing time: the hole first, then the cover. */
 const POUR = { hole: 0.6, cover: 0.4 };
@@ -43,13 +46,68 @@ const flashed = (work: W, round: Round): After => {
   };
 };
 
+const coversOf = ({ covers }: W) => (covers?.ok ? covers.covers : []);
+
+function cementRound(work: W, n: 1 | 2): Round {
+  const { card, demand } = work;
+  const wetUm = card.wetFilmUm ?? WET_UM;
+  const cemented = coversOf(work).reduce(
+    (s, c) => s + 2 * c.strips * c.stripWidthMm * (card.sheet?.lengthMm ?? 0),
+    0,
+  );
+  return work.round(
+    mainSpec(work, {
+      id: `cement-${n}`,
+      purpose: 'cement',
+      title: m('Cement, coat {n}', { n }),
+      netMl: (cemented * wetUm) / 1e6,
+      areaMm2: 0,
+      pieces: 0,
+      buildMm: wetUm / 1000,
+      working: undefined,
+      touches: [mixTouch(card), { name: `cement-${n}`, placing: 1 }],
+      needed: n === 2 ? demand.needed : null,
+    }),
+  );
+}
+
+const stripRound = (work: W): Round =>
+  work.round(
+    mainSpec(work, {
+      id: 'main',
+      purpose: 'cover',
+      title: m('Strip'),
+      netMl: 0,
+      areaMm2: 0,
+      pieces: coversOf(work).reduce((s, c) => s + c.sheets, 0),
+      working: undefined,
+      touches: [],
+      needed: null,
+    }),
+  );
+
+const rubberRound = (work: W): Round =>
+  work.round(
+    mainSpec(work, {
+      id: 'main',
+      purpose: 'fill',
+      title: m('Rubber'),
+      areaMm2: 0,
+      touches: [
+        mixTouch(work.card),
+        { name: 'pour', placing: POUR.hole },
+        { name: 'cover', placing: POUR.cover },
+      ],
+    }),
+  );
+
 /** The rounds, and what its steps, needs and figures read. */
 export function roundsOf(work: W) {
   const { survey, demand, card } = work;
   const made = patches(work);
   const sum = (of: (p: (typeof made)[number]) => number) => made.reduce((s, p) => s + of(p), 0);
   const primed = sum((p) => p.primerAreaMm2);
-  const covers = work.covers?.ok ? work.covers.covers : [];
+  const covers = coversOf(work);
   const strips = covers.reduce((s, c) => s + c.strips, 0);
   const conditioner = filmRound(work, {
     id: 'conditioner',
@@ -59,56 +117,11 @@ export function roundsOf(work: W) {
     touch: 'condition',
     need: { under: card },
   });
-  const cemented = covers.reduce(
-    (s, c) => s + 2 * c.strips * c.stripWidthMm * (card.sheet?.lengthMm ?? 0),
-    0,
-  );
-  const cement = (n: 1 | 2) =>
-    work.round(
-      mainSpec(work, {
-        id: `cement-${n}`,
-        purpose: 'cement',
-        title: m('Cement, coat {n}', { n }),
-        netMl: (cemented * (card.wetFilmUm ?? 150)) / 1e6,
-        areaMm2: 0,
-        pieces: 0,
-        buildMm: (card.wetFilmUm ?? 150) / 1000,
-        working: undefined,
-        touches: [mixTouch(card), { name: `cement-${n}`, placing: 1 }],
-        needed: n === 2 ? demand.needed : null,
-      }),
-    );
-  const sheet = isSheet(work) ? { first: cement(1), second: cement(2) } : null;
-  const strip = sheet
-    ? work.round(
-        mainSpec(work, {
-          id: 'main',
-          purpose: 'cover',
-          title: m('Strip'),
-          netMl: 0,
-          areaMm2: 0,
-          pieces: covers.reduce((s, c) => s + c.sheets, 0),
-          working: undefined,
-          touches: [],
-          needed: null,
-        }),
-      )
+  const sheet = isSheet(work)
+    ? { first: cementRound(work, 1), second: cementRound(work, 2) }
     : null;
-  const main = sheet
-    ? null
-    : work.round(
-        mainSpec(work, {
-          id: 'main',
-          purpose: 'fill',
-          title: m('Rubber'),
-          areaMm2: 0,
-          touches: [
-            mixTouch(card),
-            { name: 'pour', placing: POUR.hole },
-            { name: 'cover', placing: POUR.cover },
-          ],
-        }),
-      );
+  const strip = sheet ? stripRound(work) : null;
+  const main = sheet ? null : rubberRound(work);
   const last = sheet?.second ?? (main as Round);
   const ready = [notBefore(last, demand.needed)];
   const { slopeDeg } = survey.belt;
