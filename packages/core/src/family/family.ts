@@ -8,7 +8,10 @@ import type { Demand } from '../survey/demand';
 import type { DamageShape, Group } from '../survey/fields';
 import type { CautionId } from '../work/cautions';
 import type { SchoolId } from '../work/schools';
-import type { Draft } from '../work/step';
+import type { Figure } from '../work/figure';
+import type { Round } from '../work/round';
+import type { Draft, StepDraft } from '../work/step';
+import type { Need } from '../work/supplies';
 import type { Work } from '../work/work';
 
 /** The survey of a family: its shapes, its groups of fields, its schema, and its demand on a material. */
@@ -56,6 +59,27 @@ export interface Method<S> {
   stepIds: readonly string[];
   figureIds: readonly string[];
 }
+
+/** A draft in parts: its rounds, and the steps, needs and figures that are made from what the rounds return. */
+interface DraftParts<S, R extends { rounds: Round[] }> {
+  rounds: (work: Work<S>) => R;
+  steps: (made: R) => StepDraft[];
+  needs: (made: R) => Need[];
+  figures?: (made: R) => Figure[];
+}
+
+/** The draft of a method from its parts. */
+export const draftFrom =
+  <S, R extends { rounds: Round[] }>({ rounds, steps, needs, figures }: DraftParts<S, R>) =>
+  (work: Work<S>): Draft => {
+    const made = rounds(work);
+    return {
+      rounds: made.rounds,
+      steps: steps(made),
+      needs: needs(made),
+      figures: () => figures?.(made) ?? [],
+    };
+  };
 
 interface Spec<S extends z.ZodType> {
   survey: SurveySpec<S>;

@@ -1,3 +1,4 @@
+import { returnToService } from '../methods/accept';
 import type { SystemCard } from '../materials/card';
 import { MINUTE } from '../units/clock';
 import { m } from '../message/message';
@@ -113,8 +114,13 @@ function withPostCure(work: Work, { steps, rounds }: Draft): StepDraft[] {
 
 /** A family's draft, with the steps that every job has. */
 function draftOf(work: Work, family: Family): Draft {
-  const draft = family.method.draft(work as never);
-  return { ...draft, steps: withConditions(work, withPostCure(work, draft)) };
+  const { draft, nextLookDays } = family.method;
+  const own = draft(work as never);
+  const steps = [
+    ...withPostCure(work, own),
+    ...returnToService(work, nextLookDays[work.survey.intent]),
+  ];
+  return { ...own, steps: withConditions(work, steps) };
 }
 
 /** Writes the job of a card for a survey, or takes a written draft, and schedules it. Pure. */

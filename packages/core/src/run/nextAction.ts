@@ -80,7 +80,7 @@ export function curedAt(plan: PlanSummary, mixes: readonly MixedBatch[]): number
   return ends.length > 0 ? Math.max(...ends) : null;
 }
 
-/** What the next action is worked out from. */
+/** What the next action is calculated from. */
 interface Mixed {
   plan: PlanSummary;
   mixes: readonly MixedBatch[];

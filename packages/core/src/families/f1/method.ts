@@ -1,8 +1,8 @@
-import type { Method } from '../../family/family';
+import { draftFrom, type Method } from '../../family/family';
 import { m } from '../../message/message';
 import { figures } from './figures';
 import { needs } from './needs';
-import { LOOK_DAYS, roundsOf } from './rounds';
+import { roundsOf } from './rounds';
 import { stepIds, steps } from './steps';
 import type { FlangeSurvey } from './survey';
 
@@ -12,20 +12,12 @@ export const method: Method<FlangeSurvey> = {
   figureIds: ['bolts'],
   schools: ['proud'],
   cautions: ['pressure'],
-  nextLookDays: LOOK_DAYS,
+  nextLookDays: { lasting: 180, stopgap: 14 },
   removal: () => [
     m(
       'Warm the face over the card’s heat limit and chisel the ring off in pieces, or machine it away.',
     ),
     m('The parent is untouched: it can be rebuilt again.'),
   ],
-  draft: (work) => {
-    const made = roundsOf(work);
-    return {
-      rounds: made.rounds,
-      steps: steps(made),
-      needs: needs(made),
-      figures: () => figures(made),
-    };
-  },
+  draft: draftFrom({ rounds: roundsOf, steps, needs, figures }),
 };

@@ -11,7 +11,6 @@ const SPREAD = { former: 0.1, metal: 0.25 };
 const CLOSE_MIN = 3;
 const STUD_MIN = 0.5;
 const TRIM_MIN = 3;
-export const LOOK_DAYS = { lasting: 180, stopgap: 14 };
 
 export type W = Work<FlangeSurvey>;
 
@@ -35,6 +34,6 @@ export function roundsOf(work: W) {
     }),
   );
   const ready = [notBefore(main, demand.needed)];
-  return { work, site, bolts, main, ready, survey, demand, rounds: [main] };
+  return { work, site, bolts, main, ready, demand, rounds: [main] };
 }
 export type Rounds = ReturnType<typeof roundsOf>;

@@ -1,6 +1,6 @@
 import { boltSequence } from '../../geometry/boltSequence';
 import { m, mm } from '../../message/message';
-import { hardness, lookAndTap, pressureSteps, returnToService } from '../../methods/accept';
+import { hardness, lookAndTap, pressureSteps } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
 import { cleanTools } from '../../methods/build';
 import { leave } from '../../methods/cure';
@@ -9,7 +9,7 @@ import { mixSteps } from '../../methods/mix';
 import { degrease, dustOff, gradeStep, mask, release, wipe } from '../../methods/prep';
 import { stepsOf, wrong } from '../../methods/step';
 import type { StepDraft } from '../../work/step';
-import { LOOK_DAYS, type Rounds, type W } from './rounds';
+import { type Rounds, type W } from './rounds';
 
 export const stepIds = [
   'former',
@@ -124,7 +124,7 @@ const buildSteps = ({ work, main }: Rounds): StepDraft[] => [
   cleanTools(main),
 ];
 
-const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
+const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   leave(work, main, m('The studs stay as they are: do not nip them up again.')),
   step.during(
     main,
@@ -182,7 +182,6 @@ const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
     { does: 'finish', uses: ['gasket'], figures: ['bolts'] },
   ),
   ...pressureSteps(work, ready),
-  ...returnToService(work, LOOK_DAYS[survey.intent]),
 ];
 
 /** All steps, in their order. */

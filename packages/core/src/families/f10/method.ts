@@ -1,9 +1,9 @@
-import type { Method } from '../../family/family';
+import { draftFrom, type Method } from '../../family/family';
 import { m } from '../../message/message';
 import { CRACK_FIGURES } from '../../methods/crack';
 import { figures } from './figures';
 import { needs } from './needs';
-import { LOOK_DAYS, roundsOf } from './rounds';
+import { roundsOf } from './rounds';
 import { stepIds, steps } from './steps';
 import type { YardCrackSurvey } from './survey';
 
@@ -12,15 +12,7 @@ export const method: Method<YardCrackSurvey> = {
   figureIds: CRACK_FIGURES,
   schools: ['sand', 'moving'],
   cautions: ['silica', 'traffic'],
-  nextLookDays: LOOK_DAYS,
+  nextLookDays: { lasting: 180, stopgap: 30 },
   removal: () => [m('Cut both sides with a crack saw, lever it out in lengths; the sand stays.')],
-  draft: (work) => {
-    const made = roundsOf(work);
-    return {
-      rounds: made.rounds,
-      steps: steps(made),
-      needs: needs(made),
-      figures: () => figures(made),
-    };
-  },
+  draft: draftFrom({ rounds: roundsOf, steps, needs, figures }),
 };

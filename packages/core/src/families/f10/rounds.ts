@@ -8,7 +8,6 @@ import type { YardCrackSurvey } from './survey';
 
 export type W = Work<YardCrackSurvey>;
 
-export const LOOK_DAYS = { lasting: 180, stopgap: 30 };
 /** Tamping and striking off, as a share of filling. */
 const STRIKE_SHARE = 0.3;
 /** Packing a crack by hand takes longer than pouring, by this factor. */

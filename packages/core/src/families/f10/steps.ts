@@ -1,5 +1,5 @@
 import { joined, m, mm } from '../../message/message';
-import { hardness, lookAndTap, returnToService } from '../../methods/accept';
+import { hardness, lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
 import { cleanTools } from '../../methods/build';
 import { rodStep, sandStep } from '../../methods/crack';
@@ -10,7 +10,7 @@ import { dustOff, gradeStep } from '../../methods/prep';
 import { stepsOf, wrong } from '../../methods/step';
 import { momentText } from '../../methods/when';
 import type { StepDraft } from '../../work/step';
-import { LOOK_DAYS, packed, type Rounds, shallow, type W } from './rounds';
+import { packed, type Rounds, shallow, type W } from './rounds';
 
 export const stepIds = ['clear', 'deepen', 'pack', 'strike', 'gun'] as const;
 const step = stepsOf(stepIds);
@@ -99,7 +99,7 @@ const buildSteps = ({ work, main, place, bead }: Rounds): StepDraft[] => [
   cleanTools(main),
 ];
 
-const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
+const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   leave(work, main, m('No wheel, no rain on it.')),
   lookAndTap(ready, 'Full to both walls and flush, every grain bound. Sweep it.', [
     wrong('Sand rubs off', 'Starved of resin: cut out, fill again.'),
@@ -118,7 +118,6 @@ const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
     ]),
     { does: 'tidy' },
   ),
-  ...returnToService(work, LOOK_DAYS[survey.intent]),
 ];
 
 /** All steps, in their order. */

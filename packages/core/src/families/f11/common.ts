@@ -18,7 +18,6 @@ export const stepIds = [
 export const step = stepsOf(stepIds);
 export type W = Work<WallCrackSurvey>;
 
-export const LOOK_DAYS = { lasting: 180, stopgap: 30 };
 /** Watch time at each level of a basin while it is filled, minutes. */
 const WATCH_MIN = 30;
 

@@ -81,7 +81,6 @@ export function injectedRoundsOf(work: W) {
     main,
     atPorts,
     ready,
-    survey,
     all,
     resinMl,
     rounds: [paste, main],

@@ -1,5 +1,5 @@
 import { m, minutes, mm } from '../../message/message';
-import { lookAndTap, returnToService } from '../../methods/accept';
+import { lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
 import { cleanTools } from '../../methods/build';
 import { leave, waitFor } from '../../methods/cure';
@@ -8,7 +8,7 @@ import { mixSteps } from '../../methods/mix';
 import { dustOff, gradeStep } from '../../methods/prep';
 import { wrong } from '../../methods/step';
 import type { StepDraft } from '../../work/step';
-import { head, LOOK_DAYS, step } from './common';
+import { head, step } from './common';
 import type { InjectedRounds } from './injectedRounds';
 
 const prepSteps = ({ work, how, ports, spacing }: InjectedRounds): StepDraft[] => [
@@ -134,7 +134,7 @@ const injectionSteps = ({ work, main, paste, atPorts, ports }: InjectedRounds): 
   cleanTools(main),
 ];
 
-const acceptSteps = ({ work, main, ports, ready, survey }: InjectedRounds): StepDraft[] => [
+const acceptSteps = ({ work, main, ports, ready }: InjectedRounds): StepDraft[] => [
   leave(work, main),
   step.during(
     main,
@@ -153,7 +153,6 @@ const acceptSteps = ({ work, main, ports, ready, survey }: InjectedRounds): Step
     ),
   ]),
   head(),
-  ...returnToService(work, LOOK_DAYS[survey.intent]),
 ];
 
 /** All steps, in their order. */

@@ -2,7 +2,7 @@ import { m } from '../../message/message';
 import type { Method } from '../../family/family';
 import type { WallCrackSurvey } from './survey';
 
-import { LOOK_DAYS, stepIds } from './common';
+import { stepIds } from './common';
 import { injectedDraft } from './injected';
 import { surfaceDraft } from './surface';
 
@@ -11,7 +11,7 @@ export const method: Method<WallCrackSurvey> = {
   figureIds: ['ports', 'spacing', 'resin', 'portMinutes'],
   schools: ['moving'],
   cautions: ['silica', 'injection', 'water'],
-  nextLookDays: LOOK_DAYS,
+  nextLookDays: { lasting: 180, stopgap: 30 },
   removal: () => [
     m('What is in the wall stays; the band and ports are ground off.'),
     m('A later crack beside it gets its own ports.'),

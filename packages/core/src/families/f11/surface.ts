@@ -1,5 +1,5 @@
 import { m, mm } from '../../message/message';
-import { returnToService, lookAndTap } from '../../methods/accept';
+import { lookAndTap } from '../../methods/accept';
 import { cleanTools, mainSpec } from '../../methods/build';
 import { crackNeeds, rodStep } from '../../methods/crack';
 import { leave } from '../../methods/cure';
@@ -10,7 +10,7 @@ import { dustOff, gradeStep } from '../../methods/prep';
 import { notBefore } from '../../methods/step';
 import type { Draft } from '../../work/step';
 
-import { head, LOOK_DAYS, step, type W } from './common';
+import { head, step, type W } from './common';
 
 /** A sealant is applied into a chase; nothing is injected. */
 export function surfaceDraft(work: W): Draft {
@@ -65,7 +65,6 @@ export function surfaceDraft(work: W): Draft {
       leave(work, main),
       lookAndTap(ready, 'Stuck to both walls, no bubble, no gap.'),
       head(),
-      ...returnToService(work, LOOK_DAYS[survey.intent]),
     ],
     needs: [...crackNeeds(work, survey.damages), ...heldNeeds(work)],
     figures: () => [],

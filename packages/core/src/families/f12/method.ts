@@ -1,8 +1,8 @@
-import type { Method } from '../../family/family';
+import { draftFrom, type Method } from '../../family/family';
 import { m } from '../../message/message';
 import { figures } from './figures';
 import { needs } from './needs';
-import { dissolved, LOOK_DAYS, roundsOf } from './rounds';
+import { dissolved, roundsOf } from './rounds';
 import { stepIds, steps } from './steps';
 import type { TankSurvey } from './survey';
 
@@ -11,19 +11,11 @@ export const method: Method<TankSurvey> = {
   figureIds: ['pellets', 'solvent'],
   schools: ['wet'],
   cautions: ['no-ignition', 'no-ship'],
-  nextLookDays: LOOK_DAYS,
+  nextLookDays: { lasting: 120, stopgap: 7 },
   removal: (work) => [
     dissolved(work)
       ? m('It is one with the shell: it is cut out with it.')
       : m('Chisel the putty out; key and fill again.'),
   ],
-  draft: (work) => {
-    const made = roundsOf(work);
-    return {
-      rounds: made.rounds,
-      steps: steps(made),
-      needs: needs(made),
-      figures: () => figures(made),
-    };
-  },
+  draft: draftFrom({ rounds: roundsOf, steps, needs, figures }),
 };

@@ -7,8 +7,6 @@ import type { TankSurvey } from './survey';
 
 export type W = Work<TankSurvey>;
 
-export const LOOK_DAYS = { lasting: 120, stopgap: 7 };
-
 /** The shell is roughened and built over this many wall thicknesses beyond the damage. */
 const LAP_WALLS = 3;
 

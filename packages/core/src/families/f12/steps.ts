@@ -1,5 +1,5 @@
 import { joined, m, minutes, mm } from '../../message/message';
-import { fingernail, lookAndTap, returnToService } from '../../methods/accept';
+import { fingernail, lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
 import { cleanTools, coatSteps } from '../../methods/build';
 import { leave } from '../../methods/cure';
@@ -8,7 +8,7 @@ import { degrease, drillEnds, dustOff, gradeStep, wipe } from '../../methods/pre
 import { stepsOf, wrong } from '../../methods/step';
 import { momentText } from '../../methods/when';
 import type { StepDraft } from '../../work/step';
-import { dissolved, holes, LOOK_DAYS, type Rounds, type W } from './rounds';
+import { dissolved, holes, type Rounds, type W } from './rounds';
 
 export const stepIds = [
   'which-plastic',
@@ -117,7 +117,7 @@ const buildSteps = ({ last }: Rounds): StepDraft[] => [
   cleanTools(last),
 ];
 
-const acceptSteps = ({ work, last, ready, survey }: Rounds): StepDraft[] => [
+const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
   leave(
     work,
     last,
@@ -147,7 +147,6 @@ const acceptSteps = ({ work, last, ready, survey }: Rounds): StepDraft[] => [
       wrong: [wrong('It weeps', 'Empty, dry, key, lay over from the outside.')],
     },
   ),
-  ...returnToService(work, LOOK_DAYS[survey.intent]),
 ];
 
 /** All steps, in their order. */

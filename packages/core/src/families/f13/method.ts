@@ -1,9 +1,9 @@
-import type { Method } from '../../family/family';
+import { draftFrom, type Method } from '../../family/family';
 import { m } from '../../message/message';
 import { figures } from './figures';
 import { needs } from './needs';
 import { roundsOf } from './rounds';
-import { LOOK_DAYS, stepIds, steps } from './steps';
+import { stepIds, steps } from './steps';
 import type { SumpSurvey } from './survey';
 
 export const method: Method<SumpSurvey> = {
@@ -11,15 +11,7 @@ export const method: Method<SumpSurvey> = {
   figureIds: ['cloth'],
   schools: ['wet'],
   cautions: ['water', 'alone'],
-  nextLookDays: LOOK_DAYS,
+  nextLookDays: { lasting: 120, stopgap: 14 },
   removal: () => [m('Drain it, chisel along the bed, lift; grind off what stays.')],
-  draft: (work) => {
-    const made = roundsOf(work);
-    return {
-      rounds: made.rounds,
-      steps: steps(made),
-      needs: needs(made),
-      figures: () => figures(made),
-    };
-  },
+  draft: draftFrom({ rounds: roundsOf, steps, needs, figures }),
 };

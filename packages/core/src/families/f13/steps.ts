@@ -1,5 +1,5 @@
 import { m, mm } from '../../message/message';
-import { lookAndTap, returnToService } from '../../methods/accept';
+import { lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
 import { cleanTools } from '../../methods/build';
 import { leave } from '../../methods/cure';
@@ -22,8 +22,6 @@ export const stepIds = [
   'flow',
 ] as const;
 const step = stepsOf(stepIds);
-
-export const LOOK_DAYS = { lasting: 120, stopgap: 14 };
 
 const dry = ({ schools, survey }: W) => schools.wet !== 'wet' && survey.sump.drainable;
 
@@ -163,7 +161,6 @@ const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
     m('Half flow, look; then full. Dye at the joint shows a leak.'),
     { after: ready },
   ),
-  ...returnToService(work, LOOK_DAYS[work.survey.intent]),
 ];
 
 /** All steps, in their order. */

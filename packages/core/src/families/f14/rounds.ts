@@ -10,7 +10,6 @@ import type { PanelSurvey } from './survey';
 
 type W = Work<PanelSurvey>;
 
-export const LOOK_DAYS = { lasting: 180, stopgap: 30 };
 /** Dry topcoat over a filled place, µm; in coats no thicker than its card allows for the slope. */
 export const TOP_UM = 80;
 export const LADDER = { from: 320, to: 1500, maxStep: 2 } as const;

@@ -1,5 +1,5 @@
 import { celsius, m, mm, q } from '../../message/message';
-import { fingernail, lookAndTap, returnToService, thickness } from '../../methods/accept';
+import { fingernail, lookAndTap, thickness } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
 import { cleanTools, coatSteps, overcoat } from '../../methods/build';
 import { leave } from '../../methods/cure';
@@ -9,7 +9,7 @@ import { mixSteps } from '../../methods/mix';
 import { dustOff, gradeStep, wipe } from '../../methods/prep';
 import { stepsOf, wrong } from '../../methods/step';
 import type { StepDraft } from '../../work/step';
-import { BLOCK_GRIT, grits, LOOK_DAYS, paints, type Rounds } from './rounds';
+import { BLOCK_GRIT, grits, paints, type Rounds } from './rounds';
 
 export const stepIds = [
   'wash',
@@ -133,7 +133,7 @@ const buildSteps = ({ work, fill, wetUm, main, survey, tops, end }: Rounds): Ste
   cleanTools(end),
 ];
 
-const acceptSteps = ({ work, end, card, ready, survey }: Rounds): StepDraft[] => [
+const acceptSteps = ({ work, end, card, ready }: Rounds): StepDraft[] => [
   leave(
     work,
     end,
@@ -167,7 +167,6 @@ const acceptSteps = ({ work, end, card, ready, survey }: Rounds): StepDraft[] =>
   ...(paints(work)
     ? [thickness(work.buildMm, 3, m('Film gauge for this parent, three places or more.'))]
     : []),
-  ...returnToService(work, LOOK_DAYS[survey.intent]),
 ];
 
 /** All steps, in their order. */

@@ -8,7 +8,6 @@ import type { BoardSurvey } from './survey';
 
 type W = Work<BoardSurvey>;
 
-export const LOOK_DAYS = { lasting: 180, stopgap: 30 };
 /** Setting up the lamp over one burn, minutes for each pass. */
 const LAMP_SET_MIN = 2;
 

@@ -1,5 +1,5 @@
 import { joined, m, minutes, mm } from '../../message/message';
-import { lookAndTap, returnToService } from '../../methods/accept';
+import { lookAndTap } from '../../methods/accept';
 import { approval, coverFirst, isolate, removeOld } from '../../methods/begin';
 import { cleanTools } from '../../methods/build';
 import { leave } from '../../methods/cure';
@@ -9,7 +9,7 @@ import { flashMinutes, gradeMinutes } from '../../methods/pace';
 import { stepsOf, wrong } from '../../methods/step';
 import { aidName } from '../../work/aids';
 import type { StepDraft } from '../../work/step';
-import { LOOK_DAYS, pins, type Rounds } from './rounds';
+import { pins, type Rounds } from './rounds';
 
 export const stepIds = [
   'parts',
@@ -147,7 +147,7 @@ const buildSteps = ({ work, main, lamp, passes, each }: Rounds): StepDraft[] => 
   ),
 ];
 
-const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
+const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   leave(work, main),
   lookAndTap(ready, 'Level both faces, no bubble, no amber. A pick leaves no mark.', [
     wrong('A pick marks it', 'More lamp from both faces; still soft: mill it out.'),
@@ -176,7 +176,6 @@ const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
     m('On a current-limited supply first, then in its place, watched through one full cycle.'),
     { after: ready },
   ),
-  ...returnToService(work, LOOK_DAYS[survey.intent]),
 ];
 
 /** All steps, in their order. */

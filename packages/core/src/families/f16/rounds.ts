@@ -8,7 +8,6 @@ import type { MattingSurvey } from './survey';
 
 export type W = Work<MattingSurvey>;
 
-export const LOOK_DAYS = { lasting: 180, stopgap: 30 };
 /** Share of a batch’s minutes for raking; the rest is compacting and trowelling, both within its working life. */
 const RAKE = 0.6;
 const TROWEL = 0.4;

@@ -1,5 +1,5 @@
 import { grams, m, mm } from '../../message/message';
-import { fingernail, lookAndTap, returnToService } from '../../methods/accept';
+import { fingernail, lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
 import { cleanTools } from '../../methods/build';
 import { leave } from '../../methods/cure';
@@ -9,7 +9,7 @@ import { dustOff, gradeStep } from '../../methods/prep';
 import { stepsOf, wrong } from '../../methods/step';
 import { aidName } from '../../work/aids';
 import type { StepDraft } from '../../work/step';
-import { LOOK_DAYS, type Rounds, type W } from './rounds';
+import { type Rounds, type W } from './rounds';
 
 export const stepIds = ['cut', 'dry-day', 'prime', 'rake', 'trowel', 'drain', 'trip'] as const;
 const step = stepsOf(stepIds);
@@ -137,7 +137,6 @@ const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
       },
     },
   ),
-  ...returnToService(work, LOOK_DAYS[survey.intent]),
 ];
 
 /** All steps, in their order. */

@@ -1,8 +1,8 @@
-import type { Method } from '../../family/family';
+import { draftFrom, type Method } from '../../family/family';
 import { m } from '../../message/message';
 import { figures } from './figures';
 import { needs } from './needs';
-import { LOOK_DAYS, roundsOf } from './rounds';
+import { roundsOf } from './rounds';
 import { stepIds, steps } from './steps';
 import type { RebuildSurvey } from './survey';
 
@@ -11,18 +11,10 @@ export const method: Method<RebuildSurvey> = {
   figureIds: [],
   schools: ['proud'],
   cautions: [],
-  nextLookDays: LOOK_DAYS,
+  nextLookDays: { lasting: 90, stopgap: 7 },
   removal: () => [
     m('Grind it off, or warm it over its heat limit and chisel it away in pieces.'),
     m('Machine a seat back to the parent.'),
   ],
-  draft: (work) => {
-    const made = roundsOf(work);
-    return {
-      rounds: made.rounds,
-      steps: steps(made),
-      needs: needs(made),
-      figures: () => figures(made),
-    };
-  },
+  draft: draftFrom({ rounds: roundsOf, steps, needs, figures }),
 };

@@ -6,7 +6,6 @@ import type { RebuildSurvey } from './survey';
 
 export type W = Work<RebuildSurvey>;
 
-export const LOOK_DAYS = { lasting: 90, stopgap: 7 };
 /** A lining below this thickness is measured and tested for pinholes, mm. */
 const THIN_MM = 1.5;
 

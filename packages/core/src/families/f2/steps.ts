@@ -1,12 +1,5 @@
 import { m, mm } from '../../message/message';
-import {
-  hardness,
-  holidayTest,
-  lookAndTap,
-  pressureSteps,
-  returnToService,
-  thickness,
-} from '../../methods/accept';
+import { hardness, holidayTest, lookAndTap, pressureSteps, thickness } from '../../methods/accept';
 import { approval, isolate, protect, removeOld } from '../../methods/begin';
 import { cleanTools, coatSteps, isStruckFlush } from '../../methods/build';
 import { leave } from '../../methods/cure';
@@ -15,7 +8,7 @@ import { gradeMinutes } from '../../methods/pace';
 import { degrease, dustOff, gradeStep, mask, release, sweat, wipe } from '../../methods/prep';
 import { notBefore, stepsOf, wrong } from '../../methods/step';
 import type { StepDraft } from '../../work/step';
-import { isLining, LOOK_DAYS, type Rounds, type W } from './rounds';
+import { isLining, type Rounds, type W } from './rounds';
 
 export const stepIds = ['open-up', 'close-former', 'machine'] as const;
 export const step = stepsOf(stepIds);
@@ -116,15 +109,7 @@ const builtSteps = ({ work, rounds, formed, machined, site, last }: Rounds): Ste
 
 const buildSteps = ({ last }: Rounds): StepDraft[] => [cleanTools(last)];
 
-const acceptSteps = ({
-  work,
-  last,
-  ready,
-  machined,
-  card,
-  grinds,
-  survey,
-}: Rounds): StepDraft[] => [
+const acceptSteps = ({ work, last, ready, machined, card, grinds }: Rounds): StepDraft[] => [
   leave(work, last),
   lookAndTap(ready),
   ...hardness(work),
@@ -170,7 +155,6 @@ const acceptSteps = ({
       ]
     : []),
   ...pressureSteps(work, ready),
-  ...returnToService(work, LOOK_DAYS[survey.intent]),
 ];
 
 /** All steps, in their order. */

@@ -1,8 +1,8 @@
-import type { Method } from '../../family/family';
+import { draftFrom, type Method } from '../../family/family';
 import { m } from '../../message/message';
 import { figures } from './figures';
 import { needs } from './needs';
-import { LOOK_DAYS, roundsOf } from './rounds';
+import { roundsOf } from './rounds';
 import { stepIds, steps } from './steps';
 import type { BracketSurvey } from './survey';
 
@@ -11,18 +11,10 @@ export const method: Method<BracketSurvey> = {
   figureIds: ['bond', 'proof', 'envelope'],
   schools: [],
   cautions: [],
-  nextLookDays: LOOK_DAYS,
+  nextLookDays: { lasting: 60, stopgap: 7 },
   removal: () => [
     m('Grind or file it off; heat over its limit lets it go.'),
     m('A new part goes in as if nothing had been there.'),
   ],
-  draft: (work) => {
-    const made = roundsOf(work);
-    return {
-      rounds: made.rounds,
-      steps: steps(made),
-      needs: needs(made),
-      figures: () => figures(made),
-    };
-  },
+  draft: draftFrom({ rounds: roundsOf, steps, needs, figures }),
 };

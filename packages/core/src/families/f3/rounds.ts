@@ -8,7 +8,6 @@ import type { BracketSurvey } from './survey';
 
 export type W = Work<BracketSurvey>;
 
-export const LOOK_DAYS = { lasting: 60, stopgap: 7 };
 /** Cross-section of the bead of tack adhesive and powder along a break, mm². */
 const BEAD_MM2 = 6;
 /** Thickness of a wetting coat scrubbed into the scratches, mm. */

@@ -1,6 +1,6 @@
 import { PROOF_SHARE } from '../../inspect/shares';
 import { joined, m, minutes, mm, q } from '../../message/message';
-import { hardness, lookAndTap, returnToService } from '../../methods/accept';
+import { hardness, lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
 import { cleanTools, coatSteps } from '../../methods/build';
 import { leave, waitFor } from '../../methods/cure';
@@ -9,7 +9,7 @@ import { mixSteps } from '../../methods/mix';
 import { degrease, drillEnds, dustOff, gradeStep, sweat, wipe } from '../../methods/prep';
 import { stepsOf, wrong } from '../../methods/step';
 import type { StepDraft } from '../../work/step';
-import { LOOK_DAYS, putty, type Rounds, type W, WET_MM } from './rounds';
+import { putty, type Rounds, type W, WET_MM } from './rounds';
 
 export const stepIds = ['gouge', 'dry-fit', 'tack', 'bulk', 'wet', 'clearance', 'proof'] as const;
 const step = stepsOf(stepIds);
@@ -177,7 +177,7 @@ const bulkSteps = ({ wetting, work, coats, last }: Rounds): StepDraft[] => [
   cleanTools(last),
 ];
 
-const acceptSteps = ({ work, last, ready, site, survey }: Rounds): StepDraft[] => [
+const acceptSteps = ({ work, last, ready, site }: Rounds): StepDraft[] => [
   leave(work, last, m('Prop it: no load hangs on the bond.')),
   step.during(
     last,
@@ -198,7 +198,6 @@ const acceptSteps = ({ work, last, ready, site, survey }: Rounds): StepDraft[] =
     }),
   ),
   proof(work),
-  ...returnToService(work, LOOK_DAYS[survey.intent]),
 ];
 
 /** All steps, in their order. */

@@ -1,9 +1,9 @@
-import type { Method } from '../../family/family';
+import { draftFrom, type Method } from '../../family/family';
 import { m, mm } from '../../message/message';
 import { WRAP_FIGURES, WRAP_OFF } from '../../methods/wrap';
 import { figures } from './figures';
 import { needs } from './needs';
-import { isWrap, LOOK_DAYS, roundsOf } from './rounds';
+import { isWrap, roundsOf } from './rounds';
 import { stepIds, steps } from './steps';
 import type { PipeLeakSurvey } from './survey';
 
@@ -12,7 +12,7 @@ export const method: Method<PipeLeakSurvey> = {
   figureIds: [...WRAP_FIGURES, 'wrapFrom'],
   schools: ['plug', 'soak'],
   cautions: ['pressure'],
-  nextLookDays: LOOK_DAYS,
+  nextLookDays: { lasting: 90, stopgap: 7 },
   removal: (work) =>
     isWrap(work)
       ? WRAP_OFF
@@ -21,13 +21,5 @@ export const method: Method<PipeLeakSurvey> = {
             extent: mm(work.site.extentMm),
           }),
         ],
-  draft: (work) => {
-    const made = roundsOf(work);
-    return {
-      rounds: made.rounds,
-      steps: steps(made),
-      needs: needs(made),
-      figures: () => figures(made),
-    };
-  },
+  draft: draftFrom({ rounds: roundsOf, steps, needs, figures }),
 };

@@ -8,8 +8,6 @@ import type { PipeLeakSurvey } from './survey';
 
 export type W = Work<PipeLeakSurvey>;
 
-export const LOOK_DAYS = { lasting: 90, stopgap: 7 };
-
 export const isWrap = ({ wrap }: W) => wrap !== null;
 /** A plug comes before the wrap, unless the wrap is to seal alone. */
 const plugged = (work: W) => isWrap(work) && work.schools.plug !== 'wrap';

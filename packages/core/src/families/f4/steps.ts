@@ -1,5 +1,5 @@
 import { m, ml, mm } from '../../message/message';
-import { hardness, lookAndTap, pressureSteps, returnToService } from '../../methods/accept';
+import { hardness, lookAndTap, pressureSteps } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
 import { cleanTools, coatSteps } from '../../methods/build';
 import { leave, waitFor } from '../../methods/cure';
@@ -9,7 +9,7 @@ import { degrease, drillEnds, dustOff, gradeStep, wipe } from '../../methods/pre
 import { stepsOf, wrong } from '../../methods/step';
 import { layTape } from '../../methods/wrap';
 import type { StepDraft } from '../../work/step';
-import { LOOK_DAYS, type Rounds, type W } from './rounds';
+import { type Rounds, type W } from './rounds';
 
 export const stepIds = ['mark-leak', 'plug', 'press', 'film'] as const;
 const step = stepsOf(stepIds);
@@ -122,7 +122,7 @@ const buildSteps = ({ plug, work, places, wrap, hands, main, last }: Rounds): St
   cleanTools(last),
 ];
 
-const acceptSteps = ({ work, last, ready, survey }: Rounds): StepDraft[] => [
+const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
   leave(work, last, m('No pressure on it.')),
   lookAndTap(ready, 'One colour, no dry cloth, no lifted edge. Tap round it: one sound.', [
     wrong('Lifted edge', 'Grind it back to where it holds, wrap over.'),
@@ -137,7 +137,6 @@ const acceptSteps = ({ work, last, ready, survey }: Rounds): StepDraft[] => [
     m('A tag on the pipe: what, when, who, and when it is looked at again.'),
     { does: 'tidy' },
   ),
-  ...returnToService(work, LOOK_DAYS[survey.intent]),
 ];
 
 /** All steps, in their order. */

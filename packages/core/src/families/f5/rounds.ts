@@ -10,7 +10,6 @@ import type { PipeWrapSurvey } from './survey';
 
 export type W = Work<PipeWrapSurvey>;
 
-export const LOOK_DAYS = { lasting: 180, stopgap: 14 };
 /** A laminate stiffer than this is carbon: on wet steel it causes galvanic corrosion, MPa. */
 const CARBON_MPA = 40_000;
 /** Resin brushed into the profile before the first ply, mm. */
@@ -125,7 +124,7 @@ function wrapRound(work: W): Round {
 
 /** The rounds, and what its steps, needs and figures read. */
 export function roundsOf(work: W) {
-  const { survey, demand, card, wrap } = work;
+  const { demand, card, wrap } = work;
   const metal = demand.material;
   const fair = fairRound(work);
   const prime = primeRound(work);
@@ -152,7 +151,6 @@ export function roundsOf(work: W) {
     main,
     made,
     ready,
-    survey,
     resinMl: resinOf(work),
     card,
     rounds: base,

@@ -1,11 +1,5 @@
 import { m, ml, mm, q } from '../../message/message';
-import {
-  hardness,
-  lookAndTap,
-  pressureSteps,
-  returnToService,
-  thickness,
-} from '../../methods/accept';
+import { hardness, lookAndTap, pressureSteps, thickness } from '../../methods/accept';
 import { approval, isolate, protect, removeOld } from '../../methods/begin';
 import { cleanTools } from '../../methods/build';
 import { leave, waitFor } from '../../methods/cure';
@@ -15,7 +9,7 @@ import { degrease, dustOff, gradeStep, mask, wipe } from '../../methods/prep';
 import { stepsOf, wrong } from '../../methods/step';
 import { layTape } from '../../methods/wrap';
 import type { StepDraft } from '../../work/step';
-import { holed, LOOK_DAYS, PRIME_MM, type Rounds, type W } from './rounds';
+import { holed, PRIME_MM, type Rounds, type W } from './rounds';
 
 export const stepIds = [
   'wall-grid',
@@ -171,7 +165,7 @@ const wrapSteps = ({
   cleanTools(main),
 ];
 
-const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
+const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   leave(work, main, m('No pressure on it. A kept sample of each batch is felt before it is.')),
   lookAndTap(
     ready,
@@ -201,7 +195,6 @@ const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
     },
   ),
   ...pressureSteps(work, ready),
-  ...returnToService(work, LOOK_DAYS[survey.intent]),
 ];
 
 /** All steps, in their order. */

@@ -1,8 +1,8 @@
-import type { Method } from '../../family/family';
+import { draftFrom, type Method } from '../../family/family';
 import { m } from '../../message/message';
 import { figures } from './figures';
 import { needs } from './needs';
-import { isSheet, LOOK_DAYS, roundsOf } from './rounds';
+import { isSheet, roundsOf } from './rounds';
 import { stepIds, steps } from './steps';
 import type { BeltSurvey } from './survey';
 
@@ -11,20 +11,12 @@ export const method: Method<BeltSurvey> = {
   figureIds: ['holeMl', 'coverMl', 'strips', 'conditioned'],
   schools: [],
   cautions: ['rubber-dust', 'moving'],
-  nextLookDays: LOOK_DAYS,
+  nextLookDays: { lasting: 30, stopgap: 3 },
   removal: (work) => [
     isSheet(work)
       ? m('Cut along the edge, grip, peel back hard; grind the cement off.')
       : m('Cut round it, peel it, grind to the belt’s own rubber.'),
     m('When a splice is made it goes with the old length.'),
   ],
-  draft: (work) => {
-    const made = roundsOf(work);
-    return {
-      rounds: made.rounds,
-      steps: steps(made),
-      needs: needs(made),
-      figures: () => figures(made),
-    };
-  },
+  draft: draftFrom({ rounds: roundsOf, steps, needs, figures }),
 };

@@ -15,7 +15,6 @@ export type W = Work<BeltSurvey>;
 /** Wet film of a cement whose card names none, µm. */
 const WET_UM = 150;
 
-export const LOOK_DAYS = { lasting: 30, stopgap: 3 };
 /** Shares of the placing time: the hole first, then the cover. */
 const POUR = { hole: 0.6, cover: 0.4 };
 

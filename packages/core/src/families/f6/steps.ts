@@ -1,5 +1,5 @@
 import { m, minutes, mm, q } from '../../message/message';
-import { hardness, lookAndTap, returnToService } from '../../methods/accept';
+import { hardness, lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
 import { cleanTools } from '../../methods/build';
 import { leave } from '../../methods/cure';
@@ -10,7 +10,7 @@ import { degrease, gradeStep } from '../../methods/prep';
 import { stepsOf, wrong } from '../../methods/step';
 import { type Round, timeTo } from '../../work/round';
 import type { After, StepDraft } from '../../work/step';
-import { LOOK_DAYS, type Rounds, type W } from './rounds';
+import { type Rounds, type W } from './rounds';
 import { COVER_MM, LAP_MM } from './survey';
 
 export const stepIds = [
@@ -236,7 +236,7 @@ const coverSteps = ({
     : pourSteps(work, main as Round, after)),
 ];
 
-const acceptSteps = ({ work, last, ready, survey }: Rounds): StepDraft[] => [
+const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
   leave(work, last, m('The belt stands.')),
   step.during(
     last,
@@ -266,7 +266,6 @@ const acceptSteps = ({ work, last, ready, survey }: Rounds): StepDraft[] => [
       ],
     },
   ),
-  ...returnToService(work, LOOK_DAYS[survey.intent]),
 ];
 
 /** All steps, in their order. */

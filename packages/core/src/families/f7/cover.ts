@@ -1,16 +1,12 @@
-import type { Draft } from '../../work/step';
+import { draftFrom } from '../../family/family';
 import { coverFigures } from './coverFigures';
 import { coverNeeds } from './coverNeeds';
 import { coverRoundsOf } from './coverRounds';
 import { coverSteps } from './coverSteps';
-import type { W } from './steps';
 
-export function coverDraft(work: W): Draft {
-  const made = coverRoundsOf(work);
-  return {
-    rounds: made.rounds,
-    steps: coverSteps(made),
-    needs: coverNeeds(made),
-    figures: () => coverFigures(made),
-  };
-}
+export const coverDraft = draftFrom({
+  rounds: coverRoundsOf,
+  steps: coverSteps,
+  needs: coverNeeds,
+  figures: coverFigures,
+});

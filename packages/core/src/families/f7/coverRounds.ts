@@ -72,7 +72,6 @@ export function coverRoundsOf(work: W) {
     drops,
     ready,
     airtight,
-    survey,
     rounds: [conditioner, ...(close ? [close] : []), main],
   };
 }

@@ -1,5 +1,5 @@
 import { m, type Message, mm } from '../../message/message';
-import { lookAndTap, returnToService } from '../../methods/accept';
+import { lookAndTap } from '../../methods/accept';
 import { cleanTools } from '../../methods/build';
 import { leave, waitFor } from '../../methods/cure';
 import { beforeMixing } from '../../methods/gate';
@@ -8,17 +8,7 @@ import { dustOff, gradeStep } from '../../methods/prep';
 import { wrong } from '../../methods/step';
 import type { StepDraft } from '../../work/step';
 import type { CoverRounds } from './coverRounds';
-import {
-  coversIn,
-  inflate,
-  LOOK_DAYS,
-  margin,
-  prepSteps,
-  SOAP_SHARE,
-  step,
-  total,
-  type W,
-} from './steps';
+import { coversIn, inflate, margin, prepSteps, SOAP_SHARE, step, total, type W } from './steps';
 
 const stripsText = (work: W): Message =>
   m(
@@ -131,7 +121,7 @@ const laySteps = ({ main, drops }: CoverRounds): StepDraft[] => [
   cleanTools(main),
 ];
 
-const acceptSteps = ({ work, main, ready, airtight, survey }: CoverRounds): StepDraft[] => [
+const acceptSteps = ({ work, main, ready, airtight }: CoverRounds): StepDraft[] => [
   leave(work, main, m('An accelerator only where the card allows one.')),
   step.during(
     main,
@@ -161,7 +151,6 @@ const acceptSteps = ({ work, main, ready, airtight, survey }: CoverRounds): Step
         ),
       ]),
   inflate(),
-  ...returnToService(work, LOOK_DAYS[survey.intent]),
 ];
 
 /** All steps, in their order. */

@@ -1,7 +1,7 @@
 import { m } from '../../message/message';
 import type { Method } from '../../family/family';
 import type { TyreSurvey } from './survey';
-import { isSection, LOOK_DAYS, stepIds } from './steps';
+import { isSection, stepIds } from './steps';
 import { sectionDraft } from './sectionRepair';
 import { coverDraft } from './cover';
 
@@ -10,7 +10,7 @@ export const method: Method<TyreSurvey> = {
   figureIds: ['strips', 'stripWidth', 'marginGot', 'drops', 'opening'],
   schools: ['tyre'],
   cautions: ['tyre', 'rubber-dust'],
-  nextLookDays: LOOK_DAYS,
+  nextLookDays: { lasting: 30, stopgap: 3 },
   removal: () => [m('Buff the cover off to the sidewall’s own rubber; heat softens the edge.')],
   draft: (work) => (isSection(work) ? sectionDraft(work) : coverDraft(work)),
 };

@@ -1,5 +1,4 @@
 import { m } from '../../message/message';
-import { returnToService } from '../../methods/accept';
 import { approval } from '../../methods/begin';
 import { leave } from '../../methods/cure';
 import { beforeMixing } from '../../methods/gate';
@@ -7,7 +6,7 @@ import { mixSteps } from '../../methods/mix';
 import { dustOff, gradeStep } from '../../methods/prep';
 import type { StepDraft } from '../../work/step';
 import type { SectionRounds } from './sectionRounds';
-import { inflate, LOOK_DAYS, margin, prepSteps, step } from './steps';
+import { inflate, margin, prepSteps, step } from './steps';
 
 const readySteps = ({ work }: SectionRounds): StepDraft[] => [
   approval('tyre-shop', m('A section repair is the licensed shop’s work, to its own table.')),
@@ -60,7 +59,7 @@ const buildSteps = ({ work, main }: SectionRounds): StepDraft[] => [
   ),
 ];
 
-const acceptSteps = ({ work, main, ready, survey }: SectionRounds): StepDraft[] => [
+const acceptSteps = ({ work, main, ready }: SectionRounds): StepDraft[] => [
   leave(work, main),
   step.inspect(
     'contour',
@@ -70,7 +69,6 @@ const acceptSteps = ({ work, main, ready, survey }: SectionRounds): StepDraft[] 
     { after: ready, does: 'finish' },
   ),
   inflate(),
-  ...returnToService(work, LOOK_DAYS[survey.intent]),
 ];
 
 /** All steps, in their order. */

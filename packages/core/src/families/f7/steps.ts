@@ -27,7 +27,6 @@ export const stepIds = [
 export const step = stepsOf(stepIds);
 export type W = Work<TyreSurvey>;
 
-export const LOOK_DAYS = { lasting: 30, stopgap: 3 };
 /** Share of service pressure at which corners are soaped. */
 export const SOAP_SHARE = 'a third';
 

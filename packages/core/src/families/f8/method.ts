@@ -1,9 +1,9 @@
-import type { Method } from '../../family/family';
+import { draftFrom, type Method } from '../../family/family';
 import { m, mm } from '../../message/message';
 import { CRACK_FIGURES, isSealant } from '../../methods/crack';
 import { figures } from './figures';
 import { needs } from './needs';
-import { LOOK_DAYS, roundsOf } from './rounds';
+import { roundsOf } from './rounds';
 import { stepIds, steps } from './steps';
 import type { FloorCrackSurvey } from './survey';
 
@@ -12,19 +12,11 @@ export const method: Method<FloorCrackSurvey> = {
   figureIds: CRACK_FIGURES,
   schools: ['proud', 'sand', 'moving'],
   cautions: ['silica'],
-  nextLookDays: LOOK_DAYS,
+  nextLookDays: { lasting: 180, stopgap: 30 },
   removal: (work) => [
     isSealant(work)
       ? m('Cut both sides, pull the bead out whole.')
       : m('Chase it out with a crack blade; {deep} deep.', { deep: mm(work.buildMm) }),
   ],
-  draft: (work) => {
-    const made = roundsOf(work);
-    return {
-      rounds: made.rounds,
-      steps: steps(made),
-      needs: needs(made),
-      figures: () => figures(made),
-    };
-  },
+  draft: draftFrom({ rounds: roundsOf, steps, needs, figures }),
 };

@@ -9,8 +9,6 @@ import type { FloorCrackSurvey } from './survey';
 
 export type W = Work<FloorCrackSurvey>;
 
-export const LOOK_DAYS = { lasting: 180, stopgap: 30 };
-
 /** Shares of the placing time: scrubbing in, ramming under, striking off. */
 const MORTAR = { scrub: 0.1, under: 0.5, strike: 0.4 };
 /** Extra share for a film that is struck off while soft. */

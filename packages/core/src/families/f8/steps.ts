@@ -1,5 +1,5 @@
 import { m, mm } from '../../message/message';
-import { hardness, lookAndTap, returnToService } from '../../methods/accept';
+import { hardness, lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
 import { cleanTools, overcoat } from '../../methods/build';
 import { isMortar, isSealant, rodStep, routeOf, sandStep } from '../../methods/crack';
@@ -10,7 +10,7 @@ import { degrease, dustOff, gradeStep } from '../../methods/prep';
 import { stepsOf, wrong } from '../../methods/step';
 import type { Round } from '../../work/round';
 import type { StepDraft } from '../../work/step';
-import { isGunned, isScraped, LOOK_DAYS, type Rounds, type W } from './rounds';
+import { isGunned, isScraped, type Rounds, type W } from './rounds';
 
 export const stepIds = [
   'break-out',
@@ -217,7 +217,7 @@ const prepSteps = ({ work, card, survey, rounds, last }: Rounds): StepDraft[] =>
 
 const buildSteps = ({ last }: Rounds): StepDraft[] => [cleanTools(last)];
 
-const acceptSteps = ({ work, last, grinds, ready, survey }: Rounds): StepDraft[] => [
+const acceptSteps = ({ work, last, grinds, ready }: Rounds): StepDraft[] => [
   leave(work, last, isMortar(work) ? m('Film over it; no draught, no sun.') : m('Barriers up.')),
   ...(grinds
     ? [
@@ -259,7 +259,6 @@ const acceptSteps = ({ work, last, grinds, ready, survey }: Rounds): StepDraft[]
       },
     },
   ),
-  ...returnToService(work, LOOK_DAYS[survey.intent]),
 ];
 
 /** All steps, in their order. */

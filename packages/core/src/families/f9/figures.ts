@@ -6,11 +6,11 @@ import { bags } from './coats';
 import type { Rounds } from './rounds';
 
 /** The figures that its steps and its papers show. */
-export const figures = ({ work, rounds, seals }: Rounds): Figure[] => {
-  const made = bags(work, rounds);
+export const figures = ({ work, coatRounds, seals }: Rounds): Figure[] => {
+  const made = bags(work, coatRounds);
   const paths = work.bodies.flatMap((b) => b.body.paths);
   const [seal] = seals;
-  const water = waterMl(rounds);
+  const water = waterMl(coatRounds);
   return [
     ...(made
       ? [

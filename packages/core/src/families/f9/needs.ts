@@ -6,8 +6,8 @@ import type { Need } from '../../work/supplies';
 import { floorMm2, isPowder } from './coats';
 import { ETCH_PARTS, type Rounds } from './rounds';
 
-/** What the job takes besides its rounds. */
-export const needs = ({ work, rounds, stone }: Rounds): Need[] => [
+/** What the job takes besides its coatRounds. */
+export const needs = ({ work, coatRounds, stone }: Rounds): Need[] => [
   degreaserNeed(work, m('the floor')),
   {
     kind: 'aid',
@@ -22,7 +22,7 @@ export const needs = ({ work, rounds, stone }: Rounds): Need[] => [
           id: 'water',
           name: 'Clean water',
           for: m('mixing'),
-          amount: waterMl(rounds),
+          amount: waterMl(coatRounds),
           quantity: 'volume' as const,
         },
       ]

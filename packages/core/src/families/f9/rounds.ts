@@ -6,7 +6,6 @@ import { notBefore } from '../../methods/step';
 import type { Round } from '../../work/round';
 import { coats, floorMm2, isPowder, type W } from './coats';
 
-export const LOOK_DAYS = { lasting: 180, stopgap: 30 };
 /** Parts of water for one part of etch cleaner. */
 export const ETCH_PARTS = 10;
 /** A crack under a floor is chased to this size and filled, mm. */
@@ -66,13 +65,13 @@ export function roundsOf(work: W) {
     work,
     survey,
     crack,
-    rounds,
+    coatRounds: rounds,
     last,
     seals,
     end,
     ready,
     stone,
-    all: [...(crack ? [crack] : []), ...rounds, ...seals],
+    rounds: [...(crack ? [crack] : []), ...rounds, ...seals],
   };
 }
 export type Rounds = ReturnType<typeof roundsOf>;

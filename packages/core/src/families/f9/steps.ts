@@ -1,5 +1,5 @@
 import { m, mm, q } from '../../message/message';
-import { fingernail, lookAndTap, returnToService } from '../../methods/accept';
+import { fingernail, lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
 import { cleanTools, overcoat } from '../../methods/build';
 import { leave, waitFor } from '../../methods/cure';
@@ -12,7 +12,7 @@ import { momentText } from '../../methods/when';
 import { aidName } from '../../work/aids';
 import type { StepDraft } from '../../work/step';
 import { coatSteps, has, isPowder, step } from './coats';
-import { CHASE, ETCH_PARTS, LOOK_DAYS, type Rounds } from './rounds';
+import { CHASE, ETCH_PARTS, type Rounds } from './rounds';
 
 const EDGE_MM = 10;
 const LEVEL_MM = 3;
@@ -73,7 +73,7 @@ const prepSteps = ({ work, survey }: Rounds): StepDraft[] => [
   ...beforeMixing(work),
 ];
 
-const buildSteps = ({ crack, work, rounds, last, seals }: Rounds): StepDraft[] => [
+const buildSteps = ({ crack, work, coatRounds, last, seals }: Rounds): StepDraft[] => [
   ...(crack
     ? [
         ...mixSteps(work, crack),
@@ -90,7 +90,7 @@ const buildSteps = ({ crack, work, rounds, last, seals }: Rounds): StepDraft[] =
         waitFor(crack, 'tackFree', 'Is the crack hard', m('A fingernail leaves no mark.')),
       ]
     : []),
-  ...coatSteps(work, rounds),
+  ...coatSteps(work, coatRounds),
   cleanTools(last),
   ...seals.flatMap((seal, i) => {
     const before = seals[i - 1];
@@ -128,7 +128,7 @@ const buildSteps = ({ crack, work, rounds, last, seals }: Rounds): StepDraft[] =
   }),
 ];
 
-const acceptSteps = ({ work, end, ready, last, seals, survey }: Rounds): StepDraft[] => [
+const acceptSteps = ({ work, end, ready, last, seals }: Rounds): StepDraft[] => [
   leave(
     work,
     end,
@@ -175,7 +175,6 @@ const acceptSteps = ({ work, end, ready, last, seals, survey }: Rounds): StepDra
     ),
     { does: 'tidy' },
   ),
-  ...returnToService(work, LOOK_DAYS[survey.intent]),
 ];
 
 /** All steps, in their order. */

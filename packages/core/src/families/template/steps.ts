@@ -1,0 +1,45 @@
+import { m } from '../../message/message';
+import { lookAndTap } from '../../methods/accept';
+import { isolate } from '../../methods/begin';
+import { cleanTools } from '../../methods/build';
+import { leave } from '../../methods/cure';
+import { beforeMixing } from '../../methods/gate';
+import { mixSteps } from '../../methods/mix';
+import { degrease, dustOff, gradeStep } from '../../methods/prep';
+import { stepsOf } from '../../methods/step';
+import type { StepDraft } from '../../work/step';
+import type { Rounds } from './rounds';
+
+export const stepIds = ['fill-nosing'] as const;
+const step = stepsOf(stepIds);
+
+const prepSteps = ({ work }: Rounds): StepDraft[] => [
+  isolate(work, { extra: m('Close the stairs at both ends.') }),
+  degrease(work),
+  gradeStep(work, 0),
+  dustOff(),
+  ...beforeMixing(work),
+];
+
+const buildSteps = ({ work, main }: Rounds): StepDraft[] => [
+  ...mixSteps(work, main),
+  step.touch(
+    main,
+    'fill-nosing',
+    'Fill the nosing',
+    m('Fill it against a board, flush with the tread.'),
+  ),
+  cleanTools(main),
+];
+
+const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
+  leave(work, main, m('Keep everybody off it.')),
+  lookAndTap(ready, 'Flush, one sound, no edge that catches a boot.', []),
+];
+
+/** All steps, in their order. */
+export const steps = (made: Rounds): StepDraft[] => [
+  ...prepSteps(made),
+  ...buildSteps(made),
+  ...acceptSteps(made),
+];
