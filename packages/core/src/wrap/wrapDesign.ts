@@ -274,7 +274,8 @@ export function wrapDesign(input: WrapDesignInput): Answer<WrapDesign> {
     taperMm,
     totalLengthMm,
   };
-  return worked(made, () =>
+  return worked(
+    made,
     designLines(input, { D, p, thrust, loads, allow, made, hoopText, axialText }),
   );
 }
