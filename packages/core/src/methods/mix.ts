@@ -3,6 +3,7 @@ import { celsius, joined, m, type Message } from '../message/message';
 import type { Touch } from '../work/batching';
 import type { Round } from '../work/round';
 import type { After, StepDraft } from '../work/step';
+import type { Need } from '../work/supplies';
 import { AGGREGATE_KGL } from '../work/weighing';
 import { crewOf, type Work } from '../work/work';
 import { mixWords } from './mixWords';
@@ -95,7 +96,7 @@ export function mixSteps(work: Work, round: Round, after: readonly After[] = [])
 }
 
 /** Aggregate that extends a mortar, g; 0 if none. */
-export const aggregateG = (round: Round): number =>
+const aggregateG = (round: Round): number =>
   round.batches.reduce((s, b) => s + ((b.aG ?? 0) * round.aggregatePct) / 100, 0);
 export { AGGREGATE_KGL };
 
@@ -108,3 +109,20 @@ export const waterMl = (rounds: readonly Round[]): number =>
   rounds
     .filter((r) => r.card.mix.kind === 'powder-water')
     .reduce((s, r) => s + r.batches.reduce((t, b) => t + (b.bG ?? 0), 0), 0);
+
+/** The water and the aggregate that mortars take; none for other materials. */
+export function mortarNeeds(rounds: readonly Round[]): Need[] {
+  const water = waterMl(rounds);
+  const aggregate = rounds.reduce((s, r) => s + aggregateG(r), 0);
+  const needs: Need[] = [
+    {
+      ...{ kind: 'plain', id: 'water', name: 'Clean water' },
+      ...{ for: m('mixing'), amount: water, quantity: 'volume' },
+    },
+    {
+      ...{ kind: 'plain', id: 'aggregate', name: 'Clean dry aggregate' },
+      ...{ for: m('extending the deep fill'), amount: aggregate, quantity: 'mass' },
+    },
+  ];
+  return needs.filter((need) => 'amount' in need && need.amount > 0);
+}

@@ -1,7 +1,7 @@
 import { m } from '../../message/message';
 import { isStruckFlush, mainSpec, overfill } from '../../methods/build';
 import { isMortar, isSealant } from '../../methods/crack';
-import { aggregateFor, aggregateG, mixTouch } from '../../methods/mix';
+import { aggregateFor, mixTouch } from '../../methods/mix';
 import { notBefore } from '../../methods/step';
 import type { Round } from '../../work/round';
 import type { Work } from '../../work/work';
@@ -66,7 +66,6 @@ export function roundsOf(work: W) {
   const last = rounds[rounds.length - 1] as Round;
   const ready = [notBefore(last, demand.needed)];
   const grinds = !isStruckFlush(work) && !isMortar(work) && !isSealant(work);
-  const stone = rounds.reduce((s, r) => s + aggregateG(r), 0);
-  return { work, card, survey, last, grinds, ready, stone, rounds };
+  return { work, card, survey, last, grinds, ready, rounds };
 }
 export type Rounds = ReturnType<typeof roundsOf>;

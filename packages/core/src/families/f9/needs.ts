@@ -1,13 +1,13 @@
 import { m } from '../../message/message';
 import { heldNeeds } from '../../methods/gate';
-import { waterMl } from '../../methods/mix';
+import { mortarNeeds } from '../../methods/mix';
 import { degreaserNeed } from '../../methods/prep';
 import type { Need } from '../../work/supplies';
-import { floorMm2, isPowder } from './coats';
+import { floorMm2 } from './coats';
 import { ETCH_PARTS, type Rounds } from './rounds';
 
-/** What the job takes besides its coatRounds. */
-export const needs = ({ work, coatRounds, stone }: Rounds): Need[] => [
+/** What the job takes besides its rounds. */
+export const needs = ({ work, coatRounds }: Rounds): Need[] => [
   degreaserNeed(work, m('the floor')),
   {
     kind: 'aid',
@@ -15,29 +15,6 @@ export const needs = ({ work, coatRounds, stone }: Rounds): Need[] => [
     for: m('the floor, 1 in {n}', { n: ETCH_PARTS + 1 }),
     areaMm2: floorMm2(work) / (ETCH_PARTS + 1),
   },
-  ...(isPowder(work)
-    ? [
-        {
-          kind: 'plain' as const,
-          id: 'water',
-          name: 'Clean water',
-          for: m('mixing'),
-          amount: waterMl(coatRounds),
-          quantity: 'volume' as const,
-        },
-      ]
-    : []),
-  ...(stone > 0
-    ? [
-        {
-          kind: 'plain' as const,
-          id: 'aggregate',
-          name: 'Clean dry aggregate',
-          for: m('extending the deep fill'),
-          amount: stone,
-          quantity: 'mass' as const,
-        },
-      ]
-    : []),
+  ...mortarNeeds(coatRounds),
   ...heldNeeds(work),
 ];

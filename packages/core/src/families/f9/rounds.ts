@@ -1,7 +1,7 @@
 import { formatFigure, line } from '../../calc/calc';
 import { m } from '../../message/message';
 import { filmRound } from '../../methods/film';
-import { aggregateG, mixTouch } from '../../methods/mix';
+import { mixTouch } from '../../methods/mix';
 import { notBefore } from '../../methods/step';
 import type { Round } from '../../work/round';
 import { coats, floorMm2, isPowder, type W } from './coats';
@@ -59,7 +59,6 @@ export function roundsOf(work: W) {
       )
     : [];
   const end = seals[seals.length - 1] ?? last;
-  const stone = rounds.reduce((s, r) => s + aggregateG(r), 0);
   const ready = [notBefore(end, demand.needed)];
   return {
     work,
@@ -70,7 +69,7 @@ export function roundsOf(work: W) {
     seals,
     end,
     ready,
-    stone,
+
     rounds: [...(crack ? [crack] : []), ...rounds, ...seals],
   };
 }
