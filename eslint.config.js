@@ -119,6 +119,10 @@ module.exports = defineConfig([
       '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
     },
   },
+  {
+    files: ['packages/core/src/**', 'apps/client/src/**', 'apps/client/app/**'],
+    rules: { 'max-lines-per-function': ['error', { max: 80, skipComments: true }] },
+  },
   forbid(
     ['packages/core/src/**'],
     PURE,

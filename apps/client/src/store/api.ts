@@ -26,6 +26,7 @@ import {
   createApi,
   fetchBaseQuery,
   type BaseQueryFn,
+  type EndpointBuilder,
   type FetchArgs,
 } from '@reduxjs/toolkit/query/react';
 import { fetchWithEarlyAnswers } from './earlyAnswers';
@@ -90,119 +91,137 @@ export interface RepairsQuery {
   order?: 'up' | 'down';
 }
 
+const TAGS = ['Me', 'Here', 'Repairs', 'Repair', 'Assets', 'Cards', 'Shelf'] as const;
+type Build = EndpointBuilder<typeof baseQuery, (typeof TAGS)[number], 'api'>;
+
+/** Sessions and people. */
+const peopleEndpoints = (build: Build) => ({
+  me: build.query<Me, void>({
+    query: () => 'me',
+    transformResponse: reads.me,
+    providesTags: ['Me'],
+  }),
+  demoUsers: build.query<DemoUser[], void>({
+    query: () => 'demo/users',
+    transformResponse: reads.demoUsers,
+  }),
+  signIn: build.mutation<void, { username: string; password: string }>({
+    query: (body) => ({ url: 'auth/sign-in/username', method: 'POST', body }),
+    transformResponse: () => undefined,
+    invalidatesTags: ['Me', 'Repairs', 'Repair', 'Assets'],
+  }),
+  here: build.query<DevicePerson[], void>({
+    query: () => 'auth/here',
+    transformResponse: reads.here,
+    providesTags: ['Here'],
+  }),
+  signInByCode: build.mutation<void, CodeSignIn>({
+    query: (body) => ({ url: 'auth/sign-in/code', method: 'POST', body }),
+    transformResponse: () => undefined,
+    // After too many wrong codes the code is removed.
+    invalidatesTags: (_r, error) => (error ? ['Here'] : []),
+  }),
+  setCode: build.mutation<void, OwnCode>({
+    query: (body) => ({ url: 'me/code', method: 'POST', body }),
+    transformResponse: () => undefined,
+    invalidatesTags: ['Here'],
+  }),
+  dropCode: build.mutation<void, void>({
+    query: () => ({ url: 'me/code/drop', method: 'POST', body: {} }),
+    transformResponse: () => undefined,
+    invalidatesTags: ['Here'],
+  }),
+  signOut: build.mutation<void, void>({
+    query: () => ({ url: 'auth/sign-out', method: 'POST', body: {} }),
+    transformResponse: () => undefined,
+  }),
+  changePassword: build.mutation<void, NewPassword>({
+    query: (body) => ({ url: 'me/password', method: 'POST', body }),
+    transformResponse: () => undefined,
+  }),
+});
+
+/** The plant and its store. */
+const plantEndpoints = (build: Build) => ({
+  site: build.query<Site, void>({
+    query: () => 'site',
+    transformResponse: reads.site,
+  }),
+  assets: build.query<Asset[], void>({
+    query: () => 'assets',
+    transformResponse: reads.assets,
+    providesTags: ['Assets'],
+  }),
+  cards: build.query<Card[], void>({
+    query: () => 'cards',
+    transformResponse: reads.cards,
+    providesTags: ['Cards'],
+  }),
+  importCards: build.mutation<CardOutcome[], { file: CardFile; by: string }>({
+    query: ({ file, by }) => ({ url: 'cards', method: 'POST', body: file, ...as(by) }),
+    transformResponse: reads.outcomes,
+    invalidatesTags: ['Cards'],
+  }),
+  shelf: build.query<ShelfLot[], void>({
+    query: () => 'shelf',
+    transformResponse: reads.shelf,
+    providesTags: ['Shelf'],
+  }),
+  moveStock: build.mutation<ShelfLot[], { move: StockMove; by: string }>({
+    query: ({ move, by }) => ({ url: 'shelf/moves', method: 'POST', body: move, ...as(by) }),
+    transformResponse: reads.shelf,
+    invalidatesTags: ['Shelf'],
+  }),
+  forecast: build.query<Forecast, void>({
+    query: () => 'forecast',
+    transformResponse: reads.forecast,
+  }),
+  air: build.query<KnownAir | null, string>({
+    query: (position) => ({ url: 'air', params: { position } }),
+    transformResponse: reads.air,
+  }),
+});
+
+/** Repairs. */
+const repairEndpoints = (build: Build) => ({
+  repairs: build.infiniteQuery<RepairPage, RepairsQuery, string | null>({
+    infiniteQueryOptions: {
+      initialPageParam: null,
+      getNextPageParam: (page) => page.next ?? undefined,
+    },
+    query: ({ queryArg, pageParam }) => ({
+      url: 'repairs',
+      params: { ...queryArg, limit: 100, ...(pageParam ? { cursor: pageParam } : {}) },
+    }),
+    transformResponse: reads.page,
+    providesTags: ['Repairs'],
+  }),
+  repair: build.query<RepairView, string>({
+    query: (id) => `repairs/${id}`,
+    transformResponse: reads.repair,
+    providesTags: (_r, _e, id) => [{ type: 'Repair', id }],
+  }),
+  leftovers: build.query<LeftoverOffer[], string>({
+    query: (id) => `repairs/${id}/leftovers`,
+    transformResponse: reads.leftovers,
+    providesTags: ['Repairs'],
+  }),
+  command: build.mutation<Ack, { command: Command; by: string }>({
+    query: ({ command, by }) => ({ url: 'commands', method: 'POST', body: command, ...as(by) }),
+    transformResponse: reads.ack,
+  }),
+});
+
 /** Everything that the client asks of the server. Answers are parsed by the contract's schemas. */
 export const api = createApi({
   reducerPath: 'api',
   baseQuery,
-  tagTypes: ['Me', 'Here', 'Repairs', 'Repair', 'Assets', 'Cards', 'Shelf'],
+  tagTypes: TAGS,
   refetchOnReconnect: true,
   endpoints: (build) => ({
-    me: build.query<Me, void>({
-      query: () => 'me',
-      transformResponse: reads.me,
-      providesTags: ['Me'],
-    }),
-    demoUsers: build.query<DemoUser[], void>({
-      query: () => 'demo/users',
-      transformResponse: reads.demoUsers,
-    }),
-    signIn: build.mutation<void, { username: string; password: string }>({
-      query: (body) => ({ url: 'auth/sign-in/username', method: 'POST', body }),
-      transformResponse: () => undefined,
-      invalidatesTags: ['Me', 'Repairs', 'Repair', 'Assets'],
-    }),
-    here: build.query<DevicePerson[], void>({
-      query: () => 'auth/here',
-      transformResponse: reads.here,
-      providesTags: ['Here'],
-    }),
-    signInByCode: build.mutation<void, CodeSignIn>({
-      query: (body) => ({ url: 'auth/sign-in/code', method: 'POST', body }),
-      transformResponse: () => undefined,
-      // After too many wrong codes the code is removed.
-      invalidatesTags: (_r, error) => (error ? ['Here'] : []),
-    }),
-    setCode: build.mutation<void, OwnCode>({
-      query: (body) => ({ url: 'me/code', method: 'POST', body }),
-      transformResponse: () => undefined,
-      invalidatesTags: ['Here'],
-    }),
-    dropCode: build.mutation<void, void>({
-      query: () => ({ url: 'me/code/drop', method: 'POST', body: {} }),
-      transformResponse: () => undefined,
-      invalidatesTags: ['Here'],
-    }),
-    signOut: build.mutation<void, void>({
-      query: () => ({ url: 'auth/sign-out', method: 'POST', body: {} }),
-      transformResponse: () => undefined,
-    }),
-    changePassword: build.mutation<void, NewPassword>({
-      query: (body) => ({ url: 'me/password', method: 'POST', body }),
-      transformResponse: () => undefined,
-    }),
-    site: build.query<Site, void>({
-      query: () => 'site',
-      transformResponse: reads.site,
-    }),
-    assets: build.query<Asset[], void>({
-      query: () => 'assets',
-      transformResponse: reads.assets,
-      providesTags: ['Assets'],
-    }),
-    cards: build.query<Card[], void>({
-      query: () => 'cards',
-      transformResponse: reads.cards,
-      providesTags: ['Cards'],
-    }),
-    importCards: build.mutation<CardOutcome[], { file: CardFile; by: string }>({
-      query: ({ file, by }) => ({ url: 'cards', method: 'POST', body: file, ...as(by) }),
-      transformResponse: reads.outcomes,
-      invalidatesTags: ['Cards'],
-    }),
-    shelf: build.query<ShelfLot[], void>({
-      query: () => 'shelf',
-      transformResponse: reads.shelf,
-      providesTags: ['Shelf'],
-    }),
-    moveStock: build.mutation<ShelfLot[], { move: StockMove; by: string }>({
-      query: ({ move, by }) => ({ url: 'shelf/moves', method: 'POST', body: move, ...as(by) }),
-      transformResponse: reads.shelf,
-      invalidatesTags: ['Shelf'],
-    }),
-    forecast: build.query<Forecast, void>({
-      query: () => 'forecast',
-      transformResponse: reads.forecast,
-    }),
-    air: build.query<KnownAir | null, string>({
-      query: (position) => ({ url: 'air', params: { position } }),
-      transformResponse: reads.air,
-    }),
-    repairs: build.infiniteQuery<RepairPage, RepairsQuery, string | null>({
-      infiniteQueryOptions: {
-        initialPageParam: null,
-        getNextPageParam: (page) => page.next ?? undefined,
-      },
-      query: ({ queryArg, pageParam }) => ({
-        url: 'repairs',
-        params: { ...queryArg, limit: 100, ...(pageParam ? { cursor: pageParam } : {}) },
-      }),
-      transformResponse: reads.page,
-      providesTags: ['Repairs'],
-    }),
-    repair: build.query<RepairView, string>({
-      query: (id) => `repairs/${id}`,
-      transformResponse: reads.repair,
-      providesTags: (_r, _e, id) => [{ type: 'Repair', id }],
-    }),
-    leftovers: build.query<LeftoverOffer[], string>({
-      query: (id) => `repairs/${id}/leftovers`,
-      transformResponse: reads.leftovers,
-      providesTags: ['Repairs'],
-    }),
-    command: build.mutation<Ack, { command: Command; by: string }>({
-      query: ({ command, by }) => ({ url: 'commands', method: 'POST', body: command, ...as(by) }),
-      transformResponse: reads.ack,
-    }),
+    ...peopleEndpoints(build),
+    ...plantEndpoints(build),
+    ...repairEndpoints(build),
   }),
 });
 

@@ -133,37 +133,59 @@ export function CureReadingsForm({ view, plan, repair, mixedAt }: SeesProps) {
             />
           ))}
         </View>
-        <View className="gap-1.5" role="group" aria-label="Fingernail test of the kept sample">
-          <Txt as="inline">Fingernail test of the kept sample</Txt>
-          <View className="flex-row flex-wrap gap-2">
-            <SecondaryButton
-              label="Hard: no mark"
-              testID="sample-hard"
-              onPress={() => record({ kind: 'nail', marks: false })}
-            />
-            <SecondaryButton
-              label="Soft: the nail leaves a mark"
-              testID="sample-soft"
-              onPress={() => record({ kind: 'nail', marks: true })}
-            />
-          </View>
-        </View>
-        {hard ? (
-          <Typed
-            keptAs={`${view.id}/cure/shore`}
-            id="cure-shore"
-            label={`Sample, Shore ${hard.scale}`}
-            why={`${hard.least} or more`}
-            read={(text) => {
-              const value = Number(text.replace(',', '.'));
-              return text.trim() !== '' && value >= 0 && value <= 100
-                ? { value }
-                : { wrong: 'Type a hardness from 0 to 100.' };
-            }}
-            record={(value) => record({ kind: 'shore', value })}
-          />
-        ) : null}
+        <FingernailTest record={record} />
+        <SampleHardness hard={hard} view={view} record={record} />
       </Disclosure>
+    </View>
+  );
+}
+
+function SampleHardness({
+  hard,
+  view,
+  record,
+}: {
+  hard: { scale: 'A' | 'D'; least: number } | undefined;
+  view: RepairView;
+  record: (values: CureValues) => void;
+}) {
+  return (
+    <>
+      {hard ? (
+        <Typed
+          keptAs={`${view.id}/cure/shore`}
+          id="cure-shore"
+          label={`Sample, Shore ${hard.scale}`}
+          why={`${hard.least} or more`}
+          read={(text) => {
+            const value = Number(text.replace(',', '.'));
+            return text.trim() !== '' && value >= 0 && value <= 100
+              ? { value }
+              : { wrong: 'Type a hardness from 0 to 100.' };
+          }}
+          record={(value) => record({ kind: 'shore', value })}
+        />
+      ) : null}
+    </>
+  );
+}
+
+function FingernailTest({ record }: { record: (values: CureValues) => void }) {
+  return (
+    <View className="gap-1.5" role="group" aria-label="Fingernail test of the kept sample">
+      <Txt as="inline">Fingernail test of the kept sample</Txt>
+      <View className="flex-row flex-wrap gap-2">
+        <SecondaryButton
+          label="Hard: no mark"
+          testID="sample-hard"
+          onPress={() => record({ kind: 'nail', marks: false })}
+        />
+        <SecondaryButton
+          label="Soft: the nail leaves a mark"
+          testID="sample-soft"
+          onPress={() => record({ kind: 'nail', marks: true })}
+        />
+      </View>
     </View>
   );
 }

@@ -1,3 +1,4 @@
+import type { Colours } from '@/shared/ui/tokens.cjs';
 import { MINUTE, formatQuantity, type Axis } from '@kelmot/core';
 import type { CureForecast, CureReadings } from '@kelmot/core/run/runPlan';
 import { View } from 'react-native';
@@ -60,16 +61,7 @@ export function CureTrace({
       testID="cure-trace"
     >
       <Svg width={width} height={HEIGHT}>
-        {warmedBetween(seen.heat, now).map((w) => (
-          <Rect
-            key={w.from}
-            x={x(w.from)}
-            y={HEIGHT - 8}
-            width={Math.max(2, x(w.to) - x(w.from))}
-            height={6}
-            fill={c.ochre}
-          />
-        ))}
+        <Warmed seen={seen} now={now} x={x} c={c} />
         <Line
           x1={x(run.mixedAt)}
           y1={y(plannedC)}
@@ -89,17 +81,7 @@ export function CureTrace({
         >
           {`planned ${words(plannedC)}`}
         </SvgText>
-        {run.lasts ? (
-          <Line
-            x1={lastX}
-            y1={y(last.tempC)}
-            x2={width}
-            y2={y(last.tempC)}
-            stroke={c.ink}
-            strokeWidth={1}
-            strokeDasharray="2 4"
-          />
-        ) : null}
+        <LastsOn run={run} lastX={lastX} y={y} last={last} width={width} c={c} />
         <Polyline points={line} fill="none" stroke={c.ink} strokeWidth={2} />
         <Rect x={lastX - 3} y={y(last.tempC) - 3} width={6} height={6} fill={c.ink} />
         <SvgText
@@ -112,16 +94,83 @@ export function CureTrace({
         >
           {words(last.tempC)}
         </SvgText>
-        {seen.samples.map(({ at, hard }) => (
-          <Path
-            key={at}
-            d={`M${x(at) - 5} ${TOP - 12}h10l-5 8Z`}
-            fill={hard ? c.moss : c.sheet}
-            stroke={hard ? c.moss : c.oxide}
-            strokeWidth={1.5}
-          />
-        ))}
+        <Samples seen={seen} x={x} c={c} />
       </Svg>
     </View>
+  );
+}
+
+function Samples({ seen, x, c }: { seen: CureReadings; x: (at: number) => number; c: Colours }) {
+  return (
+    <>
+      {seen.samples.map(({ at, hard }) => (
+        <Path
+          key={at}
+          d={`M${x(at) - 5} ${TOP - 12}h10l-5 8Z`}
+          fill={hard ? c.moss : c.sheet}
+          stroke={hard ? c.moss : c.oxide}
+          strokeWidth={1.5}
+        />
+      ))}
+    </>
+  );
+}
+
+function LastsOn({
+  run,
+  lastX,
+  y,
+  last,
+  width,
+  c,
+}: {
+  run: CureForecast;
+  lastX: number;
+  y: (tempC: number) => number;
+  last: { at: number; tempC: number };
+  width: number;
+  c: Colours;
+}) {
+  return (
+    <>
+      {run.lasts ? (
+        <Line
+          x1={lastX}
+          y1={y(last.tempC)}
+          x2={width}
+          y2={y(last.tempC)}
+          stroke={c.ink}
+          strokeWidth={1}
+          strokeDasharray="2 4"
+        />
+      ) : null}
+    </>
+  );
+}
+
+function Warmed({
+  seen,
+  now,
+  x,
+  c,
+}: {
+  seen: CureReadings;
+  now: number;
+  x: (at: number) => number;
+  c: Colours;
+}) {
+  return (
+    <>
+      {warmedBetween(seen.heat, now).map((w) => (
+        <Rect
+          key={w.from}
+          x={x(w.from)}
+          y={HEIGHT - 8}
+          width={Math.max(2, x(w.to) - x(w.from))}
+          height={6}
+          fill={c.ochre}
+        />
+      ))}
+    </>
   );
 }

@@ -81,15 +81,7 @@ export function StationFrame({
       ))}
       <View className="flex-1" onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
         {layout === 'phone' ? (
-          <View className="flex-row items-center gap-2 bg-sheet pr-4">
-            <BackArrow label="Back to the bench" onPress={() => router.navigate('/')} />
-            {tag ? <Tag text={tag} /> : null}
-            <Txt as="row" role="heading" {...named} className="min-w-0 flex-1" numberOfLines={2}>
-              {title || STATION_NAMES[station]}
-            </Txt>
-            {id ? <PresentHere id={id} /> : null}
-            <OutboxState quiet />
-          </View>
+          <PhoneHead tag={tag} named={named} title={title} station={station} id={id} />
         ) : width > 0 ? (
           <>
             <StationScale
@@ -100,13 +92,7 @@ export function StationFrame({
               onPick={go}
               named
             />
-            <View className="flex-row items-center gap-3 border-y border-ink bg-sheet px-4 py-2">
-              {tag ? <Tag text={tag} /> : null}
-              <Txt as="row" role="heading" {...named} className="min-w-0 flex-1">
-                {title}
-              </Txt>
-              {id ? <PresentHere id={id} /> : null}
-            </View>
+            <WideHead tag={tag} named={named} title={title} id={id} />
           </>
         ) : null}
         {layout !== 'wide' && pinned ? drawn : null}
@@ -135,6 +121,54 @@ export function StationFrame({
         />
       ) : null}
     </Frame>
+  );
+}
+
+function WideHead({
+  tag,
+  named,
+  title,
+  id,
+}: {
+  tag: string;
+  named: object;
+  title: string;
+  id: string | null;
+}) {
+  return (
+    <View className="flex-row items-center gap-3 border-y border-ink bg-sheet px-4 py-2">
+      {tag ? <Tag text={tag} /> : null}
+      <Txt as="row" role="heading" {...named} className="min-w-0 flex-1">
+        {title}
+      </Txt>
+      {id ? <PresentHere id={id} /> : null}
+    </View>
+  );
+}
+
+function PhoneHead({
+  tag,
+  named,
+  title,
+  station,
+  id,
+}: {
+  tag: string;
+  named: object;
+  title: string;
+  station: StationId;
+  id: string | null;
+}) {
+  return (
+    <View className="flex-row items-center gap-2 bg-sheet pr-4">
+      <BackArrow label="Back to the bench" onPress={() => router.navigate('/')} />
+      {tag ? <Tag text={tag} /> : null}
+      <Txt as="row" role="heading" {...named} className="min-w-0 flex-1" numberOfLines={2}>
+        {title || STATION_NAMES[station]}
+      </Txt>
+      {id ? <PresentHere id={id} /> : null}
+      <OutboxState quiet />
+    </View>
   );
 }
 

@@ -8,6 +8,10 @@ import {
   type Message,
   type Relax,
   type Scored,
+  type CardMatch,
+  type Figure,
+  type SystemCard,
+  type Verdict,
 } from '@kelmot/core';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -116,47 +120,9 @@ export function MatchCard({
       testID={`match-${card.code}`}
       className={`border-b border-rule ${selected ? 'border-l-[5px] border-l-moss bg-sheet' : 'pl-[5px]'}`}
     >
-      <Pressable
-        role="radio"
-        aria-checked={selected}
-        disabled={verdict === 'no'}
-        tabIndex={verdict === 'no' ? -1 : stop}
-        onPress={onSelect}
-        testID={`pick-${card.code}`}
-        className="min-h-[48px] justify-center px-4 pt-3"
-      >
-        <View className="flex-row items-center gap-3">
-          <VerdictMark verdict={verdict} />
-          <Txt as={selected ? 'rowBold' : 'row'} className="min-w-0 flex-1" numberOfLines={2}>
-            {card.code} {card.name}
-          </Txt>
-          <Txt as="row" className={INK[verdict]}>
-            {verdict === 'fits' ? VERDICT_NAMES.fits : ''}
-          </Txt>
-        </View>
-      </Pressable>
+      <CardHead selected={selected} verdict={verdict} stop={stop} onSelect={onSelect} card={card} />
       <View className="gap-1 px-4">
-        <View className={verdict === 'fits' ? '' : 'pl-10'}>
-          {deciding(scored).map((j) =>
-            j.against ? (
-              <LimitRule
-                key={j.rule.id}
-                name={j.rule.name}
-                against={j.against}
-                verdict={j.verdict}
-                figure={figures[`rule.${j.rule.id}`]}
-              />
-            ) : null,
-          )}
-          {lead ? (
-            <Txt>
-              <Txt as="strong" className={INK[verdict]}>
-                {lead}
-              </Txt>
-              {rest}
-            </Txt>
-          ) : null}
-        </View>
+        <WhatDecides verdict={verdict} scored={scored} figures={figures} lead={lead} rest={rest} />
         <View className="flex-row flex-wrap gap-x-4">
           {parts
             .filter((p) => p.value !== null && figures[p.id])
@@ -182,32 +148,7 @@ export function MatchCard({
           open={open}
           onToggle={() => setOpen(!open)}
         >
-          {match.judged.map((j) => (
-            <View key={j.rule.id} className="gap-1">
-              <View className="flex-row items-baseline gap-2">
-                <Txt as="inline" className={`w-20 ${INK[j.verdict]}`}>
-                  {VERDICT_NAMES[j.verdict]}
-                </Txt>
-                <Txt className="min-w-0 flex-1">
-                  <Txt as="strong">{j.rule.question} </Txt>
-                  {tell(j.because)}
-                </Txt>
-              </View>
-              {j.relax && j.verdict !== 'fits' ? (
-                <Pressable
-                  role="button"
-                  aria-label={`Try: ${tell(j.relax.say)}`}
-                  testID={`try-${card.code}-${j.rule.id}`}
-                  onPress={() => j.relax && onTry(j.relax)}
-                  className="min-h-[48px] justify-center self-start pl-[88px]"
-                >
-                  <Txt as="inline" className="border-b-[1.5px] border-dotted border-teal">
-                    {tell(j.relax.say)} Try
-                  </Txt>
-                </Pressable>
-              ) : null}
-            </View>
-          ))}
+          <AllReasons match={match} tell={tell} card={card} onTry={onTry} />
           <Txt as="label">
             Order: {score.toFixed(2)} ={' '}
             {parts
@@ -218,5 +159,122 @@ export function MatchCard({
         </Disclosure>
       </View>
     </View>
+  );
+}
+
+function AllReasons({
+  match,
+  tell,
+  card,
+  onTry,
+}: {
+  match: CardMatch;
+  tell: (message: Message) => string;
+  card: SystemCard;
+  onTry: (relax: Relax) => void;
+}) {
+  return (
+    <>
+      {match.judged.map((j) => (
+        <View key={j.rule.id} className="gap-1">
+          <View className="flex-row items-baseline gap-2">
+            <Txt as="inline" className={`w-20 ${INK[j.verdict]}`}>
+              {VERDICT_NAMES[j.verdict]}
+            </Txt>
+            <Txt className="min-w-0 flex-1">
+              <Txt as="strong">{j.rule.question} </Txt>
+              {tell(j.because)}
+            </Txt>
+          </View>
+          {j.relax && j.verdict !== 'fits' ? (
+            <Pressable
+              role="button"
+              aria-label={`Try: ${tell(j.relax.say)}`}
+              testID={`try-${card.code}-${j.rule.id}`}
+              onPress={() => j.relax && onTry(j.relax)}
+              className="min-h-[48px] justify-center self-start pl-[88px]"
+            >
+              <Txt as="inline" className="border-b-[1.5px] border-dotted border-teal">
+                {tell(j.relax.say)} Try
+              </Txt>
+            </Pressable>
+          ) : null}
+        </View>
+      ))}
+    </>
+  );
+}
+
+function WhatDecides({
+  verdict,
+  scored,
+  figures,
+  lead,
+  rest,
+}: {
+  verdict: Verdict;
+  scored: Scored;
+  figures: Record<string, Figure>;
+  lead: string;
+  rest: string;
+}) {
+  return (
+    <View className={verdict === 'fits' ? '' : 'pl-10'}>
+      {deciding(scored).map((j) =>
+        j.against ? (
+          <LimitRule
+            key={j.rule.id}
+            name={j.rule.name}
+            against={j.against}
+            verdict={j.verdict}
+            figure={figures[`rule.${j.rule.id}`]}
+          />
+        ) : null,
+      )}
+      {lead ? (
+        <Txt>
+          <Txt as="strong" className={INK[verdict]}>
+            {lead}
+          </Txt>
+          {rest}
+        </Txt>
+      ) : null}
+    </View>
+  );
+}
+
+function CardHead({
+  selected,
+  verdict,
+  stop,
+  onSelect,
+  card,
+}: {
+  selected: boolean;
+  verdict: Verdict;
+  stop: 0 | -1;
+  onSelect: () => void;
+  card: SystemCard;
+}) {
+  return (
+    <Pressable
+      role="radio"
+      aria-checked={selected}
+      disabled={verdict === 'no'}
+      tabIndex={verdict === 'no' ? -1 : stop}
+      onPress={onSelect}
+      testID={`pick-${card.code}`}
+      className="min-h-[48px] justify-center px-4 pt-3"
+    >
+      <View className="flex-row items-center gap-3">
+        <VerdictMark verdict={verdict} />
+        <Txt as={selected ? 'rowBold' : 'row'} className="min-w-0 flex-1" numberOfLines={2}>
+          {card.code} {card.name}
+        </Txt>
+        <Txt as="row" className={INK[verdict]}>
+          {verdict === 'fits' ? VERDICT_NAMES.fits : ''}
+        </Txt>
+      </View>
+    </Pressable>
   );
 }

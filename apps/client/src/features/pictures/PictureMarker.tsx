@@ -1,5 +1,5 @@
-import { parseQuantity, formatQuantity, shownUnit } from '@kelmot/core';
-import { useEffect, useState } from 'react';
+import { parseQuantity, formatQuantity, shownUnit, type UnitSystem } from '@kelmot/core';
+import { useEffect, useState, type Dispatch, type SetStateAction } from 'react';
 import {
   Image,
   useWindowDimensions,
@@ -80,28 +80,20 @@ interface MarkPictureProps {
   keep: (data: string) => void;
 }
 
-/** Draws lines, arrows and outlines on a picture by finger, each with a length. Saves a new picture. */
-export function PictureMarker({ uri, label, close, keep }: MarkPictureProps) {
-  const { units } = useWords();
-  const [kind, setKind] = useState<MarkKind>('line');
-  const [marks, setMarks] = useState<Mark[]>([]);
-  const [under, setUnder] = useState<Mark | null>(null);
-  const [length, setLength] = useState('');
-  const [failed, setFailed] = useState(false);
-  const [room, setRoom] = useState(0);
-  const { height: most } = useWindowDimensions();
-  /** Width divided by height; null while the picture loads. */
+/** Width divided by height of a picture; null while it loads. */
+function useShape(uri: string, setFailed: (failed: boolean) => void): number | null {
   const [shape, setShape] = useState<number | null>(null);
   useEffect(() => {
     const came = (w: number, h: number) => setShape(w / h);
     Image.getSize(uri, came, () => setFailed(true));
-  }, [uri]);
-  const width = Math.min(room, most * MOST_HIGH * (shape ?? 1));
-  const size = { width, height: width / (shape ?? 1) };
-  const at = ({ nativeEvent: { locationX, locationY } }: GestureResponderEvent) => ({
-    x: locationX / size.width,
-    y: locationY / size.height,
-  });
+  }, [uri, setFailed]);
+  return shape;
+}
+
+/** The length that is typed for the next mark. */
+function useMarkLength() {
+  const { units } = useWords();
+  const [length, setLength] = useState('');
   const parsed = length.trim() === '' ? null : parseQuantity(length, 'length', units);
   const wrong = !parsed
     ? null
@@ -113,6 +105,25 @@ export function PictureMarker({ uri, label, close, keep }: MarkPictureProps) {
   const withLength = (mark: Mark): Mark => ({
     ...mark,
     label: parsed?.ok && wrong === null ? formatQuantity(parsed.value, 'length', units) : '',
+  });
+  return { length, setLength, units, wrong, withLength };
+}
+
+/** Draws lines, arrows and outlines on a picture by finger, each with a length. Saves a new picture. */
+export function PictureMarker({ uri, label, close, keep }: MarkPictureProps) {
+  const { length, setLength, units, wrong, withLength } = useMarkLength();
+  const [kind, setKind] = useState<MarkKind>('line');
+  const [marks, setMarks] = useState<Mark[]>([]);
+  const [under, setUnder] = useState<Mark | null>(null);
+  const [failed, setFailed] = useState(false);
+  const [room, setRoom] = useState(0);
+  const { height: most } = useWindowDimensions();
+  const shape = useShape(uri, setFailed);
+  const width = Math.min(room, most * MOST_HIGH * (shape ?? 1));
+  const size = { width, height: width / (shape ?? 1) };
+  const at = ({ nativeEvent: { locationX, locationY } }: GestureResponderEvent) => ({
+    x: locationX / size.width,
+    y: locationY / size.height,
   });
   const release = () => {
     if (under && isMark(under)) {
@@ -141,48 +152,26 @@ export function PictureMarker({ uri, label, close, keep }: MarkPictureProps) {
         value={kind}
         onPick={(v) => setKind(MARK_KINDS.find((known) => known === v) ?? 'line')}
       />
-      <FieldFrame
-        label="Length"
-        why="Type the length first, then draw. Leave empty for a mark without length."
-        error={wrong ?? undefined}
-      >
-        <TextBox
-          id="mark-length"
-          label="Length"
-          text={length}
-          onText={setLength}
-          unit={shownUnit('length', units).symbol}
-          numeric
-        />
-      </FieldFrame>
+      <LengthOfMark wrong={wrong} length={length} setLength={setLength} units={units} />
       <View
         className="items-start"
         onLayout={({ nativeEvent: { layout } }) => setRoom(layout.width)}
       >
-        <View
-          testID="mark-sheet"
-          role="img"
-          aria-label={`${label}, ${marks.length} drawn on it`}
-          className="border border-ink"
-          style={[size, DRAWN_ON]}
-          onStartShouldSetResponder={() => wrong === null}
-          onResponderGrant={(e) => setUnder(newMark(kind, at(e)))}
-          onResponderMove={(e) => setUnder((mark) => mark && extendMark(mark, at(e)))}
-          onResponderRelease={release}
-          onResponderTerminate={() => setUnder(null)}
-          onResponderTerminationRequest={() => false}
-        >
-          <View className="h-full w-full" style={{ pointerEvents: 'none' }}>
-            <Image source={{ uri }} className="h-full w-full" resizeMode="stretch" />
-          </View>
-          <Marks marks={under ? [...marks, withLength(under)] : marks} {...size} />
-        </View>
+        <DrawnSheet
+          label={label}
+          marks={marks}
+          size={size}
+          wrong={wrong}
+          setUnder={setUnder}
+          kind={kind}
+          at={at}
+          release={release}
+          uri={uri}
+          under={under}
+          withLength={withLength}
+        />
       </View>
-      {failed ? (
-        <Txt as="inline" className="text-oxideInk" role="alert">
-          This picture could not be read. Open it again when there is signal.
-        </Txt>
-      ) : null}
+      {failed ? <Unreadable /> : null}
       <SecondaryButton
         label="Undo the last mark"
         testID="mark-undo"
@@ -197,5 +186,90 @@ export function PictureMarker({ uri, label, close, keep }: MarkPictureProps) {
         onPress={() => void done()}
       />
     </PageOverlay>
+  );
+}
+
+const Unreadable = () => (
+  <Txt as="inline" className="text-oxideInk" role="alert">
+    This picture could not be read. Open it again when there is signal.
+  </Txt>
+);
+
+function DrawnSheet({
+  label,
+  marks,
+  size,
+  wrong,
+  setUnder,
+  kind,
+  at,
+  release,
+  uri,
+  under,
+  withLength,
+}: {
+  label: string;
+  marks: Mark[];
+  size: { width: number; height: number };
+  wrong: string | null;
+  setUnder: Dispatch<SetStateAction<Mark | null>>;
+  kind: MarkKind;
+  at: ({ nativeEvent: { locationX, locationY } }: GestureResponderEvent) => {
+    x: number;
+    y: number;
+  };
+  release: () => void;
+  uri: string;
+  under: Mark | null;
+  withLength: (mark: Mark) => Mark;
+}) {
+  return (
+    <View
+      testID="mark-sheet"
+      role="img"
+      aria-label={`${label}, ${marks.length} drawn on it`}
+      className="border border-ink"
+      style={[size, DRAWN_ON]}
+      onStartShouldSetResponder={() => wrong === null}
+      onResponderGrant={(e) => setUnder(newMark(kind, at(e)))}
+      onResponderMove={(e) => setUnder((mark) => mark && extendMark(mark, at(e)))}
+      onResponderRelease={release}
+      onResponderTerminate={() => setUnder(null)}
+      onResponderTerminationRequest={() => false}
+    >
+      <View className="h-full w-full" style={{ pointerEvents: 'none' }}>
+        <Image source={{ uri }} className="h-full w-full" resizeMode="stretch" />
+      </View>
+      <Marks marks={under ? [...marks, withLength(under)] : marks} {...size} />
+    </View>
+  );
+}
+
+function LengthOfMark({
+  wrong,
+  length,
+  setLength,
+  units,
+}: {
+  wrong: string | null;
+  length: string;
+  setLength: (value: string) => void;
+  units: UnitSystem;
+}) {
+  return (
+    <FieldFrame
+      label="Length"
+      why="Type the length first, then draw. Leave empty for a mark without length."
+      error={wrong ?? undefined}
+    >
+      <TextBox
+        id="mark-length"
+        label="Length"
+        text={length}
+        onText={setLength}
+        unit={shownUnit('length', units).symbol}
+        numeric
+      />
+    </FieldFrame>
   );
 }

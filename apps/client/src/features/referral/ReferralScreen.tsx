@@ -1,4 +1,12 @@
-import { demandOfSurvey, familyOf, MINUTE, PERMISSION_NAMES, surveyLines } from '@kelmot/core';
+import type { Me, Site } from '@kelmot/contract';
+import {
+  demandOfSurvey,
+  familyOf,
+  MINUTE,
+  PERMISSION_NAMES,
+  surveyLines,
+  type Survey,
+} from '@kelmot/core';
 import { router, useLocalSearchParams } from 'expo-router';
 import { TO_ALL } from '@/shared/repairs/openRepair';
 import { useState } from 'react';
@@ -43,15 +51,7 @@ export function ReferralScreen() {
           <View className="flex-1" />
           <SecondaryButton label="Print" testID="print" onPress={() => globalThis.print?.()} />
         </View>
-        <View className="gap-1 px-4 py-4">
-          <Txt as="screen" role="heading">
-            Referral: {survey.asset.tag} {survey.asset.name}
-          </Txt>
-          <Txt as="label">
-            {site.settings.name}, {survey.asset.position}. {familyOf(survey.family).title}. {date},{' '}
-            {me?.name}.
-          </Txt>
-        </View>
+        <ReferralHead survey={survey} site={site} date={date} me={me} />
         <View className="gap-2 border-y border-ink px-4 py-3">
           {refusals.length === 0 ? <Txt>This damage does not need another specialist.</Txt> : null}
           {refusals.map((r) => (
@@ -98,5 +98,29 @@ export function ReferralScreen() {
         </View>
       </View>
     </ScrollView>
+  );
+}
+
+function ReferralHead({
+  survey,
+  site,
+  date,
+  me,
+}: {
+  survey: Survey;
+  site: Site;
+  date: string;
+  me: Me | undefined;
+}) {
+  return (
+    <View className="gap-1 px-4 py-4">
+      <Txt as="screen" role="heading">
+        Referral: {survey.asset.tag} {survey.asset.name}
+      </Txt>
+      <Txt as="label">
+        {site.settings.name}, {survey.asset.position}. {familyOf(survey.family).title}. {date},{' '}
+        {me?.name}.
+      </Txt>
+    </View>
   );
 }

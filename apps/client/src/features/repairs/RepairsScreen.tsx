@@ -1,3 +1,4 @@
+import type { Colours } from '@/shared/ui/tokens.cjs';
 import {
   dateText,
   dayClockText,
@@ -174,27 +175,7 @@ export function RepairsScreen() {
       folded={wide}
       aside={selected ? <RepairAside key={selected.row.id} id={selected.row.id} /> : null}
     >
-      <View className="gap-3 border-b border-ink bg-paper px-4 py-3">
-        <Txt as="screen" role="heading">
-          Repairs
-        </Txt>
-        <TextInput
-          value={q}
-          onChangeText={setQ}
-          placeholder="Find tag, name or place"
-          placeholderTextColor={c.pencil}
-          aria-label="Find repairs by tag, name or place"
-          testID="repairs-search"
-          className="h-12 rounded border-[1.5px] border-ink bg-sheet px-3 font-name text-row text-ink"
-        />
-        <Choices
-          id="filter"
-          label="Which repairs"
-          options={[...FILTERS]}
-          value={status}
-          onPick={(v) => setStatus(v as Filter)}
-        />
-      </View>
+      <Find q={q} setQ={setQ} c={c} status={status} setStatus={setStatus} />
       {isLoading && !sort ? <Skeleton rows={6} /> : null}
       {error && benchRows.length === 0 ? (
         <Failed say={errorText(error)} retry={() => void refetch()} />
@@ -235,5 +216,43 @@ export function RepairsScreen() {
         />
       )}
     </Frame>
+  );
+}
+
+function Find({
+  q,
+  setQ,
+  c,
+  status,
+  setStatus,
+}: {
+  q: string;
+  setQ: (value: string) => void;
+  c: Colours;
+  status: Filter;
+  setStatus: (status: Filter) => void;
+}) {
+  return (
+    <View className="gap-3 border-b border-ink bg-paper px-4 py-3">
+      <Txt as="screen" role="heading">
+        Repairs
+      </Txt>
+      <TextInput
+        value={q}
+        onChangeText={setQ}
+        placeholder="Find tag, name or place"
+        placeholderTextColor={c.pencil}
+        aria-label="Find repairs by tag, name or place"
+        testID="repairs-search"
+        className="h-12 rounded border-[1.5px] border-ink bg-sheet px-3 font-name text-row text-ink"
+      />
+      <Choices
+        id="filter"
+        label="Which repairs"
+        options={[...FILTERS]}
+        value={status}
+        onPick={(v) => setStatus(v as Filter)}
+      />
+    </View>
   );
 }

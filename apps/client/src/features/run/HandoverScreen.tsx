@@ -11,7 +11,7 @@ import {
   type HandoverPartKey,
   type HandoverPart,
 } from '@kelmot/contract';
-import { clockText, dateText, dayClockText } from '@kelmot/core';
+import { clockText, dateText, dayClockText, type Message } from '@kelmot/core';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import { RejectedCommands } from '@/shared/repair/RejectedCommands';
@@ -63,6 +63,18 @@ function ToldThen({ told, at }: { told: HandoverRecord; at: string }) {
   );
 }
 
+/** The parts of a handover that have content. */
+const partsIn = (
+  told: ReturnType<typeof handoverOf>,
+  word: (message: Message) => string,
+): HandoverPart[] =>
+  HANDOVER_KEYS.map((part) => ({ part, lines: told[part].map(word) })).filter(
+    ({ lines }) => lines.length > 0,
+  );
+
+const textsOf = (parts: HandoverPart[]): string[] =>
+  parts.map(({ part, lines }) => `${HANDOVER_TITLES[part]}\n${lines.join('\n')}`);
+
 /** The handover for the next person, made from the record: read, heard or sent, and saved once it is handed over. */
 export function HandoverScreen({ view, repair }: { view: RepairView; repair: OpenRepair }) {
   const now = useNow(15_000);
@@ -71,16 +83,9 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
   const { copy, said, byHand } = useCopy();
   const [note, setNote, dropNote] = useSavedText(`${view.id}/${HANDOVER}`);
   const told = handoverOf(view, now, zone);
-  // Parts without content are left out.
-  const partsIn = (word: typeof tell): HandoverPart[] =>
-    HANDOVER_KEYS.map((part) => ({ part, lines: told[part].map(word) })).filter(
-      ({ lines }) => lines.length > 0,
-    );
-  const parts = partsIn(tell);
-  const texts = (of: HandoverPart[]) =>
-    of.map(({ part, lines }) => `${HANDOVER_TITLES[part]}\n${lines.join('\n')}`);
+  const parts = partsIn(told, tell);
   const head = `${view.tag} ${view.assetName}, ${dateText(now, zone)} ${clockText(now, zone)}`;
-  const sayAgain = useReadAloud(texts(partsIn(aloud)).join('. '), null);
+  const sayAgain = useReadAloud(textsOf(partsIn(told, aloud)).join('. '), null);
   const last = lastHandover(view);
   const mine = last !== null && last.byId === repair.me?.id;
   const leftAt = last ? dayClockText(Date.parse(last.takenAt), now, zone) : '';
@@ -115,11 +120,7 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
             onPress={takeOver}
           />
         ) : (
-          <PrimaryButton
-            label={view.plan ? 'Go on with the work' : 'Choose a system at Match'}
-            testID="handover-go-on"
-            onPress={goOn}
-          />
+          <GoOn planned={view.plan !== null} onPress={goOn} />
         )
       }
     >
@@ -128,37 +129,19 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
       <View className="gap-4 bg-sheet px-4 py-4" testID="handover">
         <Txt as="label">{last && !mine ? `Present state. ${head}` : head}</Txt>
         <Parts parts={parts} testID="handover" />
-        {open && (last === null || mine) ? (
-          <>
-            <FieldFrame label="Additional notes" why="Saved with the handover in the record.">
-              <TextBox
-                id="handover-note"
-                label="Additional notes"
-                most={MOST_NOTE}
-                text={note}
-                onText={setNote}
-                multiline
-                placeholder="For example where the tools are, who knows about it"
-              />
-            </FieldFrame>
-            <SecondaryButton
-              label={
-                mine ? 'Hand over again with the present state' : 'Hand over and save in the record'
-              }
-              testID="hand-over"
-              onPress={handOver}
-            />
-            {mine ? (
-              <Txt as="inline" className="text-mossInk" role="status" testID="handed-over">
-                Handed over {leftAt}, saved in the record. The next person reads it here.
-              </Txt>
-            ) : null}
-          </>
-        ) : null}
+        <HandOverNow
+          open={open}
+          last={last}
+          mine={mine}
+          note={note}
+          setNote={setNote}
+          handOver={handOver}
+          leftAt={leftAt}
+        />
         <SecondaryButton
           label="Copy to send"
           testID="handover-copy"
-          onPress={() => copy('The handover', [head, ...texts(parts)].join('\n\n'))}
+          onPress={() => copy('The handover', [head, ...textsOf(parts)].join('\n\n'))}
         />
         {sayAgain ? (
           <SecondaryButton label="Say it again" testID="say-again" onPress={sayAgain} />
@@ -169,3 +152,61 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
     </StationFrame>
   );
 }
+
+function HandOverNow({
+  open,
+  last,
+  mine,
+  note,
+  setNote,
+  handOver,
+  leftAt,
+}: {
+  open: boolean;
+  last: HandoverRecord | null;
+  mine: boolean;
+  note: string;
+  setNote: (text: string) => void;
+  handOver: () => void;
+  leftAt: string;
+}) {
+  return (
+    <>
+      {open && (last === null || mine) ? (
+        <>
+          <FieldFrame label="Additional notes" why="Saved with the handover in the record.">
+            <TextBox
+              id="handover-note"
+              label="Additional notes"
+              most={MOST_NOTE}
+              text={note}
+              onText={setNote}
+              multiline
+              placeholder="For example where the tools are, who knows about it"
+            />
+          </FieldFrame>
+          <SecondaryButton
+            label={
+              mine ? 'Hand over again with the present state' : 'Hand over and save in the record'
+            }
+            testID="hand-over"
+            onPress={handOver}
+          />
+          {mine ? (
+            <Txt as="inline" className="text-mossInk" role="status" testID="handed-over">
+              Handed over {leftAt}, saved in the record. The next person reads it here.
+            </Txt>
+          ) : null}
+        </>
+      ) : null}
+    </>
+  );
+}
+
+const GoOn = ({ planned, onPress }: { planned: boolean; onPress: () => void }) => (
+  <PrimaryButton
+    label={planned ? 'Go on with the work' : 'Choose a system at Match'}
+    testID="handover-go-on"
+    onPress={onPress}
+  />
+);

@@ -3,20 +3,12 @@ import {
   closingWindows,
   taskDone,
   mixedBatches,
-  batchMoments,
   runningPlan,
   lastHandover,
   waitsUntil,
   type Closing,
 } from '@kelmot/contract';
-import {
-  dayClockText,
-  formatDuration,
-  paceOf,
-  STATION_NAMES,
-  stepTime,
-  type Task,
-} from '@kelmot/core';
+import { dayClockText, formatDuration, paceOf, stepTime, type Task } from '@kelmot/core';
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { CureClock } from '@/features/cure';
@@ -27,22 +19,14 @@ import {
   Signed,
   SignOff,
   Cautions,
-  OverrideForm,
-  HoldButton,
-  HoldFields,
   OpenBatch,
-  NextBatch,
   BatchClock,
   RoundStrips,
   OtherStepClocks,
   Counted,
   StepFigures,
-  TickedBy,
-  Verdict,
   Waits,
-  WhatCanGoWrong,
   useBatches,
-  tickOf,
 } from '@/features/stations';
 import type { StationProps } from '@/shared/repair/stationProps';
 import { LinkButton, PrimaryButton, SecondaryButton } from '@/shared/ui/Button';
@@ -54,9 +38,8 @@ import { useZone } from '@/shared/ui/useZone';
 import { useSinglePress } from '@/shared/ui/useSinglePress';
 import { useWords } from '@/shared/ui/useWords';
 import { Listening } from './Listening';
-import { useTaskName, type Run, type useTask } from './useRun';
-
-export type TaskProps = StationProps & { run: Run; task: Task } & ReturnType<typeof useTask>;
+import { useTaskName, type Run, type TaskProps } from './useRun';
+import { ToWeigh, WhyAgain, WithoutClock, TaskHold, AfterTask, WhereItIs } from './TaskParts';
 
 const minutesOf = ({ step, batch, fromMin, toMin }: Task): number =>
   batch ? toMin - fromMin : stepTime(step);
@@ -176,36 +159,12 @@ export function RunStep(props: TaskProps) {
         <Neighbour {...props} side="before" at={at - 1} />
       </View>
       <View className="gap-3 bg-sheet px-4 py-3">
-        <View className="flex-row items-center justify-between gap-3">
-          <Txt as="label" role="status" className="min-w-0 flex-1">
-            {at + 1} of {run.tasks.length}, {STATION_NAMES[step.station]}
-            {at === run.current ? '' : done ? ', done' : ', not the current step yet'}
-          </Txt>
-          <LinkButton
-            label="Hand over"
-            testID="run-handover"
-            onPress={() => router.navigate(`/repair/${id}/handover`)}
-          />
-          <LinkButton
-            label="All steps"
-            hint={`All steps of ${STATION_NAMES[step.station]}`}
-            testID="run-list"
-            onPress={() => router.navigate(`/repair/${id}/${step.station}`)}
-          />
-        </View>
+        <WhereItIs at={at} run={run} step={step} done={done} id={id} />
         <Txt as="step" role="heading">
           {name(task)}
         </Txt>
-        {toWeigh ? (
-          <View className="-mx-4">
-            <NextBatch view={view} plan={plan} named={false} />
-          </View>
-        ) : null}
-        {again ? (
-          <Txt as="row" className="text-oxideInk" role="alert">
-            Again. {tell(again)}
-          </Txt>
-        ) : null}
+        <ToWeigh toWeigh={toWeigh} view={view} plan={plan} />
+        <WhyAgain again={again} tell={tell} />
         <PresentAt id={id} stepId={step.id} />
         <Txt as="told">{tell(step.text)}</Txt>
         <OtherStepClocks step={step} view={view} plan={plan} />
@@ -213,52 +172,26 @@ export function RunStep(props: TaskProps) {
         <Waits step={step} view={view} plan={plan} now={now} as="inline" />
         <StepFigures step={step} plan={plan} as="reading" />
         <Counted step={step} view={view} repair={repair}>
-          {props.letCountGo ? (
-            <LinkButton
-              label="Go on without this clock"
-              testID="let-count-go"
-              onPress={props.letCountGo}
-            />
-          ) : undefined}
+          <WithoutClock props={props} />
         </Counted>
         {sayAgain ? (
           <SecondaryButton label="Say it again" testID="say-again" onPress={sayAgain} />
         ) : null}
       </View>
-      {step.hold?.kind === 'check' ? null : (
-        <View className="border-b border-rule bg-sheet px-4 pb-3">
-          <HoldFields
-            {...props}
-            step={step}
-            hold={hold}
-            button={recorded ? <HoldButton hold={hold} repair={repair} /> : null}
-          />
-        </View>
-      )}
-      <View className="gap-2 border-b border-rule bg-sheet px-4 pb-2">
-        <Verdict step={step} view={view} />
-        <TickedBy step={step} view={view} batchNo={batch?.no} />
-        {done && step.hold?.kind === 'check' ? (
-          <SecondaryButton
-            label="Not done: undo"
-            testID="run-take-back"
-            disabled={!repair.canWrite}
-            onPress={() => repair.send(tickOf(step, false, batch?.no ?? null))}
-          />
-        ) : null}
-        {onScaleNow && now > batchMoments(plan, running.batch, running.mix).ends ? (
-          <SecondaryButton
-            label="Placed in time"
-            testID="run-was-placed"
-            disabled={!repair.canWrite}
-            onPress={() => repair.send({ type: 'mix.placed', mixId: running.mix.id })}
-          />
-        ) : null}
-        <WhatCanGoWrong step={step} />
-        {at === run.current && !done && batch === null ? (
-          <OverrideForm step={step} view={view} repair={repair} />
-        ) : null}
-      </View>
+      <TaskHold step={step} props={props} hold={hold} recorded={recorded} repair={repair} />
+      <AfterTask
+        step={step}
+        view={view}
+        batch={batch}
+        done={done}
+        repair={repair}
+        onScaleNow={onScaleNow}
+        now={now}
+        plan={plan}
+        running={running}
+        at={at}
+        run={run}
+      />
       {running ? null : <Standing props={props} now={now} />}
       {onScaleNow && step.name === 'mix' ? (
         <OpenBatch view={view} plan={plan} repair={repair} />

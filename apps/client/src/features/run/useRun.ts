@@ -8,8 +8,17 @@ import {
   stepDone,
   waitEnd,
   waitsUntil,
+  type RepairView,
 } from '@kelmot/contract';
-import { dayClockText, tasksOf, planRound, STATIONS, type Task, type Plan } from '@kelmot/core';
+import {
+  dayClockText,
+  tasksOf,
+  planRound,
+  STATIONS,
+  type Task,
+  type Plan,
+  type StationId,
+} from '@kelmot/core';
 import { useMemo, useState } from 'react';
 import {
   useMixActions,
@@ -92,6 +101,20 @@ const waiting = ({ tasks, current }: Run, { view }: StationProps, now: number): 
   return ends !== null && ends > now;
 };
 
+const isAhead = (station: StationId, view: RepairView): boolean =>
+  STATIONS.indexOf(station) > STATIONS.indexOf(view.station);
+
+/** The clock that counts during a task, and the way on without it; null if none has to run. */
+function useCounting({ id, step, batch }: Task, { view, plan, repair }: StationProps) {
+  const count = useCount({ step, view, repair });
+  // A person who times it with another clock goes on without this one.
+  const [uncounted, setUncounted] = useState<string | null>(null);
+  const due =
+    count !== null && (count.runs || count.begun < countsBy(count.timed, plan, batch ?? null));
+  const counting = due && uncounted !== id ? count : null;
+  return { counting, letCountGo: counting && (() => setUncounted(id)) };
+}
+
 /** What the shown task needs, the one press that does it, and the way past a clock that somebody does not use. */
 export function useTask(
   run: Run,
@@ -106,20 +129,12 @@ export function useTask(
   const { start, placed, startLabel, held } = useMixActions(props);
   const { step, batch } = task;
   const hold = useHold({ ...props, step, batchNo: batch?.no ?? null });
-  const count = useCount({ step, view, repair });
-  // A person who times it with another clock goes on without this one.
-  const [uncounted, setUncounted] = useState<string | null>(null);
-  const due =
-    count !== null && (count.runs || count.begun < countsBy(count.timed, plan, batch ?? null));
-  const counting = due && uncounted !== task.id ? count : null;
+  const { counting, letCountGo } = useCounting(task, props);
 
   const ahead = run.current !== null && (run.shown ?? 0) > run.current;
   const begin = (act: () => void) => () => {
     // The job's station follows the task that is done.
-    if (
-      STATIONS.indexOf(step.station) > STATIONS.indexOf(view.station) &&
-      mayMove(view, step.station, now) === null
-    )
+    if (isAhead(step.station, view) && mayMove(view, step.station, now) === null)
       repair.send({ type: 'station.move', station: step.station });
     act();
   };
@@ -179,6 +194,8 @@ export function useTask(
     const label = batch && ticks ? `Done: ${lowerFirst(name(task))}` : hold.label;
     return press(label, hold.act, { sign: hold.sign });
   };
-  const letCountGo = counting && (() => setUncounted(task.id));
   return { hold, press: pressNow(), letCountGo };
 }
+
+/** What a task's parts are drawn from. */
+export type TaskProps = StationProps & { run: Run; task: Task } & ReturnType<typeof useTask>;

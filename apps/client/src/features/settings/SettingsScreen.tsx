@@ -1,3 +1,4 @@
+import type { Me } from '@kelmot/contract';
 import type { UnitSystem } from '@kelmot/core';
 import { ScrollView, View } from 'react-native';
 import { askToNotify } from '@/features/clocks';
@@ -47,13 +48,7 @@ export function SettingsScreen() {
           </Txt>
         </View>
         <View className="gap-5 p-4">
-          <View className="gap-2">
-            <Txt as="rowBold" role="heading">
-              Who works here
-            </Txt>
-            <People here={me?.id} />
-            {settings.inHand ? null : <OwnCode />}
-          </View>
+          <WhoWorksHere me={me} settings={settings} />
           <FieldFrame label="Units" why="You can type another unit in any field.">
             <Choices
               id="units"
@@ -110,26 +105,50 @@ export function SettingsScreen() {
             onToggle={() => dispatch(listensChosen(!settings.listens))}
           />
           <Misbehaving />
-          <View className="gap-2">
-            <Txt as="inline">
-              {settings.inHand ? 'Not confirmed yet' : 'Signed in'}: {me?.name}, {me?.role}
-            </Txt>
-            <Txt className="text-pencil">The site’s administrator sets name and role.</Txt>
-            {settings.inHand ? null : <OwnPassword />}
-            {waiting > 0 ? (
-              <Txt className="text-ochreInk">
-                {waiting} unsent {waiting === 1 ? 'entry stays' : 'entries stay'} on this device
-                until the next sign-in.
-              </Txt>
-            ) : null}
-            <SecondaryButton
-              label={`Sign ${me?.name ?? ''} out`}
-              onPress={leave}
-              testID="sign-out"
-            />
-          </View>
+          <SignedInAs settings={settings} me={me} waiting={waiting} leave={leave} />
         </View>
       </ScrollView>
     </Frame>
+  );
+}
+
+function WhoWorksHere({ me, settings }: { me: Me | undefined; settings: Settings }) {
+  return (
+    <View className="gap-2">
+      <Txt as="rowBold" role="heading">
+        Who works here
+      </Txt>
+      <People here={me?.id} />
+      {settings.inHand ? null : <OwnCode />}
+    </View>
+  );
+}
+
+function SignedInAs({
+  settings,
+  me,
+  waiting,
+  leave,
+}: {
+  settings: Settings;
+  me: Me | undefined;
+  waiting: number;
+  leave: () => void;
+}) {
+  return (
+    <View className="gap-2">
+      <Txt as="inline">
+        {settings.inHand ? 'Not confirmed yet' : 'Signed in'}: {me?.name}, {me?.role}
+      </Txt>
+      <Txt className="text-pencil">The site’s administrator sets name and role.</Txt>
+      {settings.inHand ? null : <OwnPassword />}
+      {waiting > 0 ? (
+        <Txt className="text-ochreInk">
+          {waiting} unsent {waiting === 1 ? 'entry stays' : 'entries stay'} on this device until the
+          next sign-in.
+        </Txt>
+      ) : null}
+      <SecondaryButton label={`Sign ${me?.name ?? ''} out`} onPress={leave} testID="sign-out" />
+    </View>
   );
 }

@@ -1,3 +1,4 @@
+import type { Colours } from '@/shared/ui/tokens.cjs';
 import type { Mix } from '@kelmot/contract';
 import { batchMoments, batchStages } from '@kelmot/contract';
 import {
@@ -9,6 +10,7 @@ import {
   stripOf,
   type Plan,
   type PlanBatch,
+  type Axis,
 } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -79,35 +81,51 @@ export function BatchClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: 
                 height={42}
               />
             ) : null}
-            <Svg width={width} height={22} aria-hidden>
-              {axis.ticks.map((t) => (
-                <Line
-                  key={t.at}
-                  x1={t.x}
-                  y1={0}
-                  x2={t.x}
-                  y2={t.long ? 6 : 3}
-                  stroke={c.ink}
-                  strokeWidth={0.75}
-                />
-              ))}
-              {marks.map((m, i) => (
-                <SvgText
-                  key={i}
-                  x={Math.min(Math.max(axis.x(m.at), 18), width - 18)}
-                  y={18}
-                  textAnchor="middle"
-                  fontFamily="BarlowSemiCondensed_600SemiBold"
-                  fontSize={16}
-                  fill={m.ink}
-                >
-                  {m.text}
-                </SvgText>
-              ))}
-            </Svg>
+            <BatchTimes width={width} axis={axis} c={c} marks={marks} />
           </>
         ) : null}
       </View>
     </View>
+  );
+}
+
+function BatchTimes({
+  width,
+  axis,
+  c,
+  marks,
+}: {
+  width: number;
+  axis: Axis;
+  c: Colours;
+  marks: { at: number; ink: string; text: string }[];
+}) {
+  return (
+    <Svg width={width} height={22} aria-hidden>
+      {axis.ticks.map((t) => (
+        <Line
+          key={t.at}
+          x1={t.x}
+          y1={0}
+          x2={t.x}
+          y2={t.long ? 6 : 3}
+          stroke={c.ink}
+          strokeWidth={0.75}
+        />
+      ))}
+      {marks.map((m, i) => (
+        <SvgText
+          key={i}
+          x={Math.min(Math.max(axis.x(m.at), 18), width - 18)}
+          y={18}
+          textAnchor="middle"
+          fontFamily="BarlowSemiCondensed_600SemiBold"
+          fontSize={16}
+          fill={m.ink}
+        >
+          {m.text}
+        </SvgText>
+      ))}
+    </Svg>
   );
 }

@@ -7,8 +7,12 @@ import {
   nextAction,
   planRound,
   stripsOf,
+  type Message,
+  type NextAction,
+  type Plan,
+  type Strip,
 } from '@kelmot/core';
-import { plannedTemp } from '@kelmot/core/run/runPlan';
+import { plannedTemp, type Running } from '@kelmot/core/run/runPlan';
 import { momentFigure } from '@kelmot/core/run/cureText';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -58,24 +62,7 @@ export function Cure(props: StationProps) {
   const axis = width > 0 ? cureAxis(strip, { plannedReady, stalled }, now, width, zone) : null;
   return (
     <View>
-      {act ? (
-        <View
-          className="flex-row flex-wrap items-center gap-x-4 border-b border-rule bg-sheet px-4 py-3"
-          role="status"
-        >
-          {act.clockTo !== null ? <Countdown to={act.clockTo} ruling /> : null}
-          <View className="min-w-0 flex-1">
-            <Txt as="row">{tell(act.say)}</Txt>
-            <Txt className="text-pencil">{say(act.second)}</Txt>
-          </View>
-        </View>
-      ) : (
-        <View className="border-b border-rule px-4 py-3">
-          <Txt className="text-pencil">
-            Not mixed yet. The strip shows the cure if mixing begins {dayClockText(at, now, zone)}.
-          </Txt>
-        </View>
-      )}
+      <CureNow act={act} tell={tell} say={say} at={at} now={now} zone={zone} />
       <View className="bg-sheet px-4" onLayout={(e) => setOuter(e.nativeEvent.layout.width)}>
         {axis ? (
           <>
@@ -100,14 +87,7 @@ export function Cure(props: StationProps) {
           </>
         ) : null}
       </View>
-      <View className="flex-row flex-wrap items-center justify-between border-y border-ink bg-sheet px-4 py-2">
-        <Txt as="inline">
-          Needed: {MILESTONE_NAMES[plan.needed]} by {dayClockText(strip.deadline, now, zone)}
-        </Txt>
-        <Txt as="inline" className={strip.late ? 'text-oxideInk' : 'text-mossInk'}>
-          {strip.late ? 'late' : 'in time'}
-        </Txt>
-      </View>
+      <NeededBy plan={plan} strip={strip} now={now} zone={zone} />
       <CureClock {...props} />
       {strips.length > 1 ? <RoundStrips view={view} plan={plan} except={main.round.id} /> : null}
       <Outlook plan={plan} isBegun={begun} />
@@ -119,38 +99,129 @@ export function Cure(props: StationProps) {
         </View>
       ) : null}
       <View role="list">
-        {[...strip.milestones]
-          .sort((p, q) => p.at - q.at)
-          .map((m) => {
-            const met = begun && now >= m.at;
-            const learned = running?.moments.get(m.id);
-            const planned = plan.figures[m.id === 'life' ? 'life' : `cure.${m.id}`];
-            return (
-              <View
-                key={m.id}
-                role="listitem"
-                className={`flex-row flex-wrap items-center gap-x-3 border-b border-rule px-4 py-2 ${m.id === plan.needed ? 'bg-sheet' : ''}`}
-              >
-                <View
-                  className={`h-3.5 w-3.5 border border-ink ${met ? 'bg-moss' : ''}`}
-                  aria-hidden
-                />
-                <Txt
-                  as="inline"
-                  className={`min-w-[35%] flex-1 ${m.id === plan.needed ? 'font-head' : ''}`}
-                >
-                  {m.name}
-                  {met ? ', met' : ''}
-                </Txt>
-                <FigureText figure={learned ? momentFigure(m.id, learned) : planned} />
-                <Txt as="inline" className="ml-auto min-w-20 text-right">
-                  {dayClockText(m.at, now, zone)}
-                </Txt>
-              </View>
-            );
-          })}
+        <Milestones
+          strip={strip}
+          begun={begun}
+          now={now}
+          running={running}
+          plan={plan}
+          zone={zone}
+        />
       </View>
       <StepList station="cure" {...props} />
     </View>
+  );
+}
+
+function Milestones({
+  strip,
+  begun,
+  now,
+  running,
+  plan,
+  zone,
+}: {
+  strip: Strip;
+  begun: boolean;
+  now: number;
+  running: Running | null;
+  plan: Plan;
+  zone: string;
+}) {
+  return (
+    <>
+      {[...strip.milestones]
+        .sort((p, q) => p.at - q.at)
+        .map((m) => {
+          const met = begun && now >= m.at;
+          const learned = running?.moments.get(m.id);
+          const planned = plan.figures[m.id === 'life' ? 'life' : `cure.${m.id}`];
+          return (
+            <View
+              key={m.id}
+              role="listitem"
+              className={`flex-row flex-wrap items-center gap-x-3 border-b border-rule px-4 py-2 ${m.id === plan.needed ? 'bg-sheet' : ''}`}
+            >
+              <View
+                className={`h-3.5 w-3.5 border border-ink ${met ? 'bg-moss' : ''}`}
+                aria-hidden
+              />
+              <Txt
+                as="inline"
+                className={`min-w-[35%] flex-1 ${m.id === plan.needed ? 'font-head' : ''}`}
+              >
+                {m.name}
+                {met ? ', met' : ''}
+              </Txt>
+              <FigureText figure={learned ? momentFigure(m.id, learned) : planned} />
+              <Txt as="inline" className="ml-auto min-w-20 text-right">
+                {dayClockText(m.at, now, zone)}
+              </Txt>
+            </View>
+          );
+        })}
+    </>
+  );
+}
+
+function NeededBy({
+  plan,
+  strip,
+  now,
+  zone,
+}: {
+  plan: Plan;
+  strip: Strip;
+  now: number;
+  zone: string;
+}) {
+  return (
+    <View className="flex-row flex-wrap items-center justify-between border-y border-ink bg-sheet px-4 py-2">
+      <Txt as="inline">
+        Needed: {MILESTONE_NAMES[plan.needed]} by {dayClockText(strip.deadline, now, zone)}
+      </Txt>
+      <Txt as="inline" className={strip.late ? 'text-oxideInk' : 'text-mossInk'}>
+        {strip.late ? 'late' : 'in time'}
+      </Txt>
+    </View>
+  );
+}
+
+function CureNow({
+  act,
+  tell,
+  say,
+  at,
+  now,
+  zone,
+}: {
+  act: NextAction | null;
+  tell: (message: Message) => string;
+  say: (message: Message) => string;
+  at: number;
+  now: number;
+  zone: string;
+}) {
+  return (
+    <>
+      {act ? (
+        <View
+          className="flex-row flex-wrap items-center gap-x-4 border-b border-rule bg-sheet px-4 py-3"
+          role="status"
+        >
+          {act.clockTo !== null ? <Countdown to={act.clockTo} ruling /> : null}
+          <View className="min-w-0 flex-1">
+            <Txt as="row">{tell(act.say)}</Txt>
+            <Txt className="text-pencil">{say(act.second)}</Txt>
+          </View>
+        </View>
+      ) : (
+        <View className="border-b border-rule px-4 py-3">
+          <Txt className="text-pencil">
+            Not mixed yet. The strip shows the cure if mixing begins {dayClockText(at, now, zone)}.
+          </Txt>
+        </View>
+      )}
+    </>
   );
 }

@@ -67,7 +67,6 @@ export function useHold({ step, view, plan, repair, batchNo = null }: HoldProps)
   const read = entry?.read(typed);
   const boxes = entry?.frames.flatMap((frame) => frame.boxes) ?? [];
   const { hold } = step;
-  const title = lowerFirst(say(step.title));
 
   const photograph = async () => {
     setFailed(null);
@@ -120,23 +119,37 @@ export function useHold({ step, view, plan, repair, batchNo = null }: HoldProps)
         : [failed?.id === step.id ? failed.why : null],
     act,
   };
-  if (entry)
-    return { ...common, label: entry.label, hint: entry.hint, testID: entry.testID, sign: 'tick' };
+  return { ...common, ...buttonOf({ step, view, entry, say, tell }) };
+}
+
+/** What the button of a hold shows. */
+function buttonOf({
+  step,
+  view,
+  entry,
+  say,
+  tell,
+}: Pick<HoldProps, 'step' | 'view'> & {
+  entry: ReturnType<typeof entryOf>;
+  say: (message: Message) => string;
+  tell: (message: Message) => string;
+}): Pick<HoldAct, 'label' | 'hint' | 'testID' | 'sign'> {
+  const { hold } = step;
+  if (entry) return { label: entry.label, hint: entry.hint, testID: entry.testID, sign: 'tick' };
   if (hold?.kind === 'photo') {
     const taken = view.readings.some((r) => r.stepId === step.id);
     const label = taken ? 'Take another' : `Photograph: ${lowerFirst(say(hold.label))}`;
-    return { ...common, label, testID: `photo-${step.id}`, sign: 'next' };
+    return { label, testID: `photo-${step.id}`, sign: 'next' };
   }
   if (hold?.kind === 'countdown') {
     const label =
       waitEnd(step, view) === null
         ? `Start: ${lowerFirst(say(hold.label))}, ${formatDuration(hold.minutes)}`
         : 'Start it again';
-    return { ...common, label, testID: `start-${step.id}`, sign: 'next' };
+    return { label, testID: `start-${step.id}`, sign: 'next' };
   }
   return {
-    ...common,
-    label: `Done: ${title}`,
+    label: `Done: ${lowerFirst(say(step.title))}`,
     hint: `${tell(step.title)}: done`,
     testID: `check-${step.id}`,
     sign: 'tick',

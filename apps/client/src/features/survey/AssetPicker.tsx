@@ -49,36 +49,7 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
   return (
     <View className="gap-3">
       {asNew ? (
-        <>
-          <FieldFrame label="Tag" error={errors['asset.tag']}>
-            <TextBox
-              id="asset.tag"
-              label="Tag"
-              most={ASSET_MOST.tag}
-              text={asset.tag}
-              onText={(tag) => onType({ ...asset, tag })}
-            />
-          </FieldFrame>
-          <FieldFrame label="What it is" error={errors['asset.name']}>
-            <TextBox
-              id="asset.name"
-              label="What it is"
-              most={ASSET_MOST.name}
-              text={asset.name}
-              onText={(name) => onType({ ...asset, name })}
-            />
-          </FieldFrame>
-          <FieldFrame label="Where">
-            <TextBox
-              id="asset.position"
-              label="Where"
-              most={ASSET_MOST.position}
-              text={asset.position}
-              onText={(position) => onType({ ...asset, position })}
-            />
-          </FieldFrame>
-          <LinkButton label="Choose from the list" onPress={() => setAsNew(false)} />
-        </>
+        <NewAsset errors={errors} asset={asset} onType={onType} setAsNew={setAsNew} />
       ) : (
         <>
           <FieldFrame
@@ -94,31 +65,7 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
               placeholder="P-204, lime pump"
             />
           </FieldFrame>
-          <View role="list">
-            {found.slice(0, MOST_SHOWN).map((a) => (
-              <Pressable
-                key={a.id}
-                role="button"
-                testID={`asset-${a.tag}`}
-                onPress={() => onPick(a)}
-                className="min-h-[48px] flex-row items-center gap-2.5 border-b border-rule active:bg-shade"
-              >
-                <Tag text={a.tag} />
-                <Txt as="inline" className="min-w-0 flex-1" numberOfLines={2}>
-                  {a.name}
-                </Txt>
-                <Txt as="label" numberOfLines={1} className="max-w-[40%]">
-                  {a.position}
-                </Txt>
-              </Pressable>
-            ))}
-            {needle && found.length === 0 ? (
-              <Txt className="text-pencil">No such asset.</Txt>
-            ) : null}
-            {found.length > MOST_SHOWN ? (
-              <Txt as="label">{found.length - MOST_SHOWN} more: keep typing.</Txt>
-            ) : null}
-          </View>
+          <FoundAssets found={found} onPick={onPick} needle={needle} />
           <LinkButton
             label={
               needle && found.length === 0 ? `Enter “${shortened(q)}” as new` : 'Enter a new one'
@@ -132,5 +79,86 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
         </>
       )}
     </View>
+  );
+}
+
+function FoundAssets({
+  found,
+  onPick,
+  needle,
+}: {
+  found: readonly Asset[];
+  onPick: (asset: Asset) => void;
+  needle: string;
+}) {
+  return (
+    <View role="list">
+      {found.slice(0, MOST_SHOWN).map((a) => (
+        <Pressable
+          key={a.id}
+          role="button"
+          testID={`asset-${a.tag}`}
+          onPress={() => onPick(a)}
+          className="min-h-[48px] flex-row items-center gap-2.5 border-b border-rule active:bg-shade"
+        >
+          <Tag text={a.tag} />
+          <Txt as="inline" className="min-w-0 flex-1" numberOfLines={2}>
+            {a.name}
+          </Txt>
+          <Txt as="label" numberOfLines={1} className="max-w-[40%]">
+            {a.position}
+          </Txt>
+        </Pressable>
+      ))}
+      {needle && found.length === 0 ? <Txt className="text-pencil">No such asset.</Txt> : null}
+      {found.length > MOST_SHOWN ? (
+        <Txt as="label">{found.length - MOST_SHOWN} more: keep typing.</Txt>
+      ) : null}
+    </View>
+  );
+}
+
+function NewAsset({
+  errors,
+  asset,
+  onType,
+  setAsNew,
+}: {
+  errors: Record<string, string>;
+  asset: SurveyDraft['asset'];
+  onType: (asset: SurveyDraft['asset']) => void;
+  setAsNew: (value: boolean) => void;
+}) {
+  return (
+    <>
+      <FieldFrame label="Tag" error={errors['asset.tag']}>
+        <TextBox
+          id="asset.tag"
+          label="Tag"
+          most={ASSET_MOST.tag}
+          text={asset.tag}
+          onText={(tag) => onType({ ...asset, tag })}
+        />
+      </FieldFrame>
+      <FieldFrame label="What it is" error={errors['asset.name']}>
+        <TextBox
+          id="asset.name"
+          label="What it is"
+          most={ASSET_MOST.name}
+          text={asset.name}
+          onText={(name) => onType({ ...asset, name })}
+        />
+      </FieldFrame>
+      <FieldFrame label="Where">
+        <TextBox
+          id="asset.position"
+          label="Where"
+          most={ASSET_MOST.position}
+          text={asset.position}
+          onText={(position) => onType({ ...asset, position })}
+        />
+      </FieldFrame>
+      <LinkButton label="Choose from the list" onPress={() => setAsNew(false)} />
+    </>
   );
 }

@@ -1,28 +1,29 @@
 import {
   draftFields,
-  familiesFor,
   familyOf,
-  INTENT_NAMES,
-  INTENTS,
   withAnswer,
-  type FamilyId,
   type Field,
   type SurveyDraft,
+  type SiteSettings,
 } from '@kelmot/core';
 import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { draftChanged, type DraftChange } from '@/store/drafts';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
-import { Disclosure, LinkButton } from '@/shared/ui/Button';
-import { Choices, FieldBox, FieldFrame } from '@/shared/ui/fields';
-import { Txt } from '@/shared/ui/Txt';
+import { FieldBox } from '@/shared/ui/fields';
 import { useAssetsQuery, useSiteQuery } from '@/store/api';
-import { AssetPicker } from './AssetPicker';
-import { withAsset, withFamily, withoutDamage } from './draftOf';
-import { FamilyPicker } from './FamilyPicker';
+import { withoutDamage } from './draftOf';
 import { KnownAirLine } from './KnownAirLine';
-import { ShapeTiles } from './ShapeTiles';
 import { useHiddenQuestions } from './useHiddenQuestions';
+import {
+  Part,
+  Damages,
+  QuietFields,
+  IntentField,
+  AddDamage,
+  WhatKind,
+  WhatIsDamaged,
+} from './SurveyParts';
 
 interface FormProps {
   draftKey: string;
@@ -30,17 +31,6 @@ interface FormProps {
   errors: Record<string, string>;
   /** A repair that has begun keeps its family. */
   fixedFamily: boolean;
-}
-
-function Part({ title, children }: { title: string; children: React.ReactNode }) {
-  return (
-    <View className="gap-4 border-b border-rule px-4 py-4" role="group" aria-label={title}>
-      <Txt as="rowBold" role="heading">
-        {title}
-      </Txt>
-      {children}
-    </View>
-  );
 }
 
 /** One question with its typed text: typing redraws only its own box at once, and the rest later. */
@@ -71,15 +61,9 @@ const Box = memo(function Box({
   );
 });
 
-/** The survey form, made from the family's fields: a new family adds data, not a screen. */
-export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) {
-  const { data: assets = [] } = useAssetsQuery();
+/** Changes the draft that is shown, and answers one of its questions. */
+function useDraftChange(draftKey: string, draft: SurveyDraft, site: SiteSettings | null) {
   const dispatch = useAppDispatch();
-  const units = useAppSelector((s) => s.settings.units);
-  const { data: known } = useSiteQuery();
-  const site = known?.settings ?? null;
-  const plant = { units, site };
-  const family = familyOf(draft.family);
   const shown = useRef(draft);
   useEffect(() => {
     shown.current = draft;
@@ -94,6 +78,18 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
       put((now) => ({ ...now, texts: withAnswer(now, path, text, site) })),
     [put, site],
   );
+  return { put, answer };
+}
+
+/** The survey form, made from the family's fields: a new family adds data, not a screen. */
+export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) {
+  const { data: assets = [] } = useAssetsQuery();
+  const units = useAppSelector((s) => s.settings.units);
+  const { data: known } = useSiteQuery();
+  const site = known?.settings ?? null;
+  const plant = { units, site };
+  const family = familyOf(draft.family);
+  const { put, answer } = useDraftChange(draftKey, draft, site);
   const fields = draftFields(draft);
   const silent = useHiddenQuestions(draft);
   const [open, setOpen] = useState(false);
@@ -126,91 +122,33 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
   const asset = assets.find((a) => a.id === draft.asset.id) ?? null;
   return (
     <View>
-      <Part title="What is damaged">
-        <AssetPicker
-          draft={draft}
-          errors={errors}
-          onPick={(a) => {
-            const family = familiesFor(a.kind)[0]?.id ?? draft.family;
-            const begun = fixedFamily || draft.shapes.length > 0 || draft.family === family;
-            put((now) => (begun ? withAsset(now, a, plant) : withFamily(now, family, a, plant)));
-          }}
-          onType={(asset) => put((now) => ({ ...now, asset }))}
-        />
-      </Part>
-      {fixedFamily ? null : (
-        <Part title="What kind of repair">
-          <FamilyPicker
-            kind={asset?.kind ?? null}
-            value={draft.family}
-            onPick={(family) =>
-              family === draft.family
-                ? undefined
-                : put((now) => withFamily(now, family, asset, plant))
-            }
-          />
-        </Part>
-      )}
-      {Array.from({ length: rows }, (_, i) => (
-        <Part key={i} title={rows > 1 ? `Damage ${i + 1}` : 'The damage'}>
-          <FieldFrame label="Shape" error={i === 0 ? errors.damages : undefined}>
-            <ShapeTiles
-              family={draft.family as FamilyId}
-              shapes={family.shapes}
-              value={draft.shapes[i]}
-              onPick={(s) => setShape(i, s)}
-              index={i}
-            />
-          </FieldFrame>
-          {fields
-            .filter((f) => f.path.startsWith(`damages.${i}.`))
-            .map((f) => box(f.path, f.field))}
-          {rows > 1 ? (
-            <LinkButton
-              label={`Remove damage ${i + 1}`}
-              onPress={() => removeDamage(i)}
-              testID={`damage-remove-${i}`}
-            />
-          ) : null}
-        </Part>
-      ))}
-      {draft.shapes.length > 0 && draft.shapes.length < family.mostDamages ? (
-        <View className="border-b border-rule px-4">
-          <LinkButton
-            label="Add another damage on it"
-            testID="damage-add"
-            onPress={() => put((now) => ({ ...now, shapes: [...now.shapes, now.shapes[0] ?? ''] }))}
-          />
-        </View>
-      ) : null}
+      <WhatIsDamaged
+        draft={draft}
+        errors={errors}
+        fixedFamily={fixedFamily}
+        put={put}
+        plant={plant}
+      />
+      <WhatKind fixedFamily={fixedFamily} asset={asset} draft={draft} put={put} plant={plant} />
+      <Damages
+        rows={rows}
+        errors={errors}
+        draft={draft}
+        family={family}
+        setShape={setShape}
+        fields={fields}
+        box={box}
+        removeDamage={removeDamage}
+      />
+      <AddDamage draft={draft} family={family} put={put} />
       {asked.map((g) => (
         <Part key={g.id} title={g.title}>
           {g.id === 'readings' ? <KnownAirLine draftKey={draftKey} draft={draft} /> : null}
           {loud(g.id).map((f) => box(f.path, f.field))}
-          {g.id === 'window' ? (
-            <FieldFrame label="Intent" why="You can change this at Match.">
-              <Choices
-                id="survey-intent"
-                label="Intent"
-                options={INTENTS.map((value) => ({ value, label: INTENT_NAMES[value] }))}
-                value={draft.intent}
-                onPick={(intent) => put((now) => ({ ...now, intent }))}
-              />
-            </FieldFrame>
-          ) : null}
+          <IntentField g={g} draft={draft} put={put} />
         </Part>
       ))}
-      {quiet.length > 0 ? (
-        <View className="border-b border-rule px-4" testID="survey-quiet">
-          <Disclosure
-            label={`${quiet.length} more without effect here`}
-            open={open}
-            onToggle={() => setOpen(!open)}
-          >
-            {quiet.map((f) => box(f.path, f.field))}
-          </Disclosure>
-        </View>
-      ) : null}
+      <QuietFields quiet={quiet} open={open} setOpen={setOpen} box={box} />
     </View>
   );
 }

@@ -1,3 +1,4 @@
+import type { AppDispatch } from '@/store/store';
 import type { RepairView } from '@kelmot/contract';
 import {
   drawSection,
@@ -10,6 +11,7 @@ import {
   type FamilyId,
   type SurveyDraft,
   type UnitSystem,
+  type Issue,
 } from '@kelmot/core';
 import { router } from 'expo-router';
 import { memo, useDeferredValue, useEffect, useMemo, useState } from 'react';
@@ -125,6 +127,13 @@ interface SurveyedProps extends SurveyProps {
   moved: Base | null;
 }
 
+/** What the button that saves says; `wrong` counts the fields to correct. */
+const saveLabel = (at: { wrong: number; begun: boolean; changed: boolean }): string => {
+  if (at.wrong > 0) return `${at.wrong} to correct above`;
+  if (!at.changed) return 'On to Match';
+  return at.begun ? 'Mixing has begun: the survey is fixed' : 'Match the materials';
+};
+
 const Surveyed = memo(function Surveyed({
   view,
   repair,
@@ -167,13 +176,6 @@ const Surveyed = memo(function Surveyed({
     router.navigate(`/repair/${view.id}/match`);
   };
   const wrong = shown && issues.length > 0;
-  const label = wrong
-    ? `${issues.length} to correct above`
-    : begun && changed
-      ? 'Mixing has begun: the survey is fixed'
-      : changed
-        ? 'Match the materials'
-        : 'On to Match';
   return (
     <StationFrame
       id={view?.id ?? null}
@@ -189,7 +191,7 @@ const Surveyed = memo(function Surveyed({
       aside={<Aside draft={draft} units={units} />}
       action={
         <PrimaryButton
-          label={label}
+          label={saveLabel({ wrong: wrong ? issues.length : 0, begun, changed })}
           onPress={save}
           disabled={!canWrite || (begun && changed)}
           testID="survey-save"
@@ -197,14 +199,59 @@ const Surveyed = memo(function Surveyed({
       }
     >
       {repair ? <RejectedCommands waiting={repair.waiting} /> : null}
-      {wrong ? (
-        <View role="alert" className="border-b border-rule px-4 py-3" testID="survey-issues">
-          <Txt as="inline" className="text-oxideInk">
-            {issues.length === 1 ? 'One field is' : `${issues.length} fields are`} still to be
-            corrected. What you typed is kept.
-          </Txt>
-        </View>
+      <ToCorrect wrong={wrong} issues={issues} />
+      <MovedByAnother moved={moved} />
+      {view && changed && !begun ? <PlanChangePreview view={view} survey={survey} /> : null}
+      <SurveyForm
+        draftKey={draftKey}
+        draft={draft}
+        errors={errors}
+        fixedFamily={view !== undefined}
+      />
+      <DraftActions view={view} changed={changed} dispatch={dispatch} draftKey={draftKey} />
+    </StationFrame>
+  );
+});
+
+function DraftActions({
+  view,
+  changed,
+  dispatch,
+  draftKey,
+}: {
+  view: RepairView | undefined;
+  changed: boolean;
+  dispatch: AppDispatch;
+  draftKey: string;
+}) {
+  return (
+    <View className="gap-2 px-4 py-4">
+      {view && changed ? (
+        <LinkButton
+          label="Undo my changes"
+          testID="survey-revert"
+          onPress={() => dispatch(draftDropped(draftKey))}
+        />
       ) : null}
+      {!view ? <FromPlanFile /> : null}
+      {!view ? (
+        <SecondaryButton
+          label="Delete this draft"
+          tone="remove"
+          testID="draft-drop"
+          onPress={() => {
+            dispatch(draftDropped(draftKey));
+            router.navigate('/');
+          }}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+function MovedByAnother({ moved }: { moved: Base | null }) {
+  return (
+    <>
       {moved ? (
         <View role="status" className="border-b border-rule px-4 py-3" testID="survey-moved">
           <Txt as="inline" className="text-ochreInk">
@@ -213,34 +260,21 @@ const Surveyed = memo(function Surveyed({
           </Txt>
         </View>
       ) : null}
-      {view && changed && !begun ? <PlanChangePreview view={view} survey={survey} /> : null}
-      <SurveyForm
-        draftKey={draftKey}
-        draft={draft}
-        errors={errors}
-        fixedFamily={view !== undefined}
-      />
-      <View className="gap-2 px-4 py-4">
-        {view && changed ? (
-          <LinkButton
-            label="Undo my changes"
-            testID="survey-revert"
-            onPress={() => dispatch(draftDropped(draftKey))}
-          />
-        ) : null}
-        {!view ? <FromPlanFile /> : null}
-        {!view ? (
-          <SecondaryButton
-            label="Delete this draft"
-            tone="remove"
-            testID="draft-drop"
-            onPress={() => {
-              dispatch(draftDropped(draftKey));
-              router.navigate('/');
-            }}
-          />
-        ) : null}
-      </View>
-    </StationFrame>
+    </>
   );
-});
+}
+
+function ToCorrect({ wrong, issues }: { wrong: boolean; issues: Issue[] }) {
+  return (
+    <>
+      {wrong ? (
+        <View role="alert" className="border-b border-rule px-4 py-3" testID="survey-issues">
+          <Txt as="inline" className="text-oxideInk">
+            {issues.length === 1 ? 'One field is' : `${issues.length} fields are`} still to be
+            corrected. What you typed is kept.
+          </Txt>
+        </View>
+      ) : null}
+    </>
+  );
+}

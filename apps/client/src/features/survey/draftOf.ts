@@ -51,7 +51,7 @@ export function draftOf(survey: Survey, units: UnitSystem): SurveyDraft {
 }
 
 /** The units of the plant, and its usual figures if they are known. */
-interface Plant {
+export interface Plant {
   units: UnitSystem;
   site: SiteSettings | null;
 }

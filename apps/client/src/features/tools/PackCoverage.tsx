@@ -1,3 +1,4 @@
+import type { PackCoverage as Coverage } from '@kelmot/core/plan/packCoverage';
 import {
   familyOf,
   packCoverage,
@@ -7,6 +8,7 @@ import {
   type FamilyId,
   type SystemCard,
   type UnitSystem,
+  type Worked,
 } from '@kelmot/core';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -76,28 +78,7 @@ export function PackCoverage({ card }: { card: SystemCard }) {
   return (
     <View className="gap-4 py-3" testID={`how-far-${card.code}`}>
       {answer?.ok ? (
-        <View
-          className="flex-row flex-wrap gap-x-8 gap-y-2 border-b border-ink bg-sheet p-4"
-          role="status"
-          aria-label="How far it goes"
-        >
-          <Big label="whole ones" text={String(answer.count)} id="far-count" />
-          {answer.lengthMm === null ? null : (
-            <Big
-              label="length"
-              text={formatQuantity(answer.lengthMm, 'run', units)}
-              id="far-length"
-            />
-          )}
-          {answer.areaMm2 === null ? null : (
-            <Big label="area" text={formatQuantity(answer.areaMm2, 'area', units)} id="far-area" />
-          )}
-          <Big
-            label="one takes"
-            text={formatQuantity(answer.each, answer.quantity, units)}
-            id="far-each"
-          />
-        </View>
+        <HowFar answer={answer} units={units} />
       ) : answer && Object.keys(errors).length === 0 ? (
         <FieldError error={answer.why} />
       ) : null}
@@ -141,6 +122,29 @@ export function PackCoverage({ card }: { card: SystemCard }) {
         />
       ))}
       {answer?.ok ? <WorkingRows lines={answer.working} /> : null}
+    </View>
+  );
+}
+
+function HowFar({ answer, units }: { answer: Worked<Coverage>; units: UnitSystem }) {
+  return (
+    <View
+      className="flex-row flex-wrap gap-x-8 gap-y-2 border-b border-ink bg-sheet p-4"
+      role="status"
+      aria-label="How far it goes"
+    >
+      <Big label="whole ones" text={String(answer.count)} id="far-count" />
+      {answer.lengthMm === null ? null : (
+        <Big label="length" text={formatQuantity(answer.lengthMm, 'run', units)} id="far-length" />
+      )}
+      {answer.areaMm2 === null ? null : (
+        <Big label="area" text={formatQuantity(answer.areaMm2, 'area', units)} id="far-area" />
+      )}
+      <Big
+        label="one takes"
+        text={formatQuantity(answer.each, answer.quantity, units)}
+        id="far-each"
+      />
     </View>
   );
 }

@@ -6,6 +6,8 @@ import {
   typedOf,
   type Calc,
   type Typed,
+  type Answer,
+  type UnitSystem,
 } from '@kelmot/core';
 import { calcByName } from '@kelmot/core/calculations/registry';
 import { router, useLocalSearchParams } from 'expo-router';
@@ -193,53 +195,102 @@ function Tool({ calc }: { calc: Calc }) {
           <Txt className="text-pencil">{calc.purpose}</Txt>
           <FieldError error={errors.get('')} />
           <Fields node={form} path={[]} typed={typed} onTyped={put} errors={errors} />
-          <View className="flex-row flex-wrap gap-2">
-            <SecondaryButton
-              label="Copy the result"
-              testID="tool-copy"
-              disabled={!answer?.ok}
-              onPress={() =>
-                answer && copy('Result', resultText(title, resultRows(calc, answer, units)))
-              }
-            />
-            <SecondaryButton
-              label="Copy a link"
-              testID="tool-link"
-              disabled={input === null}
-              onPress={() => copy('Link', link())}
-            />
-            {before ? (
-              <SecondaryButton
-                label="Undo: restore my input"
-                testID="tool-undo"
-                onPress={() => {
-                  put(before);
-                  setBefore(null);
-                }}
-              />
-            ) : typed !== example ? (
-              <SecondaryButton
-                label="Back to the example"
-                testID="tool-example"
-                onPress={() => {
-                  setBefore(typed);
-                  put(example);
-                }}
-              />
-            ) : null}
-          </View>
-          <View role="status" aria-live="polite">
-            {byHand || said ? (
-              <Txt as="inline" selectable testID="tool-said">
-                {byHand ?? said}
-              </Txt>
-            ) : null}
-          </View>
+          <ToolActions
+            answer={answer}
+            copy={copy}
+            title={title}
+            calc={calc}
+            units={units}
+            input={input}
+            link={link}
+            before={before}
+            put={put}
+            setBefore={setBefore}
+            typed={typed}
+            example={example}
+          />
+          <ToolSaid byHand={byHand} said={said} />
         </View>
         {layout === 'wide' ? null : working}
         <About calc={calc} />
       </ScrollView>
     </Frame>
+  );
+}
+
+function ToolSaid({ byHand, said }: { byHand: string | null; said: string }) {
+  return (
+    <View role="status" aria-live="polite">
+      {byHand || said ? (
+        <Txt as="inline" selectable testID="tool-said">
+          {byHand ?? said}
+        </Txt>
+      ) : null}
+    </View>
+  );
+}
+
+function ToolActions({
+  answer,
+  copy,
+  title,
+  calc,
+  units,
+  input,
+  link,
+  before,
+  put,
+  setBefore,
+  typed,
+  example,
+}: {
+  answer: Answer<object> | null;
+  copy: (what: string, text: string) => void;
+  title: string;
+  calc: Calc;
+  units: UnitSystem;
+  input: unknown;
+  link: () => string;
+  before: Typed | null;
+  put: (typed: Typed) => void;
+  setBefore: (value: Typed | null) => void;
+  typed: Typed;
+  example: Typed;
+}) {
+  return (
+    <View className="flex-row flex-wrap gap-2">
+      <SecondaryButton
+        label="Copy the result"
+        testID="tool-copy"
+        disabled={!answer?.ok}
+        onPress={() => answer && copy('Result', resultText(title, resultRows(calc, answer, units)))}
+      />
+      <SecondaryButton
+        label="Copy a link"
+        testID="tool-link"
+        disabled={input === null}
+        onPress={() => copy('Link', link())}
+      />
+      {before ? (
+        <SecondaryButton
+          label="Undo: restore my input"
+          testID="tool-undo"
+          onPress={() => {
+            put(before);
+            setBefore(null);
+          }}
+        />
+      ) : typed !== example ? (
+        <SecondaryButton
+          label="Back to the example"
+          testID="tool-example"
+          onPress={() => {
+            setBefore(typed);
+            put(example);
+          }}
+        />
+      ) : null}
+    </View>
   );
 }
 

@@ -1,12 +1,19 @@
-import type { Axis, CureState, Strip } from '@kelmot/core';
+import type { Axis, Strip } from '@kelmot/core';
 import { HOUR, stripText } from '@kelmot/core';
 import { useId } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { Hatches } from './hatches';
 import { useTheme } from './theme';
-import type { Colours } from './tokens.cjs';
 import { useZone } from './useZone';
+import {
+  BreakMark,
+  Needle,
+  DeadlineNotch,
+  Stretches,
+  PlannedBand,
+  WindowMark,
+} from './cureStripParts';
 
 interface StripProps {
   strip: Strip;
@@ -24,64 +31,6 @@ interface StripProps {
 const OF_STRIP = ['wet-row', 'wet-future', 'late'];
 const ABOVE = 14;
 const BELOW = 6;
-/** How far the plan's band extends above and below the bar, px. */
-const BAND = 5;
-
-/** A period of one state. Left of now it has happened and is full; right of now it is pale. */
-function Stretch({
-  state,
-  x,
-  width,
-  y,
-  height,
-  past,
-  id,
-  c,
-}: {
-  state: CureState;
-  x: number;
-  width: number;
-  y: number;
-  height: number;
-  past: boolean;
-  id: string;
-  c: Colours;
-}) {
-  if (width <= 0) return null;
-  const common = { x, width };
-  if (state === 'wet')
-    return (
-      <Rect
-        {...common}
-        y={y}
-        height={height}
-        fill={past ? `url(#${id}-wet-row)` : `url(#${id}-wet-future)`}
-      />
-    );
-  if (state === 'late') return <Rect {...common} y={y} height={height} fill={`url(#${id}-late)`} />;
-  const solid = past ? c.moss : c.mossPale;
-  if (state === 'set') return <Rect {...common} y={y} height={height} fill={solid} />;
-  return (
-    <>
-      <Rect {...common} y={y} height={height} fill={past ? c.mossTint : c.sheet} />
-      <Rect {...common} y={y + height / 2} height={height / 2} fill={solid} />
-    </>
-  );
-}
-
-function BreakMark({ x, top, bottom, c }: { x: number; top: number; bottom: number; c: Colours }) {
-  const mid = (top + bottom) / 2;
-  const zig = (at: number) => `M${at} ${top - 4}L${at} ${mid - 4}l4 3-8 3 4 3L${at} ${bottom + 4}`;
-  return (
-    <G>
-      <Path
-        d={`M${x - 3} ${top - 3}L${x + 3} ${top - 3}L${x + 3} ${bottom + 3}L${x - 3} ${bottom + 3}Z`}
-        fill={c.sheet}
-      />
-      <Path d={`${zig(x - 3)}${zig(x + 3)}`} stroke={c.ink} strokeWidth={1} fill="none" />
-    </G>
-  );
-}
 
 /** The time bar: wet hatched, curing half, set solid, a needle at now, a notch at the deadline. */
 export function CureStrip({
@@ -110,49 +59,17 @@ export function CureStrip({
     <View role="img" aria-label={stripText(strip, now, zone)} testID="cure-strip">
       <Svg width={width} height={height + ABOVE + BELOW}>
         <Hatches id={id} c={c} of={OF_STRIP} />
-        {plannedReady === undefined ? null : (
-          <Rect
-            testID="planned-band"
-            x={left}
-            y={y - BAND}
-            width={Math.max(1, x(plannedReady) - left)}
-            height={height + 2 * BAND}
-            fill={c.rule}
-            stroke={c.pencil}
-            strokeWidth={0.75}
-          />
-        )}
-        {strip.segments.map(({ state, from, to }) => {
-          const [a, b] = [x(from), x(to)];
-          const split = Math.min(Math.max(nowX, a), b);
-          return (
-            <G key={state}>
-              <Stretch
-                state={state}
-                x={a}
-                width={split - a}
-                y={y}
-                height={height}
-                past
-                id={id}
-                c={c}
-              />
-              <Stretch
-                state={state}
-                x={split}
-                width={b - split}
-                y={y}
-                height={height}
-                past={false}
-                id={id}
-                c={c}
-              />
-              {a > left + 1 ? (
-                <Line x1={a} y1={y} x2={a} y2={y + height} stroke={c.ink} strokeWidth={1} />
-              ) : null}
-            </G>
-          );
-        })}
+        <PlannedBand plannedReady={plannedReady} left={left} y={y} x={x} height={height} c={c} />
+        <Stretches
+          strip={strip}
+          x={x}
+          nowX={nowX}
+          y={y}
+          height={height}
+          id={id}
+          c={c}
+          left={left}
+        />
         <Rect
           x={left}
           y={y}
@@ -165,24 +82,15 @@ export function CureStrip({
         {axis.breakX !== null && axis.breakX > left && axis.breakX < right ? (
           <BreakMark x={axis.breakX} top={y} bottom={y + height} c={c} />
         ) : null}
-        {deadlineX < width - 0.5 || strip.late ? (
-          <>
-            <Path
-              d={`M${deadlineX - 5} ${y}L${deadlineX} ${y + notch}L${deadlineX + 5} ${y}Z`}
-              fill={c.sheet}
-              stroke={strip.late ? c.oxide : c.ink}
-              strokeWidth={1.25}
-            />
-            <Line
-              x1={deadlineX}
-              y1={y + notch}
-              x2={deadlineX}
-              y2={y + height + 4}
-              stroke={strip.late ? c.oxide : c.ink}
-              strokeWidth={1.25}
-            />
-          </>
-        ) : null}
+        <DeadlineNotch
+          deadlineX={deadlineX}
+          width={width}
+          strip={strip}
+          y={y}
+          notch={notch}
+          c={c}
+          height={height}
+        />
         {isWindow && strip.window ? (
           <WindowMark
             from={x(strip.window.from)}
@@ -192,45 +100,9 @@ export function CureStrip({
             heavy={closing}
           />
         ) : null}
-        {now >= strip.start || needle === 'line' ? (
-          <>
-            <Line
-              x1={nowX}
-              y1={needle === 'full' ? y - 6 : y - 3}
-              x2={nowX}
-              y2={y + height + (needle === 'full' ? 6 : 3)}
-              stroke={c.ink}
-              strokeWidth={2}
-            />
-            {needle === 'full' ? <Path d={`M${nowX - 5} ${y - 12}h10l-5 6Z`} fill={c.ink} /> : null}
-          </>
-        ) : null}
+        <Needle now={now} strip={strip} needle={needle} nowX={nowX} y={y} height={height} c={c} />
       </Svg>
     </View>
-  );
-}
-
-/** The overcoat window, as a dimension line above the bar. */
-function WindowMark({
-  from,
-  to,
-  y,
-  colour,
-  heavy,
-}: {
-  from: number;
-  to: number;
-  y: number;
-  colour: string;
-  heavy: boolean;
-}) {
-  const slash = (at: number) => `M${at - 4} ${y + 4}l8-8`;
-  return (
-    <G>
-      <Line x1={from} y1={y} x2={to} y2={y} stroke={colour} strokeWidth={heavy ? 2.2 : 1.2} />
-      <Path d={`${slash(from)}${slash(to)}`} stroke={colour} strokeWidth={heavy ? 2.2 : 1.2} />
-      <Path d={`M${from} ${y}v8M${to} ${y}v8`} stroke={colour} strokeWidth={0.75} />
-    </G>
   );
 }
 

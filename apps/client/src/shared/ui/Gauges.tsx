@@ -1,3 +1,4 @@
+import type { Colours } from '@/shared/ui/tokens.cjs';
 import { formatQuantity } from '@kelmot/core';
 import { View } from 'react-native';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
@@ -44,17 +45,7 @@ export function DewGauge({ width, dewPointC, surfaceC, goFromC, go }: DewGaugePr
           fill={c.mossPale}
         />
         <Line x1={0} y1={24} x2={width} y2={24} stroke={c.ink} strokeWidth={1.25} />
-        {ticks.map((t) => (
-          <Line
-            key={t}
-            x1={x(t)}
-            y1={24}
-            x2={x(t)}
-            y2={t % 5 === 0 ? 14 : 19}
-            stroke={c.ink}
-            strokeWidth={0.75}
-          />
-        ))}
+        <DewTicks ticks={ticks} x={x} c={c} />
         <Line x1={x(dewPointC)} y1={28} x2={x(surfaceC)} y2={28} stroke={colour} strokeWidth={3} />
         <Line
           x1={x(dewPointC)}
@@ -96,6 +87,24 @@ export function DewGauge({ width, dewPointC, surfaceC, goFromC, go }: DewGaugePr
         </SvgText>
       </Svg>
     </View>
+  );
+}
+
+function DewTicks({ ticks, x, c }: { ticks: number[]; x: (t: number) => number; c: Colours }) {
+  return (
+    <>
+      {ticks.map((t) => (
+        <Line
+          key={t}
+          x1={x(t)}
+          y1={24}
+          x2={x(t)}
+          y2={t % 5 === 0 ? 14 : 19}
+          stroke={c.ink}
+          strokeWidth={0.75}
+        />
+      ))}
+    </>
   );
 }
 

@@ -1,3 +1,4 @@
+import type { Colours } from '@/shared/ui/tokens.cjs';
 import { STATION_NAMES, STATIONS, type StationId } from '@kelmot/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -47,37 +48,8 @@ export function StationScale({
       <Svg width={width} height={30} aria-hidden style={{ position: 'absolute', top: 0, left: 0 }}>
         <Rect x={0} y={9} width={at(done)} height={4} fill={c.moss} />
         <Line x1={0} y1={14} x2={width} y2={14} stroke={c.ink} strokeWidth={1.25} />
-        {ticks.map((i) => {
-          const x = (i * pitch) / 10;
-          const long = i % 10 === 5;
-          const past = x <= at(done);
-          return (
-            <Line
-              key={i}
-              x1={x}
-              y1={14}
-              x2={x}
-              y2={long ? 27 : i % 5 === 0 ? 21 : 18}
-              stroke={c.ink}
-              strokeOpacity={long || past ? 1 : 0.45}
-              strokeWidth={long ? 1.25 : 0.75}
-            />
-          );
-        })}
-        {rounds.length > 1
-          ? BY_ROUND.flatMap((id) =>
-              rounds.map((placed, i) => (
-                <Path
-                  key={`${id}${i}`}
-                  testID={`notch-${id}-${i + 1}`}
-                  d={`M${at(STATIONS.indexOf(id)) + (i - (rounds.length - 1) / 2) * (NOTCH + 4) - NOTCH / 2} 14h${NOTCH}v7l-${NOTCH / 2} 4l-${NOTCH / 2} -4Z`}
-                  fill={placed ? c.moss : c.sheet}
-                  stroke={c.ink}
-                  strokeWidth={1}
-                />
-              )),
-            )
-          : null}
+        <ScaleTicks ticks={ticks} pitch={pitch} at={at} done={done} c={c} />
+        <Notches rounds={rounds} at={at} c={c} />
         <Line x1={at(here)} y1={4} x2={at(here)} y2={29} stroke={c.ink} strokeWidth={2.5} />
         <Path d={`M${at(here) - 7} 0h14l-7 9Z`} fill={c.ink} />
       </Svg>
@@ -119,5 +91,70 @@ export function StationScale({
         })}
       </View>
     </View>
+  );
+}
+
+function ScaleTicks({
+  ticks,
+  pitch,
+  at,
+  done,
+  c,
+}: {
+  ticks: number[];
+  pitch: number;
+  at: (i: number) => number;
+  done: number;
+  c: Colours;
+}) {
+  return (
+    <>
+      {ticks.map((i) => {
+        const x = (i * pitch) / 10;
+        const long = i % 10 === 5;
+        const past = x <= at(done);
+        return (
+          <Line
+            key={i}
+            x1={x}
+            y1={14}
+            x2={x}
+            y2={long ? 27 : i % 5 === 0 ? 21 : 18}
+            stroke={c.ink}
+            strokeOpacity={long || past ? 1 : 0.45}
+            strokeWidth={long ? 1.25 : 0.75}
+          />
+        );
+      })}
+    </>
+  );
+}
+
+function Notches({
+  rounds,
+  at,
+  c,
+}: {
+  rounds: readonly boolean[];
+  at: (i: number) => number;
+  c: Colours;
+}) {
+  return (
+    <>
+      {rounds.length > 1
+        ? BY_ROUND.flatMap((id) =>
+            rounds.map((placed, i) => (
+              <Path
+                key={`${id}${i}`}
+                testID={`notch-${id}-${i + 1}`}
+                d={`M${at(STATIONS.indexOf(id)) + (i - (rounds.length - 1) / 2) * (NOTCH + 4) - NOTCH / 2} 14h${NOTCH}v7l-${NOTCH / 2} 4l-${NOTCH / 2} -4Z`}
+                fill={placed ? c.moss : c.sheet}
+                stroke={c.ink}
+                strokeWidth={1}
+              />
+            )),
+          )
+        : null}
+    </>
   );
 }

@@ -85,43 +85,15 @@ export function Table<R>(props: TableProps<R>) {
       .join('\n');
   return (
     <View className="min-h-0 flex-1" role="table" aria-label={name}>
-      <View role="row" className="flex-row items-center gap-3 border-b border-ink px-4">
-        {columns.map((c) => {
-          const on = sorted?.key === c.key;
-          return (
-            <View
-              key={c.key}
-              role="columnheader"
-              aria-sort={on ? (sorted.down ? 'descending' : 'ascending') : 'none'}
-              style={{ flex: c.share }}
-            >
-              {c.unsorted ? (
-                <Txt as="label">{c.title}</Txt>
-              ) : (
-                <Pressable
-                  role="button"
-                  aria-label={`Sort by ${c.title.toLowerCase()}`}
-                  testID={`sort-${c.key}`}
-                  onPress={() => setSorted({ key: c.key, down: on && !sorted.down })}
-                  className="min-h-[40px] justify-center"
-                >
-                  <Txt as="label" className={on ? 'text-ink' : ''}>
-                    {c.title} {on ? (sorted.down ? '↓' : '↑') : ''}
-                  </Txt>
-                </Pressable>
-              )}
-            </View>
-          );
-        })}
-        <View className="w-14 items-end" role="columnheader">
-          <LinkButton
-            label={said ? 'Copied' : 'Copy'}
-            hint={`Copy the table of ${name.toLowerCase()}`}
-            testID="table-copy"
-            onPress={() => copy('Table', asText())}
-          />
-        </View>
-      </View>
+      <TableHead
+        columns={columns}
+        sorted={sorted}
+        setSorted={setSorted}
+        said={said}
+        name={name}
+        copy={copy}
+        asText={asText}
+      />
       {byHand ? (
         <Txt selectable className="border-b border-rule px-4 py-2">
           {byHand}
@@ -133,31 +105,122 @@ export function Table<R>(props: TableProps<R>) {
         initialNumToRender={30}
         onEndReached={onEnd}
         renderItem={({ item }) => (
-          <Pressable
-            role="row"
-            aria-label={labelOf(item)}
-            aria-selected={keyOf(item) === selected}
-            testID={testIdOf(item)}
-            onPress={() => onOpen(item)}
-            onFocus={() => onSelect?.(item)}
-            onHoverIn={() => onSelect?.(item)}
-            className={`min-h-[40px] flex-row items-center gap-3 border-b border-rule px-4 py-1.5 ${keyOf(item) === selected ? 'bg-sheet' : ''}`}
-          >
-            {columns.map((c) => (
-              <View key={c.key} role="cell" style={{ flex: c.share }}>
-                {c.cell ? (
-                  c.cell(item)
-                ) : (
-                  <Txt as="inline" className="font-label">
-                    {c.text(item)}
-                  </Txt>
-                )}
-              </View>
-            ))}
-            <View className="w-14" aria-hidden />
-          </Pressable>
+          <TableRow
+            labelOf={labelOf}
+            item={item}
+            keyOf={keyOf}
+            selected={selected}
+            testIdOf={testIdOf}
+            onOpen={onOpen}
+            onSelect={onSelect}
+            columns={columns}
+          />
         )}
       />
     </View>
+  );
+}
+
+function TableHead<R>({
+  columns,
+  sorted,
+  setSorted,
+  said,
+  name,
+  copy,
+  asText,
+}: {
+  columns: readonly Column<R>[];
+  sorted: Sorted | null;
+  setSorted: (sorted: Sorted) => void;
+  said: string;
+  name: string;
+  copy: (what: string, text: string) => void;
+  asText: () => string;
+}) {
+  return (
+    <View role="row" className="flex-row items-center gap-3 border-b border-ink px-4">
+      {columns.map((c) => {
+        const on = sorted?.key === c.key;
+        return (
+          <View
+            key={c.key}
+            role="columnheader"
+            aria-sort={on ? (sorted.down ? 'descending' : 'ascending') : 'none'}
+            style={{ flex: c.share }}
+          >
+            {c.unsorted ? (
+              <Txt as="label">{c.title}</Txt>
+            ) : (
+              <Pressable
+                role="button"
+                aria-label={`Sort by ${c.title.toLowerCase()}`}
+                testID={`sort-${c.key}`}
+                onPress={() => setSorted({ key: c.key, down: on && !sorted.down })}
+                className="min-h-[40px] justify-center"
+              >
+                <Txt as="label" className={on ? 'text-ink' : ''}>
+                  {c.title} {on ? (sorted.down ? '↓' : '↑') : ''}
+                </Txt>
+              </Pressable>
+            )}
+          </View>
+        );
+      })}
+      <View className="w-14 items-end" role="columnheader">
+        <LinkButton
+          label={said ? 'Copied' : 'Copy'}
+          hint={`Copy the table of ${name.toLowerCase()}`}
+          testID="table-copy"
+          onPress={() => copy('Table', asText())}
+        />
+      </View>
+    </View>
+  );
+}
+
+function TableRow<R>({
+  labelOf,
+  item,
+  keyOf,
+  selected,
+  testIdOf,
+  onOpen,
+  onSelect,
+  columns,
+}: {
+  labelOf: (row: R) => string;
+  item: R;
+  keyOf: (row: R) => string;
+  selected: string | null;
+  testIdOf: (row: R) => string;
+  onOpen: (row: R) => void;
+  onSelect: ((row: R) => void) | undefined;
+  columns: readonly Column<R>[];
+}) {
+  return (
+    <Pressable
+      role="row"
+      aria-label={labelOf(item)}
+      aria-selected={keyOf(item) === selected}
+      testID={testIdOf(item)}
+      onPress={() => onOpen(item)}
+      onFocus={() => onSelect?.(item)}
+      onHoverIn={() => onSelect?.(item)}
+      className={`min-h-[40px] flex-row items-center gap-3 border-b border-rule px-4 py-1.5 ${keyOf(item) === selected ? 'bg-sheet' : ''}`}
+    >
+      {columns.map((c) => (
+        <View key={c.key} role="cell" style={{ flex: c.share }}>
+          {c.cell ? (
+            c.cell(item)
+          ) : (
+            <Txt as="inline" className="font-label">
+              {c.text(item)}
+            </Txt>
+          )}
+        </View>
+      ))}
+      <View className="w-14" aria-hidden />
+    </Pressable>
   );
 }

@@ -1,3 +1,4 @@
+import type { Colours } from '@/shared/ui/tokens.cjs';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '@/shared/ui/theme';
@@ -37,22 +38,7 @@ export function BoltStar({ answer, width }: PictureProps) {
           strokeWidth={0.75}
           strokeDasharray="22 4 4 4"
         />
-        {drawn.slice(1).map((to, i) => {
-          const [x1, y1] = at(drawn[i] as number, ring - bolt);
-          const [x2, y2] = at(to, ring - bolt);
-          return (
-            <Line
-              key={to}
-              x1={x1}
-              y1={y1}
-              x2={x2}
-              y2={y2}
-              stroke={c.teal}
-              strokeWidth={i % 2 === 0 ? 2 : 1}
-              strokeDasharray={i % 2 === 0 ? undefined : '4 4'}
-            />
-          );
-        })}
+        <Turns drawn={drawn} at={at} ring={ring} bolt={bolt} c={c} />
         {order.map((number, turn) => {
           const [x, y] = at(number, ring);
           const [tx, ty] = at(number, ring + bolt + 12);
@@ -87,5 +73,40 @@ export function BoltStar({ answer, width }: PictureProps) {
       </Svg>
       <Txt as="label">Inside the circle: order. Outside: bolt number.</Txt>
     </View>
+  );
+}
+
+function Turns({
+  drawn,
+  at,
+  ring,
+  bolt,
+  c,
+}: {
+  drawn: number[];
+  at: (number: number, r: number) => [number, number];
+  ring: number;
+  bolt: number;
+  c: Colours;
+}) {
+  return (
+    <>
+      {drawn.slice(1).map((to, i) => {
+        const [x1, y1] = at(drawn[i] as number, ring - bolt);
+        const [x2, y2] = at(to, ring - bolt);
+        return (
+          <Line
+            key={to}
+            x1={x1}
+            y1={y1}
+            x2={x2}
+            y2={y2}
+            stroke={c.teal}
+            strokeWidth={i % 2 === 0 ? 2 : 1}
+            strokeDasharray={i % 2 === 0 ? undefined : '4 4'}
+          />
+        );
+      })}
+    </>
   );
 }

@@ -1,4 +1,5 @@
-import { formatQuantity, figureAndUnit } from '@kelmot/core';
+import type { Colours } from '@/shared/ui/tokens.cjs';
+import { formatQuantity, figureAndUnit, type UnitSystem } from '@kelmot/core';
 import { goFromC, type AmbientGate, type AmbientGateInput } from '@kelmot/core/ambient/ambientGate';
 import type { DewPoint, DewPointInput } from '@kelmot/core/ambient/dewPoint';
 import { View } from 'react-native';
@@ -63,29 +64,7 @@ function Dial({
           />
         ) : null}
         <Path d={arc(lo, hi, RADIUS)} stroke={c.ink} strokeWidth={1.25} fill="none" />
-        {ticks.map((t) => {
-          const long = t % 5 === 0;
-          const [x0, y0] = point(t, RADIUS);
-          const [x1, y1] = point(t, RADIUS + (long ? 10 : 5));
-          const [tx, ty] = point(t, RADIUS + 22);
-          return (
-            <G key={t}>
-              <Line
-                x1={x0}
-                y1={y0}
-                x2={x1}
-                y2={y1}
-                stroke={c.ink}
-                strokeWidth={long ? 1.25 : 0.75}
-              />
-              {t % (hi - lo > 50 ? 20 : 10) === 0 ? (
-                <SvgText {...SMALL} x={tx} y={ty + 5} textAnchor="middle" fill={c.pencil}>
-                  {figureAndUnit(t, 'temperature', units).figure}
-                </SvgText>
-              ) : null}
-            </G>
-          );
-        })}
+        <Ticks ticks={ticks} point={point} c={c} hi={hi} lo={lo} units={units} />
         {hands.map((h) => {
           const [x, y] = point(h.at, h.long ? RADIUS - 2 : RADIUS - 26);
           return (
@@ -115,6 +94,43 @@ function Dial({
         ))}
       </Svg>
     </View>
+  );
+}
+
+function Ticks({
+  ticks,
+  point,
+  c,
+  hi,
+  lo,
+  units,
+}: {
+  ticks: number[];
+  point: (t: number, r: number) => [number, number];
+  c: Colours;
+  hi: number;
+  lo: number;
+  units: UnitSystem;
+}) {
+  return (
+    <>
+      {ticks.map((t) => {
+        const long = t % 5 === 0;
+        const [x0, y0] = point(t, RADIUS);
+        const [x1, y1] = point(t, RADIUS + (long ? 10 : 5));
+        const [tx, ty] = point(t, RADIUS + 22);
+        return (
+          <G key={t}>
+            <Line x1={x0} y1={y0} x2={x1} y2={y1} stroke={c.ink} strokeWidth={long ? 1.25 : 0.75} />
+            {t % (hi - lo > 50 ? 20 : 10) === 0 ? (
+              <SvgText {...SMALL} x={tx} y={ty + 5} textAnchor="middle" fill={c.pencil}>
+                {figureAndUnit(t, 'temperature', units).figure}
+              </SvgText>
+            ) : null}
+          </G>
+        );
+      })}
+    </>
   );
 }
 
