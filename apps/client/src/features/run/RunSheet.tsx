@@ -172,7 +172,7 @@ export function RunStep(props: TaskProps) {
         <Waits step={step} view={view} plan={plan} now={now} as="inline" />
         <StepFigures step={step} plan={plan} as="reading" />
         <Counted step={step} view={view} repair={repair}>
-          <WithoutClock props={props} />
+          {props.letCountGo ? <WithoutClock go={props.letCountGo} /> : undefined}
         </Counted>
         {sayAgain ? (
           <SecondaryButton label="Say it again" testID="say-again" onPress={sayAgain} />

@@ -17,7 +17,7 @@ import {
 } from '@/features/stations';
 import { LinkButton, SecondaryButton } from '@/shared/ui/Button';
 import { Txt } from '@/shared/ui/Txt';
-import { type Run, type TaskProps } from './useRun';
+import type { Run, TaskProps } from './useRun';
 
 export function ToWeigh({
   toWeigh,
@@ -57,19 +57,9 @@ export function WhyAgain({
   );
 }
 
-export function WithoutClock({ props }: { props: TaskProps }) {
-  return (
-    <>
-      {props.letCountGo ? (
-        <LinkButton
-          label="Go on without this clock"
-          testID="let-count-go"
-          onPress={props.letCountGo}
-        />
-      ) : undefined}
-    </>
-  );
-}
+export const WithoutClock = ({ go }: { go: () => void }) => (
+  <LinkButton label="Go on without this clock" testID="let-count-go" onPress={go} />
+);
 
 export function TaskHold({
   step,
