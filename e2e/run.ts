@@ -17,9 +17,7 @@ test('a job is run one step at a time with one large button; a task is reread, u
   // A double tap counts once: the second does not reach the next task.
   const first = await taskShown(screen);
   assert.equal(first, 'isolate');
-  await sleep(600);
-  const big = await screen.page.waitForSelector('[data-testid="run-do"]');
-  await big?.click({ count: 2, delay: 20 });
+  await screen.doubleTap('run-do');
   await goneOn(screen, 'isolate');
   assert.equal(await taskShown(screen), 'protect');
 

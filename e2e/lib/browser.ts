@@ -100,7 +100,7 @@ export class Screen {
   }
 
   /** Presses a control once it is enabled and still. */
-  async press(id: string): Promise<void> {
+  async press(id: string, options?: { count: number; delay: number }): Promise<void> {
     let spot = await this.spot(id);
     // A person presses the same control or place again only later: a quick press counts as a slip.
     const waits = SETTLE_MS - (Date.now() - this.lastPress(id, spot));
@@ -108,8 +108,13 @@ export class Screen {
       await sleep(waits);
       spot = await this.spot(id);
     }
-    await this.page.mouse.click(spot.x, spot.y);
+    await this.page.mouse.click(spot.x, spot.y, options);
     this.presses = [...this.presses.slice(-2), { id, at: Date.now(), ...spot }];
+  }
+
+  /** Presses twice, as a shaking finger does. */
+  doubleTap(id: string): Promise<void> {
+    return this.press(id, { count: 2, delay: 20 });
   }
 
   /** The last presses. */
