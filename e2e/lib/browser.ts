@@ -55,9 +55,9 @@ export async function launch(): Promise<Session> {
 const at = (id: string) => `[data-testid="${id}"]`;
 /** A press without effect in this time is repeated, ms. */
 const PRESS_AGAIN_MS = 10_000;
-/** A little longer than the time in which the application takes a second press at the same place for a slip, ms. */
+/** A little more than the time within which the application ignores a second press at the same place, ms. */
 const SETTLE_MS = 550;
-/** A little farther than the distance at which it does so, px. */
+/** A little more than the distance within which the application ignores a second press, px. */
 const NEAR_PX = 40;
 
 /** A page driven as a person would: by what is on the screen, waiting for it to appear. */
@@ -112,7 +112,7 @@ export class Screen {
     this.presses = [...this.presses.slice(-2), { id, at: Date.now(), ...spot }];
   }
 
-  /** Presses twice, as a shaking finger does. */
+  /** Presses a control twice in quick succession. */
   doubleTap(id: string): Promise<void> {
     return this.press(id, { count: 2, delay: 20 });
   }
@@ -120,7 +120,7 @@ export class Screen {
   /** The last presses. */
   private presses: ({ id: string; at: number } & Spot)[] = [];
 
-  /** When this control or this place was last pressed, epoch ms; 0: not of late. */
+  /** When this control or this place was last pressed, epoch ms; 0 if not among the last presses. */
   private lastPress(id: string, spot: Spot): number {
     const same = (p: Spot & { id: string }) =>
       p.id === id || Math.hypot(spot.x - p.x, spot.y - p.y) < NEAR_PX;
@@ -134,7 +134,7 @@ export class Screen {
     });
   }
 
-  /** Replaces what a text field holds. */
+  /** Replaces the text of an input field. */
   async type(id: string, text: string): Promise<void> {
     await this.press(id);
     await this.page.evaluate(() => {
@@ -267,7 +267,7 @@ export class Screen {
   }
 }
 
-/** The error of a walk together with what its pages show: CI keeps no pictures. */
+/** Adds the text of all pages to the error of a test: CI keeps no screenshots. */
 export async function withScreens(error: unknown, screens: readonly Screen[]): Promise<Error> {
   const shown = await Promise.all(
     screens.map(async ({ page, problems }) => {

@@ -1,13 +1,13 @@
 import type { Page } from 'puppeteer-core';
 
-/** Results come within seconds; a busy machine takes longer, and this limit only ends what hangs, ms. */
+/** Timeout of every wait, ms. Results usually come within seconds; the limit only stops a test that hangs. */
 export const WAIT = 60_000;
 /** Polling interval inside the page, ms. */
 const LOOK_MS = 50;
 
 type Json = string | number | boolean | null | readonly Json[] | { readonly [key: string]: Json };
 
-/** The page was left while its condition was polled: it is asked again on the next one. */
+/** The page navigated while the condition was polled: the new page is polled again. */
 const LEFT = /context was destroyed|Cannot find context|detached|navigat/i;
 
 /**
@@ -47,10 +47,13 @@ export async function look<T extends Json, A extends readonly Json[]>(
   }
 }
 
-/** A place on the page, px. */
+/** A point on the page, px. */
 export type Spot = Readonly<{ x: number; y: number }>;
 
-/** Scrolls a control to the middle and finds the spot to press, once it is enabled and still. */
+/**
+ * Scrolls a control to the middle of the screen and returns the point to press, once the control is enabled and has
+ * stopped moving.
+ */
 export function spotOf(selector: string): Spot | null {
   const memory = globalThis as { lastSpot?: string };
   const found = [...document.querySelectorAll(selector)].find(
@@ -58,7 +61,7 @@ export function spotOf(selector: string): Spot | null {
       e.getAttribute('aria-disabled') !== 'true' && e.checkVisibility({ visibilityProperty: true }),
   );
   if (!found) return null;
-  // At the edge the action bar would take the press.
+  // At the edge of the screen the action bar could cover it.
   found.scrollIntoView({ block: 'center', behavior: 'instant' });
   const { x, y, width, height } = found.getBoundingClientRect();
   const spot = { x: x + width / 2, y: y + height / 2 };

@@ -2,19 +2,19 @@ import type { Screen } from './browser';
 import type { Days } from './days';
 import { look } from './look';
 
-/** What the run sheet shows, read at one moment. */
+/** The content of the run sheet at one moment. */
 type Sheet = Readonly<{
-  /** The shown task; null when all is done. */
+  /** Id of the shown task; null when all tasks are done. */
   task: string | null;
   text: string;
-  /** The label of the large button; null if another button is there. */
+  /** The label of the main button; null if another button is shown in its place. */
   label: string | null;
-  /** The empty boxes, by test id. */
+  /** Test ids of the empty input fields. */
   empty: readonly string[];
   ratio: string;
 }>;
 
-/** Reads the sheet; null until it is drawn. */
+/** Reads the run sheet from the page; null until the page shows it. */
 function sheetShown(): Sheet | null {
   const shown = (start: string) =>
     [...document.querySelectorAll<HTMLElement>(`[data-testid^="${start}"]`)].find((e) =>
@@ -33,7 +33,7 @@ function sheetShown(): Sheet | null {
 }
 const readSheet = (screen: Screen): Promise<Sheet> => look(screen.page, sheetShown, []);
 
-/** The task that the run sheet shows; null when all is done. */
+/** Id of the task that the run sheet shows; null when all tasks are done. */
 export const taskShown = async (screen: Screen): Promise<string | null> =>
   (await readSheet(screen)).task;
 
@@ -62,7 +62,7 @@ function readingsFor(sheet: string): string {
   return String(least ?? (most ?? 2) / 2);
 }
 
-/** What a person types into the empty boxes of the sheet. */
+/** Valid values for the empty input fields of the run sheet, by test id. */
 function valuesFor({ empty, ratio, text }: Sheet): [id: string, text: string][] {
   const named = (start: string) =>
     empty.filter((id) => id.startsWith(start)).map((id) => id.slice(start.length));
@@ -81,13 +81,15 @@ function valuesFor({ empty, ratio, text }: Sheet): [id: string, text: string][] 
 export const waitedFor = (label: string): string | null =>
   /^(?:From|Wait until|Cured at) (.+?)(?:: |\n|$)/.exec(label)?.[1] ?? null;
 
-/** Does the current task with the large button; skips a wait. Does nothing if another task is shown by now. */
+/**
+ * Does the task with the main button, or moves the clock past a wait. Does nothing if another task is already shown.
+ */
 export async function doCurrentTask(screen: Screen, task: string, days: Days): Promise<void> {
   const sheet = await readSheet(screen);
   if (sheet.task !== task) return;
   const values = valuesFor(sheet);
   await screen.fill(values);
-  // What was typed may have changed the button.
+  // Typed values can change the label of the button.
   const label = values.length > 0 ? await screen.text('run-do') : sheet.label;
   if (label === null) throw new Error(`nothing to press: ${sheet.text}`);
   const named = waitedFor(label);
@@ -117,7 +119,7 @@ export async function runJob(screen: Screen, days: Days, beside?: Beside): Promi
   }
 }
 
-/** The most time until a press has changed the sheet, ms: not every press does. */
+/** Longest wait for the run sheet to change after a press, ms. Some presses do not change it. */
 const CHANGES_MS = 3000;
 
 /** One press for the shown task, and its result. */

@@ -205,7 +205,7 @@ describe('a table', () => {
     expect(copied).toEqual(['Name\tHours\nPump 9\t4 h\nPump 10\t30 h\nBelt\t100 h']);
   });
 
-  test('shows the text to copy by selectedId where the clipboard is not allowed', async () => {
+  test('shows the text to select and copy where the clipboard is not allowed', async () => {
     clipboard(() => Promise.reject(new Error('closed')));
     table();
     fireEvent.press(screen.getByTestId('table-copy'));

@@ -197,7 +197,7 @@ test('after a lost answer the repair is fetched: the command stays applied until
 test('a read that began before the write does not take the command back from the screen', async () => {
   const shown = () => api.endpoints.repair.select(ONE)(store.getState()).data?.tag;
   let oldAnswer = (_: Response) => undefined as void;
-  // One answer: the read that runs while the command is sent holds the old state.
+  // The read that is running while the command is sent returns the state from before the command.
   far.unread.push(() => new Promise<Response>((answer) => (oldAnswer = answer)));
   void store.dispatch(api.endpoints.repair.initiate(ONE));
   await rest();

@@ -93,7 +93,10 @@ export const Command = z.discriminatedUnion('type', [
     expect: Version.optional(),
     verdict: z.enum(SIGNOFF_VERDICTS),
     statement: typedLines(MOST_NOTE, LEAST_NOTE),
-    /** Why it is signed although this server has not seen the end of the cure: the work was done without signal and sent later. */
+    /**
+     * The reason for signing before the cure has ended by this server's clock: the work was done without signal and
+     * sent later.
+     */
     override: typedLines(MOST_NOTE, LEAST_NOTE).nullable().default(null),
   }),
 ]);

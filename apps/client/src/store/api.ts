@@ -94,7 +94,7 @@ export interface RepairsQuery {
 const TAGS = ['Me', 'Here', 'Repairs', 'Repair', 'Assets', 'Cards', 'Shelf'] as const;
 type Build = EndpointBuilder<typeof baseQuery, (typeof TAGS)[number], 'api'>;
 
-/** Sessions and people. */
+/** Endpoints for sessions and people. */
 const peopleEndpoints = (build: Build) => ({
   me: build.query<Me, void>({
     query: () => 'me',
@@ -141,7 +141,7 @@ const peopleEndpoints = (build: Build) => ({
   }),
 });
 
-/** The plant and its store. */
+/** Endpoints for the plant and its store. */
 const plantEndpoints = (build: Build) => ({
   site: build.query<Site, void>({
     query: () => 'site',
@@ -182,7 +182,7 @@ const plantEndpoints = (build: Build) => ({
   }),
 });
 
-/** Repairs. */
+/** Endpoints for repairs. */
 const repairEndpoints = (build: Build) => ({
   repairs: build.infiniteQuery<RepairPage, RepairsQuery, string | null>({
     infiniteQueryOptions: {

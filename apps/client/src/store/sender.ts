@@ -70,7 +70,7 @@ const begins = (action: UnknownAction): boolean =>
 async function sendCommand(dispatch: Dispatch, command: Command, by: string): Promise<Answer> {
   const result = await dispatch(api.endpoints.command.initiate({ command, by }, { track: false }));
   if (result.error) return { error: result.error as ApiError };
-  // A read that began before the write may hold the old state, and a new one would join it.
+  // A read that started before the write can return the old state, and RTK Query would reuse it for the next read.
   await dispatch(api.util.getRunningQueryThunk('repair', command.repairId));
   const fresh = dispatch(api.endpoints.repair.initiate(command.repairId, { forceRefetch: true }));
   const { error } = await fresh;

@@ -60,7 +60,7 @@ export interface Method<S> {
   figureIds: readonly string[];
 }
 
-/** A draft in parts: its rounds, and the steps, needs and figures that are made from what the rounds return. */
+/** The parts of a draft. `steps`, `needs` and `figures` are calculated from the result of `rounds`. */
 interface DraftParts<S, R extends { rounds: Round[] }> {
   rounds: (work: Work<S>) => R;
   steps: (made: R) => StepDraft[];
@@ -68,7 +68,7 @@ interface DraftParts<S, R extends { rounds: Round[] }> {
   figures?: (made: R) => Figure[];
 }
 
-/** The draft of a method from its parts. */
+/** Makes the draft of a method from its parts. */
 export const draftFrom =
   <S, R extends { rounds: Round[] }>({ rounds, steps, needs, figures }: DraftParts<S, R>) =>
   (work: Work<S>): Draft => {

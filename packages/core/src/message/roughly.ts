@@ -2,10 +2,10 @@ import { m, minutes, type Message } from './message';
 
 const HOUR = 60;
 const DAY = 24 * HOUR;
-/** A value this near to a whole number is told as that number. */
+/** A value whose distance from a whole number is at most this is shown as that number. */
 const NEAR = 0.08;
 
-/** A count of units as a person says it: "almost 2 days", "2 days", "over 2 days". */
+/** A number of units in rough words: "almost 2 days", "2 days", "over 2 days". */
 function counted(value: number, unit: 'hours' | 'days'): Message {
   const n = Math.round(value);
   const off = value - n;

@@ -172,8 +172,8 @@ export function holidayTest(thicknessMm: number): StepDraft {
   );
 }
 
-/** Tells people when it may be used and when the next look is; cleans up. */
-export const returnToService = (work: Work, lookDays: number): StepDraft[] => [
+/** Tells people from when the repair may be used, and agrees the date of the next look, so many days later. */
+export const agreeNextLook = (lookDays: number): StepDraft =>
   step(
     'agree',
     station,
@@ -182,11 +182,13 @@ export const returnToService = (work: Work, lookDays: number): StepDraft[] => [
     3,
     m(
       'Say from when what is allowed. The area stays closed until then. Agree the next look, in {days}.',
-      {
-        days: minutes(lookDays * 1440),
-      },
+      { days: minutes(lookDays * 1440) },
     ),
-  ),
+  );
+
+/** The last steps of every repair: return to service, and tidying. */
+export const returnToService = (work: Work, lookDays: number): StepDraft[] => [
+  agreeNextLook(lookDays),
   step(
     'tidy',
     station,

@@ -110,18 +110,26 @@ export const waterMl = (rounds: readonly Round[]): number =>
     .filter((r) => r.card.mix.kind === 'powder-water')
     .reduce((s, r) => s + r.batches.reduce((t, b) => t + (b.bG ?? 0), 0), 0);
 
-/** The water and the aggregate that mortars take; none for other materials. */
+/** The mixing water and the aggregate for the mortars among the rounds; empty for other materials. */
 export function mortarNeeds(rounds: readonly Round[]): Need[] {
   const water = waterMl(rounds);
   const aggregate = rounds.reduce((s, r) => s + aggregateG(r), 0);
   const needs: Need[] = [
     {
-      ...{ kind: 'plain', id: 'water', name: 'Clean water' },
-      ...{ for: m('mixing'), amount: water, quantity: 'volume' },
+      kind: 'plain',
+      id: 'water',
+      name: 'Clean water',
+      for: m('mixing'),
+      amount: water,
+      quantity: 'volume',
     },
     {
-      ...{ kind: 'plain', id: 'aggregate', name: 'Clean dry aggregate' },
-      ...{ for: m('extending the deep fill'), amount: aggregate, quantity: 'mass' },
+      kind: 'plain',
+      id: 'aggregate',
+      name: 'Clean dry aggregate',
+      for: m('extending the deep fill'),
+      amount: aggregate,
+      quantity: 'mass',
     },
   ];
   return needs.filter((need) => 'amount' in need && need.amount > 0);

@@ -54,7 +54,7 @@ interface MixWords {
   wrong: Wrong[];
 }
 
-/** What one kind of mix is worded from. */
+/** The input for the texts of one kind of mix. */
 interface Mixing<K extends MixKind = MixKind> {
   work: Work;
   round: Round;
@@ -62,7 +62,7 @@ interface Mixing<K extends MixKind = MixKind> {
   time: Quantified;
   /** Number of batches. */
   n: number;
-  /** The sign that it is mixed. */
+  /** How to see that it is mixed, from the card. */
   mixed: Message;
   title: Message;
 }
@@ -262,7 +262,7 @@ const WORDS: { [K in MixKind]: (mixing: Mixing<K>) => MixWords } = {
   single,
 };
 
-/** The title, instruction and faults of a mixing step, by kind of mix. */
+/** The title, the instruction and the possible faults of a mixing step, by kind of mix. */
 export function mixWords(work: Work, round: Round): MixWords {
   const { mix } = round.card;
   const n = round.batches.length;

@@ -52,7 +52,7 @@ function largestInTime(inTime: (ml: number) => boolean, capMl: number): number {
   return lo;
 }
 
-/** The working of a plan of batches. */
+/** The lines of working of the batch plan. */
 const batchLines = (
   {
     totalMl,

@@ -65,7 +65,7 @@ export interface Spent {
   heatMin: number;
 }
 
-/** What is bought, a line each. */
+/** One line for each supply that has a price. */
 const boughtLines = (supplies: readonly Supply[], unit: string): WorkingLine[] =>
   supplies
     .filter((s) => s.price !== null)

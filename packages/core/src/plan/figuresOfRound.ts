@@ -68,7 +68,7 @@ export function roundFigures(round: Round, slope: Slope, prefix: string): Figure
   return [...figures, ...partFigures(round, slope, prefix)];
 }
 
-/** Mass and volume of each part of the first batch; none where nothing is weighed. */
+/** Mass and volume of both parts of the first batch; empty if the material is not weighed. */
 function partFigures(round: Round, slope: Slope, prefix: string): Figure[] {
   const [first] = round.batches;
   const weigh = weighing(round.card.mix, round.consistency, slope);

@@ -6,6 +6,7 @@ import type { Permission } from '../materials/words';
 import { m, type Message } from '../message/message';
 import { judge, type CardMatch } from '../match/match';
 import { effortOf, jobAlone } from '../match/outcome';
+import { agreeNextLook } from '../methods/accept';
 import { approval, withConditions } from '../methods/begin';
 import { isMetByHand } from '../rules/rule';
 import type { Schedule, ScheduledStep } from '../schedule/scheduleJob';
@@ -143,14 +144,21 @@ function roundOf(round: Round, before: Round | undefined, laid: Schedule): PlanR
   };
 }
 
+/** Days from return to service to the next look: fewer if the card is only fair for this damage. */
+const nextLookDays = ({ judged }: CardMatch, { work, family }: Job): number =>
+  Math.ceil(
+    family.method.nextLookDays[work.survey.intent] * (judged.some((j) => j.early) ? EARLY : 1),
+  );
+
 /** The job with its verdict's conditions as steps, scheduled again. */
 function conditioned(match: CardMatch): Job {
   const job = match.job();
-  const steps = meeting(job, match);
+  const agreed = agreeNextLook(nextLookDays(match, job));
+  const steps = meeting(job, match).map((s) => (s.name === agreed.name ? agreed : s));
   return jobFrom(job.work, { ...job.draft, steps });
 }
 
-/** Everything that the plan of a job is put together from. */
+/** The input from which the plan is made. */
 interface Made {
   survey: Survey;
   card: SystemCard;
@@ -163,7 +171,7 @@ interface Made {
   context: WorkContext;
 }
 
-/** Every figure of the plan, by id. */
+/** All calculated values of the plan, by id. */
 function allFigures(
   { survey, card, site, job, laid, main }: Made,
   next: Next | null,
@@ -190,20 +198,20 @@ function allFigures(
   return { ...figuresOf(job, laid), ...Object.fromEntries(extra.map((f) => [f.id, f])) };
 }
 
-/** How long the repair is expected to hold, and when it is looked at, replaced and removed. */
-function afterwards({ survey, card, match, job: { work, family } }: Made) {
+/** Expected life, next inspection, replacement and removal of the repair. */
+function afterwards({ survey, card, match, job }: Made) {
+  const { work, family } = job;
   const { intent } = survey;
   const days = card.lifeDays[intent];
-  const early = match.judged.some((j) => j.early) ? EARLY : 1;
   return {
-    nextLookDays: Math.ceil(family.method.nextLookDays[intent] * early),
+    nextLookDays: nextLookDays(match, job),
     lifeDays: days,
     replaceInDays: intent === 'stopgap' ? Math.round(days) : null,
     removal: family.method.removal(work as never),
   };
 }
 
-/** Puts the plan together. It is not checked yet. */
+/** Makes the plan, before it is checked. */
 function assembled(made: Made): Plan {
   const { survey, card, site, match, job, laid, main, madeAt, context } = made;
   const { work, draft, family } = job;

@@ -80,19 +80,19 @@ export function curedAt(plan: PlanSummary, mixes: readonly MixedBatch[]): number
   return ends.length > 0 ? Math.max(...ends) : null;
 }
 
-/** What the next action is calculated from. */
+/** The input from which the next action is calculated. */
 interface Mixed {
   plan: PlanSummary;
   mixes: readonly MixedBatch[];
   now: number;
   zone: Zone;
-  /** The round of the last counted mix, with its strip. */
+  /** The round of the last batch that was mixed and not thrown away, and its cure strip. */
   round: SummaryRound;
   strip: Strip;
   last: MixedBatch;
 }
 
-/** A mixed batch is to be placed. */
+/** The action while a mixed batch is to be placed within its working life. */
 function toPlace({ plan, now, zone, round }: Mixed, wet: MixedBatch): NextAction {
   const clock = (at: number) => dayClockText(at, now, zone);
   const own = roundOfBatch(plan, wet.batchNo) ?? round;
@@ -115,7 +115,7 @@ function toPlace({ plan, now, zone, round }: Mixed, wet: MixedBatch): NextAction
   };
 }
 
-/** The next round goes on within the window of the one below. */
+/** The action while the next round is to be applied within the overcoat window of the round below it. */
 function toOvercoat(
   { mixes, now, zone, round, strip, last }: Mixed,
   following: SummaryRound,
@@ -168,7 +168,7 @@ function toOvercoat(
   };
 }
 
-/** All is mixed: it cures, or is cured. */
+/** The action after all batches are mixed: wait for the cure, then inspect. */
 function toCure({ plan, mixes, now, zone, round, strip }: Mixed): NextAction {
   const clock = (at: number) => dayClockText(at, now, zone);
   const main = plan.rounds.find((r) => r.id === plan.mainRound) ?? round;

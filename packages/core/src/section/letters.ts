@@ -82,7 +82,7 @@ function legendOf(p: SectionSpec, f: Frame, request: SectionRequest, edgePx: num
   return named;
 }
 
-/** Names below the part on one line, each with a leader; the last ones are left out if there is no room. */
+/** Names below the part on one line, each with a leader line; the last ones are omitted if there is no room. */
 function legend(p: SectionSpec, f: Frame, request: SectionRequest, edgePx: number): Prim[] {
   const named = legendOf(p, f, request, edgePx);
   const [from, to] = [CLEAR, request.width - CLEAR];

@@ -144,7 +144,7 @@ interface Designed {
   axialText: string;
 }
 
-/** The working of a wrap's design. */
+/** The lines of working of the wrap design. */
 function designLines(input: WrapDesignInput, designed: Designed): WorkingLine[] {
   const { wallMm, laminate, minPlies, defect } = input;
   const defectMm = sizeOf(defect);

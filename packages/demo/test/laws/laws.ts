@@ -70,7 +70,7 @@ const withoutCards = (plan: Plan) => ({ ...plan, card: null, cards: null });
 const mixOf = (plan: Plan, code: string | undefined) => (plan.cards[code ?? ''] ?? plan.card).mix;
 
 /** All tasks one at a time: none missing, none twice, in order of time. */
-const lockById: Law = (plan) => {
+const oneByOne: Law = (plan) => {
   const tasks = tasksOf(plan);
   const batches = planBatches(plan);
   const due = plan.steps.flatMap((s) => {
@@ -242,10 +242,29 @@ const placedInTime: Law = (plan) =>
     ];
   });
 
+const DAY_MIN = 1440;
+
+/** The last steps agree the next look that the plan names, and tidy. */
+const endsAgreed: Law = (plan) => {
+  const [agree, tidy] = plan.steps.slice(-2);
+  const said = agree?.text.values.days as { value: number } | undefined;
+  const days = said && said.value / DAY_MIN;
+  return [
+    ...unless(
+      agree?.name === 'agree' && tidy?.name === 'tidy',
+      () => `the last steps are ${agree?.name} and ${tidy?.name}`,
+    ),
+    ...unless(
+      days === plan.nextLookDays,
+      () => `the next look is agreed in ${days} days; the plan names ${plan.nextLookDays}`,
+    ),
+  ];
+};
+
 /** All laws by name, as a failing test prints them. */
 export const LAWS: Readonly<Record<string, Law>> = {
   checked,
-  lockById,
+  oneByOne,
   neverBehind,
   weighable,
   countable,
@@ -253,6 +272,7 @@ export const LAWS: Readonly<Record<string, Law>> = {
   supplied,
   loadedInOrder,
   placedInTime,
+  endsAgreed,
 };
 
 /** Every breach of a plan, with the law's name and the card. */

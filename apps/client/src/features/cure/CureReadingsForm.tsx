@@ -134,7 +134,7 @@ export function CureReadingsForm({ view, plan, repair, mixedAt }: SeesProps) {
           ))}
         </View>
         <FingernailTest record={record} />
-        <SampleHardness hard={hard} view={view} record={record} />
+        {hard ? <SampleHardness hard={hard} view={view} record={record} /> : null}
       </Disclosure>
     </View>
   );
@@ -145,28 +145,24 @@ function SampleHardness({
   view,
   record,
 }: {
-  hard: { scale: 'A' | 'D'; least: number } | undefined;
+  hard: { scale: 'A' | 'D'; least: number };
   view: RepairView;
   record: (values: CureValues) => void;
 }) {
   return (
-    <>
-      {hard ? (
-        <Typed
-          keptAs={`${view.id}/cure/shore`}
-          id="cure-shore"
-          label={`Sample, Shore ${hard.scale}`}
-          why={`${hard.least} or more`}
-          read={(text) => {
-            const value = Number(text.replace(',', '.'));
-            return text.trim() !== '' && value >= 0 && value <= 100
-              ? { value }
-              : { wrong: 'Type a hardness from 0 to 100.' };
-          }}
-          record={(value) => record({ kind: 'shore', value })}
-        />
-      ) : null}
-    </>
+    <Typed
+      keptAs={`${view.id}/cure/shore`}
+      id="cure-shore"
+      label={`Sample, Shore ${hard.scale}`}
+      why={`${hard.least} or more`}
+      read={(text) => {
+        const value = Number(text.replace(',', '.'));
+        return text.trim() !== '' && value >= 0 && value <= 100
+          ? { value }
+          : { wrong: 'Type a hardness from 0 to 100.' };
+      }}
+      record={(value) => record({ kind: 'shore', value })}
+    />
   );
 }
 

@@ -81,7 +81,7 @@ export function CureTrace({
         >
           {`planned ${words(plannedC)}`}
         </SvgText>
-        <LastsOn run={run} lastX={lastX} y={y} last={last} width={width} c={c} />
+        {run.lasts ? <LastsOn lastX={lastX} y={y} last={last} width={width} c={c} /> : null}
         <Polyline points={line} fill="none" stroke={c.ink} strokeWidth={2} />
         <Rect x={lastX - 3} y={y(last.tempC) - 3} width={6} height={6} fill={c.ink} />
         <SvgText
@@ -117,14 +117,12 @@ function Samples({ seen, x, c }: { seen: CureReadings; x: (at: number) => number
 }
 
 function LastsOn({
-  run,
   lastX,
   y,
   last,
   width,
   c,
 }: {
-  run: CureForecast;
   lastX: number;
   y: (tempC: number) => number;
   last: { at: number; tempC: number };
@@ -132,19 +130,15 @@ function LastsOn({
   c: Colours;
 }) {
   return (
-    <>
-      {run.lasts ? (
-        <Line
-          x1={lastX}
-          y1={y(last.tempC)}
-          x2={width}
-          y2={y(last.tempC)}
-          stroke={c.ink}
-          strokeWidth={1}
-          strokeDasharray="2 4"
-        />
-      ) : null}
-    </>
+    <Line
+      x1={lastX}
+      y1={y(last.tempC)}
+      x2={width}
+      y2={y(last.tempC)}
+      stroke={c.ink}
+      strokeWidth={1}
+      strokeDasharray="2 4"
+    />
   );
 }
 

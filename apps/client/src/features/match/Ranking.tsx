@@ -9,7 +9,7 @@ import { Compare, MOST_COMPARED } from './Compare';
 import { MatchCard } from './MatchCard';
 import { type useMatches } from './useMatches';
 
-/** The cards in their order, the compared ones side by side before them. */
+/** The list of ranked cards; the cards selected for comparison are shown side by side above it. */
 export function Ranking({
   found: { ranked, loading, error },
   intent,

@@ -18,7 +18,7 @@ import { LinkButton, PrimaryButton } from '@/shared/ui/Button';
 import { lastPlanOf, type RepairView } from '@kelmot/contract';
 import { ConfirmNewPlan } from './ConfirmNewPlan';
 
-/** What is chosen at Match. */
+/** The person's choices at Match. */
 interface Choosing {
   view: RepairView;
   repair: OpenRepair;
@@ -31,7 +31,7 @@ interface Choosing {
   now: number;
 }
 
-/** Takes the selected card: makes its plan, and asks first if the present plan has records. */
+/** Uses the selected card: makes its plan, and asks for confirmation if the present plan already has records. */
 export function useTake({ view, repair, survey, intent, schools, seconds, card, now }: Choosing) {
   const [isAsked, setAsked] = useState(false);
   const code = card?.code;
@@ -63,7 +63,7 @@ export function useTake({ view, repair, survey, intent, schools, seconds, card, 
   return { next, asking: isAsked ? worked : null, take, go, stay: () => setAsked(false) };
 }
 
-/** The main action of Match: takes the selected card, unless something comes first. */
+/** The main button of Match: uses the selected card, or asks for what must be done before that. */
 export function TakeAction({
   id,
   code,

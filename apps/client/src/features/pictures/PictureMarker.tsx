@@ -90,7 +90,7 @@ function useShape(uri: string, setFailed: (failed: boolean) => void): number | n
   return shape;
 }
 
-/** The length that is typed for the next mark. */
+/** State of the length field for the next mark, with its error. */
 function useMarkLength() {
   const { units } = useWords();
   const [length, setLength] = useState('');

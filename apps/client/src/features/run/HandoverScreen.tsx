@@ -129,15 +129,15 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
       <View className="gap-4 bg-sheet px-4 py-4" testID="handover">
         <Txt as="label">{last && !mine ? `Present state. ${head}` : head}</Txt>
         <Parts parts={parts} testID="handover" />
-        <HandOverNow
-          open={open}
-          last={last}
-          mine={mine}
-          note={note}
-          setNote={setNote}
-          handOver={handOver}
-          leftAt={leftAt}
-        />
+        {open && (last === null || mine) ? (
+          <HandOverNow
+            mine={mine}
+            note={note}
+            setNote={setNote}
+            handOver={handOver}
+            leftAt={leftAt}
+          />
+        ) : null}
         <SecondaryButton
           label="Copy to send"
           testID="handover-copy"
@@ -154,16 +154,12 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
 }
 
 function HandOverNow({
-  open,
-  last,
   mine,
   note,
   setNote,
   handOver,
   leftAt,
 }: {
-  open: boolean;
-  last: HandoverRecord | null;
   mine: boolean;
   note: string;
   setNote: (text: string) => void;
@@ -172,32 +168,26 @@ function HandOverNow({
 }) {
   return (
     <>
-      {open && (last === null || mine) ? (
-        <>
-          <FieldFrame label="Additional notes" why="Saved with the handover in the record.">
-            <TextBox
-              id="handover-note"
-              label="Additional notes"
-              most={MOST_NOTE}
-              text={note}
-              onText={setNote}
-              multiline
-              placeholder="For example where the tools are, who knows about it"
-            />
-          </FieldFrame>
-          <SecondaryButton
-            label={
-              mine ? 'Hand over again with the present state' : 'Hand over and save in the record'
-            }
-            testID="hand-over"
-            onPress={handOver}
-          />
-          {mine ? (
-            <Txt as="inline" className="text-mossInk" role="status" testID="handed-over">
-              Handed over {leftAt}, saved in the record. The next person reads it here.
-            </Txt>
-          ) : null}
-        </>
+      <FieldFrame label="Additional notes" why="Saved with the handover in the record.">
+        <TextBox
+          id="handover-note"
+          label="Additional notes"
+          most={MOST_NOTE}
+          text={note}
+          onText={setNote}
+          multiline
+          placeholder="For example where the tools are, who knows about it"
+        />
+      </FieldFrame>
+      <SecondaryButton
+        label={mine ? 'Hand over again with the present state' : 'Hand over and save in the record'}
+        testID="hand-over"
+        onPress={handOver}
+      />
+      {mine ? (
+        <Txt as="inline" className="text-mossInk" role="status" testID="handed-over">
+          Handed over {leftAt}, saved in the record. The next person reads it here.
+        </Txt>
       ) : null}
     </>
   );

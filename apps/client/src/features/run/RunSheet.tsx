@@ -163,8 +163,8 @@ export function RunStep(props: TaskProps) {
         <Txt as="step" role="heading">
           {name(task)}
         </Txt>
-        <ToWeigh toWeigh={toWeigh} view={view} plan={plan} />
-        <WhyAgain again={again} tell={tell} />
+        {toWeigh ? <ToWeigh view={view} plan={plan} /> : null}
+        {again ? <WhyAgain again={again} tell={tell} /> : null}
         <PresentAt id={id} stepId={step.id} />
         <Txt as="told">{tell(step.text)}</Txt>
         <OtherStepClocks step={step} view={view} plan={plan} />
@@ -178,7 +178,9 @@ export function RunStep(props: TaskProps) {
           <SecondaryButton label="Say it again" testID="say-again" onPress={sayAgain} />
         ) : null}
       </View>
-      <TaskHold step={step} props={props} hold={hold} recorded={recorded} repair={repair} />
+      {step.hold?.kind === 'check' ? null : (
+        <TaskHold step={step} props={props} hold={hold} recorded={recorded} repair={repair} />
+      )}
       <AfterTask
         step={step}
         view={view}

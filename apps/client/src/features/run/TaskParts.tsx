@@ -19,41 +19,19 @@ import { LinkButton, SecondaryButton } from '@/shared/ui/Button';
 import { Txt } from '@/shared/ui/Txt';
 import type { Run, TaskProps } from './useRun';
 
-export function ToWeigh({
-  toWeigh,
-  view,
-  plan,
-}: {
-  toWeigh: boolean;
-  view: RepairView;
-  plan: Plan;
-}) {
+export function ToWeigh({ view, plan }: { view: RepairView; plan: Plan }) {
   return (
-    <>
-      {toWeigh ? (
-        <View className="-mx-4">
-          <NextBatch view={view} plan={plan} named={false} />
-        </View>
-      ) : null}
-    </>
+    <View className="-mx-4">
+      <NextBatch view={view} plan={plan} named={false} />
+    </View>
   );
 }
 
-export function WhyAgain({
-  again,
-  tell,
-}: {
-  again: Message | null;
-  tell: (message: Message) => string;
-}) {
+export function WhyAgain({ again, tell }: { again: Message; tell: (message: Message) => string }) {
   return (
-    <>
-      {again ? (
-        <Txt as="row" className="text-oxideInk" role="alert">
-          Again. {tell(again)}
-        </Txt>
-      ) : null}
-    </>
+    <Txt as="row" className="text-oxideInk" role="alert">
+      Again. {tell(again)}
+    </Txt>
   );
 }
 
@@ -75,18 +53,14 @@ export function TaskHold({
   repair: OpenRepair;
 }) {
   return (
-    <>
-      {step.hold?.kind === 'check' ? null : (
-        <View className="border-b border-rule bg-sheet px-4 pb-3">
-          <HoldFields
-            {...props}
-            step={step}
-            hold={hold}
-            button={recorded ? <HoldButton hold={hold} repair={repair} /> : null}
-          />
-        </View>
-      )}
-    </>
+    <View className="border-b border-rule bg-sheet px-4 pb-3">
+      <HoldFields
+        {...props}
+        step={step}
+        hold={hold}
+        button={recorded ? <HoldButton hold={hold} repair={repair} /> : null}
+      />
+    </View>
   );
 }
 

@@ -104,10 +104,12 @@ const waiting = ({ tasks, current }: Run, { view }: StationProps, now: number): 
 const isAhead = (station: StationId, view: RepairView): boolean =>
   STATIONS.indexOf(station) > STATIONS.indexOf(view.station);
 
-/** The clock that counts during a task, and the way on without it; null if none has to run. */
+/**
+ * The timer that must run during a task, and a callback to continue without it; both null if no timer is needed.
+ */
 function useCounting({ id, step, batch }: Task, { view, plan, repair }: StationProps) {
   const count = useCount({ step, view, repair });
-  // A person who times it with another clock goes on without this one.
+  // A person who uses another clock can continue without this timer.
   const [uncounted, setUncounted] = useState<string | null>(null);
   const due =
     count !== null && (count.runs || count.begun < countsBy(count.timed, plan, batch ?? null));
@@ -197,5 +199,5 @@ export function useTask(
   return { hold, press: pressNow(), letCountGo };
 }
 
-/** What a task's parts are drawn from. */
+/** The props of the parts of a task. */
 export type TaskProps = StationProps & { run: Run; task: Task } & ReturnType<typeof useTask>;

@@ -54,7 +54,7 @@ export function BatchClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: 
           </Txt>
           <View className="flex-row items-baseline gap-1">
             <Txt as="inline" className="font-label">
-              life
+              working life
             </Txt>
             <FigureText figure={roundFigure(plan, batch.round, 'life')} />
           </View>

@@ -7,7 +7,6 @@ import {
   nextAction,
   planRound,
   stripsOf,
-  type Message,
   type NextAction,
   type Plan,
   type Strip,
@@ -43,7 +42,7 @@ export function Cure(props: StationProps) {
   const running = runningOf(view);
   const summary = planSummaryOf(running?.plan ?? plan);
   const mixes = mixedBatches(view.mixes);
-  const { say, tell } = useWords();
+  const { tell } = useWords();
   const strips = stripsOf(summary, mixes, now);
   const main = strips.find((s) => s.round.id === plan.mainRound) ?? strips[0];
   const mainRound = planRound(plan, plan.mainRound);
@@ -51,7 +50,6 @@ export function Cure(props: StationProps) {
   if (!main) return <StepList station="cure" {...props} />;
   // Before mixing, the strip stands at its planned time, as the job runs now.
   const { strip, begun } = main;
-  const at = strip.start;
   const run = running?.main ?? null;
   const [specAsPlanned] = stripsOf(planSummaryOf(plan), mixes, now).filter(
     (s) => s.round.id === main.round.id,
@@ -62,7 +60,7 @@ export function Cure(props: StationProps) {
   const axis = width > 0 ? cureAxis(strip, { plannedReady, stalled }, now, width, zone) : null;
   return (
     <View>
-      <CureNow act={act} tell={tell} say={say} at={at} now={now} zone={zone} />
+      {act ? <CureNow act={act} /> : <NotMixed from={dayClockText(strip.start, now, zone)} />}
       <View className="bg-sheet px-4" onLayout={(e) => setOuter(e.nativeEvent.layout.width)}>
         {axis ? (
           <>
@@ -187,41 +185,27 @@ function NeededBy({
   );
 }
 
-function CureNow({
-  act,
-  tell,
-  say,
-  at,
-  now,
-  zone,
-}: {
-  act: NextAction | null;
-  tell: (message: Message) => string;
-  say: (message: Message) => string;
-  at: number;
-  now: number;
-  zone: string;
-}) {
+/** The next action during the cure, with its countdown. */
+function CureNow({ act }: { act: NextAction }) {
+  const { say, tell } = useWords();
   return (
-    <>
-      {act ? (
-        <View
-          className="flex-row flex-wrap items-center gap-x-4 border-b border-rule bg-sheet px-4 py-3"
-          role="status"
-        >
-          {act.clockTo !== null ? <Countdown to={act.clockTo} ruling /> : null}
-          <View className="min-w-0 flex-1">
-            <Txt as="row">{tell(act.say)}</Txt>
-            <Txt className="text-pencil">{say(act.second)}</Txt>
-          </View>
-        </View>
-      ) : (
-        <View className="border-b border-rule px-4 py-3">
-          <Txt className="text-pencil">
-            Not mixed yet. The strip shows the cure if mixing begins {dayClockText(at, now, zone)}.
-          </Txt>
-        </View>
-      )}
-    </>
+    <View
+      className="flex-row flex-wrap items-center gap-x-4 border-b border-rule bg-sheet px-4 py-3"
+      role="status"
+    >
+      {act.clockTo !== null ? <Countdown to={act.clockTo} ruling /> : null}
+      <View className="min-w-0 flex-1">
+        <Txt as="row">{tell(act.say)}</Txt>
+        <Txt className="text-pencil">{say(act.second)}</Txt>
+      </View>
+    </View>
   );
 }
+
+const NotMixed = ({ from }: { from: string }) => (
+  <View className="border-b border-rule px-4 py-3">
+    <Txt className="text-pencil">
+      Not mixed yet. The strip shows the cure if mixing begins {from}.
+    </Txt>
+  </View>
+);

@@ -122,7 +122,7 @@ export function useHold({ step, view, plan, repair, batchNo = null }: HoldProps)
   return { ...common, ...buttonOf({ step, view, entry, say, tell }) };
 }
 
-/** What the button of a hold shows. */
+/** The label, hint, test id and icon of the button of a hold. */
 function buttonOf({
   step,
   view,

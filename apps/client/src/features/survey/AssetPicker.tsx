@@ -118,6 +118,13 @@ function FoundAssets({
   );
 }
 
+/** The fields for an asset that is not in the list. */
+const ASSET_FIELDS = [
+  { key: 'tag', label: 'Tag' },
+  { key: 'name', label: 'What it is' },
+  { key: 'position', label: 'Where' },
+] as const;
+
 function NewAsset({
   errors,
   asset,
@@ -131,33 +138,17 @@ function NewAsset({
 }) {
   return (
     <>
-      <FieldFrame label="Tag" error={errors['asset.tag']}>
-        <TextBox
-          id="asset.tag"
-          label="Tag"
-          most={ASSET_MOST.tag}
-          text={asset.tag}
-          onText={(tag) => onType({ ...asset, tag })}
-        />
-      </FieldFrame>
-      <FieldFrame label="What it is" error={errors['asset.name']}>
-        <TextBox
-          id="asset.name"
-          label="What it is"
-          most={ASSET_MOST.name}
-          text={asset.name}
-          onText={(name) => onType({ ...asset, name })}
-        />
-      </FieldFrame>
-      <FieldFrame label="Where">
-        <TextBox
-          id="asset.position"
-          label="Where"
-          most={ASSET_MOST.position}
-          text={asset.position}
-          onText={(position) => onType({ ...asset, position })}
-        />
-      </FieldFrame>
+      {ASSET_FIELDS.map(({ key, label }) => (
+        <FieldFrame key={key} label={label} error={errors[`asset.${key}`]}>
+          <TextBox
+            id={`asset.${key}`}
+            label={label}
+            most={ASSET_MOST[key]}
+            text={asset[key]}
+            onText={(text) => onType({ ...asset, [key]: text })}
+          />
+        </FieldFrame>
+      ))}
       <LinkButton label="Choose from the list" onPress={() => setAsNew(false)} />
     </>
   );

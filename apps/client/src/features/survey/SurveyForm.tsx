@@ -61,7 +61,7 @@ const Box = memo(function Box({
   );
 });
 
-/** Changes the draft that is shown, and answers one of its questions. */
+/** Callbacks to change the survey draft, and to answer one of its questions. */
 function useDraftChange(draftKey: string, draft: SurveyDraft, site: SiteSettings | null) {
   const dispatch = useAppDispatch();
   const shown = useRef(draft);
@@ -129,7 +129,7 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
         put={put}
         plant={plant}
       />
-      <WhatKind fixedFamily={fixedFamily} asset={asset} draft={draft} put={put} plant={plant} />
+      {fixedFamily ? null : <WhatKind asset={asset} draft={draft} put={put} plant={plant} />}
       <Damages
         rows={rows}
         errors={errors}
@@ -140,15 +140,19 @@ export function SurveyForm({ draftKey, draft, errors, fixedFamily }: FormProps) 
         box={box}
         removeDamage={removeDamage}
       />
-      <AddDamage draft={draft} family={family} put={put} />
+      {draft.shapes.length > 0 && draft.shapes.length < family.mostDamages ? (
+        <AddDamage put={put} />
+      ) : null}
       {asked.map((g) => (
         <Part key={g.id} title={g.title}>
           {g.id === 'readings' ? <KnownAirLine draftKey={draftKey} draft={draft} /> : null}
           {loud(g.id).map((f) => box(f.path, f.field))}
-          <IntentField g={g} draft={draft} put={put} />
+          {g.id === 'window' ? <IntentField draft={draft} put={put} /> : null}
         </Part>
       ))}
-      <QuietFields quiet={quiet} open={open} setOpen={setOpen} box={box} />
+      {quiet.length > 0 ? (
+        <QuietFields quiet={quiet} open={open} setOpen={setOpen} box={box} />
+      ) : null}
     </View>
   );
 }

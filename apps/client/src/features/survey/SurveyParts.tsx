@@ -7,7 +7,6 @@ import {
   type Field,
   type SurveyDraft,
   type Family,
-  type Group,
   type Placed,
 } from '@kelmot/core';
 import { type ReactNode } from 'react';
@@ -92,101 +91,71 @@ export function QuietFields({
   box: (path: string, field: Field) => ReactNode;
 }) {
   return (
-    <>
-      {quiet.length > 0 ? (
-        <View className="border-b border-rule px-4" testID="survey-quiet">
-          <Disclosure
-            label={`${quiet.length} more without effect here`}
-            open={open}
-            onToggle={() => setOpen(!open)}
-          >
-            {quiet.map((f) => box(f.path, f.field))}
-          </Disclosure>
-        </View>
-      ) : null}
-    </>
+    <View className="border-b border-rule px-4" testID="survey-quiet">
+      <Disclosure
+        label={`${quiet.length} more without effect here`}
+        open={open}
+        onToggle={() => setOpen(!open)}
+      >
+        {quiet.map((f) => box(f.path, f.field))}
+      </Disclosure>
+    </View>
   );
 }
 
 export function IntentField({
-  g,
   draft,
   put,
 }: {
-  g: Group;
   draft: SurveyDraft;
   put: (change: DraftChange['change']) => void;
 }) {
   return (
-    <>
-      {g.id === 'window' ? (
-        <FieldFrame label="Intent" why="You can change this at Match.">
-          <Choices
-            id="survey-intent"
-            label="Intent"
-            options={INTENTS.map((value) => ({ value, label: INTENT_NAMES[value] }))}
-            value={draft.intent}
-            onPick={(intent) => put((now) => ({ ...now, intent }))}
-          />
-        </FieldFrame>
-      ) : null}
-    </>
+    <FieldFrame label="Intent" why="You can change this at Match.">
+      <Choices
+        id="survey-intent"
+        label="Intent"
+        options={INTENTS.map((value) => ({ value, label: INTENT_NAMES[value] }))}
+        value={draft.intent}
+        onPick={(intent) => put((now) => ({ ...now, intent }))}
+      />
+    </FieldFrame>
   );
 }
 
-export function AddDamage({
-  draft,
-  family,
-  put,
-}: {
-  draft: SurveyDraft;
-  family: Family;
-  put: (change: DraftChange['change']) => void;
-}) {
+export function AddDamage({ put }: { put: (change: DraftChange['change']) => void }) {
   return (
-    <>
-      {draft.shapes.length > 0 && draft.shapes.length < family.mostDamages ? (
-        <View className="border-b border-rule px-4">
-          <LinkButton
-            label="Add another damage on it"
-            testID="damage-add"
-            onPress={() => put((now) => ({ ...now, shapes: [...now.shapes, now.shapes[0] ?? ''] }))}
-          />
-        </View>
-      ) : null}
-    </>
+    <View className="border-b border-rule px-4">
+      <LinkButton
+        label="Add another damage on it"
+        testID="damage-add"
+        onPress={() => put((now) => ({ ...now, shapes: [...now.shapes, now.shapes[0] ?? ''] }))}
+      />
+    </View>
   );
 }
 
 export function WhatKind({
-  fixedFamily,
   asset,
   draft,
   put,
   plant,
 }: {
-  fixedFamily: boolean;
   asset: Asset | null;
   draft: SurveyDraft;
   put: (change: DraftChange['change']) => void;
   plant: Plant;
 }) {
   return (
-    <>
-      {fixedFamily ? null : (
-        <Part title="What kind of repair">
-          <FamilyPicker
-            kind={asset?.kind ?? null}
-            value={draft.family}
-            onPick={(family) =>
-              family === draft.family
-                ? undefined
-                : put((now) => withFamily(now, family, asset, plant))
-            }
-          />
-        </Part>
-      )}
-    </>
+    <Part title="What kind of repair">
+      <FamilyPicker
+        kind={asset?.kind ?? null}
+        value={draft.family}
+        onPick={(family) =>
+          family === draft.family ? undefined : put((now) => withFamily(now, family, asset, plant))
+        }
+      />
+    </Part>
   );
 }
 

@@ -127,7 +127,7 @@ interface SurveyedProps extends SurveyProps {
   moved: Base | null;
 }
 
-/** What the button that saves says; `wrong` counts the fields to correct. */
+/** The label of the save button; `wrong` is the number of fields to correct. */
 const saveLabel = (at: { wrong: number; begun: boolean; changed: boolean }): string => {
   if (at.wrong > 0) return `${at.wrong} to correct above`;
   if (!at.changed) return 'On to Match';
@@ -199,8 +199,8 @@ const Surveyed = memo(function Surveyed({
       }
     >
       {repair ? <RejectedCommands waiting={repair.waiting} /> : null}
-      <ToCorrect wrong={wrong} issues={issues} />
-      <MovedByAnother moved={moved} />
+      {wrong ? <ToCorrect issues={issues} /> : null}
+      {moved ? <MovedByAnother /> : null}
       {view && changed && !begun ? <PlanChangePreview view={view} survey={survey} /> : null}
       <SurveyForm
         draftKey={draftKey}
@@ -249,32 +249,24 @@ function DraftActions({
   );
 }
 
-function MovedByAnother({ moved }: { moved: Base | null }) {
+function MovedByAnother() {
   return (
-    <>
-      {moved ? (
-        <View role="status" className="border-b border-rule px-4 py-3" testID="survey-moved">
-          <Txt as="inline" className="text-ochreInk">
-            Another person changed this survey. What you typed is kept. Both versions are shown
-            before yours replaces theirs.
-          </Txt>
-        </View>
-      ) : null}
-    </>
+    <View role="status" className="border-b border-rule px-4 py-3" testID="survey-moved">
+      <Txt as="inline" className="text-ochreInk">
+        Another person changed this survey. What you typed is kept. Both versions are shown before
+        yours replaces theirs.
+      </Txt>
+    </View>
   );
 }
 
-function ToCorrect({ wrong, issues }: { wrong: boolean; issues: Issue[] }) {
+function ToCorrect({ issues }: { issues: Issue[] }) {
   return (
-    <>
-      {wrong ? (
-        <View role="alert" className="border-b border-rule px-4 py-3" testID="survey-issues">
-          <Txt as="inline" className="text-oxideInk">
-            {issues.length === 1 ? 'One field is' : `${issues.length} fields are`} still to be
-            corrected. What you typed is kept.
-          </Txt>
-        </View>
-      ) : null}
-    </>
+    <View role="alert" className="border-b border-rule px-4 py-3" testID="survey-issues">
+      <Txt as="inline" className="text-oxideInk">
+        {issues.length === 1 ? 'One field is' : `${issues.length} fields are`} still to be
+        corrected. What you typed is kept.
+      </Txt>
+    </View>
   );
 }

@@ -59,7 +59,9 @@ export function CureStrip({
     <View role="img" aria-label={stripText(strip, now, zone)} testID="cure-strip">
       <Svg width={width} height={height + ABOVE + BELOW}>
         <Hatches id={id} c={c} of={OF_STRIP} />
-        <PlannedBand plannedReady={plannedReady} left={left} y={y} x={x} height={height} c={c} />
+        {plannedReady === undefined ? null : (
+          <PlannedBand plannedReady={plannedReady} left={left} y={y} x={x} height={height} c={c} />
+        )}
         <Stretches
           strip={strip}
           x={x}
@@ -82,15 +84,16 @@ export function CureStrip({
         {axis.breakX !== null && axis.breakX > left && axis.breakX < right ? (
           <BreakMark x={axis.breakX} top={y} bottom={y + height} c={c} />
         ) : null}
-        <DeadlineNotch
-          deadlineX={deadlineX}
-          width={width}
-          strip={strip}
-          y={y}
-          notch={notch}
-          c={c}
-          height={height}
-        />
+        {deadlineX < width - 0.5 || strip.late ? (
+          <DeadlineNotch
+            deadlineX={deadlineX}
+            strip={strip}
+            y={y}
+            notch={notch}
+            c={c}
+            height={height}
+          />
+        ) : null}
         {isWindow && strip.window ? (
           <WindowMark
             from={x(strip.window.from)}
@@ -100,7 +103,9 @@ export function CureStrip({
             heavy={closing}
           />
         ) : null}
-        <Needle now={now} strip={strip} needle={needle} nowX={nowX} y={y} height={height} c={c} />
+        {now >= strip.start || needle === 'line' ? (
+          <Needle needle={needle} nowX={nowX} y={y} height={height} c={c} />
+        ) : null}
       </Svg>
     </View>
   );

@@ -49,7 +49,7 @@ export function StationScale({
         <Rect x={0} y={9} width={at(done)} height={4} fill={c.moss} />
         <Line x1={0} y1={14} x2={width} y2={14} stroke={c.ink} strokeWidth={1.25} />
         <ScaleTicks ticks={ticks} pitch={pitch} at={at} done={done} c={c} />
-        <Notches rounds={rounds} at={at} c={c} />
+        {rounds.length > 1 ? <Notches rounds={rounds} at={at} c={c} /> : null}
         <Line x1={at(here)} y1={4} x2={at(here)} y2={29} stroke={c.ink} strokeWidth={2.5} />
         <Path d={`M${at(here) - 7} 0h14l-7 9Z`} fill={c.ink} />
       </Svg>
@@ -139,22 +139,16 @@ function Notches({
   at: (i: number) => number;
   c: Colours;
 }) {
-  return (
-    <>
-      {rounds.length > 1
-        ? BY_ROUND.flatMap((id) =>
-            rounds.map((placed, i) => (
-              <Path
-                key={`${id}${i}`}
-                testID={`notch-${id}-${i + 1}`}
-                d={`M${at(STATIONS.indexOf(id)) + (i - (rounds.length - 1) / 2) * (NOTCH + 4) - NOTCH / 2} 14h${NOTCH}v7l-${NOTCH / 2} 4l-${NOTCH / 2} -4Z`}
-                fill={placed ? c.moss : c.sheet}
-                stroke={c.ink}
-                strokeWidth={1}
-              />
-            )),
-          )
-        : null}
-    </>
+  return BY_ROUND.flatMap((id) =>
+    rounds.map((placed, i) => (
+      <Path
+        key={`${id}${i}`}
+        testID={`notch-${id}-${i + 1}`}
+        d={`M${at(STATIONS.indexOf(id)) + (i - (rounds.length - 1) / 2) * (NOTCH + 4) - NOTCH / 2} 14h${NOTCH}v7l-${NOTCH / 2} 4l-${NOTCH / 2} -4Z`}
+        fill={placed ? c.moss : c.sheet}
+        stroke={c.ink}
+        strokeWidth={1}
+      />
+    )),
   );
 }

@@ -72,16 +72,12 @@ export function BreakMark({
 }
 
 export function Needle({
-  now,
-  strip,
   needle,
   nowX,
   y,
   height,
   c,
 }: {
-  now: number;
-  strip: Strip;
   needle: 'full' | 'line';
   nowX: number;
   y: number;
@@ -90,26 +86,21 @@ export function Needle({
 }) {
   return (
     <>
-      {now >= strip.start || needle === 'line' ? (
-        <>
-          <Line
-            x1={nowX}
-            y1={needle === 'full' ? y - 6 : y - 3}
-            x2={nowX}
-            y2={y + height + (needle === 'full' ? 6 : 3)}
-            stroke={c.ink}
-            strokeWidth={2}
-          />
-          {needle === 'full' ? <Path d={`M${nowX - 5} ${y - 12}h10l-5 6Z`} fill={c.ink} /> : null}
-        </>
-      ) : null}
+      <Line
+        x1={nowX}
+        y1={needle === 'full' ? y - 6 : y - 3}
+        x2={nowX}
+        y2={y + height + (needle === 'full' ? 6 : 3)}
+        stroke={c.ink}
+        strokeWidth={2}
+      />
+      {needle === 'full' ? <Path d={`M${nowX - 5} ${y - 12}h10l-5 6Z`} fill={c.ink} /> : null}
     </>
   );
 }
 
 export function DeadlineNotch({
   deadlineX,
-  width,
   strip,
   y,
   notch,
@@ -117,7 +108,6 @@ export function DeadlineNotch({
   height,
 }: {
   deadlineX: number;
-  width: number;
   strip: Strip;
   y: number;
   notch: number;
@@ -126,24 +116,20 @@ export function DeadlineNotch({
 }) {
   return (
     <>
-      {deadlineX < width - 0.5 || strip.late ? (
-        <>
-          <Path
-            d={`M${deadlineX - 5} ${y}L${deadlineX} ${y + notch}L${deadlineX + 5} ${y}Z`}
-            fill={c.sheet}
-            stroke={strip.late ? c.oxide : c.ink}
-            strokeWidth={1.25}
-          />
-          <Line
-            x1={deadlineX}
-            y1={y + notch}
-            x2={deadlineX}
-            y2={y + height + 4}
-            stroke={strip.late ? c.oxide : c.ink}
-            strokeWidth={1.25}
-          />
-        </>
-      ) : null}
+      <Path
+        d={`M${deadlineX - 5} ${y}L${deadlineX} ${y + notch}L${deadlineX + 5} ${y}Z`}
+        fill={c.sheet}
+        stroke={strip.late ? c.oxide : c.ink}
+        strokeWidth={1.25}
+      />
+      <Line
+        x1={deadlineX}
+        y1={y + notch}
+        x2={deadlineX}
+        y2={y + height + 4}
+        stroke={strip.late ? c.oxide : c.ink}
+        strokeWidth={1.25}
+      />
     </>
   );
 }
@@ -212,7 +198,7 @@ export function PlannedBand({
   height,
   c,
 }: {
-  plannedReady: number | undefined;
+  plannedReady: number;
   left: number;
   y: number;
   x: (at: number) => number;
@@ -220,20 +206,16 @@ export function PlannedBand({
   c: Colours;
 }) {
   return (
-    <>
-      {plannedReady === undefined ? null : (
-        <Rect
-          testID="planned-band"
-          x={left}
-          y={y - BAND}
-          width={Math.max(1, x(plannedReady) - left)}
-          height={height + 2 * BAND}
-          fill={c.rule}
-          stroke={c.pencil}
-          strokeWidth={0.75}
-        />
-      )}
-    </>
+    <Rect
+      testID="planned-band"
+      x={left}
+      y={y - BAND}
+      width={Math.max(1, x(plannedReady) - left)}
+      height={height + 2 * BAND}
+      fill={c.rule}
+      stroke={c.pencil}
+      strokeWidth={0.75}
+    />
   );
 }
 

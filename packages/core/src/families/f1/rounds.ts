@@ -5,16 +5,18 @@ import { notBefore } from '../../methods/step';
 import type { Work } from '../../work/work';
 import type { FlangeSurvey } from './survey';
 
-/** Share of the card’s placing time: spreading a ring is faster than filling a pocket. */
+/** Fractions of the placing time on the card: spreading a thin ring is faster than filling a cavity. */
 const SPREAD = { former: 0.1, metal: 0.25 };
-/** Pulling the tape and closing square; half a minute for each stud; trimming squeeze-out. Minutes. */
+/**
+ * Minutes to pull the tape and close the flange square, for each stud, and to trim the excess that is pressed out.
+ */
 const CLOSE_MIN = 3;
 const STUD_MIN = 0.5;
 const TRIM_MIN = 3;
 
 export type W = Work<FlangeSurvey>;
 
-/** The rounds, and what its steps, needs and figures read. */
+/** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function roundsOf(work: W) {
   const { survey, demand, site } = work;
   const { bolts } = survey.joint;

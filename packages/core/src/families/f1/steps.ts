@@ -22,7 +22,7 @@ export const stepIds = [
 ] as const;
 const step = stepsOf(stepIds);
 
-/** A face is flat enough to seal if a feeler of this thickness does not go under the straight edge, mm. */
+/** Flatness limit of a sealing face: a feeler gauge of this thickness must not fit under the straight edge, mm. */
 const FLAT_MM = 0.1;
 
 const order = ({ survey }: W) => boltSequence({ count: survey.joint.bolts }).order.join(' ');
@@ -184,7 +184,7 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   ...pressureSteps(work, ready),
 ];
 
-/** All steps, in their order. */
+/** All steps of the repair, in working order. */
 export const steps = (made: Rounds): StepDraft[] => [
   ...prepSteps(made),
   ...buildSteps(made),

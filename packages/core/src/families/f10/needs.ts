@@ -3,7 +3,7 @@ import { heldNeeds } from '../../methods/gate';
 import type { Need } from '../../work/supplies';
 import type { Rounds } from './rounds';
 
-/** What the job takes besides its rounds. */
+/** Supplies that the repair needs in addition to the materials of its rounds. */
 export const needs = ({ work, survey }: Rounds): Need[] => [
   ...crackNeeds(work, survey.damages),
   ...heldNeeds(work),

@@ -8,9 +8,9 @@ import type { YardCrackSurvey } from './survey';
 
 export type W = Work<YardCrackSurvey>;
 
-/** Tamping and striking off, as a share of filling. */
+/** Time for tamping and striking off, as a fraction of the filling time. */
 const STRIKE_SHARE = 0.3;
-/** Packing a crack by hand takes longer than pouring, by this factor. */
+/** Packing by hand takes this many times as long as pouring. */
 const PACKED = 1.6;
 
 export const packed = (work: W) => work.schools.sand === 'none';
@@ -18,7 +18,7 @@ export const packed = (work: W) => work.schools.sand === 'none';
 export const shallow = ({ survey, card }: W) =>
   survey.damages.filter((d) => d.depthMm < card.layer.minMm);
 
-/** The rounds, and what its steps, needs and figures read. */
+/** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function roundsOf(work: W) {
   const { survey, demand, card } = work;
   const bead = isSealant(work);

@@ -120,7 +120,7 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   ),
 ];
 
-/** All steps, in their order. */
+/** All steps of the repair, in working order. */
 export const steps = (made: Rounds): StepDraft[] => [
   ...prepSteps(made),
   ...buildSteps(made),

@@ -18,7 +18,7 @@ export const stepIds = [
 export const step = stepsOf(stepIds);
 export type W = Work<WallCrackSurvey>;
 
-/** Watch time at each level of a basin while it is filled, minutes. */
+/** How long the crack is watched for leaks at each water level while the basin is filled, minutes. */
 const WATCH_MIN = 30;
 
 export const head = () =>

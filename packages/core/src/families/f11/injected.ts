@@ -4,7 +4,7 @@ import { injectedNeeds } from './injectedNeeds';
 import { injectedRoundsOf } from './injectedRounds';
 import { injectedSteps } from './injectedSteps';
 
-/** Resin is injected through ports. */
+/** The method with injection: resin is injected through ports. */
 export const injectedDraft = draftFrom({
   rounds: injectedRoundsOf,
   steps: injectedSteps,

@@ -1,7 +1,7 @@
 import { closing, type Figure, figureOf } from '../../work/figure';
 import type { InjectedRounds } from './injectedRounds';
 
-/** The figures that its steps and its papers show. */
+/** Calculated values that the steps and the papers of the repair show. */
 export const injectedFigures = ({
   all,
   work,

@@ -3,7 +3,7 @@ import { heldNeeds } from '../../methods/gate';
 import type { Need } from '../../work/supplies';
 import type { InjectedRounds } from './injectedRounds';
 
-/** What the job takes besides its rounds. */
+/** Supplies that the repair needs in addition to the materials of its rounds. */
 export const injectedNeeds = ({ ports, work }: InjectedRounds): Need[] => [
   {
     kind: 'plain',

@@ -6,11 +6,11 @@ import { mixTouch } from '../../methods/mix';
 import { notBefore } from '../../methods/step';
 import type { W } from './common';
 
-/** Minutes to paste on one port, and for each litre of paste of the band along it. */
+/** Minutes to attach one port with paste. */
 const PORT_MIN = 1.5;
-/** Paste under the foot of one port, ml. */
+/** Paste under the base of one port, ml. */
 const FOOT_ML = 6;
-/** Both faces are sealed where both are accessible. */
+/** The injection of each crack. Both faces are sealed where both are accessible. */
 const layouts = ({ survey, card }: W): Worked<Injection>[] => {
   const how = card.injection;
   if (!how) return [];
@@ -30,7 +30,7 @@ const layouts = ({ survey, card }: W): Worked<Injection>[] => {
   );
 };
 
-/** The rounds, and what its steps, needs and figures read. */
+/** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function injectedRoundsOf(work: W) {
   const { survey, demand, card } = work;
   const all = layouts(work);

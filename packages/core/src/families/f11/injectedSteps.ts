@@ -155,7 +155,7 @@ const acceptSteps = ({ work, main, ports, ready }: InjectedRounds): StepDraft[] 
   head(),
 ];
 
-/** All steps, in their order. */
+/** All steps of the repair, in working order. */
 export const injectedSteps = (made: InjectedRounds): StepDraft[] => [
   ...prepSteps(made),
   ...portSteps(made),

@@ -12,7 +12,7 @@ import type { Draft } from '../../work/step';
 
 import { head, step, type W } from './common';
 
-/** A sealant is applied into a chase; nothing is injected. */
+/** The method without injection: a sealant is applied into a chase. */
 export function surfaceDraft(work: W): Draft {
   const { survey, demand } = work;
   const main = work.round(

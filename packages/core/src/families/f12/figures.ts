@@ -4,7 +4,7 @@ import type { Round } from '../../work/round';
 import { solidsFor } from '../../work/weighing';
 import type { Rounds } from './rounds';
 
-/** The figures that its steps and its papers show. */
+/** Calculated values that the steps and the papers of the repair show. */
 export const figures = ({ work, rounds, survey }: Rounds): Figure[] => {
   const { mix } = work.card;
   if (mix.kind !== 'dissolved') return [];

@@ -7,7 +7,7 @@ import type { TankSurvey } from './survey';
 
 export type W = Work<TankSurvey>;
 
-/** The shell is roughened and built over this many wall thicknesses beyond the damage. */
+/** The shell is roughened and built up beyond the damage by this multiple of its wall thickness. */
 const LAP_WALLS = 3;
 
 export const dissolved = ({ card }: W) => card.mix.kind === 'dissolved';
@@ -16,7 +16,7 @@ export const holes = ({ survey }: W) => survey.damages.filter((d) => d.shape ===
 const reach = ({ survey, site }: W) =>
   Math.max(site.extentMm, ...survey.damages.map((d) => d.wallMm * LAP_WALLS));
 
-/** The rounds, and what its steps, needs and figures read. */
+/** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function roundsOf(work: W) {
   const { survey, demand } = work;
   const rounds = coatRounds(work, { areaMm2: 0, overfillPct: 0 });

@@ -21,7 +21,7 @@ export const stepIds = [
 ] as const;
 const step = stepsOf(stepIds);
 
-/** Watch time of the outside while the tank is full of water, minutes. */
+/** How long the outside of the tank is watched for leaks while it is full of water, minutes. */
 const WATCH_MIN = 30;
 
 const cracks = ({ survey }: W) => survey.damages.filter((d) => d.shape === 'crack').length;
@@ -149,7 +149,7 @@ const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
   ),
 ];
 
-/** All steps, in their order. */
+/** All steps of the repair, in working order. */
 export const steps = (made: Rounds): StepDraft[] => [
   ...openSteps(made),
   ...coatingSteps(made),

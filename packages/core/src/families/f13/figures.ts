@@ -1,7 +1,7 @@
 import { type Figure, figureOf } from '../../work/figure';
 import { clothLines, clothMm2, type Rounds } from './rounds';
 
-/** The figures that its steps and its papers show. */
+/** Calculated values that the steps and the papers of the repair show. */
 export const figures = ({ patch, work }: Rounds): Figure[] =>
   patch
     ? [

@@ -8,11 +8,11 @@ import type { SumpSurvey } from './survey';
 
 export type W = Work<SumpSurvey>;
 
-/** Glass cloths of a patch, wetted out one on the other. */
+/** Number of glass cloths in a patch, wetted out one on top of the other. */
 export const CLOTHS = 2;
 /** Overlap beyond the damage, mm. */
 export const LAP_MM = 50;
-/** Carrying and sliding a patch on, or setting and twisting a fitting: minutes in addition to placing. */
+/** Minutes in addition to placing: to carry a patch and slide it on, and to set a fitting and twist it. */
 const CARRY_MIN = 2;
 const SET_MIN = 2;
 
@@ -36,7 +36,7 @@ export const clothLines = (work: W) => [
   ),
 ];
 
-/** Fittings and patches are separate rounds: each gel is in place within its own working life. */
+/** Fittings and patches are separate rounds, so that each batch is placed within its own working life. */
 function twoRounds(work: W) {
   const ml = (shape: string) =>
     work.bodies.reduce((s, b, i) => s + (work.survey.damages[i]?.shape === shape ? b.netMl : 0), 0);
@@ -73,7 +73,7 @@ function twoRounds(work: W) {
   return { patch, bed };
 }
 
-/** The rounds, and what its steps, needs and figures read. */
+/** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function roundsOf(work: W) {
   const { demand } = work;
   const { patch, bed } = twoRounds(work);

@@ -2,7 +2,7 @@ import { line } from '../../calc/calc';
 import { type Figure, figureOf } from '../../work/figure';
 import { paints, type Rounds, TOP_UM } from './rounds';
 
-/** The figures that its steps and its papers show. */
+/** Calculated values that the steps and the papers of the repair show. */
 export const figures = ({ work, tops, fill, main, wetUm }: Rounds): Figure[] => {
   const paths = work.bodies.flatMap((b) => b.body.paths);
   const painted = tops.length > 0 ? tops : fill;

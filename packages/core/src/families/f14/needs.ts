@@ -5,7 +5,7 @@ import { wipeNeed } from '../../methods/prep';
 import type { Need } from '../../work/supplies';
 import { BLOCK_GRIT, grits, LADDER, type Rounds } from './rounds';
 
-/** What the job takes besides its rounds. */
+/** Supplies that the repair needs in addition to the materials of its rounds. */
 export const needs = ({ work }: Rounds): Need[] => [
   wipeNeed(work, m('the sanded spot')),
   {

@@ -15,7 +15,7 @@ export const TOP_UM = 80;
 export const LADDER = { from: 320, to: 1500, maxStep: 2 } as const;
 export const BLOCK_GRIT = 'P240';
 
-/** A paint without a filler: it is applied in thin coats. */
+/** Whether the material is a paint without a filler, which is applied in thin coats. */
 export const paints = ({ card }: W) => card.layer.volumeSolidsPct < 100;
 const areaMm2 = ({ survey }: W) => survey.damages.reduce((s, d) => s + d.lengthMm * d.widthMm, 0);
 export const grits = () =>
@@ -45,7 +45,7 @@ function topRounds(work: W): Round[] {
   );
 }
 
-/** The rounds, and what its steps, needs and figures read. */
+/** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function roundsOf(work: W) {
   const { survey, demand, card } = work;
   const solids = card.layer.volumeSolidsPct / 100;

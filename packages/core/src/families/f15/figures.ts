@@ -2,7 +2,7 @@ import { line } from '../../calc/calc';
 import { closing, type Figure, figureOf } from '../../work/figure';
 import { pins, type Rounds } from './rounds';
 
-/** The figures that its steps and its papers show. */
+/** Calculated values that the steps and the papers of the repair show. */
 export const figures = ({ work, lamp, passes, each, seconds }: Rounds): Figure[] => {
   const paths = ['damages.0.depthMm', 'board.lampWcm2'];
   const count = figureOf(

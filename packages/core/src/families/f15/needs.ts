@@ -3,10 +3,10 @@ import { heldNeeds } from '../../methods/gate';
 import type { Need } from '../../work/supplies';
 import { pins, type Rounds } from './rounds';
 
-/** The area cleaned with alcohol, as a multiple of the milled area. */
+/** Area to clean with alcohol, as a multiple of the milled area. */
 const WIPE_TIMES = 10;
 
-/** What the job takes besides its rounds. */
+/** Supplies that the repair needs in addition to the materials of its rounds. */
 export const needs = ({ demand, burns, work }: Rounds): Need[] => [
   {
     kind: 'aid',

@@ -8,11 +8,11 @@ import type { BoardSurvey } from './survey';
 
 type W = Work<BoardSurvey>;
 
-/** Setting up the lamp over one burn, minutes for each pass. */
+/** Time to set up the lamp over one burned area, minutes per pass. */
 const LAMP_SET_MIN = 2;
 
 export const pins = ({ survey }: W) => survey.damages.reduce((s, d) => s + d.pins, 0);
-/** Lamp passes for each burn, and the seconds of each; null if it needs no lamp. */
+/** Number and duration of the lamp passes for each burned area; null if the resin does not cure by light. */
 const lamps = ({ card, survey }: W) => {
   const { mix } = card;
   if (mix.kind !== 'light-cured') return null;
@@ -27,7 +27,7 @@ const lamps = ({ card, survey }: W) => {
   );
 };
 
-/** The rounds, and what its steps, needs and figures read. */
+/** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function roundsOf(work: W) {
   const { survey, demand } = work;
   const burns = survey.damages.length;

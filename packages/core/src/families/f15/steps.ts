@@ -178,7 +178,7 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   ),
 ];
 
-/** All steps, in their order. */
+/** All steps of the repair, in working order. */
 export const steps = (made: Rounds): StepDraft[] => [
   ...openSteps(made),
   ...cleanSteps(made),

@@ -2,7 +2,7 @@ import { line } from '../../calc/calc';
 import { type Figure, figureOf } from '../../work/figure';
 import type { Rounds } from './rounds';
 
-/** The figures that its steps and its papers show. */
+/** Calculated values that the steps and the papers of the repair show. */
 export const figures = ({ crumb, work }: Rounds): Figure[] => {
   if (!crumb) return [];
   const paths = work.bodies.flatMap((b) => b.body.paths);

@@ -3,10 +3,10 @@ import { heldNeeds } from '../../methods/gate';
 import type { Need } from '../../work/supplies';
 import type { Rounds } from './rounds';
 
-/** Above this area the trowels are misted, mm². */
+/** Above this area the trowels must be misted with release agent, mm². */
 const MIST_MM2 = 200_000;
 
-/** What the job takes besides its rounds. */
+/** Supplies that the repair needs in addition to the materials of its rounds. */
 export const needs = ({ work }: Rounds): Need[] => [
   { kind: 'aid', use: 'release', for: m('the trowels'), areaMm2: MIST_MM2 },
   {

@@ -8,13 +8,16 @@ import type { MattingSurvey } from './survey';
 
 export type W = Work<MattingSurvey>;
 
-/** Share of a batch’s minutes for raking; the rest is compacting and trowelling, both within its working life. */
+/**
+ * Fraction of the placing time of a batch for raking. The rest is for compacting and trowelling. All of it must end
+ * within the working life.
+ */
 const RAKE = 0.6;
 const TROWEL = 0.4;
 /** Density of the binder, g/ml. */
 const BINDER_GML = 1.1;
 
-/** The rounds, and what its steps, needs and figures read. */
+/** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function roundsOf(work: W) {
   const { survey, demand, card } = work;
   const { mix } = card;
@@ -43,7 +46,7 @@ export function roundsOf(work: W) {
         })
       : null;
   const primerG = (crumb?.primerKg ?? 0) * 1000;
-  // Taken from the set's own binder: no extra pack.
+  // Uses the binder of the same set: no extra pack is needed.
   const prime = work.round(
     mainSpec(work, {
       id: 'prime',

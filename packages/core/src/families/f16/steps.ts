@@ -14,7 +14,7 @@ import { type Rounds, type W } from './rounds';
 export const stepIds = ['cut', 'dry-day', 'prime', 'rake', 'trowel', 'drain', 'trip'] as const;
 const step = stepsOf(stepIds);
 
-/** A step at the edge that is no trip hazard, mm. */
+/** Largest step at the edge that is not a trip hazard, mm. */
 const TRIP_MM = 3;
 
 const spots = ({ survey }: W) => survey.damages.filter((d) => d.shape === 'spot').length;
@@ -139,7 +139,7 @@ const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
   ),
 ];
 
-/** All steps, in their order. */
+/** All steps of the repair, in working order. */
 export const steps = (made: Rounds): StepDraft[] => [
   ...prepSteps(made),
   ...buildSteps(made),

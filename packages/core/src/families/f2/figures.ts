@@ -2,7 +2,7 @@ import { holidayVolts, pressureFigures } from '../../methods/accept';
 import { endingIn, type Figure, figureOf } from '../../work/figure';
 import { isLining, type Rounds } from './rounds';
 
-/** The figures that its steps and its papers show. */
+/** Calculated values that the steps and the papers of the repair show. */
 export const figures = ({ work }: Rounds): Figure[] => {
   const { volts, working } = holidayVolts(work.buildMm);
   return [

@@ -6,10 +6,10 @@ import type { RebuildSurvey } from './survey';
 
 export type W = Work<RebuildSurvey>;
 
-/** A lining below this thickness is measured and tested for pinholes, mm. */
+/** A lining thinner than this is measured and tested for pinholes, mm. */
 const THIN_MM = 1.5;
 
-/** Minutes to close a former round one seat. */
+/** Minutes to close the former around one shaft seat. */
 const CLOSE_MIN = 4;
 
 /** Whether the damage runs round an axis: it is shaped by a former or by machining. */
@@ -17,7 +17,7 @@ const isRound = ({ survey }: W) =>
   survey.damages.some((d) => d.shape === 'seat' || d.shape === 'bore');
 export const isLining = (work: W) => work.buildMm <= THIN_MM && work.coats > 1;
 
-/** The rounds, and what its steps, needs and figures read. */
+/** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function roundsOf(work: W) {
   const { survey, site, card, demand } = work;
   const edge = card.layer.minEdgeMm;

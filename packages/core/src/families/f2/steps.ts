@@ -13,12 +13,12 @@ import { isLining, type Rounds, type W } from './rounds';
 export const stepIds = ['open-up', 'close-former', 'machine'] as const;
 export const step = stepsOf(stepIds);
 
-/** Below this wall thickness the paste would carry pressure, mm. */
+/** With less wall than this the repair material would have to carry the pressure, mm. */
 const THIN_WALL_MM = 3;
 
 const engineered = ({ bodies }: W) =>
   bodies.some(({ body }) => body.remainingMm !== null && body.remainingMm < THIN_WALL_MM);
-/** Old castings absorb salt and oil: heat drives both out. */
+/** Whether the casting may have absorbed salt or oil, which must be driven out by heat. */
 const drank = ({ survey }: W) =>
   survey.parent.salts ||
   survey.parent.skin === 'oil-soaked' ||
@@ -89,7 +89,7 @@ const builtSteps = ({ work, rounds, formed, machined, site, last }: Rounds): Ste
           ? m('Strike it flush to the template while soft; pull the tape while wet.')
           : m('Leave it proud by {over} %, pull the tape while wet.', { over: site.overfillPct }),
   });
-  // The former closes on each coat while it is wet, within its working life.
+  // The former is closed on each coat while the coat is wet, within its working life.
   return formed
     ? coats.flatMap((s) =>
         s.name === 'place' && s.round
@@ -157,7 +157,7 @@ const acceptSteps = ({ work, last, ready, machined, card, grinds }: Rounds): Ste
   ...pressureSteps(work, ready),
 ];
 
-/** All steps, in their order. */
+/** All steps of the repair, in working order. */
 export const steps = (made: Rounds): StepDraft[] => [
   ...prepSteps(made),
   ...builtSteps(made),

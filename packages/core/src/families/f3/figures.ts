@@ -38,7 +38,7 @@ function bond({ survey, demand, card }: W): Figure[] {
   ];
 }
 
-/** The figures that its steps and its papers show. */
+/** Calculated values that the steps and the papers of the repair show. */
 export const figures = ({ work }: Rounds): Figure[] => {
   const { stations: places, working } = envelope(work);
   const least = Math.min(...places.map((s) => s.buildMm));

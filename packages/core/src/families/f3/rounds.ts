@@ -10,7 +10,7 @@ export type W = Work<BracketSurvey>;
 
 /** Cross-section of the bead of tack adhesive and powder along a break, mm². */
 const BEAD_MM2 = 6;
-/** Thickness of a wetting coat scrubbed into the scratches, mm. */
+/** Thickness of the wetting coat that is brushed into the profile, mm. */
 export const WET_MM = 0.3;
 
 export const envelope = ({ survey, site }: W) =>
@@ -23,10 +23,10 @@ export const envelope = ({ survey, site }: W) =>
     })),
   });
 const breaks = ({ survey }: W) => survey.damages.filter((d) => d.shape === 'snapped');
-/** Kneaded by hand and pressed through: it wets by itself and needs no wetting coat. */
+/** Whether the material is kneaded by hand and pressed in: then it needs no wetting coat. */
 export const putty = ({ card }: W) => card.mix.kind === 'single' || card.helps.includes('plug');
 
-/** The rounds, and what its steps, needs and figures read. */
+/** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function roundsOf(work: W) {
   const { survey, site, demand, card } = work;
   const snapped = breaks(work);

@@ -14,7 +14,7 @@ import { putty, type Rounds, type W, WET_MM } from './rounds';
 export const stepIds = ['gouge', 'dry-fit', 'tack', 'bulk', 'wet', 'clearance', 'proof'] as const;
 const step = stepsOf(stepIds);
 
-/** Length of a break that is tacked at one time, mm. */
+/** Length of break that is tacked in one operation, mm. */
 const TACK_EACH_MM = 60;
 
 /** Holding time of a proof load, minutes. */
@@ -200,7 +200,7 @@ const acceptSteps = ({ work, last, ready, site }: Rounds): StepDraft[] => [
   proof(work),
 ];
 
-/** All steps, in their order. */
+/** All steps of the repair, in working order. */
 export const steps = (made: Rounds): StepDraft[] => [
   ...prepSteps(made),
   ...tackSteps(made),

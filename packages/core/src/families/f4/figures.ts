@@ -4,7 +4,7 @@ import { wrapFigures } from '../../methods/wrap';
 import { type Figure, figureOf } from '../../work/figure';
 import type { Rounds } from './rounds';
 
-/** The figures that its steps and its papers show. */
+/** Calculated values that the steps and the papers of the repair show. */
 export const figures = ({ work, extent, wrap }: Rounds): Figure[] => [
   ...wrapFigures(work),
   ...pressureFigures(work),

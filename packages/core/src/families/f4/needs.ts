@@ -4,10 +4,10 @@ import { degreaserNeed, wipeNeed } from '../../methods/prep';
 import type { Need } from '../../work/supplies';
 import type { Rounds } from './rounds';
 
-/** Clean water to soak a wrap in, ml. */
+/** Volume of clean water in which a wrap is soaked, ml. */
 const SOAK_ML = 3000;
 
-/** What the job takes besides its rounds. */
+/** Supplies that the repair needs in addition to the materials of its rounds. */
 export const needs = ({ work, wrap, places }: Rounds): Need[] => [
   degreaserNeed(work, m('the pipe round the leak')),
   wipeNeed(work, m('the prepared pipe')),

@@ -9,12 +9,12 @@ import type { PipeLeakSurvey } from './survey';
 export type W = Work<PipeLeakSurvey>;
 
 export const isWrap = ({ wrap }: W) => wrap !== null;
-/** A plug comes before the wrap, unless the wrap is to seal alone. */
+/** Whether a plug is placed before the wrap. */
 const plugged = (work: W) => isWrap(work) && work.schools.plug !== 'wrap';
 const extentOf = (work: W) =>
   isWrap(work) ? (work.demand.wrap?.extentMm ?? work.site.extentMm) : work.site.extentMm * 2;
 
-/** The rounds, and what its steps, needs and figures read. */
+/** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function roundsOf(work: W) {
   const { survey, demand, card } = work;
   const places = survey.damages.length;

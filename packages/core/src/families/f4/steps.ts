@@ -14,7 +14,7 @@ import { type Rounds, type W } from './rounds';
 export const stepIds = ['mark-leak', 'plug', 'press', 'film'] as const;
 const step = stepsOf(stepIds);
 
-/** Pressing and twisting until foaming stops, minutes. */
+/** Time to press and twist the wrap until it stops foaming, minutes. */
 const PRESS_MIN = 6;
 
 const cracks = ({ survey }: W) => survey.damages.filter((d) => d.shape === 'crack').length;
@@ -139,7 +139,7 @@ const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
   ),
 ];
 
-/** All steps, in their order. */
+/** All steps of the repair, in working order. */
 export const steps = (made: Rounds): StepDraft[] => [
   ...prepSteps(made),
   ...buildSteps(made),

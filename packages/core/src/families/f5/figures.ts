@@ -4,7 +4,7 @@ import { tapeMl, wrapFigures } from '../../methods/wrap';
 import { closing, type Figure, figureOf } from '../../work/figure';
 import type { Rounds } from './rounds';
 
-/** The figures that its steps and its papers show. */
+/** Calculated values that the steps and the papers of the repair show. */
 export const figures = ({ work, resinMl, card, made }: Rounds): Figure[] => {
   const paths = [
     'damages.0.outsideDiameterMm',

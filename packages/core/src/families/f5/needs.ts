@@ -4,7 +4,7 @@ import { degreaserNeed, wipeNeed } from '../../methods/prep';
 import type { Need } from '../../work/supplies';
 import type { Rounds } from './rounds';
 
-/** What the job takes besides its rounds. */
+/** Supplies that the repair needs in addition to the materials of its rounds. */
 export const needs = ({ work }: Rounds): Need[] => [
   degreaserNeed(work, m('the pipe under the wrap')),
   wipeNeed(work, m('the prepared steel')),

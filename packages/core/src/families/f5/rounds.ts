@@ -10,26 +10,32 @@ import type { PipeWrapSurvey } from './survey';
 
 export type W = Work<PipeWrapSurvey>;
 
-/** A laminate stiffer than this is carbon: on wet steel it causes galvanic corrosion, MPa. */
+/** A laminate with a higher modulus than this is carbon, which causes galvanic corrosion on wet steel, MPa. */
 const CARBON_MPA = 40_000;
 /** Resin brushed into the profile before the first ply, mm. */
 export const PRIME_MM = 0.25;
-/** Rolling down and wetting out a ply, as a share of the minutes for laying it. */
+/** Time to roll and wet out a ply, as a fraction of the time to lay it. */
 const COMPACT_SHARE = 0.5;
-/** A glass tape whose card names no sizes. */
+/** Default sizes of a glass tape if its card gives none. */
 const GLASS = { plyMm: 0.45, resinShare: 0.55, widthMm: 150 };
 
 const carbon = ({ card }: W) => (card.laminate?.hoopModulusMPa ?? 0) > CARBON_MPA;
 const design = ({ wrap }: W) => (wrap?.design?.ok ? wrap.design : null);
-/** A hole gets a plug; a thinned wall is filled to the pipe's round. Both before laminating. */
+/**
+ * Whether the damage is a hole, which is plugged before laminating. A thinned wall is filled to the outside diameter
+ * instead.
+ */
 export const holed = ({ survey }: W) => survey.damages[0]?.shape === 'hole';
 
 const resinOf = (work: W): number => tapeMl(work) * (work.card.tape?.resinShare ?? 1);
-/** The area under the wrap, mm². */
+/** Area of the pipe that the wrap covers, mm². */
 const wetMm2Of = ({ wrap, survey }: W): number =>
   (wrap?.lengthsMm[0] ?? 0) * Math.PI * (survey.damages[0]?.outsideDiameterMm ?? 0);
 
-/** Fills a thinned wall to the pipe's round, or plugs a hole; null if the wrap alone covers it. */
+/**
+ * The round that fills a thinned wall to the outside diameter of the pipe, or plugs a hole; null if the wrap covers
+ * the hole alone.
+ */
 function fairRound(work: W): Round | null {
   if (holed(work) && work.schools.plug === 'wrap') return null;
   const purpose = holed(work) ? 'plug' : 'fair';
@@ -66,7 +72,7 @@ const primeRound = (work: W): Round =>
     }),
   );
 
-/** Glass keeps carbon off the metal; null for other fibres. */
+/** The glass ply that separates carbon from the metal; null for other fibres. */
 function isolationRound(work: W): Round | null {
   if (!carbon(work)) return null;
   const glass = work.second({ purpose: 'isolation-ply', wetted: false, under: work.card });
@@ -122,7 +128,7 @@ function wrapRound(work: W): Round {
   );
 }
 
-/** The rounds, and what its steps, needs and figures read. */
+/** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function roundsOf(work: W) {
   const { demand, card, wrap } = work;
   const metal = demand.material;

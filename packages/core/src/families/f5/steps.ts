@@ -197,7 +197,7 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   ...pressureSteps(work, ready),
 ];
 
-/** All steps, in their order. */
+/** All steps of the repair, in working order. */
 export const steps = (made: Rounds): StepDraft[] => [
   ...prepSteps(made),
   ...fairSteps(made),

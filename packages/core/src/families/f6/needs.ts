@@ -4,7 +4,7 @@ import { degreaserNeed } from '../../methods/prep';
 import type { Need } from '../../work/supplies';
 import type { Rounds } from './rounds';
 
-/** What the job takes besides its rounds. */
+/** Supplies that the repair needs in addition to the materials of its rounds. */
 export const needs = ({ work, holes, sheet, slopeDeg, survey }: Rounds): Need[] => [
   degreaserNeed(work, m('the belt round the hole')),
   ...(holes > 0 && !sheet

@@ -12,10 +12,10 @@ import { beltHole, type BeltSurvey, COVER_MM, LAP_MM } from './survey';
 
 export type W = Work<BeltSurvey>;
 
-/** Wet film of a cement whose card names none, µm. */
+/** Wet film thickness of a cement if its card gives none, µm. */
 const WET_UM = 150;
 
-/** Shares of the placing time: the hole first, then the cover. */
+/** Fractions of the placing time: for the hole, and for the cover layer. */
 const POUR = { hole: 0.6, cover: 0.4 };
 
 export const isSheet = ({ card }: W) => card.packUnit === 'piece';
@@ -32,7 +32,9 @@ const patches = ({ survey }: W) =>
     }),
   );
 
-/** The conditioner flashes off, longer in humid air, and is covered within its open time. */
+/**
+ * When the conditioner may be covered: after its flash-off time (doubled in humid air) and within its open time.
+ */
 const flashed = (work: W, round: Round): After => {
   const flash = timeTo(round, 'tackFree', 0);
   return {
@@ -100,7 +102,7 @@ const rubberRound = (work: W): Round =>
     }),
   );
 
-/** The rounds, and what its steps, needs and figures read. */
+/** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function roundsOf(work: W) {
   const { survey, demand, card } = work;
   const made = patches(work);

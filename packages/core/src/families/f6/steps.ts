@@ -29,10 +29,13 @@ export const stepIds = [
 ] as const;
 const step = stepsOf(stepIds);
 
-/** Minutes to lay and stitch one strip. */
+/** Minutes to lay one strip, and to stitch it down. */
 const STRIP_MIN = 6;
 const STITCH_MIN = 4;
-/** Thinner than this it levels by itself and is poured; what stands on a wall is trowelled, mm. */
+/**
+ * A material that can be built thicker than this on a vertical surface is trowelled; any other is poured and levels
+ * by itself, mm.
+ */
 const STANDS_MM = 5;
 
 function pourSteps(work: W, main: Round, after: After): StepDraft[] {
@@ -268,7 +271,7 @@ const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
   ),
 ];
 
-/** All steps, in their order. */
+/** All steps of the repair, in working order. */
 export const steps = (made: Rounds): StepDraft[] => [
   ...prepSteps(made),
   ...conditionSteps(made),

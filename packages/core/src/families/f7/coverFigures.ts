@@ -2,7 +2,7 @@ import { closing, type Figure, figureOf } from '../../work/figure';
 import type { CoverRounds } from './coverRounds';
 import { coversIn } from './steps';
 
-/** The figures that its steps and its papers show. */
+/** Calculated values that the steps and the papers of the repair show. */
 export const coverFigures = ({ work, strips, drops }: CoverRounds): Figure[] => {
   const paths = work.bodies.flatMap((b) => b.body.paths);
   const end = closing(coversIn(work).flatMap((c) => c.working));

@@ -4,7 +4,7 @@ import { degreaserNeed } from '../../methods/prep';
 import type { Need } from '../../work/supplies';
 import type { CoverRounds } from './coverRounds';
 
-/** What the job takes besides its rounds. */
+/** Supplies that the repair needs in addition to the materials of its rounds. */
 export const coverNeeds = ({ work }: CoverRounds): Need[] => [
   degreaserNeed(work, m('the sidewall')),
   ...heldNeeds(work),

@@ -6,14 +6,16 @@ import { mixTouch } from '../../methods/mix';
 import { notBefore } from '../../methods/step';
 import { total, type W } from './steps';
 
-/** One drop of adhesive, ml; minutes to set a drop, and to press and roll its strip. */
+/**
+ * Volume of one drop of adhesive, ml; minutes to apply one drop; minutes to press and roll its share of the strip.
+ */
 const DROP_ML = 0.1;
 const DROP_MIN = 0.04;
 const ROLL_MIN = 0.8;
-/** Bead that closes a crack, as a share of its vee. */
+/** Volume of the bead that closes a crack, as a fraction of the volume of its vee groove. */
 const CLOSE_SHARE = 1;
 
-/** The rounds, and what its steps, needs and figures read. */
+/** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function coverRoundsOf(work: W) {
   const { survey, demand, card } = work;
   const strips = Math.max(

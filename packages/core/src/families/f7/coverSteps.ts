@@ -153,7 +153,7 @@ const acceptSteps = ({ work, main, ready, airtight }: CoverRounds): StepDraft[] 
   inflate(),
 ];
 
-/** All steps, in their order. */
+/** All steps of the repair, in working order. */
 export const coverSteps = (made: CoverRounds): StepDraft[] => [
   ...readySteps(made),
   ...underSteps(made),

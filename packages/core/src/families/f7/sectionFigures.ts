@@ -2,7 +2,7 @@ import { line } from '../../calc/calc';
 import { type Figure, figureOf } from '../../work/figure';
 import type { SectionRounds } from './sectionRounds';
 
-/** The figures that its steps and its papers show. */
+/** Calculated values that the steps and the papers of the repair show. */
 export const sectionFigures = ({ survey }: SectionRounds): Figure[] => {
   const longest = Math.max(...survey.damages.map((d) => d.lengthMm));
   return [

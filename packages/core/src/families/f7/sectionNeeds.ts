@@ -4,7 +4,7 @@ import { degreaserNeed } from '../../methods/prep';
 import type { Need } from '../../work/supplies';
 import type { SectionRounds } from './sectionRounds';
 
-/** What the job takes besides its rounds. */
+/** Supplies that the repair needs in addition to the materials of its rounds. */
 export const sectionNeeds = ({ work }: SectionRounds): Need[] => [
   degreaserNeed(work, m('the sidewall')),
   ...heldNeeds(work),

@@ -4,7 +4,7 @@ import { mixTouch } from '../../methods/mix';
 import { notBefore } from '../../methods/step';
 import type { W } from './steps';
 
-/** The rounds, and what its steps, needs and figures read. */
+/** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function sectionRoundsOf(work: W) {
   const { survey, demand } = work;
   const main = work.round(

@@ -71,7 +71,7 @@ const acceptSteps = ({ work, main, ready }: SectionRounds): StepDraft[] => [
   inflate(),
 ];
 
-/** All steps, in their order. */
+/** All steps of the repair, in working order. */
 export const sectionSteps = (made: SectionRounds): StepDraft[] => [
   ...readySteps(made),
   ...buildSteps(made),

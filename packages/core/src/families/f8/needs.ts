@@ -6,7 +6,7 @@ import { degreaserNeed } from '../../methods/prep';
 import type { Need } from '../../work/supplies';
 import type { Rounds } from './rounds';
 
-/** What the job takes besides its rounds. */
+/** Supplies that the repair needs in addition to the materials of its rounds. */
 export const needs = ({ work, survey, rounds }: Rounds): Need[] => [
   degreaserNeed(work, m('the band along the crack')),
   ...crackNeeds(work, survey.damages),

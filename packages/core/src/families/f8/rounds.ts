@@ -9,9 +9,9 @@ import type { FloorCrackSurvey } from './survey';
 
 export type W = Work<FloorCrackSurvey>;
 
-/** Shares of the placing time: scrubbing in, ramming under, striking off. */
+/** Fractions of the placing time: scrub coat, ramming under both halves, striking off. */
 const MORTAR = { scrub: 0.1, under: 0.5, strike: 0.4 };
-/** Extra share for a film that is struck off while soft. */
+/** Extra fraction of the placing time for tooling, or for scraping a film flush while it is soft. */
 const SCRAPE_SHARE = 0.2;
 
 function mortarRounds(work: W): Round[] {
@@ -39,7 +39,7 @@ function mortarRounds(work: W): Round[] {
 }
 
 export const isGunned = (work: W) => work.card.mix.kind === 'cartridge' || isSealant(work);
-/** A film of resin is scraped flush while it is soft. */
+/** Whether the resin is scraped flush with the surface while it is soft. */
 export const isScraped = (work: W) => isStruckFlush(work) && !isSealant(work);
 
 const resinRound = (work: W): Round =>
@@ -59,7 +59,7 @@ const resinRound = (work: W): Round =>
     }),
   );
 
-/** The rounds, and what its steps, needs and figures read. */
+/** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function roundsOf(work: W) {
   const { survey, demand, card } = work;
   const rounds = isMortar(work) ? mortarRounds(work) : [resinRound(work)];

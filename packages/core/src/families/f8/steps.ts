@@ -27,10 +27,10 @@ export const stepIds = [
 ] as const;
 const step = stepsOf(stepIds);
 
-/** Allowed deviation under a metre's straight edge, mm. */
+/** Largest gap under a straight edge of 1 m, mm. */
 const FLUSH_MM = 1;
 
-/** Dampened concrete is covered within this time, before it dries, minutes. */
+/** Longest time from dampening the concrete to placing the mortar, minutes. */
 const DAMP_MIN = 30;
 
 const metres = ({ survey }: W) => survey.damages.reduce((s, d) => s + d.lengthMm, 0) / 1000;
@@ -261,7 +261,7 @@ const acceptSteps = ({ work, last, grinds, ready }: Rounds): StepDraft[] => [
   ),
 ];
 
-/** All steps, in their order. */
+/** All steps of the repair, in working order. */
 export const steps = (made: Rounds): StepDraft[] => [
   ...prepSteps(made),
   ...buildSteps(made),

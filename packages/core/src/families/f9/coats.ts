@@ -29,7 +29,7 @@ export type W = Work<FloorPatchSurvey>;
 /** Share of a coat’s minutes for spreading; the rest is brooming or striking off, both within its working life. */
 const SPREAD = 0.75;
 const FINISH = 0.25;
-/** Dampened concrete is covered within this time, before it dries, minutes. */
+/** Longest time from dampening the concrete to placing the mortar, minutes. */
 const DAMP_MIN = 30;
 
 export const isPowder = ({ card }: W) => card.mix.kind === 'powder-water';
@@ -88,7 +88,7 @@ export function coats(work: W): Round[] {
   });
 }
 
-/** One coat among the others of its job. */
+/** One coat, and its place among the coats of the repair. */
 interface CoatOf {
   work: W;
   round: Round;
@@ -96,7 +96,10 @@ interface CoatOf {
   last: boolean;
 }
 
-/** A mortar goes on damp concrete; a resin within the window of the coat below. */
+/**
+ * Steps to mix one coat. A mortar is placed on damp concrete; a resin within the overcoat window of the coat below
+ * it.
+ */
 const mixed = ({ work, round }: CoatOf, window: After[]): StepDraft[] =>
   isPowder(work)
     ? [
@@ -182,7 +185,7 @@ export const coatSteps = (work: W, rounds: readonly Round[]): StepDraft[] =>
     const before = rounds[i - 1];
     const last = i === rounds.length - 1;
     const coat = { work, round, first: i === 0, last };
-    // Joints and high spots after the base coat and before the finish; after the only coat if there is one.
+    // Joints are raked and high spots scraped after the base coat, or after the only coat.
     const isBase = i === Math.max(0, rounds.length - 2);
     return [
       ...mixed(coat, before ? [overcoat(work, before)] : []),

@@ -5,7 +5,7 @@ import { type Figure, figureOf } from '../../work/figure';
 import { bags } from './coats';
 import type { Rounds } from './rounds';
 
-/** The figures that its steps and its papers show. */
+/** Calculated values that the steps and the papers of the repair show. */
 export const figures = ({ work, coatRounds, seals }: Rounds): Figure[] => {
   const made = bags(work, coatRounds);
   const paths = work.bodies.flatMap((b) => b.body.paths);

@@ -6,7 +6,7 @@ import type { Need } from '../../work/supplies';
 import { floorMm2 } from './coats';
 import { ETCH_PARTS, type Rounds } from './rounds';
 
-/** What the job takes besides its rounds. */
+/** Supplies that the repair needs in addition to the materials of its rounds. */
 export const needs = ({ work, coatRounds }: Rounds): Need[] => [
   degreaserNeed(work, m('the floor')),
   {

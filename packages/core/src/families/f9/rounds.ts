@@ -6,13 +6,13 @@ import { notBefore } from '../../methods/step';
 import type { Round } from '../../work/round';
 import { coats, floorMm2, isPowder, type W } from './coats';
 
-/** Parts of water for one part of etch cleaner. */
+/** Parts of water per part of etch cleaner. */
 export const ETCH_PARTS = 10;
-/** A crack under a floor is chased to this size and filled, mm. */
+/** Width and depth to which a crack in the floor is cut open before it is filled, mm. */
 export const CHASE = { widthMm: 5, depthMm: 15 };
 const SEAL_COATS = 2;
 
-/** The rounds, and what its steps, needs and figures read. */
+/** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function roundsOf(work: W) {
   const { survey, demand, card } = work;
   const cracksMm = survey.floor.cracksMm ?? 0;

@@ -177,7 +177,7 @@ const acceptSteps = ({ work, end, ready, last, seals }: Rounds): StepDraft[] => 
   ),
 ];
 
-/** All steps, in their order. */
+/** All steps of the repair, in working order. */
 export const steps = (made: Rounds): StepDraft[] => [
   ...prepSteps(made),
   ...buildSteps(made),

@@ -7,7 +7,7 @@ import type { StairSurvey } from './survey';
 
 type W = Work<StairSurvey>;
 
-/** The rounds, and what its steps, needs and figures read. */
+/** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function roundsOf(work: W) {
   const main = work.round(
     mainSpec(work, {

@@ -37,7 +37,7 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   lookAndTap(ready, 'Flush, one sound, no edge that catches a boot.', []),
 ];
 
-/** All steps, in their order. */
+/** All steps of the repair, in working order. */
 export const steps = (made: Rounds): StepDraft[] => [
   ...prepSteps(made),
   ...buildSteps(made),
