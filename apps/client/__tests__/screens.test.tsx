@@ -1,4 +1,5 @@
 import type { RepairView } from '@kelmot/contract';
+import { m } from '@kelmot/core';
 import { rowOf } from '@kelmot/contract';
 import { act, render, screen } from '@testing-library/react-native';
 import { createElement, type ComponentType } from 'react';
@@ -20,7 +21,7 @@ import {
 import { api } from '@/store/api';
 import { makeStore } from '@/store/store';
 import { card, site } from '../../../packages/core/test/fixtures';
-import { ID, IDA, planOf, viewOf } from '../../../packages/contract/test/view';
+import { ID, IDA, ida, planOf, viewOf } from '../../../packages/contract/test/view';
 import { answers } from './memoryDisk';
 
 const mockAt = { params: {} as Record<string, string>, path: '/' };
@@ -174,3 +175,23 @@ test.each([...OF_REPAIR, 'bench', 'repairs', 'store'])(
     expect(screen.getAllByRole('heading')).toHaveLength(seen);
   },
 );
+
+test('a timed task is started by the main button alone, and can be timed again from its clock', async () => {
+  const [first, ...rest] = planned.plan?.body.steps ?? [];
+  if (!first || !planned.plan) throw new Error('no plan');
+  const timed = { label: m('Held'), minutes: 10, times: 1 };
+  const body = { ...planned.plan.body, steps: [{ ...first, timed }, ...rest] };
+  const view: RepairView = { ...planned, plan: { ...planned.plan, body } };
+  await show('repair at run', serverWith([view]));
+  expect(screen.getByTestId('let-count-go')).toBeTruthy();
+  expect(screen.queryByTestId(`count-${first.id}`)).toBeNull();
+  screen.unmount();
+  const takenAt = new Date(Date.now() - 1_800_000).toISOString();
+  const counted: RepairView['readings'][number] = {
+    ...{ id: ID, stepId: first.id, values: { kind: 'timed', no: 1 }, passed: true, say: m('') },
+    ...{ takenAt, ...ida },
+  };
+  await show('repair at run', serverWith([{ ...view, readings: [counted] }]));
+  expect(screen.queryByTestId('let-count-go')).toBeNull();
+  expect(screen.getByTestId(`count-${first.id}`)).toBeTruthy();
+});
