@@ -96,6 +96,7 @@ async function main(): Promise<void> {
   await wide.press('compare-X-870');
   await wide.press('compare-R-215');
   await wide.see('compare');
+  await wide.page.$eval('[data-testid="compare"]', (e) => e.scrollIntoView({ block: 'start' }));
   await shoot(wide, 'wide-compare');
   await wide.open('/repairs');
   await wide.page.hover('[data-testid="repair-JP-31"]');

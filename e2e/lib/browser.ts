@@ -109,7 +109,11 @@ export class Screen {
       spot = await this.spot(id);
     }
     await this.page.mouse.click(spot.x, spot.y, options);
-    this.presses = [...this.presses.slice(-2), { id, at: Date.now(), ...spot }];
+    const now = Date.now();
+    this.presses = [
+      ...this.presses.filter((p) => now - p.at < SETTLE_MS),
+      { id, at: now, ...spot },
+    ];
   }
 
   /** Presses a control twice in quick succession. */
@@ -117,10 +121,10 @@ export class Screen {
     return this.press(id, { count: 2, delay: 20 });
   }
 
-  /** The last presses. */
+  /** The presses that can still make another one count as a slip, however many came since. */
   private presses: ({ id: string; at: number } & Spot)[] = [];
 
-  /** When this control or this place was last pressed, epoch ms; 0 if not among the last presses. */
+  /** When this control or this place was last pressed, epoch ms; 0 if long ago. */
   private lastPress(id: string, spot: Spot): number {
     const same = (p: Spot & { id: string }) =>
       p.id === id || Math.hypot(spot.x - p.x, spot.y - p.y) < NEAR_PX;

@@ -51,11 +51,11 @@ export async function look<T extends Json, A extends readonly Json[]>(
 export type Spot = Readonly<{ x: number; y: number }>;
 
 /**
- * Scrolls a control to the middle of the screen and returns the point to press, once the control is enabled and has
- * stopped moving.
+ * Scrolls a control to the middle of the screen and returns the point to press, once the control is enabled, has
+ * stopped moving, and the scroll has been drawn: a scroll that arrives during a press cancels it.
  */
 export function spotOf(selector: string): Spot | null {
-  const memory = globalThis as { lastSpot?: string };
+  const memory = globalThis as { lastSpot?: string; drawnSpot?: string };
   const found = [...document.querySelectorAll(selector)].find(
     (e) =>
       e.getAttribute('aria-disabled') !== 'true' && e.checkVisibility({ visibilityProperty: true }),
@@ -68,8 +68,14 @@ export function spotOf(selector: string): Spot | null {
   const key = [selector, spot.x, spot.y].join(' ');
   if (memory.lastSpot !== key) {
     memory.lastSpot = key;
+    memory.drawnSpot = undefined;
+    const drawn = () => (memory.drawnSpot = key);
+    requestAnimationFrame(drawn);
+    // A page in the background is not drawn.
+    setTimeout(drawn, 1000);
     return null;
   }
+  if (memory.drawnSpot !== key) return null;
   memory.lastSpot = undefined;
   return width > 0 && height > 0 ? spot : null;
 }

@@ -39,7 +39,10 @@ export const taskShown = async (screen: Screen): Promise<string | null> =>
 
 /** Waits until the sheet shows another task. */
 export const goneOn = (screen: Screen, from: string): Promise<void> =>
-  screen.gone(`run-step-${from}`);
+  screen.gone(`run-step-${from}`).catch(async (error: unknown) => {
+    const { label, empty } = await readSheet(screen);
+    throw new Error(`${String(error)}\nbutton: ${label}; empty: ${empty.join(', ')}`);
+  });
 
 /** Presses the large button. */
 export const pressDo = (screen: Screen): Promise<void> => screen.press('run-do');
