@@ -21,6 +21,7 @@ const forbid = (files, patterns, message) => ({
 const PURE = ['react*', 'expo*', 'hono*', '@hono/*', 'drizzle*', '@kelmot/*', 'pg'];
 /** Folders of core from the lowest up: each may import those before it, so that no two import each other. */
 const CORE_ORDER = [
+  ['text'],
   ['calc'],
   ['units'],
   ['message'],

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { router } from 'expo-router';
 import { Frame } from '@/features/frame';
 import { Empty } from '@/shared/ui/states';
@@ -6,11 +7,11 @@ export default function NotFound() {
   return (
     <Frame tab={null}>
       <Empty
-        title="No such page."
+        title={t('No such page.')}
         alone
-        action={{ label: 'To the bench', onPress: () => router.navigate('/') }}
+        action={{ label: t('To the bench'), onPress: () => router.navigate('/') }}
       >
-        The address is not one of Kelmot’s.
+        {t('The address is not one of Kelmot’s.')}
       </Empty>
     </Frame>
   );

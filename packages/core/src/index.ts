@@ -1,3 +1,4 @@
+export { t } from './text/text';
 export * from './calc/typed';
 export * from './calc/calc';
 export * from './calc/issues';

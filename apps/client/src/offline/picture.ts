@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { MOST_PHOTO } from '@kelmot/contract';
 import { chosenFile } from './chosenFile';
 
@@ -41,8 +42,8 @@ export async function pickPicture(): Promise<Picked | null> {
   const file = await chosenFile('image/*', true);
   if (!file) return null;
   const image = await createImageBitmap(file).catch(() => null);
-  if (!image) return { error: 'This file is not a picture. Choose a JPEG or PNG.' };
+  if (!image) return { error: t('This file is not a picture. Choose a JPEG or PNG.') };
   const data = shrinkPicture(image);
   if (data) return { mime: 'image/jpeg', data };
-  return { error: 'This picture is too large to send. Take it again.' };
+  return { error: t('This picture is too large to send. Take it again.') };
 }

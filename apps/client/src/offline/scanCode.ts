@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { wrap } from 'comlink';
 import { runInOwnWorker } from '@/offline/workers/runInOwnWorker';
 import type { CodeWorker } from '@/offline/workers/code.worker';
@@ -21,7 +22,7 @@ function greysOf(image: CanvasImageSource, across: number, down: number): Greys 
   const [width, height] = [across, down].map((x) => Math.max(1, Math.round(x * scale)));
   [canvas.width, canvas.height] = [width as number, height as number];
   const context = canvas.getContext('2d', { willReadFrequently: true });
-  if (!context) throw new Error('no canvas');
+  if (!context) throw new Error(t('no canvas'));
   context.drawImage(image, 0, 0, canvas.width, canvas.height);
   const { data } = context.getImageData(0, 0, canvas.width, canvas.height);
   const greys = new Uint8ClampedArray(canvas.width * canvas.height);
@@ -58,7 +59,7 @@ export async function scanCode(start = startWorker): Promise<Scanned | null> {
   const file = await chosenFile('image/*', true);
   if (!file) return null;
   const image = await createImageBitmap(file).catch(() => null);
-  if (!image) return { error: 'This file is not a picture. Take another.' };
+  if (!image) return { error: t('This file is not a picture. Take another.') };
   try {
     const { greys, width, height } = greysOf(image, image.width, image.height);
     const text = await runInOwnWorker<CodeWorker, string | null>(start, (w) =>
@@ -66,10 +67,10 @@ export async function scanCode(start = startWorker): Promise<Scanned | null> {
     );
     return text === null
       ? {
-          error: 'No code found. Hold it nearer, flat and well lit, or type the lot.',
+          error: t('No code found. Hold it nearer, flat and well lit, or type the lot.'),
         }
       : { text };
   } catch {
-    return { error: 'The code could not be read. Type the lot.' };
+    return { error: t('The code could not be read. Type the lot.') };
   }
 }

@@ -1,4 +1,4 @@
-import { IntlMessageFormat } from 'intl-messageformat';
+import { t } from '../text/text';
 import { formatQuantity, figureAndUnit } from '../units/format';
 import { quantity, type QuantityId, type UnitSystem } from '../units/quantities';
 import {
@@ -13,28 +13,6 @@ export interface Voice {
   units: UnitSystem;
   /** For speech: units by their names, not their signs. */
   spoken?: boolean;
-}
-
-/** Cache of parsed texts: a text comes from the code or a saved plan and never changes. */
-const known = new Map<string, IntlMessageFormat>();
-function formatOf(text: string): IntlMessageFormat {
-  let found = known.get(text);
-  if (!found)
-    known.set(text, (found = new IntlMessageFormat(text, 'en', undefined, { ignoreTag: true })));
-  return found;
-}
-
-/** A text with plain placeholders only: most are, and parsing each as ICU would make long lists slow. */
-const PLAIN = /^(?:[^{}']|\{\w+\})*$/;
-
-/** Fills the placeholders of a text. Throws if a value is missing. */
-function filled(text: string, values: Record<string, string | number>): string {
-  if (!PLAIN.test(text)) return String(formatOf(text).format(values));
-  return text.replace(/\{(\w+)\}/g, (_, key: string) => {
-    const value = values[key];
-    if (value === undefined) throw new Error(`“${text}” needs ${key}`);
-    return String(value);
-  });
 }
 
 const SPOKEN: Record<string, string> = {
@@ -140,7 +118,7 @@ export function wordIn({ text, values }: Message, voice: Voice): string {
   const worded = Object.fromEntries(
     Object.entries(values).map(([key, value]) => [key, valueText(value, voice, finer)]),
   );
-  return filled(text, worded);
+  return t(text, worded);
 }
 
 /** Words a message in the reader’s units. */

@@ -1,4 +1,4 @@
-import { clockText, DAY, dateText, HOUR, STATION_NAMES, type Axis } from '@kelmot/core';
+import { clockText, DAY, dateText, HOUR, STATION_NAMES, type Axis, t } from '@kelmot/core';
 import { router } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
@@ -64,7 +64,7 @@ function Running({
   const own = ruling ? ownAxis(act.strip, now, width, zone) : null;
   const right =
     act.phase === 'place'
-      ? 'Mix'
+      ? t('Mix')
       : act.phase === 'cure' || act.phase === 'ready'
         ? STATION_NAMES.cure
         : STATION_NAMES.build;
@@ -132,8 +132,8 @@ function Stopped({ item }: { item: BenchRow }) {
         </View>
       </View>
       <SecondaryButton
-        label="Measure again"
-        hint={`Measure again at ${row.tag}`}
+        label={t('Measure again')}
+        hint={t('Measure again at {tag}', { tag: row.tag })}
         onPress={() => openRepair(row, layout)}
       />
     </View>
@@ -156,9 +156,11 @@ function Unfinished() {
       {asset.tag ? <Tag text={asset.tag} /> : null}
       <View className="min-w-0 flex-1">
         <Txt as="row" numberOfLines={2}>
-          {asset.name || 'New repair'}
+          {asset.name || t('New repair')}
         </Txt>
-        <Txt as="label">{repairId ? 'Changed survey, not saved' : 'New survey, not saved'}</Txt>
+        <Txt as="label">
+          {repairId ? t('Changed survey, not saved') : t('New survey, not saved')}
+        </Txt>
       </View>
     </Pressable>
   ));
@@ -190,8 +192,10 @@ function NotRunning({ benchRows, now }: { benchRows: readonly BenchRow[]; now: n
             <Txt>
               <Txt as="strong">
                 {row.dueOn && Date.parse(row.dueOn) < now - DAY
-                  ? `Look overdue since ${dateText(Date.parse(row.dueOn), 'UTC')}. `
-                  : 'Look due today. '}
+                  ? t('Look overdue since {parse}. ', {
+                      parse: dateText(Date.parse(row.dueOn), 'UTC'),
+                    })
+                  : t('Look due today. ')}
               </Txt>
               {row.title}
               {row.intent === 'stopgap' ? ', stop-gap' : ''}.
@@ -241,7 +245,7 @@ export function BenchScreen() {
         <View className="border-b border-ink bg-sheet">
           <View className="flex-row items-center gap-3 border-b border-rule bg-paper px-4 py-2">
             <Txt as="screen" role="heading">
-              Bench
+              {t('Bench')}
             </Txt>
             <Txt as="label" className="flex-1" numberOfLines={1}>
               {layout === 'phone' ? site?.settings.name : ''}
@@ -249,8 +253,8 @@ export function BenchScreen() {
             <OutboxState quiet />
             {layout === 'phone' ? (
               <LinkButton
-                label={me?.name.split(' ')[0] ?? 'Settings'}
-                hint="who works here, settings"
+                label={me?.name.split(' ')[0] ?? t('Settings')}
+                hint={t('who works here, settings')}
                 testID="settings"
                 onPress={() => router.navigate('/settings')}
               />
@@ -281,10 +285,10 @@ export function BenchScreen() {
         {whole ? <NotRunning benchRows={benchRows} now={now} /> : null}
         {!isLoading && !error && benchRows.length === 0 ? (
           <Empty
-            title="No repair is running."
-            action={{ label: 'New repair', onPress: () => router.navigate('/new') }}
+            title={t('No repair is running.')}
+            action={{ label: t('New repair'), onPress: () => router.navigate('/new') }}
           >
-            Repairs are listed here from survey to sign-off.
+            {t('Repairs are listed here from survey to sign-off.')}
           </Empty>
         ) : null}
         <View className="h-8" />

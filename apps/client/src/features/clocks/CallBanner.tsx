@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { router } from 'expo-router';
 import { Notice } from '@/shared/ui/Notice';
 import { useFolded } from '@/shared/ui/useFolded';
@@ -15,9 +16,8 @@ export function CallBanner() {
   const dispatch = useAppDispatch();
   const called = useAppSelector((s) => s.view.called);
   const inOrder = [...called].sort((p, q) => Number(q.urgent) - Number(p.urgent));
-  const { shown, rest } = useFolded(
-    inOrder,
-    (more) => `${more === 1 ? 'call' : 'calls'} of the clocks`,
+  const { shown, rest } = useFolded(inOrder, (more) =>
+    t('{which} of the clocks', { which: more === 1 ? 'call' : 'calls' }),
   );
   return shown.map(({ repairId, tag, text, urgent }, i) => {
     const away = () => dispatch(putAway(repairId));
@@ -32,8 +32,8 @@ export function CallBanner() {
         told
         mark={urgent ? <StopMark maybe size={18} /> : <WaitMark size={18} />}
         ways={[
-          { label: 'Open repair', hint: `to ${tag}`, go },
-          { label: 'Seen', hint: tag, go: away },
+          { label: t('Open repair'), hint: t('to {tag}', { tag }), go },
+          { label: t('Seen'), hint: tag, go: away },
           ...(i === 0 ? rest : []),
         ]}
       >

@@ -1,5 +1,5 @@
 import { mixedBatches, openBatchOf, type RepairRow } from '@kelmot/contract';
-import { countdown, countdownText, HOUR, m, nextAction, type Message } from '@kelmot/core';
+import { countdown, countdownText, HOUR, m, nextAction, type Message, t } from '@kelmot/core';
 import { router, usePathname } from 'expo-router';
 import { Notice, type Way } from '@/shared/ui/Notice';
 import { useFolded } from '@/shared/ui/useFolded';
@@ -30,7 +30,7 @@ function Ticking({ id, row, at, say, rest }: Runs & { rest: Way[] }) {
       id={id}
       told
       mark={<WaitMark size={18} />}
-      ways={[{ label: 'Open repair', hint: `to ${row.tag}`, go }, ...rest]}
+      ways={[{ label: t('Open repair'), hint: t('to {tag}', { tag: row.tag }), go }, ...rest]}
     >
       <Txt as="strong">
         {row.tag}, {left}:{' '}
@@ -69,7 +69,7 @@ function useElsewhere(path: string): Runs[] {
 
 function Elsewhere({ path }: { path: string }) {
   const runs = useElsewhere(path);
-  const { shown, rest } = useFolded(runs, () => 'clocks that run');
+  const { shown, rest } = useFolded(runs, () => t('clocks that run'));
   return shown.map((one, i) => <Ticking key={one.id} {...one} rest={i === 0 ? rest : []} />);
 }
 

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { openCamera } from '@/offline/camera';
@@ -66,20 +67,24 @@ export function Viewfinder({ found, picture, close }: ViewfinderProps) {
           ref={video}
           muted
           playsInline
-          aria-label="Camera picture"
+          aria-label={t('Camera picture')}
           style={{ width: '100%', aspectRatio: '4 / 3', objectFit: 'cover' }}
         />
       )}
       <Txt as="inline" role="status">
         {state === 'opening'
-          ? 'Opening the camera.'
+          ? t('Opening the camera.')
           : state === 'looking'
-            ? 'Hold the code near the camera, flat and well lit.'
-            : 'No camera, or no permission to use it. Take a picture, or type the lot.'}
+            ? t('Hold the code near the camera, flat and well lit.')
+            : t('No camera, or no permission to use it. Take a picture, or type the lot.')}
       </Txt>
       <View className="flex-row flex-wrap gap-2">
-        <SecondaryButton label="Take a picture instead" testID="scan-picture" onPress={picture} />
-        <SecondaryButton label="Close the camera" testID="scan-stop" onPress={close} />
+        <SecondaryButton
+          label={t('Take a picture instead')}
+          testID="scan-picture"
+          onPress={picture}
+        />
+        <SecondaryButton label={t('Close the camera')} testID="scan-stop" onPress={close} />
       </View>
     </View>
   );

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import type { CureForecast } from '@kelmot/core/run/runPlan';
 import { cureReason, cureFigures, cureDelayText } from '@kelmot/core/run/cureText';
 import { View } from 'react-native';
@@ -23,8 +24,8 @@ export function CureProgress({ run }: { run: CureForecast }) {
         <Txt as="inline">{tell(cureReason(run, now, zone))}</Txt>
       </View>
       <View className="flex-row flex-wrap gap-x-8">
-        <FigureText figure={share} label="cure completed so far" as="reading" />
-        {run.stalled ? null : <FigureText figure={takes} label="from its mix" as="reading" />}
+        <FigureText figure={share} label={t('cure completed so far')} as="reading" />
+        {run.stalled ? null : <FigureText figure={takes} label={t('from its mix')} as="reading" />}
       </View>
     </View>
   );

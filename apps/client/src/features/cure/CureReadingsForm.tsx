@@ -6,7 +6,7 @@ import {
   type CureValues,
   type RepairView,
 } from '@kelmot/contract';
-import { parseQuantity, formatQuantity, shownUnit, type Plan } from '@kelmot/core';
+import { parseQuantity, formatQuantity, shownUnit, type Plan, t } from '@kelmot/core';
 import { plannedTemp } from '@kelmot/core/run/runPlan';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -63,8 +63,8 @@ function Typed({
           <TextBox id={id} label={label} text={text} onText={setText} unit={unit} numeric />
         </View>
         <SecondaryButton
-          label="Record"
-          hint={`Record ${label}`}
+          label={t('Record')}
+          hint={t('Record {label}', { label })}
           testID={`${id}-record`}
           onPress={go}
         />
@@ -91,13 +91,13 @@ export function CureReadingsForm({ view, plan, repair, mixedAt }: SeesProps) {
     <View
       className="gap-3 border-b border-ink px-4 py-3"
       role="group"
-      aria-label="Readings during cure"
+      aria-label={t('Readings during cure')}
     >
       <Typed
         keptAs={`${view.id}/cure/temp`}
         id="cure-temp"
-        label="Surface temperature now"
-        why={`planned ${limit(plannedC)}`}
+        label={t('Surface temperature now')}
+        why={t('planned {planned}', { planned: limit(plannedC) })}
         unit={shownUnit('temperature', units).symbol}
         read={(text) => {
           const parsed = parseQuantity(text, 'temperature', units);
@@ -105,7 +105,10 @@ export function CureReadingsForm({ view, plan, repair, mixedAt }: SeesProps) {
             ? { value: parsed.value }
             : {
                 wrong: parsed.ok
-                  ? `Must be ${limit(SURFACE_C.least)} to ${limit(SURFACE_C.most)}.`
+                  ? t('Must be {least} to {most}.', {
+                      least: limit(SURFACE_C.least),
+                      most: limit(SURFACE_C.most),
+                    })
                   : parsed.message,
               };
         }}
@@ -116,7 +119,7 @@ export function CureReadingsForm({ view, plan, repair, mixedAt }: SeesProps) {
       />
       <LoggerImport view={view} plannedC={plannedC} mixedAt={mixedAt} record={record} />
       <Disclosure
-        label="Heater, sample, log from a file"
+        label={t('Heater, sample, log from a file')}
         testID="cure-more"
         open={more}
         onToggle={() => setMore(!more)}
@@ -127,7 +130,7 @@ export function CureReadingsForm({ view, plan, repair, mixedAt }: SeesProps) {
             <CheckBox
               key={by}
               id={`warmer-${by}`}
-              label={`${WARMER_NAMES[by]} on`}
+              label={t('{warmer} on', { warmer: WARMER_NAMES[by] })}
               on={isOn(by)}
               onToggle={() => record({ kind: 'heat', by, on: !isOn(by) })}
             />
@@ -153,13 +156,13 @@ function SampleHardness({
     <Typed
       keptAs={`${view.id}/cure/shore`}
       id="cure-shore"
-      label={`Sample, Shore ${hard.scale}`}
-      why={`${hard.least} or more`}
+      label={t('Sample, Shore {scale}', { scale: hard.scale })}
+      why={t('{least} or more', { least: hard.least })}
       read={(text) => {
         const value = Number(text.replace(',', '.'));
         return text.trim() !== '' && value >= 0 && value <= 100
           ? { value }
-          : { wrong: 'Type a hardness from 0 to 100.' };
+          : { wrong: t('Type a hardness from 0 to 100.') };
       }}
       record={(value) => record({ kind: 'shore', value })}
     />
@@ -168,16 +171,16 @@ function SampleHardness({
 
 function FingernailTest({ record }: { record: (values: CureValues) => void }) {
   return (
-    <View className="gap-1.5" role="group" aria-label="Fingernail test of the kept sample">
-      <Txt as="inline">Fingernail test of the kept sample</Txt>
+    <View className="gap-1.5" role="group" aria-label={t('Fingernail test of the kept sample')}>
+      <Txt as="inline">{t('Fingernail test of the kept sample')}</Txt>
       <View className="flex-row flex-wrap gap-2">
         <SecondaryButton
-          label="Hard: no mark"
+          label={t('Hard: no mark')}
           testID="sample-hard"
           onPress={() => record({ kind: 'nail', marks: false })}
         />
         <SecondaryButton
-          label="Soft: the nail leaves a mark"
+          label={t('Soft: the nail leaves a mark')}
           testID="sample-soft"
           onPress={() => record({ kind: 'nail', marks: true })}
         />

@@ -1,5 +1,5 @@
 import type { Colours } from '@/shared/ui/tokens.cjs';
-import { MINUTE, formatQuantity, type Axis } from '@kelmot/core';
+import { MINUTE, formatQuantity, type Axis, t } from '@kelmot/core';
 import type { CureForecast, CureReadings } from '@kelmot/core/run/runPlan';
 import { View } from 'react-native';
 import Svg, { Line, Path, Polyline, Rect, Text as SvgText } from 'react-native-svg';
@@ -57,7 +57,11 @@ export function CureTrace({
   return (
     <View
       role="img"
-      aria-label={`Temperature of the repair, ${words(Math.min(...temps.map((t) => t.tempC)))} to ${words(Math.max(...temps.map((t) => t.tempC)))}; planned ${words(plannedC)}`}
+      aria-label={t('Temperature of the repair, {min} to {max}; planned {planned}', {
+        min: words(Math.min(...temps.map((t) => t.tempC))),
+        max: words(Math.max(...temps.map((t) => t.tempC))),
+        planned: words(plannedC),
+      })}
       testID="cure-trace"
     >
       <Svg width={width} height={HEIGHT}>
@@ -79,7 +83,7 @@ export function CureTrace({
           textAnchor="end"
           fill={c.pencil}
         >
-          {`planned ${words(plannedC)}`}
+          {t('planned {planned}', { planned: words(plannedC) })}
         </SvgText>
         {run.lasts ? <LastsOn lastX={lastX} y={y} last={last} width={width} c={c} /> : null}
         <Polyline points={line} fill="none" stroke={c.ink} strokeWidth={2} />

@@ -1,5 +1,5 @@
 import { judgeCure, logOf, type CureValues, type RepairView } from '@kelmot/contract';
-import { MINUTE, type Plan } from '@kelmot/core';
+import { MINUTE, type Plan, t } from '@kelmot/core';
 import { instrument, type Sample } from '@kelmot/core/instruments/instrument';
 import type { InstrumentState } from '@kelmot/core/instruments/instrumentState';
 import { judgeSamples } from '@kelmot/core/instruments/judgeSamples';
@@ -76,7 +76,7 @@ export function LoggerImport({
     return (
       <OpenInstrument
         id={logger.id}
-        label={`Read the ${logger.name.toLowerCase()}`}
+        label={t('Read the {name}', { name: logger.name.toLowerCase() })}
         failed={failed}
         open={() => void read()}
       />
@@ -95,8 +95,8 @@ export function LoggerImport({
       close={() => setFound(null)}
       takeLabel={
         fresh.length === 0
-          ? 'No new readings since the last download'
-          : `Record ${fresh.length} readings`
+          ? t('No new readings since the last download')
+          : t('Record {fresh} readings', { fresh: fresh.length })
       }
       take={values ? done : null}
     >
@@ -134,7 +134,7 @@ export function LogFileImport({ plan, mixedAt, record }: LogProps & { plan: Plan
     return (
       <View className="gap-1">
         <SecondaryButton
-          label="Import a log from a file (CSV)"
+          label={t('Import a log from a file (CSV)')}
           testID="log-file"
           onPress={() => void choose()}
         />
@@ -149,7 +149,7 @@ export function LogFileImport({ plan, mixedAt, record }: LogProps & { plan: Plan
     <InstrumentBox
       name={chosen.name}
       close={() => setChosen(null)}
-      takeLabel={`Record ${chosen.rows} readings`}
+      takeLabel={t('Record {rows} readings', { rows: chosen.rows })}
       take={() => {
         record(chosen.values);
         setChosen(null);

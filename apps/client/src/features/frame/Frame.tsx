@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { router } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
@@ -59,7 +60,7 @@ export function Frame({ tab, aside, bare = false, openId, folded = false, childr
           <View
             className="w-[380px] border-l-[1.25px] border-ink bg-sheet"
             role="complementary"
-            aria-label="Beside it"
+            aria-label={t('Beside it')}
           >
             {aside}
           </View>

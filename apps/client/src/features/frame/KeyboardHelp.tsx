@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { View } from 'react-native';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { keysToggled } from '@/store/view';
@@ -6,14 +7,14 @@ import { Txt } from '@/shared/ui/Txt';
 import { useDialog } from '@/shared/ui/useDialog';
 
 const KEYS: [string, string][] = [
-  ['/', 'Find a tag or a name'],
-  ['n', 'New repair'],
-  ['1 to 7', 'Go to a station'],
-  ['Space', 'On the run sheet: do the current step (a pedal does the same)'],
-  ['← →', 'On the run sheet: previous and next step'],
-  ['t', 'Start the next batch, or mark it placed'],
-  ['Esc', 'Close the window over the page'],
-  ['?', 'Show or hide this list'],
+  ['/', t('Find a tag or a name')],
+  ['n', t('New repair')],
+  [t('1 to 7'), t('Go to a station')],
+  ['Space', t('On the run sheet: do the current step (a pedal does the same)')],
+  ['← →', t('On the run sheet: previous and next step')],
+  ['t', t('Start the next batch, or mark it placed')],
+  ['Esc', t('Close the window over the page')],
+  ['?', t('Show or hide this list')],
 ];
 
 /** The list of keyboard shortcuts. */
@@ -27,11 +28,11 @@ export function KeyboardHelp() {
     <View
       {...dialog}
       role="dialog"
-      aria-label="Keys"
+      aria-label={t('Keys')}
       testID="keys-help"
       className="absolute right-6 top-16 w-[340px] gap-3 border-[1.25px] border-ink bg-sheet p-4"
     >
-      <Txt as="rowBold">Keys</Txt>
+      <Txt as="rowBold">{t('Keys')}</Txt>
       {KEYS.map(([key, does]) => (
         <View key={key} className="flex-row items-center gap-3">
           <View className="w-16 items-start">
@@ -40,7 +41,7 @@ export function KeyboardHelp() {
           <Txt className="flex-1">{does}</Txt>
         </View>
       ))}
-      <SecondaryButton label="Close" onPress={close} />
+      <SecondaryButton label={t('Close')} onPress={close} />
     </View>
   );
 }

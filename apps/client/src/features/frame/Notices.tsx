@@ -1,5 +1,5 @@
 import { openBatchOf } from '@kelmot/contract';
-import { MINUTE, formatQuantity } from '@kelmot/core';
+import { MINUTE, formatQuantity, t } from '@kelmot/core';
 import { View } from 'react-native';
 import { applyUpdate } from '@/store/shell';
 import { api, useMeQuery } from '@/store/api';
@@ -18,8 +18,14 @@ function NoSignal() {
   // Acts as if signal had returned: queries run again, and the outbox is sent.
   const again = () => dispatch(api.internalActions.onOnline());
   return (
-    <Notice id="no-signal" mark={<WaitMark size={18} />} ways={[{ label: 'Try again', go: again }]}>
-      No signal. {waits === 0 ? 'You can go on working.' : `${waits} kept to be sent.`}
+    <Notice
+      id="no-signal"
+      mark={<WaitMark size={18} />}
+      ways={[{ label: t('Try again'), go: again }]}
+    >
+      {t('No signal. {which}', {
+        which: waits === 0 ? t('You can go on working.') : t('{waits} kept to be sent.', { waits }),
+      })}
     </Notice>
   );
 }
@@ -30,8 +36,10 @@ function WrongClock() {
   const by = formatQuantity(Math.round(Math.abs(ahead) / MINUTE), 'time');
   return (
     <Notice id="wrong-clock" mark={<StopMark maybe size={18} />}>
-      This device’s clock is {by} {ahead > 0 ? 'ahead' : 'behind'}. Kelmot shows the correct time:
-      it uses the site’s clock.
+      {t(
+        'This device’s clock is {by} {which}. Kelmot shows the correct time: it uses the site’s clock.',
+        { by, which: ahead > 0 ? 'ahead' : 'behind' },
+      )}
     </Notice>
   );
 }
@@ -49,8 +57,13 @@ function Others() {
   const count = others.length;
   return (
     <Notice id="of-others" mark={<WaitMark size={18} />}>
-      {count} of {[...names].join(' and ')} {count === 1 ? 'waits' : 'wait'} here, and{' '}
-      {count === 1 ? 'is' : 'are'} sent when {names.size === 1 ? 'they sign' : 'each signs'} in.
+      {t('{count} of {value} {which} here, and {which2} sent when {which3} in.', {
+        count,
+        value: [...names].join(' and '),
+        which: count === 1 ? 'waits' : 'wait',
+        which2: count === 1 ? 'is' : 'are',
+        which3: names.size === 1 ? t('they sign') : t('each signs'),
+      })}
     </Notice>
   );
 }
@@ -61,11 +74,13 @@ function InHand() {
   const inHand = useAppSelector((s) => s.settings.inHand);
   const signal = useAppSelector((s) => s.view.signal);
   if (!inHand) return null;
-  const ask = { label: 'Type the code', go: () => dispatch(confirmAsked(true)) };
+  const ask = { label: t('Type the code'), go: () => dispatch(confirmAsked(true)) };
   return (
     <Notice id="in-hand" mark={<WaitMark size={18} />} ways={signal ? [ask] : []}>
-      {inHand.name} works on this device and is not confirmed yet. Kelmot asks for the code{' '}
-      {signal ? 'now.' : 'when signal returns.'}
+      {t('{name} works on this device and is not confirmed yet. Kelmot asks for the code {which}', {
+        name: inHand.name,
+        which: signal ? 'now.' : t('when signal returns.'),
+      })}
     </Notice>
   );
 }
@@ -79,9 +94,9 @@ function Update() {
     <Notice
       id="update"
       mark={<WaitMark size={18} />}
-      ways={[{ label: 'Update now', go: applyUpdate }]}
+      ways={[{ label: t('Update now'), go: applyUpdate }]}
     >
-      A new version of Kelmot is ready. Nothing you typed is lost.
+      {t('A new version of Kelmot is ready. Nothing you typed is lost.')}
     </Notice>
   );
 }
@@ -89,7 +104,7 @@ function Update() {
 /** Notices about this device, over every screen. */
 export function Notices() {
   return (
-    <View role="region" aria-label="Device notices">
+    <View role="region" aria-label={t('Device notices')}>
       <CallBanner />
       <OtherClocks />
       <NoSignal />

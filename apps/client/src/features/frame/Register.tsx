@@ -1,4 +1,4 @@
-import { clockText } from '@kelmot/core';
+import { clockText, t } from '@kelmot/core';
 import { useRef, useState } from 'react';
 import { FlatList, Pressable, TextInput, View } from 'react-native';
 import { AxisRuler, CureStrip } from '@/shared/ui/CureStrip';
@@ -39,7 +39,7 @@ function Line({ item, now, open }: { item: BenchRow; now: number; open: boolean 
           <View className="flex-row items-center gap-1">
             <StopMark size={15} />
             <Txt as="inline" className="text-oxideInk">
-              stop
+              {t('stop')}
             </Txt>
           </View>
         ) : (
@@ -75,16 +75,16 @@ export function Register({ openId }: { openId?: string }) {
     q: q.trim(),
   });
   return (
-    <View className="flex-1" role="region" aria-label="Register">
+    <View className="flex-1" role="region" aria-label={t('Register')}>
       <View className="gap-1 border-b border-ink px-4 pt-2">
         <View className="flex-row items-center rounded border-[1.25px] border-ink bg-sheet">
           <TextInput
             ref={box}
             value={q}
             onChangeText={setQ}
-            placeholder="Find tag or name"
+            placeholder={t('Find tag or name')}
             placeholderTextColor={c.pencil}
-            aria-label="Find tag or name"
+            aria-label={t('Find tag or name')}
             testID="register-search"
             className="h-9 min-w-0 flex-1 px-2 font-label text-body text-ink"
           />
@@ -93,8 +93,14 @@ export function Register({ openId }: { openId?: string }) {
           </View>
         </View>
         <View className="flex-row items-baseline justify-between">
-          <Txt as="row">{searching ? `${benchRows.length} found` : `${benchRows.length} open`}</Txt>
-          <Txt as="label">by {searching ? 'last change' : 'next act'}</Txt>
+          <Txt as="row">
+            {searching
+              ? t('{benchRows} found', { benchRows: benchRows.length })
+              : t('{benchRows} open', { benchRows: benchRows.length })}
+          </Txt>
+          <Txt as="label">
+            {t('by {which}', { which: searching ? t('last change') : t('next act') })}
+          </Txt>
         </View>
         <AxisRuler axis={listAxis(now, width, zone)} now={now} label={clockText(now, zone)} />
       </View>
@@ -103,8 +109,10 @@ export function Register({ openId }: { openId?: string }) {
         <Failed say={errorText(error)} retry={() => void refetch()} />
       ) : null}
       {!isLoading && !error && benchRows.length === 0 ? (
-        <Empty title={searching ? 'Nothing found.' : 'No open repairs.'}>
-          {searching ? 'Search for a tag, part of a name, or a place.' : 'Press New to start one.'}
+        <Empty title={searching ? t('Nothing found.') : t('No open repairs.')}>
+          {searching
+            ? t('Search for a tag, part of a name, or a place.')
+            : t('Press New to start one.')}
         </Empty>
       ) : null}
       <FlatList

@@ -1,4 +1,4 @@
-import { STATION_NAMES, STATIONS, type StationId } from '@kelmot/core';
+import { STATION_NAMES, STATIONS, type StationId, t } from '@kelmot/core';
 import { router } from 'expo-router';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
@@ -161,7 +161,7 @@ function PhoneHead({
 }) {
   return (
     <View className="flex-row items-center gap-2 bg-sheet pr-4">
-      <BackArrow label="Back to the bench" onPress={() => router.navigate('/')} />
+      <BackArrow label={t('Back to the bench')} onPress={() => router.navigate('/')} />
       {tag ? <Tag text={tag} /> : null}
       <Txt as="row" role="heading" {...named} className="min-w-0 flex-1" numberOfLines={2}>
         {title || STATION_NAMES[station]}

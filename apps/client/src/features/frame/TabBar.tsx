@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { useLargeText } from '@/shared/ui/layout';
@@ -12,7 +13,7 @@ export function TabBar({ on }: { on: TabId | null }) {
     <View
       className="flex-row flex-wrap border-t border-ink bg-sheet pr-[96px]"
       role="navigation"
-      aria-label="Places"
+      aria-label={t('Places')}
     >
       {TABS.map((tab) => {
         const here = tab.id === on;
@@ -37,7 +38,7 @@ export function TabBar({ on }: { on: TabId | null }) {
       <View className="absolute bottom-3 right-3 h-[73px] w-[73px] items-center justify-center rounded-full border-[1.5px] border-ink bg-paper">
         <Pressable
           role="button"
-          aria-label="New repair"
+          aria-label={t('New repair')}
           testID="new-repair"
           onPress={() => router.navigate('/new')}
           className="h-[63px] w-[63px] items-center justify-center rounded-full bg-teal active:opacity-80"
@@ -45,7 +46,7 @@ export function TabBar({ on }: { on: TabId | null }) {
           <PlusMark />
           {large ? null : (
             <Txt as="inline" className="text-onTeal">
-              New
+              {t('New')}
             </Txt>
           )}
         </Pressable>

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { useSiteQuery } from '@/store/api';
@@ -19,12 +20,12 @@ export function TopBar({ on }: { on: TabId | null }) {
     >
       <View className="w-[284px] flex-row items-center gap-2.5">
         <Sign size={22} />
-        <Txt as="rowBold">Kelmot</Txt>
+        <Txt as="rowBold">{t('Kelmot')}</Txt>
         <Txt as="label" numberOfLines={1} className="flex-1">
           {site?.settings.name}
         </Txt>
       </View>
-      <View className="flex-1 flex-row gap-1" role="navigation" aria-label="Places">
+      <View className="flex-1 flex-row gap-1" role="navigation" aria-label={t('Places')}>
         {TABS.map((tab) => {
           const here = tab.id === on;
           return (
@@ -48,7 +49,7 @@ export function TopBar({ on }: { on: TabId | null }) {
         <OutboxState />
         <Pressable
           role="link"
-          aria-label={`${me?.name ?? ''}: who works here, settings`}
+          aria-label={t('{name}: who works here, settings', { name: me?.name ?? '' })}
           testID="settings"
           onPress={() => router.navigate('/settings')}
           className="h-12 justify-center"
@@ -62,7 +63,7 @@ export function TopBar({ on }: { on: TabId | null }) {
           className="h-9 flex-row items-center gap-2 rounded bg-teal px-3 active:opacity-80"
         >
           <Txt as="inline" className="text-onTeal">
-            New
+            {t('New')}
           </Txt>
           <KeyHint keyName="n" onTeal />
         </Pressable>

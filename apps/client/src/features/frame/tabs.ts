@@ -1,8 +1,10 @@
+import { t } from '@kelmot/core';
+
 /** The four places outside a repair. */
 export const TABS = [
-  { id: 'bench', label: 'Bench', href: '/' },
-  { id: 'repairs', label: 'Repairs', href: '/repairs' },
-  { id: 'store', label: 'Store', href: '/store' },
-  { id: 'know-how', label: 'Know-how', href: '/know-how' },
+  { id: 'bench', label: t('Bench'), href: '/' },
+  { id: 'repairs', label: t('Repairs'), href: '/repairs' },
+  { id: 'store', label: t('Store'), href: '/store' },
+  { id: 'know-how', label: t('Know-how'), href: '/know-how' },
 ] as const;
 export type TabId = (typeof TABS)[number]['id'];

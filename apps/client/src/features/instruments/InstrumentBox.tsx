@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { LinkButton, SecondaryButton } from '@/shared/ui/Button';
@@ -20,7 +21,7 @@ export function OpenInstrument({
       <SecondaryButton label={label} testID={`read-${id}`} onPress={open} />
       {failed ? (
         <Txt as="label" className="text-oxideInk" role="alert">
-          No connection. Switch the instrument on and bring it near, or type its reading.
+          {t('No connection. Switch the instrument on and bring it near, or type its reading.')}
         </Txt>
       ) : null}
     </View>
@@ -54,8 +55,8 @@ export function InstrumentBox({
           {name}
         </Txt>
         <LinkButton
-          label="Close"
-          hint={`Close the ${name}`}
+          label={t('Close')}
+          hint={t('Close the {name}', { name })}
           testID="instrument-close"
           onPress={close}
         />

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { instrument, INSTRUMENTS } from '@kelmot/core/instruments/instrument';
 import { MISBEHAVIOURS, type Misbehaviour } from '@kelmot/demo/instruments/scene';
 import { View } from 'react-native';
@@ -9,13 +10,13 @@ import { Txt } from '@/shared/ui/Txt';
 
 const WELL = 'well';
 const NAMES: Record<Misbehaviour, string> = {
-  drift: 'Drifts',
-  'drop-out': 'Loses connection',
-  stuck: 'Sticks',
-  'wrong-unit': 'Wrong unit',
+  drift: t('Drifts'),
+  'drop-out': t('Loses connection'),
+  stuck: t('Sticks'),
+  'wrong-unit': t('Wrong unit'),
 };
 const OPTIONS = [
-  { value: WELL, label: 'Well' },
+  { value: WELL, label: t('Well') },
   ...MISBEHAVIOURS.map((how) => ({ value: how, label: NAMES[how] })),
 ];
 
@@ -28,11 +29,12 @@ export function Misbehaving() {
   return (
     <View className="gap-3" testID="misbehaving">
       <Txt as="rowBold" role="heading">
-        Simulated instruments
+        {t('Simulated instruments')}
       </Txt>
       <Txt className="text-pencil">
-        These instruments can send readings to a hold point. Make one misbehave to see how Kelmot
-        detects it.
+        {t(
+          'These instruments can send readings to a hold point. Make one misbehave to see how Kelmot detects it.',
+        )}
       </Txt>
       {INSTRUMENTS.map((id) => (
         <FieldFrame key={id} label={instrument(id).name}>

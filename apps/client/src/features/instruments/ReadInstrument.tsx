@@ -1,4 +1,4 @@
-import { typedFigure, type Message } from '@kelmot/core';
+import { typedFigure, type Message, t } from '@kelmot/core';
 import type { Driver } from '@kelmot/core/instruments/instrument';
 import type { HoldInstrument } from '@kelmot/core/run/instrumentFor';
 import { View } from 'react-native';
@@ -37,7 +37,7 @@ export function ReadInstrument({ by, driver, verdict, take }: ReadFromProps) {
     return (
       <OpenInstrument
         id={device.id}
-        label={`Read from the ${device.name.toLowerCase()}`}
+        label={t('Read from the {name}', { name: device.name.toLowerCase() })}
         failed={failed}
         open={open}
       />
@@ -53,7 +53,9 @@ export function ReadInstrument({ by, driver, verdict, take }: ReadFromProps) {
     <InstrumentBox
       name={name}
       close={close}
-      takeLabel={spot ? `Use these ${seen.values.length}` : 'Use this reading'}
+      takeLabel={
+        spot ? t('Use these {values}', { values: seen.values.length }) : t('Use this reading')
+      }
       take={mayTake ? done : null}
     >
       <View className="flex-row flex-wrap gap-3">

@@ -1,4 +1,4 @@
-import { typedFigure } from '@kelmot/core';
+import { typedFigure, t } from '@kelmot/core';
 import { instrument } from '@kelmot/core/instruments/instrument';
 import { pouring } from '@kelmot/core/instruments/pour';
 import { useCallback, useState } from 'react';
@@ -48,7 +48,7 @@ export function ScalePour({
   );
   const driver = useDriver('scale', expected);
   const pour = pours[turn];
-  const nothing = { name: '', open: () => Promise.reject(new Error('no scale')) };
+  const nothing = { name: '', open: () => Promise.reject(new Error(t('no scale'))) };
   const { seen, failed, open, close, tare } = useInstrument(SCALE, driver ?? nothing, [
     pour.targetG,
   ]);
@@ -58,7 +58,7 @@ export function ScalePour({
     return (
       <OpenInstrument
         id={SCALE.id}
-        label="Weigh on the scale"
+        label={t('Weigh on the scale')}
         failed={failed}
         open={() => {
           setTurn(0);
@@ -78,7 +78,11 @@ export function ScalePour({
     <InstrumentBox
       name={name}
       close={close}
-      takeLabel={turn === 0 ? `${pour.name} weighed: tare the scale` : `${pour.name} weighed`}
+      takeLabel={
+        turn === 0
+          ? t('{name} weighed: tare the scale', { name: pour.name })
+          : t('{name} weighed', { name: pour.name })
+      }
       take={isIn ? done : null}
     >
       <View className="flex-row flex-wrap items-end gap-3">

@@ -1,4 +1,4 @@
-import { formatQuantity, VERDICT_NAMES, type Scored } from '@kelmot/core';
+import { formatQuantity, VERDICT_NAMES, type Scored, t } from '@kelmot/core';
 import { View } from 'react-native';
 import { LinkButton } from '@/shared/ui/Button';
 import { useLayout } from '@/shared/ui/layout';
@@ -24,11 +24,11 @@ export function Compare({
     <View
       testID="compare"
       role="group"
-      aria-label="Systems compared"
+      aria-label={t('Systems compared')}
       className="gap-3 border-b border-ink bg-sheet px-4 py-4"
     >
       <Txt as="rowBold" role="heading">
-        Compared
+        {t('Compared')}
       </Txt>
       <View className={wide ? 'flex-row gap-4' : 'gap-4'}>
         {chosen.map(({ match, parts, score }) => {
@@ -52,12 +52,12 @@ export function Compare({
                 >
                   <Txt as="label">{p.name}</Txt>
                   <Txt as="inline">
-                    {p.value === null ? 'not known' : formatQuantity(p.value, p.quantity, units)}
+                    {p.value === null ? t('not known') : formatQuantity(p.value, p.quantity, units)}
                   </Txt>
                 </View>
               ))}
               <View className="flex-row justify-between gap-2 border-b border-rule py-1">
-                <Txt as="label">Weighed</Txt>
+                <Txt as="label">{t('Weighed')}</Txt>
                 <Txt as="inline">{score.toFixed(2)}</Txt>
               </View>
               {decisive.map((j) => (
@@ -67,8 +67,8 @@ export function Compare({
                 </Txt>
               ))}
               <LinkButton
-                label="Remove"
-                hint={`${match.card.code}, from the comparison`}
+                label={t('Remove')}
+                hint={t('{code}, from the comparison', { code: match.card.code })}
                 onPress={() => onDrop(match.card.code)}
               />
             </View>

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { validRecords, type LastPlan } from '@kelmot/contract';
 import type { Plan } from '@kelmot/core';
 import { View } from 'react-native';
@@ -24,20 +25,24 @@ export function ConfirmNewPlan({
   const carried = next && validRecords(last, next);
   const stays = carried ? carried.checks.length + carried.readings.length : 0;
   return (
-    <View role="alertdialog" aria-label="A new plan" testID="take-anew" className="gap-3">
-      <Txt as="row">Work has begun with {last.body.card.code}.</Txt>
+    <View role="alertdialog" aria-label={t('A new plan')} testID="take-anew" className="gap-3">
+      <Txt as="row">{t('Work has begun with {code}.', { code: last.body.card.code })}</Txt>
       {carried ? (
         <Txt>
-          {stays === 0 ? 'Nothing' : `${stays} recorded`} {stays === 1 ? 'stays' : 'stay'} with the
-          new plan.
+          {t('{which} {which2} with the new plan.', {
+            which: stays === 0 ? t('Nothing') : t('{stays} recorded', { stays }),
+            which2: stays === 1 ? 'stays' : 'stay',
+          })}
         </Txt>
       ) : (
-        <Txt>Records stay if the new plan has the same step.</Txt>
+        <Txt>{t('Records stay if the new plan has the same step.')}</Txt>
       )}
       {carried && carried.left.length > 0 ? (
         <View className="gap-1" testID="take-anew-left">
           <Txt as="label">
-            These records do not fit the new plan. They stay with plan {last.number}:
+            {t('These records do not fit the new plan. They stay with plan {number}:', {
+              number: last.number,
+            })}
           </Txt>
           {carried.left.map(({ title, why }, i) => (
             <Txt key={i}>
@@ -46,8 +51,12 @@ export function ConfirmNewPlan({
           ))}
         </View>
       ) : null}
-      <SecondaryButton label="Keep the present plan" testID="stay" onPress={onStay} />
-      <PrimaryButton label={`Use ${code} anyway`} testID="take-anew-go" onPress={onTake} />
+      <SecondaryButton label={t('Keep the present plan')} testID="stay" onPress={onStay} />
+      <PrimaryButton
+        label={t('Use {code} anyway', { code })}
+        testID="take-anew-go"
+        onPress={onTake}
+      />
     </View>
   );
 }

@@ -1,4 +1,4 @@
-import { criteria, weightsOf, type Intent } from '@kelmot/core';
+import { criteria, weightsOf, type Intent, t } from '@kelmot/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
@@ -48,7 +48,7 @@ export function CriteriaWeights({ intent }: { intent: Intent }) {
   return (
     <View className="border-b border-rule px-4">
       <Disclosure
-        label={own ? 'Ranking: your own weights' : 'Ranking weights'}
+        label={own ? t('Ranking: your own weights') : t('Ranking weights')}
         open={open}
         onToggle={() => setOpen(!open)}
       >
@@ -67,13 +67,13 @@ export function CriteriaWeights({ intent }: { intent: Intent }) {
               <Nudge
                 sign="−"
                 id={`weight-${c.id}-less`}
-                label={`${c.name} counts less`}
+                label={t('{name} counts less', { name: c.name })}
                 onPress={() => move(c.id, -STEP)}
               />
               <Nudge
                 sign="+"
                 id={`weight-${c.id}-more`}
-                label={`${c.name} counts more`}
+                label={t('{name} counts more', { name: c.name })}
                 onPress={() => move(c.id, STEP)}
               />
             </View>
@@ -81,7 +81,7 @@ export function CriteriaWeights({ intent }: { intent: Intent }) {
         })}
         {own ? (
           <LinkButton
-            label="Reset to default weights"
+            label={t('Reset to default weights')}
             testID="weights-reset"
             onPress={() => dispatch(weightsReset(intent))}
           />

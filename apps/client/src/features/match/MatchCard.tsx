@@ -12,6 +12,7 @@ import {
   type Figure,
   type SystemCard,
   type Verdict,
+  t,
 } from '@kelmot/core';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -51,17 +52,19 @@ function decision(
   const turned = judged.filter((j) => j.verdict === verdict);
   if (verdict === 'if')
     return {
-      lead: 'Fits if ',
+      lead: t('Fits if '),
       rest: `${turned.flatMap((j) => (j.condition ? [say(j.condition)] : [])).join('; ')}.`,
     };
   if (verdict === 'no') {
     const [first] = turned;
     const relax = turned.length === 1 ? first?.relax?.say : undefined;
     return {
-      lead: 'Does not fit. ',
+      lead: t('Does not fit. '),
       rest:
         turned.length > 1
-          ? `${turned.map((j) => j.rule.name.toLowerCase()).join(', ')} stop it.`
+          ? t('{turned} stop it.', {
+              turned: turned.map((j) => j.rule.name.toLowerCase()).join(', '),
+            })
           : relax
             ? say(relax)
             : first
@@ -70,7 +73,10 @@ function decision(
     };
   }
   if (!atItsLimit(match)) return { lead: '', rest: '' };
-  return { lead: 'At its limit. ', rest: `${tightestOf(match) ?? 'It'}: no margin.` };
+  return {
+    lead: t('At its limit. '),
+    rest: t('{tightestOf}: no margin.', { tightestOf: tightestOf(match) ?? t('It') }),
+  };
 }
 
 /** How it is built, if it needs more than one coat or batch. */
@@ -130,12 +136,12 @@ export function MatchCard({
               <FigureText key={p.id} figure={figures[p.id]} label={p.name.toLowerCase()} />
             ))}
         </View>
-        {how ? <Txt>It is {how}.</Txt> : null}
-        {why ? <Txt as="inline">First: {say(why)}.</Txt> : null}
+        {how ? <Txt>{t('It is {how}.', { how })}</Txt> : null}
+        {why ? <Txt as="inline">{t('First: {why}.', { why: say(why) })}</Txt> : null}
         {onCompare || compared ? (
           <CheckBox
             id={`compare-${card.code}`}
-            label="Compare"
+            label={t('Compare')}
             name={`Compare ${card.code}`}
             on={compared}
             onToggle={() => onCompare?.()}
@@ -144,17 +150,21 @@ export function MatchCard({
       </View>
       <View className="px-4">
         <Disclosure
-          label={`All reasons${turnable.length ? ', and what would change it' : ''}`}
+          label={t('All reasons{which}', {
+            which: turnable.length ? t(', and what would change it') : '',
+          })}
           open={open}
           onToggle={() => setOpen(!open)}
         >
           <AllReasons match={match} tell={tell} card={card} onTry={onTry} />
           <Txt as="label">
-            Order: {score.toFixed(2)} ={' '}
-            {parts
-              .filter((p) => p.weight > 0)
-              .map((p) => `${p.name.toLowerCase()} ${p.score.toFixed(2)} × ${p.weight}`)
-              .join(' + ')}
+            {t('Order: {score} = {parts}', {
+              score: score.toFixed(2),
+              parts: parts
+                .filter((p) => p.weight > 0)
+                .map((p) => `${p.name.toLowerCase()} ${p.score.toFixed(2)} × ${p.weight}`)
+                .join(' + '),
+            })}
           </Txt>
         </Disclosure>
       </View>
@@ -189,13 +199,13 @@ function AllReasons({
           {j.relax && j.verdict !== 'fits' ? (
             <Pressable
               role="button"
-              aria-label={`Try: ${tell(j.relax.say)}`}
+              aria-label={t('Try: {say}', { say: tell(j.relax.say) })}
               testID={`try-${card.code}-${j.rule.id}`}
               onPress={() => j.relax && onTry(j.relax)}
               className="min-h-[48px] justify-center self-start pl-[88px]"
             >
               <Txt as="inline" className="border-b-[1.5px] border-dotted border-teal">
-                {tell(j.relax.say)} Try
+                {t('{say} Try', { say: tell(j.relax.say) })}
               </Txt>
             </Pressable>
           ) : null}

@@ -7,6 +7,7 @@ import {
   type Relax,
   type Schools,
   MINUTE,
+  t,
 } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -69,7 +70,10 @@ export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRe
       reached={view.station}
       rounds={roundsPlaced(view)}
       tag={view.tag}
-      title={`${ranked.length === 1 ? 'One card' : `${ranked.length} cards`} for ${view.title}`}
+      title={t('{which} for {title}', {
+        which: ranked.length === 1 ? t('One card') : t('{ranked} cards', { ranked: ranked.length }),
+        title: view.title,
+      })}
       header={(width) => (
         <SectionOf view={{ ...view, plan: null }} size={{ width, height: 196 }} now={now} />
       )}
@@ -115,8 +119,8 @@ export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRe
 function ExampleNote() {
   return (
     <View className="px-4 py-3">
-      <Txt as="label">Example figures. Replace with your supplier’s data sheet.</Txt>
-      <Txt as="label">Pressure equipment and structures: an engineer must approve.</Txt>
+      <Txt as="label">{t('Example figures. Replace with your supplier’s data sheet.')}</Txt>
+      <Txt as="label">{t('Pressure equipment and structures: an engineer must approve.')}</Txt>
     </View>
   );
 }
@@ -124,10 +128,10 @@ function ExampleNote() {
 function RankedFor({ intent, setIntent }: { intent: Intent; setIntent: (value: Intent) => void }) {
   return (
     <View className="gap-2 border-b border-ink px-4 py-3">
-      <Txt as="label">Ranked for</Txt>
+      <Txt as="label">{t('Ranked for')}</Txt>
       <Choices
         id="intent"
-        label="Ranked for"
+        label={t('Ranked for')}
         options={INTENTS.map((value) => ({ value, label: INTENT_NAMES[value] }))}
         value={intent}
         onPick={(v) => setIntent(v as Intent)}

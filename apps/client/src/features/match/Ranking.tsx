@@ -1,4 +1,4 @@
-import { whyFirst, type Intent, type Relax } from '@kelmot/core';
+import { whyFirst, type Intent, type Relax, t } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { errorText } from '@/store/api';
@@ -41,7 +41,7 @@ export function Ranking({
       />
       {loading ? <Skeleton /> : null}
       {error && ranked.length === 0 ? <Failed say={errorText(error)} /> : null}
-      <View role="radiogroup" aria-label="Material systems">
+      <View role="radiogroup" aria-label={t('Material systems')}>
         {shown.map((scored, i) => {
           const own = scored.match.card.code;
           const isCompared = compared.includes(own);
@@ -64,7 +64,7 @@ export function Ranking({
       {ranked.length > shown.length ? (
         <View className="px-4">
           <LinkButton
-            label={`${ranked.length - shown.length} more do not fit`}
+            label={t('{ranked} more do not fit', { ranked: ranked.length - shown.length })}
             onPress={() => setAll(true)}
             testID="show-all"
           />

@@ -1,4 +1,4 @@
-import { demandOfSurvey, PERMISSION_NAMES, type Survey } from '@kelmot/core';
+import { demandOfSurvey, PERMISSION_NAMES, type Survey, t } from '@kelmot/core';
 import { View } from 'react-native';
 import { useSiteQuery } from '@/store/api';
 import { StopMark } from '@/shared/ui/marks';
@@ -23,10 +23,12 @@ export function RefusalBlock({ survey }: { survey: Survey }) {
           <StopMark />
           <View className="min-w-0 flex-1 gap-0.5">
             <Txt as="row" className="text-oxideInk">
-              Stop. {tell(r.because)}
+              {t('Stop. {because}', { because: tell(r.because) })}
             </Txt>
             {r.who === 'none' ? null : (
-              <Txt as="strong">{PERMISSION_NAMES[r.who]} must decide.</Txt>
+              <Txt as="strong">
+                {t('{permission} must decide.', { permission: PERMISSION_NAMES[r.who] })}
+              </Txt>
             )}
           </View>
         </View>

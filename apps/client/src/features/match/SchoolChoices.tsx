@@ -5,6 +5,7 @@ import {
   type FamilyId,
   type Schools,
   type SystemCard,
+  t,
 } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -33,8 +34,8 @@ export function SchoolChoices({
       <Disclosure
         label={
           own > 0
-            ? `Where practitioners differ: ${own} not the usual choice`
-            : 'Where practitioners differ'
+            ? t('Where practitioners differ: {own} not the usual choice', { own })
+            : t('Where practitioners differ')
         }
         open={open}
         onToggle={() => setOpen(!open)}
@@ -47,7 +48,7 @@ export function SchoolChoices({
               label={s.question}
               options={s.options.map((o) => ({
                 ...o,
-                label: o.value === s.usual ? `${o.label} (usual)` : o.label,
+                label: o.value === s.usual ? t('{label} (usual)', { label: o.label }) : o.label,
               }))}
               value={now[s.id] ?? s.usual}
               onPick={(value) => onChoose({ ...chosen, [s.id]: value })}

@@ -1,4 +1,4 @@
-import { PURPOSE_NAMES, secondMaterials, type CardMatch } from '@kelmot/core';
+import { PURPOSE_NAMES, secondMaterials, type CardMatch, t } from '@kelmot/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { Choices } from '@/shared/ui/fields';
@@ -21,7 +21,7 @@ export function SecondChoices({
   return (
     <View className="gap-3 border-b border-rule px-4 py-4" testID="seconds">
       <Txt as="rowBold" role="heading">
-        With it
+        {t('With it')}
       </Txt>
       {asked.map(({ purpose, card, because, options }) => {
         const label = PURPOSE_NAMES[purpose];

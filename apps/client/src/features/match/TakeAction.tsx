@@ -6,6 +6,7 @@ import {
   type Schools,
   type Survey,
   type SystemCard,
+  t,
 } from '@kelmot/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
@@ -80,11 +81,12 @@ export function TakeAction({
   const toPrep = () => router.navigate(`/repair/${id}/prep`);
   if (asking && code)
     return <ConfirmNewPlan last={asking} next={next()} code={code} onTake={go} onStay={stay} />;
-  if (state === 'begun') return <PrimaryButton label="On to Prep" onPress={toPrep} testID="take" />;
+  if (state === 'begun')
+    return <PrimaryButton label={t('On to Prep')} onPress={toPrep} testID="take" />;
   if (state === 'trial')
     return (
       <PrimaryButton
-        label="Keep or undo the change that you try first"
+        label={t('Keep or undo the change that you try first')}
         disabled
         onPress={take}
         testID="take"
@@ -95,8 +97,8 @@ export function TakeAction({
       <PrimaryButton
         label={
           code
-            ? `Use ${code}, go to Prep`
-            : 'No material fits: change the survey, or call a specialist'
+            ? t('Use {code}, go to Prep', { code })
+            : t('No material fits: change the survey, or call a specialist')
         }
         disabled={!code || !canWrite}
         onPress={take}
@@ -106,13 +108,17 @@ export function TakeAction({
   return (
     <View>
       <PrimaryButton
-        label="Referral sheet"
+        label={t('Referral sheet')}
         testID="referral"
         onPress={() => router.navigate(`/referral/${id}`)}
       />
       {/* A choice that needs approval gets a secondary button, never the main one. */}
       {code && canWrite ? (
-        <LinkButton label={`After their decision: ${code} to Prep`} testID="take" onPress={take} />
+        <LinkButton
+          label={t('After their decision: {code} to Prep', { code })}
+          testID="take"
+          onPress={take}
+        />
       ) : null}
     </View>
   );

@@ -1,4 +1,4 @@
-import { VERDICT_NAMES, word, type Relax, type UnitSystem, type WhatIf } from '@kelmot/core';
+import { VERDICT_NAMES, word, type Relax, type UnitSystem, type WhatIf, t } from '@kelmot/core';
 import { View } from 'react-native';
 import { SecondaryButton } from '@/shared/ui/Button';
 import { Txt } from '@/shared/ui/Txt';
@@ -21,7 +21,7 @@ export function WhatIfBlock({
   return (
     <View className="gap-3 border-b border-rule px-4 py-4" testID="what-if">
       <Txt as="rowBold" role="heading">
-        What would change this
+        {t('What would change this')}
       </Txt>
       {found.map((w) => (
         <View key={w.code} className="flex-row items-center gap-3">
@@ -32,8 +32,11 @@ export function WhatIfBlock({
             <Txt className="text-pencil">{sayChanges(w.changes, units)}</Txt>
           </View>
           <SecondaryButton
-            label="Try"
-            hint={`Try ${sayChanges(w.changes, units)}, for ${w.code}`}
+            label={t('Try')}
+            hint={t('Try {changes}, for {code}', {
+              changes: sayChanges(w.changes, units),
+              code: w.code,
+            })}
             testID={`what-if-${w.code}`}
             onPress={() => onTry(w)}
           />
@@ -56,15 +59,15 @@ export function TrialBar({
   const { units } = useWords();
   return (
     <View role="status" testID="trial" className="gap-2 border-b border-ink bg-mossTint px-4 py-3">
-      <Txt as="inline">Trial, not saved yet</Txt>
+      <Txt as="inline">{t('Trial, not saved yet')}</Txt>
       <Txt className="text-pencil">{sayChanges(changes, units)}</Txt>
       <View className="flex-row gap-2">
         <View className="flex-1">
-          <SecondaryButton label="Undo" testID="trial-undo" onPress={onUndo} />
+          <SecondaryButton label={t('Undo')} testID="trial-undo" onPress={onUndo} />
         </View>
         {onKeep ? (
           <View className="flex-1">
-            <SecondaryButton label="Keep in the survey" testID="trial-keep" onPress={onKeep} />
+            <SecondaryButton label={t('Keep in the survey')} testID="trial-keep" onPress={onKeep} />
           </View>
         ) : null}
       </View>

@@ -5,6 +5,7 @@ import {
   MINUTE,
   planBatches,
   type Plan,
+  t,
 } from '@kelmot/core';
 import { router, useLocalSearchParams } from 'expo-router';
 import { TO_ALL } from '@/shared/repairs/openRepair';
@@ -47,19 +48,23 @@ function Costs({ plan }: { plan: Plan }) {
             label={figures['nothing.until']?.label ?? ''}
             as="row"
           />
-          <FigureText figure={figures['nothing.cost']} label="and that stop costs" as="row" />
+          <FigureText figure={figures['nothing.cost']} label={t('and that stop costs')} as="row" />
         </View>
       ) : null}
       {next ? (
         <View className="gap-1" testID="next-option">
           <Txt className="text-pencil">
-            Next best: {next.code} {next.name}
+            {t('Next best: {code} {name}', { code: next.code, name: next.name })}
           </Txt>
           <View className="flex-row flex-wrap gap-x-8 gap-y-2">
-            <FigureText figure={figures['next.ready']} label="ready in" as="row" />
-            <FigureText figure={figures['next.total']} label="material and downtime" as="row" />
-            <FigureText figure={figures['next.life']} label="expected life" as="row" />
-            <FigureText figure={figures.expected} label="this card" as="row" />
+            <FigureText figure={figures['next.ready']} label={t('ready in')} as="row" />
+            <FigureText
+              figure={figures['next.total']}
+              label={t('material and downtime')}
+              as="row"
+            />
+            <FigureText figure={figures['next.life']} label={t('expected life')} as="row" />
+            <FigureText figure={figures.expected} label={t('this card')} as="row" />
           </View>
         </View>
       ) : null}
@@ -70,14 +75,14 @@ function Costs({ plan }: { plan: Plan }) {
 function Buttons({ view, plan }: { view: RepairView; plan: Plan }) {
   const papers = usePapers(view, plan);
   const list = [
-    { id: 'a4', label: 'Job card, A4', press: () => papers.jobCard('a4') },
-    { id: 'letter', label: 'Job card, letter', press: () => papers.jobCard('letter') },
-    { id: 'csv', label: 'Picking list, CSV', press: papers.pickingList },
-    { id: 'ics', label: 'Timeline, iCalendar', press: papers.calendar },
-    { id: 'json', label: 'The plan, JSON', press: papers.whole },
-    { id: 'record', label: 'The record, PDF', press: papers.record },
-    { id: 'record-csv', label: 'The record, CSV', press: papers.recordList },
-    { id: 'record-json', label: 'The record, JSON', press: papers.recordWhole },
+    { id: 'a4', label: t('Job card, A4'), press: () => papers.jobCard('a4') },
+    { id: 'letter', label: t('Job card, letter'), press: () => papers.jobCard('letter') },
+    { id: 'csv', label: t('Picking list, CSV'), press: papers.pickingList },
+    { id: 'ics', label: t('Timeline, iCalendar'), press: papers.calendar },
+    { id: 'json', label: t('The plan, JSON'), press: papers.whole },
+    { id: 'record', label: t('The record, PDF'), press: papers.record },
+    { id: 'record-csv', label: t('The record, CSV'), press: papers.recordList },
+    { id: 'record-json', label: t('The record, JSON'), press: papers.recordWhole },
   ];
   return (
     <View className="gap-2 border-b border-ink px-4 py-3">
@@ -85,7 +90,7 @@ function Buttons({ view, plan }: { view: RepairView; plan: Plan }) {
         {list.map(({ id, label, press }) => (
           <SecondaryButton
             key={id}
-            label={papers.making === id ? 'Making the paper' : label}
+            label={papers.making === id ? t('Making the paper') : label}
             testID={`paper-${id}`}
             disabled={papers.making !== null}
             onPress={() => void press()}
@@ -136,12 +141,12 @@ export function PapersScreen() {
         <View className="w-full max-w-[760px] self-center pb-10">
           <View className="flex-row items-center gap-2 bg-sheet pr-4">
             <BackArrow
-              label="Back to the repair"
+              label={t('Back to the repair')}
               onPress={() => router.navigate(`/repair/${id}/${view.station}`)}
             />
             <Tag text={view.tag} />
             <Txt as="row" role="heading" className="min-w-0 flex-1" numberOfLines={2}>
-              The whole job
+              {t('The whole job')}
             </Txt>
           </View>
           {drawing ? <SectionView drawing={drawing} /> : null}
@@ -152,30 +157,38 @@ export function PapersScreen() {
                   {plan.card.code} {plan.card.name}
                 </Txt>
                 <Txt className="text-pencil">
-                  {familyOf(view.survey.family).title}. {INTENT_NAMES[plan.survey.intent]}.{' '}
-                  {plan.steps.length} steps, {plan.rounds.length}{' '}
-                  {plan.rounds.length === 1 ? 'round' : 'rounds'}, {planBatches(plan).length}{' '}
-                  {planBatches(plan).length === 1 ? 'batch' : 'batches'}.
+                  {t('{title}. {intent}. {steps} steps, {rounds} {which}, {n} {which2}.', {
+                    title: familyOf(view.survey.family).title,
+                    intent: INTENT_NAMES[plan.survey.intent],
+                    steps: plan.steps.length,
+                    rounds: plan.rounds.length,
+                    which: plan.rounds.length === 1 ? 'round' : 'rounds',
+                    n: planBatches(plan).length,
+                    which2: planBatches(plan).length === 1 ? 'batch' : 'batches',
+                  })}
                 </Txt>
               </View>
               <Buttons view={view} plan={plan} />
               <Costs plan={plan} />
               <Supplies plan={plan} />
               <Lines
-                title="Smallest margins"
-                lines={plan.tightest.map(
-                  (t) => `${tell(t.about)}: ${formatDuration(t.slackMin)} of margin.`,
+                title={t('Smallest margins')}
+                lines={plan.tightest.map((margin) =>
+                  t('{about}: {slack} of margin.', {
+                    about: tell(margin.about),
+                    slack: formatDuration(margin.slackMin),
+                  }),
                 )}
               />
-              <Lines title="Warnings" lines={plan.warnings.map(tell)} />
-              <Lines title="What would raise the chance" lines={plan.raise.map(tell)} />
-              <Lines title="Who must approve" lines={plan.approvers.map((w) => `${w}.`)} />
-              <Lines title="Wear" lines={plan.gear} />
-              <Lines title="Cautions" lines={plan.cautions.map((c) => c.text)} />
-              <Lines title="How to remove it" lines={plan.removal.map(tell)} />
+              <Lines title={t('Warnings')} lines={plan.warnings.map(tell)} />
+              <Lines title={t('What would raise the chance')} lines={plan.raise.map(tell)} />
+              <Lines title={t('Who must approve')} lines={plan.approvers.map((w) => `${w}.`)} />
+              <Lines title={t('Wear')} lines={plan.gear} />
+              <Lines title={t('Cautions')} lines={plan.cautions.map((c) => c.text)} />
+              <Lines title={t('How to remove it')} lines={plan.removal.map(tell)} />
             </>
           ) : (
-            <Txt className="p-4">No plan yet: choose a system at Match.</Txt>
+            <Txt className="p-4">{t('No plan yet: choose a system at Match.')}</Txt>
           )}
         </View>
       </ScrollView>

@@ -2,7 +2,7 @@ import { Barlow_400Regular } from '@expo-google-fonts/barlow/400Regular';
 import { Barlow_600SemiBold } from '@expo-google-fonts/barlow/600SemiBold';
 import { BarlowSemiCondensed_600SemiBold } from '@expo-google-fonts/barlow-semi-condensed/600SemiBold';
 import { planFile, type RepairView } from '@kelmot/contract';
-import { drawSection, layersText, type Plan, type UnitSystem } from '@kelmot/core';
+import { drawSection, layersText, type Plan, type UnitSystem, t } from '@kelmot/core';
 import type { Fonts, PaperSize } from '@kelmot/papers';
 import { SECTION_BOX } from '@kelmot/papers/sectionBox';
 import { Asset } from 'expo-asset';
@@ -22,7 +22,7 @@ async function fontsOfPaper(): Promise<Fonts> {
   const [text, bold, label] = await Promise.all(
     [Barlow_400Regular, Barlow_600SemiBold, BarlowSemiCondensed_600SemiBold].map(bytesOf),
   );
-  if (!text || !bold || !label) throw new Error('the fonts are not there');
+  if (!text || !bold || !label) throw new Error(t('the fonts are not there'));
   return { text, bold, label };
 }
 
@@ -61,7 +61,9 @@ export function usePapers(view: RepairView, plan: Plan) {
     try {
       await work();
     } catch (problem) {
-      setError(`This paper could not be made: ${(problem as Error).message}`);
+      setError(
+        t('This paper could not be made: {message}', { message: (problem as Error).message }),
+      );
     } finally {
       setMaking(null);
     }

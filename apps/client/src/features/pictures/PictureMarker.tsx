@@ -1,4 +1,4 @@
-import { parseQuantity, formatQuantity, shownUnit, type UnitSystem } from '@kelmot/core';
+import { parseQuantity, formatQuantity, shownUnit, type UnitSystem, t } from '@kelmot/core';
 import { useEffect, useState, type Dispatch, type SetStateAction } from 'react';
 import {
   Image,
@@ -27,7 +27,11 @@ import {
   type MarkKind,
 } from './marks';
 
-const NAMES: Record<MarkKind, string> = { line: 'Line', arrow: 'Arrow', outline: 'Outline' };
+const NAMES: Record<MarkKind, string> = {
+  line: t('Line'),
+  arrow: t('Arrow'),
+  outline: t('Outline'),
+};
 const OPTIONS = MARK_KINDS.map((kind) => ({ value: kind, label: NAMES[kind] }));
 /** The longest length that can be written on a mark, mm. */
 const LONGEST_MM = 100_000;
@@ -101,7 +105,9 @@ function useMarkLength() {
       ? parsed.message
       : parsed.value > 0 && parsed.value <= LONGEST_MM
         ? null
-        : `Type a length over 0, ${formatQuantity(LONGEST_MM, 'length', units)} at most.`;
+        : t('Type a length over 0, {lONGEST_MM} at most.', {
+            lONGEST_MM: formatQuantity(LONGEST_MM, 'length', units),
+          });
   const withLength = (mark: Mark): Mark => ({
     ...mark,
     label: parsed?.ok && wrong === null ? formatQuantity(parsed.value, 'length', units) : '',
@@ -140,14 +146,14 @@ export function PictureMarker({ uri, label, close, keep }: MarkPictureProps) {
   };
   return (
     <PageOverlay
-      title="Draw on this picture"
-      label={`Draw on: ${label}`}
+      title={t('Draw on this picture')}
+      label={t('Draw on: {label}', { label })}
       testID="mark-picture"
       close={close}
     >
       <Choices
         id="mark"
-        label="Mark"
+        label={t('Mark')}
         options={OPTIONS}
         value={kind}
         onPick={(v) => setKind(MARK_KINDS.find((known) => known === v) ?? 'line')}
@@ -173,13 +179,13 @@ export function PictureMarker({ uri, label, close, keep }: MarkPictureProps) {
       </View>
       {failed ? <Unreadable /> : null}
       <SecondaryButton
-        label="Undo the last mark"
+        label={t('Undo the last mark')}
         testID="mark-undo"
         disabled={marks.length === 0}
         onPress={() => setMarks(marks.slice(0, -1))}
       />
       <PrimaryButton
-        label="Save with the step"
+        label={t('Save with the step')}
         testID="mark-keep"
         sign="tick"
         disabled={marks.length === 0}
@@ -191,7 +197,7 @@ export function PictureMarker({ uri, label, close, keep }: MarkPictureProps) {
 
 const Unreadable = () => (
   <Txt as="inline" className="text-oxideInk" role="alert">
-    This picture could not be read. Open it again when there is signal.
+    {t('This picture could not be read. Open it again when there is signal.')}
   </Txt>
 );
 
@@ -227,7 +233,7 @@ function DrawnSheet({
     <View
       testID="mark-sheet"
       role="img"
-      aria-label={`${label}, ${marks.length} drawn on it`}
+      aria-label={t('{label}, {marks} drawn on it', { label, marks: marks.length })}
       className="border border-ink"
       style={[size, DRAWN_ON]}
       onStartShouldSetResponder={() => wrong === null}
@@ -258,13 +264,13 @@ function LengthOfMark({
 }) {
   return (
     <FieldFrame
-      label="Length"
-      why="Type the length first, then draw. Leave empty for a mark without length."
+      label={t('Length')}
+      why={t('Type the length first, then draw. Leave empty for a mark without length.')}
       error={wrong ?? undefined}
     >
       <TextBox
         id="mark-length"
-        label="Length"
+        label={t('Length')}
         text={length}
         onText={setLength}
         unit={shownUnit('length', units).symbol}

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import type { RepairView } from '@kelmot/contract';
 import type { Step } from '@kelmot/core';
 import { useState } from 'react';
@@ -33,7 +34,7 @@ export function Pictures({ step, view, repair }: PicturesProps) {
     <View className="flex-row flex-wrap gap-3">
       {pictures.map((id, i) => {
         const uri = waiting.get(id) ?? `/api/photos/${id}`;
-        const named = `${label}, picture ${i + 1}`;
+        const named = t('{label}, picture {i}', { label, i: i + 1 });
         return (
           <View key={id}>
             <Image
@@ -44,8 +45,8 @@ export function Pictures({ step, view, repair }: PicturesProps) {
             />
             {repair.canWrite ? (
               <LinkButton
-                label="Draw"
-                hint={`Draw on: ${named}`}
+                label={t('Draw')}
+                hint={t('Draw on: {named}', { named })}
                 testID={`draw-${i + 1}`}
                 onPress={() => setDrawnOn({ uri, label: named })}
               />

@@ -6,6 +6,7 @@ import {
   PERMISSION_NAMES,
   surveyLines,
   type Survey,
+  t,
 } from '@kelmot/core';
 import { router, useLocalSearchParams } from 'expo-router';
 import { TO_ALL } from '@/shared/repairs/openRepair';
@@ -47,20 +48,25 @@ export function ReferralScreen() {
     >
       <View className="w-full max-w-[720px] self-center pb-10">
         <View className="flex-row items-center gap-2 border-b border-ink pr-4 print:hidden">
-          <BackArrow label="Back to Match" onPress={() => router.navigate(`/repair/${id}/match`)} />
+          <BackArrow
+            label={t('Back to Match')}
+            onPress={() => router.navigate(`/repair/${id}/match`)}
+          />
           <View className="flex-1" />
-          <SecondaryButton label="Print" testID="print" onPress={() => globalThis.print?.()} />
+          <SecondaryButton label={t('Print')} testID="print" onPress={() => globalThis.print?.()} />
         </View>
         <ReferralHead survey={survey} site={site} date={date} me={me} />
         <View className="gap-2 border-y border-ink px-4 py-3">
-          {refusals.length === 0 ? <Txt>This damage does not need another specialist.</Txt> : null}
+          {refusals.length === 0 ? (
+            <Txt>{t('This damage does not need another specialist.')}</Txt>
+          ) : null}
           {refusals.map((r) => (
             <View key={r.id}>
               <Txt as="strong">{tell(r.because)}</Txt>
               <Txt>
                 {r.who === 'none'
-                  ? 'The site decides what to do instead.'
-                  : `${PERMISSION_NAMES[r.who]} must decide.`}
+                  ? t('The site decides what to do instead.')
+                  : t('{permission} must decide.', { permission: PERMISSION_NAMES[r.who] })}
               </Txt>
             </View>
           ))}
@@ -92,8 +98,9 @@ export function ReferralScreen() {
         ))}
         <View className="gap-1 px-4 pt-6">
           <Txt>
-            Measured on site; not a design. The law, the site’s rules and the licensed trade come
-            first.
+            {t(
+              'Measured on site; not a design. The law, the site’s rules and the licensed trade come first.',
+            )}
           </Txt>
         </View>
       </View>
@@ -115,7 +122,7 @@ function ReferralHead({
   return (
     <View className="gap-1 px-4 py-4">
       <Txt as="screen" role="heading">
-        Referral: {survey.asset.tag} {survey.asset.name}
+        {t('Referral: {tag} {name}', { tag: survey.asset.tag, name: survey.asset.name })}
       </Txt>
       <Txt as="label">
         {site.settings.name}, {survey.asset.position}. {familyOf(survey.family).title}. {date},{' '}

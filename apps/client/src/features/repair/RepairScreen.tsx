@@ -1,4 +1,4 @@
-import { StationId, STATION_NAMES } from '@kelmot/core';
+import { StationId, STATION_NAMES, t } from '@kelmot/core';
 import { router, useLocalSearchParams } from 'expo-router';
 import { TO_ALL } from '@/shared/repairs/openRepair';
 import { useEffect } from 'react';
@@ -70,7 +70,7 @@ function Planned({
           <screen.action {...props} />
         ) : (
           <PrimaryButton
-            label="Choose a system at Match"
+            label={t('Choose a system at Match')}
             onPress={() => router.navigate(`/repair/${view.id}/match`)}
             testID="to-match"
           />
@@ -81,8 +81,10 @@ function Planned({
       <RejectedCommands waiting={repair.waiting} />
       {planning ? <Skeleton /> : null}
       {!planning && !plan ? (
-        <Empty title="No plan yet.">
-          {STATION_NAMES[station]} is calculated from the system that you choose at Match.
+        <Empty title={t('No plan yet.')}>
+          {t('{station} is calculated from the system that you choose at Match.', {
+            station: STATION_NAMES[station],
+          })}
         </Empty>
       ) : null}
       {props ? <screen.body {...props} /> : null}

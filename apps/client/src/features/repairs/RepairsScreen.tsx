@@ -6,6 +6,7 @@ import {
   STATION_NAMES,
   STATIONS,
   type Zone,
+  t,
 } from '@kelmot/core';
 import { REPAIR_SORTS } from '@kelmot/contract';
 import { router } from 'expo-router';
@@ -31,14 +32,19 @@ import { placeOf, useBenchRows, type BenchRow } from '../../shared/repairs/useBe
 function whenText({ row }: BenchRow, now: number, zone: Zone): string {
   const day = (at: string) => dateText(Date.parse(at), zone);
   return row.status === 'closed'
-    ? `Closed ${day(row.updatedAt)}${row.dueOn ? `, look again ${dateText(Date.parse(row.dueOn), 'UTC')}` : ''}`
-    : `Back by ${dayClockText(Date.parse(row.backBy), now, zone)}`;
+    ? t('Closed {updatedAt}{which}', {
+        updatedAt: day(row.updatedAt),
+        which: row.dueOn
+          ? t(', look again {parse}', { parse: dateText(Date.parse(row.dueOn), 'UTC') })
+          : '',
+      })
+    : t('Back by {parse}', { parse: dayClockText(Date.parse(row.backBy), now, zone) });
 }
 
 const columnsAt = (now: number, zone: Zone, byServer: boolean): Column<BenchRow>[] => [
   {
     key: 'tag',
-    title: 'Tag',
+    title: t('Tag'),
     share: 1.1,
     text: ({ row }) => row.tag,
     cell: ({ row }) => (
@@ -47,25 +53,25 @@ const columnsAt = (now: number, zone: Zone, byServer: boolean): Column<BenchRow>
       </Txt>
     ),
   },
-  { key: 'asset', title: 'Asset', share: 2.4, text: ({ row }) => row.assetName },
-  { key: 'damage', title: 'Damage', share: 2.2, text: ({ row }) => row.title },
-  { key: 'card', title: 'Card', share: 0.9, text: ({ row }) => row.cardCode ?? '' },
+  { key: 'asset', title: t('Asset'), share: 2.4, text: ({ row }) => row.assetName },
+  { key: 'damage', title: t('Damage'), share: 2.2, text: ({ row }) => row.title },
+  { key: 'card', title: t('Card'), share: 0.9, text: ({ row }) => row.cardCode ?? '' },
   {
     key: 'intent',
-    title: 'Intent',
+    title: t('Intent'),
     share: 1.2,
     text: ({ row }) => INTENT_NAMES[row.intent].toLowerCase(),
   },
   {
     key: 'station',
-    title: 'Station',
+    title: t('Station'),
     share: 0.9,
     text: ({ row }) => (row.status === 'closed' ? 'closed' : STATION_NAMES[row.station]),
     by: ({ row }) => STATIONS.indexOf(row.station),
   },
   {
     key: 'next',
-    title: 'Next',
+    title: t('Next'),
     share: 2.2,
     text: ({ say }) => say,
     by: ({ act, row }) => act?.clockTo ?? Date.parse(row.backBy),
@@ -85,7 +91,7 @@ const columnsAt = (now: number, zone: Zone, byServer: boolean): Column<BenchRow>
   },
   {
     key: 'when',
-    title: 'When',
+    title: t('When'),
     share: 2,
     text: (item) => whenText(item, now, zone),
     by: ({ row }) => Date.parse(row.status === 'closed' ? row.updatedAt : row.backBy),
@@ -95,18 +101,18 @@ const columnsAt = (now: number, zone: Zone, byServer: boolean): Column<BenchRow>
 const nameOf = ({ row }: BenchRow) => `${row.tag} ${row.assetName}, ${row.title}`;
 
 const FILTERS = [
-  { value: 'open', label: 'Open' },
-  { value: 'closed', label: 'Closed' },
-  { value: 'all', label: 'All' },
-  { value: 'pinned', label: 'Pinned' },
+  { value: 'open', label: t('Open') },
+  { value: 'closed', label: t('Closed') },
+  { value: 'all', label: t('All') },
+  { value: 'pinned', label: t('Pinned') },
 ] as const;
 type Filter = (typeof FILTERS)[number]['value'];
-const BEGINS = 'A repair starts with its survey.';
+const BEGINS = t('A repair starts with its survey.');
 const NONE_YET: Record<Filter, string> = {
   open: BEGINS,
-  closed: 'A repair is closed by its sign-off.',
+  closed: t('A repair is closed by its sign-off.'),
   all: BEGINS,
-  pinned: 'To keep a repair on this device, pin it at the end of any of its stations.',
+  pinned: t('To keep a repair on this device, pin it at the end of any of its stations.'),
 };
 
 function Row({ item, now }: { item: BenchRow; now: number }) {
@@ -182,14 +188,14 @@ export function RepairsScreen() {
       ) : null}
       {!isLoading && !error && benchRows.length === 0 ? (
         <Empty
-          title={q.trim() ? 'Nothing found.' : 'None here yet.'}
+          title={q.trim() ? t('Nothing found.') : t('None here yet.')}
           action={
             status === 'pinned'
               ? undefined
-              : { label: 'New repair', onPress: () => router.navigate('/new') }
+              : { label: t('New repair'), onPress: () => router.navigate('/new') }
           }
         >
-          {q.trim() ? 'Try a tag, a part of a name, or All.' : NONE_YET[status]}
+          {q.trim() ? t('Try a tag, a part of a name, or All.') : NONE_YET[status]}
         </Empty>
       ) : null}
       {wide && (benchRows.length > 0 || sort) ? (
@@ -235,20 +241,20 @@ function Find({
   return (
     <View className="gap-3 border-b border-ink bg-paper px-4 py-3">
       <Txt as="screen" role="heading">
-        Repairs
+        {t('Repairs')}
       </Txt>
       <TextInput
         value={q}
         onChangeText={setQ}
-        placeholder="Find tag, name or place"
+        placeholder={t('Find tag, name or place')}
         placeholderTextColor={c.pencil}
-        aria-label="Find repairs by tag, name or place"
+        aria-label={t('Find repairs by tag, name or place')}
         testID="repairs-search"
         className="h-12 rounded border-[1.5px] border-ink bg-sheet px-3 font-name text-row text-ink"
       />
       <Choices
         id="filter"
-        label="Which repairs"
+        label={t('Which repairs')}
         options={[...FILTERS]}
         value={status}
         onPick={(v) => setStatus(v as Filter)}

@@ -11,7 +11,7 @@ import {
   type HandoverPartKey,
   type HandoverPart,
 } from '@kelmot/contract';
-import { clockText, dateText, dayClockText, type Message } from '@kelmot/core';
+import { clockText, dateText, dayClockText, type Message, t } from '@kelmot/core';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import { RejectedCommands } from '@/shared/repair/RejectedCommands';
@@ -54,9 +54,7 @@ function Parts({ parts, testID }: { parts: readonly HandoverPart[]; testID?: str
 function ToldThen({ told, at }: { told: HandoverRecord; at: string }) {
   return (
     <View className="gap-4 border-b border-ink bg-sheet px-4 py-4" testID="handed-over">
-      <Txt as="row">
-        Handed over by {told.by}, {at}
-      </Txt>
+      <Txt as="row">{t('Handed over by {by}, {at}', { by: told.by, at })}</Txt>
       {told.note ? <Txt as="told">{told.note}</Txt> : null}
       <Parts parts={told.parts} />
     </View>
@@ -110,12 +108,12 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
       reached={view.station}
       rounds={roundsPlaced(view)}
       tag={view.tag}
-      title="Hand over"
+      title={t('Hand over')}
       aside={<RepairAside id={view.id} />}
       action={
         last && !mine && open ? (
           <PrimaryButton
-            label="I have read this: take over"
+            label={t('I have read this: take over')}
             testID="take-over"
             onPress={takeOver}
           />
@@ -127,7 +125,7 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
       <RejectedCommands waiting={repair.waiting} />
       {last && !mine ? <ToldThen told={last} at={leftAt} /> : null}
       <View className="gap-4 bg-sheet px-4 py-4" testID="handover">
-        <Txt as="label">{last && !mine ? `Present state. ${head}` : head}</Txt>
+        <Txt as="label">{last && !mine ? t('Present state. {head}', { head }) : head}</Txt>
         <Parts parts={parts} testID="handover" />
         {open && (last === null || mine) ? (
           <HandOverNow
@@ -139,12 +137,12 @@ export function HandoverScreen({ view, repair }: { view: RepairView; repair: Ope
           />
         ) : null}
         <SecondaryButton
-          label="Copy to send"
+          label={t('Copy to send')}
           testID="handover-copy"
-          onPress={() => copy('The handover', [head, ...textsOf(parts)].join('\n\n'))}
+          onPress={() => copy(t('The handover'), [head, ...textsOf(parts)].join('\n\n'))}
         />
         {sayAgain ? (
-          <SecondaryButton label="Say it again" testID="say-again" onPress={sayAgain} />
+          <SecondaryButton label={t('Say it again')} testID="say-again" onPress={sayAgain} />
         ) : null}
         {said ? <Txt role="status">{said}</Txt> : null}
         {byHand ? <Txt selectable>{byHand}</Txt> : null}
@@ -168,25 +166,29 @@ function HandOverNow({
 }) {
   return (
     <>
-      <FieldFrame label="Additional notes" why="Saved with the handover in the record.">
+      <FieldFrame label={t('Additional notes')} why={t('Saved with the handover in the record.')}>
         <TextBox
           id="handover-note"
-          label="Additional notes"
+          label={t('Additional notes')}
           most={MOST_NOTE}
           text={note}
           onText={setNote}
           multiline
-          placeholder="For example where the tools are, who knows about it"
+          placeholder={t('For example where the tools are, who knows about it')}
         />
       </FieldFrame>
       <SecondaryButton
-        label={mine ? 'Hand over again with the present state' : 'Hand over and save in the record'}
+        label={
+          mine ? t('Hand over again with the present state') : t('Hand over and save in the record')
+        }
         testID="hand-over"
         onPress={handOver}
       />
       {mine ? (
         <Txt as="inline" className="text-mossInk" role="status" testID="handed-over">
-          Handed over {leftAt}, saved in the record. The next person reads it here.
+          {t('Handed over {leftAt}, saved in the record. The next person reads it here.', {
+            leftAt,
+          })}
         </Txt>
       ) : null}
     </>
@@ -195,7 +197,7 @@ function HandOverNow({
 
 const GoOn = ({ planned, onPress }: { planned: boolean; onPress: () => void }) => (
   <PrimaryButton
-    label={planned ? 'Go on with the work' : 'Choose a system at Match'}
+    label={planned ? t('Go on with the work') : t('Choose a system at Match')}
     testID="handover-go-on"
     onPress={onPress}
   />

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { View } from 'react-native';
 import { speak, useVoiceCommands } from '@/features/speech';
 import type { Phrase } from '@/features/speech';
@@ -48,8 +49,8 @@ export function Listening({ run, hold, press, text }: ListeningProps) {
       <Txt as="label" className="min-w-0 flex-1">
         {voice.failed ??
           (voice.heard === ''
-            ? 'Listening: say next, back, repeat, or a reading.'
-            : `Heard: ${voice.heard}`)}
+            ? t('Listening: say next, back, repeat, or a reading.')
+            : t('Heard: {heard}', { heard: voice.heard }))}
       </Txt>
     </View>
   );

@@ -8,7 +8,7 @@ import {
   waitsUntil,
   type Closing,
 } from '@kelmot/contract';
-import { dayClockText, formatDuration, paceOf, stepTime, type Task } from '@kelmot/core';
+import { dayClockText, formatDuration, paceOf, stepTime, type Task, t } from '@kelmot/core';
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { CureClock } from '@/features/cure';
@@ -66,7 +66,7 @@ function Neighbour({
       className="min-h-[48px] flex-row items-center gap-3 px-4 active:bg-shade"
     >
       <Txt as="label" className="w-12">
-        {side === 'before' ? (done ? '✓ Done' : 'Before') : 'Next'}
+        {side === 'before' ? (done ? t('✓ Done') : t('Before')) : t('Next')}
       </Txt>
       <Txt as="inline" className="min-w-0 flex-1 text-pencil" numberOfLines={2}>
         {name}
@@ -99,7 +99,11 @@ function Standing({ props, now }: { props: TaskProps; now: number }) {
       </Txt>
       {closing ? (
         <Txt as="inline" className="text-ochreInk">
-          Before {dayClockText(closing.at, now, zone)}: {say(closing.to.title)}. {tell(closing.why)}
+          {t('Before {at}: {title}. {why}', {
+            at: dayClockText(closing.at, now, zone),
+            title: say(closing.to.title),
+            why: tell(closing.why),
+          })}
         </Txt>
       ) : null}
     </View>
@@ -115,11 +119,9 @@ function ToldBefore({ id, view, repair }: StationProps) {
   const at = dayClockText(Date.parse(told.takenAt), now, zone);
   return (
     <View className="border-b border-ink bg-sheet px-4 py-3" role="status" testID="run-told">
-      <Txt as="row">
-        Handed over by {told.by}, {at}
-      </Txt>
+      <Txt as="row">{t('Handed over by {by}, {at}', { by: told.by, at })}</Txt>
       <LinkButton
-        label="Read the handover and take over"
+        label={t('Read the handover and take over')}
         testID="read-told"
         onPress={() => router.navigate(`/repair/${id}/handover`)}
       />
@@ -175,7 +177,7 @@ export function RunStep(props: TaskProps) {
           {props.letCountGo ? <WithoutClock go={props.letCountGo} /> : undefined}
         </Counted>
         {sayAgain ? (
-          <SecondaryButton label="Say it again" testID="say-again" onPress={sayAgain} />
+          <SecondaryButton label={t('Say it again')} testID="say-again" onPress={sayAgain} />
         ) : null}
       </View>
       {step.hold?.kind === 'check' ? null : (
@@ -248,7 +250,7 @@ export function RunEnd(props: StationProps & { run: Run }) {
       </View>
       <View className="gap-2 bg-sheet px-4 py-3">
         <Txt as="step" role="heading">
-          {props.view.status === 'closed' ? 'Signed off' : 'All steps are done. Sign off.'}
+          {props.view.status === 'closed' ? t('Signed off') : t('All steps are done. Sign off.')}
         </Txt>
       </View>
       <Signed view={props.view} />

@@ -1,6 +1,6 @@
 import type { OpenRepair } from '@/shared/repair/useRepair';
 import { batchMoments, type RepairView } from '@kelmot/contract';
-import { STATION_NAMES, type Task, type Plan, type Step, type Message } from '@kelmot/core';
+import { STATION_NAMES, type Task, type Plan, type Step, type Message, t } from '@kelmot/core';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import {
@@ -30,13 +30,13 @@ export function ToWeigh({ view, plan }: { view: RepairView; plan: Plan }) {
 export function WhyAgain({ again, tell }: { again: Message; tell: (message: Message) => string }) {
   return (
     <Txt as="row" className="text-oxideInk" role="alert">
-      Again. {tell(again)}
+      {t('Again. {again}', { again: tell(again) })}
     </Txt>
   );
 }
 
 export const WithoutClock = ({ go }: { go: () => void }) => (
-  <LinkButton label="Go on without this clock" testID="let-count-go" onPress={go} />
+  <LinkButton label={t('Go on without this clock')} testID="let-count-go" onPress={go} />
 );
 
 export function TaskHold({
@@ -95,7 +95,7 @@ export function AfterTask({
       <TickedBy step={step} view={view} batchNo={batch?.no} />
       {done && step.hold?.kind === 'check' ? (
         <SecondaryButton
-          label="Not done: undo"
+          label={t('Not done: undo')}
           testID="run-take-back"
           disabled={!repair.canWrite}
           onPress={() => repair.send(tickOf(step, false, batch?.no ?? null))}
@@ -103,7 +103,7 @@ export function AfterTask({
       ) : null}
       {running && onScaleNow && now > batchMoments(plan, running.batch, running.mix).ends ? (
         <SecondaryButton
-          label="Placed in time"
+          label={t('Placed in time')}
           testID="run-was-placed"
           disabled={!repair.canWrite}
           onPress={() => repair.send({ type: 'mix.placed', mixId: running.mix.id })}
@@ -133,17 +133,21 @@ export function WhereItIs({
   return (
     <View className="flex-row items-center justify-between gap-3">
       <Txt as="label" role="status" className="min-w-0 flex-1">
-        {at + 1} of {run.tasks.length}, {STATION_NAMES[step.station]}
-        {at === run.current ? '' : done ? ', done' : ', not the current step yet'}
+        {t('{at} of {tasks}, {station}{which}', {
+          at: at + 1,
+          tasks: run.tasks.length,
+          station: STATION_NAMES[step.station],
+          which: at === run.current ? '' : done ? t(', done') : t(', not the current step yet'),
+        })}
       </Txt>
       <LinkButton
-        label="Hand over"
+        label={t('Hand over')}
         testID="run-handover"
         onPress={() => router.navigate(`/repair/${id}/handover`)}
       />
       <LinkButton
-        label="All steps"
-        hint={`All steps of ${STATION_NAMES[step.station]}`}
+        label={t('All steps')}
+        hint={t('All steps of {station}', { station: STATION_NAMES[step.station] })}
         testID="run-list"
         onPress={() => router.navigate(`/repair/${id}/${step.station}`)}
       />

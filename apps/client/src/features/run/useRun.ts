@@ -18,6 +18,7 @@ import {
   type Task,
   type Plan,
   type StationId,
+  t,
 } from '@kelmot/core';
 import { useMemo, useState } from 'react';
 import {
@@ -86,7 +87,7 @@ export function useTaskName(plan: Plan): (task: Task) => string {
     const round = batch && planRound(plan, batch.round);
     if (!round || !batch) return tell(step.title);
     const [title, of] = [tell(step.title), batchName(round, batch, say)];
-    if (step.name === 'mix') return `Mix, ${of}`;
+    if (step.name === 'mix') return t('Mix, {of}', { of });
     if (round.batches.length <= 1) return title;
     // A step may have the name of its round: "Mortar, 1 of 2".
     const name = lowerFirst(say(round.name));
@@ -162,7 +163,9 @@ export function useTask(
     if (done || (ahead && (batch !== null || !waiting(run, props, now)))) {
       const current = run.current === null ? undefined : run.tasks[run.current];
       return {
-        label: current ? `Back to: ${lowerFirst(name(current))}` : 'On to the sign-off',
+        label: current
+          ? t('Back to: {name}', { name: lowerFirst(name(current)) })
+          : t('On to the sign-off'),
         disabled: false,
         sign: 'next',
         testID: 'run-back-to-current',
@@ -170,16 +173,17 @@ export function useTask(
       };
     }
     const wait = waitsUntil(step, view, plan, now);
-    if (wait) return not(`From ${until(wait.at)}: ${lowerFirst(name(task))}`);
+    if (wait)
+      return not(t('From {at}: {name}', { at: until(wait.at), name: lowerFirst(name(task)) }));
     if (batch && running?.batch.no !== batch.no)
       return press(startLabel, start, { disabled: held !== null, sign: 'next' });
     // Past its working life a batch must not be used, whatever the next task is.
     if (running && batch && now > batchMoments(plan, running.batch, running.mix).ends)
-      return press('Throw this batch away: working life is over', () =>
+      return press(t('Throw this batch away: working life is over'), () =>
         repair.send({ type: 'mix.binned', mixId: running.mix.id }),
       );
     const ends = waitEnd(step, view);
-    if (ends !== null && ends > now) return not(`Wait until ${until(ends)}`);
+    if (ends !== null && ends > now) return not(t('Wait until {ends}', { ends: until(ends) }));
     if (counting?.runs) return not(counting.waitLabel);
     if (counting)
       return press(counting.startLabel, () => undefined, {
@@ -189,11 +193,11 @@ export function useTask(
     const ticks = step.hold?.kind === 'check';
     const round = batch && planRound(plan, batch.round);
     if (round && batch && task.empties && (ticks || stepDone(step, view, now)))
-      return press(`Placed: ${batchName(round, batch, say)}`, () => {
+      return press(t('Placed: {batchName}', { batchName: batchName(round, batch, say) }), () => {
         if (ticks) hold.act();
         placed();
       });
-    const label = batch && ticks ? `Done: ${lowerFirst(name(task))}` : hold.label;
+    const label = batch && ticks ? t('Done: {name}', { name: lowerFirst(name(task)) }) : hold.label;
     return press(label, hold.act, { sign: hold.sign });
   };
   return { hold, press: pressNow(), letCountGo };

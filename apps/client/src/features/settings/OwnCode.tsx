@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { CODE_DIGITS } from '@kelmot/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -35,23 +36,28 @@ export function OwnCode() {
     <>
       <Txt className="text-pencil">
         {isKnown
-          ? 'You have a code on this device. After a shift change, tap your name and type the code.'
-          : 'If several people share this device, set a short code to sign in quickly.'}
+          ? t(
+              'You have a code on this device. After a shift change, tap your name and type the code.',
+            )
+          : t('If several people share this device, set a short code to sign in quickly.')}
       </Txt>
       <Disclosure
-        label={isKnown ? 'Change your code here' : 'Set your code for this device'}
+        label={isKnown ? t('Change your code here') : t('Set your code for this device')}
         open={open}
         onToggle={() => setOpen(!open)}
       >
         <View className="gap-4 py-2">
           <FieldFrame
-            label="Code"
-            why={`${CODE_DIGITS.least} to ${CODE_DIGITS.most} digits, only for this device.`}
+            label={t('Code')}
+            why={t('{least} to {most} digits, only for this device.', {
+              least: CODE_DIGITS.least,
+              most: CODE_DIGITS.most,
+            })}
             error={wrong.code}
           >
             <TextBox
               id="own-code"
-              label="Code"
+              label={t('Code')}
               text={code}
               onText={setCode}
               most={CODE_DIGITS.most}
@@ -59,10 +65,14 @@ export function OwnCode() {
               digits
             />
           </FieldFrame>
-          <FieldFrame label="Your password" why="Proves that it is you." error={wrong.password}>
+          <FieldFrame
+            label={t('Your password')}
+            why={t('Proves that it is you.')}
+            error={wrong.password}
+          >
             <TextBox
               id="code-password"
-              label="Your password"
+              label={t('Your password')}
               text={password}
               onText={setPassword}
               secret
@@ -75,14 +85,14 @@ export function OwnCode() {
             </Txt>
           ) : null}
           <SecondaryButton
-            label="Set the code"
+            label={t('Set the code')}
             testID="set-code"
             disabled={isLoading || code === '' || password === ''}
             onPress={() => void send()}
           />
           {isKnown ? (
             <SecondaryButton
-              label="Delete my code on this device"
+              label={t('Delete my code on this device')}
               tone="remove"
               testID="drop-code"
               onPress={() => void drop()}

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { LEAST_PASSWORD } from '@kelmot/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -21,23 +22,31 @@ export function OwnPassword() {
     setNext('');
   };
   return (
-    <Disclosure label="Change your password" open={open} onToggle={() => setOpen(!open)}>
+    <Disclosure label={t('Change your password')} open={open} onToggle={() => setOpen(!open)}>
       <View className="gap-4 py-2">
-        <FieldFrame label="Password now" error={wrong.current}>
+        <FieldFrame label={t('Password now')} error={wrong.current}>
           <TextBox
             id="password-now"
-            label="Password now"
+            label={t('Password now')}
             text={current}
             onText={setCurrent}
             secret
           />
         </FieldFrame>
         <FieldFrame
-          label="New password"
-          why={`${LEAST_PASSWORD} characters or more; several words are good.`}
+          label={t('New password')}
+          why={t('{lEAST_PASSWORD} characters or more; several words are good.', {
+            lEAST_PASSWORD: LEAST_PASSWORD,
+          })}
           error={wrong.next}
         >
-          <TextBox id="password-new" label="New password" text={next} onText={setNext} secret />
+          <TextBox
+            id="password-new"
+            label={t('New password')}
+            text={next}
+            onText={setNext}
+            secret
+          />
         </FieldFrame>
         {error && !wrong.current && !wrong.next ? (
           <Txt className="text-oxideInk" role="alert">
@@ -46,11 +55,11 @@ export function OwnPassword() {
         ) : null}
         {isSuccess ? (
           <Txt className="text-mossInk" role="status" testID="password-changed">
-            Password changed. Sign in again on your other devices.
+            {t('Password changed. Sign in again on your other devices.')}
           </Txt>
         ) : null}
         <SecondaryButton
-          label="Change password and sign out elsewhere"
+          label={t('Change password and sign out elsewhere')}
           testID="change-password"
           disabled={isLoading || current === '' || next === ''}
           onPress={() => void send()}

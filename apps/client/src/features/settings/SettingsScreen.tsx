@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import type { Me } from '@kelmot/contract';
 import type { UnitSystem } from '@kelmot/core';
 import { ScrollView, View } from 'react-native';
@@ -23,13 +24,13 @@ import { OwnCode } from './OwnCode';
 import { OwnPassword } from './OwnPassword';
 
 const THEMES = [
-  { value: 'auto', label: 'Same as device' },
-  { value: 'light', label: 'Day' },
-  { value: 'night', label: 'Night shift' },
+  { value: 'auto', label: t('Same as device') },
+  { value: 'light', label: t('Day') },
+  { value: 'night', label: t('Night shift') },
 ];
 const UNITS = [
-  { value: 'metric', label: 'Metric' },
-  { value: 'us', label: 'US' },
+  { value: 'metric', label: t('Metric') },
+  { value: 'us', label: t('US') },
 ];
 
 /** Settings: people on this device, units, theme, calls, and signing out. */
@@ -44,24 +45,24 @@ export function SettingsScreen() {
       <ScrollView className="flex-1">
         <View className="border-b border-ink px-4 py-3">
           <Txt as="screen" role="heading">
-            Settings
+            {t('Settings')}
           </Txt>
         </View>
         <View className="gap-5 p-4">
           <WhoWorksHere me={me} settings={settings} />
-          <FieldFrame label="Units" why="You can type another unit in any field.">
+          <FieldFrame label={t('Units')} why={t('You can type another unit in any field.')}>
             <Choices
               id="units"
-              label="Units"
+              label={t('Units')}
               options={UNITS}
               value={settings.units}
               onPick={(v) => dispatch(chooseUnits(v as UnitSystem))}
             />
           </FieldFrame>
-          <FieldFrame label="Theme">
+          <FieldFrame label={t('Theme')}>
             <Choices
               id="theme"
-              label="Theme"
+              label={t('Theme')}
               options={THEMES}
               value={settings.theme}
               onPick={(v) => dispatch(themeChosen(v as Settings['theme']))}
@@ -69,8 +70,8 @@ export function SettingsScreen() {
           </FieldFrame>
           <CheckBox
             id="loud"
-            label="Sound and vibration when a clock ends"
-            why="The screen always shows it too. Notifications if this device allows them."
+            label={t('Sound and vibration when a clock ends')}
+            why={t('The screen always shows it too. Notifications if this device allows them.')}
             on={settings.loud}
             onToggle={() => {
               dispatch(loudChosen(!settings.loud));
@@ -79,27 +80,27 @@ export function SettingsScreen() {
           />
           <CheckBox
             id="aloud"
-            label="Read steps, clocks and verdicts aloud"
+            label={t('Read steps, clocks and verdicts aloud')}
             why={
               canSpeak()
-                ? 'With this device’s voice. The screen always shows them too.'
-                : 'This device cannot read aloud.'
+                ? t('With this device’s voice. The screen always shows them too.')
+                : t('This device cannot read aloud.')
             }
             on={settings.aloud}
             onToggle={() => {
               dispatch(aloudChosen(!settings.aloud));
               // Spoken on touch: browsers need a touch before a page may speak.
-              if (!settings.aloud) speak('Read aloud is on.', { atOnce: true });
+              if (!settings.aloud) speak(t('Read aloud is on.'), { atOnce: true });
               else stopSpeaking();
             }}
           />
           <CheckBox
             id="listens"
-            label="Voice control on the run sheet"
+            label={t('Voice control on the run sheet')}
             why={
               canListen()
-                ? 'Say “next”, “back”, “repeat”, or a reading such as “17.5”. May need signal.'
-                : 'This device cannot recognise speech.'
+                ? t('Say “next”, “back”, “repeat”, or a reading such as “17.5”. May need signal.')
+                : t('This device cannot recognise speech.')
             }
             on={settings.listens}
             onToggle={() => dispatch(listensChosen(!settings.listens))}
@@ -116,7 +117,7 @@ function WhoWorksHere({ me, settings }: { me: Me | undefined; settings: Settings
   return (
     <View className="gap-2">
       <Txt as="rowBold" role="heading">
-        Who works here
+        {t('Who works here')}
       </Txt>
       <People here={me?.id} />
       {settings.inHand ? null : <OwnCode />}
@@ -138,17 +139,23 @@ function SignedInAs({
   return (
     <View className="gap-2">
       <Txt as="inline">
-        {settings.inHand ? 'Not confirmed yet' : 'Signed in'}: {me?.name}, {me?.role}
+        {settings.inHand ? t('Not confirmed yet') : t('Signed in')}: {me?.name}, {me?.role}
       </Txt>
-      <Txt className="text-pencil">The site’s administrator sets name and role.</Txt>
+      <Txt className="text-pencil">{t('The site’s administrator sets name and role.')}</Txt>
       {settings.inHand ? null : <OwnPassword />}
       {waiting > 0 ? (
         <Txt className="text-ochreInk">
-          {waiting} unsent {waiting === 1 ? 'entry stays' : 'entries stay'} on this device until the
-          next sign-in.
+          {t('{waiting} unsent {which} on this device until the next sign-in.', {
+            waiting,
+            which: waiting === 1 ? t('entry stays') : t('entries stay'),
+          })}
         </Txt>
       ) : null}
-      <SecondaryButton label={`Sign ${me?.name ?? ''} out`} onPress={leave} testID="sign-out" />
+      <SecondaryButton
+        label={t('Sign {name} out', { name: me?.name ?? '' })}
+        onPress={leave}
+        testID="sign-out"
+      />
     </View>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { CODE_DIGITS, type DevicePerson } from '@kelmot/contract';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -19,12 +20,12 @@ function CodeBox({ person }: { person: DevicePerson }) {
   return (
     <View className="gap-3 border-b border-rule bg-shade p-4">
       <FieldFrame
-        label={`Code of ${person.name}`}
+        label={t('Code of {name}', { name: person.name })}
         error={error ? `${signInErrorText(error)}.` : undefined}
       >
         <TextBox
           id="code"
-          label={`Code of ${person.name}`}
+          label={t('Code of {name}', { name: person.name })}
           text={code}
           onText={setCode}
           most={CODE_DIGITS.most}
@@ -35,7 +36,7 @@ function CodeBox({ person }: { person: DevicePerson }) {
         />
       </FieldFrame>
       <PrimaryButton
-        label={`Go on as ${person.name}`}
+        label={t('Go on as {name}', { name: person.name })}
         disabled={isLoading || code.length < CODE_DIGITS.least}
         onPress={go}
         testID="come-in"
@@ -52,11 +53,13 @@ function TakeInHand({ person, signedIn }: { person: DevicePerson; signedIn: stri
     <View className="gap-3 border-b border-rule bg-shade p-4">
       <Txt as="inline">
         {isBack
-          ? 'Still signed in here. Their entries are sent when signal returns.'
-          : 'No signal: the code cannot be checked now. Entries are kept under this name and sent once the code is typed.'}
+          ? t('Still signed in here. Their entries are sent when signal returns.')
+          : t(
+              'No signal: the code cannot be checked now. Entries are kept under this name and sent once the code is typed.',
+            )}
       </Txt>
       <PrimaryButton
-        label={`Go on as ${person.name}`}
+        label={t('Go on as {name}', { name: person.name })}
         onPress={() => dispatch(takenInHand(isBack ? null : person))}
         testID="take-in-hand"
       />
@@ -101,11 +104,11 @@ export function People({ here }: { here?: string }) {
               {waiting > 0 ? (
                 <View className="flex-row items-center gap-1.5">
                   <WaitMark size={18} />
-                  <Txt as="label">{waiting} to send</Txt>
+                  <Txt as="label">{t('{waiting} to send', { waiting })}</Txt>
                 </View>
               ) : null}
               <Txt as="inline" className="font-label text-pencil">
-                {isHere ? 'here now' : person.role}
+                {isHere ? t('here now') : person.role}
               </Txt>
             </Pressable>
             {!open ? null : byHand ? (

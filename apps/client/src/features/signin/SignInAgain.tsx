@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import type { Me } from '@kelmot/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -29,7 +30,7 @@ export function SignInAgain({ me, ended }: { me: Me; ended: boolean }) {
   const [comeIn, withCode] = useSignInByCodeMutation();
   const { error, isLoading } = byCode ? withCode : byPassword;
   const names = !byCode && me.username === '';
-  const asked = byCode ? 'Code' : 'Password';
+  const asked = byCode ? t('Code') : t('Password');
   const waiting = useAppSelector(
     (s) => s.outbox.queue.filter(({ by }) => ended || by?.id === me.id).length,
   );
@@ -50,7 +51,7 @@ export function SignInAgain({ me, ended }: { me: Me; ended: boolean }) {
     <View
       {...dialog}
       role="dialog"
-      aria-label="Sign in again"
+      aria-label={t('Sign in again')}
       aria-modal
       testID="sign-in-again"
       className="absolute inset-0 items-center justify-end p-3"
@@ -59,19 +60,26 @@ export function SignInAgain({ me, ended }: { me: Me; ended: boolean }) {
       <View className="w-full max-w-[440px] gap-4 rounded border-[1.5px] border-ink bg-paper p-4">
         <View className="gap-1">
           <Txt as="screen" role="heading">
-            {ended ? 'Your session has ended' : 'Signal is back'}
+            {ended ? t('Your session has ended') : t('Signal is back')}
           </Txt>
           <Txt>
-            {me.name}, type your {asked.toLowerCase()}
-            {ended ? ' and continue here.' : ': your entries are then sent.'}
-            {waiting > 0
-              ? ` ${waiting} unsent ${waiting === 1 ? 'entry is' : 'entries are'} kept.`
-              : ' What you typed is kept.'}
+            {t('{name}, type your {asked}{which}{which2}', {
+              name: me.name,
+              asked: asked.toLowerCase(),
+              which: ended ? t(' and continue here.') : t(': your entries are then sent.'),
+              which2:
+                waiting > 0
+                  ? t(' {waiting} unsent {which} kept.', {
+                      waiting,
+                      which: waiting === 1 ? t('entry is') : t('entries are'),
+                    })
+                  : t(' What you typed is kept.'),
+            })}
           </Txt>
         </View>
         {names ? (
-          <FieldFrame label="User name">
-            <TextBox id="name-again" label="User name" text={username} onText={setUsername} />
+          <FieldFrame label={t('User name')}>
+            <TextBox id="name-again" label={t('User name')} text={username} onText={setUsername} />
           </FieldFrame>
         ) : null}
         <FieldFrame label={asked} error={error ? `${signInErrorText(error)}.` : undefined}>
@@ -87,13 +95,13 @@ export function SignInAgain({ me, ended }: { me: Me; ended: boolean }) {
           />
         </FieldFrame>
         <PrimaryButton
-          label="Go on"
+          label={t('Go on')}
           onPress={() => void go()}
           disabled={isLoading}
           testID="go-on"
         />
-        {ended ? null : <LinkButton label="Not now" onPress={later} testID="confirm-later" />}
-        <LinkButton label="Somebody else signs in" onPress={leave} testID="somebody-else" />
+        {ended ? null : <LinkButton label={t('Not now')} onPress={later} testID="confirm-later" />}
+        <LinkButton label={t('Somebody else signs in')} onPress={leave} testID="somebody-else" />
       </View>
     </View>
   );

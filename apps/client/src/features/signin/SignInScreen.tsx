@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import type { DemoUser } from '@kelmot/contract';
 import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
@@ -11,7 +12,7 @@ import { People } from './People';
 import { signInErrorText } from './signInErrorText';
 
 const roleOf = ({ role, approves }: DemoUser): string =>
-  approves.length > 0 ? `${role}, approves` : role;
+  approves.length > 0 ? t('{role}, approves', { role }) : role;
 
 /** Sign-in by name and password; on a demo server its people can be selected. */
 export function SignInScreen() {
@@ -26,16 +27,16 @@ export function SignInScreen() {
           <Sign size={40} />
           <View>
             <Txt as="screen" role="heading">
-              Kelmot
+              {t('Kelmot')}
             </Txt>
-            <Txt as="label">Cold repairs, from survey to sign-off</Txt>
+            <Txt as="label">{t('Cold repairs, from survey to sign-off')}</Txt>
           </View>
         </View>
         {error ? <Failed say={`${signInErrorText(error)}.`} /> : null}
         <People />
         {demo.length > 0 ? (
           <View className="gap-2">
-            <Txt as="label">Demo plant, made-up people. Sign in as</Txt>
+            <Txt as="label">{t('Demo plant, made-up people. Sign in as')}</Txt>
             {demo.map((u) => (
               <Pressable
                 key={u.username}
@@ -54,13 +55,13 @@ export function SignInScreen() {
           </View>
         ) : null}
         <View className="gap-4 border-t border-ink pt-5">
-          <FieldFrame label="User name">
-            <TextBox id="username" label="User name" text={username} onText={setUsername} />
+          <FieldFrame label={t('User name')}>
+            <TextBox id="username" label={t('User name')} text={username} onText={setUsername} />
           </FieldFrame>
-          <FieldFrame label="Password">
+          <FieldFrame label={t('Password')}>
             <TextBox
               id="password"
-              label="Password"
+              label={t('Password')}
               text={password}
               onText={setPassword}
               secret
@@ -68,7 +69,7 @@ export function SignInScreen() {
             />
           </FieldFrame>
           <PrimaryButton
-            label="Sign in"
+            label={t('Sign in')}
             onPress={() => void signIn({ username, password })}
             disabled={isLoading}
             testID="sign-in"

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { useCallback, useEffect } from 'react';
 import { View } from 'react-native';
 import { forgetWho } from '@/store/answers';
@@ -33,10 +34,10 @@ export function SignOutPending() {
   return (
     <View className="flex-1 justify-center gap-4 self-center p-4" role="main" testID="leaving">
       <Txt as="screen" role="heading">
-        Signed out
+        {t('Signed out')}
       </Txt>
-      <Txt>No signal. You can sign in when it returns. Unsent entries are kept.</Txt>
-      <SecondaryButton label="Try again" onPress={() => void tell()} />
+      <Txt>{t('No signal. You can sign in when it returns. Unsent entries are kept.')}</Txt>
+      <SecondaryButton label={t('Try again')} onPress={() => void tell()} />
     </View>
   );
 }

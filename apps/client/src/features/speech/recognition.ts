@@ -1,3 +1,5 @@
+import { t } from '@kelmot/core';
+
 /** The part of the platform's speech recognition that this uses; the type library does not have it. */
 interface Recognition {
   lang: string;
@@ -32,9 +34,11 @@ export const canListen = (): boolean => platform() !== undefined;
 
 /** Why it cannot listen, in a sentence. */
 function reasonOf(error: string): string {
-  if (error === 'network') return 'This device needs signal to recognise speech.';
-  if (error === 'audio-capture') return 'No microphone was found.';
-  return 'This page may not use the microphone. Allow it in the browser, then switch it on again.';
+  if (error === 'network') return t('This device needs signal to recognise speech.');
+  if (error === 'audio-capture') return t('No microphone was found.');
+  return t(
+    'This page may not use the microphone. Allow it in the browser, then switch it on again.',
+  );
 }
 
 /**

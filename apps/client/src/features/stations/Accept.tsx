@@ -8,7 +8,7 @@ import {
   SIGNOFF_NAMES,
   type GateRefusal,
 } from '@kelmot/contract';
-import { DAY, dateText, tasksOf, MINUTE } from '@kelmot/core';
+import { DAY, dateText, tasksOf, MINUTE, t } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { PrimaryButton, SecondaryButton } from '@/shared/ui/Button';
@@ -51,17 +51,17 @@ function Withheld({ gate, view, repair }: StationProps & { gate: GateRefusal | n
   if (gate?.by === 'clock' && repair.me && mayOverride(repair.me))
     return (
       <FieldFrame
-        label="Reason for signing now"
+        label={t('Reason for signing now')}
         why={`${say(gate.title)}. ${gate.why.map(say).join(' ')} Saved and shown with the sign-off.`}
       >
         <TextBox
           id="override"
-          label="Reason for signing now"
+          label={t('Reason for signing now')}
           most={MOST_NOTE}
           text={why}
           onText={setWhy}
           multiline
-          placeholder="For example: done without signal, entered later"
+          placeholder={t('For example: done without signal, entered later')}
         />
       </FieldFrame>
     );
@@ -94,7 +94,7 @@ export function Signed({ view }: Pick<StationProps, 'view'>) {
           </Txt>
           <Txt>{s.statement}</Txt>
           <Txt as="label">
-            Signed {s.name}, {dateText(Date.parse(s.at), zone)}
+            {t('Signed {name}, {parse}', { name: s.name, parse: dateText(Date.parse(s.at), zone) })}
           </Txt>
           {s.override === null ? null : (
             <Txt className="text-ochreInk">{tell(overrideText(s.override))}</Txt>
@@ -104,7 +104,10 @@ export function Signed({ view }: Pick<StationProps, 'view'>) {
       {view.reviews.map((r) => (
         <View key={r.id} className="border-b border-rule px-4 py-3" testID={`review-${r.kind}`}>
           <Txt as="inline">
-            {REVIEW_NAMES[r.kind]} by {dateText(Date.parse(r.dueOn), 'UTC')}
+            {t('{review} by {parse}', {
+              review: REVIEW_NAMES[r.kind],
+              parse: dateText(Date.parse(r.dueOn), 'UTC'),
+            })}
           </Txt>
         </View>
       ))}
@@ -124,31 +127,36 @@ export function SignOff({ view, plan, repair }: StationProps) {
   return (
     <View className="gap-3 px-4 py-3">
       <FieldFrame
-        label="Result of inspection"
-        why={`Signed by ${me?.name ?? ''}. It cannot be changed later.`}
+        label={t('Result of inspection')}
+        why={t('Signed by {name}. It cannot be changed later.', { name: me?.name ?? '' })}
       >
         <TextBox
           id="statement"
-          label="Result of inspection"
+          label={t('Result of inspection')}
           most={MOST_NOTE}
           text={text}
           onText={setText}
           multiline
-          placeholder="For example: flush, one sound, hard everywhere"
+          placeholder={t('For example: flush, one sound, hard everywhere')}
         />
       </FieldFrame>
       <Withheld id={view.id} view={view} plan={plan} repair={repair} gate={gate} />
       <Txt className="text-pencil">
-        Next look {dateText(now + plan.nextLookDays * DAY, zone)}
-        {plan.replaceInDays === null
-          ? '.'
-          : `; as a stop-gap it must be replaced by ${dateText(now + plan.replaceInDays * DAY, zone)}.`}
+        {t('Next look {now}{which}', {
+          now: dateText(now + plan.nextLookDays * DAY, zone),
+          which:
+            plan.replaceInDays === null
+              ? '.'
+              : t('; as a stop-gap it must be replaced by {now}.', {
+                  now: dateText(now + plan.replaceInDays * DAY, zone),
+                }),
+        })}
       </Txt>
       {sure ? (
         <View className="gap-2" role="alert">
-          <Txt>The plan starts again at Prep. Old records stay with the old plan.</Txt>
+          <Txt>{t('The plan starts again at Prep. Old records stay with the old plan.')}</Txt>
           <SecondaryButton
-            label={`Do ${view.tag} again`}
+            label={t('Do {tag} again', { tag: view.tag })}
             tone="remove"
             testID="redo-sure"
             disabled={trimmedReason(text) === null}
@@ -164,12 +172,12 @@ export function SignOff({ view, plan, repair }: StationProps) {
             }}
           />
           {trimmedReason(text) === null ? (
-            <Txt as="label">First enter the result of inspection, 3 characters or more.</Txt>
+            <Txt as="label">{t('First enter the result of inspection, 3 characters or more.')}</Txt>
           ) : null}
         </View>
       ) : (
         <SecondaryButton
-          label="Not accepted: do it again"
+          label={t('Not accepted: do it again')}
           onPress={() => setSure(true)}
           testID="redo"
           disabled={!repair.canWrite}
@@ -202,15 +210,15 @@ export function AcceptAction(props: StationProps) {
   const { say } = useWords();
   if (view.status === 'closed') return null;
   if (currentTask(tasksOf(plan), view, now) !== null) return <OpenRunSheet {...props} />;
-  const short = trimmedReason(text) === null ? 'Enter the result, then sign' : null;
+  const short = trimmedReason(text) === null ? t('Enter the result, then sign') : null;
   const asks =
     gate?.by === 'clock' && repair.me && mayOverride(repair.me)
-      ? 'Enter the reason for signing now'
+      ? t('Enter the reason for signing now')
       : gate && heldText(gate, say);
   const held = asks ?? short;
   return (
     <PrimaryButton
-      label={held ?? 'Sign off and return to service'}
+      label={held ?? t('Sign off and return to service')}
       sign="tick"
       disabled={held !== null || !repair.canWrite}
       testID="sign-off"

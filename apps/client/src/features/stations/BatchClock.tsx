@@ -11,6 +11,7 @@ import {
   type Plan,
   type PlanBatch,
   type Axis,
+  t,
 } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -50,11 +51,13 @@ export function BatchClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: 
         <Countdown to={placeBy} ruling />
         <View className="items-end">
           <Txt as="row" className={over ? 'text-oxideInk' : ''}>
-            {over ? 'Stop placing. Throw it away.' : `Place it by ${clockText(placeBy, zone)}`}
+            {over
+              ? t('Stop placing. Throw it away.')
+              : t('Place it by {placeBy}', { placeBy: clockText(placeBy, zone) })}
           </Txt>
           <View className="flex-row items-baseline gap-1">
             <Txt as="inline" className="font-label">
-              working life
+              {t('working life')}
             </Txt>
             <FigureText figure={roundFigure(plan, batch.round, 'life')} />
           </View>
@@ -63,11 +66,11 @@ export function BatchClock({ plan, mix, batch }: { plan: Plan; mix: Mix; batch: 
       {stage ? <ClockRow ends={stage.ends} label={stage.label} /> : null}
       <View className="flex-row justify-between" aria-hidden>
         <Txt as="inline" className="text-mossInk">
-          mix
+          {t('mix')}
         </Txt>
-        <Txt as="inline">place</Txt>
+        <Txt as="inline">{t('place')}</Txt>
         <Txt as="inline" className="text-oxideInk">
-          stop
+          {t('stop')}
         </Txt>
       </View>
       <View onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>

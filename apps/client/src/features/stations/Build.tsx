@@ -1,5 +1,5 @@
 import { mixedBatches, runningPlan } from '@kelmot/contract';
-import { planSummaryOf, nextAction } from '@kelmot/core';
+import { planSummaryOf, nextAction, t } from '@kelmot/core';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import { PrimaryButton } from '@/shared/ui/Button';
@@ -68,7 +68,7 @@ export function BuildAction(props: StationProps) {
   if (next && round)
     return (
       <PrimaryButton
-        label={`Mix, ${batchName(round, next, say)}`}
+        label={t('Mix, {batchName}', { batchName: batchName(round, next, say) })}
         onPress={() => router.navigate(`/repair/${id}/mix`)}
         testID="next-batch"
       />

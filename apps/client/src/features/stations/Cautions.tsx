@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import type { Plan } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -8,23 +9,27 @@ import { Txt } from '@/shared/ui/Txt';
 export function Cautions({ plan }: { plan: Plan }) {
   const [open, setOpen] = useState(false);
   return (
-    <View className="border-b border-rule px-4 py-1" role="note" aria-label="Cautions">
+    <View className="border-b border-rule px-4 py-1" role="note" aria-label={t('Cautions')}>
       <Disclosure
-        label={`Cautions, ${plan.cautions.length}`}
+        label={t('Cautions, {cautions}', { cautions: plan.cautions.length })}
         open={open}
         onToggle={() => setOpen(!open)}
       >
         {plan.cautions.map((c) => (
           <Txt key={c.id}>{c.text}</Txt>
         ))}
-        <Txt as="label">Wear: {(plan.gear.length > 0 ? plan.gear : plan.card.ppe).join(', ')}.</Txt>
+        <Txt as="label">
+          {t('Wear: {which}.', {
+            which: (plan.gear.length > 0 ? plan.gear : plan.card.ppe).join(', '),
+          })}
+        </Txt>
         {plan.approvers.map((who) => (
           <Txt as="strong" key={who}>
-            {who} must approve.
+            {t('{who} must approve.', { who })}
           </Txt>
         ))}
         <Txt as="label">
-          Your site’s rules and the law come first; Kelmot does not replace them.
+          {t('Your site’s rules and the law come first; Kelmot does not replace them.')}
         </Txt>
       </Disclosure>
     </View>

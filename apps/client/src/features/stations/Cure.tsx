@@ -10,6 +10,7 @@ import {
   type NextAction,
   type Plan,
   type Strip,
+  t,
 } from '@kelmot/core';
 import { plannedTemp, type Running } from '@kelmot/core/run/runPlan';
 import { momentFigure } from '@kelmot/core/run/cureText';
@@ -149,7 +150,7 @@ function Milestones({
                 className={`min-w-[35%] flex-1 ${m.id === plan.needed ? 'font-head' : ''}`}
               >
                 {m.name}
-                {met ? ', met' : ''}
+                {met ? t(', met') : ''}
               </Txt>
               <FigureText figure={learned ? momentFigure(m.id, learned) : planned} />
               <Txt as="inline" className="ml-auto min-w-20 text-right">
@@ -176,10 +177,13 @@ function NeededBy({
   return (
     <View className="flex-row flex-wrap items-center justify-between border-y border-ink bg-sheet px-4 py-2">
       <Txt as="inline">
-        Needed: {MILESTONE_NAMES[plan.needed]} by {dayClockText(strip.deadline, now, zone)}
+        {t('Needed: {milestone} by {deadline}', {
+          milestone: MILESTONE_NAMES[plan.needed],
+          deadline: dayClockText(strip.deadline, now, zone),
+        })}
       </Txt>
       <Txt as="inline" className={strip.late ? 'text-oxideInk' : 'text-mossInk'}>
-        {strip.late ? 'late' : 'in time'}
+        {strip.late ? 'late' : t('in time')}
       </Txt>
     </View>
   );
@@ -205,7 +209,7 @@ function CureNow({ act }: { act: NextAction }) {
 const NotMixed = ({ from }: { from: string }) => (
   <View className="border-b border-rule px-4 py-3">
     <Txt className="text-pencil">
-      Not mixed yet. The strip shows the cure if mixing begins {from}.
+      {t('Not mixed yet. The strip shows the cure if mixing begins {from}.', { from })}
     </Txt>
   </View>
 );

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import type { QuantityId } from '@kelmot/core';
 import { readList } from '@kelmot/papers/readList';
 import { useState } from 'react';
@@ -29,7 +30,7 @@ export function ListFromFile({
   return (
     <View className="items-start gap-1">
       <LinkButton
-        label="Import readings from a file (CSV)"
+        label={t('Import readings from a file (CSV)')}
         testID={`file-${stepId}`}
         onPress={() => void choose()}
       />

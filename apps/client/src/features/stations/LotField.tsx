@@ -1,5 +1,5 @@
 import { MOST_LOT, type ShelfLot } from '@kelmot/contract';
-import { dateText, dayIn, isGoodOn, MINUTE } from '@kelmot/core';
+import { dateText, dayIn, isGoodOn, MINUTE, t } from '@kelmot/core';
 import { readPackCode } from '@kelmot/core/work/packCode';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -37,7 +37,9 @@ function Expiries({ text, known }: { text: string; known: ReadonlyMap<string, st
         className={isOver ? 'text-oxideInk' : 'text-mossInk'}
         testID={isOver ? 'lot-over' : 'lot-good'}
       >
-        {isOver ? `${lot} was good to ${date}: do not mix it.` : `${lot} is good to ${date}.`}
+        {isOver
+          ? t('{lot} was good to {date}: do not mix it.', { lot, date })
+          : t('{lot} is good to {date}.', { lot, date })}
       </Txt>,
     ];
   });
@@ -55,7 +57,7 @@ export function LotField({ keptAs, cardCode }: { keptAs: string; cardCode: strin
   const options = [...new Set(lots.map((l) => l.lot))].map((lot) => ({ value: lot, label: lot }));
   const take = (code: string): boolean => {
     const { lot, expiresOn } = readPackCode(code);
-    setWrong(lot === null ? 'This code contains no lot. Type it from the pack.' : null);
+    setWrong(lot === null ? t('This code contains no lot. Type it from the pack.') : null);
     if (lot === null) return false;
     setLooking(false);
     if (expiresOn) setScanned({ lot, expiresOn });
@@ -78,12 +80,16 @@ export function LotField({ keptAs, cardCode }: { keptAs: string; cardCode: strin
     setLooking(true);
   };
   return (
-    <FieldFrame label="Lot" why="Needed to trace which lot was used." error={wrong ?? undefined}>
+    <FieldFrame
+      label={t('Lot')}
+      why={t('Needed to trace which lot was used.')}
+      error={wrong ?? undefined}
+    >
       <View className="gap-2">
         {options.length > 0 ? (
           <Choices
             id="lot-of"
-            label="Lots on the shelf"
+            label={t('Lots on the shelf')}
             options={options}
             value={text}
             onPick={setText}
@@ -91,11 +97,11 @@ export function LotField({ keptAs, cardCode }: { keptAs: string; cardCode: strin
         ) : null}
         <View className="flex-row gap-2">
           <View className="min-w-0 flex-1">
-            <TextBox id="lot" label="Lot" most={MOST_LOT} text={text} onText={setText} />
+            <TextBox id="lot" label={t('Lot')} most={MOST_LOT} text={text} onText={setText} />
           </View>
           <SecondaryButton
-            label="Scan"
-            hint="Scan the code on the pack"
+            label={t('Scan')}
+            hint={t('Scan the code on the pack')}
             testID="scan-lot"
             onPress={() => void scan()}
           />

@@ -1,5 +1,5 @@
 import { currentTask } from '@kelmot/contract';
-import { clockText, tasksOf, planRound, roundFigure, formatQuantity } from '@kelmot/core';
+import { clockText, tasksOf, planRound, roundFigure, formatQuantity, t } from '@kelmot/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useKey } from '@/shared/ui/useKey';
@@ -29,33 +29,39 @@ export function Mix(props: StationProps) {
   const ofName = of && plan.rounds.length > 1 ? `${words(of.name).toLowerCase()}, ` : '';
   const placeOf = (no: number) => {
     const of = plan.rounds.find((r) => r.batches.some((b) => b.no === no));
-    return of ? batchName(of, { no }, words) : `batch ${no}`;
+    return of ? batchName(of, { no }, words) : t('batch {no}', { no });
   };
   return (
     <View>
       {running ? <BatchClock plan={plan} mix={running.mix} batch={running.batch} /> : null}
       <View className="flex-row flex-wrap gap-x-6 gap-y-2 border-b border-ink px-4 py-3">
-        <FigureText figure={figure('total')} label={`${ofName}to mix`} as="reading" />
-        <FigureText figure={figure('batches')} label="batches" as="reading" />
-        <FigureText figure={figure('batchMass') ?? figure('batch')} label="each" as="reading" />
-        {running ? null : <FigureText figure={figure('life')} label="working life" as="reading" />}
+        <FigureText figure={figure('total')} label={t('{ofName}to mix', { ofName })} as="reading" />
+        <FigureText figure={figure('batches')} label={t('batches')} as="reading" />
+        <FigureText
+          figure={figure('batchMass') ?? figure('batch')}
+          label={t('each')}
+          as="reading"
+        />
+        {running ? null : (
+          <FigureText figure={figure('life')} label={t('working life')} as="reading" />
+        )}
       </View>
       {running ? <OpenBatch {...props} /> : <NextBatch {...props} />}
       {view.mixes.length > 0 ? (
         <View className="gap-1 border-b border-rule px-4 py-3">
-          <Txt as="label">Batches mixed so far</Txt>
+          <Txt as="label">{t('Batches mixed so far')}</Txt>
           {view.mixes.map((m) => (
             <Txt as="inline" key={m.id} className="font-label">
               {clockText(Date.parse(m.startedAt), zone)} {placeOf(m.batchNo)}
               {m.aG !== null && m.bG !== null
                 ? `: ${formatQuantity(m.aG, 'mass', units)} + ${formatQuantity(m.bG, 'mass', units)}`
                 : ''}
-              {m.lot ? `, lot ${m.lot}` : ''}
+              {m.lot ? t(', lot {lot}', { lot: m.lot }) : ''}
               {m.binnedAt
-                ? ', thrown away'
+                ? t(', thrown away')
                 : m.placedAt
-                  ? `, placed ${clockText(Date.parse(m.placedAt), zone)}`
-                  : ', still in use'}
+                  ? t(', placed {parse}', { parse: clockText(Date.parse(m.placedAt), zone) })
+                  : t(', still in use')}
             </Txt>
           ))}
         </View>
@@ -83,7 +89,7 @@ export function MixAction(props: StationProps) {
   if (running)
     return (
       <PrimaryButton
-        label={`Placed: ${round ? batchName(round, running.batch, words) : ''}`}
+        label={t('Placed: {which}', { which: round ? batchName(round, running.batch, words) : '' })}
         sign="tick"
         keyHint={undefined}
         onPress={placed}

@@ -1,5 +1,5 @@
 import { mixOf, batchMoments } from '@kelmot/contract';
-import { clockText, formatDuration, planRound } from '@kelmot/core';
+import { clockText, formatDuration, planRound, t } from '@kelmot/core';
 import { mixStages } from '@kelmot/core/materials/stages';
 import { View } from 'react-native';
 import { textsDropped } from '@/store/drafts';
@@ -43,7 +43,11 @@ export function useMixActions({ view, plan, repair }: Omit<StationProps, 'id'>) 
   };
   const stage = next && mixStages(mixOf(plan, next), plan.schools)[0];
   const first = stage ? `: ${lowerFirst(say(stage.label))} ${formatDuration(stage.minutes)}` : '';
-  const startLabel = held ?? (next && round ? `Start ${batchName(round, next, say)}${first}` : '');
+  const startLabel =
+    held ??
+    (next && round
+      ? t('Start {batchName}{first}', { batchName: batchName(round, next, say), first })
+      : '');
   return { held, start, placed, startLabel };
 }
 
@@ -59,7 +63,9 @@ export function NextBatch({
   return (
     <>
       <View className="px-4 pt-3">
-        {round && named ? <Txt as="row">Mix, {batchName(round, next, say)}</Txt> : null}
+        {round && named ? (
+          <Txt as="row">{t('Mix, {batchName}', { batchName: batchName(round, next, say) })}</Txt>
+        ) : null}
         {round ? (
           <Txt as="label">
             {round.card.code} {round.card.name}
@@ -89,20 +95,22 @@ export function OpenBatch({ view, plan, repair }: Omit<StationProps, 'id'>) {
       <View className="flex-row items-center gap-4 border-b border-rule px-4 py-3">
         <MixedSwatch />
         <View className="min-w-0 flex-1 gap-1">
-          <Txt as="row">Ready at {clockText(mixed, zone)}, then check the colour</Txt>
+          <Txt as="row">
+            {t('Ready at {mixed}, then check the colour', { mixed: clockText(mixed, zone) })}
+          </Txt>
           <Txt>{mixedSign}.</Txt>
         </View>
       </View>
       <View className="flex-row items-center gap-3 border-b border-rule px-4 py-3" role="note">
         <StopMark maybe size={30} />
         <Txt className="min-w-0 flex-1">
-          <Txt as="strong">Late? </Txt>
-          Stop placing. Spread the rest thin on a sheet. Never leave it in the bucket.
+          <Txt as="strong">{t('Late? ')}</Txt>
+          {t('Stop placing. Spread the rest thin on a sheet. Never leave it in the bucket.')}
         </Txt>
       </View>
       <View className="px-4 py-3">
         <SecondaryButton
-          label="Throw this batch away: bad mix"
+          label={t('Throw this batch away: bad mix')}
           tone="remove"
           testID="bin-batch"
           disabled={!repair.canWrite}

@@ -1,4 +1,4 @@
-import { MILESTONE_NAMES, POOR_PCT, formatQuantity, type Plan } from '@kelmot/core';
+import { MILESTONE_NAMES, POOR_PCT, formatQuantity, type Plan, t } from '@kelmot/core';
 import { View } from 'react-native';
 import { useWords } from '@/shared/ui/useWords';
 import { FigureText } from '@/shared/ui/FigureText';
@@ -18,24 +18,26 @@ export function Outlook({ plan, isBegun }: { plan: Plan; isBegun: boolean }) {
       {isBegun ? null : chance ? (
         <FigureText
           figure={chance}
-          label="chance of being ready in time, as planned"
+          label={t('chance of being ready in time, as planned')}
           as="reading"
         />
       ) : (
-        <Txt className="text-oxideInk">The stop is too short for this cure.</Txt>
+        <Txt className="text-oxideInk">{t('The stop is too short for this cure.')}</Txt>
       )}
       {!isBegun && (poor || !chance)
         ? plan.raise.map((line, i) => <Txt key={i}>{tell(line)}</Txt>)
         : null}
       {plan.heat.length > 0 ? (
         <View className="gap-1">
-          <Txt className="text-pencil">If heated, {MILESTONE_NAMES[plan.needed]} comes earlier</Txt>
+          <Txt className="text-pencil">
+            {t('If heated, {milestone} comes earlier', { milestone: MILESTONE_NAMES[plan.needed] })}
+          </Txt>
           <View className="flex-row flex-wrap gap-x-6 gap-y-1">
             {plan.heat.map((h) => (
               <FigureText
                 key={h.tempC}
                 figure={plan.figures[`heat.${h.tempC}`]}
-                label={`at ${formatQuantity(h.tempC, 'temperature', units)}`}
+                label={t('at {temp}', { temp: formatQuantity(h.tempC, 'temperature', units) })}
                 as="row"
               />
             ))}

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { MOST_NOTE, mayGoOnWithout, type RepairView } from '@kelmot/contract';
 import type { Step } from '@kelmot/core';
 import { useState } from 'react';
@@ -29,8 +30,8 @@ export function OverrideForm({ step, view, repair }: GoOnWithoutProps) {
   if (opened !== step.id)
     return (
       <LinkButton
-        label="Skip this check"
-        hint={`Skip this check: ${tell(step.title)}`}
+        label={t('Skip this check')}
+        hint={t('Skip this check: {title}', { title: tell(step.title) })}
         testID="go-on-without"
         onPress={() => setOpened(step.id)}
       />
@@ -50,12 +51,12 @@ export function OverrideForm({ step, view, repair }: GoOnWithoutProps) {
   return (
     <View className="gap-2 py-2">
       <FieldFrame
-        label="Reason for skipping"
-        why="Saved in the record under your name, and marked there and at sign-off."
+        label={t('Reason for skipping')}
+        why={t('Saved in the record under your name, and marked there and at sign-off.')}
       >
         <TextBox
           id="override-why"
-          label="Reason for skipping"
+          label={t('Reason for skipping')}
           most={MOST_NOTE}
           text={why}
           onText={setWhy}
@@ -63,7 +64,7 @@ export function OverrideForm({ step, view, repair }: GoOnWithoutProps) {
         />
       </FieldFrame>
       <SecondaryButton
-        label={`Override, ${me.name}`}
+        label={t('Override, {name}', { name: me.name })}
         testID="override-hold"
         disabled={reason === null}
         onPress={() => {

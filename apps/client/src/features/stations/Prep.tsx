@@ -1,4 +1,4 @@
-import { dayClockText, MINUTE, type Plan } from '@kelmot/core';
+import { dayClockText, MINUTE, type Plan, t } from '@kelmot/core';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import { LinkButton } from '@/shared/ui/Button';
@@ -20,15 +20,19 @@ function Windows({ plan }: { plan: Plan }) {
   const ahead = plan.windows.filter((w) => Date.parse(w.latestStart) > now);
   return (
     <View className="border-b border-rule px-4 py-3" role="note" testID="windows">
-      <Txt as="inline">Forecast allows mixing</Txt>
+      <Txt as="inline">{t('Forecast allows mixing')}</Txt>
       {ahead.length === 0 ? (
         <Txt className="text-oxideInk">
-          No suitable hour in the forecast. Shelter and heat the place, or wait.
+          {t('No suitable hour in the forecast. Shelter and heat the place, or wait.')}
         </Txt>
       ) : null}
       {ahead.slice(0, 3).map((w) => (
         <Txt key={w.from}>
-          from {clock(w.from)}, begun by {clock(w.latestStart)}; dry until {clock(w.to)}
+          {t('from {from}, begun by {latestStart}; dry until {to}', {
+            from: clock(w.from),
+            latestStart: clock(w.latestStart),
+            to: clock(w.to),
+          })}
         </Txt>
       ))}
     </View>
@@ -45,13 +49,16 @@ export function Prep(props: StationProps) {
       {plan.conditions.length > 0 ? (
         <View className="border-b border-rule px-4 py-3" role="note">
           <Txt as="inline" className="text-ochreInk">
-            {plan.card.code} fits if {plan.conditions.map(say).join('; ')}.
+            {t('{code} fits if {conditions}.', {
+              code: plan.card.code,
+              conditions: plan.conditions.map(say).join('; '),
+            })}
           </Txt>
         </View>
       ) : null}
       <View className="border-b border-rule px-4">
         <LinkButton
-          label="The whole job: costs, list, papers to print"
+          label={t('The whole job: costs, list, papers to print')}
           testID="to-papers"
           onPress={() => router.navigate(`/papers/${view.id}`)}
         />

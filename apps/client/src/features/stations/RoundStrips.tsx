@@ -11,6 +11,7 @@ import {
   type Plan,
   type Zone,
   type RoundStrip,
+  t,
 } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -49,10 +50,10 @@ function axisFor(strips: RoundStrip[], now: number, width: number, zone: Zone): 
 /** The text beside a round: its window to the next round, or when it is ready. */
 function stateText({ strip, begun }: RoundStrip, now: number, zone: Zone): string {
   const clock = (at: number) => dayClockText(at, now, zone);
-  if (!begun) return `not started; about ${clock(strip.start)}`;
+  if (!begun) return t('not started; about {start}', { start: clock(strip.start) });
   return strip.window
-    ? `next ${clock(strip.window.from)} to ${clock(strip.window.to)}`
-    : `ready from ${clock(strip.ready)}`;
+    ? t('next {from} to {to}', { from: clock(strip.window.from), to: clock(strip.window.to) })
+    : t('ready from {ready}', { ready: clock(strip.ready) });
 }
 
 /** Every round except the large one, one strip each, on one axis with a line at now. */

@@ -1,5 +1,5 @@
 import { countedName, countedOf, startedClocks, waitEnd, type RepairView } from '@kelmot/contract';
-import { clockText, formatDuration, type Message, type Plan, type Step } from '@kelmot/core';
+import { clockText, formatDuration, type Message, type Plan, type Step, t } from '@kelmot/core';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import type { OpenRepair } from '@/shared/repair/useRepair';
@@ -27,7 +27,7 @@ export function ClockRow({ ends, label }: { ends: number; label: Message }) {
     <View className="flex-row flex-wrap items-center gap-x-4" role="timer">
       <Countdown to={ends} />
       <Txt as="inline">
-        {tell(label)}, until {clockText(ends, zone)}
+        {t('{label}, until {ends}', { label: tell(label), ends: clockText(ends, zone) })}
       </Txt>
     </View>
   );
@@ -60,8 +60,8 @@ export function useCount({ step, view, repair }: CountProps) {
   return {
     ...counted,
     runs: ends !== null && ends > now,
-    startLabel: `${begun < timed.times ? 'Start' : 'Once more'}: ${of(begun + 1)}`,
-    waitLabel: `Wait: ${of(begun)}`,
+    startLabel: `${begun < timed.times ? t('Start') : t('Once more')}: ${of(begun + 1)}`,
+    waitLabel: t('Wait: {of}', { of: of(begun) }),
     start: () =>
       repair.send({
         type: 'reading.add',
@@ -83,7 +83,10 @@ export function Counted({ children, ...props }: CountProps & { children?: ReactN
         <ClockRow ends={ends} label={countedName(timed, begun)} />
       ) : begun > 0 ? (
         <Txt as="inline" className="text-mossInk" role="status">
-          {tell(countedName(timed, begun))}: {formatDuration(timed.minutes)}, over.
+          {t('{countedName}: {minutes}, over.', {
+            countedName: tell(countedName(timed, begun)),
+            minutes: formatDuration(timed.minutes),
+          })}
         </Txt>
       ) : null}
       {children ??

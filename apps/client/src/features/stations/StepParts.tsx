@@ -1,5 +1,5 @@
 import { readingsAtHold, runningPlan, tickedBy, windowOf, type RepairView } from '@kelmot/contract';
-import { clockText, dayClockText, type Plan, type Step } from '@kelmot/core';
+import { clockText, dayClockText, type Plan, type Step, t } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Disclosure } from '@/shared/ui/Button';
@@ -32,8 +32,8 @@ export function Waits({
     .filter((l) => l.least > 0 || l.most !== null)
     .map((link, i) => {
       const { opens, closes } = windowOf(link, view, plan, now);
-      const from = opens === null ? '' : `From ${clock(opens)}`;
-      const by = closes === null ? '' : `${from ? ', by ' : 'By '}${clock(closes)}`;
+      const from = opens === null ? '' : t('From {opens}', { opens: clock(opens) });
+      const by = closes === null ? '' : `${from ? t(', by ') : t('By ')}${clock(closes)}`;
       return (
         <Txt as={as} key={i}>
           {tell(link.why)} {from || by ? `${from}${by}.` : ''}
@@ -97,7 +97,7 @@ export function TickedBy({
       testID={`ticked-${step.id}`}
       className={twice ? 'text-ochreInk' : ''}
     >
-      {twice ? 'Done twice: ' : 'Done '}
+      {twice ? t('Done twice: ') : t('Done ')}
       {ticks.map((c) => `${clockText(Date.parse(c.at), zone)}, ${c.by}`).join('; ')}
     </Txt>
   );
@@ -109,7 +109,7 @@ export function WhatCanGoWrong({ step }: Pick<PartProps, 'step'>) {
   const { tell } = useWords();
   if (step.wrong.length === 0) return null;
   return (
-    <Disclosure label="What can go wrong" open={open} onToggle={() => setOpen(!open)}>
+    <Disclosure label={t('What can go wrong')} open={open} onToggle={() => setOpen(!open)}>
       {step.wrong.map((w) => (
         <Txt key={w.sign.text}>
           <Txt as="strong">{tell(w.sign)}. </Txt>

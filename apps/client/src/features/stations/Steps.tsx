@@ -1,5 +1,5 @@
 import { stepDone, type RepairView } from '@kelmot/contract';
-import { formatDuration, sentence, stepTime, type Plan, type Step } from '@kelmot/core';
+import { formatDuration, sentence, stepTime, type Plan, type Step, t } from '@kelmot/core';
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import type { OpenRepair } from '@/shared/repair/useRepair';
@@ -19,7 +19,7 @@ function Tick({ step, done, repair }: { step: Step; done: boolean; repair: OpenR
     <Pressable
       role="checkbox"
       aria-checked={done}
-      aria-label={`${sentence(step.title)}: done`}
+      aria-label={t('{sentence}: done', { sentence: sentence(step.title) })}
       testID={`check-${step.id}`}
       disabled={!repair.canWrite}
       onPress={() => repair.send(tickOf(step, !done))}
@@ -79,7 +79,7 @@ function StepRow({ no, ...props }: HoldProps & { no: number }) {
             </Txt>
             <Txt as="label">
               {stepTime(step) > 0 ? formatDuration(stepTime(step)) : ''}
-              {step.people > 1 ? `, ${step.people} people` : ''}
+              {step.people > 1 ? t(', {people} people', { people: step.people }) : ''}
             </Txt>
           </View>
           <Txt>{tell(step.text)}</Txt>
@@ -117,10 +117,13 @@ export function StepList({
     <View>
       <View className="flex-row items-center justify-between border-b border-rule px-4">
         <Txt as="label">
-          {steps.length} {steps.length === 1 ? 'step' : 'steps'} here
+          {t('{steps} {which} here', {
+            steps: steps.length,
+            which: steps.length === 1 ? 'step' : 'steps',
+          })}
         </Txt>
         <LinkButton
-          label="One at a time"
+          label={t('One at a time')}
           testID="one-at-a-time"
           onPress={() => router.navigate(`/repair/${view.id}/run`)}
         />

@@ -1,6 +1,6 @@
 import type { StationProps } from '@/shared/repair/stationProps';
 import { currentTask, mayMove, type GateRefusal } from '@kelmot/contract';
-import { tasksOf, STATION_NAMES, STATIONS, type Message, type StationId } from '@kelmot/core';
+import { tasksOf, STATION_NAMES, STATIONS, type Message, type StationId, t } from '@kelmot/core';
 import { router } from 'expo-router';
 import { useMemo, type ReactNode } from 'react';
 import { PrimaryButton } from '@/shared/ui/Button';
@@ -14,7 +14,11 @@ export function heldText(
   say: (message: Message) => string,
 ): string {
   const [first] = why;
-  if (by === 'open') return `${why.length} to do first: ${first ? lowerFirst(say(first)) : ''}`;
+  if (by === 'open')
+    return t('{why} to do first: {which}', {
+      why: why.length,
+      which: first ? lowerFirst(say(first)) : '',
+    });
   if (by === 'cure' && first) return say(first).replace(/\.$/, '');
   return say(title);
 }
@@ -29,7 +33,11 @@ export function OpenRunSheet({ id, view, plan }: StationProps): ReactNode {
   const left = tasks.length - (at ?? tasks.length);
   return (
     <PrimaryButton
-      label={task ? `Run, ${left} to do: ${lowerFirst(say(task.step.title))}` : 'Run: sign off'}
+      label={
+        task
+          ? t('Run, {left} to do: {title}', { left, title: lowerFirst(say(task.step.title)) })
+          : t('Run: sign off')
+      }
       onPress={() => router.navigate(`/repair/${id}/run`)}
       testID="to-run"
     />
@@ -47,5 +55,11 @@ export function MoveOn({ next, ...props }: StationProps & { next: StationId }): 
     router.navigate(`/repair/${id}/${next}`);
   };
   if (gate) return <OpenRunSheet {...props} />;
-  return <PrimaryButton label={`On to ${STATION_NAMES[next]}`} onPress={go} testID="move-on" />;
+  return (
+    <PrimaryButton
+      label={t('On to {station}', { station: STATION_NAMES[next] })}
+      onPress={go}
+      testID="move-on"
+    />
+  );
 }

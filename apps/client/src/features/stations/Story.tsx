@@ -1,5 +1,5 @@
 import { MARK_NAMES, storyOf } from '@kelmot/contract';
-import { dayClockText, MINUTE } from '@kelmot/core';
+import { dayClockText, MINUTE, t } from '@kelmot/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -26,7 +26,13 @@ export function Story({ view }: Pick<StationProps, 'view'>) {
   return (
     <View className="border-b border-rule px-4" testID="story">
       <Disclosure
-        label={`The record, ${counted(story.length, 'line')}${view.earlier.length > 0 ? `, ${view.earlier.length} of earlier plans` : ''}`}
+        label={t('The record, {counted}{which}', {
+          counted: counted(story.length, 'line'),
+          which:
+            view.earlier.length > 0
+              ? t(', {earlier} of earlier plans', { earlier: view.earlier.length })
+              : '',
+        })}
         testID="story-open"
         open={open}
         onToggle={() => setOpen(!open)}
@@ -43,14 +49,14 @@ export function Story({ view }: Pick<StationProps, 'view'>) {
             </Txt>
             {say ? <Txt>{tell(say)}</Txt> : null}
             <Txt as="label">
-              {limit ? `Limit ${tell(limit)}. ` : ''}
+              {limit ? t('Limit {limit}. ', { limit: tell(limit) }) : ''}
               {dayClockText(Date.parse(at), now, zone)}, {by}
-              {plan === null ? '' : `, plan ${plan}`}
+              {plan === null ? '' : t(', plan {plan}', { plan })}
             </Txt>
           </View>
         ))}
         <LinkButton
-          label="Print or send the record"
+          label={t('Print or send the record')}
           onPress={() => router.navigate(`/papers/${view.id}`)}
           testID="record-papers"
         />

@@ -1,5 +1,5 @@
 import type { LeftoverOffer } from '@kelmot/contract';
-import { formatQuantity, type Plan, type Supply } from '@kelmot/core';
+import { formatQuantity, type Plan, type Supply, t } from '@kelmot/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -19,7 +19,9 @@ const NO_OFFERS: readonly LeftoverOffer[] = [];
 
 /** The packs of one supply: the lot, or that it must be bought. */
 const packText = ({ picks }: Supply): string =>
-  picks.map((p) => `${p.count} × ${p.label}, ${p.lot ? `lot ${p.lot}` : 'buy'}`).join('; ');
+  picks
+    .map((p) => `${p.count} × ${p.label}, ${p.lot ? t('lot {lot}', { lot: p.lot }) : 'buy'}`)
+    .join('; ');
 
 /** A leftover that another job could use: the job, its amount, and the time left. */
 function Offer({ offer }: { offer: LeftoverOffer }) {
@@ -28,11 +30,17 @@ function Offer({ offer }: { offer: LeftoverOffer }) {
   const left = formatQuantity(offer.left, offer.quantity, units);
   const when =
     offer.withinMin === null
-      ? 'from the pack'
-      : `within ${formatQuantity(offer.withinMin, 'time')} of the mix`;
+      ? t('from the pack')
+      : t('within {within} of the mix', { within: formatQuantity(offer.withinMin, 'time') });
   return (
     <LinkButton
-      label={`The leftover is enough for ${offer.tag}, ${offer.title}: ${takes} of ${left}, ${when}`}
+      label={t('The leftover is enough for {tag}, {title}: {takes} of {left}, {when}', {
+        tag: offer.tag,
+        title: offer.title,
+        takes,
+        left,
+        when,
+      })}
       testID={`leftover-${offer.code}-${offer.tag}`}
       onPress={() => router.navigate(`/repair/${offer.repairId}`)}
     />
@@ -65,7 +73,10 @@ function Row({
       </Txt>
       {supply.leftover !== null && supply.leftover > 0 && supply.role !== 'aid' ? (
         <Txt as="label">
-          {formatQuantity(supply.leftover, supply.quantity, units)} left over. {supply.keep}
+          {t('{leftover} left over. {keep}', {
+            leftover: formatQuantity(supply.leftover, supply.quantity, units),
+            keep: supply.keep,
+          })}
         </Txt>
       ) : null}
       {offers
@@ -105,12 +116,16 @@ function TakeOff({ plan, repairId, planId }: { plan: Plan; repairId: string; pla
   const own = queue.filter((w) => moves.some((move) => move.id === w.id));
   const take = () => {
     send(...moves);
-    setSaid('Stock updated.');
+    setSaid(t('Stock updated.'));
   };
   return (
     <View className="gap-1 pt-2">
       <RejectedCommands waiting={own} />
-      <SecondaryButton label="Take these packs from stock" testID="take-off-shelf" onPress={take} />
+      <SecondaryButton
+        label={t('Take these packs from stock')}
+        testID="take-off-shelf"
+        onPress={take}
+      />
       {said ? (
         <Txt role="status" testID="taken-off">
           {said}
@@ -135,15 +150,15 @@ export function Supplies({
   });
   return (
     <View className="border-b border-rule px-4 py-3">
-      <Txt as="label">Tools and supplies</Txt>
-      <View role="list" aria-label="Tools and supplies">
+      <Txt as="label">{t('Tools and supplies')}</Txt>
+      <View role="list" aria-label={t('Tools and supplies')}>
         {plan.supplies.map((s) => (
           <Row key={s.id} supply={s} plan={plan} offers={offers} />
         ))}
       </View>
       <View className="flex-row flex-wrap gap-x-6 pt-2">
-        <FigureText figure={plan.figures.packs} label="packs" as="row" />
-        <FigureText figure={plan.figures['cost.material']} label="material" as="row" />
+        <FigureText figure={plan.figures.packs} label={t('packs')} as="row" />
+        <FigureText figure={plan.figures['cost.material']} label={t('material')} as="row" />
       </View>
       {drawFor ? <TakeOff plan={plan} {...drawFor} /> : null}
     </View>

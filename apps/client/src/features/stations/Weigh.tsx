@@ -6,6 +6,7 @@ import {
   type Plan,
   type PlanBatch,
   type Weighing,
+  t,
 } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -68,7 +69,7 @@ function Part({
           )}
           {same && byVolume ? (
             <View className="flex-row items-baseline gap-1 pt-1">
-              <Txt as="label">or</Txt>
+              <Txt as="label">{t('or')}</Txt>
               <FigureText figure={byVolume} />
             </View>
           ) : null}
@@ -76,7 +77,7 @@ function Part({
       </View>
       <TextBox
         id={`weigh-${part}`}
-        label={`${name} on the scale`}
+        label={t('{name} on the scale', { name })}
         text={text}
         onText={(typed) => {
           setText(typed);
@@ -84,7 +85,7 @@ function Part({
         }}
         unit={shownUnit('mass', units).symbol}
         numeric
-        placeholder="on scale"
+        placeholder={t('on scale')}
       />
     </View>
   );

@@ -10,6 +10,7 @@ import {
   type QuantityId,
   type Step,
   type UnitSystem,
+  t,
 } from '@kelmot/core';
 import { readingFields } from '@kelmot/core/survey/common';
 
@@ -58,8 +59,8 @@ function ambientEntry(units: UnitSystem): Entry {
         },
       ],
     })),
-    label: 'Record readings',
-    hint: 'Record readings of air, humidity and surface',
+    label: t('Record readings'),
+    hint: t('Record readings of air, humidity and surface'),
     testID: 'record-gate',
     read: (typed) => {
       const read = fields.map(([id, field]) => readField(field, typed(id), units));
@@ -75,8 +76,12 @@ function ambientEntry(units: UnitSystem): Entry {
 function readingEntry(step: Step, hold: HoldOf<'reading'>, units: UnitSystem): Entry {
   const label = sentence(hold.label, units);
   const limits = [
-    hold.min !== null ? `${formatQuantity(hold.min, hold.quantity, units)} or more` : null,
-    hold.max !== null ? `${formatQuantity(hold.max, hold.quantity, units)} or less` : null,
+    hold.min !== null
+      ? t('{min} or more', { min: formatQuantity(hold.min, hold.quantity, units) })
+      : null,
+    hold.max !== null
+      ? t('{max} or less', { max: formatQuantity(hold.max, hold.quantity, units) })
+      : null,
   ]
     .filter(Boolean)
     .join(', ');
@@ -89,14 +94,14 @@ function readingEntry(step: Step, hold: HoldOf<'reading'>, units: UnitSystem): E
         boxes: [{ id: `reading-${step.id}`, key: VALUE, label, unit, numeric: true }],
       },
     ],
-    label: 'Record',
-    hint: `Record ${label}`,
+    label: t('Record'),
+    hint: t('Record {label}', { label }),
     testID: `record-${step.id}`,
     read: (typed) => {
       const parsed = parseQuantity(typed(VALUE), hold.quantity, units);
       return parsed.ok
         ? { values: { kind: 'reading', value: parsed.value } }
-        : { wrong: [`${parsed.message} It needs ${limits}.`] };
+        : { wrong: [t('{message} It needs {limits}.', { message: parsed.message, limits })] };
     },
   };
 }
@@ -120,16 +125,26 @@ function setEntry(step: Step, hold: HoldOf<'hardness' | 'thickness'>, units: Uni
   const asked =
     hold.kind === 'hardness'
       ? {
-          label: `Shore ${hold.scale} readings`,
-          why: `${hold.minReadings} or more, each ${hold.target} or over`,
+          label: t('Shore {scale} readings', { scale: hold.scale }),
+          why: t('{minReadings} or more, each {target} or over', {
+            minReadings: hold.minReadings,
+            target: hold.target,
+          }),
           placeholder: `${hold.target + 1} ${hold.target + 3} ${hold.target + 2}`,
-          wrong: `Type Shore ${hold.scale} readings from 0 to 100 with spaces between, such as 86 85 87.`,
+          wrong: t(
+            'Type Shore {scale} readings from 0 to 100 with spaces between, such as 86 85 87.',
+            { scale: hold.scale },
+          ),
         }
       : {
-          label: `Thicknesses, ${symbol}`,
-          why: `${hold.minReadings} or more; mean ${formatQuantity(hold.targetMm, 'length', units)}, none below ${formatQuantity(hold.targetMm * hold.leastShare, 'length', units)}`,
+          label: t('Thicknesses, {symbol}', { symbol }),
+          why: t('{minReadings} or more; mean {target}, none below {target2}', {
+            minReadings: hold.minReadings,
+            target: formatQuantity(hold.targetMm, 'length', units),
+            target2: formatQuantity(hold.targetMm * hold.leastShare, 'length', units),
+          }),
           placeholder: '',
-          wrong: `Type thicknesses in ${symbol} with spaces between, each over 0.`,
+          wrong: t('Type thicknesses in {symbol} with spaces between, each over 0.', { symbol }),
         };
   const valuesOf = (texts: string[]): ReadingValues | null => {
     if (hold.kind === 'hardness') {
@@ -153,8 +168,8 @@ function setEntry(step: Step, hold: HoldOf<'hardness' | 'thickness'>, units: Uni
       },
     ],
     listOf: hold.kind === 'hardness' ? 'hardness' : 'length',
-    label: 'Record',
-    hint: `Record ${hold.kind}`,
+    label: t('Record'),
+    hint: t('Record {kind}', { kind: hold.kind }),
     testID: `record-${step.id}`,
     read: (typed) => {
       const texts = inTurn(typed(VALUE));
@@ -174,38 +189,40 @@ function approvalEntry(step: Step, hold: HoldOf<'approval'>, me: Me | undefined)
   const name: EntryBox = {
     id: `name-${step.id}`,
     key: 'name',
-    label: `Name of ${who.toLowerCase()}`,
-    placeholder: 'Name',
+    label: t('Name of {who}', { who: who.toLowerCase() }),
+    placeholder: t('Name'),
   };
   return {
     frames: [
       {
-        label: own ? `You approve this, ${own}` : `${who}, by name`,
+        label: own ? t('You approve this, {own}', { own }) : t('{who}, by name', { who }),
         why: own
-          ? 'Saved with the job under your account.'
-          : 'Saved with the job as typed, marked as not verified.',
+          ? t('Saved with the job under your account.')
+          : t('Saved with the job as typed, marked as not verified.'),
         boxes: [
           ...(own ? [] : [name]),
           {
             id: `reference-${step.id}`,
             key: 'reference',
-            label: 'Document number',
-            placeholder: 'For example drawing, permit or mail',
+            label: t('Document number'),
+            placeholder: t('For example drawing, permit or mail'),
           },
         ],
       },
     ],
-    label: 'Record the approval',
-    hint: `Record the approval of ${who.toLowerCase()}`,
+    label: t('Record the approval'),
+    hint: t('Record the approval of {who}', { who: who.toLowerCase() }),
     testID: `approve-${step.id}`,
     read: (typed) => {
       const [name, reference] = [own ?? typed('name').trim(), typed('reference').trim()];
       if (name.length < 2 || name.length > 80)
-        return { wrong: ['Type the name of who approved, 2 to 80 characters.'] };
+        return { wrong: [t('Type the name of who approved, 2 to 80 characters.')] };
       if (reference.length < 1 || reference.length > 120)
         return {
           wrong: [
-            'Type where it is written, such as a drawing or permit number, 120 characters at most.',
+            t(
+              'Type where it is written, such as a drawing or permit number, 120 characters at most.',
+            ),
           ],
         };
       return { values: { kind: 'approval', name, reference, account: null } };

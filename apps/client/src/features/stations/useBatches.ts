@@ -8,6 +8,7 @@ import {
   type PlanBatch,
   type PlanRound,
   type Weighing,
+  t,
 } from '@kelmot/core';
 import type { MixCheck } from '@kelmot/core/mix/mixCheck';
 import { useAppSelector } from '@/store/hooks';
@@ -49,7 +50,11 @@ export const batchName = (
   const name = lowerFirst(say(round.name));
   const { length } = round.batches;
   return length > 1
-    ? `${name}, ${round.batches.findIndex((b) => b.no === no) + 1} of ${length}`
+    ? t('{name}, {findIndex} of {length}', {
+        name,
+        findIndex: round.batches.findIndex((b) => b.no === no) + 1,
+        length,
+      })
     : name;
 };
 

@@ -5,7 +5,7 @@ import {
   type ReadingValues,
   type RepairView,
 } from '@kelmot/contract';
-import { formatDuration, type Message, type Plan, type Step } from '@kelmot/core';
+import { formatDuration, type Message, type Plan, type Step, t } from '@kelmot/core';
 import { useMemo, useState } from 'react';
 import type { OpenRepair } from '@/shared/repair/useRepair';
 import { pickPicture } from '@/offline/picture';
@@ -138,19 +138,24 @@ function buttonOf({
   if (entry) return { label: entry.label, hint: entry.hint, testID: entry.testID, sign: 'tick' };
   if (hold?.kind === 'photo') {
     const taken = view.readings.some((r) => r.stepId === step.id);
-    const label = taken ? 'Take another' : `Photograph: ${lowerFirst(say(hold.label))}`;
+    const label = taken
+      ? t('Take another')
+      : t('Photograph: {label}', { label: lowerFirst(say(hold.label)) });
     return { label, testID: `photo-${step.id}`, sign: 'next' };
   }
   if (hold?.kind === 'countdown') {
     const label =
       waitEnd(step, view) === null
-        ? `Start: ${lowerFirst(say(hold.label))}, ${formatDuration(hold.minutes)}`
-        : 'Start it again';
+        ? t('Start: {label}, {minutes}', {
+            label: lowerFirst(say(hold.label)),
+            minutes: formatDuration(hold.minutes),
+          })
+        : t('Start it again');
     return { label, testID: `start-${step.id}`, sign: 'next' };
   }
   return {
-    label: `Done: ${lowerFirst(say(step.title))}`,
-    hint: `${tell(step.title)}: done`,
+    label: t('Done: {title}', { title: lowerFirst(say(step.title)) }),
+    hint: t('{title}: done', { title: tell(step.title) }),
     testID: `check-${step.id}`,
     sign: 'tick',
   };

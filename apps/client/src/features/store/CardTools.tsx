@@ -1,5 +1,5 @@
 import { cardFile, CardFile, type CardOutcome } from '@kelmot/contract';
-import { issuesOf, type Card } from '@kelmot/core';
+import { issuesOf, type Card, t } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { download } from '@/offline/download';
@@ -13,8 +13,8 @@ import { Txt } from '@/shared/ui/Txt';
 const pretty = (value: unknown) => JSON.stringify(value, null, 2);
 const WORDS = {
   added: 'added',
-  'new-version': 'is now version',
-  unchanged: 'says nothing new',
+  'new-version': t('is now version'),
+  unchanged: t('says nothing new'),
 } as const;
 
 const sayOutcome = ({ code, version, outcome }: CardOutcome) =>
@@ -28,7 +28,7 @@ function readCards(text: string): Read {
   try {
     raw = JSON.parse(text);
   } catch (error) {
-    return { say: `This is not JSON: ${(error as Error).message}` };
+    return { say: t('This is not JSON: {message}', { message: (error as Error).message }) };
   }
   const isFile = typeof raw === 'object' && raw !== null && 'cards' in raw;
   const file = isFile ? raw : cardFile((Array.isArray(raw) ? raw : [raw]) as Card[]);
@@ -61,18 +61,18 @@ function CardBox({ start, onDone }: { start: string; onDone: () => void }) {
     } catch (error) {
       if ((error as ApiError).kind !== 'offline') return setSaid(errorText(error));
       put({ type: 'cards.import', file: read.file });
-      setSaid('No signal. Saved on this device. It is sent when signal returns.');
+      setSaid(t('No signal. Saved on this device. It is sent when signal returns.'));
     }
   };
   return (
     <View className="gap-3 pb-4">
       <FieldFrame
-        label="Cards as JSON"
-        why="Saving makes a new version. Existing plans keep the old one."
+        label={t('Cards as JSON')}
+        why={t('Saving makes a new version. Existing plans keep the old one.')}
       >
         <TextBox
           id="card-json"
-          label="Cards as JSON"
+          label={t('Cards as JSON')}
           most={MOST_JSON}
           text={text}
           onText={setText}
@@ -88,12 +88,12 @@ function CardBox({ start, onDone }: { start: string; onDone: () => void }) {
       ) : null}
       <View className="flex-row gap-2">
         <SecondaryButton
-          label="Save as new version"
+          label={t('Save as new version')}
           testID="card-save"
           disabled={isLoading}
           onPress={() => void save()}
         />
-        <SecondaryButton label="Close" testID="card-close" onPress={onDone} />
+        <SecondaryButton label={t('Close')} testID="card-close" onPress={onDone} />
       </View>
     </View>
   );
@@ -107,7 +107,7 @@ export function CardTools({ cards }: { cards: readonly Card[] }) {
     <View className="gap-3 border-b border-rule px-4 py-3">
       <View className="flex-row flex-wrap gap-2">
         <SecondaryButton
-          label="Export all cards"
+          label={t('Export all cards')}
           testID="cards-export"
           onPress={() =>
             download('kelmot-cards.json', pretty(cardFile([...cards])), 'application/json')
@@ -115,7 +115,7 @@ export function CardTools({ cards }: { cards: readonly Card[] }) {
         />
         {me?.role === 'planner' ? (
           <SecondaryButton
-            label="Import cards"
+            label={t('Import cards')}
             testID="cards-import"
             onPress={() => setOpen(!open)}
           />
@@ -136,7 +136,7 @@ export function CardEdit({ card }: { card: Card }) {
   ) : (
     <View className="self-start pb-3">
       <SecondaryButton
-        label={`Edit ${card.code}`}
+        label={t('Edit {code}', { code: card.code })}
         testID={`card-edit-${card.code}`}
         onPress={() => setOpen(true)}
       />

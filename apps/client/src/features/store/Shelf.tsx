@@ -1,5 +1,5 @@
 import { MOST_LOT, type ShelfLot, type StockMove } from '@kelmot/contract';
-import { dayIn, isGoodOn, MINUTE, type Card } from '@kelmot/core';
+import { dayIn, isGoodOn, MINUTE, type Card, t } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useSend } from '@/store/useSend';
@@ -17,8 +17,11 @@ const over = (lot: ShelfLot, now: number) => !isGoodOn(lot.expiresOn, dayIn(now,
 export function shelfText(lots: readonly ShelfLot[], now: number): string {
   const good = lots.filter((l) => !over(l, now)).reduce((n, l) => n + l.count, 0);
   const past = lots.filter((l) => over(l, now)).reduce((n, l) => n + l.count, 0);
-  if (good + past === 0) return 'none on the shelf';
-  return `${good} on the shelf${past > 0 ? `, ${past} past their date` : ''}`;
+  if (good + past === 0) return t('none on the shelf');
+  return t('{good} on the shelf{which}', {
+    good,
+    which: past > 0 ? t(', {past} past their date', { past }) : '',
+  });
 }
 
 type Move = Omit<StockMove, 'id' | 'at' | 'repairId'>;
@@ -38,21 +41,21 @@ function Receive({ card }: { card: Card }) {
   const move = useMove();
   const receive = () => {
     const packs = Number(count);
-    if (lot.trim() === '') return setSaid('Type the lot, as on the pack.');
-    if (!/^\d{4}-\d{2}-\d{2}$/.test(day)) return setSaid('Type its last day as 2027-05-31.');
+    if (lot.trim() === '') return setSaid(t('Type the lot, as on the pack.'));
+    if (!/^\d{4}-\d{2}-\d{2}$/.test(day)) return setSaid(t('Type its last day as 2027-05-31.'));
     if (!Number.isInteger(packs) || packs < 1 || packs > 1000)
-      return setSaid('Packs: a whole number from 1 to 1000.');
+      return setSaid(t('Packs: a whole number from 1 to 1000.'));
     const arrived = { expiresOn: day, delta: packs, reason: 'received' } as const;
     move({ ...arrived, cardCode: card.code, packId, lot: lot.trim() });
-    setSaid(`${packs} of lot ${lot.trim()} on the shelf.`);
+    setSaid(t('{packs} of lot {lot} on the shelf.', { packs, lot: lot.trim() }));
     setLot('');
   };
   return (
-    <FieldFrame label="Add packs" why="The oldest lot is used first.">
+    <FieldFrame label={t('Add packs')} why={t('The oldest lot is used first.')}>
       <View className="gap-2">
         <Choices
           id={`pack-${card.code}`}
-          label="Pack"
+          label={t('Pack')}
           options={card.packs.map((p) => ({ value: p.id, label: p.label }))}
           value={packId}
           onPick={setPackId}
@@ -61,17 +64,17 @@ function Receive({ card }: { card: Card }) {
           <View className="flex-1">
             <TextBox
               id={`lot-${card.code}`}
-              label="Lot"
+              label={t('Lot')}
               most={MOST_LOT}
               text={lot}
               onText={setLot}
-              placeholder="Lot"
+              placeholder={t('Lot')}
             />
           </View>
           <View className="flex-1">
             <TextBox
               id={`day-${card.code}`}
-              label="Last day"
+              label={t('Last day')}
               text={day}
               onText={setDay}
               placeholder="2027-05-31"
@@ -80,14 +83,18 @@ function Receive({ card }: { card: Card }) {
           <View className="w-20">
             <TextBox
               id={`count-${card.code}`}
-              label="Packs"
+              label={t('Packs')}
               text={count}
               onText={setCount}
               numeric
             />
           </View>
         </View>
-        <SecondaryButton label="Add to stock" testID={`receive-${card.code}`} onPress={receive} />
+        <SecondaryButton
+          label={t('Add to stock')}
+          testID={`receive-${card.code}`}
+          onPress={receive}
+        />
         {said ? (
           <Txt role="status" testID={`shelf-said-${card.code}`}>
             {said}
@@ -113,8 +120,8 @@ export function Shelf({ card }: { card: Card }) {
     });
   return (
     <View className="gap-2 pb-3" testID={`shelf-${card.code}`}>
-      <Txt as="label">In stock</Txt>
-      {lots.length === 0 ? <Txt className="text-pencil">None.</Txt> : null}
+      <Txt as="label">{t('In stock')}</Txt>
+      {lots.length === 0 ? <Txt className="text-pencil">{t('None.')}</Txt> : null}
       {lots.map((lot) => (
         <View key={lot.id} className="flex-row items-center gap-3 border-b border-rule py-1">
           <View className="min-w-0 flex-1">
@@ -122,13 +129,17 @@ export function Shelf({ card }: { card: Card }) {
               {lot.count} × {card.packs.find((p) => p.id === lot.packId)?.label ?? lot.packId}
             </Txt>
             <Txt as="label" className={over(lot, now) ? 'text-oxideInk' : undefined}>
-              Lot {lot.lot}, {over(lot, now) ? 'past its date' : 'good to'} {lot.expiresOn}
+              {t('Lot {lot}, {which} {expiresOn}', {
+                lot: lot.lot,
+                which: over(lot, now) ? t('past its date') : t('good to'),
+                expiresOn: lot.expiresOn,
+              })}
             </Txt>
           </View>
           {canWrite ? (
             <SecondaryButton
-              label={over(lot, now) ? 'Discard one' : 'Take one'}
-              hint={`lot ${lot.lot}`}
+              label={over(lot, now) ? t('Discard one') : t('Take one')}
+              hint={t('lot {lot}', { lot: lot.lot })}
               testID={`take-${lot.lot}`}
               onPress={() => take(lot)}
             />

@@ -9,6 +9,7 @@ import {
   type Card,
   type SystemCard,
   MINUTE,
+  t,
 } from '@kelmot/core';
 import { useState } from 'react';
 import { FlatList, Pressable, ScrollView, View } from 'react-native';
@@ -48,20 +49,38 @@ function SystemFigures({ card }: { card: SystemCard }) {
     <View className="pb-3">
       <Line name="Made ready" text={mixText(mix)} />
       <Line name="Mix" text={`${formatQuantity(mix.mixMinutes, 'time')}. ${mix.mixedSign}.`} />
-      <Line name="Heat" text={`dry ${temp(service.dryHeatC)}, wet ${temp(service.wetHeatC)}`} />
+      <Line
+        name="Heat"
+        text={t('dry {dryHeat}, wet {wetHeat}', {
+          dryHeat: temp(service.dryHeatC),
+          wetHeat: temp(service.wetHeatC),
+        })}
+      />
       {card.postCure ? (
         <Line
           name="Post-cure"
-          text={`${formatQuantity(card.postCure.minutes, 'time')} at ${temp(card.postCure.tempC)}; without it ${temp(card.postCure.withoutC)}`}
+          text={t('{minutes} at {temp}; without it {without}', {
+            minutes: formatQuantity(card.postCure.minutes, 'time'),
+            temp: temp(card.postCure.tempC),
+            without: temp(card.postCure.withoutC),
+          })}
         />
       ) : null}
       <Line
         name="Surface when placed"
-        text={`${temp(ambient.minSurfaceC)} to ${temp(ambient.maxSurfaceC)}, ${ambient.minAboveDewC} °C above dew point`}
+        text={t('{minSurface} to {maxSurface}, {minAboveDew} °C above dew point', {
+          minSurface: temp(ambient.minSurfaceC),
+          maxSurface: temp(ambient.maxSurfaceC),
+          minAboveDew: ambient.minAboveDewC,
+        })}
       />
       <Line
         name="One coat"
-        text={`level ${formatQuantity(layer.maxMm.level, 'length', units)}, vertical ${formatQuantity(layer.maxMm.vertical, 'length', units)}, overhead ${formatQuantity(layer.maxMm.overhead, 'length', units)}`}
+        text={t('level {level}, vertical {vertical}, overhead {overhead}', {
+          level: formatQuantity(layer.maxMm.level, 'length', units),
+          vertical: formatQuantity(layer.maxMm.vertical, 'length', units),
+          overhead: formatQuantity(layer.maxMm.overhead, 'length', units),
+        })}
       />
       <Line
         name="Holds on"
@@ -81,7 +100,13 @@ function SystemFigures({ card }: { card: SystemCard }) {
         />
       ) : null}
       {service.hardness ? (
-        <Line name="Hardness" text={`Shore ${service.hardness.scale} ${service.hardness.least}`} />
+        <Line
+          name="Hardness"
+          text={t('Shore {scale} {least}', {
+            scale: service.hardness.scale,
+            least: service.hardness.least,
+          })}
+        />
       ) : null}
       {MilestoneId.options.flatMap((id) => {
         const points = card.cure.milestones[id];
@@ -98,7 +123,13 @@ function SystemFigures({ card }: { card: SystemCard }) {
           : [];
       })}
       <Line name="Wear" text={card.ppe.join(', ')} />
-      <Line name="Keep" text={`${card.storage}; ${card.shelfLifeMonths} months`} />
+      <Line
+        name="Keep"
+        text={t('{storage}; {shelfLifeMonths} months', {
+          storage: card.storage,
+          shelfLifeMonths: card.shelfLifeMonths,
+        })}
+      />
     </View>
   );
 }
@@ -111,14 +142,16 @@ function CardDetail({ card }: { card: Card }) {
     <>
       {card.role === 'system' ? <SystemFigures card={card} /> : null}
       {card.role === 'system' && card.families.length > 0 ? (
-        <Disclosure label="How far does one pack go?" open={far} onToggle={() => setFar(!far)}>
+        <Disclosure label={t('How far does one pack go?')} open={far} onToggle={() => setFar(!far)}>
           <PackCoverage key={`${card.code} ${units}`} card={card} />
         </Disclosure>
       ) : null}
       <Shelf card={card} />
       <CardEdit card={card} />
       {card.mustNotTouch.length > 0 ? (
-        <Txt className="pb-3 text-pencil">Must not touch: {card.mustNotTouch.join(', ')}.</Txt>
+        <Txt className="pb-3 text-pencil">
+          {t('Must not touch: {mustNotTouch}.', { mustNotTouch: card.mustNotTouch.join(', ') })}
+        </Txt>
       ) : null}
     </>
   );
@@ -143,7 +176,7 @@ function CardRow({ card, shelf }: { card: Card; shelf: string | null }) {
           <Txt as="row" className="min-w-0 flex-1" numberOfLines={2}>
             {card.name}
           </Txt>
-          <Txt as="label">version {card.version}</Txt>
+          <Txt as="label">{t('version {version}', { version: card.version })}</Txt>
         </View>
         <Txt>{card.summary}</Txt>
         <Txt as="label">
@@ -159,7 +192,7 @@ function CardRow({ card, shelf }: { card: Card; shelf: string | null }) {
 const columnsOf = (onShelf: (code: string) => string | null): Column<Card>[] => [
   {
     key: 'code',
-    title: 'Code',
+    title: t('Code'),
     share: 1,
     text: (c) => c.code,
     cell: (c) => (
@@ -168,14 +201,14 @@ const columnsOf = (onShelf: (code: string) => string | null): Column<Card>[] => 
       </Txt>
     ),
   },
-  { key: 'name', title: 'Name', share: 2.6, text: (c) => c.name },
-  { key: 'role', title: 'Kind', share: 1, text: (c) => c.role },
-  { key: 'summary', title: 'For', share: 4, text: (c) => c.summary },
-  { key: 'packs', title: 'Packs', share: 2.4, text: packsText },
-  { key: 'shelf', title: 'In stock', share: 1.8, text: (c) => onShelf(c.code) ?? '' },
+  { key: 'name', title: t('Name'), share: 2.6, text: (c) => c.name },
+  { key: 'role', title: t('Kind'), share: 1, text: (c) => c.role },
+  { key: 'summary', title: t('For'), share: 4, text: (c) => c.summary },
+  { key: 'packs', title: t('Packs'), share: 2.4, text: packsText },
+  { key: 'shelf', title: t('In stock'), share: 1.8, text: (c) => onShelf(c.code) ?? '' },
   {
     key: 'version',
-    title: 'Version',
+    title: t('Version'),
     share: 0.8,
     text: (c) => String(c.version),
     by: (c) => c.version,
@@ -219,15 +252,17 @@ export function StoreScreen() {
     >
       <View className="border-b border-ink px-4 py-3">
         <Txt as="screen" role="heading">
-          Store
+          {t('Store')}
         </Txt>
-        <Txt as="label">Example figures. Replace with your supplier’s data sheet.</Txt>
+        <Txt as="label">{t('Example figures. Replace with your supplier’s data sheet.')}</Txt>
       </View>
       <RejectedCommands waiting={queue.filter((w) => !('repairId' in w.command))} />
       {isLoading ? <Skeleton rows={6} /> : null}
       {error && !cards ? <Failed say={errorText(error)} retry={() => void refetch()} /> : null}
       {cards?.length === 0 ? (
-        <Empty title="No cards yet.">A planner adds the materials your site uses.</Empty>
+        <Empty title={t('No cards yet.')}>
+          {t('A planner adds the materials your site uses.')}
+        </Empty>
       ) : null}
       {wide && cards && cards.length > 0 ? (
         <>

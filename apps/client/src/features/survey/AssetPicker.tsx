@@ -1,5 +1,5 @@
 import type { Asset } from '@kelmot/contract';
-import { ASSET_MOST, shortened, type SurveyDraft } from '@kelmot/core';
+import { ASSET_MOST, shortened, type SurveyDraft, t } from '@kelmot/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useAssetsQuery } from '@/store/api';
@@ -32,8 +32,8 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
             {asset.name}
           </Txt>
           <LinkButton
-            label="Change"
-            hint="Change: choose another asset"
+            label={t('Change')}
+            hint={t('Change: choose another asset')}
             testID="asset-change"
             onPress={() => onType({ id: null, tag: '', name: '', position: '', costPerHour: 0 })}
           />
@@ -53,22 +53,24 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
       ) : (
         <>
           <FieldFrame
-            label="Asset"
-            why="Its data fills in other fields."
+            label={t('Asset')}
+            why={t('Its data fills in other fields.')}
             error={errors['asset.tag']}
           >
             <TextBox
               id="asset-search"
-              label="Asset: find by tag, name or place"
+              label={t('Asset: find by tag, name or place')}
               text={q}
               onText={setQ}
-              placeholder="P-204, lime pump"
+              placeholder={t('P-204, lime pump')}
             />
           </FieldFrame>
           <FoundAssets found={found} onPick={onPick} needle={needle} />
           <LinkButton
             label={
-              needle && found.length === 0 ? `Enter “${shortened(q)}” as new` : 'Enter a new one'
+              needle && found.length === 0
+                ? t('Enter “{q}” as new', { q: shortened(q) })
+                : t('Enter a new one')
             }
             testID="asset-new"
             onPress={() => {
@@ -110,9 +112,13 @@ function FoundAssets({
           </Txt>
         </Pressable>
       ))}
-      {needle && found.length === 0 ? <Txt className="text-pencil">No such asset.</Txt> : null}
+      {needle && found.length === 0 ? (
+        <Txt className="text-pencil">{t('No such asset.')}</Txt>
+      ) : null}
       {found.length > MOST_SHOWN ? (
-        <Txt as="label">{found.length - MOST_SHOWN} more: keep typing.</Txt>
+        <Txt as="label">
+          {t('{found} more: keep typing.', { found: found.length - MOST_SHOWN })}
+        </Txt>
       ) : null}
     </View>
   );
@@ -120,9 +126,9 @@ function FoundAssets({
 
 /** The fields for an asset that is not in the list. */
 const ASSET_FIELDS = [
-  { key: 'tag', label: 'Tag' },
-  { key: 'name', label: 'What it is' },
-  { key: 'position', label: 'Where' },
+  { key: 'tag', label: t('Tag') },
+  { key: 'name', label: t('What it is') },
+  { key: 'position', label: t('Where') },
 ] as const;
 
 function NewAsset({
@@ -149,7 +155,7 @@ function NewAsset({
           />
         </FieldFrame>
       ))}
-      <LinkButton label="Choose from the list" onPress={() => setAsNew(false)} />
+      <LinkButton label={t('Choose from the list')} onPress={() => setAsNew(false)} />
     </>
   );
 }

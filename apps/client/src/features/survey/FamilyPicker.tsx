@@ -1,4 +1,4 @@
-import { familiesFor, familyOf } from '@kelmot/core';
+import { familiesFor, familyOf, t } from '@kelmot/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { LinkButton } from '@/shared/ui/Button';
@@ -23,7 +23,7 @@ export function FamilyPicker({
   const list = shown.includes(chosen) ? shown : [chosen, ...shown];
   return (
     <View className="gap-2">
-      <View role="radiogroup" aria-label="Kind of repair" className="gap-1.5">
+      <View role="radiogroup" aria-label={t('Kind of repair')} className="gap-1.5">
         {list.map((f, i) => {
           const on = f.id === value;
           return (
@@ -48,7 +48,7 @@ export function FamilyPicker({
       </View>
       {list.length < ordered.length ? (
         <LinkButton
-          label={`${ordered.length - list.length} other kinds of repair`}
+          label={t('{ordered} other kinds of repair', { ordered: ordered.length - list.length })}
           testID="family-all"
           onPress={() => setAll(true)}
         />

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { readPlanFile, type PlanFile } from '@kelmot/contract';
 import { router } from 'expo-router';
 import { useState } from 'react';
@@ -19,7 +20,7 @@ function readPlan(text: string): Read {
   try {
     raw = JSON.parse(text);
   } catch (error) {
-    return { say: `This is not JSON: ${(error as Error).message}` };
+    return { say: t('This is not JSON: {message}', { message: (error as Error).message }) };
   }
   const read = readPlanFile(raw);
   return read.ok ? { file: read.file } : { say: read.say };
@@ -64,7 +65,7 @@ export function FromPlanFile() {
   return (
     <View className="gap-2">
       <SecondaryButton
-        label="Start from a plan file"
+        label={t('Start from a plan file')}
         testID="from-plan-file"
         onPress={() => void open()}
       />

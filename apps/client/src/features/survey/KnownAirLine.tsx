@@ -1,5 +1,5 @@
 import type { KnownAir } from '@kelmot/contract';
-import { dayClockText, MINUTE, type SurveyDraft, type UnitSystem } from '@kelmot/core';
+import { dayClockText, MINUTE, type SurveyDraft, type UnitSystem, t } from '@kelmot/core';
 import { useEffect } from 'react';
 import { useAirQuery } from '@/store/api';
 import { draftFilledIn } from '@/store/drafts';
@@ -53,10 +53,15 @@ export function KnownAirLine({ draftKey, draft }: { draftKey: string; draft: Sur
   const when = dayClockText(Date.parse(known.at), now, zone);
   return (
     <Txt as="inline" testID="known-air" className="text-ochreInk">
-      {known.from === 'reading'
-        ? `As read here at ${known.source}, ${when}. `
-        : `From the weather, ${known.source}, ${when}; the surface is assumed as warm as the air. `}
-      Measure again before you mix.
+      {t('{which}Measure again before you mix.', {
+        which:
+          known.from === 'reading'
+            ? t('As read here at {source}, {when}. ', { source: known.source, when })
+            : t('From the weather, {source}, {when}; the surface is assumed as warm as the air. ', {
+                source: known.source,
+                when,
+              }),
+      })}
     </Txt>
   );
 }

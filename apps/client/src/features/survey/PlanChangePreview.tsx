@@ -1,5 +1,5 @@
 import type { RepairView } from '@kelmot/contract';
-import { changesMessage, makePlan, planChanges, type Survey } from '@kelmot/core';
+import { changesMessage, makePlan, planChanges, type Survey, t } from '@kelmot/core';
 import { useDeferredValue, useMemo } from 'react';
 import { View } from 'react-native';
 import { useWorkContext } from '@/shared/repair/useWorkContext';
@@ -31,7 +31,7 @@ export function PlanChangePreview({ view, survey }: { view: RepairView; survey: 
       >
         <StopMark size={22} />
         <Txt className="min-w-0 flex-1 text-oxideInk">
-          {plan.card.code} would no longer fit. {tell(made.why)}
+          {t('{code} would no longer fit. {why}', { code: plan.card.code, why: tell(made.why) })}
         </Txt>
       </View>
     );
@@ -39,7 +39,7 @@ export function PlanChangePreview({ view, survey }: { view: RepairView; survey: 
   if (!text) return null;
   return (
     <View role="status" className="border-b border-rule bg-sheet px-4 py-3" testID="replan">
-      <Txt as="label">With {plan.card.code}, after replanning</Txt>
+      <Txt as="label">{t('With {code}, after replanning', { code: plan.card.code })}</Txt>
       <Txt as="inline">{tell(text)}</Txt>
     </View>
   );

@@ -1,4 +1,11 @@
-import { drawSection, familyOf, type DamageShape, type Damage, type FamilyId } from '@kelmot/core';
+import {
+  drawSection,
+  familyOf,
+  type DamageShape,
+  type Damage,
+  type FamilyId,
+  t,
+} from '@kelmot/core';
 import { Pressable, View } from 'react-native';
 import { tabIndexAt } from '@/shared/ui/keyboard';
 import { SectionDrawing } from '@/shared/ui/SectionView';
@@ -20,7 +27,11 @@ export function ShapeTiles({
 }) {
   const chosen = shapes.findIndex((s) => s.shape === value);
   return (
-    <View role="radiogroup" aria-label="Shape of the damage" className="flex-row flex-wrap gap-2">
+    <View
+      role="radiogroup"
+      aria-label={t('Shape of the damage')}
+      className="flex-row flex-wrap gap-2"
+    >
       {shapes.map((s, at) => {
         const on = s.shape === value;
         const drawing = drawSection(family, { shape: s.shape, ...s.typical } as Damage, {

@@ -8,6 +8,7 @@ import {
   type SurveyDraft,
   type Family,
   type Placed,
+  t,
 } from '@kelmot/core';
 import { type ReactNode } from 'react';
 import { View } from 'react-native';
@@ -53,8 +54,8 @@ export function Damages({
   return (
     <>
       {Array.from({ length: rows }, (_, i) => (
-        <Part key={i} title={rows > 1 ? `Damage ${i + 1}` : 'The damage'}>
-          <FieldFrame label="Shape" error={i === 0 ? errors.damages : undefined}>
+        <Part key={i} title={rows > 1 ? t('Damage {i}', { i: i + 1 }) : t('The damage')}>
+          <FieldFrame label={t('Shape')} error={i === 0 ? errors.damages : undefined}>
             <ShapeTiles
               family={draft.family as FamilyId}
               shapes={family.shapes}
@@ -68,7 +69,7 @@ export function Damages({
             .map((f) => box(f.path, f.field))}
           {rows > 1 ? (
             <LinkButton
-              label={`Remove damage ${i + 1}`}
+              label={t('Remove damage {i}', { i: i + 1 })}
               onPress={() => removeDamage(i)}
               testID={`damage-remove-${i}`}
             />
@@ -93,7 +94,7 @@ export function QuietFields({
   return (
     <View className="border-b border-rule px-4" testID="survey-quiet">
       <Disclosure
-        label={`${quiet.length} more without effect here`}
+        label={t('{quiet} more without effect here', { quiet: quiet.length })}
         open={open}
         onToggle={() => setOpen(!open)}
       >
@@ -111,10 +112,10 @@ export function IntentField({
   put: (change: DraftChange['change']) => void;
 }) {
   return (
-    <FieldFrame label="Intent" why="You can change this at Match.">
+    <FieldFrame label={t('Intent')} why={t('You can change this at Match.')}>
       <Choices
         id="survey-intent"
-        label="Intent"
+        label={t('Intent')}
         options={INTENTS.map((value) => ({ value, label: INTENT_NAMES[value] }))}
         value={draft.intent}
         onPick={(intent) => put((now) => ({ ...now, intent }))}
@@ -127,7 +128,7 @@ export function AddDamage({ put }: { put: (change: DraftChange['change']) => voi
   return (
     <View className="border-b border-rule px-4">
       <LinkButton
-        label="Add another damage on it"
+        label={t('Add another damage on it')}
         testID="damage-add"
         onPress={() => put((now) => ({ ...now, shapes: [...now.shapes, now.shapes[0] ?? ''] }))}
       />
@@ -147,7 +148,7 @@ export function WhatKind({
   plant: Plant;
 }) {
   return (
-    <Part title="What kind of repair">
+    <Part title={t('What kind of repair')}>
       <FamilyPicker
         kind={asset?.kind ?? null}
         value={draft.family}
@@ -173,7 +174,7 @@ export function WhatIsDamaged({
   plant: Plant;
 }) {
   return (
-    <Part title="What is damaged">
+    <Part title={t('What is damaged')}>
       <AssetPicker
         draft={draft}
         errors={errors}

@@ -12,6 +12,7 @@ import {
   type SurveyDraft,
   type UnitSystem,
   type Issue,
+  t,
 } from '@kelmot/core';
 import { router } from 'expo-router';
 import { memo, useDeferredValue, useEffect, useMemo, useState } from 'react';
@@ -50,7 +51,7 @@ function draftSection(
     width,
     height,
     system: units,
-    tag: draft.asset.tag || 'new repair',
+    tag: draft.asset.tag || t('new repair'),
     material: sketch.material,
     medium: medium ? MEDIUM_NAMES[medium].toLowerCase() : null,
     layers: [],
@@ -66,7 +67,7 @@ function Aside({ draft, units }: { draft: SurveyDraft; units: UnitSystem }) {
   if (!drawing)
     return (
       <Txt className="p-4 text-pencil">
-        Choose the shape of the damage. Its section is then drawn here.
+        {t('Choose the shape of the damage. Its section is then drawn here.')}
       </Txt>
     );
   return (
@@ -74,7 +75,7 @@ function Aside({ draft, units }: { draft: SurveyDraft; units: UnitSystem }) {
       <SectionView drawing={drawing} />
       {familyOf(draft.family).shapes.length > 0 && draft.shapes.length > 1 ? (
         <Txt as="label" className="p-4">
-          Drawn: damage 1 of {draft.shapes.length}.
+          {t('Drawn: damage 1 of {shapes}.', { shapes: draft.shapes.length })}
         </Txt>
       ) : null}
     </View>
@@ -129,9 +130,9 @@ interface SurveyedProps extends SurveyProps {
 
 /** The label of the save button; `wrong` is the number of fields to correct. */
 const saveLabel = (at: { wrong: number; begun: boolean; changed: boolean }): string => {
-  if (at.wrong > 0) return `${at.wrong} to correct above`;
-  if (!at.changed) return 'On to Match';
-  return at.begun ? 'Mixing has begun: the survey is fixed' : 'Match the materials';
+  if (at.wrong > 0) return t('{wrong} to correct above', { wrong: at.wrong });
+  if (!at.changed) return t('On to Match');
+  return at.begun ? t('Mixing has begun: the survey is fixed') : t('Match the materials');
 };
 
 const Surveyed = memo(function Surveyed({
@@ -183,7 +184,7 @@ const Surveyed = memo(function Surveyed({
       pinned
       reached={view?.station ?? 'survey'}
       tag={draft.asset.tag}
-      title={draft.asset.name || 'New repair'}
+      title={draft.asset.name || t('New repair')}
       header={(width) => {
         const drawing = draftSection(draft, units, width, 168);
         return drawing ? <SectionView drawing={drawing} /> : null;
@@ -228,7 +229,7 @@ function DraftActions({
     <View className="gap-2 px-4 py-4">
       {view && changed ? (
         <LinkButton
-          label="Undo my changes"
+          label={t('Undo my changes')}
           testID="survey-revert"
           onPress={() => dispatch(draftDropped(draftKey))}
         />
@@ -236,7 +237,7 @@ function DraftActions({
       {!view ? <FromPlanFile /> : null}
       {!view ? (
         <SecondaryButton
-          label="Delete this draft"
+          label={t('Delete this draft')}
           tone="remove"
           testID="draft-drop"
           onPress={() => {
@@ -253,8 +254,9 @@ function MovedByAnother() {
   return (
     <View role="status" className="border-b border-rule px-4 py-3" testID="survey-moved">
       <Txt as="inline" className="text-ochreInk">
-        Another person changed this survey. What you typed is kept. Both versions are shown before
-        yours replaces theirs.
+        {t(
+          'Another person changed this survey. What you typed is kept. Both versions are shown before yours replaces theirs.',
+        )}
       </Txt>
     </View>
   );
@@ -264,8 +266,12 @@ function ToCorrect({ issues }: { issues: Issue[] }) {
   return (
     <View role="alert" className="border-b border-rule px-4 py-3" testID="survey-issues">
       <Txt as="inline" className="text-oxideInk">
-        {issues.length === 1 ? 'One field is' : `${issues.length} fields are`} still to be
-        corrected. What you typed is kept.
+        {t('{which} still to be corrected. What you typed is kept.', {
+          which:
+            issues.length === 1
+              ? t('One field is')
+              : t('{issues} fields are', { issues: issues.length }),
+        })}
       </Txt>
     </View>
   );

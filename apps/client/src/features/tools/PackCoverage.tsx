@@ -9,6 +9,7 @@ import {
   type SystemCard,
   type UnitSystem,
   type Worked,
+  t,
 } from '@kelmot/core';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -83,10 +84,10 @@ export function PackCoverage({ card }: { card: SystemCard }) {
         <FieldError error={answer.why} />
       ) : null}
       {card.families.length > 1 ? (
-        <FieldFrame label="Repair">
+        <FieldFrame label={t('Repair')}>
           <Choices
             id="far-family"
-            label="Repair"
+            label={t('Repair')}
             options={card.families.map((id) => ({ value: id, label: familyOf(id).title }))}
             value={family}
             onPick={(id) => pick(id, familyOf(id).shapes[0]?.shape ?? '')}
@@ -102,10 +103,10 @@ export function PackCoverage({ card }: { card: SystemCard }) {
         onPick={(s) => pick(family, s)}
         index={0}
       />
-      <FieldFrame label="Pack">
+      <FieldFrame label={t('Pack')}>
         <Choices
           id="far-pack"
-          label="Pack"
+          label={t('Pack')}
           options={card.packs.map((p) => ({ value: p.id, label: p.label }))}
           value={packId}
           onPick={setPackId}
@@ -131,17 +132,21 @@ function HowFar({ answer, units }: { answer: Worked<Coverage>; units: UnitSystem
     <View
       className="flex-row flex-wrap gap-x-8 gap-y-2 border-b border-ink bg-sheet p-4"
       role="status"
-      aria-label="How far it goes"
+      aria-label={t('How far it goes')}
     >
-      <Big label="whole ones" text={String(answer.count)} id="far-count" />
+      <Big label={t('whole ones')} text={String(answer.count)} id="far-count" />
       {answer.lengthMm === null ? null : (
-        <Big label="length" text={formatQuantity(answer.lengthMm, 'run', units)} id="far-length" />
+        <Big
+          label={t('length')}
+          text={formatQuantity(answer.lengthMm, 'run', units)}
+          id="far-length"
+        />
       )}
       {answer.areaMm2 === null ? null : (
-        <Big label="area" text={formatQuantity(answer.areaMm2, 'area', units)} id="far-area" />
+        <Big label={t('area')} text={formatQuantity(answer.areaMm2, 'area', units)} id="far-area" />
       )}
       <Big
-        label="one takes"
+        label={t('one takes')}
         text={formatQuantity(answer.each, answer.quantity, units)}
         id="far-each"
       />

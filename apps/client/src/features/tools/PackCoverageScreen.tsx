@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import type { SystemCard } from '@kelmot/core';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
@@ -23,14 +24,14 @@ export function PackCoverageScreen() {
   const card = systems.find((c) => c.code === code) ?? systems[0];
   return (
     <Frame tab="know-how">
-      <ToolHead title="How far does one pack go?" />
+      <ToolHead title={t('How far does one pack go?')} />
       <ScrollView
         className="flex-1 px-4 py-4"
         keyboardShouldPersistTaps="handled"
         testID="screen-how-far"
       >
         <Txt className="pb-4 text-pencil">
-          What one pack covers, with waste and overfill, as in a plan.
+          {t('What one pack covers, with waste and overfill, as in a plan.')}
         </Txt>
         {isLoading ? <Skeleton rows={6} /> : null}
         {error ? <Failed say={errorText(error)} retry={() => void refetch()} /> : null}
@@ -42,7 +43,7 @@ export function PackCoverageScreen() {
                 {card.name}
               </Txt>
               <LinkButton
-                label={`${systems.length - 1} other cards`}
+                label={t('{systems} other cards', { systems: systems.length - 1 })}
                 testID="far-others"
                 onPress={() => setPicking(!picking)}
               />
@@ -50,7 +51,7 @@ export function PackCoverageScreen() {
             {picking ? (
               <Choices
                 id="far-card"
-                label="Card"
+                label={t('Card')}
                 options={systems.map((c) => ({ value: c.code, label: `${c.code} ${c.name}` }))}
                 value={card.code}
                 onPick={(next) => {

@@ -7,6 +7,7 @@ import {
   withTyped,
   type FormNode,
   type Typed,
+  t,
 } from '@kelmot/core';
 import { View } from 'react-native';
 import { useAppSelector } from '@/store/hooks';
@@ -48,9 +49,9 @@ function Box({
   const error = errors.get(path.join('.'));
   const usual =
     node.optional && node.usual !== undefined
-      ? `usual ${String(node.usual)}`
+      ? t('usual {usual}', { usual: String(node.usual) })
       : node.optional
-        ? 'may stay empty'
+        ? t('may stay empty')
         : undefined;
   return (
     <FieldFrame label={quiet ? '' : node.label} why={row ? undefined : usual} error={error}>
@@ -95,7 +96,7 @@ function Rows({ node, path, ...bound }: NodeProps & { node: Extract<FormNode, { 
             {rows.length > 1 ? (
               <SecondaryButton
                 label="−"
-                hint={`Remove ${row}`}
+                hint={t('Remove {row}', { row })}
                 testID={`${idOf([...path, i])}-remove`}
                 onPress={() => put(withoutRow(rows, i))}
               />
@@ -106,7 +107,7 @@ function Rows({ node, path, ...bound }: NodeProps & { node: Extract<FormNode, { 
       <FieldError error={error} />
       <View className="self-start">
         <SecondaryButton
-          label="Add a row"
+          label={t('Add a row')}
           testID={`${idOf(path)}-add`}
           onPress={() => put(withRow(node, rows))}
         />

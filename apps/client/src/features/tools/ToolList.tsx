@@ -1,4 +1,4 @@
-import { calcTitle } from '@kelmot/core';
+import { calcTitle, t } from '@kelmot/core';
 import { calcs } from '@kelmot/core/calculations/registry';
 import { router } from 'expo-router';
 import { useState } from 'react';
@@ -9,8 +9,8 @@ import { Txt } from '@/shared/ui/Txt';
 /** The one tool that needs a card of the store, and so is not a plain calculation. */
 const HOW_FAR = {
   name: 'how-far',
-  title: 'How far does one pack go?',
-  purpose: 'What one pack of a card covers of a crack, a patch or a hole.',
+  title: t('How far does one pack go?'),
+  purpose: t('What one pack of a card covers of a crack, a patch or a hole.'),
 };
 
 /** Every calculation as a quick tool, found by name or purpose. */
@@ -23,12 +23,12 @@ export function ToolList() {
   return (
     <View className="gap-2 border-b border-ink px-4 py-4">
       <Txt as="rowBold" role="heading">
-        Quick tools
+        {t('Quick tools')}
       </Txt>
       <TextBox
         id="tools-search"
-        label="Find a tool"
-        placeholder="Find a tool: dew, ratio, bolts"
+        label={t('Find a tool')}
+        placeholder={t('Find a tool: dew, ratio, bolts')}
         text={sought}
         onText={setSought}
       />
@@ -49,7 +49,7 @@ export function ToolList() {
       </View>
       {found.length === 0 ? (
         <Txt className="text-pencil">
-          No tool found. Try one word, such as volume, cure or hardness.
+          {t('No tool found. Try one word, such as volume, cure or hardness.')}
         </Txt>
       ) : null}
     </View>

@@ -8,6 +8,7 @@ import {
   type Typed,
   type Answer,
   type UnitSystem,
+  t,
 } from '@kelmot/core';
 import { calcByName } from '@kelmot/core/calculations/registry';
 import { router, useLocalSearchParams } from 'expo-router';
@@ -64,8 +65,8 @@ function Progress({ state }: { state: CalcState }) {
   if (state.stopped) {
     return (
       <View className="flex-row items-center justify-between gap-3">
-        <Txt as="inline">Stopped.</Txt>
-        <SecondaryButton label="Run again" testID="tool-again" onPress={state.again} />
+        <Txt as="inline">{t('Stopped.')}</Txt>
+        <SecondaryButton label={t('Run again')} testID="tool-again" onPress={state.again} />
       </View>
     );
   }
@@ -75,7 +76,7 @@ function Progress({ state }: { state: CalcState }) {
     <View className="flex-row items-center gap-3">
       <View
         role="progressbar"
-        aria-label="Calculating"
+        aria-label={t('Calculating')}
         aria-valuenow={pct}
         aria-valuemin={0}
         aria-valuemax={100}
@@ -84,7 +85,7 @@ function Progress({ state }: { state: CalcState }) {
       >
         <View className="h-full bg-moss" style={{ width: `${pct}%` }} />
       </View>
-      <SecondaryButton label="Stop" testID="tool-stop" onPress={state.stop} />
+      <SecondaryButton label={t('Stop')} testID="tool-stop" onPress={state.stop} />
     </View>
   );
 }
@@ -117,7 +118,7 @@ function Outcome({
       ) : null}
       {answer ? <ToolResult calc={calc} answer={answer} /> : null}
       {!answer && state.busy === null && !state.stopped ? (
-        <Txt className="text-pencil">The answer appears here when all fields are valid.</Txt>
+        <Txt className="text-pencil">{t('The answer appears here when all fields are valid.')}</Txt>
       ) : null}
     </View>
   );
@@ -127,7 +128,7 @@ function About({ calc }: { calc: Calc }) {
   return (
     <View className="gap-2 border-t border-ink px-4 py-4">
       <Txt as="rowBold" role="heading">
-        Source
+        {t('Source')}
       </Txt>
       {calc.formula.map((f) => (
         <Txt key={f}>{f}</Txt>
@@ -165,7 +166,7 @@ function Tool({ calc }: { calc: Calc }) {
   const working = answer?.ok ? (
     <View className="gap-2 border-t border-ink bg-sheet px-4 py-4" testID="tool-working">
       <Txt as="rowBold" role="heading">
-        Working
+        {t('Working')}
       </Txt>
       <WorkingRows lines={answer.working} />
     </View>
@@ -260,20 +261,22 @@ function ToolActions({
   return (
     <View className="flex-row flex-wrap gap-2">
       <SecondaryButton
-        label="Copy the result"
+        label={t('Copy the result')}
         testID="tool-copy"
         disabled={!answer?.ok}
-        onPress={() => answer && copy('Result', resultText(title, resultRows(calc, answer, units)))}
+        onPress={() =>
+          answer && copy(t('Result'), resultText(title, resultRows(calc, answer, units)))
+        }
       />
       <SecondaryButton
-        label="Copy a link"
+        label={t('Copy a link')}
         testID="tool-link"
         disabled={input === null}
-        onPress={() => copy('Link', link())}
+        onPress={() => copy(t('Link'), link())}
       />
       {before ? (
         <SecondaryButton
-          label="Undo: restore my input"
+          label={t('Undo: restore my input')}
           testID="tool-undo"
           onPress={() => {
             put(before);
@@ -282,7 +285,7 @@ function ToolActions({
         />
       ) : typed !== example ? (
         <SecondaryButton
-          label="Back to the example"
+          label={t('Back to the example')}
           testID="tool-example"
           onPress={() => {
             setBefore(typed);
@@ -302,8 +305,8 @@ export function ToolScreen() {
   return (
     <Frame tab="know-how">
       <Empty
-        title={`There is no tool called ${tool}.`}
-        action={{ label: 'See all tools', onPress: () => router.navigate('/know-how') }}
+        title={t('There is no tool called {tool}.', { tool })}
+        action={{ label: t('See all tools'), onPress: () => router.navigate('/know-how') }}
       />
     </Frame>
   );

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { lazy, Suspense, type ComponentType } from 'react';
 import { Failed, Skeleton } from '@/shared/ui/states';
 
@@ -5,7 +6,7 @@ import { Failed, Skeleton } from '@/shared/ui/states';
 function NotHere() {
   return (
     <Failed
-      say="This part is not on the device yet, and there is no signal."
+      say={t('This part is not on the device yet, and there is no signal.')}
       retry={() => globalThis.location.reload()}
     />
   );

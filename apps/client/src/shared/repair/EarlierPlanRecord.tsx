@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { View } from 'react-native';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { keptRead } from '@/store/outbox';
@@ -22,17 +23,20 @@ export function EarlierPlanRecord({ id }: { id: string }) {
         <StopMark maybe size={28} />
         <View className="min-w-0 flex-1 gap-1">
           <Txt as="row" className="text-ochreInk">
-            This repair has a new plan.
+            {t('This repair has a new plan.')}
           </Txt>
           {own.map((k) => (
             <Txt key={k.id}>
-              Saved with plan {k.plan}, on which it was made: {COMMAND_NAMES[k.type]}.
+              {t('Saved with plan {plan}, on which it was made: {command}.', {
+                plan: k.plan,
+                command: COMMAND_NAMES[k.type],
+              })}
             </Txt>
           ))}
-          <Txt as="label">It does not count for the new plan. See it at Accept.</Txt>
+          <Txt as="label">{t('It does not count for the new plan. See it at Accept.')}</Txt>
         </View>
       </View>
-      <SecondaryButton label="OK" testID="kept-read" onPress={() => dispatch(keptRead(id))} />
+      <SecondaryButton label={t('OK')} testID="kept-read" onPress={() => dispatch(keptRead(id))} />
     </View>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { View } from 'react-native';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { pinned } from '@/store/settings';
@@ -11,9 +12,11 @@ export function Pin({ id, tag }: { id: string; tag: string }) {
     <View className="border-t border-rule px-4 py-2">
       <CheckBox
         id="pin"
-        label="Pin to this device"
+        label={t('Pin to this device')}
         name={`Pin to this device: ${tag}`}
-        why="A pinned repair opens without signal. Open and due repairs are kept on this device anyway."
+        why={t(
+          'A pinned repair opens without signal. Open and due repairs are kept on this device anyway.',
+        )}
         on={on}
         onToggle={() => dispatch(pinned({ id, on: !on }))}
       />

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { initialsOf, type Present } from '@kelmot/contract';
 import { View } from 'react-native';
 import { useMeQuery } from '@/store/api';
@@ -31,7 +32,11 @@ function Initials({ person, say }: { person: Present; say: string }) {
 /** Shows who else has this repair open. */
 export function PresentHere({ id }: { id: string }) {
   return useOthers(id).map((person) => (
-    <Initials key={person.tab} person={person} say={`${person.name} has it open`} />
+    <Initials
+      key={person.tab}
+      person={person}
+      say={t('{name} has it open', { name: person.name })}
+    />
   ));
 }
 
@@ -45,7 +50,10 @@ export function PresentAt({ id, stepId }: { id: string; stepId: string }) {
         <Initials key={person.tab} person={person} say={person.name} />
       ))}
       <Txt as="label" className="text-ochreInk">
-        {there.map((p) => p.name).join(', ')} {there.length > 1 ? 'are' : 'is'} at this step too
+        {t('{there} {which} at this step too', {
+          there: there.map((p) => p.name).join(', '),
+          which: there.length > 1 ? 'are' : 'is',
+        })}
       </Txt>
     </View>
   );

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { View } from 'react-native';
 import { useAppDispatch } from '@/store/hooks';
 import { retried, thrownAway, type AnyCommand, type QueuedCommand } from '@/store/outbox';
@@ -8,19 +9,19 @@ import { surveyChanges } from './surveyChanges';
 
 /** The name of each command in sentences. */
 export const COMMAND_NAMES: Record<AnyCommand['type'], string> = {
-  'repair.create': 'the new repair',
-  'survey.save': 'the survey',
-  'plan.make': 'the choice of system',
-  'station.move': 'the move to the next station',
-  'check.set': 'the tick',
-  'reading.add': 'the reading',
-  'photo.add': 'the picture',
-  'mix.start': 'the batch',
-  'mix.placed': 'the mark “placed”',
-  'mix.binned': 'the mark “thrown away”',
-  'signoff.add': 'the sign-off',
-  'shelf.move': 'the move of the shelf',
-  'cards.import': 'the change of cards',
+  'repair.create': t('the new repair'),
+  'survey.save': t('the survey'),
+  'plan.make': t('the choice of system'),
+  'station.move': t('the move to the next station'),
+  'check.set': t('the tick'),
+  'reading.add': t('the reading'),
+  'photo.add': t('the picture'),
+  'mix.start': t('the batch'),
+  'mix.placed': t('the mark “placed”'),
+  'mix.binned': t('the mark “thrown away”'),
+  'signoff.add': t('the sign-off'),
+  'shelf.move': t('the move of the shelf'),
+  'cards.import': t('the change of cards'),
 };
 
 /**
@@ -60,31 +61,37 @@ export function RejectedCommands({ waiting }: { waiting: QueuedCommand[] }) {
           </View>
           {current ? (
             <View className="gap-1">
-              <Txt as="label">Stored now (version {current.version}), and your change</Txt>
-              {mine.length === 0 ? <Txt>Your change is the same.</Txt> : null}
+              <Txt as="label">
+                {t('Stored now (version {version}), and your change', { version: current.version })}
+              </Txt>
+              {mine.length === 0 ? <Txt>{t('Your change is the same.')}</Txt> : null}
               {mine.map((m) => (
                 <Txt as="inline" key={m.path}>
-                  {m.name}: {m.theirs} stored, {m.yours} yours
+                  {t('{name}: {theirs} stored, {yours} yours', {
+                    name: m.name,
+                    theirs: m.theirs,
+                    yours: m.yours,
+                  })}
                 </Txt>
               ))}
             </View>
           ) : null}
           {version !== undefined ? (
             <SecondaryButton
-              label="Replace with mine"
+              label={t('Replace with mine')}
               testID="send-mine"
               onPress={() => dispatch(retried({ id: command.id, expect: version }))}
             />
           ) : null}
           {version === undefined && (refused?.status ?? 0) >= 500 ? (
             <SecondaryButton
-              label={`Send ${name} again`}
+              label={t('Send {name} again', { name })}
               testID="send-again"
               onPress={() => dispatch(retried({ id: command.id }))}
             />
           ) : null}
           <SecondaryButton
-            label={`Delete ${name}`}
+            label={t('Delete {name}', { name })}
             tone="remove"
             testID="throw-away"
             onPress={() => dispatch(thrownAway(command.id))}

@@ -1,4 +1,4 @@
-import { type Figure } from '@kelmot/core';
+import { type Figure, t } from '@kelmot/core';
 import { router } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 import { useAppSelector } from '@/store/hooks';
@@ -36,7 +36,7 @@ export function RepairAside({ id, shown = null }: { id: string; shown?: Figure |
           />
         ) : (
           <Txt className="text-pencil">
-            No material fits now. Each card shows why, and what would change it.
+            {t('No material fits now. Each card shows why, and what would change it.')}
           </Txt>
         )}
       </View>

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { isAtWork, type RepairRow } from '@kelmot/contract';
 import { router } from 'expo-router';
 import type { Layout } from '@/shared/ui/layout';
@@ -10,4 +11,4 @@ export const openRepair = (row: RepairRow, layout: Layout): void =>
   router.navigate(pathOf(row, layout));
 
 /** Where a repair that cannot be shown leads: to the others. */
-export const TO_ALL = { label: 'All repairs', onPress: () => router.navigate('/repairs') };
+export const TO_ALL = { label: t('All repairs'), onPress: () => router.navigate('/repairs') };

@@ -1,5 +1,5 @@
 import type { Axis, Strip } from '@kelmot/core';
-import { HOUR, stripText } from '@kelmot/core';
+import { HOUR, stripText, t } from '@kelmot/core';
 import { useId } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
@@ -135,7 +135,7 @@ export function AxisRuler({
     x > axis.width - 14 ||
     x < 12;
   return (
-    <View role="img" aria-label={`Now ${label}`}>
+    <View role="img" aria-label={t('Now {label}', { label })}>
       <Svg width={axis.width} height={base + 6}>
         <Line x1={0} y1={base} x2={axis.width} y2={base} stroke={c.ink} strokeWidth={1.25} />
         {axis.ticks.map((t) => (

@@ -1,4 +1,4 @@
-import { figureAndUnit, type Figure } from '@kelmot/core';
+import { figureAndUnit, type Figure, t } from '@kelmot/core';
 import { Pressable, View } from 'react-native';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { workingShown } from '@/store/view';
@@ -35,7 +35,10 @@ export function FigureText({ figure, as = 'inline', label, suffix }: FigureTextP
   return (
     <Pressable
       role="button"
-      aria-label={`${seen}${named ? '' : `, ${figure.label}`}. Show working`}
+      aria-label={t('{seen}{which}. Show working', {
+        seen,
+        which: named ? '' : `, ${figure.label}`,
+      })}
       aria-expanded={open}
       testID={`figure-${figure.id}`}
       onPress={() => dispatch(workingShown(open ? null : figure))}

@@ -1,5 +1,5 @@
 import type { Colours } from '@/shared/ui/tokens.cjs';
-import { formatQuantity } from '@kelmot/core';
+import { formatQuantity, t } from '@kelmot/core';
 import { View } from 'react-native';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useAppSelector } from '@/store/hooks';
@@ -34,7 +34,11 @@ export function DewGauge({ width, dewPointC, surfaceC, goFromC, go }: DewGaugePr
   return (
     <View
       role="img"
-      aria-label={`Dew point ${text(dewPointC)}, steel ${text(surfaceC)}, go from ${text(goFromC)}`}
+      aria-label={t('Dew point {dewPoint}, steel {surface}, go from {goFrom}', {
+        dewPoint: text(dewPointC),
+        surface: text(surfaceC),
+        goFrom: text(goFromC),
+      })}
     >
       <Svg width={width} height={near ? 84 : 64}>
         <Rect
@@ -65,7 +69,7 @@ export function DewGauge({ width, dewPointC, surfaceC, goFromC, go }: DewGaugePr
           textAnchor={anchor(x(dewPointC))}
           fill={c.pencil}
         >
-          dew point {text(dewPointC)}
+          {t('dew point {dewPoint}', { dewPoint: text(dewPointC) })}
         </SvgText>
         <SvgText
           {...words}
@@ -74,7 +78,7 @@ export function DewGauge({ width, dewPointC, surfaceC, goFromC, go }: DewGaugePr
           textAnchor={x(goFromC) > width / 2 ? anchor(width) : 'middle'}
           fill={c.ink}
         >
-          {x(goFromC) - x(dewPointC) > 150 ? `go from ${text(goFromC)}` : ''}
+          {x(goFromC) - x(dewPointC) > 150 ? t('go from {goFrom}', { goFrom: text(goFromC) }) : ''}
         </SvgText>
         <SvgText
           {...words}
@@ -83,7 +87,7 @@ export function DewGauge({ width, dewPointC, surfaceC, goFromC, go }: DewGaugePr
           textAnchor={anchor(x(surfaceC))}
           fill={ink}
         >
-          steel {text(surfaceC)}
+          {t('steel {surface}', { surface: text(surfaceC) })}
         </SvgText>
       </Svg>
     </View>
@@ -126,10 +130,16 @@ export function RatioGauge({
   const bracket = (at: number, side: number) => `M${at + side * 6} 6h${-side * 6}v20h${side * 6}`;
   const label =
     deviationPct === null
-      ? 'not weighed yet'
-      : `hardener ${deviationPct.toFixed(1)} % off nominal, ${inside ? 'in' : 'out'}`;
+      ? t('not weighed yet')
+      : t('hardener {deviation} % off nominal, {which}', {
+          deviation: deviationPct.toFixed(1),
+          which: inside ? 'in' : 'out',
+        });
   return (
-    <View role="img" aria-label={`Ratio: ${label}; tolerance ${tolerancePct} %`}>
+    <View
+      role="img"
+      aria-label={t('Ratio: {label}; tolerance {tolerance} %', { label, tolerance: tolerancePct })}
+    >
       <Svg width={width} height={48}>
         <Line x1={4} y1={16} x2={width - 4} y2={16} stroke={c.ink} strokeWidth={1.25} />
         {Array.from({ length: 33 }, (_, i) => (

@@ -1,4 +1,4 @@
-import { sayApart, shareOfLimit, type Against, type Figure, type Verdict } from '@kelmot/core';
+import { sayApart, shareOfLimit, type Against, type Figure, type Verdict, t } from '@kelmot/core';
 import { Pressable, View } from 'react-native';
 import { workingShown } from '@/store/view';
 import Svg, { Line, Path } from 'react-native-svg';
@@ -49,7 +49,10 @@ export function LimitRule({
   const at = LIMIT_X[sense];
   const x = Math.min(shareOfLimit(against) * at, WIDTH - 6);
   const [shown, limitText] = sayApart(quantity, value, limit, units);
-  const words = sense === 'max' ? `${limitText} or less` : `${limitText} or more`;
+  const words =
+    sense === 'max'
+      ? t('{limitText} or less', { limitText })
+      : t('{limitText} or more', { limitText });
   return (
     <Pressable
       className="min-h-[44px] flex-row items-center gap-2 py-0.5"
@@ -64,7 +67,7 @@ export function LimitRule({
           {`${name} `}
         </Txt>
         <Txt as="label" numberOfLines={1}>
-          {`needs ${words} `}
+          {t('needs {words} ', { words })}
         </Txt>
       </View>
       <Txt

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import type { ReactNode } from 'react';
 import { Modal, ScrollView, View } from 'react-native';
 import { LinkButton } from './Button';
@@ -34,8 +35,8 @@ export function PageOverlay({ title, label, testID, close, children }: OverPageP
                 {title}
               </Txt>
               <LinkButton
-                label="Close"
-                hint={`Close: ${label}`}
+                label={t('Close')}
+                hint={t('Close: {label}', { label })}
                 testID={`${testID}-close`}
                 onPress={close}
               />

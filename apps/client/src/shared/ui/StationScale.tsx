@@ -1,5 +1,5 @@
 import type { Colours } from '@/shared/ui/tokens.cjs';
-import { STATION_NAMES, STATIONS, type StationId } from '@kelmot/core';
+import { STATION_NAMES, STATIONS, type StationId, t } from '@kelmot/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Line, Path, Rect } from 'react-native-svg';
@@ -44,7 +44,7 @@ export function StationScale({
   const done = STATIONS.indexOf(reached);
   const ticks = Array.from({ length: n * 10 + 1 }, (_, i) => i);
   return (
-    <View className="bg-paper" role="navigation" aria-label="Stations">
+    <View className="bg-paper" role="navigation" aria-label={t('Stations')}>
       <Svg width={width} height={30} aria-hidden style={{ position: 'absolute', top: 0, left: 0 }}>
         <Rect x={0} y={9} width={at(done)} height={4} fill={c.moss} />
         <Line x1={0} y1={14} x2={width} y2={14} stroke={c.ink} strokeWidth={1.25} />
@@ -64,7 +64,13 @@ export function StationScale({
               role="link"
               // Where the name is visible, it is the accessible name.
               aria-label={
-                named ? undefined : `Station ${i + 1}, ${STATION_NAMES[id]}${on ? ', here' : ''}`
+                named
+                  ? undefined
+                  : t('Station {i}, {station}{which}', {
+                      i: i + 1,
+                      station: STATION_NAMES[id],
+                      which: on ? t(', here') : '',
+                    })
               }
               aria-current={on ? 'step' : undefined}
               testID={`station-${id}`}

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import { FlatList, Pressable, View } from 'react-native';
 import { useCopy } from './useCopy';
@@ -154,7 +155,7 @@ function TableHead<R>({
             ) : (
               <Pressable
                 role="button"
-                aria-label={`Sort by ${c.title.toLowerCase()}`}
+                aria-label={t('Sort by {title}', { title: c.title.toLowerCase() })}
                 testID={`sort-${c.key}`}
                 onPress={() => setSorted({ key: c.key, down: on && !sorted.down })}
                 className="min-h-[40px] justify-center"
@@ -169,10 +170,10 @@ function TableHead<R>({
       })}
       <View className="w-14 items-end" role="columnheader">
         <LinkButton
-          label={said ? 'Copied' : 'Copy'}
-          hint={`Copy the table of ${name.toLowerCase()}`}
+          label={said ? t('Copied') : t('Copy')}
+          hint={t('Copy the table of {name}', { name: name.toLowerCase() })}
           testID="table-copy"
-          onPress={() => copy('Table', asText())}
+          onPress={() => copy(t('Table'), asText())}
         />
       </View>
     </View>

@@ -1,4 +1,4 @@
-import { formatFigure, figureAndUnit, type Figure, type WorkingLine } from '@kelmot/core';
+import { formatFigure, figureAndUnit, type Figure, type WorkingLine, t } from '@kelmot/core';
 import { ScrollView, View } from 'react-native';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { workingShown } from '@/store/view';
@@ -50,7 +50,7 @@ export function WorkingLines({
   return (
     <View className="gap-3">
       <View className="flex-row items-baseline justify-between border-b border-ink pb-2">
-        <Txt as="rowBold">Working: {figure.label.toLowerCase()}</Txt>
+        <Txt as="rowBold">{t('Working: {label}', { label: figure.label.toLowerCase() })}</Txt>
         <Txt as="rowBold">
           {figure.quantity === 'money'
             ? `${shown.unit}${shown.figure}`
@@ -60,7 +60,7 @@ export function WorkingLines({
       <WorkingRows lines={figure.working} />
       {figure.paths.length > 0 ? (
         <View className="gap-1">
-          <Txt as="label">To change it, change</Txt>
+          <Txt as="label">{t('To change it, change')}</Txt>
           <View className="flex-row flex-wrap gap-2">
             {[...new Set(figure.paths)].map((path) =>
               onPath ? (
@@ -95,14 +95,14 @@ export function WorkingSheet({
     <View
       {...dialog}
       role="dialog"
-      aria-label={`Working: ${figure.label}`}
+      aria-label={t('Working: {label}', { label: figure.label })}
       testID="working"
       className="absolute inset-x-0 bottom-0 max-h-[70%] border-t-[1.25px] border-ink bg-sheet"
     >
       <ScrollView className="px-4 pt-3">
         <WorkingLines figure={figure} namePath={namePath} onPath={onPath} />
         <View className="py-4">
-          <SecondaryButton label="Close working" testID="close-working" onPress={close} />
+          <SecondaryButton label={t('Close working')} testID="close-working" onPress={close} />
         </View>
       </ScrollView>
     </View>

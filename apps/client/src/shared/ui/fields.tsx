@@ -5,6 +5,7 @@ import {
   type Field,
   type QuantityField,
   type WhenField,
+  t,
 } from '@kelmot/core';
 import { createContext, useContext, useId, useState, type ReactNode } from 'react';
 import { Pressable, TextInput, View } from 'react-native';
@@ -136,7 +137,7 @@ export function TextBox({
       </View>
       {isCut ? (
         <Txt as="label" role="status" className="text-ochreInk" testID={`${id}-cut`}>
-          {most} characters at most. The rest was cut off.
+          {t('{most} characters at most. The rest was cut off.', { most })}
         </Txt>
       ) : null}
     </View>
@@ -192,12 +193,18 @@ function QuantityBox({
         <>
           <Step
             sign="−"
-            label={`${field.label}: less by ${formatQuantity(field.step, field.quantity)}`}
+            label={t('{label}: less by {step}', {
+              label: field.label,
+              step: formatQuantity(field.step, field.quantity),
+            })}
             onPress={() => nudge(-field.step)}
           />
           <Step
             sign="+"
-            label={`${field.label}: more by ${formatQuantity(field.step, field.quantity)}`}
+            label={t('{label}: more by {step}', {
+              label: field.label,
+              step: formatQuantity(field.step, field.quantity),
+            })}
             onPress={() => nudge(field.step)}
           />
         </>

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { SecondaryButton } from './Button';
@@ -7,7 +8,7 @@ import { Txt } from './Txt';
 /** Placeholder lines while the first answer loads. */
 export function Skeleton({ rows = 4 }: { rows?: number }) {
   return (
-    <View role="status" aria-label="Loading" className="gap-5 p-4">
+    <View role="status" aria-label={t('Loading')} className="gap-5 p-4">
       {Array.from({ length: rows }, (_, i) => (
         <View key={i} className="gap-2">
           <View className="h-5 w-2/3 bg-shade" />
@@ -61,7 +62,7 @@ export function Failed({
           {say}
         </Txt>
       </View>
-      {retry ? <SecondaryButton label="Try again" onPress={retry} /> : null}
+      {retry ? <SecondaryButton label={t('Try again')} onPress={retry} /> : null}
       {leave ? <SecondaryButton {...leave} /> : null}
     </View>
   );

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { useState } from 'react';
 
 /** Copies text to the clipboard and says so; without permission, the text is in `byHand` to be copied by hand. */
@@ -7,7 +8,7 @@ export function useCopy() {
   const copy = (what: string, text: string) => {
     navigator.clipboard?.writeText(text).then(
       () => {
-        setSaid(`${what} copied.`);
+        setSaid(t('{what} copied.', { what }));
         setByHand(null);
       },
       () => setByHand(text),

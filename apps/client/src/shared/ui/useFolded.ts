@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { useState } from 'react';
 import type { Way } from './Notice';
 
@@ -11,7 +12,7 @@ export function useFolded<T>(
 ): { shown: readonly T[]; rest: Way[] } {
   const [all, setAll] = useState(false);
   const more = items.length - 1;
-  const label = all ? 'Fewer' : `${more} more`;
+  const label = all ? t('Fewer') : t('{more} more', { more });
   return {
     shown: all ? items : items.slice(0, 1),
     rest: more > 0 ? [{ label, hint: hint(more), go: () => setAll(!all) }] : [],

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import type { Colours } from '@/shared/ui/tokens.cjs';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Text as SvgText } from 'react-native-svg';
@@ -23,7 +24,7 @@ export function BoltStar({ answer, width }: PictureProps) {
   return (
     <View
       role="img"
-      aria-label={`Tighten in this order: ${order.join(', ')}`}
+      aria-label={t('Tighten in this order: {order}', { order: order.join(', ') })}
       className="items-center"
     >
       <Svg width={size} height={size}>
@@ -71,7 +72,7 @@ export function BoltStar({ answer, width }: PictureProps) {
           );
         })}
       </Svg>
-      <Txt as="label">Inside the circle: order. Outside: bolt number.</Txt>
+      <Txt as="label">{t('Inside the circle: order. Outside: bolt number.')}</Txt>
     </View>
   );
 }

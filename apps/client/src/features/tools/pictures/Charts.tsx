@@ -1,4 +1,4 @@
-import { formatDuration, formatQuantity } from '@kelmot/core';
+import { formatDuration, formatQuantity, t } from '@kelmot/core';
 import type { Exotherm, ExothermInput } from '@kelmot/core/cure/exotherm';
 import type { Readiness, ReadinessInput } from '@kelmot/core/cure/readiness';
 import type { ReactNode } from 'react';
@@ -105,12 +105,17 @@ export function ExothermChart({ input, answer, width }: PictureProps) {
   return (
     <View
       role="img"
-      aria-label={`Temperature peaks at ${peak}${gelMin === null ? '' : `, gels at ${formatDuration(gelMin)}`}`}
+      aria-label={t('Temperature peaks at {peak}{which}', {
+        peak,
+        which: gelMin === null ? '' : t(', gels at {gel}', { gel: formatDuration(gelMin) }),
+      })}
       testID="chart-exotherm"
     >
       <View className="flex-row gap-4">
-        <Key colour={c.oxide}>temperature, {units === 'us' ? '°F' : '°C'}</Key>
-        <Key colour={c.teal}>conversion, %</Key>
+        <Key colour={c.oxide}>
+          {t('temperature, {which}', { which: units === 'us' ? '°F' : '°C' })}
+        </Key>
+        <Key colour={c.teal}>{t('conversion, %')}</Key>
       </View>
       <LineChart
         {...common}
@@ -149,12 +154,16 @@ export function ReadinessChart({ input, answer, width }: PictureProps) {
   return (
     <View
       role="img"
-      aria-label={`Done by the deadline with a chance of ${Math.round(probability * 100)} %`}
+      aria-label={t('Done by the deadline with a chance of {round} %', {
+        round: Math.round(probability * 100),
+      })}
       testID="chart-readiness"
     >
       <View className="flex-row gap-4">
-        <Key colour={c.moss}>chance of being done, %</Key>
-        <Key colour={c.oxide}>deadline {formatDuration(deadlineMin)}</Key>
+        <Key colour={c.moss}>{t('chance of being done, %')}</Key>
+        <Key colour={c.oxide}>
+          {t('deadline {deadline}', { deadline: formatDuration(deadlineMin) })}
+        </Key>
       </View>
       <LineChart
         {...common}

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { GRITS } from '@kelmot/core/film/gritLadder';
 import { View } from 'react-native';
 import Svg, { G, Line, Text as SvgText } from 'react-native-svg';
@@ -15,7 +16,10 @@ export function GritLadder({ answer, width }: PictureProps) {
   const height = TOP * 2 + RUNG * (shelf.length - 1);
   const [left, right] = [width / 2 - 66, width / 2 + 66];
   return (
-    <View role="img" aria-label={`Sand with ${grits.map((g) => `P${g}`).join(', ')}`}>
+    <View
+      role="img"
+      aria-label={t('Sand with {grits}', { grits: grits.map((g) => `P${g}`).join(', ') })}
+    >
       <Svg width={width} height={height}>
         {[left, right].map((x) => (
           <Line key={x} x1={x} y1={4} x2={x} y2={height - 4} stroke={c.ink} strokeWidth={2} />

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import type { WrapDesignInput } from '@kelmot/core/wrap/laminate';
 import type { WrapDesign } from '@kelmot/core/wrap/wrapDesign';
 import { View } from 'react-native';
@@ -29,7 +30,10 @@ export function PlyRuler({ input, answer, width }: PictureProps) {
   return (
     <View
       role="img"
-      aria-label={`${plies} plies: ${bars.map((b) => `${b.name} ${(b.mm / plyMm).toFixed(1)}`).join(', ')}`}
+      aria-label={t('{plies} plies: {bars}', {
+        plies,
+        bars: bars.map((b) => `${b.name} ${(b.mm / plyMm).toFixed(1)}`).join(', '),
+      })}
     >
       <Svg width={width} height={base + 30}>
         {bars.map((b, i) => (
@@ -68,7 +72,7 @@ export function PlyRuler({ input, answer, width }: PictureProps) {
           fill="none"
         />
         <SvgText {...SMALL} x={0} y={base + 22} fill={c.pencil}>
-          plies
+          {t('plies')}
         </SvgText>
       </Svg>
     </View>

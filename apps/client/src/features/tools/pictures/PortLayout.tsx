@@ -1,4 +1,4 @@
-import { formatQuantity } from '@kelmot/core';
+import { formatQuantity, t } from '@kelmot/core';
 import { mulberry32 } from '@kelmot/core/calc/random';
 import type { Injection, InjectionInput } from '@kelmot/core/cracks/injection';
 import { View } from 'react-native';
@@ -28,7 +28,10 @@ export function PortLayout({ input, answer, width }: PictureProps) {
   return (
     <View
       role="img"
-      aria-label={`${ports} ports ${formatQuantity(spacingMm, 'length', units)} apart, from the lowest up`}
+      aria-label={t('{ports} ports {spacing} apart, from the lowest up', {
+        ports,
+        spacing: formatQuantity(spacingMm, 'length', units),
+      })}
     >
       <Svg width={width} height={HEIGHT}>
         <Path d={`M${crack.join('L')}`} stroke={c.mossTint} strokeWidth={26} fill="none" />
@@ -68,15 +71,15 @@ export function PortLayout({ input, answer, width }: PictureProps) {
           {formatQuantity(crackLengthMm, 'length', units)}
         </SvgText>
         <SvgText {...SMALL} x={x + 60} y={top + 5} fill={c.pencil}>
-          {`wall ${formatQuantity(wallMm, 'length', units)}`}
+          {t('wall {wall}', { wall: formatQuantity(wallMm, 'length', units) })}
         </SvgText>
         {ports > MOST_DRAWN ? (
           <SvgText {...SMALL} x={x + 60} y={top + 24} fill={c.pencil}>
-            {`${ports} ports, not all drawn`}
+            {t('{ports} ports, not all drawn', { ports })}
           </SvgText>
         ) : (
           <SvgText {...SMALL} x={x + 60} y={bottom + 18} fill={c.pencil}>
-            inject here first
+            {t('inject here first')}
           </SvgText>
         )}
       </Svg>

@@ -1,4 +1,4 @@
-import { formatQuantity } from '@kelmot/core';
+import { formatQuantity, t } from '@kelmot/core';
 import type { MixCheck, MixCheckInput } from '@kelmot/core/mix/mixCheck';
 import type { MixSplit } from '@kelmot/core/mix/mixSplit';
 import { View } from 'react-native';
@@ -17,12 +17,18 @@ export function RatioScale({ answer, width }: PictureProps) {
   const units = useAppSelector((s) => s.settings.units);
   const { aMl, bMl, aG, bG } = answer as MixSplit;
   const rows = [
-    { name: 'by volume', a: aMl, b: bMl, quantity: 'volume' as const },
-    { name: 'by mass', a: aG, b: bG, quantity: 'mass' as const },
+    { name: t('by volume'), a: aMl, b: bMl, quantity: 'volume' as const },
+    { name: t('by mass'), a: aG, b: bG, quantity: 'mass' as const },
   ];
   const text = (x: number, q: 'volume' | 'mass') => formatQuantity(x, q, units);
   const label = rows
-    .map((r) => `${r.name}: base ${text(r.a, r.quantity)}, hardener ${text(r.b, r.quantity)}`)
+    .map((r) =>
+      t('{name}: base {a}, hardener {b}', {
+        name: r.name,
+        a: text(r.a, r.quantity),
+        b: text(r.b, r.quantity),
+      }),
+    )
     .join('; ');
   return (
     <View role="img" aria-label={label}>
@@ -67,8 +73,8 @@ export function RatioCheck({ input, answer, width }: PictureProps) {
   const { deviationPct, verdict, addA_G, addB_G } = answer as MixCheck;
   const short =
     addB_G > 0
-      ? `${formatQuantity(addB_G, 'mass', units)} of hardener`
-      : `${formatQuantity(addA_G, 'mass', units)} of base`;
+      ? t('{addB_G} of hardener', { addB_G: formatQuantity(addB_G, 'mass', units) })
+      : t('{addA_G} of base', { addA_G: formatQuantity(addA_G, 'mass', units) });
   return (
     <View className="items-center gap-1">
       <RatioGauge
@@ -77,7 +83,7 @@ export function RatioCheck({ input, answer, width }: PictureProps) {
         tolerancePct={Math.max(tolerancePct, 0.1)}
       />
       <Txt as="strong" className={verdict === 'in' ? 'text-mossInk' : 'text-oxideInk'}>
-        {verdict === 'in' ? 'In.' : `Out. Add ${short}, before mixing starts.`}
+        {verdict === 'in' ? t('In.') : t('Out. Add {short}, before mixing starts.', { short })}
       </Txt>
     </View>
   );

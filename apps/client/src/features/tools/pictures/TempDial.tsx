@@ -1,5 +1,5 @@
 import type { Colours } from '@/shared/ui/tokens.cjs';
-import { formatQuantity, figureAndUnit, type UnitSystem } from '@kelmot/core';
+import { formatQuantity, figureAndUnit, type UnitSystem, t } from '@kelmot/core';
 import { goFromC, type AmbientGate, type AmbientGateInput } from '@kelmot/core/ambient/ambientGate';
 import type { DewPoint, DewPointInput } from '@kelmot/core/ambient/dewPoint';
 import { View } from 'react-native';
@@ -140,10 +140,10 @@ export function DewDial({ input, answer, width }: PictureProps) {
   const { airC } = input as DewPointInput;
   const { dewPointC, frostPointC } = answer as DewPoint;
   const hands: Hand[] = [
-    { at: dewPointC, name: 'dew point', colour: c.teal, long: true },
+    { at: dewPointC, name: t('dew point'), colour: c.teal, long: true },
     ...(frostPointC === null
       ? []
-      : [{ at: frostPointC, name: 'frost point', colour: c.mossInk, long: true }]),
+      : [{ at: frostPointC, name: t('frost point'), colour: c.mossInk, long: true }]),
     { at: airC, name: 'air', colour: c.ink, long: false },
   ];
   return <Dial width={width} hands={hands} go={null} />;
@@ -157,7 +157,7 @@ export function GateDial({ input, answer, width }: PictureProps) {
   const hands: Hand[] = [
     {
       at: frostPointC ?? dewPointC,
-      name: frostPointC === null ? 'dew point' : 'frost point',
+      name: frostPointC === null ? t('dew point') : t('frost point'),
       colour: c.teal,
       long: false,
     },

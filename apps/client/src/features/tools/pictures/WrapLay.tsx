@@ -1,4 +1,4 @@
-import { formatQuantity } from '@kelmot/core';
+import { formatQuantity, t } from '@kelmot/core';
 import type { WrapLay as Lay, WrapLayInput } from '@kelmot/core/wrap/wrapLay';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
@@ -30,7 +30,11 @@ export function WrapLayPicture({ input, answer, width }: PictureProps) {
   return (
     <View
       role="img"
-      aria-label={`${lay.passes} passes of ${Math.round(lay.turnsPerPass * 10) / 10} turns, ${formatQuantity(lay.metres * 1000, 'length', units)} of tape`}
+      aria-label={t('{passes} passes of {round} turns, {metres} of tape', {
+        passes: lay.passes,
+        round: Math.round(lay.turnsPerPass * 10) / 10,
+        metres: formatQuantity(lay.metres * 1000, 'length', units),
+      })}
     >
       <Svg width={width} height={HEIGHT}>
         <Rect x={0} y={y0} width={width} height={pipe} fill={c.sheet} />
@@ -75,7 +79,10 @@ export function WrapLayPicture({ input, answer, width }: PictureProps) {
           {formatQuantity(given.axialLengthMm, 'length', units)}
         </SvgText>
         <SvgText {...SMALL} x={x0} y={y0 + pipe + 22} fill={c.pencil}>
-          {`square turn, then ${Math.round((lay.turnsPerPass - 2) * 10) / 10} turns at ${given.overlapPct} % lap`}
+          {t('square turn, then {round} turns at {overlap} % lap', {
+            round: Math.round((lay.turnsPerPass - 2) * 10) / 10,
+            overlap: given.overlapPct,
+          })}
         </SvgText>
       </Svg>
     </View>
