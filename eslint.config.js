@@ -1,6 +1,7 @@
 const { defineConfig, globalIgnores } = require('eslint/config');
 const expo = require('eslint-config-expo/flat');
 const prettier = require('eslint-config-prettier');
+const i18next = require('eslint-plugin-i18next');
 
 /** Who may import whom: imports go one way, from client and server to contract to core. */
 /** `patterns` are groups, or a regular expression if some of a group are allowed. */
@@ -66,6 +67,49 @@ const coreOrder = CORE_ORDER.flatMap((level, i) =>
   })),
 );
 
+/**
+ * What a person reads goes through the catalogue, `t('…')`, also in templates. Not read by people: ids and enums (lower
+ * case, no space), class names, paths of drawings, colours, fonts, keys, media types, errors for developers.
+ */
+const READ_BY_PEOPLE = {
+  mode: 'all',
+  'should-validate-template': true,
+  'jsx-attributes': {
+    exclude: ['className', 'd', 'fontFamily', 'testID', 'style', 'role', 'fill'],
+  },
+  'object-properties': { exclude: ['fontFamily', 'letter'] },
+  callees: {
+    exclude: [
+      't',
+      'm',
+      'Error',
+      'require',
+      'useKey',
+      'chosenFile',
+      'createAction',
+      'newDraft',
+      'querySelector',
+      'querySelectorAll',
+      'closest',
+      'includes',
+      'startsWith',
+      'endsWith',
+    ],
+  },
+  words: {
+    exclude: [
+      '^[^A-Za-z]*$',
+      '^[a-z0-9_/.:;#?=&()-]*$',
+      '^(text|font|bg|border)-\\S+( (text|tracking)-\\S+)*$',
+      '^([MLHVCZAQmlhvczaq][0-9 .,-]*)+$',
+      '^#[0-9A-F]{6}$',
+      '^(Barlow|MartianMono)',
+      '^(UTC|GET|POST|A|B|aG|bG|aMl|bMl|batchMass)$',
+      '^(px "|", sans-serif|;base64,)$',
+    ],
+  },
+};
+
 module.exports = defineConfig([
   globalIgnores([
     '**/dist/',
@@ -123,6 +167,12 @@ module.exports = defineConfig([
   {
     files: ['packages/core/src/**', 'apps/client/src/**', 'apps/client/app/**'],
     rules: { 'max-lines-per-function': ['error', { max: 80, skipComments: true }] },
+  },
+  {
+    files: ['apps/client/src/**', 'apps/client/app/**'],
+    ignores: ['**/*.test.*', '**/test/**', '**/*.cjs'],
+    plugins: { i18next },
+    rules: { 'i18next/no-literal-string': ['error', READ_BY_PEOPLE] },
   },
   forbid(
     ['packages/core/src/**'],

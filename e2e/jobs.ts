@@ -48,14 +48,14 @@ test('a belt is cut, primed, poured from a whole kit and run again, hold by hold
   await screen.moveOn('mix');
 
   // The conditioner is a round of its own, and the rubber waits until it is tacky.
-  await screen.matches('screen-mix', /Mix, conditioner.*A-915/s);
+  await screen.matches('screen-mix', /Mix: Conditioner.*A-915/s);
   await screen.tickAll();
   await screen.press('batch-start');
   await screen.see('batch-clock');
   await sleep(600);
   await screen.press('batch-placed');
   await screen.gone('batch-clock');
-  await screen.matches('screen-mix', /Mix, rubber.*B-410/s);
+  await screen.matches('screen-mix', /Mix: Rubber.*B-410/s);
   await screen.matches('supply-B-410', /B-410.*400\s+ml/s);
   // The step before the rubber is at Build: the main action opens it.
   await screen.matches('to-run', /to do: condition/);

@@ -26,7 +26,7 @@ test('a job is run one step at a time with one large button; a task is reread, u
   await screen.matches('screen-run', /Isolate and make safe/);
   await screen.matches('screen-run', /1 of \d+, Prep, done/);
   await screen.press('run-take-back');
-  await screen.matches('run-do', /Done: isolate/);
+  await screen.matches('run-do', /Done: Isolate/);
   await pressDo(screen);
   await goneOn(screen, 'isolate');
 
@@ -50,7 +50,7 @@ test('a pedal or a key does the current task, arrows look around, and a failed r
   assert.equal(await taskShown(screen), 'isolate');
   await screen.key('ArrowRight');
   assert.equal(await taskShown(screen), 'protect');
-  await screen.matches('run-back-to-current', /Back to: isolate/);
+  await screen.matches('run-back-to-current', /Back to: Isolate/);
   await screen.key('Enter');
   assert.equal(await taskShown(screen), 'isolate');
   await sleep(600);

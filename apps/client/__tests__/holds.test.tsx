@@ -35,7 +35,7 @@ function asking(hold: Hold, readings: RepairView['readings'] = [], canWrite = tr
 
 test('a wait starts once and runs from then', () => {
   const sent = asking({ kind: 'countdown', label: m('Flashing off'), minutes: 15 });
-  fireEvent.press(screen.getByText('Start: flashing off, 15 min'));
+  fireEvent.press(screen.getByText('Start: Flashing off, 15 min'));
   expect(sent).toEqual([{ type: 'reading.add', stepId: 'it', values: { kind: 'countdown' } }]);
 });
 
@@ -110,7 +110,7 @@ test('a viewer cannot start, record or photograph', () => {
 
 test('key figures are those that the steps name, each once, without zeros', () => {
   show(<KeyFigures plan={plan} station="build" />);
-  expect(screen.getByText('coats')).toBeTruthy();
+  expect(screen.getByText('Coats')).toBeTruthy();
   screen.unmount();
   show(<KeyFigures plan={{ ...plan, steps: [] }} station="build" />);
   expect(screen.toJSON()).toBeNull();

@@ -49,7 +49,7 @@ test('the current task is ticked by the one button; a viewer has none', () => {
   const ida = sheet(viewOf(plan));
   expect(ida.shown()).toMatchObject({ task: { id: 'isolate' }, name: 'Isolate and make safe' });
   expect(ida.shown().press).toMatchObject({
-    label: 'Done: isolate and make safe',
+    label: 'Done: Isolate and make safe',
     disabled: false,
   });
   act(() => ida.shown().press.go());
@@ -92,7 +92,7 @@ test('a person who looks at another task stays there, whatever others do', () =>
 test('a later task can be read and leads back; it cannot be done early', () => {
   const ahead = sheet(viewOf(plan), { look: 2 });
   expect(ahead.shown().task.id).not.toBe('isolate');
-  expect(ahead.shown().press.label).toBe('Back to: isolate and make safe');
+  expect(ahead.shown().press.label).toBe('Back to: Isolate and make safe');
   act(() => ahead.shown().press.go());
   expect(ahead.sent).toEqual([]);
   expect(ahead.shown().task.id).toBe('isolate');
@@ -121,7 +121,7 @@ test('during a wait the next task can be done, and then the one after it is show
     },
   ];
   const fresh = viewOf(body);
-  expect(sheet(fresh, { body }).shown().press.label).toBe('Start: dry, 1 h');
+  expect(sheet(fresh, { body }).shown().press.label).toBe('Start: Dry, 1 h');
   const drying = sheet({ ...fresh, readings: begun }, { body });
   expect(drying.shown().press).toMatchObject({ disabled: true });
   expect(drying.shown().press.label).toMatch(/^Wait until \d\d:\d\d/);
@@ -147,22 +147,22 @@ test('counts of a step are started by the one button, one after another, and the
     ...{ say: m(''), takenAt: at, ...ida },
   });
   const lamp = sheet(viewOf(body), { body });
-  expect(lamp.shown().press.label).toBe('Start: under the lamp, 1 of 2, 30 s');
+  expect(lamp.shown().press.label).toBe('Start: Under the lamp, 1 of 2, 30 s');
   act(() => lamp.shown().press.go());
   expect(lamp.sent).toEqual([
     { type: 'reading.add', stepId: 'isolate', values: { kind: 'timed', no: 1 } },
   ]);
   lamp.becomes({ ...viewOf(body), readings: [counted(1, new Date().toISOString())] });
   expect(lamp.shown().press).toMatchObject({
-    label: 'Wait: under the lamp, 1 of 2, 30 s',
+    label: 'Wait: Under the lamp, 1 of 2, 30 s',
     disabled: true,
   });
   lamp.becomes({ ...viewOf(body), readings: [counted(1, AGO)] });
-  expect(lamp.shown().press.label).toBe('Start: under the lamp, 2 of 2, 30 s');
+  expect(lamp.shown().press.label).toBe('Start: Under the lamp, 2 of 2, 30 s');
   lamp.becomes({ ...viewOf(body), readings: [counted(1, AGO), counted(2, AGO)] });
   expect(lamp.shown()).toMatchObject({
     letCountGo: null,
-    press: { label: 'Done: isolate and make safe' },
+    press: { label: 'Done: Isolate and make safe' },
   });
 });
 
@@ -170,9 +170,9 @@ test('a person with another clock goes on without counting', () => {
   const timed = { label: m('Held'), minutes: 10, times: 1 };
   const body: Plan = { ...plan, steps: [{ ...step('isolate'), timed }], links: [], rounds: [] };
   const run = sheet(viewOf(body), { body });
-  expect(run.shown().press.label).toBe('Start: held, 10 min');
+  expect(run.shown().press.label).toBe('Start: Held, 10 min');
   act(() => run.shown().letCountGo?.());
-  expect(run.shown().press.label).toBe('Done: isolate and make safe');
+  expect(run.shown().press.label).toBe('Done: Isolate and make safe');
   expect(run.sent).toEqual([]);
 });
 
@@ -239,7 +239,7 @@ test('a batch is weighed, mixed, ticked as its own, and placed by its last touch
   expect(stale.shown().press.label).toBe('Throw this batch away: working life is over');
   act(() => stale.shown().press.go());
   expect(stale.sent.at(-1)).toEqual({ type: 'mix.binned', mixId: ID });
-  expect(mixed.shown().press.label).toMatch(/^Done: mix, /);
+  expect(mixed.shown().press.label).toMatch(/^Done: Mix \(/);
   act(() => mixed.shown().press.go());
   expect(mixed.sent).toMatchObject([
     { type: 'station.move', station: 'mix' },
@@ -279,5 +279,5 @@ test("a step is named with its batch, and not twice where it has its round's nam
     return result.current({ id: 'x', step, batch, empties: false, fromMin: 0, toMin: 1 });
   };
   expect(called('Mortar', 99)).toBe('Mortar, 2 of 2');
-  expect(called('Strike off', one.no)).toBe('Strike off: mortar, 1 of 2');
+  expect(called('Strike off', one.no)).toBe('Strike off (Mortar, 1 of 2)');
 });

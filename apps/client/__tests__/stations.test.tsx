@@ -86,7 +86,7 @@ test('the gate needs three valid readings before it judges', () => {
 test('the button to the next station names what is open, and goes when nothing is', () => {
   const held = opened(fresh);
   show(<MoveOn {...held.props} next="mix" />);
-  expect(screen.getByText(/^Run, \d+ to do: isolate and make safe$/)).toBeTruthy();
+  expect(screen.getByText(/^Run, \d+ to do: Isolate and make safe$/)).toBeTruthy();
   fireEvent.press(screen.getByTestId('to-run'));
   expect(held.sent).toEqual([]);
   expect(mockNavigate).toHaveBeenCalledWith(`/repair/${fresh.id}/run`);

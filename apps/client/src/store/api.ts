@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import {
   Problem,
   type Ack,
@@ -76,7 +77,11 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (arg
     return {
       error: {
         kind: 'problem',
-        problem: { type: 'about:blank', title: `The server answered ${status}`, status },
+        problem: {
+          type: 'about:blank',
+          title: t('The server answered {status}', { status }),
+          status,
+        },
       },
     };
   }
@@ -256,7 +261,7 @@ export const signedIn = (state: unknown): Me | undefined =>
 export const fieldErrorOf = (error: unknown, path: string): string | undefined => {
   const e = error as ApiError | undefined;
   const issue = e?.kind === 'problem' ? e.problem.issues?.find((i) => i.path === path) : undefined;
-  return issue && `This ${issue.message}.`;
+  return issue && t('This {message}.', { message: issue.message });
 };
 
 /** One sentence for a failed request. */
@@ -267,5 +272,5 @@ export function errorText(error: unknown): string {
     const fields = issues?.map((i) => `${i.path}: ${i.message}`).join('; ');
     return [title, detail, fields].filter(Boolean).join('. ');
   }
-  return 'No signal. What you typed is kept and is sent when signal returns.';
+  return t('No signal. What you typed is kept and is sent when signal returns.');
 }

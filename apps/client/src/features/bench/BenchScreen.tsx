@@ -192,13 +192,13 @@ function NotRunning({ benchRows, now }: { benchRows: readonly BenchRow[]; now: n
             <Txt>
               <Txt as="strong">
                 {row.dueOn && Date.parse(row.dueOn) < now - DAY
-                  ? t('Look overdue since {parse}. ', {
-                      parse: dateText(Date.parse(row.dueOn), 'UTC'),
+                  ? t('Look overdue since {date}. ', {
+                      date: dateText(Date.parse(row.dueOn), 'UTC'),
                     })
                   : t('Look due today. ')}
               </Txt>
               {row.title}
-              {row.intent === 'stopgap' ? ', stop-gap' : ''}.
+              {row.intent === 'stopgap' ? t(', stop-gap') : ''}.
             </Txt>
           </View>
         </Pressable>

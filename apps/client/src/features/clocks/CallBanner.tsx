@@ -17,7 +17,7 @@ export function CallBanner() {
   const called = useAppSelector((s) => s.view.called);
   const inOrder = [...called].sort((p, q) => Number(q.urgent) - Number(p.urgent));
   const { shown, rest } = useFolded(inOrder, (more) =>
-    t('{which} of the clocks', { which: more === 1 ? 'call' : 'calls' }),
+    t('{more, plural, one {call} other {calls}} of the clocks', { more }),
   );
   return shown.map(({ repairId, tag, text, urgent }, i) => {
     const away = () => dispatch(putAway(repairId));

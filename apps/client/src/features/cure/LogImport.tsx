@@ -76,7 +76,7 @@ export function LoggerImport({
     return (
       <OpenInstrument
         id={logger.id}
-        label={t('Read the {name}', { name: logger.name.toLowerCase() })}
+        label={t('Read from: {name}', { name: logger.name })}
         failed={failed}
         open={() => void read()}
       />

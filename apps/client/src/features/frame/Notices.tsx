@@ -23,8 +23,8 @@ function NoSignal() {
       mark={<WaitMark size={18} />}
       ways={[{ label: t('Try again'), go: again }]}
     >
-      {t('No signal. {which}', {
-        which: waits === 0 ? t('You can go on working.') : t('{waits} kept to be sent.', { waits }),
+      {t('No signal. {waits, plural, =0 {You can go on working.} other {# kept to be sent.}}', {
+        waits,
       })}
     </Notice>
   );
@@ -37,8 +37,8 @@ function WrongClock() {
   return (
     <Notice id="wrong-clock" mark={<StopMark maybe size={18} />}>
       {t(
-        'This device’s clock is {by} {which}. Kelmot shows the correct time: it uses the site’s clock.',
-        { by, which: ahead > 0 ? 'ahead' : 'behind' },
+        'This device’s clock is {by} {way, select, ahead {ahead} other {behind}}. Kelmot shows the correct time: it uses the site’s clock.',
+        { by, way: ahead > 0 ? 'ahead' : 'behind' },
       )}
     </Notice>
   );
@@ -57,13 +57,10 @@ function Others() {
   const count = others.length;
   return (
     <Notice id="of-others" mark={<WaitMark size={18} />}>
-      {t('{count} of {value} {which} here, and {which2} sent when {which3} in.', {
-        count,
-        value: [...names].join(' and '),
-        which: count === 1 ? 'waits' : 'wait',
-        which2: count === 1 ? 'is' : 'are',
-        which3: names.size === 1 ? t('they sign') : t('each signs'),
-      })}
+      {t(
+        '{count} of {names} {count, plural, one {waits here, and is} other {wait here, and are}} sent when {people, plural, one {they sign in} other {each signs in}}.',
+        { count, names: [...names].join(', '), people: names.size },
+      )}
     </Notice>
   );
 }
@@ -77,10 +74,10 @@ function InHand() {
   const ask = { label: t('Type the code'), go: () => dispatch(confirmAsked(true)) };
   return (
     <Notice id="in-hand" mark={<WaitMark size={18} />} ways={signal ? [ask] : []}>
-      {t('{name} works on this device and is not confirmed yet. Kelmot asks for the code {which}', {
-        name: inHand.name,
-        which: signal ? 'now.' : t('when signal returns.'),
-      })}
+      {t(
+        '{name} works on this device and is not confirmed yet. Kelmot asks for the code {signal, select, yes {now} other {when signal returns}}.',
+        { name: inHand.name, signal: signal ? 'yes' : 'no' },
+      )}
     </Notice>
   );
 }

@@ -95,12 +95,10 @@ export function Register({ openId }: { openId?: string }) {
         <View className="flex-row items-baseline justify-between">
           <Txt as="row">
             {searching
-              ? t('{benchRows} found', { benchRows: benchRows.length })
-              : t('{benchRows} open', { benchRows: benchRows.length })}
+              ? t('{count} found', { count: benchRows.length })
+              : t('{count} open', { count: benchRows.length })}
           </Txt>
-          <Txt as="label">
-            {t('by {which}', { which: searching ? t('last change') : t('next act') })}
-          </Txt>
+          <Txt as="label">{searching ? t('by last change') : t('by next act')}</Txt>
         </View>
         <AxisRuler axis={listAxis(now, width, zone)} now={now} label={clockText(now, zone)} />
       </View>

@@ -37,7 +37,7 @@ export function ReadInstrument({ by, driver, verdict, take }: ReadFromProps) {
     return (
       <OpenInstrument
         id={device.id}
-        label={t('Read from the {name}', { name: device.name.toLowerCase() })}
+        label={t('Read from: {name}', { name: device.name })}
         failed={failed}
         open={open}
       />

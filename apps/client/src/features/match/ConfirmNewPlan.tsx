@@ -29,10 +29,10 @@ export function ConfirmNewPlan({
       <Txt as="row">{t('Work has begun with {code}.', { code: last.body.card.code })}</Txt>
       {carried ? (
         <Txt>
-          {t('{which} {which2} with the new plan.', {
-            which: stays === 0 ? t('Nothing') : t('{stays} recorded', { stays }),
-            which2: stays === 1 ? 'stays' : 'stay',
-          })}
+          {t(
+            '{stays, plural, =0 {No records stay} one {# recorded stays} other {# recorded stay}} with the new plan.',
+            { stays },
+          )}
         </Txt>
       ) : (
         <Txt>{t('Records stay if the new plan has the same step.')}</Txt>

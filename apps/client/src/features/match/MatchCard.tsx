@@ -62,9 +62,7 @@ function decision(
       lead: t('Does not fit. '),
       rest:
         turned.length > 1
-          ? t('{turned} stop it.', {
-              turned: turned.map((j) => j.rule.name.toLowerCase()).join(', '),
-            })
+          ? t('Stopped by: {rules}.', { rules: turned.map((j) => j.rule.name).join(', ') })
           : relax
             ? say(relax)
             : first
@@ -73,9 +71,10 @@ function decision(
     };
   }
   if (!atItsLimit(match)) return { lead: '', rest: '' };
+  const tightest = tightestOf(match);
   return {
     lead: t('At its limit. '),
-    rest: t('{tightestOf}: no margin.', { tightestOf: tightestOf(match) ?? t('It') }),
+    rest: tightest === null ? t('No margin.') : t('{rule}: no margin.', { rule: tightest }),
   };
 }
 
@@ -133,7 +132,7 @@ export function MatchCard({
           {parts
             .filter((p) => p.value !== null && figures[p.id])
             .map((p) => (
-              <FigureText key={p.id} figure={figures[p.id]} label={p.name.toLowerCase()} />
+              <FigureText key={p.id} figure={figures[p.id]} label={p.name} />
             ))}
         </View>
         {how ? <Txt>{t('It is {how}.', { how })}</Txt> : null}
@@ -142,7 +141,7 @@ export function MatchCard({
           <CheckBox
             id={`compare-${card.code}`}
             label={t('Compare')}
-            name={`Compare ${card.code}`}
+            name={t('Compare {code}', { code: card.code })}
             on={compared}
             onToggle={() => onCompare?.()}
           />
@@ -150,9 +149,7 @@ export function MatchCard({
       </View>
       <View className="px-4">
         <Disclosure
-          label={t('All reasons{which}', {
-            which: turnable.length ? t(', and what would change it') : '',
-          })}
+          label={turnable.length ? t('All reasons, and what would change it') : t('All reasons')}
           open={open}
           onToggle={() => setOpen(!open)}
         >
@@ -162,7 +159,7 @@ export function MatchCard({
               score: score.toFixed(2),
               parts: parts
                 .filter((p) => p.weight > 0)
-                .map((p) => `${p.name.toLowerCase()} ${p.score.toFixed(2)} × ${p.weight}`)
+                .map((p) => `${p.name} ${p.score.toFixed(2)} × ${p.weight}`)
                 .join(' + '),
             })}
           </Txt>
@@ -199,13 +196,13 @@ function AllReasons({
           {j.relax && j.verdict !== 'fits' ? (
             <Pressable
               role="button"
-              aria-label={t('Try: {say}', { say: tell(j.relax.say) })}
+              aria-label={t('Try: {change}', { change: tell(j.relax.say) })}
               testID={`try-${card.code}-${j.rule.id}`}
               onPress={() => j.relax && onTry(j.relax)}
               className="min-h-[48px] justify-center self-start pl-[88px]"
             >
               <Txt as="inline" className="border-b-[1.5px] border-dotted border-teal">
-                {t('{say} Try', { say: tell(j.relax.say) })}
+                {t('{change} Try', { change: tell(j.relax.say) })}
               </Txt>
             </Pressable>
           ) : null}

@@ -70,10 +70,7 @@ export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRe
       reached={view.station}
       rounds={roundsPlaced(view)}
       tag={view.tag}
-      title={t('{which} for {title}', {
-        which: ranked.length === 1 ? t('One card') : t('{ranked} cards', { ranked: ranked.length }),
-        title: view.title,
-      })}
+      title={cardsFor(ranked.length, view.title)}
       header={(width) => (
         <SectionOf view={{ ...view, plan: null }} size={{ width, height: 196 }} now={now} />
       )}
@@ -115,6 +112,9 @@ export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRe
     </StationFrame>
   );
 }
+
+const cardsFor = (cards: number, title: string): string =>
+  t('{cards, plural, one {One card} other {# cards}} for: {title}', { cards, title });
 
 function ExampleNote() {
   return (

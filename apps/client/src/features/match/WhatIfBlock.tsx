@@ -27,7 +27,7 @@ export function WhatIfBlock({
         <View key={w.code} className="flex-row items-center gap-3">
           <View className="min-w-0 flex-1">
             <Txt as="inline">
-              {w.code} {w.name}: {VERDICT_NAMES[w.verdict].toLowerCase()}
+              {w.code} {w.name}: {VERDICT_NAMES[w.verdict]}
             </Txt>
             <Txt className="text-pencil">{sayChanges(w.changes, units)}</Txt>
           </View>

@@ -157,15 +157,16 @@ export function PapersScreen() {
                   {plan.card.code} {plan.card.name}
                 </Txt>
                 <Txt className="text-pencil">
-                  {t('{title}. {intent}. {steps} steps, {rounds} {which}, {n} {which2}.', {
-                    title: familyOf(view.survey.family).title,
-                    intent: INTENT_NAMES[plan.survey.intent],
-                    steps: plan.steps.length,
-                    rounds: plan.rounds.length,
-                    which: plan.rounds.length === 1 ? 'round' : 'rounds',
-                    n: planBatches(plan).length,
-                    which2: planBatches(plan).length === 1 ? 'batch' : 'batches',
-                  })}
+                  {t(
+                    '{title}. {intent}. {steps} steps, {rounds, plural, one {# round} other {# rounds}}, {batches, plural, one {# batch} other {# batches}}.',
+                    {
+                      title: familyOf(view.survey.family).title,
+                      intent: INTENT_NAMES[plan.survey.intent],
+                      steps: plan.steps.length,
+                      rounds: plan.rounds.length,
+                      batches: planBatches(plan).length,
+                    },
+                  )}
                 </Txt>
               </View>
               <Buttons view={view} plan={plan} />

@@ -29,7 +29,7 @@ export function ReferralScreen() {
   const { view, error, loading } = useRepair(id);
   const { data: site } = useSiteQuery();
   const me = usePerson();
-  const { units, tell } = useWords();
+  const { units } = useWords();
   const now = useNow(MINUTE);
   const [width, setWidth] = useState(0);
   if (!view || !site)
@@ -56,21 +56,7 @@ export function ReferralScreen() {
           <SecondaryButton label={t('Print')} testID="print" onPress={() => globalThis.print?.()} />
         </View>
         <ReferralHead survey={survey} site={site} date={date} me={me} />
-        <View className="gap-2 border-y border-ink px-4 py-3">
-          {refusals.length === 0 ? (
-            <Txt>{t('This damage does not need another specialist.')}</Txt>
-          ) : null}
-          {refusals.map((r) => (
-            <View key={r.id}>
-              <Txt as="strong">{tell(r.because)}</Txt>
-              <Txt>
-                {r.who === 'none'
-                  ? t('The site decides what to do instead.')
-                  : t('{permission} must decide.', { permission: PERMISSION_NAMES[r.who] })}
-              </Txt>
-            </View>
-          ))}
-        </View>
+        <WhoDecides refusals={refusals} />
         {survey.damages.map((_, i) => {
           const drawing =
             width > 0
@@ -105,6 +91,28 @@ export function ReferralScreen() {
         </View>
       </View>
     </ScrollView>
+  );
+}
+
+/** Why the damage is referred, and who must decide. */
+function WhoDecides({ refusals }: Pick<ReturnType<typeof demandOfSurvey>, 'refusals'>) {
+  const { tell } = useWords();
+  return (
+    <View className="gap-2 border-y border-ink px-4 py-3">
+      {refusals.length === 0 ? (
+        <Txt>{t('This damage does not need another specialist.')}</Txt>
+      ) : null}
+      {refusals.map((r) => (
+        <View key={r.id}>
+          <Txt as="strong">{tell(r.because)}</Txt>
+          <Txt>
+            {r.who === 'none'
+              ? t('The site decides what to do instead.')
+              : t('{permission} must decide.', { permission: PERMISSION_NAMES[r.who] })}
+          </Txt>
+        </View>
+      ))}
+    </View>
   );
 }
 

@@ -32,13 +32,13 @@ import { placeOf, useBenchRows, type BenchRow } from '../../shared/repairs/useBe
 function whenText({ row }: BenchRow, now: number, zone: Zone): string {
   const day = (at: string) => dateText(Date.parse(at), zone);
   return row.status === 'closed'
-    ? t('Closed {updatedAt}{which}', {
-        updatedAt: day(row.updatedAt),
-        which: row.dueOn
-          ? t(', look again {parse}', { parse: dateText(Date.parse(row.dueOn), 'UTC') })
-          : '',
-      })
-    : t('Back by {parse}', { parse: dayClockText(Date.parse(row.backBy), now, zone) });
+    ? row.dueOn
+      ? t('Closed {closed}, look again {due}', {
+          closed: day(row.updatedAt),
+          due: dateText(Date.parse(row.dueOn), 'UTC'),
+        })
+      : t('Closed {closed}', { closed: day(row.updatedAt) })
+    : t('Back by {time}', { time: dayClockText(Date.parse(row.backBy), now, zone) });
 }
 
 const columnsAt = (now: number, zone: Zone, byServer: boolean): Column<BenchRow>[] => [
@@ -60,13 +60,13 @@ const columnsAt = (now: number, zone: Zone, byServer: boolean): Column<BenchRow>
     key: 'intent',
     title: t('Intent'),
     share: 1.2,
-    text: ({ row }) => INTENT_NAMES[row.intent].toLowerCase(),
+    text: ({ row }) => INTENT_NAMES[row.intent],
   },
   {
     key: 'station',
     title: t('Station'),
     share: 0.9,
-    text: ({ row }) => (row.status === 'closed' ? 'closed' : STATION_NAMES[row.station]),
+    text: ({ row }) => (row.status === 'closed' ? t('closed') : STATION_NAMES[row.station]),
     by: ({ row }) => STATIONS.indexOf(row.station),
   },
   {
@@ -143,7 +143,7 @@ function Row({ item, now }: { item: BenchRow; now: number }) {
       <View className="flex-row flex-wrap justify-between gap-x-3">
         <Txt as="label" numberOfLines={1} className="min-w-[50%] flex-1">
           {row.title}
-          {row.cardCode ? `, ${row.cardCode}` : ''}, {INTENT_NAMES[row.intent].toLowerCase()}
+          {row.cardCode ? `, ${row.cardCode}` : ''}, {INTENT_NAMES[row.intent]}
         </Txt>
         <Txt as="label" numberOfLines={1} className="max-w-full">
           {whenText(item, now, zone)}
@@ -200,7 +200,7 @@ export function RepairsScreen() {
       ) : null}
       {wide && (benchRows.length > 0 || sort) ? (
         <Table
-          name="Repairs"
+          name={t('Repairs')}
           columns={columnsAt(now, zone, byServer)}
           sortedBy={byServer ? { sorted, onSort: setSorted } : undefined}
           rows={benchRows}

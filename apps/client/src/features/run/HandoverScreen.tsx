@@ -71,7 +71,7 @@ const partsIn = (
   );
 
 const textsOf = (parts: HandoverPart[]): string[] =>
-  parts.map(({ part, lines }) => `${HANDOVER_TITLES[part]}\n${lines.join('\n')}`);
+  parts.map(({ part, lines }) => [HANDOVER_TITLES[part], ...lines].join('\n'));
 
 /** The handover for the next person, made from the record: read, heard or sent, and saved once it is handed over. */
 export function HandoverScreen({ view, repair }: { view: RepairView; repair: OpenRepair }) {

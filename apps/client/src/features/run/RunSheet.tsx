@@ -233,7 +233,7 @@ export function RunAction(props: TaskProps) {
         label={press.label}
         disabled={press.disabled}
         sign={press.sign}
-        keyHint={layout === 'wide' ? 'Space' : undefined}
+        keyHint={layout === 'wide' ? t('Space') : undefined}
         testID={press.testID}
         onPress={go}
       />

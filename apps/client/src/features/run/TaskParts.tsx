@@ -133,12 +133,15 @@ export function WhereItIs({
   return (
     <View className="flex-row items-center justify-between gap-3">
       <Txt as="label" role="status" className="min-w-0 flex-1">
-        {t('{at} of {tasks}, {station}{which}', {
-          at: at + 1,
-          tasks: run.tasks.length,
-          station: STATION_NAMES[step.station],
-          which: at === run.current ? '' : done ? t(', done') : t(', not the current step yet'),
-        })}
+        {t(
+          '{no} of {tasks}, {station}{state, select, current {} done {, done} other {, not the current step yet}}',
+          {
+            no: at + 1,
+            tasks: run.tasks.length,
+            station: STATION_NAMES[step.station],
+            state: at === run.current ? 'current' : done ? 'done' : 'later',
+          },
+        )}
       </Txt>
       <LinkButton
         label={t('Hand over')}

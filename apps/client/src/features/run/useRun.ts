@@ -30,7 +30,6 @@ import {
   type HoldAct,
 } from '@/features/stations';
 import type { StationProps } from '@/shared/repair/stationProps';
-import { lowerFirst } from '@/shared/ui/lowerFirst';
 import { useNow } from '@/shared/ui/useNow';
 import { useZone } from '@/shared/ui/useZone';
 import { useWords } from '@/shared/ui/useWords';
@@ -82,16 +81,15 @@ export function useRun({
 
 /** The name of a task: its step, and the batch of its round where the step is done per batch. */
 export function useTaskName(plan: Plan): (task: Task) => string {
-  const { say, tell } = useWords();
+  const { tell } = useWords();
   return ({ step, batch }) => {
     const round = batch && planRound(plan, batch.round);
     if (!round || !batch) return tell(step.title);
-    const [title, of] = [tell(step.title), batchName(round, batch, say)];
-    if (step.name === 'mix') return t('Mix, {of}', { of });
+    const [title, of] = [tell(step.title), batchName(round, batch, tell)];
+    if (step.name === 'mix') return t('Mix ({batch})', { batch: of });
     if (round.batches.length <= 1) return title;
     // A step may have the name of its round: "Mortar, 1 of 2".
-    const name = lowerFirst(say(round.name));
-    return lowerFirst(title) === name ? title + of.slice(name.length) : `${title}: ${of}`;
+    return title === tell(round.name) ? of : t('{step} ({batch})', { step: title, batch: of });
   };
 }
 
@@ -163,9 +161,7 @@ export function useTask(
     if (done || (ahead && (batch !== null || !waiting(run, props, now)))) {
       const current = run.current === null ? undefined : run.tasks[run.current];
       return {
-        label: current
-          ? t('Back to: {name}', { name: lowerFirst(name(current)) })
-          : t('On to the sign-off'),
+        label: current ? t('Back to: {name}', { name: name(current) }) : t('On to the sign-off'),
         disabled: false,
         sign: 'next',
         testID: 'run-back-to-current',
@@ -173,8 +169,7 @@ export function useTask(
       };
     }
     const wait = waitsUntil(step, view, plan, now);
-    if (wait)
-      return not(t('From {at}: {name}', { at: until(wait.at), name: lowerFirst(name(task)) }));
+    if (wait) return not(t('From {at}: {name}', { at: until(wait.at), name: name(task) }));
     if (batch && running?.batch.no !== batch.no)
       return press(startLabel, start, { disabled: held !== null, sign: 'next' });
     // Past its working life a batch must not be used, whatever the next task is.
@@ -193,11 +188,11 @@ export function useTask(
     const ticks = step.hold?.kind === 'check';
     const round = batch && planRound(plan, batch.round);
     if (round && batch && task.empties && (ticks || stepDone(step, view, now)))
-      return press(t('Placed: {batchName}', { batchName: batchName(round, batch, say) }), () => {
+      return press(t('Placed: {batch}', { batch: batchName(round, batch, say) }), () => {
         if (ticks) hold.act();
         placed();
       });
-    const label = batch && ticks ? t('Done: {name}', { name: lowerFirst(name(task)) }) : hold.label;
+    const label = batch && ticks ? t('Done: {name}', { name: name(task) }) : hold.label;
     return press(label, hold.act, { sign: hold.sign });
   };
   return { hold, press: pressNow(), letCountGo };

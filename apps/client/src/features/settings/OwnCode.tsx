@@ -15,6 +15,26 @@ import { FieldFrame, TextBox } from '@/shared/ui/fields';
 import { goToFirstWrong } from '@/shared/ui/keyboard';
 import { Txt } from '@/shared/ui/Txt';
 
+function Alert({ text }: { text: string }) {
+  return (
+    <Txt className="text-oxideInk" role="alert">
+      {text}
+    </Txt>
+  );
+}
+
+function CodeUse({ isKnown }: { isKnown: boolean }) {
+  return (
+    <Txt className="text-pencil">
+      {isKnown
+        ? t(
+            'You have a code on this device. After a shift change, tap your name and type the code.',
+          )
+        : t('If several people share this device, set a short code to sign in quickly.')}
+    </Txt>
+  );
+}
+
 /** A short code for signing in again on this device, when it is shared between shifts. */
 export function OwnCode() {
   const [open, setOpen] = useState(false);
@@ -26,6 +46,7 @@ export function OwnCode() {
   const [drop] = useDropCodeMutation();
   const isKnown = people.some((p) => p.id === me?.id);
   const wrong = { code: fieldErrorOf(error, 'code'), password: fieldErrorOf(error, 'password') };
+  const unnamed = error && !wrong.code && !wrong.password;
   const send = async () => {
     if ((await set({ code, password })).error) return goToFirstWrong();
     setCode('');
@@ -34,13 +55,7 @@ export function OwnCode() {
   };
   return (
     <>
-      <Txt className="text-pencil">
-        {isKnown
-          ? t(
-              'You have a code on this device. After a shift change, tap your name and type the code.',
-            )
-          : t('If several people share this device, set a short code to sign in quickly.')}
-      </Txt>
+      <CodeUse isKnown={isKnown} />
       <Disclosure
         label={isKnown ? t('Change your code here') : t('Set your code for this device')}
         open={open}
@@ -79,11 +94,7 @@ export function OwnCode() {
               onSubmit={() => void send()}
             />
           </FieldFrame>
-          {error && !wrong.code && !wrong.password ? (
-            <Txt className="text-oxideInk" role="alert">
-              {errorText(error)}
-            </Txt>
-          ) : null}
+          {unnamed ? <Alert text={errorText(error)} /> : null}
           <SecondaryButton
             label={t('Set the code')}
             testID="set-code"

@@ -145,10 +145,10 @@ function SignedInAs({
       {settings.inHand ? null : <OwnPassword />}
       {waiting > 0 ? (
         <Txt className="text-ochreInk">
-          {t('{waiting} unsent {which} on this device until the next sign-in.', {
-            waiting,
-            which: waiting === 1 ? t('entry stays') : t('entries stay'),
-          })}
+          {t(
+            '{waiting, plural, one {# unsent entry stays} other {# unsent entries stay}} on this device until the next sign-in.',
+            { waiting },
+          )}
         </Txt>
       ) : null}
       <SecondaryButton

@@ -16,6 +16,33 @@ import { useSignOut } from './useSignOut';
 /** Dims the content behind, which cannot be used now; the same in both themes. */
 const SCRIM = 'rgba(0, 0, 0, 0.45)';
 
+/** What to type, why, and what becomes of the unsent entries. */
+function WhyAgain({
+  name,
+  byCode,
+  ended,
+  waiting,
+}: {
+  name: string;
+  byCode: boolean;
+  ended: boolean;
+  waiting: number;
+}) {
+  return (
+    <Txt>
+      {t(
+        '{name}, type your {asked, select, code {code} other {password}}{ended, select, yes { and continue here.} other {: your entries are then sent.}} {waiting, plural, =0 {What you typed is kept.} one {# unsent entry is kept.} other {# unsent entries are kept.}}',
+        {
+          name,
+          asked: byCode ? 'code' : 'password',
+          ended: ended ? 'yes' : 'no',
+          waiting,
+        },
+      )}
+    </Txt>
+  );
+}
+
 /**
  * Asks for the password on the same screen: after a session `ended` during work, or from a person who took over the
  * device without signal. Nothing closes, and the outbox stays.
@@ -62,20 +89,7 @@ export function SignInAgain({ me, ended }: { me: Me; ended: boolean }) {
           <Txt as="screen" role="heading">
             {ended ? t('Your session has ended') : t('Signal is back')}
           </Txt>
-          <Txt>
-            {t('{name}, type your {asked}{which}{which2}', {
-              name: me.name,
-              asked: asked.toLowerCase(),
-              which: ended ? t(' and continue here.') : t(': your entries are then sent.'),
-              which2:
-                waiting > 0
-                  ? t(' {waiting} unsent {which} kept.', {
-                      waiting,
-                      which: waiting === 1 ? t('entry is') : t('entries are'),
-                    })
-                  : t(' What you typed is kept.'),
-            })}
-          </Txt>
+          <WhyAgain name={me.name} byCode={byCode} ended={ended} waiting={waiting} />
         </View>
         {names ? (
           <FieldFrame label={t('User name')}>

@@ -52,7 +52,10 @@ function Withheld({ gate, view, repair }: StationProps & { gate: GateRefusal | n
     return (
       <FieldFrame
         label={t('Reason for signing now')}
-        why={`${say(gate.title)}. ${gate.why.map(say).join(' ')} Saved and shown with the sign-off.`}
+        why={t('{title}. {why} Saved and shown with the sign-off.', {
+          title: say(gate.title),
+          why: gate.why.map(say).join(' '),
+        })}
       >
         <TextBox
           id="override"
@@ -94,7 +97,7 @@ export function Signed({ view }: Pick<StationProps, 'view'>) {
           </Txt>
           <Txt>{s.statement}</Txt>
           <Txt as="label">
-            {t('Signed {name}, {parse}', { name: s.name, parse: dateText(Date.parse(s.at), zone) })}
+            {t('Signed {name}, {date}', { name: s.name, date: dateText(Date.parse(s.at), zone) })}
           </Txt>
           {s.override === null ? null : (
             <Txt className="text-ochreInk">{tell(overrideText(s.override))}</Txt>
@@ -104,9 +107,9 @@ export function Signed({ view }: Pick<StationProps, 'view'>) {
       {view.reviews.map((r) => (
         <View key={r.id} className="border-b border-rule px-4 py-3" testID={`review-${r.kind}`}>
           <Txt as="inline">
-            {t('{review} by {parse}', {
+            {t('{review} by {date}', {
               review: REVIEW_NAMES[r.kind],
-              parse: dateText(Date.parse(r.dueOn), 'UTC'),
+              date: dateText(Date.parse(r.dueOn), 'UTC'),
             })}
           </Txt>
         </View>
@@ -142,15 +145,12 @@ export function SignOff({ view, plan, repair }: StationProps) {
       </FieldFrame>
       <Withheld id={view.id} view={view} plan={plan} repair={repair} gate={gate} />
       <Txt className="text-pencil">
-        {t('Next look {now}{which}', {
-          now: dateText(now + plan.nextLookDays * DAY, zone),
-          which:
-            plan.replaceInDays === null
-              ? '.'
-              : t('; as a stop-gap it must be replaced by {now}.', {
-                  now: dateText(now + plan.replaceInDays * DAY, zone),
-                }),
-        })}
+        {plan.replaceInDays === null
+          ? t('Next look {date}.', { date: dateText(now + plan.nextLookDays * DAY, zone) })
+          : t('Next look {date}; as a stop-gap it must be replaced by {replaced}.', {
+              date: dateText(now + plan.nextLookDays * DAY, zone),
+              replaced: dateText(now + plan.replaceInDays * DAY, zone),
+            })}
       </Txt>
       {sure ? (
         <View className="gap-2" role="alert">

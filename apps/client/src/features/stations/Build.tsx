@@ -68,7 +68,7 @@ export function BuildAction(props: StationProps) {
   if (next && round)
     return (
       <PrimaryButton
-        label={t('Mix, {batchName}', { batchName: batchName(round, next, say) })}
+        label={t('Mix: {batch}', { batch: batchName(round, next, say) })}
         onPress={() => router.navigate(`/repair/${id}/mix`)}
         testID="next-batch"
       />

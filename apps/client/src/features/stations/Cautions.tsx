@@ -11,7 +11,7 @@ export function Cautions({ plan }: { plan: Plan }) {
   return (
     <View className="border-b border-rule px-4 py-1" role="note" aria-label={t('Cautions')}>
       <Disclosure
-        label={t('Cautions, {cautions}', { cautions: plan.cautions.length })}
+        label={t('Cautions, {count}', { count: plan.cautions.length })}
         open={open}
         onToggle={() => setOpen(!open)}
       >
@@ -19,8 +19,8 @@ export function Cautions({ plan }: { plan: Plan }) {
           <Txt key={c.id}>{c.text}</Txt>
         ))}
         <Txt as="label">
-          {t('Wear: {which}.', {
-            which: (plan.gear.length > 0 ? plan.gear : plan.card.ppe).join(', '),
+          {t('Wear: {gear}.', {
+            gear: (plan.gear.length > 0 ? plan.gear : plan.card.ppe).join(', '),
           })}
         </Txt>
         {plan.approvers.map((who) => (

@@ -13,7 +13,7 @@ export function KeyFigures({ plan, station }: { plan: Plan; station: StationId }
     .flatMap((id) => {
       const figure = plan.figures[id];
       const of = roundOfFigure(plan, id);
-      return figure ? [{ figure, of: of ? `${tell(of.name).toLowerCase()}, ` : '' }] : [];
+      return figure ? [{ figure, of: of ? `${tell(of.name)}: ` : '' }] : [];
     })
     // A figure of zero is left out.
     .filter(({ figure }) => figure.value !== 0)
@@ -22,12 +22,7 @@ export function KeyFigures({ plan, station }: { plan: Plan; station: StationId }
   return (
     <View className="flex-row flex-wrap gap-x-6 gap-y-2 border-b border-ink px-4 py-3">
       {figures.map(({ figure, of }) => (
-        <FigureText
-          key={figure.id}
-          figure={figure}
-          label={`${of}${figure.label.toLowerCase()}`}
-          as="reading"
-        />
+        <FigureText key={figure.id} figure={figure} label={`${of}${figure.label}`} as="reading" />
       ))}
     </View>
   );

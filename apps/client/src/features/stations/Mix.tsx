@@ -26,7 +26,8 @@ export function Mix(props: StationProps) {
   // The current round; when all is mixed, the round that the service loads.
   const of = round ?? planRound(plan, plan.mainRound);
   const figure = (id: string) => (of ? roundFigure(plan, of.id, id) : plan.figures[id]);
-  const ofName = of && plan.rounds.length > 1 ? `${words(of.name).toLowerCase()}, ` : '';
+  const toMix =
+    of && plan.rounds.length > 1 ? t('{round}: to mix', { round: words(of.name) }) : t('to mix');
   const placeOf = (no: number) => {
     const of = plan.rounds.find((r) => r.batches.some((b) => b.no === no));
     return of ? batchName(of, { no }, words) : t('batch {no}', { no });
@@ -35,7 +36,7 @@ export function Mix(props: StationProps) {
     <View>
       {running ? <BatchClock plan={plan} mix={running.mix} batch={running.batch} /> : null}
       <View className="flex-row flex-wrap gap-x-6 gap-y-2 border-b border-ink px-4 py-3">
-        <FigureText figure={figure('total')} label={t('{ofName}to mix', { ofName })} as="reading" />
+        <FigureText figure={figure('total')} label={toMix} as="reading" />
         <FigureText figure={figure('batches')} label={t('batches')} as="reading" />
         <FigureText
           figure={figure('batchMass') ?? figure('batch')}
@@ -60,7 +61,7 @@ export function Mix(props: StationProps) {
               {m.binnedAt
                 ? t(', thrown away')
                 : m.placedAt
-                  ? t(', placed {parse}', { parse: clockText(Date.parse(m.placedAt), zone) })
+                  ? t(', placed {time}', { time: clockText(Date.parse(m.placedAt), zone) })
                   : t(', still in use')}
             </Txt>
           ))}
@@ -89,7 +90,7 @@ export function MixAction(props: StationProps) {
   if (running)
     return (
       <PrimaryButton
-        label={t('Placed: {which}', { which: round ? batchName(round, running.batch, words) : '' })}
+        label={t('Placed: {batch}', { batch: round ? batchName(round, running.batch, words) : '' })}
         sign="tick"
         keyHint={undefined}
         onPress={placed}

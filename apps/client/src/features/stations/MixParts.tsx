@@ -5,7 +5,6 @@ import { View } from 'react-native';
 import { textsDropped } from '@/store/drafts';
 import { useAppDispatch } from '@/store/hooks';
 import { SecondaryButton } from '@/shared/ui/Button';
-import { lowerFirst } from '@/shared/ui/lowerFirst';
 import { MixedSwatch, StopMark } from '@/shared/ui/marks';
 import { Txt } from '@/shared/ui/Txt';
 import { useZone } from '@/shared/ui/useZone';
@@ -42,11 +41,16 @@ export function useMixActions({ view, plan, repair }: Omit<StationProps, 'id'>) 
     if (running && repair.canWrite) repair.send({ type: 'mix.placed', mixId: running.mix.id });
   };
   const stage = next && mixStages(mixOf(plan, next), plan.schools)[0];
-  const first = stage ? `: ${lowerFirst(say(stage.label))} ${formatDuration(stage.minutes)}` : '';
+  const first = stage
+    ? t('. {stage}: {duration}', {
+        stage: say(stage.label),
+        duration: formatDuration(stage.minutes),
+      })
+    : '';
   const startLabel =
     held ??
     (next && round
-      ? t('Start {batchName}{first}', { batchName: batchName(round, next, say), first })
+      ? t('Start: {batch}{first}', { batch: batchName(round, next, say), first })
       : '');
   return { held, start, placed, startLabel };
 }
@@ -64,7 +68,7 @@ export function NextBatch({
     <>
       <View className="px-4 pt-3">
         {round && named ? (
-          <Txt as="row">{t('Mix, {batchName}', { batchName: batchName(round, next, say) })}</Txt>
+          <Txt as="row">{t('Mix: {batch}', { batch: batchName(round, next, say) })}</Txt>
         ) : null}
         {round ? (
           <Txt as="label">

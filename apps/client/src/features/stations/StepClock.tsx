@@ -5,7 +5,6 @@ import { View } from 'react-native';
 import type { OpenRepair } from '@/shared/repair/useRepair';
 import { SecondaryButton } from '@/shared/ui/Button';
 import { Countdown } from '@/shared/ui/Countdown';
-import { lowerFirst } from '@/shared/ui/lowerFirst';
 import { Txt } from '@/shared/ui/Txt';
 import { useNow } from '@/shared/ui/useNow';
 import { useZone } from '@/shared/ui/useZone';
@@ -55,12 +54,14 @@ export function useCount({ step, view, repair }: CountProps) {
   const counted = countedOf(step, view.readings);
   if (!counted) return null;
   const { timed, begun, ends } = counted;
-  const of = (no: number) =>
-    `${lowerFirst(say(countedName(timed, no)))}, ${formatDuration(timed.minutes)}`;
+  const of = (no: number) => `${say(countedName(timed, no))}, ${formatDuration(timed.minutes)}`;
   return {
     ...counted,
     runs: ends !== null && ends > now,
-    startLabel: `${begun < timed.times ? t('Start') : t('Once more')}: ${of(begun + 1)}`,
+    startLabel:
+      begun < timed.times
+        ? t('Start: {of}', { of: of(begun + 1) })
+        : t('Once more: {of}', { of: of(begun + 1) }),
     waitLabel: t('Wait: {of}', { of: of(begun) }),
     start: () =>
       repair.send({
@@ -83,9 +84,9 @@ export function Counted({ children, ...props }: CountProps & { children?: ReactN
         <ClockRow ends={ends} label={countedName(timed, begun)} />
       ) : begun > 0 ? (
         <Txt as="inline" className="text-mossInk" role="status">
-          {t('{countedName}: {minutes}, over.', {
-            countedName: tell(countedName(timed, begun)),
-            minutes: formatDuration(timed.minutes),
+          {t('{name}: {duration}, over.', {
+            name: tell(countedName(timed, begun)),
+            duration: formatDuration(timed.minutes),
           })}
         </Txt>
       ) : null}

@@ -19,7 +19,7 @@ function Tick({ step, done, repair }: { step: Step; done: boolean; repair: OpenR
     <Pressable
       role="checkbox"
       aria-checked={done}
-      aria-label={t('{sentence}: done', { sentence: sentence(step.title) })}
+      aria-label={t('{title}: done', { title: sentence(step.title) })}
       testID={`check-${step.id}`}
       disabled={!repair.canWrite}
       onPress={() => repair.send(tickOf(step, !done))}
@@ -117,10 +117,7 @@ export function StepList({
     <View>
       <View className="flex-row items-center justify-between border-b border-rule px-4">
         <Txt as="label">
-          {t('{steps} {which} here', {
-            steps: steps.length,
-            which: steps.length === 1 ? 'step' : 'steps',
-          })}
+          {t('{steps, plural, one {# step} other {# steps}} here', { steps: steps.length })}
         </Txt>
         <LinkButton
           label={t('One at a time')}

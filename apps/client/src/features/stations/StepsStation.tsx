@@ -4,7 +4,6 @@ import { tasksOf, STATION_NAMES, STATIONS, type Message, type StationId, t } fro
 import { router } from 'expo-router';
 import { useMemo, type ReactNode } from 'react';
 import { PrimaryButton } from '@/shared/ui/Button';
-import { lowerFirst } from '@/shared/ui/lowerFirst';
 import { useWords } from '@/shared/ui/useWords';
 import { useGateTime } from './useGateTime';
 
@@ -15,10 +14,7 @@ export function heldText(
 ): string {
   const [first] = why;
   if (by === 'open')
-    return t('{why} to do first: {which}', {
-      why: why.length,
-      which: first ? lowerFirst(say(first)) : '',
-    });
+    return t('{count} to do first: {first}', { count: why.length, first: first ? say(first) : '' });
   if (by === 'cure' && first) return say(first).replace(/\.$/, '');
   return say(title);
 }
@@ -35,7 +31,7 @@ export function OpenRunSheet({ id, view, plan }: StationProps): ReactNode {
     <PrimaryButton
       label={
         task
-          ? t('Run, {left} to do: {title}', { left, title: lowerFirst(say(task.step.title)) })
+          ? t('Run, {left} to do: {title}', { left, title: say(task.step.title) })
           : t('Run: sign off')
       }
       onPress={() => router.navigate(`/repair/${id}/run`)}

@@ -10,8 +10,6 @@ import { useWords } from '@/shared/ui/useWords';
 import { useZone } from '@/shared/ui/useZone';
 import type { StationProps } from '@/shared/repair/stationProps';
 
-const counted = (n: number, of: string): string => `${n} ${of}${n === 1 ? '' : 's'}`;
-
 /**
  * The record in the order of time: each reading against its limit, its person, and marks. Records made on earlier plans
  * stay with those plans and stay visible.
@@ -26,13 +24,10 @@ export function Story({ view }: Pick<StationProps, 'view'>) {
   return (
     <View className="border-b border-rule px-4" testID="story">
       <Disclosure
-        label={t('The record, {counted}{which}', {
-          counted: counted(story.length, 'line'),
-          which:
-            view.earlier.length > 0
-              ? t(', {earlier} of earlier plans', { earlier: view.earlier.length })
-              : '',
-        })}
+        label={t(
+          'The record, {lines, plural, one {# line} other {# lines}}{earlier, plural, =0 {} other {, # of earlier plans}}',
+          { lines: story.length, earlier: view.earlier.length },
+        )}
         testID="story-open"
         open={open}
         onToggle={() => setOpen(!open)}

@@ -20,7 +20,11 @@ const NO_OFFERS: readonly LeftoverOffer[] = [];
 /** The packs of one supply: the lot, or that it must be bought. */
 const packText = ({ picks }: Supply): string =>
   picks
-    .map((p) => `${p.count} × ${p.label}, ${p.lot ? t('lot {lot}', { lot: p.lot }) : 'buy'}`)
+    .map((p) =>
+      p.lot
+        ? t('{count} × {pack}, lot {lot}', { count: p.count, pack: p.label, lot: p.lot })
+        : t('{count} × {pack}, buy', { count: p.count, pack: p.label }),
+    )
     .join('; ');
 
 /** A leftover that another job could use: the job, its amount, and the time left. */

@@ -95,7 +95,7 @@ function readingEntry(step: Step, hold: HoldOf<'reading'>, units: UnitSystem): E
       },
     ],
     label: t('Record'),
-    hint: t('Record {label}', { label }),
+    hint: t('Record: {label}', { label }),
     testID: `record-${step.id}`,
     read: (typed) => {
       const parsed = parseQuantity(typed(VALUE), hold.quantity, units);
@@ -126,8 +126,8 @@ function setEntry(step: Step, hold: HoldOf<'hardness' | 'thickness'>, units: Uni
     hold.kind === 'hardness'
       ? {
           label: t('Shore {scale} readings', { scale: hold.scale }),
-          why: t('{minReadings} or more, each {target} or over', {
-            minReadings: hold.minReadings,
+          why: t('{least} or more, each {target} or over', {
+            least: hold.minReadings,
             target: hold.target,
           }),
           placeholder: `${hold.target + 1} ${hold.target + 3} ${hold.target + 2}`,
@@ -138,10 +138,10 @@ function setEntry(step: Step, hold: HoldOf<'hardness' | 'thickness'>, units: Uni
         }
       : {
           label: t('Thicknesses, {symbol}', { symbol }),
-          why: t('{minReadings} or more; mean {target}, none below {target2}', {
-            minReadings: hold.minReadings,
-            target: formatQuantity(hold.targetMm, 'length', units),
-            target2: formatQuantity(hold.targetMm * hold.leastShare, 'length', units),
+          why: t('{least} or more; mean {mean}, none below {lowest}', {
+            least: hold.minReadings,
+            mean: formatQuantity(hold.targetMm, 'length', units),
+            lowest: formatQuantity(hold.targetMm * hold.leastShare, 'length', units),
           }),
           placeholder: '',
           wrong: t('Type thicknesses in {symbol} with spaces between, each over 0.', { symbol }),
@@ -169,7 +169,7 @@ function setEntry(step: Step, hold: HoldOf<'hardness' | 'thickness'>, units: Uni
     ],
     listOf: hold.kind === 'hardness' ? 'hardness' : 'length',
     label: t('Record'),
-    hint: t('Record {kind}', { kind: hold.kind }),
+    hint: hold.kind === 'hardness' ? t('Record hardness') : t('Record thickness'),
     testID: `record-${step.id}`,
     read: (typed) => {
       const texts = inTurn(typed(VALUE));
@@ -189,7 +189,7 @@ function approvalEntry(step: Step, hold: HoldOf<'approval'>, me: Me | undefined)
   const name: EntryBox = {
     id: `name-${step.id}`,
     key: 'name',
-    label: t('Name of {who}', { who: who.toLowerCase() }),
+    label: t('Name: {who}', { who }),
     placeholder: t('Name'),
   };
   return {
@@ -211,7 +211,7 @@ function approvalEntry(step: Step, hold: HoldOf<'approval'>, me: Me | undefined)
       },
     ],
     label: t('Record the approval'),
-    hint: t('Record the approval of {who}', { who: who.toLowerCase() }),
+    hint: t('Record the approval: {who}', { who }),
     testID: `approve-${step.id}`,
     read: (typed) => {
       const [name, reference] = [own ?? typed('name').trim(), typed('reference').trim()];

@@ -13,7 +13,6 @@ import {
 import type { MixCheck } from '@kelmot/core/mix/mixCheck';
 import { useAppSelector } from '@/store/hooks';
 import { useWords } from '@/shared/ui/useWords';
-import { lowerFirst } from '@/shared/ui/lowerFirst';
 import { heldText } from './StepsStation';
 import { useGateTime } from './useGateTime';
 
@@ -41,19 +40,19 @@ export const weightKey = (view: RepairView, part: 'a' | 'b'): string => `${view.
 /** The key of the scale that sent the values; a typed value counts as typed. */
 export const scaleKey = (view: RepairView): string => `${view.id}/weigh/scale`;
 
-/** The name of a batch: its round, and its number if there are more: "port paste, 1 of 2". */
+/** The name of a batch: its round, and its number if there are more: "Port paste, 1 of 2". */
 export const batchName = (
   round: PlanRound,
   { no }: Pick<PlanBatch, 'no'>,
   say: (message: Message) => string,
 ): string => {
-  const name = lowerFirst(say(round.name));
+  const name = say(round.name);
   const { length } = round.batches;
   return length > 1
-    ? t('{name}, {findIndex} of {length}', {
-        name,
-        findIndex: round.batches.findIndex((b) => b.no === no) + 1,
-        length,
+    ? t('{round}, {no} of {count}', {
+        round: name,
+        no: round.batches.findIndex((b) => b.no === no) + 1,
+        count: length,
       })
     : name;
 };

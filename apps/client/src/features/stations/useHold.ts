@@ -12,7 +12,6 @@ import { pickPicture } from '@/offline/picture';
 import { textsDropped, textTyped } from '@/store/drafts';
 import { useAppDispatch, useAppSelector } from '@/store/hooks';
 import { goToFirstWrong } from '@/shared/ui/keyboard';
-import { lowerFirst } from '@/shared/ui/lowerFirst';
 import { useWords } from '@/shared/ui/useWords';
 import { entryOf, type Entry } from './entry';
 
@@ -138,23 +137,21 @@ function buttonOf({
   if (entry) return { label: entry.label, hint: entry.hint, testID: entry.testID, sign: 'tick' };
   if (hold?.kind === 'photo') {
     const taken = view.readings.some((r) => r.stepId === step.id);
-    const label = taken
-      ? t('Take another')
-      : t('Photograph: {label}', { label: lowerFirst(say(hold.label)) });
+    const label = taken ? t('Take another') : t('Photograph: {label}', { label: say(hold.label) });
     return { label, testID: `photo-${step.id}`, sign: 'next' };
   }
   if (hold?.kind === 'countdown') {
     const label =
       waitEnd(step, view) === null
         ? t('Start: {label}, {minutes}', {
-            label: lowerFirst(say(hold.label)),
+            label: say(hold.label),
             minutes: formatDuration(hold.minutes),
           })
         : t('Start it again');
     return { label, testID: `start-${step.id}`, sign: 'next' };
   }
   return {
-    label: t('Done: {title}', { title: lowerFirst(say(step.title)) }),
+    label: t('Done: {title}', { title: say(step.title) }),
     hint: t('{title}: done', { title: tell(step.title) }),
     testID: `check-${step.id}`,
     sign: 'tick',

@@ -18,10 +18,7 @@ export function shelfText(lots: readonly ShelfLot[], now: number): string {
   const good = lots.filter((l) => !over(l, now)).reduce((n, l) => n + l.count, 0);
   const past = lots.filter((l) => over(l, now)).reduce((n, l) => n + l.count, 0);
   if (good + past === 0) return t('none on the shelf');
-  return t('{good} on the shelf{which}', {
-    good,
-    which: past > 0 ? t(', {past} past their date', { past }) : '',
-  });
+  return t('{good} on the shelf{past, plural, =0 {} other {, # past their date}}', { good, past });
 }
 
 type Move = Omit<StockMove, 'id' | 'at' | 'repairId'>;
@@ -129,10 +126,10 @@ export function Shelf({ card }: { card: Card }) {
               {lot.count} × {card.packs.find((p) => p.id === lot.packId)?.label ?? lot.packId}
             </Txt>
             <Txt as="label" className={over(lot, now) ? 'text-oxideInk' : undefined}>
-              {t('Lot {lot}, {which} {expiresOn}', {
+              {t('Lot {lot}, {state, select, over {past its date} other {good to}} {date}', {
                 lot: lot.lot,
-                which: over(lot, now) ? t('past its date') : t('good to'),
-                expiresOn: lot.expiresOn,
+                state: over(lot, now) ? 'over' : 'good',
+                date: lot.expiresOn,
               })}
             </Txt>
           </View>

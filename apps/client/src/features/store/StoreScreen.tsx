@@ -41,16 +41,34 @@ function Line({ name, text }: { name: string; text: string }) {
   );
 }
 
+/** When each milestone of the cure is reached, at the temperatures of the card. */
+function CureLines({ card, temp }: { card: SystemCard; temp: (x: number) => string }) {
+  return MilestoneId.options.flatMap((id) => {
+    const points = card.cure.milestones[id];
+    return points
+      ? [
+          <Line
+            key={id}
+            name={MILESTONE_NAMES[id]}
+            text={points
+              .map((p) => `${temp(p.tempC)} ${formatQuantity(p.minutes, 'time')}`)
+              .join(', ')}
+          />,
+        ]
+      : [];
+  });
+}
+
 function SystemFigures({ card }: { card: SystemCard }) {
   const units = useAppSelector((s) => s.settings.units);
   const { mix, service, layer, ambient } = card;
   const temp = (x: number) => formatQuantity(x, 'temperature', units);
   return (
     <View className="pb-3">
-      <Line name="Made ready" text={mixText(mix)} />
-      <Line name="Mix" text={`${formatQuantity(mix.mixMinutes, 'time')}. ${mix.mixedSign}.`} />
+      <Line name={t('Made ready')} text={mixText(mix)} />
+      <Line name={t('Mix')} text={`${formatQuantity(mix.mixMinutes, 'time')}. ${mix.mixedSign}.`} />
       <Line
-        name="Heat"
+        name={t('Heat')}
         text={t('dry {dryHeat}, wet {wetHeat}', {
           dryHeat: temp(service.dryHeatC),
           wetHeat: temp(service.wetHeatC),
@@ -58,7 +76,7 @@ function SystemFigures({ card }: { card: SystemCard }) {
       />
       {card.postCure ? (
         <Line
-          name="Post-cure"
+          name={t('Post-cure')}
           text={t('{minutes} at {temp}; without it {without}', {
             minutes: formatQuantity(card.postCure.minutes, 'time'),
             temp: temp(card.postCure.tempC),
@@ -67,7 +85,7 @@ function SystemFigures({ card }: { card: SystemCard }) {
         />
       ) : null}
       <Line
-        name="Surface when placed"
+        name={t('Surface when placed')}
         text={t('{minSurface} to {maxSurface}, {minAboveDew} °C above dew point', {
           minSurface: temp(ambient.minSurfaceC),
           maxSurface: temp(ambient.maxSurfaceC),
@@ -75,7 +93,7 @@ function SystemFigures({ card }: { card: SystemCard }) {
         })}
       />
       <Line
-        name="One coat"
+        name={t('One coat')}
         text={t('level {level}, vertical {vertical}, overhead {overhead}', {
           level: formatQuantity(layer.maxMm.level, 'length', units),
           vertical: formatQuantity(layer.maxMm.vertical, 'length', units),
@@ -83,48 +101,32 @@ function SystemFigures({ card }: { card: SystemCard }) {
         })}
       />
       <Line
-        name="Holds on"
+        name={t('Holds on')}
         text={card.substrates.map((s) => `${SUBSTRATE_NAMES[s.material]} ${s.lasting}`).join(', ')}
       />
       {card.approvals.map((a) => (
         <Line
           key={a.for}
-          name="Approved"
-          text={`${APPROVAL_NAMES[a.for].toLowerCase()}: ${a.certificate}`}
+          name={t('Approved')}
+          text={`${APPROVAL_NAMES[a.for]}: ${a.certificate}`}
         />
       ))}
       {service.strains.length > 0 ? (
-        <Line
-          name="Made for"
-          text={service.strains.map((s) => STRAIN_NAMES[s].toLowerCase()).join(', ')}
-        />
+        <Line name={t('Made for')} text={service.strains.map((s) => STRAIN_NAMES[s]).join(', ')} />
       ) : null}
       {service.hardness ? (
         <Line
-          name="Hardness"
+          name={t('Hardness')}
           text={t('Shore {scale} {least}', {
             scale: service.hardness.scale,
             least: service.hardness.least,
           })}
         />
       ) : null}
-      {MilestoneId.options.flatMap((id) => {
-        const points = card.cure.milestones[id];
-        return points
-          ? [
-              <Line
-                key={id}
-                name={MILESTONE_NAMES[id]}
-                text={points
-                  .map((p) => `${temp(p.tempC)} ${formatQuantity(p.minutes, 'time')}`)
-                  .join(', ')}
-              />,
-            ]
-          : [];
-      })}
-      <Line name="Wear" text={card.ppe.join(', ')} />
+      <CureLines card={card} temp={temp} />
+      <Line name={t('Wear')} text={card.ppe.join(', ')} />
       <Line
-        name="Keep"
+        name={t('Keep')}
         text={t('{storage}; {shelfLifeMonths} months', {
           storage: card.storage,
           shelfLifeMonths: card.shelfLifeMonths,
@@ -268,7 +270,7 @@ export function StoreScreen() {
         <>
           <CardTools cards={cards} />
           <Table
-            name="Cards"
+            name={t('Cards')}
             columns={columnsOf(onShelf)}
             rows={cards}
             keyOf={(c) => c.code}

@@ -53,15 +53,15 @@ export function KnownAirLine({ draftKey, draft }: { draftKey: string; draft: Sur
   const when = dayClockText(Date.parse(known.at), now, zone);
   return (
     <Txt as="inline" testID="known-air" className="text-ochreInk">
-      {t('{which}Measure again before you mix.', {
-        which:
-          known.from === 'reading'
-            ? t('As read here at {source}, {when}. ', { source: known.source, when })
-            : t('From the weather, {source}, {when}; the surface is assumed as warm as the air. ', {
-                source: known.source,
-                when,
-              }),
-      })}
+      {known.from === 'reading'
+        ? t('As read here at {source}, {when}. Measure again before you mix.', {
+            source: known.source,
+            when,
+          })
+        : t(
+            'From the weather, {source}, {when}; the surface is assumed as warm as the air. Measure again before you mix.',
+            { source: known.source, when },
+          )}
     </Txt>
   );
 }

@@ -266,12 +266,10 @@ function ToCorrect({ issues }: { issues: Issue[] }) {
   return (
     <View role="alert" className="border-b border-rule px-4 py-3" testID="survey-issues">
       <Txt as="inline" className="text-oxideInk">
-        {t('{which} still to be corrected. What you typed is kept.', {
-          which:
-            issues.length === 1
-              ? t('One field is')
-              : t('{issues} fields are', { issues: issues.length }),
-        })}
+        {t(
+          '{count, plural, one {One field is} other {# fields are}} still to be corrected. What you typed is kept.',
+          { count: issues.length },
+        )}
       </Txt>
     </View>
   );

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { wrap, type Remote } from 'comlink';
 
 /** Runs one task in its own worker and ends the worker; rejects if it cannot start or finish. */
@@ -8,7 +9,7 @@ export async function runInOwnWorker<W, T>(
   const worker = start();
   const lost = new Promise<never>((_, reject) => {
     worker.onerror = () =>
-      reject(new Error('this part is not on the device, and there is no signal'));
+      reject(new Error(t('this part is not on the device, and there is no signal')));
   });
   try {
     return await Promise.race([make(wrap<W>(worker)), lost]);

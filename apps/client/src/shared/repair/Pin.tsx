@@ -13,7 +13,7 @@ export function Pin({ id, tag }: { id: string; tag: string }) {
       <CheckBox
         id="pin"
         label={t('Pin to this device')}
-        name={`Pin to this device: ${tag}`}
+        name={t('Pin to this device: {tag}', { tag })}
         why={t(
           'A pinned repair opens without signal. Open and due repairs are kept on this device anyway.',
         )}

@@ -50,9 +50,9 @@ export function PresentAt({ id, stepId }: { id: string; stepId: string }) {
         <Initials key={person.tab} person={person} say={person.name} />
       ))}
       <Txt as="label" className="text-ochreInk">
-        {t('{there} {which} at this step too', {
-          there: there.map((p) => p.name).join(', '),
-          which: there.length > 1 ? 'are' : 'is',
+        {t('{names} {count, plural, one {is} other {are}} at this step too', {
+          names: there.map((p) => p.name).join(', '),
+          count: there.length,
         })}
       </Txt>
     </View>

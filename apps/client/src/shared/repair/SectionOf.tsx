@@ -1,5 +1,5 @@
 import type { RepairView } from '@kelmot/contract';
-import { dayClockText } from '@kelmot/core';
+import { dayClockText, t } from '@kelmot/core';
 import { useAppSelector } from '@/store/hooks';
 import { SectionView } from '@/shared/ui/SectionView';
 import { useZone } from '@/shared/ui/useZone';
@@ -23,7 +23,7 @@ export function SectionOf({
   return drawing ? (
     <SectionView
       drawing={drawing}
-      extra={[{ key: 'back by', value: dayClockText(Date.parse(view.backBy), now, zone) }]}
+      extra={[{ key: t('back by'), value: dayClockText(Date.parse(view.backBy), now, zone) }]}
     />
   ) : null;
 }

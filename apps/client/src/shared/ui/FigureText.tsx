@@ -35,10 +35,7 @@ export function FigureText({ figure, as = 'inline', label, suffix }: FigureTextP
   return (
     <Pressable
       role="button"
-      aria-label={t('{seen}{which}. Show working', {
-        seen,
-        which: named ? '' : `, ${figure.label}`,
-      })}
+      aria-label={t('{seen}. Show working', { seen: named ? seen : `${seen}, ${figure.label}` })}
       aria-expanded={open}
       testID={`figure-${figure.id}`}
       onPress={() => dispatch(workingShown(open ? null : figure))}

@@ -131,9 +131,9 @@ export function RatioGauge({
   const label =
     deviationPct === null
       ? t('not weighed yet')
-      : t('hardener {deviation} % off nominal, {which}', {
+      : t('hardener {deviation} % off nominal, {inside, select, yes {in} other {out}}', {
           deviation: deviationPct.toFixed(1),
-          which: inside ? 'in' : 'out',
+          inside: inside ? 'yes' : 'no',
         });
   return (
     <View

@@ -66,10 +66,10 @@ export function StationScale({
               aria-label={
                 named
                   ? undefined
-                  : t('Station {i}, {station}{which}', {
-                      i: i + 1,
+                  : t('Station {no}, {station}{on, select, yes {, here} other {}}', {
+                      no: i + 1,
                       station: STATION_NAMES[id],
-                      which: on ? t(', here') : '',
+                      on: on ? 'yes' : 'no',
                     })
               }
               aria-current={on ? 'step' : undefined}

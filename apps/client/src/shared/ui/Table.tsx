@@ -155,7 +155,7 @@ function TableHead<R>({
             ) : (
               <Pressable
                 role="button"
-                aria-label={t('Sort by {title}', { title: c.title.toLowerCase() })}
+                aria-label={t('Sort: {title}', { title: c.title })}
                 testID={`sort-${c.key}`}
                 onPress={() => setSorted({ key: c.key, down: on && !sorted.down })}
                 className="min-h-[40px] justify-center"
@@ -171,7 +171,7 @@ function TableHead<R>({
       <View className="w-14 items-end" role="columnheader">
         <LinkButton
           label={said ? t('Copied') : t('Copy')}
-          hint={t('Copy the table of {name}', { name: name.toLowerCase() })}
+          hint={t('Copy the table: {name}', { name })}
           testID="table-copy"
           onPress={() => copy(t('Table'), asText())}
         />

@@ -50,7 +50,7 @@ export function WorkingLines({
   return (
     <View className="gap-3">
       <View className="flex-row items-baseline justify-between border-b border-ink pb-2">
-        <Txt as="rowBold">{t('Working: {label}', { label: figure.label.toLowerCase() })}</Txt>
+        <Txt as="rowBold">{t('Working: {label}', { label: figure.label })}</Txt>
         <Txt as="rowBold">
           {figure.quantity === 'money'
             ? `${shown.unit}${shown.figure}`

@@ -186,7 +186,7 @@ function QuantityBox({
           id={id}
           unit={typed ? unit : undefined}
           numeric
-          placeholder={field.quantity === 'time' ? '20 h' : undefined}
+          placeholder={field.quantity === 'time' ? t('20 h') : undefined}
         />
       </View>
       {typed && units === 'metric' ? (

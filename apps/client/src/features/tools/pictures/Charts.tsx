@@ -105,15 +105,16 @@ export function ExothermChart({ input, answer, width }: PictureProps) {
   return (
     <View
       role="img"
-      aria-label={t('Temperature peaks at {peak}{which}', {
-        peak,
-        which: gelMin === null ? '' : t(', gels at {gel}', { gel: formatDuration(gelMin) }),
-      })}
+      aria-label={
+        gelMin === null
+          ? t('Temperature peaks at {peak}', { peak })
+          : t('Temperature peaks at {peak}, gels at {gel}', { peak, gel: formatDuration(gelMin) })
+      }
       testID="chart-exotherm"
     >
       <View className="flex-row gap-4">
         <Key colour={c.oxide}>
-          {t('temperature, {which}', { which: units === 'us' ? '°F' : '°C' })}
+          {t('temperature, {unit}', { unit: units === 'us' ? '°F' : '°C' })}
         </Key>
         <Key colour={c.teal}>{t('conversion, %')}</Key>
       </View>

@@ -44,7 +44,7 @@ export function GritLadder({ answer, width }: PictureProps) {
                 y={y + 5}
                 fill={on ? c.ink : c.pencil}
               >
-                {`P${g}`}
+                {t('P{grit}', { grit: g })}
               </SvgText>
               {on ? (
                 <SvgText {...LETTER} x={left - 12} y={y + 5} textAnchor="end" fill={c.mossInk}>

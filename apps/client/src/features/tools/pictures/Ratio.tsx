@@ -54,10 +54,10 @@ export function RatioScale({ answer, width }: PictureProps) {
               />
             )),
             <SvgText key="at" {...LETTER} x={8} y={y + 22} fill={c.onTeal}>
-              {`A ${text(r.a, r.quantity)}`}
+              {t('A {amount}', { amount: text(r.a, r.quantity) })}
             </SvgText>,
             <SvgText key="bt" {...LETTER} x={width} y={y - 6} textAnchor="end" fill={c.ochreInk}>
-              {`B ${text(r.b, r.quantity)}`}
+              {t('B {amount}', { amount: text(r.b, r.quantity) })}
             </SvgText>,
           ];
         })}
