@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { setTimeout } from 'node:timers/promises';
 import { serveStatic } from '@hono/node-server/serve-static';
 import { OpenAPIHono } from '@hono/zod-openapi';
@@ -89,13 +90,13 @@ export function makeApp(deps: AppDeps) {
       () => false,
     );
     const ready = await Promise.race([answered, setTimeout(READY_MS, false)]);
-    return ready ? c.json({ ok: true }) : problem(c, 503, 'The database does not answer');
+    return ready ? c.json({ ok: true }) : problem(c, 503, t('The database does not answer'));
   });
 
   const api = new OpenAPIHono<AppEnv>();
   api.use(
     limitBody(LARGEST_BODY, (c) =>
-      problem(c, 413, 'Too large', { detail: 'At most 512 KiB in one write.' }),
+      problem(c, 413, t('Too large'), { detail: t('At most 512 KiB in one write.') }),
     ),
   );
   api.use(sameOrigin);
@@ -119,7 +120,7 @@ export function makeApp(deps: AppDeps) {
   api.route('/', plantRoutes(db, instruments));
   api.route('/', repairRoutes(db, weather));
   api.route('/', shelfRoutes(db, weather));
-  api.all('*', (c) => problem(c, 404, 'No such address'));
+  api.all('*', (c) => problem(c, 404, t('No such address')));
   app.route('/api', api);
 
   app.use(

@@ -1,4 +1,4 @@
-import { Card, shortened, families, isFamily } from '@kelmot/core';
+import { Card, shortened, families, isFamily, t } from '@kelmot/core';
 import { z } from 'zod';
 
 /** A card with known families: one that names another is rejected with the list. */
@@ -9,9 +9,12 @@ const KnownCard = Card.superRefine((card, ctx) => {
     ctx.addIssue({
       code: 'custom',
       path: ['families', i],
-      message: `no family ${shortened(id)}; there are ${families()
-        .map((f) => f.id)
-        .join(', ')}`,
+      message: t('no family {id}; there are {families}', {
+        id: shortened(id),
+        families: families()
+          .map((f) => f.id)
+          .join(', '),
+      }),
     });
   });
 });

@@ -1,4 +1,4 @@
-import { INTENTS, StationId, Survey, typedLines, typedText } from '@kelmot/core';
+import { INTENTS, StationId, Survey, typedLines, typedText, t } from '@kelmot/core';
 import { z } from 'zod';
 import { Id, Instant, Version } from './ids';
 import {
@@ -82,7 +82,7 @@ export const Command = z.discriminatedUnion('type', [
     })
     .refine(({ mime, data }) => data.startsWith(BEGINS[mime]), {
       path: ['data'],
-      message: 'is not a picture of this type; take or choose it again',
+      message: t('is not a picture of this type; take or choose it again'),
     }),
   z.strictObject({ ...base, type: z.literal('mix.placed'), mixId: Id }),
   z.strictObject({ ...base, type: z.literal('mix.binned'), mixId: Id }),

@@ -1,5 +1,5 @@
 import { celsius, minutes } from '@kelmot/core/message/message';
-import { shortened, m, MINUTE, type Message, type Plan } from '@kelmot/core';
+import { shortened, m, MINUTE, type Message, type Plan, t } from '@kelmot/core';
 import { reduceLog, type LogReading } from '@kelmot/core/cure/reduceLog';
 import type { CureReadings } from '@kelmot/core/run/runPlan';
 import type { Recorded } from './done';
@@ -49,14 +49,16 @@ export function wrongOfCure(
   if (values.kind === 'shore' && !plan.card.service.hardness)
     return {
       path: 'values.kind',
-      message: `${shortened(plan.card.code)} gives no hardness; press a fingernail into the sample`,
+      message: t('{code} gives no hardness; press a fingernail into the sample', {
+        code: shortened(plan.card.code),
+      }),
     };
   if (values.kind !== 'temperatures') return null;
   const last = values.rows.at(-1);
   if (!last || momentOf(values.from, last) <= Date.parse(at) + MINUTE) return null;
   return {
     path: `values.rows.${values.rows.length - 1}.atMin`,
-    message: 'must not be later than the record; check the logger’s clock and time zone',
+    message: t('must not be later than the record; check the logger’s clock and time zone'),
   };
 }
 

@@ -1,7 +1,7 @@
 import { ambientGate } from '@kelmot/core/ambient/ambientGate';
 import { hardness } from '@kelmot/core/inspect/hardness';
 import { celsius, minutes, mm } from '@kelmot/core/message/message';
-import { m, prepKindOf, q, type Hold, type Message, type Plan } from '@kelmot/core';
+import { m, prepKindOf, q, type Hold, type Message, type Plan, t } from '@kelmot/core';
 import type { Me } from './people';
 import type { ReadingValues } from './records';
 
@@ -36,7 +36,7 @@ function judgeAir(values: Extract<ReadingValues, { kind: 'ambient' }>, plan: Pla
   const gate = ambientGate({ airC, rhPct, surfaceC, ...limits });
   const metal = prepKindOf(plan.survey.parent.material) === 'metal';
   const given = {
-    what: metal ? 'Steel' : 'The surface',
+    what: metal ? t('Steel') : t('The surface'),
     margin: q(gate.marginC, 'temperatureStep'),
     needs: q(limits.minAboveDewC, 'temperatureStep'),
     rh: q(rhPct, 'percent'),
@@ -46,10 +46,10 @@ function judgeAir(values: Extract<ReadingValues, { kind: 'ambient' }>, plan: Pla
     hottest: celsius(limits.maxSurfaceC),
   };
   const reasons: Record<string, string> = {
-    'dew-margin': 'Stop. {what} is {margin} above dew point; it needs {needs}.',
-    humidity: 'Stop. Humidity is {rh}; {mostRh} is the most.',
-    'too-cold': 'Stop. {what} is at {surface}; it needs {coldest}.',
-    'too-hot': 'Stop. {what} is at {surface}; {hottest} is the most.',
+    'dew-margin': t('Stop. {what} is {margin} above dew point; it needs {needs}.'),
+    humidity: t('Stop. Humidity is {rh}; {mostRh} is the most.'),
+    'too-cold': t('Stop. {what} is at {surface}; it needs {coldest}.'),
+    'too-hot': t('Stop. {what} is at {surface}; {hottest} is the most.'),
   };
   const first = gate.reasons[0];
   return {
@@ -91,8 +91,8 @@ export function judgeReading(hold: Hold, values: ReadingValues, plan: Plan): Rea
     const given = { missing: hold.minReadings - values.values.length, min, target: hold.target };
     const words = {
       more: 'Take {missing} more.',
-      accept: 'Lowest {min}; it needs {target}.',
-      reject: 'Stop: lowest {min}; it needs {target}.',
+      accept: t('Lowest {min}; it needs {target}.'),
+      reject: t('Stop: lowest {min}; it needs {target}.'),
     };
     return { passed: verdict === 'accept', say: m(words[verdict], given) };
   }
@@ -124,8 +124,8 @@ export function judgeReading(hold: Hold, values: ReadingValues, plan: Plan): Rea
     const { name, reference, account } = values;
     const text =
       account === null
-        ? 'Approved by {name}, {reference}. The name was typed; it is not verified.'
-        : 'Approved by {name}, {reference}, signed in.';
+        ? t('Approved by {name}, {reference}. The name was typed; it is not verified.')
+        : t('Approved by {name}, {reference}, signed in.');
     return { passed: true, say: m(text, { name, reference }) };
   }
   return { passed: false, say: m('This step does not need this reading.') };

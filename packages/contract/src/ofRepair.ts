@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import type { Message, Plan } from '@kelmot/core';
 import { CURE, isOfCure, judgeCure, titleOfCure, wrongOfCure, type CureValues } from './cureRecord';
 import {
@@ -27,7 +28,7 @@ export function wrongOfRepair(
 ): { path: string; message: string } | null {
   const place = isOfCure(values) ? CURE : HANDOVER;
   if (stepId !== place)
-    return { path: 'stepId', message: `must be ${place}: this belongs to no step` };
+    return { path: 'stepId', message: t('must be {place}: this belongs to no step', { place }) };
   return isOfCure(values) ? wrongOfCure(values, at, plan) : null;
 }
 

@@ -1,4 +1,4 @@
-import { PERMISSIONS, typedText } from '@kelmot/core';
+import { PERMISSIONS, typedText, t } from '@kelmot/core';
 import { z } from 'zod';
 import { Id } from './ids';
 
@@ -33,15 +33,15 @@ const code = () =>
     .string()
     .regex(
       new RegExp(`^\\d{${CODE_DIGITS.least},${CODE_DIGITS.most}}$`),
-      `must be ${CODE_DIGITS.least} to ${CODE_DIGITS.most} digits`,
+      t('must be {least} to {most} digits', CODE_DIGITS),
     );
 
 /** Why a code is easy to guess; null if it is not. */
 export function guessableCode(digits: string): string | null {
   const steps = Array.from(digits.slice(1), (d, i) => Number(d) - Number(digits[i]));
   if (steps.every((s) => s === steps[0]) && Math.abs(steps[0] ?? 0) < 2)
-    return 'repeats one digit or counts up or down; choose another';
-  if (/^(19|20)\d\d$/.test(digits)) return 'is a year; choose another';
+    return t('repeats one digit or counts up or down; choose another');
+  if (/^(19|20)\d\d$/.test(digits)) return t('is a year; choose another');
   return null;
 }
 
@@ -82,7 +82,7 @@ export const PersonDraft = z.strictObject({
   approves: person.approves.default([]),
   username: z
     .string()
-    .regex(/^[a-z0-9._-]{2,40}$/, 'must be 2 to 40 small letters, figures, dots or dashes'),
+    .regex(/^[a-z0-9._-]{2,40}$/, t('must be 2 to 40 small letters, figures, dots or dashes')),
   /** By name; may be absent if there is only one. */
   site: typedText(80, 1).optional(),
   password: newPassword(),

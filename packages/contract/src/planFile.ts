@@ -1,4 +1,4 @@
-import { issuesOf, Plan, unknownIds } from '@kelmot/core';
+import { issuesOf, Plan, unknownIds, t } from '@kelmot/core';
 import { z } from 'zod';
 
 /** The version that is written and read. */
@@ -29,16 +29,15 @@ export function readPlanFile(
   const head = z
     .looseObject({ format: z.literal('kelmot-plan'), version: z.int() })
     .safeParse(given);
-  if (!head.success) return { ok: false, say: 'This is not a plan file of Kelmot.' };
+  if (!head.success) return { ok: false, say: t('This is not a plan file of Kelmot.') };
   const { version } = head.data;
   if (version !== PLAN_FILE_VERSION)
     return {
       ok: false,
-      say: `This plan file is of version ${version}; this Kelmot reads version ${PLAN_FILE_VERSION}. ${
-        version < PLAN_FILE_VERSION
-          ? 'Plan it again from its survey.'
-          : 'Open it with a newer Kelmot.'
-      }`,
+      say: t(
+        'This plan file is of version {version}; this Kelmot reads version {reads}. {age, select, older {Plan it again from its survey.} other {Open it with a newer Kelmot.}}',
+        { version, reads: PLAN_FILE_VERSION, age: version < PLAN_FILE_VERSION ? 'older' : 'newer' },
+      ),
     };
   const read = PlanFile.safeParse(given);
   if (read.success) {
@@ -46,12 +45,17 @@ export function readPlanFile(
     if (unknown.length === 0) return { ok: true, file: read.data };
     return {
       ok: false,
-      say: `This plan file names steps or figures that this Kelmot does not know: ${unknown.slice(0, 5).join(', ')}.`,
+      say: t('This plan file names steps or figures that this Kelmot does not know: {slice}.', {
+        slice: unknown.slice(0, 5).join(', '),
+      }),
     };
   }
   const [first] = issuesOf(read.error);
   return {
     ok: false,
-    say: `This plan file is incomplete: ${first?.path ?? 'plan'} ${first?.message ?? ''}.`,
+    say: t('This plan file is incomplete: {path} {message}.', {
+      path: first?.path ?? 'plan',
+      message: first?.message ?? '',
+    }),
   };
 }

@@ -1,4 +1,4 @@
-import { MessageSchema, typedLines, typedText } from '@kelmot/core';
+import { MessageSchema, typedLines, typedText, t } from '@kelmot/core';
 import { z } from 'zod';
 import { Id, Instant } from './ids';
 
@@ -41,17 +41,17 @@ const LogRows = z
       ctx.addIssue({
         code: 'custom',
         path: [wrong, 'atMin'],
-        message: `must be over ${rows[wrong - 1]?.atMin}, the time before it`,
+        message: t('must be over {at}, the time before it', { at: String(rows[wrong - 1]?.atMin) }),
       });
   });
 
 /** The parts of a handover in order, with their headings. */
 export const HANDOVER_TITLES = {
-  stands: 'Where it stands',
-  wet: 'Batches, cures and waits',
-  closes: 'What closes next',
-  again: 'Too old: repeat',
-  watch: 'Needs attention',
+  stands: t('Where it stands'),
+  wet: t('Batches, cures and waits'),
+  closes: t('What closes next'),
+  again: t('Too old: repeat'),
+  watch: t('Needs attention'),
 } as const;
 export type HandoverPartKey = keyof typeof HANDOVER_TITLES;
 export const HANDOVER_KEYS = Object.keys(HANDOVER_TITLES) as [
@@ -70,8 +70,8 @@ export type HandoverPart = z.infer<typeof HandoverPart>;
 /** What can heat a repair during its cure. */
 export const WARMERS = ['heater', 'lamp'] as const;
 export const WARMER_NAMES: Record<(typeof WARMERS)[number], string> = {
-  heater: 'Heater',
-  lamp: 'Lamp',
+  heater: t('Heater'),
+  lamp: t('Lamp'),
 };
 
 /** More than anything of one step is ever counted. */
@@ -184,8 +184,8 @@ export type Check = z.infer<typeof Check>;
 
 export const SIGNOFF_VERDICTS = ['accepted', 'redo'] as const;
 export const SIGNOFF_NAMES: Record<(typeof SIGNOFF_VERDICTS)[number], string> = {
-  accepted: 'Accepted and returned to service',
-  redo: 'Not accepted: to be done again',
+  accepted: t('Accepted and returned to service'),
+  redo: t('Not accepted: to be done again'),
 };
 export const Signoff = z.object({
   id: Id,
@@ -203,8 +203,8 @@ export type Signoff = z.infer<typeof Signoff>;
 
 export const REVIEW_KINDS = ['look', 'replace'] as const;
 export const REVIEW_NAMES: Record<(typeof REVIEW_KINDS)[number], string> = {
-  look: 'Look at it again',
-  replace: 'Stop-gap: replace it',
+  look: t('Look at it again'),
+  replace: t('Stop-gap: replace it'),
 };
 export const Review = z.object({
   id: Id,

@@ -1,16 +1,16 @@
 import { celsius, joined, minutes, mm } from '@kelmot/core/message/message';
-import { m, MINUTE, planBatches, q, type Hold, type Message, type Plan } from '@kelmot/core';
+import { m, MINUTE, planBatches, q, type Hold, type Message, type Plan, t } from '@kelmot/core';
 import type { Recorded } from './done';
 import { isOfRepair, titleOfRepair } from './ofRepair';
 import { type RepairView, type StoryLine, type StoryMark } from './repair';
 import { SIGNOFF_NAMES, type Check, type Mix, type Reading, type Signoff } from './records';
 
 export const MARK_NAMES: Record<StoryMark, string> = {
-  failed: 'Stop',
-  late: 'Working life over',
-  override: 'Override',
-  unverified: 'Not verified',
-  undone: 'Undone',
+  failed: t('Stop'),
+  late: t('Working life over'),
+  override: t('Override'),
+  unverified: t('Not verified'),
+  undone: t('Undone'),
 };
 
 /** The limit of a hold's reading; null if it has none. */

@@ -1,4 +1,4 @@
-import { MINUTE, type Plan } from '@kelmot/core';
+import { MINUTE, type Plan, t } from '@kelmot/core';
 import ical, { ICalCalendarMethod } from 'ical-generator';
 import { momentsOf } from './times';
 
@@ -16,7 +16,7 @@ export function calendarOf({ plan, repairId, url, number }: CalendarRequest): st
   const { tag, name, position } = plan.survey.asset;
   const calendar = ical({
     name: `${tag} ${name}`,
-    prodId: { company: 'Kelmot', product: 'Kelmot', language: 'EN' },
+    prodId: { company: t('Kelmot'), product: t('Kelmot'), language: 'EN' },
     method: ICalCalendarMethod.PUBLISH,
   });
   for (const moment of momentsOf(plan)) {

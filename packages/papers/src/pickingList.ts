@@ -1,9 +1,9 @@
-import { figureAndUnit, word, type Plan, type Supply, type UnitSystem } from '@kelmot/core';
+import { figureAndUnit, word, type Plan, type Supply, type UnitSystem, t } from '@kelmot/core';
 import { csvOf } from './csv';
 
 const ROLES: Record<Supply['role'], string> = {
   system: 'system',
-  second: 'second material',
+  second: t('second material'),
   aid: 'aid',
   plain: 'other',
 };

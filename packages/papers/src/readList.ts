@@ -5,6 +5,7 @@ import {
   toBase,
   type QuantityId,
   type UnitSystem,
+  t,
 } from '@kelmot/core';
 import { numberOf, rowsIn, unitIn } from './table';
 
@@ -25,9 +26,15 @@ export function readList(text: string, id: QuantityId, units: UnitSystem): ReadL
   const body = hasHead ? table.rows.slice(1) : table.rows;
   const [sample = []] = body;
   const column = sample.reduce((at, cell, i) => (numberOf(cell) === null ? at : i), -1);
-  if (column < 0) return { ok: false, say: 'This file contains no readings.' };
+  if (column < 0) return { ok: false, say: t('This file contains no readings.') };
   if (body.length > MOST)
-    return { ok: false, say: `This has ${body.length} readings; ${MOST} is the most at once.` };
+    return {
+      ok: false,
+      say: t('This has {body} readings; {most} is the most at once.', {
+        body: body.length,
+        most: MOST,
+      }),
+    };
   const [unit, shown] = [unitIn(hasHead ? first : [], id, units), shownUnit(id, units)];
   const values: number[] = [];
   for (const [i, cells] of body.entries()) {
@@ -36,7 +43,10 @@ export function readList(text: string, id: QuantityId, units: UnitSystem): ReadL
     if (n === null)
       return {
         ok: false,
-        say: `Row ${i + 1 + Number(hasHead)}: “${shortened(cell)}” is not a reading.`,
+        say: t('Row {i}: “{cell}” is not a reading.', {
+          i: i + 1 + Number(hasHead),
+          cell: shortened(cell),
+        }),
       };
     // What was read has four digits at the most: more would come of the change of unit alone.
     values.push(Number(fromBase(toBase(n, unit), shown).toPrecision(5)));

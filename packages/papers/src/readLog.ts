@@ -1,5 +1,5 @@
 import { logOf, SURFACE_C, type CureValues } from '@kelmot/contract';
-import { clockText, shortened, momentOf, shownIn, toBase } from '@kelmot/core';
+import { clockText, shortened, momentOf, shownIn, toBase, t } from '@kelmot/core';
 import { MINUTE, type UnitSystem, type Zone } from '@kelmot/core';
 import type { LogReading } from '@kelmot/core/cure/reduceLog';
 import { numberOf, rowsIn, unitIn } from './table';
@@ -72,7 +72,10 @@ export function readLog(text: string, ask: LogAsk): ReadLog {
     const at = timeOf(time, before, ask);
     if (at === null)
       return no(
-        `${row}: “${shortened(time)}” is not a time; write 2026-11-24 14:05, 14:05, or minutes since mixing.`,
+        t(
+          '{row}: “{time}” is not a time; write 2026-11-24 14:05, 14:05, or minutes since mixing.',
+          { row, time: shortened(time) },
+        ),
       );
     const values = rest.slice(0, 2).flatMap((cell) => {
       const n = numberOf(cell);
@@ -81,24 +84,42 @@ export function readLog(text: string, ask: LogAsk): ReadLog {
     const bad = rest.slice(0, 2).find((cell) => cell.trim() !== '' && numberOf(cell) === null);
     if (bad !== undefined || values.length === 0)
       return no(
-        `${row}: “${shortened(bad ?? '')}” is not a temperature; write degrees such as 17.5.`,
+        t('{row}: “{bad}” is not a temperature; write degrees such as 17.5.', {
+          row,
+          bad: shortened(bad ?? ''),
+        }),
       );
     if (values.some((v) => v < SURFACE_C.least || v > SURFACE_C.most))
       return no(
-        `${row}: must be ${SURFACE_C.least} to ${SURFACE_C.most} °C; is it in another unit?`,
+        t('{row}: must be {least} to {most} °C; is it in another unit?', {
+          row,
+          least: SURFACE_C.least,
+          most: SURFACE_C.most,
+        }),
       );
-    if (before !== null && at <= before) return no(`${row} must be later than the row before.`);
+    if (before !== null && at <= before)
+      return no(t('{row} must be later than the row before.', { row }));
     if (at > ask.now)
-      return no(`${row} is later than now: check the logger’s clock and time zone.`);
+      return no(t('{row} is later than now: check the logger’s clock and time zone.', { row }));
     const spots = reads[0]?.values.length ?? values.length;
     if (spots !== values.length)
-      return no(`${row} has ${values.length} temperatures; the rows before it have ${spots}.`);
+      return no(
+        t('{row} has {values} temperatures; the rows before it have {spots}.', {
+          row,
+          values: values.length,
+          spots,
+        }),
+      );
     reads.push({ at, values });
   }
   const since = reads.filter(({ at }) => at >= ask.mixedAt - BEFORE);
   const values = logOf(since);
-  if (reads.length === 0) return no('This file contains no rows.');
+  if (reads.length === 0) return no(t('This file contains no rows.'));
   if (!values)
-    return no(`All readings are from before mixing at ${clockText(ask.mixedAt, ask.zone)}.`);
+    return no(
+      t('All readings are from before mixing at {mixedAt}.', {
+        mixedAt: clockText(ask.mixedAt, ask.zone),
+      }),
+    );
   return { ok: true, values, rows: since.length };
 }

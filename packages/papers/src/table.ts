@@ -1,4 +1,4 @@
-import { quantity, shownUnit, type QuantityId, type Unit, type UnitSystem } from '@kelmot/core';
+import { quantity, shownUnit, type QuantityId, type Unit, type UnitSystem, t } from '@kelmot/core';
 import Papa from 'papaparse';
 
 /** More rows than any instrument keeps. */
@@ -17,7 +17,13 @@ export function rowsIn(text: string): { ok: true; rows: string[][] } | { ok: fal
   const delimiter = DELIMITERS.find((d) => text.includes(d)) ?? ',';
   const { data } = Papa.parse<string[]>(text.trim(), { delimiter, skipEmptyLines: 'greedy' });
   return data.length > MOST_LINES
-    ? { ok: false, say: `This has ${data.length} rows; ${MOST_LINES} is the most.` }
+    ? {
+        ok: false,
+        say: t('This has {data} rows; {mostLines} is the most.', {
+          data: data.length,
+          mostLines: MOST_LINES,
+        }),
+      }
     : { ok: true, rows: data };
 }
 

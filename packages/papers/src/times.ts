@@ -8,6 +8,7 @@ import {
   type PlanRound,
   type Slot,
   type Step,
+  t,
 } from '@kelmot/core';
 
 const DAY = 1440 * MINUTE;
@@ -71,7 +72,7 @@ function curing(round: PlanRound, at: (minutes: number) => number): Moment[] {
     .map((c) => ({
       id: `cure-${round.id}-${c.id}`,
       title: `${word(round.name)}, ${round.card.code}: ${MILESTONE_NAMES[c.id]}`,
-      note: c.id === round.needed ? 'Needed for this service.' : '',
+      note: c.id === round.needed ? t('Needed for this service.') : '',
       from: at(mixed + c.minutes),
       to: at(mixed + c.minutes),
     }));
@@ -107,11 +108,11 @@ export function momentsOf(plan: Plan): Moment[] {
   return [
     ...work,
     ...plan.rounds.flatMap((round) => curing(round, at)),
-    one('back', 'Must be back in service', 'By the survey.', at(plan.survey.window.downMin)),
+    one('back', t('Must be back in service'), t('By the survey.'), at(plan.survey.window.downMin)),
     one(
       'look',
       REVIEW_NAMES.look,
-      `${plan.nextLookDays} days after its return.`,
+      t('{nextLookDays} days after its return.', { nextLookDays: plan.nextLookDays }),
       ready + plan.nextLookDays * DAY,
     ),
     ...(plan.replaceInDays === null
@@ -120,7 +121,7 @@ export function momentsOf(plan: Plan): Moment[] {
           one(
             'replace',
             REVIEW_NAMES.replace,
-            `It was made to last ${plan.replaceInDays} days.`,
+            t('It was made to last {replaceInDays} days.', { replaceInDays: plan.replaceInDays }),
             ready + plan.replaceInDays * DAY,
           ),
         ]),

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import type { RepairView } from '@kelmot/contract';
 import type { Issue } from '@kelmot/core';
 import type { ContentfulStatusCode } from 'hono/utils/http-status';
@@ -17,8 +18,12 @@ export class ProblemError extends Error {
 /** A write against an older version: carries the present state beside what was sent. */
 export class ConflictError extends ProblemError {
   constructor(readonly current: RepairView) {
-    super(409, 'Someone changed this repair since you opened it', 'Look at both, then send again.');
+    super(
+      409,
+      t('Someone changed this repair since you opened it'),
+      t('Look at both, then send again.'),
+    );
   }
 }
 
-export const notFound = (what: string) => new ProblemError(404, `No such ${what}`);
+export const notFound = (what: string) => new ProblemError(404, t('No such {what}', { what }));

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { ProblemError } from '../common/problemError';
 
 /** The database's error about a failed query. */
@@ -33,17 +34,25 @@ export function problemOfQuery(error: unknown): ProblemError | null {
   const found = innermost(error);
   const code = typeof found?.code === 'string' ? found.code : '';
   if (code === '23505')
-    return new ProblemError(409, 'This id is in use', 'Make a new id, then send it again.');
+    return new ProblemError(409, t('This id is in use'), t('Make a new id, then send it again.'));
   if (code === '23503')
-    return new ProblemError(422, 'It names something that is not here', 'Load again, then send.');
+    return new ProblemError(
+      422,
+      t('It names something that is not here'),
+      t('Load again, then send.'),
+    );
   if (UNKEPT.test(code))
-    return new ProblemError(422, 'Input out of range', 'A value is not one that can be kept.');
+    return new ProblemError(
+      422,
+      t('Input out of range'),
+      t('A value is not one that can be kept.'),
+    );
   const words = typeof found?.message === 'string' ? found.message : '';
   if (NOT_NOW.test(code) || NO_CONNECTION.test(words))
     return new ProblemError(
       503,
-      'The database is busy or away',
-      'Nothing was written. It is sent again by itself.',
+      t('The database is busy or away'),
+      t('Nothing was written. It is sent again by itself.'),
     );
   return null;
 }

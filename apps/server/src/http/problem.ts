@@ -1,5 +1,5 @@
 import type { Problem, RepairView } from '@kelmot/contract';
-import { issuesOf } from '@kelmot/core';
+import { issuesOf, t } from '@kelmot/core';
 import type { Context } from 'hono';
 import { HTTPException } from 'hono/http-exception';
 import type { ContentfulStatusCode } from 'hono/utils/http-status';
@@ -33,15 +33,16 @@ export function onError(error: Error, c: Context<AppEnv>): Response {
     return problem(c, error.status, error.title, { detail: error.detail, issues: error.issues });
   }
   if (error instanceof ZodError)
-    return problem(c, 422, 'Input out of range', { issues: issuesOf(error) });
-  if (error instanceof HTTPException) return problem(c, error.status, error.message || 'Refused');
+    return problem(c, 422, t('Input out of range'), { issues: issuesOf(error) });
+  if (error instanceof HTTPException)
+    return problem(c, error.status, error.message || t('Refused'));
   const refused = problemOfQuery(error);
   if (refused) {
-    c.get('log').warn({ err: error }, 'refused by the database');
+    c.get('log').warn({ err: error }, t('refused by the database'));
     return problem(c, refused.status, refused.title, { detail: refused.detail });
   }
   c.get('log').error({ err: error }, 'unexpected');
-  return problem(c, 500, 'Something failed here', {
-    detail: 'It is logged. Nothing you typed is lost; send it again.',
+  return problem(c, 500, t('Something failed here'), {
+    detail: t('It is logged. Nothing you typed is lost; send it again.'),
   });
 }

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { z } from '@hono/zod-openapi';
 import { Role, type Me } from '@kelmot/contract';
 import { and, eq, gt, sql } from 'drizzle-orm';
@@ -28,7 +29,7 @@ export const asPerson = z.object({
   [PERSON]: z
     .string()
     .optional()
-    .describe('The account that it is meant as; another’s session is refused with 412.'),
+    .describe(t('The account that it is meant as; another’s session is refused with 412.')),
 });
 
 /** Looks up who is signed in. */
@@ -89,11 +90,11 @@ export function makeSessions(
 export const requireSession = (sessions: Sessions) =>
   createMiddleware<AppEnv>(async (c, next) => {
     const me = await sessions.of(c);
-    if (!me) throw new ProblemError(401, 'Sign in first');
+    if (!me) throw new ProblemError(401, t('Sign in first'));
     // What one person typed is never taken as another's who has signed in on the same device since.
     const meant = c.req.header(PERSON);
     if (meant !== undefined && meant !== me.id)
-      throw new ProblemError(412, 'Somebody else is signed in', 'Sign in as who typed it.');
+      throw new ProblemError(412, t('Somebody else is signed in'), t('Sign in as who typed it.'));
     c.set('me', me);
     await next();
   });
@@ -108,11 +109,11 @@ export const sameOrigin = createMiddleware<AppEnv>(async (c, next) => {
     // A page without an origin sends "null", which is not one of our pages.
     const from = origin === undefined ? null : URL.canParse(origin) ? new URL(origin).host : '';
     if (from !== null && from !== (c.get('host') ?? c.req.header('host'))) {
-      throw new ProblemError(403, 'This write came from another site');
+      throw new ProblemError(403, t('This write came from another site'));
     }
     const type = c.req.header('content-type') ?? '';
     if (!type.startsWith('application/json')) {
-      throw new ProblemError(415, 'Send JSON', 'Set content-type to application/json.');
+      throw new ProblemError(415, t('Send JSON'), t('Set content-type to application/json.'));
     }
   }
   await next();

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { CodeSignIn, DevicePerson, SignIn, SignedIn } from '@kelmot/contract';
 import type { Context } from 'hono';
@@ -41,7 +42,7 @@ const signOutRoute = createRoute({
 /** Rejected sign-ins for one name within a minute, from all addresses, before the name must wait. */
 const TRIES_OF_A_NAME = 10;
 
-const tooOften = () => new ProblemError(429, 'Too many tries; wait a minute');
+const tooOften = () => new ProblemError(429, t('Too many tries; wait a minute'));
 
 /** Passes a request to the auth library and keeps only the cookies of its answer: scripts get no token. */
 async function ask(auth: Auth, c: Context<AppEnv>, body: object) {
@@ -50,10 +51,10 @@ async function ask(auth: Auth, c: Context<AppEnv>, body: object) {
   headers.set(CLIENT_ADDRESS, addressOf(c));
   const asked = new Request(c.req.url, { method: 'POST', headers, body: JSON.stringify(body) });
   const answer = await auth.handler(asked);
-  if (answer.status >= 500) throw new ProblemError(503, 'Signing in does not work now');
+  if (answer.status >= 500) throw new ProblemError(503, t('Signing in does not work now'));
   if (answer.status === 429) throw tooOften();
   // Does not reveal whether the name or the password was wrong.
-  if (!answer.ok) throw new ProblemError(401, 'Name or password is wrong');
+  if (!answer.ok) throw new ProblemError(401, t('Name or password is wrong'));
   for (const cookie of answer.headers.getSetCookie())
     c.header('set-cookie', cookie, { append: true });
 }

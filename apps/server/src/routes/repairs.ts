@@ -7,7 +7,7 @@ import {
   RepairPage,
   RepairView,
 } from '@kelmot/contract';
-import { typedText } from '@kelmot/core';
+import { typedText, t } from '@kelmot/core';
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import type { Db } from '../db/client';
 import { listRepairs, listSorted, placeOf } from '../db/repairQueries';
@@ -73,8 +73,8 @@ function placeIn<P>(cursor: string | undefined, read: (cursor: string) => P | nu
   if (cursor === undefined) return null;
   const place = read(cursor);
   if (place) return place;
-  throw new ProblemError(422, 'Input out of range', undefined, [
-    { path: 'cursor', message: 'is not a position in this list; begin with the first page' },
+  throw new ProblemError(422, t('Input out of range'), undefined, [
+    { path: 'cursor', message: t('is not a position in this list; begin with the first page') },
   ]);
 }
 

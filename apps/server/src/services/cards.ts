@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { isDeepStrictEqual } from 'node:util';
 import type { CardFile, CardOutcome, Me } from '@kelmot/contract';
 import type { Card } from '@kelmot/core';
@@ -29,12 +30,16 @@ export function importCards(
 
 async function imported(db: Db, me: Me, file: CardFile, doer: Actor): Promise<CardOutcome[]> {
   if (me.role !== 'planner')
-    throw new ProblemError(403, 'Only a planner changes cards', 'Ask a planner to import them.');
+    throw new ProblemError(
+      403,
+      t('Only a planner changes cards'),
+      t('Ask a planner to import them.'),
+    );
   const codes = file.cards.map((c) => c.code);
   const twice = codes.find((code, i) => codes.indexOf(code) !== i);
   if (twice)
-    throw new ProblemError(422, 'Input out of range', undefined, [
-      { path: 'cards', message: `${twice} stands twice; give each card once` },
+    throw new ProblemError(422, t('Input out of range'), undefined, [
+      { path: 'cards', message: t('{twice} stands twice; give each card once', { twice }) },
     ]);
   return durably(db, async (tx) => {
     // One import at a time: cards are only added, so there is no row to lock.
@@ -52,12 +57,20 @@ async function imported(db: Db, me: Me, file: CardFile, doer: Actor): Promise<Ca
         continue;
       }
       if (newest && card.version < newest.version)
-        throw new ProblemError(409, `${card.code} was changed in between`, undefined, [
-          {
-            path: `cards.${i}.version`,
-            message: `is ${card.version}; the newest is ${newest.version}. Export again and put your change into it`,
-          },
-        ]);
+        throw new ProblemError(
+          409,
+          t('{code} was changed in between', { code: card.code }),
+          undefined,
+          [
+            {
+              path: `cards.${i}.version`,
+              message: t(
+                'is {version}; the newest is {newest}. Export again and put your change into it',
+                { version: card.version, newest: newest.version },
+              ),
+            },
+          ],
+        );
       const version = (newest?.version ?? 0) + 1;
       const [made] = await tx
         .insert(cards)
@@ -71,7 +84,11 @@ async function imported(db: Db, me: Me, file: CardFile, doer: Actor): Promise<Ca
         .onConflictDoNothing()
         .returning({ version: cards.version });
       if (!made)
-        throw new ProblemError(409, `${card.code} was changed in between`, 'Send it again.');
+        throw new ProblemError(
+          409,
+          t('{code} was changed in between', { code: card.code }),
+          t('Send it again.'),
+        );
       outcomes.push({ code: card.code, version, outcome: newest ? 'new-version' : 'added' });
     }
     await writeAudit(tx, doer, { type: 'cards.import', body: outcomes });

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import type { Ack, Command, Me } from '@kelmot/contract';
 import { CLOCK_SLACK } from '@kelmot/contract';
 import { and, eq, getTableColumns } from 'drizzle-orm';
@@ -19,9 +20,9 @@ function refuseFuture(at: string, now: number): void {
   if (Date.parse(at) <= now + CLOCK_SLACK) return;
   throw new ProblemError(
     422,
-    'This moment has not come yet',
-    'The clock of this device runs ahead. Set it, then send again.',
-    [{ path: 'at', message: 'must not be later than now; set the clock of this device' }],
+    t('This moment has not come yet'),
+    t('The clock of this device runs ahead. Set it, then send again.'),
+    [{ path: 'at', message: t('must not be later than now; set the clock of this device') }],
   );
 }
 
@@ -30,9 +31,9 @@ function refuseBefore(at: string, repair: Repair): void {
   if (Date.parse(at) >= Date.parse(repair.createdAt) - CLOCK_SLACK) return;
   throw new ProblemError(
     422,
-    `${repair.tag} was not there yet`,
-    'The clock of this device runs behind. Set it, then send again.',
-    [{ path: 'at', message: 'must not be before the repair; set the clock of this device' }],
+    t('{tag} was not there yet', { tag: repair.tag }),
+    t('The clock of this device runs behind. Set it, then send again.'),
+    [{ path: 'at', message: t('must not be before the repair; set the clock of this device') }],
   );
 }
 
@@ -47,7 +48,11 @@ async function openRepair(tx: Db | Tx, me: Me, command: Command, lock = false): 
   const [repair] = await (lock ? asked.for('update') : asked);
   if (!repair) throw notFound('repair');
   if (repair.status !== 'open')
-    throw new ProblemError(409, `${repair.tag} is closed`, 'Start a new repair, or ask a planner.');
+    throw new ProblemError(
+      409,
+      t('{tag} is closed', { tag: repair.tag }),
+      t('Start a new repair, or ask a planner.'),
+    );
   refuseBefore(command.at, repair);
   return repair;
 }
@@ -86,8 +91,8 @@ export function runCommand(
     if (me.role === 'viewer')
       throw new ProblemError(
         403,
-        'Viewers cannot change repairs',
-        'Ask a technician or a planner.',
+        t('Viewers cannot change repairs'),
+        t('Ask a technician or a planner.'),
       );
     refuseFuture(command.at, now());
     const asked = { db, me, doer, weather, now };
@@ -141,7 +146,7 @@ async function recorded({ db, me, doer, now }: Asked, command: RecordCommand): P
     // Reports the obstacle; if there is none, the plan changed in between.
     await openRepair(db, me, command);
   }
-  throw new ProblemError(503, 'Others write to this repair', 'It is sent again by itself.');
+  throw new ProblemError(503, t('Others write to this repair'), t('It is sent again by itself.'));
 }
 
 type LockedCommand = Exclude<Command, RecordCommand>;

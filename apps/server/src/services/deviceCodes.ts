@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import {
   MOST_WRONG_CODES,
   Role,
@@ -47,8 +48,8 @@ export function setCode(db: Db, me: Me, { code, password }: OwnCode, here: Here)
   const body = { type: 'person.code', username: me.username };
   return auditRejections(db, doer, { body }, async () => {
     if (!(await isOwnPassword(db, me.id, password)))
-      throw new ProblemError(422, 'Input out of range', undefined, [
-        { path: 'password', message: 'is not your password; type the one you sign in with' },
+      throw new ProblemError(422, t('Input out of range'), undefined, [
+        { path: 'password', message: t('is not your password; type the one you sign in with') },
       ]);
     const set = { code: await hash(code), tries: 0, createdAt: new Date() };
     await db.transaction(async (tx) => {
@@ -66,7 +67,7 @@ export async function dropCode(db: Db, me: Me, device: string | null): Promise<v
   if (device !== null) await db.delete(deviceCodes).where(of(device, me.id));
 }
 
-const USE_PASSWORD = 'Sign in with the password; then set a new code.';
+const USE_PASSWORD = t('Sign in with the password; then set a new code.');
 
 /**
  * Signs in by code. A try is counted before it is checked, so that simultaneous tries count too. Throws ProblemError
@@ -95,12 +96,13 @@ export async function checkCode(
             .returning({ code: deviceCodes.code, tries: deviceCodes.tries })
         : [];
     if (!device || !found)
-      throw new ProblemError(401, 'There is no code here any more', USE_PASSWORD);
+      throw new ProblemError(401, t('There is no code here any more'), USE_PASSWORD);
     if (!(await verify(found.code, code))) {
       const left = MOST_WRONG_CODES - found.tries;
-      if (left > 0) throw new ProblemError(401, 'This code is wrong', `Tries left: ${left}.`);
+      if (left > 0)
+        throw new ProblemError(401, t('This code is wrong'), t('Tries left: {left}.', { left }));
       await db.delete(deviceCodes).where(of(device, personId));
-      throw new ProblemError(401, 'This code was wrong too often', USE_PASSWORD);
+      throw new ProblemError(401, t('This code was wrong too often'), USE_PASSWORD);
     }
     await db.update(deviceCodes).set({ tries: 0 }).where(of(device, personId));
     await writeAudit(

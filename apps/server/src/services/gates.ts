@@ -1,5 +1,5 @@
 import type { GateRefusal } from '@kelmot/contract';
-import { word } from '@kelmot/core';
+import { word, t } from '@kelmot/core';
 import { ProblemError } from '../common/problemError';
 
 /** Refuses what a gate holds, with what would open it; nothing where it is open. */
@@ -11,7 +11,7 @@ export function refuseHeld(gate: GateRefusal | null): void {
   throw new ProblemError(
     by === 'state' ? 409 : 422,
     word(title),
-    by === 'open' ? `Still to do: ${says.join(', ')}.` : ended(first),
+    by === 'open' ? t('Still to do: {says}.', { says: says.join(', ') }) : ended(first),
     field ? [{ path: field, message: first }] : undefined,
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { createHash } from 'node:crypto';
 import type { Me } from '@kelmot/contract';
 import { sql } from 'drizzle-orm';
@@ -38,7 +39,7 @@ export function isRepeat(
     return true;
   throw new ProblemError(
     409,
-    'This id was used for something else',
-    'Make a new id, then send it again.',
+    t('This id was used for something else'),
+    t('Make a new id, then send it again.'),
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { deviationOf, mayMix } from '@kelmot/contract';
 import { and, eq } from 'drizzle-orm';
 import { readRepair } from '../db/repairView';
@@ -48,10 +49,10 @@ export async function markMix(
     .from(mixes)
     .leftJoin(mixMarks, eq(mixMarks.mixId, mixes.id))
     .where(and(eq(mixes.id, mixId), eq(mixes.repairId, repair.id)));
-  if (!running || running.ended) throw notFound('running batch');
+  if (!running || running.ended) throw notFound(t('running batch'));
   if (Date.parse(at) < Date.parse(running.startedAt))
-    throw new ProblemError(422, 'This batch was not mixed yet', undefined, [
-      { path: 'at', message: 'must not be before the parts met; set the clock of this device' },
+    throw new ProblemError(422, t('This batch was not mixed yet'), undefined, [
+      { path: 'at', message: t('must not be before the parts met; set the clock of this device') },
     ]);
   await tx.insert(mixMarks).values({ id, mixId, end, at, receivedAt: received, by: me.id });
   return touch(doing);

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { dictionary } from '@zxcvbn-ts/language-common';
 import { LEAST_PASSWORD } from '@kelmot/contract';
 import { ProblemError } from '../common/problemError';
@@ -17,11 +18,13 @@ function isSpunOut(password: string): boolean {
 export function guessable(password: string, username: string): string | null {
   const small = password.toLowerCase();
   if (password.length < LEAST_PASSWORD)
-    return `must have ${LEAST_PASSWORD} characters or more; a few words in a row are good`;
-  if (small.includes(username.toLowerCase())) return 'must not have the user name in it';
-  if (new Set(small).size < 5) return 'is the same few characters again and again; use words';
+    return t('must have {leastPassword} characters or more; a few words in a row are good', {
+      leastPassword: LEAST_PASSWORD,
+    });
+  if (small.includes(username.toLowerCase())) return t('must not have the user name in it');
+  if (new Set(small).size < 5) return t('is the same few characters again and again; use words');
   if (COMMON.has(small) || isSpunOut(small))
-    return 'is one of the passwords that are tried first; use a few words of your own';
+    return t('is one of the passwords that are tried first; use a few words of your own');
   return null;
 }
 
@@ -29,7 +32,7 @@ export function guessable(password: string, username: string): string | null {
 export function refuseGuessable(password: string, username: string): void {
   const why = guessable(password, username);
   if (why)
-    throw new ProblemError(422, 'This password would be guessed', undefined, [
+    throw new ProblemError(422, t('This password would be guessed'), undefined, [
       { path: 'next', message: why },
     ]);
 }

@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import { PersonDraft, Role, type Me, type NewPassword, type PersonChange } from '@kelmot/contract';
 import { verify } from '@node-rs/argon2';
 import { and, asc, eq, ne } from 'drizzle-orm';
@@ -96,8 +97,8 @@ export function addPerson(db: Db, given: unknown): Promise<void> {
     if (!site)
       throw new ProblemError(
         422,
-        'Say which site',
-        `Use one of: ${all.map((s) => s.name).join(', ')}.`,
+        t('Say which site'),
+        t('Use one of: {all}.', { all: all.map((s) => s.name).join(', ') }),
       );
     const id = uuidv7();
     const made = await tx
@@ -109,7 +110,11 @@ export function addPerson(db: Db, given: unknown): Promise<void> {
       .onConflictDoNothing()
       .returning({ id: users.id });
     if (made.length === 0)
-      throw new ProblemError(409, `${username} is taken`, 'Choose another user name.');
+      throw new ProblemError(
+        409,
+        t('{username} is taken', { username }),
+        t('Choose another user name.'),
+      );
     await setPassword(tx, id, username, password);
     const body = { username, name, role, approves, site: site.name };
     await writeAudit(tx, AT_THE_MACHINE, { type: 'person.add', body });
@@ -163,8 +168,8 @@ export function changeOwnPassword(
   return auditRejections(db, doer, { body: { type: 'person.password', ...body } }, () =>
     db.transaction(async (tx) => {
       if (!(await isOwnPassword(tx, me.id, current)))
-        throw new ProblemError(422, 'Input out of range', undefined, [
-          { path: 'current', message: 'is not your password; type the one you signed in with' },
+        throw new ProblemError(422, t('Input out of range'), undefined, [
+          { path: 'current', message: t('is not your password; type the one you signed in with') },
         ]);
       await setPassword(tx, me.id, me.username, next, token);
       await writeAudit(tx, doer, { type: 'person.password', body });

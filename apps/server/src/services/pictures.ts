@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import sharp from 'sharp';
 import { ProblemError } from '../common/problemError';
 
@@ -22,8 +23,8 @@ export async function reencodePicture(data: Buffer): Promise<{ mime: string; dat
       .toBuffer();
     return { mime: 'image/jpeg', data: drawn };
   } catch {
-    throw new ProblemError(422, 'Input out of range', undefined, [
-      { path: 'data', message: 'is no picture that can be opened; take or choose it again' },
+    throw new ProblemError(422, t('Input out of range'), undefined, [
+      { path: 'data', message: t('is no picture that can be opened; take or choose it again') },
     ]);
   }
 }

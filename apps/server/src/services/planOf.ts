@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import type { Db, Tx } from '../db/client';
 import { readPlan, type PlanRead } from '../db/planRead';
 import { ProblemError } from '../common/problemError';
@@ -16,8 +17,12 @@ export async function planOf(
   const plan = id && (await readPlan(db, id));
   if (plan && plan.repairId === repair.id && plan.siteId === repair.siteId) return plan;
   if (!named)
-    throw new ProblemError(422, 'Choose a system first', 'There is no plan to record against yet.');
-  throw new ProblemError(422, 'Input out of range', undefined, [
-    { path: 'planId', message: 'is no plan of this repair; open it again and record it there' },
+    throw new ProblemError(
+      422,
+      t('Choose a system first'),
+      t('There is no plan to record against yet.'),
+    );
+  throw new ProblemError(422, t('Input out of range'), undefined, [
+    { path: 'planId', message: t('is no plan of this repair; open it again and record it there') },
   ]);
 }

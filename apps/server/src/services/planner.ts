@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import type { leftoverUses, makePlan } from '@kelmot/core';
 import { Piscina } from 'piscina';
 import { ProblemError } from '../common/problemError';
@@ -42,8 +43,8 @@ async function workOut<T>(name: string, ask: unknown, what: string, longest: num
     if (!signal.aborted) throw error;
     throw new ProblemError(
       422,
-      `${what} takes too long to calculate`,
-      'Its figures are too extreme. Check the card and the survey.',
+      t('{what} takes too long to calculate', { what }),
+      t('Its figures are too extreme. Check the card and the survey.'),
     );
   }
 }
@@ -59,4 +60,4 @@ export const leftoversInWorker = (
   ask: Parameters<typeof leftoverUses>,
   longest = LONGEST_MS,
 ): Promise<ReturnType<typeof leftoverUses>> =>
-  workOut('leftovers', ask, 'What is left over', longest);
+  workOut('leftovers', ask, t('What is left over'), longest);

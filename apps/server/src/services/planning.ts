@@ -15,6 +15,7 @@ import {
   weatherFor,
   word,
   type SiteSettings,
+  t,
 } from '@kelmot/core';
 import { and, count, desc, eq } from 'drizzle-orm';
 import type { Db, Tx } from '../db/client';
@@ -62,10 +63,10 @@ async function assetFor(
       .from(assets)
       .where(and(eq(assets.id, asset.id), eq(assets.siteId, siteId)));
     if (!known)
-      throw new ProblemError(422, 'Input out of range', undefined, [
+      throw new ProblemError(422, t('Input out of range'), undefined, [
         {
           path: 'survey.asset.id',
-          message: 'no such asset; choose one from the list, or leave it empty for a new one',
+          message: t('no such asset; choose one from the list, or leave it empty for a new one'),
         },
       ]);
     return known.id;
@@ -126,7 +127,7 @@ export async function createRepair({
     .onConflictDoNothing()
     .returning({ id: repairs.id });
   if (inserted.length === 0)
-    throw new ProblemError(409, 'This repair exists already', 'Open it from the list.');
+    throw new ProblemError(409, t('This repair exists already'), t('Open it from the list.'));
   return { version: 1, keptWith: null };
 }
 
@@ -136,8 +137,8 @@ async function refuseOnceMixed(tx: Tx, planId: string | null): Promise<void> {
   if (mixed && mixed.n > 0) {
     throw new ProblemError(
       409,
-      'Mixing has begun on this plan',
-      'Finish it, or sign it off as “do it again” first.',
+      t('Mixing has begun on this plan'),
+      t('Finish it, or sign it off as “do it again” first.'),
     );
   }
 }
@@ -185,7 +186,12 @@ export async function makePlanFor(doing: CommandContext<'plan.make'>): Promise<C
     library: await readCards(tx, repair.siteId),
   };
   const made = await planInWorker([survey, SystemCard.parse(card.body), site, command.at, ask]);
-  if (!made.ok) throw new ProblemError(422, `${command.cardCode} does not fit`, word(made.why));
+  if (!made.ok)
+    throw new ProblemError(
+      422,
+      t('{cardCode} does not fit', { cardCode: command.cardCode }),
+      word(made.why),
+    );
   const [last] = await tx
     .select({ number: plans.number })
     .from(plans)

@@ -10,7 +10,7 @@ import {
   type Me,
   type OwnValues,
 } from '@kelmot/contract';
-import { shortened, planBatches, sentence, type Hold, type Plan, type Step } from '@kelmot/core';
+import { shortened, planBatches, sentence, type Hold, type Plan, type Step, t } from '@kelmot/core';
 import type { PlanRead } from '../db/planRead';
 import type { Added } from '../db/recordOnce';
 import { checks, photos, readings } from '../db/repairs';
@@ -32,10 +32,12 @@ interface On<T extends RecordType> {
 function stepOf(plan: Plan, stepId: string): Step & { hold: Hold } {
   const step = plan.steps.find((s) => s.id === stepId);
   if (!step?.hold) {
-    throw new ProblemError(422, 'Input out of range', undefined, [
+    throw new ProblemError(422, t('Input out of range'), undefined, [
       {
         path: 'stepId',
-        message: `no hold "${shortened(stepId)}" in this plan; use the id of one of its steps`,
+        message: t('no hold "{stepId}" in this plan; use the id of one of its steps', {
+          stepId: shortened(stepId),
+        }),
       },
     ]);
   }
@@ -60,19 +62,21 @@ function tick(on: On<'check.set'>): Added[] {
   if (step.hold.kind !== 'check')
     throw new ProblemError(
       422,
-      `${sentence(step.title)} asks for a reading`,
-      'Measure it and send the reading.',
+      t('{sentence} asks for a reading', { sentence: sentence(step.title) }),
+      t('Measure it and send the reading.'),
     );
   const { batchNo, done, note, at } = command;
   const own = planBatches(plan.body).filter((b) => step.eachBatch && b.round === step.round);
   if (batchNo !== null && !own.some((b) => b.no === batchNo))
-    throw new ProblemError(422, 'Input out of range', undefined, [
+    throw new ProblemError(422, t('Input out of range'), undefined, [
       {
         path: 'batchNo',
         message:
           own.length > 0
-            ? `must be ${own.map((b) => b.no).join(', ')}, or null for the step as a whole`
-            : 'must be null: this step is not done batch by batch',
+            ? t('must be {own}, or null for the step as a whole', {
+                own: own.map((b) => b.no).join(', '),
+              })
+            : t('must be null: this step is not done batch by batch'),
       },
     ]);
   return [{ table: checks, row: { ...whereOf(on), batchNo, done, note, at } }];
@@ -82,7 +86,7 @@ function tick(on: On<'check.set'>): Added[] {
 function ofRepair(on: On<'reading.add'>, values: OwnValues): Added[] {
   const { command, plan } = on;
   const wrong = wrongOfRepair(command, values, plan.body);
-  if (wrong) throw new ProblemError(422, 'Input out of range', undefined, [wrong]);
+  if (wrong) throw new ProblemError(422, t('Input out of range'), undefined, [wrong]);
   const row = { ...whereOf(on), takenAt: command.at, values, ...judgeOfRepair(values, plan.body) };
   return [{ table: readings, row }];
 }
@@ -96,8 +100,11 @@ function reading(on: On<'reading.add'>): Added[] {
   if (kind === 'override') refuseHeld(mayGoOnWithout(step, me));
   // A picture has its own command, so that a reading never refers to a missing picture.
   else if (kind === 'timed' ? !timed : hold.kind === 'photo' || hold.kind !== kind) {
-    throw new ProblemError(422, 'Input out of range', undefined, [
-      { path: 'values.kind', message: `${sentence(title)} asks for ${hold.kind}` },
+    throw new ProblemError(422, t('Input out of range'), undefined, [
+      {
+        path: 'values.kind',
+        message: t('{sentence} asks for {kind}', { sentence: sentence(title), kind: hold.kind }),
+      },
     ]);
   }
   const values = approvedBy(hold, command.values, me);
@@ -110,10 +117,13 @@ async function picture(on: On<'photo.add'>): Promise<Added[]> {
   const { command, plan } = on;
   const { hold, title } = stepOf(plan.body, command.stepId);
   if (hold.kind !== 'photo')
-    throw new ProblemError(422, 'Input out of range', undefined, [
+    throw new ProblemError(422, t('Input out of range'), undefined, [
       {
         path: 'stepId',
-        message: `${sentence(title)} asks for ${hold.kind}, not a picture`,
+        message: t('{sentence} asks for {kind}, not a picture', {
+          sentence: sentence(title),
+          kind: hold.kind,
+        }),
       },
     ]);
   const drawn = await reencodePicture(Buffer.from(command.data, 'base64'));

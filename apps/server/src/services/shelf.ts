@@ -1,3 +1,4 @@
+import { t } from '@kelmot/core';
 import type { Me, ShelfLot, StockMove } from '@kelmot/contract';
 import { and, eq, sql } from 'drizzle-orm';
 import type { Db, Tx } from '../db/client';
@@ -12,7 +13,7 @@ import { writeAudit, auditRejections, type Actor } from './auditLines';
 import { digestOf, isRepeat, lockById } from './idempotency';
 
 const wrong = (path: string, message: string) =>
-  new ProblemError(422, 'Input out of range', undefined, [{ path, message }]);
+  new ProblemError(422, t('Input out of range'), undefined, [{ path, message }]);
 
 /** Writes one move into the stock ledger and returns the shelf. Never takes more than is there. */
 export async function moveStock(
@@ -33,15 +34,15 @@ async function refuseElsewhere(tx: Tx, me: Me, repairId: string): Promise<void> 
     .select({ id: repairs.id })
     .from(repairs)
     .where(and(eq(repairs.id, repairId), eq(repairs.siteId, me.siteId)));
-  if (!found) throw wrong('repairId', 'is no repair here; choose one of this site, or none');
+  if (!found) throw wrong('repairId', t('is no repair here; choose one of this site, or none'));
 }
 
 async function moved(db: Db, me: Me, move: StockMove, doer: Actor): Promise<void> {
   if (me.role === 'viewer')
     throw new ProblemError(
       403,
-      'Viewers cannot change the shelf',
-      'Ask a technician or a planner.',
+      t('Viewers cannot change the shelf'),
+      t('Ask a technician or a planner.'),
     );
   await durably(db, async (tx) => {
     await lockById(tx, move.id);
@@ -49,8 +50,11 @@ async function moved(db: Db, me: Me, move: StockMove, doer: Actor): Promise<void
     if (isRepeat(known, me, move)) return;
     const card = (await readCards(tx, me.siteId)).find((c) => c.code === move.cardCode);
     if (!card?.packs.some((p) => p.id === move.packId))
-      throw wrong('packId', `no such pack of ${move.cardCode}; use one of its card`);
-    if (move.delta === 0) throw wrong('delta', 'must be packs in or out, not 0');
+      throw wrong(
+        'packId',
+        t('no such pack of {cardCode}; use one of its card', { cardCode: move.cardCode }),
+      );
+    if (move.delta === 0) throw wrong('delta', t('must be packs in or out, not 0'));
     if (move.repairId !== null) await refuseElsewhere(tx, me, move.repairId);
     const same = and(
       eq(lots.siteId, me.siteId),
@@ -59,7 +63,7 @@ async function moved(db: Db, me: Me, move: StockMove, doer: Actor): Promise<void
     );
     let [lot] = await tx.select().from(lots).where(same).for('update');
     if (!lot) {
-      if (!move.expiresOn) throw wrong('expiresOn', 'a new lot needs its last day, YYYY-MM-DD');
+      if (!move.expiresOn) throw wrong('expiresOn', t('a new lot needs its last day, YYYY-MM-DD'));
       const { cardCode, packId, expiresOn } = move;
       await tx
         .insert(lots)
@@ -73,7 +77,10 @@ async function moved(db: Db, me: Me, move: StockMove, doer: Actor): Promise<void
       .from(stockMoves)
       .where(eq(stockMoves.lotId, lot.id));
     if ((left?.n ?? 0) + move.delta < 0)
-      throw wrong('delta', `only ${left?.n ?? 0} of lot ${move.lot} are on the shelf`);
+      throw wrong(
+        'delta',
+        t('only {n} of lot {lot} are on the shelf', { n: left?.n ?? 0, lot: move.lot }),
+      );
     const { id, delta, reason, repairId, at } = move;
     await tx.insert(stockMoves).values({
       id,

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
@@ -9,18 +10,29 @@ const RULE =
 
 /** The limits of a gate, with the trade's usual values as defaults. */
 export const gateLimits = {
-  minAboveDewC: z.number().min(0).max(50).default(3).meta(named('Least above dew point', 'K')),
-  maxRhPct: rhPct().default(85).meta(named('Most humidity', '%')),
-  minSurfaceC: tempC().default(5).meta(named('Coldest surface', '°C')),
-  maxSurfaceC: tempC().default(45).meta(named('Hottest surface', '°C')),
+  minAboveDewC: z
+    .number()
+    .min(0)
+    .max(50)
+    .default(3)
+    .meta(named(t('Least above dew point'), 'K')),
+  maxRhPct: rhPct()
+    .default(85)
+    .meta(named(t('Most humidity'), '%')),
+  minSurfaceC: tempC()
+    .default(5)
+    .meta(named(t('Coldest surface'), '°C')),
+  maxSurfaceC: tempC()
+    .default(45)
+    .meta(named(t('Hottest surface'), '°C')),
 };
 export const GateLimits = z.strictObject(gateLimits);
 export type GateLimits = z.output<typeof GateLimits>;
 
 export const AmbientGateInput = z.strictObject({
-  airC: airC().meta(named('Air', '°C')),
-  rhPct: rhPct().meta(named('Humidity', '%')),
-  surfaceC: tempC().meta(named('Surface', '°C')),
+  airC: airC().meta(named(t('Air'), '°C')),
+  rhPct: rhPct().meta(named(t('Humidity'), '%')),
+  surfaceC: tempC().meta(named(t('Surface'), '°C')),
   ...gateLimits,
 });
 export type AmbientGateInput = z.output<typeof AmbientGateInput>;
@@ -53,7 +65,7 @@ export function ambientGate(input: AmbientGateInput): Worked<AmbientGate> {
     ...dew.working,
     line(
       'ΔT',
-      'surface above dew or frost point',
+      t('surface above dew or frost point'),
       `${formatFigure(surfaceC)} − ${formatFigure(wetC)}, least ${formatFigure(minAboveDewC)}`,
       marginC,
       '°C',
@@ -61,7 +73,7 @@ export function ambientGate(input: AmbientGateInput): Worked<AmbientGate> {
     ),
     line(
       'rh',
-      'humidity against its limit',
+      t('humidity against its limit'),
       `${formatFigure(input.rhPct)}, most ${formatFigure(maxRhPct)}`,
       input.rhPct,
       '%',
@@ -69,14 +81,14 @@ export function ambientGate(input: AmbientGateInput): Worked<AmbientGate> {
     ),
     line(
       'Ts',
-      'surface against its limits',
+      t('surface against its limits'),
       `${formatFigure(minSurfaceC)} to ${formatFigure(maxSurfaceC)}`,
       surfaceC,
       '°C',
       'card',
     ),
-    line('', 'verdict', reasons.length ? reasons.join(', ') : 'all inside limits', verdict),
-    line('Td', 'dew point the gate stands on', 'from above', dew.dewPointC, '°C'),
+    line('', t('verdict'), reasons.length ? reasons.join(', ') : t('all inside limits'), verdict),
+    line('Td', t('dew point the gate stands on'), t('from above'), dew.dewPointC, '°C'),
   ];
   const { dewPointC, frostPointC } = dew;
   return worked({ dewPointC, frostPointC, marginC, verdict, reasons }, working);
@@ -90,23 +102,24 @@ export function goFromC(air: { airC: number; rhPct: number }, limits: GateLimits
 
 export const ambientGateCalc = defineCalc({
   name: 'ambient-gate',
-  purpose: 'Whether the surface may be coated now: dew margin, humidity, temperature.',
+  purpose: t('Whether the surface may be coated now: dew margin, humidity, temperature.'),
   input: AmbientGateInput,
   run: ambientGate,
   result: {
-    dewPointC: named('Dew point', '°C'),
-    frostPointC: named('Frost point', '°C'),
-    marginC: named('Above dew point', 'K'),
-    verdict: named('Verdict'),
-    reasons: named('Reasons'),
+    dewPointC: named(t('Dew point'), '°C'),
+    frostPointC: named(t('Frost point'), '°C'),
+    marginC: named(t('Above dew point'), 'K'),
+    verdict: named(t('Verdict')),
+    reasons: named(t('Reasons')),
   },
   headline: 'verdict',
   formula: [
-    'margin = Ts − Td, or Ts − Tf below freezing',
-    'go: margin, humidity and surface are all inside their limits',
+    t('margin = Ts − Td, or Ts − Tf below freezing'),
+    t('go: margin, humidity and surface are all inside their limits'),
   ],
-  source: 'ISO 8502-4; the limits are the card’s, 3 °C, 85 %, 5 to 45 °C where it has none.',
-  limits:
+  source: t('ISO 8502-4; the limits are the card’s, 3 °C, 85 %, 5 to 45 °C where it has none.'),
+  limits: t(
     'True for the moment and the place of the reading. Measure again after a change of weather.',
+  ),
   example: { airC: 18, rhPct: 70, surfaceC: 15.5 },
 });

@@ -1,14 +1,15 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { airC, rhPct } from '../calc/number';
 
-const MAGNUS = 'Magnus formula, WMO constants over water';
-const MAGNUS_ICE = 'Magnus formula, WMO constants over ice';
+const MAGNUS = t('Magnus formula, WMO constants over water');
+const MAGNUS_ICE = t('Magnus formula, WMO constants over ice');
 
 export const DewPointInput = z.strictObject({
-  airC: airC().meta(named('Air', '°C')),
-  rhPct: rhPct().meta(named('Humidity', '%')),
+  airC: airC().meta(named(t('Air'), '°C')),
+  rhPct: rhPct().meta(named(t('Humidity'), '%')),
 });
 export type DewPointInput = z.infer<typeof DewPointInput>;
 export interface DewPoint {
@@ -29,7 +30,7 @@ export function dewPoint({ airC, rhPct }: DewPointInput): Worked<DewPoint> {
     const lines = [
       line(
         'γ',
-        'humidity term',
+        t('humidity term'),
         `ln(${formatFigure(rhPct)}/100) + 17.62·${formatFigure(airC)}/(243.12 + ${formatFigure(airC)})`,
         gamma,
         '',
@@ -38,10 +39,10 @@ export function dewPoint({ airC, rhPct }: DewPointInput): Worked<DewPoint> {
     ];
     if (frostPointC !== null) {
       const expression = `272.62·${formatFigure(gamma)}/(22.46 − ${formatFigure(gamma)})`;
-      lines.push(line('Tf', 'frost point', expression, frostPointC, '°C', MAGNUS_ICE));
+      lines.push(line('Tf', t('frost point'), expression, frostPointC, '°C', MAGNUS_ICE));
     }
     const expression = `243.12·${formatFigure(gamma)}/(17.62 − ${formatFigure(gamma)})`;
-    lines.push(line('Td', 'dew point', expression, dewPointC, '°C', MAGNUS));
+    lines.push(line('Td', t('dew point'), expression, dewPointC, '°C', MAGNUS));
     return lines;
   };
   return worked({ dewPointC, frostPointC }, working);
@@ -49,16 +50,16 @@ export function dewPoint({ airC, rhPct }: DewPointInput): Worked<DewPoint> {
 
 export const dewPointCalc = defineCalc({
   name: 'dew-point',
-  purpose: 'Temperature at which moisture settles out of the air.',
+  purpose: t('Temperature at which moisture settles out of the air.'),
   input: DewPointInput,
   run: dewPoint,
-  result: { dewPointC: named('Dew point', '°C'), frostPointC: named('Frost point', '°C') },
+  result: { dewPointC: named(t('Dew point'), '°C'), frostPointC: named(t('Frost point'), '°C') },
   formula: [
     'γ = ln(rh/100) + 17.62·T/(243.12 + T)',
     'Td = 243.12·γ/(17.62 − γ)',
-    'Tf = 272.62·γ/(22.46 − γ), when Td < 0',
+    t('Tf = 272.62·γ/(22.46 − γ), when Td < 0'),
   ],
-  source: 'Magnus formula with the WMO constants, over water and over ice.',
-  limits: 'Air −40 to 60 °C, humidity 1 to 100 %. Good to about 0.1 °C; a hygrometer is worse.',
+  source: t('Magnus formula with the WMO constants, over water and over ice.'),
+  limits: t('Air −40 to 60 °C, humidity 1 to 100 %. Good to about 0.1 °C; a hygrometer is worse.'),
   example: { airC: 20, rhPct: 60 },
 });

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
@@ -9,13 +10,17 @@ const ForecastHour = z.strictObject({
   at: z.iso
     .datetime({
       offset: true,
-      error: 'must be a time with its zone, such as 2031-05-06T07:00:00Z',
+      error: t('must be a time with its zone, such as 2031-05-06T07:00:00Z'),
     })
-    .meta(named('Hour')),
-  airC: airC().meta(named('Air', '°C')),
-  rhPct: rhPct().meta(named('Humidity', '%')),
-  surfaceC: tempC().optional().meta(named('Surface', '°C')),
-  rainMm: atLeastZero().default(0).meta(named('Rain', 'mm')),
+    .meta(named(t('Hour'))),
+  airC: airC().meta(named(t('Air'), '°C')),
+  rhPct: rhPct().meta(named(t('Humidity'), '%')),
+  surfaceC: tempC()
+    .optional()
+    .meta(named(t('Surface'), '°C')),
+  rainMm: atLeastZero()
+    .default(0)
+    .meta(named(t('Rain'), 'mm')),
 });
 
 export const WindowFindInput = z.strictObject({
@@ -30,17 +35,30 @@ export const WindowFindInput = z.strictObject({
           ctx.addIssue({
             code: 'custom',
             path: [i, 'at'],
-            message: `must be exactly one hour after ${before.at}`,
+            message: t('must be exactly one hour after {at}', { at: before.at }),
           });
         }
       });
     })
-    .meta(named('Forecast')),
-  applyMinutes: z.number().min(0).max(1e6).meta(named('Applying takes', 'min')),
-  protectMinutes: z.number().min(0).max(1e6).meta(named('Protected for', 'min')),
-  gate: GateLimits.meta(named('Gate')),
-  dryOnly: z.boolean().default(true).meta(named('Dry hours only')),
-  minProtectC: tempC().optional().meta(named('Coldest while protecting', '°C')),
+    .meta(named(t('Forecast'))),
+  applyMinutes: z
+    .number()
+    .min(0)
+    .max(1e6)
+    .meta(named(t('Applying takes'), 'min')),
+  protectMinutes: z
+    .number()
+    .min(0)
+    .max(1e6)
+    .meta(named(t('Protected for'), 'min')),
+  gate: GateLimits.meta(named(t('Gate'))),
+  dryOnly: z
+    .boolean()
+    .default(true)
+    .meta(named(t('Dry hours only'))),
+  minProtectC: tempC()
+    .optional()
+    .meta(named(t('Coldest while protecting'), '°C')),
 });
 export type WindowFindInput = z.output<typeof WindowFindInput>;
 export interface Window {
@@ -110,49 +128,60 @@ export function windowFind(input: WindowFindInput): Worked<{ windows: Window[] }
   const working = [
     line(
       'nw',
-      'hours that may be worked in',
-      `of ${hours.length}: the gate says go${input.dryOnly ? ', no rain' : ''}`,
+      t('hours that may be worked in'),
+      input.dryOnly
+        ? t('of {hours}: the gate says go, no rain', { hours: hours.length })
+        : t('of {hours}: the gate says go', { hours: hours.length }),
       count('workable'),
       'h',
-      'forecast, gate',
+      t('forecast, gate'),
     ),
     line(
       'np',
-      'hours safe for a fresh coat',
-      `surface ${formatFigure(input.minProtectC ?? input.gate.minSurfaceC)} to ${formatFigure(input.gate.maxSurfaceC)} °C, no dew`,
+      t('hours safe for a fresh coat'),
+      t('surface {minProtect} to {maxSurface} °C, no dew', {
+        minProtect: formatFigure(input.minProtectC ?? input.gate.minSurfaceC),
+        maxSurface: formatFigure(input.gate.maxSurfaceC),
+      }),
       count('protects'),
       'h',
       'forecast',
     ),
     line(
       'ns',
-      'good starts',
-      `${formatFigure(applyMinutes)} min to apply, ${formatFigure(protectMinutes)} min to protect, all known`,
+      t('good starts'),
+      t('{applyMinutes} min to apply, {protectMinutes} min to protect, all known', {
+        applyMinutes: formatFigure(applyMinutes),
+        protectMinutes: formatFigure(protectMinutes),
+      }),
       good.filter(Boolean).length,
     ),
-    line('', 'windows', 'runs of good starts', windows.length),
+    line('', t('windows'), t('runs of good starts'), windows.length),
   ];
   return worked({ windows }, working);
 }
 
 export const windowFindCalc = defineCalc({
   name: 'window-find',
-  purpose: 'Hours of a forecast in which a coat may be started and left.',
+  purpose: t('Hours of a forecast in which a coat may be started and left.'),
   input: WindowFindInput,
   run: windowFind,
   result: {
     windows: {
-      ...named('Windows'),
-      of: { from: named('From'), to: named('To'), latestStart: named('Latest start') },
+      ...named(t('Windows')),
+      of: { from: named(t('From')), to: named('To'), latestStart: named(t('Latest start')) },
     },
   },
   formula: [
-    'start is good: every hour of applying passes the gate, every hour of protecting is dry, warm and above dew',
-    'window: a run of good starts; to = latest start + apply + protect',
+    t(
+      'start is good: every hour of applying passes the gate, every hour of protecting is dry, warm and above dew',
+    ),
+    t('window: a run of good starts; to = latest start + apply + protect'),
   ],
-  source: 'ambient-gate over an hourly forecast.',
-  limits:
+  source: t('ambient-gate over an hourly forecast.'),
+  limits: t(
     'Hours past the forecast are not known, so not good. Read the gate again at the repair before mixing.',
+  ),
   example: {
     hours: [9, 10, 12, 14, 15, 13, 11, 9].map((air, i) => ({
       at: `2031-03-04T${String(8 + i).padStart(2, '0')}:00:00.000Z`,

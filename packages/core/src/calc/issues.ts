@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import type { z } from 'zod';
 import { shortened } from './shortened';
 
@@ -11,11 +12,11 @@ type ZodIssue = z.core.$ZodIssue;
 
 const nouns: Record<string, string> = {
   number: 'a number',
-  int: 'a whole number',
+  int: t('a whole number'),
   string: 'text',
   array: 'a list',
-  object: 'an object',
-  boolean: 'yes or no (true or false)',
+  object: t('an object'),
+  boolean: t('yes or no (true or false)'),
 };
 
 function say(issue: ZodIssue): string {
@@ -23,31 +24,37 @@ function say(issue: ZodIssue): string {
     case 'too_small': {
       const least = String(issue.minimum);
       if (issue.origin === 'array')
-        return `needs at least ${least} ${least === '1' ? 'entry' : 'entries'}`;
-      if (issue.origin === 'string') return `needs at least ${least} characters`;
-      return issue.inclusive === false ? `must be over ${least}` : `must be ${least} or more`;
+        return t('needs at least {least, plural, one {# entry} other {# entries}}', {
+          least: Number(least),
+        });
+      if (issue.origin === 'string') return t('needs at least {least} characters', { least });
+      return issue.inclusive === false
+        ? t('must be over {least}', { least })
+        : t('must be {least} or more', { least });
     }
     case 'too_big': {
       const most = String(issue.maximum);
-      if (issue.origin === 'array') return `takes at most ${most} entries`;
-      if (issue.origin === 'string') return `takes at most ${most} characters`;
-      return issue.inclusive === false ? `must be under ${most}` : `must be ${most} or less`;
+      if (issue.origin === 'array') return t('takes at most {most} entries', { most });
+      if (issue.origin === 'string') return t('takes at most {most} characters', { most });
+      return issue.inclusive === false
+        ? t('must be under {most}', { most })
+        : t('must be {most} or less', { most });
     }
     case 'invalid_type': {
       const wanted = nouns[issue.expected] ?? issue.expected;
       // A finished issue has no input any more; only its message distinguishes a missing field from a wrong one.
       return issue.message.endsWith('received undefined')
-        ? `is missing; give ${wanted}`
-        : `must be ${wanted}`;
+        ? t('is missing; give {wanted}', { wanted })
+        : t('must be {wanted}', { wanted });
     }
     case 'invalid_value':
-      return `must be ${issue.values.map(String).join(', ')}`;
+      return t('must be {values}', { values: issue.values.map(String).join(', ') });
     case 'unrecognized_keys':
-      return 'unknown field; remove it';
+      return t('unknown field; remove it');
     case 'invalid_union':
       return issue.discriminator
         ? `unknown ${issue.discriminator}`
-        : 'has none of the allowed forms';
+        : t('has none of the allowed forms');
     default:
       return issue.message;
   }

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 
 /**
@@ -7,7 +8,7 @@ import { z } from 'zod';
 const UNREADABLE = /[\p{Cc}\p{Cs}\u2028-\u202e\u2066-\u2069]/u;
 const UNREADABLE_IN_LINES = /[^\P{Cc}\n\t]|[\p{Cs}\u202a-\u202e\u2066-\u2069]/u;
 
-const SAY = 'contains an unreadable character; type it again by hand';
+const SAY = t('contains an unreadable character; type it again by hand');
 
 /** A typed text on one line: limited length, any script, no unreadable characters. */
 export const typedText = (most: number, least = 0) =>
@@ -34,7 +35,7 @@ const inTime = (text: string): boolean => {
   const ms = Date.parse(text);
   return Number.isNaN(ms) || (ms >= FROM && ms < TO);
 };
-const WHEN = 'must lie between the years 2000 and 2100';
+const WHEN = t('must lie between the years 2000 and 2100');
 
 /** A moment with its UTC offset, in plausible years. */
 export const Moment = z.iso.datetime({ offset: true }).refine(inTime, WHEN);

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { shortened } from '../calc/shortened';
 import type { Report } from '../calc/calc';
@@ -22,13 +23,17 @@ const bad = (error: string, issues: Issue[] = []): CallResult => ({
 export function call(name: string, input: unknown, report?: Report): CallResult {
   const calc = calcByName.get(name);
   if (!calc)
-    return bad(`no calculation "${shortened(name)}"`, [
-      { path: 'calc', message: `one of ${calcs.map((c) => c.name).join(', ')}` },
+    return bad(t('no calculation "{name}"', { name: shortened(name) }), [
+      {
+        path: 'calc',
+        message: t('one of {calcs}', { calcs: calcs.map((c) => c.name).join(', ') }),
+      },
     ]);
   try {
     return { status: 'answer', answer: calc.run(input, report) };
   } catch (error) {
-    if (error instanceof z.ZodError) return bad(`bad input to ${name}`, issuesOf(error));
+    if (error instanceof z.ZodError)
+      return bad(t('bad input to {name}', { name }), issuesOf(error));
     throw error;
   }
 }

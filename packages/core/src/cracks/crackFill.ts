@@ -1,25 +1,36 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { positive, wastePct } from '../calc/number';
 
 export const CrackRun = z.strictObject({
-  lengthM: positive().meta(named('Length', 'm')),
-  widthMm: positive().meta(named('Width', 'mm')),
-  depthMm: positive().meta(named('Depth', 'mm')),
+  lengthM: positive().meta(named(t('Length'), 'm')),
+  widthMm: positive().meta(named(t('Width'), 'mm')),
+  depthMm: positive().meta(named(t('Depth'), 'mm')),
 });
 export type CrackRun = z.infer<typeof CrackRun>;
 
 export const CrackFillInput = z
   .strictObject({
-    runs: z.array(CrackRun).min(1).max(10_000).meta(named('Runs of crack')),
-    workingDepthMm: positive().meta(named('Working depth', 'mm')),
-    minDepthMm: z.number().min(0).max(1e12).meta(named('Least depth', 'mm')),
-    wastePct: wastePct().default(0).meta(named('Waste', '%')),
+    runs: z
+      .array(CrackRun)
+      .min(1)
+      .max(10_000)
+      .meta(named(t('Runs of crack'))),
+    workingDepthMm: positive().meta(named(t('Working depth'), 'mm')),
+    minDepthMm: z
+      .number()
+      .min(0)
+      .max(1e12)
+      .meta(named(t('Least depth'), 'mm')),
+    wastePct: wastePct()
+      .default(0)
+      .meta(named(t('Waste'), '%')),
   })
   .refine((i) => i.minDepthMm <= i.workingDepthMm, {
     path: ['minDepthMm'],
-    message: 'must be workingDepthMm or less',
+    message: t('must be workingDepthMm or less'),
   });
 export type CrackFillInput = z.output<typeof CrackFillInput>;
 export interface FilledRun extends CrackRun {
@@ -66,7 +77,9 @@ export function crackFill({
       .map((r, i) =>
         line(
           `V${i + 1}`,
-          `run ${i + 1}${r.note ? `, deepen to ${formatFigure(minDepthMm)}` : ''}`,
+          r.note
+            ? t('run {no}, deepen to {depth}', { no: i + 1, depth: formatFigure(minDepthMm) })
+            : t('run {no}', { no: i + 1 }),
           `${formatFigure(r.lengthM)}·${formatFigure(r.widthMm)}·${formatFigure(Math.min(Math.max(r.depthMm, minDepthMm), workingDepthMm))}/1000·(1 + ${formatFigure(wastePct)} %)`,
           r.resinL,
           'l',
@@ -74,51 +87,51 @@ export function crackFill({
       ),
     line(
       '',
-      'runs to deepen',
-      `shallower than ${formatFigure(minDepthMm)} mm`,
+      t('runs to deepen'),
+      t('shallower than {minDepth} mm', { minDepth: formatFigure(minDepthMm) }),
       shallow,
       '',
       'card',
     ),
     line(
       'S',
-      'sand base',
-      `what is deeper than ${formatFigure(workingDepthMm)} mm`,
+      t('sand base'),
+      t('what is deeper than {workingDepth} mm', { workingDepth: formatFigure(workingDepthMm) }),
       sandBaseL,
       'l',
       'card',
     ),
-    line('V', 'repair material', `Σ of ${filled.length} runs`, resinL, 'l'),
+    line('V', t('repair material'), `Σ of ${filled.length} runs`, resinL, 'l'),
   ];
   return worked({ resinL, sandBaseL, runs: filled }, working);
 }
 
 export const crackFillCalc = defineCalc({
   name: 'crack-fill',
-  purpose: 'Material and sand base for runs of wide crack.',
+  purpose: t('Material and sand base for runs of wide crack.'),
   input: CrackFillInput,
   run: crackFill,
   result: {
-    resinL: named('Resin', 'l'),
-    sandBaseL: named('Sand', 'l'),
+    resinL: named(t('Resin'), 'l'),
+    sandBaseL: named(t('Sand'), 'l'),
     runs: {
-      ...named('Runs of crack'),
+      ...named(t('Runs of crack')),
       of: {
-        lengthM: named('Length', 'm'),
-        widthMm: named('Width', 'mm'),
-        depthMm: named('Depth', 'mm'),
-        resinL: named('Resin', 'l'),
-        sandBaseL: named('Sand', 'l'),
-        note: named('Note'),
+        lengthM: named(t('Length'), 'm'),
+        widthMm: named(t('Width'), 'mm'),
+        depthMm: named(t('Depth'), 'mm'),
+        resinL: named(t('Resin'), 'l'),
+        sandBaseL: named(t('Sand'), 'l'),
+        note: named(t('Note')),
       },
     },
   },
   formula: [
-    'depth = max(depth, least); filled = min(depth, working)',
+    t('depth = max(depth, least); filled = min(depth, working)'),
     'material = Σ L·w·filled·(1 + waste)/1000; sand = Σ L·w·(depth − filled)/1000',
   ],
-  source: 'Working and least depth from the card.',
-  limits: 'Crack walls taken as straight. A run that is too shallow must be deepened.',
+  source: t('Working and least depth from the card.'),
+  limits: t('Crack walls taken as straight. A run that is too shallow must be deepened.'),
   example: {
     runs: [
       { lengthM: 24.2, widthMm: 37, depthMm: 60 },

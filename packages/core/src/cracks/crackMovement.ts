@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
@@ -5,22 +6,47 @@ import { positive } from '../calc/number';
 
 export const CrackMovementInput = z
   .strictObject({
-    panelLengthM: positive().meta(named('Panel length', 'm')),
-    deltaC: z.number().min(-310).max(310).meta(named('Change of temperature', 'K')),
+    panelLengthM: positive().meta(named(t('Panel length'), 'm')),
+    deltaC: z
+      .number()
+      .min(-310)
+      .max(310)
+      .meta(named(t('Change of temperature'), 'K')),
     expansionPerC: z
       .number()
       .gt(0)
       .min(1e-9)
       .max(1e-3)
       .default(1e-5)
-      .meta(named('Expansion', '1/°C')),
-    movementShare: z.number().min(0).max(1).default(1).meta(named('Share that opens here')),
-    restraint: z.number().min(0).max(1).default(1).meta(named('Restraint')),
-    crackWidthMm: positive().meta(named('Crack width', 'mm')),
-    materialMovementPct: z.number().min(0).max(10_000).meta(named('Movement it stands', '%')),
-    tied: z.boolean().default(false).meta(named('Tied across')),
-    modulusMPa: positive().optional().meta(named('Modulus', 'MPa')),
-    tensileMPa: positive().optional().meta(named('Tensile strength', 'MPa')),
+      .meta(named(t('Expansion'), '1/°C')),
+    movementShare: z
+      .number()
+      .min(0)
+      .max(1)
+      .default(1)
+      .meta(named(t('Share that opens here'))),
+    restraint: z
+      .number()
+      .min(0)
+      .max(1)
+      .default(1)
+      .meta(named(t('Restraint'))),
+    crackWidthMm: positive().meta(named(t('Crack width'), 'mm')),
+    materialMovementPct: z
+      .number()
+      .min(0)
+      .max(10_000)
+      .meta(named(t('Movement it stands'), '%')),
+    tied: z
+      .boolean()
+      .default(false)
+      .meta(named(t('Tied across'))),
+    modulusMPa: positive()
+      .optional()
+      .meta(named(t('Modulus'), 'MPa')),
+    tensileMPa: positive()
+      .optional()
+      .meta(named(t('Tensile strength'), 'MPa')),
   })
   .superRefine((i, ctx) => {
     if (!i.tied) return;
@@ -29,7 +55,7 @@ export const CrackMovementInput = z
         ctx.addIssue({
           code: 'custom',
           path: [path],
-          message: 'is missing; a tied crack needs it',
+          message: t('is missing; a tied crack needs it'),
         });
     }
   });
@@ -58,10 +84,10 @@ export function crackMovement(input: CrackMovementInput): Worked<CrackMovement> 
   const movementMm = panelLengthM * 1000 * expansionPerC * deltaC * movementShare;
   const demandPct = (movementMm / crackWidthMm) * 100;
   const working = [
-    line('ΔT', 'change of temperature', 'without its sign', deltaC, 'K', 'survey'),
+    line('ΔT', t('change of temperature'), t('without its sign'), deltaC, 'K', 'survey'),
     line(
       'd',
-      'demand on the filler',
+      t('demand on the filler'),
       `x/${formatFigure(crackWidthMm)}·100, most ${formatFigure(materialMovementPct)}`,
       demandPct,
       '%',
@@ -76,7 +102,7 @@ export function crackMovement(input: CrackMovementInput): Worked<CrackMovement> 
     working.push(
       line(
         'σ',
-        'stress, tied across',
+        t('stress, tied across'),
         `${formatFigure(input.modulusMPa as number)}·${expansionPerC}·${formatFigure(deltaC)}·${formatFigure(restraint)}, most ${formatFigure(input.tensileMPa as number)}`,
         stressMPa,
         'MPa',
@@ -88,17 +114,17 @@ export function crackMovement(input: CrackMovementInput): Worked<CrackMovement> 
   working.push(
     line(
       '',
-      'verdict',
-      input.tied ? 'stress against tensile strength' : 'demand against what it stands',
+      t('verdict'),
+      input.tied ? t('stress against tensile strength') : t('demand against what it stands'),
       verdict,
     ),
     line(
       'x',
-      'movement',
+      t('movement'),
       `${formatFigure(panelLengthM)}·1000·${expansionPerC}·${formatFigure(deltaC)}·${formatFigure(movementShare)}`,
       movementMm,
       'mm',
-      'thermal expansion',
+      t('thermal expansion'),
     ),
   );
   return worked({ movementMm, demandPct, stressMPa, verdict }, working);
@@ -106,23 +132,24 @@ export function crackMovement(input: CrackMovementInput): Worked<CrackMovement> 
 
 export const crackMovementCalc = defineCalc({
   name: 'crack-movement',
-  purpose: 'Whether a filled crack holds when day and night move it.',
+  purpose: t('Whether a filled crack holds when day and night move it.'),
   input: CrackMovementInput,
   run: crackMovement,
   result: {
-    movementMm: named('Movement', 'mm'),
-    demandPct: named('Movement asked of it', '%'),
-    stressMPa: named('Stress', 'MPa'),
-    verdict: named('Verdict'),
+    movementMm: named(t('Movement'), 'mm'),
+    demandPct: named(t('Movement asked of it'), '%'),
+    stressMPa: named(t('Stress'), 'MPa'),
+    verdict: named(t('Verdict')),
   },
   headline: 'verdict',
   formula: [
-    'x = L·1000·α·ΔT·share; demand = x/width·100',
-    'tied: σ = E·α·ΔT·restraint against the tensile strength',
+    t('x = L·1000·α·ΔT·share; demand = x/width·100'),
+    t('tied: σ = E·α·ΔT·restraint against the tensile strength'),
   ],
-  source: 'Linear thermal expansion; Hooke for a tied crack.',
-  limits:
+  source: t('Linear thermal expansion; Hooke for a tied crack.'),
+  limits: t(
     'Temperature only. Loads, shrinkage and settlement come on top; a structural crack is an engineer’s.',
+  ),
   example: {
     panelLengthM: 6,
     deltaC: 15,

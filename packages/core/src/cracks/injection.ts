@@ -1,24 +1,43 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { ceil, lossPct, positive } from '../calc/number';
 
 const PortRow = z.strictObject({
-  uptoWidthMm: positive().meta(named('Up to width', 'mm')),
-  minutes: z.number().min(0).max(1e5).meta(named('Minutes', 'min')),
+  uptoWidthMm: positive().meta(named(t('Up to width'), 'mm')),
+  minutes: z
+    .number()
+    .min(0)
+    .max(1e5)
+    .meta(named(t('Minutes'), 'min')),
 });
 
 export const InjectionInput = z.strictObject({
-  crackLengthMm: positive().meta(named('Crack length', 'mm')),
-  wallMm: positive().meta(named('Wall', 'mm')),
-  maxSpacingMm: positive().meta(named('Widest spacing', 'mm')),
-  crackWidthMm: positive().meta(named('Crack width', 'mm')),
-  sealWidthMm: positive().meta(named('Seal width', 'mm')),
-  sealThickMm: positive().meta(named('Seal thickness', 'mm')),
-  sealFaces: z.int().min(1).max(2).default(1).meta(named('Faces sealed')),
-  lossPct: lossPct().meta(named('Lost into the wall', '%')),
-  expansion: z.number().min(1).max(100).default(1).meta(named('Expands, times')),
-  minutesPerPort: z.array(PortRow).min(1).max(100).meta(named('Minutes a port')),
+  crackLengthMm: positive().meta(named(t('Crack length'), 'mm')),
+  wallMm: positive().meta(named(t('Wall'), 'mm')),
+  maxSpacingMm: positive().meta(named(t('Widest spacing'), 'mm')),
+  crackWidthMm: positive().meta(named(t('Crack width'), 'mm')),
+  sealWidthMm: positive().meta(named(t('Seal width'), 'mm')),
+  sealThickMm: positive().meta(named(t('Seal thickness'), 'mm')),
+  sealFaces: z
+    .int()
+    .min(1)
+    .max(2)
+    .default(1)
+    .meta(named(t('Faces sealed'))),
+  lossPct: lossPct().meta(named(t('Lost into the wall'), '%')),
+  expansion: z
+    .number()
+    .min(1)
+    .max(100)
+    .default(1)
+    .meta(named(t('Expands, times'))),
+  minutesPerPort: z
+    .array(PortRow)
+    .min(1)
+    .max(100)
+    .meta(named(t('Minutes a port'))),
 });
 export type InjectionInput = z.output<typeof InjectionInput>;
 export interface Injection {
@@ -49,39 +68,46 @@ export function injection(input: InjectionInput): Worked<Injection> {
   const working = [
     line(
       'smax',
-      'widest spacing',
+      t('widest spacing'),
       `min(${formatFigure(wallMm)}, ${formatFigure(maxSpacingMm)})`,
       widest,
       'mm',
-      'wall thickness, card',
+      t('wall thickness, card'),
     ),
-    line('s', 'spacing', `${formatFigure(crackLengthMm)}/(${ports} − 1)`, spacingMm, 'mm'),
+    line('s', t('spacing'), `${formatFigure(crackLengthMm)}/(${ports} − 1)`, spacingMm, 'mm'),
     line(
       'Vs',
-      'seal paste',
+      t('seal paste'),
       `${formatFigure(crackLengthMm)}·${formatFigure(input.sealWidthMm)}·${formatFigure(input.sealThickMm)}·${sealFaces}/1000`,
       sealMl,
       'ml',
     ),
     line(
       'Vr',
-      'resin',
+      t('resin'),
       `${formatFigure(crackLengthMm)}·${formatFigure(wallMm)}·${formatFigure(crackWidthMm)}·(1 + ${formatFigure(lossPct)} %)/${formatFigure(expansion)}/1000`,
       resinMl,
       'ml',
     ),
     line(
       't',
-      'time to inject',
-      `${ports}·${formatFigure(perPort)}, crack of ${formatFigure(crackWidthMm)} mm`,
+      t('time to inject'),
+      t('{ports}·{perPort}, crack of {crackWidth} mm', {
+        ports,
+        perPort: formatFigure(perPort),
+        crackWidth: formatFigure(crackWidthMm),
+      }),
       minutes,
       'min',
       'card',
     ),
     line(
       'n',
-      'ports',
-      `${formatFigure(crackLengthMm)}/${formatFigure(widest)}, rounded up, + 1`,
+      t('ports'),
+      t('{crackLength}/{widest}, rounded up, + 1', {
+        crackLength: formatFigure(crackLengthMm),
+        widest: formatFigure(widest),
+      }),
       ports,
     ),
   ];
@@ -90,23 +116,25 @@ export function injection(input: InjectionInput): Worked<Injection> {
 
 export const injectionCalc = defineCalc({
   name: 'injection',
-  purpose: 'Ports, paste, resin and time for injecting a wall crack.',
+  purpose: t('Ports, paste, resin and time for injecting a wall crack.'),
   input: InjectionInput,
   run: injection,
   result: {
-    ports: named('Ports'),
-    spacingMm: named('Spacing', 'mm'),
-    sealMl: named('Seal', 'ml'),
-    resinMl: named('Resin', 'ml'),
-    minutes: named('Minutes', 'min'),
+    ports: named(t('Ports')),
+    spacingMm: named(t('Spacing'), 'mm'),
+    sealMl: named(t('Seal'), 'ml'),
+    resinMl: named(t('Resin'), 'ml'),
+    minutes: named(t('Minutes'), 'min'),
   },
   formula: [
-    'n = L/min(wall, most) rounded up, + 1; spacing = L/(n − 1)',
-    'seal = L·w·t·faces; resin = L·wall·width·(1 + loss)/expansion',
-    'minutes = n × the row for the width',
+    t('n = L/min(wall, most) rounded up, + 1; spacing = L/(n − 1)'),
+    t('seal = L·w·t·faces; resin = L·wall·width·(1 + loss)/expansion'),
+    t('minutes = n × the row for the width'),
   ],
-  source: 'Port spacing by the wall’s thickness, as the trade does it.',
-  limits: 'A crack of even width right through. Voids behind it take more; watch the lowest port.',
+  source: t('Port spacing by the wall’s thickness, as the trade does it.'),
+  limits: t(
+    'A crack of even width right through. Voids behind it take more; watch the lowest port.',
+  ),
   example: {
     crackLengthMm: 2683,
     wallMm: 465,

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Report, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
@@ -6,9 +7,14 @@ import { CurePoints, cureRate, curveReach, type CurePoint } from './cureTime';
 import { historyOf } from './history';
 
 export const CureClockInput = z.strictObject({
-  points: CurePoints.meta(named('Card’s cure points')),
-  history: historyOf('atMin', named('Minute', 'min'), 1e7).meta(named('Temperatures it saw')),
-  horizonMin: z.number().gt(0).max(1e7).default(43200).meta(named('Look ahead', 'min')),
+  points: CurePoints.meta(named(t('Card’s cure points'))),
+  history: historyOf('atMin', named(t('Minute'), 'min'), 1e7).meta(named(t('Temperatures it saw'))),
+  horizonMin: z
+    .number()
+    .gt(0)
+    .max(1e7)
+    .default(43200)
+    .meta(named(t('Look ahead'), 'min')),
 });
 export type CureClockInput = z.output<typeof CureClockInput>;
 export interface CureClock {
@@ -100,30 +106,30 @@ export function cureClock(input: CureClockInput, report?: Report): Worked<CureCl
   const working = [
     line(
       'T',
-      'last temperature, held from then on',
+      t('last temperature, held from then on'),
       formatFigure(last.tempC),
       last.tempC,
       '°C',
       'reading',
     ),
-    line('1/t', 'rate at it', 'one over the card’s time', holdRate, '1/min', 'card'),
+    line('1/t', t('rate at it'), t('one over the card’s time'), holdRate, '1/min', 'card'),
     line(
       'te',
-      'done at',
+      t('done at'),
       doneAtMin === null
-        ? 'not before the horizon'
-        : `${formatFigure(last.atMin)} + (1 − a)·t, or when a passed 1`,
+        ? t('not before the horizon')
+        : t('{at} + (1 − a)·t, or when a passed 1', { at: formatFigure(last.atMin) }),
       doneAtMin ?? 'never',
       'min',
     ),
-    line('tr', 'still to go', 'te − now, not below 0', remainingMin ?? 'never', 'min'),
+    line('tr', t('still to go'), t('te − now, not below 0'), remainingMin ?? 'never', 'min'),
     line(
       'a',
-      'share of the cure done',
+      t('share of the cure done'),
       `∫ dt/t(T) over ${history.length} readings`,
       progress,
       '',
-      'rate is one over cure-time',
+      t('rate is one over cure-time'),
     ),
   ];
   return worked(
@@ -134,22 +140,23 @@ export function cureClock(input: CureClockInput, report?: Report): Worked<CureCl
 
 export const cureClockCalc = defineCalc({
   name: 'cure-clock',
-  purpose: 'How far a cure has come over the temperatures it saw, and when it is done.',
+  purpose: t('How far a cure has come over the temperatures it saw, and when it is done.'),
   input: CureClockInput,
   run: cureClock,
   result: {
-    progress: named('Share of the cure done', 'share'),
-    doneAtMin: named('Done at', 'min'),
-    remainingMin: named('Still to go', 'min'),
+    progress: named(t('Share of the cure done'), 'share'),
+    doneAtMin: named(t('Done at'), 'min'),
+    remainingMin: named(t('Still to go'), 'min'),
   },
   headline: 'doneAtMin',
   formula: [
-    'a = ∫ dt/t(T), T straight between readings',
-    'done when a = 1; the last temperature is held',
+    t('a = ∫ dt/t(T), T straight between readings'),
+    t('done when a = 1; the last temperature is held'),
   ],
-  source: 'Rate as one over the card’s time, Arrhenius between its points.',
-  limits:
+  source: t('Rate as one over the card’s time, Arrhenius between its points.'),
+  limits: t(
     'Below the card’s reach nothing is gained; above it the rate stays at the limit, and the answer says so. The repair’s own temperature counts, not the air’s.',
+  ),
   example: {
     points: [
       { tempC: 5, minutes: 1608 },

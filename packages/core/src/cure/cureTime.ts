@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import {
   defineCalc,
@@ -17,15 +18,19 @@ export type CureBasis = 'data' | 'interpolated' | 'extrapolated' | 'assumed-q10'
 /** How far beyond its data a card is used, °C: with two points or more, and with one. */
 const REACH_C = { pair: 10, single: 20 };
 
-const ARRHENIUS = 'Arrhenius: ln(minutes) linear in 1/K between the card’s points';
-const Q10 = 'rule of thumb: twice as fast for each 10 °C; ask the supplier for a second point';
+const ARRHENIUS = t('Arrhenius: ln(minutes) linear in 1/K between the card’s points');
+const Q10 = t('rule of thumb: twice as fast for each 10 °C; ask the supplier for a second point');
 
 /** Measured times of one milestone: no temperature twice, and warmer is always faster. Any order. */
 export const CurePoints = z
   .array(
     z.strictObject({
-      tempC: tempC().meta(named('Temperature', '°C')),
-      minutes: z.number().min(1e-6).max(1e9).meta(named('Minutes', 'min')),
+      tempC: tempC().meta(named(t('Temperature'), '°C')),
+      minutes: z
+        .number()
+        .min(1e-6)
+        .max(1e9)
+        .meta(named(t('Minutes'), 'min')),
     }),
   )
   .min(1)
@@ -40,21 +45,24 @@ export const CurePoints = z
         ctx.addIssue({
           code: 'custom',
           path: [at, 'tempC'],
-          message: `${warmer.tempC} °C stands twice; give each temperature once`,
+          message: t('{temp} °C stands twice; give each temperature once', { temp: warmer.tempC }),
         });
       } else if (warmer.minutes >= colder.minutes) {
         ctx.addIssue({
           code: 'custom',
           path: [at, 'minutes'],
-          message: `must be under ${colder.minutes}, the time at ${colder.tempC} °C: warmer is faster`,
+          message: t('must be under {minutes}, the time at {temp} °C: warmer is faster', {
+            minutes: colder.minutes,
+            temp: colder.tempC,
+          }),
         });
       }
     }
   });
 
 export const CureTimeInput = z.strictObject({
-  points: CurePoints.meta(named('Card’s cure points')),
-  tempC: tempC().meta(named('Temperature', '°C')),
+  points: CurePoints.meta(named(t('Card’s cure points'))),
+  tempC: tempC().meta(named(t('Temperature'), '°C')),
 });
 export type CureTimeInput = z.infer<typeof CureTimeInput>;
 export interface CureTime {
@@ -116,7 +124,11 @@ export function cureTime({ points, tempC: at }: CureTimeInput): Answer<CureTime>
   const { fromC, toC } = curveReach(points);
   if (at < fromC || at > toC) {
     return refuse(
-      `${formatFigure(at)} °C is outside ${formatFigure(fromC)} to ${formatFigure(toC)} °C, the range the card’s data can answer for.`,
+      t('{at} °C is outside {from} to {to} °C, the range the card’s data can answer for.', {
+        at: formatFigure(at),
+        from: formatFigure(fromC),
+        to: formatFigure(toC),
+      }),
     );
   }
   const reading = readCurve(sorted, at);
@@ -126,13 +138,15 @@ export function cureTime({ points, tempC: at }: CureTimeInput): Answer<CureTime>
 
 /** The working of one reading of the curve. */
 function workingOf({ minutes, basis, pair }: Reading, first: CurePoint, at: number): WorkingLine[] {
-  const working: WorkingLine[] = [line('T', 'temperature', formatFigure(at), at, '°C', 'reading')];
+  const working: WorkingLine[] = [
+    line('T', t('temperature'), formatFigure(at), at, '°C', 'reading'),
+  ];
   if (pair) {
     const [colder, warmer] = pair;
     working.push(
       line(
         't₁',
-        `card at ${formatFigure(colder.tempC)} °C`,
+        t('card at {temp} °C', { temp: formatFigure(colder.tempC) }),
         formatFigure(colder.minutes),
         colder.minutes,
         'min',
@@ -140,7 +154,7 @@ function workingOf({ minutes, basis, pair }: Reading, first: CurePoint, at: numb
       ),
       line(
         't₂',
-        `card at ${formatFigure(warmer.tempC)} °C`,
+        t('card at {temp} °C', { temp: formatFigure(warmer.tempC) }),
         formatFigure(warmer.minutes),
         warmer.minutes,
         'min',
@@ -149,12 +163,12 @@ function workingOf({ minutes, basis, pair }: Reading, first: CurePoint, at: numb
     );
   }
   const expression = pair
-    ? 'exp(ln t₁ + (ln t₂ − ln t₁)·(1/T − 1/T₁)/(1/T₂ − 1/T₁)), in kelvin'
+    ? t('exp(ln t₁ + (ln t₂ − ln t₁)·(1/T − 1/T₁)/(1/T₂ − 1/T₁)), in kelvin')
     : basis === 'data'
-      ? 'as on the card'
+      ? t('as on the card')
       : `${formatFigure(first.minutes)}·2^((${formatFigure(first.tempC)} − ${formatFigure(at)})/10)`;
   const source = pair ? ARRHENIUS : basis === 'data' ? 'card' : Q10;
-  working.push(line('t', `time, ${basis}`, expression, minutes, 'min', source));
+  working.push(line('t', t('time, {basis}', { basis }), expression, minutes, 'min', source));
   return working;
 }
 
@@ -202,17 +216,20 @@ export function cureRate(points: CurePoint[]): (tempC: number) => number {
 
 export const cureTimeCalc = defineCalc({
   name: 'cure-time',
-  purpose: 'Minutes to a cure milestone at a steady temperature.',
+  purpose: t('Minutes to a cure milestone at a steady temperature.'),
   input: CureTimeInput,
   run: cureTime,
-  result: { minutes: named('Minutes', 'min'), basis: named('Basis') },
+  result: { minutes: named(t('Minutes'), 'min'), basis: named(t('Basis')) },
   formula: [
-    't = exp(ln t₁ + (ln t₂ − ln t₁)·(1/T − 1/T₁)/(1/T₂ − 1/T₁)), T in kelvin',
-    'one point only: t = t₁·2^((T₁ − T)/10)',
+    t('t = exp(ln t₁ + (ln t₂ − ln t₁)·(1/T − 1/T₁)/(1/T₂ − 1/T₁)), T in kelvin'),
+    t('one point only: t = t₁·2^((T₁ − T)/10)'),
   ],
-  source: 'Arrhenius between the card’s measured points; a rule of thumb where there is only one.',
-  limits:
+  source: t(
+    'Arrhenius between the card’s measured points; a rule of thumb where there is only one.',
+  ),
+  limits: t(
     'At most 10 °C outside the card’s points (20 °C from a single one): past that there is no answer.',
+  ),
   example: {
     points: [
       { tempC: 10, minutes: 1440 },

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import {
   defineCalc,
@@ -12,7 +13,7 @@ import { named } from '../calc/field';
 import { share, tempC } from '../calc/number';
 import { follow, warming, type Leg, type Reaction } from './kamal';
 
-const KAMAL = 'Kamal kinetics, one temperature for the whole mass';
+const KAMAL = t('Kamal kinetics, one temperature for the whole mass');
 /** Number of points of the drawn curve. */
 const CURVE_POINTS = 240;
 
@@ -20,21 +21,21 @@ const measure = (most: number) => z.number().gt(0).min(1e-6).max(most);
 const kinetic = (most: number) => z.number().min(0).max(most);
 
 export const ExothermInput = z.strictObject({
-  massG: measure(1e7).meta(named('Mass', 'g')),
-  cpJgK: measure(100).meta(named('Heat capacity', 'J/(g·K)')),
-  heatJg: kinetic(1e5).meta(named('Heat of reaction', 'J/g')),
+  massG: measure(1e7).meta(named(t('Mass'), 'g')),
+  cpJgK: measure(100).meta(named(t('Heat capacity'), 'J/(g·K)')),
+  heatJg: kinetic(1e5).meta(named(t('Heat of reaction'), 'J/g')),
   A1: kinetic(1e20).meta(named('A₁', '1/s')),
   E1: kinetic(1e6).meta(named('E₁', 'J/mol')),
   A2: kinetic(1e20).meta(named('A₂', '1/s')),
   E2: kinetic(1e6).meta(named('E₂', 'J/mol')),
   m: kinetic(10).meta(named('m')),
   n: kinetic(10).meta(named('n')),
-  alphaGel: share().meta(named('Conversion at gel')),
-  hWm2K: kinetic(1e5).meta(named('Heat loss', 'W/(m²·K)')),
-  areaM2: kinetic(1e4).meta(named('Area', 'm²')),
-  startC: tempC().meta(named('Mixed at', '°C')),
-  ambientC: tempC().meta(named('Air around it', '°C')),
-  horizonMin: measure(1e6).meta(named('Look ahead', 'min')),
+  alphaGel: share().meta(named(t('Conversion at gel'))),
+  hWm2K: kinetic(1e5).meta(named(t('Heat loss'), 'W/(m²·K)')),
+  areaM2: kinetic(1e4).meta(named(t('Area'), 'm²')),
+  startC: tempC().meta(named(t('Mixed at'), '°C')),
+  ambientC: tempC().meta(named(t('Air around it'), '°C')),
+  horizonMin: measure(1e6).meta(named(t('Look ahead'), 'min')),
 });
 export type ExothermInput = z.output<typeof ExothermInput>;
 export interface Exotherm {
@@ -66,6 +67,61 @@ function hottest(r: Reaction, { from, to, start, end }: Leg): { s: number; tempC
   return { s: from + h * at, tempC: start[1] + a * at + square * at * at + cube * at ** 3 };
 }
 
+function workingOf(input: ExothermInput, { peakC, peakMin, gelMin, alphaEnd }: Exotherm) {
+  return [
+    line(
+      'ΔT',
+      t('rise if no heat were lost'),
+      `${formatFigure(input.heatJg)}/${formatFigure(input.cpJgK)}`,
+      input.heatJg / input.cpJgK,
+      'K',
+      t('heat of reaction over heat capacity'),
+    ),
+    line(
+      'U',
+      t('heat lost per kelvin'),
+      `${formatFigure(input.hWm2K)}·${formatFigure(input.areaM2)}`,
+      input.hWm2K * input.areaM2,
+      'W/K',
+    ),
+    line(
+      'dα/dt',
+      t('rate of reaction'),
+      '(k₁ + k₂·α^m)·(1 − α)^n, k = A·exp(−E/RT)',
+      t('solved in small steps'),
+      '',
+      KAMAL,
+    ),
+    line(
+      'αe',
+      t('conversion after {horizon} min', { horizon: formatFigure(input.horizonMin) }),
+      '∫ dα/dt',
+      alphaEnd,
+      '',
+      KAMAL,
+    ),
+    line(
+      'tg',
+      t('gels at'),
+      `first α ≥ ${formatFigure(input.alphaGel)}`,
+      gelMin ?? t('not in this time'),
+      'min',
+      KAMAL,
+    ),
+    line('tp', t('minute of the peak'), t('the first time it is reached'), peakMin, 'min', KAMAL),
+    line(
+      'Tp',
+      t('peak'),
+      t('from {start} °C; the core of a thick batch is hotter', {
+        start: formatFigure(input.startC),
+      }),
+      peakC,
+      '°C',
+      KAMAL,
+    ),
+  ];
+}
+
 /**
  * Self-heating of a batch: highest temperature (°C) and its first minute, gel time, final conversion. Masses in g,
  * heats in J/g, rates per second, activation energy in J/mol. Stiff: solved by an L-stable Rosenbrock pair with
@@ -94,83 +150,37 @@ export function exotherm(input: ExothermInput, report?: Report): Answer<Exotherm
   });
   if (!solved || !Number.isFinite(peakC))
     return refuse(
-      'These constants react faster than can be followed. Check A, E and their units: 1/s and J/mol.',
+      t(
+        'These constants react faster than can be followed. Check A, E and their units: 1/s and J/mol.',
+      ),
     );
   const gelMin = gelS === null ? null : gelS / 60;
   curve.push({ min: input.horizonMin, tempC: tempEnd, alpha: alphaEnd });
-  const working = [
-    line(
-      'ΔT',
-      'rise if no heat were lost',
-      `${formatFigure(input.heatJg)}/${formatFigure(input.cpJgK)}`,
-      input.heatJg / input.cpJgK,
-      'K',
-      'heat of reaction over heat capacity',
-    ),
-    line(
-      'U',
-      'heat lost per kelvin',
-      `${formatFigure(input.hWm2K)}·${formatFigure(input.areaM2)}`,
-      input.hWm2K * input.areaM2,
-      'W/K',
-    ),
-    line(
-      'dα/dt',
-      'rate of reaction',
-      '(k₁ + k₂·α^m)·(1 − α)^n, k = A·exp(−E/RT)',
-      'solved in small steps',
-      '',
-      KAMAL,
-    ),
-    line(
-      'αe',
-      `conversion after ${formatFigure(input.horizonMin)} min`,
-      '∫ dα/dt',
-      alphaEnd,
-      '',
-      KAMAL,
-    ),
-    line(
-      'tg',
-      'gels at',
-      `first α ≥ ${formatFigure(input.alphaGel)}`,
-      gelMin ?? 'not in this time',
-      'min',
-      KAMAL,
-    ),
-    line('tp', 'minute of the peak', 'the first time it is reached', peakS / 60, 'min', KAMAL),
-    line(
-      'Tp',
-      'peak',
-      `from ${formatFigure(input.startC)} °C; the core of a thick batch is hotter`,
-      peakC,
-      '°C',
-      KAMAL,
-    ),
-  ];
-  return worked({ peakC, peakMin: peakS / 60, gelMin, alphaEnd, curve }, working);
+  const found = { peakC, peakMin: peakS / 60, gelMin, alphaEnd, curve };
+  return worked(found, workingOf(input, found));
 }
 
 export const exothermCalc = defineCalc({
   name: 'exotherm',
-  purpose: 'How hot a batch gets from its own heat, and when it gels.',
+  purpose: t('How hot a batch gets from its own heat, and when it gels.'),
   input: ExothermInput,
   heavy: true,
   run: exotherm,
   result: {
-    peakC: named('Peak', '°C'),
-    peakMin: named('Peak at', 'min'),
-    gelMin: named('Gels at', 'min'),
-    alphaEnd: named('Conversion at the end'),
+    peakC: named(t('Peak'), '°C'),
+    peakMin: named(t('Peak at'), 'min'),
+    gelMin: named(t('Gels at'), 'min'),
+    alphaEnd: named(t('Conversion at the end')),
     curve: null,
   },
   formula: [
-    'dα/dt = (k₁ + k₂·α^m)·(1 − α)^n, k = A·exp(−E/(R·T)) per second',
+    t('dα/dt = (k₁ + k₂·α^m)·(1 − α)^n, k = A·exp(−E/(R·T)) per second'),
     'dT/dt = (heat/cp)·dα/dt − h·A·(T − T_air)/(m·cp)',
   ],
-  source: 'Kamal’s autocatalytic model with a lumped heat balance.',
-  limits:
+  source: t('Kamal’s autocatalytic model with a lumped heat balance.'),
+  limits: t(
     'One temperature for the whole mass, so the core of a thick batch is hotter than this says. Kinetics of the very material, measured, or it is a guess.',
+  ),
   example: {
     massG: 794,
     cpJgK: 1.15,

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { formatFigure, line, type WorkingLine } from '../calc/calc';
 import { cureClock } from './cureClock';
 import { cureRate, type CurePoint } from './cureTime';
@@ -94,29 +95,29 @@ export function forecastCure(course: CureCourse): MilestoneForecast | null {
         ...specAsPlanned(course),
         line(
           'a₀',
-          'share before the first reading, as planned',
+          t('share before the first reading, as planned'),
           `${formatFigure(first.atMin)}/${formatFigure(planned)}`,
           before,
         ),
         line(
           'a₁',
-          'share by the cure clock',
+          t('share by the cure clock'),
           `∫ dt/t(T) over ${history.length} readings`,
           seenShare,
           '',
-          'rate is one over cure-time',
+          t('rate is one over cure-time'),
         ),
-        line('T', 'last temperature', formatFigure(last.tempC), last.tempC, '°C', 'reading'),
+        line('T', t('last temperature'), formatFigure(last.tempC), last.tempC, '°C', 'reading'),
         line(
           'p',
-          'the whole way at its pace from then on',
-          lasts ? 't(T)' : 't(T), or as planned where that is longer',
+          t('the whole way at its pace from then on'),
+          lasts ? 't(T)' : t('t(T), or as planned where that is longer'),
           Number.isFinite(pace) ? pace : 'never',
           'min',
         ),
         line(
           't',
-          'done after',
+          t('done after'),
           done === null ? `${formatFigure(last.atMin)} + (1 − a₀ − a₁)·p` : 'when a₀ + a₁ passed 1',
           stalled ? 'never' : minutes,
           'min',
@@ -128,9 +129,16 @@ export function forecastCure(course: CureCourse): MilestoneForecast | null {
 
 /** The first lines of every working: the plan, and how much slower the cure is. */
 const specAsPlanned = ({ plannedMin, slow }: CureCourse): WorkingLine[] => [
-  line('tp', 'as planned', 'plan', plannedMin, 'min', 'plan'),
+  line('tp', t('as planned'), t('plan'), plannedMin, 'min', 'plan'),
   ...(slow > 1
-    ? [line('k', 'times as long as on the card', 'a sample was soft when it should be hard', slow)]
+    ? [
+        line(
+          'k',
+          t('times as long as on the card'),
+          t('a sample was soft when it should be hard'),
+          slow,
+        ),
+      ]
     : []),
 ];
 
@@ -139,7 +147,7 @@ function unseen(course: CureCourse): MilestoneForecast {
   const minutes = course.plannedMin * course.slow;
   return {
     ...{ minutes, progress: 0, stalled: false, lastMin: 0, lastC: null, paceMin: minutes },
-    working: [...specAsPlanned(course), line('t', 'done after', 'k·tp', minutes, 'min')],
+    working: [...specAsPlanned(course), line('t', t('done after'), 'k·tp', minutes, 'min')],
   };
 }
 

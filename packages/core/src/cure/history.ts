@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { named, type Named } from '../calc/field';
 
@@ -10,7 +11,7 @@ function rising<T>(at: (entry: T) => number, field: string) {
         ctx.addIssue({
           code: 'custom',
           path: [i, field],
-          message: `must be over ${at(before)}, the time before it`,
+          message: t('must be over {at}, the time before it', { at: at(before) }),
         });
       }
     });
@@ -21,7 +22,11 @@ function rising<T>(at: (entry: T) => number, field: string) {
 export function historyOf<K extends string>(timeField: K, time: Named, most: number) {
   const entry = z.strictObject({
     [timeField]: z.number().min(-most).max(most).meta(time),
-    tempC: z.number().min(-60).max(250).meta(named('Temperature', '°C')),
+    tempC: z
+      .number()
+      .min(-60)
+      .max(250)
+      .meta(named(t('Temperature'), '°C')),
   } as { [P in K | 'tempC']: z.ZodNumber });
   type Entry = z.infer<typeof entry>;
   return z

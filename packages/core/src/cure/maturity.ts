@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
@@ -7,18 +8,22 @@ import { historyOf } from './history';
 
 /** At or below this temperature mortar gains no strength, °C. */
 const NO_GAIN_C = -10;
-const C1074 = 'ASTM C1074, equivalent age';
+const C1074 = t('ASTM C1074, equivalent age');
 
 export const MaturityInput = z.strictObject({
-  history: historyOf('atHour', named('Hour', 'h'), 1e6).meta(named('Temperatures it saw')),
+  history: historyOf('atHour', named(t('Hour'), 'h'), 1e6).meta(named(t('Temperatures it saw'))),
   activationJmol: z
     .number()
     .gt(0)
     .max(1e6)
     .default(41570)
-    .meta(named('Activation energy', 'J/mol')),
-  refC: tempC().default(23).meta(named('Reference temperature', '°C')),
-  datumC: tempC().default(0).meta(named('Datum', '°C')),
+    .meta(named(t('Activation energy'), 'J/mol')),
+  refC: tempC()
+    .default(23)
+    .meta(named(t('Reference temperature'), '°C')),
+  datumC: tempC()
+    .default(0)
+    .meta(named(t('Datum'), '°C')),
 });
 export type MaturityInput = z.output<typeof MaturityInput>;
 export interface Maturity {
@@ -66,7 +71,7 @@ export function maturity({
   const working = [
     line(
       'Q',
-      'activation over gas constant',
+      t('activation over gas constant'),
       `${formatFigure(activationJmol)}/8.314`,
       perK,
       'K',
@@ -74,16 +79,16 @@ export function maturity({
     ),
     line(
       'M',
-      'temperature sum over the datum',
-      `Σ(T − ${formatFigure(datumC)})·Δt, T under the datum counted 0`,
+      t('temperature sum over the datum'),
+      t('Σ(T − {datum})·Δt, T under the datum counted 0', { datum: formatFigure(datumC) }),
       nurseSaulCh,
       '°C·h',
       'Nurse–Saul',
     ),
     line(
       'te',
-      `hours at ${formatFigure(refC)} °C worth the same`,
-      '∫ exp(−Q·(1/T − 1/Tr)) dt, in kelvin',
+      t('hours at {ref} °C worth the same', { ref: formatFigure(refC) }),
+      t('∫ exp(−Q·(1/T − 1/Tr)) dt, in kelvin'),
       equivalentHours,
       'h',
       C1074,
@@ -94,20 +99,21 @@ export function maturity({
 
 export const maturityCalc = defineCalc({
   name: 'maturity',
-  purpose: 'Age of mortar or concrete in hours at the reference temperature.',
+  purpose: t('Age of mortar or concrete in hours at the reference temperature.'),
   input: MaturityInput,
   run: maturity,
   result: {
-    equivalentHours: named('Equivalent age', 'h'),
-    nurseSaulCh: named('Temperature sum', '°C·h'),
+    equivalentHours: named(t('Equivalent age'), 'h'),
+    nurseSaulCh: named(t('Temperature sum'), '°C·h'),
   },
   formula: [
-    'te = ∫ exp(−(E/R)·(1/T − 1/Tr)) dt; nothing at or below −10 °C',
-    'M = Σ(T − T0)·Δt, not below 0',
+    t('te = ∫ exp(−(E/R)·(1/T − 1/Tr)) dt; nothing at or below −10 °C'),
+    t('M = Σ(T − T0)·Δt, not below 0'),
   ],
-  source: 'ASTM C1074 (Arrhenius equivalent age) and Nurse–Saul.',
-  limits:
+  source: t('ASTM C1074 (Arrhenius equivalent age) and Nurse–Saul.'),
+  limits: t(
     'Needs the mix’s own activation energy for anything that carries load; strength is proved by test.',
+  ),
   example: {
     history: [
       { atHour: 0, tempC: 18 },

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import {
   defineCalc,
@@ -25,25 +26,46 @@ const MEAN_HOUR = 9;
 const CURVE_POINTS = 60;
 
 export const ReadinessInput = z.strictObject({
-  points: CurePoints.meta(named('Card’s cure points')),
+  points: CurePoints.meta(named(t('Card’s cure points'))),
   startAt: z.iso
     .datetime({
       offset: true,
-      error: 'must be a time with its zone, such as 2031-05-06T07:00:00Z',
+      error: t('must be a time with its zone, such as 2031-05-06T07:00:00Z'),
     })
-    .meta(named('Mixed at')),
-  deadlineMin: z.number().min(0).max(HORIZON_MIN).meta(named('Deadline', 'min')),
-  meanTempC: tempC().meta(named('Mean of the forecast', '°C')),
-  sdTempC: z.number().min(0).max(50).meta(named('Spread of the forecast', 'K')),
-  dailySwingC: z.number().min(0).max(100).meta(named('Day to night swing', 'K')),
+    .meta(named(t('Mixed at'))),
+  deadlineMin: z
+    .number()
+    .min(0)
+    .max(HORIZON_MIN)
+    .meta(named(t('Deadline'), 'min')),
+  meanTempC: tempC().meta(named(t('Mean of the forecast'), '°C')),
+  sdTempC: z
+    .number()
+    .min(0)
+    .max(50)
+    .meta(named(t('Spread of the forecast'), 'K')),
+  dailySwingC: z
+    .number()
+    .min(0)
+    .max(100)
+    .meta(named(t('Day to night swing'), 'K')),
   utcOffsetMin: z
     .number()
     .min(-960)
     .max(960)
     .default(0)
-    .meta(named('Local time ahead of UTC', 'min')),
-  traces: z.int().min(1).max(1_000_000).default(2000).meta(named('Traces')),
-  seed: z.int().min(-Number.MAX_SAFE_INTEGER).max(Number.MAX_SAFE_INTEGER).meta(named('Seed')),
+    .meta(named(t('Local time ahead of UTC'), 'min')),
+  traces: z
+    .int()
+    .min(1)
+    .max(1_000_000)
+    .default(2000)
+    .meta(named(t('Traces'))),
+  seed: z
+    .int()
+    .min(-Number.MAX_SAFE_INTEGER)
+    .max(Number.MAX_SAFE_INTEGER)
+    .meta(named(t('Seed'))),
 });
 export type ReadinessInput = z.output<typeof ReadinessInput>;
 export interface Readiness {
@@ -136,7 +158,7 @@ function chance(
   const working = [
     line(
       'T(t)',
-      'temperature of one trace',
+      t('temperature of one trace'),
       `${formatFigure(meanTempC)} + e + ${formatFigure(input.dailySwingC / 2)}·sin(2π(h − 9)/24)`,
       meanTempC,
       '°C',
@@ -144,22 +166,31 @@ function chance(
     ),
     line(
       'e',
-      'how far off the forecast is, one draw a trace',
-      `normal, spread ${formatFigure(sdTempC)}; stratified, mulberry32 seed ${seed}`,
+      t('how far off the forecast is, one draw a trace'),
+      t('normal, spread {sdTemp}; stratified, mulberry32 seed {seed}', {
+        sdTemp: formatFigure(sdTempC),
+        seed,
+      }),
       sdTempC,
       'K',
       'forecast',
     ),
-    line('t₁₀', 'one in ten is done by', `of ${traces} traces`, p10Min ?? 'over 30 days', 'min'),
-    line('t₅₀', 'half are done by', `of ${traces} traces`, p50Min ?? 'over 30 days', 'min'),
-    line('t₉₀', 'nine in ten are done by', `of ${traces} traces`, p90Min ?? 'over 30 days', 'min'),
+    line('t₁₀', t('one in ten is done by'), `of ${traces} traces`, p10Min ?? 'over 30 days', 'min'),
+    line('t₅₀', t('half are done by'), `of ${traces} traces`, p50Min ?? 'over 30 days', 'min'),
+    line(
+      't₉₀',
+      t('nine in ten are done by'),
+      `of ${traces} traces`,
+      p90Min ?? 'over 30 days',
+      'min',
+    ),
     line(
       'P',
-      `chance of being done in ${formatFigure(deadlineMin)} min`,
+      t('chance of being done in {deadline} min', { deadline: formatFigure(deadlineMin) }),
       `${done}/${traces}`,
       probability,
       '',
-      'cure-clock over each trace',
+      t('cure-clock over each trace'),
     ),
   ];
   return { found: { probability, p10Min, p50Min, p90Min }, working };
@@ -203,25 +234,28 @@ export function chanceOfReady(input: ReadinessInput): Worked<Chance> {
 
 export const readinessCalc = defineCalc({
   name: 'readiness',
-  purpose: 'Chance that a cure is done by the deadline, over uncertain day and night temperatures.',
+  purpose: t(
+    'Chance that a cure is done by the deadline, over uncertain day and night temperatures.',
+  ),
   input: ReadinessInput,
   heavy: true,
   run: readiness,
   result: {
-    probability: named('Chance of being done', 'share'),
-    p10Min: named('One in ten by', 'min'),
-    p50Min: named('Half by', 'min'),
-    p90Min: named('Nine in ten by', 'min'),
+    probability: named(t('Chance of being done'), 'share'),
+    p10Min: named(t('One in ten by'), 'min'),
+    p50Min: named(t('Half by'), 'min'),
+    p90Min: named(t('Nine in ten by'), 'min'),
     curve: null,
   },
   formula: [
-    'T(t) = mean + e + swing/2·sin(2π(h − 9)/24), h the local hour',
-    'e_k = sd·Φ⁻¹((k + u_k)/N), u_k from mulberry32(seed)',
-    'P = share of traces whose cure-clock is done by the deadline',
+    t('T(t) = mean + e + swing/2·sin(2π(h − 9)/24), h the local hour'),
+    t('e_k = sd·Φ⁻¹((k + u_k)/N), u_k from mulberry32(seed)'),
+    t('P = share of traces whose cure-clock is done by the deadline'),
   ],
-  source: 'Stratified sampling over cure-clock; the named seed makes it repeatable.',
-  limits:
+  source: t('Stratified sampling over cure-clock; the named seed makes it repeatable.'),
+  limits: t(
     'As good as the forecast’s mean and spread. One draw a trace: the error is taken as lasting all job long.',
+  ),
   example: {
     points: [
       { tempC: 10, minutes: 1924 },

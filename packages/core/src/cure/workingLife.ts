@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Answer } from '../calc/calc';
 import { named } from '../calc/field';
@@ -6,15 +7,20 @@ import { CurePoints, cureTime, type CureTime } from './cureTime';
 
 /** A small batch loses heat and so has a longer working life than the card's, but at most by this factor. */
 const MOST_STRETCH = 1.5;
-const MASS_RULE =
-  'mass rule: a bigger batch holds its heat; exponent and reference mass from the card';
+const MASS_RULE = t(
+  'mass rule: a bigger batch holds its heat; exponent and reference mass from the card',
+);
 
 export const WorkingLifeInput = z.strictObject({
-  points: CurePoints.meta(named('Card’s cure points')),
-  tempC: tempC().meta(named('Temperature', '°C')),
-  massG: positive().meta(named('Mass', 'g')),
-  refMassG: positive().meta(named('Card’s reference mass', 'g')),
-  massExponent: z.number().min(0).max(1).meta(named('Mass exponent')),
+  points: CurePoints.meta(named(t('Card’s cure points'))),
+  tempC: tempC().meta(named(t('Temperature'), '°C')),
+  massG: positive().meta(named(t('Mass'), 'g')),
+  refMassG: positive().meta(named(t('Card’s reference mass'), 'g')),
+  massExponent: z
+    .number()
+    .min(0)
+    .max(1)
+    .meta(named(t('Mass exponent'))),
 });
 export type WorkingLifeInput = z.infer<typeof WorkingLifeInput>;
 
@@ -36,7 +42,7 @@ export function workingLife(input: WorkingLifeInput): Answer<CureTime> {
     ...atRef.working,
     line(
       'f',
-      'batch mass factor',
+      t('batch mass factor'),
       `min(${MOST_STRETCH}, (${formatFigure(refMassG)}/${formatFigure(massG)})^${formatFigure(massExponent)})`,
       stretch,
       '',
@@ -44,7 +50,7 @@ export function workingLife(input: WorkingLifeInput): Answer<CureTime> {
     ),
     line(
       'L',
-      'working life',
+      t('working life'),
       `${formatFigure(atRef.minutes)}·${formatFigure(stretch)}`,
       minutes,
       'min',
@@ -56,13 +62,13 @@ export function workingLife(input: WorkingLifeInput): Answer<CureTime> {
 
 export const workingLifeCalc = defineCalc({
   name: 'working-life',
-  purpose: 'Minutes a mixed batch stays workable at its temperature and mass.',
+  purpose: t('Minutes a mixed batch stays workable at its temperature and mass.'),
   input: WorkingLifeInput,
   run: workingLife,
-  result: { minutes: named('Minutes', 'min'), basis: named('Basis') },
+  result: { minutes: named(t('Minutes'), 'min'), basis: named(t('Basis')) },
   formula: ['L = cure-time(T)·min(1.5, (m_ref/m)^x)'],
-  source: 'The card’s life points, its reference mass and its mass exponent.',
-  limits: 'A batch in one compact lump. Spread thin it lives longer; in a warm pail, shorter.',
+  source: t('The card’s life points, its reference mass and its mass exponent.'),
+  limits: t('A batch in one compact lump. Spread thin it lives longer; in a warm pail, shorter.'),
   example: {
     points: [
       { tempC: 10, minutes: 60 },

@@ -1,14 +1,25 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { count, lossPct, positive } from '../calc/number';
 
 export const FilmInput = z.strictObject({
-  areaM2: positive().meta(named('Area', 'm²')),
-  dftUm: positive().meta(named('Dry film', 'µm')),
-  volumeSolidsPct: z.number().gt(0).min(1e-6).max(100).meta(named('Volume solids', '%')),
-  lossPct: lossPct().default(0).meta(named('Lost in the air', '%')),
-  coats: count().max(1000).default(1).meta(named('Coats')),
+  areaM2: positive().meta(named(t('Area'), 'm²')),
+  dftUm: positive().meta(named(t('Dry film'), 'µm')),
+  volumeSolidsPct: z
+    .number()
+    .gt(0)
+    .min(1e-6)
+    .max(100)
+    .meta(named(t('Volume solids'), '%')),
+  lossPct: lossPct()
+    .default(0)
+    .meta(named(t('Lost in the air'), '%')),
+  coats: count()
+    .max(1000)
+    .default(1)
+    .meta(named(t('Coats'))),
 });
 export type FilmInput = z.output<typeof FilmInput>;
 export interface Film {
@@ -29,29 +40,29 @@ export function film(input: FilmInput): Worked<Film> {
   const litres = (areaM2 * (dftUm / 1000)) / solids / (1 - lossPct / 100);
   const coverageM2L = (1000 * solids) / perCoat;
   const working = [
-    line('d', 'dry film per coat', `${formatFigure(dftUm)}/${coats}`, perCoat, 'µm'),
+    line('d', t('dry film per coat'), `${formatFigure(dftUm)}/${coats}`, perCoat, 'µm'),
     line(
       'C',
-      'coverage per coat, no loss',
+      t('coverage per coat, no loss'),
       `1000·${formatFigure(solids)}/${formatFigure(perCoat)}`,
       coverageM2L,
       'm²/l',
-      'volume solids',
+      t('volume solids'),
     ),
     line(
       'V',
-      'litres, all coats',
+      t('litres, all coats'),
       `${formatFigure(areaM2)}·${formatFigure(dftUm)}/1000/${formatFigure(solids)}/(1 − ${formatFigure(lossPct)}/100)`,
       litres,
       'l',
     ),
     line(
       'WFT',
-      'wet film per coat',
+      t('wet film per coat'),
       `${formatFigure(perCoat)}/${formatFigure(solids)}`,
       wftUm,
       'µm',
-      'volume solids',
+      t('volume solids'),
     ),
   ];
   return worked({ wftUm, litres, coverageM2L }, working);
@@ -59,20 +70,20 @@ export function film(input: FilmInput): Worked<Film> {
 
 export const filmCalc = defineCalc({
   name: 'film',
-  purpose: 'Wet film, litres and coverage for a dry film thickness.',
+  purpose: t('Wet film, litres and coverage for a dry film thickness.'),
   input: FilmInput,
   run: film,
   result: {
-    wftUm: named('Wet film', 'µm'),
-    litres: named('Litres', 'l'),
-    coverageM2L: named('Coverage', 'm²/l'),
+    wftUm: named(t('Wet film'), 'µm'),
+    litres: named(t('Litres'), 'l'),
+    coverageM2L: named(t('Coverage'), 'm²/l'),
   },
   formula: [
     'WFT = (DFT/coats)/VS',
     'coverage = 1000·VS/(DFT/coats)',
     'litres = area·DFT/1000/VS/(1 − loss)',
   ],
-  source: 'Volume solids from the card.',
-  limits: 'Flat area; a profile takes more, see shape-volume.',
+  source: t('Volume solids from the card.'),
+  limits: t('Flat area; a profile takes more, see shape-volume.'),
   example: { areaM2: 2.4, dftUm: 500, volumeSolidsPct: 96, lossPct: 10, coats: 2 },
 });

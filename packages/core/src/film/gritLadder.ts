@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
@@ -8,18 +9,23 @@ export const GRITS = [
 ] as const;
 const grit = () =>
   z.int().refine((n) => (GRITS as readonly number[]).includes(n), {
-    message: `must be one of ${GRITS.join(', ')}`,
+    message: t('must be one of {grits}', { grits: GRITS.join(', ') }),
   });
 
 export const GritLadderInput = z
   .strictObject({
-    from: grit().meta(named('From P')),
-    to: grit().meta(named('To P')),
-    maxStep: z.number().gt(1).max(100).default(2).meta(named('Largest step, times')),
+    from: grit().meta(named(t('From P'))),
+    to: grit().meta(named(t('To P'))),
+    maxStep: z
+      .number()
+      .gt(1)
+      .max(100)
+      .default(2)
+      .meta(named(t('Largest step, times'))),
   })
   .refine((i) => i.from <= i.to, {
     path: ['to'],
-    message: 'must be from or finer: a larger number',
+    message: t('must be from or finer: a larger number'),
   });
 export type GritLadderInput = z.output<typeof GritLadderInput>;
 
@@ -33,31 +39,32 @@ export function gritLadder({ from, to, maxStep }: GritLadderInput): Worked<{ gri
     grits.push(now);
   }
   const working = [
-    ...grits
-      .slice(1)
-      .map((g, i) =>
-        line(
-          '',
-          `P${grits[i]} to P${g}`,
-          `largest on the shelf ≤ ${formatFigure(maxStep)}·${grits[i]}, or the next`,
-          g,
-        ),
+    ...grits.slice(1).map((g, i) =>
+      line(
+        '',
+        t('P{from} to P{to}', { from: String(grits[i]), to: g }),
+        t('largest on the shelf ≤ {maxStep}·{from}, or the next', {
+          maxStep: formatFigure(maxStep),
+          from: String(grits[i]),
+        }),
+        g,
       ),
-    line('', 'grits', 'coarse to fine', grits.map((g) => `P${g}`).join(' ')),
+    ),
+    line('', t('grits'), t('coarse to fine'), grits.map((g) => `P${g}`).join(' ')),
   ];
   return worked({ grits }, working);
 }
 
 export const gritLadderCalc = defineCalc({
   name: 'grit-ladder',
-  purpose: 'Sanding grits from coarse to fine without leaving scratches behind.',
+  purpose: t('Sanding grits from coarse to fine without leaving scratches behind.'),
   input: GritLadderInput,
   run: gritLadder,
-  result: { grits: named('Grits') },
+  result: { grits: named(t('Grits')) },
   formula: [
-    'next = the finest grit ≤ step × the present and ≤ the last; if none, the very next one',
+    t('next = the finest grit ≤ step × the present and ≤ the last; if none, the very next one'),
   ],
-  source: 'FEPA P grits; no grit takes out scratches more than about twice as coarse.',
-  limits: 'Wash between grits. Stop before the fibre shows on composite.',
+  source: t('FEPA P grits; no grit takes out scratches more than about twice as coarse.'),
+  limits: t('Wash between grits. Stop before the fibre shows on composite.'),
   example: { from: 120, to: 1500, maxStep: 1.6 },
 });

@@ -1,14 +1,21 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { ceil, positive } from '../calc/number';
 
 export const UvPassesInput = z.strictObject({
-  depthMm: positive().meta(named('Depth', 'mm')),
-  depthPerPassMm: positive().meta(named('Depth a pass', 'mm')),
-  doseJcm2: positive().meta(named('Dose a pass', 'J/cm²')),
-  irradianceWcm2: positive().meta(named('Irradiance', 'W/cm²')),
-  filler: z.number().gt(0).min(0.01).max(100).default(1).meta(named('Filler')),
+  depthMm: positive().meta(named(t('Depth'), 'mm')),
+  depthPerPassMm: positive().meta(named(t('Depth a pass'), 'mm')),
+  doseJcm2: positive().meta(named(t('Dose a pass'), 'J/cm²')),
+  irradianceWcm2: positive().meta(named(t('Irradiance'), 'W/cm²')),
+  filler: z
+    .number()
+    .gt(0)
+    .min(0.01)
+    .max(100)
+    .default(1)
+    .meta(named(t('Filler'))),
 });
 export type UvPassesInput = z.output<typeof UvPassesInput>;
 export interface UvPasses {
@@ -34,17 +41,20 @@ export function uvPasses({
   const working = [
     line(
       'tp',
-      'seconds a pass',
+      t('seconds a pass'),
       `${formatFigure(doseJcm2)}/${formatFigure(irradianceWcm2)}·${formatFigure(filler)}`,
       secondsPerPass,
       's',
-      'card dose, lamp',
+      t('card dose, lamp'),
     ),
-    line('t', 'under the lamp in all', `n·${formatFigure(secondsPerPass)}`, totalSeconds, 's'),
+    line('t', t('under the lamp in all'), `n·${formatFigure(secondsPerPass)}`, totalSeconds, 's'),
     line(
       'n',
-      'passes',
-      `${formatFigure(depthMm)}/${formatFigure(depthPerPassMm)}, rounded up`,
+      t('passes'),
+      t('{depth}/{depthPerPass}, rounded up', {
+        depth: formatFigure(depthMm),
+        depthPerPass: formatFigure(depthPerPassMm),
+      }),
       passes,
       '',
       'card',
@@ -55,17 +65,17 @@ export function uvPasses({
 
 export const uvPassesCalc = defineCalc({
   name: 'uv-passes',
-  purpose: 'Passes and seconds under a curing lamp.',
+  purpose: t('Passes and seconds under a curing lamp.'),
   input: UvPassesInput,
   run: uvPasses,
   result: {
-    passes: named('Passes'),
-    secondsPerPass: named('A pass takes', 's'),
-    totalSeconds: named('All passes take', 's'),
+    passes: named(t('Passes')),
+    secondsPerPass: named(t('A pass takes'), 's'),
+    totalSeconds: named(t('All passes take'), 's'),
   },
-  formula: ['n = depth/depth a pass, rounded up', 'seconds = dose/irradiance·filler'],
-  source: 'Dose is irradiance times time.',
-  limits: 'Irradiance measured at the work, not at the lamp. Eyes and skin covered.',
+  formula: [t('n = depth/depth a pass, rounded up'), 'seconds = dose/irradiance·filler'],
+  source: t('Dose is irradiance times time.'),
+  limits: t('Irradiance measured at the work, not at the lamp. Eyes and skin covered.'),
   example: {
     depthMm: 4.3,
     depthPerPassMm: 0.6,

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { issuesOf, type Issue } from '../calc/issues';
 import { parseQuantity } from '../units/parse';
 import { formatQuantity } from '../units/format';
@@ -110,7 +111,7 @@ export function readField(field: Field, typed: string | undefined, system: UnitS
   if (field.kind === 'choice') {
     return field.options.some((o) => o.value === text)
       ? { value: text }
-      : { message: 'Choose one.' };
+      : { message: t('Choose one.') };
   }
   if ('optional' in field && (text ?? '').trim() === '') return { value: null };
   const parsed = parseQuantity(text ?? '', field.quantity, system);
@@ -118,9 +119,9 @@ export function readField(field: Field, typed: string | undefined, system: UnitS
   const to = formatQuantity(field.max, field.quantity, system);
   if (!parsed.ok) return { message: `${parsed.message} From ${from} to ${to}.` };
   if (parsed.value < field.min)
-    return { message: `Too small: ${from} is the least, ${to} the most.` };
+    return { message: t('Too small: {from} is the least, {to} the most.', { from, to }) };
   if (parsed.value > field.max)
-    return { message: `Too big: ${to} is the most, ${from} the least.` };
+    return { message: t('Too big: {to} is the most, {from} the least.', { to, from }) };
   return { value: parsed.value };
 }
 
@@ -142,15 +143,15 @@ export function readDraft(draft: SurveyDraft, system: UnitSystem): DraftResult {
     groups[group] = { ...groups[group], [path.slice(at + 1)]: read.value };
   }
   if (draft.shapes.length === 0)
-    issues.push({ path: 'damages', message: 'Choose the shape of the damage.' });
+    issues.push({ path: 'damages', message: t('Choose the shape of the damage.') });
   const { id, tag, name, position, costPerHour } = draft.asset;
   if (tag.trim() === '')
     issues.push({
       path: 'asset.tag',
-      message: 'Choose an asset, or type a new tag of 1 to 24 characters.',
+      message: t('Choose an asset, or type a new tag of 1 to 24 characters.'),
     });
   if (name.trim() === '')
-    issues.push({ path: 'asset.name', message: 'Type what it is, 1 to 80 characters.' });
+    issues.push({ path: 'asset.name', message: t('Type what it is, 1 to 80 characters.') });
   const damages = draft.shapes.map((shape, i) => ({ shape, ...groups[`damages.${i}`] }));
   const named = Object.fromEntries(
     familyOf(draft.family).groups.map((g) => [g.id, groups[g.id] ?? {}]),

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { q, type Quantified } from '../message/message';
 import { formatQuantity } from '../units/format';
 import type { UnitSystem } from '../units/quantities';
@@ -13,7 +14,7 @@ export interface SurveyLine {
 
 /** A field’s value for reading, to be worded in the reader’s units. */
 export function fieldValue(field: Field, value: unknown): string | Quantified {
-  if (value === null || value === undefined) return 'not asked';
+  if (value === null || value === undefined) return t('not asked');
   if (field.kind === 'flag') return value === true ? 'yes' : 'no';
   if (field.kind === 'choice') return field.options.find((o) => o.value === value)?.label ?? '';
   return q(Number(value), field.quantity);
@@ -37,7 +38,7 @@ export function surveyLines(survey: Survey, system: UnitSystem): SurveyLine[] {
       }));
   const damages = survey.damages.flatMap((d, i) => {
     const shape = family.shapes.find((s) => s.shape === d.shape);
-    const group = `${shape?.title ?? 'Damage'}${survey.damages.length > 1 ? ` ${i + 1}` : ''}`;
+    const group = `${shape?.title ?? t('Damage')}${survey.damages.length > 1 ? ` ${i + 1}` : ''}`;
     return shape ? of(group, shape.fields, d) : [];
   });
   const whole = survey as unknown as Record<string, Record<string, unknown>>;

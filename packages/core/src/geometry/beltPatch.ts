@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
@@ -6,23 +7,28 @@ import { atLeastZero, positive, wastePct } from '../calc/number';
 export const BeltHole = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('round'),
-    diameterMm: positive().meta(named('Diameter', 'mm')),
+    diameterMm: positive().meta(named(t('Diameter'), 'mm')),
   }),
   z.strictObject({
     kind: z.literal('slot'),
-    lengthMm: positive().meta(named('Length', 'mm')),
-    widthMm: positive().meta(named('Width', 'mm')),
+    lengthMm: positive().meta(named(t('Length'), 'mm')),
+    widthMm: positive().meta(named(t('Width'), 'mm')),
   }),
 ]);
 export type BeltHole = z.infer<typeof BeltHole>;
 
 export const BeltPatchInput = z.strictObject({
-  hole: BeltHole.meta(named('Hole')),
-  throughMm: positive().meta(named('Depth filled', 'mm')),
-  lapMm: atLeastZero().meta(named('Lap', 'mm')),
-  coverMm: atLeastZero().meta(named('Cover', 'mm')),
-  through: z.boolean().default(false).meta(named('The hole goes right through')),
-  wastePct: wastePct().default(0).meta(named('Stays on tools', '%')),
+  hole: BeltHole.meta(named(t('Hole'))),
+  throughMm: positive().meta(named(t('Depth filled'), 'mm')),
+  lapMm: atLeastZero().meta(named(t('Lap'), 'mm')),
+  coverMm: atLeastZero().meta(named(t('Cover'), 'mm')),
+  through: z
+    .boolean()
+    .default(false)
+    .meta(named(t('The hole goes right through'))),
+  wastePct: wastePct()
+    .default(0)
+    .meta(named(t('Stays on tools'), '%')),
 });
 export type BeltPatchInput = z.output<typeof BeltPatchInput>;
 export interface BeltPatch {
@@ -60,7 +66,7 @@ export function beltPatch(input: BeltPatchInput): Worked<BeltPatch> {
   const working = [
     line(
       'A0',
-      'hole',
+      t('hole'),
       hole.kind === 'round'
         ? `π·${formatFigure(hole.diameterMm)}²/4`
         : `${formatFigure(hole.lengthMm)}·${formatFigure(hole.widthMm)}`,
@@ -69,32 +75,32 @@ export function beltPatch(input: BeltPatchInput): Worked<BeltPatch> {
     ),
     line(
       'A2',
-      `grown by the lap of ${formatFigure(lapMm)}`,
-      'on every side',
+      t('grown by the lap of {lap}', { lap: formatFigure(lapMm) }),
+      t('on every side'),
       outerMm2,
       'mm²',
       'card',
     ),
-    line('A1', 'grown by half the lap', 'on every side', midMm2, 'mm²'),
+    line('A1', t('grown by half the lap'), t('on every side'), midMm2, 'mm²'),
     line(
       'Vc',
-      'cover',
+      t('cover'),
       `${formatFigure(coverMm)}/6·(A2 + 4·A1 + A0)·(1 + ${formatFigure(wastePct)} %)/1000`,
       coverMl,
       'ml',
       'prismatoid',
     ),
-    line('V', 'in all', 'Vh + Vc', totalMl, 'ml'),
+    line('V', t('in all'), 'Vh + Vc', totalMl, 'ml'),
     line(
       'Ap',
-      'to prime',
+      t('to prime'),
       `A2${through ? ' − A0' : ''} + ${formatFigure(rimMm)}·${formatFigure(throughMm)}`,
       primerAreaMm2,
       'mm²',
     ),
     line(
       'Vh',
-      'hole',
+      t('hole'),
       `A0·${formatFigure(throughMm)}·(1 + ${formatFigure(wastePct)} %)/1000`,
       holeMl,
       'ml',
@@ -105,22 +111,22 @@ export function beltPatch(input: BeltPatchInput): Worked<BeltPatch> {
 
 export const beltPatchCalc = defineCalc({
   name: 'belt-patch',
-  purpose: 'Rubber for a belt hole with its lap, and the area to prime.',
+  purpose: t('Rubber for a belt hole with its lap, and the area to prime.'),
   input: BeltPatchInput,
   run: beltPatch,
   result: {
-    holeMl: named('Hole', 'ml'),
-    coverMl: named('Cover', 'ml'),
-    totalMl: named('To mix', 'ml'),
-    primerAreaMm2: named('Primer area', 'mm²'),
+    holeMl: named(t('Hole'), 'ml'),
+    coverMl: named(t('Cover'), 'ml'),
+    totalMl: named(t('To mix'), 'ml'),
+    primerAreaMm2: named(t('Primer area'), 'mm²'),
   },
   formula: [
     'hole = A₀·depth·(1 + waste)',
     'cover = t/6·(A_outer + 4·A_mid + A₀)·(1 + waste)',
-    'primer = A_outer − (A₀ if through) + rim·depth',
+    t('primer = A_outer − (A₀ if through) + rim·depth'),
   ],
-  source: 'Prismatoid; each outline grown by the lap, half of it, nothing.',
-  limits: 'Flat belt. Whole kits only: take the total to the kits of the card.',
+  source: t('Prismatoid; each outline grown by the lap, half of it, nothing.'),
+  limits: t('Flat belt. Whole kits only: take the total to the kits of the card.'),
   example: {
     hole: { kind: 'round', diameterMm: 68 },
     throughMm: 18,

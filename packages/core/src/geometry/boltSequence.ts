@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
@@ -7,8 +8,8 @@ export const BoltSequenceInput = z.strictObject({
     .int()
     .min(4)
     .max(64)
-    .refine((n) => n % 2 === 0, { message: 'must be even, 4 to 64' })
-    .meta(named('Bolts')),
+    .refine((n) => n % 2 === 0, { message: t('must be even, 4 to 64') })
+    .meta(named(t('Bolts'))),
 });
 export type BoltSequenceInput = z.output<typeof BoltSequenceInput>;
 
@@ -42,12 +43,12 @@ export function boltSequence({ count }: BoltSequenceInput): Worked<{ order: numb
     );
   }
   const working = [
-    line('n', 'bolts', 'numbered round the circle', count),
-    line('', 'opposite of 1', `1 + ${count}/2`, opposite(1)),
+    line('n', t('bolts'), t('numbered round the circle'), count),
+    line('', t('opposite of 1'), `1 + ${count}/2`, opposite(1)),
     line(
       '',
-      'order',
-      'each odd place the bolt farthest from those tight, then its opposite',
+      t('order'),
+      t('each odd place the bolt farthest from those tight, then its opposite'),
       order.join(' '),
     ),
   ];
@@ -56,14 +57,18 @@ export function boltSequence({ count }: BoltSequenceInput): Worked<{ order: numb
 
 export const boltSequenceCalc = defineCalc({
   name: 'bolt-sequence',
-  purpose: 'Star sequence for drawing up the bolts of a flange.',
+  purpose: t('Star sequence for drawing up the bolts of a flange.'),
   input: BoltSequenceInput,
   run: boltSequence,
-  result: { order: named('Order') },
+  result: { order: named(t('Order')) },
   formula: [
-    '1 first; each odd place the bolt whose sorted distances to those tight are the greatest; each even place its opposite',
+    t(
+      '1 first; each odd place the bolt whose sorted distances to those tight are the greatest; each even place its opposite',
+    ),
   ],
-  source: 'Cross pattern as ASME PCC-1 asks for.',
-  limits: 'Even counts, 4 to 64. In three rounds at least; torque and gasket are the joint’s own.',
+  source: t('Cross pattern as ASME PCC-1 asks for.'),
+  limits: t(
+    'Even counts, 4 to 64. In three rounds at least; torque and gasket are the joint’s own.',
+  ),
   example: { count: 12 },
 });

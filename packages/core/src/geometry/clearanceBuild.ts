@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
@@ -7,15 +8,20 @@ export const ClearanceBuildInput = z.strictObject({
   stations: z
     .array(
       z.strictObject({
-        name: z.string().trim().min(1).max(80).meta(named('Place')),
-        clearanceMm: atLeastZero().meta(named('Clearance', 'mm')),
-        marginMm: atLeastZero().meta(named('Margin', 'mm')),
-        wantedMm: atLeastZero().meta(named('Build wanted', 'mm')),
+        name: z
+          .string()
+          .trim()
+          .min(1)
+          .max(80)
+          .meta(named(t('Place'))),
+        clearanceMm: atLeastZero().meta(named(t('Clearance'), 'mm')),
+        marginMm: atLeastZero().meta(named(t('Margin'), 'mm')),
+        wantedMm: atLeastZero().meta(named(t('Build wanted'), 'mm')),
       }),
     )
     .min(1)
     .max(1000)
-    .meta(named('Places')),
+    .meta(named(t('Places'))),
 });
 export type ClearanceBuildInput = z.output<typeof ClearanceBuildInput>;
 export interface StationBuild {
@@ -39,16 +45,20 @@ export function clearanceBuild({
       return line(
         `b${i + 1}`,
         `${s.name}, ${verdict}`,
-        `min(${formatFigure(s.wantedMm)}, ${formatFigure(s.clearanceMm)} − ${formatFigure(s.marginMm)}), not below 0`,
+        t('min({wanted}, {clearance} − {margin}), not below 0', {
+          wanted: formatFigure(s.wantedMm),
+          clearance: formatFigure(s.clearanceMm),
+          margin: formatFigure(s.marginMm),
+        }),
         buildMm,
         'mm',
-        'dry fit',
+        t('dry fit'),
       );
     }),
     line(
       '',
-      'stations',
-      'built as wanted, of all',
+      t('stations'),
+      t('built as wanted, of all'),
       `${built.filter((b) => b.verdict === 'ok').length} of ${built.length}`,
     ),
   ];
@@ -57,22 +67,26 @@ export function clearanceBuild({
 
 export const clearanceBuildCalc = defineCalc({
   name: 'clearance-build',
-  purpose: 'How thick may be built at each station without fouling.',
+  purpose: t('How thick may be built at each station without fouling.'),
   input: ClearanceBuildInput,
   run: clearanceBuild,
   result: {
     stations: {
-      ...named('Places'),
-      of: { name: named('Place'), buildMm: named('Build', 'mm'), verdict: named('Verdict') },
+      ...named(t('Places')),
+      of: {
+        name: named(t('Place')),
+        buildMm: named(t('Build'), 'mm'),
+        verdict: named(t('Verdict')),
+      },
     },
   },
-  formula: ['build = min(wanted, clearance − margin), not below 0'],
-  source: 'Clearances measured at a dry fit.',
-  limits: 'Measure with the parts as they move, warm and loaded.',
+  formula: [t('build = min(wanted, clearance − margin), not below 0')],
+  source: t('Clearances measured at a dry fit.'),
+  limits: t('Measure with the parts as they move, warm and loaded.'),
   example: {
     stations: [
-      { name: 'cover side', clearanceMm: 9.4, marginMm: 1, wantedMm: 6 },
-      { name: 'pin side', clearanceMm: 4.2, marginMm: 1, wantedMm: 6 },
+      { name: t('cover side'), clearanceMm: 9.4, marginMm: 1, wantedMm: 6 },
+      { name: t('pin side'), clearanceMm: 4.2, marginMm: 1, wantedMm: 6 },
     ],
   },
 });

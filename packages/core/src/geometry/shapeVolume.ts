@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import {
   defineCalc,
@@ -13,62 +14,68 @@ import { atLeastZero, positive, wastePct } from '../calc/number';
 const ringed = z
   .strictObject({
     kind: z.literal('ring'),
-    outerMm: positive().meta(named('Outer diameter', 'mm')),
-    innerMm: positive().meta(named('Inner diameter', 'mm')),
-    depthMm: positive().meta(named('Depth', 'mm')),
+    outerMm: positive().meta(named(t('Outer diameter'), 'mm')),
+    innerMm: positive().meta(named(t('Inner diameter'), 'mm')),
+    depthMm: positive().meta(named(t('Depth'), 'mm')),
   })
-  .refine((s) => s.innerMm < s.outerMm, { path: ['innerMm'], message: 'must be under outerMm' });
+  .refine((s) => s.innerMm < s.outerMm, { path: ['innerMm'], message: t('must be under outerMm') });
 const round = {
-  finishedDiameterMm: positive().meta(named('Finished diameter', 'mm')),
-  wornDiameterMm: positive().meta(named('Worn diameter', 'mm')),
-  lengthMm: positive().meta(named('Length', 'mm')),
+  finishedDiameterMm: positive().meta(named(t('Finished diameter'), 'mm')),
+  wornDiameterMm: positive().meta(named(t('Worn diameter'), 'mm')),
+  lengthMm: positive().meta(named(t('Length'), 'mm')),
 };
 
 export const Shape = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('slab'),
-    lengthMm: positive().meta(named('Length', 'mm')),
-    widthMm: positive().meta(named('Width', 'mm')),
-    depthMm: positive().meta(named('Depth', 'mm')),
+    lengthMm: positive().meta(named(t('Length'), 'mm')),
+    widthMm: positive().meta(named(t('Width'), 'mm')),
+    depthMm: positive().meta(named(t('Depth'), 'mm')),
   }),
   z.strictObject({
     kind: z.literal('disc'),
-    diameterMm: positive().meta(named('Diameter', 'mm')),
-    depthMm: positive().meta(named('Depth', 'mm')),
+    diameterMm: positive().meta(named(t('Diameter'), 'mm')),
+    depthMm: positive().meta(named(t('Depth'), 'mm')),
   }),
   ringed,
   z.strictObject({
     kind: z.literal('groove'),
-    lengthMm: positive().meta(named('Length', 'mm')),
-    widthMm: positive().meta(named('Width', 'mm')),
-    depthMm: positive().meta(named('Depth', 'mm')),
-    profile: z.enum(['square', 'vee']).meta(named('Section')),
+    lengthMm: positive().meta(named(t('Length'), 'mm')),
+    widthMm: positive().meta(named(t('Width'), 'mm')),
+    depthMm: positive().meta(named(t('Depth'), 'mm')),
+    profile: z.enum(['square', 'vee']).meta(named(t('Section'))),
   }),
   z
     .strictObject({ kind: z.literal('band'), ...round })
     .refine((s) => s.finishedDiameterMm > s.wornDiameterMm, {
       path: ['finishedDiameterMm'],
-      message: 'must be over wornDiameterMm: a shaft is built up',
+      message: t('must be over wornDiameterMm: a shaft is built up'),
     }),
   z
     .strictObject({ kind: z.literal('bore-band'), ...round })
     .refine((s) => s.wornDiameterMm > s.finishedDiameterMm, {
       path: ['wornDiameterMm'],
-      message: 'must be over finishedDiameterMm: a bore is built in',
+      message: t('must be over finishedDiameterMm: a bore is built in'),
     }),
   z.strictObject({
     kind: z.literal('dish'),
-    diameterMm: positive().meta(named('Diameter', 'mm')),
-    depthMm: positive().meta(named('Depth', 'mm')),
+    diameterMm: positive().meta(named(t('Diameter'), 'mm')),
+    depthMm: positive().meta(named(t('Depth'), 'mm')),
   }),
 ]);
 export type Shape = z.infer<typeof Shape>;
 
 export const ShapeVolumeInput = z.strictObject({
-  shape: Shape.meta(named('Shape')),
-  overfillPct: wastePct().default(0).meta(named('Left proud', '%')),
-  wastePct: wastePct().default(0).meta(named('Stays on tools', '%')),
-  profileUm: atLeastZero().default(0).meta(named('Blast profile', 'µm')),
+  shape: Shape.meta(named(t('Shape'))),
+  overfillPct: wastePct()
+    .default(0)
+    .meta(named(t('Left proud'), '%')),
+  wastePct: wastePct()
+    .default(0)
+    .meta(named(t('Stays on tools'), '%')),
+  profileUm: atLeastZero()
+    .default(0)
+    .meta(named(t('Blast profile'), 'µm')),
 });
 export type ShapeVolumeInput = z.output<typeof ShapeVolumeInput>;
 export interface ShapeVolume {
@@ -170,44 +177,51 @@ export function shapeVolume(input: ShapeVolumeInput): Worked<ShapeVolume> {
   const profileMl = (areaMm2 * (profileUm / 1000 / 2)) / 1000;
   const grossMl = (netMl + profileMl) * (1 + overfillPct / 100) * (1 + wastePct / 100);
   const working = (): WorkingLine[] => [
-    line('V', `volume of the ${shape.kind}`, `${volume()}/1000`, netMl, 'ml', 'solid geometry'),
+    line(
+      'V',
+      t('volume of the {kind}', { kind: shape.kind }),
+      `${volume()}/1000`,
+      netMl,
+      'ml',
+      t('solid geometry'),
+    ),
     line(
       'Vp',
-      'to fill the profile',
+      t('to fill the profile'),
       `A·${formatFigure(profileUm)} µm/2`,
       profileMl,
       'ml',
-      'half the peak-to-valley height',
+      t('half the peak-to-valley height'),
     ),
     line(
       'Vm',
-      'volume to mix',
+      t('volume to mix'),
       `(${formatFigure(netMl)} + ${formatFigure(profileMl)})·(1 + ${formatFigure(overfillPct)} %)·(1 + ${formatFigure(wastePct)} %)`,
       grossMl,
       'ml',
     ),
-    line('A', 'bonded area', area(), areaMm2, 'mm²', 'solid geometry'),
+    line('A', t('bonded area'), area(), areaMm2, 'mm²', t('solid geometry')),
   ];
   return worked({ areaMm2, netMl, grossMl }, working);
 }
 
 export const shapeVolumeCalc = defineCalc({
   name: 'shape-volume',
-  purpose: 'Bonded area and volume of a pocket, band, ring or groove, and how much to mix.',
+  purpose: t('Bonded area and volume of a pocket, band, ring or groove, and how much to mix.'),
   input: ShapeVolumeInput,
   run: shapeVolume,
   result: {
-    areaMm2: named('Area', 'mm²'),
-    netMl: named('Stays in it', 'ml'),
-    grossMl: named('To mix', 'ml'),
+    areaMm2: named(t('Area'), 'mm²'),
+    netMl: named(t('Stays in it'), 'ml'),
+    grossMl: named(t('To mix'), 'ml'),
   },
   formula: [
     'gross = (net + A·profile/2)·(1 + overfill)·(1 + waste)',
-    'slab A·d; disc πD²/4·d; ring π(D² − d²)/4·h; groove L·w·d, vee half of it',
-    'band and bore band πL(D² − d²)/4; dish πh(3a² + h²)/6',
+    t('slab A·d; disc πD²/4·d; ring π(D² − d²)/4·h; groove L·w·d, vee half of it'),
+    t('band and bore band πL(D² − d²)/4; dish πh(3a² + h²)/6'),
   ],
-  source: 'Solid geometry; half the peak-to-valley height for the profile.',
-  limits: 'Area is the bonded one: of slab, disc and ring only the floor.',
+  source: t('Solid geometry; half the peak-to-valley height for the profile.'),
+  limits: t('Area is the bonded one: of slab, disc and ring only the floor.'),
   example: {
     shape: { kind: 'dish', diameterMm: 140, depthMm: 11 },
     overfillPct: 10,

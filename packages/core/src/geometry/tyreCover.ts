@@ -1,15 +1,16 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, refuse, worked, type Answer } from '../calc/calc';
 import { named } from '../calc/field';
 import { atLeastZero, ceil, floor, positive } from '../calc/number';
 
 export const TyreCoverInput = z.strictObject({
-  crackLengthMm: positive().meta(named('Crack length', 'mm')),
-  crackWidthMm: atLeastZero().meta(named('Crack width', 'mm')),
-  marginMm: atLeastZero().meta(named('Margin each side', 'mm')),
-  sheetLengthMm: positive().meta(named('Sheet length', 'mm')),
-  sheetWidthMm: positive().meta(named('Sheet width', 'mm')),
-  dropPitchMm: positive().meta(named('A drop every', 'mm')),
+  crackLengthMm: positive().meta(named(t('Crack length'), 'mm')),
+  crackWidthMm: atLeastZero().meta(named(t('Crack width'), 'mm')),
+  marginMm: atLeastZero().meta(named(t('Margin each side'), 'mm')),
+  sheetLengthMm: positive().meta(named(t('Sheet length'), 'mm')),
+  sheetWidthMm: positive().meta(named(t('Sheet width'), 'mm')),
+  dropPitchMm: positive().meta(named(t('A drop every'), 'mm')),
 });
 export type TyreCoverInput = z.output<typeof TyreCoverInput>;
 export interface TyreCover {
@@ -31,7 +32,10 @@ export function tyreCover(input: TyreCoverInput): Answer<TyreCover> {
   const coverMm = crackLengthMm + 2 * marginMm;
   if (needMm > sheetWidthMm)
     return refuse(
-      `The crack and its margins are ${formatFigure(needMm)} mm wide; the sheet is ${formatFigure(sheetWidthMm)} mm. Take a wider sheet.`,
+      t(
+        'The crack and its margins are {need} mm wide; the sheet is {sheetWidth} mm. Take a wider sheet.',
+        { need: formatFigure(needMm), sheetWidth: formatFigure(sheetWidthMm) },
+      ),
     );
   const stripsPerSheet = needMm > 0 ? floor(sheetWidthMm / needMm) : 1;
   const strips = Math.max(1, ceil(coverMm / sheetLengthMm));
@@ -42,58 +46,71 @@ export function tyreCover(input: TyreCoverInput): Answer<TyreCover> {
   const working = [
     line(
       'b',
-      'width needed',
+      t('width needed'),
       `${formatFigure(crackWidthMm)} + 2·${formatFigure(marginMm)}`,
       needMm,
       'mm',
-      'card margin',
+      t('card margin'),
     ),
     line(
       'ns',
-      'strips a sheet gives',
-      `${formatFigure(sheetWidthMm)}/${formatFigure(needMm)}, rounded down`,
+      t('strips a sheet gives'),
+      t('{sheetWidth}/{need}, rounded down', {
+        sheetWidth: formatFigure(sheetWidthMm),
+        need: formatFigure(needMm),
+      }),
       stripsPerSheet,
     ),
     line(
       'n',
-      'strips end to end',
-      `(${formatFigure(crackLengthMm)} + 2·${formatFigure(marginMm)})/${formatFigure(sheetLengthMm)}, rounded up`,
+      t('strips end to end'),
+      t('({crackLength} + 2·{margin})/{sheetLength}, rounded up', {
+        crackLength: formatFigure(crackLengthMm),
+        margin: formatFigure(marginMm),
+        sheetLength: formatFigure(sheetLengthMm),
+      }),
       strips,
     ),
-    line('N', 'sheets', `${strips}/${stripsPerSheet}, rounded up`, sheets),
-    line('m', 'margin it gets', `(w − ${formatFigure(crackWidthMm)})/2`, marginGotMm, 'mm'),
+    line(
+      'N',
+      t('sheets'),
+      t('{strips}/{stripsPerSheet}, rounded up', { strips, stripsPerSheet }),
+      sheets,
+    ),
+    line('m', t('margin it gets'), `(w − ${formatFigure(crackWidthMm)})/2`, marginGotMm, 'mm'),
     line(
       'd',
-      'drops of adhesive',
+      t('drops of adhesive'),
       `⌈${formatFigure(coverMm)}/${formatFigure(dropPitchMm)}⌉·⌈${formatFigure(stripWidthMm)}/${formatFigure(dropPitchMm)}⌉`,
       drops,
     ),
-    line('w', 'strip width', `${formatFigure(sheetWidthMm)}/min(ns, n)`, stripWidthMm, 'mm'),
+    line('w', t('strip width'), `${formatFigure(sheetWidthMm)}/min(ns, n)`, stripWidthMm, 'mm'),
   ];
   return worked({ stripWidthMm, stripsPerSheet, strips, sheets, marginGotMm, drops }, working);
 }
 
 export const tyreCoverCalc = defineCalc({
   name: 'tyre-cover',
-  purpose: 'Strips, sheets and drops for a sidewall cover.',
+  purpose: t('Strips, sheets and drops for a sidewall cover.'),
   input: TyreCoverInput,
   run: tyreCover,
   result: {
-    stripWidthMm: named('Strip width', 'mm'),
-    stripsPerSheet: named('Strips a sheet'),
-    strips: named('Strips'),
-    sheets: named('Sheets'),
-    marginGotMm: named('Margin got', 'mm'),
-    drops: named('Drops'),
+    stripWidthMm: named(t('Strip width'), 'mm'),
+    stripsPerSheet: named(t('Strips a sheet')),
+    strips: named(t('Strips')),
+    sheets: named(t('Sheets')),
+    marginGotMm: named(t('Margin got'), 'mm'),
+    drops: named(t('Drops')),
   },
   formula: [
-    'strips = (crack + 2·margin)/sheet length, rounded up',
-    'sheets = strips/⌊sheet width/(crack width + 2·margin)⌋, rounded up',
-    'drops = ⌈length/pitch⌉·⌈strip width/pitch⌉',
+    t('strips = (crack + 2·margin)/sheet length, rounded up'),
+    t('sheets = strips/⌊sheet width/(crack width + 2·margin)⌋, rounded up'),
+    t('drops = ⌈length/pitch⌉·⌈strip width/pitch⌉'),
   ],
-  source: 'Layout on the sheet.',
-  limits:
+  source: t('Layout on the sheet.'),
+  limits: t(
     'Covers on off-road sidewalls only. Cord showing, or an injury near bead or shoulder: a licensed tyre shop.',
+  ),
   example: {
     crackLengthMm: 256,
     crackWidthMm: 3,

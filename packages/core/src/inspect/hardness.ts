@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
@@ -6,10 +7,21 @@ import { count } from '../calc/number';
 const shore = () => z.number().min(0).max(1000);
 
 export const HardnessInput = z.strictObject({
-  readings: z.array(shore()).min(1).max(10000).meta(named('Readings')),
-  target: shore().meta(named('Target')),
-  minSharePct: z.number().min(0).max(100).default(100).meta(named('Least share of target', '%')),
-  minReadings: count().default(3).meta(named('Fewest readings')),
+  readings: z
+    .array(shore())
+    .min(1)
+    .max(10000)
+    .meta(named(t('Readings'))),
+  target: shore().meta(named(t('Target'))),
+  minSharePct: z
+    .number()
+    .min(0)
+    .max(100)
+    .default(100)
+    .meta(named(t('Least share of target'), '%')),
+  minReadings: count()
+    .default(3)
+    .meta(named(t('Fewest readings'))),
 });
 export type HardnessInput = z.output<typeof HardnessInput>;
 export interface Hardness {
@@ -39,45 +51,50 @@ export function hardness({
   const sharePct = (good / n) * 100;
   const verdict = n < minReadings ? 'more' : sharePct >= minSharePct ? 'accept' : 'reject';
   const working = [
-    line('n', 'readings taken', `${n}, at least ${minReadings}`, n),
-    line('min', 'lowest', 'the smallest reading', min),
+    line('n', t('readings taken'), t('{n}, at least {minReadings}', { n, minReadings }), n),
+    line('min', t('lowest'), t('the smallest reading'), min),
     line(
       'p',
-      'share at or over target',
-      `${good} of ${n} ≥ ${formatFigure(target)}; at least ${formatFigure(minSharePct)} %`,
+      t('share at or over target'),
+      t('{good} of {n} ≥ {target}; at least {minShare} %', {
+        good,
+        n,
+        target: formatFigure(target),
+        minShare: formatFigure(minSharePct),
+      }),
       sharePct,
       '%',
       'card',
     ),
   ];
-  if (sd !== null) working.push(line('s', 'spread', '√(Σ(x − mean)²/(n − 1))', sd));
+  if (sd !== null) working.push(line('s', t('spread'), '√(Σ(x − mean)²/(n − 1))', sd));
   working.push(
     line(
       '',
-      'verdict',
-      verdict === 'more' ? `take ${minReadings - n} more` : 'share against the least',
+      t('verdict'),
+      verdict === 'more' ? `take ${minReadings - n} more` : t('share against the least'),
       verdict,
     ),
-    line('x̄', 'mean', `Σx/${n}`, mean),
+    line('x̄', t('mean'), `Σx/${n}`, mean),
   );
   return worked({ mean, sd, min, sharePct, verdict }, working);
 }
 
 export const hardnessCalc = defineCalc({
   name: 'hardness',
-  purpose: 'Whether hardness readings meet the card.',
+  purpose: t('Whether hardness readings meet the card.'),
   input: HardnessInput,
   run: hardness,
   result: {
-    mean: named('Mean'),
-    sd: named('Spread'),
-    min: named('Lowest'),
-    sharePct: named('Share of target', '%'),
-    verdict: named('Verdict'),
+    mean: named(t('Mean')),
+    sd: named(t('Spread')),
+    min: named(t('Lowest')),
+    sharePct: named(t('Share of target'), '%'),
+    verdict: named(t('Verdict')),
   },
   headline: 'verdict',
-  formula: ['share = readings at or over the target / n', 's = √(Σ(x − mean)²/(n − 1))'],
-  source: 'Readings after ISO 868 (Shore); target from the card.',
-  limits: 'At the temperature the target is given for: a warm repair reads soft.',
+  formula: [t('share = readings at or over the target / n'), 's = √(Σ(x − mean)²/(n − 1))'],
+  source: t('Readings after ISO 868 (Shore); target from the card.'),
+  limits: t('At the temperature the target is given for: a warm repair reads soft.'),
   example: { readings: [84, 86, 83, 87], target: 82 },
 });

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
@@ -9,7 +10,9 @@ const SPONGE_UNDER_MM = 0.5;
 const THIN_UPTO_MM = 1.016;
 
 export const HolidayVoltageInput = z.strictObject({
-  thicknessMm: positive().max(100).meta(named('Thickness', 'mm')),
+  thicknessMm: positive()
+    .max(100)
+    .meta(named(t('Thickness'), 'mm')),
 });
 export type HolidayVoltageInput = z.output<typeof HolidayVoltageInput>;
 export interface HolidayVoltage {
@@ -24,36 +27,54 @@ export interface HolidayVoltage {
 export function holidayVoltage({ thicknessMm }: HolidayVoltageInput): Worked<HolidayVoltage> {
   if (thicknessMm < SPONGE_UNDER_MM) {
     return worked({ method: 'wet-sponge', volts: null }, [
-      line('t', 'film', `under ${SPONGE_UNDER_MM} mm`, thicknessMm, 'mm', 'gauge'),
-      line('', 'method', 'wet sponge, low voltage', 'wet-sponge', '', D5162),
+      line('t', t('film'), `under ${SPONGE_UNDER_MM} mm`, thicknessMm, 'mm', 'gauge'),
+      line('', t('method'), t('wet sponge, low voltage'), 'wet-sponge', '', D5162),
     ]);
   }
   const constant = thicknessMm <= THIN_UPTO_MM ? 3294 : 7843;
   const volts = constant * Math.sqrt(thicknessMm);
   return worked({ method: 'high-voltage', volts }, [
-    line('t', 'film', `${SPONGE_UNDER_MM} mm or more`, thicknessMm, 'mm', 'gauge'),
-    line('M', 'constant', `${THIN_UPTO_MM} mm or less 3294, else 7843`, constant, '', D5162),
+    line(
+      't',
+      t('film'),
+      t('{spongeUnder} mm or more', { spongeUnder: SPONGE_UNDER_MM }),
+      thicknessMm,
+      'mm',
+      'gauge',
+    ),
+    line(
+      'M',
+      t('constant'),
+      t('{thinUpto} mm or less 3294, else 7843', { thinUpto: THIN_UPTO_MM }),
+      constant,
+      '',
+      D5162,
+    ),
     line(
       'V',
-      'test voltage; the material maker’s maximum governs',
+      t('test voltage; the material maker’s maximum governs'),
       `${constant}·√${formatFigure(thicknessMm)}`,
       volts,
       'V',
       D5162,
     ),
-    line('', 'method', 'spark test', 'high-voltage', '', D5162),
+    line('', t('method'), t('spark test'), 'high-voltage', '', D5162),
   ]);
 }
 
 export const holidayVoltageCalc = defineCalc({
   name: 'holiday-voltage',
-  purpose: 'How to test a film for pinholes, and at what voltage.',
+  purpose: t('How to test a film for pinholes, and at what voltage.'),
   input: HolidayVoltageInput,
   run: holidayVoltage,
-  result: { method: named('Method'), volts: named('Test voltage', 'V') },
-  formula: ['under 0.5 mm: wet sponge', 'else V = M·√t, M = 3294 up to 1.016 mm, 7843 over it'],
+  result: { method: named(t('Method')), volts: named(t('Test voltage'), 'V') },
+  formula: [
+    t('under 0.5 mm: wet sponge'),
+    t('else V = M·√t, M = 3294 up to 1.016 mm, 7843 over it'),
+  ],
   source: 'ASTM D5162.',
-  limits:
+  limits: t(
     'The material maker’s maximum governs. High voltage: earthed, dry, no flammable vapour, nobody with an implant near.',
+  ),
   example: { thicknessMm: 0.75 },
 });

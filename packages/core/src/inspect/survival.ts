@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
@@ -8,13 +9,17 @@ export const SurvivalInput = z.strictObject({
   lives: z
     .array(
       z.strictObject({
-        days: z.number().min(0).max(1e6).meta(named('Days', 'd')),
-        failed: z.boolean().meta(named('Failed')),
+        days: z
+          .number()
+          .min(0)
+          .max(1e6)
+          .meta(named(t('Days'), 'd')),
+        failed: z.boolean().meta(named(t('Failed'))),
       }),
     )
     .min(1)
     .max(100_000)
-    .meta(named('Lives')),
+    .meta(named(t('Lives'))),
 });
 export type SurvivalInput = z.output<typeof SurvivalInput>;
 export interface SurvivalStep {
@@ -54,14 +59,16 @@ export function survival({ lives }: SurvivalInput): Worked<Survival> {
   const working = [
     line(
       'N',
-      'lives',
-      `${lives.filter((l) => l.failed).length} failed, the rest still run or were stopped`,
+      t('lives'),
+      t('{n} failed, the rest still run or were stopped', {
+        n: lives.filter((l) => l.failed).length,
+      }),
       lives.length,
     ),
     ...shown.map((s) =>
       line(
         'S',
-        `after ${formatFigure(s.days)} days`,
+        t('after {days} days', { days: formatFigure(s.days) }),
         `S·(1 − ${s.failed}/${s.atRisk})`,
         s.survival,
         '',
@@ -70,42 +77,43 @@ export function survival({ lives }: SurvivalInput): Worked<Survival> {
     ),
     line(
       '',
-      'median life',
-      'first day with S ≤ 0.5',
-      medianDays ?? 'over half still hold',
+      t('median life'),
+      t('first day with S ≤ 0.5'),
+      medianDays ?? t('over half still hold'),
       'd',
       KM,
     ),
-    line('', 'steps', 'days with a failure', steps.length),
+    line('', t('steps'), t('days with a failure'), steps.length),
   ];
   return worked({ steps, medianDays }, working);
 }
 
 export const survivalCalc = defineCalc({
   name: 'survival',
-  purpose: 'How long repairs of a kind hold, from those that failed and those that still run.',
+  purpose: t('How long repairs of a kind hold, from those that failed and those that still run.'),
   input: SurvivalInput,
   run: survival,
   result: {
     steps: {
-      ...named('After each'),
+      ...named(t('After each')),
       of: {
-        days: named('After', 'd'),
-        atRisk: named('Still watched'),
-        failed: named('Failed'),
-        survival: named('Still holding', 'share'),
+        days: named(t('After'), 'd'),
+        atRisk: named(t('Still watched')),
+        failed: named(t('Failed')),
+        survival: named(t('Still holding'), 'share'),
       },
     },
-    medianDays: named('Half hold for', 'd'),
+    medianDays: named(t('Half hold for'), 'd'),
   },
   headline: 'medianDays',
   formula: [
-    'S(t) = Π(1 − failed/at risk) over the days with a failure',
-    'median: the first day with S ≤ 0.5',
+    t('S(t) = Π(1 − failed/at risk) over the days with a failure'),
+    t('median: the first day with S ≤ 0.5'),
   ],
   source: 'Kaplan–Meier.',
-  limits:
+  limits: t(
     'Lives that were stopped for another reason count until that day. Few lives make a rough curve.',
+  ),
   example: {
     lives: [
       { days: 180, failed: false },

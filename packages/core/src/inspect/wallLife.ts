@@ -1,12 +1,17 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, refuse, worked, type Answer } from '../calc/calc';
 import { named } from '../calc/field';
 import { atLeastZero } from '../calc/number';
 
 export const WallLifeInput = z.strictObject({
-  remainingMm: atLeastZero().meta(named('Wall left', 'mm')),
-  minimumMm: atLeastZero().meta(named('Least wall', 'mm')),
-  ratePerYearMm: z.number().min(0).max(1e6).meta(named('Wear', 'mm/year')),
+  remainingMm: atLeastZero().meta(named(t('Wall left'), 'mm')),
+  minimumMm: atLeastZero().meta(named(t('Least wall'), 'mm')),
+  ratePerYearMm: z
+    .number()
+    .min(0)
+    .max(1e6)
+    .meta(named(t('Wear'), 'mm/year')),
 });
 export type WallLifeInput = z.output<typeof WallLifeInput>;
 
@@ -16,13 +21,13 @@ export function wallLife({
   minimumMm,
   ratePerYearMm,
 }: WallLifeInput): Answer<{ years: number }> {
-  if (ratePerYearMm === 0) return refuse('No loss measured.');
+  if (ratePerYearMm === 0) return refuse(t('No loss measured.'));
   const spareMm = remainingMm - minimumMm;
   const years = Math.max(0, spareMm / ratePerYearMm);
   return worked({ years }, [
     line(
       'Δ',
-      'wall to spare',
+      t('wall to spare'),
       `${formatFigure(remainingMm)} − ${formatFigure(minimumMm)}`,
       spareMm,
       'mm',
@@ -30,23 +35,26 @@ export function wallLife({
     ),
     line(
       'T',
-      'years left',
-      `${formatFigure(spareMm)}/${formatFigure(ratePerYearMm)}, not below 0`,
+      t('years left'),
+      t('{spare}/{ratePerYear}, not below 0', {
+        spare: formatFigure(spareMm),
+        ratePerYear: formatFigure(ratePerYearMm),
+      }),
       years,
       'years',
-      'steady loss',
+      t('steady loss'),
     ),
   ]);
 }
 
 export const wallLifeCalc = defineCalc({
   name: 'wall-life',
-  purpose: 'Years until a wall is down to its minimum.',
+  purpose: t('Years until a wall is down to its minimum.'),
   input: WallLifeInput,
   run: wallLife,
-  result: { years: named('Years left', 'years') },
-  formula: ['T = (remaining − minimum)/rate, not below 0'],
-  source: 'Steady loss between gaugings.',
-  limits: 'Pitting runs ahead of the mean. The minimum is an engineer’s figure.',
+  result: { years: named(t('Years left'), 'years') },
+  formula: [t('T = (remaining − minimum)/rate, not below 0')],
+  source: t('Steady loss between gaugings.'),
+  limits: t('Pitting runs ahead of the mean. The minimum is an engineer’s figure.'),
   example: { remainingMm: 9.1, minimumMm: 4.3, ratePerYearMm: 1.18 },
 });

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import type { QuantityId } from '../units/quantities';
 
 export const INSTRUMENTS = [
@@ -50,20 +51,20 @@ export interface Sample {
 
 const hygrometer: Instrument = {
   id: 'hygrometer',
-  name: 'Surface thermo-hygrometer',
+  name: t('Surface thermo-hygrometer'),
   mode: 'stream',
   silentMs: 3000,
   channels: [
     {
-      ...{ key: 'airC', name: 'Air', quantity: 'temperature' },
+      ...{ key: 'airC', name: t('Air'), quantity: 'temperature' },
       ...{ from: -40, to: 60, noise: 1e-4, still: 0.15, actionStep: null },
     },
     {
-      ...{ key: 'rhPct', name: 'Humidity', quantity: 'percent' },
+      ...{ key: 'rhPct', name: t('Humidity'), quantity: 'percent' },
       ...{ from: 1, to: 100, noise: 1e-4, still: 0.6, actionStep: null },
     },
     {
-      ...{ key: 'surfaceC', name: 'Surface', quantity: 'temperature' },
+      ...{ key: 'surfaceC', name: t('Surface'), quantity: 'temperature' },
       ...{ from: -40, to: 120, noise: 1e-4, still: 0.15, actionStep: null },
     },
   ],
@@ -71,12 +72,12 @@ const hygrometer: Instrument = {
 
 const thickness: Instrument = {
   id: 'thickness',
-  name: 'Thickness gauge',
+  name: t('Thickness gauge'),
   mode: 'spot',
   silentMs: 20_000,
   channels: [
     {
-      ...{ key: 'value', name: 'Thickness', quantity: 'length' },
+      ...{ key: 'value', name: t('Thickness'), quantity: 'length' },
       ...{ from: 0, to: 1000, noise: 1e-6, still: 0, actionStep: null },
     },
   ],
@@ -84,12 +85,12 @@ const thickness: Instrument = {
 
 const film: Instrument = {
   id: 'film',
-  name: 'Film and profile gauge',
+  name: t('Film and profile gauge'),
   mode: 'spot',
   silentMs: 20_000,
   channels: [
     {
-      ...{ key: 'value', name: 'Film or profile', quantity: 'thinFilm' },
+      ...{ key: 'value', name: t('Film or profile'), quantity: 'thinFilm' },
       ...{ from: 0, to: 5000, noise: 1e-3, still: 0, actionStep: null },
     },
   ],
@@ -97,12 +98,12 @@ const film: Instrument = {
 
 const durometer: Instrument = {
   id: 'durometer',
-  name: 'Durometer',
+  name: t('Durometer'),
   mode: 'spot',
   silentMs: 20_000,
   channels: [
     {
-      ...{ key: 'value', name: 'Hardness', quantity: 'hardness' },
+      ...{ key: 'value', name: t('Hardness'), quantity: 'hardness' },
       ...{ from: 0, to: 100, noise: 1e-6, still: 0, actionStep: null },
     },
   ],
@@ -110,12 +111,12 @@ const durometer: Instrument = {
 
 const scale: Instrument = {
   id: 'scale',
-  name: 'Scale',
+  name: t('Scale'),
   mode: 'stream',
   silentMs: 3000,
   channels: [
     {
-      ...{ key: 'g', name: 'On the scale', quantity: 'mass' },
+      ...{ key: 'g', name: t('On the scale'), quantity: 'mass' },
       ...{ from: -50, to: 60_000, noise: 1e-4, still: 0.25, actionStep: 2 },
     },
   ],
@@ -123,10 +124,10 @@ const scale: Instrument = {
 
 const logger: Instrument = {
   id: 'logger',
-  name: 'Cure logger',
+  name: t('Cure logger'),
   mode: 'log',
   silentMs: 30 * 60_000,
-  channels: ['Spot 1', 'Spot 2'].map((name, i) => ({
+  channels: [t('Spot 1'), t('Spot 2')].map((name, i) => ({
     ...{ key: `spot${i + 1}`, name, quantity: 'temperature' as const },
     ...{ from: -60, to: 250, noise: 1e-4, still: 0, actionStep: null },
   })),

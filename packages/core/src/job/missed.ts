@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { m } from '../message/message';
 import { gate } from '../methods/gate';
 import { dustOff, wipe } from '../methods/prep';
@@ -23,7 +24,7 @@ export const missedSteps =
           step.prep(
             'abrade',
             'abrade',
-            'Abrade: its window has closed',
+            t('Abrade: its window has closed'),
             gradeMinutes(work) * ABRADE_SHARE,
             m(
               'By then it has gone shiny and does not hold: matt all over by hand, wet where it dusts.',
@@ -40,7 +41,7 @@ export const missedSteps =
           step.prep(
             'grade',
             'abrade',
-            'Prepare it again',
+            t('Prepare it again'),
             gradeMinutes(work) * ABRADE_SHARE,
             m('Bare metal has waited too long: over it once more to the same grade.'),
             { round },
@@ -53,7 +54,7 @@ export const missedSteps =
           step.prep(
             'dampen',
             'dampen',
-            'Dampen again',
+            t('Dampen again'),
             8,
             m('It has dried: soak again to saturated, surface dry.'),
             { round },
@@ -64,7 +65,7 @@ export const missedSteps =
           step.prep(
             'abrade',
             'abrade',
-            'Buff and condition again',
+            t('Buff and condition again'),
             wipeMinutes(work),
             m('Its open time is over: buff lightly, dust off, lay it again, and let it flash off.'),
             { round },

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import type { SystemCard } from '../materials/card';
 import { PURPOSE_NAMES } from '../materials/words';
 import { m, type Message } from '../message/message';
@@ -27,7 +28,7 @@ const MEANT = pick(placeRules, 'intent');
 const bears = (card: SystemCard, over: SystemCard | undefined): Judgement =>
   over && card.notUnder.includes(over.chemistry)
     ? no(() => m('{over} may not lie over it.', { over: over.code }))
-    : fits('What lies over it holds on it.');
+    : fits(t('What lies over it holds on it.'));
 
 export interface JudgedSecond {
   card: SystemCard;

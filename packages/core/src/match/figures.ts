@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { line, type WorkingLine } from '../calc/calc';
 import { word } from '../message/word';
 import type { UnitSystem } from '../units/quantities';
@@ -25,13 +26,13 @@ function readyFigure({ serviceMin, besides, work }: CardMatch, ready: Figure): F
       ...ready.working,
       line(
         'tc',
-        'leave, beyond what is met meanwhile',
-        'site',
+        t('leave, beyond what is met meanwhile'),
+        t('site'),
         besides.minutes,
         'min',
         work.site.name,
       ),
-      line('ts', 'to service', 'ready + tc', serviceMin, 'min'),
+      line('ts', t('to service'), 'ready + tc', serviceMin, 'min'),
     ],
     ready.paths,
   );
@@ -44,20 +45,27 @@ function moneyFigures(match: CardMatch): Record<string, Figure> {
   if (totalCost === null || a === null) return {};
   const { currency, name } = work.site;
   const total = [
-    line('€m', 'material', 'cheapest packs', materialCost ?? 0, currency, 'cards'),
-    line('€w', 'people and heater', 'its own schedule', workCost ?? 0, currency, name),
-    line('€c', 'leave and an early look', 'site', besides.cost, currency, name),
-    line('€d', 'downtime', 'time to service at its rate', downtimeCost ?? 0, currency, 'asset'),
-    line('€', 'in all', '€m + €w + €c + €d', totalCost, currency),
+    line('€m', t('material'), t('cheapest packs'), materialCost ?? 0, currency, 'cards'),
+    line('€w', t('people and heater'), t('its own schedule'), workCost ?? 0, currency, name),
+    line('€c', t('leave and an early look'), t('site'), besides.cost, currency, name),
+    line(
+      '€d',
+      t('downtime'),
+      t('time to service at its rate'),
+      downtimeCost ?? 0,
+      currency,
+      'asset',
+    ),
+    line('€', t('in all'), '€m + €w + €c + €d', totalCost, currency),
   ];
   const year = [
     ...total,
-    line('L', 'expected life', 'as on the card', lifeDays, 'd', `card ${card.code}`),
-    line('€a', 'per year', `€·${YEAR_DAYS}/L`, a, currency),
+    line('L', t('expected life'), t('as on the card'), lifeDays, 'd', `card ${card.code}`),
+    line('€a', t('per year'), `€·${YEAR_DAYS}/L`, a, currency),
   ];
   return {
-    cost: figureOf('cost', 'Cost in all', totalCost, 'money', total),
-    year: figureOf('year', 'Cost per year', a, 'money', year),
+    cost: figureOf('cost', t('Cost in all'), totalCost, 'money', total),
+    year: figureOf('year', t('Cost per year'), a, 'money', year),
   };
 }
 
@@ -70,9 +78,16 @@ export function matchFigures(
   const { work, card, judged, lifeDays } = match;
   const { intent } = work.survey;
   const source = `card ${card.code}`;
-  const life = line('L', `expected life, ${intent}`, 'as on the card', lifeDays, 'd', source);
+  const life = line(
+    'L',
+    t('expected life, {intent}', { intent }),
+    t('as on the card'),
+    lifeDays,
+    'd',
+    source,
+  );
   const figures: Record<string, Figure> = {
-    life: figureOf('life', 'Expected life', lifeDays * 1440, 'time', [life]),
+    life: figureOf('life', t('Expected life'), lifeDays * 1440, 'time', [life]),
     ...moneyFigures(match),
     ...(plan.ready ? { ready: readyFigure(match, plan.ready) } : {}),
   };
@@ -98,7 +113,7 @@ function ruleFigure(
   const compared: WorkingLine[] = [
     line(
       '',
-      sense === 'max' ? 'most' : 'least',
+      sense === 'max' ? t('most') : t('least'),
       rule.question,
       limit,
       '',
@@ -110,7 +125,7 @@ function ruleFigure(
       word(because, units),
       value,
       '',
-      sum ? 'from above' : 'survey',
+      sum ? t('from above') : 'survey',
     ),
   ];
   return figureOf(

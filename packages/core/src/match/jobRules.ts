@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { MILESTONE_NAMES } from '../materials/milestones';
 import { drawPacks } from '../work/draw';
 import { celsius, joined, m, minutes, ml, type Message } from '../message/message';
@@ -24,8 +25,8 @@ const HALF_HOUR = 30;
 export const jobRules: Rule<JudgedJob>[] = [
   {
     id: 'seconds',
-    name: 'With it',
-    question: 'Do the other materials of the job stand it too?',
+    name: t('With it'),
+    question: t('Do the other materials of the job stand it too?'),
     judge: ({ sound, secondTerms: terms, job }) => {
       const others = () => job().draft.rounds.filter((r) => r.card !== job().work.card);
       if (!sound) {
@@ -50,15 +51,17 @@ export const jobRules: Rule<JudgedJob>[] = [
   },
   {
     id: 'aids',
-    name: 'Cleaners',
-    question: 'May its cleaners and release agents be used here?',
+    name: t('Cleaners'),
+    question: t('May its cleaners and release agents be used here?'),
     judge: ({ aidProblem }) =>
-      aidProblem ? no(aidProblem) : fits('What it is cleaned and kept off with may be used here.'),
+      aidProblem
+        ? no(aidProblem)
+        : fits(t('What it is cleaned and kept off with may be used here.')),
   },
   {
     id: 'batches',
-    name: 'Batches',
-    question: 'Can it be mixed and placed inside its working life?',
+    name: t('Batches'),
+    question: t('Can it be mixed and placed inside its working life?'),
     judge: ({ sound, batches: n, chose, job }) => {
       const bad = sound ? null : ownRounds(job()).find((r) => r.problem);
       if (bad?.problem) return no(bad.problem);
@@ -96,8 +99,8 @@ export const jobRules: Rule<JudgedJob>[] = [
   },
   {
     id: 'window',
-    name: 'Back in',
-    question: 'Is it cured before it must run?',
+    name: t('Back in'),
+    question: t('Is it cured before it must run?'),
     judge: ({ ask, sound, readyMin, heldForTimeC, coldReadyMin, job }) => {
       const laid = sound ? null : job().laid;
       if (laid?.ok === false) return no(laid.why);
@@ -146,10 +149,10 @@ export const jobRules: Rule<JudgedJob>[] = [
   },
   {
     id: 'stock',
-    name: 'On the shelf',
-    question: 'Is enough of it on the shelf?',
+    name: t('On the shelf'),
+    question: t('Is enough of it on the shelf?'),
     judge: ({ ask: { card, context, survey }, drawn: need }): Judgement => {
-      if (!context.shelf) return fits('The shelf is not counted here.');
+      if (!context.shelf) return fits(t('The shelf is not counted here.'));
       const own = context.shelf.filter((l) => l.cardCode === card.code);
       const drawn = drawPacks(need, card.packs, own, survey.window.startAt);
       if (!drawn.ok) return no(drawn.why);
@@ -162,7 +165,7 @@ export const jobRules: Rule<JudgedJob>[] = [
         quantity: 'count' as const,
         sense: 'min' as const,
       };
-      if (toBuy.length === 0) return fits('All packs are on the shelf.', against);
+      if (toBuy.length === 0) return fits(t('All packs are on the shelf.'), against);
       return fitsIf(
         () => m('{packs} is fetched first', { packs: toBuy.map((p) => `${p.count} × ${p.label}`) }),
         () => m('{held} of {wanted} packs are on the shelf.', { held, wanted }),

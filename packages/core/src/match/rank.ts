@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import type { Intent } from '../materials/words';
 import { m, minutes, q, type Message } from '../message/message';
 import type { QuantityId } from '../units/quantities';
@@ -29,7 +30,7 @@ export const costPerYear = ({ totalCost, lifeDays }: CardMatch): number | null =
 export const criteria: Criterion[] = [
   {
     id: 'year',
-    name: 'Cost per year',
+    name: t('Cost per year'),
     quantity: 'money',
     better: 'less',
     weight: { lasting: 1, stopgap: 0 },
@@ -37,7 +38,7 @@ export const criteria: Criterion[] = [
   },
   {
     id: 'ready',
-    name: 'Time to service',
+    name: t('Time to service'),
     quantity: 'time',
     better: 'less',
     weight: { lasting: 0, stopgap: 1 },
@@ -45,7 +46,7 @@ export const criteria: Criterion[] = [
   },
   {
     id: 'life',
-    name: 'Expected life',
+    name: t('Expected life'),
     quantity: 'time',
     better: 'more',
     weight: { lasting: 0, stopgap: 0 },
@@ -53,7 +54,7 @@ export const criteria: Criterion[] = [
   },
   {
     id: 'cost',
-    name: 'Cost in all',
+    name: t('Cost in all'),
     quantity: 'money',
     better: 'less',
     weight: { lasting: 0, stopgap: 0 },
@@ -61,7 +62,7 @@ export const criteria: Criterion[] = [
   },
   {
     id: 'margin',
-    name: 'Tightest margin',
+    name: t('Tightest margin'),
     quantity: 'percent',
     better: 'more',
     weight: { lasting: 0, stopgap: 0 },

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { typedText } from '../calc/typed';
 import { gateLimits } from '../ambient/ambientGate';
@@ -86,7 +87,7 @@ const Layer = z.strictObject({
 /** A repair material as its data sheet states it: everything that rules and plans need. */
 export const SystemCard = z.strictObject({
   role: z.literal('system'),
-  code: z.string().regex(/^[A-Z]-\d{3}$/, 'one letter, a hyphen, three digits, such as R-210'),
+  code: z.string().regex(/^[A-Z]-\d{3}$/, t('one letter, a hyphen, three digits, such as R-210')),
   version: z.int().min(1).max(1e6),
   name: typedText(60, 1),
   summary: typedText(200),
@@ -177,16 +178,16 @@ export type SystemCardInput = z.input<typeof SystemCard>;
 export const AID_USES = ['degreaser', 'release', 'wipe', 'etch'] as const;
 export type AidUse = (typeof AID_USES)[number];
 export const AID_NAMES: Record<AidUse, string> = {
-  degreaser: 'Degreaser',
-  release: 'Release agent',
-  wipe: 'Last wipe',
-  etch: 'Etch cleaner',
+  degreaser: t('Degreaser'),
+  release: t('Release agent'),
+  wipe: t('Last wipe'),
+  etch: t('Etch cleaner'),
 };
 
 /** An aid that is no repair material: cleaner, release agent, wipe. */
 export const AidCard = z.strictObject({
   role: z.literal('aid'),
-  code: z.string().regex(/^A-\d{3}$/, 'A, a hyphen, three digits, such as A-905'),
+  code: z.string().regex(/^A-\d{3}$/, t('A, a hyphen, three digits, such as A-905')),
   version: z.int().min(1).max(1e6),
   name: typedText(60, 1),
   summary: typedText(200),

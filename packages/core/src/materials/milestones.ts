@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 
 /** The milestones of a cure. `life` is the working life; the order is that of a plain job. */
@@ -19,14 +20,14 @@ export type MilestoneId = z.infer<typeof MilestoneId>;
 export type Needed = MilestoneId | readonly MilestoneId[];
 
 export const MILESTONE_NAMES: Record<MilestoneId, string> = {
-  life: 'working life ends',
+  life: t('working life ends'),
   tackFree: 'tack-free',
-  overcoatOpens: 'overcoat opens',
-  overcoatCloses: 'overcoat closes',
+  overcoatOpens: t('overcoat opens'),
+  overcoatCloses: t('overcoat closes'),
   handle: 'handle',
   machine: 'machine',
-  lightLoad: 'light load',
-  fullLoad: 'full load',
+  lightLoad: t('light load'),
+  fullLoad: t('full load'),
   immersion: 'immersion',
-  chemical: 'full chemical',
+  chemical: t('full chemical'),
 };

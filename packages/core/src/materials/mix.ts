@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { typedText } from '../calc/typed';
 import { Ratio } from '../mix/ratio';
@@ -129,20 +130,41 @@ export function placedDensity(mix: Mix): number {
 export function mixText(mix: Mix): string {
   switch (mix.kind) {
     case 'two-part':
-      return `${mix.ratio.a} : ${mix.ratio.b} by ${mix.ratio.by}, within ${mix.tolerancePct} %${mix.wholeKit ? ', whole kits only' : ''}`;
+      return `${mix.ratio.a} : ${mix.ratio.b} by ${mix.ratio.by}, within ${mix.tolerancePct} %${mix.wholeKit ? t(', whole kits only') : ''}`;
     case 'cartridge':
-      return `cartridge ${mix.ratio.a} : ${mix.ratio.b}, purge ${mix.purgeMl} ml and set it aside`;
+      return t('cartridge {a} : {b}, purge {purgeMl} ml and set it aside', {
+        a: mix.ratio.a,
+        b: mix.ratio.b,
+        purgeMl: mix.purgeMl,
+      });
     case 'powder-water':
-      return `${mix.bagKg} kg into ${mix.waterLPerBag.patch} l of water, rest ${mix.restMinutes} min`;
+      return t('{bagKg} kg into {patch} l of water, rest {restMinutes} min', {
+        bagKg: mix.bagKg,
+        patch: mix.waterLPerBag.patch,
+        restMinutes: mix.restMinutes,
+      });
     case 'water-set':
-      return `soak ${mix.soakSeconds} s, squeeze ${mix.squeezes} times, ${mix.leastLayers} layers or more`;
+      return t('soak {soakSeconds} s, squeeze {squeezes} times, {leastLayers} layers or more', {
+        soakSeconds: mix.soakSeconds,
+        squeezes: mix.squeezes,
+        leastLayers: mix.leastLayers,
+      });
     case 'dissolved':
-      return `solids ${mix.solids.paste * 100} % for paste, ${mix.solids.syrup * 100} % for syrup`;
+      return t('solids {paste} % for paste, {syrup} % for syrup', {
+        paste: mix.solids.paste * 100,
+        syrup: mix.solids.syrup * 100,
+      });
     case 'light-cured':
-      return `passes of ${mix.depthPerPassMm} mm, ${mix.doseJcm2} J/cm² each`;
+      return t('passes of {depthPerPass} mm, {doseJcm2} J/cm² each', {
+        depthPerPass: mix.depthPerPassMm,
+        doseJcm2: mix.doseJcm2,
+      });
     case 'crumb':
-      return `binder ${mix.binderPct} % of the granules, ${mix.primerShare * 100} % of it to prime`;
+      return t('binder {binder} % of the granules, {primerShare} % of it to prime', {
+        binder: mix.binderPct,
+        primerShare: mix.primerShare * 100,
+      });
     case 'single':
-      return 'ready as it is';
+      return t('ready as it is');
   }
 }

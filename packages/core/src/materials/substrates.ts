@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 /** Substrates, preparation grades, and the tools that reach them. Closed lists, each with names for people. */
 
 /** How a substrate is prepared: each kind has its own grades. */
@@ -8,23 +9,23 @@ export type Hatch = (typeof HATCHES)[number];
 
 /** Every substrate, one record each. */
 const SUBSTRATE_TABLE = [
-  { id: 'carbon-steel', name: 'Carbon steel', kind: 'metal', hatch: 'steel' },
-  { id: 'cast-iron', name: 'Cast iron', kind: 'metal', hatch: 'cast-iron' },
-  { id: 'stainless', name: 'Stainless steel', kind: 'metal', hatch: 'steel' },
-  { id: 'cast-aluminium', name: 'Cast aluminium', kind: 'metal', hatch: 'steel' },
-  { id: 'bronze', name: 'Bronze', kind: 'metal', hatch: 'steel' },
-  { id: 'belt-rubber', name: 'Belt rubber', kind: 'rubber', hatch: 'rubber' },
-  { id: 'tyre-rubber', name: 'Tyre rubber', kind: 'rubber', hatch: 'rubber' },
-  { id: 'concrete', name: 'Concrete', kind: 'concrete', hatch: 'concrete' },
-  { id: 'masonry', name: 'Masonry', kind: 'concrete', hatch: 'concrete' },
-  { id: 'asphalt', name: 'Asphalt', kind: 'concrete', hatch: 'concrete' },
+  { id: 'carbon-steel', name: t('Carbon steel'), kind: 'metal', hatch: 'steel' },
+  { id: 'cast-iron', name: t('Cast iron'), kind: 'metal', hatch: 'cast-iron' },
+  { id: 'stainless', name: t('Stainless steel'), kind: 'metal', hatch: 'steel' },
+  { id: 'cast-aluminium', name: t('Cast aluminium'), kind: 'metal', hatch: 'steel' },
+  { id: 'bronze', name: t('Bronze'), kind: 'metal', hatch: 'steel' },
+  { id: 'belt-rubber', name: t('Belt rubber'), kind: 'rubber', hatch: 'rubber' },
+  { id: 'tyre-rubber', name: t('Tyre rubber'), kind: 'rubber', hatch: 'rubber' },
+  { id: 'concrete', name: t('Concrete'), kind: 'concrete', hatch: 'concrete' },
+  { id: 'masonry', name: t('Masonry'), kind: 'concrete', hatch: 'concrete' },
+  { id: 'asphalt', name: t('Asphalt'), kind: 'concrete', hatch: 'concrete' },
   { id: 'abs', name: 'ABS', kind: 'plastic', hatch: 'plastic' },
   { id: 'pvc', name: 'PVC', kind: 'plastic', hatch: 'plastic' },
-  { id: 'pe', name: 'Polyethylene', kind: 'plastic', hatch: 'plastic' },
-  { id: 'pp', name: 'Polypropylene', kind: 'plastic', hatch: 'plastic' },
-  { id: 'grp', name: 'Glass-fibre composite', kind: 'film', hatch: 'laminate' },
-  { id: 'coated-sheet', name: 'Coated sheet', kind: 'film', hatch: 'steel' },
-  { id: 'board-laminate', name: 'Board laminate', kind: 'laminate', hatch: 'laminate' },
+  { id: 'pe', name: t('Polyethylene'), kind: 'plastic', hatch: 'plastic' },
+  { id: 'pp', name: t('Polypropylene'), kind: 'plastic', hatch: 'plastic' },
+  { id: 'grp', name: t('Glass-fibre composite'), kind: 'film', hatch: 'laminate' },
+  { id: 'coated-sheet', name: t('Coated sheet'), kind: 'film', hatch: 'steel' },
+  { id: 'board-laminate', name: t('Board laminate'), kind: 'laminate', hatch: 'laminate' },
 ] as const satisfies readonly { id: string; name: string; kind: PrepKind; hatch: Hatch }[];
 
 export type Substrate = (typeof SUBSTRATE_TABLE)[number]['id'];
@@ -73,25 +74,25 @@ export const PREP_GRADES = [
 export type PrepGrade = (typeof PREP_GRADES)[number];
 
 export const GRADE_NAMES: Record<PrepGrade, string> = {
-  'St 2': 'thorough hand tool cleaning, ISO 8501-1',
-  'St 3': 'very thorough power tool cleaning, ISO 8501-1',
-  'SP 11': 'bare metal by power tool with a profile, SSPC-SP 11',
-  'Sa 2': 'thorough blast cleaning, ISO 8501-1',
-  'Sa 2½': 'very thorough blast cleaning, ISO 8501-1',
-  'Sa 3': 'blast cleaning to visually clean steel, ISO 8501-1',
-  'CSP 1': 'acid-etched, ICRI 310.2',
-  'CSP 2': 'wire-brushed and ground, ICRI 310.2',
-  'CSP 3': 'light shot-blast or diamond-ground, ICRI 310.2',
-  'CSP 5': 'medium shot-blast or scarified, ICRI 310.2',
-  'CSP 7': 'heavy abrasive blast, ICRI 310.2',
-  degreased: 'degreased to the rubber’s own colour',
-  buffed: 'ground to a matt nap, not smeared',
+  'St 2': t('thorough hand tool cleaning, ISO 8501-1'),
+  'St 3': t('very thorough power tool cleaning, ISO 8501-1'),
+  'SP 11': t('bare metal by power tool with a profile, SSPC-SP 11'),
+  'Sa 2': t('thorough blast cleaning, ISO 8501-1'),
+  'Sa 2½': t('very thorough blast cleaning, ISO 8501-1'),
+  'Sa 3': t('blast cleaning to visually clean steel, ISO 8501-1'),
+  'CSP 1': t('acid-etched, ICRI 310.2'),
+  'CSP 2': t('wire-brushed and ground, ICRI 310.2'),
+  'CSP 3': t('light shot-blast or diamond-ground, ICRI 310.2'),
+  'CSP 5': t('medium shot-blast or scarified, ICRI 310.2'),
+  'CSP 7': t('heavy abrasive blast, ICRI 310.2'),
+  degreased: t('degreased to the rubber’s own colour'),
+  buffed: t('ground to a matt nap, not smeared'),
   wiped: 'solvent-wiped',
-  keyed: 'sanded matt, solvent-wiped',
-  washed: 'washed and dried',
-  sanded: 'sanded with a fine-middle grit, fibre not showing',
-  brushed: 'brushed and wiped with alcohol',
-  milled: 'milled out to sound laminate, wiped with alcohol',
+  keyed: t('sanded matt, solvent-wiped'),
+  washed: t('washed and dried'),
+  sanded: t('sanded with a fine-middle grit, fibre not showing'),
+  brushed: t('brushed and wiped with alcohol'),
+  milled: t('milled out to sound laminate, wiped with alcohol'),
 };
 
 /** Rank of a grade within its kind: an equal or higher rank meets it. */
@@ -103,11 +104,11 @@ export const gradeRank = (grade: PrepGrade): number =>
 export const TOOLS = ['hand', 'nonspark', 'power', 'bristle', 'blast'] as const;
 export type Tool = (typeof TOOLS)[number];
 export const TOOL_NAMES: Record<Tool, string> = {
-  hand: 'Hand tools',
-  nonspark: 'Non-sparking power tools',
-  power: 'Power tools',
-  bristle: 'Impact power tools',
-  blast: 'Grit blasting',
+  hand: t('Hand tools'),
+  nonspark: t('Non-sparking power tools'),
+  power: t('Power tools'),
+  bristle: t('Impact power tools'),
+  blast: t('Grit blasting'),
 };
 
 interface Reach {

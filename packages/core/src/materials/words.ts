@@ -1,20 +1,21 @@
+import { t } from '../text/text';
 /** Closed lists that surveys and cards share, each with names for people, so that no screen holds them. */
 
 export const DAMP = ['dry', 'damp', 'wet', 'under-water'] as const;
 export type Damp = (typeof DAMP)[number];
 export const DAMP_NAMES: Record<Damp, string> = {
-  dry: 'Dry',
-  damp: 'Damp',
-  wet: 'Wet',
-  'under-water': 'Under water',
+  dry: t('Dry'),
+  damp: t('Damp'),
+  wet: t('Wet'),
+  'under-water': t('Under water'),
 };
 
 export const SLOPES = ['level', 'vertical', 'overhead'] as const;
 export type Slope = (typeof SLOPES)[number];
 export const SLOPE_NAMES: Record<Slope, string> = {
-  level: 'Level',
-  vertical: 'Vertical',
-  overhead: 'Overhead',
+  level: t('Level'),
+  vertical: t('Vertical'),
+  overhead: t('Overhead'),
 };
 
 export const MEDIA = [
@@ -33,18 +34,18 @@ export const MEDIA = [
 ] as const;
 export type Medium = (typeof MEDIA)[number];
 export const MEDIUM_NAMES: Record<Medium, string> = {
-  water: 'Water',
-  condensate: 'Condensate',
-  juice: 'Beet juice',
-  'lime-milk': 'Lime milk',
-  caustic: 'Caustic cleaner',
-  'mineral-acid': 'Mineral acid',
-  'soil-slurry': 'Beet and soil slurry',
-  brine: 'Brine, de-icing or sea salt',
-  'fatty-acid': 'Fats and fatty acids',
-  sugar: 'Sugar syrup',
-  oil: 'Oil or grease',
-  air: 'Air',
+  water: t('Water'),
+  condensate: t('Condensate'),
+  juice: t('Beet juice'),
+  'lime-milk': t('Lime milk'),
+  caustic: t('Caustic cleaner'),
+  'mineral-acid': t('Mineral acid'),
+  'soil-slurry': t('Beet and soil slurry'),
+  brine: t('Brine, de-icing or sea salt'),
+  'fatty-acid': t('Fats and fatty acids'),
+  sugar: t('Sugar syrup'),
+  oil: t('Oil or grease'),
+  air: t('Air'),
 };
 /** Usual pH of a medium, as typed, filled in until it is measured. */
 export const MEDIUM_PH: Record<Medium, string> = {
@@ -69,34 +70,37 @@ export const DILUTED: readonly Medium[] = ['caustic', 'mineral-acid'];
 export const WEAR = ['none', 'sliding', 'erosion', 'impact', 'cavitation'] as const;
 export type Wear = (typeof WEAR)[number];
 export const WEAR_NAMES: Record<Wear, string> = {
-  none: 'Little wear',
-  sliding: 'Sliding wear',
-  erosion: 'Erosion by solids',
-  impact: 'Knocks',
-  cavitation: 'Cavitation',
+  none: t('Little wear'),
+  sliding: t('Sliding wear'),
+  erosion: t('Erosion by solids'),
+  impact: t('Knocks'),
+  cavitation: t('Cavitation'),
 };
 
 export const AREAS = ['safe', 'zone-2', 'zone-1'] as const;
 export type Area = (typeof AREAS)[number];
 export const AREA_NAMES: Record<Area, string> = {
-  safe: 'Not classified',
-  'zone-2': 'Zone 2',
-  'zone-1': 'Zone 1',
+  safe: t('Not classified'),
+  'zone-2': t('Zone 2'),
+  'zone-1': t('Zone 1'),
 };
 
 export const INTENTS = ['lasting', 'stopgap'] as const;
 export type Intent = (typeof INTENTS)[number];
-export const INTENT_NAMES: Record<Intent, string> = { lasting: 'Lasting', stopgap: 'Stop-gap' };
+export const INTENT_NAMES: Record<Intent, string> = {
+  lasting: t('Lasting'),
+  stopgap: t('Stop-gap'),
+};
 
 /** Things nearby that a material or its solvent may damage. */
 export const NEARBY = ['paint', 'plastic', 'rubber', 'electronics', 'food'] as const;
 export type Nearby = (typeof NEARBY)[number];
 export const NEARBY_NAMES: Record<Nearby, string> = {
-  paint: 'Paint that stays',
-  plastic: 'Plastic parts',
-  rubber: 'Rubber parts',
-  electronics: 'Electronics',
-  food: 'Open product',
+  paint: t('Paint that stays'),
+  plastic: t('Plastic parts'),
+  rubber: t('Rubber parts'),
+  electronics: t('Electronics'),
+  food: t('Open product'),
 };
 
 /** Who must decide or do the work where the technician may not. */
@@ -112,14 +116,14 @@ export const PERMISSIONS = [
 ] as const;
 export type Permission = (typeof PERMISSIONS)[number];
 export const PERMISSION_NAMES: Record<Permission, string> = {
-  none: 'Nobody else',
-  'pressure-engineer': 'A pressure engineer',
-  'structural-engineer': 'A structural engineer',
-  'tyre-shop': 'A licensed tyre shop',
-  'electronics-shop': 'A qualified electronics workshop',
-  'belt-splicer': 'A belt splicer',
-  diver: 'A commercial diver',
-  'lining-shop': 'A lining contractor',
+  none: t('Nobody else'),
+  'pressure-engineer': t('A pressure engineer'),
+  'structural-engineer': t('A structural engineer'),
+  'tyre-shop': t('A licensed tyre shop'),
+  'electronics-shop': t('A qualified electronics workshop'),
+  'belt-splicer': t('A belt splicer'),
+  diver: t('A commercial diver'),
+  'lining-shop': t('A lining contractor'),
 };
 
 /** The material of an old repair: it is removed before a new one. */
@@ -135,14 +139,14 @@ export const OLD_REPAIRS = [
 ] as const;
 export type OldRepair = (typeof OLD_REPAIRS)[number];
 export const OLD_REPAIR_NAMES: Record<OldRepair, string> = {
-  none: 'None',
-  paste: 'Paste or putty',
+  none: t('None'),
+  paste: t('Paste or putty'),
   wrap: 'A wrap',
-  rubber: 'Rubber or a strip',
-  mortar: 'Mortar or resin',
-  sealant: 'Soft sealant',
-  film: 'Paint or film',
-  clamp: 'A clamp or a weld',
+  rubber: t('Rubber or a strip'),
+  mortar: t('Mortar or resin'),
+  sealant: t('Soft sealant'),
+  film: t('Paint or film'),
+  clamp: t('A clamp or a weld'),
 };
 
 /** What covers or has soaked into the substrate, invisible under paint. */
@@ -156,20 +160,20 @@ export const SKINS = [
 ] as const;
 export type Skin = (typeof SKINS)[number];
 export const SKIN_NAMES: Record<Skin, string> = {
-  bare: 'Nothing',
-  galvanised: 'Zinc, galvanised',
-  'oil-soaked': 'Soaked with oil',
-  'rubber-lined': 'A rubber lining',
-  'glass-lined': 'A glass lining',
-  'fluoropolymer-lined': 'A fluoropolymer lining',
+  bare: t('Nothing'),
+  galvanised: t('Zinc, galvanised'),
+  'oil-soaked': t('Soaked with oil'),
+  'rubber-lined': t('A rubber lining'),
+  'glass-lined': t('A glass lining'),
+  'fluoropolymer-lined': t('A fluoropolymer lining'),
 };
 
 /** Approvals that a material must have, by a certificate on its card. */
 export const APPROVALS = ['drinking-water', 'food'] as const;
 export type Approval = (typeof APPROVALS)[number];
 export const APPROVAL_NAMES: Record<Approval, string> = {
-  'drinking-water': 'Drinking water',
-  food: 'Food',
+  'drinking-water': t('Drinking water'),
+  food: t('Food'),
 };
 
 /** Kinds of loading that no single figure of a data sheet covers. */
@@ -182,11 +186,11 @@ export const STRAINS = [
 ] as const;
 export type Strain = (typeof STRAINS)[number];
 export const STRAIN_NAMES: Record<Strain, string> = {
-  'pressure-cycles': 'Pressure that comes and goes',
-  vibration: 'Vibration',
-  'heat-cycles': 'Heat that comes and goes',
-  'hot-wash': 'Hot wash',
-  'freeze-thaw': 'Freezing and thawing',
+  'pressure-cycles': t('Pressure that comes and goes'),
+  vibration: t('Vibration'),
+  'heat-cycles': t('Heat that comes and goes'),
+  'hot-wash': t('Hot wash'),
+  'freeze-thaw': t('Freezing and thawing'),
 };
 
 /** The purpose of a round. A card that can serve one beside another card lists it in `helps`. */
@@ -218,28 +222,28 @@ export const PURPOSES = [
 ] as const;
 export type Purpose = (typeof PURPOSES)[number];
 export const PURPOSE_NAMES: Record<Purpose, string> = {
-  plug: 'Plug',
-  fair: 'Fairing paste',
-  tack: 'Tack',
-  'port-paste': 'Port paste',
-  conditioner: 'Conditioner',
-  cement: 'Cement',
-  primer: 'Primer',
-  'wet-coat': 'Wetting coat',
-  'isolation-ply': 'Glass ply under carbon',
-  close: 'Closing the crack',
-  crack: 'Cracks first',
-  bed: 'Bed',
+  plug: t('Plug'),
+  fair: t('Fairing paste'),
+  tack: t('Tack'),
+  'port-paste': t('Port paste'),
+  conditioner: t('Conditioner'),
+  cement: t('Cement'),
+  primer: t('Primer'),
+  'wet-coat': t('Wetting coat'),
+  'isolation-ply': t('Glass ply under carbon'),
+  close: t('Closing the crack'),
+  crack: t('Cracks first'),
+  bed: t('Bed'),
   fill: 'Fill',
-  patch: 'Patch',
-  base: 'Base coat',
-  finish: 'Finish coat',
-  coat: 'Coat',
-  build: 'Build',
-  wrap: 'Wrap',
-  cover: 'Cover',
-  resin: 'Resin',
-  paste: 'Paste',
-  topcoat: 'Topcoat',
-  seal: 'Sealer',
+  patch: t('Patch'),
+  base: t('Base coat'),
+  finish: t('Finish coat'),
+  coat: t('Coat'),
+  build: t('Build'),
+  wrap: t('Wrap'),
+  cover: t('Cover'),
+  resin: t('Resin'),
+  paste: t('Paste'),
+  topcoat: t('Topcoat'),
+  seal: t('Sealer'),
 };

@@ -1,4 +1,4 @@
-import { t } from '../text/text';
+import { filled } from '../text/text';
 import { formatQuantity, figureAndUnit } from '../units/format';
 import { quantity, type QuantityId, type UnitSystem } from '../units/quantities';
 import {
@@ -118,7 +118,7 @@ export function wordIn({ text, values }: Message, voice: Voice): string {
   const worded = Object.fromEntries(
     Object.entries(values).map(([key, value]) => [key, valueText(value, voice, finer)]),
   );
-  return t(text, worded);
+  return filled(text, worded);
 }
 
 /** Words a message in the reader’s units. */

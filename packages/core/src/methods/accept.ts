@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { line } from '../calc/calc';
 import { holidayVoltage } from '../inspect/holidayVoltage';
 import { LEAST_THICKNESS_SHARE } from '../inspect/shares';
@@ -15,13 +16,13 @@ const station = 'accept' as const;
  */
 export const lookAndTap = (
   after: readonly After[],
-  text = 'No pinholes, no lifted edge, one colour. Tap all over: one sound.',
+  text = t('No pinholes, no lifted edge, one colour. Tap all over: one sound.'),
   wrongs: readonly Wrong[] = [
-    wrong('Pinholes', 'Abrade, fill with a wet coat, let it cure.'),
-    wrong('Hollow sound', 'Cut that part out to the parent and do it again.'),
+    wrong(t('Pinholes'), t('Abrade, fill with a wet coat, let it cure.')),
+    wrong(t('Hollow sound'), t('Cut that part out to the parent and do it again.')),
   ],
 ): StepDraft =>
-  step('look', station, 'look', 'Look and tap', 10, m(text), { wrong: wrongs, after });
+  step('look', station, 'look', t('Look and tap'), 10, m(text), { wrong: wrongs, after });
 
 /** The fingernail test of hardness, where no durometer is used. */
 export const fingernail = (work: Work): StepDraft =>
@@ -29,14 +30,16 @@ export const fingernail = (work: Work): StepDraft =>
     'fingernail',
     station,
     'test',
-    'Fingernail',
+    t('Fingernail'),
     3,
     m(
       'Press a fingernail into the repair and into the kept sample: no mark on either. {cartridge, select, yes {The purge} other {The sample}} is the witness.',
       { cartridge: work.card.mix.kind === 'cartridge' ? 'yes' : 'no' },
     ),
     {
-      wrong: [wrong('It takes a mark', 'Warm it, wait; still soft: cut it out, it was off ratio.')],
+      wrong: [
+        wrong(t('It takes a mark'), t('Warm it, wait; still soft: cut it out, it was off ratio.')),
+      ],
     },
   );
 
@@ -52,7 +55,7 @@ export function hardness(work: Work): StepDraft[] {
       'hardness',
       station,
       'test',
-      'Hardness',
+      t('Hardness'),
       10,
       m('Shore {scale} {least} or more, three readings on the repair or on the batch sample.', {
         scale: hard.scale,
@@ -67,7 +70,9 @@ export function hardness(work: Work): StepDraft[] {
           scale: hard.scale,
         },
         figures: ['hardness'],
-        wrong: [wrong('Soft spot', 'Bad mixing or too cold. Warm it; still soft: cut it out.')],
+        wrong: [
+          wrong(t('Soft spot'), t('Bad mixing or too cold. Warm it; still soft: cut it out.')),
+        ],
       },
     ),
   ];
@@ -88,7 +93,7 @@ export function pressureSteps({ demand }: Work, after: readonly After[]): StepDr
       name,
       station,
       'test',
-      share < 1 ? 'Half pressure' : 'Service pressure',
+      share < 1 ? t('Half pressure') : t('Service pressure'),
       work + holdMin,
       joined([
         m('Raise to {bar} slowly, nobody in line with the repair. Hold {hold}, look for weeping.', {
@@ -112,8 +117,8 @@ export function pressureSteps({ demand }: Work, after: readonly After[]): StepDr
         figures: [figure],
         wrong: [
           wrong(
-            'It weeps',
-            'Down to nothing, drain, take it off, do it again. Do not wrap over a leak.',
+            t('It weeps'),
+            t('Down to nothing, drain, take it off, do it again. Do not wrap over a leak.'),
           ),
         ],
       },
@@ -125,12 +130,12 @@ export const pressureFigures = ({ demand }: Work): Figure[] =>
     ? PRESSURE_STEPS.map(({ figure, share }) =>
         figureOf(
           figure,
-          share < 1 ? 'Half pressure' : 'Service pressure',
+          share < 1 ? t('Half pressure') : t('Service pressure'),
           demand.pressureBar * share,
           'pressure',
           [
-            line('p', 'pressure in service', 'survey', demand.pressureBar, 'bar', 'survey'),
-            line('pt', 'held', `p·${share}`, demand.pressureBar * share, 'bar'),
+            line('p', t('pressure in service'), t('survey'), demand.pressureBar, 'bar', 'survey'),
+            line('pt', t('held'), `p·${share}`, demand.pressureBar * share, 'bar'),
           ],
           demand.paths.pressureBar ? [demand.paths.pressureBar] : [],
         ),
@@ -139,9 +144,11 @@ export const pressureFigures = ({ demand }: Work): Figure[] =>
 
 /** Thickness against the plan: mean on target, none below a share of it. */
 export const thickness = (targetMm: number, minReadings: number, text: Text): StepDraft =>
-  step('thickness', station, 'test', 'Thickness', 10, text, {
+  step('thickness', station, 'test', t('Thickness'), 10, text, {
     hold: { kind: 'thickness', targetMm, minReadings, leastShare: LEAST_THICKNESS_SHARE },
-    wrong: [wrong('Too thin', 'Abrade, wipe, lay what is missing; it counts from the new coat.')],
+    wrong: [
+      wrong(t('Too thin'), t('Abrade, wipe, lay what is missing; it counts from the new coat.')),
+    ],
   });
 
 /** Voltage of a holiday test by thickness; null where a wet sponge is used. */
@@ -154,7 +161,7 @@ export function holidayTest(thicknessMm: number): StepDraft {
     'holiday',
     station,
     'test',
-    'Holiday test',
+    t('Holiday test'),
     15,
     volts === null
       ? m('Wet sponge all over {thick}: no bell.', { thick: mm(thicknessMm) })
@@ -167,7 +174,7 @@ export function holidayTest(thicknessMm: number): StepDraft {
         ),
     {
       figures: volts === null ? [] : ['holiday'],
-      wrong: [wrong('It sparks', 'Mark, abrade, touch up in two coats, test again.')],
+      wrong: [wrong(t('It sparks'), t('Mark, abrade, touch up in two coats, test again.'))],
     },
   );
 }
@@ -178,7 +185,7 @@ export const agreeNextLook = (lookDays: number): StepDraft =>
     'agree',
     station,
     'tidy',
-    'Say when, close the area',
+    t('Say when, close the area'),
     3,
     m(
       'Say from when what is allowed. The area stays closed until then. Agree the next look, in {days}.',
@@ -193,7 +200,7 @@ export const returnToService = (work: Work, lookDays: number): StepDraft[] => [
     'tidy',
     station,
     'tidy',
-    'Tidy',
+    t('Tidy'),
     10,
     m('Strings and flash off. Leftovers bagged, labelled, binned by your site’s rules. {pack}', {
       pack: work.card.openedPack,

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import {
   NEARBY_NAMES,
   PERMISSION_NAMES,
@@ -54,7 +55,7 @@ export const isolate = (work: Work, more?: Extra): StepDraft =>
   prep(
     'isolate',
     'safe',
-    'Isolate and make safe',
+    t('Isolate and make safe'),
     20,
     () =>
       m(
@@ -77,7 +78,7 @@ export const protect = (work: Work, more?: Extra): StepDraft =>
   prep(
     'protect',
     'protect',
-    'Protect what is beside it',
+    t('Protect what is beside it'),
     10,
     () =>
       joined([
@@ -94,43 +95,45 @@ const OFF: Record<
   { text: string; minutes: number; does: StepDraft['does']; sparks: boolean }
 > = {
   paste: {
-    text: 'Grind or chisel the old paste off to the parent; what is left under lets go.',
+    text: t('Grind or chisel the old paste off to the parent; what is left under lets go.'),
     minutes: 30,
     does: 'strip',
     sparks: true,
   },
   wrap: {
-    text: 'Saw two lines opposite each other, not into the pipe. Chisel along them, prise the halves off.',
+    text: t(
+      'Saw two lines opposite each other, not into the pipe. Chisel along them, prise the halves off.',
+    ),
     minutes: 35,
     does: 'strip',
     sparks: true,
   },
   rubber: {
-    text: 'Cut round it, peel it back hard and slow, grind off the last cement.',
+    text: t('Cut round it, peel it back hard and slow, grind off the last cement.'),
     minutes: 25,
     does: 'strip',
     sparks: false,
   },
   mortar: {
-    text: 'Break it out to sound, square at the edges. Wet, or with extraction.',
+    text: t('Break it out to sound, square at the edges. Wet, or with extraction.'),
     minutes: 45,
     does: 'strip',
     sparks: true,
   },
   sealant: {
-    text: 'Cut both sides, pull it out whole, grind the walls: they are the bond.',
+    text: t('Cut both sides, pull it out whole, grind the walls: they are the bond.'),
     minutes: 25,
     does: 'strip',
     sparks: false,
   },
   film: {
-    text: 'Strip it past the damage; a glossy coat is not a substrate.',
+    text: t('Strip it past the damage; a glossy coat is not a substrate.'),
     minutes: 20,
     does: 'strip',
     sparks: false,
   },
   clamp: {
-    text: 'Take it off with the line proved empty; dress weld and rust back to the parent.',
+    text: t('Take it off with the line proved empty; dress weld and rust back to the parent.'),
     minutes: 30,
     does: 'strip',
     sparks: true,
@@ -146,7 +149,7 @@ export function removeOld(work: Work): StepDraft[] {
     prep(
       'remove-old',
       off.does,
-      'Take the old repair off',
+      t('Take the old repair off'),
       off.minutes,
       () => m(`${off.text} Note how it failed.`),
       {

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { line } from '../calc/calc';
 import { m, mm, type Message } from '../message/message';
 import type { Touch } from '../work/batching';
@@ -29,7 +30,7 @@ const bodyWorking = (work: Work) => () => [
   ),
   line(
     'ΣV',
-    'all damages',
+    t('all damages'),
     work.bodies.map((b) => b.netMl.toFixed(1)).join(' + '),
     work.netMl,
     'ml',
@@ -113,7 +114,7 @@ export function coatSteps(
       step.touch(
         round,
         'place',
-        rounds.length === 1 ? 'Place it' : round.title,
+        rounds.length === 1 ? t('Place it') : round.title,
         () =>
           m(
             '{lead} {thick}{n, plural, =0 {} other { more}}, from the middle out so that air leaves.{hasEnd, select, yes { {end}} other {}}',
@@ -138,8 +139,11 @@ export function coatSteps(
             ...(i === 0 ? [] : [`cure.${rounds[i - 1]?.id}.overcoatOpens`]),
           ],
           wrong: [
-            wrong('It sags', 'Take the excess off while wet; build the rest as another coat.'),
-            wrong('Trapped air', 'Slit, press out, close over while wet.'),
+            wrong(
+              t('It sags'),
+              t('Take the excess off while wet; build the rest as another coat.'),
+            ),
+            wrong(t('Trapped air'), t('Slit, press out, close over while wet.')),
           ],
         },
       ),
@@ -153,7 +157,7 @@ export const cleanTools = (round: Round): StepDraft =>
     'tools',
     'build',
     'tidy',
-    'Clean the tools',
+    t('Clean the tools'),
     5,
     m(
       'Now, before it sets on them. Leftovers spread to cool, never left in the pail; part packs closed.',

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { line } from '../calc/calc';
 import { fillKind } from '../materials/card';
 import { m, mm } from '../message/message';
@@ -43,7 +44,7 @@ export const sandStep = (work: Work): StepDraft[] => {
         step.prep(
           'dry',
           'dam',
-          'Sand first',
+          t('Sand first'),
           5 + ml / 1500,
           m(
             'Fine dry sand in, tapped down, to leave {depth}. Not less: under it it breaks up. More is money in the ground.',
@@ -64,14 +65,20 @@ export function crackNeeds(work: Work, runs: readonly Run[]): Need[] {
           {
             kind: 'plain' as const,
             id: 'sand',
-            name: 'Fine dry sand',
+            name: t('Fine dry sand'),
             for: m('the bed under the resin'),
             amount: (ml / 1000) * SAND_KGL * 1000,
             quantity: 'mass' as const,
             working: [
-              line('Vs', 'bed', 'length · width · depth under the working depth', ml / 1000, 'l'),
-              line('ρ', 'loose sand', 'usual', SAND_KGL, 'kg/l'),
-              line('m', 'sand', 'Vs·ρ·1000', ml * SAND_KGL, 'g'),
+              line(
+                'Vs',
+                t('bed'),
+                t('length · width · depth under the working depth'),
+                ml / 1000,
+                'l',
+              ),
+              line('ρ', t('loose sand'), t('usual'), SAND_KGL, 'kg/l'),
+              line('m', t('sand'), 'Vs·ρ·1000', ml * SAND_KGL, 'g'),
             ],
           },
         ]
@@ -81,7 +88,7 @@ export function crackNeeds(work: Work, runs: readonly Run[]): Need[] {
           {
             kind: 'plain' as const,
             id: 'rod',
-            name: 'Backing rod',
+            name: t('Backing rod'),
             for: m('under the bead, {size} thick', {
               size: mm(ROD_SHARE * Math.max(...runs.map((r) => r.widthMm))),
             }),
@@ -100,7 +107,7 @@ export const rodStep = (work: Work, runs: readonly Run[]): StepDraft[] =>
         step.prep(
           'dry',
           'dam',
-          'Backing rod',
+          t('Backing rod'),
           5 + runs.reduce((s, r) => s + r.lengthMm, 0) / 1000,
           m(
             'Backing rod, {rod} thick for {gap}, pushed down to leave {bead}: the bead bonds to two sides only and is half as deep as wide.',
@@ -125,29 +132,29 @@ export function crackFigures(work: Work, runs: readonly Run[]): Figure[] {
   return [
     figureOf(
       'resin',
-      'Repair material',
+      t('Repair material'),
       work.netMl,
       'volume',
-      [...lines, line('Vr', 'repair material', 'as it is opened', work.netMl, 'ml')],
+      [...lines, line('Vr', t('repair material'), t('as it is opened'), work.netMl, 'ml')],
       paths,
     ),
     figureOf(
       'sandBed',
-      'Sand bed',
+      t('Sand bed'),
       sand,
       'volume',
-      [line('Vs', 'sand bed', 'what is under the working depth', sand, 'ml')],
+      [line('Vs', t('sand bed'), t('what is under the working depth'), sand, 'ml')],
       paths,
     ),
     figureOf(
       'run',
-      'Crack in all',
+      t('Crack in all'),
       metresMm,
       'run',
       [
         line(
           'ΣL',
-          'crack in all',
+          t('crack in all'),
           runs.map((r) => String(r.lengthMm)).join(' + '),
           metresMm,
           'mm',
@@ -158,10 +165,18 @@ export function crackFigures(work: Work, runs: readonly Run[]): Figure[] {
     ),
     figureOf(
       'opened',
-      'Filled deep',
+      t('Filled deep'),
       work.buildMm,
       'length',
-      [line('h', 'filled deep', `opened for ${work.card.code}`, work.buildMm, 'mm')],
+      [
+        line(
+          'h',
+          t('filled deep'),
+          t('opened for {code}', { code: work.card.code }),
+          work.buildMm,
+          'mm',
+        ),
+      ],
       paths,
     ),
   ];

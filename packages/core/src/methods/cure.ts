@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import type { MilestoneId } from '../materials/milestones';
 import { MILESTONE_NAMES } from '../materials/milestones';
 import { celsius, joined, m, minutes, type Message } from '../message/message';
@@ -13,7 +14,7 @@ export const leave = (work: Work, round: Round, extra?: Message): StepDraft =>
     'leave',
     'cure',
     'wait',
-    'Leave it',
+    t('Leave it'),
     0,
     () =>
       joined([
@@ -27,8 +28,8 @@ export const leave = (work: Work, round: Round, extra?: Message): StepDraft =>
       round,
       wrong: [
         wrong(
-          'It got colder',
-          'Every time stretches. Measure, and read the strip at the new temperature.',
+          t('It got colder'),
+          t('Every time stretches. Measure, and read the strip at the new temperature.'),
         ),
       ],
     },
@@ -63,7 +64,7 @@ export function postCure({ card, demand }: Work, round: Round): StepDraft[] {
       'post-cure',
       'cure',
       'heat',
-      'Post-cure',
+      t('Post-cure'),
       20,
       m('Hold at {temp} for {time}, heated evenly. Without it the limit is {without}.', {
         temp: celsius(heat.tempC),

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { line } from '../calc/calc';
 import type { Needed } from '../materials/milestones';
 import type { Purpose } from '../materials/words';
@@ -44,16 +45,16 @@ export function filmRound(work: Work, film: Film): Round {
     buildMm: (wetUm * solids) / 1000,
     paths: film.paths ?? work.bodies.flatMap((b) => b.body.paths),
     working: () => [
-      line('A', 'area', 'by the survey', film.areaMm2 / 1e6, 'm²'),
+      line('A', t('area'), t('by the survey'), film.areaMm2 / 1e6, 'm²'),
       line(
         'WFT',
-        'wet film',
-        film.dftUm === undefined ? 'as on the card' : `dry film/${solids}`,
+        t('wet film'),
+        film.dftUm === undefined ? t('as on the card') : t('dry film/{solids}', { solids }),
         wetUm,
         'µm',
         `card ${card.code}`,
       ),
-      line('V', 'film', 'A·WFT', netMl, 'ml'),
+      line('V', t('film'), 'A·WFT', netMl, 'ml'),
     ],
     touches: [mixTouch(card), { name: film.touch, placing: 1 }],
     needed: film.needed ?? null,

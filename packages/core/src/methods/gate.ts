@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { celsius, m, q } from '../message/message';
 import type { StepDraft } from '../work/step';
 import type { Need } from '../work/supplies';
@@ -45,7 +46,7 @@ function heldSteps(work: Work): StepDraft[] {
           prep(
             'dry-air',
             'heat',
-            'Dry the air',
+            t('Dry the air'),
             30,
             () =>
               m(
@@ -68,7 +69,7 @@ function heldSteps(work: Work): StepDraft[] {
       : []),
     ...(work.demand.closed && (card.flammable || card.ventilate)
       ? [
-          prep('ventilate', 'safe', 'Blow air through', 10, () =>
+          prep('ventilate', 'safe', t('Blow air through'), 10, () =>
             m(
               'Fresh air blown in at the bottom, out at the top, its exit watched; gas test before anybody goes in.',
             ),
@@ -84,7 +85,7 @@ export const heldNeeds = ({ heldC }: Work): Need[] =>
         {
           kind: 'plain',
           id: 'heater',
-          name: 'Tent and heater',
+          name: t('Tent and heater'),
           for: m('holding {temp}', { temp: celsius(heldC) }),
           amount: 1,
           quantity: 'count',
@@ -98,7 +99,7 @@ export const gate = (work: Work, more?: Extra): StepDraft => {
     return prep(
       'water-temp',
       'gate',
-      'Temperature where it sets',
+      t('Temperature where it sets'),
       5,
       () =>
         m('Measure where it sets, in the water if it is under it: {min} to {max}.', {
@@ -119,7 +120,7 @@ export const gate = (work: Work, more?: Extra): StepDraft => {
   return prep(
     'gate',
     'gate',
-    'Dew point gate',
+    t('Dew point gate'),
     5,
     () =>
       m(
@@ -134,7 +135,9 @@ export const gate = (work: Work, more?: Extra): StepDraft => {
     {
       hold: { kind: 'ambient' },
       figures: ['dewPoint', 'margin'],
-      wrong: [wrong('Stop', 'Warm the surface or dry the air, then measure again. Do not mix.')],
+      wrong: [
+        wrong(t('Stop'), t('Warm the surface or dry the air, then measure again. Do not mix.')),
+      ],
       ...more,
     },
   );

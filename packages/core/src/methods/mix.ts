@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import type { SystemCard } from '../materials/card';
 import { celsius, joined, m, type Message } from '../message/message';
 import type { Touch } from '../work/batching';
@@ -35,7 +36,7 @@ export function mixSteps(work: Work, round: Round, after: readonly After[] = [])
       'lay-out',
       'mix',
       'ready',
-      'Get tools ready, agree roles',
+      t('Get tools ready, agree roles'),
       5,
       () =>
         joined([
@@ -63,7 +64,7 @@ export function mixSteps(work: Work, round: Round, after: readonly After[] = [])
             'cool',
             'mix',
             'ready',
-            'Cool the parts',
+            t('Cool the parts'),
             30,
             () =>
               m('Both parts to {temp} in the cool box before mixing; the surface stays as it is.', {
@@ -118,7 +119,7 @@ export function mortarNeeds(rounds: readonly Round[]): Need[] {
     {
       kind: 'plain',
       id: 'water',
-      name: 'Clean water',
+      name: t('Clean water'),
       for: m('mixing'),
       amount: water,
       quantity: 'volume',
@@ -126,7 +127,7 @@ export function mortarNeeds(rounds: readonly Round[]): Need[] {
     {
       kind: 'plain',
       id: 'aggregate',
-      name: 'Clean dry aggregate',
+      name: t('Clean dry aggregate'),
       for: m('extending the deep fill'),
       amount: aggregate,
       quantity: 'mass',

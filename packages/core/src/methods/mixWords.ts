@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import type { Mix } from '../materials/mix';
 import { soakMinutes } from '../materials/stages';
 import {
@@ -17,12 +18,12 @@ import type { Work } from '../work/work';
 import { wrong } from './step';
 
 const STREAKS = wrong(
-  'Streaks of either colour',
-  'Mix on, up to one minute more. Still streaked: bin it.',
+  t('Streaks of either colour'),
+  t('Mix on, up to one minute more. Still streaked: bin it.'),
 );
 const HOT = wrong(
-  'Pail warm in the hand',
-  'Stop placing. Spread the rest thin on sheet; never leave it in the pail.',
+  t('Pail warm in the hand'),
+  t('Stop placing. Spread the rest thin on sheet; never leave it in the pail.'),
 );
 
 /** The parts of one batch by the card's names, on a scale or in cups. */
@@ -97,7 +98,7 @@ function twoPart({ work, round, mix, time, mixed, title }: Mixing<'two-part'>): 
         wrong: [
           STREAKS,
           HOT,
-          wrong('Off ratio', 'Add what the scale check says, before mixing starts.'),
+          wrong(t('Off ratio'), t('Add what the scale check says, before mixing starts.')),
         ],
       };
 }
@@ -130,9 +131,9 @@ function powderWater({ work, round, mix, time, title }: Mixing<'powder-water'>):
         m('Scrape the pail’s edge.'),
       ]),
     wrong: [
-      wrong('Too stiff', 'Mix again after the rest; water only up to the card’s.'),
-      wrong('Water stands on it', 'Too wet: bin it. Powder added later does not mend it.'),
-      wrong('It stiffens in the tub', 'No more water. Bin it; make the next one smaller.'),
+      wrong(t('Too stiff'), t('Mix again after the rest; water only up to the card’s.')),
+      wrong(t('Water stands on it'), t('Too wet: bin it. Powder added later does not mend it.')),
+      wrong(t('It stiffens in the tub'), t('No more water. Bin it; make the next one smaller.')),
     ],
   };
 }
@@ -149,8 +150,8 @@ function cartridge({ mix, n, mixed }: Mixing<'cartridge'>): MixWords {
         mixed,
       ]),
     wrong: [
-      wrong('Two colours out of the nozzle', 'Purge on; still two: a new nozzle.'),
-      wrong('It goes hard in the nozzle', 'New nozzle, purge again.'),
+      wrong(t('Two colours out of the nozzle'), t('Purge on; still two: a new nozzle.')),
+      wrong(t('It goes hard in the nozzle'), t('New nozzle, purge again.')),
     ],
   };
 }
@@ -172,10 +173,10 @@ function waterSet({ work, mix, n }: Mixing<'water-set'>): MixWords {
         m('It sets in minutes: wrap at once.'),
       ]),
     wrong: [
-      wrong('Roll stiff in the pouch', 'The pouch leaked: bin it, open the next.'),
+      wrong(t('Roll stiff in the pouch'), t('The pouch leaked: bin it, open the next.')),
       wrong(
-        'It sets before it is on',
-        'Cut it off, go on over it with the next roll; colder water.',
+        t('It sets before it is on'),
+        t('Cut it off, go on over it with the next roll; colder water.'),
       ),
     ],
   };
@@ -199,8 +200,8 @@ function dissolved({ work, round, mix, time }: Mixing<'dissolved'>): MixWords {
         ),
       ]),
     wrong: [
-      wrong('Skin on it', 'Stir it in with a little solvent; lid on.'),
-      wrong('Lumps', 'Lid on, wait, stir again: they dissolve.'),
+      wrong(t('Skin on it'), t('Stir it in with a little solvent; lid on.')),
+      wrong(t('Lumps'), t('Lid on, wait, stir again: they dissolve.')),
     ],
   };
 }
@@ -213,7 +214,7 @@ function lightCured({ time }: Mixing<'light-cured'>): MixWords {
         'Out of the light until it is placed. Milled glass stirred in slowly, {time}, so that no air goes in. No pigment: it blocks the light.',
         { time },
       ),
-    wrong: [wrong('Strings or a skin', 'It has seen light: bin it, take a fresh syringe.')],
+    wrong: [wrong(t('Strings or a skin'), t('It has seen light: bin it, take a fresh syringe.'))],
   };
 }
 
@@ -229,8 +230,8 @@ function crumb({ work, round, time, title }: Mixing<'crumb'>): MixWords {
         ),
       ]),
     wrong: [
-      wrong('Dry grains', 'Mix on: a dry grain comes out of the mat.'),
-      wrong('Binder runs off', 'Add granules by the ratio; pooled binder closes the mat.'),
+      wrong(t('Dry grains'), t('Mix on: a dry grain comes out of the mat.')),
+      wrong(t('Binder runs off'), t('Add granules by the ratio; pooled binder closes the mat.')),
     ],
   };
 }
@@ -247,7 +248,7 @@ function single({ round, time, n, mixed }: Mixing<'single'>): MixWords {
           time,
         }),
       ]),
-    wrong: [wrong('Two colours in it', 'Knead on to one colour, up to its working life.')],
+    wrong: [wrong(t('Two colours in it'), t('Knead on to one colour, up to its working life.'))],
   };
 }
 

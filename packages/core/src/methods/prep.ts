@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { GRADE_NAMES, prepKindOf, TOOL_NAMES, TOOL_REACH } from '../materials/substrates';
 import { joined, m, mm, q, type Message } from '../message/message';
 import type { StepDraft } from '../work/step';
@@ -15,7 +16,7 @@ export const degrease = (work: Work, more?: Extra): StepDraft =>
   prep(
     'degrease',
     'wet',
-    'Degrease',
+    t('Degrease'),
     wipeMinutes(work),
     () =>
       m(
@@ -23,7 +24,7 @@ export const degrease = (work: Work, more?: Extra): StepDraft =>
         { aid: aidName(work, 'degreaser') },
       ),
     {
-      wrong: [wrong('Water beads on it', 'Degrease again, with fresh rags.')],
+      wrong: [wrong(t('Water beads on it'), t('Degrease again, with fresh rags.'))],
       uses: ['degreaser'],
       figures: ['supply.degreaser'],
       ...more,
@@ -44,7 +45,7 @@ export function gradeStep(work: Work, extentMm: number, more?: Extra): StepDraft
   return prep(
     'grade',
     'abrade',
-    grade ? m('Prepare to {grade}', { grade }) : 'Prepare the surface',
+    grade ? m('Prepare to {grade}', { grade }) : t('Prepare the surface'),
     gradeMinutes(work),
     () =>
       joined([
@@ -81,10 +82,16 @@ export function gradeStep(work: Work, extentMm: number, more?: Extra): StepDraft
       wrong:
         kind === 'metal'
           ? [
-              wrong('Profile too low', 'Sharper or coarser grit; polished metal does not hold.'),
-              wrong('Rust bloom before mixing', 'Clean again. Bare metal waits hours, not days.'),
+              wrong(
+                t('Profile too low'),
+                t('Sharper or coarser grit; polished metal does not hold.'),
+              ),
+              wrong(
+                t('Rust bloom before mixing'),
+                t('Clean again. Bare metal waits hours, not days.'),
+              ),
             ]
-          : [wrong('Shiny places left', 'Go over them again: matt all over.')],
+          : [wrong(t('Shiny places left'), t('Go over them again: matt all over.'))],
       ...more,
     },
   );
@@ -92,16 +99,16 @@ export function gradeStep(work: Work, extentMm: number, more?: Extra): StepDraft
 
 /** Removes dust after abrading: dust prevents bonding. */
 export const dustOff = (
-  text = 'Vacuum, then brush, then oil-free air. Dust is a release agent.',
+  text = t('Vacuum, then brush, then oil-free air. Dust is a release agent.'),
   more?: Extra,
-): StepDraft => prep('dust-off', 'dust-off', 'Dust off', 5, () => m(text), more);
+): StepDraft => prep('dust-off', 'dust-off', t('Dust off'), 5, () => m(text), more);
 
 /** Drills the ends of a crack, so that it does not grow. */
 export const drillEnds = (count: number, sparks: boolean): StepDraft =>
   prep(
     'drill-ends',
     'open-up',
-    'Drill the ends',
+    t('Drill the ends'),
     4 * count,
     () =>
       m(
@@ -119,13 +126,13 @@ export const sweat = (): StepDraft =>
   prep(
     'sweat',
     'wet',
-    'Sweat the casting',
+    t('Sweat the casting'),
     90,
     () =>
       m(
         'Warm the casting slowly until oil and salt sweat out, wipe, let it cool, degrease again. Repeat until nothing comes; watch for bleeding.',
       ),
-    { wrong: [wrong('Dark patches come back', 'Warm and clean once more before going on.')] },
+    { wrong: [wrong(t('Dark patches come back'), t('Warm and clean once more before going on.'))] },
   );
 
 /** Masks the edge. */
@@ -133,7 +140,7 @@ export const mask = (extentMm: number, more?: Extra): StepDraft =>
   prep(
     'mask',
     'mask',
-    'Mask',
+    t('Mask'),
     10,
     () => m('Mask {extent} out, pressed tight, with a pull tab.', { extent: mm(extentMm) }),
     more,
@@ -144,7 +151,7 @@ export const release = (work: Work, parts: Message, more?: Extra): StepDraft[] =
   prep(
     'release',
     'release',
-    'Release agent',
+    t('Release agent'),
     15,
     () =>
       m('{aid} on {parts}: two thin coats. None on the repair surface; change gloves after.', {
@@ -153,7 +160,7 @@ export const release = (work: Work, parts: Message, more?: Extra): StepDraft[] =
       }),
     {
       wrong: [
-        wrong('Release on the repair surface', 'Wipe it off with solvent, prepare it again.'),
+        wrong(t('Release on the repair surface'), t('Wipe it off with solvent, prepare it again.')),
       ],
       uses: ['release'],
       figures: ['supply.release'],
@@ -163,7 +170,7 @@ export const release = (work: Work, parts: Message, more?: Extra): StepDraft[] =
   prep(
     'release-dry',
     'wait',
-    'Let the release dry',
+    t('Let the release dry'),
     0,
     () => m('Dry to the touch, or it prints through.'),
     {
@@ -181,7 +188,7 @@ export const wipe = (work: Work, more?: Extra): StepDraft =>
   prep(
     'wipe',
     'wipe',
-    'Last wipe, new gloves',
+    t('Last wipe, new gloves'),
     10,
     () =>
       m(

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { FITTING_FACTOR } from '../work/wrap';
 import { formatFigure, line } from '../calc/calc';
 import { m, mm, q, type Message } from '../message/message';
@@ -43,8 +44,8 @@ export function layTape(
     {
       figures: ['layers', 'tape', 'tapeWidth', 'wrapLength', 'wrapThick'],
       wrong: [
-        wrong('A wrinkle', 'Pull back to it and lay it again while it is wet.'),
-        wrong('Dry cloth', 'Wet it, squeeze through; a dry ply is no ply.'),
+        wrong('A wrinkle', t('Pull back to it and lay it again while it is wet.')),
+        wrong(t('Dry cloth'), t('Wet it, squeeze through; a dry ply is no ply.')),
       ],
       ...more,
     },
@@ -53,43 +54,65 @@ export function layTape(
 
 export const WRAP_FIGURES = ['layers', 'tape', 'tapeWidth', 'wrapLength', 'wrapThick'] as const;
 
+function wrapLength(
+  { design, lengthsMm }: NonNullable<Work['wrap']>,
+  family: string,
+  paths: string[],
+): Figure {
+  const length = lengthsMm[0] ?? 0;
+  const covers = design?.ok
+    ? t('damage and both overlaps and tapers')
+    : t('damage and the extent both ways');
+  const working = [
+    ...(design?.ok ? design.working : []),
+    line('Lw', t('wrapped length'), covers, length, 'mm', family),
+  ];
+  return figureOf('wrapLength', t('Wrapped length'), length, 'length', working, paths);
+}
+
 /** Figures of a wrap: layers, tape, length, thickness, and its design if there is one. */
 export function wrapFigures({ wrap, card, survey, demand }: Work): Figure[] {
   if (!wrap || !card.tape) return [];
-  const { lays, layers, lengthsMm, design, metres, widthMm, thicknessMm } = wrap;
+  const { lays, layers, design, metres, widthMm, thicknessMm } = wrap;
   const paths = ['damages.0.outsideDiameterMm', 'line.pressureBar'];
   const least = card.mix.kind === 'water-set' ? card.mix.leastLayers : layers;
   const whys = design?.ok
     ? design.working
-    : [line('n', 'least layers', 'as on the card', least, '', `card ${card.code}`)];
+    : [line('n', t('least layers'), t('as on the card'), least, '', `card ${card.code}`)];
   const { fitting = 'straight' } = demand.wrap ?? {};
   const factor = FITTING_FACTOR[fitting];
   const round =
-    factor === 1 ? [] : [line('k', `on this ${fitting}`, 'usual', factor, '', 'ISO 24817')];
-  const length = lengthsMm[0] ?? 0;
+    factor === 1
+      ? []
+      : [line('k', t('on this {fitting}', { fitting }), t('usual'), factor, '', 'ISO 24817')];
   return [
     figureOf(
       'layers',
-      'Layers',
+      t('Layers'),
       layers,
       'count',
       [
         ...whys,
         ...round,
-        line('N', 'layers', factor === 1 ? 'n' : `n·${formatFigure(factor)}, rounded up`, layers),
+        line(
+          'N',
+          t('layers'),
+          factor === 1 ? 'n' : t('n·{factor}, rounded up', { factor: formatFigure(factor) }),
+          layers,
+        ),
       ],
       paths,
     ),
     figureOf(
       'tape',
-      'Tape',
+      t('Tape'),
       metres * 1000,
       'run',
       [
         ...lays.flatMap((l) => l.working),
         line(
           'L',
-          'tape in all',
+          t('tape in all'),
           lays.map((l) => formatFigure(l.metres)).join(' + '),
           metres * 1000,
           'mm',
@@ -97,37 +120,20 @@ export function wrapFigures({ wrap, card, survey, demand }: Work): Figure[] {
       ],
       paths,
     ),
-    figureOf('tapeWidth', 'Tape width', widthMm, 'length', [
+    figureOf('tapeWidth', t('Tape width'), widthMm, 'length', [
       line(
         'b',
-        'width that is drawn',
-        'the cheapest that does it',
+        t('width that is drawn'),
+        t('the cheapest that does it'),
         widthMm,
         'mm',
         `card ${card.code}`,
       ),
     ]),
-    figureOf(
-      'wrapLength',
-      'Wrapped length',
-      length,
-      'length',
-      [
-        ...(design?.ok ? design.working : []),
-        line(
-          'Lw',
-          'wrapped length',
-          design?.ok ? 'damage and both overlaps and tapers' : 'damage and the extent both ways',
-          length,
-          'mm',
-          survey.family,
-        ),
-      ],
-      paths,
-    ),
-    figureOf('wrapThick', 'Thickness', thicknessMm, 'length', [
-      line('t₁', 'ply', 'as on the card', card.tape.plyMm, 'mm', `card ${card.code}`),
-      line('t', 'thickness', `${layers}·t₁`, thicknessMm, 'mm'),
+    wrapLength(wrap, survey.family, paths),
+    figureOf('wrapThick', t('Thickness'), thicknessMm, 'length', [
+      line('t₁', t('ply'), t('as on the card'), card.tape.plyMm, 'mm', `card ${card.code}`),
+      line('t', t('thickness'), `${layers}·t₁`, thicknessMm, 'mm'),
     ]),
   ];
 }

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import {
   defineCalc,
@@ -16,18 +17,28 @@ import { massStretch } from '../cure/workingLife';
 const MOST_BATCHES = 1000;
 
 export const BatchPlanInput = z.strictObject({
-  totalMl: positive().meta(named('To mix', 'ml')),
-  densityGml: positive().meta(named('Density', 'g/ml')),
-  lifePoints: CurePoints.meta(named('Card’s working life')),
-  tempC: tempC().meta(named('Temperature', '°C')),
-  refMassG: positive().meta(named('Card’s reference mass', 'g')),
-  massExponent: z.number().min(0).max(1).meta(named('Mass exponent')),
-  mixMinutes: atLeastZero().meta(named('Mixing', 'min')),
-  useFraction: share().default(0.8).meta(named('Usable share of life')),
-  applyMlPerMin: positive().meta(named('Pace', 'ml/min')),
-  vesselMl: positive().meta(named('Pail', 'ml')),
-  vesselFill: share().default(0.75).meta(named('Fill of the pail')),
-  wholeKitMl: positive().optional().meta(named('Whole kit', 'ml')),
+  totalMl: positive().meta(named(t('To mix'), 'ml')),
+  densityGml: positive().meta(named(t('Density'), 'g/ml')),
+  lifePoints: CurePoints.meta(named(t('Card’s working life'))),
+  tempC: tempC().meta(named(t('Temperature'), '°C')),
+  refMassG: positive().meta(named(t('Card’s reference mass'), 'g')),
+  massExponent: z
+    .number()
+    .min(0)
+    .max(1)
+    .meta(named(t('Mass exponent'))),
+  mixMinutes: atLeastZero().meta(named(t('Mixing'), 'min')),
+  useFraction: share()
+    .default(0.8)
+    .meta(named(t('Usable share of life'))),
+  applyMlPerMin: positive().meta(named(t('Pace'), 'ml/min')),
+  vesselMl: positive().meta(named(t('Pail'), 'ml')),
+  vesselFill: share()
+    .default(0.75)
+    .meta(named(t('Fill of the pail'))),
+  wholeKitMl: positive()
+    .optional()
+    .meta(named(t('Whole kit'), 'ml')),
 });
 export type BatchPlanInput = z.output<typeof BatchPlanInput>;
 export type BatchLimit = 'total' | 'vessel' | 'life' | 'kit';
@@ -67,7 +78,7 @@ const batchLines = (
 ): WorkingLine[] => [
   line(
     'Vp',
-    'most the pail takes',
+    t('most the pail takes'),
     `${formatFigure(vesselMl)}·${formatFigure(vesselFill)}`,
     made.vesselMaxMl,
     'ml',
@@ -75,39 +86,44 @@ const batchLines = (
   ),
   line(
     'Vt',
-    'most that can be placed in time',
+    t('most that can be placed in time'),
     `largest V with V/${formatFigure(applyMlPerMin)} + ${formatFigure(mixMinutes)} ≤ ${formatFigure(useFraction)}·life(V)`,
     made.inTimeMl,
     'ml',
-    'working life falls as the batch grows',
+    t('working life falls as the batch grows'),
   ),
   line(
     'Vb',
-    'batch',
-    wholeKitMl ? 'the whole kit' : `${formatFigure(totalMl)} in equal batches`,
+    t('batch'),
+    wholeKitMl
+      ? t('the whole kit')
+      : t('{totalMl} in equal batches', { totalMl: formatFigure(totalMl) }),
     made.batchMl,
     'ml',
   ),
   line(
     'L',
-    'working life of one batch',
-    'at its own mass',
+    t('working life of one batch'),
+    t('at its own mass'),
     made.batchLifeMin,
     'min',
-    'card, mass rule',
+    t('card, mass rule'),
   ),
   line(
     'tp',
-    'minutes to place it',
+    t('minutes to place it'),
     `${formatFigure(made.batchMl)}/${formatFigure(applyMlPerMin)}`,
     made.minutesToPlace,
     'min',
-    'site pace',
+    t('site pace'),
   ),
   line(
     'n',
-    `batches, limit: ${made.limit}`,
-    `${formatFigure(totalMl)}/${formatFigure(wholeKitMl ?? made.maxMl)}, rounded up`,
+    t('batches, limit: {limit}', { limit: made.limit }),
+    t('{totalMl}/{wholeKitMl}, rounded up', {
+      totalMl: formatFigure(totalMl),
+      wholeKitMl: formatFigure(wholeKitMl ?? made.maxMl),
+    }),
     made.batches,
   ),
 ];
@@ -131,24 +147,36 @@ export function batchPlan(input: BatchPlanInput): Answer<BatchPlan> {
   const lifeMaxMl = atOnce ? totalMl : mostInTime();
   if (wholeKitMl !== undefined && wholeKitMl > vesselMaxMl) {
     return refuse(
-      `A whole kit of ${formatFigure(wholeKitMl)} ml does not go in the vessel: it takes ${formatFigure(vesselMaxMl)} ml. Take a bigger vessel.`,
+      t(
+        'A whole kit of {wholeKitMl} ml does not go in the vessel: it takes {vesselMaxMl} ml. Take a bigger vessel.',
+        { wholeKitMl: formatFigure(wholeKitMl), vesselMaxMl: formatFigure(vesselMaxMl) },
+      ),
     );
   }
   if (wholeKitMl !== undefined && wholeKitMl > lifeMaxMl) {
     return refuse(
-      `A whole kit of ${formatFigure(wholeKitMl)} ml cannot be placed within its working life at ${formatFigure(input.tempC)} °C. Cool it, or place faster.`,
+      t(
+        'A whole kit of {wholeKitMl} ml cannot be placed within its working life at {temp} °C. Cool it, or place faster.',
+        { wholeKitMl: formatFigure(wholeKitMl), temp: formatFigure(input.tempC) },
+      ),
     );
   }
   const maxMl = atOnce ? totalMl : Math.min(vesselMaxMl, lifeMaxMl);
   if (maxMl <= 0) {
     return refuse(
-      `Mixing alone takes ${formatFigure(mixMinutes)} min; no batch can be placed within its working life at ${formatFigure(input.tempC)} °C.`,
+      t(
+        'Mixing alone takes {mixMinutes} min; no batch can be placed within its working life at {temp} °C.',
+        { mixMinutes: formatFigure(mixMinutes), temp: formatFigure(input.tempC) },
+      ),
     );
   }
   const batches = Math.max(1, ceil(totalMl / (wholeKitMl ?? maxMl)));
   if (batches > MOST_BATCHES) {
     return refuse(
-      `That is ${batches} batches; more than ${MOST_BATCHES} is not a plan. Place faster, or use a longer-lived material.`,
+      t(
+        'That is {batches} batches; more than {mostBatches} is not a plan. Place faster, or use a longer-lived material.',
+        { batches, mostBatches: MOST_BATCHES },
+      ),
     );
   }
   const batchMl = wholeKitMl ?? totalMl / batches;
@@ -173,22 +201,22 @@ export function batchPlan(input: BatchPlanInput): Answer<BatchPlan> {
 
 export const batchPlanCalc = defineCalc({
   name: 'batch-plan',
-  purpose: 'Batches sized to the pail, the pace and the working life at today’s temperature.',
+  purpose: t('Batches sized to the pail, the pace and the working life at today’s temperature.'),
   input: BatchPlanInput,
   run: batchPlan,
   result: {
-    batches: named('Batches'),
-    batchMl: named('A batch', 'ml'),
-    batchLifeMin: named('Life of a batch', 'min'),
-    minutesToPlace: named('Minutes to place', 'min'),
-    limit: named('Limited by'),
+    batches: named(t('Batches')),
+    batchMl: named(t('A batch'), 'ml'),
+    batchLifeMin: named(t('Life of a batch'), 'min'),
+    minutesToPlace: named(t('Minutes to place'), 'min'),
+    limit: named(t('Limited by')),
   },
   formula: [
-    'largest V with V ≤ pail·fill and V/pace + mixing ≤ use·life(V·ρ)',
-    'n = total/V, rounded up; equal batches',
+    t('largest V with V ≤ pail·fill and V/pace + mixing ≤ use·life(V·ρ)'),
+    t('n = total/V, rounded up; equal batches'),
   ],
-  source: 'The card’s life, the site’s pail and pace.',
-  limits: 'At most 1 000 batches. Whole kits are never split.',
+  source: t('The card’s life, the site’s pail and pace.'),
+  limits: t('At most 1 000 batches. Whole kits are never split.'),
   example: {
     totalMl: 720,
     densityGml: 2.2,

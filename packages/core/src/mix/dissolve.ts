@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, refuse, worked, type Answer } from '../calc/calc';
 import { named } from '../calc/field';
@@ -8,14 +9,18 @@ const ON_TARGET = 1e-9;
 
 export const DissolveInput = z
   .strictObject({
-    pelletsG: atLeastZero().meta(named('Pellets in it', 'g')),
-    solventMl: atLeastZero().meta(named('Solvent in it', 'ml')),
-    solventDensityGml: positive().meta(named('Density of solvent', 'g/ml')),
-    targetSolids: z.number().min(0).max(1).meta(named('Solids wanted')),
+    pelletsG: atLeastZero().meta(named(t('Pellets in it'), 'g')),
+    solventMl: atLeastZero().meta(named(t('Solvent in it'), 'ml')),
+    solventDensityGml: positive().meta(named(t('Density of solvent'), 'g/ml')),
+    targetSolids: z
+      .number()
+      .min(0)
+      .max(1)
+      .meta(named(t('Solids wanted'))),
   })
   .refine((i) => i.pelletsG > 0 || i.solventMl > 0, {
     path: ['pelletsG'],
-    message: 'must be over 0, or solventMl must be: there is nothing in the jar',
+    message: t('must be over 0, or solventMl must be: there is nothing in the jar'),
   });
 export type DissolveInput = z.output<typeof DissolveInput>;
 export interface Dissolve {
@@ -32,10 +37,12 @@ export function dissolve(input: DissolveInput): Answer<Dissolve> {
   const { pelletsG, solventMl, solventDensityGml, targetSolids } = input;
   const solventG = solventMl * solventDensityGml;
   if (targetSolids === 0 && pelletsG > 0)
-    return refuse('With pellets in it, it never becomes pure solvent. Start a new jar.');
+    return refuse(t('With pellets in it, it never becomes pure solvent. Start a new jar.'));
   if (targetSolids === 1 && solventG > 0)
     return refuse(
-      'With solvent in it, adding pellets never makes it all solid. Let the solvent off instead.',
+      t(
+        'With solvent in it, adding pellets never makes it all solid. Let the solvent off instead.',
+      ),
     );
   const solids = pelletsG / (pelletsG + solventG);
   const off = solids - targetSolids;
@@ -47,32 +54,32 @@ export function dissolve(input: DissolveInput): Answer<Dissolve> {
   const working = [
     line(
       'ms',
-      'solvent',
+      t('solvent'),
       `${formatFigure(solventMl)}·${formatFigure(solventDensityGml)}`,
       solventG,
       'g',
     ),
     line(
       '+P',
-      'pellets to add',
+      t('pellets to add'),
       short
         ? `${formatFigure(targetSolids)}·ms/(1 − ${formatFigure(targetSolids)}) − ${formatFigure(pelletsG)}`
-        : 'none',
+        : t('none'),
       addPelletsG,
       'g',
     ),
     line(
       '+S',
-      'solvent to add',
+      t('solvent to add'),
       long
         ? `(${formatFigure(pelletsG)}·(1 − ${formatFigure(targetSolids)})/${formatFigure(targetSolids)} − ms)/${formatFigure(solventDensityGml)}`
-        : 'none',
+        : t('none'),
       addSolventMl,
       'ml',
     ),
     line(
       'w',
-      'solids now, by mass',
+      t('solids now, by mass'),
       `${formatFigure(pelletsG)}/(${formatFigure(pelletsG)} + ${formatFigure(solventG)})`,
       solids,
     ),
@@ -82,20 +89,21 @@ export function dissolve(input: DissolveInput): Answer<Dissolve> {
 
 export const dissolveCalc = defineCalc({
   name: 'dissolve',
-  purpose: 'Solids of a dissolved-polymer filler, and what to add to reach paste or syrup.',
+  purpose: t('Solids of a dissolved-polymer filler, and what to add to reach paste or syrup.'),
   input: DissolveInput,
   run: dissolve,
   result: {
-    solids: named('Solids'),
-    addPelletsG: named('Pellets to add', 'g'),
-    addSolventMl: named('Solvent to add', 'ml'),
+    solids: named(t('Solids')),
+    addPelletsG: named(t('Pellets to add'), 'g'),
+    addSolventMl: named(t('Solvent to add'), 'ml'),
   },
   formula: [
     'w = pellets/(pellets + solvent·ρ)',
-    'add pellets w_t·S/(1 − w_t) − P, or solvent P·(1 − w_t)/w_t − S',
+    t('add pellets w_t·S/(1 − w_t) − P, or solvent P·(1 − w_t)/w_t − S'),
   ],
-  source: 'Mass balance.',
-  limits:
+  source: t('Mass balance.'),
+  limits: t(
     'Highly flammable: no ignition, ventilate. Solvent that left the jar is not counted; weigh again.',
+  ),
   example: { pelletsG: 318, solventMl: 495, solventDensityGml: 0.79, targetSolids: 0.49 },
 });

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import {
   defineCalc,
@@ -20,15 +21,22 @@ const FEW_PACKS = 12;
 export const MOST_PACKS = 2000;
 
 export const Kit = z.strictObject({
-  id: z.string().min(1).meta(named('Pack')),
-  ml: positive().meta(named('Volume', 'ml')),
-  price: positive().meta(named('Price of one', '€')),
-  stock: z.int().min(0).optional().meta(named('On the shelf')),
+  id: z
+    .string()
+    .min(1)
+    .meta(named(t('Pack'))),
+  ml: positive().meta(named(t('Volume'), 'ml')),
+  price: positive().meta(named(t('Price of one'), '€')),
+  stock: z
+    .int()
+    .min(0)
+    .optional()
+    .meta(named(t('On the shelf'))),
 });
 export type Kit = z.infer<typeof Kit>;
 
 export const KitPickInput = z.strictObject({
-  neededMl: atLeastZero().meta(named('Needed', 'ml')),
+  neededMl: atLeastZero().meta(named(t('Needed'), 'ml')),
   kits: z
     .array(Kit)
     .min(1)
@@ -38,13 +46,18 @@ export const KitPickInput = z.strictObject({
           ctx.addIssue({
             code: 'custom',
             path: [i, 'id'],
-            message: `"${shortened(kit.id)}" stands twice; give each kit its own id`,
+            message: t('"{id}" stands twice; give each kit its own id', { id: shortened(kit.id) }),
           });
         }
       });
     })
-    .meta(named('Packs')),
-  maxPacks: z.int().min(1).max(10000).default(200).meta(named('Most packs')),
+    .meta(named(t('Packs'))),
+  maxPacks: z
+    .int()
+    .min(1)
+    .max(10000)
+    .default(200)
+    .meta(named(t('Most packs'))),
 });
 export type KitPickInput = z.output<typeof KitPickInput>;
 export interface KitPick {
@@ -132,7 +145,10 @@ export function kitPick(
   const found = search(neededMl, kits, maxPacks, report);
   if (!found) {
     return refuse(
-      `The packs allowed (stock, and ${maxPacks} together) do not cover ${formatFigure(neededMl)} ml.`,
+      t('The packs allowed (stock, and {maxPacks} together) do not cover {neededMl} ml.', {
+        maxPacks,
+        neededMl: formatFigure(neededMl),
+      }),
     );
   }
   const rows = kits
@@ -146,10 +162,10 @@ export function kitPick(
     rows.map(({ kit, count }) => `${count}·${formatFigure(of(kit))}`).join(' + ') || '0';
   const taken = picks.map((p) => `${p.count} × ${p.id}`).join(', ') || 'nothing';
   const working = () => [
-    line('V', 'needed', formatFigure(neededMl), neededMl, 'ml'),
+    line('V', t('needed'), formatFigure(neededMl), neededMl, 'ml'),
     line(
       'ΣV',
-      'in the packs',
+      t('in the packs'),
       sum((k) => k.ml),
       totalMl,
       'ml',
@@ -157,7 +173,7 @@ export function kitPick(
     ),
     line(
       'Σ€',
-      'price',
+      t('price'),
       sum((k) => k.price),
       totalPrice,
       '',
@@ -165,34 +181,36 @@ export function kitPick(
     ),
     line(
       'rest',
-      'left over',
+      t('left over'),
       `${formatFigure(totalMl)} − ${formatFigure(neededMl)}`,
       leftoverMl,
       'ml',
     ),
-    line('', 'packs', 'least price, then least left over, then fewest packs', taken),
+    line('', t('packs'), t('least price, then least left over, then fewest packs'), taken),
   ];
   return worked({ picks, totalMl, totalPrice, leftoverMl }, working);
 }
 
 export const kitPickCalc = defineCalc({
   name: 'kit-pick',
-  purpose: 'Cheapest combination of packs that covers the need.',
+  purpose: t('Cheapest combination of packs that covers the need.'),
   input: KitPickInput,
   heavy: true,
   run: kitPick,
   result: {
-    picks: { ...named('Packs to take'), of: { id: named('Pack'), count: named('Count') } },
-    totalMl: named('Total', 'ml'),
-    totalPrice: named('Price of all', '€'),
-    leftoverMl: named('Left over', 'ml'),
+    picks: { ...named(t('Packs to take')), of: { id: named(t('Pack')), count: named(t('Count')) } },
+    totalMl: named(t('Total'), 'ml'),
+    totalPrice: named(t('Price of all'), '€'),
+    leftoverMl: named(t('Left over'), 'ml'),
   },
   headline: 'totalPrice',
   formula: [
-    'least Σ price with Σ ml ≥ need; then least left over, fewest packs, more of the earlier listed',
+    t(
+      'least Σ price with Σ ml ≥ need; then least left over, fewest packs, more of the earlier listed',
+    ),
   ],
-  source: 'Exact search over the packs, cut where a cheaper cover is known.',
-  limits: 'Up to 10 000 packs; stock and the cap on packs are kept.',
+  source: t('Exact search over the packs, cut where a cheaper cover is known.'),
+  limits: t('Up to 10 000 packs; stock and the cap on packs are kept.'),
   example: {
     neededMl: 720,
     kits: [

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
@@ -5,16 +6,20 @@ import { positive } from '../calc/number';
 import { bothRatios, Ratio } from './ratio';
 
 export const MixCheckInput = z.strictObject({
-  ratio: Ratio.meta(named('Ratio')),
-  densityA: positive().meta(named('Density of base', 'g/ml')),
-  densityB: positive().meta(named('Density of hardener', 'g/ml')),
+  ratio: Ratio.meta(named(t('Ratio'))),
+  densityA: positive().meta(named(t('Density of base'), 'g/ml')),
+  densityB: positive().meta(named(t('Density of hardener'), 'g/ml')),
   weighed: z
     .strictObject({
-      aG: positive().meta(named('Base', 'g')),
-      bG: positive().meta(named('Hardener', 'g')),
+      aG: positive().meta(named(t('Base'), 'g')),
+      bG: positive().meta(named(t('Hardener'), 'g')),
     })
-    .meta(named('Weighed')),
-  tolerancePct: z.number().min(0).max(100).meta(named('Tolerance', '%')),
+    .meta(named(t('Weighed'))),
+  tolerancePct: z
+    .number()
+    .min(0)
+    .max(100)
+    .meta(named(t('Tolerance'), '%')),
 });
 export type MixCheckInput = z.infer<typeof MixCheckInput>;
 export interface MixCheck {
@@ -41,7 +46,7 @@ export function mixCheck(input: MixCheckInput): Worked<MixCheck> {
   const working = [
     line(
       'rm',
-      'ratio by mass, a to 1 of b',
+      t('ratio by mass, a to 1 of b'),
       `${formatFigure(ratio.a)}:${formatFigure(ratio.b)} by ${ratio.by}`,
       byMass,
       '',
@@ -49,29 +54,33 @@ export function mixCheck(input: MixCheckInput): Worked<MixCheck> {
     ),
     line(
       'mB',
-      'hardener this much base asks for',
+      t('hardener this much base asks for'),
       `${formatFigure(aG)}/${formatFigure(byMass)}`,
       wantedB,
       'g',
     ),
     line(
       '+B',
-      'hardener to add',
-      `${formatFigure(wantedB)} − ${formatFigure(bG)}, not below 0`,
+      t('hardener to add'),
+      t('{wantedB} − {bG}, not below 0', { wantedB: formatFigure(wantedB), bG: formatFigure(bG) }),
       addB_G,
       'g',
     ),
     line(
       '+A',
-      'base to add',
-      `${formatFigure(bG)}·${formatFigure(byMass)} − ${formatFigure(aG)}, not below 0`,
+      t('base to add'),
+      t('{bG}·{byMass} − {aG}, not below 0', {
+        bG: formatFigure(bG),
+        byMass: formatFigure(byMass),
+        aG: formatFigure(aG),
+      }),
       addA_G,
       'g',
     ),
-    line('', 'verdict', `within ±${formatFigure(tolerancePct)} %`, verdict, '', 'card'),
+    line('', t('verdict'), `within ±${formatFigure(tolerancePct)} %`, verdict, '', 'card'),
     line(
       'd',
-      'hardener off ratio',
+      t('hardener off ratio'),
       `(${formatFigure(bG)} − ${formatFigure(wantedB)})/${formatFigure(wantedB)}·100`,
       deviationPct,
       '%',
@@ -82,22 +91,22 @@ export function mixCheck(input: MixCheckInput): Worked<MixCheck> {
 
 export const mixCheckCalc = defineCalc({
   name: 'mix-check',
-  purpose: 'Whether what was weighed is on ratio, and what to add if not.',
+  purpose: t('Whether what was weighed is on ratio, and what to add if not.'),
   input: MixCheckInput,
   run: mixCheck,
   result: {
-    deviationPct: named('Hardener off ratio', '%'),
-    verdict: named('Verdict'),
-    addA_G: named('Base to add', 'g'),
-    addB_G: named('Hardener to add', 'g'),
+    deviationPct: named(t('Hardener off ratio'), '%'),
+    verdict: named(t('Verdict')),
+    addA_G: named(t('Base to add'), 'g'),
+    addB_G: named(t('Hardener to add'), 'g'),
   },
   headline: 'verdict',
   formula: [
-    'd = (b − a/r)/(a/r)·100, a and b in grams, r by mass',
-    'add b = a/r − b, or a = b·r − a, whichever is short',
+    t('d = (b − a/r)/(a/r)·100, a and b in grams, r by mass'),
+    t('add b = a/r − b, or a = b·r − a, whichever is short'),
   ],
-  source: 'The card’s ratio and tolerance.',
-  limits: 'Put it right before mixing starts; never after.',
+  source: t('The card’s ratio and tolerance.'),
+  limits: t('Put it right before mixing starts; never after.'),
   example: {
     ratio: { a: 4.5, b: 1, by: 'mass' },
     densityA: 2.4,

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
@@ -5,15 +6,15 @@ import { positive } from '../calc/number';
 import { bothRatios, Ratio } from './ratio';
 
 export const MixSplitInput = z.strictObject({
-  ratio: Ratio.meta(named('Ratio')),
-  densityA: positive().meta(named('Density of base', 'g/ml')),
-  densityB: positive().meta(named('Density of hardener', 'g/ml')),
+  ratio: Ratio.meta(named(t('Ratio'))),
+  densityA: positive().meta(named(t('Density of base'), 'g/ml')),
+  densityB: positive().meta(named(t('Density of hardener'), 'g/ml')),
   total: z
     .union([
       z.strictObject({ ml: positive().meta(named('Volume', 'ml')) }),
       z.strictObject({ g: positive().meta(named('Mass', 'g')) }),
     ])
-    .meta(named('To mix')),
+    .meta(named(t('To mix'))),
 });
 export type MixSplitInput = z.infer<typeof MixSplitInput>;
 export interface MixSplit {
@@ -42,10 +43,10 @@ export function mixSplit({ ratio, densityA, densityB, total }: MixSplitInput): W
   const bG = inMl ? partB * densityB : partB;
   const stated = `${formatFigure(ratio.a)}:${formatFigure(ratio.b)} by ${ratio.by}`;
   const working = () => [
-    line('rv', 'ratio by volume, a to 1 of b', stated, byVolume, '', 'card'),
+    line('rv', t('ratio by volume, a to 1 of b'), stated, byVolume, '', 'card'),
     line(
       'rm',
-      'ratio by mass, a to 1 of b',
+      t('ratio by mass, a to 1 of b'),
       `rv·${formatFigure(densityA)}/${formatFigure(densityB)}`,
       byMass,
       '',
@@ -53,7 +54,7 @@ export function mixSplit({ ratio, densityA, densityB, total }: MixSplitInput): W
     ),
     line(
       'mB',
-      'hardener',
+      t('hardener'),
       inMl
         ? `${formatFigure(bMl)} ml·${formatFigure(densityB)}`
         : `${formatFigure(whole)}/(1 + rm)`,
@@ -62,21 +63,21 @@ export function mixSplit({ ratio, densityA, densityB, total }: MixSplitInput): W
     ),
     line(
       'mA',
-      'base',
+      t('base'),
       inMl ? `${formatFigure(aMl)} ml·${formatFigure(densityA)}` : `${formatFigure(whole)} − mB`,
       aG,
       'g',
     ),
     line(
       'VB',
-      'hardener',
+      t('hardener'),
       inMl ? `${formatFigure(whole)}/(1 + rv)` : `mB/${formatFigure(densityB)}`,
       bMl,
       'ml',
     ),
     line(
       'VA',
-      'base',
+      t('base'),
       inMl ? `${formatFigure(whole)}·rv/(1 + rv)` : `mA/${formatFigure(densityA)}`,
       aMl,
       'ml',
@@ -87,20 +88,20 @@ export function mixSplit({ ratio, densityA, densityB, total }: MixSplitInput): W
 
 export const mixSplitCalc = defineCalc({
   name: 'mix-split',
-  purpose: 'Base and hardener of a batch, by volume and by mass.',
+  purpose: t('Base and hardener of a batch, by volume and by mass.'),
   input: MixSplitInput,
   run: mixSplit,
   result: {
-    aMl: named('Base', 'ml'),
-    bMl: named('Hardener', 'ml'),
-    aG: named('Base', 'g'),
-    bG: named('Hardener', 'g'),
-    ratioByVolume: named('By volume, to 1'),
-    ratioByMass: named('By mass, to 1'),
+    aMl: named(t('Base'), 'ml'),
+    bMl: named(t('Hardener'), 'ml'),
+    aG: named(t('Base'), 'g'),
+    bG: named(t('Hardener'), 'g'),
+    ratioByVolume: named(t('By volume, to 1')),
+    ratioByMass: named(t('By mass, to 1')),
   },
-  formula: ['r_mass = r_vol·ρA/ρB', 'part A = total·r/(1 + r), part B = total/(1 + r)'],
-  source: 'The card’s ratio and densities.',
-  limits: 'The parts’ volumes are taken as adding up.',
+  formula: ['r_mass = r_vol·ρA/ρB', t('part A = total·r/(1 + r), part B = total/(1 + r)')],
+  source: t('The card’s ratio and densities.'),
+  limits: t('The parts’ volumes are taken as adding up.'),
   example: {
     ratio: { a: 3, b: 1, by: 'volume' },
     densityA: 2.4,

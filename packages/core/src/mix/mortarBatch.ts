@@ -1,16 +1,26 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { atLeastZero, ceil, positive, wastePct } from '../calc/number';
 
 export const MortarBatchInput = z.strictObject({
-  volumeL: positive().meta(named('Volume to fill', 'l')),
-  bagKg: positive().meta(named('Bag', 'kg')),
-  yieldLPerBag: positive().meta(named('Yield of a bag', 'l')),
-  waterLPerBag: atLeastZero().meta(named('Water a bag', 'l')),
-  aggregatePct: z.number().min(0).max(1000).default(0).meta(named('Aggregate, of the powder', '%')),
-  aggregateDensityKgL: positive().default(2.65).meta(named('Aggregate density', 'g/ml')),
-  wastePct: wastePct().default(0).meta(named('Lost on tools', '%')),
+  volumeL: positive().meta(named(t('Volume to fill'), 'l')),
+  bagKg: positive().meta(named(t('Bag'), 'kg')),
+  yieldLPerBag: positive().meta(named(t('Yield of a bag'), 'l')),
+  waterLPerBag: atLeastZero().meta(named(t('Water a bag'), 'l')),
+  aggregatePct: z
+    .number()
+    .min(0)
+    .max(1000)
+    .default(0)
+    .meta(named(t('Aggregate, of the powder'), '%')),
+  aggregateDensityKgL: positive()
+    .default(2.65)
+    .meta(named(t('Aggregate density'), 'g/ml')),
+  wastePct: wastePct()
+    .default(0)
+    .meta(named(t('Lost on tools'), '%')),
 });
 export type MortarBatchInput = z.output<typeof MortarBatchInput>;
 export interface MortarBatch {
@@ -40,26 +50,30 @@ export function mortarBatch(input: MortarBatchInput): Worked<MortarBatch> {
   const working = [
     line(
       'Vb',
-      'made of one bag',
+      t('made of one bag'),
       `${formatFigure(yieldLPerBag)} + ${formatFigure(bagKg)}·${formatFigure(aggregatePct)} %/${formatFigure(aggregateDensityKgL)}`,
       perBagL,
       'l',
       'card',
     ),
-    line('W', 'water', `n·${formatFigure(waterLPerBag)}`, waterL, 'l', 'card'),
+    line('W', t('water'), `n·${formatFigure(waterLPerBag)}`, waterL, 'l', 'card'),
     line(
       'G',
-      'aggregate',
+      t('aggregate'),
       `n·${formatFigure(bagKg)}·${formatFigure(aggregatePct)} %`,
       aggregateKg,
       'kg',
       'card',
     ),
-    line('V', 'made', `n·${formatFigure(perBagL)}`, madeL, 'l'),
+    line('V', t('made'), `n·${formatFigure(perBagL)}`, madeL, 'l'),
     line(
       'n',
-      'bags',
-      `${formatFigure(volumeL)}·(1 + ${formatFigure(wastePct)} %)/${formatFigure(perBagL)}, rounded up`,
+      t('bags'),
+      t('{volumeL}·(1 + {waste} %)/{perBagL}, rounded up', {
+        volumeL: formatFigure(volumeL),
+        waste: formatFigure(wastePct),
+        perBagL: formatFigure(perBagL),
+      }),
       bags,
     ),
   ];
@@ -68,22 +82,23 @@ export function mortarBatch(input: MortarBatchInput): Worked<MortarBatch> {
 
 export const mortarBatchCalc = defineCalc({
   name: 'mortar-batch',
-  purpose: 'Bags, water and aggregate of a repair mortar.',
+  purpose: t('Bags, water and aggregate of a repair mortar.'),
   input: MortarBatchInput,
   run: mortarBatch,
   result: {
-    bags: named('Bags'),
-    waterL: named('Water', 'l'),
-    aggregateKg: named('Aggregate', 'kg'),
-    madeL: named('Made', 'l'),
+    bags: named(t('Bags')),
+    waterL: named(t('Water'), 'l'),
+    aggregateKg: named(t('Aggregate'), 'kg'),
+    madeL: named(t('Made'), 'l'),
   },
   formula: [
-    'per bag = yield + bag·aggregate/100/density',
-    'n = V·(1 + waste)/per bag, rounded up; the rest times n',
+    t('per bag = yield + bag·aggregate/100/density'),
+    t('n = V·(1 + waste)/per bag, rounded up; the rest times n'),
   ],
-  source: 'Yield and water from the card.',
-  limits:
+  source: t('Yield and water from the card.'),
+  limits: t(
     'Aggregate clean, dry and no more than the card’s share. Water by coat: patch, base and broom coats differ.',
+  ),
   example: {
     volumeL: 92,
     bagKg: 25,

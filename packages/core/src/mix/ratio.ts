@@ -1,12 +1,13 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { named } from '../calc/field';
 import { positive } from '../calc/number';
 
 /** Mix ratio, a parts of base to b of hardener, as the card states it. */
 export const Ratio = z.strictObject({
-  a: positive().meta(named('Parts of base')),
-  b: positive().meta(named('Parts of hardener')),
-  by: z.enum(['volume', 'mass']).meta(named('Ratio by')),
+  a: positive().meta(named(t('Parts of base'))),
+  b: positive().meta(named(t('Parts of hardener'))),
+  by: z.enum(['volume', 'mass']).meta(named(t('Ratio by'))),
 });
 export type Ratio = z.infer<typeof Ratio>;
 

@@ -1,15 +1,30 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { positive, wastePct } from '../calc/number';
 
 export const RubberCrumbInput = z.strictObject({
-  volumeL: positive().meta(named('Volume to fill', 'l')),
-  bulkDensityKgL: positive().meta(named('Bulk density', 'g/ml')),
-  compaction: z.number().min(0.1).max(10).meta(named('Compaction')),
-  binderPct: z.number().min(0).max(100).meta(named('Binder', '%')),
-  primerShare: z.number().min(0).max(1).meta(named('Primer, share of binder')),
-  wastePct: wastePct().default(0).meta(named('Waste', '%')),
+  volumeL: positive().meta(named(t('Volume to fill'), 'l')),
+  bulkDensityKgL: positive().meta(named(t('Bulk density'), 'g/ml')),
+  compaction: z
+    .number()
+    .min(0.1)
+    .max(10)
+    .meta(named(t('Compaction'))),
+  binderPct: z
+    .number()
+    .min(0)
+    .max(100)
+    .meta(named(t('Binder'), '%')),
+  primerShare: z
+    .number()
+    .min(0)
+    .max(1)
+    .meta(named(t('Primer, share of binder'))),
+  wastePct: wastePct()
+    .default(0)
+    .meta(named(t('Waste'), '%')),
 });
 export type RubberCrumbInput = z.output<typeof RubberCrumbInput>;
 export interface RubberCrumb {
@@ -30,10 +45,10 @@ export function rubberCrumb(input: RubberCrumbInput): Worked<RubberCrumb> {
   const primerKg = binderKg * primerShare;
   const mixBinderKg = binderKg - primerKg;
   const working = [
-    line('B', 'binder in all', `G·${formatFigure(binderPct)} %`, binderKg, 'kg', 'card'),
+    line('B', t('binder in all'), `G·${formatFigure(binderPct)} %`, binderKg, 'kg', 'card'),
     line(
       'Bp',
-      'of it to prime the edges',
+      t('of it to prime the edges'),
       `${formatFigure(binderKg)}·${formatFigure(primerShare)}`,
       primerKg,
       'kg',
@@ -41,14 +56,14 @@ export function rubberCrumb(input: RubberCrumbInput): Worked<RubberCrumb> {
     ),
     line(
       'Bm',
-      'of it into the granules',
+      t('of it into the granules'),
       `${formatFigure(binderKg)} − ${formatFigure(primerKg)}`,
       mixBinderKg,
       'kg',
     ),
     line(
       'G',
-      'granules',
+      t('granules'),
       `${formatFigure(volumeL)}·(1 + ${formatFigure(wastePct)} %)·${formatFigure(bulkDensityKgL)}·${formatFigure(compaction)}`,
       granulesKg,
       'kg',
@@ -60,21 +75,21 @@ export function rubberCrumb(input: RubberCrumbInput): Worked<RubberCrumb> {
 
 export const rubberCrumbCalc = defineCalc({
   name: 'rubber-crumb',
-  purpose: 'Granules and binder of a rubber crumb bed.',
+  purpose: t('Granules and binder of a rubber crumb bed.'),
   input: RubberCrumbInput,
   run: rubberCrumb,
   result: {
-    granulesKg: named('Granules', 'kg'),
-    binderKg: named('Binder', 'kg'),
-    primerKg: named('Primer', 'kg'),
-    mixBinderKg: named('Binder to mix', 'kg'),
+    granulesKg: named(t('Granules'), 'kg'),
+    binderKg: named(t('Binder'), 'kg'),
+    primerKg: named(t('Primer'), 'kg'),
+    mixBinderKg: named(t('Binder to mix'), 'kg'),
   },
   formula: [
     'G = V·(1 + waste)·bulk·compaction',
-    'B = G·binder; primer = B·share; the rest into the granules',
+    t('B = G·binder; primer = B·share; the rest into the granules'),
   ],
-  source: 'Bulk density, binder share and compaction from the card.',
-  limits: 'A dry day: moisture makes the binder foam.',
+  source: t('Bulk density, binder share and compaction from the card.'),
+  limits: t('A dry day: moisture makes the binder foam.'),
   example: {
     volumeL: 25.8,
     bulkDensityKgL: 0.54,

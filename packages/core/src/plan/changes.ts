@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import type { Survey } from '../families/registry';
 import { everyFieldOf } from '../form/draft';
 import { fieldValue } from '../form/lines';
@@ -12,14 +13,14 @@ export interface PlanChanges {
 
 /** Counted things of a plan, with their words. */
 const COUNTED: [id: string, text: string][] = [
-  ['batches', '{was, plural, one {# batch} other {# batches}} became {is}'],
-  ['coats', '{was, plural, one {# coat} other {# coats}} became {is}'],
-  ['layers', '{was, plural, one {# layer} other {# layers}} became {is}'],
-  ['packs', '{was, plural, one {# pack} other {# packs}} became {is}'],
-  ['ports', '{was, plural, one {# port} other {# ports}} became {is}'],
-  ['passes', '{was, plural, one {# pass} other {# passes}} became {is}'],
-  ['strips', '{was, plural, one {# strip} other {# strips}} became {is}'],
-  ['bags', '{was, plural, one {# bag} other {# bags}} became {is}'],
+  ['batches', t('{was, plural, one {# batch} other {# batches}} became {is}')],
+  ['coats', t('{was, plural, one {# coat} other {# coats}} became {is}')],
+  ['layers', t('{was, plural, one {# layer} other {# layers}} became {is}')],
+  ['packs', t('{was, plural, one {# pack} other {# packs}} became {is}')],
+  ['ports', t('{was, plural, one {# port} other {# ports}} became {is}')],
+  ['passes', t('{was, plural, one {# pass} other {# passes}} became {is}')],
+  ['strips', t('{was, plural, one {# strip} other {# strips}} became {is}')],
+  ['bags', t('{was, plural, one {# bag} other {# bags}} became {is}')],
 ];
 /** Measured things, reported if they change by more than this share. */
 const MEASURED = ['ready', 'life', 'total', 'cost.total'];

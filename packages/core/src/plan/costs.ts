@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { formatFigure, line, type WorkingLine } from '../calc/calc';
 import { figureOf, type Figure } from '../work/figure';
@@ -26,33 +27,43 @@ export function nextFigures(next: Next | null, unit: string): Figure[] {
   if (!next) return [];
   const source = `card ${next.code}`;
   return [
-    figureOf('next.total', `${next.code}, the job`, next.total, 'money', [
-      line('€m', 'material', 'cheapest packs', next.material, unit, source),
+    figureOf('next.total', t('{code}, the job', { code: next.code }), next.total, 'money', [
+      line('€m', t('material'), t('cheapest packs'), next.material, unit, source),
       line(
         '€w',
-        'people, heater, what must be met',
-        'its own schedule, the site’s rates',
+        t('people, heater, what must be met'),
+        t('its own schedule, the site’s rates'),
         next.work,
         unit,
         'site',
       ),
       line(
         '€d',
-        'downtime',
-        `${formatFigure(next.readyMin)}/60 at the asset’s rate`,
+        t('downtime'),
+        t('{ready}/60 at the asset’s rate', { ready: formatFigure(next.readyMin) }),
         next.downtime,
         unit,
         'asset',
       ),
-      line('€', 'in all', '€m + €w + €d', next.total, unit),
+      line('€', t('in all'), '€m + €w + €d', next.total, unit),
     ]),
-    figureOf('next.ready', `${next.code}, back in service in`, next.readyMin, 'time', [
-      line('t', 'ready', 'its own schedule', next.readyMin, 'min', source),
-    ]),
-    figureOf('next.life', `${next.code}, expected life`, next.lifeDays * 1440, 'time', [
-      line('L', 'expected life', 'as on the card', next.lifeDays, 'd', source),
-      line('t', 'the same', 'L·1440', next.lifeDays * 1440, 'min'),
-    ]),
+    figureOf(
+      'next.ready',
+      t('{code}, back in service in', { code: next.code }),
+      next.readyMin,
+      'time',
+      [line('t', t('ready'), t('its own schedule'), next.readyMin, 'min', source)],
+    ),
+    figureOf(
+      'next.life',
+      t('{code}, expected life', { code: next.code }),
+      next.lifeDays * 1440,
+      'time',
+      [
+        line('L', t('expected life'), t('as on the card'), next.lifeDays, 'd', source),
+        line('t', t('the same'), 'L·1440', next.lifeDays * 1440, 'min'),
+      ],
+    ),
   ];
 }
 
@@ -80,6 +91,19 @@ const boughtLines = (supplies: readonly Supply[], unit: string): WorkingLine[] =
       ),
     );
 
+const heaterLine = (site: Work['site'], heatMin: number, cost: number) =>
+  line(
+    '€h',
+    t('heater'),
+    t('{minutes}/60·{perHour} an hour', {
+      minutes: formatFigure(heatMin),
+      perHour: formatFigure(site.heaterPerHour),
+    }),
+    cost,
+    site.currency,
+    site.name,
+  );
+
 /** The cost of the job (material, people, heat, stop), and of the alternatives. Money in the site’s currency. */
 export function costFigures(
   work: Work,
@@ -96,58 +120,56 @@ export function costFigures(
   const labourLines = [
     line(
       'h',
-      'hours of people',
-      'every step of the schedule by its people',
+      t('hours of people'),
+      t('every step of the schedule by its people'),
       hours,
       'h',
       'schedule',
     ),
-    line('€l', 'labour', `h·${formatFigure(site.labourPerHour)} an hour`, labour, unit, site.name),
+    line(
+      '€l',
+      t('labour'),
+      t('h·{labourPerHour} an hour', { labourPerHour: formatFigure(site.labourPerHour) }),
+      labour,
+      unit,
+      site.name,
+    ),
   ];
-  const heatLines =
-    heat > 0
-      ? [
-          line(
-            '€h',
-            'heater',
-            `${formatFigure(heatMin)}/60·${formatFigure(site.heaterPerHour)} an hour`,
-            heat,
-            unit,
-            site.name,
-          ),
-        ]
-      : [];
+  const heatLines = heat > 0 ? [heaterLine(site, heatMin, heat)] : [];
   return [
-    figureOf('cost.material', 'Material in all', material, 'money', [
+    figureOf('cost.material', t('Material in all'), material, 'money', [
       ...boughtLines(supplies, unit),
-      line('€m', 'material', 'sum', material, unit),
+      line('€m', t('material'), 'sum', material, unit),
     ]),
-    figureOf('cost.labour', 'Labour', labour, 'money', labourLines),
-    ...(heat > 0 ? [figureOf('cost.heat', 'Heater', heat, 'money', heatLines)] : []),
+    figureOf('cost.labour', t('Labour'), labour, 'money', labourLines),
+    ...(heat > 0 ? [figureOf('cost.heat', t('Heater'), heat, 'money', heatLines)] : []),
     figureOf(
       'cost.total',
-      'The job',
+      t('The job'),
       total,
       'money',
       [
-        line('€m', 'material', 'sum of the packs', material, unit),
+        line('€m', t('material'), t('sum of the packs'), material, unit),
         ...labourLines,
         ...heatLines,
         line(
           '€d',
-          'downtime',
-          `${formatFigure(readyMin)}/60·${formatFigure(survey.asset.costPerHour)} an hour`,
+          t('downtime'),
+          t('{ready}/60·{costPerHour} an hour', {
+            ready: formatFigure(readyMin),
+            costPerHour: formatFigure(survey.asset.costPerHour),
+          }),
           downtime,
           unit,
           'asset',
         ),
-        line('€', 'the job', heat > 0 ? '€m + €l + €h + €d' : '€m + €l + €d', total, unit),
+        line('€', t('the job'), heat > 0 ? '€m + €l + €h + €d' : '€m + €l + €d', total, unit),
       ],
       ['window.downMin'],
     ),
     ...nothing(work),
-    ...other(work, 'quote', 'A contractor', survey.past.quoteCost, survey.past.quoteMin),
-    ...other(work, 'part', 'A new part', survey.past.partCost, survey.past.partMin),
+    ...other(work, 'quote', t('A contractor'), survey.past.quoteCost, survey.past.quoteMin),
+    ...other(work, 'part', t('A new part'), survey.past.partCost, survey.past.partMin),
   ];
 }
 
@@ -167,20 +189,23 @@ function other(
   return [
     figureOf(
       `${id}.cost`,
-      `${name}, price and downtime`,
+      t('{name}, price and downtime', { name }),
       total,
       'money',
       [
-        line('€p', 'price', 'survey', price ?? 0, site.currency, 'survey'),
+        line('€p', t('price'), t('survey'), price ?? 0, site.currency, 'survey'),
         line(
           '€d',
-          'downtime',
-          `${formatFigure(min ?? 0)}/60·${formatFigure(survey.asset.costPerHour)} an hour`,
+          t('downtime'),
+          t('{min}/60·{costPerHour} an hour', {
+            min: formatFigure(min ?? 0),
+            costPerHour: formatFigure(survey.asset.costPerHour),
+          }),
           downtime,
           site.currency,
           'asset',
         ),
-        line('€', 'in all', '€p + €d', total, site.currency),
+        line('€', t('in all'), '€p + €d', total, site.currency),
       ],
       paths,
     ),
@@ -189,10 +214,10 @@ function other(
       : [
           figureOf(
             `${id}.ready`,
-            `${name}, done in`,
+            t('{name}, done in', { name }),
             min,
             'time',
-            [line('t', 'done in', 'survey', min, 'min', 'survey')],
+            [line('t', t('done in'), t('survey'), min, 'min', 'survey')],
             paths,
           ),
         ]),
@@ -215,7 +240,7 @@ function nothing({ survey, site }: Work): Figure[] {
   const paths = ['past.nowMm', 'past.mmPerWeek', 'past.stopsAtMm', 'past.stopMin'];
   const grown = line(
     'tw',
-    'until it stops by itself',
+    t('until it stops by itself'),
     `(${formatFigure(stopsAtMm)} − ${formatFigure(nowMm)})/${formatFigure(mmPerWeek)}`,
     weeks,
     'weeks',
@@ -224,26 +249,26 @@ function nothing({ survey, site }: Work): Figure[] {
   return [
     figureOf(
       'nothing.until',
-      'Without repair, it stops in',
+      t('Without repair, it stops in'),
       weeks * 7 * 1440,
       'time',
-      [grown, line('t', 'the same', 'tw·7·1440', weeks * 7 * 1440, 'min')],
+      [grown, line('t', t('the same'), 'tw·7·1440', weeks * 7 * 1440, 'min')],
       paths,
     ),
     figureOf(
       'nothing.cost',
-      'Cost of that stop',
+      t('Cost of that stop'),
       cost,
       'money',
       [
         grown,
         line(
           '€',
-          'an unplanned stop',
+          t('an unplanned stop'),
           `${formatFigure(stopMin)}/60·${formatFigure(survey.asset.costPerHour)}`,
           cost,
           site.currency,
-          'survey, asset',
+          t('survey, asset'),
         ),
       ],
       paths,

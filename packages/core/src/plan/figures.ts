@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { formatFigure, line } from '../calc/calc';
 import type { Job } from '../job/job';
 import { MILESTONE_NAMES } from '../materials/milestones';
@@ -18,14 +19,14 @@ const pathsOf = ({ bodies }: Work): string[] => [
 const areaFigure = ({ bodies, areaMm2 }: Work, paths: string[]): Figure =>
   figureOf(
     'area',
-    'Bonded area',
+    t('Bonded area'),
     areaMm2,
     'area',
     [
       ...bodies.flatMap((b) => b.volumes.flatMap((v) => v.working.filter((w) => w.symbol === 'A'))),
       line(
         'ΣA',
-        'bonded area in all',
+        t('bonded area in all'),
         bodies.map((b) => formatFigure(b.areaMm2)).join(' + ') || '0',
         areaMm2,
         'mm²',
@@ -39,15 +40,15 @@ function coatFigures({ card, survey, buildMm, coats, coatMm }: Work, paths: stri
   const source = `card ${card.code}`;
   const build = line(
     'h',
-    'thickest build',
-    'damage depth, as it is opened and with what is left on',
+    t('thickest build'),
+    t('damage depth, as it is opened and with what is left on'),
     buildMm,
     'mm',
-    'survey, card',
+    t('survey, card'),
   );
   const perCoat = line(
     'hc',
-    `most in one coat, ${survey.surface.slope}`,
+    t('most in one coat, {slope}', { slope: survey.surface.slope }),
     formatFigure(max),
     max,
     'mm',
@@ -55,30 +56,38 @@ function coatFigures({ card, survey, buildMm, coats, coatMm }: Work, paths: stri
   );
   const number = line(
     'n',
-    'coats',
-    `${formatFigure(buildMm)}/${formatFigure(max)}, rounded up, at least ${card.layer.leastCoats}`,
+    t('coats'),
+    t('{build}/{max}, rounded up, at least {leastCoats}', {
+      build: formatFigure(buildMm),
+      max: formatFigure(max),
+      leastCoats: card.layer.leastCoats,
+    }),
     coats,
   );
   const solids = card.layer.volumeSolidsPct / 100;
   const wetUm = (coatMm * 1000) / solids;
   return [
-    figureOf('coats', 'Coats', coats, 'count', [build, perCoat, number], paths),
+    figureOf('coats', t('Coats'), coats, 'count', [build, perCoat, number], paths),
     figureOf(
       'coat',
-      'Each coat',
+      t('Each coat'),
       coatMm,
       'length',
-      [build, number, line('h₁', 'each coat', `${formatFigure(buildMm)}/${coats}`, coatMm, 'mm')],
+      [
+        build,
+        number,
+        line('h₁', t('each coat'), `${formatFigure(buildMm)}/${coats}`, coatMm, 'mm'),
+      ],
       paths,
     ),
     figureOf(
       'wetFilm',
-      'Wet film a coat',
+      t('Wet film a coat'),
       wetUm,
       'thinFilm',
       [
-        line('h₁', 'each coat, dry', 'from above', coatMm, 'mm'),
-        line('WFT', 'wet film', `h₁·1000/${formatFigure(solids)}`, wetUm, 'µm', source),
+        line('h₁', t('each coat, dry'), t('from above'), coatMm, 'mm'),
+        line('WFT', t('wet film'), `h₁·1000/${formatFigure(solids)}`, wetUm, 'µm', source),
       ],
       paths,
     ),
@@ -90,13 +99,13 @@ function profileFigures({ card, profileUm }: Work): Figure[] {
   const { min, max } = profileUm;
   const found = line(
     'Rz',
-    'profile, peak to valley',
+    t('profile, peak to valley'),
     `${min} to ${max}`,
     min,
     'µm',
     `card ${card.code}`,
   );
-  return [figureOf('profile', 'Least profile', min, 'thinFilm', [found], ['parent.material'])];
+  return [figureOf('profile', t('Least profile'), min, 'thinFilm', [found], ['parent.material'])];
 }
 
 function layers(work: Work): Figure[] {
@@ -106,11 +115,11 @@ function layers(work: Work): Figure[] {
   return [
     areaFigure(work, paths),
     ...coatFigures(work, paths),
-    figureOf('minEdge', 'Least edge depth', edge, 'length', [
-      line('e', 'least edge depth', 'as on the card', edge, 'mm', `card ${card.code}`),
+    figureOf('minEdge', t('Least edge depth'), edge, 'length', [
+      line('e', t('least edge depth'), t('as on the card'), edge, 'mm', `card ${card.code}`),
     ]),
-    figureOf('extent', 'Prep past the damage', site.extentMm, 'length', [
-      line('x', 'prepared past the damage', 'site setting', site.extentMm, 'mm', site.name),
+    figureOf('extent', t('Prep past the damage'), site.extentMm, 'length', [
+      line('x', t('prepared past the damage'), t('site setting'), site.extentMm, 'mm', site.name),
     ]),
     ...profileFigures(work),
   ];
@@ -128,23 +137,29 @@ function mainFigures(own: readonly Round[], slope: Work['survey']['surface']['sl
     ...roundFigures(first, slope, ''),
     figureOf(
       'total',
-      'To mix',
+      t('To mix'),
       total,
       'volume',
       [
         ...lines,
-        line('ΣV', 'to mix in all', own.map((r) => formatFigure(r.mixMl)).join(' + '), total, 'ml'),
+        line(
+          'ΣV',
+          t('to mix in all'),
+          own.map((r) => formatFigure(r.mixMl)).join(' + '),
+          total,
+          'ml',
+        ),
       ],
       paths,
     ),
     figureOf(
       'batches',
-      'Batches',
+      t('Batches'),
       batches,
       'count',
       [
         ...first.batching.working(),
-        line('N', 'batches in all', own.map((r) => r.batches.length).join(' + '), batches),
+        line('N', t('batches in all'), own.map((r) => r.batches.length).join(' + '), batches),
       ],
       [...paths, ...TEMP],
     ),
@@ -174,53 +189,56 @@ function hours(job: Job, laid: Schedule, main: Round): Figure[] {
   const working = [
     line(
       'tm',
-      'last mix of it',
-      'the schedule: every step, batch and wait before it',
+      t('last mix of it'),
+      t('the schedule: every step, batch and wait before it'),
       last,
       'min',
       'schedule',
     ),
     line(
       'tc',
-      `cure to ${MILESTONE_NAMES[needed]}`,
-      `at ${formatFigure(work.tempC)} °C, from that mix`,
+      t('cure to {milestone}', { milestone: MILESTONE_NAMES[needed] }),
+      t('at {temp} °C, from that mix', { temp: formatFigure(work.tempC) }),
       cure?.ok ? cure.minutes : 0,
       'min',
       `card ${main.card.code}`,
     ),
     line(
       'te',
-      'end of the last step',
-      'the schedule',
+      t('end of the last step'),
+      t('the schedule'),
       laid.slots.at(-1)?.to ?? 0,
       'min',
       'schedule',
     ),
     line(
       't',
-      'ready',
-      'the later of all that the service loads and the last step',
+      t('ready'),
+      t('the later of all that the service loads and the last step'),
       laid.readyMin,
       'min',
     ),
   ];
   const cost = (laid.readyMin / 60) * asset.costPerHour;
   return [
-    figureOf('ready', 'Back in service in', laid.readyMin, 'time', working, [
+    figureOf('ready', t('Back in service in'), laid.readyMin, 'time', working, [
       ...TEMP,
       'window.downMin',
     ]),
     figureOf(
       'downtime',
-      'Downtime',
+      t('Downtime'),
       cost,
       'money',
       [
         ...working,
         line(
           '€',
-          'downtime',
-          `${formatFigure(laid.readyMin)}/60·${formatFigure(asset.costPerHour)} an hour`,
+          t('downtime'),
+          t('{ready}/60·{costPerHour} an hour', {
+            ready: formatFigure(laid.readyMin),
+            costPerHour: formatFigure(asset.costPerHour),
+          }),
           cost,
           work.site.currency,
           'asset',
@@ -253,10 +271,10 @@ export function figuresOf(job: Job, laid: Schedule): Record<string, Figure> {
     ...mainFigures(own, slope),
     ...cures(draft.rounds, laid, main),
     ...hours(job, laid, main),
-    figureOf('dewPoint', 'Dew point', gate.dewPointC, 'temperature', gate.working, READINGS),
+    figureOf('dewPoint', t('Dew point'), gate.dewPointC, 'temperature', gate.working, READINGS),
     figureOf(
       'margin',
-      'Above dew point',
+      t('Above dew point'),
       gate.marginC,
       'temperatureStep',
       endingIn(gate.working, 'ΔT'),
@@ -266,14 +284,14 @@ export function figuresOf(job: Job, laid: Schedule): Record<string, Figure> {
       ? [
           figureOf(
             'hardness',
-            'Least hardness',
+            t('Least hardness'),
             hard.least,
             hard.scale === 'A' ? 'hardnessA' : 'hardness',
             [
               line(
                 'H',
-                `least hardness, Shore ${hard.scale}`,
-                'as on the card',
+                t('least hardness, Shore {scale}', { scale: hard.scale }),
+                t('as on the card'),
                 hard.least,
                 `Shore ${hard.scale}`,
                 `card ${card.code}`,

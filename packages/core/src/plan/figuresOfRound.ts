@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { touchedFor as touched } from '../work/batching';
 import { formatFigure, line } from '../calc/calc';
 import { closing, endingIn, figureOf, type Figure } from '../work/figure';
@@ -15,12 +16,18 @@ export function roundFigures(round: Round, slope: Slope, prefix: string): Figure
   const paths = [...round.paths, ...TEMP];
   const total = figureOf(
     `${prefix}total`,
-    'To mix',
+    t('To mix'),
     round.mixMl,
     'volume',
     [
       ...grossWorking(round),
-      line('ΣV', 'in whole batches', `${round.batches.length} of them`, round.mixMl, 'ml'),
+      line(
+        'ΣV',
+        t('in whole batches'),
+        t('{batches} of them', { batches: round.batches.length }),
+        round.mixMl,
+        'ml',
+      ),
     ],
     [...round.paths],
   );
@@ -29,11 +36,11 @@ export function roundFigures(round: Round, slope: Slope, prefix: string): Figure
     ...round.batching.working(),
     line(
       'tu',
-      'touched for',
-      'all that is done with a batch',
+      t('touched for'),
+      t('all that is done with a batch'),
       touchedFor(round),
       'min',
-      'method, pace',
+      t('method, pace'),
     ),
   ];
   const end = closing(own);
@@ -41,29 +48,29 @@ export function roundFigures(round: Round, slope: Slope, prefix: string): Figure
     total,
     figureOf(
       `${prefix}batches`,
-      'Batches',
+      t('Batches'),
       round.batches.length,
       'count',
-      end('n', 'batches', round.batches.length),
+      end('n', t('batches'), round.batches.length),
       paths,
     ),
     figureOf(
       `${prefix}batch`,
-      'Each batch',
+      t('Each batch'),
       first.ml,
       'volume',
-      end('Vb', 'a batch', first.ml, 'ml'),
+      end('Vb', t('a batch'), first.ml, 'ml'),
       paths,
     ),
     figureOf(
       `${prefix}life`,
-      'Working life',
+      t('Working life'),
       first.lifeMin,
       'time',
-      end('L', 'working life of a batch', first.lifeMin, 'min'),
+      end('L', t('working life of a batch'), first.lifeMin, 'min'),
       paths,
     ),
-    figureOf(`${prefix}place`, 'To place a batch', touchedFor(round), 'time', own, paths),
+    figureOf(`${prefix}place`, t('To place a batch'), touchedFor(round), 'time', own, paths),
   ];
   return [...figures, ...partFigures(round, slope, prefix)];
 }
@@ -76,27 +83,30 @@ function partFigures(round: Round, slope: Slope, prefix: string): Figure[] {
   const paths = [...round.paths, ...TEMP];
   const { a, b, by } = weigh.ratio;
   const common = [
-    line('Vb', 'batch', 'from above', first.ml, 'ml'),
+    line('Vb', t('batch'), t('from above'), first.ml, 'ml'),
     line(
       'a:b',
-      `${weigh.nameA.toLowerCase()} to ${weigh.nameB.toLowerCase()}`,
+      t('{nameA} to {nameB}', {
+        nameA: weigh.nameA.toLowerCase(),
+        nameB: weigh.nameB.toLowerCase(),
+      }),
       `by ${by}`,
       `${formatFigure(a)} : ${formatFigure(b)}`,
       '',
       `card ${round.card.code}`,
     ),
-    line('mA', weigh.nameA.toLowerCase(), 'by the batch and the ratio', first.aG, 'g'),
-    line('mB', weigh.nameB.toLowerCase(), 'by the batch and the ratio', first.bG, 'g'),
+    line('mA', weigh.nameA.toLowerCase(), t('by the batch and the ratio'), first.aG, 'g'),
+    line('mB', weigh.nameB.toLowerCase(), t('by the batch and the ratio'), first.bG, 'g'),
   ];
   const mass = first.aG + first.bG;
   const [aMl, bMl] = [first.aG / weigh.densityA, first.bG / weigh.densityB];
   return [
     figureOf(
       `${prefix}batchMass`,
-      'Each batch',
+      t('Each batch'),
       mass,
       'mass',
-      [...common, line('m', 'batch', 'mA + mB', mass, 'g')],
+      [...common, line('m', t('batch'), 'mA + mB', mass, 'g')],
       paths,
     ),
     figureOf(`${prefix}aG`, weigh.nameA, first.aG, 'mass', endingIn(common, 'mA'), paths),

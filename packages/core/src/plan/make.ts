@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import type { Survey } from '../families/registry';
 import { line } from '../calc/calc';
 import { jobFrom, type Job } from '../job/job';
@@ -180,9 +181,16 @@ function allFigures(
   const { work } = job;
   const { labourMin, heatMin } = effortOf(laid);
   const days = card.lifeDays[survey.intent];
-  const expected = figureOf('expected', 'Expected life', days * 1440, 'time', [
-    line('L', `expected life, ${survey.intent}`, 'as on the card', days, 'd', `card ${card.code}`),
-    line('t', 'the same', 'L·1440', days * 1440, 'min'),
+  const expected = figureOf('expected', t('Expected life'), days * 1440, 'time', [
+    line(
+      'L',
+      t('expected life, {intent}', { intent: survey.intent }),
+      t('as on the card'),
+      days,
+      'd',
+      `card ${card.code}`,
+    ),
+    line('t', t('the same'), 'L·1440', days * 1440, 'min'),
   ]);
   const extra = [
     ...heatFigures(main),

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { line } from '../calc/calc';
 import { cureTime } from '../cure/cureTime';
@@ -42,7 +43,7 @@ export const heatOptions = (main: Round): z.infer<typeof HeatOption>[] =>
 /** The same as figures, by temperature. */
 export const heatFigures = (main: Round): Figure[] =>
   heated(main).map(({ tempC, minutes: min, working }) =>
-    figureOf(`heat.${tempC}`, 'If heated', min, 'time', working, ['readings.surfaceC']),
+    figureOf(`heat.${tempC}`, t('If heated'), min, 'time', working, ['readings.surfaceC']),
   );
 
 /** Number of temperature traces: enough for a chance within a few percent, and quick to compute. */
@@ -87,10 +88,10 @@ export function readinessFigures(
   return [
     figureOf(
       'readiness',
-      'Chance of being ready in time',
+      t('Chance of being ready in time'),
       pct,
       'chance',
-      [...found.working, line('P', 'chance of being ready', 'of all traces', pct, '%')],
+      [...found.working, line('P', t('chance of being ready'), t('of all traces'), pct, '%')],
       ['window.downMin', 'readings.surfaceC'],
     ),
   ];

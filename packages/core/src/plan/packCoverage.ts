@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { formatFigure, line, refuse, worked, type Answer } from '../calc/calc';
 import { demandOfSurvey, familyOf } from '../families/registry';
 import { assumedSurvey } from '../form/assumedSurvey';
@@ -57,16 +58,18 @@ export function packCoverage(ask: PackCoverageInput): Answer<PackCoverage> {
   const { card, packId, units, site, library } = ask;
   const pack = card.packs.find((p) => p.id === packId);
   const shape = familyOf(ask.family).shapes.find((s) => s.shape === ask.shape);
-  if (!pack || !shape) return refuse(`${card.code} has no such pack, or the damage is not known.`);
+  if (!pack || !shape)
+    return refuse(t('{code} has no such pack, or the damage is not known.', { code: card.code }));
   const size = (key: string): number | null => {
     const field = shape.fields[key];
     const read = field ? readField(field, ask.sizes[key], units) : null;
     return read && 'value' in read ? Number(read.value) : null;
   };
   const unread = Object.entries(shape.fields).find(([key]) => size(key) === null);
-  if (unread) return refuse(`${unread[1].label} cannot be read: type a number.`);
+  if (unread)
+    return refuse(t('{label} cannot be read: type a number.', { label: unread[1].label }));
   const survey = assumedSurvey(draftOf(ask), units);
-  if (!survey) return refuse('These sizes do not go together.');
+  if (!survey) return refuse(t('These sizes do not go together.'));
   const demand = demandOfSurvey(survey, site);
   // Only this pack: a wrap of another width has another overlap.
   const only = { ...card, packs: [pack] };
@@ -78,7 +81,8 @@ export function packCoverage(ask: PackCoverageInput): Answer<PackCoverage> {
     (sum, r) => sum + r.draw * (r.mixMl > 0 ? r.placedMl / r.mixMl : 1),
     0,
   );
-  if (drawn <= 0) return refuse(`${card.code} is not what this damage is filled with.`);
+  if (drawn <= 0)
+    return refuse(t('{code} is not what this damage is filled with.', { code: card.code }));
   const { quantity, scale } = packQuantity(card);
   const share = pack.size / drawn;
   const count = Math.floor(share + 1e-9);
@@ -93,27 +97,27 @@ export function packCoverage(ask: PackCoverageInput): Answer<PackCoverage> {
   return worked({ each: drawn * scale, quantity, count, lengthMm, areaMm2 }, [
     line(
       'V',
-      'one takes',
-      'as a plan draws it, with waste and overfill',
+      t('one takes'),
+      t('as a plan draws it, with waste and overfill'),
       shown,
       unit.symbol,
       `card ${card.code}`,
     ),
-    line('P', 'the pack holds', pack.label, held, unit.symbol, `card ${card.code}`),
+    line('P', t('the pack holds'), pack.label, held, unit.symbol, `card ${card.code}`),
     ...(lengthMm === null
       ? []
-      : [line('L', 'length it covers', `${formatFigure(long ?? 0)}·P/V`, lengthMm, 'mm')]),
+      : [line('L', t('length it covers'), `${formatFigure(long ?? 0)}·P/V`, lengthMm, 'mm')]),
     ...(areaMm2 === null
       ? []
       : [
           line(
             'A',
-            'area it covers',
+            t('area it covers'),
             `${formatFigure(long ?? 0)}·${formatFigure(wide ?? 0)}·P/V`,
             areaMm2,
             'mm²',
           ),
         ]),
-    line('n', 'whole ones', 'P/V, rounded down', count, ''),
+    line('n', t('whole ones'), t('P/V, rounded down'), count, ''),
   ]);
 }

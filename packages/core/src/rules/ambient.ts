@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { goFromC } from '../ambient/ambientGate';
 import { celsius, m, q, type Message } from '../message/message';
 import type { SharedStep } from '../work/ids';
@@ -94,8 +95,8 @@ function airStop({ card, survey }: Work): Stop | null {
 /** Whether it may be mixed in this air on this surface; two reasons at once have no single remedy. */
 export const ambientRule: Rule = {
   id: 'ambient',
-  name: 'Surface now',
-  question: 'May it be mixed in this air, on a surface this cold or warm?',
+  name: t('Surface now'),
+  question: t('May it be mixed in this air, on a surface this cold or warm?'),
   judge: (work) => {
     const { card, survey, gate } = work;
     const least = leastC(work);

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { crackMovement } from '../cracks/crackMovement';
 import { fillKind, MOST_COATS } from '../materials/card';
 import { SLOPE_NAMES } from '../materials/words';
@@ -21,12 +22,12 @@ const TRIP_MM = 6;
 export const buildRules: Rule[] = [
   {
     id: 'movement',
-    name: 'Movement',
-    question: 'Does it hold when day and night move the crack?',
+    name: t('Movement'),
+    question: t('Does it hold when day and night move the crack?'),
     strength: true,
     judge: ({ card, demand }) => {
       const { crack } = demand;
-      if (!crack || crack.swingC === 0) return fits('Nothing moves it.');
+      if (!crack || crack.swingC === 0) return fits(t('Nothing moves it.'));
       const { movementPct, modulusMPa, tensileMPa } = card.service;
       const move = crackMovement({
         panelLengthM: crack.panelLengthM,
@@ -61,7 +62,7 @@ export const buildRules: Rule[] = [
           : Infinity;
       if (atMost(stress, 1))
         return fitsIf(
-          'both halves are tied across',
+          t('both halves are tied across'),
           () =>
             m(
               'It moves {moves}, {asks} of the crack; tied, its stress stays under its strength.',
@@ -96,11 +97,11 @@ export const buildRules: Rule[] = [
   },
   {
     id: 'crackWidth',
-    name: 'Crack width',
-    question: 'Does it run in, and stay in?',
+    name: t('Crack width'),
+    question: t('Does it run in, and stay in?'),
     judge: ({ card, demand }) => {
-      if (!demand.crack) return fits('It is no crack to run into.');
-      if (!card.crackMm) return no('It is not made to fill a crack.');
+      if (!demand.crack) return fits(t('It is no crack to run into.'));
+      if (!card.crackMm) return no(t('It is not made to fill a crack.'));
       const { min, max } = card.crackMm;
       const { widthMm, widthsMm } = demand.crack;
       const leastWidthMm = Math.min(...widthsMm);
@@ -151,11 +152,11 @@ export const buildRules: Rule[] = [
   },
   {
     id: 'step',
-    name: 'Step',
-    question: 'Does it bear both halves where one has sunk?',
+    name: t('Step'),
+    question: t('Does it bear both halves where one has sunk?'),
     judge: ({ card, demand }) => {
       const { crack } = demand;
-      if (!crack || crack.stepMm === 0) return fits('Both sides are level.');
+      if (!crack || crack.stepMm === 0) return fits(t('Both sides are level.'));
       const step = mm(crack.stepMm);
       const against = {
         value: crack.stepMm,
@@ -191,8 +192,8 @@ export const buildRules: Rule[] = [
   },
   {
     id: 'thickness',
-    name: 'One coat',
-    question: 'Can it be built this thick at this slope?',
+    name: t('One coat'),
+    question: t('Can it be built this thick at this slope?'),
     judge: ({ card, survey, buildMm, coats, wrap, bodies }) => {
       if (wrap)
         return fits(() => m('{n} layers, {thick}.', { n: wrap.layers, thick: mm(buildMm) }));

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { bondsTo, SUBSTRATE_NAMES } from '../materials/substrates';
 import { APPROVAL_NAMES, STRAIN_NAMES } from '../materials/words';
 import { m, mm } from '../message/message';
@@ -9,10 +10,10 @@ const GIVES = 2;
 /** Approval for what it touches: for every wetted material of a job. */
 export const approvedRule: Rule = {
   id: 'approved',
-  name: 'Approval',
-  question: 'Is it approved for what it touches?',
+  name: t('Approval'),
+  question: t('Is it approved for what it touches?'),
   judge: ({ card, demand }) => {
-    if (!demand.approval) return fits('Nothing here asks for an approval.');
+    if (!demand.approval) return fits(t('Nothing here asks for an approval.'));
     const what = APPROVAL_NAMES[demand.approval].toLowerCase();
     const found = card.approvals.find((a) => a.for === demand.approval);
     return found
@@ -28,11 +29,11 @@ export const forgottenRules: Rule[] = [
   approvedRule,
   {
     id: 'strain',
-    name: 'How it is loaded',
-    question: 'Is it made for what comes and goes, shakes or freezes?',
+    name: t('How it is loaded'),
+    question: t('Is it made for what comes and goes, shakes or freezes?'),
     judge: ({ card, survey, demand }) => {
       const { strains } = demand;
-      if (strains.length === 0) return fits('It is loaded steadily.');
+      if (strains.length === 0) return fits(t('It is loaded steadily.'));
       const missing = strains.filter((s) => !card.service.strains.includes(s));
       const names = (list: typeof strains) => list.map((s) => STRAIN_NAMES[s].toLowerCase());
       if (missing.length === 0)
@@ -46,8 +47,8 @@ export const forgottenRules: Rule[] = [
   },
   {
     id: 'grip',
-    name: 'Grip',
-    question: 'Does it hold on what nothing bonds to, or what softens it?',
+    name: t('Grip'),
+    question: t('Does it hold on what nothing bonds to, or what softens it?'),
     judge: ({ card, survey, demand }) => {
       const { material, soft } = demand;
       const name = SUBSTRATE_NAMES[material].toLowerCase();
@@ -55,23 +56,23 @@ export const forgottenRules: Rule[] = [
       if (!bondsTo(material))
         return wraps
           ? fits(() => m('Nothing bonds to {name}: the wrap grips right round it.', { name }))
-          : fitsIf('it is keyed through or clamped, so that it grips without a bond', () =>
+          : fitsIf(t('it is keyed through or clamped, so that it grips without a bond'), () =>
               m('Nothing bonds to {name}: it holds by a mechanical grip alone.', { name }),
             );
-      if (!soft) return fits('It holds by its bond.');
-      if (wraps || card.service.flex >= GIVES) return fits('It gives with what is soft.');
-      const because = 'The softener of the plastic goes into rigid resin, which then lets go.';
+      if (!soft) return fits(t('It holds by its bond.'));
+      if (wraps || card.service.flex >= GIVES) return fits(t('It gives with what is soft.'));
+      const because = t('The softener of the plastic goes into rigid resin, which then lets go.');
       return survey.intent === 'stopgap'
-        ? fitsIf('a test patch has held for a day', because)
+        ? fitsIf(t('a test patch has held for a day'), because)
         : no(because);
     },
   },
   {
     id: 'room',
-    name: 'Room',
-    question: 'Is there straight length enough beside the damage?',
+    name: t('Room'),
+    question: t('Is there straight length enough beside the damage?'),
     judge: ({ wrap, demand }) => {
-      if (!wrap || !demand.wrap) return fits('It needs no length beside it.');
+      if (!wrap || !demand.wrap) return fits(t('It needs no length beside it.'));
       const need = Math.max(...wrap.besideMm);
       const { straightMm } = demand.wrap;
       if (straightMm === null)

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { DRY_MEDIA, MEDIUM_NAMES } from '../materials/words';
 import { celsius, m, minutes, q } from '../message/message';
 import { atLeast, atMost, fits, fitsIf, no, type Rule } from './rule';
@@ -9,8 +10,8 @@ const temperature = (value: number, limit: number, sense: 'max' | 'min' = 'max')
 export const mediumRules: Rule[] = [
   {
     id: 'heat',
-    name: 'Heat',
-    question: 'Does it stand the temperature, wet or dry?',
+    name: t('Heat'),
+    question: t('Does it stand the temperature, wet or dry?'),
     strength: true,
     judge: ({ card, demand }) => {
       const { mediumC, medium } = demand.service;
@@ -57,13 +58,13 @@ export const mediumRules: Rule[] = [
   },
   {
     id: 'medium',
-    name: 'Medium',
-    question: 'Is the medium on the card, at this temperature?',
+    name: t('Medium'),
+    question: t('Is the medium on the card, at this temperature?'),
     strength: true,
     judge: ({ card, demand }) => {
       const { medium, mediumC, concPct } = demand.service;
       const name = MEDIUM_NAMES[medium].toLowerCase();
-      if (medium === 'air') return fits('Air only.');
+      if (medium === 'air') return fits(t('Air only.'));
       const limit = card.service.media.find((x) => x.medium === medium);
       if (!limit) return no(() => m('The card does not stand {name}.', { name }));
       const { maxConcPct } = limit;
@@ -96,12 +97,12 @@ export const mediumRules: Rule[] = [
   {
     id: 'ph',
     name: 'pH',
-    question: 'Is the pH inside the card’s range?',
+    question: t('Is the pH inside the card’s range?'),
     strength: true,
     judge: ({ card, demand }) => {
       const { ph, medium } = demand.service;
       const { min, max } = card.service.ph;
-      if (DRY_MEDIA.includes(medium)) return fits('No water, no pH.');
+      if (DRY_MEDIA.includes(medium)) return fits(t('No water, no pH.'));
       const sense = ph < min ? ('min' as const) : ('max' as const);
       const limit = ph < min ? min : max;
       const against = { value: ph, limit, quantity: 'ph' as const, sense };

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { fillKind, whyWithdrawn } from '../materials/card';
 import { AREA_NAMES, INTENT_NAMES, NEARBY_NAMES, PERMISSION_NAMES } from '../materials/words';
 import type { RouteCondition } from '../survey/refusal';
@@ -35,46 +36,46 @@ const routeRule = (
 export const placeRules: Rule[] = [
   {
     id: 'in-use',
-    name: 'In use',
-    question: 'Is it still used here?',
+    name: t('In use'),
+    question: t('Is it still used here?'),
     judge: ({ card }) => {
       const why = whyWithdrawn(card);
-      return why === null ? fits('It is in use.') : no(() => m('Withdrawn: {why}.', { why }));
+      return why === null ? fits(t('It is in use.')) : no(() => m('Withdrawn: {why}.', { why }));
     },
   },
   {
     id: 'route',
-    name: 'The route',
-    question: 'Is a repair of this kind for this damage at all?',
+    name: t('The route'),
+    question: t('Is a repair of this kind for this damage at all?'),
     judge: ({ card, demand }) => {
       // A refusal of the site’s own route does not apply to the trade that takes over.
       const stop = demand.refusals.find((r) => r.who === 'none' || r.who !== card.permission);
-      return stop ? no(stop.because) : fits('Nothing about the damage rules it out.');
+      return stop ? no(stop.because) : fits(t('Nothing about the damage rules it out.'));
     },
   },
   routeRule(
     'leave',
-    'With leave',
-    'Must somebody allow it first?',
-    'Nobody need allow it.',
+    t('With leave'),
+    t('Must somebody allow it first?'),
+    t('Nobody need allow it.'),
     ({ demand, card }) =>
       // A person who does the work needs no approval from themselves.
       demand.conditions.filter((c) => c.who !== undefined && c.who !== card.permission),
   ),
   routeRule(
     'round',
-    'Round it',
-    'Must something round it be seen to?',
-    'Nothing round it asks for more.',
+    t('Round it'),
+    t('Must something round it be seen to?'),
+    t('Nothing round it asks for more.'),
     ({ demand }) => demand.conditions.filter((c) => c.who === undefined),
   ),
   {
     id: 'permission',
-    name: 'Who may do it',
-    question: 'May the technician do it?',
+    name: t('Who may do it'),
+    question: t('May the technician do it?'),
     judge: ({ card }) =>
       card.permission === 'none'
-        ? fits('The technician’s own work.')
+        ? fits(t('The technician’s own work.'))
         : fitsIf(
             () => m('{who} does it', { who: PERMISSION_NAMES[card.permission].toLowerCase() }),
             () => m('{who} must do this one.', { who: PERMISSION_NAMES[card.permission] }),
@@ -83,8 +84,8 @@ export const placeRules: Rule[] = [
   },
   {
     id: 'intent',
-    name: 'Meant as',
-    question: 'Is it made to last?',
+    name: t('Meant as'),
+    question: t('Is it made to last?'),
     judge: ({ card, survey }) =>
       card.stopgapOnly && survey.intent === 'lasting'
         ? no(() => m('{card} is a stop-gap, and this is meant to last.', { card: card.code }))
@@ -92,22 +93,22 @@ export const placeRules: Rule[] = [
   },
   {
     id: 'chosen',
-    name: 'Your choice',
-    question: 'Is it of the kind that was chosen?',
+    name: t('Your choice'),
+    question: t('Is it of the kind that was chosen?'),
     judge: ({ card, schools, demand }) => {
       const { moving = 'check', tyre = 'cover' } = schools;
       const kind = fillKind(card);
       if (demand.crack && moving !== 'check' && kind !== moving)
         return no(() => m('You chose {moving} fill; this one is {kind}.', { moving, kind }));
       if (tyre === 'shop' && demand.material === 'tyre-rubber' && card.permission !== 'tyre-shop')
-        return no('You chose a section repair at the shop; this is a cover.');
-      return fits('Nothing was chosen against it.');
+        return no(t('You chose a section repair at the shop; this is a cover.'));
+      return fits(t('Nothing was chosen against it.'));
     },
   },
   {
     id: 'size',
-    name: 'Size',
-    question: 'Is it of a size this is meant for?',
+    name: t('Size'),
+    question: t('Is it of a size this is meant for?'),
     judge: ({ card, demand, covers }) => {
       if (covers && !covers.ok) return no(covers.why);
       const against = {
@@ -130,13 +131,13 @@ export const placeRules: Rule[] = [
   },
   {
     id: 'light',
-    name: 'Light',
-    question: 'Does the lamp reach all of it?',
+    name: t('Light'),
+    question: t('Does the lamp reach all of it?'),
     judge: ({ card, demand, buildMm }) => {
       const { mix } = card;
-      if (mix.kind !== 'light-cured') return fits('It needs no lamp.');
+      if (mix.kind !== 'light-cured') return fits(t('It needs no lamp.'));
       if (!demand.light?.reaches)
-        return no('It cures by light, and the lamp does not reach it.', {
+        return no(t('It cures by light, and the lamp does not reach it.'), {
           relax: relaxBy(demand, 'light', 'yes', m('Would if the lamp reaches it.')),
         });
       const n = Math.ceil(buildMm / mix.depthPerPassMm - 1e-9);
@@ -150,11 +151,11 @@ export const placeRules: Rule[] = [
   },
   {
     id: 'nearby',
-    name: 'Close by',
-    question: 'Does it spoil what is close by?',
+    name: t('Close by'),
+    question: t('Does it spoil what is close by?'),
     judge: ({ card, demand }) => {
       if (!demand.nearby || !card.spoils.includes(demand.nearby))
-        return fits('It spoils nothing close by.');
+        return fits(t('It spoils nothing close by.'));
       const name = NEARBY_NAMES[demand.nearby].toLowerCase();
       return fitsIf(
         () =>
@@ -172,11 +173,11 @@ export const placeRules: Rule[] = [
   },
   {
     id: 'ventilation',
-    name: 'Vapour',
-    question: 'Is there air enough, and nothing to light it?',
+    name: t('Vapour'),
+    question: t('Is there air enough, and nothing to light it?'),
     judge: ({ card, demand, survey }) => {
       if (card.flammable && demand.ignition)
-        return no('Its vapour burns, and what could light it cannot be stopped.');
+        return no(t('Its vapour burns, and what could light it cannot be stopped.'));
       if (card.flammable && survey.site.area === 'zone-1')
         return no(
           () =>
@@ -192,7 +193,7 @@ export const placeRules: Rule[] = [
               'the air is measured free of gas before it is opened, and {closed, select, yes {blown through } other {}}while it is used',
               { closed: demand.closed ? 'yes' : 'no' },
             ),
-          'Its vapour burns, and this is zone 2.',
+          t('Its vapour burns, and this is zone 2.'),
           {
             relax: demand.closed
               ? undefined
@@ -201,16 +202,16 @@ export const placeRules: Rule[] = [
         );
       if ((card.flammable || card.ventilate) && demand.closed)
         return fitsIf(
-          'air is blown through, and its exit watched',
+          t('air is blown through, and its exit watched'),
           card.flammable
-            ? 'Its vapour burns and gathers in a closed space.'
-            : 'Its vapour harms and gathers in a closed space.',
+            ? t('Its vapour burns and gathers in a closed space.')
+            : t('Its vapour harms and gathers in a closed space.'),
           {
             steps: ['ventilate'],
           },
         );
       return fits(
-        card.flammable ? 'Nothing to light it; there is air.' : 'No vapour to fear here.',
+        card.flammable ? t('Nothing to light it; there is air.') : t('No vapour to fear here.'),
       );
     },
   },

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import type { Permission } from '../materials/words';
 import { m, type Message } from '../message/message';
 import type { QuantityId } from '../units/quantities';
@@ -7,9 +8,9 @@ import type { Work } from '../work/work';
 export const VERDICTS = ['fits', 'if', 'no'] as const;
 export type Verdict = (typeof VERDICTS)[number];
 export const VERDICT_NAMES: Record<Verdict, string> = {
-  fits: 'Fits',
-  if: 'Fits if',
-  no: 'Does not fit',
+  fits: t('Fits'),
+  if: t('Fits if'),
+  no: t('Does not fit'),
 };
 
 /** A figure against its limit. `sense` says which side of the limit is good. */
@@ -83,7 +84,7 @@ type More = Pick<Judgement, 'against' | 'relax' | 'who' | 'early' | 'steps'>;
 const NOTHING: More = {};
 
 /** The condition for a card that is only fair here; the plan says how soon. */
-export const LOOKED_EARLY = 'it is looked at again in half the usual time';
+export const LOOKED_EARLY = t('it is looked at again in half the usual time');
 
 /** A judgement whose sentences are made when read. */
 class Lazily implements Judgement {

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { WEAR_NAMES } from '../materials/words';
 import { m, mm, q } from '../message/message';
 import { bondHolds } from '../work/bond';
@@ -7,7 +8,7 @@ import { forgottenRules } from './forgotten';
 import { mediumRules } from './medium';
 import { atLeast, atMost, fits, fitsIf, LOOKED_EARLY, no, relaxBy, type Rule } from './rule';
 
-const RATINGS = ['none', 'poor', 'fair', 'good', 'very good'];
+const RATINGS = ['none', 'poor', 'fair', 'good', t('very good')];
 /** Remaining wall below which an engineer judges the pressure boundary: share of sound wall, and mm. */
 const THIN_SHARE = 0.5;
 const THIN_MM = 3;
@@ -21,12 +22,12 @@ export const serviceRules: Rule[] = [
   ...mediumRules,
   {
     id: 'wear',
-    name: 'Wear',
-    question: 'Does it stand this wear?',
+    name: t('Wear'),
+    question: t('Does it stand this wear?'),
     strength: true,
     judge: ({ card, survey, demand }) => {
       const { wear } = demand.service;
-      if (wear === 'none') return fits('Little wear here.');
+      if (wear === 'none') return fits(t('Little wear here.'));
       const rating = card.service[wear];
       const because = m('Rated {word} against {wear}.', {
         wear: WEAR_NAMES[wear].toLowerCase(),
@@ -49,21 +50,21 @@ export const serviceRules: Rule[] = [
   },
   {
     id: 'machine',
-    name: 'Machining',
-    question: 'Can it be cut to size?',
+    name: t('Machining'),
+    question: t('Can it be cut to size?'),
     judge: ({ card, demand }) => {
-      if (!demand.machined) return fits('It is not to be machined.');
+      if (!demand.machined) return fits(t('It is not to be machined.'));
       return card.service.machinable
-        ? fits('It can be turned and milled.')
-        : no('It cannot be cut; it is harder than the tool.', {
+        ? fits(t('It can be turned and milled.'))
+        : no(t('It cannot be cut; it is harder than the tool.'), {
             relax: relaxBy(demand, 'machined', 'no', m('Would if formed to size instead.')),
           });
     },
   },
   {
     id: 'pressure',
-    name: 'Pressure',
-    question: 'Does it hold the pressure?',
+    name: t('Pressure'),
+    question: t('Does it hold the pressure?'),
     strength: true,
     judge: ({ card, demand, wrap }) => {
       const { pressureBar } = demand;
@@ -72,14 +73,14 @@ export const serviceRules: Rule[] = [
         if (!wrap.design.ok) return no(wrap.design.why);
         const plies = wrap.layers;
         return fitsIf(
-          'a pressure engineer approves the wrap',
+          t('a pressure engineer approves the wrap'),
           () => m('{plies} plies hold {got} by the composite repair method.', { plies, got }),
           { who: 'pressure-engineer' },
         );
       }
-      if (pressureBar === 0) return fits('It holds no pressure.');
+      if (pressureBar === 0) return fits(t('It holds no pressure.'));
       if (demand.wrap?.engineered)
-        return no('It has no laminate properties to design a wrap from.');
+        return no(t('It has no laminate properties to design a wrap from.'));
       const { fitting = 'straight' } = demand.wrap ?? {};
       const limit = card.service.pressureBar / FITTING_FACTOR[fitting];
       const most = q(limit, 'pressure');
@@ -92,7 +93,7 @@ export const serviceRules: Rule[] = [
       };
       if (atMost(pressureBar, limit))
         return fits(() => m('Holds {most}{where}.', { most, where }), against);
-      if (limit === 0) return no('It is not made to hold pressure.', { against });
+      if (limit === 0) return no(t('It is not made to hold pressure.'), { against });
       return no(() => m('Holds {most}{where}; this is {got}.', { most, where, got }), {
         against,
       });
@@ -100,11 +101,11 @@ export const serviceRules: Rule[] = [
   },
   {
     id: 'flex',
-    name: 'Flexing',
-    question: 'Does it bend with what it is on?',
+    name: t('Flexing'),
+    question: t('Does it bend with what it is on?'),
     strength: true,
     judge: ({ card, demand }) => {
-      if (!demand.flexes) return fits('It does not flex.');
+      if (!demand.flexes) return fits(t('It does not flex.'));
       const { flex } = card.service;
       const because = m('Rated {word} for flexing.', { word: RATINGS[flex] ?? 'none' });
       const against = {
@@ -115,21 +116,22 @@ export const serviceRules: Rule[] = [
       };
       if (flex >= STANDS) return fits(because, against);
       if (flex === STANDS_A_WHILE) return fitsIf(LOOKED_EARLY, because, { against, early: true });
-      return no('It is rigid and cracks where it must bend.', { against });
+      return no(t('It is rigid and cracks where it must bend.'), { against });
     },
   },
   ...forgottenRules,
   ...buildRules,
   {
     id: 'load',
-    name: 'Bond',
-    question: 'Does the bonded area carry the load, with a factor to spare?',
+    name: t('Bond'),
+    question: t('Does the bonded area carry the load, with a factor to spare?'),
     strength: true,
     judge: ({ card, demand }) => {
       const { load } = demand;
       const shear = card.service.lapShearMPa;
-      if (!load) return fits('Nothing hangs on the bond.');
-      if (!shear) return no('Its lap shear strength is not on the card: it may not carry a load.');
+      if (!load) return fits(t('Nothing hangs on the bond.'));
+      if (!shear)
+        return no(t('Its lap shear strength is not on the card: it may not carry a load.'));
       const holds = bondHolds(load.areaMm2, shear);
       const against = {
         value: load.newtons,
@@ -147,20 +149,21 @@ export const serviceRules: Rule[] = [
   },
   {
     id: 'wall',
-    name: 'Wall left',
-    question: 'Is enough wall left for the paste to be a lining and not the wall?',
+    name: t('Wall left'),
+    question: t('Is enough wall left for the paste to be a lining and not the wall?'),
     judge: ({ bodies, wrap, demand }) => {
-      if (!demand.boundary) return fits('It holds no pressure.');
+      if (!demand.boundary) return fits(t('It holds no pressure.'));
       const walls = bodies.flatMap(({ body }) => (body.remainingMm === null ? [] : [body]));
       const thinnest = walls.sort((a, b) => (a.remainingMm ?? 0) - (b.remainingMm ?? 0))[0];
-      if (wrap || !thinnest || thinnest.remainingMm === null) return fits('It holds no pressure.');
+      if (wrap || !thinnest || thinnest.remainingMm === null)
+        return fits(t('It holds no pressure.'));
       const left = thinnest.remainingMm;
       const limit = Math.max(THIN_MM, THIN_SHARE * (left + thinnest.buildMm));
       const against = { value: left, limit, quantity: 'length' as const, sense: 'min' as const };
       if (atLeast(left, limit))
         return fits(() => m('{left} of wall is left.', { left: mm(left) }), against);
       return fitsIf(
-        'a pressure engineer approves the wall',
+        t('a pressure engineer approves the wall'),
         () =>
           m('{left} of wall is left; under {limit} the paste would carry pressure.', {
             left: mm(left),

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import {
   gradeRank,
   GRADE_NAMES,
@@ -30,8 +31,8 @@ function wetPlug({ demand, schools, card, second }: Work): string | null {
 export const surfaceRules: Rule[] = [
   {
     id: 'substrate',
-    name: 'What it is on',
-    question: 'Does it hold on this?',
+    name: t('What it is on'),
+    question: t('Does it hold on this?'),
     judge: ({ card, demand }) => {
       const name = SUBSTRATE_NAMES[demand.material].toLowerCase();
       return card.substrates.some((s) => s.material === demand.material)
@@ -41,11 +42,11 @@ export const surfaceRules: Rule[] = [
   },
   {
     id: 'prep',
-    name: 'Prep',
-    question: 'Can the grade it needs be reached with the tools and the area?',
+    name: t('Prep'),
+    question: t('Can the grade it needs be reached with the tools and the area?'),
     judge: (work) => {
       const { survey, grade, demand } = work;
-      if (!grade) return no('No prep grade on the card for this.');
+      if (!grade) return no(t('No prep grade on the card for this.'));
       const kind = prepKindOf(demand.material);
       const { tools, area } = survey.site;
       const given = {
@@ -102,8 +103,8 @@ export const surfaceRules: Rule[] = [
   },
   {
     id: 'damp',
-    name: 'Damp',
-    question: 'Does it hold on a surface as damp as this?',
+    name: t('Damp'),
+    question: t('Does it hold on a surface as damp as this?'),
     judge: (work) => {
       const { card, survey } = work;
       const given = {
@@ -118,7 +119,7 @@ export const surfaceRules: Rule[] = [
           given,
         );
       if (survey.surface.damp === 'damp')
-        return fitsIf('the surface is dried first', because, { steps: ['dry'] });
+        return fitsIf(t('the surface is dried first'), because, { steps: ['dry'] });
       const plug = survey.surface.damp === 'wet' ? wetPlug(work) : null;
       if (plug)
         return fitsIf(

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { line } from '../calc/calc';
 import type { MilestoneForecast } from '../cure/forecastCure';
 import { MILESTONE_NAMES, type MilestoneId } from '../materials/milestones';
@@ -69,11 +70,11 @@ export function cureFigures(run: CureForecast, now: number): { share: Figure; ta
   const since = Math.max(0, (now - mixedAt) / MINUTE - lastMin);
   const share = Math.min(1, progress + (paceMin === null ? 0 : since / paceMin)) * 100;
   return {
-    share: figureOf('cure.share', 'Share of the cure', share, 'percent', [
+    share: figureOf('cure.share', t('Share of the cure'), share, 'percent', [
       ...working,
-      line('Δt', 'since the last reading', 'now', since, 'min'),
-      line('a', 'share now', 'a₀ + a₁ + Δt/p, 1 at the most', share, '%'),
+      line('Δt', t('since the last reading'), 'now', since, 'min'),
+      line('a', t('share now'), t('a₀ + a₁ + Δt/p, 1 at the most'), share, '%'),
     ]),
-    takes: figureOf('cure.takes', 'Since mixing', run.minutes, 'time', [...working]),
+    takes: figureOf('cure.takes', t('Since mixing'), run.minutes, 'time', [...working]),
   };
 }

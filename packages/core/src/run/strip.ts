@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { MILESTONE_NAMES, type MilestoneId } from '../materials/milestones';
 import { MINUTE } from '../units/clock';
 import { clockText } from '../schedule/clock';
@@ -72,11 +73,11 @@ export function stripText(strip: Strip, now: number, zone: Zone): string {
   const [wet, late] = strip.segments;
   const state =
     strip.segments.find((s) => now >= s.from && now < s.to)?.state ??
-    (now < strip.start ? 'not begun' : 'set');
+    (now < strip.start ? t('not begun') : 'set');
   return [
     `Mixed ${clock(strip.start)}, ${state}.`,
-    `Place by ${clock(wet?.to ?? strip.start)}.`,
-    `Life ends ${clock(late?.to ?? strip.start)}.`,
+    t('Place by {to}.', { to: clock(wet?.to ?? strip.start) }),
+    t('Life ends {to}.', { to: clock(late?.to ?? strip.start) }),
     `Set ${clock(strip.ready)}.`,
     `Needed ${clock(strip.deadline)}${strip.late ? ', late' : ''}.`,
   ].join(' ');

@@ -1,7 +1,8 @@
+import { t } from '../text/text';
 import { MINUTE } from '../units/clock';
 import { shownIn, type Zone } from '../units/zone';
 
-const DAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
+const DAYS = [t('Sun'), t('Mon'), t('Tue'), t('Wed'), t('Thu'), t('Fri'), t('Sat')];
 const two = (n: number) => String(n).padStart(2, '0');
 
 /** A moment as 24-hour clock time in a zone, "13:58". */
@@ -24,18 +25,18 @@ export function dayClockText(at: number, now: number, zone: Zone): string {
 export function dateText(at: number, zone: Zone): string {
   const d = shownIn(at, zone);
   const month = [
-    'Jan',
-    'Feb',
-    'Mar',
-    'Apr',
-    'May',
-    'Jun',
-    'Jul',
-    'Aug',
-    'Sep',
-    'Oct',
-    'Nov',
-    'Dec',
+    t('Jan'),
+    t('Feb'),
+    t('Mar'),
+    t('Apr'),
+    t('May'),
+    t('Jun'),
+    t('Jul'),
+    t('Aug'),
+    t('Sep'),
+    t('Oct'),
+    t('Nov'),
+    t('Dec'),
   ][d.getUTCMonth()];
   return `${d.getUTCDate()} ${month} ${d.getUTCFullYear()}`;
 }

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import type { Prim, SectionRequest, Tone } from './drawing';
 import type { Point } from './point';
 import { DIM_OFF, FIGURE_OFF, lapPx, type Frame } from './frame';
@@ -62,7 +63,7 @@ function legendOf(p: SectionSpec, f: Frame, request: SectionRequest, edgePx: num
   if (edgePx > 0)
     named.push({
       from: [f.xa, f.y0 + edgePx / 2],
-      text: `edge square, ${lettering(request)(request.edgeMm ?? 0)}`,
+      text: t('edge square, {value}', { value: lettering(request)(request.edgeMm ?? 0) }),
       tone: 'stop',
     });
   if (p.sandFromMm !== null)

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { breakLine, type Drawing, type Fill, type Prim, type SectionRequest } from './drawing';
 import type { Point } from './point';
 import { AXIS_OFF, biteOf, cutSide, frameOf, lapPx, LEG_OUT, type Frame } from './frame';
@@ -192,10 +193,10 @@ export function slabSection(p: SectionSpec, request: SectionRequest): Drawing {
   const unit = system === 'us' ? 'in' : 'mm';
   const words = [
     p.across ? `${p.across} ${unit} across` : '',
-    p.depth ? `${p.depth} ${unit} deep` : 'right through',
+    p.depth ? `${p.depth} ${unit} deep` : t('right through'),
     p.wall ? `wall ${p.wall} ${unit}` : '',
     p.left ? `${p.left} ${unit} left` : '',
-    p.lap ? `laid ${p.lap} ${unit} past it` : '',
+    p.lap ? t('laid {lap} {unit} past it', { lap: p.lap, unit }) : '',
   ];
   return {
     width,
@@ -205,6 +206,9 @@ export function slabSection(p: SectionSpec, request: SectionRequest): Drawing {
       { key: request.tag, value: p.named },
       { key: 'section', value: f.exaggeration ? `${unit}, ${f.exaggeration}` : unit },
     ],
-    describe: `Section of ${p.named.toLowerCase()}: ${words.filter(Boolean).join(', ')}.`,
+    describe: t('Section of {named}: {words}.', {
+      named: p.named.toLowerCase(),
+      words: words.filter(Boolean).join(', '),
+    }),
   };
 }

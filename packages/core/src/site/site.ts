@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { isZone } from '../units/zone';
 
@@ -44,14 +45,14 @@ export const SiteSettings = z.strictObject({
   /** Working hours of the day, by the site’s clock; null: round the clock. */
   shift: z
     .strictObject({ fromMin: z.number().min(0).max(1440), toMin: z.number().min(0).max(1440) })
-    .refine((s) => s.toMin > s.fromMin, { path: ['toMin'], message: 'must be after its start' })
+    .refine((s) => s.toMin > s.fromMin, { path: ['toMin'], message: t('must be after its start') })
     .nullable()
     .default(null),
   /** The site’s time zone by name. */
   zone: z
     .string()
     .max(60)
-    .refine(isZone, 'is no time zone; use a name such as Europe/Paris, or UTC')
+    .refine(isZone, t('is no time zone; use a name such as Europe/Paris, or UTC'))
     .default('UTC'),
   /** Whether a second person, who did not do the work, must sign: never, where approval is needed, or always. */
   secondSigns: z.enum(SECOND_SIGNS).default('never'),

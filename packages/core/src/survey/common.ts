@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { Moment, typedText } from '../calc/typed';
 import { TOOLS, TOOL_NAMES, type Substrate } from '../materials/substrates';
@@ -37,12 +38,12 @@ import {
 /** Parts of a survey that most families ask, in the order of inspection: service, position, time, place. */
 const serviceFields = {
   medium: choice(MEDIA, MEDIUM_NAMES, {
-    label: 'Medium',
-    why: 'Each material stands some media and not others.',
+    label: t('Medium'),
+    why: t('Each material stands some media and not others.'),
   }),
   concPct: amountWhen('percent', {
-    label: 'Strength',
-    why: 'Strong and weak are two different chemicals.',
+    label: t('Strength'),
+    why: t('Strong and weak are two different chemicals.'),
     min: 0.1,
     max: 100,
     step: 1,
@@ -50,7 +51,7 @@ const serviceFields = {
   }),
   ph: amount('ph', {
     label: 'pH',
-    why: 'Lime and acid cleaning are what paste fails to.',
+    why: t('Lime and acid cleaning are what paste fails to.'),
     typical: '7',
     follows: {
       path: 'service.medium',
@@ -61,32 +62,32 @@ const serviceFields = {
     step: 0.1,
   }),
   mediumC: amount('temperature', {
-    label: 'Medium temperature',
-    why: 'Wet heat decides more than any other figure.',
+    label: t('Medium temperature'),
+    why: t('Wet heat decides more than any other figure.'),
     typical: '30 °C',
     min: -40,
     max: 250,
     step: 1,
   }),
   wear: choice(WEAR, WEAR_NAMES, {
-    label: 'Wear',
-    why: 'It asks for a filler as hard as what passes.',
+    label: t('Wear'),
+    why: t('It asks for a filler as hard as what passes.'),
   }),
   approval: laterChoice(
     ['none', ...APPROVALS],
-    { none: 'None', ...APPROVAL_NAMES },
-    { label: 'Approved for', why: 'Only materials with a certificate for it may be used.' },
+    { none: t('None'), ...APPROVAL_NAMES },
+    { label: t('Approved for'), why: t('Only materials with a certificate for it may be used.') },
   ),
 };
 
 const surfaceFields = {
   damp: choice(DAMP, DAMP_NAMES, {
-    label: 'Surface now',
-    why: 'Most paste lets go of a wet surface.',
+    label: t('Surface now'),
+    why: t('Most paste lets go of a wet surface.'),
   }),
   slope: choice(SLOPES, SLOPE_NAMES, {
-    label: 'Slope',
-    why: 'Thick coats sag on a wall and overhead.',
+    label: t('Slope'),
+    why: t('Thick coats sag on a wall and overhead.'),
   }),
 };
 
@@ -95,8 +96,8 @@ export const MOST_DOWN_MIN = 60 * 24 * 60;
 
 const windowFields = {
   downMin: amount('time', {
-    label: 'Down for',
-    why: 'The cure must end inside it.',
+    label: t('Down for'),
+    why: t('The cure must end inside it.'),
     typical: '24 h',
     min: 10,
     max: MOST_DOWN_MIN,
@@ -106,37 +107,37 @@ const windowFields = {
 
 const areaFields = {
   area: choice(AREAS, AREA_NAMES, {
-    label: 'Explosive area',
-    why: 'No sparks and no blasting in one.',
+    label: t('Explosive area'),
+    why: t('No sparks and no blasting in one.'),
   }),
   tools: choice(TOOLS, TOOL_NAMES, {
-    label: 'Best available tool',
-    why: 'It sets the grade you can reach.',
+    label: t('Best available tool'),
+    why: t('It sets the grade you can reach.'),
     typical: 'blast',
   }),
   nearby: choice(
     ['none', ...NEARBY] as const,
-    { none: 'Nothing', ...NEARBY_NAMES },
+    { none: t('Nothing'), ...NEARBY_NAMES },
     {
-      label: 'Close by',
-      why: 'Solvent and resin spoil some things.',
+      label: t('Close by'),
+      why: t('Solvent and resin spoil some things.'),
     },
   ),
   ignition: laterChoice(
     ['stopped', 'stays'],
-    { stopped: 'None, or it can be stopped', stays: 'Cannot be stopped' },
+    { stopped: t('None, or it can be stopped'), stays: t('Cannot be stopped') },
     {
-      label: 'Flame, spark or hot part near',
-      why: 'Solvent vapour finds it; what cannot be stopped rules solvents out.',
+      label: t('Flame, spark or hot part near'),
+      why: t('Solvent vapour finds it; what cannot be stopped rules solvents out.'),
     },
   ),
   closed: flag({
-    label: 'Closed space, little air',
-    why: 'Vapour gathers in pits, tanks and cowls.',
+    label: t('Closed space, little air'),
+    why: t('Vapour gathers in pits, tanks and cowls.'),
   }),
   outdoors: laterFlag({
-    label: 'Out of doors',
-    why: 'Then the weather decides when it may be mixed, and how it cures.',
+    label: t('Out of doors'),
+    why: t('Then the weather decides when it may be mixed, and how it cures.'),
   }),
 };
 
@@ -144,70 +145,70 @@ const grows = { key: 'grows', in: ['yes'] } as const;
 /** Earlier repairs here, and what happens if nothing is done. */
 const pastFields = {
   old: choice(OLD_REPAIRS, OLD_REPAIR_NAMES, {
-    label: 'Old repair on it',
-    why: 'It comes off first; how it failed says what to use now.',
+    label: t('Old repair on it'),
+    why: t('It comes off first; how it failed says what to use now.'),
   }),
   grows: choice(
     ['no', 'yes'] as const,
-    { no: 'Not known', yes: 'It grows' },
-    { label: 'If it is left alone', why: 'Doing nothing has a cost as well.' },
+    { no: t('Not known'), yes: t('It grows') },
+    { label: t('If it is left alone'), why: t('Doing nothing has a cost as well.') },
   ),
   nowMm: amountWhen('length', {
-    label: 'Size now',
-    why: 'Where its growth starts.',
+    label: t('Size now'),
+    why: t('Where its growth starts.'),
     min: 0.1,
     max: 100_000,
     step: 1,
     when: grows,
   }),
   mmPerWeek: amountWhen('length', {
-    label: 'Growth a week',
-    why: 'From two looks, a week or more apart.',
+    label: t('Growth a week'),
+    why: t('From two looks, a week or more apart.'),
     min: 0.01,
     max: 10_000,
     step: 1,
     when: grows,
   }),
   stopsAtMm: amountWhen('length', {
-    label: 'Size at which it must stop',
-    why: 'There the choice is no longer yours.',
+    label: t('Size at which it must stop'),
+    why: t('There the choice is no longer yours.'),
     min: 0.1,
     max: 200_000,
     step: 1,
     when: grows,
   }),
   stopMin: amountWhen('time', {
-    label: 'Such a stop lasts',
-    why: 'Unplanned, with a new part to fetch.',
+    label: t('Such a stop lasts'),
+    why: t('Unplanned, with a new part to fetch.'),
     min: 10,
     max: 60 * 24 * 90,
     step: 60,
     when: grows,
   }),
   quoteCost: amountIfKnown('money', {
-    label: 'A contractor’s price',
-    why: 'If one was asked; empty if not.',
+    label: t('A contractor’s price'),
+    why: t('If one was asked; empty if not.'),
     min: 0,
     max: 1e7,
     step: 100,
   }),
   quoteMin: amountIfKnown('time', {
-    label: 'Done by the contractor in',
-    why: 'From now until it runs again.',
+    label: t('Done by the contractor in'),
+    why: t('From now until it runs again.'),
     min: 10,
     max: 60 * 24 * 365,
     step: 1440,
   }),
   partCost: amountIfKnown('money', {
-    label: 'A new part, fitted',
-    why: 'If it was asked; empty if not.',
+    label: t('A new part, fitted'),
+    why: t('If it was asked; empty if not.'),
     min: 0,
     max: 1e7,
     step: 100,
   }),
   partMin: amountIfKnown('time', {
-    label: 'The part is here and fitted in',
-    why: 'Its lead time decides as much as its price.',
+    label: t('The part is here and fitted in'),
+    why: t('Its lead time decides as much as its price.'),
     min: 10,
     max: 60 * 24 * 730,
     step: 1440,
@@ -239,24 +240,24 @@ const noService = {
 
 export const readingFields = {
   airC: amount('temperature', {
-    label: 'Air',
-    why: 'For the dew point.',
+    label: t('Air'),
+    why: t('For the dew point.'),
     typical: '20 °C',
     min: -40,
     max: 60,
     step: 0.5,
   }),
   rhPct: amount('percent', {
-    label: 'Humidity',
-    why: 'For the dew point.',
+    label: t('Humidity'),
+    why: t('For the dew point.'),
     typical: '50 %',
     min: 1,
     max: 100,
     step: 1,
   }),
   surfaceC: amount('temperature', {
-    label: 'Surface',
-    why: 'Working life and cure run on it.',
+    label: t('Surface'),
+    why: t('Working life and cure run on it.'),
     typical: '20 °C',
     min: -40,
     max: 120,
@@ -265,12 +266,12 @@ export const readingFields = {
 };
 
 export const commonGroups = {
-  service: { id: 'service', title: 'What it must stand', fields: serviceFields },
-  surface: { id: 'surface', title: 'How it lies', fields: surfaceFields },
-  past: { id: 'past', title: 'Before, and if left alone', fields: pastFields },
-  window: { id: 'window', title: 'How long it may be down', fields: windowFields },
-  site: { id: 'site', title: 'Around it', fields: areaFields },
-  readings: { id: 'readings', title: 'Readings', fields: readingFields },
+  service: { id: 'service', title: t('What it must stand'), fields: serviceFields },
+  surface: { id: 'surface', title: t('How it lies'), fields: surfaceFields },
+  past: { id: 'past', title: t('Before, and if left alone'), fields: pastFields },
+  window: { id: 'window', title: t('How long it may be down'), fields: windowFields },
+  site: { id: 'site', title: t('Around it'), fields: areaFields },
+  readings: { id: 'readings', title: t('Readings'), fields: readingFields },
 } satisfies Record<string, Group>;
 
 /** Most characters of an asset's texts. */

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { SKINS, SKIN_NAMES, type Medium, type Skin, type Strain } from '../materials/words';
 import { m } from '../message/message';
 import type { RefusalReason, RouteCondition } from './refusal';
@@ -6,27 +7,30 @@ import { laterChoice, laterFlag } from './fields';
 /** Fields that decide and are easily forgotten, shared by several families, with their consequences. */
 
 export const skin = laterChoice(SKINS, SKIN_NAMES, {
-  label: 'On it, or gone into it',
-  why: 'Zinc, oil or a lining under the paint: the bond is to that, or to nothing.',
+  label: t('On it, or gone into it'),
+  why: t('Zinc, oil or a lining under the paint: the bond is to that, or to nothing.'),
 });
 
 export const soft = laterFlag({
-  label: 'Soft, plasticised',
-  why: 'Its softener goes into rigid resin, which then lets go.',
+  label: t('Soft, plasticised'),
+  why: t('Its softener goes into rigid resin, which then lets go.'),
 });
 
 /** How machines and pipes are loaded besides the figures. */
 export const dutyFields = {
-  vibrates: laterFlag({ label: 'It vibrates', why: 'It shakes a rigid bond loose at its edge.' }),
+  vibrates: laterFlag({
+    label: t('It vibrates'),
+    why: t('It shakes a rigid bond loose at its edge.'),
+  }),
   heatCycles: laterFlag({
-    label: 'Heat comes and goes',
-    why: 'Each time the two grow apart a little.',
+    label: t('Heat comes and goes'),
+    why: t('Each time the two grow apart a little.'),
   }),
 };
 export const pressureFields = {
   cycles: laterFlag({
-    label: 'Pressure comes and goes',
-    why: 'Many small loads tire what one great one does not.',
+    label: t('Pressure comes and goes'),
+    why: t('Many small loads tire what one great one does not.'),
   }),
   ...dutyFields,
 };
@@ -36,12 +40,12 @@ const FROST = ['none', 'frost', 'salt'] as const;
 export type Frost = (typeof FROST)[number];
 export const frost = laterChoice(
   FROST,
-  { none: 'No', frost: 'Frost', salt: 'Frost and de-icing salt' },
-  { label: 'Frost', why: 'Water freezes in it; salt makes it worse.' },
+  { none: 'No', frost: t('Frost'), salt: t('Frost and de-icing salt') },
+  { label: t('Frost'), why: t('Water freezes in it; salt makes it worse.') },
 );
 export const hotWash = laterFlag({
-  label: 'Washed hot, or with steam',
-  why: 'The sudden heat shears a stiff layer off.',
+  label: t('Washed hot, or with steam'),
+  why: t('The sudden heat shears a stiff layer off.'),
 });
 /** Assumed temperature of a hot wash, °C. */
 export const HOT_WASH_C = 70;
@@ -90,13 +94,13 @@ const SKIN_ASKS: Record<Skin, Asks> = {
   bare: NOTHING,
   galvanised: seenTo(
     'galvanised',
-    'the zinc is ground off to the steel past the repair, with its fume drawn off',
-    'What is laid on zinc holds to the zinc, and the zinc comes off.',
+    t('the zinc is ground off to the steel past the repair, with its fume drawn off'),
+    t('What is laid on zinc holds to the zinc, and the zinc comes off.'),
   ),
   'oil-soaked': seenTo(
     'oil-soaked',
-    'the oil is sweated out with heat, washed off hot, blasted again and watched for bleeding',
-    'The metal drank oil: it comes out again under the repair.',
+    t('the oil is sweated out with heat, washed off hot, blasted again and watched for bleeding'),
+    t('The metal drank oil: it comes out again under the repair.'),
     ['sweat'],
   ),
   'rubber-lined': {

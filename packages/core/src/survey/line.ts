@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { m, q } from '../message/message';
 import type { Medium } from '../materials/words';
 import { FITTINGS } from './demand';
@@ -14,17 +15,23 @@ export const lineFields = {
   fluid: fluidDanger,
   at: laterChoice(
     FITTINGS,
-    { straight: 'Straight pipe', elbow: 'An elbow', tee: 'A tee or branch' },
-    { label: 'Where on the line', why: 'Bends and branches take more tape for the same rating.' },
+    { straight: t('Straight pipe'), elbow: t('An elbow'), tee: t('A tee or branch') },
+    {
+      label: t('Where on the line'),
+      why: t('Bends and branches take more tape for the same rating.'),
+    },
   ),
   straightMm: amountIfKnown('length', {
-    label: 'Clear length beside it, the shorter side',
-    why: 'The wrap needs its overlap on both sides. Empty if nobody measured.',
+    label: t('Clear length beside it, the shorter side'),
+    why: t('The wrap needs its overlap on both sides. Empty if nobody measured.'),
     min: 0,
     max: 10_000,
     step: 10,
   }),
-  buried: laterFlag({ label: 'It lies in the ground', why: 'It is dug free all round first.' }),
+  buried: laterFlag({
+    label: t('It lies in the ground'),
+    why: t('It is dug free all round first.'),
+  }),
   ...pressureFields,
 };
 export type Line = z.output<z.ZodObject<SchemasOf<typeof lineFields>>>;

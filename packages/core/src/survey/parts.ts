@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import type { Shape } from '../geometry/shapeVolume';
 import { SUBSTRATE_NAMES, type Substrate } from '../materials/substrates';
 import { SWING_C } from '../site/site';
@@ -11,30 +12,30 @@ import { amount, choice, flag, mm } from './fields';
 export const parentOf = <const M extends readonly Substrate[]>(
   materials: M,
   label: string,
-  why = 'Prep and grip depend on it.',
+  why = t('Prep and grip depend on it.'),
 ) => ({ material: choice(materials, SUBSTRATE_NAMES, { label, why }) });
 
 export const depth = (max = 500) =>
-  mm('Greatest depth', 'Sets the coats and the volume.', 0.2, max, 0.5);
-export const wall = (label = 'Sound wall around it', max = 1000) =>
-  mm(label, 'What is left behind it decides who must approve.', 0.5, max, 0.5);
+  mm(t('Greatest depth'), t('Sets the coats and the volume.'), 0.2, max, 0.5);
+export const wall = (label = t('Sound wall around it'), max = 1000) =>
+  mm(label, t('What is left behind it decides who must approve.'), 0.5, max, 0.5);
 export const across = (max = 3000) =>
-  mm('Width across', 'At the widest, cut back to sound.', 1, max);
-export const length = (max = 20000) => mm('Length', 'Along the longer side.', 1, max);
-export const width = (max = 10000) => mm('Width', 'Across it.', 0.1, max, 0.5);
+  mm(t('Width across'), t('At the widest, cut back to sound.'), 1, max);
+export const length = (max = 20000) => mm(t('Length'), t('Along the longer side.'), 1, max);
+export const width = (max = 10000) => mm(t('Width'), t('Across it.'), 0.1, max, 0.5);
 export const crackWidth = (max = 100) =>
-  mm('Crack width', 'Thin resin runs into a hairline; a wide one drains.', 0.05, max, 0.1);
+  mm(t('Crack width'), t('Thin resin runs into a hairline; a wide one drains.'), 0.05, max, 0.1);
 
 export const outside = mm(
-  'Outside diameter',
-  'Measure round it, or read the pipe table.',
+  t('Outside diameter'),
+  t('Measure round it, or read the pipe table.'),
   10,
   3000,
   0.1,
 );
 export const pressure = amount('pressure', {
-  label: 'Pressure in service',
-  why: 'What holds pressure is designed for it.',
+  label: t('Pressure in service'),
+  why: t('What holds pressure is designed for it.'),
   min: 0,
   max: 400,
   step: 0.5,
@@ -43,17 +44,22 @@ export const pressure = amount('pressure', {
 const FLUIDS = ['plain', 'steam', 'toxic', 'hydrocarbon'] as const;
 export const fluidDanger = choice(
   FLUIDS,
-  { plain: 'Plain liquid', steam: 'Steam', toxic: 'Toxic', hydrocarbon: 'Hydrocarbon or gas' },
-  { label: 'What is in it', why: 'High energy and toxic service is an engineer’s.' },
+  {
+    plain: t('Plain liquid'),
+    steam: t('Steam'),
+    toxic: t('Toxic'),
+    hydrocarbon: t('Hydrocarbon or gas'),
+  },
+  { label: t('What is in it'), why: t('High energy and toxic service is an engineer’s.') },
 );
 export const shutOff = flag({
-  label: 'Can be shut off and drained',
-  why: 'A running leak pushes the plug out.',
+  label: t('Can be shut off and drained'),
+  why: t('A running leak pushes the plug out.'),
 });
 
 export const swing = amount('temperatureStep', {
-  label: 'Day and night swing',
-  why: 'It moves the crack every day.',
+  label: t('Day and night swing'),
+  why: t('It moves the crack every day.'),
   follows: {
     path: 'site.outdoors',
     usual: (outdoors, site) =>
@@ -64,8 +70,8 @@ export const swing = amount('temperatureStep', {
   step: 1,
 });
 export const panel = mm(
-  'Length of slab that moves',
-  'Joint to joint: it sets the movement.',
+  t('Length of slab that moves'),
+  t('Joint to joint: it sets the movement.'),
   100,
   60000,
   100,
@@ -75,8 +81,8 @@ const TRAFFIC = ['foot', 'wheels', 'trucks'] as const;
 export type Traffic = (typeof TRAFFIC)[number];
 export const traffic = choice(
   TRAFFIC,
-  { foot: 'Feet', wheels: 'Trolleys, forklifts', trucks: 'Trucks' },
-  { label: 'Traffic', why: 'It sets the strength and when it may open.' },
+  { foot: t('Feet'), wheels: t('Trolleys, forklifts'), trucks: t('Trucks') },
+  { label: t('Traffic'), why: t('It sets the strength and when it may open.') },
 );
 
 /** Wear of a floor by kind of traffic. */
@@ -134,7 +140,7 @@ export function crackBody(
   const depthMm = Math.min(d.depthMm, workingMm);
   const shape = { kind: 'groove', lengthMm, widthMm, depthMm, profile: 'square' } as const;
   return {
-    ...body('Crack', shape, depthMm, pathsOf(i, 'lengthMm', 'widthMm', 'depthMm')),
+    ...body(t('Crack'), shape, depthMm, pathsOf(i, 'lengthMm', 'widthMm', 'depthMm')),
     sandedFromMm: d.depthMm > depthMm ? d.depthMm : null,
     crack: true,
   };

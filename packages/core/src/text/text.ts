@@ -12,13 +12,8 @@ function formatOf(text: string): IntlMessageFormat {
 /** A text with plain placeholders only: most are, and parsing each as ICU would make long lists slow. */
 const PLAIN = /^(?:[^{}']|\{\w+\})*$/;
 
-/**
- * A text of the catalogue, for a person to read: its English in ICU MessageFormat, with values for its placeholders.
- * `bin/texts` finds every text by this call, so it must be a literal. Measured values and whole sentences of a plan are
- * messages (`m`), which are worded in the reader’s units. Throws if a value is missing.
- */
-export function t(text: string, values?: Readonly<Record<string, string | number>>): string {
-  if (values === undefined) return text;
+/** Fills the placeholders of a text in ICU MessageFormat. Throws if a value is missing. */
+export function filled(text: string, values: Readonly<Record<string, string | number>>): string {
   if (!PLAIN.test(text)) return String(formatOf(text).format(values));
   return text.replace(/\{(\w+)\}/g, (_, key: string) => {
     const value = values[key];
@@ -26,3 +21,11 @@ export function t(text: string, values?: Readonly<Record<string, string | number
     return String(value);
   });
 }
+
+/**
+ * A text of the catalogue, for a person to read: its English in ICU MessageFormat, with values for its placeholders.
+ * `npm run texts` finds every text by this call, so the text must be a literal. Measured values and the sentences of
+ * plans are messages (`m`), which are worded in the reader’s units. Throws if a value is missing.
+ */
+export const t = (text: string, values?: Readonly<Record<string, string | number>>): string =>
+  values === undefined ? text : filled(text, values);

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { answerOf, formatFigure, type Calc, type WorkingLine } from '../calc/calc';
 import { calcTitle } from './edit';
 
@@ -21,9 +22,9 @@ function entry(calc: Calc): string {
     '',
     `Source: ${calc.source}`,
     '',
-    `Limits of use: ${calc.limits}`,
+    t('Limits of use: {limits}', { limits: calc.limits }),
     '',
-    'Worked example:',
+    t('Worked example:'),
     '',
     '```json',
     JSON.stringify(calc.example),
@@ -41,10 +42,16 @@ export function formulasPage(calcs: readonly Calc[]): string {
   return [
     '# Formulas',
     '',
-    'Made by `bin/docs` from the code; do not edit. Every calculation is one pure function of `packages/core`, reached',
-    'from a shell by `bin/calc NAME`, in the application under Know-how, Quick tools, and in every figure’s Working.',
-    'Temperatures are in °C, kelvin = °C + 273.15, R = 8.314462618 J/(mol·K), 1 bar = 0.1 MPa. Random draws come from the',
-    'seeded generator mulberry32.',
+    t(
+      'Made by `bin/docs` from the code; do not edit. Every calculation is one pure function of `packages/core`, reached',
+    ),
+    t(
+      'from a shell by `bin/calc NAME`, in the application under Know-how, Quick tools, and in every figure’s Working.',
+    ),
+    t(
+      'Temperatures are in °C, kelvin = °C + 273.15, R = 8.314462618 J/(mol·K), 1 bar = 0.1 MPa. Random draws come from the',
+    ),
+    t('seeded generator mulberry32.'),
     '',
     ...calcs.map(entry),
   ].join('\n');

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { type Issue } from '../calc/issues';
 import { shortened } from '../calc/shortened';
 import { formatQuantity } from '../units/format';
@@ -116,7 +117,7 @@ function readNumber(node: NumberNode, text: string, path: string, system: UnitSy
   if (text.trim() === '')
     return node.optional
       ? fine(undefined)
-      : wrong(path, `Type ${node.whole ? 'a whole number' : 'a number'}.`);
+      : wrong(path, `Type ${node.whole ? t('a whole number') : 'a number'}.`);
   let x: number;
   if (node.measure) {
     const { quantity: id, factor } = node.measure;
@@ -126,15 +127,22 @@ function readNumber(node: NumberNode, text: string, path: string, system: UnitSy
   } else {
     x = Number(text.trim().replace(',', '.').replace('−', '-'));
     if (!Number.isFinite(x))
-      return wrong(path, `“${shortened(text)}” is not a number. Write it like 12 or 0.5.`);
+      return wrong(
+        path,
+        t('“{text}” is not a number. Write it like 12 or 0.5.', { text: shortened(text) }),
+      );
   }
-  if (node.whole && !Number.isInteger(x)) return wrong(path, 'Must be a whole number.');
+  if (node.whole && !Number.isInteger(x)) return wrong(path, t('Must be a whole number.'));
   const [low, high] = [node.min, node.max];
-  const least = low > 0 && low < TINY ? 'over 0' : `${limit(node, low, system)} or more`;
+  const least =
+    low > 0 && low < TINY ? t('over 0') : t('{node} or more', { node: limit(node, low, system) });
   const range =
-    high < VAST && Number.isFinite(low) ? `, ${limit(node, high, system)} the most` : '';
-  if (x < low) return wrong(path, `Too small: must be ${least}${range}.`);
-  if (x > high) return wrong(path, `Too big: ${limit(node, high, system)} is the most.`);
+    high < VAST && Number.isFinite(low)
+      ? t(', {node} the most', { node: limit(node, high, system) })
+      : '';
+  if (x < low) return wrong(path, t('Too small: must be {least}{range}.', { least, range }));
+  if (x > high)
+    return wrong(path, t('Too big: {node} is the most.', { node: limit(node, high, system) }));
   return fine(x);
 }
 
@@ -155,11 +163,11 @@ export function readTyped(
         ? fine(typed)
         : node.optional
           ? fine(undefined)
-          : wrong(path, `Choose one: ${node.options.join(', ')}.`);
+          : wrong(path, t('Choose one: {options}.', { options: node.options.join(', ') }));
     case 'text': {
       const text = typeof typed === 'string' ? typed.trim() : '';
       if (text) return fine(text);
-      return node.optional ? fine(undefined) : wrong(path, 'Type something.');
+      return node.optional ? fine(undefined) : wrong(path, t('Type something.'));
     }
     case 'list': {
       const items = (Array.isArray(typed) ? typed : []).map((t, i) =>
@@ -169,7 +177,7 @@ export function readTyped(
     }
     case 'variant': {
       const option = optionOf(node, typed);
-      if (!option) return wrong(path, 'Choose one.');
+      if (!option) return wrong(path, t('Choose one.'));
       const read = readTyped(option.node, typed, system, path);
       return { value: { ...option.fixed, ...(read.value as object) }, issues: read.issues };
     }

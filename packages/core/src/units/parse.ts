@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { shortened } from '../calc/shortened';
 import {
   quantity,
@@ -70,7 +71,13 @@ export function parseQuantity(
     .trim()
     .replace(/[½¼¾⅛⅜⅝⅞]/g, (c) => VULGAR[c] ?? c)
     .trim();
-  if (rest === '') return { ok: false, message: `Type a number in ${bare.symbol || 'figures'}.` };
+  if (rest === '')
+    return {
+      ok: false,
+      message: bare.symbol
+        ? t('Type a number in {unit}.', { unit: bare.symbol })
+        : t('Type a number in figures.'),
+    };
   const clock = id === 'time' ? /^(\d+):([0-5]\d)$/.exec(rest) : null;
   if (clock) return { ok: true, value: Number(clock[1]) * 60 + Number(clock[2]) };
   let total = 0;
@@ -88,7 +95,9 @@ export function parseQuantity(
         .join(', ');
       return {
         ok: false,
-        message: `“${shortened(typed)}” is not a unit here. Use ${allowed || 'a plain number'}.`,
+        message: allowed
+          ? t('“{typed}” is not a unit here. Use {allowed}.', { typed: shortened(typed), allowed })
+          : t('“{typed}” is not a unit here. Use a plain number.', { typed: shortened(typed) }),
       };
     }
     // "2 h 15" continues in the next smaller unit; a second bare number elsewhere is an error.
@@ -115,6 +124,11 @@ const smaller = (units: Unit[], than: Unit | undefined): Unit | undefined =>
 function notUnderstood(text: string, bare: Unit): Parsed {
   return {
     ok: false,
-    message: `“${shortened(text)}” is not a number. Write it like 38${bare.symbol ? ` ${bare.symbol}` : ''} or 1 1/2.`,
+    message: bare.symbol
+      ? t('“{typed}” is not a number. Write it like 38 {unit} or 1 1/2.', {
+          typed: shortened(text),
+          unit: bare.symbol,
+        })
+      : t('“{typed}” is not a number. Write it like 38 or 1 1/2.', { typed: shortened(text) }),
   };
 }

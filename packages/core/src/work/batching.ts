@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { line, type Answer, type WorkingLine } from '../calc/calc';
 import { cureTime } from '../cure/cureTime';
 import { massStretch } from '../cure/workingLife';
@@ -207,7 +208,7 @@ export function batching(ask: Ask): Batching {
     pailC: null,
     chose: null,
     problem: null,
-    working: () => [line('V', 'to mix', 'none', 0, 'ml')],
+    working: () => [line('V', t('to mix'), t('none'), 0, 'ml')],
   };
   if (totalMl <= 0) return nothing;
   const attempt = (moreHands: number, pailC: number): Batching | { why: Message } => {

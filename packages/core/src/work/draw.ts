@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { line, worked, type Answer } from '../calc/calc';
 import type { Pack } from '../materials/card';
 import { kitPick, MOST_PACKS } from '../mix/kitPick';
@@ -80,23 +81,31 @@ export function drawPacks(
     lot,
   });
   const picks = [
-    ...taken.map((t) => pick(t.lot.packId, t.count, t.lot.lot)),
+    ...taken.map((take) => pick(take.lot.packId, take.count, take.lot.lot)),
     ...bought.picks.map((p) => pick(p.id, p.count, null)),
   ];
   const total = picks.reduce((sum, p) => sum + p.count * packOf(p.id).size, 0);
   const price = picks.reduce((sum, p) => sum + p.price, 0);
   return worked({ picks, total, price, leftover: total - need, toBuy: bought.totalPrice }, () => [
-    ...taken.map((t) =>
+    ...taken.map((take) =>
       line(
         't',
-        `from the shelf, lot ${t.lot.lot}, good to ${t.lot.expiresOn}`,
-        `${t.count} × ${packOf(t.lot.packId).label}`,
-        t.count * t.size,
+        t('from the shelf, lot {lot}, good to {expiresOn}', {
+          lot: take.lot.lot,
+          expiresOn: take.lot.expiresOn,
+        }),
+        `${take.count} × ${packOf(take.lot.packId).label}`,
+        take.count * take.size,
       ),
     ),
     ...(left > 0 ? bought.working : []),
-    line('T', 'in all', picks.map((p) => `${p.count} × ${p.label}`).join(' + ') || 'none', total),
-    line('r', 'left over', 'in all less the need', total - need),
-    line('€', 'worth', 'packs at their price', price),
+    line(
+      'T',
+      t('in all'),
+      picks.map((p) => `${p.count} × ${p.label}`).join(' + ') || 'none',
+      total,
+    ),
+    line('r', t('left over'), t('in all less the need'), total - need),
+    line('€', t('worth'), t('packs at their price'), price),
   ]);
 }

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { line, type WorkingLine } from '../calc/calc';
 import { QUANTITY_IDS, type QuantityId } from '../units/quantities';
@@ -43,5 +44,5 @@ export const closing =
   (working: WorkingLine[]) =>
   (symbol: string, label: string, value: number, unit = ''): WorkingLine[] => [
     ...working,
-    line(symbol, label, 'from above', value, unit),
+    line(symbol, label, t('from above'), value, unit),
   ];

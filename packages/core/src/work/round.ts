@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { formatFigure, line, type Answer, type WorkingLine } from '../calc/calc';
 import { cureClock } from '../cure/cureClock';
 import { cureTime } from '../cure/cureTime';
@@ -112,12 +113,12 @@ export function grossWorking(spec: RoundSpec): WorkingLine[] {
   const profileMl = (areaMm2 * profileUm) / 2 / 1e6;
   return [
     ...(spec.working?.() ?? []),
-    line('Vn', 'stays in the repair', 'from above', netMl, 'ml'),
+    line('Vn', t('stays in the repair'), t('from above'), netMl, 'ml'),
     ...(profileMl > 0
       ? [
           line(
             'Vp',
-            'half the profile',
+            t('half the profile'),
             `${formatFigure(areaMm2)}·${formatFigure(profileUm)}/2/10⁶`,
             profileMl,
             'ml',
@@ -125,11 +126,20 @@ export function grossWorking(spec: RoundSpec): WorkingLine[] {
           ),
         ]
       : []),
-    ...(overfillPct > 0 ? [line('o', 'left proud', 'site setting', overfillPct, '%', 'site')] : []),
-    line('w', 'stays on tools and pail', 'as on the card', card.wastePct, '%', `card ${card.code}`),
+    ...(overfillPct > 0
+      ? [line('o', t('left proud'), t('site setting'), overfillPct, '%', 'site')]
+      : []),
+    line(
+      'w',
+      t('stays on tools and pail'),
+      t('as on the card'),
+      card.wastePct,
+      '%',
+      `card ${card.code}`,
+    ),
     line(
       'Vg',
-      'to mix',
+      t('to mix'),
       `(Vn${profileMl > 0 ? ' + Vp' : ''})${overfillPct > 0 ? '·(1 + o/100)' : ''}·(1 + w/100)`,
       grossOf(spec),
       'ml',
@@ -208,13 +218,14 @@ export function timeTo(
   const history = historyFrom(forecast, mixedAtMin);
   const clock = cureClock({ points, history, horizonMin: 1e6 });
   const minutes = clock.doneAtMin;
-  if (minutes === null) return { ok: false, why: 'It is never done at the forecast temperatures.' };
+  if (minutes === null)
+    return { ok: false, why: t('It is never done at the forecast temperatures.') };
   return {
     ok: true,
     minutes,
     // Made when read: it ends in the minutes, not in the share.
     get working() {
-      return closing(clock.working)('t', 'done after', minutes, 'min');
+      return closing(clock.working)('t', t('done after'), minutes, 'min');
     },
   };
 }

@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 
 /** The stations of a job, in order. */
@@ -5,11 +6,11 @@ export const STATIONS = ['survey', 'match', 'prep', 'mix', 'build', 'cure', 'acc
 export const StationId = z.enum(STATIONS);
 export type StationId = z.infer<typeof StationId>;
 export const STATION_NAMES: Record<StationId, string> = {
-  survey: 'Survey',
-  match: 'Match',
-  prep: 'Prep',
-  mix: 'Mix',
-  build: 'Build',
-  cure: 'Cure',
-  accept: 'Accept',
+  survey: t('Survey'),
+  match: t('Match'),
+  prep: t('Prep'),
+  mix: t('Mix'),
+  build: t('Build'),
+  cure: t('Cure'),
+  accept: t('Accept'),
 };

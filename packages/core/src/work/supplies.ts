@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { formatFigure, line, type Worked, type WorkingLine } from '../calc/calc';
 import { AID_NAMES, type AidUse, type Card, type SystemCard } from '../materials/card';
@@ -87,7 +88,7 @@ function drawn(
   };
 }
 
-const AID_KEEP = 'Close it; it keeps.';
+const AID_KEEP = t('Close it; it keeps.');
 
 function aidSupply(place: AidPlace, need: Extract<Need, { kind: 'aid' }>): Supplied {
   const { use, areaMm2, coats = 1 } = need;
@@ -119,7 +120,7 @@ function aidSupply(place: AidPlace, need: Extract<Need, { kind: 'aid' }>): Suppl
           line(
             'A',
             AID_NAMES[use].toLowerCase(),
-            `by the survey, ${coats}×`,
+            t('by the survey, {coats}×', { coats }),
             areaMm2 * coats,
             'mm²',
           ),
@@ -130,8 +131,8 @@ function aidSupply(place: AidPlace, need: Extract<Need, { kind: 'aid' }>): Suppl
   const ml = (areaMm2 / 1e6 / card.coverageM2L) * 1000 * coats;
   const { supply } = drawn(place, card, ml, given);
   const figure = figureOf(`supply.${use}`, card.name, ml, 'volume', [
-    line('A', AID_NAMES[use].toLowerCase(), 'by the survey', areaMm2 / 1e6, 'm²'),
-    line('c', 'goes over', 'as on the card', card.coverageM2L, 'm²/l', `card ${card.code}`),
+    line('A', AID_NAMES[use].toLowerCase(), t('by the survey'), areaMm2 / 1e6, 'm²'),
+    line('c', t('goes over'), t('as on the card'), card.coverageM2L, 'm²/l', `card ${card.code}`),
     line('V', card.name.toLowerCase(), `A/c·1000·${coats}`, ml, 'ml'),
   ]);
   return { supplies: [supply], figures: [figure], used: [card] };
@@ -185,8 +186,10 @@ function cardSupply(place: AidPlace, rounds: readonly Round[], main: SystemCard)
   const each = rounds.map((r) =>
     line(
       'V',
-      r.batches.length > 1 ? `in ${r.batches.length} batches` : 'in one batch',
-      'with what stays on the tools',
+      r.batches.length > 1
+        ? t('in {batches} batches', { batches: r.batches.length })
+        : t('in one batch'),
+      t('with what stays on the tools'),
       r.mixMl,
       'ml',
     ),
@@ -202,7 +205,7 @@ function cardSupply(place: AidPlace, rounds: readonly Round[], main: SystemCard)
         line(
           'q',
           card.name.toLowerCase(),
-          'in the unit of its packs',
+          t('in the unit of its packs'),
           amount,
           shownUnit(quantity, 'metric').symbol,
           `card ${card.code}`,
@@ -219,14 +222,18 @@ function packFigures(draw: Worked<Drawn>, quantity: QuantityId, scale: number): 
   const end = closing(draw.working);
   const count = draw.picks.reduce((n, p) => n + p.count, 0);
   return [
-    figureOf('packs', 'Packs to draw', count, 'count', end('', 'packs', count)),
-    figureOf('packCost', 'Material', draw.price, 'money', end('', 'material', draw.price)),
+    figureOf('packs', t('Packs to draw'), count, 'count', end('', t('packs'), count)),
+    figureOf('packCost', t('Material'), draw.price, 'money', end('', t('material'), draw.price)),
     figureOf(
       'leftover',
-      'Left over',
+      t('Left over'),
       draw.leftover * scale,
       quantity,
-      end('', `left over, of ${formatFigure(draw.total * scale)}`, draw.leftover * scale),
+      end(
+        '',
+        t('left over, of {total}', { total: formatFigure(draw.total * scale) }),
+        draw.leftover * scale,
+      ),
     ),
   ];
 }

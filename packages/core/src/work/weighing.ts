@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import type { SystemCard } from '../materials/card';
 import type { DissolvedMix, Mix, PowderMix } from '../materials/mix';
 import type { Slope } from '../materials/words';
@@ -41,12 +42,12 @@ export function weighing(
     case 'two-part': {
       if (mix.wholeKit) return null;
       const { ratio, densityA, densityB, tolerancePct } = mix;
-      return { nameA: 'Base', nameB: 'Hardener', ratio, densityA, densityB, tolerancePct };
+      return { nameA: t('Base'), nameB: t('Hardener'), ratio, densityA, densityB, tolerancePct };
     }
     case 'powder-water':
       return {
-        nameA: 'Powder',
-        nameB: 'Water',
+        nameA: t('Powder'),
+        nameB: t('Water'),
         ratio: { a: mix.bagKg, b: waterPerBag(mix, consistency), by: 'mass' },
         densityA: LOOSE_GML,
         densityB: 1,
@@ -54,8 +55,8 @@ export function weighing(
       };
     case 'crumb':
       return {
-        nameA: 'Granules',
-        nameB: 'Binder',
+        nameA: t('Granules'),
+        nameB: t('Binder'),
         ratio: { a: 100, b: mix.binderPct * (1 - mix.primerShare), by: 'mass' },
         densityA: mix.bulkDensityKgL,
         densityB: 1.1,
@@ -64,8 +65,8 @@ export function weighing(
     case 'dissolved': {
       const solids = solidsFor(mix, slope);
       return {
-        nameA: 'Pellets',
-        nameB: 'Solvent',
+        nameA: t('Pellets'),
+        nameB: t('Solvent'),
         ratio: { a: solids, b: 1 - solids, by: 'mass' },
         densityA: 1.05,
         densityB: mix.solventDensityGml,

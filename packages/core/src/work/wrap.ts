@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import { refuse, type Answer, type Worked } from '../calc/calc';
 import { ceil } from '../calc/number';
 import { tyreCover, type TyreCover } from '../geometry/tyreCover';
@@ -105,7 +106,7 @@ export function coversOf(
 ): Answer<{ covers: Worked<TyreCover>[] }> | null {
   if (!card.sheet) return null;
   if (demand.sheets.length === 0)
-    return refuse('It comes in sheets, and there is no crack here to lay one over.');
+    return refuse(t('It comes in sheets, and there is no crack here to lay one over.'));
   const { marginMm, lengthMm, widthMm, dropPitchMm } = card.sheet;
   const covers: Worked<TyreCover>[] = [];
   for (const sheet of demand.sheets) {

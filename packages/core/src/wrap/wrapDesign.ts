@@ -1,3 +1,4 @@
+import { t } from '../text/text';
 import {
   defineCalc,
   formatFigure,
@@ -54,7 +55,10 @@ function allowed({
   const under = topC - designC;
   if (under < 0)
     return refuse(
-      `Design temperature is ${formatFigure(designC)} °C; this laminate allows ${formatFigure(topC)} °C (${BELOW_TG[defect.kind]} under its glass transition). Take one with a higher one.`,
+      t(
+        'Design temperature is {design} °C; this laminate allows {top} °C ({belowTg} under its glass transition). Take one with a higher one.',
+        { design: formatFigure(designC), top: formatFigure(topC), belowTg: BELOW_TG[defect.kind] },
+      ),
     );
   const factor = Math.min(1, 6e-5 * under ** 2 + 0.001 * under + 0.7014);
   const thermal =
@@ -63,7 +67,9 @@ function allowed({
   const axial = factor * laminate.strainAxial - thermal;
   if (hoop <= 0 || axial <= 0)
     return refuse(
-      'Warming from installation to design temperature uses up all the strain this laminate allows. Install it warmer, or take another laminate.',
+      t(
+        'Warming from installation to design temperature uses up all the strain this laminate allows. Install it warmer, or take another laminate.',
+      ),
     );
   return { factor, hoop, axial };
 }
@@ -152,69 +158,73 @@ function designLines(input: WrapDesignInput, designed: Designed): WorkingLine[] 
   const { hoopMm, axialMm, leakMm, requiredMm, plies, thicknessMm, overlapMm, taperMm } = made;
   const { totalLengthMm } = made;
   return [
-    line('p', 'pressure', `${formatFigure(input.pressureBar)}/10`, p, 'MPa', 'survey'),
-    line('F0', 'end thrust', `π·${formatFigure(D)}²·p/4`, thrust, 'N'),
+    line('p', t('pressure'), `${formatFigure(input.pressureBar)}/10`, p, 'MPa', 'survey'),
+    line('F0', t('end thrust'), `π·${formatFigure(D)}²·p/4`, thrust, 'N'),
     line(
       'F',
-      'axial force',
-      input.axialForceN === undefined ? 'the end thrust' : 'as given, thrust included',
+      t('axial force'),
+      input.axialForceN === undefined ? t('the end thrust') : t('as given, thrust included'),
       loads.force,
       'N',
     ),
     line(
       'εc',
-      'hoop strain allowed',
-      `fT·${laminate.strainHoop} − thermal mismatch`,
+      t('hoop strain allowed'),
+      t('fT·{strainHoop} − thermal mismatch', { strainHoop: laminate.strainHoop }),
       allow.hoop,
       '',
       METHOD,
     ),
     line(
       'εa',
-      'axial strain allowed',
-      `fT·${laminate.strainAxial} − thermal mismatch`,
+      t('axial strain allowed'),
+      t('fT·{strainAxial} − thermal mismatch', { strainAxial: laminate.strainAxial }),
       allow.axial,
       '',
       METHOD,
     ),
-    line('th', 'against hoop load', hoopText, hoopMm, 'mm', METHOD),
-    line('ta', 'against axial load', axialText, axialMm, 'mm', METHOD),
+    line('th', t('against hoop load'), hoopText, hoopMm, 'mm', METHOD),
+    line('ta', t('against axial load'), axialText, axialMm, 'mm', METHOD),
     ...(leakMm === null
       ? []
       : [
           line(
             'tl',
-            'against blowing off the hole',
-            'first whole ply with p ≤ fT·f·√(0.001·γ/(…)) and d ≤ √(6·D·t)',
+            t('against blowing off the hole'),
+            t('first whole ply with p ≤ fT·f·√(0.001·γ/(…)) and d ≤ √(6·D·t)'),
             leakMm,
             'mm',
             METHOD,
           ),
         ]),
-    line('tr', 'required', 'the greatest of them', requiredMm, 'mm'),
+    line('tr', t('required'), t('the greatest of them'), requiredMm, 'mm'),
     line(
       'n',
-      'plies',
-      `${formatFigure(requiredMm)}/${formatFigure(laminate.plyMm)}, rounded up, at least ${minPlies}`,
+      t('plies'),
+      t('{required}/{ply}, rounded up, at least {minPlies}', {
+        required: formatFigure(requiredMm),
+        ply: formatFigure(laminate.plyMm),
+        minPlies,
+      }),
       plies,
       '',
       'card',
     ),
-    line('t', 'thickness', `${plies}·${formatFigure(laminate.plyMm)}`, thicknessMm, 'mm'),
+    line('t', t('thickness'), `${plies}·${formatFigure(laminate.plyMm)}`, thicknessMm, 'mm'),
     line(
       'lo',
-      'overlap each side',
+      t('overlap each side'),
       `max(50, ${formatFigure(laminate.minLapMm)}, 2·√(${formatFigure(D)}·${formatFigure(wallMm)}), 3·Ea·εa·t/τ)`,
       overlapMm,
       'mm',
       METHOD,
     ),
-    line('lt', 'taper each side', `5·${formatFigure(thicknessMm)}`, taperMm, 'mm', METHOD),
-    line('L', 'length in all', `${formatFigure(defectMm)} + 2·lo + 2·lt`, totalLengthMm, 'mm'),
+    line('lt', t('taper each side'), `5·${formatFigure(thicknessMm)}`, taperMm, 'mm', METHOD),
+    line('L', t('length in all'), `${formatFigure(defectMm)} + 2·lo + 2·lt`, totalLengthMm, 'mm'),
     line(
       'fT',
-      'temperature factor',
-      '6·10⁻⁵·ΔT² + 0.001·ΔT + 0.7014, at most 1',
+      t('temperature factor'),
+      t('6·10⁻⁵·ΔT² + 0.001·ΔT + 0.7014, at most 1'),
       allow.factor,
       '',
       METHOD,
@@ -230,7 +240,9 @@ function designLines(input: WrapDesignInput, designed: Designed): WorkingLine[] 
 export function wrapDesign(input: WrapDesignInput): Answer<WrapDesign> {
   const { outsideDiameterMm: D, wallMm, laminate, defect, minPlies } = input;
   if (defect.kind === 'thinning' && input.remainingWallMm < THINNEST_MM)
-    return refuse(`Less than ${THINNEST_MM} mm of wall is left: treat as a hole.`);
+    return refuse(
+      t('Less than {thinnest} mm of wall is left: treat as a hole.', { thinnest: THINNEST_MM }),
+    );
   const allow = allowed(input);
   if ('ok' in allow) return allow;
   const p = input.pressureBar / 10;
@@ -241,14 +253,20 @@ export function wrapDesign(input: WrapDesignInput): Answer<WrapDesign> {
     defect.kind === 'hole' ? leakThickness(input, p, allow.factor, defect.diameterMm) : null;
   if (defect.kind === 'hole' && leakMm === null)
     return refuse(
-      `No wrap up to D/6 holds ${formatFigure(input.pressureBar)} bar over a hole of ${formatFigure(defect.diameterMm)} mm. Plug or patch it in steel; a pressure engineer decides.`,
+      t(
+        'No wrap up to D/6 holds {pressureBar} bar over a hole of {diameter} mm. Plug or patch it in steel; a pressure engineer decides.',
+        { pressureBar: formatFigure(input.pressureBar), diameter: formatFigure(defect.diameterMm) },
+      ),
     );
   const requiredMm = Math.max(hoopMm, axialMm, leakMm ?? 0);
   const plies = Math.max(minPlies, ceil(requiredMm / laminate.plyMm));
   const thicknessMm = plies * laminate.plyMm;
   if (thicknessMm > D * MOST_OF_D + 1e-9)
     return refuse(
-      `It would take ${formatFigure(thicknessMm)} mm, over a sixth of the diameter: past this method. A pressure engineer decides.`,
+      t(
+        'It would take {thickness} mm, over a sixth of the diameter: past this method. A pressure engineer decides.',
+        { thickness: formatFigure(thicknessMm) },
+      ),
     );
   const shearMm = (3 * laminate.axialModulusMPa * allow.axial * thicknessMm) / laminate.lapShearMPa;
   const overlapMm = Math.max(
@@ -282,35 +300,40 @@ export function wrapDesign(input: WrapDesignInput): Answer<WrapDesign> {
 
 export const wrapDesignCalc = defineCalc({
   name: 'wrap-design',
-  purpose: 'Plies, overlap and taper of an engineered wrap on a pipe under pressure.',
+  purpose: t('Plies, overlap and taper of an engineered wrap on a pipe under pressure.'),
   input: WrapDesignInput,
   run: wrapDesign,
   result: {
-    temperatureFactor: named('Temperature factor'),
-    strainHoopAllow: named('Hoop strain allowed'),
-    strainAxialAllow: named('Axial strain allowed'),
-    hoopMm: named('Against hoop load', 'mm'),
-    axialMm: named('Against axial load', 'mm'),
-    leakMm: named('Against the leak', 'mm'),
-    requiredMm: named('Required', 'mm'),
-    plies: named('Plies'),
-    thicknessMm: named('Thickness', 'mm'),
-    overlapMm: named('Overlap each side', 'mm'),
-    taperMm: named('Taper each side', 'mm'),
-    totalLengthMm: named('Total length', 'mm'),
+    temperatureFactor: named(t('Temperature factor')),
+    strainHoopAllow: named(t('Hoop strain allowed')),
+    strainAxialAllow: named(t('Axial strain allowed')),
+    hoopMm: named(t('Against hoop load'), 'mm'),
+    axialMm: named(t('Against axial load'), 'mm'),
+    leakMm: named(t('Against the leak'), 'mm'),
+    requiredMm: named(t('Required'), 'mm'),
+    plies: named(t('Plies')),
+    thicknessMm: named(t('Thickness'), 'mm'),
+    overlapMm: named(t('Overlap each side'), 'mm'),
+    taperMm: named(t('Taper each side'), 'mm'),
+    totalLengthMm: named(t('Total length'), 'mm'),
   },
   headline: 'plies',
   formula: [
-    'Tm = Tg − 20 (thinning) or − 30 (hole); fT = 6·10⁻⁵·(Tm − T)² + 0.001·(Tm − T) + 0.7014, at most 1',
+    t(
+      'Tm = Tg − 20 (thinning) or − 30 (hole); fT = 6·10⁻⁵·(Tm − T)² + 0.001·(Tm − T) + 0.7014, at most 1',
+    ),
     'ε = fT·ε₀ − |T − Ti|·|αs − αc|',
-    'hole: th = (p·D/(2·Ec) − ν·min(F, F0)/(π·D·Ec))/εc; ta = (F/(π·D·Ea) − ν·p·D/(2·Ec))/εa',
-    'thinning: th = D/(2s)·(Es/Ec)·(p − ps); ta = D/(2s)·(Es/Ea)·(2F/(π·D²) − ps); ps = 2·s·tr/D',
-    'leak: p ≤ fT·f·√(0.001·γ/((1 − ν²)/Eac·(3d⁴/(512t³) + d/π) + 3d²/(64·G·t))), d ≤ √(6·D·t)',
-    'overlap = max(50, least, 2·√(D·wall), 3·Ea·εa·t/τ); taper = 5·t',
+    t('hole: th = (p·D/(2·Ec) − ν·min(F, F0)/(π·D·Ec))/εc; ta = (F/(π·D·Ea) − ν·p·D/(2·Ec))/εa'),
+    t(
+      'thinning: th = D/(2s)·(Es/Ec)·(p − ps); ta = D/(2s)·(Es/Ea)·(2F/(π·D²) − ps); ps = 2·s·tr/D',
+    ),
+    t('leak: p ≤ fT·f·√(0.001·γ/((1 − ν²)/Eac·(3d⁴/(512t³) + d/π) + 3d²/(64·G·t))), d ≤ √(6·D·t)'),
+    t('overlap = max(50, least, 2·√(D·wall), 3·Ea·εa·t/τ); taper = 5·t'),
   ],
-  source: 'After ISO 24817 and ASME PCC-2 part 4.',
-  limits:
+  source: t('After ISO 24817 and ASME PCC-2 part 4.'),
+  limits: t(
     'Straight steel pipe, static internal pressure and axial load, wrap no thicker than D/6. Guidance for a competent engineer, not a certificate: a pressure engineer must approve it.',
+  ),
   example: {
     outsideDiameterMm: 219.1,
     wallMm: 6.3,

@@ -1,16 +1,24 @@
+import { t } from '../text/text';
 import { z } from 'zod';
 import { defineCalc, formatFigure, line, worked, type Worked } from '../calc/calc';
 import { named } from '../calc/field';
 import { ceil, count, floor, positive } from '../calc/number';
 
 export const WrapLayInput = z.strictObject({
-  outsideDiameterMm: positive().meta(named('Outside diameter', 'mm')),
-  axialLengthMm: positive().meta(named('Axial length', 'mm')),
-  tapeWidthMm: positive().meta(named('Tape width', 'mm')),
-  overlapPct: z.number().min(0).lt(100).max(99.9999).meta(named('Overlap', '%')),
-  layers: count().max(1000).meta(named('Layers')),
-  plyMm: positive().meta(named('Ply', 'mm')),
-  rollLengthM: positive().meta(named('Roll length', 'm')),
+  outsideDiameterMm: positive().meta(named(t('Outside diameter'), 'mm')),
+  axialLengthMm: positive().meta(named(t('Axial length'), 'mm')),
+  tapeWidthMm: positive().meta(named(t('Tape width'), 'mm')),
+  overlapPct: z
+    .number()
+    .min(0)
+    .lt(100)
+    .max(99.9999)
+    .meta(named(t('Overlap'), '%')),
+  layers: count()
+    .max(1000)
+    .meta(named(t('Layers'))),
+  plyMm: positive().meta(named(t('Ply'), 'mm')),
+  rollLengthM: positive().meta(named(t('Roll length'), 'm')),
 });
 export type WrapLayInput = z.output<typeof WrapLayInput>;
 export interface WrapLay {
@@ -42,64 +50,67 @@ export function wrapLay(input: WrapLayInput): Worked<WrapLay> {
   const working = () => [
     line(
       'ls',
-      'layers a pass is sure of',
-      `1/(1 − ${formatFigure(overlapPct)} %), rounded down`,
+      t('layers a pass is sure of'),
+      t('1/(1 − {overlap} %), rounded down', { overlap: formatFigure(overlapPct) }),
       sure,
     ),
     line(
       'a',
-      'advance a turn',
+      t('advance a turn'),
       `${formatFigure(tapeWidthMm)}·(1 − ${formatFigure(overlapPct)} %)`,
       advanceMm,
       'mm',
     ),
     line(
       'nt',
-      'turns a pass',
+      t('turns a pass'),
       `(${formatFigure(axialLengthMm)} − ${formatFigure(tapeWidthMm)})/a + 2 square`,
       turnsPerPass,
     ),
-    line('t', 'thickness', `${layers}·${formatFigure(plyMm)}`, thicknessMm, 'mm', 'card'),
+    line('t', t('thickness'), `${layers}·${formatFigure(plyMm)}`, thicknessMm, 'mm', 'card'),
     line(
       'Dm',
-      'mean diameter',
+      t('mean diameter'),
       `${formatFigure(outsideDiameterMm)} + ${layers}·${formatFigure(plyMm)}`,
       meanMm,
       'mm',
     ),
-    line('l', 'tape', 'np·((nt − 2)·√((π·Dm)² + a²) + 2·π·Dm)/1000', metres, 'm'),
+    line('l', t('tape'), 'np·((nt − 2)·√((π·Dm)² + a²) + 2·π·Dm)/1000', metres, 'm'),
     line(
       'nr',
-      'rolls',
-      `${formatFigure(metres)}/${formatFigure(rollLengthM)}, rounded up`,
+      t('rolls'),
+      t('{metres}/{rollLengthM}, rounded up', {
+        metres: formatFigure(metres),
+        rollLengthM: formatFigure(rollLengthM),
+      }),
       rolls,
       '',
       'card',
     ),
-    line('np', 'passes', `${layers}/${sure}, rounded up`, passes),
+    line('np', t('passes'), t('{layers}/{sure}, rounded up', { layers, sure }), passes),
   ];
   return worked({ passes, turnsPerPass, metres, rolls, thicknessMm }, working);
 }
 
 export const wrapLayCalc = defineCalc({
   name: 'wrap-lay',
-  purpose: 'Passes, turns, metres and rolls of tape for a wrap.',
+  purpose: t('Passes, turns, metres and rolls of tape for a wrap.'),
   input: WrapLayInput,
   run: wrapLay,
   result: {
-    passes: named('Passes'),
-    turnsPerPass: named('Turns a pass'),
-    metres: named('Tape', 'm'),
-    rolls: named('Rolls'),
-    thicknessMm: named('Thickness', 'mm'),
+    passes: named(t('Passes')),
+    turnsPerPass: named(t('Turns a pass')),
+    metres: named(t('Tape'), 'm'),
+    rolls: named(t('Rolls')),
+    thicknessMm: named(t('Thickness'), 'mm'),
   },
   formula: [
-    'passes = layers/⌊1/(1 − o)⌋, rounded up',
+    t('passes = layers/⌊1/(1 − o)⌋, rounded up'),
     'a = width·(1 − o); turns = (L − width)/a + 2',
     'metres = passes·((turns − 2)·√((π·Dm)² + a²) + 2·π·Dm)/1000',
   ],
-  source: 'Spiral of a tape on a cylinder, a square turn at each end.',
-  limits: 'Straight pipe. Bends and tees take more tape; cut and lay them dry first.',
+  source: t('Spiral of a tape on a cylinder, a square turn at each end.'),
+  limits: t('Straight pipe. Bends and tees take more tape; cut and lay them dry first.'),
   example: {
     outsideDiameterMm: 219.1,
     axialLengthMm: 200,

@@ -11,6 +11,7 @@ import {
   type Figure,
   type Plan,
   type UnitSystem,
+  t,
 } from '@kelmot/core';
 import { headOn, when } from './head';
 import { drawSectionOn } from './section';
@@ -45,11 +46,22 @@ function head(sheet: Sheet, { plan, url }: JobCardRequest): void {
   headOn(sheet, url, [
     [`${asset.tag}  ${asset.name}`, STYLES.title],
     [
-      `${familyOf(plan.survey.family).title}. ${INTENT_NAMES[plan.survey.intent]}. ${plan.card.code} ${plan.card.name}, card version ${plan.card.version}.`,
+      t('{title}. {intent}. {code} {name}, card version {version}.', {
+        title: familyOf(plan.survey.family).title,
+        intent: INTENT_NAMES[plan.survey.intent],
+        code: plan.card.code,
+        name: plan.card.name,
+        version: plan.card.version,
+      }),
       STYLES.row,
     ],
     [
-      `${plan.site.name}, ${asset.position}. Planned ${when(Date.parse(plan.madeAt), zone)}. Back by ${when(back, zone)}.`,
+      t('{site}, {position}. Planned {planned}. Back by {back}.', {
+        site: plan.site.name,
+        position: asset.position,
+        planned: when(Date.parse(plan.madeAt), zone),
+        back: when(back, zone),
+      }),
       STYLES.text,
     ],
   ]);
@@ -103,20 +115,35 @@ function keyFigures(sheet: Sheet, { plan, units }: JobCardRequest): void {
   }
   if (plan.tightest.length > 0)
     sheet.write(
-      `Smallest margins: ${plan.tightest.map((t) => `${word(t.about, units)}, ${formatDuration(t.slackMin)} margin`).join('; ')}.`,
+      t('Smallest margins: {tightest}.', {
+        tightest: plan.tightest
+          .map((t) => `${word(t.about, units)}, ${formatDuration(t.slackMin)} margin`)
+          .join('; '),
+      }),
       STYLES.strong,
     );
   if (plan.next)
     sheet.write(
-      `Next best: ${plan.next.code} ${plan.next.name}, ready in ${formatQuantity(plan.next.readyMin, 'time')}, material and downtime ${plan.site.currency}${Math.round(plan.next.total)}, expected life ${days(plan.next.lifeDays)}; this one ${days(plan.lifeDays)}.`,
+      t(
+        'Next best: {code} {name}, ready in {ready}, material and downtime {currency}{cost}, expected life {life}; this one {own}.',
+        {
+          code: plan.next.code,
+          name: plan.next.name,
+          ready: formatQuantity(plan.next.readyMin, 'time'),
+          currency: plan.site.currency,
+          cost: Math.round(plan.next.total),
+          life: days(plan.next.lifeDays),
+          own: days(plan.lifeDays),
+        },
+      ),
       STYLES.label,
     );
 }
 
 function supplies(sheet: Sheet, { plan, units }: JobCardRequest): void {
-  sheet.heading('Tools and supplies');
+  sheet.heading(t('Tools and supplies'));
   sheet.table(
-    ['', 'What', 'For', 'Needed', 'Packs', 'Left over'],
+    ['', t('What'), t('For'), t('Needed'), t('Packs'), t('Left over')],
     plan.supplies.map((s) => [
       '[  ]',
       `${s.code ?? ''} ${s.name}`.trim(),
@@ -130,7 +157,7 @@ function supplies(sheet: Sheet, { plan, units }: JobCardRequest): void {
 }
 
 function safety(sheet: Sheet, { plan, units }: JobCardRequest): void {
-  sheet.heading('Cautions');
+  sheet.heading(t('Cautions'));
   for (const c of plan.cautions) sheet.write(`• ${c.text}`, STYLES.text, 4);
   sheet.write(`Wear: ${plan.gear.join(', ')}.`, STYLES.strong);
   for (const who of plan.approvers)
@@ -140,22 +167,34 @@ function safety(sheet: Sheet, { plan, units }: JobCardRequest): void {
     );
   if (plan.conditions.length > 0)
     sheet.write(
-      `It fits if: ${plan.conditions.map((c) => word(c, units)).join('; ')}.`,
+      t('It fits if: {conditions}.', {
+        conditions: plan.conditions.map((c) => word(c, units)).join('; '),
+      }),
       STYLES.strong,
     );
   for (const warning of plan.warnings) sheet.write(word(warning, units), STYLES.text);
 }
 
 function afterwards(sheet: Sheet, { plan, units }: JobCardRequest): void {
-  sheet.heading('Afterwards');
+  sheet.heading(t('Afterwards'));
   sheet.write(
-    `Inspect it ${days(plan.nextLookDays)} after its return. Expected life ${days(plan.lifeDays)}.${
-      plan.replaceInDays === null ? '' : ` Stop-gap: replace it within ${days(plan.replaceInDays)}.`
-    }`,
+    plan.replaceInDays === null
+      ? t('Inspect it {days} after its return. Expected life {life}.', {
+          days: days(plan.nextLookDays),
+          life: days(plan.lifeDays),
+        })
+      : t(
+          'Inspect it {days} after its return. Expected life {life}. Stop-gap: replace it within {replaced}.',
+          {
+            days: days(plan.nextLookDays),
+            life: days(plan.lifeDays),
+            replaced: days(plan.replaceInDays),
+          },
+        ),
     STYLES.text,
   );
   for (const line of plan.removal)
-    sheet.write(`How to remove it: ${word(line, units)}`, STYLES.text);
+    sheet.write(t('How to remove it: {word}', { word: word(line, units) }), STYLES.text);
   for (const school of schoolsOf(familyOf(plan.survey.family).method.schools, plan.card)) {
     const value = plan.schools[school.id] ?? school.usual;
     const label = school.options.find((o) => o.value === value)?.label;
@@ -164,7 +203,9 @@ function afterwards(sheet: Sheet, { plan, units }: JobCardRequest): void {
   sheet.y += 8;
   sheet.need(STYLES.text.lead);
   sheet.write(
-    'Done by ____________________   Date ____________   Accepted by ____________________   Date ____________',
+    t(
+      'Done by ____________________   Date ____________   Accepted by ____________________   Date ____________',
+    ),
     STYLES.text,
   );
 }
@@ -173,8 +214,8 @@ function afterwards(sheet: Sheet, { plan, units }: JobCardRequest): void {
 export async function jobCard(request: JobCardRequest): Promise<Uint8Array> {
   const { plan, paper, fonts, sections: drawings } = request;
   const sheet = await Sheet.open(paper, fonts);
-  sheet.doc.setTitle(`Job card ${plan.survey.asset.tag}`);
-  sheet.doc.setProducer('Kelmot');
+  sheet.doc.setTitle(t('Job card {tag}', { tag: plan.survey.asset.tag }));
+  sheet.doc.setProducer(t('Kelmot'));
   sheet.doc.setCreationDate(new Date(plan.madeAt));
   sheet.doc.setModificationDate(new Date(plan.madeAt));
   head(sheet, request);
@@ -186,10 +227,13 @@ export async function jobCard(request: JobCardRequest): Promise<Uint8Array> {
   stations(sheet, request);
   afterwards(sheet, request);
   const example = plan.card.example
-    ? ' Example figures: replace with your supplier’s data sheet.'
+    ? t(' Example figures: replace with your supplier’s data sheet.')
     : '';
   sheet.finish(
-    `${plan.survey.asset.tag} ${plan.card.code}, core ${plan.core}.${example} The law, your site’s rules and the licensed trade come first.`,
+    t(
+      '{tag} {code}, core {core}.{example} The law, your site’s rules and the licensed trade come first.',
+      { tag: plan.survey.asset.tag, code: plan.card.code, core: plan.core, example },
+    ),
   );
   return sheet.doc.save();
 }

@@ -5,7 +5,15 @@ import {
   type RepairView,
   type StoryLine,
 } from '@kelmot/contract';
-import { sentence, STATION_NAMES, word, type Plan, type UnitSystem, type Zone } from '@kelmot/core';
+import {
+  sentence,
+  STATION_NAMES,
+  word,
+  type Plan,
+  type UnitSystem,
+  type Zone,
+  t,
+} from '@kelmot/core';
 import { headOn, when } from './head';
 import { Sheet, STYLES, type Fonts, type PaperSize } from './sheet';
 
@@ -23,8 +31,11 @@ export interface RecordRequest {
 function standing({ view, plan }: RecordRequest): string {
   const last = view.signoffs.at(-1);
   if (view.status === 'closed' && last)
-    return `Accepted by ${last.name}, ${when(Date.parse(last.at), plan.site.zone)}, signed in.`;
-  return `Not accepted yet. Station: ${STATION_NAMES[view.station]}.`;
+    return t('Accepted by {name}, {when}, signed in.', {
+      name: last.name,
+      when: when(Date.parse(last.at), plan.site.zone),
+    });
+  return t('Not accepted yet. Station: {station}.', { station: STATION_NAMES[view.station] });
 }
 
 function cellsOf(line: StoryLine, zone: Zone, units: UnitSystem): string[] {
@@ -44,30 +55,36 @@ export async function recordPaper(request: RecordRequest): Promise<Uint8Array> {
   const { zone } = plan.site;
   const sheet = await Sheet.open(paper, fonts);
   sheet.doc.setTitle(`Record ${view.tag}`);
-  sheet.doc.setProducer('Kelmot');
+  sheet.doc.setProducer(t('Kelmot'));
   const at = new Date(view.updatedAt);
   sheet.doc.setCreationDate(at);
   sheet.doc.setModificationDate(at);
   headOn(sheet, url, [
     [`${view.tag}  ${view.assetName}`, STYLES.title],
     [
-      `The record: ${view.title}. ${plan.card.code} ${plan.card.name}, card version ${plan.card.version}, plan ${view.plan?.number ?? 1}.`,
+      t('The record: {title}. {code} {name}, card version {version}, plan {number}.', {
+        title: view.title,
+        code: plan.card.code,
+        name: plan.card.name,
+        version: plan.card.version,
+        number: view.plan?.number ?? 1,
+      }),
       STYLES.row,
     ],
     [`${plan.site.name}, ${view.position}. ${standing(request)}`, STYLES.text],
   ]);
-  sheet.heading('Record');
+  sheet.heading(t('Record'));
   const story = storyOf(view);
-  if (story.length === 0) sheet.write('No records yet.', STYLES.text);
+  if (story.length === 0) sheet.write(t('No records yet.'), STYLES.text);
   else
     sheet.table(
-      ['When', 'What', 'Found', 'Limit', '', 'By'],
+      [t('When'), t('What'), t('Found'), t('Limit'), '', 'By'],
       story.map((line) => cellsOf(line, zone, units)),
       [1.15, 1.7, 2.5, 1.5, 0.8, 0.9],
       STYLES.label,
     );
   if (view.reviews.length > 0) {
-    sheet.heading('Afterwards');
+    sheet.heading(t('Afterwards'));
     for (const { kind, dueOn, doneAt } of view.reviews)
       sheet.write(
         `${REVIEW_NAMES[kind]} by ${dueOn}${doneAt ? `, done ${when(Date.parse(doneAt), zone)}` : ''}.`,
@@ -75,7 +92,10 @@ export async function recordPaper(request: RecordRequest): Promise<Uint8Array> {
       );
   }
   sheet.finish(
-    `${view.tag} ${plan.card.code}, core ${plan.core}. Times are those of the recording device. “Not verified” marks a typed name; all other names are signed-in accounts.`,
+    t(
+      '{tag} {code}, core {core}. Times are those of the recording device. “Not verified” marks a typed name; all other names are signed-in accounts.',
+      { tag: view.tag, code: plan.card.code, core: plan.core },
+    ),
   );
   return sheet.doc.save();
 }

@@ -17,6 +17,7 @@ import {
   type Step,
   type Timed,
   type UnitSystem,
+  t,
 } from '@kelmot/core';
 import { type Sheet, STYLES } from './sheet';
 
@@ -31,15 +32,27 @@ function holdLine(hold: Hold, units: UnitSystem): string | null {
       return 'Air ______   Humidity ______   Surface ______   Go / Stop';
     case 'reading': {
       const limits = [
-        hold.min === null ? null : `${formatQuantity(hold.min, hold.quantity, units)} or more`,
-        hold.max === null ? null : `${formatQuantity(hold.max, hold.quantity, units)} or less`,
+        hold.min === null
+          ? null
+          : t('{min} or more', { min: formatQuantity(hold.min, hold.quantity, units) }),
+        hold.max === null
+          ? null
+          : t('{max} or less', { max: formatQuantity(hold.max, hold.quantity, units) }),
       ].filter(Boolean);
       return `${sentence(hold.label, units)}: ${limits.join(', ')}.   Read ____________`;
     }
     case 'hardness':
-      return `Shore ${hold.scale} ${hold.target} or more:${'   ______'.repeat(hold.minReadings)}`;
+      return t('Shore {scale} {target} or more:{repeat}', {
+        scale: hold.scale,
+        target: hold.target,
+        repeat: '   ______'.repeat(hold.minReadings),
+      });
     case 'thickness':
-      return `Mean ${formatQuantity(hold.targetMm, 'length', units)}, none under ${formatQuantity(hold.targetMm * hold.leastShare, 'length', units)}: ${'   ______'.repeat(hold.minReadings)}`;
+      return t('Mean {target}, none under {target2}: {repeat}', {
+        target: formatQuantity(hold.targetMm, 'length', units),
+        target2: formatQuantity(hold.targetMm * hold.leastShare, 'length', units),
+        repeat: '   ______'.repeat(hold.minReadings),
+      });
     case 'countdown':
       return `${sentence(hold.label, units)}: ${formatDuration(hold.minutes)}.   From ______ to ______`;
     case 'photo':
@@ -74,7 +87,7 @@ function stepOn(sheet: Sheet, step: Step, no: number, plan: Plan, units: UnitSys
   const side = [
     time > 0 ? formatDuration(time) : '',
     step.people > 1 ? `${step.people} people` : '',
-    step.eachBatch ? 'each batch' : '',
+    step.eachBatch ? t('each batch') : '',
   ]
     .filter(Boolean)
     .join(', ');
@@ -117,14 +130,14 @@ function batches(sheet: Sheet, plan: Plan, round: PlanRound, units: UnitSystem):
   );
   sheet.table(
     [
-      'Batch',
-      'Makes',
+      t('Batch'),
+      t('Makes'),
       weigh?.nameA ?? '',
       weigh?.nameB ?? '',
-      'Place within',
-      'Lot',
-      'Mixed at',
-      'Placed at',
+      t('Place within'),
+      t('Lot'),
+      t('Mixed at'),
+      t('Placed at'),
     ],
     round.batches.map((b) => [
       `${b.no}`,
@@ -145,14 +158,14 @@ function clocks(sheet: Sheet, round: PlanRound, units: UnitSystem): void {
   if (round.milestones.length === 0) return;
   sheet.write(`${sentence(round.name, units)}, ${round.card.code}`, STYLES.strong);
   sheet.table(
-    ['From its last mix', 'After', 'At the clock', 'Needed'],
+    [t('From its last mix'), t('After'), t('At the clock'), t('Needed')],
     [...round.milestones]
       .sort((p, q) => p.minutes - q.minutes)
       .map((c) => [
         MILESTONE_NAMES[c.id],
         formatDuration(c.minutes),
         '________',
-        c.id === round.needed ? 'this one' : '',
+        c.id === round.needed ? t('this one') : '',
       ]),
     [2, 1, 1, 1],
   );
@@ -170,12 +183,15 @@ export function stations(sheet: Sheet, { plan, units }: { plan: Plan; units: Uni
       for (const round of plan.rounds) clocks(sheet, round, units);
       if (plan.heat.length > 0)
         sheet.write(
-          `If heated, ${MILESTONE_NAMES[plan.needed]} comes sooner: ${plan.heat
-            .map(
-              (h) =>
-                `${formatDuration(h.minutes)} at ${formatQuantity(h.tempC, 'temperature', units)}`,
-            )
-            .join(', ')}.`,
+          t('If heated, {milestone} comes sooner: {heat}.', {
+            milestone: MILESTONE_NAMES[plan.needed],
+            heat: plan.heat
+              .map(
+                (h) =>
+                  `${formatDuration(h.minutes)} at ${formatQuantity(h.tempC, 'temperature', units)}`,
+              )
+              .join(', '),
+          }),
           STYLES.label,
         );
     }

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { line } from '../../calc/calc';
 import { boltSequence } from '../../geometry/boltSequence';
 import { pressureFigures } from '../../methods/accept';
@@ -10,10 +11,10 @@ export const figures = ({ bolts, work }: Rounds): Figure[] => {
   return [
     figureOf(
       'bolts',
-      'Bolts, in a star',
+      t('Bolts, in a star'),
       bolts,
       'count',
-      [...star.working, line('', 'order', star.order.join(' '), bolts)],
+      [...star.working, line('', t('order'), star.order.join(' '), bolts)],
       ['joint.bolts'],
     ),
     ...pressureFigures(work),

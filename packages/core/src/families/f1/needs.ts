@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m } from '../../message/message';
 import { heldNeeds } from '../../methods/gate';
 import { degreaserNeed, wipeNeed } from '../../methods/prep';
@@ -18,7 +19,7 @@ export const needs = ({ work, demand }: Rounds): Need[] => [
   {
     kind: 'plain',
     id: 'former',
-    name: 'Plate for the former',
+    name: t('Plate for the former'),
     for: m('copying the good face'),
     amount: 1,
     quantity: 'count',
@@ -26,7 +27,7 @@ export const needs = ({ work, demand }: Rounds): Need[] => [
   {
     kind: 'plain',
     id: 'gasket',
-    name: 'New gasket',
+    name: t('New gasket'),
     for: m('closing the joint'),
     amount: 1,
     quantity: 'count',

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { size, wallSpec } from '../../section/parts';
 import { type Lettering, type SectionSpec } from '../../section/spec';
 import { type FlangeSurvey } from './survey';
@@ -8,7 +9,7 @@ type Damage = FlangeSurvey['damages'][number];
 export const section = (d: Damage, text: Lettering): SectionSpec =>
   d.shape === 'ring'
     ? wallSpec(
-        'Flange face',
+        t('Flange face'),
         (d.outerMm - d.innerMm) / 2,
         text((d.outerMm - d.innerMm) / 2, 'outerMm', 'innerMm'),
         d,
@@ -18,4 +19,4 @@ export const section = (d: Damage, text: Lettering): SectionSpec =>
           notes: [`⌀ ${text(d.innerMm, 'innerMm')} to ${text(d.outerMm, 'outerMm')}`],
         },
       )
-    : wallSpec('Gouge', d.lengthMm, size(text, d), d, text, { former: true });
+    : wallSpec(t('Gouge'), d.lengthMm, size(text, d), d, text, { former: true });

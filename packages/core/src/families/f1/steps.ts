@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { boltSequence } from '../../geometry/boltSequence';
 import { m, mm } from '../../message/message';
 import { hardness, lookAndTap, pressureSteps } from '../../methods/accept';
@@ -39,7 +40,7 @@ const prepSteps = ({ work, site, bolts }: Rounds): StepDraft[] => [
     'former',
     'prep',
     'form',
-    'Make the former',
+    t('Make the former'),
     60,
     m(
       'Copy the good face: a rigid, flat plate with its serrations and its bolt holes. Try it: it closes square on the studs. Flat to {flat}.',
@@ -55,7 +56,10 @@ const prepSteps = ({ work, site, bolts }: Rounds): StepDraft[] => [
       },
       uses: ['former'],
       wrong: [
-        wrong('It rocks', 'Scrape or lap it flat: the face can be no better than its former.'),
+        wrong(
+          t('It rocks'),
+          t('Scrape or lap it flat: the face can be no better than its former.'),
+        ),
       ],
     },
   ),
@@ -69,7 +73,7 @@ const prepSteps = ({ work, site, bolts }: Rounds): StepDraft[] => [
     'template',
     'prep',
     'form',
-    'Cut the spreader',
+    t('Cut the spreader'),
     15,
     m(
       'Notch a spreader to {depth} with a ridge in the middle of the ring: closing the former then pushes the air outwards.',
@@ -86,7 +90,7 @@ const buildSteps = ({ work, main }: Rounds): StepDraft[] => [
   step.touch(
     main,
     'wet-former',
-    'Brush into the former',
+    t('Brush into the former'),
     m(
       'A stiff brush, hard into every serration of the former. One batch coats both faces: the former and the metal.',
     ),
@@ -94,7 +98,7 @@ const buildSteps = ({ work, main }: Rounds): StepDraft[] => [
   step.touch(
     main,
     'wet-metal',
-    'Scrub into the metal',
+    t('Scrub into the metal'),
     m(
       'Scrub a thin coat hard into the bare metal. Build on it with the spreader, {build} and proud, a ridge along the middle of the ring.',
       { build: mm(work.buildMm) },
@@ -102,15 +106,15 @@ const buildSteps = ({ work, main }: Rounds): StepDraft[] => [
     {
       figures: ['coat', 'total'],
       wrong: [
-        wrong('A dip in the ridge', 'Fill it before closing: air stays in a dip.'),
-        wrong('It pulls', 'Its life is over: scrape off, mix again.'),
+        wrong(t('A dip in the ridge'), t('Fill it before closing: air stays in a dip.')),
+        wrong(t('It pulls'), t('Its life is over: scrape off, mix again.')),
       ],
     },
   ),
   step.touch(
     main,
     'close',
-    'Close the former',
+    t('Close the former'),
     () =>
       m(
         'Pull the tape. Close square, run the nuts up a little at a time in the order {sequence}. Squeeze-out all round says it is full. Trim it, all inside the life.',
@@ -118,7 +122,7 @@ const buildSteps = ({ work, main }: Rounds): StepDraft[] => [
       ),
     {
       figures: ['bolts'],
-      wrong: [wrong('No squeeze-out on one side', 'Open at once, add there, close again.')],
+      wrong: [wrong(t('No squeeze-out on one side'), t('Open at once, add there, close again.'))],
     },
   ),
   cleanTools(main),
@@ -130,32 +134,34 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
     main,
     'open',
     'handle',
-    'Open the former',
+    t('Open the former'),
     20,
     m('Nuts off in the same order. Jack it off square; wedges only outside the face.'),
     {
-      wrong: [wrong('It will not come', 'Wait longer, warm it gently. Never lever on the face.')],
+      wrong: [
+        wrong(t('It will not come'), t('Wait longer, warm it gently. Never lever on the face.')),
+      ],
     },
   ),
   lookAndTap(
     ready,
-    'No gaps, dips or high spots, no soft spot, one colour. Tap all round: one sound.',
+    t('No gaps, dips or high spots, no soft spot, one colour. Tap all round: one sound.'),
     [
-      wrong('Gap or dip', 'Abrade, wipe, fill, close the former again.'),
-      wrong('Soft spot or two colours', 'Badly mixed: cut it out and do it again.'),
-      wrong('High spot', 'Scrape it with the straight edge and blue.'),
+      wrong(t('Gap or dip'), t('Abrade, wipe, fill, close the former again.')),
+      wrong(t('Soft spot or two colours'), t('Badly mixed: cut it out and do it again.')),
+      wrong(t('High spot'), t('Scrape it with the straight edge and blue.')),
     ],
   ),
   step.inspect(
     'dress',
-    'Dress the inner edge',
+    t('Dress the inner edge'),
     10,
     m('File the sharp flash off the inner edge and the bolt holes: product must not catch on it.'),
     { does: 'finish' },
   ),
   step.inspect(
     'flatness',
-    'Flatness',
+    t('Flatness'),
     10,
     m('Straight edge across, four ways. A feeler of {flat} must not go under.', {
       flat: mm(FLAT_MM),
@@ -173,7 +179,7 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   ...hardness(work),
   step.inspect(
     'gasket',
-    'Gasket and bolts',
+    t('Gasket and bolts'),
     15,
     () =>
       m('New gasket, studs clean and oiled, tightened in the order {sequence}.', {

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { z } from 'zod';
 import { m } from '../../message/message';
 import { METALS } from '../../materials/substrates';
@@ -19,10 +20,15 @@ import {
   width,
 } from '../../survey/parts';
 
-const thickness = wall('Flange thickness');
+const thickness = wall(t('Flange thickness'));
 const ring = {
-  outerMm: mm('Outer diameter of the face', 'Where the gasket ends.', 20, 4000),
-  innerMm: mm('Inner diameter of the face', 'The bore, or where sound metal begins.', 5, 3900),
+  outerMm: mm(t('Outer diameter of the face'), t('Where the gasket ends.'), 20, 4000),
+  innerMm: mm(
+    t('Inner diameter of the face'),
+    t('The bore, or where sound metal begins.'),
+    5,
+    3900,
+  ),
   depthMm: depth(30),
   wallMm: thickness,
 };
@@ -36,17 +42,17 @@ const gouge = {
 const shapes: DamageShape[] = [
   {
     shape: 'ring',
-    title: 'Whole face',
-    hint: 'corroded all round',
-    named: 'corroded flange face',
+    title: t('Whole face'),
+    hint: t('corroded all round'),
+    named: t('corroded flange face'),
     typical: { outerMm: 280, innerMm: 168, depthMm: 3, wallMm: 26 },
     fields: ring,
   },
   {
     shape: 'gouge',
-    title: 'Gouge',
-    hint: 'one place across the face',
-    named: 'gouged flange face',
+    title: t('Gouge'),
+    hint: t('one place across the face'),
+    named: t('gouged flange face'),
     typical: { lengthMm: 60, widthMm: 14, depthMm: 2, wallMm: 26 },
     fields: gouge,
   },
@@ -57,22 +63,25 @@ const Damage = z.discriminatedUnion('shape', [
     .strictObject({ shape: z.literal('ring'), ...schemasOf(ring) })
     .refine((d) => d.innerMm < d.outerMm, {
       path: ['innerMm'],
-      message: 'must be under the outer diameter',
+      message: t('must be under the outer diameter'),
     }),
   z.strictObject({ shape: z.literal('gouge'), ...schemasOf(gouge) }),
 ]);
 
-const parentFields = { ...parentOf(METALS, 'Flange metal'), skin };
+const parentFields = { ...parentOf(METALS, t('Flange metal')), skin };
 const jointFields = {
   pressureBar: pressure,
   bolts: amount('count', {
-    label: 'Bolts',
-    why: 'For the star sequence.',
+    label: t('Bolts'),
+    why: t('For the star sequence.'),
     min: 4,
     max: 64,
     step: 2,
   }),
-  mateGood: flag({ label: 'A good face to copy is at hand', why: 'The former is cast from it.' }),
+  mateGood: flag({
+    label: t('A good face to copy is at hand'),
+    why: t('The former is cast from it.'),
+  }),
   ...pressureFields,
 };
 
@@ -118,13 +127,13 @@ function refusals({ joint, damages }: FlangeSurvey): RefusalReason[] {
 
 export const flangeSurvey = surveyOf({
   id: 'F1',
-  title: 'Flange or sealing face',
-  hint: 'rebuilt flat against a former',
+  title: t('Flange or sealing face'),
+  hint: t('rebuilt flat against a former'),
   kinds: ['flange'],
   shapes,
   groups: [
-    { id: 'parent', title: 'Flange metal', fields: parentFields },
-    { id: 'joint', title: 'The joint', fields: jointFields },
+    { id: 'parent', title: t('Flange metal'), fields: parentFields },
+    { id: 'joint', title: t('The joint'), fields: jointFields },
     commonGroups.service,
     ...closingGroups,
   ],
@@ -134,13 +143,13 @@ export const flangeSurvey = surveyOf({
     const bodies = survey.damages.map((d, i) =>
       d.shape === 'ring'
         ? body(
-            'Flange face',
+            t('Flange face'),
             { kind: 'ring', outerMm: d.outerMm, innerMm: d.innerMm, depthMm: d.depthMm },
             d.depthMm,
             pathsOf(i, 'outerMm', 'innerMm', 'depthMm'),
           )
         : body(
-            'Gouge',
+            t('Gouge'),
             { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
             d.depthMm,
             pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),

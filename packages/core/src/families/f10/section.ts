@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { SAND_FROM_MM, groundSpec } from '../../section/parts';
 import { type Lettering, type SectionSpec } from '../../section/spec';
 import { type YardCrackSurvey } from './survey';
@@ -6,4 +7,6 @@ type Damage = YardCrackSurvey['damages'][number];
 
 /** One damage as it is drawn. */
 export const section = (d: Damage, text: Lettering): SectionSpec =>
-  groundSpec('Wide crack', d, text, { sandFromMm: d.depthMm > SAND_FROM_MM ? SAND_FROM_MM : null });
+  groundSpec(t('Wide crack'), d, text, {
+    sandFromMm: d.depthMm > SAND_FROM_MM ? SAND_FROM_MM : null,
+  });

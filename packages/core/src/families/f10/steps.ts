@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { joined, m, mm } from '../../message/message';
 import { hardness, lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
@@ -27,7 +28,7 @@ const prepSteps = ({ work, few, bead, card, survey }: Rounds): StepDraft[] => [
   step.prep(
     'clear',
     'strip',
-    'Clear it out',
+    t('Clear it out'),
     10 + metres(work) * 3,
     m(
       'Old soft sealant, plants and roots, loose sand out. Rake and wire-wheel: the walls are the bond.',
@@ -38,7 +39,7 @@ const prepSteps = ({ work, few, bead, card, survey }: Rounds): StepDraft[] => [
         step.prep(
           'deepen',
           'abrade',
-          'Deepen',
+          t('Deepen'),
           10 + (shallow(work).reduce((s, d) => s + d.lengthMm, 0) / 1000) * 4,
           m(
             '{n, plural, one {One run is} other {# runs are}} too shallow: cut down to {least} at least. Wet, and a P3 mask.',
@@ -52,11 +53,13 @@ const prepSteps = ({ work, few, bead, card, survey }: Rounds): StepDraft[] => [
       ]
     : []),
   gradeStep(work, 0, { extra: m('Walls, not the top.') }),
-  dustOff('Blow it clean with oil-free air, from one end to the other. Dust is a release agent.'),
+  dustOff(
+    t('Blow it clean with oil-free air, from one end to the other. Dust is a release agent.'),
+  ),
   step.prep(
     'dry',
     'dry',
-    'Dry',
+    t('Dry'),
     10,
     m('Dry walls; a gas lance only where nothing burns near and the permit says so.'),
   ),
@@ -70,7 +73,7 @@ const buildSteps = ({ work, main, place, bead }: Rounds): StepDraft[] => [
   step.touch(
     main,
     place,
-    bead ? 'Gun it in' : packed(work) ? 'Pack it by hand' : 'Fill it',
+    bead ? t('Gun it in') : packed(work) ? t('Pack it by hand') : t('Fill it'),
     bead
       ? m('Full to the walls over the rod, {deep} deep, slightly hollow.', {
           deep: mm(work.buildMm),
@@ -83,15 +86,15 @@ const buildSteps = ({ work, main, place, bead }: Rounds): StepDraft[] => [
     {
       figures: ['resin', 'run'],
       wrong: [
-        wrong('It runs away below', 'Stop: sand there, then go on.'),
-        wrong('Dry sand in the mix', 'Back to the pail: paddle to the bottom.'),
+        wrong(t('It runs away below'), t('Stop: sand there, then go on.')),
+        wrong(t('Dry sand in the mix'), t('Back to the pail: paddle to the bottom.')),
       ],
     },
   ),
   step.touch(
     main,
     'strike',
-    bead ? 'Tool it' : 'Tamp and strike off',
+    bead ? t('Tool it') : t('Tamp and strike off'),
     bead
       ? m('A wet spatula, once. Pull the tape at once.')
       : m('Tamp it down, strike off flush with a steel edge, inside its life.'),
@@ -101,14 +104,14 @@ const buildSteps = ({ work, main, place, bead }: Rounds): StepDraft[] => [
 
 const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   leave(work, main, m('No wheel, no rain on it.')),
-  lookAndTap(ready, 'Full to both walls and flush, every grain bound. Sweep it.', [
-    wrong('Sand rubs off', 'Starved of resin: cut out, fill again.'),
-    wrong('A wall lets go', 'Cut out there, clean to sound, fill again.'),
+  lookAndTap(ready, t('Full to both walls and flush, every grain bound. Sweep it.'), [
+    wrong(t('Sand rubs off'), t('Starved of resin: cut out, fill again.')),
+    wrong(t('A wall lets go'), t('Cut out there, clean to sound, fill again.')),
   ]),
   ...hardness(work),
   step.inspect(
     'open-traffic',
-    'Say when it opens',
+    t('Say when it opens'),
     2,
     joined([
       m('Walk on it {walk}, drive {drive}.', {

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { z } from 'zod';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
@@ -16,24 +17,29 @@ import {
 } from '../../survey/parts';
 
 const run = {
-  lengthMm: mm('Length of this run', 'All of it, along its turns.', 100, 500000, 500),
+  lengthMm: mm(t('Length of this run'), t('All of it, along its turns.'), 100, 500000, 500),
   widthMm: crackWidth(150),
-  depthMm: mm('Depth, cleaned out', 'What is over the working depth is filled with sand.', 5, 500),
+  depthMm: mm(
+    t('Depth, cleaned out'),
+    t('What is over the working depth is filled with sand.'),
+    5,
+    500,
+  ),
 };
 const shapes: DamageShape[] = [
   {
     shape: 'run',
-    title: 'Wide crack',
-    hint: 'in slab or asphalt',
-    named: 'wide yard crack',
+    title: t('Wide crack'),
+    hint: t('in slab or asphalt'),
+    named: t('wide yard crack'),
     typical: { lengthMm: 12000, widthMm: 25, depthMm: 70 },
     fields: run,
   },
   {
     shape: 'joint',
-    title: 'Joint edge',
-    hint: 'old sealant out',
-    named: 'failed yard joint',
+    title: t('Joint edge'),
+    hint: t('old sealant out'),
+    named: t('failed yard joint'),
     typical: { lengthMm: 8000, widthMm: 20, depthMm: 50 },
     fields: run,
   },
@@ -43,7 +49,11 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('joint'), ...schemasOf(run) }),
 ]);
 
-const parentFields = parentOf(['concrete', 'asphalt'], 'Yard', 'Asphalt gives; concrete does not.');
+const parentFields = parentOf(
+  ['concrete', 'asphalt'],
+  t('Yard'),
+  t('Asphalt gives; concrete does not.'),
+);
 const yardFields = { panelMm: panel, swingC: swing, traffic, frost };
 
 /** The most damages one repair takes. */
@@ -60,13 +70,13 @@ export type YardCrackSurvey = z.infer<typeof YardCrackSurvey>;
 
 export const yardCrackSurvey = surveyOf({
   id: 'F10',
-  title: 'Yard: wide cracks',
-  hint: 'asphalt and slabs, resin and sand',
+  title: t('Yard: wide cracks'),
+  hint: t('asphalt and slabs, resin and sand'),
   kinds: ['yard', 'floor'],
   shapes,
   groups: [
-    { id: 'parent', title: 'The yard', fields: parentFields },
-    { id: 'yard', title: 'How it is used', fields: yardFields },
+    { id: 'parent', title: t('The yard'), fields: parentFields },
+    { id: 'yard', title: t('How it is used'), fields: yardFields },
     ...closingGroups,
   ],
   usual: { ...commonUsual, 'yard.traffic': 'trucks' },

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m, minutes } from '../../message/message';
 import { stepsOf } from '../../methods/step';
 import type { Work } from '../../work/work';
@@ -24,7 +25,7 @@ const WATCH_MIN = 30;
 export const head = () =>
   step.inspect(
     'head',
-    'Fill and watch',
+    t('Fill and watch'),
     2 * WATCH_MIN,
     m('Level back up in two steps; look after {wait} at each, and next morning.', {
       wait: minutes(WATCH_MIN),

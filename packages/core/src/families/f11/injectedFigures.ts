@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { closing, type Figure, figureOf } from '../../work/figure';
 import type { InjectedRounds } from './injectedRounds';
 
@@ -13,22 +14,22 @@ export const injectedFigures = ({
   const end = closing(all.flatMap((i) => i.working));
   const paths = work.bodies.flatMap((b) => b.body.paths);
   return [
-    figureOf('ports', 'Ports', ports, 'count', end('n', 'ports', ports), paths),
-    figureOf('spacing', 'Apart', spacing, 'length', end('s', 'apart', spacing, 'mm'), paths),
+    figureOf('ports', t('Ports'), ports, 'count', end('n', t('ports'), ports), paths),
+    figureOf('spacing', t('Apart'), spacing, 'length', end('s', t('apart'), spacing, 'mm'), paths),
     figureOf(
       'resin',
-      'Resin in the wall',
+      t('Resin in the wall'),
       resinMl,
       'volume',
-      end('V', 'resin', resinMl, 'ml'),
+      end('V', t('resin'), resinMl, 'ml'),
       paths,
     ),
     figureOf(
       'portMinutes',
-      'At the ports',
+      t('At the ports'),
       atPorts,
       'time',
-      end('t', 'at the ports', atPorts, 'min'),
+      end('t', t('at the ports'), atPorts, 'min'),
       paths,
     ),
   ];

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m } from '../../message/message';
 import { heldNeeds } from '../../methods/gate';
 import type { Need } from '../../work/supplies';
@@ -8,7 +9,7 @@ export const injectedNeeds = ({ ports, work }: InjectedRounds): Need[] => [
   {
     kind: 'plain',
     id: 'ports',
-    name: 'Ports with caps',
+    name: t('Ports with caps'),
     for: m('injection'),
     amount: ports,
     quantity: 'count',

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m, minutes, mm } from '../../message/message';
 import { lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
@@ -22,11 +23,11 @@ const prepSteps = ({ work, how, ports, spacing }: InjectedRounds): StepDraft[] =
   gradeStep(work, how?.sealWidthMm ?? 25, {
     extra: m('A band brushed each side of the crack.'),
   }),
-  dustOff('Crack and band blown out with oil-free air, then vacuumed.'),
+  dustOff(t('Crack and band blown out with oil-free air, then vacuumed.')),
   step.prep(
     'mark-ports',
     'look',
-    'Mark the ports',
+    t('Mark the ports'),
     5 + ports,
     m('Lowest first, {n} ports, {apart} apart, centred on the crack; measure the width at each.', {
       n: ports,
@@ -40,7 +41,7 @@ const prepSteps = ({ work, how, ports, spacing }: InjectedRounds): StepDraft[] =
   step.prep(
     'dry',
     'dry',
-    'Dry the band',
+    t('Dry the band'),
     10,
     m('The band dry for the paste; the crack may be wet where the card allows.'),
   ),
@@ -52,7 +53,7 @@ const portSteps = ({ work, paste, ports, how, both }: InjectedRounds): StepDraft
   step.touch(
     paste,
     'ports',
-    'Set the ports',
+    t('Set the ports'),
     m(
       '{n} ports in all, the lowest at its lowest point. Paste round the foot, not into the port.',
       { n: ports },
@@ -62,7 +63,7 @@ const portSteps = ({ work, paste, ports, how, both }: InjectedRounds): StepDraft
   step.touch(
     paste,
     'band',
-    'Seal the crack',
+    t('Seal the crack'),
     m(
       '{card} in a band {wide} wide and {thick} thick over the crack{both, select, yes {, both faces} other {}}. Not into it.',
       {
@@ -74,26 +75,26 @@ const portSteps = ({ work, paste, ports, how, both }: InjectedRounds): StepDraft
     ),
     {
       figures: ['round.paste.total'],
-      wrong: [wrong('A pinhole in the band', 'Paste over it now: it blows out there.')],
+      wrong: [wrong(t('A pinhole in the band'), t('Paste over it now: it blows out there.'))],
     },
   ),
   waitFor(
     paste,
     'tackFree',
-    'Wait for the paste',
+    t('Wait for the paste'),
     m('Until a fingernail leaves no mark; and inject before its window ends.'),
   ),
   step.build(
     paste,
     'flush',
     'wet',
-    'Flush',
+    t('Flush'),
     10,
     m(
       'Water in at the top until it shows at each lower port: the crack is open. Note the ones that stay dry.',
     ),
     {
-      wrong: [wrong('A port stays dry', 'Drill it, or set one beside it.')],
+      wrong: [wrong(t('A port stays dry'), t('Drill it, or set one beside it.'))],
     },
   ),
 ];
@@ -111,7 +112,7 @@ const injectionSteps = ({ work, main, paste, atPorts, ports }: InjectedRounds): 
   step.touch(
     main,
     'inject',
-    'Inject from the lowest',
+    t('Inject from the lowest'),
     m(
       'From the lowest port, slow, about {port} at each, until it shows at the next; cap, go up. {each} a batch, {all} in all: patience on hairlines. Two pairs of gloves, a face shield, nobody below.',
       {
@@ -126,8 +127,8 @@ const injectionSteps = ({ work, main, paste, atPorts, ports }: InjectedRounds): 
         ? { timed: { label: m('At a port'), minutes: atPorts / ports, times: ports } }
         : {}),
       wrong: [
-        wrong('It blows out', 'Stop, seal the place, wait, go on slower.'),
-        wrong('Takes and takes', 'It runs into the ground: stop, let it foam, come back.'),
+        wrong(t('It blows out'), t('Stop, seal the place, wait, go on slower.')),
+        wrong(t('Takes and takes'), t('It runs into the ground: stop, let it foam, come back.')),
       ],
     },
   ),
@@ -140,16 +141,16 @@ const acceptSteps = ({ work, main, ports, ready }: InjectedRounds): StepDraft[] 
     main,
     'strip-ports',
     'handle',
-    'Strip the ports',
+    t('Strip the ports'),
     5 + ports,
     m(
       'When the foam is set: ports off, paste scraped flush, holes filled with what is left of the paste or a stop.',
     ),
   ),
-  lookAndTap(ready, 'Resin showed at every port. No damp line after the level is back.', [
+  lookAndTap(ready, t('Resin showed at every port. No damp line after the level is back.'), [
     wrong(
-      'A damp line',
-      'Drill a port there, inject again with what is left of the life of the next pair.',
+      t('A damp line'),
+      t('Drill a port there, inject again with what is left of the life of the next pair.'),
     ),
   ]),
   head(),

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { throughSpec } from '../../section/parts';
 import { type Lettering, type SectionSpec } from '../../section/spec';
 import { type WallCrackSurvey } from './survey';
@@ -7,7 +8,7 @@ type Damage = WallCrackSurvey['damages'][number];
 /** One damage as it is drawn. */
 export const section = (d: Damage, text: Lettering): SectionSpec =>
   throughSpec(
-    'Wall crack',
+    t('Wall crack'),
     d.widthMm,
     text(d.widthMm, 'widthMm'),
     d.wallMm,
@@ -16,6 +17,6 @@ export const section = (d: Damage, text: Lettering): SectionSpec =>
       bite: 'crack',
       cover: { lapMm: 25, thickMm: 3, plies: 1 },
       ports: true,
-      notes: [d.shape === 'through' ? 'seen from above' : 'one face only'],
+      notes: [d.shape === 'through' ? t('seen from above') : t('one face only')],
     },
   );

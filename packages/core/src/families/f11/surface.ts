@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m, mm } from '../../message/message';
 import { lookAndTap } from '../../methods/accept';
 import { cleanTools, mainSpec } from '../../methods/build';
@@ -39,7 +40,7 @@ export function surfaceDraft(work: W): Draft {
       step.prep(
         'chase',
         'abrade',
-        'Chase it',
+        t('Chase it'),
         10 + metres * 4,
         m('A square chase along it, {deep} deep. Wet, or with extraction, and a P3 mask.', {
           deep: mm(work.buildMm),
@@ -54,16 +55,16 @@ export function surfaceDraft(work: W): Draft {
       step.touch(
         main,
         'gun',
-        'Gun it in',
+        t('Gun it in'),
         m('Into the chase over a backing rod, full to both walls, slightly hollow.'),
         { people: 1 },
       ),
-      step.touch(main, 'tool', 'Tool it', m('A wet spatula, once. Pull the tape at once.'), {
+      step.touch(main, 'tool', t('Tool it'), m('A wet spatula, once. Pull the tape at once.'), {
         people: 1,
       }),
       cleanTools(main),
       leave(work, main),
-      lookAndTap(ready, 'Stuck to both walls, no bubble, no gap.'),
+      lookAndTap(ready, t('Stuck to both walls, no bubble, no gap.')),
       head(),
     ],
     needs: [...crackNeeds(work, survey.damages), ...heldNeeds(work)],

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { z } from 'zod';
 import { m } from '../../message/message';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
@@ -17,24 +18,24 @@ import {
 } from '../../survey/parts';
 
 const crack = {
-  lengthMm: mm('Length of the crack', 'From its lowest point to its end.', 50, 50000, 50),
+  lengthMm: mm(t('Length of the crack'), t('From its lowest point to its end.'), 50, 50000, 50),
   widthMm: crackWidth(20),
-  wallMm: wall('Wall thickness', 3000),
+  wallMm: wall(t('Wall thickness'), 3000),
 };
 const shapes: DamageShape[] = [
   {
     shape: 'through',
-    title: 'Through the wall',
-    hint: 'shows on both faces',
-    named: 'wall crack',
+    title: t('Through the wall'),
+    hint: t('shows on both faces'),
+    named: t('wall crack'),
     typical: { lengthMm: 2400, widthMm: 0.8, wallMm: 300 },
     fields: crack,
   },
   {
     shape: 'face',
-    title: 'One face',
-    hint: 'the other is buried',
-    named: 'wall crack, one face',
+    title: t('One face'),
+    hint: t('the other is buried'),
+    named: t('wall crack, one face'),
     typical: { lengthMm: 2400, widthMm: 0.8, wallMm: 300 },
     fields: crack,
   },
@@ -44,13 +45,17 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('face'), ...schemasOf(crack) }),
 ]);
 
-const parentFields = parentOf(['concrete', 'masonry'], 'Wall', 'Ports are spaced by what it is.');
+const parentFields = parentOf(
+  ['concrete', 'masonry'],
+  t('Wall'),
+  t('Ports are spaced by what it is.'),
+);
 const wallFields = {
   panelMm: panel,
   swingC: swing,
   structural: flag({
-    label: 'It must carry load across the crack',
-    why: 'Foam stops water; it ties nothing.',
+    label: t('It must carry load across the crack'),
+    why: t('Foam stops water; it ties nothing.'),
   }),
   frost,
 };
@@ -69,13 +74,13 @@ export type WallCrackSurvey = z.infer<typeof WallCrackSurvey>;
 
 export const wallCrackSurvey = surveyOf({
   id: 'F11',
-  title: 'Wall crack injection',
-  hint: 'bunds, basins, pits',
+  title: t('Wall crack injection'),
+  hint: t('bunds, basins, pits'),
   kinds: ['wall', 'basin', 'bund'],
   shapes,
   groups: [
-    { id: 'parent', title: 'The wall', fields: parentFields },
-    { id: 'wall', title: 'How it works', fields: wallFields },
+    { id: 'parent', title: t('The wall'), fields: parentFields },
+    { id: 'wall', title: t('How it works'), fields: wallFields },
     commonGroups.service,
     ...closingGroups,
   ],
@@ -93,7 +98,7 @@ export const wallCrackSurvey = surveyOf({
       needed: 'immersion',
       bodies: survey.damages.map((d, i) =>
         body(
-          'Crack',
+          t('Crack'),
           { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.wallMm, depthMm: d.widthMm },
           d.widthMm,
           pathsOf(i, 'lengthMm', 'widthMm', 'wallMm'),

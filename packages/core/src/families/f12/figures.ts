@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { line } from '../../calc/calc';
 import { type Figure, figureOf } from '../../work/figure';
 import type { Round } from '../../work/round';
@@ -13,11 +14,11 @@ export const figures = ({ work, rounds, survey }: Rounds): Figure[] => {
     rounds.reduce((s, r) => s + r.batches.reduce((t, b) => t + (of(b) ?? 0), 0), 0);
   const [pellets, solventG, ml] = [sum((b) => b.aG), sum((b) => b.bG), sum((b) => b.ml)];
   const common = [
-    line('V', 'filler', 'all coats', ml, 'ml'),
+    line('V', t('filler'), t('all coats'), ml, 'ml'),
     line(
       's',
-      'solids',
-      survey.surface.slope === 'level' ? 'syrup for a flat' : 'paste for a wall',
+      t('solids'),
+      survey.surface.slope === 'level' ? t('syrup for a flat') : t('paste for a wall'),
       solidsFor(mix, survey.surface.slope) * 100,
       '%',
       `card ${work.card.code}`,
@@ -27,21 +28,21 @@ export const figures = ({ work, rounds, survey }: Rounds): Figure[] => {
   return [
     figureOf(
       'pellets',
-      'Pellets',
+      t('Pellets'),
       pellets,
       'mass',
-      [...common, line('mp', 'pellets', `V·${mix.density}·s`, pellets, 'g')],
+      [...common, line('mp', t('pellets'), `V·${mix.density}·s`, pellets, 'g')],
       paths,
     ),
     figureOf(
       'solvent',
-      'Solvent',
+      t('Solvent'),
       solventMl,
       'volume',
       [
         ...common,
-        line('ms', 'solvent', `V·${mix.density}·(1 − s)`, solventG, 'g'),
-        line('Vs', 'solvent', `ms/${mix.solventDensityGml}`, solventMl, 'ml'),
+        line('ms', t('solvent'), `V·${mix.density}·(1 − s)`, solventG, 'g'),
+        line('Vs', t('solvent'), `ms/${mix.solventDensityGml}`, solventMl, 'ml'),
       ],
       paths,
     ),

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m } from '../../message/message';
 import { heldNeeds } from '../../methods/gate';
 import { degreaserNeed, wipeNeed } from '../../methods/prep';
@@ -11,7 +12,7 @@ export const needs = ({ work, wet }: Rounds): Need[] => [
   {
     kind: 'plain',
     id: 'plugs',
-    name: 'Plugs, backing and tape',
+    name: t('Plugs, backing and tape'),
     for: m('every outlet and hole'),
     amount: 1 + holes(work),
     quantity: 'count',

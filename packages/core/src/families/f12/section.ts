@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { throughSpec } from '../../section/parts';
 import { type Lettering, type SectionSpec } from '../../section/spec';
 import { type TankSurvey } from './survey';
@@ -9,8 +10,10 @@ export const section = (d: Damage, text: Lettering): SectionSpec => {
   const wall = text(d.wallMm, 'wallMm');
   const cover = { lapMm: Math.max(15, d.wallMm * 3), thickMm: d.wallMm / 2, plies: 1 };
   return d.shape === 'hole'
-    ? throughSpec('Hole', d.diameterMm, text(d.diameterMm, 'diameterMm'), d.wallMm, wall, { cover })
-    : throughSpec('Crack', d.widthMm, text(d.widthMm, 'widthMm'), d.wallMm, wall, {
+    ? throughSpec(t('Hole'), d.diameterMm, text(d.diameterMm, 'diameterMm'), d.wallMm, wall, {
+        cover,
+      })
+    : throughSpec(t('Crack'), d.widthMm, text(d.widthMm, 'widthMm'), d.wallMm, wall, {
         bite: 'vee',
         cover,
       });

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { joined, m, minutes, mm } from '../../message/message';
 import { fingernail, lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
@@ -44,7 +45,7 @@ const openSteps = ({ work, wet, survey, lap }: Rounds): StepDraft[] => [
   step.prep(
     'which-plastic',
     'look',
-    'Which plastic is it',
+    t('Which plastic is it'),
     5,
     dissolved(work)
       ? m(
@@ -57,7 +58,7 @@ const openSteps = ({ work, wet, survey, lap }: Rounds): StepDraft[] => [
   step.prep(
     'vee',
     'open-up',
-    'Open it up',
+    t('Open it up'),
     10 * survey.damages.length,
     m('Vee it out from the outside, not through: the filler keys on the slope.'),
   ),
@@ -66,7 +67,7 @@ const openSteps = ({ work, wet, survey, lap }: Rounds): StepDraft[] => [
   step.prep(
     'plug-outlets',
     'dam',
-    'Plug every outlet',
+    t('Plug every outlet'),
     10,
     m(
       'Each outlet and every hole below plugged before anything is poured: what runs in sets in the pipe.',
@@ -81,7 +82,7 @@ const coatingSteps = ({ work, wet, rounds, lap }: Rounds): StepDraft[] => [
         step.prep(
           'back-hole',
           'dam',
-          'Back the hole',
+          t('Back the hole'),
           5 * holes(work),
           m(
             'A backing with film behind {n, plural, one {the hole} other {each hole}}, held tight.',
@@ -95,7 +96,7 @@ const coatingSteps = ({ work, wet, rounds, lap }: Rounds): StepDraft[] => [
     ? step.prep(
         'own-wipe',
         'wipe',
-        'Wipe what it stands',
+        t('Wipe what it stands'),
         5,
         m('A clean cloth, under water too: no slime, no skin.'),
       )
@@ -113,7 +114,7 @@ const coatingSteps = ({ work, wet, rounds, lap }: Rounds): StepDraft[] => [
 ];
 
 const buildSteps = ({ last }: Rounds): StepDraft[] => [
-  step.build(last, 'lid', 'tidy', 'Lid on', 2, m('Lid on at once.')),
+  step.build(last, 'lid', 'tidy', t('Lid on'), 2, m('Lid on at once.')),
   cleanTools(last),
 ];
 
@@ -129,14 +130,14 @@ const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
         ])
       : m('A stop-gap: quick, and to be redone.'),
   ),
-  lookAndTap(ready, 'No pit, no white edge, no bubble. Tap: one sound with the shell.', [
-    wrong('Soft under the skin', 'Solvent is still in it: wait; warm air, no flame.'),
-    wrong('White and brittle edge', 'Another plastic: off with it, find out which.'),
+  lookAndTap(ready, t('No pit, no white edge, no bubble. Tap: one sound with the shell.'), [
+    wrong(t('Soft under the skin'), t('Solvent is still in it: wait; warm air, no flame.')),
+    wrong(t('White and brittle edge'), t('Another plastic: off with it, find out which.')),
   ]),
   fingernail(work),
   step.inspect(
     'fill',
-    'Fill and watch',
+    t('Fill and watch'),
     WATCH_MIN,
     m('Water first: to half, then full. Dry outside for {wait}, then the product.', {
       wait: minutes(WATCH_MIN),
@@ -144,7 +145,7 @@ const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
     {
       timed: { label: m('Full of water'), minutes: WATCH_MIN, times: 1 },
       after: ready,
-      wrong: [wrong('It weeps', 'Empty, dry, key, lay over from the outside.')],
+      wrong: [wrong(t('It weeps'), t('Empty, dry, key, lay over from the outside.'))],
     },
   ),
 ];

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { z } from 'zod';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
@@ -6,27 +7,27 @@ import { surveyOf } from '../../family/family';
 import { flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { body, crackWidth, grownArea, parentOf, pathsOf, wall } from '../../survey/parts';
 
-const shell = wall('Shell thickness', 60);
-const hole = { diameterMm: mm('Hole', 'At its widest.', 1, 300), wallMm: shell };
+const shell = wall(t('Shell thickness'), 60);
+const hole = { diameterMm: mm(t('Hole'), t('At its widest.'), 1, 300), wallMm: shell };
 const crack = {
-  lengthMm: mm('Length of the crack', 'End to end; drill its ends.', 3, 2000),
+  lengthMm: mm(t('Length of the crack'), t('End to end; drill its ends.'), 3, 2000),
   widthMm: crackWidth(20),
   wallMm: shell,
 };
 const shapes: DamageShape[] = [
   {
     shape: 'hole',
-    title: 'Hole',
-    hint: 'in shell or fitting',
-    named: 'holed tank shell',
+    title: t('Hole'),
+    hint: t('in shell or fitting'),
+    named: t('holed tank shell'),
     typical: { diameterMm: 20, wallMm: 6 },
     fields: hole,
   },
   {
     shape: 'crack',
-    title: 'Crack',
-    hint: 'at a corner or fitting',
-    named: 'cracked tank shell',
+    title: t('Crack'),
+    hint: t('at a corner or fitting'),
+    named: t('cracked tank shell'),
     typical: { lengthMm: 120, widthMm: 2, wallMm: 6 },
     fields: crack,
   },
@@ -39,15 +40,15 @@ const Damage = z.discriminatedUnion('shape', [
 const parentFields = {
   ...parentOf(
     ['abs', 'pvc', 'pe', 'pp', 'grp'],
-    'Plastic',
-    'A solvent must dissolve it; polyethylene it does not.',
+    t('Plastic'),
+    t('A solvent must dissolve it; polyethylene it does not.'),
   ),
   soft,
 };
 const tankFields = {
   pressurised: flag({
-    label: 'Under pressure',
-    why: 'A filler holds a head of liquid, not pressure.',
+    label: t('Under pressure'),
+    why: t('A filler holds a head of liquid, not pressure.'),
   }),
 };
 
@@ -65,13 +66,13 @@ export type TankSurvey = z.infer<typeof TankSurvey>;
 
 export const tankSurvey = surveyOf({
   id: 'F12',
-  title: 'Plastic tank, pot, fitting',
-  hint: 'dissolved-polymer filler or putty',
+  title: t('Plastic tank, pot, fitting'),
+  hint: t('dissolved-polymer filler or putty'),
   kinds: ['tank', 'dosing'],
   shapes,
   groups: [
-    { id: 'parent', title: 'The plastic', fields: parentFields },
-    { id: 'tank', title: 'The tank', fields: tankFields },
+    { id: 'parent', title: t('The plastic'), fields: parentFields },
+    { id: 'tank', title: t('The tank'), fields: tankFields },
     commonGroups.service,
     ...closingGroups,
   ],
@@ -84,13 +85,13 @@ export const tankSurvey = surveyOf({
       bodies: survey.damages.map((d, i) =>
         d.shape === 'hole'
           ? body(
-              'Hole',
+              t('Hole'),
               { kind: 'disc', diameterMm: d.diameterMm * 1.5, depthMm: d.wallMm },
               d.wallMm,
               pathsOf(i, 'diameterMm', 'wallMm'),
             )
           : body(
-              'Crack',
+              t('Crack'),
               {
                 kind: 'groove',
                 lengthMm: d.lengthMm,

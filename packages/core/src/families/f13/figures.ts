@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { type Figure, figureOf } from '../../work/figure';
 import { clothLines, clothMm2, type Rounds } from './rounds';
 
@@ -5,7 +6,7 @@ import { clothLines, clothMm2, type Rounds } from './rounds';
 export const figures = ({ patch, work }: Rounds): Figure[] =>
   patch
     ? [
-        figureOf('cloth', 'Cloth', clothMm2(work), 'area', clothLines(work), [
+        figureOf('cloth', t('Cloth'), clothMm2(work), 'area', clothLines(work), [
           'damages.0.lengthMm',
           'damages.0.widthMm',
         ]),

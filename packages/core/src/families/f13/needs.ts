@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m } from '../../message/message';
 import { heldNeeds } from '../../methods/gate';
 import type { Need } from '../../work/supplies';
@@ -10,7 +11,7 @@ export const needs = ({ patch, work }: Rounds): Need[] => [
         {
           kind: 'plain' as const,
           id: 'cloth',
-          name: 'Glass cloth',
+          name: t('Glass cloth'),
           for: m('the patch'),
           amount: clothMm2(work),
           quantity: 'area' as const,
@@ -21,7 +22,7 @@ export const needs = ({ patch, work }: Rounds): Need[] => [
   {
     kind: 'plain',
     id: 'board',
-    name: 'Non-stick board and film',
+    name: t('Non-stick board and film'),
     for: m('wetting out and carrying'),
     amount: 1,
     quantity: 'count',

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { line } from '../../calc/calc';
 import { m } from '../../message/message';
 import { mainSpec } from '../../methods/build';
@@ -29,8 +30,8 @@ export const clothMm2 = ({ survey }: W) =>
 export const clothLines = (work: W) => [
   line(
     'A',
-    'cloth',
-    `both sides grown by ${2 * LAP_MM} mm, ${CLOTHS} cloths`,
+    t('cloth'),
+    t('both sides grown by {n} mm, {cloths} cloths', { n: 2 * LAP_MM, cloths: CLOTHS }),
     clothMm2(work),
     'mm²',
   ),

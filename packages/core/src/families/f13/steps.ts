@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m, mm } from '../../message/message';
 import { lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
@@ -37,7 +38,7 @@ const prepSteps = ({ work }: Rounds): StepDraft[] => [
   step.prep(
     'try-dry',
     'look',
-    'Try it dry',
+    t('Try it dry'),
     10,
     m(
       'Fitting or patch tried in place without gel, above water first: it sits, it can be reached, it can be held.',
@@ -57,20 +58,20 @@ const prepSteps = ({ work }: Rounds): StepDraft[] => [
       { lap: mm(LAP_MM) },
     ),
     {
-      wrong: [wrong('Slippery under the glove', 'Scrub again: gel does not hold slime.')],
+      wrong: [wrong(t('Slippery under the glove'), t('Scrub again: gel does not hold slime.'))],
     },
   ),
   step.prep(
     'wipe',
     'wipe',
-    'Wipe it clean',
+    t('Wipe it clean'),
     5,
     m('A clean cloth over it, one way; nothing but the gel touches it after.'),
   ),
   step.prep(
     'peel-tools',
     'ready',
-    'Tools that peel clean',
+    t('Tools that peel clean'),
     5,
     m(
       'Polypropylene spatulas and board, film on the board: gel does not stick to it. Gloves to the elbow, two pairs.',
@@ -87,7 +88,7 @@ const buildSteps = ({ patch, work, bed, last }: Rounds): StepDraft[] => [
         step.touch(
           patch,
           'wet-out',
-          'Wet out on the board',
+          t('Wet out on the board'),
           m(
             '{cloths} cloths on the non-stick board, {lap} past the damage all round, gel through and on both faces, no dry place.',
             { cloths: CLOTHS, lap: mm(LAP_MM) },
@@ -97,12 +98,14 @@ const buildSteps = ({ patch, work, bed, last }: Rounds): StepDraft[] => [
         step.touch(
           patch,
           'carry',
-          'Carry and lay',
+          t('Carry and lay'),
           m(
             'Carried flat on the board, slid on from one edge so that the water goes out ahead. Press from the middle, feather. Few strokes: stop when it pulls.',
           ),
           {
-            wrong: [wrong('Water under it', 'Lift that edge once, press it out; no second time.')],
+            wrong: [
+              wrong(t('Water under it'), t('Lift that edge once, press it out; no second time.')),
+            ],
           },
         ),
       ]
@@ -113,7 +116,7 @@ const buildSteps = ({ patch, work, bed, last }: Rounds): StepDraft[] => [
         step.touch(
           bed,
           'bed',
-          'Bed the fitting',
+          t('Bed the fitting'),
           m(
             'Gel in a ring on the fitting and in a ring on the old one. Down square with a twist until it comes out all round, {bed} thick. Feather the squeeze-out.',
             { bed: mm(work.buildMm) },
@@ -121,7 +124,7 @@ const buildSteps = ({ patch, work, bed, last }: Rounds): StepDraft[] => [
           {
             figures: ['round.main.total'],
             wrong: [
-              wrong('None comes out on one side', 'Off at once, more gel there, down again.'),
+              wrong(t('None comes out on one side'), t('Off at once, more gel there, down again.')),
             ],
           },
         ),
@@ -129,7 +132,7 @@ const buildSteps = ({ patch, work, bed, last }: Rounds): StepDraft[] => [
           bed,
           'hold',
           'form',
-          'Hold it',
+          t('Hold it'),
           5 * fittings(work),
           m('A weight or a prop on it, square; nobody touches it till it sets.'),
         ),
@@ -142,21 +145,21 @@ const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
   leave(work, last, m('Still water: no pump, no wash.')),
   lookAndTap(
     ready,
-    'Gel all round, no gap, feathered. Prod the edge with the spatula: it does not lift.',
-    [wrong('The edge lifts', 'Scrub it, gel over it while the rest holds.')],
+    t('Gel all round, no gap, feathered. Prod the edge with the spatula: it does not lift.'),
+    [wrong(t('The edge lifts'), t('Scrub it, gel over it while the rest holds.'))],
   ),
   step.inspect(
     'sample',
-    'Feel the sample',
+    t('Feel the sample'),
     3,
     m('The sample kept in the same water: a fingernail leaves no mark.'),
     {
-      wrong: [wrong('It marks', 'Cold water: wait twice as long, feel again.')],
+      wrong: [wrong(t('It marks'), t('Cold water: wait twice as long, feel again.'))],
     },
   ),
   step.inspect(
     'flow',
-    'Flow back on',
+    t('Flow back on'),
     15,
     m('Half flow, look; then full. Dye at the joint shows a leak.'),
     { after: ready },

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { z } from 'zod';
 import { m } from '../../message/message';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
@@ -7,25 +8,29 @@ import { flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { body, grownArea, length, parentOf, pathsOf, wall, width } from '../../survey/parts';
 
 const fitting = {
-  diameterMm: mm('Outside of the new fitting', 'It is bedded over the broken one.', 20, 1500),
-  gapMm: mm('Thickness of the bed', 'Gel squeezed out all round.', 2, 60),
-  wallMm: wall('Sump wall', 600),
+  diameterMm: mm(t('Outside of the new fitting'), t('It is bedded over the broken one.'), 20, 1500),
+  gapMm: mm(t('Thickness of the bed'), t('Gel squeezed out all round.'), 2, 60),
+  wallMm: wall(t('Sump wall'), 600),
 };
-const patch = { lengthMm: length(2000), widthMm: width(2000), wallMm: wall('Wall thickness', 600) };
+const patch = {
+  lengthMm: length(2000),
+  widthMm: width(2000),
+  wallMm: wall(t('Wall thickness'), 600),
+};
 const shapes: DamageShape[] = [
   {
     shape: 'fitting',
-    title: 'Fitting bedded over',
-    hint: 'a broken sump outlet',
-    named: 'broken sump fitting',
+    title: t('Fitting bedded over'),
+    hint: t('a broken sump outlet'),
+    named: t('broken sump fitting'),
     typical: { diameterMm: 200, gapMm: 8, wallMm: 12 },
     fields: fitting,
   },
   {
     shape: 'patch',
-    title: 'Patch',
-    hint: 'glass cloth, set under water',
-    named: 'holed liner',
+    title: t('Patch'),
+    hint: t('glass cloth, set under water'),
+    named: t('holed liner'),
     typical: { lengthMm: 200, widthMm: 160, wallMm: 8 },
     fields: patch,
   },
@@ -37,15 +42,15 @@ const Damage = z.discriminatedUnion('shape', [
 
 const parentFields = parentOf(
   ['grp', 'pvc', 'pe', 'concrete', 'stainless', 'carbon-steel'],
-  'What it is made of',
-  'Gel holds on some and not on others.',
+  t('What it is made of'),
+  t('Gel holds on some and not on others.'),
 );
 const sumpFields = {
   drainable: flag({
-    label: 'It could be drained',
-    why: 'Dry is stronger, if the stop can be afforded.',
+    label: t('It could be drained'),
+    why: t('Dry is stronger, if the stop can be afforded.'),
   }),
-  diver: flag({ label: 'Reached by a diver only', why: 'Diving is a licensed trade.' }),
+  diver: flag({ label: t('Reached by a diver only'), why: t('Diving is a licensed trade.') }),
 };
 /** Thickness of a patch: two wetted-out cloths, mm. */
 const PATCH_MM = 4;
@@ -64,13 +69,13 @@ export type SumpSurvey = z.infer<typeof SumpSurvey>;
 
 export const sumpSurvey = surveyOf({
   id: 'F13',
-  title: 'Submerged or wet',
-  hint: 'set under water, without draining',
+  title: t('Submerged or wet'),
+  hint: t('set under water, without draining'),
   kinds: ['sump', 'tank', 'basin'],
   shapes,
   groups: [
-    { id: 'parent', title: 'What it is made of', fields: parentFields },
-    { id: 'sump', title: 'How it is reached', fields: sumpFields },
+    { id: 'parent', title: t('What it is made of'), fields: parentFields },
+    { id: 'sump', title: t('How it is reached'), fields: sumpFields },
     commonGroups.service,
     ...closingGroups,
   ],
@@ -87,7 +92,7 @@ export const sumpSurvey = surveyOf({
       bodies: survey.damages.map((d, i) =>
         d.shape === 'fitting'
           ? body(
-              'Bed',
+              t('Bed'),
               {
                 kind: 'ring',
                 outerMm: d.diameterMm,
@@ -98,7 +103,7 @@ export const sumpSurvey = surveyOf({
               pathsOf(i, 'diameterMm', 'gapMm'),
             )
           : body(
-              'Patch',
+              t('Patch'),
               {
                 kind: 'slab',
                 lengthMm: d.lengthMm + 100,

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { line } from '../../calc/calc';
 import { type Figure, figureOf } from '../../work/figure';
 import { paints, type Rounds, TOP_UM } from './rounds';
@@ -12,15 +13,15 @@ export const figures = ({ work, tops, fill, main, wetUm }: Rounds): Figure[] => 
   return [
     figureOf(
       'wet',
-      'Wet film a coat',
+      t('Wet film a coat'),
       wetUm,
       'thinFilm',
       [
-        line('DFT', 'dry film a coat', 'as planned', dry, 'µm'),
+        line('DFT', t('dry film a coat'), t('as planned'), dry, 'µm'),
         line(
           'WFT',
-          'wet film a coat',
-          'DFT/volume solids',
+          t('wet film a coat'),
+          t('DFT/volume solids'),
           wetUm,
           'µm',
           `card ${(tops[0] ?? main).card.code}`,
@@ -30,10 +31,10 @@ export const figures = ({ work, tops, fill, main, wetUm }: Rounds): Figure[] => 
     ),
     figureOf(
       'topcoatL',
-      paints(work) ? 'Paint' : 'Topcoat',
+      paints(work) ? t('Paint') : t('Topcoat'),
       ml,
       'volume',
-      [...lines, line('V', 'in all coats', 'with what stays on the tools', ml, 'ml')],
+      [...lines, line('V', t('in all coats'), t('with what stays on the tools'), ml, 'ml')],
       paths,
     ),
   ];

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { size, wallSpec } from '../../section/parts';
 import { type Lettering, type SectionSpec } from '../../section/spec';
 import { type PanelSurvey } from './survey';
@@ -8,7 +9,7 @@ type Damage = PanelSurvey['damages'][number];
 export const section = (d: Damage, text: Lettering): SectionSpec => {
   const depthMm = d.shape === 'spot' ? d.depthMm : d.filmUm / 1000;
   return wallSpec(
-    d.shape === 'spot' ? 'Eroded spot' : 'Bare spot',
+    d.shape === 'spot' ? t('Eroded spot') : t('Bare spot'),
     d.lengthMm,
     size(text, d),
     { depthMm, wallMm: d.wallMm },

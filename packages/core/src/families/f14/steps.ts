@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { celsius, m, mm, q } from '../../message/message';
 import { fingernail, lookAndTap, thickness } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
@@ -32,7 +33,7 @@ const prepSteps = ({ work }: Rounds): StepDraft[] => [
   step.prep(
     'wash',
     'wet',
-    'Wash',
+    t('Wash'),
     8,
     m(
       'Water and soap, rinse, dry. Only the solvent the film stands touches it: try it on a corner.',
@@ -41,7 +42,7 @@ const prepSteps = ({ work }: Rounds): StepDraft[] => [
   step.prep(
     'mask',
     'mask',
-    'Mask tight',
+    t('Mask tight'),
     8,
     m('Tape pressed tight, pull tabs on, a hand’s breadth of paper round it.'),
   ),
@@ -50,7 +51,10 @@ const prepSteps = ({ work }: Rounds): StepDraft[] => [
       'Loose edges feathered with a fine-middle grit. Stop before the fibre shows; slight whitening is fine.',
     ),
     wrong: [
-      wrong('Fibre shows', 'Stop: it is a laminate repair now, a structural engineer decides.'),
+      wrong(
+        t('Fibre shows'),
+        t('Stop: it is a laminate repair now, a structural engineer decides.'),
+      ),
     ],
   }),
   dustOff(),
@@ -58,7 +62,7 @@ const prepSteps = ({ work }: Rounds): StepDraft[] => [
   step.prep(
     're-mask',
     'mask',
-    'Mask again',
+    t('Mask again'),
     5,
     m('Fresh tape, inside the sanded edge, with its tab. No hand on what is wiped.'),
   ),
@@ -79,7 +83,7 @@ const buildSteps = ({ work, fill, wetUm, main, survey, tops, end }: Rounds): Ste
         step.touch(
           main,
           'level-fill',
-          'Fill it',
+          t('Fill it'),
           m(
             'From one end, the nozzle in it, no air under it. Squeegee level over the tape, {deep} deep.',
             { deep: mm(work.buildMm) },
@@ -87,13 +91,13 @@ const buildSteps = ({ work, fill, wetUm, main, survey, tops, end }: Rounds): Ste
           {
             people: 1,
             figures: ['coat'],
-            wrong: [wrong('A pinhole', 'Prick and fill it now.')],
+            wrong: [wrong('A pinhole', t('Prick and fill it now.'))],
           },
         ),
         step.touch(
           main,
           'demask',
-          'Demask wet',
+          t('Demask wet'),
           m('Tape off by its tab while it is wet, back on itself.'),
           { people: 1 },
         ),
@@ -102,7 +106,7 @@ const buildSteps = ({ work, fill, wetUm, main, survey, tops, end }: Rounds): Ste
           main,
           'sand',
           'handle',
-          'Sand it level',
+          t('Sand it level'),
           10 * survey.damages.length,
           m(
             'Block and {grit}, level with the film round it, never into the fibre. Wash, dust off, wipe, mask again.',
@@ -143,7 +147,7 @@ const acceptSteps = ({ work, end, card, ready }: Rounds): StepDraft[] => [
   ),
   step.inspect(
     'polish',
-    'Sand and polish',
+    t('Sand and polish'),
     15,
     m('Wash, then {grits}, each crosswise to the last, then polish. Wash.', {
       grits: grits(),
@@ -157,10 +161,10 @@ const acceptSteps = ({ work, end, card, ready }: Rounds): StepDraft[] => [
   ),
   lookAndTap(
     ready,
-    'No edge to the nail, no pinhole, one gloss under a low light. The witness felt beside it.',
+    t('No edge to the nail, no pinhole, one gloss under a low light. The witness felt beside it.'),
     [
-      wrong('An edge to the nail', 'Sand it down from P320, polish.'),
-      wrong('Dull ring', 'Feather wider, one thin coat.'),
+      wrong(t('An edge to the nail'), t('Sand it down from P320, polish.')),
+      wrong(t('Dull ring'), t('Feather wider, one thin coat.')),
     ],
   ),
   fingernail(work),

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { z } from 'zod';
 import { m } from '../../message/message';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
@@ -11,34 +12,34 @@ const spot = {
   lengthMm: length(3000),
   widthMm: width(2000),
   depthMm: depth(20),
-  wallMm: wall('Panel thickness', 120),
+  wallMm: wall(t('Panel thickness'), 120),
 };
 const film = {
   lengthMm: length(3000),
   widthMm: width(2000),
   filmUm: amount('thinFilm', {
-    label: 'Film thickness',
-    why: 'It sets the coats.',
+    label: t('Film thickness'),
+    why: t('It sets the coats.'),
     min: 10,
     max: 2000,
     step: 10,
   }),
-  wallMm: wall('Panel thickness', 120),
+  wallMm: wall(t('Panel thickness'), 120),
 };
 const shapes: DamageShape[] = [
   {
     shape: 'spot',
-    title: 'Eroded spot',
-    hint: 'film and filler gone',
-    named: 'eroded panel',
+    title: t('Eroded spot'),
+    hint: t('film and filler gone'),
+    named: t('eroded panel'),
     typical: { lengthMm: 180, widthMm: 60, depthMm: 1.5, wallMm: 12 },
     fields: spot,
   },
   {
     shape: 'film',
-    title: 'Film gone',
-    hint: 'topcoat only',
-    named: 'bare panel',
+    title: t('Film gone'),
+    hint: t('topcoat only'),
+    named: t('bare panel'),
     typical: { lengthMm: 300, widthMm: 120, filmUm: 150, wallMm: 3 },
     fields: film,
   },
@@ -50,17 +51,20 @@ const Damage = z.discriminatedUnion('shape', [
 
 const parentFields = parentOf(
   ['grp', 'coated-sheet', 'carbon-steel', 'stainless'],
-  'Panel',
-  'Only the solvent the film stands may touch it.',
+  t('Panel'),
+  t('Only the solvent the film stands may touch it.'),
 );
 const panelFields = {
   fibre: choice(
     ['covered', 'showing', 'cut'] as const,
-    { covered: 'Not to be seen', showing: 'Showing', cut: 'Cut' },
-    { label: 'Fibre', why: 'Cut fibre is strength gone, not looks.' },
+    { covered: t('Not to be seen'), showing: t('Showing'), cut: t('Cut') },
+    { label: t('Fibre'), why: t('Cut fibre is strength gone, not looks.') },
   ),
-  turns: flag({ label: 'It turns or carries load', why: 'A blade or a rotor is its maker’s.' }),
-  erodes: flag({ label: 'Rain or grit beats on it', why: 'A leading edge wears.' }),
+  turns: flag({
+    label: t('It turns or carries load'),
+    why: t('A blade or a rotor is its maker’s.'),
+  }),
+  erodes: flag({ label: t('Rain or grit beats on it'), why: t('A leading edge wears.') }),
 };
 
 /** The most damages one repair takes. */
@@ -93,13 +97,13 @@ function looked({ damages, panel }: PanelSurvey): RouteCondition[] {
 
 export const panelSurvey = surveyOf({
   id: 'F14',
-  title: 'Composite panel, coated sheet',
-  hint: 'film and spot repairs',
+  title: t('Composite panel, coated sheet'),
+  hint: t('film and spot repairs'),
   kinds: ['panel', 'cowl'],
   shapes,
   groups: [
-    { id: 'parent', title: 'The panel', fields: parentFields },
-    { id: 'panel', title: 'What is hurt', fields: panelFields },
+    { id: 'parent', title: t('The panel'), fields: parentFields },
+    { id: 'panel', title: t('What is hurt'), fields: panelFields },
     ...closingGroups,
   ],
   usual: {
@@ -118,7 +122,7 @@ export const panelSurvey = surveyOf({
       bodies: survey.damages.map((d, i) => {
         const depthMm = d.shape === 'spot' ? d.depthMm : d.filmUm / 1000;
         return body(
-          d.shape === 'spot' ? 'Spot' : 'Film',
+          d.shape === 'spot' ? t('Spot') : t('Film'),
           { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm },
           depthMm,
           pathsOf(i, 'lengthMm', 'widthMm', d.shape === 'spot' ? 'depthMm' : 'filmUm'),

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { line } from '../../calc/calc';
 import { closing, type Figure, figureOf } from '../../work/figure';
 import { pins, type Rounds } from './rounds';
@@ -7,31 +8,31 @@ export const figures = ({ work, lamp, passes, each, seconds }: Rounds): Figure[]
   const paths = ['damages.0.depthMm', 'board.lampWcm2'];
   const count = figureOf(
     'pins',
-    'Holes to form',
+    t('Holes to form'),
     pins(work),
     'count',
-    [line('n', 'holes', 'survey', pins(work), '', 'survey')],
+    [line('n', t('holes'), t('survey'), pins(work), '', 'survey')],
     ['damages.0.pins'],
   );
   if (!lamp) return [count];
   const end = closing(lamp.flatMap((l) => l.working));
   return [
     count,
-    figureOf('passes', 'Passes', passes, 'count', end('n', 'passes', passes), paths),
+    figureOf('passes', t('Passes'), passes, 'count', end('n', t('passes'), passes), paths),
     figureOf(
       'passSeconds',
-      'Lamp a pass',
+      t('Lamp a pass'),
       each / 60,
       'time',
-      end('t', 'lamp a pass', each / 60, 'min'),
+      end('t', t('lamp a pass'), each / 60, 'min'),
       paths,
     ),
     figureOf(
       'lampSeconds',
-      'Lamp in all',
+      t('Lamp in all'),
       seconds / 60,
       'time',
-      end('T', 'lamp in all', seconds / 60, 'min'),
+      end('T', t('lamp in all'), seconds / 60, 'min'),
       paths,
     ),
   ];

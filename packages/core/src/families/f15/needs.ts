@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m } from '../../message/message';
 import { heldNeeds } from '../../methods/gate';
 import type { Need } from '../../work/supplies';
@@ -17,7 +18,7 @@ export const needs = ({ demand, burns, work }: Rounds): Need[] => [
   {
     kind: 'plain',
     id: 'tape',
-    name: 'Heat-proof tape',
+    name: t('Heat-proof tape'),
     for: m('the dam'),
     amount: burns,
     quantity: 'count',
@@ -27,7 +28,7 @@ export const needs = ({ demand, burns, work }: Rounds): Need[] => [
         {
           kind: 'plain' as const,
           id: 'legs',
-          name: 'Spare component legs',
+          name: t('Spare component legs'),
           for: m('forming the holes'),
           amount: pins(work),
           quantity: 'count' as const,

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { joined, m, minutes, mm } from '../../message/message';
 import { lookAndTap } from '../../methods/accept';
 import { approval, coverFirst, isolate, removeOld } from '../../methods/begin';
@@ -36,7 +37,7 @@ const openSteps = ({ survey, work, burns }: Rounds): StepDraft[] => [
   step.prep(
     'photo',
     'look',
-    'Draw it first',
+    t('Draw it first'),
     10,
     joined([
       coverFirst(work),
@@ -51,7 +52,7 @@ const openSteps = ({ survey, work, burns }: Rounds): StepDraft[] => [
   step.prep(
     'parts',
     'open-up',
-    'Parts out',
+    t('Parts out'),
     15 * burns,
     m('Burnt parts and those in the way out; why it burnt is found and put right first.'),
   ),
@@ -59,13 +60,13 @@ const openSteps = ({ survey, work, burns }: Rounds): StepDraft[] => [
   step.prep(
     'mill',
     'abrade',
-    'Mill out the char',
+    t('Mill out the char'),
     gradeMinutes(work),
     m(
       'Small burr, until the laminate is its own colour: char conducts. Edges stepped. With extraction and a mask.',
     ),
     {
-      wrong: [wrong('Brown shows', 'Mill on: it carbonises again from there.')],
+      wrong: [wrong(t('Brown shows'), t('Mill on: it carbonises again from there.'))],
     },
   ),
 ];
@@ -74,14 +75,14 @@ const cleanSteps = ({ work, burns }: Rounds): StepDraft[] => [
   step.prep(
     'dust-off',
     'dust-off',
-    'Dust off',
+    t('Dust off'),
     3,
     m('Soft brush and vacuum, no rag: dust under the fill is a path.'),
   ),
   step.prep(
     'wipe',
     'wipe',
-    'Alcohol',
+    t('Alcohol'),
     5,
     m('{aid} and a brush, {flash} to dry, clean air.', {
       aid: aidName(work, 'wipe'),
@@ -99,7 +100,7 @@ const cleanSteps = ({ work, burns }: Rounds): StepDraft[] => [
   step.prep(
     'formers-in',
     'dam',
-    'Dam below, formers in',
+    t('Dam below, formers in'),
     6 * burns + pins(work),
     m(
       'Tape below, pressed tight. {n, plural, =0 {No hole to form.} one {One spare leg, waxed, stands where the hole was.} other {# spare legs, waxed, stand where the holes were.}}',
@@ -108,7 +109,7 @@ const cleanSteps = ({ work, burns }: Rounds): StepDraft[] => [
     {
       figures: ['pins'],
       uses: ['tape', ...(pins(work) > 0 ? ['legs'] : [])],
-      wrong: [wrong('It creeps under the tape', 'Press again, let the first pass be thin.')],
+      wrong: [wrong(t('It creeps under the tape'), t('Press again, let the first pass be thin.'))],
     },
   ),
   ...beforeMixing(work),
@@ -119,7 +120,7 @@ const buildSteps = ({ work, main, lamp, passes, each }: Rounds): StepDraft[] => 
   step.touch(
     main,
     'passes',
-    'Fill in passes',
+    t('Fill in passes'),
     lamp
       ? m(
           '{n, plural, one {One pass} other {# passes}} in all to {deep}: no deeper than it cures, {each} of lamp each. Goggles for the lamp, everybody.',
@@ -131,8 +132,8 @@ const buildSteps = ({ work, main, lamp, passes, each }: Rounds): StepDraft[] => 
       figures: lamp ? ['passes', 'passSeconds', 'lampSeconds'] : [],
       ...(lamp ? { timed: { label: m('Under the lamp'), minutes: each / 60, times: passes } } : {}),
       wrong: [
-        wrong('A bubble', 'A needle, before the lamp.'),
-        wrong('Soft below', 'Too deep a pass or a weak lamp: mill it out, thinner passes.'),
+        wrong('A bubble', t('A needle, before the lamp.')),
+        wrong(t('Soft below'), t('Too deep a pass or a weak lamp: mill it out, thinner passes.')),
       ],
     },
   ),
@@ -141,7 +142,7 @@ const buildSteps = ({ work, main, lamp, passes, each }: Rounds): StepDraft[] => 
     main,
     'formers',
     'tackFree',
-    'Ease the formers out',
+    t('Ease the formers out'),
     8,
     m('At once, while it is warm: warm the legs with the iron for a second, turn, draw. Tape off.'),
   ),
@@ -149,21 +150,21 @@ const buildSteps = ({ work, main, lamp, passes, each }: Rounds): StepDraft[] => 
 
 const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   leave(work, main),
-  lookAndTap(ready, 'Level both faces, no bubble, no amber. A pick leaves no mark.', [
-    wrong('A pick marks it', 'More lamp from both faces; still soft: mill it out.'),
+  lookAndTap(ready, t('Level both faces, no bubble, no amber. A pick leaves no mark.'), [
+    wrong(t('A pick marks it'), t('More lamp from both faces; still soft: mill it out.')),
   ]),
   step.inspect(
     'insulation',
-    'Insulation',
+    t('Insulation'),
     10,
     m('Track to track, and across the fill, at the maker’s test voltage. Not on a live board.'),
     {
-      wrong: [wrong('It leaks', 'Char is left: mill it out again.')],
+      wrong: [wrong(t('It leaks'), t('Char is left: mill it out again.'))],
     },
   ),
   step.inspect(
     'creepage',
-    'Creepage',
+    t('Creepage'),
     5,
     m(
       'Distance over the surface between bare metal, as the maker made it or more; lacquer back on.',
@@ -171,7 +172,7 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   ),
   step.inspect(
     'function',
-    'Try it',
+    t('Try it'),
     15,
     m('On a current-limited supply first, then in its place, watched through one full cycle.'),
     { after: ready },

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { z } from 'zod';
 import { m } from '../../message/message';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
@@ -7,12 +8,12 @@ import { amount, flag, mm, schemasOf, type DamageShape } from '../../survey/fiel
 import { body, parentOf, pathsOf } from '../../survey/parts';
 
 const burn = {
-  lengthMm: mm('Length milled out', 'To sound laminate, all char gone.', 1, 120),
-  widthMm: mm('Width milled out', 'Across it.', 1, 120),
-  depthMm: mm('Board thickness', 'Milled right through, as a rule.', 0.4, 6, 0.1),
+  lengthMm: mm(t('Length milled out'), t('To sound laminate, all char gone.'), 1, 120),
+  widthMm: mm(t('Width milled out'), t('Across it.'), 1, 120),
+  depthMm: mm(t('Board thickness'), t('Milled right through, as a rule.'), 0.4, 6, 0.1),
   pins: amount('count', {
-    label: 'Holes to form',
-    why: 'Spare legs are the formers.',
+    label: t('Holes to form'),
+    why: t('Spare legs are the formers.'),
     min: 0,
     max: 60,
     step: 1,
@@ -21,9 +22,9 @@ const burn = {
 const shapes: DamageShape[] = [
   {
     shape: 'burn',
-    title: 'Burnt through',
-    hint: 'char milled out',
-    named: 'burnt board',
+    title: t('Burnt through'),
+    hint: t('char milled out'),
+    named: t('burnt board'),
     typical: { lengthMm: 18, widthMm: 12, depthMm: 1.6, pins: 2 },
     fields: burn,
   },
@@ -32,24 +33,30 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('burn'), ...schemasOf(burn) }),
 ]);
 
-const parentFields = parentOf(['board-laminate'], 'Board', 'Milled, not scraped.');
+const parentFields = parentOf(['board-laminate'], t('Board'), t('Milled, not scraped.'));
 const boardFields = {
-  lifeSafety: flag({ label: 'It guards people', why: 'A safety board is replaced, never filled.' }),
-  mains: flag({
-    label: 'Mains or higher on this part',
-    why: 'Creepage must come back to the maker’s distance.',
+  lifeSafety: flag({
+    label: t('It guards people'),
+    why: t('A safety board is replaced, never filled.'),
   }),
-  lampReaches: flag({ label: 'The lamp reaches the fill', why: 'What is in shadow stays wet.' }),
+  mains: flag({
+    label: t('Mains or higher on this part'),
+    why: t('Creepage must come back to the maker’s distance.'),
+  }),
+  lampReaches: flag({
+    label: t('The lamp reaches the fill'),
+    why: t('What is in shadow stays wet.'),
+  }),
   lampWcm2: amount('count', {
-    label: 'Lamp at the work, W/cm²',
-    why: 'Dose is power times time.',
+    label: t('Lamp at the work, W/cm²'),
+    why: t('Dose is power times time.'),
     min: 0.005,
     max: 20,
     step: 0.05,
   }),
   hotC: amount('temperature', {
-    label: 'Hottest it runs',
-    why: 'It burnt once.',
+    label: t('Hottest it runs'),
+    why: t('It burnt once.'),
     min: 0,
     max: 250,
     step: 5,
@@ -70,13 +77,13 @@ export type BoardSurvey = z.infer<typeof BoardSurvey>;
 
 export const boardSurvey = surveyOf({
   id: 'F15',
-  title: 'Control board',
-  hint: 'burnt substrate filled',
+  title: t('Control board'),
+  hint: t('burnt substrate filled'),
   kinds: ['board'],
   shapes,
   groups: [
-    { id: 'parent', title: 'The board', fields: parentFields },
-    { id: 'board', title: 'What it does', fields: boardFields },
+    { id: 'parent', title: t('The board'), fields: parentFields },
+    { id: 'board', title: t('What it does'), fields: boardFields },
     ...closingGroups,
   ],
   usual: {
@@ -94,7 +101,7 @@ export const boardSurvey = surveyOf({
       needed: 'handle',
       bodies: survey.damages.map((d, i) =>
         body(
-          'Burn',
+          t('Burn'),
           { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
           d.depthMm,
           pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),

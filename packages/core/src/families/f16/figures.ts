@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { line } from '../../calc/calc';
 import { type Figure, figureOf } from '../../work/figure';
 import type { Rounds } from './rounds';
@@ -12,12 +13,12 @@ export const figures = ({ crumb, work }: Rounds): Figure[] => {
       label,
       kg * 1000,
       'mass',
-      [...crumb.working, line(symbol, label.toLowerCase(), 'from above', kg * 1000, 'g')],
+      [...crumb.working, line(symbol, label.toLowerCase(), t('from above'), kg * 1000, 'g')],
       paths,
     );
   return [
-    each('granules', 'Granules', 'mg', crumb.granulesKg),
-    each('binder', 'Binder in all', 'mb', crumb.binderKg),
-    each('primer', 'Of it to prime', 'mp', crumb.primerKg),
+    each('granules', t('Granules'), 'mg', crumb.granulesKg),
+    each('binder', t('Binder in all'), 'mb', crumb.binderKg),
+    each('primer', t('Of it to prime'), 'mp', crumb.primerKg),
   ];
 };

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m } from '../../message/message';
 import { heldNeeds } from '../../methods/gate';
 import type { Need } from '../../work/supplies';
@@ -12,7 +13,7 @@ export const needs = ({ work }: Rounds): Need[] => [
   {
     kind: 'plain',
     id: 'cover',
-    name: 'Rain cover',
+    name: t('Rain cover'),
     for: m('while it cures'),
     amount: 1,
     quantity: 'count',

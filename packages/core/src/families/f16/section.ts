@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { size } from '../../section/parts';
 import { specOf, type Lettering, type SectionSpec } from '../../section/spec';
 import { type MattingSurvey } from './survey';
@@ -7,7 +8,7 @@ type Damage = MattingSurvey['damages'][number];
 /** One damage as it is drawn. */
 export const section = (d: Damage, text: Lettering): SectionSpec =>
   specOf({
-    named: d.shape === 'bed' ? 'Bed' : 'Torn spot',
+    named: d.shape === 'bed' ? t('Bed') : t('Torn spot'),
     acrossMm: d.lengthMm,
     across: size(text, d),
     depthMm: d.depthMm,

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { grams, m, mm } from '../../message/message';
 import { fingernail, lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
@@ -31,28 +32,28 @@ const prepSteps = ({ work }: Rounds): StepDraft[] => [
         step.prep(
           'cut',
           'open-up',
-          'Cut out loose',
+          t('Cut out loose'),
           15 * spots(work),
           m('Cut square to where it holds, straight edges, down to the base.'),
         ),
       ]
     : []),
   gradeStep(work, 0),
-  dustOff('Sweep, then vacuum; edges too.'),
+  dustOff(t('Sweep, then vacuum; edges too.')),
   step.prep(
     'dry',
     'dry',
-    'Bone dry',
+    t('Bone dry'),
     5,
     m('Bone dry: binder foams on a wet base. Wood or stone beside it covered.'),
     {
-      wrong: [wrong('A dark, damp place', 'Warm air, wait. Not today if it comes back.')],
+      wrong: [wrong(t('A dark, damp place'), t('Warm air, wait. Not today if it comes back.'))],
     },
   ),
   step.prep(
     'dry-day',
     'look',
-    'Dry day',
+    t('Dry day'),
     2,
     m('No rain in the forecast until it is open; cover at hand.'),
     { uses: ['cover'] },
@@ -65,7 +66,7 @@ const buildSteps = ({ work, prime, primerG, main }: Rounds): StepDraft[] => [
   step.touch(
     prime,
     'prime',
-    'Prime edges and base',
+    t('Prime edges and base'),
     m('{amount} of the binder, thin, by roller, on the base and up the edges; tacky, no puddle.', {
       amount: grams(primerG),
     }),
@@ -86,21 +87,21 @@ const buildSteps = ({ work, prime, primerG, main }: Rounds): StepDraft[] => [
   step.touch(
     main,
     'rake',
-    'Place it',
+    t('Place it'),
     m('Spread by rake, {deep} and a little proud, edges first.', { deep: mm(work.buildMm) }),
     { figures: ['granules', 'binder'] },
   ),
   step.touch(
     main,
     'trowel',
-    'Compact and trowel',
+    t('Compact and trowel'),
     m(
       'Trowel misted with {aid}; never spray the mat. Compact from all sides, level with what is beside it.',
       { aid: aidName(work, 'release') },
     ),
     {
       uses: ['release'],
-      wrong: [wrong('It lifts with the trowel', 'Mist the trowel again, less pressure.')],
+      wrong: [wrong(t('It lifts with the trowel'), t('Mist the trowel again, less pressure.'))],
     },
   ),
   cleanTools(main),
@@ -108,21 +109,21 @@ const buildSteps = ({ work, prime, primerG, main }: Rounds): StepDraft[] => [
 
 const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
   leave(work, main, m('Closed until the card’s time is up; covered if it rains.')),
-  lookAndTap(ready, 'Level at the edges, no loose grain under a stiff brush.', [
-    wrong('Grains brush out', 'Starved: roll a thin coat of binder over it. Deep: cut out.'),
-    wrong('An open edge', 'Prime it, fill it, press.'),
+  lookAndTap(ready, t('Level at the edges, no loose grain under a stiff brush.'), [
+    wrong(t('Grains brush out'), t('Starved: roll a thin coat of binder over it. Deep: cut out.')),
+    wrong(t('An open edge'), t('Prime it, fill it, press.')),
   ]),
   fingernail(work),
   ...(survey.matting.drains
     ? [
-        step.inspect('drain', 'Pail of water', 3, m('It runs through, none stands.'), {
-          wrong: [wrong('It stands', 'Too much binder: drill through, or lay again.')],
+        step.inspect('drain', t('Pail of water'), 3, m('It runs through, none stands.'), {
+          wrong: [wrong(t('It stands'), t('Too much binder: drill through, or lay again.'))],
         }),
       ]
     : []),
   step.inspect(
     'trip',
-    'No trip',
+    t('No trip'),
     2,
     m('Straight edge over the joint: {most} at most, nothing to catch a foot.', {
       most: mm(TRIP_MM),

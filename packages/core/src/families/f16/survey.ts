@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { z } from 'zod';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
@@ -19,17 +20,17 @@ const bed = { lengthMm: length(40000), widthMm: width(20000), depthMm: depth(150
 const shapes: DamageShape[] = [
   {
     shape: 'bed',
-    title: 'Whole bed',
-    hint: 'laid new',
-    named: 'worn matting',
+    title: t('Whole bed'),
+    hint: t('laid new'),
+    named: t('worn matting'),
     typical: { lengthMm: 2400, widthMm: 1200, depthMm: 30 },
     fields: bed,
   },
   {
     shape: 'spot',
-    title: 'Torn spot',
-    hint: 'cut out square and filled',
-    named: 'torn matting',
+    title: t('Torn spot'),
+    hint: t('cut out square and filled'),
+    named: t('torn matting'),
     typical: { lengthMm: 500, widthMm: 400, depthMm: 25 },
     fields: bed,
   },
@@ -39,10 +40,14 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('spot'), ...schemasOf(bed) }),
 ]);
 
-const parentFields = parentOf(['concrete', 'asphalt'], 'Base under it', 'The binder primes it.');
+const parentFields = parentOf(
+  ['concrete', 'asphalt'],
+  t('Base under it'),
+  t('The binder primes it.'),
+);
 const mattingFields = {
   traffic,
-  drains: flag({ label: 'Water must run through', why: 'Too much binder closes it.' }),
+  drains: flag({ label: t('Water must run through'), why: t('Too much binder closes it.') }),
   frost,
 };
 
@@ -60,13 +65,13 @@ export type MattingSurvey = z.infer<typeof MattingSurvey>;
 
 export const mattingSurvey = surveyOf({
   id: 'F16',
-  title: 'Rubber crumb matting',
-  hint: 'granules and binder',
+  title: t('Rubber crumb matting'),
+  hint: t('granules and binder'),
   kinds: ['matting', 'floor'],
   shapes,
   groups: [
-    { id: 'parent', title: 'The base', fields: parentFields },
-    { id: 'matting', title: 'How it is used', fields: mattingFields },
+    { id: 'parent', title: t('The base'), fields: parentFields },
+    { id: 'matting', title: t('How it is used'), fields: mattingFields },
     ...closingGroups,
   ],
   usual: { ...commonUsual, 'matting.traffic': 'foot', 'matting.drains': 'yes' },
@@ -77,7 +82,7 @@ export const mattingSurvey = surveyOf({
       needed: 'lightLoad',
       bodies: survey.damages.map((d, i) =>
         body(
-          d.shape === 'bed' ? 'Bed' : 'Spot',
+          d.shape === 'bed' ? t('Bed') : t('Spot'),
           { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
           d.depthMm,
           pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),

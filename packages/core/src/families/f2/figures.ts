@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { holidayVolts, pressureFigures } from '../../methods/accept';
 import { endingIn, type Figure, figureOf } from '../../work/figure';
 import { isLining, type Rounds } from './rounds';
@@ -8,7 +9,7 @@ export const figures = ({ work }: Rounds): Figure[] => {
   return [
     ...pressureFigures(work),
     ...(isLining(work) && volts !== null
-      ? [figureOf('holiday', 'Holiday test, volts', volts, 'count', endingIn(working, 'V'))]
+      ? [figureOf('holiday', t('Holiday test, volts'), volts, 'count', endingIn(working, 'V'))]
       : []),
   ];
 };

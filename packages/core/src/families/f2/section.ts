@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { size, wallSpec } from '../../section/parts';
 import { specOf, type Lettering, type SectionSpec } from '../../section/spec';
 import { type RebuildSurvey } from './survey';
@@ -7,13 +8,13 @@ type Damage = RebuildSurvey['damages'][number];
 /** One damage as it is drawn. */
 export const section = (d: Damage, text: Lettering): SectionSpec => {
   if (d.shape === 'pocket')
-    return wallSpec('Round pocket', d.diameterMm, text(d.diameterMm, 'diameterMm'), d, text, {
+    return wallSpec(t('Round pocket'), d.diameterMm, text(d.diameterMm, 'diameterMm'), d, text, {
       bite: 'dished',
     });
-  if (d.shape === 'flat') return wallSpec('Flat area', d.lengthMm, size(text, d), d, text);
+  if (d.shape === 'flat') return wallSpec(t('Flat area'), d.lengthMm, size(text, d), d, text);
   const depthMm = Math.max(0.05, Math.abs(d.finishedDiameterMm - d.wornDiameterMm) / 2);
   return specOf({
-    named: d.shape === 'seat' ? 'Shaft seat' : 'Bore',
+    named: d.shape === 'seat' ? t('Shaft seat') : t('Bore'),
     acrossMm: d.lengthMm,
     across: text(d.lengthMm, 'lengthMm'),
     depthMm,

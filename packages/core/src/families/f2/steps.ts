@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m, mm } from '../../message/message';
 import { hardness, holidayTest, lookAndTap, pressureSteps, thickness } from '../../methods/accept';
 import { approval, isolate, protect, removeOld } from '../../methods/begin';
@@ -42,7 +43,7 @@ const prepSteps = ({ work, edge, survey, site, formed }: Rounds): StepDraft[] =>
   step.prep(
     'open-up',
     'open-up',
-    'Cut the edge square',
+    t('Cut the edge square'),
     gradeMinutes(work) * 0.7,
     m('Cut back to sound metal. Edge square, {edge} deep or more all round: no feather edge.', {
       edge: mm(edge),
@@ -57,7 +58,9 @@ const prepSteps = ({ work, edge, survey, site, formed }: Rounds): StepDraft[] =>
         max: null,
       },
       figures: ['minEdge'],
-      wrong: [wrong('Edge runs out to nothing', m('Undercut it to {edge}.', { edge: mm(edge) }))],
+      wrong: [
+        wrong(t('Edge runs out to nothing'), m('Undercut it to {edge}.', { edge: mm(edge) })),
+      ],
     },
   ),
   ...(drank(work) ? [sweat()] : []),
@@ -98,7 +101,7 @@ const builtSteps = ({ work, rounds, formed, machined, site, last }: Rounds): Ste
               step.touch(
                 rounds.find((r) => r.id === s.round?.id) ?? last,
                 'close-former',
-                'Close the former',
+                t('Close the former'),
                 m('Close it square round the seat, squeeze-out all round; trim it.'),
               ),
             ]
@@ -117,7 +120,7 @@ const acceptSteps = ({ work, last, ready, machined, card, grinds }: Rounds): Ste
     ? [
         step.inspect(
           'machine',
-          'Machine to size',
+          t('Machine to size'),
           60,
           m(
             'Cut to the finished size. Speeds and feeds are the machinist’s. Wet, or with extraction.',
@@ -132,7 +135,7 @@ const acceptSteps = ({ work, last, ready, machined, card, grinds }: Rounds): Ste
       ? [
           step.inspect(
             'dress',
-            'Grind it flush',
+            t('Grind it flush'),
             20,
             m('Grind flush to the template. Mask on. Then dust off and wipe.'),
             {

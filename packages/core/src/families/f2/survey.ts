@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { z } from 'zod';
 import type { Shape } from '../../geometry/shapeVolume';
 import type { Needed } from '../../materials/milestones';
@@ -12,66 +13,77 @@ import { amountIfKnown, flag, mm, schemasOf, type DamageShape } from '../../surv
 import { body, grownArea, parentOf, pathsOf } from '../../survey/parts';
 
 const wall = mm(
-  'Sound wall around it',
-  'What is left under the pocket decides who must approve.',
+  t('Sound wall around it'),
+  t('What is left under the pocket decides who must approve.'),
   1,
   500,
   0.5,
 );
-const depth = mm('Greatest depth', 'Sets the coats and the volume.', 0.2, 200, 0.5);
+const depth = mm(t('Greatest depth'), t('Sets the coats and the volume.'), 0.2, 200, 0.5);
 
 const pocket = {
-  diameterMm: mm('Width across', 'At the widest, after cutting back to sound metal.', 5, 3000),
+  diameterMm: mm(
+    t('Width across'),
+    t('At the widest, after cutting back to sound metal.'),
+    5,
+    3000,
+  ),
   depthMm: depth,
   wallMm: wall,
 };
 const flat = {
-  lengthMm: mm('Length', 'Along the longer side.', 5, 5000),
-  widthMm: mm('Width', 'Across it.', 5, 3000),
+  lengthMm: mm(t('Length'), t('Along the longer side.'), 5, 5000),
+  widthMm: mm(t('Width'), t('Across it.'), 5, 3000),
   depthMm: depth,
   wallMm: wall,
 };
 const seat = {
-  finishedDiameterMm: mm('Finished diameter', 'What it must measure in the end.', 10, 2000, 0.01),
-  wornDiameterMm: mm('Worn diameter', 'The smallest, after undercutting.', 5, 2000, 0.01),
-  lengthMm: mm('Length of the seat', 'Along the shaft.', 3, 2000),
+  finishedDiameterMm: mm(
+    t('Finished diameter'),
+    t('What it must measure in the end.'),
+    10,
+    2000,
+    0.01,
+  ),
+  wornDiameterMm: mm(t('Worn diameter'), t('The smallest, after undercutting.'), 5, 2000, 0.01),
+  lengthMm: mm(t('Length of the seat'), t('Along the shaft.'), 3, 2000),
 };
 const bore = {
   ...seat,
-  wornDiameterMm: mm('Worn diameter', 'The largest, after boring it round.', 5, 2100, 0.01),
-  lengthMm: mm('Length of the bore', 'Along its axis.', 3, 2000),
+  wornDiameterMm: mm(t('Worn diameter'), t('The largest, after boring it round.'), 5, 2100, 0.01),
+  lengthMm: mm(t('Length of the bore'), t('Along its axis.'), 3, 2000),
 };
 
 const shapes: DamageShape[] = [
   {
     shape: 'pocket',
-    title: 'Round pocket',
-    hint: 'eroded hollow in a wall',
-    named: 'erosion pocket',
+    title: t('Round pocket'),
+    hint: t('eroded hollow in a wall'),
+    named: t('erosion pocket'),
     typical: { diameterMm: 120, depthMm: 8, wallMm: 18 },
     fields: pocket,
   },
   {
     shape: 'flat',
-    title: 'Flat area',
-    hint: 'wall worn thin',
-    named: 'worn wall',
+    title: t('Flat area'),
+    hint: t('wall worn thin'),
+    named: t('worn wall'),
     typical: { lengthMm: 200, widthMm: 120, depthMm: 5, wallMm: 16 },
     fields: flat,
   },
   {
     shape: 'seat',
-    title: 'Shaft seat',
-    hint: 'bearing or seal seat worn',
-    named: 'worn shaft seat',
+    title: t('Shaft seat'),
+    hint: t('bearing or seal seat worn'),
+    named: t('worn shaft seat'),
     typical: { finishedDiameterMm: 80, wornDiameterMm: 77, lengthMm: 50 },
     fields: seat,
   },
   {
     shape: 'bore',
-    title: 'Bore',
-    hint: 'housing bore worn',
-    named: 'worn bore',
+    title: t('Bore'),
+    hint: t('housing bore worn'),
+    named: t('worn bore'),
     typical: { finishedDiameterMm: 120, wornDiameterMm: 123, lengthMm: 50 },
     fields: bore,
   },
@@ -79,7 +91,7 @@ const shapes: DamageShape[] = [
 
 const shallower = {
   path: ['depthMm'],
-  message: 'must be under the sound wall; a hole right through is another repair',
+  message: t('must be under the sound wall; a hole right through is another repair'),
 };
 const Damage = z.discriminatedUnion('shape', [
   z
@@ -92,31 +104,31 @@ const Damage = z.discriminatedUnion('shape', [
     .strictObject({ shape: z.literal('seat'), ...schemasOf(seat) })
     .refine((d) => d.wornDiameterMm < d.finishedDiameterMm, {
       path: ['wornDiameterMm'],
-      message: 'must be under the finished diameter: a shaft is built up',
+      message: t('must be under the finished diameter: a shaft is built up'),
     }),
   z
     .strictObject({ shape: z.literal('bore'), ...schemasOf(bore) })
     .refine((d) => d.wornDiameterMm > d.finishedDiameterMm, {
       path: ['wornDiameterMm'],
-      message: 'must be over the finished diameter: a bore is built in',
+      message: t('must be over the finished diameter: a bore is built in'),
     }),
 ]);
 export type RebuildDamage = z.infer<typeof Damage>;
 
 const parentFields = {
-  ...parentOf(METALS, 'Parent metal'),
+  ...parentOf(METALS, t('Parent metal')),
   skin,
   salts: flag({
-    label: 'Old casting, in salt or lime service',
-    why: 'Salts come out with heat and must be blasted off again.',
+    label: t('Old casting, in salt or lime service'),
+    why: t('Salts come out with heat and must be blasted off again.'),
   }),
-  machined: flag({ label: 'Must be machined to size', why: 'Ceramic paste cannot be cut.' }),
+  machined: flag({ label: t('Must be machined to size'), why: t('Ceramic paste cannot be cut.') }),
 };
 
 const dutyFields = {
   pressureBar: amountIfKnown('pressure', {
-    label: 'Pressure inside',
-    why: 'A thin wall under pressure is more than looks. Empty where there is none.',
+    label: t('Pressure inside'),
+    why: t('A thin wall under pressure is more than looks. Empty where there is none.'),
     min: 0,
     max: 400,
     step: 0.5,
@@ -154,7 +166,7 @@ function bodyOf(damage: RebuildDamage, i: number, extraMm: number): Body {
     const kind = onShaft ? ('band' as const) : ('bore-band' as const);
     const shape: Shape = { kind, finishedDiameterMm, wornDiameterMm, lengthMm };
     const buildMm = Math.abs(finishedDiameterMm - wornDiameterMm) / 2;
-    const title = onShaft ? 'Shaft seat' : 'Bore';
+    const title = onShaft ? t('Shaft seat') : t('Bore');
     return body(title, shape, buildMm, paths('finishedDiameterMm', 'wornDiameterMm', 'lengthMm'));
   }
   const { depthMm, wallMm } = damage;
@@ -162,11 +174,11 @@ function bodyOf(damage: RebuildDamage, i: number, extraMm: number): Body {
   const buildMm = depthMm + extraMm;
   if (damage.shape === 'pocket') {
     const shape: Shape = { kind: 'dish', diameterMm: damage.diameterMm, depthMm: buildMm };
-    return body('Round pocket', shape, buildMm, paths('diameterMm', 'depthMm'), remainingMm);
+    return body(t('Round pocket'), shape, buildMm, paths('diameterMm', 'depthMm'), remainingMm);
   }
   const { lengthMm, widthMm } = damage;
   const shape: Shape = { kind: 'slab', lengthMm, widthMm, depthMm: buildMm };
-  return body('Flat area', shape, buildMm, paths('lengthMm', 'widthMm', 'depthMm'), remainingMm);
+  return body(t('Flat area'), shape, buildMm, paths('lengthMm', 'widthMm', 'depthMm'), remainingMm);
 }
 
 const AGGRESSIVE: readonly Medium[] = ['lime-milk', 'caustic', 'mineral-acid'];
@@ -184,14 +196,14 @@ function needed({ service, intent }: RebuildSurvey): Needed {
 
 export const rebuildSurvey = surveyOf({
   id: 'F2',
-  title: 'Pump casing, impeller, shaft seat',
-  hint: 'metal worn or eroded, to be rebuilt',
+  title: t('Pump casing, impeller, shaft seat'),
+  hint: t('metal worn or eroded, to be rebuilt'),
   kinds: ['pump', 'gearbox', 'valve'],
   shapes,
   groups: [
-    { id: 'parent', title: 'Parent metal', fields: parentFields },
+    { id: 'parent', title: t('Parent metal'), fields: parentFields },
     commonGroups.service,
-    { id: 'duty', title: 'How it is loaded', fields: dutyFields },
+    { id: 'duty', title: t('How it is loaded'), fields: dutyFields },
     ...closingGroups,
   ],
   usual: { ...commonUsual, 'parent.salts': 'no', 'parent.machined': 'no', 'duty.pressureBar': '' },

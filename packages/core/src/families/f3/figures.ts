@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { line } from '../../calc/calc';
 import { PROOF_SHARE } from '../../inspect/shares';
 import { BOND_SHARE, bondHolds } from '../../work/bond';
@@ -12,26 +13,32 @@ function bond({ survey, demand, card }: W): Figure[] {
   return [
     figureOf(
       'bond',
-      'Bond over load',
+      t('Bond over load'),
       holds / newtons,
       'count',
       [
-        line('A', 'bonded area each side', 'lap of three walls, by the survey', areaMm2, 'mm²'),
-        line('τ', 'lap shear strength', 'as on the card', shear, 'MPa', `card ${card.code}`),
-        line('R', 'holds', `A·τ·${BOND_SHARE}`, holds, 'N'),
-        line('F', 'load', 'survey', newtons, 'N'),
-        line('R/F', 'times the load', 'R/F', holds / newtons),
+        line(
+          'A',
+          t('bonded area each side'),
+          t('lap of three walls, by the survey'),
+          areaMm2,
+          'mm²',
+        ),
+        line('τ', t('lap shear strength'), t('as on the card'), shear, 'MPa', `card ${card.code}`),
+        line('R', t('holds'), `A·τ·${BOND_SHARE}`, holds, 'N'),
+        line('F', t('load'), t('survey'), newtons, 'N'),
+        line('R/F', t('times the load'), 'R/F', holds / newtons),
       ],
       ['load.loadN', 'damages.0.lengthMm', 'damages.0.wallMm'],
     ),
     figureOf(
       'proof',
-      'Proof load',
+      t('Proof load'),
       newtons * PROOF_SHARE,
       'force',
       [
-        line('F', 'load', 'survey', survey.load.loadN ?? 0, 'N'),
-        line('P', 'proof load', `F·${PROOF_SHARE}`, newtons * PROOF_SHARE, 'N'),
+        line('F', t('load'), t('survey'), survey.load.loadN ?? 0, 'N'),
+        line('P', t('proof load'), `F·${PROOF_SHARE}`, newtons * PROOF_SHARE, 'N'),
       ],
       ['load.loadN'],
     ),
@@ -45,10 +52,13 @@ export const figures = ({ work }: Rounds): Figure[] => {
   return [
     figureOf(
       'envelope',
-      'Build allowed',
+      t('Build allowed'),
       least,
       'length',
-      [...working, line('', 'least of them', places.map((s) => s.buildMm).join(', '), least, 'mm')],
+      [
+        ...working,
+        line('', t('least of them'), places.map((s) => s.buildMm).join(', '), least, 'mm'),
+      ],
       ['load.clearanceMm', 'damages.0.buildMm'],
     ),
     ...bond(work),

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m } from '../../message/message';
 import { heldNeeds } from '../../methods/gate';
 import { degreaserNeed, wipeNeed } from '../../methods/prep';
@@ -11,7 +12,7 @@ export const needs = ({ work, survey }: Rounds): Need[] => [
   {
     kind: 'plain',
     id: 'putty',
-    name: 'Removable putty',
+    name: t('Removable putty'),
     for: m('bushes and moving faces'),
     amount: survey.damages.length,
     quantity: 'count',

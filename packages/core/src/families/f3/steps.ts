@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { PROOF_SHARE } from '../../inspect/shares';
 import { joined, m, minutes, mm, q } from '../../message/message';
 import { hardness, lookAndTap } from '../../methods/accept';
@@ -23,7 +24,7 @@ const PROOF_MIN = 5;
 const proof = ({ demand }: W) =>
   step.inspect(
     'proof',
-    'Proof load',
+    t('Proof load'),
     15,
     demand.load
       ? m('Load it in steps to {load}, slowly, nobody under it. Hold {hold}: no crack, no creep.', {
@@ -45,8 +46,8 @@ const proof = ({ demand }: W) =>
       figures: demand.load ? ['bond', 'proof'] : [],
       wrong: [
         wrong(
-          'It cracks',
-          'Strip it, lap it further, use a tougher material. A new part may be due.',
+          t('It cracks'),
+          t('Strip it, lap it further, use a tougher material. A new part may be due.'),
         ),
       ],
     },
@@ -68,7 +69,7 @@ const prepSteps = ({ work, survey, site, snapped, reduced }: Rounds): StepDraft[
   step.prep(
     'gouge',
     'abrade',
-    'Strip and gouge',
+    t('Strip and gouge'),
     20,
     m(
       'Paint off well past the break, {extent} and the laps of the build, with coarse grit: a glossy coat is no substrate, and gouges help.',
@@ -82,7 +83,7 @@ const prepSteps = ({ work, survey, site, snapped, reduced }: Rounds): StepDraft[
   step.prep(
     'dry-fit',
     'look',
-    'Dry fit, check the clearances',
+    t('Dry fit, check the clearances'),
     15,
     joined([
       m('Put it together dry. Move what moves past it: {room} of room, {free} kept free.', {
@@ -99,7 +100,7 @@ const prepSteps = ({ work, survey, site, snapped, reduced }: Rounds): StepDraft[
     {
       figures: ['envelope'],
       hold: { kind: 'photo', label: m('Fitted dry') },
-      wrong: [wrong('It does not close', 'Take high spots off the break, not off the part.')],
+      wrong: [wrong(t('It does not close'), t('Take high spots off the break, not off the part.'))],
     },
   ),
   wipe(work),
@@ -113,7 +114,7 @@ const tackSteps = ({ tack, work }: Rounds): StepDraft[] => [
         step.touch(
           tack,
           'tack',
-          'Tack the parts',
+          t('Tack the parts'),
           m(
             '{card} along the break, {each} at a time; filler powder and adhesive in turns, no bridge of powder left dry. Press, hold to its set. It only positions.',
             { card: tack.card.code, each: mm(TACK_EACH_MM) },
@@ -122,14 +123,17 @@ const tackSteps = ({ tack, work }: Rounds): StepDraft[] => [
             people: 1,
             figures: ['round.tack.total'],
             wrong: [
-              wrong('Out of line', 'Break it, clean it, tack it again: it cannot be pushed over.'),
+              wrong(
+                t('Out of line'),
+                t('Break it, clean it, tack it again: it cannot be pushed over.'),
+              ),
             ],
           },
         ),
         waitFor(
           tack,
           'tackFree',
-          'Is the tack set',
+          t('Is the tack set'),
           m('It holds by itself, nothing moves. Seconds, by its card.'),
         ),
       ]
@@ -143,7 +147,7 @@ const bulkSteps = ({ wetting, work, coats, last }: Rounds): StepDraft[] => [
         step.touch(
           wetting,
           'wet',
-          'Wetting coat',
+          t('Wetting coat'),
           m(
             'A thin coat, {thick}, worked hard into the scratches. Leave it until it is firm, look for bare places.',
             { thick: mm(WET_MM) },
@@ -183,7 +187,7 @@ const acceptSteps = ({ work, last, ready, site }: Rounds): StepDraft[] => [
     last,
     'dress',
     'handle',
-    'Dress the film',
+    t('Dress the film'),
     10,
     m('Sand the surface film off before paint; round every edge that a hand can meet. Dust off.'),
   ),
@@ -191,7 +195,7 @@ const acceptSteps = ({ work, last, ready, site }: Rounds): StepDraft[] => [
   ...hardness(work),
   step.inspect(
     'clearance',
-    'Clearance again',
+    t('Clearance again'),
     5,
     m('Move what moves, one full turn by hand: nothing touches, {free} stay free.', {
       free: mm(site.clearanceMarginMm),

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { z } from 'zod';
 import { m } from '../../message/message';
 import { METALS } from '../../materials/substrates';
@@ -26,51 +27,51 @@ import {
 import { body, depth, grownArea, length, parentOf, pathsOf, wall, width } from '../../survey/parts';
 
 const build = mm(
-  'Build thickness wanted',
-  'As thick as the clearance allows holds longest.',
+  t('Build thickness wanted'),
+  t('As thick as the clearance allows holds longest.'),
   1,
   60,
 );
 const hole = {
   lengthMm: length(1000),
   widthMm: width(1000),
-  wallMm: wall('Sheet or wall thickness', 60),
+  wallMm: wall(t('Sheet or wall thickness'), 60),
   buildMm: build,
 };
 const snapped = {
-  lengthMm: mm('Length of the break', 'All round the broken edge.', 5, 2000),
-  wallMm: wall('Thickness at the break', 100),
+  lengthMm: mm(t('Length of the break'), t('All round the broken edge.'), 5, 2000),
+  wallMm: wall(t('Thickness at the break'), 100),
   buildMm: build,
 };
 const chip = {
   lengthMm: length(500),
   widthMm: width(500),
   depthMm: depth(60),
-  wallMm: wall('Wall behind it', 200),
+  wallMm: wall(t('Wall behind it'), 200),
 };
 
 const shapes: DamageShape[] = [
   {
     shape: 'hole',
-    title: 'Hole in a wall',
-    hint: 'sheet or casting worn through',
-    named: 'holed casting',
+    title: t('Hole in a wall'),
+    hint: t('sheet or casting worn through'),
+    named: t('holed casting'),
     typical: { lengthMm: 60, widthMm: 40, wallMm: 6, buildMm: 6 },
     fields: hole,
   },
   {
     shape: 'snapped',
-    title: 'Snapped',
-    hint: 'two parts to be joined',
-    named: 'snapped bracket',
+    title: t('Snapped'),
+    hint: t('two parts to be joined'),
+    named: t('snapped bracket'),
     typical: { lengthMm: 90, wallMm: 12, buildMm: 8 },
     fields: snapped,
   },
   {
     shape: 'chip',
-    title: 'Chip',
-    hint: 'a corner or edge is gone',
-    named: 'chipped casting',
+    title: t('Chip'),
+    hint: t('a corner or edge is gone'),
+    named: t('chipped casting'),
     typical: { lengthMm: 50, widthMm: 30, depthMm: 10, wallMm: 20 },
     fields: chip,
   },
@@ -81,22 +82,22 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('chip'), ...schemasOf(chip) }),
 ]);
 
-const parentFields = { ...parentOf(METALS, 'Parent metal'), skin };
+const parentFields = { ...parentOf(METALS, t('Parent metal')), skin };
 const LOADS = ['none', 'guard', 'working', 'structure'] as const;
 const loadFields = {
   carries: choice(
     LOADS,
     {
-      none: 'Nothing',
-      guard: 'A guard or cover',
-      working: 'A working load',
-      structure: 'A building or lifting load',
+      none: t('Nothing'),
+      guard: t('A guard or cover'),
+      working: t('A working load'),
+      structure: t('A building or lifting load'),
     },
-    { label: 'What it carries', why: 'A structural member is an engineer’s.' },
+    { label: t('What it carries'), why: t('A structural member is an engineer’s.') },
   ),
   loadN: amountWhen('force', {
-    label: 'Greatest load on it',
-    why: 'Bonded area must carry it with a factor to spare.',
+    label: t('Greatest load on it'),
+    why: t('Bonded area must carry it with a factor to spare.'),
     min: 1,
     max: 1e6,
     step: 50,
@@ -105,17 +106,23 @@ const loadFields = {
   wear: choice(
     ['none', 'sliding', 'erosion', 'impact'] as const satisfies readonly (typeof WEAR)[number][],
     WEAR_NAMES,
-    { label: 'Wear', why: 'A brittle adhesive cracks at the first knock.' },
+    { label: t('Wear'), why: t('A brittle adhesive cracks at the first knock.') },
   ),
   holds: laterChoice(['air', ...MEDIA.filter((x) => x !== 'air')], MEDIUM_NAMES, {
-    label: 'What lies in it or wets it',
-    why: 'A hopper’s own load eats a material as well as a pipe’s does.',
+    label: t('What lies in it or wets it'),
+    why: t('A hopper’s own load eats a material as well as a pipe’s does.'),
   }),
   ...dutyFields,
-  clearanceMm: mm('Least clearance', 'The build must not foul what moves past it.', 0, 200, 0.5),
+  clearanceMm: mm(
+    t('Least clearance'),
+    t('The build must not foul what moves past it.'),
+    0,
+    200,
+    0.5,
+  ),
   serviceC: amount('temperature', {
-    label: 'Warmest it gets',
-    why: 'Epoxy softens over its limit.',
+    label: t('Warmest it gets'),
+    why: t('Epoxy softens over its limit.'),
     min: -40,
     max: 250,
     step: 5,
@@ -171,13 +178,13 @@ function weakened({ damages, load }: BracketSurvey): RouteCondition[] {
 
 export const bracketSurvey = surveyOf({
   id: 'F3',
-  title: 'Bracket, housing, hopper',
-  hint: 'snapped, chipped or holed castings and sheet',
+  title: t('Bracket, housing, hopper'),
+  hint: t('snapped, chipped or holed castings and sheet'),
   kinds: ['structure', 'hopper', 'gearbox'],
   shapes,
   groups: [
-    { id: 'parent', title: 'Parent metal', fields: parentFields },
-    { id: 'load', title: 'What it must bear', fields: loadFields },
+    { id: 'parent', title: t('Parent metal'), fields: parentFields },
+    { id: 'load', title: t('What it must bear'), fields: loadFields },
     ...closingGroups,
   ],
   usual: { ...commonUsual, 'load.carries': 'none', 'load.wear': 'none' },
@@ -186,7 +193,7 @@ export const bracketSurvey = surveyOf({
     const bodies = survey.damages.map((d, i) => {
       if (d.shape === 'chip')
         return body(
-          'Chip',
+          t('Chip'),
           { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
           d.depthMm,
           pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
@@ -202,7 +209,7 @@ export const bracketSurvey = surveyOf({
       const fillMm = d.shape === 'hole' ? (d.lengthMm * d.widthMm * d.wallMm) / (long * wide) : 0;
       return {
         ...body(
-          d.shape === 'hole' ? 'Hole' : 'Break',
+          d.shape === 'hole' ? t('Hole') : t('Break'),
           { kind: 'slab', lengthMm: long * sides, widthMm: wide, depthMm: buildMm + fillMm },
           buildMm,
           pathsOf(i, 'lengthMm', 'wallMm', 'buildMm'),

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { line } from '../../calc/calc';
 import { pressureFigures } from '../../methods/accept';
 import { wrapFigures } from '../../methods/wrap';
@@ -8,11 +9,11 @@ import type { Rounds } from './rounds';
 export const figures = ({ work, extent, wrap }: Rounds): Figure[] => [
   ...wrapFigures(work),
   ...pressureFigures(work),
-  figureOf('wrapFrom', 'Prepared past the leak', extent, 'length', [
+  figureOf('wrapFrom', t('Prepared past the leak'), extent, 'length', [
     line(
       'x',
-      'prepared past the leak, each way',
-      wrap ? 'low-pressure wrap' : 'plug',
+      t('prepared past the leak, each way'),
+      wrap ? t('low-pressure wrap') : t('plug'),
       extent,
       'mm',
     ),

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m } from '../../message/message';
 import { heldNeeds } from '../../methods/gate';
 import { degreaserNeed, wipeNeed } from '../../methods/prep';
@@ -16,7 +17,7 @@ export const needs = ({ work, wrap, places }: Rounds): Need[] => [
         {
           kind: 'plain' as const,
           id: 'film',
-          name: 'Elastic film',
+          name: t('Elastic film'),
           for: m('over-wrap'),
           amount: places,
           quantity: 'count' as const,
@@ -24,7 +25,7 @@ export const needs = ({ work, wrap, places }: Rounds): Need[] => [
         {
           kind: 'plain' as const,
           id: 'water',
-          name: 'Clean water, 20 °C',
+          name: t('Clean water, 20 °C'),
           for: m('soaking'),
           amount: SOAK_ML,
           quantity: 'volume' as const,

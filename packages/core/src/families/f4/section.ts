@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { diameter, throughSpec, wrapCover } from '../../section/parts';
 import { type Lettering, type SectionSpec } from '../../section/spec';
 import { type PipeLeakSurvey } from './survey';
@@ -13,8 +14,15 @@ export const section = (d: Damage, text: Lettering): SectionSpec => {
     notes: [diameter(text, d.outsideDiameterMm)],
   };
   return d.shape === 'pinhole'
-    ? throughSpec('Pinhole', d.diameterMm, text(d.diameterMm, 'diameterMm'), d.wallMm, wall, more)
-    : throughSpec('Crack', d.widthMm, text(d.widthMm, 'widthMm'), d.wallMm, wall, {
+    ? throughSpec(
+        t('Pinhole'),
+        d.diameterMm,
+        text(d.diameterMm, 'diameterMm'),
+        d.wallMm,
+        wall,
+        more,
+      )
+    : throughSpec(t('Crack'), d.widthMm, text(d.widthMm, 'widthMm'), d.wallMm, wall, {
         ...more,
         bite: 'crack',
       });

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m, ml, mm } from '../../message/message';
 import { hardness, lookAndTap, pressureSteps } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
@@ -24,7 +25,7 @@ const prepSteps = ({ work, extent, survey, card }: Rounds): StepDraft[] => [
   step.prep(
     'mark-leak',
     'look',
-    'Mark the leak',
+    t('Mark the leak'),
     5,
     m(
       'Circle it; draw where the wrap begins and ends, {extent} past it both ways. Photograph it with a rule beside it.',
@@ -44,7 +45,7 @@ const prepSteps = ({ work, extent, survey, card }: Rounds): StepDraft[] => [
   step.prep(
     'dry',
     'dry',
-    'Dry it',
+    t('Dry it'),
     10,
     card.damp === 'dry'
       ? m('Dry all round; no drop comes from the hole.')
@@ -63,7 +64,7 @@ const buildSteps = ({ plug, work, places, wrap, hands, main, last }: Rounds): St
         step.touch(
           plug,
           'plug',
-          'Plug it',
+          t('Plug it'),
           m(
             'Cut {amount} in all, knead to one colour, press hard into {n, plural, one {the hole} other {each of the # holes}}, feather the edges.',
             { amount: ml(plug.mixMl), n: places },
@@ -73,8 +74,8 @@ const buildSteps = ({ plug, work, places, wrap, hands, main, last }: Rounds): St
             figures: ['round.plug.total'],
             wrong: [
               wrong(
-                'Even plugged it seeps',
-                'Go on: tight plies are the second line. Running: stop, drain further.',
+                t('Even plugged it seeps'),
+                t('Go on: tight plies are the second line. Running: stop, drain further.'),
               ),
             ],
           },
@@ -82,7 +83,7 @@ const buildSteps = ({ plug, work, places, wrap, hands, main, last }: Rounds): St
         waitFor(
           plug,
           'tackFree',
-          'Is the plug tack-free',
+          t('Is the plug tack-free'),
           m('A clean glove comes away clean. Only then is the first pouch opened.'),
         ),
       ]
@@ -95,18 +96,18 @@ const buildSteps = ({ plug, work, places, wrap, hands, main, last }: Rounds): St
           wrap,
           'press',
           'place',
-          'Press and twist',
+          t('Press and twist'),
           PRESS_MIN * places,
           m(
             'Wet gloves. Press and twist along the lay, round and round, until the foam stops and it is no longer tacky.',
           ),
-          { people: 2, wrong: [wrong('It lifts', 'Hold it down to the set.')] },
+          { people: 2, wrong: [wrong(t('It lifts'), t('Hold it down to the set.'))] },
         ),
         step.build(
           wrap,
           'film',
           'form',
-          'Over-wrap',
+          t('Over-wrap'),
           4 * places,
           m(
             'Elastic film over it, tight, pricked with a pin: it presses the plies and lets the gas out.',
@@ -124,15 +125,15 @@ const buildSteps = ({ plug, work, places, wrap, hands, main, last }: Rounds): St
 
 const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
   leave(work, last, m('No pressure on it.')),
-  lookAndTap(ready, 'One colour, no dry cloth, no lifted edge. Tap round it: one sound.', [
-    wrong('Lifted edge', 'Grind it back to where it holds, wrap over.'),
-    wrong('Soft when tapped', 'It foamed too much or set in water: take it off.'),
+  lookAndTap(ready, t('One colour, no dry cloth, no lifted edge. Tap round it: one sound.'), [
+    wrong(t('Lifted edge'), t('Grind it back to where it holds, wrap over.')),
+    wrong(t('Soft when tapped'), t('It foamed too much or set in water: take it off.')),
   ]),
   ...hardness(work),
   ...pressureSteps(work, ready),
   step.inspect(
     'tag',
-    'Tag it',
+    t('Tag it'),
     3,
     m('A tag on the pipe: what, when, who, and when it is looked at again.'),
     { does: 'tidy' },

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { z } from 'zod';
 import { m, q } from '../../message/message';
 import { METALS } from '../../materials/substrates';
@@ -10,13 +11,13 @@ import { surveyOf } from '../../family/family';
 import { mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { body, crackWidth, outside, parentOf, pathsOf, wall } from '../../survey/parts';
 
-const pipe = { outsideDiameterMm: outside, wallMm: wall('Pipe wall', 100) };
+const pipe = { outsideDiameterMm: outside, wallMm: wall(t('Pipe wall'), 100) };
 const pinhole = {
-  diameterMm: mm('Hole', 'The plug is several times its size.', 0.5, 100, 0.5),
+  diameterMm: mm(t('Hole'), t('The plug is several times its size.'), 0.5, 100, 0.5),
   ...pipe,
 };
 const crack = {
-  lengthMm: mm('Length of the crack', 'End to end.', 2, 1000),
+  lengthMm: mm(t('Length of the crack'), t('End to end.'), 2, 1000),
   widthMm: crackWidth(20),
   ...pipe,
 };
@@ -26,17 +27,17 @@ const LINE_METALS = [...METALS, 'pvc', 'pe', 'pp'] as const;
 const shapes: DamageShape[] = [
   {
     shape: 'pinhole',
-    title: 'Pinhole',
-    hint: 'a round leak',
-    named: 'pinhole leak',
+    title: t('Pinhole'),
+    hint: t('a round leak'),
+    named: t('pinhole leak'),
     typical: { diameterMm: 4, outsideDiameterMm: 114.3, wallMm: 6 },
     fields: pinhole,
   },
   {
     shape: 'crack',
-    title: 'Crack',
-    hint: 'a line that weeps',
-    named: 'cracked pipe',
+    title: t('Crack'),
+    hint: t('a line that weeps'),
+    named: t('cracked pipe'),
     typical: { lengthMm: 60, widthMm: 1, outsideDiameterMm: 114.3, wallMm: 6 },
     fields: crack,
   },
@@ -46,7 +47,7 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('crack'), ...schemasOf(crack) }),
 ]);
 
-const parentFields = { ...parentOf(LINE_METALS, 'Pipe'), skin, soft };
+const parentFields = { ...parentOf(LINE_METALS, t('Pipe')), skin, soft };
 
 /**
  * An opening of this share of the pipe’s bore needs an engineer's approval; past half of it the wrap would have to
@@ -103,13 +104,13 @@ const EXTENT_MM = 100;
 
 export const pipeLeakSurvey = surveyOf({
   id: 'F4',
-  title: 'Pipe leak, low pressure',
-  hint: 'shut down, plugged and wrapped',
+  title: t('Pipe leak, low pressure'),
+  hint: t('shut down, plugged and wrapped'),
   kinds: ['pipe'],
   shapes,
   groups: [
-    { id: 'parent', title: 'The pipe', fields: parentFields },
-    { id: 'line', title: 'The line', fields: lineFields },
+    { id: 'parent', title: t('The pipe'), fields: parentFields },
+    { id: 'line', title: t('The line'), fields: lineFields },
     commonGroups.service,
     ...closingGroups,
   ],
@@ -120,13 +121,13 @@ export const pipeLeakSurvey = surveyOf({
     const plugs = survey.damages.map((d, i): Body =>
       d.shape === 'pinhole'
         ? body(
-            'Plug',
+            t('Plug'),
             { kind: 'disc', diameterMm: d.diameterMm * PLUG_TIMES, depthMm: d.wallMm },
             d.wallMm,
             pathsOf(i, 'diameterMm', 'wallMm'),
           )
         : body(
-            'Plug',
+            t('Plug'),
             {
               kind: 'slab',
               lengthMm: d.lengthMm + 20,

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { line } from '../../calc/calc';
 import { pressureFigures } from '../../methods/accept';
 import { tapeMl, wrapFigures } from '../../methods/wrap';
@@ -15,15 +16,15 @@ export const figures = ({ work, resinMl, card, made }: Rounds): Figure[] => {
   return [
     ...wrapFigures(work),
     ...pressureFigures(work),
-    figureOf('resin', 'Resin in the plies', resinMl, 'volume', [
-      line('Vl', 'laminate', 'width · ply · metres', tapeMl(work), 'ml'),
-      line('Vr', 'resin', 'Vl · its resin share', resinMl, 'ml', `card ${card.code}`),
+    figureOf('resin', t('Resin in the plies'), resinMl, 'volume', [
+      line('Vl', t('laminate'), 'width · ply · metres', tapeMl(work), 'ml'),
+      line('Vr', t('resin'), t('Vl · its resin share'), resinMl, 'ml', `card ${card.code}`),
     ]),
     ...(made
       ? [
           figureOf(
             'overlap',
-            'Overlap each side',
+            t('Overlap each side'),
             made.overlapMm,
             'length',
             closing(made.working)('', 'overlap', made.overlapMm, 'mm'),
@@ -31,7 +32,7 @@ export const figures = ({ work, resinMl, card, made }: Rounds): Figure[] => {
           ),
           figureOf(
             'taper',
-            'Taper each side',
+            t('Taper each side'),
             made.taperMm,
             'length',
             closing(made.working)('', 'taper', made.taperMm, 'mm'),

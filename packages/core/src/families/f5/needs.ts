@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m } from '../../message/message';
 import { heldNeeds } from '../../methods/gate';
 import { degreaserNeed, wipeNeed } from '../../methods/prep';
@@ -11,7 +12,7 @@ export const needs = ({ work }: Rounds): Need[] => [
   {
     kind: 'plain',
     id: 'film',
-    name: 'Compression film',
+    name: t('Compression film'),
     for: m('over the plies'),
     amount: 1,
     quantity: 'count',

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { line } from '../../calc/calc';
 import { m } from '../../message/message';
 import { mainSpec } from '../../methods/build';
@@ -109,11 +110,11 @@ function wrapRound(work: W): Round {
       pieces: wrap?.metres ?? 0,
       packIds: wrap?.packIds,
       working: () => [
-        line('Vl', 'laminate', 'width · ply · metres', tapeMl(work), 'ml'),
+        line('Vl', t('laminate'), 'width · ply · metres', tapeMl(work), 'ml'),
         line(
           's',
-          'resin in it',
-          'as on the card',
+          t('resin in it'),
+          t('as on the card'),
           (card.tape?.resinShare ?? 1) * 100,
           '%',
           `card ${card.code}`,

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { diameter, throughSpec, wrapCover } from '../../section/parts';
 import { specOf, type Lettering, type SectionSpec } from '../../section/spec';
 import { type PipeWrapSurvey } from './survey';
@@ -13,7 +14,7 @@ export const section = (d: Damage, text: Lettering): SectionSpec => {
   };
   if (d.shape === 'hole')
     return throughSpec(
-      'Hole',
+      t('Hole'),
       d.diameterMm,
       text(d.diameterMm, 'diameterMm'),
       d.wallMm,
@@ -22,7 +23,7 @@ export const section = (d: Damage, text: Lettering): SectionSpec => {
     );
   const depthMm = Math.max(0.1, d.wallMm - d.remainingMm);
   return specOf({
-    named: 'Thin wall',
+    named: t('Thin wall'),
     acrossMm: d.lengthMm,
     across: text(d.lengthMm, 'lengthMm'),
     depthMm,

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m, ml, mm, q } from '../../message/message';
 import { hardness, lookAndTap, pressureSteps, thickness } from '../../methods/accept';
 import { approval, isolate, protect, removeOld } from '../../methods/begin';
@@ -39,7 +40,7 @@ const prepSteps = ({ wrap, work }: Rounds): StepDraft[] => [
   step.prep(
     'wall-grid',
     'look',
-    'Measure the wall',
+    t('Measure the wall'),
     20,
     m(
       'Ultrasonic readings in a grid over the damage and {half} past it each way: the wall must be sound where the overlap bonds.',
@@ -62,7 +63,7 @@ const fairSteps = ({ fair, work, prime }: Rounds): StepDraft[] => [
         step.touch(
           fair,
           'fair',
-          holed(work) ? 'Plug the hole' : 'Fill and fair',
+          holed(work) ? t('Plug the hole') : t('Fill and fair'),
           holed(work)
             ? m('{amount} of {card} pressed into the hole, struck to the round of the pipe.', {
                 amount: ml(fair.mixMl),
@@ -76,8 +77,8 @@ const fairSteps = ({ fair, work, prime }: Rounds): StepDraft[] => [
             figures: [`round.${fair.id}.total`],
             wrong: [
               wrong(
-                'A hollow under the plies',
-                'Fill it before the next ply: a bridge carries nothing.',
+                t('A hollow under the plies'),
+                t('Fill it before the next ply: a bridge carries nothing.'),
               ),
             ],
           },
@@ -85,7 +86,7 @@ const fairSteps = ({ fair, work, prime }: Rounds): StepDraft[] => [
         waitFor(
           fair,
           fair.card.cure.milestones.handle ? 'handle' : 'tackFree',
-          'Is it shaped hard',
+          t('Is it shaped hard'),
           m('A fingernail leaves no mark. Abrade it matt, dust off, wipe.'),
           { minutes: 10, does: 'wait' },
         ),
@@ -95,7 +96,7 @@ const fairSteps = ({ fair, work, prime }: Rounds): StepDraft[] => [
   step.touch(
     prime,
     'prime',
-    'Wet the steel',
+    t('Wet the steel'),
     m('Resin brushed hard into the profile, {thick} wet, no bare place.', {
       thick: q(PRIME_MM * 1000, 'thinFilm'),
     }),
@@ -119,12 +120,12 @@ const wrapSteps = ({
         step.touch(
           isolation,
           'isolation',
-          'Glass ply first',
+          t('Glass ply first'),
           m(
             'One ply of glass, {card}, wetted out, under all of the carbon: carbon on wet {metal} is a battery.',
             {
               card: isolation.card.code,
-              metal: metal === 'stainless' ? 'stainless steel' : 'steel',
+              metal: metal === 'stainless' ? t('stainless steel') : 'steel',
             },
           ),
           { figures: ['round.isolation.total'] },
@@ -141,7 +142,7 @@ const wrapSteps = ({
   step.touch(
     main,
     'compact',
-    'Compact each ply',
+    t('Compact each ply'),
     m(
       'Squeeze from the middle to the edges, roll each ply down. Step the ends back: {taper} of taper. Next ply on wet.',
       { taper: mm(made?.taperMm ?? 0) },
@@ -149,7 +150,10 @@ const wrapSteps = ({
     {
       figures: ['overlap', 'taper'],
       wrong: [
-        wrong('A white place', 'Dry or with air in it: squeeze resin through while it is wet.'),
+        wrong(
+          t('A white place'),
+          t('Dry or with air in it: squeeze resin through while it is wet.'),
+        ),
       ],
     },
   ),
@@ -157,7 +161,7 @@ const wrapSteps = ({
     main,
     'bind',
     'form',
-    'Bind it',
+    t('Bind it'),
     5,
     m('Compression film over all, tight, pricked. Leave it on to the set.'),
     { uses: ['film'] },
@@ -169,10 +173,16 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   leave(work, main, m('No pressure on it. A kept sample of each batch is felt before it is.')),
   lookAndTap(
     ready,
-    'No dry cloth, no wrinkle across the plies, no delamination. Tap on a grid: one sound.',
+    t('No dry cloth, no wrinkle across the plies, no delamination. Tap on a grid: one sound.'),
     [
-      wrong(m('Hollow under {most} across', { most: mm(25) }), 'Drill, inject resin, record it.'),
-      wrong('Larger, or at the edge', 'Take it off to there, lay it again: the engineer decides.'),
+      wrong(
+        m('Hollow under {most} across', { most: mm(25) }),
+        t('Drill, inject resin, record it.'),
+      ),
+      wrong(
+        t('Larger, or at the edge'),
+        t('Take it off to there, lay it again: the engineer decides.'),
+      ),
     ],
   ),
   thickness(
@@ -185,7 +195,7 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   ...hardness(work),
   step.inspect(
     'record',
-    'Record it',
+    t('Record it'),
     10,
     m(
       'Plies, lots, readings, who laid it: kept for the life of the line, and signed by the engineer.',

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { z } from 'zod';
 import { METALS } from '../../materials/substrates';
 import { closingGroups, commonGroups, commonShape, commonUsual } from '../../survey/common';
@@ -8,28 +9,34 @@ import { amount, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { lineConditions, lineFields, lineRefusals } from '../../survey/line';
 import { body, outside, parentOf, pathsOf, wall } from '../../survey/parts';
 
-const pipe = { outsideDiameterMm: outside, wallMm: wall('Wall when new', 100) };
+const pipe = { outsideDiameterMm: outside, wallMm: wall(t('Wall when new'), 100) };
 const thinning = {
-  lengthMm: mm('Length of the thin part', 'Along the pipe.', 5, 5000),
-  remainingMm: mm('Wall left', 'What will be left at the end of the repair’s life.', 0, 100, 0.1),
+  lengthMm: mm(t('Length of the thin part'), t('Along the pipe.'), 5, 5000),
+  remainingMm: mm(
+    t('Wall left'),
+    t('What will be left at the end of the repair’s life.'),
+    0,
+    100,
+    0.1,
+  ),
   ...pipe,
 };
-const hole = { diameterMm: mm('Hole', 'At its widest.', 1, 300, 0.5), ...pipe };
+const hole = { diameterMm: mm(t('Hole'), t('At its widest.'), 1, 300, 0.5), ...pipe };
 
 const shapes: DamageShape[] = [
   {
     shape: 'thinning',
-    title: 'Thin wall',
-    hint: 'corroded or eroded, not through',
-    named: 'thinned pipe wall',
+    title: t('Thin wall'),
+    hint: t('corroded or eroded, not through'),
+    named: t('thinned pipe wall'),
     typical: { lengthMm: 120, remainingMm: 3, outsideDiameterMm: 219.1, wallMm: 6.3 },
     fields: thinning,
   },
   {
     shape: 'hole',
-    title: 'Hole',
-    hint: 'through the wall',
-    named: 'holed pressure pipe',
+    title: t('Hole'),
+    hint: t('through the wall'),
+    named: t('holed pressure pipe'),
     typical: { diameterMm: 22, outsideDiameterMm: 219.1, wallMm: 6.3 },
     fields: hole,
   },
@@ -39,17 +46,17 @@ const Damage = z.discriminatedUnion('shape', [
     .strictObject({ shape: z.literal('thinning'), ...schemasOf(thinning) })
     .refine((d) => d.remainingMm < d.wallMm, {
       path: ['remainingMm'],
-      message: 'must be under the wall when new',
+      message: t('must be under the wall when new'),
     }),
   z.strictObject({ shape: z.literal('hole'), ...schemasOf(hole) }),
 ]);
 
-const parentFields = { ...parentOf(METALS, 'Pipe', 'The method is for steel.'), skin };
+const parentFields = { ...parentOf(METALS, t('Pipe'), t('The method is for steel.')), skin };
 const ratedFields = {
   ...lineFields,
   designC: amount('temperature', {
-    label: 'Design temperature',
-    why: 'The laminate must stay well under its glass transition.',
+    label: t('Design temperature'),
+    why: t('The laminate must stay well under its glass transition.'),
     min: -40,
     max: 250,
     step: 5,
@@ -70,13 +77,13 @@ export type PipeWrapSurvey = z.infer<typeof PipeWrapSurvey>;
 
 export const pipeWrapSurvey = surveyOf({
   id: 'F5',
-  title: 'Pipe under pressure rating',
-  hint: 'engineered wrap by the composite repair method',
+  title: t('Pipe under pressure rating'),
+  hint: t('engineered wrap by the composite repair method'),
   kinds: ['pipe', 'pressure-pipe'],
   shapes,
   groups: [
-    { id: 'parent', title: 'The pipe', fields: parentFields },
-    { id: 'line', title: 'The line', fields: ratedFields },
+    { id: 'parent', title: t('The pipe'), fields: parentFields },
+    { id: 'line', title: t('The line'), fields: ratedFields },
     commonGroups.service,
     ...closingGroups,
   ],
@@ -88,7 +95,7 @@ export const pipeWrapSurvey = surveyOf({
     const longestMm = thin ? d.lengthMm : d.diameterMm;
     const fill = thin
       ? body(
-          'Fill to round',
+          t('Fill to round'),
           {
             kind: 'slab',
             lengthMm: d.lengthMm,
@@ -100,7 +107,7 @@ export const pipeWrapSurvey = surveyOf({
           d.remainingMm,
         )
       : body(
-          'Plug',
+          t('Plug'),
           { kind: 'disc', diameterMm: d.diameterMm * 2, depthMm: d.wallMm },
           d.wallMm,
           pathsOf(0, 'diameterMm', 'wallMm'),

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { line } from '../../calc/calc';
 import { type Figure, figureOf } from '../../work/figure';
 import type { Rounds } from './rounds';
@@ -17,32 +18,32 @@ export const figures = ({ work, made, sum, primed, covers, strips }: Rounds): Fi
       label,
       sum(of),
       'volume',
-      [...lines, line(symbol, label.toLowerCase(), 'from above', sum(of), 'ml')],
+      [...lines, line(symbol, label.toLowerCase(), t('from above'), sum(of), 'ml')],
       paths,
     );
   return [
-    ofPatch('holeMl', 'In the hole', 'Vh', (p) => p.holeMl),
-    ofPatch('coverMl', 'In the cover', 'Vc', (p) => p.coverMl),
+    ofPatch('holeMl', t('In the hole'), 'Vh', (p) => p.holeMl),
+    ofPatch('coverMl', t('In the cover'), 'Vc', (p) => p.coverMl),
     figureOf(
       'conditioned',
-      'Conditioned',
+      t('Conditioned'),
       primed,
       'area',
-      [...lines, line('A', 'conditioned', 'from above', primed, 'mm²')],
+      [...lines, line('A', t('conditioned'), t('from above'), primed, 'mm²')],
       paths,
     ),
     ...(covers.length > 0
       ? [
           figureOf(
             'strips',
-            'Strips',
+            t('Strips'),
             strips,
             'count',
             [
               ...covers.map((c) =>
-                line('n', 'strips', 'length and margins over the sheet', c.strips),
+                line('n', t('strips'), t('length and margins over the sheet'), c.strips),
               ),
-              line('n', 'strips', 'in all', strips),
+              line('n', t('strips'), t('in all'), strips),
             ],
             paths,
           ),

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m } from '../../message/message';
 import { heldNeeds } from '../../methods/gate';
 import { degreaserNeed } from '../../methods/prep';
@@ -12,7 +13,7 @@ export const needs = ({ work, holes, sheet, slopeDeg, survey }: Rounds): Need[] 
         {
           kind: 'plain' as const,
           id: 'backing',
-          name: 'Backing plate and film',
+          name: t('Backing plate and film'),
           for: m('behind the hole'),
           amount: holes,
           quantity: 'count' as const,
@@ -24,7 +25,7 @@ export const needs = ({ work, holes, sheet, slopeDeg, survey }: Rounds): Need[] 
         {
           kind: 'plain' as const,
           id: 'dam',
-          name: 'Dam putty',
+          name: t('Dam putty'),
           for: m('the low side'),
           amount: survey.damages.length,
           quantity: 'count' as const,

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { throughSpec } from '../../section/parts';
 import { specOf, type Lettering, type SectionSpec } from '../../section/spec';
 import { COVER_MM, LAP_MM, type BeltSurvey } from './survey';
@@ -8,16 +9,16 @@ type Damage = BeltSurvey['damages'][number];
 export const section = (d: Damage, text: Lettering): SectionSpec => {
   const belt = text(d.beltMm, 'beltMm');
   if (d.shape === 'hole')
-    return throughSpec('Hole', d.diameterMm, text(d.diameterMm, 'diameterMm'), d.beltMm, belt, {
+    return throughSpec(t('Hole'), d.diameterMm, text(d.diameterMm, 'diameterMm'), d.beltMm, belt, {
       cover: { lapMm: LAP_MM, thickMm: COVER_MM, plies: 1 },
     });
   if (d.shape === 'rip')
-    return throughSpec('Rip', d.widthMm, text(d.widthMm, 'widthMm'), d.beltMm, belt, {
+    return throughSpec(t('Rip'), d.widthMm, text(d.widthMm, 'widthMm'), d.beltMm, belt, {
       cover: { lapMm: LAP_MM, thickMm: COVER_MM, plies: 1 },
       notes: [`rip ${text(d.lengthMm, 'lengthMm')} long`],
     });
   return specOf({
-    named: 'Gouge',
+    named: t('Gouge'),
     acrossMm: d.widthMm,
     across: text(d.widthMm, 'widthMm'),
     depthMm: d.depthMm,

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m, minutes, mm, q } from '../../message/message';
 import { hardness, lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
@@ -45,25 +46,25 @@ function pourSteps(work: W, main: Round, after: After): StepDraft[] {
     step.touch(
       main,
       'pour',
-      stands ? 'Trowel the hole' : 'Pour the hole',
+      stands ? t('Trowel the hole') : t('Pour the hole'),
       m('The hole first, from the bottom, in one place, so that the air leaves. Fill it level.'),
       {
         people: 1,
         figures: ['holeMl', 'coverMl'],
-        wrong: [wrong('Bubbles rise', 'Prick them while it flows.')],
+        wrong: [wrong(t('Bubbles rise'), t('Prick them while it flows.'))],
       },
     ),
     step.touch(
       main,
       'cover',
-      'Carry it past, feather',
+      t('Carry it past, feather'),
       m(
         '{cover} over the hole, down to nothing {lap} past it all round. Then leave it alone: it levels by itself.',
         { cover: mm(COVER_MM), lap: mm(LAP_MM) },
       ),
       {
         people: 1,
-        wrong: [wrong('It pulls strings', 'Its flow is over: stop, bin what is left.')],
+        wrong: [wrong(t('It pulls strings'), t('Its flow is over: stop, bin what is left.'))],
       },
     ),
   ];
@@ -84,7 +85,7 @@ const prepSteps = ({ work, survey, sheet, holes, slopeDeg }: Rounds): StepDraft[
   step.prep(
     'cut',
     'open-up',
-    'Cut it clean',
+    t('Cut it clean'),
     8 * survey.damages.length,
     sheet
       ? m('Round the corners of the rip. Skive the edges: a slope, no step, no cord cut.')
@@ -97,7 +98,7 @@ const prepSteps = ({ work, survey, sheet, holes, slopeDeg }: Rounds): StepDraft[
   step.prep(
     'dust-off',
     'dust-off',
-    'Brush it dry',
+    t('Brush it dry'),
     3,
     m('Brush the dust off dry. No solvent now, no hand: from here nothing greasy touches it.'),
   ),
@@ -106,7 +107,7 @@ const prepSteps = ({ work, survey, sheet, holes, slopeDeg }: Rounds): StepDraft[
         step.prep(
           'back',
           'dam',
-          'Back the hole',
+          t('Back the hole'),
           5 * holes,
           m(
             'A smooth plate under film, pressed up hard from behind: it keeps the rubber in and lets the air out at the top.',
@@ -120,7 +121,7 @@ const prepSteps = ({ work, survey, sheet, holes, slopeDeg }: Rounds): StepDraft[
         step.prep(
           'dam',
           'dam',
-          'Dam the low side',
+          t('Dam the low side'),
           5 * survey.damages.length,
           m(
             'The belt lies at {deg}°: a strip of putty on the low side, {high} high, higher than the cover.',
@@ -138,7 +139,7 @@ const conditionSteps = ({ work, conditioner, after }: Rounds): StepDraft[] => [
   step.touch(
     conditioner,
     'condition',
-    'Condition',
+    t('Condition'),
     m(
       '{card} thin over the buffed rubber, {amount}. {flash} to flash off{humid, select, yes {: the air is humid, so twice its time} other {}}.',
       {
@@ -153,7 +154,7 @@ const conditionSteps = ({ work, conditioner, after }: Rounds): StepDraft[] => [
     {
       people: 1,
       figures: ['round.conditioner.total', 'cure.conditioner.tackFree'],
-      wrong: [wrong('Left over its time', 'Buff lightly, dust off, condition again.')],
+      wrong: [wrong(t('Left over its time'), t('Buff lightly, dust off, condition again.'))],
     },
   ),
 ];
@@ -174,7 +175,7 @@ const coverSteps = ({
         step.touch(
           sheet.first,
           'cement-1',
-          'First coat of cement',
+          t('First coat of cement'),
           m('Thin, on belt and strip, brushed into the nap. Left until it is dry.'),
           { people: 1, figures: ['round.cement-1.total'] },
         ),
@@ -190,7 +191,7 @@ const coverSteps = ({
         step.touch(
           sheet.second,
           'cement-2',
-          'Second coat',
+          t('Second coat'),
           m('The same again; touch-dry means it pulls no string to the knuckle.'),
           { people: 1, figures: ['round.cement-2.total'] },
         ),
@@ -198,7 +199,7 @@ const coverSteps = ({
           strip,
           'strip',
           'place',
-          'Lay the strip',
+          t('Lay the strip'),
           STRIP_MIN * strips,
           m(
             '{n, plural, one {One strip} other {# strips}}, {width} wide, {margin} past the rip each side. From one end, film drawn off as it goes: it cannot be moved once it touches.',
@@ -221,18 +222,18 @@ const coverSteps = ({
                 why: m('Cement touch-dry, inside its open time.'),
               },
             ],
-            wrong: [wrong('A fold', 'Cut it out and inlay a piece, edges skived.')],
+            wrong: [wrong('A fold', t('Cut it out and inlay a piece, edges skived.'))],
           },
         ),
         step.build(
           strip,
           'stitch',
           'place',
-          'Stitch it down',
+          t('Stitch it down'),
           STITCH_MIN * strips,
           m('Roller from the centre out, hard, every line over the last: no air is left.'),
           {
-            wrong: [wrong('A blister', 'Prick it, stitch it down.')],
+            wrong: [wrong('A blister', t('Prick it, stitch it down.'))],
           },
         ),
       ]
@@ -245,19 +246,19 @@ const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
     last,
     'tack-free',
     'tackFree',
-    'Is it tack-free',
+    t('Is it tack-free'),
     2,
     m('A clean glove comes away clean. Then the backing comes off.'),
   ),
   lookAndTap(
     ready,
-    'No bubbles, no open edge, feathered to nothing. It bends with the belt and does not lift.',
-    [wrong('An edge lifts', 'Cut it back to where it holds, buff, condition, fill.')],
+    t('No bubbles, no open edge, feathered to nothing. It bends with the belt and does not lift.'),
+    [wrong(t('An edge lifts'), t('Cut it back to where it holds, buff, condition, fill.'))],
   ),
   ...hardness(work),
   step.inspect(
     'run',
-    'Run it slow',
+    t('Run it slow'),
     10,
     m(
       'Once round, empty and slow, past scraper and rollers; watch the place come by. Then with load.',
@@ -265,7 +266,7 @@ const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
     {
       after: ready,
       wrong: [
-        wrong('The scraper catches', 'Stop. Grind the edge down, lower the scraper’s press.'),
+        wrong(t('The scraper catches'), t('Stop. Grind the edge down, lower the scraper’s press.')),
       ],
     },
   ),

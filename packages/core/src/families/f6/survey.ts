@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { z } from 'zod';
 import { m, q } from '../../message/message';
 import { beltPatch, type BeltHole } from '../../geometry/beltPatch';
@@ -17,11 +18,14 @@ import {
 } from '../../survey/fields';
 import { body, depth, grownArea, length, parentOf, pathsOf, width } from '../../survey/parts';
 
-const thick = mm('Belt thickness', 'A hole is filled through all of it.', 3, 60, 0.5);
-const hole = { diameterMm: mm('Hole', 'Across, cut back to sound rubber.', 3, 500), beltMm: thick };
+const thick = mm(t('Belt thickness'), t('A hole is filled through all of it.'), 3, 60, 0.5);
+const hole = {
+  diameterMm: mm(t('Hole'), t('Across, cut back to sound rubber.'), 3, 500),
+  beltMm: thick,
+};
 const gouge = { lengthMm: length(3000), widthMm: width(600), depthMm: depth(40), beltMm: thick };
 const rip = {
-  lengthMm: mm('Length of the rip', 'Along the belt.', 10, 50000),
+  lengthMm: mm(t('Length of the rip'), t('Along the belt.'), 10, 50000),
   widthMm: width(200),
   beltMm: thick,
 };
@@ -29,25 +33,25 @@ const rip = {
 const shapes: DamageShape[] = [
   {
     shape: 'hole',
-    title: 'Hole',
-    hint: 'right through',
-    named: 'hole in the belt',
+    title: t('Hole'),
+    hint: t('right through'),
+    named: t('hole in the belt'),
     typical: { diameterMm: 60, beltMm: 14 },
     fields: hole,
   },
   {
     shape: 'gouge',
-    title: 'Gouge',
-    hint: 'cover torn, carcass whole',
-    named: 'gouged belt',
+    title: t('Gouge'),
+    hint: t('cover torn, carcass whole'),
+    named: t('gouged belt'),
     typical: { lengthMm: 260, widthMm: 50, depthMm: 5, beltMm: 14 },
     fields: gouge,
   },
   {
     shape: 'rip',
-    title: 'Rip',
-    hint: 'long and narrow',
-    named: 'ripped belt',
+    title: t('Rip'),
+    hint: t('long and narrow'),
+    named: t('ripped belt'),
     typical: { lengthMm: 900, widthMm: 12, beltMm: 14 },
     fields: rip,
   },
@@ -58,48 +62,48 @@ const Damage = z.discriminatedUnion('shape', [
     .strictObject({ shape: z.literal('gouge'), ...schemasOf(gouge) })
     .refine((d) => d.depthMm < d.beltMm, {
       path: ['depthMm'],
-      message: 'must be under the belt’s thickness; right through is a hole',
+      message: t('must be under the belt’s thickness; right through is a hole'),
     }),
   z.strictObject({ shape: z.literal('rip'), ...schemasOf(rip) }),
 ]);
 
-const parentFields = parentOf(['belt-rubber'], 'Belt', 'Rubber is buffed, not blasted.');
+const parentFields = parentOf(['belt-rubber'], t('Belt'), t('Rubber is buffed, not blasted.'));
 const beltFields = {
   carcassCutPct: amount('percent', {
-    label: 'Carcass cut across',
-    why: 'Past a share of the width it is a splice, not a patch.',
+    label: t('Carcass cut across'),
+    why: t('Past a share of the width it is a splice, not a patch.'),
     min: 0,
     max: 100,
     step: 1,
   }),
   slopeDeg: amount('count', {
-    label: 'Belt slope here, degrees',
-    why: 'A pourable rubber runs off a slope.',
+    label: t('Belt slope here, degrees'),
+    why: t('A pourable rubber runs off a slope.'),
     min: 0,
     max: 45,
     step: 1,
   }),
   carries: choice(
     ['none', 'sliding', 'impact'] as const,
-    { none: 'Light goods', sliding: 'Grit that scrubs', impact: 'Lumps that drop' },
-    { label: 'What it carries', why: 'It sets the wear.' },
+    { none: t('Light goods'), sliding: t('Grit that scrubs'), impact: t('Lumps that drop') },
+    { label: t('What it carries'), why: t('It sets the wear.') },
   ),
   runsC: amount('temperature', {
-    label: 'Warmest it runs',
-    why: 'Rubber softens with heat.',
+    label: t('Warmest it runs'),
+    why: t('Rubber softens with heat.'),
     min: -30,
     max: 150,
     step: 5,
   }),
-  wetRun: flag({ label: 'Runs wet', why: 'Water gets under a poor edge.' }),
+  wetRun: flag({ label: t('Runs wet'), why: t('Water gets under a poor edge.') }),
   carcass: laterChoice(
     ['fabric', 'steel'],
-    { fabric: 'Fabric plies', steel: 'Steel cords' },
-    { label: 'Carcass', why: 'A cut steel cord draws back and rusts; a ply does not.' },
+    { fabric: t('Fabric plies'), steel: t('Steel cords') },
+    { label: t('Carcass'), why: t('A cut steel cord draws back and rusts; a ply does not.') },
   ),
   bare: laterFlag({
-    label: 'Plies or cords lie bare',
-    why: 'Rubber holds to rubber: what is bare takes water and lets go.',
+    label: t('Plies or cords lie bare'),
+    why: t('Rubber holds to rubber: what is bare takes water and lets go.'),
   }),
 };
 
@@ -188,13 +192,13 @@ function bared({ belt }: BeltSurvey): RouteCondition[] {
 
 export const beltSurvey = surveyOf({
   id: 'F6',
-  title: 'Conveyor belt',
-  hint: 'holes, gouges and rips',
+  title: t('Conveyor belt'),
+  hint: t('holes, gouges and rips'),
   kinds: ['belt'],
   shapes,
   groups: [
-    { id: 'parent', title: 'The belt', fields: parentFields },
-    { id: 'belt', title: 'How it runs', fields: beltFields },
+    { id: 'parent', title: t('The belt'), fields: parentFields },
+    { id: 'belt', title: t('How it runs'), fields: beltFields },
     ...closingGroups,
   ],
   usual: {
@@ -214,7 +218,7 @@ export const beltSurvey = surveyOf({
       const keys =
         d.shape === 'hole' ? ['diameterMm', 'beltMm'] : ['lengthMm', 'widthMm', 'beltMm'];
       return body(
-        d.shape === 'gouge' ? 'Gouge' : 'Hole and lap',
+        d.shape === 'gouge' ? t('Gouge') : t('Hole and lap'),
         {
           kind: 'slab',
           lengthMm: sideMm,

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { closing, type Figure, figureOf } from '../../work/figure';
 import type { CoverRounds } from './coverRounds';
 import { coversIn } from './steps';
@@ -8,23 +9,23 @@ export const coverFigures = ({ work, strips, drops }: CoverRounds): Figure[] => 
   const end = closing(coversIn(work).flatMap((c) => c.working));
   const first = coversIn(work)[0];
   return [
-    figureOf('strips', 'Strips', strips, 'count', end('n', 'strips', strips), paths),
+    figureOf('strips', t('Strips'), strips, 'count', end('n', t('strips'), strips), paths),
     figureOf(
       'stripWidth',
-      'Strip width',
+      t('Strip width'),
       first?.stripWidthMm ?? 0,
       'length',
-      end('w', 'strip width', first?.stripWidthMm ?? 0, 'mm'),
+      end('w', t('strip width'), first?.stripWidthMm ?? 0, 'mm'),
       paths,
     ),
     figureOf(
       'marginGot',
-      'Margin',
+      t('Margin'),
       first?.marginGotMm ?? 0,
       'length',
-      end('m', 'margin', first?.marginGotMm ?? 0, 'mm'),
+      end('m', t('margin'), first?.marginGotMm ?? 0, 'mm'),
       paths,
     ),
-    figureOf('drops', 'Drops', drops, 'count', end('d', 'drops', drops), paths),
+    figureOf('drops', t('Drops'), drops, 'count', end('d', t('drops'), drops), paths),
   ];
 };

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { line } from '../../calc/calc';
 import { m } from '../../message/message';
 import { mainSpec } from '../../methods/build';
@@ -56,7 +57,7 @@ export function coverRoundsOf(work: W) {
       areaMm2: 0,
       pieces: total(work, (c) => c.sheets),
       mostMl: (drops * DROP_ML) / strips,
-      working: () => [line('d', 'drops', 'over all strips', drops)],
+      working: () => [line('d', t('drops'), t('over all strips'), drops)],
       touches: [
         mixTouch(card),
         { name: 'drops', spread: drops * DROP_MIN },

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m, type Message, mm } from '../../message/message';
 import { lookAndTap } from '../../methods/accept';
 import { cleanTools } from '../../methods/build';
@@ -25,14 +26,14 @@ const readySteps = ({ work, strips }: CoverRounds): StepDraft[] => [
   gradeStep(work, margin(work), {
     extra: m('Flat and matt, low speed; keep clear of lettering and ribs.'),
   }),
-  dustOff('Brush the dust off dry. No hand on it from here.'),
-  step.prep('cut-strips', 'ready', 'Cut the strips', 5 + strips * 2, stripsText(work), {
+  dustOff(t('Brush the dust off dry. No hand on it from here.')),
+  step.prep('cut-strips', 'ready', t('Cut the strips'), 5 + strips * 2, stripsText(work), {
     figures: ['strips', 'stripWidth'],
   }),
   step.prep(
     'trace',
     'mask',
-    'Trace the place',
+    t('Trace the place'),
     5,
     m('Lay the patch dry, {margin} past the crack all round, draw round it.', {
       margin: mm(coversIn(work)[0]?.marginGotMm ?? 0),
@@ -51,7 +52,7 @@ const underSteps = ({ close, work, conditioner, main }: CoverRounds): StepDraft[
         step.touch(
           close,
           'close',
-          'Close the crack',
+          t('Close the crack'),
           m('{card} into the crack, pressed shut and held to its set, before it is covered.', {
             card: close.card.code,
           }),
@@ -60,7 +61,7 @@ const underSteps = ({ close, work, conditioner, main }: CoverRounds): StepDraft[
         waitFor(
           close,
           'handle',
-          'Is it shut',
+          t('Is it shut'),
           m('Flexed by hand it stays shut. Buff what stands proud, brush the dust off.'),
         ),
       ]
@@ -69,7 +70,7 @@ const underSteps = ({ close, work, conditioner, main }: CoverRounds): StepDraft[
   step.touch(
     conditioner,
     'condition',
-    'Condition',
+    t('Condition'),
     m('{card} thin on the buffed rubber, inside the line; touch-dry.', {
       card: conditioner.card.code,
     }),
@@ -93,7 +94,7 @@ const laySteps = ({ main, drops }: CoverRounds): StepDraft[] => [
   step.touch(
     main,
     'drops',
-    'Drops',
+    t('Drops'),
     m(
       '{drops} drops in all on the tyre inside the line, one by one, never smeared: one strip’s at a time.',
       { drops },
@@ -102,20 +103,23 @@ const laySteps = ({ main, drops }: CoverRounds): StepDraft[] => [
       people: 1,
       figures: ['drops'],
       wrong: [
-        wrong('Smeared', 'Wipe it off, buff, begin again: a smear skins before it is pressed.'),
+        wrong(
+          t('Smeared'),
+          t('Wipe it off, buff, begin again: a smear skins before it is pressed.'),
+        ),
       ],
     },
   ),
   step.touch(
     main,
     'roll',
-    'Lay and roll down',
+    t('Lay and roll down'),
     m(
       'From one end, a hand’s breadth at a time: press, roll, hold bit by bit to its set, go on. Corners last and longest.',
     ),
     {
       people: 1,
-      wrong: [wrong('A corner lifts', 'One drop under it, hold.')],
+      wrong: [wrong(t('A corner lifts'), t('One drop under it, hold.'))],
     },
   ),
   cleanTools(main),
@@ -127,26 +131,28 @@ const acceptSteps = ({ work, main, ready, airtight }: CoverRounds): StepDraft[] 
     main,
     'bevel',
     'handle',
-    'Bevel the edge',
+    t('Bevel the edge'),
     8,
     m('Grind the edge to a slope all round, so that it does not scrub. Dust off.'),
   ),
-  lookAndTap(ready, 'All edges and corners down, bevelled; a thin blade goes under nowhere.', [
-    wrong('A blade goes under', 'Peel to where it holds, buff, drop, hold.'),
+  lookAndTap(ready, t('All edges and corners down, bevelled; a thin blade goes under nowhere.'), [
+    wrong(t('A blade goes under'), t('Peel to where it holds, buff, drop, hold.')),
   ]),
   ...(airtight
     ? []
     : [
         step.inspect(
           'air',
-          'Air-tight corners',
+          t('Air-tight corners'),
           10,
           m(
             'In a cage, nobody in line: to {share} of service pressure, soap on all four corners. No bubble.',
             { share: SOAP_SHARE },
           ),
           {
-            wrong: [wrong('Bubbles', 'Deflate, core out, off with it. A licensed shop decides.')],
+            wrong: [
+              wrong(t('Bubbles'), t('Deflate, core out, off with it. A licensed shop decides.')),
+            ],
           },
         ),
       ]),

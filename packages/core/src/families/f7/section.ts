@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { specOf, type Lettering, type SectionSpec } from '../../section/spec';
 import { type TyreSurvey } from './survey';
 
@@ -6,7 +7,7 @@ type Damage = TyreSurvey['damages'][number];
 /** One damage as it is drawn. */
 export const section = (d: Damage, text: Lettering): SectionSpec =>
   specOf({
-    named: d.shape === 'cut' ? 'Cut' : 'Crack',
+    named: d.shape === 'cut' ? t('Cut') : t('Crack'),
     acrossMm: d.widthMm,
     across: text(d.widthMm, 'widthMm'),
     depthMm: d.depthMm,

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { line } from '../../calc/calc';
 import { type Figure, figureOf } from '../../work/figure';
 import type { SectionRounds } from './sectionRounds';
@@ -8,14 +9,14 @@ export const sectionFigures = ({ survey }: SectionRounds): Figure[] => {
   return [
     figureOf(
       'opening',
-      'Opening, at least',
+      t('Opening, at least'),
       longest,
       'length',
       [
         line(
           'L',
-          'longest injury',
-          'as measured; the opening is measured again',
+          t('longest injury'),
+          t('as measured; the opening is measured again'),
           longest,
           'mm',
           'survey',

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m } from '../../message/message';
 import { approval } from '../../methods/begin';
 import { leave } from '../../methods/cure';
@@ -14,7 +15,7 @@ const readySteps = ({ work }: SectionRounds): StepDraft[] => [
   step.prep(
     'open',
     'open-up',
-    'Open up',
+    t('Open up'),
     45,
     m('Expose and remove every damaged cord; the opening is what is measured, not the cut.'),
     {
@@ -38,7 +39,7 @@ const buildSteps = ({ work, main }: SectionRounds): StepDraft[] => [
   step.touch(
     main,
     'patch',
-    'Cement, patch, stitch',
+    t('Cement, patch, stitch'),
     m(
       'Reinforced patch by opening and position, arrows to the bead. Stitch from the centre, no air.',
     ),
@@ -46,14 +47,14 @@ const buildSteps = ({ work, main }: SectionRounds): StepDraft[] => [
   step.touch(
     main,
     'fill-out',
-    'Fill outside',
+    t('Fill outside'),
     m('Uncured rubber into the opening, stitched in layers, proud.'),
   ),
   step.during(
     main,
     'heat-cure',
     'tackFree',
-    'Heat cure',
+    t('Heat cure'),
     60,
     m('Heat pads and air bags, by the shop’s clock. Cool under pressure.'),
   ),
@@ -63,7 +64,7 @@ const acceptSteps = ({ work, main, ready }: SectionRounds): StepDraft[] => [
   leave(work, main),
   step.inspect(
     'contour',
-    'Buff to the contour',
+    t('Buff to the contour'),
     15,
     m('No step; no air under the patch by tapping. Dust off.'),
     { after: ready, does: 'finish' },

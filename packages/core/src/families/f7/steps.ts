@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m, mm } from '../../message/message';
 import { isolate, protect, removeOld } from '../../methods/begin';
 import { degrease } from '../../methods/prep';
@@ -44,7 +45,7 @@ export const prepSteps = (work: W): StepDraft[] => [
   step.prep(
     'core-out',
     'safe',
-    'Core out',
+    t('Core out'),
     10,
     m(
       'Core out: fully deflated before anything is done to it, whether it holds its air or not. Put a wire through the stem.',
@@ -53,7 +54,7 @@ export const prepSteps = (work: W): StepDraft[] => [
   step.prep(
     'cords',
     'look',
-    'Look for cords',
+    t('Look for cords'),
     10,
     m(
       'Open each crack with a blunt tool, {deep} and deeper: cord showing or cut stops the job. Photograph it with a rule.',
@@ -61,7 +62,9 @@ export const prepSteps = (work: W): StepDraft[] => [
     ),
     {
       hold: { kind: 'photo', label: m('The injury, opened, with a rule') },
-      wrong: [wrong('Cord shows', 'Stop. Print the referral sheet; a licensed tyre shop decides.')],
+      wrong: [
+        wrong(t('Cord shows'), t('Stop. Print the referral sheet; a licensed tyre shop decides.')),
+      ],
     },
   ),
   protect(work),
@@ -73,12 +76,12 @@ export const prepSteps = (work: W): StepDraft[] => [
 export const inflate = (): StepDraft =>
   step.inspect(
     'inflate',
-    'Inflate in the cage',
+    t('Inflate in the cage'),
     15,
     m(
       'In the cage, remote hose, never in line with the tyre. In steps to service pressure, watch the sidewall.',
     ),
     {
-      wrong: [wrong('A bulge', 'Stop at once, deflate by remote, scrap the tyre.')],
+      wrong: [wrong('A bulge', t('Stop at once, deflate by remote, scrap the tyre.'))],
     },
   );

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { z } from 'zod';
 import { m, mm as mmOf } from '../../message/message';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
@@ -8,24 +9,24 @@ import { amountIfKnown, choice, flag, mm, schemasOf, type DamageShape } from '..
 import { body, grownArea, parentOf, pathsOf } from '../../survey/parts';
 
 const crack = {
-  lengthMm: mm('Length of the crack', 'Along it.', 3, 2000),
-  widthMm: mm('Width of the crack', 'At the widest.', 0.5, 100, 0.5),
-  depthMm: mm('Depth', 'To the cords is too deep.', 0.5, 60, 0.5),
+  lengthMm: mm(t('Length of the crack'), t('Along it.'), 3, 2000),
+  widthMm: mm(t('Width of the crack'), t('At the widest.'), 0.5, 100, 0.5),
+  depthMm: mm(t('Depth'), t('To the cords is too deep.'), 0.5, 60, 0.5),
 };
 const shapes: DamageShape[] = [
   {
     shape: 'crack',
-    title: 'Crack or scuff',
-    hint: 'in the rubber only',
-    named: 'cracked sidewall',
+    title: t('Crack or scuff'),
+    hint: t('in the rubber only'),
+    named: t('cracked sidewall'),
     typical: { lengthMm: 180, widthMm: 4, depthMm: 3 },
     fields: crack,
   },
   {
     shape: 'cut',
-    title: 'Cut',
-    hint: 'by a sharp edge',
-    named: 'cut sidewall',
+    title: t('Cut'),
+    hint: t('by a sharp edge'),
+    named: t('cut sidewall'),
     typical: { lengthMm: 60, widthMm: 8, depthMm: 8 },
     fields: crack,
   },
@@ -35,31 +36,39 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('cut'), ...schemasOf(crack) }),
 ]);
 
-const parentFields = parentOf(['tyre-rubber'], 'Tyre', 'Off-road tyres only by this route.');
+const parentFields = parentOf(['tyre-rubber'], t('Tyre'), t('Off-road tyres only by this route.'));
 const tyreFields = {
   place: choice(
     ['sidewall', 'shoulder', 'bead', 'tread'] as const,
-    { sidewall: 'Sidewall', shoulder: 'Shoulder', bead: 'Near the bead', tread: 'Tread' },
-    { label: 'Where on the tyre', why: 'Bead and shoulder work too hard for a cover.' },
+    {
+      sidewall: t('Sidewall'),
+      shoulder: t('Shoulder'),
+      bead: t('Near the bead'),
+      tread: t('Tread'),
+    },
+    { label: t('Where on the tyre'), why: t('Bead and shoulder work too hard for a cover.') },
   ),
   cords: choice(
     ['covered', 'showing', 'cut'] as const,
-    { covered: 'Not to be seen', showing: 'Showing', cut: 'Cut' },
-    { label: 'Cords', why: 'They carry the tyre; a cover does not.' },
+    { covered: t('Not to be seen'), showing: t('Showing'), cut: t('Cut') },
+    { label: t('Cords'), why: t('They carry the tyre; a cover does not.') },
   ),
-  airtight: flag({ label: 'It holds its air', why: 'A leak is closed before it is covered.' }),
+  airtight: flag({
+    label: t('It holds its air'),
+    why: t('A leak is closed before it is covered.'),
+  }),
   plugged: flag({
-    label: 'There is a plug in the sidewall',
-    why: 'Flexing makes a plugged injury grow.',
+    label: t('There is a plug in the sidewall'),
+    why: t('Flexing makes a plugged injury grow.'),
   }),
   rubberMm: amountIfKnown('length', {
-    label: 'Rubber over the cords',
-    why: 'A cut that comes near them is not a cover’s. Empty if nobody knows.',
+    label: t('Rubber over the cords'),
+    why: t('A cut that comes near them is not a cover’s. Empty if nobody knows.'),
     min: 1,
     max: 80,
     step: 1,
   }),
-  road: flag({ label: 'It runs on public roads', why: 'The law decides there.' }),
+  road: flag({ label: t('It runs on public roads'), why: t('The law decides there.') }),
 };
 
 /** The most damages one repair takes. */
@@ -89,21 +98,21 @@ function refusals({ tyre, damages }: TyreSurvey): RefusalReason[] {
     [
       tyre.cords !== 'covered',
       'cords',
-      'The cords show or are cut: the tyre’s strength is hurt, and a cover would hide it.',
+      t('The cords show or are cut: the tyre’s strength is hurt, and a cover would hide it.'),
     ],
     [
       tyre.place === 'bead' || tyre.place === 'shoulder',
       'place',
-      'The injury is near the bead or the shoulder, where the tyre works hardest.',
+      t('The injury is near the bead or the shoulder, where the tyre works hardest.'),
     ],
-    [tyre.place === 'tread', 'tread', 'It is on the tread: the road wears a cover off it.'],
+    [tyre.place === 'tread', 'tread', t('It is on the tread: the road wears a cover off it.')],
     [
       tyre.rubberMm !== null && deepest > tyre.rubberMm - OVER_CORDS_MM,
       'depth',
-      'Too little rubber is left over the cords: a cover would hide what is hurt.',
+      t('Too little rubber is left over the cords: a cover would hide what is hurt.'),
     ],
-    [tyre.plugged, 'plug', 'There is a plug in the sidewall: flexing makes the injury grow.'],
-    [tyre.road, 'road', 'The tyre runs on public roads: the law wants a licensed repair.'],
+    [tyre.plugged, 'plug', t('There is a plug in the sidewall: flexing makes the injury grow.')],
+    [tyre.road, 'road', t('The tyre runs on public roads: the law wants a licensed repair.')],
   ];
   return reasons
     .filter(([when]) => when)
@@ -128,13 +137,13 @@ function unmeasured({ tyre, damages }: TyreSurvey): RouteCondition[] {
 
 export const tyreSurvey = surveyOf({
   id: 'F7',
-  title: 'Tyre sidewall',
-  hint: 'cover patch, or refused to the tyre shop',
+  title: t('Tyre sidewall'),
+  hint: t('cover patch, or refused to the tyre shop'),
   kinds: ['tyre'],
   shapes,
   groups: [
-    { id: 'parent', title: 'The tyre', fields: parentFields },
-    { id: 'tyre', title: 'What is hurt', fields: tyreFields },
+    { id: 'parent', title: t('The tyre'), fields: parentFields },
+    { id: 'tyre', title: t('What is hurt'), fields: tyreFields },
     ...closingGroups,
   ],
   usual: {
@@ -153,7 +162,7 @@ export const tyreSurvey = surveyOf({
       needed: 'lightLoad',
       bodies: survey.damages.map((d, i) =>
         body(
-          'Crack',
+          t('Crack'),
           {
             kind: 'groove',
             lengthMm: d.lengthMm,

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m, mm } from '../../message/message';
 import { hardness, lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
@@ -43,7 +44,7 @@ function openUp(work: W): StepDraft[] {
         step.prep(
           'break-out',
           'abrade',
-          'Break out to full depth',
+          t('Break out to full depth'),
           20 + metres(work) * 20,
           m(
             'Break out the full depth, undercut the lower side{stepped, select, yes {; the sunk half must be borne from right under} other {}}. Both halves are to bear on it and be tied. Wet, and a P3 mask: the dust is silica.',
@@ -59,7 +60,7 @@ function openUp(work: W): StepDraft[] {
         step.prep(
           'chase',
           'abrade',
-          'Chase it',
+          t('Chase it'),
           8 + metres(work) * 2,
           m(
             'Chase the crack to clean walls, {depth} deep. Wet, or with extraction, and a P3 mask: the dust is silica.',
@@ -78,7 +79,7 @@ const mortarSteps = (work: W, rounds: readonly Round[]): StepDraft[] =>
       step.prep(
         'dampen',
         'dampen',
-        'Dampen',
+        t('Dampen'),
         8,
         m('To saturated, surface dry: dark, no shine, no puddle. Just before the mortar.'),
         {
@@ -99,7 +100,7 @@ const mortarSteps = (work: W, rounds: readonly Round[]): StepDraft[] =>
             step.touch(
               round,
               'scrub',
-              'Scrub it in',
+              t('Scrub it in'),
               m(
                 'A scrub coat of the same mortar, wet, brushed hard into the damp walls; the rest on it at once.',
               ),
@@ -109,13 +110,13 @@ const mortarSteps = (work: W, rounds: readonly Round[]): StepDraft[] =>
       step.touch(
         round,
         'under',
-        'Fill right under',
+        t('Fill right under'),
         m(
           'Ram it under both halves from one side until it comes up at the other, {lift} a lift: no hollow is left.',
           { lift: mm(round.buildMm) },
         ),
         {
-          wrong: [wrong('A hollow sound', 'Open it there while soft, ram again.')],
+          wrong: [wrong(t('A hollow sound'), t('Open it there while soft, ram again.'))],
         },
       ),
       ...(i === rounds.length - 1
@@ -123,7 +124,7 @@ const mortarSteps = (work: W, rounds: readonly Round[]): StepDraft[] =>
             step.touch(
               round,
               'strike',
-              'Strike flush',
+              t('Strike flush'),
               m('Strike and float flush with both sides; feather a step into a gentle slope.'),
             ),
           ]
@@ -132,7 +133,7 @@ const mortarSteps = (work: W, rounds: readonly Round[]): StepDraft[] =>
   });
 
 function resinSteps(work: W, main: Round): StepDraft[] {
-  const sinks = wrong('It keeps sinking', 'It drains: stop, sand, go on when that has set.');
+  const sinks = wrong(t('It keeps sinking'), t('It drains: stop, sand, go on when that has set.'));
   const figures = ['resin', 'run'];
   return [
     ...mixSteps(work, main),
@@ -140,7 +141,7 @@ function resinSteps(work: W, main: Round): StepDraft[] {
       ? step.touch(
           main,
           'gun',
-          'Gun it in',
+          t('Gun it in'),
           isSealant(work)
             ? m('Gun held low, pushed along, full to the walls, {deep} deep over the rod.', {
                 deep: mm(work.buildMm),
@@ -151,7 +152,7 @@ function resinSteps(work: W, main: Round): StepDraft[] {
       : step.touch(
           main,
           'pour',
-          'Pour it in',
+          t('Pour it in'),
           m(
             'Along the crack from a small bottle, again and again until it takes no more. Mix little: it goes hot in the bottle.{proud, select, yes { Leave it proud.} other {}}',
             { proud: isScraped(work) ? 'no' : 'yes' },
@@ -159,7 +160,7 @@ function resinSteps(work: W, main: Round): StepDraft[] {
           {
             people: 1,
             figures,
-            wrong: [sinks, wrong('Bottle warm', 'Bin it outside; mix less.')],
+            wrong: [sinks, wrong(t('Bottle warm'), t('Bin it outside; mix less.'))],
           },
         ),
     ...(isSealant(work)
@@ -167,7 +168,7 @@ function resinSteps(work: W, main: Round): StepDraft[] {
           step.touch(
             main,
             'tool',
-            'Tool it',
+            t('Tool it'),
             m('A wet spatula, once, slightly hollow. Pull the tape at once.'),
             { people: 1 },
           ),
@@ -178,7 +179,7 @@ function resinSteps(work: W, main: Round): StepDraft[] {
           step.touch(
             main,
             'scrape',
-            'Scrape flush',
+            t('Scrape flush'),
             m(
               'A sharp scraper, flat, before it sets: what stands proud shows through the next coat.',
             ),
@@ -196,13 +197,13 @@ const prepSteps = ({ work, card, survey, rounds, last }: Rounds): StepDraft[] =>
   degrease(work),
   ...openUp(work),
   gradeStep(work, 20),
-  dustOff('Vacuum, then blow out with oil-free air, along it, twice. Dust is a release agent.'),
+  dustOff(t('Vacuum, then blow out with oil-free air, along it, twice. Dust is a release agent.')),
   isMortar(work)
-    ? step.prep('wash-out', 'dry', 'Let it drain', 5, m('No puddle left, no dust.'))
+    ? step.prep('wash-out', 'dry', t('Let it drain'), 5, m('No puddle left, no dust.'))
     : step.prep(
         'dry',
         'dry',
-        'Is it dry',
+        t('Is it dry'),
         5,
         m(
           'Tape a film over it, look under it: no fog.{damp, select, yes { Damp is allowed by the card.} other {}}',
@@ -225,7 +226,7 @@ const acceptSteps = ({ work, last, grinds, ready }: Rounds): StepDraft[] => [
           last,
           'grind',
           'handle',
-          'Grind flush',
+          t('Grind flush'),
           5 + metres(work) * 1.25,
           m(
             'Grind flush, with extraction and a mask. Cured resin is too shiny to coat: matt all over. Then vacuum and wipe the dust off.',
@@ -236,17 +237,17 @@ const acceptSteps = ({ work, last, grinds, ready }: Rounds): StepDraft[] => [
         ),
       ]
     : []),
-  lookAndTap(ready, 'Full to both walls, flush, no pinholes. Drag a chain over it: one sound.', [
-    wrong('Sunk', 'Abrade, fill again.'),
+  lookAndTap(ready, t('Full to both walls, flush, no pinholes. Drag a chain over it: one sound.'), [
+    wrong(t('Sunk'), t('Abrade, fill again.')),
     wrong(
-      'A new hairline beside it',
-      'It moves more than this stands: cut it out, a flexible joint.',
+      t('A new hairline beside it'),
+      t('It moves more than this stands: cut it out, a flexible joint.'),
     ),
   ]),
   ...hardness(work),
   step.inspect(
     'straight',
-    'Straight edge',
+    t('Straight edge'),
     3,
     m('Across it, a metre long: {most} proud or hollow at most.', { most: mm(FLUSH_MM) }),
     {

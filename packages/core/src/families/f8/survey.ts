@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { z } from 'zod';
 import { m } from '../../message/message';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
@@ -17,33 +18,33 @@ import {
 } from '../../survey/parts';
 
 const run = {
-  lengthMm: mm('Length of the crack', 'All of it, along its turns.', 50, 200000, 100),
+  lengthMm: mm(t('Length of the crack'), t('All of it, along its turns.'), 50, 200000, 100),
   widthMm: crackWidth(60),
-  depthMm: mm('Depth to fill', 'To the bottom, or to a sand bed.', 2, 400),
+  depthMm: mm(t('Depth to fill'), t('To the bottom, or to a sand bed.'), 2, 400),
 };
-const stepped = { ...run, stepMm: mm('Step', 'One side over the other.', 0.5, 60, 0.5) };
+const stepped = { ...run, stepMm: mm(t('Step'), t('One side over the other.'), 0.5, 60, 0.5) };
 const shapes: DamageShape[] = [
   {
     shape: 'crack',
-    title: 'Crack',
-    hint: 'both sides level',
-    named: 'floor crack',
+    title: t('Crack'),
+    hint: t('both sides level'),
+    named: t('floor crack'),
     typical: { lengthMm: 2400, widthMm: 3, depthMm: 40 },
     fields: run,
   },
   {
     shape: 'bottomless',
-    title: 'Bottomless crack',
-    hint: 'resin would drain',
-    named: 'open floor crack',
+    title: t('Bottomless crack'),
+    hint: t('resin would drain'),
+    named: t('open floor crack'),
     typical: { lengthMm: 2400, widthMm: 8, depthMm: 60 },
     fields: run,
   },
   {
     shape: 'stepped',
-    title: 'Stepped crack',
-    hint: 'one side has sunk',
-    named: 'stepped floor crack',
+    title: t('Stepped crack'),
+    hint: t('one side has sunk'),
+    named: t('stepped floor crack'),
     typical: { lengthMm: 1800, widthMm: 12, depthMm: 80, stepMm: 6 },
     fields: stepped,
   },
@@ -54,15 +55,18 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('stepped'), ...schemasOf(stepped) }),
 ]);
 
-const parentFields = parentOf(['concrete'], 'Floor', 'Prep depends on it.');
+const parentFields = parentOf(['concrete'], t('Floor'), t('Prep depends on it.'));
 const floorFields = {
   panelMm: panel,
   swingC: swing,
   traffic,
-  washed: flag({ label: 'Washed down or wet', why: 'Some resins do not stand standing water.' }),
+  washed: flag({
+    label: t('Washed down or wet'),
+    why: t('Some resins do not stand standing water.'),
+  }),
   structural: flag({
-    label: 'The slab spans or carries a machine base',
-    why: 'Then the crack is a structural one.',
+    label: t('The slab spans or carries a machine base'),
+    why: t('Then the crack is a structural one.'),
   }),
   hotWash,
   frost,
@@ -82,13 +86,13 @@ export type FloorCrackSurvey = z.infer<typeof FloorCrackSurvey>;
 
 export const floorCrackSurvey = surveyOf({
   id: 'F8',
-  title: 'Floor crack',
-  hint: 'hairline to wide, still or moving',
+  title: t('Floor crack'),
+  hint: t('hairline to wide, still or moving'),
   kinds: ['floor'],
   shapes,
   groups: [
-    { id: 'parent', title: 'The floor', fields: parentFields },
-    { id: 'floor', title: 'How it is used', fields: floorFields },
+    { id: 'parent', title: t('The floor'), fields: parentFields },
+    { id: 'floor', title: t('How it is used'), fields: floorFields },
     ...closingGroups,
   ],
   usual: {

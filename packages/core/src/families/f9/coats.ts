@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { type WorkingLine } from '../../calc/calc';
 import { mortarBatch } from '../../mix/mortarBatch';
 import { m, mm } from '../../message/message';
@@ -106,7 +107,7 @@ const mixed = ({ work, round }: CoatOf, window: After[]): StepDraft[] =>
         step.prep(
           'dampen',
           'dampen',
-          'Dampen to SSD',
+          t('Dampen to SSD'),
           10,
           m(
             'Soak, then let the water go: saturated, surface dry. Dark, no shine, no puddle. Just before the mortar.',
@@ -137,15 +138,18 @@ const laidOn = ({ work, round, first, last }: CoatOf): StepDraft[] => [
       people: Math.max(1, crewOf({ card: round.card, areaMm2: work.areaMm2 }) - 1),
       figures: ['coats', 'coat'],
       wrong: [
-        wrong('It drags', 'It is setting: stop, no water on it. Cut it square there.'),
-        wrong('Cracks like a map', 'Dried too fast: film over it, fog it. Wide ones are cut out.'),
+        wrong(t('It drags'), t('It is setting: stop, no water on it. Cut it square there.')),
+        wrong(
+          t('Cracks like a map'),
+          t('Dried too fast: film over it, fog it. Wide ones are cut out.'),
+        ),
       ],
     },
   ),
   step.touch(
     round,
     'finish',
-    last ? (has(work, 'overlay') ? 'Broom it' : 'Strike off') : 'Leave it rough',
+    last ? (has(work, 'overlay') ? t('Broom it') : t('Strike off')) : t('Leave it rough'),
     last
       ? has(work, 'overlay')
         ? m('Broom it one way while it holds the line.')
@@ -160,7 +164,7 @@ const cove = (round: Round): StepDraft =>
     round,
     'cove',
     'place',
-    'Run the cove',
+    t('Run the cove'),
     15,
     m('A bottle or a cove trowel, one stroke, wetted; ends feathered.'),
   );
@@ -170,7 +174,7 @@ const joints = (round: Round): StepDraft =>
     round,
     'joints',
     'finish',
-    'Rake joints, scrape high spots',
+    t('Rake joints, scrape high spots'),
     10,
     m(
       'Joints and edges raked out when it can be scraped; high spots scraped with a straight edge, and brushed off.',

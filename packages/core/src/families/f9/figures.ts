@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { line } from '../../calc/calc';
 import { wetUmOf } from '../../methods/film';
 import { waterMl } from '../../methods/mix';
@@ -16,29 +17,29 @@ export const figures = ({ work, coatRounds, seals }: Rounds): Figure[] => {
       ? [
           figureOf(
             'bags',
-            'Bags',
+            t('Bags'),
             made.bags,
             'count',
-            [...made.working, line('n', 'bags in all', 'from above', made.bags)],
+            [...made.working, line('n', t('bags in all'), t('from above'), made.bags)],
             paths,
           ),
           figureOf(
             'water',
-            'Water',
+            t('Water'),
             water,
             'volume',
-            [...made.working, line('Vw', 'water', 'batch by batch', water, 'ml')],
+            [...made.working, line('Vw', t('water'), t('batch by batch'), water, 'ml')],
             paths,
           ),
         ]
       : []),
     ...(seal
       ? [
-          figureOf('sealWet', 'Sealer, wet film', wetUmOf(seal), 'thinFilm', [
+          figureOf('sealWet', t('Sealer, wet film'), wetUmOf(seal), 'thinFilm', [
             line(
               'WFT',
-              'wet film a coat',
-              'as on the card',
+              t('wet film a coat'),
+              t('as on the card'),
               wetUmOf(seal),
               'µm',
               `card ${seal.card.code}`,

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { formatFigure, line } from '../../calc/calc';
 import { m } from '../../message/message';
 import { filmRound } from '../../methods/film';
@@ -30,7 +31,7 @@ export function roundsOf(work: W) {
         working: () => [
           line(
             'V',
-            'cracks',
+            t('cracks'),
             `${formatFigure(cracksMm)}·${CHASE.widthMm}·${CHASE.depthMm}`,
             (cracksMm * CHASE.widthMm * CHASE.depthMm) / 1000,
             'ml',

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { size } from '../../section/parts';
 import { specOf, type Lettering, type SectionSpec } from '../../section/spec';
 import { type FloorPatchSurvey } from './survey';
@@ -8,7 +9,7 @@ type Damage = FloorPatchSurvey['damages'][number];
 export const section = (d: Damage, text: Lettering): SectionSpec =>
   d.shape === 'coving'
     ? specOf({
-        named: 'Cove',
+        named: t('Cove'),
         acrossMm: d.legMm,
         across: text(d.legMm, 'legMm'),
         depthMm: d.legMm / 2,
@@ -16,7 +17,7 @@ export const section = (d: Damage, text: Lettering): SectionSpec =>
         bite: 'vee',
       })
     : specOf({
-        named: d.shape === 'patch' ? 'Patch' : 'Overlay',
+        named: d.shape === 'patch' ? t('Patch') : t('Overlay'),
         acrossMm: d.lengthMm,
         across: size(text, d),
         depthMm: d.depthMm,

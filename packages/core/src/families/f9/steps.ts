@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m, mm, q } from '../../message/message';
 import { fingernail, lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
@@ -30,7 +31,7 @@ const prepSteps = ({ work, survey }: Rounds): StepDraft[] => [
         step.prep(
           'cut',
           'abrade',
-          'Cut the edges straight',
+          t('Cut the edges straight'),
           25 * survey.damages.filter((d) => d.shape === 'patch').length,
           m(
             'Saw a straight edge, {deep} deep or more, break out to sound: no feather edge round a patch. Wet, and a P3 mask.',
@@ -43,11 +44,11 @@ const prepSteps = ({ work, survey }: Rounds): StepDraft[] => [
       ]
     : []),
   gradeStep(work, 0),
-  dustOff('Vacuum all of it, edges last. Dust is a release agent.'),
+  dustOff(t('Vacuum all of it, edges last. Dust is a release agent.')),
   step.prep(
     'etch',
     'wet',
-    'Clean and etch',
+    t('Clean and etch'),
     15,
     m('{aid}, one part into {parts} of water, acid into water. Brush until it stops fizzing.', {
       aid: aidName(work, 'etch'),
@@ -58,18 +59,28 @@ const prepSteps = ({ work, survey }: Rounds): StepDraft[] => [
   step.prep(
     'neutral',
     'wet',
-    'Wash and neutralise',
+    t('Wash and neutralise'),
     15,
     m('Wash twice. Soda in the second; then water until the paper says neutral, pH {ph}.', {
       ph: 7,
     }),
     {
-      wrong: [wrong('Paper under pH 7', 'Wash again: what is left of the acid eats the bond.')],
+      wrong: [
+        wrong(t('Paper under pH 7'), t('Wash again: what is left of the acid eats the bond.')),
+      ],
     },
   ),
   ...(isPowder(work)
     ? []
-    : [step.prep('dry', 'dry', 'Dry it', 15, m('Dry to the card; tape a film over it: no fog.'))]),
+    : [
+        step.prep(
+          'dry',
+          'dry',
+          t('Dry it'),
+          15,
+          m('Dry to the card; tape a film over it: no fog.'),
+        ),
+      ]),
   ...beforeMixing(work),
 ];
 
@@ -80,14 +91,14 @@ const buildSteps = ({ crack, work, coatRounds, last, seals }: Rounds): StepDraft
         step.touch(
           crack,
           'crack-fill',
-          'Fill the cracks',
+          t('Fill the cracks'),
           m(
             '{card} into every crack, chased {wide} by {deep}, struck flush: they come through what is laid over them.',
             { card: crack.card.code, wide: mm(CHASE.widthMm), deep: mm(CHASE.depthMm) },
           ),
           { people: 1, figures: ['round.crack.total'] },
         ),
-        waitFor(crack, 'tackFree', 'Is the crack hard', m('A fingernail leaves no mark.')),
+        waitFor(crack, 'tackFree', t('Is the crack hard'), m('A fingernail leaves no mark.')),
       ]
     : []),
   ...coatSteps(work, coatRounds),
@@ -121,7 +132,7 @@ const buildSteps = ({ crack, work, coatRounds, last, seals }: Rounds): StepDraft
         {
           people: 1,
           figures: ['sealWet', `round.${seal.id}.total`],
-          wrong: [wrong('White bloom under it', 'Sealed too wet: strip, wait, seal again.')],
+          wrong: [wrong(t('White bloom under it'), t('Sealed too wet: strip, wait, seal again.'))],
         },
       ),
     ];
@@ -136,14 +147,14 @@ const acceptSteps = ({ work, end, ready, last, seals }: Rounds): StepDraft[] => 
       ? m('Film over the mortar, or fog it, until it is sealed: no draught, no sun.')
       : m('No draught, no sun, no foot.'),
   ),
-  lookAndTap(ready, 'Edges level, no map of cracks, no dust. Drag a chain over it: one sound.', [
-    wrong('It drums', 'It has let go: cut that part out square, wet it better.'),
-    wrong('It dusts', 'Too wet or dried too fast: harden it, or overlay.'),
+  lookAndTap(ready, t('Edges level, no map of cracks, no dust. Drag a chain over it: one sound.'), [
+    wrong(t('It drums'), t('It has let go: cut that part out square, wet it better.')),
+    wrong(t('It dusts'), t('Too wet or dried too fast: harden it, or overlay.')),
   ]),
   fingernail(work),
   step.inspect(
     'level',
-    'Straight edge and water',
+    t('Straight edge and water'),
     8,
     m(
       'Two metres, four ways, {gap} at most; then a pail of water: it runs to the drain, none stands.',
@@ -161,7 +172,7 @@ const acceptSteps = ({ work, end, ready, last, seals }: Rounds): StepDraft[] => 
   ),
   step.inspect(
     'open-traffic',
-    'Say when it opens',
+    t('Say when it opens'),
     2,
     m(
       'Feet {foot}, wheels {wheels}{sealed, select, yes {; the sealer: feet {sealFoot}, wheels {sealWheels}} other {}}.',

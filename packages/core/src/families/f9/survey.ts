@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { z } from 'zod';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { MEDIUM_NAMES, MEDIUM_PH } from '../../materials/words';
@@ -27,34 +28,34 @@ const patch = { lengthMm: length(30000), widthMm: width(30000), depthMm: depth(3
 const overlay = {
   lengthMm: length(60000),
   widthMm: width(60000),
-  depthMm: mm('Thickness', 'Over the high spots.', 1, 60, 0.5),
+  depthMm: mm(t('Thickness'), t('Over the high spots.'), 1, 60, 0.5),
 };
 const cove = {
   lengthMm: length(60000),
-  legMm: mm('Leg of the cove', 'Up the wall and out on the floor.', 10, 300),
+  legMm: mm(t('Leg of the cove'), t('Up the wall and out on the floor.'), 10, 300),
 };
 const shapes: DamageShape[] = [
   {
     shape: 'patch',
-    title: 'Deep patch',
-    hint: 'broken out, to be filled',
-    named: 'broken floor',
+    title: t('Deep patch'),
+    hint: t('broken out, to be filled'),
+    named: t('broken floor'),
     typical: { lengthMm: 600, widthMm: 400, depthMm: 40 },
     fields: patch,
   },
   {
     shape: 'overlay',
-    title: 'Overlay',
-    hint: 'worn surface, to be resurfaced',
-    named: 'worn floor',
+    title: t('Overlay'),
+    hint: t('worn surface, to be resurfaced'),
+    named: t('worn floor'),
     typical: { lengthMm: 3000, widthMm: 2000, depthMm: 6 },
     fields: overlay,
   },
   {
     shape: 'coving',
-    title: 'Cove',
-    hint: 'floor to wall',
-    named: 'missing cove',
+    title: t('Cove'),
+    hint: t('floor to wall'),
+    named: t('missing cove'),
     typical: { lengthMm: 3000, legMm: 60 },
     fields: cove,
   },
@@ -65,25 +66,25 @@ const Damage = z.discriminatedUnion('shape', [
   z.strictObject({ shape: z.literal('coving'), ...schemasOf(cove) }),
 ]);
 
-const parentFields = parentOf(['concrete'], 'Floor', 'Prep depends on it.');
+const parentFields = parentOf(['concrete'], t('Floor'), t('Prep depends on it.'));
 const floorFields = {
   traffic,
   washed: flag({
-    label: 'Washed down or wet',
-    why: 'It sets the sealer, and the fall to the drain.',
+    label: t('Washed down or wet'),
+    why: t('It sets the sealer, and the fall to the drain.'),
   }),
   cracksMm: amountIfKnown('length', {
-    label: 'Cracks under it, in all',
-    why: 'They are filled first, or they come through; empty where there are none.',
+    label: t('Cracks under it, in all'),
+    why: t('They are filled first, or they come through; empty where there are none.'),
     min: 0,
     max: 500_000,
     step: 500,
   }),
-  juice: flag({ label: 'Juice or acid drips on it', why: 'Cement mortar is eaten by acid.' }),
+  juice: flag({ label: t('Juice or acid drips on it'), why: t('Cement mortar is eaten by acid.') }),
   spills: laterChoice(
     ['none', 'fatty-acid', 'sugar'],
-    { none: 'Neither', 'fatty-acid': MEDIUM_NAMES['fatty-acid'], sugar: MEDIUM_NAMES.sugar },
-    { label: 'Fat or sugar on it', why: 'They soften cement, slowly and for good.' },
+    { none: t('Neither'), 'fatty-acid': MEDIUM_NAMES['fatty-acid'], sugar: MEDIUM_NAMES.sugar },
+    { label: t('Fat or sugar on it'), why: t('They soften cement, slowly and for good.') },
   ),
   hotWash,
   frost,
@@ -112,13 +113,13 @@ function spilt({ juice, spills }: FloorPatchSurvey['floor']): Partial<ServiceNee
 
 export const floorPatchSurvey = surveyOf({
   id: 'F9',
-  title: 'Floor patch, overlay, cove',
-  hint: 'deep fills and new surfaces',
+  title: t('Floor patch, overlay, cove'),
+  hint: t('deep fills and new surfaces'),
   kinds: ['floor'],
   shapes,
   groups: [
-    { id: 'parent', title: 'The floor', fields: parentFields },
-    { id: 'floor', title: 'How it is used', fields: floorFields },
+    { id: 'parent', title: t('The floor'), fields: parentFields },
+    { id: 'floor', title: t('How it is used'), fields: floorFields },
     ...closingGroups,
   ],
   usual: {
@@ -135,13 +136,13 @@ export const floorPatchSurvey = surveyOf({
       d.shape === 'coving'
         ? // Half a square: without the cove’s own hollow.
           body(
-            'Cove',
+            t('Cove'),
             { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.legMm, depthMm: d.legMm / 2 },
             d.legMm / 2,
             pathsOf(i, 'lengthMm', 'legMm'),
           )
         : body(
-            d.shape === 'patch' ? 'Patch' : 'Overlay',
+            d.shape === 'patch' ? t('Patch') : t('Overlay'),
             { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
             d.depthMm,
             pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { groundSpec, size } from '../../section/parts';
 import type { Lettering, SectionSpec } from '../../section/spec';
 import type { StairSurvey } from './survey';
@@ -6,4 +7,4 @@ type Damage = StairSurvey['damages'][number];
 
 /** One damage as it is drawn. */
 export const section = (d: Damage, text: Lettering): SectionSpec =>
-  groundSpec('Nosing', d, text, { across: size(text, d), bite: 'dished' });
+  groundSpec(t('Nosing'), d, text, { across: size(text, d), bite: 'dished' });

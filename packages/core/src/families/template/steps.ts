@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { m } from '../../message/message';
 import { lookAndTap } from '../../methods/accept';
 import { isolate } from '../../methods/begin';
@@ -26,7 +27,7 @@ const buildSteps = ({ work, main }: Rounds): StepDraft[] => [
   step.touch(
     main,
     'fill-nosing',
-    'Fill the nosing',
+    t('Fill the nosing'),
     m('Fill it against a board, flush with the tread.'),
   ),
   cleanTools(main),
@@ -34,7 +35,7 @@ const buildSteps = ({ work, main }: Rounds): StepDraft[] => [
 
 const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   leave(work, main, m('Keep everybody off it.')),
-  lookAndTap(ready, 'Flush, one sound, no edge that catches a boot.', []),
+  lookAndTap(ready, t('Flush, one sound, no edge that catches a boot.'), []),
 ];
 
 /** All steps of the repair, in working order. */

@@ -1,3 +1,4 @@
+import { t } from '../../text/text';
 import { z } from 'zod';
 import { surveyOf } from '../../family/family';
 import { SUBSTRATE_NAMES } from '../../materials/substrates';
@@ -12,8 +13,8 @@ export const MOST_DAMAGES = 4;
 const nosing = { lengthMm: length(3000), widthMm: width(200), depthMm: depth(40), wallMm: wall() };
 const parentFields = {
   material: choice(['concrete', 'carbon-steel'] as const, SUBSTRATE_NAMES, {
-    label: 'Substrate',
-    why: 'The card says what it bonds to.',
+    label: t('Substrate'),
+    why: t('The card says what it bonds to.'),
   }),
 };
 
@@ -30,20 +31,20 @@ export type StairSurvey = z.infer<typeof StairSurvey>;
 
 export const stairSurvey = surveyOf({
   id: 'F90',
-  title: 'Stair nosing',
-  hint: 'worn off its edge',
+  title: t('Stair nosing'),
+  hint: t('worn off its edge'),
   kinds: ['stair'],
   shapes: [
     {
       shape: 'nosing',
-      title: 'Nosing',
-      hint: 'worn round',
-      named: 'worn nosing',
+      title: t('Nosing'),
+      hint: t('worn round'),
+      named: t('worn nosing'),
       typical: { lengthMm: 900, widthMm: 60, depthMm: 12, wallMm: 150 },
       fields: nosing,
     },
   ],
-  groups: [{ id: 'parent', title: 'What is repaired', fields: parentFields }, ...closingGroups],
+  groups: [{ id: 'parent', title: t('What is repaired'), fields: parentFields }, ...closingGroups],
   usual: { ...commonUsual },
   schema: StairSurvey,
   demand: (survey) =>
@@ -51,7 +52,7 @@ export const stairSurvey = surveyOf({
       needed: 'lightLoad',
       bodies: survey.damages.map((d, i) =>
         body(
-          'Nosing',
+          t('Nosing'),
           { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
           d.depthMm,
           pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),

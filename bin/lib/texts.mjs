@@ -1,0 +1,98 @@
+// Extracts every text that a person reads to texts/en.json: its id, and the English text in ICU MessageFormat.
+// A text is the literal in a call `t('…')` or `m('…')`. The id is made from the text.
+// usage: node bin/lib/texts.mjs            writes the catalogue
+//        node bin/lib/texts.mjs --check    fails on texts that are missing in it or unused, and on wrong ones
+import { parse, TYPE } from '@formatjs/icu-messageformat-parser';
+import { execFileSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import ts from 'typescript';
+
+const CATALOGUE = 'texts/en.json';
+const FOLDERS = [
+  'apps/client/app',
+  'apps/client/src',
+  'apps/server/src',
+  'packages/core/src',
+  'packages/contract/src',
+  'packages/papers/src',
+];
+const CALLS = new Set(['t', 'm']);
+
+const idOf = (text) => createHash('sha256').update(text).digest('hex').slice(0, 10);
+
+/** The string literals that an expression can be; null if it can be anything else. */
+function literalsOf(node) {
+  if (ts.isStringLiteralLike(node)) return [node.text];
+  if (ts.isParenthesizedExpression(node)) return literalsOf(node.expression);
+  if (!ts.isConditionalExpression(node)) return null;
+  const [yes, no] = [literalsOf(node.whenTrue), literalsOf(node.whenFalse)];
+  return yes && no && [...yes, ...no];
+}
+
+/** The names of all values that a text needs. */
+const needsOf = (parts) =>
+  parts.flatMap((part) => [
+    ...([TYPE.argument, TYPE.number, TYPE.plural, TYPE.select].includes(part.type)
+      ? [part.value]
+      : []),
+    ...Object.values(part.options ?? {}).flatMap(({ value }) => needsOf(value)),
+  ]);
+
+/** The names of the values that a call gives; null if they are not written there. */
+function givenBy(values) {
+  if (!values || !ts.isObjectLiteralExpression(values)) return null;
+  const names = values.properties.map((p) => (ts.isSpreadAssignment(p) ? null : p.name.getText()));
+  return names.includes(null) ? null : names;
+}
+
+const texts = new Map();
+const wrong = [];
+const files = execFileSync('git', ['ls-files', ...FOLDERS], { encoding: 'utf8' })
+  .trim()
+  .split('\n');
+for (const path of files.filter((p) => /\.tsx?$/.test(p) && existsSync(p))) {
+  const kind = path.endsWith('x') ? ts.ScriptKind.TSX : ts.ScriptKind.TS;
+  const file = ts.createSourceFile(
+    path,
+    readFileSync(path, 'utf8'),
+    ts.ScriptTarget.Latest,
+    true,
+    kind,
+  );
+  const visit = (node) => {
+    ts.forEachChild(node, visit);
+    if (!ts.isCallExpression(node) || !CALLS.has(node.expression.getText())) return;
+    const [first, values] = node.arguments;
+    const at = `${path}:${file.getLineAndCharacterOfPosition(node.getStart()).line + 1}`;
+    const found = first && literalsOf(first);
+    // A message may be made from a text that its caller names, such as the title of a step.
+    if (!found && node.expression.getText() === 't') wrong.push(`${at}: t() needs a literal`);
+    for (const text of found ?? []) {
+      texts.set(idOf(text), text);
+      try {
+        const needs = needsOf(parse(text, { ignoreTag: true }));
+        const given = givenBy(values);
+        const missing = given ? needs.filter((name) => !given.includes(name)) : [];
+        const unused = given ? given.filter((name) => !needs.includes(name)) : [];
+        for (const name of new Set(missing)) wrong.push(`${at}: “${text}” needs ${name}`);
+        for (const name of unused) wrong.push(`${at}: “${text}” does not use ${name}`);
+      } catch (error) {
+        wrong.push(`${at}: “${text}” is not ICU MessageFormat: ${error.message}`);
+      }
+    }
+  };
+  visit(file);
+}
+
+const sorted = [...texts].sort(([, p], [, q]) => (p < q ? -1 : 1));
+if (process.argv.includes('--check')) {
+  const kept = JSON.parse(readFileSync(CATALOGUE, 'utf8'));
+  for (const [id, text] of sorted)
+    if (kept[id] !== text) wrong.push(`missing in ${CATALOGUE}: “${text}”`);
+  for (const [id, text] of Object.entries(kept))
+    if (!texts.has(id)) wrong.push(`unused in ${CATALOGUE}: “${text}”`);
+  if (wrong.length > 0) wrong.push('Write the catalogue anew: npm run texts');
+} else writeFileSync(CATALOGUE, `${JSON.stringify(Object.fromEntries(sorted), null, 2)}\n`);
+for (const line of wrong) console.log(line);
+process.exitCode = wrong.length > 0 ? 1 : 0;
