@@ -58,7 +58,7 @@ test('a belt is cut, primed, poured from a whole kit and run again, hold by hold
   await screen.matches('screen-mix', /Mix: Rubber.*B-410/s);
   await screen.matches('supply-B-410', /B-410.*400\s+ml/s);
   // The step before the rubber is at Build: the main action opens it.
-  await screen.matches('to-run', /to do: condition/);
+  await screen.matches('to-run', /to do: Condition/);
   await later(screen, 59);
   await screen.press('station-build');
   await screen.matches('round-strips', /Conditioner.*A-915.*B-410/s);

@@ -72,7 +72,7 @@ test('a technician walks one repair through the seven stations on a phone', asyn
   await screen.says('Go. Steel is');
   // The release agent dries before mixing.
   await screen.press('start-release-dry');
-  await screen.matches('to-run', /Run, \d+ to do: let the release dry/);
+  await screen.matches('to-run', /Run, \d+ to do: Let the release dry/);
   await later(screen, 47);
   await screen.moveOn('mix');
 

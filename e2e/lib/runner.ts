@@ -158,6 +158,8 @@ export async function runInTurns(pair: readonly [Screen, Screen], days: Days): P
     if (task === null) return seen;
     if (turn > 200) throw new Error(`the run sheet does not get past ${task}`);
     seen.push(task);
+    // The other device keeps the task on its screen only if it shows it by now.
+    await other.see(`run-step-${task}`);
     // A task with several presses is done by one person.
     for (let presses = 0; presses < 12 && (await taskShown(own)) === task; presses++)
       await once(own, task, days);
