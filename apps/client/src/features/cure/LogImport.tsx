@@ -20,6 +20,7 @@ import { SecondaryButton } from '@/shared/ui/Button';
 import { Txt } from '@/shared/ui/Txt';
 import { useWords } from '@/shared/ui/useWords';
 import { useZone } from '@/shared/ui/useZone';
+import { FieldError } from '@/shared/ui/fields';
 
 const logger = instrument('logger');
 
@@ -138,11 +139,7 @@ export function LogFileImport({ plan, mixedAt, record }: LogProps & { plan: Plan
           testID="log-file"
           onPress={() => void choose()}
         />
-        {wrong ? (
-          <Txt as="inline" className="text-oxideInk" role="alert" testID="log-wrong">
-            {wrong}
-          </Txt>
-        ) : null}
+        <FieldError error={wrong} testID="log-wrong" />
       </View>
     );
   return (

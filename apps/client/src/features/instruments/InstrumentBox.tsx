@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { LinkButton, SecondaryButton } from '@/shared/ui/Button';
 import { Txt } from '@/shared/ui/Txt';
+import { FieldError } from '@/shared/ui/fields';
 
 /** The button that opens an instrument, and the notice when it cannot be reached. */
 export function OpenInstrument({
@@ -19,11 +20,13 @@ export function OpenInstrument({
   return (
     <View className="gap-1">
       <SecondaryButton label={label} testID={`read-${id}`} onPress={open} />
-      {failed ? (
-        <Txt as="label" className="text-oxideInk" role="alert">
-          {t('No connection. Switch the instrument on and bring it near, or type its reading.')}
-        </Txt>
-      ) : null}
+      <FieldError
+        error={
+          failed
+            ? t('No connection. Switch the instrument on and bring it near, or type its reading.')
+            : null
+        }
+      />
     </View>
   );
 }

@@ -26,6 +26,7 @@ import { useNow } from '@/shared/ui/useNow';
 import { WorkingSheet } from '@/shared/ui/Working';
 import type { RepairView } from '@kelmot/contract';
 import { usePapers } from './usePapers';
+import { FieldError } from '@/shared/ui/fields';
 
 const KEY = ['ready', 'readiness', 'cost.total', 'cost.material', 'cost.labour', 'downtime'];
 
@@ -97,11 +98,7 @@ function Buttons({ view, plan }: { view: RepairView; plan: Plan }) {
           />
         ))}
       </View>
-      {papers.error ? (
-        <Txt role="alert" className="text-oxideInk">
-          {papers.error}
-        </Txt>
-      ) : null}
+      <FieldError error={papers.error} />
     </View>
   );
 }

@@ -9,9 +9,8 @@ import {
 } from 'react-native';
 import Svg, { Path, Text as SvgText } from 'react-native-svg';
 import { PrimaryButton, SecondaryButton } from '@/shared/ui/Button';
-import { Choices, FieldFrame, TextBox } from '@/shared/ui/fields';
+import { Choices, FieldFrame, TextBox, FieldError } from '@/shared/ui/fields';
 import { PageOverlay } from '@/shared/ui/PageOverlay';
-import { Txt } from '@/shared/ui/Txt';
 import { useWords } from '@/shared/ui/useWords';
 import { pictureWithMarks } from './drawMarks';
 import {
@@ -196,9 +195,7 @@ export function PictureMarker({ uri, label, close, keep }: MarkPictureProps) {
 }
 
 const Unreadable = () => (
-  <Txt as="inline" className="text-oxideInk" role="alert">
-    {t('This picture could not be read. Open it again when there is signal.')}
-  </Txt>
+  <FieldError error={t('This picture could not be read. Open it again when there is signal.')} />
 );
 
 function DrawnSheet({

@@ -11,17 +11,9 @@ import {
   fieldErrorOf,
 } from '@/store/api';
 import { Disclosure, SecondaryButton } from '@/shared/ui/Button';
-import { FieldFrame, TextBox } from '@/shared/ui/fields';
+import { FieldFrame, TextBox, FieldError } from '@/shared/ui/fields';
 import { goToFirstWrong } from '@/shared/ui/keyboard';
 import { Txt } from '@/shared/ui/Txt';
-
-function Alert({ text }: { text: string }) {
-  return (
-    <Txt className="text-oxideInk" role="alert">
-      {text}
-    </Txt>
-  );
-}
 
 function CodeUse({ isKnown }: { isKnown: boolean }) {
   return (
@@ -94,7 +86,7 @@ export function OwnCode() {
               onSubmit={() => void send()}
             />
           </FieldFrame>
-          {unnamed ? <Alert text={errorText(error)} /> : null}
+          <FieldError error={unnamed ? errorText(error) : null} />
           <SecondaryButton
             label={t('Set the code')}
             testID="set-code"

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { errorText, useChangePasswordMutation, fieldErrorOf } from '@/store/api';
 import { Disclosure, SecondaryButton } from '@/shared/ui/Button';
-import { FieldFrame, TextBox } from '@/shared/ui/fields';
+import { FieldFrame, TextBox, FieldError } from '@/shared/ui/fields';
 import { goToFirstWrong } from '@/shared/ui/keyboard';
 import { Txt } from '@/shared/ui/Txt';
 
@@ -48,11 +48,7 @@ export function OwnPassword() {
             secret
           />
         </FieldFrame>
-        {error && !wrong.current && !wrong.next ? (
-          <Txt className="text-oxideInk" role="alert">
-            {errorText(error)}
-          </Txt>
-        ) : null}
+        <FieldError error={error && !wrong.current && !wrong.next ? errorText(error) : null} />
         {isSuccess ? (
           <Txt className="text-mossInk" role="status" testID="password-changed">
             {t('Password changed. Sign in again on your other devices.')}

@@ -17,7 +17,7 @@ import { useSignOut } from './useSignOut';
 const SCRIM = 'rgba(0, 0, 0, 0.45)';
 
 /** What to type, why, and what becomes of the unsent entries. */
-function WhyAgain({
+function WhySignIn({
   name,
   byCode,
   ended,
@@ -89,7 +89,7 @@ export function SignInAgain({ me, ended }: { me: Me; ended: boolean }) {
           <Txt as="screen" role="heading">
             {ended ? t('Your session has ended') : t('Signal is back')}
           </Txt>
-          <WhyAgain name={me.name} byCode={byCode} ended={ended} waiting={waiting} />
+          <WhySignIn name={me.name} byCode={byCode} ended={ended} waiting={waiting} />
         </View>
         {names ? (
           <FieldFrame label={t('User name')}>

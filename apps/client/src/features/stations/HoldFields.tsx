@@ -6,9 +6,8 @@ import { View } from 'react-native';
 import { ReadInstrument, useDriver } from '@/features/instruments';
 import { Pictures } from '@/features/pictures';
 import { SecondaryButton } from '@/shared/ui/Button';
-import { FieldFrame, TextBox } from '@/shared/ui/fields';
+import { FieldFrame, TextBox, FieldError } from '@/shared/ui/fields';
 import { DewGauge } from '@/shared/ui/Gauges';
-import { Txt } from '@/shared/ui/Txt';
 import { VALUE } from './entry';
 import { ListFromFile } from './ListFromFile';
 import { Wait } from './StepClock';
@@ -107,11 +106,9 @@ export function HoldFields({
             </View>
           ))}
         </View>
-      ) : wrong[0] ? (
-        <Txt as="label" className="text-oxideInk" role="alert">
-          {wrong[0]}
-        </Txt>
-      ) : null}
+      ) : (
+        <FieldError error={wrong[0]} />
+      )}
       {entry?.listOf && repair.canWrite ? (
         <ListFromFile of={entry.listOf} stepId={step.id} take={(text) => type(VALUE, text)} />
       ) : null}

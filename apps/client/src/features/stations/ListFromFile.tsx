@@ -5,8 +5,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { chosenFile, TABLES } from '@/offline/chosenFile';
 import { LinkButton } from '@/shared/ui/Button';
-import { Txt } from '@/shared/ui/Txt';
 import { useWords } from '@/shared/ui/useWords';
+import { FieldError } from '@/shared/ui/fields';
 
 /** Puts the readings of a file into the box for review; shows the error if the file cannot be read. */
 export function ListFromFile({
@@ -34,11 +34,7 @@ export function ListFromFile({
         testID={`file-${stepId}`}
         onPress={() => void choose()}
       />
-      {wrong ? (
-        <Txt as="inline" className="text-oxideInk" role="alert" testID={`file-wrong-${stepId}`}>
-          {wrong}
-        </Txt>
-      ) : null}
+      <FieldError error={wrong} testID={`file-wrong-${stepId}`} />
     </View>
   );
 }

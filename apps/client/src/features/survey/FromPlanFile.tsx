@@ -10,7 +10,7 @@ import { useAppSelector } from '@/store/hooks';
 import { useSend } from '@/store/useSend';
 import { usePerson } from '@/store/usePerson';
 import { SecondaryButton } from '@/shared/ui/Button';
-import { Txt } from '@/shared/ui/Txt';
+import { FieldError } from '@/shared/ui/fields';
 
 type Read = { file: PlanFile } | { say: string };
 
@@ -69,11 +69,7 @@ export function FromPlanFile() {
         testID="from-plan-file"
         onPress={() => void open()}
       />
-      {said ? (
-        <Txt role="alert" className="text-oxideInk" testID="plan-file-said">
-          {said}
-        </Txt>
-      ) : null}
+      <FieldError error={said} testID="plan-file-said" />
     </View>
   );
 }

@@ -24,11 +24,19 @@ interface Bound {
 /** The id of the error text for the fields in a frame; undefined while there is no error. */
 const WrongAt = createContext<string | undefined>(undefined);
 
-/** The error of a field, shown at the field. */
-export function FieldError({ error, id }: { error: string | undefined; id?: string }) {
+/** An error, shown at the field or control that it is about. */
+export function FieldError({
+  error,
+  id,
+  testID,
+}: {
+  error: string | null | undefined;
+  id?: string;
+  testID?: string;
+}) {
   if (!error) return null;
   return (
-    <View role="alert" nativeID={id}>
+    <View role="alert" nativeID={id} testID={testID}>
       <Txt as="inline" className="text-oxideInk">
         {error}
       </Txt>
