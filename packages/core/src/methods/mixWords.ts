@@ -263,7 +263,7 @@ const WORDS: { [K in MixKind]: (mixing: Mixing<K>) => MixWords } = {
   single,
 };
 
-/** The title, the instruction and the possible faults of a mixing step, by kind of mix. */
+/** What a mixing step says: its title, its instruction and what can go wrong. It depends on how the card is mixed. */
 export function mixWords(work: Work, round: Round): MixWords {
   const { mix } = round.card;
   const n = round.batches.length;

@@ -32,7 +32,7 @@ interface Choosing {
   now: number;
 }
 
-/** Uses the selected card: makes its plan, and asks for confirmation if the present plan already has records. */
+/** Makes a plan with the selected card. Asks for confirmation first if the present plan has records. */
 export function useTake({ view, repair, survey, intent, schools, seconds, card, now }: Choosing) {
   const [isAsked, setAsked] = useState(false);
   const code = card?.code;

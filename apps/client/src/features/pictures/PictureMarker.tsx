@@ -93,7 +93,7 @@ function useShape(uri: string, setFailed: (failed: boolean) => void): number | n
   return shape;
 }
 
-/** State of the length field for the next mark, with its error. */
+/** What is typed as the length of the next mark: its text, its value in mm, and its error. */
 function useMarkLength() {
   const { units } = useWords();
   const [length, setLength] = useState('');

@@ -147,7 +147,7 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
     ready,
     t('No gaps, dips or high spots, no soft spot, one colour. Tap all round: one sound.'),
     [
-      wrong(t('Gap or dip'), t('Abrade, wipe, fill, close the former again.')),
+      wrong(t('Gap or dip'), t('Abrade and wipe it, fill it and close the former again.')),
       wrong(t('Soft spot or two colours'), t('Badly mixed: cut it out and do it again.')),
       wrong(t('High spot'), t('Scrape it with the straight edge and blue.')),
     ],
@@ -163,9 +163,12 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
     'flatness',
     t('Flatness'),
     10,
-    m('Straight edge across, four ways. A feeler of {flat} must not go under.', {
-      flat: mm(FLAT_MM),
-    }),
+    m(
+      'Lay a straight edge across the face in four directions. A feeler gauge of {flat} must not go under it.',
+      {
+        flat: mm(FLAT_MM),
+      },
+    ),
     {
       hold: {
         kind: 'reading',

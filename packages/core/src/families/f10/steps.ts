@@ -52,7 +52,7 @@ const prepSteps = ({ work, few, bead, card, survey }: Rounds): StepDraft[] => [
         ),
       ]
     : []),
-  gradeStep(work, 0, { extra: m('Walls, not the top.') }),
+  gradeStep(work, 0, { extra: m('Prepare the walls, not the top.') }),
   dustOff(
     t('Blow it clean with oil-free air, from one end to the other. Dust is a release agent.'),
   ),
@@ -61,7 +61,9 @@ const prepSteps = ({ work, few, bead, card, survey }: Rounds): StepDraft[] => [
     'dry',
     t('Dry'),
     10,
-    m('Dry walls; a gas lance only where nothing burns near and the permit says so.'),
+    m(
+      'The walls must be dry. Use a gas lance only with a permit, and only where nothing near can burn.',
+    ),
   ),
   ...rodStep(work, survey.damages),
   ...sandStep(work),
@@ -75,7 +77,7 @@ const buildSteps = ({ work, main, place, bead }: Rounds): StepDraft[] => [
     place,
     bead ? t('Gun it in') : packed(work) ? t('Pack it by hand') : t('Fill it'),
     bead
-      ? m('Full to the walls over the rod, {deep} deep, slightly hollow.', {
+      ? m('Fill over the rod to both walls, {deep} deep, slightly hollow.', {
           deep: mm(work.buildMm),
         })
       : packed(work)
@@ -86,8 +88,11 @@ const buildSteps = ({ work, main, place, bead }: Rounds): StepDraft[] => [
     {
       figures: ['resin', 'run'],
       wrong: [
-        wrong(t('It runs away below'), t('Stop: sand there, then go on.')),
-        wrong(t('Dry sand in the mix'), t('Back to the pail: paddle to the bottom.')),
+        wrong(t('It runs away below'), t('Stop. Put dry sand there, then go on.')),
+        wrong(
+          t('Dry sand in the mix'),
+          t('Put it back into the pail and mix again, down to the bottom.'),
+        ),
       ],
     },
   ),
@@ -96,18 +101,30 @@ const buildSteps = ({ work, main, place, bead }: Rounds): StepDraft[] => [
     'strike',
     bead ? t('Tool it') : t('Tamp and strike off'),
     bead
-      ? m('A wet spatula, once. Pull the tape at once.')
-      : m('Tamp it down, strike off flush with a steel edge, inside its life.'),
+      ? m('Smooth the joint once with a wet spatula. Pull the tape off at once.')
+      : m('Tamp it down. Strike it off flush with a steel edge before its working life ends.'),
   ),
   cleanTools(main),
 ];
 
 const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
-  leave(work, main, m('No wheel, no rain on it.')),
-  lookAndTap(ready, t('Full to both walls and flush, every grain bound. Sweep it.'), [
-    wrong(t('Sand rubs off'), t('Starved of resin: cut out, fill again.')),
-    wrong(t('A wall lets go'), t('Cut out there, clean to sound, fill again.')),
-  ]),
+  leave(work, main, m('Keep wheels and rain off it.')),
+  lookAndTap(
+    ready,
+    t(
+      'Check that it fills the joint to both walls, is flush, and that no grain is loose. Sweep it.',
+    ),
+    [
+      wrong(
+        t('Sand comes off when you rub it'),
+        t('It has too little resin. Cut it out and fill again.'),
+      ),
+      wrong(
+        t('A wall lets go'),
+        t('Cut it out there, clean back to sound material and fill again.'),
+      ),
+    ],
+  ),
   ...hardness(work),
   step.inspect(
     'open-traffic',

@@ -82,7 +82,7 @@ const portSteps = ({ work, paste, ports, how, both }: InjectedRounds): StepDraft
     paste,
     'tackFree',
     t('Wait for the paste'),
-    m('Until a fingernail leaves no mark; and inject before its window ends.'),
+    m('Wait until a fingernail leaves no mark in the paste. Inject before its window ends.'),
   ),
   step.build(
     paste,
@@ -106,7 +106,9 @@ const injectionSteps = ({ work, main, paste, atPorts, ports }: InjectedRounds): 
       at: 'tackFree',
       until: 'overcoatCloses',
       missed: 'abrade',
-      why: m('Paste fingernail hard, and not past its window.'),
+      why: m(
+        'A fingernail must leave no mark in the paste, and its overcoat window must still be open.',
+      ),
     },
   ]),
   step.touch(

@@ -42,9 +42,12 @@ export function surfaceDraft(work: W): Draft {
         'abrade',
         t('Chase it'),
         10 + metres * 4,
-        m('A square chase along it, {deep} deep. Wet, or with extraction, and a P3 mask.', {
-          deep: mm(work.buildMm),
-        }),
+        m(
+          'Cut a square chase along the crack, {deep} deep. Cut it wet or with extraction, and wear a P3 mask.',
+          {
+            deep: mm(work.buildMm),
+          },
+        ),
         { sparks: survey.site.area === 'safe' },
       ),
       gradeStep(work, 20),
@@ -56,15 +59,21 @@ export function surfaceDraft(work: W): Draft {
         main,
         'gun',
         t('Gun it in'),
-        m('Into the chase over a backing rod, full to both walls, slightly hollow.'),
+        m('Gun it into the chase over a backing rod. Fill to both walls, slightly hollow.'),
         { people: 1 },
       ),
-      step.touch(main, 'tool', t('Tool it'), m('A wet spatula, once. Pull the tape at once.'), {
-        people: 1,
-      }),
+      step.touch(
+        main,
+        'tool',
+        t('Tool it'),
+        m('Smooth the joint once with a wet spatula. Pull the tape off at once.'),
+        {
+          people: 1,
+        },
+      ),
       cleanTools(main),
       leave(work, main),
-      lookAndTap(ready, t('Stuck to both walls, no bubble, no gap.')),
+      lookAndTap(ready, t('Check that it sticks to both walls and has no bubble and no gap.')),
       head(),
     ],
     needs: [...crackNeeds(work, survey.damages), ...heldNeeds(work)],

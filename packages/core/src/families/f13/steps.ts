@@ -142,7 +142,7 @@ const buildSteps = ({ patch, work, bed, last }: Rounds): StepDraft[] => [
 ];
 
 const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
-  leave(work, last, m('Still water: no pump, no wash.')),
+  leave(work, last, m('Keep the water still: no pump, no wave.')),
   lookAndTap(
     ready,
     t('Gel all round, no gap, feathered. Prod the edge with the spatula: it does not lift.'),
@@ -152,7 +152,9 @@ const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
     'sample',
     t('Feel the sample'),
     3,
-    m('The sample kept in the same water: a fingernail leaves no mark.'),
+    m(
+      'Press a fingernail into the sample that was kept in the same water. It is hard when no mark stays.',
+    ),
     {
       wrong: [wrong(t('It marks'), t('Cold water: wait twice as long, feel again.'))],
     },

@@ -75,7 +75,7 @@ const buildSteps = ({ work, fill, wetUm, main, survey, tops, end }: Rounds): Ste
         first: m('Thin, from wet to dry, feathered inside the tape line, {wet} wet;', {
           wet: q(wetUm, 'thinFilm'),
         }),
-        last: m('Flash off between coats.'),
+        last: m('Let each coat flash off before the next.'),
         people: 1,
       })
     : [
@@ -91,7 +91,7 @@ const buildSteps = ({ work, fill, wetUm, main, survey, tops, end }: Rounds): Ste
           {
             people: 1,
             figures: ['coat'],
-            wrong: [wrong('A pinhole', t('Prick and fill it now.'))],
+            wrong: [wrong('A pinhole', t('Open the bubble with a point and fill it now.'))],
           },
         ),
         step.touch(
@@ -163,8 +163,8 @@ const acceptSteps = ({ work, end, card, ready }: Rounds): StepDraft[] => [
     ready,
     t('No edge to the nail, no pinhole, one gloss under a low light. The witness felt beside it.'),
     [
-      wrong(t('An edge to the nail'), t('Sand it down from P320, polish.')),
-      wrong(t('Dull ring'), t('Feather wider, one thin coat.')),
+      wrong(t('An edge to the nail'), t('Sand it down, starting with P320, then polish.')),
+      wrong(t('Dull ring'), t('Feather a wider edge and apply one thin coat.')),
     ],
   ),
   fingernail(work),

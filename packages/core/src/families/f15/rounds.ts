@@ -8,7 +8,7 @@ import type { BoardSurvey } from './survey';
 
 type W = Work<BoardSurvey>;
 
-/** Time to set up the lamp over one burned area, minutes per pass. */
+/** Minutes to set up the lamp over one burned area, for each pass. */
 const LAMP_SET_MIN = 2;
 
 export const pins = ({ survey }: W) => survey.damages.reduce((s, d) => s + d.pins, 0);

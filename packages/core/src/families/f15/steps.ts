@@ -132,7 +132,7 @@ const buildSteps = ({ work, main, lamp, passes, each }: Rounds): StepDraft[] => 
       figures: lamp ? ['passes', 'passSeconds', 'lampSeconds'] : [],
       ...(lamp ? { timed: { label: m('Under the lamp'), minutes: each / 60, times: passes } } : {}),
       wrong: [
-        wrong('A bubble', t('A needle, before the lamp.')),
+        wrong('A bubble', t('Open the bubble with a needle before you switch the lamp on.')),
         wrong(t('Soft below'), t('Too deep a pass or a weak lamp: mill it out, thinner passes.')),
       ],
     },
@@ -150,9 +150,16 @@ const buildSteps = ({ work, main, lamp, passes, each }: Rounds): StepDraft[] => 
 
 const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   leave(work, main),
-  lookAndTap(ready, t('Level both faces, no bubble, no amber. A pick leaves no mark.'), [
-    wrong(t('A pick marks it'), t('More lamp from both faces; still soft: mill it out.')),
-  ]),
+  lookAndTap(
+    ready,
+    t('Check both faces: level, no bubble, no amber colour. A steel pick must leave no mark.'),
+    [
+      wrong(
+        t('A pick marks it'),
+        t('Cure it longer under the lamp from both faces. If it stays soft, mill it out.'),
+      ),
+    ],
+  ),
   step.inspect(
     'insulation',
     t('Insulation'),

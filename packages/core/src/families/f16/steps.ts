@@ -39,15 +39,20 @@ const prepSteps = ({ work }: Rounds): StepDraft[] => [
       ]
     : []),
   gradeStep(work, 0),
-  dustOff(t('Sweep, then vacuum; edges too.')),
+  dustOff(t('Sweep, then vacuum, edges too.')),
   step.prep(
     'dry',
     'dry',
     t('Bone dry'),
     5,
-    m('Bone dry: binder foams on a wet base. Wood or stone beside it covered.'),
+    m('The base must be fully dry: binder foams on a wet base. Cover wood or stone beside it.'),
     {
-      wrong: [wrong(t('A dark, damp place'), t('Warm air, wait. Not today if it comes back.'))],
+      wrong: [
+        wrong(
+          t('A dark, damp place'),
+          t('Dry it with warm air and wait. If the moisture comes back, do not lay it today.'),
+        ),
+      ],
     },
   ),
   step.prep(
@@ -55,7 +60,7 @@ const prepSteps = ({ work }: Rounds): StepDraft[] => [
     'look',
     t('Dry day'),
     2,
-    m('No rain in the forecast until it is open; cover at hand.'),
+    m('The forecast must show no rain until the place is open again. Have a cover ready.'),
     { uses: ['cover'] },
   ),
   ...beforeMixing(work),
@@ -67,9 +72,12 @@ const buildSteps = ({ work, prime, primerG, main }: Rounds): StepDraft[] => [
     prime,
     'prime',
     t('Prime edges and base'),
-    m('{amount} of the binder, thin, by roller, on the base and up the edges; tacky, no puddle.', {
-      amount: grams(primerG),
-    }),
+    m(
+      'Roll {amount} of the binder thinly on the base and up the edges. It must become tacky; no puddle may stay.',
+      {
+        amount: grams(primerG),
+      },
+    ),
     {
       people: 1,
       figures: ['primer'],
@@ -81,14 +89,16 @@ const buildSteps = ({ work, prime, primerG, main }: Rounds): StepDraft[] => [
       at: 'overcoatOpens',
       until: 'overcoatCloses',
       missed: 'condition',
-      why: m('Primer tacky, not dry.'),
+      why: m('The primer must be tacky, not dry.'),
     },
   ]),
   step.touch(
     main,
     'rake',
     t('Place it'),
-    m('Spread by rake, {deep} and a little proud, edges first.', { deep: mm(work.buildMm) }),
+    m('Spread it with a rake, {deep} deep and a little higher, edges first.', {
+      deep: mm(work.buildMm),
+    }),
     { figures: ['granules', 'binder'] },
   ),
   step.touch(
@@ -96,36 +106,58 @@ const buildSteps = ({ work, prime, primerG, main }: Rounds): StepDraft[] => [
     'trowel',
     t('Compact and trowel'),
     m(
-      'Trowel misted with {aid}; never spray the mat. Compact from all sides, level with what is beside it.',
+      'Mist the trowel with {aid}; never spray the mat. Compact it from all sides, level with the surface beside it.',
       { aid: aidName(work, 'release') },
     ),
     {
       uses: ['release'],
-      wrong: [wrong(t('It lifts with the trowel'), t('Mist the trowel again, less pressure.'))],
+      wrong: [wrong(t('It lifts with the trowel'), t('Mist the trowel again and press less.'))],
     },
   ),
   cleanTools(main),
 ];
 
 const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
-  leave(work, main, m('Closed until the card’s time is up; covered if it rains.')),
-  lookAndTap(ready, t('Level at the edges, no loose grain under a stiff brush.'), [
-    wrong(t('Grains brush out'), t('Starved: roll a thin coat of binder over it. Deep: cut out.')),
-    wrong(t('An open edge'), t('Prime it, fill it, press.')),
-  ]),
+  leave(
+    work,
+    main,
+    m('Keep it closed until the time of the card has passed. Cover it if it rains.'),
+  ),
+  lookAndTap(
+    ready,
+    t('Check that it is level at the edges. Brush it with a stiff brush: no grain may come loose.'),
+    [
+      wrong(
+        t('Grains brush out'),
+        t('Near the surface: roll a thin coat of binder over it. Deeper: cut it out.'),
+      ),
+      wrong(t('An open edge'), t('Prime the edge, fill it and press it down.')),
+    ],
+  ),
   fingernail(work),
   ...(survey.matting.drains
     ? [
-        step.inspect('drain', t('Pail of water'), 3, m('It runs through, none stands.'), {
-          wrong: [wrong(t('It stands'), t('Too much binder: drill through, or lay again.'))],
-        }),
+        step.inspect(
+          'drain',
+          t('Pail of water'),
+          3,
+          m('Pour a pail of water on it. All of the water must run through.'),
+          {
+            wrong: [
+              wrong(
+                t('Water stays on it'),
+                t('It has too much binder. Drill holes through it, or lay it again.'),
+              ),
+            ],
+          },
+        ),
       ]
     : []),
   step.inspect(
     'trip',
     t('No trip'),
     2,
-    m('Straight edge over the joint: {most} at most, nothing to catch a foot.', {
+    m('Lay a straight edge over the joint. The step may be {most} at most.', {
       most: mm(TRIP_MM),
     }),
     {

@@ -14,7 +14,7 @@ import { isLining, type Rounds, type W } from './rounds';
 export const stepIds = ['open-up', 'close-former', 'machine'] as const;
 export const step = stepsOf(stepIds);
 
-/** With less wall than this the repair material would have to carry the pressure, mm. */
+/** Least wall that still carries the pressure, mm. If less is left, the repair material would have to carry it. */
 const THIN_WALL_MM = 3;
 
 const engineered = ({ bodies }: W) =>

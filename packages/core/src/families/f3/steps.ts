@@ -27,11 +27,16 @@ const proof = ({ demand }: W) =>
     t('Proof load'),
     15,
     demand.load
-      ? m('Load it in steps to {load}, slowly, nobody under it. Hold {hold}: no crack, no creep.', {
-          load: q(demand.load.newtons * PROOF_SHARE, 'force'),
-          hold: minutes(PROOF_MIN),
-        })
-      : m('Press and shake it by hand harder than it will be in service: no crack, no creep.'),
+      ? m(
+          'Load it slowly in steps up to {load}. Nobody may stand under it. Hold the load for {hold}: no crack may open and nothing may creep.',
+          {
+            load: q(demand.load.newtons * PROOF_SHARE, 'force'),
+            hold: minutes(PROOF_MIN),
+          },
+        )
+      : m(
+          'Press and shake it by hand, harder than it will be in service. No crack may open and nothing may creep.',
+        ),
     {
       hold: demand.load
         ? {

@@ -75,7 +75,9 @@ const buildSteps = ({ plug, work, places, wrap, hands, main, last }: Rounds): St
             wrong: [
               wrong(
                 t('Even plugged it seeps'),
-                t('Go on: tight plies are the second line. Running: stop, drain further.'),
+                t(
+                  'If it only drips, go on: tight plies also hold it. If it runs, stop and drain further.',
+                ),
               ),
             ],
           },
@@ -84,7 +86,9 @@ const buildSteps = ({ plug, work, places, wrap, hands, main, last }: Rounds): St
           plug,
           'tackFree',
           t('Is the plug tack-free'),
-          m('A clean glove comes away clean. Only then is the first pouch opened.'),
+          m(
+            'Touch the plug with a clean glove. Open the first pouch only if the glove stays clean.',
+          ),
         ),
       ]
     : []),
@@ -101,7 +105,7 @@ const buildSteps = ({ plug, work, places, wrap, hands, main, last }: Rounds): St
           m(
             'Wet gloves. Press and twist along the lay, round and round, until the foam stops and it is no longer tacky.',
           ),
-          { people: 2, wrong: [wrong(t('It lifts'), t('Hold it down to the set.'))] },
+          { people: 2, wrong: [wrong(t('It lifts'), t('Hold it down until it has set.'))] },
         ),
         step.build(
           wrap,
@@ -124,7 +128,7 @@ const buildSteps = ({ plug, work, places, wrap, hands, main, last }: Rounds): St
 ];
 
 const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
-  leave(work, last, m('No pressure on it.')),
+  leave(work, last, m('Put no pressure on it.')),
   lookAndTap(ready, t('One colour, no dry cloth, no lifted edge. Tap round it: one sound.'), [
     wrong(t('Lifted edge'), t('Grind it back to where it holds, wrap over.')),
     wrong(t('Soft when tapped'), t('It foamed too much or set in water: take it off.')),

@@ -87,7 +87,9 @@ const fairSteps = ({ fair, work, prime }: Rounds): StepDraft[] => [
           fair,
           fair.card.cure.milestones.handle ? 'handle' : 'tackFree',
           t('Is it shaped hard'),
-          m('A fingernail leaves no mark. Abrade it matt, dust off, wipe.'),
+          m(
+            'Press a fingernail into it: it is hard when no mark stays. Then abrade it until it is matt, remove the dust and wipe it.',
+          ),
           { minutes: 10, does: 'wait' },
         ),
       ]
@@ -163,25 +165,31 @@ const wrapSteps = ({
     'form',
     t('Bind it'),
     5,
-    m('Compression film over all, tight, pricked. Leave it on to the set.'),
+    m(
+      'Wrap compression film tightly over all of it and prick holes into it. Leave it on until the resin has set.',
+    ),
     { uses: ['film'] },
   ),
   cleanTools(main),
 ];
 
 const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
-  leave(work, main, m('No pressure on it. A kept sample of each batch is felt before it is.')),
+  leave(
+    work,
+    main,
+    m('Put no pressure on it until the kept sample of each batch has been felt and is hard.'),
+  ),
   lookAndTap(
     ready,
     t('No dry cloth, no wrinkle across the plies, no delamination. Tap on a grid: one sound.'),
     [
       wrong(
-        m('Hollow under {most} across', { most: mm(25) }),
-        t('Drill, inject resin, record it.'),
+        m('A hollow sound, less than {most} across', { most: mm(25) }),
+        t('Drill into the hollow, inject resin and record it.'),
       ),
       wrong(
-        t('Larger, or at the edge'),
-        t('Take it off to there, lay it again: the engineer decides.'),
+        t('A larger hollow, or one at the edge'),
+        t('Cut the laminate off up to there and lay it again. The engineer decides.'),
       ),
     ],
   ),

@@ -51,7 +51,12 @@ function pourSteps(work: W, main: Round, after: After): StepDraft[] {
       {
         people: 1,
         figures: ['holeMl', 'coverMl'],
-        wrong: [wrong(t('Bubbles rise'), t('Prick them while it flows.'))],
+        wrong: [
+          wrong(
+            t('Bubbles rise'),
+            t('Open the bubbles with a point while the material still flows.'),
+          ),
+        ],
       },
     ),
     step.touch(
@@ -93,7 +98,9 @@ const prepSteps = ({ work, survey, sheet, holes, slopeDeg }: Rounds): StepDraft[
   ),
   degrease(work),
   gradeStep(work, LAP_MM, {
-    extra: m('Coarse, low speed, to a matt nap. Do not smear: a smear is burnt rubber.'),
+    extra: m(
+      'Buff with a coarse tool at low speed until the surface is matt and rough. Do not smear the rubber: a smear is burnt rubber.',
+    ),
   }),
   step.prep(
     'dust-off',
@@ -233,7 +240,7 @@ const coverSteps = ({
           STITCH_MIN * strips,
           m('Roller from the centre out, hard, every line over the last: no air is left.'),
           {
-            wrong: [wrong('A blister', t('Prick it, stitch it down.'))],
+            wrong: [wrong('A blister', t('Open it with a point, then roll it down.'))],
           },
         ),
       ]
@@ -248,7 +255,7 @@ const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
     'tackFree',
     t('Is it tack-free'),
     2,
-    m('A clean glove comes away clean. Then the backing comes off.'),
+    m('Touch it with a clean glove. Pull the backing off only if the glove stays clean.'),
   ),
   lookAndTap(
     ready,

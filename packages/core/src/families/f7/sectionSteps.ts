@@ -66,7 +66,7 @@ const acceptSteps = ({ work, main, ready }: SectionRounds): StepDraft[] => [
     'contour',
     t('Buff to the contour'),
     15,
-    m('No step; no air under the patch by tapping. Dust off.'),
+    m('There must be no step. Tap the patch: no air may be under it. Remove the dust.'),
     { after: ready, does: 'finish' },
   ),
   inflate(),

@@ -81,7 +81,9 @@ const mortarSteps = (work: W, rounds: readonly Round[]): StepDraft[] =>
         'dampen',
         t('Dampen'),
         8,
-        m('To saturated, surface dry: dark, no shine, no puddle. Just before the mortar.'),
+        m(
+          'Just before the mortar, wet the walls until they are saturated and the surface is dry: dark, no shine, no puddle.',
+        ),
         {
           round,
           after: before ? [overcoat(work, before)] : [],
@@ -92,7 +94,7 @@ const mortarSteps = (work: W, rounds: readonly Round[]): StepDraft[] =>
           step: 'dampen',
           most: DAMP_MIN,
           missed: 'dampen',
-          why: m('Placed before the damp dries off.'),
+          why: m('Place the mortar before the damp surface dries.'),
         },
       ]),
       ...(i === 0
@@ -160,7 +162,13 @@ function resinSteps(work: W, main: Round): StepDraft[] {
           {
             people: 1,
             figures,
-            wrong: [sinks, wrong(t('Bottle warm'), t('Bin it outside; mix less.'))],
+            wrong: [
+              sinks,
+              wrong(
+                t('Bottle warm'),
+                t('Put it outside to cool and throw it away. Mix less the next time.'),
+              ),
+            ],
           },
         ),
     ...(isSealant(work)
@@ -169,7 +177,9 @@ function resinSteps(work: W, main: Round): StepDraft[] {
             main,
             'tool',
             t('Tool it'),
-            m('A wet spatula, once, slightly hollow. Pull the tape at once.'),
+            m(
+              'Smooth the joint once with a wet spatula, slightly hollow. Pull the tape off at once.',
+            ),
             { people: 1 },
           ),
         ]
@@ -199,7 +209,13 @@ const prepSteps = ({ work, card, survey, rounds, last }: Rounds): StepDraft[] =>
   gradeStep(work, 20),
   dustOff(t('Vacuum, then blow out with oil-free air, along it, twice. Dust is a release agent.')),
   isMortar(work)
-    ? step.prep('wash-out', 'dry', t('Let it drain'), 5, m('No puddle left, no dust.'))
+    ? step.prep(
+        'wash-out',
+        'dry',
+        t('Let it drain'),
+        5,
+        m('Let all puddles drain away. No dust may be left.'),
+      )
     : step.prep(
         'dry',
         'dry',
@@ -219,7 +235,11 @@ const prepSteps = ({ work, card, survey, rounds, last }: Rounds): StepDraft[] =>
 const buildSteps = ({ last }: Rounds): StepDraft[] => [cleanTools(last)];
 
 const acceptSteps = ({ work, last, grinds, ready }: Rounds): StepDraft[] => [
-  leave(work, last, isMortar(work) ? m('Film over it; no draught, no sun.') : m('Barriers up.')),
+  leave(
+    work,
+    last,
+    isMortar(work) ? m('Cover it with film. Keep draught and sun off it.') : m('Put barriers up.'),
+  ),
   ...(grinds
     ? [
         step.during(
@@ -237,13 +257,19 @@ const acceptSteps = ({ work, last, grinds, ready }: Rounds): StepDraft[] => [
         ),
       ]
     : []),
-  lookAndTap(ready, t('Full to both walls, flush, no pinholes. Drag a chain over it: one sound.'), [
-    wrong(t('Sunk'), t('Abrade, fill again.')),
-    wrong(
-      t('A new hairline beside it'),
-      t('It moves more than this stands: cut it out, a flexible joint.'),
+  lookAndTap(
+    ready,
+    t(
+      'Check that it fills the crack to both walls, is flush and has no pinholes. Drag a chain over it: the sound must be the same everywhere.',
     ),
-  ]),
+    [
+      wrong(t('Sunk'), t('Abrade it and fill again.')),
+      wrong(
+        t('A new hairline beside it'),
+        t('It moves more than this stands: cut it out, a flexible joint.'),
+      ),
+    ],
+  ),
   ...hardness(work),
   step.inspect(
     'straight',

@@ -110,7 +110,7 @@ const mixed = ({ work, round }: CoatOf, window: After[]): StepDraft[] =>
           t('Dampen to SSD'),
           10,
           m(
-            'Soak, then let the water go: saturated, surface dry. Dark, no shine, no puddle. Just before the mortar.',
+            'Just before the mortar, soak the surface and let the water go until it is saturated and surface dry: dark, no shine, no puddle.',
           ),
           { round, after: window },
         ),
@@ -119,7 +119,7 @@ const mixed = ({ work, round }: CoatOf, window: After[]): StepDraft[] =>
             step: 'dampen',
             most: DAMP_MIN,
             missed: 'dampen' as const,
-            why: m('Placed before the damp dries off.'),
+            why: m('Place the mortar before the damp surface dries.'),
           },
         ]),
       ]

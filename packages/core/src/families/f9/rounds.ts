@@ -7,7 +7,7 @@ import { notBefore } from '../../methods/step';
 import type { Round } from '../../work/round';
 import { coats, floorMm2, isPowder, type W } from './coats';
 
-/** Parts of water per part of etch cleaner. */
+/** How far the etch cleaner is diluted: parts of water to one part of cleaner, by volume. */
 export const ETCH_PARTS = 10;
 /** Width and depth to which a crack in the floor is cut open before it is filled, mm. */
 export const CHASE = { widthMm: 5, depthMm: 15 };

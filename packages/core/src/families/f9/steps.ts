@@ -78,7 +78,9 @@ const prepSteps = ({ work, survey }: Rounds): StepDraft[] => [
           'dry',
           t('Dry it'),
           15,
-          m('Dry to the card; tape a film over it: no fog.'),
+          m(
+            'Let it dry as far as the card asks. Tape a clear film over it: no fog must form under the film.',
+          ),
         ),
       ]),
   ...beforeMixing(work),
@@ -98,7 +100,12 @@ const buildSteps = ({ crack, work, coatRounds, last, seals }: Rounds): StepDraft
           ),
           { people: 1, figures: ['round.crack.total'] },
         ),
-        waitFor(crack, 'tackFree', t('Is the crack hard'), m('A fingernail leaves no mark.')),
+        waitFor(
+          crack,
+          'tackFree',
+          t('Is the crack hard'),
+          m('Press a fingernail into it. It is hard when no mark stays.'),
+        ),
       ]
     : []),
   ...coatSteps(work, coatRounds),
@@ -144,13 +151,21 @@ const acceptSteps = ({ work, end, ready, last, seals }: Rounds): StepDraft[] => 
     work,
     end,
     isPowder(work)
-      ? m('Film over the mortar, or fog it, until it is sealed: no draught, no sun.')
-      : m('No draught, no sun, no foot.'),
+      ? m(
+          'Cover the mortar with film, or fog it with water, until it is sealed. Keep draught and sun off it.',
+        )
+      : m('Keep draught, sun and feet off it.'),
   ),
-  lookAndTap(ready, t('Edges level, no map of cracks, no dust. Drag a chain over it: one sound.'), [
-    wrong(t('It drums'), t('It has let go: cut that part out square, wet it better.')),
-    wrong(t('It dusts'), t('Too wet or dried too fast: harden it, or overlay.')),
-  ]),
+  lookAndTap(
+    ready,
+    t(
+      'Check that the edges are level and that there is no net of cracks and no dust. Drag a chain over it: the sound must be the same everywhere.',
+    ),
+    [
+      wrong(t('It drums'), t('It has let go: cut that part out square, wet it better.')),
+      wrong(t('It dusts'), t('Too wet or dried too fast: harden it, or overlay.')),
+    ],
+  ),
   fingernail(work),
   step.inspect(
     'level',

@@ -1,23 +1,7 @@
-import { t } from '@kelmot/core';
 import { execFileSync } from 'node:child_process';
 import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-
-test('a text is filled with its values, and counts in words', () => {
-  expect(t('Bench')).toBe('Bench');
-  expect(t('Back to: {task}', { task: 'Degrease' })).toBe('Back to: Degrease');
-  const left = '{n, plural, =0 {nothing} one {# entry} other {# entries}} kept';
-  expect([0, 1, 2].map((n) => t(left, { n }))).toEqual([
-    'nothing kept',
-    '1 entry kept',
-    '2 entries kept',
-  ]);
-  expect(t('It is {state, select, over {over} other {good}}', { state: 'over' })).toBe(
-    'It is over',
-  );
-  expect(() => t('{a} of {b}', { a: 1 })).toThrow(/needs b/);
-});
 
 describe('the catalogue of texts', () => {
   const script = resolve(__dirname, '../../../bin/lib/texts.mjs');
