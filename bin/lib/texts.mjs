@@ -92,7 +92,7 @@ if (process.argv.includes('--check')) {
     if (kept[id] !== text) wrong.push(`missing in ${CATALOGUE}: “${text}”`);
   for (const [id, text] of Object.entries(kept))
     if (!texts.has(id)) wrong.push(`unused in ${CATALOGUE}: “${text}”`);
-  if (wrong.length > 0) wrong.push('Write the catalogue anew: npm run texts');
+  if (wrong.length > 0) wrong.push('Write the catalogue again: npm run texts');
 } else writeFileSync(CATALOGUE, `${JSON.stringify(Object.fromEntries(sorted), null, 2)}\n`);
 for (const line of wrong) console.log(line);
 process.exitCode = wrong.length > 0 ? 1 : 0;
