@@ -226,9 +226,9 @@ export class Screen {
   async matches(id: string, pattern: RegExp): Promise<void> {
     await look(
       this.page,
-      (wanted, source) =>
-        new RegExp(source, 's').test(document.querySelector<HTMLElement>(wanted)?.innerText ?? ''),
-      [at(id), pattern.source],
+      (wanted, source, flags) =>
+        new RegExp(source, flags).test(document.querySelector<HTMLElement>(wanted)?.innerText ?? ''),
+      [at(id), pattern.source, pattern.flags.includes('s') ? pattern.flags : `${pattern.flags}s`],
     ).catch(async () => {
       throw new Error(`${id} says “${await this.shownText(id)}”, not ${pattern}`);
     });
