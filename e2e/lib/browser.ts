@@ -227,7 +227,9 @@ export class Screen {
     await look(
       this.page,
       (wanted, source, flags) =>
-        new RegExp(source, flags).test(document.querySelector<HTMLElement>(wanted)?.innerText ?? ''),
+        new RegExp(source, flags).test(
+          document.querySelector<HTMLElement>(wanted)?.innerText ?? '',
+        ),
       [at(id), pattern.source, pattern.flags.includes('s') ? pattern.flags : `${pattern.flags}s`],
     ).catch(async () => {
       throw new Error(`${id} says “${await this.shownText(id)}”, not ${pattern}`);
