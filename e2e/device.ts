@@ -17,6 +17,14 @@ async function doOne(screen: Screen): Promise<string> {
   return task;
 }
 
+/** Opens the run sheet of a repair, and waits until it and everything for planning is on the device. */
+async function openRun(screen: Screen, id: string): Promise<void> {
+  await screen.press('tab-repairs');
+  await screen.press(`repair-${id}`);
+  await taskShown(screen);
+  await kept(screen);
+}
+
 const reload = (screen: Screen) => screen.page.reload({ waitUntil: 'load' });
 
 test('the bench opens without any family, from files compressed at build time', async () => {
@@ -95,11 +103,21 @@ test('a survey saved without signal shows as saved at once, and is judged', asyn
   assert.deepEqual(screen.problems, []);
 });
 
-test("two people share a phone: one person's entries are sent only as theirs, when they sign in", async () => {
+test('a repair that is not on the device yet says so, and is loaded when signal returns', async () => {
   const screen = await signedIn('ida', PHONE);
   await screen.press('tab-repairs');
+  await screen.see('repair-FL-06');
+  await cut(screen);
   await screen.press('repair-FL-06');
-  await kept(screen);
+  await screen.says('This is not on the device yet. It is loaded when signal returns.');
+  await cut(screen, false);
+  await taskShown(screen);
+  assert.deepEqual(screen.problems, []);
+});
+
+test("two people share a phone: one person's entries are sent only as theirs, when they sign in", async () => {
+  const screen = await signedIn('ida', PHONE);
+  await openRun(screen, 'FL-06');
   await cut(screen);
   await doOne(screen);
   await screen.open('/settings');
@@ -191,10 +209,7 @@ test('two people hand a phone over without signal: entries under the other name 
   await screen.see(`person-${tomas}`);
   await screen.press('sign-out');
   await screen.press('demo-ida');
-  await screen.press('tab-repairs');
-  await screen.press('repair-FL-06');
-  await taskShown(screen);
-  await kept(screen);
+  await openRun(screen, 'FL-06');
   const { pathname } = new URL(screen.page.url());
   await screen.open('/settings');
   await screen.see(`person-${tomas}`);
@@ -326,9 +341,7 @@ test('a wrong clock is reported, and every time is correct nevertheless', async 
 
 test('the server is killed during sending: everything arrives once, in order', async () => {
   const screen = await signedIn('ida', PHONE);
-  await screen.press('tab-repairs');
-  await screen.press('repair-FL-06');
-  await kept(screen);
+  await openRun(screen, 'FL-06');
   await cut(screen);
   const done = [await doOne(screen), await doOne(screen), await doOne(screen)];
   const restarted = server().restart();

@@ -2,7 +2,7 @@ import { INSTRUMENTS } from '@kelmot/core/instruments/instrument';
 import { demoUsers } from '@kelmot/demo';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { PHONE, withScreens, type Screen } from './lib/browser';
+import { pagesText, PHONE, type Screen } from './lib/browser';
 import { Days } from './lib/days';
 import { runInTurns, runJob, waitedFor } from './lib/runner';
 import { back, cut, kept } from './lib/signal';
@@ -58,7 +58,7 @@ async function walk(run: (days: Days, open: Open) => Promise<void>): Promise<voi
     const problems = screens.flatMap((screen) => screen.problems);
     assert.deepEqual(problems, []);
   } catch (error) {
-    throw await withScreens(error, screens);
+    throw new Error(`${String(error)}\n--- ${await pagesText(screens)}`, { cause: error });
   } finally {
     for (const screen of screens) await screen.page.browserContext().close();
   }

@@ -273,15 +273,13 @@ export class Screen {
   }
 }
 
-/** Adds the text of all pages to the error of a test: CI keeps no screenshots. */
-export async function withScreens(error: unknown, screens: readonly Screen[]): Promise<Error> {
-  const shown = await Promise.all(
-    screens.map(async ({ page, problems }) => {
-      const text = await page.evaluate(() => document.body.innerText).catch(String);
-      return [page.url(), ...problems, text].join('\n');
-    }),
-  );
-  return new Error([String(error), ...shown].join('\n--- '), { cause: error });
+/** What each page shows, with its address and its problems. */
+export async function pagesText(screens: readonly Screen[]): Promise<string> {
+  const shown = screens.map(async ({ page, problems }) => {
+    const text = await page.evaluate(() => document.body.innerText).catch(String);
+    return [page.url(), ...problems, text].join('\n');
+  });
+  return (await Promise.all(shown)).join('\n--- ');
 }
 
 /** The tests' clock minus the machine's clock, ms. Every page is shifted by it. */

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { after, afterEach, before } from 'node:test';
-import { freshScreen, launch, PHONE, Screen, setPresent, type Session } from './browser';
+import { freshScreen, launch, pagesText, PHONE, Screen, setPresent, type Session } from './browser';
 import type { Days } from './days';
 import { startServer, type Running } from './server';
 import { until } from './signal';
@@ -48,8 +48,12 @@ export async function newScreen(size: Size, when: When = 0): Promise<Screen> {
   return screen;
 }
 
-/** Closes every page of a walk: its clocks would otherwise continue during the next. */
-async function clear(): Promise<void> {
+/**
+ * Closes every page of a walk: its clocks would otherwise continue during the next. Of a walk that failed, the text of
+ * the pages is printed first: CI keeps no screenshots.
+ */
+async function clear(walk: { name?: string; error?: unknown }): Promise<void> {
+  if (walk.error) console.error(`pages of “${walk.name}”:\n${await pagesText(opened)}`);
   for (const screen of opened.splice(0)) await screen.page.browserContext().close();
 }
 
@@ -114,6 +118,6 @@ export async function behaves(screen: Screen, id: string, how: string): Promise<
 /** Gives the walks of a test file their own server and browser. */
 export function onStage(): void {
   before(raise);
-  afterEach(clear);
+  afterEach((walk) => clear(walk));
   after(strike);
 }

@@ -274,3 +274,9 @@ export function errorText(error: unknown): string {
   }
   return t('No signal. What you typed is kept and is sent when signal returns.');
 }
+
+/** One sentence for what could not be loaded. */
+export const loadErrorText = (error: unknown): string =>
+  (error as ApiError | undefined)?.kind === 'problem'
+    ? errorText(error)
+    : t('No signal. This is not on the device yet. It is loaded when signal returns.');

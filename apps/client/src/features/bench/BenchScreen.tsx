@@ -8,7 +8,7 @@ import { Frame, OutboxState } from '@/features/frame';
 import { listAxis, ownAxis } from '@/shared/repairs/benchAxis';
 import { openRepair } from '@/shared/repairs/openRepair';
 import { placeOf, useBenchRows, useRows, type BenchRow } from '@/shared/repairs/useBenchRows';
-import { errorText, useSiteQuery } from '@/store/api';
+import { loadErrorText, useSiteQuery } from '@/store/api';
 import { unfinishedOf } from '@/store/drafts';
 import { useAppSelector } from '@/store/hooks';
 import { usePerson } from '@/store/usePerson';
@@ -266,7 +266,7 @@ export function BenchScreen() {
         </View>
         {isLoading ? <Skeleton /> : null}
         {error && benchRows.length === 0 ? (
-          <Failed say={errorText(error)} retry={() => void refetch()} />
+          <Failed say={loadErrorText(error)} retry={() => void refetch()} />
         ) : null}
         {running.length > 0 && axis ? (
           <View className="border-b border-ink bg-sheet">

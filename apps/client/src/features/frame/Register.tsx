@@ -10,7 +10,7 @@ import { useTheme } from '@/shared/ui/theme';
 import { Txt } from '@/shared/ui/Txt';
 import { REGISTER_PX, useMargins } from '@/shared/ui/layout';
 import { useZone } from '@/shared/ui/useZone';
-import { errorText } from '@/store/api';
+import { loadErrorText } from '@/store/api';
 import { listAxis } from '../../shared/repairs/benchAxis';
 import { openRepair } from '../../shared/repairs/openRepair';
 import { placeOf, useBenchRows, type BenchRow } from '../../shared/repairs/useBenchRows';
@@ -104,7 +104,7 @@ export function Register({ openId }: { openId?: string }) {
       </View>
       {isLoading ? <Skeleton /> : null}
       {error && benchRows.length === 0 ? (
-        <Failed say={errorText(error)} retry={() => void refetch()} />
+        <Failed say={loadErrorText(error)} retry={() => void refetch()} />
       ) : null}
       {!isLoading && !error && benchRows.length === 0 ? (
         <Empty title={searching ? t('Nothing found.') : t('No open repairs.')}>

@@ -1,7 +1,7 @@
 import { whyFirst, type Intent, type Relax, t } from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { errorText } from '@/store/api';
+import { loadErrorText } from '@/store/api';
 import { LinkButton } from '@/shared/ui/Button';
 import { tabIndexAt } from '@/shared/ui/keyboard';
 import { Failed, Skeleton } from '@/shared/ui/states';
@@ -40,7 +40,7 @@ export function Ranking({
         onDrop={compare}
       />
       {loading ? <Skeleton /> : null}
-      {error && ranked.length === 0 ? <Failed say={errorText(error)} /> : null}
+      {error && ranked.length === 0 ? <Failed say={loadErrorText(error)} /> : null}
       <View role="radiogroup" aria-label={t('Material systems')}>
         {shown.map((scored, i) => {
           const own = scored.match.card.code;

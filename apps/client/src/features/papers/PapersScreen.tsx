@@ -15,7 +15,7 @@ import { pathName } from '@/shared/repair/pathNames';
 import { sectionOf } from '@/shared/repair/sectionOf';
 import { useRepair } from '@/shared/repair/useRepair';
 import { Supplies } from '@/features/stations';
-import { errorText } from '@/store/api';
+import { loadErrorText } from '@/store/api';
 import { BackArrow, SecondaryButton, Tag } from '@/shared/ui/Button';
 import { FigureText } from '@/shared/ui/FigureText';
 import { SectionView } from '@/shared/ui/SectionView';
@@ -125,7 +125,7 @@ export function PapersScreen() {
   const now = useNow(MINUTE);
   const [width, setWidth] = useState(0);
   if (!view)
-    return loading || !error ? <Skeleton /> : <Failed say={errorText(error)} leave={TO_ALL} />;
+    return loading || !error ? <Skeleton /> : <Failed say={loadErrorText(error)} leave={TO_ALL} />;
   const plan = view.plan?.body;
   const drawing = width > 0 ? sectionOf(view, now, units, { width, height: 220 }) : null;
   return (

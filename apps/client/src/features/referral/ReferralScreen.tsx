@@ -14,7 +14,7 @@ import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { sectionOf } from '@/shared/repair/sectionOf';
 import { useRepair } from '@/shared/repair/useRepair';
-import { errorText, useSiteQuery } from '@/store/api';
+import { loadErrorText, useSiteQuery } from '@/store/api';
 import { usePerson } from '@/store/usePerson';
 import { BackArrow, SecondaryButton } from '@/shared/ui/Button';
 import { SectionView } from '@/shared/ui/SectionView';
@@ -33,7 +33,7 @@ export function ReferralScreen() {
   const now = useNow(MINUTE);
   const [width, setWidth] = useState(0);
   if (!view || !site)
-    return loading || !error ? <Skeleton /> : <Failed say={errorText(error)} leave={TO_ALL} />;
+    return loading || !error ? <Skeleton /> : <Failed say={loadErrorText(error)} leave={TO_ALL} />;
   const { survey } = view;
   const { refusals } = demandOfSurvey(survey, site.settings);
   const lines = surveyLines(survey, units);

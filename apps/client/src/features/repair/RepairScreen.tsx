@@ -7,7 +7,7 @@ import { MatchScreen } from '@/features/match';
 import { HandoverScreen, RunScreen } from '@/features/run';
 import { stationScreens } from '@/features/stations';
 import { SurveyScreen } from '@/features/survey';
-import { errorText } from '@/store/api';
+import { loadErrorText } from '@/store/api';
 import { useAppDispatch } from '@/store/hooks';
 import { workingShown } from '@/store/view';
 import { PrimaryButton } from '@/shared/ui/Button';
@@ -111,7 +111,7 @@ export function RepairScreen() {
     return (
       <Frame tab="repairs" openId={id}>
         <RejectedCommands waiting={repair.waiting} />
-        {loading || creating ? <Skeleton /> : <Failed say={errorText(error)} leave={TO_ALL} />}
+        {loading || creating ? <Skeleton /> : <Failed say={loadErrorText(error)} leave={TO_ALL} />}
       </Frame>
     );
   }

@@ -14,7 +14,7 @@ import { useState } from 'react';
 import { FlatList, Pressable, TextInput, View } from 'react-native';
 import { Frame } from '@/features/frame';
 import { RepairAside } from '@/shared/repair/RepairAside';
-import { errorText } from '@/store/api';
+import { loadErrorText } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
 import { Tag } from '@/shared/ui/Button';
 import { Choices } from '@/shared/ui/fields';
@@ -184,7 +184,7 @@ export function RepairsScreen() {
       <Find q={q} setQ={setQ} c={c} status={status} setStatus={setStatus} />
       {isLoading && !sort ? <Skeleton rows={6} /> : null}
       {error && benchRows.length === 0 ? (
-        <Failed say={errorText(error)} retry={() => void refetch()} />
+        <Failed say={loadErrorText(error)} retry={() => void refetch()} />
       ) : null}
       {!isLoading && !error && benchRows.length === 0 ? (
         <Empty

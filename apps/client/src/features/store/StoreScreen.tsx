@@ -14,7 +14,7 @@ import {
 import { useState } from 'react';
 import { FlatList, Pressable, ScrollView, View } from 'react-native';
 import { Frame } from '@/features/frame';
-import { errorText, useCardsQuery } from '@/store/api';
+import { loadErrorText, useCardsQuery } from '@/store/api';
 import { useShelf } from '@/store/useShelf';
 import { RejectedCommands } from '@/shared/repair/RejectedCommands';
 import { useAppSelector } from '@/store/hooks';
@@ -260,7 +260,7 @@ export function StoreScreen() {
       </View>
       <RejectedCommands waiting={queue.filter((w) => !('repairId' in w.command))} />
       {isLoading ? <Skeleton rows={6} /> : null}
-      {error && !cards ? <Failed say={errorText(error)} retry={() => void refetch()} /> : null}
+      {error && !cards ? <Failed say={loadErrorText(error)} retry={() => void refetch()} /> : null}
       {cards?.length === 0 ? (
         <Empty title={t('No cards yet.')}>
           {t('A planner adds the materials your site uses.')}

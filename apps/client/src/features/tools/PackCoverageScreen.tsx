@@ -3,7 +3,7 @@ import type { SystemCard } from '@kelmot/core';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Frame } from '@/features/frame';
-import { errorText, useCardsQuery } from '@/store/api';
+import { loadErrorText, useCardsQuery } from '@/store/api';
 import { useAppSelector } from '@/store/hooks';
 import { LinkButton, Tag } from '@/shared/ui/Button';
 import { Choices } from '@/shared/ui/fields';
@@ -34,7 +34,7 @@ export function PackCoverageScreen() {
           {t('What one pack covers, with waste and overfill, as in a plan.')}
         </Txt>
         {isLoading ? <Skeleton rows={6} /> : null}
-        {error ? <Failed say={errorText(error)} retry={() => void refetch()} /> : null}
+        {error ? <Failed say={loadErrorText(error)} retry={() => void refetch()} /> : null}
         {card ? (
           <>
             <View className="flex-row flex-wrap items-center gap-2.5">
