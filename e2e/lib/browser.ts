@@ -99,8 +99,8 @@ export class Screen {
     });
   }
 
-  /** Presses a control once it is enabled and still. */
-  async press(id: string, options?: { count: number; delay: number }): Promise<void> {
+  /** Presses a control once it is enabled and still; once more, as a person would, if it moved away from the press. */
+  async press(id: string, options?: { count: number; delay: number }, again = 2): Promise<void> {
     let spot = await this.spot(id);
     // A person presses the same control or place again only later: a quick press counts as a slip.
     const waits = SETTLE_MS - (Date.now() - this.lastPress(id, spot));
@@ -114,6 +114,14 @@ export class Screen {
       ...this.presses.filter((p) => now - p.at < SETTLE_MS),
       { id, at: now, ...spot },
     ];
+    if (again > 0 && !(await this.reached())) await this.press(id, options, again - 1);
+  }
+
+  /** Whether the last press met its control, and not another that had moved there. A page that was left counts as met. */
+  private reached(): Promise<boolean> {
+    return this.page
+      .evaluate(() => (globalThis as { reachedSpot?: boolean }).reachedSpot !== false)
+      .catch(() => true);
   }
 
   /** Presses a control twice in quick succession. */

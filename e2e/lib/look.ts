@@ -52,10 +52,11 @@ export type Spot = Readonly<{ x: number; y: number }>;
 
 /**
  * Scrolls a control to the middle of the screen and returns the point to press, once the control is enabled, has
- * stopped moving, and the scroll has been drawn: a scroll that arrives during a press cancels it.
+ * stopped moving, and the scroll has been drawn: a scroll that arrives during a press cancels it. From then on the page
+ * notes in `reachedSpot` whether the next press meets the control.
  */
 export function spotOf(selector: string): Spot | null {
-  const memory = globalThis as { lastSpot?: string; drawnSpot?: string };
+  const memory = globalThis as { lastSpot?: string; drawnSpot?: string; reachedSpot?: boolean };
   const found = [...document.querySelectorAll(selector)].find(
     (e) =>
       e.getAttribute('aria-disabled') !== 'true' && e.checkVisibility({ visibilityProperty: true }),
@@ -77,5 +78,11 @@ export function spotOf(selector: string): Spot | null {
   }
   if (memory.drawnSpot !== key) return null;
   memory.lastSpot = undefined;
-  return width > 0 && height > 0 ? spot : null;
+  if (width === 0 || height === 0) return null;
+  memory.reachedSpot = false;
+  const meets = ({ target }: Event) => {
+    memory.reachedSpot = target instanceof Node && found.contains(target);
+  };
+  addEventListener('click', meets, { capture: true, once: true });
+  return spot;
 }

@@ -5,7 +5,7 @@ import { Provider } from 'react-redux';
 import { planOf, viewOf } from '../../../packages/contract/test/view';
 import { draftOf } from '@/features/survey/draftOf';
 import { useDraftBase } from '@/features/survey/useDraftBase';
-import { draftDropped, draftFilled, draftPut } from '@/store/drafts';
+import { draftDropped, draftOpened, draftPut } from '@/store/drafts';
 import { freshStore } from './opened';
 
 const view = viewOf(planOf());
@@ -28,7 +28,7 @@ function opened(shown: RepairView | undefined = view) {
     ),
   });
   const { base } = hook.result.current;
-  act(() => void store.dispatch(draftFilled({ key, draft, base })));
+  act(() => void store.dispatch(draftOpened({ key, draft, base })));
   return {
     store,
     becomes: (of: RepairView) => hook.rerender({ of }),

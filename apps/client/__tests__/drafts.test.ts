@@ -4,7 +4,7 @@ import type { UnknownAction } from '@reduxjs/toolkit';
 import {
   draftChanged,
   draftDropped,
-  draftFilled,
+  draftOpened,
   draftKeyOf,
   draftPut,
   draftsReducer,
@@ -154,11 +154,27 @@ test('single texts are stored by key and removed together', () => {
   expect(draftsReducer(state, textsDropped(['r/weigh/a'])).texts).toEqual({});
 });
 
+test('what a person did before their survey had opened stays; the survey it was begun on is known', () => {
+  const base = { version: 3, survey: '{}' };
+  const chosen = { ...shown, shapes: ['bore'] };
+  const state = [
+    draftPut({ key: 'r1', draft: chosen }),
+    draftOpened({ key: 'r1', draft: shown, base }),
+  ].reduce(draftsReducer, initialDrafts);
+  expect(state.surveys.r1).toEqual(chosen);
+  expect(state.bases.r1).toEqual(base);
+  const later = draftsReducer(
+    state,
+    draftOpened({ key: 'r1', draft: shown, base: { ...base, version: 4 } }),
+  );
+  expect(later.bases.r1).toEqual(base);
+});
+
 test('a draft belongs to its author; one that was only opened or filled in does not count as unfinished', () => {
   const mine = draftKeyOf('r1', 'ida');
   const put = (key: string) => draftPut({ key, draft: shown });
   const state = [
-    draftFilled({ key: mine, draft: shown }),
+    draftOpened({ key: mine, draft: shown }),
     put(draftKeyOf(undefined, 'ida')),
     put(draftKeyOf('r2', 'tomas')),
     put(draftKeyOf(undefined, 'tomas')),

@@ -39,13 +39,22 @@ const slice = createSlice({
   name: 'drafts',
   initialState: initialDrafts,
   reducers: {
-    /** Set when it is opened, or filled in from known data: nobody has typed anything. */
-    draftFilled: (
+    /**
+     * Set when its screen has opened. A person can be quicker than that: what they typed or chose by then stays.
+     */
+    draftOpened: (
       state,
-      { payload }: PayloadAction<{ key: string; draft: SurveyDraft; base?: Base }>,
+      {
+        payload: { key, draft, base },
+      }: PayloadAction<{ key: string; draft: SurveyDraft; base?: Base }>,
     ) => {
+      const touched = state.touched[key] === true;
+      if (!touched) state.surveys[key] = draft;
+      if (base && !(touched && state.bases[key])) state.bases[key] = base;
+    },
+    /** Filled in from known data: nobody has typed that part. */
+    draftFilled: (state, { payload }: PayloadAction<{ key: string; draft: SurveyDraft }>) => {
       state.surveys[payload.key] = payload.draft;
-      if (payload.base) state.bases[payload.key] = payload.base;
     },
     draftPut: (state, { payload }: PayloadAction<{ key: string; draft: SurveyDraft }>) => {
       state.surveys[payload.key] = payload.draft;
@@ -69,8 +78,15 @@ const slice = createSlice({
   },
 });
 
-export const { draftFilled, draftPut, draftDropped, surveysReworded, textTyped, textsDropped } =
-  slice.actions;
+export const {
+  draftOpened,
+  draftFilled,
+  draftPut,
+  draftDropped,
+  surveysReworded,
+  textTyped,
+  textsDropped,
+} = slice.actions;
 
 /** A change of a draft; `shown` is the draft on the screen, if none is stored yet. */
 export interface DraftChange {

@@ -22,7 +22,7 @@ import { RejectedCommands } from '@/shared/repair/RejectedCommands';
 import { StationFrame } from '@/features/frame';
 import type { OpenRepair } from '@/shared/repair/useRepair';
 import { useSiteQuery } from '@/store/api';
-import { draftDropped, draftFilled, draftKeyOf, type Base } from '@/store/drafts';
+import { draftDropped, draftOpened, draftKeyOf, type Base } from '@/store/drafts';
 import { siteTime } from '@/store/clock';
 import { useAppDispatch, useAppSelector, useAppStore } from '@/store/hooks';
 import { useSend } from '@/store/useSend';
@@ -104,7 +104,7 @@ export function SurveyScreen({ view, repair }: SurveyProps) {
   const { base, moved, stale } = useDraftBase(view, draftKey);
   const draft = (stale ? undefined : kept) ?? stored ?? fresh;
   useEffect(() => {
-    if ((!kept || stale) && !isLoading) dispatch(draftFilled({ key: draftKey, draft, base }));
+    if ((!kept || stale) && !isLoading) dispatch(draftOpened({ key: draftKey, draft, base }));
   }, [kept, stale, isLoading, draft, draftKey, base, dispatch]);
   // A letter shows in its box at once; the section and results follow when there is time.
   const calm = useDeferredValue(draft);
