@@ -82,7 +82,7 @@ async function measured(
     'search, old ones': await ms(() => page({ q: tagOf(size - 1).slice(0, size < 1e4 ? -2 : -4) })),
     'search, the oldest': await ms(() => page({ q: tagOf(size - 1) })),
     'search, none': await ms(() => page({ q: 'nowhere at all' })),
-    'one repair': await ms(() => readRepair(db, siteId, one)),
+    'one repair': await ms(() => readRepair(db, { siteId, id: one })),
   };
 }
 

@@ -47,7 +47,10 @@ function judging(): string {
   const sizes = [50, 500, 5000];
   const times = sizes.map((n) => {
     const cards = generated(n, survey.family);
-    return 1000 / perSecond(() => rank(matchAll(survey, cards, siteSettings), survey.intent), 300);
+    return (
+      1000 /
+      perSecond(() => rank(matchAll(survey, cards, { site: siteSettings }), survey.intent), 300)
+    );
   });
   const rows = sizes.map((n, i) => {
     const ms = times[i] ?? 0;
@@ -61,7 +64,8 @@ function judging(): string {
 function planning(): string {
   const rows = surveyedRepairs.flatMap(({ tag, survey: part }) => {
     const survey = demoSurvey(tag, null, AT, part);
-    const best = rank(matchAll(survey, systemCards, siteSettings), survey.intent)[0]?.match.card;
+    const best = rank(matchAll(survey, systemCards, { site: siteSettings }), survey.intent)[0]
+      ?.match.card;
     const plan = () => best && makePlan(survey, best, siteSettings, AT, { library: demoCards });
     if (!best || !plan()?.ok) return [];
     const ms = 1000 / perSecond(plan, 60);
@@ -75,8 +79,8 @@ function hostileCards(): string {
   const rows = families().map(({ id }) => {
     const times = fc.sample(hostile(id), { numRuns: HOSTILE, seed: 5 }).map(({ survey, card }) => {
       const begun = performance.now();
-      const ranked = rank(matchAll(survey, [card], siteSettings), survey.intent);
-      whatWouldChange(survey, ranked, siteSettings, {});
+      const ranked = rank(matchAll(survey, [card], { site: siteSettings }), survey.intent);
+      whatWouldChange(survey, ranked, { site: siteSettings, context: {} });
       makePlan(survey, card, siteSettings, AT, { library: demoCards });
       return performance.now() - begun;
     });

@@ -18,7 +18,7 @@ function ruleOf(j: Judged) {
   };
 }
 
-const ranked = rank(matchAll(survey, cards, site, context), survey.intent);
+const ranked = rank(matchAll(survey, cards, { site, context }), survey.intent);
 process.stdout.write(
   `${JSON.stringify({
     ok: true,

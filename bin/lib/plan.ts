@@ -8,7 +8,7 @@ const say = (message: Message): string => word(message, units);
 
 const asked = code
   ? cards.filter((c) => c.code === code)
-  : rank(matchAll(survey, cards, site, context), survey.intent)
+  : rank(matchAll(survey, cards, { site, context }), survey.intent)
       .filter((s) => s.match.verdict !== 'no')
       .map((s) => s.match.card);
 if (code && asked.length === 0)

@@ -43,7 +43,7 @@ function answered(drafts: typeof started, { key, path, text, site, shown }: Answ
   };
   const change = (draft: typeof shown) => ({
     ...draft,
-    texts: withAnswer(draft, path, text, site),
+    texts: withAnswer(draft, { path, text, site }),
   });
   draftChanged({ key, shown, change })(dispatch, () => ({ drafts }));
   return after;
@@ -103,7 +103,11 @@ test('a slab starts with the indoor swing and follows the outdoors answer until 
   expect(swing(typing(own)(state, 'site.outdoors', 'no'))).toBe('20');
   // A family that is chosen later is filled in from the answers that exist.
   const outside = typing(own)(started, 'site.outdoors', 'yes').surveys.new ?? shown;
-  const slab = withFamily(outside, 'F8', null, { units: 'metric', site: own });
+  const slab = withFamily(outside, {
+    family: 'F8',
+    asset: null,
+    plant: { units: 'metric', site: own },
+  });
   expect([slab.texts['site.outdoors'], slab.texts['floor.swingC']]).toEqual(['yes', '14 °C']);
   // A crack that does not move is not asked for its movement.
   expect(newDraft('F2', '2026-11-24T08:00:00Z', own).texts['floor.swingC']).toBeUndefined();

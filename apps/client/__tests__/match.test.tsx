@@ -25,7 +25,7 @@ const dearer = {
 const rushed = { ...survey, site: { ...survey.site, tools: 'power' as const } };
 
 test('two systems stand side by side with their scores; one alone is not compared', () => {
-  const ranked = rank(matchAll(survey, [card, dearer], site), 'lasting');
+  const ranked = rank(matchAll(survey, [card, dearer], { site }), 'lasting');
   const dropped: string[] = [];
   show(<Compare chosen={ranked} onDrop={(code) => dropped.push(code)} />);
   expect(screen.getByText('R-100 Test paste')).toBeTruthy();
@@ -41,8 +41,8 @@ test('two systems stand side by side with their scores; one alone is not compare
 });
 
 test('a what-if shows its change, is tried by one touch, and undone', () => {
-  const ranked = rank(matchAll(rushed, [card], site), 'lasting');
-  const found = whatWouldChange(rushed, ranked, site);
+  const ranked = rank(matchAll(rushed, [card], { site }), 'lasting');
+  const found = whatWouldChange(rushed, ranked, { site });
   expect(found.map((w) => w.changes.map((c) => c.path))).toEqual([['site.tools']]);
   let tried: readonly Relax[] = [];
   show(<WhatIfBlock found={found} onTry={(w) => (tried = w.changes)} />);

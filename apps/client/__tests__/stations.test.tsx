@@ -154,7 +154,7 @@ test('the scale of the weights is recorded with the batch; typed weights have no
 
 test('a card shows what decides, its condition, and the change to try', () => {
   const [scored] = rank(
-    matchAll({ ...survey, window: { ...survey.window, downMin: 600 } }, [card], site),
+    matchAll({ ...survey, window: { ...survey.window, downMin: 600 } }, [card], { site }),
     'lasting',
   );
   if (!scored) throw new Error('no match');
@@ -175,7 +175,7 @@ test('a card shows what decides, its condition, and the change to try', () => {
   fireEvent.press(screen.getByText(/All reasons, and what would change it/));
   fireEvent.press(screen.getByTestId('try-R-100-window'));
   expect(tried).toEqual([expect.stringMatching(/^readings\.surfaceC=\d+ °C$/)]);
-  expect(judge(survey, card, site).verdict).toBe('fits');
+  expect(judge(survey, card, { site }).verdict).toBe('fits');
 });
 
 test('a rejected command shows both states and is only deleted by its author', () => {

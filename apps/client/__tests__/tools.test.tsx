@@ -41,7 +41,9 @@ function Form({ name, seen }: { name: string; seen: (typed: Typed) => void }) {
   const calc = calcOf(name);
   const form = formOf(calc);
   const [typed, setTyped] = useState<Typed>(typedOf(form, calc.example, 'metric') ?? {});
-  const errors = new Map(readTyped(form, typed, 'metric').issues.map((i) => [i.path, i.message]));
+  const errors = new Map(
+    readTyped(form, typed, { system: 'metric' }).issues.map((i) => [i.path, i.message]),
+  );
   const put = (next: Typed) => {
     setTyped(next);
     seen(next);

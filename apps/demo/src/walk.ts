@@ -98,11 +98,11 @@ export class Walk {
   private async send(at: number, draft: Draft<Command>, by = this.me): Promise<void> {
     const command = { ...draft, id: uuidv7(), repairId: this.repairId, at: iso(at) } as Command;
     // The server had it when it was done.
-    await runCommand(this.db, by, command, { weather: simulatedWeather, now: () => at });
+    await runCommand(this.db, by, { command, input: { weather: simulatedWeather, now: () => at } });
   }
 
   private async view() {
-    const view = await readRepair(this.db, this.me.siteId, this.repairId);
+    const view = await readRepair(this.db, { siteId: this.me.siteId, id: this.repairId });
     if (!view) throw new Error(`demo repair ${this.repairId} is gone`);
     return view;
   }

@@ -96,7 +96,7 @@ export function makeApp(deps: AppDeps) {
   const api = new OpenAPIHono<AppEnv>();
   api.use(
     limitBody(LARGEST_BODY, (c) =>
-      problem(c, 413, t('Too large'), { detail: t('At most 512 KiB in one write.') }),
+      problem(c, 413, t('Too large'), { more: { detail: t('At most 512 KiB in one write.') } }),
     ),
   );
   api.use(sameOrigin);

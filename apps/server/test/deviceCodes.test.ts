@@ -124,12 +124,10 @@ test('the audit shows who signed in by code and who was rejected, but no code', 
 
 test('a changed password removes all codes; a code can be removed alone', async () => {
   const { device, ida, tomas } = await shared();
-  await changeOwnPassword(
-    world.database.db,
-    tomas,
-    { current: PASSWORD, next: 'a long grey barge again' },
-    { address: null, token: '' },
-  );
+  await changeOwnPassword(world.database.db, tomas, {
+    passwords: { current: PASSWORD, next: 'a long grey barge again' },
+    here: { address: null, token: '' },
+  });
   assert.equal((await comeIn(device, tomas.id, '9902')).status, 401);
   await comeIn(device, ida.id);
   assert.equal((await device.request('POST', '/api/me/code/drop', {})).status, 200);

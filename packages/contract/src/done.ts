@@ -5,6 +5,13 @@ import type { Mix, Reading } from './records';
 /** The input for a plan's progress. */
 export type Recorded = Pick<RepairView, 'plan' | 'readings' | 'checks' | 'mixes'>;
 
+/** What a wait, a window or a task is judged by: the record and the plan of a repair, at `now` (epoch ms). */
+export interface AtMoment {
+  view: Recorded;
+  plan: Plan;
+  now: number;
+}
+
 /** Mixes as core's clocks read them. */
 export const mixedBatches = (mixes: readonly Mix[]): MixedBatch[] =>
   mixes.map((x) => ({

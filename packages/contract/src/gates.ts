@@ -35,16 +35,17 @@ export interface GateRefusal {
 
 const held = (
   by: GateRefusal['by'],
-  title: Message,
-  why: Message[] = [],
-  field?: GateRefusal['field'],
+  { title, why = [], field }: { title: Message; why?: Message[]; field?: GateRefusal['field'] },
 ): GateRefusal => ({
   by,
   title,
   why,
   ...(field ? { field } : {}),
 });
-const NO_PLAN = held('open', m('Choose a system first'), [m('there is no plan yet')]);
+const NO_PLAN = held('open', {
+  title: m('Choose a system first'),
+  why: [m('there is no plan yet')],
+});
 
 /** The deviation of a batch from its ratio, percent; null if nothing is weighed, or not yet. */
 export function deviationOf(
@@ -61,27 +62,25 @@ export function deviationOf(
  */
 export function mayMix(
   view: RepairView,
-  batchNo: number,
-  scale: ScalePour,
-  now: number,
+  { batchNo, scale, now }: { batchNo: number; scale: ScalePour; now: number },
 ): GateRefusal | null {
   const plan = view.plan?.body;
   if (!plan) return NO_PLAN;
   const batches = planBatches(plan);
   const batch = batches.find((b) => b.no === batchNo);
   if (!batch)
-    return held(
-      'input',
-      m('Input out of range'),
-      [m('must be 1 to {n}', { n: batches.length })],
-      'batchNo',
-    );
+    return held('input', {
+      title: m('Input out of range'),
+      why: [m('must be 1 to {n}', { n: batches.length })],
+      field: 'batchNo',
+    });
   if (countedMixes(view.mixes).some((x) => x.batchNo === batch.no))
-    return held('state', m('Batch {no} is mixed already', { no: batch.no }), [
-      m('To mix it again, throw it away first.'),
-    ]);
+    return held('state', {
+      title: m('Batch {no} is mixed already', { no: batch.no }),
+      why: [m('To mix it again, throw it away first.')],
+    });
   const open = openForBatch(view, batch.no, now);
-  if (open.length > 0) return held('open', m('Not ready to mix'), open);
+  if (open.length > 0) return held('open', { title: m('Not ready to mix'), why: open });
   return offRatio(plan, batch.no, scale);
 }
 
@@ -91,12 +90,11 @@ function offRatio(plan: Plan, batchNo: number, scale: ScalePour): GateRefusal | 
   if (!weighed) return null;
   const { weigh, found } = weighed;
   if (!found)
-    return held(
-      'input',
-      m('Weigh both parts first'),
-      [m('must be what the scale shows, in g')],
-      scale.aG === null ? 'aG' : 'bG',
-    );
+    return held('input', {
+      title: m('Weigh both parts first'),
+      why: [m('must be what the scale shows, in g')],
+      field: scale.aG === null ? 'aG' : 'bG',
+    });
   if (found.verdict === 'in') return null;
   const { much, part, field } = correctionOf(weigh, found);
   const add = m('add {much} {part}', { much, part });
@@ -104,7 +102,7 @@ function offRatio(plan: Plan, batchNo: number, scale: ScalePour): GateRefusal | 
     off: q(Math.abs(found.deviationPct), 'percent'),
     most: q(weigh.tolerancePct, 'percent'),
   });
-  return held('input', title, [add], field);
+  return held('input', { title, why: [add], field });
 }
 
 /**
@@ -116,7 +114,7 @@ export function mayMove(view: RepairView, station: StationId, now: number): Gate
   if (to <= STATIONS.indexOf(view.station)) return null;
   if (!view.plan) return to > STATIONS.indexOf('match') ? NO_PLAN : null;
   const open = openHolds(view, station, now);
-  return open.length > 0 ? held('open', m('Open hold points'), open) : null;
+  return open.length > 0 ? held('open', { title: m('Open hold points'), why: open }) : null;
 }
 
 /** Allowed difference between a device's clock and the server’s, ms. */
@@ -160,11 +158,12 @@ export function mayGoOnWithout(
   who: Pick<Me, 'role'>,
 ): GateRefusal | null {
   if (hold === null || eachBatch || hold.kind === 'approval' || NEVER.includes(does))
-    return held('input', m('This cannot be skipped'), [m('Do this step.')]);
+    return held('input', { title: m('This cannot be skipped'), why: [m('Do this step.')] });
   if (!mayOverride(who))
-    return held('person', m('Only a planner can skip this, with a reason'), [
-      m('Do this step, or ask a planner.'),
-    ]);
+    return held('person', {
+      title: m('Only a planner can skip this, with a reason'),
+      why: [m('Do this step, or ask a planner.')],
+    });
   return null;
 }
 
@@ -183,36 +182,46 @@ function wantsSecond(
  */
 export function maySign(
   view: RepairView,
-  { verdict, override }: Signing,
-  who: Pick<Me, 'id' | 'role'>,
-  site: Pick<SiteSettings, 'secondSigns' | 'zone'>,
-  now: { device: number; server: number },
+  {
+    signing: { verdict, override },
+    who,
+    site,
+    now,
+  }: {
+    signing: Signing;
+    who: Pick<Me, 'id' | 'role'>;
+    site: Pick<SiteSettings, 'secondSigns' | 'zone'>;
+    now: { device: number; server: number };
+  },
 ): GateRefusal | null {
   const plan = view.plan?.body;
-  if (!plan) return held('open', m('Nothing to sign off'), [m('there is no plan yet')]);
+  if (!plan)
+    return held('open', { title: m('Nothing to sign off'), why: [m('there is no plan yet')] });
   if (verdict === 'redo') return null;
   const open = openHoldsOfJob(view, now.device);
-  if (open.length > 0) return held('open', m('Open hold points'), open);
+  if (open.length > 0) return held('open', { title: m('Open hold points'), why: open });
   const ready = curedAt(planSummaryOf(runningPlan(view) ?? plan), mixedBatches(view.mixes));
-  if (ready === null) return held('cure', m('Not cured yet'), [m('No batch was mixed.')]);
+  if (ready === null)
+    return held('cure', { title: m('Not cured yet'), why: [m('No batch was mixed.')] });
   if (ready > now.device)
-    return held('cure', m('Not cured yet'), [
-      m('Cured at {at}', { at: dayClockText(ready, now.device, site.zone) }),
-    ]);
+    return held('cure', {
+      title: m('Not cured yet'),
+      why: [m('Cured at {at}', { at: dayClockText(ready, now.device, site.zone) })],
+    });
   const inspected = new Set(plan.steps.filter((s) => s.station === 'accept').map((s) => s.id));
   // The final inspector is the second person; inspecting does not count as work.
   const work = [...view.mixes, ...view.checks.filter((c) => !inspected.has(c.stepId))];
   const worked = work.some((x) => x.byId === who.id);
   if (worked && wantsSecond(view, site))
-    return held('person', m('A second person must sign'), [
-      m('You worked on this repair. Ask someone who did not.'),
-    ]);
+    return held('person', {
+      title: m('A second person must sign'),
+      why: [m('You worked on this repair. Ask someone who did not.')],
+    });
   const seen = curedByServer(view, now.server);
   if (seen === null || seen <= now.server || (override !== null && mayOverride(who))) return null;
-  return held(
-    'clock',
-    m('Not cured yet by the server’s clock'),
-    [
+  return held('clock', {
+    title: m('Not cured yet by the server’s clock'),
+    why: [
       m(
         'By the server’s clock the cure ends {at}. For work entered later, a planner signs with a reason.',
         {
@@ -220,6 +229,6 @@ export function maySign(
         },
       ),
     ],
-    'override',
-  );
+    field: 'override',
+  });
 }

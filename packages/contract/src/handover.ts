@@ -65,7 +65,7 @@ function standsAt(view: RepairView, now: number, zone: Zone): Message[] {
         ? m('Signed off.')
         : m('All steps are done. The signature is missing.'),
     ];
-  const wait = waitsUntil(next.step, view, plan, now);
+  const wait = waitsUntil(next.step, { view, plan, now });
   const { title } = next.step;
   return [
     ...done,
@@ -91,7 +91,7 @@ export function handoverOf(view: RepairView, now: number, zone: Zone): Handover 
   const act = runs ? nextAction(planSummaryOf(runs), mixedBatches(view.mixes), now, zone) : null;
   const running = view.status === 'open' && act && act.phase !== 'ready';
   const again = (plan?.steps ?? []).flatMap((step) => {
-    const why = plan && repeatReason(step, view, plan, now);
+    const why = plan && repeatReason(step, { view, plan, now });
     return why ? [repeatText(step, why)] : [];
   });
   const watch = storyOf(view).flatMap(({ title, say, mark, at }) => {

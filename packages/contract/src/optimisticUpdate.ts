@@ -95,9 +95,15 @@ type Lay<T extends Command['type']> = (
 
 function layReading(
   view: RepairView,
-  { id, stepId, at }: CommandOf<'reading.add' | 'photo.add'>,
-  waits: Waits,
-  found: Pick<Reading, 'values' | 'passed' | 'say'>,
+  {
+    command: { id, stepId, at },
+    waits,
+    found,
+  }: {
+    command: CommandOf<'reading.add' | 'photo.add'>;
+    waits: Waits;
+    found: Pick<Reading, 'values' | 'passed' | 'say'>;
+  },
 ): RepairView {
   return {
     ...view,
@@ -155,24 +161,32 @@ const OVER: { [T in Command['type']]: Lay<T> } = {
   'reading.add': (view, command, waits, { who }) => {
     const plan = view.plan?.body;
     if (plan && isOfRepair(command.values))
-      return layReading(view, command, waits, {
-        values: command.values,
-        ...judgeOfRepair(command.values, plan),
+      return layReading(view, {
+        command,
+        waits,
+        found: {
+          values: command.values,
+          ...judgeOfRepair(command.values, plan),
+        },
       });
     const step = plan?.steps.find((s) => s.id === command.stepId);
     if (!plan || !step?.hold) return view;
     const values = approvedBy(step.hold, command.values, who);
     const judged = judgeOfStep({ ...step, hold: step.hold }, values, plan);
-    return layReading(view, command, waits, { values, ...judged });
+    return layReading(view, { command, waits, found: { values, ...judged } });
   },
   'photo.add': (view, command, waits) =>
-    layReading(view, command, waits, {
-      values: { kind: 'photo', photoId: command.id },
-      passed: true,
-      say: labelOf(view, command.stepId),
+    layReading(view, {
+      command,
+      waits,
+      found: {
+        values: { kind: 'photo', photoId: command.id },
+        passed: true,
+        say: labelOf(view, command.stepId),
+      },
     }),
   'mix.start': (view, { id, batchNo, aG, bG, lot, instrument, at }, waits) => {
-    if (mayMix(view, batchNo, { aG, bG }, Date.parse(at))) return view;
+    if (mayMix(view, { batchNo, scale: { aG, bG }, now: Date.parse(at) })) return view;
     const started: Mix = {
       ...{ id, batchNo, aG, bG, lot },
       ...(instrument === undefined ? {} : { instrument }),

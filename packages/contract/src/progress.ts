@@ -9,7 +9,14 @@ import {
   type StationId,
   type Step,
 } from '@kelmot/core';
-import { mixedBatches, countedMixes, stepDone, openBatchOf, type Recorded } from './done';
+import {
+  mixedBatches,
+  countedMixes,
+  stepDone,
+  openBatchOf,
+  type AtMoment,
+  type Recorded,
+} from './done';
 import type { Mix } from './records';
 import { waitsOpen } from './windows';
 
@@ -22,14 +29,14 @@ function openInRound(plan: Plan, round: string, mixes: readonly Mix[]): PlanBatc
 }
 
 /** Whether a step is complete: its hold is met and, if it is done per batch, all are placed. */
-function finished(step: Step, view: Recorded, plan: Plan, now: number): boolean {
+function finished(step: Step, { view, plan, now }: AtMoment): boolean {
   if (step.eachBatch && step.round !== null && openInRound(plan, step.round, view.mixes).length > 0)
     return false;
   return stepDone(step, view, now);
 }
 
 /** What is open before a place in the order: titles of holds, and unplaced batches. */
-function openBefore(view: Recorded, plan: Plan, end: number, now: number): Message[] {
+function openBefore(end: number, { view, plan, now }: AtMoment): Message[] {
   const before = plan.steps.slice(0, end);
   const holds = before.filter((s) => !stepDone(s, view, now)).map((s) => s.title);
   const rounds = [...new Set(before.flatMap((s) => (s.eachBatch && s.round ? [s.round] : [])))];
@@ -60,8 +67,8 @@ export function openForBatch(view: Recorded, batchNo: number, now: number): Mess
     (b) => b.no < batch.no && b.round === batch.round && !placed.some((x) => x.batchNo === b.no),
   );
   return [
-    ...openBefore(view, plan, mixAt, now),
-    ...(mix && !begun ? waitsOpen(view, plan, mix, now) : []),
+    ...openBefore(mixAt, { view, plan, now }),
+    ...(mix && !begun ? waitsOpen(mix, { view, plan, now }) : []),
     ...early.map((b) => m('batch {no} first', { no: b.no })),
   ];
 }
@@ -74,14 +81,15 @@ export function openHolds(view: Recorded, station: StationId, now: number): Mess
   const plan = view.plan?.body;
   if (!plan) return [];
   const own = plan.steps.flatMap((s, i) => (s.station === station ? [i] : []));
-  const first = own.find((i) => !finished(plan.steps[i] as Step, view, plan, now)) ?? own.at(-1);
-  return first === undefined ? [] : openBefore(view, plan, first, now);
+  const first =
+    own.find((i) => !finished(plan.steps[i] as Step, { view, plan, now })) ?? own.at(-1);
+  return first === undefined ? [] : openBefore(first, { view, plan, now });
 }
 
 /** What is open in the whole job; empty when it may be signed off. */
 export function openHoldsOfJob(view: Recorded, now: number): Message[] {
   const plan = view.plan?.body;
-  return plan ? openBefore(view, plan, plan.steps.length, now) : [];
+  return plan ? openBefore(plan.steps.length, { view, plan, now }) : [];
 }
 
 /** The open batch, and the next one of the plan. */

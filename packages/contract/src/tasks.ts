@@ -1,5 +1,5 @@
 import { planRound, type Task, type Plan } from '@kelmot/core';
-import { countedMixes, stepDone, type Recorded } from './done';
+import { countedMixes, stepDone, type AtMoment, type Recorded } from './done';
 import type { Check, Mix, Reading } from './records';
 import { repeatReason } from './windows';
 
@@ -15,9 +15,9 @@ function ticked(checks: readonly Check[], task: Task, since: number): boolean {
  * Whether a task is done. With a batch: it was mixed, and the step was ticked since; the last task also needs the batch
  * to be placed. A placed batch counts as ticked, except the last batch of a round: there the step needs its tick.
  */
-export function taskDone(task: Task, view: Recorded, plan: Plan, now: number): boolean {
+export function taskDone(task: Task, { view, plan, now }: AtMoment): boolean {
   const { step, batch, empties } = task;
-  if (!batch) return stepDone(step, view, now) && repeatReason(step, view, plan, now) === null;
+  if (!batch) return stepDone(step, view, now) && repeatReason(step, { view, plan, now }) === null;
   const mix = countedMixes(view.mixes).find((x) => x.batchNo === batch.no);
   if (!mix) return false;
   const placed = mix.placedAt !== null;
@@ -33,7 +33,7 @@ export function taskDone(task: Task, view: Recorded, plan: Plan, now: number): b
 /** The index of the current task: the first that is not done; null when all are. */
 export function currentTask(tasks: readonly Task[], view: Recorded, now: number): number | null {
   const plan = view.plan?.body;
-  const at = plan ? tasks.findIndex((d) => !taskDone(d, view, plan, now)) : -1;
+  const at = plan ? tasks.findIndex((d) => !taskDone(d, { view, plan, now })) : -1;
   return at < 0 ? null : at;
 }
 

@@ -5,11 +5,14 @@ import { runningPlan } from './running';
 import { repeatText, linkStart, windowOf } from './windows';
 
 /** What expires after a step: a reading, a dampened wall, a blasted surface. Rounds have their own clocks. */
-function ofWindows(view: RepairView, plan: Plan, now: number, zone: Zone): Call[] {
+function ofWindows(
+  view: RepairView,
+  { plan, now, zone }: { plan: Plan; now: number; zone: Zone },
+): Call[] {
   return plan.links.flatMap((link) => {
     const { from } = link;
     if (!('step' in from) || link.most === null || link.instead.length > 0) return [];
-    const { closes } = windowOf(link, view, plan, now);
+    const { closes } = windowOf(link, { view, plan, now });
     const begun = linkStart(link, view);
     const done = plan.steps.find((s) => s.id === from.step);
     const to = plan.steps.find((s) => s.id === link.to);
@@ -34,5 +37,5 @@ export function waitCalls(view: RepairView, now: number, zone: Zone): Call[] {
     urgent,
     say: over,
   }));
-  return [...clocks, ...ofWindows(view, plan, now, zone)].sort((p, q) => p.at - q.at);
+  return [...clocks, ...ofWindows(view, { plan, now, zone })].sort((p, q) => p.at - q.at);
 }

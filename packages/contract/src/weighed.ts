@@ -76,7 +76,7 @@ export function weighedFor(
   const [mix, { consistency }] = [mixOf(plan, batch), batch];
   const weigh = weighing(mix, consistency, slope);
   const whole = aG !== null && bG !== null;
-  const found = whole ? checkWeighed(mix, { aG, bG }, consistency, slope) : null;
+  const found = whole ? checkWeighed(mix, { aG, bG }, { consistency, slope }) : null;
   return weigh && { weigh, found };
 }
 
@@ -102,8 +102,7 @@ const ON_RATIO_PCT = 0.05;
 export function scaleText(
   weigh: Weighing,
   batch: Pick<PlanBatch, 'aG' | 'bG'>,
-  { aG, bG }: ScalePour,
-  found: MixCheck | null,
+  { pour: { aG, bG }, found }: { pour: ScalePour; found: MixCheck | null },
 ): { good: boolean; say: Message } {
   const target = { aG: grams(batch.aG ?? 0), bG: grams(batch.bG ?? 0) };
   const names = { nameA: weigh.nameA.toLowerCase(), nameB: weigh.nameB.toLowerCase() };

@@ -9,7 +9,14 @@ import {
   type Plan,
   type Step,
 } from '@kelmot/core';
-import { readingsAtHold, lastWhere, mixedBatches, stepDone, type Recorded } from './done';
+import {
+  readingsAtHold,
+  lastWhere,
+  mixedBatches,
+  stepDone,
+  type AtMoment,
+  type Recorded,
+} from './done';
 import { runningPlan } from './running';
 
 /** The real start of a link, epoch ms; null before it. */
@@ -30,7 +37,7 @@ export function linkStart({ from }: Link, view: Recorded): { first: number; last
 const SECOND = 1000;
 
 /** Whether a step has begun: its hold is met, or a batch of its round is mixed. */
-function begun(step: Step, view: Recorded, plan: Plan, now: number): boolean {
+function begun(step: Step, { view, plan, now }: AtMoment): boolean {
   if (!step.eachBatch) return stepDone(step, view, now);
   const round = plan.rounds.find((r) => r.id === step.round);
   return view.mixes.some((x) => round?.batches.some((b) => b.no === x.batchNo));
@@ -44,9 +51,7 @@ const linksTo = (view: Recorded, plan: Plan, { id }: Step): Link[] =>
 /** What a step still waits for, and until when, epoch ms; null if nothing holds it. */
 export function waitsUntil(
   step: Step,
-  view: Recorded,
-  plan: Plan,
-  now: number,
+  { view, plan, now }: AtMoment,
 ): { at: number; why: Message } | null {
   const links = linksTo(view, plan, step).filter((l) => l.instead.length === 0);
   const open = links.flatMap((link) => {
@@ -63,22 +68,20 @@ export function waitsUntil(
  */
 export function windowOf(
   link: Link,
-  view: Recorded,
-  plan: Plan,
-  now: number,
+  { view, plan, now }: AtMoment,
 ): { opens: number | null; closes: number | null } {
   const done = link.least > 0 ? linkStart(link, view) : null;
   return {
     opens: done ? done.last + link.least * MINUTE : null,
-    closes: closesAt(link, view, plan, now),
+    closes: closesAt(link, { view, plan, now }),
   };
 }
 
 /** The moment a link closes, epoch ms, while it runs: its start has happened and its step has not begun. */
-function closesAt(link: Link, view: Recorded, plan: Plan, now: number): number | null {
+function closesAt(link: Link, { view, plan, now }: AtMoment): number | null {
   const step = plan.steps.find((s) => s.id === link.to);
   const done = link.most === null ? null : linkStart(link, view);
-  if (!done || !step || begun(step, view, plan, now)) return null;
+  if (!done || !step || begun(step, { view, plan, now })) return null;
   return done.first + (link.most ?? 0) * MINUTE;
 }
 
@@ -86,15 +89,10 @@ function closesAt(link: Link, view: Recorded, plan: Plan, now: number): number |
  * Why something must be repeated: it was left too long. Null while it is valid. Readings, dampened walls and blasted
  * surfaces are repeated; a coat that has become shiny is handled by the clock of its round.
  */
-export function repeatReason(
-  { id }: Step,
-  view: Recorded,
-  plan: Plan,
-  now: number,
-): Message | null {
+export function repeatReason({ id }: Step, { view, plan, now }: AtMoment): Message | null {
   const missed = linksOf(view, plan).find((link) => {
     if (!('step' in link.from) || link.from.step !== id || link.instead.length > 0) return false;
-    return (closesAt(link, view, plan, now) ?? Infinity) + SECOND < now;
+    return (closesAt(link, { view, plan, now }) ?? Infinity) + SECOND < now;
   });
   return missed?.why ?? null;
 }
@@ -104,11 +102,11 @@ export const repeatText = ({ title }: Pick<Step, 'title'>, why: Message): Messag
   m('{title}, again. {why}', { title, why });
 
 /** Open waits of a step, and what has been left too long before it, by the real times. */
-export function waitsOpen(view: Recorded, plan: Plan, step: Step, now: number): Message[] {
-  const wait = waitsUntil(step, view, plan, now);
+export function waitsOpen(step: Step, { view, plan, now }: AtMoment): Message[] {
+  const wait = waitsUntil(step, { view, plan, now });
   const again = linksTo(view, plan, step).flatMap((link): Message[] => {
     const from = plan.steps.find((s) => 'step' in link.from && s.id === link.from.step);
-    const why = from && repeatReason(from, view, plan, now);
+    const why = from && repeatReason(from, { view, plan, now });
     return from && why ? [repeatText(from, why)] : [];
   });
   const left = wait && minutes((wait.at - now) / MINUTE);
@@ -128,7 +126,7 @@ export function closingWindows(view: Recorded, now: number): Closing[] {
   if (!plan) return [];
   return linksOf(view, plan)
     .flatMap((link): Closing[] => {
-      const at = closesAt(link, view, plan, now);
+      const at = closesAt(link, { view, plan, now });
       const to = plan.steps.find((s) => s.id === link.to);
       return at !== null && at >= now && to ? [{ to, at, why: link.why }] : [];
     })

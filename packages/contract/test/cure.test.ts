@@ -75,10 +75,12 @@ test('a typed temperature moves every clock of the repair: row, gate, handover, 
   const holds = met(viewOf(plan), ['prep', 'mix', 'build', 'cure', 'accept']).readings;
   const whole = { ...inspected, readings: [...holds, ...cold.readings] };
   const at = (min: number) => ({ device: mixedAt + min * MINUTE, server: mixedAt + min * MINUTE });
-  const gate = maySign(whole, signing, IDA, site, at(plannedMin + 5));
+  const gate = maySign(whole, { signing, who: IDA, site, now: at(plannedMin + 5) });
   expect([gate?.by, gate && word(gate.title)]).toEqual(['cure', 'Not cured yet']);
-  expect(maySign({ ...whole, readings: holds }, signing, IDA, site, at(plannedMin + 5))).toBeNull();
-  expect(maySign(whole, signing, IDA, site, at(learned + 5))).toBeNull();
+  expect(
+    maySign({ ...whole, readings: holds }, { signing, who: IDA, site, now: at(plannedMin + 5) }),
+  ).toBeNull();
+  expect(maySign(whole, { signing, who: IDA, site, now: at(learned + 5) })).toBeNull();
   expect(curedByServer(cold, mixedAt)).toBeCloseTo(mixedAt + learned * MINUTE, -3);
 });
 
@@ -96,8 +98,8 @@ test('waits between rounds follow it too: in the cold the next coat opens and cl
   const step = plan.steps.find((s) => s.id === link?.to);
   if (!link || !step) throw new Error('no round is waited for');
   const at = mixedAt + (link.least + 5) * MINUTE;
-  expect(waitsUntil(step, placed(), plan, at)).toBeNull();
-  expect(waitsUntil(step, cold, plan, at)?.at).toBeGreaterThan(at);
+  expect(waitsUntil(step, { view: placed(), plan, now: at })).toBeNull();
+  expect(waitsUntil(step, { view: cold, plan, now: at })?.at).toBeGreaterThan(at);
 });
 
 test("the gate's surface reading counts, except where the repair is heated", () => {

@@ -29,7 +29,7 @@ const soon = start + HOUR;
 
 describe('a batch may be mixed', () => {
   test('if everything before it is met and it is on ratio', () => {
-    expect(mayMix(ready, 1, weighed, soon)).toBeNull();
+    expect(mayMix(ready, { batchNo: 1, scale: weighed, now: soon })).toBeNull();
     expect(deviationOf(ready, 1, weighed)).toBeCloseTo(0, 9);
   });
   test('its deviation is its own, once both parts are weighed', () => {
@@ -46,7 +46,7 @@ describe('a batch may be mixed', () => {
     }));
     const whole = { ...ready, plan: { id: ID, number: 1, body: { ...plan, rounds } } };
     expect(deviationOf(whole, 1, heavy)).toBeNull();
-    expect(mayMix(whole, 1, { aG: null, bG: null }, soon)).toBeNull();
+    expect(mayMix(whole, { batchNo: 1, scale: { aG: null, bG: null }, now: soon })).toBeNull();
   });
   test.each<[string, RepairView, number, typeof weighed, unknown]>([
     [
@@ -85,15 +85,19 @@ describe('a batch may be mixed', () => {
       ['input', 'Weigh both parts first', 'must be what the scale shows, in g'],
     ],
   ])('not if %s', (_, view, no, scale, says) => {
-    expect(told(mayMix(view, no, scale, soon))).toEqual(says);
+    expect(told(mayMix(view, { batchNo: no, scale, now: soon }))).toEqual(says);
   });
   test("not off ratio beyond the card's tolerance: the short part and its correction are named", () => {
     const bG = (batch.bG ?? 0) * 0.9;
-    const gate = mayMix(ready, 1, { aG: batch.aG, bG }, soon);
+    const gate = mayMix(ready, { batchNo: 1, scale: { aG: batch.aG, bG }, now: soon });
     expect([gate?.by, gate?.field]).toEqual(['input', 'bG']);
     expect(gate && word(gate.title)).toMatch(/^Off ratio by 10 %; [\d.]+ % is the most$/);
     expect(gate?.why[0] && word(gate.why[0])).toMatch(/^add .* g hardener$/);
-    const more = mayMix(ready, 1, { aG: batch.aG, bG: (batch.bG ?? 0) * 1.1 }, soon);
+    const more = mayMix(ready, {
+      batchNo: 1,
+      scale: { aG: batch.aG, bG: (batch.bG ?? 0) * 1.1 },
+      now: soon,
+    });
     expect(more?.field).toBe('aG');
     expect(more?.why[0] && word(more.why[0])).toMatch(/^add .* g base$/);
   });
@@ -112,12 +116,12 @@ describe('a batch may be mixed', () => {
       HERS,
     );
     expect(mixed.mixes).toHaveLength(1);
-    expect(told(mayMix(mixed, 1, weighed, soon))?.slice(0, 2)).toEqual([
+    expect(told(mayMix(mixed, { batchNo: 1, scale: weighed, now: soon }))?.slice(0, 2)).toEqual([
       'state',
       'Batch 1 is mixed already',
     ]);
     const binned = { ...mixed, mixes: mixed.mixes.map((x) => ({ ...x, binnedAt: AT })) };
-    expect(mayMix(binned, 1, weighed, soon)).toBeNull();
+    expect(mayMix(binned, { batchNo: 1, scale: weighed, now: soon })).toBeNull();
   });
 });
 
@@ -170,30 +174,47 @@ describe('a repair may be signed', () => {
   test('once all is met and the cure is over, and not before', () => {
     const view = done(plan, 0);
     expect(cureHours).toBeGreaterThan(1);
-    expect(told(maySign(view, accepted, IDA, site, after(cureHours - 0.5)))?.[0]).toBe('cure');
-    expect(maySign(view, accepted, IDA, site, after(cureHours + 0.1))).toBeNull();
-    expect(told(maySign(viewOf(plan), accepted, IDA, site, after(200)))?.[0]).toBe('open');
-    expect(told(maySign({ ...view, plan: null }, accepted, IDA, site, after(200)))?.[1]).toBe(
-      'Nothing to sign off',
-    );
-    expect(told(maySign({ ...view, mixes: [] }, accepted, IDA, site, after(200)))?.[0]).toBe(
-      'open',
-    );
+    expect(
+      told(maySign(view, { signing: accepted, who: IDA, site, now: after(cureHours - 0.5) }))?.[0],
+    ).toBe('cure');
+    expect(
+      maySign(view, { signing: accepted, who: IDA, site, now: after(cureHours + 0.1) }),
+    ).toBeNull();
+    expect(
+      told(maySign(viewOf(plan), { signing: accepted, who: IDA, site, now: after(200) }))?.[0],
+    ).toBe('open');
+    expect(
+      told(
+        maySign({ ...view, plan: null }, { signing: accepted, who: IDA, site, now: after(200) }),
+      )?.[1],
+    ).toBe('Nothing to sign off');
+    expect(
+      told(
+        maySign({ ...view, mixes: [] }, { signing: accepted, who: IDA, site, now: after(200) }),
+      )?.[0],
+    ).toBe('open');
   });
   test('as “do it again” at any time', () => {
     expect(
-      maySign(viewOf(plan), { verdict: 'redo', override: null }, IDA, site, after(0)),
+      maySign(viewOf(plan), {
+        signing: { verdict: 'redo', override: null },
+        who: IDA,
+        site,
+        now: after(0),
+      }),
     ).toBeNull();
   });
   test('not if the server has not seen the end of the cure, except by a planner with a reason', () => {
     const late = done(plan, 100);
     const now = after(101);
-    expect(told(maySign(late, accepted, IDA, site, now))?.[0]).toBe('clock');
-    expect(maySign(late, accepted, IDA, site, after(100 + cureHours + 0.1))).toBeNull();
+    expect(told(maySign(late, { signing: accepted, who: IDA, site, now }))?.[0]).toBe('clock');
+    expect(
+      maySign(late, { signing: accepted, who: IDA, site, now: after(100 + cureHours + 0.1) }),
+    ).toBeNull();
     const why = { verdict: 'accepted', override: 'Entered afterwards.' } as const;
-    expect(told(maySign(late, why, IDA, site, now))?.[0]).toBe('clock');
-    expect(told(maySign(late, accepted, planner, site, now))?.[0]).toBe('clock');
-    expect(maySign(late, why, planner, site, now)).toBeNull();
+    expect(told(maySign(late, { signing: why, who: IDA, site, now }))?.[0]).toBe('clock');
+    expect(told(maySign(late, { signing: accepted, who: planner, site, now }))?.[0]).toBe('clock');
+    expect(maySign(late, { signing: why, who: planner, site, now })).toBeNull();
     expect(['technician', 'planner', 'viewer'].map((role) => mayOverride({ role } as Me))).toEqual([
       false,
       true,
@@ -214,7 +235,8 @@ describe('a repair may be signed', () => {
     const view = done(plan, 0);
     const now = after(300);
     const asks = (secondSigns: 'never' | 'approved' | 'always', who: Me, of = view) =>
-      told(maySign(of, accepted, who, { ...site, secondSigns }, now))?.[0] ?? null;
+      told(maySign(of, { signing: accepted, who, site: { ...site, secondSigns }, now }))?.[0] ??
+      null;
     expect([asks('never', IDA), asks('approved', IDA), asks('always', IDA)]).toEqual([
       null,
       null,

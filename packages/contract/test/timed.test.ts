@@ -82,7 +82,7 @@ test('a step that waits counts from the reading, not from a clock beside it', ()
   const link = { from: { step: 'held' }, to: first.id, least: 30, most: null, instead: [] };
   const linked: Plan = { ...body, links: [{ ...link, why: m('After the test.') }] };
   const waits = (...readings: RepairView['readings']) =>
-    waitsUntil(first, { ...viewOf(linked), readings }, linked, now)?.at ?? null;
+    waitsUntil(first, { view: { ...viewOf(linked), readings }, plan: linked, now })?.at ?? null;
   expect(waits(begun('held', 1))).toBeNull();
   expect(waits(read(3), begun('held', 1))).toBe(now + 30 * MINUTE);
 });

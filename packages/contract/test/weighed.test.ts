@@ -10,7 +10,7 @@ if (!batch) throw new Error('nothing is mixed');
 function said(aG: number | null, bG: number | null, units: 'metric' | 'us' = 'metric') {
   const on = weighedFor(plan, batch?.no ?? 0, { aG, bG });
   if (!on || !batch) throw new Error('nothing is weighed');
-  const { good, say } = scaleText(on.weigh, batch, { aG, bG }, on.found);
+  const { good, say } = scaleText(on.weigh, batch, { pour: { aG, bG }, found: on.found });
   return [good, word(say, units)];
 }
 

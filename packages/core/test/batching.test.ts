@@ -116,8 +116,15 @@ describe('batches', () => {
     // 60 min over 600 ml is 0.1 min a ml: 350 ml at most, so two of 300, half an hour each.
     const two = ask(600, { touches: ported });
     expect(sizes(two)).toEqual([300, 300]);
-    expect(touchMinutes(ported[1] as Touch, 300, 600, 10)).toBe(30);
-    expect(touchMinutes({ name: 'x', fixed: 2, placing: 0.5 }, 300, 600, 10)).toBe(17);
+    expect(touchMinutes({ touch: ported[1] as Touch, ml: 300, totalMl: 600, pace: 10 })).toBe(30);
+    expect(
+      touchMinutes({
+        touch: { name: 'x', fixed: 2, placing: 0.5 },
+        ml: 300,
+        totalMl: 600,
+        pace: 10,
+      }),
+    ).toBe(17);
   });
 
   test('whole packs are mixed whole; the rest of the last one is left over', () => {

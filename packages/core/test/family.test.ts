@@ -73,7 +73,7 @@ describe('a new family and card', () => {
 
   test('are matched, changed, planned and checked like any other', () => {
     const survey = surveyed();
-    const [match] = matchAll(survey, [stair], site);
+    const [match] = matchAll(survey, [stair], { site });
     expect(match?.judged.filter((j) => j.verdict === 'no').map((j) => word(j.because))).toEqual([]);
     expect(
       withChanges(survey, [{ say: m(''), path: 'readings.surfaceC', text: '25 °C' }]),

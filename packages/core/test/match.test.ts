@@ -145,7 +145,7 @@ const cases: [string, Change, string, Verdict][] = [
 ];
 
 test.each(cases)('%s', (_, change, ruleId, verdict) => {
-  const found = judge(changed(change), card, site).judged.find((j) => j.rule.id === ruleId);
+  const found = judge(changed(change), card, { site }).judged.find((j) => j.rule.id === ruleId);
   expect({ ruleId, verdict: found?.verdict }).toEqual({ ruleId, verdict });
   expect(found && word(found.because)).toMatch(/\.$/);
   if (verdict === 'if') expect(found?.condition).toBeTruthy();
@@ -153,7 +153,7 @@ test.each(cases)('%s', (_, change, ruleId, verdict) => {
 
 test('one no excludes; coats and batches are the build, not a condition', () => {
   const poor = { ...card, code: 'R-900', service: { ...card.service, wetHeatC: 30 } };
-  const ranked = rank(matchAll(survey, [poor, card], site), 'lasting');
+  const ranked = rank(matchAll(survey, [poor, card], { site }), 'lasting');
   expect(ranked.map((s) => [s.match.card.code, s.match.verdict])).toEqual([
     [card.code, 'fits'],
     ['R-900', 'no'],
@@ -164,7 +164,7 @@ test('one no excludes; coats and batches are the build, not a condition', () => 
     s.surface.slope = 'overhead';
     s.damages = [{ shape: 'pocket', diameterMm: 100, depthMm: 11, wallMm: 30 }];
   });
-  const built = judge(deep, card, site);
+  const built = judge(deep, card, { site });
   const thick = built.judged.find((j) => j.rule.id === 'thickness');
   expect([built.verdict, thick?.condition, word(thick?.build ?? m(''))]).toEqual([
     'fits',
@@ -182,14 +182,14 @@ test("conditions have the site's price in minutes and money, and change the rank
   const dear = { ...site, leaveMinutes: 600, leaveCost: 333, termMinutes: 60, labourPerHour: 45 };
   // Its packs are fetched first: nothing of it is on the shelf.
   const bare = { shelf: [] };
-  const found = judge(thin, card, dear, bare);
+  const found = judge(thin, card, { site: dear, context: bare });
   expect(found.judged.filter((j) => j.verdict === 'if').map((j) => j.rule.id)).toEqual([
     'wear',
     'wall',
     'stock',
   ]);
   // What is met by hand is in the schedule, while the leave is waited for.
-  const free = judge(thin, card, { ...dear, termMinutes: 0 }, bare);
+  const free = judge(thin, card, { site: { ...dear, termMinutes: 0 }, context: bare });
   expect(found.readyMin).toBeCloseTo((free.readyMin ?? 0) + 60, 6);
   expect(found.workCost).toBeCloseTo((free.workCost ?? 0) + 45, 6);
   expect(found.besides).toEqual({ minutes: 540, cost: 333 + 45 });
@@ -200,17 +200,17 @@ test("conditions have the site's price in minutes and money, and change the rank
     (materialCost ?? 0) + (workCost ?? 0) + 378 + (downtimeCost ?? 0),
     6,
   );
-  expect(judge(survey, card, dear).besides).toEqual({ minutes: 0, cost: 0 });
+  expect(judge(survey, card, { site: dear }).besides).toEqual({ minutes: 0, cost: 0 });
   // Of two alike, the one that nobody need allow goes first.
   const leave = { ...card, code: 'R-902', permission: 'pressure-engineer' as const };
   expect(
-    rank(matchAll(survey, [leave, card], dear), 'lasting').map((s) => s.match.card.code),
+    rank(matchAll(survey, [leave, card], { site: dear }), 'lasting').map((s) => s.match.card.code),
   ).toEqual([card.code, 'R-902']);
 });
 
 test('with enough margin, cost per year decides for lasting, and time to service for stop-gap', () => {
   const order = (intent: 'lasting' | 'stopgap', ...cards: (typeof card)[]) =>
-    rank(matchAll(survey, cards, site), intent).map((s) => s.match.card.code);
+    rank(matchAll(survey, cards, { site }), intent).map((s) => s.match.card.code);
   const priced = (code: string, price: number, lasting: number) => ({
     ...card,
     code,
@@ -225,7 +225,7 @@ test('with enough margin, cost per year decides for lasting, and time to service
   expect(order('stopgap', slower, long)).toEqual(['R-903', 'R-905']);
   // The same by the year: the one that runs sooner.
   const twin = (code: string, serviceMin: number) => {
-    const [own] = matchAll(survey, [priced(code, 60, 400)], site);
+    const [own] = matchAll(survey, [priced(code, 60, 400)], { site });
     if (!own) throw new Error('no match');
     const as = { serviceMin, totalCost: 500 };
     return Object.create(own, Object.getOwnPropertyDescriptors(as)) as CardMatch;
@@ -235,14 +235,14 @@ test('with enough margin, cost per year decides for lasting, and time to service
   // Little to spare comes after enough, whatever it costs.
   const tight = { ...long, code: 'R-906', service: { ...card.service, wetHeatC: 43 } };
   expect(order('lasting', tight, priced('R-907', 9000, 500))).toEqual(['R-907', 'R-906']);
-  const [first, second] = rank(matchAll(survey, [tight, card], site), 'lasting');
+  const [first, second] = rank(matchAll(survey, [tight, card], { site }), 'lasting');
   expect(first && word(whyFirst(first, second, 'lasting') ?? m(''))).toBe(
     'R-906 has 5 % to spare: heat',
   );
 });
 
 test('the first line gives the reason in figures: life, time to service, cost', () => {
-  const [own] = rank(matchAll(survey, [card], site), 'lasting');
+  const [own] = rank(matchAll(survey, [card], { site }), 'lasting');
   if (!own) throw new Error('no match');
   const as = (match: Partial<typeof own.match>) => {
     const whole = Object.create(own.match, Object.getOwnPropertyDescriptors(match)) as CardMatch;
@@ -270,7 +270,7 @@ test('the first line gives the reason in figures: life, time to service, cost', 
 
 test('the score is the visible sum of its parts, and weights add up to one', () => {
   for (const intent of ['lasting', 'stopgap'] as const) {
-    for (const { score, parts } of rank(matchAll(survey, [card], site), intent)) {
+    for (const { score, parts } of rank(matchAll(survey, [card], { site }), intent)) {
       expect(parts.reduce((sum, p) => sum + p.weight, 0)).toBeCloseTo(1, 9);
       expect(parts.reduce((sum, p) => sum + p.weight * p.score, 0)).toBeCloseTo(score, 9);
     }
@@ -279,7 +279,7 @@ test('the score is the visible sum of its parts, and weights add up to one', () 
 
 test('a withdrawn card says why, as the main and as a second material', () => {
   const gone = { ...card, withdrawn: 'Supplier changed the hardener.' };
-  const found = judge(survey, gone, site);
+  const found = judge(survey, gone, { site });
   expect(found.verdict).toBe('no');
   const stop = found.judged.find((j) => j.verdict === 'no');
   expect([stop?.rule.id, word(stop?.because ?? m(''))]).toEqual([
@@ -298,10 +298,10 @@ test('too many coats or batches are refused at once', () => {
       maxMm: { level: 0.001, vertical: 0.001, overhead: 0.001 },
     },
   };
-  const coats = judge(survey, thin, site).judged.find((j) => j.rule.id === 'thickness');
+  const coats = judge(survey, thin, { site }).judged.find((j) => j.rule.id === 'thickness');
   expect(word(coats?.because ?? m(''))).toMatch(/over 40 coats\.$/);
   const drops = { ...site, vesselMl: 0.01 };
-  const batches = judge(survey, card, drops).judged.find((j) => j.rule.id === 'batches');
+  const batches = judge(survey, card, { site: drops }).judged.find((j) => j.rule.id === 'batches');
   expect([batches?.verdict, word(batches?.because ?? m(''))]).toEqual([
     'no',
     expect.stringMatching(/^That is \d+ batches; more than 1000 is not a plan\./),

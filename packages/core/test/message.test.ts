@@ -140,9 +140,15 @@ describe('a message is worded for its reader', () => {
     expect(word(m('Cut {all}.', { all: [mm(152.3), mm(151.8), mm(90)] }))).toBe(
       'Cut 152.3 mm, 151.8 mm, 90 mm.',
     );
-    expect(sayApart('thinFilm', 249.6, 250, 'metric')).toEqual(['249.6 µm', '250 µm']);
-    expect(sayApart('thinFilm', 249.6, 300, 'metric')).toEqual(['250 µm', '300 µm']);
-    expect(sayApart('temperature', 5, 5, 'us')).toEqual(['41 °F', '41 °F']);
+    expect(sayApart('thinFilm', { a: 249.6, b: 250, units: 'metric' })).toEqual([
+      '249.6 µm',
+      '250 µm',
+    ]);
+    expect(sayApart('thinFilm', { a: 249.6, b: 300, units: 'metric' })).toEqual([
+      '250 µm',
+      '300 µm',
+    ]);
+    expect(sayApart('temperature', { a: 5, b: 5, units: 'us' })).toEqual(['41 °F', '41 °F']);
   });
 
   test('equal values stay short: six decimals at most', () => {

@@ -6,7 +6,7 @@ import { card, site, survey } from './fixtures';
 
 /** A match of which only the figures that are ranked by are given. */
 function match(code: string, figures: Partial<CardMatch>): CardMatch {
-  const [own] = [judge(survey, { ...card, code }, site)];
+  const [own] = [judge(survey, { ...card, code }, { site })];
   const round = { lifeDays: 365, serviceMin: 600, totalCost: 100, marginPct: 50 };
   return Object.create(
     own,
@@ -110,10 +110,10 @@ describe('what would change the ranking', () => {
     whatWouldChange(
       ready,
       rank(
-        cards.map((c) => judge(ready, c, site)),
+        cards.map((c) => judge(ready, c, { site })),
         'lasting',
       ),
-      site,
+      { site },
     );
 
   test('a change is offered if it allows a card that would then be first', () => {
@@ -121,7 +121,7 @@ describe('what would change the ranking', () => {
     expect(found.map((w) => w.code)).toEqual(['R-931']);
     const [first] = found;
     const after = withChanges(ready, first?.changes ?? []);
-    expect(after && judge(after, blasted('R-931', 1), site).verdict).toBe(first?.verdict);
+    expect(after && judge(after, blasted('R-931', 1), { site }).verdict).toBe(first?.verdict);
   });
 
   test('one that would rank behind is not offered', () => {

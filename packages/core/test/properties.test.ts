@@ -198,7 +198,7 @@ test('a formatted length reads back as shown, in both unit systems', () => {
       fc.constantFrom('metric' as const, 'us' as const),
       (mm, system) => {
         const text = formatQuantity(mm, 'length', system);
-        const back = parseQuantity(text, 'length', system);
+        const back = parseQuantity(text, 'length', { system });
         if (!back.ok) throw new Error(`${text}: ${back.message}`);
         expect(formatQuantity(back.value, 'length', system)).toBe(text);
       },

@@ -27,7 +27,7 @@ const anything = fc.oneof(
 test('any amount of typed text gives an error on one line', () => {
   fc.assert(
     fc.property(anything, fc.constantFrom(...QUANTITY_IDS), (text, id) => {
-      const read = parseQuantity(text, id, 'metric');
+      const read = parseQuantity(text, id, { system: 'metric' });
       return read.ok || (read.message.length <= A_LINE && !read.message.includes('\n'));
     }),
   );
@@ -40,7 +40,7 @@ test('the same in a tool', () => {
   fc.assert(
     fc.property(anything, (text) => {
       const typed = { ...(blank(node) as TypedGroup), rhPct: text };
-      return readTyped(node, typed, 'us').issues.every(
+      return readTyped(node, typed, { system: 'us' }).issues.every(
         ({ message }) => message.length <= A_LINE && !message.includes('\n'),
       );
     }),

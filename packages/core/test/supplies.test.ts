@@ -27,7 +27,7 @@ const lot = (packId: string, name: string, expiresOn: string, count: number): Lo
   count,
 });
 const drawn = (need: number, lots: Lot[]) => {
-  const found = drawPacks(need, packs, lots, '2026-11-24T08:00:00Z');
+  const found = drawPacks({ need, packs, lots, at: '2026-11-24T08:00:00Z' });
   if (!found.ok) throw new Error(found.why);
   return found;
 };
@@ -94,7 +94,7 @@ describe('what is weighed', () => {
   test('nothing for a whole kit, a cartridge or a roll', () => {
     const { mix } = card;
     expect(weighing(mix.kind === 'two-part' ? { ...mix, wholeKit: true } : mix)).toBeNull();
-    expect(partsFor(made({ ...powder }), 12_500, 'base', 'level')).toEqual({
+    expect(partsFor(made({ ...powder }), 12_500, { consistency: 'base', slope: 'level' })).toEqual({
       aG: expect.closeTo(25_000, 6),
       bG: expect.closeTo(4000, 6),
     });
@@ -107,18 +107,24 @@ describe('what is weighed', () => {
   });
 
   test('aggregate extends a bag: less powder for the same fill', () => {
-    const parts = partsFor(made(powder), 12_500, 'patch', 'level', 50);
+    const parts = partsFor(made(powder), 12_500, {
+      consistency: 'patch',
+      slope: 'level',
+      aggregatePct: 50,
+    });
     // 12.5 l and 12.5 kg of stone at 2.65 kg/l: 17.217 l a bag.
     expect(parts?.aG).toBeCloseTo((25_000 * 12.5) / (12.5 + 12.5 / 2.65), 6);
   });
 
   test('too wet is off ratio, with the powder to correct it', () => {
     const weighed = { aG: 25_000, bG: 3000 };
-    const check = checkWeighed(powder, weighed, 'patch', 'level');
+    const check = checkWeighed(powder, weighed, { consistency: 'patch', slope: 'level' });
     expect(check).toMatchObject({ verdict: 'out', addB_G: 0 });
     expect(check?.deviationPct).toBeCloseTo(20, 9);
     expect(check?.addA_G).toBeCloseTo(5000, 6);
-    expect(checkWeighed(powder, weighed, 'finish', 'level')?.verdict).toBe('in');
+    expect(checkWeighed(powder, weighed, { consistency: 'finish', slope: 'level' })?.verdict).toBe(
+      'in',
+    );
   });
 
   test('a filler too thin or too thick shows what to add', () => {
@@ -134,8 +140,12 @@ describe('what is weighed', () => {
     };
     const weighed = { aG: 40, bG: 60 };
     // Half solids want 60 g of pellets to 60 of solvent; a quarter wants 120 of solvent to 40 of pellets.
-    expect(checkWeighed(filler, weighed, 'patch', 'vertical')?.addA_G).toBeCloseTo(20, 9);
-    expect(checkWeighed(filler, weighed, 'patch', 'level')?.addB_G).toBeCloseTo(60, 9);
+    expect(
+      checkWeighed(filler, weighed, { consistency: 'patch', slope: 'vertical' })?.addA_G,
+    ).toBeCloseTo(20, 9);
+    expect(
+      checkWeighed(filler, weighed, { consistency: 'patch', slope: 'level' })?.addB_G,
+    ).toBeCloseTo(60, 9);
   });
 });
 
@@ -172,10 +182,14 @@ describe('aids and costs', () => {
 
   test('an aid is drawn by area and coverage; a missing one is still named', () => {
     const work = worked();
-    const { supplies, used } = suppliesOf(work, card, jobFrom(work).draft.rounds, [
-      { kind: 'aid', use: 'wipe', for: m('the metal'), areaMm2: 2e6 },
-      { kind: 'aid', use: 'release', for: m('the former'), areaMm2: 1e6 },
-    ]);
+    const { supplies, used } = suppliesOf(work, {
+      main: card,
+      rounds: jobFrom(work).draft.rounds,
+      needs: [
+        { kind: 'aid', use: 'wipe', for: m('the metal'), areaMm2: 2e6 },
+        { kind: 'aid', use: 'release', for: m('the former'), areaMm2: 1e6 },
+      ],
+    });
     // 2 m² at 10 m²/l.
     expect(supplies.find((s) => s.code === 'A-101')).toMatchObject({
       amount: 200,
@@ -213,19 +227,18 @@ describe('aids and costs', () => {
     expect(word(aidProblem(at(survey, [rusts]), 'wipe') ?? m(''))).toMatch(
       /may not touch cast iron/,
     );
-    const match = judge(hot, card, site, { library: [burns] });
+    const match = judge(hot, card, { site, context: { library: [burns] } });
     expect(match.judged.filter((j) => j.verdict === 'no').map((j) => j.rule.id)).toEqual(['aids']);
   });
 
   test('two coats take twice as much', () => {
     const work = worked();
     const amounts = [1, 2, 3].map((coats) => {
-      const { supplies, figures } = suppliesOf(
-        work,
-        card,
-        [],
-        [{ kind: 'aid', use: 'wipe', for: m('the metal'), areaMm2: 5e5, coats }],
-      );
+      const { supplies, figures } = suppliesOf(work, {
+        main: card,
+        rounds: [],
+        needs: [{ kind: 'aid', use: 'wipe', for: m('the metal'), areaMm2: 5e5, coats }],
+      });
       const figure = figures.find((f) => f.id === 'supply.wipe');
       expect(figure?.working.at(-1)?.value).toBe(figure?.value);
       return supplies.find((x) => x.code === 'A-101')?.amount;
@@ -245,7 +258,11 @@ describe('aids and costs', () => {
       quoteMin: 60,
     } as const;
     const work = worked({ ...survey, past });
-    const { supplies } = suppliesOf(work, card, jobFrom(work).draft.rounds, []);
+    const { supplies } = suppliesOf(work, {
+      main: card,
+      rounds: jobFrom(work).draft.rounds,
+      needs: [],
+    });
     const spent = { supplies, labourMin: 90, readyMin: 700, heatMin: 120 };
     const figures = new Map(costFigures(work, spent).map((f) => [f.id, f.value]));
     expect(figures.get('cost.labour')).toBeCloseTo((90 / 60) * 50, 6);
@@ -279,12 +296,12 @@ describe('weather', () => {
   });
 
   test('windows end before the rain; without hours there are none', () => {
-    const found = windowsIn(hours, gate, 60, 60);
+    const found = windowsIn(hours, { gate, applyMinutes: 60, protectMinutes: 60 });
     expect(found[0]).toMatchObject({
       from: '2026-11-24T08:00:00.000Z',
       latestStart: '2026-11-24T10:00:00.000Z',
     });
-    expect(windowsIn([], gate, 60, 60)).toEqual([]);
+    expect(windowsIn([], { gate, applyMinutes: 60, protectMinutes: 60 })).toEqual([]);
   });
 
   test('a cold night makes the plan longer, and the plan says so', () => {

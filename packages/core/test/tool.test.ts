@@ -14,7 +14,7 @@ test.each(calcs.map((c) => c.name))(
   (name) => {
     const { calc, node } = form(name);
     for (const system of ['metric', 'us'] as const) {
-      const read = readTyped(node, typedOf(node, calc.example, system), system);
+      const read = readTyped(node, typedOf(node, calc.example, system), { system });
       expect(read.issues).toEqual([]);
       const once = calc.run(calc.example);
       const again = calc.run(read.value);
@@ -42,14 +42,14 @@ test('a figure without a unit is read as typed: comma, true minus, surrounding s
         ...(typedOf(plain.node, plain.calc.example, 'metric') as TypedGroup),
         volumeSolidsPct: text,
       },
-      'metric',
+      { system: 'metric' },
     );
   expect(solids(' 62,5 ').value).toMatchObject({ volumeSolidsPct: 62.5 });
   expect(solids('−5').issues.map((i) => i.message)).toEqual([expect.stringMatching(/^Too small/)]);
   const cold = readTyped(
     node,
     { ...(typedOf(node, calc.example, 'metric') as TypedGroup), airC: '−5,5' },
-    'metric',
+    { system: 'metric' },
   );
   expect(cold.value).toMatchObject({ airC: -5.5 });
 });
@@ -69,7 +69,7 @@ test('a US user types inches, psi and Fahrenheit; the calculation gets millimetr
   const read = readTyped(
     node,
     { ...typed, outsideDiameterMm: '8 5/8', pressureBar: '87', designC: '160' },
-    'us',
+    { system: 'us' },
   );
   expect(read.issues).toEqual([]);
   expect(read.value).toMatchObject({
@@ -81,14 +81,14 @@ test('a US user types inches, psi and Fahrenheit; the calculation gets millimetr
 
 test('errors are reported by path, with the range in the typed unit', () => {
   const { node } = form('dew-point');
-  expect(readTyped(node, { airC: '200', rhPct: 'damp' }, 'us').issues).toEqual([
+  expect(readTyped(node, { airC: '200', rhPct: 'damp' }, { system: 'us' }).issues).toEqual([
     { path: 'airC', message: 'Too big: 140 °F is the most.' },
     { path: 'rhPct', message: expect.stringMatching(/“damp” is not a number/) },
   ]);
   const film = form('film');
   const typed = { areaM2: '0', dftUm: '', volumeSolidsPct: '96', coats: '1.5' };
   expect(
-    readTyped(film.node, typed, 'metric').issues.map((i) => `${i.path}: ${i.message}`),
+    readTyped(film.node, typed, { system: 'metric' }).issues.map((i) => `${i.path}: ${i.message}`),
   ).toEqual([
     'areaM2: Too small: must be over 0.',
     'dftUm: Type a number.',
@@ -108,7 +108,7 @@ test('lists and variants: each row by its index, each variant with its own field
     coverMm: '2',
     through: true,
   };
-  expect(readTyped(node, typed, 'metric').value).toMatchObject({
+  expect(readTyped(node, typed, { system: 'metric' }).value).toMatchObject({
     hole: { kind: 'slot', lengthMm: 130, widthMm: 32 },
     through: true,
   });
@@ -120,7 +120,7 @@ test('lists and variants: each row by its index, each variant with its own field
     ],
     tempC: '16',
   };
-  expect(readTyped(cure.node, rows, 'metric').issues.map((i) => i.path)).toEqual([
+  expect(readTyped(cure.node, rows, { system: 'metric' }).issues.map((i) => i.path)).toEqual([
     'points.1.tempC',
     'points.1.minutes',
   ]);

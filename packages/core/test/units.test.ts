@@ -33,12 +33,12 @@ test.each<[string, QuantityId, number]>([
   ['40 sq ft/gal', 'coverage', 0.981695],
   ['5 °F', 'temperatureStep', 2.777778],
 ])('%s is read as %s %d', (text, quantity, value) => {
-  const parsed = parseQuantity(text, quantity, 'metric');
+  const parsed = parseQuantity(text, quantity, { system: 'metric' });
   expect(parsed).toEqual({ ok: true, value: expect.closeTo(value, 6) });
 });
 
 test('a bare number is in the unit of the present system', () => {
-  expect(parseQuantity('2', 'length', 'us')).toEqual({ ok: true, value: 50.8 });
+  expect(parseQuantity('2', 'length', { system: 'us' })).toEqual({ ok: true, value: 50.8 });
 });
 
 test.each([
@@ -49,7 +49,7 @@ test.each([
   ['3/0', 'length', /not a number/],
   ['5 h 20 h', 'time', /not a number/],
 ] as const)('%j is rejected with an example', (text, quantity, words) => {
-  const parsed = parseQuantity(text, quantity, 'metric');
+  const parsed = parseQuantity(text, quantity, { system: 'metric' });
   expect(parsed).toEqual({ ok: false, message: expect.stringMatching(words) });
 });
 
@@ -129,7 +129,7 @@ test('round trips in every unit of every quantity', () => {
         // What is typed with its unit is read as that unit, whatever the system in use.
         const text = `${x.toFixed(4)} ${u.names[0] ?? ''}`;
         for (const system of ['metric', 'us'] as const) {
-          const read = parseQuantity(text, id, system);
+          const read = parseQuantity(text, id, { system });
           if (u.names[0] && read.ok)
             expect(fromBase(read.value, u)).toBeCloseTo(Number(x.toFixed(4)), 6);
           else expect(u.names[0] ?? '').toBe('');

@@ -23,9 +23,10 @@ export function demoPlan({ survey, cardCode, madeAt, context }: DemoAsk): Plan {
   const known = { library: demoCards, ...context };
   const cards = cardCode
     ? systemCards.filter((c) => c.code === cardCode)
-    : rank(matchAll(survey, systemCards, siteSettings, known), survey.intent).map(
-        (s) => s.match.card,
-      );
+    : rank(
+        matchAll(survey, systemCards, { site: siteSettings, context: known }),
+        survey.intent,
+      ).map((s) => s.match.card);
   let why = `no card ${cardCode ?? ''} for ${survey.family}`;
   for (const card of cards) {
     const made = makePlan(survey, card, siteSettings, madeAt, known);

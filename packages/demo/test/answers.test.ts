@@ -55,7 +55,7 @@ function* told(draft: SurveyDraft): Generator<string> {
   if (!survey) return yield JSON.stringify(issues);
   const known = { library: demoCards, ...weatherFor(survey, hours) };
   const cards = systemCards.filter((c) => c.families.includes(survey.family));
-  const matches = matchAll(survey, cards, siteSettings, known);
+  const matches = matchAll(survey, cards, { site: siteSettings, context: known });
   const judged = matches.flatMap((m) => m.judged.map((j) => ({ code: m.card.code, ...j })));
   yield JSON.stringify(judged.map((j) => [j.code, j.rule.id, j.verdict]));
   for (let i = 0; i < matches.length; i++)

@@ -24,7 +24,10 @@ import { AT } from './surveys';
 function plansOf(family: FamilyId, shape: string) {
   const { survey } = plainSurvey({ family, shapes: [shape], startAt: AT, costPerHour: 100 });
   if (!survey) throw new Error(`${family} ${shape}: its plain answers are no survey`);
-  const ranked = rank(matchAll(survey, systemCards, siteSettings, known), survey.intent);
+  const ranked = rank(
+    matchAll(survey, systemCards, { site: siteSettings, context: known }),
+    survey.intent,
+  );
   const plans = ranked.flatMap(({ match }): Plan[] => {
     const made = makePlan(survey, match.card, siteSettings, AT, known);
     return made.ok ? [made.plan] : [];
@@ -102,7 +105,7 @@ test.each(shapes)(
         answers: Object.fromEntries(asks),
       });
       if (!survey) throw new Error(JSON.stringify(issues));
-      const matches = matchAll(survey, systemCards, siteSettings, known);
+      const matches = matchAll(survey, systemCards, { site: siteSettings, context: known });
       return `== ${shape}, ${name}\n${matchText(matches, intent)}\n`;
     });
     expectApproved(`${family}.match.txt`, texts.join(''));

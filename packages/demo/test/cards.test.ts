@@ -59,7 +59,7 @@ test.each([...openRepairs, ...closedRepairs].map((r) => [r.tag, r.cardCode, r] a
     const survey = surveyOf(r);
     const card = systemCards.find((c) => c.code === code);
     if (!card) throw new Error(code);
-    const said = judge(survey, card, siteSettings, { library: demoCards })
+    const said = judge(survey, card, { site: siteSettings, context: { library: demoCards } })
       .judged.filter((j) => j.verdict === 'no')
       .map((j) => word(j.because));
     expect(said).toEqual([]);
@@ -79,7 +79,10 @@ test('every family has a repair, with a fitting system or a refusal that names w
       .sort(),
   );
   for (const r of surveyedRepairs) {
-    const matches = matchAll(surveyOf(r), systemCards, siteSettings, { library: demoCards });
+    const matches = matchAll(surveyOf(r), systemCards, {
+      site: siteSettings,
+      context: { library: demoCards },
+    });
     const usable = matches.filter((m) => m.verdict !== 'no').map((m) => m.card.code);
     expect([r.tag, usable]).not.toEqual([r.tag, []]);
   }

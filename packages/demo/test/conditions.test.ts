@@ -57,13 +57,15 @@ test('for any survey, every condition is met in the plan, in the minutes that Ma
   let byHand = 0;
   for (const { id } of families())
     for (const survey of fc.sample(surveys(id), { numRuns: 25, seed: 23 }))
-      for (const match of survey ? matchAll(survey, systemCards, siteSettings, known) : [])
+      for (const match of survey
+        ? matchAll(survey, systemCards, { site: siteSettings, context: known })
+        : [])
         if (match.verdict === 'if') byHand += met(match);
   expect(byHand).toBeGreaterThan(10);
 });
 
 const matched = (survey: Survey, code: string): CardMatch => {
-  const [match] = matchAll(survey, [card(code)], siteSettings, known);
+  const [match] = matchAll(survey, [card(code)], { site: siteSettings, context: known });
   if (!match) throw new Error(code);
   return match;
 };
@@ -89,8 +91,8 @@ test('a condition of both materials in the same words is asked once', () => {
   const paste = card('X-840');
   const beside = surveyed('F14', { 'site.nearby': 'plastic' });
   const asks = (own: typeof paste) =>
-    judge(beside, own, siteSettings, known).judged.flatMap(({ rule, verdict }) =>
-      verdict === 'if' ? [rule.id] : [],
+    judge(beside, own, { site: siteSettings, context: known }).judged.flatMap(
+      ({ rule, verdict }) => (verdict === 'if' ? [rule.id] : []),
     );
 
   expect(asks(paste)).toEqual(['seconds']);
@@ -116,7 +118,7 @@ test('a hot surface is cooled by hand: no step does it, and it takes its time', 
 test('a card with post-cure is heated in every family', () => {
   const hot = { ...card('R-240'), families: ['F3'] };
   const survey = surveyed('F3', { 'load.serviceC': 90, 'window.downMin': 20_000 });
-  const match = judge(survey, hot, siteSettings, known);
+  const match = judge(survey, hot, { site: siteSettings, context: known });
   expect(match.judged.find((j) => j.rule.id === 'heat')?.verdict).toBe('if');
   const draft = match.job().draft.steps.map((s) => s.name);
   expect(draft).toContain('post-cure');

@@ -190,7 +190,10 @@ test('a chosen kind of fill or tyre repair excludes the others, with the reason'
     const found = surveyedRepairs.find((r) => r.tag === tag);
     if (!found) throw new Error(tag);
     const survey = demoSurvey(tag, null, '2026-11-25T08:00:00Z', found.survey);
-    return matchAll(survey, systemCards, siteSettings, { schools, library: demoCards }).map((m) => {
+    return matchAll(survey, systemCards, {
+      site: siteSettings,
+      context: { schools, library: demoCards },
+    }).map((m) => {
       const rule = m.judged.find((j) => j.rule.id === 'chosen');
       return [m.card.code, rule?.verdict, rule && word(rule.because)] as const;
     });

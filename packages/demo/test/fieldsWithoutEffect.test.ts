@@ -24,7 +24,10 @@ function outcome(draft: SurveyDraft) {
   const { survey, issues } = readDraft(draft, 'metric');
   if (!survey) throw new Error(JSON.stringify(issues));
   const known = { library: demoCards };
-  const ranked = rank(matchAll(survey, systemCards, siteSettings, known), survey.intent);
+  const ranked = rank(
+    matchAll(survey, systemCards, { site: siteSettings, context: known }),
+    survey.intent,
+  );
   const [first] = ranked;
   const made = first && makePlan(survey, first.match.card, siteSettings, AT, known);
   return [

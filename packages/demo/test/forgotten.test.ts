@@ -272,9 +272,10 @@ const cases: Case[] = [
 ];
 
 test.each(cases)('%s', (_, family, answers, code, rule, verdict, said) => {
-  const found = judge(surveyed(family, answers), card(code), siteSettings, known).judged.find(
-    (j) => j.rule.id === rule,
-  );
+  const found = judge(surveyed(family, answers), card(code), {
+    site: siteSettings,
+    context: known,
+  }).judged.find((j) => j.rule.id === rule);
   expect([rule, found?.verdict]).toEqual([rule, verdict]);
   expect(found && word(found.because)).toMatch(said);
 });
@@ -305,7 +306,9 @@ test('everything wetted in a drinking water job is certified for it, the plug to
     'service.mediumC': 20,
     'window.downMin': 1440,
   });
-  const fits = matchAll(survey, systemCards, siteSettings, known).filter((m) => m.verdict !== 'no');
+  const fits = matchAll(survey, systemCards, { site: siteSettings, context: known }).filter(
+    (m) => m.verdict !== 'no',
+  );
   expect(fits.map((m) => m.card.code)).toEqual(['W-320']);
   const used = fits.flatMap((m) => m.job().draft.rounds.map((r) => r.card));
   expect(used.length).toBeGreaterThan(fits.length);
@@ -321,9 +324,10 @@ test('a plug that sets in water makes a weeping pipe fit for a wrap: both are ju
     'window.downMin': 1440,
   });
   const damp = (survey: Survey, schools = {}) =>
-    judge(survey, card('W-310'), siteSettings, { ...known, schools }).judged.find(
-      (j) => j.rule.id === 'damp',
-    );
+    judge(survey, card('W-310'), {
+      site: siteSettings,
+      context: { ...known, schools },
+    }).judged.find((j) => j.rule.id === 'damp');
   expect(damp(wet)?.verdict).toBe('if');
   const made = makePlan(wet, card('W-310'), siteSettings, '2026-11-24T06:00:00Z', known);
   if (!made.ok) throw new Error(word(made.why));

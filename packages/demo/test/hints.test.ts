@@ -30,7 +30,10 @@ const AS_IT_IS = [
 function proved(survey: Survey): number {
   const asked = new Set(everyFieldOf(survey).map((p) => p.path));
   let hints = 0;
-  for (const { card, judged } of matchAll(survey, systemCards, siteSettings, known))
+  for (const { card, judged } of matchAll(survey, systemCards, {
+    site: siteSettings,
+    context: known,
+  }))
     for (const { rule, verdict, relax } of judged) {
       if (!relax || verdict === 'fits') continue;
       hints += 1;
@@ -42,7 +45,7 @@ function proved(survey: Survey): number {
       ]);
       const after = withChanges(survey, [relax]);
       if (!after) throw new Error(`${where.join(' ')}: it cannot be typed`);
-      const again = judge(after, card, siteSettings, known).judged.find(
+      const again = judge(after, card, { site: siteSettings, context: known }).judged.find(
         (j) => j.rule.id === rule.id,
       );
       if (!again || ORDER[again.verdict] >= ORDER[verdict])

@@ -26,14 +26,17 @@ describe.each(families().map((f) => f.id))('%s', (family) => {
   it('is judged and planned, or refused with a reason, for any card figures', () => {
     fc.assert(
       fc.property(hostile(family), ({ survey, card }) => {
-        const ranked = rank(matchAll(survey, [card], siteSettings, known), survey.intent);
+        const ranked = rank(
+          matchAll(survey, [card], { site: siteSettings, context: known }),
+          survey.intent,
+        );
         const [first] = ranked;
         expect(first?.match.card.code).toBe(card.code);
         const unsaid = (first?.match.judged ?? []).flatMap(({ verdict, because }) =>
           !VERDICTS.includes(verdict) || UNSAID.test(word(because)) ? [word(because)] : [],
         );
         expect(unsaid).toEqual([]);
-        whatWouldChange(survey, ranked, siteSettings, known);
+        whatWouldChange(survey, ranked, { site: siteSettings, context: known });
         const made = makePlan(survey, card, siteSettings, AT, known);
         if (!made.ok) {
           expect(word(made.why)).not.toMatch(UNSAID);

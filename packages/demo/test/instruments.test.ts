@@ -32,7 +32,7 @@ function watched(id: Id, scene: Scene, ms: number): InstrumentState[] {
     const at = AT + (n + 1) * every;
     const sent = sampleOf(device, scene, n, at - AT);
     if (sent) samples.push({ at, ...sent });
-    return judgeSamples(device, samples, at, SCENES[id], AT);
+    return judgeSamples(device, { samples, now: at, expects: SCENES[id], since: AT });
   });
 }
 
@@ -94,7 +94,12 @@ test('a drift is never steady, from its first moment on', () => {
 test('a stated unit is converted; an unknown one is a fault with its name', () => {
   const device = instrument('hygrometer');
   const sent = (units: string[], values: number[]): InstrumentState =>
-    judgeSamples(device, [{ at: AT, values, units }], AT, SCENES.hygrometer, AT);
+    judgeSamples(device, {
+      samples: [{ at: AT, values, units }],
+      now: AT,
+      expects: SCENES.hygrometer,
+      since: AT,
+    });
   expect(
     sent(['°F', '', '°F'], [66.2, 62, 63.5]).values.map((v) => Math.round(v * 10) / 10),
   ).toEqual([19, 62, 17.5]);
@@ -110,7 +115,8 @@ test('impossible values are rejected, and so is a scale in ounces that says gram
       values: [g + (n % 3) * 0.01],
       units: [''],
     }));
-  const seen = (g: number) => judgeSamples(scale, still(g), AT + 19 * 400, [412], AT);
+  const seen = (g: number) =>
+    judgeSamples(scale, { samples: still(g), now: AT + 19 * 400, expects: [412], since: AT });
   expect(seen(70_000).fault).toBe('reach');
   expect(seen(14.53).say.values.unit).toBe('oz');
   expect(seen(412).state).toBe('steady');
@@ -120,8 +126,13 @@ test('impossible values are rejected, and so is a scale in ounces that says gram
 
 test('no value yet is awaited, and after its time counts as lost', () => {
   const device = instrument('thickness');
-  expect(judgeSamples(device, [], AT + 1000, [4], AT).state).toBe('waiting');
-  expect(judgeSamples(device, [], AT + device.silentMs + 1, [4], AT).fault).toBe('lost');
+  expect(judgeSamples(device, { samples: [], now: AT + 1000, expects: [4], since: AT }).state).toBe(
+    'waiting',
+  );
+  expect(
+    judgeSamples(device, { samples: [], now: AT + device.silentMs + 1, expects: [4], since: AT })
+      .fault,
+  ).toBe('lost');
 });
 
 test('four places that each rise equally are a drift; three are not', () => {
@@ -130,7 +141,7 @@ test('four places that each rise equally are a drift; three are not', () => {
   const units = sampleOf(device, sceneOf('durometer', 1, null), 0, 0)?.units ?? [];
   const taken = (...shares: number[]): InstrumentState => {
     const samples = shares.map((share, i) => ({ at: AT + i, values: [real * share], units }));
-    return judgeSamples(device, samples, AT + shares.length, [real], AT);
+    return judgeSamples(device, { samples, now: AT + shares.length, expects: [real], since: AT });
   };
   expect(taken(0.8, 0.9, 1).state).toBe('steady');
   expect(taken(0.85, 0.9, 0.95, 1).fault).toBe('drift');

@@ -15,7 +15,7 @@ const TRUTH = [17.5, 17.1];
 const logged = (seed: number, misbehaves: Misbehaviour | null, hours = 8): Sample[] =>
   loggedBetween({ truth: TRUTH, seed, misbehaves }, AT - hours * HOUR, AT);
 const seenOf = (samples: Sample[], now = AT): InstrumentState =>
-  judgeSamples(logger, samples, now, TRUTH, AT);
+  judgeSamples(logger, { samples, now, expects: TRUTH, since: AT });
 const FAULTS: Record<Misbehaviour, Fault> = {
   drift: 'drift',
   'drop-out': 'lost',

@@ -13,6 +13,7 @@ import {
   word,
   type FamilyId,
   type Verdict,
+  type WorkContext,
 } from '@kelmot/core';
 import { siteSettings, systemCards } from '../src/index';
 import { base, card, known, surveyed, type Leaf } from './surveyed';
@@ -254,9 +255,10 @@ const cases: [
 ];
 
 test.each(cases)('%s', (_, family, answers, code, rule, verdict) => {
-  const found = judge(surveyed(family, answers), card(code), siteSettings, known).judged.find(
-    (j) => j.rule.id === rule,
-  );
+  const found = judge(surveyed(family, answers), card(code), {
+    site: siteSettings,
+    context: known,
+  }).judged.find((j) => j.rule.id === rule);
   expect({ rule, verdict: found?.verdict }).toMatchObject({
     rule,
     verdict,
@@ -415,7 +417,7 @@ const round: [
 test.each(round)('%s', (_, family, answers, rule, verdict, because) => {
   const survey = surveyed(family, answers);
   const code = onParent(family, survey.parent.material);
-  const found = judge(survey, card(code), siteSettings, known).judged.find(
+  const found = judge(survey, card(code), { site: siteSettings, context: known }).judged.find(
     (j) => j.rule.id === rule,
   );
   expect({ verdict: found?.verdict, because: found && word(found.because) }).toEqual({
@@ -437,8 +439,7 @@ test('approvals by name and work are separate in the plan', () => {
       match: judge(
         survey,
         { ...c, service: { ...c.service, ph: { min: 0, max: 14 } } },
-        siteSettings,
-        known,
+        { site: siteSettings, context: known },
       ),
     }))
     .find(
@@ -463,7 +464,7 @@ test.each([
     damages: [step] as unknown as Leaf,
     'floor.traffic': loads,
   });
-  const found = judge(survey, card(code), siteSettings, known).judged.find(
+  const found = judge(survey, card(code), { site: siteSettings, context: known }).judged.find(
     (j) => j.rule.id === 'step',
   );
   expect(found?.verdict).toBe(verdict);
@@ -472,23 +473,29 @@ test.each([
 test('a limit met exactly is met, and the card with some margin goes first', () => {
   const survey = surveyed('F2', { 'service.mediumC': 20 });
   const cards = systemCards.filter((c) => c.families.includes('F2'));
-  const fit = cards.find((c) => judge(survey, c, siteSettings, known).verdict === 'fits');
+  const fit = cards.find(
+    (c) => judge(survey, c, { site: siteSettings, context: known }).verdict === 'fits',
+  );
   if (!fit) throw new Error('nothing fits');
   const own = { ...fit, code: 'Z-1', service: { ...fit.service, wetHeatC: 20, dryHeatC: 20 } };
-  const just = judge(survey, own, siteSettings, known);
+  const just = judge(survey, own, { site: siteSettings, context: known });
   expect(just.judged.find((j) => j.rule.id === 'heat')?.verdict).toBe('fits');
   expect([just.verdict, just.marginPct, atItsLimit(just)]).toEqual(['fits', 0, true]);
   // However cheap it is, and however long its stated life.
   const lifeDays = { lasting: 36_500, stopgap: 36_500 };
   const cheap = { ...own, lifeDays, packs: own.packs.map((p) => ({ ...p, price: 0.01 })) };
-  const [first, second] = rank(matchAll(survey, [cheap, fit], siteSettings, known), 'lasting');
+  const [first, second] = rank(
+    matchAll(survey, [cheap, fit], { site: siteSettings, context: known }),
+    'lasting',
+  );
   expect([first?.match.card.code, second?.match.card.code]).toEqual([fit.code, 'Z-1']);
   expect(first && whyFirst(first, second, 'lasting')?.text).toMatch(/at its limit/);
   // A thousandth past a limit is past it; rounding noise of a converted unit is not.
   const over = (c: number) =>
-    judge(surveyed('F2', { 'service.mediumC': c }), own, siteSettings, known).judged.find(
-      (j) => j.rule.id === 'heat',
-    )?.verdict;
+    judge(surveyed('F2', { 'service.mediumC': c }), own, {
+      site: siteSettings,
+      context: known,
+    }).judged.find((j) => j.rule.id === 'heat')?.verdict;
   expect([over(20.001), over(20 + 1e-12)]).toEqual(['no', 'fits']);
 });
 
@@ -520,11 +527,13 @@ test('oil is dry heat with its own limit on the card', () => {
       c.service.media.some((x) => x.medium === 'oil' && x.maxC >= 90),
   );
   if (!fit) throw new Error('no card for hot oil');
-  const verdicts = judge(survey, fit, siteSettings, known).judged;
+  const verdicts = judge(survey, fit, { site: siteSettings, context: known }).judged;
   expect(verdicts.find((j) => j.rule.id === 'heat')).toMatchObject({ verdict: 'fits' });
   const hotter = surveyed('F2', { 'service.medium': 'oil', 'service.mediumC': 240 });
   expect(
-    judge(hotter, fit, siteSettings, known).judged.find((j) => j.rule.id === 'medium')?.verdict,
+    judge(hotter, fit, { site: siteSettings, context: known }).judged.find(
+      (j) => j.rule.id === 'medium',
+    )?.verdict,
   ).toBe('no');
 });
 
@@ -561,9 +570,12 @@ test('a stricter survey never allows more cards', () => {
   ];
   const rankOf = { fits: 2, if: 1, no: 0 };
   for (const [family, survey] of base) {
-    const before = matchAll(survey, systemCards, siteSettings, known);
+    const before = matchAll(survey, systemCards, { site: siteSettings, context: known });
     for (const answers of stricter) {
-      const after = matchAll(surveyed(family, answers), systemCards, siteSettings, known);
+      const after = matchAll(surveyed(family, answers), systemCards, {
+        site: siteSettings,
+        context: known,
+      });
       after.forEach((m, i) => {
         const was = before[i];
         if (was)
@@ -580,13 +592,18 @@ test('a stricter survey never allows more cards', () => {
 
 test('what would change this: few changes, each set tested on the whole survey', () => {
   const survey = surveyed('F2', { 'site.tools': 'power' });
-  const ranked = rank(matchAll(survey, systemCards, siteSettings, known), 'lasting');
-  const found = whatWouldChange(survey, ranked, siteSettings, known);
+  const ranked = rank(
+    matchAll(survey, systemCards, { site: siteSettings, context: known }),
+    'lasting',
+  );
+  const found = whatWouldChange(survey, ranked, { site: siteSettings, context: known });
   expect(found.length).toBeGreaterThan(0);
   for (const w of found) {
     const after = withChanges(survey, w.changes);
     if (!after) throw new Error(w.code);
-    expect(judge(after, card(w.code), siteSettings, known).verdict).toBe(w.verdict);
+    expect(judge(after, card(w.code), { site: siteSettings, context: known }).verdict).toBe(
+      w.verdict,
+    );
   }
   expect(found.map((w) => w.changes.length)).toEqual(
     [...found.map((w) => w.changes.length)].sort(),
@@ -599,12 +616,10 @@ test('weights add up to one however they are moved, and change the ranking', () 
   expect(sum(weightsOf('lasting', { life: 5, margin: 0 }))).toBeCloseTo(1, 12);
   const none = { year: 0, ready: 0, life: 0, cost: 0, margin: 0 };
   expect(sum(weightsOf('lasting', none))).toBeCloseTo(1, 12);
-  const matches = matchAll(
-    surveyed('F6', { 'damages.0.diameterMm': 12 }),
-    systemCards,
-    siteSettings,
-    known,
-  );
+  const matches = matchAll(surveyed('F6', { 'damages.0.diameterMm': 12 }), systemCards, {
+    site: siteSettings,
+    context: known,
+  });
   const only = (id: string) => rank(matches, 'lasting', { ...none, [id]: 1 })[0]?.match.card.code;
   expect(only('life')).toBe('B-430');
   const cheapest = [...matches]
@@ -616,8 +631,8 @@ test('weights add up to one however they are moved, and change the ranking', () 
 test('stock and forecast change the verdict', () => {
   const survey = surveyed('F2', {});
   const r210 = card('R-210');
-  const rule = (id: string, context: Parameters<typeof judge>[3]) =>
-    judge(survey, r210, siteSettings, context).judged.find((j) => j.rule.id === id);
+  const rule = (id: string, context: WorkContext) =>
+    judge(survey, r210, { site: siteSettings, context }).judged.find((j) => j.rule.id === id);
   expect(rule('stock', { shelf: [] })).toMatchObject({ verdict: 'if' });
   const lots = (expiresOn: string) =>
     r210.packs.map((p) => ({
@@ -635,7 +650,10 @@ test('stock and forecast change the verdict', () => {
     { atMin: 240, tempC: 4 },
   ];
   // In the cold night it would be too late; it fits if it is held warm.
-  const held = judge(survey, r210, siteSettings, { ...known, forecast: cold });
+  const held = judge(survey, r210, { site: siteSettings, context: { ...known, forecast: cold } });
   expect([held.verdict, held.heldC]).toEqual(['if', 18]);
-  expect(judge(survey, r210, siteSettings, known)).toMatchObject({ verdict: 'fits', heldC: null });
+  expect(judge(survey, r210, { site: siteSettings, context: known })).toMatchObject({
+    verdict: 'fits',
+    heldC: null,
+  });
 });

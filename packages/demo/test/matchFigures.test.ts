@@ -23,7 +23,7 @@ const shown: Shown[] = families().flatMap(({ id: family, shapes }) =>
   shapes.flatMap(({ shape }) => {
     const { survey } = plainSurvey({ family, shapes: [shape], startAt: AT, costPerHour: 100 });
     if (!survey) throw new Error(`${family} ${shape}`);
-    return matchAll(survey, systemCards, siteSettings, known).map((match) => ({
+    return matchAll(survey, systemCards, { site: siteSettings, context: known }).map((match) => ({
       name: `${family} ${shape} ${match.card.code}`,
       match,
       figures: previewFigures(match, 'metric'),

@@ -194,7 +194,9 @@ test('a warmer day never lengthens a wait, a colder batch never shortens its wor
     };
     const [cool, warm] = [at('14 °C'), at('24 °C')];
     for (const c of systemCards.filter((x) => x.families.includes(family))) {
-      const rounds = [cool, warm].map((s) => judge(s, c, siteSettings, known).job().draft.rounds);
+      const rounds = [cool, warm].map(
+        (s) => judge(s, c, { site: siteSettings, context: known }).job().draft.rounds,
+      );
       const [a, b] = rounds.map((list) => list.find((r) => r.card.code === c.code));
       if (!a || !b || a.tempC >= b.tempC || a.batches.length !== b.batches.length) continue;
       expect([c.code, (a.batches[0]?.lifeMin ?? 0) >= (b.batches[0]?.lifeMin ?? 0) - 1e-6]).toEqual(
@@ -211,8 +213,8 @@ describe('matching', () => {
 
   test('sharing results changes nothing: a card among others is judged as alone', () => {
     for (const survey of surveys)
-      for (const shared of matchAll(survey, systemCards, siteSettings, known)) {
-        const alone = judge(survey, shared.card, siteSettings, known);
+      for (const shared of matchAll(survey, systemCards, { site: siteSettings, context: known })) {
+        const alone = judge(survey, shared.card, { site: siteSettings, context: known });
         const of = ({ verdict, readyMin, materialCost, marginPct, heldC }: typeof alone) => ({
           verdict,
           readyMin,
@@ -235,7 +237,7 @@ describe('matching', () => {
       // A cold shop too: heating has its cost.
       for (const surfaceC of [survey.readings.surfaceC, 7]) {
         const cold = { ...survey, readings: { ...survey.readings, surfaceC } };
-        for (const match of matchAll(cold, systemCards, siteSettings, known)) {
+        for (const match of matchAll(cold, systemCards, { site: siteSettings, context: known })) {
           const made =
             match.verdict === 'no' ? null : makePlan(cold, match.card, siteSettings, AT, known);
           if (!made?.ok || match.materialCost === null) continue;

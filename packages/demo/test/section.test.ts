@@ -23,7 +23,10 @@ const SLACK = 0.01;
 /** The best plan of a survey, where it has one. */
 function planOf(survey: Survey): Plan | null {
   const context = { library: demoCards };
-  const [best] = rank(matchAll(survey, systemCards, siteSettings, context), survey.intent);
+  const [best] = rank(
+    matchAll(survey, systemCards, { site: siteSettings, context }),
+    survey.intent,
+  );
   const made = best && makePlan(survey, best.match.card, siteSettings, AT, context);
   return made?.ok ? made.plan : null;
 }

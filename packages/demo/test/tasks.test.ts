@@ -9,7 +9,16 @@ import {
   type Command,
   type RepairView,
 } from '@kelmot/contract';
-import { tasksOf, MINUTE, paceOf, usableMinutes, word, type Task, type Plan } from '@kelmot/core';
+import {
+  tasksOf,
+  MINUTE,
+  paceOf,
+  usableMinutes,
+  word,
+  type MixedBatch,
+  type Task,
+  type Plan,
+} from '@kelmot/core';
 import { m, q } from '@kelmot/core/message/message';
 import { HERS, ID, viewOf } from '../../contract/test/view';
 import { demoPlan, demoSurvey, meets, surveyedRepairs } from '../src/index';
@@ -75,7 +84,7 @@ test.each(planned)('%s: doing the current task, one at a time, does the whole jo
     expect(
       tasks
         .slice(0, i + 1)
-        .filter((d) => !taskDone(d, view, plan, later))
+        .filter((d) => !taskDone(d, { view, plan, now: later }))
         .map((d) => d.id),
     ).toEqual([]);
   }
@@ -163,9 +172,11 @@ describe('done work can become open again', () => {
     expect(closing?.at).toBeCloseTo(momentOf(view, done + most), -3);
     const step = plan.steps.find((s) => s.id === from);
     if (!step) throw new Error('no step');
-    expect(repeatReason(step, view, plan, momentOf(view, done + most - 1))).toBeNull();
+    expect(repeatReason(step, { view, plan, now: momentOf(view, done + most - 1) })).toBeNull();
     expect(handOf(view, done + most - 1)).toBe(task.id);
-    expect(repeatReason(step, view, plan, momentOf(view, done + most + 1))).toEqual(link.why);
+    expect(repeatReason(step, { view, plan, now: momentOf(view, done + most + 1) })).toEqual(
+      link.why,
+    );
     expect(handOf(view, done + most + 1)).toBe(from);
     // None of its windows is open once it has begun.
     const { batch } = task;
@@ -175,7 +186,9 @@ describe('done work can become open again', () => {
       expect(
         closingWindows(begun, momentOf(view, task.fromMin)).some((c) => c.to.id === link.to),
       ).toBe(false);
-      expect(repeatReason(step, begun, plan, momentOf(view, done + most + 1))).toBeNull();
+      expect(
+        repeatReason(step, { view: begun, plan, now: momentOf(view, done + most + 1) }),
+      ).toBeNull();
     }
   });
 });
@@ -183,12 +196,15 @@ describe('done work can become open again', () => {
 describe('the pace of the work', () => {
   const { plan, tasks, upTo } = job('JH-2');
   const start = Date.parse(plan.survey.window.startAt);
-  const paceAt = (
-    task: Task,
-    atMin: number,
-    mixes: Parameters<typeof paceOf>[3] = [],
-    from = atMin,
-  ) => paceOf(plan, tasks, task, mixes, start + atMin * MINUTE, 'UTC', start + from * MINUTE);
+  const paceAt = (task: Task, atMin: number, mixes: readonly MixedBatch[] = [], from = atMin) =>
+    paceOf(plan, {
+      tasks,
+      at: task,
+      mixes,
+      now: start + atMin * MINUTE,
+      zone: 'UTC',
+      notBefore: start + from * MINUTE,
+    });
   const { task: mask } = upTo((d) => d.step.name === 'mask');
 
   test('behind, ahead or on time, and the effect on the return to service', () => {

@@ -26,7 +26,7 @@ type Row = Record<(typeof FIELDS)[number], string | number>;
 
 /** One line a pack to be drawn or bought; one line for what is not packed. */
 function rowsOf(supply: Supply, plan: Plan, units: UnitSystem): Row[] {
-  const { figure, unit } = figureAndUnit(supply.amount, supply.quantity, units);
+  const { figure, unit } = figureAndUnit(supply.amount, supply.quantity, { system: units });
   const common = {
     item: supply.name,
     code: supply.code ?? '',

@@ -85,7 +85,17 @@ function curing(round: PlanRound, at: (minutes: number) => number): Moment[] {
 export function momentsOf(plan: Plan): Moment[] {
   const start = Date.parse(plan.survey.window.startAt);
   const at = (minutes: number) => start + minutes * MINUTE;
-  const one = (id: string, title: string, note: string, when: number): Moment => ({
+  const one = ({
+    id,
+    title,
+    note,
+    when,
+  }: {
+    id: string;
+    title: string;
+    note: string;
+    when: number;
+  }): Moment => ({
     id,
     title,
     note,
@@ -108,22 +118,29 @@ export function momentsOf(plan: Plan): Moment[] {
   return [
     ...work,
     ...plan.rounds.flatMap((round) => curing(round, at)),
-    one('back', t('Must be back in service'), t('By the survey.'), at(plan.survey.window.downMin)),
-    one(
-      'look',
-      REVIEW_NAMES.look,
-      t('{nextLookDays} days after its return.', { nextLookDays: plan.nextLookDays }),
-      ready + plan.nextLookDays * DAY,
-    ),
+    one({
+      id: 'back',
+      title: t('Must be back in service'),
+      note: t('By the survey.'),
+      when: at(plan.survey.window.downMin),
+    }),
+    one({
+      id: 'look',
+      title: REVIEW_NAMES.look,
+      note: t('{nextLookDays} days after its return.', { nextLookDays: plan.nextLookDays }),
+      when: ready + plan.nextLookDays * DAY,
+    }),
     ...(plan.replaceInDays === null
       ? []
       : [
-          one(
-            'replace',
-            REVIEW_NAMES.replace,
-            t('It was made to last {replaceInDays} days.', { replaceInDays: plan.replaceInDays }),
-            ready + plan.replaceInDays * DAY,
-          ),
+          one({
+            id: 'replace',
+            title: REVIEW_NAMES.replace,
+            note: t('It was made to last {replaceInDays} days.', {
+              replaceInDays: plan.replaceInDays,
+            }),
+            when: ready + plan.replaceInDays * DAY,
+          }),
         ]),
   ];
 }

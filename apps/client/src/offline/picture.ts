@@ -13,7 +13,10 @@ const TRIES = [
 
 type Draw = (context: CanvasRenderingContext2D) => void;
 
-function shrink(image: ImageBitmap, side: number, quality: number, over?: Draw): string | null {
+function shrink(
+  image: ImageBitmap,
+  { side, quality, over }: { side: number; quality: number; over?: Draw },
+): string | null {
   const scale = Math.min(1, side / Math.max(image.width, image.height));
   const canvas = document.createElement('canvas');
   canvas.width = Math.max(1, Math.round(image.width * scale));
@@ -28,7 +31,7 @@ function shrink(image: ImageBitmap, side: number, quality: number, over?: Draw):
 /** A picture in base64, small enough to send with a weak signal, with `over` drawn on it; null if it cannot be made. */
 export function shrinkPicture(image: ImageBitmap, over?: Draw): string | null {
   for (const { side, quality } of TRIES) {
-    const data = shrink(image, side, quality, over);
+    const data = shrink(image, { side, quality, over });
     if (data && data.length <= MOST_PHOTO) return data;
   }
   return null;

@@ -50,7 +50,17 @@ function partsOf(how: string | undefined, value: unknown): Record<string, unknow
   return how === 'keys' ? ((value ?? {}) as Fields) : { '': value };
 }
 
-function fieldChanges(slice: Slice, field: string, before: unknown, after: unknown): Entry[] {
+function fieldChanges({
+  slice,
+  field,
+  before,
+  after,
+}: {
+  slice: Slice;
+  field: string;
+  before: unknown;
+  after: unknown;
+}): Entry[] {
   if (before === after) return [];
   const how = (PARTS[slice] as Record<string, string>)[field];
   const [old, now] = [partsOf(how, before), partsOf(how, after)];
@@ -65,12 +75,12 @@ export const changesOf = (before: KeptState, after: KeptState): Entry[] =>
     before[slice] === after[slice]
       ? []
       : Object.keys(PARTS[slice]).flatMap((field) =>
-          fieldChanges(
+          fieldChanges({
             slice,
             field,
-            (before[slice] as object as Fields)[field],
-            (after[slice] as object as Fields)[field],
-          ),
+            before: (before[slice] as object as Fields)[field],
+            after: (after[slice] as object as Fields)[field],
+          }),
         ),
   );
 
@@ -89,11 +99,14 @@ export function entriesOfWhole(slice: Slice, whole: object): Entry[] {
   ]);
   const fields = Object.fromEntries(numbered) as Fields;
   return Object.keys(PARTS[slice]).flatMap((field) =>
-    fieldChanges(slice, field, undefined, fields[field]),
+    fieldChanges({ slice, field, before: undefined, after: fields[field] }),
   );
 }
 
-function put(how: string | undefined, field: unknown, key: string, value: unknown): unknown {
+function put(
+  how: string | undefined,
+  { field, key, value }: { field: unknown; key: string; value: unknown },
+): unknown {
   if (how === 'one') return value ?? field;
   if (how === 'keys') {
     const { [key]: _, ...others } = field as Fields;
@@ -113,7 +126,10 @@ export function withEntries<S extends KeptState>(state: S, entries: readonly Ent
     const how = (PARTS[slice as Slice] as Record<string, string> | undefined)?.[field];
     if (!how) continue;
     const fields = next[slice as Slice] as object as Fields;
-    const changed = { ...fields, [field]: put(how, fields[field], rest.join('/'), value) };
+    const changed = {
+      ...fields,
+      [field]: put(how, { field: fields[field], key: rest.join('/'), value }),
+    };
     next = { ...next, [slice]: changed };
   }
   return next;

@@ -87,9 +87,7 @@ const NEAR = 500;
  */
 async function newestWith(
   db: Db,
-  fits: SQL | undefined,
-  text: string,
-  most: number,
+  { fits, text, most }: { fits: SQL | undefined; text: string; most: number },
 ): Promise<Repair[]> {
   const stands = `%${escapeLike(text)}%`;
   const near = newest(db, fits, NEAR).as('near');
@@ -146,7 +144,7 @@ export async function listRepairs(db: Db, filter: RepairFilter): Promise<RepairP
   const most = filter.limit + 1;
   const found: Repair[] = await (text === ''
     ? newest(db, fits, most)
-    : newestWith(db, fits, text, most));
+    : newestWith(db, { fits, text, most }));
   const page = found.slice(0, filter.limit);
   const last = page.at(-1);
   return {
@@ -215,7 +213,9 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
       ...headOf(r),
       cardCode: plan?.cardCode ?? null,
       summary:
-        (runs && plan ? await runningSummary(db, plan.id, own, mixes) : plan?.summary) ?? null,
+        (runs && plan
+          ? await runningSummary(db, { planId: plan.id, readings: own, mixes })
+          : plan?.summary) ?? null,
       mixes,
       stop: gate && !gate.passed ? gate.say : null,
       dueOn: callsDue.get(r.id) ?? null,
@@ -227,9 +227,11 @@ async function withPlans(db: Db, page: Repair[]): Promise<RepairRow[]> {
 /** The input of a plan's clocks, once it has begun. */
 async function runningSummary(
   db: Db,
-  planId: string,
-  readings: Pick<Reading, 'values' | 'takenAt' | 'passed'>[],
-  mixes: Mix[],
+  {
+    planId,
+    readings,
+    mixes,
+  }: { planId: string; readings: Pick<Reading, 'values' | 'takenAt' | 'passed'>[]; mixes: Mix[] },
 ): Promise<PlanSummary | null> {
   const plan = await readPlan(db, planId);
   const runs = runningPlan({ plan, readings, mixes });

@@ -206,9 +206,7 @@ const NOTHING: OnPlan = { readings: [], checks: [], mixes: [] };
  */
 export async function readRepair(
   db: Db | Tx,
-  siteId: string,
-  id: string,
-  planId?: string,
+  { siteId, id, planId }: { siteId: string; id: string; planId?: string },
 ): Promise<RepairView | null> {
   const found = await ask(db, siteId, id);
   if (!found) return null;

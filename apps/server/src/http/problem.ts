@@ -12,7 +12,7 @@ export function problem(
   c: Context<AppEnv>,
   status: ContentfulStatusCode,
   title: string,
-  more: Partial<Problem> & { current?: RepairView } = {},
+  { more = {} }: { more?: Partial<Problem> & { current?: RepairView } } = {},
 ): Response {
   const body: Problem & { current?: RepairView } = {
     type: 'about:blank',
@@ -27,22 +27,26 @@ export function problem(
 /** Turns every thrown error into an answer. No stack traces leave the server. */
 export function onError(error: Error, c: Context<AppEnv>): Response {
   if (error instanceof ConflictError) {
-    return problem(c, 409, error.title, { detail: error.detail, current: error.current });
+    return problem(c, 409, error.title, { more: { detail: error.detail, current: error.current } });
   }
   if (error instanceof ProblemError) {
-    return problem(c, error.status, error.title, { detail: error.detail, issues: error.issues });
+    return problem(c, error.status, error.title, {
+      more: { detail: error.detail, issues: error.issues },
+    });
   }
   if (error instanceof ZodError)
-    return problem(c, 422, t('Input out of range'), { issues: issuesOf(error) });
+    return problem(c, 422, t('Input out of range'), { more: { issues: issuesOf(error) } });
   if (error instanceof HTTPException)
     return problem(c, error.status, error.message || t('Refused'));
   const refused = problemOfQuery(error);
   if (refused) {
     c.get('log').warn({ err: error }, t('refused by the database'));
-    return problem(c, refused.status, refused.title, { detail: refused.detail });
+    return problem(c, refused.status, refused.title, { more: { detail: refused.detail } });
   }
   c.get('log').error({ err: error }, 'unexpected');
   return problem(c, 500, t('Something failed here'), {
-    detail: t('It is logged. Nothing you typed is lost; send it again.'),
+    more: {
+      detail: t('It is logged. Nothing you typed is lost; send it again.'),
+    },
   });
 }

@@ -71,8 +71,10 @@ export const authRoutes = (auth: Auth, db: Db, sessions: Sessions) =>
       if ((await recentRejections(db, username)) >= TRIES_OF_A_NAME) throw tooOften();
       const address = addressOf(c);
       const body = { type: 'sign-in', username };
-      await auditRejections(db, { by: null, address }, { body }, () =>
-        ask(auth, c, { username, password }),
+      await auditRejections(
+        db,
+        { by: null, address },
+        { line: { body }, work: () => ask(auth, c, { username, password }) },
       );
       const [user] = await db
         .select({ id: users.id })

@@ -49,7 +49,7 @@ export const meRoutes = (db: Db, sessions: Sessions, secure: boolean) =>
     .openapi(meRoute, (c) => c.json(c.get('me'), 200))
     .openapi(codeRoute, async (c) => {
       const here = { device: ensureDevice(c, secure), address: addressOf(c) };
-      await setCode(db, c.get('me'), c.req.valid('json'), here);
+      await setCode(db, c.get('me'), { own: c.req.valid('json'), here });
       return c.json({ ok: true as const }, 200);
     })
     .openapi(noCodeRoute, async (c) => {
@@ -58,7 +58,7 @@ export const meRoutes = (db: Db, sessions: Sessions, secure: boolean) =>
     })
     .openapi(passwordRoute, async (c) => {
       const from = { address: addressOf(c), token: await sessions.tokenOf(c) };
-      await changeOwnPassword(db, c.get('me'), c.req.valid('json'), from);
+      await changeOwnPassword(db, c.get('me'), { passwords: c.req.valid('json'), here: from });
       sessions.forget();
       return c.json({ ok: true as const }, 200);
     });

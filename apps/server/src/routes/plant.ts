@@ -64,5 +64,8 @@ export const plantRoutes = (db: Db, instruments: Site['instruments']) =>
     })
     .openapi(cardsRoute, async (c) => c.json(await readCards(db, c.get('me').siteId), 200))
     .openapi(importRoute, async (c) =>
-      c.json(await importCards(db, c.get('me'), c.req.valid('json'), addressOf(c)), 200),
+      c.json(
+        await importCards(db, c.get('me'), { file: c.req.valid('json'), address: addressOf(c) }),
+        200,
+      ),
     );

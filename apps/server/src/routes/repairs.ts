@@ -93,7 +93,10 @@ export const repairRoutes = (db: Db, weather: WeatherService) =>
       return c.json(await page, 200);
     })
     .openapi(oneRoute, async (c) => {
-      const view = await readRepair(db, c.get('me').siteId, c.req.valid('param').id);
+      const view = await readRepair(db, {
+        siteId: c.get('me').siteId,
+        id: c.req.valid('param').id,
+      });
       if (!view) throw notFound('repair');
       return c.json(view, 200);
     })
@@ -102,7 +105,10 @@ export const repairRoutes = (db: Db, weather: WeatherService) =>
     )
     .openapi(commandRoute, async (c) =>
       c.json(
-        await runCommand(db, c.get('me'), c.req.valid('json'), { weather, address: addressOf(c) }),
+        await runCommand(db, c.get('me'), {
+          command: c.req.valid('json'),
+          input: { weather, address: addressOf(c) },
+        }),
         200,
       ),
     );

@@ -57,19 +57,21 @@ export const shelfRoutes = (db: Db, weather: WeatherService) =>
   new OpenAPIHono<AppEnv>({ defaultHook: throwIfInvalid })
     .openapi(shelfRoute, async (c) => c.json(await readShelf(db, c.get('me').siteId), 200))
     .openapi(moveRoute, async (c) =>
-      c.json(await moveStock(db, c.get('me'), c.req.valid('json'), addressOf(c)), 200),
+      c.json(
+        await moveStock(db, c.get('me'), { move: c.req.valid('json'), address: addressOf(c) }),
+        200,
+      ),
     )
     .openapi(forecastRoute, async (c) =>
       c.json({ source: weather.source, hours: await weather.hours(Date.now()) }, 200),
     )
     .openapi(airRoute, async (c) =>
       c.json(
-        await knownAir(
-          db,
+        await knownAir(db, {
           weather,
-          { siteId: c.get('me').siteId, ...c.req.valid('query') },
-          Date.now(),
-        ),
+          place: { siteId: c.get('me').siteId, ...c.req.valid('query') },
+          now: Date.now(),
+        }),
         200,
       ),
     )

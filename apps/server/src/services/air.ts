@@ -11,9 +11,7 @@ const FRESH_MS = 12 * 60 * MINUTE;
 /** The last gate reading at a place, if it is recent; null without a place, because an empty place is not one place. */
 async function lastReading(
   db: Db,
-  siteId: string,
-  position: string,
-  now: number,
+  { siteId, position, now }: { siteId: string; position: string; now: number },
 ): Promise<KnownAir | null> {
   if (position === '') return null;
   const [last] = await db
@@ -40,11 +38,13 @@ async function lastReading(
 /** The known air at a place: a reading there, otherwise the weather of this hour; null if neither is known. */
 export async function knownAir(
   db: Db,
-  weather: WeatherService,
-  { siteId, position }: { siteId: string; position: string },
-  now: number,
+  {
+    weather,
+    place: { siteId, position },
+    now,
+  }: { weather: WeatherService; place: { siteId: string; position: string }; now: number },
 ): Promise<KnownAir | null> {
-  const read = await lastReading(db, siteId, position, now);
+  const read = await lastReading(db, { siteId, position, now });
   if (read) return read;
   const [hour] = await weather.hours(now);
   if (!hour) return null;

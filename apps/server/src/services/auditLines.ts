@@ -35,8 +35,7 @@ export async function writeAudit(db: Db | Tx, { by, address }: Actor, line: Line
 export async function auditRejections<T>(
   db: Db | Tx,
   doer: Actor,
-  line: Omit<Line, 'type'>,
-  work: () => Promise<T>,
+  { line, work }: { line: Omit<Line, 'type'>; work: () => Promise<T> },
 ): Promise<T> {
   try {
     return await work();

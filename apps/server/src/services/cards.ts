@@ -20,15 +20,21 @@ const without = ({ version: _version, ...rest }: Card) => rest;
 export function importCards(
   db: Db,
   me: Me,
-  file: CardFile,
-  address: string | null,
+  { file, address }: { file: CardFile; address: string | null },
 ): Promise<CardOutcome[]> {
   const doer = { by: me.id, address };
   const body = { type: 'cards.import', codes: file.cards.map((c) => c.code) };
-  return auditRejections(db, doer, { body }, () => imported(db, me, file, doer));
+  return auditRejections(db, doer, {
+    line: { body },
+    work: () => imported(db, me, { file, doer }),
+  });
 }
 
-async function imported(db: Db, me: Me, file: CardFile, doer: Actor): Promise<CardOutcome[]> {
+async function imported(
+  db: Db,
+  me: Me,
+  { file, doer }: { file: CardFile; doer: Actor },
+): Promise<CardOutcome[]> {
   if (me.role !== 'planner')
     throw new ProblemError(
       403,

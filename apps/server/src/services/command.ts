@@ -40,7 +40,11 @@ function refuseBefore(at: string, repair: Repair): void {
 const { survey: _survey, search: _search, ...HEAD } = getTableColumns(repairs);
 
 /** The repair of a command: open, and of the sender's site. Throws ProblemError otherwise. */
-async function openRepair(tx: Db | Tx, me: Me, command: Command, lock = false): Promise<Repair> {
+async function openRepair(
+  tx: Db | Tx,
+  me: Me,
+  { command, lock = false }: { command: Command; lock?: boolean },
+): Promise<Repair> {
   const asked = tx
     .select(HEAD)
     .from(repairs)
@@ -81,22 +85,27 @@ const iso = (at: number): string => new Date(at).toISOString();
 export function runCommand(
   db: Db | Tx,
   me: Me,
-  command: Command,
-  { weather = noWeather, address = null, now = Date.now }: CommandInput = {},
+  {
+    command,
+    input: { weather = noWeather, address = null, now = Date.now } = {},
+  }: { command: Command; input?: CommandInput },
 ): Promise<Ack> {
   const { id, repairId, type } = command;
   const doer = { by: me.id, address };
   const line = { repairId, commandId: id, body: { type } };
-  return auditRejections(db, doer, line, async () => {
-    if (me.role === 'viewer')
-      throw new ProblemError(
-        403,
-        t('Viewers cannot change repairs'),
-        t('Ask a technician or a planner.'),
-      );
-    refuseFuture(command.at, now());
-    const asked = { db, me, doer, weather, now };
-    return isRecord(command) ? recorded(asked, command) : performed(asked, command);
+  return auditRejections(db, doer, {
+    line,
+    work: async () => {
+      if (me.role === 'viewer')
+        throw new ProblemError(
+          403,
+          t('Viewers cannot change repairs'),
+          t('Ask a technician or a planner.'),
+        );
+      refuseFuture(command.at, now());
+      const asked = { db, me, doer, weather, now };
+      return isRecord(command) ? recorded(asked, command) : performed(asked, command);
+    },
   });
 }
 
@@ -112,7 +121,7 @@ const TRIES = 3;
 /** The rows that a record adds, by the plan that it was made on. */
 async function judged(db: Db | Tx, me: Me, command: RecordCommand) {
   const { repairId, planId } = command;
-  const present = planId ?? (await openRepair(db, me, command)).planId;
+  const present = planId ?? (await openRepair(db, me, { command })).planId;
   const plan = await planOf(db, { id: repairId, siteId: me.siteId, planId: present }, planId);
   return { plan, adds: await rowsOf({ command, me, plan }) };
 }
@@ -123,7 +132,7 @@ async function recorded({ db, me, doer, now }: Asked, command: RecordCommand): P
   for (let n = 0; n < TRIES; n += 1) {
     const { plan, adds } = await judged(db, me, command).catch(async (error: unknown) => {
       // A missing or closed repair is reported before errors in the record.
-      await openRepair(db, me, command);
+      await openRepair(db, me, { command });
       throw error;
     });
     const done = await recordOnce(db, {
@@ -144,7 +153,7 @@ async function recorded({ db, me, doer, now }: Asked, command: RecordCommand): P
       return answer;
     }
     // Reports the obstacle; if there is none, the plan changed in between.
-    await openRepair(db, me, command);
+    await openRepair(db, me, { command });
   }
   throw new ProblemError(503, t('Others write to this repair'), t('It is sent again by itself.'));
 }
@@ -169,7 +178,7 @@ function performed({ db, me, doer, weather, now }: Asked, command: LockedCommand
   async function done(tx: Tx): Promise<CommandResult> {
     if (command.type === 'repair.create')
       return createRepair({ tx, me, command, received: iso(now()) });
-    const repair = await openRepair(tx, me, command, true);
+    const repair = await openRepair(tx, me, { command, lock: true });
     // The repair is locked: what is received later has a later time.
     return perform({ tx, me, command, weather, repair, received: iso(now()) });
   }

@@ -30,7 +30,7 @@ export interface CommandResult {
 /** Throws ConflictError with both states if the repair has changed since the expected version. */
 export async function expectVersion(tx: Tx, repair: Repair, expect: number): Promise<void> {
   if (repair.version === expect) return;
-  const current = await readRepair(tx, repair.siteId, repair.id);
+  const current = await readRepair(tx, { siteId: repair.siteId, id: repair.id });
   if (current) throw new ConflictError(current);
 }
 

@@ -43,22 +43,29 @@ interface Here {
 }
 
 /** Sets a person's own code on a device, in place of an earlier one. Throws ProblemError for a wrong password. */
-export function setCode(db: Db, me: Me, { code, password }: OwnCode, here: Here): Promise<void> {
+export function setCode(
+  db: Db,
+  me: Me,
+  { own: { code, password }, here }: { own: OwnCode; here: Here },
+): Promise<void> {
   const doer = { by: me.id, address: here.address };
   const body = { type: 'person.code', username: me.username };
-  return auditRejections(db, doer, { body }, async () => {
-    if (!(await isOwnPassword(db, me.id, password)))
-      throw new ProblemError(422, t('Input out of range'), undefined, [
-        { path: 'password', message: t('is not your password; type the one you sign in with') },
-      ]);
-    const set = { code: await hash(code), tries: 0, createdAt: new Date() };
-    await db.transaction(async (tx) => {
-      await tx
-        .insert(deviceCodes)
-        .values({ device: here.device, userId: me.id, ...set })
-        .onConflictDoUpdate({ target: [deviceCodes.device, deviceCodes.userId], set });
-      await writeAudit(tx, doer, { type: 'person.code', body: { username: me.username } });
-    });
+  return auditRejections(db, doer, {
+    line: { body },
+    work: async () => {
+      if (!(await isOwnPassword(db, me.id, password)))
+        throw new ProblemError(422, t('Input out of range'), undefined, [
+          { path: 'password', message: t('is not your password; type the one you sign in with') },
+        ]);
+      const set = { code: await hash(code), tries: 0, createdAt: new Date() };
+      await db.transaction(async (tx) => {
+        await tx
+          .insert(deviceCodes)
+          .values({ device: here.device, userId: me.id, ...set })
+          .onConflictDoUpdate({ target: [deviceCodes.device, deviceCodes.userId], set });
+        await writeAudit(tx, doer, { type: 'person.code', body: { username: me.username } });
+      });
+    },
   });
 }
 
@@ -86,30 +93,41 @@ export async function checkCode(
   const username = known ? user?.username : undefined;
   // Not counted as a rejected name: five tries are the limit, and they do not block the password.
   const body = { type: 'code', codeOf: username };
-  return auditRejections(db, { by: null, address }, { body }, async () => {
-    const [found] =
-      device !== null && known
-        ? await db
-            .update(deviceCodes)
-            .set({ tries: sql`${deviceCodes.tries} + 1` })
-            .where(and(of(device, personId), lt(deviceCodes.tries, MOST_WRONG_CODES)))
-            .returning({ code: deviceCodes.code, tries: deviceCodes.tries })
-        : [];
-    if (!device || !found)
-      throw new ProblemError(401, t('There is no code here any more'), USE_PASSWORD);
-    if (!(await verify(found.code, code))) {
-      const left = MOST_WRONG_CODES - found.tries;
-      if (left > 0)
-        throw new ProblemError(401, t('This code is wrong'), t('Tries left: {left}.', { left }));
-      await db.delete(deviceCodes).where(of(device, personId));
-      throw new ProblemError(401, t('This code was wrong too often'), USE_PASSWORD);
-    }
-    await db.update(deviceCodes).set({ tries: 0 }).where(of(device, personId));
-    await writeAudit(
-      db,
-      { by: personId, address },
-      { type: 'sign-in', body: { username, by: 'code' } },
-    );
-    return personId;
-  });
+  return auditRejections(
+    db,
+    { by: null, address },
+    {
+      line: { body },
+      work: async () => {
+        const [found] =
+          device !== null && known
+            ? await db
+                .update(deviceCodes)
+                .set({ tries: sql`${deviceCodes.tries} + 1` })
+                .where(and(of(device, personId), lt(deviceCodes.tries, MOST_WRONG_CODES)))
+                .returning({ code: deviceCodes.code, tries: deviceCodes.tries })
+            : [];
+        if (!device || !found)
+          throw new ProblemError(401, t('There is no code here any more'), USE_PASSWORD);
+        if (!(await verify(found.code, code))) {
+          const left = MOST_WRONG_CODES - found.tries;
+          if (left > 0)
+            throw new ProblemError(
+              401,
+              t('This code is wrong'),
+              t('Tries left: {left}.', { left }),
+            );
+          await db.delete(deviceCodes).where(of(device, personId));
+          throw new ProblemError(401, t('This code was wrong too often'), USE_PASSWORD);
+        }
+        await db.update(deviceCodes).set({ tries: 0 }).where(of(device, personId));
+        await writeAudit(
+          db,
+          { by: personId, address },
+          { type: 'sign-in', body: { username, by: 'code' } },
+        );
+        return personId;
+      },
+    },
+  );
 }

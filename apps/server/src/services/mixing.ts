@@ -14,10 +14,10 @@ export async function startMix(doing: CommandContext<'mix.start'>): Promise<Comm
   const plan = await planOf(tx, repair, command.planId);
   const planId = plan.id;
   const keptWith = planId === repair.planId ? null : plan.number;
-  const view = await readRepair(tx, repair.siteId, repair.id, planId);
+  const view = await readRepair(tx, { siteId: repair.siteId, id: repair.id, planId });
   if (!view) throw notFound('repair');
   const { id, batchNo, aG, bG, lot, instrument, at } = command;
-  refuseHeld(mayMix(view, batchNo, { aG, bG }, Date.parse(at)));
+  refuseHeld(mayMix(view, { batchNo, scale: { aG, bG }, now: Date.parse(at) }));
   await tx.insert(mixes).values({
     id,
     repairId: repair.id,

@@ -48,10 +48,12 @@ async function personOf(tx: Tx, username: string) {
 /** Sets a person's password; ends all their sessions except the named one. */
 async function setPassword(
   tx: Tx,
-  userId: string,
-  username: string,
-  password: string,
-  keep = '',
+  {
+    userId,
+    username,
+    password,
+    keep = '',
+  }: { userId: string; username: string; password: string; keep?: string },
 ): Promise<void> {
   refuseGuessable(password, username);
   const hashed = await hashPassword(password);
@@ -115,7 +117,7 @@ export function addPerson(db: Db, given: unknown): Promise<void> {
         t('{username} is taken', { username }),
         t('Choose another user name.'),
       );
-    await setPassword(tx, id, username, password);
+    await setPassword(tx, { userId: id, username, password });
     const body = { username, name, role, approves, site: site.name };
     await writeAudit(tx, AT_THE_MACHINE, { type: 'person.add', body });
   });
@@ -140,7 +142,7 @@ export function changePerson(db: Db, username: string, change: PersonChange): Pr
 export function resetPassword(db: Db, username: string, password: string): Promise<void> {
   return db.transaction(async (tx) => {
     const person = await personOf(tx, username);
-    await setPassword(tx, person.id, person.username, password);
+    await setPassword(tx, { userId: person.id, username: person.username, password });
     await writeAudit(tx, AT_THE_MACHINE, { type: 'person.password', body: { username } });
   });
 }
@@ -160,19 +162,31 @@ export function closePerson(db: Db, username: string): Promise<void> {
 export function changeOwnPassword(
   db: Db,
   me: Me,
-  { current, next }: NewPassword,
-  { address, token }: { address: string | null; token: string },
+  {
+    passwords: { current, next },
+    here: { address, token },
+  }: { passwords: NewPassword; here: { address: string | null; token: string } },
 ): Promise<void> {
   const doer = { by: me.id, address };
   const body = { username: me.username };
-  return auditRejections(db, doer, { body: { type: 'person.password', ...body } }, () =>
-    db.transaction(async (tx) => {
-      if (!(await isOwnPassword(tx, me.id, current)))
-        throw new ProblemError(422, t('Input out of range'), undefined, [
-          { path: 'current', message: t('is not your password; type the one you signed in with') },
-        ]);
-      await setPassword(tx, me.id, me.username, next, token);
-      await writeAudit(tx, doer, { type: 'person.password', body });
-    }),
-  );
+  return auditRejections(db, doer, {
+    line: { body: { type: 'person.password', ...body } },
+    work: () =>
+      db.transaction(async (tx) => {
+        if (!(await isOwnPassword(tx, me.id, current)))
+          throw new ProblemError(422, t('Input out of range'), undefined, [
+            {
+              path: 'current',
+              message: t('is not your password; type the one you signed in with'),
+            },
+          ]);
+        await setPassword(tx, {
+          userId: me.id,
+          username: me.username,
+          password: next,
+          keep: token,
+        });
+        await writeAudit(tx, doer, { type: 'person.password', body });
+      }),
+  });
 }

@@ -29,7 +29,17 @@ async function start(): Promise<Piscina> {
  * Runs core in a worker thread, so that other requests do not wait, and ends it after its time limit: an extreme card
  * slows only its own request.
  */
-async function workOut<T>(name: string, ask: unknown, what: string, longest: number): Promise<T> {
+async function workOut<T>({
+  name,
+  ask,
+  what,
+  longest,
+}: {
+  name: string;
+  ask: unknown;
+  what: string;
+  longest: number;
+}): Promise<T> {
   started ??= start().catch((error: unknown) => {
     // The next request tries again.
     started = undefined;
@@ -53,11 +63,12 @@ async function workOut<T>(name: string, ask: unknown, what: string, longest: num
 export const planInWorker = (
   ask: Parameters<typeof makePlan>,
   longest = LONGEST_MS,
-): Promise<ReturnType<typeof makePlan>> => workOut('plan', ask, ask[1].code, longest);
+): Promise<ReturnType<typeof makePlan>> =>
+  workOut({ name: 'plan', ask, what: ask[1].code, longest });
 
 /** Finds the uses of a plan's leftovers, within the time limit. */
 export const leftoversInWorker = (
   ask: Parameters<typeof leftoverUses>,
   longest = LONGEST_MS,
 ): Promise<ReturnType<typeof leftoverUses>> =>
-  workOut('leftovers', ask, t('What is left over'), longest);
+  workOut({ name: 'leftovers', ask, what: t('What is left over'), longest });

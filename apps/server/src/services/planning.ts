@@ -52,9 +52,7 @@ export async function siteOf(db: Db | Tx, siteId: string): Promise<SiteSettings>
 /** An asset that is typed in the survey is added to the register by its tag, unless it exists. */
 async function assetFor(
   tx: Tx,
-  siteId: string,
-  survey: SurveySchema,
-  newId: string,
+  { siteId, survey, newId }: { siteId: string; survey: SurveySchema; newId: string },
 ): Promise<string> {
   const { asset, parent, service } = survey;
   if (asset.id) {
@@ -111,7 +109,7 @@ export async function createRepair({
 }): Promise<CommandResult> {
   const { siteId } = me;
   const { survey, repairId, at } = command;
-  const assetId = await assetFor(tx, siteId, survey, repairId);
+  const assetId = await assetFor(tx, { siteId, survey, newId: repairId });
   const inserted = await tx
     .insert(repairs)
     .values({
@@ -147,7 +145,11 @@ export async function saveSurvey(doing: CommandContext<'survey.save'>): Promise<
   const { tx, command, repair } = doing;
   await expectVersion(tx, repair, command.expect);
   await refuseOnceMixed(tx, repair.planId);
-  const assetId = await assetFor(tx, repair.siteId, command.survey, command.id);
+  const assetId = await assetFor(tx, {
+    siteId: repair.siteId,
+    survey: command.survey,
+    newId: command.id,
+  });
   const survey = { ...command.survey, asset: { ...command.survey.asset, id: assetId } };
   return bump(doing, { ...headOfSurvey(survey), assetId, station: 'match', planId: null });
 }
@@ -157,7 +159,7 @@ export async function makePlanFor(doing: CommandContext<'plan.make'>): Promise<C
   const { tx, me, command, repair, weather } = doing;
   await expectVersion(tx, repair, command.expect);
   await refuseOnceMixed(tx, repair.planId);
-  const before = await readRepair(tx, repair.siteId, repair.id);
+  const before = await readRepair(tx, { siteId: repair.siteId, id: repair.id });
   const site = await siteOf(tx, repair.siteId);
   const [card] = await tx
     .select()
@@ -243,7 +245,7 @@ async function carry(
 export async function moveStation(doing: CommandContext<'station.move'>): Promise<CommandResult> {
   const { tx, command, repair } = doing;
   await expectVersion(tx, repair, command.expect);
-  const view = await readRepair(tx, repair.siteId, repair.id);
+  const view = await readRepair(tx, { siteId: repair.siteId, id: repair.id });
   if (!view) throw notFound('repair');
   refuseHeld(mayMove(view, command.station, Date.parse(command.at)));
   return bump(doing, { station: command.station });

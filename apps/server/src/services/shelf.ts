@@ -19,12 +19,11 @@ const wrong = (path: string, message: string) =>
 export async function moveStock(
   db: Db,
   me: Me,
-  move: StockMove,
-  address: string | null,
+  { move, address }: { move: StockMove; address: string | null },
 ): Promise<ShelfLot[]> {
   const doer = { by: me.id, address };
   const line = { body: { type: 'stock.move', move } };
-  await auditRejections(db, doer, line, () => moved(db, me, move, doer));
+  await auditRejections(db, doer, { line, work: () => moved(db, me, { move, doer }) });
   return readShelf(db, me.siteId);
 }
 
@@ -37,7 +36,11 @@ async function refuseElsewhere(tx: Tx, me: Me, repairId: string): Promise<void> 
   if (!found) throw wrong('repairId', t('is no repair here; choose one of this site, or none'));
 }
 
-async function moved(db: Db, me: Me, move: StockMove, doer: Actor): Promise<void> {
+async function moved(
+  db: Db,
+  me: Me,
+  { move, doer }: { move: StockMove; doer: Actor },
+): Promise<void> {
   if (me.role === 'viewer')
     throw new ProblemError(
       403,

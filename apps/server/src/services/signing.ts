@@ -17,14 +17,14 @@ import { siteOf } from './planning';
 export async function signOff(doing: CommandContext<'signoff.add'>): Promise<CommandResult> {
   const { tx, me, command, repair, received } = doing;
   if (command.expect !== undefined) await expectVersion(tx, repair, command.expect);
-  const view = await readRepair(tx, repair.siteId, repair.id);
+  const view = await readRepair(tx, { siteId: repair.siteId, id: repair.id });
   if (!view) throw notFound('repair');
   // The person signed the plan that they saw: another plan must be looked at first.
   if (command.planId && command.planId !== repair.planId) throw new ConflictError(view);
   const site = await siteOf(tx, repair.siteId);
   const { id, at, verdict, statement, override } = command;
   const now = { device: Date.parse(at), server: Date.parse(received) };
-  refuseHeld(maySign(view, { verdict, override }, me, site, now));
+  refuseHeld(maySign(view, { signing: { verdict, override }, who: me, site, now }));
   if (!view.plan) throw notFound('plan');
   const { body: plan, id: planId, number } = view.plan;
   const seen = curedByServer(view, now.server);

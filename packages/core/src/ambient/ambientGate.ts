@@ -63,32 +63,43 @@ export function ambientGate(input: AmbientGateInput): Worked<AmbientGate> {
   const verdict = reasons.length === 0 ? 'go' : 'no-go';
   const working = () => [
     ...dew.working,
-    line(
-      'ΔT',
-      t('surface above dew or frost point'),
-      `${formatFigure(surfaceC)} − ${formatFigure(wetC)}, least ${formatFigure(minAboveDewC)}`,
-      marginC,
-      '°C',
-      RULE,
-    ),
-    line(
-      'rh',
-      t('humidity against its limit'),
-      `${formatFigure(input.rhPct)}, most ${formatFigure(maxRhPct)}`,
-      input.rhPct,
-      '%',
-      'card',
-    ),
-    line(
-      'Ts',
-      t('surface against its limits'),
-      `${formatFigure(minSurfaceC)} to ${formatFigure(maxSurfaceC)}`,
-      surfaceC,
-      '°C',
-      'card',
-    ),
-    line('', t('verdict'), reasons.length ? reasons.join(', ') : t('all inside limits'), verdict),
-    line('Td', t('dew point the gate stands on'), t('from above'), dew.dewPointC, '°C'),
+    line({
+      symbol: 'ΔT',
+      label: t('surface above dew or frost point'),
+      expression: `${formatFigure(surfaceC)} − ${formatFigure(wetC)}, least ${formatFigure(minAboveDewC)}`,
+      value: marginC,
+      unit: '°C',
+      source: RULE,
+    }),
+    line({
+      symbol: 'rh',
+      label: t('humidity against its limit'),
+      expression: `${formatFigure(input.rhPct)}, most ${formatFigure(maxRhPct)}`,
+      value: input.rhPct,
+      unit: '%',
+      source: 'card',
+    }),
+    line({
+      symbol: 'Ts',
+      label: t('surface against its limits'),
+      expression: `${formatFigure(minSurfaceC)} to ${formatFigure(maxSurfaceC)}`,
+      value: surfaceC,
+      unit: '°C',
+      source: 'card',
+    }),
+    line({
+      symbol: '',
+      label: t('verdict'),
+      expression: reasons.length ? reasons.join(', ') : t('all inside limits'),
+      value: verdict,
+    }),
+    line({
+      symbol: 'Td',
+      label: t('dew point the gate stands on'),
+      expression: t('from above'),
+      value: dew.dewPointC,
+      unit: '°C',
+    }),
   ];
   const { dewPointC, frostPointC } = dew;
   return worked({ dewPointC, frostPointC, marginC, verdict, reasons }, working);

@@ -28,21 +28,39 @@ export function dewPoint({ airC, rhPct }: DewPointInput): Worked<DewPoint> {
   const frostPointC = dewPointC < 0 ? (272.62 * gamma) / (22.46 - gamma) : null;
   const working = () => {
     const lines = [
-      line(
-        'γ',
-        t('humidity term'),
-        `ln(${formatFigure(rhPct)}/100) + 17.62·${formatFigure(airC)}/(243.12 + ${formatFigure(airC)})`,
-        gamma,
-        '',
-        MAGNUS,
-      ),
+      line({
+        symbol: 'γ',
+        label: t('humidity term'),
+        expression: `ln(${formatFigure(rhPct)}/100) + 17.62·${formatFigure(airC)}/(243.12 + ${formatFigure(airC)})`,
+        value: gamma,
+        unit: '',
+        source: MAGNUS,
+      }),
     ];
     if (frostPointC !== null) {
       const expression = `272.62·${formatFigure(gamma)}/(22.46 − ${formatFigure(gamma)})`;
-      lines.push(line('Tf', t('frost point'), expression, frostPointC, '°C', MAGNUS_ICE));
+      lines.push(
+        line({
+          symbol: 'Tf',
+          label: t('frost point'),
+          expression,
+          value: frostPointC,
+          unit: '°C',
+          source: MAGNUS_ICE,
+        }),
+      );
     }
     const expression = `243.12·${formatFigure(gamma)}/(17.62 − ${formatFigure(gamma)})`;
-    lines.push(line('Td', t('dew point'), expression, dewPointC, '°C', MAGNUS));
+    lines.push(
+      line({
+        symbol: 'Td',
+        label: t('dew point'),
+        expression,
+        value: dewPointC,
+        unit: '°C',
+        source: MAGNUS,
+      }),
+    );
     return lines;
   };
   return worked({ dewPointC, frostPointC }, working);

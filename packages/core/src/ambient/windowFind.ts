@@ -103,11 +103,23 @@ export function windowFind(input: WindowFindInput): Worked<{ windows: Window[] }
     to <= from ? [0, 0] : [floor(from / 60), ceil(to / 60)];
   const [a0, a1] = touched(0, applyMinutes);
   const [p0, p1] = touched(applyMinutes, applyMinutes + protectMinutes);
-  const all = (start: number, from: number, to: number, what: keyof Judged) =>
-    judged.slice(start + from, start + to).every((j) => j[what]);
+  const all = ({
+    start,
+    from,
+    to,
+    what,
+  }: {
+    start: number;
+    from: number;
+    to: number;
+    what: keyof Judged;
+  }) => judged.slice(start + from, start + to).every((j) => j[what]);
   const known = Math.max(a1, p1);
   const good = judged.map(
-    (_, i) => i + known <= hours.length && all(i, a0, a1, 'workable') && all(i, p0, p1, 'protects'),
+    (_, i) =>
+      i + known <= hours.length &&
+      all({ start: i, from: a0, to: a1, what: 'workable' }) &&
+      all({ start: i, from: p0, to: p1, what: 'protects' }),
   );
   const iso = (i: number, minutes = 0) =>
     new Date(Date.parse((hours[i] as { at: string }).at) + minutes * MINUTE).toISOString();
@@ -126,37 +138,42 @@ export function windowFind(input: WindowFindInput): Worked<{ windows: Window[] }
   });
   const count = (what: keyof Judged) => judged.filter((j) => j[what]).length;
   const working = [
-    line(
-      'nw',
-      t('hours that may be worked in'),
-      input.dryOnly
+    line({
+      symbol: 'nw',
+      label: t('hours that may be worked in'),
+      expression: input.dryOnly
         ? t('of {hours}: the gate says go, no rain', { hours: hours.length })
         : t('of {hours}: the gate says go', { hours: hours.length }),
-      count('workable'),
-      'h',
-      t('forecast, gate'),
-    ),
-    line(
-      'np',
-      t('hours safe for a fresh coat'),
-      t('surface {minProtect} to {maxSurface} °C, no dew', {
+      value: count('workable'),
+      unit: 'h',
+      source: t('forecast, gate'),
+    }),
+    line({
+      symbol: 'np',
+      label: t('hours safe for a fresh coat'),
+      expression: t('surface {minProtect} to {maxSurface} °C, no dew', {
         minProtect: formatFigure(input.minProtectC ?? input.gate.minSurfaceC),
         maxSurface: formatFigure(input.gate.maxSurfaceC),
       }),
-      count('protects'),
-      'h',
-      'forecast',
-    ),
-    line(
-      'ns',
-      t('good starts'),
-      t('{applyMinutes} min to apply, {protectMinutes} min to protect, all known', {
+      value: count('protects'),
+      unit: 'h',
+      source: 'forecast',
+    }),
+    line({
+      symbol: 'ns',
+      label: t('good starts'),
+      expression: t('{applyMinutes} min to apply, {protectMinutes} min to protect, all known', {
         applyMinutes: formatFigure(applyMinutes),
         protectMinutes: formatFigure(protectMinutes),
       }),
-      good.filter(Boolean).length,
-    ),
-    line('', t('windows'), t('runs of good starts'), windows.length),
+      value: good.filter(Boolean).length,
+    }),
+    line({
+      symbol: '',
+      label: t('windows'),
+      expression: t('runs of good starts'),
+      value: windows.length,
+    }),
   ];
   return worked({ windows }, working);
 }

@@ -103,14 +103,21 @@ export const worked = <R extends object>(
 export const asPlainData = <R extends object>(answer: Answer<R>): Answer<R> =>
   answer.ok ? { ...answer, working: answer.working } : answer;
 
-export function line(
-  symbol: string,
-  label: string,
-  expression: string,
-  value: number | string,
+export function line({
+  symbol,
+  label,
+  expression,
+  value,
   unit = '',
   source = '',
-): WorkingLine {
+}: {
+  symbol: string;
+  label: string;
+  expression: string;
+  value: number | string;
+  unit?: string;
+  source?: string;
+}): WorkingLine {
   return { symbol, label, expression, value, unit, source };
 }
 

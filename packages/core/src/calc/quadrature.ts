@@ -15,13 +15,19 @@ export function gauss5(f: (x: number) => number, a: number, b: number): number {
 }
 
 /** The x values strictly between x0 and x1 at which a straight line crosses the given heights, sorted. */
-export function crossings(
-  x0: number,
-  y0: number,
-  x1: number,
-  y1: number,
-  heights: readonly number[],
-): number[] {
+export function crossings({
+  x0,
+  y0,
+  x1,
+  y1,
+  heights,
+}: {
+  x0: number;
+  y0: number;
+  x1: number;
+  y1: number;
+  heights: readonly number[];
+}): number[] {
   if (y0 === y1) return [];
   return heights
     .filter((h) => (h - y0) * (h - y1) < 0)

@@ -75,33 +75,41 @@ export function crackFill({
     ...filled
       .slice(0, 12)
       .map((r, i) =>
-        line(
-          `V${i + 1}`,
-          r.note
+        line({
+          symbol: `V${i + 1}`,
+          label: r.note
             ? t('run {no}, deepen to {depth}', { no: i + 1, depth: formatFigure(minDepthMm) })
             : t('run {no}', { no: i + 1 }),
-          `${formatFigure(r.lengthM)}·${formatFigure(r.widthMm)}·${formatFigure(Math.min(Math.max(r.depthMm, minDepthMm), workingDepthMm))}/1000·(1 + ${formatFigure(wastePct)} %)`,
-          r.resinL,
-          'l',
-        ),
+          expression: `${formatFigure(r.lengthM)}·${formatFigure(r.widthMm)}·${formatFigure(Math.min(Math.max(r.depthMm, minDepthMm), workingDepthMm))}/1000·(1 + ${formatFigure(wastePct)} %)`,
+          value: r.resinL,
+          unit: 'l',
+        }),
       ),
-    line(
-      '',
-      t('runs to deepen'),
-      t('shallower than {minDepth} mm', { minDepth: formatFigure(minDepthMm) }),
-      shallow,
-      '',
-      'card',
-    ),
-    line(
-      'S',
-      t('sand base'),
-      t('what is deeper than {workingDepth} mm', { workingDepth: formatFigure(workingDepthMm) }),
-      sandBaseL,
-      'l',
-      'card',
-    ),
-    line('V', t('repair material'), `Σ of ${filled.length} runs`, resinL, 'l'),
+    line({
+      symbol: '',
+      label: t('runs to deepen'),
+      expression: t('shallower than {minDepth} mm', { minDepth: formatFigure(minDepthMm) }),
+      value: shallow,
+      unit: '',
+      source: 'card',
+    }),
+    line({
+      symbol: 'S',
+      label: t('sand base'),
+      expression: t('what is deeper than {workingDepth} mm', {
+        workingDepth: formatFigure(workingDepthMm),
+      }),
+      value: sandBaseL,
+      unit: 'l',
+      source: 'card',
+    }),
+    line({
+      symbol: 'V',
+      label: t('repair material'),
+      expression: `Σ of ${filled.length} runs`,
+      value: resinL,
+      unit: 'l',
+    }),
   ];
   return worked({ resinL, sandBaseL, runs: filled }, working);
 }

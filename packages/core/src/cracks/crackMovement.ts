@@ -84,15 +84,22 @@ export function crackMovement(input: CrackMovementInput): Worked<CrackMovement> 
   const movementMm = panelLengthM * 1000 * expansionPerC * deltaC * movementShare;
   const demandPct = (movementMm / crackWidthMm) * 100;
   const working = [
-    line('ΔT', t('change of temperature'), t('without its sign'), deltaC, 'K', 'survey'),
-    line(
-      'd',
-      t('demand on the filler'),
-      `x/${formatFigure(crackWidthMm)}·100, most ${formatFigure(materialMovementPct)}`,
-      demandPct,
-      '%',
-      'card',
-    ),
+    line({
+      symbol: 'ΔT',
+      label: t('change of temperature'),
+      expression: t('without its sign'),
+      value: deltaC,
+      unit: 'K',
+      source: 'survey',
+    }),
+    line({
+      symbol: 'd',
+      label: t('demand on the filler'),
+      expression: `x/${formatFigure(crackWidthMm)}·100, most ${formatFigure(materialMovementPct)}`,
+      value: demandPct,
+      unit: '%',
+      source: 'card',
+    }),
   ];
   let stressMPa: number | null = null;
   let holds = demandPct <= materialMovementPct;
@@ -100,32 +107,34 @@ export function crackMovement(input: CrackMovementInput): Worked<CrackMovement> 
     stressMPa = (input.modulusMPa as number) * expansionPerC * deltaC * restraint;
     holds = stressMPa <= (input.tensileMPa as number);
     working.push(
-      line(
-        'σ',
-        t('stress, tied across'),
-        `${formatFigure(input.modulusMPa as number)}·${expansionPerC}·${formatFigure(deltaC)}·${formatFigure(restraint)}, most ${formatFigure(input.tensileMPa as number)}`,
-        stressMPa,
-        'MPa',
-        'Hooke',
-      ),
+      line({
+        symbol: 'σ',
+        label: t('stress, tied across'),
+        expression: `${formatFigure(input.modulusMPa as number)}·${expansionPerC}·${formatFigure(deltaC)}·${formatFigure(restraint)}, most ${formatFigure(input.tensileMPa as number)}`,
+        value: stressMPa,
+        unit: 'MPa',
+        source: 'Hooke',
+      }),
     );
   }
   const verdict = holds ? 'holds' : 'opens';
   working.push(
-    line(
-      '',
-      t('verdict'),
-      input.tied ? t('stress against tensile strength') : t('demand against what it stands'),
-      verdict,
-    ),
-    line(
-      'x',
-      t('movement'),
-      `${formatFigure(panelLengthM)}·1000·${expansionPerC}·${formatFigure(deltaC)}·${formatFigure(movementShare)}`,
-      movementMm,
-      'mm',
-      t('thermal expansion'),
-    ),
+    line({
+      symbol: '',
+      label: t('verdict'),
+      expression: input.tied
+        ? t('stress against tensile strength')
+        : t('demand against what it stands'),
+      value: verdict,
+    }),
+    line({
+      symbol: 'x',
+      label: t('movement'),
+      expression: `${formatFigure(panelLengthM)}·1000·${expansionPerC}·${formatFigure(deltaC)}·${formatFigure(movementShare)}`,
+      value: movementMm,
+      unit: 'mm',
+      source: t('thermal expansion'),
+    }),
   );
   return worked({ movementMm, demandPct, stressMPa, verdict }, working);
 }

@@ -66,50 +66,56 @@ export function injection(input: InjectionInput): Worked<Injection> {
   const perPort = row?.minutes ?? 0;
   const minutes = ports * perPort;
   const working = [
-    line(
-      'smax',
-      t('widest spacing'),
-      `min(${formatFigure(wallMm)}, ${formatFigure(maxSpacingMm)})`,
-      widest,
-      'mm',
-      t('wall thickness, card'),
-    ),
-    line('s', t('spacing'), `${formatFigure(crackLengthMm)}/(${ports} − 1)`, spacingMm, 'mm'),
-    line(
-      'Vs',
-      t('seal paste'),
-      `${formatFigure(crackLengthMm)}·${formatFigure(input.sealWidthMm)}·${formatFigure(input.sealThickMm)}·${sealFaces}/1000`,
-      sealMl,
-      'ml',
-    ),
-    line(
-      'Vr',
-      t('resin'),
-      `${formatFigure(crackLengthMm)}·${formatFigure(wallMm)}·${formatFigure(crackWidthMm)}·(1 + ${formatFigure(lossPct)} %)/${formatFigure(expansion)}/1000`,
-      resinMl,
-      'ml',
-    ),
-    line(
-      't',
-      t('time to inject'),
-      t('{ports}·{perPort}, crack of {crackWidth} mm', {
+    line({
+      symbol: 'smax',
+      label: t('widest spacing'),
+      expression: `min(${formatFigure(wallMm)}, ${formatFigure(maxSpacingMm)})`,
+      value: widest,
+      unit: 'mm',
+      source: t('wall thickness, card'),
+    }),
+    line({
+      symbol: 's',
+      label: t('spacing'),
+      expression: `${formatFigure(crackLengthMm)}/(${ports} − 1)`,
+      value: spacingMm,
+      unit: 'mm',
+    }),
+    line({
+      symbol: 'Vs',
+      label: t('seal paste'),
+      expression: `${formatFigure(crackLengthMm)}·${formatFigure(input.sealWidthMm)}·${formatFigure(input.sealThickMm)}·${sealFaces}/1000`,
+      value: sealMl,
+      unit: 'ml',
+    }),
+    line({
+      symbol: 'Vr',
+      label: t('resin'),
+      expression: `${formatFigure(crackLengthMm)}·${formatFigure(wallMm)}·${formatFigure(crackWidthMm)}·(1 + ${formatFigure(lossPct)} %)/${formatFigure(expansion)}/1000`,
+      value: resinMl,
+      unit: 'ml',
+    }),
+    line({
+      symbol: 't',
+      label: t('time to inject'),
+      expression: t('{ports}·{perPort}, crack of {crackWidth} mm', {
         ports,
         perPort: formatFigure(perPort),
         crackWidth: formatFigure(crackWidthMm),
       }),
-      minutes,
-      'min',
-      'card',
-    ),
-    line(
-      'n',
-      t('ports'),
-      t('{crackLength}/{widest}, rounded up, + 1', {
+      value: minutes,
+      unit: 'min',
+      source: 'card',
+    }),
+    line({
+      symbol: 'n',
+      label: t('ports'),
+      expression: t('{crackLength}/{widest}, rounded up, + 1', {
         crackLength: formatFigure(crackLengthMm),
         widest: formatFigure(widest),
       }),
-      ports,
-    ),
+      value: ports,
+    }),
   ];
   return worked({ ports, spacingMm, sealMl, resinMl, minutes }, working);
 }

@@ -43,7 +43,13 @@ function stretchesOf({ points, history }: Pick<CureClockInput, 'points' | 'histo
     const rate = (min: number) => at(start.tempC + slope * (min - start.atMin));
     const cuts = [
       start.atMin,
-      ...crossings(start.atMin, start.tempC, end.atMin, end.tempC, kinks),
+      ...crossings({
+        x0: start.atMin,
+        y0: start.tempC,
+        x1: end.atMin,
+        y1: end.tempC,
+        heights: kinks,
+      }),
       end.atMin,
     ];
     return cuts.slice(1).flatMap((b, k): Stretch[] => {
@@ -104,33 +110,47 @@ export function cureClock(input: CureClockInput, report?: Report): Worked<CureCl
     history.map((h) => h.tempC),
   );
   const working = [
-    line(
-      'T',
-      t('last temperature, held from then on'),
-      formatFigure(last.tempC),
-      last.tempC,
-      '°C',
-      'reading',
-    ),
-    line('1/t', t('rate at it'), t('one over the card’s time'), holdRate, '1/min', 'card'),
-    line(
-      'te',
-      t('done at'),
-      doneAtMin === null
-        ? t('not before the horizon')
-        : t('{at} + (1 − a)·t, or when a passed 1', { at: formatFigure(last.atMin) }),
-      doneAtMin ?? 'never',
-      'min',
-    ),
-    line('tr', t('still to go'), t('te − now, not below 0'), remainingMin ?? 'never', 'min'),
-    line(
-      'a',
-      t('share of the cure done'),
-      `∫ dt/t(T) over ${history.length} readings`,
-      progress,
-      '',
-      t('rate is one over cure-time'),
-    ),
+    line({
+      symbol: 'T',
+      label: t('last temperature, held from then on'),
+      expression: formatFigure(last.tempC),
+      value: last.tempC,
+      unit: '°C',
+      source: 'reading',
+    }),
+    line({
+      symbol: '1/t',
+      label: t('rate at it'),
+      expression: t('one over the card’s time'),
+      value: holdRate,
+      unit: '1/min',
+      source: 'card',
+    }),
+    line({
+      symbol: 'te',
+      label: t('done at'),
+      expression:
+        doneAtMin === null
+          ? t('not before the horizon')
+          : t('{at} + (1 − a)·t, or when a passed 1', { at: formatFigure(last.atMin) }),
+      value: doneAtMin ?? 'never',
+      unit: 'min',
+    }),
+    line({
+      symbol: 'tr',
+      label: t('still to go'),
+      expression: t('te − now, not below 0'),
+      value: remainingMin ?? 'never',
+      unit: 'min',
+    }),
+    line({
+      symbol: 'a',
+      label: t('share of the cure done'),
+      expression: `∫ dt/t(T) over ${history.length} readings`,
+      value: progress,
+      unit: '',
+      source: t('rate is one over cure-time'),
+    }),
   ];
   return worked(
     { progress, doneAtMin, remainingMin, ...(outOfRange && { outOfRange: true as const }) },

@@ -139,27 +139,34 @@ export function cureTime({ points, tempC: at }: CureTimeInput): Answer<CureTime>
 /** The working of one reading of the curve. */
 function workingOf({ minutes, basis, pair }: Reading, first: CurePoint, at: number): WorkingLine[] {
   const working: WorkingLine[] = [
-    line('T', t('temperature'), formatFigure(at), at, '°C', 'reading'),
+    line({
+      symbol: 'T',
+      label: t('temperature'),
+      expression: formatFigure(at),
+      value: at,
+      unit: '°C',
+      source: 'reading',
+    }),
   ];
   if (pair) {
     const [colder, warmer] = pair;
     working.push(
-      line(
-        't₁',
-        t('card at {temp} °C', { temp: formatFigure(colder.tempC) }),
-        formatFigure(colder.minutes),
-        colder.minutes,
-        'min',
-        'card',
-      ),
-      line(
-        't₂',
-        t('card at {temp} °C', { temp: formatFigure(warmer.tempC) }),
-        formatFigure(warmer.minutes),
-        warmer.minutes,
-        'min',
-        'card',
-      ),
+      line({
+        symbol: 't₁',
+        label: t('card at {temp} °C', { temp: formatFigure(colder.tempC) }),
+        expression: formatFigure(colder.minutes),
+        value: colder.minutes,
+        unit: 'min',
+        source: 'card',
+      }),
+      line({
+        symbol: 't₂',
+        label: t('card at {temp} °C', { temp: formatFigure(warmer.tempC) }),
+        expression: formatFigure(warmer.minutes),
+        value: warmer.minutes,
+        unit: 'min',
+        source: 'card',
+      }),
     );
   }
   const expression = pair
@@ -168,7 +175,16 @@ function workingOf({ minutes, basis, pair }: Reading, first: CurePoint, at: numb
       ? t('as on the card')
       : `${formatFigure(first.minutes)}·2^((${formatFigure(first.tempC)} − ${formatFigure(at)})/10)`;
   const source = pair ? ARRHENIUS : basis === 'data' ? 'card' : Q10;
-  working.push(line('t', t('time, {basis}', { basis }), expression, minutes, 'min', source));
+  working.push(
+    line({
+      symbol: 't',
+      label: t('time, {basis}', { basis }),
+      expression,
+      value: minutes,
+      unit: 'min',
+      source,
+    }),
+  );
   return working;
 }
 

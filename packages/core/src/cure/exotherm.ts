@@ -69,56 +69,63 @@ function hottest(r: Reaction, { from, to, start, end }: Leg): { s: number; tempC
 
 function workingOf(input: ExothermInput, { peakC, peakMin, gelMin, alphaEnd }: Exotherm) {
   return [
-    line(
-      'ΔT',
-      t('rise if no heat were lost'),
-      `${formatFigure(input.heatJg)}/${formatFigure(input.cpJgK)}`,
-      input.heatJg / input.cpJgK,
-      'K',
-      t('heat of reaction over heat capacity'),
-    ),
-    line(
-      'U',
-      t('heat lost per kelvin'),
-      `${formatFigure(input.hWm2K)}·${formatFigure(input.areaM2)}`,
-      input.hWm2K * input.areaM2,
-      'W/K',
-    ),
-    line(
-      'dα/dt',
-      t('rate of reaction'),
-      '(k₁ + k₂·α^m)·(1 − α)^n, k = A·exp(−E/RT)',
-      t('solved in small steps'),
-      '',
-      KAMAL,
-    ),
-    line(
-      'αe',
-      t('conversion after {horizon} min', { horizon: formatFigure(input.horizonMin) }),
-      '∫ dα/dt',
-      alphaEnd,
-      '',
-      KAMAL,
-    ),
-    line(
-      'tg',
-      t('gels at'),
-      `first α ≥ ${formatFigure(input.alphaGel)}`,
-      gelMin ?? t('not in this time'),
-      'min',
-      KAMAL,
-    ),
-    line('tp', t('minute of the peak'), t('the first time it is reached'), peakMin, 'min', KAMAL),
-    line(
-      'Tp',
-      t('peak'),
-      t('from {start} °C; the core of a thick batch is hotter', {
+    line({
+      symbol: 'ΔT',
+      label: t('rise if no heat were lost'),
+      expression: `${formatFigure(input.heatJg)}/${formatFigure(input.cpJgK)}`,
+      value: input.heatJg / input.cpJgK,
+      unit: 'K',
+      source: t('heat of reaction over heat capacity'),
+    }),
+    line({
+      symbol: 'U',
+      label: t('heat lost per kelvin'),
+      expression: `${formatFigure(input.hWm2K)}·${formatFigure(input.areaM2)}`,
+      value: input.hWm2K * input.areaM2,
+      unit: 'W/K',
+    }),
+    line({
+      symbol: 'dα/dt',
+      label: t('rate of reaction'),
+      expression: '(k₁ + k₂·α^m)·(1 − α)^n, k = A·exp(−E/RT)',
+      value: t('solved in small steps'),
+      unit: '',
+      source: KAMAL,
+    }),
+    line({
+      symbol: 'αe',
+      label: t('conversion after {horizon} min', { horizon: formatFigure(input.horizonMin) }),
+      expression: '∫ dα/dt',
+      value: alphaEnd,
+      unit: '',
+      source: KAMAL,
+    }),
+    line({
+      symbol: 'tg',
+      label: t('gels at'),
+      expression: `first α ≥ ${formatFigure(input.alphaGel)}`,
+      value: gelMin ?? t('not in this time'),
+      unit: 'min',
+      source: KAMAL,
+    }),
+    line({
+      symbol: 'tp',
+      label: t('minute of the peak'),
+      expression: t('the first time it is reached'),
+      value: peakMin,
+      unit: 'min',
+      source: KAMAL,
+    }),
+    line({
+      symbol: 'Tp',
+      label: t('peak'),
+      expression: t('from {start} °C; the core of a thick batch is hotter', {
         start: formatFigure(input.startC),
       }),
-      peakC,
-      '°C',
-      KAMAL,
-    ),
+      value: peakC,
+      unit: '°C',
+      source: KAMAL,
+    }),
   ];
 }
 
@@ -136,17 +143,21 @@ export function exotherm(input: ExothermInput, report?: Report): Answer<Exotherm
   let tempEnd = input.startC;
   const curve = [{ min: 0, tempC: input.startC, alpha: 0 }];
   let drawn = { s: 0, tempC: input.startC };
-  const solved = follow(input, input.startC, seconds, (leg) => {
-    const [alpha, t] = leg.end;
-    const top = hottest(input, leg);
-    if (top.tempC > peakC) [peakC, peakS] = [top.tempC, top.s];
-    if (gelS === null && alpha >= input.alphaGel) gelS = passes(leg, input.alphaGel);
-    [alphaEnd, tempEnd] = [alpha, t];
-    if (leg.to - drawn.s >= seconds / CURVE_POINTS || Math.abs(t - drawn.tempC) > 4) {
-      curve.push({ min: leg.to / 60, tempC: t, alpha });
-      drawn = { s: leg.to, tempC: t };
-      report?.(leg.to / seconds);
-    }
+  const solved = follow(input, {
+    startC: input.startC,
+    seconds,
+    visit: (leg) => {
+      const [alpha, t] = leg.end;
+      const top = hottest(input, leg);
+      if (top.tempC > peakC) [peakC, peakS] = [top.tempC, top.s];
+      if (gelS === null && alpha >= input.alphaGel) gelS = passes(leg, input.alphaGel);
+      [alphaEnd, tempEnd] = [alpha, t];
+      if (leg.to - drawn.s >= seconds / CURVE_POINTS || Math.abs(t - drawn.tempC) > 4) {
+        curve.push({ min: leg.to / 60, tempC: t, alpha });
+        drawn = { s: leg.to, tempC: t };
+        report?.(leg.to / seconds);
+      }
+    },
   });
   if (!solved || !Number.isFinite(peakC))
     return refuse(

@@ -93,35 +93,45 @@ export function forecastCure(course: CureCourse): MilestoneForecast | null {
     get working() {
       return [
         ...specAsPlanned(course),
-        line(
-          'a₀',
-          t('share before the first reading, as planned'),
-          `${formatFigure(first.atMin)}/${formatFigure(planned)}`,
-          before,
-        ),
-        line(
-          'a₁',
-          t('share by the cure clock'),
-          `∫ dt/t(T) over ${history.length} readings`,
-          seenShare,
-          '',
-          t('rate is one over cure-time'),
-        ),
-        line('T', t('last temperature'), formatFigure(last.tempC), last.tempC, '°C', 'reading'),
-        line(
-          'p',
-          t('the whole way at its pace from then on'),
-          lasts ? 't(T)' : t('t(T), or as planned where that is longer'),
-          Number.isFinite(pace) ? pace : 'never',
-          'min',
-        ),
-        line(
-          't',
-          t('done after'),
-          done === null ? `${formatFigure(last.atMin)} + (1 − a₀ − a₁)·p` : 'when a₀ + a₁ passed 1',
-          stalled ? 'never' : minutes,
-          'min',
-        ),
+        line({
+          symbol: 'a₀',
+          label: t('share before the first reading, as planned'),
+          expression: `${formatFigure(first.atMin)}/${formatFigure(planned)}`,
+          value: before,
+        }),
+        line({
+          symbol: 'a₁',
+          label: t('share by the cure clock'),
+          expression: `∫ dt/t(T) over ${history.length} readings`,
+          value: seenShare,
+          unit: '',
+          source: t('rate is one over cure-time'),
+        }),
+        line({
+          symbol: 'T',
+          label: t('last temperature'),
+          expression: formatFigure(last.tempC),
+          value: last.tempC,
+          unit: '°C',
+          source: 'reading',
+        }),
+        line({
+          symbol: 'p',
+          label: t('the whole way at its pace from then on'),
+          expression: lasts ? 't(T)' : t('t(T), or as planned where that is longer'),
+          value: Number.isFinite(pace) ? pace : 'never',
+          unit: 'min',
+        }),
+        line({
+          symbol: 't',
+          label: t('done after'),
+          expression:
+            done === null
+              ? `${formatFigure(last.atMin)} + (1 − a₀ − a₁)·p`
+              : 'when a₀ + a₁ passed 1',
+          value: stalled ? 'never' : minutes,
+          unit: 'min',
+        }),
       ];
     },
   };
@@ -129,15 +139,22 @@ export function forecastCure(course: CureCourse): MilestoneForecast | null {
 
 /** The first lines of every working: the plan, and how much slower the cure is. */
 const specAsPlanned = ({ plannedMin, slow }: CureCourse): WorkingLine[] => [
-  line('tp', t('as planned'), t('plan'), plannedMin, 'min', 'plan'),
+  line({
+    symbol: 'tp',
+    label: t('as planned'),
+    expression: t('plan'),
+    value: plannedMin,
+    unit: 'min',
+    source: 'plan',
+  }),
   ...(slow > 1
     ? [
-        line(
-          'k',
-          t('times as long as on the card'),
-          t('a sample was soft when it should be hard'),
-          slow,
-        ),
+        line({
+          symbol: 'k',
+          label: t('times as long as on the card'),
+          expression: t('a sample was soft when it should be hard'),
+          value: slow,
+        }),
       ]
     : []),
 ];
@@ -147,7 +164,16 @@ function unseen(course: CureCourse): MilestoneForecast {
   const minutes = course.plannedMin * course.slow;
   return {
     ...{ minutes, progress: 0, stalled: false, lastMin: 0, lastC: null, paceMin: minutes },
-    working: [...specAsPlanned(course), line('t', t('done after'), 'k·tp', minutes, 'min')],
+    working: [
+      ...specAsPlanned(course),
+      line({
+        symbol: 't',
+        label: t('done after'),
+        expression: 'k·tp',
+        value: minutes,
+        unit: 'min',
+      }),
+    ],
   };
 }
 

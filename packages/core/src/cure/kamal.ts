@@ -72,7 +72,10 @@ interface Trial {
 }
 
 /** One step of the four-stage stiff Rosenbrock pair of order 3(2) (Rodas3), and its error in units of the tolerance. */
-function step(r: Reaction, y: State, { f, J }: Slopes, h: number): Trial {
+function step(
+  r: Reaction,
+  { y, slopes: { f, J }, h }: { y: State; slopes: Slopes; h: number },
+): Trial {
   const k1 = solve(J, h, f);
   const k2 = solve(J, h, [f[0] + (4 / h) * k1[0], f[1] + (4 / h) * k1[1]]);
   const f3 = slopes(r, [y[0] + 2 * k1[0], y[1] + 2 * k1[1]]).f;
@@ -99,9 +102,7 @@ export interface Leg {
  */
 export function follow(
   r: Reaction,
-  startC: number,
-  seconds: number,
-  visit: (leg: Leg) => void,
+  { startC, seconds, visit }: { startC: number; seconds: number; visit: (leg: Leg) => void },
 ): boolean {
   let t = 0;
   let y: State = [0, startC];
@@ -110,7 +111,7 @@ export function follow(
     if (n > MOST_STEPS) return false;
     h = Math.min(h, seconds - t);
     const at = slopes(r, y);
-    const trial = step(r, y, at, h);
+    const trial = step(r, { y, slopes: at, h });
     const bad = !Number.isFinite(trial.error);
     if (!bad && trial.error <= 1) {
       visit({ from: t, to: t + h, start: y, end: trial.to });

@@ -55,11 +55,13 @@ export function maturity({
     const heights = Array.from({ length: 64 }, (_, k) => -60 + k * 5);
     const cuts = [
       start.atHour,
-      ...crossings(start.atHour, start.tempC, end.atHour, end.tempC, [
-        ...heights,
-        NO_GAIN_C,
-        datumC,
-      ]),
+      ...crossings({
+        x0: start.atHour,
+        y0: start.tempC,
+        x1: end.atHour,
+        y1: end.tempC,
+        heights: [...heights, NO_GAIN_C, datumC],
+      }),
       end.atHour,
     ];
     for (let k = 1; k < cuts.length; k++) {
@@ -69,30 +71,32 @@ export function maturity({
     }
   }
   const working = [
-    line(
-      'Q',
-      t('activation over gas constant'),
-      `${formatFigure(activationJmol)}/8.314`,
-      perK,
-      'K',
-      C1074,
-    ),
-    line(
-      'M',
-      t('temperature sum over the datum'),
-      t('Σ(T − {datum})·Δt, T under the datum counted 0', { datum: formatFigure(datumC) }),
-      nurseSaulCh,
-      '°C·h',
-      'Nurse–Saul',
-    ),
-    line(
-      'te',
-      t('hours at {ref} °C worth the same', { ref: formatFigure(refC) }),
-      t('∫ exp(−Q·(1/T − 1/Tr)) dt, in kelvin'),
-      equivalentHours,
-      'h',
-      C1074,
-    ),
+    line({
+      symbol: 'Q',
+      label: t('activation over gas constant'),
+      expression: `${formatFigure(activationJmol)}/8.314`,
+      value: perK,
+      unit: 'K',
+      source: C1074,
+    }),
+    line({
+      symbol: 'M',
+      label: t('temperature sum over the datum'),
+      expression: t('Σ(T − {datum})·Δt, T under the datum counted 0', {
+        datum: formatFigure(datumC),
+      }),
+      value: nurseSaulCh,
+      unit: '°C·h',
+      source: 'Nurse–Saul',
+    }),
+    line({
+      symbol: 'te',
+      label: t('hours at {ref} °C worth the same', { ref: formatFigure(refC) }),
+      expression: t('∫ exp(−Q·(1/T − 1/Tr)) dt, in kelvin'),
+      value: equivalentHours,
+      unit: 'h',
+      source: C1074,
+    }),
   ];
   return worked({ equivalentHours, nurseSaulCh }, working);
 }

@@ -93,12 +93,17 @@ function dayWave({ startAt, utcOffsetMin, dailySwingC }: ReadinessInput): number
  * The minute at which a trace is ready: whole days first, because every day adds the same, then the interval within the
  * last day.
  */
-function doneAt(
-  rate: (c: number) => number,
-  wave: number[],
-  baseC: number,
-  sum: Float64Array,
-): number | null {
+function doneAt({
+  rate,
+  wave,
+  baseC,
+  sum,
+}: {
+  rate: (c: number) => number;
+  wave: number[];
+  baseC: number;
+  sum: Float64Array;
+}): number | null {
   let before = rate(baseC + (wave[0] as number));
   sum[0] = 0;
   for (let i = 1; i <= CELLS; i++) {
@@ -130,7 +135,7 @@ function tracesOf(input: ReadinessInput): (k: number) => number | null {
   return (k) => {
     const u = Math.min(1 - 1e-12, Math.max(1e-12, (k + (draws[k] as number)) / traces));
     const baseC = meanTempC + sdTempC * normalQuantile(u);
-    if (dailySwingC > 0) return doneAt(rate, wave, baseC, sum);
+    if (dailySwingC > 0) return doneAt({ rate, wave, baseC, sum });
     const steady = 1 / rate(baseC);
     return steady <= HORIZON_MIN ? steady : null;
   };
@@ -156,42 +161,54 @@ function chance(
   const probability = done / traces;
   const [p10Min, p50Min, p90Min] = [percentile(0.1), percentile(0.5), percentile(0.9)];
   const working = [
-    line(
-      'T(t)',
-      t('temperature of one trace'),
-      `${formatFigure(meanTempC)} + e + ${formatFigure(input.dailySwingC / 2)}·sin(2π(h − 9)/24)`,
-      meanTempC,
-      '°C',
-      'forecast',
-    ),
-    line(
-      'e',
-      t('how far off the forecast is, one draw a trace'),
-      t('normal, spread {sdTemp}; stratified, mulberry32 seed {seed}', {
+    line({
+      symbol: 'T(t)',
+      label: t('temperature of one trace'),
+      expression: `${formatFigure(meanTempC)} + e + ${formatFigure(input.dailySwingC / 2)}·sin(2π(h − 9)/24)`,
+      value: meanTempC,
+      unit: '°C',
+      source: 'forecast',
+    }),
+    line({
+      symbol: 'e',
+      label: t('how far off the forecast is, one draw a trace'),
+      expression: t('normal, spread {sdTemp}; stratified, mulberry32 seed {seed}', {
         sdTemp: formatFigure(sdTempC),
         seed,
       }),
-      sdTempC,
-      'K',
-      'forecast',
-    ),
-    line('t₁₀', t('one in ten is done by'), `of ${traces} traces`, p10Min ?? 'over 30 days', 'min'),
-    line('t₅₀', t('half are done by'), `of ${traces} traces`, p50Min ?? 'over 30 days', 'min'),
-    line(
-      't₉₀',
-      t('nine in ten are done by'),
-      `of ${traces} traces`,
-      p90Min ?? 'over 30 days',
-      'min',
-    ),
-    line(
-      'P',
-      t('chance of being done in {deadline} min', { deadline: formatFigure(deadlineMin) }),
-      `${done}/${traces}`,
-      probability,
-      '',
-      t('cure-clock over each trace'),
-    ),
+      value: sdTempC,
+      unit: 'K',
+      source: 'forecast',
+    }),
+    line({
+      symbol: 't₁₀',
+      label: t('one in ten is done by'),
+      expression: `of ${traces} traces`,
+      value: p10Min ?? 'over 30 days',
+      unit: 'min',
+    }),
+    line({
+      symbol: 't₅₀',
+      label: t('half are done by'),
+      expression: `of ${traces} traces`,
+      value: p50Min ?? 'over 30 days',
+      unit: 'min',
+    }),
+    line({
+      symbol: 't₉₀',
+      label: t('nine in ten are done by'),
+      expression: `of ${traces} traces`,
+      value: p90Min ?? 'over 30 days',
+      unit: 'min',
+    }),
+    line({
+      symbol: 'P',
+      label: t('chance of being done in {deadline} min', { deadline: formatFigure(deadlineMin) }),
+      expression: `${done}/${traces}`,
+      value: probability,
+      unit: '',
+      source: t('cure-clock over each trace'),
+    }),
   ];
   return { found: { probability, p10Min, p50Min, p90Min }, working };
 }

@@ -40,22 +40,22 @@ export function workingLife(input: WorkingLifeInput): Answer<CureTime> {
   const minutes = atRef.minutes * stretch;
   const working = () => [
     ...atRef.working,
-    line(
-      'f',
-      t('batch mass factor'),
-      `min(${MOST_STRETCH}, (${formatFigure(refMassG)}/${formatFigure(massG)})^${formatFigure(massExponent)})`,
-      stretch,
-      '',
-      MASS_RULE,
-    ),
-    line(
-      'L',
-      t('working life'),
-      `${formatFigure(atRef.minutes)}·${formatFigure(stretch)}`,
-      minutes,
-      'min',
-      MASS_RULE,
-    ),
+    line({
+      symbol: 'f',
+      label: t('batch mass factor'),
+      expression: `min(${MOST_STRETCH}, (${formatFigure(refMassG)}/${formatFigure(massG)})^${formatFigure(massExponent)})`,
+      value: stretch,
+      unit: '',
+      source: MASS_RULE,
+    }),
+    line({
+      symbol: 'L',
+      label: t('working life'),
+      expression: `${formatFigure(atRef.minutes)}·${formatFigure(stretch)}`,
+      value: minutes,
+      unit: 'min',
+      source: MASS_RULE,
+    }),
   ];
   return worked({ minutes, basis: atRef.basis }, working);
 }

@@ -40,30 +40,36 @@ export function film(input: FilmInput): Worked<Film> {
   const litres = (areaM2 * (dftUm / 1000)) / solids / (1 - lossPct / 100);
   const coverageM2L = (1000 * solids) / perCoat;
   const working = [
-    line('d', t('dry film per coat'), `${formatFigure(dftUm)}/${coats}`, perCoat, 'µm'),
-    line(
-      'C',
-      t('coverage per coat, no loss'),
-      `1000·${formatFigure(solids)}/${formatFigure(perCoat)}`,
-      coverageM2L,
-      'm²/l',
-      t('volume solids'),
-    ),
-    line(
-      'V',
-      t('litres, all coats'),
-      `${formatFigure(areaM2)}·${formatFigure(dftUm)}/1000/${formatFigure(solids)}/(1 − ${formatFigure(lossPct)}/100)`,
-      litres,
-      'l',
-    ),
-    line(
-      'WFT',
-      t('wet film per coat'),
-      `${formatFigure(perCoat)}/${formatFigure(solids)}`,
-      wftUm,
-      'µm',
-      t('volume solids'),
-    ),
+    line({
+      symbol: 'd',
+      label: t('dry film per coat'),
+      expression: `${formatFigure(dftUm)}/${coats}`,
+      value: perCoat,
+      unit: 'µm',
+    }),
+    line({
+      symbol: 'C',
+      label: t('coverage per coat, no loss'),
+      expression: `1000·${formatFigure(solids)}/${formatFigure(perCoat)}`,
+      value: coverageM2L,
+      unit: 'm²/l',
+      source: t('volume solids'),
+    }),
+    line({
+      symbol: 'V',
+      label: t('litres, all coats'),
+      expression: `${formatFigure(areaM2)}·${formatFigure(dftUm)}/1000/${formatFigure(solids)}/(1 − ${formatFigure(lossPct)}/100)`,
+      value: litres,
+      unit: 'l',
+    }),
+    line({
+      symbol: 'WFT',
+      label: t('wet film per coat'),
+      expression: `${formatFigure(perCoat)}/${formatFigure(solids)}`,
+      value: wftUm,
+      unit: 'µm',
+      source: t('volume solids'),
+    }),
   ];
   return worked({ wftUm, litres, coverageM2L }, working);
 }

@@ -40,17 +40,22 @@ export function gritLadder({ from, to, maxStep }: GritLadderInput): Worked<{ gri
   }
   const working = [
     ...grits.slice(1).map((g, i) =>
-      line(
-        '',
-        t('P{from} to P{to}', { from: String(grits[i]), to: g }),
-        t('largest on the shelf ≤ {maxStep}·{from}, or the next', {
+      line({
+        symbol: '',
+        label: t('P{from} to P{to}', { from: String(grits[i]), to: g }),
+        expression: t('largest on the shelf ≤ {maxStep}·{from}, or the next', {
           maxStep: formatFigure(maxStep),
           from: String(grits[i]),
         }),
-        g,
-      ),
+        value: g,
+      }),
     ),
-    line('', t('grits'), t('coarse to fine'), grits.map((g) => `P${g}`).join(' ')),
+    line({
+      symbol: '',
+      label: t('grits'),
+      expression: t('coarse to fine'),
+      value: grits.map((g) => `P${g}`).join(' '),
+    }),
   ];
   return worked({ grits }, working);
 }

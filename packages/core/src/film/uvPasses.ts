@@ -39,26 +39,32 @@ export function uvPasses({
   const secondsPerPass = (doseJcm2 / irradianceWcm2) * filler;
   const totalSeconds = passes * secondsPerPass;
   const working = [
-    line(
-      'tp',
-      t('seconds a pass'),
-      `${formatFigure(doseJcm2)}/${formatFigure(irradianceWcm2)}·${formatFigure(filler)}`,
-      secondsPerPass,
-      's',
-      t('card dose, lamp'),
-    ),
-    line('t', t('under the lamp in all'), `n·${formatFigure(secondsPerPass)}`, totalSeconds, 's'),
-    line(
-      'n',
-      t('passes'),
-      t('{depth}/{depthPerPass}, rounded up', {
+    line({
+      symbol: 'tp',
+      label: t('seconds a pass'),
+      expression: `${formatFigure(doseJcm2)}/${formatFigure(irradianceWcm2)}·${formatFigure(filler)}`,
+      value: secondsPerPass,
+      unit: 's',
+      source: t('card dose, lamp'),
+    }),
+    line({
+      symbol: 't',
+      label: t('under the lamp in all'),
+      expression: `n·${formatFigure(secondsPerPass)}`,
+      value: totalSeconds,
+      unit: 's',
+    }),
+    line({
+      symbol: 'n',
+      label: t('passes'),
+      expression: t('{depth}/{depthPerPass}, rounded up', {
         depth: formatFigure(depthMm),
         depthPerPass: formatFigure(depthPerPassMm),
       }),
-      passes,
-      '',
-      'card',
-    ),
+      value: passes,
+      unit: '',
+      source: 'card',
+    }),
   ];
   return worked({ passes, secondsPerPass, totalSeconds }, working);
 }

@@ -54,9 +54,7 @@ const follower = ({ field }: Placed): Follows | null =>
  */
 export function withAnswer(
   draft: SurveyDraft,
-  path: string,
-  text: string,
-  site: SiteSettings | null,
+  { path, text, site }: { path: string; text: string; site: SiteSettings | null },
 ): SurveyDraft['texts'] {
   const texts = { ...draft.texts, [path]: text };
   for (const placed of everyField(draft)) {
@@ -114,7 +112,7 @@ export function readField(field: Field, typed: string | undefined, system: UnitS
       : { message: t('Choose one.') };
   }
   if ('optional' in field && (text ?? '').trim() === '') return { value: null };
-  const parsed = parseQuantity(text ?? '', field.quantity, system);
+  const parsed = parseQuantity(text ?? '', field.quantity, { system });
   const from = formatQuantity(field.min, field.quantity, system);
   const to = formatQuantity(field.max, field.quantity, system);
   if (!parsed.ok) return { message: `${parsed.message} From ${from} to ${to}.` };

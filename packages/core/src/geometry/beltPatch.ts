@@ -64,47 +64,54 @@ export function beltPatch(input: BeltPatchInput): Worked<BeltPatch> {
   const totalMl = holeMl + coverMl;
   const primerAreaMm2 = outerMm2 - (through ? holeMm2 : 0) + rimMm * throughMm;
   const working = [
-    line(
-      'A0',
-      t('hole'),
-      hole.kind === 'round'
-        ? `π·${formatFigure(hole.diameterMm)}²/4`
-        : `${formatFigure(hole.lengthMm)}·${formatFigure(hole.widthMm)}`,
-      holeMm2,
-      'mm²',
-    ),
-    line(
-      'A2',
-      t('grown by the lap of {lap}', { lap: formatFigure(lapMm) }),
-      t('on every side'),
-      outerMm2,
-      'mm²',
-      'card',
-    ),
-    line('A1', t('grown by half the lap'), t('on every side'), midMm2, 'mm²'),
-    line(
-      'Vc',
-      t('cover'),
-      `${formatFigure(coverMm)}/6·(A2 + 4·A1 + A0)·(1 + ${formatFigure(wastePct)} %)/1000`,
-      coverMl,
-      'ml',
-      'prismatoid',
-    ),
-    line('V', t('in all'), 'Vh + Vc', totalMl, 'ml'),
-    line(
-      'Ap',
-      t('to prime'),
-      `A2${through ? ' − A0' : ''} + ${formatFigure(rimMm)}·${formatFigure(throughMm)}`,
-      primerAreaMm2,
-      'mm²',
-    ),
-    line(
-      'Vh',
-      t('hole'),
-      `A0·${formatFigure(throughMm)}·(1 + ${formatFigure(wastePct)} %)/1000`,
-      holeMl,
-      'ml',
-    ),
+    line({
+      symbol: 'A0',
+      label: t('hole'),
+      expression:
+        hole.kind === 'round'
+          ? `π·${formatFigure(hole.diameterMm)}²/4`
+          : `${formatFigure(hole.lengthMm)}·${formatFigure(hole.widthMm)}`,
+      value: holeMm2,
+      unit: 'mm²',
+    }),
+    line({
+      symbol: 'A2',
+      label: t('grown by the lap of {lap}', { lap: formatFigure(lapMm) }),
+      expression: t('on every side'),
+      value: outerMm2,
+      unit: 'mm²',
+      source: 'card',
+    }),
+    line({
+      symbol: 'A1',
+      label: t('grown by half the lap'),
+      expression: t('on every side'),
+      value: midMm2,
+      unit: 'mm²',
+    }),
+    line({
+      symbol: 'Vc',
+      label: t('cover'),
+      expression: `${formatFigure(coverMm)}/6·(A2 + 4·A1 + A0)·(1 + ${formatFigure(wastePct)} %)/1000`,
+      value: coverMl,
+      unit: 'ml',
+      source: 'prismatoid',
+    }),
+    line({ symbol: 'V', label: t('in all'), expression: 'Vh + Vc', value: totalMl, unit: 'ml' }),
+    line({
+      symbol: 'Ap',
+      label: t('to prime'),
+      expression: `A2${through ? ' − A0' : ''} + ${formatFigure(rimMm)}·${formatFigure(throughMm)}`,
+      value: primerAreaMm2,
+      unit: 'mm²',
+    }),
+    line({
+      symbol: 'Vh',
+      label: t('hole'),
+      expression: `A0·${formatFigure(throughMm)}·(1 + ${formatFigure(wastePct)} %)/1000`,
+      value: holeMl,
+      unit: 'ml',
+    }),
   ];
   return worked({ holeMl, coverMl, totalMl, primerAreaMm2 }, working);
 }

@@ -43,14 +43,24 @@ export function boltSequence({ count }: BoltSequenceInput): Worked<{ order: numb
     );
   }
   const working = [
-    line('n', t('bolts'), t('numbered round the circle'), count),
-    line('', t('opposite of 1'), `1 + ${count}/2`, opposite(1)),
-    line(
-      '',
-      t('order'),
-      t('each odd place the bolt farthest from those tight, then its opposite'),
-      order.join(' '),
-    ),
+    line({
+      symbol: 'n',
+      label: t('bolts'),
+      expression: t('numbered round the circle'),
+      value: count,
+    }),
+    line({
+      symbol: '',
+      label: t('opposite of 1'),
+      expression: `1 + ${count}/2`,
+      value: opposite(1),
+    }),
+    line({
+      symbol: '',
+      label: t('order'),
+      expression: t('each odd place the bolt farthest from those tight, then its opposite'),
+      value: order.join(' '),
+    }),
   ];
   return worked({ order }, working);
 }

@@ -42,25 +42,25 @@ export function clearanceBuild({
   const working = [
     ...stations.map((s, i) => {
       const { buildMm, verdict } = built[i] as StationBuild;
-      return line(
-        `b${i + 1}`,
-        `${s.name}, ${verdict}`,
-        t('min({wanted}, {clearance} − {margin}), not below 0', {
+      return line({
+        symbol: `b${i + 1}`,
+        label: `${s.name}, ${verdict}`,
+        expression: t('min({wanted}, {clearance} − {margin}), not below 0', {
           wanted: formatFigure(s.wantedMm),
           clearance: formatFigure(s.clearanceMm),
           margin: formatFigure(s.marginMm),
         }),
-        buildMm,
-        'mm',
-        t('dry fit'),
-      );
+        value: buildMm,
+        unit: 'mm',
+        source: t('dry fit'),
+      });
     }),
-    line(
-      '',
-      t('stations'),
-      t('built as wanted, of all'),
-      `${built.filter((b) => b.verdict === 'ok').length} of ${built.length}`,
-    ),
+    line({
+      symbol: '',
+      label: t('stations'),
+      expression: t('built as wanted, of all'),
+      value: `${built.filter((b) => b.verdict === 'ok').length} of ${built.length}`,
+    }),
   ];
   return worked({ stations: built }, working);
 }

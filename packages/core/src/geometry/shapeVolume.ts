@@ -177,30 +177,37 @@ export function shapeVolume(input: ShapeVolumeInput): Worked<ShapeVolume> {
   const profileMl = (areaMm2 * (profileUm / 1000 / 2)) / 1000;
   const grossMl = (netMl + profileMl) * (1 + overfillPct / 100) * (1 + wastePct / 100);
   const working = (): WorkingLine[] => [
-    line(
-      'V',
-      t('volume of the {kind}', { kind: shape.kind }),
-      `${volume()}/1000`,
-      netMl,
-      'ml',
-      t('solid geometry'),
-    ),
-    line(
-      'Vp',
-      t('to fill the profile'),
-      `A·${formatFigure(profileUm)} µm/2`,
-      profileMl,
-      'ml',
-      t('half the peak-to-valley height'),
-    ),
-    line(
-      'Vm',
-      t('volume to mix'),
-      `(${formatFigure(netMl)} + ${formatFigure(profileMl)})·(1 + ${formatFigure(overfillPct)} %)·(1 + ${formatFigure(wastePct)} %)`,
-      grossMl,
-      'ml',
-    ),
-    line('A', t('bonded area'), area(), areaMm2, 'mm²', t('solid geometry')),
+    line({
+      symbol: 'V',
+      label: t('volume of the {kind}', { kind: shape.kind }),
+      expression: `${volume()}/1000`,
+      value: netMl,
+      unit: 'ml',
+      source: t('solid geometry'),
+    }),
+    line({
+      symbol: 'Vp',
+      label: t('to fill the profile'),
+      expression: `A·${formatFigure(profileUm)} µm/2`,
+      value: profileMl,
+      unit: 'ml',
+      source: t('half the peak-to-valley height'),
+    }),
+    line({
+      symbol: 'Vm',
+      label: t('volume to mix'),
+      expression: `(${formatFigure(netMl)} + ${formatFigure(profileMl)})·(1 + ${formatFigure(overfillPct)} %)·(1 + ${formatFigure(wastePct)} %)`,
+      value: grossMl,
+      unit: 'ml',
+    }),
+    line({
+      symbol: 'A',
+      label: t('bonded area'),
+      expression: area(),
+      value: areaMm2,
+      unit: 'mm²',
+      source: t('solid geometry'),
+    }),
   ];
   return worked({ areaMm2, netMl, grossMl }, working);
 }

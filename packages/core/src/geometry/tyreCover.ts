@@ -44,47 +44,59 @@ export function tyreCover(input: TyreCoverInput): Answer<TyreCover> {
   const marginGotMm = (stripWidthMm - crackWidthMm) / 2;
   const drops = ceil(coverMm / dropPitchMm) * ceil(stripWidthMm / dropPitchMm);
   const working = [
-    line(
-      'b',
-      t('width needed'),
-      `${formatFigure(crackWidthMm)} + 2·${formatFigure(marginMm)}`,
-      needMm,
-      'mm',
-      t('card margin'),
-    ),
-    line(
-      'ns',
-      t('strips a sheet gives'),
-      t('{sheetWidth}/{need}, rounded down', {
+    line({
+      symbol: 'b',
+      label: t('width needed'),
+      expression: `${formatFigure(crackWidthMm)} + 2·${formatFigure(marginMm)}`,
+      value: needMm,
+      unit: 'mm',
+      source: t('card margin'),
+    }),
+    line({
+      symbol: 'ns',
+      label: t('strips a sheet gives'),
+      expression: t('{sheetWidth}/{need}, rounded down', {
         sheetWidth: formatFigure(sheetWidthMm),
         need: formatFigure(needMm),
       }),
-      stripsPerSheet,
-    ),
-    line(
-      'n',
-      t('strips end to end'),
-      t('({crackLength} + 2·{margin})/{sheetLength}, rounded up', {
+      value: stripsPerSheet,
+    }),
+    line({
+      symbol: 'n',
+      label: t('strips end to end'),
+      expression: t('({crackLength} + 2·{margin})/{sheetLength}, rounded up', {
         crackLength: formatFigure(crackLengthMm),
         margin: formatFigure(marginMm),
         sheetLength: formatFigure(sheetLengthMm),
       }),
-      strips,
-    ),
-    line(
-      'N',
-      t('sheets'),
-      t('{strips}/{stripsPerSheet}, rounded up', { strips, stripsPerSheet }),
-      sheets,
-    ),
-    line('m', t('margin it gets'), `(w − ${formatFigure(crackWidthMm)})/2`, marginGotMm, 'mm'),
-    line(
-      'd',
-      t('drops of adhesive'),
-      `⌈${formatFigure(coverMm)}/${formatFigure(dropPitchMm)}⌉·⌈${formatFigure(stripWidthMm)}/${formatFigure(dropPitchMm)}⌉`,
-      drops,
-    ),
-    line('w', t('strip width'), `${formatFigure(sheetWidthMm)}/min(ns, n)`, stripWidthMm, 'mm'),
+      value: strips,
+    }),
+    line({
+      symbol: 'N',
+      label: t('sheets'),
+      expression: t('{strips}/{stripsPerSheet}, rounded up', { strips, stripsPerSheet }),
+      value: sheets,
+    }),
+    line({
+      symbol: 'm',
+      label: t('margin it gets'),
+      expression: `(w − ${formatFigure(crackWidthMm)})/2`,
+      value: marginGotMm,
+      unit: 'mm',
+    }),
+    line({
+      symbol: 'd',
+      label: t('drops of adhesive'),
+      expression: `⌈${formatFigure(coverMm)}/${formatFigure(dropPitchMm)}⌉·⌈${formatFigure(stripWidthMm)}/${formatFigure(dropPitchMm)}⌉`,
+      value: drops,
+    }),
+    line({
+      symbol: 'w',
+      label: t('strip width'),
+      expression: `${formatFigure(sheetWidthMm)}/min(ns, n)`,
+      value: stripWidthMm,
+      unit: 'mm',
+    }),
   ];
   return worked({ stripWidthMm, stripsPerSheet, strips, sheets, marginGotMm, drops }, working);
 }

@@ -51,31 +51,40 @@ export function hardness({
   const sharePct = (good / n) * 100;
   const verdict = n < minReadings ? 'more' : sharePct >= minSharePct ? 'accept' : 'reject';
   const working = [
-    line('n', t('readings taken'), t('{n}, at least {minReadings}', { n, minReadings }), n),
-    line('min', t('lowest'), t('the smallest reading'), min),
-    line(
-      'p',
-      t('share at or over target'),
-      t('{good} of {n} ≥ {target}; at least {minShare} %', {
+    line({
+      symbol: 'n',
+      label: t('readings taken'),
+      expression: t('{n}, at least {minReadings}', { n, minReadings }),
+      value: n,
+    }),
+    line({ symbol: 'min', label: t('lowest'), expression: t('the smallest reading'), value: min }),
+    line({
+      symbol: 'p',
+      label: t('share at or over target'),
+      expression: t('{good} of {n} ≥ {target}; at least {minShare} %', {
         good,
         n,
         target: formatFigure(target),
         minShare: formatFigure(minSharePct),
       }),
-      sharePct,
-      '%',
-      'card',
-    ),
+      value: sharePct,
+      unit: '%',
+      source: 'card',
+    }),
   ];
-  if (sd !== null) working.push(line('s', t('spread'), '√(Σ(x − mean)²/(n − 1))', sd));
+  if (sd !== null)
+    working.push(
+      line({ symbol: 's', label: t('spread'), expression: '√(Σ(x − mean)²/(n − 1))', value: sd }),
+    );
   working.push(
-    line(
-      '',
-      t('verdict'),
-      verdict === 'more' ? `take ${minReadings - n} more` : t('share against the least'),
-      verdict,
-    ),
-    line('x̄', t('mean'), `Σx/${n}`, mean),
+    line({
+      symbol: '',
+      label: t('verdict'),
+      expression:
+        verdict === 'more' ? `take ${minReadings - n} more` : t('share against the least'),
+      value: verdict,
+    }),
+    line({ symbol: 'x̄', label: t('mean'), expression: `Σx/${n}`, value: mean }),
   );
   return worked({ mean, sd, min, sharePct, verdict }, working);
 }

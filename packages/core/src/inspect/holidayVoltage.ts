@@ -27,38 +27,59 @@ export interface HolidayVoltage {
 export function holidayVoltage({ thicknessMm }: HolidayVoltageInput): Worked<HolidayVoltage> {
   if (thicknessMm < SPONGE_UNDER_MM) {
     return worked({ method: 'wet-sponge', volts: null }, [
-      line('t', t('film'), `under ${SPONGE_UNDER_MM} mm`, thicknessMm, 'mm', 'gauge'),
-      line('', t('method'), t('wet sponge, low voltage'), 'wet-sponge', '', D5162),
+      line({
+        symbol: 't',
+        label: t('film'),
+        expression: `under ${SPONGE_UNDER_MM} mm`,
+        value: thicknessMm,
+        unit: 'mm',
+        source: 'gauge',
+      }),
+      line({
+        symbol: '',
+        label: t('method'),
+        expression: t('wet sponge, low voltage'),
+        value: 'wet-sponge',
+        unit: '',
+        source: D5162,
+      }),
     ]);
   }
   const constant = thicknessMm <= THIN_UPTO_MM ? 3294 : 7843;
   const volts = constant * Math.sqrt(thicknessMm);
   return worked({ method: 'high-voltage', volts }, [
-    line(
-      't',
-      t('film'),
-      t('{spongeUnder} mm or more', { spongeUnder: SPONGE_UNDER_MM }),
-      thicknessMm,
-      'mm',
-      'gauge',
-    ),
-    line(
-      'M',
-      t('constant'),
-      t('{thinUpto} mm or less 3294, else 7843', { thinUpto: THIN_UPTO_MM }),
-      constant,
-      '',
-      D5162,
-    ),
-    line(
-      'V',
-      t('test voltage; the material maker’s maximum governs'),
-      `${constant}·√${formatFigure(thicknessMm)}`,
-      volts,
-      'V',
-      D5162,
-    ),
-    line('', t('method'), t('spark test'), 'high-voltage', '', D5162),
+    line({
+      symbol: 't',
+      label: t('film'),
+      expression: t('{spongeUnder} mm or more', { spongeUnder: SPONGE_UNDER_MM }),
+      value: thicknessMm,
+      unit: 'mm',
+      source: 'gauge',
+    }),
+    line({
+      symbol: 'M',
+      label: t('constant'),
+      expression: t('{thinUpto} mm or less 3294, else 7843', { thinUpto: THIN_UPTO_MM }),
+      value: constant,
+      unit: '',
+      source: D5162,
+    }),
+    line({
+      symbol: 'V',
+      label: t('test voltage; the material maker’s maximum governs'),
+      expression: `${constant}·√${formatFigure(thicknessMm)}`,
+      value: volts,
+      unit: 'V',
+      source: D5162,
+    }),
+    line({
+      symbol: '',
+      label: t('method'),
+      expression: t('spark test'),
+      value: 'high-voltage',
+      unit: '',
+      source: D5162,
+    }),
   ]);
 }
 

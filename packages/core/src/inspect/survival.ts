@@ -57,33 +57,38 @@ export function survival({ lives }: SurvivalInput): Worked<Survival> {
   const medianDays = steps.find((s) => s.survival <= 0.5 + 1e-9)?.days ?? null;
   const shown = steps.slice(-12);
   const working = [
-    line(
-      'N',
-      t('lives'),
-      t('{n} failed, the rest still run or were stopped', {
+    line({
+      symbol: 'N',
+      label: t('lives'),
+      expression: t('{n} failed, the rest still run or were stopped', {
         n: lives.filter((l) => l.failed).length,
       }),
-      lives.length,
-    ),
+      value: lives.length,
+    }),
     ...shown.map((s) =>
-      line(
-        'S',
-        t('after {days} days', { days: formatFigure(s.days) }),
-        `S·(1 − ${s.failed}/${s.atRisk})`,
-        s.survival,
-        '',
-        KM,
-      ),
+      line({
+        symbol: 'S',
+        label: t('after {days} days', { days: formatFigure(s.days) }),
+        expression: `S·(1 − ${s.failed}/${s.atRisk})`,
+        value: s.survival,
+        unit: '',
+        source: KM,
+      }),
     ),
-    line(
-      '',
-      t('median life'),
-      t('first day with S ≤ 0.5'),
-      medianDays ?? t('over half still hold'),
-      'd',
-      KM,
-    ),
-    line('', t('steps'), t('days with a failure'), steps.length),
+    line({
+      symbol: '',
+      label: t('median life'),
+      expression: t('first day with S ≤ 0.5'),
+      value: medianDays ?? t('over half still hold'),
+      unit: 'd',
+      source: KM,
+    }),
+    line({
+      symbol: '',
+      label: t('steps'),
+      expression: t('days with a failure'),
+      value: steps.length,
+    }),
   ];
   return worked({ steps, medianDays }, working);
 }

@@ -25,25 +25,25 @@ export function wallLife({
   const spareMm = remainingMm - minimumMm;
   const years = Math.max(0, spareMm / ratePerYearMm);
   return worked({ years }, [
-    line(
-      'Δ',
-      t('wall to spare'),
-      `${formatFigure(remainingMm)} − ${formatFigure(minimumMm)}`,
-      spareMm,
-      'mm',
-      'gauge',
-    ),
-    line(
-      'T',
-      t('years left'),
-      t('{spare}/{ratePerYear}, not below 0', {
+    line({
+      symbol: 'Δ',
+      label: t('wall to spare'),
+      expression: `${formatFigure(remainingMm)} − ${formatFigure(minimumMm)}`,
+      value: spareMm,
+      unit: 'mm',
+      source: 'gauge',
+    }),
+    line({
+      symbol: 'T',
+      label: t('years left'),
+      expression: t('{spare}/{ratePerYear}, not below 0', {
         spare: formatFigure(spareMm),
         ratePerYear: formatFigure(ratePerYearMm),
       }),
-      years,
-      'years',
-      t('steady loss'),
-    ),
+      value: years,
+      unit: 'years',
+      source: t('steady loss'),
+    }),
   ]);
 }
 

@@ -16,9 +16,11 @@ const meanOf = (rows: readonly (readonly number[])[], channel: number): number =
 /** Judges a log, oldest first: complete until now, sensors working and in agreement. */
 export function judgeLog(
   device: Instrument,
-  samples: readonly Sample[],
-  rows: readonly (readonly number[])[],
-  now: number,
+  {
+    samples,
+    rows,
+    now,
+  }: { samples: readonly Sample[]; rows: readonly (readonly number[])[]; now: number },
 ): InstrumentState {
   const values = [...(rows.at(-1) as number[])];
   const ends = [...samples.map((s) => s.at), now];

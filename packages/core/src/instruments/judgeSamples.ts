@@ -27,7 +27,10 @@ const unitOf = (channel: Channel, symbol: string): Unit | undefined => {
 };
 
 /** The unit in which a value would be the expected one, if it is not the stated unit; otherwise null. */
-function unitMeant(channel: Channel, value: number, said: Unit, expected: number | null) {
+function unitMeant(
+  channel: Channel,
+  { value, said, expected }: { value: number; said: Unit; expected: number | null },
+) {
   if (expected === null) return null;
   const warm = channel.quantity === 'temperature';
   const apart = (x: number): number =>
@@ -60,17 +63,19 @@ function inBase(device: Instrument, sample: Sample): { values: number[] } | { un
 /** The fault of one moment's values, `settled` or not: a wrong unit, or outside the measuring range. */
 function implausible(
   device: Instrument,
-  sample: Sample,
-  values: number[],
-  expects: readonly (number | null)[],
-  settled: boolean,
+  {
+    sample,
+    values,
+    expects,
+    settled,
+  }: { sample: Sample; values: number[]; expects: readonly (number | null)[]; settled: boolean },
 ): InstrumentState | null {
   for (const [i, channel] of device.channels.entries()) {
     const value = values[i] as number;
     const unit = unitOf(channel, sample.units[i] ?? '') as Unit;
     // During a pour the value moves towards the expected one.
     const expected = settled || channel.actionStep === null ? (expects[i] ?? null) : null;
-    const meant = unitMeant(channel, value, unit, expected);
+    const meant = unitMeant(channel, { value, said: unit, expected });
     const given = { what: channel.name, value: q(value, channel.quantity) };
     if (meant)
       return fault(
@@ -218,10 +223,17 @@ function watchSpot(device: Instrument, rows: readonly number[][]): InstrumentSta
  */
 export function judgeSamples(
   device: Instrument,
-  samples: readonly Sample[],
-  now: number,
-  expects: readonly (number | null)[],
-  since: number,
+  {
+    samples,
+    now,
+    expects,
+    since,
+  }: {
+    samples: readonly Sample[];
+    now: number;
+    expects: readonly (number | null)[];
+    since: number;
+  },
 ): InstrumentState {
   const last = samples.at(-1);
   const read = samples.map((s) => inBase(device, s));
@@ -247,11 +259,16 @@ export function judgeSamples(
     );
   const seen =
     device.mode === 'log'
-      ? judgeLog(device, samples, sound, now)
+      ? judgeLog(device, { samples, rows: sound, now })
       : device.mode === 'spot'
         ? watchSpot(device, sound)
         : watchStream(device, samples, sound);
   const settled = seen.state === 'steady';
-  const wrong = implausible(device, last, sound.at(-1) as number[], expects, settled);
+  const wrong = implausible(device, {
+    sample: last,
+    values: sound.at(-1) as number[],
+    expects,
+    settled,
+  });
   return wrong && seen.fault === null ? { ...wrong, values } : seen;
 }

@@ -65,9 +65,7 @@ function changesFor(match: CardMatch): Relax[] | null {
 export function whatWouldChange(
   survey: Survey,
   ranked: readonly Scored[],
-  site: SiteSettings,
-  context: WorkContext = {},
-  weights?: Weights,
+  { site, context = {}, weights }: { site: SiteSettings; context?: WorkContext; weights?: Weights },
 ): WhatIf[] {
   const best = ranked[0];
   const found = ranked.flatMap(({ match }): (WhatIf & { after: CardMatch })[] => {
@@ -75,13 +73,13 @@ export function whatWouldChange(
     const changes = changesFor(match);
     const changed = changes && withChanges(survey, changes);
     if (!changes || !changed) return [];
-    const after = judge(changed, match.card, site, context);
+    const after = judge(changed, match.card, { site, context });
     if (ORDER[after.verdict] >= ORDER[match.verdict]) return [];
     // Better: ranked before the present first, with everything else unchanged.
     const cards = [
       after,
       ...(best && best.match.card.code !== match.card.code
-        ? [judge(changed, best.match.card, site, context)]
+        ? [judge(changed, best.match.card, { site, context })]
         : []),
     ];
     const order = rank(cards, survey.intent, weights);

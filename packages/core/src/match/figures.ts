@@ -17,25 +17,31 @@ const SUMS: Record<string, string> = {
 /** Time to service: the plan's own time, and before it the time for approvals. */
 function readyFigure({ serviceMin, besides, work }: CardMatch, ready: Figure): Figure {
   if (serviceMin === null || besides.minutes === 0) return ready;
-  return figureOf(
-    'ready',
-    ready.label,
-    serviceMin,
-    'time',
-    [
+  return figureOf({
+    id: 'ready',
+    label: ready.label,
+    value: serviceMin,
+    quantity: 'time',
+    working: [
       ...ready.working,
-      line(
-        'tc',
-        t('leave, beyond what is met meanwhile'),
-        t('site'),
-        besides.minutes,
-        'min',
-        work.site.name,
-      ),
-      line('ts', t('to service'), 'ready + tc', serviceMin, 'min'),
+      line({
+        symbol: 'tc',
+        label: t('leave, beyond what is met meanwhile'),
+        expression: t('site'),
+        value: besides.minutes,
+        unit: 'min',
+        source: work.site.name,
+      }),
+      line({
+        symbol: 'ts',
+        label: t('to service'),
+        expression: 'ready + tc',
+        value: serviceMin,
+        unit: 'min',
+      }),
     ],
-    ready.paths,
-  );
+    paths: ready.paths,
+  });
 }
 
 /** The total cost, and the cost per year of life. */
@@ -45,27 +51,79 @@ function moneyFigures(match: CardMatch): Record<string, Figure> {
   if (totalCost === null || a === null) return {};
   const { currency, name } = work.site;
   const total = [
-    line('€m', t('material'), t('cheapest packs'), materialCost ?? 0, currency, 'cards'),
-    line('€w', t('people and heater'), t('its own schedule'), workCost ?? 0, currency, name),
-    line('€c', t('leave and an early look'), t('site'), besides.cost, currency, name),
-    line(
-      '€d',
-      t('downtime'),
-      t('time to service at its rate'),
-      downtimeCost ?? 0,
-      currency,
-      'asset',
-    ),
-    line('€', t('in all'), '€m + €w + €c + €d', totalCost, currency),
+    line({
+      symbol: '€m',
+      label: t('material'),
+      expression: t('cheapest packs'),
+      value: materialCost ?? 0,
+      unit: currency,
+      source: 'cards',
+    }),
+    line({
+      symbol: '€w',
+      label: t('people and heater'),
+      expression: t('its own schedule'),
+      value: workCost ?? 0,
+      unit: currency,
+      source: name,
+    }),
+    line({
+      symbol: '€c',
+      label: t('leave and an early look'),
+      expression: t('site'),
+      value: besides.cost,
+      unit: currency,
+      source: name,
+    }),
+    line({
+      symbol: '€d',
+      label: t('downtime'),
+      expression: t('time to service at its rate'),
+      value: downtimeCost ?? 0,
+      unit: currency,
+      source: 'asset',
+    }),
+    line({
+      symbol: '€',
+      label: t('in all'),
+      expression: '€m + €w + €c + €d',
+      value: totalCost,
+      unit: currency,
+    }),
   ];
   const year = [
     ...total,
-    line('L', t('expected life'), t('as on the card'), lifeDays, 'd', `card ${card.code}`),
-    line('€a', t('per year'), `€·${YEAR_DAYS}/L`, a, currency),
+    line({
+      symbol: 'L',
+      label: t('expected life'),
+      expression: t('as on the card'),
+      value: lifeDays,
+      unit: 'd',
+      source: `card ${card.code}`,
+    }),
+    line({
+      symbol: '€a',
+      label: t('per year'),
+      expression: `€·${YEAR_DAYS}/L`,
+      value: a,
+      unit: currency,
+    }),
   ];
   return {
-    cost: figureOf('cost', t('Cost in all'), totalCost, 'money', total),
-    year: figureOf('year', t('Cost per year'), a, 'money', year),
+    cost: figureOf({
+      id: 'cost',
+      label: t('Cost in all'),
+      value: totalCost,
+      quantity: 'money',
+      working: total,
+    }),
+    year: figureOf({
+      id: 'year',
+      label: t('Cost per year'),
+      value: a,
+      quantity: 'money',
+      working: year,
+    }),
   };
 }
 
@@ -78,21 +136,27 @@ export function matchFigures(
   const { work, card, judged, lifeDays } = match;
   const { intent } = work.survey;
   const source = `card ${card.code}`;
-  const life = line(
-    'L',
-    t('expected life, {intent}', { intent }),
-    t('as on the card'),
-    lifeDays,
-    'd',
+  const life = line({
+    symbol: 'L',
+    label: t('expected life, {intent}', { intent }),
+    expression: t('as on the card'),
+    value: lifeDays,
+    unit: 'd',
     source,
-  );
+  });
   const figures: Record<string, Figure> = {
-    life: figureOf('life', t('Expected life'), lifeDays * 1440, 'time', [life]),
+    life: figureOf({
+      id: 'life',
+      label: t('Expected life'),
+      value: lifeDays * 1440,
+      quantity: 'time',
+      working: [life],
+    }),
     ...moneyFigures(match),
     ...(plan.ready ? { ready: readyFigure(match, plan.ready) } : {}),
   };
   for (const j of judged) {
-    const figure = ruleFigure(j, plan, card.code, units);
+    const figure = ruleFigure(j, { plan, code: card.code, units });
     if (figure) figures[`rule.${j.rule.id}`] = figure;
   }
   return Object.fromEntries(
@@ -102,38 +166,36 @@ export function matchFigures(
 
 function ruleFigure(
   judged: Judged,
-  plan: Record<string, Figure>,
-  code: string,
-  units: UnitSystem,
+  { plan, code, units }: { plan: Record<string, Figure>; code: string; units: UnitSystem },
 ): Figure | null {
   const { against, rule, because } = judged;
   if (!against) return null;
   const { value, limit, quantity, sense } = against;
   const sum = plan[SUMS[rule.id] ?? ''];
   const compared: WorkingLine[] = [
-    line(
-      '',
-      sense === 'max' ? t('most') : t('least'),
-      rule.question,
-      limit,
-      '',
-      rule.id === 'window' ? 'survey' : `card ${code}`,
-    ),
-    line(
-      '',
-      rule.name.toLowerCase(),
-      word(because, units),
+    line({
+      symbol: '',
+      label: sense === 'max' ? t('most') : t('least'),
+      expression: rule.question,
+      value: limit,
+      unit: '',
+      source: rule.id === 'window' ? 'survey' : `card ${code}`,
+    }),
+    line({
+      symbol: '',
+      label: rule.name.toLowerCase(),
+      expression: word(because, units),
       value,
-      '',
-      sum ? t('from above') : 'survey',
-    ),
+      unit: '',
+      source: sum ? t('from above') : 'survey',
+    }),
   ];
-  return figureOf(
-    rule.id,
-    rule.name,
+  return figureOf({
+    id: rule.id,
+    label: rule.name,
     value,
     quantity,
-    [...(sum?.working ?? []), ...compared],
-    sum?.paths ?? [],
-  );
+    working: [...(sum?.working ?? []), ...compared],
+    paths: sum?.paths ?? [],
+  });
 }

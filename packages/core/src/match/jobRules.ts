@@ -154,7 +154,7 @@ export const jobRules: Rule<JudgedJob>[] = [
     judge: ({ ask: { card, context, survey }, drawn: need }): Judgement => {
       if (!context.shelf) return fits(t('The shelf is not counted here.'));
       const own = context.shelf.filter((l) => l.cardCode === card.code);
-      const drawn = drawPacks(need, card.packs, own, survey.window.startAt);
+      const drawn = drawPacks({ need, packs: card.packs, lots: own, at: survey.window.startAt });
       if (!drawn.ok) return no(drawn.why);
       const toBuy = drawn.picks.filter((p) => p.lot === null);
       const wanted = drawn.picks.reduce((n, p) => n + p.count, 0);

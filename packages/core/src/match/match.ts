@@ -57,9 +57,11 @@ export interface Extras {
 /** All approvals are asked for at once, and before the stop if possible; an early look costs a person’s time later. */
 function besides(
   who: ReadonlySet<Permission>,
-  early: boolean,
-  terms: number,
-  { leaveMinutes, leaveCost, termMinutes, labourPerHour }: SiteSettings,
+  {
+    early,
+    terms,
+    site: { leaveMinutes, leaveCost, termMinutes, labourPerHour },
+  }: { early: boolean; terms: number; site: SiteSettings },
 ): Extras {
   const look = early ? (termMinutes / 60) * labourPerHour : 0;
   return {
@@ -191,7 +193,7 @@ class Judging implements CardMatch {
       const { labourPerHour, heaterPerHour } = ask.site;
       this.workCost = (judged.labourMin * labourPerHour + judged.heatMin * heaterPerHour) / 60;
     }
-    this.besides = besides(who, early, this.whole?.ask.terms ?? 0, ask.site);
+    this.besides = besides(who, { early, terms: this.whole?.ask.terms ?? 0, site: ask.site });
     this.verdict = verdict;
     this.marginPct = margin;
   }
@@ -265,9 +267,11 @@ class Judging implements CardMatch {
 export function judge(
   survey: Survey,
   card: SystemCard,
-  site: SiteSettings,
-  context: WorkContext = {},
-  { demand, jobOf }: Run = runAlone(survey, site),
+  {
+    site,
+    context = {},
+    run: { demand, jobOf } = runAlone(survey, site),
+  }: { site: SiteSettings; context?: WorkContext; run?: Run },
 ): CardMatch {
   return new Judging({ survey, card, site, context, demand, terms: 0 }, jobOf);
 }
@@ -276,11 +280,10 @@ export function judge(
 export function matchAll(
   survey: Survey,
   cards: readonly SystemCard[],
-  site: SiteSettings,
-  context: WorkContext = {},
+  { site, context = {} }: { site: SiteSettings; context?: WorkContext },
 ): CardMatch[] {
   const run = { ...runAlone(survey, site), jobOf: jobsShared() };
   return cards
     .filter((c) => c.families.includes(survey.family))
-    .map((c) => judge(survey, c, site, context, run));
+    .map((c) => judge(survey, c, { site, context, run }));
 }

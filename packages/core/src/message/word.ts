@@ -74,7 +74,7 @@ const spokenTime = (text: string): string =>
 
 function quantified({ of, value }: Quantified, { units, spoken }: Voice, finer = 0): string {
   if (!spoken) return formatQuantity(value, of, units, finer);
-  const { figure, unit } = figureAndUnit(value, of, units, undefined, finer);
+  const { figure, unit } = figureAndUnit(value, of, { system: units, finer });
   if (of === 'time') return spokenTime(`${figure} ${unit}`);
   const known = quantity(of).units.find((u) => u.symbol === unit);
   const name = SPOKEN[unit] ?? known?.names.at(-1) ?? unit;
@@ -97,9 +97,7 @@ function valueText(
 /** Two values of one quantity side by side, such as a figure and its limit: shown alike only if they are equal. */
 export function sayApart(
   of: QuantityId,
-  a: number,
-  b: number,
-  units: UnitSystem,
+  { a, b, units }: { a: number; b: number; units: UnitSystem },
 ): [string, string] {
   const finer = finerOf(
     [

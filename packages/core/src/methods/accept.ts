@@ -128,17 +128,30 @@ export function pressureSteps({ demand }: Work, after: readonly After[]): StepDr
 export const pressureFigures = ({ demand }: Work): Figure[] =>
   demand.pressureBar > 0
     ? PRESSURE_STEPS.map(({ figure, share }) =>
-        figureOf(
-          figure,
-          share < 1 ? t('Half pressure') : t('Service pressure'),
-          demand.pressureBar * share,
-          'pressure',
-          [
-            line('p', t('pressure in service'), t('survey'), demand.pressureBar, 'bar', 'survey'),
-            line('pt', t('held'), `p·${share}`, demand.pressureBar * share, 'bar'),
+        figureOf({
+          id: figure,
+          label: share < 1 ? t('Half pressure') : t('Service pressure'),
+          value: demand.pressureBar * share,
+          quantity: 'pressure',
+          working: [
+            line({
+              symbol: 'p',
+              label: t('pressure in service'),
+              expression: t('survey'),
+              value: demand.pressureBar,
+              unit: 'bar',
+              source: 'survey',
+            }),
+            line({
+              symbol: 'pt',
+              label: t('held'),
+              expression: `p·${share}`,
+              value: demand.pressureBar * share,
+              unit: 'bar',
+            }),
           ],
-          demand.paths.pressureBar ? [demand.paths.pressureBar] : [],
-        ),
+          paths: demand.paths.pressureBar ? [demand.paths.pressureBar] : [],
+        }),
       )
     : [];
 

@@ -52,18 +52,17 @@ export function withConditions(
 
 /** Makes it safe: energy, pressure, permits. */
 export const isolate = (work: Work, more?: Extra): StepDraft =>
-  prep(
-    'isolate',
-    'safe',
-    t('Isolate and make safe'),
-    20,
-    () =>
+  prep('isolate', {
+    does: 'safe',
+    title: t('Isolate and make safe'),
+    minutes: 20,
+    text: () =>
       m(
         'Lock off and tag {tag}. Prove no pressure and no stored energy. Permits where your site asks.',
         { tag: work.survey.asset.tag },
       ),
-    more,
-  );
+    extra: more,
+  });
 
 /** Covers nearby things that would be damaged, before anything is opened; null if there are none. */
 export function coverFirst({ survey }: Work): Message | null {
@@ -75,20 +74,19 @@ export function coverFirst({ survey }: Work): Message | null {
 
 /** Protects the surroundings, takes a photo with a ruler, and marks the outline. */
 export const protect = (work: Work, more?: Extra): StepDraft =>
-  prep(
-    'protect',
-    'protect',
-    t('Protect what is beside it'),
-    10,
-    () =>
+  prep('protect', {
+    does: 'protect',
+    title: t('Protect what is beside it'),
+    minutes: 10,
+    text: () =>
       joined([
         coverFirst(work),
         m(
           'Cover what is beside and below it. Close the area. Photograph the damage with a rule beside it, and mark round it so that the cleaned edge shows.',
         ),
       ]),
-    { hold: { kind: 'photo', label: m('The damage, with a rule') }, ...more },
-  );
+    extra: { hold: { kind: 'photo', label: m('The damage, with a rule') }, ...more },
+  });
 
 const OFF: Record<
   Exclude<OldRepair, 'none'>,
@@ -146,17 +144,16 @@ export function removeOld(work: Work): StepDraft[] {
   if (old === 'none') return [];
   const off = OFF[old];
   return [
-    prep(
-      'remove-old',
-      off.does,
-      t('Take the old repair off'),
-      off.minutes,
-      () => m(`${off.text} Note how it failed.`),
-      {
+    prep('remove-old', {
+      does: off.does,
+      title: t('Take the old repair off'),
+      minutes: off.minutes,
+      text: () => m(`${off.text} Note how it failed.`),
+      extra: {
         hold: { kind: 'photo', label: m('How the old repair failed') },
         sparks: off.sparks && !inZone(work),
         extra: off.sparks && inZone(work) && NO_SPARK,
       },
-    ),
+    }),
   ];
 }

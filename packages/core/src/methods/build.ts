@@ -28,13 +28,13 @@ const bodyWorking = (work: Work) => () => [
       v.working.map((w) => (work.bodies.length > 1 ? { ...w, label: `${i + 1}: ${w.label}` } : w)),
     ),
   ),
-  line(
-    'ΣV',
-    t('all damages'),
-    work.bodies.map((b) => b.netMl.toFixed(1)).join(' + '),
-    work.netMl,
-    'ml',
-  ),
+  line({
+    symbol: 'ΣV',
+    label: t('all damages'),
+    expression: work.bodies.map((b) => b.netMl.toFixed(1)).join(' + '),
+    value: work.netMl,
+    unit: 'ml',
+  }),
 ];
 
 /** The round of a job's main material, with the family's changes. */
@@ -102,8 +102,7 @@ export function coatRounds(work: Work, more: Partial<RoundSpec> = {}): Round[] {
 export function coatSteps(
   work: Work,
   rounds: readonly Round[],
-  words: CoatWords,
-  firstAfter: readonly After[] = [],
+  { words, firstAfter = [] }: { words: CoatWords; firstAfter?: readonly After[] },
 ): StepDraft[] {
   return rounds.flatMap((round, i) => {
     const before = rounds[i - 1];

@@ -70,15 +70,27 @@ export function crackNeeds(work: Work, runs: readonly Run[]): Need[] {
             amount: (ml / 1000) * SAND_KGL * 1000,
             quantity: 'mass' as const,
             working: [
-              line(
-                'Vs',
-                t('bed'),
-                t('length · width · depth under the working depth'),
-                ml / 1000,
-                'l',
-              ),
-              line('ρ', t('loose sand'), t('usual'), SAND_KGL, 'kg/l'),
-              line('m', t('sand'), 'Vs·ρ·1000', ml * SAND_KGL, 'g'),
+              line({
+                symbol: 'Vs',
+                label: t('bed'),
+                expression: t('length · width · depth under the working depth'),
+                value: ml / 1000,
+                unit: 'l',
+              }),
+              line({
+                symbol: 'ρ',
+                label: t('loose sand'),
+                expression: t('usual'),
+                value: SAND_KGL,
+                unit: 'kg/l',
+              }),
+              line({
+                symbol: 'm',
+                label: t('sand'),
+                expression: 'Vs·ρ·1000',
+                value: ml * SAND_KGL,
+                unit: 'g',
+              }),
             ],
           },
         ]
@@ -130,54 +142,71 @@ export function crackFigures(work: Work, runs: readonly Run[]): Figure[] {
   const lines = work.bodies.flatMap((b) => b.volumes.flatMap((v) => v.working));
   const sand = sandMl(work);
   return [
-    figureOf(
-      'resin',
-      t('Repair material'),
-      work.netMl,
-      'volume',
-      [...lines, line('Vr', t('repair material'), t('as it is opened'), work.netMl, 'ml')],
-      paths,
-    ),
-    figureOf(
-      'sandBed',
-      t('Sand bed'),
-      sand,
-      'volume',
-      [line('Vs', t('sand bed'), t('what is under the working depth'), sand, 'ml')],
-      paths,
-    ),
-    figureOf(
-      'run',
-      t('Crack in all'),
-      metresMm,
-      'run',
-      [
-        line(
-          'ΣL',
-          t('crack in all'),
-          runs.map((r) => String(r.lengthMm)).join(' + '),
-          metresMm,
-          'mm',
-          'survey',
-        ),
+    figureOf({
+      id: 'resin',
+      label: t('Repair material'),
+      value: work.netMl,
+      quantity: 'volume',
+      working: [
+        ...lines,
+        line({
+          symbol: 'Vr',
+          label: t('repair material'),
+          expression: t('as it is opened'),
+          value: work.netMl,
+          unit: 'ml',
+        }),
       ],
       paths,
-    ),
-    figureOf(
-      'opened',
-      t('Filled deep'),
-      work.buildMm,
-      'length',
-      [
-        line(
-          'h',
-          t('filled deep'),
-          t('opened for {code}', { code: work.card.code }),
-          work.buildMm,
-          'mm',
-        ),
+    }),
+    figureOf({
+      id: 'sandBed',
+      label: t('Sand bed'),
+      value: sand,
+      quantity: 'volume',
+      working: [
+        line({
+          symbol: 'Vs',
+          label: t('sand bed'),
+          expression: t('what is under the working depth'),
+          value: sand,
+          unit: 'ml',
+        }),
       ],
       paths,
-    ),
+    }),
+    figureOf({
+      id: 'run',
+      label: t('Crack in all'),
+      value: metresMm,
+      quantity: 'run',
+      working: [
+        line({
+          symbol: 'ΣL',
+          label: t('crack in all'),
+          expression: runs.map((r) => String(r.lengthMm)).join(' + '),
+          value: metresMm,
+          unit: 'mm',
+          source: 'survey',
+        }),
+      ],
+      paths,
+    }),
+    figureOf({
+      id: 'opened',
+      label: t('Filled deep'),
+      value: work.buildMm,
+      quantity: 'length',
+      working: [
+        line({
+          symbol: 'h',
+          label: t('filled deep'),
+          expression: t('opened for {code}', { code: work.card.code }),
+          value: work.buildMm,
+          unit: 'mm',
+        }),
+      ],
+      paths,
+    }),
   ];
 }

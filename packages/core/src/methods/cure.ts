@@ -39,9 +39,7 @@ export const leave = (work: Work, round: Round, extra?: Message): StepDraft =>
 export const waitFor = (
   round: Round,
   at: MilestoneId,
-  title: string | Message,
-  text: Message,
-  more: More = {},
+  { title, text, more = {} }: { title: string | Message; text: Message; more?: More },
 ): StepDraft =>
   step('wait', 'cure', 'wait', title, 2, text, {
     round,

@@ -45,16 +45,23 @@ export function filmRound(work: Work, film: Film): Round {
     buildMm: (wetUm * solids) / 1000,
     paths: film.paths ?? work.bodies.flatMap((b) => b.body.paths),
     working: () => [
-      line('A', t('area'), t('by the survey'), film.areaMm2 / 1e6, 'm²'),
-      line(
-        'WFT',
-        t('wet film'),
-        film.dftUm === undefined ? t('as on the card') : t('dry film/{solids}', { solids }),
-        wetUm,
-        'µm',
-        `card ${card.code}`,
-      ),
-      line('V', t('film'), 'A·WFT', netMl, 'ml'),
+      line({
+        symbol: 'A',
+        label: t('area'),
+        expression: t('by the survey'),
+        value: film.areaMm2 / 1e6,
+        unit: 'm²',
+      }),
+      line({
+        symbol: 'WFT',
+        label: t('wet film'),
+        expression:
+          film.dftUm === undefined ? t('as on the card') : t('dry film/{solids}', { solids }),
+        value: wetUm,
+        unit: 'µm',
+        source: `card ${card.code}`,
+      }),
+      line({ symbol: 'V', label: t('film'), expression: 'A·WFT', value: netMl, unit: 'ml' }),
     ],
     touches: [mixTouch(card), { name: film.touch, placing: 1 }],
     needed: film.needed ?? null,

@@ -18,17 +18,16 @@ function heldSteps(work: Work): StepDraft[] {
     ...(heldC === null
       ? []
       : [
-          prep(
-            'heat',
-            'heat',
-            m('Hold it at {temp}', { temp: celsius(heldC) }),
-            30,
-            () =>
+          prep('heat', {
+            does: 'heat',
+            title: m('Hold it at {temp}', { temp: celsius(heldC) }),
+            minutes: 30,
+            text: () =>
               m(
                 'Tent and heater: bring the surface to {temp} and hold it there to the end of the cure. No naked flame, no exhaust gas on the surface.',
                 { temp: celsius(heldC) },
               ),
-            {
+            extra: {
               hold: {
                 kind: 'reading',
                 label: m('Surface, held'),
@@ -39,23 +38,22 @@ function heldSteps(work: Work): StepDraft[] {
               uses: ['heater'],
               figures: ['cost.heat'],
             },
-          ),
+          }),
         ]),
     ...(dry
       ? [
-          prep(
-            'dry-air',
-            'heat',
-            t('Dry the air'),
-            30,
-            () =>
+          prep('dry-air', {
+            does: 'heat',
+            title: t('Dry the air'),
+            minutes: 30,
+            text: () =>
               m(
                 'Tent and dryer: bring the air to {rh} or less, and keep it there until it is tack-free.',
                 {
                   rh: q(card.ambient.maxRhPct, 'percent'),
                 },
               ),
-            {
+            extra: {
               hold: {
                 kind: 'reading',
                 label: m('Humidity'),
@@ -64,16 +62,20 @@ function heldSteps(work: Work): StepDraft[] {
                 max: card.ambient.maxRhPct,
               },
             },
-          ),
+          }),
         ]
       : []),
     ...(work.demand.closed && (card.flammable || card.ventilate)
       ? [
-          prep('ventilate', 'safe', t('Blow air through'), 10, () =>
-            m(
-              'Fresh air blown in at the bottom, out at the top, its exit watched; gas test before anybody goes in.',
-            ),
-          ),
+          prep('ventilate', {
+            does: 'safe',
+            title: t('Blow air through'),
+            minutes: 10,
+            text: () =>
+              m(
+                'Fresh air blown in at the bottom, out at the top, its exit watched; gas test before anybody goes in.',
+              ),
+          }),
         ]
       : []),
   ];
@@ -96,17 +98,16 @@ export const heldNeeds = ({ heldC }: Work): Need[] =>
 export const gate = (work: Work, more?: Extra): StepDraft => {
   const { minAboveDewC, minSurfaceC, maxSurfaceC, maxRhPct } = work.card.ambient;
   if (setsInWater(work))
-    return prep(
-      'water-temp',
-      'gate',
-      t('Temperature where it sets'),
-      5,
-      () =>
+    return prep('water-temp', {
+      does: 'gate',
+      title: t('Temperature where it sets'),
+      minutes: 5,
+      text: () =>
         m('Measure where it sets, in the water if it is under it: {min} to {max}.', {
           min: celsius(minSurfaceC),
           max: celsius(maxSurfaceC),
         }),
-      {
+      extra: {
         hold: {
           kind: 'reading',
           label: m('Where it sets'),
@@ -116,13 +117,12 @@ export const gate = (work: Work, more?: Extra): StepDraft => {
         },
         ...more,
       },
-    );
-  return prep(
-    'gate',
-    'gate',
-    t('Dew point gate'),
-    5,
-    () =>
+    });
+  return prep('gate', {
+    does: 'gate',
+    title: t('Dew point gate'),
+    minutes: 5,
+    text: () =>
       m(
         'Measure air, humidity and surface at the repair. Surface {above} above dew point or more, {min} to {max}, humidity {rh} or less.',
         {
@@ -132,7 +132,7 @@ export const gate = (work: Work, more?: Extra): StepDraft => {
           rh: q(maxRhPct, 'percent'),
         },
       ),
-    {
+    extra: {
       hold: { kind: 'ambient' },
       figures: ['dewPoint', 'margin'],
       wrong: [
@@ -140,7 +140,7 @@ export const gate = (work: Work, more?: Extra): StepDraft => {
       ],
       ...more,
     },
-  );
+  });
 };
 
 /** The steps between the last wipe and the first mix: heating or drying, then the gate. */

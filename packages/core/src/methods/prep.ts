@@ -13,23 +13,22 @@ import { wrong } from './step';
 
 /** Removes grease before anything is abraded. */
 export const degrease = (work: Work, more?: Extra): StepDraft =>
-  prep(
-    'degrease',
-    'wet',
-    t('Degrease'),
-    wipeMinutes(work),
-    () =>
+  prep('degrease', {
+    does: 'wet',
+    title: t('Degrease'),
+    minutes: wipeMinutes(work),
+    text: () =>
       m(
         'New gloves. Degrease with {aid}, well past the damage, from clean to dirty, before any abrading. Rinse, dry.',
         { aid: aidName(work, 'degreaser') },
       ),
-    {
+    extra: {
       wrong: [wrong(t('Water beads on it'), t('Degrease again, with fresh rags.'))],
       uses: ['degreaser'],
       figures: ['supply.degreaser'],
       ...more,
     },
-  );
+  });
 export const degreaserNeed = (work: Work, what: Message): Need => ({
   kind: 'aid',
   use: 'degreaser',
@@ -42,12 +41,11 @@ export function gradeStep(work: Work, extentMm: number, more?: Extra): StepDraft
   const { grade, profileUm } = work;
   const kind = prepKindOf(work.demand.material);
   const tool = toolUsed(work);
-  return prep(
-    'grade',
-    'abrade',
-    grade ? m('Prepare to {grade}', { grade }) : t('Prepare the surface'),
-    gradeMinutes(work),
-    () =>
+  return prep('grade', {
+    does: 'abrade',
+    title: grade ? m('Prepare to {grade}', { grade }) : t('Prepare the surface'),
+    minutes: gradeMinutes(work),
+    text: () =>
       joined([
         grade && m('{grade}: {what}.', { grade, what: GRADE_NAMES[grade] }),
         extentMm > 0
@@ -64,7 +62,7 @@ export function gradeStep(work: Work, extentMm: number, more?: Extra): StepDraft
         kind === 'concrete' && m('Wet, or with extraction, and a P3 mask: the dust is silica.'),
         inZone(work) && NO_SPARK,
       ]),
-    {
+    extra: {
       hold: profileUm
         ? {
             kind: 'reading',
@@ -94,23 +92,29 @@ export function gradeStep(work: Work, extentMm: number, more?: Extra): StepDraft
           : [wrong(t('Shiny places left'), t('Go over them again: matt all over.'))],
       ...more,
     },
-  );
+  });
 }
 
 /** Removes dust after abrading: dust prevents bonding. */
 export const dustOff = (
   text = t('Vacuum, then brush, then oil-free air. Dust is a release agent.'),
   more?: Extra,
-): StepDraft => prep('dust-off', 'dust-off', t('Dust off'), 5, () => m(text), more);
+): StepDraft =>
+  prep('dust-off', {
+    does: 'dust-off',
+    title: t('Dust off'),
+    minutes: 5,
+    text: () => m(text),
+    extra: more,
+  });
 
 /** Drills the ends of a crack, so that it does not grow. */
 export const drillEnds = (count: number, sparks: boolean): StepDraft =>
-  prep(
-    'drill-ends',
-    'open-up',
-    t('Drill the ends'),
-    4 * count,
-    () =>
+  prep('drill-ends', {
+    does: 'open-up',
+    title: t('Drill the ends'),
+    minutes: 4 * count,
+    text: () =>
       m(
         'A {d} hole at each end of {n, plural, one {the crack} other {each of the # cracks}}, or it runs on.',
         {
@@ -118,47 +122,46 @@ export const drillEnds = (count: number, sparks: boolean): StepDraft =>
           n: count,
         },
       ),
-    { sparks },
-  );
+    extra: { sparks },
+  });
 
 /** Drives oil and salt out of a casting: heat, wipe, clean again. */
 export const sweat = (): StepDraft =>
-  prep(
-    'sweat',
-    'wet',
-    t('Sweat the casting'),
-    90,
-    () =>
+  prep('sweat', {
+    does: 'wet',
+    title: t('Sweat the casting'),
+    minutes: 90,
+    text: () =>
       m(
         'Warm the casting slowly until oil and salt sweat out, wipe, let it cool, degrease again. Repeat until nothing comes; watch for bleeding.',
       ),
-    { wrong: [wrong(t('Dark patches come back'), t('Warm and clean once more before going on.'))] },
-  );
+    extra: {
+      wrong: [wrong(t('Dark patches come back'), t('Warm and clean once more before going on.'))],
+    },
+  });
 
 /** Masks the edge. */
 export const mask = (extentMm: number, more?: Extra): StepDraft =>
-  prep(
-    'mask',
-    'mask',
-    t('Mask'),
-    10,
-    () => m('Mask {extent} out, pressed tight, with a pull tab.', { extent: mm(extentMm) }),
-    more,
-  );
+  prep('mask', {
+    does: 'mask',
+    title: t('Mask'),
+    minutes: 10,
+    text: () => m('Mask {extent} out, pressed tight, with a pull tab.', { extent: mm(extentMm) }),
+    extra: more,
+  });
 
 /** Puts release agent on every part that must come off, with its drying time. */
 export const release = (work: Work, parts: Message, more?: Extra): StepDraft[] => [
-  prep(
-    'release',
-    'release',
-    t('Release agent'),
-    15,
-    () =>
+  prep('release', {
+    does: 'release',
+    title: t('Release agent'),
+    minutes: 15,
+    text: () =>
       m('{aid} on {parts}: two thin coats. None on the repair surface; change gloves after.', {
         aid: aidName(work, 'release'),
         parts,
       }),
-    {
+    extra: {
       wrong: [
         wrong(t('Release on the repair surface'), t('Wipe it off with solvent, prepare it again.')),
       ],
@@ -166,37 +169,35 @@ export const release = (work: Work, parts: Message, more?: Extra): StepDraft[] =
       figures: ['supply.release'],
       ...more,
     },
-  ),
-  prep(
-    'release-dry',
-    'wait',
-    t('Let the release dry'),
-    0,
-    () => m('Dry to the touch, or it prints through.'),
-    {
+  }),
+  prep('release-dry', {
+    does: 'wait',
+    title: t('Let the release dry'),
+    minutes: 0,
+    text: () => m('Dry to the touch, or it prints through.'),
+    extra: {
       hold: {
         kind: 'countdown',
         label: m('Release drying'),
         minutes: flashMinutes(work, 'release'),
       },
     },
-  ),
+  }),
 ];
 
 /** The last wipe, with clean gloves: nothing is abraded after it. */
 export const wipe = (work: Work, more?: Extra): StepDraft =>
-  prep(
-    'wipe',
-    'wipe',
-    t('Last wipe, new gloves'),
-    10,
-    () =>
+  prep('wipe', {
+    does: 'wipe',
+    title: t('Last wipe, new gloves'),
+    minutes: 10,
+    text: () =>
       m(
         'Wipe with {aid} on a lint-free cloth, one way, and let it flash off for {flash}. From here no bare hand touches it.',
         { aid: aidName(work, 'wipe'), flash: q(flashMinutes(work, 'wipe'), 'time') },
       ),
-    { uses: ['wipe'], figures: ['supply.wipe'], ...more },
-  );
+    extra: { uses: ['wipe'], figures: ['supply.wipe'], ...more },
+  });
 export const wipeNeed = (work: Work, what: Message): Need => ({
   kind: 'aid',
   use: 'wipe',

@@ -11,11 +11,19 @@ const withExtra = (text: Message, extra?: Message | false): Message =>
 /** A step of Prep with its own name. */
 export const prep = (
   name: Parameters<typeof step>[0],
-  does: StepDraft['does'],
-  title: string | Message,
-  minutes: number,
-  text: () => Message,
-  { extra, ...more }: Extra = {},
+  {
+    does,
+    title,
+    minutes,
+    text,
+    extra: { extra, ...more } = {},
+  }: {
+    does: StepDraft['does'];
+    title: string | Message;
+    minutes: number;
+    text: () => Message;
+    extra?: Extra;
+  },
 ): StepDraft => step(name, 'prep', does, title, minutes, () => withExtra(text(), extra), more);
 
 export const inZone = ({ survey }: Pick<Work, 'survey'>) => survey.site.area !== 'safe';

@@ -112,7 +112,14 @@ export function stepsOf<Own extends string = never>(
       const touch = round.touches.find((t) => t.name === name);
       if (!touch) throw new Error(`${round.id} does not count ${name} among its touches`);
       const minutes = round.batches.reduce(
-        (s, b) => s + touchMinutes(touch, b.placedMl, round.placedMl, round.batching.paceMlPerMin),
+        (s, b) =>
+          s +
+          touchMinutes({
+            touch,
+            ml: b.placedMl,
+            totalMl: round.placedMl,
+            pace: round.batching.paceMlPerMin,
+          }),
         0,
       );
       return make(name, 'build', 'place', title, minutes, text, {

@@ -19,9 +19,7 @@ export const rollMl = ({ wrap, card }: Work): number =>
 export function layTape(
   work: Work,
   round: Round,
-  title: Message,
-  extra: Message,
-  more: More = {},
+  { title, extra, more = {} }: { title: Message; extra: Message; more?: More },
 ): StepDraft {
   const { wrap } = work;
   const lay = wrap?.lays[0];
@@ -65,9 +63,23 @@ function wrapLength(
     : t('damage and the extent both ways');
   const working = [
     ...(design?.ok ? design.working : []),
-    line('Lw', t('wrapped length'), covers, length, 'mm', family),
+    line({
+      symbol: 'Lw',
+      label: t('wrapped length'),
+      expression: covers,
+      value: length,
+      unit: 'mm',
+      source: family,
+    }),
   ];
-  return figureOf('wrapLength', t('Wrapped length'), length, 'length', working, paths);
+  return figureOf({
+    id: 'wrapLength',
+    label: t('Wrapped length'),
+    value: length,
+    quantity: 'length',
+    working,
+    paths,
+  });
 }
 
 /** Figures of a wrap: layers, tape, length, thickness, and its design if there is one. */
@@ -78,63 +90,107 @@ export function wrapFigures({ wrap, card, survey, demand }: Work): Figure[] {
   const least = card.mix.kind === 'water-set' ? card.mix.leastLayers : layers;
   const whys = design?.ok
     ? design.working
-    : [line('n', t('least layers'), t('as on the card'), least, '', `card ${card.code}`)];
+    : [
+        line({
+          symbol: 'n',
+          label: t('least layers'),
+          expression: t('as on the card'),
+          value: least,
+          unit: '',
+          source: `card ${card.code}`,
+        }),
+      ];
   const { fitting = 'straight' } = demand.wrap ?? {};
   const factor = FITTING_FACTOR[fitting];
   const round =
     factor === 1
       ? []
-      : [line('k', t('on this {fitting}', { fitting }), t('usual'), factor, '', 'ISO 24817')];
+      : [
+          line({
+            symbol: 'k',
+            label: t('on this {fitting}', { fitting }),
+            expression: t('usual'),
+            value: factor,
+            unit: '',
+            source: 'ISO 24817',
+          }),
+        ];
   return [
-    figureOf(
-      'layers',
-      t('Layers'),
-      layers,
-      'count',
-      [
+    figureOf({
+      id: 'layers',
+      label: t('Layers'),
+      value: layers,
+      quantity: 'count',
+      working: [
         ...whys,
         ...round,
-        line(
-          'N',
-          t('layers'),
-          factor === 1 ? 'n' : t('n·{factor}, rounded up', { factor: formatFigure(factor) }),
-          layers,
-        ),
+        line({
+          symbol: 'N',
+          label: t('layers'),
+          expression:
+            factor === 1 ? 'n' : t('n·{factor}, rounded up', { factor: formatFigure(factor) }),
+          value: layers,
+        }),
       ],
       paths,
-    ),
-    figureOf(
-      'tape',
-      t('Tape'),
-      metres * 1000,
-      'run',
-      [
+    }),
+    figureOf({
+      id: 'tape',
+      label: t('Tape'),
+      value: metres * 1000,
+      quantity: 'run',
+      working: [
         ...lays.flatMap((l) => l.working),
-        line(
-          'L',
-          t('tape in all'),
-          lays.map((l) => formatFigure(l.metres)).join(' + '),
-          metres * 1000,
-          'mm',
-        ),
+        line({
+          symbol: 'L',
+          label: t('tape in all'),
+          expression: lays.map((l) => formatFigure(l.metres)).join(' + '),
+          value: metres * 1000,
+          unit: 'mm',
+        }),
       ],
       paths,
-    ),
-    figureOf('tapeWidth', t('Tape width'), widthMm, 'length', [
-      line(
-        'b',
-        t('width that is drawn'),
-        t('the cheapest that does it'),
-        widthMm,
-        'mm',
-        `card ${card.code}`,
-      ),
-    ]),
+    }),
+    figureOf({
+      id: 'tapeWidth',
+      label: t('Tape width'),
+      value: widthMm,
+      quantity: 'length',
+      working: [
+        line({
+          symbol: 'b',
+          label: t('width that is drawn'),
+          expression: t('the cheapest that does it'),
+          value: widthMm,
+          unit: 'mm',
+          source: `card ${card.code}`,
+        }),
+      ],
+    }),
     wrapLength(wrap, survey.family, paths),
-    figureOf('wrapThick', t('Thickness'), thicknessMm, 'length', [
-      line('t₁', t('ply'), t('as on the card'), card.tape.plyMm, 'mm', `card ${card.code}`),
-      line('t', t('thickness'), `${layers}·t₁`, thicknessMm, 'mm'),
-    ]),
+    figureOf({
+      id: 'wrapThick',
+      label: t('Thickness'),
+      value: thicknessMm,
+      quantity: 'length',
+      working: [
+        line({
+          symbol: 't₁',
+          label: t('ply'),
+          expression: t('as on the card'),
+          value: card.tape.plyMm,
+          unit: 'mm',
+          source: `card ${card.code}`,
+        }),
+        line({
+          symbol: 't',
+          label: t('thickness'),
+          expression: `${layers}·t₁`,
+          value: thicknessMm,
+          unit: 'mm',
+        }),
+      ],
+    }),
   ];
 }
 

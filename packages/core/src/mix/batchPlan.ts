@@ -76,56 +76,56 @@ const batchLines = (
   }: BatchPlanInput,
   made: BatchPlan & { vesselMaxMl: number; maxMl: number; inTimeMl: number },
 ): WorkingLine[] => [
-  line(
-    'Vp',
-    t('most the pail takes'),
-    `${formatFigure(vesselMl)}·${formatFigure(vesselFill)}`,
-    made.vesselMaxMl,
-    'ml',
-    'site',
-  ),
-  line(
-    'Vt',
-    t('most that can be placed in time'),
-    `largest V with V/${formatFigure(applyMlPerMin)} + ${formatFigure(mixMinutes)} ≤ ${formatFigure(useFraction)}·life(V)`,
-    made.inTimeMl,
-    'ml',
-    t('working life falls as the batch grows'),
-  ),
-  line(
-    'Vb',
-    t('batch'),
-    wholeKitMl
+  line({
+    symbol: 'Vp',
+    label: t('most the pail takes'),
+    expression: `${formatFigure(vesselMl)}·${formatFigure(vesselFill)}`,
+    value: made.vesselMaxMl,
+    unit: 'ml',
+    source: 'site',
+  }),
+  line({
+    symbol: 'Vt',
+    label: t('most that can be placed in time'),
+    expression: `largest V with V/${formatFigure(applyMlPerMin)} + ${formatFigure(mixMinutes)} ≤ ${formatFigure(useFraction)}·life(V)`,
+    value: made.inTimeMl,
+    unit: 'ml',
+    source: t('working life falls as the batch grows'),
+  }),
+  line({
+    symbol: 'Vb',
+    label: t('batch'),
+    expression: wholeKitMl
       ? t('the whole kit')
       : t('{totalMl} in equal batches', { totalMl: formatFigure(totalMl) }),
-    made.batchMl,
-    'ml',
-  ),
-  line(
-    'L',
-    t('working life of one batch'),
-    t('at its own mass'),
-    made.batchLifeMin,
-    'min',
-    t('card, mass rule'),
-  ),
-  line(
-    'tp',
-    t('minutes to place it'),
-    `${formatFigure(made.batchMl)}/${formatFigure(applyMlPerMin)}`,
-    made.minutesToPlace,
-    'min',
-    t('site pace'),
-  ),
-  line(
-    'n',
-    t('batches, limit: {limit}', { limit: made.limit }),
-    t('{totalMl}/{wholeKitMl}, rounded up', {
+    value: made.batchMl,
+    unit: 'ml',
+  }),
+  line({
+    symbol: 'L',
+    label: t('working life of one batch'),
+    expression: t('at its own mass'),
+    value: made.batchLifeMin,
+    unit: 'min',
+    source: t('card, mass rule'),
+  }),
+  line({
+    symbol: 'tp',
+    label: t('minutes to place it'),
+    expression: `${formatFigure(made.batchMl)}/${formatFigure(applyMlPerMin)}`,
+    value: made.minutesToPlace,
+    unit: 'min',
+    source: t('site pace'),
+  }),
+  line({
+    symbol: 'n',
+    label: t('batches, limit: {limit}', { limit: made.limit }),
+    expression: t('{totalMl}/{wholeKitMl}, rounded up', {
       totalMl: formatFigure(totalMl),
       wholeKitMl: formatFigure(wholeKitMl ?? made.maxMl),
     }),
-    made.batches,
-  ),
+    value: made.batches,
+  }),
 ];
 
 /**

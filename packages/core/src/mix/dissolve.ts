@@ -52,37 +52,37 @@ export function dissolve(input: DissolveInput): Answer<Dissolve> {
   const addSolventG = long ? (pelletsG * (1 - targetSolids)) / targetSolids - solventG : 0;
   const addSolventMl = addSolventG / solventDensityGml;
   const working = [
-    line(
-      'ms',
-      t('solvent'),
-      `${formatFigure(solventMl)}·${formatFigure(solventDensityGml)}`,
-      solventG,
-      'g',
-    ),
-    line(
-      '+P',
-      t('pellets to add'),
-      short
+    line({
+      symbol: 'ms',
+      label: t('solvent'),
+      expression: `${formatFigure(solventMl)}·${formatFigure(solventDensityGml)}`,
+      value: solventG,
+      unit: 'g',
+    }),
+    line({
+      symbol: '+P',
+      label: t('pellets to add'),
+      expression: short
         ? `${formatFigure(targetSolids)}·ms/(1 − ${formatFigure(targetSolids)}) − ${formatFigure(pelletsG)}`
         : t('none'),
-      addPelletsG,
-      'g',
-    ),
-    line(
-      '+S',
-      t('solvent to add'),
-      long
+      value: addPelletsG,
+      unit: 'g',
+    }),
+    line({
+      symbol: '+S',
+      label: t('solvent to add'),
+      expression: long
         ? `(${formatFigure(pelletsG)}·(1 − ${formatFigure(targetSolids)})/${formatFigure(targetSolids)} − ms)/${formatFigure(solventDensityGml)}`
         : t('none'),
-      addSolventMl,
-      'ml',
-    ),
-    line(
-      'w',
-      t('solids now, by mass'),
-      `${formatFigure(pelletsG)}/(${formatFigure(pelletsG)} + ${formatFigure(solventG)})`,
-      solids,
-    ),
+      value: addSolventMl,
+      unit: 'ml',
+    }),
+    line({
+      symbol: 'w',
+      label: t('solids now, by mass'),
+      expression: `${formatFigure(pelletsG)}/(${formatFigure(pelletsG)} + ${formatFigure(solventG)})`,
+      value: solids,
+    }),
   ];
   return worked({ solids, addPelletsG, addSolventMl }, working);
 }

@@ -88,7 +88,10 @@ function compare(p: Choice, q: Choice): number {
  * reached more cheaply with the same volume left. Earlier visits hold more of the packs listed first, so ties are
  * correct.
  */
-function search(neededMl: number, kits: Kit[], maxPacks: number, report?: Report): Choice | null {
+function search(
+  neededMl: number,
+  { kits, maxPacks, report }: { kits: Kit[]; maxPacks: number; report?: Report },
+): Choice | null {
   const unitFrom: number[] = new Array(kits.length + 1).fill(Infinity);
   const largestFrom: number[] = new Array(kits.length + 1).fill(0);
   const stock = kits.map((k) => k.stock ?? maxPacks);
@@ -104,7 +107,17 @@ function search(neededMl: number, kits: Kit[], maxPacks: number, report?: Report
   const seen = remember ? new Map<string, { price: number; packs: number }[]>() : null;
   const counts: number[] = new Array(kits.length).fill(0);
 
-  const visit = (i: number, left: number, price: number, packs: number): void => {
+  const visit = ({
+    i,
+    left,
+    price,
+    packs,
+  }: {
+    i: number;
+    left: number;
+    price: number;
+    packs: number;
+  }): void => {
     if (left <= EPS) {
       const choice = { counts: [...counts], price, ml: neededMl - left, packs };
       if (!best || compare(choice, best) < 0) best = choice;
@@ -125,12 +138,12 @@ function search(neededMl: number, kits: Kit[], maxPacks: number, report?: Report
     const least = i === kits.length - 1 ? most : 0;
     for (let n = most; n >= least; n--) {
       counts[i] = n;
-      visit(i + 1, left - n * kit.ml, price + n * kit.price, packs + n);
+      visit({ i: i + 1, left: left - n * kit.ml, price: price + n * kit.price, packs: packs + n });
       if (i === 0) report?.((most - n + 1) / (most + 1));
     }
     counts[i] = 0;
   };
-  visit(0, neededMl, 0, 0);
+  visit({ i: 0, left: neededMl, price: 0, packs: 0 });
   return best;
 }
 
@@ -142,7 +155,7 @@ export function kitPick(
   { neededMl, kits, maxPacks }: KitPickInput,
   report?: Report,
 ): Answer<KitPick> {
-  const found = search(neededMl, kits, maxPacks, report);
+  const found = search(neededMl, { kits, maxPacks, report });
   if (!found) {
     return refuse(
       t('The packs allowed (stock, and {maxPacks} together) do not cover {neededMl} ml.', {
@@ -162,31 +175,42 @@ export function kitPick(
     rows.map(({ kit, count }) => `${count}·${formatFigure(of(kit))}`).join(' + ') || '0';
   const taken = picks.map((p) => `${p.count} × ${p.id}`).join(', ') || 'nothing';
   const working = () => [
-    line('V', t('needed'), formatFigure(neededMl), neededMl, 'ml'),
-    line(
-      'ΣV',
-      t('in the packs'),
-      sum((k) => k.ml),
-      totalMl,
-      'ml',
-      'card',
-    ),
-    line(
-      'Σ€',
-      t('price'),
-      sum((k) => k.price),
-      totalPrice,
-      '',
-      'card',
-    ),
-    line(
-      'rest',
-      t('left over'),
-      `${formatFigure(totalMl)} − ${formatFigure(neededMl)}`,
-      leftoverMl,
-      'ml',
-    ),
-    line('', t('packs'), t('least price, then least left over, then fewest packs'), taken),
+    line({
+      symbol: 'V',
+      label: t('needed'),
+      expression: formatFigure(neededMl),
+      value: neededMl,
+      unit: 'ml',
+    }),
+    line({
+      symbol: 'ΣV',
+      label: t('in the packs'),
+      expression: sum((k) => k.ml),
+      value: totalMl,
+      unit: 'ml',
+      source: 'card',
+    }),
+    line({
+      symbol: 'Σ€',
+      label: t('price'),
+      expression: sum((k) => k.price),
+      value: totalPrice,
+      unit: '',
+      source: 'card',
+    }),
+    line({
+      symbol: 'rest',
+      label: t('left over'),
+      expression: `${formatFigure(totalMl)} − ${formatFigure(neededMl)}`,
+      value: leftoverMl,
+      unit: 'ml',
+    }),
+    line({
+      symbol: '',
+      label: t('packs'),
+      expression: t('least price, then least left over, then fewest packs'),
+      value: taken,
+    }),
   ];
   return worked({ picks, totalMl, totalPrice, leftoverMl }, working);
 }

@@ -44,47 +44,57 @@ export function mixCheck(input: MixCheckInput): Worked<MixCheck> {
   const addB_G = Math.max(0, wantedB - bG);
   const addA_G = Math.max(0, bG * byMass - aG);
   const working = [
-    line(
-      'rm',
-      t('ratio by mass, a to 1 of b'),
-      `${formatFigure(ratio.a)}:${formatFigure(ratio.b)} by ${ratio.by}`,
-      byMass,
-      '',
-      'card',
-    ),
-    line(
-      'mB',
-      t('hardener this much base asks for'),
-      `${formatFigure(aG)}/${formatFigure(byMass)}`,
-      wantedB,
-      'g',
-    ),
-    line(
-      '+B',
-      t('hardener to add'),
-      t('{wantedB} − {bG}, not below 0', { wantedB: formatFigure(wantedB), bG: formatFigure(bG) }),
-      addB_G,
-      'g',
-    ),
-    line(
-      '+A',
-      t('base to add'),
-      t('{bG}·{byMass} − {aG}, not below 0', {
+    line({
+      symbol: 'rm',
+      label: t('ratio by mass, a to 1 of b'),
+      expression: `${formatFigure(ratio.a)}:${formatFigure(ratio.b)} by ${ratio.by}`,
+      value: byMass,
+      unit: '',
+      source: 'card',
+    }),
+    line({
+      symbol: 'mB',
+      label: t('hardener this much base asks for'),
+      expression: `${formatFigure(aG)}/${formatFigure(byMass)}`,
+      value: wantedB,
+      unit: 'g',
+    }),
+    line({
+      symbol: '+B',
+      label: t('hardener to add'),
+      expression: t('{wantedB} − {bG}, not below 0', {
+        wantedB: formatFigure(wantedB),
+        bG: formatFigure(bG),
+      }),
+      value: addB_G,
+      unit: 'g',
+    }),
+    line({
+      symbol: '+A',
+      label: t('base to add'),
+      expression: t('{bG}·{byMass} − {aG}, not below 0', {
         bG: formatFigure(bG),
         byMass: formatFigure(byMass),
         aG: formatFigure(aG),
       }),
-      addA_G,
-      'g',
-    ),
-    line('', t('verdict'), `within ±${formatFigure(tolerancePct)} %`, verdict, '', 'card'),
-    line(
-      'd',
-      t('hardener off ratio'),
-      `(${formatFigure(bG)} − ${formatFigure(wantedB)})/${formatFigure(wantedB)}·100`,
-      deviationPct,
-      '%',
-    ),
+      value: addA_G,
+      unit: 'g',
+    }),
+    line({
+      symbol: '',
+      label: t('verdict'),
+      expression: `within ±${formatFigure(tolerancePct)} %`,
+      value: verdict,
+      unit: '',
+      source: 'card',
+    }),
+    line({
+      symbol: 'd',
+      label: t('hardener off ratio'),
+      expression: `(${formatFigure(bG)} − ${formatFigure(wantedB)})/${formatFigure(wantedB)}·100`,
+      value: deviationPct,
+      unit: '%',
+    }),
   ];
   return worked({ deviationPct, verdict, addA_G, addB_G }, working);
 }

@@ -43,45 +43,54 @@ export function mixSplit({ ratio, densityA, densityB, total }: MixSplitInput): W
   const bG = inMl ? partB * densityB : partB;
   const stated = `${formatFigure(ratio.a)}:${formatFigure(ratio.b)} by ${ratio.by}`;
   const working = () => [
-    line('rv', t('ratio by volume, a to 1 of b'), stated, byVolume, '', 'card'),
-    line(
-      'rm',
-      t('ratio by mass, a to 1 of b'),
-      `rv·${formatFigure(densityA)}/${formatFigure(densityB)}`,
-      byMass,
-      '',
-      'card',
-    ),
-    line(
-      'mB',
-      t('hardener'),
-      inMl
+    line({
+      symbol: 'rv',
+      label: t('ratio by volume, a to 1 of b'),
+      expression: stated,
+      value: byVolume,
+      unit: '',
+      source: 'card',
+    }),
+    line({
+      symbol: 'rm',
+      label: t('ratio by mass, a to 1 of b'),
+      expression: `rv·${formatFigure(densityA)}/${formatFigure(densityB)}`,
+      value: byMass,
+      unit: '',
+      source: 'card',
+    }),
+    line({
+      symbol: 'mB',
+      label: t('hardener'),
+      expression: inMl
         ? `${formatFigure(bMl)} ml·${formatFigure(densityB)}`
         : `${formatFigure(whole)}/(1 + rm)`,
-      bG,
-      'g',
-    ),
-    line(
-      'mA',
-      t('base'),
-      inMl ? `${formatFigure(aMl)} ml·${formatFigure(densityA)}` : `${formatFigure(whole)} − mB`,
-      aG,
-      'g',
-    ),
-    line(
-      'VB',
-      t('hardener'),
-      inMl ? `${formatFigure(whole)}/(1 + rv)` : `mB/${formatFigure(densityB)}`,
-      bMl,
-      'ml',
-    ),
-    line(
-      'VA',
-      t('base'),
-      inMl ? `${formatFigure(whole)}·rv/(1 + rv)` : `mA/${formatFigure(densityA)}`,
-      aMl,
-      'ml',
-    ),
+      value: bG,
+      unit: 'g',
+    }),
+    line({
+      symbol: 'mA',
+      label: t('base'),
+      expression: inMl
+        ? `${formatFigure(aMl)} ml·${formatFigure(densityA)}`
+        : `${formatFigure(whole)} − mB`,
+      value: aG,
+      unit: 'g',
+    }),
+    line({
+      symbol: 'VB',
+      label: t('hardener'),
+      expression: inMl ? `${formatFigure(whole)}/(1 + rv)` : `mB/${formatFigure(densityB)}`,
+      value: bMl,
+      unit: 'ml',
+    }),
+    line({
+      symbol: 'VA',
+      label: t('base'),
+      expression: inMl ? `${formatFigure(whole)}·rv/(1 + rv)` : `mA/${formatFigure(densityA)}`,
+      value: aMl,
+      unit: 'ml',
+    }),
   ];
   return worked({ aMl, bMl, aG, bG, ratioByVolume: byVolume, ratioByMass: byMass }, working);
 }

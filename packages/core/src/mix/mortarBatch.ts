@@ -48,34 +48,47 @@ export function mortarBatch(input: MortarBatchInput): Worked<MortarBatch> {
   const aggregateKg = bags * aggregatePerBagKg;
   const madeL = bags * perBagL;
   const working = [
-    line(
-      'Vb',
-      t('made of one bag'),
-      `${formatFigure(yieldLPerBag)} + ${formatFigure(bagKg)}·${formatFigure(aggregatePct)} %/${formatFigure(aggregateDensityKgL)}`,
-      perBagL,
-      'l',
-      'card',
-    ),
-    line('W', t('water'), `n·${formatFigure(waterLPerBag)}`, waterL, 'l', 'card'),
-    line(
-      'G',
-      t('aggregate'),
-      `n·${formatFigure(bagKg)}·${formatFigure(aggregatePct)} %`,
-      aggregateKg,
-      'kg',
-      'card',
-    ),
-    line('V', t('made'), `n·${formatFigure(perBagL)}`, madeL, 'l'),
-    line(
-      'n',
-      t('bags'),
-      t('{volumeL}·(1 + {waste} %)/{perBagL}, rounded up', {
+    line({
+      symbol: 'Vb',
+      label: t('made of one bag'),
+      expression: `${formatFigure(yieldLPerBag)} + ${formatFigure(bagKg)}·${formatFigure(aggregatePct)} %/${formatFigure(aggregateDensityKgL)}`,
+      value: perBagL,
+      unit: 'l',
+      source: 'card',
+    }),
+    line({
+      symbol: 'W',
+      label: t('water'),
+      expression: `n·${formatFigure(waterLPerBag)}`,
+      value: waterL,
+      unit: 'l',
+      source: 'card',
+    }),
+    line({
+      symbol: 'G',
+      label: t('aggregate'),
+      expression: `n·${formatFigure(bagKg)}·${formatFigure(aggregatePct)} %`,
+      value: aggregateKg,
+      unit: 'kg',
+      source: 'card',
+    }),
+    line({
+      symbol: 'V',
+      label: t('made'),
+      expression: `n·${formatFigure(perBagL)}`,
+      value: madeL,
+      unit: 'l',
+    }),
+    line({
+      symbol: 'n',
+      label: t('bags'),
+      expression: t('{volumeL}·(1 + {waste} %)/{perBagL}, rounded up', {
         volumeL: formatFigure(volumeL),
         waste: formatFigure(wastePct),
         perBagL: formatFigure(perBagL),
       }),
-      bags,
-    ),
+      value: bags,
+    }),
   ];
   return worked({ bags, waterL, aggregateKg, madeL }, working);
 }

@@ -45,30 +45,37 @@ export function rubberCrumb(input: RubberCrumbInput): Worked<RubberCrumb> {
   const primerKg = binderKg * primerShare;
   const mixBinderKg = binderKg - primerKg;
   const working = [
-    line('B', t('binder in all'), `G·${formatFigure(binderPct)} %`, binderKg, 'kg', 'card'),
-    line(
-      'Bp',
-      t('of it to prime the edges'),
-      `${formatFigure(binderKg)}·${formatFigure(primerShare)}`,
-      primerKg,
-      'kg',
-      'card',
-    ),
-    line(
-      'Bm',
-      t('of it into the granules'),
-      `${formatFigure(binderKg)} − ${formatFigure(primerKg)}`,
-      mixBinderKg,
-      'kg',
-    ),
-    line(
-      'G',
-      t('granules'),
-      `${formatFigure(volumeL)}·(1 + ${formatFigure(wastePct)} %)·${formatFigure(bulkDensityKgL)}·${formatFigure(compaction)}`,
-      granulesKg,
-      'kg',
-      'card',
-    ),
+    line({
+      symbol: 'B',
+      label: t('binder in all'),
+      expression: `G·${formatFigure(binderPct)} %`,
+      value: binderKg,
+      unit: 'kg',
+      source: 'card',
+    }),
+    line({
+      symbol: 'Bp',
+      label: t('of it to prime the edges'),
+      expression: `${formatFigure(binderKg)}·${formatFigure(primerShare)}`,
+      value: primerKg,
+      unit: 'kg',
+      source: 'card',
+    }),
+    line({
+      symbol: 'Bm',
+      label: t('of it into the granules'),
+      expression: `${formatFigure(binderKg)} − ${formatFigure(primerKg)}`,
+      value: mixBinderKg,
+      unit: 'kg',
+    }),
+    line({
+      symbol: 'G',
+      label: t('granules'),
+      expression: `${formatFigure(volumeL)}·(1 + ${formatFigure(wastePct)} %)·${formatFigure(bulkDensityKgL)}·${formatFigure(compaction)}`,
+      value: granulesKg,
+      unit: 'kg',
+      source: 'card',
+    }),
   ];
   return worked({ granulesKg, binderKg, primerKg, mixBinderKg }, working);
 }

@@ -27,7 +27,10 @@ export interface Finding {
 }
 
 const EPS = 1e-6;
-const found = (law: Law, ok: boolean, about: Message, slackMin: number | null = null): Finding => ({
+const found = (
+  law: Law,
+  { ok, about, slackMin = null }: { ok: boolean; about: Message; slackMin?: number | null },
+): Finding => ({
   law,
   ok,
   about,
@@ -56,12 +59,11 @@ function lives(plan: Plan): Finding[] {
       const last = slots.length > 0 ? Math.max(...slots.map((s) => s.to)) : batch.lastTouchMin;
       const first = slots.length > 0 ? Math.min(...slots.map((s) => s.from)) : batch.mixedAtMin;
       const slack = batch.lifeMin * plan.site.useFraction - (last - first);
-      return found(
-        'life',
-        slack >= -EPS,
-        m('{round}, batch {no}: placed in its life', { round: round.name, no: batch.no }),
-        slack,
-      );
+      return found('life', {
+        ok: slack >= -EPS,
+        about: m('{round}, batch {no}: placed in its life', { round: round.name, no: batch.no }),
+        slackMin: slack,
+      });
     }),
   );
 }
@@ -77,10 +79,16 @@ function links(plan: Plan): Finding[] {
       const ended = endsAt(plan, from.step);
       if (ended === null) return [];
       return [
-        found('link', start >= ended + link.least - EPS, name),
+        found('link', { ok: start >= ended + link.least - EPS, about: name }),
         ...(link.most === null || link.instead.length > 0
           ? []
-          : [found('link', start <= ended + link.most + EPS, name, ended + link.most - start)]),
+          : [
+              found('link', {
+                ok: start <= ended + link.most + EPS,
+                about: name,
+                slackMin: ended + link.most - start,
+              }),
+            ]),
       ];
     }
     const round = plan.rounds.find((r) => r.id === from.round);
@@ -88,16 +96,15 @@ function links(plan: Plan): Finding[] {
     const moment = round.milestones.find((x) => x.id === from.at)?.minutes;
     const opens = Math.max(...mixes(round)) + Math.max(link.least, moment ?? 0);
     return [
-      found('link', moment !== undefined && start >= opens - EPS, name),
+      found('link', { ok: moment !== undefined && start >= opens - EPS, about: name }),
       ...(link.most === null || link.instead.length > 0
         ? []
         : [
-            found(
-              'link',
-              start <= Math.min(...mixes(round)) + link.most + EPS,
-              name,
-              Math.min(...mixes(round)) + link.most - start,
-            ),
+            found('link', {
+              ok: start <= Math.min(...mixes(round)) + link.most + EPS,
+              about: name,
+              slackMin: Math.min(...mixes(round)) + link.most - start,
+            }),
           ]),
     ];
   });
@@ -111,16 +118,14 @@ function order(plan: Plan): Finding[] {
   const approve = steps.findIndex((s) => s.does === 'approve');
   const held = plan.approvers.length > 0;
   const findings = [
-    found(
-      'order',
-      at('safe') >= 0 && (bites < 0 || at('safe') < bites),
-      m('made safe before anything is opened'),
-    ),
-    found(
-      'approval',
-      !held || (approve >= 0 && approve < bites),
-      m('approved by name before what cannot be undone'),
-    ),
+    found('order', {
+      ok: at('safe') >= 0 && (bites < 0 || at('safe') < bites),
+      about: m('made safe before anything is opened'),
+    }),
+    found('approval', {
+      ok: !held || (approve >= 0 && approve < bites),
+      about: m('approved by name before what cannot be undone'),
+    }),
   ];
   steps.forEach((s, i) => {
     if (s.name !== 'mix') return;
@@ -131,15 +136,17 @@ function order(plan: Plan): Finding[] {
     const wiped = last('wipe');
     if (abraded >= 0 && steps.some((x) => x.does === 'dust-off'))
       findings.push(
-        found('order', dusted > abraded, m('{step}: dusted off after abrading', { step: s.title })),
+        found('order', {
+          ok: dusted > abraded,
+          about: m('{step}: dusted off after abrading', { step: s.title }),
+        }),
       );
     if (wiped >= 0)
       findings.push(
-        found(
-          'order',
-          abraded < wiped,
-          m('{step}: nothing abraded after the last wipe', { step: s.title }),
-        ),
+        found('order', {
+          ok: abraded < wiped,
+          about: m('{step}: nothing abraded after the last wipe', { step: s.title }),
+        }),
       );
     const released = last('release');
     if (
@@ -148,22 +155,20 @@ function order(plan: Plan): Finding[] {
       !before.slice(released).some((x) => x.does === 'abrade' && x.round !== null)
     )
       findings.push(
-        found(
-          'order',
-          released > before.findIndex((x) => x.does === 'abrade'),
-          m('{step}: release after blasting', { step: s.title }),
-        ),
+        found('order', {
+          ok: released > before.findIndex((x) => x.does === 'abrade'),
+          about: m('{step}: release after blasting', { step: s.title }),
+        }),
       );
   });
   const firstDam = steps.map((s) => s.does).lastIndexOf('dam');
   const mainMix = steps.findIndex((s) => s.name === 'mix' && s.round === plan.mainRound);
   if (firstDam >= 0 && mainMix >= 0)
     findings.push(
-      found(
-        'order',
-        firstDam < mainMix,
-        m('sand, backing and dams before the mix that needs them'),
-      ),
+      found('order', {
+        ok: firstDam < mainMix,
+        about: m('sand, backing and dams before the mix that needs them'),
+      }),
     );
   return findings;
 }
@@ -174,50 +179,50 @@ function amounts(plan: Plan): Finding[] {
   const ids = new Set(plan.supplies.map((s) => s.id));
   const names = [...plan.rounds, ...plan.steps].map((x) => x.id);
   return [
-    found(
-      'amount',
-      new Set(names).size === names.length,
-      m('every round and step has an id of its own'),
-    ),
+    found('amount', {
+      ok: new Set(names).size === names.length,
+      about: m('every round and step has an id of its own'),
+    }),
     ...plan.rounds.map((r) => {
       const sum = r.batches.reduce((s, b) => s + b.ml, 0);
-      return found(
-        'amount',
-        Math.abs(sum - r.amountMl) <= EPS * Math.max(1, r.amountMl),
-        m('{round}: its batches add up', { round: r.name }),
-      );
+      return found('amount', {
+        ok: Math.abs(sum - r.amountMl) <= EPS * Math.max(1, r.amountMl),
+        about: m('{round}: its batches add up', { round: r.name }),
+      });
     }),
     ...plan.supplies.flatMap((s) => [
-      found('supply', used.has(s.id), m('{name} is used by a step', { name: s.name })),
-      found(
-        'supply',
-        (s.leftover === null || s.leftover >= -EPS) &&
+      found('supply', {
+        ok: used.has(s.id),
+        about: m('{name} is used by a step', { name: s.name }),
+      }),
+      found('supply', {
+        ok:
+          (s.leftover === null || s.leftover >= -EPS) &&
           (s.code === null || s.amount <= 0 || s.picks.length > 0),
-        m('{name}: its packs cover it', { name: s.name }),
-      ),
-      found(
-        'supply',
-        Number.isFinite(s.amount) && s.amount >= 0,
-        m('{name} has an amount', { name: s.name }),
-      ),
+        about: m('{name}: its packs cover it', { name: s.name }),
+      }),
+      found('supply', {
+        ok: Number.isFinite(s.amount) && s.amount >= 0,
+        about: m('{name} has an amount', { name: s.name }),
+      }),
     ]),
-    ...[...used].map((id) => found('supply', ids.has(id), m('{id} is among the supplies', { id }))),
+    ...[...used].map((id) =>
+      found('supply', { ok: ids.has(id), about: m('{id} is among the supplies', { id }) }),
+    ),
     ...plan.rounds.map((r) =>
-      found(
-        'supply',
-        ids.has(r.card.code) && plan.cards[r.card.code] !== undefined,
-        m('{card} is among the supplies', { card: r.card.code }),
-      ),
+      found('supply', {
+        ok: ids.has(r.card.code) && plan.cards[r.card.code] !== undefined,
+        about: m('{card} is among the supplies', { card: r.card.code }),
+      }),
     ),
     ...plan.steps.flatMap((s) =>
       s.figures
         .filter((id) => !plan.figures[id])
         .map((id) =>
-          found(
-            'figure',
-            false,
-            m('{step} names a figure that is not there: {id}', { step: s.title, id }),
-          ),
+          found('figure', {
+            ok: false,
+            about: m('{step} names a figure that is not there: {id}', { step: s.title, id }),
+          }),
         ),
     ),
   ];
@@ -229,7 +234,10 @@ function worked(plan: Plan): Finding[] {
     const end = f.working.at(-1)?.value;
     const near =
       typeof end === 'number' && Math.abs(end - f.value) <= 1e-6 * Math.max(1, Math.abs(f.value));
-    return found('figure', near, m('{figure}: its working ends in it', { figure: f.label }));
+    return found('figure', {
+      ok: near,
+      about: m('{figure}: its working ends in it', { figure: f.label }),
+    });
   });
 }
 
@@ -247,23 +255,20 @@ function times(plan: Plan): Finding[] {
     (s, i) => s.to >= s.from - EPS && (i === 0 || s.from >= (schedule[i - 1]?.to ?? 0) - EPS),
   );
   return [
-    found(
-      'window',
-      readyMin <= survey.window.downMin + EPS,
-      m('back in service inside {down}', { down: minutes(survey.window.downMin) }),
-      survey.window.downMin - readyMin,
-    ),
-    found('slot', inOrder, m('one thing after another')),
-    found(
-      'labour',
-      Math.abs(labour - plan.labourMin) <= EPS * Math.max(1, labour),
-      m('labour is the sum of the schedule'),
-    ),
-    found(
-      'ready',
-      Math.abs(ready - readyMin) <= EPS * Math.max(1, ready),
-      m('ready when the last of the schedule and its cures is'),
-    ),
+    found('window', {
+      ok: readyMin <= survey.window.downMin + EPS,
+      about: m('back in service inside {down}', { down: minutes(survey.window.downMin) }),
+      slackMin: survey.window.downMin - readyMin,
+    }),
+    found('slot', { ok: inOrder, about: m('one thing after another') }),
+    found('labour', {
+      ok: Math.abs(labour - plan.labourMin) <= EPS * Math.max(1, labour),
+      about: m('labour is the sum of the schedule'),
+    }),
+    found('ready', {
+      ok: Math.abs(ready - readyMin) <= EPS * Math.max(1, ready),
+      about: m('ready when the last of the schedule and its cures is'),
+    }),
   ];
 }
 
@@ -277,20 +282,30 @@ function safety(plan: Plan): Finding[] {
   return [
     ...steps
       .filter((s) => s.sparks)
-      .map((s) => found('zone', !zone, m('{step}: no sparking tool in a zone', { step: s.title }))),
+      .map((s) =>
+        found('zone', {
+          ok: !zone,
+          about: m('{step}: no sparking tool in a zone', { step: s.title }),
+        }),
+      ),
     ...(tyre
-      ? [found('tyre', core >= 0 && core < bites, m('core out before the tyre is touched'))]
+      ? [
+          found('tyre', {
+            ok: core >= 0 && core < bites,
+            about: m('core out before the tyre is touched'),
+          }),
+        ]
       : []),
     ...steps
       .filter((s) => s.does === 'gate' || s.does === 'approve')
       .map((s) =>
-        found(
-          'hold',
-          s.does === 'gate'
-            ? s.hold?.kind === 'ambient' || s.hold?.kind === 'reading'
-            : s.hold?.kind === 'approval',
-          m('{step} is a hold and not only words', { step: s.title }),
-        ),
+        found('hold', {
+          ok:
+            s.does === 'gate'
+              ? s.hold?.kind === 'ambient' || s.hold?.kind === 'reading'
+              : s.hold?.kind === 'approval',
+          about: m('{step} is a hold and not only words', { step: s.title }),
+        }),
       ),
   ];
 }

@@ -27,43 +27,84 @@ export function nextFigures(next: Next | null, unit: string): Figure[] {
   if (!next) return [];
   const source = `card ${next.code}`;
   return [
-    figureOf('next.total', t('{code}, the job', { code: next.code }), next.total, 'money', [
-      line('€m', t('material'), t('cheapest packs'), next.material, unit, source),
-      line(
-        '€w',
-        t('people, heater, what must be met'),
-        t('its own schedule, the site’s rates'),
-        next.work,
-        unit,
-        'site',
-      ),
-      line(
-        '€d',
-        t('downtime'),
-        t('{ready}/60 at the asset’s rate', { ready: formatFigure(next.readyMin) }),
-        next.downtime,
-        unit,
-        'asset',
-      ),
-      line('€', t('in all'), '€m + €w + €d', next.total, unit),
-    ]),
-    figureOf(
-      'next.ready',
-      t('{code}, back in service in', { code: next.code }),
-      next.readyMin,
-      'time',
-      [line('t', t('ready'), t('its own schedule'), next.readyMin, 'min', source)],
-    ),
-    figureOf(
-      'next.life',
-      t('{code}, expected life', { code: next.code }),
-      next.lifeDays * 1440,
-      'time',
-      [
-        line('L', t('expected life'), t('as on the card'), next.lifeDays, 'd', source),
-        line('t', t('the same'), 'L·1440', next.lifeDays * 1440, 'min'),
+    figureOf({
+      id: 'next.total',
+      label: t('{code}, the job', { code: next.code }),
+      value: next.total,
+      quantity: 'money',
+      working: [
+        line({
+          symbol: '€m',
+          label: t('material'),
+          expression: t('cheapest packs'),
+          value: next.material,
+          unit,
+          source,
+        }),
+        line({
+          symbol: '€w',
+          label: t('people, heater, what must be met'),
+          expression: t('its own schedule, the site’s rates'),
+          value: next.work,
+          unit,
+          source: 'site',
+        }),
+        line({
+          symbol: '€d',
+          label: t('downtime'),
+          expression: t('{ready}/60 at the asset’s rate', { ready: formatFigure(next.readyMin) }),
+          value: next.downtime,
+          unit,
+          source: 'asset',
+        }),
+        line({
+          symbol: '€',
+          label: t('in all'),
+          expression: '€m + €w + €d',
+          value: next.total,
+          unit,
+        }),
       ],
-    ),
+    }),
+    figureOf({
+      id: 'next.ready',
+      label: t('{code}, back in service in', { code: next.code }),
+      value: next.readyMin,
+      quantity: 'time',
+      working: [
+        line({
+          symbol: 't',
+          label: t('ready'),
+          expression: t('its own schedule'),
+          value: next.readyMin,
+          unit: 'min',
+          source,
+        }),
+      ],
+    }),
+    figureOf({
+      id: 'next.life',
+      label: t('{code}, expected life', { code: next.code }),
+      value: next.lifeDays * 1440,
+      quantity: 'time',
+      working: [
+        line({
+          symbol: 'L',
+          label: t('expected life'),
+          expression: t('as on the card'),
+          value: next.lifeDays,
+          unit: 'd',
+          source,
+        }),
+        line({
+          symbol: 't',
+          label: t('the same'),
+          expression: 'L·1440',
+          value: next.lifeDays * 1440,
+          unit: 'min',
+        }),
+      ],
+    }),
   ];
 }
 
@@ -81,28 +122,28 @@ const boughtLines = (supplies: readonly Supply[], unit: string): WorkingLine[] =
   supplies
     .filter((s) => s.price !== null)
     .map((s) =>
-      line(
-        '',
-        s.name,
-        s.picks.map((p) => `${p.count} × ${p.label}`).join(', '),
-        s.price ?? 0,
+      line({
+        symbol: '',
+        label: s.name,
+        expression: s.picks.map((p) => `${p.count} × ${p.label}`).join(', '),
+        value: s.price ?? 0,
         unit,
-        s.code ?? '',
-      ),
+        source: s.code ?? '',
+      }),
     );
 
 const heaterLine = (site: Work['site'], heatMin: number, cost: number) =>
-  line(
-    '€h',
-    t('heater'),
-    t('{minutes}/60·{perHour} an hour', {
+  line({
+    symbol: '€h',
+    label: t('heater'),
+    expression: t('{minutes}/60·{perHour} an hour', {
       minutes: formatFigure(heatMin),
       perHour: formatFigure(site.heaterPerHour),
     }),
-    cost,
-    site.currency,
-    site.name,
-  );
+    value: cost,
+    unit: site.currency,
+    source: site.name,
+  });
 
 /** The cost of the job (material, people, heat, stop), and of the alternatives. Money in the site’s currency. */
 export function costFigures(
@@ -118,58 +159,102 @@ export function costFigures(
   const downtime = (readyMin / 60) * survey.asset.costPerHour;
   const total = material + labour + heat + downtime;
   const labourLines = [
-    line(
-      'h',
-      t('hours of people'),
-      t('every step of the schedule by its people'),
-      hours,
-      'h',
-      'schedule',
-    ),
-    line(
-      '€l',
-      t('labour'),
-      t('h·{labourPerHour} an hour', { labourPerHour: formatFigure(site.labourPerHour) }),
-      labour,
+    line({
+      symbol: 'h',
+      label: t('hours of people'),
+      expression: t('every step of the schedule by its people'),
+      value: hours,
+      unit: 'h',
+      source: 'schedule',
+    }),
+    line({
+      symbol: '€l',
+      label: t('labour'),
+      expression: t('h·{labourPerHour} an hour', {
+        labourPerHour: formatFigure(site.labourPerHour),
+      }),
+      value: labour,
       unit,
-      site.name,
-    ),
+      source: site.name,
+    }),
   ];
   const heatLines = heat > 0 ? [heaterLine(site, heatMin, heat)] : [];
   return [
-    figureOf('cost.material', t('Material in all'), material, 'money', [
-      ...boughtLines(supplies, unit),
-      line('€m', t('material'), 'sum', material, unit),
-    ]),
-    figureOf('cost.labour', t('Labour'), labour, 'money', labourLines),
-    ...(heat > 0 ? [figureOf('cost.heat', t('Heater'), heat, 'money', heatLines)] : []),
-    figureOf(
-      'cost.total',
-      t('The job'),
-      total,
-      'money',
-      [
-        line('€m', t('material'), t('sum of the packs'), material, unit),
+    figureOf({
+      id: 'cost.material',
+      label: t('Material in all'),
+      value: material,
+      quantity: 'money',
+      working: [
+        ...boughtLines(supplies, unit),
+        line({ symbol: '€m', label: t('material'), expression: 'sum', value: material, unit }),
+      ],
+    }),
+    figureOf({
+      id: 'cost.labour',
+      label: t('Labour'),
+      value: labour,
+      quantity: 'money',
+      working: labourLines,
+    }),
+    ...(heat > 0
+      ? [
+          figureOf({
+            id: 'cost.heat',
+            label: t('Heater'),
+            value: heat,
+            quantity: 'money',
+            working: heatLines,
+          }),
+        ]
+      : []),
+    figureOf({
+      id: 'cost.total',
+      label: t('The job'),
+      value: total,
+      quantity: 'money',
+      working: [
+        line({
+          symbol: '€m',
+          label: t('material'),
+          expression: t('sum of the packs'),
+          value: material,
+          unit,
+        }),
         ...labourLines,
         ...heatLines,
-        line(
-          '€d',
-          t('downtime'),
-          t('{ready}/60·{costPerHour} an hour', {
+        line({
+          symbol: '€d',
+          label: t('downtime'),
+          expression: t('{ready}/60·{costPerHour} an hour', {
             ready: formatFigure(readyMin),
             costPerHour: formatFigure(survey.asset.costPerHour),
           }),
-          downtime,
+          value: downtime,
           unit,
-          'asset',
-        ),
-        line('€', t('the job'), heat > 0 ? '€m + €l + €h + €d' : '€m + €l + €d', total, unit),
+          source: 'asset',
+        }),
+        line({
+          symbol: '€',
+          label: t('the job'),
+          expression: heat > 0 ? '€m + €l + €h + €d' : '€m + €l + €d',
+          value: total,
+          unit,
+        }),
       ],
-      ['window.downMin'],
-    ),
+      paths: ['window.downMin'],
+    }),
     ...nothing(work),
-    ...other(work, 'quote', t('A contractor'), survey.past.quoteCost, survey.past.quoteMin),
-    ...other(work, 'part', t('A new part'), survey.past.partCost, survey.past.partMin),
+    ...other(work, 'quote', {
+      name: t('A contractor'),
+      price: survey.past.quoteCost,
+      min: survey.past.quoteMin,
+    }),
+    ...other(work, 'part', {
+      name: t('A new part'),
+      price: survey.past.partCost,
+      min: survey.past.partMin,
+    }),
   ];
 }
 
@@ -177,9 +262,7 @@ export function costFigures(
 function other(
   work: Work,
   id: 'quote' | 'part',
-  name: string,
-  price: number | null,
-  min: number | null,
+  { name, price, min }: { name: string; price: number | null; min: number | null },
 ): Figure[] {
   if (price === null && min === null) return [];
   const { survey, site } = work;
@@ -187,39 +270,61 @@ function other(
   const total = (price ?? 0) + downtime;
   const paths = [`past.${id}Cost`, `past.${id}Min`];
   return [
-    figureOf(
-      `${id}.cost`,
-      t('{name}, price and downtime', { name }),
-      total,
-      'money',
-      [
-        line('€p', t('price'), t('survey'), price ?? 0, site.currency, 'survey'),
-        line(
-          '€d',
-          t('downtime'),
-          t('{min}/60·{costPerHour} an hour', {
+    figureOf({
+      id: `${id}.cost`,
+      label: t('{name}, price and downtime', { name }),
+      value: total,
+      quantity: 'money',
+      working: [
+        line({
+          symbol: '€p',
+          label: t('price'),
+          expression: t('survey'),
+          value: price ?? 0,
+          unit: site.currency,
+          source: 'survey',
+        }),
+        line({
+          symbol: '€d',
+          label: t('downtime'),
+          expression: t('{min}/60·{costPerHour} an hour', {
             min: formatFigure(min ?? 0),
             costPerHour: formatFigure(survey.asset.costPerHour),
           }),
-          downtime,
-          site.currency,
-          'asset',
-        ),
-        line('€', t('in all'), '€p + €d', total, site.currency),
+          value: downtime,
+          unit: site.currency,
+          source: 'asset',
+        }),
+        line({
+          symbol: '€',
+          label: t('in all'),
+          expression: '€p + €d',
+          value: total,
+          unit: site.currency,
+        }),
       ],
       paths,
-    ),
+    }),
     ...(min === null
       ? []
       : [
-          figureOf(
-            `${id}.ready`,
-            t('{name}, done in', { name }),
-            min,
-            'time',
-            [line('t', t('done in'), t('survey'), min, 'min', 'survey')],
+          figureOf({
+            id: `${id}.ready`,
+            label: t('{name}, done in', { name }),
+            value: min,
+            quantity: 'time',
+            working: [
+              line({
+                symbol: 't',
+                label: t('done in'),
+                expression: t('survey'),
+                value: min,
+                unit: 'min',
+                source: 'survey',
+              }),
+            ],
             paths,
-          ),
+          }),
         ]),
   ];
 }
@@ -238,40 +343,49 @@ function nothing({ survey, site }: Work): Figure[] {
   const weeks = Math.max(0, (stopsAtMm - nowMm) / mmPerWeek);
   const cost = (stopMin / 60) * survey.asset.costPerHour;
   const paths = ['past.nowMm', 'past.mmPerWeek', 'past.stopsAtMm', 'past.stopMin'];
-  const grown = line(
-    'tw',
-    t('until it stops by itself'),
-    `(${formatFigure(stopsAtMm)} − ${formatFigure(nowMm)})/${formatFigure(mmPerWeek)}`,
-    weeks,
-    'weeks',
-    'survey',
-  );
+  const grown = line({
+    symbol: 'tw',
+    label: t('until it stops by itself'),
+    expression: `(${formatFigure(stopsAtMm)} − ${formatFigure(nowMm)})/${formatFigure(mmPerWeek)}`,
+    value: weeks,
+    unit: 'weeks',
+    source: 'survey',
+  });
   return [
-    figureOf(
-      'nothing.until',
-      t('Without repair, it stops in'),
-      weeks * 7 * 1440,
-      'time',
-      [grown, line('t', t('the same'), 'tw·7·1440', weeks * 7 * 1440, 'min')],
-      paths,
-    ),
-    figureOf(
-      'nothing.cost',
-      t('Cost of that stop'),
-      cost,
-      'money',
-      [
+    figureOf({
+      id: 'nothing.until',
+      label: t('Without repair, it stops in'),
+      value: weeks * 7 * 1440,
+      quantity: 'time',
+      working: [
         grown,
-        line(
-          '€',
-          t('an unplanned stop'),
-          `${formatFigure(stopMin)}/60·${formatFigure(survey.asset.costPerHour)}`,
-          cost,
-          site.currency,
-          t('survey, asset'),
-        ),
+        line({
+          symbol: 't',
+          label: t('the same'),
+          expression: 'tw·7·1440',
+          value: weeks * 7 * 1440,
+          unit: 'min',
+        }),
       ],
       paths,
-    ),
+    }),
+    figureOf({
+      id: 'nothing.cost',
+      label: t('Cost of that stop'),
+      value: cost,
+      quantity: 'money',
+      working: [
+        grown,
+        line({
+          symbol: '€',
+          label: t('an unplanned stop'),
+          expression: `${formatFigure(stopMin)}/60·${formatFigure(survey.asset.costPerHour)}`,
+          value: cost,
+          unit: site.currency,
+          source: t('survey, asset'),
+        }),
+      ],
+      paths,
+    }),
   ];
 }

@@ -34,7 +34,7 @@ interface Outcome {
 function outcomeOf(survey: Survey, { cards, site, hours = [], shelf }: EffectInput): Outcome {
   const systems = cards.filter((c): c is SystemCard => c.role === 'system');
   const known = { ...weatherFor(survey, hours), shelf, library: cards };
-  const ranked = rank(matchAll(survey, systems, site, known), survey.intent);
+  const ranked = rank(matchAll(survey, systems, { site, context: known }), survey.intent);
   const verdicts = ranked.map(({ match }) => [match.card.code, match.verdict]);
   const [first] = ranked;
   const out = !first || first.match.verdict === 'no';

@@ -17,95 +17,130 @@ const pathsOf = ({ bodies }: Work): string[] => [
 ];
 
 const areaFigure = ({ bodies, areaMm2 }: Work, paths: string[]): Figure =>
-  figureOf(
-    'area',
-    t('Bonded area'),
-    areaMm2,
-    'area',
-    [
+  figureOf({
+    id: 'area',
+    label: t('Bonded area'),
+    value: areaMm2,
+    quantity: 'area',
+    working: [
       ...bodies.flatMap((b) => b.volumes.flatMap((v) => v.working.filter((w) => w.symbol === 'A'))),
-      line(
-        'ΣA',
-        t('bonded area in all'),
-        bodies.map((b) => formatFigure(b.areaMm2)).join(' + ') || '0',
-        areaMm2,
-        'mm²',
-      ),
+      line({
+        symbol: 'ΣA',
+        label: t('bonded area in all'),
+        expression: bodies.map((b) => formatFigure(b.areaMm2)).join(' + ') || '0',
+        value: areaMm2,
+        unit: 'mm²',
+      }),
     ],
     paths,
-  );
+  });
 
 function coatFigures({ card, survey, buildMm, coats, coatMm }: Work, paths: string[]): Figure[] {
   const max = card.layer.maxMm[survey.surface.slope];
   const source = `card ${card.code}`;
-  const build = line(
-    'h',
-    t('thickest build'),
-    t('damage depth, as it is opened and with what is left on'),
-    buildMm,
-    'mm',
-    t('survey, card'),
-  );
-  const perCoat = line(
-    'hc',
-    t('most in one coat, {slope}', { slope: survey.surface.slope }),
-    formatFigure(max),
-    max,
-    'mm',
+  const build = line({
+    symbol: 'h',
+    label: t('thickest build'),
+    expression: t('damage depth, as it is opened and with what is left on'),
+    value: buildMm,
+    unit: 'mm',
+    source: t('survey, card'),
+  });
+  const perCoat = line({
+    symbol: 'hc',
+    label: t('most in one coat, {slope}', { slope: survey.surface.slope }),
+    expression: formatFigure(max),
+    value: max,
+    unit: 'mm',
     source,
-  );
-  const number = line(
-    'n',
-    t('coats'),
-    t('{build}/{max}, rounded up, at least {leastCoats}', {
+  });
+  const number = line({
+    symbol: 'n',
+    label: t('coats'),
+    expression: t('{build}/{max}, rounded up, at least {leastCoats}', {
       build: formatFigure(buildMm),
       max: formatFigure(max),
       leastCoats: card.layer.leastCoats,
     }),
-    coats,
-  );
+    value: coats,
+  });
   const solids = card.layer.volumeSolidsPct / 100;
   const wetUm = (coatMm * 1000) / solids;
   return [
-    figureOf('coats', t('Coats'), coats, 'count', [build, perCoat, number], paths),
-    figureOf(
-      'coat',
-      t('Each coat'),
-      coatMm,
-      'length',
-      [
+    figureOf({
+      id: 'coats',
+      label: t('Coats'),
+      value: coats,
+      quantity: 'count',
+      working: [build, perCoat, number],
+      paths,
+    }),
+    figureOf({
+      id: 'coat',
+      label: t('Each coat'),
+      value: coatMm,
+      quantity: 'length',
+      working: [
         build,
         number,
-        line('h₁', t('each coat'), `${formatFigure(buildMm)}/${coats}`, coatMm, 'mm'),
+        line({
+          symbol: 'h₁',
+          label: t('each coat'),
+          expression: `${formatFigure(buildMm)}/${coats}`,
+          value: coatMm,
+          unit: 'mm',
+        }),
       ],
       paths,
-    ),
-    figureOf(
-      'wetFilm',
-      t('Wet film a coat'),
-      wetUm,
-      'thinFilm',
-      [
-        line('h₁', t('each coat, dry'), t('from above'), coatMm, 'mm'),
-        line('WFT', t('wet film'), `h₁·1000/${formatFigure(solids)}`, wetUm, 'µm', source),
+    }),
+    figureOf({
+      id: 'wetFilm',
+      label: t('Wet film a coat'),
+      value: wetUm,
+      quantity: 'thinFilm',
+      working: [
+        line({
+          symbol: 'h₁',
+          label: t('each coat, dry'),
+          expression: t('from above'),
+          value: coatMm,
+          unit: 'mm',
+        }),
+        line({
+          symbol: 'WFT',
+          label: t('wet film'),
+          expression: `h₁·1000/${formatFigure(solids)}`,
+          value: wetUm,
+          unit: 'µm',
+          source,
+        }),
       ],
       paths,
-    ),
+    }),
   ];
 }
 
 function profileFigures({ card, profileUm }: Work): Figure[] {
   if (!profileUm) return [];
   const { min, max } = profileUm;
-  const found = line(
-    'Rz',
-    t('profile, peak to valley'),
-    `${min} to ${max}`,
-    min,
-    'µm',
-    `card ${card.code}`,
-  );
-  return [figureOf('profile', t('Least profile'), min, 'thinFilm', [found], ['parent.material'])];
+  const found = line({
+    symbol: 'Rz',
+    label: t('profile, peak to valley'),
+    expression: `${min} to ${max}`,
+    value: min,
+    unit: 'µm',
+    source: `card ${card.code}`,
+  });
+  return [
+    figureOf({
+      id: 'profile',
+      label: t('Least profile'),
+      value: min,
+      quantity: 'thinFilm',
+      working: [found],
+      paths: ['parent.material'],
+    }),
+  ];
 }
 
 function layers(work: Work): Figure[] {
@@ -115,12 +150,38 @@ function layers(work: Work): Figure[] {
   return [
     areaFigure(work, paths),
     ...coatFigures(work, paths),
-    figureOf('minEdge', t('Least edge depth'), edge, 'length', [
-      line('e', t('least edge depth'), t('as on the card'), edge, 'mm', `card ${card.code}`),
-    ]),
-    figureOf('extent', t('Prep past the damage'), site.extentMm, 'length', [
-      line('x', t('prepared past the damage'), t('site setting'), site.extentMm, 'mm', site.name),
-    ]),
+    figureOf({
+      id: 'minEdge',
+      label: t('Least edge depth'),
+      value: edge,
+      quantity: 'length',
+      working: [
+        line({
+          symbol: 'e',
+          label: t('least edge depth'),
+          expression: t('as on the card'),
+          value: edge,
+          unit: 'mm',
+          source: `card ${card.code}`,
+        }),
+      ],
+    }),
+    figureOf({
+      id: 'extent',
+      label: t('Prep past the damage'),
+      value: site.extentMm,
+      quantity: 'length',
+      working: [
+        line({
+          symbol: 'x',
+          label: t('prepared past the damage'),
+          expression: t('site setting'),
+          value: site.extentMm,
+          unit: 'mm',
+          source: site.name,
+        }),
+      ],
+    }),
     ...profileFigures(work),
   ];
 }
@@ -135,34 +196,39 @@ function mainFigures(own: readonly Round[], slope: Work['survey']['surface']['sl
   const lines = own.flatMap((r) => grossWorking(r));
   return [
     ...roundFigures(first, slope, ''),
-    figureOf(
-      'total',
-      t('To mix'),
-      total,
-      'volume',
-      [
+    figureOf({
+      id: 'total',
+      label: t('To mix'),
+      value: total,
+      quantity: 'volume',
+      working: [
         ...lines,
-        line(
-          'ΣV',
-          t('to mix in all'),
-          own.map((r) => formatFigure(r.mixMl)).join(' + '),
-          total,
-          'ml',
-        ),
+        line({
+          symbol: 'ΣV',
+          label: t('to mix in all'),
+          expression: own.map((r) => formatFigure(r.mixMl)).join(' + '),
+          value: total,
+          unit: 'ml',
+        }),
       ],
       paths,
-    ),
-    figureOf(
-      'batches',
-      t('Batches'),
-      batches,
-      'count',
-      [
+    }),
+    figureOf({
+      id: 'batches',
+      label: t('Batches'),
+      value: batches,
+      quantity: 'count',
+      working: [
         ...first.batching.working(),
-        line('N', t('batches in all'), own.map((r) => r.batches.length).join(' + '), batches),
+        line({
+          symbol: 'N',
+          label: t('batches in all'),
+          expression: own.map((r) => r.batches.length).join(' + '),
+          value: batches,
+        }),
       ],
-      [...paths, ...TEMP],
-    ),
+      paths: [...paths, ...TEMP],
+    }),
   ];
 }
 
@@ -172,9 +238,25 @@ function cures(rounds: readonly Round[], laid: Schedule, main: Round): Figure[] 
     // The working life is a separate figure, at mixing temperature.
     const moments = momentsOf(round, at).filter((x) => x.id !== 'life');
     return moments.flatMap(({ id, minutes, working }) => [
-      figureOf(`cure.${round.id}.${id}`, MILESTONE_NAMES[id], minutes, 'time', working, TEMP),
+      figureOf({
+        id: `cure.${round.id}.${id}`,
+        label: MILESTONE_NAMES[id],
+        value: minutes,
+        quantity: 'time',
+        working,
+        paths: TEMP,
+      }),
       ...(round === main
-        ? [figureOf(`cure.${id}`, MILESTONE_NAMES[id], minutes, 'time', working, TEMP)]
+        ? [
+            figureOf({
+              id: `cure.${id}`,
+              label: MILESTONE_NAMES[id],
+              value: minutes,
+              quantity: 'time',
+              working,
+              paths: TEMP,
+            }),
+          ]
         : []),
     ]);
   });
@@ -187,65 +269,69 @@ function hours(job: Job, laid: Schedule, main: Round): Figure[] {
   const cure = timeTo(main, needed, laid.mixedAt.get(main.id)?.last ?? 0);
   const last = laid.mixedAt.get(main.id)?.last ?? 0;
   const working = [
-    line(
-      'tm',
-      t('last mix of it'),
-      t('the schedule: every step, batch and wait before it'),
-      last,
-      'min',
-      'schedule',
-    ),
-    line(
-      'tc',
-      t('cure to {milestone}', { milestone: MILESTONE_NAMES[needed] }),
-      t('at {temp} °C, from that mix', { temp: formatFigure(work.tempC) }),
-      cure?.ok ? cure.minutes : 0,
-      'min',
-      `card ${main.card.code}`,
-    ),
-    line(
-      'te',
-      t('end of the last step'),
-      t('the schedule'),
-      laid.slots.at(-1)?.to ?? 0,
-      'min',
-      'schedule',
-    ),
-    line(
-      't',
-      t('ready'),
-      t('the later of all that the service loads and the last step'),
-      laid.readyMin,
-      'min',
-    ),
+    line({
+      symbol: 'tm',
+      label: t('last mix of it'),
+      expression: t('the schedule: every step, batch and wait before it'),
+      value: last,
+      unit: 'min',
+      source: 'schedule',
+    }),
+    line({
+      symbol: 'tc',
+      label: t('cure to {milestone}', { milestone: MILESTONE_NAMES[needed] }),
+      expression: t('at {temp} °C, from that mix', { temp: formatFigure(work.tempC) }),
+      value: cure?.ok ? cure.minutes : 0,
+      unit: 'min',
+      source: `card ${main.card.code}`,
+    }),
+    line({
+      symbol: 'te',
+      label: t('end of the last step'),
+      expression: t('the schedule'),
+      value: laid.slots.at(-1)?.to ?? 0,
+      unit: 'min',
+      source: 'schedule',
+    }),
+    line({
+      symbol: 't',
+      label: t('ready'),
+      expression: t('the later of all that the service loads and the last step'),
+      value: laid.readyMin,
+      unit: 'min',
+    }),
   ];
   const cost = (laid.readyMin / 60) * asset.costPerHour;
   return [
-    figureOf('ready', t('Back in service in'), laid.readyMin, 'time', working, [
-      ...TEMP,
-      'window.downMin',
-    ]),
-    figureOf(
-      'downtime',
-      t('Downtime'),
-      cost,
-      'money',
-      [
+    figureOf({
+      id: 'ready',
+      label: t('Back in service in'),
+      value: laid.readyMin,
+      quantity: 'time',
+      working,
+      paths: [...TEMP, 'window.downMin'],
+    }),
+    figureOf({
+      id: 'downtime',
+      label: t('Downtime'),
+      value: cost,
+      quantity: 'money',
+      working: [
         ...working,
-        line(
-          '€',
-          t('downtime'),
-          t('{ready}/60·{costPerHour} an hour', {
+        line({
+          symbol: '€',
+          label: t('downtime'),
+          expression: t('{ready}/60·{costPerHour} an hour', {
             ready: formatFigure(laid.readyMin),
             costPerHour: formatFigure(asset.costPerHour),
           }),
-          cost,
-          work.site.currency,
-          'asset',
-        ),
+          value: cost,
+          unit: work.site.currency,
+          source: 'asset',
+        }),
       ],
-      ['window.downMin'],
-    ),
+      paths: ['window.downMin'],
+    }),
   ];
 }
 
@@ -271,33 +357,40 @@ export function figuresOf(job: Job, laid: Schedule): Record<string, Figure> {
     ...mainFigures(own, slope),
     ...cures(draft.rounds, laid, main),
     ...hours(job, laid, main),
-    figureOf('dewPoint', t('Dew point'), gate.dewPointC, 'temperature', gate.working, READINGS),
-    figureOf(
-      'margin',
-      t('Above dew point'),
-      gate.marginC,
-      'temperatureStep',
-      endingIn(gate.working, 'ΔT'),
-      READINGS,
-    ),
+    figureOf({
+      id: 'dewPoint',
+      label: t('Dew point'),
+      value: gate.dewPointC,
+      quantity: 'temperature',
+      working: gate.working,
+      paths: READINGS,
+    }),
+    figureOf({
+      id: 'margin',
+      label: t('Above dew point'),
+      value: gate.marginC,
+      quantity: 'temperatureStep',
+      working: endingIn(gate.working, 'ΔT'),
+      paths: READINGS,
+    }),
     ...(hard
       ? [
-          figureOf(
-            'hardness',
-            t('Least hardness'),
-            hard.least,
-            hard.scale === 'A' ? 'hardnessA' : 'hardness',
-            [
-              line(
-                'H',
-                t('least hardness, Shore {scale}', { scale: hard.scale }),
-                t('as on the card'),
-                hard.least,
-                `Shore ${hard.scale}`,
-                `card ${card.code}`,
-              ),
+          figureOf({
+            id: 'hardness',
+            label: t('Least hardness'),
+            value: hard.least,
+            quantity: hard.scale === 'A' ? 'hardnessA' : 'hardness',
+            working: [
+              line({
+                symbol: 'H',
+                label: t('least hardness, Shore {scale}', { scale: hard.scale }),
+                expression: t('as on the card'),
+                value: hard.least,
+                unit: `Shore ${hard.scale}`,
+                source: `card ${card.code}`,
+              }),
             ],
-          ),
+          }),
         ]
       : []),
     ...draft.figures(),

@@ -14,63 +14,70 @@ const TEMP = ['readings.surfaceC'];
 export function roundFigures(round: Round, slope: Slope, prefix: string): Figure[] {
   const [first] = round.batches;
   const paths = [...round.paths, ...TEMP];
-  const total = figureOf(
-    `${prefix}total`,
-    t('To mix'),
-    round.mixMl,
-    'volume',
-    [
+  const total = figureOf({
+    id: `${prefix}total`,
+    label: t('To mix'),
+    value: round.mixMl,
+    quantity: 'volume',
+    working: [
       ...grossWorking(round),
-      line(
-        'ΣV',
-        t('in whole batches'),
-        t('{batches} of them', { batches: round.batches.length }),
-        round.mixMl,
-        'ml',
-      ),
+      line({
+        symbol: 'ΣV',
+        label: t('in whole batches'),
+        expression: t('{batches} of them', { batches: round.batches.length }),
+        value: round.mixMl,
+        unit: 'ml',
+      }),
     ],
-    [...round.paths],
-  );
+    paths: [...round.paths],
+  });
   if (!first) return [total];
   const own = [
     ...round.batching.working(),
-    line(
-      'tu',
-      t('touched for'),
-      t('all that is done with a batch'),
-      touchedFor(round),
-      'min',
-      t('method, pace'),
-    ),
+    line({
+      symbol: 'tu',
+      label: t('touched for'),
+      expression: t('all that is done with a batch'),
+      value: touchedFor(round),
+      unit: 'min',
+      source: t('method, pace'),
+    }),
   ];
   const end = closing(own);
   const figures = [
     total,
-    figureOf(
-      `${prefix}batches`,
-      t('Batches'),
-      round.batches.length,
-      'count',
-      end('n', t('batches'), round.batches.length),
+    figureOf({
+      id: `${prefix}batches`,
+      label: t('Batches'),
+      value: round.batches.length,
+      quantity: 'count',
+      working: end('n', t('batches'), round.batches.length),
       paths,
-    ),
-    figureOf(
-      `${prefix}batch`,
-      t('Each batch'),
-      first.ml,
-      'volume',
-      end('Vb', t('a batch'), first.ml, 'ml'),
+    }),
+    figureOf({
+      id: `${prefix}batch`,
+      label: t('Each batch'),
+      value: first.ml,
+      quantity: 'volume',
+      working: end('Vb', t('a batch'), first.ml, 'ml'),
       paths,
-    ),
-    figureOf(
-      `${prefix}life`,
-      t('Working life'),
-      first.lifeMin,
-      'time',
-      end('L', t('working life of a batch'), first.lifeMin, 'min'),
+    }),
+    figureOf({
+      id: `${prefix}life`,
+      label: t('Working life'),
+      value: first.lifeMin,
+      quantity: 'time',
+      working: end('L', t('working life of a batch'), first.lifeMin, 'min'),
       paths,
-    ),
-    figureOf(`${prefix}place`, t('To place a batch'), touchedFor(round), 'time', own, paths),
+    }),
+    figureOf({
+      id: `${prefix}place`,
+      label: t('To place a batch'),
+      value: touchedFor(round),
+      quantity: 'time',
+      working: own,
+      paths,
+    }),
   ];
   return [...figures, ...partFigures(round, slope, prefix)];
 }
@@ -83,59 +90,108 @@ function partFigures(round: Round, slope: Slope, prefix: string): Figure[] {
   const paths = [...round.paths, ...TEMP];
   const { a, b, by } = weigh.ratio;
   const common = [
-    line('Vb', t('batch'), t('from above'), first.ml, 'ml'),
-    line(
-      'a:b',
-      t('{nameA} to {nameB}', {
+    line({
+      symbol: 'Vb',
+      label: t('batch'),
+      expression: t('from above'),
+      value: first.ml,
+      unit: 'ml',
+    }),
+    line({
+      symbol: 'a:b',
+      label: t('{nameA} to {nameB}', {
         nameA: weigh.nameA.toLowerCase(),
         nameB: weigh.nameB.toLowerCase(),
       }),
-      `by ${by}`,
-      `${formatFigure(a)} : ${formatFigure(b)}`,
-      '',
-      `card ${round.card.code}`,
-    ),
-    line('mA', weigh.nameA.toLowerCase(), t('by the batch and the ratio'), first.aG, 'g'),
-    line('mB', weigh.nameB.toLowerCase(), t('by the batch and the ratio'), first.bG, 'g'),
+      expression: `by ${by}`,
+      value: `${formatFigure(a)} : ${formatFigure(b)}`,
+      unit: '',
+      source: `card ${round.card.code}`,
+    }),
+    line({
+      symbol: 'mA',
+      label: weigh.nameA.toLowerCase(),
+      expression: t('by the batch and the ratio'),
+      value: first.aG,
+      unit: 'g',
+    }),
+    line({
+      symbol: 'mB',
+      label: weigh.nameB.toLowerCase(),
+      expression: t('by the batch and the ratio'),
+      value: first.bG,
+      unit: 'g',
+    }),
   ];
   const mass = first.aG + first.bG;
   const [aMl, bMl] = [first.aG / weigh.densityA, first.bG / weigh.densityB];
   return [
-    figureOf(
-      `${prefix}batchMass`,
-      t('Each batch'),
-      mass,
-      'mass',
-      [...common, line('m', t('batch'), 'mA + mB', mass, 'g')],
+    figureOf({
+      id: `${prefix}batchMass`,
+      label: t('Each batch'),
+      value: mass,
+      quantity: 'mass',
+      working: [
+        ...common,
+        line({ symbol: 'm', label: t('batch'), expression: 'mA + mB', value: mass, unit: 'g' }),
+      ],
       paths,
-    ),
-    figureOf(`${prefix}aG`, weigh.nameA, first.aG, 'mass', endingIn(common, 'mA'), paths),
-    figureOf(`${prefix}bG`, weigh.nameB, first.bG, 'mass', endingIn(common, 'mB'), paths),
-    figureOf(
-      `${prefix}aMl`,
-      weigh.nameA,
-      aMl,
-      'volume',
-      [
+    }),
+    figureOf({
+      id: `${prefix}aG`,
+      label: weigh.nameA,
+      value: first.aG,
+      quantity: 'mass',
+      working: endingIn(common, 'mA'),
+      paths,
+    }),
+    figureOf({
+      id: `${prefix}bG`,
+      label: weigh.nameB,
+      value: first.bG,
+      quantity: 'mass',
+      working: endingIn(common, 'mB'),
+      paths,
+    }),
+    figureOf({
+      id: `${prefix}aMl`,
+      label: weigh.nameA,
+      value: aMl,
+      quantity: 'volume',
+      working: [
         ...endingIn(common, 'mA'),
-        line('VA', weigh.nameA.toLowerCase(), `mA/${formatFigure(weigh.densityA)}`, aMl, 'ml'),
+        line({
+          symbol: 'VA',
+          label: weigh.nameA.toLowerCase(),
+          expression: `mA/${formatFigure(weigh.densityA)}`,
+          value: aMl,
+          unit: 'ml',
+        }),
       ],
       paths,
-    ),
-    figureOf(
-      `${prefix}bMl`,
-      weigh.nameB,
-      bMl,
-      'volume',
-      [
+    }),
+    figureOf({
+      id: `${prefix}bMl`,
+      label: weigh.nameB,
+      value: bMl,
+      quantity: 'volume',
+      working: [
         ...endingIn(common, 'mB'),
-        line('VB', weigh.nameB.toLowerCase(), `mB/${formatFigure(weigh.densityB)}`, bMl, 'ml'),
+        line({
+          symbol: 'VB',
+          label: weigh.nameB.toLowerCase(),
+          expression: `mB/${formatFigure(weigh.densityB)}`,
+          value: bMl,
+          unit: 'ml',
+        }),
       ],
       paths,
-    ),
+    }),
   ];
 }
 
 /** Minutes to place the first batch of a round, with everything that is done with it. */
 const touchedFor = ({ batches, batching, touches, placedMl }: Round): number =>
-  batches[0] ? touched(touches, batches[0].placedMl, placedMl, batching.paceMlPerMin) : 0;
+  batches[0]
+    ? touched({ touches, ml: batches[0].placedMl, totalMl: placedMl, pace: batching.paceMlPerMin })
+    : 0;

@@ -65,12 +65,10 @@ function leftOf(plan: Plan): Left[] {
 /** What a card's job draws or mixes, in the leftovers' base unit; null if it does not fit. */
 function takesOf(
   { card, from }: Left,
-  survey: Survey,
-  site: SiteSettings,
-  context: WorkContext,
+  { survey, site, context }: { survey: Survey; site: SiteSettings; context: WorkContext },
 ): number | null {
   const run = { demand: demandOfSurvey(survey, site), jobOf: jobAlone };
-  const match = judge(survey, card, site, context, run);
+  const match = judge(survey, card, { site, context, run });
   if (match.verdict === 'no') return null;
   const own = ownRounds(match.job());
   return from === 'batch'
@@ -91,7 +89,7 @@ export function leftoverUses(
   const uses = leftOf(plan).flatMap((left) =>
     others.flatMap(({ repairId, survey }): LeftoverUse[] => {
       if (!left.card.families.includes(survey.family)) return [];
-      const takes = takesOf(left, survey, site, context);
+      const takes = takesOf(left, { survey, site, context });
       if (takes === null || takes > left.left) return [];
       const { from, quantity, withinMin } = left;
       return [

@@ -43,7 +43,7 @@ function nextOption(match: CardMatch, survey: Survey, context: WorkContext): Nex
       c.role === 'system' && c.code !== match.card.code && c.families.includes(survey.family),
   );
   const options = others.flatMap((card) => {
-    const other = judge(survey, card, site, context, run);
+    const other = judge(survey, card, { site, context, run });
     const { totalCost, materialCost, downtimeCost, serviceMin, lifeDays } = other;
     if (other.verdict === 'no' || totalCost === null || serviceMin === null) return [];
     const [material, downtime] = [materialCost ?? 0, downtimeCost ?? 0];
@@ -181,17 +181,29 @@ function allFigures(
   const { work } = job;
   const { labourMin, heatMin } = effortOf(laid);
   const days = card.lifeDays[survey.intent];
-  const expected = figureOf('expected', t('Expected life'), days * 1440, 'time', [
-    line(
-      'L',
-      t('expected life, {intent}', { intent: survey.intent }),
-      t('as on the card'),
-      days,
-      'd',
-      `card ${card.code}`,
-    ),
-    line('t', t('the same'), 'L·1440', days * 1440, 'min'),
-  ]);
+  const expected = figureOf({
+    id: 'expected',
+    label: t('Expected life'),
+    value: days * 1440,
+    quantity: 'time',
+    working: [
+      line({
+        symbol: 'L',
+        label: t('expected life, {intent}', { intent: survey.intent }),
+        expression: t('as on the card'),
+        value: days,
+        unit: 'd',
+        source: `card ${card.code}`,
+      }),
+      line({
+        symbol: 't',
+        label: t('the same'),
+        expression: 'L·1440',
+        value: days * 1440,
+        unit: 'min',
+      }),
+    ],
+  });
   const extra = [
     ...heatFigures(main),
     ...nextFigures(next, site.currency),
@@ -201,7 +213,7 @@ function allFigures(
       ...{ supplies: supplied.supplies, labourMin, heatMin },
       readyMin: laid.readyMin,
     }),
-    ...readinessFigures(job, laid, main, seedFrom(survey.asset.tag)),
+    ...readinessFigures(job, { laid, main, seed: seedFrom(survey.asset.tag) }),
   ];
   return { ...figuresOf(job, laid), ...Object.fromEntries(extra.map((f) => [f.id, f])) };
 }
@@ -224,7 +236,7 @@ function assembled(made: Made): Plan {
   const { survey, card, site, match, job, laid, main, madeAt, context } = made;
   const { work, draft, family } = job;
   const steps = laid.steps.map(stepOf);
-  const supplied = suppliesOf(work, card, draft.rounds, draft.needs);
+  const supplied = suppliesOf(work, { main: card, rounds: draft.rounds, needs: draft.needs });
   const { supplies, used } = supplied;
   const next = nextOption(match, survey, context);
   const figures = allFigures(made, next, supplied);
@@ -287,7 +299,7 @@ export function makePlan(
   madeAt: string,
   context: WorkContext = {},
 ): PlanResult {
-  const match = judge(survey, card, site, context);
+  const match = judge(survey, card, { site, context });
   const stop = match.judged.find((j) => j.verdict === 'no');
   if (stop) return { ok: false, why: stop.because };
   const job = conditioned(match);

@@ -43,7 +43,14 @@ export const heatOptions = (main: Round): z.infer<typeof HeatOption>[] =>
 /** The same as figures, by temperature. */
 export const heatFigures = (main: Round): Figure[] =>
   heated(main).map(({ tempC, minutes: min, working }) =>
-    figureOf(`heat.${tempC}`, t('If heated'), min, 'time', working, ['readings.surfaceC']),
+    figureOf({
+      id: `heat.${tempC}`,
+      label: t('If heated'),
+      value: min,
+      quantity: 'time',
+      working,
+      paths: ['readings.surfaceC'],
+    }),
   );
 
 /** Number of temperature traces: enough for a chance within a few percent, and quick to compute. */
@@ -56,9 +63,7 @@ const HELD_SD_C = 0.5;
 /** The chance of being cured in time, over possible temperatures. Empty if there is no time at all. */
 export function readinessFigures(
   { work }: Job,
-  laid: Schedule,
-  main: Round,
-  seed: number,
+  { laid, main, seed }: { laid: Schedule; main: Round; seed: number },
 ): Figure[] {
   const { survey, site } = work;
   const points = main.card.cure.milestones[neededOf(main)];
@@ -86,14 +91,23 @@ export function readinessFigures(
   });
   const pct = found.probability * 100;
   return [
-    figureOf(
-      'readiness',
-      t('Chance of being ready in time'),
-      pct,
-      'chance',
-      [...found.working, line('P', t('chance of being ready'), t('of all traces'), pct, '%')],
-      ['window.downMin', 'readings.surfaceC'],
-    ),
+    figureOf({
+      id: 'readiness',
+      label: t('Chance of being ready in time'),
+      value: pct,
+      quantity: 'chance',
+      working: [
+        ...found.working,
+        line({
+          symbol: 'P',
+          label: t('chance of being ready'),
+          expression: t('of all traces'),
+          value: pct,
+          unit: '%',
+        }),
+      ],
+      paths: ['window.downMin', 'readings.surfaceC'],
+    }),
   ];
 }
 
@@ -158,5 +172,9 @@ export function workWindows(
   const from = Math.min(...mixes.map((x) => x.first));
   const to = Math.max(...mixes.map((x) => x.placed));
   const dry = timeTo(main, 'tackFree', laid.mixedAt.get(main.id)?.last ?? 0);
-  return windowsIn(weather, work.card.ambient, to - from, dry?.ok ? dry.minutes : 120).slice(0, 6);
+  return windowsIn(weather, {
+    gate: work.card.ambient,
+    applyMinutes: to - from,
+    protectMinutes: dry?.ok ? dry.minutes : 120,
+  }).slice(0, 6);
 }

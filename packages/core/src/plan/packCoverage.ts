@@ -95,29 +95,50 @@ export function packCoverage(ask: PackCoverageInput): Answer<PackCoverage> {
     number,
   ];
   return worked({ each: drawn * scale, quantity, count, lengthMm, areaMm2 }, [
-    line(
-      'V',
-      t('one takes'),
-      t('as a plan draws it, with waste and overfill'),
-      shown,
-      unit.symbol,
-      `card ${card.code}`,
-    ),
-    line('P', t('the pack holds'), pack.label, held, unit.symbol, `card ${card.code}`),
+    line({
+      symbol: 'V',
+      label: t('one takes'),
+      expression: t('as a plan draws it, with waste and overfill'),
+      value: shown,
+      unit: unit.symbol,
+      source: `card ${card.code}`,
+    }),
+    line({
+      symbol: 'P',
+      label: t('the pack holds'),
+      expression: pack.label,
+      value: held,
+      unit: unit.symbol,
+      source: `card ${card.code}`,
+    }),
     ...(lengthMm === null
       ? []
-      : [line('L', t('length it covers'), `${formatFigure(long ?? 0)}·P/V`, lengthMm, 'mm')]),
+      : [
+          line({
+            symbol: 'L',
+            label: t('length it covers'),
+            expression: `${formatFigure(long ?? 0)}·P/V`,
+            value: lengthMm,
+            unit: 'mm',
+          }),
+        ]),
     ...(areaMm2 === null
       ? []
       : [
-          line(
-            'A',
-            t('area it covers'),
-            `${formatFigure(long ?? 0)}·${formatFigure(wide ?? 0)}·P/V`,
-            areaMm2,
-            'mm²',
-          ),
+          line({
+            symbol: 'A',
+            label: t('area it covers'),
+            expression: `${formatFigure(long ?? 0)}·${formatFigure(wide ?? 0)}·P/V`,
+            value: areaMm2,
+            unit: 'mm²',
+          }),
         ]),
-    line('n', t('whole ones'), t('P/V, rounded down'), count, ''),
+    line({
+      symbol: 'n',
+      label: t('whole ones'),
+      expression: t('P/V, rounded down'),
+      value: count,
+      unit: '',
+    }),
   ]);
 }

@@ -10,7 +10,7 @@ export function previewFigures(match: CardMatch, units: UnitSystem): Record<stri
   const job = match.job();
   const { work, draft, laid } = job;
   const plan = laid.ok ? figuresOf(job, laid) : {};
-  const drawn = suppliesOf(work, match.card, draft.rounds, []).figures;
+  const drawn = suppliesOf(work, { main: match.card, rounds: draft.rounds, needs: [] }).figures;
   return matchFigures(
     match,
     { ...plan, ...Object.fromEntries(drawn.map((f) => [f.id, f])) },

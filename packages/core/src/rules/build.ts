@@ -121,12 +121,11 @@ export const buildRules: Rule[] = [
             // One answer turns the verdict only if a single crack is too narrow, and none too wide.
             relax:
               single && atMost(widthMm, max)
-                ? relaxBy(
-                    demand,
-                    'crackWidth',
-                    `${min} mm`,
-                    m('Would if chased out to {min}.', { min: mm(min) }),
-                  )
+                ? relaxBy(demand, {
+                    figure: 'crackWidth',
+                    text: `${min} mm`,
+                    say: m('Would if chased out to {min}.', { min: mm(min) }),
+                  })
                 : undefined,
           },
         );

@@ -13,10 +13,12 @@ const stepsOf = (conditions: readonly RouteCondition[]): readonly string[] | und
 /** The conditions of a family's route: approvals are separate from work. */
 const routeRule = (
   id: string,
-  name: string,
-  question: string,
-  none: string,
-  pick: (work: Work) => RouteCondition[],
+  {
+    name,
+    question,
+    none,
+    pick,
+  }: { name: string; question: string; none: string; pick: (work: Work) => RouteCondition[] },
 ): Rule => ({
   id,
   name,
@@ -53,22 +55,20 @@ export const placeRules: Rule[] = [
       return stop ? no(stop.because) : fits(t('Nothing about the damage rules it out.'));
     },
   },
-  routeRule(
-    'leave',
-    t('With leave'),
-    t('Must somebody allow it first?'),
-    t('Nobody need allow it.'),
-    ({ demand, card }) =>
+  routeRule('leave', {
+    name: t('With leave'),
+    question: t('Must somebody allow it first?'),
+    none: t('Nobody need allow it.'),
+    pick: ({ demand, card }) =>
       // A person who does the work needs no approval from themselves.
       demand.conditions.filter((c) => c.who !== undefined && c.who !== card.permission),
-  ),
-  routeRule(
-    'round',
-    t('Round it'),
-    t('Must something round it be seen to?'),
-    t('Nothing round it asks for more.'),
-    ({ demand }) => demand.conditions.filter((c) => c.who === undefined),
-  ),
+  }),
+  routeRule('round', {
+    name: t('Round it'),
+    question: t('Must something round it be seen to?'),
+    none: t('Nothing round it asks for more.'),
+    pick: ({ demand }) => demand.conditions.filter((c) => c.who === undefined),
+  }),
   {
     id: 'permission',
     name: t('Who may do it'),
@@ -138,7 +138,11 @@ export const placeRules: Rule[] = [
       if (mix.kind !== 'light-cured') return fits(t('It needs no lamp.'));
       if (!demand.light?.reaches)
         return no(t('It cures by light, and the lamp does not reach it.'), {
-          relax: relaxBy(demand, 'light', 'yes', m('Would if the lamp reaches it.')),
+          relax: relaxBy(demand, {
+            figure: 'light',
+            text: 'yes',
+            say: m('Would if the lamp reaches it.'),
+          }),
         });
       const n = Math.ceil(buildMm / mix.depthPerPassMm - 1e-9);
       return fits(() =>

@@ -138,9 +138,7 @@ export const no = (because: Words, more: More = NOTHING): Judgement =>
 /** A hint through the demand: only if its figure came from a field on the form. */
 export function relaxBy(
   demand: Demand,
-  figure: DemandFigure,
-  text: string,
-  say: Message,
+  { figure, text, say }: { figure: DemandFigure; text: string; say: Message },
 ): Relax | undefined {
   const path = demand.paths[figure];
   return path === undefined ? undefined : { say, path, text };

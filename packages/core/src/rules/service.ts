@@ -57,7 +57,11 @@ export const serviceRules: Rule[] = [
       return card.service.machinable
         ? fits(t('It can be turned and milled.'))
         : no(t('It cannot be cut; it is harder than the tool.'), {
-            relax: relaxBy(demand, 'machined', 'no', m('Would if formed to size instead.')),
+            relax: relaxBy(demand, {
+              figure: 'machined',
+              text: 'no',
+              say: m('Would if formed to size instead.'),
+            }),
           });
     },
   },

@@ -62,7 +62,14 @@ export function cureReason(run: CureForecast, now: number, zone: Zone): Message 
 export const momentFigure = (
   id: MilestoneId,
   { minutes: takes, working }: MilestoneForecast,
-): Figure => figureOf(`cure.${id}`, MILESTONE_NAMES[id], takes, 'time', [...working]);
+): Figure =>
+  figureOf({
+    id: `cure.${id}`,
+    label: MILESTONE_NAMES[id],
+    value: takes,
+    quantity: 'time',
+    working: [...working],
+  });
 
 /** The share of the cure at a moment, epoch ms, and its duration from mixing, each with its working. */
 export function cureFigures(run: CureForecast, now: number): { share: Figure; takes: Figure } {
@@ -70,11 +77,35 @@ export function cureFigures(run: CureForecast, now: number): { share: Figure; ta
   const since = Math.max(0, (now - mixedAt) / MINUTE - lastMin);
   const share = Math.min(1, progress + (paceMin === null ? 0 : since / paceMin)) * 100;
   return {
-    share: figureOf('cure.share', t('Share of the cure'), share, 'percent', [
-      ...working,
-      line('Δt', t('since the last reading'), 'now', since, 'min'),
-      line('a', t('share now'), t('a₀ + a₁ + Δt/p, 1 at the most'), share, '%'),
-    ]),
-    takes: figureOf('cure.takes', t('Since mixing'), run.minutes, 'time', [...working]),
+    share: figureOf({
+      id: 'cure.share',
+      label: t('Share of the cure'),
+      value: share,
+      quantity: 'percent',
+      working: [
+        ...working,
+        line({
+          symbol: 'Δt',
+          label: t('since the last reading'),
+          expression: 'now',
+          value: since,
+          unit: 'min',
+        }),
+        line({
+          symbol: 'a',
+          label: t('share now'),
+          expression: t('a₀ + a₁ + Δt/p, 1 at the most'),
+          value: share,
+          unit: '%',
+        }),
+      ],
+    }),
+    takes: figureOf({
+      id: 'cure.takes',
+      label: t('Since mixing'),
+      value: run.minutes,
+      quantity: 'time',
+      working: [...working],
+    }),
   };
 }

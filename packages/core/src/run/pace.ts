@@ -30,9 +30,7 @@ function leftWith(tasks: readonly Task[], at: Task): number {
 
 function openBatchTime(
   tasks: readonly Task[],
-  at: Task,
-  mixes: readonly MixedBatch[],
-  now: number,
+  { at, mixes, now }: { at: Task; mixes: readonly MixedBatch[]; now: number },
 ): Pace['batch'] {
   const { batch } = at;
   const open =
@@ -63,12 +61,21 @@ function openBatchTime(
  */
 export function paceOf(
   plan: Plan,
-  tasks: readonly Task[],
-  at: Task,
-  mixes: readonly MixedBatch[],
-  now: number,
-  zone: Zone,
-  notBefore = now,
+  {
+    tasks,
+    at,
+    mixes,
+    now,
+    zone,
+    notBefore = now,
+  }: {
+    tasks: readonly Task[];
+    at: Task;
+    mixes: readonly MixedBatch[];
+    now: number;
+    zone: Zone;
+    notBefore?: number;
+  },
 ): Pace {
   const summary = planSummaryOf(plan);
   const since = (Math.max(now, notBefore) - summary.startAt) / MINUTE;
@@ -92,6 +99,6 @@ export function paceOf(
         spare: roughDuration(spare),
       },
     ),
-    batch: openBatchTime(tasks, at, mixes, now),
+    batch: openBatchTime(tasks, { at, mixes, now }),
   };
 }

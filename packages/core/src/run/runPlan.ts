@@ -56,10 +56,17 @@ type Points = Partial<Record<MilestoneId, CurePoint[]>>;
 /** The known course to a milestone of a round, from `mixedAt`; null if its card has no times for it. */
 function courseTo(
   points: Points,
-  id: MilestoneId,
-  plannedMin: number,
-  mixedAt: number,
-  { temps, slow, lasts }: Pick<CureReadings, 'temps'> & Pick<CureCourse, 'slow' | 'lasts'>,
+  {
+    id,
+    plannedMin,
+    mixedAt,
+    readings: { temps, slow, lasts },
+  }: {
+    id: MilestoneId;
+    plannedMin: number;
+    mixedAt: number;
+    readings: Pick<CureReadings, 'temps'> & Pick<CureCourse, 'slow' | 'lasts'>;
+  },
 ): CureCourse | null {
   const own = points[id];
   const seen = temps.map(({ at, tempC }): SeenTemp => ({ atMin: (at - mixedAt) / MINUTE, tempC }));
@@ -72,16 +79,23 @@ function courseTo(
  */
 function slowBy(
   round: PlanRound,
-  points: Points,
-  mixedAt: number,
-  { temps, samples }: CureReadings,
-  lasts: boolean,
+  {
+    points,
+    mixedAt,
+    readings: { temps, samples },
+    lasts,
+  }: { points: Points; mixedAt: number; readings: CureReadings; lasts: boolean },
 ): number {
   const behind = samples.flatMap(({ at, by, hard }) => {
     const planned = HARD_AT[by].flatMap((id) => round.milestones.filter((x) => x.id === id))[0];
     if (hard || !planned || at < mixedAt) return [];
     const about = { temps, slow: 1, lasts };
-    const course = courseTo(points, planned.id, planned.minutes, mixedAt, about);
+    const course = courseTo(points, {
+      id: planned.id,
+      plannedMin: planned.minutes,
+      mixedAt,
+      readings: about,
+    });
     return course ? [progressAt(course, (at - mixedAt) / MINUTE)] : [];
   });
   return Math.max(1, ...behind);
@@ -104,9 +118,14 @@ export function runPlan(plan: Plan, seen: CureReadings, mixes: readonly MixedBat
     const points: Points | undefined = plan.cards[round.card.code]?.cure.milestones;
     if (!mixed || !points) return round;
     const isMain = round.id === plan.mainRound;
-    const slow = isMain ? slowBy(round, points, mixed.last, seen, lasts) : 1;
+    const slow = isMain ? slowBy(round, { points, mixedAt: mixed.last, readings: seen, lasts }) : 1;
     const to = (id: MilestoneId, plannedMin: number, mixedAt: number): MilestoneForecast | null => {
-      const course = courseTo(points, id, plannedMin, mixedAt, { temps: seen.temps, slow, lasts });
+      const course = courseTo(points, {
+        id,
+        plannedMin,
+        mixedAt,
+        readings: { temps: seen.temps, slow, lasts },
+      });
       return course && forecastCure(course);
     };
     closes.set(round.id, (until, planned) => to(until, planned, mixed.first)?.minutes ?? planned);

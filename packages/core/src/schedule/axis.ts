@@ -38,13 +38,19 @@ function labelOf(at: number, stepMs: number, zone: Zone): string {
   return `${two(d.getUTCHours())}:${two(d.getUTCMinutes())}`;
 }
 
-function ticksIn(
-  from: number,
-  to: number,
-  msPerPx: number,
-  zone: Zone,
-  x: (at: number) => number,
-): Axis['ticks'] {
+function ticksIn({
+  from,
+  to,
+  msPerPx,
+  zone,
+  x,
+}: {
+  from: number;
+  to: number;
+  msPerPx: number;
+  zone: Zone;
+  x: (at: number) => number;
+}): Axis['ticks'] {
   const labelStep = stepFor(msPerPx, LABEL_PX);
   const small = stepFor(msPerPx, TICK_PX);
   const ticks: Axis['ticks'] = [];
@@ -76,7 +82,9 @@ export function axisOf({ from, nearTo, to, width, nearShare, zone }: AxisSpec): 
     if (held <= nearTo) return ((held - from) / nearMs) * nearWidth;
     return nearWidth + ((held - nearTo) / farMs) * (width - nearWidth);
   };
-  const near = ticksIn(from, nearTo, nearMs / nearWidth, zone, x);
-  const far = broken ? ticksIn(nearTo + 1, to, farMs / (width - nearWidth), zone, x) : [];
+  const near = ticksIn({ from, to: nearTo, msPerPx: nearMs / nearWidth, zone, x });
+  const far = broken
+    ? ticksIn({ from: nearTo + 1, to, msPerPx: farMs / (width - nearWidth), zone, x })
+    : [];
   return { x, width, breakX: broken ? nearWidth : null, nearTo, ticks: [...near, ...far] };
 }

@@ -198,8 +198,9 @@ class Clock {
   private layOnce(draft: StepDraft, id: string): void {
     const people = draft.people ?? 1;
     const { hold } = draft;
-    if (draft.minutes > 0) this.slot(id, null, draft.minutes, people);
-    if (hold?.kind === 'countdown' && hold.minutes > 0) this.slot(id, null, hold.minutes, 0);
+    if (draft.minutes > 0) this.slot({ step: id, batch: null, length: draft.minutes, people });
+    if (hold?.kind === 'countdown' && hold.minutes > 0)
+      this.slot({ step: id, batch: null, length: hold.minutes, people: 0 });
     this.steps.push({ draft, id, minutes: draft.minutes });
     this.end(draft, this.now);
   }
@@ -214,7 +215,12 @@ class Clock {
         const length = this.touched(draft, round, batch);
         total[i] = (total[i] ?? 0) + length;
         if (length > 0)
-          this.slot(ids[i] as string, no, length, (draft.people ?? 1) + round.batching.moreHands);
+          this.slot({
+            step: ids[i] as string,
+            batch: no,
+            length,
+            people: (draft.people ?? 1) + round.batching.moreHands,
+          });
       });
       this.batches.push({ ...batch, no, round: round.id, mixedAtMin, lastTouchMin: this.now });
       const before = this.mixedAt.get(round.id);
@@ -235,7 +241,12 @@ class Clock {
   private touched(draft: StepDraft, round: Round, batch: RoundBatch): number {
     const touch = round.touches.find((t) => t.name === draft.name);
     return touch
-      ? touchMinutes(touch, batch.placedMl, round.placedMl, round.batching.paceMlPerMin)
+      ? touchMinutes({
+          touch,
+          ml: batch.placedMl,
+          totalMl: round.placedMl,
+          pace: round.batching.paceMlPerMin,
+        })
       : draft.minutes;
   }
 
@@ -244,7 +255,17 @@ class Clock {
     return batch ? run.reduce((s, d) => s + this.touched(d, round, batch), 0) : 0;
   }
 
-  private slot(step: string, batch: number | null, length: number, people: number): void {
+  private slot({
+    step,
+    batch,
+    length,
+    people,
+  }: {
+    step: string;
+    batch: number | null;
+    length: number;
+    people: number;
+  }): void {
     this.slots.push({ step, batch, from: this.now, to: this.now + length, people });
     this.now += length;
   }

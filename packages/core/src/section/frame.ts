@@ -120,7 +120,10 @@ export function frameOf(p: SectionSpec, request: SectionRequest): Frame {
 }
 
 /** The bite’s lower edge from left to right, in px: rough by the seed, never shallower than the squared edge. */
-export function biteOf(p: SectionSpec, f: Frame, edgeMm: number, seed: number): Point[] {
+export function biteOf(
+  p: SectionSpec,
+  { f, edgeMm, seed }: { f: Frame; edgeMm: number; seed: number },
+): Point[] {
   const random = mulberry32(seed);
   return Array.from({ length: SAMPLES + 1 }, (_, i): Point => {
     const t = (i / SAMPLES) * 2 - 1;
@@ -138,7 +141,10 @@ export function biteOf(p: SectionSpec, f: Frame, edgeMm: number, seed: number): 
 }
 
 /** The rough side of a through cut, from top to bottom, in px. */
-export function cutSide(f: Frame, x: number, seed: number, vee: boolean): Point[] {
+export function cutSide(
+  f: Frame,
+  { x, seed, vee }: { x: number; seed: number; vee: boolean },
+): Point[] {
   const random = mulberry32(seed);
   const steps = 12;
   const middle = (f.xa + f.xb) / 2;

@@ -12,12 +12,17 @@ const PAST = 4;
 const TOWARDS = 18;
 
 /** A horizontal dimension above the part; its figure is moved inwards if it would leave the frame. */
-function levelDim(
-  from: Point,
-  to: Point,
-  text: string,
-  width: number,
-): Extract<Prim, { kind: 'dim' }> {
+function levelDim({
+  from,
+  to,
+  text,
+  width,
+}: {
+  from: Point;
+  to: Point;
+  text: string;
+  width: number;
+}): Extract<Prim, { kind: 'dim' }> {
   const half = textWidth(text) / 2;
   const x = Math.min(Math.max((from[0] + to[0]) / 2, CLEAR + half), width - CLEAR - half);
   return { kind: 'dim', from, to, text, at: [x, from[1] - 9], anchor: 'middle' };
@@ -33,7 +38,19 @@ const ledDown = ({ from, to }: Extract<Prim, { kind: 'dim' }>): Prim[] =>
   }));
 
 /** A vertical dimension beside the part, with its figure outside and extension lines at both ends. */
-function uprightDim(side: -1 | 1, f: Frame, from: Point, to: Point, text: string): Prim[] {
+function uprightDim({
+  side,
+  f,
+  from,
+  to,
+  text,
+}: {
+  side: -1 | 1;
+  f: Frame;
+  from: Point;
+  to: Point;
+  text: string;
+}): Prim[] {
   const x = side < 0 ? f.end0 - DIM_OFF : f.end1 + DIM_OFF;
   const [top, bottom] = [from[1], to[1]];
   const led = (at: Point): Prim => ({
@@ -56,7 +73,10 @@ function uprightDim(side: -1 | 1, f: Frame, from: Point, to: Point, text: string
 }
 
 /** The names below the part, from left to right. */
-function legendOf(p: SectionSpec, f: Frame, request: SectionRequest, edgePx: number) {
+function legendOf(
+  p: SectionSpec,
+  { f, request, edgePx }: { f: Frame; request: SectionRequest; edgePx: number },
+) {
   const middle = (f.xa + f.xb) / 2;
   const deepest = f.y0 + p.depthMm * f.yPerMm;
   const named: { from: Point; text: string; tone: Tone }[] = [];
@@ -84,8 +104,11 @@ function legendOf(p: SectionSpec, f: Frame, request: SectionRequest, edgePx: num
 }
 
 /** Names below the part on one line, each with a leader line; the last ones are omitted if there is no room. */
-function legend(p: SectionSpec, f: Frame, request: SectionRequest, edgePx: number): Prim[] {
-  const named = legendOf(p, f, request, edgePx);
+function legend(
+  p: SectionSpec,
+  { f, request, edgePx }: { f: Frame; request: SectionRequest; edgePx: number },
+): Prim[] {
+  const named = legendOf(p, { f, request, edgePx });
   const [from, to] = [CLEAR, request.width - CLEAR];
   let starts: number[] | null = null;
   while (named.length > 0) {
@@ -129,24 +152,32 @@ function notesOf({ notes }: SectionSpec, f: Frame, { width, medium }: SectionReq
 /** Dimensions, leaders and notes of a section: none overlap, none are too near to the frame. */
 export function lettersOf(
   p: SectionSpec,
-  f: Frame,
-  request: SectionRequest,
-  edgePx: number,
+  { f, request, edgePx }: { f: Frame; request: SectionRequest; edgePx: number },
 ): Prim[] {
   const prims: Prim[] = [];
   const lap = lapPx(p, f);
   const dimY = f.dimY;
-  const across = p.across ? levelDim([f.xa, dimY], [f.xb, dimY], p.across, request.width) : null;
+  const across = p.across
+    ? levelDim({ from: [f.xa, dimY], to: [f.xb, dimY], text: p.across, width: request.width })
+    : null;
   if (across) prims.push(...ledDown(across), across);
   // If too narrow for its figure, only the description below the drawing has it.
   if (p.lap && lap > textWidth(p.lap) + CLEAR) {
-    const over = levelDim([f.xb, dimY], [f.xb + lap, dimY], p.lap, request.width);
+    const over = levelDim({
+      from: [f.xb, dimY],
+      to: [f.xb + lap, dimY],
+      text: p.lap,
+      width: request.width,
+    });
     if (!across || apart(boxOf(across), boxOf(over))) prims.push(...ledDown(over), over);
   }
   if (p.depth) {
     const deepest: Point = [(f.xa + f.xb) / 2, f.y0 + p.depthMm * f.yPerMm];
-    prims.push(...uprightDim(1, f, [f.end1, f.y0], deepest, p.depth));
+    prims.push(...uprightDim({ side: 1, f, from: [f.end1, f.y0], to: deepest, text: p.depth }));
   }
-  if (p.wall) prims.push(...uprightDim(-1, f, [f.end0, f.y0], [f.end0, f.y1], p.wall));
-  return [...prims, ...legend(p, f, request, edgePx), ...notesOf(p, f, request)];
+  if (p.wall)
+    prims.push(
+      ...uprightDim({ side: -1, f, from: [f.end0, f.y0], to: [f.end0, f.y1], text: p.wall }),
+    );
+  return [...prims, ...legend(p, { f, request, edgePx }), ...notesOf(p, f, request)];
 }

@@ -3,11 +3,19 @@ import { specOf, type Lettering, type SectionSpec } from './spec';
 /** A wall with a bite that does not go through. */
 export function wallSpec(
   named: string,
-  acrossMm: number,
-  across: string,
-  d: { depthMm: number; wallMm: number },
-  text: Lettering,
-  more: Partial<SectionSpec> = {},
+  {
+    acrossMm,
+    across,
+    d,
+    text,
+    more = {},
+  }: {
+    acrossMm: number;
+    across: string;
+    d: { depthMm: number; wallMm: number };
+    text: Lettering;
+    more?: Partial<SectionSpec>;
+  },
 ): SectionSpec {
   return specOf({
     named,
@@ -25,11 +33,19 @@ export function wallSpec(
 /** A part with a hole or crack right through. */
 export function throughSpec(
   named: string,
-  acrossMm: number,
-  across: string,
-  thickMm: number,
-  thick: string,
-  more: Partial<SectionSpec> = {},
+  {
+    acrossMm,
+    across,
+    thickMm,
+    thick,
+    more = {},
+  }: {
+    acrossMm: number;
+    across: string;
+    thickMm: number;
+    thick: string;
+    more?: Partial<SectionSpec>;
+  },
 ): SectionSpec {
   return specOf({
     named,
@@ -47,9 +63,11 @@ export function throughSpec(
 /** A crack from the surface down, in ground that continues below. */
 export function groundSpec(
   named: string,
-  d: { widthMm: number; depthMm: number },
-  text: Lettering,
-  more: Partial<SectionSpec> = {},
+  {
+    d,
+    text,
+    more = {},
+  }: { d: { widthMm: number; depthMm: number }; text: Lettering; more?: Partial<SectionSpec> },
 ): SectionSpec {
   return specOf({
     named,

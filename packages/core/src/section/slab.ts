@@ -23,7 +23,10 @@ function layerArea(bite: Point[], upper: number, lower: number): Point[] {
 const edgeOf = (fill: Fill) => (fill === 'planned' ? ('planned' as const) : ('layer' as const));
 
 /** The fill, coat by coat from the bottom, over its sand if any. */
-function layersOf(p: SectionSpec, bite: Point[], f: Frame, layers: Fill[]): Prim[] {
+function layersOf(
+  p: SectionSpec,
+  { bite, f, layers }: { bite: Point[]; f: Frame; layers: Fill[] },
+): Prim[] {
   const deepest = Math.max(...bite.map(([, y]) => y));
   const sandAt =
     p.sandFromMm === null ? deepest : Math.min(deepest, f.y0 + p.sandFromMm * f.yPerMm);
@@ -72,9 +75,7 @@ function coverOf(p: SectionSpec, f: Frame, layers: Fill[]): Prim[] {
 
 function parentOf(
   p: SectionSpec,
-  f: Frame,
-  bite: Point[],
-  { material, seed }: SectionRequest,
+  { f, bite, request: { material, seed } }: { f: Frame; bite: Point[]; request: SectionRequest },
 ): Prim[] {
   const ends: Prim[] = [f.end0, f.end1].map((x) => ({
     kind: 'line',
@@ -83,8 +84,8 @@ function parentOf(
   }));
   if (p.through) {
     const vee = p.bite === 'vee';
-    const left = cutSide(f, f.xa, seed, vee);
-    const right = cutSide(f, f.xb, seed + 1, vee);
+    const left = cutSide(f, { x: f.xa, seed, vee });
+    const right = cutSide(f, { x: f.xb, seed: seed + 1, vee });
     const sides: [Point[], number][] = [
       [left, f.end0],
       [right, f.end1],
@@ -171,12 +172,12 @@ export function slabSection(p: SectionSpec, request: SectionRequest): Drawing {
   const { width, height, system, layers } = request;
   const f = frameOf(p, request);
   const edgeMm = p.through || p.bite === 'crack' ? 0 : (request.edgeMm ?? 0);
-  const bite = biteOf(p, f, edgeMm, request.seed);
+  const bite = biteOf(p, { f, edgeMm, seed: request.seed });
   const edgePx = Math.min(edgeMm, p.depthMm) * f.yPerMm;
   const edges = edgePx > 0 ? [f.xa, f.xb] : [];
   const prims: Prim[] = [
-    ...parentOf(p, f, bite, request),
-    ...layersOf(p, bite, f, layers),
+    ...parentOf(p, { f, bite, request }),
+    ...layersOf(p, { bite, f, layers }),
     ...coverOf(p, f, layers),
     ...partsOf(p, f, layers.length > 0),
     ...edges.map((x): Prim => ({
@@ -187,7 +188,7 @@ export function slabSection(p: SectionSpec, request: SectionRequest): Drawing {
         [x, f.y0 + edgePx],
       ],
     })),
-    ...(request.dimensions ? lettersOf(p, f, request, edgePx) : []),
+    ...(request.dimensions ? lettersOf(p, { f, request, edgePx }) : []),
   ];
   const drawn = p.hanging ? flip(prims, height) : prims;
   const unit = system === 'us' ? 'in' : 'mm';

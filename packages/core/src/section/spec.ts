@@ -48,7 +48,7 @@ export function lettering({
   unknown,
 }: Pick<SectionRequest, 'system' | 'unknown'>): Lettering {
   return (x, ...keys) =>
-    keys.some((key) => unknown.includes(key)) ? '?' : figureAndUnit(x, 'length', system).figure;
+    keys.some((key) => unknown.includes(key)) ? '?' : figureAndUnit(x, 'length', { system }).figure;
 }
 
 type Plain = Pick<SectionSpec, 'named' | 'acrossMm' | 'depthMm' | 'across' | 'depth'> &

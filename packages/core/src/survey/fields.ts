@@ -83,8 +83,10 @@ export function amountIfKnown(quantity: QuantityId, spec: AmountSpec): WhenField
 }
 
 /** A length in mm, the most common field. */
-export const mm = (label: string, why: string, min: number, max: number, step = 1): QuantityField =>
-  amount('length', { label, why, min, max, step });
+export const mm = (
+  label: string,
+  { why, min, max, step = 1 }: { why: string; min: number; max: number; step?: number },
+): QuantityField => amount('length', { label, why, min, max, step });
 
 /** One of a closed list with names for people. */
 export function choice<V extends string>(

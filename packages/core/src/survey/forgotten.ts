@@ -82,9 +82,7 @@ interface Asks {
 const NOTHING: Asks = { refusals: [], conditions: [] };
 const seenTo = (
   id: string,
-  condition: string,
-  because: string,
-  steps?: readonly string[],
+  { condition, because, steps }: { condition: string; because: string; steps?: readonly string[] },
 ): Asks => ({
   refusals: [],
   conditions: [{ id, condition: m(condition), because: m(because), steps }],
@@ -92,17 +90,17 @@ const seenTo = (
 
 const SKIN_ASKS: Record<Skin, Asks> = {
   bare: NOTHING,
-  galvanised: seenTo(
-    'galvanised',
-    t('the zinc is ground off to the steel past the repair, with its fume drawn off'),
-    t('What is laid on zinc holds to the zinc, and the zinc comes off.'),
-  ),
-  'oil-soaked': seenTo(
-    'oil-soaked',
-    t('the oil is sweated out with heat, washed off hot, blasted again and watched for bleeding'),
-    t('The metal drank oil: it comes out again under the repair.'),
-    ['sweat'],
-  ),
+  galvanised: seenTo('galvanised', {
+    condition: t('the zinc is ground off to the steel past the repair, with its fume drawn off'),
+    because: t('What is laid on zinc holds to the zinc, and the zinc comes off.'),
+  }),
+  'oil-soaked': seenTo('oil-soaked', {
+    condition: t(
+      'the oil is sweated out with heat, washed off hot, blasted again and watched for bleeding',
+    ),
+    because: t('The metal drank oil: it comes out again under the repair.'),
+    steps: ['sweat'],
+  }),
   'rubber-lined': {
     refusals: [],
     conditions: [

@@ -16,23 +16,34 @@ export const parentOf = <const M extends readonly Substrate[]>(
 ) => ({ material: choice(materials, SUBSTRATE_NAMES, { label, why }) });
 
 export const depth = (max = 500) =>
-  mm(t('Greatest depth'), t('Sets the coats and the volume.'), 0.2, max, 0.5);
+  mm(t('Greatest depth'), { why: t('Sets the coats and the volume.'), min: 0.2, max, step: 0.5 });
 export const wall = (label = t('Sound wall around it'), max = 1000) =>
-  mm(label, t('What is left behind it decides who must approve.'), 0.5, max, 0.5);
+  mm(label, {
+    why: t('What is left behind it decides who must approve.'),
+    min: 0.5,
+    max,
+    step: 0.5,
+  });
 export const across = (max = 3000) =>
-  mm(t('Width across'), t('At the widest, cut back to sound.'), 1, max);
-export const length = (max = 20000) => mm(t('Length'), t('Along the longer side.'), 1, max);
-export const width = (max = 10000) => mm(t('Width'), t('Across it.'), 0.1, max, 0.5);
+  mm(t('Width across'), { why: t('At the widest, cut back to sound.'), min: 1, max });
+export const length = (max = 20000) =>
+  mm(t('Length'), { why: t('Along the longer side.'), min: 1, max });
+export const width = (max = 10000) =>
+  mm(t('Width'), { why: t('Across it.'), min: 0.1, max, step: 0.5 });
 export const crackWidth = (max = 100) =>
-  mm(t('Crack width'), t('Thin resin runs into a hairline; a wide one drains.'), 0.05, max, 0.1);
+  mm(t('Crack width'), {
+    why: t('Thin resin runs into a hairline; a wide one drains.'),
+    min: 0.05,
+    max,
+    step: 0.1,
+  });
 
-export const outside = mm(
-  t('Outside diameter'),
-  t('Measure round it, or read the pipe table.'),
-  10,
-  3000,
-  0.1,
-);
+export const outside = mm(t('Outside diameter'), {
+  why: t('Measure round it, or read the pipe table.'),
+  min: 10,
+  max: 3000,
+  step: 0.1,
+});
 export const pressure = amount('pressure', {
   label: t('Pressure in service'),
   why: t('What holds pressure is designed for it.'),
@@ -69,13 +80,12 @@ export const swing = amount('temperatureStep', {
   max: 80,
   step: 1,
 });
-export const panel = mm(
-  t('Length of slab that moves'),
-  t('Joint to joint: it sets the movement.'),
-  100,
-  60000,
-  100,
-);
+export const panel = mm(t('Length of slab that moves'), {
+  why: t('Joint to joint: it sets the movement.'),
+  min: 100,
+  max: 60000,
+  step: 100,
+});
 
 const TRAFFIC = ['foot', 'wheels', 'trucks'] as const;
 export type Traffic = (typeof TRAFFIC)[number];
@@ -113,10 +123,12 @@ export const wornFloor = ({
 /** A body of a shape, built to a depth, with no wall behind it. */
 export function body(
   title: string,
-  shape: Shape,
-  buildMm: number,
-  paths: string[],
-  remainingMm: number | null = null,
+  {
+    shape,
+    buildMm,
+    paths,
+    remainingMm = null,
+  }: { shape: Shape; buildMm: number; paths: string[]; remainingMm?: number | null },
 ): Body {
   return {
     title,
@@ -140,7 +152,11 @@ export function crackBody(
   const depthMm = Math.min(d.depthMm, workingMm);
   const shape = { kind: 'groove', lengthMm, widthMm, depthMm, profile: 'square' } as const;
   return {
-    ...body(t('Crack'), shape, depthMm, pathsOf(i, 'lengthMm', 'widthMm', 'depthMm')),
+    ...body(t('Crack'), {
+      shape,
+      buildMm: depthMm,
+      paths: pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
+    }),
     sandedFromMm: d.depthMm > depthMm ? d.depthMm : null,
     crack: true,
   };

@@ -14,7 +14,10 @@ export type ResultRow =
 function showField(named: Named, value: number, system: UnitSystem): Shown {
   const { measure, fixedUnit } = shownAs(named);
   if (!measure) return { figure: formatFigure(value).replace('-', '−'), unit: fixedUnit };
-  return figureAndUnit(value * measure.factor, measure.quantity, system, measure[system]);
+  return figureAndUnit(value * measure.factor, measure.quantity, {
+    system,
+    symbol: measure[system],
+  });
 }
 
 const joined = ({ figure, unit }: Shown): string =>
@@ -39,16 +42,14 @@ export function resultRows(
   if (!answer.ok) return [];
   const rows = Object.entries(result).flatMap(([key, named]) => {
     const value = (answer as unknown as Record<string, unknown>)[key];
-    return named === null || value === undefined ? [] : [rowOf(key, named, value, system)];
+    return named === null || value === undefined ? [] : [rowOf(key, { named, value, system })];
   });
   return [...rows.filter((r) => r.key === headline), ...rows.filter((r) => r.key !== headline)];
 }
 
 function rowOf(
   key: string,
-  named: Named & { of?: Names },
-  value: unknown,
-  system: UnitSystem,
+  { named, value, system }: { named: Named & { of?: Names }; value: unknown; system: UnitSystem },
 ): ResultRow {
   const label = named.title;
   if (typeof value === 'number')

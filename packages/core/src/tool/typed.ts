@@ -113,7 +113,10 @@ function limit(node: NumberNode, x: number, system: UnitSystem): string {
   return formatQuantity(x * node.measure.factor, node.measure.quantity, system);
 }
 
-function readNumber(node: NumberNode, text: string, path: string, system: UnitSystem): Reading {
+function readNumber(
+  node: NumberNode,
+  { text, path, system }: { text: string; path: string; system: UnitSystem },
+): Reading {
   if (text.trim() === '')
     return node.optional
       ? fine(undefined)
@@ -121,7 +124,7 @@ function readNumber(node: NumberNode, text: string, path: string, system: UnitSy
   let x: number;
   if (node.measure) {
     const { quantity: id, factor } = node.measure;
-    const read = parseQuantity(text, id, system, unitOf(node, system));
+    const read = parseQuantity(text, id, { system, unit: unitOf(node, system) });
     if (!read.ok) return wrong(path, read.message);
     x = read.value / factor;
   } else {
@@ -150,12 +153,11 @@ function readNumber(node: NumberNode, text: string, path: string, system: UnitSy
 export function readTyped(
   node: FormNode,
   typed: Typed | undefined,
-  system: UnitSystem,
-  path = '',
+  { system, path = '' }: { system: UnitSystem; path?: string },
 ): Reading {
   switch (node.kind) {
     case 'number':
-      return readNumber(node, typeof typed === 'string' ? typed : '', path, system);
+      return readNumber(node, { text: typeof typed === 'string' ? typed : '', path, system });
     case 'flag':
       return fine(typed === true || (typed === undefined && node.usual === true));
     case 'choice':
@@ -171,20 +173,20 @@ export function readTyped(
     }
     case 'list': {
       const items = (Array.isArray(typed) ? typed : []).map((t, i) =>
-        readTyped(node.item, t, system, join(path, i)),
+        readTyped(node.item, t, { system, path: join(path, i) }),
       );
       return { value: items.map((i) => i.value), issues: items.flatMap((i) => i.issues) };
     }
     case 'variant': {
       const option = optionOf(node, typed);
       if (!option) return wrong(path, t('Choose one.'));
-      const read = readTyped(option.node, typed, system, path);
+      const read = readTyped(option.node, typed, { system, path });
       return { value: { ...option.fixed, ...(read.value as object) }, issues: read.issues };
     }
     case 'group': {
       const given = (typeof typed === 'object' && !Array.isArray(typed) ? typed : {}) as TypedGroup;
       const reads = node.nodes.map(
-        (n) => [n.key, readTyped(n, given[n.key], system, join(path, n.key))] as const,
+        (n) => [n.key, readTyped(n, given[n.key], { system, path: join(path, n.key) })] as const,
       );
       const entries = reads.filter(([, r]) => r.value !== undefined).map(([k, r]) => [k, r.value]);
       return { value: Object.fromEntries(entries), issues: reads.flatMap(([, r]) => r.issues) };

@@ -111,9 +111,7 @@ const chanceText = (pct: number): string =>
 export function figureAndUnit(
   value: number,
   id: QuantityId,
-  system: UnitSystem,
-  symbol?: string,
-  finer = 0,
+  { system, symbol, finer = 0 }: { system: UnitSystem; symbol?: string; finer?: number },
 ): Shown {
   if (id === 'time')
     return { figure: finer > 0 ? fineDuration(value, finer) : formatDuration(value), unit: '' };
@@ -141,7 +139,7 @@ export function formatQuantity(
   system: UnitSystem = 'metric',
   finer = 0,
 ): string {
-  const { figure, unit } = figureAndUnit(value, id, system, undefined, finer);
+  const { figure, unit } = figureAndUnit(value, id, { system, finer });
   if (id === 'money') return `${unit}${figure}`;
   return unit ? `${figure} ${unit}` : figure;
 }

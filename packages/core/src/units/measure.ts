@@ -10,7 +10,10 @@ export interface Measure {
   us: string;
 }
 
-const of = (quantity: QuantityId, factor: number, metric: string, us: string): Measure => ({
+const of = (
+  quantity: QuantityId,
+  { factor, metric, us }: { factor: number; metric: string; us: string },
+): Measure => ({
   quantity,
   factor,
   metric,
@@ -19,32 +22,32 @@ const of = (quantity: QuantityId, factor: number, metric: string, us: string): M
 
 /** The quantities of field units; units without an entry are only shown. */
 const MEASURES: Partial<Record<FieldUnit, Measure>> = {
-  mm: of('length', 1, 'mm', 'in'),
-  m: of('length', 1000, 'm', 'ft'),
-  µm: of('thinFilm', 1, 'µm', 'mil'),
-  'mm²': of('area', 1, 'cm²', 'in²'),
-  'm²': of('area', 1e6, 'm²', 'ft²'),
-  ml: of('volume', 1, 'ml', 'US fl oz'),
-  l: of('volume', 1000, 'l', 'gal'),
-  g: of('mass', 1, 'g', 'oz'),
-  kg: of('mass', 1000, 'kg', 'lb'),
-  'g/ml': of('density', 1, 'g/ml', 'lb/gal'),
-  'm²/l': of('coverage', 1, 'm²/l', 'ft²/gal'),
-  'ml/min': of('flow', 1, 'ml/min', 'fl oz/min'),
-  'mm/year': of('wear', 1, 'mm/year', 'mil/year'),
-  s: of('time', 1 / 60, 's', 's'),
-  min: of('time', 1, 'min', 'min'),
-  h: of('time', 60, 'h', 'h'),
-  d: of('time', 1440, 'd', 'd'),
-  years: of('time', 525_960, 'years', 'years'),
-  '°C': of('temperature', 1, '°C', '°F'),
-  K: of('temperatureStep', 1, '°C', '°F'),
-  '%': of('percent', 1, '%', '%'),
-  share: of('percent', 100, '%', '%'),
-  bar: of('pressure', 1, 'bar', 'psi'),
-  MPa: of('stress', 1, 'MPa', 'psi'),
-  N: of('force', 1, 'N', 'lbf'),
-  '€': of('money', 1, '€', '€'),
+  mm: of('length', { factor: 1, metric: 'mm', us: 'in' }),
+  m: of('length', { factor: 1000, metric: 'm', us: 'ft' }),
+  µm: of('thinFilm', { factor: 1, metric: 'µm', us: 'mil' }),
+  'mm²': of('area', { factor: 1, metric: 'cm²', us: 'in²' }),
+  'm²': of('area', { factor: 1e6, metric: 'm²', us: 'ft²' }),
+  ml: of('volume', { factor: 1, metric: 'ml', us: 'US fl oz' }),
+  l: of('volume', { factor: 1000, metric: 'l', us: 'gal' }),
+  g: of('mass', { factor: 1, metric: 'g', us: 'oz' }),
+  kg: of('mass', { factor: 1000, metric: 'kg', us: 'lb' }),
+  'g/ml': of('density', { factor: 1, metric: 'g/ml', us: 'lb/gal' }),
+  'm²/l': of('coverage', { factor: 1, metric: 'm²/l', us: 'ft²/gal' }),
+  'ml/min': of('flow', { factor: 1, metric: 'ml/min', us: 'fl oz/min' }),
+  'mm/year': of('wear', { factor: 1, metric: 'mm/year', us: 'mil/year' }),
+  s: of('time', { factor: 1 / 60, metric: 's', us: 's' }),
+  min: of('time', { factor: 1, metric: 'min', us: 'min' }),
+  h: of('time', { factor: 60, metric: 'h', us: 'h' }),
+  d: of('time', { factor: 1440, metric: 'd', us: 'd' }),
+  years: of('time', { factor: 525_960, metric: 'years', us: 'years' }),
+  '°C': of('temperature', { factor: 1, metric: '°C', us: '°F' }),
+  K: of('temperatureStep', { factor: 1, metric: '°C', us: '°F' }),
+  '%': of('percent', { factor: 1, metric: '%', us: '%' }),
+  share: of('percent', { factor: 100, metric: '%', us: '%' }),
+  bar: of('pressure', { factor: 1, metric: 'bar', us: 'psi' }),
+  MPa: of('stress', { factor: 1, metric: 'MPa', us: 'psi' }),
+  N: of('force', { factor: 1, metric: 'N', us: 'lbf' }),
+  '€': of('money', { factor: 1, metric: '€', us: '€' }),
 };
 
 /** How a field is read and shown: its label, its quantity, or its fixed unit. */

@@ -62,8 +62,7 @@ function findUnit(units: Unit[], typed: string): Unit | undefined {
 export function parseQuantity(
   text: string,
   id: QuantityId,
-  system: UnitSystem,
-  unit?: string,
+  { system, unit }: { system: UnitSystem; unit?: string },
 ): Parsed {
   const q = quantity(id);
   const bare = q.units.find((u) => u.symbol === unit) ?? shownUnit(id, system);

@@ -65,18 +65,33 @@ const sum = (touches: readonly Touch[], of: (t: Touch) => number | undefined) =>
   touches.reduce((s, t) => s + (of(t) ?? 0), 0);
 
 /** Minutes of one action for a batch. */
-export const touchMinutes = (touch: Touch, ml: number, totalMl: number, pace: number): number =>
+export const touchMinutes = ({
+  touch,
+  ml,
+  totalMl,
+  pace,
+}: {
+  touch: Touch;
+  ml: number;
+  totalMl: number;
+  pace: number;
+}): number =>
   (touch.fixed ?? 0) +
   ((touch.placing ?? 0) * ml) / pace +
   (totalMl > 0 ? ((touch.spread ?? 0) * ml) / totalMl : 0);
 
 /** Minutes of all actions with a batch. */
-export const touchedFor = (
-  touches: readonly Touch[],
-  ml: number,
-  totalMl: number,
-  pace: number,
-): number => touches.reduce((s, t) => s + touchMinutes(t, ml, totalMl, pace), 0);
+export const touchedFor = ({
+  touches,
+  ml,
+  totalMl,
+  pace,
+}: {
+  touches: readonly Touch[];
+  ml: number;
+  totalMl: number;
+  pace: number;
+}): number => touches.reduce((s, t) => s + touchMinutes({ touch: t, ml, totalMl, pace }), 0);
 
 /** What is mixed or opened at once: the site’s bucket, its mortar tub, or the pack itself, ml placed. */
 function vesselMl(card: SystemCard, site: SiteSettings): number {
@@ -111,7 +126,7 @@ function byKits(ask: Ask, base: number, pace: number): Tried {
     const ml = p.size - purge;
     return (
       ml > 0 &&
-      touchedFor(touches, Math.min(ml, totalMl), totalMl, pace) <=
+      touchedFor({ touches, ml: Math.min(ml, totalMl), totalMl, pace }) <=
         site.useFraction * lifeOf(card, base, ml) + EPS
     );
   });
@@ -124,7 +139,7 @@ function byKits(ask: Ask, base: number, pace: number): Tried {
       return { why: m('No pack of it holds more than its nozzle keeps back.') };
     return {
       why: m('A whole pack takes {takes} to place; {use} of its life can be used.', {
-        takes: min(touchedFor(touches, Math.min(least, totalMl), totalMl, pace)),
+        takes: min(touchedFor({ touches, ml: Math.min(least, totalMl), totalMl, pace })),
         use: min(site.useFraction * lifeOf(card, base, least)),
       }),
     };
@@ -147,7 +162,17 @@ function byKits(ask: Ask, base: number, pace: number): Tried {
   };
 }
 
-function byVessel(ask: Ask, base: number, tempC: number, pace: number): Tried {
+function byVessel({
+  ask,
+  base,
+  tempC,
+  pace,
+}: {
+  ask: Ask;
+  base: number;
+  tempC: number;
+  pace: number;
+}): Tried {
   const { card, site, totalMl, touches, whole } = ask;
   const { cure } = card;
   const perMl = sum(touches, (t) => t.placing) / pace + sum(touches, (t) => t.spread) / totalMl;
@@ -179,7 +204,7 @@ function byVessel(ask: Ask, base: number, tempC: number, pace: number): Tried {
   if (whole && made.batches > 1)
     return {
       why: m('One batch must do it all: that takes {takes}; {use} of its life can be used.', {
-        takes: min(touchedFor(touches, totalMl, totalMl, pace)),
+        takes: min(touchedFor({ touches, ml: totalMl, totalMl, pace })),
         use: min(site.useFraction * lifeOf(card, base, totalMl)),
       }),
     };
@@ -208,7 +233,9 @@ export function batching(ask: Ask): Batching {
     pailC: null,
     chose: null,
     problem: null,
-    working: () => [line('V', t('to mix'), t('none'), 0, 'ml')],
+    working: () => [
+      line({ symbol: 'V', label: t('to mix'), expression: t('none'), value: 0, unit: 'ml' }),
+    ],
   };
   if (totalMl <= 0) return nothing;
   const attempt = (moreHands: number, pailC: number): Batching | { why: Message } => {
@@ -217,7 +244,7 @@ export function batching(ask: Ask): Batching {
     const pace = pace0 * (1 + MORE_HANDS * moreHands);
     const tried = ask.kits
       ? byKits(ask, life.minutes, pace)
-      : byVessel(ask, life.minutes, pailC, pace);
+      : byVessel({ ask, base: life.minutes, tempC: pailC, pace });
     if ('why' in tried) return tried;
     const cooled = pailC < tempC;
     const chose =

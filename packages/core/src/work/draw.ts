@@ -37,7 +37,17 @@ const usable = (lot: Lot, at: string): boolean =>
   lot.count > 0 && isGoodOn(lot.expiresOn, at.slice(0, 10));
 
 /** Packs from the shelf for an amount, oldest usable lot first; none that the others make unnecessary. */
-function fromShelf(need: number, packs: readonly Pack[], lots: readonly Lot[], at: string) {
+function fromShelf({
+  need,
+  packs,
+  lots,
+  at,
+}: {
+  need: number;
+  packs: readonly Pack[];
+  lots: readonly Lot[];
+  at: string;
+}) {
   const sizeOf = (id: string) => packs.find((p) => p.id === id)?.size ?? 0;
   const inOrder = lots
     .filter((l) => usable(l, at) && sizeOf(l.packId) > 0)
@@ -62,13 +72,18 @@ function fromShelf(need: number, packs: readonly Pack[], lots: readonly Lot[], a
  * Packs for an amount: from the shelf, oldest usable lot first, then the cheapest to buy. Amounts in the pack’s unit.
  * Refuses if no packs cover it.
  */
-export function drawPacks(
-  need: number,
-  packs: readonly Pack[],
-  lots: readonly Lot[],
-  at: string,
-): Answer<Drawn> {
-  const { taken, left } = fromShelf(need, packs, lots, at);
+export function drawPacks({
+  need,
+  packs,
+  lots,
+  at,
+}: {
+  need: number;
+  packs: readonly Pack[];
+  lots: readonly Lot[];
+  at: string;
+}): Answer<Drawn> {
+  const { taken, left } = fromShelf({ need, packs, lots, at });
   const kits = packs.map(({ id, size, price }) => ({ id, ml: size, price }));
   const bought = kitPick({ neededMl: left, kits, maxPacks: MOST_PACKS });
   if (!bought.ok) return bought;
@@ -88,24 +103,29 @@ export function drawPacks(
   const price = picks.reduce((sum, p) => sum + p.price, 0);
   return worked({ picks, total, price, leftover: total - need, toBuy: bought.totalPrice }, () => [
     ...taken.map((take) =>
-      line(
-        't',
-        t('from the shelf, lot {lot}, good to {expiresOn}', {
+      line({
+        symbol: 't',
+        label: t('from the shelf, lot {lot}, good to {expiresOn}', {
           lot: take.lot.lot,
           expiresOn: take.lot.expiresOn,
         }),
-        `${take.count} × ${packOf(take.lot.packId).label}`,
-        take.count * take.size,
-      ),
+        expression: `${take.count} × ${packOf(take.lot.packId).label}`,
+        value: take.count * take.size,
+      }),
     ),
     ...(left > 0 ? bought.working : []),
-    line(
-      'T',
-      t('in all'),
-      picks.map((p) => `${p.count} × ${p.label}`).join(' + ') || 'none',
-      total,
-    ),
-    line('r', t('left over'), t('in all less the need'), total - need),
-    line('€', t('worth'), t('packs at their price'), price),
+    line({
+      symbol: 'T',
+      label: t('in all'),
+      expression: picks.map((p) => `${p.count} × ${p.label}`).join(' + ') || 'none',
+      value: total,
+    }),
+    line({
+      symbol: 'r',
+      label: t('left over'),
+      expression: t('in all less the need'),
+      value: total - need,
+    }),
+    line({ symbol: '€', label: t('worth'), expression: t('packs at their price'), value: price }),
   ]);
 }

@@ -24,14 +24,21 @@ export const Figure = z.strictObject({
 export type Figure = z.infer<typeof Figure>;
 
 /** Makes a figure from its working and survey fields. */
-export const figureOf = (
-  id: string,
-  label: string,
-  value: number,
-  quantity: QuantityId,
-  working: WorkingLine[],
-  paths: string[] = [],
-): Figure => ({ id, label, value, quantity, working, paths });
+export const figureOf = ({
+  id,
+  label,
+  value,
+  quantity,
+  working,
+  paths = [],
+}: {
+  id: string;
+  label: string;
+  value: number;
+  quantity: QuantityId;
+  working: WorkingLine[];
+  paths?: string[];
+}): Figure => ({ id, label, value, quantity, working, paths });
 
 /** The same lines with those of one symbol last: a working ends in the figure that it explains. */
 export const endingIn = (lines: WorkingLine[], symbol: string): WorkingLine[] => [
@@ -44,5 +51,5 @@ export const closing =
   (working: WorkingLine[]) =>
   (symbol: string, label: string, value: number, unit = ''): WorkingLine[] => [
     ...working,
-    line(symbol, label, t('from above'), value, unit),
+    line({ symbol, label, expression: t('from above'), value, unit }),
   ];

@@ -113,37 +113,52 @@ export function grossWorking(spec: RoundSpec): WorkingLine[] {
   const profileMl = (areaMm2 * profileUm) / 2 / 1e6;
   return [
     ...(spec.working?.() ?? []),
-    line('Vn', t('stays in the repair'), t('from above'), netMl, 'ml'),
+    line({
+      symbol: 'Vn',
+      label: t('stays in the repair'),
+      expression: t('from above'),
+      value: netMl,
+      unit: 'ml',
+    }),
     ...(profileMl > 0
       ? [
-          line(
-            'Vp',
-            t('half the profile'),
-            `${formatFigure(areaMm2)}·${formatFigure(profileUm)}/2/10⁶`,
-            profileMl,
-            'ml',
-            `card ${card.code}`,
-          ),
+          line({
+            symbol: 'Vp',
+            label: t('half the profile'),
+            expression: `${formatFigure(areaMm2)}·${formatFigure(profileUm)}/2/10⁶`,
+            value: profileMl,
+            unit: 'ml',
+            source: `card ${card.code}`,
+          }),
         ]
       : []),
     ...(overfillPct > 0
-      ? [line('o', t('left proud'), t('site setting'), overfillPct, '%', 'site')]
+      ? [
+          line({
+            symbol: 'o',
+            label: t('left proud'),
+            expression: t('site setting'),
+            value: overfillPct,
+            unit: '%',
+            source: 'site',
+          }),
+        ]
       : []),
-    line(
-      'w',
-      t('stays on tools and pail'),
-      t('as on the card'),
-      card.wastePct,
-      '%',
-      `card ${card.code}`,
-    ),
-    line(
-      'Vg',
-      t('to mix'),
-      `(Vn${profileMl > 0 ? ' + Vp' : ''})${overfillPct > 0 ? '·(1 + o/100)' : ''}·(1 + w/100)`,
-      grossOf(spec),
-      'ml',
-    ),
+    line({
+      symbol: 'w',
+      label: t('stays on tools and pail'),
+      expression: t('as on the card'),
+      value: card.wastePct,
+      unit: '%',
+      source: `card ${card.code}`,
+    }),
+    line({
+      symbol: 'Vg',
+      label: t('to mix'),
+      expression: `(Vn${profileMl > 0 ? ' + Vp' : ''})${overfillPct > 0 ? '·(1 + o/100)' : ''}·(1 + w/100)`,
+      value: grossOf(spec),
+      unit: 'ml',
+    }),
   ];
 }
 
@@ -170,7 +185,7 @@ export function roundOf(base: RoundBase, spec: RoundSpec): Round {
   const { slope } = base.survey.surface;
   const batches = made.batches.map(({ ml, placedMl, lifeMin }): RoundBatch => {
     const parts =
-      kits || spec.unweighed ? null : partsFor(card, ml, consistency, slope, aggregatePct);
+      kits || spec.unweighed ? null : partsFor(card, ml, { consistency, slope, aggregatePct });
     return {
       ml,
       placedMl,
@@ -191,13 +206,23 @@ export function roundOf(base: RoundBase, spec: RoundSpec): Round {
     batches,
     batching: made,
     problem: spec.problem ?? made.problem,
-    draw: spec.pieces ?? drawOf(card, mixMl, batches.length, aggregatePct),
+    draw: spec.pieces ?? drawOf({ card, mixMl, batches: batches.length, aggregatePct }),
     base,
   };
 }
 
 /** What leaves the pack for the placed volume, ml: purge is added, and aggregate extends a bag. */
-function drawOf(card: SystemCard, mixMl: number, batches: number, aggregatePct: number): number {
+function drawOf({
+  card,
+  mixMl,
+  batches,
+  aggregatePct,
+}: {
+  card: SystemCard;
+  mixMl: number;
+  batches: number;
+  aggregatePct: number;
+}): number {
   const { mix } = card;
   if (mix.kind === 'cartridge') return mixMl + mix.purgeMl * batches;
   if (mix.kind === 'powder-water')

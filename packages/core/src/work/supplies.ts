@@ -65,15 +65,23 @@ export function packQuantity({ packUnit }: SystemCard): { quantity: QuantityId; 
 
 function drawn(
   { context, survey }: AidPlace,
-  card: Card,
-  need: number,
-  given: Pick<Supply, 'id' | 'role' | 'for' | 'quantity' | 'keep'>,
-  scale = 1,
-  packIds?: readonly string[],
+  {
+    card,
+    need,
+    given,
+    scale = 1,
+    packIds,
+  }: {
+    card: Card;
+    need: number;
+    given: Pick<Supply, 'id' | 'role' | 'for' | 'quantity' | 'keep'>;
+    scale?: number;
+    packIds?: readonly string[];
+  },
 ): { supply: Supply; draw: Worked<Drawn> | null } {
   const packs = packIds ? card.packs.filter((p) => packIds.includes(p.id)) : card.packs;
   const lots = (context.shelf ?? []).filter((l) => l.cardCode === card.code);
-  const draw = drawPacks(need, packs, lots, survey.window.startAt);
+  const draw = drawPacks({ need, packs, lots, at: survey.window.startAt });
   return {
     draw: draw.ok ? draw : null,
     supply: {
@@ -116,25 +124,56 @@ function aidSupply(place: AidPlace, need: Extract<Need, { kind: 'aid' }>): Suppl
       ],
       // No card says how far it goes: the area to buy for is shown.
       figures: [
-        figureOf(`supply.${use}`, AID_NAMES[use], areaMm2 * coats, 'area', [
-          line(
-            'A',
-            AID_NAMES[use].toLowerCase(),
-            t('by the survey, {coats}×', { coats }),
-            areaMm2 * coats,
-            'mm²',
-          ),
-        ]),
+        figureOf({
+          id: `supply.${use}`,
+          label: AID_NAMES[use],
+          value: areaMm2 * coats,
+          quantity: 'area',
+          working: [
+            line({
+              symbol: 'A',
+              label: AID_NAMES[use].toLowerCase(),
+              expression: t('by the survey, {coats}×', { coats }),
+              value: areaMm2 * coats,
+              unit: 'mm²',
+            }),
+          ],
+        }),
       ],
       used: [],
     };
   const ml = (areaMm2 / 1e6 / card.coverageM2L) * 1000 * coats;
-  const { supply } = drawn(place, card, ml, given);
-  const figure = figureOf(`supply.${use}`, card.name, ml, 'volume', [
-    line('A', AID_NAMES[use].toLowerCase(), t('by the survey'), areaMm2 / 1e6, 'm²'),
-    line('c', t('goes over'), t('as on the card'), card.coverageM2L, 'm²/l', `card ${card.code}`),
-    line('V', card.name.toLowerCase(), `A/c·1000·${coats}`, ml, 'ml'),
-  ]);
+  const { supply } = drawn(place, { card, need: ml, given });
+  const figure = figureOf({
+    id: `supply.${use}`,
+    label: card.name,
+    value: ml,
+    quantity: 'volume',
+    working: [
+      line({
+        symbol: 'A',
+        label: AID_NAMES[use].toLowerCase(),
+        expression: t('by the survey'),
+        value: areaMm2 / 1e6,
+        unit: 'm²',
+      }),
+      line({
+        symbol: 'c',
+        label: t('goes over'),
+        expression: t('as on the card'),
+        value: card.coverageM2L,
+        unit: 'm²/l',
+        source: `card ${card.code}`,
+      }),
+      line({
+        symbol: 'V',
+        label: card.name.toLowerCase(),
+        expression: `A/c·1000·${coats}`,
+        value: ml,
+        unit: 'ml',
+      }),
+    ],
+  });
   return { supplies: [supply], figures: [figure], used: [card] };
 }
 
@@ -155,7 +194,9 @@ function plainSupply(need: Extract<Need, { kind: 'plain' }>): Supplied {
   };
   return {
     supplies: [supply],
-    figures: working ? [figureOf(`supply.${id}`, name, amount, quantity, working)] : [],
+    figures: working
+      ? [figureOf({ id: `supply.${id}`, label: name, value: amount, quantity, working })]
+      : [],
     used: [],
   };
 }
@@ -168,11 +209,10 @@ function cardSupply(place: AidPlace, rounds: readonly Round[], main: SystemCard)
   const need = rounds.reduce((s, r) => s + r.draw, 0);
   const role = card.code === main.code ? ('system' as const) : ('second' as const);
   const titles = rounds.map((r) => r.title);
-  const { supply, draw } = drawn(
-    place,
+  const { supply, draw } = drawn(place, {
     card,
     need,
-    {
+    given: {
       id: card.code,
       role,
       for: m('{rounds}', { rounds: titles }),
@@ -180,39 +220,40 @@ function cardSupply(place: AidPlace, rounds: readonly Round[], main: SystemCard)
       keep: card.openedPack,
     },
     scale,
-    first.packIds,
-  );
+    packIds: first.packIds,
+  });
   const amount = need * scale;
   const each = rounds.map((r) =>
-    line(
-      'V',
-      r.batches.length > 1
-        ? t('in {batches} batches', { batches: r.batches.length })
-        : t('in one batch'),
-      t('with what stays on the tools'),
-      r.mixMl,
-      'ml',
-    ),
+    line({
+      symbol: 'V',
+      label:
+        r.batches.length > 1
+          ? t('in {batches} batches', { batches: r.batches.length })
+          : t('in one batch'),
+      expression: t('with what stays on the tools'),
+      value: r.mixMl,
+      unit: 'ml',
+    }),
   );
   const figures = [
-    figureOf(
-      `supply.${card.code}`,
-      card.name,
-      amount,
+    figureOf({
+      id: `supply.${card.code}`,
+      label: card.name,
+      value: amount,
       quantity,
-      [
+      working: [
         ...each,
-        line(
-          'q',
-          card.name.toLowerCase(),
-          t('in the unit of its packs'),
-          amount,
-          shownUnit(quantity, 'metric').symbol,
-          `card ${card.code}`,
-        ),
+        line({
+          symbol: 'q',
+          label: card.name.toLowerCase(),
+          expression: t('in the unit of its packs'),
+          value: amount,
+          unit: shownUnit(quantity, 'metric').symbol,
+          source: `card ${card.code}`,
+        }),
       ],
-      rounds.flatMap((r) => [...r.paths]),
-    ),
+      paths: rounds.flatMap((r) => [...r.paths]),
+    }),
     ...(draw && role === 'system' ? packFigures(draw, quantity, scale) : []),
   ];
   return { supplies: [supply], figures, used: [card] };
@@ -222,28 +263,38 @@ function packFigures(draw: Worked<Drawn>, quantity: QuantityId, scale: number): 
   const end = closing(draw.working);
   const count = draw.picks.reduce((n, p) => n + p.count, 0);
   return [
-    figureOf('packs', t('Packs to draw'), count, 'count', end('', t('packs'), count)),
-    figureOf('packCost', t('Material'), draw.price, 'money', end('', t('material'), draw.price)),
-    figureOf(
-      'leftover',
-      t('Left over'),
-      draw.leftover * scale,
+    figureOf({
+      id: 'packs',
+      label: t('Packs to draw'),
+      value: count,
+      quantity: 'count',
+      working: end('', t('packs'), count),
+    }),
+    figureOf({
+      id: 'packCost',
+      label: t('Material'),
+      value: draw.price,
+      quantity: 'money',
+      working: end('', t('material'), draw.price),
+    }),
+    figureOf({
+      id: 'leftover',
+      label: t('Left over'),
+      value: draw.leftover * scale,
       quantity,
-      end(
+      working: end(
         '',
         t('left over, of {total}', { total: formatFigure(draw.total * scale) }),
         draw.leftover * scale,
       ),
-    ),
+    }),
   ];
 }
 
 /** All supplies of a job, the system first, then in order of use. */
 export function suppliesOf(
   place: AidPlace,
-  main: SystemCard,
-  rounds: readonly Round[],
-  needs: readonly Need[],
+  { main, rounds, needs }: { main: SystemCard; rounds: readonly Round[]; needs: readonly Need[] },
 ): Supplied {
   const codes = [...new Set([main.code, ...rounds.map((r) => r.card.code)])];
   const parts = [

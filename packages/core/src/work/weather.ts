@@ -26,9 +26,15 @@ export function weatherFor(
 /** When it may be mixed and stay dry, by the forecast and a card’s limits. */
 export function windowsIn(
   hours: readonly WeatherHour[],
-  gate: { minAboveDewC: number; maxRhPct: number; minSurfaceC: number; maxSurfaceC: number },
-  applyMinutes: number,
-  protectMinutes: number,
+  {
+    gate,
+    applyMinutes,
+    protectMinutes,
+  }: {
+    gate: { minAboveDewC: number; maxRhPct: number; minSurfaceC: number; maxSurfaceC: number };
+    applyMinutes: number;
+    protectMinutes: number;
+  },
 ): Window[] {
   if (hours.length === 0) return [];
   return windowFind({

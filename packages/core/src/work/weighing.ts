@@ -82,9 +82,11 @@ export function weighing(
 export function partsFor(
   card: SystemCard,
   ml: number,
-  consistency: Consistency,
-  slope: Slope,
-  aggregatePct = 0,
+  {
+    consistency,
+    slope,
+    aggregatePct = 0,
+  }: { consistency: Consistency; slope: Slope; aggregatePct?: number },
 ): { aG: number; bG: number } | null {
   const { mix } = card;
   const weigh = weighing(mix, consistency, slope);
@@ -130,8 +132,7 @@ export const litresPerBag = (mix: PowderMix, aggregatePct: number): number =>
 export function checkWeighed(
   mix: Mix,
   weighed: { aG: number; bG: number },
-  consistency: Consistency,
-  slope: Slope,
+  { consistency, slope }: { consistency: Consistency; slope: Slope },
 ) {
   const weigh = weighing(mix, consistency, slope);
   if (!weigh) return null;

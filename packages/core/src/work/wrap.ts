@@ -41,8 +41,7 @@ const sizeOf = (d: Defect) => (d.kind === 'hole' ? d.diameterMm : d.lengthMm);
 function designOf(
   card: SystemCard,
   need: WrapNeed,
-  defect: Defect,
-  installC: number,
+  { defect, installC }: { defect: Defect; installC: number },
 ): Answer<WrapDesign> | null {
   if (!need.engineered || !card.laminate) return null;
   return wrapDesign({
@@ -66,7 +65,7 @@ export function wrapped(card: SystemCard, demand: Demand, installC: number): Wra
   const { tape } = card;
   const [first] = wrap?.defects ?? [];
   if (!wrap || !tape || !first) return null;
-  const design = designOf(card, wrap, first, installC);
+  const design = designOf(card, wrap, { defect: first, installC });
   const least = card.mix.kind === 'water-set' ? card.mix.leastLayers : PLAIN_LAYERS;
   const straight = design?.ok ? design.plies : least;
   const layers = ceil(straight * FITTING_FACTOR[wrap.fitting]);

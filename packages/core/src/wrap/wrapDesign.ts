@@ -110,9 +110,7 @@ function strength(input: WrapDesignInput, { hoop, axial }: Allowed, { p, thrust,
 /** Thickness in whole plies that holds the pressure under a hole; null if none up to D/6 does. */
 function leakThickness(
   input: WrapDesignInput,
-  p: number,
-  factor: number,
-  d: number,
+  { p, factor, d }: { p: number; factor: number; d: number },
 ): number | null {
   const { outsideDiameterMm: D, laminate, serviceFactor } = input;
   const { plyMm, poisson, shearMPa: G, toughnessJm2 } = laminate;
@@ -158,77 +156,130 @@ function designLines(input: WrapDesignInput, designed: Designed): WorkingLine[] 
   const { hoopMm, axialMm, leakMm, requiredMm, plies, thicknessMm, overlapMm, taperMm } = made;
   const { totalLengthMm } = made;
   return [
-    line('p', t('pressure'), `${formatFigure(input.pressureBar)}/10`, p, 'MPa', 'survey'),
-    line('F0', t('end thrust'), `π·${formatFigure(D)}²·p/4`, thrust, 'N'),
-    line(
-      'F',
-      t('axial force'),
-      input.axialForceN === undefined ? t('the end thrust') : t('as given, thrust included'),
-      loads.force,
-      'N',
-    ),
-    line(
-      'εc',
-      t('hoop strain allowed'),
-      t('fT·{strainHoop} − thermal mismatch', { strainHoop: laminate.strainHoop }),
-      allow.hoop,
-      '',
-      METHOD,
-    ),
-    line(
-      'εa',
-      t('axial strain allowed'),
-      t('fT·{strainAxial} − thermal mismatch', { strainAxial: laminate.strainAxial }),
-      allow.axial,
-      '',
-      METHOD,
-    ),
-    line('th', t('against hoop load'), hoopText, hoopMm, 'mm', METHOD),
-    line('ta', t('against axial load'), axialText, axialMm, 'mm', METHOD),
+    line({
+      symbol: 'p',
+      label: t('pressure'),
+      expression: `${formatFigure(input.pressureBar)}/10`,
+      value: p,
+      unit: 'MPa',
+      source: 'survey',
+    }),
+    line({
+      symbol: 'F0',
+      label: t('end thrust'),
+      expression: `π·${formatFigure(D)}²·p/4`,
+      value: thrust,
+      unit: 'N',
+    }),
+    line({
+      symbol: 'F',
+      label: t('axial force'),
+      expression:
+        input.axialForceN === undefined ? t('the end thrust') : t('as given, thrust included'),
+      value: loads.force,
+      unit: 'N',
+    }),
+    line({
+      symbol: 'εc',
+      label: t('hoop strain allowed'),
+      expression: t('fT·{strainHoop} − thermal mismatch', { strainHoop: laminate.strainHoop }),
+      value: allow.hoop,
+      unit: '',
+      source: METHOD,
+    }),
+    line({
+      symbol: 'εa',
+      label: t('axial strain allowed'),
+      expression: t('fT·{strainAxial} − thermal mismatch', { strainAxial: laminate.strainAxial }),
+      value: allow.axial,
+      unit: '',
+      source: METHOD,
+    }),
+    line({
+      symbol: 'th',
+      label: t('against hoop load'),
+      expression: hoopText,
+      value: hoopMm,
+      unit: 'mm',
+      source: METHOD,
+    }),
+    line({
+      symbol: 'ta',
+      label: t('against axial load'),
+      expression: axialText,
+      value: axialMm,
+      unit: 'mm',
+      source: METHOD,
+    }),
     ...(leakMm === null
       ? []
       : [
-          line(
-            'tl',
-            t('against blowing off the hole'),
-            t('first whole ply with p ≤ fT·f·√(0.001·γ/(…)) and d ≤ √(6·D·t)'),
-            leakMm,
-            'mm',
-            METHOD,
-          ),
+          line({
+            symbol: 'tl',
+            label: t('against blowing off the hole'),
+            expression: t('first whole ply with p ≤ fT·f·√(0.001·γ/(…)) and d ≤ √(6·D·t)'),
+            value: leakMm,
+            unit: 'mm',
+            source: METHOD,
+          }),
         ]),
-    line('tr', t('required'), t('the greatest of them'), requiredMm, 'mm'),
-    line(
-      'n',
-      t('plies'),
-      t('{required}/{ply}, rounded up, at least {minPlies}', {
+    line({
+      symbol: 'tr',
+      label: t('required'),
+      expression: t('the greatest of them'),
+      value: requiredMm,
+      unit: 'mm',
+    }),
+    line({
+      symbol: 'n',
+      label: t('plies'),
+      expression: t('{required}/{ply}, rounded up, at least {minPlies}', {
         required: formatFigure(requiredMm),
         ply: formatFigure(laminate.plyMm),
         minPlies,
       }),
-      plies,
-      '',
-      'card',
-    ),
-    line('t', t('thickness'), `${plies}·${formatFigure(laminate.plyMm)}`, thicknessMm, 'mm'),
-    line(
-      'lo',
-      t('overlap each side'),
-      `max(50, ${formatFigure(laminate.minLapMm)}, 2·√(${formatFigure(D)}·${formatFigure(wallMm)}), 3·Ea·εa·t/τ)`,
-      overlapMm,
-      'mm',
-      METHOD,
-    ),
-    line('lt', t('taper each side'), `5·${formatFigure(thicknessMm)}`, taperMm, 'mm', METHOD),
-    line('L', t('length in all'), `${formatFigure(defectMm)} + 2·lo + 2·lt`, totalLengthMm, 'mm'),
-    line(
-      'fT',
-      t('temperature factor'),
-      t('6·10⁻⁵·ΔT² + 0.001·ΔT + 0.7014, at most 1'),
-      allow.factor,
-      '',
-      METHOD,
-    ),
+      value: plies,
+      unit: '',
+      source: 'card',
+    }),
+    line({
+      symbol: 't',
+      label: t('thickness'),
+      expression: `${plies}·${formatFigure(laminate.plyMm)}`,
+      value: thicknessMm,
+      unit: 'mm',
+    }),
+    line({
+      symbol: 'lo',
+      label: t('overlap each side'),
+      expression: `max(50, ${formatFigure(laminate.minLapMm)}, 2·√(${formatFigure(D)}·${formatFigure(wallMm)}), 3·Ea·εa·t/τ)`,
+      value: overlapMm,
+      unit: 'mm',
+      source: METHOD,
+    }),
+    line({
+      symbol: 'lt',
+      label: t('taper each side'),
+      expression: `5·${formatFigure(thicknessMm)}`,
+      value: taperMm,
+      unit: 'mm',
+      source: METHOD,
+    }),
+    line({
+      symbol: 'L',
+      label: t('length in all'),
+      expression: `${formatFigure(defectMm)} + 2·lo + 2·lt`,
+      value: totalLengthMm,
+      unit: 'mm',
+    }),
+    line({
+      symbol: 'fT',
+      label: t('temperature factor'),
+      expression: t('6·10⁻⁵·ΔT² + 0.001·ΔT + 0.7014, at most 1'),
+      value: allow.factor,
+      unit: '',
+      source: METHOD,
+    }),
   ];
 }
 
@@ -250,7 +301,9 @@ export function wrapDesign(input: WrapDesignInput): Answer<WrapDesign> {
   const loads = { p, thrust, force: input.axialForceN ?? thrust };
   const { hoopMm, axialMm, hoopText, axialText } = strength(input, allow, loads);
   const leakMm =
-    defect.kind === 'hole' ? leakThickness(input, p, allow.factor, defect.diameterMm) : null;
+    defect.kind === 'hole'
+      ? leakThickness(input, { p, factor: allow.factor, d: defect.diameterMm })
+      : null;
   if (defect.kind === 'hole' && leakMm === null)
     return refuse(
       t(

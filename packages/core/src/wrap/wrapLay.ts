@@ -48,46 +48,64 @@ export function wrapLay(input: WrapLayInput): Worked<WrapLay> {
   const rolls = ceil(metres / rollLengthM);
   const thicknessMm = layers * plyMm;
   const working = () => [
-    line(
-      'ls',
-      t('layers a pass is sure of'),
-      t('1/(1 − {overlap} %), rounded down', { overlap: formatFigure(overlapPct) }),
-      sure,
-    ),
-    line(
-      'a',
-      t('advance a turn'),
-      `${formatFigure(tapeWidthMm)}·(1 − ${formatFigure(overlapPct)} %)`,
-      advanceMm,
-      'mm',
-    ),
-    line(
-      'nt',
-      t('turns a pass'),
-      `(${formatFigure(axialLengthMm)} − ${formatFigure(tapeWidthMm)})/a + 2 square`,
-      turnsPerPass,
-    ),
-    line('t', t('thickness'), `${layers}·${formatFigure(plyMm)}`, thicknessMm, 'mm', 'card'),
-    line(
-      'Dm',
-      t('mean diameter'),
-      `${formatFigure(outsideDiameterMm)} + ${layers}·${formatFigure(plyMm)}`,
-      meanMm,
-      'mm',
-    ),
-    line('l', t('tape'), 'np·((nt − 2)·√((π·Dm)² + a²) + 2·π·Dm)/1000', metres, 'm'),
-    line(
-      'nr',
-      t('rolls'),
-      t('{metres}/{rollLengthM}, rounded up', {
+    line({
+      symbol: 'ls',
+      label: t('layers a pass is sure of'),
+      expression: t('1/(1 − {overlap} %), rounded down', { overlap: formatFigure(overlapPct) }),
+      value: sure,
+    }),
+    line({
+      symbol: 'a',
+      label: t('advance a turn'),
+      expression: `${formatFigure(tapeWidthMm)}·(1 − ${formatFigure(overlapPct)} %)`,
+      value: advanceMm,
+      unit: 'mm',
+    }),
+    line({
+      symbol: 'nt',
+      label: t('turns a pass'),
+      expression: `(${formatFigure(axialLengthMm)} − ${formatFigure(tapeWidthMm)})/a + 2 square`,
+      value: turnsPerPass,
+    }),
+    line({
+      symbol: 't',
+      label: t('thickness'),
+      expression: `${layers}·${formatFigure(plyMm)}`,
+      value: thicknessMm,
+      unit: 'mm',
+      source: 'card',
+    }),
+    line({
+      symbol: 'Dm',
+      label: t('mean diameter'),
+      expression: `${formatFigure(outsideDiameterMm)} + ${layers}·${formatFigure(plyMm)}`,
+      value: meanMm,
+      unit: 'mm',
+    }),
+    line({
+      symbol: 'l',
+      label: t('tape'),
+      expression: 'np·((nt − 2)·√((π·Dm)² + a²) + 2·π·Dm)/1000',
+      value: metres,
+      unit: 'm',
+    }),
+    line({
+      symbol: 'nr',
+      label: t('rolls'),
+      expression: t('{metres}/{rollLengthM}, rounded up', {
         metres: formatFigure(metres),
         rollLengthM: formatFigure(rollLengthM),
       }),
-      rolls,
-      '',
-      'card',
-    ),
-    line('np', t('passes'), t('{layers}/{sure}, rounded up', { layers, sure }), passes),
+      value: rolls,
+      unit: '',
+      source: 'card',
+    }),
+    line({
+      symbol: 'np',
+      label: t('passes'),
+      expression: t('{layers}/{sure}, rounded up', { layers, sure }),
+      value: passes,
+    }),
   ];
   return worked({ passes, turnsPerPass, metres, rolls, thicknessMm }, working);
 }

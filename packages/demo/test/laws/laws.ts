@@ -112,7 +112,7 @@ const neverBehind: Law = (plan) => {
     const { batch } = task;
     const startedAt = at + ((batch?.mixedAtMin ?? 0) - task.fromMin) * MINUTE;
     const mixes = batch ? [{ batchNo: batch.no, startedAt, placedAt: null, binned: false }] : [];
-    const pace = paceOf(plan, tasks, task, mixes, at, 'UTC');
+    const pace = paceOf(plan, { tasks, at: task, mixes, now: at, zone: 'UTC' });
     const said = (['metric', 'us'] as const).map((units) => word(pace.say, units));
     return [
       ...unless(
@@ -136,7 +136,7 @@ const weighable: Law = (plan) =>
     if (aG === null || bG === null || !weigh) return [];
     return (['metric', 'us'] as const).flatMap((units) => {
       const [a = NaN, b = NaN] = [aG, bG].map((grams) => {
-        const read = parseQuantity(formatQuantity(grams, 'mass', units), 'mass', units);
+        const read = parseQuantity(formatQuantity(grams, 'mass', units), 'mass', { system: units });
         return read.ok ? read.value : NaN;
       });
       const offPct = Math.abs((b / a / (bG / aG) - 1) * 100);

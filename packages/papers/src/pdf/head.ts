@@ -26,7 +26,7 @@ export function headOn(sheet: Sheet, url: string, lines: readonly [string, Style
         });
   const top = sheet.y;
   const width = sheet.width - QR_SIDE - 16;
-  for (const [text, style] of lines) sheet.write(text, style, 0, width);
-  sheet.write(url, STYLES.label, 0, width);
+  for (const [text, style] of lines) sheet.write(text, { style, indent: 0, width });
+  sheet.write(url, { style: STYLES.label, indent: 0, width });
   sheet.y = Math.max(sheet.y, top + QR_SIDE + 6);
 }

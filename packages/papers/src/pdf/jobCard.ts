@@ -35,7 +35,7 @@ const DAY_MIN = 1440;
 const days = (n: number) => formatDuration(n * DAY_MIN);
 
 const figureText = (f: Figure, units: UnitSystem): string => {
-  const { figure, unit } = figureAndUnit(f.value, f.quantity, units);
+  const { figure, unit } = figureAndUnit(f.value, f.quantity, { system: units });
   return f.quantity === 'money' ? `${unit}${figure}` : `${figure} ${unit}`.trim();
 };
 
@@ -72,9 +72,11 @@ function sections(sheet: Sheet, drawings: Drawing[]): void {
     sheet.need(drawing.height + 34);
     sheet.rule(1, INK.ink);
     const x = sheet.left + (sheet.width - drawing.width) / 2;
-    drawSectionOn(sheet, drawing, x, sheet.y + 4);
+    drawSectionOn(sheet, drawing, { x0: x, y0: sheet.y + 4 });
     sheet.y += drawing.height + 8;
-    sheet.write(drawing.title.map((t) => `${t.key}: ${t.value}`).join('   '), STYLES.label);
+    sheet.write(drawing.title.map((t) => `${t.key}: ${t.value}`).join('   '), {
+      style: STYLES.label,
+    });
   }
 }
 
@@ -108,8 +110,8 @@ function keyFigures(sheet: Sheet, { plan, units }: JobCardRequest): void {
     sheet.need(30);
     shown.slice(i, i + 4).forEach((f, n) => {
       const x = sheet.left + n * column;
-      sheet.put(f.label, x, sheet.y, STYLES.label);
-      sheet.put(figureText(f, units), x, sheet.y + STYLES.label.lead, STYLES.row);
+      sheet.put(f.label, { x, y: sheet.y, style: STYLES.label });
+      sheet.put(figureText(f, units), { x, y: sheet.y + STYLES.label.lead, style: STYLES.row });
     });
     sheet.y += 28;
   }
@@ -120,7 +122,7 @@ function keyFigures(sheet: Sheet, { plan, units }: JobCardRequest): void {
           .map((t) => `${word(t.about, units)}, ${formatDuration(t.slackMin)} margin`)
           .join('; '),
       }),
-      STYLES.strong,
+      { style: STYLES.strong },
     );
   if (plan.next)
     sheet.write(
@@ -136,7 +138,7 @@ function keyFigures(sheet: Sheet, { plan, units }: JobCardRequest): void {
           own: days(plan.lifeDays),
         },
       ),
-      STYLES.label,
+      { style: STYLES.label },
     );
 }
 
@@ -152,27 +154,27 @@ function supplies(sheet: Sheet, { plan, units }: JobCardRequest): void {
       s.picks.map((p) => `${p.count} × ${p.label}, ${p.lot ? `lot ${p.lot}` : 'buy'}`).join('; '),
       s.leftover ? formatQuantity(s.leftover, s.quantity, units) : '',
     ]),
-    [0.3, 1.6, 1.4, 0.8, 2, 0.9],
+    { shares: [0.3, 1.6, 1.4, 0.8, 2, 0.9] },
   );
 }
 
 function safety(sheet: Sheet, { plan, units }: JobCardRequest): void {
   sheet.heading(t('Cautions'));
-  for (const c of plan.cautions) sheet.write(`• ${c.text}`, STYLES.text, 4);
-  sheet.write(`Wear: ${plan.gear.join(', ')}.`, STYLES.strong);
+  for (const c of plan.cautions) sheet.write(`• ${c.text}`, { style: STYLES.text, indent: 4 });
+  sheet.write(`Wear: ${plan.gear.join(', ')}.`, { style: STYLES.strong });
   for (const who of plan.approvers)
     sheet.write(
       `${who} approves:   Name ____________________   Signed ____________________   Date ____________`,
-      STYLES.strong,
+      { style: STYLES.strong },
     );
   if (plan.conditions.length > 0)
     sheet.write(
       t('It fits if: {conditions}.', {
         conditions: plan.conditions.map((c) => word(c, units)).join('; '),
       }),
-      STYLES.strong,
+      { style: STYLES.strong },
     );
-  for (const warning of plan.warnings) sheet.write(word(warning, units), STYLES.text);
+  for (const warning of plan.warnings) sheet.write(word(warning, units), { style: STYLES.text });
 }
 
 function afterwards(sheet: Sheet, { plan, units }: JobCardRequest): void {
@@ -191,14 +193,14 @@ function afterwards(sheet: Sheet, { plan, units }: JobCardRequest): void {
             replaced: days(plan.replaceInDays),
           },
         ),
-    STYLES.text,
+    { style: STYLES.text },
   );
   for (const line of plan.removal)
-    sheet.write(t('How to remove it: {word}', { word: word(line, units) }), STYLES.text);
+    sheet.write(t('How to remove it: {word}', { word: word(line, units) }), { style: STYLES.text });
   for (const school of schoolsOf(familyOf(plan.survey.family).method.schools, plan.card)) {
     const value = plan.schools[school.id] ?? school.usual;
     const label = school.options.find((o) => o.value === value)?.label;
-    if (label) sheet.write(`${school.question}: ${label.toLowerCase()}.`, STYLES.label);
+    if (label) sheet.write(`${school.question}: ${label.toLowerCase()}.`, { style: STYLES.label });
   }
   sheet.y += 8;
   sheet.need(STYLES.text.lead);
@@ -206,7 +208,7 @@ function afterwards(sheet: Sheet, { plan, units }: JobCardRequest): void {
     t(
       'Done by ____________________   Date ____________   Accepted by ____________________   Date ____________',
     ),
-    STYLES.text,
+    { style: STYLES.text },
   );
 }
 

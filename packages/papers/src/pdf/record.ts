@@ -75,20 +75,19 @@ export async function recordPaper(request: RecordRequest): Promise<Uint8Array> {
   ]);
   sheet.heading(t('Record'));
   const story = storyOf(view);
-  if (story.length === 0) sheet.write(t('No records yet.'), STYLES.text);
+  if (story.length === 0) sheet.write(t('No records yet.'), { style: STYLES.text });
   else
     sheet.table(
       [t('When'), t('What'), t('Found'), t('Limit'), '', 'By'],
       story.map((line) => cellsOf(line, zone, units)),
-      [1.15, 1.7, 2.5, 1.5, 0.8, 0.9],
-      STYLES.label,
+      { shares: [1.15, 1.7, 2.5, 1.5, 0.8, 0.9], style: STYLES.label },
     );
   if (view.reviews.length > 0) {
     sheet.heading(t('Afterwards'));
     for (const { kind, dueOn, doneAt } of view.reviews)
       sheet.write(
         `${REVIEW_NAMES[kind]} by ${dueOn}${doneAt ? `, done ${when(Date.parse(doneAt), zone)}` : ''}.`,
-        STYLES.text,
+        { style: STYLES.text },
       );
   }
   sheet.finish(

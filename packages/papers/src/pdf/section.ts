@@ -81,9 +81,13 @@ const TONES = { ink: INK.ink, pencil: INK.pencil, stop: INK.oxide, layer: INK.mo
 const LETTER: Style = { ...STYLES.row, size: 10.5 };
 
 /** Draws core’s section on a sheet, its top left corner at a place. Knows hatches and lettering, never a family. */
-export function drawSectionOn(sheet: Sheet, drawing: Drawing, x0: number, y0: number): void {
+export function drawSectionOn(
+  sheet: Sheet,
+  drawing: Drawing,
+  { x0, y0 }: { x0: number; y0: number },
+): void {
   const at = ([x, y]: Point): Point => [x0 + x, sheet.up(y0 + y)];
-  for (const prim of drawing.prims) drawPrim(sheet, prim, at, x0, y0);
+  for (const prim of drawing.prims) drawPrim(sheet, prim, { at, x0, y0 });
 }
 
 function hatchOperators(points: Point[], hatch: Hatch): PDFOperator[] {
@@ -147,10 +151,7 @@ function strokeLine(
 function letters(
   sheet: Sheet,
   text: string,
-  x: number,
-  y: number,
-  ink: RGB,
-  align: 'left' | 'right' | 'middle',
+  { x, y, ink, align }: { x: number; y: number; ink: RGB; align: 'left' | 'right' | 'middle' },
 ): void {
   const style = { ...LETTER, ink };
   const width = sheet.widthOf(text, style);
@@ -162,7 +163,7 @@ function letters(
     height: LETTER.size + 2,
     color: INK.sheet,
   });
-  sheet.put(text, x, y - LETTER.size, style, align);
+  sheet.put(text, { x, y: y - LETTER.size, style, align });
 }
 
 const ALIGN = { start: 'left', middle: 'middle', end: 'right' } as const;
@@ -173,9 +174,18 @@ function dimension(sheet: Sheet, { from, to }: Extract<Prim, { kind: 'dim' }>, a
     strokeLine(sheet, [at([x - 3, y + 3]), at([x + 3, y - 3])], { width: 1, ink: INK.ink });
 }
 
-function drawPrim(sheet: Sheet, prim: Prim, at: Place, x0: number, y0: number): void {
+function drawPrim(
+  sheet: Sheet,
+  prim: Prim,
+  { at, x0, y0 }: { at: Place; x0: number; y0: number },
+): void {
   const lettered = (text: Lettered, ink: RGB) =>
-    letters(sheet, text.text, x0 + text.at[0], y0 + text.at[1], ink, ALIGN[text.anchor]);
+    letters(sheet, text.text, {
+      x: x0 + text.at[0],
+      y: y0 + text.at[1],
+      ink,
+      align: ALIGN[text.anchor],
+    });
   switch (prim.kind) {
     case 'area': {
       const hatch = HATCHES[prim.fill];

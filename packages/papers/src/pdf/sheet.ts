@@ -128,10 +128,12 @@ export class Sheet {
   /** One line at a place; `right` sets it against that edge. */
   put(
     text: string,
-    x: number,
-    y: number,
-    style: Style,
-    align: 'left' | 'right' | 'middle' = 'left',
+    {
+      x,
+      y,
+      style,
+      align = 'left',
+    }: { x: number; y: number; style: Style; align?: 'left' | 'right' | 'middle' },
   ): void {
     const shown = this.legible(text, style);
     const width = this.fonts[style.font].widthOfTextAtSize(shown, style.size);
@@ -166,10 +168,17 @@ export class Sheet {
   }
 
   /** A paragraph from the left edge, or from `indent`; turns the page where it must. */
-  write(text: string, style: Style, indent = 0, width = this.width - indent): void {
+  write(
+    text: string,
+    {
+      style,
+      indent = 0,
+      width = this.width - indent,
+    }: { style: Style; indent?: number; width?: number },
+  ): void {
     for (const line of this.wrap(text, width, style)) {
       this.need(style.lead);
-      this.put(line, this.left + indent, this.y, style);
+      this.put(line, { x: this.left + indent, y: this.y, style });
       this.y += style.lead;
     }
   }
@@ -183,7 +192,19 @@ export class Sheet {
     });
   }
 
-  box(x: number, y: number, width: number, height: number, thick = 0.9): void {
+  box({
+    x,
+    y,
+    width,
+    height,
+    thick = 0.9,
+  }: {
+    x: number;
+    y: number;
+    width: number;
+    height: number;
+    thick?: number;
+  }): void {
     this.page.drawRectangle({
       x,
       y: this.up(y + height),
@@ -198,14 +219,18 @@ export class Sheet {
   heading(text: string, keep = 60): void {
     this.y += 8;
     this.need(STYLES.heading.lead + keep);
-    this.put(text, this.left, this.y, STYLES.heading);
+    this.put(text, { x: this.left, y: this.y, style: STYLES.heading });
     this.y += STYLES.heading.lead;
     this.rule(1, INK.ink);
     this.y += 5;
   }
 
   /** Rows of a table under their heads; `shares` are the widths of the columns. Turns the page between rows. */
-  table(heads: string[], rows: string[][], shares: number[], style: Style = STYLES.text): void {
+  table(
+    heads: string[],
+    rows: string[][],
+    { shares, style = STYLES.text }: { shares: number[]; style?: Style },
+  ): void {
     const total = shares.reduce((sum, s) => sum + s, 0);
     const widths = shares.map((s) => (s / total) * this.width);
     const xs = widths.map((_, i) => this.left + widths.slice(0, i).reduce((sum, w) => sum + w, 0));
@@ -214,7 +239,9 @@ export class Sheet {
       const height = Math.max(1, ...wrapped.map((w) => w.length)) * as.lead + 3;
       this.need(height);
       wrapped.forEach((texts, i) =>
-        texts.forEach((text, n) => this.put(text, xs[i] ?? 0, this.y + n * as.lead, as)),
+        texts.forEach((text, n) =>
+          this.put(text, { x: xs[i] ?? 0, y: this.y + n * as.lead, style: as }),
+        ),
       );
       this.y += height;
       this.rule();
@@ -230,9 +257,14 @@ export class Sheet {
     pages.forEach((page, i) => {
       this.page = page;
       const y = this.size[1] - MARGIN - 14;
-      this.put(`${i + 1} of ${pages.length}`, this.right, y, STYLES.label, 'right');
+      this.put(`${i + 1} of ${pages.length}`, {
+        x: this.right,
+        y,
+        style: STYLES.label,
+        align: 'right',
+      });
       this.wrap(foot, this.width - 60, STYLES.label).forEach((line, n) =>
-        this.put(line, this.left, y + n * STYLES.label.lead, STYLES.label),
+        this.put(line, { x: this.left, y: y + n * STYLES.label.lead, style: STYLES.label }),
       );
     });
   }

@@ -82,7 +82,11 @@ function notBefore(step: Step, plan: Plan, units: UnitSystem): string[] {
 const figureLine = (figures: Figure[], units: UnitSystem): string =>
   figures.map((f) => `${f.label} ${formatQuantity(f.value, f.quantity, units)}`).join('   ');
 
-function stepOn(sheet: Sheet, step: Step, no: number, plan: Plan, units: UnitSystem): void {
+function stepOn(
+  sheet: Sheet,
+  step: Step,
+  { no, plan, units }: { no: number; plan: Plan; units: UnitSystem },
+): void {
   const time = stepTime(step);
   const side = [
     time > 0 ? formatDuration(time) : '',
@@ -94,40 +98,48 @@ function stepOn(sheet: Sheet, step: Step, no: number, plan: Plan, units: UnitSys
   const text = word(step.text, units);
   const rows = sheet.wrap(text, sheet.width - INDENT, STYLES.text).length;
   sheet.need(STYLES.row.lead + Math.min(rows, 3) * STYLES.text.lead + 6);
-  if (step.hold) sheet.box(sheet.left, sheet.y + 1, 11, 11);
-  sheet.put(`${no}`, sheet.left + 16, sheet.y, STYLES.row);
-  sheet.put(sentence(step.title, units), sheet.left + INDENT, sheet.y, STYLES.row);
-  sheet.put(side, sheet.right, sheet.y + 1.5, STYLES.label, 'right');
+  if (step.hold) sheet.box({ x: sheet.left, y: sheet.y + 1, width: 11, height: 11 });
+  sheet.put(`${no}`, { x: sheet.left + 16, y: sheet.y, style: STYLES.row });
+  sheet.put(sentence(step.title, units), { x: sheet.left + INDENT, y: sheet.y, style: STYLES.row });
+  sheet.put(side, { x: sheet.right, y: sheet.y + 1.5, style: STYLES.label, align: 'right' });
   sheet.y += STYLES.row.lead;
-  sheet.write(text, STYLES.text, INDENT);
-  for (const wait of notBefore(step, plan, units)) sheet.write(wait, STYLES.label, INDENT);
+  sheet.write(text, { style: STYLES.text, indent: INDENT });
+  for (const wait of notBefore(step, plan, units))
+    sheet.write(wait, { style: STYLES.label, indent: INDENT });
   const figures = step.figures.flatMap((id) => plan.figures[id] ?? []);
-  if (figures.length > 0) sheet.write(figureLine(figures, units), STYLES.strong, INDENT);
+  if (figures.length > 0)
+    sheet.write(figureLine(figures, units), { style: STYLES.strong, indent: INDENT });
   const lines = [
     step.timed && countLine(step.timed, units),
     step.hold && holdLine(step.hold, units),
   ];
   for (const line of lines.filter((x) => x != null)) {
     sheet.y += 2;
-    sheet.write(line, STYLES.strong, INDENT);
+    sheet.write(line, { style: STYLES.strong, indent: INDENT });
   }
   for (const { sign, remedy } of step.wrong)
-    sheet.write(`${word(sign, units)}: ${word(remedy, units)}`, STYLES.label, INDENT);
+    sheet.write(`${word(sign, units)}: ${word(remedy, units)}`, {
+      style: STYLES.label,
+      indent: INDENT,
+    });
   sheet.y += 4;
   sheet.rule();
   sheet.y += 4;
 }
 
 /** The batches of a round, its parts by the names that its card gives them. */
-function batches(sheet: Sheet, plan: Plan, round: PlanRound, units: UnitSystem): void {
+function batches(
+  sheet: Sheet,
+  plan: Plan,
+  { round, units }: { round: PlanRound; units: UnitSystem },
+): void {
   const [first] = round.batches;
   if (!first) return;
   const weigh = weighing(mixOf(plan, first), first.consistency, plan.survey.surface.slope);
   const grams = (g: number | null) => (g === null ? '' : formatQuantity(g, 'mass', units));
-  sheet.write(
-    `${sentence(round.name, units)}: ${round.card.code} ${round.card.name}`,
-    STYLES.strong,
-  );
+  sheet.write(`${sentence(round.name, units)}: ${round.card.code} ${round.card.name}`, {
+    style: STYLES.strong,
+  });
   sheet.table(
     [
       t('Batch'),
@@ -149,14 +161,14 @@ function batches(sheet: Sheet, plan: Plan, round: PlanRound, units: UnitSystem):
       '________',
       '________',
     ]),
-    [0.6, 1, 1, 1, 1.2, 1.3, 1, 1],
+    { shares: [0.6, 1, 1, 1, 1.2, 1.3, 1, 1] },
   );
   sheet.y += 4;
 }
 
 function clocks(sheet: Sheet, round: PlanRound, units: UnitSystem): void {
   if (round.milestones.length === 0) return;
-  sheet.write(`${sentence(round.name, units)}, ${round.card.code}`, STYLES.strong);
+  sheet.write(`${sentence(round.name, units)}, ${round.card.code}`, { style: STYLES.strong });
   sheet.table(
     [t('From its last mix'), t('After'), t('At the clock'), t('Needed')],
     [...round.milestones]
@@ -167,7 +179,7 @@ function clocks(sheet: Sheet, round: PlanRound, units: UnitSystem): void {
         '________',
         c.id === round.needed ? t('this one') : '',
       ]),
-    [2, 1, 1, 1],
+    { shares: [2, 1, 1, 1] },
   );
   sheet.y += 4;
 }
@@ -178,7 +190,7 @@ export function stations(sheet: Sheet, { plan, units }: { plan: Plan; units: Uni
     const steps = plan.steps.filter((s) => s.station === station);
     if (steps.length === 0) continue;
     sheet.heading(STATION_NAMES[station]);
-    if (station === 'mix') for (const round of plan.rounds) batches(sheet, plan, round, units);
+    if (station === 'mix') for (const round of plan.rounds) batches(sheet, plan, { round, units });
     if (station === 'cure') {
       for (const round of plan.rounds) clocks(sheet, round, units);
       if (plan.heat.length > 0)
@@ -192,9 +204,10 @@ export function stations(sheet: Sheet, { plan, units }: { plan: Plan; units: Uni
               )
               .join(', '),
           }),
-          STYLES.label,
+          { style: STYLES.label },
         );
     }
-    for (const step of steps) stepOn(sheet, step, plan.steps.indexOf(step) + 1, plan, units);
+    for (const step of steps)
+      stepOn(sheet, step, { no: plan.steps.indexOf(step) + 1, plan, units });
   }
 }

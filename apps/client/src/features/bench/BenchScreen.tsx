@@ -61,7 +61,7 @@ function Running({
   const { say, tell } = useWords();
   if (!act) return null;
   const closing = act.phase === 'overcoat' && act.clockTo !== null && act.clockTo - now < HOUR;
-  const own = ruling ? ownAxis(act.strip, now, width, zone) : null;
+  const own = ruling ? ownAxis(act.strip, { now, width, zone }) : null;
   const right =
     act.phase === 'place'
       ? t('Mix')

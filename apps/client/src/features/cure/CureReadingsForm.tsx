@@ -100,7 +100,7 @@ export function CureReadingsForm({ view, plan, repair, mixedAt }: SeesProps) {
         why={t('planned {planned}', { planned: limit(plannedC) })}
         unit={shownUnit('temperature', units).symbol}
         read={(text) => {
-          const parsed = parseQuantity(text, 'temperature', units);
+          const parsed = parseQuantity(text, 'temperature', { system: units });
           return parsed.ok && parsed.value >= SURFACE_C.least && parsed.value <= SURFACE_C.most
             ? { value: parsed.value }
             : {

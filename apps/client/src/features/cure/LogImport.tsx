@@ -68,7 +68,10 @@ export function LoggerImport({
       const hear = (s: Sample) => samples.push({ ...s, at: s.at - clock.aheadMs });
       (await driver.open(logger, hear, mixedAt + clock.aheadMs)).close();
       const now = siteTime(clock);
-      setFound({ samples, seen: judgeSamples(logger, samples, now, expected(), now) });
+      setFound({
+        samples,
+        seen: judgeSamples(logger, { samples, now, expects: expected(), since: now }),
+      });
     } catch {
       setFailed(true);
     }

@@ -11,10 +11,17 @@ const ROOM = 0.06;
  */
 export function cureAxis(
   strip: Strip,
-  { plannedReady, stalled }: { plannedReady: number | undefined; stalled: boolean },
-  now: number,
-  width: number,
-  zone: Zone,
+  {
+    cure: { plannedReady, stalled },
+    now,
+    width,
+    zone,
+  }: {
+    cure: { plannedReady: number | undefined; stalled: boolean };
+    now: number;
+    width: number;
+    zone: Zone;
+  },
 ): Axis {
   const { start, ready, deadline } = strip;
   const planned = plannedReady ?? ready;

@@ -9,7 +9,8 @@ import { useWords } from '@/shared/ui/useWords';
 /** What one channel shows now, large. */
 export function LiveFigure({ channel, value }: { channel: Channel; value: number | undefined }) {
   const { units } = useWords();
-  const shown = value === undefined ? null : figureAndUnit(value, channel.quantity, units);
+  const shown =
+    value === undefined ? null : figureAndUnit(value, channel.quantity, { system: units });
   return (
     <View className="min-w-[5.25rem] flex-1">
       <Txt as="label">{channel.name}</Txt>

@@ -85,6 +85,8 @@ export function useInstrument(
     link.current?.tare?.();
     begin();
   };
-  const seen = heard && judgeSamples(device, heard.samples, heard.now, expects, heard.since);
+  const seen =
+    heard &&
+    judgeSamples(device, { samples: heard.samples, now: heard.now, expects, since: heard.since });
   return { seen, failed, open, close, tare };
 }

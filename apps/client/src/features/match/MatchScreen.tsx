@@ -45,7 +45,7 @@ export function MatchScreen({ view, repair }: { view: RepairView; repair: OpenRe
   const [trial, setTrial] = useState<readonly Relax[]>([]);
   const weights = useAppSelector((s) => s.settings.weights[intent]);
   const survey = (trial.length > 0 && withChanges(view.survey, trial)) || view.survey;
-  const found = useMatches(survey, intent, weights, schools, seconds);
+  const found = useMatches(survey, { intent, weights, schools, seconds });
   const { ranked, whatIf } = found;
   const usable = ranked.filter((s) => s.match.verdict !== 'no');
   const chosen = usable.find((s) => s.match.card.code === picked) ?? usable[0];

@@ -28,22 +28,32 @@ interface Matches {
 /** Judges every card for a survey and ranks them for an intent, with the same core as the server. */
 export function useMatches(
   survey: Survey,
-  intent: Intent,
-  weights?: Weights,
-  schools?: Schools,
-  seconds?: Readonly<Record<string, string>>,
+  {
+    intent,
+    weights,
+    schools,
+    seconds,
+  }: {
+    intent: Intent;
+    weights?: Weights;
+    schools?: Schools;
+    seconds?: Readonly<Record<string, string>>;
+  },
 ): Matches {
   const { data: cards, isLoading, error } = useCardsQuery();
   const { data: site, isLoading: siteLoading } = useSiteQuery();
   const meant = useMemo(() => ({ ...survey, intent }), [survey, intent]);
   const context = useWorkContext(meant, schools, seconds);
   const matches = useMemo(
-    () => (cards && site ? matchAll(meant, cards.filter(isSystem), site.settings, context) : []),
+    () =>
+      cards && site
+        ? matchAll(meant, cards.filter(isSystem), { site: site.settings, context })
+        : [],
     [meant, cards, site, context],
   );
   const ranked = useMemo(() => rank(matches, intent, weights), [matches, intent, weights]);
   const whatIf = useMemo(
-    () => (site ? whatWouldChange(meant, ranked, site.settings, context, weights) : []),
+    () => (site ? whatWouldChange(meant, ranked, { site: site.settings, context, weights }) : []),
     [meant, ranked, site, context, weights],
   );
   return { ranked, whatIf, loading: isLoading || siteLoading, error };

@@ -127,7 +127,7 @@ export function PapersScreen() {
   if (!view)
     return loading || !error ? <Skeleton /> : <Failed say={loadErrorText(error)} leave={TO_ALL} />;
   const plan = view.plan?.body;
-  const drawing = width > 0 ? sectionOf(view, now, units, { width, height: 220 }) : null;
+  const drawing = width > 0 ? sectionOf(view, { now, units, size: { width, height: 220 } }) : null;
   return (
     <View className="flex-1 bg-paper" role="main">
       <ScrollView

@@ -97,7 +97,7 @@ function useShape(uri: string, setFailed: (failed: boolean) => void): number | n
 function useMarkLength() {
   const { units } = useWords();
   const [length, setLength] = useState('');
-  const parsed = length.trim() === '' ? null : parseQuantity(length, 'length', units);
+  const parsed = length.trim() === '' ? null : parseQuantity(length, 'length', { system: units });
   const wrong = !parsed
     ? null
     : !parsed.ok

@@ -60,7 +60,10 @@ export function ReferralScreen() {
         {survey.damages.map((_, i) => {
           const drawing =
             width > 0
-              ? sectionOf({ ...view, plan: null }, now, units, { width, height: 210 }, i)
+              ? sectionOf(
+                  { ...view, plan: null },
+                  { now, units, size: { width, height: 210 }, index: i },
+                )
               : null;
           return drawing ? <SectionView key={i} drawing={drawing} /> : null;
         })}

@@ -57,7 +57,7 @@ function Neighbour({
   if (!task) return null;
   const name = nameOf(task);
   const min = minutesOf(task);
-  const done = taskDone(task, view, plan, now);
+  const done = taskDone(task, { view, plan, now });
   return (
     <Pressable
       role="button"
@@ -84,8 +84,15 @@ function Standing({ props, now }: { props: TaskProps; now: number }) {
   const current = run.current === null ? undefined : run.tasks[run.current];
   if (!current) return null;
   const mixes = mixedBatches(view.mixes);
-  const notBefore = waitsUntil(current.step, view, plan, now)?.at;
-  const pace = paceOf(runningPlan(view) ?? plan, run.tasks, current, mixes, now, zone, notBefore);
+  const notBefore = waitsUntil(current.step, { view, plan, now })?.at;
+  const pace = paceOf(runningPlan(view) ?? plan, {
+    tasks: run.tasks,
+    at: current,
+    mixes,
+    now,
+    zone,
+    notBefore,
+  });
   const closing: Closing | undefined = closingWindows(view, now)[0];
   return (
     <View className="gap-1 border-b border-rule px-4 py-3" role="status" testID="run-pace">
@@ -138,11 +145,11 @@ export function RunStep(props: TaskProps) {
   const name = useTaskName(plan);
   const { step, batch } = task;
   const at = run.shown ?? 0;
-  const done = taskDone(task, view, plan, now);
+  const done = taskDone(task, { view, plan, now });
   const onScaleNow = running !== null && batch?.no === running.batch.no;
   const toWeigh = batch !== null && !onScaleNow && !done && at === run.current;
-  const wait = waitsUntil(step, view, plan, now);
-  const again = repeatReason(step, view, plan, now);
+  const wait = waitsUntil(step, { view, plan, now });
+  const again = repeatReason(step, { view, plan, now });
   const found = view.readings.at(-1);
   const spoken = [name(task), again && aloud(again), aloud(step.text)].filter(Boolean).join('. ');
   const sayAgain = useReadAloud(spoken, found ? { id: found.id, text: aloud(found.say) } : null);

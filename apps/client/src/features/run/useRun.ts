@@ -68,7 +68,7 @@ export function useRun({
   if (lastId !== currentId) {
     setLastId(currentId);
     const was = tasks.find((d) => d.id === lastId);
-    const by = was && taskDone(was, view, plan, now) ? lastRecord(was, view)?.byId : undefined;
+    const by = was && taskDone(was, { view, plan, now }) ? lastRecord(was, view)?.byId : undefined;
     // Somebody else did the task that is shown: it stays until this person goes on, so that nothing moves under a
     // thumb.
     if (was && looked === null && by !== undefined && by !== me?.id) setLooked(was.id);
@@ -157,7 +157,7 @@ export function useTask(
   const not = (label: string) => press(label, () => undefined, { disabled: true });
 
   const pressNow = (): Press => {
-    const done = taskDone(task, view, plan, now);
+    const done = taskDone(task, { view, plan, now });
     if (done || (ahead && (batch !== null || !waiting(run, props, now)))) {
       const current = run.current === null ? undefined : run.tasks[run.current];
       return {
@@ -168,7 +168,7 @@ export function useTask(
         go: () => run.look(run.current),
       };
     }
-    const wait = waitsUntil(step, view, plan, now);
+    const wait = waitsUntil(step, { view, plan, now });
     if (wait) return not(t('From {at}: {name}', { at: until(wait.at), name: name(task) }));
     if (batch && running?.batch.no !== batch.no)
       return press(startLabel, start, { disabled: held !== null, sign: 'next' });

@@ -39,7 +39,12 @@ function useGate(
   // Until the site's settings have loaded, uses those of the plan.
   const { secondSigns } = site?.settings ?? plan.site;
   const signing = { verdict: 'accepted', override } as const;
-  return maySign(view, signing, { id, role }, { secondSigns, zone }, { device: now, server: now });
+  return maySign(view, {
+    signing,
+    who: { id, role },
+    site: { secondSigns, zone },
+    now: { device: now, server: now },
+  });
 }
 
 const statementKey = (id: string) => `${id}/statement`;

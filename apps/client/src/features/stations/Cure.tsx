@@ -58,7 +58,8 @@ export function Cure(props: StationProps) {
   const plannedReady = run && specAsPlanned ? specAsPlanned.strip.ready : undefined;
   const plannedC = plannedTemp(plan);
   const stalled = run?.stalled ?? false;
-  const axis = width > 0 ? cureAxis(strip, { plannedReady, stalled }, now, width, zone) : null;
+  const axis =
+    width > 0 ? cureAxis(strip, { cure: { plannedReady, stalled }, now, width, zone }) : null;
   return (
     <View>
       {act ? <CureNow act={act} /> : <NotMixed from={dayClockText(strip.start, now, zone)} />}

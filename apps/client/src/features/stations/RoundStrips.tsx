@@ -26,7 +26,10 @@ import { useWords } from '@/shared/ui/useWords';
  * The axis from shortly before the first mix to the time when the last round is ready: the near hours wide, the rest
  * coarse.
  */
-function axisFor(strips: RoundStrip[], now: number, width: number, zone: Zone): Axis {
+function axisFor(
+  strips: RoundStrip[],
+  { now, width, zone }: { now: number; width: number; zone: Zone },
+): Axis {
   const from = Math.min(now, ...strips.map((s) => s.strip.start));
   const to = Math.max(now, ...strips.map((s) => s.strip.ready));
   const span = Math.max(to - from, 30 * MINUTE);
@@ -77,7 +80,7 @@ export function RoundStrips({
     now,
   ).filter((s) => s.round.id !== except);
   if (strips.length === 0) return null;
-  const axis = width > 0 ? axisFor(strips, now, width, zone) : null;
+  const axis = width > 0 ? axisFor(strips, { now, width, zone }) : null;
   return (
     <View
       className="border-b border-ink bg-sheet px-4 pb-2"

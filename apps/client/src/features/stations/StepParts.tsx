@@ -31,7 +31,7 @@ export function Waits({
     .filter((l) => l.to === step.id && l.instead.length === 0)
     .filter((l) => l.least > 0 || l.most !== null)
     .map((link, i) => {
-      const { opens, closes } = windowOf(link, view, plan, now);
+      const { opens, closes } = windowOf(link, { view, plan, now });
       const from = opens === null ? '' : t('From {opens}', { opens: clock(opens) });
       const by = closes === null ? '' : `${from ? t(', by ') : t('By ')}${clock(closes)}`;
       return (

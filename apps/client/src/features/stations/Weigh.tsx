@@ -110,7 +110,7 @@ export function Weigh({
   const width = outer - useMargins();
   const { tolerancePct } = weigh;
   const { tell } = useWords();
-  const verdict = scaleText(weigh, batch, weighed, weighed.check);
+  const verdict = scaleText(weigh, batch, { pour: weighed, found: weighed.check });
   const parts = [
     { letter: 'A', name: weigh.nameA, figure: 'aG', grams: batch.aG ?? 0, volume: 'aMl' },
     { letter: 'B', name: weigh.nameB, figure: 'bG', grams: batch.bG ?? 0, volume: 'bMl' },

@@ -98,7 +98,7 @@ function readingEntry(step: Step, hold: HoldOf<'reading'>, units: UnitSystem): E
     hint: t('Record: {label}', { label }),
     testID: `record-${step.id}`,
     read: (typed) => {
-      const parsed = parseQuantity(typed(VALUE), hold.quantity, units);
+      const parsed = parseQuantity(typed(VALUE), hold.quantity, { system: units });
       return parsed.ok
         ? { values: { kind: 'reading', value: parsed.value } }
         : { wrong: [t('{message} It needs {limits}.', { message: parsed.message, limits })] };
@@ -153,7 +153,7 @@ function setEntry(step: Step, hold: HoldOf<'hardness' | 'thickness'>, units: Uni
       return sound ? { kind: 'hardness', values } : null;
     }
     const valuesMm = texts.flatMap((t) => {
-      const parsed = parseQuantity(t, 'length', units);
+      const parsed = parseQuantity(t, 'length', { system: units });
       return parsed.ok && parsed.value > 0 && parsed.value <= 1000 ? [parsed.value] : [];
     });
     return valuesMm.length === texts.length ? { kind: 'thickness', valuesMm } : null;

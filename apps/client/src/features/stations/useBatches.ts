@@ -64,7 +64,7 @@ export function useBatches(view: RepairView, plan: Plan): Batches {
   const { wet, next } = batchesAt(view);
   const wetBatch = wet && planBatches(plan).find((b) => b.no === wet.batchNo);
   const grams = (text: string): number | null => {
-    const parsed = parseQuantity(text, 'mass', units);
+    const parsed = parseQuantity(text, 'mass', { system: units });
     return parsed.ok && parsed.value > 0 && parsed.value <= 1e6 ? parsed.value : null;
   };
   const aText = texts[weightKey(view, 'a')] ?? '';
@@ -72,7 +72,7 @@ export function useBatches(view: RepairView, plan: Plan): Batches {
   const [aG, bG] = [grams(aText), grams(bText)];
   const onScale = next && weighedFor(plan, next.no, { aG, bG });
   const now = useGateTime(view);
-  const gate = next && mayMix(view, next.no, { aG, bG }, now);
+  const gate = next && mayMix(view, { batchNo: next.no, scale: { aG, bG }, now });
   const shown = wetBatch ?? next;
   return {
     running: wet && wetBatch ? { mix: wet, batch: wetBatch } : null,

@@ -75,7 +75,7 @@ function useDraftChange(draftKey: string, draft: SurveyDraft, site: SiteSettings
   );
   const answer = useCallback(
     (path: string, text: string) =>
-      put((now) => ({ ...now, texts: withAnswer(now, path, text, site) })),
+      put((now) => ({ ...now, texts: withAnswer(now, { path, text, site }) })),
     [put, site],
   );
   return { put, answer };

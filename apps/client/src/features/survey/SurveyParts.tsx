@@ -153,7 +153,9 @@ export function WhatKind({
         kind={asset?.kind ?? null}
         value={draft.family}
         onPick={(family) =>
-          family === draft.family ? undefined : put((now) => withFamily(now, family, asset, plant))
+          family === draft.family
+            ? undefined
+            : put((now) => withFamily(now, { family, asset, plant }))
         }
       />
     </Part>
@@ -181,7 +183,9 @@ export function WhatIsDamaged({
         onPick={(a) => {
           const family = familiesFor(a.kind)[0]?.id ?? draft.family;
           const begun = fixedFamily || draft.shapes.length > 0 || draft.family === family;
-          put((now) => (begun ? withAsset(now, a, plant) : withFamily(now, family, a, plant)));
+          put((now) =>
+            begun ? withAsset(now, a, plant) : withFamily(now, { family, asset: a, plant }),
+          );
         }}
         onType={(asset) => put((now) => ({ ...now, asset }))}
       />

@@ -40,9 +40,7 @@ import { SurveyForm } from './SurveyForm';
 /** The section of what is typed so far; null before a shape is chosen. */
 function draftSection(
   draft: SurveyDraft,
-  units: UnitSystem,
-  width: number,
-  height: number,
+  { units, width, height }: { units: UnitSystem; width: number; height: number },
 ): Drawing | null {
   const sketch = sketchOf(draft, 0, units);
   if (!sketch || width <= 0) return null;
@@ -63,7 +61,7 @@ function draftSection(
 }
 
 function Aside({ draft, units }: { draft: SurveyDraft; units: UnitSystem }) {
-  const drawing = draftSection(draft, units, 379, 250);
+  const drawing = draftSection(draft, { units, width: 379, height: 250 });
   if (!drawing)
     return (
       <Txt className="p-4 text-pencil">
@@ -186,7 +184,7 @@ const Surveyed = memo(function Surveyed({
       tag={draft.asset.tag}
       title={draft.asset.name || t('New repair')}
       header={(width) => {
-        const drawing = draftSection(draft, units, width, 168);
+        const drawing = draftSection(draft, { units, width, height: 168 });
         return drawing ? <SectionView drawing={drawing} /> : null;
       }}
       aside={<Aside draft={draft} units={units} />}

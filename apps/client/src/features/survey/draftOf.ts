@@ -72,9 +72,7 @@ export const newDraft = (family: string, startAt: string, site: SiteSettings | n
 /** The same survey for another family: the asset and shared answers stay, the damage starts empty. */
 export function withFamily(
   draft: SurveyDraft,
-  family: string,
-  asset: Asset | null,
-  { units, site }: Plant,
+  { family, asset, plant: { units, site } }: { family: string; asset: Asset | null; plant: Plant },
 ): SurveyDraft {
   const next = emptyDraft(family, draft.startAt);
   const shared = Object.entries(draft.texts).filter(([path]) =>
@@ -102,7 +100,7 @@ export function withAsset(draft: SurveyDraft, asset: Asset, { units, site }: Pla
     known['service.mediumC'] = asTyped(asset.mediumC, 'temperature', units);
   if (asset.wear) known['service.wear'] = asset.wear;
   const texts = asset.medium
-    ? withAnswer(draft, 'service.medium', asset.medium, site)
+    ? withAnswer(draft, { path: 'service.medium', text: asset.medium, site })
     : draft.texts;
   return {
     ...draft,

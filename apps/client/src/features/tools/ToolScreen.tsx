@@ -145,7 +145,7 @@ function Tool({ calc }: { calc: Calc }) {
   const [width, setWidth] = useState(0);
   const { copy, said, byHand } = useCopy();
   const [before, setBefore] = useState<Typed | null>(null);
-  const read = useMemo(() => readTyped(form, typed, units), [form, typed, units]);
+  const read = useMemo(() => readTyped(form, typed, { system: units }), [form, typed, units]);
   const input = read.issues.length === 0 ? read.value : null;
   const state = useCalc(calc, input);
   const errors = useMemo(() => {

@@ -19,7 +19,7 @@ export function SectionOf({
 }) {
   const zone = useZone();
   const units = useAppSelector((s) => s.settings.units);
-  const drawing = sectionOf(view, now, units, size, 0, dimensions);
+  const drawing = sectionOf(view, { now, units, size, dimensions });
   return drawing ? (
     <SectionView
       drawing={drawing}

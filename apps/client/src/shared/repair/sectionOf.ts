@@ -39,11 +39,13 @@ export function coatStates(plan: Plan, view: RepairView, now: number): Fill[] {
 /** The section of a repair in its present state: its damage, its card's edge, its coats. */
 export function sectionOf(
   view: RepairView,
-  now: number,
-  units: UnitSystem,
-  { width, height }: Size,
-  index = 0,
-  dimensions = true,
+  {
+    now,
+    units,
+    size: { width, height },
+    index = 0,
+    dimensions = true,
+  }: { now: number; units: UnitSystem; size: Size; index?: number; dimensions?: boolean },
 ): Drawing | null {
   const { survey, plan } = view;
   const damage = survey.damages[index] ?? survey.damages[0];

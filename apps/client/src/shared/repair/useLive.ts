@@ -14,7 +14,10 @@ const TAB = uuidv7();
 const AGAIN_MS = 15_000;
 
 /** Handles a live message of a repair: who has it open, and whether the server has a newer version. */
-function heard(store: AppStore, repairId: string, before: LiveState | null, now: LiveState) {
+function heard(
+  store: AppStore,
+  { repairId, before, now }: { repairId: string; before: LiveState | null; now: LiveState },
+) {
   const { dispatch, getState } = store;
   dispatch(presentSeen({ repairId, people: now.people }));
   const known = api.endpoints.repair.select(repairId)(getState()).data;
@@ -54,7 +57,7 @@ export function useLive(id: string | null, step?: string): void {
       source = new EventSource(`/api/repairs/${id}/live?tab=${TAB}${at}`);
       source.onmessage = ({ data }: MessageEvent<string>) => {
         const now = LiveState.parse(JSON.parse(data));
-        heard(store, id, before, now);
+        heard(store, { repairId: id, before, now });
         before = now;
       };
       source.onerror = () => {

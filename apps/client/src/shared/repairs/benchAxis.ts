@@ -20,7 +20,10 @@ const SHORT_MS = 60 * MINUTE;
  * A separate axis for the main clock while its working life is short: the working life wide, the rest of the cure
  * coarse.
  */
-export function ownAxis(strip: Strip, now: number, width: number, zone: Zone): Axis | null {
+export function ownAxis(
+  strip: Strip,
+  { now, width, zone }: { now: number; width: number; zone: Zone },
+): Axis | null {
   const lifeEnds = strip.segments[1]?.to;
   if (lifeEnds === undefined || lifeEnds < now || lifeEnds - strip.start > SHORT_MS) return null;
   const life = lifeEnds - strip.start;

@@ -27,7 +27,7 @@ export function FigureText({ figure, as = 'inline', label, suffix }: FigureTextP
   const units = useAppSelector((s) => s.settings.units);
   const open = useAppSelector((s) => s.view.working?.id === figure?.id);
   if (!figure) return null;
-  const { figure: text, unit } = figureAndUnit(figure.value, figure.quantity, units);
+  const { figure: text, unit } = figureAndUnit(figure.value, figure.quantity, { system: units });
   const money = figure.quantity === 'money';
   const shown = money ? `${unit}${text}` : `${text} ${unit}`;
   const named = label?.toLowerCase() === figure.label.toLowerCase();

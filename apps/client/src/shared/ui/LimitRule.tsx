@@ -48,7 +48,7 @@ export function LimitRule({
   const inkClass = { fits: 'text-ink', if: 'text-ochreInk', no: 'text-oxideInk' }[verdict];
   const at = LIMIT_X[sense];
   const x = Math.min(shareOfLimit(against) * at, WIDTH - 6);
-  const [shown, limitText] = sayApart(quantity, value, limit, units);
+  const [shown, limitText] = sayApart(quantity, { a: value, b: limit, units });
   const words =
     sense === 'max'
       ? t('{limitText} or less', { limitText })

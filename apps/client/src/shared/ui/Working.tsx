@@ -46,7 +46,7 @@ export function WorkingLines({
   onPath?: (path: string) => void;
 }) {
   const units = useAppSelector((s) => s.settings.units);
-  const shown = figureAndUnit(figure.value, figure.quantity, units);
+  const shown = figureAndUnit(figure.value, figure.quantity, { system: units });
   return (
     <View className="gap-3">
       <View className="flex-row items-baseline justify-between border-b border-ink pb-2">

@@ -11,7 +11,19 @@ interface Hatch {
   draw: (c: Colours) => ReactNode;
 }
 
-const upright = (x: number, size: number, stroke: string, width: number, opacity = 1) => (
+const upright = ({
+  x,
+  size,
+  stroke,
+  width,
+  opacity = 1,
+}: {
+  x: number;
+  size: number;
+  stroke: string;
+  width: number;
+  opacity?: number;
+}) => (
   <Line
     key={x}
     x1={x}
@@ -28,7 +40,7 @@ const upright = (x: number, size: number, stroke: string, width: number, opacity
 const metal = (size: number, at: number[], width: number): Hatch => ({
   size,
   turn: 45,
-  draw: (c) => at.map((x) => upright(x, size, c.ink, width, 0.7)),
+  draw: (c) => at.map((x) => upright({ x, size, stroke: c.ink, width, opacity: 0.7 })),
 });
 /** The other substrates: one small pattern each, distinguished by lines, not by colour. */
 const motif = (size: number, d: string, width: number): Hatch => ({
@@ -91,7 +103,7 @@ const HATCHES: Record<string, Hatch> = {
     draw: (c) => (
       <>
         <Rect width={9} height={9} fill={c.mossTint} />
-        {upright(2, 9, c.moss, 3.8)}
+        {upright({ x: 2, size: 9, stroke: c.moss, width: 3.8 })}
       </>
     ),
   },
@@ -101,12 +113,20 @@ const HATCHES: Record<string, Hatch> = {
     draw: (c) => (
       <>
         <Rect width={6} height={6} fill={c.mossTint} />
-        {upright(1.5, 6, c.moss, 2.6)}
+        {upright({ x: 1.5, size: 6, stroke: c.moss, width: 2.6 })}
       </>
     ),
   },
-  'wet-future': { size: 6, turn: -45, draw: (c) => upright(1.5, 6, c.mossPale, 1.7) },
-  late: { size: 5, turn: -45, draw: (c) => upright(1.5, 5, c.oxide, 1.6) },
+  'wet-future': {
+    size: 6,
+    turn: -45,
+    draw: (c) => upright({ x: 1.5, size: 6, stroke: c.mossPale, width: 1.7 }),
+  },
+  late: {
+    size: 5,
+    turn: -45,
+    draw: (c) => upright({ x: 1.5, size: 5, stroke: c.oxide, width: 1.6 }),
+  },
 };
 
 /** The patterns that a drawing fills with, by name. `id` separates the patterns of two drawings on one page. */

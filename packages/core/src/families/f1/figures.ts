@@ -9,14 +9,17 @@ import type { Rounds } from './rounds';
 export const figures = ({ bolts, work }: Rounds): Figure[] => {
   const star = boltSequence({ count: bolts });
   return [
-    figureOf(
-      'bolts',
-      t('Bolts, in a star'),
-      bolts,
-      'count',
-      [...star.working, line('', t('order'), star.order.join(' '), bolts)],
-      ['joint.bolts'],
-    ),
+    figureOf({
+      id: 'bolts',
+      label: t('Bolts, in a star'),
+      value: bolts,
+      quantity: 'count',
+      working: [
+        ...star.working,
+        line({ symbol: '', label: t('order'), expression: star.order.join(' '), value: bolts }),
+      ],
+      paths: ['joint.bolts'],
+    }),
     ...pressureFigures(work),
   ];
 };

@@ -8,15 +8,20 @@ type Damage = FlangeSurvey['damages'][number];
 /** One damage as it is drawn. */
 export const section = (d: Damage, text: Lettering): SectionSpec =>
   d.shape === 'ring'
-    ? wallSpec(
-        t('Flange face'),
-        (d.outerMm - d.innerMm) / 2,
-        text((d.outerMm - d.innerMm) / 2, 'outerMm', 'innerMm'),
+    ? wallSpec(t('Flange face'), {
+        acrossMm: (d.outerMm - d.innerMm) / 2,
+        across: text((d.outerMm - d.innerMm) / 2, 'outerMm', 'innerMm'),
         d,
         text,
-        {
+        more: {
           former: true,
           notes: [`⌀ ${text(d.innerMm, 'innerMm')} to ${text(d.outerMm, 'outerMm')}`],
         },
-      )
-    : wallSpec(t('Gouge'), d.lengthMm, size(text, d), d, text, { former: true });
+      })
+    : wallSpec(t('Gouge'), {
+        acrossMm: d.lengthMm,
+        across: size(text, d),
+        d,
+        text,
+        more: { former: true },
+      });

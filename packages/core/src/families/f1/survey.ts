@@ -22,13 +22,16 @@ import {
 
 const thickness = wall(t('Flange thickness'));
 const ring = {
-  outerMm: mm(t('Outer diameter of the face'), t('Where the gasket ends.'), 20, 4000),
-  innerMm: mm(
-    t('Inner diameter of the face'),
-    t('The bore, or where sound metal begins.'),
-    5,
-    3900,
-  ),
+  outerMm: mm(t('Outer diameter of the face'), {
+    why: t('Where the gasket ends.'),
+    min: 20,
+    max: 4000,
+  }),
+  innerMm: mm(t('Inner diameter of the face'), {
+    why: t('The bore, or where sound metal begins.'),
+    min: 5,
+    max: 3900,
+  }),
   depthMm: depth(30),
   wallMm: thickness,
 };
@@ -142,18 +145,16 @@ export const flangeSurvey = surveyOf({
   demand: (survey, site) => {
     const bodies = survey.damages.map((d, i) =>
       d.shape === 'ring'
-        ? body(
-            t('Flange face'),
-            { kind: 'ring', outerMm: d.outerMm, innerMm: d.innerMm, depthMm: d.depthMm },
-            d.depthMm,
-            pathsOf(i, 'outerMm', 'innerMm', 'depthMm'),
-          )
-        : body(
-            t('Gouge'),
-            { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
-            d.depthMm,
-            pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
-          ),
+        ? body(t('Flange face'), {
+            shape: { kind: 'ring', outerMm: d.outerMm, innerMm: d.innerMm, depthMm: d.depthMm },
+            buildMm: d.depthMm,
+            paths: pathsOf(i, 'outerMm', 'innerMm', 'depthMm'),
+          })
+        : body(t('Gouge'), {
+            shape: { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
+            buildMm: d.depthMm,
+            paths: pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
+          }),
     );
     const longestMm = Math.max(
       ...survey.damages.map((d) => (d.shape === 'ring' ? d.outerMm : d.lengthMm)),

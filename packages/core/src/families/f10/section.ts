@@ -7,6 +7,10 @@ type Damage = YardCrackSurvey['damages'][number];
 
 /** One damage as it is drawn. */
 export const section = (d: Damage, text: Lettering): SectionSpec =>
-  groundSpec(t('Wide crack'), d, text, {
-    sandFromMm: d.depthMm > SAND_FROM_MM ? SAND_FROM_MM : null,
+  groundSpec(t('Wide crack'), {
+    d,
+    text,
+    more: {
+      sandFromMm: d.depthMm > SAND_FROM_MM ? SAND_FROM_MM : null,
+    },
   });

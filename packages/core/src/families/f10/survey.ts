@@ -17,14 +17,18 @@ import {
 } from '../../survey/parts';
 
 const run = {
-  lengthMm: mm(t('Length of this run'), t('All of it, along its turns.'), 100, 500000, 500),
+  lengthMm: mm(t('Length of this run'), {
+    why: t('All of it, along its turns.'),
+    min: 100,
+    max: 500000,
+    step: 500,
+  }),
   widthMm: crackWidth(150),
-  depthMm: mm(
-    t('Depth, cleaned out'),
-    t('What is over the working depth is filled with sand.'),
-    5,
-    500,
-  ),
+  depthMm: mm(t('Depth, cleaned out'), {
+    why: t('What is over the working depth is filled with sand.'),
+    min: 5,
+    max: 500,
+  }),
 };
 const shapes: DamageShape[] = [
   {

@@ -14,23 +14,37 @@ export const injectedFigures = ({
   const end = closing(all.flatMap((i) => i.working));
   const paths = work.bodies.flatMap((b) => b.body.paths);
   return [
-    figureOf('ports', t('Ports'), ports, 'count', end('n', t('ports'), ports), paths),
-    figureOf('spacing', t('Apart'), spacing, 'length', end('s', t('apart'), spacing, 'mm'), paths),
-    figureOf(
-      'resin',
-      t('Resin in the wall'),
-      resinMl,
-      'volume',
-      end('V', t('resin'), resinMl, 'ml'),
+    figureOf({
+      id: 'ports',
+      label: t('Ports'),
+      value: ports,
+      quantity: 'count',
+      working: end('n', t('ports'), ports),
       paths,
-    ),
-    figureOf(
-      'portMinutes',
-      t('At the ports'),
-      atPorts,
-      'time',
-      end('t', t('at the ports'), atPorts, 'min'),
+    }),
+    figureOf({
+      id: 'spacing',
+      label: t('Apart'),
+      value: spacing,
+      quantity: 'length',
+      working: end('s', t('apart'), spacing, 'mm'),
       paths,
-    ),
+    }),
+    figureOf({
+      id: 'resin',
+      label: t('Resin in the wall'),
+      value: resinMl,
+      quantity: 'volume',
+      working: end('V', t('resin'), resinMl, 'ml'),
+      paths,
+    }),
+    figureOf({
+      id: 'portMinutes',
+      label: t('At the ports'),
+      value: atPorts,
+      quantity: 'time',
+      working: end('t', t('at the ports'), atPorts, 'min'),
+      paths,
+    }),
   ];
 };

@@ -78,12 +78,10 @@ const portSteps = ({ work, paste, ports, how, both }: InjectedRounds): StepDraft
       wrong: [wrong(t('A pinhole in the band'), t('Paste over it now: it blows out there.'))],
     },
   ),
-  waitFor(
-    paste,
-    'tackFree',
-    t('Wait for the paste'),
-    m('Wait until a fingernail leaves no mark in the paste. Inject before its window ends.'),
-  ),
+  waitFor(paste, 'tackFree', {
+    title: t('Wait for the paste'),
+    text: m('Wait until a fingernail leaves no mark in the paste. Inject before its window ends.'),
+  }),
   step.build(
     paste,
     'flush',

@@ -18,7 +18,12 @@ import {
 } from '../../survey/parts';
 
 const crack = {
-  lengthMm: mm(t('Length of the crack'), t('From its lowest point to its end.'), 50, 50000, 50),
+  lengthMm: mm(t('Length of the crack'), {
+    why: t('From its lowest point to its end.'),
+    min: 50,
+    max: 50000,
+    step: 50,
+  }),
   widthMm: crackWidth(20),
   wallMm: wall(t('Wall thickness'), 3000),
 };
@@ -97,12 +102,11 @@ export const wallCrackSurvey = surveyOf({
     return demandOf(survey, {
       needed: 'immersion',
       bodies: survey.damages.map((d, i) =>
-        body(
-          t('Crack'),
-          { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.wallMm, depthMm: d.widthMm },
-          d.widthMm,
-          pathsOf(i, 'lengthMm', 'widthMm', 'wallMm'),
-        ),
+        body(t('Crack'), {
+          shape: { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.wallMm, depthMm: d.widthMm },
+          buildMm: d.widthMm,
+          paths: pathsOf(i, 'lengthMm', 'widthMm', 'wallMm'),
+        }),
       ),
       crack: need.crack,
       strains: strainsOf(survey.wall),

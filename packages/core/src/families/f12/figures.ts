@@ -14,37 +14,58 @@ export const figures = ({ work, rounds, survey }: Rounds): Figure[] => {
     rounds.reduce((s, r) => s + r.batches.reduce((t, b) => t + (of(b) ?? 0), 0), 0);
   const [pellets, solventG, ml] = [sum((b) => b.aG), sum((b) => b.bG), sum((b) => b.ml)];
   const common = [
-    line('V', t('filler'), t('all coats'), ml, 'ml'),
-    line(
-      's',
-      t('solids'),
-      survey.surface.slope === 'level' ? t('syrup for a flat') : t('paste for a wall'),
-      solidsFor(mix, survey.surface.slope) * 100,
-      '%',
-      `card ${work.card.code}`,
-    ),
+    line({ symbol: 'V', label: t('filler'), expression: t('all coats'), value: ml, unit: 'ml' }),
+    line({
+      symbol: 's',
+      label: t('solids'),
+      expression: survey.surface.slope === 'level' ? t('syrup for a flat') : t('paste for a wall'),
+      value: solidsFor(mix, survey.surface.slope) * 100,
+      unit: '%',
+      source: `card ${work.card.code}`,
+    }),
   ];
   const solventMl = solventG / mix.solventDensityGml;
   return [
-    figureOf(
-      'pellets',
-      t('Pellets'),
-      pellets,
-      'mass',
-      [...common, line('mp', t('pellets'), `V·${mix.density}·s`, pellets, 'g')],
-      paths,
-    ),
-    figureOf(
-      'solvent',
-      t('Solvent'),
-      solventMl,
-      'volume',
-      [
+    figureOf({
+      id: 'pellets',
+      label: t('Pellets'),
+      value: pellets,
+      quantity: 'mass',
+      working: [
         ...common,
-        line('ms', t('solvent'), `V·${mix.density}·(1 − s)`, solventG, 'g'),
-        line('Vs', t('solvent'), `ms/${mix.solventDensityGml}`, solventMl, 'ml'),
+        line({
+          symbol: 'mp',
+          label: t('pellets'),
+          expression: `V·${mix.density}·s`,
+          value: pellets,
+          unit: 'g',
+        }),
       ],
       paths,
-    ),
+    }),
+    figureOf({
+      id: 'solvent',
+      label: t('Solvent'),
+      value: solventMl,
+      quantity: 'volume',
+      working: [
+        ...common,
+        line({
+          symbol: 'ms',
+          label: t('solvent'),
+          expression: `V·${mix.density}·(1 − s)`,
+          value: solventG,
+          unit: 'g',
+        }),
+        line({
+          symbol: 'Vs',
+          label: t('solvent'),
+          expression: `ms/${mix.solventDensityGml}`,
+          value: solventMl,
+          unit: 'ml',
+        }),
+      ],
+      paths,
+    }),
   ];
 };

@@ -10,11 +10,23 @@ export const section = (d: Damage, text: Lettering): SectionSpec => {
   const wall = text(d.wallMm, 'wallMm');
   const cover = { lapMm: Math.max(15, d.wallMm * 3), thickMm: d.wallMm / 2, plies: 1 };
   return d.shape === 'hole'
-    ? throughSpec(t('Hole'), d.diameterMm, text(d.diameterMm, 'diameterMm'), d.wallMm, wall, {
-        cover,
+    ? throughSpec(t('Hole'), {
+        acrossMm: d.diameterMm,
+        across: text(d.diameterMm, 'diameterMm'),
+        thickMm: d.wallMm,
+        thick: wall,
+        more: {
+          cover,
+        },
       })
-    : throughSpec(t('Crack'), d.widthMm, text(d.widthMm, 'widthMm'), d.wallMm, wall, {
-        bite: 'vee',
-        cover,
+    : throughSpec(t('Crack'), {
+        acrossMm: d.widthMm,
+        across: text(d.widthMm, 'widthMm'),
+        thickMm: d.wallMm,
+        thick: wall,
+        more: {
+          bite: 'vee',
+          cover,
+        },
       });
 };

@@ -105,11 +105,13 @@ const coatingSteps = ({ work, wet, rounds, lap }: Rounds): StepDraft[] => [
       }),
   ...beforeMixing(work),
   ...coatSteps(work, rounds, {
-    first: dissolved(work)
-      ? m('Press it into the vee, lid on between; thin coats, each let go hard,')
-      : m('Knead to one colour, press it in so that it keys behind,'),
-    last: m('Lay it {lap} past the damage and feather it.', { lap: mm(lap) }),
-    people: 1,
+    words: {
+      first: dissolved(work)
+        ? m('Press it into the vee, lid on between; thin coats, each let go hard,')
+        : m('Knead to one colour, press it in so that it keys behind,'),
+      last: m('Lay it {lap} past the damage and feather it.', { lap: mm(lap) }),
+      people: 1,
+    },
   }),
 ];
 

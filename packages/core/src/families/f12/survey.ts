@@ -8,9 +8,16 @@ import { flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { body, crackWidth, grownArea, parentOf, pathsOf, wall } from '../../survey/parts';
 
 const shell = wall(t('Shell thickness'), 60);
-const hole = { diameterMm: mm(t('Hole'), t('At its widest.'), 1, 300), wallMm: shell };
+const hole = {
+  diameterMm: mm(t('Hole'), { why: t('At its widest.'), min: 1, max: 300 }),
+  wallMm: shell,
+};
 const crack = {
-  lengthMm: mm(t('Length of the crack'), t('End to end; drill its ends.'), 3, 2000),
+  lengthMm: mm(t('Length of the crack'), {
+    why: t('End to end; drill its ends.'),
+    min: 3,
+    max: 2000,
+  }),
   widthMm: crackWidth(20),
   wallMm: shell,
 };
@@ -84,24 +91,22 @@ export const tankSurvey = surveyOf({
       // The hole is filled, with the same thickness again on the outside.
       bodies: survey.damages.map((d, i) =>
         d.shape === 'hole'
-          ? body(
-              t('Hole'),
-              { kind: 'disc', diameterMm: d.diameterMm * 1.5, depthMm: d.wallMm },
-              d.wallMm,
-              pathsOf(i, 'diameterMm', 'wallMm'),
-            )
-          : body(
-              t('Crack'),
-              {
+          ? body(t('Hole'), {
+              shape: { kind: 'disc', diameterMm: d.diameterMm * 1.5, depthMm: d.wallMm },
+              buildMm: d.wallMm,
+              paths: pathsOf(i, 'diameterMm', 'wallMm'),
+            })
+          : body(t('Crack'), {
+              shape: {
                 kind: 'groove',
                 lengthMm: d.lengthMm,
                 widthMm: Math.max(3, d.widthMm),
                 depthMm: d.wallMm,
                 profile: 'vee',
               },
-              d.wallMm,
-              pathsOf(i, 'lengthMm', 'widthMm', 'wallMm'),
-            ),
+              buildMm: d.wallMm,
+              paths: pathsOf(i, 'lengthMm', 'widthMm', 'wallMm'),
+            }),
       ),
       pressureBar: survey.tank.pressurised ? 1 : 0,
       longestMm: Math.max(

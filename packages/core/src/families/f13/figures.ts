@@ -6,9 +6,13 @@ import { clothLines, clothMm2, type Rounds } from './rounds';
 export const figures = ({ patch, work }: Rounds): Figure[] =>
   patch
     ? [
-        figureOf('cloth', t('Cloth'), clothMm2(work), 'area', clothLines(work), [
-          'damages.0.lengthMm',
-          'damages.0.widthMm',
-        ]),
+        figureOf({
+          id: 'cloth',
+          label: t('Cloth'),
+          value: clothMm2(work),
+          quantity: 'area',
+          working: clothLines(work),
+          paths: ['damages.0.lengthMm', 'damages.0.widthMm'],
+        }),
       ]
     : [];

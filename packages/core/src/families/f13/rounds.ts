@@ -28,13 +28,13 @@ export const clothMm2 = ({ survey }: W) =>
     0,
   );
 export const clothLines = (work: W) => [
-  line(
-    'A',
-    t('cloth'),
-    t('both sides grown by {n} mm, {cloths} cloths', { n: 2 * LAP_MM, cloths: CLOTHS }),
-    clothMm2(work),
-    'mm²',
-  ),
+  line({
+    symbol: 'A',
+    label: t('cloth'),
+    expression: t('both sides grown by {n} mm, {cloths} cloths', { n: 2 * LAP_MM, cloths: CLOTHS }),
+    value: clothMm2(work),
+    unit: 'mm²',
+  }),
 ];
 
 /** Fittings and patches are separate rounds, so that each batch is placed within its own working life. */

@@ -9,17 +9,22 @@ type Damage = SumpSurvey['damages'][number];
 export const section = (d: Damage, text: Lettering): SectionSpec => {
   const wall = text(d.wallMm, 'wallMm');
   return d.shape === 'fitting'
-    ? throughSpec(
-        t('Fitting'),
-        d.diameterMm * 0.6,
-        text(d.diameterMm, 'diameterMm'),
-        d.wallMm,
-        wall,
-        {
+    ? throughSpec(t('Fitting'), {
+        acrossMm: d.diameterMm * 0.6,
+        across: text(d.diameterMm, 'diameterMm'),
+        thickMm: d.wallMm,
+        thick: wall,
+        more: {
           cover: { lapMm: d.diameterMm * 0.2, thickMm: d.gapMm, plies: 1 },
         },
-      )
-    : throughSpec(t('Patch'), d.lengthMm, size(text, d), d.wallMm, wall, {
-        cover: { lapMm: 50, thickMm: 4, plies: 2 },
+      })
+    : throughSpec(t('Patch'), {
+        acrossMm: d.lengthMm,
+        across: size(text, d),
+        thickMm: d.wallMm,
+        thick: wall,
+        more: {
+          cover: { lapMm: 50, thickMm: 4, plies: 2 },
+        },
       });
 };

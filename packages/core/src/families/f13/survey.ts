@@ -8,8 +8,12 @@ import { flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { body, grownArea, length, parentOf, pathsOf, wall, width } from '../../survey/parts';
 
 const fitting = {
-  diameterMm: mm(t('Outside of the new fitting'), t('It is bedded over the broken one.'), 20, 1500),
-  gapMm: mm(t('Thickness of the bed'), t('Gel squeezed out all round.'), 2, 60),
+  diameterMm: mm(t('Outside of the new fitting'), {
+    why: t('It is bedded over the broken one.'),
+    min: 20,
+    max: 1500,
+  }),
+  gapMm: mm(t('Thickness of the bed'), { why: t('Gel squeezed out all round.'), min: 2, max: 60 }),
   wallMm: wall(t('Sump wall'), 600),
 };
 const patch = {
@@ -91,28 +95,26 @@ export const sumpSurvey = surveyOf({
       needed: 'immersion',
       bodies: survey.damages.map((d, i) =>
         d.shape === 'fitting'
-          ? body(
-              t('Bed'),
-              {
+          ? body(t('Bed'), {
+              shape: {
                 kind: 'ring',
                 outerMm: d.diameterMm,
                 innerMm: d.diameterMm * 0.7,
                 depthMm: d.gapMm,
               },
-              d.gapMm,
-              pathsOf(i, 'diameterMm', 'gapMm'),
-            )
-          : body(
-              t('Patch'),
-              {
+              buildMm: d.gapMm,
+              paths: pathsOf(i, 'diameterMm', 'gapMm'),
+            })
+          : body(t('Patch'), {
+              shape: {
                 kind: 'slab',
                 lengthMm: d.lengthMm + 100,
                 widthMm: d.widthMm + 100,
                 depthMm: PATCH_MM,
               },
-              PATCH_MM,
-              pathsOf(i, 'lengthMm', 'widthMm'),
-            ),
+              buildMm: PATCH_MM,
+              paths: pathsOf(i, 'lengthMm', 'widthMm'),
+            }),
       ),
       longestMm: Math.max(
         ...survey.damages.map((d) => (d.shape === 'fitting' ? d.diameterMm : d.lengthMm)),

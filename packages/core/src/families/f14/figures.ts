@@ -11,31 +11,46 @@ export const figures = ({ work, tops, fill, main, wetUm }: Rounds): Figure[] => 
   const lines = painted.flatMap((r) => r.working?.() ?? []);
   const dry = tops[0] ? TOP_UM / tops.length : main.buildMm * 1000;
   return [
-    figureOf(
-      'wet',
-      t('Wet film a coat'),
-      wetUm,
-      'thinFilm',
-      [
-        line('DFT', t('dry film a coat'), t('as planned'), dry, 'µm'),
-        line(
-          'WFT',
-          t('wet film a coat'),
-          t('DFT/volume solids'),
-          wetUm,
-          'µm',
-          `card ${(tops[0] ?? main).card.code}`,
-        ),
+    figureOf({
+      id: 'wet',
+      label: t('Wet film a coat'),
+      value: wetUm,
+      quantity: 'thinFilm',
+      working: [
+        line({
+          symbol: 'DFT',
+          label: t('dry film a coat'),
+          expression: t('as planned'),
+          value: dry,
+          unit: 'µm',
+        }),
+        line({
+          symbol: 'WFT',
+          label: t('wet film a coat'),
+          expression: t('DFT/volume solids'),
+          value: wetUm,
+          unit: 'µm',
+          source: `card ${(tops[0] ?? main).card.code}`,
+        }),
       ],
       paths,
-    ),
-    figureOf(
-      'topcoatL',
-      paints(work) ? t('Paint') : t('Topcoat'),
-      ml,
-      'volume',
-      [...lines, line('V', t('in all coats'), t('with what stays on the tools'), ml, 'ml')],
+    }),
+    figureOf({
+      id: 'topcoatL',
+      label: paints(work) ? t('Paint') : t('Topcoat'),
+      value: ml,
+      quantity: 'volume',
+      working: [
+        ...lines,
+        line({
+          symbol: 'V',
+          label: t('in all coats'),
+          expression: t('with what stays on the tools'),
+          value: ml,
+          unit: 'ml',
+        }),
+      ],
       paths,
-    ),
+    }),
   ];
 };

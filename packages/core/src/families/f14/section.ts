@@ -8,15 +8,14 @@ type Damage = PanelSurvey['damages'][number];
 /** One damage as it is drawn. */
 export const section = (d: Damage, text: Lettering): SectionSpec => {
   const depthMm = d.shape === 'spot' ? d.depthMm : d.filmUm / 1000;
-  return wallSpec(
-    d.shape === 'spot' ? t('Eroded spot') : t('Bare spot'),
-    d.lengthMm,
-    size(text, d),
-    { depthMm, wallMm: d.wallMm },
+  return wallSpec(d.shape === 'spot' ? t('Eroded spot') : t('Bare spot'), {
+    acrossMm: d.lengthMm,
+    across: size(text, d),
+    d: { depthMm, wallMm: d.wallMm },
     text,
-    {
+    more: {
       depth: d.shape === 'spot' ? text(d.depthMm, 'depthMm') : text(depthMm, 'filmUm'),
       left: '',
     },
-  );
+  });
 };

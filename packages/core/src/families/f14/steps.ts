@@ -72,11 +72,13 @@ const prepSteps = ({ work }: Rounds): StepDraft[] => [
 const buildSteps = ({ work, fill, wetUm, main, survey, tops, end }: Rounds): StepDraft[] => [
   ...(paints(work)
     ? coatSteps(work, fill, {
-        first: m('Thin, from wet to dry, feathered inside the tape line, {wet} wet;', {
-          wet: q(wetUm, 'thinFilm'),
-        }),
-        last: m('Let each coat flash off before the next.'),
-        people: 1,
+        words: {
+          first: m('Thin, from wet to dry, feathered inside the tape line, {wet} wet;', {
+            wet: q(wetUm, 'thinFilm'),
+          }),
+          last: m('Let each coat flash off before the next.'),
+          people: 1,
+        },
       })
     : [
         ...mixSteps(work, main),

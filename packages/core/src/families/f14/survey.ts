@@ -121,12 +121,11 @@ export const panelSurvey = surveyOf({
       needed: 'handle',
       bodies: survey.damages.map((d, i) => {
         const depthMm = d.shape === 'spot' ? d.depthMm : d.filmUm / 1000;
-        return body(
-          d.shape === 'spot' ? t('Spot') : t('Film'),
-          { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm },
-          depthMm,
-          pathsOf(i, 'lengthMm', 'widthMm', d.shape === 'spot' ? 'depthMm' : 'filmUm'),
-        );
+        return body(d.shape === 'spot' ? t('Spot') : t('Film'), {
+          shape: { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm },
+          buildMm: depthMm,
+          paths: pathsOf(i, 'lengthMm', 'widthMm', d.shape === 'spot' ? 'depthMm' : 'filmUm'),
+        });
       }),
       longestMm,
       prepMm2: survey.damages.reduce((sum, d) => sum + grownArea(d.lengthMm, d.widthMm, 50), 0),

@@ -6,34 +6,50 @@ import { pins, type Rounds } from './rounds';
 /** Calculated values that the steps and the papers of the repair show. */
 export const figures = ({ work, lamp, passes, each, seconds }: Rounds): Figure[] => {
   const paths = ['damages.0.depthMm', 'board.lampWcm2'];
-  const count = figureOf(
-    'pins',
-    t('Holes to form'),
-    pins(work),
-    'count',
-    [line('n', t('holes'), t('survey'), pins(work), '', 'survey')],
-    ['damages.0.pins'],
-  );
+  const count = figureOf({
+    id: 'pins',
+    label: t('Holes to form'),
+    value: pins(work),
+    quantity: 'count',
+    working: [
+      line({
+        symbol: 'n',
+        label: t('holes'),
+        expression: t('survey'),
+        value: pins(work),
+        unit: '',
+        source: 'survey',
+      }),
+    ],
+    paths: ['damages.0.pins'],
+  });
   if (!lamp) return [count];
   const end = closing(lamp.flatMap((l) => l.working));
   return [
     count,
-    figureOf('passes', t('Passes'), passes, 'count', end('n', t('passes'), passes), paths),
-    figureOf(
-      'passSeconds',
-      t('Lamp a pass'),
-      each / 60,
-      'time',
-      end('t', t('lamp a pass'), each / 60, 'min'),
+    figureOf({
+      id: 'passes',
+      label: t('Passes'),
+      value: passes,
+      quantity: 'count',
+      working: end('n', t('passes'), passes),
       paths,
-    ),
-    figureOf(
-      'lampSeconds',
-      t('Lamp in all'),
-      seconds / 60,
-      'time',
-      end('T', t('lamp in all'), seconds / 60, 'min'),
+    }),
+    figureOf({
+      id: 'passSeconds',
+      label: t('Lamp a pass'),
+      value: each / 60,
+      quantity: 'time',
+      working: end('t', t('lamp a pass'), each / 60, 'min'),
       paths,
-    ),
+    }),
+    figureOf({
+      id: 'lampSeconds',
+      label: t('Lamp in all'),
+      value: seconds / 60,
+      quantity: 'time',
+      working: end('T', t('lamp in all'), seconds / 60, 'min'),
+      paths,
+    }),
   ];
 };

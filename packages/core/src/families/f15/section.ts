@@ -7,6 +7,12 @@ type Damage = BoardSurvey['damages'][number];
 
 /** One damage as it is drawn. */
 export const section = (d: Damage, text: Lettering): SectionSpec =>
-  throughSpec(t('Burn'), d.lengthMm, size(text, d), d.depthMm, text(d.depthMm, 'depthMm'), {
-    pins: d.pins,
+  throughSpec(t('Burn'), {
+    acrossMm: d.lengthMm,
+    across: size(text, d),
+    thickMm: d.depthMm,
+    thick: text(d.depthMm, 'depthMm'),
+    more: {
+      pins: d.pins,
+    },
   });

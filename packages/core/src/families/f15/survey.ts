@@ -8,9 +8,18 @@ import { amount, flag, mm, schemasOf, type DamageShape } from '../../survey/fiel
 import { body, parentOf, pathsOf } from '../../survey/parts';
 
 const burn = {
-  lengthMm: mm(t('Length milled out'), t('To sound laminate, all char gone.'), 1, 120),
-  widthMm: mm(t('Width milled out'), t('Across it.'), 1, 120),
-  depthMm: mm(t('Board thickness'), t('Milled right through, as a rule.'), 0.4, 6, 0.1),
+  lengthMm: mm(t('Length milled out'), {
+    why: t('To sound laminate, all char gone.'),
+    min: 1,
+    max: 120,
+  }),
+  widthMm: mm(t('Width milled out'), { why: t('Across it.'), min: 1, max: 120 }),
+  depthMm: mm(t('Board thickness'), {
+    why: t('Milled right through, as a rule.'),
+    min: 0.4,
+    max: 6,
+    step: 0.1,
+  }),
   pins: amount('count', {
     label: t('Holes to form'),
     why: t('Spare legs are the formers.'),
@@ -100,12 +109,11 @@ export const boardSurvey = surveyOf({
     return demandOf(survey, {
       needed: 'handle',
       bodies: survey.damages.map((d, i) =>
-        body(
-          t('Burn'),
-          { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
-          d.depthMm,
-          pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
-        ),
+        body(t('Burn'), {
+          shape: { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
+          buildMm: d.depthMm,
+          paths: pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
+        }),
       ),
       light: { reaches: board.lampReaches, irradianceWcm2: board.lampWcm2 },
       longestMm: Math.max(...survey.damages.map((d) => d.lengthMm)),

@@ -7,18 +7,37 @@ import type { Rounds } from './rounds';
 export const figures = ({ crumb, work }: Rounds): Figure[] => {
   if (!crumb) return [];
   const paths = work.bodies.flatMap((b) => b.body.paths);
-  const each = (id: string, label: string, symbol: string, kg: number) =>
-    figureOf(
+  const each = ({
+    id,
+    label,
+    symbol,
+    kg,
+  }: {
+    id: string;
+    label: string;
+    symbol: string;
+    kg: number;
+  }) =>
+    figureOf({
       id,
       label,
-      kg * 1000,
-      'mass',
-      [...crumb.working, line(symbol, label.toLowerCase(), t('from above'), kg * 1000, 'g')],
+      value: kg * 1000,
+      quantity: 'mass',
+      working: [
+        ...crumb.working,
+        line({
+          symbol,
+          label: label.toLowerCase(),
+          expression: t('from above'),
+          value: kg * 1000,
+          unit: 'g',
+        }),
+      ],
       paths,
-    );
+    });
   return [
-    each('granules', t('Granules'), 'mg', crumb.granulesKg),
-    each('binder', t('Binder in all'), 'mb', crumb.binderKg),
-    each('primer', t('Of it to prime'), 'mp', crumb.primerKg),
+    each({ id: 'granules', label: t('Granules'), symbol: 'mg', kg: crumb.granulesKg }),
+    each({ id: 'binder', label: t('Binder in all'), symbol: 'mb', kg: crumb.binderKg }),
+    each({ id: 'primer', label: t('Of it to prime'), symbol: 'mp', kg: crumb.primerKg }),
   ];
 };

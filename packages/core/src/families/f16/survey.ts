@@ -81,12 +81,11 @@ export const mattingSurvey = surveyOf({
     return demandOf(survey, {
       needed: 'lightLoad',
       bodies: survey.damages.map((d, i) =>
-        body(
-          d.shape === 'bed' ? t('Bed') : t('Spot'),
-          { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
-          d.depthMm,
-          pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
-        ),
+        body(d.shape === 'bed' ? t('Bed') : t('Spot'), {
+          shape: { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
+          buildMm: d.depthMm,
+          paths: pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
+        }),
       ),
       flexes: true,
       longestMm: Math.max(...survey.damages.map((d) => d.lengthMm)),

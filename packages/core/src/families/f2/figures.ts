@@ -9,7 +9,15 @@ export const figures = ({ work }: Rounds): Figure[] => {
   return [
     ...pressureFigures(work),
     ...(isLining(work) && volts !== null
-      ? [figureOf('holiday', t('Holiday test, volts'), volts, 'count', endingIn(working, 'V'))]
+      ? [
+          figureOf({
+            id: 'holiday',
+            label: t('Holiday test, volts'),
+            value: volts,
+            quantity: 'count',
+            working: endingIn(working, 'V'),
+          }),
+        ]
       : []),
   ];
 };

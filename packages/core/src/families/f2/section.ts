@@ -8,10 +8,17 @@ type Damage = RebuildSurvey['damages'][number];
 /** One damage as it is drawn. */
 export const section = (d: Damage, text: Lettering): SectionSpec => {
   if (d.shape === 'pocket')
-    return wallSpec(t('Round pocket'), d.diameterMm, text(d.diameterMm, 'diameterMm'), d, text, {
-      bite: 'dished',
+    return wallSpec(t('Round pocket'), {
+      acrossMm: d.diameterMm,
+      across: text(d.diameterMm, 'diameterMm'),
+      d,
+      text,
+      more: {
+        bite: 'dished',
+      },
     });
-  if (d.shape === 'flat') return wallSpec(t('Flat area'), d.lengthMm, size(text, d), d, text);
+  if (d.shape === 'flat')
+    return wallSpec(t('Flat area'), { acrossMm: d.lengthMm, across: size(text, d), d, text });
   const depthMm = Math.max(0.05, Math.abs(d.finishedDiameterMm - d.wornDiameterMm) / 2);
   return specOf({
     named: d.shape === 'seat' ? t('Shaft seat') : t('Bore'),

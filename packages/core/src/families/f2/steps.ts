@@ -81,16 +81,18 @@ const prepSteps = ({ work, edge, survey, site, formed }: Rounds): StepDraft[] =>
 
 const builtSteps = ({ work, rounds, formed, machined, site, last }: Rounds): StepDraft[] => {
   const coats = coatSteps(work, rounds, {
-    first: m(
-      'Scrub a thin wetting coat hard into the profile with a stiff brush. Without waiting, build on it,',
-    ),
-    last: formed
-      ? undefined
-      : machined
-        ? m('Leave {allowance} on for the tool.', { allowance: mm(site.machiningMm) })
-        : isStruckFlush(work)
-          ? m('Strike it flush to the template while soft; pull the tape while wet.')
-          : m('Leave it proud by {over} %, pull the tape while wet.', { over: site.overfillPct }),
+    words: {
+      first: m(
+        'Scrub a thin wetting coat hard into the profile with a stiff brush. Without waiting, build on it,',
+      ),
+      last: formed
+        ? undefined
+        : machined
+          ? m('Leave {allowance} on for the tool.', { allowance: mm(site.machiningMm) })
+          : isStruckFlush(work)
+            ? m('Strike it flush to the template while soft; pull the tape while wet.')
+            : m('Leave it proud by {over} %, pull the tape while wet.', { over: site.overfillPct }),
+    },
   });
   // The former is closed on each coat while the coat is wet, within its working life.
   return formed

@@ -12,46 +12,58 @@ import { surveyOf } from '../../family/family';
 import { amountIfKnown, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { body, grownArea, parentOf, pathsOf } from '../../survey/parts';
 
-const wall = mm(
-  t('Sound wall around it'),
-  t('What is left under the pocket decides who must approve.'),
-  1,
-  500,
-  0.5,
-);
-const depth = mm(t('Greatest depth'), t('Sets the coats and the volume.'), 0.2, 200, 0.5);
+const wall = mm(t('Sound wall around it'), {
+  why: t('What is left under the pocket decides who must approve.'),
+  min: 1,
+  max: 500,
+  step: 0.5,
+});
+const depth = mm(t('Greatest depth'), {
+  why: t('Sets the coats and the volume.'),
+  min: 0.2,
+  max: 200,
+  step: 0.5,
+});
 
 const pocket = {
-  diameterMm: mm(
-    t('Width across'),
-    t('At the widest, after cutting back to sound metal.'),
-    5,
-    3000,
-  ),
+  diameterMm: mm(t('Width across'), {
+    why: t('At the widest, after cutting back to sound metal.'),
+    min: 5,
+    max: 3000,
+  }),
   depthMm: depth,
   wallMm: wall,
 };
 const flat = {
-  lengthMm: mm(t('Length'), t('Along the longer side.'), 5, 5000),
-  widthMm: mm(t('Width'), t('Across it.'), 5, 3000),
+  lengthMm: mm(t('Length'), { why: t('Along the longer side.'), min: 5, max: 5000 }),
+  widthMm: mm(t('Width'), { why: t('Across it.'), min: 5, max: 3000 }),
   depthMm: depth,
   wallMm: wall,
 };
 const seat = {
-  finishedDiameterMm: mm(
-    t('Finished diameter'),
-    t('What it must measure in the end.'),
-    10,
-    2000,
-    0.01,
-  ),
-  wornDiameterMm: mm(t('Worn diameter'), t('The smallest, after undercutting.'), 5, 2000, 0.01),
-  lengthMm: mm(t('Length of the seat'), t('Along the shaft.'), 3, 2000),
+  finishedDiameterMm: mm(t('Finished diameter'), {
+    why: t('What it must measure in the end.'),
+    min: 10,
+    max: 2000,
+    step: 0.01,
+  }),
+  wornDiameterMm: mm(t('Worn diameter'), {
+    why: t('The smallest, after undercutting.'),
+    min: 5,
+    max: 2000,
+    step: 0.01,
+  }),
+  lengthMm: mm(t('Length of the seat'), { why: t('Along the shaft.'), min: 3, max: 2000 }),
 };
 const bore = {
   ...seat,
-  wornDiameterMm: mm(t('Worn diameter'), t('The largest, after boring it round.'), 5, 2100, 0.01),
-  lengthMm: mm(t('Length of the bore'), t('Along its axis.'), 3, 2000),
+  wornDiameterMm: mm(t('Worn diameter'), {
+    why: t('The largest, after boring it round.'),
+    min: 5,
+    max: 2100,
+    step: 0.01,
+  }),
+  lengthMm: mm(t('Length of the bore'), { why: t('Along its axis.'), min: 3, max: 2000 }),
 };
 
 const shapes: DamageShape[] = [
@@ -167,18 +179,32 @@ function bodyOf(damage: RebuildDamage, i: number, extraMm: number): Body {
     const shape: Shape = { kind, finishedDiameterMm, wornDiameterMm, lengthMm };
     const buildMm = Math.abs(finishedDiameterMm - wornDiameterMm) / 2;
     const title = onShaft ? t('Shaft seat') : t('Bore');
-    return body(title, shape, buildMm, paths('finishedDiameterMm', 'wornDiameterMm', 'lengthMm'));
+    return body(title, {
+      shape,
+      buildMm,
+      paths: paths('finishedDiameterMm', 'wornDiameterMm', 'lengthMm'),
+    });
   }
   const { depthMm, wallMm } = damage;
   const remainingMm = wallMm - depthMm;
   const buildMm = depthMm + extraMm;
   if (damage.shape === 'pocket') {
     const shape: Shape = { kind: 'dish', diameterMm: damage.diameterMm, depthMm: buildMm };
-    return body(t('Round pocket'), shape, buildMm, paths('diameterMm', 'depthMm'), remainingMm);
+    return body(t('Round pocket'), {
+      shape,
+      buildMm,
+      paths: paths('diameterMm', 'depthMm'),
+      remainingMm,
+    });
   }
   const { lengthMm, widthMm } = damage;
   const shape: Shape = { kind: 'slab', lengthMm, widthMm, depthMm: buildMm };
-  return body(t('Flat area'), shape, buildMm, paths('lengthMm', 'widthMm', 'depthMm'), remainingMm);
+  return body(t('Flat area'), {
+    shape,
+    buildMm,
+    paths: paths('lengthMm', 'widthMm', 'depthMm'),
+    remainingMm,
+  });
 }
 
 const AGGRESSIVE: readonly Medium[] = ['lime-milk', 'caustic', 'mineral-acid'];

@@ -11,37 +11,67 @@ function bond({ survey, demand, card }: W): Figure[] {
   const { newtons, areaMm2 } = demand.load;
   const holds = bondHolds(areaMm2, shear);
   return [
-    figureOf(
-      'bond',
-      t('Bond over load'),
-      holds / newtons,
-      'count',
-      [
-        line(
-          'A',
-          t('bonded area each side'),
-          t('lap of three walls, by the survey'),
-          areaMm2,
-          'mm²',
-        ),
-        line('τ', t('lap shear strength'), t('as on the card'), shear, 'MPa', `card ${card.code}`),
-        line('R', t('holds'), `A·τ·${BOND_SHARE}`, holds, 'N'),
-        line('F', t('load'), t('survey'), newtons, 'N'),
-        line('R/F', t('times the load'), 'R/F', holds / newtons),
+    figureOf({
+      id: 'bond',
+      label: t('Bond over load'),
+      value: holds / newtons,
+      quantity: 'count',
+      working: [
+        line({
+          symbol: 'A',
+          label: t('bonded area each side'),
+          expression: t('lap of three walls, by the survey'),
+          value: areaMm2,
+          unit: 'mm²',
+        }),
+        line({
+          symbol: 'τ',
+          label: t('lap shear strength'),
+          expression: t('as on the card'),
+          value: shear,
+          unit: 'MPa',
+          source: `card ${card.code}`,
+        }),
+        line({
+          symbol: 'R',
+          label: t('holds'),
+          expression: `A·τ·${BOND_SHARE}`,
+          value: holds,
+          unit: 'N',
+        }),
+        line({ symbol: 'F', label: t('load'), expression: t('survey'), value: newtons, unit: 'N' }),
+        line({
+          symbol: 'R/F',
+          label: t('times the load'),
+          expression: 'R/F',
+          value: holds / newtons,
+        }),
       ],
-      ['load.loadN', 'damages.0.lengthMm', 'damages.0.wallMm'],
-    ),
-    figureOf(
-      'proof',
-      t('Proof load'),
-      newtons * PROOF_SHARE,
-      'force',
-      [
-        line('F', t('load'), t('survey'), survey.load.loadN ?? 0, 'N'),
-        line('P', t('proof load'), `F·${PROOF_SHARE}`, newtons * PROOF_SHARE, 'N'),
+      paths: ['load.loadN', 'damages.0.lengthMm', 'damages.0.wallMm'],
+    }),
+    figureOf({
+      id: 'proof',
+      label: t('Proof load'),
+      value: newtons * PROOF_SHARE,
+      quantity: 'force',
+      working: [
+        line({
+          symbol: 'F',
+          label: t('load'),
+          expression: t('survey'),
+          value: survey.load.loadN ?? 0,
+          unit: 'N',
+        }),
+        line({
+          symbol: 'P',
+          label: t('proof load'),
+          expression: `F·${PROOF_SHARE}`,
+          value: newtons * PROOF_SHARE,
+          unit: 'N',
+        }),
       ],
-      ['load.loadN'],
-    ),
+      paths: ['load.loadN'],
+    }),
   ];
 }
 
@@ -50,17 +80,23 @@ export const figures = ({ work }: Rounds): Figure[] => {
   const { stations: places, working } = envelope(work);
   const least = Math.min(...places.map((s) => s.buildMm));
   return [
-    figureOf(
-      'envelope',
-      t('Build allowed'),
-      least,
-      'length',
-      [
+    figureOf({
+      id: 'envelope',
+      label: t('Build allowed'),
+      value: least,
+      quantity: 'length',
+      working: [
         ...working,
-        line('', t('least of them'), places.map((s) => s.buildMm).join(', '), least, 'mm'),
+        line({
+          symbol: '',
+          label: t('least of them'),
+          expression: places.map((s) => s.buildMm).join(', '),
+          value: least,
+          unit: 'mm',
+        }),
       ],
-      ['load.clearanceMm', 'damages.0.buildMm'],
-    ),
+      paths: ['load.clearanceMm', 'damages.0.buildMm'],
+    }),
     ...bond(work),
   ];
 };

@@ -135,12 +135,10 @@ const tackSteps = ({ tack, work }: Rounds): StepDraft[] => [
             ],
           },
         ),
-        waitFor(
-          tack,
-          'tackFree',
-          t('Is the tack set'),
-          m('It holds by itself, nothing moves. Seconds, by its card.'),
-        ),
+        waitFor(tack, 'tackFree', {
+          title: t('Is the tack set'),
+          text: m('It holds by itself, nothing moves. Seconds, by its card.'),
+        }),
       ]
     : []),
 ];
@@ -161,17 +159,15 @@ const bulkSteps = ({ wetting, work, coats, last }: Rounds): StepDraft[] => [
         ),
       ]
     : []),
-  ...coatSteps(
-    work,
-    coats,
-    {
+  ...coatSteps(work, coats, {
+    words: {
       first: putty(work)
         ? m('Press it through so that it keys on both faces, then build')
         : m('Build as thick as the clearance allows, shaped so that it clamps round the part:'),
       last: m('Smooth with a wet finger where the card stands water.'),
       people: 1,
     },
-    wetting
+    firstAfter: wetting
       ? [
           {
             round: wetting.id,
@@ -182,7 +178,7 @@ const bulkSteps = ({ wetting, work, coats, last }: Rounds): StepDraft[] => [
           },
         ]
       : [],
-  ),
+  }),
   cleanTools(last),
 ];
 

@@ -26,12 +26,11 @@ import {
 } from '../../survey/fields';
 import { body, depth, grownArea, length, parentOf, pathsOf, wall, width } from '../../survey/parts';
 
-const build = mm(
-  t('Build thickness wanted'),
-  t('As thick as the clearance allows holds longest.'),
-  1,
-  60,
-);
+const build = mm(t('Build thickness wanted'), {
+  why: t('As thick as the clearance allows holds longest.'),
+  min: 1,
+  max: 60,
+});
 const hole = {
   lengthMm: length(1000),
   widthMm: width(1000),
@@ -39,7 +38,11 @@ const hole = {
   buildMm: build,
 };
 const snapped = {
-  lengthMm: mm(t('Length of the break'), t('All round the broken edge.'), 5, 2000),
+  lengthMm: mm(t('Length of the break'), {
+    why: t('All round the broken edge.'),
+    min: 5,
+    max: 2000,
+  }),
   wallMm: wall(t('Thickness at the break'), 100),
   buildMm: build,
 };
@@ -113,13 +116,12 @@ const loadFields = {
     why: t('A hopper’s own load eats a material as well as a pipe’s does.'),
   }),
   ...dutyFields,
-  clearanceMm: mm(
-    t('Least clearance'),
-    t('The build must not foul what moves past it.'),
-    0,
-    200,
-    0.5,
-  ),
+  clearanceMm: mm(t('Least clearance'), {
+    why: t('The build must not foul what moves past it.'),
+    min: 0,
+    max: 200,
+    step: 0.5,
+  }),
   serviceC: amount('temperature', {
     label: t('Warmest it gets'),
     why: t('Epoxy softens over its limit.'),
@@ -192,13 +194,12 @@ export const bracketSurvey = surveyOf({
   demand: (survey, site) => {
     const bodies = survey.damages.map((d, i) => {
       if (d.shape === 'chip')
-        return body(
-          t('Chip'),
-          { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
-          d.depthMm,
-          pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
-          d.wallMm - d.depthMm > 0 ? d.wallMm - d.depthMm : null,
-        );
+        return body(t('Chip'), {
+          shape: { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
+          buildMm: d.depthMm,
+          paths: pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
+          remainingMm: d.wallMm - d.depthMm > 0 ? d.wallMm - d.depthMm : null,
+        });
       const buildMm = buildOf(d.buildMm, survey.load.clearanceMm, site.clearanceMarginMm);
       const [long, wide] =
         d.shape === 'hole'
@@ -208,12 +209,11 @@ export const bracketSurvey = surveyOf({
       // A hole is filled as well as covered: putty locks on both faces.
       const fillMm = d.shape === 'hole' ? (d.lengthMm * d.widthMm * d.wallMm) / (long * wide) : 0;
       return {
-        ...body(
-          d.shape === 'hole' ? t('Hole') : t('Break'),
-          { kind: 'slab', lengthMm: long * sides, widthMm: wide, depthMm: buildMm + fillMm },
+        ...body(d.shape === 'hole' ? t('Hole') : t('Break'), {
+          shape: { kind: 'slab', lengthMm: long * sides, widthMm: wide, depthMm: buildMm + fillMm },
           buildMm,
-          pathsOf(i, 'lengthMm', 'wallMm', 'buildMm'),
-        ),
+          paths: pathsOf(i, 'lengthMm', 'wallMm', 'buildMm'),
+        }),
         deepens: false,
       };
     });

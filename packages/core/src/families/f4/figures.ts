@@ -9,13 +9,19 @@ import type { Rounds } from './rounds';
 export const figures = ({ work, extent, wrap }: Rounds): Figure[] => [
   ...wrapFigures(work),
   ...pressureFigures(work),
-  figureOf('wrapFrom', t('Prepared past the leak'), extent, 'length', [
-    line(
-      'x',
-      t('prepared past the leak, each way'),
-      wrap ? t('low-pressure wrap') : t('plug'),
-      extent,
-      'mm',
-    ),
-  ]),
+  figureOf({
+    id: 'wrapFrom',
+    label: t('Prepared past the leak'),
+    value: extent,
+    quantity: 'length',
+    working: [
+      line({
+        symbol: 'x',
+        label: t('prepared past the leak, each way'),
+        expression: wrap ? t('low-pressure wrap') : t('plug'),
+        value: extent,
+        unit: 'mm',
+      }),
+    ],
+  }),
 ];

@@ -14,16 +14,21 @@ export const section = (d: Damage, text: Lettering): SectionSpec => {
     notes: [diameter(text, d.outsideDiameterMm)],
   };
   return d.shape === 'pinhole'
-    ? throughSpec(
-        t('Pinhole'),
-        d.diameterMm,
-        text(d.diameterMm, 'diameterMm'),
-        d.wallMm,
-        wall,
+    ? throughSpec(t('Pinhole'), {
+        acrossMm: d.diameterMm,
+        across: text(d.diameterMm, 'diameterMm'),
+        thickMm: d.wallMm,
+        thick: wall,
         more,
-      )
-    : throughSpec(t('Crack'), d.widthMm, text(d.widthMm, 'widthMm'), d.wallMm, wall, {
-        ...more,
-        bite: 'crack',
+      })
+    : throughSpec(t('Crack'), {
+        acrossMm: d.widthMm,
+        across: text(d.widthMm, 'widthMm'),
+        thickMm: d.wallMm,
+        thick: wall,
+        more: {
+          ...more,
+          bite: 'crack',
+        },
       });
 };

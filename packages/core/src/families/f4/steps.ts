@@ -82,20 +82,18 @@ const buildSteps = ({ plug, work, places, wrap, hands, main, last }: Rounds): St
             ],
           },
         ),
-        waitFor(
-          plug,
-          'tackFree',
-          t('Is the plug tack-free'),
-          m(
+        waitFor(plug, 'tackFree', {
+          title: t('Is the plug tack-free'),
+          text: m(
             'Touch the plug with a clean glove. Open the first pouch only if the glove stays clean.',
           ),
-        ),
+        }),
       ]
     : []),
   ...(wrap
     ? [
         ...mixSteps(work, wrap),
-        layTape(work, wrap, m('Wrap it'), hands),
+        layTape(work, wrap, { title: m('Wrap it'), extra: hands }),
         step.build(
           wrap,
           'press',
@@ -120,9 +118,11 @@ const buildSteps = ({ plug, work, places, wrap, hands, main, last }: Rounds): St
         ),
       ]
     : coatSteps(work, main, {
-        first: m('Press it hard into the hole so that it keys behind, spread it past the edge,'),
-        last: m('Feather the edge with a wet finger.'),
-        people: 1,
+        words: {
+          first: m('Press it hard into the hole so that it keys behind, spread it past the edge,'),
+          last: m('Feather the edge with a wet finger.'),
+          people: 1,
+        },
       })),
   cleanTools(last),
 ];

@@ -13,11 +13,16 @@ import { body, crackWidth, outside, parentOf, pathsOf, wall } from '../../survey
 
 const pipe = { outsideDiameterMm: outside, wallMm: wall(t('Pipe wall'), 100) };
 const pinhole = {
-  diameterMm: mm(t('Hole'), t('The plug is several times its size.'), 0.5, 100, 0.5),
+  diameterMm: mm(t('Hole'), {
+    why: t('The plug is several times its size.'),
+    min: 0.5,
+    max: 100,
+    step: 0.5,
+  }),
   ...pipe,
 };
 const crack = {
-  lengthMm: mm(t('Length of the crack'), t('End to end.'), 2, 1000),
+  lengthMm: mm(t('Length of the crack'), { why: t('End to end.'), min: 2, max: 1000 }),
   widthMm: crackWidth(20),
   ...pipe,
 };
@@ -120,23 +125,21 @@ export const pipeLeakSurvey = surveyOf({
     const [first] = survey.damages;
     const plugs = survey.damages.map((d, i): Body =>
       d.shape === 'pinhole'
-        ? body(
-            t('Plug'),
-            { kind: 'disc', diameterMm: d.diameterMm * PLUG_TIMES, depthMm: d.wallMm },
-            d.wallMm,
-            pathsOf(i, 'diameterMm', 'wallMm'),
-          )
-        : body(
-            t('Plug'),
-            {
+        ? body(t('Plug'), {
+            shape: { kind: 'disc', diameterMm: d.diameterMm * PLUG_TIMES, depthMm: d.wallMm },
+            buildMm: d.wallMm,
+            paths: pathsOf(i, 'diameterMm', 'wallMm'),
+          })
+        : body(t('Plug'), {
+            shape: {
               kind: 'slab',
               lengthMm: d.lengthMm + 20,
               widthMm: Math.max(10, d.widthMm * PLUG_TIMES),
               depthMm: d.wallMm,
             },
-            d.wallMm,
-            pathsOf(i, 'lengthMm', 'widthMm', 'wallMm'),
-          ),
+            buildMm: d.wallMm,
+            paths: pathsOf(i, 'lengthMm', 'widthMm', 'wallMm'),
+          }),
     );
     const sizes = survey.damages.map((d) => (d.shape === 'pinhole' ? d.diameterMm : d.lengthMm));
     const longestMm = Math.max(...sizes);

@@ -16,28 +16,47 @@ export const figures = ({ work, resinMl, card, made }: Rounds): Figure[] => {
   return [
     ...wrapFigures(work),
     ...pressureFigures(work),
-    figureOf('resin', t('Resin in the plies'), resinMl, 'volume', [
-      line('Vl', t('laminate'), 'width · ply · metres', tapeMl(work), 'ml'),
-      line('Vr', t('resin'), t('Vl · its resin share'), resinMl, 'ml', `card ${card.code}`),
-    ]),
+    figureOf({
+      id: 'resin',
+      label: t('Resin in the plies'),
+      value: resinMl,
+      quantity: 'volume',
+      working: [
+        line({
+          symbol: 'Vl',
+          label: t('laminate'),
+          expression: 'width · ply · metres',
+          value: tapeMl(work),
+          unit: 'ml',
+        }),
+        line({
+          symbol: 'Vr',
+          label: t('resin'),
+          expression: t('Vl · its resin share'),
+          value: resinMl,
+          unit: 'ml',
+          source: `card ${card.code}`,
+        }),
+      ],
+    }),
     ...(made
       ? [
-          figureOf(
-            'overlap',
-            t('Overlap each side'),
-            made.overlapMm,
-            'length',
-            closing(made.working)('', 'overlap', made.overlapMm, 'mm'),
+          figureOf({
+            id: 'overlap',
+            label: t('Overlap each side'),
+            value: made.overlapMm,
+            quantity: 'length',
+            working: closing(made.working)('', 'overlap', made.overlapMm, 'mm'),
             paths,
-          ),
-          figureOf(
-            'taper',
-            t('Taper each side'),
-            made.taperMm,
-            'length',
-            closing(made.working)('', 'taper', made.taperMm, 'mm'),
+          }),
+          figureOf({
+            id: 'taper',
+            label: t('Taper each side'),
+            value: made.taperMm,
+            quantity: 'length',
+            working: closing(made.working)('', 'taper', made.taperMm, 'mm'),
             paths,
-          ),
+          }),
         ]
       : []),
   ];

@@ -110,15 +110,21 @@ function wrapRound(work: W): Round {
       pieces: wrap?.metres ?? 0,
       packIds: wrap?.packIds,
       working: () => [
-        line('Vl', t('laminate'), 'width · ply · metres', tapeMl(work), 'ml'),
-        line(
-          's',
-          t('resin in it'),
-          t('as on the card'),
-          (card.tape?.resinShare ?? 1) * 100,
-          '%',
-          `card ${card.code}`,
-        ),
+        line({
+          symbol: 'Vl',
+          label: t('laminate'),
+          expression: 'width · ply · metres',
+          value: tapeMl(work),
+          unit: 'ml',
+        }),
+        line({
+          symbol: 's',
+          label: t('resin in it'),
+          expression: t('as on the card'),
+          value: (card.tape?.resinShare ?? 1) * 100,
+          unit: '%',
+          source: `card ${card.code}`,
+        }),
       ],
       touches: [
         mixTouch(card),

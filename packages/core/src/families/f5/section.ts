@@ -13,14 +13,13 @@ export const section = (d: Damage, text: Lettering): SectionSpec => {
     notes: [diameter(text, d.outsideDiameterMm)],
   };
   if (d.shape === 'hole')
-    return throughSpec(
-      t('Hole'),
-      d.diameterMm,
-      text(d.diameterMm, 'diameterMm'),
-      d.wallMm,
-      text(d.wallMm, 'wallMm'),
+    return throughSpec(t('Hole'), {
+      acrossMm: d.diameterMm,
+      across: text(d.diameterMm, 'diameterMm'),
+      thickMm: d.wallMm,
+      thick: text(d.wallMm, 'wallMm'),
       more,
-    );
+    });
   const depthMm = Math.max(0.1, d.wallMm - d.remainingMm);
   return specOf({
     named: t('Thin wall'),

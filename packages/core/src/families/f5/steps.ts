@@ -83,15 +83,13 @@ const fairSteps = ({ fair, work, prime }: Rounds): StepDraft[] => [
             ],
           },
         ),
-        waitFor(
-          fair,
-          fair.card.cure.milestones.handle ? 'handle' : 'tackFree',
-          t('Is it shaped hard'),
-          m(
+        waitFor(fair, fair.card.cure.milestones.handle ? 'handle' : 'tackFree', {
+          title: t('Is it shaped hard'),
+          text: m(
             'Press a fingernail into it: it is hard when no mark stays. Then abrade it until it is matt, remove the dust and wipe it.',
           ),
-          { minutes: 10, does: 'wait' },
-        ),
+          more: { minutes: 10, does: 'wait' },
+        }),
       ]
     : []),
   ...mixSteps(work, prime),
@@ -135,12 +133,10 @@ const wrapSteps = ({
       ]
     : []),
   ...mixSteps(work, main, [wetOn(isolation ?? prime)]),
-  layTape(
-    work,
-    main,
-    m('Lay {plies} plies', { plies: wrap?.layers ?? 0 }),
-    m('Change the roll at a lap. Each ply inside the life of its batch.'),
-  ),
+  layTape(work, main, {
+    title: m('Lay {plies} plies', { plies: wrap?.layers ?? 0 }),
+    extra: m('Change the roll at a lap. Each ply inside the life of its batch.'),
+  }),
   step.touch(
     main,
     'compact',

@@ -11,17 +11,19 @@ import { body, outside, parentOf, pathsOf, wall } from '../../survey/parts';
 
 const pipe = { outsideDiameterMm: outside, wallMm: wall(t('Wall when new'), 100) };
 const thinning = {
-  lengthMm: mm(t('Length of the thin part'), t('Along the pipe.'), 5, 5000),
-  remainingMm: mm(
-    t('Wall left'),
-    t('What will be left at the end of the repair’s life.'),
-    0,
-    100,
-    0.1,
-  ),
+  lengthMm: mm(t('Length of the thin part'), { why: t('Along the pipe.'), min: 5, max: 5000 }),
+  remainingMm: mm(t('Wall left'), {
+    why: t('What will be left at the end of the repair’s life.'),
+    min: 0,
+    max: 100,
+    step: 0.1,
+  }),
   ...pipe,
 };
-const hole = { diameterMm: mm(t('Hole'), t('At its widest.'), 1, 300, 0.5), ...pipe };
+const hole = {
+  diameterMm: mm(t('Hole'), { why: t('At its widest.'), min: 1, max: 300, step: 0.5 }),
+  ...pipe,
+};
 
 const shapes: DamageShape[] = [
   {
@@ -94,24 +96,22 @@ export const pipeWrapSurvey = surveyOf({
     const thin = d.shape === 'thinning';
     const longestMm = thin ? d.lengthMm : d.diameterMm;
     const fill = thin
-      ? body(
-          t('Fill to round'),
-          {
+      ? body(t('Fill to round'), {
+          shape: {
             kind: 'slab',
             lengthMm: d.lengthMm,
             widthMm: Math.min(d.lengthMm, (Math.PI * d.outsideDiameterMm) / 2),
             depthMm: d.wallMm - d.remainingMm,
           },
-          d.wallMm - d.remainingMm,
-          pathsOf(0, 'lengthMm', 'wallMm', 'remainingMm'),
-          d.remainingMm,
-        )
-      : body(
-          t('Plug'),
-          { kind: 'disc', diameterMm: d.diameterMm * 2, depthMm: d.wallMm },
-          d.wallMm,
-          pathsOf(0, 'diameterMm', 'wallMm'),
-        );
+          buildMm: d.wallMm - d.remainingMm,
+          paths: pathsOf(0, 'lengthMm', 'wallMm', 'remainingMm'),
+          remainingMm: d.remainingMm,
+        })
+      : body(t('Plug'), {
+          shape: { kind: 'disc', diameterMm: d.diameterMm * 2, depthMm: d.wallMm },
+          buildMm: d.wallMm,
+          paths: pathsOf(0, 'diameterMm', 'wallMm'),
+        });
     return demandOf(survey, {
       needed: 'fullLoad',
       bodies: [fill],

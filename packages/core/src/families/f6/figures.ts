@@ -7,46 +7,74 @@ import type { Rounds } from './rounds';
 export const figures = ({ work, made, sum, primed, covers, strips }: Rounds): Figure[] => {
   const paths = work.bodies.flatMap((b) => b.body.paths);
   const lines = made.flatMap((p) => p.working);
-  const ofPatch = (
-    id: string,
-    label: string,
-    symbol: string,
-    of: (p: (typeof made)[number]) => number,
-  ) =>
-    figureOf(
+  const ofPatch = ({
+    id,
+    label,
+    symbol,
+    of,
+  }: {
+    id: string;
+    label: string;
+    symbol: string;
+    of: (p: (typeof made)[number]) => number;
+  }) =>
+    figureOf({
       id,
       label,
-      sum(of),
-      'volume',
-      [...lines, line(symbol, label.toLowerCase(), t('from above'), sum(of), 'ml')],
+      value: sum(of),
+      quantity: 'volume',
+      working: [
+        ...lines,
+        line({
+          symbol,
+          label: label.toLowerCase(),
+          expression: t('from above'),
+          value: sum(of),
+          unit: 'ml',
+        }),
+      ],
       paths,
-    );
+    });
   return [
-    ofPatch('holeMl', t('In the hole'), 'Vh', (p) => p.holeMl),
-    ofPatch('coverMl', t('In the cover'), 'Vc', (p) => p.coverMl),
-    figureOf(
-      'conditioned',
-      t('Conditioned'),
-      primed,
-      'area',
-      [...lines, line('A', t('conditioned'), t('from above'), primed, 'mm²')],
+    ofPatch({ id: 'holeMl', label: t('In the hole'), symbol: 'Vh', of: (p) => p.holeMl }),
+    ofPatch({ id: 'coverMl', label: t('In the cover'), symbol: 'Vc', of: (p) => p.coverMl }),
+    figureOf({
+      id: 'conditioned',
+      label: t('Conditioned'),
+      value: primed,
+      quantity: 'area',
+      working: [
+        ...lines,
+        line({
+          symbol: 'A',
+          label: t('conditioned'),
+          expression: t('from above'),
+          value: primed,
+          unit: 'mm²',
+        }),
+      ],
       paths,
-    ),
+    }),
     ...(covers.length > 0
       ? [
-          figureOf(
-            'strips',
-            t('Strips'),
-            strips,
-            'count',
-            [
+          figureOf({
+            id: 'strips',
+            label: t('Strips'),
+            value: strips,
+            quantity: 'count',
+            working: [
               ...covers.map((c) =>
-                line('n', t('strips'), t('length and margins over the sheet'), c.strips),
+                line({
+                  symbol: 'n',
+                  label: t('strips'),
+                  expression: t('length and margins over the sheet'),
+                  value: c.strips,
+                }),
               ),
-              line('n', t('strips'), t('in all'), strips),
+              line({ symbol: 'n', label: t('strips'), expression: t('in all'), value: strips }),
             ],
             paths,
-          ),
+          }),
         ]
       : []),
   ];

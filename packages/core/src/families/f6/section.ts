@@ -9,13 +9,25 @@ type Damage = BeltSurvey['damages'][number];
 export const section = (d: Damage, text: Lettering): SectionSpec => {
   const belt = text(d.beltMm, 'beltMm');
   if (d.shape === 'hole')
-    return throughSpec(t('Hole'), d.diameterMm, text(d.diameterMm, 'diameterMm'), d.beltMm, belt, {
-      cover: { lapMm: LAP_MM, thickMm: COVER_MM, plies: 1 },
+    return throughSpec(t('Hole'), {
+      acrossMm: d.diameterMm,
+      across: text(d.diameterMm, 'diameterMm'),
+      thickMm: d.beltMm,
+      thick: belt,
+      more: {
+        cover: { lapMm: LAP_MM, thickMm: COVER_MM, plies: 1 },
+      },
     });
   if (d.shape === 'rip')
-    return throughSpec(t('Rip'), d.widthMm, text(d.widthMm, 'widthMm'), d.beltMm, belt, {
-      cover: { lapMm: LAP_MM, thickMm: COVER_MM, plies: 1 },
-      notes: [`rip ${text(d.lengthMm, 'lengthMm')} long`],
+    return throughSpec(t('Rip'), {
+      acrossMm: d.widthMm,
+      across: text(d.widthMm, 'widthMm'),
+      thickMm: d.beltMm,
+      thick: belt,
+      more: {
+        cover: { lapMm: LAP_MM, thickMm: COVER_MM, plies: 1 },
+        notes: [`rip ${text(d.lengthMm, 'lengthMm')} long`],
+      },
     });
   return specOf({
     named: t('Gouge'),

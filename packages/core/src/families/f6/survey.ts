@@ -18,14 +18,19 @@ import {
 } from '../../survey/fields';
 import { body, depth, grownArea, length, parentOf, pathsOf, width } from '../../survey/parts';
 
-const thick = mm(t('Belt thickness'), t('A hole is filled through all of it.'), 3, 60, 0.5);
+const thick = mm(t('Belt thickness'), {
+  why: t('A hole is filled through all of it.'),
+  min: 3,
+  max: 60,
+  step: 0.5,
+});
 const hole = {
-  diameterMm: mm(t('Hole'), t('Across, cut back to sound rubber.'), 3, 500),
+  diameterMm: mm(t('Hole'), { why: t('Across, cut back to sound rubber.'), min: 3, max: 500 }),
   beltMm: thick,
 };
 const gouge = { lengthMm: length(3000), widthMm: width(600), depthMm: depth(40), beltMm: thick };
 const rip = {
-  lengthMm: mm(t('Length of the rip'), t('Along the belt.'), 10, 50000),
+  lengthMm: mm(t('Length of the rip'), { why: t('Along the belt.'), min: 10, max: 50000 }),
   widthMm: width(200),
   beltMm: thick,
 };
@@ -217,17 +222,16 @@ export const beltSurvey = surveyOf({
       const sideMm = Math.sqrt(made.primerAreaMm2);
       const keys =
         d.shape === 'hole' ? ['diameterMm', 'beltMm'] : ['lengthMm', 'widthMm', 'beltMm'];
-      return body(
-        d.shape === 'gouge' ? t('Gouge') : t('Hole and lap'),
-        {
+      return body(d.shape === 'gouge' ? t('Gouge') : t('Hole and lap'), {
+        shape: {
           kind: 'slab',
           lengthMm: sideMm,
           widthMm: sideMm,
           depthMm: (made.totalMl * 1000) / made.primerAreaMm2,
         },
-        throughMm + COVER_MM,
-        pathsOf(i, ...keys),
-      );
+        buildMm: throughMm + COVER_MM,
+        paths: pathsOf(i, ...keys),
+      });
     });
     const longestMm = Math.max(
       ...survey.damages.map((d) => (d.shape === 'hole' ? d.diameterMm : d.lengthMm)),

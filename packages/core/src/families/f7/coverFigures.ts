@@ -9,23 +9,37 @@ export const coverFigures = ({ work, strips, drops }: CoverRounds): Figure[] => 
   const end = closing(coversIn(work).flatMap((c) => c.working));
   const first = coversIn(work)[0];
   return [
-    figureOf('strips', t('Strips'), strips, 'count', end('n', t('strips'), strips), paths),
-    figureOf(
-      'stripWidth',
-      t('Strip width'),
-      first?.stripWidthMm ?? 0,
-      'length',
-      end('w', t('strip width'), first?.stripWidthMm ?? 0, 'mm'),
+    figureOf({
+      id: 'strips',
+      label: t('Strips'),
+      value: strips,
+      quantity: 'count',
+      working: end('n', t('strips'), strips),
       paths,
-    ),
-    figureOf(
-      'marginGot',
-      t('Margin'),
-      first?.marginGotMm ?? 0,
-      'length',
-      end('m', t('margin'), first?.marginGotMm ?? 0, 'mm'),
+    }),
+    figureOf({
+      id: 'stripWidth',
+      label: t('Strip width'),
+      value: first?.stripWidthMm ?? 0,
+      quantity: 'length',
+      working: end('w', t('strip width'), first?.stripWidthMm ?? 0, 'mm'),
       paths,
-    ),
-    figureOf('drops', t('Drops'), drops, 'count', end('d', t('drops'), drops), paths),
+    }),
+    figureOf({
+      id: 'marginGot',
+      label: t('Margin'),
+      value: first?.marginGotMm ?? 0,
+      quantity: 'length',
+      working: end('m', t('margin'), first?.marginGotMm ?? 0, 'mm'),
+      paths,
+    }),
+    figureOf({
+      id: 'drops',
+      label: t('Drops'),
+      value: drops,
+      quantity: 'count',
+      working: end('d', t('drops'), drops),
+      paths,
+    }),
   ];
 };

@@ -57,7 +57,9 @@ export function coverRoundsOf(work: W) {
       areaMm2: 0,
       pieces: total(work, (c) => c.sheets),
       mostMl: (drops * DROP_ML) / strips,
-      working: () => [line('d', t('drops'), t('over all strips'), drops)],
+      working: () => [
+        line({ symbol: 'd', label: t('drops'), expression: t('over all strips'), value: drops }),
+      ],
       touches: [
         mixTouch(card),
         { name: 'drops', spread: drops * DROP_MIN },

@@ -58,12 +58,10 @@ const underSteps = ({ close, work, conditioner, main }: CoverRounds): StepDraft[
           }),
           { figures: ['round.close.total'] },
         ),
-        waitFor(
-          close,
-          'handle',
-          t('Is it shut'),
-          m('Flexed by hand it stays shut. Buff what stands proud, brush the dust off.'),
-        ),
+        waitFor(close, 'handle', {
+          title: t('Is it shut'),
+          text: m('Flexed by hand it stays shut. Buff what stands proud, brush the dust off.'),
+        }),
       ]
     : []),
   ...mixSteps(work, conditioner),

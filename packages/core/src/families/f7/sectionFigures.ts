@@ -7,22 +7,22 @@ import type { SectionRounds } from './sectionRounds';
 export const sectionFigures = ({ survey }: SectionRounds): Figure[] => {
   const longest = Math.max(...survey.damages.map((d) => d.lengthMm));
   return [
-    figureOf(
-      'opening',
-      t('Opening, at least'),
-      longest,
-      'length',
-      [
-        line(
-          'L',
-          t('longest injury'),
-          t('as measured; the opening is measured again'),
-          longest,
-          'mm',
-          'survey',
-        ),
+    figureOf({
+      id: 'opening',
+      label: t('Opening, at least'),
+      value: longest,
+      quantity: 'length',
+      working: [
+        line({
+          symbol: 'L',
+          label: t('longest injury'),
+          expression: t('as measured; the opening is measured again'),
+          value: longest,
+          unit: 'mm',
+          source: 'survey',
+        }),
       ],
-      ['damages.0.lengthMm'],
-    ),
+      paths: ['damages.0.lengthMm'],
+    }),
   ];
 };

@@ -9,9 +9,9 @@ import { amountIfKnown, choice, flag, mm, schemasOf, type DamageShape } from '..
 import { body, grownArea, parentOf, pathsOf } from '../../survey/parts';
 
 const crack = {
-  lengthMm: mm(t('Length of the crack'), t('Along it.'), 3, 2000),
-  widthMm: mm(t('Width of the crack'), t('At the widest.'), 0.5, 100, 0.5),
-  depthMm: mm(t('Depth'), t('To the cords is too deep.'), 0.5, 60, 0.5),
+  lengthMm: mm(t('Length of the crack'), { why: t('Along it.'), min: 3, max: 2000 }),
+  widthMm: mm(t('Width of the crack'), { why: t('At the widest.'), min: 0.5, max: 100, step: 0.5 }),
+  depthMm: mm(t('Depth'), { why: t('To the cords is too deep.'), min: 0.5, max: 60, step: 0.5 }),
 };
 const shapes: DamageShape[] = [
   {
@@ -161,18 +161,17 @@ export const tyreSurvey = surveyOf({
     return demandOf(survey, {
       needed: 'lightLoad',
       bodies: survey.damages.map((d, i) =>
-        body(
-          t('Crack'),
-          {
+        body(t('Crack'), {
+          shape: {
             kind: 'groove',
             lengthMm: d.lengthMm,
             widthMm: d.widthMm,
             depthMm: d.depthMm,
             profile: 'vee',
           },
-          d.depthMm,
-          pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
-        ),
+          buildMm: d.depthMm,
+          paths: pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
+        }),
       ),
       flexes: true,
       sheets: survey.damages.map((d) => ({

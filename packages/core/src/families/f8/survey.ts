@@ -18,11 +18,19 @@ import {
 } from '../../survey/parts';
 
 const run = {
-  lengthMm: mm(t('Length of the crack'), t('All of it, along its turns.'), 50, 200000, 100),
+  lengthMm: mm(t('Length of the crack'), {
+    why: t('All of it, along its turns.'),
+    min: 50,
+    max: 200000,
+    step: 100,
+  }),
   widthMm: crackWidth(60),
-  depthMm: mm(t('Depth to fill'), t('To the bottom, or to a sand bed.'), 2, 400),
+  depthMm: mm(t('Depth to fill'), { why: t('To the bottom, or to a sand bed.'), min: 2, max: 400 }),
 };
-const stepped = { ...run, stepMm: mm(t('Step'), t('One side over the other.'), 0.5, 60, 0.5) };
+const stepped = {
+  ...run,
+  stepMm: mm(t('Step'), { why: t('One side over the other.'), min: 0.5, max: 60, step: 0.5 }),
+};
 const shapes: DamageShape[] = [
   {
     shape: 'crack',

@@ -15,36 +15,59 @@ export const figures = ({ work, coatRounds, seals }: Rounds): Figure[] => {
   return [
     ...(made
       ? [
-          figureOf(
-            'bags',
-            t('Bags'),
-            made.bags,
-            'count',
-            [...made.working, line('n', t('bags in all'), t('from above'), made.bags)],
+          figureOf({
+            id: 'bags',
+            label: t('Bags'),
+            value: made.bags,
+            quantity: 'count',
+            working: [
+              ...made.working,
+              line({
+                symbol: 'n',
+                label: t('bags in all'),
+                expression: t('from above'),
+                value: made.bags,
+              }),
+            ],
             paths,
-          ),
-          figureOf(
-            'water',
-            t('Water'),
-            water,
-            'volume',
-            [...made.working, line('Vw', t('water'), t('batch by batch'), water, 'ml')],
+          }),
+          figureOf({
+            id: 'water',
+            label: t('Water'),
+            value: water,
+            quantity: 'volume',
+            working: [
+              ...made.working,
+              line({
+                symbol: 'Vw',
+                label: t('water'),
+                expression: t('batch by batch'),
+                value: water,
+                unit: 'ml',
+              }),
+            ],
             paths,
-          ),
+          }),
         ]
       : []),
     ...(seal
       ? [
-          figureOf('sealWet', t('Sealer, wet film'), wetUmOf(seal), 'thinFilm', [
-            line(
-              'WFT',
-              t('wet film a coat'),
-              t('as on the card'),
-              wetUmOf(seal),
-              'µm',
-              `card ${seal.card.code}`,
-            ),
-          ]),
+          figureOf({
+            id: 'sealWet',
+            label: t('Sealer, wet film'),
+            value: wetUmOf(seal),
+            quantity: 'thinFilm',
+            working: [
+              line({
+                symbol: 'WFT',
+                label: t('wet film a coat'),
+                expression: t('as on the card'),
+                value: wetUmOf(seal),
+                unit: 'µm',
+                source: `card ${seal.card.code}`,
+              }),
+            ],
+          }),
         ]
       : []),
   ];

@@ -29,14 +29,14 @@ export function roundsOf(work: W) {
         buildMm: CHASE.depthMm,
         paths: ['floor.cracksMm'],
         working: () => [
-          line(
-            'V',
-            t('cracks'),
-            `${formatFigure(cracksMm)}·${CHASE.widthMm}·${CHASE.depthMm}`,
-            (cracksMm * CHASE.widthMm * CHASE.depthMm) / 1000,
-            'ml',
-            'survey',
-          ),
+          line({
+            symbol: 'V',
+            label: t('cracks'),
+            expression: `${formatFigure(cracksMm)}·${CHASE.widthMm}·${CHASE.depthMm}`,
+            value: (cracksMm * CHASE.widthMm * CHASE.depthMm) / 1000,
+            unit: 'ml',
+            source: 'survey',
+          }),
         ],
         touches: [mixTouch(crackCard.card), { name: 'crack-fill', placing: 1 }],
         needed: null,

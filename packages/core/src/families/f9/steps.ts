@@ -100,12 +100,10 @@ const buildSteps = ({ crack, work, coatRounds, last, seals }: Rounds): StepDraft
           ),
           { people: 1, figures: ['round.crack.total'] },
         ),
-        waitFor(
-          crack,
-          'tackFree',
-          t('Is the crack hard'),
-          m('Press a fingernail into it. It is hard when no mark stays.'),
-        ),
+        waitFor(crack, 'tackFree', {
+          title: t('Is the crack hard'),
+          text: m('Press a fingernail into it. It is hard when no mark stays.'),
+        }),
       ]
     : []),
   ...coatSteps(work, coatRounds),

@@ -28,11 +28,15 @@ const patch = { lengthMm: length(30000), widthMm: width(30000), depthMm: depth(3
 const overlay = {
   lengthMm: length(60000),
   widthMm: width(60000),
-  depthMm: mm(t('Thickness'), t('Over the high spots.'), 1, 60, 0.5),
+  depthMm: mm(t('Thickness'), { why: t('Over the high spots.'), min: 1, max: 60, step: 0.5 }),
 };
 const cove = {
   lengthMm: length(60000),
-  legMm: mm(t('Leg of the cove'), t('Up the wall and out on the floor.'), 10, 300),
+  legMm: mm(t('Leg of the cove'), {
+    why: t('Up the wall and out on the floor.'),
+    min: 10,
+    max: 300,
+  }),
 };
 const shapes: DamageShape[] = [
   {
@@ -135,18 +139,16 @@ export const floorPatchSurvey = surveyOf({
     const bodies = survey.damages.map((d, i) =>
       d.shape === 'coving'
         ? // Half a square: without the cove’s own hollow.
-          body(
-            t('Cove'),
-            { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.legMm, depthMm: d.legMm / 2 },
-            d.legMm / 2,
-            pathsOf(i, 'lengthMm', 'legMm'),
-          )
-        : body(
-            d.shape === 'patch' ? t('Patch') : t('Overlay'),
-            { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
-            d.depthMm,
-            pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
-          ),
+          body(t('Cove'), {
+            shape: { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.legMm, depthMm: d.legMm / 2 },
+            buildMm: d.legMm / 2,
+            paths: pathsOf(i, 'lengthMm', 'legMm'),
+          })
+        : body(d.shape === 'patch' ? t('Patch') : t('Overlay'), {
+            shape: { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
+            buildMm: d.depthMm,
+            paths: pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
+          }),
     );
     const area = survey.damages.reduce(
       (sum, d) => sum + d.lengthMm * (d.shape === 'coving' ? d.legMm * 2 : d.widthMm),

@@ -7,4 +7,4 @@ type Damage = StairSurvey['damages'][number];
 
 /** One damage as it is drawn. */
 export const section = (d: Damage, text: Lettering): SectionSpec =>
-  groundSpec(t('Nosing'), d, text, { across: size(text, d), bite: 'dished' });
+  groundSpec(t('Nosing'), { d, text, more: { across: size(text, d), bite: 'dished' } });

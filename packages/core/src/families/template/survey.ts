@@ -51,12 +51,11 @@ export const stairSurvey = surveyOf({
     demandOf(survey, {
       needed: 'lightLoad',
       bodies: survey.damages.map((d, i) =>
-        body(
-          t('Nosing'),
-          { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
-          d.depthMm,
-          pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
-        ),
+        body(t('Nosing'), {
+          shape: { kind: 'slab', lengthMm: d.lengthMm, widthMm: d.widthMm, depthMm: d.depthMm },
+          buildMm: d.depthMm,
+          paths: pathsOf(i, 'lengthMm', 'widthMm', 'depthMm'),
+        }),
       ),
       paths: {},
       longestMm: Math.max(...survey.damages.map((d) => d.lengthMm)),

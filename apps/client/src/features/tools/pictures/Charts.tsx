@@ -16,9 +16,7 @@ const HEIGHT = 170;
 /** Interpolates points to values at equal steps. */
 function evenly<P>(
   points: readonly P[],
-  x: (p: P) => number,
-  y: (p: P) => number,
-  to: number,
+  { x, y, to }: { x: (p: P) => number; y: (p: P) => number; to: number },
 ): number[] {
   let at = 0;
   return Array.from({ length: POINTS + 1 }, (_, i) => {
@@ -88,18 +86,8 @@ export function ExothermChart({ input, answer, width }: PictureProps) {
   const { curve, peakC, gelMin } = answer as Exotherm;
   const { horizonMin } = input as ExothermInput;
   const celsius = (t: number) => (units === 'us' ? t * 1.8 + 32 : t);
-  const temps = evenly(
-    curve,
-    (p) => p.min,
-    (p) => p.tempC,
-    horizonMin,
-  ).map(celsius);
-  const alphas = evenly(
-    curve,
-    (p) => p.min,
-    (p) => p.alpha,
-    horizonMin,
-  );
+  const temps = evenly(curve, { x: (p) => p.min, y: (p) => p.tempC, to: horizonMin }).map(celsius);
+  const alphas = evenly(curve, { x: (p) => p.min, y: (p) => p.alpha, to: horizonMin });
   const top = Math.ceil((Math.max(celsius(peakC), ...temps) + 5) / 40) * 40;
   const peak = formatQuantity(peakC, 'temperature', units);
   return (
@@ -145,12 +133,7 @@ export function ReadinessChart({ input, answer, width }: PictureProps) {
   const { curve, probability } = answer as Readiness;
   const { deadlineMin } = input as ReadinessInput;
   const to = curve[curve.length - 1]?.min ?? 1;
-  const shares = evenly(
-    curve,
-    (p) => p.min,
-    (p) => p.share,
-    to,
-  );
+  const shares = evenly(curve, { x: (p) => p.min, y: (p) => p.share, to });
   const at = Math.min(POINTS, Math.round((deadlineMin / to) * POINTS));
   return (
     <View

@@ -124,7 +124,7 @@ function Ticks({
             <Line x1={x0} y1={y0} x2={x1} y2={y1} stroke={c.ink} strokeWidth={long ? 1.25 : 0.75} />
             {t % (hi - lo > 50 ? 20 : 10) === 0 ? (
               <SvgText {...SMALL} x={tx} y={ty + 5} textAnchor="middle" fill={c.pencil}>
-                {figureAndUnit(t, 'temperature', units).figure}
+                {figureAndUnit(t, 'temperature', { system: units }).figure}
               </SvgText>
             ) : null}
           </G>
