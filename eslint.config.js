@@ -178,6 +178,15 @@ module.exports = defineConfig([
     rules: { 'max-lines-per-function': ['error', { max: 80, skipComments: true }] },
   },
   {
+    // More than three arguments are named: one object. The demo's rows of data stay short.
+    files: [
+      'packages/{core,contract,papers}/src/**',
+      'apps/{client,server}/src/**',
+      'apps/client/app/**',
+    ],
+    rules: { 'max-params': ['error', 3] },
+  },
+  {
     files: ['apps/client/src/**', 'apps/client/app/**'],
     ignores: ['**/*.test.*', '**/test/**', '**/*.cjs'],
     plugins: { i18next },

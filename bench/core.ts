@@ -20,7 +20,9 @@ function main(): void {
     return [calc.name, rate(ours), rate(theirs), times(ours / theirs)];
   });
   const { survey, card } = onePocket();
-  const plan = perSecond(() => makePlan(survey, card, siteSettings, '2031-01-01T00:00:00.000Z'));
+  const plan = perSecond(() =>
+    makePlan(survey, card, { site: siteSettings, madeAt: '2031-01-01T00:00:00.000Z' }),
+  );
   const sheet = perSecond(makeSheet(planSheet));
   rows.push(['whole plan, all rules and steps', rate(plan), rate(sheet), times(plan / sheet)]);
   process.stdout.write(

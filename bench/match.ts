@@ -66,7 +66,9 @@ function planning(): string {
     const survey = demoSurvey(tag, null, AT, part);
     const best = rank(matchAll(survey, systemCards, { site: siteSettings }), survey.intent)[0]
       ?.match.card;
-    const plan = () => best && makePlan(survey, best, siteSettings, AT, { library: demoCards });
+    const plan = () =>
+      best &&
+      makePlan(survey, best, { site: siteSettings, madeAt: AT, context: { library: demoCards } });
     if (!best || !plan()?.ok) return [];
     const ms = 1000 / perSecond(plan, 60);
     return [[`${survey.family} ${best.code}`, ms.toFixed(2), (FRAME_MS / ms).toFixed(1)]];
@@ -81,7 +83,7 @@ function hostileCards(): string {
       const begun = performance.now();
       const ranked = rank(matchAll(survey, [card], { site: siteSettings }), survey.intent);
       whatWouldChange(survey, ranked, { site: siteSettings, context: {} });
-      makePlan(survey, card, siteSettings, AT, { library: demoCards });
+      makePlan(survey, card, { site: siteSettings, madeAt: AT, context: { library: demoCards } });
       return performance.now() - begun;
     });
     const slowest = Math.max(...times);

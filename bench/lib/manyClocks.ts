@@ -8,7 +8,8 @@ const ONE = /\/api\/repairs\/([0-9a-f-]{36})$/;
 const runs = ({ status, summary, mixes }: RepairRow) =>
   status === 'open' &&
   summary !== null &&
-  typeof nextAction(summary, mixedBatches(mixes), Date.now(), 'UTC')?.clockTo === 'number';
+  typeof nextAction(summary, mixedBatches(mixes), { now: Date.now(), zone: 'UTC' })?.clockTo ===
+    'number';
 
 /** Shows copies of every running repair, each with its own id, until so many clocks run on the bench. */
 export async function manyClocks(page: Page, clocks: number): Promise<void> {

@@ -19,7 +19,7 @@ if (code && asked.length === 0)
 function planned(): object {
   let why = 'No card fits this job.';
   for (const card of asked) {
-    const made = makePlan(survey, card, site, madeAt, context);
+    const made = makePlan(survey, card, { site, madeAt, context });
     if (made.ok) return { ok: true, plan: worded(made.plan, say) };
     why = say(made.why);
   }

@@ -90,13 +90,18 @@ export function makeApp(deps: AppDeps) {
       () => false,
     );
     const ready = await Promise.race([answered, setTimeout(READY_MS, false)]);
-    return ready ? c.json({ ok: true }) : problem(c, 503, t('The database does not answer'));
+    return ready
+      ? c.json({ ok: true })
+      : problem(c, 503, { title: t('The database does not answer') });
   });
 
   const api = new OpenAPIHono<AppEnv>();
   api.use(
     limitBody(LARGEST_BODY, (c) =>
-      problem(c, 413, t('Too large'), { more: { detail: t('At most 512 KiB in one write.') } }),
+      problem(c, 413, {
+        title: t('Too large'),
+        detail: t('At most 512 KiB in one write.'),
+      }),
     ),
   );
   api.use(sameOrigin);
@@ -120,7 +125,7 @@ export function makeApp(deps: AppDeps) {
   api.route('/', plantRoutes(db, instruments));
   api.route('/', repairRoutes(db, weather));
   api.route('/', shelfRoutes(db, weather));
-  api.all('*', (c) => problem(c, 404, t('No such address')));
+  api.all('*', (c) => problem(c, 404, { title: t('No such address') }));
   app.route('/api', api);
 
   app.use(

@@ -22,17 +22,17 @@ test('a plan over its time limit is ended with a reason, and the next one is mad
   const card = systemCards.find((c) => c.code === 'R-210');
   if (!card) throw new Error('no card');
   const survey = surveyAt(now());
-  const ask = [survey, card, siteSettings, now(), { library: demoCards }] as const;
+  const context = { library: demoCards };
+  const ask = [survey, card, { site: siteSettings, madeAt: now(), context }] as const;
   await assert.rejects(planInWorker([...ask], 0), /R-210 takes too long to calculate/);
   const made = await planInWorker([...ask]);
   assert.deepEqual(made, JSON.parse(JSON.stringify(makePlan(...ask))));
   if (!made.ok) throw new Error('no plan');
-  const context = { library: demoCards };
   // About a millisecond each: far over the limit also where the machine is fast.
   const others = Array.from({ length: 2000 }, (_, i) => ({ repairId: String(i), survey }));
-  const asked = leftoversInWorker([made.plan, others, siteSettings, context], 0);
+  const asked = leftoversInWorker([made.plan, others, { site: siteSettings, context }], 0);
   await assert.rejects(asked, /too long/);
-  assert.deepEqual(await leftoversInWorker([made.plan, [], siteSettings, context]), []);
+  assert.deepEqual(await leftoversInWorker([made.plan, [], { site: siteSettings, context }]), []);
 });
 
 test('a picture is encoded again: upright, reduced, and without its location', async () => {

@@ -1,4 +1,4 @@
-import { MINUTE, type MixedBatch, type Step } from '@kelmot/core';
+import { MINUTE, type MixedBatch, type Plan, type Step } from '@kelmot/core';
 import type { RepairView } from './repair';
 import type { Mix, Reading } from './records';
 

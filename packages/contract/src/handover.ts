@@ -88,7 +88,9 @@ function standsAt(view: RepairView, now: number, zone: Zone): Message[] {
 export function handoverOf(view: RepairView, now: number, zone: Zone): Handover {
   const plan = view.plan?.body;
   const runs = runningPlan(view);
-  const act = runs ? nextAction(planSummaryOf(runs), mixedBatches(view.mixes), now, zone) : null;
+  const act = runs
+    ? nextAction(planSummaryOf(runs), mixedBatches(view.mixes), { now, zone })
+    : null;
   const running = view.status === 'open' && act && act.phase !== 'ready';
   const again = (plan?.steps ?? []).flatMap((step) => {
     const why = plan && repeatReason(step, { view, plan, now });

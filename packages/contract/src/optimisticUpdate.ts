@@ -89,8 +89,7 @@ type Waits = Pick<Reading, 'by' | 'byId' | 'receivedAt'>;
 type Lay<T extends Command['type']> = (
   view: RepairView,
   command: CommandOf<T>,
-  waits: Waits,
-  device: OnDevice,
+  on: OnDevice & { waits: Waits },
 ) => RepairView;
 
 function layReading(
@@ -133,7 +132,7 @@ const OVER: { [T in Command['type']]: Lay<T> } = {
     station: 'match',
     version: view.version + 1,
   }),
-  'plan.make': (view, command, _, device) => {
+  'plan.make': (view, command, device) => {
     const survey = { ...view.survey, intent: command.intent };
     const body = device.plan(survey, command);
     if (!body) return view;
@@ -154,11 +153,11 @@ const OVER: { [T in Command['type']]: Lay<T> } = {
   },
   'station.move': (view, { station, at }) =>
     mayMove(view, station, Date.parse(at)) ? view : { ...view, station, version: view.version + 1 },
-  'check.set': (view, { id, stepId, batchNo, done, note, at }, waits) => ({
+  'check.set': (view, { id, stepId, batchNo, done, note, at }, { waits }) => ({
     ...view,
     checks: [...view.checks, { id, stepId, batchNo, done, note, at, ...waits }],
   }),
-  'reading.add': (view, command, waits, { who }) => {
+  'reading.add': (view, command, { waits, who }) => {
     const plan = view.plan?.body;
     if (plan && isOfRepair(command.values))
       return layReading(view, {
@@ -175,7 +174,7 @@ const OVER: { [T in Command['type']]: Lay<T> } = {
     const judged = judgeOfStep({ ...step, hold: step.hold }, values, plan);
     return layReading(view, { command, waits, found: { values, ...judged } });
   },
-  'photo.add': (view, command, waits) =>
+  'photo.add': (view, command, { waits }) =>
     layReading(view, {
       command,
       waits,
@@ -185,7 +184,7 @@ const OVER: { [T in Command['type']]: Lay<T> } = {
         say: labelOf(view, command.stepId),
       },
     }),
-  'mix.start': (view, { id, batchNo, aG, bG, lot, instrument, at }, waits) => {
+  'mix.start': (view, { id, batchNo, aG, bG, lot, instrument, at }, { waits }) => {
     if (mayMix(view, { batchNo, scale: { aG, bG }, now: Date.parse(at) })) return view;
     const started: Mix = {
       ...{ id, batchNo, aG, bG, lot },
@@ -201,7 +200,7 @@ const OVER: { [T in Command['type']]: Lay<T> } = {
   },
   'mix.placed': marked('placedAt'),
   'mix.binned': marked('binnedAt'),
-  'signoff.add': (view, { id, at, verdict, statement, override }, _, { who, zone }) => {
+  'signoff.add': (view, { id, at, verdict, statement, override }, { who, zone }) => {
     if (!view.plan) return view;
     const { number, body } = view.plan;
     const seen = curedByServer(view, Date.parse(at));
@@ -249,5 +248,5 @@ export function applyCommand(view: RepairView, command: Command, device: OnDevic
   if (onAnother(view, command) || isThere(view, command)) return view;
   const { name, id } = device.who;
   const waits: Waits = { by: name, byId: id, receivedAt: null };
-  return (OVER[command.type] as Lay<Command['type']>)(view, command, waits, device);
+  return (OVER[command.type] as Lay<Command['type']>)(view, command, { ...device, waits });
 }

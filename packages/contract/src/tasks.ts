@@ -1,4 +1,4 @@
-import { planRound, type Task, type Plan } from '@kelmot/core';
+import { planRound, type Task } from '@kelmot/core';
 import { countedMixes, stepDone, type AtMoment, type Recorded } from './done';
 import type { Check, Mix, Reading } from './records';
 import { repeatReason } from './windows';

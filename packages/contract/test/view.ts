@@ -7,7 +7,7 @@ export const AT = '2026-11-24T09:00:00Z';
 
 /** The plan of the fixtures' survey, or of one that differs from it. */
 export function planOf(changes: Partial<SurveyOf<'F2'>> = {}): Plan {
-  const made = makePlan({ ...survey, ...changes }, card, site, '2026-11-24T08:05:00Z');
+  const made = makePlan({ ...survey, ...changes }, card, { site, madeAt: '2026-11-24T08:05:00Z' });
   if (!made.ok) throw new Error(word(made.why));
   return made.plan;
 }
@@ -63,7 +63,8 @@ export const IDA: Me = {
 export const HERS: OnDevice = {
   who: IDA,
   plan: (of, { cardCode, at, ...choice }) => {
-    const made = cardCode === card.code ? makePlan(of, card, site, at, choice) : null;
+    const made =
+      cardCode === card.code ? makePlan(of, card, { site, madeAt: at, context: choice }) : null;
     return made?.ok ? made.plan : null;
   },
   zone: site.zone,

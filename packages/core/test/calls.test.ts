@@ -129,7 +129,7 @@ test('for any mixes, calls come in order, and each says the next action then', (
       calls.forEach((call, i) => {
         expect(call.at).toBeGreaterThan(first);
         expect(call.at).toBeGreaterThanOrEqual(calls[i - 1]?.at ?? 0);
-        const act = nextAction(plan, all, call.at, 'UTC');
+        const act = nextAction(plan, all, { now: call.at, zone: 'UTC' });
         if (act?.phase !== 'place')
           expect(word(call.say)).toBe(act && `${word(act.say)} ${word(act.second)}`);
       });

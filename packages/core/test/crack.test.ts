@@ -123,7 +123,11 @@ test('overnight between two coats is twelve hours, where the site does it so', (
     minutes: p.minutes * 5,
   }));
   const between = (wait: string) => {
-    const made = makePlan(asked, open, site, '2026-11-24T08:05:00Z', { schools: { wait } });
+    const made = makePlan(asked, open, {
+      site,
+      madeAt: '2026-11-24T08:05:00Z',
+      context: { schools: { wait } },
+    });
     if (!made.ok) throw new Error(word(made.why));
     const [one, two] = made.plan.rounds.map((r) => r.batches[0]?.mixedAtMin ?? NaN);
     return (two ?? NaN) - (one ?? NaN);

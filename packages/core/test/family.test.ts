@@ -80,7 +80,7 @@ describe('a new family and card', () => {
     ).toMatchObject({
       readings: { surfaceC: 25 },
     });
-    const made = makePlan(survey, stair, site, '2026-11-24T08:05:00Z');
+    const made = makePlan(survey, stair, { site, madeAt: '2026-11-24T08:05:00Z' });
     if (!made.ok) throw new Error(word(made.why));
     expect(checkPlan(made.plan).filter((f) => !f.ok)).toEqual([]);
     expect(made.plan.steps.map((s) => s.name)).toContain('fill-nosing');

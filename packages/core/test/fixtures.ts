@@ -192,7 +192,7 @@ export function asDraft(s: Survey): SurveyDraft {
 
 /** The fixture's survey, or another, planned with its card. */
 export const made = (s = survey) => {
-  const result = makePlan(s, card, site, '2026-11-24T08:05:00Z');
+  const result = makePlan(s, card, { site, madeAt: '2026-11-24T08:05:00Z' });
   if (!result.ok) throw new Error(word(result.why));
   return result.plan;
 };

@@ -286,7 +286,7 @@ test('a withdrawn card says why, as the main and as a second material', () => {
     'in-use',
     'Withdrawn: Supplier changed the hardener.',
   ]);
-  expect(makePlan(survey, gone, site, '2026-11-25T08:00:00Z').ok).toBe(false);
+  expect(makePlan(survey, gone, { site, madeAt: '2026-11-25T08:00:00Z' }).ok).toBe(false);
 });
 
 test('too many coats or batches are refused at once', () => {

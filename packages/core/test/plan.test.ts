@@ -76,7 +76,10 @@ test('the cover over the surface is laid only with the last coat', () => {
     surface: { damp: 'dry' as const, slope: 'overhead' as const },
     window: { ...survey.window, downMin: 2880 },
   };
-  const result = makePlan(overhead, card, { ...site, overfillPct: 10 }, '2026-11-24T08:05:00Z');
+  const result = makePlan(overhead, card, {
+    site: { ...site, overfillPct: 10 },
+    madeAt: '2026-11-24T08:05:00Z',
+  });
   if (!result.ok) throw new Error(word(result.why));
   // 200 ml in two coats of 100; half a 100 µm profile over 200 cm² lies under the first; ten per cent over on the second.
   const ml = result.plan.rounds.map((r) =>
@@ -110,12 +113,10 @@ test('every figure ends in its value, every step has a duration, the plan reads 
 });
 
 test('a card that does not fit makes no plan, with the reason', () => {
-  const result = makePlan(
-    { ...survey, service: { ...survey.service, mediumC: 95 } },
-    card,
+  const result = makePlan({ ...survey, service: { ...survey.service, mediumC: 95 } }, card, {
     site,
-    '2026-11-24T08:05:00Z',
-  );
+    madeAt: '2026-11-24T08:05:00Z',
+  });
   expect(result.ok ? '' : word(result.why)).toMatch(/95 °C.*80 °C/);
   expect(result.ok ? '' : word(result.why, 'us')).toMatch(/203 °F.*176 °F/);
 });

@@ -1,6 +1,7 @@
 import { word } from '../src/message/word';
+import type { PlanSummary } from '../src/run/planSummary';
 import { planSummaryOf } from '../src/run/planSummaryOf';
-import { nextAction, openBatches } from '../src/run/nextAction';
+import { nextAction, openBatches, type MixedBatch } from '../src/run/nextAction';
 import { stripOf, stripText } from '../src/run/strip';
 import { stripsOf } from '../src/run/strips';
 import { made, survey } from './fixtures';
@@ -15,8 +16,8 @@ describe('a repair that runs', () => {
   const start = Date.parse('2026-11-24T10:00:00Z');
   const mix = { batchNo: 1, startedAt: start, placedAt: null, binned: false };
   const at = (minutes: number) => start + minutes * MIN;
-  const said = (...ask: Parameters<typeof nextAction>) => {
-    const act = nextAction(...ask);
+  const said = (of: PlanSummary, mixes: readonly MixedBatch[], now: number) => {
+    const act = nextAction(of, mixes, { now, zone: 'UTC' });
     return act && { phase: act.phase, say: word(act.say), short: word(act.short) };
   };
 
@@ -35,21 +36,24 @@ describe('a repair that runs', () => {
   });
 
   test('the next action follows the batch, the cure, and its end', () => {
-    expect(nextAction(summary, [], at(0), 'UTC')).toBeNull();
-    expect(nextAction(summary, [mix], at(5), 'UTC')?.clockTo).toBeCloseTo(at(40), -1);
-    expect(said(summary, [mix], at(5), 'UTC')).toEqual({
+    expect(nextAction(summary, [], { now: at(0), zone: 'UTC' })).toBeNull();
+    expect(nextAction(summary, [mix], { now: at(5), zone: 'UTC' })?.clockTo).toBeCloseTo(
+      at(40),
+      -1,
+    );
+    expect(said(summary, [mix], at(5))).toEqual({
       phase: 'place',
       say: 'Place it by 10:40.',
       short: 'place 10:40',
     });
-    expect(said(summary, [mix], at(60), 'UTC')?.say).toMatch(/^Stop/);
+    expect(said(summary, [mix], at(60))?.say).toMatch(/^Stop/);
     const placed = { ...mix, placedAt: at(25) };
-    expect(said(summary, [placed], at(60), 'UTC')).toMatchObject({
+    expect(said(summary, [placed], at(60))).toMatchObject({
       phase: 'cure',
       say: 'Ready for immersion at 20:00,',
     });
-    expect(said(summary, [placed], at(601), 'UTC')?.phase).toBe('ready');
-    expect(nextAction(summary, [{ ...mix, binned: true }], at(5), 'UTC')).toBeNull();
+    expect(said(summary, [placed], at(601))?.phase).toBe('ready');
+    expect(nextAction(summary, [{ ...mix, binned: true }], { now: at(5), zone: 'UTC' })).toBeNull();
     expect(openBatches(summary, [{ ...mix, binned: true }])).toEqual([1]);
   });
 
@@ -65,15 +69,15 @@ describe('a repair that runs', () => {
     const [one, next] = two.rounds;
     if (!one?.next || !next) throw new Error('two rounds');
     const name = word(next.name);
-    expect(said(two, [first], at(30), 'UTC')).toMatchObject({ phase: 'overcoat-wait' });
-    expect(said(two, [first], at(30), 'UTC')?.say).toContain(name);
-    expect(said(two, [first], at(one.next.least + 20), 'UTC')).toMatchObject({ phase: 'overcoat' });
+    expect(said(two, [first], at(30))).toMatchObject({ phase: 'overcoat-wait' });
+    expect(said(two, [first], at(30))?.say).toContain(name);
+    expect(said(two, [first], at(one.next.least + 20))).toMatchObject({ phase: 'overcoat' });
     // Within a round the next batch goes into what is wet.
     const many = {
       ...summary,
       rounds: [{ ...round, batches: [...round.batches, { ...round.batches[0]!, no: 2 }] }],
     };
-    expect(said(many, [{ ...mix, placedAt: at(20) }], at(25), 'UTC')).toMatchObject({
+    expect(said(many, [{ ...mix, placedAt: at(20) }], at(25))).toMatchObject({
       phase: 'overcoat',
       say: 'Mix batch 2 before the last one sets.',
       short: 'mix batch 2',
@@ -85,9 +89,9 @@ describe('a repair that runs', () => {
     }));
     const second = { ...mix, batchNo: 2, startedAt: at(21) };
     expect(
-      said({ ...many, rounds: warmer }, [{ ...mix, placedAt: at(20) }, second], at(25), 'UTC'),
+      said({ ...many, rounds: warmer }, [{ ...mix, placedAt: at(20) }, second], at(25)),
     ).toMatchObject({ phase: 'place', say: 'Place it by 10:33.' });
-    expect(said(two, [first], at((one.next.most ?? 0) + 20), 'UTC')).toMatchObject({
+    expect(said(two, [first], at((one.next.most ?? 0) + 20))).toMatchObject({
       phase: 'overcoat-missed',
       say: 'Abrade first.',
     });

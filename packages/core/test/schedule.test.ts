@@ -50,9 +50,16 @@ function laid(
   if (!job.laid.ok) throw new Error('it cannot be laid');
   return job.laid;
 }
-const place = (round: Round) => step.touch(round, 'place', 'Place', m('Place it.'), { people: 1 });
+const place = (round: Round) =>
+  step.touch(round, 'place', { title: 'Place', text: m('Place it.'), people: 1 });
 const hands = (name: 'isolate' | 'grade' | 'look', minutes: number, after?: After[]) =>
-  step.prep(name, name === 'grade' ? 'abrade' : 'look', name, minutes, m('.'), { after });
+  step.prep(name, {
+    does: name === 'grade' ? 'abrade' : 'look',
+    title: name,
+    minutes,
+    text: m('.'),
+    after,
+  });
 const from = ({ slots }: Schedule, id: string) => slots.find((s) => s.step === id)?.from;
 const mixed = ({ mixedAt }: Schedule, id: string) => mixedAt.get(id)?.first ?? NaN;
 

@@ -102,7 +102,7 @@ test('the text says what is drawn, and the present state', () => {
 });
 
 describe('the summary of a plan', () => {
-  const made = makePlan(survey, card, site, '2026-11-24T08:05:00Z');
+  const made = makePlan(survey, card, { site, madeAt: '2026-11-24T08:05:00Z' });
   if (!made.ok) throw new Error('no plan');
   const whole = made.plan;
 

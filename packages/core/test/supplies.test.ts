@@ -315,7 +315,7 @@ describe('weather', () => {
         outside,
         hours.map((h) => ({ ...h, airC })),
       );
-      const made = makePlan(outside, card, site, '2026-11-24T08:00:00Z', context);
+      const made = makePlan(outside, card, { site, madeAt: '2026-11-24T08:00:00Z', context });
       return made.ok ? made.plan.readyMin : NaN;
     };
     expect(ready(11)).toBeGreaterThan(ready(18));

@@ -14,7 +14,10 @@ const planned = (
   change: Partial<typeof survey> = {},
 ): Plan => {
   const asked = { ...survey, ...change, window: { ...survey.window, downMin: 5000 } };
-  const made = makePlan(asked, card, { ...site, ...settings }, '2026-11-24T08:05:00Z');
+  const made = makePlan(asked, card, {
+    site: { ...site, ...settings },
+    madeAt: '2026-11-24T08:05:00Z',
+  });
   if (!made.ok) throw new Error(word(made.why));
   return made.plan;
 };
@@ -72,7 +75,10 @@ test('a shiny coat is abraded for two fifths of its grading minutes', () => {
     window: { ...survey.window, downMin: 5000 },
   };
   const at = (gateMinutes: number) => {
-    const made = makePlan(asked, shut, { ...site, gateMinutes }, '2026-11-24T08:05:00Z');
+    const made = makePlan(asked, shut, {
+      site: { ...site, gateMinutes },
+      madeAt: '2026-11-24T08:05:00Z',
+    });
     if (!made.ok) throw new Error(word(made.why));
     return made.plan;
   };

@@ -29,7 +29,7 @@ export function demoPlan({ survey, cardCode, madeAt, context }: DemoAsk): Plan {
       ).map((s) => s.match.card);
   let why = `no card ${cardCode ?? ''} for ${survey.family}`;
   for (const card of cards) {
-    const made = makePlan(survey, card, siteSettings, madeAt, known);
+    const made = makePlan(survey, card, { site: siteSettings, madeAt, context: known });
     if (made.ok) return made.plan;
     why = word(made.why);
   }

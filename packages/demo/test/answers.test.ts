@@ -62,7 +62,9 @@ function* told(draft: SurveyDraft): Generator<string> {
     yield matches[i]?.judged.map((j) => word(j.because)).join() ?? '';
   for (const { match } of rank(matches, survey.intent)) {
     const made =
-      match.verdict === 'no' ? null : makePlan(survey, match.card, siteSettings, AT, known);
+      match.verdict === 'no'
+        ? null
+        : makePlan(survey, match.card, { site: siteSettings, madeAt: AT, context: known });
     if (!made?.ok) continue;
     const { steps, schedule, figures, supplies, cautions, warnings, windows } = made.plan;
     const said = steps.map((s) => word(s.text));

@@ -29,7 +29,7 @@ function plansOf(family: FamilyId, shape: string) {
     survey.intent,
   );
   const plans = ranked.flatMap(({ match }): Plan[] => {
-    const made = makePlan(survey, match.card, siteSettings, AT, known);
+    const made = makePlan(survey, match.card, { site: siteSettings, madeAt: AT, context: known });
     return made.ok ? [made.plan] : [];
   });
   return { survey, plans };

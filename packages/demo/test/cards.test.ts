@@ -63,8 +63,12 @@ test.each([...openRepairs, ...closedRepairs].map((r) => [r.tag, r.cardCode, r] a
       .judged.filter((j) => j.verdict === 'no')
       .map((j) => word(j.because));
     expect(said).toEqual([]);
-    const result = makePlan(survey, card, siteSettings, '2026-11-24T08:00:00Z', {
-      library: demoCards,
+    const result = makePlan(survey, card, {
+      site: siteSettings,
+      madeAt: '2026-11-24T08:00:00Z',
+      context: {
+        library: demoCards,
+      },
     });
     if (!result.ok) throw new Error(word(result.why));
     expect(Plan.parse(JSON.parse(JSON.stringify(result.plan)))).toEqual(result.plan);

@@ -5,7 +5,11 @@ import { AT } from './surveys';
 
 /** The demo's flange face with R-210, with some other answers. */
 function planned(answers: Record<string, Leaf> = {}): Plan {
-  const made = makePlan(surveyed('F1', answers), card('R-210'), siteSettings, AT, known);
+  const made = makePlan(surveyed('F1', answers), card('R-210'), {
+    site: siteSettings,
+    madeAt: AT,
+    context: known,
+  });
   if (!made.ok) throw new Error(word(made.why));
   return made.plan;
 }

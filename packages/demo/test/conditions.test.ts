@@ -15,7 +15,11 @@ import { base, card, known, surveyed } from './surveyed';
 import { AT, surveys } from './surveys';
 
 const planOf = ({ work, card: own }: CardMatch): Plan => {
-  const made = makePlan(work.survey as Survey, own, siteSettings, AT, known);
+  const made = makePlan(work.survey as Survey, own, {
+    site: siteSettings,
+    madeAt: AT,
+    context: known,
+  });
   if (!made.ok) throw new Error(`${own.code}: ${word(made.why)}`);
   return made.plan;
 };

@@ -232,7 +232,11 @@ test('a tyre cover shows its strips, end to end where one damage needs several',
     const survey = surveyed('F7', {});
     const [crack] = survey.damages;
     const damages = lengthsMm.map((lengthMm) => ({ ...crack, lengthMm }));
-    const made = makePlan({ ...survey, damages } as Survey, card('T-510'), siteSettings, AT, known);
+    const made = makePlan({ ...survey, damages } as Survey, card('T-510'), {
+      site: siteSettings,
+      madeAt: AT,
+      context: known,
+    });
     if (!made.ok) throw new Error(word(made.why));
     const said = made.plan.steps.map((s) => word(s.text)).join(' ');
     return /[^.]* strips? of [^.]*\./.exec(said)?.[0].trim() ?? said;

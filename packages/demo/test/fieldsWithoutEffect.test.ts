@@ -29,7 +29,8 @@ function outcome(draft: SurveyDraft) {
     survey.intent,
   );
   const [first] = ranked;
-  const made = first && makePlan(survey, first.match.card, siteSettings, AT, known);
+  const made =
+    first && makePlan(survey, first.match.card, { site: siteSettings, madeAt: AT, context: known });
   return [
     ranked.map((s) => [s.match.card.code, s.match.verdict]),
     made?.ok ? [made.plan.readyMin, made.plan.figures['cost.total']?.value] : null,

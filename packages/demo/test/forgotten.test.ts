@@ -282,13 +282,11 @@ test.each(cases)('%s', (_, family, answers, code, rule, verdict, said) => {
 
 test('an elbow needs a fifth more layers and a tee twice as many, and the plan says so', () => {
   const layers = (at: string) => {
-    const made = makePlan(
-      surveyed('F5', { 'line.at': at }),
-      card('W-350'),
-      siteSettings,
-      '2026-11-24T06:00:00Z',
-      known,
-    );
+    const made = makePlan(surveyed('F5', { 'line.at': at }), card('W-350'), {
+      site: siteSettings,
+      madeAt: '2026-11-24T06:00:00Z',
+      context: known,
+    });
     if (!made.ok) throw new Error(word(made.why));
     const { value, working } = made.plan.figures.layers ?? { value: 0, working: [] };
     expect(working.at(-1)?.value).toBe(value);
@@ -329,7 +327,11 @@ test('a plug that sets in water makes a weeping pipe fit for a wrap: both are ju
       context: { ...known, schools },
     }).judged.find((j) => j.rule.id === 'damp');
   expect(damp(wet)?.verdict).toBe('if');
-  const made = makePlan(wet, card('W-310'), siteSettings, '2026-11-24T06:00:00Z', known);
+  const made = makePlan(wet, card('W-310'), {
+    site: siteSettings,
+    madeAt: '2026-11-24T06:00:00Z',
+    context: known,
+  });
   if (!made.ok) throw new Error(word(made.why));
   const plug = made.plan.rounds.find((r) => r.purpose === 'plug');
   expect(plug && card(plug.card.code).damp).toMatch(/wet|under-water/);
@@ -347,7 +349,11 @@ test('a plug that sets in water makes a weeping pipe fit for a wrap: both are ju
 
 test('where nothing may burn, the plan uses non-flammable cleaners', () => {
   const codes = (survey: Survey) => {
-    const made = makePlan(survey, card('R-210'), siteSettings, '2026-11-24T06:00:00Z', known);
+    const made = makePlan(survey, card('R-210'), {
+      site: siteSettings,
+      madeAt: '2026-11-24T06:00:00Z',
+      context: known,
+    });
     if (!made.ok) throw new Error(word(made.why));
     return made.plan.supplies.map((s) => s.code);
   };

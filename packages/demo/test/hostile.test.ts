@@ -37,7 +37,7 @@ describe.each(families().map((f) => f.id))('%s', (family) => {
         );
         expect(unsaid).toEqual([]);
         whatWouldChange(survey, ranked, { site: siteSettings, context: known });
-        const made = makePlan(survey, card, siteSettings, AT, known);
+        const made = makePlan(survey, card, { site: siteSettings, madeAt: AT, context: known });
         if (!made.ok) {
           expect(word(made.why)).not.toMatch(UNSAID);
           return;
@@ -56,7 +56,11 @@ test('a cartridge smaller than its purge is refused for that', () => {
     const { purgeMl } = card.mix;
     const packs = card.packs.map((p) => ({ ...p, size: purgeMl }));
     return card.families.map((family) => {
-      const made = makePlan(fullSurvey(family), { ...card, packs }, siteSettings, AT, known);
+      const made = makePlan(
+        fullSurvey(family),
+        { ...card, packs },
+        { site: siteSettings, madeAt: AT, context: known },
+      );
       return made.ok ? 'planned' : word(made.why);
     });
   });

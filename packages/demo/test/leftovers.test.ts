@@ -4,7 +4,7 @@ import { card, known, surveyed } from './surveyed';
 
 const AT = '2026-11-24T06:00:00Z';
 const planned = (survey: Survey, code: string) => {
-  const made = makePlan(survey, card(code), siteSettings, AT, known);
+  const made = makePlan(survey, card(code), { site: siteSettings, madeAt: AT, context: known });
   if (!made.ok) throw new Error('no plan');
   return made.plan;
 };
@@ -27,8 +27,7 @@ test("a pack's leftover does the open repairs that its card fits and that need n
       { repairId: 'acid', survey: { ...pocket(40, 8), ...surveyed('F2', { 'service.ph': 1 }) } },
       { repairId: 'belt', survey: belt(30) },
     ],
-    siteSettings,
-    known,
+    { site: siteSettings, context: known },
   );
   expect(left).toBeGreaterThan(20);
   // The one that uses up the most of it first.
@@ -53,8 +52,7 @@ test('the rest of a whole kit is mixed: offered within its working life only', (
       { repairId: 'scar', survey: belt(8) },
       { repairId: 'wide', survey: belt(180) },
     ],
-    siteSettings,
-    known,
+    { site: siteSettings, context: known },
   ).filter((u) => u.code === 'B-410');
   for (const use of uses) {
     expect(use.repairId).toBe('scar');
@@ -68,7 +66,7 @@ test('the rest of a whole kit is mixed: offered within its working life only', (
 test('without leftovers nothing is offered', () => {
   const plan = planned(pocket(90, 10), 'R-210');
   const spent = { ...plan, supplies: plan.supplies.map((s) => ({ ...s, leftover: 0 })) };
-  expect(leftoverUses(spent, [{ repairId: 'small', survey: pocket(40, 8) }], siteSettings)).toEqual(
-    [],
-  );
+  expect(
+    leftoverUses(spent, [{ repairId: 'small', survey: pocket(40, 8) }], { site: siteSettings }),
+  ).toEqual([]);
 });

@@ -239,7 +239,9 @@ describe('matching', () => {
         const cold = { ...survey, readings: { ...survey.readings, surfaceC } };
         for (const match of matchAll(cold, systemCards, { site: siteSettings, context: known })) {
           const made =
-            match.verdict === 'no' ? null : makePlan(cold, match.card, siteSettings, AT, known);
+            match.verdict === 'no'
+              ? null
+              : makePlan(cold, match.card, { site: siteSettings, madeAt: AT, context: known });
           if (!made?.ok || match.materialCost === null) continue;
           const { figures, supplies } = made.plan;
           const heat = figures['cost.heat']?.value ?? 0;

@@ -33,7 +33,13 @@ test('a paste by the pocket: the inverse of a plan', () => {
       Object.entries(sizes).map(([k, x]) => [`damages.0.${k}`, `${x} mm`]),
     ),
   });
-  const made = survey && makePlan(survey, card('R-210'), siteSettings, AT, { library: demoCards });
+  const made =
+    survey &&
+    makePlan(survey, card('R-210'), {
+      site: siteSettings,
+      madeAt: AT,
+      context: { library: demoCards },
+    });
   const drawn = made?.ok ? made.plan.supplies.find((s) => s.code === 'R-210')?.amount : undefined;
   expect(far.each).toBeCloseTo(drawn ?? NaN, 6);
   expect(far.count).toBe(Math.floor(385 / far.each));

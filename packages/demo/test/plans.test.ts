@@ -37,7 +37,7 @@ const card = (code: string): SystemCard => {
   return found;
 };
 function planned(family: FamilyId, code: string, survey = surveyOf(family), given = context): Plan {
-  const made = makePlan(survey, card(code), siteSettings, AT, given);
+  const made = makePlan(survey, card(code), { site: siteSettings, madeAt: AT, context: given });
   if (!made.ok) throw new Error(word(made.why));
   return made.plan;
 }
@@ -330,7 +330,11 @@ test.each(families)('%s: for any survey, the plan is consistent', (family) => {
       fc.nat(cards.length - 1),
       (size, surfaceC, hours, index) => {
         const survey = stretched(base, size, surfaceC, hours);
-        const result = makePlan(survey, cards[index] as SystemCard, siteSettings, AT, context);
+        const result = makePlan(survey, cards[index] as SystemCard, {
+          site: siteSettings,
+          madeAt: AT,
+          context,
+        });
         if (!result.ok) return expect(word(result.why).length).toBeGreaterThan(5);
         made += 1;
         const { plan } = result;

@@ -16,7 +16,11 @@ function planned(family: FamilyId, code: string, change: (s: Survey) => Survey =
   const card = systemCards.find((c) => c.code === code);
   if (!found || !card) throw new Error(`no ${family} or no ${code}`);
   const survey = change(demoSurvey(found.tag, null, AT, found.survey));
-  const made = makePlan(survey, card, siteSettings, AT, { library: demoCards });
+  const made = makePlan(survey, card, {
+    site: siteSettings,
+    madeAt: AT,
+    context: { library: demoCards },
+  });
   if (!made.ok) throw new Error(word(made.why));
   return made.plan;
 }

@@ -27,7 +27,8 @@ function planOf(survey: Survey): Plan | null {
     matchAll(survey, systemCards, { site: siteSettings, context }),
     survey.intent,
   );
-  const made = best && makePlan(survey, best.match.card, siteSettings, AT, context);
+  const made =
+    best && makePlan(survey, best.match.card, { site: siteSettings, madeAt: AT, context });
   return made?.ok ? made.plan : null;
 }
 

@@ -34,25 +34,21 @@ export function problemOfQuery(error: unknown): ProblemError | null {
   const found = innermost(error);
   const code = typeof found?.code === 'string' ? found.code : '';
   if (code === '23505')
-    return new ProblemError(409, t('This id is in use'), t('Make a new id, then send it again.'));
+    return new ProblemError(409, t('This id is in use'), {
+      detail: t('Make a new id, then send it again.'),
+    });
   if (code === '23503')
-    return new ProblemError(
-      422,
-      t('It names something that is not here'),
-      t('Load again, then send.'),
-    );
+    return new ProblemError(422, t('It names something that is not here'), {
+      detail: t('Load again, then send.'),
+    });
   if (UNKEPT.test(code))
-    return new ProblemError(
-      422,
-      t('Input out of range'),
-      t('A value is not one that can be kept.'),
-    );
+    return new ProblemError(422, t('Input out of range'), {
+      detail: t('A value is not one that can be kept.'),
+    });
   const words = typeof found?.message === 'string' ? found.message : '';
   if (NOT_NOW.test(code) || NO_CONNECTION.test(words))
-    return new ProblemError(
-      503,
-      t('The database is busy or away'),
-      t('Nothing was written. It is sent again by itself.'),
-    );
+    return new ProblemError(503, t('The database is busy or away'), {
+      detail: t('Nothing was written. It is sent again by itself.'),
+    });
   return null;
 }

@@ -11,8 +11,7 @@ import { ConflictError, ProblemError } from '../common/problemError';
 export function problem(
   c: Context<AppEnv>,
   status: ContentfulStatusCode,
-  title: string,
-  { more = {} }: { more?: Partial<Problem> & { current?: RepairView } } = {},
+  { title, ...more }: { title: string } & Partial<Problem> & { current?: RepairView },
 ): Response {
   const body: Problem & { current?: RepairView } = {
     type: 'about:blank',
@@ -27,26 +26,31 @@ export function problem(
 /** Turns every thrown error into an answer. No stack traces leave the server. */
 export function onError(error: Error, c: Context<AppEnv>): Response {
   if (error instanceof ConflictError) {
-    return problem(c, 409, error.title, { more: { detail: error.detail, current: error.current } });
+    return problem(c, 409, {
+      title: error.title,
+      detail: error.detail,
+      current: error.current,
+    });
   }
   if (error instanceof ProblemError) {
-    return problem(c, error.status, error.title, {
-      more: { detail: error.detail, issues: error.issues },
+    return problem(c, error.status, {
+      title: error.title,
+      detail: error.detail,
+      issues: error.issues,
     });
   }
   if (error instanceof ZodError)
-    return problem(c, 422, t('Input out of range'), { more: { issues: issuesOf(error) } });
+    return problem(c, 422, { title: t('Input out of range'), issues: issuesOf(error) });
   if (error instanceof HTTPException)
-    return problem(c, error.status, error.message || t('Refused'));
+    return problem(c, error.status, { title: error.message || t('Refused') });
   const refused = problemOfQuery(error);
   if (refused) {
     c.get('log').warn({ err: error }, t('refused by the database'));
-    return problem(c, refused.status, refused.title, { more: { detail: refused.detail } });
+    return problem(c, refused.status, { title: refused.title, detail: refused.detail });
   }
   c.get('log').error({ err: error }, 'unexpected');
-  return problem(c, 500, t('Something failed here'), {
-    more: {
-      detail: t('It is logged. Nothing you typed is lost; send it again.'),
-    },
+  return problem(c, 500, {
+    title: t('Something failed here'),
+    detail: t('It is logged. Nothing you typed is lost; send it again.'),
   });
 }

@@ -94,7 +94,9 @@ export const requireSession = (sessions: Sessions) =>
     // What one person typed is never taken as another's who has signed in on the same device since.
     const meant = c.req.header(PERSON);
     if (meant !== undefined && meant !== me.id)
-      throw new ProblemError(412, t('Somebody else is signed in'), t('Sign in as who typed it.'));
+      throw new ProblemError(412, t('Somebody else is signed in'), {
+        detail: t('Sign in as who typed it.'),
+      });
     c.set('me', me);
     await next();
   });
@@ -113,7 +115,9 @@ export const sameOrigin = createMiddleware<AppEnv>(async (c, next) => {
     }
     const type = c.req.header('content-type') ?? '';
     if (!type.startsWith('application/json')) {
-      throw new ProblemError(415, t('Send JSON'), t('Set content-type to application/json.'));
+      throw new ProblemError(415, t('Send JSON'), {
+        detail: t('Set content-type to application/json.'),
+      });
     }
   }
   await next();

@@ -44,7 +44,9 @@ export function liveRoutes(db: Db, sessions: Sessions, closing?: AbortSignal) {
     const { id } = c.req.valid('param');
     const page = c.req.valid('query');
     if ([...open].filter(({ who }) => who === me.id).length >= MOST_PAGES)
-      throw new ProblemError(429, t('Too many pages are open'), t('Close some of them.'));
+      throw new ProblemError(429, t('Too many pages are open'), {
+        detail: t('Close some of them.'),
+      });
     // Counted before the first await: simultaneous requests count too.
     const own = { who: me.id, end: () => {} };
     open.add(own);

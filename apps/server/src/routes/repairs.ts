@@ -73,9 +73,11 @@ function placeIn<P>(cursor: string | undefined, read: (cursor: string) => P | nu
   if (cursor === undefined) return null;
   const place = read(cursor);
   if (place) return place;
-  throw new ProblemError(422, t('Input out of range'), undefined, [
-    { path: 'cursor', message: t('is not a position in this list; begin with the first page') },
-  ]);
+  throw new ProblemError(422, t('Input out of range'), {
+    issues: [
+      { path: 'cursor', message: t('is not a position in this list; begin with the first page') },
+    ],
+  });
 }
 
 export const repairRoutes = (db: Db, weather: WeatherService) =>

@@ -36,17 +36,17 @@ async function imported(
   { file, doer }: { file: CardFile; doer: Actor },
 ): Promise<CardOutcome[]> {
   if (me.role !== 'planner')
-    throw new ProblemError(
-      403,
-      t('Only a planner changes cards'),
-      t('Ask a planner to import them.'),
-    );
+    throw new ProblemError(403, t('Only a planner changes cards'), {
+      detail: t('Ask a planner to import them.'),
+    });
   const codes = file.cards.map((c) => c.code);
   const twice = codes.find((code, i) => codes.indexOf(code) !== i);
   if (twice)
-    throw new ProblemError(422, t('Input out of range'), undefined, [
-      { path: 'cards', message: t('{twice} stands twice; give each card once', { twice }) },
-    ]);
+    throw new ProblemError(422, t('Input out of range'), {
+      issues: [
+        { path: 'cards', message: t('{twice} stands twice; give each card once', { twice }) },
+      ],
+    });
   return durably(db, async (tx) => {
     // One import at a time: cards are only added, so there is no row to lock.
     await lockById(tx, `cards of ${me.siteId}`);
@@ -63,11 +63,8 @@ async function imported(
         continue;
       }
       if (newest && card.version < newest.version)
-        throw new ProblemError(
-          409,
-          t('{code} was changed in between', { code: card.code }),
-          undefined,
-          [
+        throw new ProblemError(409, t('{code} was changed in between', { code: card.code }), {
+          issues: [
             {
               path: `cards.${i}.version`,
               message: t(
@@ -76,7 +73,7 @@ async function imported(
               ),
             },
           ],
-        );
+        });
       const version = (newest?.version ?? 0) + 1;
       const [made] = await tx
         .insert(cards)
@@ -90,11 +87,9 @@ async function imported(
         .onConflictDoNothing()
         .returning({ version: cards.version });
       if (!made)
-        throw new ProblemError(
-          409,
-          t('{code} was changed in between', { code: card.code }),
-          t('Send it again.'),
-        );
+        throw new ProblemError(409, t('{code} was changed in between', { code: card.code }), {
+          detail: t('Send it again.'),
+        });
       outcomes.push({ code: card.code, version, outcome: newest ? 'new-version' : 'added' });
     }
     await writeAudit(tx, doer, { type: 'cards.import', body: outcomes });

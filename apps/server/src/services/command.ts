@@ -18,23 +18,23 @@ import { noWeather, type WeatherService } from './weather';
 
 function refuseFuture(at: string, now: number): void {
   if (Date.parse(at) <= now + CLOCK_SLACK) return;
-  throw new ProblemError(
-    422,
-    t('This moment has not come yet'),
-    t('The clock of this device runs ahead. Set it, then send again.'),
-    [{ path: 'at', message: t('must not be later than now; set the clock of this device') }],
-  );
+  throw new ProblemError(422, t('This moment has not come yet'), {
+    detail: t('The clock of this device runs ahead. Set it, then send again.'),
+    issues: [
+      { path: 'at', message: t('must not be later than now; set the clock of this device') },
+    ],
+  });
 }
 
 /** A record from before its repair existed means a wrong clock: records entered later carry their real time. */
 function refuseBefore(at: string, repair: Repair): void {
   if (Date.parse(at) >= Date.parse(repair.createdAt) - CLOCK_SLACK) return;
-  throw new ProblemError(
-    422,
-    t('{tag} was not there yet', { tag: repair.tag }),
-    t('The clock of this device runs behind. Set it, then send again.'),
-    [{ path: 'at', message: t('must not be before the repair; set the clock of this device') }],
-  );
+  throw new ProblemError(422, t('{tag} was not there yet', { tag: repair.tag }), {
+    detail: t('The clock of this device runs behind. Set it, then send again.'),
+    issues: [
+      { path: 'at', message: t('must not be before the repair; set the clock of this device') },
+    ],
+  });
 }
 
 const { survey: _survey, search: _search, ...HEAD } = getTableColumns(repairs);
@@ -52,11 +52,9 @@ async function openRepair(
   const [repair] = await (lock ? asked.for('update') : asked);
   if (!repair) throw notFound('repair');
   if (repair.status !== 'open')
-    throw new ProblemError(
-      409,
-      t('{tag} is closed', { tag: repair.tag }),
-      t('Start a new repair, or ask a planner.'),
-    );
+    throw new ProblemError(409, t('{tag} is closed', { tag: repair.tag }), {
+      detail: t('Start a new repair, or ask a planner.'),
+    });
   refuseBefore(command.at, repair);
   return repair;
 }
@@ -97,11 +95,9 @@ export function runCommand(
     line,
     work: async () => {
       if (me.role === 'viewer')
-        throw new ProblemError(
-          403,
-          t('Viewers cannot change repairs'),
-          t('Ask a technician or a planner.'),
-        );
+        throw new ProblemError(403, t('Viewers cannot change repairs'), {
+          detail: t('Ask a technician or a planner.'),
+        });
       refuseFuture(command.at, now());
       const asked = { db, me, doer, weather, now };
       return isRecord(command) ? recorded(asked, command) : performed(asked, command);
@@ -155,7 +151,9 @@ async function recorded({ db, me, doer, now }: Asked, command: RecordCommand): P
     // Reports the obstacle; if there is none, the plan changed in between.
     await openRepair(db, me, { command });
   }
-  throw new ProblemError(503, t('Others write to this repair'), t('It is sent again by itself.'));
+  throw new ProblemError(503, t('Others write to this repair'), {
+    detail: t('It is sent again by itself.'),
+  });
 }
 
 type LockedCommand = Exclude<Command, RecordCommand>;

@@ -54,9 +54,11 @@ export function setCode(
     line: { body },
     work: async () => {
       if (!(await isOwnPassword(db, me.id, password)))
-        throw new ProblemError(422, t('Input out of range'), undefined, [
-          { path: 'password', message: t('is not your password; type the one you sign in with') },
-        ]);
+        throw new ProblemError(422, t('Input out of range'), {
+          issues: [
+            { path: 'password', message: t('is not your password; type the one you sign in with') },
+          ],
+        });
       const set = { code: await hash(code), tries: 0, createdAt: new Date() };
       await db.transaction(async (tx) => {
         await tx
@@ -108,17 +110,17 @@ export async function checkCode(
                 .returning({ code: deviceCodes.code, tries: deviceCodes.tries })
             : [];
         if (!device || !found)
-          throw new ProblemError(401, t('There is no code here any more'), USE_PASSWORD);
+          throw new ProblemError(401, t('There is no code here any more'), {
+            detail: USE_PASSWORD,
+          });
         if (!(await verify(found.code, code))) {
           const left = MOST_WRONG_CODES - found.tries;
           if (left > 0)
-            throw new ProblemError(
-              401,
-              t('This code is wrong'),
-              t('Tries left: {left}.', { left }),
-            );
+            throw new ProblemError(401, t('This code is wrong'), {
+              detail: t('Tries left: {left}.', { left }),
+            });
           await db.delete(deviceCodes).where(of(device, personId));
-          throw new ProblemError(401, t('This code was wrong too often'), USE_PASSWORD);
+          throw new ProblemError(401, t('This code was wrong too often'), { detail: USE_PASSWORD });
         }
         await db.update(deviceCodes).set({ tries: 0 }).where(of(device, personId));
         await writeAudit(

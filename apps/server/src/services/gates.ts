@@ -8,12 +8,10 @@ export function refuseHeld(gate: GateRefusal | null): void {
   const { by, title, why, field } = gate;
   const says = why.map((w) => word(w));
   const [first = ''] = says;
-  throw new ProblemError(
-    by === 'state' ? 409 : 422,
-    word(title),
-    by === 'open' ? t('Still to do: {says}.', { says: says.join(', ') }) : ended(first),
-    field ? [{ path: field, message: first }] : undefined,
-  );
+  throw new ProblemError(by === 'state' ? 409 : 422, word(title), {
+    detail: by === 'open' ? t('Still to do: {says}.', { says: says.join(', ') }) : ended(first),
+    issues: field ? [{ path: field, message: first }] : undefined,
+  });
 }
 
 /** Ends a text as a sentence. */

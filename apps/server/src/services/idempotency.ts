@@ -37,9 +37,7 @@ export function isRepeat(
   if (!before) return false;
   if (before.by === me.id && (before.digest === null || before.digest === digestOf(write)))
     return true;
-  throw new ProblemError(
-    409,
-    t('This id was used for something else'),
-    t('Make a new id, then send it again.'),
-  );
+  throw new ProblemError(409, t('This id was used for something else'), {
+    detail: t('Make a new id, then send it again.'),
+  });
 }

@@ -47,7 +47,7 @@ export async function leftoverOffers(
   const named = new Map(open.map((r) => [r.repairId, r]));
   const surveys = open.map((r) => ({ repairId: r.repairId, survey: Survey.parse(r.survey) }));
   const library = await readCards(db, siteId);
-  const uses = await leftoversInWorker([plan.body, surveys, site, { library }]);
+  const uses = await leftoversInWorker([plan.body, surveys, { site, context: { library } }]);
   return uses.flatMap((use) => {
     const found = named.get(use.repairId);
     return found ? [{ ...use, tag: found.tag, title: found.title }] : [];

@@ -51,9 +51,14 @@ export async function markMix(
     .where(and(eq(mixes.id, mixId), eq(mixes.repairId, repair.id)));
   if (!running || running.ended) throw notFound(t('running batch'));
   if (Date.parse(at) < Date.parse(running.startedAt))
-    throw new ProblemError(422, t('This batch was not mixed yet'), undefined, [
-      { path: 'at', message: t('must not be before the parts met; set the clock of this device') },
-    ]);
+    throw new ProblemError(422, t('This batch was not mixed yet'), {
+      issues: [
+        {
+          path: 'at',
+          message: t('must not be before the parts met; set the clock of this device'),
+        },
+      ],
+    });
   await tx.insert(mixMarks).values({ id, mixId, end, at, receivedAt: received, by: me.id });
   return touch(doing);
 }

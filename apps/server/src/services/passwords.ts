@@ -32,7 +32,7 @@ export function guessable(password: string, username: string): string | null {
 export function refuseGuessable(password: string, username: string): void {
   const why = guessable(password, username);
   if (why)
-    throw new ProblemError(422, t('This password would be guessed'), undefined, [
-      { path: 'next', message: why },
-    ]);
+    throw new ProblemError(422, t('This password would be guessed'), {
+      issues: [{ path: 'next', message: why }],
+    });
 }

@@ -97,11 +97,9 @@ export function addPerson(db: Db, given: unknown): Promise<void> {
     const site =
       siteName === undefined && all.length === 1 ? all[0] : all.find((s) => s.name === siteName);
     if (!site)
-      throw new ProblemError(
-        422,
-        t('Say which site'),
-        t('Use one of: {all}.', { all: all.map((s) => s.name).join(', ') }),
-      );
+      throw new ProblemError(422, t('Say which site'), {
+        detail: t('Use one of: {all}.', { all: all.map((s) => s.name).join(', ') }),
+      });
     const id = uuidv7();
     const made = await tx
       .insert(users)
@@ -112,11 +110,9 @@ export function addPerson(db: Db, given: unknown): Promise<void> {
       .onConflictDoNothing()
       .returning({ id: users.id });
     if (made.length === 0)
-      throw new ProblemError(
-        409,
-        t('{username} is taken', { username }),
-        t('Choose another user name.'),
-      );
+      throw new ProblemError(409, t('{username} is taken', { username }), {
+        detail: t('Choose another user name.'),
+      });
     await setPassword(tx, { userId: id, username, password });
     const body = { username, name, role, approves, site: site.name };
     await writeAudit(tx, AT_THE_MACHINE, { type: 'person.add', body });
@@ -174,12 +170,14 @@ export function changeOwnPassword(
     work: () =>
       db.transaction(async (tx) => {
         if (!(await isOwnPassword(tx, me.id, current)))
-          throw new ProblemError(422, t('Input out of range'), undefined, [
-            {
-              path: 'current',
-              message: t('is not your password; type the one you signed in with'),
-            },
-          ]);
+          throw new ProblemError(422, t('Input out of range'), {
+            issues: [
+              {
+                path: 'current',
+                message: t('is not your password; type the one you signed in with'),
+              },
+            ],
+          });
         await setPassword(tx, {
           userId: me.id,
           username: me.username,

@@ -23,8 +23,10 @@ export async function reencodePicture(data: Buffer): Promise<{ mime: string; dat
       .toBuffer();
     return { mime: 'image/jpeg', data: drawn };
   } catch {
-    throw new ProblemError(422, t('Input out of range'), undefined, [
-      { path: 'data', message: t('is no picture that can be opened; take or choose it again') },
-    ]);
+    throw new ProblemError(422, t('Input out of range'), {
+      issues: [
+        { path: 'data', message: t('is no picture that can be opened; take or choose it again') },
+      ],
+    });
   }
 }

@@ -17,12 +17,15 @@ export async function planOf(
   const plan = id && (await readPlan(db, id));
   if (plan && plan.repairId === repair.id && plan.siteId === repair.siteId) return plan;
   if (!named)
-    throw new ProblemError(
-      422,
-      t('Choose a system first'),
-      t('There is no plan to record against yet.'),
-    );
-  throw new ProblemError(422, t('Input out of range'), undefined, [
-    { path: 'planId', message: t('is no plan of this repair; open it again and record it there') },
-  ]);
+    throw new ProblemError(422, t('Choose a system first'), {
+      detail: t('There is no plan to record against yet.'),
+    });
+  throw new ProblemError(422, t('Input out of range'), {
+    issues: [
+      {
+        path: 'planId',
+        message: t('is no plan of this repair; open it again and record it there'),
+      },
+    ],
+  });
 }

@@ -51,11 +51,9 @@ async function workOut<T>({
     return (await pool.run(ask, { name, signal })) as T;
   } catch (error) {
     if (!signal.aborted) throw error;
-    throw new ProblemError(
-      422,
-      t('{what} takes too long to calculate', { what }),
-      t('Its figures are too extreme. Check the card and the survey.'),
-    );
+    throw new ProblemError(422, t('{what} takes too long to calculate', { what }), {
+      detail: t('Its figures are too extreme. Check the card and the survey.'),
+    });
   }
 }
 

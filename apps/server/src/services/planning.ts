@@ -61,12 +61,14 @@ async function assetFor(
       .from(assets)
       .where(and(eq(assets.id, asset.id), eq(assets.siteId, siteId)));
     if (!known)
-      throw new ProblemError(422, t('Input out of range'), undefined, [
-        {
-          path: 'survey.asset.id',
-          message: t('no such asset; choose one from the list, or leave it empty for a new one'),
-        },
-      ]);
+      throw new ProblemError(422, t('Input out of range'), {
+        issues: [
+          {
+            path: 'survey.asset.id',
+            message: t('no such asset; choose one from the list, or leave it empty for a new one'),
+          },
+        ],
+      });
     return known.id;
   }
   const { tag, name, position, costPerHour } = asset;
@@ -125,7 +127,9 @@ export async function createRepair({
     .onConflictDoNothing()
     .returning({ id: repairs.id });
   if (inserted.length === 0)
-    throw new ProblemError(409, t('This repair exists already'), t('Open it from the list.'));
+    throw new ProblemError(409, t('This repair exists already'), {
+      detail: t('Open it from the list.'),
+    });
   return { version: 1, keptWith: null };
 }
 
@@ -133,11 +137,9 @@ async function refuseOnceMixed(tx: Tx, planId: string | null): Promise<void> {
   if (!planId) return;
   const [mixed] = await tx.select({ n: count() }).from(mixes).where(eq(mixes.planId, planId));
   if (mixed && mixed.n > 0) {
-    throw new ProblemError(
-      409,
-      t('Mixing has begun on this plan'),
-      t('Finish it, or sign it off as “do it again” first.'),
-    );
+    throw new ProblemError(409, t('Mixing has begun on this plan'), {
+      detail: t('Finish it, or sign it off as “do it again” first.'),
+    });
   }
 }
 
@@ -180,20 +182,22 @@ export async function makePlanFor(doing: CommandContext<'plan.make'>): Promise<C
     .where(eq(repairs.id, repair.id));
   // Parsed again: a survey stored by an earlier version gets defaults for newer questions.
   const survey = { ...SurveySchema.parse(stored?.survey), intent: command.intent };
-  const ask = {
+  const context = {
     ...weatherFor(survey, await weather.hours(Date.parse(command.at))),
     schools: command.schools,
     seconds: command.seconds,
     shelf: await readShelf(tx, repair.siteId),
     library: await readCards(tx, repair.siteId),
   };
-  const made = await planInWorker([survey, SystemCard.parse(card.body), site, command.at, ask]);
+  const made = await planInWorker([
+    survey,
+    SystemCard.parse(card.body),
+    { site, madeAt: command.at, context },
+  ]);
   if (!made.ok)
-    throw new ProblemError(
-      422,
-      t('{cardCode} does not fit', { cardCode: command.cardCode }),
-      word(made.why),
-    );
+    throw new ProblemError(422, t('{cardCode} does not fit', { cardCode: command.cardCode }), {
+      detail: word(made.why),
+    });
   const [last] = await tx
     .select({ number: plans.number })
     .from(plans)

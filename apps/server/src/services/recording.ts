@@ -32,14 +32,16 @@ interface On<T extends RecordType> {
 function stepOf(plan: Plan, stepId: string): Step & { hold: Hold } {
   const step = plan.steps.find((s) => s.id === stepId);
   if (!step?.hold) {
-    throw new ProblemError(422, t('Input out of range'), undefined, [
-      {
-        path: 'stepId',
-        message: t('no hold "{stepId}" in this plan; use the id of one of its steps', {
-          stepId: shortened(stepId),
-        }),
-      },
-    ]);
+    throw new ProblemError(422, t('Input out of range'), {
+      issues: [
+        {
+          path: 'stepId',
+          message: t('no hold "{stepId}" in this plan; use the id of one of its steps', {
+            stepId: shortened(stepId),
+          }),
+        },
+      ],
+    });
   }
   return { ...step, hold: step.hold };
 }
@@ -63,22 +65,24 @@ function tick(on: On<'check.set'>): Added[] {
     throw new ProblemError(
       422,
       t('{sentence} asks for a reading', { sentence: sentence(step.title) }),
-      t('Measure it and send the reading.'),
+      { detail: t('Measure it and send the reading.') },
     );
   const { batchNo, done, note, at } = command;
   const own = planBatches(plan.body).filter((b) => step.eachBatch && b.round === step.round);
   if (batchNo !== null && !own.some((b) => b.no === batchNo))
-    throw new ProblemError(422, t('Input out of range'), undefined, [
-      {
-        path: 'batchNo',
-        message:
-          own.length > 0
-            ? t('must be {own}, or null for the step as a whole', {
-                own: own.map((b) => b.no).join(', '),
-              })
-            : t('must be null: this step is not done batch by batch'),
-      },
-    ]);
+    throw new ProblemError(422, t('Input out of range'), {
+      issues: [
+        {
+          path: 'batchNo',
+          message:
+            own.length > 0
+              ? t('must be {own}, or null for the step as a whole', {
+                  own: own.map((b) => b.no).join(', '),
+                })
+              : t('must be null: this step is not done batch by batch'),
+        },
+      ],
+    });
   return [{ table: checks, row: { ...whereOf(on), batchNo, done, note, at } }];
 }
 
@@ -86,7 +90,7 @@ function tick(on: On<'check.set'>): Added[] {
 function ofRepair(on: On<'reading.add'>, values: OwnValues): Added[] {
   const { command, plan } = on;
   const wrong = wrongOfRepair(command, values, plan.body);
-  if (wrong) throw new ProblemError(422, t('Input out of range'), undefined, [wrong]);
+  if (wrong) throw new ProblemError(422, t('Input out of range'), { issues: [wrong] });
   const row = { ...whereOf(on), takenAt: command.at, values, ...judgeOfRepair(values, plan.body) };
   return [{ table: readings, row }];
 }
@@ -100,12 +104,14 @@ function reading(on: On<'reading.add'>): Added[] {
   if (kind === 'override') refuseHeld(mayGoOnWithout(step, me));
   // A picture has its own command, so that a reading never refers to a missing picture.
   else if (kind === 'timed' ? !timed : hold.kind === 'photo' || hold.kind !== kind) {
-    throw new ProblemError(422, t('Input out of range'), undefined, [
-      {
-        path: 'values.kind',
-        message: t('{sentence} asks for {kind}', { sentence: sentence(title), kind: hold.kind }),
-      },
-    ]);
+    throw new ProblemError(422, t('Input out of range'), {
+      issues: [
+        {
+          path: 'values.kind',
+          message: t('{sentence} asks for {kind}', { sentence: sentence(title), kind: hold.kind }),
+        },
+      ],
+    });
   }
   const values = approvedBy(hold, command.values, me);
   const row = { ...whereOf(on), takenAt: command.at, values };
@@ -117,15 +123,17 @@ async function picture(on: On<'photo.add'>): Promise<Added[]> {
   const { command, plan } = on;
   const { hold, title } = stepOf(plan.body, command.stepId);
   if (hold.kind !== 'photo')
-    throw new ProblemError(422, t('Input out of range'), undefined, [
-      {
-        path: 'stepId',
-        message: t('{sentence} asks for {kind}, not a picture', {
-          sentence: sentence(title),
-          kind: hold.kind,
-        }),
-      },
-    ]);
+    throw new ProblemError(422, t('Input out of range'), {
+      issues: [
+        {
+          path: 'stepId',
+          message: t('{sentence} asks for {kind}, not a picture', {
+            sentence: sentence(title),
+            kind: hold.kind,
+          }),
+        },
+      ],
+    });
   const drawn = await reencodePicture(Buffer.from(command.data, 'base64'));
   const where = { ...whereOf(on), takenAt: command.at };
   const values = { kind: 'photo', photoId: command.id } as const;

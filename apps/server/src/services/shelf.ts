@@ -13,7 +13,7 @@ import { writeAudit, auditRejections, type Actor } from './auditLines';
 import { digestOf, isRepeat, lockById } from './idempotency';
 
 const wrong = (path: string, message: string) =>
-  new ProblemError(422, t('Input out of range'), undefined, [{ path, message }]);
+  new ProblemError(422, t('Input out of range'), { issues: [{ path, message }] });
 
 /** Writes one move into the stock ledger and returns the shelf. Never takes more than is there. */
 export async function moveStock(
@@ -42,11 +42,9 @@ async function moved(
   { move, doer }: { move: StockMove; doer: Actor },
 ): Promise<void> {
   if (me.role === 'viewer')
-    throw new ProblemError(
-      403,
-      t('Viewers cannot change the shelf'),
-      t('Ask a technician or a planner.'),
-    );
+    throw new ProblemError(403, t('Viewers cannot change the shelf'), {
+      detail: t('Ask a technician or a planner.'),
+    });
   await durably(db, async (tx) => {
     await lockById(tx, move.id);
     const [known] = await tx.select().from(stockMoves).where(eq(stockMoves.id, move.id));

@@ -21,16 +21,15 @@ export const missedSteps =
     switch (kind) {
       case 'abrade':
         return [
-          step.prep(
-            'abrade',
-            'abrade',
-            t('Abrade: its window has closed'),
-            gradeMinutes(work) * ABRADE_SHARE,
-            m(
+          step.prep('abrade', {
+            does: 'abrade',
+            title: t('Abrade: its window has closed'),
+            minutes: gradeMinutes(work) * ABRADE_SHARE,
+            text: m(
               'By then it has gone shiny and does not hold: matt all over by hand, wet where it dusts.',
             ),
-            { round },
-          ),
+            round,
+          }),
           { ...dustOff(), round },
           ...(wipes ? [{ ...wipe(work), round }] : []),
         ];
@@ -38,38 +37,37 @@ export const missedSteps =
         return [{ ...gate(work), round }];
       case 'prepare':
         return [
-          step.prep(
-            'grade',
-            'abrade',
-            t('Prepare it again'),
-            gradeMinutes(work) * ABRADE_SHARE,
-            m('Bare metal has waited too long: over it once more to the same grade.'),
-            { round },
-          ),
+          step.prep('grade', {
+            does: 'abrade',
+            title: t('Prepare it again'),
+            minutes: gradeMinutes(work) * ABRADE_SHARE,
+            text: m('Bare metal has waited too long: over it once more to the same grade.'),
+            round,
+          }),
           { ...dustOff(), round },
           ...(wipes ? [{ ...wipe(work), round }] : []),
         ];
       case 'dampen':
         return [
-          step.prep(
-            'dampen',
-            'dampen',
-            t('Dampen again'),
-            8,
-            m('It has dried: soak again to saturated, surface dry.'),
-            { round },
-          ),
+          step.prep('dampen', {
+            does: 'dampen',
+            title: t('Dampen again'),
+            minutes: 8,
+            text: m('It has dried: soak again to saturated, surface dry.'),
+            round,
+          }),
         ];
       case 'condition':
         return [
-          step.prep(
-            'abrade',
-            'abrade',
-            t('Buff and condition again'),
-            wipeMinutes(work),
-            m('Its open time is over: buff lightly, dust off, lay it again, and let it flash off.'),
-            { round },
-          ),
+          step.prep('abrade', {
+            does: 'abrade',
+            title: t('Buff and condition again'),
+            minutes: wipeMinutes(work),
+            text: m(
+              'Its open time is over: buff lightly, dust off, lay it again, and let it flash off.',
+            ),
+            round,
+          }),
           { ...dustOff(), round },
         ];
     }

@@ -1,5 +1,5 @@
 import { filled } from '../text/text';
-import { formatQuantity, figureAndUnit } from '../units/format';
+import { formatFiner, figureAndUnit } from '../units/format';
 import { quantity, type QuantityId, type UnitSystem } from '../units/quantities';
 import {
   isMessage,
@@ -54,8 +54,8 @@ function finerOf(values: readonly MessageValue[], units: UnitSystem): Map<Quanti
       if (Math.abs(one.value - other.value) <= size * SAME) continue;
       let n = finer.get(one.of) ?? 0;
       const alike = () =>
-        formatQuantity(one.value, one.of, units, n) ===
-        formatQuantity(other.value, one.of, units, n);
+        formatFiner(one.value, one.of, { system: units, finer: n }) ===
+        formatFiner(other.value, one.of, { system: units, finer: n });
       while (n < MOST_FINER && alike()) n += 1;
       if (!alike()) finer.set(one.of, n);
     }
@@ -73,7 +73,7 @@ const spokenTime = (text: string): string =>
   });
 
 function quantified({ of, value }: Quantified, { units, spoken }: Voice, finer = 0): string {
-  if (!spoken) return formatQuantity(value, of, units, finer);
+  if (!spoken) return formatFiner(value, of, { system: units, finer });
   const { figure, unit } = figureAndUnit(value, of, { system: units, finer });
   if (of === 'time') return spokenTime(`${figure} ${unit}`);
   const known = quantity(of).units.find((u) => u.symbol === unit);
@@ -99,14 +99,12 @@ export function sayApart(
   of: QuantityId,
   { a, b, units }: { a: number; b: number; units: UnitSystem },
 ): [string, string] {
-  const finer = finerOf(
-    [
-      { of, value: a },
-      { of, value: b },
-    ],
-    units,
-  ).get(of);
-  return [formatQuantity(a, of, units, finer), formatQuantity(b, of, units, finer)];
+  const values = [
+    { of, value: a },
+    { of, value: b },
+  ];
+  const show = { system: units, finer: finerOf(values, units).get(of) ?? 0 };
+  return [formatFiner(a, of, show), formatFiner(b, of, show)];
 }
 
 /** Words a message for reading or speech. */

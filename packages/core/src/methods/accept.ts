@@ -22,26 +22,31 @@ export const lookAndTap = (
     wrong(t('Hollow sound'), t('Cut that part out to the parent and do it again.')),
   ],
 ): StepDraft =>
-  step('look', station, 'look', t('Look and tap'), 10, m(text), { wrong: wrongs, after });
+  step('look', {
+    station,
+    does: 'look',
+    title: t('Look and tap'),
+    minutes: 10,
+    text: m(text),
+    wrong: wrongs,
+    after,
+  });
 
 /** The fingernail test of hardness, where no durometer is used. */
 export const fingernail = (work: Work): StepDraft =>
-  step(
-    'fingernail',
+  step('fingernail', {
     station,
-    'test',
-    t('Fingernail'),
-    3,
-    m(
+    does: 'test',
+    title: t('Fingernail'),
+    minutes: 3,
+    text: m(
       'Press a fingernail into the repair and into the kept sample: no mark on either. {cartridge, select, yes {The purge} other {The sample}} is the witness.',
       { cartridge: work.card.mix.kind === 'cartridge' ? 'yes' : 'no' },
     ),
-    {
-      wrong: [
-        wrong(t('It takes a mark'), t('Warm it, wait; still soft: cut it out, it was off ratio.')),
-      ],
-    },
-  );
+    wrong: [
+      wrong(t('It takes a mark'), t('Warm it, wait; still soft: cut it out, it was off ratio.')),
+    ],
+  });
 
 /**
  * Hardness by the card: three readings or more, none below its minimum. A fingernail test if the card gives no
@@ -51,30 +56,28 @@ export function hardness(work: Work): StepDraft[] {
   const hard = work.card.service.hardness;
   if (!hard) return [fingernail(work)];
   return [
-    step(
-      'hardness',
+    step('hardness', {
       station,
-      'test',
-      t('Hardness'),
-      10,
-      m('Shore {scale} {least} or more, three readings on the repair or on the batch sample.', {
-        scale: hard.scale,
-        least: hard.least,
-      }),
-      {
-        hold: {
-          kind: 'hardness',
-          target: hard.least,
-          minReadings: 3,
-          minSharePct: 100,
+      does: 'test',
+      title: t('Hardness'),
+      minutes: 10,
+      text: m(
+        'Shore {scale} {least} or more, three readings on the repair or on the batch sample.',
+        {
           scale: hard.scale,
+          least: hard.least,
         },
-        figures: ['hardness'],
-        wrong: [
-          wrong(t('Soft spot'), t('Bad mixing or too cold. Warm it; still soft: cut it out.')),
-        ],
+      ),
+      hold: {
+        kind: 'hardness',
+        target: hard.least,
+        minReadings: 3,
+        minSharePct: 100,
+        scale: hard.scale,
       },
-    ),
+      figures: ['hardness'],
+      wrong: [wrong(t('Soft spot'), t('Bad mixing or too cold. Warm it; still soft: cut it out.'))],
+    }),
   ];
 }
 
@@ -89,13 +92,12 @@ export function pressureSteps({ demand }: Work, after: readonly After[]): StepDr
   const bar = demand.pressureBar;
   if (bar <= 0) return [];
   return PRESSURE_STEPS.map(({ name, figure, share, holdMin, work }) =>
-    step(
-      name,
+    step(name, {
       station,
-      'test',
-      share < 1 ? t('Half pressure') : t('Service pressure'),
-      work + holdMin,
-      joined([
+      does: 'test',
+      title: share < 1 ? t('Half pressure') : t('Service pressure'),
+      minutes: work + holdMin,
+      text: joined([
         m('Raise to {bar} slowly, nobody in line with the repair. Hold {hold}, look for weeping.', {
           bar: q(bar * share, 'pressure'),
           hold: minutes(holdMin),
@@ -104,25 +106,23 @@ export function pressureSteps({ demand }: Work, after: readonly After[]): StepDr
           ? m('Dry: go on.')
           : m('The code that governs the line says how far past service it is tested.'),
       ]),
-      {
-        hold: {
-          kind: 'reading',
-          label: m('Pressure held'),
-          quantity: 'pressure',
-          min: bar * share,
-          max: null,
-        },
-        timed: { label: m('Pressure held'), minutes: holdMin, times: 1 },
-        after,
-        figures: [figure],
-        wrong: [
-          wrong(
-            t('It weeps'),
-            t('Down to nothing, drain, take it off, do it again. Do not wrap over a leak.'),
-          ),
-        ],
+      hold: {
+        kind: 'reading',
+        label: m('Pressure held'),
+        quantity: 'pressure',
+        min: bar * share,
+        max: null,
       },
-    ),
+      timed: { label: m('Pressure held'), minutes: holdMin, times: 1 },
+      after,
+      figures: [figure],
+      wrong: [
+        wrong(
+          t('It weeps'),
+          t('Down to nothing, drain, take it off, do it again. Do not wrap over a leak.'),
+        ),
+      ],
+    }),
   );
 }
 export const pressureFigures = ({ demand }: Work): Figure[] =>
@@ -157,7 +157,12 @@ export const pressureFigures = ({ demand }: Work): Figure[] =>
 
 /** Thickness against the plan: mean on target, none below a share of it. */
 export const thickness = (targetMm: number, minReadings: number, text: Text): StepDraft =>
-  step('thickness', station, 'test', t('Thickness'), 10, text, {
+  step('thickness', {
+    station,
+    does: 'test',
+    title: t('Thickness'),
+    minutes: 10,
+    text,
     hold: { kind: 'thickness', targetMm, minReadings, leastShare: LEAST_THICKNESS_SHARE },
     wrong: [
       wrong(t('Too thin'), t('Abrade, wipe, lay what is missing; it counts from the new coat.')),
@@ -170,53 +175,52 @@ export const holidayVolts = (thicknessMm: number) => holidayVoltage({ thicknessM
 /** Pinhole test of a lining, the last of its tests. */
 export function holidayTest(thicknessMm: number): StepDraft {
   const { volts } = holidayVolts(thicknessMm);
-  return step(
-    'holiday',
+  return step('holiday', {
     station,
-    'test',
-    t('Holiday test'),
-    15,
-    volts === null
-      ? m('Wet sponge all over {thick}: no bell.', { thick: mm(thicknessMm) })
-      : m(
-          'High voltage, {volts} V over {thick}, ground and dust off before; the material maker’s most governs. No spark.',
-          {
-            volts: Math.round(volts),
-            thick: mm(thicknessMm),
-          },
-        ),
-    {
-      figures: volts === null ? [] : ['holiday'],
-      wrong: [wrong(t('It sparks'), t('Mark, abrade, touch up in two coats, test again.'))],
-    },
-  );
+    does: 'test',
+    title: t('Holiday test'),
+    minutes: 15,
+    text:
+      volts === null
+        ? m('Wet sponge all over {thick}: no bell.', { thick: mm(thicknessMm) })
+        : m(
+            'High voltage, {volts} V over {thick}, ground and dust off before; the material maker’s most governs. No spark.',
+            {
+              volts: Math.round(volts),
+              thick: mm(thicknessMm),
+            },
+          ),
+    figures: volts === null ? [] : ['holiday'],
+    wrong: [wrong(t('It sparks'), t('Mark, abrade, touch up in two coats, test again.'))],
+  });
 }
 
 /** Tells people from when the repair may be used, and agrees the date of the next look, so many days later. */
 export const agreeNextLook = (lookDays: number): StepDraft =>
-  step(
-    'agree',
+  step('agree', {
     station,
-    'tidy',
-    t('Say when, close the area'),
-    3,
-    m(
+    does: 'tidy',
+    title: t('Say when, close the area'),
+    minutes: 3,
+    text: m(
       'Say from when what is allowed. The area stays closed until then. Agree the next look, in {days}.',
       { days: minutes(lookDays * 1440) },
     ),
-  );
+  });
 
 /** The last steps of every repair: return to service, and tidying. */
 export const returnToService = (work: Work, lookDays: number): StepDraft[] => [
   agreeNextLook(lookDays),
-  step(
-    'tidy',
+  step('tidy', {
     station,
-    'tidy',
-    t('Tidy'),
-    10,
-    m('Strings and flash off. Leftovers bagged, labelled, binned by your site’s rules. {pack}', {
-      pack: work.card.openedPack,
-    }),
-  ),
+    does: 'tidy',
+    title: t('Tidy'),
+    minutes: 10,
+    text: m(
+      'Strings and flash off. Leftovers bagged, labelled, binned by your site’s rules. {pack}',
+      {
+        pack: work.card.openedPack,
+      },
+    ),
+  }),
 ];

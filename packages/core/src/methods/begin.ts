@@ -16,17 +16,16 @@ import { step } from './step';
 
 /** The approval, by name, before anything irreversible is done. */
 export const approval = (who: Permission, what: Message): StepDraft =>
-  step(
-    'approval',
-    'prep',
-    'approve',
-    PERMISSION_NAMES[who] ? m('{who} approves', { who: PERMISSION_NAMES[who] }) : m('Approval'),
-    0,
-    () => joined([what, m('Not before it is signed by name.')]),
-    {
-      hold: { kind: 'approval', who },
-    },
-  );
+  step('approval', {
+    station: 'prep',
+    does: 'approve',
+    title: PERMISSION_NAMES[who]
+      ? m('{who} approves', { who: PERMISSION_NAMES[who] })
+      : m('Approval'),
+    minutes: 0,
+    text: () => joined([what, m('Not before it is signed by name.')]),
+    hold: { kind: 'approval', who },
+  });
 
 /**
  * Inserts the conditions met by hand after the work is made safe: a tick and the site’s minutes for each. `said` is
@@ -40,13 +39,12 @@ export function withConditions(
   const others = steps.filter((s) => s.name !== 'conditions');
   if (terms === 0) return others;
   const at = others.findIndex((s) => s.does === 'protect' || s.does === 'safe') + 1;
-  const met = step.prep(
-    'conditions',
-    'look',
-    m('It fits on {n, plural, one {one condition} other {# conditions}}', { n: terms }),
-    terms * site.termMinutes,
-    () => joined(said.map((t) => m('{t}.', { t: sentence(t) }))),
-  );
+  const met = step.prep('conditions', {
+    does: 'look',
+    title: m('It fits on {n, plural, one {one condition} other {# conditions}}', { n: terms }),
+    minutes: terms * site.termMinutes,
+    text: () => joined(said.map((t) => m('{t}.', { t: sentence(t) }))),
+  });
   return [...others.slice(0, at), met, ...others.slice(at)];
 }
 

@@ -110,11 +110,9 @@ export function coatSteps(
     const last = i === rounds.length - 1;
     return [
       ...mixSteps(work, round, after),
-      step.touch(
-        round,
-        'place',
-        rounds.length === 1 ? t('Place it') : round.title,
-        () =>
+      step.touch(round, 'place', {
+        title: rounds.length === 1 ? t('Place it') : round.title,
+        text: () =>
           m(
             '{lead} {thick}{n, plural, =0 {} other { more}}, from the middle out so that air leaves.{hasEnd, select, yes { {end}} other {}}',
             {
@@ -128,38 +126,32 @@ export function coatSteps(
               end: words.last ?? m(''),
             },
           ),
-        {
-          people: words.people ?? 2,
-          figures: [
-            ...(i === 0 ? ['coats'] : []),
-            'coat',
-            // A wet film is measured with a comb, which cannot measure a fill.
-            ...(work.coatMm < COMB_MM ? ['wetFilm'] : []),
-            ...(i === 0 ? [] : [`cure.${rounds[i - 1]?.id}.overcoatOpens`]),
-          ],
-          wrong: [
-            wrong(
-              t('It sags'),
-              t('Take the excess off while wet; build the rest as another coat.'),
-            ),
-            wrong(t('Trapped air'), t('Slit, press out, close over while wet.')),
-          ],
-        },
-      ),
+        people: words.people ?? 2,
+        figures: [
+          ...(i === 0 ? ['coats'] : []),
+          'coat',
+          // A wet film is measured with a comb, which cannot measure a fill.
+          ...(work.coatMm < COMB_MM ? ['wetFilm'] : []),
+          ...(i === 0 ? [] : [`cure.${rounds[i - 1]?.id}.overcoatOpens`]),
+        ],
+        wrong: [
+          wrong(t('It sags'), t('Take the excess off while wet; build the rest as another coat.')),
+          wrong(t('Trapped air'), t('Slit, press out, close over while wet.')),
+        ],
+      }),
     ];
   });
 }
 
 /** Cleans the tools before the material sets. */
 export const cleanTools = (round: Round): StepDraft =>
-  step(
-    'tools',
-    'build',
-    'tidy',
-    t('Clean the tools'),
-    5,
-    m(
+  step('tools', {
+    station: 'build',
+    does: 'tidy',
+    title: t('Clean the tools'),
+    minutes: 5,
+    text: m(
       'Now, before it sets on them. Leftovers spread to cool, never left in the pail; part packs closed.',
     ),
-    { round },
-  );
+    round,
+  });

@@ -41,17 +41,17 @@ export const sandStep = (work: Work): StepDraft[] => {
   const ml = sandMl(work);
   return ml > 0
     ? [
-        step.prep(
-          'dry',
-          'dam',
-          t('Sand first'),
-          5 + ml / 1500,
-          m(
+        step.prep('dry', {
+          does: 'dam',
+          title: t('Sand first'),
+          minutes: 5 + ml / 1500,
+          text: m(
             'Fine dry sand in, tapped down, to leave {depth}. Not less: under it it breaks up. More is money in the ground.',
             { depth: mm(work.buildMm) },
           ),
-          { uses: ['sand'], figures: ['sandBed'] },
-        ),
+          uses: ['sand'],
+          figures: ['sandBed'],
+        }),
       ]
     : [];
 };
@@ -116,12 +116,11 @@ export function crackNeeds(work: Work, runs: readonly Run[]): Need[] {
 export const rodStep = (work: Work, runs: readonly Run[]): StepDraft[] =>
   isSealant(work)
     ? [
-        step.prep(
-          'dry',
-          'dam',
-          t('Backing rod'),
-          5 + runs.reduce((s, r) => s + r.lengthMm, 0) / 1000,
-          m(
+        step.prep('dry', {
+          does: 'dam',
+          title: t('Backing rod'),
+          minutes: 5 + runs.reduce((s, r) => s + r.lengthMm, 0) / 1000,
+          text: m(
             'Backing rod, {rod} thick for {gap}, pushed down to leave {bead}: the bead bonds to two sides only and is half as deep as wide.',
             {
               rod: mm(ROD_SHARE * Math.max(...runs.map((r) => r.widthMm))),
@@ -129,8 +128,8 @@ export const rodStep = (work: Work, runs: readonly Run[]): StepDraft[] =>
               bead: mm(work.buildMm),
             },
           ),
-          { uses: ['rod'] },
-        ),
+          uses: ['rod'],
+        }),
       ]
     : [];
 

@@ -10,13 +10,12 @@ import { notBefore, step, wrong, type More } from './step';
 
 /** Nobody touches it until it is ready. */
 export const leave = (work: Work, round: Round, extra?: Message): StepDraft =>
-  step(
-    'leave',
-    'cure',
-    'wait',
-    t('Leave it'),
-    0,
-    () =>
+  step('leave', {
+    station: 'cure',
+    does: 'wait',
+    title: t('Leave it'),
+    minutes: 0,
+    text: () =>
       joined([
         m('Keep it at {temp} or warmer{dry, select, yes { and dry} other {}}. Hard is not cured.', {
           temp: celsius(work.tempC),
@@ -24,16 +23,14 @@ export const leave = (work: Work, round: Round, extra?: Message): StepDraft =>
         }),
         extra ?? null,
       ]),
-    {
-      round,
-      wrong: [
-        wrong(
-          t('It got colder'),
-          t('Every time stretches. Measure, and read the strip at the new temperature.'),
-        ),
-      ],
-    },
-  );
+    round,
+    wrong: [
+      wrong(
+        t('It got colder'),
+        t('Every time stretches. Measure, and read the strip at the new temperature.'),
+      ),
+    ],
+  });
 
 /** A wait for a second material's cure: checked by touch, not only by time. */
 export const waitFor = (
@@ -41,7 +38,12 @@ export const waitFor = (
   at: MilestoneId,
   { title, text, more = {} }: { title: string | Message; text: Message; more?: More },
 ): StepDraft =>
-  step('wait', 'cure', 'wait', title, 2, text, {
+  step('wait', {
+    station: 'cure',
+    does: 'wait',
+    title,
+    minutes: 2,
+    text,
     round,
     after: [
       notBefore(
@@ -58,22 +60,19 @@ export function postCure({ card, demand }: Work, round: Round): StepDraft[] {
   const { postCure: heat } = card;
   if (!heat || demand.service.mediumC <= heat.withoutC) return [];
   return [
-    step(
-      'post-cure',
-      'cure',
-      'heat',
-      t('Post-cure'),
-      20,
-      m('Hold at {temp} for {time}, heated evenly. Without it the limit is {without}.', {
+    step('post-cure', {
+      station: 'cure',
+      does: 'heat',
+      title: t('Post-cure'),
+      minutes: 20,
+      text: m('Hold at {temp} for {time}, heated evenly. Without it the limit is {without}.', {
         temp: celsius(heat.tempC),
         time: minutes(heat.minutes),
         without: celsius(heat.withoutC),
       }),
-      {
-        round,
-        hold: { kind: 'countdown', label: m('Post-cure'), minutes: heat.minutes },
-        after: [notBefore(round, card.cure.milestones.handle ? 'handle' : 'tackFree')],
-      },
-    ),
+      round,
+      hold: { kind: 'countdown', label: m('Post-cure'), minutes: heat.minutes },
+      after: [notBefore(round, card.cure.milestones.handle ? 'handle' : 'tackFree')],
+    }),
   ];
 }

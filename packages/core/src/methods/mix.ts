@@ -32,13 +32,12 @@ export function mixSteps(work: Work, round: Round, after: readonly After[] = [])
   const own = { round } as const;
   const id = round.id;
   return [
-    step(
-      'lay-out',
-      'mix',
-      'ready',
-      t('Get tools ready, agree roles'),
-      5,
-      () =>
+    step('lay-out', {
+      station: 'mix',
+      does: 'ready',
+      title: t('Get tools ready, agree roles'),
+      minutes: 5,
+      text: () =>
         joined([
           people(crew),
           m(
@@ -50,28 +49,25 @@ export function mixSteps(work: Work, round: Round, after: readonly After[] = [])
           ),
           batching.chose && m('For this {chose}.', { chose: batching.chose }),
         ]),
-      {
-        ...own,
-        people: crewOf(round),
-        uses: () => [card.code],
-        figures: () => [`supply.${card.code}`],
-      },
-    ),
+      ...own,
+      people: crewOf(round),
+      uses: () => [card.code],
+      figures: () => [`supply.${card.code}`],
+    }),
     ...(batching.pailC === null
       ? []
       : [
-          step(
-            'cool',
-            'mix',
-            'ready',
-            t('Cool the parts'),
-            30,
-            () =>
+          step('cool', {
+            station: 'mix',
+            does: 'ready',
+            title: t('Cool the parts'),
+            minutes: 30,
+            text: () =>
               m('Both parts to {temp} in the cool box before mixing; the surface stays as it is.', {
                 temp: celsius(batching.pailC ?? 0),
               }),
-            { ...own },
-          ),
+            ...own,
+          }),
         ]),
     {
       name: 'mix',

@@ -24,7 +24,15 @@ export const prep = (
     text: () => Message;
     extra?: Extra;
   },
-): StepDraft => step(name, 'prep', does, title, minutes, () => withExtra(text(), extra), more);
+): StepDraft =>
+  step(name, {
+    station: 'prep',
+    does,
+    title,
+    minutes,
+    text: () => withExtra(text(), extra),
+    ...more,
+  });
 
 export const inZone = ({ survey }: Pick<Work, 'survey'>) => survey.site.area !== 'safe';
 /** For every cutting tool in a classified area. */

@@ -36,49 +36,23 @@ export const notBefore = (
   };
 };
 
+/** A step besides its name: what it says; how long it takes; what is done. */
+type Told = More & { title: Title; text: Text };
+type Timed = Told & { minutes: number };
+type Whole = Timed & { does: StepDraft['does'] };
+
 /** Makes steps whose names come from one closed list: the shared names, and those of a family. */
 export interface Maker<Name extends string> {
-  (
-    name: Name,
-    station: StationId,
-    does: StepDraft['does'],
-    title: Title,
-    minutes: number,
-    text: Text,
-    more?: More,
-  ): StepDraft;
-  prep: (
-    name: Name,
-    does: StepDraft['does'],
-    title: Title,
-    minutes: number,
-    text: Text,
-    more?: More,
-  ) => StepDraft;
+  (name: Name, told: Whole & { station: StationId }): StepDraft;
+  prep: (name: Name, told: Whole) => StepDraft;
   /** Work in Build on a round, outside the working life of a batch. */
-  build: (
-    round: Round,
-    name: Name,
-    does: StepDraft['does'],
-    title: Title,
-    minutes: number,
-    text: Text,
-    more?: More,
-  ) => StepDraft;
+  build: (round: Round, name: Name, told: Whole) => StepDraft;
   /** Done with each batch of a round within its working life: its round sets the minutes. */
-  touch: (round: Round, name: Name, title: Title, text: Text, more?: More) => StepDraft;
+  touch: (round: Round, name: Name, told: Told) => StepDraft;
   /** Done to a round while it cures, not before a milestone. */
-  during: (
-    round: Round,
-    name: Name,
-    at: MilestoneId,
-    title: Title,
-    minutes: number,
-    text: Text,
-    more?: More,
-  ) => StepDraft;
+  during: (round: Round, name: Name, told: Timed & { at: MilestoneId }) => StepDraft;
   /** An inspection. */
-  inspect: (name: Name, title: Title, minutes: number, text: Text, more?: More) => StepDraft;
+  inspect: (name: Name, told: Timed) => StepDraft;
 }
 
 export function stepsOf<Own extends string = never>(
@@ -87,28 +61,18 @@ export function stepsOf<Own extends string = never>(
   type Name = SharedStep | Own;
   const make = (
     name: Name,
-    station: StationId,
-    does: StepDraft['does'],
-    title: Title,
-    minutes: number,
-    text: Text,
-    more: More = {},
+    { title, text, ...more }: Whole & { station: StationId },
   ): StepDraft => ({
     name,
-    station,
-    does,
-    minutes,
     hold: { kind: 'check' },
     ...more,
     title: typeof title === 'string' ? m(title) : title,
     text: typeof text === 'function' ? text : () => text,
   });
-  return Object.assign(make, {
-    prep: ((name, does, title, minutes, text, more) =>
-      make(name, 'prep', does, title, minutes, text, more)) as Maker<Name>['prep'],
-    build: ((round, name, does, title, minutes, text, more) =>
-      make(name, 'build', does, title, minutes, text, { round, ...more })) as Maker<Name>['build'],
-    touch: ((round, name, title, text, more) => {
+  const made: Omit<Maker<Name>, never> = {
+    prep: (name, told) => make(name, { station: 'prep', ...told }),
+    build: (round, name, told) => make(name, { station: 'build', round, ...told }),
+    touch: (round, name, told) => {
       const touch = round.touches.find((t) => t.name === name);
       if (!touch) throw new Error(`${round.id} does not count ${name} among its touches`);
       const minutes = round.batches.reduce(
@@ -122,22 +86,17 @@ export function stepsOf<Own extends string = never>(
           }),
         0,
       );
-      return make(name, 'build', 'place', title, minutes, text, {
-        people: 2,
-        touch: true,
-        round,
-        ...more,
-      });
-    }) as Maker<Name>['touch'],
-    during: ((round, name, at, title, minutes, text, more) =>
-      make(name, 'cure', 'finish', title, minutes, text, {
-        round,
-        after: [notBefore(round, at)],
-        ...more,
-      })) as Maker<Name>['during'],
-    inspect: ((name, title, minutes, text, more) =>
-      make(name, 'accept', 'test', title, minutes, text, more)) as Maker<Name>['inspect'],
-  });
+      const batch = { people: 2, touch: true, round } as const;
+      return make(name, { station: 'build', does: 'place', minutes, ...batch, ...told });
+    },
+    during: (round, name, { at, ...told }) =>
+      make(name, {
+        ...{ station: 'cure', does: 'finish', round, after: [notBefore(round, at)] },
+        ...told,
+      }),
+    inspect: (name, told) => make(name, { station: 'accept', does: 'test', ...told }),
+  };
+  return Object.assign(make, made);
 }
 
 export const step = stepsOf();

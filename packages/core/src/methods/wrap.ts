@@ -23,11 +23,9 @@ export function layTape(
 ): StepDraft {
   const { wrap } = work;
   const lay = wrap?.lays[0];
-  return step.touch(
-    round,
-    'place',
+  return step.touch(round, 'place', {
     title,
-    m(
+    text: m(
       'Start {half} before the middle of the damage with one square turn. Tight, half overlapped, {passes, plural, one {one pass} other {# passes to and fro}} for {layers} layers; a square turn at the end. {metres} of tape {width} wide{n, plural, one {} other { over # places}}, the next roll begun inside the life of this one. {extra}',
       {
         half: mm((wrap?.lengthsMm[0] ?? 0) / 2),
@@ -39,15 +37,13 @@ export function layTape(
         extra,
       },
     ),
-    {
-      figures: ['layers', 'tape', 'tapeWidth', 'wrapLength', 'wrapThick'],
-      wrong: [
-        wrong('A wrinkle', t('Pull back to it and lay it again while it is wet.')),
-        wrong(t('Dry cloth'), t('Wet it, squeeze through; a dry ply is no ply.')),
-      ],
-      ...more,
-    },
-  );
+    figures: ['layers', 'tape', 'tapeWidth', 'wrapLength', 'wrapThick'],
+    wrong: [
+      wrong('A wrinkle', t('Pull back to it and lay it again while it is wet.')),
+      wrong(t('Dry cloth'), t('Wet it, squeeze through; a dry ply is no ply.')),
+    ],
+    ...more,
+  });
 }
 
 export const WRAP_FIGURES = ['layers', 'tape', 'tapeWidth', 'wrapLength', 'wrapThick'] as const;

@@ -38,7 +38,9 @@ function outcomeOf(survey: Survey, { cards, site, hours = [], shelf }: EffectInp
   const verdicts = ranked.map(({ match }) => [match.card.code, match.verdict]);
   const [first] = ranked;
   const out = !first || first.match.verdict === 'no';
-  const plan = out ? null : makePlan(survey, first.match.card, site, survey.window.startAt, known);
+  const plan = out
+    ? null
+    : makePlan(survey, first.match.card, { site, madeAt: survey.window.startAt, context: known });
   if (!plan?.ok) return { told: JSON.stringify(verdicts), out };
   const { steps, schedule, figures, supplies, cautions, gear, approvers, warnings, windows } =
     plan.plan;

@@ -51,7 +51,7 @@ export function roundFigures(round: Round, slope: Slope, prefix: string): Figure
       label: t('Batches'),
       value: round.batches.length,
       quantity: 'count',
-      working: end('n', t('batches'), round.batches.length),
+      working: end({ symbol: 'n', label: t('batches'), value: round.batches.length }),
       paths,
     }),
     figureOf({
@@ -59,7 +59,7 @@ export function roundFigures(round: Round, slope: Slope, prefix: string): Figure
       label: t('Each batch'),
       value: first.ml,
       quantity: 'volume',
-      working: end('Vb', t('a batch'), first.ml, 'ml'),
+      working: end({ symbol: 'Vb', label: t('a batch'), value: first.ml, unit: 'ml' }),
       paths,
     }),
     figureOf({
@@ -67,7 +67,12 @@ export function roundFigures(round: Round, slope: Slope, prefix: string): Figure
       label: t('Working life'),
       value: first.lifeMin,
       quantity: 'time',
-      working: end('L', t('working life of a batch'), first.lifeMin, 'min'),
+      working: end({
+        symbol: 'L',
+        label: t('working life of a batch'),
+        value: first.lifeMin,
+        unit: 'min',
+      }),
       paths,
     }),
     figureOf({

@@ -83,8 +83,7 @@ function takesOf(
 export function leftoverUses(
   plan: Plan,
   others: readonly OpenSurvey[],
-  site: SiteSettings,
-  context: WorkContext = {},
+  { site, context = {} }: { site: SiteSettings; context?: WorkContext },
 ): LeftoverUse[] {
   const uses = leftOf(plan).flatMap((left) =>
     others.flatMap(({ repairId, survey }): LeftoverUse[] => {

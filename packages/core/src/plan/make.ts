@@ -295,9 +295,7 @@ function assembled(made: Made): Plan {
 export function makePlan(
   survey: Survey,
   card: SystemCard,
-  site: SiteSettings,
-  madeAt: string,
-  context: WorkContext = {},
+  { site, madeAt, context = {} }: { site: SiteSettings; madeAt: string; context?: WorkContext },
 ): PlanResult {
   const match = judge(survey, card, { site, context });
   const stop = match.judged.find((j) => j.verdict === 'no');

@@ -97,7 +97,7 @@ class Lazily implements Judgement {
   private readonly words: Words;
   private readonly terms?: Words;
 
-  constructor(verdict: Verdict, words: Words, more: More, terms?: Words) {
+  constructor(verdict: Verdict, { words, terms }: { words: Words; terms?: Words }, more: More) {
     this.verdict = verdict;
     this.words = words;
     this.terms = terms;
@@ -126,14 +126,14 @@ class Lazily implements Judgement {
 }
 
 export const fits = (because: Words, against?: Against): Judgement =>
-  new Lazily('fits', because, against ? { against } : NOTHING);
+  new Lazily('fits', { words: because }, against ? { against } : NOTHING);
 /** Fits, built in a way that the plan takes care of. */
 export const fitsBuilt = (build: Words, because: Words, against?: Against): Judgement =>
-  new Lazily('fits', because, against ? { against } : NOTHING, build);
+  new Lazily('fits', { words: because, terms: build }, against ? { against } : NOTHING);
 export const fitsIf = (condition: Words, because: Words, more: More = NOTHING): Judgement =>
-  new Lazily('if', because, more, condition);
+  new Lazily('if', { words: because, terms: condition }, more);
 export const no = (because: Words, more: More = NOTHING): Judgement =>
-  new Lazily('no', because, more);
+  new Lazily('no', { words: because }, more);
 
 /** A hint through the demand: only if its figure came from a field on the form. */
 export function relaxBy(

@@ -66,14 +66,14 @@ export function callsOf(plan: PlanSummary, mixes: readonly MixedBatch[], zone: Z
     return wet.flatMap((mixed) => callsOfBatch(plan, mixed, zone)).sort((p, q) => p.at - q.at);
   const calls: Call[] = [];
   let at = Math.max(...sound.map((x) => x.startedAt));
-  let act = sound.length > 0 ? nextAction(plan, mixes, at, zone) : null;
+  let act = sound.length > 0 ? nextAction(plan, mixes, { now: at, zone }) : null;
   while (act?.clockTo && act.clockTo > at && calls.length < MOST_CALLS) {
     const { clockTo, phase } = act;
     if (phase === 'overcoat') {
       calls.push({ at: soonAt(at, clockTo), urgent: true, say: told(act) });
     }
     at = clockTo + 1;
-    const then: NextAction | null = nextAction(plan, mixes, at, zone);
+    const then: NextAction | null = nextAction(plan, mixes, { now: at, zone });
     if (then && then.phase !== phase)
       calls.push({ at, urgent: then.phase === 'overcoat-missed', say: told(then) });
     act = then;

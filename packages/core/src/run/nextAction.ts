@@ -206,8 +206,7 @@ function toCure({ plan, mixes, now, zone, round, strip }: Mixed): NextAction {
 export function nextAction(
   plan: PlanSummary,
   mixes: readonly MixedBatch[],
-  now: number,
-  zone: Zone,
+  { now, zone }: { now: number; zone: Zone },
 ): NextAction | null {
   const all = sound(mixes);
   const last = all.at(-1);

@@ -132,14 +132,20 @@ export function figureAndUnit(
 export const typedFigure = (value: number, id: QuantityId, system: UnitSystem): string =>
   String(Number(fromBase(value, shownUnit(id, system)).toPrecision(4)));
 
-/** The same as one text: "38 mm", "2 h 15 min", "12.6 °C". */
-export function formatQuantity(
+/** The same as one text with `finer` more digits. */
+export function formatFiner(
   value: number,
   id: QuantityId,
-  system: UnitSystem = 'metric',
-  finer = 0,
+  { system, finer }: { system: UnitSystem; finer: number },
 ): string {
   const { figure, unit } = figureAndUnit(value, id, { system, finer });
   if (id === 'money') return `${unit}${figure}`;
   return unit ? `${figure} ${unit}` : figure;
 }
+
+/** The same as one text: "38 mm", "2 h 15 min", "12.6 °C". */
+export const formatQuantity = (
+  value: number,
+  id: QuantityId,
+  system: UnitSystem = 'metric',
+): string => formatFiner(value, id, { system, finer: 0 });

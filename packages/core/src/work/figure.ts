@@ -49,7 +49,12 @@ export const endingIn = (lines: WorkingLine[], symbol: string): WorkingLine[] =>
 /** The lines of a working, ended by the result that a figure shows. */
 export const closing =
   (working: WorkingLine[]) =>
-  (symbol: string, label: string, value: number, unit = ''): WorkingLine[] => [
+  ({
+    symbol,
+    label,
+    value,
+    unit = '',
+  }: Pick<WorkingLine, 'symbol' | 'label'> & { value: number; unit?: string }): WorkingLine[] => [
     ...working,
     line({ symbol, label, expression: t('from above'), value, unit }),
   ];

@@ -250,7 +250,12 @@ export function timeTo(
     minutes,
     // Made when read: it ends in the minutes, not in the share.
     get working() {
-      return closing(clock.working)('t', t('done after'), minutes, 'min');
+      return closing(clock.working)({
+        symbol: 't',
+        label: t('done after'),
+        value: minutes,
+        unit: 'min',
+      });
     },
   };
 }

@@ -268,25 +268,25 @@ function packFigures(draw: Worked<Drawn>, quantity: QuantityId, scale: number): 
       label: t('Packs to draw'),
       value: count,
       quantity: 'count',
-      working: end('', t('packs'), count),
+      working: end({ symbol: '', label: t('packs'), value: count }),
     }),
     figureOf({
       id: 'packCost',
       label: t('Material'),
       value: draw.price,
       quantity: 'money',
-      working: end('', t('material'), draw.price),
+      working: end({ symbol: '', label: t('material'), value: draw.price }),
     }),
     figureOf({
       id: 'leftover',
       label: t('Left over'),
       value: draw.leftover * scale,
       quantity,
-      working: end(
-        '',
-        t('left over, of {total}', { total: formatFigure(draw.total * scale) }),
-        draw.leftover * scale,
-      ),
+      working: end({
+        symbol: '',
+        label: t('left over, of {total}', { total: formatFigure(draw.total * scale) }),
+        value: draw.leftover * scale,
+      }),
     }),
   ];
 }

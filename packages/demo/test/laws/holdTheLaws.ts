@@ -35,7 +35,7 @@ export function holdTheLaws(family: string): void {
           const card = cards[(turn + i) % cards.length] as SystemCard;
           const schools = settledBy(family, card, picked);
           const known = { library: demoCards, schools };
-          const result = makePlan(survey, card, siteSettings, AT, known);
+          const result = makePlan(survey, card, { site: siteSettings, madeAt: AT, context: known });
           if (!result.ok) {
             // A plan that breaks a law is refused: then the planner is wrong, not the survey.
             const why = word(result.why);

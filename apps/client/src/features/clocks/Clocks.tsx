@@ -29,7 +29,7 @@ function TitleClock() {
   const started = useStarted();
   useEffect(() => {
     const clocks = rows.flatMap(({ summary, mixes, tag }) => {
-      const act = summary ? nextAction(summary, mixedBatches(mixes), now, zone) : null;
+      const act = summary ? nextAction(summary, mixedBatches(mixes), { now, zone }) : null;
       return act?.clockTo && act.clockTo > now ? [{ tag, to: act.clockTo }] : [];
     });
     for (const { row, at } of started) if (at > now) clocks.push({ tag: row.tag, to: at });

@@ -54,7 +54,9 @@ function useElsewhere(path: string): Runs[] {
   // The bench already shows the clock of each batch.
   const inUse = path === '/' ? [] : rows.filter((row) => openBatchOf(row.mixes));
   const runs = inUse.flatMap((row): Runs[] => {
-    const act = row.summary ? nextAction(row.summary, mixedBatches(row.mixes), now, zone) : null;
+    const act = row.summary
+      ? nextAction(row.summary, mixedBatches(row.mixes), { now, zone })
+      : null;
     if (act?.phase !== 'place' || act.clockTo === null || isAt(row.id, OF_PAILS)) return [];
     return [{ id: `batch-${row.tag}`, row, at: act.clockTo, say: act.say }];
   });

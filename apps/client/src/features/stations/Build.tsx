@@ -24,12 +24,10 @@ export function Build(props: StationProps) {
   const now = useNow();
   const { say, tell } = useWords();
   const { running } = useBatches(view, plan);
-  const act = nextAction(
-    planSummaryOf(runningPlan(view) ?? plan),
-    mixedBatches(view.mixes),
+  const act = nextAction(planSummaryOf(runningPlan(view) ?? plan), mixedBatches(view.mixes), {
     now,
     zone,
-  );
+  });
   return (
     <View>
       {running ? <BatchClock plan={plan} mix={running.mix} batch={running.batch} /> : null}

@@ -47,7 +47,7 @@ export function Cure(props: StationProps) {
   const strips = stripsOf(summary, mixes, now);
   const main = strips.find((s) => s.round.id === plan.mainRound) ?? strips[0];
   const mainRound = planRound(plan, plan.mainRound);
-  const act = nextAction(summary, mixes, now, zone);
+  const act = nextAction(summary, mixes, { now, zone });
   if (!main) return <StepList station="cure" {...props} />;
   // Before mixing, the strip stands at its planned time, as the job runs now.
   const { strip, begun } = main;

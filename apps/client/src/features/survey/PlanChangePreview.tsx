@@ -19,7 +19,7 @@ export function PlanChangePreview({ view, survey }: { view: RepairView; survey: 
   const made = useMemo(() => {
     const card = cards?.find((c) => c.code === plan?.card.code);
     if (!plan || !site || card?.role !== 'system') return null;
-    return makePlan(typed, card, site.settings, plan.madeAt, context);
+    return makePlan(typed, card, { site: site.settings, madeAt: plan.madeAt, context });
   }, [plan, site, cards, typed, context]);
   if (!plan || !made || !survey) return null;
   if (!made.ok)

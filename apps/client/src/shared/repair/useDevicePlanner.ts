@@ -31,7 +31,11 @@ export function useDevicePlanner(
         if (before !== undefined) return before;
         const weather = planning.weatherFor(survey, forecast?.hours ?? []);
         const context = { ...weather, schools, seconds, shelf, library };
-        const planned = planning.makePlan(survey, card, site.settings, at, context);
+        const planned = planning.makePlan(survey, card, {
+          site: site.settings,
+          madeAt: at,
+          context,
+        });
         const plan = planned.ok ? planned.plan : null;
         made.set(of, plan);
         return plan;

@@ -54,7 +54,7 @@ export const benchRowsOf = (rows: RepairRow[], now: number, zone: Zone): BenchRo
   rows.map((row) => {
     const act =
       row.summary && row.status === 'open'
-        ? nextAction(row.summary, mixedBatches(row.mixes), now, zone)
+        ? nextAction(row.summary, mixedBatches(row.mixes), { now, zone })
         : null;
     const strips =
       row.summary && act

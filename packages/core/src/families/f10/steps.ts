@@ -25,46 +25,41 @@ const prepSteps = ({ work, few, bead, card, survey }: Rounds): StepDraft[] => [
   }),
   protect(work),
   ...removeOld(work),
-  step.prep(
-    'clear',
-    'strip',
-    t('Clear it out'),
-    10 + metres(work) * 3,
-    m(
+  step.prep('clear', {
+    does: 'strip',
+    title: t('Clear it out'),
+    minutes: 10 + metres(work) * 3,
+    text: m(
       'Old soft sealant, plants and roots, loose sand out. Rake and wire-wheel: the walls are the bond.',
     ),
-  ),
+  }),
   ...(few > 0 && !bead
     ? [
-        step.prep(
-          'deepen',
-          'abrade',
-          t('Deepen'),
-          10 + (shallow(work).reduce((s, d) => s + d.lengthMm, 0) / 1000) * 4,
-          m(
+        step.prep('deepen', {
+          does: 'abrade',
+          title: t('Deepen'),
+          minutes: 10 + (shallow(work).reduce((s, d) => s + d.lengthMm, 0) / 1000) * 4,
+          text: m(
             '{n, plural, one {One run is} other {# runs are}} too shallow: cut down to {least} at least. Wet, and a P3 mask.',
             { n: few, least: mm(card.layer.minMm) },
           ),
-          {
-            sparks: survey.site.area === 'safe',
-            figures: ['opened'],
-          },
-        ),
+          sparks: survey.site.area === 'safe',
+          figures: ['opened'],
+        }),
       ]
     : []),
   gradeStep(work, 0, { extra: m('Prepare the walls, not the top.') }),
   dustOff(
     t('Blow it clean with oil-free air, from one end to the other. Dust is a release agent.'),
   ),
-  step.prep(
-    'dry',
-    'dry',
-    t('Dry'),
-    10,
-    m(
+  step.prep('dry', {
+    does: 'dry',
+    title: t('Dry'),
+    minutes: 10,
+    text: m(
       'The walls must be dry. Use a gas lance only with a permit, and only where nothing near can burn.',
     ),
-  ),
+  }),
   ...rodStep(work, survey.damages),
   ...sandStep(work),
   ...beforeMixing(work),
@@ -72,11 +67,9 @@ const prepSteps = ({ work, few, bead, card, survey }: Rounds): StepDraft[] => [
 
 const buildSteps = ({ work, main, place, bead }: Rounds): StepDraft[] => [
   ...mixSteps(work, main),
-  step.touch(
-    main,
-    place,
-    bead ? t('Gun it in') : packed(work) ? t('Pack it by hand') : t('Fill it'),
-    bead
+  step.touch(main, place, {
+    title: bead ? t('Gun it in') : packed(work) ? t('Pack it by hand') : t('Fill it'),
+    text: bead
       ? m('Fill over the rod to both walls, {deep} deep, slightly hollow.', {
           deep: mm(work.buildMm),
         })
@@ -85,25 +78,21 @@ const buildSteps = ({ work, main, place, bead }: Rounds): StepDraft[] => [
         : m(
             'Place, press, leave it a little proud. The blend of dark and light sand makes the colour: try it dry beside the yard first.',
           ),
-    {
-      figures: ['resin', 'run'],
-      wrong: [
-        wrong(t('It runs away below'), t('Stop. Put dry sand there, then go on.')),
-        wrong(
-          t('Dry sand in the mix'),
-          t('Put it back into the pail and mix again, down to the bottom.'),
-        ),
-      ],
-    },
-  ),
-  step.touch(
-    main,
-    'strike',
-    bead ? t('Tool it') : t('Tamp and strike off'),
-    bead
+    figures: ['resin', 'run'],
+    wrong: [
+      wrong(t('It runs away below'), t('Stop. Put dry sand there, then go on.')),
+      wrong(
+        t('Dry sand in the mix'),
+        t('Put it back into the pail and mix again, down to the bottom.'),
+      ),
+    ],
+  }),
+  step.touch(main, 'strike', {
+    title: bead ? t('Tool it') : t('Tamp and strike off'),
+    text: bead
       ? m('Smooth the joint once with a wet spatula. Pull the tape off at once.')
       : m('Tamp it down. Strike it off flush with a steel edge before its working life ends.'),
-  ),
+  }),
   cleanTools(main),
 ];
 
@@ -126,18 +115,17 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
     ],
   ),
   ...hardness(work),
-  step.inspect(
-    'open-traffic',
-    t('Say when it opens'),
-    2,
-    joined([
+  step.inspect('open-traffic', {
+    title: t('Say when it opens'),
+    minutes: 2,
+    text: joined([
       m('Walk on it {walk}, drive {drive}.', {
         walk: momentText(main, 'lightLoad'),
         drive: momentText(main, 'fullLoad'),
       }),
     ]),
-    { does: 'tidy' },
-  ),
+    does: 'tidy',
+  }),
 ];
 
 /** All steps of the repair, in working order. */

@@ -23,12 +23,11 @@ export type W = Work<WallCrackSurvey>;
 const WATCH_MIN = 30;
 
 export const head = () =>
-  step.inspect(
-    'head',
-    t('Fill and watch'),
-    2 * WATCH_MIN,
-    m('Level back up in two steps; look after {wait} at each, and next morning.', {
+  step.inspect('head', {
+    title: t('Fill and watch'),
+    minutes: 2 * WATCH_MIN,
+    text: m('Level back up in two steps; look after {wait} at each, and next morning.', {
       wait: minutes(WATCH_MIN),
     }),
-    { timed: { label: m('At this level'), minutes: WATCH_MIN, times: 2 } },
-  );
+    timed: { label: m('At this level'), minutes: WATCH_MIN, times: 2 },
+  });

@@ -19,7 +19,7 @@ export const injectedFigures = ({
       label: t('Ports'),
       value: ports,
       quantity: 'count',
-      working: end('n', t('ports'), ports),
+      working: end({ symbol: 'n', label: t('ports'), value: ports }),
       paths,
     }),
     figureOf({
@@ -27,7 +27,7 @@ export const injectedFigures = ({
       label: t('Apart'),
       value: spacing,
       quantity: 'length',
-      working: end('s', t('apart'), spacing, 'mm'),
+      working: end({ symbol: 's', label: t('apart'), value: spacing, unit: 'mm' }),
       paths,
     }),
     figureOf({
@@ -35,7 +35,7 @@ export const injectedFigures = ({
       label: t('Resin in the wall'),
       value: resinMl,
       quantity: 'volume',
-      working: end('V', t('resin'), resinMl, 'ml'),
+      working: end({ symbol: 'V', label: t('resin'), value: resinMl, unit: 'ml' }),
       paths,
     }),
     figureOf({
@@ -43,7 +43,7 @@ export const injectedFigures = ({
       label: t('At the ports'),
       value: atPorts,
       quantity: 'time',
-      working: end('t', t('at the ports'), atPorts, 'min'),
+      working: end({ symbol: 't', label: t('at the ports'), value: atPorts, unit: 'min' }),
       paths,
     }),
   ];

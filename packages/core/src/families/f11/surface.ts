@@ -37,40 +37,33 @@ export function surfaceDraft(work: W): Draft {
       }),
       protect(work),
       ...removeOld(work),
-      step.prep(
-        'chase',
-        'abrade',
-        t('Chase it'),
-        10 + metres * 4,
-        m(
+      step.prep('chase', {
+        does: 'abrade',
+        title: t('Chase it'),
+        minutes: 10 + metres * 4,
+        text: m(
           'Cut a square chase along the crack, {deep} deep. Cut it wet or with extraction, and wear a P3 mask.',
           {
             deep: mm(work.buildMm),
           },
         ),
-        { sparks: survey.site.area === 'safe' },
-      ),
+        sparks: survey.site.area === 'safe',
+      }),
       gradeStep(work, 20),
       dustOff(),
       ...rodStep(work, survey.damages),
       ...beforeMixing(work),
       ...mixSteps(work, main),
-      step.touch(
-        main,
-        'gun',
-        t('Gun it in'),
-        m('Gun it into the chase over a backing rod. Fill to both walls, slightly hollow.'),
-        { people: 1 },
-      ),
-      step.touch(
-        main,
-        'tool',
-        t('Tool it'),
-        m('Smooth the joint once with a wet spatula. Pull the tape off at once.'),
-        {
-          people: 1,
-        },
-      ),
+      step.touch(main, 'gun', {
+        title: t('Gun it in'),
+        text: m('Gun it into the chase over a backing rod. Fill to both walls, slightly hollow.'),
+        people: 1,
+      }),
+      step.touch(main, 'tool', {
+        title: t('Tool it'),
+        text: m('Smooth the joint once with a wet spatula. Pull the tape off at once.'),
+        people: 1,
+      }),
       cleanTools(main),
       leave(work, main),
       lookAndTap(ready, t('Check that it sticks to both walls and has no bubble and no gap.')),

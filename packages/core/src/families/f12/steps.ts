@@ -42,64 +42,59 @@ const openSteps = ({ work, wet, survey, lap }: Rounds): StepDraft[] => [
       : undefined,
   ),
   ...removeOld(work),
-  step.prep(
-    'which-plastic',
-    'look',
-    t('Which plastic is it'),
-    5,
-    dissolved(work)
+  step.prep('which-plastic', {
+    does: 'look',
+    title: t('Which plastic is it'),
+    minutes: 5,
+    text: dissolved(work)
       ? m(
           'A drop of the solvent on a hidden place: it must go tacky. If it does not, it is another plastic and this filler lets go.',
         )
       : m('Read the mark on the shell: it decides what holds.'),
-  ),
+  }),
   degrease(work, { extra: m('Mould release comes off first: plastic is born with it on.') }),
   ...(cracks(work) > 0 ? [drillEnds(cracks(work), false)] : []),
-  step.prep(
-    'vee',
-    'open-up',
-    t('Open it up'),
-    10 * survey.damages.length,
-    m('Vee it out from the outside, not through: the filler keys on the slope.'),
-  ),
+  step.prep('vee', {
+    does: 'open-up',
+    title: t('Open it up'),
+    minutes: 10 * survey.damages.length,
+    text: m('Vee it out from the outside, not through: the filler keys on the slope.'),
+  }),
   gradeStep(work, lap),
   dustOff(),
-  step.prep(
-    'plug-outlets',
-    'dam',
-    t('Plug every outlet'),
-    10,
-    m(
+  step.prep('plug-outlets', {
+    does: 'dam',
+    title: t('Plug every outlet'),
+    minutes: 10,
+    text: m(
       'Each outlet and every hole below plugged before anything is poured: what runs in sets in the pipe.',
     ),
-    { uses: ['plugs'] },
-  ),
+    uses: ['plugs'],
+  }),
 ];
 
 const coatingSteps = ({ work, wet, rounds, lap }: Rounds): StepDraft[] => [
   ...(holes(work) > 0
     ? [
-        step.prep(
-          'back-hole',
-          'dam',
-          t('Back the hole'),
-          5 * holes(work),
-          m(
+        step.prep('back-hole', {
+          does: 'dam',
+          title: t('Back the hole'),
+          minutes: 5 * holes(work),
+          text: m(
             'A backing with film behind {n, plural, one {the hole} other {each hole}}, held tight.',
             { n: holes(work) },
           ),
-          { uses: ['plugs'] },
-        ),
+          uses: ['plugs'],
+        }),
       ]
     : []),
   wet
-    ? step.prep(
-        'own-wipe',
-        'wipe',
-        t('Wipe what it stands'),
-        5,
-        m('A clean cloth, under water too: no slime, no skin.'),
-      )
+    ? step.prep('own-wipe', {
+        does: 'wipe',
+        title: t('Wipe what it stands'),
+        minutes: 5,
+        text: m('A clean cloth, under water too: no slime, no skin.'),
+      })
     : wipe(work, {
         extra: dissolved(work) ? m('Then the filler’s own solvent, one way, once. Dry.') : false,
       }),
@@ -116,7 +111,12 @@ const coatingSteps = ({ work, wet, rounds, lap }: Rounds): StepDraft[] => [
 ];
 
 const buildSteps = ({ last }: Rounds): StepDraft[] => [
-  step.build(last, 'lid', 'tidy', t('Lid on'), 2, m('Lid on at once.')),
+  step.build(last, 'lid', {
+    does: 'tidy',
+    title: t('Lid on'),
+    minutes: 2,
+    text: m('Lid on at once.'),
+  }),
   cleanTools(last),
 ];
 
@@ -137,19 +137,16 @@ const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
     wrong(t('White and brittle edge'), t('Another plastic: off with it, find out which.')),
   ]),
   fingernail(work),
-  step.inspect(
-    'fill',
-    t('Fill and watch'),
-    WATCH_MIN,
-    m('Water first: to half, then full. Dry outside for {wait}, then the product.', {
+  step.inspect('fill', {
+    title: t('Fill and watch'),
+    minutes: WATCH_MIN,
+    text: m('Water first: to half, then full. Dry outside for {wait}, then the product.', {
       wait: minutes(WATCH_MIN),
     }),
-    {
-      timed: { label: m('Full of water'), minutes: WATCH_MIN, times: 1 },
-      after: ready,
-      wrong: [wrong(t('It weeps'), t('Empty, dry, key, lay over from the outside.'))],
-    },
-  ),
+    timed: { label: m('Full of water'), minutes: WATCH_MIN, times: 1 },
+    after: ready,
+    wrong: [wrong(t('It weeps'), t('Empty, dry, key, lay over from the outside.'))],
+  }),
 ];
 
 /** All steps of the repair, in working order. */

@@ -30,22 +30,20 @@ const prepSteps = ({ work }: Rounds): StepDraft[] => [
   }),
   protect(work),
   ...removeOld(work),
-  step.prep(
-    'wash',
-    'wet',
-    t('Wash'),
-    8,
-    m(
+  step.prep('wash', {
+    does: 'wet',
+    title: t('Wash'),
+    minutes: 8,
+    text: m(
       'Water and soap, rinse, dry. Only the solvent the film stands touches it: try it on a corner.',
     ),
-  ),
-  step.prep(
-    'mask',
-    'mask',
-    t('Mask tight'),
-    8,
-    m('Tape pressed tight, pull tabs on, a hand’s breadth of paper round it.'),
-  ),
+  }),
+  step.prep('mask', {
+    does: 'mask',
+    title: t('Mask tight'),
+    minutes: 8,
+    text: m('Tape pressed tight, pull tabs on, a hand’s breadth of paper round it.'),
+  }),
   gradeStep(work, 20, {
     extra: m(
       'Loose edges feathered with a fine-middle grit. Stop before the fibre shows; slight whitening is fine.',
@@ -59,13 +57,12 @@ const prepSteps = ({ work }: Rounds): StepDraft[] => [
   }),
   dustOff(),
   wipe(work, { extra: m('Lightly: a wet cloth lifts the film’s edge.') }),
-  step.prep(
-    're-mask',
-    'mask',
-    t('Mask again'),
-    5,
-    m('Fresh tape, inside the sanded edge, with its tab. No hand on what is wiped.'),
-  ),
+  step.prep('re-mask', {
+    does: 'mask',
+    title: t('Mask again'),
+    minutes: 5,
+    text: m('Fresh tape, inside the sanded edge, with its tab. No hand on what is wiped.'),
+  }),
   ...beforeMixing(work),
 ];
 
@@ -82,48 +79,38 @@ const buildSteps = ({ work, fill, wetUm, main, survey, tops, end }: Rounds): Ste
       })
     : [
         ...mixSteps(work, main),
-        step.touch(
-          main,
-          'level-fill',
-          t('Fill it'),
-          m(
+        step.touch(main, 'level-fill', {
+          title: t('Fill it'),
+          text: m(
             'From one end, the nozzle in it, no air under it. Squeegee level over the tape, {deep} deep.',
             { deep: mm(work.buildMm) },
           ),
-          {
-            people: 1,
-            figures: ['coat'],
-            wrong: [wrong('A pinhole', t('Open the bubble with a point and fill it now.'))],
-          },
-        ),
-        step.touch(
-          main,
-          'demask',
-          t('Demask wet'),
-          m('Tape off by its tab while it is wet, back on itself.'),
-          { people: 1 },
-        ),
+          people: 1,
+          figures: ['coat'],
+          wrong: [wrong('A pinhole', t('Open the bubble with a point and fill it now.'))],
+        }),
+        step.touch(main, 'demask', {
+          title: t('Demask wet'),
+          text: m('Tape off by its tab while it is wet, back on itself.'),
+          people: 1,
+        }),
         cleanTools(main),
-        step.during(
-          main,
-          'sand',
-          'handle',
-          t('Sand it level'),
-          10 * survey.damages.length,
-          m(
+        step.during(main, 'sand', {
+          at: 'handle',
+          title: t('Sand it level'),
+          minutes: 10 * survey.damages.length,
+          text: m(
             'Block and {grit}, level with the film round it, never into the fibre. Wash, dust off, wipe, mask again.',
             { grit: BLOCK_GRIT },
           ),
-        ),
+        }),
         ...tops.flatMap((top, i) => {
           const before = tops[i - 1];
           return [
             ...mixSteps(work, top, before ? [overcoat(work, before)] : []),
-            step.touch(
-              top,
-              'topcoat',
-              top.title,
-              m(
+            step.touch(top, 'topcoat', {
+              title: top.title,
+              text: m(
                 '{card}, {wet} wet, from wet to dry, feathered inside the tape line.{more, select, yes { Flash off before the next.} other {}}',
                 {
                   card: top.card.code,
@@ -131,8 +118,9 @@ const buildSteps = ({ work, fill, wetUm, main, survey, tops, end }: Rounds): Ste
                   more: i < tops.length - 1 ? 'yes' : 'no',
                 },
               ),
-              { people: 1, figures: ['wet', `round.${top.id}.total`] },
-            ),
+              people: 1,
+              figures: ['wet', `round.${top.id}.total`],
+            }),
           ];
         }),
       ]),
@@ -147,20 +135,17 @@ const acceptSteps = ({ work, end, card, ready }: Rounds): StepDraft[] => [
       most: celsius(card.ambient.maxSurfaceC),
     }),
   ),
-  step.inspect(
-    'polish',
-    t('Sand and polish'),
-    15,
-    m('Wash, then {grits}, each crosswise to the last, then polish. Wash.', {
+  step.inspect('polish', {
+    title: t('Sand and polish'),
+    minutes: 15,
+    text: m('Wash, then {grits}, each crosswise to the last, then polish. Wash.', {
       grits: grits(),
     }),
-    {
-      does: 'finish',
-      figures: ['topcoatL'],
-      uses: ['grit'],
-      after: ready,
-    },
-  ),
+    does: 'finish',
+    figures: ['topcoatL'],
+    uses: ['grit'],
+    after: ready,
+  }),
   lookAndTap(
     ready,
     t('No edge to the nail, no pinhole, one gloss under a low light. The witness felt beside it.'),

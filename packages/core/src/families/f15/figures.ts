@@ -32,7 +32,7 @@ export const figures = ({ work, lamp, passes, each, seconds }: Rounds): Figure[]
       label: t('Passes'),
       value: passes,
       quantity: 'count',
-      working: end('n', t('passes'), passes),
+      working: end({ symbol: 'n', label: t('passes'), value: passes }),
       paths,
     }),
     figureOf({
@@ -40,7 +40,7 @@ export const figures = ({ work, lamp, passes, each, seconds }: Rounds): Figure[]
       label: t('Lamp a pass'),
       value: each / 60,
       quantity: 'time',
-      working: end('t', t('lamp a pass'), each / 60, 'min'),
+      working: end({ symbol: 't', label: t('lamp a pass'), value: each / 60, unit: 'min' }),
       paths,
     }),
     figureOf({
@@ -48,7 +48,7 @@ export const figures = ({ work, lamp, passes, each, seconds }: Rounds): Figure[]
       label: t('Lamp in all'),
       value: seconds / 60,
       quantity: 'time',
-      working: end('T', t('lamp in all'), seconds / 60, 'min'),
+      working: end({ symbol: 'T', label: t('lamp in all'), value: seconds / 60, unit: 'min' }),
       paths,
     }),
   ];

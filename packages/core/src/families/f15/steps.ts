@@ -34,118 +34,100 @@ const openSteps = ({ survey, work, burns }: Rounds): StepDraft[] => [
       ]
     : []),
   isolate(work, { extra: m('Unplugged; capacitors discharged and proved; wrist strap on.') }),
-  step.prep(
-    'photo',
-    'look',
-    t('Draw it first'),
-    10,
-    joined([
+  step.prep('photo', {
+    does: 'look',
+    title: t('Draw it first'),
+    minutes: 10,
+    text: joined([
       coverFirst(work),
       m(
         'Every part, track and colour near the burn, photographed with a rule and drawn: it is built back from that.',
       ),
     ]),
-    {
-      hold: { kind: 'photo', label: m('The board before, with a rule') },
-    },
-  ),
-  step.prep(
-    'parts',
-    'open-up',
-    t('Parts out'),
-    15 * burns,
-    m('Burnt parts and those in the way out; why it burnt is found and put right first.'),
-  ),
+    hold: { kind: 'photo', label: m('The board before, with a rule') },
+  }),
+  step.prep('parts', {
+    does: 'open-up',
+    title: t('Parts out'),
+    minutes: 15 * burns,
+    text: m('Burnt parts and those in the way out; why it burnt is found and put right first.'),
+  }),
   ...removeOld(work),
-  step.prep(
-    'mill',
-    'abrade',
-    t('Mill out the char'),
-    gradeMinutes(work),
-    m(
+  step.prep('mill', {
+    does: 'abrade',
+    title: t('Mill out the char'),
+    minutes: gradeMinutes(work),
+    text: m(
       'Small burr, until the laminate is its own colour: char conducts. Edges stepped. With extraction and a mask.',
     ),
-    {
-      wrong: [wrong(t('Brown shows'), t('Mill on: it carbonises again from there.'))],
-    },
-  ),
+    wrong: [wrong(t('Brown shows'), t('Mill on: it carbonises again from there.'))],
+  }),
 ];
 
 const cleanSteps = ({ work, burns }: Rounds): StepDraft[] => [
-  step.prep(
-    'dust-off',
-    'dust-off',
-    t('Dust off'),
-    3,
-    m('Soft brush and vacuum, no rag: dust under the fill is a path.'),
-  ),
-  step.prep(
-    'wipe',
-    'wipe',
-    t('Alcohol'),
-    5,
-    m('{aid} and a brush, {flash} to dry, clean air.', {
+  step.prep('dust-off', {
+    does: 'dust-off',
+    title: t('Dust off'),
+    minutes: 3,
+    text: m('Soft brush and vacuum, no rag: dust under the fill is a path.'),
+  }),
+  step.prep('wipe', {
+    does: 'wipe',
+    title: t('Alcohol'),
+    minutes: 5,
+    text: m('{aid} and a brush, {flash} to dry, clean air.', {
       aid: aidName(work, 'wipe'),
       flash: minutes(flashMinutes(work, 'wipe')),
     }),
-    {
-      hold: {
-        kind: 'countdown',
-        label: m('Alcohol drying'),
-        minutes: flashMinutes(work, 'wipe'),
-      },
-      uses: ['wipe'],
+    hold: {
+      kind: 'countdown',
+      label: m('Alcohol drying'),
+      minutes: flashMinutes(work, 'wipe'),
     },
-  ),
-  step.prep(
-    'formers-in',
-    'dam',
-    t('Dam below, formers in'),
-    6 * burns + pins(work),
-    m(
+    uses: ['wipe'],
+  }),
+  step.prep('formers-in', {
+    does: 'dam',
+    title: t('Dam below, formers in'),
+    minutes: 6 * burns + pins(work),
+    text: m(
       'Tape below, pressed tight. {n, plural, =0 {No hole to form.} one {One spare leg, waxed, stands where the hole was.} other {# spare legs, waxed, stand where the holes were.}}',
       { n: pins(work) },
     ),
-    {
-      figures: ['pins'],
-      uses: ['tape', ...(pins(work) > 0 ? ['legs'] : [])],
-      wrong: [wrong(t('It creeps under the tape'), t('Press again, let the first pass be thin.'))],
-    },
-  ),
+    figures: ['pins'],
+    uses: ['tape', ...(pins(work) > 0 ? ['legs'] : [])],
+    wrong: [wrong(t('It creeps under the tape'), t('Press again, let the first pass be thin.'))],
+  }),
   ...beforeMixing(work),
 ];
 
 const buildSteps = ({ work, main, lamp, passes, each }: Rounds): StepDraft[] => [
   ...mixSteps(work, main),
-  step.touch(
-    main,
-    'passes',
-    t('Fill in passes'),
-    lamp
+  step.touch(main, 'passes', {
+    title: t('Fill in passes'),
+    text: lamp
       ? m(
           '{n, plural, one {One pass} other {# passes}} in all to {deep}: no deeper than it cures, {each} of lamp each. Goggles for the lamp, everybody.',
           { n: passes, deep: mm(work.buildMm), each: minutes(each / 60) },
         )
       : m('Fill to {deep}, level.', { deep: mm(work.buildMm) }),
-    {
-      people: 1,
-      figures: lamp ? ['passes', 'passSeconds', 'lampSeconds'] : [],
-      ...(lamp ? { timed: { label: m('Under the lamp'), minutes: each / 60, times: passes } } : {}),
-      wrong: [
-        wrong('A bubble', t('Open the bubble with a needle before you switch the lamp on.')),
-        wrong(t('Soft below'), t('Too deep a pass or a weak lamp: mill it out, thinner passes.')),
-      ],
-    },
-  ),
+    people: 1,
+    figures: lamp ? ['passes', 'passSeconds', 'lampSeconds'] : [],
+    ...(lamp ? { timed: { label: m('Under the lamp'), minutes: each / 60, times: passes } } : {}),
+    wrong: [
+      wrong('A bubble', t('Open the bubble with a needle before you switch the lamp on.')),
+      wrong(t('Soft below'), t('Too deep a pass or a weak lamp: mill it out, thinner passes.')),
+    ],
+  }),
   cleanTools(main),
-  step.during(
-    main,
-    'formers',
-    'tackFree',
-    t('Ease the formers out'),
-    8,
-    m('At once, while it is warm: warm the legs with the iron for a second, turn, draw. Tape off.'),
-  ),
+  step.during(main, 'formers', {
+    at: 'tackFree',
+    title: t('Ease the formers out'),
+    minutes: 8,
+    text: m(
+      'At once, while it is warm: warm the legs with the iron for a second, turn, draw. Tape off.',
+    ),
+  }),
 ];
 
 const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
@@ -160,30 +142,29 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
       ),
     ],
   ),
-  step.inspect(
-    'insulation',
-    t('Insulation'),
-    10,
-    m('Track to track, and across the fill, at the maker’s test voltage. Not on a live board.'),
-    {
-      wrong: [wrong(t('It leaks'), t('Char is left: mill it out again.'))],
-    },
-  ),
-  step.inspect(
-    'creepage',
-    t('Creepage'),
-    5,
-    m(
+  step.inspect('insulation', {
+    title: t('Insulation'),
+    minutes: 10,
+    text: m(
+      'Track to track, and across the fill, at the maker’s test voltage. Not on a live board.',
+    ),
+    wrong: [wrong(t('It leaks'), t('Char is left: mill it out again.'))],
+  }),
+  step.inspect('creepage', {
+    title: t('Creepage'),
+    minutes: 5,
+    text: m(
       'Distance over the surface between bare metal, as the maker made it or more; lacquer back on.',
     ),
-  ),
-  step.inspect(
-    'function',
-    t('Try it'),
-    15,
-    m('On a current-limited supply first, then in its place, watched through one full cycle.'),
-    { after: ready },
-  ),
+  }),
+  step.inspect('function', {
+    title: t('Try it'),
+    minutes: 15,
+    text: m(
+      'On a current-limited supply first, then in its place, watched through one full cycle.',
+    ),
+    after: ready,
+  }),
 ];
 
 /** All steps of the repair, in working order. */

@@ -29,60 +29,53 @@ const prepSteps = ({ work }: Rounds): StepDraft[] => [
   ...removeOld(work),
   ...(spots(work) > 0
     ? [
-        step.prep(
-          'cut',
-          'open-up',
-          t('Cut out loose'),
-          15 * spots(work),
-          m('Cut square to where it holds, straight edges, down to the base.'),
-        ),
+        step.prep('cut', {
+          does: 'open-up',
+          title: t('Cut out loose'),
+          minutes: 15 * spots(work),
+          text: m('Cut square to where it holds, straight edges, down to the base.'),
+        }),
       ]
     : []),
   gradeStep(work, 0),
   dustOff(t('Sweep, then vacuum, edges too.')),
-  step.prep(
-    'dry',
-    'dry',
-    t('Bone dry'),
-    5,
-    m('The base must be fully dry: binder foams on a wet base. Cover wood or stone beside it.'),
-    {
-      wrong: [
-        wrong(
-          t('A dark, damp place'),
-          t('Dry it with warm air and wait. If the moisture comes back, do not lay it today.'),
-        ),
-      ],
-    },
-  ),
-  step.prep(
-    'dry-day',
-    'look',
-    t('Dry day'),
-    2,
-    m('The forecast must show no rain until the place is open again. Have a cover ready.'),
-    { uses: ['cover'] },
-  ),
+  step.prep('dry', {
+    does: 'dry',
+    title: t('Bone dry'),
+    minutes: 5,
+    text: m(
+      'The base must be fully dry: binder foams on a wet base. Cover wood or stone beside it.',
+    ),
+    wrong: [
+      wrong(
+        t('A dark, damp place'),
+        t('Dry it with warm air and wait. If the moisture comes back, do not lay it today.'),
+      ),
+    ],
+  }),
+  step.prep('dry-day', {
+    does: 'look',
+    title: t('Dry day'),
+    minutes: 2,
+    text: m('The forecast must show no rain until the place is open again. Have a cover ready.'),
+    uses: ['cover'],
+  }),
   ...beforeMixing(work),
 ];
 
 const buildSteps = ({ work, prime, primerG, main }: Rounds): StepDraft[] => [
   ...mixSteps(work, prime).filter((s) => s.name !== 'lay-out'),
-  step.touch(
-    prime,
-    'prime',
-    t('Prime edges and base'),
-    m(
+  step.touch(prime, 'prime', {
+    title: t('Prime edges and base'),
+    text: m(
       'Roll {amount} of the binder thinly on the base and up the edges. It must become tacky; no puddle may stay.',
       {
         amount: grams(primerG),
       },
     ),
-    {
-      people: 1,
-      figures: ['primer'],
-    },
-  ),
+    people: 1,
+    figures: ['primer'],
+  }),
   ...mixSteps(work, main, [
     {
       round: prime.id,
@@ -92,28 +85,22 @@ const buildSteps = ({ work, prime, primerG, main }: Rounds): StepDraft[] => [
       why: m('The primer must be tacky, not dry.'),
     },
   ]),
-  step.touch(
-    main,
-    'rake',
-    t('Place it'),
-    m('Spread it with a rake, {deep} deep and a little higher, edges first.', {
+  step.touch(main, 'rake', {
+    title: t('Place it'),
+    text: m('Spread it with a rake, {deep} deep and a little higher, edges first.', {
       deep: mm(work.buildMm),
     }),
-    { figures: ['granules', 'binder'] },
-  ),
-  step.touch(
-    main,
-    'trowel',
-    t('Compact and trowel'),
-    m(
+    figures: ['granules', 'binder'],
+  }),
+  step.touch(main, 'trowel', {
+    title: t('Compact and trowel'),
+    text: m(
       'Mist the trowel with {aid}; never spray the mat. Compact it from all sides, level with the surface beside it.',
       { aid: aidName(work, 'release') },
     ),
-    {
-      uses: ['release'],
-      wrong: [wrong(t('It lifts with the trowel'), t('Mist the trowel again and press less.'))],
-    },
-  ),
+    uses: ['release'],
+    wrong: [wrong(t('It lifts with the trowel'), t('Mist the trowel again and press less.'))],
+  }),
   cleanTools(main),
 ];
 
@@ -137,39 +124,33 @@ const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
   fingernail(work),
   ...(survey.matting.drains
     ? [
-        step.inspect(
-          'drain',
-          t('Pail of water'),
-          3,
-          m('Pour a pail of water on it. All of the water must run through.'),
-          {
-            wrong: [
-              wrong(
-                t('Water stays on it'),
-                t('It has too much binder. Drill holes through it, or lay it again.'),
-              ),
-            ],
-          },
-        ),
+        step.inspect('drain', {
+          title: t('Pail of water'),
+          minutes: 3,
+          text: m('Pour a pail of water on it. All of the water must run through.'),
+          wrong: [
+            wrong(
+              t('Water stays on it'),
+              t('It has too much binder. Drill holes through it, or lay it again.'),
+            ),
+          ],
+        }),
       ]
     : []),
-  step.inspect(
-    'trip',
-    t('No trip'),
-    2,
-    m('Lay a straight edge over the joint. The step may be {most} at most.', {
+  step.inspect('trip', {
+    title: t('No trip'),
+    minutes: 2,
+    text: m('Lay a straight edge over the joint. The step may be {most} at most.', {
       most: mm(TRIP_MM),
     }),
-    {
-      hold: {
-        kind: 'reading',
-        label: m('Step at the edge'),
-        quantity: 'length',
-        min: null,
-        max: TRIP_MM,
-      },
+    hold: {
+      kind: 'reading',
+      label: m('Step at the edge'),
+      quantity: 'length',
+      min: null,
+      max: TRIP_MM,
     },
-  ),
+  }),
 ];
 
 /** All steps of the repair, in working order. */

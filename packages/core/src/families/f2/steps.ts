@@ -40,29 +40,27 @@ const prepSteps = ({ work, edge, survey, site, formed }: Rounds): StepDraft[] =>
   protect(work),
   ...removeOld(work),
   degrease(work),
-  step.prep(
-    'open-up',
-    'open-up',
-    t('Cut the edge square'),
-    gradeMinutes(work) * 0.7,
-    m('Cut back to sound metal. Edge square, {edge} deep or more all round: no feather edge.', {
-      edge: mm(edge),
-    }),
-    {
-      sparks: survey.site.area === 'safe',
-      hold: {
-        kind: 'reading',
-        label: m('Edge depth'),
-        quantity: 'length',
-        min: edge,
-        max: null,
+  step.prep('open-up', {
+    does: 'open-up',
+    title: t('Cut the edge square'),
+    minutes: gradeMinutes(work) * 0.7,
+    text: m(
+      'Cut back to sound metal. Edge square, {edge} deep or more all round: no feather edge.',
+      {
+        edge: mm(edge),
       },
-      figures: ['minEdge'],
-      wrong: [
-        wrong(t('Edge runs out to nothing'), m('Undercut it to {edge}.', { edge: mm(edge) })),
-      ],
+    ),
+    sparks: survey.site.area === 'safe',
+    hold: {
+      kind: 'reading',
+      label: m('Edge depth'),
+      quantity: 'length',
+      min: edge,
+      max: null,
     },
-  ),
+    figures: ['minEdge'],
+    wrong: [wrong(t('Edge runs out to nothing'), m('Undercut it to {edge}.', { edge: mm(edge) }))],
+  }),
   ...(drank(work) ? [sweat()] : []),
   gradeStep(work, site.extentMm, {
     extra: drank(work) && m('Blast again after the sweating: the heat brings scale and salt up.'),
@@ -100,12 +98,10 @@ const builtSteps = ({ work, rounds, formed, machined, site, last }: Rounds): Ste
         s.name === 'place' && s.round
           ? [
               s,
-              step.touch(
-                rounds.find((r) => r.id === s.round?.id) ?? last,
-                'close-former',
-                t('Close the former'),
-                m('Close it square round the seat, squeeze-out all round; trim it.'),
-              ),
+              step.touch(rounds.find((r) => r.id === s.round?.id) ?? last, 'close-former', {
+                title: t('Close the former'),
+                text: m('Close it square round the seat, squeeze-out all round; trim it.'),
+              }),
             ]
           : [s],
       )
@@ -120,31 +116,25 @@ const acceptSteps = ({ work, last, ready, machined, card, grinds }: Rounds): Ste
   ...hardness(work),
   ...(machined
     ? [
-        step.inspect(
-          'machine',
-          t('Machine to size'),
-          60,
-          m(
+        step.inspect('machine', {
+          title: t('Machine to size'),
+          minutes: 60,
+          text: m(
             'Cut to the finished size. Speeds and feeds are the machinist’s. Wet, or with extraction.',
           ),
-          {
-            does: 'finish',
-            after: card.cure.milestones.machine ? [notBefore(last, 'machine')] : [],
-          },
-        ),
+          does: 'finish',
+          after: card.cure.milestones.machine ? [notBefore(last, 'machine')] : [],
+        }),
       ]
     : grinds
       ? [
-          step.inspect(
-            'dress',
-            t('Grind it flush'),
-            20,
-            m('Grind flush to the template. Mask on. Then dust off and wipe.'),
-            {
-              does: 'finish',
-              sparks: true,
-            },
-          ),
+          step.inspect('dress', {
+            title: t('Grind it flush'),
+            minutes: 20,
+            text: m('Grind flush to the template. Mask on. Then dust off and wipe.'),
+            does: 'finish',
+            sparks: true,
+          }),
         ]
       : []),
   ...(isLining(work)

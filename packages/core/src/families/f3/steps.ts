@@ -22,11 +22,10 @@ const TACK_EACH_MM = 60;
 const PROOF_MIN = 5;
 
 const proof = ({ demand }: W) =>
-  step.inspect(
-    'proof',
-    t('Proof load'),
-    15,
-    demand.load
+  step.inspect('proof', {
+    title: t('Proof load'),
+    minutes: 15,
+    text: demand.load
       ? m(
           'Load it slowly in steps up to {load}. Nobody may stand under it. Hold the load for {hold}: no crack may open and nothing may creep.',
           {
@@ -37,26 +36,24 @@ const proof = ({ demand }: W) =>
       : m(
           'Press and shake it by hand, harder than it will be in service. No crack may open and nothing may creep.',
         ),
-    {
-      hold: demand.load
-        ? {
-            kind: 'reading',
-            label: m('Load held'),
-            quantity: 'force',
-            min: demand.load.newtons * PROOF_SHARE,
-            max: null,
-          }
-        : { kind: 'check' },
-      ...(demand.load ? { timed: { label: m('Load held'), minutes: PROOF_MIN, times: 1 } } : {}),
-      figures: demand.load ? ['bond', 'proof'] : [],
-      wrong: [
-        wrong(
-          t('It cracks'),
-          t('Strip it, lap it further, use a tougher material. A new part may be due.'),
-        ),
-      ],
-    },
-  );
+    hold: demand.load
+      ? {
+          kind: 'reading',
+          label: m('Load held'),
+          quantity: 'force',
+          min: demand.load.newtons * PROOF_SHARE,
+          max: null,
+        }
+      : { kind: 'check' },
+    ...(demand.load ? { timed: { label: m('Load held'), minutes: PROOF_MIN, times: 1 } } : {}),
+    figures: demand.load ? ['bond', 'proof'] : [],
+    wrong: [
+      wrong(
+        t('It cracks'),
+        t('Strip it, lap it further, use a tougher material. A new part may be due.'),
+      ),
+    ],
+  });
 
 const prepSteps = ({ work, survey, site, snapped, reduced }: Rounds): StepDraft[] => [
   isolate(work),
@@ -71,26 +68,25 @@ const prepSteps = ({ work, survey, site, snapped, reduced }: Rounds): StepDraft[
   ...(survey.parent.material === 'cast-iron' || survey.parent.skin === 'oil-soaked'
     ? [sweat()]
     : []),
-  step.prep(
-    'gouge',
-    'abrade',
-    t('Strip and gouge'),
-    20,
-    m(
+  step.prep('gouge', {
+    does: 'abrade',
+    title: t('Strip and gouge'),
+    minutes: 20,
+    text: m(
       'Paint off well past the break, {extent} and the laps of the build, with coarse grit: a glossy coat is no substrate, and gouges help.',
       { extent: mm(site.extentMm) },
     ),
-    { sparks: survey.site.area === 'safe', figures: ['extent'] },
-  ),
+    sparks: survey.site.area === 'safe',
+    figures: ['extent'],
+  }),
   gradeStep(work, site.extentMm),
   ...(snapped.length > 0 ? [drillEnds(snapped.length, survey.site.area === 'safe')] : []),
   dustOff(),
-  step.prep(
-    'dry-fit',
-    'look',
-    t('Dry fit, check the clearances'),
-    15,
-    joined([
+  step.prep('dry-fit', {
+    does: 'look',
+    title: t('Dry fit, check the clearances'),
+    minutes: 15,
+    text: joined([
       m('Put it together dry. Move what moves past it: {room} of room, {free} kept free.', {
         room: mm(survey.load.clearanceMm),
         free: mm(site.clearanceMarginMm),
@@ -102,12 +98,10 @@ const prepSteps = ({ work, survey, site, snapped, reduced }: Rounds): StepDraft[
           ),
         }),
     ]),
-    {
-      figures: ['envelope'],
-      hold: { kind: 'photo', label: m('Fitted dry') },
-      wrong: [wrong(t('It does not close'), t('Take high spots off the break, not off the part.'))],
-    },
-  ),
+    figures: ['envelope'],
+    hold: { kind: 'photo', label: m('Fitted dry') },
+    wrong: [wrong(t('It does not close'), t('Take high spots off the break, not off the part.'))],
+  }),
   wipe(work),
   ...beforeMixing(work),
 ];
@@ -116,25 +110,21 @@ const tackSteps = ({ tack, work }: Rounds): StepDraft[] => [
   ...(tack
     ? [
         ...mixSteps(work, tack),
-        step.touch(
-          tack,
-          'tack',
-          t('Tack the parts'),
-          m(
+        step.touch(tack, 'tack', {
+          title: t('Tack the parts'),
+          text: m(
             '{card} along the break, {each} at a time; filler powder and adhesive in turns, no bridge of powder left dry. Press, hold to its set. It only positions.',
             { card: tack.card.code, each: mm(TACK_EACH_MM) },
           ),
-          {
-            people: 1,
-            figures: ['round.tack.total'],
-            wrong: [
-              wrong(
-                t('Out of line'),
-                t('Break it, clean it, tack it again: it cannot be pushed over.'),
-              ),
-            ],
-          },
-        ),
+          people: 1,
+          figures: ['round.tack.total'],
+          wrong: [
+            wrong(
+              t('Out of line'),
+              t('Break it, clean it, tack it again: it cannot be pushed over.'),
+            ),
+          ],
+        }),
         waitFor(tack, 'tackFree', {
           title: t('Is the tack set'),
           text: m('It holds by itself, nothing moves. Seconds, by its card.'),
@@ -147,16 +137,15 @@ const bulkSteps = ({ wetting, work, coats, last }: Rounds): StepDraft[] => [
   ...(wetting
     ? [
         ...mixSteps(work, wetting),
-        step.touch(
-          wetting,
-          'wet',
-          t('Wetting coat'),
-          m(
+        step.touch(wetting, 'wet', {
+          title: t('Wetting coat'),
+          text: m(
             'A thin coat, {thick}, worked hard into the scratches. Leave it until it is firm, look for bare places.',
             { thick: mm(WET_MM) },
           ),
-          { people: 1, figures: ['round.wet.total'] },
-        ),
+          people: 1,
+          figures: ['round.wet.total'],
+        }),
       ]
     : []),
   ...coatSteps(work, coats, {
@@ -184,24 +173,23 @@ const bulkSteps = ({ wetting, work, coats, last }: Rounds): StepDraft[] => [
 
 const acceptSteps = ({ work, last, ready, site }: Rounds): StepDraft[] => [
   leave(work, last, m('Prop it: no load hangs on the bond.')),
-  step.during(
-    last,
-    'dress',
-    'handle',
-    t('Dress the film'),
-    10,
-    m('Sand the surface film off before paint; round every edge that a hand can meet. Dust off.'),
-  ),
+  step.during(last, 'dress', {
+    at: 'handle',
+    title: t('Dress the film'),
+    minutes: 10,
+    text: m(
+      'Sand the surface film off before paint; round every edge that a hand can meet. Dust off.',
+    ),
+  }),
   lookAndTap(ready),
   ...hardness(work),
-  step.inspect(
-    'clearance',
-    t('Clearance again'),
-    5,
-    m('Move what moves, one full turn by hand: nothing touches, {free} stay free.', {
+  step.inspect('clearance', {
+    title: t('Clearance again'),
+    minutes: 5,
+    text: m('Move what moves, one full turn by hand: nothing touches, {free} stay free.', {
       free: mm(site.clearanceMarginMm),
     }),
-  ),
+  }),
   proof(work),
 ];
 

@@ -22,37 +22,34 @@ const cracks = ({ survey }: W) => survey.damages.filter((d) => d.shape === 'crac
 
 const prepSteps = ({ work, extent, survey, card }: Rounds): StepDraft[] => [
   isolate(work, { extra: m('Shut both ways, drain below the leak, vent.') }),
-  step.prep(
-    'mark-leak',
-    'look',
-    t('Mark the leak'),
-    5,
-    m(
+  step.prep('mark-leak', {
+    does: 'look',
+    title: t('Mark the leak'),
+    minutes: 5,
+    text: m(
       'Circle it; draw where the wrap begins and ends, {extent} past it both ways. Photograph it with a rule beside it.',
       { extent: mm(extent) },
     ),
-    {
-      hold: { kind: 'photo', label: m('The leak, marked, with a rule') },
-      figures: ['wrapFrom'],
-    },
-  ),
+    hold: { kind: 'photo', label: m('The leak, marked, with a rule') },
+    figures: ['wrapFrom'],
+  }),
   protect(work),
   ...removeOld(work),
   degrease(work),
   ...(cracks(work) > 0 ? [drillEnds(cracks(work), survey.site.area === 'safe')] : []),
   gradeStep(work, extent, { extra: m('All round the pipe.') }),
   dustOff(),
-  step.prep(
-    'dry',
-    'dry',
-    t('Dry it'),
-    10,
-    card.damp === 'dry'
-      ? m('Dry all round; no drop comes from the hole.')
-      : m('It may be {how}; no stream comes from the hole.', {
-          how: card.damp === 'damp' ? 'damp' : 'wet',
-        }),
-  ),
+  step.prep('dry', {
+    does: 'dry',
+    title: t('Dry it'),
+    minutes: 10,
+    text:
+      card.damp === 'dry'
+        ? m('Dry all round; no drop comes from the hole.')
+        : m('It may be {how}; no stream comes from the hole.', {
+            how: card.damp === 'damp' ? 'damp' : 'wet',
+          }),
+  }),
   wipe(work),
   ...beforeMixing(work),
 ];
@@ -61,27 +58,23 @@ const buildSteps = ({ plug, work, places, wrap, hands, main, last }: Rounds): St
   ...(plug
     ? [
         ...mixSteps(work, plug),
-        step.touch(
-          plug,
-          'plug',
-          t('Plug it'),
-          m(
+        step.touch(plug, 'plug', {
+          title: t('Plug it'),
+          text: m(
             'Cut {amount} in all, knead to one colour, press hard into {n, plural, one {the hole} other {each of the # holes}}, feather the edges.',
             { amount: ml(plug.mixMl), n: places },
           ),
-          {
-            people: 1,
-            figures: ['round.plug.total'],
-            wrong: [
-              wrong(
-                t('Even plugged it seeps'),
-                t(
-                  'If it only drips, go on: tight plies also hold it. If it runs, stop and drain further.',
-                ),
+          people: 1,
+          figures: ['round.plug.total'],
+          wrong: [
+            wrong(
+              t('Even plugged it seeps'),
+              t(
+                'If it only drips, go on: tight plies also hold it. If it runs, stop and drain further.',
               ),
-            ],
-          },
-        ),
+            ),
+          ],
+        }),
         waitFor(plug, 'tackFree', {
           title: t('Is the plug tack-free'),
           text: m(
@@ -94,28 +87,25 @@ const buildSteps = ({ plug, work, places, wrap, hands, main, last }: Rounds): St
     ? [
         ...mixSteps(work, wrap),
         layTape(work, wrap, { title: m('Wrap it'), extra: hands }),
-        step.build(
-          wrap,
-          'press',
-          'place',
-          t('Press and twist'),
-          PRESS_MIN * places,
-          m(
+        step.build(wrap, 'press', {
+          does: 'place',
+          title: t('Press and twist'),
+          minutes: PRESS_MIN * places,
+          text: m(
             'Wet gloves. Press and twist along the lay, round and round, until the foam stops and it is no longer tacky.',
           ),
-          { people: 2, wrong: [wrong(t('It lifts'), t('Hold it down until it has set.'))] },
-        ),
-        step.build(
-          wrap,
-          'film',
-          'form',
-          t('Over-wrap'),
-          4 * places,
-          m(
+          people: 2,
+          wrong: [wrong(t('It lifts'), t('Hold it down until it has set.'))],
+        }),
+        step.build(wrap, 'film', {
+          does: 'form',
+          title: t('Over-wrap'),
+          minutes: 4 * places,
+          text: m(
             'Elastic film over it, tight, pricked with a pin: it presses the plies and lets the gas out.',
           ),
-          { uses: ['film'] },
-        ),
+          uses: ['film'],
+        }),
       ]
     : coatSteps(work, main, {
         words: {
@@ -135,13 +125,12 @@ const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
   ]),
   ...hardness(work),
   ...pressureSteps(work, ready),
-  step.inspect(
-    'tag',
-    t('Tag it'),
-    3,
-    m('A tag on the pipe: what, when, who, and when it is looked at again.'),
-    { does: 'tidy' },
-  ),
+  step.inspect('tag', {
+    title: t('Tag it'),
+    minutes: 3,
+    text: m('A tag on the pipe: what, when, who, and when it is looked at again.'),
+    does: 'tidy',
+  }),
 ];
 
 /** All steps of the repair, in working order. */

@@ -46,7 +46,12 @@ export const figures = ({ work, resinMl, card, made }: Rounds): Figure[] => {
             label: t('Overlap each side'),
             value: made.overlapMm,
             quantity: 'length',
-            working: closing(made.working)('', 'overlap', made.overlapMm, 'mm'),
+            working: closing(made.working)({
+              symbol: '',
+              label: 'overlap',
+              value: made.overlapMm,
+              unit: 'mm',
+            }),
             paths,
           }),
           figureOf({
@@ -54,7 +59,12 @@ export const figures = ({ work, resinMl, card, made }: Rounds): Figure[] => {
             label: t('Taper each side'),
             value: made.taperMm,
             quantity: 'length',
-            working: closing(made.working)('', 'taper', made.taperMm, 'mm'),
+            working: closing(made.working)({
+              symbol: '',
+              label: 'taper',
+              value: made.taperMm,
+              unit: 'mm',
+            }),
             paths,
           }),
         ]

@@ -37,17 +37,16 @@ const prepSteps = ({ wrap, work }: Rounds): StepDraft[] => [
   }),
   protect(work),
   ...removeOld(work),
-  step.prep(
-    'wall-grid',
-    'look',
-    t('Measure the wall'),
-    20,
-    m(
+  step.prep('wall-grid', {
+    does: 'look',
+    title: t('Measure the wall'),
+    minutes: 20,
+    text: m(
       'Ultrasonic readings in a grid over the damage and {half} past it each way: the wall must be sound where the overlap bonds.',
       { half: mm(half(work)) },
     ),
-    { hold: { kind: 'photo', label: m('Grid with its readings') } },
-  ),
+    hold: { kind: 'photo', label: m('Grid with its readings') },
+  }),
   degrease(work),
   gradeStep(work, half(work)),
   dustOff(),
@@ -60,11 +59,9 @@ const fairSteps = ({ fair, work, prime }: Rounds): StepDraft[] => [
   ...(fair
     ? [
         ...mixSteps(work, fair),
-        step.touch(
-          fair,
-          'fair',
-          holed(work) ? t('Plug the hole') : t('Fill and fair'),
-          holed(work)
+        step.touch(fair, 'fair', {
+          title: holed(work) ? t('Plug the hole') : t('Fill and fair'),
+          text: holed(work)
             ? m('{amount} of {card} pressed into the hole, struck to the round of the pipe.', {
                 amount: ml(fair.mixMl),
                 card: fair.card.code,
@@ -73,16 +70,14 @@ const fairSteps = ({ fair, work, prime }: Rounds): StepDraft[] => [
                 '{amount} of {card} into the damage, struck to the round of the pipe. Fair every step so that no ply bridges.',
                 { amount: ml(fair.mixMl), card: fair.card.code },
               ),
-          {
-            figures: [`round.${fair.id}.total`],
-            wrong: [
-              wrong(
-                t('A hollow under the plies'),
-                t('Fill it before the next ply: a bridge carries nothing.'),
-              ),
-            ],
-          },
-        ),
+          figures: [`round.${fair.id}.total`],
+          wrong: [
+            wrong(
+              t('A hollow under the plies'),
+              t('Fill it before the next ply: a bridge carries nothing.'),
+            ),
+          ],
+        }),
         waitFor(fair, fair.card.cure.milestones.handle ? 'handle' : 'tackFree', {
           title: t('Is it shaped hard'),
           text: m(
@@ -93,15 +88,13 @@ const fairSteps = ({ fair, work, prime }: Rounds): StepDraft[] => [
       ]
     : []),
   ...mixSteps(work, prime),
-  step.touch(
-    prime,
-    'prime',
-    t('Wet the steel'),
-    m('Resin brushed hard into the profile, {thick} wet, no bare place.', {
+  step.touch(prime, 'prime', {
+    title: t('Wet the steel'),
+    text: m('Resin brushed hard into the profile, {thick} wet, no bare place.', {
       thick: q(PRIME_MM * 1000, 'thinFilm'),
     }),
-    { figures: ['round.prime.total'] },
-  ),
+    figures: ['round.prime.total'],
+  }),
 ];
 
 const wrapSteps = ({
@@ -117,19 +110,17 @@ const wrapSteps = ({
   ...(isolation
     ? [
         ...mixSteps(work, isolation, [wetOn(prime)]),
-        step.touch(
-          isolation,
-          'isolation',
-          t('Glass ply first'),
-          m(
+        step.touch(isolation, 'isolation', {
+          title: t('Glass ply first'),
+          text: m(
             'One ply of glass, {card}, wetted out, under all of the carbon: carbon on wet {metal} is a battery.',
             {
               card: isolation.card.code,
               metal: metal === 'stainless' ? t('stainless steel') : 'steel',
             },
           ),
-          { figures: ['round.isolation.total'] },
-        ),
+          figures: ['round.isolation.total'],
+        }),
       ]
     : []),
   ...mixSteps(work, main, [wetOn(isolation ?? prime)]),
@@ -137,35 +128,26 @@ const wrapSteps = ({
     title: m('Lay {plies} plies', { plies: wrap?.layers ?? 0 }),
     extra: m('Change the roll at a lap. Each ply inside the life of its batch.'),
   }),
-  step.touch(
-    main,
-    'compact',
-    t('Compact each ply'),
-    m(
+  step.touch(main, 'compact', {
+    title: t('Compact each ply'),
+    text: m(
       'Squeeze from the middle to the edges, roll each ply down. Step the ends back: {taper} of taper. Next ply on wet.',
       { taper: mm(made?.taperMm ?? 0) },
     ),
-    {
-      figures: ['overlap', 'taper'],
-      wrong: [
-        wrong(
-          t('A white place'),
-          t('Dry or with air in it: squeeze resin through while it is wet.'),
-        ),
-      ],
-    },
-  ),
-  step.build(
-    main,
-    'bind',
-    'form',
-    t('Bind it'),
-    5,
-    m(
+    figures: ['overlap', 'taper'],
+    wrong: [
+      wrong(t('A white place'), t('Dry or with air in it: squeeze resin through while it is wet.')),
+    ],
+  }),
+  step.build(main, 'bind', {
+    does: 'form',
+    title: t('Bind it'),
+    minutes: 5,
+    text: m(
       'Wrap compression film tightly over all of it and prick holes into it. Leave it on until the resin has set.',
     ),
-    { uses: ['film'] },
-  ),
+    uses: ['film'],
+  }),
   cleanTools(main),
 ];
 
@@ -197,17 +179,14 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
     }),
   ),
   ...hardness(work),
-  step.inspect(
-    'record',
-    t('Record it'),
-    10,
-    m(
+  step.inspect('record', {
+    title: t('Record it'),
+    minutes: 10,
+    text: m(
       'Plies, lots, readings, who laid it: kept for the life of the line, and signed by the engineer.',
     ),
-    {
-      hold: { kind: 'approval', who: 'pressure-engineer' },
-    },
-  ),
+    hold: { kind: 'approval', who: 'pressure-engineer' },
+  }),
   ...pressureSteps(work, ready),
 ];
 

@@ -14,7 +14,7 @@ export const coverFigures = ({ work, strips, drops }: CoverRounds): Figure[] => 
       label: t('Strips'),
       value: strips,
       quantity: 'count',
-      working: end('n', t('strips'), strips),
+      working: end({ symbol: 'n', label: t('strips'), value: strips }),
       paths,
     }),
     figureOf({
@@ -22,7 +22,12 @@ export const coverFigures = ({ work, strips, drops }: CoverRounds): Figure[] => 
       label: t('Strip width'),
       value: first?.stripWidthMm ?? 0,
       quantity: 'length',
-      working: end('w', t('strip width'), first?.stripWidthMm ?? 0, 'mm'),
+      working: end({
+        symbol: 'w',
+        label: t('strip width'),
+        value: first?.stripWidthMm ?? 0,
+        unit: 'mm',
+      }),
       paths,
     }),
     figureOf({
@@ -30,7 +35,7 @@ export const coverFigures = ({ work, strips, drops }: CoverRounds): Figure[] => 
       label: t('Margin'),
       value: first?.marginGotMm ?? 0,
       quantity: 'length',
-      working: end('m', t('margin'), first?.marginGotMm ?? 0, 'mm'),
+      working: end({ symbol: 'm', label: t('margin'), value: first?.marginGotMm ?? 0, unit: 'mm' }),
       paths,
     }),
     figureOf({
@@ -38,7 +43,7 @@ export const coverFigures = ({ work, strips, drops }: CoverRounds): Figure[] => 
       label: t('Drops'),
       value: drops,
       quantity: 'count',
-      working: end('d', t('drops'), drops),
+      working: end({ symbol: 'd', label: t('drops'), value: drops }),
       paths,
     }),
   ];

@@ -27,21 +27,22 @@ const readySteps = ({ work, strips }: CoverRounds): StepDraft[] => [
     extra: m('Flat and matt, low speed; keep clear of lettering and ribs.'),
   }),
   dustOff(t('Brush the dust off dry. No hand on it from here.')),
-  step.prep('cut-strips', 'ready', t('Cut the strips'), 5 + strips * 2, stripsText(work), {
+  step.prep('cut-strips', {
+    does: 'ready',
+    title: t('Cut the strips'),
+    minutes: 5 + strips * 2,
+    text: stripsText(work),
     figures: ['strips', 'stripWidth'],
   }),
-  step.prep(
-    'trace',
-    'mask',
-    t('Trace the place'),
-    5,
-    m('Lay the patch dry, {margin} past the crack all round, draw round it.', {
+  step.prep('trace', {
+    does: 'mask',
+    title: t('Trace the place'),
+    minutes: 5,
+    text: m('Lay the patch dry, {margin} past the crack all round, draw round it.', {
       margin: mm(coversIn(work)[0]?.marginGotMm ?? 0),
     }),
-    {
-      figures: ['marginGot'],
-    },
-  ),
+    figures: ['marginGot'],
+  }),
   ...beforeMixing(work),
 ];
 
@@ -49,15 +50,16 @@ const underSteps = ({ close, work, conditioner, main }: CoverRounds): StepDraft[
   ...(close
     ? [
         ...mixSteps(work, close),
-        step.touch(
-          close,
-          'close',
-          t('Close the crack'),
-          m('{card} into the crack, pressed shut and held to its set, before it is covered.', {
-            card: close.card.code,
-          }),
-          { figures: ['round.close.total'] },
-        ),
+        step.touch(close, 'close', {
+          title: t('Close the crack'),
+          text: m(
+            '{card} into the crack, pressed shut and held to its set, before it is covered.',
+            {
+              card: close.card.code,
+            },
+          ),
+          figures: ['round.close.total'],
+        }),
         waitFor(close, 'handle', {
           title: t('Is it shut'),
           text: m('Flexed by hand it stays shut. Buff what stands proud, brush the dust off.'),
@@ -65,18 +67,14 @@ const underSteps = ({ close, work, conditioner, main }: CoverRounds): StepDraft[
       ]
     : []),
   ...mixSteps(work, conditioner),
-  step.touch(
-    conditioner,
-    'condition',
-    t('Condition'),
-    m('{card} thin on the buffed rubber, inside the line; touch-dry.', {
+  step.touch(conditioner, 'condition', {
+    title: t('Condition'),
+    text: m('{card} thin on the buffed rubber, inside the line; touch-dry.', {
       card: conditioner.card.code,
     }),
-    {
-      people: 1,
-      figures: ['round.conditioner.total', 'cure.conditioner.tackFree'],
-    },
-  ),
+    people: 1,
+    figures: ['round.conditioner.total', 'cure.conditioner.tackFree'],
+  }),
   ...mixSteps(work, main, [
     {
       round: conditioner.id,
@@ -89,70 +87,54 @@ const underSteps = ({ close, work, conditioner, main }: CoverRounds): StepDraft[
 ];
 
 const laySteps = ({ main, drops }: CoverRounds): StepDraft[] => [
-  step.touch(
-    main,
-    'drops',
-    t('Drops'),
-    m(
+  step.touch(main, 'drops', {
+    title: t('Drops'),
+    text: m(
       '{drops} drops in all on the tyre inside the line, one by one, never smeared: one strip’s at a time.',
       { drops },
     ),
-    {
-      people: 1,
-      figures: ['drops'],
-      wrong: [
-        wrong(
-          t('Smeared'),
-          t('Wipe it off, buff, begin again: a smear skins before it is pressed.'),
-        ),
-      ],
-    },
-  ),
-  step.touch(
-    main,
-    'roll',
-    t('Lay and roll down'),
-    m(
+    people: 1,
+    figures: ['drops'],
+    wrong: [
+      wrong(t('Smeared'), t('Wipe it off, buff, begin again: a smear skins before it is pressed.')),
+    ],
+  }),
+  step.touch(main, 'roll', {
+    title: t('Lay and roll down'),
+    text: m(
       'From one end, a hand’s breadth at a time: press, roll, hold bit by bit to its set, go on. Corners last and longest.',
     ),
-    {
-      people: 1,
-      wrong: [wrong(t('A corner lifts'), t('One drop under it, hold.'))],
-    },
-  ),
+    people: 1,
+    wrong: [wrong(t('A corner lifts'), t('One drop under it, hold.'))],
+  }),
   cleanTools(main),
 ];
 
 const acceptSteps = ({ work, main, ready, airtight }: CoverRounds): StepDraft[] => [
   leave(work, main, m('An accelerator only where the card allows one.')),
-  step.during(
-    main,
-    'bevel',
-    'handle',
-    t('Bevel the edge'),
-    8,
-    m('Grind the edge to a slope all round, so that it does not scrub. Dust off.'),
-  ),
+  step.during(main, 'bevel', {
+    at: 'handle',
+    title: t('Bevel the edge'),
+    minutes: 8,
+    text: m('Grind the edge to a slope all round, so that it does not scrub. Dust off.'),
+  }),
   lookAndTap(ready, t('All edges and corners down, bevelled; a thin blade goes under nowhere.'), [
     wrong(t('A blade goes under'), t('Peel to where it holds, buff, drop, hold.')),
   ]),
   ...(airtight
     ? []
     : [
-        step.inspect(
-          'air',
-          t('Air-tight corners'),
-          10,
-          m(
+        step.inspect('air', {
+          title: t('Air-tight corners'),
+          minutes: 10,
+          text: m(
             'In a cage, nobody in line: to {share} of service pressure, soap on all four corners. No bubble.',
             { share: SOAP_SHARE },
           ),
-          {
-            wrong: [
-              wrong(t('Bubbles'), t('Deflate, core out, off with it. A licensed shop decides.')),
-            ],
-          },
-        ),
+          wrong: [
+            wrong(t('Bubbles'), t('Deflate, core out, off with it. A licensed shop decides.')),
+          ],
+        }),
       ]),
   inflate(),
 ];

@@ -42,31 +42,27 @@ export const total = (work: W, of: (c: ReturnType<typeof coversIn>[number]) => n
 /** The first steps of both methods. */
 export const prepSteps = (work: W): StepDraft[] => [
   isolate(work, { extra: m('Wheel off load, chocked, before anybody touches the tyre.') }),
-  step.prep(
-    'core-out',
-    'safe',
-    t('Core out'),
-    10,
-    m(
+  step.prep('core-out', {
+    does: 'safe',
+    title: t('Core out'),
+    minutes: 10,
+    text: m(
       'Core out: fully deflated before anything is done to it, whether it holds its air or not. Put a wire through the stem.',
     ),
-  ),
-  step.prep(
-    'cords',
-    'look',
-    t('Look for cords'),
-    10,
-    m(
+  }),
+  step.prep('cords', {
+    does: 'look',
+    title: t('Look for cords'),
+    minutes: 10,
+    text: m(
       'Open each crack with a blunt tool, {deep} and deeper: cord showing or cut stops the job. Photograph it with a rule.',
       { deep: mm(deepest(work)) },
     ),
-    {
-      hold: { kind: 'photo', label: m('The injury, opened, with a rule') },
-      wrong: [
-        wrong(t('Cord shows'), t('Stop. Print the referral sheet; a licensed tyre shop decides.')),
-      ],
-    },
-  ),
+    hold: { kind: 'photo', label: m('The injury, opened, with a rule') },
+    wrong: [
+      wrong(t('Cord shows'), t('Stop. Print the referral sheet; a licensed tyre shop decides.')),
+    ],
+  }),
   protect(work),
   ...removeOld(work),
   degrease(work),
@@ -74,14 +70,11 @@ export const prepSteps = (work: W): StepDraft[] => [
 
 /** Inflates again, by remote control. */
 export const inflate = (): StepDraft =>
-  step.inspect(
-    'inflate',
-    t('Inflate in the cage'),
-    15,
-    m(
+  step.inspect('inflate', {
+    title: t('Inflate in the cage'),
+    minutes: 15,
+    text: m(
       'In the cage, remote hose, never in line with the tyre. In steps to service pressure, watch the sidewall.',
     ),
-    {
-      wrong: [wrong('A bulge', t('Stop at once, deflate by remote, scrap the tyre.'))],
-    },
-  );
+    wrong: [wrong('A bulge', t('Stop at once, deflate by remote, scrap the tyre.'))],
+  });

@@ -41,33 +41,33 @@ function openUp(work: W): StepDraft[] {
   switch (routeOf(work)) {
     case 'break-out':
       return [
-        step.prep(
-          'break-out',
-          'abrade',
-          t('Break out to full depth'),
-          20 + metres(work) * 20,
-          m(
+        step.prep('break-out', {
+          does: 'abrade',
+          title: t('Break out to full depth'),
+          minutes: 20 + metres(work) * 20,
+          text: m(
             'Break out the full depth, undercut the lower side{stepped, select, yes {; the sunk half must be borne from right under} other {}}. Both halves are to bear on it and be tied. Wet, and a P3 mask: the dust is silica.',
             { stepped: stepped(work) ? 'yes' : 'no' },
           ),
-          { sparks: work.survey.site.area === 'safe', figures: ['opened'] },
-        ),
+          sparks: work.survey.site.area === 'safe',
+          figures: ['opened'],
+        }),
       ];
     case 'run-in':
       return [];
     default:
       return [
-        step.prep(
-          'chase',
-          'abrade',
-          t('Chase it'),
-          8 + metres(work) * 2,
-          m(
+        step.prep('chase', {
+          does: 'abrade',
+          title: t('Chase it'),
+          minutes: 8 + metres(work) * 2,
+          text: m(
             'Chase the crack to clean walls, {depth} deep. Wet, or with extraction, and a P3 mask: the dust is silica.',
             { depth: mm(work.buildMm) },
           ),
-          { sparks: work.survey.site.area === 'safe', figures: ['opened'] },
-        ),
+          sparks: work.survey.site.area === 'safe',
+          figures: ['opened'],
+        }),
       ];
   }
 }
@@ -76,19 +76,16 @@ const mortarSteps = (work: W, rounds: readonly Round[]): StepDraft[] =>
   rounds.flatMap((round, i) => {
     const before = rounds[i - 1];
     return [
-      step.prep(
-        'dampen',
-        'dampen',
-        t('Dampen'),
-        8,
-        m(
+      step.prep('dampen', {
+        does: 'dampen',
+        title: t('Dampen'),
+        minutes: 8,
+        text: m(
           'Just before the mortar, wet the walls until they are saturated and the surface is dry: dark, no shine, no puddle.',
         ),
-        {
-          round,
-          after: before ? [overcoat(work, before)] : [],
-        },
-      ),
+        round,
+        after: before ? [overcoat(work, before)] : [],
+      }),
       ...mixSteps(work, round, [
         {
           step: 'dampen',
@@ -99,36 +96,30 @@ const mortarSteps = (work: W, rounds: readonly Round[]): StepDraft[] =>
       ]),
       ...(i === 0
         ? [
-            step.touch(
-              round,
-              'scrub',
-              t('Scrub it in'),
-              m(
+            step.touch(round, 'scrub', {
+              title: t('Scrub it in'),
+              text: m(
                 'A scrub coat of the same mortar, wet, brushed hard into the damp walls; the rest on it at once.',
               ),
-            ),
+            }),
           ]
         : []),
-      step.touch(
-        round,
-        'under',
-        t('Fill right under'),
-        m(
+      step.touch(round, 'under', {
+        title: t('Fill right under'),
+        text: m(
           'Ram it under both halves from one side until it comes up at the other, {lift} a lift: no hollow is left.',
           { lift: mm(round.buildMm) },
         ),
-        {
-          wrong: [wrong(t('A hollow sound'), t('Open it there while soft, ram again.'))],
-        },
-      ),
+        wrong: [wrong(t('A hollow sound'), t('Open it there while soft, ram again.'))],
+      }),
       ...(i === rounds.length - 1
         ? [
-            step.touch(
-              round,
-              'strike',
-              t('Strike flush'),
-              m('Strike and float flush with both sides; feather a step into a gentle slope.'),
-            ),
+            step.touch(round, 'strike', {
+              title: t('Strike flush'),
+              text: m(
+                'Strike and float flush with both sides; feather a step into a gentle slope.',
+              ),
+            }),
           ]
         : []),
     ];
@@ -140,61 +131,53 @@ function resinSteps(work: W, main: Round): StepDraft[] {
   return [
     ...mixSteps(work, main),
     isGunned(work)
-      ? step.touch(
-          main,
-          'gun',
-          t('Gun it in'),
-          isSealant(work)
+      ? step.touch(main, 'gun', {
+          title: t('Gun it in'),
+          text: isSealant(work)
             ? m('Gun held low, pushed along, full to the walls, {deep} deep over the rod.', {
                 deep: mm(work.buildMm),
               })
             : m('The tip kept in the crack, pressure kept on, slow; go back over it as it sinks.'),
-          { people: 1, figures, wrong: [sinks] },
-        )
-      : step.touch(
-          main,
-          'pour',
-          t('Pour it in'),
-          m(
+          people: 1,
+          figures,
+          wrong: [sinks],
+        })
+      : step.touch(main, 'pour', {
+          title: t('Pour it in'),
+          text: m(
             'Along the crack from a small bottle, again and again until it takes no more. Mix little: it goes hot in the bottle.{proud, select, yes { Leave it proud.} other {}}',
             { proud: isScraped(work) ? 'no' : 'yes' },
           ),
-          {
-            people: 1,
-            figures,
-            wrong: [
-              sinks,
-              wrong(
-                t('Bottle warm'),
-                t('Put it outside to cool and throw it away. Mix less the next time.'),
-              ),
-            ],
-          },
-        ),
+          people: 1,
+          figures,
+          wrong: [
+            sinks,
+            wrong(
+              t('Bottle warm'),
+              t('Put it outside to cool and throw it away. Mix less the next time.'),
+            ),
+          ],
+        }),
     ...(isSealant(work)
       ? [
-          step.touch(
-            main,
-            'tool',
-            t('Tool it'),
-            m(
+          step.touch(main, 'tool', {
+            title: t('Tool it'),
+            text: m(
               'Smooth the joint once with a wet spatula, slightly hollow. Pull the tape off at once.',
             ),
-            { people: 1 },
-          ),
+            people: 1,
+          }),
         ]
       : []),
     ...(isScraped(work)
       ? [
-          step.touch(
-            main,
-            'scrape',
-            t('Scrape flush'),
-            m(
+          step.touch(main, 'scrape', {
+            title: t('Scrape flush'),
+            text: m(
               'A sharp scraper, flat, before it sets: what stands proud shows through the next coat.',
             ),
-            { people: 1 },
-          ),
+            people: 1,
+          }),
         ]
       : []),
   ];
@@ -209,23 +192,21 @@ const prepSteps = ({ work, card, survey, rounds, last }: Rounds): StepDraft[] =>
   gradeStep(work, 20),
   dustOff(t('Vacuum, then blow out with oil-free air, along it, twice. Dust is a release agent.')),
   isMortar(work)
-    ? step.prep(
-        'wash-out',
-        'dry',
-        t('Let it drain'),
-        5,
-        m('Let all puddles drain away. No dust may be left.'),
-      )
-    : step.prep(
-        'dry',
-        'dry',
-        t('Is it dry'),
-        5,
-        m(
+    ? step.prep('wash-out', {
+        does: 'dry',
+        title: t('Let it drain'),
+        minutes: 5,
+        text: m('Let all puddles drain away. No dust may be left.'),
+      })
+    : step.prep('dry', {
+        does: 'dry',
+        title: t('Is it dry'),
+        minutes: 5,
+        text: m(
           'Tape a film over it, look under it: no fog.{damp, select, yes { Damp is allowed by the card.} other {}}',
           { damp: card.damp === 'dry' ? 'no' : 'yes' },
         ),
-      ),
+      }),
   ...rodStep(work, survey.damages),
   ...sandStep(work),
   ...beforeMixing(work),
@@ -242,19 +223,15 @@ const acceptSteps = ({ work, last, grinds, ready }: Rounds): StepDraft[] => [
   ),
   ...(grinds
     ? [
-        step.during(
-          last,
-          'grind',
-          'handle',
-          t('Grind flush'),
-          5 + metres(work) * 1.25,
-          m(
+        step.during(last, 'grind', {
+          at: 'handle',
+          title: t('Grind flush'),
+          minutes: 5 + metres(work) * 1.25,
+          text: m(
             'Grind flush, with extraction and a mask. Cured resin is too shiny to coat: matt all over. Then vacuum and wipe the dust off.',
           ),
-          {
-            sparks: true,
-          },
-        ),
+          sparks: true,
+        }),
       ]
     : []),
   lookAndTap(
@@ -271,21 +248,18 @@ const acceptSteps = ({ work, last, grinds, ready }: Rounds): StepDraft[] => [
     ],
   ),
   ...hardness(work),
-  step.inspect(
-    'straight',
-    t('Straight edge'),
-    3,
-    m('Across it, a metre long: {most} proud or hollow at most.', { most: mm(FLUSH_MM) }),
-    {
-      hold: {
-        kind: 'reading',
-        label: m('Widest gap'),
-        quantity: 'length',
-        min: null,
-        max: FLUSH_MM,
-      },
+  step.inspect('straight', {
+    title: t('Straight edge'),
+    minutes: 3,
+    text: m('Across it, a metre long: {most} proud or hollow at most.', { most: mm(FLUSH_MM) }),
+    hold: {
+      kind: 'reading',
+      label: m('Widest gap'),
+      quantity: 'length',
+      min: null,
+      max: FLUSH_MM,
     },
-  ),
+  }),
 ];
 
 /** All steps of the repair, in working order. */

@@ -104,16 +104,16 @@ interface CoatOf {
 const mixed = ({ work, round }: CoatOf, window: After[]): StepDraft[] =>
   isPowder(work)
     ? [
-        step.prep(
-          'dampen',
-          'dampen',
-          t('Dampen to SSD'),
-          10,
-          m(
+        step.prep('dampen', {
+          does: 'dampen',
+          title: t('Dampen to SSD'),
+          minutes: 10,
+          text: m(
             'Just before the mortar, soak the surface and let the water go until it is saturated and surface dry: dark, no shine, no puddle.',
           ),
-          { round, after: window },
-        ),
+          round,
+          after: window,
+        }),
         ...mixSteps(work, round, [
           {
             step: 'dampen',
@@ -126,63 +126,51 @@ const mixed = ({ work, round }: CoatOf, window: After[]): StepDraft[] =>
     : mixSteps(work, round, window);
 
 const laidOn = ({ work, round, first, last }: CoatOf): StepDraft[] => [
-  step.touch(
-    round,
-    'coat',
-    round.title,
-    m(
+  step.touch(round, 'coat', {
+    title: round.title,
+    text: m(
       '{scrub, select, yes {Brush a scrub coat of it into the dark, damp concrete, then spread} other {Spread}} {thick}, from the far end back.',
       { scrub: isPowder(work) && first ? 'yes' : 'no', thick: mm(round.buildMm) },
     ),
-    {
-      people: Math.max(1, crewOf({ card: round.card, areaMm2: work.areaMm2 }) - 1),
-      figures: ['coats', 'coat'],
-      wrong: [
-        wrong(t('It drags'), t('It is setting: stop, no water on it. Cut it square there.')),
-        wrong(
-          t('Cracks like a map'),
-          t('Dried too fast: film over it, fog it. Wide ones are cut out.'),
-        ),
-      ],
-    },
-  ),
-  step.touch(
-    round,
-    'finish',
-    last ? (has(work, 'overlay') ? t('Broom it') : t('Strike off')) : t('Leave it rough'),
-    last
+    people: Math.max(1, crewOf({ card: round.card, areaMm2: work.areaMm2 }) - 1),
+    figures: ['coats', 'coat'],
+    wrong: [
+      wrong(t('It drags'), t('It is setting: stop, no water on it. Cut it square there.')),
+      wrong(
+        t('Cracks like a map'),
+        t('Dried too fast: film over it, fog it. Wide ones are cut out.'),
+      ),
+    ],
+  }),
+  step.touch(round, 'finish', {
+    title: last ? (has(work, 'overlay') ? t('Broom it') : t('Strike off')) : t('Leave it rough'),
+    text: last
       ? has(work, 'overlay')
         ? m('Broom it one way while it holds the line.')
         : m('Strike off on the edges, float; feather a step into a gentle slope.')
       : m('Level with a gauge rake, leave it rough for the next.'),
-    { people: 1 },
-  ),
+    people: 1,
+  }),
 ];
 
 const cove = (round: Round): StepDraft =>
-  step.build(
-    round,
-    'cove',
-    'place',
-    t('Run the cove'),
-    15,
-    m('A bottle or a cove trowel, one stroke, wetted; ends feathered.'),
-  );
+  step.build(round, 'cove', {
+    does: 'place',
+    title: t('Run the cove'),
+    minutes: 15,
+    text: m('A bottle or a cove trowel, one stroke, wetted; ends feathered.'),
+  });
 
 const joints = (round: Round): StepDraft =>
-  step.build(
-    round,
-    'joints',
-    'finish',
-    t('Rake joints, scrape high spots'),
-    10,
-    m(
+  step.build(round, 'joints', {
+    does: 'finish',
+    title: t('Rake joints, scrape high spots'),
+    minutes: 10,
+    text: m(
       'Joints and edges raked out when it can be scraped; high spots scraped with a straight edge, and brushed off.',
     ),
-    {
-      after: round.card.cure.milestones.tackFree ? [notBefore(round, 'tackFree')] : [],
-    },
-  );
+    after: round.card.cure.milestones.tackFree ? [notBefore(round, 'tackFree')] : [],
+  });
 
 export const coatSteps = (work: W, rounds: readonly Round[]): StepDraft[] =>
   rounds.flatMap((round, i) => {

@@ -28,60 +28,54 @@ const prepSteps = ({ work, survey }: Rounds): StepDraft[] => [
   degrease(work),
   ...(has(work, 'patch')
     ? [
-        step.prep(
-          'cut',
-          'abrade',
-          t('Cut the edges straight'),
-          25 * survey.damages.filter((d) => d.shape === 'patch').length,
-          m(
+        step.prep('cut', {
+          does: 'abrade',
+          title: t('Cut the edges straight'),
+          minutes: 25 * survey.damages.filter((d) => d.shape === 'patch').length,
+          text: m(
             'Saw a straight edge, {deep} deep or more, break out to sound: no feather edge round a patch. Wet, and a P3 mask.',
             { deep: mm(EDGE_MM) },
           ),
-          {
-            sparks: survey.site.area === 'safe',
-          },
-        ),
+          sparks: survey.site.area === 'safe',
+        }),
       ]
     : []),
   gradeStep(work, 0),
   dustOff(t('Vacuum all of it, edges last. Dust is a release agent.')),
-  step.prep(
-    'etch',
-    'wet',
-    t('Clean and etch'),
-    15,
-    m('{aid}, one part into {parts} of water, acid into water. Brush until it stops fizzing.', {
-      aid: aidName(work, 'etch'),
-      parts: ETCH_PARTS,
-    }),
-    { uses: ['etch'], figures: ['supply.etch'] },
-  ),
-  step.prep(
-    'neutral',
-    'wet',
-    t('Wash and neutralise'),
-    15,
-    m('Wash twice. Soda in the second; then water until the paper says neutral, pH {ph}.', {
+  step.prep('etch', {
+    does: 'wet',
+    title: t('Clean and etch'),
+    minutes: 15,
+    text: m(
+      '{aid}, one part into {parts} of water, acid into water. Brush until it stops fizzing.',
+      {
+        aid: aidName(work, 'etch'),
+        parts: ETCH_PARTS,
+      },
+    ),
+    uses: ['etch'],
+    figures: ['supply.etch'],
+  }),
+  step.prep('neutral', {
+    does: 'wet',
+    title: t('Wash and neutralise'),
+    minutes: 15,
+    text: m('Wash twice. Soda in the second; then water until the paper says neutral, pH {ph}.', {
       ph: 7,
     }),
-    {
-      wrong: [
-        wrong(t('Paper under pH 7'), t('Wash again: what is left of the acid eats the bond.')),
-      ],
-    },
-  ),
+    wrong: [wrong(t('Paper under pH 7'), t('Wash again: what is left of the acid eats the bond.'))],
+  }),
   ...(isPowder(work)
     ? []
     : [
-        step.prep(
-          'dry',
-          'dry',
-          t('Dry it'),
-          15,
-          m(
+        step.prep('dry', {
+          does: 'dry',
+          title: t('Dry it'),
+          minutes: 15,
+          text: m(
             'Let it dry as far as the card asks. Tape a clear film over it: no fog must form under the film.',
           ),
-        ),
+        }),
       ]),
   ...beforeMixing(work),
 ];
@@ -90,16 +84,15 @@ const buildSteps = ({ crack, work, coatRounds, last, seals }: Rounds): StepDraft
   ...(crack
     ? [
         ...mixSteps(work, crack),
-        step.touch(
-          crack,
-          'crack-fill',
-          t('Fill the cracks'),
-          m(
+        step.touch(crack, 'crack-fill', {
+          title: t('Fill the cracks'),
+          text: m(
             '{card} into every crack, chased {wide} by {deep}, struck flush: they come through what is laid over them.',
             { card: crack.card.code, wide: mm(CHASE.widthMm), deep: mm(CHASE.depthMm) },
           ),
-          { people: 1, figures: ['round.crack.total'] },
-        ),
+          people: 1,
+          figures: ['round.crack.total'],
+        }),
         waitFor(crack, 'tackFree', {
           title: t('Is the crack hard'),
           text: m('Press a fingernail into it. It is hard when no mark stays.'),
@@ -122,11 +115,9 @@ const buildSteps = ({ crack, work, coatRounds, last, seals }: Rounds): StepDraft
               why: m('Sealed when the mortar is dry enough by its card.'),
             },
       ]),
-      step.touch(
-        seal,
-        'seal',
-        seal.title,
-        m(
+      step.touch(seal, 'seal', {
+        title: seal.title,
+        text: m(
           '{card} by roller, {wet} wet, {cross, select, yes {across the first} other {thin}}. Dry before it rains on it.',
           {
             card: seal.card.code,
@@ -134,12 +125,10 @@ const buildSteps = ({ crack, work, coatRounds, last, seals }: Rounds): StepDraft
             cross: i > 0 ? 'yes' : 'no',
           },
         ),
-        {
-          people: 1,
-          figures: ['sealWet', `round.${seal.id}.total`],
-          wrong: [wrong(t('White bloom under it'), t('Sealed too wet: strip, wait, seal again.'))],
-        },
-      ),
+        people: 1,
+        figures: ['sealWet', `round.${seal.id}.total`],
+        wrong: [wrong(t('White bloom under it'), t('Sealed too wet: strip, wait, seal again.'))],
+      }),
     ];
   }),
 ];
@@ -165,29 +154,25 @@ const acceptSteps = ({ work, end, ready, last, seals }: Rounds): StepDraft[] => 
     ],
   ),
   fingernail(work),
-  step.inspect(
-    'level',
-    t('Straight edge and water'),
-    8,
-    m(
+  step.inspect('level', {
+    title: t('Straight edge and water'),
+    minutes: 8,
+    text: m(
       'Two metres, four ways, {gap} at most; then a pail of water: it runs to the drain, none stands.',
       { gap: mm(LEVEL_MM) },
     ),
-    {
-      hold: {
-        kind: 'reading',
-        label: m('Widest gap'),
-        quantity: 'length',
-        min: null,
-        max: LEVEL_MM,
-      },
+    hold: {
+      kind: 'reading',
+      label: m('Widest gap'),
+      quantity: 'length',
+      min: null,
+      max: LEVEL_MM,
     },
-  ),
-  step.inspect(
-    'open-traffic',
-    t('Say when it opens'),
-    2,
-    m(
+  }),
+  step.inspect('open-traffic', {
+    title: t('Say when it opens'),
+    minutes: 2,
+    text: m(
       'Feet {foot}, wheels {wheels}{sealed, select, yes {; the sealer: feet {sealFoot}, wheels {sealWheels}} other {}}.',
       {
         foot: momentText(last, 'lightLoad'),
@@ -197,8 +182,8 @@ const acceptSteps = ({ work, end, ready, last, seals }: Rounds): StepDraft[] => 
         sealWheels: momentText(end, 'fullLoad'),
       },
     ),
-    { does: 'tidy' },
-  ),
+    does: 'tidy',
+  }),
 ];
 
 /** All steps of the repair, in working order. */

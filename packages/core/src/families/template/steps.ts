@@ -24,12 +24,10 @@ const prepSteps = ({ work }: Rounds): StepDraft[] => [
 
 const buildSteps = ({ work, main }: Rounds): StepDraft[] => [
   ...mixSteps(work, main),
-  step.touch(
-    main,
-    'fill-nosing',
-    t('Fill the nosing'),
-    m('Fill it against a board, flush with the tread.'),
-  ),
+  step.touch(main, 'fill-nosing', {
+    title: t('Fill the nosing'),
+    text: m('Fill it against a board, flush with the tread.'),
+  }),
   cleanTools(main),
 ];
 
