@@ -26,6 +26,8 @@ export * from './materials/mix';
 export * from './materials/substrates';
 export * from './materials/words';
 export * from './site/site';
+export { TRADE_CONSTANTS, TRADE_IDS, tradeAt, USUAL_TRADE, type Trade } from './trade/trade';
+export type { TradeConstant } from './trade/constant';
 export { ASSET_MOST } from './survey/common';
 export * from './survey/fields';
 export * from './survey/demand';

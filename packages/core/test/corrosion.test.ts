@@ -1,3 +1,4 @@
+import { USUAL_TRADE } from '../src/trade/trade';
 import { cracked, eaten } from '../src/materials/corrosion';
 import type { Substrate } from '../src/materials/substrates';
 import type { Medium } from '../src/materials/words';
@@ -45,9 +46,9 @@ test.each<[Substrate, Medium, number, string | null]>([
 });
 
 test('chlorides crack stainless steel from 60 °C, not below, not without chlorides, and no other metal', () => {
-  const hot = cracked('stainless', met('brine', 7, 60));
+  const hot = cracked('stainless', met('brine', 7, 60), USUAL_TRADE);
   expect(hot && word(hot)).toMatch(/^Chlorides at 60 °C crack stainless steel; from 60 °C on/);
-  expect(cracked('stainless', met('brine', 7, 59.9))).toBeNull();
-  expect(cracked('stainless', met('water', 7, 90))).toBeNull();
-  expect(cracked('carbon-steel', met('brine', 7, 90))).toBeNull();
+  expect(cracked('stainless', met('brine', 7, 59.9), USUAL_TRADE)).toBeNull();
+  expect(cracked('stainless', met('water', 7, 90), USUAL_TRADE)).toBeNull();
+  expect(cracked('carbon-steel', met('brine', 7, 90), USUAL_TRADE)).toBeNull();
 });

@@ -1,5 +1,5 @@
 import type { SystemCard } from '../src/materials/card';
-import { PROOF_SHARE } from '../src/inspect/shares';
+import { USUAL_TRADE } from '../src/trade/trade';
 import { thickness } from '../src/methods/accept';
 import { rodStep } from '../src/methods/crack';
 import { flashMinutes, gradeMinutes, wipeMinutes } from '../src/methods/pace';
@@ -21,23 +21,26 @@ const mortar = { ...card, mix: { kind: 'powder-water' } as unknown as SystemCard
 
 describe('how a crack is opened', () => {
   test('a hairline is filled unopened; a wider crack is chased by a millimetre on each wall', () => {
-    expect(crackRoute(rigid, 1)).toBe('run-in');
-    expect(openedCrack(groove(1, 20), rigid)).toEqual(groove(1, 20));
-    expect(crackRoute(rigid, 1.1)).toBe('chase');
-    expect(openedCrack(groove(4, 45), rigid)).toEqual(groove(6, 45));
+    expect(crackRoute(rigid, 1, USUAL_TRADE)).toBe('run-in');
+    expect(openedCrack(groove(1, 20), rigid, USUAL_TRADE)).toEqual(groove(1, 20));
+    expect(crackRoute(rigid, 1.1, USUAL_TRADE)).toBe('chase');
+    expect(openedCrack(groove(4, 45), rigid, USUAL_TRADE)).toEqual(groove(6, 45));
     // Never shallower than the card holds.
-    expect(openedCrack(groove(4, 1), rigid).depthMm).toBe(rigid.layer.minMm);
+    expect(openedCrack(groove(4, 1), rigid, USUAL_TRADE).depthMm).toBe(rigid.layer.minMm);
   });
   test('for mortar it is broken out to the width of a tool, 40 mm', () => {
-    expect(openedCrack(groove(6, 30), mortar)).toMatchObject({ widthMm: 40, depthMm: 30 });
-    expect(openedCrack(groove(55, 30), mortar).widthMm).toBe(55);
+    expect(openedCrack(groove(6, 30), mortar, USUAL_TRADE)).toMatchObject({
+      widthMm: 40,
+      depthMm: 30,
+    });
+    expect(openedCrack(groove(55, 30), mortar, USUAL_TRADE).widthMm).toBe(55);
   });
   test("a bead is half as deep as wide, and no shallower than its card's minimum", () => {
-    expect(crackRoute(flexible, 20)).toBe('bead');
-    expect(openedCrack(groove(20, 60), flexible)).toEqual(groove(20, 10));
-    expect(openedCrack(groove(8, 60), flexible)).toEqual(groove(8, 6));
+    expect(crackRoute(flexible, 20, USUAL_TRADE)).toBe('bead');
+    expect(openedCrack(groove(20, 60), flexible, USUAL_TRADE)).toEqual(groove(20, 10));
+    expect(openedCrack(groove(8, 60), flexible, USUAL_TRADE)).toEqual(groove(8, 6));
     // A crack that is shallower than that is filled to its bottom.
-    expect(openedCrack(groove(8, 5), flexible)).toEqual(groove(8, 5));
+    expect(openedCrack(groove(8, 5), flexible, USUAL_TRADE)).toEqual(groove(8, 5));
   });
 });
 
@@ -56,13 +59,17 @@ test('a backing rod is a quarter thicker than its gap, as long as all the cracks
 });
 
 test('no place of a lining is below four fifths of the plan; a proof load is a quarter above the load', () => {
-  expect(thickness(2, 3, { text: '', values: {} }).hold).toEqual({
+  expect(
+    thickness(
+      { trade: USUAL_TRADE },
+      { targetMm: 2, minReadings: 3, text: { text: '', values: {} } },
+    ).hold,
+  ).toEqual({
     kind: 'thickness',
     targetMm: 2,
     minReadings: 3,
     leastShare: 0.8,
   });
-  expect(PROOF_SHARE).toBe(1.25);
 });
 
 describe('the working rate of a fitter', () => {
@@ -74,6 +81,7 @@ describe('the working rate of a fitter', () => {
         site: { ...survey.site, tools: more.tools ?? 'power', area: more.area ?? 'safe' },
         readings: { ...survey.readings, rhPct: more.rhPct ?? 50 },
       },
+      trade: USUAL_TRADE,
       context: {
         library: [{ role: 'aid', use: 'wipe', notOn: [], flashOffMinutes: 7 }],
       },

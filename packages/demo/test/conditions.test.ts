@@ -4,6 +4,7 @@ import {
   makePlan,
   matchAll,
   sentence,
+  USUAL_TRADE,
   word,
   type CardMatch,
   type Plan,
@@ -55,7 +56,9 @@ function met(match: CardMatch): number {
   return byHand;
 }
 const usualLook = ({ survey }: Plan): number =>
-  families().find((f) => f.id === survey.family)?.method.nextLookDays[survey.intent] ?? NaN;
+  families()
+    .find((f) => f.id === survey.family)
+    ?.method.nextLookDays(USUAL_TRADE)[survey.intent] ?? NaN;
 
 test('for any survey, every condition is met in the plan, in the minutes that Match counts', () => {
   let byHand = 0;

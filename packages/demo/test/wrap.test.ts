@@ -1,6 +1,9 @@
-import { FITTING_FACTOR, wrapped } from '@kelmot/core/work/wrap';
+import { USUAL_TRADE } from '@kelmot/core';
+import { fittingFactor, wrapped } from '@kelmot/core/work/wrap';
 import type { Demand, WrapNeed } from '@kelmot/core/survey/demand';
 import { card } from './surveyed';
+
+const HERE = { installC: 20, trade: USUAL_TRADE };
 
 /** An 88.9 mm pipe, 5.5 mm of wall, holed, at 40 °C, wrapped at 20 °C. */
 const need = (more: Partial<WrapNeed> = {}): WrapNeed => ({
@@ -17,7 +20,7 @@ const need = (more: Partial<WrapNeed> = {}): WrapNeed => ({
   ...more,
 });
 const wrap = (code: string, more: Partial<WrapNeed> = {}) => {
-  const found = wrapped(card(code), { wrap: need(more) } as Demand, 20);
+  const found = wrapped(card(code), { wrap: need(more) } as Demand, HERE);
   if (!found) throw new Error('nothing is wrapped');
   return found;
 };
@@ -62,7 +65,8 @@ test.each([8, 12, 16])(
 
 test('an elbow needs a fifth more layers than a straight, a branch twice as many, in whole layers', () => {
   const straight = wrap(ENGINEERED).layers;
-  expect(FITTING_FACTOR).toEqual({ straight: 1, elbow: 1.2, tee: 2 });
+  const factor = (at: 'straight' | 'elbow' | 'tee') => fittingFactor(at, USUAL_TRADE);
+  expect([factor('straight'), factor('elbow'), factor('tee')]).toEqual([1, 1.2, 2]);
   expect(wrap(ENGINEERED, { fitting: 'elbow' }).layers).toBe(Math.ceil(straight * 1.2 - 1e-9));
   expect(wrap(ENGINEERED, { fitting: 'tee' }).layers).toBe(straight * 2);
 });
@@ -95,6 +99,6 @@ test('each place is wrapped separately, and the tape is added up', () => {
 });
 
 test('without a pipe or a tape card nothing is wrapped', () => {
-  expect(wrapped(card(ENGINEERED), { wrap: null } as Demand, 20)).toBeNull();
-  expect(wrapped(card('R-210'), { wrap: need() } as Demand, 20)).toBeNull();
+  expect(wrapped(card(ENGINEERED), { wrap: null } as Demand, HERE)).toBeNull();
+  expect(wrapped(card('R-210'), { wrap: need() } as Demand, HERE)).toBeNull();
 });

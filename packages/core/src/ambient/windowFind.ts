@@ -101,25 +101,13 @@ export function windowFind(input: WindowFindInput): Worked<{ windows: Window[] }
    */
   const touched = (from: number, to: number): [number, number] =>
     to <= from ? [0, 0] : [floor(from / 60), ceil(to / 60)];
-  const [a0, a1] = touched(0, applyMinutes);
-  const [p0, p1] = touched(applyMinutes, applyMinutes + protectMinutes);
-  const all = ({
-    start,
-    from,
-    to,
-    what,
-  }: {
-    start: number;
-    from: number;
-    to: number;
-    what: keyof Judged;
-  }) => judged.slice(start + from, start + to).every((j) => j[what]);
-  const known = Math.max(a1, p1);
+  const applied = touched(0, applyMinutes);
+  const held = touched(applyMinutes, applyMinutes + protectMinutes);
+  const all = (what: keyof Judged, start: number, [from, to]: [number, number]) =>
+    judged.slice(start + from, start + to).every((j) => j[what]);
+  const known = Math.max(applied[1], held[1]);
   const good = judged.map(
-    (_, i) =>
-      i + known <= hours.length &&
-      all({ start: i, from: a0, to: a1, what: 'workable' }) &&
-      all({ start: i, from: p0, to: p1, what: 'protects' }),
+    (_, i) => i + known <= hours.length && all('workable', i, applied) && all('protects', i, held),
   );
   const iso = (i: number, minutes = 0) =>
     new Date(Date.parse((hours[i] as { at: string }).at) + minutes * MINUTE).toISOString();

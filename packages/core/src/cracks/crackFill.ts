@@ -72,19 +72,17 @@ export function crackFill({
   const sandBaseL = total((r) => r.sandBaseL);
   const shallow = filled.filter((r) => r.note).length;
   const working = [
-    ...filled
-      .slice(0, 12)
-      .map((r, i) =>
-        line({
-          symbol: `V${i + 1}`,
-          label: r.note
-            ? t('run {no}, deepen to {depth}', { no: i + 1, depth: formatFigure(minDepthMm) })
-            : t('run {no}', { no: i + 1 }),
-          expression: `${formatFigure(r.lengthM)}·${formatFigure(r.widthMm)}·${formatFigure(Math.min(Math.max(r.depthMm, minDepthMm), workingDepthMm))}/1000·(1 + ${formatFigure(wastePct)} %)`,
-          value: r.resinL,
-          unit: 'l',
-        }),
-      ),
+    ...filled.slice(0, 12).map((r, i) =>
+      line({
+        symbol: `V${i + 1}`,
+        label: r.note
+          ? t('run {no}, deepen to {depth}', { no: i + 1, depth: formatFigure(minDepthMm) })
+          : t('run {no}', { no: i + 1 }),
+        expression: `${formatFigure(r.lengthM)}·${formatFigure(r.widthMm)}·${formatFigure(Math.min(Math.max(r.depthMm, minDepthMm), workingDepthMm))}/1000·(1 + ${formatFigure(wastePct)} %)`,
+        value: r.resinL,
+        unit: 'l',
+      }),
+    ),
     line({
       symbol: '',
       label: t('runs to deepen'),

@@ -12,6 +12,7 @@ import type { Figure } from '../work/figure';
 import type { Round } from '../work/round';
 import type { Draft, StepDraft } from '../work/step';
 import type { Need } from '../work/supplies';
+import type { Trade } from '../trade/trade';
 import type { Work } from '../work/work';
 
 /** The survey of a family: its shapes, its groups of fields, its schema, and its demand on a material. */
@@ -54,7 +55,7 @@ export interface Method<S> {
   /** Questions on which practitioners differ and whose answer changes this method. */
   schools: readonly SchoolId[];
   /** Days from return to service to the next look. */
-  nextLookDays: Record<Intent, number>;
+  nextLookDays: (trade: Trade) => Record<Intent, number>;
   /** Ids of its own steps and figures. */
   stepIds: readonly string[];
   figureIds: readonly string[];

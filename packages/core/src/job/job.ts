@@ -118,7 +118,7 @@ function draftOf(work: Work, family: Family): Draft {
   const own = draft(work as never);
   const steps = [
     ...withPostCure(work, own),
-    ...returnToService(work, nextLookDays[work.survey.intent]),
+    ...returnToService(work, nextLookDays(work.trade)[work.survey.intent]),
   ];
   return { ...own, steps: withConditions(work, steps) };
 }

@@ -7,9 +7,6 @@ import { step } from '../methods/step';
 import type { Missed, StepDraft } from '../work/step';
 import type { Work } from '../work/work';
 
-/** Abrading a coat that has become shiny takes this share of the time for grading bare metal. */
-const ABRADE_SHARE = 0.4;
-
 /**
  * The steps that replace a missed window: they are put into the plan. A job that wipes nothing before its first mix,
  * such as damp concrete, wipes nothing here either.
@@ -24,7 +21,7 @@ export const missedSteps =
           step.prep('abrade', {
             does: 'abrade',
             title: t('Abrade: its window has closed'),
-            minutes: gradeMinutes(work) * ABRADE_SHARE,
+            minutes: gradeMinutes(work) * work.trade.pace.abradeShare,
             text: m(
               'By then it has gone shiny and does not hold: matt all over by hand, wet where it dusts.',
             ),
@@ -40,7 +37,7 @@ export const missedSteps =
           step.prep('grade', {
             does: 'abrade',
             title: t('Prepare it again'),
-            minutes: gradeMinutes(work) * ABRADE_SHARE,
+            minutes: gradeMinutes(work) * work.trade.pace.abradeShare,
             text: m('Bare metal has waited too long: over it once more to the same grade.'),
             round,
           }),

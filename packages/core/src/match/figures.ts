@@ -44,13 +44,17 @@ function readyFigure({ serviceMin, besides, work }: CardMatch, ready: Figure): F
   });
 }
 
-/** The total cost, and the cost per year of life. */
-function moneyFigures(match: CardMatch): Record<string, Figure> {
-  const { card, work, lifeDays, totalCost, materialCost, workCost, downtimeCost, besides } = match;
-  const a = costPerYear(match);
-  if (totalCost === null || a === null) return {};
+/** The parts of the total cost. */
+function totalLines({
+  work,
+  totalCost,
+  materialCost,
+  workCost,
+  downtimeCost,
+  besides,
+}: CardMatch): WorkingLine[] {
   const { currency, name } = work.site;
-  const total = [
+  return [
     line({
       symbol: '€m',
       label: t('material'),
@@ -87,10 +91,19 @@ function moneyFigures(match: CardMatch): Record<string, Figure> {
       symbol: '€',
       label: t('in all'),
       expression: '€m + €w + €c + €d',
-      value: totalCost,
+      value: totalCost ?? 0,
       unit: currency,
     }),
   ];
+}
+
+/** The total cost, and the cost per year of life. */
+function moneyFigures(match: CardMatch): Record<string, Figure> {
+  const { card, work, lifeDays, totalCost } = match;
+  const a = costPerYear(match);
+  if (totalCost === null || a === null) return {};
+  const { currency } = work.site;
+  const total = totalLines(match);
   const year = [
     ...total,
     line({

@@ -43,9 +43,6 @@ export interface Outcome {
 /** A job before its holding temperature is known. */
 export type Ask = Omit<JobAsk, 'heldC'>;
 
-/** Degrees that a heater can add. */
-const HEATER_C = 15;
-
 const isSound = ({ laid, draft }: Job): boolean => laid.ok && draft.rounds.every((r) => !r.problem);
 const readyOf = (job: Job): number => (job.laid.ok && isSound(job) ? job.laid.readyMin : Infinity);
 
@@ -64,7 +61,7 @@ function heldInTime(ask: Ask, { work }: Job, coldReadyMin: number): Job | null {
     return { heldC, job, readyMin: readyOf(job) };
   };
   let late = { heldC: Math.floor(work.tempC), readyMin: coldReadyMin };
-  const top = Math.min(work.card.ambient.maxSurfaceC, late.heldC + HEATER_C);
+  const top = Math.min(work.card.ambient.maxSurfaceC, late.heldC + work.trade.cure.heaterC);
   if (top <= late.heldC) return null;
   let inTime = at(top);
   if (inTime.readyMin > downMin) return null;

@@ -1,3 +1,4 @@
+import type { Trade } from '../trade/trade';
 import { m, q, type Message } from '../message/message';
 import { SUBSTRATE_NAMES, type Substrate } from './substrates';
 import { DRY_MEDIA, MEDIUM_NAMES, type Medium } from './words';
@@ -8,9 +9,6 @@ interface Met {
   ph: number;
   mediumC: number;
 }
-
-/** Chlorides pit stainless steel at any temperature; above this they also crack it, °C. */
-export const CHLORIDE_CRACKS_C = 60;
 
 /** Corrosion limits by substrate: usual values for bare material in flow. One row for each pair. */
 const EATEN: {
@@ -60,10 +58,14 @@ export function eaten(parent: Substrate, met: Met): Message | null {
 }
 
 /** The warning if chlorides are hot enough to crack stainless steel under any repair; null if not. */
-export function cracked(parent: Substrate, { medium, mediumC }: Met): Message | null {
-  if (parent !== 'stainless' || medium !== 'brine' || mediumC < CHLORIDE_CRACKS_C) return null;
+export function cracked(
+  parent: Substrate,
+  { medium, mediumC }: Met,
+  { strength: { chlorideCracksC } }: Trade,
+): Message | null {
+  if (parent !== 'stainless' || medium !== 'brine' || mediumC < chlorideCracksC) return null;
   return m('Chlorides at {got} crack stainless steel; from {from} on a repair hides it.', {
     got: q(mediumC, 'temperature'),
-    from: q(CHLORIDE_CRACKS_C, 'temperature'),
+    from: q(chlorideCracksC, 'temperature'),
   });
 }

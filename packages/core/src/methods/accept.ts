@@ -1,7 +1,6 @@
 import { t } from '../text/text';
 import { line } from '../calc/calc';
 import { holidayVoltage } from '../inspect/holidayVoltage';
-import { LEAST_THICKNESS_SHARE } from '../inspect/shares';
 import { joined, m, minutes, mm, q } from '../message/message';
 import { figureOf, type Figure } from '../work/figure';
 import type { After, StepDraft, Wrong } from '../work/step';
@@ -156,14 +155,22 @@ export const pressureFigures = ({ demand }: Work): Figure[] =>
     : [];
 
 /** Thickness against the plan: mean on target, none below a share of it. */
-export const thickness = (targetMm: number, minReadings: number, text: Text): StepDraft =>
+export const thickness = (
+  { trade }: Pick<Work, 'trade'>,
+  { targetMm, minReadings, text }: { targetMm: number; minReadings: number; text: Text },
+): StepDraft =>
   step('thickness', {
     station,
     does: 'test',
     title: t('Thickness'),
     minutes: 10,
     text,
-    hold: { kind: 'thickness', targetMm, minReadings, leastShare: LEAST_THICKNESS_SHARE },
+    hold: {
+      kind: 'thickness',
+      targetMm,
+      minReadings,
+      leastShare: trade.strength.leastThicknessShare,
+    },
     wrong: [
       wrong(t('Too thin'), t('Abrade, wipe, lay what is missing; it counts from the new coat.')),
     ],

@@ -8,9 +8,6 @@ import { leastWait, type Work } from '../work/work';
 import { mixSteps, mixTouch } from './mix';
 import { step, wrong } from './step';
 
-/** The deepest tooth of a wet-film comb, mm. */
-const COMB_MM = 2;
-
 /**
  * Whether the material is struck flush while soft; otherwise it is left proud and ground. In a classified area nothing
  * is ground.
@@ -131,7 +128,7 @@ export function coatSteps(
           ...(i === 0 ? ['coats'] : []),
           'coat',
           // A wet film is measured with a comb, which cannot measure a fill.
-          ...(work.coatMm < COMB_MM ? ['wetFilm'] : []),
+          ...(work.coatMm < work.trade.film.combMm ? ['wetFilm'] : []),
           ...(i === 0 ? [] : [`cure.${rounds[i - 1]?.id}.overcoatOpens`]),
         ],
         wrong: [

@@ -9,11 +9,6 @@ import type { Need } from '../work/supplies';
 import type { Work } from '../work/work';
 import { step } from './step';
 
-/** Bulk density of dry sand, kg per litre. */
-const SAND_KGL = 1.6;
-/** A backing rod is wider than the gap by this factor. */
-const ROD_SHARE = 1.25;
-
 interface Run {
   lengthMm: number;
   widthMm: number;
@@ -24,7 +19,7 @@ export const isSealant = ({ card }: Work): boolean => fillKind(card) === 'flexib
 
 /** How all cracks of a job are opened: the widest decides. */
 export const routeOf = (work: Work): ReturnType<typeof crackRoute> =>
-  crackRoute(work.card, work.demand.crack?.widthMm ?? 0);
+  crackRoute(work.card, work.demand.crack?.widthMm ?? 0, work.trade);
 
 /** Sand below the fill, ml: the rest of each crack, as it was opened. */
 const sandMl = (work: Work): number =>
@@ -67,7 +62,7 @@ export function crackNeeds(work: Work, runs: readonly Run[]): Need[] {
             id: 'sand',
             name: t('Fine dry sand'),
             for: m('the bed under the resin'),
-            amount: (ml / 1000) * SAND_KGL * 1000,
+            amount: (ml / 1000) * work.trade.concrete.sandKgL * 1000,
             quantity: 'mass' as const,
             working: [
               line({
@@ -81,14 +76,14 @@ export function crackNeeds(work: Work, runs: readonly Run[]): Need[] {
                 symbol: 'ρ',
                 label: t('loose sand'),
                 expression: t('usual'),
-                value: SAND_KGL,
+                value: work.trade.concrete.sandKgL,
                 unit: 'kg/l',
               }),
               line({
                 symbol: 'm',
                 label: t('sand'),
                 expression: 'Vs·ρ·1000',
-                value: ml * SAND_KGL,
+                value: ml * work.trade.concrete.sandKgL,
                 unit: 'g',
               }),
             ],
@@ -102,7 +97,7 @@ export function crackNeeds(work: Work, runs: readonly Run[]): Need[] {
             id: 'rod',
             name: t('Backing rod'),
             for: m('under the bead, {size} thick', {
-              size: mm(ROD_SHARE * Math.max(...runs.map((r) => r.widthMm))),
+              size: mm(work.trade.concrete.rodFactor * Math.max(...runs.map((r) => r.widthMm))),
             }),
             amount: metresMm,
             quantity: 'run' as const,
@@ -123,7 +118,7 @@ export const rodStep = (work: Work, runs: readonly Run[]): StepDraft[] =>
           text: m(
             'Backing rod, {rod} thick for {gap}, pushed down to leave {bead}: the bead bonds to two sides only and is half as deep as wide.',
             {
-              rod: mm(ROD_SHARE * Math.max(...runs.map((r) => r.widthMm))),
+              rod: mm(work.trade.concrete.rodFactor * Math.max(...runs.map((r) => r.widthMm))),
               gap: mm(Math.max(...runs.map((r) => r.widthMm))),
               bead: mm(work.buildMm),
             },

@@ -7,9 +7,6 @@ import type { Round } from '../work/round';
 import type { SecondNeed, Work } from '../work/work';
 import { mixTouch } from './mix';
 
-/** Wet film of a card that states none, µm. */
-const USUAL_WET_UM = 200;
-
 interface Film {
   id: string;
   purpose: Purpose;
@@ -34,7 +31,8 @@ export function filmRound(work: Work, film: Film): Round {
   });
   const { card } = second;
   const solids = card.layer.volumeSolidsPct / 100;
-  const wetUm = film.dftUm === undefined ? (card.wetFilmUm ?? USUAL_WET_UM) : film.dftUm / solids;
+  const wetUm =
+    film.dftUm === undefined ? (card.wetFilmUm ?? work.trade.film.usualWetUm) : film.dftUm / solids;
   const netMl = (film.areaMm2 * wetUm) / 1e6;
   return work.round({
     id: film.id,

@@ -5,7 +5,6 @@ import type { Touch } from '../work/batching';
 import type { Round } from '../work/round';
 import type { After, StepDraft } from '../work/step';
 import type { Need } from '../work/supplies';
-import { AGGREGATE_KGL } from '../work/weighing';
 import { crewOf, type Work } from '../work/work';
 import { mixWords } from './mixWords';
 import { step } from './step';
@@ -95,7 +94,6 @@ export function mixSteps(work: Work, round: Round, after: readonly After[] = [])
 /** Aggregate that extends a mortar, g; 0 if none. */
 const aggregateG = (round: Round): number =>
   round.batches.reduce((s, b) => s + ((b.aG ?? 0) * round.aggregatePct) / 100, 0);
-export { AGGREGATE_KGL };
 
 /** Aggregate for a fill of this depth, percent of the powder. */
 export const aggregateFor = ({ mix }: SystemCard, buildMm: number): number =>

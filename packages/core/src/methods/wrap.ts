@@ -1,5 +1,5 @@
 import { t } from '../text/text';
-import { FITTING_FACTOR } from '../work/wrap';
+import { fittingFactor, type Wrapped } from '../work/wrap';
 import { formatFigure, line } from '../calc/calc';
 import { m, mm, q, type Message } from '../message/message';
 import { figureOf, type Figure } from '../work/figure';
@@ -78,11 +78,9 @@ function wrapLength(
   });
 }
 
-/** Figures of a wrap: layers, tape, length, thickness, and its design if there is one. */
-export function wrapFigures({ wrap, card, survey, demand }: Work): Figure[] {
-  if (!wrap || !card.tape) return [];
-  const { lays, layers, design, metres, widthMm, thicknessMm } = wrap;
-  const paths = ['damages.0.outsideDiameterMm', 'line.pressureBar'];
+/** The layers, with their design or the least of the card. */
+function layersFigure({ design, layers }: Wrapped, work: Work, paths: string[]): Figure {
+  const { card, demand, trade } = work;
   const least = card.mix.kind === 'water-set' ? card.mix.leastLayers : layers;
   const whys = design?.ok
     ? design.working
@@ -97,7 +95,7 @@ export function wrapFigures({ wrap, card, survey, demand }: Work): Figure[] {
         }),
       ];
   const { fitting = 'straight' } = demand.wrap ?? {};
-  const factor = FITTING_FACTOR[fitting];
+  const factor = fittingFactor(fitting, trade);
   const round =
     factor === 1
       ? []
@@ -111,25 +109,34 @@ export function wrapFigures({ wrap, card, survey, demand }: Work): Figure[] {
             source: 'ISO 24817',
           }),
         ];
+  return figureOf({
+    id: 'layers',
+    label: t('Layers'),
+    value: layers,
+    quantity: 'count',
+    working: [
+      ...whys,
+      ...round,
+      line({
+        symbol: 'N',
+        label: t('layers'),
+        expression:
+          factor === 1 ? 'n' : t('n·{factor}, rounded up', { factor: formatFigure(factor) }),
+        value: layers,
+      }),
+    ],
+    paths,
+  });
+}
+
+/** Figures of a wrap: layers, tape, length, thickness, and its design if there is one. */
+export function wrapFigures(work: Work): Figure[] {
+  const { wrap, card, survey } = work;
+  if (!wrap || !card.tape) return [];
+  const { lays, layers, metres, widthMm, thicknessMm } = wrap;
+  const paths = ['damages.0.outsideDiameterMm', 'line.pressureBar'];
   return [
-    figureOf({
-      id: 'layers',
-      label: t('Layers'),
-      value: layers,
-      quantity: 'count',
-      working: [
-        ...whys,
-        ...round,
-        line({
-          symbol: 'N',
-          label: t('layers'),
-          expression:
-            factor === 1 ? 'n' : t('n·{factor}, rounded up', { factor: formatFigure(factor) }),
-          value: layers,
-        }),
-      ],
-      paths,
-    }),
+    layersFigure(wrap, work, paths),
     figureOf({
       id: 'tape',
       label: t('Tape'),

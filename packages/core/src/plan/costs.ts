@@ -1,113 +1,8 @@
-import { t } from '../text/text';
-import { z } from 'zod';
 import { formatFigure, line, type WorkingLine } from '../calc/calc';
+import { t } from '../text/text';
 import { figureOf, type Figure } from '../work/figure';
 import type { Supply } from '../work/supplies';
 import type { Work } from '../work/work';
-
-/** The next best card for the same job, for the comparison of costs. */
-export const NextOption = z.strictObject({
-  code: z.string(),
-  name: z.string(),
-  total: z.number(),
-  readyMin: z.number(),
-  lifeDays: z.number(),
-});
-export type NextOption = z.infer<typeof NextOption>;
-
-/** The same with the parts of its total: packs, people and conditions, stop. */
-export interface Next extends NextOption {
-  material: number;
-  work: number;
-  downtime: number;
-}
-
-/** The next option’s figures, beside this one’s. Money in the site’s currency. */
-export function nextFigures(next: Next | null, unit: string): Figure[] {
-  if (!next) return [];
-  const source = `card ${next.code}`;
-  return [
-    figureOf({
-      id: 'next.total',
-      label: t('{code}, the job', { code: next.code }),
-      value: next.total,
-      quantity: 'money',
-      working: [
-        line({
-          symbol: '€m',
-          label: t('material'),
-          expression: t('cheapest packs'),
-          value: next.material,
-          unit,
-          source,
-        }),
-        line({
-          symbol: '€w',
-          label: t('people, heater, what must be met'),
-          expression: t('its own schedule, the site’s rates'),
-          value: next.work,
-          unit,
-          source: 'site',
-        }),
-        line({
-          symbol: '€d',
-          label: t('downtime'),
-          expression: t('{ready}/60 at the asset’s rate', { ready: formatFigure(next.readyMin) }),
-          value: next.downtime,
-          unit,
-          source: 'asset',
-        }),
-        line({
-          symbol: '€',
-          label: t('in all'),
-          expression: '€m + €w + €d',
-          value: next.total,
-          unit,
-        }),
-      ],
-    }),
-    figureOf({
-      id: 'next.ready',
-      label: t('{code}, back in service in', { code: next.code }),
-      value: next.readyMin,
-      quantity: 'time',
-      working: [
-        line({
-          symbol: 't',
-          label: t('ready'),
-          expression: t('its own schedule'),
-          value: next.readyMin,
-          unit: 'min',
-          source,
-        }),
-      ],
-    }),
-    figureOf({
-      id: 'next.life',
-      label: t('{code}, expected life', { code: next.code }),
-      value: next.lifeDays * 1440,
-      quantity: 'time',
-      working: [
-        line({
-          symbol: 'L',
-          label: t('expected life'),
-          expression: t('as on the card'),
-          value: next.lifeDays,
-          unit: 'd',
-          source,
-        }),
-        line({
-          symbol: 't',
-          label: t('the same'),
-          expression: 'L·1440',
-          value: next.lifeDays * 1440,
-          unit: 'min',
-        }),
-      ],
-    }),
-  ];
-}
-
 export interface Spent {
   supplies: readonly Supply[];
   /** Minutes of people, from the schedule. */
@@ -145,6 +40,61 @@ const heaterLine = (site: Work['site'], heatMin: number, cost: number) =>
     source: site.name,
   });
 
+const downtimeCost = ({ survey }: Work, readyMin: number): number =>
+  (readyMin / 60) * survey.asset.costPerHour;
+
+/** The cost of the job with its parts. */
+function totalFigure(
+  work: Work,
+  parts: {
+    material: number;
+    labourLines: WorkingLine[];
+    heatLines: WorkingLine[];
+    readyMin: number;
+    total: number;
+  },
+): Figure {
+  const { survey } = work;
+  const { material, labourLines, heatLines, readyMin, total } = parts;
+  const unit = work.site.currency;
+  return figureOf({
+    id: 'cost.total',
+    label: t('The job'),
+    value: total,
+    quantity: 'money',
+    working: [
+      line({
+        symbol: '€m',
+        label: t('material'),
+        expression: t('sum of the packs'),
+        value: material,
+        unit,
+      }),
+      ...labourLines,
+      ...heatLines,
+      line({
+        symbol: '€d',
+        label: t('downtime'),
+        expression: t('{ready}/60·{costPerHour} an hour', {
+          ready: formatFigure(readyMin),
+          costPerHour: formatFigure(survey.asset.costPerHour),
+        }),
+        value: downtimeCost(work, readyMin),
+        unit,
+        source: 'asset',
+      }),
+      line({
+        symbol: '€',
+        label: t('the job'),
+        expression: heatLines.length > 0 ? '€m + €l + €h + €d' : '€m + €l + €d',
+        value: total,
+        unit,
+      }),
+    ],
+    paths: ['window.downMin'],
+  });
+}
+
 /** The cost of the job (material, people, heat, stop), and of the alternatives. Money in the site’s currency. */
 export function costFigures(
   work: Work,
@@ -156,8 +106,7 @@ export function costFigures(
   const hours = labourMin / 60;
   const labour = hours * site.labourPerHour;
   const heat = (heatMin / 60) * site.heaterPerHour;
-  const downtime = (readyMin / 60) * survey.asset.costPerHour;
-  const total = material + labour + heat + downtime;
+  const total = material + labour + heat + downtimeCost(work, readyMin);
   const labourLines = [
     line({
       symbol: 'h',
@@ -208,42 +157,7 @@ export function costFigures(
           }),
         ]
       : []),
-    figureOf({
-      id: 'cost.total',
-      label: t('The job'),
-      value: total,
-      quantity: 'money',
-      working: [
-        line({
-          symbol: '€m',
-          label: t('material'),
-          expression: t('sum of the packs'),
-          value: material,
-          unit,
-        }),
-        ...labourLines,
-        ...heatLines,
-        line({
-          symbol: '€d',
-          label: t('downtime'),
-          expression: t('{ready}/60·{costPerHour} an hour', {
-            ready: formatFigure(readyMin),
-            costPerHour: formatFigure(survey.asset.costPerHour),
-          }),
-          value: downtime,
-          unit,
-          source: 'asset',
-        }),
-        line({
-          symbol: '€',
-          label: t('the job'),
-          expression: heat > 0 ? '€m + €l + €h + €d' : '€m + €l + €d',
-          value: total,
-          unit,
-        }),
-      ],
-      paths: ['window.downMin'],
-    }),
+    totalFigure(work, { material, labourLines, heatLines, readyMin, total }),
     ...nothing(work),
     ...other(work, 'quote', {
       name: t('A contractor'),

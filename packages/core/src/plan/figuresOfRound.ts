@@ -1,6 +1,6 @@
 import { t } from '../text/text';
 import { touchedFor as touched } from '../work/batching';
-import { formatFigure, line } from '../calc/calc';
+import { formatFigure, line, type WorkingLine } from '../calc/calc';
 import { closing, endingIn, figureOf, type Figure } from '../work/figure';
 import { grossWorking, type Round } from '../work/round';
 import { weighing } from '../work/weighing';
@@ -87,19 +87,19 @@ export function roundFigures(round: Round, slope: Slope, prefix: string): Figure
   return [...figures, ...partFigures(round, slope, prefix)];
 }
 
-/** Mass and volume of both parts of the first batch; empty if the material is not weighed. */
-function partFigures(round: Round, slope: Slope, prefix: string): Figure[] {
-  const [first] = round.batches;
-  const weigh = weighing(round.card.mix, round.consistency, slope);
-  if (!first || !weigh || first.aG === null || first.bG === null) return [];
-  const paths = [...round.paths, ...TEMP];
+/** A batch and the masses of its parts. */
+function partLines(
+  batch: Round['batches'][number],
+  weigh: NonNullable<ReturnType<typeof weighing>>,
+  code: string,
+): WorkingLine[] {
   const { a, b, by } = weigh.ratio;
-  const common = [
+  return [
     line({
       symbol: 'Vb',
       label: t('batch'),
       expression: t('from above'),
-      value: first.ml,
+      value: batch.ml,
       unit: 'ml',
     }),
     line({
@@ -111,25 +111,54 @@ function partFigures(round: Round, slope: Slope, prefix: string): Figure[] {
       expression: `by ${by}`,
       value: `${formatFigure(a)} : ${formatFigure(b)}`,
       unit: '',
-      source: `card ${round.card.code}`,
+      source: `card ${code}`,
     }),
     line({
       symbol: 'mA',
       label: weigh.nameA.toLowerCase(),
       expression: t('by the batch and the ratio'),
-      value: first.aG,
+      value: batch.aG ?? 0,
       unit: 'g',
     }),
     line({
       symbol: 'mB',
       label: weigh.nameB.toLowerCase(),
       expression: t('by the batch and the ratio'),
-      value: first.bG,
+      value: batch.bG ?? 0,
       unit: 'g',
     }),
   ];
+}
+
+/** Mass and volume of both parts of the first batch; empty if the material is not weighed. */
+function partFigures(round: Round, slope: Slope, prefix: string): Figure[] {
+  const [first] = round.batches;
+  const weigh = weighing(round.card.mix, round.consistency, slope);
+  if (!first || !weigh || first.aG === null || first.bG === null) return [];
+  const paths = [...round.paths, ...TEMP];
+  const common = partLines(first, weigh, round.card.code);
+  const volume = (of: 'A' | 'B', massG: number): Figure => {
+    const [label, density] =
+      of === 'A' ? [weigh.nameA, weigh.densityA] : [weigh.nameB, weigh.densityB];
+    return figureOf({
+      id: `${prefix}${of.toLowerCase()}Ml`,
+      label,
+      value: massG / density,
+      quantity: 'volume',
+      working: [
+        ...endingIn(common, `m${of}`),
+        line({
+          symbol: `V${of}`,
+          label: label.toLowerCase(),
+          expression: `m${of}/${formatFigure(density)}`,
+          value: massG / density,
+          unit: 'ml',
+        }),
+      ],
+      paths,
+    });
+  };
   const mass = first.aG + first.bG;
-  const [aMl, bMl] = [first.aG / weigh.densityA, first.bG / weigh.densityB];
   return [
     figureOf({
       id: `${prefix}batchMass`,
@@ -158,40 +187,8 @@ function partFigures(round: Round, slope: Slope, prefix: string): Figure[] {
       working: endingIn(common, 'mB'),
       paths,
     }),
-    figureOf({
-      id: `${prefix}aMl`,
-      label: weigh.nameA,
-      value: aMl,
-      quantity: 'volume',
-      working: [
-        ...endingIn(common, 'mA'),
-        line({
-          symbol: 'VA',
-          label: weigh.nameA.toLowerCase(),
-          expression: `mA/${formatFigure(weigh.densityA)}`,
-          value: aMl,
-          unit: 'ml',
-        }),
-      ],
-      paths,
-    }),
-    figureOf({
-      id: `${prefix}bMl`,
-      label: weigh.nameB,
-      value: bMl,
-      quantity: 'volume',
-      working: [
-        ...endingIn(common, 'mB'),
-        line({
-          symbol: 'VB',
-          label: weigh.nameB.toLowerCase(),
-          expression: `mB/${formatFigure(weigh.densityB)}`,
-          value: bMl,
-          unit: 'ml',
-        }),
-      ],
-      paths,
-    }),
+    volume('A', first.aG),
+    volume('B', first.bG),
   ];
 }
 

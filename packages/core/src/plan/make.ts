@@ -1,26 +1,27 @@
-import { t } from '../text/text';
-import type { Survey } from '../families/registry';
 import { line } from '../calc/calc';
+import type { Survey } from '../families/registry';
 import { jobFrom, type Job } from '../job/job';
+import { judge, type CardMatch } from '../match/match';
+import { effortOf, jobAlone } from '../match/outcome';
 import type { Card, SystemCard } from '../materials/card';
 import type { Permission } from '../materials/words';
 import { m, type Message } from '../message/message';
-import { judge, type CardMatch } from '../match/match';
-import { effortOf, jobAlone } from '../match/outcome';
 import { agreeNextLook } from '../methods/accept';
 import { approval, withConditions } from '../methods/begin';
 import { isMetByHand } from '../rules/rule';
-import type { Schedule, ScheduledStep } from '../schedule/scheduleJob';
+import type { Schedule } from '../schedule/scheduleJob';
 import type { SiteSettings } from '../site/site';
-import { figureOf } from '../work/figure';
-import { momentsOf, neededOn, type Round } from '../work/round';
-import { listed, type Step, type StepDraft } from '../work/step';
-import { suppliesOf, type Supplied } from '../work/supplies';
-import { crewOf } from '../work/work';
+import { t } from '../text/text';
 import type { WorkContext } from '../work/context';
+import { figureOf } from '../work/figure';
+import { neededOn, type Round } from '../work/round';
+import { type StepDraft } from '../work/step';
+import { suppliesOf, type Supplied } from '../work/supplies';
 import { approversOf, cautionsOf, gearOf } from './cautions';
 import { checkPlan } from './check';
-import { costFigures, nextFigures, type Next } from './costs';
+import { costFigures } from './costs';
+import { nextFigures, type Next } from './nextOption';
+import { roundOf, stepOf } from './planParts';
 import { figuresOf, mainRoundOf } from './figures';
 import {
   heatFigures,
@@ -30,7 +31,7 @@ import {
   warningsOf,
   workWindows,
 } from './outlook';
-import { CORE_VERSION, type Plan, type PlanRound } from './plan';
+import { CORE_VERSION, type Plan } from './plan';
 
 export type PlanResult = { ok: true; plan: Plan } | { ok: false; why: Message };
 
@@ -87,68 +88,11 @@ function meeting({ work, steps: all, draft }: Job, match: CardMatch): StepDraft[
   return [...approvals, ...withConditions({ ...work, terms: terms.length }, steps, terms)];
 }
 
-function stepOf({ draft, id, minutes }: ScheduledStep): Step {
-  return {
-    id,
-    name: draft.name,
-    station: draft.station,
-    round: draft.round?.id ?? null,
-    does: draft.does,
-    title: draft.title,
-    text: draft.text(),
-    minutes,
-    people: draft.people ?? 1,
-    eachBatch: draft.touch ?? false,
-    sparks: draft.sparks ?? false,
-    hold: draft.hold ?? null,
-    ...(draft.timed ? { timed: draft.timed } : {}),
-    wrong: [...(draft.wrong ?? [])],
-    figures: listed(draft.figures),
-    uses: listed(draft.uses),
-  };
-}
-
-function roundOf(round: Round, before: Round | undefined, laid: Schedule): PlanRound {
-  const mixed = laid.mixedAt.get(round.id)?.last ?? 0;
-  const { card, batching } = round;
-  return {
-    id: round.id,
-    name: round.title,
-    purpose: round.purpose,
-    card: { code: card.code, version: card.version, name: card.name },
-    amountMl: round.mixMl,
-    spareMl: Math.max(0, round.mixMl - round.placedMl),
-    on: before?.id ?? 'parent',
-    buildMm: round.buildMm,
-    consistency: round.consistency,
-    tempC: round.base.tempC,
-    pailC: batching.pailC,
-    people: crewOf(round) + batching.moreHands,
-    chose: batching.chose,
-    because: round.because ?? null,
-    batches: laid.batches
-      .filter((b) => b.round === round.id)
-      .map(({ no, ml, aG, bG, lifeMin, useMin, mixedAtMin, lastTouchMin }) => ({
-        no,
-        round: round.id,
-        ml,
-        aG,
-        bG,
-        consistency: round.consistency,
-        lifeMin,
-        mixedAtMin,
-        lastTouchMin,
-        placeByMin: mixedAtMin + useMin,
-      })),
-    milestones: momentsOf(round, mixed).map(({ id, minutes }) => ({ id, minutes })),
-    needed: round.needed === null ? null : neededOn(card, round.needed),
-  };
-}
-
 /** Days from return to service to the next look: fewer if the card is only fair for this damage. */
 const nextLookDays = ({ judged }: CardMatch, { work, family }: Job): number =>
   Math.ceil(
-    family.method.nextLookDays[work.survey.intent] * (judged.some((j) => j.early) ? EARLY : 1),
+    family.method.nextLookDays(work.trade)[work.survey.intent] *
+      (judged.some((j) => j.early) ? work.trade.cure.earlyShare : 1),
   );
 
 /** The job with its verdict's conditions as steps, scheduled again. */
@@ -322,9 +266,6 @@ export function makePlan(
     },
   };
 }
-
-/** Share of the usual time to the next look if the card is only fair. */
-const EARLY = 0.5;
 
 /** Number of smallest margins that are shown. */
 const TIGHTEST = 3;

@@ -57,8 +57,6 @@ export const heatFigures = (main: Round): Figure[] =>
 const TRACES = 120;
 /** Longest wait for a cure: thirty days. */
 const LONGEST_MIN = 43_200;
-/** Standard deviation of a heater with thermostat, °C. */
-const HELD_SD_C = 0.5;
 
 /** The chance of being cured in time, over possible temperatures. Empty if there is no time at all. */
 export function readinessFigures(
@@ -83,7 +81,7 @@ export function readinessFigures(
     startAt,
     deadlineMin: Math.min(deadlineMin, LONGEST_MIN),
     meanTempC,
-    sdTempC: held ? HELD_SD_C : site.tempSdC,
+    sdTempC: held ? work.trade.cure.heldSdC : site.tempSdC,
     dailySwingC: held ? 0 : survey.site.outdoors ? site.swingOutdoorsC : site.swingIndoorsC,
     utcOffsetMin: offsetMin(Date.parse(startAt), site.zone),
     traces: TRACES,

@@ -1,5 +1,5 @@
 import { t } from '../text/text';
-import { formatFigure, line, refuse, worked, type Answer } from '../calc/calc';
+import { formatFigure, line, refuse, worked, type Answer, type WorkingLine } from '../calc/calc';
 import { demandOfSurvey, familyOf } from '../families/registry';
 import { assumedSurvey } from '../form/assumedSurvey';
 import { readField, type SurveyDraft } from '../form/draft';
@@ -50,51 +50,27 @@ function draftOf({ card, family, shape, sizes }: PackCoverageInput): SurveyDraft
   };
 }
 
-/**
- * How far one pack of a card goes on damage of a size: the amounts of a real plan, with overfill, profile, waste and
- * purge. Refuses if a dimension cannot be read, or the pack is not the card's.
- */
-export function packCoverage(ask: PackCoverageInput): Answer<PackCoverage> {
-  const { card, packId, units, site, library } = ask;
-  const pack = card.packs.find((p) => p.id === packId);
-  const shape = familyOf(ask.family).shapes.find((s) => s.shape === ask.shape);
-  if (!pack || !shape)
-    return refuse(t('{code} has no such pack, or the damage is not known.', { code: card.code }));
-  const size = (key: string): number | null => {
-    const field = shape.fields[key];
-    const read = field ? readField(field, ask.sizes[key], units) : null;
-    return read && 'value' in read ? Number(read.value) : null;
-  };
-  const unread = Object.entries(shape.fields).find(([key]) => size(key) === null);
-  if (unread)
-    return refuse(t('{label} cannot be read: type a number.', { label: unread[1].label }));
-  const survey = assumedSurvey(draftOf(ask), units);
-  if (!survey) return refuse(t('These sizes do not go together.'));
-  const demand = demandOfSurvey(survey, site);
-  // Only this pack: a wrap of another width has another overlap.
-  const only = { ...card, packs: [pack] };
-  const job = jobFrom(
-    workFor({ survey, card: only, site, context: { library }, demand, heldC: null, terms: 0 }),
-  );
-  // Of a whole kit or cartridge only the placed part counts: the rest serves the next damage.
-  const drawn = ownRounds(job).reduce(
-    (sum, r) => sum + r.draw * (r.mixMl > 0 ? r.placedMl / r.mixMl : 1),
-    0,
-  );
-  if (drawn <= 0)
-    return refuse(t('{code} is not what this damage is filled with.', { code: card.code }));
+interface Covered {
+  card: SystemCard;
+  pack: SystemCard['packs'][number];
+  drawn: number;
+  count: number;
+  long: number | null;
+  wide: number | null;
+  lengthMm: number | null;
+  areaMm2: number | null;
+}
+
+/** The lines of working of a pack's coverage. */
+function coverageLines(covered: Covered): WorkingLine[] {
+  const { card, pack, drawn, count, long, wide, lengthMm, areaMm2 } = covered;
   const { quantity, scale } = packQuantity(card);
-  const share = pack.size / drawn;
-  const count = Math.floor(share + 1e-9);
-  const [long, wide] = [size('lengthMm'), size('widthMm')];
-  const lengthMm = long === null ? null : long * share;
-  const areaMm2 = long === null || wide === null ? null : long * wide * share;
   const unit = shownUnit(quantity, 'metric');
   const [shown, held] = [drawn, pack.size].map((x) => fromBase(x * scale, unit)) as [
     number,
     number,
   ];
-  return worked({ each: drawn * scale, quantity, count, lengthMm, areaMm2 }, [
+  return [
     line({
       symbol: 'V',
       label: t('one takes'),
@@ -140,5 +116,51 @@ export function packCoverage(ask: PackCoverageInput): Answer<PackCoverage> {
       value: count,
       unit: '',
     }),
-  ]);
+  ];
+}
+
+/**
+ * How far one pack of a card goes on damage of a size: the amounts of a real plan, with overfill, profile, waste and
+ * purge. Refuses if a dimension cannot be read, or the pack is not the card's.
+ */
+export function packCoverage(ask: PackCoverageInput): Answer<PackCoverage> {
+  const { card, packId, units, site, library } = ask;
+  const pack = card.packs.find((p) => p.id === packId);
+  const shape = familyOf(ask.family).shapes.find((s) => s.shape === ask.shape);
+  if (!pack || !shape)
+    return refuse(t('{code} has no such pack, or the damage is not known.', { code: card.code }));
+  const size = (key: string): number | null => {
+    const field = shape.fields[key];
+    const read = field ? readField(field, ask.sizes[key], units) : null;
+    return read && 'value' in read ? Number(read.value) : null;
+  };
+  const unread = Object.entries(shape.fields).find(([key]) => size(key) === null);
+  if (unread)
+    return refuse(t('{label} cannot be read: type a number.', { label: unread[1].label }));
+  const survey = assumedSurvey(draftOf(ask), units);
+  if (!survey) return refuse(t('These sizes do not go together.'));
+  const demand = demandOfSurvey(survey, site);
+  // Only this pack: a wrap of another width has another overlap.
+  const only = { ...card, packs: [pack] };
+  const job = jobFrom(
+    workFor({ survey, card: only, site, context: { library }, demand, heldC: null, terms: 0 }),
+  );
+  // Of a whole kit or cartridge only the placed part counts: the rest serves the next damage.
+  const drawn = ownRounds(job).reduce(
+    (sum, r) => sum + r.draw * (r.mixMl > 0 ? r.placedMl / r.mixMl : 1),
+    0,
+  );
+  if (drawn <= 0)
+    return refuse(t('{code} is not what this damage is filled with.', { code: card.code }));
+  const { quantity, scale } = packQuantity(card);
+  const share = pack.size / drawn;
+  const count = Math.floor(share + 1e-9);
+  const [long, wide] = [size('lengthMm'), size('widthMm')];
+  const lengthMm = long === null ? null : long * share;
+  const areaMm2 = long === null || wide === null ? null : long * wide * share;
+  const sizes = { long, wide, lengthMm, areaMm2 };
+  return worked(
+    { each: drawn * scale, quantity, count, lengthMm, areaMm2 },
+    coverageLines({ card, pack, drawn, count, ...sizes }),
+  );
 }

@@ -10,8 +10,8 @@ import { Figure } from '../work/figure';
 import { Link, Slot, Step } from '../work/step';
 import { Supply } from '../work/supplies';
 import { CONSISTENCIES } from '../work/weighing';
-import { NextOption } from './costs';
 import { HeatOption, WorkWindow } from './outlook';
+import { NextOption } from './nextOption';
 
 /** The version of core that made a plan: an old plan keeps its figures when a formula changes. */
 export const CORE_VERSION = '0.3.0';

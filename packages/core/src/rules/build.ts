@@ -6,18 +6,6 @@ import { m, mm, q } from '../message/message';
 import { crackRoute } from '../work/crack';
 import { atLeast, atMost, fits, fitsBuilt, fitsIf, no, relaxBy, type Rule } from './rule';
 
-/** Thermal expansion of concrete, per degree. */
-const EXPANSION_PER_C = 1e-5;
-
-/** Concrete in a restrained slab: stiffness and tensile strength, MPa. */
-const CONCRETE_MPA = 30_000;
-const CONCRETE_TENSILE_MPA = 2.5;
-/** Share of the movement that the ground restrains: usual value. */
-const GROUND_RESTRAINT = 0.5;
-
-/** Height of a trip hazard in a walkway, mm: usual limit. */
-const TRIP_MM = 6;
-
 /** Whether the build suits its place: movement, crack width, thickness. */
 export const buildRules: Rule[] = [
   {
@@ -25,14 +13,14 @@ export const buildRules: Rule[] = [
     name: t('Movement'),
     question: t('Does it hold when day and night move the crack?'),
     strength: true,
-    judge: ({ card, demand }) => {
+    judge: ({ card, demand, trade: { concrete } }) => {
       const { crack } = demand;
       if (!crack || crack.swingC === 0) return fits(t('Nothing moves it.'));
       const { movementPct, modulusMPa, tensileMPa } = card.service;
       const move = crackMovement({
         panelLengthM: crack.panelLengthM,
         deltaC: crack.swingC,
-        expansionPerC: EXPANSION_PER_C,
+        expansionPerC: concrete.expansionPerC,
         movementShare: 1,
         restraint: 1,
         crackWidthMm: Math.min(...crack.widthsMm),
@@ -58,7 +46,7 @@ export const buildRules: Rule[] = [
       const kind = fillKind(card);
       const stress =
         modulusMPa && tensileMPa && kind === 'tied'
-          ? (modulusMPa * EXPANSION_PER_C * crack.swingC) / tensileMPa
+          ? (modulusMPa * concrete.expansionPerC * crack.swingC) / tensileMPa
           : Infinity;
       if (atMost(stress, 1))
         return fitsIf(
@@ -73,8 +61,9 @@ export const buildRules: Rule[] = [
       // Asphalt yields: a material bonded to it restrains nothing.
       const bonded = kind === 'rigid' && demand.material !== 'asphalt';
       if (bonded && tensileMPa) {
-        const got = CONCRETE_MPA * EXPANSION_PER_C * crack.swingC * GROUND_RESTRAINT;
-        const most = Math.min(tensileMPa, CONCRETE_TENSILE_MPA);
+        const got =
+          concrete.modulusMpa * concrete.expansionPerC * crack.swingC * concrete.groundRestraint;
+        const most = Math.min(tensileMPa, concrete.tensileMpa);
         const held = {
           value: got,
           limit: most,
@@ -99,7 +88,7 @@ export const buildRules: Rule[] = [
     id: 'crackWidth',
     name: t('Crack width'),
     question: t('Does it run in, and stay in?'),
-    judge: ({ card, demand }) => {
+    judge: ({ card, demand, trade }) => {
       if (!demand.crack) return fits(t('It is no crack to run into.'));
       if (!card.crackMm) return no(t('It is not made to fill a crack.'));
       const { min, max } = card.crackMm;
@@ -108,7 +97,9 @@ export const buildRules: Rule[] = [
       const single = widthsMm.filter((w) => !atLeast(w, min)).length === 1;
       // A broken-out crack has the width of the break-out.
       const narrow =
-        crackRoute(card, leastWidthMm) === 'break-out' ? Math.max(leastWidthMm, min) : leastWidthMm;
+        crackRoute(card, leastWidthMm, trade) === 'break-out'
+          ? Math.max(leastWidthMm, min)
+          : leastWidthMm;
       if (!atLeast(narrow, min))
         return no(
           () =>
@@ -153,17 +144,18 @@ export const buildRules: Rule[] = [
     id: 'step',
     name: t('Step'),
     question: t('Does it bear both halves where one has sunk?'),
-    judge: ({ card, demand }) => {
+    judge: ({ card, demand, trade }) => {
       const { crack } = demand;
+      const { concrete } = trade;
       if (!crack || crack.stepMm === 0) return fits(t('Both sides are level.'));
       const step = mm(crack.stepMm);
       const against = {
         value: crack.stepMm,
-        limit: TRIP_MM,
+        limit: concrete.tripMm,
         quantity: 'length' as const,
         sense: 'max' as const,
       };
-      if (crackRoute(card, crack.widthMm) === 'break-out')
+      if (crackRoute(card, crack.widthMm, trade) === 'break-out')
         return fits(() =>
           m('Broken out and filled under both halves, over a step of {step}.', { step }),
         );
@@ -177,10 +169,10 @@ export const buildRules: Rule[] = [
       return fitsIf(
         () => m('the high side is ground to a slope first'),
         () =>
-          crack.stepMm > TRIP_MM
+          crack.stepMm > concrete.tripMm
             ? m('One side stands {step} higher: over {trip} is a trip.', {
                 step,
-                trip: mm(TRIP_MM),
+                trip: mm(concrete.tripMm),
               })
             : m('One side stands {step} higher, and what is filled level with it breaks out.', {
                 step,

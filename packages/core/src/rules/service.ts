@@ -2,16 +2,13 @@ import { t } from '../text/text';
 import { WEAR_NAMES } from '../materials/words';
 import { m, mm, q } from '../message/message';
 import { bondHolds } from '../work/bond';
-import { FITTING_FACTOR } from '../work/wrap';
+import { fittingFactor } from '../work/wrap';
 import { buildRules } from './build';
 import { forgottenRules } from './forgotten';
 import { mediumRules } from './medium';
 import { atLeast, atMost, fits, fitsIf, LOOKED_EARLY, no, relaxBy, type Rule } from './rule';
 
 const RATINGS = ['none', 'poor', 'fair', 'good', t('very good')];
-/** Remaining wall below which an engineer judges the pressure boundary: share of sound wall, and mm. */
-const THIN_SHARE = 0.5;
-const THIN_MM = 3;
 /** Ratings from which wear and flexing are resisted, and resisted for a limited time. */
 const STANDS = 3;
 const STANDS_A_WHILE = 2;
@@ -70,7 +67,7 @@ export const serviceRules: Rule[] = [
     name: t('Pressure'),
     question: t('Does it hold the pressure?'),
     strength: true,
-    judge: ({ card, demand, wrap }) => {
+    judge: ({ card, demand, wrap, trade }) => {
       const { pressureBar } = demand;
       const got = q(pressureBar, 'pressure');
       if (wrap?.design) {
@@ -86,7 +83,7 @@ export const serviceRules: Rule[] = [
       if (demand.wrap?.engineered)
         return no(t('It has no laminate properties to design a wrap from.'));
       const { fitting = 'straight' } = demand.wrap ?? {};
-      const limit = card.service.pressureBar / FITTING_FACTOR[fitting];
+      const limit = card.service.pressureBar / fittingFactor(fitting, trade);
       const most = q(limit, 'pressure');
       const where = m('{fitting, select, straight {} other { on this {fitting}}}', { fitting });
       const against = {
@@ -130,13 +127,13 @@ export const serviceRules: Rule[] = [
     name: t('Bond'),
     question: t('Does the bonded area carry the load, with a factor to spare?'),
     strength: true,
-    judge: ({ card, demand }) => {
+    judge: ({ card, demand, trade }) => {
       const { load } = demand;
       const shear = card.service.lapShearMPa;
       if (!load) return fits(t('Nothing hangs on the bond.'));
       if (!shear)
         return no(t('Its lap shear strength is not on the card: it may not carry a load.'));
-      const holds = bondHolds(load.areaMm2, shear);
+      const holds = bondHolds(load.areaMm2, shear, trade);
       const against = {
         value: load.newtons,
         limit: holds,
@@ -155,14 +152,17 @@ export const serviceRules: Rule[] = [
     id: 'wall',
     name: t('Wall left'),
     question: t('Is enough wall left for the paste to be a lining and not the wall?'),
-    judge: ({ bodies, wrap, demand }) => {
+    judge: ({ bodies, wrap, demand, trade }) => {
       if (!demand.boundary) return fits(t('It holds no pressure.'));
       const walls = bodies.flatMap(({ body }) => (body.remainingMm === null ? [] : [body]));
       const thinnest = walls.sort((a, b) => (a.remainingMm ?? 0) - (b.remainingMm ?? 0))[0];
       if (wrap || !thinnest || thinnest.remainingMm === null)
         return fits(t('It holds no pressure.'));
       const left = thinnest.remainingMm;
-      const limit = Math.max(THIN_MM, THIN_SHARE * (left + thinnest.buildMm));
+      const limit = Math.max(
+        trade.strength.thinMm,
+        trade.strength.thinShare * (left + thinnest.buildMm),
+      );
       const against = { value: left, limit, quantity: 'length' as const, sense: 'min' as const };
       if (atLeast(left, limit))
         return fits(() => m('{left} of wall is left.', { left: mm(left) }), against);

@@ -1,6 +1,7 @@
 import { t } from '../text/text';
 import { z } from 'zod';
 import { isZone } from '../units/zone';
+import { OwnTrade } from '../trade/trade';
 
 /** Day-to-night swing of a surface if the site states none, °C. */
 export const SWING_C = { indoors: 2, outdoors: 8 } as const;
@@ -56,6 +57,8 @@ export const SiteSettings = z.strictObject({
     .default('UTC'),
   /** Whether a second person, who did not do the work, must sign: never, where approval is needed, or always. */
   secondSigns: z.enum(SECOND_SIGNS).default('never'),
+  /** The site’s own figures of the trade, by id, in place of the usual ones. */
+  trade: OwnTrade.optional(),
   /** From plans made before zones had names; not read. */
   zoneMin: z.int().optional(),
 });

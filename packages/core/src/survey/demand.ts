@@ -1,3 +1,5 @@
+import type { SiteSettings } from '../site/site';
+import { tradeAt, type Trade } from '../trade/trade';
 import type { Shape } from '../geometry/shapeVolume';
 import type { Needed } from '../materials/milestones';
 import { cracked, eaten } from '../materials/corrosion';
@@ -132,13 +134,20 @@ function eatenBy(material: Substrate, met: ServiceNeed): RouteCondition[] {
   });
   return because ? [{ id: 'corrosion', condition, because }] : [];
 }
-const crackedBy = (material: Substrate, met: ServiceNeed): RefusalReason[] => {
-  const because = cracked(material, met);
+const crackedBy = (material: Substrate, met: ServiceNeed, trade: Trade): RefusalReason[] => {
+  const because = cracked(material, met, trade);
   return because ? [{ id: 'chlorides', because, who: 'pressure-engineer' }] : [];
 };
 
-/** A demand from a survey’s common parts and the family's statements; absent parts demand nothing. */
-export function demandOf({ parent, service, site }: Common, given: Given): Demand {
+/**
+ * A demand from a survey’s common parts, the settings of the site and the family's statements; absent parts demand
+ * nothing.
+ */
+export function demandOf(
+  { parent, service, site }: Common,
+  settings: SiteSettings,
+  given: Given,
+): Demand {
   const met = { ...service, ...given.service };
   const under = conditionsOfSkin(parent.skin ?? 'bare');
   return {
@@ -160,7 +169,11 @@ export function demandOf({ parent, service, site }: Common, given: Given): Deman
     load: null,
     ...given,
     service: met,
-    refusals: [...(given.refusals ?? []), ...under.refusals, ...crackedBy(parent.material, met)],
+    refusals: [
+      ...(given.refusals ?? []),
+      ...under.refusals,
+      ...crackedBy(parent.material, met, tradeAt(settings)),
+    ],
     conditions: [
       ...(given.conditions ?? []),
       ...under.conditions,

@@ -47,8 +47,6 @@ export const hotWash = laterFlag({
   label: t('Washed hot, or with steam'),
   why: t('The sudden heat shears a stiff layer off.'),
 });
-/** Assumed temperature of a hot wash, °C. */
-export const HOT_WASH_C = 70;
 
 interface Loaded {
   cycles?: boolean;

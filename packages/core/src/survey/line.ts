@@ -1,3 +1,4 @@
+import type { Trade } from '../trade/trade';
 import { t } from '../text/text';
 import { m, q } from '../message/message';
 import type { Medium } from '../materials/words';
@@ -48,22 +49,20 @@ export const lineConditions = ({ buried }: Pick<Line, 'buried'>): RouteCondition
       ]
     : [];
 
-/** Above this pressure gas stores more energy than liquid, bar. */
-const GAS_BAR = 0.5;
-
 /** Service that needs a pressure engineer whatever the material. */
 export function lineRefusals(
   { fluid, shutOff: off, pressureBar }: Pick<Line, 'fluid' | 'shutOff' | 'pressureBar'>,
   { medium }: { medium: Medium },
+  { strength: { gasBar } }: Trade,
 ): RefusalReason[] {
   return [
-    ...(medium === 'air' && pressureBar > GAS_BAR
+    ...(medium === 'air' && pressureBar > gasBar
       ? [
           {
             id: 'gas',
             because: m(
               'It holds gas at {got}: from {from} on that is stored energy, and no plain liquid.',
-              { got: q(pressureBar, 'pressure'), from: q(GAS_BAR, 'pressure') },
+              { got: q(pressureBar, 'pressure'), from: q(gasBar, 'pressure') },
             ),
             who: 'pressure-engineer' as const,
           },

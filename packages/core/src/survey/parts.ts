@@ -1,9 +1,10 @@
+import type { Trade } from '../trade/trade';
 import { t } from '../text/text';
 import type { Shape } from '../geometry/shapeVolume';
 import { SUBSTRATE_NAMES, type Substrate } from '../materials/substrates';
 import { SWING_C } from '../site/site';
 import type { Body, CrackNeed, DemandFigure, ServiceNeed } from './demand';
-import { HOT_WASH_C, wettedBy, type Frost } from './forgotten';
+import { wettedBy, type Frost } from './forgotten';
 import { amount, choice, flag, mm } from './fields';
 
 /** Fields and bodies that several families share. */
@@ -109,14 +110,12 @@ interface Floor {
   frost: Frost;
 }
 /** The service of a floor: its wetting, washing temperature and wear. */
-export const wornFloor = ({
-  traffic: by,
-  washed,
-  hotWash,
-  frost,
-}: Floor): Partial<ServiceNeed> => ({
+export const wornFloor = (
+  { traffic: by, washed, hotWash, frost }: Floor,
+  { strength: { hotWashC } }: Trade,
+): Partial<ServiceNeed> => ({
   medium: wettedBy(frost, washed || hotWash ? 'water' : 'air'),
-  ...(hotWash ? { mediumC: HOT_WASH_C } : {}),
+  ...(hotWash ? { mediumC: hotWashC } : {}),
   wear: TRAFFIC_WEAR[by],
 });
 

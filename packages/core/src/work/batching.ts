@@ -1,3 +1,4 @@
+import { tradeAt } from '../trade/trade';
 import { t } from '../text/text';
 import { line, type Answer, type WorkingLine } from '../calc/calc';
 import { cureTime } from '../cure/cureTime';
@@ -41,8 +42,6 @@ export interface Batching {
   working: () => WorkingLine[];
 }
 
-/** What one more person adds to the rate: less than the first. */
-const MORE_HANDS = 0.7;
 /** Steps by which parts can be cooled before mixing, °C. */
 const COOLER_C = [5, 10, 15];
 const EPS = 1e-9;
@@ -241,7 +240,7 @@ export function batching(ask: Ask): Batching {
   const attempt = (moreHands: number, pailC: number): Batching | { why: Message } => {
     const life = lifeAt(card, pailC);
     if (!life.ok) return { why: m(life.why) };
-    const pace = pace0 * (1 + MORE_HANDS * moreHands);
+    const pace = pace0 * (1 + tradeAt(site).pace.moreHands * moreHands);
     const tried = ask.kits
       ? byKits(ask, life.minutes, pace)
       : byVessel({ ask, base: life.minutes, tempC: pailC, pace });

@@ -138,9 +138,6 @@ export const schools: readonly School[] = [
 
 export type Schools = Readonly<Record<string, string>>;
 
-/** Twelve hours: “overnight” between coats, minutes. */
-export const OVERNIGHT_MIN = 720;
-
 /** The questions of a family, for a card. */
 export const schoolsOf = (ids: readonly SchoolId[], card?: SystemCard): School[] =>
   schools.filter(

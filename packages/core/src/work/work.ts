@@ -16,8 +16,9 @@ import type { Damp, Purpose } from '../materials/words';
 import type { SiteSettings } from '../site/site';
 import type { SurveyBase } from '../survey/common';
 import type { Body, Demand, ServiceNeed } from '../survey/demand';
+import { tradeAt, type Trade } from '../trade/trade';
 import { roundOf, type Round, type RoundBase, type RoundSpec } from './round';
-import { OVERNIGHT_MIN, type Schools } from './schools';
+import type { Schools } from './schools';
 import { openedCrack } from './crack';
 import type { WorkContext } from './context';
 import { coversOf, wrapped, type Wrapped } from './wrap';
@@ -53,6 +54,8 @@ export interface Work<S = SurveyBase> {
   survey: S & SurveyBase;
   card: SystemCard;
   site: SiteSettings;
+  /** The trade's constants at this site. */
+  trade: Trade;
   context: WorkContext;
   schools: Schools;
   demand: Demand;
@@ -111,12 +114,16 @@ const thickOf = (shape: Shape, otherwise: number): number =>
     : otherwise;
 
 /** The solid that a card really fills: a crack as opened for it, anything else no shallower than its least depth. */
-function solidFor(body: Body, card: SystemCard, whole: boolean): { shape: Shape; buildMm: number } {
+function solidFor(
+  body: Body,
+  card: SystemCard,
+  { whole, trade }: { whole: boolean; trade: Trade },
+): { shape: Shape; buildMm: number } {
   const { shape, sandedFromMm } = body;
   if (body.crack && shape.kind === 'groove') {
     // Filled without sand, to its own bottom.
     const deep = whole && sandedFromMm !== null ? { ...shape, depthMm: sandedFromMm } : shape;
-    const opened = openedCrack(deep, card);
+    const opened = openedCrack(deep, card, trade);
     return { shape: opened, buildMm: opened.depthMm };
   }
   const least = body.deepens ? card.layer.minMm : 0;
@@ -124,8 +131,12 @@ function solidFor(body: Body, card: SystemCard, whole: boolean): { shape: Shape;
   return { shape: cut, buildMm: thickOf(cut, Math.max(body.buildMm, least)) };
 }
 
-function workedBody(body: Body, card: SystemCard, whole: boolean): WorkedBody {
-  const { shape, buildMm } = solidFor(body, card, whole);
+function workedBody(
+  body: Body,
+  card: SystemCard,
+  how: { whole: boolean; trade: Trade },
+): WorkedBody {
+  const { shape, buildMm } = solidFor(body, card, how);
   const solids = squared(shape, card.layer.minEdgeMm);
   const volumes = solids.map((solid) =>
     shapeVolume({ shape: solid, overfillPct: 0, wastePct: 0, profileUm: 0 }),
@@ -155,10 +166,13 @@ export interface WorkAsk<S> {
 export function workOf<S>(ask: WorkAsk<S>): Work<S> {
   const { survey, card, site, context, schools, demand, heldC, terms } = ask;
   const { readings, surface, intent } = survey;
+  const trade = tradeAt(site);
   const tempC = heldC ?? readings.surfaceC;
   const prep = card.substrates.find((s) => s.material === demand.material) ?? null;
-  const bodies = demand.bodies.map((body) => workedBody(body, card, schools.sand === 'none'));
-  const wrap = wrapped(card, demand, tempC);
+  const bodies = demand.bodies.map((body) =>
+    workedBody(body, card, { whole: schools.sand === 'none', trade }),
+  );
+  const wrap = wrapped(card, demand, { installC: tempC, trade });
   const buildMm = wrap ? wrap.thicknessMm : Math.max(0, ...bodies.map((b) => b.buildMm));
   const coats =
     wrap || card.sheet
@@ -180,6 +194,7 @@ export function workOf<S>(ask: WorkAsk<S>): Work<S> {
     survey,
     card,
     site,
+    trade,
     context,
     schools,
     demand,
@@ -223,8 +238,8 @@ export const gradeReached = (work: Pick<Work, 'survey' | 'demand'>, grade: PrepG
   gradeRank(bestGrade(work)) >= gradeRank(grade);
 
 /** Least wait before the next coat, minutes: until the window opens, or overnight. */
-export const leastWait = ({ schools }: Pick<Work, 'schools'>): number =>
-  schools.wait === 'overnight' ? OVERNIGHT_MIN : 0;
+export const leastWait = ({ schools, trade }: Pick<Work, 'schools' | 'trade'>): number =>
+  schools.wait === 'overnight' ? trade.cure.overnightMin : 0;
 
 /** People that the placing rate needs: one mixes and one places; a third finishes large areas. */
 export const crewOf = ({ card, areaMm2 = 0 }: { card: SystemCard; areaMm2?: number }): number => {

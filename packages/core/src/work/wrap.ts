@@ -1,21 +1,23 @@
+import type { Trade } from '../trade/trade';
 import { t } from '../text/text';
 import { refuse, type Answer, type Worked } from '../calc/calc';
 import { ceil } from '../calc/number';
 import { tyreCover, type TyreCover } from '../geometry/tyreCover';
 import type { SystemCard } from '../materials/card';
 import type { Demand, Fitting, WrapNeed } from '../survey/demand';
-import { wrapDesign, type WrapDesign } from '../wrap/wrapDesign';
+import type { WrapDesign } from '../wrap/laminate';
+import { wrapDesign } from '../wrap/wrapDesign';
 import { wrapLay, type WrapLay } from '../wrap/wrapLay';
 
-/** Usual properties of line-pipe steel; where pressure decides, the engineer's values govern. */
-const PARENT_STEEL = { allowableMPa: 118, modulusMPa: 205_000, expansionPerC: 1.2e-5 };
-/** Layers of a plain low-pressure wrap whose card names no minimum. */
-const PLAIN_LAYERS = 6;
-const HALF_LAP_PCT = 50;
-/** Factors on layers for fittings: usual values of the composite repair method. */
-export const FITTING_FACTOR: Record<Fitting, number> = { straight: 1, elbow: 1.2, tee: 2 };
-/** The method needs a pressure: an open line is designed for this, bar. */
-const LEAST_DESIGN_BAR = 0.1;
+/** Line-pipe steel; where pressure decides, the engineer's values govern. */
+const steelOf = ({ wrap }: Trade) => ({
+  allowableMPa: wrap.allowableMpa,
+  modulusMPa: wrap.steelModulusMpa,
+  expansionPerC: wrap.steelExpansionPerC,
+});
+/** The factor on the layers of a straight pipe. */
+export const fittingFactor = (fitting: Fitting, { wrap }: Trade): number =>
+  ({ straight: 1, elbow: wrap.elbowFactor, tee: wrap.teeFactor })[fitting];
 
 /** A computed wrap: its design if the method requires one, and the tape at each place. */
 export interface Wrapped {
@@ -41,17 +43,17 @@ const sizeOf = (d: Defect) => (d.kind === 'hole' ? d.diameterMm : d.lengthMm);
 function designOf(
   card: SystemCard,
   need: WrapNeed,
-  { defect, installC }: { defect: Defect; installC: number },
+  { defect, installC, trade }: { defect: Defect; installC: number; trade: Trade },
 ): Answer<WrapDesign> | null {
   if (!need.engineered || !card.laminate) return null;
   return wrapDesign({
     outsideDiameterMm: need.outsideDiameterMm,
     wallMm: need.wallMm,
     remainingWallMm: need.remainingMm,
-    pressureBar: Math.max(need.pressureBar, LEAST_DESIGN_BAR),
+    pressureBar: Math.max(need.pressureBar, trade.wrap.leastDesignBar),
     designC: need.designC,
     installC,
-    steel: PARENT_STEEL,
+    steel: steelOf(trade),
     laminate: card.laminate,
     defect,
     serviceFactor: 0.333,
@@ -60,15 +62,19 @@ function designOf(
 }
 
 /** Plies, length and tape of a wrap card on a pipe; null if the card is no wrap or nothing is wrapped. */
-export function wrapped(card: SystemCard, demand: Demand, installC: number): Wrapped | null {
+export function wrapped(
+  card: SystemCard,
+  demand: Demand,
+  { installC, trade }: { installC: number; trade: Trade },
+): Wrapped | null {
   const { wrap } = demand;
   const { tape } = card;
   const [first] = wrap?.defects ?? [];
   if (!wrap || !tape || !first) return null;
-  const design = designOf(card, wrap, { defect: first, installC });
-  const least = card.mix.kind === 'water-set' ? card.mix.leastLayers : PLAIN_LAYERS;
+  const design = designOf(card, wrap, { defect: first, installC, trade });
+  const least = card.mix.kind === 'water-set' ? card.mix.leastLayers : trade.wrap.plainLayers;
   const straight = design?.ok ? design.plies : least;
-  const layers = ceil(straight * FITTING_FACTOR[wrap.fitting]);
+  const layers = ceil(straight * fittingFactor(wrap.fitting, trade));
   const lengthsMm = wrap.defects.map((d) =>
     design?.ok ? design.totalLengthMm : sizeOf(d) + 2 * wrap.extentMm,
   );
@@ -80,7 +86,7 @@ export function wrapped(card: SystemCard, demand: Demand, installC: number): Wra
         outsideDiameterMm: wrap.outsideDiameterMm,
         axialLengthMm: Math.max(length, widthMm),
         tapeWidthMm: widthMm,
-        overlapPct: HALF_LAP_PCT,
+        overlapPct: trade.wrap.halfLapPct,
         layers,
         plyMm: tape.plyMm,
         rollLengthM: rollM,

@@ -104,3 +104,19 @@ export const WrapDesignInput = z
     message: t('must be wallMm or less'),
   });
 export type WrapDesignInput = z.output<typeof WrapDesignInput>;
+
+/** A wrap as the method designs it: strains as shares, thicknesses and lengths in mm. */
+export interface WrapDesign {
+  temperatureFactor: number;
+  strainHoopAllow: number;
+  strainAxialAllow: number;
+  hoopMm: number;
+  axialMm: number;
+  leakMm: number | null;
+  requiredMm: number;
+  plies: number;
+  thicknessMm: number;
+  overlapMm: number;
+  taperMm: number;
+  totalLengthMm: number;
+}

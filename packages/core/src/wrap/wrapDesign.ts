@@ -1,19 +1,10 @@
-import { t } from '../text/text';
-import {
-  defineCalc,
-  formatFigure,
-  line,
-  refuse,
-  worked,
-  type Answer,
-  type Refusal,
-  type WorkingLine,
-} from '../calc/calc';
+import { defineCalc, formatFigure, refuse, worked, type Answer, type Refusal } from '../calc/calc';
 import { named } from '../calc/field';
 import { ceil, floor } from '../calc/number';
-import { WrapDesignInput } from './laminate';
+import { t } from '../text/text';
+import { WrapDesignInput, type WrapDesign } from './laminate';
+import { designLines, sizeOf, type Allowed } from './wrapDesignLines';
 
-const METHOD = 'ISO 24817, ASME PCC-2 part 4';
 /** Required margin of the design temperature below the glass transition, K: thinning, hole. */
 const BELOW_TG = { thinning: 20, hole: 30 };
 const THINNEST_MM = 1;
@@ -21,27 +12,6 @@ const THINNEST_MM = 1;
 const MOST_OF_D = 1 / 6;
 const LEAST_OVERLAP_MM = 50;
 const TAPER = 5;
-
-export interface WrapDesign {
-  temperatureFactor: number;
-  strainHoopAllow: number;
-  strainAxialAllow: number;
-  hoopMm: number;
-  axialMm: number;
-  leakMm: number | null;
-  requiredMm: number;
-  plies: number;
-  thicknessMm: number;
-  overlapMm: number;
-  taperMm: number;
-  totalLengthMm: number;
-}
-
-interface Allowed {
-  factor: number;
-  hoop: number;
-  axial: number;
-}
 
 /** Temperature factor and the remaining strains after thermal mismatch, or why there is none. */
 function allowed({
@@ -132,155 +102,6 @@ function leakThickness(
     else lo = mid;
   }
   return hi * plyMm;
-}
-
-const sizeOf = (defect: WrapDesignInput['defect']): number =>
-  defect.kind === 'hole' ? defect.diameterMm : defect.lengthMm;
-
-interface Designed {
-  D: number;
-  p: number;
-  thrust: number;
-  loads: { force: number };
-  allow: Allowed;
-  made: WrapDesign;
-  hoopText: string;
-  axialText: string;
-}
-
-/** The lines of working of the wrap design. */
-function designLines(input: WrapDesignInput, designed: Designed): WorkingLine[] {
-  const { wallMm, laminate, minPlies, defect } = input;
-  const defectMm = sizeOf(defect);
-  const { D, p, thrust, loads, allow, made, hoopText, axialText } = designed;
-  const { hoopMm, axialMm, leakMm, requiredMm, plies, thicknessMm, overlapMm, taperMm } = made;
-  const { totalLengthMm } = made;
-  return [
-    line({
-      symbol: 'p',
-      label: t('pressure'),
-      expression: `${formatFigure(input.pressureBar)}/10`,
-      value: p,
-      unit: 'MPa',
-      source: 'survey',
-    }),
-    line({
-      symbol: 'F0',
-      label: t('end thrust'),
-      expression: `π·${formatFigure(D)}²·p/4`,
-      value: thrust,
-      unit: 'N',
-    }),
-    line({
-      symbol: 'F',
-      label: t('axial force'),
-      expression:
-        input.axialForceN === undefined ? t('the end thrust') : t('as given, thrust included'),
-      value: loads.force,
-      unit: 'N',
-    }),
-    line({
-      symbol: 'εc',
-      label: t('hoop strain allowed'),
-      expression: t('fT·{strainHoop} − thermal mismatch', { strainHoop: laminate.strainHoop }),
-      value: allow.hoop,
-      unit: '',
-      source: METHOD,
-    }),
-    line({
-      symbol: 'εa',
-      label: t('axial strain allowed'),
-      expression: t('fT·{strainAxial} − thermal mismatch', { strainAxial: laminate.strainAxial }),
-      value: allow.axial,
-      unit: '',
-      source: METHOD,
-    }),
-    line({
-      symbol: 'th',
-      label: t('against hoop load'),
-      expression: hoopText,
-      value: hoopMm,
-      unit: 'mm',
-      source: METHOD,
-    }),
-    line({
-      symbol: 'ta',
-      label: t('against axial load'),
-      expression: axialText,
-      value: axialMm,
-      unit: 'mm',
-      source: METHOD,
-    }),
-    ...(leakMm === null
-      ? []
-      : [
-          line({
-            symbol: 'tl',
-            label: t('against blowing off the hole'),
-            expression: t('first whole ply with p ≤ fT·f·√(0.001·γ/(…)) and d ≤ √(6·D·t)'),
-            value: leakMm,
-            unit: 'mm',
-            source: METHOD,
-          }),
-        ]),
-    line({
-      symbol: 'tr',
-      label: t('required'),
-      expression: t('the greatest of them'),
-      value: requiredMm,
-      unit: 'mm',
-    }),
-    line({
-      symbol: 'n',
-      label: t('plies'),
-      expression: t('{required}/{ply}, rounded up, at least {minPlies}', {
-        required: formatFigure(requiredMm),
-        ply: formatFigure(laminate.plyMm),
-        minPlies,
-      }),
-      value: plies,
-      unit: '',
-      source: 'card',
-    }),
-    line({
-      symbol: 't',
-      label: t('thickness'),
-      expression: `${plies}·${formatFigure(laminate.plyMm)}`,
-      value: thicknessMm,
-      unit: 'mm',
-    }),
-    line({
-      symbol: 'lo',
-      label: t('overlap each side'),
-      expression: `max(50, ${formatFigure(laminate.minLapMm)}, 2·√(${formatFigure(D)}·${formatFigure(wallMm)}), 3·Ea·εa·t/τ)`,
-      value: overlapMm,
-      unit: 'mm',
-      source: METHOD,
-    }),
-    line({
-      symbol: 'lt',
-      label: t('taper each side'),
-      expression: `5·${formatFigure(thicknessMm)}`,
-      value: taperMm,
-      unit: 'mm',
-      source: METHOD,
-    }),
-    line({
-      symbol: 'L',
-      label: t('length in all'),
-      expression: `${formatFigure(defectMm)} + 2·lo + 2·lt`,
-      value: totalLengthMm,
-      unit: 'mm',
-    }),
-    line({
-      symbol: 'fT',
-      label: t('temperature factor'),
-      expression: t('6·10⁻⁵·ΔT² + 0.001·ΔT + 0.7014, at most 1'),
-      value: allow.factor,
-      unit: '',
-      source: METHOD,
-    }),
-  ];
 }
 
 /**

@@ -12,7 +12,7 @@ export const method: Method<FlangeSurvey> = {
   figureIds: ['bolts'],
   schools: ['proud'],
   cautions: ['pressure'],
-  nextLookDays: { lasting: 180, stopgap: 14 },
+  nextLookDays: ({ look }) => ({ lasting: look.F1Lasting, stopgap: look.F1Stopgap }),
   removal: () => [
     m(
       'Warm the face over the card’s heat limit and chisel the ring off in pieces, or machine it away.',

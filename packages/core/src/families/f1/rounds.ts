@@ -5,15 +5,6 @@ import { notBefore } from '../../methods/step';
 import type { Work } from '../../work/work';
 import type { FlangeSurvey } from './survey';
 
-/** Fractions of the placing time on the card: spreading a thin ring is faster than filling a cavity. */
-const SPREAD = { former: 0.1, metal: 0.25 };
-/**
- * Minutes to pull the tape and close the flange square, for each stud, and to trim the excess that is pressed out.
- */
-const CLOSE_MIN = 3;
-const STUD_MIN = 0.5;
-const TRIM_MIN = 3;
-
 export type W = Work<FlangeSurvey>;
 
 /** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
@@ -29,9 +20,15 @@ export function roundsOf(work: W) {
       overfillPct: overfill(work) || site.overfillPct,
       touches: [
         mixTouch(work.card),
-        { name: 'wet-former', placing: SPREAD.former },
-        { name: 'wet-metal', placing: SPREAD.metal },
-        { name: 'close', fixed: CLOSE_MIN + STUD_MIN * bolts + TRIM_MIN },
+        { name: 'wet-former', placing: work.trade.flange.spreadFormer },
+        { name: 'wet-metal', placing: work.trade.flange.spreadMetal },
+        {
+          name: 'close',
+          fixed:
+            work.trade.flange.closeMin +
+            work.trade.flange.studMin * bolts +
+            work.trade.flange.trimMin,
+        },
       ],
     }),
   );

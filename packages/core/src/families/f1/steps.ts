@@ -23,9 +23,6 @@ export const stepIds = [
 ] as const;
 const step = stepsOf(stepIds);
 
-/** Flatness limit of a sealing face: a feeler gauge of this thickness must not fit under the straight edge, mm. */
-const FLAT_MM = 0.1;
-
 const order = ({ survey }: W) => boltSequence({ count: survey.joint.bolts }).order.join(' ');
 
 const prepSteps = ({ work, site, bolts }: Rounds): StepDraft[] => [
@@ -43,14 +40,14 @@ const prepSteps = ({ work, site, bolts }: Rounds): StepDraft[] => [
     minutes: 60,
     text: m(
       'Copy the good face: a rigid, flat plate with its serrations and its bolt holes. Try it: it closes square on the studs. Flat to {flat}.',
-      { flat: mm(FLAT_MM) },
+      { flat: mm(work.trade.flange.flatMm) },
     ),
     hold: {
       kind: 'reading',
       label: m('Feeler under a straight edge'),
       quantity: 'length',
       min: null,
-      max: FLAT_MM,
+      max: work.trade.flange.flatMm,
     },
     uses: ['former'],
     wrong: [
@@ -145,7 +142,7 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
     text: m(
       'Lay a straight edge across the face in four directions. A feeler gauge of {flat} must not go under it.',
       {
-        flat: mm(FLAT_MM),
+        flat: mm(work.trade.flange.flatMm),
       },
     ),
     hold: {
@@ -153,7 +150,7 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
       label: m('Widest gap'),
       quantity: 'length',
       min: null,
-      max: FLAT_MM,
+      max: work.trade.flange.flatMm,
     },
   }),
   ...hardness(work),

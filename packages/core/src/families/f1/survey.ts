@@ -159,7 +159,7 @@ export const flangeSurvey = surveyOf({
     const longestMm = Math.max(
       ...survey.damages.map((d) => (d.shape === 'ring' ? d.outerMm : d.lengthMm)),
     );
-    return demandOf(survey, {
+    return demandOf(survey, site, {
       needed: survey.intent === 'lasting' ? 'chemical' : ['fullLoad', 'immersion'],
       bodies,
       pressureBar: survey.joint.pressureBar,

@@ -12,7 +12,7 @@ export const method: Method<YardCrackSurvey> = {
   figureIds: CRACK_FIGURES,
   schools: ['sand', 'moving'],
   cautions: ['silica', 'traffic'],
-  nextLookDays: { lasting: 180, stopgap: 30 },
+  nextLookDays: ({ look }) => ({ lasting: look.F10Lasting, stopgap: look.F10Stopgap }),
   removal: () => [m('Cut both sides with a crack saw, lever it out in lengths; the sand stays.')],
   draft: draftFrom({ rounds: roundsOf, steps, needs, figures }),
 };

@@ -8,11 +8,6 @@ import type { YardCrackSurvey } from './survey';
 
 export type W = Work<YardCrackSurvey>;
 
-/** Time for tamping and striking off, as a fraction of the filling time. */
-const STRIKE_SHARE = 0.3;
-/** Packing by hand takes this many times as long as pouring. */
-const PACKED = 1.6;
-
 export const packed = (work: W) => work.schools.sand === 'none';
 
 export const shallow = ({ survey, card }: W) =>
@@ -31,8 +26,11 @@ export function roundsOf(work: W) {
       areaMm2: 0,
       touches: [
         mixTouch(card),
-        { name: place, placing: packed(work) ? PACKED : 1 },
-        { name: 'strike', placing: bead ? STRIKE_SHARE / 2 : STRIKE_SHARE },
+        { name: place, placing: packed(work) ? work.trade.bedding.packedTimes : 1 },
+        {
+          name: 'strike',
+          placing: bead ? work.trade.bedding.strikeShare / 2 : work.trade.bedding.strikeShare,
+        },
       ],
     }),
   );

@@ -89,7 +89,7 @@ export const yardCrackSurvey = surveyOf({
     const { yard } = survey;
     const need = crackNeed(survey.damages, yard);
     const total = survey.damages.reduce((sum, d) => sum + d.lengthMm, 0);
-    return demandOf(survey, {
+    return demandOf(survey, site, {
       needed: yard.traffic === 'foot' ? 'lightLoad' : 'fullLoad',
       bodies: survey.damages.map((d, i) => crackBody(d, i, site.workingDepthMm)),
       crack: need.crack,

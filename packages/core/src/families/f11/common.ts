@@ -19,15 +19,12 @@ export const stepIds = [
 export const step = stepsOf(stepIds);
 export type W = Work<WallCrackSurvey>;
 
-/** How long the crack is watched for leaks at each water level while the basin is filled, minutes. */
-const WATCH_MIN = 30;
-
-export const head = () =>
+export const head = ({ trade }: W) =>
   step.inspect('head', {
     title: t('Fill and watch'),
-    minutes: 2 * WATCH_MIN,
+    minutes: 2 * trade.basin.watchMin,
     text: m('Level back up in two steps; look after {wait} at each, and next morning.', {
-      wait: minutes(WATCH_MIN),
+      wait: minutes(trade.basin.watchMin),
     }),
-    timed: { label: m('At this level'), minutes: WATCH_MIN, times: 2 },
+    timed: { label: m('At this level'), minutes: trade.basin.watchMin, times: 2 },
   });

@@ -6,10 +6,6 @@ import { mixTouch } from '../../methods/mix';
 import { notBefore } from '../../methods/step';
 import type { W } from './common';
 
-/** Minutes to attach one port with paste. */
-const PORT_MIN = 1.5;
-/** Paste under the base of one port, ml. */
-const FOOT_ML = 6;
 /** The injection of each crack. Both faces are sealed where both are accessible. */
 const layouts = ({ survey, card }: W): Worked<Injection>[] => {
   const how = card.injection;
@@ -46,13 +42,13 @@ export function injectedRoundsOf(work: W) {
     purpose: 'port-paste',
     title: m('Ports and paste'),
     ...second,
-    netMl: total((i) => i.sealMl) + ports * FOOT_ML,
+    netMl: total((i) => i.sealMl) + ports * work.trade.basin.footMl,
     buildMm: how?.sealThickMm ?? 4,
     paths: work.bodies.flatMap((b) => b.body.paths),
     working: () => all.flatMap((i) => i.working),
     touches: [
       mixTouch(second.card),
-      { name: 'ports', spread: ports * PORT_MIN },
+      { name: 'ports', spread: ports * work.trade.basin.portMin },
       { name: 'band', placing: 1 },
     ],
     needed: null,

@@ -137,7 +137,7 @@ const acceptSteps = ({ work, main, ports, ready }: InjectedRounds): StepDraft[] 
       t('Drill a port there, inject again with what is left of the life of the next pair.'),
     ),
   ]),
-  head(),
+  head(work),
 ];
 
 /** All steps of the repair, in working order. */

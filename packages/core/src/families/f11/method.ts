@@ -11,7 +11,7 @@ export const method: Method<WallCrackSurvey> = {
   figureIds: ['ports', 'spacing', 'resin', 'portMinutes'],
   schools: ['moving'],
   cautions: ['silica', 'injection', 'water'],
-  nextLookDays: { lasting: 180, stopgap: 30 },
+  nextLookDays: ({ look }) => ({ lasting: look.F11Lasting, stopgap: look.F11Stopgap }),
   removal: () => [
     m('What is in the wall stays; the band and ports are ground off.'),
     m('A later crack beside it gets its own ports.'),

@@ -67,7 +67,7 @@ export function surfaceDraft(work: W): Draft {
       cleanTools(main),
       leave(work, main),
       lookAndTap(ready, t('Check that it sticks to both walls and has no bubble and no gap.')),
-      head(),
+      head(work),
     ],
     needs: [...crackNeeds(work, survey.damages), ...heldNeeds(work)],
     figures: () => [],

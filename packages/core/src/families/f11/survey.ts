@@ -96,10 +96,10 @@ export const wallCrackSurvey = surveyOf({
     'surface.damp': 'wet',
   },
   schema: WallCrackSurvey,
-  demand: (survey) => {
+  demand: (survey, site) => {
     const need = crackNeed(survey.damages, survey.wall);
     const total = survey.damages.reduce((sum, d) => sum + d.lengthMm, 0);
-    return demandOf(survey, {
+    return demandOf(survey, site, {
       needed: 'immersion',
       bodies: survey.damages.map((d, i) =>
         body(t('Crack'), {

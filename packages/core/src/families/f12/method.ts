@@ -11,7 +11,7 @@ export const method: Method<TankSurvey> = {
   figureIds: ['pellets', 'solvent'],
   schools: ['wet'],
   cautions: ['no-ignition', 'no-ship'],
-  nextLookDays: { lasting: 120, stopgap: 7 },
+  nextLookDays: ({ look }) => ({ lasting: look.F12Lasting, stopgap: look.F12Stopgap }),
   removal: (work) => [
     dissolved(work)
       ? m('It is one with the shell: it is cut out with it.')

@@ -7,14 +7,11 @@ import type { TankSurvey } from './survey';
 
 export type W = Work<TankSurvey>;
 
-/** The shell is roughened and built up beyond the damage by this multiple of its wall thickness. */
-const LAP_WALLS = 3;
-
 export const dissolved = ({ card }: W) => card.mix.kind === 'dissolved';
 
 export const holes = ({ survey }: W) => survey.damages.filter((d) => d.shape === 'hole').length;
-const reach = ({ survey, site }: W) =>
-  Math.max(site.extentMm, ...survey.damages.map((d) => d.wallMm * LAP_WALLS));
+const reach = ({ survey, site, trade }: W) =>
+  Math.max(site.extentMm, ...survey.damages.map((d) => d.wallMm * trade.tank.lapWalls));
 
 /** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function roundsOf(work: W) {

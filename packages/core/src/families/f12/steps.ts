@@ -22,9 +22,6 @@ export const stepIds = [
 ] as const;
 const step = stepsOf(stepIds);
 
-/** How long the outside of the tank is watched for leaks while it is full of water, minutes. */
-const WATCH_MIN = 30;
-
 const cracks = ({ survey }: W) => survey.damages.filter((d) => d.shape === 'crack').length;
 
 const openSteps = ({ work, wet, survey, lap }: Rounds): StepDraft[] => [
@@ -139,11 +136,11 @@ const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
   fingernail(work),
   step.inspect('fill', {
     title: t('Fill and watch'),
-    minutes: WATCH_MIN,
+    minutes: work.trade.tank.watchMin,
     text: m('Water first: to half, then full. Dry outside for {wait}, then the product.', {
-      wait: minutes(WATCH_MIN),
+      wait: minutes(work.trade.tank.watchMin),
     }),
-    timed: { label: m('Full of water'), minutes: WATCH_MIN, times: 1 },
+    timed: { label: m('Full of water'), minutes: work.trade.tank.watchMin, times: 1 },
     after: ready,
     wrong: [wrong(t('It weeps'), t('Empty, dry, key, lay over from the outside.'))],
   }),

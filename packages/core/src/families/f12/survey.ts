@@ -86,7 +86,7 @@ export const tankSurvey = surveyOf({
   usual: { ...commonUsual, 'tank.pressurised': 'no', 'surface.slope': 'vertical' },
   schema: TankSurvey,
   demand: (survey, site) =>
-    demandOf(survey, {
+    demandOf(survey, site, {
       needed: 'immersion',
       // The hole is filled, with the same thickness again on the outside.
       bodies: survey.damages.map((d, i) =>

@@ -11,7 +11,7 @@ export const method: Method<SumpSurvey> = {
   figureIds: ['cloth'],
   schools: ['wet'],
   cautions: ['water', 'alone'],
-  nextLookDays: { lasting: 120, stopgap: 14 },
+  nextLookDays: ({ look }) => ({ lasting: look.F13Lasting, stopgap: look.F13Stopgap }),
   removal: () => [m('Drain it, chisel along the bed, lift; grind off what stays.')],
   draft: draftFrom({ rounds: roundsOf, steps, needs, figures }),
 };

@@ -9,29 +9,27 @@ import type { SumpSurvey } from './survey';
 
 export type W = Work<SumpSurvey>;
 
-/** Number of glass cloths in a patch, wetted out one on top of the other. */
-export const CLOTHS = 2;
-/** Overlap beyond the damage, mm. */
-export const LAP_MM = 50;
-/** Minutes in addition to placing: to carry a patch and slide it on, and to set a fitting and twist it. */
-const CARRY_MIN = 2;
-const SET_MIN = 2;
-
 export const fittings = ({ survey }: W) =>
   survey.damages.filter((d) => d.shape === 'fitting').length;
 const patches = ({ survey }: W) => survey.damages.filter((d) => d.shape === 'patch').length;
 
-export const clothMm2 = ({ survey }: W) =>
+export const clothMm2 = ({ survey, trade: { sump } }: W) =>
   survey.damages.reduce(
     (s, d) =>
-      s + (d.shape === 'patch' ? (d.lengthMm + 2 * LAP_MM) * (d.widthMm + 2 * LAP_MM) * CLOTHS : 0),
+      s +
+      (d.shape === 'patch'
+        ? (d.lengthMm + 2 * sump.lapMm) * (d.widthMm + 2 * sump.lapMm) * sump.cloths
+        : 0),
     0,
   );
 export const clothLines = (work: W) => [
   line({
     symbol: 'A',
     label: t('cloth'),
-    expression: t('both sides grown by {n} mm, {cloths} cloths', { n: 2 * LAP_MM, cloths: CLOTHS }),
+    expression: t('both sides grown by {n} mm, {cloths} cloths', {
+      n: 2 * work.trade.sump.lapMm,
+      cloths: work.trade.sump.cloths,
+    }),
     value: clothMm2(work),
     unit: 'mm²',
   }),
@@ -53,7 +51,7 @@ function twoRounds(work: W) {
             touches: [
               mixTouch(work.card),
               { name: 'wet-out', placing: 0.5 },
-              { name: 'carry', placing: 0.5, fixed: CARRY_MIN },
+              { name: 'carry', placing: 0.5, fixed: work.trade.sump.carryMin },
             ],
           }),
         )
@@ -67,7 +65,10 @@ function twoRounds(work: W) {
             title: m('Bed'),
             netMl: ml('fitting'),
             areaMm2: 0,
-            touches: [mixTouch(work.card), { name: 'bed', placing: 1, fixed: SET_MIN }],
+            touches: [
+              mixTouch(work.card),
+              { name: 'bed', placing: 1, fixed: work.trade.sump.setMin },
+            ],
           }),
         )
       : null;

@@ -9,7 +9,7 @@ import { mixSteps } from '../../methods/mix';
 import { gradeMinutes } from '../../methods/pace';
 import { stepsOf, wrong } from '../../methods/step';
 import type { StepDraft } from '../../work/step';
-import { CLOTHS, fittings, LAP_MM, type Rounds, type W } from './rounds';
+import { fittings, type Rounds, type W } from './rounds';
 
 export const stepIds = [
   'try-dry',
@@ -51,7 +51,7 @@ const prepSteps = ({ work }: Rounds): StepDraft[] => [
     minutes: gradeMinutes(work),
     text: m(
       'Scrape and scrub slime, scale and loose coating {lap} past it, under water too. New skin grows in an hour.',
-      { lap: mm(LAP_MM) },
+      { lap: mm(work.trade.sump.lapMm) },
     ),
     wrong: [wrong(t('Slippery under the glove'), t('Scrub again: gel does not hold slime.'))],
   }),
@@ -81,7 +81,7 @@ const buildSteps = ({ patch, work, bed, last }: Rounds): StepDraft[] => [
           title: t('Wet out on the board'),
           text: m(
             '{cloths} cloths on the non-stick board, {lap} past the damage all round, gel through and on both faces, no dry place.',
-            { cloths: CLOTHS, lap: mm(LAP_MM) },
+            { cloths: work.trade.sump.cloths, lap: mm(work.trade.sump.lapMm) },
           ),
           figures: ['cloth'],
           uses: ['cloth'],

@@ -1,3 +1,4 @@
+import { tradeAt } from '../../trade/trade';
 import { t } from '../../text/text';
 import { z } from 'zod';
 import { m } from '../../message/message';
@@ -56,8 +57,6 @@ const sumpFields = {
   }),
   diver: flag({ label: t('Reached by a diver only'), why: t('Diving is a licensed trade.') }),
 };
-/** Thickness of a patch: two wetted-out cloths, mm. */
-const PATCH_MM = 4;
 
 /** The most damages one repair takes. */
 export const MOST_DAMAGES = 6;
@@ -90,8 +89,8 @@ export const sumpSurvey = surveyOf({
     'sump.diver': 'no',
   },
   schema: SumpSurvey,
-  demand: (survey) =>
-    demandOf(survey, {
+  demand: (survey, site) =>
+    demandOf(survey, site, {
       needed: 'immersion',
       bodies: survey.damages.map((d, i) =>
         d.shape === 'fitting'
@@ -110,9 +109,9 @@ export const sumpSurvey = surveyOf({
                 kind: 'slab',
                 lengthMm: d.lengthMm + 100,
                 widthMm: d.widthMm + 100,
-                depthMm: PATCH_MM,
+                depthMm: tradeAt(site).sump.patchMm,
               },
-              buildMm: PATCH_MM,
+              buildMm: tradeAt(site).sump.patchMm,
               paths: pathsOf(i, 'lengthMm', 'widthMm'),
             }),
       ),

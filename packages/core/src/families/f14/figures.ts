@@ -1,7 +1,7 @@
 import { t } from '../../text/text';
 import { line } from '../../calc/calc';
 import { type Figure, figureOf } from '../../work/figure';
-import { paints, type Rounds, TOP_UM } from './rounds';
+import { paints, type Rounds } from './rounds';
 
 /** Calculated values that the steps and the papers of the repair show. */
 export const figures = ({ work, tops, fill, main, wetUm }: Rounds): Figure[] => {
@@ -9,7 +9,7 @@ export const figures = ({ work, tops, fill, main, wetUm }: Rounds): Figure[] => 
   const painted = tops.length > 0 ? tops : fill;
   const ml = painted.reduce((s, r) => s + r.mixMl, 0);
   const lines = painted.flatMap((r) => r.working?.() ?? []);
-  const dry = tops[0] ? TOP_UM / tops.length : main.buildMm * 1000;
+  const dry = tops[0] ? work.trade.panel.topUm / tops.length : main.buildMm * 1000;
   return [
     figureOf({
       id: 'wet',

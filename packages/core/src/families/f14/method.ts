@@ -11,7 +11,7 @@ export const method: Method<PanelSurvey> = {
   figureIds: ['wet', 'topcoatL'],
   schools: ['proud'],
   cautions: ['height', 'lamp-heat'],
-  nextLookDays: { lasting: 180, stopgap: 30 },
+  nextLookDays: ({ look }) => ({ lasting: look.F14Lasting, stopgap: look.F14Stopgap }),
   removal: () => [m('Sand it off to the old film from P120; stop before the fibre.')],
   draft: draftFrom({ rounds: roundsOf, steps, needs, figures }),
 };

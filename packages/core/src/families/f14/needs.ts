@@ -1,9 +1,8 @@
-import { gritLadder } from '../../film/gritLadder';
 import { m } from '../../message/message';
 import { heldNeeds } from '../../methods/gate';
 import { wipeNeed } from '../../methods/prep';
 import type { Need } from '../../work/supplies';
-import { BLOCK_GRIT, grits, LADDER, type Rounds } from './rounds';
+import { BLOCK_GRIT, grits, ladder, type Rounds } from './rounds';
 
 /** Supplies that the repair needs in addition to the materials of its rounds. */
 export const needs = ({ work }: Rounds): Need[] => [
@@ -11,9 +10,9 @@ export const needs = ({ work }: Rounds): Need[] => [
   {
     kind: 'plain',
     id: 'grit',
-    name: `Paper ${BLOCK_GRIT}, ${grits()}`,
+    name: `Paper ${BLOCK_GRIT}, ${grits(work)}`,
     for: m('sanding and polish'),
-    amount: gritLadder({ ...LADDER }).grits.length + 1,
+    amount: ladder(work).length + 1,
     quantity: 'count',
   },
   ...heldNeeds(work),

@@ -10,17 +10,17 @@ import type { PanelSurvey } from './survey';
 
 type W = Work<PanelSurvey>;
 
-/** Dry topcoat over a filled place, µm; in coats no thicker than its card allows for the slope. */
-export const TOP_UM = 80;
-export const LADDER = { from: 320, to: 1500, maxStep: 2 } as const;
 export const BLOCK_GRIT = 'P240';
 
 /** Whether the material is a paint without a filler, which is applied in thin coats. */
 export const paints = ({ card }: W) => card.layer.volumeSolidsPct < 100;
 const areaMm2 = ({ survey }: W) => survey.damages.reduce((s, d) => s + d.lengthMm * d.widthMm, 0);
-export const grits = () =>
-  gritLadder({ ...LADDER })
-    .grits.map((g) => `P${g}`)
+/** The papers for the topcoat, from coarse to fine. */
+export const ladder = ({ trade: { panel } }: W) =>
+  gritLadder({ from: panel.gritFrom, to: panel.gritTo, maxStep: panel.gritStep }).grits;
+export const grits = (work: W) =>
+  ladder(work)
+    .map((g) => `P${g}`)
     .join(', ');
 
 /** Thin coats of a paint, each by its own dry film and the card’s volume solids. */
@@ -28,7 +28,7 @@ function topRounds(work: W): Round[] {
   const need = { damp: 'dry' } as const;
   const card = work.second({ purpose: 'topcoat', wetted: true, ...need }).card;
   const most = card.layer.maxMm[work.survey.surface.slope] * 1000;
-  const n = Math.max(card.layer.leastCoats, Math.ceil(TOP_UM / most - 1e-9));
+  const n = Math.max(card.layer.leastCoats, Math.ceil(work.trade.panel.topUm / most - 1e-9));
   return Array.from({ length: n }, (_, i) =>
     filmRound(work, {
       id: `top-${i + 1}`,
@@ -39,7 +39,7 @@ function topRounds(work: W): Round[] {
       wetted: true,
       // Applied over the filler after it is sanded.
       need,
-      dftUm: TOP_UM / n,
+      dftUm: work.trade.panel.topUm / n,
       needed: i === n - 1 ? work.demand.needed : null,
     }),
   );

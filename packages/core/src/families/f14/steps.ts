@@ -139,7 +139,7 @@ const acceptSteps = ({ work, end, card, ready }: Rounds): StepDraft[] => [
     title: t('Sand and polish'),
     minutes: 15,
     text: m('Wash, then {grits}, each crosswise to the last, then polish. Wash.', {
-      grits: grits(),
+      grits: grits(work),
     }),
     does: 'finish',
     figures: ['topcoatL'],
@@ -156,7 +156,13 @@ const acceptSteps = ({ work, end, card, ready }: Rounds): StepDraft[] => [
   ),
   fingernail(work),
   ...(paints(work)
-    ? [thickness(work.buildMm, 3, m('Film gauge for this parent, three places or more.'))]
+    ? [
+        thickness(work, {
+          targetMm: work.buildMm,
+          minReadings: 3,
+          text: m('Film gauge for this parent, three places or more.'),
+        }),
+      ]
     : []),
 ];
 

@@ -1,3 +1,4 @@
+import { tradeAt } from '../../trade/trade';
 import { t } from '../../text/text';
 import { z } from 'zod';
 import { m } from '../../message/message';
@@ -79,12 +80,9 @@ export const PanelSurvey = z.strictObject({
 });
 export type PanelSurvey = z.infer<typeof PanelSurvey>;
 
-/** More than this share of a panel's thickness is structural damage, not cosmetic. */
-const DEEP_SHARE = 0.5;
-
 /** What an engineer inspects before filling: visible fibre, and a place that goes deep into the panel. */
-function looked({ damages, panel }: PanelSurvey): RouteCondition[] {
-  const deep = damages.some((d) => d.shape === 'spot' && d.depthMm > d.wallMm * DEEP_SHARE);
+function looked({ damages, panel }: PanelSurvey, deepShare: number): RouteCondition[] {
+  const deep = damages.some((d) => d.shape === 'spot' && d.depthMm > d.wallMm * deepShare);
   const because =
     panel.fibre === 'showing'
       ? m('Fibre shows: whether strength is hurt is for an engineer to say.')
@@ -114,10 +112,10 @@ export const panelSurvey = surveyOf({
     'surface.slope': 'vertical',
   },
   schema: PanelSurvey,
-  demand: (survey) => {
+  demand: (survey, site) => {
     const { fibre, turns, erodes } = survey.panel;
     const longestMm = Math.max(...survey.damages.map((d) => d.lengthMm));
-    return demandOf(survey, {
+    return demandOf(survey, site, {
       needed: 'handle',
       bodies: survey.damages.map((d, i) => {
         const depthMm = d.shape === 'spot' ? d.depthMm : d.filmUm / 1000;
@@ -129,7 +127,7 @@ export const panelSurvey = surveyOf({
       }),
       longestMm,
       prepMm2: survey.damages.reduce((sum, d) => sum + grownArea(d.lengthMm, d.widthMm, 50), 0),
-      conditions: looked(survey),
+      conditions: looked(survey, tradeAt(site).panel.deepShare),
       refusals:
         fibre === 'cut' || turns
           ? [

@@ -11,7 +11,7 @@ export const method: Method<BoardSurvey> = {
   figureIds: ['pins', 'passes', 'passSeconds', 'lampSeconds'],
   schools: [],
   cautions: ['lamp', 'discharge'],
-  nextLookDays: { lasting: 180, stopgap: 30 },
+  nextLookDays: ({ look }) => ({ lasting: look.F15Lasting, stopgap: look.F15Stopgap }),
   removal: () => [m('Mill it out again; a new board is the lasting answer.')],
   draft: draftFrom({ rounds: roundsOf, steps, needs, figures }),
 };

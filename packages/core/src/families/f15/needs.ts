@@ -4,16 +4,13 @@ import { heldNeeds } from '../../methods/gate';
 import type { Need } from '../../work/supplies';
 import { pins, type Rounds } from './rounds';
 
-/** Area to clean with alcohol, as a multiple of the milled area. */
-const WIPE_TIMES = 10;
-
 /** Supplies that the repair needs in addition to the materials of its rounds. */
 export const needs = ({ demand, burns, work }: Rounds): Need[] => [
   {
     kind: 'aid',
     use: 'wipe',
     for: m('the milled place'),
-    areaMm2: demand.prepMm2 * WIPE_TIMES,
+    areaMm2: demand.prepMm2 * work.trade.board.wipeTimes,
   },
   {
     kind: 'plain',

@@ -8,9 +8,6 @@ import type { BoardSurvey } from './survey';
 
 type W = Work<BoardSurvey>;
 
-/** Minutes to set up the lamp over one burned area, for each pass. */
-const LAMP_SET_MIN = 2;
-
 export const pins = ({ survey }: W) => survey.damages.reduce((s, d) => s + d.pins, 0);
 /** Number and duration of the lamp passes for each burned area; null if the resin does not cure by light. */
 const lamps = ({ card, survey }: W) => {
@@ -44,7 +41,7 @@ export function roundsOf(work: W) {
       overfillPct: 0,
       touches: [
         mixTouch(work.card),
-        { name: 'passes', placing: 1, spread: seconds / 60 + passes * LAMP_SET_MIN },
+        { name: 'passes', placing: 1, spread: seconds / 60 + passes * work.trade.board.lampSetMin },
       ],
     }),
   );

@@ -104,9 +104,9 @@ export const boardSurvey = surveyOf({
     'site.nearby': 'electronics',
   },
   schema: BoardSurvey,
-  demand: (survey) => {
+  demand: (survey, site) => {
     const { board } = survey;
-    return demandOf(survey, {
+    return demandOf(survey, site, {
       needed: 'handle',
       bodies: survey.damages.map((d, i) =>
         body(t('Burn'), {

@@ -11,7 +11,7 @@ export const method: Method<MattingSurvey> = {
   figureIds: ['granules', 'binder', 'primer'],
   schools: [],
   cautions: ['rubber-dust'],
-  nextLookDays: { lasting: 180, stopgap: 30 },
+  nextLookDays: ({ look }) => ({ lasting: look.F16Lasting, stopgap: look.F16Stopgap }),
   removal: () => [m('Cut it in strips, lever it off; grind the binder off the base.')],
   draft: draftFrom({ rounds: roundsOf, steps, needs, figures }),
 };

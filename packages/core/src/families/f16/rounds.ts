@@ -8,15 +8,6 @@ import type { MattingSurvey } from './survey';
 
 export type W = Work<MattingSurvey>;
 
-/**
- * Fraction of the placing time of a batch for raking. The rest is for compacting and trowelling. All of it must end
- * within the working life.
- */
-const RAKE = 0.6;
-const TROWEL = 0.4;
-/** Density of the binder, g/ml. */
-const BINDER_GML = 1.1;
-
 /** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function roundsOf(work: W) {
   const { survey, demand, card } = work;
@@ -29,8 +20,8 @@ export function roundsOf(work: W) {
       areaMm2: 0,
       touches: [
         mixTouch(card),
-        { name: 'rake', placing: RAKE },
-        { name: 'trowel', placing: TROWEL },
+        { name: 'rake', placing: work.trade.crumb.rakeShare },
+        { name: 'trowel', placing: work.trade.crumb.trowelShare },
       ],
     }),
   );
@@ -52,7 +43,7 @@ export function roundsOf(work: W) {
       id: 'prime',
       purpose: 'primer',
       title: m('Primer'),
-      netMl: primerG / BINDER_GML / (1 + card.wastePct / 100),
+      netMl: primerG / work.trade.crumb.binderGMl / (1 + card.wastePct / 100),
       areaMm2: 0,
       buildMm: 0.2,
       pieces: 0,

@@ -15,9 +15,6 @@ import { type Rounds, type W } from './rounds';
 export const stepIds = ['cut', 'dry-day', 'prime', 'rake', 'trowel', 'drain', 'trip'] as const;
 const step = stepsOf(stepIds);
 
-/** Largest step at the edge that is not a trip hazard, mm. */
-const TRIP_MM = 3;
-
 const spots = ({ survey }: W) => survey.damages.filter((d) => d.shape === 'spot').length;
 
 const prepSteps = ({ work }: Rounds): StepDraft[] => [
@@ -141,14 +138,14 @@ const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
     title: t('No trip'),
     minutes: 2,
     text: m('Lay a straight edge over the joint. The step may be {most} at most.', {
-      most: mm(TRIP_MM),
+      most: mm(work.trade.crumb.tripMm),
     }),
     hold: {
       kind: 'reading',
       label: m('Step at the edge'),
       quantity: 'length',
       min: null,
-      max: TRIP_MM,
+      max: work.trade.crumb.tripMm,
     },
   }),
 ];

@@ -76,9 +76,9 @@ export const mattingSurvey = surveyOf({
   ],
   usual: { ...commonUsual, 'matting.traffic': 'foot', 'matting.drains': 'yes' },
   schema: MattingSurvey,
-  demand: (survey) => {
+  demand: (survey, site) => {
     const area = survey.damages.reduce((sum, d) => sum + d.lengthMm * d.widthMm, 0);
-    return demandOf(survey, {
+    return demandOf(survey, site, {
       needed: 'lightLoad',
       bodies: survey.damages.map((d, i) =>
         body(d.shape === 'bed' ? t('Bed') : t('Spot'), {

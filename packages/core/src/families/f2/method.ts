@@ -11,7 +11,7 @@ export const method: Method<RebuildSurvey> = {
   figureIds: [],
   schools: ['proud'],
   cautions: [],
-  nextLookDays: { lasting: 90, stopgap: 7 },
+  nextLookDays: ({ look }) => ({ lasting: look.F2Lasting, stopgap: look.F2Stopgap }),
   removal: () => [
     m('Grind it off, or warm it over its heat limit and chisel it away in pieces.'),
     m('Machine a seat back to the parent.'),

@@ -6,16 +6,11 @@ import type { RebuildSurvey } from './survey';
 
 export type W = Work<RebuildSurvey>;
 
-/** A lining thinner than this is measured and tested for pinholes, mm. */
-const THIN_MM = 1.5;
-
-/** Minutes to close the former around one shaft seat. */
-const CLOSE_MIN = 4;
-
 /** Whether the damage runs round an axis: it is shaped by a former or by machining. */
 const isRound = ({ survey }: W) =>
   survey.damages.some((d) => d.shape === 'seat' || d.shape === 'bore');
-export const isLining = (work: W) => work.buildMm <= THIN_MM && work.coats > 1;
+export const isLining = (work: W) =>
+  work.buildMm <= work.trade.rebuild.thinLiningMm && work.coats > 1;
 
 /** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function roundsOf(work: W) {
@@ -27,7 +22,7 @@ export function roundsOf(work: W) {
     touches: [
       mixTouch(card),
       { name: 'place', placing: 1 },
-      ...(formed ? [{ name: 'close-former', fixed: CLOSE_MIN }] : []),
+      ...(formed ? [{ name: 'close-former', fixed: work.trade.rebuild.closeMin }] : []),
     ],
   });
   const last = rounds[rounds.length - 1] as (typeof rounds)[number];

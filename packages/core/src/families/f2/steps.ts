@@ -14,11 +14,10 @@ import { isLining, type Rounds, type W } from './rounds';
 export const stepIds = ['open-up', 'close-former', 'machine'] as const;
 export const step = stepsOf(stepIds);
 
-/** Least wall that still carries the pressure, mm. If less is left, the repair material would have to carry it. */
-const THIN_WALL_MM = 3;
-
-const engineered = ({ bodies }: W) =>
-  bodies.some(({ body }) => body.remainingMm !== null && body.remainingMm < THIN_WALL_MM);
+const engineered = ({ bodies, trade }: W) =>
+  bodies.some(
+    ({ body }) => body.remainingMm !== null && body.remainingMm < trade.rebuild.thinWallMm,
+  );
 /** Whether the casting may have absorbed salt or oil, which must be driven out by heat. */
 const drank = ({ survey }: W) =>
   survey.parent.salts ||
@@ -31,7 +30,7 @@ const prepSteps = ({ work, edge, survey, site, formed }: Rounds): StepDraft[] =>
         approval(
           'pressure-engineer',
           m('Under {least} of wall is left: the lining must not be the wall.', {
-            least: mm(THIN_WALL_MM),
+            least: mm(work.trade.rebuild.thinWallMm),
           }),
         ),
       ]
@@ -139,13 +138,13 @@ const acceptSteps = ({ work, last, ready, machined, card, grinds }: Rounds): Ste
       : []),
   ...(isLining(work)
     ? [
-        thickness(
-          work.buildMm,
-          5,
-          m('Dry film gauge, five places or more, {target}; the thin edges among them.', {
+        thickness(work, {
+          targetMm: work.buildMm,
+          minReadings: 5,
+          text: m('Dry film gauge, five places or more, {target}; the thin edges among them.', {
             target: mm(work.buildMm),
           }),
-        ),
+        }),
         holidayTest(work.buildMm),
       ]
     : []),

@@ -245,7 +245,7 @@ export const rebuildSurvey = surveyOf({
             : d.lengthMm,
       ),
     );
-    return demandOf(survey, {
+    return demandOf(survey, site, {
       needed: needed(survey),
       bodies,
       pressureBar: survey.duty.pressureBar ?? 0,

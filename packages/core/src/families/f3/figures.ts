@@ -1,15 +1,14 @@
 import { t } from '../../text/text';
 import { line } from '../../calc/calc';
-import { PROOF_SHARE } from '../../inspect/shares';
-import { BOND_SHARE, bondHolds } from '../../work/bond';
+import { bondHolds } from '../../work/bond';
 import { type Figure, figureOf } from '../../work/figure';
 import { envelope, type Rounds, type W } from './rounds';
 
-function bond({ survey, demand, card }: W): Figure[] {
+function bond({ survey, demand, card, trade }: W): Figure[] {
   const shear = card.service.lapShearMPa;
   if (!demand.load || !shear) return [];
   const { newtons, areaMm2 } = demand.load;
-  const holds = bondHolds(areaMm2, shear);
+  const holds = bondHolds(areaMm2, shear, trade);
   return [
     figureOf({
       id: 'bond',
@@ -35,7 +34,7 @@ function bond({ survey, demand, card }: W): Figure[] {
         line({
           symbol: 'R',
           label: t('holds'),
-          expression: `A·τ·${BOND_SHARE}`,
+          expression: `A·τ·${trade.strength.bondShare}`,
           value: holds,
           unit: 'N',
         }),
@@ -52,7 +51,7 @@ function bond({ survey, demand, card }: W): Figure[] {
     figureOf({
       id: 'proof',
       label: t('Proof load'),
-      value: newtons * PROOF_SHARE,
+      value: newtons * trade.strength.proofTimes,
       quantity: 'force',
       working: [
         line({
@@ -65,8 +64,8 @@ function bond({ survey, demand, card }: W): Figure[] {
         line({
           symbol: 'P',
           label: t('proof load'),
-          expression: `F·${PROOF_SHARE}`,
-          value: newtons * PROOF_SHARE,
+          expression: `F·${trade.strength.proofTimes}`,
+          value: newtons * trade.strength.proofTimes,
           unit: 'N',
         }),
       ],

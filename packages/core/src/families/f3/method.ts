@@ -11,7 +11,7 @@ export const method: Method<BracketSurvey> = {
   figureIds: ['bond', 'proof', 'envelope'],
   schools: [],
   cautions: [],
-  nextLookDays: { lasting: 60, stopgap: 7 },
+  nextLookDays: ({ look }) => ({ lasting: look.F3Lasting, stopgap: look.F3Stopgap }),
   removal: () => [
     m('Grind or file it off; heat over its limit lets it go.'),
     m('A new part goes in as if nothing had been there.'),

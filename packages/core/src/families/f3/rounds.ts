@@ -8,11 +8,6 @@ import type { BracketSurvey } from './survey';
 
 export type W = Work<BracketSurvey>;
 
-/** Cross-section of the bead of tack adhesive and powder along a break, mm². */
-const BEAD_MM2 = 6;
-/** Thickness of the wetting coat that is brushed into the profile, mm. */
-export const WET_MM = 0.3;
-
 export const envelope = ({ survey, site }: W) =>
   clearanceBuild({
     stations: survey.damages.map((d, i) => ({
@@ -38,7 +33,7 @@ export function roundsOf(work: W) {
         purpose: 'tack',
         title: m('Tack'),
         ...second,
-        netMl: (lengthMm * BEAD_MM2) / 1000,
+        netMl: (lengthMm * work.trade.casting.beadMm2) / 1000,
         buildMm: 1,
         paths: ['damages.0.lengthMm'],
         touches: [mixTouch(second.card), { name: 'tack', placing: 1 }],
@@ -52,8 +47,8 @@ export function roundsOf(work: W) {
           id: 'wet',
           purpose: 'wet-coat',
           title: m('Wetting coat'),
-          netMl: (work.areaMm2 * WET_MM) / 1000,
-          buildMm: WET_MM,
+          netMl: (work.areaMm2 * work.trade.casting.wetMm) / 1000,
+          buildMm: work.trade.casting.wetMm,
           working: undefined,
           touches: [mixTouch(card), { name: 'wet', placing: 1 }],
           needed: null,

@@ -1,5 +1,4 @@
 import { t } from '../../text/text';
-import { PROOF_SHARE } from '../../inspect/shares';
 import { joined, m, minutes, mm, q } from '../../message/message';
 import { hardness, lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
@@ -10,18 +9,12 @@ import { mixSteps } from '../../methods/mix';
 import { degrease, drillEnds, dustOff, gradeStep, sweat, wipe } from '../../methods/prep';
 import { stepsOf, wrong } from '../../methods/step';
 import type { StepDraft } from '../../work/step';
-import { putty, type Rounds, type W, WET_MM } from './rounds';
+import { putty, type Rounds, type W } from './rounds';
 
 export const stepIds = ['gouge', 'dry-fit', 'tack', 'bulk', 'wet', 'clearance', 'proof'] as const;
 const step = stepsOf(stepIds);
 
-/** Length of break that is tacked in one operation, mm. */
-const TACK_EACH_MM = 60;
-
-/** Holding time of a proof load, minutes. */
-const PROOF_MIN = 5;
-
-const proof = ({ demand }: W) =>
+const proof = ({ demand, trade }: W) =>
   step.inspect('proof', {
     title: t('Proof load'),
     minutes: 15,
@@ -29,8 +22,8 @@ const proof = ({ demand }: W) =>
       ? m(
           'Load it slowly in steps up to {load}. Nobody may stand under it. Hold the load for {hold}: no crack may open and nothing may creep.',
           {
-            load: q(demand.load.newtons * PROOF_SHARE, 'force'),
-            hold: minutes(PROOF_MIN),
+            load: q(demand.load.newtons * trade.strength.proofTimes, 'force'),
+            hold: minutes(trade.casting.proofMin),
           },
         )
       : m(
@@ -41,11 +34,13 @@ const proof = ({ demand }: W) =>
           kind: 'reading',
           label: m('Load held'),
           quantity: 'force',
-          min: demand.load.newtons * PROOF_SHARE,
+          min: demand.load.newtons * trade.strength.proofTimes,
           max: null,
         }
       : { kind: 'check' },
-    ...(demand.load ? { timed: { label: m('Load held'), minutes: PROOF_MIN, times: 1 } } : {}),
+    ...(demand.load
+      ? { timed: { label: m('Load held'), minutes: trade.casting.proofMin, times: 1 } }
+      : {}),
     figures: demand.load ? ['bond', 'proof'] : [],
     wrong: [
       wrong(
@@ -114,7 +109,7 @@ const tackSteps = ({ tack, work }: Rounds): StepDraft[] => [
           title: t('Tack the parts'),
           text: m(
             '{card} along the break, {each} at a time; filler powder and adhesive in turns, no bridge of powder left dry. Press, hold to its set. It only positions.',
-            { card: tack.card.code, each: mm(TACK_EACH_MM) },
+            { card: tack.card.code, each: mm(work.trade.casting.tackEachMm) },
           ),
           people: 1,
           figures: ['round.tack.total'],
@@ -141,7 +136,7 @@ const bulkSteps = ({ wetting, work, coats, last }: Rounds): StepDraft[] => [
           title: t('Wetting coat'),
           text: m(
             'A thin coat, {thick}, worked hard into the scratches. Leave it until it is firm, look for bare places.',
-            { thick: mm(WET_MM) },
+            { thick: mm(work.trade.casting.wetMm) },
           ),
           people: 1,
           figures: ['round.wet.total'],

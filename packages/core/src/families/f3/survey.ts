@@ -1,3 +1,4 @@
+import { tradeAt } from '../../trade/trade';
 import { t } from '../../text/text';
 import { z } from 'zod';
 import { m } from '../../message/message';
@@ -131,9 +132,6 @@ const loadFields = {
   }),
 };
 
-/** The build extends over this many wall thicknesses of sound metal on each side. */
-export const LAP_WALLS = 3;
-
 /** The most damages one repair takes. */
 export const MOST_DAMAGES = 12;
 
@@ -154,19 +152,16 @@ const buildOf = (wantedMm: number, clearanceMm: number, marginMm: number): numbe
   Math.max(LEAST_BUILD_MM, Math.min(wantedMm, clearanceMm - marginMm));
 
 /** Half of the overlap bonds to each side of a break, mm². */
-const lapArea = (damages: z.infer<typeof Damage>[]): number =>
+const lapArea = (damages: z.infer<typeof Damage>[], lapWalls: number): number =>
   damages.reduce((sum, d) => {
     if (d.shape === 'chip') return sum + d.lengthMm * d.widthMm;
-    if (d.shape === 'snapped') return sum + 2 * d.lengthMm * LAP_WALLS * d.wallMm;
-    return sum + (d.lengthMm + d.widthMm) * 2 * LAP_WALLS * d.wallMm;
+    if (d.shape === 'snapped') return sum + 2 * d.lengthMm * lapWalls * d.wallMm;
+    return sum + (d.lengthMm + d.widthMm) * 2 * lapWalls * d.wallMm;
   }, 0);
 
-/** More than this share of a loaded wall is structural damage, not a matter of shape. */
-const HALF = 0.5;
-
 /** A deep chip in a loaded part is inspected by an engineer. */
-function weakened({ damages, load }: BracketSurvey): RouteCondition[] {
-  const deep = damages.some((d) => d.shape === 'chip' && d.depthMm > d.wallMm * HALF);
+function weakened({ damages, load }: BracketSurvey, largeShare: number): RouteCondition[] {
+  const deep = damages.some((d) => d.shape === 'chip' && d.depthMm > d.wallMm * largeShare);
   if (!deep || load.carries !== 'working') return [];
   return [
     {
@@ -192,6 +187,7 @@ export const bracketSurvey = surveyOf({
   usual: { ...commonUsual, 'load.carries': 'none', 'load.wear': 'none' },
   schema: BracketSurvey,
   demand: (survey, site) => {
+    const { lapWalls, largeShare } = tradeAt(site).casting;
     const bodies = survey.damages.map((d, i) => {
       if (d.shape === 'chip')
         return body(t('Chip'), {
@@ -203,8 +199,8 @@ export const bracketSurvey = surveyOf({
       const buildMm = buildOf(d.buildMm, survey.load.clearanceMm, site.clearanceMarginMm);
       const [long, wide] =
         d.shape === 'hole'
-          ? [d.lengthMm + 2 * LAP_WALLS * d.wallMm, d.widthMm + 2 * LAP_WALLS * d.wallMm]
-          : [d.lengthMm, 2 * LAP_WALLS * d.wallMm];
+          ? [d.lengthMm + 2 * lapWalls * d.wallMm, d.widthMm + 2 * lapWalls * d.wallMm]
+          : [d.lengthMm, 2 * lapWalls * d.wallMm];
       const sides = d.shape === 'hole' ? 1 : 2;
       // A hole is filled as well as covered: putty locks on both faces.
       const fillMm = d.shape === 'hole' ? (d.lengthMm * d.widthMm * d.wallMm) / (long * wide) : 0;
@@ -219,13 +215,13 @@ export const bracketSurvey = surveyOf({
     });
     const longestMm = Math.max(...survey.damages.map((d) => d.lengthMm));
     const { loadN } = survey.load;
-    return demandOf(survey, {
+    return demandOf(survey, site, {
       needed: DRY_MEDIA.includes(survey.load.holds) ? 'fullLoad' : ['fullLoad', 'immersion'],
       bodies,
       boundary: false,
-      conditions: weakened(survey),
+      conditions: weakened(survey, largeShare),
       strains: strainsOf(survey.load),
-      load: loadN === null ? null : { newtons: loadN, areaMm2: lapArea(survey.damages) },
+      load: loadN === null ? null : { newtons: loadN, areaMm2: lapArea(survey.damages, lapWalls) },
       flexes: false,
       longestMm,
       prepMm2: survey.damages.reduce(
@@ -233,7 +229,7 @@ export const bracketSurvey = surveyOf({
           sum +
           grownArea(
             d.lengthMm,
-            d.shape === 'snapped' ? 2 * LAP_WALLS * d.wallMm : d.widthMm,
+            d.shape === 'snapped' ? 2 * lapWalls * d.wallMm : d.widthMm,
             site.extentMm,
           ) *
             (d.shape === 'snapped' ? 2 : 1),

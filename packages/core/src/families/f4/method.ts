@@ -12,7 +12,7 @@ export const method: Method<PipeLeakSurvey> = {
   figureIds: [...WRAP_FIGURES, 'wrapFrom'],
   schools: ['plug', 'soak'],
   cautions: ['pressure'],
-  nextLookDays: { lasting: 90, stopgap: 7 },
+  nextLookDays: ({ look }) => ({ lasting: look.F4Lasting, stopgap: look.F4Stopgap }),
   removal: (work) =>
     isWrap(work)
       ? WRAP_OFF

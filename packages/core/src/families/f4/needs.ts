@@ -5,9 +5,6 @@ import { degreaserNeed, wipeNeed } from '../../methods/prep';
 import type { Need } from '../../work/supplies';
 import type { Rounds } from './rounds';
 
-/** Volume of clean water in which a wrap is soaked, ml. */
-const SOAK_ML = 3000;
-
 /** Supplies that the repair needs in addition to the materials of its rounds. */
 export const needs = ({ work, wrap, places }: Rounds): Need[] => [
   degreaserNeed(work, m('the pipe round the leak')),
@@ -27,7 +24,7 @@ export const needs = ({ work, wrap, places }: Rounds): Need[] => [
           id: 'water',
           name: t('Clean water, 20 °C'),
           for: m('soaking'),
-          amount: SOAK_ML,
+          amount: work.trade.leak.soakMl,
           quantity: 'volume' as const,
         },
       ]

@@ -15,9 +15,6 @@ import { type Rounds, type W } from './rounds';
 export const stepIds = ['mark-leak', 'plug', 'press', 'film'] as const;
 const step = stepsOf(stepIds);
 
-/** Time to press and twist the wrap until it stops foaming, minutes. */
-const PRESS_MIN = 6;
-
 const cracks = ({ survey }: W) => survey.damages.filter((d) => d.shape === 'crack').length;
 
 const prepSteps = ({ work, extent, survey, card }: Rounds): StepDraft[] => [
@@ -90,7 +87,7 @@ const buildSteps = ({ plug, work, places, wrap, hands, main, last }: Rounds): St
         step.build(wrap, 'press', {
           does: 'place',
           title: t('Press and twist'),
-          minutes: PRESS_MIN * places,
+          minutes: work.trade.leak.pressMin * places,
           text: m(
             'Wet gloves. Press and twist along the lay, round and round, until the foam stops and it is no longer tacky.',
           ),

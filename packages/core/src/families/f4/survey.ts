@@ -1,3 +1,4 @@
+import { tradeAt, type Trade } from '../../trade/trade';
 import { t } from '../../text/text';
 import { z } from 'zod';
 import { m, q } from '../../message/message';
@@ -54,13 +55,6 @@ const Damage = z.discriminatedUnion('shape', [
 
 const parentFields = { ...parentOf(LINE_METALS, t('Pipe')), skin, soft };
 
-/**
- * An opening of this share of the pipe’s bore needs an engineer's approval; past half of it the wrap would have to
- * replace the pipe.
- */
-const LARGE_SHARE = 0.25;
-const HALF = 0.5;
-
 type Leak = z.infer<typeof Damage>;
 /** Width of an opening across the pipe, as a share of its bore. */
 const openShare = (d: Leak): number =>
@@ -68,7 +62,10 @@ const openShare = (d: Leak): number =>
   Math.max(1, d.outsideDiameterMm - 2 * d.wallMm);
 
 /** Conditions and refusals for a large opening in a small pipe. */
-function openings(damages: readonly Leak[]): {
+function openings(
+  damages: readonly Leak[],
+  { replaceShare, largeShare }: Trade['leak'],
+): {
   refusals: RefusalReason[];
   conditions: RouteCondition[];
 } {
@@ -77,16 +74,16 @@ function openings(damages: readonly Leak[]): {
     'The opening is {share} of the bore: {half, select, yes {a wrap over it would be the pipe} other {little pipe is left to hold the wrap}}.',
     {
       share: q(share * 100, 'percent'),
-      half: share > HALF ? 'yes' : 'no',
+      half: share > replaceShare ? 'yes' : 'no',
     },
   );
-  if (share > HALF)
+  if (share > replaceShare)
     return { refusals: [{ id: 'opening', because, who: 'pressure-engineer' }], conditions: [] };
   const condition = m('a pressure engineer approves so large an opening');
   return {
     refusals: [],
     conditions:
-      share > LARGE_SHARE ? [{ id: 'opening', condition, because, who: 'pressure-engineer' }] : [],
+      share > largeShare ? [{ id: 'opening', condition, because, who: 'pressure-engineer' }] : [],
   };
 }
 
@@ -102,11 +99,6 @@ export const PipeLeakSurvey = z.strictObject({
 });
 export type PipeLeakSurvey = z.infer<typeof PipeLeakSurvey>;
 
-/** A plug has several times the volume of the hole. */
-const PLUG_TIMES = 3;
-/** Least extent of a low-pressure wrap beyond the leak on both sides, mm. */
-const EXTENT_MM = 100;
-
 export const pipeLeakSurvey = surveyOf({
   id: 'F4',
   title: t('Pipe leak, low pressure'),
@@ -121,12 +113,13 @@ export const pipeLeakSurvey = surveyOf({
   ],
   usual: { ...commonUsual, 'line.shutOff': 'yes', 'line.fluid': 'plain', 'line.straightMm': '' },
   schema: PipeLeakSurvey,
-  demand: (survey) => {
+  demand: (survey, site) => {
+    const { leak } = tradeAt(site);
     const [first] = survey.damages;
     const plugs = survey.damages.map((d, i): Body =>
       d.shape === 'pinhole'
         ? body(t('Plug'), {
-            shape: { kind: 'disc', diameterMm: d.diameterMm * PLUG_TIMES, depthMm: d.wallMm },
+            shape: { kind: 'disc', diameterMm: d.diameterMm * leak.plugTimes, depthMm: d.wallMm },
             buildMm: d.wallMm,
             paths: pathsOf(i, 'diameterMm', 'wallMm'),
           })
@@ -134,7 +127,7 @@ export const pipeLeakSurvey = surveyOf({
             shape: {
               kind: 'slab',
               lengthMm: d.lengthMm + 20,
-              widthMm: Math.max(10, d.widthMm * PLUG_TIMES),
+              widthMm: Math.max(10, d.widthMm * leak.plugTimes),
               depthMm: d.wallMm,
             },
             buildMm: d.wallMm,
@@ -144,8 +137,8 @@ export const pipeLeakSurvey = surveyOf({
     const sizes = survey.damages.map((d) => (d.shape === 'pinhole' ? d.diameterMm : d.lengthMm));
     const longestMm = Math.max(...sizes);
     const { pressureBar } = survey.line;
-    const opening = openings(survey.damages);
-    return demandOf(survey, {
+    const opening = openings(survey.damages, leak);
+    return demandOf(survey, site, {
       needed: 'lightLoad',
       bodies: plugs,
       pressureBar,
@@ -159,17 +152,17 @@ export const pipeLeakSurvey = surveyOf({
             designC: survey.service.mediumC,
             defects: sizes.map((diameterMm) => ({ kind: 'hole' as const, diameterMm })),
             engineered: false,
-            extentMm: EXTENT_MM,
+            extentMm: leak.extentMm,
             fitting: survey.line.at,
             straightMm: survey.line.straightMm,
           }
         : null,
       prepMm2: survey.damages.reduce(
-        (sum, d, i) => sum + (2 * EXTENT_MM + (sizes[i] ?? 0)) * Math.PI * d.outsideDiameterMm,
+        (sum, d, i) => sum + (2 * leak.extentMm + (sizes[i] ?? 0)) * Math.PI * d.outsideDiameterMm,
         0,
       ),
       paths: { pressureBar: 'line.pressureBar' },
-      refusals: [...lineRefusals(survey.line, survey.service), ...opening.refusals],
+      refusals: [...lineRefusals(survey.line, survey.service, tradeAt(site)), ...opening.refusals],
       conditions: [...opening.conditions, ...lineConditions(survey.line)],
       strains: strainsOf(survey.line),
     });

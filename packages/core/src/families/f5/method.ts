@@ -11,7 +11,7 @@ export const method: Method<PipeWrapSurvey> = {
   figureIds: [...WRAP_FIGURES, 'overlap', 'taper', 'resin'],
   schools: ['plug'],
   cautions: ['pressure'],
-  nextLookDays: { lasting: 180, stopgap: 14 },
+  nextLookDays: ({ look }) => ({ lasting: look.F5Lasting, stopgap: look.F5Stopgap }),
   removal: () => WRAP_OFF,
   draft: draftFrom({ rounds: roundsOf, steps, needs, figures }),
 };

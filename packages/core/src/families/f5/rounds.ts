@@ -11,16 +11,7 @@ import type { PipeWrapSurvey } from './survey';
 
 export type W = Work<PipeWrapSurvey>;
 
-/** A laminate with a higher modulus than this is carbon, which causes galvanic corrosion on wet steel, MPa. */
-const CARBON_MPA = 40_000;
-/** Resin brushed into the profile before the first ply, mm. */
-export const PRIME_MM = 0.25;
-/** Time to roll and wet out a ply, as a fraction of the time to lay it. */
-const COMPACT_SHARE = 0.5;
-/** Default sizes of a glass tape if its card gives none. */
-const GLASS = { plyMm: 0.45, resinShare: 0.55, widthMm: 150 };
-
-const carbon = ({ card }: W) => (card.laminate?.hoopModulusMPa ?? 0) > CARBON_MPA;
+const carbon = ({ card, trade }: W) => (card.laminate?.hoopModulusMPa ?? 0) > trade.wrap.carbonMpa;
 const design = ({ wrap }: W) => (wrap?.design?.ok ? wrap.design : null);
 /**
  * Whether the damage is a hole, which is plugged before laminating. A thinned wall is filled to the outside diameter
@@ -63,12 +54,12 @@ const primeRound = (work: W): Round =>
       id: 'prime',
       purpose: 'primer',
       title: m('Prime'),
-      netMl: (wetMm2Of(work) * PRIME_MM) / 1000,
+      netMl: (wetMm2Of(work) * work.trade.wrap.primeMm) / 1000,
       areaMm2: 0,
       pieces: 0,
-      buildMm: PRIME_MM,
+      buildMm: work.trade.wrap.primeMm,
       working: undefined,
-      touches: [mixTouch(work.card), { name: 'prime', placing: COMPACT_SHARE }],
+      touches: [mixTouch(work.card), { name: 'prime', placing: work.trade.wrap.compactShare }],
       needed: null,
     }),
   );
@@ -80,16 +71,16 @@ function isolationRound(work: W): Round | null {
   if (!glass) return null;
   const { tape } = glass.card;
   const wetMm2 = wetMm2Of(work);
-  const ply = tape?.plyMm ?? GLASS.plyMm;
+  const ply = tape?.plyMm ?? work.trade.wrap.glassPlyMm;
   return work.round(
     mainSpec(work, {
       id: 'isolation',
       purpose: 'isolation-ply',
       title: m('Glass ply'),
       ...glass,
-      netMl: (wetMm2 * ply * (tape?.resinShare ?? GLASS.resinShare)) / 1000,
+      netMl: (wetMm2 * ply * (tape?.resinShare ?? work.trade.wrap.glassResinShare)) / 1000,
       areaMm2: 0,
-      pieces: wetMm2 / 1e6 / ((tape?.widthMm ?? GLASS.widthMm) / 1000),
+      pieces: wetMm2 / 1e6 / ((tape?.widthMm ?? work.trade.wrap.glassWidthMm) / 1000),
       buildMm: ply,
       working: undefined,
       touches: [mixTouch(glass.card), { name: 'isolation', placing: 1 }],
@@ -129,7 +120,7 @@ function wrapRound(work: W): Round {
       touches: [
         mixTouch(card),
         { name: 'place', placing: 1 },
-        { name: 'compact', placing: COMPACT_SHARE },
+        { name: 'compact', placing: work.trade.wrap.compactShare },
       ],
     }),
   );

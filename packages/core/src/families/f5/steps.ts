@@ -10,7 +10,7 @@ import { degrease, dustOff, gradeStep, mask, wipe } from '../../methods/prep';
 import { stepsOf, wrong } from '../../methods/step';
 import { layTape } from '../../methods/wrap';
 import type { StepDraft } from '../../work/step';
-import { holed, PRIME_MM, type Rounds, type W } from './rounds';
+import { holed, type Rounds, type W } from './rounds';
 
 export const stepIds = [
   'wall-grid',
@@ -91,7 +91,7 @@ const fairSteps = ({ fair, work, prime }: Rounds): StepDraft[] => [
   step.touch(prime, 'prime', {
     title: t('Wet the steel'),
     text: m('Resin brushed hard into the profile, {thick} wet, no bare place.', {
-      thick: q(PRIME_MM * 1000, 'thinFilm'),
+      thick: q(work.trade.wrap.primeMm * 1000, 'thinFilm'),
     }),
     figures: ['round.prime.total'],
   }),
@@ -171,13 +171,13 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
       ),
     ],
   ),
-  thickness(
-    work.buildMm,
-    4,
-    m('Thickness at four places round, {target} or more by the design.', {
+  thickness(work, {
+    targetMm: work.buildMm,
+    minReadings: 4,
+    text: m('Thickness at four places round, {target} or more by the design.', {
       target: mm(work.buildMm),
     }),
-  ),
+  }),
   ...hardness(work),
   step.inspect('record', {
     title: t('Record it'),

@@ -1,3 +1,4 @@
+import { tradeAt } from '../../trade/trade';
 import { t } from '../../text/text';
 import { z } from 'zod';
 import { METALS } from '../../materials/substrates';
@@ -91,7 +92,7 @@ export const pipeWrapSurvey = surveyOf({
   ],
   usual: { ...commonUsual, 'line.shutOff': 'yes', 'line.fluid': 'plain', 'line.straightMm': '' },
   schema: PipeWrapSurvey,
-  demand: (survey) => {
+  demand: (survey, site) => {
     const d = survey.damages[0] as (typeof survey.damages)[number];
     const thin = d.shape === 'thinning';
     const longestMm = thin ? d.lengthMm : d.diameterMm;
@@ -112,7 +113,7 @@ export const pipeWrapSurvey = surveyOf({
           buildMm: d.wallMm,
           paths: pathsOf(0, 'diameterMm', 'wallMm'),
         });
-    return demandOf(survey, {
+    return demandOf(survey, site, {
       needed: 'fullLoad',
       bodies: [fill],
       pressureBar: survey.line.pressureBar,
@@ -135,7 +136,7 @@ export const pipeWrapSurvey = surveyOf({
       },
       prepMm2: (longestMm + 400) * Math.PI * d.outsideDiameterMm,
       paths: { pressureBar: 'line.pressureBar' },
-      refusals: lineRefusals(survey.line, survey.service),
+      refusals: lineRefusals(survey.line, survey.service, tradeAt(site)),
       conditions: lineConditions(survey.line),
       strains: strainsOf(survey.line),
     });

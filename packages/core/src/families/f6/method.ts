@@ -11,7 +11,7 @@ export const method: Method<BeltSurvey> = {
   figureIds: ['holeMl', 'coverMl', 'strips', 'conditioned'],
   schools: [],
   cautions: ['rubber-dust', 'moving'],
-  nextLookDays: { lasting: 30, stopgap: 3 },
+  nextLookDays: ({ look }) => ({ lasting: look.F6Lasting, stopgap: look.F6Stopgap }),
   removal: (work) => [
     isSheet(work)
       ? m('Cut along the edge, grip, peel back hard; grind the cement off.')

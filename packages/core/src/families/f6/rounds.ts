@@ -8,25 +8,19 @@ import { notBefore } from '../../methods/step';
 import { type Round, timeTo } from '../../work/round';
 import type { After } from '../../work/step';
 import type { Work } from '../../work/work';
-import { beltHole, type BeltSurvey, COVER_MM, LAP_MM } from './survey';
+import { beltHole, type BeltSurvey } from './survey';
 
 export type W = Work<BeltSurvey>;
 
-/** Wet film thickness of a cement if its card gives none, µm. */
-const WET_UM = 150;
-
-/** Fractions of the placing time: for the hole, and for the cover layer. */
-const POUR = { hole: 0.6, cover: 0.4 };
-
 export const isSheet = ({ card }: W) => card.packUnit === 'piece';
 const through = ({ survey }: W) => survey.damages.filter((d) => d.shape !== 'gouge').length;
-const patches = ({ survey }: W) =>
+const patches = ({ survey, trade: { belt } }: W) =>
   survey.damages.map((d) =>
     beltPatch({
       hole: beltHole(d),
       throughMm: d.shape === 'gouge' ? d.depthMm : d.beltMm,
-      lapMm: LAP_MM,
-      coverMm: COVER_MM,
+      lapMm: belt.lapMm,
+      coverMm: belt.coverMm,
       through: d.shape !== 'gouge',
       wastePct: 0,
     }),
@@ -51,7 +45,7 @@ const coversOf = ({ covers }: W) => (covers?.ok ? covers.covers : []);
 
 function cementRound(work: W, n: 1 | 2): Round {
   const { card, demand } = work;
-  const wetUm = card.wetFilmUm ?? WET_UM;
+  const wetUm = card.wetFilmUm ?? work.trade.belt.wetUm;
   const cemented = coversOf(work).reduce(
     (s, c) => s + 2 * c.strips * c.stripWidthMm * (card.sheet?.lengthMm ?? 0),
     0,
@@ -96,8 +90,8 @@ const rubberRound = (work: W): Round =>
       areaMm2: 0,
       touches: [
         mixTouch(work.card),
-        { name: 'pour', placing: POUR.hole },
-        { name: 'cover', placing: POUR.cover },
+        { name: 'pour', placing: work.trade.belt.pourHole },
+        { name: 'cover', placing: work.trade.belt.pourCover },
       ],
     }),
   );

@@ -1,9 +1,13 @@
 import { t } from '../../text/text';
+import { USUAL_TRADE } from '../../trade/trade';
 import { throughSpec } from '../../section/parts';
 import { specOf, type Lettering, type SectionSpec } from '../../section/spec';
-import { COVER_MM, LAP_MM, type BeltSurvey } from './survey';
+import { type BeltSurvey } from './survey';
 
 type Damage = BeltSurvey['damages'][number];
+
+/** A belt's patch is drawn in its usual size: the site is not known here. */
+const DRAWN = USUAL_TRADE.belt;
 
 /** One damage as it is drawn. */
 export const section = (d: Damage, text: Lettering): SectionSpec => {
@@ -15,7 +19,7 @@ export const section = (d: Damage, text: Lettering): SectionSpec => {
       thickMm: d.beltMm,
       thick: belt,
       more: {
-        cover: { lapMm: LAP_MM, thickMm: COVER_MM, plies: 1 },
+        cover: { lapMm: DRAWN.lapMm, thickMm: DRAWN.coverMm, plies: 1 },
       },
     });
   if (d.shape === 'rip')
@@ -25,7 +29,7 @@ export const section = (d: Damage, text: Lettering): SectionSpec => {
       thickMm: d.beltMm,
       thick: belt,
       more: {
-        cover: { lapMm: LAP_MM, thickMm: COVER_MM, plies: 1 },
+        cover: { lapMm: DRAWN.lapMm, thickMm: DRAWN.coverMm, plies: 1 },
         notes: [`rip ${text(d.lengthMm, 'lengthMm')} long`],
       },
     });
@@ -39,6 +43,6 @@ export const section = (d: Damage, text: Lettering): SectionSpec => {
     wall: belt,
     left: text(Math.max(0, d.beltMm - d.depthMm), 'beltMm', 'depthMm'),
     bite: 'dished',
-    cover: { lapMm: LAP_MM, thickMm: COVER_MM, plies: 1 },
+    cover: { lapMm: DRAWN.lapMm, thickMm: DRAWN.coverMm, plies: 1 },
   });
 };

@@ -12,7 +12,6 @@ import { stepsOf, wrong } from '../../methods/step';
 import { type Round, timeTo } from '../../work/round';
 import type { After, StepDraft } from '../../work/step';
 import { type Rounds, type W } from './rounds';
-import { COVER_MM, LAP_MM } from './survey';
 
 export const stepIds = [
   'cut',
@@ -30,17 +29,8 @@ export const stepIds = [
 ] as const;
 const step = stepsOf(stepIds);
 
-/** Minutes to lay one strip, and to stitch it down. */
-const STRIP_MIN = 6;
-const STITCH_MIN = 4;
-/**
- * A material that can be built thicker than this on a vertical surface is trowelled; any other is poured and levels
- * by itself, mm.
- */
-const STANDS_MM = 5;
-
 function pourSteps(work: W, main: Round, after: After): StepDraft[] {
-  const stands = work.card.layer.maxMm.vertical > STANDS_MM;
+  const stands = work.card.layer.maxMm.vertical > work.trade.belt.standsMm;
   return [
     ...mixSteps(work, main, [after]),
     step.touch(main, 'pour', {
@@ -61,7 +51,7 @@ function pourSteps(work: W, main: Round, after: After): StepDraft[] {
       title: t('Carry it past, feather'),
       text: m(
         '{cover} over the hole, down to nothing {lap} past it all round. Then leave it alone: it levels by itself.',
-        { cover: mm(COVER_MM), lap: mm(LAP_MM) },
+        { cover: mm(work.trade.belt.coverMm), lap: mm(work.trade.belt.lapMm) },
       ),
       people: 1,
       wrong: [wrong(t('It pulls strings'), t('Its flow is over: stop, bin what is left.'))],
@@ -90,7 +80,7 @@ const prepSteps = ({ work, survey, sheet, holes, slopeDeg }: Rounds): StepDraft[
       : m('Cut loose rubber away to a round edge. No cord is cut.'),
   }),
   degrease(work),
-  gradeStep(work, LAP_MM, {
+  gradeStep(work, work.trade.belt.lapMm, {
     extra: m(
       'Buff with a coarse tool at low speed until the surface is matt and rough. Do not smear the rubber: a smear is burnt rubber.',
     ),
@@ -124,7 +114,7 @@ const prepSteps = ({ work, survey, sheet, holes, slopeDeg }: Rounds): StepDraft[
           minutes: 5 * survey.damages.length,
           text: m(
             'The belt lies at {deg}°: a strip of putty on the low side, {high} high, higher than the cover.',
-            { deg: slopeDeg, high: mm(COVER_MM + 5) },
+            { deg: slopeDeg, high: mm(work.trade.belt.coverMm + 5) },
           ),
           uses: ['dam'],
         }),
@@ -191,7 +181,7 @@ const coverSteps = ({
         step.build(strip, 'strip', {
           does: 'place',
           title: t('Lay the strip'),
-          minutes: STRIP_MIN * strips,
+          minutes: work.trade.belt.stripMin * strips,
           text: m(
             '{n, plural, one {One strip} other {# strips}}, {width} wide, {margin} past the rip each side. From one end, film drawn off as it goes: it cannot be moved once it touches.',
             {
@@ -217,7 +207,7 @@ const coverSteps = ({
         step.build(strip, 'stitch', {
           does: 'place',
           title: t('Stitch it down'),
-          minutes: STITCH_MIN * strips,
+          minutes: work.trade.belt.stitchMin * strips,
           text: m('Roller from the centre out, hard, every line over the last: no air is left.'),
           wrong: [wrong('A blister', t('Open it with a point, then roll it down.'))],
         }),

@@ -1,3 +1,4 @@
+import { tradeAt, type Trade } from '../../trade/trade';
 import { t } from '../../text/text';
 import { z } from 'zod';
 import { m, q } from '../../message/message';
@@ -124,34 +125,28 @@ export const BeltSurvey = z.strictObject({
 });
 export type BeltSurvey = z.infer<typeof BeltSurvey>;
 
-/** Share of the belt's width that may be cut across in the carcass, percent; above it the belt must be spliced. */
-const MOST_CUT_PCT = 10;
-/** The usual overlap beyond the hole, and its thickness, mm. */
-export const LAP_MM = 75;
-export const COVER_MM = 3;
-
 /** The hole of a damage, as beltPatch takes it. */
 export const beltHole = (d: BeltSurvey['damages'][number]): BeltHole =>
   d.shape === 'hole'
     ? { kind: 'round', diameterMm: d.diameterMm }
     : { kind: 'slot', lengthMm: d.lengthMm, widthMm: d.widthMm };
 
-function patch(d: BeltSurvey['damages'][number]) {
+function patch(d: BeltSurvey['damages'][number], { lapMm, coverMm }: Trade['belt']) {
   const throughMm = d.shape === 'gouge' ? d.depthMm : d.beltMm;
   return {
     throughMm,
     made: beltPatch({
       hole: beltHole(d),
       throughMm,
-      lapMm: LAP_MM,
-      coverMm: COVER_MM,
+      lapMm,
+      coverMm,
       through: d.shape !== 'gouge',
       wastePct: 0,
     }),
   };
 }
 
-function refusals({ belt }: BeltSurvey): RefusalReason[] {
+function refusals({ belt }: BeltSurvey, mostCutPct: number): RefusalReason[] {
   if (belt.carcass === 'steel' && belt.carcassCutPct > 0)
     return [
       {
@@ -160,13 +155,13 @@ function refusals({ belt }: BeltSurvey): RefusalReason[] {
         who: 'belt-splicer',
       },
     ];
-  return belt.carcassCutPct > MOST_CUT_PCT
+  return belt.carcassCutPct > mostCutPct
     ? [
         {
           id: 'carcass',
           because: m(
             '{cut} of the carcass is cut across; over {most} it must be spliced, not patched.',
-            { cut: q(belt.carcassCutPct, 'percent'), most: q(MOST_CUT_PCT, 'percent') },
+            { cut: q(belt.carcassCutPct, 'percent'), most: q(mostCutPct, 'percent') },
           ),
           who: 'belt-splicer',
         },
@@ -215,9 +210,10 @@ export const beltSurvey = surveyOf({
     'belt.wetRun': 'no',
   },
   schema: BeltSurvey,
-  demand: (survey) => {
+  demand: (survey, site) => {
+    const { belt } = tradeAt(site);
     const bodies = survey.damages.map((d, i) => {
-      const { throughMm, made } = patch(d);
+      const { throughMm, made } = patch(d, belt);
       // One body with the patch’s own volume and primed area: hole and cover together.
       const sideMm = Math.sqrt(made.primerAreaMm2);
       const keys =
@@ -229,14 +225,14 @@ export const beltSurvey = surveyOf({
           widthMm: sideMm,
           depthMm: (made.totalMl * 1000) / made.primerAreaMm2,
         },
-        buildMm: throughMm + COVER_MM,
+        buildMm: throughMm + belt.coverMm,
         paths: pathsOf(i, ...keys),
       });
     });
     const longestMm = Math.max(
       ...survey.damages.map((d) => (d.shape === 'hole' ? d.diameterMm : d.lengthMm)),
     );
-    return demandOf(survey, {
+    return demandOf(survey, site, {
       needed: 'lightLoad',
       bodies,
       flexes: true,
@@ -250,11 +246,11 @@ export const beltSurvey = surveyOf({
         (sum, d) =>
           sum +
           (d.shape === 'hole'
-            ? grownArea(d.diameterMm, d.diameterMm, LAP_MM)
-            : grownArea(d.lengthMm, d.widthMm, LAP_MM)),
+            ? grownArea(d.diameterMm, d.diameterMm, belt.lapMm)
+            : grownArea(d.lengthMm, d.widthMm, belt.lapMm)),
         0,
       ),
-      refusals: refusals(survey),
+      refusals: refusals(survey, belt.mostCutPct),
       conditions: bared(survey),
       service: {
         medium: survey.belt.wetRun ? 'water' : 'air',

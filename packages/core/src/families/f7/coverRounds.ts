@@ -7,15 +7,6 @@ import { mixTouch } from '../../methods/mix';
 import { notBefore } from '../../methods/step';
 import { total, type W } from './steps';
 
-/**
- * Volume of one drop of adhesive, ml; minutes to apply one drop; minutes to press and roll its share of the strip.
- */
-const DROP_ML = 0.1;
-const DROP_MIN = 0.04;
-const ROLL_MIN = 0.8;
-/** Volume of the bead that closes a crack, as a fraction of the volume of its vee groove. */
-const CLOSE_SHARE = 1;
-
 /** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function coverRoundsOf(work: W) {
   const { survey, demand, card } = work;
@@ -41,7 +32,7 @@ export function coverRoundsOf(work: W) {
           purpose: 'close',
           title: m('Closing the crack'),
           ...closer,
-          netMl: work.netMl * CLOSE_SHARE,
+          netMl: work.netMl * work.trade.tyre.closeShare,
           areaMm2: 0,
           touches: [mixTouch(closer.card), { name: 'close', placing: 1 }],
           needed: null,
@@ -53,17 +44,17 @@ export function coverRoundsOf(work: W) {
       id: 'main',
       purpose: 'cover',
       title: m('Cover'),
-      netMl: (drops * DROP_ML) / (1 + card.wastePct / 100),
+      netMl: (drops * work.trade.tyre.dropMl) / (1 + card.wastePct / 100),
       areaMm2: 0,
       pieces: total(work, (c) => c.sheets),
-      mostMl: (drops * DROP_ML) / strips,
+      mostMl: (drops * work.trade.tyre.dropMl) / strips,
       working: () => [
         line({ symbol: 'd', label: t('drops'), expression: t('over all strips'), value: drops }),
       ],
       touches: [
         mixTouch(card),
-        { name: 'drops', spread: drops * DROP_MIN },
-        { name: 'roll', spread: strips * ROLL_MIN },
+        { name: 'drops', spread: drops * work.trade.tyre.dropMin },
+        { name: 'roll', spread: strips * work.trade.tyre.rollMin },
       ],
     }),
   );

@@ -10,7 +10,7 @@ export const method: Method<TyreSurvey> = {
   figureIds: ['strips', 'stripWidth', 'marginGot', 'drops', 'opening'],
   schools: ['tyre'],
   cautions: ['tyre', 'rubber-dust'],
-  nextLookDays: { lasting: 30, stopgap: 3 },
+  nextLookDays: ({ look }) => ({ lasting: look.F7Lasting, stopgap: look.F7Stopgap }),
   removal: () => [m('Buff the cover off to the sidewall’s own rubber; heat softens the edge.')],
   draft: (work) => (isSection(work) ? sectionDraft(work) : coverDraft(work)),
 };

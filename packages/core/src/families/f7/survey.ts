@@ -1,3 +1,4 @@
+import { tradeAt } from '../../trade/trade';
 import { t } from '../../text/text';
 import { z } from 'zod';
 import { m, mm as mmOf } from '../../message/message';
@@ -83,15 +84,7 @@ export const TyreSurvey = z.strictObject({
 });
 export type TyreSurvey = z.infer<typeof TyreSurvey>;
 
-/** Buffed this far beyond an injury, mm, whatever its cover. */
-const MARGIN_MM = 30;
-
-/** Sound rubber that stays over the cords under a cover, mm. */
-const OVER_CORDS_MM = 2;
-/** An injury deeper than this needs a measurement to the cords, mm. */
-const UNMEASURED_MM = 10;
-
-function refusals({ tyre, damages }: TyreSurvey): RefusalReason[] {
+function refusals({ tyre, damages }: TyreSurvey, overCordsMm: number): RefusalReason[] {
   const who = 'tyre-shop' as const;
   const deepest = Math.max(...damages.map((d) => d.depthMm));
   const reasons: [boolean, string, string][] = [
@@ -107,7 +100,7 @@ function refusals({ tyre, damages }: TyreSurvey): RefusalReason[] {
     ],
     [tyre.place === 'tread', 'tread', t('It is on the tread: the road wears a cover off it.')],
     [
-      tyre.rubberMm !== null && deepest > tyre.rubberMm - OVER_CORDS_MM,
+      tyre.rubberMm !== null && deepest > tyre.rubberMm - overCordsMm,
       'depth',
       t('Too little rubber is left over the cords: a cover would hide what is hurt.'),
     ],
@@ -120,9 +113,9 @@ function refusals({ tyre, damages }: TyreSurvey): RefusalReason[] {
 }
 
 /** A deep injury without that measurement is inspected by an authorised person. */
-function unmeasured({ tyre, damages }: TyreSurvey): RouteCondition[] {
+function unmeasured({ tyre, damages }: TyreSurvey, deepMm: number): RouteCondition[] {
   const deepest = Math.max(...damages.map((d) => d.depthMm));
-  if (tyre.rubberMm !== null || deepest <= UNMEASURED_MM) return [];
+  if (tyre.rubberMm !== null || deepest <= deepMm) return [];
   return [
     {
       id: 'unmeasured',
@@ -156,9 +149,10 @@ export const tyreSurvey = surveyOf({
     'surface.slope': 'vertical',
   },
   schema: TyreSurvey,
-  demand: (survey) => {
+  demand: (survey, site) => {
+    const { marginMm, overCordsMm, unmeasuredMm } = tradeAt(site).tyre;
     const longestMm = Math.max(...survey.damages.map((d) => d.lengthMm));
-    return demandOf(survey, {
+    return demandOf(survey, site, {
       needed: 'lightLoad',
       bodies: survey.damages.map((d, i) =>
         body(t('Crack'), {
@@ -180,11 +174,11 @@ export const tyreSurvey = surveyOf({
       })),
       longestMm,
       prepMm2: survey.damages.reduce(
-        (sum, d) => sum + grownArea(d.lengthMm, d.widthMm, MARGIN_MM),
+        (sum, d) => sum + grownArea(d.lengthMm, d.widthMm, marginMm),
         0,
       ),
-      refusals: refusals(survey),
-      conditions: unmeasured(survey),
+      refusals: refusals(survey, overCordsMm),
+      conditions: unmeasured(survey, unmeasuredMm),
       service: { mediumC: 40, wear: 'impact' },
     });
   },

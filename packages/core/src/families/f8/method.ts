@@ -12,7 +12,7 @@ export const method: Method<FloorCrackSurvey> = {
   figureIds: CRACK_FIGURES,
   schools: ['proud', 'sand', 'moving'],
   cautions: ['silica'],
-  nextLookDays: { lasting: 180, stopgap: 30 },
+  nextLookDays: ({ look }) => ({ lasting: look.F8Lasting, stopgap: look.F8Stopgap }),
   removal: (work) => [
     isSealant(work)
       ? m('Cut both sides, pull the bead out whole.')

@@ -9,11 +9,6 @@ import type { FloorCrackSurvey } from './survey';
 
 export type W = Work<FloorCrackSurvey>;
 
-/** Fractions of the placing time: scrub coat, ramming under both halves, striking off. */
-const MORTAR = { scrub: 0.1, under: 0.5, strike: 0.4 };
-/** Extra fraction of the placing time for tooling, or for scraping a film flush while it is soft. */
-const SCRAPE_SHARE = 0.2;
-
 function mortarRounds(work: W): Round[] {
   const { card, coats } = work;
   return Array.from({ length: coats }, (_, i) =>
@@ -28,9 +23,9 @@ function mortarRounds(work: W): Round[] {
         aggregatePct: aggregateFor(card, work.buildMm),
         touches: [
           mixTouch(card),
-          ...(i === 0 ? [{ name: 'scrub', placing: MORTAR.scrub }] : []),
-          { name: 'under', placing: MORTAR.under },
-          ...(i === coats - 1 ? [{ name: 'strike', placing: MORTAR.strike }] : []),
+          ...(i === 0 ? [{ name: 'scrub', placing: work.trade.joint.scrubShare }] : []),
+          { name: 'under', placing: work.trade.joint.ramShare },
+          ...(i === coats - 1 ? [{ name: 'strike', placing: work.trade.joint.strikeShare }] : []),
         ],
         needed: i === coats - 1 ? work.demand.needed : null,
       }),
@@ -53,8 +48,8 @@ const resinRound = (work: W): Round =>
       touches: [
         mixTouch(work.card),
         { name: isGunned(work) ? 'gun' : 'pour', placing: 1 },
-        ...(isSealant(work) ? [{ name: 'tool', placing: SCRAPE_SHARE }] : []),
-        ...(isScraped(work) ? [{ name: 'scrape', placing: SCRAPE_SHARE }] : []),
+        ...(isSealant(work) ? [{ name: 'tool', placing: work.trade.joint.scrapeShare }] : []),
+        ...(isScraped(work) ? [{ name: 'scrape', placing: work.trade.joint.scrapeShare }] : []),
       ],
     }),
   );

@@ -28,12 +28,6 @@ export const stepIds = [
 ] as const;
 const step = stepsOf(stepIds);
 
-/** Largest gap under a straight edge of 1 m, mm. */
-const FLUSH_MM = 1;
-
-/** Longest time from dampening the concrete to placing the mortar, minutes. */
-const DAMP_MIN = 30;
-
 const metres = ({ survey }: W) => survey.damages.reduce((s, d) => s + d.lengthMm, 0) / 1000;
 const stepped = ({ survey }: W) => survey.damages.some((d) => d.shape === 'stepped');
 
@@ -89,7 +83,7 @@ const mortarSteps = (work: W, rounds: readonly Round[]): StepDraft[] =>
       ...mixSteps(work, round, [
         {
           step: 'dampen',
-          most: DAMP_MIN,
+          most: work.trade.concrete.dampMin,
           missed: 'dampen',
           why: m('Place the mortar before the damp surface dries.'),
         },
@@ -251,13 +245,15 @@ const acceptSteps = ({ work, last, grinds, ready }: Rounds): StepDraft[] => [
   step.inspect('straight', {
     title: t('Straight edge'),
     minutes: 3,
-    text: m('Across it, a metre long: {most} proud or hollow at most.', { most: mm(FLUSH_MM) }),
+    text: m('Across it, a metre long: {most} proud or hollow at most.', {
+      most: mm(work.trade.joint.flushMm),
+    }),
     hold: {
       kind: 'reading',
       label: m('Widest gap'),
       quantity: 'length',
       min: null,
-      max: FLUSH_MM,
+      max: work.trade.joint.flushMm,
     },
   }),
 ];

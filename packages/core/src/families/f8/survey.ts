@@ -1,3 +1,4 @@
+import { tradeAt } from '../../trade/trade';
 import { t } from '../../text/text';
 import { z } from 'zod';
 import { m } from '../../message/message';
@@ -115,7 +116,7 @@ export const floorCrackSurvey = surveyOf({
     const { floor } = survey;
     const total = survey.damages.reduce((sum, d) => sum + d.lengthMm, 0);
     const need = crackNeed(survey.damages, { ...floor, wheels: floor.traffic !== 'foot' });
-    return demandOf(survey, {
+    return demandOf(survey, site, {
       needed: floor.traffic === 'foot' ? 'lightLoad' : 'fullLoad',
       bodies: survey.damages.map((d, i) =>
         // A crack without a bottom would drain poured material: sand stops it.
@@ -137,7 +138,7 @@ export const floorCrackSurvey = surveyOf({
           ]
         : [],
       strains: strainsOf(floor),
-      service: wornFloor(floor),
+      service: wornFloor(floor, tradeAt(site)),
     });
   },
 });

@@ -1,9 +1,10 @@
+import { AGGREGATE_KGL } from '../../work/weighing';
 import { t } from '../../text/text';
 import { type WorkingLine } from '../../calc/calc';
 import { mortarBatch } from '../../mix/mortarBatch';
 import { m, mm } from '../../message/message';
 import { mainSpec, overcoat } from '../../methods/build';
-import { aggregateFor, AGGREGATE_KGL, mixSteps, mixTouch } from '../../methods/mix';
+import { aggregateFor, mixSteps, mixTouch } from '../../methods/mix';
 import { notBefore, stepsOf, wrong } from '../../methods/step';
 import type { Round } from '../../work/round';
 import type { After, StepDraft } from '../../work/step';
@@ -26,12 +27,6 @@ export const stepIds = [
 ] as const;
 export const step = stepsOf(stepIds);
 export type W = Work<FloorPatchSurvey>;
-
-/** Share of a coat’s minutes for spreading; the rest is brooming or striking off, both within its working life. */
-const SPREAD = 0.75;
-const FINISH = 0.25;
-/** Longest time from dampening the concrete to placing the mortar, minutes. */
-const DAMP_MIN = 30;
 
 export const isPowder = ({ card }: W) => card.mix.kind === 'powder-water';
 export const has = ({ survey }: W, shape: 'patch' | 'overlay' | 'coving') =>
@@ -80,8 +75,8 @@ export function coats(work: W): Round[] {
         aggregatePct: aggregateFor(card, work.buildMm),
         touches: [
           mixTouch(card),
-          { name: 'coat', placing: SPREAD },
-          { name: 'finish', placing: FINISH },
+          { name: 'coat', placing: work.trade.floor.spreadShare },
+          { name: 'finish', placing: work.trade.floor.finishShare },
         ],
         needed: lastOne ? work.demand.needed : null,
       }),
@@ -117,7 +112,7 @@ const mixed = ({ work, round }: CoatOf, window: After[]): StepDraft[] =>
         ...mixSteps(work, round, [
           {
             step: 'dampen',
-            most: DAMP_MIN,
+            most: work.trade.concrete.dampMin,
             missed: 'dampen' as const,
             why: m('Place the mortar before the damp surface dries.'),
           },

@@ -12,7 +12,7 @@ export const method: Method<FloorPatchSurvey> = {
   figureIds: ['bags', 'water', 'sealWet'],
   schools: [],
   cautions: ['silica', 'acid-etch'],
-  nextLookDays: { lasting: 180, stopgap: 30 },
+  nextLookDays: ({ look }) => ({ lasting: look.F9Lasting, stopgap: look.F9Stopgap }),
   removal: () => [m('Saw its edge, break it out; it comes with a skin of the old floor.')],
   draft: draftFrom({ rounds: roundsOf, steps, needs, figures }),
 };

@@ -4,7 +4,7 @@ import { mortarNeeds } from '../../methods/mix';
 import { degreaserNeed } from '../../methods/prep';
 import type { Need } from '../../work/supplies';
 import { floorMm2 } from './coats';
-import { ETCH_PARTS, type Rounds } from './rounds';
+import { type Rounds } from './rounds';
 
 /** Supplies that the repair needs in addition to the materials of its rounds. */
 export const needs = ({ work, coatRounds }: Rounds): Need[] => [
@@ -12,8 +12,8 @@ export const needs = ({ work, coatRounds }: Rounds): Need[] => [
   {
     kind: 'aid',
     use: 'etch',
-    for: m('the floor, 1 in {n}', { n: ETCH_PARTS + 1 }),
-    areaMm2: floorMm2(work) / (ETCH_PARTS + 1),
+    for: m('the floor, 1 in {n}', { n: work.trade.floor.etchParts + 1 }),
+    areaMm2: floorMm2(work) / (work.trade.floor.etchParts + 1),
   },
   ...mortarNeeds(coatRounds),
   ...heldNeeds(work),

@@ -7,12 +7,6 @@ import { notBefore } from '../../methods/step';
 import type { Round } from '../../work/round';
 import { coats, floorMm2, isPowder, type W } from './coats';
 
-/** How far the etch cleaner is diluted: parts of water to one part of cleaner, by volume. */
-export const ETCH_PARTS = 10;
-/** Width and depth to which a crack in the floor is cut open before it is filled, mm. */
-export const CHASE = { widthMm: 5, depthMm: 15 };
-const SEAL_COATS = 2;
-
 /** Calculates the rounds of the repair, and the values that its steps, supplies and figures use. */
 export function roundsOf(work: W) {
   const { survey, demand, card } = work;
@@ -25,15 +19,16 @@ export function roundsOf(work: W) {
         purpose: 'crack',
         title: m('Cracks first'),
         ...crackCard,
-        netMl: (cracksMm * CHASE.widthMm * CHASE.depthMm) / 1000,
-        buildMm: CHASE.depthMm,
+        netMl: (cracksMm * work.trade.floor.chaseWidthMm * work.trade.floor.chaseDepthMm) / 1000,
+        buildMm: work.trade.floor.chaseDepthMm,
         paths: ['floor.cracksMm'],
         working: () => [
           line({
             symbol: 'V',
             label: t('cracks'),
-            expression: `${formatFigure(cracksMm)}·${CHASE.widthMm}·${CHASE.depthMm}`,
-            value: (cracksMm * CHASE.widthMm * CHASE.depthMm) / 1000,
+            expression: `${formatFigure(cracksMm)}·${work.trade.floor.chaseWidthMm}·${work.trade.floor.chaseDepthMm}`,
+            value:
+              (cracksMm * work.trade.floor.chaseWidthMm * work.trade.floor.chaseDepthMm) / 1000,
             unit: 'ml',
             source: 'survey',
           }),
@@ -45,7 +40,7 @@ export function roundsOf(work: W) {
   const rounds = coats(work);
   const last = rounds[rounds.length - 1] as Round;
   const seals = isPowder(work)
-    ? Array.from({ length: SEAL_COATS }, (_, i) =>
+    ? Array.from({ length: work.trade.floor.sealCoats }, (_, i) =>
         filmRound(work, {
           id: `seal-${i + 1}`,
           purpose: 'seal',
@@ -55,7 +50,7 @@ export function roundsOf(work: W) {
           wetted: true,
           // Applied over the mortar once that is dry.
           need: { damp: 'dry' },
-          needed: i === SEAL_COATS - 1 ? demand.needed : null,
+          needed: i === work.trade.floor.sealCoats - 1 ? demand.needed : null,
         }),
       )
     : [];

@@ -13,10 +13,7 @@ import { momentText } from '../../methods/when';
 import { aidName } from '../../work/aids';
 import type { StepDraft } from '../../work/step';
 import { coatSteps, has, isPowder, step } from './coats';
-import { CHASE, ETCH_PARTS, type Rounds } from './rounds';
-
-const EDGE_MM = 10;
-const LEVEL_MM = 3;
+import { type Rounds } from './rounds';
 
 const prepSteps = ({ work, survey }: Rounds): StepDraft[] => [
   isolate(work, {
@@ -34,7 +31,7 @@ const prepSteps = ({ work, survey }: Rounds): StepDraft[] => [
           minutes: 25 * survey.damages.filter((d) => d.shape === 'patch').length,
           text: m(
             'Saw a straight edge, {deep} deep or more, break out to sound: no feather edge round a patch. Wet, and a P3 mask.',
-            { deep: mm(EDGE_MM) },
+            { deep: mm(work.trade.floor.edgeMm) },
           ),
           sparks: survey.site.area === 'safe',
         }),
@@ -50,7 +47,7 @@ const prepSteps = ({ work, survey }: Rounds): StepDraft[] => [
       '{aid}, one part into {parts} of water, acid into water. Brush until it stops fizzing.',
       {
         aid: aidName(work, 'etch'),
-        parts: ETCH_PARTS,
+        parts: work.trade.floor.etchParts,
       },
     ),
     uses: ['etch'],
@@ -88,7 +85,11 @@ const buildSteps = ({ crack, work, coatRounds, last, seals }: Rounds): StepDraft
           title: t('Fill the cracks'),
           text: m(
             '{card} into every crack, chased {wide} by {deep}, struck flush: they come through what is laid over them.',
-            { card: crack.card.code, wide: mm(CHASE.widthMm), deep: mm(CHASE.depthMm) },
+            {
+              card: crack.card.code,
+              wide: mm(work.trade.floor.chaseWidthMm),
+              deep: mm(work.trade.floor.chaseDepthMm),
+            },
           ),
           people: 1,
           figures: ['round.crack.total'],
@@ -159,14 +160,14 @@ const acceptSteps = ({ work, end, ready, last, seals }: Rounds): StepDraft[] => 
     minutes: 8,
     text: m(
       'Two metres, four ways, {gap} at most; then a pail of water: it runs to the drain, none stands.',
-      { gap: mm(LEVEL_MM) },
+      { gap: mm(work.trade.floor.levelMm) },
     ),
     hold: {
       kind: 'reading',
       label: m('Widest gap'),
       quantity: 'length',
       min: null,
-      max: LEVEL_MM,
+      max: work.trade.floor.levelMm,
     },
   }),
   step.inspect('open-traffic', {

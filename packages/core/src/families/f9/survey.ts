@@ -1,3 +1,4 @@
+import { tradeAt } from '../../trade/trade';
 import { t } from '../../text/text';
 import { z } from 'zod';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
@@ -106,12 +107,9 @@ export const FloorPatchSurvey = z.strictObject({
 });
 export type FloorPatchSurvey = z.infer<typeof FloorPatchSurvey>;
 
-/** Assumed pH of dripping juice if it is not measured. */
-const DRIP_PH = 4.5;
-
 /** What is spilt on the floor, if it is more than water. */
-function spilt({ juice, spills }: FloorPatchSurvey['floor']): Partial<ServiceNeed> {
-  if (juice) return { medium: 'juice', ph: DRIP_PH };
+function spilt({ juice, spills }: FloorPatchSurvey['floor'], dripPh: number): Partial<ServiceNeed> {
+  if (juice) return { medium: 'juice', ph: dripPh };
   return spills === 'none' ? {} : { medium: spills, ph: Number(MEDIUM_PH[spills]) };
 }
 
@@ -134,8 +132,9 @@ export const floorPatchSurvey = surveyOf({
     'floor.juice': 'no',
   },
   schema: FloorPatchSurvey,
-  demand: (survey) => {
+  demand: (survey, site) => {
     const { floor } = survey;
+    const trade = tradeAt(site);
     const bodies = survey.damages.map((d, i) =>
       d.shape === 'coving'
         ? // Half a square: without the cove’s own hollow.
@@ -154,13 +153,13 @@ export const floorPatchSurvey = surveyOf({
       (sum, d) => sum + d.lengthMm * (d.shape === 'coving' ? d.legMm * 2 : d.widthMm),
       0,
     );
-    return demandOf(survey, {
+    return demandOf(survey, site, {
       needed: floor.traffic === 'foot' ? 'lightLoad' : 'fullLoad',
       bodies,
       longestMm: Math.max(...survey.damages.map((d) => d.lengthMm)),
       prepMm2: area,
       strains: strainsOf(floor),
-      service: { ...wornFloor(floor), ...spilt(floor) },
+      service: { ...wornFloor(floor, trade), ...spilt(floor, trade.floor.dripPh) },
     });
   },
 });

@@ -10,7 +10,7 @@ export const method: Method<StairSurvey> = {
   figureIds: [],
   schools: [],
   cautions: [],
-  nextLookDays: { lasting: 180, stopgap: 14 },
+  nextLookDays: () => ({ lasting: 180, stopgap: 14 }),
   removal: () => [m('Chisel it off.')],
   draft: draftFrom({ rounds: roundsOf, steps, needs }),
 };

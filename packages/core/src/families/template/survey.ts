@@ -47,8 +47,8 @@ export const stairSurvey = surveyOf({
   groups: [{ id: 'parent', title: t('What is repaired'), fields: parentFields }, ...closingGroups],
   usual: { ...commonUsual },
   schema: StairSurvey,
-  demand: (survey) =>
-    demandOf(survey, {
+  demand: (survey, site) =>
+    demandOf(survey, site, {
       needed: 'lightLoad',
       bodies: survey.damages.map((d, i) =>
         body(t('Nosing'), {

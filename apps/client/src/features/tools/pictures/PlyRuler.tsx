@@ -1,6 +1,5 @@
 import { t } from '@kelmot/core';
-import type { WrapDesignInput } from '@kelmot/core/wrap/laminate';
-import type { WrapDesign } from '@kelmot/core/wrap/wrapDesign';
+import type { WrapDesign, WrapDesignInput } from '@kelmot/core/wrap/laminate';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '@/shared/ui/theme';
