@@ -26,6 +26,7 @@ const CORE_ORDER = [
   ['calc'],
   ['units'],
   ['message'],
+  ['trade'],
   ['ambient', 'cure', 'mix', 'geometry', 'wrap', 'cracks', 'film', 'inspect', 'instruments'],
   ['calculations'],
   ['materials'],
