@@ -25,7 +25,9 @@ export async function look<T extends Json, A extends readonly Json[]>(
   for (;;) {
     const left = Math.max(0, ends - Date.now());
     // As text: the security policy of the page allows no code that is compiled from text inside it.
+    // `__name` is what some compilers wrap around a named function.
     const polled = `(async () => {
+      const __name = (named) => named;
       const condition = ${condition.toString()};
       const ends = performance.now() + ${left};
       for (;;) {
