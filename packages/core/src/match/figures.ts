@@ -26,7 +26,7 @@ function readyFigure({ serviceMin, besides, work }: CardMatch, ready: Figure): F
       ...ready.working,
       line({
         symbol: 'tc',
-        label: t('leave, beyond what is met meanwhile'),
+        label: t('approval, beyond what is met by then'),
         expression: t('site'),
         value: besides.minutes,
         unit: 'min',

@@ -224,7 +224,7 @@ export const returnToService = (work: Work, lookDays: number): StepDraft[] => [
     title: t('Tidy'),
     minutes: 10,
     text: m(
-      'Strings and flash off. Leftovers bagged, labelled, binned by your site’s rules. {pack}',
+      'Cut off strings and flash. Bag and label leftovers, and throw them away by your site’s rules. {pack}',
       {
         pack: work.card.openedPack,
       },

@@ -148,7 +148,7 @@ export const cleanTools = (round: Round): StepDraft =>
     title: t('Clean the tools'),
     minutes: 5,
     text: m(
-      'Now, before it sets on them. Leftovers spread to cool, never left in the pail; part packs closed.',
+      'Do it now, before it sets on them. Spread leftovers to cool; never leave them in the bucket. Close part packs.',
     ),
     round,
   });

@@ -19,11 +19,11 @@ import { wrong } from './step';
 
 const STREAKS = wrong(
   t('Streaks of either colour'),
-  t('Mix on, up to one minute more. Still streaked: bin it.'),
+  t('Mix up to one minute more. If it is still streaked, throw it away.'),
 );
 const HOT = wrong(
-  t('Pail warm in the hand'),
-  t('Stop placing. Spread the rest thin on sheet; never leave it in the pail.'),
+  t('The bucket feels warm'),
+  t('Stop placing. Spread the rest thin on a sheet; never leave it in the bucket.'),
 );
 
 /** The parts of one batch by the card's names, on a scale or in cups. */
@@ -132,8 +132,14 @@ function powderWater({ work, round, mix, time, title }: Mixing<'powder-water'>):
       ]),
     wrong: [
       wrong(t('Too stiff'), t('Mix again after the rest; water only up to the card’s.')),
-      wrong(t('Water stands on it'), t('Too wet: bin it. Powder added later does not mend it.')),
-      wrong(t('It stiffens in the tub'), t('No more water. Bin it; make the next one smaller.')),
+      wrong(
+        t('Water stands on it'),
+        t('It is too wet: throw it away. Powder added later does not correct it.'),
+      ),
+      wrong(
+        t('It stiffens in the tub'),
+        t('Add no more water. Throw it away, and make the next one smaller.'),
+      ),
     ],
   };
 }
@@ -173,7 +179,10 @@ function waterSet({ work, mix, n }: Mixing<'water-set'>): MixWords {
         m('It sets in minutes: wrap at once.'),
       ]),
     wrong: [
-      wrong(t('Roll stiff in the pouch'), t('The pouch leaked: bin it, open the next.')),
+      wrong(
+        t('Roll stiff in the pouch'),
+        t('The pouch leaked: throw it away and open the next one.'),
+      ),
       wrong(
         t('It sets before it is on'),
         t('Cut it off, go on over it with the next roll; colder water.'),
@@ -214,7 +223,12 @@ function lightCured({ time }: Mixing<'light-cured'>): MixWords {
         'Out of the light until it is placed. Milled glass stirred in slowly, {time}, so that no air goes in. No pigment: it blocks the light.',
         { time },
       ),
-    wrong: [wrong(t('Strings or a skin'), t('It has seen light: bin it, take a fresh syringe.'))],
+    wrong: [
+      wrong(
+        t('Strings or a skin'),
+        t('Light has reached it: throw it away and take a fresh syringe.'),
+      ),
+    ],
   };
 }
 

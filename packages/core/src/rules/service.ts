@@ -130,7 +130,7 @@ export const serviceRules: Rule[] = [
     judge: ({ card, demand, trade }) => {
       const { load } = demand;
       const shear = card.service.lapShearMPa;
-      if (!load) return fits(t('Nothing hangs on the bond.'));
+      if (!load) return fits(t('The bond carries no load.'));
       if (!shear)
         return no(t('Its lap shear strength is not on the card: it may not carry a load.'));
       const holds = bondHolds(load.areaMm2, shear, trade);

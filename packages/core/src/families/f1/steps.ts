@@ -29,7 +29,7 @@ const prepSteps = ({ work, site, bolts }: Rounds): StepDraft[] => [
   isolate(work, {
     minutes: 40,
     extra: m(
-      'Drain, vent, take the gasket out and bin it; old ones may hold asbestos: have it sampled first.',
+      'Drain and vent it. Take the gasket out and throw it away. An old gasket may contain asbestos: have it sampled first.',
     ),
   }),
   protect(work),

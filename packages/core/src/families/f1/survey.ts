@@ -82,7 +82,7 @@ const jointFields = {
     step: 2,
   }),
   mateGood: flag({
-    label: t('A good face to copy is at hand'),
+    label: t('A good face to copy is available'),
     why: t('The former is cast from it.'),
   }),
   ...pressureFields,

@@ -31,7 +31,7 @@ const prepSteps = ({ work }: Rounds): StepDraft[] => [
     extra: dry(work)
       ? m('Drain and dry it: dry bonds hold longer, and it can be drained here.')
       : m(
-          'Flow off, suction off and locked; nobody works alone over water; life-line and rescue at hand.',
+          'Stop the flow and the suction, and lock both. Nobody works alone over water. Keep a life-line and rescue ready.',
         ),
   }),
   protect(work),

@@ -50,7 +50,9 @@ const openSteps = ({ survey, work, burns }: Rounds): StepDraft[] => [
     does: 'open-up',
     title: t('Parts out'),
     minutes: 15 * burns,
-    text: m('Burnt parts and those in the way out; why it burnt is found and put right first.'),
+    text: m(
+      'Take out burnt parts and those in the way. First find why it burnt, and correct that.',
+    ),
   }),
   ...removeOld(work),
   step.prep('mill', {

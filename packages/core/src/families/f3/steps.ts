@@ -167,7 +167,7 @@ const bulkSteps = ({ wetting, work, coats, last }: Rounds): StepDraft[] => [
 ];
 
 const acceptSteps = ({ work, last, ready, site }: Rounds): StepDraft[] => [
-  leave(work, last, m('Prop it: no load hangs on the bond.')),
+  leave(work, last, m('Prop it: the bond carries no load yet.')),
   step.during(last, 'dress', {
     at: 'handle',
     title: t('Dress the film'),
