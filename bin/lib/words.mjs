@@ -16,8 +16,7 @@ function bannedWords() {
 }
 
 /** The table of the words itself, formulas, and held texts, which are records. */
-const NOT_CHECKED =
-  /^(docs\/(glossary|formulas)\.md|packages\/demo\/test\/approved)/;
+const NOT_CHECKED = /^(docs\/(glossary|formulas)\.md|packages\/demo\/test\/approved)/;
 
 /** Comments and sentences of a source, each with its line. A string counts as a sentence if it has a space. */
 function* textsOf(path, source) {

@@ -49,7 +49,7 @@ test('a backing rod is a quarter thicker than its gap, as long as all the cracks
     { widthMm: 8, lengthMm: 3000 },
     { widthMm: 20, lengthMm: 2000 },
   ];
-  const work = { card: flexible, buildMm: 10 } as Work;
+  const work = { card: flexible, buildMm: 10, trade: USUAL_TRADE } as Work;
   const [rod] = rodStep(work, runs);
   expect(rod?.minutes).toBe(5 + 5);
   expect(word(rod?.text() ?? { text: '', values: {} })).toMatch(
@@ -70,6 +70,7 @@ test('no place of a lining is below four fifths of the plan; a proof load is a q
     minReadings: 3,
     leastShare: 0.8,
   });
+  expect(USUAL_TRADE.strength.proofTimes).toBe(1.25);
 });
 
 describe('the working rate of a fitter', () => {
