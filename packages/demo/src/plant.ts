@@ -1,23 +1,16 @@
 import type { Asset } from '@kelmot/contract';
-import { SiteSettings } from '@kelmot/core';
+import { SiteSettings, USUAL_SITE } from '@kelmot/core';
 
-/** The demo site's settings; others are the defaults. */
+/** The demo site's settings; others are the usual ones. */
 export const siteSettings: SiteSettings = SiteSettings.parse({
+  ...USUAL_SITE,
   name: 'Quillmere Sugar Works',
   currency: '€',
   vesselMl: 750,
-  mortarVesselMl: 40_000,
-  vesselFill: 0.75,
-  useFraction: 0.8,
   overfillPct: 10,
   machiningMm: 1,
   extentMm: 25,
-  workingDepthMm: 40,
   labourPerHour: 48,
-  clearanceMarginMm: 1.5,
-  tempSdC: 1.5,
-  swingIndoorsC: 2,
-  swingOutdoorsC: 8,
   zone: 'Europe/Vienna',
   secondSigns: 'approved',
 });

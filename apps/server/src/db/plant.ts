@@ -1,4 +1,4 @@
-import { SECOND_SIGNS, type Card, type SiteSettings } from '@kelmot/core';
+import { SECOND_SIGNS, USUAL_SITE, type Card, type SiteSettings } from '@kelmot/core';
 import { sql } from 'drizzle-orm';
 import {
   check,
@@ -19,28 +19,32 @@ export const sites = pgTable(
     name: text('name').notNull().unique(),
     currency: text('currency').notNull(),
     vesselMl: amount('vessel_ml').notNull(),
-    mortarVesselMl: amount('mortar_vessel_ml').notNull().default(40_000),
+    mortarVesselMl: amount('mortar_vessel_ml').notNull().default(USUAL_SITE.mortarVesselMl),
     vesselFill: amount('vessel_fill').notNull(),
     useFraction: amount('use_fraction').notNull(),
     overfillPct: amount('overfill_pct').notNull(),
     machiningMm: amount('machining_mm').notNull(),
     extentMm: amount('extent_mm').notNull(),
-    workingDepthMm: amount('working_depth_mm').notNull().default(40),
+    workingDepthMm: amount('working_depth_mm').notNull().default(USUAL_SITE.workingDepthMm),
     labourPerHour: amount('labour_per_hour').notNull(),
-    clearanceMarginMm: amount('clearance_margin_mm').notNull().default(1.5),
-    tempSdC: amount('temp_sd_c').notNull().default(1.5),
-    swingIndoorsC: amount('swing_indoors_c').notNull().default(2),
-    swingOutdoorsC: amount('swing_outdoors_c').notNull().default(8),
-    gateMinutes: amount('gate_minutes').notNull().default(120),
-    bareMinutes: amount('bare_minutes').notNull().default(480),
-    crew: integer('crew').notNull().default(4),
-    leaveMinutes: amount('leave_minutes').notNull().default(240),
-    leaveCost: amount('leave_cost').notNull().default(200),
-    termMinutes: amount('term_minutes').notNull().default(20),
-    heaterPerHour: amount('heater_per_hour').notNull().default(6),
+    clearanceMarginMm: amount('clearance_margin_mm')
+      .notNull()
+      .default(USUAL_SITE.clearanceMarginMm),
+    tempSdC: amount('temp_sd_c').notNull().default(USUAL_SITE.tempSdC),
+    swingIndoorsC: amount('swing_indoors_c').notNull().default(USUAL_SITE.swingIndoorsC),
+    swingOutdoorsC: amount('swing_outdoors_c').notNull().default(USUAL_SITE.swingOutdoorsC),
+    gateMinutes: amount('gate_minutes').notNull().default(USUAL_SITE.gateMinutes),
+    bareMinutes: amount('bare_minutes').notNull().default(USUAL_SITE.bareMinutes),
+    crew: integer('crew').notNull().default(USUAL_SITE.crew),
+    leaveMinutes: amount('leave_minutes').notNull().default(USUAL_SITE.leaveMinutes),
+    leaveCost: amount('leave_cost').notNull().default(USUAL_SITE.leaveCost),
+    termMinutes: amount('term_minutes').notNull().default(USUAL_SITE.termMinutes),
+    heaterPerHour: amount('heater_per_hour').notNull().default(USUAL_SITE.heaterPerHour),
     shift: jsonb('shift').$type<SiteSettings['shift']>(),
-    zone: text('zone').notNull().default('UTC'),
-    secondSigns: text('second_signs', { enum: SECOND_SIGNS }).notNull().default('never'),
+    zone: text('zone').notNull().default(USUAL_SITE.zone),
+    secondSigns: text('second_signs', { enum: SECOND_SIGNS })
+      .notNull()
+      .default(USUAL_SITE.secondSigns),
   },
   (t) => [
     check(

@@ -16,6 +16,9 @@ import { massStretch } from '../cure/workingLife';
 
 const MOST_BATCHES = 1000;
 
+/** The trade's usual share of a pail that is filled, and of a working life that is used. */
+export const USUAL_SHARES = { vesselFill: 0.75, useFraction: 0.8 } as const;
+
 export const BatchPlanInput = z.strictObject({
   totalMl: positive().meta(named(t('To mix'), 'ml')),
   densityGml: positive().meta(named(t('Density'), 'g/ml')),
@@ -29,12 +32,12 @@ export const BatchPlanInput = z.strictObject({
     .meta(named(t('Mass exponent'))),
   mixMinutes: atLeastZero().meta(named(t('Mixing'), 'min')),
   useFraction: share()
-    .default(0.8)
+    .default(USUAL_SHARES.useFraction)
     .meta(named(t('Usable share of life'))),
   applyMlPerMin: positive().meta(named(t('Pace'), 'ml/min')),
   vesselMl: positive().meta(named(t('Pail'), 'ml')),
   vesselFill: share()
-    .default(0.75)
+    .default(USUAL_SHARES.vesselFill)
     .meta(named(t('Fill of the pail'))),
   wholeKitMl: positive()
     .optional()

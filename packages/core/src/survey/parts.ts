@@ -2,7 +2,7 @@ import type { Trade } from '../trade/trade';
 import { t } from '../text/text';
 import type { Shape } from '../geometry/shapeVolume';
 import { SUBSTRATE_NAMES, type Substrate } from '../materials/substrates';
-import { SWING_C } from '../site/site';
+import { USUAL_SITE } from '../site/site';
 import type { Body, CrackNeed, DemandFigure, ServiceNeed } from './demand';
 import { wettedBy, type Frost } from './forgotten';
 import { amount, choice, flag, mm } from './fields';
@@ -75,7 +75,7 @@ export const swing = amount('temperatureStep', {
   follows: {
     path: 'site.outdoors',
     usual: (outdoors, site) =>
-      `${outdoors === 'yes' ? (site?.swingOutdoorsC ?? SWING_C.outdoors) : (site?.swingIndoorsC ?? SWING_C.indoors)} °C`,
+      `${(site ?? USUAL_SITE)[outdoors === 'yes' ? 'swingOutdoorsC' : 'swingIndoorsC']} °C`,
   },
   min: 0,
   max: 80,
