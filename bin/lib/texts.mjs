@@ -39,6 +39,33 @@ const needsOf = (parts) =>
     ...Object.values(part.options ?? {}).flatMap(({ value }) => needsOf(value)),
   ]);
 
+/** A sentence that a person reads has at most this many words. */
+const MOST_WORDS = 25;
+const wordsIn = (sentence) => sentence.split(/\s+/).filter((word) => /\w/.test(word)).length;
+
+/** A text at its longest: a value is one word, and of choices the longest stands. */
+const longest = (parts) =>
+  parts
+    .map((part) => {
+      if (!part.options) return part.type === TYPE.literal ? part.value : 'value';
+      const choices = Object.values(part.options).map(({ value }) => longest(value));
+      return choices.sort((a, b) => wordsIn(b) - wordsIn(a))[0];
+    })
+    .join('');
+
+/** What is wrong with a text for its reader, and for the next person who edits it. */
+function faultsOf(parts, needs) {
+  const sentences = longest(parts).split(/(?<=[.!?:])\s+/);
+  const long = sentences.filter((sentence) => wordsIn(sentence) > MOST_WORDS);
+  const unnamed = needs.filter((name) => name.length === 1 && name !== 'n');
+  return [
+    ...long.map(
+      (sentence) => `has a sentence of ${wordsIn(sentence)} words; ${MOST_WORDS} are the most`,
+    ),
+    ...unnamed.map((name) => `calls a value “${name}”; name it after what it is`),
+  ];
+}
+
 /** The names of the values that a call gives; null if they are not written there. */
 function givenBy(values) {
   if (!values || !ts.isObjectLiteralExpression(values)) return null;
@@ -71,7 +98,10 @@ for (const path of files.filter((p) => /\.tsx?$/.test(p) && existsSync(p))) {
     for (const text of found ?? []) {
       texts.set(idOf(text), text);
       try {
-        const needs = needsOf(parse(text, { ignoreTag: true }));
+        const parts = parse(text, { ignoreTag: true });
+        const needs = needsOf(parts);
+        for (const fault of faultsOf(parts, [...new Set(needs)]))
+          wrong.push(`${at}: “${text}” ${fault}`);
         const given = givenBy(values);
         const missing = given ? needs.filter((name) => !given.includes(name)) : [];
         const unused = given ? given.filter((name) => !needs.includes(name)) : [];

@@ -87,9 +87,9 @@ function batchLines(mix: Mix, plan: Plan): StoryLine[] {
   const weighed =
     aG === null || bG === null
       ? null
-      : m('{a} and {b}, {off} off its ratio.', {
-          a: q(aG, 'mass'),
-          b: q(bG, 'mass'),
+      : m('{base} and {hardener}, {off} off its ratio.', {
+          base: q(aG, 'mass'),
+          hardener: q(bG, 'mass'),
           off: q(deviationPct ?? 0, 'percent'),
         });
   const from = lot === '' ? null : m('Lot {lot}.', { lot });

@@ -43,8 +43,8 @@ export function readList(text: string, id: QuantityId, units: UnitSystem): ReadL
     if (n === null)
       return {
         ok: false,
-        say: t('Row {i}: “{cell}” is not a reading.', {
-          i: i + 1 + Number(hasHead),
+        say: t('Row {row}: “{cell}” is not a reading.', {
+          row: i + 1 + Number(hasHead),
           cell: shortened(cell),
         }),
       };

@@ -132,9 +132,9 @@ export function mixText(mix: Mix): string {
     case 'two-part':
       return `${mix.ratio.a} : ${mix.ratio.b} by ${mix.ratio.by}, within ${mix.tolerancePct} %${mix.wholeKit ? t(', whole kits only') : ''}`;
     case 'cartridge':
-      return t('cartridge {a} : {b}, purge {purgeMl} ml and set it aside', {
-        a: mix.ratio.a,
-        b: mix.ratio.b,
+      return t('cartridge {base} : {hardener}, purge {purgeMl} ml and set it aside', {
+        base: mix.ratio.a,
+        hardener: mix.ratio.b,
         purgeMl: mix.purgeMl,
       });
     case 'powder-water':

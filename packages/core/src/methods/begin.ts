@@ -43,7 +43,7 @@ export function withConditions(
     does: 'look',
     title: m('It fits on {n, plural, one {one condition} other {# conditions}}', { n: terms }),
     minutes: terms * site.termMinutes,
-    text: () => joined(said.map((t) => m('{t}.', { t: sentence(t) }))),
+    text: () => joined(said.map((t) => m('{condition}.', { condition: sentence(t) }))),
   });
   return [...others.slice(0, at), met, ...others.slice(at)];
 }

@@ -116,9 +116,9 @@ export const drillEnds = (count: number, sparks: boolean): StepDraft =>
     minutes: 4 * count,
     text: () =>
       m(
-        'A {d} hole at each end of {n, plural, one {the crack} other {each of the # cracks}}, or it runs on.',
+        'A {diameter} hole at each end of {n, plural, one {the crack} other {each of the # cracks}}, or it runs on.',
         {
-          d: mm(3),
+          diameter: mm(3),
           n: count,
         },
       ),

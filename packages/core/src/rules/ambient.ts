@@ -143,11 +143,14 @@ export const ambientRule: Rule = {
       () =>
         stops.length === 1
           ? first.condition
-          : m('{a}, and {b}', { a: first.condition, b: (stops[1] as Stop).condition }),
+          : m('{first}, and {second}', {
+              first: first.condition,
+              second: (stops[1] as Stop).condition,
+            }),
       () =>
         stops.length === 1
           ? first.because
-          : m('{a} {b}', { a: first.because, b: (stops[1] as Stop).because }),
+          : m('{first} {second}', { first: first.because, second: (stops[1] as Stop).because }),
       {
         against: first.against,
         relax: stops.length === 1 ? first.relax : undefined,

@@ -34,7 +34,7 @@ export function Pictures({ step, view, repair }: PicturesProps) {
     <View className="flex-row flex-wrap gap-3">
       {pictures.map((id, i) => {
         const uri = waiting.get(id) ?? `/api/photos/${id}`;
-        const named = t('{label}, picture {i}', { label, i: i + 1 });
+        const named = t('{label}, picture {no}', { label, no: i + 1 });
         return (
           <View key={id}>
             <Image

@@ -69,7 +69,7 @@ export function AssetPicker({ draft, errors, onPick, onType }: PickerProps) {
           <LinkButton
             label={
               needle && found.length === 0
-                ? t('Enter “{q}” as new', { q: shortened(q) })
+                ? t('Enter “{typed}” as new', { typed: shortened(q) })
                 : t('Enter a new one')
             }
             testID="asset-new"

@@ -54,7 +54,7 @@ export function Damages({
   return (
     <>
       {Array.from({ length: rows }, (_, i) => (
-        <Part key={i} title={rows > 1 ? t('Damage {i}', { i: i + 1 }) : t('The damage')}>
+        <Part key={i} title={rows > 1 ? t('Damage {no}', { no: i + 1 }) : t('The damage')}>
           <FieldFrame label={t('Shape')} error={i === 0 ? errors.damages : undefined}>
             <ShapeTiles
               family={draft.family as FamilyId}
@@ -69,7 +69,7 @@ export function Damages({
             .map((f) => box(f.path, f.field))}
           {rows > 1 ? (
             <LinkButton
-              label={t('Remove damage {i}', { i: i + 1 })}
+              label={t('Remove damage {no}', { no: i + 1 })}
               onPress={() => removeDamage(i)}
               testID={`damage-remove-${i}`}
             />

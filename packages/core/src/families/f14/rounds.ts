@@ -33,7 +33,7 @@ function topRounds(work: W): Round[] {
     filmRound(work, {
       id: `top-${i + 1}`,
       purpose: 'topcoat',
-      title: m('Topcoat {i} of {n}', { i: i + 1, n }),
+      title: m('Topcoat {no} of {n}', { no: i + 1, n }),
       areaMm2: areaMm2(work),
       touch: 'topcoat',
       wetted: true,

@@ -55,7 +55,7 @@ export function coats(work: W): Round[] {
           ? m('Finish coat')
           : consistency === 'base' && n === 2 && i === 0
             ? m('Base coat')
-            : m('Coat {i} of {n}', { i: i + 1, n });
+            : m('Coat {no} of {n}', { no: i + 1, n });
     return work.round(
       mainSpec(work, {
         id:

@@ -23,10 +23,10 @@ export function RatioScale({ answer, width }: PictureProps) {
   const text = (x: number, q: 'volume' | 'mass') => formatQuantity(x, q, units);
   const label = rows
     .map((r) =>
-      t('{name}: base {a}, hardener {b}', {
+      t('{name}: base {base}, hardener {hardener}', {
         name: r.name,
-        a: text(r.a, r.quantity),
-        b: text(r.b, r.quantity),
+        base: text(r.a, r.quantity),
+        hardener: text(r.b, r.quantity),
       }),
     )
     .join('; ');
